@@ -1,0 +1,1 @@
+<template><main>shelf</main></template>

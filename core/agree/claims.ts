@@ -1,0 +1,71 @@
+import { activeConditions, conditionName, type Plan } from '../lesson'
+import type { Evidence, Grade } from '../evidence'
+
+export type ClaimDoubt =
+  | { code: 'claims-too-much'; grade: Grade; words: string[] }
+  | { code: 'claims-no-difference'; grade: Grade; words: string[] }
+  | { code: 'names-another-winner'; named: string; winner: string }
+  | { code: 'no-numbers' }
+  | { code: 'does-not-say-how-sure' }
+
+const CERTAIN =
+  /\b(prove[sdn]?|proof|definitely|certain(?:ly)?|always|every time|for sure|without (?:a |any )?doubt|we know|we are sure|shows? (?:clearly|that)|clearly|is clear(?:ly)?|must be)\b/gi
+const HEDGED =
+  /\b(may|might|maybe|perhaps|seems?|looks? (?:like|as if)|probably|lean\w*|not sure|cannot tell|can't tell|not (?:yet )?(?:tell|say)|could be|not clear|unclear)\b/i
+const COMPARED = /\b(most|more|highest|higher|longest|longer|fastest|faster|best|better|biggest|bigger|furthest|further|heaviest|heavier|tallest|taller|strongest|stronger|least|less|lowest|lower|shortest|shorter|slowest|slower|smallest|smaller)\b/gi
+const NO_DIFFERENCE = /\b(no difference|makes? no|the same|does not (?:matter|change)|doesn't (?:matter|change)|not change)\b/gi
+const HOW_SURE = /\b(sure|clear|clearly|tell|show|shown|groups? (?:agree\w*|found|got|put)|probably|lean\w*|evidence|wobble|certain)\b/i
+
+/**
+ * What a conclusion says that the evidence does not carry, or leaves out: more certainty or a firmer comparison than the grade
+ * allows, a winner that the numbers do not name, no numbers, nothing on how sure.
+ * @example doubtsOfConclusion('Kitchen roll is definitely best.', plan, leaningEvidence)[0].code // 'claims-too-much'
+ */
+export function doubtsOfConclusion(text: string, plan: Plan, evidence: Evidence): ClaimDoubt[] {
+  const doubts: ClaimDoubt[] = []
+  const certain = matches(text, CERTAIN)
+  const same = matches(text, NO_DIFFERENCE)
+  const compared = matches(text, COMPARED)
+  const hedged = HEDGED.test(text)
+  const { grade, lead } = evidence
+  if (grade !== 'clear' && grade !== 'same' && certain.length > 0 && !/\b(not|cannot|can't)\b/i.test(text)) {
+    doubts.push({ code: 'claims-too-much', grade, words: certain })
+  } else if (grade !== 'clear' && compared.length > 0 && !hedged && same.length === 0) {
+    doubts.push({ code: 'claims-too-much', grade, words: compared })
+  } else if (grade === 'clear' && lead && lead.grade !== 'clear' && !hedged && namesTop(text, plan, lead.more)) {
+    doubts.push({ code: 'claims-too-much', grade: lead.grade, words: compared })
+  }
+  if (same.length > 0 && grade !== 'same' && !hedged) doubts.push({ code: 'claims-no-difference', grade, words: same })
+  const named = namedWinner(text, plan)
+  if (named && lead && grade === 'clear' && lead.grade === 'clear' && named !== lead.more) {
+    doubts.push({ code: 'names-another-winner', named, winner: lead.more })
+  }
+  if (!/\d/.test(text)) doubts.push({ code: 'no-numbers' })
+  if (!HOW_SURE.test(text) && !hedged) doubts.push({ code: 'does-not-say-how-sure' })
+  return doubts
+}
+
+const MOST = /\b(most|highest|longest|fastest|best|biggest|furthest|heaviest|tallest|strongest)\b/i
+
+/** Does the text put this condition on top, alone? */
+function namesTop(text: string, plan: Plan, condition: string): boolean {
+  return MOST.test(text) && namedWinner(text, plan) === condition
+}
+
+/** The condition named nearest before a word like "highest"; where none stands before it, the first one after. */
+function namedWinner(text: string, plan: Plan): string | undefined {
+  const word = MOST.exec(text)
+  if (!word) return undefined
+  const [before, after] = [text.slice(0, word.index).toLowerCase(), text.slice(word.index).toLowerCase()]
+  const names = activeConditions(plan).map((condition) => ({
+    id: condition.id,
+    name: conditionName(plan, condition).toLowerCase(),
+  }))
+  const earlier = names.map(({ id, name }) => ({ id, at: before.lastIndexOf(name) })).filter((one) => one.at >= 0)
+  const later = names.map(({ id, name }) => ({ id, at: after.indexOf(name) })).filter((one) => one.at >= 0)
+  return earlier.sort((a, b) => b.at - a.at)[0]?.id ?? later.sort((a, b) => a.at - b.at)[0]?.id
+}
+
+function matches(text: string, words: RegExp): string[] {
+  return [...new Set([...text.matchAll(words)].map((match) => match[0].toLowerCase()))]
+}

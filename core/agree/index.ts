@@ -1,0 +1,2 @@
+export { doubtsOfConclusion } from './claims'
+export type { ClaimDoubt } from './claims'

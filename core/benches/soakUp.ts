@@ -1,0 +1,40 @@
+import { roundToMark } from '../quantity'
+import { drawNormal, type Random } from './random'
+
+export interface SoakUpBench {
+  /** Millimetres per square root of a second, by condition: how thirsty the paper is. */
+  rates: Record<string, number>
+  /** Seconds in the water. */
+  seconds: number
+  /** Share by which strips of one paper differ, as a standard deviation. */
+  stripWobble: number
+  /** Millimetres by which a child misreads the wet edge, as a standard deviation. */
+  readingWobble: number
+  /** Share by which one group's habits (depth, angle) shift all its readings, as a standard deviation. */
+  groupWobble: number
+}
+
+export const SOAK_UP_RATES = { kitchenRoll: 8, tissue: 6.3, writingPaper: 2.8, card: 1.8 }
+
+/** Height of the wet edge, without any wobble: it grows with the square root of time. `soakHeight(8, 60) // 61.97 mm` */
+export function soakHeight(rate: number, seconds: number): number {
+  return rate * Math.sqrt(seconds)
+}
+
+/** One group's own habit, drawn once per group and handed to every one of its trials. */
+export function drawGroupHabit(bench: SoakUpBench, random: Random): number {
+  return 1 + bench.groupWobble * drawNormal(random)
+}
+
+/**
+ * One child's reading of one strip in whole millimetres.
+ * @param condition a key of `bench.rates`
+ * @param habit     from `drawGroupHabit`
+ */
+export function simulateSoakUp(bench: SoakUpBench, condition: string, habit: number, random: Random): number {
+  const rate = bench.rates[condition]
+  if (rate === undefined) throw new RangeError(`no rate for ${condition}`)
+  const strip = 1 + bench.stripWobble * drawNormal(random)
+  const height = soakHeight(rate, bench.seconds) * strip * habit + bench.readingWobble * drawNormal(random)
+  return Math.max(0, roundToMark(height, 1))
+}

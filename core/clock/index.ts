@@ -1,0 +1,2 @@
+export { fitOf, timeAt } from './fit'
+export type { Fit, PhaseTime } from './fit'

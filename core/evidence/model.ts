@@ -1,0 +1,195 @@
+import { fAbove, tLeaving, tTwoSided } from './distributions'
+
+export interface Observation {
+  group: string
+  condition: string
+  value: number
+}
+
+export interface PairContrast {
+  a: string
+  b: string
+  /** Result of b minus result of a, groups evened out. */
+  difference: number
+  standardError: number
+  /** Plain 95 % interval. */
+  low: number
+  high: number
+  /** Plain 90 % interval, for "the same as far as we can show". */
+  low90: number
+  high90: number
+  p: number
+  pHolm: number
+}
+
+export interface Model {
+  residualVariance: number
+  df: number
+  F: number
+  p: number
+  pairs: PairContrast[]
+}
+
+/**
+ * Least squares of value on group and condition (group drops out by itself when there is one), with the F test of condition
+ * after group and every pair's contrast, Holm's correction over the pairs. Each group's own level is taken out first, which
+ * leaves one small symmetric system in the conditions (Searle, "Linear Models", chapter 7). Pairs that no chain of groups
+ * connects cannot be compared and are left out.
+ * @param observations kept readings in one unit
+ * @param resolution   the instrument's mark; the residual variance is never below resolution squared / 12
+ * @returns undefined when there are fewer than two connected conditions or no degrees of freedom left
+ * @example fitGroupsAndConditions([7, 7, 7].map((value) => ({ group: 'A', condition: 'x', value })).concat(
+ *   [9, 9, 9].map((value) => ({ group: 'A', condition: 'y', value }))), 1)!.F // 72
+ */
+export function fitGroupsAndConditions(observations: Observation[], resolution: number): Model | undefined {
+  const conditions = [...new Set(observations.map((one) => one.condition))]
+  const groups = [...new Set(observations.map((one) => one.group))]
+  // Counted from the overall mean, so that squares of large values do not drown small differences.
+  const middle = observations.reduce((sum, one) => sum + one.value, 0) / observations.length
+  const centred = observations.map((one) => ({ ...one, value: one.value - middle }))
+  const table = tabulate(centred, conditions, groups)
+  const pieces = connectedPieces(table.counts)
+  const rank = conditions.length - pieces.length
+  // With several pieces, the groups' levels and the pieces share one dimension each already.
+  const df = observations.length - groups.length - rank
+  if (rank < 1 || df < 1) return undefined
+
+  const { information, totals } = eliminateGroups(table)
+  const covariance = invertByPiece(information, pieces)
+  const effects = covariance.map((row) => dot(row, totals))
+  const explained = dot(effects, totals)
+  const withinGroups = centred.reduce((sum, one) => sum + one.value ** 2, 0) - table.groupSquares
+  const residualVariance = Math.max((withinGroups - explained) / df, resolution ** 2 / 12)
+  const F = Math.max(explained, 0) / rank / residualVariance
+  const critical95 = tLeaving(0.05, df)
+  const critical90 = tLeaving(0.1, df)
+
+  const contrasts = pieces
+    .flatMap((piece) => allPairs(piece))
+    .sort(([a, b], [c, d]) => a - c || b - d)
+    .map(([a, b]) => {
+      const difference = effects[b]! - effects[a]!
+      const spread = covariance[a]![a]! + covariance[b]![b]! - 2 * covariance[a]![b]!
+      const standardError = Math.sqrt(residualVariance * spread)
+      return {
+        a: conditions[a]!,
+        b: conditions[b]!,
+        difference,
+        standardError,
+        low: difference - critical95 * standardError,
+        high: difference + critical95 * standardError,
+        low90: difference - critical90 * standardError,
+        high90: difference + critical90 * standardError,
+        p: tTwoSided(difference / standardError, df),
+      }
+    })
+  const corrected = holm(contrasts.map((contrast) => contrast.p))
+  const pairs = contrasts.map((contrast, place) => ({ ...contrast, pHolm: corrected[place]! }))
+  return { residualVariance, df, F, p: fAbove(F, rank, df), pairs }
+}
+
+/**
+ * Holm's step-down correction (1979): the smallest p times the number of tests, the next times one fewer, never falling.
+ * @example holm([0.01, 0.04, 0.03]) // [0.03, 0.06, 0.06]
+ */
+export function holm(values: number[]): number[] {
+  const order = values.map((_, place) => place).sort((a, b) => values[a]! - values[b]!)
+  const corrected: number[] = []
+  let highest = 0
+  order.forEach((place, step) => {
+    highest = Math.max(highest, Math.min(1, values[place]! * (values.length - step)))
+    corrected[place] = highest
+  })
+  return corrected
+}
+
+interface Table {
+  counts: number[][]
+  sums: number[][]
+  /** Sum over groups of (sum of values) squared / count, on centred values. */
+  groupSquares: number
+}
+
+function tabulate(observations: Observation[], conditions: string[], groups: string[]): Table {
+  const conditionPlace = new Map(conditions.map((condition, place) => [condition, place]))
+  const groupPlace = new Map(groups.map((group, place) => [group, place]))
+  const counts = groups.map(() => conditions.map(() => 0))
+  const sums = groups.map(() => conditions.map(() => 0))
+  for (const one of observations) {
+    const [g, c] = [groupPlace.get(one.group)!, conditionPlace.get(one.condition)!]
+    counts[g]![c]! += 1
+    sums[g]![c]! += one.value
+  }
+  const groupSquares = counts.reduce((sum, row, g) => sum + total(sums[g]!) ** 2 / total(row), 0)
+  return { counts, sums, groupSquares }
+}
+
+function eliminateGroups({ counts, sums }: Table) {
+  const size = counts[0]!.length
+  const information = Array.from({ length: size }, () => new Array<number>(size).fill(0))
+  const totals = new Array<number>(size).fill(0)
+  counts.forEach((row, g) => {
+    const [count, sum] = [total(row), total(sums[g]!)]
+    for (let i = 0; i < size; i += 1) {
+      totals[i]! += sums[g]![i]! - (row[i]! * sum) / count
+      information[i]![i]! += row[i]!
+      for (let j = 0; j < size; j += 1) information[i]![j]! -= (row[i]! * row[j]!) / count
+    }
+  })
+  return { information, totals }
+}
+
+/** Conditions that some chain of groups compares, as places. */
+function connectedPieces(counts: number[][]): number[][] {
+  const size = counts[0]?.length ?? 0
+  const piece = Array.from({ length: size }, (_, place) => place)
+  for (const row of counts) {
+    const together = piece.filter((_, place) => row[place]! > 0)
+    const target = Math.min(...together)
+    for (let place = 0; place < size; place += 1) if (together.includes(piece[place]!)) piece[place] = target
+  }
+  return [...new Set(piece)].map((name) => piece.flatMap((own, place) => (own === name ? [place] : [])))
+}
+
+/** Inverse of the information with the first condition of every piece held at zero. */
+function invertByPiece(information: number[][], pieces: number[][]): number[][] {
+  const size = information.length
+  const inverse = Array.from({ length: size }, () => new Array<number>(size).fill(0))
+  for (const [, ...free] of pieces) {
+    const block = invert(free.map((i) => free.map((j) => information[i]![j]!)))
+    free.forEach((i, row) => free.forEach((j, column) => (inverse[i]![j] = block[row]![column]!)))
+  }
+  return inverse
+}
+
+/** Gauss-Jordan with pivoting; the blocks are positive definite and at most a few dozen wide. */
+function invert(matrix: number[][]): number[][] {
+  const size = matrix.length
+  const work = matrix.map((row, i) => [...row, ...row.map((_, j) => (i === j ? 1 : 0))])
+  for (let column = 0; column < size; column += 1) {
+    let pivot = column
+    for (let row = column + 1; row < size; row += 1) {
+      if (Math.abs(work[row]![column]!) > Math.abs(work[pivot]![column]!)) pivot = row
+    }
+    ;[work[column], work[pivot]] = [work[pivot]!, work[column]!]
+    const scale = work[column]![column]!
+    work[column] = work[column]!.map((value) => value / scale)
+    for (let row = 0; row < size; row += 1) {
+      const factor = work[row]![column]!
+      if (row !== column && factor !== 0) work[row] = work[row]!.map((value, j) => value - factor * work[column]![j]!)
+    }
+  }
+  return work.map((row) => row.slice(size))
+}
+
+function allPairs(places: number[]): [number, number][] {
+  return places.flatMap((a, index) => places.slice(index + 1).map((b): [number, number] => [a, b]))
+}
+
+function total(values: number[]): number {
+  return values.reduce((sum, value) => sum + value, 0)
+}
+
+function dot(a: number[], b: number[]): number {
+  return a.reduce((sum, value, place) => sum + value * b[place]!, 0)
+}

@@ -1,0 +1,3 @@
+export { checkFairness } from './compare'
+export type { DifferingFactor, FairCheck, FairComparison, Pair, Setting } from './compare'
+export { checkPlan, settingsOf, UNKNOWN } from './settings'

@@ -1,0 +1,35 @@
+import { activeConditions, changedFactor, conditionValue, type Plan } from '../lesson'
+import { checkFairness, type FairCheck, type Setting } from './compare'
+
+export const UNKNOWN = '?'
+
+/**
+ * The plan as a table of conditions by factors. A kept factor has one value for all conditions (what `how` says) but for
+ * its exceptions; `?` there means that nobody knows.
+ */
+export function settingsOf(plan: Plan): Setting[] {
+  return activeConditions(plan).map((condition) => ({
+    condition: condition.id,
+    values: Object.fromEntries(
+      plan.factors.map((factor) => [
+        factor.id,
+        factor.id === plan.changed
+          ? spelled(String(conditionValue(plan, condition) ?? condition.label))
+          : spelled(factor.exceptions[condition.id] ?? (factor.how.trim() || 'the same')),
+      ]),
+    ),
+  }))
+}
+
+/** The fair check of a plan; undefined while nothing is chosen to change. */
+export function checkPlan(plan: Plan): FairCheck | undefined {
+  const changed = changedFactor(plan)
+  if (!changed) return undefined
+  const factors = plan.factors.map((factor) => factor.id)
+  return checkFairness(settingsOf(plan), factors, changed.id)
+}
+
+function spelled(value: string): string | null {
+  const text = value.trim().toLowerCase().replace(/\s+/g, ' ')
+  return text === '' || text === UNKNOWN ? null : text
+}

@@ -1,0 +1,5 @@
+export { LESSON_FILE_FORMAT, openLessonFile, strayReference, withFreshIds, writeLessonFile } from './lessonFile'
+export type { FileProblem, LessonFile, OpenedFile } from './lessonFile'
+export { migratePlan, PLAN_VERSION } from './migrate'
+export { readReadingsCsv, writeReadingsCsv } from './readingsCsv'
+export type { CsvProblem, CsvProblemCode, ReadCsv } from './readingsCsv'

@@ -1,0 +1,95 @@
+import type { Conclusion, LessonRecord, Plan, Prediction, Reading } from '../lesson'
+import { migratePlan, PLAN_VERSION } from './migrate'
+
+export const LESSON_FILE_FORMAT = 'jolly-beaker-lesson'
+
+/** A lesson as it is saved: see docs/formats.md. */
+export interface LessonFile extends LessonRecord {
+  format: typeof LESSON_FILE_FORMAT
+  schemaVersion: number
+  savedAt: string
+  plan: Plan
+  readings: Reading[]
+  predictions: Prediction[]
+  conclusions: Conclusion[]
+}
+
+export type FileProblem =
+  | { code: 'not-json'; place: string }
+  | { code: 'foreign'; place: string }
+  | { code: 'newer'; place: string }
+  | { code: 'broken'; place: string }
+
+export type OpenedFile = { ok: true; content: unknown } | ({ ok: false } & FileProblem)
+
+/** A lesson as one document. */
+export function writeLessonFile(plan: Plan, record: LessonRecord, savedAt: string): LessonFile {
+  const { readings, predictions, conclusions } = record
+  return { format: LESSON_FILE_FORMAT, schemaVersion: PLAN_VERSION, savedAt, plan, readings, predictions, conclusions }
+}
+
+/**
+ * Reads the text of a lesson file as far as the format goes: is it JSON, is it one of ours, is it not newer than this
+ * version. An older plan is brought up to date. The shape itself is then checked against the schemas.
+ * @example openLessonFile('{"format":"other"}') // { ok: false, code: 'foreign', place: 'format' }
+ */
+export function openLessonFile(text: string): OpenedFile {
+  let content: unknown
+  try {
+    content = JSON.parse(text)
+  } catch (error) {
+    return { ok: false, code: 'not-json', place: placeOfSyntaxError(text, error) }
+  }
+  if (!isRecord(content) || content.format !== LESSON_FILE_FORMAT) return { ok: false, code: 'foreign', place: 'format' }
+  if (typeof content.schemaVersion !== 'number') return { ok: false, code: 'broken', place: 'schemaVersion' }
+  if (content.schemaVersion > PLAN_VERSION) return { ok: false, code: 'newer', place: 'schemaVersion' }
+  return { ok: true, content: { ...content, plan: migratePlan(content.plan, content.schemaVersion), schemaVersion: PLAN_VERSION } }
+}
+
+/**
+ * What a well-shaped file still can have wrong: rows that refer to nothing, the same id twice.
+ * @returns the first problem, or undefined
+ */
+export function strayReference(file: LessonFile): FileProblem | undefined {
+  const groups = new Set(file.plan.groups.map((group) => group.id))
+  const conditions = new Set(file.plan.conditions.map((condition) => condition.id))
+  const earlier = new Set<string>()
+  for (const [place, reading] of file.readings.entries()) {
+    const at = `readings[${place}]`
+    if (earlier.has(reading.id)) return { code: 'broken', place: `${at}.id` }
+    if (!groups.has(reading.group)) return { code: 'broken', place: `${at}.group` }
+    if (!conditions.has(reading.condition)) return { code: 'broken', place: `${at}.condition` }
+    if (reading.supersedes !== null && !earlier.has(reading.supersedes)) return { code: 'broken', place: `${at}.supersedes` }
+    earlier.add(reading.id)
+  }
+  for (const [place, prediction] of file.predictions.entries()) {
+    const at = `predictions[${place}]`
+    if (!groups.has(prediction.group)) return { code: 'broken', place: `${at}.group` }
+    if (prediction.order.some((id) => !conditions.has(id))) return { code: 'broken', place: `${at}.order` }
+  }
+  return undefined
+}
+
+/** The same rows under new ids, so that a lesson can be opened beside itself. The plan's own ids stay. */
+export function withFreshIds(record: LessonRecord, newId: () => string): LessonRecord {
+  const fresh = new Map(record.readings.map((reading) => [reading.id, newId()]))
+  return {
+    readings: record.readings.map((reading) => ({
+      ...reading,
+      id: fresh.get(reading.id)!,
+      supersedes: reading.supersedes === null ? null : (fresh.get(reading.supersedes) ?? null),
+    })),
+    predictions: record.predictions.map((prediction) => ({ ...prediction, id: newId() })),
+    conclusions: record.conclusions.map((conclusion) => ({ ...conclusion, id: newId() })),
+  }
+}
+
+function placeOfSyntaxError(text: string, error: unknown): string {
+  const position = Number(/position (\d+)/.exec(String(error))?.[1] ?? text.length)
+  const before = text.slice(0, position).split('\n')
+  return `line ${before.length}, column ${before.at(-1)!.length + 1}`
+}
+
+function isRecord(value: unknown): value is Record<string, unknown> {
+  return typeof value === 'object' && value !== null && !Array.isArray(value)
+}

@@ -1,0 +1,51 @@
+import { readQuantity, unitOf, withUnit, writeShort } from '../quantity'
+import type { Condition, Factor, Measure, Plan } from './plan'
+
+const LETTERS = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ'
+
+/** The card in the Change tray. */
+export function changedFactor(plan: Plan): Factor | undefined {
+  return plan.factors.find((factor) => factor.id === plan.changed)
+}
+
+/** The card in the Measure tray. */
+export function measuredCard(plan: Plan): Measure | undefined {
+  return plan.measures.find((measure) => measure.id === plan.measured)
+}
+
+/** Every other thing we could change, once something is chosen to change. */
+export function keptFactors(plan: Plan): Factor[] {
+  return changedFactor(plan) ? plan.factors.filter((factor) => factor.id !== plan.changed) : []
+}
+
+/** The conditions that are really tested. */
+export function activeConditions(plan: Plan): Condition[] {
+  return plan.conditions.filter((condition) => !condition.leftOut)
+}
+
+/** Letter of a condition by its place in the plan, A to Z, then A2 and on; it stays when another is left out. */
+export function letterOf(plan: Plan, conditionId: string): string {
+  const place = plan.conditions.findIndex((condition) => condition.id === conditionId)
+  if (place < 0) return '?'
+  const round = Math.floor(place / LETTERS.length)
+  return LETTERS[place % LETTERS.length]! + (round === 0 ? '' : String(round + 1))
+}
+
+/** The number that a condition stands for, in the plan's unit; undefined for kinds and for what cannot be read. */
+export function conditionValue(plan: Plan, condition: Condition): number | undefined {
+  if (plan.conditionsAs !== 'numbers') return undefined
+  const read = readQuantity(condition.label, { unit: plan.conditionUnit })
+  return read.ok ? read.value : undefined
+}
+
+/** A condition as people read it: numbers get their unit. `conditionName(plan, { label: '40', … }) // '40 cm'` */
+export function conditionName(plan: Plan, condition: Condition): string {
+  const value = conditionValue(plan, condition)
+  if (value === undefined) return condition.label.trim() || 'no name yet'
+  return withUnit(writeShort(value), unitOf(plan.conditionUnit).code)
+}
+
+/** Trials that are counted, for one group. */
+export function trialsPerGroup(plan: Plan): number {
+  return activeConditions(plan).length * plan.repeats
+}

@@ -1,0 +1,73 @@
+import { SHAPES, type Group, type Measure, type Plan } from './plan'
+
+export const GROUP_NAMES = ['Alder', 'Birch', 'Cedar', 'Dogwood', 'Elm', 'Fir', 'Gorse', 'Hazel', 'Ivy', 'Juniper'] as const
+export const MOST_GROUPS = GROUP_NAMES.length
+
+/**
+ * Splits a class into groups as evenly as can be, the larger groups first.
+ * @param newId makes the ids
+ * @example splitIntoGroups(26, 7, newId).map((group) => group.seats) // [4, 4, 4, 4, 4, 3, 3]
+ */
+export function splitIntoGroups(children: number, groups: number, newId: () => string): Group[] {
+  const count = Math.max(0, Math.min(groups, MOST_GROUPS))
+  return Array.from({ length: count }, (_, place) => ({
+    id: newId(),
+    name: GROUP_NAMES[place]!,
+    shape: SHAPES[place]!,
+    seats: Math.floor(children / count) + (place < children % count ? 1 : 0),
+  }))
+}
+
+/** A measure card with a centimetre ruler's method, to be edited. */
+export function newMeasure(id: string, name: string): Measure {
+  return {
+    id,
+    name,
+    method: {
+      instrument: 'number',
+      tool: '',
+      unit: 'cm',
+      resolution: 1,
+      readingWobble: 0.5,
+      timingWobble: 0,
+      trialWobble: 0,
+      expectedLow: null,
+      expectedHigh: null,
+      differenceThatMatters: 0,
+    },
+  }
+}
+
+/** A lesson with nothing in it but the class. */
+export function emptyPlan(className: string, children: number, newId: () => string): Plan {
+  return {
+    schemaVersion: 1,
+    kind: 'fair-test',
+    title: '',
+    className,
+    children,
+    date: '',
+    investigation: null,
+    notes: '',
+    wonder: { hook: '', noticed: [], maybe: [], wondered: [] },
+    factors: [],
+    changed: null,
+    measures: [],
+    measured: null,
+    conditionsAs: 'kinds',
+    conditionUnit: 'cm',
+    conditions: [],
+    repeats: 3,
+    practice: 1,
+    groups: splitIntoGroups(children, 7, newId),
+    resetList: [],
+    materials: [],
+    cautionsAcknowledged: [],
+    clock: {
+      start: '',
+      minutes: 60,
+      phases: { gather: 4, wonder: 5, plan: 5, predict: 4, fetch: 3, clearAway: 4, results: 6, agree: 5 },
+      trial: { setUp: 0, run: 0, read: 0, reset: 0 },
+    },
+  }
+}

@@ -1,0 +1,140 @@
+import type { UnitCode } from '../quantity'
+
+/**
+ * The plan is one document: stored as it is, sent as it is, saved as the lesson file. Its Joi description stands in
+ * schemas/plan.ts; a change of shape needs a new `schemaVersion` and a step in core/formats/migrate.ts.
+ */
+export interface Plan {
+  schemaVersion: 1
+  /** Room for the other kinds of test; each becomes a further member of this union. */
+  kind: 'fair-test'
+  title: string
+  className: string
+  children: number
+  /** `YYYY-MM-DD`, or empty when no day is set. */
+  date: string
+  /** Which ready investigation it was started from. */
+  investigation: string | null
+  /** For the teacher only: never on board, station or report. */
+  notes: string
+  wonder: Wonder
+  factors: Factor[]
+  /** The one factor in the Change tray. Every other factor is kept the same. */
+  changed: string | null
+  measures: Measure[]
+  /** The one card in the Measure tray. */
+  measured: string | null
+  conditionsAs: 'kinds' | 'numbers'
+  conditionUnit: UnitCode
+  conditions: Condition[]
+  repeats: number
+  practice: number
+  groups: Group[]
+  /** What has to be so before each trial; shown on the station. */
+  resetList: string[]
+  materials: Material[]
+  cautionsAcknowledged: string[]
+  clock: Clock
+}
+
+export interface Wonder {
+  hook: string
+  noticed: Remark[]
+  maybe: Remark[]
+  wondered: Remark[]
+}
+
+export interface Remark {
+  id: string
+  text: string
+}
+
+export interface Factor {
+  id: string
+  name: string
+  /** How it is kept the same: a value or a habit ("2 cm, cut on the guillotine"). */
+  how: string
+  /** Where a condition differs from `how`, by condition id; `?` stands for unknown. */
+  exceptions: Record<string, string>
+}
+
+export interface Measure {
+  id: string
+  name: string
+  method: Method
+}
+
+export interface Method {
+  /** Room for the other instruments; each becomes a further member of this union. */
+  instrument: 'number'
+  tool: string
+  unit: UnitCode
+  /** The smallest mark, in `unit`. */
+  resolution: number
+  /** Standard deviation of reading the mark, in `unit`. */
+  readingWobble: number
+  /** Standard deviation of starting or stopping a clock by hand, in `unit`. */
+  timingWobble: number
+  /** Standard deviation from one trial to the next of the same condition, in `unit`. */
+  trialWobble: number
+  /** The lowest and the highest result the teacher expects, in `unit`. */
+  expectedLow: number | null
+  expectedHigh: number | null
+  /** The smallest difference worth talking about, in `unit`; 0 leaves it to the instrument. */
+  differenceThatMatters: number
+}
+
+export interface Condition {
+  id: string
+  /** A kind ("tissue"), or a number as the teacher wrote it ("40 cm"). */
+  label: string
+  baseline: boolean
+  /** Left out of the test, its readings kept. */
+  leftOut: boolean
+}
+
+export const SHAPES = ['circle', 'triangle', 'square', 'diamond', 'star', 'hexagon', 'cross', 'heart', 'drop', 'moon'] as const
+export type Shape = (typeof SHAPES)[number]
+
+export interface Group {
+  id: string
+  name: string
+  shape: Shape
+  seats: number
+}
+
+export interface Material {
+  id: string
+  name: string
+  /** As people write it: "1 strip", "2 tbsp", "200 mL". */
+  amount: string
+  per: 'class' | 'group' | 'child' | 'condition' | 'trial'
+  /** Only for this condition (a strip of tissue); null for all of them. */
+  condition: string | null
+  use: 'up' | 'again'
+  /** Share of spares, 0.1 is one in ten. */
+  spare: number
+  /** What the cupboard holds, in the same unit as `amount`; null when not counted. */
+  stock: number | null
+  packSize: number | null
+  /** The teacher has put what is short on the shopping list. */
+  toBuy: boolean
+  cautions: string[]
+}
+
+export const PHASES = ['gather', 'wonder', 'plan', 'predict', 'fetch', 'test', 'clearAway', 'results', 'agree'] as const
+export type Phase = (typeof PHASES)[number]
+
+export interface Clock {
+  /** `HH:MM`, or empty. */
+  start: string
+  /** Length of the lesson in minutes. */
+  minutes: number
+  /** Minutes of every phase but the test, which is computed. */
+  phases: Record<Exclude<Phase, 'test'>, number>
+  /** Seconds of the parts of one trial. */
+  trial: { setUp: number; run: number; read: number; reset: number }
+}
+
+export const STOPS = ['wonder', 'plan', 'kit', 'clock', 'predict', 'test', 'results', 'agree'] as const
+export type Stop = (typeof STOPS)[number]

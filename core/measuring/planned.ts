@@ -1,0 +1,59 @@
+import { activeConditions, measuredCard, type Method, type Plan } from '../lesson'
+import { chanceBestIsBest, chanceRightOrder, repeatsNeeded } from './chances'
+import { measuringSd, totalSd } from './wobble'
+
+export const WANTED_CHANCE = 0.9
+export const MOST_REPEATS = 12
+
+export interface Outlook {
+  means: number[]
+  measuring: number
+  total: number
+  /** Smallest gap between two expected results. */
+  closest: number
+  byRepeats: { repeats: number; bestIsBest: number; rightOrder: number }[]
+  /** undefined when even twelve repeats will not do. */
+  needed: number | undefined
+}
+
+/** Measuring wobble of one reading by this method. */
+export function methodMeasuringSd(method: Method): number {
+  return measuringSd({
+    resolution: method.resolution,
+    readingSd: method.readingWobble,
+    timingSd: method.timingWobble,
+  })
+}
+
+/** All the wobble that the plan expects in one reading. */
+export function methodTotalSd(method: Method): number {
+  return totalSd(method.trialWobble, methodMeasuringSd(method))
+}
+
+/**
+ * Will the class see the difference that the teacher expects? The expected results are spread evenly between the lowest and
+ * the highest guess.
+ * @returns undefined until there are two conditions, a measure and two different guesses
+ */
+export function outlookOf(plan: Plan): Outlook | undefined {
+  const method = measuredCard(plan)?.method
+  const conditions = activeConditions(plan).length
+  if (!method || conditions < 2) return undefined
+  const { expectedLow: low, expectedHigh: high } = method
+  if (low === null || high === null || high <= low) return undefined
+  const closest = (high - low) / (conditions - 1)
+  const means = Array.from({ length: conditions }, (_, place) => low + place * closest)
+  const total = methodTotalSd(method)
+  return {
+    means,
+    measuring: methodMeasuringSd(method),
+    total,
+    closest,
+    byRepeats: Array.from({ length: MOST_REPEATS }, (_, place) => ({
+      repeats: place + 1,
+      bestIsBest: chanceBestIsBest(means, total, place + 1),
+      rightOrder: chanceRightOrder(means, total, place + 1),
+    })),
+    needed: repeatsNeeded(means, total, { chance: WANTED_CHANCE, most: MOST_REPEATS }),
+  }
+}

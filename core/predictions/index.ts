@@ -1,0 +1,2 @@
+export { predictionsByGroup, tallyOf } from './tally'
+export type { GroupPrediction } from './tally'

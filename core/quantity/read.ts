@@ -1,0 +1,164 @@
+import { convert, unitNamed, unitOf, withoutNoise, type KitchenRegion, type UnitCode } from './units'
+
+export type ReadErrorCode =
+  | 'empty'
+  | 'too-long'
+  | 'not-a-number'
+  | 'unknown-unit'
+  | 'unit-missing'
+  | 'wrong-kind-of-unit'
+  | 'units-out-of-order'
+  | 'part-too-big'
+  | 'comma-unclear'
+  | 'divided-by-nothing'
+
+export type ReadResult =
+  | { ok: true; value: number; unit: UnitCode; writtenUnit: UnitCode | null }
+  | { ok: false; code: ReadErrorCode; position: number }
+
+export interface ReadOptions {
+  /** The unit the answer is wanted in, and the unit of a bare number. */
+  unit: UnitCode
+  region?: KitchenRegion
+}
+
+interface Part {
+  value: number
+  unit: UnitCode | null
+  position: number
+}
+
+const LONGEST = 60
+const VULGAR: Record<string, number> = {
+  '½': 1 / 2, '⅓': 1 / 3, '⅔': 2 / 3, '¼': 1 / 4, '¾': 3 / 4, '⅕': 1 / 5, '⅖': 2 / 5, '⅗': 3 / 5, '⅘': 4 / 5,
+  '⅙': 1 / 6, '⅚': 5 / 6, '⅛': 1 / 8, '⅜': 3 / 8, '⅝': 5 / 8, '⅞': 7 / 8,
+}
+const SPACE = '[ \\t\\u00a0\\u2009\\u202f]'
+const GLYPH = `[${Object.keys(VULGAR).join('')}]`
+const CLOCK = new RegExp(`^(\\d{1,3}):(\\d{2})(?::(\\d{2}))?([.,]\\d{1,3})?$`)
+const AMOUNT = new RegExp(
+  `^(?:(\\d+)${SPACE}*/${SPACE}*(\\d+)` + // 3/8
+    `|(\\d+)${SPACE}+(\\d+)${SPACE}*/${SPACE}*(\\d+)` + // 17 3/8
+    `|(\\d*)${SPACE}*(${GLYPH})` + // 1½
+    `|(\\d{1,3}(?:${SPACE}\\d{3})+(?:[.,]\\d+)?)(?!\\d)` + // 1 250
+    `|(\\d*[.,]\\d+|\\d+))`, // 12.5
+)
+const UNIT_WORD = new RegExp(`^(?:fl${SPACE}+oz|fluid${SPACE}+ounces?|[a-zA-Z°℃℉-]+|["″”'′’])`)
+
+/**
+ * Reads a number with its unit the way people write it: `12`, `12.5 cm`, `12,5`, `5 m 31`, `1 m 5 cm 3 mm`, `17 3/8 in`,
+ * `½ cup`, `5 ft 4 in`, `5'4"`, `1:05`, `1 min 5 s`, `-2 °C`, `2L`, `1 250 g`. Anything else is an error with the place.
+ * @returns the value in the wanted unit; `writtenUnit` is null when none was written
+ * @example readQuantity('5 m 31', { unit: 'cm' }) // { ok: true, value: 531, unit: 'cm', writtenUnit: 'm' }
+ */
+export function readQuantity(text: string, { unit, region = 'metric' }: ReadOptions): ReadResult {
+  if (text.length > LONGEST) return problem('too-long', LONGEST)
+  const start = text.search(/\S/)
+  if (start < 0) return problem('empty', 0)
+  const sign = /^[-−–]/.test(text.slice(start)) ? -1 : 1
+  const from = sign < 0 ? start + 1 : start
+
+  const clock = CLOCK.exec(text.slice(from).trim())
+  const parts = clock ? clockParts(clock, from) : readParts(text, from)
+  if (!Array.isArray(parts)) return parts
+  return total(parts, sign, unit, region)
+}
+
+/** Reads a plain number in the same written forms, with no unit allowed. `readNumber('3,5') // { ok: true, value: 3.5, … }` */
+export function readNumber(text: string): ReadResult {
+  const read = readQuantity(text, { unit: 'count' })
+  return read.ok && read.writtenUnit !== null ? problem('wrong-kind-of-unit', text.search(/[^\d\s.,-]/)) : read
+}
+
+function clockParts(match: RegExpExecArray, position: number): Part[] | ReadResult {
+  const [, first = '', second = '', third, fraction = ''] = match
+  const units: UnitCode[] = third === undefined ? ['min', 's'] : ['h', 'min', 's']
+  const numbers = third === undefined ? [first, second] : [first, second, third]
+  const values = numbers.map(Number)
+  if (values.slice(1).some((value) => value >= 60)) return problem('part-too-big', position + first.length + 1)
+  values[values.length - 1]! += Number(`0${fraction.replace(',', '.')}`)
+  return values.map((value, index) => ({ value, unit: units[index]!, position }))
+}
+
+function readParts(text: string, from: number): Part[] | ReadResult {
+  const parts: Part[] = []
+  let at = from
+  while (at < text.length) {
+    at = skipSpace(text, at)
+    if (at >= text.length) break
+    const amount = readAmount(text, at)
+    if ('code' in amount) return problem(amount.code, amount.position)
+    const position = at
+    at = skipSpace(text, at + amount.length)
+    const word = UNIT_WORD.exec(text.slice(at))?.[0]
+    const unit = word === undefined ? null : unitNamed(word.replace(/\s+/g, ' '))
+    if (unit === undefined) return problem('unknown-unit', at)
+    parts.push({ value: amount.value, unit, position })
+    at += word?.length ?? 0
+    if (unit === null && at < text.length) return problem('not-a-number', at)
+  }
+  return parts.length === 0 ? problem('not-a-number', from) : parts
+}
+
+function readAmount(
+  text: string,
+  at: number,
+): { value: number; length: number } | { code: ReadErrorCode; position: number } {
+  const match = AMOUNT.exec(text.slice(at))
+  if (!match) return { code: 'not-a-number', position: at }
+  const [all, top, bottom, whole, mixedTop, mixedBottom, before, glyph, grouped, plain] = match
+  const length = all.length
+  if (bottom !== undefined) return fraction(0, Number(top), Number(bottom), at, length)
+  if (mixedBottom !== undefined) return fraction(Number(whole), Number(mixedTop), Number(mixedBottom), at, length)
+  if (glyph !== undefined) return { value: Number(before || 0) + VULGAR[glyph]!, length }
+  if (grouped !== undefined) return { value: Number(grouped.replace(/\s/g, '').replace(',', '.')), length }
+  // "1,250" may be one and a quarter or twelve hundred and fifty: ask, never guess.
+  if (/^[1-9]\d{0,2},\d{3}$/.test(plain!)) return { code: 'comma-unclear', position: at + plain!.indexOf(',') }
+  return { value: Number(plain!.replace(',', '.')), length }
+}
+
+function fraction(whole: number, top: number, bottom: number, position: number, length: number) {
+  if (bottom === 0) return { code: 'divided-by-nothing' as const, position }
+  return { value: whole + top / bottom, length }
+}
+
+function total(parts: Part[], sign: number, wanted: UnitCode, region: KitchenRegion): ReadResult {
+  const first = parts[0]!
+  let sum = 0
+  let previous: UnitCode = first.unit ?? wanted
+  for (const [index, part] of parts.entries()) {
+    let unit = index === 0 ? previous : part.unit
+    if (index > 0) {
+      if (first.unit === null) return problem('unit-missing', part.position)
+      const bareUnit = unitOf(previous, region).nextSmaller
+      if (unit === null && bareUnit === undefined) return problem('unit-missing', part.position)
+      const smaller = (unit ?? bareUnit)!
+      const before = unitOf(previous, region)
+      const now = unitOf(smaller, region)
+      if (now.dimension !== before.dimension || now.dimension === 'temperature') {
+        return problem('wrong-kind-of-unit', part.position)
+      }
+      if (now.size >= before.size) return problem('units-out-of-order', part.position)
+      if (part.unit === null && part.value >= withoutNoise(before.size / now.size)) {
+        return problem('part-too-big', part.position)
+      }
+      unit = smaller
+    }
+    const value = convert(index === 0 ? sign * part.value : part.value, unit!, wanted, region)
+    if (value === undefined) return problem('wrong-kind-of-unit', part.position)
+    sum = index === 0 ? value : sum + sign * value
+    previous = unit!
+  }
+  const value = withoutNoise(sum)
+  if (!Number.isFinite(value) || Math.abs(value) > 1e12) return problem('part-too-big', first.position)
+  return { ok: true, value: value === 0 ? 0 : value, unit: wanted, writtenUnit: first.unit }
+}
+
+function skipSpace(text: string, at: number): number {
+  while (at < text.length && /\s/.test(text[at]!)) at += 1
+  return at
+}
+
+function problem(code: ReadErrorCode, position: number): ReadResult & { ok: false } {
+  return { ok: false, code, position }
+}

@@ -1,0 +1,115 @@
+import { median, medianAbsoluteDeviation } from 'simple-statistics'
+import { activeConditions, measuredCard, type Method, type Plan, type Reading } from '../lesson'
+import { methodTotalSd } from '../measuring'
+import { convert, onTheMark, UNIT_CODES, unitOf, withoutNoise, type UnitCode } from '../quantity'
+import { countedReadings } from './readings'
+
+const SLIP_SDS = 4
+const SLIP_FITS_WITHIN = 2
+const ODD_SDS = 3.5
+const FELLOWS_TO_BE_ODD = 3
+const SLIP_FACTORS = [10, 100, 1000, 60, 2.54]
+
+export type Doubt =
+  | { code: 'slip-unit'; suggested: number; unit: UnitCode; middle: number }
+  | { code: 'slip-point'; suggested: number; factor: number; middle: number }
+  | { code: 'odd'; middle: number; sds: number; side: 'above' | 'below' }
+  | { code: 'too-fine'; resolution: number }
+  | { code: 'impossible' }
+
+export interface CheckOptions {
+  unit: UnitCode
+  resolution: number
+  /** The wobble that the plan expects of one reading; the fellows' own is never taken smaller. */
+  expectedSd: number
+}
+
+/**
+ * What to ask about a number before it is written down; never altered, only asked. A slip is further than 4 robust sds
+ * (1.4826 x MAD) from its fellows' middle and lies within 2 once multiplied by 10, 100, 1000, 60, 2.54 or one over these: a
+ * slip of the unit first, of the point second. Odd is further than 3.5 robust sds with at least three fellows.
+ * @param value   in `unit`
+ * @param fellows kept readings of the same condition, same unit, without this one
+ * @example checkEntry(5.3, [52, 55, 51], { unit: 'mm', resolution: 1, expectedSd: 3 })[0]
+ *   // { code: 'slip-unit', suggested: 53, unit: 'cm', middle: 52 }
+ */
+export function checkEntry(value: number, fellows: number[], { unit, resolution, expectedSd }: CheckOptions): Doubt[] {
+  const dimension = unitOf(unit).dimension
+  if (value < 0 && dimension !== 'temperature') return [{ code: 'impossible' }]
+  const doubts: Doubt[] = []
+  if (fellows.length > 0) {
+    const middle = median(fellows)
+    const sd = Math.max(1.4826 * medianAbsoluteDeviation(fellows), expectedSd)
+    const away = Math.abs(value - middle) / sd
+    const slip = away > SLIP_SDS ? findSlip(value, middle, sd, unit) : undefined
+    if (slip) doubts.push(slip)
+    else if (away > ODD_SDS && fellows.length >= FELLOWS_TO_BE_ODD) {
+      doubts.push({ code: 'odd', middle, sds: away, side: value > middle ? 'above' : 'below' })
+    }
+  }
+  if (doubts.length === 0 && !onTheMark(value, resolution)) doubts.push({ code: 'too-fine', resolution })
+  return doubts
+}
+
+/** What to ask about a reading, or about a number about to become one, among its fellows in the lesson. */
+export function checkReading(
+  plan: Plan,
+  readings: Reading[],
+  entry: { id?: string; condition: string; value: number; unit: UnitCode },
+): Doubt[] {
+  const method = measuredCard(plan)?.method
+  if (!method) return []
+  return checkAmong(countedReadings(plan, readings), method, entry)
+}
+
+/** Every kept reading that somebody should look at again and nobody has confirmed yet. */
+export function doubtfulReadings(plan: Plan, readings: Reading[]): { reading: Reading; doubts: Doubt[] }[] {
+  const method = measuredCard(plan)?.method
+  if (!method) return []
+  const counted = countedReadings(plan, readings)
+  return activeConditions(plan).flatMap(({ id }) => {
+    const ofCondition = counted.filter((reading) => reading.condition === id)
+    return ofCondition
+      .filter((reading) => !reading.confirmed)
+      .map((reading) => ({ reading, doubts: checkAmong(ofCondition, method, reading) }))
+      .filter((found) => found.doubts.some((doubt) => doubt.code !== 'too-fine'))
+  })
+}
+
+function checkAmong(
+  counted: Reading[],
+  method: Method,
+  entry: { id?: string; condition: string; value: number; unit: UnitCode },
+): Doubt[] {
+  const value = convert(entry.value, entry.unit, method.unit)
+  if (value === undefined) return []
+  const fellows = counted
+    .filter((reading) => reading.condition === entry.condition && reading.id !== entry.id)
+    .map((reading) => reading.value)
+  return checkEntry(value, fellows, {
+    unit: method.unit,
+    resolution: method.resolution,
+    expectedSd: methodTotalSd(method),
+  })
+}
+
+function findSlip(value: number, middle: number, sd: number, unit: UnitCode): Doubt | undefined {
+  const fits = (factor: number) => Math.abs(value * factor - middle) <= SLIP_FITS_WITHIN * sd
+  const dimension = unitOf(unit).dimension
+  for (const other of UNIT_CODES) {
+    if (other === unit || unitOf(other).dimension !== dimension || dimension === 'temperature') continue
+    const factor = convert(1, other, unit)
+    const known = SLIP_FACTORS.some((each) => near(factor!, each) || near(factor!, 1 / each))
+    if (known && fits(factor!)) {
+      return { code: 'slip-unit', suggested: withoutNoise(value * factor!), unit: other, middle }
+    }
+  }
+  for (const factor of SLIP_FACTORS.flatMap((each) => [each, 1 / each])) {
+    if (fits(factor)) return { code: 'slip-point', suggested: withoutNoise(value * factor), factor, middle }
+  }
+  return undefined
+}
+
+function near(a: number, b: number): boolean {
+  return Math.abs(a / b - 1) < 1e-9
+}

@@ -1,0 +1,5 @@
+export { checkEntry, checkReading, doubtfulReadings } from './check'
+export type { CheckOptions, Doubt } from './check'
+export { nextTrial, progressOf } from './grid'
+export type { Cell, Progress } from './grid'
+export { cellKey, countedReadings, currentReadings, historyOf, isCounted } from './readings'

@@ -1,0 +1,41 @@
+import { activeConditions, measuredCard, type Plan, type Reading } from '../lesson'
+import { convert } from '../quantity'
+
+/** Rows that no other row supersedes, in the order they were written. */
+export function currentReadings(readings: Reading[]): Reading[] {
+  const superseded = new Set(readings.map((reading) => reading.supersedes))
+  return readings.filter((reading) => !superseded.has(reading.id))
+}
+
+/** The earlier forms of a reading, the newest first. */
+export function historyOf(reading: Reading, readings: Reading[]): Reading[] {
+  const earlier = readings.find((other) => other.id === reading.supersedes)
+  return earlier ? [earlier, ...historyOf(earlier, readings)] : []
+}
+
+/** A reading's place in the class grid. Further places and times of one trial would join the key here. */
+export function cellKey(place: { group: string; condition: string; repeat: number; practice: boolean }): string {
+  return `${place.group}/${place.condition}/${place.practice ? 'practice' : place.repeat}`
+}
+
+/**
+ * What the results are worked out from: current, kept, not practice, of a group and a condition that are in the plan, in the
+ * plan's unit. Readings in a unit of another kind are left out; the second look names them.
+ */
+export function countedReadings(plan: Plan, readings: Reading[]): Reading[] {
+  const unit = measuredCard(plan)?.method.unit
+  if (!unit) return []
+  const groups = new Set(plan.groups.map((group) => group.id))
+  const conditions = new Set(activeConditions(plan).map((condition) => condition.id))
+  return currentReadings(readings).flatMap((reading) => {
+    if (reading.practice || reading.status !== 'kept') return []
+    if (!groups.has(reading.group) || !conditions.has(reading.condition)) return []
+    const value = convert(reading.value, reading.unit, unit)
+    return value === undefined ? [] : [{ ...reading, value, unit }]
+  })
+}
+
+/** Does this row make the class's predictions final: a counted reading, whatever becomes of it later. */
+export function isCounted(reading: Reading): boolean {
+  return !reading.practice
+}

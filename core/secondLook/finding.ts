@@ -1,0 +1,73 @@
+import type { ClaimDoubt } from '../agree'
+import type { Grade } from '../evidence'
+import type { Caution, Doer } from '../kit'
+import type { Stop } from '../lesson'
+import type { ReadErrorCode, UnitCode } from '../quantity'
+import type { Doubt } from '../record'
+
+/** `wrong` spoils the lesson, `attention` may, `note` is only worth knowing. */
+export type Severity = 'wrong' | 'attention' | 'note'
+
+/** What a button does. All but the last three change the plan and are carried out by `mend`. */
+export type Fix =
+  | { code: 'choose-change'; factor: string }
+  | { code: 'choose-measure'; measure: string }
+  | { code: 'make-factor-same'; factor: string; conditions: string[] }
+  | { code: 'leave-out'; conditions: string[] }
+  | { code: 'say-how'; factor: string; how: 'one-for-all' | 'same-each-time' }
+  | { code: 'remove-condition'; condition: string }
+  | { code: 'treat-as-kinds' }
+  | { code: 'set-repeats'; repeats: number }
+  | { code: 'set-groups'; groups: number }
+  | { code: 'set-lesson-minutes'; minutes: number }
+  | { code: 'buy'; material: string }
+  | { code: 'acknowledge'; caution: Caution }
+  | { code: 'keep-reading'; reading: string }
+  | { code: 'correct-reading'; reading: string; value: number; unit: UnitCode }
+  | { code: 'go'; stop: Stop; target?: string }
+
+interface Base {
+  /** Stays the same while the finding does; tells it from its like. */
+  key: string
+  stop: Stop
+  severity: Severity
+  fixes: Fix[]
+}
+
+export type Finding = Base &
+  (
+    | { code: 'no-title' }
+    | { code: 'nothing-wondered' }
+    | { code: 'nothing-to-change' }
+    | { code: 'nothing-to-measure' }
+    | { code: 'too-few-conditions'; count: number }
+    | { code: 'label-empty'; condition: string }
+    | { code: 'same-label'; conditions: string[] }
+    | { code: 'number-unreadable'; condition: string; problem: ReadErrorCode; position: number }
+    | { code: 'too-few-levels'; count: number }
+    | { code: 'factor-differs'; factor: string; odd: { value: string; conditions: string[] }; usual: string; fairAmong: string[] }
+    | { code: 'factor-unknown'; factor: string; conditions: string[] }
+    | { code: 'how-not-said'; factor: string }
+    | { code: 'one-reading-each' }
+    | { code: 'too-few-repeats'; repeats: number; chance: number; needed: number }
+    | { code: 'hopeless'; closest: number; total: number; unit: UnitCode }
+    | { code: 'no-groups' }
+    | { code: 'kit-empty' }
+    | { code: 'amount-unreadable'; material: string; problem: ReadErrorCode; position: number }
+    | { code: 'short'; material: string; short: number; unit: UnitCode; packs: number | undefined }
+    | { code: 'caution'; caution: Caution; doer: Doer; materials: string[] }
+    | { code: 'trial-time-missing' }
+    | { code: 'over-run'; minutes: number; testMinutes: number }
+    | { code: 'no-date' }
+    | { code: 'predictions-missing'; groups: string[] }
+    | { code: 'doubtful'; reading: string; group: string; condition: string; value: number; unit: UnitCode; doubt: Doubt }
+    | { code: 'two-in-one-place'; group: string; condition: string; repeat: number; readings: string[] }
+    | { code: 'wrong-kind-of-unit'; count: number; unit: UnitCode }
+    | { code: 'homeless'; count: number }
+    | { code: 'gaps'; count: number; groups: string[] }
+    | { code: 'not-sure'; grade: Grade; p: number | undefined; oneReadingEach: boolean }
+    | { code: 'conclusion-missing' }
+    | { code: 'conclusion-doubt'; doubt: ClaimDoubt }
+  )
+
+export type FindingCode = Finding['code']

@@ -1,0 +1,31 @@
+import type { LessonRecord, Plan } from '../lesson'
+import type { Finding, Severity } from './finding'
+import {
+  findingsOfClock, findingsOfConditions, findingsOfFairness, findingsOfKit, findingsOfMeasuring, findingsOfQuestion,
+} from './ofPlan'
+import { findingsOfConclusion, findingsOfEvidence, findingsOfPredictions, findingsOfReadings } from './ofRecord'
+
+export { HOW_WORDS, isPlanFix, mend } from './mend'
+export type { PlanFix } from './mend'
+export { readinessOf } from './readiness'
+export type { Bead, Readiness, StopReadiness } from './readiness'
+export type { Finding, FindingCode, Fix, Severity } from './finding'
+
+const WEIGHT: Record<Severity, number> = { wrong: 0, attention: 1, note: 2 }
+
+/** Everything the computation finds in a lesson, worst first; within one severity in the order of the stops. */
+export function secondLook(plan: Plan, record: LessonRecord): Finding[] {
+  const findings = [
+    ...findingsOfQuestion(plan),
+    ...findingsOfConditions(plan),
+    ...findingsOfFairness(plan),
+    ...findingsOfMeasuring(plan),
+    ...findingsOfKit(plan),
+    ...findingsOfClock(plan),
+    ...findingsOfPredictions(plan, record),
+    ...findingsOfReadings(plan, record),
+    ...findingsOfEvidence(plan, record),
+    ...findingsOfConclusion(plan, record),
+  ]
+  return findings.sort((a, b) => WEIGHT[a.severity] - WEIGHT[b.severity])
+}

@@ -1,0 +1,80 @@
+import { activeConditions, splitIntoGroups, type Plan } from '../lesson'
+import type { Fix } from './finding'
+
+/** What the plan says when one button was pressed instead of a sentence being typed. */
+export const HOW_WORDS = {
+  'one-for-all': 'one for the whole class',
+  'same-each-time': 'the same one every time',
+} as const
+
+/** A fix that changes the plan; the others change the record or only lead somewhere. */
+export type PlanFix = Exclude<Fix, { code: 'keep-reading' | 'correct-reading' | 'go' }>
+
+export function isPlanFix(fix: Fix): fix is PlanFix {
+  return fix.code !== 'keep-reading' && fix.code !== 'correct-reading' && fix.code !== 'go'
+}
+
+/**
+ * The plan after one of the Second look's buttons; the given plan is left as it is.
+ * @param newId makes the ids of new groups
+ * @example mend(plan, { code: 'set-repeats', repeats: 3 }, newId).repeats // 3
+ */
+export function mend(plan: Plan, fix: PlanFix, newId: () => string): Plan {
+  switch (fix.code) {
+    case 'choose-change':
+      return { ...plan, changed: fix.factor }
+    case 'choose-measure':
+      return { ...plan, measured: fix.measure }
+    case 'make-factor-same':
+      return {
+        ...plan,
+        factors: plan.factors.map((factor) =>
+          factor.id === fix.factor ? sameForAll(plan, factor, fix.conditions) : factor,
+        ),
+      }
+    case 'leave-out':
+      return {
+        ...plan,
+        conditions: plan.conditions.map((condition) =>
+          fix.conditions.includes(condition.id) ? { ...condition, leftOut: true } : condition,
+        ),
+      }
+    case 'say-how':
+      return {
+        ...plan,
+        factors: plan.factors.map((factor) =>
+          factor.id === fix.factor ? { ...factor, how: HOW_WORDS[fix.how] } : factor,
+        ),
+      }
+    case 'remove-condition':
+      return { ...plan, conditions: plan.conditions.filter((condition) => condition.id !== fix.condition) }
+    case 'treat-as-kinds':
+      return { ...plan, conditionsAs: 'kinds' }
+    case 'set-repeats':
+      return { ...plan, repeats: fix.repeats }
+    case 'set-groups':
+      return { ...plan, groups: splitIntoGroups(plan.children, fix.groups, newId) }
+    case 'set-lesson-minutes':
+      return { ...plan, clock: { ...plan.clock, minutes: fix.minutes } }
+    case 'buy':
+      return {
+        ...plan,
+        materials: plan.materials.map((material) =>
+          material.id === fix.material ? { ...material, toBuy: true } : material,
+        ),
+      }
+    case 'acknowledge':
+      return { ...plan, cautionsAcknowledged: [...new Set([...plan.cautionsAcknowledged, fix.caution])] }
+  }
+}
+
+/** Gives the odd conditions what the others have: an exception that most share becomes the rule. */
+function sameForAll(plan: Plan, factor: Plan['factors'][number], odd: string[]): Plan['factors'][number] {
+  const others = activeConditions(plan).filter((condition) => !odd.includes(condition.id))
+  const usual = others.map((condition) => factor.exceptions[condition.id]).find((value) => value !== undefined)
+  const exceptions = Object.fromEntries(Object.entries(factor.exceptions).filter(([condition]) => !odd.includes(condition)))
+  if (usual === undefined) return { ...factor, exceptions }
+  const everyOtherHasIt = others.every((condition) => factor.exceptions[condition.id] === usual)
+  if (everyOtherHasIt) return { ...factor, how: usual, exceptions: {} }
+  return { ...factor, exceptions: { ...exceptions, ...Object.fromEntries(odd.map((condition) => [condition, usual])) } }
+}

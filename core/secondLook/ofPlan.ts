@@ -1,0 +1,215 @@
+import { fitOf } from '../clock'
+import { checkPlan } from '../fairness'
+import { cautionsOf, needsOf } from '../kit'
+import { activeConditions, changedFactor, conditionValue, keptFactors, measuredCard, type Plan } from '../lesson'
+import { outlookOf } from '../measuring'
+import { readQuantity } from '../quantity'
+import type { Finding, Fix } from './finding'
+
+const FEWEST_LEVELS = 3
+const USUAL_REPEATS = 3
+
+/** What is wrong with the question and the trays. */
+export function findingsOfQuestion(plan: Plan): Finding[] {
+  const findings: Finding[] = []
+  const { noticed, maybe, wondered } = plan.wonder
+  if (noticed.length + maybe.length + wondered.length === 0) {
+    findings.push({ code: 'nothing-wondered', key: 'nothing-wondered', stop: 'wonder', severity: 'note', fixes: [go('wonder', 'noticed')] })
+  }
+  if (plan.title.trim() === '') {
+    findings.push({ code: 'no-title', key: 'no-title', stop: 'wonder', severity: 'note', fixes: [{ code: 'go', stop: 'wonder', target: 'title' }] })
+  }
+  if (!changedFactor(plan)) {
+    const choose: Fix[] = plan.factors.slice(0, 1).map((factor) => ({ code: 'choose-change', factor: factor.id }))
+    findings.push({ code: 'nothing-to-change', key: 'nothing-to-change', stop: 'plan', severity: 'wrong', fixes: [...choose, go('plan', 'new-factor')] })
+  }
+  if (!measuredCard(plan)) {
+    const choose: Fix[] = plan.measures.slice(0, 1).map((measure) => ({ code: 'choose-measure', measure: measure.id }))
+    findings.push({ code: 'nothing-to-measure', key: 'nothing-to-measure', stop: 'plan', severity: 'wrong', fixes: [...choose, go('plan', 'new-measure')] })
+  }
+  for (const factor of keptFactors(plan).filter((one) => one.how.trim() === '')) {
+    findings.push({
+      code: 'how-not-said',
+      key: `how-not-said/${factor.id}`,
+      stop: 'plan',
+      severity: 'attention',
+      factor: factor.id,
+      fixes: [{ code: 'say-how', factor: factor.id, how: 'one-for-all' }, go('plan', `how-${factor.id}`)],
+    })
+  }
+  return findings
+}
+
+/** What is wrong with the conditions themselves. */
+export function findingsOfConditions(plan: Plan): Finding[] {
+  if (!changedFactor(plan)) return []
+  const findings: Finding[] = []
+  const active = activeConditions(plan)
+  const at = { stop: 'plan', severity: 'wrong' } as const
+  if (active.length < 2) {
+    findings.push({ ...at, code: 'too-few-conditions', key: 'too-few-conditions', count: active.length, fixes: [go('plan', 'new-condition')] })
+  } else if (plan.conditionsAs === 'numbers' && active.length < FEWEST_LEVELS) {
+    findings.push({ ...at, severity: 'attention', code: 'too-few-levels', key: 'too-few-levels', count: active.length, fixes: [go('plan', 'new-condition')] })
+  }
+  for (const condition of active) {
+    const target = `condition-${condition.id}`
+    const remove: Fix = { code: 'remove-condition', condition: condition.id }
+    if (condition.label.trim() === '') {
+      findings.push({ ...at, code: 'label-empty', key: `label-empty/${condition.id}`, condition: condition.id, fixes: [go('plan', target), remove] })
+    } else if (plan.conditionsAs === 'numbers') {
+      const read = readQuantity(condition.label, { unit: plan.conditionUnit })
+      if (!read.ok) {
+        findings.push({
+          ...at,
+          code: 'number-unreadable',
+          key: `number-unreadable/${condition.id}`,
+          condition: condition.id,
+          problem: read.code,
+          position: read.position,
+          fixes: [go('plan', target), { code: 'treat-as-kinds' }],
+        })
+      }
+    }
+  }
+  for (const conditions of sameLabels(plan)) {
+    findings.push({
+      ...at,
+      code: 'same-label',
+      key: `same-label/${conditions.join()}`,
+      conditions,
+      fixes: [go('plan', `condition-${conditions.at(-1)}`), { code: 'leave-out', conditions: conditions.slice(1) }],
+    })
+  }
+  return findings
+}
+
+/** What makes the comparison unfair: the conditions x factors computation of core/fairness. */
+export function findingsOfFairness(plan: Plan): Finding[] {
+  const check = checkPlan(plan)
+  if (!check) return []
+  const fairAmong = check.fairAmong[0] ?? []
+  const differing = check.differing.flatMap(({ factor, shares: [usual, ...rest] }) =>
+    rest.map((odd): Finding => ({
+      code: 'factor-differs',
+      key: `factor-differs/${factor}/${odd.conditions.join()}`,
+      stop: 'plan',
+      severity: 'wrong',
+      factor,
+      odd,
+      usual: usual!.value,
+      fairAmong,
+      fixes: [
+        { code: 'make-factor-same', factor, conditions: odd.conditions },
+        ...(activeConditions(plan).length - odd.conditions.length >= 2
+          ? [{ code: 'leave-out', conditions: odd.conditions } as const]
+          : [go('plan', `how-${factor}`)]),
+      ],
+    })),
+  )
+  const unknown = check.unknown.map(({ factor, conditions }): Finding => ({
+    code: 'factor-unknown',
+    key: `factor-unknown/${factor}`,
+    stop: 'plan',
+    severity: 'attention',
+    factor,
+    conditions,
+    fixes: [{ code: 'make-factor-same', factor, conditions }, go('plan', `how-${factor}`)],
+  }))
+  return [...differing, ...unknown]
+}
+
+/** Will the class see a difference, and are there groups to see it. */
+export function findingsOfMeasuring(plan: Plan): Finding[] {
+  const findings: Finding[] = []
+  const at = { stop: 'plan', severity: 'attention' } as const
+  if (plan.groups.length === 0) {
+    findings.push({ ...at, severity: 'wrong', code: 'no-groups', key: 'no-groups', fixes: [{ code: 'set-groups', groups: Math.max(2, Math.round(plan.children / 4)) }] })
+  }
+  const outlook = outlookOf(plan)
+  const unit = measuredCard(plan)?.method.unit
+  if (plan.repeats < 2) {
+    findings.push({ ...at, code: 'one-reading-each', key: 'one-reading-each', fixes: [{ code: 'set-repeats', repeats: USUAL_REPEATS }] })
+  } else if (outlook && outlook.needed === undefined) {
+    findings.push({ ...at, code: 'hopeless', key: 'hopeless', closest: outlook.closest, total: outlook.total, unit: unit!, fixes: [go('plan', 'expected')] })
+  } else if (outlook?.needed !== undefined && outlook.needed > plan.repeats) {
+    findings.push({
+      ...at,
+      code: 'too-few-repeats',
+      key: 'too-few-repeats',
+      repeats: plan.repeats,
+      chance: outlook.byRepeats[plan.repeats - 1]?.bestIsBest ?? 0,
+      needed: outlook.needed,
+      fixes: [{ code: 'set-repeats', repeats: outlook.needed }],
+    })
+  }
+  return findings
+}
+
+/** What the kit lacks and what to be careful with. */
+export function findingsOfKit(plan: Plan): Finding[] {
+  const findings: Finding[] = []
+  if (plan.materials.length === 0 && changedFactor(plan)) {
+    findings.push({ code: 'kit-empty', key: 'kit-empty', stop: 'kit', severity: 'attention', fixes: [go('kit', 'new-material')] })
+  }
+  for (const need of needsOf(plan)) {
+    const material = plan.materials.find((one) => one.id === need.material)!
+    const at = { stop: 'kit', severity: 'attention', material: material.id } as const
+    if (!need.amount.ok) {
+      const { code: problem, position } = need.amount
+      findings.push({ ...at, code: 'amount-unreadable', key: `amount-unreadable/${material.id}`, problem, position, fixes: [go('kit', `amount-${material.id}`)] })
+    } else if (need.short > 0 && !material.toBuy) {
+      findings.push({
+        ...at,
+        code: 'short',
+        key: `short/${material.id}`,
+        short: need.short,
+        unit: need.unit,
+        packs: need.packs?.count,
+        fixes: [{ code: 'buy', material: material.id }, go('kit', `stock-${material.id}`)],
+      })
+    }
+  }
+  for (const { caution, doer, materials, acknowledged } of cautionsOf(plan)) {
+    if (acknowledged) continue
+    findings.push({ code: 'caution', key: `caution/${caution}`, stop: 'kit', severity: 'attention', caution, doer, materials, fixes: [{ code: 'acknowledge', caution }] })
+  }
+  return findings
+}
+
+/** Does it fit, and when is it. */
+export function findingsOfClock(plan: Plan): Finding[] {
+  const findings: Finding[] = []
+  const fit = fitOf(plan)
+  if (changedFactor(plan) && fit.trialSeconds === 0) {
+    findings.push({ code: 'trial-time-missing', key: 'trial-time-missing', stop: 'clock', severity: 'attention', fixes: [go('clock', 'trial-run')] })
+  }
+  if (fit.spare < 0) {
+    const fewer: Fix[] = fit.repeatsThatFit > 0 ? [{ code: 'set-repeats', repeats: fit.repeatsThatFit }] : []
+    findings.push({
+      code: 'over-run',
+      key: 'over-run',
+      stop: 'clock',
+      severity: 'wrong',
+      minutes: -fit.spare,
+      testMinutes: fit.phases.find((one) => one.phase === 'test')!.minutes,
+      fixes: [...fewer, { code: 'set-lesson-minutes', minutes: Math.ceil(fit.needed) }],
+    })
+  }
+  if (plan.date === '') {
+    findings.push({ code: 'no-date', key: 'no-date', stop: 'clock', severity: 'note', fixes: [go('clock', 'date')] })
+  }
+  return findings
+}
+
+export function go(stop: Finding['stop'], target?: string): Fix {
+  return { code: 'go', stop, target }
+}
+
+function sameLabels(plan: Plan): string[][] {
+  const byLabel = new Map<string, string[]>()
+  for (const condition of activeConditions(plan)) {
+    const label = String(conditionValue(plan, condition) ?? condition.label.trim().toLowerCase())
+    if (label !== '') byLabel.set(label, [...(byLabel.get(label) ?? []), condition.id])
+  }
+  return [...byLabel.values()].filter((conditions) => conditions.length > 1)
+}

@@ -1,0 +1,129 @@
+import { doubtsOfConclusion } from '../agree'
+import { evidenceOf } from '../evidence'
+import { activeConditions, measuredCard, type LessonRecord, type Plan } from '../lesson'
+import { predictionsByGroup } from '../predictions'
+import { currentReadings, doubtfulReadings, isCounted, progressOf } from '../record'
+import { unitOf } from '../quantity'
+import type { Finding, Fix } from './finding'
+import { go } from './ofPlan'
+
+/** Who has not predicted yet. */
+export function findingsOfPredictions(plan: Plan, record: LessonRecord): Finding[] {
+  if (activeConditions(plan).length < 2) return []
+  const groups = predictionsByGroup(plan, record.predictions).filter((one) => !one.stamped).map((one) => one.group)
+  if (groups.length === 0) return []
+  const fixes = [go('predict', `order-${groups[0]}`)]
+  return [{ code: 'predictions-missing', key: 'predictions-missing', stop: 'predict', severity: 'note', groups, fixes }]
+}
+
+/** What is odd, doubled, missing or lost among the readings. */
+export function findingsOfReadings(plan: Plan, record: LessonRecord): Finding[] {
+  const current = currentReadings(record.readings)
+  if (!current.some(isCounted)) return []
+  const findings: Finding[] = []
+  for (const { reading, doubts } of doubtfulReadings(plan, record.readings)) {
+    const doubt = doubts[0]!
+    const repair: Fix[] =
+      doubt.code === 'slip-unit' || doubt.code === 'slip-point'
+        ? [{ code: 'correct-reading', reading: reading.id, value: doubt.suggested, unit: reading.unit }]
+        : []
+    const cell = `cell-${reading.group}-${reading.condition}-${reading.repeat}`
+    const fixes: Fix[] = [...repair, { code: 'keep-reading', reading: reading.id }, go('test', cell)]
+    findings.push({
+      code: 'doubtful',
+      key: `doubtful/${reading.id}`,
+      stop: 'test',
+      severity: doubt.code === 'odd' ? 'attention' : 'wrong',
+      reading: reading.id,
+      group: reading.group,
+      condition: reading.condition,
+      value: reading.value,
+      unit: reading.unit,
+      doubt,
+      fixes: fixes.slice(0, 2),
+    })
+  }
+  const progress = progressOf(plan, record.readings)
+  for (const cell of progress.flatMap((one) => one.cells).filter((one) => one.kept.length > 1)) {
+    const { group, condition, repeat } = cell
+    findings.push({
+      code: 'two-in-one-place',
+      key: `two-in-one-place/${group}/${condition}/${repeat}`,
+      stop: 'test',
+      severity: 'attention',
+      group,
+      condition,
+      repeat,
+      readings: cell.kept.map((reading) => reading.id),
+      fixes: [go('test', `cell-${group}-${condition}-${repeat}`)],
+    })
+  }
+  return [...findings, ...findingsOfStrays(plan, record), ...findingsOfGaps(plan, progress)]
+}
+
+/** How sure the results are. */
+export function findingsOfEvidence(plan: Plan, record: LessonRecord): Finding[] {
+  const evidence = evidenceOf(plan, record)
+  if (!evidence || !(evidence.grade === 'leaning' || evidence.grade === 'cannot-tell')) return []
+  return [
+    {
+      code: 'not-sure',
+      key: 'not-sure',
+      stop: 'results',
+      severity: 'note',
+      grade: evidence.grade,
+      p: evidence.model?.p,
+      oneReadingEach: evidence.oneReadingEach,
+      fixes: [{ code: 'set-repeats', repeats: plan.repeats + 2 }],
+    },
+  ]
+}
+
+/** What the conclusion claims and leaves out. */
+export function findingsOfConclusion(plan: Plan, record: LessonRecord): Finding[] {
+  const evidence = evidenceOf(plan, record)
+  if (!evidence || evidence.grade === 'nothing-yet') return []
+  const text = record.conclusions.at(-1)?.text ?? ''
+  const fixes = [go('agree', 'conclusion')]
+  if (text.trim() === '') {
+    return [{ code: 'conclusion-missing', key: 'conclusion-missing', stop: 'agree', severity: 'note', fixes }]
+  }
+  return doubtsOfConclusion(text, plan, evidence).map((doubt) => ({
+    code: 'conclusion-doubt',
+    key: `conclusion-doubt/${doubt.code}`,
+    stop: 'agree',
+    severity: doubt.code === 'no-numbers' || doubt.code === 'does-not-say-how-sure' ? 'note' : 'wrong',
+    doubt,
+    fixes,
+  }))
+}
+
+function findingsOfStrays(plan: Plan, record: LessonRecord): Finding[] {
+  const unit = measuredCard(plan)?.method.unit
+  const groups = new Set(plan.groups.map((group) => group.id))
+  const conditions = new Set(activeConditions(plan).map((condition) => condition.id))
+  const counted = currentReadings(record.readings).filter((reading) => isCounted(reading) && reading.status === 'kept')
+  const homeless = counted.filter(
+    (one) => !groups.has(one.group) || !conditions.has(one.condition) || one.repeat > plan.repeats,
+  )
+  const findings: Finding[] = []
+  const foreign = unit ? counted.filter((one) => unitOf(one.unit).dimension !== unitOf(unit).dimension) : []
+  if (unit && foreign.length > 0) {
+    findings.push({ code: 'wrong-kind-of-unit', key: 'wrong-kind-of-unit', stop: 'test', severity: 'wrong', count: foreign.length, unit, fixes: [go('plan', 'method-unit')] })
+  }
+  if (homeless.length > 0) {
+    const most = Math.max(...homeless.map((reading) => reading.repeat))
+    const more: Fix[] = most > plan.repeats ? [{ code: 'set-repeats', repeats: most }] : []
+    findings.push({ code: 'homeless', key: 'homeless', stop: 'test', severity: 'note', count: homeless.length, fixes: [...more, go('plan', 'conditions')] })
+  }
+  return findings
+}
+
+function findingsOfGaps(plan: Plan, progress: ReturnType<typeof progressOf>): Finding[] {
+  const behind = progress.filter((one) => one.done < one.all)
+  const count = behind.reduce((sum, one) => sum + one.all - one.done, 0)
+  const first = behind.flatMap((one) => one.cells).find((cell) => cell.kept.length === 0)
+  if (!first) return []
+  const fixes = [go('test', `cell-${first.group}-${first.condition}-${first.repeat}`)]
+  return [{ code: 'gaps', key: 'gaps', stop: 'test', severity: 'note', count, groups: behind.map((one) => one.group), fixes }]
+}

@@ -1,0 +1,31 @@
+import type { Plan } from '../lesson'
+import { unitOf, type UnitCode } from '../quantity'
+import type { Doubt } from '../record'
+import { writeReading } from './names'
+
+/** What is asked about a number, in words for a child at a station and for the teacher alike. */
+export function doubtWords(plan: Plan, value: number, unit: UnitCode, doubt: Doubt): string {
+  const written = writeReading(plan, value, unit)
+  switch (doubt.code) {
+    case 'slip-unit':
+      return `${written} is far from the others, near ${writeReading(plan, doubt.middle, unit)}. Was it read in ${unitOf(doubt.unit).symbol}? That would be ${writeReading(plan, doubt.suggested, unit)}.`
+    case 'slip-point':
+      return `${written} is far from the others, near ${writeReading(plan, doubt.middle, unit)}. Should it say ${writeReading(plan, doubt.suggested, unit)}?`
+    case 'odd':
+      return `${written} is well ${doubt.side} the others, near ${writeReading(plan, doubt.middle, unit)}. Did something happen in that trial?`
+    case 'too-fine':
+      return `${written} is finer than the tool can show: its marks are ${writeReading(plan, doubt.resolution, unit)} apart.`
+    case 'impossible':
+      return `${written} is below zero. Can that be?`
+  }
+}
+
+/** Reasons for setting a reading aside that a child can tap. */
+export const REASONS = [
+  'we let go too late',
+  'it leaked or spilled',
+  'it touched the side',
+  'we lost count',
+  'we read the wrong end',
+  'somebody bumped the table',
+] as const

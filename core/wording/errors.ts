@@ -1,0 +1,19 @@
+import type { ReadErrorCode } from '../quantity'
+
+const READ_ERRORS: Record<ReadErrorCode, string> = {
+  empty: 'Nothing is written here yet.',
+  'too-long': 'That is too long for a number. Write it like 12.5 cm.',
+  'not-a-number': 'This is not a number that can be read. Write it like 21, 3,5 or 17 3/8.',
+  'unknown-unit': 'That unit is not known here. Try mm, cm, g, mL, s or °C.',
+  'unit-missing': 'There are two numbers. Write the unit behind the first one, like 5 m 31.',
+  'wrong-kind-of-unit': 'That unit measures something else.',
+  'units-out-of-order': 'Write the larger unit first, like 1 m 5 cm.',
+  'part-too-big': 'One part of the number is too big for its place.',
+  'comma-unclear': 'The comma could mean thousands or a decimal. Write 1.25 or 1 250.',
+  'divided-by-nothing': 'A fraction cannot have 0 at the bottom.',
+}
+
+/** What to do about a number that could not be read. */
+export function readErrorWords(code: ReadErrorCode): string {
+  return READ_ERRORS[code]
+}

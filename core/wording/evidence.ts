@@ -1,0 +1,113 @@
+import type { Evidence, Gap, Grade } from '../evidence'
+import { activeConditions, changedFactor, measuredCard, type Plan } from '../lesson'
+import { writeShort } from '../quantity'
+import { counted, nameOfCondition, nameOfGroup, list, writeAverage } from './names'
+
+export const GRADE_NAMES: Record<Grade, string> = {
+  clear: 'Clear',
+  leaning: 'Leaning',
+  'cannot-tell': "Can't tell yet",
+  same: 'The same, as far as we can show',
+  'nothing-yet': 'Nothing to compare yet',
+}
+
+/** What the grade means for this class's numbers, in one sentence. */
+export function gradeSentence(plan: Plan, evidence: Evidence): string {
+  const change = changedFactor(plan)?.name ?? 'what we change'
+  switch (evidence.grade) {
+    case 'clear':
+      return `Changing ${change} made a difference that stands out from the wobble.`
+    case 'leaning':
+      return evidence.oneReadingEach
+        ? 'There is a gap, but with one reading each nobody can say how much of it is wobble.'
+        : 'There is a gap, but wobble alone could still make one like it.'
+    case 'cannot-tell':
+      return 'The gap is no bigger than wobble alone would make.'
+    case 'same':
+      return `Changing ${change} made no difference that our instrument can show.`
+    case 'nothing-yet':
+      return 'Readings of two conditions are needed before they can be compared.'
+  }
+}
+
+/** "Kitchen roll is 13.2 mm above tissue: 2.5 times the wobble." */
+export function gapSentence(plan: Plan, gap: Gap): string {
+  const unit = measuredCard(plan)?.method.unit ?? 'count'
+  const wobbles = gap.wobbles === undefined ? '' : `: ${writeShort(gap.wobbles)} times the wobble`
+  const difference = writeAverage(plan, gap.difference, unit)
+  return `${sentenceCase(nameOfCondition(plan, gap.more))} is ${difference} above ${nameOfCondition(plan, gap.less)}${wobbles}.`
+}
+
+/** "6 of 7 groups found kitchen roll highest; Elm did not." */
+export function agreementSentence(plan: Plan, evidence: Evidence): string {
+  const first = evidence.order[0]
+  const agreement = evidence.agreement
+  if (!first || !agreement || agreement.asked.length === 0) return 'No group has readings to compare yet.'
+  const not = agreement.asked.filter((group) => !agreement.agreeing.includes(group)).map((group) => nameOfGroup(plan, group))
+  const tail = not.length > 0 && not.length < 4 ? `; ${list(not)} did not` : ''
+  return `${agreement.agreeing.length} of ${counted(agreement.asked.length, 'group')} put ${nameOfCondition(plan, first)} first${tail}.`
+}
+
+/** Ways to begin the class's sentence that say no more than the evidence does. */
+export function sentenceStarters(plan: Plan, evidence: Evidence): string[] {
+  const { change, measure, most, least, mostValue, leastValue, groups } = starterWords(plan, evidence)
+  if (evidence.grade === 'nothing-yet') return []
+  const numbers = `${most} averaged ${mostValue} and ${least} ${leastValue}`
+  switch (evidence.grade) {
+    case 'clear':
+      return evidence.lead?.grade === 'clear'
+        ? [
+            `We found that ${change} changes ${measure}. ${sentenceCase(most)} came highest: ${numbers}. We are sure, because the gap is much bigger than the wobble and ${groups}.`,
+            `The more we looked, the same thing came out: ${numbers}. That is clear, because …`,
+          ]
+        : [
+            `We found that ${change} changes ${measure}: ${numbers}. We are sure of that gap, but we cannot tell yet which of the top two comes first.`,
+            `It is clear that ${change} matters: ${numbers}. What we are not sure of is …`,
+          ]
+    case 'leaning':
+      return [
+        `It looks as if ${change} may change ${measure}: ${numbers}. We are not sure yet, because …`,
+        `Our numbers lean towards ${most}, but wobble could still explain it. To be surer we would …`,
+      ]
+    case 'cannot-tell':
+      return [
+        `We cannot tell yet whether ${change} changes ${measure}: ${numbers}, and the readings wobble by more than that.`,
+        `Our numbers are too close to say. Next time we would …`,
+      ]
+    case 'same':
+      return [
+        `As far as our instrument can show, ${change} makes no difference to ${measure}: ${numbers}.`,
+        `We found no difference that we can show. We are sure of that because …`,
+      ]
+  }
+}
+
+function starterWords(plan: Plan, evidence: Evidence) {
+  const unit = measuredCard(plan)?.method.unit ?? 'count'
+  const [first, last] = [evidence.order[0] ?? '', evidence.order.at(-1) ?? '']
+  const average = (id: string) => {
+    const found = evidence.summaries.find((summary) => summary.condition === id)
+    return found ? writeAverage(plan, found.mean, unit) : '…'
+  }
+  const agreement = evidence.agreement
+  return {
+    change: changedFactor(plan)?.name ?? 'what we changed',
+    measure: measuredCard(plan)?.name ?? 'what we measured',
+    most: nameOfCondition(plan, first),
+    least: nameOfCondition(plan, last),
+    mostValue: average(first),
+    leastValue: average(last),
+    groups: agreement ? `${agreement.agreeing.length} of ${counted(agreement.asked.length, 'group')} agree` : 'the groups agree',
+  }
+}
+
+/** What nobody has changed yet: the cards that could be the next question. */
+export function nextQuestions(plan: Plan): string[] {
+  const measure = measuredCard(plan)?.name
+  if (!measure || activeConditions(plan).length === 0) return []
+  return plan.factors.filter((factor) => factor.id !== plan.changed).map((factor) => `How does ${factor.name} change ${measure}?`)
+}
+
+export function sentenceCase(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1)
+}

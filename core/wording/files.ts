@@ -1,0 +1,54 @@
+import type { CsvProblem, FileProblem } from '../formats'
+
+/** Why a lesson file was not opened, and what to do. Nothing has changed when this is said. */
+export function fileProblemWords({ code, place }: FileProblem): string {
+  switch (code) {
+    case 'not-json':
+      return `This file is damaged at ${place}: it is not complete JSON. Nothing was changed. Save the lesson again where it came from.`
+    case 'foreign':
+      return 'This is not a lesson file of Jolly Beaker. Nothing was changed. Choose a file whose name ends in .beaker.json.'
+    case 'newer':
+      return 'This file was saved by a newer Jolly Beaker. Nothing was changed. Update this one, then open it again.'
+    case 'broken':
+      return `This lesson file is damaged at “${place}”. Nothing was changed. Save the lesson again where it came from.`
+  }
+}
+
+/** Why a table of readings was not taken in, with line and column. */
+export function csvProblemWords({ code, line, column, detail }: CsvProblem): string {
+  const at = `Line ${line}`
+  switch (code) {
+    case 'empty':
+      return 'There are no rows under the heading.'
+    case 'column-missing':
+      return `The column “${column}” is missing in the heading.`
+    case 'too-many-rows':
+      return `There are more than ${detail} rows.`
+    case 'not-a-table':
+      return `${at}: a quotation mark is not closed.`
+    case 'unknown-group':
+      return `${at}: no group is called “${detail}”.`
+    case 'unknown-condition':
+      return `${at}: no condition is called “${detail}”.`
+    case 'bad-repeat':
+      return `${at}: “${detail}” is not a repeat from 1 to 20.`
+    case 'bad-value':
+      return `${at}: “${detail}” is not a number.`
+    case 'unknown-unit':
+      return `${at}: the unit “${detail}” is not known.`
+    case 'wrong-kind-of-unit':
+      return `${at}: the unit “${detail}” measures something else than the plan does.`
+    case 'bad-status':
+      return `${at}: the status is “kept” or “set-aside”, not “${detail}”.`
+    case 'reason-missing':
+      return `${at}: a reading that was set aside needs a reason.`
+    case 'bad-yes-or-no':
+      return `${at}: “${column}” takes yes or no, not “${detail}”.`
+    case 'bad-id':
+      return `${at}: “${detail}” is not an id. Leave the column empty for new readings.`
+    case 'id-twice':
+      return `${at}: the id ${detail} stands there twice.`
+    case 'supersedes-unknown':
+      return `${at}: it supersedes a reading that does not stand above it.`
+  }
+}

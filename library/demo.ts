@@ -1,0 +1,155 @@
+import { drawGroupHabit, seededRandom, simulateSoakUp, SOAK_UP_RATES, type SoakUpBench } from '../core/benches'
+import type { LessonRecord, Plan, Prediction, Reading } from '../core/lesson'
+import { INVESTIGATIONS, planFrom } from '.'
+
+export interface DemoLesson {
+  plan: Plan
+  record: LessonRecord
+}
+
+const SEED = 26
+const BENCH: SoakUpBench = {
+  rates: {
+    'kitchen-roll': SOAK_UP_RATES.kitchenRoll,
+    tissue: SOAK_UP_RATES.tissue,
+    'writing-paper': SOAK_UP_RATES.writingPaper,
+    card: SOAK_UP_RATES.card,
+  },
+  seconds: 60,
+  stripWobble: 0.07,
+  readingWobble: 1,
+  groupWobble: 0.06,
+}
+const REASONS = [
+  'it is the fluffiest',
+  'kitchen roll is made for wiping up',
+  'thin paper lets water through',
+  'we saw it with a spill at home',
+  'it has tiny holes',
+  'card is thick so it holds more',
+  'soft paper feels thirsty',
+]
+
+/**
+ * The demo class Puffin: one lesson nearly finished, with a slip, an odd reading set aside and a gap, and one half planned
+ * with an unfair set-up. Readings are drawn from the simulated bench, always the same ones.
+ * @param today `YYYY-MM-DD`; the finished lesson lies on it, the half planned one a week later
+ */
+export function demoLessons(today: string, newId: () => string): DemoLesson[] {
+  return [soakedThrough(today, newId), halfPlanned(daysLater(today, 7), newId)]
+}
+
+function soakedThrough(date: string, newId: () => string): DemoLesson {
+  const base = puffinPlan(newId)
+  const plan: Plan = {
+    ...base,
+    date,
+    notes: 'Elm needs the ruler with the clear marks. Ask Gorse to explain how they kept the strip straight.',
+    wonder: {
+      ...base.wonder,
+      noticed: remarks(newId, 'the water climbs up by itself', 'the edge is wavy', 'it gets slower after a while'),
+      maybe: remarks(newId, 'maybe the paper is hungry for water', 'maybe there are little pipes in it'),
+      wondered: remarks(newId, 'does every paper do it?', 'which one goes highest?', 'does it work with warm water?'),
+    },
+    materials: base.materials.map((material) =>
+      material.id === 'card-strips' ? { ...material, stock: 26, packSize: 10, toBuy: false } : material,
+    ),
+    cautionsAcknowledged: ['spill', 'blade'],
+    clock: { ...base.clock, start: '10:30' },
+  }
+  const random = seededRandom(SEED)
+  const clock = clockFrom(`${date}T10:55:00.000Z`)
+  const predictions = plan.groups.map((group, place): Prediction => ({
+    id: newId(),
+    group: group.id,
+    order: shuffledEnds(plan, random),
+    reason: REASONS[place]!,
+    late: false,
+    by: 'station',
+    at: clock(),
+  }))
+  const readings = drawReadings(plan, random, clock, newId)
+  return { plan, record: { readings, predictions, conclusions: [] } }
+}
+
+function halfPlanned(date: string, newId: () => string): DemoLesson {
+  const base = puffinPlan(newId)
+  const plan: Plan = {
+    ...base,
+    title: 'Soak-up strips, a second look',
+    date,
+    investigation: 'soak-up-strips',
+    wonder: { ...base.wonder, wondered: remarks(newId, 'was our wide strip thirstier because it was wide?') },
+    factors: base.factors.map((factor) => {
+      if (factor.id === 'width') return { ...factor, how: '2 cm', exceptions: { 'kitchen-roll': '3 cm' } }
+      return factor.id === 'water' ? { ...factor, how: '' } : factor
+    }),
+    repeats: 1,
+    materials: base.materials.slice(0, 6).map((material) => (material.id === 'card-strips' ? { ...material, stock: 12, packSize: 10 } : material)),
+    clock: { ...base.clock, start: '10:30', minutes: 60 },
+  }
+  return { plan, record: { readings: [], predictions: [], conclusions: [] } }
+}
+
+function puffinPlan(newId: () => string): Plan {
+  return planFrom(INVESTIGATIONS['soak-up-strips']!, 'Puffin', 26, newId)
+}
+
+/** Every group's readings in the order a lesson brings them, with the three things that go wrong in every class. */
+function drawReadings(plan: Plan, random: () => number, clock: () => string, newId: () => string): Reading[] {
+  const readings: Reading[] = []
+  const write = (reading: Omit<Reading, 'id' | 'at' | 'by'>) => readings.push({ ...reading, id: newId(), by: 'station', at: clock() })
+  const habits = plan.groups.map(() => drawGroupHabit(BENCH, random))
+  const [, birch, , dogwood, , fir] = plan.groups
+  for (let repeat = 0; repeat <= plan.repeats; repeat += 1) {
+    for (const condition of plan.conditions) {
+      if (repeat === 0 && condition.id !== 'tissue') continue
+      for (const [place, group] of plan.groups.entries()) {
+        const value = simulateSoakUp(BENCH, condition.id, habits[place]!, random)
+        const row = {
+          ...empty,
+          group: group.id,
+          condition: condition.id,
+          repeat: Math.max(1, repeat),
+          practice: repeat === 0,
+          value,
+          entered: `${value}`,
+        }
+        const is = (other: typeof group | undefined, id: string, which: number) =>
+          group === other && condition.id === id && repeat === which
+        if (is(fir, 'card', 3)) continue
+        if (is(birch, 'kitchen-roll', 2)) write({ ...row, value: value / 10, entered: `${value / 10}` })
+        else if (is(dogwood, 'writing-paper', 3)) {
+          write({ ...row, value: value + 34, entered: `${value + 34}` })
+          const first = readings.at(-1)!
+          write({ ...row, value: first.value, entered: first.entered, status: 'set-aside', reason: 'it touched the side', supersedes: first.id })
+          write(row)
+        } else write(row)
+      }
+    }
+  }
+  return readings
+}
+
+const empty = { unit: 'mm', status: 'kept', reason: '', confirmed: false, supersedes: null } as const
+
+function shuffledEnds(plan: Plan, random: () => number): string[] {
+  const order = plan.conditions.map((condition) => condition.id)
+  const [a, b] = [Math.floor(random() * 2), 2 + Math.floor(random() * 2)]
+  ;[order[0], order[a]] = [order[a]!, order[0]!]
+  ;[order[3], order[b]] = [order[b]!, order[3]!]
+  return order
+}
+
+function remarks(newId: () => string, ...texts: string[]) {
+  return texts.map((text) => ({ id: newId(), text }))
+}
+
+function clockFrom(start: string): () => string {
+  let time = Date.parse(start)
+  return () => new Date((time += 17_000)).toISOString()
+}
+
+function daysLater(day: string, days: number): string {
+  return new Date(Date.parse(`${day}T12:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10)
+}

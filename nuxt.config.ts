@@ -1,0 +1,39 @@
+import { fileURLToPath } from 'node:url'
+
+export default defineNuxtConfig({
+  compatibilityDate: '2026-01-01',
+  telemetry: false,
+  devtools: { enabled: false },
+  // The server stands on the teacher's own computer: rendering there would save nothing. See docs/decisions.md.
+  ssr: false,
+  modules: ['@pinia/nuxt', 'vuetify-nuxt-module', '@nuxt/eslint'],
+  css: [
+    '@fontsource/andika/400.css',
+    '@fontsource/andika/700.css',
+    '@fontsource-variable/atkinson-hyperlegible-next/index.css',
+    '~/theme/base.css',
+    '~/theme/pieces.css',
+    '~/theme/print.css',
+  ],
+  app: {
+    head: {
+      title: 'Jolly Beaker',
+      htmlAttrs: { lang: 'en-GB' },
+      meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }],
+      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/beaker.svg' }],
+    },
+  },
+  components: [{ path: '~/components', pathPrefix: false }],
+  vuetify: {
+    moduleOptions: { ssrClientHints: { viewportSize: false }, disableVuetifyStyles: false },
+    vuetifyOptions: './vuetify.config.ts',
+  },
+  vite: { build: { cssMinify: 'lightningcss' } },
+  nitro: {
+    preset: 'node-listener',
+    serveStatic: true,
+    errorHandler: fileURLToPath(new URL('./server/errorHandler.ts', import.meta.url)),
+  },
+  typescript: { strict: true, typeCheck: false },
+  eslint: { config: { stylistic: false } },
+})

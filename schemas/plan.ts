@@ -1,0 +1,111 @@
+import Joi from 'joi'
+import { CAUTIONS } from '../core/kit'
+import {
+  PHASES, SHAPES, type Clock, type Condition, type Factor, type Group, type Material, type Measure, type Method, type Plan,
+  type Remark, type Wonder,
+} from '../core/lesson'
+import { longText, measureNumber, planId, shortText, unit, whole } from './parts'
+
+export const MOST_CONDITIONS = 60
+const MOST_CARDS = 60
+const MOST_REMARKS = 200
+
+const remarks = Joi.array()
+  .items(Joi.object<Remark, true>({ id: planId, text: longText }))
+  .max(MOST_REMARKS)
+  .unique('id')
+  .required()
+
+const wonder = Joi.object<Wonder, true>({ hook: longText, noticed: remarks, maybe: remarks, wondered: remarks }).required()
+
+const factor = Joi.object<Factor, true>({
+  id: planId,
+  name: longText,
+  how: longText,
+  exceptions: Joi.object().pattern(planId, shortText).max(MOST_CONDITIONS).required(),
+})
+
+const wobble = Joi.number().min(0).max(1e9).required()
+
+const method = Joi.object<Method, true>({
+  instrument: Joi.string().valid('number').required(),
+  tool: shortText,
+  unit,
+  resolution: Joi.number().min(1e-6).max(1e6).required(),
+  readingWobble: wobble,
+  timingWobble: wobble,
+  trialWobble: wobble,
+  expectedLow: measureNumber.allow(null).required(),
+  expectedHigh: measureNumber.allow(null).required(),
+  differenceThatMatters: wobble,
+}).required()
+
+const measure = Joi.object<Measure, true>({ id: planId, name: longText, method })
+
+const condition = Joi.object<Condition, true>({
+  id: planId,
+  label: shortText,
+  baseline: Joi.boolean().required(),
+  leftOut: Joi.boolean().required(),
+})
+
+const group = Joi.object<Group, true>({
+  id: planId,
+  name: Joi.string().trim().min(1).max(40).required(),
+  shape: Joi.string().valid(...SHAPES).required(),
+  seats: whole(0, 60),
+})
+
+const material = Joi.object<Material, true>({
+  id: planId,
+  name: shortText,
+  amount: shortText,
+  per: Joi.string().valid('class', 'group', 'child', 'condition', 'trial').required(),
+  condition: planId.allow(null),
+  use: Joi.string().valid('up', 'again').required(),
+  spare: Joi.number().min(0).max(5).required(),
+  stock: Joi.number().min(0).max(1e9).allow(null).required(),
+  packSize: Joi.number().greater(0).max(1e9).allow(null).required(),
+  toBuy: Joi.boolean().required(),
+  cautions: Joi.array().items(Joi.string().valid(...CAUTIONS)).unique().required(),
+})
+
+const minutes = Joi.number().min(0).max(600).required()
+const seconds = Joi.number().min(0).max(86_400).required()
+
+const clock = Joi.object<Clock, true>({
+  start: Joi.string().allow('').pattern(/^([01]\d|2[0-3]):[0-5]\d$/, 'time of day').required(),
+  minutes: whole(1, 600),
+  phases: Joi.object(Object.fromEntries(PHASES.filter((phase) => phase !== 'test').map((phase) => [phase, minutes]))).required(),
+  trial: Joi.object<Clock['trial'], true>({ setUp: seconds, run: seconds, read: seconds, reset: seconds }).required(),
+}).required()
+
+/** The plan of a lesson, as it is stored, sent and saved. */
+export const planSchema = Joi.object<Plan, true>({
+  schemaVersion: Joi.number().valid(1).required(),
+  kind: Joi.string().valid('fair-test').required(),
+  title: shortText,
+  className: shortText,
+  children: whole(0, 200),
+  date: Joi.string()
+    .allow('')
+    .pattern(/^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, 'date')
+    .required(),
+  investigation: planId.allow(null),
+  notes: longText,
+  wonder,
+  factors: Joi.array().items(factor).max(MOST_CARDS).unique('id').required(),
+  changed: planId.allow(null),
+  measures: Joi.array().items(measure).max(MOST_CARDS).unique('id').required(),
+  measured: planId.allow(null),
+  conditionsAs: Joi.string().valid('kinds', 'numbers').required(),
+  conditionUnit: unit,
+  conditions: Joi.array().items(condition).max(MOST_CONDITIONS).unique('id').required(),
+  repeats: whole(1, 20),
+  practice: whole(0, 5),
+  groups: Joi.array().items(group).max(10).unique('id').required(),
+  resetList: Joi.array().items(shortText).max(12).required(),
+  materials: Joi.array().items(material).max(100).unique('id').required(),
+  cautionsAcknowledged: Joi.array().items(Joi.string().valid(...CAUTIONS)).unique().required(),
+  clock,
+}).required()

@@ -1,0 +1,78 @@
+// npm start: everything from a fresh clone to a running application. See README.md for the options.
+import { mkdirSync } from 'node:fs'
+import { createServer } from 'node:http'
+import { dirname, join, resolve } from 'node:path'
+import { parseArgs } from 'node:util'
+import { buildApplication, home, installPackages } from './prepare.mjs'
+
+const USAGE = 'npm start -- [--port 4280] [--data folder] [--no-demo]'
+const HOST = '127.0.0.1'
+
+const options = readOptions()
+const server = createServer()
+await listen(options.port)
+installPackages()
+buildApplication()
+await serve()
+
+function readOptions() {
+  try {
+    const { values } = parseArgs({
+      options: { port: { type: 'string' }, data: { type: 'string' }, 'no-demo': { type: 'boolean' } },
+    })
+    const port = Number(values.port ?? 4280)
+    if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Error(`“${values.port}” is not a port from 1 to 65535.`)
+    return { port, data: values.data, demo: !values['no-demo'] }
+  } catch (error) {
+    return stop(`${error.message.split('\n')[0]} Use: ${USAGE}`)
+  }
+}
+
+/** Takes the port first: a taken one is said before anything is built. Until all is ready, the page says so. */
+function listen(port) {
+  server.on('request', sayNotReady)
+  return new Promise((ready) => {
+    server.once('error', (error) => {
+      const other = `Start with another one: npm start -- --port ${port === 65535 ? 4280 : port + 1}`
+      if (error.code === 'EADDRINUSE') stop(`Port ${port} is taken by another program. ${other}`)
+      stop(`Port ${port} cannot be used (${error.code}). ${other}`)
+    })
+    server.listen(port, HOST, ready)
+  })
+}
+
+function sayNotReady(request, response) {
+  response.writeHead(503, { 'content-type': 'text/plain; charset=utf-8', 'retry-after': '2' })
+  response.end('Jolly Beaker is getting ready. Load this page again in a moment.')
+}
+
+async function serve() {
+  const data = options.data === undefined ? join(home, 'data') : resolve(process.env.INIT_CWD ?? process.cwd(), options.data)
+  if (options.data === undefined) mkdirSync(dirname(data), { recursive: true })
+  process.env.JOLLY_BEAKER_HOME = home
+  process.env.JOLLY_BEAKER_DATA = data
+  process.env.JOLLY_BEAKER_DEMO = options.demo ? 'yes' : 'no'
+  process.env.NODE_ENV = 'production'
+  console.log(`Opening the class data in ${data} ...`)
+  const { listener } = await import(join(home, '.output', 'server', 'index.mjs'))
+  const { ready, close } = globalThis.jollyBeaker
+  const opened = await ready.catch((error) => stop(error.constructor.name === 'StartError' ? error.message : error.stack))
+  if (opened.warning) console.warn(opened.warning)
+  server.off('request', sayNotReady)
+  server.on('request', listener)
+  for (const signal of ['SIGTERM', 'SIGINT']) process.once(signal, () => shutDown(close))
+  console.log(`Jolly Beaker is ready: http://localhost:${options.port}  (stop it with Ctrl+C)`)
+}
+
+async function shutDown(close) {
+  console.log('Closing ...')
+  server.close()
+  await close()
+  server.closeAllConnections()
+  process.exit(0)
+}
+
+function stop(sentence) {
+  console.error(sentence)
+  process.exit(1)
+}

@@ -1,0 +1,59 @@
+import type { H3Event } from 'h3'
+import { Refusal } from './refusal'
+
+const PLAIN_LIMIT = 2_000_000
+const FILE_LIMIT = 25_000_000
+
+/**
+ * Reads a JSON body of bounded size. Text that a database cannot hold (a NUL, half a surrogate pair) is refused here, so that it
+ * never gets further.
+ */
+export async function readJsonBody(event: H3Event, kind: 'plain' | 'file'): Promise<unknown> {
+  const limit = kind === 'file' ? FILE_LIMIT : PLAIN_LIMIT
+  const text = await readText(event, limit)
+  let body: unknown
+  try {
+    body = JSON.parse(text)
+  } catch {
+    throw new Refusal(400, { code: 'not-json', message: 'The request is not complete JSON. Send it again.' })
+  }
+  const place = unstorable(body, '', 0)
+  if (place !== undefined) {
+    throw new Refusal(400, {
+      code: 'bad-text',
+      message: 'The text holds characters that cannot be kept. Type it again without them.',
+      field: place,
+    })
+  }
+  return body
+}
+
+async function readText(event: H3Event, limit: number): Promise<string> {
+  const chunks: Buffer[] = []
+  let size = 0
+  for await (const chunk of event.node.req as AsyncIterable<Buffer>) {
+    size += chunk.length
+    if (size <= limit) chunks.push(chunk)
+    else chunks.length = 0
+  }
+  if (size > limit) {
+    throw new Refusal(413, { code: 'too-large', message: `This is larger than ${limit / 1_000_000} MB. Send a smaller one.` })
+  }
+  return Buffer.concat(chunks).toString('utf8')
+}
+
+/** Where the first text stands that cannot be stored; nesting deeper than any of our shapes counts as that. */
+function unstorable(value: unknown, path: string, depth: number): string | undefined {
+  if (typeof value === 'string') return value.includes('\0') || !isWellFormed(value) ? path : undefined
+  if (typeof value !== 'object' || value === null) return undefined
+  if (depth > 12) return path
+  for (const [key, inner] of Object.entries(value)) {
+    const found = unstorable(key, path, depth) ?? unstorable(inner, path ? `${path}.${key}` : key, depth + 1)
+    if (found !== undefined) return found
+  }
+  return undefined
+}
+
+function isWellFormed(text: string): boolean {
+  return !/[\uD800-\uDBFF](?![\uDC00-\uDFFF])|(?<![\uD800-\uDBFF])[\uDC00-\uDFFF]/.test(text)
+}

@@ -1,0 +1,7 @@
+import { INVESTIGATIONS } from '../../../library'
+import { deskRoute } from '../../access/route'
+
+/** The ready investigations of the library. */
+export default deskRoute({}, async () => ({
+  investigations: Object.entries(INVESTIGATIONS).map(([id, { title, summary }]) => ({ id, title, summary })),
+}))

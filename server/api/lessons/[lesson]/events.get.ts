@@ -1,0 +1,8 @@
+import { sinceSchema } from '../../../../schemas/requests'
+import { lessonRoute } from '../../../access/route'
+import { streamLesson } from '../../../live/stream'
+
+/** The lesson's events as they come, for desk and board. */
+export default lessonRoute({ query: sinceSchema }, async ({ event, database, lesson, query }) =>
+  streamLesson(event, database, lesson.id, query.since),
+)

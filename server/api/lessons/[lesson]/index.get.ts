@@ -1,0 +1,10 @@
+import { lessonRoute } from '../../../access/route'
+import { notFound } from '../../../access/refusal'
+import { loadLesson } from '../../../database/lessons'
+
+/** The whole lesson for the desk, and the number of the last event in it. */
+export default lessonRoute({}, async ({ database, lesson }) => {
+  const whole = await loadLesson(database, lesson.id)
+  if (!whole) throw notFound('lesson')
+  return whole
+})

@@ -1,0 +1,18 @@
+import { randomUUID } from 'node:crypto'
+import { emptyPlan } from '../../../core/lesson'
+import { INVESTIGATIONS, planFrom } from '../../../library'
+import { newLessonSchema } from '../../../schemas/requests'
+import { deskRoute } from '../../access/route'
+import { notFound } from '../../access/refusal'
+import { addLesson, lastClass } from '../../database/lessons'
+
+/** A new lesson, from the library or from nothing, for the class of the last one. */
+export default deskRoute({ body: newLessonSchema }, async ({ database, body }) => {
+  const { className, children } = await lastClass(database)
+  if (body.investigation === null) {
+    return { id: (await addLesson(database, emptyPlan(className, children, randomUUID))).id }
+  }
+  const investigation = Object.hasOwn(INVESTIGATIONS, body.investigation) ? INVESTIGATIONS[body.investigation] : undefined
+  if (!investigation) throw notFound('investigation')
+  return { id: (await addLesson(database, planFrom(investigation, className, children, randomUUID))).id }
+})

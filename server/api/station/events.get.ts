@@ -1,0 +1,8 @@
+import { stationSinceSchema } from '../../../schemas/requests'
+import { stationRoute } from '../../access/route'
+import { streamLesson } from '../../live/stream'
+
+/** The lesson's events as they come, for a station. */
+export default stationRoute({ query: stationSinceSchema }, async ({ event, database, lesson, query }) =>
+  streamLesson(event, database, lesson.id, query.since),
+)

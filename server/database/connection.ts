@@ -1,0 +1,28 @@
+import { join } from 'node:path'
+import { openDatabase, type Database, type OpenDatabase } from './open'
+
+let opening: Promise<OpenDatabase> | undefined
+
+/** Opens the database that the environment names, once. Set by scripts/start.mjs; the defaults serve `npm run dev`. */
+export function openOnce(): Promise<OpenDatabase> {
+  opening ??= openDatabase({
+    folder: process.env.JOLLY_BEAKER_DATA ?? 'data',
+    migrations: join(process.env.JOLLY_BEAKER_HOME ?? process.cwd(), 'server/database/migrations'),
+    databaseUrl: process.env.DATABASE_URL,
+    onLost: () => {
+      console.error('The data folder was taken by another process. Jolly Beaker stops, so that nothing is ruined.')
+      process.exit(1)
+    },
+  })
+  return opening
+}
+
+export async function useDatabase(): Promise<Database> {
+  return (await openOnce()).database
+}
+
+export async function closeDatabase(): Promise<void> {
+  const open = await opening
+  opening = undefined
+  await open?.close()
+}

@@ -1,0 +1,143 @@
+import { randomInt, randomUUID } from 'node:crypto'
+import { and, asc, desc, eq, inArray, isNull } from 'drizzle-orm'
+import type { LessonRecord, Plan } from '../../core/lesson'
+import { CODE_WORDS } from './codeWords'
+import { listConclusions } from './conclusions'
+import { lastEventNumber, storeAndAnnounce } from './events'
+import type { Database } from './open'
+import { listPredictions } from './predictions'
+import { listReadings, toReading } from './readings'
+import { conclusions, lessons, predictions, readings } from './schema'
+
+export interface StoredLesson {
+  id: string
+  plan: Plan
+  revision: number
+  code: string
+  archived: boolean
+  savedAt: string
+}
+
+export interface WholeLesson {
+  lesson: StoredLesson
+  record: LessonRecord
+  /** Number of the last event; the live stream goes on from here. */
+  event: number
+}
+
+export async function findLesson(database: Database, id: string): Promise<StoredLesson | undefined> {
+  const [row] = await database.select().from(lessons).where(eq(lessons.id, id))
+  return row && toLesson(row)
+}
+
+export async function findLessonByCode(database: Database, code: string): Promise<StoredLesson | undefined> {
+  const [row] = await database.select().from(lessons).where(eq(lessons.code, code))
+  return row && toLesson(row)
+}
+
+/** The lesson with everything recorded in it. The event number is taken first, so that nothing falls between. */
+export async function loadLesson(database: Database, id: string): Promise<WholeLesson | undefined> {
+  const lesson = await findLesson(database, id)
+  if (!lesson) return undefined
+  const event = await lastEventNumber(database, id)
+  return { lesson, record: await loadRecord(database, id), event }
+}
+
+async function loadRecord(database: Database, id: string): Promise<LessonRecord> {
+  return {
+    readings: await listReadings(database, id),
+    predictions: await listPredictions(database, id),
+    conclusions: await listConclusions(database, id),
+  }
+}
+
+/** All lessons with their records, for the shelf. */
+export async function listLessons(database: Database): Promise<{ lesson: StoredLesson; record: LessonRecord }[]> {
+  const rows = await database.select().from(lessons).orderBy(asc(lessons.createdAt))
+  const ids = rows.map((row) => row.id)
+  if (ids.length === 0) return []
+  const allReadings = await database.select().from(readings).where(inArray(readings.lesson, ids)).orderBy(asc(readings.sequence))
+  const records = new Map(ids.map((id): [string, LessonRecord] => [id, { readings: [], predictions: [], conclusions: [] }]))
+  for (const row of allReadings) records.get(row.lesson)!.readings.push(toReading(row))
+  for (const id of ids) {
+    records.get(id)!.predictions = await listPredictions(database, id)
+    records.get(id)!.conclusions = await listConclusions(database, id)
+  }
+  return rows.map((row) => ({ lesson: toLesson(row), record: records.get(row.id)! }))
+}
+
+/** The class of the newest lesson, for the next one. */
+export async function lastClass(database: Database): Promise<{ className: string; children: number }> {
+  const [row] = await database.select().from(lessons).where(isNull(lessons.archivedAt)).orderBy(desc(lessons.createdAt)).limit(1)
+  return row ? { className: row.plan.className, children: row.plan.children } : { className: 'My class', children: 28 }
+}
+
+/** Stores a new lesson, with a record when it comes from a file or is a copy. */
+export async function addLesson(database: Database, plan: Plan, record?: LessonRecord): Promise<StoredLesson> {
+  return database.transaction(async (transaction) => {
+    const now = new Date()
+    const row = { id: randomUUID(), plan, revision: 1, code: await freeCode(transaction), createdAt: now, savedAt: now }
+    await transaction.insert(lessons).values(row)
+    const ofLesson = <T extends { at: string }>(rows: T[]) => rows.map((one) => ({ ...one, lesson: row.id, at: new Date(one.at) }))
+    for (const some of chunks(ofLesson(record?.readings ?? []))) await transaction.insert(readings).values(some)
+    for (const some of chunks(ofLesson(record?.predictions ?? []))) await transaction.insert(predictions).values(some)
+    for (const some of chunks(ofLesson(record?.conclusions ?? []))) await transaction.insert(conclusions).values(some)
+    return toLesson({ ...row, archivedAt: null })
+  })
+}
+
+export type SaveResult = { ok: true; revision: number } | { ok: false; code: 'stale'; revision: number }
+
+/** Stores a plan that was edited from the given revision; refuses when somebody else saved meanwhile. */
+export async function savePlan(database: Database, id: string, plan: Plan, revision: number): Promise<SaveResult> {
+  const saved = await storeAndAnnounce(database, id, async (transaction, record) => {
+    const [row] = await transaction
+      .update(lessons)
+      .set({ plan, revision: revision + 1, savedAt: new Date() })
+      .where(and(eq(lessons.id, id), eq(lessons.revision, revision)))
+      .returning({ revision: lessons.revision })
+    if (row) await record([{ kind: 'plan', revision: row.revision }])
+    return row
+  })
+  if (saved) return { ok: true, revision: saved.revision }
+  return { ok: false, code: 'stale', revision: (await findLesson(database, id))?.revision ?? 0 }
+}
+
+export async function setArchived(database: Database, id: string, archived: boolean): Promise<void> {
+  await database.update(lessons).set({ archivedAt: archived ? new Date() : null }).where(eq(lessons.id, id))
+}
+
+/** Groups and conditions that have rows, and so must stay in the plan. */
+export async function usedIds(database: Database, id: string): Promise<{ groups: Set<string>; conditions: Set<string> }> {
+  const used = await database
+    .selectDistinct({ group: readings.group, condition: readings.condition })
+    .from(readings)
+    .where(eq(readings.lesson, id))
+  const predicted = await listPredictions(database, id)
+  return {
+    groups: new Set([...used.map((row) => row.group), ...predicted.map((row) => row.group)]),
+    conditions: new Set([...used.map((row) => row.condition), ...predicted.flatMap((row) => row.order)]),
+  }
+}
+
+async function freeCode(database: Database): Promise<string> {
+  for (;;) {
+    const code = `${CODE_WORDS[randomInt(CODE_WORDS.length)]} ${randomInt(10, 100)}`
+    if (!(await findLessonByCode(database, code))) return code
+  }
+}
+
+function toLesson(row: typeof lessons.$inferSelect): StoredLesson {
+  return {
+    id: row.id,
+    plan: row.plan,
+    revision: row.revision,
+    code: row.code,
+    archived: row.archivedAt !== null,
+    savedAt: row.savedAt.toISOString(),
+  }
+}
+
+function chunks<T>(rows: T[]): T[][] {
+  return Array.from({ length: Math.ceil(rows.length / 500) }, (_, place) => rows.slice(place * 500, place * 500 + 500))
+}

@@ -1,0 +1,95 @@
+import { bigserial, boolean, doublePrecision, index, integer, jsonb, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core'
+import type { Plan, Prediction, Reading } from '../../core/lesson'
+import type { LessonEvent } from '../live/events'
+
+const when = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' }).notNull()
+const lesson = () =>
+  uuid('lesson')
+    .notNull()
+    .references(() => lessons.id)
+
+export const lessons = pgTable('lessons', {
+  id: uuid('id').primaryKey(),
+  plan: jsonb('plan').$type<Plan>().notNull(),
+  /** Goes up with every saved plan, so that a desk notices when another one was faster. */
+  revision: integer('revision').notNull(),
+  /** What a group types in to open its station. */
+  code: text('code').notNull().unique(),
+  archivedAt: timestamp('archived_at', { withTimezone: true, mode: 'date' }),
+  createdAt: when('created_at'),
+  savedAt: when('saved_at'),
+})
+
+/** Never changed and never deleted: a correction is a further row that supersedes. */
+export const readings = pgTable(
+  'readings',
+  {
+    id: uuid('id').primaryKey(),
+    sequence: bigserial('sequence', { mode: 'number' }).notNull(),
+    lesson: lesson(),
+    group: text('group').notNull(),
+    condition: text('condition').notNull(),
+    repeat: integer('repeat').notNull(),
+    practice: boolean('practice').notNull(),
+    value: doublePrecision('value').notNull(),
+    unit: text('unit').$type<Reading['unit']>().notNull(),
+    entered: text('entered').notNull(),
+    status: text('status').$type<Reading['status']>().notNull(),
+    reason: text('reason').notNull(),
+    confirmed: boolean('confirmed').notNull(),
+    supersedes: uuid('supersedes'),
+    by: text('by').$type<Reading['by']>().notNull(),
+    at: when('at'),
+  },
+  (table) => [index('readings_of_lesson').on(table.lesson, table.sequence)],
+)
+
+export const predictions = pgTable(
+  'predictions',
+  {
+    id: uuid('id').primaryKey(),
+    sequence: bigserial('sequence', { mode: 'number' }).notNull(),
+    lesson: lesson(),
+    group: text('group').notNull(),
+    order: jsonb('order').$type<string[]>().notNull(),
+    reason: text('reason').notNull(),
+    late: boolean('late').notNull(),
+    by: text('by').$type<Prediction['by']>().notNull(),
+    at: when('at'),
+  },
+  (table) => [index('predictions_of_lesson').on(table.lesson, table.sequence)],
+)
+
+export const conclusions = pgTable(
+  'conclusions',
+  {
+    id: uuid('id').primaryKey(),
+    sequence: bigserial('sequence', { mode: 'number' }).notNull(),
+    lesson: lesson(),
+    text: text('text').notNull(),
+    hands: integer('hands'),
+    agreed: boolean('agreed').notNull(),
+    at: when('at'),
+  },
+  (table) => [index('conclusions_of_lesson').on(table.lesson, table.sequence)],
+)
+
+/** What happened, in order; a client that was away asks for everything since its number. */
+export const events = pgTable(
+  'events',
+  {
+    number: bigserial('number', { mode: 'number' }).primaryKey(),
+    lesson: lesson(),
+    body: jsonb('body').$type<LessonEvent>().notNull(),
+    at: when('at'),
+  },
+  (table) => [index('events_of_lesson').on(table.lesson, table.number)],
+)
+
+/** One row per joined station; the token itself is not kept, only its hash. */
+export const stations = pgTable('stations', {
+  tokenHash: text('token_hash').primaryKey(),
+  lesson: lesson(),
+  group: text('group').notNull(),
+  at: when('at'),
+})

@@ -1,0 +1,10 @@
+import type { Plan } from '../../core/lesson'
+
+/** The plan as board and stations see it: without the teacher's notes and without the cupboard. */
+export function publicPlan(plan: Plan): Plan {
+  return {
+    ...plan,
+    notes: '',
+    materials: plan.materials.map((material) => ({ ...material, stock: null, packSize: null, toBuy: false })),
+  }
+}

@@ -1,0 +1,19 @@
+import type { Prediction, Source } from '../../core/lesson'
+import type { NewPrediction } from '../../schemas/record'
+import type { StoredLesson } from '../database/lessons'
+import type { Database } from '../database/open'
+import { addPrediction } from '../database/predictions'
+import { checkPlaces, idTaken } from './checkRows'
+
+/** Stamps a prediction with the server's time. */
+export async function writePrediction(
+  database: Database,
+  lesson: StoredLesson,
+  prediction: NewPrediction,
+  by: Source,
+): Promise<{ prediction: Prediction }> {
+  checkPlaces(lesson.plan, [{ group: prediction.group, conditions: prediction.order }])
+  const result = await addPrediction(database, lesson.id, { ...prediction, by, at: new Date().toISOString() })
+  if (!result.ok) throw idTaken()
+  return { prediction: result.prediction }
+}

@@ -1,0 +1,31 @@
+import { randomUUID } from 'node:crypto'
+import { defineNitroPlugin } from 'nitropack/runtime'
+import { demoLessons } from '../../library/demo'
+import { closeDatabase, openOnce } from '../database/connection'
+import { addLesson } from '../database/lessons'
+import type { Database } from '../database/open'
+import { endStreams } from '../live/stream'
+
+/** How scripts/start.mjs, which serves the built server, learns that it is ready and tells it to close. */
+export interface Lifecycle {
+  ready: Promise<{ warning: string | undefined }>
+  close(): Promise<void>
+}
+
+export default defineNitroPlugin(() => {
+  const ready = openOnce().then(async ({ database, warning, fresh }) => {
+    if (fresh && process.env.JOLLY_BEAKER_DEMO === 'yes') await loadDemo(database)
+    return { warning }
+  })
+  ready.catch(() => undefined)
+  const close = async () => {
+    endStreams()
+    await closeDatabase()
+  }
+  Object.assign(globalThis, { jollyBeaker: { ready, close } satisfies Lifecycle })
+})
+
+async function loadDemo(database: Database): Promise<void> {
+  const today = new Date().toISOString().slice(0, 10)
+  for (const { plan, record } of demoLessons(today, randomUUID)) await addLesson(database, plan, record)
+}

@@ -1,0 +1,10 @@
+import { defineConfig } from 'vitest/config'
+
+export default defineConfig({
+  test: {
+    projects: [
+      { test: { name: 'unit', include: ['core/**/*.test.ts', 'schemas/**/*.test.ts', 'library/**/*.test.ts'] } },
+      { test: { name: 'api', include: ['test/api/**/*.test.ts'], testTimeout: 60_000, hookTimeout: 120_000, fileParallelism: false } },
+    ],
+  },
+})
