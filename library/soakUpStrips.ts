@@ -29,7 +29,7 @@ export const soakUpStrips: Investigation = {
       name: 'how high water climbs in 60 s',
       method: {
         instrument: 'number',
-        tool: 'ruler, to the nearest mm',
+        tool: 'ruler',
         unit: 'mm',
         resolution: 1,
         readingWobble: 1,

@@ -1,1 +1,194 @@
-<template><main>shelf</main></template>
+<script setup lang="ts">
+import type { ShelfEntry } from '~~/server/lesson/shelf'
+
+useHead({ title: 'Jolly Beaker' })
+const notices = useNotices()
+const lessons = ref<ShelfEntry[]>()
+const showArchived = ref(false)
+const search = ref('')
+const choosing = ref(false)
+const investigations = ref<{ id: string; title: string; summary: string }[]>([])
+const searchBox = ref<HTMLInputElement>()
+
+const shown = computed(() =>
+  (lessons.value ?? [])
+    .filter((lesson) => lesson.archived === showArchived.value)
+    .filter((lesson) => `${lesson.title} ${lesson.question} ${lesson.className}`.toLowerCase().includes(search.value.trim().toLowerCase()))
+    .sort((a, b) => (a.date || '9999').localeCompare(b.date || '9999')),
+)
+const archivedCount = computed(() => (lessons.value ?? []).filter((lesson) => lesson.archived).length)
+
+onMounted(load)
+useKeys({ n: () => void openChooser(), '/': () => searchBox.value?.focus() })
+
+async function load(): Promise<void> {
+  await attempt(async () => {
+    lessons.value = (await callServer<{ lessons: ShelfEntry[] }>('/api/lessons')).lessons
+  })
+}
+
+async function openChooser(): Promise<void> {
+  choosing.value = true
+  await attempt(async () => {
+    investigations.value = (await callServer<{ investigations: typeof investigations.value }>('/api/investigations')).investigations
+  })
+}
+
+async function start(investigation: string | null): Promise<void> {
+  await attempt(async () => {
+    const { id } = await callServer<{ id: string }>('/api/lessons', { method: 'POST', body: { investigation } })
+    choosing.value = false
+    await navigateTo(`/lesson/${id}/${investigation ? 'plan' : 'wonder'}`)
+  })
+}
+
+async function duplicate(lesson: ShelfEntry): Promise<void> {
+  await attempt(async () => {
+    const { id } = await callServer<{ id: string }>(`/api/lessons/${lesson.id}/duplicate`, { method: 'POST' })
+    await load()
+    notices.done('A copy without readings stands on the shelf.', { label: 'Undo', run: () => setArchived(id, true) })
+  })
+}
+
+async function archive(lesson: ShelfEntry): Promise<void> {
+  await setArchived(lesson.id, !lesson.archived)
+  const text = lesson.archived ? 'Back on the shelf.' : 'Put away. Nothing in it is lost.'
+  notices.done(text, { label: 'Undo', run: () => setArchived(lesson.id, lesson.archived) })
+}
+
+async function setArchived(id: string, archived: boolean): Promise<void> {
+  await attempt(async () => {
+    await callServer(`/api/lessons/${id}/archived`, { method: 'PUT', body: { archived } })
+    await load()
+  })
+}
+
+async function openFile(): Promise<void> {
+  const text = await chooseTextFile('.json,application/json')
+  if (text === undefined) return
+  await attempt(async () => {
+    const { id } = await callServer<{ id: string }>('/api/lessons/open', { method: 'POST', body: { text } })
+    await navigateTo(`/lesson/${id}/plan`)
+  })
+}
+
+async function attempt(work: () => Promise<void>): Promise<void> {
+  await work().catch((error: unknown) => notices.trouble(messageOf(error)))
+}
+</script>
+
+<template>
+  <main class="shelf">
+    <header class="head">
+      <BeakerMark :size="56" :level="0.6" />
+      <div>
+        <h1>Jolly Beaker</h1>
+        <p class="soft">One question, one fair test, one conclusion the class can defend.</p>
+      </div>
+      <div class="row tools">
+        <input ref="searchBox" v-model="search" class="box find" type="search" placeholder="Find a lesson  /" aria-label="Find a lesson">
+        <button type="button" class="button" @click="openFile">Open a file</button>
+        <button type="button" class="button main" @click="openChooser">New lesson</button>
+      </div>
+    </header>
+
+    <section class="board-top" aria-labelledby="shelf-heading">
+      <h2 id="shelf-heading">{{ showArchived ? 'Put away' : 'On the shelf' }}</h2>
+      <button v-if="archivedCount > 0 || showArchived" type="button" class="button quiet small" @click="showArchived = !showArchived">
+        {{ showArchived ? 'Back to the shelf' : `Put away: ${archivedCount}` }}
+      </button>
+    </section>
+
+    <ul v-if="shown.length > 0" class="lessons">
+      <ShelfLesson v-for="lesson in shown" :key="lesson.id" :lesson="lesson" @duplicate="duplicate(lesson)" @archive="archive(lesson)" />
+    </ul>
+    <p v-else-if="lessons && search" class="empty-note">No lesson has “{{ search }}” in its name, question or class.</p>
+    <div v-else-if="lessons && !showArchived" class="empty-note">
+      <strong>The shelf is empty</strong>
+      A lesson starts with something to look at and one question, such as “How does the kind of paper change how high water climbs?”
+      Start from a ready one and change what you like.
+    </div>
+
+    <AppDialog v-model="choosing" title="Start a lesson" :width="620">
+      <ul class="choices">
+        <li v-for="investigation in investigations" :key="investigation.id">
+          <button type="button" class="choice" @click="start(investigation.id)">
+            <strong>{{ investigation.title }}</strong>
+            <span>{{ investigation.summary }}</span>
+          </button>
+        </li>
+        <li>
+          <button type="button" class="choice plain" @click="start(null)">
+            <strong>From nothing</strong>
+            <span>Your own question: start with what the class notices and wonders.</span>
+          </button>
+        </li>
+      </ul>
+      <template #actions><button type="button" class="button quiet" @click="choosing = false">Not now</button></template>
+    </AppDialog>
+    <NoticeBar />
+  </main>
+</template>
+
+<style scoped>
+.shelf {
+  width: min(1080px, 100%);
+  margin: 0 auto;
+  padding: 28px 24px 80px;
+}
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 16px;
+}
+.head h1 {
+  color: var(--green);
+  font-size: 30px;
+}
+.tools {
+  margin-left: auto;
+}
+.find {
+  width: 190px;
+}
+.board-top {
+  display: flex;
+  align-items: baseline;
+  justify-content: space-between;
+  margin-top: 34px;
+  padding-bottom: 6px;
+  border-bottom: 3px solid var(--ink);
+}
+.board-top h2 {
+  font-size: 20px;
+}
+.empty-note {
+  margin-top: 20px;
+}
+.choices {
+  display: grid;
+  gap: 10px;
+}
+.choice {
+  display: grid;
+  gap: 2px;
+  width: 100%;
+  padding: 12px 14px;
+  border: 1.5px solid var(--green);
+  border-radius: var(--corner);
+  background: var(--card);
+  text-align: left;
+  cursor: pointer;
+}
+.choice:hover {
+  background: var(--green-light);
+}
+.choice.plain {
+  border: 1.5px dashed var(--mark);
+}
+.choice strong {
+  font-family: var(--heading);
+  font-size: 18px;
+}
+</style>

@@ -51,6 +51,16 @@ export function timeAt(start: string, minutes: number): string | undefined {
   return `${two(Math.floor(all / 60) % 24)}:${two(all % 60)}`
 }
 
+/**
+ * Which phase a lesson is in and how many minutes are left of it; undefined before it begins and after the last phase.
+ * @param minutes since the lesson began
+ * @example phaseAt(fit, 21.5) // { phase: 'test', left: 31.5 }
+ */
+export function phaseAt(fit: Fit, minutes: number): { phase: Phase; left: number } | undefined {
+  const now = fit.phases.find((one) => minutes >= one.start && minutes < one.start + one.minutes)
+  return now && { phase: now.phase, left: withoutNoise(now.start + now.minutes - minutes) }
+}
+
 function secondsOfTrial({ clock: { trial } }: Plan): number {
   return trial.setUp + trial.run + trial.read + trial.reset
 }

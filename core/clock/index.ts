@@ -1,2 +1,2 @@
-export { fitOf, timeAt } from './fit'
+export { fitOf, phaseAt, timeAt } from './fit'
 export type { Fit, PhaseTime } from './fit'

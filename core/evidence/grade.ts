@@ -30,6 +30,10 @@ export interface Gap {
   wobbles: number | undefined
 }
 
+export interface GradedPair extends PairContrast {
+  grade: Grade
+}
+
 export interface Evidence {
   /** Does the changed thing matter at all, over all conditions. */
   grade: Grade
@@ -45,6 +49,8 @@ export interface Evidence {
   /** Standard deviation of one reading round its condition, groups evened out. */
   wobble: number | undefined
   model: Model | undefined
+  /** Every pair that can be compared, and how sure that comparison is. */
+  pairs: GradedPair[]
   agreement: Agreement | undefined
 }
 
@@ -69,12 +75,14 @@ export function weighEvidence(observations: Observation[], options: EvidenceOpti
   const model = ranked.length > 1 ? fitGroupsAndConditions(observations, options.resolution) : undefined
   const wobble = model ? Math.sqrt(model.residualVariance) : undefined
   const first = ranked[0]
+  const pairs = (model?.pairs ?? []).map((pair) => ({ ...pair, grade: within(pair, options) ? 'same' : gradeOfP(pair.pHolm) }) as const)
   const evidence = {
     oneReadingEach: ranked.length > 1 && model === undefined,
     summaries,
     order: ranked.map((one) => one.condition),
     wobble,
     model,
+    pairs,
     agreement: first ? agreementOn(first.condition, observations) : undefined,
   }
   const [second, last] = [ranked[1], ranked.at(-1)]
@@ -85,7 +93,7 @@ export function weighEvidence(observations: Observation[], options: EvidenceOpti
     spread: gap(first, last, wobble),
     lead: {
       ...gap(first, second, wobble),
-      grade: gradeOfPair(model, first.condition, second.condition, first.mean - second.mean, options),
+      grade: model ? gradeOfPair(pairs, first.condition, second.condition) : gradeWithoutRepeats(first.mean - second.mean, options),
     },
   }
 }
@@ -110,17 +118,8 @@ function gradeOverall(model: Model | undefined, difference: number, options: Evi
   return gradeOfP(model.p)
 }
 
-function gradeOfPair(
-  model: Model | undefined,
-  a: string,
-  b: string,
-  difference: number,
-  options: EvidenceOptions,
-): Grade {
-  if (!model) return gradeWithoutRepeats(difference, options)
-  const pair = model.pairs.find((one) => (one.a === a && one.b === b) || (one.a === b && one.b === a))
-  if (!pair) return 'cannot-tell'
-  return within(pair, options) ? 'same' : gradeOfP(pair.pHolm)
+function gradeOfPair(pairs: GradedPair[], a: string, b: string): Grade {
+  return pairs.find((one) => (one.a === a && one.b === b) || (one.a === b && one.b === a))?.grade ?? 'cannot-tell'
 }
 
 function gradeOfP(p: number): Grade {

@@ -1,7 +1,7 @@
 export { summarise } from './averages'
 export type { Summary } from './averages'
 export { agreementOn, weighEvidence } from './grade'
-export type { Agreement, ConditionSummary, Evidence, EvidenceOptions, Gap, Grade } from './grade'
+export type { Agreement, ConditionSummary, Evidence, EvidenceOptions, Gap, Grade, GradedPair } from './grade'
 export { fitGroupsAndConditions } from './model'
 export type { Model, Observation, PairContrast } from './model'
 export { evidenceOf } from './ofLesson'

@@ -1,3 +1,3 @@
 export { checkFairness } from './compare'
 export type { DifferingFactor, FairCheck, FairComparison, Pair, Setting } from './compare'
-export { checkPlan, settingsOf, UNKNOWN } from './settings'
+export { checkPlan, settingOf, settingsOf, UNKNOWN } from './settings'

@@ -1,7 +1,12 @@
-import { activeConditions, changedFactor, conditionValue, type Plan } from '../lesson'
+import { activeConditions, changedFactor, conditionValue, type Factor, type Plan } from '../lesson'
 import { checkFairness, type FairCheck, type Setting } from './compare'
 
 export const UNKNOWN = '?'
+
+/** What a kept factor is for one condition, as it was written. */
+export function settingOf(factor: Factor, condition: string): string {
+  return factor.exceptions[condition] ?? factor.how.trim()
+}
 
 /**
  * The plan as a table of conditions by factors. A kept factor has one value for all conditions (what `how` says) but for
@@ -15,7 +20,7 @@ export function settingsOf(plan: Plan): Setting[] {
         factor.id,
         factor.id === plan.changed
           ? spelled(String(conditionValue(plan, condition) ?? condition.label))
-          : spelled(factor.exceptions[condition.id] ?? (factor.how.trim() || 'the same')),
+          : spelled(settingOf(factor, condition.id) || 'the same'),
       ]),
     ),
   }))

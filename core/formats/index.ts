@@ -1,3 +1,4 @@
+export { readBlock } from './block'
 export { LESSON_FILE_FORMAT, openLessonFile, strayReference, withFreshIds, writeLessonFile } from './lessonFile'
 export type { FileProblem, LessonFile, OpenedFile } from './lessonFile'
 export { migratePlan, PLAN_VERSION } from './migrate'

@@ -18,6 +18,22 @@ export function splitIntoGroups(children: number, groups: number, newId: () => s
   }))
 }
 
+/**
+ * The class in another number of groups: groups that stay keep their id, name and shape, so that what they wrote stays theirs;
+ * the last ones go first, and the seats are split anew.
+ * @example withGroups(plan, 8, newId).groups.map((group) => group.name) // ['Alder', …, 'Hazel']
+ */
+export function withGroups(plan: Plan, groups: number, newId: () => string): Plan {
+  const fresh = splitIntoGroups(plan.children, groups, newId)
+  const names = new Set(plan.groups.slice(0, groups).map((group) => group.name))
+  const free = GROUP_NAMES.filter((name) => !names.has(name))
+  const resized = fresh.map((group, place): Group => {
+    const old = plan.groups[place]
+    return old ? { ...old, seats: group.seats } : { ...group, name: free.shift() ?? group.name }
+  })
+  return { ...plan, groups: resized }
+}
+
 /** A measure card with a centimetre ruler's method, to be edited. */
 export function newMeasure(id: string, name: string): Measure {
   return {

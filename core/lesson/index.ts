@@ -6,4 +6,4 @@ export type { Conclusion, LessonRecord, Prediction, Reading, Source } from './re
 export {
   activeConditions, changedFactor, conditionName, conditionValue, keptFactors, letterOf, measuredCard, trialsPerGroup,
 } from './cards'
-export { emptyPlan, GROUP_NAMES, MOST_GROUPS, newMeasure, splitIntoGroups } from './empty'
+export { emptyPlan, GROUP_NAMES, MOST_GROUPS, newMeasure, splitIntoGroups, withGroups } from './empty'

@@ -1,5 +1,5 @@
 export { chanceBestIsBest, chanceRightOrder, repeatsNeeded } from './chances'
-export { methodMeasuringSd, methodTotalSd, MOST_REPEATS, outlookOf, WANTED_CHANCE } from './planned'
-export type { Outlook } from './planned'
+export { chancesByRepeats, methodMeasuringSd, methodTotalSd, MOST_REPEATS, outlookOf, WANTED_CHANCE } from './planned'
+export type { ChanceOfRepeats, Outlook } from './planned'
 export { measuringSd, totalSd } from './wobble'
 export type { Wobble } from './wobble'

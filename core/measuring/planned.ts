@@ -11,7 +11,8 @@ export interface Outlook {
   total: number
   /** Smallest gap between two expected results. */
   closest: number
-  byRepeats: { repeats: number; bestIsBest: number; rightOrder: number }[]
+  /** Chance that the best one comes out best with the plan's repeats. */
+  chance: number
   /** undefined when even twelve repeats will not do. */
   needed: number | undefined
 }
@@ -49,11 +50,22 @@ export function outlookOf(plan: Plan): Outlook | undefined {
     measuring: methodMeasuringSd(method),
     total,
     closest,
-    byRepeats: Array.from({ length: MOST_REPEATS }, (_, place) => ({
-      repeats: place + 1,
-      bestIsBest: chanceBestIsBest(means, total, place + 1),
-      rightOrder: chanceRightOrder(means, total, place + 1),
-    })),
+    chance: chanceBestIsBest(means, total, plan.repeats),
     needed: repeatsNeeded(means, total, { chance: WANTED_CHANCE, most: MOST_REPEATS }),
   }
+}
+
+export interface ChanceOfRepeats {
+  repeats: number
+  bestIsBest: number
+  rightOrder: number
+}
+
+/** The two chances for 1 to 12 repeats: heavier than the rest, so the desk asks a worker for it. */
+export function chancesByRepeats({ means, total }: Pick<Outlook, 'means' | 'total'>): ChanceOfRepeats[] {
+  return Array.from({ length: MOST_REPEATS }, (_, place) => ({
+    repeats: place + 1,
+    bestIsBest: chanceBestIsBest(means, total, place + 1),
+    rightOrder: chanceRightOrder(means, total, place + 1),
+  }))
 }

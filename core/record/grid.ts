@@ -5,6 +5,7 @@ export interface Cell {
   group: string
   condition: string
   repeat: number
+  practice: boolean
   /** Kept readings; more than one means that two people filled the same place. */
   kept: Reading[]
   setAside: Reading[]
@@ -19,6 +20,27 @@ export interface Progress {
 
 /** The class grid: for every group its cells, condition by condition and repeat by repeat. */
 export function progressOf(plan: Plan, readings: Reading[]): Progress[] {
+  const cellAt = cellFinder(readings)
+  const conditions = activeConditions(plan)
+  return plan.groups.map(({ id: group }) => {
+    const cells = conditions.flatMap(({ id: condition }) =>
+      Array.from({ length: plan.repeats }, (_, place) => cellAt({ group, condition, repeat: place + 1, practice: false })),
+    )
+    return { group, cells, done: cells.filter((cell) => cell.kept.length > 0).length, all: cells.length }
+  })
+}
+
+/** Practice readings, one cell for every group and condition. They are shown and never counted. */
+export function practiceOf(plan: Plan, readings: Reading[]): Cell[] {
+  const cellAt = cellFinder(readings)
+  return plan.groups.flatMap(({ id: group }) =>
+    activeConditions(plan).map(({ id: condition }) => cellAt({ group, condition, repeat: 1, practice: true })),
+  )
+}
+
+type Place = Pick<Cell, 'group' | 'condition' | 'repeat' | 'practice'>
+
+function cellFinder(readings: Reading[]): (place: Place) => Cell {
   const byCell = new Map<string, Reading[]>()
   for (const reading of currentReadings(readings)) {
     const key = cellKey(reading)
@@ -26,23 +48,14 @@ export function progressOf(plan: Plan, readings: Reading[]): Progress[] {
     if (own) own.push(reading)
     else byCell.set(key, [reading])
   }
-  const conditions = activeConditions(plan)
-  return plan.groups.map(({ id: group }) => {
-    const cells = conditions.flatMap(({ id: condition }) =>
-      Array.from({ length: plan.repeats }, (_, place): Cell => {
-        const repeat = place + 1
-        const rows = byCell.get(cellKey({ group, condition, repeat, practice: false })) ?? []
-        return {
-          group,
-          condition,
-          repeat,
-          kept: rows.filter((row) => row.status === 'kept'),
-          setAside: rows.filter((row) => row.status === 'set-aside'),
-        }
-      }),
-    )
-    return { group, cells, done: cells.filter((cell) => cell.kept.length > 0).length, all: cells.length }
-  })
+  return (place) => {
+    const rows = byCell.get(cellKey(place)) ?? []
+    return {
+      ...place,
+      kept: rows.filter((row) => row.status === 'kept'),
+      setAside: rows.filter((row) => row.status === 'set-aside'),
+    }
+  }
 }
 
 /**
@@ -51,4 +64,11 @@ export function progressOf(plan: Plan, readings: Reading[]): Progress[] {
  */
 export function nextTrial(progress: Progress): Cell | undefined {
   return [...progress.cells].sort((a, b) => a.repeat - b.repeat).find((cell) => cell.kept.length === 0)
+}
+
+/** The group's next practice trial: the first condition nobody of it has tried, until the plan's practice is done. */
+export function nextPractice(plan: Plan, readings: Reading[], group: string): Cell | undefined {
+  const own = practiceOf(plan, readings).filter((cell) => cell.group === group)
+  const done = own.filter((cell) => cell.kept.length + cell.setAside.length > 0).length
+  return done >= Math.min(plan.practice, own.length) ? undefined : own.find((cell) => cell.kept.length === 0)
 }

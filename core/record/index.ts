@@ -1,5 +1,5 @@
 export { checkEntry, checkReading, doubtfulReadings } from './check'
 export type { CheckOptions, Doubt } from './check'
-export { nextTrial, progressOf } from './grid'
+export { nextPractice, nextTrial, practiceOf, progressOf } from './grid'
 export type { Cell, Progress } from './grid'
-export { cellKey, countedReadings, currentReadings, historyOf, isCounted } from './readings'
+export { cellKey, countedReadings, currentReadings, historyOf, isCounted, usedIn } from './readings'

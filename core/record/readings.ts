@@ -1,4 +1,4 @@
-import { activeConditions, measuredCard, type Plan, type Reading } from '../lesson'
+import { activeConditions, measuredCard, type LessonRecord, type Plan, type Reading } from '../lesson'
 import { convert } from '../quantity'
 
 /** Rows that no other row supersedes, in the order they were written. */
@@ -38,4 +38,13 @@ export function countedReadings(plan: Plan, readings: Reading[]): Reading[] {
 /** Does this row make the class's predictions final: a counted reading, whatever becomes of it later. */
 export function isCounted(reading: Reading): boolean {
   return !reading.practice
+}
+
+/** Conditions and groups that somebody wrote something about: they stay in the plan, so that nothing loses its place. */
+export function usedIn(record: LessonRecord): { conditions: Set<string>; groups: Set<string> } {
+  const { readings, predictions } = record
+  return {
+    conditions: new Set([...readings.map((row) => row.condition), ...predictions.flatMap((row) => row.order)]),
+    groups: new Set([...readings, ...predictions].map((row) => row.group)),
+  }
 }

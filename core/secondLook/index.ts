@@ -5,6 +5,9 @@ import {
 } from './ofPlan'
 import { findingsOfConclusion, findingsOfEvidence, findingsOfPredictions, findingsOfReadings } from './ofRecord'
 
+export { BOARD_VIEWS, boardViewFor } from './boardView'
+export type { BoardViewName } from './boardView'
+export { answersTo } from './ofRecord'
 export { HOW_WORDS, isPlanFix, mend } from './mend'
 export type { PlanFix } from './mend'
 export { readinessOf } from './readiness'

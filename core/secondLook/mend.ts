@@ -1,4 +1,4 @@
-import { activeConditions, splitIntoGroups, type Plan } from '../lesson'
+import { activeConditions, withGroups, type Plan } from '../lesson'
 import type { Fix } from './finding'
 
 /** What the plan says when one button was pressed instead of a sentence being typed. */
@@ -53,7 +53,7 @@ export function mend(plan: Plan, fix: PlanFix, newId: () => string): Plan {
     case 'set-repeats':
       return { ...plan, repeats: fix.repeats }
     case 'set-groups':
-      return { ...plan, groups: splitIntoGroups(plan.children, fix.groups, newId) }
+      return withGroups(plan, fix.groups, newId)
     case 'set-lesson-minutes':
       return { ...plan, clock: { ...plan.clock, minutes: fix.minutes } }
     case 'buy':

@@ -137,7 +137,7 @@ export function findingsOfMeasuring(plan: Plan): Finding[] {
       code: 'too-few-repeats',
       key: 'too-few-repeats',
       repeats: plan.repeats,
-      chance: outlook.byRepeats[plan.repeats - 1]?.bestIsBest ?? 0,
+      chance: outlook.chance,
       needed: outlook.needed,
       fixes: [{ code: 'set-repeats', repeats: outlook.needed }],
     })

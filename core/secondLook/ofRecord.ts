@@ -1,8 +1,8 @@
 import { doubtsOfConclusion } from '../agree'
 import { evidenceOf } from '../evidence'
-import { activeConditions, measuredCard, type LessonRecord, type Plan } from '../lesson'
+import { activeConditions, measuredCard, type LessonRecord, type Plan, type Reading } from '../lesson'
 import { predictionsByGroup } from '../predictions'
-import { currentReadings, doubtfulReadings, isCounted, progressOf } from '../record'
+import { currentReadings, doubtfulReadings, isCounted, progressOf, type Doubt } from '../record'
 import { unitOf } from '../quantity'
 import type { Finding, Fix } from './finding'
 import { go } from './ofPlan'
@@ -23,12 +23,8 @@ export function findingsOfReadings(plan: Plan, record: LessonRecord): Finding[] 
   const findings: Finding[] = []
   for (const { reading, doubts } of doubtfulReadings(plan, record.readings)) {
     const doubt = doubts[0]!
-    const repair: Fix[] =
-      doubt.code === 'slip-unit' || doubt.code === 'slip-point'
-        ? [{ code: 'correct-reading', reading: reading.id, value: doubt.suggested, unit: reading.unit }]
-        : []
     const cell = `cell-${reading.group}-${reading.condition}-${reading.repeat}`
-    const fixes: Fix[] = [...repair, { code: 'keep-reading', reading: reading.id }, go('test', cell)]
+    const fixes: Fix[] = [...answersTo(doubt, reading), go('test', cell)]
     findings.push({
       code: 'doubtful',
       key: `doubtful/${reading.id}`,
@@ -59,6 +55,13 @@ export function findingsOfReadings(plan: Plan, record: LessonRecord): Finding[] 
     })
   }
   return [...findings, ...findingsOfStrays(plan, record), ...findingsOfGaps(plan, progress)]
+}
+
+/** What can be answered to a doubt about a reading: mend the slip, where one was seen, or say that it is right. */
+export function answersTo(doubt: Doubt, reading: Pick<Reading, 'id' | 'unit'>): Fix[] {
+  const keep: Fix = { code: 'keep-reading', reading: reading.id }
+  if (doubt.code !== 'slip-unit' && doubt.code !== 'slip-point') return [keep]
+  return [{ code: 'correct-reading', reading: reading.id, value: doubt.suggested, unit: reading.unit }, keep]
 }
 
 /** How sure the results are. */

@@ -1,11 +1,14 @@
-import { changedFactor, conditionName, letterOf, type Plan } from '../lesson'
-import { unitOf, writeQuantity, writeShort, withUnit, decimalsOf } from '../quantity'
+import type { ClaimDoubt } from '../agree'
+import { changedFactor, letterOf, type Plan } from '../lesson'
+import { unitOf, writeShort, withUnit } from '../quantity'
 import type { Finding, Fix } from '../secondLook'
 import { cautionWords, doerWords } from './cautions'
+import { minuteWords } from './clock'
 import { doubtWords } from './doubts'
 import { readErrorWords } from './errors'
 import { GRADE_NAMES, sentenceCase } from './evidence'
-import { chanceWords, conditionWithLetter, counted, list, nameOfGroup, STOP_NAMES, writeReading } from './names'
+import { amountWords } from './kit'
+import { chanceWords, conditionWithLetter, counted, list, nameOfCondition, nameOfGroup, STOP_NAMES, writeReading } from './names'
 
 export interface FindingWords {
   title: string
@@ -73,7 +76,7 @@ export function findingWords(finding: Finding, plan: Plan): FindingWords {
     case 'amount-unreadable':
       return { title: `How much ${material(finding.material)}?`, text: readErrorWords(finding.problem), why: 'Write it like 1 strip, 2 tbsp, 200 mL or 1/2 cup.' }
     case 'short': {
-      const short = writeQuantity(finding.short, finding.unit, decimalsOf(finding.short))
+      const short = amountWords(finding.short, finding.unit)
       const packs = finding.packs === undefined ? '' : ` ${counted(finding.packs, 'pack')} will do.`
       return { title: `${short} short: ${material(finding.material)}`, text: `The cupboard does not hold enough.${packs}`, why: 'Needed, spares included, less what you said the cupboard holds.' }
     }
@@ -85,8 +88,8 @@ export function findingWords(finding: Finding, plan: Plan): FindingWords {
       return { title: 'How long is one trial?', text: 'Say how long setting up, running, reading and resetting take.', why: 'The test takes conditions x repeats x one trial; without the one, nobody can say whether it fits.' }
     case 'over-run':
       return {
-        title: `${minutes(finding.minutes)} too long`,
-        text: `Testing alone takes ${minutes(finding.testMinutes)}.`,
+        title: `${minuteWords(finding.minutes)} too long`,
+        text: `Testing alone takes ${minuteWords(finding.testMinutes)}.`,
         why: 'All phases together, with the test worked out from one trial x conditions x repeats and practice.',
       }
     case 'no-date':
@@ -116,7 +119,7 @@ export function findingWords(finding: Finding, plan: Plan): FindingWords {
     case 'conclusion-missing':
       return { title: 'No conclusion yet', text: 'Start from one of the sentences that fit the result.', why: 'The class conclusion answers the question, with numbers and how sure you are.' }
     case 'conclusion-doubt':
-      return doubtOfConclusion(finding, plan)
+      return doubtWordsOfConclusion(finding.doubt, plan)
   }
 }
 
@@ -175,8 +178,8 @@ const GO_WORDS: Record<string, string> = {
   conclusion: 'Write it',
 }
 
-function doubtOfConclusion(finding: Finding & { code: 'conclusion-doubt' }, plan: Plan): FindingWords {
-  const { doubt } = finding
+/** What a conclusion claims or leaves out, in words. */
+export function doubtWordsOfConclusion(doubt: ClaimDoubt, plan: Plan): FindingWords {
   const quoted = (words: string[]) => list(words.slice(0, 3).map((word) => `“${word}”`))
   switch (doubt.code) {
     case 'claims-too-much':
@@ -184,19 +187,10 @@ function doubtOfConclusion(finding: Finding & { code: 'conclusion-doubt' }, plan
     case 'claims-no-difference':
       return { title: 'No difference is a claim too', text: `It says ${quoted(doubt.words)}, and the evidence is “${GRADE_NAMES[doubt.grade].toLowerCase()}”.`, why: 'Not having found a difference is less than having shown that there is none.' }
     case 'names-another-winner':
-      return { title: 'The numbers say otherwise', text: `It names ${conditionNameOf(plan, doubt.named)}; the averages put ${conditionNameOf(plan, doubt.winner)} first.`, why: 'Compare the sentence with the table once more.' }
+      return { title: 'The numbers say otherwise', text: `It names ${nameOfCondition(plan, doubt.named)}; the averages put ${nameOfCondition(plan, doubt.winner)} first.`, why: 'Compare the sentence with the table once more.' }
     case 'no-numbers':
       return { title: 'No numbers in it', text: 'Quote an average or two, so that anybody can check.', why: 'A conclusion with numbers can be compared with the next class’s.' }
     case 'does-not-say-how-sure':
       return { title: 'How sure are you?', text: 'Say how sure the class is, and why.', why: 'How many groups agree, or how the gap compares with the wobble.' }
   }
-}
-
-function conditionNameOf(plan: Plan, id: string): string {
-  const condition = plan.conditions.find((one) => one.id === id)
-  return condition ? conditionName(plan, condition) : 'another'
-}
-
-function minutes(count: number): string {
-  return counted(Math.round(count * 10) / 10, 'minute')
 }

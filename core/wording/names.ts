@@ -1,5 +1,6 @@
-import { changedFactor, conditionName, letterOf, measuredCard, type Phase, type Plan, type Stop } from '../lesson'
-import { decimalsOf, writeQuantity, type UnitCode } from '../quantity'
+import { changedFactor, conditionName, letterOf, measuredCard, type Method, type Phase, type Plan, type Stop } from '../lesson'
+import type { BoardViewName } from '../secondLook'
+import { decimalsOf, unitOf, withUnit, writeQuantity, writeShort, type UnitCode } from '../quantity'
 
 export const STOP_NAMES: Record<Stop, string> = {
   wonder: 'Wonder',
@@ -12,6 +13,14 @@ export const STOP_NAMES: Record<Stop, string> = {
   agree: 'Agree',
 }
 
+export const BOARD_WORDS: Record<BoardViewName, string> = {
+  question: 'The question',
+  predict: 'Predictions',
+  test: 'Testing',
+  results: 'Results',
+  agree: 'Conclusion',
+}
+
 export const PHASE_NAMES: Record<Phase, string> = {
   gather: 'Gather',
   wonder: 'Wonder',
@@ -22,6 +31,15 @@ export const PHASE_NAMES: Record<Phase, string> = {
   clearAway: 'Clear away',
   results: 'Results',
   agree: 'Agree',
+}
+
+export const WONDER_LISTS = ['noticed', 'maybe', 'wondered'] as const
+export type WonderList = (typeof WONDER_LISTS)[number]
+
+export const WONDER_WORDS: Record<WonderList, { name: string; what: string; example: string }> = {
+  noticed: { name: 'Noticed', what: 'seen, heard or felt', example: 'the water climbs by itself' },
+  maybe: { name: 'Maybe', what: 'a guess at why', example: 'maybe there are tiny pipes in it' },
+  wondered: { name: 'Wondered', what: 'a question', example: 'does every paper do it?' },
 }
 
 /** The question as its parts, so that a page can underline the cards. */
@@ -59,6 +77,13 @@ export function writeReading(plan: Plan, value: number, unit: UnitCode): string 
 /** An average: one digit more than the instrument shows. */
 export function writeAverage(plan: Plan, value: number, unit: UnitCode): string {
   return writeQuantity(value, unit, decimalsOf(resolutionOf(plan)) + 1)
+}
+
+/** With what something is measured, and how finely. `methodWords(method) // 'ruler, to the nearest mm'` */
+export function methodWords({ tool, unit, resolution }: Method): string {
+  const symbol = unitOf(unit).symbol || 'one'
+  const mark = resolution === 1 ? symbol : withUnit(writeShort(resolution), unit)
+  return `${tool.trim() || 'with what?'}, to the nearest ${mark}`
 }
 
 /** Names in a row: `list(['A', 'B', 'C']) // 'A, B and C'` */

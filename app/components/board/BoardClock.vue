@@ -1,0 +1,62 @@
+<script setup lang="ts">
+import { PHASE_NAMES } from '~~/core/wording'
+
+/** The time left, large; the level beside it sinks with it. */
+const props = defineProps<{ clock: ReturnType<typeof useTestClock> }>()
+const state = computed(() => props.clock.state.value)
+const written = computed(() => {
+  const { secondsLeft } = state.value
+  return `${Math.floor(secondsLeft / 60)}:${String(secondsLeft % 60).padStart(2, '0')}`
+})
+</script>
+
+<template>
+  <section class="clock" aria-label="Clock">
+    <div class="level" aria-hidden="true"><span :style="{ height: `${state.share * 100}%` }" /></div>
+    <div class="words">
+      <p>{{ PHASE_NAMES[state.phase] }}</p>
+      <p class="time" role="timer">{{ written }}</p>
+      <p>{{ state.running ? (state.secondsLeft > 0 ? 'left' : 'time is up') : 'for all trials' }}</p>
+      <button v-if="!clock.byHand.value" type="button" class="button" @click="clock.start()">Start the test clock</button>
+      <button v-else type="button" class="button" @click="clock.stop()">Stop the clock</button>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.clock {
+  display: grid;
+  grid-template-columns: 44px 1fr;
+  gap: 18px;
+  align-self: start;
+  height: 430px;
+}
+.level {
+  position: relative;
+  border: 2.5px solid var(--ink);
+  border-top: 0;
+  border-radius: 0 0 16px 16px;
+  overflow: hidden;
+}
+.level span {
+  position: absolute;
+  inset: auto 0 0;
+  border-top: 3px solid var(--green);
+  background: var(--green-light);
+}
+.words {
+  display: grid;
+  gap: 6px;
+  align-content: start;
+}
+.time {
+  font-size: 84px;
+  font-weight: 700;
+  line-height: 1.05;
+}
+.button {
+  justify-self: start;
+  margin-top: 12px;
+  font-size: 18px;
+}
+</style>

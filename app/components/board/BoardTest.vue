@@ -1,0 +1,119 @@
+<script setup lang="ts">
+import { activeConditions, letterOf, type LessonRecord, type Plan } from '~~/core/lesson'
+import { currentReadings, doubtfulReadings, progressOf } from '~~/core/record'
+import { nameOfCondition, nameOfGroup, writeReading } from '~~/core/wording'
+
+/** What each group has done and has left, the clock, and the number that came in last. */
+const props = defineProps<{ plan: Plan; record: LessonRecord; clock: ReturnType<typeof useTestClock> }>()
+const conditions = computed(() => activeConditions(props.plan))
+const progress = computed(() => progressOf(props.plan, props.record.readings))
+const asked = computed(() => new Set(doubtfulReadings(props.plan, props.record.readings).map(({ reading }) => reading.id)))
+const latest = computed(() => currentReadings(props.record.readings).filter((reading) => !reading.practice).at(-1))
+const size = computed(() => Math.max(9, Math.min(22, Math.floor(620 / (conditions.value.length * (props.plan.repeats + 1.5)) - 5))))
+
+function stateOf(cell: (typeof progress.value)[number]['cells'][number]): string {
+  if (cell.kept.some((reading) => asked.value.has(reading.id))) return 'asked'
+  if (cell.kept.length > 0) return 'done'
+  return cell.setAside.length > 0 ? 'aside' : 'open'
+}
+const shapeOf = (id: string) => props.plan.groups.find((group) => group.id === id)!.shape
+</script>
+
+<template>
+  <div class="test">
+    <BoardClock :clock="clock" />
+    <div class="groups">
+      <table>
+        <caption class="sr-only">Trials done by each group</caption>
+        <tbody>
+          <tr v-for="one in progress" :key="one.group">
+            <th scope="row"><span><ShapeBadge :size="26" :shape="shapeOf(one.group)" /> {{ nameOfGroup(plan, one.group) }}</span></th>
+            <td v-for="condition in conditions" :key="condition.id">
+              <span class="dots" :style="{ '--dot': `${size}px` }">
+                <b>{{ letterOf(plan, condition.id) }}</b>
+                <i v-for="cell in one.cells.filter((cell) => cell.condition === condition.id)" :key="cell.repeat" :class="stateOf(cell)"><template v-if="stateOf(cell) === 'asked'">?</template></i>
+              </span>
+            </td>
+            <td class="count">{{ one.done }} of {{ one.all }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <p class="latest" aria-live="off">
+        <template v-if="latest">Last in: {{ nameOfGroup(plan, latest.group) }}, {{ letterOf(plan, latest.condition) }} {{ nameOfCondition(plan, latest.condition) }} <strong class="nowrap">{{ writeReading(plan, latest.value, latest.unit) }}</strong></template>
+        <template v-else>The first number is still to come.</template>
+      </p>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.test {
+  display: grid;
+  grid-template-columns: 300px minmax(0, 1fr);
+  gap: 40px;
+  height: 100%;
+}
+.groups {
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+}
+table {
+  width: 100%;
+  flex: 1;
+  max-height: 530px;
+}
+th {
+  font-weight: 400;
+  text-align: left;
+}
+th span {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+}
+tr {
+  border-bottom: 1px solid var(--line);
+}
+.dots {
+  display: inline-flex;
+  align-items: center;
+  gap: calc(var(--dot) * 0.36);
+}
+.dots b {
+  margin-right: 2px;
+}
+.dots i {
+  display: inline-grid;
+  place-items: center;
+  width: var(--dot);
+  height: var(--dot);
+  border: 2px solid var(--ink);
+  border-radius: 50%;
+  font-size: calc(var(--dot) * 0.9);
+  font-style: normal;
+  font-weight: 700;
+  line-height: 1;
+}
+.dots .done {
+  background: var(--green);
+}
+.dots .aside {
+  background: repeating-linear-gradient(45deg, transparent 0 3px, var(--ink) 3px 4.5px);
+}
+.dots .asked {
+  border-color: var(--brass);
+  border-radius: 3px;
+  background: var(--brass-light);
+}
+.count {
+  text-align: right;
+  white-space: nowrap;
+}
+.latest {
+  margin-top: 12px;
+}
+.latest strong {
+  font-size: 38px;
+}
+</style>

@@ -1,0 +1,29 @@
+<script setup lang="ts">
+import { BarChart, LineChart, ScatterChart } from 'echarts/charts'
+import { AriaComponent, GridComponent, TooltipComponent } from 'echarts/components'
+import { use } from 'echarts/core'
+import { SVGRenderer } from 'echarts/renderers'
+import VChart from 'vue-echarts'
+import { resultsGraph } from '~~/core/charts'
+import type { LessonRecord, Plan } from '~~/core/lesson'
+import { chartWords } from '~~/core/wording'
+import { chartOption } from './chartOption'
+
+/** Averages as bars or points, and every reading as a dot. Loaded only where it is shown. */
+use([BarChart, LineChart, ScatterChart, GridComponent, TooltipComponent, AriaComponent, SVGRenderer])
+const props = defineProps<{ plan: Plan; record: LessonRecord; big?: boolean; dark?: boolean; paper?: boolean }>()
+const graph = computed(() => resultsGraph(props.plan, props.record))
+const option = computed(() => graph.value && chartOption(props.plan, graph.value, { big: props.big ?? false, dark: props.dark ?? false, paper: props.paper ?? false }))
+</script>
+
+<template>
+  <div v-if="graph && option" class="chart" role="img" :aria-label="chartWords(plan, graph)"><VChart :option="option" :init-options="{ renderer: 'svg' }" autoresize aria-hidden="true" /></div>
+</template>
+
+<style scoped>
+.chart {
+  width: 100%;
+  height: 100%;
+  min-height: 200px;
+}
+</style>

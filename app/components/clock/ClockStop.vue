@@ -1,0 +1,108 @@
+<script setup lang="ts">
+import { fitOf } from '~~/core/clock'
+import { PHASES, type Clock, type Phase } from '~~/core/lesson'
+import { endWords, fitVerdict, PHASE_NAMES, testSum } from '~~/core/wording'
+
+/** Does it fit: the phases on one bar, with the bell, and the sum behind the test. */
+const lesson = useLesson()
+const plan = computed(() => lesson.plan!)
+const fit = computed(() => fitOf(plan.value))
+const fixedPhases = PHASES.filter((phase): phase is Exclude<Phase, 'test'> => phase !== 'test')
+const PARTS: { part: keyof Clock['trial']; label: string; what: string }[] = [
+  { part: 'setUp', label: 'Set up', what: 'fetch and fix' },
+  { part: 'run', label: 'Run', what: 'wait or do' },
+  { part: 'read', label: 'Read', what: 'look and write' },
+  { part: 'reset', label: 'Reset', what: 'dry and clear' },
+]
+
+function set<Part extends keyof Clock>(part: Part, value: Clock[Part]): void {
+  lesson.edit((draft) => (draft.clock[part] = value))
+}
+</script>
+
+<template>
+  <div>
+    <div class="stop-head"><h2>Clock</h2><p class="soft">Does it fit before the bell?</p></div>
+    <p class="verdict" :class="{ over: fit.spare < 0 }"><span v-if="fit.spare < 0" aria-hidden="true">▲ </span>{{ fitVerdict(fit) }} <span class="ends">{{ endWords(plan, fit) }}</span></p>
+    <TimeBar :plan="plan" :fit="fit" />
+    <section class="section sheet when">
+      <label class="field"><span>Day</span>
+        <input class="box" type="date" data-target="date" :value="plan.date" @change="lesson.edit((draft) => (draft.date = ($event.target as HTMLInputElement).value))">
+      </label>
+      <label class="field"><span>Starts at</span>
+        <input class="box" type="time" :value="plan.clock.start" @change="set('start', ($event.target as HTMLInputElement).value.slice(0, 5))">
+      </label>
+      <NumberField steps label="Minutes until the bell" :model-value="plan.clock.minutes" :least="1" :most="600" whole @update:model-value="set('minutes', $event ?? 60)" />
+    </section>
+    <div class="two">
+      <section class="section sheet" aria-labelledby="one-trial">
+        <h3 id="one-trial">One trial</h3>
+        <p class="hint">{{ testSum(fit) }}</p>
+        <div class="fields">
+          <NumberField
+            v-for="{ part, label, what } in PARTS" :key="part" :label="`${label} (${what})`" unit="s" :target="`trial-${part}`" :model-value="plan.clock.trial[part]" :least="0" :most="86400"
+            @update:model-value="lesson.edit((draft) => (draft.clock.trial[part] = $event ?? 0))"
+          />
+        </div>
+      </section>
+      <section class="section sheet" aria-labelledby="other-phases">
+        <h3 id="other-phases">Everything else</h3>
+        <p class="hint">Minutes of each phase; the test is worked out.</p>
+        <div class="fields">
+          <NumberField
+            v-for="phase in fixedPhases" :key="phase" :label="PHASE_NAMES[phase]" unit="min" :model-value="plan.clock.phases[phase]" :least="0" :most="600"
+            @update:model-value="lesson.edit((draft) => (draft.clock.phases[phase] = $event ?? 0))"
+          />
+        </div>
+      </section>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.verdict {
+  margin-bottom: 12px;
+  color: var(--green);
+  font-family: var(--heading);
+  font-size: 26px;
+  font-weight: 700;
+}
+.verdict.over {
+  color: var(--beet);
+}
+.ends {
+  color: var(--ink);
+  font-size: 17px;
+  font-weight: 400;
+}
+.when {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 18px;
+}
+.when .field {
+  width: 170px;
+}
+.two {
+  display: grid;
+  grid-template-columns: 1fr 1.3fr;
+  gap: 16px;
+}
+.two .section {
+  margin-top: 16px;
+}
+h3 {
+  font-size: 17px;
+}
+.fields {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(136px, 1fr));
+  gap: 10px;
+  margin-top: 8px;
+}
+@media (width < 700px) {
+  .two {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,115 @@
+<script setup lang="ts">
+import { timeAt, type Fit } from '~~/core/clock'
+import type { Plan } from '~~/core/lesson'
+import { minuteWords, PHASE_NAMES } from '~~/core/wording'
+
+/** The phases one after the other, as long as they take, with a line where the bell rings. */
+const props = defineProps<{ plan: Plan; fit: Fit }>()
+const whole = computed(() => Math.max(props.fit.needed, props.plan.clock.minutes, 1))
+const share = (minutes: number) => (minutes / whole.value) * 100
+const ticks = computed(() => {
+  const step = whole.value > 150 ? 30 : whole.value > 60 ? 10 : 5
+  return Array.from({ length: Math.floor(whole.value / step) + 1 }, (_, place) => place * step)
+})
+</script>
+
+<template>
+  <div class="bar">
+    <ol>
+      <li
+        v-for="{ phase, start, minutes } in fit.phases" :key="phase" :class="{ test: phase === 'test', narrow: share(minutes) < 8, none: minutes === 0 }"
+        :style="{ width: `${share(minutes)}%` }" :title="`${PHASE_NAMES[phase]}: ${minuteWords(minutes)}${timeAt(plan.clock.start, start) ? `, from ${timeAt(plan.clock.start, start)}` : ''}`"
+      >
+        <span class="name">{{ PHASE_NAMES[phase] }}</span><span class="minutes">{{ minutes }}</span>
+      </li>
+      <li v-if="fit.spare > 0" class="spare" :style="{ width: `${share(fit.spare)}%` }"><span v-if="share(fit.spare) > 5" class="minutes">{{ fit.spare }} spare</span></li>
+    </ol>
+    <span class="bell" :class="{ over: fit.spare < 0 }" :style="{ left: `${share(plan.clock.minutes)}%` }"><span>bell</span></span>
+    <div class="scale" aria-hidden="true">
+      <span v-for="tick in ticks" :key="tick" :style="{ left: `${share(tick)}%` }">{{ timeAt(plan.clock.start, tick) ?? tick }}</span>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.bar {
+  position: relative;
+  padding: 22px 0 22px;
+}
+ol {
+  display: flex;
+  height: 92px;
+  border: 1.5px solid var(--ink);
+  border-radius: var(--corner);
+  background: var(--card);
+}
+li {
+  display: flex;
+  flex-direction: column;
+  justify-content: space-between;
+  min-width: 0;
+  padding: 6px 6px 4px;
+  overflow: hidden;
+  border-right: 1px solid var(--line);
+}
+li.none {
+  padding: 0;
+  border: 0;
+}
+li.test {
+  background: var(--green-light);
+  font-weight: 700;
+}
+li.spare {
+  border: 0;
+  background: repeating-linear-gradient(45deg, transparent 0 7px, var(--line) 7px 8px);
+}
+.name {
+  font-size: 14.5px;
+  line-height: 1.15;
+}
+.narrow .name {
+  writing-mode: vertical-rl;
+  max-height: 62px;
+  overflow: hidden;
+  font-size: 13px;
+  line-height: 1;
+}
+.minutes {
+  font-size: 14px;
+  white-space: nowrap;
+}
+.bell {
+  position: absolute;
+  top: 2px;
+  bottom: 20px;
+  border-left: 3px solid var(--green);
+}
+.bell span {
+  position: absolute;
+  top: -2px;
+  right: 5px;
+  color: var(--green);
+  font-size: 14px;
+  font-weight: 700;
+}
+.bell.over {
+  border-color: var(--beet);
+}
+.bell.over span {
+  color: var(--beet);
+}
+.scale {
+  position: relative;
+  height: 16px;
+}
+.scale span {
+  position: absolute;
+  color: var(--soft);
+  font-size: 13px;
+  transform: translateX(-50%);
+}
+.scale span:first-child {
+  transform: none;
+}
+</style>

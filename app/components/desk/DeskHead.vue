@@ -1,0 +1,92 @@
+<script setup lang="ts">
+import { STOP_NAMES } from '~~/core/wording'
+import type { SaveState } from '~/stores/lesson'
+
+/** Name, class and day of the lesson, whether all is saved, and the ways out: board, print, files. */
+defineEmits<{ board: []; keys: [] }>()
+const lesson = useLesson()
+const notices = useNotices()
+const plan = computed(() => lesson.plan!)
+const when = computed(() => [plan.value.date && writeDay(plan.value.date), plan.value.clock.start].filter(Boolean).join(', '))
+const SAVED: Record<SaveState, string> = {
+  saved: 'saved',
+  waiting: 'saving …',
+  saving: 'saving …',
+  away: 'not saved: trying again',
+  refused: 'not saved: see below',
+}
+const PRINTS = [
+  { to: 'trays', label: 'Tray lists for the kit' },
+  { to: 'report', label: 'Class report, one page' },
+]
+const next = computed(() => lesson.readiness?.next)
+
+async function importTable(): Promise<void> {
+  const text = await chooseTextFile('.csv,.tsv,.txt,text/csv')
+  if (text === undefined) return
+  try {
+    const answer = await callServer<{ added: number; alreadyThere: number }>(`/api/lessons/${lesson.id}/readings.csv`, { method: 'POST', body: { text } })
+    notices.done(`${answer.added} readings taken in${answer.alreadyThere > 0 ? `, ${answer.alreadyThere} were there already` : ''}.`)
+  } catch (error) {
+    notices.trouble(messageOf(error))
+  }
+}
+</script>
+
+<template>
+  <header class="head screen-only">
+    <h1>{{ plan.title || 'Lesson without a name' }}</h1>
+    <p class="soft">Class {{ plan.className }}<template v-if="when"> · <span class="nowrap">{{ when }}</span></template></p>
+    <p class="state" :class="lesson.saveState" role="status">{{ SAVED[lesson.saveState] }}<template v-if="!lesson.connected">, line is down</template></p>
+    <div class="row tools">
+      <button type="button" class="button small quiet" :disabled="!lesson.canUndo" title="Ctrl+Z" @click="lesson.undo()">Undo</button>
+      <button type="button" class="button small" @click="$emit('board')">Board</button>
+      <VMenu>
+        <template #activator="{ props }"><button type="button" class="button small" v-bind="props">Print and files</button></template>
+        <ul class="menu sheet">
+          <li v-for="print in PRINTS" :key="print.to"><NuxtLink class="button quiet" :to="`/print/${lesson.id}/${print.to}`" target="_blank">{{ print.label }}</NuxtLink></li>
+          <li><a class="button quiet" :href="`/api/lessons/${lesson.id}/file`">Save the lesson as a file</a></li>
+          <li><a class="button quiet" :href="`/api/lessons/${lesson.id}/readings.csv`">Readings as a table (CSV)</a></li>
+          <li><button type="button" class="button quiet" @click="importTable">Take readings in from CSV</button></li>
+          <li><button type="button" class="button quiet" @click="$emit('keys')">Keys</button></li>
+        </ul>
+      </VMenu>
+      <span v-if="next" class="sr-only">Next: {{ STOP_NAMES[next] }}</span>
+    </div>
+  </header>
+</template>
+
+<style scoped>
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 14px;
+  padding: 14px 26px 8px;
+}
+.head h1 {
+  max-width: 300px;
+  overflow: hidden;
+  font-size: 17px;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.state {
+  margin-left: auto;
+  color: var(--soft);
+  font-size: 14px;
+}
+.state.away,
+.state.refused {
+  color: var(--beet);
+  font-weight: 700;
+}
+.menu {
+  display: grid;
+  padding: 8px;
+}
+.menu .button {
+  width: 100%;
+  justify-content: flex-start;
+}
+</style>

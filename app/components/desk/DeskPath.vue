@@ -1,0 +1,123 @@
+<script setup lang="ts">
+import type { Stop } from '~~/core/lesson'
+import type { Bead } from '~~/core/secondLook'
+import { counted, STOP_NAMES } from '~~/core/wording'
+
+/** The eight stops as beads in a glass tube; filled up to the last one that is done. */
+defineProps<{ lessonId: string; stop: Stop }>()
+const lesson = useLesson()
+const stops = computed(() => lesson.readiness?.stops ?? [])
+const BEAD_WORDS: Record<Bead, string> = { empty: 'not begun', half: 'begun', full: 'ready' }
+const filled = computed(() => {
+  const ready = stops.value.findIndex(({ bead }) => bead === 'empty')
+  return ready < 0 ? stops.value.length : ready
+})
+</script>
+
+<template>
+  <nav class="path screen-only" aria-label="The stops of this lesson">
+    <NuxtLink to="/" class="home"><BeakerMark :size="34" :level="lesson.readiness?.level ?? 0" /> <span>Jolly Beaker</span></NuxtLink>
+    <ol class="tube" :style="{ '--filled': filled / 8 }">
+      <li v-for="(one, place) in stops" :key="one.stop">
+        <NuxtLink :to="`/lesson/${lessonId}/${one.stop}`" :class="{ here: one.stop === stop }" :aria-current="one.stop === stop ? 'step' : undefined">
+          <svg class="bead" viewBox="0 0 26 26" aria-hidden="true">
+            <circle cx="13" cy="13" r="10.5" fill="var(--card)" />
+            <path v-if="one.bead === 'half'" d="M2.5 13a10.5 10.5 0 0 0 21 0z" fill="var(--green)" />
+            <circle v-if="one.bead === 'full'" cx="13" cy="13" r="10.5" fill="var(--green)" />
+            <circle cx="13" cy="13" r="10.5" fill="none" stroke="var(--ink)" stroke-width="1.8" />
+          </svg>
+          <span class="name">{{ STOP_NAMES[one.stop] }}</span>
+          <span class="sr-only">, {{ BEAD_WORDS[one.bead] }}, key {{ place + 1 }}</span>
+          <span v-if="one.troubles > 0" class="count" :title="`${counted(one.troubles, 'thing')} to mend`">{{ one.troubles }}<span class="sr-only"> to mend</span></span>
+        </NuxtLink>
+      </li>
+    </ol>
+  </nav>
+</template>
+
+<style scoped>
+.path {
+  position: sticky;
+  top: 0;
+  height: 100vh;
+  padding: 20px 12px 20px 18px;
+  border-right: 1px solid var(--line);
+}
+.home {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  color: var(--green);
+  font-family: var(--heading);
+  font-size: 18px;
+  font-weight: 700;
+  text-decoration: none;
+}
+.tube {
+  position: relative;
+  display: flex;
+  flex-direction: column;
+  justify-content: space-between;
+  height: min(600px, calc(100vh - 130px));
+  margin-top: 26px;
+  padding: 8px 0;
+}
+.tube::before {
+  content: '';
+  position: absolute;
+  inset: 0 auto 0 14px;
+  width: 16px;
+  border: 1.5px solid var(--soft);
+  border-radius: 9px;
+  background: linear-gradient(var(--green-light), var(--green-light)) top / 100% calc(var(--filled) * 100%) no-repeat var(--card);
+}
+.tube a {
+  position: relative;
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  min-height: 40px;
+  padding: 2px 6px 2px 9px;
+  border-radius: var(--corner);
+  color: var(--ink);
+  font-family: var(--heading);
+  font-size: 17px;
+  text-decoration: none;
+}
+.tube a:hover .name {
+  text-decoration: underline;
+}
+.tube a.here .name {
+  color: var(--green);
+  font-weight: 700;
+  text-decoration: underline 2px;
+  text-underline-offset: 5px;
+}
+.bead {
+  flex: none;
+  width: 26px;
+  height: 26px;
+}
+.count {
+  min-width: 20px;
+  padding: 0 6px;
+  border-radius: 10px;
+  background: var(--beet-light);
+  color: var(--beet);
+  font-family: var(--dense);
+  font-size: 13px;
+  font-weight: 700;
+  line-height: 20px;
+  text-align: center;
+}
+@media (width < 900px) {
+  .path {
+    position: static;
+    height: auto;
+    border: 0;
+  }
+  .tube {
+    height: auto;
+  }
+}
+</style>

@@ -1,0 +1,42 @@
+<script setup lang="ts">
+import { STOPS } from '~~/core/lesson'
+import { findingWords, fixWords, STOP_NAMES } from '~~/core/wording'
+
+/** Finds a stop, a finding's button or a printout by a few letters. */
+const open = defineModel<boolean>({ required: true })
+const emit = defineEmits<{ board: [] }>()
+const lesson = useLesson()
+const words = ref('')
+watch(open, () => (words.value = ''))
+
+const everything = computed(() => [
+  ...STOPS.map((stop) => ({ label: `Go to ${STOP_NAMES[stop]}`, run: () => navigateTo(`/lesson/${lesson.id}/${stop}`) })),
+  { label: 'Open the board', run: () => emit('board') },
+  { label: 'Print the tray lists', run: () => void window.open(`/print/${lesson.id}/trays`) },
+  { label: 'Print the class report', run: () => void window.open(`/print/${lesson.id}/report`) },
+  ...lesson.findings.flatMap((finding) =>
+    finding.fixes.map((fix) => ({
+      label: `${findingWords(finding, lesson.plan!).title}: ${fixWords(fix, lesson.plan!)}`,
+      run: () => lesson.apply(fix),
+    })),
+  ),
+])
+const found = computed(() => everything.value.filter(({ label }) => label.toLowerCase().includes(words.value.trim().toLowerCase())).slice(0, 9))
+
+function run(place: number): void {
+  const chosen = found.value[place]
+  if (!chosen) return
+  open.value = false
+  void chosen.run()
+}
+</script>
+
+<template>
+  <AppDialog v-model="open" title="Find">
+    <input v-model="words" class="box" type="search" autofocus aria-label="Find a stop, a finding or a print" @keydown.enter="run(0)">
+    <ul>
+      <li v-for="(one, place) in found" :key="one.label"><button type="button" class="button quiet" @click="run(place)">{{ one.label }}</button></li>
+    </ul>
+    <p v-if="found.length === 0" class="soft">Nothing here has these letters.</p>
+  </AppDialog>
+</template>

@@ -1,0 +1,39 @@
+<script setup lang="ts">
+const open = defineModel<boolean>({ required: true })
+const KEYS = [
+  ['1 to 8', 'the eight stops'],
+  ['/', 'find a stop, a finding or a print'],
+  ['b', 'open the board'],
+  ['n', 'a new card, remark or thing'],
+  ['c  m  k', 'on a card: change, measure, keep the same'],
+  ['Enter', 'in a grid: down, and keep what was typed'],
+  ['Tab', 'in a grid: to the right'],
+  ['Ctrl Z', 'undo in the plan'],
+  ['Ctrl Shift Z', 'do it again'],
+  ['Esc', 'back out'],
+]
+</script>
+
+<template>
+  <AppDialog v-model="open" title="Keys">
+    <dl class="keys">
+      <template v-for="[key, what] in KEYS" :key="key"><dt><kbd>{{ key }}</kbd></dt><dd>{{ what }}</dd></template>
+    </dl>
+    <template #actions><button type="button" class="button" @click="open = false">Close</button></template>
+  </AppDialog>
+</template>
+
+<style scoped>
+.keys {
+  display: grid;
+  grid-template-columns: 130px 1fr;
+  gap: 6px 14px;
+}
+kbd {
+  padding: 1px 8px;
+  border: 1px solid var(--mark);
+  border-radius: 4px;
+  background: var(--paper);
+  font-family: var(--dense);
+}
+</style>

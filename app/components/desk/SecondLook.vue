@@ -1,0 +1,96 @@
+<script setup lang="ts">
+import type { Stop } from '~~/core/lesson'
+
+/** What the computation found in the whole lesson, worst first; this stop's own first among equals. Folds away to a count. */
+const props = defineProps<{ stop: Stop }>()
+const lesson = useLesson()
+const folded = ref(false)
+const RANK = { wrong: 0, attention: 1, note: 2 }
+const findings = computed(() =>
+  [...lesson.findings].sort(
+    (a, b) => RANK[a.severity] - RANK[b.severity] || Number(b.stop === props.stop) - Number(a.stop === props.stop),
+  ),
+)
+const serious = computed(() => lesson.findings.filter((finding) => finding.severity !== 'note').length)
+</script>
+
+<template>
+  <aside class="look screen-only" :class="{ folded }" aria-labelledby="second-look">
+    <button type="button" class="fold" :aria-expanded="!folded" :aria-label="folded ? 'Open the Second look' : 'Fold the Second look away'" @click="folded = !folded">
+      <span class="badge" :class="{ none: serious === 0 }">{{ lesson.findings.length }}</span>
+      <span aria-hidden="true">{{ folded ? '‹' : '›' }}</span>
+    </button>
+    <template v-if="!folded">
+      <h2 id="second-look">Second look</h2>
+      <p class="soft lead">worst first, worked out from your lesson</p>
+      <ul v-if="findings.length > 0">
+        <FindingCard v-for="finding in findings" :key="finding.key" :finding="finding" :here="stop" />
+      </ul>
+      <p v-else class="fine"><strong>Nothing found.</strong> Fair, measurable, counted and in time, as far as sums can tell.</p>
+    </template>
+    <h2 v-else id="second-look" class="sr-only">Second look</h2>
+  </aside>
+</template>
+
+<style scoped>
+.look {
+  position: sticky;
+  top: 0;
+  width: 300px;
+  height: 100vh;
+  overflow-y: auto;
+  padding: 20px 18px 60px;
+  border-left: 1px solid var(--line);
+  background: var(--panel);
+}
+.look.folded {
+  width: 58px;
+  padding: 20px 6px;
+}
+.look h2 {
+  font-size: 18px;
+}
+.lead {
+  margin-bottom: 10px;
+  font-size: 14px;
+}
+.fold {
+  float: right;
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  min-height: 30px;
+  padding: 2px 6px;
+  border: 1px solid transparent;
+  border-radius: var(--corner);
+  background: none;
+  cursor: pointer;
+}
+.fold:hover {
+  border-color: var(--mark);
+}
+.badge {
+  min-width: 24px;
+  padding: 0 7px;
+  border-radius: 12px;
+  background: var(--beet-light);
+  color: var(--beet);
+  font-weight: 700;
+  text-align: center;
+}
+.badge.none {
+  background: var(--green-light);
+  color: var(--green);
+}
+.fine {
+  padding-top: 12px;
+  border-top: 1px solid var(--line);
+}
+@media (width < 900px) {
+  .look {
+    position: static;
+    width: auto;
+    height: auto;
+  }
+}
+</style>

@@ -1,0 +1,82 @@
+<script setup lang="ts">
+import { activeConditions, type Factor } from '~~/core/lesson'
+import { counted } from '~~/core/wording'
+
+/** A thing we could change. Kept the same, it asks how. */
+const props = defineProps<{ factor: Factor; tray: 'heap' | 'change' | 'keep' }>()
+const lesson = useLesson()
+const plan = computed(() => lesson.plan!)
+const unsaid = computed(() => props.tray === 'keep' && props.factor.how.trim() === '')
+const differs = computed(() => props.tray === 'keep' && activeConditions(plan.value).some(({ id }) => id in props.factor.exceptions))
+
+function write(part: 'name' | 'how', text: string): void {
+  lesson.edit((draft) => {
+    draft.factors.find((one) => one.id === props.factor.id)![part] = text
+  }, `${part}-${props.factor.id}`)
+}
+
+const items = computed(() => [
+  { label: 'Change this', key: 'c', run: () => lesson.edit((draft) => (draft.changed = props.factor.id)) },
+  ...(props.tray === 'change' ? [{ label: 'Keep the same', key: 'k', run: () => lesson.edit((draft) => (draft.changed = null)) }] : []),
+  { label: 'Take away', key: 'Delete', run: takeAway },
+])
+
+function takeAway(): void {
+  lesson.edit((draft) => {
+    draft.factors = draft.factors.filter((one) => one.id !== props.factor.id)
+    if (draft.changed === props.factor.id) draft.changed = null
+  })
+}
+</script>
+
+<template>
+  <div class="card" :class="{ unsaid, differs }">
+    <div class="top">
+      <GrowingField plain class="name" :label="`Name: ${factor.name}`" :model-value="factor.name" @update:model-value="write('name', $event)" />
+      <MoreMenu :label="`More for ${factor.name}`" :items="items" />
+    </div>
+    <GrowingField
+      v-if="tray === 'keep'" plain class="how" :label="`How ${factor.name} is kept the same`" :target="`how-${factor.id}`"
+      :model-value="factor.how" placeholder="how will you keep it?" @update:model-value="write('how', $event)"
+    />
+    <p v-if="tray === 'change'" class="note">{{ counted(activeConditions(plan).length, 'condition') }}, {{ plan.conditionsAs === 'kinds' ? 'named kinds' : 'numbers' }}</p>
+    <p v-if="differs" class="note wrong"><span aria-hidden="true">▲</span> not the same for all</p>
+  </div>
+</template>
+
+<style scoped>
+.card {
+  padding: 5px 2px 6px 6px;
+  border: 1px solid var(--line);
+  border-radius: var(--corner);
+  background: var(--card);
+  cursor: grab;
+}
+.card.unsaid,
+.card.differs {
+  border-color: var(--beet);
+}
+.top {
+  display: flex;
+  align-items: flex-start;
+}
+.name {
+  font-family: var(--heading);
+  font-weight: 700;
+}
+.how {
+  color: var(--soft);
+  font-size: 14.5px;
+}
+.unsaid .how::placeholder {
+  color: var(--beet);
+}
+.note {
+  padding: 0 6px;
+  color: var(--soft);
+  font-size: 14.5px;
+}
+.note.wrong {
+  color: var(--beet);
+}
+</style>

@@ -1,0 +1,68 @@
+<script setup lang="ts">
+import type { Measure } from '~~/core/lesson'
+import { methodWords } from '~~/core/wording'
+
+/** A thing we could measure, and with what. */
+const props = defineProps<{ measure: Measure; chosen: boolean }>()
+const lesson = useLesson()
+
+function write(name: string): void {
+  lesson.edit((draft) => {
+    draft.measures.find((one) => one.id === props.measure.id)!.name = name
+  }, `measure-${props.measure.id}`)
+}
+
+const items = computed(() => [
+  props.chosen
+    ? { label: 'Put it aside', key: 'k', run: () => lesson.edit((draft) => (draft.measured = null)) }
+    : { label: 'Measure this', key: 'm', run: () => lesson.edit((draft) => (draft.measured = props.measure.id)) },
+  {
+    label: 'Take away',
+    key: 'Delete',
+    run: () =>
+      lesson.edit((draft) => {
+        draft.measures = draft.measures.filter((one) => one.id !== props.measure.id)
+        if (draft.measured === props.measure.id) draft.measured = null
+      }),
+  },
+])
+</script>
+
+<template>
+  <div class="card">
+    <div class="top">
+      <GrowingField plain class="name" :label="`Name: ${measure.name}`" :model-value="measure.name" @update:model-value="write" />
+      <MoreMenu :label="`More for ${measure.name}`" :items="items" />
+    </div>
+    <button type="button" class="method" @click="focusTarget('method-tool')">{{ methodWords(measure.method) }}</button>
+  </div>
+</template>
+
+<style scoped>
+.card {
+  padding: 5px 2px 6px 6px;
+  border: 1px solid var(--line);
+  border-radius: var(--corner);
+  background: var(--card);
+  cursor: grab;
+}
+.top {
+  display: flex;
+  align-items: flex-start;
+}
+.name {
+  font-family: var(--heading);
+  font-weight: 700;
+}
+.method {
+  padding: 0 6px;
+  border: 0;
+  background: none;
+  color: var(--slate);
+  font-size: 14.5px;
+  text-align: left;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  cursor: pointer;
+}
+</style>

@@ -1,0 +1,86 @@
+<script setup lang="ts">
+import { measuredCard, type Method } from '~~/core/lesson'
+import { UNIT_CODES, unitOf } from '~~/core/quantity'
+import { methodWords } from '~~/core/wording'
+
+/** How we measure, how much that wobbles, and what has to be so before every trial. */
+const lesson = useLesson()
+const plan = computed(() => lesson.plan!)
+const method = computed(() => measuredCard(plan.value)?.method)
+const newLine = ref('')
+
+function set<Part extends keyof Method>(part: Part, value: Method[Part], typing = ''): void {
+  lesson.edit((draft) => (measuredCard(draft)!.method[part] = value), typing)
+}
+
+function addLine(): void {
+  const text = newLine.value.trim()
+  if (text !== '' && plan.value.resetList.length < 12) lesson.edit((draft) => draft.resetList.push(text.slice(0, 200)))
+  newLine.value = ''
+}
+
+const WOBBLES = [
+  { part: 'readingWobble', label: 'Reading wobble', why: 'a child reads a mark wrong by about half a mark' },
+  { part: 'timingWobble', label: 'Timing wobble', why: 'a child’s hand on a stopwatch: 0.15 s' },
+  { part: 'trialWobble', label: 'Trial-to-trial wobble', why: 'how far two trials of the same thing differ' },
+  { part: 'differenceThatMatters', label: 'Difference that matters', why: '0 leaves it to the instrument’s mark' },
+] as const
+</script>
+
+<template>
+  <details class="section fold">
+    <summary><strong>How we measure</strong> <span class="soft">{{ method ? methodWords(method) : 'nothing to measure yet' }}</span></summary>
+    <div v-if="method" class="method">
+      <label class="field">
+        <span>Measured with</span>
+        <input
+          class="box" data-target="method-tool" :value="method.tool" maxlength="200" placeholder="ruler, kitchen scale, stopwatch"
+          @input="set('tool', ($event.target as HTMLInputElement).value, 'tool')"
+        >
+      </label>
+      <label class="field">
+        <span>Unit</span>
+        <select class="box" data-target="method-unit" :value="method.unit" @change="set('unit', ($event.target as HTMLSelectElement).value as never)">
+          <option v-for="code in UNIT_CODES" :key="code" :value="code">{{ unitOf(code).symbol || 'a count' }}</option>
+        </select>
+      </label>
+      <NumberField label="Smallest mark" :unit="method.unit" :model-value="method.resolution" :least="0.000001" :most="1000000" @update:model-value="set('resolution', $event ?? 1)" />
+      <div v-for="wobble in WOBBLES" :key="wobble.part">
+        <NumberField :label="wobble.label" :unit="method.unit" :model-value="method[wobble.part]" :least="0" :most="1000000000" @update:model-value="set(wobble.part, $event ?? 0)" />
+        <p class="hint">{{ wobble.why }}</p>
+      </div>
+    </div>
+    <h4>Before every trial</h4>
+    <ul class="resets">
+      <li v-for="(line, place) in plan.resetList" :key="place">
+        <GrowingField plain :label="`Before every trial: ${line}`" :model-value="line" @update:model-value="lesson.edit((draft) => (draft.resetList[place] = $event.slice(0, 200)), `reset-${place}`)" />
+        <button type="button" class="button small quiet" :aria-label="`Take away: ${line}`" @click="lesson.edit((draft) => draft.resetList.splice(place, 1))">✕</button>
+      </li>
+    </ul>
+    <input v-model="newLine" class="box" aria-label="Add to the list before every trial" maxlength="200" placeholder="fresh, dry strip" @keydown.enter="addLine" @blur="addLine">
+  </details>
+</template>
+
+<style scoped>
+.fold {
+  padding: 8px 12px;
+  border: 1px solid var(--line);
+  border-radius: var(--corner);
+  background: var(--card);
+}
+summary {
+  cursor: pointer;
+}
+.method {
+  display: grid;
+  grid-template-columns: repeat(3, minmax(0, 1fr));
+  gap: 12px 18px;
+  margin: 12px 0;
+}
+h4 {
+  margin: 10px 0 4px;
+}
+.resets li {
+  display: flex;
+}
+</style>

@@ -1,0 +1,99 @@
+<script setup lang="ts">
+import { activeConditions, measuredCard } from '~~/core/lesson'
+import { outlookOf, WANTED_CHANCE } from '~~/core/measuring'
+import { withUnit, writeShort } from '~~/core/quantity'
+import { chanceWords, counted } from '~~/core/wording'
+
+/** Will we see it: the difference we expect against the wobble, and how many repeats that takes. A bar sets the repeats. */
+const lesson = useLesson()
+const plan = computed(() => lesson.plan!)
+const method = computed(() => measuredCard(plan.value)?.method)
+const outlook = computed(() => outlookOf(plan.value))
+const chances = useChances(() => outlook.value)
+const amount = (value: number) => withUnit(writeShort(value), method.value!.unit)
+
+function guess(part: 'expectedLow' | 'expectedHigh', value: number | null): void {
+  lesson.edit((draft) => (measuredCard(draft)!.method[part] = value))
+}
+</script>
+
+<template>
+  <section class="section" aria-labelledby="outlook">
+    <header class="row head">
+      <h3 id="outlook">Will we see it?</h3>
+      <div class="row settings">
+        <NumberField bare steps label="Repeats of each condition" :model-value="plan.repeats" :least="1" :most="20" whole @update:model-value="lesson.edit((draft) => (draft.repeats = $event ?? 1))" />
+        <span>repeats</span>
+        <NumberField bare steps label="Practice trials" :model-value="plan.practice" :least="0" :most="5" whole @update:model-value="lesson.edit((draft) => (draft.practice = $event ?? 0))" />
+        <span>practice</span>
+      </div>
+    </header>
+    <div class="sheet panel">
+      <template v-if="method">
+        <dl>
+          <dt>lowest we expect</dt>
+          <dd><NumberField bare optional label="Lowest result we expect" target="expected" :unit="method.unit" :model-value="method.expectedLow" @update:model-value="guess('expectedLow', $event)" /></dd>
+          <dt>highest we expect</dt>
+          <dd><NumberField bare optional label="Highest result we expect" :unit="method.unit" :model-value="method.expectedHigh" @update:model-value="guess('expectedHigh', $event)" /></dd>
+          <template v-if="outlook">
+            <dt>neighbours apart</dt><dd>{{ amount(outlook.closest) }}</dd>
+            <dt>wobble per reading</dt><dd>{{ amount(outlook.total) }}</dd>
+          </template>
+        </dl>
+        <div v-if="outlook" class="answer">
+          <RepeatChart :chances="chances" :repeats="plan.repeats" :wanted="WANTED_CHANCE" @choose="lesson.edit((draft) => (draft.repeats = $event))" />
+          <p>
+            With {{ counted(plan.repeats, 'repeat') }}, the best one comes out best in <strong>{{ chanceWords(outlook.chance) }}</strong>.
+            <template v-if="outlook.needed">{{ counted(outlook.needed, 'repeat') }} {{ outlook.needed === 1 ? 'reaches' : 'reach' }} nine in ten.</template>
+            <template v-else>Twelve repeats are not enough.</template>
+          </p>
+        </div>
+        <p v-else class="hint answer">
+          {{ activeConditions(plan).length < 2 ? 'Two conditions are needed first.' : 'Say the lowest and the highest result you expect, a guess is enough, and see how many repeats it takes.' }}
+        </p>
+      </template>
+      <p v-else class="hint">Put a card into Measure first.</p>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.head h3 {
+  font-size: 17px;
+}
+.settings {
+  margin-left: auto;
+  gap: 6px;
+}
+.settings span {
+  margin-right: 8px;
+  color: var(--soft);
+}
+.panel {
+  display: grid;
+  grid-template-columns: 268px minmax(0, 1fr);
+  gap: 20px;
+  margin-top: 8px;
+}
+dl {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  align-items: center;
+  align-content: start;
+  gap: 5px 12px;
+}
+dt {
+  color: var(--soft);
+}
+dd {
+  white-space: nowrap;
+}
+.answer {
+  min-width: 0;
+}
+@media (width < 700px) {
+  .panel {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

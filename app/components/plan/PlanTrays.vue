@@ -1,0 +1,217 @@
+<script setup lang="ts">
+import { VueDraggable } from 'vue-draggable-plus'
+import { changedFactor, keptFactors, measuredCard, newMeasure, type Factor, type Measure } from '~~/core/lesson'
+
+/** Three trays and what is not in one yet. Exactly one card lies in Change and one in Measure; every other factor is kept the same. */
+const lesson = useLesson()
+const plan = computed(() => lesson.plan!)
+const changed = computed(() => changedFactor(plan.value))
+const measured = computed(() => measuredCard(plan.value))
+const spareMeasures = computed(() => plan.value.measures.filter((measure) => measure.id !== plan.value.measured))
+
+// What lies in a tray follows from the plan; a drop only says which card is the chosen one, or in which order the others lie.
+const inChange = tray<Factor>(() => (changed.value ? [changed.value] : []), chooseChanged)
+const inKeep = tray<Factor>(() => keptFactors(plan.value), reorderFactors)
+const inHeap = tray<Factor>(() => (changed.value ? [] : plan.value.factors), reorderFactors)
+const inMeasure = tray<Measure>(() => (measured.value ? [measured.value] : []), chooseMeasured)
+const inMeasureHeap = tray<Measure>(() => spareMeasures.value, () => undefined)
+
+function tray<Card>(get: () => Card[], set: (cards: Card[]) => void) {
+  return computed({ get, set })
+}
+
+function chooseChanged(cards: Factor[]): void {
+  const id = cards.find((card) => card.id !== plan.value.changed)?.id ?? cards[0]?.id ?? null
+  if (id !== plan.value.changed) lesson.edit((draft) => (draft.changed = id))
+}
+
+function chooseMeasured(cards: Measure[]): void {
+  const id = cards.find((card) => card.id !== plan.value.measured)?.id ?? cards[0]?.id ?? null
+  if (id !== plan.value.measured) lesson.edit((draft) => (draft.measured = id))
+}
+
+function reorderFactors(cards: Factor[]): void {
+  const others = plan.value.factors.filter((factor) => factor.id !== plan.value.changed)
+  if (cards.length !== others.length) return
+  const order = cards.map((card) => card.id)
+  lesson.edit((draft) => draft.factors.sort((a, b) => order.indexOf(a.id) - order.indexOf(b.id)))
+}
+
+const newFactor = ref('')
+const newMeasured = ref('')
+
+function addFactor(change: boolean): void {
+  const name = newFactor.value.trim()
+  if (name === '') return
+  const id = newId()
+  lesson.edit((draft) => {
+    draft.factors.push({ id, name, how: '', exceptions: {} })
+    if (change) draft.changed = id
+  })
+  newFactor.value = ''
+}
+
+function addMeasure(): void {
+  const name = newMeasured.value.trim()
+  if (name === '') return
+  const id = newId()
+  lesson.edit((draft) => {
+    draft.measures.push(newMeasure(id, name))
+    draft.measured ??= id
+  })
+  newMeasured.value = ''
+}
+
+const dragging = { animation: 120, filter: 'textarea, input, button', preventOnFilter: false, forceFallback: true }
+</script>
+
+<template>
+  <div>
+    <div class="trays">
+      <section class="tray" aria-labelledby="tray-change">
+        <header><h3 id="tray-change">Change</h3><span>one thing</span></header>
+        <VueDraggable v-model="inChange" group="factors" v-bind="dragging" class="cards" data-tray="change">
+          <FactorCard v-for="factor in inChange" :key="factor.id" :factor="factor" tray="change" />
+        </VueDraggable>
+        <p v-if="!changed" class="hint empty">Drag one card here, or press <kbd>c</kbd> on its dots.</p>
+      </section>
+      <section class="tray" aria-labelledby="tray-measure">
+        <header><h3 id="tray-measure">Measure</h3><span>one thing</span></header>
+        <VueDraggable v-model="inMeasure" group="measures" v-bind="dragging" class="cards" data-tray="measure">
+          <MeasureCard v-for="measure in inMeasure" :key="measure.id" :measure="measure" chosen />
+        </VueDraggable>
+        <input
+          v-model="newMeasured" class="box add" data-target="new-measure" aria-label="Add a thing we could measure" maxlength="4000"
+          :placeholder="measured ? '+ another we could measure' : 'how high water climbs'" @keydown.enter="addMeasure" @blur="addMeasure"
+        >
+      </section>
+      <section class="tray keep" aria-labelledby="tray-keep">
+        <header><h3 id="tray-keep">Keep the same</h3><span>and say how</span></header>
+        <VueDraggable v-model="inKeep" group="factors" v-bind="dragging" class="cards two" data-tray="keep">
+          <FactorCard v-for="factor in inKeep" :key="factor.id" :factor="factor" tray="keep" />
+        </VueDraggable>
+        <p v-if="!changed" class="hint empty">Everything else we could change comes here by itself.</p>
+        <input
+          v-else v-model="newFactor" class="box add" data-new data-target="new-factor" aria-label="Add a thing to keep the same" maxlength="4000"
+          placeholder="+ another thing to keep the same" @keydown.enter="addFactor(false)" @blur="addFactor(false)"
+        >
+      </section>
+    </div>
+
+    <section v-if="!changed || spareMeasures.length > 0" class="heap" aria-label="Cards not in a tray yet">
+      <template v-if="!changed">
+        <h3>Things we could change</h3>
+        <VueDraggable v-model="inHeap" group="factors" v-bind="dragging" class="loose" data-tray="heap">
+          <FactorCard v-for="factor in inHeap" :key="factor.id" :factor="factor" tray="heap" />
+        </VueDraggable>
+        <input
+          v-model="newFactor" class="box add" data-new data-target="new-factor" aria-label="Add a thing we could change" maxlength="4000"
+          placeholder="the kind of paper" @keydown.enter="addFactor(false)" @blur="addFactor(false)"
+        >
+      </template>
+      <template v-if="spareMeasures.length > 0">
+        <h3>Things we could measure</h3>
+        <VueDraggable v-model="inMeasureHeap" group="measures" v-bind="dragging" class="loose" data-tray="measure-heap">
+          <MeasureCard v-for="measure in inMeasureHeap" :key="measure.id" :measure="measure" :chosen="false" />
+        </VueDraggable>
+      </template>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.trays {
+  display: grid;
+  grid-template-columns: 1fr 1fr 1.6fr;
+  gap: 16px;
+}
+.tray {
+  position: relative;
+  display: flex;
+  flex-direction: column;
+  min-height: 214px;
+  margin-top: 10px;
+  padding: 18px 10px 10px;
+  border: 1.5px solid var(--ink);
+  border-top: 0;
+  border-radius: 0 0 12px 12px;
+}
+/* The rim of the tray: two short lips that leave room for its name. */
+.tray header {
+  position: absolute;
+  inset: -11px -7px auto;
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 8px;
+}
+.tray header::before,
+.tray header::after {
+  content: '';
+  flex: none;
+  width: 12px;
+  border-top: 1.5px solid var(--ink);
+}
+.tray header h3 {
+  font-size: 16px;
+}
+.tray header span {
+  flex: 1;
+  color: var(--soft);
+  font-size: 13px;
+  text-align: right;
+}
+.cards {
+  display: grid;
+  gap: 8px;
+  align-content: start;
+  flex: 1;
+  min-height: 60px;
+}
+.cards.two {
+  grid-template-columns: 1fr 1fr;
+}
+.empty {
+  position: absolute;
+  inset: 30px 14px auto;
+  pointer-events: none;
+}
+.add {
+  min-height: 32px;
+  margin-top: 8px;
+  padding: 3px 8px;
+  border-style: dashed;
+  background: transparent;
+}
+.add::placeholder {
+  color: var(--soft);
+  opacity: 1;
+}
+.heap {
+  margin-top: 14px;
+  padding: 10px 12px;
+  border: 1.5px dashed var(--mark);
+  border-radius: var(--corner);
+}
+.heap h3 {
+  font-size: 15px;
+}
+.loose {
+  display: grid;
+  grid-template-columns: repeat(3, minmax(0, 1fr));
+  gap: 8px;
+  min-height: 20px;
+  margin: 6px 0;
+}
+kbd {
+  padding: 0 5px;
+  border: 1px solid var(--mark);
+  border-radius: 4px;
+}
+@media (width < 900px) {
+  .trays,
+  .loose {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,113 @@
+<script setup lang="ts">
+import type { ChanceOfRepeats } from '~~/core/measuring'
+import { counted } from '~~/core/wording'
+
+/** The chance for 1 to 12 repeats. A bar is a button that sets the repeats. */
+const props = defineProps<{ chances: ChanceOfRepeats[]; repeats: number; wanted: number }>()
+defineEmits<{ choose: [repeats: number] }>()
+const percent = (chance: number) => Math.round(chance * 100)
+const words = (one: ChanceOfRepeats) =>
+  `${counted(one.repeats, 'repeat')}: best is best ${percent(one.bestIsBest)} in 100, whole order right ${percent(one.rightOrder)} in 100`
+const label = computed(() => `nine in ten`)
+const line = computed(() => `${(1 - props.wanted) * 100}%`)
+</script>
+
+<template>
+  <div class="chart" role="group" aria-label="Chance that the best one comes out best, for 1 to 12 repeats">
+    <div class="bars">
+      <span class="goal" :style="{ top: line }"><span>{{ label }}</span></span>
+      <button
+        v-for="one in chances" :key="one.repeats" type="button" :aria-label="words(one)" :title="words(one)" :aria-pressed="one.repeats === repeats"
+        @click="$emit('choose', one.repeats)"
+      >
+        <span class="bar" :class="{ chosen: one.repeats === repeats }" :style="{ height: `${one.bestIsBest * 100}%` }" />
+        <span class="order" :style="{ bottom: `${one.rightOrder * 100}%` }" />
+      </button>
+    </div>
+    <div class="counts" aria-hidden="true"><span v-for="one in chances" :key="one.repeats" :class="{ chosen: one.repeats === repeats }">{{ one.repeats }}</span></div>
+    <p class="hint key" aria-hidden="true"><span class="swatch" /> best one best <span class="swatch dash" /> whole order right</p>
+  </div>
+</template>
+
+<style scoped>
+.bars {
+  position: relative;
+  display: flex;
+  gap: 6px;
+  height: 82px;
+  border-bottom: 1px solid var(--ink);
+}
+.bars button {
+  position: relative;
+  flex: 1;
+  padding: 0;
+  border: 0;
+  background: none;
+  cursor: pointer;
+}
+.bar {
+  position: absolute;
+  inset: auto 0 0;
+  background: #cfc6b2;
+}
+.bars button:hover .bar {
+  background: var(--mark);
+}
+.bar.chosen {
+  background: var(--green) !important;
+}
+.order {
+  position: absolute;
+  inset: auto 0 0;
+  border-top: 2.5px solid var(--ink);
+}
+.goal {
+  position: absolute;
+  z-index: 1;
+  right: 0;
+  left: 0;
+  border-top: 1.5px dashed var(--brass);
+  pointer-events: none;
+}
+.goal span {
+  position: absolute;
+  right: 0;
+  bottom: 0;
+  padding: 0 4px;
+  color: var(--brass);
+  font-size: 12.5px;
+  transform: translateY(-1px);
+}
+.counts {
+  display: flex;
+  gap: 6px;
+  font-size: 14px;
+}
+.counts span {
+  flex: 1;
+  color: var(--soft);
+  text-align: center;
+}
+.counts .chosen {
+  color: var(--green);
+  font-weight: 700;
+}
+.key {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  margin-bottom: 6px;
+  font-size: 13px;
+}
+.swatch {
+  width: 14px;
+  height: 10px;
+  background: #cfc6b2;
+}
+.swatch.dash {
+  height: 0;
+  margin-left: 8px;
+  border-top: 2.5px solid var(--ink);
+  background: none;
+}
+</style>

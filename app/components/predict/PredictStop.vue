@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import { activeConditions } from '~~/core/lesson'
+import { predictionsByGroup } from '~~/core/predictions'
+
+/** Every group's order and reason, stamped before its first counted reading, and the tally of the class. */
+const lesson = useLesson()
+const plan = computed(() => lesson.plan!)
+const groups = computed(() => predictionsByGroup(plan.value, lesson.record.predictions))
+const stamped = computed(() => groups.value.filter((one) => one.stamped).length)
+</script>
+
+<template>
+  <div>
+    <div class="stop-head">
+      <h2>Predict</h2>
+      <p class="soft">Each group's order and its reason, before its first counted reading. Being wrong is where it gets interesting.</p>
+    </div>
+    <div v-if="activeConditions(plan).length < 2" class="empty-note">
+      <strong>Nothing to put in order yet</strong>
+      A prediction is an order of the conditions, such as “kitchen roll, tissue, card, because it is the fluffiest”. <NuxtLink :to="`/lesson/${lesson.id}/plan`">Name two conditions first</NuxtLink>.
+    </div>
+    <template v-else>
+      <section class="sheet tally" aria-labelledby="tally">
+        <h3 id="tally">The class so far <span class="soft">{{ stamped }} of {{ groups.length }} groups</span></h3>
+        <PredictionTally :plan="plan" :predictions="lesson.record.predictions" />
+      </section>
+      <ul class="groups">
+        <GroupPrediction v-for="one in groups" :key="one.group" :prediction="one" />
+      </ul>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.tally h3 {
+  margin-bottom: 4px;
+  font-size: 17px;
+}
+.tally h3 span {
+  margin-left: 8px;
+  font-family: var(--dense);
+  font-size: 15px;
+  font-weight: 400;
+}
+.groups {
+  margin-top: 14px;
+}
+</style>

@@ -1,0 +1,96 @@
+<script setup lang="ts">
+import { cautionsOf, needsOf } from '~~/core/kit'
+import type { Plan } from '~~/core/lesson'
+import { amountWords, cautionWords, counted, doerWords, question, SAFETY_LAST_WORD, trialSum } from '~~/core/wording'
+
+/** What the class needs on one page, then a list with tick boxes for every group's tray. */
+const props = defineProps<{ plan: Plan }>()
+const needs = computed(() => needsOf(props.plan).map((need) => ({ ...need, name: props.plan.materials.find((one) => one.id === need.material)!.name })))
+const onTray = computed(() => needs.value.filter((need) => need.perTray !== undefined && need.perTray > 0))
+const cautions = computed(() => cautionsOf(props.plan))
+</script>
+
+<template>
+  <div>
+    <section>
+      <h1>{{ plan.title || 'Lesson' }}: for the whole class</h1>
+      <p>Class {{ plan.className }}{{ plan.date ? `, ${writeDay(plan.date)}` : '' }}. {{ trialSum(plan) }}.</p>
+      <table class="ruled list">
+        <thead><tr><th class="tick">Got</th><th>Thing</th><th class="figure">Class</th><th class="figure">of it spare</th><th class="figure">Each tray</th><th class="figure">Short</th></tr></thead>
+        <tbody>
+          <tr v-for="need in needs" :key="need.material">
+            <td class="tick"><span class="square" /></td><td>{{ need.name }}</td><td class="figure"><strong>{{ amountWords(need.forClass, need.unit) }}</strong></td>
+            <td class="figure">{{ need.spare > 0 ? amountWords(need.spare, need.unit) : '' }}</td><td class="figure">{{ need.perTray === undefined ? '' : amountWords(need.perTray, need.unit) }}</td>
+            <td class="figure">{{ need.short > 0 ? amountWords(need.short, need.unit) + (need.packs ? `: ${counted(need.packs.count, 'pack')}` : '') : '' }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <h2>Take care</h2>
+      <ul class="care"><li v-for="one in cautions" :key="one.caution"><span class="square" /> <span><strong>{{ cautionWords(one.caution).name }}: {{ doerWords(one.doer) }}.</strong> {{ cautionWords(one.caution).what }}</span></li></ul>
+      <p class="last">{{ SAFETY_LAST_WORD }}</p>
+    </section>
+    <section v-for="(group, place) in plan.groups" :key="group.id" class="tray keep-together" :class="{ 'new-page': place % 2 === 0 }">
+      <h2><ShapeBadge :size="22" :shape="group.shape" /> {{ group.name }} <span class="soft">{{ counted(group.seats, 'seat') }}</span></h2>
+      <p>{{ question(plan) }}</p>
+      <table class="ruled list">
+        <tbody>
+          <tr v-for="need in onTray" :key="need.material"><td class="tick"><span class="square" /></td><td>{{ need.name }}</td><td class="figure"><strong>{{ amountWords(need.perTray!, need.unit) }}</strong></td></tr>
+        </tbody>
+      </table>
+      <p class="care">Take care: {{ cautions.map((one) => `${cautionWords(one.caution).name.toLowerCase()} (${doerWords(one.doer)})`).join(', ') || 'nothing special' }}. {{ SAFETY_LAST_WORD }}</p>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+h1 {
+  font-size: 20pt;
+}
+h2 {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  margin: 5mm 0 2mm;
+  font-size: 15pt;
+}
+h2 span {
+  font-size: 11pt;
+  font-weight: 400;
+}
+.list {
+  margin-top: 3mm;
+  font-family: var(--heading);
+}
+.list td {
+  padding: 1.1mm 2mm;
+}
+.tick {
+  width: 11mm;
+}
+.square {
+  display: inline-block;
+  flex: none;
+  width: 4.6mm;
+  height: 4.6mm;
+  border: 1.4px solid #000;
+}
+ul.care li {
+  display: flex;
+  gap: 3mm;
+  padding: 0.8mm 0;
+}
+p.care {
+  margin-top: 2mm;
+  font-size: 10pt;
+}
+.last {
+  margin-top: 3mm;
+  font-weight: 700;
+}
+.tray {
+  padding-bottom: 6mm;
+}
+.tray + .tray:not(.new-page) {
+  border-top: 1.5px dashed #000;
+}
+</style>

@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { counted, nextThing } from '~~/core/wording'
+import type { ShelfEntry } from '~~/server/lesson/shelf'
+
+/** One lesson on the shelf: how full its beaker is, when it is, what to do next. */
+const props = defineProps<{ lesson: ShelfEntry }>()
+defineEmits<{ duplicate: []; archive: [] }>()
+const when = computed(() => {
+  const { date, start } = props.lesson
+  return date === '' ? 'no day yet' : `${writeDay(date)}${start ? `, ${start}` : ''}`
+})
+const percent = computed(() => Math.round(props.lesson.level * 100))
+</script>
+
+<template>
+  <li class="lesson">
+    <BeakerMark :size="64" :level="lesson.level" :label="`${percent} in 100 ready`" />
+    <div class="words">
+      <h3><NuxtLink :to="`/lesson/${lesson.id}/${lesson.next ?? 'agree'}`">{{ lesson.title || 'Lesson without a name' }}</NuxtLink></h3>
+      <p class="question">{{ lesson.question || 'No question yet' }}</p>
+      <p class="soft">Class {{ lesson.className }} · <span class="nowrap">{{ when }}</span></p>
+    </div>
+    <div class="next">
+      <NuxtLink class="button" :to="`/lesson/${lesson.id}/${lesson.next ?? 'agree'}`">{{ nextThing(lesson.next) }}</NuxtLink>
+      <p v-if="lesson.troubles > 0" class="trouble"><span aria-hidden="true">▲</span> {{ counted(lesson.troubles, 'thing') }} to mend</p>
+    </div>
+    <div class="tools">
+      <button type="button" class="button quiet small" :aria-label="`Duplicate ${lesson.title}`" @click="$emit('duplicate')">Duplicate</button>
+      <button type="button" class="button quiet small" :aria-label="`${lesson.archived ? 'Take back' : 'Put away'} ${lesson.title}`" @click="$emit('archive')">
+        {{ lesson.archived ? 'Take back' : 'Put away' }}
+      </button>
+    </div>
+  </li>
+</template>
+
+<style scoped>
+.lesson {
+  display: grid;
+  grid-template-columns: 72px minmax(0, 1fr) 200px 110px;
+  gap: 20px;
+  align-items: center;
+  padding: 16px 4px;
+  border-bottom: 1px solid var(--line);
+}
+.lesson h3 {
+  font-size: 20px;
+}
+.lesson h3 a {
+  color: var(--ink);
+  text-decoration: none;
+}
+.lesson h3 a:hover {
+  text-decoration: underline;
+}
+.question {
+  font-family: var(--heading);
+  overflow-wrap: anywhere;
+}
+.next {
+  display: grid;
+  gap: 4px;
+  justify-items: start;
+}
+.tools {
+  display: grid;
+  justify-items: start;
+}
+@media (width < 860px) {
+  .lesson {
+    grid-template-columns: 72px minmax(0, 1fr);
+  }
+  .next,
+  .tools {
+    grid-column: 2;
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+  }
+}
+</style>

@@ -1,0 +1,93 @@
+<script setup lang="ts">
+import { UNIT_CODES, unitOf, type UnitCode } from '~~/core/quantity'
+
+/** A number pad with fraction, comma and minus; the unit stays in sight. A keyboard works too. */
+const props = defineProps<{ planUnit: UnitCode; trouble: string }>()
+const text = defineModel<string>({ required: true })
+const unit = defineModel<UnitCode>('unit', { required: true })
+const KEYS = ['7', '8', '9', 'back', '4', '5', '6', '½', '1', '2', '3', ',', '0', '−', '/', 'space'] as const
+const LABELS: Partial<Record<(typeof KEYS)[number], string>> = { back: 'Delete the last one', '−': 'minus', '/': 'over, for a fraction', space: 'space, between 17 and 3/8', '½': 'and a half', ',': 'comma' }
+const units = computed(() => UNIT_CODES.filter((code) => unitOf(code).dimension === unitOf(props.planUnit).dimension))
+const symbol = computed(() => unitOf(unit.value).symbol)
+
+function press(key: (typeof KEYS)[number]): void {
+  if (key === 'back') text.value = text.value.slice(0, -1)
+  else text.value = (text.value + (key === 'space' ? ' ' : key)).slice(0, 60)
+}
+</script>
+
+<template>
+  <div class="pad">
+    <div class="display" :class="{ wrong: trouble }">
+      <input v-model="text" inputmode="none" autocomplete="off" maxlength="60" aria-label="The number" :aria-invalid="trouble ? true : undefined" placeholder="?">
+      <select v-if="units.length > 1" v-model="unit" aria-label="Unit"><option v-for="code in units" :key="code" :value="code">{{ unitOf(code).symbol || 'count' }}</option></select>
+      <span v-else class="unit">{{ symbol }}</span>
+    </div>
+    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    <div class="keys">
+      <button v-for="key in KEYS" :key="key" type="button" :aria-label="LABELS[key]" @click="press(key)">{{ key === 'back' ? '⌫' : key === 'space' ? '␣' : key }}</button>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.pad {
+  display: grid;
+  gap: 8px;
+}
+.display {
+  display: flex;
+  align-items: baseline;
+  height: 84px;
+  padding: 0 12px;
+  border: 2px solid var(--ink);
+  border-top: 0;
+  border-radius: 0 0 14px 14px;
+  background: var(--card);
+}
+.display.wrong {
+  border-color: var(--beet);
+}
+.display:focus-within {
+  outline: 3px solid var(--slate);
+  outline-offset: 2px;
+}
+.display input {
+  flex: 1;
+  min-width: 0;
+  height: 80px;
+  border: 0;
+  outline: none;
+  background: none;
+  font-family: var(--heading);
+  font-size: 50px;
+  font-weight: 700;
+  text-align: right;
+}
+.display select,
+.unit {
+  padding: 0 2px 0 10px;
+  border: 0;
+  background: none;
+  font-size: 26px;
+}
+.keys {
+  display: grid;
+  grid-template-columns: repeat(4, 1fr);
+  gap: 8px;
+}
+.keys button {
+  min-height: 56px;
+  border: 1px solid var(--mark);
+  border-radius: var(--corner);
+  background: var(--card);
+  font-size: 24px;
+  cursor: pointer;
+}
+.keys button:active {
+  background: var(--green-light);
+}
+.trouble {
+  font-size: 17px;
+}
+</style>

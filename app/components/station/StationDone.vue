@@ -1,0 +1,53 @@
+<script setup lang="ts">
+import { activeConditions, letterOf, type Plan } from '~~/core/lesson'
+import type { Reading } from '~~/core/lesson'
+import type { Progress } from '~~/core/record'
+import { nameOfCondition, writeReading } from '~~/core/wording'
+
+/** All is written down: the group's own numbers, each of which can still be put right. */
+defineProps<{ plan: Plan; progress: Progress }>()
+defineEmits<{ fix: [reading: Reading] }>()
+</script>
+
+<template>
+  <div class="done">
+    <h1>{{ progress.all === 0 ? 'Nothing to test yet' : 'All written down' }}</h1>
+    <p>{{ progress.all === 0 ? 'Your teacher is still planning.' : 'Clear away, then look at the board. Tap a number to put it right.' }}</p>
+    <ul>
+      <li v-for="condition in activeConditions(plan)" :key="condition.id">
+        <ConditionBadge :size="36" :letter="letterOf(plan, condition.id)" :place="plan.conditions.indexOf(condition)" />
+        <span class="name">{{ nameOfCondition(plan, condition.id) }}</span>
+        <template v-for="cell in progress.cells" :key="`${cell.condition}-${cell.repeat}`">
+          <button v-for="reading in cell.condition === condition.id ? cell.kept : []" :key="reading.id" type="button" class="button" @click="$emit('fix', reading)">{{ writeReading(plan, reading.value, reading.unit) }}</button>
+        </template>
+      </li>
+    </ul>
+  </div>
+</template>
+
+<style scoped>
+.done {
+  display: grid;
+  gap: 12px;
+  padding-top: 20px;
+}
+h1 {
+  font-size: 28px;
+}
+li {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 10px;
+  padding: 8px 0;
+  border-bottom: 1px solid var(--line);
+}
+.name {
+  flex: 1 0 130px;
+}
+.button {
+  min-height: 56px;
+  font-family: var(--heading);
+  font-size: 18px;
+}
+</style>

@@ -1,0 +1,89 @@
+<script setup lang="ts">
+import type { Shape } from '~~/core/lesson'
+
+/** The code from the board, then the own group. */
+const props = defineProps<{ join: (code: string, group: string) => Promise<void> }>()
+const route = useRoute()
+const code = ref(typeof route.query.code === 'string' ? route.query.code : '')
+const lesson = ref<{ title: string; groups: { id: string; name: string; shape: Shape }[] }>()
+const trouble = ref('')
+
+async function attempt(work: () => Promise<void>): Promise<void> {
+  trouble.value = ''
+  await work().catch((error: unknown) => (trouble.value = messageOf(error)))
+}
+const look = () => attempt(async () => void (lesson.value = await callServer(`/api/stations?code=${encodeURIComponent(code.value)}`)))
+const choose = (group: string) => attempt(() => props.join(code.value, group))
+if (code.value) onMounted(look)
+</script>
+
+<template>
+  <div class="join">
+    <BeakerMark :size="64" :level="0.5" />
+    <form v-if="!lesson" @submit.prevent="look">
+      <h1>Type the code from the board</h1>
+      <input v-model="code" class="code" aria-label="Code from the board" placeholder="FERN 42" autocomplete="off" autocapitalize="characters" maxlength="20">
+      <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+      <button type="submit" class="button main big" :disabled="code.trim() === ''">Next</button>
+    </form>
+    <template v-else>
+      <h1>Which group are you?</h1>
+      <p class="soft">{{ lesson.title }}</p>
+      <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+      <ul>
+        <li v-for="group in lesson.groups" :key="group.id"><button type="button" class="button big" @click="choose(group.id)"><ShapeBadge :size="26" :shape="group.shape" /> {{ group.name }}</button></li>
+      </ul>
+      <p v-if="lesson.groups.length === 0">This lesson has no groups yet. Ask your teacher.</p>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.join,
+form {
+  display: grid;
+  gap: 14px;
+  justify-items: center;
+  width: min(460px, 100%);
+  margin: 0 auto;
+  padding-top: 6vh;
+}
+form {
+  padding-top: 0;
+}
+h1 {
+  font-size: 24px;
+  text-align: center;
+}
+.code {
+  width: 260px;
+  height: 72px;
+  border: 2px solid var(--ink);
+  border-radius: 0 0 14px 14px;
+  border-top-color: var(--line);
+  background: var(--card);
+  font-size: 32px;
+  font-weight: 700;
+  letter-spacing: 2px;
+  text-align: center;
+  text-transform: uppercase;
+}
+.trouble {
+  font-size: 17px;
+}
+ul {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 12px;
+  width: 100%;
+}
+.big {
+  width: 100%;
+  min-height: 60px;
+  font-family: var(--heading);
+  font-size: 21px;
+}
+ul .big {
+  justify-content: flex-start;
+}
+</style>

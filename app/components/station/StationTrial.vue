@@ -1,0 +1,206 @@
+<script setup lang="ts">
+import { letterOf, measuredCard, type LessonRecord, type Plan, type Reading } from '~~/core/lesson'
+import { readQuantity, type UnitCode } from '~~/core/quantity'
+import { checkReading, type Cell, type Doubt, type Progress } from '~~/core/record'
+import { nameOfCondition, readErrorWords, writeReading } from '~~/core/wording'
+import type { NewReading } from '~~/schemas/record'
+
+/** One trial: what to fetch, what has to be so, the number; and what is asked about it before it is written down. */
+const props = defineProps<{ plan: Plan; record: LessonRecord; trial: Cell; progress: Progress; fixing?: NewReading; last?: Reading }>()
+const emit = defineEmits<{ written: [reading: NewReading]; fix: []; back: []; skipPractice: []; choose: [cell: Cell] }>()
+const unit = computed(() => measuredCard(props.plan)!.method.unit)
+const chosenUnit = ref<UnitCode>(unit.value)
+const text = ref(props.fixing?.entered ?? '')
+const trouble = ref('')
+const asked = shallowRef<{ value: number; entered: string; doubts: Doubt[] }>()
+const sayingWhy = ref(false)
+const place = computed(() => props.plan.conditions.findIndex((one) => one.id === props.trial.condition))
+const name = computed(() => nameOfCondition(props.plan, props.trial.condition))
+const dots = computed(() => props.progress.cells.filter((cell) => cell.condition === props.trial.condition))
+const open = computed(() => props.progress.cells.filter((cell) => cell.kept.length === 0 && !(cell.condition === props.trial.condition && cell.repeat === props.trial.repeat)))
+
+/** What stands in the display, in the plan's unit; undefined and a message when it cannot be read. */
+function read(): { value: number; entered: string } | undefined {
+  const entered = /[a-z°"']/i.test(text.value) || chosenUnit.value === unit.value ? text.value.trim() : `${text.value.trim()} ${chosenUnit.value}`
+  const found = readQuantity(entered, { unit: unit.value })
+  trouble.value = found.ok ? '' : readErrorWords(found.code)
+  return found.ok ? { value: found.value, entered } : undefined
+}
+
+function submit(): void {
+  const found = read()
+  if (!found) return
+  const { condition, practice } = props.trial
+  const doubts = practice ? [] : checkReading(props.plan, props.record.readings, { id: props.fixing?.id, condition, value: found.value, unit: unit.value })
+  if (doubts.length > 0) asked.value = { ...found, doubts }
+  else write(found)
+}
+
+function write({ value, entered }: { value: number; entered: string }, more: Partial<NewReading> = {}): void {
+  const row = readingRow(props.trial, value, unit.value, entered)
+  const fixed = props.fixing && superseding(props.fixing, { value, unit: unit.value, entered, status: 'kept', reason: 'fixed at the station', confirmed: false, ...more })
+  emit('written', fixed ?? { ...row, ...more })
+}
+
+function setAside(reason: string): void {
+  const found = asked.value ?? read()
+  if (found) write(found, { status: 'set-aside', reason })
+}
+</script>
+
+<template>
+  <div class="trial">
+    <div class="what">
+      <div class="condition">
+        <ConditionBadge :size="58" :letter="letterOf(plan, trial.condition)" :place="place" />
+        <div>
+          <h1>{{ name }}</h1>
+          <p v-if="trial.practice" class="practice">Practice: it does not count</p>
+          <p v-else class="dots" :aria-label="`Trial ${trial.repeat} of ${plan.repeats}`">
+            <i v-for="cell in dots" :key="cell.repeat" :class="{ done: cell.kept.length > 0, now: cell.repeat === trial.repeat }" />
+            <span>trial {{ trial.repeat }}</span>
+          </p>
+        </div>
+      </div>
+      <ul v-if="!asked && !sayingWhy" class="resets">
+        <li v-for="line in plan.resetList" :key="line"><span aria-hidden="true">✓</span> {{ line }}</li>
+      </ul>
+      <p v-if="last && !fixing" class="last">
+        Last: {{ letterOf(plan, last.condition) }} <strong>{{ writeReading(plan, last.value, last.unit) }}</strong>{{ last.practice ? ', practice' : '' }}{{ last.status === 'set-aside' ? ', set aside' : '' }}
+        <button type="button" class="fix" @click="emit('fix')">fix it</button>
+      </p>
+      <p v-if="fixing" class="last">Writing {{ writeReading(plan, fixing.value, fixing.unit) }} anew. <button type="button" class="fix" @click="emit('back')">leave it</button></p>
+      <details v-if="open.length > 0 && !fixing && !asked && !sayingWhy" class="another">
+        <summary>Do another one</summary>
+        <div class="row">
+          <button v-for="cell in open" :key="`${cell.condition}-${cell.repeat}`" type="button" class="button" @click="emit('choose', cell)">{{ letterOf(plan, cell.condition) }} {{ cell.repeat }}</button>
+        </div>
+      </details>
+    </div>
+    <StationAsk
+      v-if="asked" :plan="plan" :value="asked.value" :unit="unit" :doubt="asked.doubts[0]!" @right="write(asked, { confirmed: true })"
+      @mend="write({ ...asked, value: $event }, { confirmed: true, reason: `was written as ${asked.entered}`.slice(0, 300) })" @again="asked = undefined" @aside="setAside"
+    />
+    <StationWhy v-else-if="sayingWhy" :has-number="text.trim() !== ''" :trouble="trouble" @why="setAside" @back="sayingWhy = false" />
+    <form v-else class="entry" @submit.prevent="submit">
+      <NumberPad v-model="text" v-model:unit="chosenUnit" :plan-unit="unit" :trouble="trouble" />
+      <div class="row">
+        <button type="button" class="button wrong" @click="sayingWhy = true">something went wrong</button>
+        <button type="submit" class="button main big">Write it down</button>
+      </div>
+      <button v-if="trial.practice" type="button" class="fix" @click="emit('skipPractice')">Start the trials that count</button>
+    </form>
+  </div>
+</template>
+
+<style scoped>
+.trial {
+  display: grid;
+  gap: 12px;
+  padding-top: 14px;
+}
+.what {
+  display: grid;
+  gap: 8px;
+  align-content: start;
+}
+.condition {
+  display: flex;
+  align-items: center;
+  gap: 14px;
+}
+h1 {
+  font-size: 26px;
+  overflow-wrap: anywhere;
+}
+.practice {
+  padding: 0 10px;
+  border-radius: var(--corner);
+  background: var(--brass-light);
+}
+.dots {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+}
+.dots i {
+  width: 18px;
+  height: 18px;
+  border: 1.5px solid var(--ink);
+  border-radius: 50%;
+}
+.dots .done {
+  background: var(--green);
+}
+.dots .now {
+  background: var(--brass-light);
+  box-shadow: 0 0 0 2px var(--brass-mark);
+}
+.resets li {
+  display: flex;
+  gap: 10px;
+  padding: 2px 0;
+}
+.resets span {
+  color: var(--green);
+  font-weight: 700;
+}
+.last {
+  color: var(--soft);
+}
+.last strong {
+  color: var(--ink);
+  font-size: 22px;
+  white-space: nowrap;
+}
+.fix {
+  min-height: 44px;
+  padding: 0 8px;
+  border: 0;
+  background: none;
+  color: var(--slate);
+  text-decoration: underline;
+  cursor: pointer;
+}
+.another {
+  color: var(--soft);
+}
+.another summary {
+  min-height: 32px;
+  cursor: pointer;
+}
+.another .button {
+  min-width: 58px;
+  min-height: 56px;
+}
+.entry {
+  display: grid;
+  gap: 10px;
+}
+.entry .row {
+  flex-wrap: nowrap;
+}
+.wrong {
+  width: 116px;
+  min-height: 60px;
+  border-color: var(--ink);
+  color: var(--ink);
+  font-family: var(--heading);
+  font-size: 16px;
+  font-weight: 400;
+  line-height: 1.15;
+}
+.big {
+  flex: 1;
+  min-height: 60px;
+  font-family: var(--heading);
+  font-size: 20px;
+}
+@media (width >= 720px) {
+  .trial {
+    grid-template-columns: 1fr 420px;
+    gap: 36px;
+    padding-top: 28px;
+  }
+}
+</style>

@@ -1,0 +1,104 @@
+<script setup lang="ts">
+import { letterOf, type Reading } from '~~/core/lesson'
+import { answersTo } from '~~/core/secondLook'
+import { checkReading, countedReadings, historyOf, type Cell } from '~~/core/record'
+import { doubtWords, fixWords, nameOfCondition, nameOfGroup, REASONS, writeReading } from '~~/core/wording'
+
+/** One place of the grid: what was written, what is asked about it, how it came to be; and the ways to set it right. */
+const props = defineProps<{ place: Cell }>()
+const lesson = useLesson()
+const plan = computed(() => lesson.plan!)
+const settingAside = ref<string>()
+const reason = ref('')
+watch(() => placeKey(props.place), () => (settingAside.value = undefined))
+
+const shown = computed(() => [...props.place.kept, ...props.place.setAside])
+// In the plan's unit, whatever unit it was written in.
+const asked = computed(() =>
+  countedReadings(plan.value, lesson.record.readings)
+    .filter((reading) => !reading.confirmed && props.place.kept.some(({ id }) => id === reading.id))
+    .flatMap((reading) => checkReading(plan.value, lesson.record.readings, reading).map((doubt) => ({ reading, doubt }))),
+)
+const doubtsOf = (reading: Reading) => asked.value.filter((one) => one.reading.id === reading.id)
+const timeOf = (reading: Reading) => new Date(reading.at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
+
+async function setAside(reading: Reading): Promise<void> {
+  if (reason.value.trim() === '') return
+  if (await lesson.supersede(reading, { status: 'set-aside', reason: reason.value.trim() })) {
+    settingAside.value = undefined
+    reason.value = ''
+  }
+}
+</script>
+
+<template>
+  <section class="sheet panel" aria-label="The chosen place">
+    <h3>
+      {{ nameOfGroup(plan, place.group) }} · {{ letterOf(plan, place.condition) }} {{ nameOfCondition(plan, place.condition) }} · {{ place.practice ? 'practice, never counted' : `repeat ${place.repeat}` }}
+    </h3>
+    <p v-if="shown.length === 0" class="soft">Nothing written yet.</p>
+    <ul>
+      <li v-for="reading in shown" :key="reading.id">
+        <div class="row">
+          <strong class="value" :class="{ aside: reading.status === 'set-aside' }">{{ writeReading(plan, reading.value, reading.unit) }}</strong>
+          <span class="soft">written “{{ reading.entered }}” at the {{ reading.by }}, {{ timeOf(reading) }}</span>
+          <span v-if="reading.status === 'set-aside'">set aside: {{ reading.reason }}</span>
+          <button v-if="reading.status === 'set-aside'" type="button" class="button small" @click="lesson.supersede(reading, { status: 'kept', reason: 'taken back' })">Count it again</button>
+          <button v-else-if="settingAside !== reading.id" type="button" class="button small" @click="settingAside = reading.id">Set aside …</button>
+        </div>
+        <div v-for="one in doubtsOf(reading)" :key="one.doubt.code" class="row doubt">
+          <span>{{ doubtWords(plan, one.reading.value, one.reading.unit, one.doubt) }}</span>
+          <button v-for="fix in answersTo(one.doubt, one.reading)" :key="fix.code" type="button" class="button small" @click="lesson.apply(fix)">{{ fixWords(fix, plan) }}</button>
+        </div>
+        <form v-if="settingAside === reading.id" class="row why" @submit.prevent="setAside(reading)">
+          <button v-for="ready in REASONS" :key="ready" type="button" class="button small quiet" @click="reason = ready">{{ ready }}</button>
+          <input v-model="reason" class="box" maxlength="300" aria-label="Why it is set aside" placeholder="why?">
+          <button type="submit" class="button small main" :disabled="reason.trim() === ''">Set aside</button>
+          <button type="button" class="button small quiet" @click="settingAside = undefined">Leave it</button>
+        </form>
+        <p v-for="earlier in historyOf(reading, lesson.record.readings)" :key="earlier.id" class="soft earlier">
+          before: {{ writeReading(plan, earlier.value, earlier.unit) }}{{ earlier.status === 'set-aside' ? `, set aside: ${earlier.reason}` : '' }}, {{ timeOf(earlier) }}
+        </p>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.panel {
+  margin-top: 14px;
+}
+h3 {
+  margin-bottom: 6px;
+  font-size: 16px;
+}
+li + li {
+  margin-top: 8px;
+  padding-top: 8px;
+  border-top: 1px solid var(--line);
+}
+.value {
+  font-family: var(--heading);
+  font-size: 22px;
+  white-space: nowrap;
+}
+.value.aside {
+  text-decoration: line-through;
+}
+.doubt {
+  margin-top: 6px;
+  padding: 6px 10px;
+  border-left: 4px solid var(--brass-mark);
+  background: var(--brass-light);
+}
+.why {
+  gap: 4px 6px;
+  margin-top: 8px;
+}
+.why .box {
+  width: 220px;
+}
+.earlier {
+  font-size: 14px;
+}
+</style>

@@ -1,0 +1,248 @@
+<script setup lang="ts">
+import { readBlock } from '~~/core/formats'
+import { activeConditions, letterOf, measuredCard } from '~~/core/lesson'
+import { unitOf } from '~~/core/quantity'
+import { practiceOf, progressOf, type Cell } from '~~/core/record'
+import { nameOfCondition } from '~~/core/wording'
+
+/** Groups by conditions by repeats, keyed in like a spreadsheet. What cannot be read stays in its place until it is mended. */
+const props = defineProps<{ withPractice: boolean }>()
+const chosen = defineModel<Cell>('chosen')
+const lesson = useLesson()
+const plan = computed(() => lesson.plan!)
+const unit = computed(() => measuredCard(plan.value)!.method.unit)
+const conditions = computed(() => activeConditions(plan.value))
+const progress = computed(() => progressOf(plan.value, lesson.record.readings))
+const practice = computed(() => practiceOf(plan.value, lesson.record.readings))
+const perCondition = computed(() => plan.value.repeats + (props.withPractice ? 1 : 0))
+const rows = computed(() =>
+  progress.value.map(({ group, cells }) =>
+    conditions.value.flatMap(({ id }) => [
+      ...(props.withPractice ? practice.value.filter((cell) => cell.group === group && cell.condition === id) : []),
+      ...cells.filter((cell) => cell.condition === id),
+    ]),
+  ),
+)
+const { drafts, troubles, textOf, write } = useGridEntry(unit)
+const doubtful = computed(() => new Set(lesson.findings.flatMap((finding) => (finding.code === 'doubtful' ? [finding.reading] : []))))
+const grid = ref<HTMLElement>()
+
+const labelOf = (cell: Cell) => `${nameOfGroup(cell.group)}, ${letterOf(plan.value, cell.condition)} ${nameOfCondition(plan.value, cell.condition)}, ${cell.practice ? 'practice' : `repeat ${cell.repeat}`}`
+const nameOfGroup = (id: string) => plan.value.groups.find((group) => group.id === id)!.name
+const isChosen = (cell: Cell) => chosen.value && placeKey(chosen.value) === placeKey(cell)
+// The chosen place follows what is written into it.
+watch(rows, (all) => {
+  if (chosen.value) chosen.value = all.flat().find((cell) => placeKey(cell) === placeKey(chosen.value!)) ?? chosen.value
+})
+
+function input(row: number, column: number): HTMLInputElement | null {
+  return grid.value?.querySelector(`[data-row="${row}"][data-column="${column}"]`) ?? null
+}
+
+function go(row: number, column: number): void {
+  const last = rows.value.length - 1
+  if (row > last) [row, column] = [0, column + 1]
+  if (row < 0) [row, column] = [last, column - 1]
+  const next = input(row, column)
+  next?.focus()
+  next?.select()
+}
+
+function onKey(event: KeyboardEvent, row: number, column: number): void {
+  const field = event.target as HTMLInputElement
+  const selected = field.selectionStart === 0 && field.selectionEnd === field.value.length
+  const moves: Record<string, [number, number] | undefined> = {
+    Enter: [row + (event.shiftKey ? -1 : 1), column],
+    ArrowDown: [row + 1, column],
+    ArrowUp: [row - 1, column],
+    ArrowRight: selected || field.selectionStart === field.value.length ? [row, column + 1] : undefined,
+    ArrowLeft: selected || field.selectionEnd === 0 ? [row, column - 1] : undefined,
+  }
+  const to = moves[event.key]
+  if (event.key === 'Escape') {
+    const cell = rows.value[row]![column]!
+    drafts.value.delete(placeKey(cell))
+    troubles.value.delete(placeKey(cell))
+    field.value = textOf(cell)
+    field.select()
+  } else if (to && !event.ctrlKey && !event.metaKey) {
+    event.preventDefault()
+    void write([{ cell: rows.value[row]![column]!, text: field.value }])
+    go(...to)
+  }
+}
+
+function onFocus(event: FocusEvent, cell: Cell): void {
+  chosen.value = cell
+  ;(event.target as HTMLInputElement).select()
+}
+
+function onPaste(event: ClipboardEvent, row: number, column: number): void {
+  const block = readBlock(event.clipboardData?.getData('text') ?? '')
+  if (block.length <= 1 && (block[0]?.length ?? 0) <= 1) return
+  event.preventDefault()
+  const entries = block.flatMap((line, down) =>
+    line.flatMap((text, right) => {
+      const cell = rows.value[row + down]?.[column + right]
+      return cell ? [{ cell, text }] : []
+    }),
+  )
+  void write(entries)
+}
+</script>
+
+<template>
+  <div class="scroll">
+    <table ref="grid" class="grid">
+      <caption class="sr-only">Readings in {{ unitOf(unit).symbol }} of every group</caption>
+      <thead>
+        <tr>
+          <td class="corner">{{ unitOf(unit).symbol }}</td>
+          <th v-for="condition in conditions" :key="condition.id" scope="colgroup" :colspan="perCondition" class="condition">
+            <span><ConditionBadge :size="24" :letter="letterOf(plan, condition.id)" :place="plan.conditions.indexOf(condition)" /> {{ nameOfCondition(plan, condition.id) }}</span>
+          </th>
+          <td class="done"><span class="sr-only">Done</span></td>
+        </tr>
+        <tr>
+          <td class="corner" />
+          <template v-for="condition in conditions" :key="condition.id">
+            <th v-for="n in perCondition" :key="n" scope="col" :class="{ first: n === 1 }">{{ withPractice ? (n === 1 ? 'practice' : n - 1) : n }}</th>
+          </template>
+          <td class="done" />
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="(cells, row) in rows" :key="progress[row]!.group">
+          <th scope="row"><span><ShapeBadge :size="15" :shape="plan.groups[row]!.shape" /> {{ plan.groups[row]!.name }}</span></th>
+          <td
+            v-for="(cell, column) in cells" :key="placeKey(cell)"
+            :class="{
+              first: column % perCondition === 0, chosen: isChosen(cell), practice: cell.practice, aside: cell.kept.length === 0 && cell.setAside.length > 0,
+              doubtful: cell.kept.some((reading) => doubtful.has(reading.id)), wrong: troubles.has(placeKey(cell)),
+            }"
+          >
+            <input
+              :value="textOf(cell)" autocomplete="off" maxlength="60" :aria-label="labelOf(cell)" :data-row="row" :data-column="column"
+              :data-target="cell.practice ? undefined : `cell-${cell.group}-${cell.condition}-${cell.repeat}`" :title="troubles.get(placeKey(cell))"
+              :aria-invalid="troubles.has(placeKey(cell)) ? true : undefined" @input="drafts.set(placeKey(cell), ($event.target as HTMLInputElement).value)"
+              @focus="onFocus($event, cell)" @blur="write([{ cell, text: ($event.target as HTMLInputElement).value }])" @keydown="onKey($event, row, column)" @paste="onPaste($event, row, column)"
+            >
+            <span v-if="cell.kept.some((reading) => doubtful.has(reading.id))" class="mark" aria-hidden="true">?</span>
+            <span v-else-if="cell.kept.length > 1" class="mark" aria-hidden="true">{{ cell.kept.length }}×</span>
+            <span v-else-if="cell.setAside.length > 0" class="mark soft" aria-hidden="true">⊘</span>
+          </td>
+          <td class="done">{{ progress[row]!.done }} of {{ progress[row]!.all }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <p v-for="[key, message] in troubles" :key="key" class="trouble" role="alert">“{{ drafts.get(key) }}”: {{ message }}</p>
+  </div>
+</template>
+
+<style scoped>
+.scroll {
+  overflow-x: auto;
+  padding: 2px;
+}
+.grid {
+  width: 100%;
+  border-collapse: separate;
+  border-spacing: 0;
+}
+th,
+td {
+  padding: 0;
+  border-bottom: 1px solid var(--line);
+  font-weight: 400;
+}
+thead th,
+thead td {
+  padding: 3px 2px;
+  color: var(--soft);
+  font-size: 14px;
+  text-align: center;
+  vertical-align: bottom;
+}
+thead tr:last-child > * {
+  border-bottom: 1.5px solid var(--ink);
+}
+thead tr:first-child > * {
+  border-bottom: 0;
+}
+.condition {
+  color: var(--ink);
+  font-family: var(--heading);
+  font-size: 15px;
+}
+.condition span {
+  display: inline-flex;
+  align-items: center;
+  gap: 6px;
+  line-height: 1.15;
+}
+.corner,
+tbody th {
+  position: sticky;
+  left: 0;
+  z-index: 1;
+  background: var(--paper);
+  text-align: left !important;
+}
+tbody th span {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  padding-right: 8px;
+  font-family: var(--heading);
+}
+tbody td {
+  position: relative;
+  min-width: 46px;
+  border-right: 1px solid var(--line);
+  background: var(--card);
+}
+.first {
+  border-left: 1.5px solid var(--ink) !important;
+}
+tbody td input {
+  width: 100%;
+  height: 40px;
+  padding: 0 6px;
+  border: 0;
+  background: none;
+  text-align: right;
+}
+td.chosen {
+  background: var(--green-light);
+}
+td.practice input {
+  color: var(--soft);
+  font-style: italic;
+}
+td.aside {
+  background: repeating-linear-gradient(45deg, transparent 0 5px, var(--line) 5px 6px);
+}
+td.doubtful {
+  box-shadow: inset 0 0 0 2px var(--brass-mark);
+}
+td.wrong {
+  box-shadow: inset 0 0 0 2px var(--beet);
+}
+.mark {
+  position: absolute;
+  top: 0;
+  left: 4px;
+  color: var(--brass);
+  font-size: 13px;
+  font-weight: 700;
+  pointer-events: none;
+}
+.done {
+  padding-left: 8px !important;
+  border-right: 0 !important;
+  background: none !important;
+  color: var(--soft);
+  font-size: 14px;
+  white-space: nowrap;
+}
+</style>

@@ -1,0 +1,95 @@
+<script setup lang="ts">
+import { VueDraggable } from 'vue-draggable-plus'
+import type { Remark } from '~~/core/lesson'
+import { WONDER_LISTS, WONDER_WORDS, type WonderList } from '~~/core/wording'
+
+/** One of the three lists, with quick entry: type, Enter, type on. */
+const props = defineProps<{ name: WonderList }>()
+const lesson = useLesson()
+const words = computed(() => WONDER_WORDS[props.name])
+const remarks = computed<Remark[]>({
+  get: () => lesson.plan!.wonder[props.name],
+  set: (list) => lesson.edit((draft) => (draft.wonder[props.name] = list), 'drag-remark'),
+})
+const draft = ref('')
+
+function add(): void {
+  const text = draft.value.trim()
+  if (text === '') return
+  lesson.edit((plan) => plan.wonder[props.name].push({ id: newId(), text }))
+  draft.value = ''
+}
+
+function write(id: string, text: string): void {
+  lesson.edit((plan) => {
+    plan.wonder[props.name].find((remark) => remark.id === id)!.text = text
+  }, `remark-${id}`)
+}
+
+function takeAway(id: string): void {
+  lesson.edit((plan) => (plan.wonder[props.name] = plan.wonder[props.name].filter((remark) => remark.id !== id)))
+}
+
+function itemsFor(remark: Remark) {
+  const others = WONDER_LISTS.filter((list) => list !== props.name)
+  return [
+    ...others.map((list) => ({
+      label: `Move to ${WONDER_WORDS[list].name}`,
+      run: () =>
+        lesson.edit((plan) => {
+          plan.wonder[props.name] = plan.wonder[props.name].filter(({ id }) => id !== remark.id)
+          plan.wonder[list].push(remark)
+        }),
+    })),
+    { label: 'Take away', key: 'Delete', run: () => takeAway(remark.id) },
+  ]
+}
+</script>
+
+<template>
+  <section class="list" :aria-labelledby="`list-${name}`">
+    <h3 :id="`list-${name}`">{{ words.name }}</h3>
+    <p class="hint">{{ words.what }}</p>
+    <VueDraggable v-model="remarks" tag="ul" group="remarks" filter="textarea, button" :prevent-on-filter="false" :animation="120" class="remarks">
+      <li v-for="remark in remarks" :key="remark.id" class="remark">
+        <GrowingField plain :label="`${words.name}: ${remark.text}`" :model-value="remark.text" @update:model-value="write(remark.id, $event)" />
+        <MoreMenu :label="`More for: ${remark.text}`" :items="itemsFor(remark)" />
+      </li>
+    </VueDraggable>
+    <input
+      v-model="draft" class="box" :data-target="name" :data-new="name === 'noticed' ? '' : undefined" maxlength="4000"
+      :aria-label="`Add to ${words.name}`" :placeholder="words.example" @keydown.enter="add" @blur="add"
+    >
+  </section>
+</template>
+
+<style scoped>
+.list {
+  display: flex;
+  flex-direction: column;
+  min-height: 236px;
+  padding: 10px 12px 12px;
+  border: 1px solid var(--line);
+  border-top: 4px solid var(--green);
+  border-radius: var(--corner);
+  background: var(--card);
+}
+.list h3 {
+  font-size: 17px;
+}
+.hint {
+  margin-bottom: 6px;
+}
+.remarks {
+  flex: 1;
+  min-height: 40px;
+  padding-bottom: 8px;
+}
+.remark {
+  display: flex;
+  align-items: flex-start;
+  padding: 2px 0;
+  border-bottom: 1px solid var(--line);
+  cursor: grab;
+}
+</style>

@@ -1,0 +1,41 @@
+/** What the server refused, in its own words, or that it could not be reached. */
+export class ServerRefusal extends Error {
+  constructor(
+    readonly code: string,
+    message: string,
+    readonly field?: string,
+  ) {
+    super(message)
+  }
+
+  /** Nothing came back: worth trying again later. */
+  get away(): boolean {
+    return this.code === 'away'
+  }
+}
+
+interface CallOptions {
+  method?: 'GET' | 'POST' | 'PUT'
+  body?: unknown
+  token?: string
+}
+
+/** Calls a route of our own server. Throws a `ServerRefusal` with a message that can be shown as it is. */
+export async function callServer<T>(path: string, { method = 'GET', body, token }: CallOptions = {}): Promise<T> {
+  const headers: Record<string, string> = { accept: 'application/json' }
+  if (body !== undefined) headers['content-type'] = 'application/json'
+  if (token) headers.authorization = `Bearer ${token}`
+  const response = await fetch(path, { method, headers, body: body === undefined ? undefined : JSON.stringify(body) }).catch(() => {
+    throw new ServerRefusal('away', 'Jolly Beaker cannot be reached. What you entered is kept on this page; it is sent when it is back.')
+  })
+  const answer: unknown = await response.json().catch(() => ({}))
+  if (response.ok) return answer as T
+  const refusal = answer as { code?: string; message?: string; field?: string }
+  if (response.status === 503) throw new ServerRefusal('away', 'Jolly Beaker is getting ready. Try again in a moment.')
+  throw new ServerRefusal(refusal.code ?? 'internal', refusal.message ?? 'Something broke on the server. Try once more.', refusal.field)
+}
+
+/** What to show for anything that was thrown. */
+export function messageOf(error: unknown): string {
+  return error instanceof ServerRefusal ? error.message : 'Something broke on this page. Load it again; what was saved is kept.'
+}

@@ -1,0 +1,70 @@
+import { readQuantity, writeNumber, decimalsOf, type UnitCode } from '~~/core/quantity'
+import type { Cell } from '~~/core/record'
+import { readErrorWords } from '~~/core/wording'
+import type { NewReading } from '~~/schemas/record'
+
+interface Entry {
+  cell: Cell
+  text: string
+}
+
+export function placeKey({ group, condition, repeat, practice }: Pick<Cell, 'group' | 'condition' | 'repeat' | 'practice'>): string {
+  return `${group}/${condition}/${practice ? 'practice' : repeat}`
+}
+
+/**
+ * What is typed into the class grid: read, written down as readings, and kept as it was typed wherever that did not work.
+ * Writing over a number is a correction that supersedes it; an emptied cell gets its number back, since nothing is deleted.
+ */
+export function useGridEntry(unit: Ref<UnitCode>) {
+  const lesson = useLesson()
+  const notices = useNotices()
+  const drafts = ref(new Map<string, string>())
+  const troubles = ref(new Map<string, string>())
+
+  function storedText({ kept }: Cell): string {
+    const last = kept.at(-1)
+    return last ? writeNumber(last.value, decimalsOf(last.value)).replace('−', '-') + (last.unit === unit.value ? '' : ` ${last.unit}`) : ''
+  }
+
+  function textOf(cell: Cell): string {
+    return drafts.value.get(placeKey(cell)) ?? storedText(cell)
+  }
+
+  async function write(entries: Entry[]): Promise<void> {
+    const rows = entries.flatMap(({ cell, text }) => {
+      const row = rowFor(cell, text.trim())
+      return row ? [{ cell, row, text }] : []
+    })
+    if (rows.length === 0) return
+    for (const { cell, text } of rows) drafts.value.set(placeKey(cell), text)
+    const written = await lesson.addReadings(rows.map(({ row }) => row))
+    for (const { cell, text } of rows) {
+      if (drafts.value.get(placeKey(cell)) !== text) continue
+      if (written) drafts.value.delete(placeKey(cell))
+      else troubles.value.set(placeKey(cell), 'This is not stored yet. Press Enter in it to try again.')
+    }
+  }
+
+  function rowFor(cell: Cell, text: string): NewReading | undefined {
+    const key = placeKey(cell)
+    const last = cell.kept.at(-1)
+    troubles.value.delete(key)
+    if (text === storedText(cell)) return void drafts.value.delete(key)
+    if (text === '') {
+      drafts.value.delete(key)
+      if (last) notices.done('Readings are not deleted. Set it aside below and say why.')
+      return undefined
+    }
+    const read = readQuantity(text, { unit: unit.value })
+    if (!read.ok) {
+      drafts.value.set(key, text)
+      troubles.value.set(key, readErrorWords(read.code))
+      return undefined
+    }
+    if (!last) return readingRow(cell, read.value, unit.value, text)
+    return superseding(last, { value: read.value, unit: unit.value, entered: text, reason: 'corrected at the desk', confirmed: false, status: 'kept' })
+  }
+
+  return { drafts, troubles, textOf, write }
+}

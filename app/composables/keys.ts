@@ -1,0 +1,32 @@
+/**
+ * Single keys for a page, out of the way while somebody types. The answer of a handler is not looked at.
+ * @param keys by `event.key`; `mod+z` stands for Ctrl or Command
+ */
+export function useKeys(keys: Record<string, (event: KeyboardEvent) => void>): void {
+  function onKey(event: KeyboardEvent): void {
+    const mod = event.ctrlKey || event.metaKey
+    if (event.altKey || event.defaultPrevented) return
+    const name = mod ? `mod+${event.shiftKey ? 'shift+' : ''}${event.key.toLowerCase()}` : event.key
+    const handler = keys[name]
+    if (!handler) return
+    if (isTyping(event.target) || (!mod && document.querySelector('.v-overlay--active'))) return
+    event.preventDefault()
+    handler(event)
+  }
+  onMounted(() => window.addEventListener('keydown', onKey))
+  onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
+}
+
+function isTyping(target: EventTarget | null): boolean {
+  return target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
+}
+
+/** Puts the focus on what carries this target, opening whatever folds it away. */
+export async function focusTarget(target: string): Promise<void> {
+  await nextTick()
+  const found = document.querySelector<HTMLElement>(`[data-target="${CSS.escape(target)}"]`)
+  if (!found) return
+  for (let fold = found.closest('details'); fold; fold = fold.parentElement?.closest('details') ?? null) fold.open = true
+  found.scrollIntoView({ block: 'center' })
+  found.focus()
+}

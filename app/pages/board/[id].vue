@@ -1,0 +1,112 @@
+<script setup lang="ts">
+import { useLocalStorage } from '@vueuse/core'
+import { BOARD_VIEWS, boardViewFor, type BoardViewName } from '~~/core/secondLook'
+import { BOARD_WORDS } from '~~/core/wording'
+
+/** The lesson on the projector: one message at a time. It turns to the view that fits by itself, until somebody chooses one. */
+const route = useRoute()
+const { plan, record, code, connected, missing } = useBoard(String(route.params.id))
+const clock = useTestClock(String(route.params.id), plan)
+const chosen = ref<BoardViewName>()
+const dark = useLocalStorage('board-dark', false)
+const view = computed<BoardViewName>(() => chosen.value ?? (plan.value ? boardViewFor(plan.value, record.value) : 'question'))
+useHead({ title: () => `Board · ${plan.value?.title || 'Lesson'}` })
+
+const step = (by: number) => (chosen.value = BOARD_VIEWS[Math.min(BOARD_VIEWS.length - 1, Math.max(0, BOARD_VIEWS.indexOf(view.value) + by))])
+useKeys({
+  ArrowRight: () => step(1),
+  ArrowLeft: () => step(-1),
+  d: () => (dark.value = !dark.value),
+  Escape: () => (chosen.value = undefined),
+  s: () => (clock.byHand.value ? clock.stop() : clock.start()),
+})
+const host = computed(() => window.location.host)
+</script>
+
+<template>
+  <div class="board" :class="{ projector: dark }">
+    <p v-if="missing" class="message">This lesson is not here. Close this window and open the board from the desk.</p>
+    <p v-else-if="!plan" class="message">Opening …</p>
+    <template v-else>
+      <header><QuestionLine :plan="plan" /></header>
+      <main>
+        <BoardQuestion v-if="view === 'question'" :plan="plan" :code="code" :host="host" />
+        <BoardPredict v-else-if="view === 'predict'" :plan="plan" :record="record" />
+        <BoardTest v-else-if="view === 'test'" :plan="plan" :record="record" :clock="clock" />
+        <BoardResults v-else-if="view === 'results'" :plan="plan" :record="record" :dark="dark" />
+        <BoardAgree v-else :plan="plan" :record="record" />
+      </main>
+      <footer>
+        <nav aria-label="Views of the board">
+          <button v-for="one in BOARD_VIEWS" :key="one" type="button" :aria-current="one === view ? 'page' : undefined" :aria-label="BOARD_WORDS[one]" :title="BOARD_WORDS[one]" @click="chosen = one"><i :class="{ here: one === view }" /></button>
+          <button type="button" class="mode" :aria-label="dark ? 'Light board' : 'Dark board'" :title="`${dark ? 'Light' : 'Dark'} board (d)`" @click="dark = !dark"><svg viewBox="0 0 24 24" width="26" height="26" aria-hidden="true"><circle cx="12" cy="12" r="9" fill="none" stroke="currentColor" stroke-width="2" /><path d="M12 3a9 9 0 0 1 0 18z" fill="currentColor" /></svg></button>
+        </nav>
+        <p v-if="connected" class="join">join at <span class="nowrap">{{ host }}/station</span> with <strong class="nowrap">{{ code }}</strong></p>
+        <p v-else class="join down"><span aria-hidden="true">▲ </span>the line is down, numbers may be old</p>
+      </footer>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.board {
+  display: flex;
+  flex-direction: column;
+  height: 100vh;
+  padding: 30px 44px 16px;
+  background: var(--paper);
+  color: var(--ink);
+  font-family: var(--heading);
+  font-size: 30px;
+}
+header {
+  font-size: clamp(34px, 3.1vw, 60px);
+}
+main {
+  flex: 1;
+  min-height: 0;
+  padding: 16px 0;
+}
+footer {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 20px;
+  padding-top: 10px;
+  border-top: 2px solid var(--ink);
+}
+.join {
+  font-size: 28px;
+}
+.join strong {
+  letter-spacing: 3px;
+}
+.down {
+  color: var(--beet);
+}
+nav {
+  display: flex;
+}
+nav button {
+  display: grid;
+  place-items: center;
+  width: 40px;
+  height: 44px;
+  border: 0;
+  background: none;
+  color: var(--ink);
+  cursor: pointer;
+}
+nav i {
+  width: 20px;
+  height: 20px;
+  border: 2px solid var(--ink);
+  border-radius: 50%;
+}
+nav .here {
+  background: var(--green);
+}
+.message {
+  margin: auto;
+}
+</style>

@@ -1,0 +1,128 @@
+<script setup lang="ts">
+import { STOPS, type Stop } from '~~/core/lesson'
+import { STOP_NAMES } from '~~/core/wording'
+
+/** The desk: the path on the left, the work of one stop, the Second look on the right. */
+definePageMeta({ key: (route) => String(route.params.id) })
+const route = useRoute()
+const lesson = useLesson()
+const notices = useNotices()
+const missing = ref(false)
+const keysOpen = ref(false)
+const finding = ref(false)
+
+const stop = computed<Stop>(() => STOPS.find((one) => one === route.params.stop) ?? 'wonder')
+const work = {
+  wonder: defineAsyncComponent(() => import('~/components/wonder/WonderStop.vue')),
+  plan: defineAsyncComponent(() => import('~/components/plan/PlanStop.vue')),
+  kit: defineAsyncComponent(() => import('~/components/kit/KitStop.vue')),
+  clock: defineAsyncComponent(() => import('~/components/clock/ClockStop.vue')),
+  predict: defineAsyncComponent(() => import('~/components/predict/PredictStop.vue')),
+  test: defineAsyncComponent(() => import('~/components/test/TestStop.vue')),
+  results: defineAsyncComponent(() => import('~/components/results/ResultsStop.vue')),
+  agree: defineAsyncComponent(() => import('~/components/agree/AgreeStop.vue')),
+}
+
+useHead({ title: () => `${STOP_NAMES[stop.value]} · ${lesson.plan?.title || 'Lesson'} · Jolly Beaker` })
+
+onMounted(async () => {
+  try {
+    await lesson.open(String(route.params.id))
+  } catch (error) {
+    missing.value = true
+    notices.trouble(messageOf(error))
+  }
+  window.addEventListener('pagehide', sendRest)
+})
+onBeforeUnmount(() => {
+  window.removeEventListener('pagehide', sendRest)
+  lesson.close()
+})
+const sendRest = () => void lesson.flush()
+
+const goTo = (to: Stop) => navigateTo(`/lesson/${route.params.id}/${to}`)
+useKeys({
+  ...Object.fromEntries(STOPS.map((to, place) => [String(place + 1), () => void goTo(to)])),
+  '?': () => (keysOpen.value = true),
+  '/': () => (finding.value = true),
+  b: () => openBoard(),
+  n: () => document.querySelector<HTMLElement>('[data-new]')?.focus(),
+  'mod+z': () => lesson.undo(),
+  'mod+shift+z': () => lesson.redo(),
+  'mod+y': () => lesson.redo(),
+})
+
+function openBoard(): void {
+  window.open(`/board/${String(route.params.id)}`, `board-${String(route.params.id)}`)
+}
+
+/** Called when the work of a stop stands on the page. */
+function settle(): void {
+  const { target } = lesson
+  if (!target) return
+  lesson.target = undefined
+  void focusTarget(target)
+}
+watch(() => lesson.target, () => void nextTick(() => setTimeout(settle, 60)))
+</script>
+
+<template>
+  <div v-if="missing" class="missing">
+    <BeakerMark :size="72" :level="0" />
+    <h1>This lesson is not here</h1>
+    <p>It may have been made on another computer. <NuxtLink to="/">Go back to the shelf</NuxtLink>.</p>
+    <NoticeBar />
+  </div>
+  <div v-else class="desk">
+    <a class="skip" href="#work">Skip to the work</a>
+    <DeskPath :lesson-id="String(route.params.id)" :stop="stop" />
+    <div class="middle">
+      <DeskHead v-if="lesson.plan" @board="openBoard" @keys="keysOpen = true" />
+      <main id="work" class="work" tabindex="-1">
+        <component :is="work[stop]" v-if="lesson.plan" :key="stop" @vue:mounted="settle" />
+        <p v-else class="soft">Opening the lesson …</p>
+      </main>
+    </div>
+    <SecondLook v-if="lesson.plan" :stop="stop" />
+    <KeysDialog v-model="keysOpen" />
+    <FindDialog v-model="finding" @board="openBoard" />
+    <NoticeBar />
+  </div>
+</template>
+
+<style scoped>
+.desk {
+  display: grid;
+  grid-template-columns: 200px minmax(0, 1fr) auto;
+  min-height: 100vh;
+}
+.middle {
+  min-width: 0;
+}
+.work {
+  padding: 4px 26px 60px;
+  outline: none;
+}
+.skip {
+  position: absolute;
+  left: -9999px;
+  z-index: 10;
+  padding: 8px 14px;
+  background: var(--card);
+}
+.skip:focus {
+  left: 8px;
+  top: 8px;
+}
+.missing {
+  display: grid;
+  gap: 12px;
+  justify-items: center;
+  padding: 18vh 20px;
+}
+@media (width < 900px) {
+  .desk {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,213 @@
+import { defineStore } from 'pinia'
+import type { LessonRecord, Plan, Reading } from '~~/core/lesson'
+import { isPlanFix, mend, readinessOf, secondLook, type Fix } from '~~/core/secondLook'
+import { writeReading } from '~~/core/wording'
+import type { NewConclusion, NewPrediction, NewReading } from '~~/schemas/record'
+import type { LessonEvent } from '~~/server/live/events'
+
+interface Whole {
+  lesson: { id: string; plan: Plan; revision: number; code: string; archived: boolean }
+  record: LessonRecord
+  event: number
+}
+
+export type SaveState = 'saved' | 'waiting' | 'saving' | 'away' | 'refused'
+
+const SAVE_AFTER = 400
+const TRY_AGAIN_AFTER = 3000
+const MOST_UNDO = 200
+const SAME_TYPING_WITHIN = 1200
+
+/** The lesson on the desk: its plan with undo, its record as it comes in, and what the computation says of both. */
+export const useLesson = defineStore('lesson', () => {
+  const notices = useNotices()
+  const id = ref('')
+  const code = ref('')
+  const plan = shallowRef<Plan>()
+  const record = shallowRef<LessonRecord>({ readings: [], predictions: [], conclusions: [] })
+  const saveState = ref<SaveState>('saved')
+  const connected = ref(true)
+  const undoStack = shallowRef<Plan[]>([])
+  const redoStack = shallowRef<Plan[]>([])
+  /** What a button of the Second look leads to, until the page has put the focus there. */
+  const target = ref<string>()
+  let revision = 0
+  let lastTyping = { key: '', at: 0 }
+  let timer: ReturnType<typeof setTimeout> | undefined
+  let stopWatching = () => {}
+
+  const findings = computed(() => (plan.value ? secondLook(plan.value, record.value) : []))
+  const readiness = computed(() => (plan.value ? readinessOf(plan.value, record.value, findings.value) : undefined))
+
+  async function open(lesson: string): Promise<void> {
+    close()
+    const whole = await callServer<Whole>(`/api/lessons/${lesson}`)
+    take(whole)
+    record.value = whole.record
+    stopWatching = watchEvents(
+      `/api/lessons/${lesson}/events?since=${whole.event}`,
+      onEvent,
+      (state) => (connected.value = state),
+    )
+  }
+
+  function take({ lesson }: Whole): void {
+    id.value = lesson.id
+    code.value = lesson.code
+    plan.value = lesson.plan
+    revision = lesson.revision
+    saveState.value = 'saved'
+  }
+
+  function close(): void {
+    void flush()
+    stopWatching()
+    stopWatching = () => {}
+    plan.value = undefined
+    undoStack.value = []
+    redoStack.value = []
+  }
+
+  function onEvent(event: LessonEvent): void {
+    record.value = withEvent(record.value, event)
+    if (event.kind === 'plan' && event.revision > revision && saveState.value === 'saved') void reload()
+  }
+
+  async function reload(): Promise<void> {
+    const whole = await callServer<Whole>(`/api/lessons/${id.value}`).catch(() => undefined)
+    if (whole && (saveState.value === 'saved' || saveState.value === 'refused')) take(whole)
+  }
+
+  /**
+   * Changes the plan on a copy, with undo. Quick changes with the same key (typing in one field) are undone together.
+   */
+  function edit(change: (draft: Plan) => void, typing = ''): void {
+    if (!plan.value) return
+    const draft = structuredClone(plan.value)
+    change(draft)
+    replace(draft, typing)
+  }
+
+  function replace(next: Plan, typing = ''): void {
+    if (!plan.value) return
+    const now = Date.now()
+    const goesOn = typing !== '' && typing === lastTyping.key && now - lastTyping.at < SAME_TYPING_WITHIN
+    if (!goesOn) undoStack.value = [...undoStack.value.slice(-MOST_UNDO), plan.value]
+    lastTyping = { key: typing, at: now }
+    redoStack.value = []
+    plan.value = next
+    saveSoon()
+  }
+
+  function undo(): void {
+    step(undoStack, redoStack)
+  }
+  function redo(): void {
+    step(redoStack, undoStack)
+  }
+  function step(from: typeof undoStack, to: typeof undoStack): void {
+    const next = from.value.at(-1)
+    if (!next || !plan.value) return
+    from.value = from.value.slice(0, -1)
+    to.value = [...to.value, plan.value]
+    lastTyping = { key: '', at: 0 }
+    plan.value = next
+    saveSoon()
+  }
+
+  function saveSoon(after = SAVE_AFTER): void {
+    if (saveState.value !== 'saving') saveState.value = 'waiting'
+    clearTimeout(timer)
+    timer = setTimeout(() => void save(), after)
+  }
+
+  async function save(): Promise<void> {
+    clearTimeout(timer)
+    const saved = plan.value
+    if (!saved || saveState.value === 'saving') return
+    saveState.value = 'saving'
+    try {
+      const answer = await callServer<{ revision: number }>(`/api/lessons/${id.value}/plan`, { method: 'PUT', body: { plan: saved, revision } })
+      revision = answer.revision
+      saveState.value = 'saved'
+      if (plan.value !== saved) saveSoon()
+    } catch (error) {
+      if (error instanceof ServerRefusal && error.away) {
+        saveState.value = 'away'
+        timer = setTimeout(() => void save(), TRY_AGAIN_AFTER)
+      } else {
+        saveState.value = 'refused'
+        const stale = error instanceof ServerRefusal && error.code === 'stale'
+        notices.trouble(messageOf(error), stale ? { label: 'Load the newer plan', run: reload } : undefined)
+      }
+    }
+  }
+
+  /** Sends what is not saved yet, when the page goes away. */
+  function flush(): Promise<void> {
+    return saveState.value === 'waiting' || saveState.value === 'away' ? save() : Promise.resolve()
+  }
+
+  async function addReadings(rows: NewReading[]): Promise<boolean> {
+    return attempt(async () => {
+      await callServer(`/api/lessons/${id.value}/readings`, { method: 'POST', body: { readings: rows } })
+      const at = new Date().toISOString()
+      for (const row of rows) onEvent({ kind: 'reading', reading: { ...row, by: 'desk', at } })
+    })
+  }
+
+  /** A further row that takes the place of an earlier one: nothing is overwritten. */
+  async function supersede(earlier: Reading, change: Partial<NewReading>): Promise<boolean> {
+    return addReadings([superseding(earlier, change)])
+  }
+
+  async function addPrediction(prediction: NewPrediction): Promise<boolean> {
+    return attempt(async () => {
+      const answer = await callServer<{ prediction: LessonRecord['predictions'][number] }>(`/api/lessons/${id.value}/predictions`, { method: 'POST', body: prediction })
+      onEvent({ kind: 'prediction', prediction: answer.prediction })
+    })
+  }
+
+  async function addConclusion(conclusion: NewConclusion): Promise<boolean> {
+    return attempt(async () => {
+      const answer = await callServer<{ conclusion: LessonRecord['conclusions'][number] }>(`/api/lessons/${id.value}/conclusions`, { method: 'POST', body: conclusion })
+      onEvent({ kind: 'conclusion', conclusion: answer.conclusion })
+    })
+  }
+
+  async function attempt(work: () => Promise<void>): Promise<boolean> {
+    try {
+      await work()
+      return true
+    } catch (error) {
+      notices.trouble(messageOf(error))
+      return false
+    }
+  }
+
+  /** Carries out a button of the Second look. */
+  async function apply(fix: Fix): Promise<void> {
+    if (!plan.value) return
+    if (isPlanFix(fix)) return replace(mend(plan.value, fix, newId))
+    if (fix.code === 'go') {
+      target.value = fix.target
+      await navigateTo(`/lesson/${id.value}/${fix.stop}`)
+      return
+    }
+    const reading = record.value.readings.find((one) => one.id === fix.reading)
+    if (!reading) return
+    if (fix.code === 'keep-reading') await supersede(reading, { confirmed: true })
+    else {
+      const { value, unit } = fix
+      const reason = `was written as ${reading.entered}`
+      await supersede(reading, { value, unit, entered: writeReading(plan.value, value, unit), reason, confirmed: true })
+    }
+  }
+
+  return {
+    id, code, plan, record, saveState, connected, target, findings, readiness,
+    canUndo: computed(() => undoStack.value.length > 0),
+    canRedo: computed(() => redoStack.value.length > 0),
+    open, close, edit, replace, undo, redo, flush, addReadings, supersede, addPrediction, addConclusion, apply,
+  }
+})

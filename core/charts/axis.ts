@@ -1,0 +1,32 @@
+import { withoutNoise } from '../quantity'
+
+export interface Axis {
+  from: number
+  to: number
+  step: number
+}
+
+const MOST_STEPS = 8
+
+/**
+ * An axis that covers the values in steps of 1, 2 or 5 times a power of ten, at most eight of them.
+ * @param values    what has to fit on it
+ * @param withZero  bars stand on zero
+ * @example axisFor([14, 62], true) // { from: 0, to: 70, step: 10 }
+ */
+export function axisFor(values: number[], withZero: boolean): Axis {
+  const known = values.length === 0 ? [0, 1] : values
+  const low = Math.min(...known, ...(withZero ? [0] : []))
+  const high = Math.max(...known, ...(withZero ? [0] : []))
+  const step = niceStep((high - low || Math.abs(high) || 1) / MOST_STEPS)
+  const from = withoutNoise(Math.floor(withoutNoise(low / step)) * step)
+  const to = withoutNoise(Math.ceil(withoutNoise(high / step)) * step)
+  return { from, to: to === from ? withoutNoise(to + step) : to, step }
+}
+
+/** The smallest of 1, 2 or 5 times a power of ten that is not below the wanted one. `niceStep(7.75) // 10` */
+export function niceStep(wanted: number): number {
+  const power = 10 ** Math.floor(Math.log10(wanted))
+  const found = [1, 2, 5, 10].find((each) => withoutNoise(each * power) >= withoutNoise(wanted)) ?? 10
+  return withoutNoise(found * power)
+}

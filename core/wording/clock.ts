@@ -1,0 +1,32 @@
+import { timeAt, type Fit } from '../clock'
+import type { Plan } from '../lesson'
+import { writeShort } from '../quantity'
+import { counted } from './names'
+
+/** Does it fit, in one line. `'It fits, with 3 minutes to spare.'` */
+export function fitVerdict({ spare, trialSeconds }: Fit): string {
+  if (spare < 0) return `${minuteWords(-spare)} too long.`
+  if (trialSeconds === 0) return 'Say how long one trial takes, then it can be worked out.'
+  return spare === 0 ? 'It fits, to the minute.' : `It fits, with ${minuteWords(spare)} to spare.`
+}
+
+/** When it ends and when it should. `'Ends at 11:42, the bell is at 11:45.'`; empty while no start is set. */
+export function endWords(plan: Plan, fit: Fit): string {
+  const [end, bell] = [timeAt(plan.clock.start, fit.needed), timeAt(plan.clock.start, plan.clock.minutes)]
+  return end && bell ? `Ends at ${end}, the bell is at ${bell}.` : ''
+}
+
+/** The sum behind the test phase. `'16 trials × 1 min 45 s = 28 minutes'` */
+export function testSum(fit: Fit): string {
+  const test = fit.phases.find((one) => one.phase === 'test')!
+  return `${counted(fit.trials, 'trial')} × ${secondWords(fit.trialSeconds)} = ${minuteWords(test.minutes)}`
+}
+
+export function minuteWords(minutes: number): string {
+  return minutes === 1 ? '1 minute' : `${writeShort(minutes)} minutes`
+}
+
+function secondWords(seconds: number): string {
+  const [whole, rest] = [Math.floor(seconds / 60), Math.round(seconds % 60)]
+  return whole === 0 ? `${rest} s` : rest === 0 ? `${whole} min` : `${whole} min ${rest} s`
+}

@@ -1,0 +1,58 @@
+import type { ResultsGraph } from '../charts'
+import type { Evidence, GradedPair } from '../evidence'
+import { changedFactor, measuredCard, type Plan } from '../lesson'
+import { unitOf } from '../quantity'
+import { GRADE_NAMES } from './evidence'
+import { chanceWords, conditionWithLetter, counted, list, nameOfCondition, writeAverage } from './names'
+
+/** What stands along the two axes. `{ up: 'how high water climbs in 60 s (mm)', across: … }` */
+export function axisTitles(plan: Plan): { up: string; across: string } {
+  const measure = measuredCard(plan)
+  const [up, across] = [unitOf(measure?.method.unit ?? 'count').symbol, unitOf(plan.conditionUnit).symbol]
+  return {
+    up: up === '' ? (measure?.name ?? '') : `${measure?.name ?? ''} (${up})`,
+    across: `${changedFactor(plan)?.name ?? ''} (${across})`,
+  }
+}
+
+/** The graph in words, for those who do not see it. */
+export function chartWords(plan: Plan, graph: ResultsGraph): string {
+  const means = graph.marks.map((mark) => `${mark.letter} ${mark.name} ${mark.mean === undefined ? 'no readings' : writeAverage(plan, mark.mean, graph.unit)}`)
+  return `${graph.kind === 'bars' ? 'Bars' : 'Points'} of the averages: ${list(means)}; every reading as a dot.`
+}
+
+/** What the grade rests on, with its figure. */
+export function gradeFigure(evidence: Evidence): string {
+  if (evidence.oneReadingEach) return 'One reading of each says nothing about wobble.'
+  if (!evidence.model) return ''
+  const share = evidence.model.p < 0.005 ? 'fewer than 1 in 100 classes' : `${chanceWords(evidence.model.p)} classes`
+  return `If nothing but wobble were at work, a gap like this would come up in ${share}.`
+}
+
+/** What would make it surer; nothing where it is clear or the same. */
+export function surerWords(plan: Plan, { grade, oneReadingEach }: Evidence): string {
+  if (grade === 'nothing-yet' || grade === 'same' || grade === 'clear') return ''
+  if (oneReadingEach) return 'A second reading of each would show the wobble.'
+  return `More repeats than ${plan.repeats}, a bigger step between the conditions, or a steadier way of measuring would make it surer.`
+}
+
+/** One pair of the working behind the grade. `'A kitchen roll and B tissue: 9.9 mm apart, from 5.7 to 14.0, clear'` */
+export function pairWords(plan: Plan, pair: GradedPair): { pair: string; apart: string; interval: string; grade: string } {
+  const unit = measuredCard(plan)?.method.unit ?? 'count'
+  const [more, less] = pair.difference > 0 ? [pair.b, pair.a] : [pair.a, pair.b]
+  const [low, high] = pair.difference > 0 ? [pair.low, pair.high] : [-pair.high, -pair.low]
+  return {
+    pair: `${conditionWithLetter(plan, more)} above ${conditionWithLetter(plan, less)}`,
+    apart: writeAverage(plan, Math.abs(pair.difference), unit),
+    interval: `${writeAverage(plan, low, unit)} to ${writeAverage(plan, high, unit)}`,
+    grade: GRADE_NAMES[pair.grade],
+  }
+}
+
+/** Who foresaw it. `'3 of 7 groups predicted that kitchen roll comes first.'` */
+export function foresight(plan: Plan, evidence: Evidence, orders: string[][]): string {
+  const winner = evidence.order[0]
+  if (!winner || orders.length === 0) return ''
+  const right = orders.filter((order) => order[0] === winner).length
+  return `${right} of ${counted(orders.length, 'group')} predicted that ${nameOfCondition(plan, winner)} comes first.`
+}
