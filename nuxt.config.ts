@@ -6,7 +6,9 @@ export default defineNuxtConfig({
   devtools: { enabled: false },
   // The server stands on the teacher's own computer: rendering there would save nothing. See docs/decisions.md.
   ssr: false,
-  modules: ['@pinia/nuxt', 'vuetify-nuxt-module', '@nuxt/eslint'],
+  // Nuxt 4.4.5 looks for a server entry in the client's settings when it develops without server rendering; this way it finds one.
+  $development: { experimental: { viteEnvironmentApi: true } },
+  modules: ['@pinia/nuxt', 'vuetify-nuxt-module'],
   css: [
     '@fontsource/andika/400.css',
     '@fontsource/andika/700.css',
@@ -35,5 +37,4 @@ export default defineNuxtConfig({
     errorHandler: fileURLToPath(new URL('./server/errorHandler.ts', import.meta.url)),
   },
   typescript: { strict: true, typeCheck: false },
-  eslint: { config: { stylistic: false } },
 })

@@ -4,7 +4,16 @@ export default defineConfig({
   test: {
     projects: [
       { test: { name: 'unit', include: ['core/**/*.test.ts', 'schemas/**/*.test.ts', 'library/**/*.test.ts'] } },
-      { test: { name: 'api', include: ['test/api/**/*.test.ts'], testTimeout: 60_000, hookTimeout: 120_000, fileParallelism: false } },
+      {
+        test: {
+          name: 'api',
+          include: ['test/api/**/*.test.ts'],
+          globalSetup: ['test/api/globalApplication.ts'],
+          testTimeout: 60_000,
+          hookTimeout: 60_000,
+          fileParallelism: false,
+        },
+      },
     ],
   },
 })

@@ -5,11 +5,18 @@ export const SHORT = 200
 export const LONG = 4000
 
 /** Ids inside a plan: made by the client, short and harmless. */
-export const planId = Joi.string().pattern(/^[A-Za-z0-9_-]{1,64}$/, 'id').required()
-export const uuid = Joi.string().guid({ version: ['uuidv4'] }).lowercase().required()
+export const planId = Joi.string()
+  .pattern(/^[A-Za-z0-9_-]{1,64}$/, 'id')
+  .required()
+export const uuid = Joi.string()
+  .guid({ version: ['uuidv4'] })
+  .lowercase()
+  .required()
 export const shortText = Joi.string().allow('').max(SHORT).required()
 export const longText = Joi.string().allow('').max(LONG).required()
-export const unit = Joi.string().valid(...UNIT_CODES).required()
+export const unit = Joi.string()
+  .valid(...UNIT_CODES)
+  .required()
 export const isoTime = Joi.string().isoDate().max(40).required()
 export const measureNumber = Joi.number().min(-1e12).max(1e12)
 export const whole = (least: number, most: number) => Joi.number().integer().min(least).max(most).required()

@@ -1,8 +1,18 @@
 import Joi from 'joi'
 import { CAUTIONS } from '../core/kit'
 import {
-  PHASES, SHAPES, type Clock, type Condition, type Factor, type Group, type Material, type Measure, type Method, type Plan,
-  type Remark, type Wonder,
+  PHASES,
+  SHAPES,
+  type Clock,
+  type Condition,
+  type Factor,
+  type Group,
+  type Material,
+  type Measure,
+  type Method,
+  type Plan,
+  type Remark,
+  type Wonder,
 } from '../core/lesson'
 import { longText, measureNumber, planId, shortText, unit, whole } from './parts'
 
@@ -52,7 +62,9 @@ const condition = Joi.object<Condition, true>({
 const group = Joi.object<Group, true>({
   id: planId,
   name: Joi.string().trim().min(1).max(40).required(),
-  shape: Joi.string().valid(...SHAPES).required(),
+  shape: Joi.string()
+    .valid(...SHAPES)
+    .required(),
   seats: whole(0, 60),
 })
 
@@ -67,14 +79,20 @@ const material = Joi.object<Material, true>({
   stock: Joi.number().min(0).max(1e9).allow(null).required(),
   packSize: Joi.number().greater(0).max(1e9).allow(null).required(),
   toBuy: Joi.boolean().required(),
-  cautions: Joi.array().items(Joi.string().valid(...CAUTIONS)).unique().required(),
+  cautions: Joi.array()
+    .items(Joi.string().valid(...CAUTIONS))
+    .unique()
+    .required(),
 })
 
 const minutes = Joi.number().min(0).max(600).required()
 const seconds = Joi.number().min(0).max(86_400).required()
 
 const clock = Joi.object<Clock, true>({
-  start: Joi.string().allow('').pattern(/^([01]\d|2[0-3]):[0-5]\d$/, 'time of day').required(),
+  start: Joi.string()
+    .allow('')
+    .pattern(/^([01]\d|2[0-3]):[0-5]\d$/, 'time of day')
+    .required(),
   minutes: whole(1, 600),
   phases: Joi.object(Object.fromEntries(PHASES.filter((phase) => phase !== 'test').map((phase) => [phase, minutes]))).required(),
   trial: Joi.object<Clock['trial'], true>({ setUp: seconds, run: seconds, read: seconds, reset: seconds }).required(),
@@ -104,8 +122,11 @@ export const planSchema = Joi.object<Plan, true>({
   repeats: whole(1, 20),
   practice: whole(0, 5),
   groups: Joi.array().items(group).max(10).unique('id').required(),
-  resetList: Joi.array().items(shortText).max(12).required(),
+  resetList: Joi.array().items(shortText.optional()).max(12).required(),
   materials: Joi.array().items(material).max(100).unique('id').required(),
-  cautionsAcknowledged: Joi.array().items(Joi.string().valid(...CAUTIONS)).unique().required(),
+  cautionsAcknowledged: Joi.array()
+    .items(Joi.string().valid(...CAUTIONS))
+    .unique()
+    .required(),
   clock,
 }).required()

@@ -7,7 +7,17 @@ import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 
 export const home = dirname(dirname(fileURLToPath(import.meta.url)))
-const SOURCES = ['app', 'core', 'library', 'public', 'schemas', 'server', 'nuxt.config.ts', 'vuetify.config.ts', 'package-lock.json']
+const SOURCES = [
+  'app',
+  'core',
+  'library',
+  'public',
+  'schemas',
+  'server',
+  'nuxt.config.ts',
+  'vuetify.config.ts',
+  'package-lock.json',
+]
 
 /** Runs a command in the project and shows what it prints; ends this process when it fails. */
 export function run(command, args, { quiet = false, env = {} } = {}) {
@@ -29,7 +39,7 @@ export function installPackages() {
   const wanted = hashOf(['package-lock.json'])
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return
   console.log('Installing packages (once, about a minute) ...')
-  run('npm', ['ci', '--no-fund', '--no-audit', '--loglevel=error'])
+  run('npm', ['ci', '--include=dev', '--no-fund', '--no-audit', '--loglevel=error'])
   writeFileSync(stamp, wanted)
 }
 
@@ -39,7 +49,7 @@ export function buildApplication() {
   const wanted = hashOf(SOURCES)
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return
   console.log('Building the application (once, about a minute) ...')
-  run('npx', ['nuxt', 'build'], { quiet: true })
+  run('npx', ['nuxt', 'build'], { quiet: true, env: { NODE_ENV: 'production' } })
   mkdirSync(dirname(stamp), { recursive: true })
   writeFileSync(stamp, wanted)
 }
@@ -53,6 +63,7 @@ function hashOf(paths) {
 function addTo(hash, path) {
   const full = join(home, path)
   if (!existsSync(full)) return
+  if (path.endsWith('.test.ts')) return
   if (statSync(full).isDirectory()) {
     for (const name of readdirSync(full).sort()) addTo(hash, join(path, name))
   } else {

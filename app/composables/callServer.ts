@@ -26,13 +26,20 @@ export async function callServer<T>(path: string, { method = 'GET', body, token 
   if (body !== undefined) headers['content-type'] = 'application/json'
   if (token) headers.authorization = `Bearer ${token}`
   const response = await fetch(path, { method, headers, body: body === undefined ? undefined : JSON.stringify(body) }).catch(() => {
-    throw new ServerRefusal('away', 'Jolly Beaker cannot be reached. What you entered is kept on this page; it is sent when it is back.')
+    throw new ServerRefusal(
+      'away',
+      'Jolly Beaker cannot be reached. What you entered is kept on this page; it is sent when it is back.',
+    )
   })
   const answer: unknown = await response.json().catch(() => ({}))
   if (response.ok) return answer as T
   const refusal = answer as { code?: string; message?: string; field?: string }
   if (response.status === 503) throw new ServerRefusal('away', 'Jolly Beaker is getting ready. Try again in a moment.')
-  throw new ServerRefusal(refusal.code ?? 'internal', refusal.message ?? 'Something broke on the server. Try once more.', refusal.field)
+  throw new ServerRefusal(
+    refusal.code ?? 'internal',
+    refusal.message ?? 'Something broke on the server. Try once more.',
+    refusal.field,
+  )
 }
 
 /** What to show for anything that was thrown. */

@@ -8,7 +8,12 @@ interface Entry {
   text: string
 }
 
-export function placeKey({ group, condition, repeat, practice }: Pick<Cell, 'group' | 'condition' | 'repeat' | 'practice'>): string {
+export function placeKey({
+  group,
+  condition,
+  repeat,
+  practice,
+}: Pick<Cell, 'group' | 'condition' | 'repeat' | 'practice'>): string {
   return `${group}/${condition}/${practice ? 'practice' : repeat}`
 }
 
@@ -24,7 +29,9 @@ export function useGridEntry(unit: Ref<UnitCode>) {
 
   function storedText({ kept }: Cell): string {
     const last = kept.at(-1)
-    return last ? writeNumber(last.value, decimalsOf(last.value)).replace('−', '-') + (last.unit === unit.value ? '' : ` ${last.unit}`) : ''
+    return last
+      ? writeNumber(last.value, decimalsOf(last.value)).replace('−', '-') + (last.unit === unit.value ? '' : ` ${last.unit}`)
+      : ''
   }
 
   function textOf(cell: Cell): string {
@@ -63,7 +70,14 @@ export function useGridEntry(unit: Ref<UnitCode>) {
       return undefined
     }
     if (!last) return readingRow(cell, read.value, unit.value, text)
-    return superseding(last, { value: read.value, unit: unit.value, entered: text, reason: 'corrected at the desk', confirmed: false, status: 'kept' })
+    return superseding(last, {
+      value: read.value,
+      unit: unit.value,
+      entered: text,
+      reason: 'corrected at the desk',
+      confirmed: false,
+      status: 'kept',
+    })
   }
 
   return { drafts, troubles, textOf, write }

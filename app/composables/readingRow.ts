@@ -12,13 +12,37 @@ interface Place {
 export function readingRow(place: Place, value: number, unit: UnitCode, entered: string): NewReading {
   const { group, condition, repeat, practice } = place
   return {
-    id: newId(), group, condition, repeat, practice, value, unit, entered: entered.trim(),
-    status: 'kept', reason: '', confirmed: false, supersedes: null,
+    id: newId(),
+    group,
+    condition,
+    repeat,
+    practice,
+    value,
+    unit,
+    entered: entered.trim(),
+    status: 'kept',
+    reason: '',
+    confirmed: false,
+    supersedes: null,
   }
 }
 
 /** A row that takes the place of an earlier one, which stays as it was. */
 export function superseding(earlier: NewReading, change: Partial<NewReading>): NewReading {
   const { group, condition, repeat, practice, value, unit, entered, status, reason, confirmed } = earlier
-  return { group, condition, repeat, practice, value, unit, entered, status, reason, confirmed, ...change, id: newId(), supersedes: earlier.id }
+  return {
+    group,
+    condition,
+    repeat,
+    practice,
+    value,
+    unit,
+    entered,
+    status,
+    reason,
+    confirmed,
+    ...change,
+    id: newId(),
+    supersedes: earlier.id,
+  }
 }

@@ -68,7 +68,8 @@ export function useStation() {
   function foresee(path: string, body: unknown): void {
     const stamp = { by: 'station', at: new Date().toISOString() } as const
     if (path.endsWith('readings')) {
-      for (const reading of (body as { readings: NewReading[] }).readings) onEvent({ kind: 'reading', reading: { ...reading, ...stamp } })
+      for (const reading of (body as { readings: NewReading[] }).readings)
+        onEvent({ kind: 'reading', reading: { ...reading, ...stamp } })
     } else onEvent({ kind: 'prediction', prediction: { ...(body as NewPrediction), ...stamp, late: false } })
   }
 

@@ -13,7 +13,9 @@ const searchBox = ref<HTMLInputElement>()
 const shown = computed(() =>
   (lessons.value ?? [])
     .filter((lesson) => lesson.archived === showArchived.value)
-    .filter((lesson) => `${lesson.title} ${lesson.question} ${lesson.className}`.toLowerCase().includes(search.value.trim().toLowerCase()))
+    .filter((lesson) =>
+      `${lesson.title} ${lesson.question} ${lesson.className}`.toLowerCase().includes(search.value.trim().toLowerCase()),
+    )
     .sort((a, b) => (a.date || '9999').localeCompare(b.date || '9999')),
 )
 const archivedCount = computed(() => (lessons.value ?? []).filter((lesson) => lesson.archived).length)
@@ -86,7 +88,14 @@ async function attempt(work: () => Promise<void>): Promise<void> {
         <p class="soft">One question, one fair test, one conclusion the class can defend.</p>
       </div>
       <div class="row tools">
-        <input ref="searchBox" v-model="search" class="box find" type="search" placeholder="Find a lesson  /" aria-label="Find a lesson">
+        <input
+          ref="searchBox"
+          v-model="search"
+          class="box find"
+          type="search"
+          placeholder="Find a lesson  /"
+          aria-label="Find a lesson"
+        />
         <button type="button" class="button" @click="openFile">Open a file</button>
         <button type="button" class="button main" @click="openChooser">New lesson</button>
       </div>
@@ -94,13 +103,24 @@ async function attempt(work: () => Promise<void>): Promise<void> {
 
     <section class="board-top" aria-labelledby="shelf-heading">
       <h2 id="shelf-heading">{{ showArchived ? 'Put away' : 'On the shelf' }}</h2>
-      <button v-if="archivedCount > 0 || showArchived" type="button" class="button quiet small" @click="showArchived = !showArchived">
+      <button
+        v-if="archivedCount > 0 || showArchived"
+        type="button"
+        class="button quiet small"
+        @click="showArchived = !showArchived"
+      >
         {{ showArchived ? 'Back to the shelf' : `Put away: ${archivedCount}` }}
       </button>
     </section>
 
     <ul v-if="shown.length > 0" class="lessons">
-      <ShelfLesson v-for="lesson in shown" :key="lesson.id" :lesson="lesson" @duplicate="duplicate(lesson)" @archive="archive(lesson)" />
+      <ShelfLesson
+        v-for="lesson in shown"
+        :key="lesson.id"
+        :lesson="lesson"
+        @duplicate="duplicate(lesson)"
+        @archive="archive(lesson)"
+      />
     </ul>
     <p v-else-if="lessons && search" class="empty-note">No lesson has “{{ search }}” in its name, question or class.</p>
     <div v-else-if="lessons && !showArchived" class="empty-note">

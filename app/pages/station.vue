@@ -8,15 +8,21 @@ const { plan, record, group, ownReadings, waiting } = station
 useHead({ title: 'Station · Jolly Beaker' })
 
 const own = computed(() => plan.value?.groups.find((one) => one.id === group.value))
-const progress = computed(() => plan.value && progressOf(plan.value, record.value.readings).find((one) => one.group === group.value))
+const progress = computed(
+  () => plan.value && progressOf(plan.value, record.value.readings).find((one) => one.group === group.value),
+)
 const predicted = computed(() => record.value.predictions.some((one) => one.group === group.value))
 const begun = computed(() => ownReadings.value.some(isCounted))
 const skipped = ref({ prediction: false, practice: false })
 const wanted = shallowRef<Cell>()
 const fixing = shallowRef<NewReading>()
 
-const asksPrediction = computed(() => !predicted.value && !begun.value && !skipped.value.prediction && (progress.value?.all ?? 0) > 0)
-const practice = computed(() => (plan.value && !begun.value && !skipped.value.practice ? nextPractice(plan.value, record.value.readings, group.value) : undefined))
+const asksPrediction = computed(
+  () => !predicted.value && !begun.value && !skipped.value.prediction && (progress.value?.all ?? 0) > 0,
+)
+const practice = computed(() =>
+  plan.value && !begun.value && !skipped.value.practice ? nextPractice(plan.value, record.value.readings, group.value) : undefined,
+)
 const trial = computed<Cell | undefined>(() => {
   if (fixing.value) return { ...fixing.value, kept: [], setAside: [] }
   return wanted.value ?? practice.value ?? (progress.value && nextTrial(progress.value))
@@ -37,24 +43,55 @@ async function written(reading: NewReading): Promise<void> {
 
 <template>
   <main class="station">
-    <p v-if="station.state.value === 'opening'" class="centre">{{ station.connected.value ? 'Opening …' : 'The line is down. Trying again …' }}</p>
+    <p v-if="station.state.value === 'opening'" class="centre">
+      {{ station.connected.value ? 'Opening …' : 'The line is down. Trying again …' }}
+    </p>
     <StationJoin v-else-if="station.state.value === 'joining'" :join="station.join" />
     <template v-else-if="plan && own && progress">
       <header>
-        <span class="who"><ShapeBadge :size="22" :shape="own.shape" /> {{ own.name }}</span>
+        <span class="who">
+          <ShapeBadge :size="22" :shape="own.shape" />
+          {{ own.name }}
+        </span>
         <span>{{ progress.done }} of {{ progress.all }} done</span>
-        <span class="line" :class="{ bad: lineState.bad }" role="status"><span v-if="lineState.bad" aria-hidden="true">▲ </span>{{ lineState.words }}</span>
+        <span class="line" :class="{ bad: lineState.bad }" role="status">
+          <span v-if="lineState.bad" aria-hidden="true">▲</span>
+          {{ lineState.words }}
+        </span>
       </header>
-      <p v-if="waiting.refused.value" class="refused" role="alert">{{ waiting.refused.value }} <button type="button" class="button small" @click="waiting.refused.value = ''">Understood</button></p>
-      <StationPredict v-if="asksPrediction" :plan="plan" :group="group" @stamp="station.writePrediction" @later="skipped.prediction = true" />
+      <p v-if="waiting.refused.value" class="refused" role="alert">
+        {{ waiting.refused.value }}
+        <button type="button" class="button small" @click="waiting.refused.value = ''">Understood</button>
+      </p>
+      <StationPredict
+        v-if="asksPrediction"
+        :plan="plan"
+        :group="group"
+        @stamp="station.writePrediction"
+        @later="skipped.prediction = true"
+      />
       <StationTrial
-        v-else-if="trial" :key="`${trial.condition}-${trial.repeat}-${trial.practice}-${fixing?.id ?? ''}`" :plan="plan" :record="record" :trial="trial" :progress="progress"
-        :fixing="fixing" :last="last" @written="written" @fix="fixing = last" @back="fixing = undefined" @skip-practice="skipped.practice = true" @choose="wanted = $event"
+        v-else-if="trial"
+        :key="`${trial.condition}-${trial.repeat}-${trial.practice}-${fixing?.id ?? ''}`"
+        :plan="plan"
+        :record="record"
+        :trial="trial"
+        :progress="progress"
+        :fixing="fixing"
+        :last="last"
+        @written="written"
+        @fix="fixing = last"
+        @back="fixing = undefined"
+        @skip-practice="skipped.practice = true"
+        @choose="wanted = $event"
       />
       <StationDone v-else :plan="plan" :progress="progress" @fix="fixing = $event" />
       <footer><button type="button" class="leave" @click="station.leave">Leave this station</button></footer>
     </template>
-    <div v-else class="centre"><p>This group is not in the plan any more.</p><button type="button" class="button" @click="station.leave">Join again</button></div>
+    <div v-else class="centre">
+      <p>This group is not in the plan any more.</p>
+      <button type="button" class="button" @click="station.leave">Join again</button>
+    </div>
   </main>
 </template>
 

@@ -44,11 +44,7 @@ export const useLesson = defineStore('lesson', () => {
     const whole = await callServer<Whole>(`/api/lessons/${lesson}`)
     take(whole)
     record.value = whole.record
-    stopWatching = watchEvents(
-      `/api/lessons/${lesson}/events?since=${whole.event}`,
-      onEvent,
-      (state) => (connected.value = state),
-    )
+    stopWatching = watchEvents(`/api/lessons/${lesson}/events?since=${whole.event}`, onEvent, (state) => (connected.value = state))
   }
 
   function take({ lesson }: Whole): void {
@@ -127,7 +123,10 @@ export const useLesson = defineStore('lesson', () => {
     if (!saved || saveState.value === 'saving') return
     saveState.value = 'saving'
     try {
-      const answer = await callServer<{ revision: number }>(`/api/lessons/${id.value}/plan`, { method: 'PUT', body: { plan: saved, revision } })
+      const answer = await callServer<{ revision: number }>(`/api/lessons/${id.value}/plan`, {
+        method: 'PUT',
+        body: { plan: saved, revision },
+      })
       revision = answer.revision
       saveState.value = 'saved'
       if (plan.value !== saved) saveSoon()
@@ -163,14 +162,20 @@ export const useLesson = defineStore('lesson', () => {
 
   async function addPrediction(prediction: NewPrediction): Promise<boolean> {
     return attempt(async () => {
-      const answer = await callServer<{ prediction: LessonRecord['predictions'][number] }>(`/api/lessons/${id.value}/predictions`, { method: 'POST', body: prediction })
+      const answer = await callServer<{ prediction: LessonRecord['predictions'][number] }>(`/api/lessons/${id.value}/predictions`, {
+        method: 'POST',
+        body: prediction,
+      })
       onEvent({ kind: 'prediction', prediction: answer.prediction })
     })
   }
 
   async function addConclusion(conclusion: NewConclusion): Promise<boolean> {
     return attempt(async () => {
-      const answer = await callServer<{ conclusion: LessonRecord['conclusions'][number] }>(`/api/lessons/${id.value}/conclusions`, { method: 'POST', body: conclusion })
+      const answer = await callServer<{ conclusion: LessonRecord['conclusions'][number] }>(`/api/lessons/${id.value}/conclusions`, {
+        method: 'POST',
+        body: conclusion,
+      })
       onEvent({ kind: 'conclusion', conclusion: answer.conclusion })
     })
   }
@@ -205,9 +210,28 @@ export const useLesson = defineStore('lesson', () => {
   }
 
   return {
-    id, code, plan, record, saveState, connected, target, findings, readiness,
+    id,
+    code,
+    plan,
+    record,
+    saveState,
+    connected,
+    target,
+    findings,
+    readiness,
     canUndo: computed(() => undoStack.value.length > 0),
     canRedo: computed(() => redoStack.value.length > 0),
-    open, close, edit, replace, undo, redo, flush, addReadings, supersede, addPrediction, addConclusion, apply,
+    open,
+    close,
+    edit,
+    replace,
+    undo,
+    redo,
+    flush,
+    addReadings,
+    supersede,
+    addPrediction,
+    addConclusion,
+    apply,
   }
 })

@@ -26,5 +26,11 @@ export const useNotices = defineStore('notices', () => {
     close(notice.id)
     await notice.action?.run()
   }
-  return { list, done: (text: string, action?: Notice['action']) => show({ kind: 'done', text, action }), trouble: (text: string, action?: Notice['action']) => show({ kind: 'trouble', text, action }), close, act }
+  return {
+    list,
+    done: (text: string, action?: Notice['action']) => show({ kind: 'done', text, action }),
+    trouble: (text: string, action?: Notice['action']) => show({ kind: 'trouble', text, action }),
+    close,
+    act,
+  }
 })

@@ -12,9 +12,11 @@ const CERTAIN =
   /\b(prove[sdn]?|proof|definitely|certain(?:ly)?|always|every time|for sure|without (?:a |any )?doubt|we know|we are sure|shows? (?:clearly|that)|clearly|is clear(?:ly)?|must be)\b/gi
 const HEDGED =
   /\b(may|might|maybe|perhaps|seems?|looks? (?:like|as if)|probably|lean\w*|not sure|cannot tell|can't tell|not (?:yet )?(?:tell|say)|could be|not clear|unclear)\b/i
-const COMPARED = /\b(most|more|highest|higher|longest|longer|fastest|faster|best|better|biggest|bigger|furthest|further|heaviest|heavier|tallest|taller|strongest|stronger|least|less|lowest|lower|shortest|shorter|slowest|slower|smallest|smaller)\b/gi
+const COMPARED =
+  /\b(most|more|highest|higher|longest|longer|fastest|faster|best|better|biggest|bigger|furthest|further|heaviest|heavier|tallest|taller|strongest|stronger|least|less|lowest|lower|shortest|shorter|slowest|slower|smallest|smaller)\b/gi
 const NO_DIFFERENCE = /\b(no difference|makes? no|the same|does not (?:matter|change)|doesn't (?:matter|change)|not change)\b/gi
-const HOW_SURE = /\b(sure|clear|clearly|tell|show|shown|groups? (?:agree\w*|found|got|put)|probably|lean\w*|evidence|wobble|certain)\b/i
+const HOW_SURE =
+  /\b(sure|clear|clearly|tell|show|shown|groups? (?:agree\w*|found|got|put)|probably|lean\w*|evidence|wobble|certain)\b/i
 
 /**
  * What a conclusion says that the evidence does not carry, or leaves out: more certainty or a firmer comparison than the grade

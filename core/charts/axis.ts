@@ -7,6 +7,7 @@ export interface Axis {
 }
 
 const MOST_STEPS = 8
+const SMALLEST_SPAN = 1e-9
 
 /**
  * An axis that covers the values in steps of 1, 2 or 5 times a power of ten, at most eight of them.
@@ -18,7 +19,8 @@ export function axisFor(values: number[], withZero: boolean): Axis {
   const known = values.length === 0 ? [0, 1] : values
   const low = Math.min(...known, ...(withZero ? [0] : []))
   const high = Math.max(...known, ...(withZero ? [0] : []))
-  const step = niceStep((high - low || Math.abs(high) || 1) / MOST_STEPS)
+  const span = [high - low, Math.abs(high)].find((each) => each > SMALLEST_SPAN) ?? 1
+  const step = niceStep(span / MOST_STEPS)
   const from = withoutNoise(Math.floor(withoutNoise(low / step)) * step)
   const to = withoutNoise(Math.ceil(withoutNoise(high / step)) * step)
   return { from, to: to === from ? withoutNoise(to + step) : to, step }

@@ -64,8 +64,17 @@ export function resultsGraph(plan: Plan, record: LessonRecord): ResultsGraph | u
     unit,
     marks,
     dots,
-    axis: axisFor(dots.map((dot) => dot.value), kind === 'bars' || unitOf(unit).dimension !== 'temperature'),
-    across: kind === 'points' ? axisFor(marks.map((mark) => mark.x), false) : undefined,
+    axis: axisFor(
+      dots.map((dot) => dot.value),
+      kind === 'bars' || unitOf(unit).dimension !== 'temperature',
+    ),
+    across:
+      kind === 'points'
+        ? axisFor(
+            marks.map((mark) => mark.x),
+            false,
+          )
+        : undefined,
   }
 }
 

@@ -56,7 +56,11 @@ describe('weighEvidence', () => {
   })
 
   it('counts groups that put the winner first', () => {
-    const groups = [...observations({ x: [9], y: [5] }, 'one'), ...observations({ x: [9], y: [5] }, 'two'), ...observations({ x: [4], y: [5] }, 'three')]
+    const groups = [
+      ...observations({ x: [9], y: [5] }, 'one'),
+      ...observations({ x: [9], y: [5] }, 'two'),
+      ...observations({ x: [4], y: [5] }, 'three'),
+    ]
     expect(weighEvidence(groups, options).agreement).toEqual({ agreeing: ['one', 'two'], asked: ['one', 'two', 'three'] })
   })
 
@@ -65,11 +69,16 @@ describe('weighEvidence', () => {
     const classWith = (step: number): Observation[] =>
       ['a', 'b', 'c', 'd', 'e', 'f'].flatMap((group) =>
         [0, 1, 2].flatMap((condition) =>
-          [1, 2, 3].map(() => ({ group, condition: String(condition), value: Math.round(50 + step * condition + 5 * drawNormal(random)) })),
+          [1, 2, 3].map(() => ({
+            group,
+            condition: String(condition),
+            value: Math.round(50 + step * condition + 5 * drawNormal(random)),
+          })),
         ),
       )
     const share = (step: number, classes: number) =>
-      Array.from({ length: classes }, () => weighEvidence(classWith(step), options).grade).filter((grade) => grade === 'clear').length / classes
+      Array.from({ length: classes }, () => weighEvidence(classWith(step), options).grade).filter((grade) => grade === 'clear')
+        .length / classes
     expect(share(0, 2000)).toBeLessThan(0.05 + 2 * Math.sqrt((0.05 * 0.95) / 2000))
     expect(share(10, 500)).toBeGreaterThan(0.95)
   })

@@ -75,7 +75,9 @@ export function weighEvidence(observations: Observation[], options: EvidenceOpti
   const model = ranked.length > 1 ? fitGroupsAndConditions(observations, options.resolution) : undefined
   const wobble = model ? Math.sqrt(model.residualVariance) : undefined
   const first = ranked[0]
-  const pairs = (model?.pairs ?? []).map((pair) => ({ ...pair, grade: within(pair, options) ? 'same' : gradeOfP(pair.pHolm) }) as const)
+  const pairs = (model?.pairs ?? []).map(
+    (pair) => ({ ...pair, grade: within(pair, options) ? 'same' : gradeOfP(pair.pHolm) }) as const,
+  )
   const evidence = {
     oneReadingEach: ranked.length > 1 && model === undefined,
     summaries,

@@ -18,7 +18,13 @@ describe('checkFairness', () => {
       { a: 'B', b: 'C', status: 'fair', differing: [] },
     ])
     expect(check.differing).toEqual([
-      { factor: 'width', shares: [{ value: '2 cm', conditions: ['B', 'C'] }, { value: '3 cm', conditions: ['A'] }] },
+      {
+        factor: 'width',
+        shares: [
+          { value: '2 cm', conditions: ['B', 'C'] },
+          { value: '3 cm', conditions: ['A'] },
+        ],
+      },
     ])
     expect(check.fairAmong).toEqual([['B', 'C']])
   })
@@ -44,7 +50,11 @@ describe('checkFairness', () => {
   })
 
   const setUps = fc.array(
-    fc.record({ paper: fc.constantFrom('x', 'y', null), width: fc.constantFrom('1', '2', null), lid: fc.constantFrom('on', 'off') }),
+    fc.record({
+      paper: fc.constantFrom('x', 'y', null),
+      width: fc.constantFrom('1', '2', null),
+      lid: fc.constantFrom('on', 'off'),
+    }),
     { minLength: 2, maxLength: 8 },
   )
   const settingsFrom = (rows: Record<string, string | null>[]) => rows.map((values, place) => ({ condition: `c${place}`, values }))

@@ -69,9 +69,7 @@ function fairComparisons(settings: Setting[], factors: string[], factor: string)
   const others = factors.filter((other) => other !== factor)
   const known = settings.filter((one) => factors.every((each) => valueOf(one, each) !== null))
   const classes = groupBy(known, (one) => JSON.stringify(others.map((other) => valueOf(one, other))))
-  return [...classes.values()]
-    .filter((members) => new Set(members.map((one) => valueOf(one, factor))).size > 1)
-    .map(namesOf)
+  return [...classes.values()].filter((members) => new Set(members.map((one) => valueOf(one, factor))).size > 1).map(namesOf)
 }
 
 function comparePair(a: Setting, b: Setting, others: string[], changed: string): Pair {

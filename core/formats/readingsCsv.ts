@@ -3,7 +3,19 @@ import { conditionName, letterOf, measuredCard, type Plan, type Reading } from '
 import { readQuantity, unitNamed, unitOf, UNIT_CODES, type ReadErrorCode, type UnitCode } from '../quantity'
 
 const COLUMNS = [
-  'group', 'condition', 'repeat', 'value', 'unit', 'status', 'reason', 'practice', 'confirmed', 'entered', 'by', 'at', 'id',
+  'group',
+  'condition',
+  'repeat',
+  'value',
+  'unit',
+  'status',
+  'reason',
+  'practice',
+  'confirmed',
+  'entered',
+  'by',
+  'at',
+  'id',
   'supersedes',
 ] as const
 const NEEDED = ['group', 'condition', 'repeat', 'value', 'unit'] as const
@@ -111,7 +123,11 @@ function readRow(plan: Plan, row: Record<string, string>, line: number, newId: (
   if (method && unitOf(method.unit).dimension !== unitOf(unit).dimension) return bad('wrong-kind-of-unit', 'unit')
   const value = readValue(cell('value'), unit)
   if (typeof value !== 'number') return bad('bad-value', 'value')
-  const status = cell('status').replace(/,? *superseded$/, '').replace(' ', '-').toLowerCase() || 'kept'
+  const status =
+    cell('status')
+      .replace(/,? *superseded$/, '')
+      .replace(' ', '-')
+      .toLowerCase() || 'kept'
   if (status !== 'kept' && status !== 'set-aside') return bad('bad-status', 'status')
   if (status === 'set-aside' && cell('reason') === '') return bad('reason-missing', 'reason')
   const [practice, confirmed] = [fromYesOrNo(cell('practice')), fromYesOrNo(cell('confirmed'))]

@@ -1,9 +1,10 @@
 import { readQuantity, unitNamed, type ReadErrorCode, type UnitCode } from '../quantity'
 
 export type Amount =
-  | { ok: true; value: number; unit: UnitCode; whole: boolean }
-  | { ok: false; code: ReadErrorCode; position: number }
+  { ok: true; value: number; unit: UnitCode; whole: boolean } | { ok: false; code: ReadErrorCode; position: number }
 
+// "a pinch", "an egg cup of it"
+const ONE_OF_IT = /^\s*an?\s+[a-z]/i
 const TRAILING_WORDS = /[\s\u00a0\u2009\u202f]*([A-Za-z°℃℉"″”'′’][A-Za-z\s-]*)?$/
 
 /**
@@ -12,6 +13,7 @@ const TRAILING_WORDS = /[\s\u00a0\u2009\u202f]*([A-Za-z°℃℉"″”'′’][A
  * @example readAmount('2 tbsp') // { ok: true, value: 2, unit: 'tbsp', whole: false }
  */
 export function readAmount(text: string): Amount {
+  if (ONE_OF_IT.test(text)) return { ok: true, value: 1, unit: 'pieces', whole: true }
   const word = (TRAILING_WORDS.exec(text)?.[1] ?? '').trim()
   const unit = word === '' ? 'pieces' : unitNamed(word.replace(/\s+/g, ' '))
   const countable = unit === undefined || unit === 'pieces' || unit === 'count'

@@ -1,8 +1,19 @@
 import type { Material, Plan } from '../lesson'
 
 export const CAUTIONS = [
-  'hot-water', 'flame', 'blade', 'glass', 'allergy', 'swallowing', 'mould', 'burning-liquid', 'snapping', 'climbing', 'spill',
-  'soil', 'sun',
+  'hot-water',
+  'flame',
+  'blade',
+  'glass',
+  'allergy',
+  'swallowing',
+  'mould',
+  'burning-liquid',
+  'snapping',
+  'climbing',
+  'spill',
+  'soil',
+  'sun',
 ] as const
 export type Caution = (typeof CAUTIONS)[number]
 
@@ -46,8 +57,7 @@ const TELLTALE: [Caution, RegExp][] = [
 export function cautionsOfMaterial(material: Material): Caution[] {
   const name = material.name.toLowerCase()
   return CAUTIONS.filter(
-    (caution) =>
-      material.cautions.includes(caution) || TELLTALE.some(([code, words]) => code === caution && words.test(name)),
+    (caution) => material.cautions.includes(caution) || TELLTALE.some(([code, words]) => code === caution && words.test(name)),
   )
 }
 

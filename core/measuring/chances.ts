@@ -14,8 +14,7 @@ const FAR_APART = 12
  */
 export function chanceBestIsBest(means: number[], sd: number, repeats: number): number {
   const [best, ...others] = inStandardSteps(means, sd, repeats).reverse()
-  const density = (z: number) =>
-    others.reduce((product, other) => product * normalBelow(best! - other + z), normalDensity(z))
+  const density = (z: number) => others.reduce((product, other) => product * normalBelow(best! - other + z), normalDensity(z))
   return Math.min(1, simpson(density, -8.5, 8.5, 340))
 }
 
@@ -43,11 +42,7 @@ export function chanceRightOrder(means: number[], sd: number, repeats: number): 
  * @throws  RangeError with fewer than two conditions
  * @example repeatsNeeded([0.62, 0.70, 0.78], 0.15814, { chance: 0.9, most: 20 }) // 14
  */
-export function repeatsNeeded(
-  means: number[],
-  sd: number,
-  { chance, most }: { chance: number; most: number },
-): number | undefined {
+export function repeatsNeeded(means: number[], sd: number, { chance, most }: { chance: number; most: number }): number | undefined {
   for (let repeats = 1; repeats <= most; repeats += 1) {
     if (chanceBestIsBest(means, sd, repeats) >= chance) return repeats
   }

@@ -13,8 +13,7 @@ export type ReadErrorCode =
   | 'divided-by-nothing'
 
 export type ReadResult =
-  | { ok: true; value: number; unit: UnitCode; writtenUnit: UnitCode | null }
-  | { ok: false; code: ReadErrorCode; position: number }
+  { ok: true; value: number; unit: UnitCode; writtenUnit: UnitCode | null } | { ok: false; code: ReadErrorCode; position: number }
 
 export interface ReadOptions {
   /** The unit the answer is wanted in, and the unit of a bare number. */
@@ -30,8 +29,21 @@ interface Part {
 
 const LONGEST = 60
 const VULGAR: Record<string, number> = {
-  '½': 1 / 2, '⅓': 1 / 3, '⅔': 2 / 3, '¼': 1 / 4, '¾': 3 / 4, '⅕': 1 / 5, '⅖': 2 / 5, '⅗': 3 / 5, '⅘': 4 / 5,
-  '⅙': 1 / 6, '⅚': 5 / 6, '⅛': 1 / 8, '⅜': 3 / 8, '⅝': 5 / 8, '⅞': 7 / 8,
+  '½': 1 / 2,
+  '⅓': 1 / 3,
+  '⅔': 2 / 3,
+  '¼': 1 / 4,
+  '¾': 3 / 4,
+  '⅕': 1 / 5,
+  '⅖': 2 / 5,
+  '⅗': 3 / 5,
+  '⅘': 4 / 5,
+  '⅙': 1 / 6,
+  '⅚': 5 / 6,
+  '⅛': 1 / 8,
+  '⅜': 3 / 8,
+  '⅝': 5 / 8,
+  '⅞': 7 / 8,
 }
 const SPACE = '[ \\t\\u00a0\\u2009\\u202f]'
 const GLYPH = `[${Object.keys(VULGAR).join('')}]`
@@ -100,10 +112,7 @@ function readParts(text: string, from: number): Part[] | ReadResult {
   return parts.length === 0 ? problem('not-a-number', from) : parts
 }
 
-function readAmount(
-  text: string,
-  at: number,
-): { value: number; length: number } | { code: ReadErrorCode; position: number } {
+function readAmount(text: string, at: number): { value: number; length: number } | { code: ReadErrorCode; position: number } {
   const match = AMOUNT.exec(text.slice(at))
   if (!match) return { code: 'not-a-number', position: at }
   const [all, top, bottom, whole, mixedTop, mixedBottom, before, glyph, grouped, plain] = match

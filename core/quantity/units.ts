@@ -2,12 +2,32 @@ export type Dimension = 'length' | 'mass' | 'volume' | 'time' | 'temperature' | 
 export type KitchenRegion = 'metric' | 'us' | 'uk'
 
 export type UnitCode =
-  | 'mm' | 'cm' | 'm' | 'in' | 'ft'
-  | 'g' | 'kg' | 'oz' | 'lb'
-  | 'mL' | 'L' | 'tsp' | 'tbsp' | 'cup' | 'fl-oz' | 'pint'
-  | 's' | 'min' | 'h' | 'day'
-  | 'degC' | 'degF'
-  | 'N' | 'dB' | 'count' | 'pieces'
+  | 'mm'
+  | 'cm'
+  | 'm'
+  | 'in'
+  | 'ft'
+  | 'g'
+  | 'kg'
+  | 'oz'
+  | 'lb'
+  | 'mL'
+  | 'L'
+  | 'tsp'
+  | 'tbsp'
+  | 'cup'
+  | 'fl-oz'
+  | 'pint'
+  | 's'
+  | 'min'
+  | 'h'
+  | 'day'
+  | 'degC'
+  | 'degF'
+  | 'N'
+  | 'dB'
+  | 'count'
+  | 'pieces'
 
 export interface Unit {
   code: UnitCode
@@ -90,12 +110,7 @@ export function unitNamed(word: string): UnitCode | undefined {
  * The same amount in another unit, or undefined when the two measure different things.
  * @example convert(5.31, 'm', 'cm') // 531
  */
-export function convert(
-  value: number,
-  from: UnitCode,
-  to: UnitCode,
-  region: KitchenRegion = 'metric',
-): number | undefined {
+export function convert(value: number, from: UnitCode, to: UnitCode, region: KitchenRegion = 'metric'): number | undefined {
   const source = unitOf(from, region)
   const target = unitOf(to, region)
   if (source.dimension !== target.dimension) return undefined

@@ -13,7 +13,9 @@ export function writeNumber(value: number, decimals: number): string {
 /** As few digits as say the value, at most three behind the point. `writeShort(2.50) // '2.5'` */
 export function writeShort(value: number): string {
   const digits = Math.abs(value) >= 100 ? 0 : Math.abs(value) >= 10 ? 1 : Math.abs(value) >= 1 ? 2 : 3
-  return writeNumber(Number(value.toFixed(digits)), digits).replace(/(\.\d*?)0+$/, '$1').replace(/\.$/, '')
+  return writeNumber(Number(value.toFixed(digits)), digits)
+    .replace(/(\.\d*?)0+$/, '$1')
+    .replace(/\.$/, '')
 }
 
 /** A number and its unit that never part at the end of a line. `writeQuantity(21, 'mm', 0) // '21 mm'` */

@@ -1,7 +1,12 @@
 import type { LessonRecord, Plan } from '../lesson'
 import type { Finding, Severity } from './finding'
 import {
-  findingsOfClock, findingsOfConditions, findingsOfFairness, findingsOfKit, findingsOfMeasuring, findingsOfQuestion,
+  findingsOfClock,
+  findingsOfConditions,
+  findingsOfFairness,
+  findingsOfKit,
+  findingsOfMeasuring,
+  findingsOfQuestion,
 } from './ofPlan'
 import { findingsOfConclusion, findingsOfEvidence, findingsOfPredictions, findingsOfReadings } from './ofRecord'
 

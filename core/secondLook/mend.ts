@@ -28,9 +28,7 @@ export function mend(plan: Plan, fix: PlanFix, newId: () => string): Plan {
     case 'make-factor-same':
       return {
         ...plan,
-        factors: plan.factors.map((factor) =>
-          factor.id === fix.factor ? sameForAll(plan, factor, fix.conditions) : factor,
-        ),
+        factors: plan.factors.map((factor) => (factor.id === fix.factor ? sameForAll(plan, factor, fix.conditions) : factor)),
       }
     case 'leave-out':
       return {
@@ -42,9 +40,7 @@ export function mend(plan: Plan, fix: PlanFix, newId: () => string): Plan {
     case 'say-how':
       return {
         ...plan,
-        factors: plan.factors.map((factor) =>
-          factor.id === fix.factor ? { ...factor, how: HOW_WORDS[fix.how] } : factor,
-        ),
+        factors: plan.factors.map((factor) => (factor.id === fix.factor ? { ...factor, how: HOW_WORDS[fix.how] } : factor)),
       }
     case 'remove-condition':
       return { ...plan, conditions: plan.conditions.filter((condition) => condition.id !== fix.condition) }
@@ -59,9 +55,7 @@ export function mend(plan: Plan, fix: PlanFix, newId: () => string): Plan {
     case 'buy':
       return {
         ...plan,
-        materials: plan.materials.map((material) =>
-          material.id === fix.material ? { ...material, toBuy: true } : material,
-        ),
+        materials: plan.materials.map((material) => (material.id === fix.material ? { ...material, toBuy: true } : material)),
       }
     case 'acknowledge':
       return { ...plan, cautionsAcknowledged: [...new Set([...plan.cautionsAcknowledged, fix.caution])] }

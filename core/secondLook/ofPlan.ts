@@ -14,18 +14,42 @@ export function findingsOfQuestion(plan: Plan): Finding[] {
   const findings: Finding[] = []
   const { noticed, maybe, wondered } = plan.wonder
   if (noticed.length + maybe.length + wondered.length === 0) {
-    findings.push({ code: 'nothing-wondered', key: 'nothing-wondered', stop: 'wonder', severity: 'note', fixes: [go('wonder', 'noticed')] })
+    findings.push({
+      code: 'nothing-wondered',
+      key: 'nothing-wondered',
+      stop: 'wonder',
+      severity: 'note',
+      fixes: [go('wonder', 'noticed')],
+    })
   }
   if (plan.title.trim() === '') {
-    findings.push({ code: 'no-title', key: 'no-title', stop: 'wonder', severity: 'note', fixes: [{ code: 'go', stop: 'wonder', target: 'title' }] })
+    findings.push({
+      code: 'no-title',
+      key: 'no-title',
+      stop: 'wonder',
+      severity: 'note',
+      fixes: [{ code: 'go', stop: 'wonder', target: 'title' }],
+    })
   }
   if (!changedFactor(plan)) {
     const choose: Fix[] = plan.factors.slice(0, 1).map((factor) => ({ code: 'choose-change', factor: factor.id }))
-    findings.push({ code: 'nothing-to-change', key: 'nothing-to-change', stop: 'plan', severity: 'wrong', fixes: [...choose, go('plan', 'new-factor')] })
+    findings.push({
+      code: 'nothing-to-change',
+      key: 'nothing-to-change',
+      stop: 'plan',
+      severity: 'wrong',
+      fixes: [...choose, go('plan', 'new-factor')],
+    })
   }
   if (!measuredCard(plan)) {
     const choose: Fix[] = plan.measures.slice(0, 1).map((measure) => ({ code: 'choose-measure', measure: measure.id }))
-    findings.push({ code: 'nothing-to-measure', key: 'nothing-to-measure', stop: 'plan', severity: 'wrong', fixes: [...choose, go('plan', 'new-measure')] })
+    findings.push({
+      code: 'nothing-to-measure',
+      key: 'nothing-to-measure',
+      stop: 'plan',
+      severity: 'wrong',
+      fixes: [...choose, go('plan', 'new-measure')],
+    })
   }
   for (const factor of keptFactors(plan).filter((one) => one.how.trim() === '')) {
     findings.push({
@@ -47,15 +71,34 @@ export function findingsOfConditions(plan: Plan): Finding[] {
   const active = activeConditions(plan)
   const at = { stop: 'plan', severity: 'wrong' } as const
   if (active.length < 2) {
-    findings.push({ ...at, code: 'too-few-conditions', key: 'too-few-conditions', count: active.length, fixes: [go('plan', 'new-condition')] })
+    findings.push({
+      ...at,
+      code: 'too-few-conditions',
+      key: 'too-few-conditions',
+      count: active.length,
+      fixes: [go('plan', 'new-condition')],
+    })
   } else if (plan.conditionsAs === 'numbers' && active.length < FEWEST_LEVELS) {
-    findings.push({ ...at, severity: 'attention', code: 'too-few-levels', key: 'too-few-levels', count: active.length, fixes: [go('plan', 'new-condition')] })
+    findings.push({
+      ...at,
+      severity: 'attention',
+      code: 'too-few-levels',
+      key: 'too-few-levels',
+      count: active.length,
+      fixes: [go('plan', 'new-condition')],
+    })
   }
   for (const condition of active) {
     const target = `condition-${condition.id}`
     const remove: Fix = { code: 'remove-condition', condition: condition.id }
     if (condition.label.trim() === '') {
-      findings.push({ ...at, code: 'label-empty', key: `label-empty/${condition.id}`, condition: condition.id, fixes: [go('plan', target), remove] })
+      findings.push({
+        ...at,
+        code: 'label-empty',
+        key: `label-empty/${condition.id}`,
+        condition: condition.id,
+        fixes: [go('plan', target), remove],
+      })
     } else if (plan.conditionsAs === 'numbers') {
       const read = readQuantity(condition.label, { unit: plan.conditionUnit })
       if (!read.ok) {
@@ -123,14 +166,33 @@ export function findingsOfMeasuring(plan: Plan): Finding[] {
   const findings: Finding[] = []
   const at = { stop: 'plan', severity: 'attention' } as const
   if (plan.groups.length === 0) {
-    findings.push({ ...at, severity: 'wrong', code: 'no-groups', key: 'no-groups', fixes: [{ code: 'set-groups', groups: Math.max(2, Math.round(plan.children / 4)) }] })
+    findings.push({
+      ...at,
+      severity: 'wrong',
+      code: 'no-groups',
+      key: 'no-groups',
+      fixes: [{ code: 'set-groups', groups: Math.max(2, Math.round(plan.children / 4)) }],
+    })
   }
   const outlook = outlookOf(plan)
   const unit = measuredCard(plan)?.method.unit
   if (plan.repeats < 2) {
-    findings.push({ ...at, code: 'one-reading-each', key: 'one-reading-each', fixes: [{ code: 'set-repeats', repeats: USUAL_REPEATS }] })
+    findings.push({
+      ...at,
+      code: 'one-reading-each',
+      key: 'one-reading-each',
+      fixes: [{ code: 'set-repeats', repeats: USUAL_REPEATS }],
+    })
   } else if (outlook && outlook.needed === undefined) {
-    findings.push({ ...at, code: 'hopeless', key: 'hopeless', closest: outlook.closest, total: outlook.total, unit: unit!, fixes: [go('plan', 'expected')] })
+    findings.push({
+      ...at,
+      code: 'hopeless',
+      key: 'hopeless',
+      closest: outlook.closest,
+      total: outlook.total,
+      unit: unit!,
+      fixes: [go('plan', 'expected')],
+    })
   } else if (outlook?.needed !== undefined && outlook.needed > plan.repeats) {
     findings.push({
       ...at,
@@ -156,7 +218,14 @@ export function findingsOfKit(plan: Plan): Finding[] {
     const at = { stop: 'kit', severity: 'attention', material: material.id } as const
     if (!need.amount.ok) {
       const { code: problem, position } = need.amount
-      findings.push({ ...at, code: 'amount-unreadable', key: `amount-unreadable/${material.id}`, problem, position, fixes: [go('kit', `amount-${material.id}`)] })
+      findings.push({
+        ...at,
+        code: 'amount-unreadable',
+        key: `amount-unreadable/${material.id}`,
+        problem,
+        position,
+        fixes: [go('kit', `amount-${material.id}`)],
+      })
     } else if (need.short > 0 && !material.toBuy) {
       findings.push({
         ...at,
@@ -171,7 +240,16 @@ export function findingsOfKit(plan: Plan): Finding[] {
   }
   for (const { caution, doer, materials, acknowledged } of cautionsOf(plan)) {
     if (acknowledged) continue
-    findings.push({ code: 'caution', key: `caution/${caution}`, stop: 'kit', severity: 'attention', caution, doer, materials, fixes: [{ code: 'acknowledge', caution }] })
+    findings.push({
+      code: 'caution',
+      key: `caution/${caution}`,
+      stop: 'kit',
+      severity: 'attention',
+      caution,
+      doer,
+      materials,
+      fixes: [{ code: 'acknowledge', caution }],
+    })
   }
   return findings
 }
@@ -181,7 +259,13 @@ export function findingsOfClock(plan: Plan): Finding[] {
   const findings: Finding[] = []
   const fit = fitOf(plan)
   if (changedFactor(plan) && fit.trialSeconds === 0) {
-    findings.push({ code: 'trial-time-missing', key: 'trial-time-missing', stop: 'clock', severity: 'attention', fixes: [go('clock', 'trial-run')] })
+    findings.push({
+      code: 'trial-time-missing',
+      key: 'trial-time-missing',
+      stop: 'clock',
+      severity: 'attention',
+      fixes: [go('clock', 'trial-run')],
+    })
   }
   if (fit.spare < 0) {
     const fewer: Fix[] = fit.repeatsThatFit > 0 ? [{ code: 'set-repeats', repeats: fit.repeatsThatFit }] : []

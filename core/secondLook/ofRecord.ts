@@ -10,7 +10,9 @@ import { go } from './ofPlan'
 /** Who has not predicted yet. */
 export function findingsOfPredictions(plan: Plan, record: LessonRecord): Finding[] {
   if (activeConditions(plan).length < 2) return []
-  const groups = predictionsByGroup(plan, record.predictions).filter((one) => !one.stamped).map((one) => one.group)
+  const groups = predictionsByGroup(plan, record.predictions)
+    .filter((one) => !one.stamped)
+    .map((one) => one.group)
   if (groups.length === 0) return []
   const fixes = [go('predict', `order-${groups[0]}`)]
   return [{ code: 'predictions-missing', key: 'predictions-missing', stop: 'predict', severity: 'note', groups, fixes }]
@@ -106,18 +108,31 @@ function findingsOfStrays(plan: Plan, record: LessonRecord): Finding[] {
   const groups = new Set(plan.groups.map((group) => group.id))
   const conditions = new Set(activeConditions(plan).map((condition) => condition.id))
   const counted = currentReadings(record.readings).filter((reading) => isCounted(reading) && reading.status === 'kept')
-  const homeless = counted.filter(
-    (one) => !groups.has(one.group) || !conditions.has(one.condition) || one.repeat > plan.repeats,
-  )
+  const homeless = counted.filter((one) => !groups.has(one.group) || !conditions.has(one.condition) || one.repeat > plan.repeats)
   const findings: Finding[] = []
   const foreign = unit ? counted.filter((one) => unitOf(one.unit).dimension !== unitOf(unit).dimension) : []
   if (unit && foreign.length > 0) {
-    findings.push({ code: 'wrong-kind-of-unit', key: 'wrong-kind-of-unit', stop: 'test', severity: 'wrong', count: foreign.length, unit, fixes: [go('plan', 'method-unit')] })
+    findings.push({
+      code: 'wrong-kind-of-unit',
+      key: 'wrong-kind-of-unit',
+      stop: 'test',
+      severity: 'wrong',
+      count: foreign.length,
+      unit,
+      fixes: [go('plan', 'method-unit')],
+    })
   }
   if (homeless.length > 0) {
     const most = Math.max(...homeless.map((reading) => reading.repeat))
     const more: Fix[] = most > plan.repeats ? [{ code: 'set-repeats', repeats: most }] : []
-    findings.push({ code: 'homeless', key: 'homeless', stop: 'test', severity: 'note', count: homeless.length, fixes: [...more, go('plan', 'conditions')] })
+    findings.push({
+      code: 'homeless',
+      key: 'homeless',
+      stop: 'test',
+      severity: 'note',
+      count: homeless.length,
+      fixes: [...more, go('plan', 'conditions')],
+    })
   }
   return findings
 }

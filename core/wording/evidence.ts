@@ -1,6 +1,6 @@
 import type { Evidence, Gap, Grade } from '../evidence'
 import { activeConditions, changedFactor, measuredCard, type Plan } from '../lesson'
-import { writeShort } from '../quantity'
+import { writeNumber } from '../quantity'
 import { counted, nameOfCondition, nameOfGroup, list, writeAverage } from './names'
 
 export const GRADE_NAMES: Record<Grade, string> = {
@@ -33,7 +33,7 @@ export function gradeSentence(plan: Plan, evidence: Evidence): string {
 /** "Kitchen roll is 13.2 mm above tissue: 2.5 times the wobble." */
 export function gapSentence(plan: Plan, gap: Gap): string {
   const unit = measuredCard(plan)?.method.unit ?? 'count'
-  const wobbles = gap.wobbles === undefined ? '' : `: ${writeShort(gap.wobbles)} times the wobble`
+  const wobbles = gap.wobbles === undefined ? '' : `: ${writeNumber(gap.wobbles, 1)} times the wobble`
   const difference = writeAverage(plan, gap.difference, unit)
   return `${sentenceCase(nameOfCondition(plan, gap.more))} is ${difference} above ${nameOfCondition(plan, gap.less)}${wobbles}.`
 }
@@ -57,8 +57,8 @@ export function sentenceStarters(plan: Plan, evidence: Evidence): string[] {
     case 'clear':
       return evidence.lead?.grade === 'clear'
         ? [
-            `We found that ${change} changes ${measure}. ${sentenceCase(most)} came highest: ${numbers}. We are sure, because the gap is much bigger than the wobble and ${groups}.`,
-            `The more we looked, the same thing came out: ${numbers}. That is clear, because …`,
+            `We found that ${change} changes ${measure}. ${sentenceCase(most)} came first with an average of ${mostValue}, ${least} last with ${leastValue}. We are sure, because the gap is much bigger than the wobble and ${groups}.`,
+            `Our averages say that ${change} matters: ${numbers}. That is clear, because …`,
           ]
         : [
             `We found that ${change} changes ${measure}: ${numbers}. We are sure of that gap, but we cannot tell yet which of the top two comes first.`,

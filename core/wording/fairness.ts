@@ -26,7 +26,8 @@ export function fairWords(plan: Plan, check: FairCheck): FairWords {
     fair: fair.map(({ a, b }) => letters([a, b])),
     notFair: check.pairs.filter((pair) => pair.status !== 'fair').map((pair) => `${letters([pair.a, pair.b])}: ${because(pair)}`),
     others: check.otherQuestions.map(
-      ({ factor, conditions }) => `How does ${nameOf(factor)} change ${measuredCard(plan)?.name ?? 'what we measure'}? With ${letters(conditions)}.`,
+      ({ factor, conditions }) =>
+        `How does ${nameOf(factor)} change ${measuredCard(plan)?.name ?? 'what we measure'}? With ${letters(conditions)}.`,
     ),
   }
 }

@@ -25,23 +25,59 @@ export function findingWords(finding: Finding, plan: Plan): FindingWords {
   const label = (id: string) => plan.conditions.find((one) => one.id === id)
   switch (finding.code) {
     case 'no-title':
-      return { title: 'No name yet', text: 'Give the lesson a name, so that you find it on the shelf.', why: 'The name also heads the board and the report.' }
+      return {
+        title: 'No name yet',
+        text: 'Give the lesson a name, so that you find it on the shelf.',
+        why: 'The name also heads the board and the report.',
+      }
     case 'nothing-wondered':
-      return { title: 'Nothing noticed yet', text: 'Write down one thing the class may notice or wonder about.', why: 'A question that grew out of something seen is easier to care about.' }
+      return {
+        title: 'Nothing noticed yet',
+        text: 'Write down one thing the class may notice or wonder about.',
+        why: 'A question that grew out of something seen is easier to care about.',
+      }
     case 'nothing-to-change':
-      return { title: 'Nothing to change yet', text: 'Put one card into the Change tray.', why: 'In a fair test exactly one thing is changed on purpose.' }
+      return {
+        title: 'Nothing to change yet',
+        text: 'Put one card into the Change tray.',
+        why: 'In a fair test exactly one thing is changed on purpose.',
+      }
     case 'nothing-to-measure':
-      return { title: 'Nothing to measure yet', text: 'Put one card into the Measure tray.', why: 'Without one thing to measure there is nothing to compare.' }
+      return {
+        title: 'Nothing to measure yet',
+        text: 'Put one card into the Measure tray.',
+        why: 'Without one thing to measure there is nothing to compare.',
+      }
     case 'too-few-conditions':
-      return { title: finding.count === 0 ? 'No conditions yet' : 'Only one condition', text: `Say what ${changedFactor(plan)?.name ?? 'it'} is changed to: at least two.`, why: 'A comparison needs two things to compare.' }
+      return {
+        title: finding.count === 0 ? 'No conditions yet' : 'Only one condition',
+        text: `Say what ${changedFactor(plan)?.name ?? 'it'} is changed to: at least two.`,
+        why: 'A comparison needs two things to compare.',
+      }
     case 'too-few-levels':
-      return { title: `Only ${finding.count} numbers to test`, text: 'Add at least one between or beyond them.', why: 'Two points always make a straight line. Three show whether it bends; five are better.' }
+      return {
+        title: `Only ${finding.count} numbers to test`,
+        text: 'Add at least one between or beyond them.',
+        why: 'Two points always make a straight line. Three show whether it bends; five are better.',
+      }
     case 'label-empty':
-      return { title: `${letterOf(plan, finding.condition)} has no name`, text: 'Say what it is, or take it out.', why: 'Children at the station need to know what to fetch.' }
+      return {
+        title: `${letterOf(plan, finding.condition)} has no name`,
+        text: 'Say what it is, or take it out.',
+        why: 'Children at the station need to know what to fetch.',
+      }
     case 'same-label':
-      return { title: `${letters(finding.conditions)} are the same`, text: 'They read alike, so nothing is changed between them.', why: 'Two conditions of the same kind cannot differ in what you change.' }
+      return {
+        title: `${letters(finding.conditions)} are the same`,
+        text: 'They read alike, so nothing is changed between them.',
+        why: 'Two conditions of the same kind cannot differ in what you change.',
+      }
     case 'number-unreadable':
-      return { title: `${letterOf(plan, finding.condition)} is not a number`, text: `“${label(finding.condition)?.label.slice(0, 40)}”: ${readErrorWords(finding.problem)}`, why: `The conditions are numbers in ${unitOf(plan.conditionUnit).symbol}. Anything with a unit of the same kind can be read too.` }
+      return {
+        title: `${letterOf(plan, finding.condition)} is not a number`,
+        text: `“${label(finding.condition)?.label.slice(0, 40)}”: ${readErrorWords(finding.problem)}`,
+        why: `The conditions are numbers in ${unitOf(plan.conditionUnit).symbol}. Anything with a unit of the same kind can be read too.`,
+      }
     case 'factor-differs': {
       const fair = finding.fairAmong.length > 1 ? ` ${letters(finding.fairAmong)} are fair among themselves.` : ' No pair is fair.'
       const verb = finding.odd.conditions.length === 1 ? 'is' : 'are'
@@ -52,11 +88,23 @@ export function findingWords(finding: Finding, plan: Plan): FindingWords {
       }
     }
     case 'factor-unknown':
-      return { title: `Nobody knows: ${factor(finding.factor)}`, text: `It is not known for ${letters(finding.conditions)}.`, why: 'What is not known may differ, so those comparisons cannot be called fair.' }
+      return {
+        title: `Nobody knows: ${factor(finding.factor)}`,
+        text: `It is not known for ${letters(finding.conditions)}.`,
+        why: 'What is not known may differ, so those comparisons cannot be called fair.',
+      }
     case 'how-not-said':
-      return { title: `${sentenceCase(factor(finding.factor))} can drift`, text: 'It is kept the same, but not said how.', why: 'Seven groups have seven ways of keeping something the same, unless one way is agreed.' }
+      return {
+        title: `${sentenceCase(factor(finding.factor))} can drift`,
+        text: 'It is kept the same, but not said how.',
+        why: 'Seven groups have seven ways of keeping something the same, unless one way is agreed.',
+      }
     case 'one-reading-each':
-      return { title: 'One reading each', text: 'With a single reading nobody can tell a difference from wobble.', why: 'Repeats show how far readings of the same thing lie apart. Without them the result can never be clear.' }
+      return {
+        title: 'One reading each',
+        text: 'With a single reading nobody can tell a difference from wobble.',
+        why: 'Repeats show how far readings of the same thing lie apart. Without them the result can never be clear.',
+      }
     case 'too-few-repeats':
       return {
         title: `${counted(finding.repeats, 'repeat')} may not show it`,
@@ -72,20 +120,40 @@ export function findingWords(finding: Finding, plan: Plan): FindingWords {
     case 'no-groups':
       return { title: 'No groups yet', text: 'Split the class into groups.', why: 'Kit, clock and board are worked out per group.' }
     case 'kit-empty':
-      return { title: 'Nothing in the kit', text: 'List what a tray needs, and the amounts are worked out.', why: 'Conditions, repeats, groups and spares are multiplied for you.' }
+      return {
+        title: 'Nothing in the kit',
+        text: 'List what a tray needs, and the amounts are worked out.',
+        why: 'Conditions, repeats, groups and spares are multiplied for you.',
+      }
     case 'amount-unreadable':
-      return { title: `How much ${material(finding.material)}?`, text: readErrorWords(finding.problem), why: 'Write it like 1 strip, 2 tbsp, 200 mL or 1/2 cup.' }
+      return {
+        title: `How much ${material(finding.material)}?`,
+        text: readErrorWords(finding.problem),
+        why: 'Write it like 1 strip, 2 tbsp, 200 mL or 1/2 cup.',
+      }
     case 'short': {
       const short = amountWords(finding.short, finding.unit)
       const packs = finding.packs === undefined ? '' : ` ${counted(finding.packs, 'pack')} will do.`
-      return { title: `${short} short: ${material(finding.material)}`, text: `The cupboard does not hold enough.${packs}`, why: 'Needed, spares included, less what you said the cupboard holds.' }
+      return {
+        title: `${short} short: ${material(finding.material)}`,
+        text: `The cupboard does not hold enough.${packs}`,
+        why: 'Needed, spares included, less what you said the cupboard holds.',
+      }
     }
     case 'caution': {
       const { name, what } = cautionWords(finding.caution)
-      return { title: `${name}: ${doerWords(finding.doer)}`, text: what, why: `Because of ${list(finding.materials.map(material))}. Your school's own rules come first.` }
+      return {
+        title: `${name}: ${doerWords(finding.doer)}`,
+        text: what,
+        why: `Because of ${list(finding.materials.map(material))}. Your school's own rules come first.`,
+      }
     }
     case 'trial-time-missing':
-      return { title: 'How long is one trial?', text: 'Say how long setting up, running, reading and resetting take.', why: 'The test takes conditions x repeats x one trial; without the one, nobody can say whether it fits.' }
+      return {
+        title: 'How long is one trial?',
+        text: 'Say how long setting up, running, reading and resetting take.',
+        why: 'The test takes conditions x repeats x one trial; without the one, nobody can say whether it fits.',
+      }
     case 'over-run':
       return {
         title: `${minuteWords(finding.minutes)} too long`,
@@ -93,9 +161,17 @@ export function findingWords(finding: Finding, plan: Plan): FindingWords {
         why: 'All phases together, with the test worked out from one trial x conditions x repeats and practice.',
       }
     case 'no-date':
-      return { title: 'No day yet', text: 'Choose the day of the lesson.', why: 'The shelf sorts by it, and later the getting-ready list counts back from it.' }
+      return {
+        title: 'No day yet',
+        text: 'Choose the day of the lesson.',
+        why: 'The shelf sorts by it, and later the getting-ready list counts back from it.',
+      }
     case 'predictions-missing':
-      return { title: `${counted(finding.groups.length, 'group')} without a prediction`, text: `${list(finding.groups.map((id) => nameOfGroup(plan, id)))}.`, why: 'A prediction counts when it is made before the first reading.' }
+      return {
+        title: `${counted(finding.groups.length, 'group')} without a prediction`,
+        text: `${list(finding.groups.map((id) => nameOfGroup(plan, id)))}.`,
+        why: 'A prediction counts when it is made before the first reading.',
+      }
     case 'doubtful':
       return {
         title: `Ask ${nameOfGroup(plan, finding.group)} about ${writeReading(plan, finding.value, finding.unit)}`,
@@ -103,21 +179,43 @@ export function findingWords(finding: Finding, plan: Plan): FindingWords {
         why: 'Compared with the other readings of the same condition. It is asked, never altered.',
       }
     case 'two-in-one-place':
-      return { title: `${finding.readings.length} readings in one place`, text: `${nameOfGroup(plan, finding.group)}, ${conditionWithLetter(plan, finding.condition)}, repeat ${finding.repeat}. Set one aside, or keep them all.`, why: 'Two people filled the same place. Both count until one is set aside.' }
+      return {
+        title: `${finding.readings.length} readings in one place`,
+        text: `${nameOfGroup(plan, finding.group)}, ${conditionWithLetter(plan, finding.condition)}, repeat ${finding.repeat}. Set one aside, or keep them all.`,
+        why: 'Two people filled the same place. Both count until one is set aside.',
+      }
     case 'wrong-kind-of-unit':
-      return { title: `${counted(finding.count, 'reading')} in another kind of unit`, text: `They cannot be turned into ${unitOf(finding.unit).symbol} and are left out.`, why: 'The unit of the measuring method was changed after they were written down.' }
+      return {
+        title: `${counted(finding.count, 'reading')} in another kind of unit`,
+        text: `They cannot be turned into ${unitOf(finding.unit).symbol} and are left out.`,
+        why: 'The unit of the measuring method was changed after they were written down.',
+      }
     case 'homeless':
-      return { title: `${counted(finding.count, 'reading')} not in the table`, text: 'They belong to a condition, group or repeat that the plan no longer has.', why: 'Nothing is lost: bring the condition back and they return.' }
+      return {
+        title: `${counted(finding.count, 'reading')} not in the table`,
+        text: 'They belong to a condition, group or repeat that the plan no longer has.',
+        why: 'Nothing is lost: bring the condition back and they return.',
+      }
     case 'gaps':
-      return { title: `${counted(finding.count, 'gap')} in the table`, text: `${list(finding.groups.slice(0, 4).map((id) => nameOfGroup(plan, id)))}${finding.groups.length > 4 ? ' and others' : ''} ${finding.groups.length === 1 ? 'has' : 'have'} places left to fill.`, why: 'The results can do without, but every gap makes them a little less sure.' }
+      return {
+        title: `${counted(finding.count, 'gap')} in the table`,
+        text: `${list(finding.groups.slice(0, 4).map((id) => nameOfGroup(plan, id)))}${finding.groups.length > 4 ? ' and others' : ''} ${finding.groups.length === 1 ? 'has' : 'have'} places left to fill.`,
+        why: 'The results can do without, but every gap makes them a little less sure.',
+      }
     case 'not-sure':
       return {
         title: GRADE_NAMES[finding.grade],
-        text: finding.oneReadingEach ? 'One reading each can never be clear.' : `Wobble alone would make a gap like this in ${chanceWords(finding.p ?? 1)} classes.`,
+        text: finding.oneReadingEach
+          ? 'One reading each can never be clear.'
+          : `Wobble alone would make a gap like this in ${chanceWords(finding.p ?? 1)} classes.`,
         why: 'More repeats make the averages steadier. “Clear” is kept for 5 in 100 or fewer.',
       }
     case 'conclusion-missing':
-      return { title: 'No conclusion yet', text: 'Start from one of the sentences that fit the result.', why: 'The class conclusion answers the question, with numbers and how sure you are.' }
+      return {
+        title: 'No conclusion yet',
+        text: 'Start from one of the sentences that fit the result.',
+        why: 'The class conclusion answers the question, with numbers and how sure you are.',
+      }
     case 'conclusion-doubt':
       return doubtWordsOfConclusion(finding.doubt, plan)
   }
@@ -183,14 +281,34 @@ export function doubtWordsOfConclusion(doubt: ClaimDoubt, plan: Plan): FindingWo
   const quoted = (words: string[]) => list(words.slice(0, 3).map((word) => `“${word}”`))
   switch (doubt.code) {
     case 'claims-too-much':
-      return { title: 'Claims more than the numbers', text: `It says ${quoted(doubt.words)}, and the evidence is “${GRADE_NAMES[doubt.grade].toLowerCase()}”.`, why: 'Say how sure you are, or claim less: “it looks as if”, “we cannot tell yet”.' }
+      return {
+        title: 'Claims more than the numbers',
+        text: `It says ${quoted(doubt.words)}, and the evidence is “${GRADE_NAMES[doubt.grade].toLowerCase()}”.`,
+        why: 'Say how sure you are, or claim less: “it looks as if”, “we cannot tell yet”.',
+      }
     case 'claims-no-difference':
-      return { title: 'No difference is a claim too', text: `It says ${quoted(doubt.words)}, and the evidence is “${GRADE_NAMES[doubt.grade].toLowerCase()}”.`, why: 'Not having found a difference is less than having shown that there is none.' }
+      return {
+        title: 'No difference is a claim too',
+        text: `It says ${quoted(doubt.words)}, and the evidence is “${GRADE_NAMES[doubt.grade].toLowerCase()}”.`,
+        why: 'Not having found a difference is less than having shown that there is none.',
+      }
     case 'names-another-winner':
-      return { title: 'The numbers say otherwise', text: `It names ${nameOfCondition(plan, doubt.named)}; the averages put ${nameOfCondition(plan, doubt.winner)} first.`, why: 'Compare the sentence with the table once more.' }
+      return {
+        title: 'The numbers say otherwise',
+        text: `It names ${nameOfCondition(plan, doubt.named)}; the averages put ${nameOfCondition(plan, doubt.winner)} first.`,
+        why: 'Compare the sentence with the table once more.',
+      }
     case 'no-numbers':
-      return { title: 'No numbers in it', text: 'Quote an average or two, so that anybody can check.', why: 'A conclusion with numbers can be compared with the next class’s.' }
+      return {
+        title: 'No numbers in it',
+        text: 'Quote an average or two, so that anybody can check.',
+        why: 'A conclusion with numbers can be compared with the next class’s.',
+      }
     case 'does-not-say-how-sure':
-      return { title: 'How sure are you?', text: 'Say how sure the class is, and why.', why: 'How many groups agree, or how the gap compares with the wobble.' }
+      return {
+        title: 'How sure are you?',
+        text: 'Say how sure the class is, and why.',
+        why: 'How many groups agree, or how the gap compares with the wobble.',
+      }
   }
 }

@@ -19,6 +19,7 @@ export function amountWords(value: number, unit: UnitCode): string {
 export function trialSum(plan: Plan): string {
   const conditions = activeConditions(plan).length
   const [each, groups] = [plan.repeats + plan.practice, plan.groups.length]
-  const repeats = plan.practice === 0 ? counted(plan.repeats, 'repeat') : `(${counted(plan.repeats, 'repeat')} + ${plan.practice} practice)`
+  const repeats =
+    plan.practice === 0 ? counted(plan.repeats, 'repeat') : `(${counted(plan.repeats, 'repeat')} + ${plan.practice} practice)`
   return `${counted(conditions, 'condition')} × ${repeats} × ${counted(groups, 'group')} = ${counted(conditions * each * groups, 'trial')}`
 }

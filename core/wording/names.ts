@@ -27,7 +27,7 @@ export const PHASE_NAMES: Record<Phase, string> = {
   plan: 'Plan',
   predict: 'Predict',
   fetch: 'Fetch the kit',
-  test: 'Test',
+  test: 'Testing',
   clearAway: 'Clear away',
   results: 'Results',
   agree: 'Agree',
@@ -44,7 +44,14 @@ export const WONDER_WORDS: Record<WonderList, { name: string; what: string; exam
 
 /** The question as its parts, so that a page can underline the cards. */
 export function questionParts(plan: Plan): { change: string | undefined; measure: string | undefined } {
-  return { change: changedFactor(plan)?.name, measure: measuredCard(plan)?.name }
+  const { name: change } = changedFactor(plan) ?? {}
+  const { name: measure } = measuredCard(plan) ?? {}
+  return { change: change && bound(change), measure: measure && bound(measure) }
+}
+
+/** Text in which a number and its unit never part at the end of a line. `bound('in 60 s') // 'in 60\u00a0s'` */
+function bound(text: string): string {
+  return text.replace(/(\d) (?=(?:[mck]?m|k?g|m?l|s|min|h|°[CF]|N|dB|in|ft)\b)/gi, '$1\u00a0')
 }
 
 /** The testable question, put together from the plan's cards. `question(plan) // 'How does the kind of paper change …?'` */

@@ -17,7 +17,9 @@ export function axisTitles(plan: Plan): { up: string; across: string } {
 
 /** The graph in words, for those who do not see it. */
 export function chartWords(plan: Plan, graph: ResultsGraph): string {
-  const means = graph.marks.map((mark) => `${mark.letter} ${mark.name} ${mark.mean === undefined ? 'no readings' : writeAverage(plan, mark.mean, graph.unit)}`)
+  const means = graph.marks.map(
+    (mark) => `${mark.letter} ${mark.name} ${mark.mean === undefined ? 'no readings' : writeAverage(plan, mark.mean, graph.unit)}`,
+  )
   return `${graph.kind === 'bars' ? 'Bars' : 'Points'} of the averages: ${list(means)}; every reading as a dot.`
 }
 

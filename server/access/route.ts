@@ -53,7 +53,10 @@ export function stationRoute<Answer, Body = undefined, Query = undefined>(
     const station = await findStation(database, tokenOf(event))
     const lesson = station && (await findLesson(database, station.lesson))
     if (!station || !lesson || lesson.archived || !lesson.plan.groups.some((group) => group.id === station.group)) {
-      throw new Refusal(401, { code: 'not-joined', message: 'This station is not part of a lesson. Type in the code from the board.' })
+      throw new Refusal(401, {
+        code: 'not-joined',
+        message: 'This station is not part of a lesson. Type in the code from the board.',
+      })
     }
     return answer({ ...(await readCall(event, shape)), lesson, station })
   })

@@ -38,6 +38,9 @@ export async function listEventsSince(database: Database, lesson: string, since:
 }
 
 export async function lastEventNumber(database: Database, lesson: string): Promise<number> {
-  const [row] = await database.select({ number: max(events.number) }).from(events).where(eq(events.lesson, lesson))
+  const [row] = await database
+    .select({ number: max(events.number) })
+    .from(events)
+    .where(eq(events.lesson, lesson))
   return row?.number ?? 0
 }

@@ -104,7 +104,10 @@ export async function savePlan(database: Database, id: string, plan: Plan, revis
 }
 
 export async function setArchived(database: Database, id: string, archived: boolean): Promise<void> {
-  await database.update(lessons).set({ archivedAt: archived ? new Date() : null }).where(eq(lessons.id, id))
+  await database
+    .update(lessons)
+    .set({ archivedAt: archived ? new Date() : null })
+    .where(eq(lessons.id, id))
 }
 
 /** Groups and conditions that have rows, and so must stay in the plan. */

@@ -45,14 +45,16 @@ export function prepareFolder(path: string): string {
   if (!existsSync(folder) && !existsSync(parent)) {
     throw new StartError(`The folder ${parent} does not exist. Make it first, or start with --data and another folder.`)
   }
+  if (existsSync(folder) && !statSync(folder).isDirectory()) {
+    throw new StartError(`${folder} is a file, not a folder. Start with --data and a folder.`)
+  }
   try {
     if (!existsSync(folder)) mkdirSync(folder)
     accessSync(folder, constants.W_OK | constants.R_OK | constants.X_OK)
   } catch {
-    throw new StartError(`The folder ${folder} cannot be written to. Change its permissions, or start with --data and another folder.`)
-  }
-  if (!statSync(folder).isDirectory()) {
-    throw new StartError(`${folder} is a file, not a folder. Start with --data and a folder.`)
+    throw new StartError(
+      `The folder ${folder} cannot be written to. Change its permissions, or start with --data and another folder.`,
+    )
   }
   return folder
 }
@@ -93,12 +95,17 @@ async function openOrRestore(folder: string, cluster: string) {
     for (const name of listSnapshots(folder)) {
       try {
         const client = await PGlite.create(cluster, { loadDataDir: await readSnapshot(folder, name) })
-        return { client, warning: `The database would not open. It was put aside as ${damaged}, and the snapshot ${name} was taken instead.` }
+        return {
+          client,
+          warning: `The database would not open. It was put aside as ${damaged}, and the snapshot ${name} was taken instead.`,
+        }
       } catch {
         if (existsSync(cluster)) renameSync(cluster, `${cluster}-unusable-${name}`)
       }
     }
-    throw new StartError(`The database would not open and there is no snapshot. It was kept as ${damaged}; start again for an empty one.`)
+    throw new StartError(
+      `The database would not open and there is no snapshot. It was kept as ${damaged}; start again for an empty one.`,
+    )
   }
 }
 

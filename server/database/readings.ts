@@ -4,9 +4,7 @@ import { storeAndAnnounce } from './events'
 import type { Database } from './open'
 import { readings } from './schema'
 
-export type AddResult =
-  | { ok: true; added: Reading[] }
-  | { ok: false; code: 'id-taken' | 'supersedes-unknown'; reading: string }
+export type AddResult = { ok: true; added: Reading[] } | { ok: false; code: 'id-taken' | 'supersedes-unknown'; reading: string }
 
 export async function listReadings(database: Database, lesson: string): Promise<Reading[]> {
   const rows = await database.select().from(readings).where(eq(readings.lesson, lesson)).orderBy(asc(readings.sequence))

@@ -16,7 +16,10 @@ export async function addStation(database: Database, { lesson, group }: Station)
 }
 
 export async function findStation(database: Database, token: string): Promise<Station | undefined> {
-  const [row] = await database.select().from(stations).where(eq(stations.tokenHash, hashOf(token)))
+  const [row] = await database
+    .select()
+    .from(stations)
+    .where(eq(stations.tokenHash, hashOf(token)))
   return row && { lesson: row.lesson, group: row.group }
 }
 

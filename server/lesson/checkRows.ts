@@ -12,7 +12,11 @@ export function checkPlaces(plan: Plan, rows: { group: string; conditions: strin
 }
 
 export function idTaken(): Refusal {
-  return new Refusal(409, { code: 'id-taken', message: 'This entry already belongs to another lesson. Enter it again.', field: 'id' })
+  return new Refusal(409, {
+    code: 'id-taken',
+    message: 'This entry already belongs to another lesson. Enter it again.',
+    field: 'id',
+  })
 }
 
 function unknown(field: 'group' | 'condition'): Refusal {

@@ -13,9 +13,16 @@ export async function writeReadings(
   readings: NewReading[],
   by: Source,
 ): Promise<{ added: number }> {
-  checkPlaces(lesson.plan, readings.map(({ group, condition }) => ({ group, conditions: [condition] })))
+  checkPlaces(
+    lesson.plan,
+    readings.map(({ group, condition }) => ({ group, conditions: [condition] })),
+  )
   const at = new Date().toISOString()
-  const result = await addReadings(database, lesson.id, readings.map((reading) => ({ ...reading, by, at })))
+  const result = await addReadings(
+    database,
+    lesson.id,
+    readings.map((reading) => ({ ...reading, by, at })),
+  )
   if (result.ok) return { added: result.added.length }
   if (result.code === 'id-taken') throw idTaken()
   throw new Refusal(409, {

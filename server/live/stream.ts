@@ -22,7 +22,8 @@ export function streamLesson(event: H3Event, database: Database, lesson: string,
   const waiting: NumberedEvent[] = []
   let listener: (fresh: NumberedEvent) => void = (fresh) => waiting.push(fresh)
   const unwatch = watch(lesson, (fresh) => listener(fresh))
-  const keepAlive = setInterval(() => void stream.push({ event: 'still-here', data: '' }), KEEP_ALIVE_EVERY)
+  const sayStillHere = () => void stream.push({ event: 'still-here', data: '' })
+  const keepAlive = setInterval(sayStillHere, KEEP_ALIVE_EVERY)
   const end = () => void stream.close()
   open.add(end)
   stream.onClosed(() => {
@@ -33,6 +34,8 @@ export function streamLesson(event: H3Event, database: Database, lesson: string,
   void listEventsSince(database, lesson, sent).then((missed) => {
     for (const one of [...missed, ...waiting]) push(one)
     listener = push
+    // The first bytes tell the page that the line stands.
+    sayStillHere()
   }, end)
   return stream.send()
 }

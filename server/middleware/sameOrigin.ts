@@ -15,7 +15,10 @@ export default defineEventHandler((event) => {
   if (LOOPBACK.test(host) && !(writes && foreign)) return
   setResponseStatus(event, 403)
   setResponseHeader(event, 'content-type', 'application/json')
-  return send(event, JSON.stringify({ code: 'foreign-origin', message: 'Open Jolly Beaker by the address that it printed at the start.' }))
+  return send(
+    event,
+    JSON.stringify({ code: 'foreign-origin', message: 'Open Jolly Beaker by the address that it printed at the start.' }),
+  )
 })
 
 function setHeaders(event: Parameters<Parameters<typeof defineEventHandler>[0]>[0]): void {
@@ -23,6 +26,7 @@ function setHeaders(event: Parameters<Parameters<typeof defineEventHandler>[0]>[
   setResponseHeader(event, 'referrer-policy', 'no-referrer')
   setResponseHeader(event, 'x-frame-options', 'DENY')
   // Vuetify writes its theme into a style element and Nuxt its settings into a script element of the page.
-  const policy = "default-src 'self'; script-src 'self' 'unsafe-inline'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; object-src 'none'; base-uri 'none'; frame-ancestors 'none'"
+  const policy =
+    "default-src 'self'; script-src 'self' 'unsafe-inline'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; object-src 'none'; base-uri 'none'; frame-ancestors 'none'"
   if (!import.meta.dev) setResponseHeader(event, 'content-security-policy', policy)
 }

@@ -15,10 +15,16 @@ watch(last, (now, before) => {
   if (now && text.value === (before?.text ?? '')) text.value = now.text
 })
 
-const doubts = computed(() => (evidence.value && text.value.trim() !== '' ? doubtsOfConclusion(text.value, plan.value, evidence.value) : []))
+const doubts = computed(() =>
+  evidence.value && text.value.trim() !== '' ? doubtsOfConclusion(text.value, plan.value, evidence.value) : [],
+)
 const starters = computed(() => (evidence.value ? sentenceStarters(plan.value, evidence.value) : []))
-const orders = computed(() => predictionsByGroup(plan.value, lesson.record.predictions).flatMap((one) => (one.stamped ? [one.stamped.order] : [])))
-const asStored = computed(() => last.value !== undefined && last.value.text === text.value.trim() && last.value.hands === hands.value)
+const orders = computed(() =>
+  predictionsByGroup(plan.value, lesson.record.predictions).flatMap((one) => (one.stamped ? [one.stamped.order] : [])),
+)
+const asStored = computed(
+  () => last.value !== undefined && last.value.text === text.value.trim() && last.value.hands === hands.value,
+)
 const earlier = computed(() => lesson.record.conclusions.slice(0, -1).reverse())
 const box = ref<HTMLTextAreaElement>()
 
@@ -45,39 +51,85 @@ async function keep(agreed: boolean): Promise<void> {
     <QuestionLine :plan="plan" class="asked" />
     <div v-if="!evidence || evidence.grade === 'nothing-yet'" class="empty-note">
       <strong>Nothing to conclude from yet</strong>
-      The sentences here grow out of the result, such as “Kitchen roll came highest, and six of seven groups agree”. <NuxtLink :to="`/lesson/${lesson.id}/test`">Readings of two conditions</NuxtLink> are needed first.
+      The sentences here grow out of the result, such as “Kitchen roll came highest, and six of seven groups agree”.
+      <NuxtLink :to="`/lesson/${lesson.id}/test`">Readings of two conditions</NuxtLink>
+      are needed first.
     </div>
     <template v-else>
       <section class="section" aria-labelledby="starters">
-        <h3 id="starters">Ways to begin <span class="soft">that say no more than “{{ GRADE_NAMES[evidence.grade].toLowerCase() }}”</span></h3>
+        <h3 id="starters">
+          Ways to begin
+          <span class="soft">that say no more than “{{ GRADE_NAMES[evidence.grade].toLowerCase() }}”</span>
+        </h3>
         <ul class="starters">
-          <li v-for="starter in starters" :key="starter"><button type="button" @click="begin(starter)">{{ starter }}</button></li>
+          <li v-for="starter in starters" :key="starter">
+            <button type="button" @click="begin(starter)">{{ starter }}</button>
+          </li>
         </ul>
       </section>
       <section class="section" aria-labelledby="conclusion">
         <h3 id="conclusion">Our conclusion</h3>
-        <textarea ref="box" v-model="text" class="box" rows="4" maxlength="4000" data-target="conclusion" aria-labelledby="conclusion" placeholder="We found that …" />
+        <textarea
+          ref="box"
+          v-model="text"
+          class="box"
+          rows="4"
+          maxlength="4000"
+          data-target="conclusion"
+          aria-labelledby="conclusion"
+          placeholder="We found that …"
+        />
         <ul v-if="doubts.length > 0" class="doubts" aria-live="polite">
-          <li v-for="doubt in doubts" :key="doubt.code"><strong>{{ doubtWordsOfConclusion(doubt, plan).title }}.</strong> {{ doubtWordsOfConclusion(doubt, plan).text }}</li>
+          <li v-for="doubt in doubts" :key="doubt.code">
+            <strong>{{ doubtWordsOfConclusion(doubt, plan).title }}.</strong>
+            {{ doubtWordsOfConclusion(doubt, plan).text }}
+          </li>
         </ul>
-        <p v-else-if="text.trim() !== ''" class="fine"><span aria-hidden="true">✓</span> It says what the numbers carry, and how sure you are.</p>
+        <p v-else-if="text.trim() !== ''" class="fine">
+          <span aria-hidden="true">✓</span>
+          It says what the numbers carry, and how sure you are.
+        </p>
         <div class="row">
-          <NumberField optional label="Hands up for it" :model-value="hands" :least="0" :most="200" whole @update:model-value="hands = $event" />
-          <button type="button" class="button main" :disabled="text.trim() === '' || (asStored && last!.agreed)" @click="keep(true)">{{ asStored && last!.agreed ? 'Agreed' : 'We agree on this' }}</button>
-          <button type="button" class="button" :disabled="text.trim() === '' || asStored" @click="keep(false)">Keep as a draft</button>
+          <NumberField
+            optional
+            label="Hands up for it"
+            :model-value="hands"
+            :least="0"
+            :most="200"
+            whole
+            @update:model-value="hands = $event"
+          />
+          <button
+            type="button"
+            class="button main"
+            :disabled="text.trim() === '' || (asStored && last!.agreed)"
+            @click="keep(true)"
+          >
+            {{ asStored && last!.agreed ? 'Agreed' : 'We agree on this' }}
+          </button>
+          <button type="button" class="button" :disabled="text.trim() === '' || asStored" @click="keep(false)">
+            Keep as a draft
+          </button>
         </div>
       </section>
       <div class="two">
-        <section class="section" aria-labelledby="foreseen"><h3 id="foreseen">What we predicted</h3><p>{{ foresight(plan, evidence, orders) || 'No group predicted beforehand.' }}</p></section>
+        <section class="section" aria-labelledby="foreseen">
+          <h3 id="foreseen">What we predicted</h3>
+          <p>{{ foresight(plan, evidence, orders) || 'No group predicted beforehand.' }}</p>
+        </section>
         <section class="section" aria-labelledby="next">
           <h3 id="next">What we could test next</h3>
-          <ul class="next"><li v-for="question in nextQuestions(plan)" :key="question">{{ question }}</li></ul>
+          <ul class="next">
+            <li v-for="question in nextQuestions(plan)" :key="question">{{ question }}</li>
+          </ul>
           <p v-if="nextQuestions(plan).length === 0" class="soft">No cards left over.</p>
         </section>
       </div>
       <details v-if="earlier.length > 0" class="section">
         <summary>Earlier wordings</summary>
-        <ul><li v-for="one in earlier" :key="one.id" class="soft">{{ one.text }}</li></ul>
+        <ul>
+          <li v-for="one in earlier" :key="one.id" class="soft">{{ one.text }}</li>
+        </ul>
       </details>
     </template>
   </div>

@@ -8,14 +8,20 @@ import { foresight, GRADE_NAMES } from '~~/core/wording'
 const props = defineProps<{ plan: Plan; record: LessonRecord }>()
 const last = computed(() => props.record.conclusions.at(-1))
 const evidence = computed(() => evidenceOf(props.plan, props.record))
-const orders = computed(() => predictionsByGroup(props.plan, props.record.predictions).flatMap((one) => (one.stamped ? [one.stamped.order] : [])))
+const orders = computed(() =>
+  predictionsByGroup(props.plan, props.record.predictions).flatMap((one) => (one.stamped ? [one.stamped.order] : [])),
+)
 </script>
 
 <template>
   <div class="agree">
     <p v-if="last" class="text">{{ last.text }}</p>
     <p v-else class="text soft">What do we agree on?</p>
-    <p v-if="evidence">How sure: <strong>{{ GRADE_NAMES[evidence.grade].toLowerCase() }}</strong><template v-if="last?.hands !== null && last?.hands !== undefined">. {{ last.hands }} hands up.</template></p>
+    <p v-if="evidence">
+      How sure:
+      <strong>{{ GRADE_NAMES[evidence.grade].toLowerCase() }}</strong>
+      <template v-if="last?.hands !== null && last?.hands !== undefined">. {{ last.hands }} hands up.</template>
+    </p>
     <p v-if="evidence">{{ foresight(plan, evidence, orders) }}</p>
   </div>
 </template>

@@ -10,7 +10,10 @@ const done = computed(() => groups.value.filter((one) => one.stamped).length)
 
 <template>
   <div class="predict">
-    <h2>What do we think? <span class="soft">{{ done }} of {{ groups.length }} groups have said</span></h2>
+    <h2>
+      What do we think?
+      <span class="soft">{{ done }} of {{ groups.length }} groups have said</span>
+    </h2>
     <PredictionTally big :plan="plan" :predictions="record.predictions" />
   </div>
 </template>

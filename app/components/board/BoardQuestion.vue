@@ -9,11 +9,19 @@ defineProps<{ plan: Plan; code: string; host: string }>()
 <template>
   <div class="question">
     <ul class="conditions" aria-label="Conditions">
-      <li v-for="condition in activeConditions(plan)" :key="condition.id"><ConditionBadge :size="52" :letter="letterOf(plan, condition.id)" :place="plan.conditions.indexOf(condition)" /> {{ nameOfCondition(plan, condition.id) }}</li>
+      <li v-for="condition in activeConditions(plan)" :key="condition.id">
+        <ConditionBadge :size="52" :letter="letterOf(plan, condition.id)" :place="plan.conditions.indexOf(condition)" />
+        {{ nameOfCondition(plan, condition.id) }}
+      </li>
     </ul>
     <div class="same">
       <h2>The same for all</h2>
-      <ul><li v-for="factor in keptFactors(plan).slice(0, 7)" :key="factor.id">{{ factor.name }}<span v-if="factor.how" class="soft">: {{ factor.how }}</span></li></ul>
+      <ul>
+        <li v-for="factor in keptFactors(plan).slice(0, 7)" :key="factor.id">
+          {{ factor.name }}
+          <span v-if="factor.how" class="soft">: {{ factor.how }}</span>
+        </li>
+      </ul>
     </div>
   </div>
 </template>

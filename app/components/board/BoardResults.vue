@@ -12,7 +12,10 @@ const evidence = computed(() => evidenceOf(props.plan, props.record))
 <template>
   <div v-if="evidence && evidence.summaries.length > 0" class="results">
     <div class="chart"><ResultsChart big :dark="dark" :plan="plan" :record="record" /></div>
-    <p><strong>{{ GRADE_NAMES[evidence.grade] }}.</strong> {{ gradeSentence(plan, evidence) }} {{ agreementSentence(plan, evidence) }}</p>
+    <p>
+      <strong>{{ GRADE_NAMES[evidence.grade] }}.</strong>
+      {{ gradeSentence(plan, evidence) }} {{ agreementSentence(plan, evidence) }}
+    </p>
   </div>
   <p v-else>No numbers yet.</p>
 </template>

@@ -8,7 +8,11 @@ const props = defineProps<{ plan: Plan; record: LessonRecord; clock: ReturnType<
 const conditions = computed(() => activeConditions(props.plan))
 const progress = computed(() => progressOf(props.plan, props.record.readings))
 const asked = computed(() => new Set(doubtfulReadings(props.plan, props.record.readings).map(({ reading }) => reading.id)))
-const latest = computed(() => currentReadings(props.record.readings).filter((reading) => !reading.practice).at(-1))
+const latest = computed(() =>
+  currentReadings(props.record.readings)
+    .filter((reading) => !reading.practice)
+    .at(-1),
+)
 const size = computed(() => Math.max(9, Math.min(22, Math.floor(620 / (conditions.value.length * (props.plan.repeats + 1.5)) - 5))))
 
 function stateOf(cell: (typeof progress.value)[number]['cells'][number]): string {
@@ -27,11 +31,22 @@ const shapeOf = (id: string) => props.plan.groups.find((group) => group.id === i
         <caption class="sr-only">Trials done by each group</caption>
         <tbody>
           <tr v-for="one in progress" :key="one.group">
-            <th scope="row"><span><ShapeBadge :size="26" :shape="shapeOf(one.group)" /> {{ nameOfGroup(plan, one.group) }}</span></th>
+            <th scope="row">
+              <span>
+                <ShapeBadge :size="26" :shape="shapeOf(one.group)" />
+                {{ nameOfGroup(plan, one.group) }}
+              </span>
+            </th>
             <td v-for="condition in conditions" :key="condition.id">
               <span class="dots" :style="{ '--dot': `${size}px` }">
                 <b>{{ letterOf(plan, condition.id) }}</b>
-                <i v-for="cell in one.cells.filter((cell) => cell.condition === condition.id)" :key="cell.repeat" :class="stateOf(cell)"><template v-if="stateOf(cell) === 'asked'">?</template></i>
+                <i
+                  v-for="cell in one.cells.filter((cell) => cell.condition === condition.id)"
+                  :key="cell.repeat"
+                  :class="stateOf(cell)"
+                >
+                  <template v-if="stateOf(cell) === 'asked'">?</template>
+                </i>
               </span>
             </td>
             <td class="count">{{ one.done }} of {{ one.all }}</td>
@@ -39,7 +54,11 @@ const shapeOf = (id: string) => props.plan.groups.find((group) => group.id === i
         </tbody>
       </table>
       <p class="latest" aria-live="off">
-        <template v-if="latest">Last in: {{ nameOfGroup(plan, latest.group) }}, {{ letterOf(plan, latest.condition) }} {{ nameOfCondition(plan, latest.condition) }} <strong class="nowrap">{{ writeReading(plan, latest.value, latest.unit) }}</strong></template>
+        <template v-if="latest">
+          Last in: {{ nameOfGroup(plan, latest.group) }}, {{ letterOf(plan, latest.condition) }}
+          {{ nameOfCondition(plan, latest.condition) }}
+          <strong class="nowrap">{{ writeReading(plan, latest.value, latest.unit) }}</strong>
+        </template>
         <template v-else>The first number is still to come.</template>
       </p>
     </div>

@@ -13,15 +13,21 @@ import { chartOption } from './chartOption'
 use([BarChart, LineChart, ScatterChart, GridComponent, TooltipComponent, AriaComponent, SVGRenderer])
 const props = defineProps<{ plan: Plan; record: LessonRecord; big?: boolean; dark?: boolean; paper?: boolean }>()
 const graph = computed(() => resultsGraph(props.plan, props.record))
-const option = computed(() => graph.value && chartOption(props.plan, graph.value, { big: props.big ?? false, dark: props.dark ?? false, paper: props.paper ?? false }))
+const option = computed(
+  () =>
+    graph.value &&
+    chartOption(props.plan, graph.value, { big: props.big ?? false, dark: props.dark ?? false, paper: props.paper ?? false }),
+)
 </script>
 
 <template>
-  <div v-if="graph && option" class="chart" role="img" :aria-label="chartWords(plan, graph)"><VChart :option="option" :init-options="{ renderer: 'svg' }" autoresize aria-hidden="true" /></div>
+  <div v-if="graph && option" class="results-chart" role="img" :aria-label="chartWords(plan, graph)">
+    <VChart :option="option" :init-options="{ renderer: 'svg' }" autoresize aria-hidden="true" />
+  </div>
 </template>
 
 <style scoped>
-.chart {
+.results-chart {
   width: 100%;
   height: 100%;
   min-height: 200px;

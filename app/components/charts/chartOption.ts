@@ -14,11 +14,32 @@ const DECALS: Record<ConditionLook['hatch'], object> = {
   plain: { symbol: 'none' },
   rising: { dashArrayX: [1, 0], dashArrayY: [2, 6], rotation: -Math.PI / 4 },
   level: { dashArrayX: [1, 0], dashArrayY: [2, 6] },
-  dots: { symbol: 'circle', dashArrayX: [[6, 6], [0, 6, 6, 0]], dashArrayY: [6, 0], symbolSize: 0.6 },
+  dots: {
+    symbol: 'circle',
+    dashArrayX: [
+      [6, 6],
+      [0, 6, 6, 0],
+    ],
+    dashArrayY: [6, 0],
+    symbolSize: 0.6,
+  },
   falling: { dashArrayX: [1, 0], dashArrayY: [2, 6], rotation: Math.PI / 4 },
   upright: { dashArrayX: [1, 0], dashArrayY: [2, 6], rotation: Math.PI / 2 },
-  cross: { dashArrayX: [[2, 6], [6, 2]], dashArrayY: [3, 3] },
-  checks: { symbol: 'rect', dashArrayX: [[8, 8], [0, 8, 8, 0]], dashArrayY: [8, 0] },
+  cross: {
+    dashArrayX: [
+      [2, 6],
+      [6, 2],
+    ],
+    dashArrayY: [3, 3],
+  },
+  checks: {
+    symbol: 'rect',
+    dashArrayX: [
+      [8, 8],
+      [0, 8, 8, 0],
+    ],
+    dashArrayY: [8, 0],
+  },
 }
 
 /** The drawing instructions for a results graph; what is on it and in which steps was decided in core/charts. */
@@ -36,15 +57,24 @@ export function chartOption(plan: Plan, graph: ResultsGraph, surface: Surface): 
     name,
     nameTextStyle: text,
     axisLabel: text,
-    axisLine: { show: true, ...line },
+    axisLine: { show: true, onZero: false, ...line },
     splitLine: { lineStyle: { color: surface.dark ? '#3b4c4a' : '#ddd6c8' } },
   })
-  const dots = graph.dots.map((dot) => ({ value: [dot.x, dot.value], reading: dot, symbol: dot.counted ? 'circle' : 'path://M-1-1L1 1M-1 1L1-1' }))
+  const upAxis = { ...valueAxis(graph.axis, titles.up), nameTextStyle: { ...text, align: 'left' as const } }
+  const dots = graph.dots.map((dot) => ({
+    value: [dot.x, dot.value],
+    reading: dot,
+    symbol: dot.counted ? 'circle' : 'path://M-1-1L1 1M-1 1L1-1',
+  }))
   const readings = {
     type: 'scatter' as const,
     data: dots.map((dot) => ({
       ...dot,
-      itemStyle: { color: dot.reading.counted ? (surface.dark ? '#14201f' : '#fff') : 'transparent', borderColor: ink, borderWidth: surface.big ? 2.5 : 1.5 },
+      itemStyle: {
+        color: dot.reading.counted ? (surface.dark ? '#14201f' : '#fff') : 'transparent',
+        borderColor: ink,
+        borderWidth: surface.big ? 2.5 : 1.5,
+      },
     })),
     symbolSize: surface.big ? 14 : 8,
     z: 5,
@@ -55,8 +85,19 @@ export function chartOption(plan: Plan, graph: ResultsGraph, surface: Surface): 
       },
     },
   }
-  const base = { animation: false, aria: { enabled: false }, tooltip: { trigger: 'item' as const, textStyle: { fontFamily: 'Andika' } }, textStyle: text }
-  const roomLeft = { left: surface.big ? 24 : 12, right: surface.big ? 30 : 18, top: surface.big ? 56 : 34, bottom: 8, containLabel: true }
+  const base = {
+    animation: false,
+    aria: { enabled: false },
+    tooltip: { trigger: 'item' as const, textStyle: { fontFamily: 'Andika' } },
+    textStyle: text,
+  }
+  const roomLeft = {
+    left: surface.big ? 24 : 12,
+    right: surface.big ? 30 : 18,
+    top: surface.big ? 56 : 34,
+    bottom: 8,
+    containLabel: true,
+  }
 
   if (graph.kind === 'points') {
     const means = graph.marks.filter((mark) => mark.mean !== undefined).sort((a, b) => a.x - b.x)
@@ -64,9 +105,16 @@ export function chartOption(plan: Plan, graph: ResultsGraph, surface: Surface): 
       ...base,
       grid: { ...roomLeft, bottom: surface.big ? 46 : 30 },
       xAxis: { ...valueAxis(graph.across!, titles.across), nameLocation: 'middle', nameGap: surface.big ? 48 : 28 },
-      yAxis: valueAxis(graph.axis, titles.up),
+      yAxis: upAxis,
       series: [
-        { type: 'line', data: means.map((mark) => [mark.x, mark.mean!]), symbol: 'diamond', symbolSize: surface.big ? 22 : 13, lineStyle: { color: ink, width: 2 }, itemStyle: { color: lookOf(0).colour } },
+        {
+          type: 'line',
+          data: means.map((mark) => [mark.x, mark.mean!]),
+          symbol: 'diamond',
+          symbolSize: surface.big ? 22 : 13,
+          lineStyle: { color: ink, width: 2 },
+          itemStyle: { color: lookOf(0).colour },
+        },
         readings,
       ],
     }
@@ -77,14 +125,24 @@ export function chartOption(plan: Plan, graph: ResultsGraph, surface: Surface): 
     xAxis: [
       {
         type: 'category',
-        data: graph.marks.map((mark) => `{letter|${mark.letter}} ${mark.name}\n{mean|${mark.mean === undefined ? '–' : writeAverage(plan, mark.mean, graph.unit)}}`),
-        axisLabel: { ...text, interval: 0, width: surface.big ? 240 : 120, overflow: 'truncate', lineHeight: size * 1.4, rich: { letter: { ...text, fontWeight: 'bold' }, mean: { ...text, fontWeight: 'bold' } } },
+        data: graph.marks.map(
+          (mark) =>
+            `{letter|${mark.letter}} ${mark.name}\n{mean|${mark.mean === undefined ? '–' : writeAverage(plan, mark.mean, graph.unit)}}`,
+        ),
+        axisLabel: {
+          ...text,
+          interval: 0,
+          width: surface.big ? 240 : 120,
+          overflow: 'truncate',
+          lineHeight: size * 1.4,
+          rich: { letter: { ...text, fontWeight: 'bold' }, mean: { ...text, fontWeight: 'bold' } },
+        },
         axisTick: { show: false },
         axisLine: line,
       },
       { type: 'value', show: false, min: -0.5, max: graph.marks.length - 0.5 },
     ],
-    yAxis: valueAxis(graph.axis, titles.up),
+    yAxis: upAxis,
     series: [
       {
         type: 'bar',
@@ -97,7 +155,12 @@ export function chartOption(plan: Plan, graph: ResultsGraph, surface: Surface): 
               color: surface.paper ? '#fff' : surface.dark ? look.colour : `${look.colour}44`,
               borderColor: ink,
               borderWidth: 1.5,
-              decal: { symbol: 'rect', symbolSize: 1, color: surface.dark ? 'rgba(255,255,255,0.45)' : surface.paper ? '#000' : look.colour, ...DECALS[look.hatch] } as object,
+              decal: {
+                symbol: 'rect',
+                symbolSize: 1,
+                color: surface.dark ? 'rgba(255,255,255,0.45)' : surface.paper ? '#000' : look.colour,
+                ...DECALS[look.hatch],
+              } as object,
             },
           }
         }),

@@ -22,17 +22,45 @@ function set<Part extends keyof Clock>(part: Part, value: Clock[Part]): void {
 
 <template>
   <div>
-    <div class="stop-head"><h2>Clock</h2><p class="soft">Does it fit before the bell?</p></div>
-    <p class="verdict" :class="{ over: fit.spare < 0 }"><span v-if="fit.spare < 0" aria-hidden="true">▲ </span>{{ fitVerdict(fit) }} <span class="ends">{{ endWords(plan, fit) }}</span></p>
+    <div class="stop-head">
+      <h2>Clock</h2>
+      <p class="soft">Does it fit before the bell?</p>
+    </div>
+    <p class="verdict" :class="{ over: fit.spare < 0 }">
+      <span v-if="fit.spare < 0" aria-hidden="true">▲</span>
+      {{ fitVerdict(fit) }}
+      <span class="ends">{{ endWords(plan, fit) }}</span>
+    </p>
     <TimeBar :plan="plan" :fit="fit" />
     <section class="section sheet when">
-      <label class="field"><span>Day</span>
-        <input class="box" type="date" data-target="date" :value="plan.date" @change="lesson.edit((draft) => (draft.date = ($event.target as HTMLInputElement).value))">
+      <label class="field">
+        <span>Day</span>
+        <input
+          class="box"
+          type="date"
+          data-target="date"
+          :value="plan.date"
+          @change="lesson.edit((draft) => (draft.date = ($event.target as HTMLInputElement).value))"
+        />
       </label>
-      <label class="field"><span>Starts at</span>
-        <input class="box" type="time" :value="plan.clock.start" @change="set('start', ($event.target as HTMLInputElement).value.slice(0, 5))">
+      <label class="field">
+        <span>Starts at</span>
+        <input
+          class="box"
+          type="time"
+          :value="plan.clock.start"
+          @change="set('start', ($event.target as HTMLInputElement).value.slice(0, 5))"
+        />
       </label>
-      <NumberField steps label="Minutes until the bell" :model-value="plan.clock.minutes" :least="1" :most="600" whole @update:model-value="set('minutes', $event ?? 60)" />
+      <NumberField
+        steps
+        label="Minutes until the bell"
+        :model-value="plan.clock.minutes"
+        :least="1"
+        :most="600"
+        whole
+        @update:model-value="set('minutes', $event ?? 60)"
+      />
     </section>
     <div class="two">
       <section class="section sheet" aria-labelledby="one-trial">
@@ -40,7 +68,14 @@ function set<Part extends keyof Clock>(part: Part, value: Clock[Part]): void {
         <p class="hint">{{ testSum(fit) }}</p>
         <div class="fields">
           <NumberField
-            v-for="{ part, label, what } in PARTS" :key="part" :label="`${label} (${what})`" unit="s" :target="`trial-${part}`" :model-value="plan.clock.trial[part]" :least="0" :most="86400"
+            v-for="{ part, label, what } in PARTS"
+            :key="part"
+            :label="`${label} (${what})`"
+            unit="s"
+            :target="`trial-${part}`"
+            :model-value="plan.clock.trial[part]"
+            :least="0"
+            :most="86400"
             @update:model-value="lesson.edit((draft) => (draft.clock.trial[part] = $event ?? 0))"
           />
         </div>
@@ -50,7 +85,13 @@ function set<Part extends keyof Clock>(part: Part, value: Clock[Part]): void {
         <p class="hint">Minutes of each phase; the test is worked out.</p>
         <div class="fields">
           <NumberField
-            v-for="phase in fixedPhases" :key="phase" :label="PHASE_NAMES[phase]" unit="min" :model-value="plan.clock.phases[phase]" :least="0" :most="600"
+            v-for="phase in fixedPhases"
+            :key="phase"
+            :label="PHASE_NAMES[phase]"
+            unit="min"
+            :model-value="plan.clock.phases[phase]"
+            :least="0"
+            :most="600"
             @update:model-value="lesson.edit((draft) => (draft.clock.phases[phase] = $event ?? 0))"
           />
         </div>

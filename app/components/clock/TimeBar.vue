@@ -17,16 +17,24 @@ const ticks = computed(() => {
   <div class="bar">
     <ol>
       <li
-        v-for="{ phase, start, minutes } in fit.phases" :key="phase" :class="{ test: phase === 'test', narrow: share(minutes) < 8, none: minutes === 0 }"
-        :style="{ width: `${share(minutes)}%` }" :title="`${PHASE_NAMES[phase]}: ${minuteWords(minutes)}${timeAt(plan.clock.start, start) ? `, from ${timeAt(plan.clock.start, start)}` : ''}`"
+        v-for="{ phase, start, minutes } in fit.phases"
+        :key="phase"
+        :class="{ test: phase === 'test', narrow: share(minutes) < 8, none: minutes === 0 }"
+        :style="{ width: `${share(minutes)}%` }"
+        :title="`${PHASE_NAMES[phase]}: ${minuteWords(minutes)}${timeAt(plan.clock.start, start) ? `, from ${timeAt(plan.clock.start, start)}` : ''}`"
       >
-        <span class="name">{{ PHASE_NAMES[phase] }}</span><span class="minutes">{{ minutes }}</span>
+        <span class="name">{{ PHASE_NAMES[phase] }}</span>
+        <span class="minutes">{{ minutes }}</span>
       </li>
-      <li v-if="fit.spare > 0" class="spare" :style="{ width: `${share(fit.spare)}%` }"><span v-if="share(fit.spare) > 5" class="minutes">{{ fit.spare }} spare</span></li>
+      <li v-if="fit.spare > 0" class="spare" :style="{ width: `${share(fit.spare)}%` }">
+        <span v-if="share(fit.spare) > 5" class="minutes">{{ fit.spare }} spare</span>
+      </li>
     </ol>
     <span class="bell" :class="{ over: fit.spare < 0 }" :style="{ left: `${share(plan.clock.minutes)}%` }"><span>bell</span></span>
     <div class="scale" aria-hidden="true">
-      <span v-for="tick in ticks" :key="tick" :style="{ left: `${share(tick)}%` }">{{ timeAt(plan.clock.start, tick) ?? tick }}</span>
+      <span v-for="tick in ticks" :key="tick" :style="{ left: `${share(tick)}%` }">
+        {{ timeAt(plan.clock.start, tick) ?? tick }}
+      </span>
     </div>
   </div>
 </template>
@@ -69,6 +77,7 @@ li.spare {
   line-height: 1.15;
 }
 .narrow .name {
+  align-self: flex-start;
   writing-mode: vertical-rl;
   max-height: 62px;
   overflow: hidden;

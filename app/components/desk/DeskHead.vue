@@ -25,8 +25,13 @@ async function importTable(): Promise<void> {
   const text = await chooseTextFile('.csv,.tsv,.txt,text/csv')
   if (text === undefined) return
   try {
-    const answer = await callServer<{ added: number; alreadyThere: number }>(`/api/lessons/${lesson.id}/readings.csv`, { method: 'POST', body: { text } })
-    notices.done(`${answer.added} readings taken in${answer.alreadyThere > 0 ? `, ${answer.alreadyThere} were there already` : ''}.`)
+    const answer = await callServer<{ added: number; alreadyThere: number }>(`/api/lessons/${lesson.id}/readings.csv`, {
+      method: 'POST',
+      body: { text },
+    })
+    notices.done(
+      `${answer.added} readings taken in${answer.alreadyThere > 0 ? `, ${answer.alreadyThere} were there already` : ''}.`,
+    )
   } catch (error) {
     notices.trouble(messageOf(error))
   }
@@ -35,16 +40,33 @@ async function importTable(): Promise<void> {
 
 <template>
   <header class="head screen-only">
-    <h1>{{ plan.title || 'Lesson without a name' }}</h1>
-    <p class="soft">Class {{ plan.className }}<template v-if="when"> · <span class="nowrap">{{ when }}</span></template></p>
-    <p class="state" :class="lesson.saveState" role="status">{{ SAVED[lesson.saveState] }}<template v-if="!lesson.connected">, line is down</template></p>
+    <div class="names">
+      <h1>{{ plan.title || 'Lesson without a name' }}</h1>
+      <p class="soft">
+        Class {{ plan.className }}
+        <template v-if="when">
+          ·
+          <span class="nowrap">{{ when }}</span>
+        </template>
+      </p>
+    </div>
+    <p class="state" :class="lesson.saveState" role="status">
+      {{ SAVED[lesson.saveState] }}
+      <template v-if="!lesson.connected">, line is down</template>
+    </p>
     <div class="row tools">
-      <button type="button" class="button small quiet" :disabled="!lesson.canUndo" title="Ctrl+Z" @click="lesson.undo()">Undo</button>
+      <button type="button" class="button small quiet" :disabled="!lesson.canUndo" title="Ctrl+Z" @click="lesson.undo()">
+        Undo
+      </button>
       <button type="button" class="button small" @click="$emit('board')">Board</button>
       <VMenu>
-        <template #activator="{ props }"><button type="button" class="button small" v-bind="props">Print and files</button></template>
+        <template #activator="{ props }">
+          <button type="button" class="button small" v-bind="props">Print and files</button>
+        </template>
         <ul class="menu sheet">
-          <li v-for="print in PRINTS" :key="print.to"><NuxtLink class="button quiet" :to="`/print/${lesson.id}/${print.to}`" target="_blank">{{ print.label }}</NuxtLink></li>
+          <li v-for="print in PRINTS" :key="print.to">
+            <NuxtLink class="button quiet" :to="`/print/${lesson.id}/${print.to}`" target="_blank">{{ print.label }}</NuxtLink>
+          </li>
           <li><a class="button quiet" :href="`/api/lessons/${lesson.id}/file`">Save the lesson as a file</a></li>
           <li><a class="button quiet" :href="`/api/lessons/${lesson.id}/readings.csv`">Readings as a table (CSV)</a></li>
           <li><button type="button" class="button quiet" @click="importTable">Take readings in from CSV</button></li>
@@ -59,20 +81,29 @@ async function importTable(): Promise<void> {
 <style scoped>
 .head {
   display: flex;
-  flex-wrap: wrap;
   align-items: center;
-  gap: 4px 14px;
-  padding: 14px 26px 8px;
+  gap: 14px;
+  padding: 12px 26px 8px;
+}
+.names {
+  flex: 1;
+  min-width: 0;
+}
+.names p {
+  font-size: 15px;
+}
+.tools {
+  flex: none;
+  flex-wrap: nowrap;
 }
 .head h1 {
-  max-width: 300px;
   overflow: hidden;
   font-size: 17px;
   text-overflow: ellipsis;
   white-space: nowrap;
 }
 .state {
-  margin-left: auto;
+  flex: none;
   color: var(--soft);
   font-size: 14px;
 }

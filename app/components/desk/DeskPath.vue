@@ -16,10 +16,17 @@ const filled = computed(() => {
 
 <template>
   <nav class="path screen-only" aria-label="The stops of this lesson">
-    <NuxtLink to="/" class="home"><BeakerMark :size="34" :level="lesson.readiness?.level ?? 0" /> <span>Jolly Beaker</span></NuxtLink>
+    <NuxtLink to="/" class="home">
+      <BeakerMark :size="34" :level="lesson.readiness?.level ?? 0" />
+      <span>Jolly Beaker</span>
+    </NuxtLink>
     <ol class="tube" :style="{ '--filled': filled / 8 }">
       <li v-for="(one, place) in stops" :key="one.stop">
-        <NuxtLink :to="`/lesson/${lessonId}/${one.stop}`" :class="{ here: one.stop === stop }" :aria-current="one.stop === stop ? 'step' : undefined">
+        <NuxtLink
+          :to="`/lesson/${lessonId}/${one.stop}`"
+          :class="{ here: one.stop === stop }"
+          :aria-current="one.stop === stop ? 'step' : undefined"
+        >
           <svg class="bead" viewBox="0 0 26 26" aria-hidden="true">
             <circle cx="13" cy="13" r="10.5" fill="var(--card)" />
             <path v-if="one.bead === 'half'" d="M2.5 13a10.5 10.5 0 0 0 21 0z" fill="var(--green)" />
@@ -28,7 +35,10 @@ const filled = computed(() => {
           </svg>
           <span class="name">{{ STOP_NAMES[one.stop] }}</span>
           <span class="sr-only">, {{ BEAD_WORDS[one.bead] }}, key {{ place + 1 }}</span>
-          <span v-if="one.troubles > 0" class="count" :title="`${counted(one.troubles, 'thing')} to mend`">{{ one.troubles }}<span class="sr-only"> to mend</span></span>
+          <span v-if="one.troubles > 0" class="count" :title="`${counted(one.troubles, 'thing')} to mend`">
+            {{ one.troubles }}
+            <span class="sr-only">to mend</span>
+          </span>
         </NuxtLink>
       </li>
     </ol>

@@ -21,7 +21,9 @@ const everything = computed(() => [
     })),
   ),
 ])
-const found = computed(() => everything.value.filter(({ label }) => label.toLowerCase().includes(words.value.trim().toLowerCase())).slice(0, 9))
+const found = computed(() =>
+  everything.value.filter(({ label }) => label.toLowerCase().includes(words.value.trim().toLowerCase())).slice(0, 9),
+)
 
 function run(place: number): void {
   const chosen = found.value[place]
@@ -33,9 +35,18 @@ function run(place: number): void {
 
 <template>
   <AppDialog v-model="open" title="Find">
-    <input v-model="words" class="box" type="search" autofocus aria-label="Find a stop, a finding or a print" @keydown.enter="run(0)">
+    <input
+      v-model="words"
+      class="box"
+      type="search"
+      autofocus
+      aria-label="Find a stop, a finding or a print"
+      @keydown.enter="run(0)"
+    />
     <ul>
-      <li v-for="(one, place) in found" :key="one.label"><button type="button" class="button quiet" @click="run(place)">{{ one.label }}</button></li>
+      <li v-for="(one, place) in found" :key="one.label">
+        <button type="button" class="button quiet" @click="run(place)">{{ one.label }}</button>
+      </li>
     </ul>
     <p v-if="found.length === 0" class="soft">Nothing here has these letters.</p>
   </AppDialog>

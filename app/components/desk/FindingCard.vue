@@ -21,12 +21,24 @@ const KIND = { wrong: 'Wrong', attention: 'Worth a look', note: 'Note' }
       {{ words.title }}
     </h3>
     <p>{{ words.text }}</p>
-    <details><summary>why?<span v-if="finding.stop !== here" class="at"> · {{ STOP_NAMES[finding.stop] }}</span></summary>{{ words.why }}</details>
+    <details>
+      <summary>
+        why?
+        <span v-if="finding.stop !== here" class="at">· {{ STOP_NAMES[finding.stop] }}</span>
+      </summary>
+      {{ words.why }}
+    </details>
     <div class="row">
       <button
-        v-for="(fix, place) in finding.fixes" :key="place" type="button" class="button small"
-        :class="{ main: place === 0 && finding.severity === 'wrong' }" @click="lesson.apply(fix)"
-      >{{ fixWords(fix, lesson.plan!) }}</button>
+        v-for="(fix, place) in finding.fixes"
+        :key="place"
+        type="button"
+        class="button small"
+        :class="{ main: place === 0 && finding.severity === 'wrong' }"
+        @click="lesson.apply(fix)"
+      >
+        {{ fixWords(fix, lesson.plan!) }}
+      </button>
     </div>
   </li>
 </template>

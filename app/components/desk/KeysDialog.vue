@@ -17,7 +17,12 @@ const KEYS = [
 <template>
   <AppDialog v-model="open" title="Keys">
     <dl class="keys">
-      <template v-for="[key, what] in KEYS" :key="key"><dt><kbd>{{ key }}</kbd></dt><dd>{{ what }}</dd></template>
+      <template v-for="[key, what] in KEYS" :key="key">
+        <dt>
+          <kbd>{{ key }}</kbd>
+        </dt>
+        <dd>{{ what }}</dd>
+      </template>
     </dl>
     <template #actions><button type="button" class="button" @click="open = false">Close</button></template>
   </AppDialog>

@@ -16,7 +16,13 @@ const serious = computed(() => lesson.findings.filter((finding) => finding.sever
 
 <template>
   <aside class="look screen-only" :class="{ folded }" aria-labelledby="second-look">
-    <button type="button" class="fold" :aria-expanded="!folded" :aria-label="folded ? 'Open the Second look' : 'Fold the Second look away'" @click="folded = !folded">
+    <button
+      type="button"
+      class="fold"
+      :aria-expanded="!folded"
+      :aria-label="folded ? 'Open the Second look' : 'Fold the Second look away'"
+      @click="folded = !folded"
+    >
       <span class="badge" :class="{ none: serious === 0 }">{{ lesson.findings.length }}</span>
       <span aria-hidden="true">{{ folded ? '‹' : '›' }}</span>
     </button>
@@ -26,7 +32,10 @@ const serious = computed(() => lesson.findings.filter((finding) => finding.sever
       <ul v-if="findings.length > 0">
         <FindingCard v-for="finding in findings" :key="finding.key" :finding="finding" :here="stop" />
       </ul>
-      <p v-else class="fine"><strong>Nothing found.</strong> Fair, measurable, counted and in time, as far as sums can tell.</p>
+      <p v-else class="fine">
+        <strong>Nothing found.</strong>
+        Fair, measurable, counted and in time, as far as sums can tell.
+      </p>
     </template>
     <h2 v-else id="second-look" class="sr-only">Second look</h2>
   </aside>

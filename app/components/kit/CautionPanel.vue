@@ -9,7 +9,12 @@ const cautions = computed(() => cautionsOf(plan.value))
 const names = (ids: string[]) => list(ids.map((id) => plan.value.materials.find((one) => one.id === id)?.name ?? ''))
 
 function note(caution: (typeof cautions.value)[number]['caution'], on: boolean): void {
-  lesson.edit((draft) => (draft.cautionsAcknowledged = on ? [...draft.cautionsAcknowledged, caution] : draft.cautionsAcknowledged.filter((one) => one !== caution)))
+  lesson.edit(
+    (draft) =>
+      (draft.cautionsAcknowledged = on
+        ? [...draft.cautionsAcknowledged, caution]
+        : draft.cautionsAcknowledged.filter((one) => one !== caution)),
+  )
 }
 </script>
 
@@ -19,8 +24,16 @@ function note(caution: (typeof cautions.value)[number]['caution'], on: boolean):
     <ul>
       <li v-for="one in cautions" :key="one.caution">
         <label>
-          <input type="checkbox" :checked="one.acknowledged" @change="note(one.caution, ($event.target as HTMLInputElement).checked)">
-          <span><strong>{{ cautionWords(one.caution).name }}: {{ doerWords(one.doer) }}.</strong> {{ cautionWords(one.caution).what }} <span class="soft">({{ names(one.materials) }})</span></span>
+          <input
+            type="checkbox"
+            :checked="one.acknowledged"
+            @change="note(one.caution, ($event.target as HTMLInputElement).checked)"
+          />
+          <span>
+            <strong>{{ cautionWords(one.caution).name }}: {{ doerWords(one.doer) }}.</strong>
+            {{ cautionWords(one.caution).what }}
+            <span class="soft">({{ names(one.materials) }})</span>
+          </span>
         </label>
       </li>
     </ul>

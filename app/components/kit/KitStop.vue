@@ -13,7 +13,17 @@ function add(): void {
   if (name === '') return
   lesson.edit((draft) =>
     draft.materials.push({
-      id: newId(), name, amount: '1', per: 'group', condition: null, use: 'up', spare: 0, stock: null, packSize: null, toBuy: false, cautions: [],
+      id: newId(),
+      name,
+      amount: '1',
+      per: 'group',
+      condition: null,
+      use: 'up',
+      spare: 0,
+      stock: null,
+      packSize: null,
+      toBuy: false,
+      cautions: [],
     }),
   )
   draft.value = ''
@@ -31,8 +41,13 @@ function add(): void {
       <table v-if="plan.materials.length > 0" class="ruled kit">
         <thead>
           <tr>
-            <th scope="col">Thing</th><th scope="col">Amount</th><th scope="col">for</th><th scope="col" class="figure">Tray</th><th scope="col" class="figure">Class</th>
-            <th scope="col" class="figure">Cupboard</th><th scope="col"><span class="sr-only">More</span></th>
+            <th scope="col">Thing</th>
+            <th scope="col">Amount</th>
+            <th scope="col">for</th>
+            <th scope="col" class="figure">Tray</th>
+            <th scope="col" class="figure">Class</th>
+            <th scope="col" class="figure">Cupboard</th>
+            <th scope="col"><span class="sr-only">More</span></th>
           </tr>
         </thead>
         <tbody>
@@ -42,12 +57,20 @@ function add(): void {
     </div>
     <div v-if="plan.materials.length === 0" class="empty-note">
       <strong>What does one tray hold?</strong>
-      Name a thing and how much {{ PER_WORDS.group }} or {{ PER_WORDS.trial }} takes, such as “1 strip” {{ PER_WORDS.trial }}. Conditions, repeats, groups and spares are multiplied for you.
+      Name a thing and how much {{ PER_WORDS.group }} or {{ PER_WORDS.trial }} takes, such as “1 strip” {{ PER_WORDS.trial }}.
+      Conditions, repeats, groups and spares are multiplied for you.
     </div>
     <input
-      v-model="draft" class="box add" data-new data-target="new-material" aria-label="Add a thing to the kit" maxlength="200" placeholder="+ another thing: shallow tray"
-      @keydown.enter="add" @blur="add"
-    >
+      v-model="draft"
+      class="box add"
+      data-new
+      data-target="new-material"
+      aria-label="Add a thing to the kit"
+      maxlength="200"
+      placeholder="+ another thing: shallow tray"
+      @keydown.enter="add"
+      @blur="add"
+    />
     <CautionPanel />
   </div>
 </template>

@@ -16,7 +16,11 @@ const clip = useId()
     <rect x="8" :y="top" width="48" height="60" fill="var(--green)" opacity=".8" :clip-path="`url(#${clip})`" />
     <path
       d="M9 5h6v47a7 7 0 0 0 7 7h20a7 7 0 0 0 7-7V11l6-6H44"
-      fill="none" stroke="var(--ink)" stroke-width="3" stroke-linecap="round" stroke-linejoin="round"
+      fill="none"
+      stroke="var(--ink)"
+      stroke-width="3"
+      stroke-linecap="round"
+      stroke-linejoin="round"
     />
     <g v-if="size >= 44" stroke="var(--ink)" stroke-width="1.6">
       <path v-for="mark in marks" :key="mark" :d="`M15 ${mark}h7`" />

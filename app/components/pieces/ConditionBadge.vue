@@ -9,9 +9,13 @@ const side = computed(() => props.size ?? 30)
 
 <template>
   <span
-    class="badge" :class="look.hatch" aria-hidden="true"
+    class="badge"
+    :class="look.hatch"
+    aria-hidden="true"
     :style="{ '--colour': look.colour, width: `${side}px`, height: `${side}px`, fontSize: `${side * 0.52}px` }"
-  >{{ letter }}</span>
+  >
+    {{ letter }}
+  </span>
 </template>
 
 <style scoped>
@@ -23,10 +27,11 @@ const side = computed(() => props.size ?? 30)
   border: 1.5px solid #1e2b2f;
   border-radius: 4px;
   background-color: var(--colour);
+  background-repeat: repeat;
   color: #fff;
   font-family: var(--heading);
   font-weight: 700;
-  --hatch: rgb(0 0 0 / 28%);
+  --hatch: rgb(0 0 0 / 38%);
 }
 .rising {
   background-image: repeating-linear-gradient(45deg, transparent 0 5px, var(--hatch) 5px 7px);

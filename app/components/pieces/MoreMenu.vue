@@ -14,6 +14,10 @@ function onKey(event: KeyboardEvent): void {
   if (!item) return
   event.preventDefault()
   event.stopPropagation()
+  choose(item)
+}
+
+function choose(item: MenuItem): void {
   open.value = false
   item.run()
 }
@@ -24,14 +28,21 @@ function onKey(event: KeyboardEvent): void {
     <template #activator="{ props: activator }">
       <button type="button" class="more" v-bind="activator" :aria-label="label" :data-target="target" @keydown="onKey">
         <svg viewBox="0 0 4 16" width="4" height="16" aria-hidden="true">
-          <circle cx="2" cy="2" r="1.7" fill="currentColor" /><circle cx="2" cy="8" r="1.7" fill="currentColor" /><circle cx="2" cy="14" r="1.7" fill="currentColor" />
+          <circle cx="2" cy="2" r="1.7" fill="currentColor" />
+          <circle cx="2" cy="8" r="1.7" fill="currentColor" />
+          <circle cx="2" cy="14" r="1.7" fill="currentColor" />
         </svg>
       </button>
     </template>
     <ul class="menu sheet" @keydown="onKey">
       <li v-for="item in items" :key="item.label">
-        <button type="button" class="button quiet" @click="item.run(); open = false">
-          {{ item.label }} <kbd v-if="item.key">{{ item.key }}</kbd>
+        <button
+          type="button"
+          class="button quiet"
+          @click="choose(item)"
+        >
+          {{ item.label }}
+          <kbd v-if="item.key">{{ item.key }}</kbd>
         </button>
       </li>
     </ul>

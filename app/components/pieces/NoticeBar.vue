@@ -5,9 +5,17 @@ const notices = useNotices()
 
 <template>
   <div class="notices screen-only" aria-live="polite">
-    <div v-for="notice in notices.list" :key="notice.id" class="notice" :class="notice.kind" :role="notice.kind === 'trouble' ? 'alert' : 'status'">
+    <div
+      v-for="notice in notices.list"
+      :key="notice.id"
+      class="notice"
+      :class="notice.kind"
+      :role="notice.kind === 'trouble' ? 'alert' : 'status'"
+    >
       <span>{{ notice.text }}</span>
-      <button v-if="notice.action" type="button" class="button small" @click="notices.act(notice)">{{ notice.action.label }}</button>
+      <button v-if="notice.action" type="button" class="button small" @click="notices.act(notice)">
+        {{ notice.action.label }}
+      </button>
       <button type="button" class="button small quiet" aria-label="Close this message" @click="notices.close(notice.id)">✕</button>
     </div>
   </div>

@@ -52,7 +52,15 @@ function take(value: number | null): void {
   <label class="number-field" :class="{ bare }">
     <span class="label" :class="{ 'sr-only': bare }">{{ label }}</span>
     <span class="entry">
-      <button v-if="steps" type="button" class="step" :aria-label="`One less: ${label}`" @click.prevent="take((modelValue ?? 0) - 1)">−</button>
+      <button
+        v-if="steps"
+        type="button"
+        class="step"
+        :aria-label="`One less: ${label}`"
+        @click.prevent="take((modelValue ?? 0) - 1)"
+      >
+        −
+      </button>
       <input
         v-model="draft"
         class="box"
@@ -64,8 +72,16 @@ function take(value: number | null): void {
         :aria-describedby="trouble ? hint : undefined"
         @change="keep"
         @keydown.enter="keep"
+      />
+      <button
+        v-if="steps"
+        type="button"
+        class="step"
+        :aria-label="`One more: ${label}`"
+        @click.prevent="take((modelValue ?? 0) + 1)"
       >
-      <button v-if="steps" type="button" class="step" :aria-label="`One more: ${label}`" @click.prevent="take((modelValue ?? 0) + 1)">+</button>
+        +
+      </button>
       <span v-if="symbol" class="symbol">{{ symbol }}</span>
     </span>
     <span v-if="trouble" :id="hint" class="trouble" role="alert">{{ trouble }}</span>

@@ -9,8 +9,11 @@ const parts = computed(() => questionParts(props.plan))
 
 <template>
   <p class="question">
-    How does <strong :class="parts.change ? 'change' : 'open'">{{ parts.change ?? 'something we change' }}</strong> change
-    <strong :class="parts.measure ? 'measure' : 'open'">{{ parts.measure ?? 'something we measure' }}</strong>?
+    How does
+    <strong :class="parts.change ? 'change' : 'open'">{{ parts.change ?? 'something we change' }}</strong>
+    change
+    <strong :class="parts.measure ? 'measure' : 'open'">{{ parts.measure ?? 'something we measure' }}</strong>
+    ?
   </p>
 </template>
 

@@ -18,5 +18,7 @@ const PATHS: Record<Shape, string> = {
 </script>
 
 <template>
-  <svg :width="size ?? 18" :height="size ?? 18" viewBox="0 0 24 24" aria-hidden="true"><path :d="PATHS[shape]" fill="var(--ink)" /></svg>
+  <svg :width="size ?? 18" :height="size ?? 18" viewBox="0 0 24 24" aria-hidden="true">
+    <path :d="PATHS[shape]" fill="var(--ink)" />
+  </svg>
 </template>

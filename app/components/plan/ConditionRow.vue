@@ -31,10 +31,20 @@ function markBaseline(id: string): void {
 function itemsFor(condition: Condition) {
   return [
     { label: condition.baseline ? 'No baseline' : 'Mark as baseline', key: 'b', run: () => markBaseline(condition.id) },
-    { label: condition.leftOut ? 'Bring back' : 'Leave out', key: 'x', run: () => change(condition.id, (one) => (one.leftOut = !one.leftOut)) },
+    {
+      label: condition.leftOut ? 'Bring back' : 'Leave out',
+      key: 'x',
+      run: () => change(condition.id, (one) => (one.leftOut = !one.leftOut)),
+    },
     ...(used.value.has(condition.id)
       ? []
-      : [{ label: 'Take away', key: 'Delete', run: () => lesson.edit((draft) => (draft.conditions = draft.conditions.filter((one) => one.id !== condition.id))) }]),
+      : [
+          {
+            label: 'Take away',
+            key: 'Delete',
+            run: () => lesson.edit((draft) => (draft.conditions = draft.conditions.filter((one) => one.id !== condition.id))),
+          },
+        ]),
   ]
 }
 </script>
@@ -45,10 +55,29 @@ function itemsFor(condition: Condition) {
       <h3 id="conditions" data-target="conditions" tabindex="-1">Conditions</h3>
       <span class="soft">what we change {{ changedFactor(plan)?.name ?? 'it' }} to</span>
       <span class="as">
-        <label class="kind"><input type="radio" name="as" :checked="plan.conditionsAs === 'kinds'" @change="lesson.edit((draft) => (draft.conditionsAs = 'kinds'))"> kinds</label>
-        <label class="kind"><input type="radio" name="as" :checked="plan.conditionsAs === 'numbers'" @change="lesson.edit((draft) => (draft.conditionsAs = 'numbers'))"> numbers</label>
+        <label class="kind">
+          <input
+            type="radio"
+            name="as"
+            :checked="plan.conditionsAs === 'kinds'"
+            @change="lesson.edit((draft) => (draft.conditionsAs = 'kinds'))"
+          />
+          kinds
+        </label>
+        <label class="kind">
+          <input
+            type="radio"
+            name="as"
+            :checked="plan.conditionsAs === 'numbers'"
+            @change="lesson.edit((draft) => (draft.conditionsAs = 'numbers'))"
+          />
+          numbers
+        </label>
         <select
-          v-if="plan.conditionsAs === 'numbers'" class="box unit" aria-label="Unit of the numbers" :value="plan.conditionUnit"
+          v-if="plan.conditionsAs === 'numbers'"
+          class="box unit"
+          aria-label="Unit of the numbers"
+          :value="plan.conditionUnit"
           @change="lesson.edit((draft) => (draft.conditionUnit = ($event.target as HTMLSelectElement).value as never))"
         >
           <option v-for="code in units" :key="code" :value="code">{{ unitOf(code).symbol }}</option>
@@ -60,8 +89,12 @@ function itemsFor(condition: Condition) {
         <ConditionBadge :letter="letterOf(plan, condition.id)" :place="place" />
         <div class="words">
           <GrowingField
-            plain :label="`Condition ${letterOf(plan, condition.id)}`" :target="`condition-${condition.id}`" :model-value="condition.label"
-            placeholder="no name yet" @update:model-value="change(condition.id, (one) => (one.label = $event), `condition-${condition.id}`)"
+            plain
+            :label="`Condition ${letterOf(plan, condition.id)}`"
+            :target="`condition-${condition.id}`"
+            :model-value="condition.label"
+            placeholder="no name yet"
+            @update:model-value="change(condition.id, (one) => (one.label = $event), `condition-${condition.id}`)"
           />
           <p v-if="condition.baseline || condition.leftOut" class="hint mark">{{ condition.leftOut ? 'left out' : 'baseline' }}</p>
         </div>
@@ -69,9 +102,14 @@ function itemsFor(condition: Condition) {
       </li>
       <li class="condition new">
         <input
-          v-model="draft" data-target="new-condition" aria-label="Add a condition" maxlength="200"
-          :placeholder="plan.conditions.length === 0 ? (plan.conditionsAs === 'kinds' ? 'kitchen roll' : '40 cm') : '+ another'" @keydown.enter="add" @blur="add"
-        >
+          v-model="draft"
+          data-target="new-condition"
+          aria-label="Add a condition"
+          maxlength="200"
+          :placeholder="plan.conditions.length === 0 ? (plan.conditionsAs === 'kinds' ? 'kitchen roll' : '40 cm') : '+ another'"
+          @keydown.enter="add"
+          @blur="add"
+        />
       </li>
     </ul>
   </section>
@@ -102,13 +140,15 @@ function itemsFor(condition: Condition) {
   padding: 1px 6px;
 }
 .conditions {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(168px, 1fr));
+  display: flex;
+  flex-wrap: wrap;
   gap: 8px;
   margin-top: 8px;
 }
 .condition {
   display: flex;
+  flex: 1 1 148px;
+  max-width: 240px;
   align-items: center;
   gap: 4px;
   min-height: 46px;
@@ -134,6 +174,7 @@ function itemsFor(condition: Condition) {
   font-size: 13px;
 }
 .condition.new {
+  flex: 0 1 96px;
   padding: 0;
   border: 1.5px dashed var(--mark);
   background: transparent;

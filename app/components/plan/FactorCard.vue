@@ -7,7 +7,9 @@ const props = defineProps<{ factor: Factor; tray: 'heap' | 'change' | 'keep' }>(
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
 const unsaid = computed(() => props.tray === 'keep' && props.factor.how.trim() === '')
-const differs = computed(() => props.tray === 'keep' && activeConditions(plan.value).some(({ id }) => id in props.factor.exceptions))
+const differs = computed(
+  () => props.tray === 'keep' && activeConditions(plan.value).some(({ id }) => id in props.factor.exceptions),
+)
 
 function write(part: 'name' | 'how', text: string): void {
   lesson.edit((draft) => {
@@ -17,7 +19,9 @@ function write(part: 'name' | 'how', text: string): void {
 
 const items = computed(() => [
   { label: 'Change this', key: 'c', run: () => lesson.edit((draft) => (draft.changed = props.factor.id)) },
-  ...(props.tray === 'change' ? [{ label: 'Keep the same', key: 'k', run: () => lesson.edit((draft) => (draft.changed = null)) }] : []),
+  ...(props.tray === 'change'
+    ? [{ label: 'Keep the same', key: 'k', run: () => lesson.edit((draft) => (draft.changed = null)) }]
+    : []),
   { label: 'Take away', key: 'Delete', run: takeAway },
 ])
 
@@ -32,15 +36,32 @@ function takeAway(): void {
 <template>
   <div class="card" :class="{ unsaid, differs }">
     <div class="top">
-      <GrowingField plain class="name" :label="`Name: ${factor.name}`" :model-value="factor.name" @update:model-value="write('name', $event)" />
+      <GrowingField
+        plain
+        class="name"
+        :label="`Name: ${factor.name}`"
+        :model-value="factor.name"
+        @update:model-value="write('name', $event)"
+      />
       <MoreMenu :label="`More for ${factor.name}`" :items="items" />
     </div>
     <GrowingField
-      v-if="tray === 'keep'" plain class="how" :label="`How ${factor.name} is kept the same`" :target="`how-${factor.id}`"
-      :model-value="factor.how" placeholder="how will you keep it?" @update:model-value="write('how', $event)"
+      v-if="tray === 'keep'"
+      plain
+      class="how"
+      :label="`How ${factor.name} is kept the same`"
+      :target="`how-${factor.id}`"
+      :model-value="factor.how"
+      placeholder="how will you keep it?"
+      @update:model-value="write('how', $event)"
     />
-    <p v-if="tray === 'change'" class="note">{{ counted(activeConditions(plan).length, 'condition') }}, {{ plan.conditionsAs === 'kinds' ? 'named kinds' : 'numbers' }}</p>
-    <p v-if="differs" class="note wrong"><span aria-hidden="true">▲</span> not the same for all</p>
+    <p v-if="tray === 'change'" class="note">
+      {{ counted(activeConditions(plan).length, 'condition') }}, {{ plan.conditionsAs === 'kinds' ? 'named kinds' : 'numbers' }}
+    </p>
+    <p v-if="differs" class="note wrong">
+      <span aria-hidden="true">▲</span>
+      not the same for all
+    </p>
   </div>
 </template>
 

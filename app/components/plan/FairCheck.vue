@@ -9,12 +9,20 @@ const plan = computed(() => lesson.plan!)
 const check = computed(() => checkPlan(plan.value))
 const words = computed(() => check.value && fairWords(plan.value, check.value))
 const kept = computed(() => keptFactors(plan.value))
-const odd = computed(() => new Set(check.value?.differing.flatMap(({ factor, shares }) => shares.slice(1).flatMap(({ conditions }) => conditions.map((id) => `${factor}/${id}`)))))
+const odd = computed(
+  () =>
+    new Set(
+      check.value?.differing.flatMap(({ factor, shares }) =>
+        shares.slice(1).flatMap(({ conditions }) => conditions.map((id) => `${factor}/${id}`)),
+      ),
+    ),
+)
 
 function write(factor: string, condition: string, text: string): void {
   lesson.edit((draft) => {
     const found = draft.factors.find((one) => one.id === factor)!
-    if (text.trim() === '' || text.trim() === found.how.trim()) found.exceptions = Object.fromEntries(Object.entries(found.exceptions).filter(([id]) => id !== condition))
+    if (text.trim() === '' || text.trim() === found.how.trim())
+      found.exceptions = Object.fromEntries(Object.entries(found.exceptions).filter(([id]) => id !== condition))
     else found.exceptions[condition] = text.trim().slice(0, 200)
   })
 }
@@ -29,30 +37,56 @@ function toCell(event: KeyboardEvent, step: number): void {
   <details v-if="words" class="fair" :open="!check!.fair && check!.pairs.length > 0">
     <summary>
       <span class="mark" :class="{ good: check!.fair }" aria-hidden="true">{{ check!.fair ? '✓' : '▲' }}</span>
-      <strong>Fair check</strong> {{ words.verdict }} <span class="link">Conditions by factors</span>
+      <strong>Fair check</strong>
+      {{ words.verdict }}
+      <span class="link">Conditions by factors</span>
     </summary>
-    <div v-if="kept.length > 0 && check!.pairs.length > 0" class="scroll" tabindex="0" role="group" aria-label="Conditions by factors">
+    <div
+      v-if="kept.length > 0 && check!.pairs.length > 0"
+      class="scroll"
+      tabindex="0"
+      role="group"
+      aria-label="Conditions by factors"
+    >
       <table class="ruled">
         <thead>
-          <tr><th scope="col">Condition</th><th v-for="factor in kept" :key="factor.id" scope="col">{{ factor.name || 'no name' }}</th></tr>
+          <tr>
+            <th scope="col">Condition</th>
+            <th v-for="factor in kept" :key="factor.id" scope="col">{{ factor.name || 'no name' }}</th>
+          </tr>
         </thead>
         <tbody>
           <tr v-for="condition in activeConditions(plan)" :key="condition.id">
-            <th scope="row"><ConditionBadge :size="22" :letter="letterOf(plan, condition.id)" :place="plan.conditions.indexOf(condition)" /> {{ condition.label || '…' }}</th>
+            <th scope="row">
+              <ConditionBadge :size="22" :letter="letterOf(plan, condition.id)" :place="plan.conditions.indexOf(condition)" />
+              {{ condition.label || '…' }}
+            </th>
             <td v-for="factor in kept" :key="factor.id" :class="{ odd: odd.has(`${factor.id}/${condition.id}`) }">
               <span v-if="odd.has(`${factor.id}/${condition.id}`)" class="triangle" aria-hidden="true">▲</span>
               <input
-                :value="settingOf(factor, condition.id)" :placeholder="'the same'" maxlength="200" :title="settingOf(factor, condition.id)"
-                :aria-label="`${factor.name} for ${condition.label}`" @change="write(factor.id, condition.id, ($event.target as HTMLInputElement).value)"
-                @keydown.enter="toCell($event, kept.length)" @keydown.down.prevent="toCell($event, kept.length)" @keydown.up.prevent="toCell($event, -kept.length)"
-              >
+                :value="settingOf(factor, condition.id)"
+                :placeholder="'the same'"
+                maxlength="200"
+                :title="settingOf(factor, condition.id)"
+                :aria-label="`${factor.name} for ${condition.label}`"
+                @change="write(factor.id, condition.id, ($event.target as HTMLInputElement).value)"
+                @keydown.enter="toCell($event, kept.length)"
+                @keydown.down.prevent="toCell($event, kept.length)"
+                @keydown.up.prevent="toCell($event, -kept.length)"
+              />
             </td>
           </tr>
         </tbody>
       </table>
     </div>
-    <p v-if="words.fair.length > 0 && !check!.fair"><strong>Fair:</strong> {{ words.fair.join('; ') }}.</p>
-    <p v-if="words.notFair.length > 0"><strong>Not fair:</strong> {{ words.notFair.join('; ') }}.</p>
+    <p v-if="words.fair.length > 0 && !check!.fair">
+      <strong>Fair:</strong>
+      {{ words.fair.join('; ') }}.
+    </p>
+    <p v-if="words.notFair.length > 0">
+      <strong>Not fair:</strong>
+      {{ words.notFair.join('; ') }}.
+    </p>
     <p v-if="words.others.length > 0" class="soft">This set-up could also answer: {{ words.others.join(' ') }}</p>
     <p class="hint">Write “?” where nobody knows.</p>
   </details>

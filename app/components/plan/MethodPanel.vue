@@ -29,35 +29,81 @@ const WOBBLES = [
 
 <template>
   <details class="section fold">
-    <summary><strong>How we measure</strong> <span class="soft">{{ method ? methodWords(method) : 'nothing to measure yet' }}</span></summary>
+    <summary>
+      <strong>How we measure</strong>
+      <span class="soft">{{ method ? methodWords(method) : 'nothing to measure yet' }}</span>
+    </summary>
     <div v-if="method" class="method">
       <label class="field">
         <span>Measured with</span>
         <input
-          class="box" data-target="method-tool" :value="method.tool" maxlength="200" placeholder="ruler, kitchen scale, stopwatch"
+          class="box"
+          data-target="method-tool"
+          :value="method.tool"
+          maxlength="200"
+          placeholder="ruler, kitchen scale, stopwatch"
           @input="set('tool', ($event.target as HTMLInputElement).value, 'tool')"
-        >
+        />
       </label>
       <label class="field">
         <span>Unit</span>
-        <select class="box" data-target="method-unit" :value="method.unit" @change="set('unit', ($event.target as HTMLSelectElement).value as never)">
+        <select
+          class="box"
+          data-target="method-unit"
+          :value="method.unit"
+          @change="set('unit', ($event.target as HTMLSelectElement).value as never)"
+        >
           <option v-for="code in UNIT_CODES" :key="code" :value="code">{{ unitOf(code).symbol || 'a count' }}</option>
         </select>
       </label>
-      <NumberField label="Smallest mark" :unit="method.unit" :model-value="method.resolution" :least="0.000001" :most="1000000" @update:model-value="set('resolution', $event ?? 1)" />
+      <NumberField
+        label="Smallest mark"
+        :unit="method.unit"
+        :model-value="method.resolution"
+        :least="0.000001"
+        :most="1000000"
+        @update:model-value="set('resolution', $event ?? 1)"
+      />
       <div v-for="wobble in WOBBLES" :key="wobble.part">
-        <NumberField :label="wobble.label" :unit="method.unit" :model-value="method[wobble.part]" :least="0" :most="1000000000" @update:model-value="set(wobble.part, $event ?? 0)" />
+        <NumberField
+          :label="wobble.label"
+          :unit="method.unit"
+          :model-value="method[wobble.part]"
+          :least="0"
+          :most="1000000000"
+          @update:model-value="set(wobble.part, $event ?? 0)"
+        />
         <p class="hint">{{ wobble.why }}</p>
       </div>
     </div>
     <h4>Before every trial</h4>
     <ul class="resets">
       <li v-for="(line, place) in plan.resetList" :key="place">
-        <GrowingField plain :label="`Before every trial: ${line}`" :model-value="line" @update:model-value="lesson.edit((draft) => (draft.resetList[place] = $event.slice(0, 200)), `reset-${place}`)" />
-        <button type="button" class="button small quiet" :aria-label="`Take away: ${line}`" @click="lesson.edit((draft) => draft.resetList.splice(place, 1))">✕</button>
+        <GrowingField
+          plain
+          :label="`Before every trial: ${line}`"
+          :model-value="line"
+          @update:model-value="lesson.edit((draft) => (draft.resetList[place] = $event.slice(0, 200)), `reset-${place}`)"
+        />
+        <button
+          type="button"
+          class="button small quiet"
+          :aria-label="`Take away: ${line}`"
+          @click="lesson.edit((draft) => draft.resetList.splice(place, 1))"
+        >
+          ✕
+        </button>
       </li>
     </ul>
-    <input v-model="newLine" class="box" aria-label="Add to the list before every trial" maxlength="200" placeholder="fresh, dry strip" @keydown.enter="addLine" @blur="addLine">
+    <input
+      v-model="newLine"
+      class="box"
+      aria-label="Add to the list before every trial"
+      maxlength="200"
+      placeholder="fresh, dry strip"
+      @keydown.enter="addLine"
+      @blur="addLine"
+    />
   </details>
 </template>
 

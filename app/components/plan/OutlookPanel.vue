@@ -22,9 +22,27 @@ function guess(part: 'expectedLow' | 'expectedHigh', value: number | null): void
     <header class="row head">
       <h3 id="outlook">Will we see it?</h3>
       <div class="row settings">
-        <NumberField bare steps label="Repeats of each condition" :model-value="plan.repeats" :least="1" :most="20" whole @update:model-value="lesson.edit((draft) => (draft.repeats = $event ?? 1))" />
+        <NumberField
+          bare
+          steps
+          label="Repeats of each condition"
+          :model-value="plan.repeats"
+          :least="1"
+          :most="20"
+          whole
+          @update:model-value="lesson.edit((draft) => (draft.repeats = $event ?? 1))"
+        />
         <span>repeats</span>
-        <NumberField bare steps label="Practice trials" :model-value="plan.practice" :least="0" :most="5" whole @update:model-value="lesson.edit((draft) => (draft.practice = $event ?? 0))" />
+        <NumberField
+          bare
+          steps
+          label="Practice trials"
+          :model-value="plan.practice"
+          :least="0"
+          :most="5"
+          whole
+          @update:model-value="lesson.edit((draft) => (draft.practice = $event ?? 0))"
+        />
         <span>practice</span>
       </div>
     </header>
@@ -32,24 +50,58 @@ function guess(part: 'expectedLow' | 'expectedHigh', value: number | null): void
       <template v-if="method">
         <dl>
           <dt>lowest we expect</dt>
-          <dd><NumberField bare optional label="Lowest result we expect" target="expected" :unit="method.unit" :model-value="method.expectedLow" @update:model-value="guess('expectedLow', $event)" /></dd>
+          <dd>
+            <NumberField
+              bare
+              optional
+              label="Lowest result we expect"
+              target="expected"
+              :unit="method.unit"
+              :model-value="method.expectedLow"
+              @update:model-value="guess('expectedLow', $event)"
+            />
+          </dd>
           <dt>highest we expect</dt>
-          <dd><NumberField bare optional label="Highest result we expect" :unit="method.unit" :model-value="method.expectedHigh" @update:model-value="guess('expectedHigh', $event)" /></dd>
+          <dd>
+            <NumberField
+              bare
+              optional
+              label="Highest result we expect"
+              :unit="method.unit"
+              :model-value="method.expectedHigh"
+              @update:model-value="guess('expectedHigh', $event)"
+            />
+          </dd>
           <template v-if="outlook">
-            <dt>neighbours apart</dt><dd>{{ amount(outlook.closest) }}</dd>
-            <dt>wobble per reading</dt><dd>{{ amount(outlook.total) }}</dd>
+            <dt>neighbours apart</dt>
+            <dd>{{ amount(outlook.closest) }}</dd>
+            <dt>wobble per reading</dt>
+            <dd>{{ amount(outlook.total) }}</dd>
           </template>
         </dl>
         <div v-if="outlook" class="answer">
-          <RepeatChart :chances="chances" :repeats="plan.repeats" :wanted="WANTED_CHANCE" @choose="lesson.edit((draft) => (draft.repeats = $event))" />
+          <RepeatChart
+            :chances="chances"
+            :repeats="plan.repeats"
+            :wanted="WANTED_CHANCE"
+            @choose="lesson.edit((draft) => (draft.repeats = $event))"
+          />
           <p>
-            With {{ counted(plan.repeats, 'repeat') }}, the best one comes out best in <strong>{{ chanceWords(outlook.chance) }}</strong>.
-            <template v-if="outlook.needed">{{ counted(outlook.needed, 'repeat') }} {{ outlook.needed === 1 ? 'reaches' : 'reach' }} nine in ten.</template>
+            With {{ counted(plan.repeats, 'repeat') }}, the best one comes out best in
+            <strong>{{ chanceWords(outlook.chance) }}</strong>
+            .
+            <template v-if="outlook.needed">
+              {{ counted(outlook.needed, 'repeat') }} {{ outlook.needed === 1 ? 'reaches' : 'reach' }} nine in ten.
+            </template>
             <template v-else>Twelve repeats are not enough.</template>
           </p>
         </div>
         <p v-else class="hint answer">
-          {{ activeConditions(plan).length < 2 ? 'Two conditions are needed first.' : 'Say the lowest and the highest result you expect, a guess is enough, and see how many repeats it takes.' }}
+          {{
+            activeConditions(plan).length < 2
+              ? 'Two conditions are needed first.'
+              : 'Say the lowest and the highest result you expect, a guess is enough, and see how many repeats it takes.'
+          }}
         </p>
       </template>
       <p v-else class="hint">Put a card into Measure first.</p>

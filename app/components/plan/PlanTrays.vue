@@ -14,7 +14,10 @@ const inChange = tray<Factor>(() => (changed.value ? [changed.value] : []), choo
 const inKeep = tray<Factor>(() => keptFactors(plan.value), reorderFactors)
 const inHeap = tray<Factor>(() => (changed.value ? [] : plan.value.factors), reorderFactors)
 const inMeasure = tray<Measure>(() => (measured.value ? [measured.value] : []), chooseMeasured)
-const inMeasureHeap = tray<Measure>(() => spareMeasures.value, () => undefined)
+const inMeasureHeap = tray<Measure>(
+  () => spareMeasures.value,
+  () => undefined,
+)
 
 function tray<Card>(get: () => Card[], set: (cards: Card[]) => void) {
   return computed({ get, set })
@@ -69,32 +72,59 @@ const dragging = { animation: 120, filter: 'textarea, input, button', preventOnF
   <div>
     <div class="trays">
       <section class="tray" aria-labelledby="tray-change">
-        <header><h3 id="tray-change">Change</h3><span>one thing</span></header>
+        <header>
+          <h3 id="tray-change">Change</h3>
+          <span>one thing</span>
+        </header>
         <VueDraggable v-model="inChange" group="factors" v-bind="dragging" class="cards" data-tray="change">
           <FactorCard v-for="factor in inChange" :key="factor.id" :factor="factor" tray="change" />
         </VueDraggable>
-        <p v-if="!changed" class="hint empty">Drag one card here, or press <kbd>c</kbd> on its dots.</p>
+        <p v-if="!changed" class="hint empty">
+          Drag one card here, or press
+          <kbd>c</kbd>
+          on its dots.
+        </p>
       </section>
       <section class="tray" aria-labelledby="tray-measure">
-        <header><h3 id="tray-measure">Measure</h3><span>one thing</span></header>
+        <header>
+          <h3 id="tray-measure">Measure</h3>
+          <span>one thing</span>
+        </header>
         <VueDraggable v-model="inMeasure" group="measures" v-bind="dragging" class="cards" data-tray="measure">
           <MeasureCard v-for="measure in inMeasure" :key="measure.id" :measure="measure" chosen />
         </VueDraggable>
         <input
-          v-model="newMeasured" class="box add" data-target="new-measure" aria-label="Add a thing we could measure" maxlength="4000"
-          :placeholder="measured ? '+ another we could measure' : 'how high water climbs'" @keydown.enter="addMeasure" @blur="addMeasure"
-        >
+          v-model="newMeasured"
+          class="box add"
+          data-target="new-measure"
+          aria-label="Add a thing we could measure"
+          maxlength="4000"
+          :placeholder="measured ? '+ another' : 'how high water climbs'"
+          @keydown.enter="addMeasure"
+          @blur="addMeasure"
+        />
       </section>
       <section class="tray keep" aria-labelledby="tray-keep">
-        <header><h3 id="tray-keep">Keep the same</h3><span>and say how</span></header>
+        <header>
+          <h3 id="tray-keep">Keep the same</h3>
+          <span>and say how</span>
+        </header>
         <VueDraggable v-model="inKeep" group="factors" v-bind="dragging" class="cards two" data-tray="keep">
           <FactorCard v-for="factor in inKeep" :key="factor.id" :factor="factor" tray="keep" />
         </VueDraggable>
         <p v-if="!changed" class="hint empty">Everything else we could change comes here by itself.</p>
         <input
-          v-else v-model="newFactor" class="box add" data-new data-target="new-factor" aria-label="Add a thing to keep the same" maxlength="4000"
-          placeholder="+ another thing to keep the same" @keydown.enter="addFactor(false)" @blur="addFactor(false)"
-        >
+          v-else
+          v-model="newFactor"
+          class="box add"
+          data-new
+          data-target="new-factor"
+          aria-label="Add a thing to keep the same"
+          maxlength="4000"
+          placeholder="+ another thing to keep the same"
+          @keydown.enter="addFactor(false)"
+          @blur="addFactor(false)"
+        />
       </section>
     </div>
 
@@ -105,9 +135,16 @@ const dragging = { animation: 120, filter: 'textarea, input, button', preventOnF
           <FactorCard v-for="factor in inHeap" :key="factor.id" :factor="factor" tray="heap" />
         </VueDraggable>
         <input
-          v-model="newFactor" class="box add" data-new data-target="new-factor" aria-label="Add a thing we could change" maxlength="4000"
-          placeholder="the kind of paper" @keydown.enter="addFactor(false)" @blur="addFactor(false)"
-        >
+          v-model="newFactor"
+          class="box add"
+          data-new
+          data-target="new-factor"
+          aria-label="Add a thing we could change"
+          maxlength="4000"
+          placeholder="the kind of paper"
+          @keydown.enter="addFactor(false)"
+          @blur="addFactor(false)"
+        />
       </template>
       <template v-if="spareMeasures.length > 0">
         <h3>Things we could measure</h3>

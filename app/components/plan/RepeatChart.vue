@@ -15,17 +15,31 @@ const line = computed(() => `${(1 - props.wanted) * 100}%`)
 <template>
   <div class="chart" role="group" aria-label="Chance that the best one comes out best, for 1 to 12 repeats">
     <div class="bars">
-      <span class="goal" :style="{ top: line }"><span>{{ label }}</span></span>
+      <span class="goal" :style="{ top: line }">
+        <span>{{ label }}</span>
+      </span>
       <button
-        v-for="one in chances" :key="one.repeats" type="button" :aria-label="words(one)" :title="words(one)" :aria-pressed="one.repeats === repeats"
+        v-for="one in chances"
+        :key="one.repeats"
+        type="button"
+        :aria-label="words(one)"
+        :title="words(one)"
+        :aria-pressed="one.repeats === repeats"
         @click="$emit('choose', one.repeats)"
       >
         <span class="bar" :class="{ chosen: one.repeats === repeats }" :style="{ height: `${one.bestIsBest * 100}%` }" />
         <span class="order" :style="{ bottom: `${one.rightOrder * 100}%` }" />
       </button>
     </div>
-    <div class="counts" aria-hidden="true"><span v-for="one in chances" :key="one.repeats" :class="{ chosen: one.repeats === repeats }">{{ one.repeats }}</span></div>
-    <p class="hint key" aria-hidden="true"><span class="swatch" /> best one best <span class="swatch dash" /> whole order right</p>
+    <div class="counts" aria-hidden="true">
+      <span v-for="one in chances" :key="one.repeats" :class="{ chosen: one.repeats === repeats }">{{ one.repeats }}</span>
+    </div>
+    <p class="hint key" aria-hidden="true">
+      <span class="swatch" />
+      best one best
+      <span class="swatch dash" />
+      whole order right
+    </p>
   </div>
 </template>
 

@@ -28,7 +28,10 @@ async function stamp(): Promise<void> {
 <template>
   <li class="group">
     <div class="row line">
-      <span class="who"><ShapeBadge :shape="group.shape" /> {{ group.name }}</span>
+      <span class="who">
+        <ShapeBadge :shape="group.shape" />
+        {{ group.name }}
+      </span>
       <ul class="said">
         <li v-for="one in all" :key="one.id">
           <strong v-if="one.late" class="late">later:</strong>
@@ -38,11 +41,24 @@ async function stamp(): Promise<void> {
         </li>
         <li v-if="all.length === 0" class="soft">nothing yet</li>
       </ul>
-      <button v-if="!taking" type="button" class="button small" :class="{ quiet: all.length > 0 }" :data-target="`order-${group.id}`" :aria-label="`${again}: ${group.name}`" @click="taking = true">{{ again }}</button>
+      <button
+        v-if="!taking"
+        type="button"
+        class="button small"
+        :class="{ quiet: all.length > 0 }"
+        :data-target="`order-${group.id}`"
+        :aria-label="`${again}: ${group.name}`"
+        @click="taking = true"
+      >
+        {{ again }}
+      </button>
     </div>
     <form v-if="taking" class="sheet form" @submit.prevent="stamp">
       <OrderPicker v-model="order" :plan="plan" />
-      <label class="field"><span>because …</span><input v-model="reason" class="box" maxlength="4000" placeholder="it is the fluffiest"></label>
+      <label class="field">
+        <span>because …</span>
+        <input v-model="reason" class="box" maxlength="4000" placeholder="it is the fluffiest" />
+      </label>
       <div class="row">
         <button type="submit" class="button main" :disabled="!whole">{{ begun ? 'Keep as a change of mind' : 'Stamp it' }}</button>
         <button type="button" class="button quiet" @click="taking = false">Not now</button>

@@ -16,19 +16,34 @@ const rank = (place: number) => (place === 0 ? 'most' : place === count.value - 
   <div class="picker" :class="{ big }">
     <ol class="slots" aria-label="Chosen order, the most first">
       <li v-for="place in count" :key="place">
-        <span class="rank">{{ place }}<small v-if="rank(place - 1)"> {{ rank(place - 1) }}</small></span>
-        <button v-if="known[place - 1]" type="button" class="chip" :aria-label="`Take out ${nameOf(known[place - 1]!)}`" @click="order = order.filter((id) => id !== known[place - 1])">
-          <ConditionBadge :size="big ? 34 : 24" :letter="letterOf(plan, known[place - 1]!)" :place="placeOf(known[place - 1]!)" /> {{ nameOf(known[place - 1]!) }}
+        <span class="rank">
+          {{ place }}
+          <small v-if="rank(place - 1)">{{ rank(place - 1) }}</small>
+        </span>
+        <button
+          v-if="known[place - 1]"
+          type="button"
+          class="chip"
+          :aria-label="`Take out ${nameOf(known[place - 1]!)}`"
+          @click="order = order.filter((id) => id !== known[place - 1])"
+        >
+          <ConditionBadge :size="big ? 34 : 24" :letter="letterOf(plan, known[place - 1]!)" :place="placeOf(known[place - 1]!)" />
+          {{ nameOf(known[place - 1]!) }}
         </button>
         <span v-else class="hole" />
       </li>
     </ol>
     <div v-if="rest.length > 0" class="rest" role="group" aria-label="Not placed yet">
       <button
-        v-for="(condition, index) in rest" :key="condition.id" type="button" class="chip" :data-target="index === 0 ? target : undefined"
+        v-for="(condition, index) in rest"
+        :key="condition.id"
+        type="button"
+        class="chip"
+        :data-target="index === 0 ? target : undefined"
         @click="order = [...known, condition.id]"
       >
-        <ConditionBadge :size="big ? 34 : 24" :letter="letterOf(plan, condition.id)" :place="placeOf(condition.id)" /> {{ nameOf(condition.id) }}
+        <ConditionBadge :size="big ? 34 : 24" :letter="letterOf(plan, condition.id)" :place="placeOf(condition.id)" />
+        {{ nameOf(condition.id) }}
       </button>
     </div>
   </div>

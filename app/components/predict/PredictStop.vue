@@ -13,15 +13,22 @@ const stamped = computed(() => groups.value.filter((one) => one.stamped).length)
   <div>
     <div class="stop-head">
       <h2>Predict</h2>
-      <p class="soft">Each group's order and its reason, before its first counted reading. Being wrong is where it gets interesting.</p>
+      <p class="soft">
+        Each group's order and its reason, before its first counted reading. Being wrong is where it gets interesting.
+      </p>
     </div>
     <div v-if="activeConditions(plan).length < 2" class="empty-note">
       <strong>Nothing to put in order yet</strong>
-      A prediction is an order of the conditions, such as “kitchen roll, tissue, card, because it is the fluffiest”. <NuxtLink :to="`/lesson/${lesson.id}/plan`">Name two conditions first</NuxtLink>.
+      A prediction is an order of the conditions, such as “kitchen roll, tissue, card, because it is the fluffiest”.
+      <NuxtLink :to="`/lesson/${lesson.id}/plan`">Name two conditions first</NuxtLink>
+      .
     </div>
     <template v-else>
       <section class="sheet tally" aria-labelledby="tally">
-        <h3 id="tally">The class so far <span class="soft">{{ stamped }} of {{ groups.length }} groups</span></h3>
+        <h3 id="tally">
+          The class so far
+          <span class="soft">{{ stamped }} of {{ groups.length }} groups</span>
+        </h3>
         <PredictionTally :plan="plan" :predictions="lesson.record.predictions" />
       </section>
       <ul class="groups">

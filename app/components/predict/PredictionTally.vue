@@ -11,12 +11,27 @@ const placeOf = (id: string) => props.plan.conditions.findIndex((one) => one.id 
 
 <template>
   <table class="tally" :class="{ big }">
-    <thead><tr><th scope="col"><span class="sr-only">Condition</span></th><th scope="col">most</th><th scope="col">least</th></tr></thead>
+    <thead>
+      <tr>
+        <th scope="col"><span class="sr-only">Condition</span></th>
+        <th scope="col">most</th>
+        <th scope="col">least</th>
+      </tr>
+    </thead>
     <tbody>
       <tr v-for="one in tally" :key="one.condition">
-        <th scope="row"><ConditionBadge :size="big ? 44 : 26" :letter="letterOf(plan, one.condition)" :place="placeOf(one.condition)" /> <span>{{ nameOfCondition(plan, one.condition) }}</span></th>
-        <td><span class="squares"><i v-for="n in one.most" :key="n" /></span> {{ one.most }}</td>
-        <td><span class="squares hollow"><i v-for="n in one.least" :key="n" /></span> {{ one.least }}</td>
+        <th scope="row">
+          <ConditionBadge :size="big ? 44 : 26" :letter="letterOf(plan, one.condition)" :place="placeOf(one.condition)" />
+          <span>{{ nameOfCondition(plan, one.condition) }}</span>
+        </th>
+        <td>
+          <span class="squares"><i v-for="n in one.most" :key="n" /></span>
+          {{ one.most }}
+        </td>
+        <td>
+          <span class="squares hollow"><i v-for="n in one.least" :key="n" /></span>
+          {{ one.least }}
+        </td>
       </tr>
     </tbody>
   </table>

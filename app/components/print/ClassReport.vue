@@ -3,7 +3,18 @@ import { evidenceOf } from '~~/core/evidence'
 import { activeConditions, changedFactor, keptFactors, letterOf, measuredCard, type LessonRecord, type Plan } from '~~/core/lesson'
 import { predictionsByGroup, tallyOf } from '~~/core/predictions'
 import {
-  agreementSentence, counted, foresight, GRADE_NAMES, gradeSentence, list, methodWords, nameOfCondition, nextQuestions, question, writeAverage, writeReading,
+  agreementSentence,
+  counted,
+  foresight,
+  GRADE_NAMES,
+  gradeSentence,
+  list,
+  methodWords,
+  nameOfCondition,
+  nextQuestions,
+  question,
+  writeAverage,
+  writeReading,
 } from '~~/core/wording'
 
 /** One page: question, prediction, method, results, graph, conclusion, next. */
@@ -12,42 +23,100 @@ const props = defineProps<{ plan: Plan; record: LessonRecord }>()
 const evidence = computed(() => evidenceOf(props.plan, props.record))
 const method = computed(() => measuredCard(props.plan)?.method)
 const last = computed(() => props.record.conclusions.at(-1))
-const orders = computed(() => predictionsByGroup(props.plan, props.record.predictions).flatMap((one) => (one.stamped ? [one.stamped.order] : [])))
+const orders = computed(() =>
+  predictionsByGroup(props.plan, props.record.predictions).flatMap((one) => (one.stamped ? [one.stamped.order] : [])),
+)
 const predicted = computed(() =>
-  list(tallyOf(props.plan, props.record.predictions).filter((one) => one.most > 0).map((one) => `${counted(one.most, 'group')} said ${nameOfCondition(props.plan, one.condition)} most`)),
+  list(
+    tallyOf(props.plan, props.record.predictions)
+      .filter((one) => one.most > 0)
+      .map((one) => `${counted(one.most, 'group')} said ${nameOfCondition(props.plan, one.condition)} most`),
+  ),
 )
 </script>
 
 <template>
   <article class="report">
-    <header><h1>{{ plan.title || 'Our test' }}</h1><p>Class {{ plan.className }}{{ plan.date ? `, ${writeDay(plan.date)}` : '' }}</p></header>
+    <header>
+      <h1>{{ plan.title || 'Our test' }}</h1>
+      <p>Class {{ plan.className }}{{ plan.date ? `, ${writeDay(plan.date)}` : '' }}</p>
+    </header>
     <p class="question">{{ question(plan) }}</p>
     <dl>
-      <dt>We predicted</dt><dd>{{ predicted || 'No prediction was written down.' }}</dd>
-      <dt>We changed</dt><dd>{{ changedFactor(plan)?.name ?? '…' }}: {{ list(activeConditions(plan).map((one) => `${letterOf(plan, one.id)} ${nameOfCondition(plan, one.id)}`)) }}</dd>
-      <dt>We measured</dt><dd>{{ measuredCard(plan)?.name ?? '…' }}<template v-if="method">, with a {{ methodWords(method) }}</template></dd>
-      <dt>We kept the same</dt><dd>{{ keptFactors(plan).map((one) => (one.how ? `${one.name} (${one.how})` : one.name)).join('; ') || '…' }}</dd>
-      <dt>We used</dt><dd>{{ plan.materials.filter((one) => one.per !== 'class').map((one) => one.name).join('; ') || '…' }}</dd>
-      <dt>How we did it</dt><dd>{{ counted(plan.groups.length, 'group') }}, each condition {{ counted(plan.repeats, 'time') }}. Before every trial: {{ plan.resetList.join('; ') || 'nothing special' }}.</dd>
+      <dt>We predicted</dt>
+      <dd>{{ predicted || 'No prediction was written down.' }}</dd>
+      <dt>We changed</dt>
+      <dd>
+        {{ changedFactor(plan)?.name ?? '…' }}:
+        {{ list(activeConditions(plan).map((one) => `${letterOf(plan, one.id)} ${nameOfCondition(plan, one.id)}`)) }}
+      </dd>
+      <dt>We measured</dt>
+      <dd>
+        {{ measuredCard(plan)?.name ?? '…' }}
+        <template v-if="method">, with a {{ methodWords(method) }}</template>
+      </dd>
+      <dt>We kept the same</dt>
+      <dd>
+        {{
+          keptFactors(plan)
+            .map((one) => (one.how ? `${one.name} (${one.how})` : one.name))
+            .join('; ') || '…'
+        }}
+      </dd>
+      <dt>We used</dt>
+      <dd>
+        {{
+          plan.materials
+            .filter((one) => one.per !== 'class')
+            .map((one) => one.name)
+            .join('; ') || '…'
+        }}
+      </dd>
+      <dt>How we did it</dt>
+      <dd>
+        {{ counted(plan.groups.length, 'group') }}, each condition {{ counted(plan.repeats, 'time') }}. Before every trial:
+        {{ plan.resetList.join('; ') || 'nothing special' }}.
+      </dd>
     </dl>
     <template v-if="evidence && evidence.summaries.length > 0 && method">
       <div class="found">
         <table class="ruled">
-          <thead><tr><th>Condition</th><th class="figure">Average</th><th class="figure">Lowest to highest</th><th class="figure">Readings</th></tr></thead>
+          <thead>
+            <tr>
+              <th>Condition</th>
+              <th class="figure">Average</th>
+              <th class="figure">Lowest to highest</th>
+              <th class="figure">Readings</th>
+            </tr>
+          </thead>
           <tbody>
             <tr v-for="summary in evidence.summaries" :key="summary.condition">
-              <td><strong>{{ letterOf(plan, summary.condition) }}</strong> {{ nameOfCondition(plan, summary.condition) }}</td><td class="figure"><strong>{{ writeAverage(plan, summary.mean, method.unit) }}</strong></td>
-              <td class="figure">{{ writeReading(plan, summary.lowest, 'count') }} to {{ writeReading(plan, summary.highest, method.unit) }}</td><td class="figure">{{ summary.count }}</td>
+              <td>
+                <strong>{{ letterOf(plan, summary.condition) }}</strong>
+                {{ nameOfCondition(plan, summary.condition) }}
+              </td>
+              <td class="figure">
+                <strong>{{ writeAverage(plan, summary.mean, method.unit) }}</strong>
+              </td>
+              <td class="figure">
+                {{ writeReading(plan, summary.lowest, 'count') }} to {{ writeReading(plan, summary.highest, method.unit) }}
+              </td>
+              <td class="figure">{{ summary.count }}</td>
             </tr>
           </tbody>
         </table>
-        <p class="sure"><strong>How sure: {{ GRADE_NAMES[evidence.grade].toLowerCase() }}.</strong> {{ gradeSentence(plan, evidence) }} {{ agreementSentence(plan, evidence) }} {{ foresight(plan, evidence, orders) }}</p>
+        <p class="sure">
+          <strong>How sure: {{ GRADE_NAMES[evidence.grade].toLowerCase() }}.</strong>
+          {{ gradeSentence(plan, evidence) }} {{ agreementSentence(plan, evidence) }} {{ foresight(plan, evidence, orders) }}
+        </p>
       </div>
       <div class="chart"><ResultsChart paper :plan="plan" :record="record" /></div>
     </template>
     <h2>Our conclusion</h2>
     <p class="conclusion">{{ last?.text || ' ' }}</p>
-    <p v-if="last" class="agreed">{{ last.agreed ? 'Agreed by the class' : 'A draft' }}{{ last.hands === null ? '' : `, ${last.hands} hands up` }}.</p>
+    <p v-if="last" class="agreed">
+      {{ last.agreed ? 'Agreed by the class' : 'A draft' }}{{ last.hands === null ? '' : `, ${last.hands} hands up` }}.
+    </p>
     <h2>Next we could ask</h2>
     <p>{{ nextQuestions(plan).slice(0, 3).join(' ') || '…' }}</p>
   </article>

@@ -5,7 +5,9 @@ import { amountWords, cautionWords, counted, doerWords, question, SAFETY_LAST_WO
 
 /** What the class needs on one page, then a list with tick boxes for every group's tray. */
 const props = defineProps<{ plan: Plan }>()
-const needs = computed(() => needsOf(props.plan).map((need) => ({ ...need, name: props.plan.materials.find((one) => one.id === need.material)!.name })))
+const needs = computed(() =>
+  needsOf(props.plan).map((need) => ({ ...need, name: props.plan.materials.find((one) => one.id === need.material)!.name })),
+)
 const onTray = computed(() => needs.value.filter((need) => need.perTray !== undefined && need.perTray > 0))
 const cautions = computed(() => cautionsOf(props.plan))
 </script>
@@ -16,28 +18,77 @@ const cautions = computed(() => cautionsOf(props.plan))
       <h1>{{ plan.title || 'Lesson' }}: for the whole class</h1>
       <p>Class {{ plan.className }}{{ plan.date ? `, ${writeDay(plan.date)}` : '' }}. {{ trialSum(plan) }}.</p>
       <table class="ruled list">
-        <thead><tr><th class="tick">Got</th><th>Thing</th><th class="figure">Class</th><th class="figure">of it spare</th><th class="figure">Each tray</th><th class="figure">Short</th></tr></thead>
+        <thead>
+          <tr>
+            <th class="tick">Got</th>
+            <th>Thing</th>
+            <th class="figure">Class</th>
+            <th class="figure">of it spare</th>
+            <th class="figure">Each tray</th>
+            <th class="figure">Short</th>
+          </tr>
+        </thead>
         <tbody>
           <tr v-for="need in needs" :key="need.material">
-            <td class="tick"><span class="square" /></td><td>{{ need.name }}</td><td class="figure"><strong>{{ amountWords(need.forClass, need.unit) }}</strong></td>
-            <td class="figure">{{ need.spare > 0 ? amountWords(need.spare, need.unit) : '' }}</td><td class="figure">{{ need.perTray === undefined ? '' : amountWords(need.perTray, need.unit) }}</td>
-            <td class="figure">{{ need.short > 0 ? amountWords(need.short, need.unit) + (need.packs ? `: ${counted(need.packs.count, 'pack')}` : '') : '' }}</td>
+            <td class="tick"><span class="square" /></td>
+            <td>{{ need.name }}</td>
+            <td class="figure">
+              <strong>{{ amountWords(need.forClass, need.unit) }}</strong>
+            </td>
+            <td class="figure">{{ need.spare > 0 ? amountWords(need.spare, need.unit) : '' }}</td>
+            <td class="figure">{{ need.perTray === undefined ? '' : amountWords(need.perTray, need.unit) }}</td>
+            <td class="figure">
+              {{
+                need.short > 0
+                  ? amountWords(need.short, need.unit) + (need.packs ? `: ${counted(need.packs.count, 'pack')}` : '')
+                  : ''
+              }}
+            </td>
           </tr>
         </tbody>
       </table>
       <h2>Take care</h2>
-      <ul class="care"><li v-for="one in cautions" :key="one.caution"><span class="square" /> <span><strong>{{ cautionWords(one.caution).name }}: {{ doerWords(one.doer) }}.</strong> {{ cautionWords(one.caution).what }}</span></li></ul>
+      <ul class="care">
+        <li v-for="one in cautions" :key="one.caution">
+          <span class="square" />
+          <span>
+            <strong>{{ cautionWords(one.caution).name }}: {{ doerWords(one.doer) }}.</strong>
+            {{ cautionWords(one.caution).what }}
+          </span>
+        </li>
+      </ul>
       <p class="last">{{ SAFETY_LAST_WORD }}</p>
     </section>
-    <section v-for="(group, place) in plan.groups" :key="group.id" class="tray keep-together" :class="{ 'new-page': place % 2 === 0 }">
-      <h2><ShapeBadge :size="22" :shape="group.shape" /> {{ group.name }} <span class="soft">{{ counted(group.seats, 'seat') }}</span></h2>
+    <section
+      v-for="(group, place) in plan.groups"
+      :key="group.id"
+      class="tray keep-together"
+      :class="{ 'new-page': place % 2 === 0 }"
+    >
+      <h2>
+        <ShapeBadge :size="22" :shape="group.shape" />
+        {{ group.name }}
+        <span class="soft">{{ counted(group.seats, 'seat') }}</span>
+      </h2>
       <p>{{ question(plan) }}</p>
       <table class="ruled list">
         <tbody>
-          <tr v-for="need in onTray" :key="need.material"><td class="tick"><span class="square" /></td><td>{{ need.name }}</td><td class="figure"><strong>{{ amountWords(need.perTray!, need.unit) }}</strong></td></tr>
+          <tr v-for="need in onTray" :key="need.material">
+            <td class="tick"><span class="square" /></td>
+            <td>{{ need.name }}</td>
+            <td class="figure">
+              <strong>{{ amountWords(need.perTray!, need.unit) }}</strong>
+            </td>
+          </tr>
         </tbody>
       </table>
-      <p class="care">Take care: {{ cautions.map((one) => `${cautionWords(one.caution).name.toLowerCase()} (${doerWords(one.doer)})`).join(', ') || 'nothing special' }}. {{ SAFETY_LAST_WORD }}</p>
+      <p class="care">
+        Take care:
+        {{
+          cautions.map((one) => `${cautionWords(one.caution).name.toLowerCase()} (${doerWords(one.doer)})`).join(', ') ||
+          'nothing special'
+        }}. {{ SAFETY_LAST_WORD }}
+      </p>
     </section>
   </div>
 </template>

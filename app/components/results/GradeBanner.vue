@@ -19,10 +19,16 @@ const STEPS = ['cannot-tell', 'leaning', 'clear'] as const
     <div class="words">
       <p class="main">{{ gradeSentence(plan, evidence) }}</p>
       <p v-if="evidence.spread">{{ gapSentence(plan, evidence.spread) }}</p>
-      <p v-if="evidence.lead && evidence.order.length > 2">{{ gapSentence(plan, evidence.lead) }} That gap alone: {{ GRADE_NAMES[evidence.lead.grade].toLowerCase() }}.</p>
+      <p v-if="evidence.lead && evidence.order.length > 2">
+        {{ gapSentence(plan, evidence.lead) }} That gap alone: {{ GRADE_NAMES[evidence.lead.grade].toLowerCase() }}.
+      </p>
       <p v-if="evidence.spread">{{ agreementSentence(plan, evidence) }}</p>
       <p v-if="surerWords(plan, evidence)">{{ surerWords(plan, evidence) }}</p>
-      <details><summary>why?</summary>{{ gradeFigure(evidence) }} The wobble is how far readings of the same thing lie apart once every group's own level is taken out.</details>
+      <details>
+        <summary>why?</summary>
+        {{ gradeFigure(evidence) }} The wobble is how far readings of the same thing lie apart once every group's own level is taken
+        out.
+      </details>
     </div>
   </section>
 </template>

@@ -10,7 +10,10 @@ const evidence = computed(() => evidenceOf(plan.value, lesson.record))
 
 <template>
   <div>
-    <div class="stop-head"><h2>Results</h2><p class="soft">What the class found, and how sure it can be.</p></div>
+    <div class="stop-head">
+      <h2>Results</h2>
+      <p class="soft">What the class found, and how sure it can be.</p>
+    </div>
     <template v-if="evidence && evidence.summaries.length > 0">
       <GradeBanner :plan="plan" :evidence="evidence" />
       <div class="chart"><ResultsChart :plan="plan" :record="lesson.record" /></div>
@@ -18,7 +21,10 @@ const evidence = computed(() => evidenceOf(plan.value, lesson.record))
     </template>
     <div v-else class="empty-note">
       <strong>No readings yet</strong>
-      Here the averages, every reading as a dot, and how sure the class can be will stand, such as “Clear: the gap is 2.1 times the wobble”. <NuxtLink :to="`/lesson/${lesson.id}/test`">Key readings in</NuxtLink>, or take a table in from CSV.
+      Here the averages, every reading as a dot, and how sure the class can be will stand, such as “Clear: the gap is 2.1 times the
+      wobble”.
+      <NuxtLink :to="`/lesson/${lesson.id}/test`">Key readings in</NuxtLink>
+      , or take a table in from CSV.
     </div>
   </div>
 </template>

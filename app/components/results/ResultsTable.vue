@@ -8,8 +8,15 @@ import { counted, nameOfCondition, nameOfGroup, pairWords, writeAverage, writeRe
 /** Average, middle value, range and how many of each condition; the pairs behind the grade; what was set aside and why. */
 const props = defineProps<{ plan: Plan; evidence: Evidence; record: LessonRecord }>()
 const unit = computed(() => measuredCard(props.plan)!.method.unit)
-const rows = computed(() => activeConditions(props.plan).map((condition) => ({ condition, summary: props.evidence.summaries.find((one) => one.condition === condition.id) })))
-const setAside = computed(() => currentReadings(props.record.readings).filter((reading) => reading.status === 'set-aside' && !reading.practice))
+const rows = computed(() =>
+  activeConditions(props.plan).map((condition) => ({
+    condition,
+    summary: props.evidence.summaries.find((one) => one.condition === condition.id),
+  })),
+)
+const setAside = computed(() =>
+  currentReadings(props.record.readings).filter((reading) => reading.status === 'set-aside' && !reading.practice),
+)
 </script>
 
 <template>
@@ -17,17 +24,30 @@ const setAside = computed(() => currentReadings(props.record.readings).filter((r
     <table class="ruled">
       <thead>
         <tr>
-          <th scope="col">Condition, in {{ unitOf(unit).symbol || 'counts' }}</th><th scope="col" class="figure">Average</th><th scope="col" class="figure">Middle value</th>
-          <th scope="col" class="figure">Lowest to highest</th><th scope="col" class="figure">Range</th><th scope="col" class="figure">Readings</th>
+          <th scope="col">Condition, in {{ unitOf(unit).symbol || 'counts' }}</th>
+          <th scope="col" class="figure">Average</th>
+          <th scope="col" class="figure">Middle value</th>
+          <th scope="col" class="figure">Lowest to highest</th>
+          <th scope="col" class="figure">Range</th>
+          <th scope="col" class="figure">Readings</th>
         </tr>
       </thead>
       <tbody>
         <tr v-for="{ condition, summary } in rows" :key="condition.id">
-          <th scope="row"><span class="name"><ConditionBadge :size="24" :letter="letterOf(plan, condition.id)" :place="plan.conditions.indexOf(condition)" /> {{ nameOfCondition(plan, condition.id) }}</span></th>
+          <th scope="row">
+            <span class="name">
+              <ConditionBadge :size="24" :letter="letterOf(plan, condition.id)" :place="plan.conditions.indexOf(condition)" />
+              {{ nameOfCondition(plan, condition.id) }}
+            </span>
+          </th>
           <template v-if="summary">
-            <td class="figure"><strong>{{ writeAverage(plan, summary.mean, unit) }}</strong></td>
+            <td class="figure">
+              <strong>{{ writeAverage(plan, summary.mean, unit) }}</strong>
+            </td>
             <td class="figure">{{ writeReading(plan, summary.median, unit) }}</td>
-            <td class="figure">{{ writeReading(plan, summary.lowest, 'count') }} to {{ writeReading(plan, summary.highest, unit) }}</td>
+            <td class="figure">
+              {{ writeReading(plan, summary.lowest, 'count') }} to {{ writeReading(plan, summary.highest, unit) }}
+            </td>
             <td class="figure">{{ writeReading(plan, summary.range, unit) }}</td>
             <td class="figure">{{ summary.count }}</td>
           </template>
@@ -38,19 +58,34 @@ const setAside = computed(() => currentReadings(props.record.readings).filter((r
     <details v-if="evidence.pairs.length > 0" class="section">
       <summary>Every pair, with the working</summary>
       <table class="ruled">
-        <thead><tr><th scope="col">Pair</th><th scope="col" class="figure">Apart</th><th scope="col" class="figure">Likely between</th><th scope="col">How sure</th></tr></thead>
+        <thead>
+          <tr>
+            <th scope="col">Pair</th>
+            <th scope="col" class="figure">Apart</th>
+            <th scope="col" class="figure">Likely between</th>
+            <th scope="col">How sure</th>
+          </tr>
+        </thead>
         <tbody>
           <tr v-for="pair in evidence.pairs.map((one) => pairWords(plan, one))" :key="pair.pair">
-            <td>{{ pair.pair }}</td><td class="figure">{{ pair.apart }}</td><td class="figure">{{ pair.interval }}</td><td>{{ pair.grade }}</td>
+            <td>{{ pair.pair }}</td>
+            <td class="figure">{{ pair.apart }}</td>
+            <td class="figure">{{ pair.interval }}</td>
+            <td>{{ pair.grade }}</td>
           </tr>
         </tbody>
       </table>
-      <p class="hint">“Likely between” is a 95 in 100 interval, groups evened out; how sure takes into account that several pairs are looked at.</p>
+      <p class="hint">
+        “Likely between” is a 95 in 100 interval, groups evened out; how sure takes into account that several pairs are looked at.
+      </p>
     </details>
     <details v-if="setAside.length > 0" class="section" open>
       <summary>{{ counted(setAside.length, 'reading') }} set aside, shown on the graph as a cross</summary>
       <ul>
-        <li v-for="reading in setAside" :key="reading.id">{{ nameOfGroup(plan, reading.group) }}, {{ nameOfCondition(plan, reading.condition) }}: {{ writeReading(plan, reading.value, reading.unit) }}, because {{ reading.reason }}</li>
+        <li v-for="reading in setAside" :key="reading.id">
+          {{ nameOfGroup(plan, reading.group) }}, {{ nameOfCondition(plan, reading.condition) }}:
+          {{ writeReading(plan, reading.value, reading.unit) }}, because {{ reading.reason }}
+        </li>
       </ul>
     </details>
   </div>

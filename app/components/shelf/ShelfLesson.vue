@@ -16,17 +16,32 @@ const percent = computed(() => Math.round(props.lesson.level * 100))
   <li class="lesson">
     <BeakerMark :size="64" :level="lesson.level" :label="`${percent} in 100 ready`" />
     <div class="words">
-      <h3><NuxtLink :to="`/lesson/${lesson.id}/${lesson.next ?? 'agree'}`">{{ lesson.title || 'Lesson without a name' }}</NuxtLink></h3>
+      <h3>
+        <NuxtLink :to="`/lesson/${lesson.id}/${lesson.next ?? 'agree'}`">{{ lesson.title || 'Lesson without a name' }}</NuxtLink>
+      </h3>
       <p class="question">{{ lesson.question || 'No question yet' }}</p>
-      <p class="soft">Class {{ lesson.className }} · <span class="nowrap">{{ when }}</span></p>
+      <p class="soft">
+        Class {{ lesson.className }} ·
+        <span class="nowrap">{{ when }}</span>
+      </p>
     </div>
     <div class="next">
       <NuxtLink class="button" :to="`/lesson/${lesson.id}/${lesson.next ?? 'agree'}`">{{ nextThing(lesson.next) }}</NuxtLink>
-      <p v-if="lesson.troubles > 0" class="trouble"><span aria-hidden="true">▲</span> {{ counted(lesson.troubles, 'thing') }} to mend</p>
+      <p v-if="lesson.troubles > 0" class="trouble">
+        <span aria-hidden="true">▲</span>
+        {{ counted(lesson.troubles, 'thing') }} to mend
+      </p>
     </div>
     <div class="tools">
-      <button type="button" class="button quiet small" :aria-label="`Duplicate ${lesson.title}`" @click="$emit('duplicate')">Duplicate</button>
-      <button type="button" class="button quiet small" :aria-label="`${lesson.archived ? 'Take back' : 'Put away'} ${lesson.title}`" @click="$emit('archive')">
+      <button type="button" class="button quiet small" :aria-label="`Duplicate ${lesson.title}`" @click="$emit('duplicate')">
+        Duplicate
+      </button>
+      <button
+        type="button"
+        class="button quiet small"
+        :aria-label="`${lesson.archived ? 'Take back' : 'Put away'} ${lesson.title}`"
+        @click="$emit('archive')"
+      >
         {{ lesson.archived ? 'Take back' : 'Put away' }}
       </button>
     </div>

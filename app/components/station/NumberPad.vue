@@ -6,7 +6,14 @@ const props = defineProps<{ planUnit: UnitCode; trouble: string }>()
 const text = defineModel<string>({ required: true })
 const unit = defineModel<UnitCode>('unit', { required: true })
 const KEYS = ['7', '8', '9', 'back', '4', '5', '6', '½', '1', '2', '3', ',', '0', '−', '/', 'space'] as const
-const LABELS: Partial<Record<(typeof KEYS)[number], string>> = { back: 'Delete the last one', '−': 'minus', '/': 'over, for a fraction', space: 'space, between 17 and 3/8', '½': 'and a half', ',': 'comma' }
+const LABELS: Partial<Record<(typeof KEYS)[number], string>> = {
+  back: 'Delete the last one',
+  '−': 'minus',
+  '/': 'over, for a fraction',
+  space: 'space, between 17 and 3/8',
+  '½': 'and a half',
+  ',': 'comma',
+}
 const units = computed(() => UNIT_CODES.filter((code) => unitOf(code).dimension === unitOf(props.planUnit).dimension))
 const symbol = computed(() => unitOf(unit.value).symbol)
 
@@ -19,13 +26,25 @@ function press(key: (typeof KEYS)[number]): void {
 <template>
   <div class="pad">
     <div class="display" :class="{ wrong: trouble }">
-      <input v-model="text" inputmode="none" autocomplete="off" maxlength="60" aria-label="The number" :aria-invalid="trouble ? true : undefined" placeholder="?">
-      <select v-if="units.length > 1" v-model="unit" aria-label="Unit"><option v-for="code in units" :key="code" :value="code">{{ unitOf(code).symbol || 'count' }}</option></select>
+      <input
+        v-model="text"
+        inputmode="none"
+        autocomplete="off"
+        maxlength="60"
+        aria-label="The number"
+        :aria-invalid="trouble ? true : undefined"
+        placeholder="?"
+      />
+      <select v-if="units.length > 1" v-model="unit" aria-label="Unit">
+        <option v-for="code in units" :key="code" :value="code">{{ unitOf(code).symbol || 'count' }}</option>
+      </select>
       <span v-else class="unit">{{ symbol }}</span>
     </div>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
     <div class="keys">
-      <button v-for="key in KEYS" :key="key" type="button" :aria-label="LABELS[key]" @click="press(key)">{{ key === 'back' ? '⌫' : key === 'space' ? '␣' : key }}</button>
+      <button v-for="key in KEYS" :key="key" type="button" :aria-label="LABELS[key]" @click="press(key)">
+        {{ key === 'back' ? '⌫' : key === 'space' ? '␣' : key }}
+      </button>
     </div>
   </div>
 </template>
@@ -33,6 +52,7 @@ function press(key: (typeof KEYS)[number]): void {
 <style scoped>
 .pad {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 8px;
 }
 .display {
@@ -73,7 +93,7 @@ function press(key: (typeof KEYS)[number]): void {
 }
 .keys {
   display: grid;
-  grid-template-columns: repeat(4, 1fr);
+  grid-template-columns: repeat(4, minmax(0, 1fr));
   gap: 8px;
 }
 .keys button {

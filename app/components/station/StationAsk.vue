@@ -17,15 +17,22 @@ const own = ref('')
     <p class="number">{{ writeReading(plan, value, unit) }}</p>
     <p>{{ doubtWords(plan, value, unit, doubt) }}</p>
     <template v-if="!sayingWhy">
-      <button v-if="suggested !== undefined" type="button" class="button main big" @click="emit('mend', suggested)">It is {{ writeReading(plan, suggested, unit) }}</button>
-      <button type="button" class="button big" @click="emit('right')">{{ writeReading(plan, value, unit) }} is right: keep it</button>
+      <button v-if="suggested !== undefined" type="button" class="button main big" @click="emit('mend', suggested)">
+        It is {{ writeReading(plan, suggested, unit) }}
+      </button>
+      <button type="button" class="button big" @click="emit('right')">
+        {{ writeReading(plan, value, unit) }} is right: keep it
+      </button>
       <button type="button" class="button big" @click="emit('again')">Type it again</button>
       <button type="button" class="button big" @click="sayingWhy = true">Something went wrong in this trial</button>
     </template>
     <template v-else>
-      <button v-for="reason in REASONS" :key="reason" type="button" class="button big" @click="emit('aside', reason)">{{ reason }}</button>
+      <button v-for="reason in REASONS" :key="reason" type="button" class="button big" @click="emit('aside', reason)">
+        {{ reason }}
+      </button>
       <form class="own" @submit.prevent="own.trim() && emit('aside', own.trim())">
-        <input v-model="own" class="box" maxlength="300" aria-label="Something else" placeholder="something else"><button type="submit" class="button big" :disabled="own.trim() === ''">Set aside</button>
+        <input v-model="own" class="box" maxlength="300" aria-label="Something else" placeholder="something else" />
+        <button type="submit" class="button big" :disabled="own.trim() === ''">Set aside</button>
       </form>
     </template>
   </div>

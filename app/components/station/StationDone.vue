@@ -12,13 +12,25 @@ defineEmits<{ fix: [reading: Reading] }>()
 <template>
   <div class="done">
     <h1>{{ progress.all === 0 ? 'Nothing to test yet' : 'All written down' }}</h1>
-    <p>{{ progress.all === 0 ? 'Your teacher is still planning.' : 'Clear away, then look at the board. Tap a number to put it right.' }}</p>
+    <p>
+      {{
+        progress.all === 0 ? 'Your teacher is still planning.' : 'Clear away, then look at the board. Tap a number to put it right.'
+      }}
+    </p>
     <ul>
       <li v-for="condition in activeConditions(plan)" :key="condition.id">
         <ConditionBadge :size="36" :letter="letterOf(plan, condition.id)" :place="plan.conditions.indexOf(condition)" />
         <span class="name">{{ nameOfCondition(plan, condition.id) }}</span>
         <template v-for="cell in progress.cells" :key="`${cell.condition}-${cell.repeat}`">
-          <button v-for="reading in cell.condition === condition.id ? cell.kept : []" :key="reading.id" type="button" class="button" @click="$emit('fix', reading)">{{ writeReading(plan, reading.value, reading.unit) }}</button>
+          <button
+            v-for="reading in cell.condition === condition.id ? cell.kept : []"
+            :key="reading.id"
+            type="button"
+            class="button"
+            @click="$emit('fix', reading)"
+          >
+            {{ writeReading(plan, reading.value, reading.unit) }}
+          </button>
         </template>
       </li>
     </ul>

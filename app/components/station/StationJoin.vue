@@ -12,7 +12,8 @@ async function attempt(work: () => Promise<void>): Promise<void> {
   trouble.value = ''
   await work().catch((error: unknown) => (trouble.value = messageOf(error)))
 }
-const look = () => attempt(async () => void (lesson.value = await callServer(`/api/stations?code=${encodeURIComponent(code.value)}`)))
+const look = () =>
+  attempt(async () => void (lesson.value = await callServer(`/api/stations?code=${encodeURIComponent(code.value)}`)))
 const choose = (group: string) => attempt(() => props.join(code.value, group))
 if (code.value) onMounted(look)
 </script>
@@ -22,7 +23,15 @@ if (code.value) onMounted(look)
     <BeakerMark :size="64" :level="0.5" />
     <form v-if="!lesson" @submit.prevent="look">
       <h1>Type the code from the board</h1>
-      <input v-model="code" class="code" aria-label="Code from the board" placeholder="FERN 42" autocomplete="off" autocapitalize="characters" maxlength="20">
+      <input
+        v-model="code"
+        class="code"
+        aria-label="Code from the board"
+        placeholder="FERN 42"
+        autocomplete="off"
+        autocapitalize="characters"
+        maxlength="20"
+      />
       <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
       <button type="submit" class="button main big" :disabled="code.trim() === ''">Next</button>
     </form>
@@ -31,7 +40,12 @@ if (code.value) onMounted(look)
       <p class="soft">{{ lesson.title }}</p>
       <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
       <ul>
-        <li v-for="group in lesson.groups" :key="group.id"><button type="button" class="button big" @click="choose(group.id)"><ShapeBadge :size="26" :shape="group.shape" /> {{ group.name }}</button></li>
+        <li v-for="group in lesson.groups" :key="group.id">
+          <button type="button" class="button big" @click="choose(group.id)">
+            <ShapeBadge :size="26" :shape="group.shape" />
+            {{ group.name }}
+          </button>
+        </li>
       </ul>
       <p v-if="lesson.groups.length === 0">This lesson has no groups yet. Ask your teacher.</p>
     </template>

@@ -16,7 +16,10 @@ const stamp = () => emit('stamp', { id: newId(), group: props.group, order: orde
     <QuestionLine :plan="plan" />
     <h1>What do you think? Tap them in order, the most first.</h1>
     <OrderPicker v-model="order" :plan="plan" big />
-    <label v-if="whole" class="because">We think so because …<textarea v-model="reason" rows="2" maxlength="4000" /></label>
+    <label v-if="whole" class="because">
+      We think so because …
+      <textarea v-model="reason" rows="2" maxlength="4000" />
+    </label>
     <div class="row">
       <button type="button" class="button big" @click="emit('later')">Later</button>
       <button type="submit" class="button main big grow" :disabled="!whole">This is our prediction</button>
@@ -27,6 +30,7 @@ const stamp = () => emit('stamp', { id: newId(), group: props.group, order: orde
 <style scoped>
 .predict {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 14px;
   padding: 14px 0;
 }

@@ -6,7 +6,14 @@ import { nameOfCondition, readErrorWords, writeReading } from '~~/core/wording'
 import type { NewReading } from '~~/schemas/record'
 
 /** One trial: what to fetch, what has to be so, the number; and what is asked about it before it is written down. */
-const props = defineProps<{ plan: Plan; record: LessonRecord; trial: Cell; progress: Progress; fixing?: NewReading; last?: Reading }>()
+const props = defineProps<{
+  plan: Plan
+  record: LessonRecord
+  trial: Cell
+  progress: Progress
+  fixing?: NewReading
+  last?: Reading
+}>()
 const emit = defineEmits<{ written: [reading: NewReading]; fix: []; back: []; skipPractice: []; choose: [cell: Cell] }>()
 const unit = computed(() => measuredCard(props.plan)!.method.unit)
 const chosenUnit = ref<UnitCode>(unit.value)
@@ -17,11 +24,16 @@ const sayingWhy = ref(false)
 const place = computed(() => props.plan.conditions.findIndex((one) => one.id === props.trial.condition))
 const name = computed(() => nameOfCondition(props.plan, props.trial.condition))
 const dots = computed(() => props.progress.cells.filter((cell) => cell.condition === props.trial.condition))
-const open = computed(() => props.progress.cells.filter((cell) => cell.kept.length === 0 && !(cell.condition === props.trial.condition && cell.repeat === props.trial.repeat)))
+const open = computed(() =>
+  props.progress.cells.filter(
+    (cell) => cell.kept.length === 0 && !(cell.condition === props.trial.condition && cell.repeat === props.trial.repeat),
+  ),
+)
 
 /** What stands in the display, in the plan's unit; undefined and a message when it cannot be read. */
 function read(): { value: number; entered: string } | undefined {
-  const entered = /[a-z°"']/i.test(text.value) || chosenUnit.value === unit.value ? text.value.trim() : `${text.value.trim()} ${chosenUnit.value}`
+  const entered =
+    /[a-z°"']/i.test(text.value) || chosenUnit.value === unit.value ? text.value.trim() : `${text.value.trim()} ${chosenUnit.value}`
   const found = readQuantity(entered, { unit: unit.value })
   trouble.value = found.ok ? '' : readErrorWords(found.code)
   return found.ok ? { value: found.value, entered } : undefined
@@ -31,14 +43,26 @@ function submit(): void {
   const found = read()
   if (!found) return
   const { condition, practice } = props.trial
-  const doubts = practice ? [] : checkReading(props.plan, props.record.readings, { id: props.fixing?.id, condition, value: found.value, unit: unit.value })
+  const doubts = practice
+    ? []
+    : checkReading(props.plan, props.record.readings, { id: props.fixing?.id, condition, value: found.value, unit: unit.value })
   if (doubts.length > 0) asked.value = { ...found, doubts }
   else write(found)
 }
 
 function write({ value, entered }: { value: number; entered: string }, more: Partial<NewReading> = {}): void {
   const row = readingRow(props.trial, value, unit.value, entered)
-  const fixed = props.fixing && superseding(props.fixing, { value, unit: unit.value, entered, status: 'kept', reason: 'fixed at the station', confirmed: false, ...more })
+  const fixed =
+    props.fixing &&
+    superseding(props.fixing, {
+      value,
+      unit: unit.value,
+      entered,
+      status: 'kept',
+      reason: 'fixed at the station',
+      confirmed: false,
+      ...more,
+    })
   emit('written', fixed ?? { ...row, ...more })
 }
 
@@ -63,25 +87,54 @@ function setAside(reason: string): void {
         </div>
       </div>
       <ul v-if="!asked && !sayingWhy" class="resets">
-        <li v-for="line in plan.resetList" :key="line"><span aria-hidden="true">✓</span> {{ line }}</li>
+        <li v-for="line in plan.resetList" :key="line">
+          <span aria-hidden="true">✓</span>
+          {{ line }}
+        </li>
       </ul>
       <p v-if="last && !fixing" class="last">
-        Last: {{ letterOf(plan, last.condition) }} <strong>{{ writeReading(plan, last.value, last.unit) }}</strong>{{ last.practice ? ', practice' : '' }}{{ last.status === 'set-aside' ? ', set aside' : '' }}
+        Last: {{ letterOf(plan, last.condition) }}
+        <strong>{{ writeReading(plan, last.value, last.unit) }}</strong>
+        {{ last.practice ? ', practice' : '' }}{{ last.status === 'set-aside' ? ', set aside' : '' }}
         <button type="button" class="fix" @click="emit('fix')">fix it</button>
       </p>
-      <p v-if="fixing" class="last">Writing {{ writeReading(plan, fixing.value, fixing.unit) }} anew. <button type="button" class="fix" @click="emit('back')">leave it</button></p>
+      <p v-if="fixing" class="last">
+        Writing {{ writeReading(plan, fixing.value, fixing.unit) }} anew.
+        <button type="button" class="fix" @click="emit('back')">leave it</button>
+      </p>
       <details v-if="open.length > 0 && !fixing && !asked && !sayingWhy" class="another">
         <summary>Do another one</summary>
         <div class="row">
-          <button v-for="cell in open" :key="`${cell.condition}-${cell.repeat}`" type="button" class="button" @click="emit('choose', cell)">{{ letterOf(plan, cell.condition) }} {{ cell.repeat }}</button>
+          <button
+            v-for="cell in open"
+            :key="`${cell.condition}-${cell.repeat}`"
+            type="button"
+            class="button"
+            @click="emit('choose', cell)"
+          >
+            {{ letterOf(plan, cell.condition) }} {{ cell.repeat }}
+          </button>
         </div>
       </details>
     </div>
     <StationAsk
-      v-if="asked" :plan="plan" :value="asked.value" :unit="unit" :doubt="asked.doubts[0]!" @right="write(asked, { confirmed: true })"
-      @mend="write({ ...asked, value: $event }, { confirmed: true, reason: `was written as ${asked.entered}`.slice(0, 300) })" @again="asked = undefined" @aside="setAside"
+      v-if="asked"
+      :plan="plan"
+      :value="asked.value"
+      :unit="unit"
+      :doubt="asked.doubts[0]!"
+      @right="write(asked, { confirmed: true })"
+      @mend="write({ ...asked, value: $event }, { confirmed: true, reason: `was written as ${asked.entered}`.slice(0, 300) })"
+      @again="asked = undefined"
+      @aside="setAside"
     />
-    <StationWhy v-else-if="sayingWhy" :has-number="text.trim() !== ''" :trouble="trouble" @why="setAside" @back="sayingWhy = false" />
+    <StationWhy
+      v-else-if="sayingWhy"
+      :has-number="text.trim() !== ''"
+      :trouble="trouble"
+      @why="setAside"
+      @back="sayingWhy = false"
+    />
     <form v-else class="entry" @submit.prevent="submit">
       <NumberPad v-model="text" v-model:unit="chosenUnit" :plan-unit="unit" :trouble="trouble" />
       <div class="row">
@@ -96,6 +149,7 @@ function setAside(reason: string): void {
 <style scoped>
 .trial {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 12px;
   padding-top: 14px;
 }
@@ -175,13 +229,16 @@ h1 {
 }
 .entry {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  align-content: start;
   gap: 10px;
 }
 .entry .row {
   flex-wrap: nowrap;
 }
 .wrong {
-  width: 116px;
+  flex: none;
+  width: 132px;
   min-height: 60px;
   border-color: var(--ink);
   color: var(--ink);
@@ -198,7 +255,7 @@ h1 {
 }
 @media (width >= 720px) {
   .trial {
-    grid-template-columns: 1fr 420px;
+    grid-template-columns: minmax(0, 1fr) 420px;
     gap: 36px;
     padding-top: 28px;
   }

@@ -13,9 +13,12 @@ const own = ref('')
     <template v-if="hasNumber">
       <p>The number is kept with the reason and not counted. Then do this trial again.</p>
       <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
-      <button v-for="reason in REASONS" :key="reason" type="button" class="button big" @click="emit('why', reason)">{{ reason }}</button>
+      <button v-for="reason in REASONS" :key="reason" type="button" class="button big" @click="emit('why', reason)">
+        {{ reason }}
+      </button>
       <form class="own" @submit.prevent="own.trim() && emit('why', own.trim())">
-        <input v-model="own" class="box" maxlength="300" aria-label="Something else" placeholder="something else"><button type="submit" class="button big" :disabled="own.trim() === ''">Set aside</button>
+        <input v-model="own" class="box" maxlength="300" aria-label="Something else" placeholder="something else" />
+        <button type="submit" class="button big" :disabled="own.trim() === ''">Set aside</button>
       </form>
     </template>
     <p v-else>No number yet? Do this trial again. If you have one, type it first, even if it is odd.</p>

@@ -10,7 +10,10 @@ const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
 const settingAside = ref<string>()
 const reason = ref('')
-watch(() => placeKey(props.place), () => (settingAside.value = undefined))
+watch(
+  () => placeKey(props.place),
+  () => (settingAside.value = undefined),
+)
 
 const shown = computed(() => [...props.place.kept, ...props.place.setAside])
 // In the plan's unit, whatever unit it was written in.
@@ -34,30 +37,53 @@ async function setAside(reading: Reading): Promise<void> {
 <template>
   <section class="sheet panel" aria-label="The chosen place">
     <h3>
-      {{ nameOfGroup(plan, place.group) }} · {{ letterOf(plan, place.condition) }} {{ nameOfCondition(plan, place.condition) }} · {{ place.practice ? 'practice, never counted' : `repeat ${place.repeat}` }}
+      {{ nameOfGroup(plan, place.group) }} · {{ letterOf(plan, place.condition) }} {{ nameOfCondition(plan, place.condition) }} ·
+      {{ place.practice ? 'practice, never counted' : `repeat ${place.repeat}` }}
     </h3>
     <p v-if="shown.length === 0" class="soft">Nothing written yet.</p>
     <ul>
       <li v-for="reading in shown" :key="reading.id">
         <div class="row">
-          <strong class="value" :class="{ aside: reading.status === 'set-aside' }">{{ writeReading(plan, reading.value, reading.unit) }}</strong>
+          <strong class="value" :class="{ aside: reading.status === 'set-aside' }">
+            {{ writeReading(plan, reading.value, reading.unit) }}
+          </strong>
           <span class="soft">written “{{ reading.entered }}” at the {{ reading.by }}, {{ timeOf(reading) }}</span>
           <span v-if="reading.status === 'set-aside'">set aside: {{ reading.reason }}</span>
-          <button v-if="reading.status === 'set-aside'" type="button" class="button small" @click="lesson.supersede(reading, { status: 'kept', reason: 'taken back' })">Count it again</button>
-          <button v-else-if="settingAside !== reading.id" type="button" class="button small" @click="settingAside = reading.id">Set aside …</button>
+          <button
+            v-if="reading.status === 'set-aside'"
+            type="button"
+            class="button small"
+            @click="lesson.supersede(reading, { status: 'kept', reason: 'taken back' })"
+          >
+            Count it again
+          </button>
+          <button v-else-if="settingAside !== reading.id" type="button" class="button small" @click="settingAside = reading.id">
+            Set aside …
+          </button>
         </div>
         <div v-for="one in doubtsOf(reading)" :key="one.doubt.code" class="row doubt">
           <span>{{ doubtWords(plan, one.reading.value, one.reading.unit, one.doubt) }}</span>
-          <button v-for="fix in answersTo(one.doubt, one.reading)" :key="fix.code" type="button" class="button small" @click="lesson.apply(fix)">{{ fixWords(fix, plan) }}</button>
+          <button
+            v-for="fix in answersTo(one.doubt, one.reading)"
+            :key="fix.code"
+            type="button"
+            class="button small"
+            @click="lesson.apply(fix)"
+          >
+            {{ fixWords(fix, plan) }}
+          </button>
         </div>
         <form v-if="settingAside === reading.id" class="row why" @submit.prevent="setAside(reading)">
-          <button v-for="ready in REASONS" :key="ready" type="button" class="button small quiet" @click="reason = ready">{{ ready }}</button>
-          <input v-model="reason" class="box" maxlength="300" aria-label="Why it is set aside" placeholder="why?">
+          <button v-for="ready in REASONS" :key="ready" type="button" class="button small quiet" @click="reason = ready">
+            {{ ready }}
+          </button>
+          <input v-model="reason" class="box" maxlength="300" aria-label="Why it is set aside" placeholder="why?" />
           <button type="submit" class="button small main" :disabled="reason.trim() === ''">Set aside</button>
           <button type="button" class="button small quiet" @click="settingAside = undefined">Leave it</button>
         </form>
         <p v-for="earlier in historyOf(reading, lesson.record.readings)" :key="earlier.id" class="soft earlier">
-          before: {{ writeReading(plan, earlier.value, earlier.unit) }}{{ earlier.status === 'set-aside' ? `, set aside: ${earlier.reason}` : '' }}, {{ timeOf(earlier) }}
+          before: {{ writeReading(plan, earlier.value, earlier.unit)
+          }}{{ earlier.status === 'set-aside' ? `, set aside: ${earlier.reason}` : '' }}, {{ timeOf(earlier) }}
         </p>
       </li>
     </ul>

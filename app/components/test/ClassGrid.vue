@@ -24,10 +24,13 @@ const rows = computed(() =>
   ),
 )
 const { drafts, troubles, textOf, write } = useGridEntry(unit)
-const doubtful = computed(() => new Set(lesson.findings.flatMap((finding) => (finding.code === 'doubtful' ? [finding.reading] : []))))
+const doubtful = computed(
+  () => new Set(lesson.findings.flatMap((finding) => (finding.code === 'doubtful' ? [finding.reading] : []))),
+)
 const grid = ref<HTMLElement>()
 
-const labelOf = (cell: Cell) => `${nameOfGroup(cell.group)}, ${letterOf(plan.value, cell.condition)} ${nameOfCondition(plan.value, cell.condition)}, ${cell.practice ? 'practice' : `repeat ${cell.repeat}`}`
+const labelOf = (cell: Cell) =>
+  `${nameOfGroup(cell.group)}, ${letterOf(plan.value, cell.condition)} ${nameOfCondition(plan.value, cell.condition)}, ${cell.practice ? 'practice' : `repeat ${cell.repeat}`}`
 const nameOfGroup = (id: string) => plan.value.groups.find((group) => group.id === id)!.name
 const isChosen = (cell: Cell) => chosen.value && placeKey(chosen.value) === placeKey(cell)
 // The chosen place follows what is written into it.
@@ -99,34 +102,59 @@ function onPaste(event: ClipboardEvent, row: number, column: number): void {
         <tr>
           <td class="corner">{{ unitOf(unit).symbol }}</td>
           <th v-for="condition in conditions" :key="condition.id" scope="colgroup" :colspan="perCondition" class="condition">
-            <span><ConditionBadge :size="24" :letter="letterOf(plan, condition.id)" :place="plan.conditions.indexOf(condition)" /> {{ nameOfCondition(plan, condition.id) }}</span>
+            <span>
+              <ConditionBadge :size="24" :letter="letterOf(plan, condition.id)" :place="plan.conditions.indexOf(condition)" />
+              {{ nameOfCondition(plan, condition.id) }}
+            </span>
           </th>
           <td class="done"><span class="sr-only">Done</span></td>
         </tr>
         <tr>
           <td class="corner" />
           <template v-for="condition in conditions" :key="condition.id">
-            <th v-for="n in perCondition" :key="n" scope="col" :class="{ first: n === 1 }">{{ withPractice ? (n === 1 ? 'practice' : n - 1) : n }}</th>
+            <th v-for="n in perCondition" :key="n" scope="col" :class="{ first: n === 1 }">
+              {{ withPractice ? (n === 1 ? 'practice' : n - 1) : n }}
+            </th>
           </template>
           <td class="done" />
         </tr>
       </thead>
       <tbody>
         <tr v-for="(cells, row) in rows" :key="progress[row]!.group">
-          <th scope="row"><span><ShapeBadge :size="15" :shape="plan.groups[row]!.shape" /> {{ plan.groups[row]!.name }}</span></th>
+          <th scope="row">
+            <span>
+              <ShapeBadge :size="15" :shape="plan.groups[row]!.shape" />
+              {{ plan.groups[row]!.name }}
+            </span>
+          </th>
           <td
-            v-for="(cell, column) in cells" :key="placeKey(cell)"
+            v-for="(cell, column) in cells"
+            :key="placeKey(cell)"
             :class="{
-              first: column % perCondition === 0, chosen: isChosen(cell), practice: cell.practice, aside: cell.kept.length === 0 && cell.setAside.length > 0,
-              doubtful: cell.kept.some((reading) => doubtful.has(reading.id)), wrong: troubles.has(placeKey(cell)),
+              first: column % perCondition === 0,
+              chosen: isChosen(cell),
+              practice: cell.practice,
+              aside: cell.kept.length === 0 && cell.setAside.length > 0,
+              doubtful: cell.kept.some((reading) => doubtful.has(reading.id)),
+              wrong: troubles.has(placeKey(cell)),
             }"
           >
             <input
-              :value="textOf(cell)" autocomplete="off" maxlength="60" :aria-label="labelOf(cell)" :data-row="row" :data-column="column"
-              :data-target="cell.practice ? undefined : `cell-${cell.group}-${cell.condition}-${cell.repeat}`" :title="troubles.get(placeKey(cell))"
-              :aria-invalid="troubles.has(placeKey(cell)) ? true : undefined" @input="drafts.set(placeKey(cell), ($event.target as HTMLInputElement).value)"
-              @focus="onFocus($event, cell)" @blur="write([{ cell, text: ($event.target as HTMLInputElement).value }])" @keydown="onKey($event, row, column)" @paste="onPaste($event, row, column)"
-            >
+              :value="textOf(cell)"
+              autocomplete="off"
+              maxlength="60"
+              :aria-label="labelOf(cell)"
+              :data-row="row"
+              :data-column="column"
+              :data-target="cell.practice ? undefined : `cell-${cell.group}-${cell.condition}-${cell.repeat}`"
+              :title="troubles.get(placeKey(cell))"
+              :aria-invalid="troubles.has(placeKey(cell)) ? true : undefined"
+              @input="drafts.set(placeKey(cell), ($event.target as HTMLInputElement).value)"
+              @focus="onFocus($event, cell)"
+              @blur="write([{ cell, text: ($event.target as HTMLInputElement).value }])"
+              @keydown="onKey($event, row, column)"
+              @paste="onPaste($event, row, column)"
+            />
             <span v-if="cell.kept.some((reading) => doubtful.has(reading.id))" class="mark" aria-hidden="true">?</span>
             <span v-else-if="cell.kept.length > 1" class="mark" aria-hidden="true">{{ cell.kept.length }}×</span>
             <span v-else-if="cell.setAside.length > 0" class="mark soft" aria-hidden="true">⊘</span>

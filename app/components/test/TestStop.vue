@@ -1,13 +1,24 @@
 <script setup lang="ts">
 import { activeConditions, measuredCard } from '~~/core/lesson'
-import type { Cell } from '~~/core/record'
+import { progressOf, type Cell } from '~~/core/record'
 
 /** The class grid to key readings in, the place that is chosen in it, and the way to stations and board. */
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
-const ready = computed(() => measuredCard(plan.value) !== undefined && activeConditions(plan.value).length > 0 && plan.value.groups.length > 0)
+const ready = computed(
+  () => measuredCard(plan.value) !== undefined && activeConditions(plan.value).length > 0 && plan.value.groups.length > 0,
+)
 const withPractice = ref(false)
-const chosen = shallowRef<Cell>()
+const chosen = shallowRef<Cell | undefined>(firstToLookAt())
+
+/** Opens on what is asked about, else on the first gap. */
+function firstToLookAt(): Cell | undefined {
+  const cells = progressOf(plan.value, lesson.record.readings).flatMap((one) => one.cells)
+  const asked = lesson.findings.flatMap((finding) => (finding.code === 'doubtful' ? [finding.reading] : []))
+  return (
+    cells.find((cell) => cell.kept.some(({ id }) => asked.includes(id))) ?? cells.find((cell) => cell.kept.length === 0) ?? cells[0]
+  )
+}
 </script>
 
 <template>
@@ -17,8 +28,14 @@ const chosen = shallowRef<Cell>()
       <p class="soft">Type a number, Enter goes down, Tab goes right. A block from a spreadsheet can be pasted.</p>
     </div>
     <p class="join">
-      A station opens at <a href="/station" target="_blank">/station</a> with the code <strong>{{ lesson.code }}</strong>
-      <label class="practice"><input v-model="withPractice" type="checkbox"> practice columns</label>
+      A station opens at
+      <a href="/station" target="_blank">/station</a>
+      with the code
+      <strong>{{ lesson.code }}</strong>
+      <label class="practice">
+        <input v-model="withPractice" type="checkbox" />
+        practice columns
+      </label>
     </p>
     <template v-if="ready">
       <ClassGrid v-model:chosen="chosen" :with-practice="withPractice" />
@@ -26,7 +43,9 @@ const chosen = shallowRef<Cell>()
     </template>
     <div v-else class="empty-note">
       <strong>Nothing to write down yet</strong>
-      Readings go into a table of groups and conditions, such as “Alder, kitchen roll, first trial: 61 mm”. <NuxtLink :to="`/lesson/${lesson.id}/plan`">Say what is changed and measured first</NuxtLink>.
+      Readings go into a table of groups and conditions, such as “Alder, kitchen roll, first trial: 61 mm”.
+      <NuxtLink :to="`/lesson/${lesson.id}/plan`">Say what is changed and measured first</NuxtLink>
+      .
     </div>
   </div>
 </template>

@@ -50,16 +50,36 @@ function itemsFor(remark: Remark) {
   <section class="list" :aria-labelledby="`list-${name}`">
     <h3 :id="`list-${name}`">{{ words.name }}</h3>
     <p class="hint">{{ words.what }}</p>
-    <VueDraggable v-model="remarks" tag="ul" group="remarks" filter="textarea, button" :prevent-on-filter="false" :animation="120" class="remarks">
+    <VueDraggable
+      v-model="remarks"
+      tag="ul"
+      group="remarks"
+      filter="textarea, button"
+      :prevent-on-filter="false"
+      :animation="120"
+      class="remarks"
+    >
       <li v-for="remark in remarks" :key="remark.id" class="remark">
-        <GrowingField plain :label="`${words.name}: ${remark.text}`" :model-value="remark.text" @update:model-value="write(remark.id, $event)" />
+        <GrowingField
+          plain
+          :label="`${words.name}: ${remark.text}`"
+          :model-value="remark.text"
+          @update:model-value="write(remark.id, $event)"
+        />
         <MoreMenu :label="`More for: ${remark.text}`" :items="itemsFor(remark)" />
       </li>
     </VueDraggable>
     <input
-      v-model="draft" class="box" :data-target="name" :data-new="name === 'noticed' ? '' : undefined" maxlength="4000"
-      :aria-label="`Add to ${words.name}`" :placeholder="words.example" @keydown.enter="add" @blur="add"
-    >
+      v-model="draft"
+      class="box"
+      :data-target="name"
+      :data-new="name === 'noticed' ? '' : undefined"
+      maxlength="4000"
+      :aria-label="`Add to ${words.name}`"
+      :placeholder="`+ ${words.example}`"
+      @keydown.enter="add"
+      @blur="add"
+    />
   </section>
 </template>
 
@@ -84,6 +104,9 @@ function itemsFor(remark: Remark) {
   flex: 1;
   min-height: 40px;
   padding-bottom: 8px;
+}
+input {
+  border-style: dashed;
 }
 .remark {
   display: flex;

@@ -17,26 +17,38 @@ const ready = computed(() => plan.value.changed !== null && plan.value.measured 
       <label class="field name">
         <span>Name of the lesson</span>
         <input
-          class="box" :value="plan.title" data-target="title" maxlength="200" placeholder="such as Soak-up strips"
+          class="box"
+          :value="plan.title"
+          data-target="title"
+          maxlength="200"
+          placeholder="such as Soak-up strips"
           @input="lesson.edit((draft) => (draft.title = ($event.target as HTMLInputElement).value), 'title')"
-        >
+        />
       </label>
       <label class="field">
         <span>Class</span>
         <input
-          class="box" :value="plan.className" maxlength="200"
+          class="box"
+          :value="plan.className"
+          maxlength="200"
           @input="lesson.edit((draft) => (draft.className = ($event.target as HTMLInputElement).value), 'class')"
-        >
+        />
       </label>
       <NumberField
-        label="Children" :model-value="plan.children" :least="0" :most="200" whole
+        label="Children"
+        :model-value="plan.children"
+        :least="0"
+        :most="200"
+        whole
         @update:model-value="lesson.edit((draft) => (draft.children = $event ?? 0))"
       />
     </div>
     <div class="field hook">
       <span class="label">The hook: what the class looks at first</span>
       <GrowingField
-        label="The hook" :model-value="plan.wonder.hook" placeholder="an object, a picture, a quick demonstration"
+        label="The hook"
+        :model-value="plan.wonder.hook"
+        placeholder="an object, a picture, a quick demonstration"
         @update:model-value="lesson.edit((draft) => (draft.wonder.hook = $event), 'hook')"
       />
     </div>
@@ -49,14 +61,18 @@ const ready = computed(() => plan.value.changed !== null && plan.value.measured 
       <h3 id="our-question">Our question</h3>
       <QuestionLine :plan="plan" class="line" />
       <div class="row">
-        <NuxtLink :to="`/lesson/${lesson.id}/plan`" class="button main">{{ ready ? 'On to the plan' : 'Choose the cards for it' }}</NuxtLink>
+        <NuxtLink :to="`/lesson/${lesson.id}/plan`" class="button main">
+          {{ ready ? 'On to the plan' : 'Choose the cards for it' }}
+        </NuxtLink>
         <p class="hint">It is put together from the cards in the trays, so question and plan never disagree.</p>
       </div>
     </section>
     <details class="section">
       <summary>Notes for you alone</summary>
       <GrowingField
-        label="Notes for you alone" :model-value="plan.notes" placeholder="never on the board, a station or the report"
+        label="Notes for you alone"
+        :model-value="plan.notes"
+        placeholder="never on the board, a station or the report"
         @update:model-value="lesson.edit((draft) => (draft.notes = $event), 'notes')"
       />
     </details>

@@ -12,7 +12,8 @@ const dark = useLocalStorage('board-dark', false)
 const view = computed<BoardViewName>(() => chosen.value ?? (plan.value ? boardViewFor(plan.value, record.value) : 'question'))
 useHead({ title: () => `Board · ${plan.value?.title || 'Lesson'}` })
 
-const step = (by: number) => (chosen.value = BOARD_VIEWS[Math.min(BOARD_VIEWS.length - 1, Math.max(0, BOARD_VIEWS.indexOf(view.value) + by))])
+const step = (by: number) =>
+  (chosen.value = BOARD_VIEWS[Math.min(BOARD_VIEWS.length - 1, Math.max(0, BOARD_VIEWS.indexOf(view.value) + by))])
 useKeys({
   ArrowRight: () => step(1),
   ArrowLeft: () => step(-1),
@@ -38,11 +39,40 @@ const host = computed(() => window.location.host)
       </main>
       <footer>
         <nav aria-label="Views of the board">
-          <button v-for="one in BOARD_VIEWS" :key="one" type="button" :aria-current="one === view ? 'page' : undefined" :aria-label="BOARD_WORDS[one]" :title="BOARD_WORDS[one]" @click="chosen = one"><i :class="{ here: one === view }" /></button>
-          <button type="button" class="mode" :aria-label="dark ? 'Light board' : 'Dark board'" :title="`${dark ? 'Light' : 'Dark'} board (d)`" @click="dark = !dark"><svg viewBox="0 0 24 24" width="26" height="26" aria-hidden="true"><circle cx="12" cy="12" r="9" fill="none" stroke="currentColor" stroke-width="2" /><path d="M12 3a9 9 0 0 1 0 18z" fill="currentColor" /></svg></button>
+          <button
+            v-for="one in BOARD_VIEWS"
+            :key="one"
+            type="button"
+            :aria-current="one === view ? 'page' : undefined"
+            :aria-label="BOARD_WORDS[one]"
+            :title="BOARD_WORDS[one]"
+            @click="chosen = one"
+          >
+            <i :class="{ here: one === view }" />
+          </button>
+          <button
+            type="button"
+            class="mode"
+            :aria-label="dark ? 'Light board' : 'Dark board'"
+            :title="`${dark ? 'Light' : 'Dark'} board (d)`"
+            @click="dark = !dark"
+          >
+            <svg viewBox="0 0 24 24" width="26" height="26" aria-hidden="true">
+              <circle cx="12" cy="12" r="9" fill="none" stroke="currentColor" stroke-width="2" />
+              <path d="M12 3a9 9 0 0 1 0 18z" fill="currentColor" />
+            </svg>
+          </button>
         </nav>
-        <p v-if="connected" class="join">join at <span class="nowrap">{{ host }}/station</span> with <strong class="nowrap">{{ code }}</strong></p>
-        <p v-else class="join down"><span aria-hidden="true">▲ </span>the line is down, numbers may be old</p>
+        <p v-if="connected" class="join">
+          join at
+          <span class="nowrap">{{ host }}/station</span>
+          with
+          <strong class="nowrap">{{ code }}</strong>
+        </p>
+        <p v-else class="join down">
+          <span aria-hidden="true">▲</span>
+          the line is down, numbers may be old
+        </p>
       </footer>
     </template>
   </div>

@@ -63,14 +63,21 @@ function settle(): void {
   lesson.target = undefined
   void focusTarget(target)
 }
-watch(() => lesson.target, () => void nextTick(() => setTimeout(settle, 60)))
+watch(
+  () => lesson.target,
+  () => void nextTick(() => setTimeout(settle, 60)),
+)
 </script>
 
 <template>
   <div v-if="missing" class="missing">
     <BeakerMark :size="72" :level="0" />
     <h1>This lesson is not here</h1>
-    <p>It may have been made on another computer. <NuxtLink to="/">Go back to the shelf</NuxtLink>.</p>
+    <p>
+      It may have been made on another computer.
+      <NuxtLink to="/">Go back to the shelf</NuxtLink>
+      .
+    </p>
     <NoticeBar />
   </div>
   <div v-else class="desk">

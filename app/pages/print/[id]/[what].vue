@@ -10,7 +10,9 @@ const sheets = {
   report: defineAsyncComponent(() => import('~/components/print/ClassReport.vue')),
 }
 const sheet = computed(() => (route.params.what === 'report' ? sheets.report : sheets.trays))
-useHead({ title: () => `${route.params.what === 'report' ? 'Report' : 'Tray lists'} · ${whole.value?.lesson.plan.title || 'Lesson'}` })
+useHead({
+  title: () => `${route.params.what === 'report' ? 'Report' : 'Tray lists'} · ${whole.value?.lesson.plan.title || 'Lesson'}`,
+})
 
 onMounted(async () => {
   try {
@@ -25,7 +27,9 @@ const print = () => window.print()
 <template>
   <main class="paper">
     <div class="screen-only row bar">
-      <NuxtLink :to="`/lesson/${$route.params.id}/${$route.params.what === 'report' ? 'agree' : 'kit'}`" class="button quiet">Back to the lesson</NuxtLink>
+      <NuxtLink :to="`/lesson/${$route.params.id}/${$route.params.what === 'report' ? 'agree' : 'kit'}`" class="button quiet">
+        Back to the lesson
+      </NuxtLink>
       <button type="button" class="button main" @click="print">Print</button>
       <span class="hint">A4 or Letter, made for black and white. The browser can also save it as PDF.</span>
     </div>

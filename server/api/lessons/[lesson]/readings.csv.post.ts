@@ -12,7 +12,8 @@ export default lessonRoute({ body: textFileSchema, file: true }, async ({ databa
   const read = readReadingsCsv(lesson.plan, body.text, randomUUID, new Date().toISOString())
   if (!read.ok) {
     const [first, ...rest] = read.problems
-    const more = rest.length > 0 ? ` There ${rest.length === 1 ? 'is 1 more problem' : `are ${rest.length} more problems`} like it.` : ''
+    const more =
+      rest.length > 0 ? ` There ${rest.length === 1 ? 'is 1 more problem' : `are ${rest.length} more problems`} like it.` : ''
     throw new Refusal(400, {
       code: `table-${first!.code}`,
       message: `${csvProblemWords(first!)}${more} Nothing was taken in; correct the table and choose it again.`,

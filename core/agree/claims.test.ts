@@ -1,0 +1,47 @@
+import { describe, expect, it } from 'vitest'
+import { recordOf, soakUpPlan } from '../../test/soakUp'
+import { evidenceOf } from '../evidence'
+import { sentenceStarters } from '../wording'
+import { doubtsOfConclusion } from '.'
+
+const plan = soakUpPlan()
+const results = {
+  clear: { 'kitchen-roll': [60, 61, 62, 60, 61, 62], tissue: [50, 51, 49, 50, 51, 49], card: [14, 15, 14, 15, 14, 15] },
+  leaning: { 'kitchen-roll': [30, 24, 27, 31, 25, 29], tissue: [24, 28, 22, 26, 27, 23], card: [27, 22, 29, 24, 21, 28] },
+  same: { 'kitchen-roll': [30, 30, 30, 30, 30, 30], tissue: [30, 30, 30, 30, 30, 30], card: [30, 30, 30, 30, 30, 30] },
+}
+const evidence = (which: keyof typeof results) => evidenceOf(plan, recordOf(results[which], 3))!
+const codes = (text: string, which: keyof typeof results) => doubtsOfConclusion(text, plan, evidence(which)).map(({ code }) => code)
+
+describe('doubtsOfConclusion', () => {
+  it('lets pass what the evidence carries', () => {
+    expect(evidence('clear').grade).toBe('clear')
+    expect(codes('We are sure that kitchen roll is highest: 61 mm against 50 mm.', 'clear')).toEqual([])
+    expect(evidence('same').grade).toBe('same')
+    expect(codes('The kind of paper makes no difference: all 30 mm, that is clear.', 'same')).toEqual([])
+  })
+
+  it('flags certainty and firm comparisons that the grade does not allow', () => {
+    expect(evidence('leaning').grade).not.toBe('clear')
+    expect(codes('This proves that kitchen roll wins with 28 mm.', 'leaning')).toContain('claims-too-much')
+    expect(codes('Kitchen roll is highest, 28 mm against 25 mm, and we could tell.', 'leaning')).toContain('claims-too-much')
+    expect(codes('It looks as if kitchen roll may be higher, 28 mm against 25 mm.', 'leaning')).not.toContain('claims-too-much')
+    expect(codes('There is no difference, 28 mm and 25 mm, that is clear.', 'leaning')).toContain('claims-no-difference')
+  })
+
+  it('flags another winner, missing numbers and silence on how sure', () => {
+    expect(codes('Tissue is the highest with 61 mm. We are sure.', 'clear')).toEqual(['names-another-winner'])
+    expect(codes('Kitchen roll is the highest.', 'clear')).toEqual(['no-numbers', 'does-not-say-how-sure'])
+  })
+
+  it('has nothing against its own starters', () => {
+    for (const which of ['clear', 'leaning', 'same'] as const) {
+      for (const starter of sentenceStarters(plan, evidence(which))) {
+        expect(
+          codes(starter, which).filter((code) => code !== 'no-numbers' && code !== 'does-not-say-how-sure'),
+          starter,
+        ).toEqual([])
+      }
+    }
+  })
+})

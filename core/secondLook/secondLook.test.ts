@@ -1,0 +1,143 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { counter, emptyRecord, recordOf, reading, soakUpPlan } from '../../test/soakUp'
+import { demoLessons } from '../../library/demo'
+import { emptyPlan, withGroups, type LessonRecord, type Plan } from '../lesson'
+import { findingWords, fixWords } from '../wording'
+import { boardViewFor, isPlanFix, mend, readinessOf, secondLook, type FindingCode } from '.'
+
+const codes = (plan: Plan, record: LessonRecord = emptyRecord) => secondLook(plan, record).map((finding) => finding.code)
+const [finished, halfPlanned] = demoLessons('2026-03-12', counter('d')) as [
+  { plan: Plan; record: LessonRecord },
+  { plan: Plan; record: LessonRecord },
+]
+
+describe('secondLook', () => {
+  it('finds in the demo class what was put there', () => {
+    expect(codes(finished.plan, finished.record)).toEqual(['doubtful', 'short', 'gaps', 'conclusion-missing'])
+    expect(codes(halfPlanned.plan)).toEqual(['factor-differs', 'how-not-said', 'one-reading-each', 'short', 'predictions-missing'])
+  })
+
+  it('is empty but for notes when all is well', () => {
+    const plan = soakUpPlan({ date: '2026-03-12', cautionsAcknowledged: ['spill', 'blade'] })
+    expect(codes(plan)).toEqual(['nothing-wondered', 'predictions-missing'])
+  })
+
+  const cases: [FindingCode, Plan, LessonRecord?][] = [
+    ['nothing-to-change', soakUpPlan({ changed: null })],
+    ['nothing-to-measure', soakUpPlan({ measured: null })],
+    ['too-few-conditions', soakUpPlan({ conditions: soakUpPlan().conditions.slice(0, 1) })],
+    [
+      'label-empty',
+      soakUpPlan({ conditions: soakUpPlan().conditions.map((one) => ({ ...one, label: one.id === 'card' ? ' ' : one.label })) }),
+    ],
+    [
+      'same-label',
+      soakUpPlan({
+        conditions: soakUpPlan().conditions.map((one) => ({ ...one, label: one.id === 'card' ? 'Tissue ' : one.label })),
+      }),
+    ],
+    ['number-unreadable', soakUpPlan({ conditionsAs: 'numbers' })],
+    [
+      'too-few-levels',
+      soakUpPlan({
+        conditionsAs: 'numbers',
+        conditions: ['20 cm', '0.4 m'].map((label, place) => ({ id: `n${place}`, label, baseline: false, leftOut: false })),
+      }),
+    ],
+    ['factor-differs', halfPlanned.plan],
+    [
+      'factor-unknown',
+      soakUpPlan({ factors: soakUpPlan().factors.map((one) => ({ ...one, exceptions: one.id === 'width' ? { card: '?' } : {} })) }),
+    ],
+    ['how-not-said', halfPlanned.plan],
+    ['one-reading-each', halfPlanned.plan],
+    ['no-groups', soakUpPlan({ groups: [] })],
+    ['kit-empty', soakUpPlan({ materials: [] })],
+    ['short', halfPlanned.plan],
+    ['caution', soakUpPlan()],
+    ['over-run', soakUpPlan({ repeats: 8 })],
+    ['no-date', soakUpPlan()],
+    ['doubtful', finished.plan, finished.record],
+    ['two-in-one-place', soakUpPlan(), { ...emptyRecord, readings: [reading(), reading()] }],
+    ['homeless', soakUpPlan(), { ...emptyRecord, readings: [reading({ repeat: 5 })] }],
+    ['wrong-kind-of-unit', soakUpPlan(), { ...emptyRecord, readings: [reading({ unit: 'g' })] }],
+    [
+      'conclusion-doubt',
+      finished.plan,
+      { ...finished.record, conclusions: [{ id: 'c', text: 'It makes no difference.', hands: null, agreed: true, at: '' }] },
+    ],
+  ]
+
+  it.each(cases)(
+    '%s comes with a reason and a button, and the button that changes the plan mends it',
+    (code, plan, record = emptyRecord) => {
+      const found = secondLook(plan, record).find((finding) => finding.code === code)!
+      const words = findingWords(found, plan)
+      expect(Object.values(words).every((text) => text.length > 3 && !text.includes('undefined'))).toBe(true)
+      expect(found.fixes.length).toBeGreaterThan(0)
+      for (const fix of found.fixes) {
+        expect(fixWords(fix, plan).length).toBeGreaterThan(2)
+        if (!isPlanFix(fix)) continue
+        const mended = secondLook(mend(plan, fix, counter('new')), record)
+        expect(mended.map(({ key }) => key)).not.toContain(found.key)
+      }
+    },
+  )
+
+  it('never breaks on a half-filled or contradictory plan', () => {
+    const text = fc.oneof(fc.constant(''), fc.string({ maxLength: 30 }), fc.constant('🧪'), fc.constant('40 cm'))
+    const anyPlan = fc.record({
+      changed: fc.constantFrom(null, 'paper', 'width', 'gone'),
+      measured: fc.constantFrom(null, 'height', 'gone'),
+      conditionsAs: fc.constantFrom('kinds' as const, 'numbers' as const),
+      conditions: fc.array(
+        fc.record({ id: fc.constantFrom('a', 'b', 'c'), label: text, baseline: fc.boolean(), leftOut: fc.boolean() }),
+        { maxLength: 12 },
+      ),
+      repeats: fc.integer({ min: 1, max: 20 }),
+      practice: fc.integer({ min: 0, max: 5 }),
+      children: fc.integer({ min: 0, max: 200 }),
+    })
+    fc.assert(
+      fc.property(anyPlan, (change) => {
+        const plan = { ...soakUpPlan(), ...change }
+        const findings = secondLook(plan, finished.record)
+        expect(new Set(findings.map(({ severity }) => severity)).size).toBeLessThanOrEqual(3)
+        for (const finding of findings) expect(findingWords(finding, plan).title).not.toContain('undefined')
+        expect(readinessOf(plan, finished.record, findings).level).toBeGreaterThanOrEqual(0)
+      }),
+      { numRuns: 150 },
+    )
+  })
+})
+
+describe('readinessOf', () => {
+  it('fills the beaker as the lesson goes, and names the next stop', () => {
+    const levels = [emptyPlan('Puffin', 26, counter('g')), soakUpPlan(), finished.plan].map((plan, place) => {
+      const record = place === 2 ? finished.record : emptyRecord
+      return readinessOf(plan, record, secondLook(plan, record))
+    })
+    expect(levels.map(({ level }) => level)).toEqual([...levels.map(({ level }) => level)].sort((a, b) => a - b))
+    expect(levels[0]).toMatchObject({ level: 0, next: 'wonder' })
+    expect(levels[2]!.stops.find(({ stop }) => stop === 'test')).toMatchObject({ bead: 'half', troubles: 1 })
+  })
+})
+
+it('withGroups keeps the groups that stay, with their ids, and splits the seats evenly', () => {
+  const plan = soakUpPlan()
+  const more = withGroups(plan, 9, counter('new'))
+  expect(more.groups.slice(0, 7).map(({ id }) => id)).toEqual(plan.groups.map(({ id }) => id))
+  expect(more.groups.map(({ seats }) => seats)).toEqual([3, 3, 3, 3, 3, 3, 3, 3, 2])
+  expect(new Set(more.groups.map(({ name }) => name)).size).toBe(9)
+  expect(withGroups(plan, 2, counter('new')).groups.map(({ name }) => name)).toEqual(['Alder', 'Birch'])
+})
+
+it('boardViewFor follows the class', () => {
+  const plan = soakUpPlan()
+  const all = recordOf(Object.fromEntries(plan.conditions.map(({ id }) => [id, Array.from({ length: 21 }, () => 20)])), 7)
+  expect(boardViewFor(plan, emptyRecord)).toBe('question')
+  expect(boardViewFor(plan, { ...emptyRecord, predictions: finished.record.predictions })).toBe('predict')
+  expect(boardViewFor(plan, { ...emptyRecord, readings: [reading()] })).toBe('test')
+  expect(boardViewFor(plan, all)).toBe('results')
+})

@@ -1,0 +1,71 @@
+import { describe, expect, it } from 'vitest'
+import { recordOf, soakUpPlan } from '../../test/soakUp'
+import { fitOf } from '../clock'
+import { evidenceOf } from '../evidence'
+import { checkPlan } from '../fairness'
+import { demoLessons } from '../../library/demo'
+import { counter } from '../../test/soakUp'
+import {
+  agreementSentence,
+  amountWords,
+  endWords,
+  fairWords,
+  fitVerdict,
+  foresight,
+  gapSentence,
+  list,
+  question,
+  testSum,
+  trialSum,
+  writeAverage,
+  writeReading,
+} from '.'
+
+const plan = soakUpPlan()
+
+it('puts the question together from the cards', () => {
+  expect(question(plan)).toBe('How does the kind of paper change how high water climbs in 60\u00a0s?')
+  expect(question(soakUpPlan({ changed: null }))).toBe('How does something we change change how high water climbs in 60\u00a0s?')
+})
+
+it('writes figures with the digits that the instrument can carry', () => {
+  expect(writeReading(plan, 21, 'mm')).toBe('21\u202fmm')
+  expect(writeReading(plan, 5.2, 'mm')).toBe('5.2\u202fmm')
+  expect(writeAverage(plan, 60.342857, 'mm')).toBe('60.3\u202fmm')
+  expect(amountWords(31, 'pieces')).toBe('31')
+  expect(list(['A', 'B', 'C'])).toBe('A, B and C')
+})
+
+it('says the sums behind kit and clock', () => {
+  expect(trialSum(plan)).toBe('4 conditions × (3 repeats + 1 practice) × 7 groups = 112 trials')
+  expect(testSum(fitOf(plan))).toBe('16 trials × 1 min 45 s = 28 minutes')
+  expect(fitVerdict(fitOf(plan))).toBe('It fits, with 2 minutes to spare.')
+  expect(endWords(soakUpPlan({ clock: { ...plan.clock, start: '10:30' } }), fitOf(plan))).toBe(
+    'Ends at 11:43, the bell is at 11:45.',
+  )
+})
+
+it('names fair and unfair pairs', () => {
+  const [, { plan: unfair }] = demoLessons('2026-03-12', counter('d')) as [unknown, { plan: typeof plan }]
+  expect(fairWords(unfair, checkPlan(unfair)!)).toMatchObject({
+    verdict: '3 of 6 pairs are fair.',
+    fair: ['B and C', 'B and D', 'C and D'],
+    notFair: [
+      'A and B: differ in the width of the strip',
+      'A and C: differ in the width of the strip',
+      'A and D: differ in the width of the strip',
+    ],
+  })
+})
+
+describe('sentences of a result', () => {
+  const evidence = evidenceOf(plan, recordOf({ 'kitchen-roll': [60, 61, 48], tissue: [50, 51, 52] }, 3))!
+
+  it('say the gap against the wobble and how many groups agree', () => {
+    expect(gapSentence(plan, evidence.spread!)).toMatch(/^Kitchen roll is 5\.3\u202fmm above tissue: \d\.\d times the wobble\.$/)
+    expect(agreementSentence(plan, evidence)).toBe('2 of 3 groups put kitchen roll first; Cedar did not.')
+    expect(foresight(plan, evidence, [['tissue'], ['kitchen-roll'], ['card']])).toBe(
+      '1 of 3 groups predicted that kitchen roll comes first.',
+    )
+  })
+})

@@ -1,0 +1,30 @@
+import { randomUUID } from 'node:crypto'
+import { expect, it } from 'vitest'
+import { currentReadings } from '../core/record'
+import { writeLessonFile } from '../core/formats'
+import { emptyPlan } from '../core/lesson'
+import { planSchema } from '../schemas/plan'
+import { lessonFileSchema } from '../schemas/record'
+import { demoLessons } from './demo'
+import { INVESTIGATIONS, planFrom } from '.'
+
+it('every investigation, an empty lesson and the demo fit the schemas that guard the borders', () => {
+  for (const investigation of Object.values(INVESTIGATIONS)) {
+    expect(planSchema.validate(planFrom(investigation, 'Puffin', 26, randomUUID)).error).toBeUndefined()
+  }
+  expect(planSchema.validate(emptyPlan('Puffin', 26, randomUUID)).error).toBeUndefined()
+  for (const { plan, record } of demoLessons('2026-03-12', randomUUID)) {
+    expect(lessonFileSchema.validate(writeLessonFile(plan, record, '2026-03-12T12:00:00.000Z')).error).toBeUndefined()
+  }
+})
+
+it('the demo class has a slip, an odd reading set aside with a reason, and one gap, and is the same every time', () => {
+  const [{ plan, record }] = demoLessons('2026-03-12', randomUUID) as [ReturnType<typeof demoLessons>[number]]
+  const current = currentReadings(record.readings).filter((reading) => !reading.practice)
+  expect(plan.groups).toHaveLength(7)
+  expect(current.filter(({ status }) => status === 'set-aside').map(({ reason }) => reason)).toEqual(['it touched the side'])
+  // 7 groups x 4 papers x 3 repeats, less the gap.
+  expect(current.filter(({ status }) => status === 'kept')).toHaveLength(83)
+  const again = demoLessons('2026-03-12', randomUUID)[0]!
+  expect(again.record.readings.map(({ value }) => value)).toEqual(record.readings.map(({ value }) => value))
+})

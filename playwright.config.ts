@@ -1,0 +1,29 @@
+import { defineConfig } from '@playwright/test'
+
+export const PORT = 4397
+export const CHROMIUM = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+]
+
+export default defineConfig({
+  testDir: 'test/e2e',
+  fullyParallel: false,
+  workers: 1,
+  timeout: 60_000,
+  retries: 0,
+  reporter: [['list'], ['json']],
+  use: {
+    baseURL: `http://localhost:${PORT}`,
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    trace: 'retain-on-failure',
+    launchOptions: { executablePath: '/usr/bin/chromium', args: CHROMIUM },
+  },
+  globalSetup: './test/e2e/startApplication.ts',
+})

@@ -1,0 +1,69 @@
+import { randomUUID } from 'node:crypto'
+import type { LessonRecord, Plan } from '../../core/lesson'
+import type { NewReading } from '../../schemas/record'
+
+export interface Answer<T = unknown> {
+  status: number
+  body: T
+  headers: Headers
+}
+
+export interface WholeLesson {
+  lesson: { id: string; plan: Plan; revision: number; code: string; archived: boolean }
+  record: LessonRecord
+  event: number
+}
+
+/** Speaks to the routes the way a page does. */
+export function clientFor(base: string) {
+  async function call<T = unknown>(
+    method: string,
+    path: string,
+    body?: unknown,
+    headers: Record<string, string> = {},
+  ): Promise<Answer<T>> {
+    const response = await fetch(base + path, {
+      method,
+      headers: { ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...headers },
+      body: body === undefined ? undefined : typeof body === 'string' ? body : JSON.stringify(body),
+    })
+    const text = await response.text()
+    let parsed: unknown = text
+    try {
+      parsed = JSON.parse(text)
+    } catch {
+      // A table or a page.
+    }
+    return { status: response.status, body: parsed as T, headers: response.headers }
+  }
+
+  async function newLesson(investigation: string | null = 'soak-up-strips'): Promise<WholeLesson> {
+    const { body } = await call<{ id: string }>('POST', '/api/lessons', { investigation })
+    return open(body.id)
+  }
+  const open = async (id: string) => (await call<WholeLesson>('GET', `/api/lessons/${id}`)).body
+
+  async function joinStation(code: string, group: string): Promise<Record<string, string>> {
+    const { body } = await call<{ token: string }>('POST', '/api/stations', { code, group })
+    return { authorization: `Bearer ${body.token}` }
+  }
+  return { call, newLesson, open, joinStation }
+}
+
+export function reading(plan: Plan, change: Partial<NewReading> = {}): NewReading {
+  return {
+    id: randomUUID(),
+    group: plan.groups[0]!.id,
+    condition: plan.conditions[0]!.id,
+    repeat: 1,
+    practice: false,
+    value: 61,
+    unit: 'mm',
+    entered: '61',
+    status: 'kept',
+    reason: '',
+    confirmed: false,
+    supersedes: null,
+    ...change,
+  }
+}

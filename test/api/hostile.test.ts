@@ -1,0 +1,179 @@
+import { randomUUID } from 'node:crypto'
+import { readdirSync } from 'node:fs'
+import { request } from 'node:http'
+import { beforeAll, describe, expect, inject, it } from 'vitest'
+import { clientFor, reading, type WholeLesson } from './client'
+
+const base = inject('base')
+const { call, newLesson, open, joinStation } = clientFor(base)
+
+interface Route {
+  method: string
+  path: string
+}
+
+/** Every route there is, read from the folder, so that a new one is thrown at as well. */
+const routes: Route[] = readdirSync('server/api', { recursive: true, encoding: 'utf8' })
+  .filter((file) => file.endsWith('.ts') && !file.includes('[...]'))
+  .map((file) => {
+    const [, path = '', method = 'get'] = /^(.*?)\.(get|post|put|delete)\.ts$/.exec(file) ?? []
+    return { method: method.toUpperCase(), path: `/api/${path.replace(/(^|\/)index$/, '')}`.replace(/\/$/, '') }
+  })
+const taking = routes.filter(({ method, path }) => method !== 'GET' && !path.endsWith('/duplicate'))
+
+let lesson: WholeLesson['lesson']
+let token: Record<string, string>
+const address = (path: string, id = lesson.id) => path.replace('[lesson]', id)
+
+beforeAll(async () => {
+  ;({ lesson } = await newLesson())
+  token = await joinStation(lesson.code, lesson.plan.groups[0]!.id)
+})
+
+/** Everything that is stored, to see that nothing changed. */
+async function everything(): Promise<unknown> {
+  const { body } = await call<{ lessons: { id: string }[] }>('GET', '/api/lessons')
+  return Promise.all(body.lessons.map(({ id }) => open(id)))
+}
+
+async function mustRefuse(method: string, path: string, body: unknown): Promise<void> {
+  const answer = await call<{ code?: unknown; message?: unknown }>(method, path, body, token)
+  const what = `${method} ${path} ${JSON.stringify(body)?.slice(0, 120)} -> ${answer.status} ${JSON.stringify(answer.body).slice(0, 200)}`
+  expect(answer.status, what).toBeGreaterThanOrEqual(400)
+  expect(answer.status, what).toBeLessThan(500)
+  expect(answer.body, what).toEqual({
+    code: expect.any(String),
+    message: expect.any(String),
+    ...('field' in (answer.body as object) ? { field: expect.any(String) } : {}),
+  })
+}
+
+const deep = '['.repeat(5000) + ']'.repeat(5000)
+const WRONG_BODIES: unknown[] = [
+  undefined,
+  'no json',
+  '{"half":',
+  'null',
+  '[]',
+  '42',
+  '"text"',
+  '{}',
+  '{"plan":null}',
+  '{"__proto__":{"a":1}}',
+  '{"readings":[null]}',
+  '{"text":7}',
+  '{"text":"\\u0000"}',
+  '{"text":"\\ud800"}',
+  deep,
+  { readings: 'x'.repeat(100_000) },
+  { plan: {}, revision: 'one' },
+  { archived: 'yes' },
+  { code: {}, group: [] },
+  { id: randomUUID() },
+]
+const WRONG_VALUES: unknown[] = [
+  null,
+  -1,
+  1e308,
+  'x'.repeat(5000),
+  [],
+  {},
+  true,
+  '\u0000',
+  '𝕏'.repeat(3000),
+  { $ne: 1 },
+  "'; drop table readings; --",
+]
+const WRONG_IDS = ['nope', randomUUID(), '%00', '..%2F..%2Fetc', `${'9'.repeat(3000)}`, "';--", '%F0%9F%A7%AA', '%E0%A4%A']
+
+describe('whatever is thrown at it', () => {
+  it('knows its routes', () => expect(routes.length).toBeGreaterThan(15))
+
+  it('every route answers a body it cannot use with a 4xx in the one shape, and changes nothing', async () => {
+    const before = await everything()
+    for (const { method, path } of taking) for (const body of WRONG_BODIES) await mustRefuse(method, address(path), body)
+    expect(await everything()).toEqual(before)
+  })
+
+  it('every route about a lesson answers an id it does not know with a 4xx', async () => {
+    const before = await everything()
+    for (const { method, path } of routes.filter((route) => route.path.includes('[lesson]'))) {
+      for (const id of WRONG_IDS) await mustRefuse(method, address(path, id), method === 'GET' ? undefined : {})
+    }
+    expect(await everything()).toEqual(before)
+  })
+
+  it('a field of a wrong type, missing, unknown or huge is refused wherever it stands', async () => {
+    const before = await everything()
+    const rows: [string, Record<string, unknown>, string[]][] = [
+      [`/api/lessons/${lesson.id}/readings`, reading(lesson.plan) as unknown as Record<string, unknown>, []],
+      [
+        `/api/lessons/${lesson.id}/predictions`,
+        { id: randomUUID(), group: lesson.plan.groups[0]!.id, order: ['card'], reason: '' },
+        ['reason'],
+      ],
+      [
+        `/api/lessons/${lesson.id}/conclusions`,
+        { id: randomUUID(), text: 'x', hands: null, agreed: false },
+        ['text', 'hands', 'agreed'],
+      ],
+    ]
+    for (const [path, row] of rows) {
+      const send = (body: unknown) => mustRefuse('POST', path, path.endsWith('readings') ? { readings: [body] } : body)
+      for (const field of Object.keys(row)) {
+        const { [field]: _missing, ...rest } = row
+        await send(rest)
+        for (const value of WRONG_VALUES.filter((wrong) => !fits(row[field], wrong, field))) await send({ ...row, [field]: value })
+      }
+      await send({ ...row, extra: 1 })
+    }
+    expect(await everything()).toEqual(before)
+  })
+
+  it('every part of a plan that has the wrong type is refused', async () => {
+    const before = await everything()
+    const path = `/api/lessons/${lesson.id}/plan`
+    for (const field of Object.keys(lesson.plan)) {
+      await mustRefuse('PUT', path, { plan: { ...lesson.plan, [field]: 1.5 }, revision: lesson.revision })
+      await mustRefuse('PUT', path, { plan: { ...lesson.plan, [field]: { deep: [null] } }, revision: lesson.revision })
+      const { [field as 'notes']: _missing, ...rest } = lesson.plan
+      await mustRefuse('PUT', path, { plan: rest, revision: lesson.revision })
+    }
+    expect(await everything()).toEqual(before)
+  })
+
+  it('queries, addresses and tokens out of range are refused', async () => {
+    for (const since of ['abc', '-1', '1e999', '1.5', 'NaN'])
+      await mustRefuse('GET', `/api/lessons/${lesson.id}/events?since=${since}`, undefined)
+    for (const query of ['', '?code=', `?code=${'A'.repeat(5000)}`, '?code[]=1', '?code=%00'])
+      await mustRefuse('GET', `/api/stations${query}`, undefined)
+    expect((await call('GET', '/api/station/events?token=x')).status).toBe(401)
+    await mustRefuse('GET', '/api/nothing/here', undefined)
+    await mustRefuse('DELETE', `/api/lessons/${lesson.id}`, undefined)
+    await mustRefuse('POST', '/api/lessons/open', { text: 'x'.repeat(13_000_000) })
+    await mustRefuse('POST', '/api/lessons', { investigation: '__proto__' })
+    await mustRefuse('POST', '/api/lessons', { investigation: 'constructor' })
+  })
+
+  it('a page of another origin can neither write nor reach it by another name', async () => {
+    expect((await call('POST', '/api/lessons', { investigation: null }, { origin: 'http://elsewhere.example.com' })).status).toBe(
+      403,
+    )
+    const status = await new Promise((resolve) =>
+      request(`${base}/api/lessons`, { headers: { host: 'elsewhere.example.com' } }, (response) =>
+        resolve(response.statusCode),
+      ).end(),
+    )
+    expect(status).toBe(403)
+  })
+})
+
+/** Values of the list that a field may well take, such as a long text in a reason. */
+function fits(right: unknown, wrong: unknown, field: string): boolean {
+  if (field === 'text' || (field === 'reason' && right === ''))
+    return typeof wrong === 'string' && wrong.length <= 300 && !wrong.includes('\0')
+  if (field === 'practice' || field === 'confirmed' || field === 'agreed') return typeof wrong === 'boolean'
+  if (field === 'hands' || field === 'supersedes') return wrong === null
+  if (field === 'value') return wrong === -1
+  return field === 'entered' && typeof wrong === 'string' && wrong.length <= 60 && !wrong.includes('\0')
+}

@@ -1,0 +1,63 @@
+import { spawn, type ChildProcess } from 'node:child_process'
+import { once } from 'node:events'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { createServer, type AddressInfo } from 'node:net'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+
+export interface Application {
+  base: string
+  data: string
+  process: ChildProcess
+  /** Everything it printed. */
+  printed(): string
+  stop(): Promise<number | null>
+}
+
+/** A folder that does not exist yet, in one that goes away with `remove`. */
+export function temporaryFolder(): { folder: string; remove(): void } {
+  const parent = mkdtempSync(join(tmpdir(), 'jolly-beaker-'))
+  return { folder: join(parent, 'data'), remove: () => rmSync(parent, { recursive: true, force: true }) }
+}
+
+/** A port that was free a moment ago. */
+export async function freePort(): Promise<number> {
+  const probe = createServer().listen(0, '127.0.0.1')
+  await once(probe, 'listening')
+  const { port } = probe.address() as AddressInfo
+  probe.close()
+  return port
+}
+
+/** Runs the start script as `npm start` does, and answers at once. */
+export function launch(args: string[]): { process: ChildProcess; printed(): string; ended: Promise<number | null> } {
+  let printed = ''
+  const child = spawn('node', ['scripts/start.mjs', ...args], { stdio: ['ignore', 'pipe', 'pipe'] })
+  for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk: Buffer) => (printed += chunk.toString()))
+  const ended = once(child, 'exit').then(([code]) => code as number | null)
+  return { process: child, printed: () => printed, ended }
+}
+
+/** The application on a data folder, once it says that it is ready. */
+export async function startApplication({
+  data,
+  demo = false,
+  port,
+}: {
+  data: string
+  demo?: boolean
+  port?: number
+}): Promise<Application> {
+  const chosen = port ?? (await freePort())
+  const started = launch(['--port', String(chosen), '--data', data, ...(demo ? [] : ['--no-demo'])])
+  const deadline = Date.now() + 120_000
+  while (!started.printed().includes('is ready:')) {
+    if (started.process.exitCode !== null || Date.now() > deadline) throw new Error(`It did not start:\n${started.printed()}`)
+    await new Promise((next) => setTimeout(next, 50))
+  }
+  const stop = async () => {
+    started.process.kill('SIGTERM')
+    return started.ended
+  }
+  return { base: `http://localhost:${chosen}`, data, process: started.process, printed: started.printed, stop }
+}

@@ -1,0 +1,53 @@
+import type { LessonRecord, Plan, Reading } from '../core/lesson'
+import { INVESTIGATIONS, planFrom } from '../library'
+
+/** Ids that count up: `counter('g')() // 'g1'` */
+export function counter(prefix: string): () => string {
+  let last = 0
+  return () => `${prefix}${(last += 1)}`
+}
+
+/** Soak-up strips for class Puffin: four papers, three repeats, seven groups with the ids g1 to g7. */
+export function soakUpPlan(change: Partial<Plan> = {}): Plan {
+  return { ...planFrom(INVESTIGATIONS['soak-up-strips']!, 'Puffin', 26, counter('g')), ...change }
+}
+
+const nextReading = counter('r')
+
+export function reading(change: Partial<Reading> = {}): Reading {
+  return {
+    id: nextReading(),
+    group: 'g1',
+    condition: 'kitchen-roll',
+    repeat: 1,
+    practice: false,
+    value: 61,
+    unit: 'mm',
+    entered: '61',
+    status: 'kept',
+    reason: '',
+    confirmed: false,
+    supersedes: null,
+    by: 'desk',
+    at: '2026-03-12T10:55:00.000Z',
+    ...change,
+  }
+}
+
+export const emptyRecord: LessonRecord = { readings: [], predictions: [], conclusions: [] }
+
+/** A record with these results, by condition, one value per group and repeat in turn: groups first. */
+export function recordOf(results: Record<string, number[]>, groups: number): LessonRecord {
+  const readings = Object.entries(results).flatMap(([condition, values]) =>
+    values.map((value, place) =>
+      reading({
+        condition,
+        value,
+        entered: String(value),
+        group: `g${(place % groups) + 1}`,
+        repeat: Math.floor(place / groups) + 1,
+      }),
+    ),
+  )
+  return { ...emptyRecord, readings }
+}
