@@ -17,11 +17,12 @@ export default defineConfig({
   workers: 1,
   timeout: 60_000,
   retries: 0,
-  reporter: [['list'], ['json']],
+  reporter: [['list'], ['json', { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_FILE ?? 'test-results/report.json' }]],
   use: {
     baseURL: `http://localhost:${PORT}`,
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
+    actionTimeout: 10_000,
     trace: 'retain-on-failure',
     launchOptions: { executablePath: '/usr/bin/chromium', args: CHROMIUM },
   },

@@ -26,6 +26,8 @@ export function useGridEntry(unit: Ref<UnitCode>) {
   const notices = useNotices()
   const drafts = ref(new Map<string, string>())
   const troubles = ref(new Map<string, string>())
+  // Enter writes, and so does leaving the cell right after: the same text is on its way only once.
+  const onItsWay = new Map<string, string>()
 
   function storedText({ kept }: Cell): string {
     const last = kept.at(-1)
@@ -44,9 +46,13 @@ export function useGridEntry(unit: Ref<UnitCode>) {
       return row ? [{ cell, row, text }] : []
     })
     if (rows.length === 0) return
-    for (const { cell, text } of rows) drafts.value.set(placeKey(cell), text)
+    for (const { cell, text } of rows) {
+      drafts.value.set(placeKey(cell), text)
+      onItsWay.set(placeKey(cell), text.trim())
+    }
     const written = await lesson.addReadings(rows.map(({ row }) => row))
     for (const { cell, text } of rows) {
+      onItsWay.delete(placeKey(cell))
       if (drafts.value.get(placeKey(cell)) !== text) continue
       if (written) drafts.value.delete(placeKey(cell))
       else troubles.value.set(placeKey(cell), 'This is not stored yet. Press Enter in it to try again.')
@@ -56,6 +62,7 @@ export function useGridEntry(unit: Ref<UnitCode>) {
   function rowFor(cell: Cell, text: string): NewReading | undefined {
     const key = placeKey(cell)
     const last = cell.kept.at(-1)
+    if (onItsWay.get(key) === text) return undefined
     troubles.value.delete(key)
     if (text === storedText(cell)) return void drafts.value.delete(key)
     if (text === '') {

@@ -7,19 +7,22 @@ defineProps<{ plan: Plan; code: string; host: string }>()
 </script>
 
 <template>
-  <div class="question">
+  <div class="question" :class="{ many: activeConditions(plan).length > 6 }">
     <ul class="conditions" aria-label="Conditions">
       <li v-for="condition in activeConditions(plan)" :key="condition.id">
-        <ConditionBadge :size="52" :letter="letterOf(plan, condition.id)" :place="plan.conditions.indexOf(condition)" />
-        {{ nameOfCondition(plan, condition.id) }}
+        <ConditionBadge
+          :size="activeConditions(plan).length > 6 ? 42 : 52"
+          :letter="letterOf(plan, condition.id)"
+          :place="plan.conditions.indexOf(condition)"
+        />
+        <span>{{ nameOfCondition(plan, condition.id) }}</span>
       </li>
     </ul>
     <div class="same">
       <h2>The same for all</h2>
       <ul>
-        <li v-for="factor in keptFactors(plan).slice(0, 7)" :key="factor.id">
-          {{ factor.name }}
-          <span v-if="factor.how" class="soft">: {{ factor.how }}</span>
+        <li v-for="factor in keptFactors(plan).slice(0, 6)" :key="factor.id">
+          {{ factor.name }}<span v-if="factor.how" class="soft">: {{ factor.how }}</span>
         </li>
       </ul>
     </div>
@@ -29,7 +32,7 @@ defineProps<{ plan: Plan; code: string; host: string }>()
 <style scoped>
 .question {
   display: grid;
-  grid-template-columns: 1fr 1.2fr;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1.2fr);
   gap: 60px;
   padding-top: 20px;
 }
@@ -37,6 +40,22 @@ defineProps<{ plan: Plan; code: string; host: string }>()
   display: grid;
   gap: 16px;
   align-content: start;
+}
+.many .conditions {
+  gap: 6px;
+}
+.conditions li > span:last-child {
+  display: -webkit-box;
+  overflow: hidden;
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 2;
+}
+.many .conditions li {
+  font-size: 28px;
+  line-height: 1.15;
+}
+.many .conditions li > span:last-child {
+  -webkit-line-clamp: 1;
 }
 .conditions li {
   display: flex;
@@ -55,6 +74,10 @@ defineProps<{ plan: Plan; code: string; host: string }>()
   font-size: 32px;
 }
 .same li {
+  display: -webkit-box;
+  overflow: hidden;
   padding: 3px 0;
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 2;
 }
 </style>

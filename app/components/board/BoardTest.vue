@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { activeConditions, letterOf, type LessonRecord, type Plan } from '~~/core/lesson'
-import { currentReadings, doubtfulReadings, progressOf } from '~~/core/record'
+import { currentReadings, doubtfulReadings, progressOf, type Cell, type Progress } from '~~/core/record'
 import { nameOfCondition, nameOfGroup, writeReading } from '~~/core/wording'
 
 /** What each group has done and has left, the clock, and the number that came in last. */
@@ -13,13 +13,19 @@ const latest = computed(() =>
     .filter((reading) => !reading.practice)
     .at(-1),
 )
+// With many trials a dot each would be too small to see from the back: a vessel for each condition fills instead.
+const compact = computed(() => conditions.value.length * props.plan.repeats > 24 || conditions.value.length > 6)
 const size = computed(() => Math.max(9, Math.min(22, Math.floor(620 / (conditions.value.length * (props.plan.repeats + 1.5)) - 5))))
 
-function stateOf(cell: (typeof progress.value)[number]['cells'][number]): string {
+function stateOf(cell: Cell): string {
   if (cell.kept.some((reading) => asked.value.has(reading.id))) return 'asked'
   if (cell.kept.length > 0) return 'done'
   return cell.setAside.length > 0 ? 'aside' : 'open'
 }
+const ofCondition = (one: Progress, id: string) => one.cells.filter((cell) => cell.condition === id)
+const anyAsked = (one: Progress, id: string) => ofCondition(one, id).some((cell) => stateOf(cell) === 'asked')
+const shareOf = (one: Progress, id: string) =>
+  ofCondition(one, id).filter((cell) => cell.kept.length > 0).length / props.plan.repeats
 const shapeOf = (id: string) => props.plan.groups.find((group) => group.id === id)!.shape
 </script>
 
@@ -28,7 +34,9 @@ const shapeOf = (id: string) => props.plan.groups.find((group) => group.id === i
     <BoardClock :clock="clock" />
     <div class="groups">
       <table>
-        <caption class="sr-only">Trials done by each group</caption>
+        <caption class="sr-only">
+          Trials done by each group
+        </caption>
         <tbody>
           <tr v-for="one in progress" :key="one.group">
             <th scope="row">
@@ -38,15 +46,15 @@ const shapeOf = (id: string) => props.plan.groups.find((group) => group.id === i
               </span>
             </th>
             <td v-for="condition in conditions" :key="condition.id">
-              <span class="dots" :style="{ '--dot': `${size}px` }">
+              <span v-if="compact" class="vessel" :class="{ asked: anyAsked(one, condition.id) }">
+                <i :style="{ height: `${shareOf(one, condition.id) * 100}%` }" />
+                <b>{{ letterOf(plan, condition.id) }}{{ anyAsked(one, condition.id) ? '?' : '' }}</b>
+              </span>
+              <span v-else class="dots" :style="{ '--dot': `${size}px` }">
                 <b>{{ letterOf(plan, condition.id) }}</b>
-                <i
-                  v-for="cell in one.cells.filter((cell) => cell.condition === condition.id)"
-                  :key="cell.repeat"
-                  :class="stateOf(cell)"
-                >
-                  <template v-if="stateOf(cell) === 'asked'">?</template>
-                </i>
+                <i v-for="cell in ofCondition(one, condition.id)" :key="cell.repeat" :class="stateOf(cell)">{{
+                  stateOf(cell) === 'asked' ? '?' : ''
+                }}</i>
               </span>
             </td>
             <td class="count">{{ one.done }} of {{ one.all }}</td>
@@ -134,5 +142,30 @@ tr {
 }
 .latest strong {
   font-size: 38px;
+}
+.vessel {
+  position: relative;
+  display: inline-grid;
+  place-items: center;
+  width: 46px;
+  height: 40px;
+  overflow: hidden;
+  border: 2px solid var(--ink);
+  border-top: 0;
+  border-radius: 0 0 8px 8px;
+}
+.vessel i {
+  position: absolute;
+  inset: auto 0 0;
+  background: var(--green-light);
+  border-top: 2px solid var(--green);
+}
+.vessel b {
+  position: relative;
+  font-size: 28px;
+  line-height: 1;
+}
+.vessel.asked {
+  border-color: var(--brass);
 }
 </style>

@@ -43,16 +43,15 @@ async function importTable(): Promise<void> {
     <div class="names">
       <h1>{{ plan.title || 'Lesson without a name' }}</h1>
       <p class="soft">
-        Class {{ plan.className }}
-        <template v-if="when">
+        Class {{ plan.className
+        }}<template v-if="when">
           ·
           <span class="nowrap">{{ when }}</span>
         </template>
       </p>
     </div>
     <p class="state" :class="lesson.saveState" role="status">
-      {{ SAVED[lesson.saveState] }}
-      <template v-if="!lesson.connected">, line is down</template>
+      {{ SAVED[lesson.saveState] }}<template v-if="!lesson.connected">, line is down</template>
     </p>
     <div class="row tools">
       <button type="button" class="button small quiet" :disabled="!lesson.canUndo" title="Ctrl+Z" @click="lesson.undo()">

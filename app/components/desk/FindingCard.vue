@@ -23,8 +23,7 @@ const KIND = { wrong: 'Wrong', attention: 'Worth a look', note: 'Note' }
     <p>{{ words.text }}</p>
     <details>
       <summary>
-        why?
-        <span v-if="finding.stop !== here" class="at">· {{ STOP_NAMES[finding.stop] }}</span>
+        why?<span v-if="finding.stop !== here" class="at">· {{ STOP_NAMES[finding.stop] }}</span>
       </summary>
       {{ words.why }}
     </details>

@@ -80,9 +80,6 @@ function add(): void {
   margin-left: auto;
   align-self: center;
 }
-.scroll {
-  overflow-x: auto;
-}
 .kit {
   min-width: 700px;
 }

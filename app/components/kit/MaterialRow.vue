@@ -60,8 +60,8 @@ function toggleCaution(caution: Caution, on: boolean): void {
     </td>
     <td class="figure">{{ need.perTray === undefined ? '–' : amountWords(need.perTray, need.unit) }}</td>
     <td class="figure strong">
-      {{ amountWords(need.forClass, need.unit) }}
-      <span v-if="need.spare > 0" class="spare">{{ amountWords(need.spare, need.unit) }} spare</span>
+      {{ amountWords(need.forClass, need.unit)
+      }}<span v-if="need.spare > 0" class="spare">{{ amountWords(need.spare, need.unit) }} spare</span>
     </td>
     <td class="figure stock">
       <NumberField

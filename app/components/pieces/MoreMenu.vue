@@ -36,11 +36,7 @@ function choose(item: MenuItem): void {
     </template>
     <ul class="menu sheet" @keydown="onKey">
       <li v-for="item in items" :key="item.label">
-        <button
-          type="button"
-          class="button quiet"
-          @click="choose(item)"
-        >
+        <button type="button" class="button quiet" @click="choose(item)">
           {{ item.label }}
           <kbd v-if="item.key">{{ item.key }}</kbd>
         </button>

@@ -23,6 +23,7 @@ const written = computed(() => (props.modelValue === null ? '' : writeShort(prop
 const draft = ref(written.value)
 const trouble = ref('')
 const hint = useId()
+const field = useId()
 watch(written, (text) => {
   draft.value = text
   trouble.value = ''
@@ -49,19 +50,14 @@ function take(value: number | null): void {
 </script>
 
 <template>
-  <label class="number-field" :class="{ bare }">
-    <span class="label" :class="{ 'sr-only': bare }">{{ label }}</span>
+  <div class="number-field" :class="{ bare }">
+    <label :for="field" class="label" :class="{ 'sr-only': bare }">{{ label }}</label>
     <span class="entry">
-      <button
-        v-if="steps"
-        type="button"
-        class="step"
-        :aria-label="`One less: ${label}`"
-        @click.prevent="take((modelValue ?? 0) - 1)"
-      >
+      <button v-if="steps" type="button" class="step" :aria-label="`One less: ${label}`" @click="take((modelValue ?? 0) - 1)">
         −
       </button>
       <input
+        :id="field"
         v-model="draft"
         class="box"
         :class="{ wrong: trouble }"
@@ -73,19 +69,13 @@ function take(value: number | null): void {
         @change="keep"
         @keydown.enter="keep"
       />
-      <button
-        v-if="steps"
-        type="button"
-        class="step"
-        :aria-label="`One more: ${label}`"
-        @click.prevent="take((modelValue ?? 0) + 1)"
-      >
+      <button v-if="steps" type="button" class="step" :aria-label="`One more: ${label}`" @click="take((modelValue ?? 0) + 1)">
         +
       </button>
       <span v-if="symbol" class="symbol">{{ symbol }}</span>
     </span>
     <span v-if="trouble" :id="hint" class="trouble" role="alert">{{ trouble }}</span>
-  </label>
+  </div>
 </template>
 
 <style scoped>

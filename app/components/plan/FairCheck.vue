@@ -120,7 +120,6 @@ summary {
   text-decoration: underline;
 }
 .scroll {
-  overflow-x: auto;
   margin: 8px 0;
 }
 th[scope='row'] {

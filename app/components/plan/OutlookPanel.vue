@@ -88,8 +88,7 @@ function guess(part: 'expectedLow' | 'expectedHigh', value: number | null): void
           />
           <p>
             With {{ counted(plan.repeats, 'repeat') }}, the best one comes out best in
-            <strong>{{ chanceWords(outlook.chance) }}</strong>
-            .
+            <strong>{{ chanceWords(outlook.chance) }}</strong>.
             <template v-if="outlook.needed">
               {{ counted(outlook.needed, 'repeat') }} {{ outlook.needed === 1 ? 'reaches' : 'reach' }} nine in ten.
             </template>

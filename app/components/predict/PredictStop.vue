@@ -20,8 +20,7 @@ const stamped = computed(() => groups.value.filter((one) => one.stamped).length)
     <div v-if="activeConditions(plan).length < 2" class="empty-note">
       <strong>Nothing to put in order yet</strong>
       A prediction is an order of the conditions, such as “kitchen roll, tissue, card, because it is the fluffiest”.
-      <NuxtLink :to="`/lesson/${lesson.id}/plan`">Name two conditions first</NuxtLink>
-      .
+      <NuxtLink :to="`/lesson/${lesson.id}/plan`">Name two conditions first</NuxtLink>.
     </div>
     <template v-else>
       <section class="sheet tally" aria-labelledby="tally">

@@ -10,7 +10,7 @@ const placeOf = (id: string) => props.plan.conditions.findIndex((one) => one.id 
 </script>
 
 <template>
-  <table class="tally" :class="{ big }">
+  <table class="tally" :class="{ big, many: tally.length > 5 }">
     <thead>
       <tr>
         <th scope="col"><span class="sr-only">Condition</span></th>
@@ -21,7 +21,11 @@ const placeOf = (id: string) => props.plan.conditions.findIndex((one) => one.id 
     <tbody>
       <tr v-for="one in tally" :key="one.condition">
         <th scope="row">
-          <ConditionBadge :size="big ? 44 : 26" :letter="letterOf(plan, one.condition)" :place="placeOf(one.condition)" />
+          <ConditionBadge
+            :size="big ? (tally.length > 5 ? 34 : 44) : 26"
+            :letter="letterOf(plan, one.condition)"
+            :place="placeOf(one.condition)"
+          />
           <span>{{ nameOfCondition(plan, one.condition) }}</span>
         </th>
         <td>
@@ -81,8 +85,25 @@ th {
 .big td {
   padding: 10px 16px 10px 0;
 }
+.big.many {
+  line-height: 1.2;
+}
+.big.many th,
+.big.many td {
+  padding: 3px 16px 3px 0;
+}
+.big.many tbody th span:last-child {
+  overflow: hidden;
+  max-width: 520px;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
 .big .squares i {
   width: 30px;
   height: 30px;
+}
+.big.many .squares i {
+  width: 24px;
+  height: 24px;
 }
 </style>

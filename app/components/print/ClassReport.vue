@@ -52,8 +52,7 @@ const predicted = computed(() =>
       </dd>
       <dt>We measured</dt>
       <dd>
-        {{ measuredCard(plan)?.name ?? '…' }}
-        <template v-if="method">, with a {{ methodWords(method) }}</template>
+        {{ measuredCard(plan)?.name ?? '…' }}<template v-if="method">, with a {{ methodWords(method) }}</template>
       </dd>
       <dt>We kept the same</dt>
       <dd>

@@ -23,8 +23,7 @@ const evidence = computed(() => evidenceOf(plan.value, lesson.record))
       <strong>No readings yet</strong>
       Here the averages, every reading as a dot, and how sure the class can be will stand, such as “Clear: the gap is 2.1 times the
       wobble”.
-      <NuxtLink :to="`/lesson/${lesson.id}/test`">Key readings in</NuxtLink>
-      , or take a table in from CSV.
+      <NuxtLink :to="`/lesson/${lesson.id}/test`">Key readings in</NuxtLink>, or take a table in from CSV.
     </div>
   </div>
 </template>

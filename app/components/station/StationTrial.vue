@@ -64,6 +64,10 @@ function write({ value, entered }: { value: number; entered: string }, more: Par
       ...more,
     })
   emit('written', fixed ?? { ...row, ...more })
+  // A trial that was set aside is the next one again, on this very page.
+  text.value = ''
+  asked.value = undefined
+  sayingWhy.value = false
 }
 
 function setAside(reason: string): void {
@@ -93,9 +97,9 @@ function setAside(reason: string): void {
         </li>
       </ul>
       <p v-if="last && !fixing" class="last">
-        Last: {{ letterOf(plan, last.condition) }}
-        <strong>{{ writeReading(plan, last.value, last.unit) }}</strong>
-        {{ last.practice ? ', practice' : '' }}{{ last.status === 'set-aside' ? ', set aside' : '' }}
+        Last: {{ letterOf(plan, last.condition) }} <strong>{{ writeReading(plan, last.value, last.unit) }}</strong>{{
+          last.practice ? ', practice' : ''
+        }}{{ last.status === 'set-aside' ? ', set aside' : '' }}
         <button type="button" class="fix" @click="emit('fix')">fix it</button>
       </p>
       <p v-if="fixing" class="last">

@@ -97,7 +97,13 @@ function onPaste(event: ClipboardEvent, row: number, column: number): void {
 <template>
   <div class="scroll">
     <table ref="grid" class="grid">
-      <caption class="sr-only">Readings in {{ unitOf(unit).symbol }} of every group</caption>
+      <caption class="sr-only">
+        Readings in
+        {{
+          unitOf(unit).symbol
+        }}
+        of every group
+      </caption>
       <thead>
         <tr>
           <td class="corner">{{ unitOf(unit).symbol }}</td>
@@ -168,10 +174,6 @@ function onPaste(event: ClipboardEvent, row: number, column: number): void {
 </template>
 
 <style scoped>
-.scroll {
-  overflow-x: auto;
-  padding: 2px;
-}
 .grid {
   width: 100%;
   border-collapse: separate;

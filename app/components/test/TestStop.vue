@@ -44,8 +44,7 @@ function firstToLookAt(): Cell | undefined {
     <div v-else class="empty-note">
       <strong>Nothing to write down yet</strong>
       Readings go into a table of groups and conditions, such as “Alder, kitchen roll, first trial: 61 mm”.
-      <NuxtLink :to="`/lesson/${lesson.id}/plan`">Say what is changed and measured first</NuxtLink>
-      .
+      <NuxtLink :to="`/lesson/${lesson.id}/plan`">Say what is changed and measured first</NuxtLink>.
     </div>
   </div>
 </template>

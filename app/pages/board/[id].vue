@@ -29,7 +29,7 @@ const host = computed(() => window.location.host)
     <p v-if="missing" class="message">This lesson is not here. Close this window and open the board from the desk.</p>
     <p v-else-if="!plan" class="message">Opening …</p>
     <template v-else>
-      <header><QuestionLine :plan="plan" /></header>
+      <header><QuestionLine as="h1" :plan="plan" /></header>
       <main>
         <BoardQuestion v-if="view === 'question'" :plan="plan" :code="code" :host="host" />
         <BoardPredict v-else-if="view === 'predict'" :plan="plan" :record="record" />
@@ -89,7 +89,7 @@ const host = computed(() => window.location.host)
   font-family: var(--heading);
   font-size: 30px;
 }
-header {
+header h1 {
   font-size: clamp(34px, 3.1vw, 60px);
 }
 main {

@@ -75,8 +75,7 @@ watch(
     <h1>This lesson is not here</h1>
     <p>
       It may have been made on another computer.
-      <NuxtLink to="/">Go back to the shelf</NuxtLink>
-      .
+      <NuxtLink to="/">Go back to the shelf</NuxtLink>.
     </p>
     <NoticeBar />
   </div>

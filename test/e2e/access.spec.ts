@@ -1,0 +1,128 @@
+import AxeBuilder from '@axe-core/playwright'
+import type { Page } from '@playwright/test'
+import { withGroups, type Plan } from '../../core/lesson'
+import { randomUUID } from 'node:crypto'
+import { client, expect, joinStation, openStop, test } from './house'
+
+const STOPS = ['wonder', 'plan', 'kit', 'clock', 'predict', 'test', 'results', 'agree']
+
+async function demoLesson(baseURL: string | undefined): Promise<{ id: string; code: string }> {
+  const { call, open } = client(baseURL)
+  const { body } = await call<{ lessons: { id: string; title: string }[] }>('GET', '/api/lessons')
+  const { lesson } = await open(body.lessons.find(({ title }) => title === 'Soak-up strips')!.id)
+  return lesson
+}
+
+async function expectAccessible(page: Page, name: string): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze()
+  expect(violations.map(({ id, nodes }) => `${name}: ${id} ${nodes[0]?.target.join(' ')} ${nodes[0]?.failureSummary}`)).toEqual([])
+}
+
+/** Nothing sticks out to the right, and no button or field is cut off. */
+async function expectNothingSticksOut(page: Page, name: string): Promise<void> {
+  const [content, window] = await page.evaluate(() => [document.documentElement.scrollWidth, document.documentElement.clientWidth])
+  expect(content, name).toBeLessThanOrEqual(window!)
+}
+
+test('axe finds nothing on any main view', async ({ page, baseURL }) => {
+  test.setTimeout(180_000)
+  const lesson = await demoLesson(baseURL)
+  await page.goto('/')
+  await expect(page.getByRole('heading', { name: 'Soak-up strips', exact: true }).first()).toBeVisible()
+  await expectAccessible(page, 'shelf')
+  for (const stop of STOPS) {
+    await openStop(page, lesson.id, stop)
+    if (stop === 'results') await expect(page.locator('.results-chart svg')).toBeVisible()
+    await expectAccessible(page, stop)
+    await expectNothingSticksOut(page, stop)
+  }
+  await page.keyboard.press('?')
+  await expect(page.getByRole('heading', { name: 'Keys' })).toBeVisible()
+  await expectAccessible(page, 'keys')
+  for (const printout of ['trays', 'report']) {
+    await page.goto(`/print/${lesson.id}/${printout}`)
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+    await expectAccessible(page, printout)
+  }
+  await page.goto(`/board/${lesson.id}`)
+  for (let view = 0; view < 5; view += 1) {
+    await page.getByRole('navigation').getByRole('button').nth(view).click()
+    if (view === 3) await expect(page.locator('.results-chart svg')).toBeVisible()
+    for (const mode of ['light', 'dark']) {
+      await expectAccessible(page, `board ${view} ${mode}`)
+      await page.keyboard.press('d')
+    }
+  }
+})
+
+test('a station has nothing for axe to find and fits 360 x 640', async ({ page, baseURL }) => {
+  await page.setViewportSize({ width: 360, height: 640 })
+  const { lesson } = await client(baseURL).newLesson()
+  await page.goto('/station')
+  await expectAccessible(page, 'joining')
+  await joinStation(page, lesson.code, 'Fir')
+  await expectAccessible(page, 'predicting')
+  await expectNothingSticksOut(page, 'predicting')
+  await page.getByRole('button', { name: 'Later' }).click()
+  await expectAccessible(page, 'a trial')
+  await expectNothingSticksOut(page, 'a trial')
+  const small = await page
+    .locator('.keys button, .entry .button')
+    .evaluateAll((buttons) => buttons.filter((button) => button.getBoundingClientRect().height < 56).length)
+  expect(small).toBe(0)
+})
+
+test('the board holds ten groups, eight conditions with long names and five repeats', async ({ page, baseURL }) => {
+  const { call, newLesson } = client(baseURL)
+  const { lesson } = await newLesson()
+  const conditions = Array.from({ length: 8 }, (_, place) => ({
+    id: `c${place}`,
+    label: `a rather long name for paper number ${place}`,
+    baseline: false,
+    leftOut: false,
+  }))
+  const plan: Plan = { ...withGroups(lesson.plan, 10, randomUUID), conditions, repeats: 5, materials: [] }
+  expect((await call('PUT', `/api/lessons/${lesson.id}/plan`, { plan, revision: lesson.revision })).status).toBe(200)
+  await page.goto(`/board/${lesson.id}`)
+  for (let view = 0; view < 5; view += 1) {
+    await page.getByRole('navigation').getByRole('button').nth(view).click()
+    const cut = await page.evaluate(() => {
+      const frame = document.querySelector('.board > main')!.getBoundingClientRect()
+      return [...document.querySelectorAll('.board > main *')]
+        .map((one) => ({
+          text: one.textContent?.trim().slice(0, 30),
+          box: one.getBoundingClientRect(),
+          inside: one.closest('.results-chart, .sr-only'),
+        }))
+        .filter(({ box, inside }) => !inside && box.width > 0 && (box.right > frame.right + 1 || box.bottom > frame.bottom + 1))
+        .map(({ text }) => text)
+    })
+    expect(cut, `view ${view}`).toEqual([])
+  }
+  await openStop(page, lesson, 'test')
+  await expectNothingSticksOut(page, 'a wide grid')
+  await openStop(page, lesson, 'plan')
+  await expectNothingSticksOut(page, 'a wide plan')
+})
+
+test('the whole plan can be worked from the keyboard', async ({ page, baseURL }) => {
+  const { lesson } = await client(baseURL).newLesson()
+  await openStop(page, lesson, 'wonder')
+  await page.keyboard.press('2')
+  await expect(page).toHaveURL(/\/plan$/)
+  await expect(page.getByRole('textbox', { name: 'Add a thing to keep the same' })).toBeVisible()
+  await page.keyboard.press('n')
+  await page.keyboard.type('the time of day')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('textbox', { name: 'Name: the time of day' })).toBeVisible()
+  await page.keyboard.press('Escape')
+  await page.getByRole('link', { name: /^Plan/ }).focus()
+  await page.keyboard.press('/')
+  await page.getByRole('searchbox', { name: /^Find a stop/ }).fill('one for all')
+  await page.keyboard.press('Enter')
+  await expect(page.getByLabel('How the time of day is kept the same')).toHaveValue('one for the whole class')
+  await page.keyboard.press('?')
+  await expect(page.getByRole('heading', { name: 'Keys' })).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('heading', { name: 'Keys' })).toBeHidden()
+})

@@ -1,0 +1,191 @@
+import { readFileSync, writeFileSync } from 'node:fs'
+import { reading } from '../api/client'
+import { cell, client, expect, openStop, saved, test } from './house'
+
+test('cards move between the trays by drag, by tap and by key, and undo takes each back', async ({ page, baseURL }) => {
+  const { lesson } = await client(baseURL).newLesson()
+  await openStop(page, lesson, 'plan')
+  const change = page.getByRole('region', { name: 'Change', exact: true })
+  const keep = page.getByRole('region', { name: 'Keep the same' })
+  const inChange = (name: string) => expect(change.getByRole('textbox', { name: `Name: ${name}` })).toBeVisible()
+
+  const card = keep
+    .locator('.card', { hasText: '' })
+    .filter({ has: page.getByRole('textbox', { name: 'Name: the width of the strip' }) })
+  const from = (await card.boundingBox())!
+  const to = (await change.locator('[data-tray="change"]').boundingBox())!
+  await page.mouse.move(from.x + 3, from.y + from.height - 4)
+  await page.mouse.down()
+  await page.mouse.move(from.x - 60, from.y + 40, { steps: 6 })
+  await page.mouse.move(to.x + 60, to.y + 20, { steps: 12 })
+  await page.mouse.up()
+  await inChange('the width of the strip')
+  await expect(keep.getByRole('textbox', { name: 'Name: the kind of paper' })).toBeVisible()
+
+  await page.keyboard.press('Escape')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await inChange('the kind of paper')
+
+  await page.getByRole('button', { name: 'More for the water' }).click()
+  await page.getByRole('button', { name: 'Change this c' }).click()
+  await inChange('the water')
+  await page.getByRole('button', { name: 'More for the depth in the water' }).focus()
+  await page.keyboard.press('c')
+  await inChange('the depth in the water')
+  await page.keyboard.press('Control+z')
+  await page.keyboard.press('Control+z')
+  await inChange('the kind of paper')
+  await page.keyboard.press('Control+Shift+z')
+  await inChange('the water')
+  await saved(page)
+  expect((await client(baseURL).open(lesson.id)).lesson.plan.changed).toBe('water')
+})
+
+test('the fair check names what differs, and one button makes it fair', async ({ page, baseURL }) => {
+  const { lesson } = await client(baseURL).newLesson()
+  await openStop(page, lesson, 'plan')
+  await page.getByText('All 6 pairs are fair.').click()
+  await page.getByRole('textbox', { name: 'the width of the strip for card' }).fill('3 cm')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'Not fair yet: the width of the strip' })).toBeVisible()
+  await expect(page.getByText('Fair: A and B; A and C; B and C.')).toBeVisible()
+  await page.getByRole('button', { name: 'Make D the same' }).click()
+  await expect(page.getByText('All 6 pairs are fair.')).toBeVisible()
+})
+
+test('the grid works like a spreadsheet: keys, a pasted block, a number that cannot be read, a correction', async ({
+  page,
+  baseURL,
+}) => {
+  const { lesson } = await client(baseURL).newLesson()
+  await openStop(page, lesson, 'test')
+  const at = (group: string, condition: string, repeat: number) => cell(page, group, condition, repeat)
+  await at('Alder', 'A kitchen roll', 1).focus()
+  await page.keyboard.type('61')
+  await page.keyboard.press('Enter')
+  await expect(at('Birch', 'A kitchen roll', 1)).toBeFocused()
+  await page.keyboard.type('5,8 cm')
+  await page.keyboard.press('Tab')
+  await expect(at('Birch', 'A kitchen roll', 2)).toBeFocused()
+  await expect(at('Birch', 'A kitchen roll', 1)).toHaveValue('58')
+  await page.keyboard.press('ArrowUp')
+  await expect(at('Alder', 'A kitchen roll', 2)).toBeFocused()
+
+  await page.evaluate(() => {
+    const data = new DataTransfer()
+    data.setData('text', '62\t60\r\n59\t57\r\n')
+    document.activeElement!.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }))
+  })
+  await expect(at('Birch', 'A kitchen roll', 3)).toHaveValue('57')
+  await expect(page.getByRole('row', { name: /^Alder/ })).toContainText('3 of 12')
+
+  await at('Cedar', 'B tissue', 1).fill('5o mm')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('alert').filter({ hasText: '5o mm' })).toBeVisible()
+  await expect(at('Cedar', 'B tissue', 1)).toHaveValue('5o mm')
+  await at('Cedar', 'B tissue', 1).fill('50')
+  await page.keyboard.press('Enter')
+  await at('Cedar', 'B tissue', 1).fill('51')
+  await page.keyboard.press('Enter')
+  await at('Cedar', 'B tissue', 1).focus()
+  await expect(page.getByText(/before: 50/)).toBeVisible()
+
+  await page.getByRole('button', { name: 'Set aside …' }).click()
+  await page.getByRole('button', { name: 'it leaked or spilled' }).click()
+  await page.getByRole('button', { name: 'Set aside', exact: true }).click()
+  await expect(page.getByText('set aside: it leaked or spilled')).toBeVisible()
+  const { record } = await client(baseURL).open(lesson.id)
+  const own = record.readings.filter(({ condition }) => condition === 'tissue')
+  expect(own.map(({ value, status }) => [value, status])).toEqual([
+    [50, 'kept'],
+    [51, 'kept'],
+    [51, 'set-aside'],
+  ])
+})
+
+test('what is typed while the server is away is kept and saved when it is back', async ({ page, baseURL, context }) => {
+  const { lesson } = await client(baseURL).newLesson()
+  await openStop(page, lesson, 'wonder')
+  await context.setOffline(true)
+  await page.getByLabel('Name of the lesson').fill('Written in the dark')
+  await expect(page.getByText('not saved: trying again')).toBeVisible()
+  await context.setOffline(false)
+  await saved(page)
+  expect((await client(baseURL).open(lesson.id)).lesson.plan.title).toBe('Written in the dark')
+})
+
+test('a plan changed in another window is not overwritten', async ({ page, baseURL }) => {
+  const { call, newLesson, open } = client(baseURL)
+  const { lesson } = await newLesson()
+  await openStop(page, lesson, 'wonder')
+  await page.route('**/events*', (route) => route.abort())
+  await page.reload()
+  await expect(page.getByLabel('Name of the lesson')).toHaveValue('Soak-up strips')
+  await call('PUT', `/api/lessons/${lesson.id}/plan`, {
+    plan: { ...lesson.plan, title: 'From elsewhere' },
+    revision: lesson.revision,
+  })
+  await page.getByLabel('Name of the lesson').fill('From here')
+  await expect(page.getByText('This plan was changed in another window meanwhile.')).toBeVisible()
+  await page.getByRole('button', { name: 'Load the newer plan' }).click()
+  await expect(page.getByLabel('Name of the lesson')).toHaveValue('From elsewhere')
+  expect((await open(lesson.id)).lesson.plan.title).toBe('From elsewhere')
+})
+
+test('the shelf: duplicate, put away, undo; a lesson file travels; a foreign file changes nothing', async ({
+  page,
+  baseURL,
+}, info) => {
+  const { newLesson, call } = client(baseURL)
+  const { lesson } = await newLesson()
+  await call('PUT', `/api/lessons/${lesson.id}/plan`, { plan: { ...lesson.plan, title: 'Traveller' }, revision: lesson.revision })
+  await page.goto('/')
+  const titled = (name: string) => page.getByRole('listitem').filter({ has: page.getByRole('heading', { name, exact: true }) })
+  await titled('Traveller').getByRole('button', { name: 'Duplicate' }).click()
+  await expect(titled('Traveller (copy)')).toBeVisible()
+  await page.getByRole('status').getByRole('button', { name: 'Undo' }).click()
+  await expect(titled('Traveller (copy)')).toBeHidden()
+  await titled('Traveller').getByRole('button', { name: 'Put away' }).click()
+  await expect(titled('Traveller')).toBeHidden()
+  await page.getByRole('status').getByRole('button', { name: 'Undo' }).last().click()
+  await expect(titled('Traveller')).toBeVisible()
+
+  await openStop(page, lesson, 'plan')
+  await page.getByRole('button', { name: 'Print and files' }).click()
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Save the lesson as a file' }).click(),
+  ])
+  const path = info.outputPath('traveller.beaker.json')
+  await download.saveAs(path)
+  await page.goto('/')
+  const openFile = async (file: string) => {
+    const [chooser] = await Promise.all([
+      page.waitForEvent('filechooser'),
+      page.getByRole('button', { name: 'Open a file' }).click(),
+    ])
+    await chooser.setFiles(file)
+  }
+  const broken = info.outputPath('broken.json')
+  writeFileSync(broken, readFileSync(path, 'utf8').replace('"repeats": 3', '"repeats": "three"'))
+  await openFile(broken)
+  await expect(page.getByRole('alert')).toContainText('damaged at “plan.repeats”')
+  await openFile(path)
+  await expect(page).toHaveURL(/\/lesson\/.*\/plan$/)
+  await page.goto('/')
+  await expect(titled('Traveller')).toHaveCount(2)
+})
+
+test('the Second look leads to the odd number and mends it', async ({ page, baseURL }) => {
+  const { call, newLesson } = client(baseURL)
+  const { lesson } = await newLesson()
+  const rows = [60, 62, 61, 63].map((value, place) => reading(lesson.plan, { value, group: lesson.plan.groups[place]!.id }))
+  const slip = reading(lesson.plan, { value: 5.9, entered: '5.9', group: lesson.plan.groups[4]!.id })
+  await call('POST', `/api/lessons/${lesson.id}/readings`, { readings: [...rows, slip] })
+  await openStop(page, lesson, 'plan')
+  await page.keyboard.press('6')
+  await expect(page.getByRole('heading', { name: 'Test', exact: true })).toBeVisible()
+  await page.getByRole('complementary').getByRole('button', { name: 'Make it 59' }).click()
+  await expect(cell(page, 'Elm', 'A kitchen roll', 1)).toHaveValue('59')
+  await expect(page.getByText('was written as 5.9')).toBeHidden()
+})

@@ -1,0 +1,53 @@
+import { expect, test as base, type Page } from '@playwright/test'
+import { clientFor, type WholeLesson } from '../api/client'
+
+export { expect }
+
+/** Every page of every test: no errors in its console, and no request to anywhere but our own server. */
+export const test = base.extend({
+  context: async ({ context, baseURL }, use) => {
+    const trouble: string[] = []
+    context.on('page', (page) => {
+      page.on('pageerror', (error) => trouble.push(error.message))
+      page.on('console', (message) => {
+        if (message.type() === 'error' && !/Failed to load resource|ERR_INTERNET_DISCONNECTED/.test(message.text()))
+          trouble.push(message.text())
+      })
+    })
+    context.on('request', (request) => {
+      if (!request.url().startsWith(baseURL!) && !/^(data|blob):/.test(request.url())) trouble.push(`asked ${request.url()}`)
+    })
+    await use(context)
+    expect(trouble).toEqual([])
+  },
+})
+
+export const client = (baseURL: string | undefined) => clientFor(baseURL!)
+
+/** Opens a stop of a lesson at the desk. */
+export async function openStop(page: Page, lesson: WholeLesson['lesson'] | string, stop: string): Promise<void> {
+  await page.goto(`/lesson/${typeof lesson === 'string' ? lesson : lesson.id}/${stop}`)
+  await expect(page.getByRole('heading', { name: 'Second look' })).toBeAttached()
+}
+
+/** Joins a station with the code and waits for its first question. */
+export async function joinStation(page: Page, code: string, group: string): Promise<void> {
+  await page.goto('/station')
+  await page.getByLabel('Code from the board').fill(code)
+  await page.getByRole('button', { name: 'Next' }).click()
+  await page.getByRole('button', { name: group }).click()
+  await expect(page.getByText(/of \d+ done/)).toBeVisible()
+}
+
+/** Types a number on the pad and writes it down. */
+export async function enterNumber(page: Page, keys: string): Promise<void> {
+  const names: Record<string, string> = { ',': 'comma', '½': 'and a half' }
+  for (const key of keys) await page.getByRole('button', { name: names[key] ?? key, exact: true }).click()
+  await page.getByRole('button', { name: 'Write it down' }).click()
+}
+
+export const cell = (page: Page, group: string, condition: string, repeat: number) =>
+  page.getByRole('textbox', { name: `${group}, ${condition}, repeat ${repeat}`, exact: true })
+
+/** Everything on the plan is on the server. */
+export const saved = (page: Page) => expect(page.getByRole('status').filter({ hasText: /^\s*saved\s*$/ })).toBeVisible()

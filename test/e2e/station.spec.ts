@@ -1,0 +1,81 @@
+import { client, enterNumber, expect, joinStation, test } from './house'
+
+test.use({ viewport: { width: 360, height: 640 }, hasTouch: true })
+
+test('a group predicts, practises, is asked about a slip, fixes one and says what went wrong', async ({ page, baseURL }) => {
+  const { newLesson, open } = client(baseURL)
+  const { lesson } = await newLesson()
+  await joinStation(page, lesson.code, 'Cedar')
+  for (const name of ['kitchen roll', 'tissue', 'writing paper', 'card'])
+    await page.getByRole('button', { name: new RegExp(name) }).click()
+  await page.getByLabel('We think so because …').fill('it is the fluffiest')
+  await page.getByRole('button', { name: 'This is our prediction' }).click()
+  await expect(page.getByText('Practice: it does not count')).toBeVisible()
+  await enterNumber(page, '58')
+  await expect(page.getByText('trial 1')).toBeVisible()
+  await expect(page.getByText('0 of 12 done')).toBeVisible()
+
+  await enterNumber(page, '61')
+  await expect(page.getByRole('heading', { name: 'tissue' })).toBeVisible()
+  await page.getByRole('button', { name: 'fix it' }).click()
+  await page.getByLabel('The number').fill('6½ cm')
+  await page.getByRole('button', { name: 'Write it down' }).click()
+  await expect(page.getByText('1 of 12 done')).toBeVisible()
+
+  await page.getByText('Do another one').click()
+  await page.getByRole('button', { name: 'A 2', exact: true }).click()
+  await enterNumber(page, '6,2')
+  await page.getByRole('button', { name: /^It is 62/ }).click()
+  await expect(page.getByText('2 of 12 done')).toBeVisible()
+
+  await page.getByLabel('The number').fill('49')
+  await page.getByRole('button', { name: 'something went wrong' }).click()
+  await page.getByRole('button', { name: 'it touched the side' }).click()
+  await expect(page.getByText('2 of 12 done')).toBeVisible()
+  await page.getByLabel('The number').fill('twelve')
+  await page.getByRole('button', { name: 'Write it down' }).click()
+  await expect(page.getByRole('alert')).toContainText('not a number')
+  await expect(page.getByLabel('The number')).toHaveValue('twelve')
+
+  await expect.poll(async () => (await open(lesson.id)).record.readings.length).toBe(5)
+  const { record } = await open(lesson.id)
+  expect(
+    record.readings.map(({ condition, repeat, value, practice, status, entered, by }) => [
+      condition,
+      repeat,
+      value,
+      practice,
+      status,
+      entered,
+      by,
+    ]),
+  ).toEqual([
+    ['kitchen-roll', 1, 58, true, 'kept', '58', 'station'],
+    ['kitchen-roll', 1, 61, false, 'kept', '61', 'station'],
+    ['kitchen-roll', 1, 65, false, 'kept', '6½ cm', 'station'],
+    ['kitchen-roll', 2, 62, false, 'kept', '6,2', 'station'],
+    ['tissue', 1, 49, false, 'set-aside', '49', 'station'],
+  ])
+  expect(record.predictions).toMatchObject([{ reason: 'it is the fluffiest', late: false }])
+})
+
+test('nothing is lost while the line is down, not even when the page is closed', async ({ page, context, baseURL }) => {
+  const { newLesson, open } = client(baseURL)
+  const { lesson } = await newLesson()
+  await joinStation(page, lesson.code, 'Elm')
+  await page.getByRole('button', { name: 'Later' }).click()
+  await page.getByRole('button', { name: 'Start the trials that count' }).click()
+  await context.setOffline(true)
+  await enterNumber(page, '61')
+  await enterNumber(page, '52')
+  await expect(page.getByRole('status')).toContainText('line is down, 2 waiting')
+  await expect(page.getByText('2 of 12 done')).toBeVisible()
+  await page.close()
+
+  await context.setOffline(false)
+  const again = await context.newPage()
+  await again.goto('/station')
+  await expect(again.getByText('2 of 12 done')).toBeVisible()
+  await expect.poll(async () => (await open(lesson.id)).record.readings.map(({ value }) => value)).toEqual([61, 52])
+  await expect(again.getByRole('status')).toHaveText('sent')
+})
