@@ -8,6 +8,13 @@ export default defineNuxtConfig({
   ssr: false,
   // Nuxt 4.4.5 looks for a server entry in the client's settings when it develops without server rendering; this way it finds one.
   $development: { experimental: { viteEnvironmentApi: true } },
+  // A page loads what it shows; the next one's script comes when a link to it is pointed at.
+  experimental: { defaults: { nuxtLink: { prefetchOn: { visibility: false, interaction: true } } } },
+  hooks: {
+    'build:manifest': (manifest) => {
+      for (const part of Object.values(manifest)) part.prefetch = false
+    },
+  },
   modules: ['@pinia/nuxt', 'vuetify-nuxt-module'],
   css: [
     '@fontsource/andika/400.css',

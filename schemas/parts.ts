@@ -1,8 +1,8 @@
 import Joi from 'joi'
 import { UNIT_CODES } from '../core/quantity'
 
-export const SHORT = 200
-export const LONG = 4000
+const SHORT = 200
+const LONG = 4000
 
 /** Ids inside a plan: made by the client, short and harmless. */
 export const planId = Joi.string()

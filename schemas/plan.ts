@@ -16,7 +16,7 @@ import {
 } from '../core/lesson'
 import { longText, measureNumber, planId, shortText, unit, whole } from './parts'
 
-export const MOST_CONDITIONS = 60
+const MOST_CONDITIONS = 60
 const MOST_CARDS = 60
 const MOST_REMARKS = 200
 

@@ -129,7 +129,7 @@ async function attempt(work: () => Promise<void>): Promise<void> {
       Start from a ready one and change what you like.
     </div>
 
-    <AppDialog v-model="choosing" title="Start a lesson" :width="620">
+    <LazyAppDialog v-if="choosing" v-model="choosing" title="Start a lesson" :width="620">
       <ul class="choices">
         <li v-for="investigation in investigations" :key="investigation.id">
           <button type="button" class="choice" @click="start(investigation.id)">
@@ -145,7 +145,7 @@ async function attempt(work: () => Promise<void>): Promise<void> {
         </li>
       </ul>
       <template #actions><button type="button" class="button quiet" @click="choosing = false">Not now</button></template>
-    </AppDialog>
+    </LazyAppDialog>
     <NoticeBar />
   </main>
 </template>

@@ -4,7 +4,7 @@ const LANCZOS = [
 ]
 
 /** Natural logarithm of the gamma function for x above zero (Lanczos, g = 7, n = 9). `logGamma(5) // ln 24 = 3.17805` */
-export function logGamma(x: number): number {
+function logGamma(x: number): number {
   if (x < 0.5) return Math.log(Math.PI / Math.sin(Math.PI * x)) - logGamma(1 - x)
   const shifted = x - 1
   const base = shifted + 7.5

@@ -5,8 +5,8 @@ import { fitGroupsAndConditions, type Model, type Observation, type PairContrast
 /** How sure the class can be. `nothing-yet` stands for fewer than two conditions with readings. */
 export type Grade = 'clear' | 'leaning' | 'cannot-tell' | 'same' | 'nothing-yet'
 
-export const CLEAR_BELOW = 0.05
-export const LEANING_BELOW = 0.2
+const CLEAR_BELOW = 0.05
+const LEANING_BELOW = 0.2
 
 export interface EvidenceOptions {
   /** The instrument's mark, same unit as the values. */

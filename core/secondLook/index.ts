@@ -1,3 +1,4 @@
+import { evidenceOf } from '../evidence'
 import type { LessonRecord, Plan } from '../lesson'
 import type { Finding, Severity } from './finding'
 import {
@@ -23,6 +24,7 @@ const WEIGHT: Record<Severity, number> = { wrong: 0, attention: 1, note: 2 }
 
 /** Everything the computation finds in a lesson, worst first; within one severity in the order of the stops. */
 export function secondLook(plan: Plan, record: LessonRecord): Finding[] {
+  const evidence = evidenceOf(plan, record)
   const findings = [
     ...findingsOfQuestion(plan),
     ...findingsOfConditions(plan),
@@ -32,8 +34,8 @@ export function secondLook(plan: Plan, record: LessonRecord): Finding[] {
     ...findingsOfClock(plan),
     ...findingsOfPredictions(plan, record),
     ...findingsOfReadings(plan, record),
-    ...findingsOfEvidence(plan, record),
-    ...findingsOfConclusion(plan, record),
+    ...findingsOfEvidence(plan, evidence),
+    ...findingsOfConclusion(plan, record, evidence),
   ]
   return findings.sort((a, b) => WEIGHT[a.severity] - WEIGHT[b.severity])
 }

@@ -1,5 +1,5 @@
 import { doubtsOfConclusion } from '../agree'
-import { evidenceOf } from '../evidence'
+import type { Evidence } from '../evidence'
 import { activeConditions, measuredCard, type LessonRecord, type Plan, type Reading } from '../lesson'
 import { predictionsByGroup } from '../predictions'
 import { currentReadings, doubtfulReadings, isCounted, progressOf, type Doubt } from '../record'
@@ -67,8 +67,7 @@ export function answersTo(doubt: Doubt, reading: Pick<Reading, 'id' | 'unit'>): 
 }
 
 /** How sure the results are. */
-export function findingsOfEvidence(plan: Plan, record: LessonRecord): Finding[] {
-  const evidence = evidenceOf(plan, record)
+export function findingsOfEvidence(plan: Plan, evidence: Evidence | undefined): Finding[] {
   if (!evidence || !(evidence.grade === 'leaning' || evidence.grade === 'cannot-tell')) return []
   return [
     {
@@ -85,8 +84,7 @@ export function findingsOfEvidence(plan: Plan, record: LessonRecord): Finding[] 
 }
 
 /** What the conclusion claims and leaves out. */
-export function findingsOfConclusion(plan: Plan, record: LessonRecord): Finding[] {
-  const evidence = evidenceOf(plan, record)
+export function findingsOfConclusion(plan: Plan, record: LessonRecord, evidence: Evidence | undefined): Finding[] {
   if (!evidence || evidence.grade === 'nothing-yet') return []
   const text = record.conclusions.at(-1)?.text ?? ''
   const fixes = [go('agree', 'conclusion')]

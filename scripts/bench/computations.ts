@@ -1,0 +1,87 @@
+import { randomUUID } from 'node:crypto'
+import { linearRegression } from 'simple-statistics'
+import { drawNormal, seededRandom } from '../../core/benches'
+import { evidenceOf } from '../../core/evidence'
+import { withGroups, type LessonRecord, type Plan } from '../../core/lesson'
+import { chancesByRepeats, outlookOf } from '../../core/measuring'
+import { secondLook } from '../../core/secondLook'
+import { INVESTIGATIONS, planFrom } from '../../library'
+import { milliseconds, timeOf, type Row } from './figures'
+
+/** A plan of this size with a whole record, drawn from a seed. */
+export function bigLesson({
+  groups,
+  conditions,
+  repeats,
+  factors = 5,
+}: {
+  groups: number
+  conditions: number
+  repeats: number
+  factors?: number
+}) {
+  const random = seededRandom(1)
+  const base = withGroups(planFrom(INVESTIGATIONS['soak-up-strips']!, 'Puffin', 30, randomUUID), groups, randomUUID)
+  const plan: Plan = {
+    ...base,
+    repeats,
+    conditions: Array.from({ length: conditions }, (_, place) => ({
+      id: `c${place}`,
+      label: `paper ${place}`,
+      baseline: false,
+      leftOut: false,
+    })),
+    factors: Array.from(
+      { length: factors },
+      (_, place) => base.factors[place] ?? { id: `f${place}`, name: `factor ${place}`, how: 'the same', exceptions: {} },
+    ),
+    materials: base.materials.filter((material) => material.condition === null),
+  }
+  const readings = plan.groups.flatMap((group) =>
+    plan.conditions.flatMap((condition, place) =>
+      Array.from({ length: repeats }, (_, at) => {
+        const value = Math.max(0, Math.round(20 + 7 * place + 5 * drawNormal(random)))
+        const kept = { status: 'kept', reason: '', confirmed: false, supersedes: null, by: 'station' } as const
+        return {
+          ...kept,
+          id: randomUUID(),
+          group: group.id,
+          condition: condition.id,
+          repeat: at + 1,
+          practice: false,
+          value,
+          unit: 'mm' as const,
+          entered: `${value}`,
+          at: '2026-03-12T10:00:00.000Z',
+        }
+      }),
+    ),
+  )
+  return { plan, record: { readings, predictions: [], conclusions: [] } satisfies LessonRecord }
+}
+
+/** The sums that run while somebody types. The reference is one straight line through the same 300 readings. */
+export async function benchComputations(): Promise<Row[]> {
+  const lesson = bigLesson({ groups: 10, conditions: 6, repeats: 5 })
+  const points = lesson.record.readings.map(({ value }, place) => [place, value])
+  const reference = await timeOf(() => linearRegression(points))
+  const against = (time: number) =>
+    `${(time / reference).toFixed(1)} x simple-statistics linearRegression (${milliseconds(reference)})`
+  const row = (what: string, time: number, wanted: string): Row => ({
+    what,
+    figure: milliseconds(time),
+    wanted,
+    reference: against(time),
+  })
+
+  const evidence = await timeOf(() => evidenceOf(lesson.plan, lesson.record))
+  const wide = bigLesson({ groups: 7, conditions: 12, repeats: 3, factors: 15 })
+  const findings = await timeOf(() => secondLook(wide.plan, wide.record))
+  const outlook = outlookOf(lesson.plan)!
+  const chances = await timeOf(() => chancesByRepeats(outlook), 20)
+  return [
+    row('evidence, 10 groups x 6 conditions x 5 repeats', evidence, 'under 5 ms'),
+    row('Second look, 12 conditions x 15 factors', findings, 'under 16 ms'),
+    row('chances for 12 repeats of 6 conditions', chances, 'under 50 ms'),
+  ]
+}

@@ -1,0 +1,81 @@
+import { spawn, spawnSync } from 'node:child_process'
+import { mkdirSync, mkdtempSync, rmSync, symlinkSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { gzipSync } from 'node:zlib'
+import { chromium } from '@playwright/test'
+import { CHROMIUM } from '../../playwright.config'
+import { freePort, startApplication, temporaryFolder } from '../../test/application'
+import type { Row } from './figures'
+
+/** Script that the first page loads, against an empty page of Nuxt and Vuetify built here and now. Both gzipped. */
+export async function benchWeight(): Promise<Row[]> {
+  const empty = await weightOfEmptyPage()
+  const { folder, remove } = temporaryFolder()
+  const application = await startApplication({ data: folder })
+  const own = await scriptWeight(application.base)
+  await application.stop()
+  remove()
+  const kilobytes = (bytes: number) => `${(bytes / 1000).toFixed(0)} kB`
+  return [
+    {
+      what: 'script of the first page',
+      figure: kilobytes(own),
+      wanted: 'at most 1.3 x an empty page',
+      reference: `${(own / empty).toFixed(2)} x an empty Nuxt + Vuetify page (${kilobytes(empty)})`,
+    },
+  ]
+}
+
+async function weightOfEmptyPage(): Promise<number> {
+  const folder = mkdtempSync(join(tmpdir(), 'empty-nuxt-'))
+  symlinkSync(join(process.cwd(), 'node_modules'), join(folder, 'node_modules'))
+  mkdirSync(join(folder, 'app', 'pages'), { recursive: true })
+  writeFileSync(join(folder, 'package.json'), '{ "private": true, "type": "module" }')
+  writeFileSync(
+    join(folder, 'nuxt.config.ts'),
+    `export default defineNuxtConfig({ compatibilityDate: '2026-01-01', telemetry: false, ssr: false, modules: ['vuetify-nuxt-module'],
+      vuetify: { vuetifyOptions: { icons: { defaultSet: 'mdi-svg' } } }, vite: { build: { cssMinify: 'lightningcss' } } })`,
+  )
+  writeFileSync(join(folder, 'app', 'app.vue'), '<template><VApp><NuxtPage /></VApp></template>')
+  writeFileSync(join(folder, 'app', 'pages', 'index.vue'), '<template><VMain><VBtn>Empty</VBtn></VMain></template>')
+  const built = spawnSync('npx', ['nuxt', 'build'], {
+    cwd: folder,
+    encoding: 'utf8',
+    env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1' },
+  })
+  if (built.status !== 0) throw new Error(`The empty page could not be built:\n${built.stdout}${built.stderr}`)
+  const port = await freePort()
+  const server = spawn('node', [join(folder, '.output', 'server', 'index.mjs')], {
+    env: { ...process.env, PORT: String(port), HOST: '127.0.0.1' },
+  })
+  try {
+    return await scriptWeight(`http://127.0.0.1:${port}`)
+  } finally {
+    server.kill()
+    rmSync(folder, { recursive: true, force: true })
+  }
+}
+
+/** Gzipped bytes of all script that a page loads until it rests. */
+async function scriptWeight(address: string): Promise<number> {
+  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: CHROMIUM })
+  const page = await browser.newPage()
+  // A preloaded script answers twice and is loaded once.
+  const bodies = new Map<string, Promise<number>>()
+  page.on('response', (response) => {
+    if (response.ok() && /\.js(\?|$)/.test(response.url()))
+      bodies.set(
+        response.url(),
+        response.body().then((body) => gzipSync(body).length),
+      )
+  })
+  for (let attempt = 0; attempt < 50; attempt += 1) {
+    const opened = await page.goto(address, { waitUntil: 'networkidle' }).catch(() => undefined)
+    if (opened) break
+    await new Promise((next) => setTimeout(next, 100))
+  }
+  const weights = await Promise.all(bodies.values())
+  await browser.close()
+  return weights.reduce((sum, weight) => sum + weight, 0)
+}
