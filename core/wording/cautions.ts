@@ -33,8 +33,8 @@ const CAUTION_WORDS: Record<Caution, { name: string; what: string }> = {
 
 const DOER_WORDS: Record<Doer, string> = {
   'adult-only': 'adult only',
-  'adult-beside': 'child with an adult beside',
-  child: 'child',
+  'adult-beside': 'a child with an adult beside',
+  child: 'children can',
 }
 
 /** Closes every list of cautions, on screen and on paper. */

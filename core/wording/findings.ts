@@ -268,7 +268,7 @@ const GO_WORDS: Record<string, string> = {
   expected: 'Change the plan',
   method: 'Show the method',
   amount: 'Write the amount',
-  stock: 'Change the stock',
+  stock: 'Change stock',
   trial: 'Fill in',
   date: 'Choose a day',
   order: 'Take predictions',

@@ -65,6 +65,7 @@ const KIND = { wrong: 'Wrong', attention: 'Worth a look', note: 'Note' }
   cursor: pointer;
 }
 .at {
+  margin-left: 6px;
   color: var(--soft);
 }
 </style>

@@ -28,7 +28,7 @@ const serious = computed(() => lesson.findings.filter((finding) => finding.sever
     </button>
     <template v-if="!folded">
       <h2 id="second-look">Second look</h2>
-      <p class="soft lead">worst first, worked out from your lesson</p>
+      <p class="soft lead">worked out, worst first</p>
       <ul v-if="findings.length > 0">
         <FindingCard v-for="finding in findings" :key="finding.key" :finding="finding" :here="stop" />
       </ul>

@@ -64,6 +64,9 @@ function resize(groups: number | null): void {
   border-radius: var(--corner);
   background: var(--card);
 }
+summary strong {
+  margin-right: 10px;
+}
 summary {
   cursor: pointer;
 }

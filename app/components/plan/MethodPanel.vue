@@ -114,6 +114,9 @@ const WOBBLES = [
   border-radius: var(--corner);
   background: var(--card);
 }
+summary strong {
+  margin-right: 10px;
+}
 summary {
   cursor: pointer;
 }

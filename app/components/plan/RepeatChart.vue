@@ -44,6 +44,10 @@ const line = computed(() => `${(1 - props.wanted) * 100}%`)
 </template>
 
 <style scoped>
+.bars,
+.counts {
+  margin-right: 74px;
+}
 .bars {
   position: relative;
   display: flex;
@@ -85,12 +89,12 @@ const line = computed(() => `${(1 - props.wanted) * 100}%`)
 }
 .goal span {
   position: absolute;
-  right: 0;
-  bottom: 0;
-  padding: 0 4px;
+  bottom: -9px;
+  left: 100%;
+  padding-left: 6px;
+  white-space: nowrap;
   color: var(--brass);
   font-size: 12.5px;
-  transform: translateY(-1px);
 }
 .counts {
   display: flex;

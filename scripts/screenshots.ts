@@ -1,0 +1,68 @@
+// npm run screenshots: one current picture of each main view, made from the demo class, into docs/screenshots/.
+import { mkdirSync } from 'node:fs'
+import { chromium, type Page } from '@playwright/test'
+import { CHROMIUM } from '../playwright.config'
+import { clientFor } from '../test/api/client'
+import { startApplication, temporaryFolder } from '../test/application'
+
+const OUT = 'docs/screenshots'
+const DESK = { width: 1280, height: 800 }
+const { folder, remove } = temporaryFolder()
+mkdirSync(OUT, { recursive: true })
+const application = await startApplication({ data: folder, demo: true })
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: CHROMIUM })
+try {
+  await takeAll()
+} finally {
+  await browser.close()
+  await application.stop()
+  remove()
+}
+
+async function takeAll(): Promise<void> {
+  const { call, open } = clientFor(application.base)
+  const { body } = await call<{ lessons: { id: string; title: string }[] }>('GET', '/api/lessons')
+  const [finished, halfPlanned] = await Promise.all(body.lessons.map(({ id }) => open(id)))
+  const desk = await newPage(DESK)
+  const take = async (page: Page, name: string, path: string, ready: string) => {
+    await page.goto(application.base + path)
+    await page.locator(ready).first().waitFor()
+    await page.waitForTimeout(400)
+    await page.screenshot({ path: `${OUT}/${name}.png` })
+  }
+  const at = (whole: typeof finished, stop: string) => `/lesson/${whole!.lesson.id}/${stop}`
+
+  await take(desk, 'shelf', '/', '.lesson')
+  await take(desk, 'wonder', at(finished, 'wonder'), '.lists')
+  await take(desk, 'plan', at(halfPlanned, 'plan'), '.trays')
+  await desk.setViewportSize({ width: 1280, height: 1250 })
+  await take(desk, 'plan-whole', at(finished, 'plan'), '.bars button')
+  await desk.setViewportSize(DESK)
+  await take(desk, 'kit', at(finished, 'kit'), '.kit')
+  await take(desk, 'clock', at(finished, 'clock'), '.verdict')
+  await take(desk, 'predict', at(finished, 'predict'), '.tally')
+  await take(desk, 'test', at(finished, 'test'), '.grid')
+  await take(desk, 'results', at(finished, 'results'), '.results-chart svg')
+  await take(desk, 'agree', at(finished, 'agree'), '.starters')
+  await take(desk, 'board', `/board/${finished!.lesson.id}`, '.groups')
+  await desk.keyboard.press('ArrowRight')
+  await desk.keyboard.press('d')
+  await desk.locator('.results-chart svg').waitFor()
+  await desk.waitForTimeout(400)
+  await desk.screenshot({ path: `${OUT}/board-results-dark.png` })
+
+  const paper = await newPage({ width: 794, height: 1123 })
+  await paper.emulateMedia({ media: 'print' })
+  await take(paper, 'report', `/print/${finished!.lesson.id}/report`, '.results-chart svg')
+  await take(paper, 'tray-lists', `/print/${finished!.lesson.id}/trays`, '.list')
+
+  const station = await newPage({ width: 390, height: 844 })
+  await station.goto(`${application.base}/station?code=${encodeURIComponent(finished!.lesson.code)}`)
+  await station.getByRole('button', { name: 'Fir' }).click()
+  await station.getByLabel('The number').fill('14')
+  await station.screenshot({ path: `${OUT}/station.png` })
+}
+
+function newPage(viewport: { width: number; height: number }): Promise<Page> {
+  return browser.newPage({ viewport, locale: 'en-GB' })
+}
