@@ -20,7 +20,8 @@ export function useBoard(id: string) {
       record.value = view.record
       code.value = view.code
       stopWatching = watchEvents(
-        `/api/lessons/${id}/events?since=${view.event}`,
+        `/api/lessons/${id}/events`,
+        view.event,
         (event) => {
           if (event.kind === 'plan') void refresh()
           else record.value = withEvent(record.value, event)

@@ -14,18 +14,25 @@ export class ServerRefusal extends Error {
   }
 }
 
+// Browsers carry on at most 64 kB of a page that is gone.
+const MOST_TO_CARRY_ON = 60_000
+
 interface CallOptions {
   method?: 'GET' | 'POST' | 'PUT'
   body?: unknown
   token?: string
+  /** The page is going away: the browser carries the request on without it. Only for short bodies. */
+  leaving?: boolean
 }
 
 /** Calls a route of our own server. Throws a `ServerRefusal` with a message that can be shown as it is. */
-export async function callServer<T>(path: string, { method = 'GET', body, token }: CallOptions = {}): Promise<T> {
+export async function callServer<T>(path: string, { method = 'GET', body, token, leaving }: CallOptions = {}): Promise<T> {
   const headers: Record<string, string> = { accept: 'application/json' }
   if (body !== undefined) headers['content-type'] = 'application/json'
   if (token) headers.authorization = `Bearer ${token}`
-  const response = await fetch(path, { method, headers, body: body === undefined ? undefined : JSON.stringify(body) }).catch(() => {
+  const text = body === undefined ? undefined : JSON.stringify(body)
+  const keepalive = leaving && (text?.length ?? 0) < MOST_TO_CARRY_ON
+  const response = await fetch(path, { method, headers, body: text, keepalive }).catch(() => {
     throw new ServerRefusal(
       'away',
       'Jolly Beaker cannot be reached. What you entered is kept on this page; it is sent when it is back.',

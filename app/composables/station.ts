@@ -29,7 +29,7 @@ export function useStation() {
       state.value = 'open'
       for (const one of await waiting.restore()) if (one.token === token) foresee(one.path, one.body)
       stopWatching()
-      stopWatching = watchEvents(`/api/station/events?since=${view.event}&token=${token}`, onEvent, onLine)
+      stopWatching = watchEvents(`/api/station/events?token=${token}`, view.event, onEvent, onLine)
     } catch (error) {
       if (error instanceof ServerRefusal && error.code === 'not-joined') return leave()
       connected.value = false

@@ -10,6 +10,7 @@ export interface Waiting {
 
 const TRY_AGAIN_AFTER = 3000
 const STORE = 'waiting'
+const WORTH_WAITING = ['away', 'internal', 'not-joined']
 
 /**
  * What was entered on this station and is on its way: kept in the browser's own database until the server has it, sent in
@@ -53,7 +54,8 @@ export function useWaitingLine() {
         await callServer(first.path, { method: 'POST', body: first.body, token: first.token })
         away.value = false
       } catch (error) {
-        if (error instanceof ServerRefusal && (error.away || error.code === 'internal')) {
+        // What cannot be taken now, a lesson that was put away included, waits; only what can never be taken leaves the line.
+        if (error instanceof ServerRefusal && WORTH_WAITING.includes(error.code)) {
           away.value = true
           timer = setTimeout(() => void send(), TRY_AGAIN_AFTER)
           break

@@ -1,18 +1,38 @@
 import type { LessonEvent } from '~~/server/live/events'
 
+const TRY_AGAIN_AFTER = 2000
+
 /**
- * Follows a lesson's events from a number on. The browser reconnects by itself and names the last number it saw, so that
- * nothing is missed; `onState` says whether the line stands.
+ * Follows a lesson's events from a number on; `onState` says whether the line stands. A browser reconnects by itself after a
+ * lost line, but gives up when the server answers that it is not ready: then a new stream goes on from the last number seen.
  * @returns ends it
  */
 export function watchEvents(
   address: string,
+  since: number,
   onEvent: (event: LessonEvent) => void,
   onState: (connected: boolean) => void,
 ): () => void {
-  const source = new EventSource(address)
-  source.onmessage = (message: MessageEvent<string>) => onEvent(JSON.parse(message.data) as LessonEvent)
-  source.onopen = () => onState(true)
-  source.onerror = () => onState(false)
-  return () => source.close()
+  let last = since
+  let source: EventSource
+  let timer: ReturnType<typeof setTimeout> | undefined
+
+  function open(): void {
+    source = new EventSource(`${address}${address.includes('?') ? '&' : '?'}since=${last}`)
+    source.onmessage = (message: MessageEvent<string>) => {
+      last = Number(message.lastEventId) || last
+      onEvent(JSON.parse(message.data) as LessonEvent)
+    }
+    source.onopen = () => onState(true)
+    source.onerror = () => {
+      onState(false)
+      if (source.readyState === EventSource.CLOSED) timer = setTimeout(open, TRY_AGAIN_AFTER)
+    }
+  }
+
+  open()
+  return () => {
+    clearTimeout(timer)
+    source.close()
+  }
 }

@@ -44,7 +44,7 @@ export const useLesson = defineStore('lesson', () => {
     const whole = await callServer<Whole>(`/api/lessons/${lesson}`)
     take(whole)
     record.value = whole.record
-    stopWatching = watchEvents(`/api/lessons/${lesson}/events?since=${whole.event}`, onEvent, (state) => (connected.value = state))
+    stopWatching = watchEvents(`/api/lessons/${lesson}/events`, whole.event, onEvent, (state) => (connected.value = state))
   }
 
   function take({ lesson }: Whole): void {
@@ -52,6 +52,8 @@ export const useLesson = defineStore('lesson', () => {
     code.value = lesson.code
     plan.value = lesson.plan
     revision = lesson.revision
+    undoStack.value = []
+    redoStack.value = []
     saveState.value = 'saved'
   }
 
@@ -117,20 +119,24 @@ export const useLesson = defineStore('lesson', () => {
     timer = setTimeout(() => void save(), after)
   }
 
-  async function save(): Promise<void> {
+  async function save(leaving = false): Promise<void> {
     clearTimeout(timer)
-    const saved = plan.value
+    const [lesson, saved] = [id.value, plan.value]
     if (!saved || saveState.value === 'saving') return
     saveState.value = 'saving'
     try {
-      const answer = await callServer<{ revision: number }>(`/api/lessons/${id.value}/plan`, {
+      const answer = await callServer<{ revision: number }>(`/api/lessons/${lesson}/plan`, {
         method: 'PUT',
         body: { plan: saved, revision },
+        leaving,
       })
+      // Another lesson may have been opened meanwhile: its state is its own.
+      if (id.value !== lesson || !plan.value) return
       revision = answer.revision
       saveState.value = 'saved'
       if (plan.value !== saved) saveSoon()
     } catch (error) {
+      if (id.value !== lesson || !plan.value) return notices.trouble(messageOf(error))
       if (error instanceof ServerRefusal && error.away) {
         saveState.value = 'away'
         timer = setTimeout(() => void save(), TRY_AGAIN_AFTER)
@@ -144,7 +150,7 @@ export const useLesson = defineStore('lesson', () => {
 
   /** Sends what is not saved yet, when the page goes away. */
   function flush(): Promise<void> {
-    return saveState.value === 'waiting' || saveState.value === 'away' ? save() : Promise.resolve()
+    return saveState.value === 'waiting' || saveState.value === 'away' ? save(true) : Promise.resolve()
   }
 
   async function addReadings(rows: NewReading[]): Promise<boolean> {

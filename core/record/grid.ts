@@ -66,9 +66,13 @@ export function nextTrial(progress: Progress): Cell | undefined {
   return [...progress.cells].sort((a, b) => a.repeat - b.repeat).find((cell) => cell.kept.length === 0)
 }
 
-/** The group's next practice trial: the first condition nobody of it has tried, until the plan's practice is done. */
+/** The group's next practice trial, one condition after the other, until each has as many as the plan wants. */
 export function nextPractice(plan: Plan, readings: Reading[], group: string): Cell | undefined {
   const own = practiceOf(plan, readings).filter((cell) => cell.group === group)
-  const done = own.filter((cell) => cell.kept.length + cell.setAside.length > 0).length
-  return done >= Math.min(plan.practice, own.length) ? undefined : own.find((cell) => cell.kept.length === 0)
+  const fewest = Math.min(...own.map(triedIn))
+  return fewest < plan.practice ? own.find((cell) => triedIn(cell) === fewest) : undefined
+}
+
+function triedIn({ kept, setAside }: Cell): number {
+  return kept.length + setAside.length
 }

@@ -99,7 +99,10 @@ describe('the grid', () => {
 
   it('asks for practice until the plan has enough of it', () => {
     expect(nextPractice(plan, [], 'g1')).toMatchObject({ condition: 'kitchen-roll', practice: true })
-    expect(nextPractice(plan, [reading({ practice: true })], 'g1')).toBeUndefined()
+    expect(nextPractice(plan, [reading({ practice: true })], 'g1')).toMatchObject({ condition: 'tissue' })
+    const once = plan.conditions.map(({ id }) => reading({ condition: id, practice: true }))
+    expect(nextPractice(plan, once, 'g1')).toBeUndefined()
+    expect(nextPractice({ ...plan, practice: 2 }, once, 'g1')).toMatchObject({ condition: 'kitchen-roll' })
     expect(nextPractice({ ...plan, practice: 0 }, [], 'g1')).toBeUndefined()
   })
 })

@@ -7,7 +7,7 @@ import { drizzle } from 'drizzle-orm/pglite'
 import { migrate } from 'drizzle-orm/pglite/migrator'
 import { lockFolder } from './lock'
 import * as schema from './schema'
-import { listSnapshots, readSnapshot, takeSnapshot } from './snapshots'
+import { isDue, listSnapshots, readSnapshot, takeSnapshot } from './snapshots'
 import { StartError } from './startError'
 
 /** The same queries run on the embedded database and on a PostgreSQL server. */
@@ -31,7 +31,7 @@ export interface OpenOptions {
 
 /**
  * Opens the database: a PGlite folder taken by this process alone, or a PostgreSQL server where an address is given. Migrations
- * run, a snapshot is taken before one. A folder that will not open is put aside and the newest snapshot takes its place.
+ * run, a snapshot is taken before one and once a day. A folder that will not open is put aside and the newest snapshot takes its place.
  * @throws StartError with one sentence that says what to do
  */
 export async function openDatabase(options: OpenOptions): Promise<OpenDatabase> {
@@ -67,7 +67,8 @@ async function openFolder({ folder: path, migrations, onLost }: OpenOptions): Pr
     const existed = existsSync(join(cluster, 'PG_VERSION'))
     const { client, warning } = existed ? await openOrRestore(folder, cluster) : await openFresh(cluster)
     const database = drizzle(client, { schema })
-    if (existed && (await hasPending(database, migrations))) await takeSnapshot(client, folder, new Date())
+    const now = new Date()
+    if (existed && (isDue(folder, now) || (await hasPending(database, migrations)))) await takeSnapshot(client, folder, now)
     await migrate(database, { migrationsFolder: migrations })
     const close = async () => {
       await client.close()

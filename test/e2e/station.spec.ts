@@ -12,6 +12,8 @@ test('a group predicts, practises, is asked about a slip, fixes one and says wha
   await page.getByRole('button', { name: 'This is our prediction' }).click()
   await expect(page.getByText('Practice: it does not count')).toBeVisible()
   await enterNumber(page, '58')
+  await expect(page.getByRole('heading', { name: 'tissue' })).toBeVisible()
+  await page.getByRole('button', { name: 'Start the trials that count' }).click()
   await expect(page.getByText('trial 1')).toBeVisible()
   await expect(page.getByText('0 of 12 done')).toBeVisible()
 

@@ -1,9 +1,13 @@
 <script setup lang="ts">
+import { cautionsOf } from '~~/core/kit'
 import { activeConditions, keptFactors, letterOf, type Plan } from '~~/core/lesson'
-import { nameOfCondition } from '~~/core/wording'
+import { cautionWords, doerWords, nameOfCondition } from '~~/core/wording'
 
-/** The start of the lesson: what we change, what stays the same, and how stations join. */
-defineProps<{ plan: Plan; code: string; host: string }>()
+/** The start of the lesson: what we change, what stays the same, and what to be careful with. */
+const props = defineProps<{ plan: Plan }>()
+const care = computed(() =>
+  cautionsOf(props.plan).map(({ caution, doer }) => `${cautionWords(caution).name.toLowerCase()} (${doerWords(doer)})`),
+)
 </script>
 
 <template>
@@ -26,6 +30,7 @@ defineProps<{ plan: Plan; code: string; host: string }>()
         </li>
       </ul>
     </div>
+    <p v-if="care.length > 0" class="care"><strong>Take care:</strong> {{ care.join(', ') }}</p>
   </div>
 </template>
 
@@ -33,7 +38,7 @@ defineProps<{ plan: Plan; code: string; host: string }>()
 .question {
   display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(0, 1.2fr);
-  gap: 60px;
+  gap: 24px 60px;
   padding-top: 20px;
 }
 .conditions {
@@ -79,5 +84,8 @@ defineProps<{ plan: Plan; code: string; host: string }>()
   padding: 3px 0;
   -webkit-box-orient: vertical;
   -webkit-line-clamp: 2;
+}
+.care {
+  grid-column: 1 / -1;
 }
 </style>

@@ -29,7 +29,7 @@ function firstToLookAt(): Cell | undefined {
     </div>
     <p class="join">
       A station opens at
-      <a href="/station" target="_blank">/station</a>
+      <a :href="`/station?code=${encodeURIComponent(lesson.code)}`" target="_blank">/station</a>
       with the code
       <strong>{{ lesson.code }}</strong>
       <label class="practice">

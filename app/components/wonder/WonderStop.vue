@@ -1,9 +1,15 @@
 <script setup lang="ts">
+import { withGroups } from '~~/core/lesson'
 import { WONDER_LISTS } from '~~/core/wording'
 
 /** What the class saw, guessed and asked, and the question that comes of it. */
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
+/** One child away, or one more: the seats are split anew. */
+function setChildren(children: number): void {
+  lesson.replace(withGroups({ ...plan.value, children }, plan.value.groups.length, newId))
+}
+
 const ready = computed(() => plan.value.changed !== null && plan.value.measured !== null)
 </script>
 
@@ -40,7 +46,7 @@ const ready = computed(() => plan.value.changed !== null && plan.value.measured 
         :least="0"
         :most="200"
         whole
-        @update:model-value="lesson.edit((draft) => (draft.children = $event ?? 0))"
+        @update:model-value="setChildren($event ?? 0)"
       />
     </div>
     <div class="field hook">

@@ -31,7 +31,7 @@ const host = computed(() => window.location.host)
     <template v-else>
       <header><QuestionLine as="h1" :plan="plan" /></header>
       <main>
-        <BoardQuestion v-if="view === 'question'" :plan="plan" :code="code" :host="host" />
+        <BoardQuestion v-if="view === 'question'" :plan="plan" />
         <BoardPredict v-else-if="view === 'predict'" :plan="plan" :record="record" />
         <BoardTest v-else-if="view === 'test'" :plan="plan" :record="record" :clock="clock" />
         <BoardResults v-else-if="view === 'results'" :plan="plan" :record="record" :dark="dark" />
