@@ -21,10 +21,15 @@ function isTyping(target: EventTarget | null): boolean {
   return target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
 }
 
-/** Puts the focus on what carries this target, opening whatever folds it away. */
+const LOOK_EVERY = 50
+const LOOKS = 40
+
+/** Puts the focus on what carries this target, once its page stands, opening whatever folds it away. */
 export async function focusTarget(target: string): Promise<void> {
+  const look = () => document.querySelector<HTMLElement>(`[data-target="${CSS.escape(target)}"]`)
   await nextTick()
-  const found = document.querySelector<HTMLElement>(`[data-target="${CSS.escape(target)}"]`)
+  for (let looks = 0; looks < LOOKS && !look(); looks += 1) await new Promise((next) => setTimeout(next, LOOK_EVERY))
+  const found = look()
   if (!found) return
   for (let fold = found.closest('details'); fold; fold = fold.parentElement?.closest('details') ?? null) fold.open = true
   found.scrollIntoView({ block: 'center' })

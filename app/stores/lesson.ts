@@ -201,8 +201,8 @@ export const useLesson = defineStore('lesson', () => {
     if (!plan.value) return
     if (isPlanFix(fix)) return replace(mend(plan.value, fix, newId))
     if (fix.code === 'go') {
-      target.value = fix.target
       await navigateTo(`/lesson/${id.value}/${fix.stop}`)
+      target.value = fix.target
       return
     }
     const reading = record.value.readings.find((one) => one.id === fix.reading)

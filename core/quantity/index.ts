@@ -1,6 +1,6 @@
 export { convert, unitNamed, unitOf, withoutNoise, UNIT_CODES } from './units'
 export type { Dimension, KitchenRegion, Unit, UnitCode } from './units'
-export { readNumber, readQuantity } from './read'
+export { readQuantity } from './read'
 export type { ReadErrorCode, ReadOptions, ReadResult } from './read'
 export { decimalsOf, onTheMark, roundToMark } from './round'
 export { withUnit, writeNumber, writeQuantity, writeShort } from './write'

@@ -76,12 +76,6 @@ export function readQuantity(text: string, { unit, region = 'metric' }: ReadOpti
   return total(parts, sign, unit, region)
 }
 
-/** Reads a plain number in the same written forms, with no unit allowed. `readNumber('3,5') // { ok: true, value: 3.5, … }` */
-export function readNumber(text: string): ReadResult {
-  const read = readQuantity(text, { unit: 'count' })
-  return read.ok && read.writtenUnit !== null ? problem('wrong-kind-of-unit', text.search(/[^\d\s.,-]/)) : read
-}
-
 function clockParts(match: RegExpExecArray, position: number): Part[] | ReadResult {
   const [, first = '', second = '', third, fraction = ''] = match
   const units: UnitCode[] = third === undefined ? ['min', 's'] : ['h', 'min', 's']

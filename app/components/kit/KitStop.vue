@@ -6,11 +6,8 @@ import { PER_WORDS, trialSum } from '~~/core/wording'
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
 const needs = computed(() => new Map(needsOf(plan.value).map((need) => [need.material, need])))
-const draft = ref('')
 
-function add(): void {
-  const name = draft.value.trim()
-  if (name === '') return
+function add(name: string): void {
   lesson.edit((draft) =>
     draft.materials.push({
       id: newId(),
@@ -26,7 +23,6 @@ function add(): void {
       cautions: [],
     }),
   )
-  draft.value = ''
 }
 </script>
 
@@ -60,16 +56,14 @@ function add(): void {
       Name a thing and how much {{ PER_WORDS.group }} or {{ PER_WORDS.trial }} takes, such as “1 strip” {{ PER_WORDS.trial }}.
       Conditions, repeats, groups and spares are multiplied for you.
     </div>
-    <input
-      v-model="draft"
-      class="box add"
-      data-new
-      data-target="new-material"
-      aria-label="Add a thing to the kit"
-      maxlength="200"
+    <QuickAdd
+      class="add"
+      is-new
+      target="new-material"
+      label="Add a thing to the kit"
       placeholder="+ another thing: shallow tray"
-      @keydown.enter="add"
-      @blur="add"
+      :longest="200"
+      @add="add"
     />
     <CautionPanel />
   </div>
@@ -85,8 +79,6 @@ function add(): void {
 }
 .add {
   margin-top: 8px;
-  border-style: dashed;
-  background: transparent;
 }
 .figures {
   font-size: 15px;

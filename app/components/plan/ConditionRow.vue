@@ -8,14 +8,10 @@ import { usedIn } from '~~/core/record'
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
 const used = computed(() => usedIn(lesson.record).conditions)
-const draft = ref('')
 const units = UNIT_CODES.filter((code) => !['count', 'pieces'].includes(code))
 
-function add(): void {
-  const label = draft.value.trim()
-  if (label === '') return
+function add(label: string): void {
   lesson.edit((plan) => plan.conditions.push({ id: newId(), label, baseline: false, leftOut: false }))
-  draft.value = ''
 }
 
 function change(id: string, what: (condition: Condition) => void, typing = ''): void {
@@ -101,14 +97,12 @@ function itemsFor(condition: Condition) {
         <MoreMenu :label="`More for condition ${letterOf(plan, condition.id)}`" :items="itemsFor(condition)" />
       </li>
       <li class="condition new">
-        <input
-          v-model="draft"
-          data-target="new-condition"
-          aria-label="Add a condition"
-          maxlength="200"
+        <QuickAdd
+          target="new-condition"
+          label="Add a condition"
+          :longest="200"
           :placeholder="plan.conditions.length === 0 ? (plan.conditionsAs === 'kinds' ? 'kitchen roll' : '40 cm') : '+ another'"
-          @keydown.enter="add"
-          @blur="add"
+          @add="add"
         />
       </li>
     </ul>

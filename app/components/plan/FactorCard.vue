@@ -34,17 +34,7 @@ function takeAway(): void {
 </script>
 
 <template>
-  <div class="card" :class="{ unsaid, differs }">
-    <div class="top">
-      <GrowingField
-        plain
-        class="name"
-        :label="`Name: ${factor.name}`"
-        :model-value="factor.name"
-        @update:model-value="write('name', $event)"
-      />
-      <MoreMenu :label="`More for ${factor.name}`" :items="items" />
-    </div>
+  <TrayCard :name="factor.name" :items="items" :wrong="unsaid || differs" :class="{ unsaid }" @rename="write('name', $event)">
     <GrowingField
       v-if="tray === 'keep'"
       plain
@@ -62,29 +52,10 @@ function takeAway(): void {
       <span aria-hidden="true">▲</span>
       not the same for all
     </p>
-  </div>
+  </TrayCard>
 </template>
 
 <style scoped>
-.card {
-  padding: 5px 2px 6px 6px;
-  border: 1px solid var(--line);
-  border-radius: var(--corner);
-  background: var(--card);
-  cursor: grab;
-}
-.card.unsaid,
-.card.differs {
-  border-color: var(--beet);
-}
-.top {
-  display: flex;
-  align-items: flex-start;
-}
-.name {
-  font-family: var(--heading);
-  font-weight: 700;
-}
 .how {
   color: var(--soft);
   font-size: 14.5px;

@@ -29,31 +29,12 @@ const items = computed(() => [
 </script>
 
 <template>
-  <div class="card">
-    <div class="top">
-      <GrowingField plain class="name" :label="`Name: ${measure.name}`" :model-value="measure.name" @update:model-value="write" />
-      <MoreMenu :label="`More for ${measure.name}`" :items="items" />
-    </div>
+  <TrayCard :name="measure.name" :items="items" @rename="write">
     <button type="button" class="method" @click="focusTarget('method-tool')">{{ methodWords(measure.method) }}</button>
-  </div>
+  </TrayCard>
 </template>
 
 <style scoped>
-.card {
-  padding: 5px 2px 6px 6px;
-  border: 1px solid var(--line);
-  border-radius: var(--corner);
-  background: var(--card);
-  cursor: grab;
-}
-.top {
-  display: flex;
-  align-items: flex-start;
-}
-.name {
-  font-family: var(--heading);
-  font-weight: 700;
-}
 .method {
   padding: 0 6px;
   border: 0;

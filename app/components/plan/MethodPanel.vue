@@ -7,18 +7,16 @@ import { methodWords } from '~~/core/wording'
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
 const method = computed(() => measuredCard(plan.value)?.method)
-const newLine = ref('')
 
 function set<Part extends keyof Method>(part: Part, value: Method[Part], typing = ''): void {
   lesson.edit((draft) => (measuredCard(draft)!.method[part] = value), typing)
 }
 
-function addLine(): void {
-  const text = newLine.value.trim()
-  if (text !== '' && plan.value.resetList.length < 12) lesson.edit((draft) => draft.resetList.push(text.slice(0, 200)))
-  newLine.value = ''
+function addLine(text: string): void {
+  if (plan.value.resetList.length < MOST_RESETS) lesson.edit((draft) => draft.resetList.push(text))
 }
 
+const MOST_RESETS = 12
 const WOBBLES = [
   { part: 'readingWobble', label: 'Reading wobble', why: 'a child reads a mark wrong by about half a mark' },
   { part: 'timingWobble', label: 'Timing wobble', why: 'a child’s hand on a stopwatch: 0.15 s' },
@@ -95,15 +93,7 @@ const WOBBLES = [
         </button>
       </li>
     </ul>
-    <input
-      v-model="newLine"
-      class="box"
-      aria-label="Add to the list before every trial"
-      maxlength="200"
-      placeholder="fresh, dry strip"
-      @keydown.enter="addLine"
-      @blur="addLine"
-    />
+    <QuickAdd label="Add to the list before every trial" placeholder="+ fresh, dry strip" :longest="200" @add="addLine" />
   </details>
 </template>
 

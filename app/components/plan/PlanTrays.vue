@@ -40,29 +40,16 @@ function reorderFactors(cards: Factor[]): void {
   lesson.edit((draft) => draft.factors.sort((a, b) => order.indexOf(a.id) - order.indexOf(b.id)))
 }
 
-const newFactor = ref('')
-const newMeasured = ref('')
-
-function addFactor(change: boolean): void {
-  const name = newFactor.value.trim()
-  if (name === '') return
-  const id = newId()
-  lesson.edit((draft) => {
-    draft.factors.push({ id, name, how: '', exceptions: {} })
-    if (change) draft.changed = id
-  })
-  newFactor.value = ''
+function addFactor(name: string): void {
+  lesson.edit((draft) => draft.factors.push({ id: newId(), name, how: '', exceptions: {} }))
 }
 
-function addMeasure(): void {
-  const name = newMeasured.value.trim()
-  if (name === '') return
+function addMeasure(name: string): void {
   const id = newId()
   lesson.edit((draft) => {
     draft.measures.push(newMeasure(id, name))
     draft.measured ??= id
   })
-  newMeasured.value = ''
 }
 
 const dragging = { animation: 120, filter: 'textarea, input, button', preventOnFilter: false, forceFallback: true }
@@ -93,15 +80,12 @@ const dragging = { animation: 120, filter: 'textarea, input, button', preventOnF
         <VueDraggable v-model="inMeasure" group="measures" v-bind="dragging" class="cards" data-tray="measure">
           <MeasureCard v-for="measure in inMeasure" :key="measure.id" :measure="measure" chosen />
         </VueDraggable>
-        <input
-          v-model="newMeasured"
-          class="box add"
-          data-target="new-measure"
-          aria-label="Add a thing we could measure"
-          maxlength="4000"
+        <QuickAdd
+          class="add"
+          target="new-measure"
+          label="Add a thing we could measure"
           :placeholder="measured ? '+ another' : 'how high water climbs'"
-          @keydown.enter="addMeasure"
-          @blur="addMeasure"
+          @add="addMeasure"
         />
       </section>
       <section class="tray keep" aria-labelledby="tray-keep">
@@ -113,17 +97,14 @@ const dragging = { animation: 120, filter: 'textarea, input, button', preventOnF
           <FactorCard v-for="factor in inKeep" :key="factor.id" :factor="factor" tray="keep" />
         </VueDraggable>
         <p v-if="!changed" class="hint empty">Everything else we could change comes here by itself.</p>
-        <input
+        <QuickAdd
           v-else
-          v-model="newFactor"
-          class="box add"
-          data-new
-          data-target="new-factor"
-          aria-label="Add a thing to keep the same"
-          maxlength="4000"
+          class="add"
+          is-new
+          target="new-factor"
+          label="Add a thing to keep the same"
           placeholder="+ another thing to keep the same"
-          @keydown.enter="addFactor(false)"
-          @blur="addFactor(false)"
+          @add="addFactor"
         />
       </section>
     </div>
@@ -134,16 +115,13 @@ const dragging = { animation: 120, filter: 'textarea, input, button', preventOnF
         <VueDraggable v-model="inHeap" group="factors" v-bind="dragging" class="loose" data-tray="heap">
           <FactorCard v-for="factor in inHeap" :key="factor.id" :factor="factor" tray="heap" />
         </VueDraggable>
-        <input
-          v-model="newFactor"
-          class="box add"
-          data-new
-          data-target="new-factor"
-          aria-label="Add a thing we could change"
-          maxlength="4000"
+        <QuickAdd
+          class="add"
+          is-new
+          target="new-factor"
+          label="Add a thing we could change"
           placeholder="the kind of paper"
-          @keydown.enter="addFactor(false)"
-          @blur="addFactor(false)"
+          @add="addFactor"
         />
       </template>
       <template v-if="spareMeasures.length > 0">
@@ -217,12 +195,6 @@ const dragging = { animation: 120, filter: 'textarea, input, button', preventOnF
   min-height: 32px;
   margin-top: 8px;
   padding: 3px 8px;
-  border-style: dashed;
-  background: transparent;
-}
-.add::placeholder {
-  color: var(--soft);
-  opacity: 1;
 }
 .heap {
   margin-top: 14px;

@@ -21,8 +21,8 @@ const stamp = () => emit('stamp', { id: newId(), group: props.group, order: orde
       <textarea v-model="reason" rows="2" maxlength="4000" />
     </label>
     <div class="row">
-      <button type="button" class="button big" @click="emit('later')">Later</button>
-      <button type="submit" class="button main big grow" :disabled="!whole">This is our prediction</button>
+      <button type="button" class="button large" @click="emit('later')">Later</button>
+      <button type="submit" class="button main large grow" :disabled="!whole">This is our prediction</button>
     </div>
   </form>
 </template>
@@ -47,11 +47,6 @@ h1 {
   border-radius: var(--corner);
   background: var(--card);
   font-size: 20px;
-}
-.big {
-  min-height: 58px;
-  font-family: var(--heading);
-  font-size: 19px;
 }
 .grow {
   flex: 1;

@@ -11,13 +11,9 @@ const remarks = computed<Remark[]>({
   get: () => lesson.plan!.wonder[props.name],
   set: (list) => lesson.edit((draft) => (draft.wonder[props.name] = list), 'drag-remark'),
 })
-const draft = ref('')
 
-function add(): void {
-  const text = draft.value.trim()
-  if (text === '') return
+function add(text: string): void {
   lesson.edit((plan) => plan.wonder[props.name].push({ id: newId(), text }))
-  draft.value = ''
 }
 
 function write(id: string, text: string): void {
@@ -69,16 +65,12 @@ function itemsFor(remark: Remark) {
         <MoreMenu :label="`More for: ${remark.text}`" :items="itemsFor(remark)" />
       </li>
     </VueDraggable>
-    <input
-      v-model="draft"
-      class="box"
-      :data-target="name"
-      :data-new="name === 'noticed' ? '' : undefined"
-      maxlength="4000"
-      :aria-label="`Add to ${words.name}`"
+    <QuickAdd
+      :label="`Add to ${words.name}`"
       :placeholder="`+ ${words.example}`"
-      @keydown.enter="add"
-      @blur="add"
+      :target="name"
+      :is-new="name === 'noticed'"
+      @add="add"
     />
   </section>
 </template>
@@ -104,9 +96,6 @@ function itemsFor(remark: Remark) {
   flex: 1;
   min-height: 40px;
   padding-bottom: 8px;
-}
-input {
-  border-style: dashed;
 }
 .remark {
   display: flex;

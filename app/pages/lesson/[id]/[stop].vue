@@ -56,16 +56,14 @@ function openBoard(): void {
   window.open(`/board/${String(route.params.id)}`, `board-${String(route.params.id)}`)
 }
 
-/** Called when the work of a stop stands on the page. */
-function settle(): void {
-  const { target } = lesson
-  if (!target) return
-  lesson.target = undefined
-  void focusTarget(target)
-}
+/** Where a button of the Second look leads: the place may stand on another stop that is still to come. */
 watch(
   () => lesson.target,
-  () => void nextTick(() => setTimeout(settle, 60)),
+  (target) => {
+    if (!target) return
+    lesson.target = undefined
+    void focusTarget(target)
+  },
 )
 </script>
 
@@ -85,7 +83,7 @@ watch(
     <div class="middle">
       <DeskHead v-if="lesson.plan" @board="openBoard" @keys="keysOpen = true" />
       <main id="work" class="work" tabindex="-1">
-        <component :is="work[stop]" v-if="lesson.plan" :key="stop" @vue:mounted="settle" />
+        <component :is="work[stop]" v-if="lesson.plan" :key="stop" />
         <p v-else class="soft">Opening the lesson …</p>
       </main>
     </div>

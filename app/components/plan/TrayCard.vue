@@ -1,0 +1,38 @@
+<script setup lang="ts">
+import type { MenuItem } from '~/components/pieces/MoreMenu.vue'
+
+/** A card in a tray: its name, edited where it stands, its dots, and what the tray asks of it. */
+defineProps<{ name: string; items: MenuItem[]; wrong?: boolean }>()
+defineEmits<{ rename: [name: string] }>()
+</script>
+
+<template>
+  <div class="card" :class="{ wrong }">
+    <div class="top">
+      <GrowingField plain class="name" :label="`Name: ${name}`" :model-value="name" @update:model-value="$emit('rename', $event)" />
+      <MoreMenu :label="`More for ${name}`" :items="items" />
+    </div>
+    <slot />
+  </div>
+</template>
+
+<style scoped>
+.card {
+  padding: 5px 2px 6px 6px;
+  border: 1px solid var(--line);
+  border-radius: var(--corner);
+  background: var(--card);
+  cursor: grab;
+}
+.card.wrong {
+  border-color: var(--beet);
+}
+.top {
+  display: flex;
+  align-items: flex-start;
+}
+.name {
+  font-family: var(--heading);
+  font-weight: 700;
+}
+</style>

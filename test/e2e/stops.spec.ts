@@ -1,0 +1,272 @@
+import { writeFileSync } from 'node:fs'
+import { randomUUID } from 'node:crypto'
+import type { Plan } from '../../core/lesson'
+import { reading } from '../api/client'
+import { startApplication, temporaryFolder } from '../application'
+import { cell, client, enterNumber, expect, joinStation, openStop, saved, test } from './house'
+
+/** A lesson of Soak-up strips with its plan changed. */
+async function lessonWith(baseURL: string | undefined, change: (plan: Plan) => void) {
+  const { call, newLesson, open } = client(baseURL)
+  const { lesson } = await newLesson()
+  const plan = structuredClone(lesson.plan)
+  change(plan)
+  const answer = await call('PUT', `/api/lessons/${lesson.id}/plan`, { plan, revision: lesson.revision })
+  expect(answer.status).toBe(200)
+  return (await open(lesson.id)).lesson
+}
+
+test('wonder: what was said moves between the lists, and private notes stay private', async ({ page, baseURL }) => {
+  const lesson = await lessonWith(baseURL, (plan) => (plan.wonder.noticed = [{ id: 'one', text: 'it must be thirsty' }]))
+  await openStop(page, lesson, 'wonder')
+  await page.getByRole('button', { name: 'More for: it must be thirsty' }).click()
+  await page.getByRole('button', { name: 'Move to Maybe' }).click()
+  await expect(
+    page.getByRole('region', { name: 'Maybe' }).getByRole('textbox', { name: 'Maybe: it must be thirsty' }),
+  ).toBeVisible()
+  await page.getByText('Notes for you alone').click()
+  await page.getByRole('textbox', { name: 'Notes for you alone' }).fill('Elm quarrels about the ruler')
+  await saved(page)
+  await page.getByLabel('Children').fill('25')
+  await page.keyboard.press('Enter')
+  await saved(page)
+  const { plan } = (await client(baseURL).open(lesson.id)).lesson
+  expect(plan.groups.map(({ seats }) => seats)).toEqual([4, 4, 4, 4, 3, 3, 3])
+  for (const view of ['board', 'print']) {
+    await page.goto(view === 'board' ? `/board/${lesson.id}` : `/print/${lesson.id}/report`)
+    await expect(page.getByText('how high water climbs').first()).toBeVisible()
+    expect(await page.content()).not.toContain('quarrels')
+  }
+})
+
+test('plan: a number of groups that is out of range, a baseline, a condition left out and brought back', async ({
+  page,
+  baseURL,
+}) => {
+  const { lesson } = await client(baseURL).newLesson()
+  await openStop(page, lesson, 'plan')
+  await page.locator('summary', { hasText: 'Groups' }).click()
+  await page.getByRole('textbox', { name: 'Groups', exact: true }).fill('11')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('alert')).toHaveText('Between 1 and 10, please.')
+  await expect(page.getByRole('textbox', { name: 'Groups', exact: true })).toHaveValue('11')
+  await page.getByRole('button', { name: 'More for condition D' }).focus()
+  await page.keyboard.press('b')
+  await expect(page.getByText('baseline', { exact: true })).toBeVisible()
+  await page.getByRole('button', { name: 'More for condition D' }).focus()
+  await page.keyboard.press('x')
+  await expect(page.getByText('left out', { exact: true })).toBeVisible()
+  await expect(page.getByText('All 3 pairs are fair.')).toBeVisible()
+  await page.getByRole('button', { name: 'More for condition D' }).focus()
+  await page.keyboard.press('x')
+  await expect(page.getByText('All 6 pairs are fair.')).toBeVisible()
+})
+
+test('plan: a bar of the chart sets the repeats, and a wobble that drowns the difference is said', async ({ page, baseURL }) => {
+  const { lesson } = await client(baseURL).newLesson()
+  await openStop(page, lesson, 'plan')
+  await page.getByRole('button', { name: /^5 repeats: best is best/ }).click()
+  await expect(page.getByRole('textbox', { name: 'Repeats of each condition' })).toHaveValue('5')
+  await page.locator('summary', { hasText: 'How we measure' }).click()
+  await page.getByLabel('Trial-to-trial wobble').fill('20 cm')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('Twelve repeats are not enough.').first()).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'The difference drowns in wobble' })).toBeVisible()
+})
+
+test('kit: an amount that cannot be read, a shortage that is bought, cautions that are noted, and trays on paper', async ({
+  page,
+  baseURL,
+}) => {
+  const lesson = await lessonWith(baseURL, (plan) => (plan.materials[3]! = { ...plan.materials[3]!, stock: 26, packSize: 10 }))
+  await openStop(page, lesson, 'kit')
+  const row = (name: RegExp) => page.getByRole('row').filter({ has: page.getByRole('textbox', { name }) })
+  const card = row(/^Name: strips of card/)
+  await expect(card).toContainText('5 short')
+  await page.getByRole('button', { name: 'Add to shopping' }).click()
+  await expect(card).toContainText('5 short, to buy')
+  await expect(page.getByRole('heading', { name: '5 short: strips of card, 2 x 12 cm' })).toBeHidden()
+
+  await page.getByLabel('Amount of tap water').fill('1/0 L')
+  await expect(page.getByRole('heading', { name: 'How much tap water?' })).toBeVisible()
+  await page.getByLabel('Amount of tap water').fill('1/4 L')
+  await expect(row(/^Name: tap water/)).toContainText('1.75')
+
+  await page.getByRole('checkbox', { name: /^Spilled water/ }).check()
+  await page.getByRole('checkbox', { name: /^Cutting/ }).check()
+  await expect(page.getByRole('link', { name: /^Kit ?, ready/ })).toBeVisible()
+  await saved(page)
+
+  await page.goto(`/print/${lesson.id}/trays`)
+  for (const group of lesson.plan.groups) await expect(page.getByRole('heading', { name: new RegExp(group.name) })).toBeVisible()
+  await expect(page.getByText("Your own school's rules").first()).toBeVisible()
+  for (const format of ['A4', 'Letter']) {
+    const pdf = await page.pdf({ format })
+    // The class on the first page, then two trays a page.
+    expect(pdf.toString('latin1').match(/\/Type \/Page\b/g), format).toHaveLength(5)
+  }
+})
+
+test('clock: a lesson that is too long is mended with one click, either way', async ({ page, baseURL }) => {
+  const lesson = await lessonWith(baseURL, (plan) => (plan.repeats = 5))
+  await openStop(page, lesson, 'clock')
+  await expect(page.getByText('12 minutes too long.', { exact: false }).first()).toBeVisible()
+  await page.getByRole('button', { name: 'Do 3 repeats' }).click()
+  await expect(page.getByText('It fits, with 2 minutes to spare.')).toBeVisible()
+  await page.keyboard.press('Control+z')
+  await page.getByRole('button', { name: 'Make it 87 minutes' }).click()
+  await expect(page.getByText('It fits, to the minute.')).toBeVisible()
+})
+
+test('predict: a change of mind after the first reading is kept beside the prediction', async ({ page, baseURL }) => {
+  const { call, newLesson } = client(baseURL)
+  const { lesson } = await newLesson()
+  const order = lesson.plan.conditions.map(({ id }) => id)
+  await call('POST', `/api/lessons/${lesson.id}/predictions`, {
+    id: randomUUID(),
+    group: lesson.plan.groups[0]!.id,
+    order,
+    reason: '',
+  })
+  await call('POST', `/api/lessons/${lesson.id}/readings`, { readings: [reading(lesson.plan)] })
+  await openStop(page, lesson, 'predict')
+  await page.getByRole('button', { name: 'Changed its mind: Alder' }).click()
+  for (const name of ['card', 'tissue', 'kitchen roll', 'writing paper'])
+    await page.getByRole('button', { name, exact: true }).click()
+  await page.getByRole('button', { name: 'Take out tissue' }).click()
+  await expect(page.getByRole('button', { name: 'Keep as a change of mind' })).toBeDisabled()
+  await page.getByRole('button', { name: 'tissue', exact: true }).click()
+  await page.getByRole('button', { name: 'Keep as a change of mind' }).click()
+  const alder = page.getByRole('listitem').filter({ hasText: 'Alder' }).first()
+  await expect(alder).toContainText('A > B > C > D')
+  await expect(alder).toContainText('later:D > A > C > B')
+  await expect(page.getByRole('row', { name: /kitchen roll/ })).toContainText('1')
+})
+
+test('test: practice columns, two in one place, and a table from a file that is refused with its line or taken in', async ({
+  page,
+  baseURL,
+}, info) => {
+  const { call, newLesson, open } = client(baseURL)
+  const { lesson } = await newLesson()
+  await call('POST', `/api/lessons/${lesson.id}/readings`, {
+    readings: [reading(lesson.plan), reading(lesson.plan, { value: 63 })],
+  })
+  await openStop(page, lesson, 'test')
+  await expect(page.getByRole('heading', { name: '2 readings in one place' })).toBeVisible()
+  await page.getByLabel('practice columns').check()
+  await page.getByRole('textbox', { name: 'Birch, B tissue, practice', exact: true }).fill('48')
+  await page.keyboard.press('Enter')
+  await expect.poll(async () => (await open(lesson.id)).record.readings.filter(({ practice }) => practice).length).toBe(1)
+  await expect(page.getByRole('row', { name: /^Birch/ })).toContainText('0 of 12')
+
+  const takeIn = async (text: string) => {
+    const file = info.outputPath(`${randomUUID()}.csv`)
+    writeFileSync(file, text)
+    await page.getByRole('button', { name: 'Print and files' }).click()
+    const [chooser] = await Promise.all([
+      page.waitForEvent('filechooser'),
+      page.getByRole('button', { name: 'Take readings in from CSV', exact: true }).click(),
+    ])
+    await chooser.setFiles(file)
+  }
+  await takeIn('group,condition,repeat,value,unit\nCedar,A,1,60,mm\nCedar,A,2,sixty,mm\n')
+  await expect(page.getByRole('alert')).toContainText('Line 3: “sixty” is not a number.')
+  await takeIn('group;condition;repeat;value;unit\nCedar;A;1;6,1;cm\nCedar;tissue;1;50;mm\n')
+  await expect(page.getByText('2 readings taken in.')).toBeVisible()
+  await expect(page.getByRole('row', { name: /^Cedar/ })).toContainText('2 of 12')
+  await expect(cell(page, 'Cedar', 'A kitchen roll', 1)).toHaveValue('6.1 cm')
+})
+
+test('results and agree: a leaning result says so, and a sentence that claims more is flagged', async ({ page, baseURL }) => {
+  const { call, newLesson } = client(baseURL)
+  const { lesson } = await newLesson()
+  const [a, b] = lesson.plan.conditions
+  const rows = lesson.plan.groups.flatMap((group, place) => [
+    reading(lesson.plan, { group: group.id, condition: a!.id, value: [40, 55, 62, 38, 51, 60, 44][place]! }),
+    reading(lesson.plan, { group: group.id, condition: b!.id, value: [45, 47, 55, 44, 43, 52, 47][place]! }),
+    reading(lesson.plan, { group: group.id, condition: b!.id, repeat: 2, value: 70, status: 'set-aside', reason: 'it leaked' }),
+  ])
+  await call('POST', `/api/lessons/${lesson.id}/readings`, { readings: rows })
+  await openStop(page, lesson, 'results')
+  await expect(page.getByRole('region', { name: 'How sure we can be' })).toContainText(/Leaning|Can't tell yet/)
+  await expect(page.getByText('7 readings set aside, shown on the graph as a cross')).toBeVisible()
+  await expect(page.getByText('because it leaked').first()).toBeVisible()
+
+  await page.keyboard.press('8')
+  const conclusion = page.getByRole('textbox', { name: 'Our conclusion' })
+  await conclusion.fill('Kitchen roll is definitely the best paper.')
+  await expect(page.getByText('Claims more than the numbers.')).toBeVisible()
+  await page.getByRole('button', { name: 'Keep as a draft' }).click()
+  await expect(page.getByRole('complementary').getByRole('heading', { name: 'Claims more than the numbers' })).toBeVisible()
+  await conclusion.fill('It looks as if kitchen roll may drink more, 50 mm against 48 mm, but we are not sure yet.')
+  await expect(page.getByText('It says what the numbers carry')).toBeVisible()
+  await page.getByRole('button', { name: 'We agree on this' }).click()
+  await page.getByText('Earlier wordings').click()
+  await expect(page.getByText('Kitchen roll is definitely the best paper.')).toBeVisible()
+})
+
+test('the Second look folds to a count, leads to the place, and empty says so', async ({ page, baseURL }) => {
+  const lesson = await lessonWith(baseURL, (plan) => {
+    plan.factors[3]!.how = ''
+    plan.date = '2026-12-03'
+  })
+  await openStop(page, lesson, 'clock')
+  await page.getByRole('button', { name: 'Write how' }).click()
+  await expect(page.getByLabel('How the water is kept the same')).toBeFocused()
+  await page.getByLabel('How the water is kept the same').fill('tap water from one jug')
+  await expect(page.getByRole('heading', { name: 'The water can drift' })).toBeHidden()
+  await page.getByRole('button', { name: 'Fold the Second look away' }).click()
+  await expect(page.getByRole('heading', { name: 'Spilled water: children can' })).toBeHidden()
+  await expect(page.getByRole('button', { name: 'Open the Second look' })).toContainText('4')
+})
+
+test('desk, board and station find each other again after the server was started anew', async ({ browser }) => {
+  test.setTimeout(120_000)
+  const { folder, remove } = temporaryFolder()
+  const first = await startApplication({ data: folder })
+  const port = Number(new URL(first.base).port)
+  const { lesson } = await client(first.base).newLesson()
+  const [board, tablet] = await Promise.all([browser.newPage(), browser.newPage({ viewport: { width: 390, height: 844 } })])
+  await board.goto(`${first.base}/board/${lesson.id}`)
+  await board.getByRole('button', { name: 'Testing' }).click()
+  await tablet.goto(`${first.base}/station?code=${encodeURIComponent(lesson.code)}`)
+  await tablet.getByRole('button', { name: 'Gorse' }).click()
+  await tablet.getByRole('button', { name: 'Later' }).click()
+  await tablet.getByRole('button', { name: 'Start the trials that count' }).click()
+  await first.stop()
+  await expect(board.getByText('the line is down')).toBeVisible()
+  await enterNumber(tablet, '57')
+  await expect(tablet.getByRole('status')).toContainText('1 waiting')
+
+  const second = await startApplication({ data: folder, port })
+  await expect(board.getByText('Last in: Gorse, A kitchen roll')).toBeVisible({ timeout: 30_000 })
+  await expect(tablet.getByRole('status')).toHaveText('sent', { timeout: 30_000 })
+  await expect(board.getByText('join at')).toBeVisible()
+  await Promise.all([board.close(), tablet.close()])
+  await second.stop()
+  remove()
+})
+
+test('two stations of one class write side by side', async ({ browser, baseURL }) => {
+  const { newLesson, open } = client(baseURL)
+  const { lesson } = await newLesson()
+  const pages = await Promise.all(
+    ['Alder', 'Birch'].map(async (group) => {
+      const context = await browser.newContext({ baseURL, viewport: { width: 1024, height: 768 } })
+      const page = await context.newPage()
+      await joinStation(page, lesson.code, group)
+      await page.getByRole('button', { name: 'Later' }).click()
+      await page.getByRole('button', { name: 'Start the trials that count' }).click()
+      return page
+    }),
+  )
+  await Promise.all(
+    pages.map(async (page, place) => {
+      for (const value of [61, 50, 23, 14]) await enterNumber(page, String(value + place))
+      await expect(page.getByText('4 of 12 done')).toBeVisible()
+    }),
+  )
+  await expect.poll(async () => (await open(lesson.id)).record.readings.length).toBe(8)
+  for (const page of pages) await page.context().close()
+})
