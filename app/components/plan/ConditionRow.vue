@@ -96,7 +96,7 @@ function itemsFor(condition: Condition) {
         </div>
         <MoreMenu :label="`More for condition ${letterOf(plan, condition.id)}`" :items="itemsFor(condition)" />
       </li>
-      <li class="condition new">
+      <li class="condition new" :class="{ only: plan.conditions.length === 0 }">
         <QuickAdd
           target="new-condition"
           label="Add a condition"
@@ -172,6 +172,9 @@ function itemsFor(condition: Condition) {
   padding: 0;
   border: 1.5px dashed var(--mark);
   background: transparent;
+}
+.condition.new.only {
+  flex-basis: 220px;
 }
 .new input {
   width: 100%;

@@ -84,7 +84,7 @@ const dragging = { animation: 120, filter: 'textarea, input, button', preventOnF
           class="add"
           target="new-measure"
           label="Add a thing we could measure"
-          :placeholder="measured ? '+ another' : 'how high water climbs'"
+          :placeholder="measured ? '+ another' : '+ how high it climbs'"
           @add="addMeasure"
         />
       </section>
