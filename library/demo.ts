@@ -145,7 +145,7 @@ function drawReadings(plan: Plan, random: () => number, clock: () => string, new
 const empty = { unit: 'mm', status: 'kept', reason: '', confirmed: false, supersedes: null } as const
 
 function remarks(newId: () => string, ...texts: string[]) {
-  return texts.map((text) => ({ id: newId(), text }))
+  return texts.map((text) => ({ id: newId(), text, kept: false }))
 }
 
 function clockFrom(start: string): () => string {

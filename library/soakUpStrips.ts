@@ -5,7 +5,9 @@ export type Investigation = Omit<Plan, 'className' | 'children' | 'groups' | 'da
 
 export const soakUpStrips: Investigation = {
   summary: 'Which paper drinks water highest? Strips stand in a little water for a minute; a ruler shows the wet edge.',
-  schemaVersion: 1,
+  schemaVersion: 2,
+  words: 'change-measure',
+  frame: 'i-think',
   kind: 'fair-test',
   title: 'Soak-up strips',
   investigation: 'soak-up-strips',
@@ -34,6 +36,7 @@ export const soakUpStrips: Investigation = {
         resolution: 1,
         readingWobble: 1,
         timingWobble: 0,
+        atOnce: 1,
         trialWobble: 5,
         expectedLow: 14,
         expectedHigh: 62,

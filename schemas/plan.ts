@@ -1,8 +1,10 @@
 import Joi from 'joi'
 import { CAUTIONS } from '../core/kit'
 import {
+  FRAMES,
   PHASES,
   SHAPES,
+  WORD_SETS,
   type Clock,
   type Condition,
   type Factor,
@@ -21,7 +23,7 @@ const MOST_CARDS = 60
 const MOST_REMARKS = 200
 
 const remarks = Joi.array()
-  .items(Joi.object<Remark, true>({ id: planId, text: longText }))
+  .items(Joi.object<Remark, true>({ id: planId, text: longText, kept: Joi.boolean().required() }))
   .max(MOST_REMARKS)
   .unique('id')
   .required()
@@ -44,6 +46,7 @@ const method = Joi.object<Method, true>({
   resolution: Joi.number().min(1e-6).max(1e6).required(),
   readingWobble: wobble,
   timingWobble: wobble,
+  atOnce: whole(1, 100),
   trialWobble: wobble,
   expectedLow: measureNumber.allow(null).required(),
   expectedHigh: measureNumber.allow(null).required(),
@@ -100,7 +103,7 @@ const clock = Joi.object<Clock, true>({
 
 /** The plan of a lesson, as it is stored, sent and saved. */
 export const planSchema = Joi.object<Plan, true>({
-  schemaVersion: Joi.number().valid(1).required(),
+  schemaVersion: Joi.number().valid(2).required(),
   kind: Joi.string().valid('fair-test').required(),
   title: shortText,
   className: shortText,
@@ -111,6 +114,12 @@ export const planSchema = Joi.object<Plan, true>({
     .required(),
   investigation: planId.allow(null),
   notes: longText,
+  words: Joi.string()
+    .valid(...WORD_SETS)
+    .required(),
+  frame: Joi.string()
+    .valid(...FRAMES)
+    .required(),
   wonder,
   factors: Joi.array().items(factor).max(MOST_CARDS).unique('id').required(),
   changed: planId.allow(null),

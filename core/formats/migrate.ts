@@ -1,11 +1,41 @@
-export const PLAN_VERSION = 1
+export const PLAN_VERSION = 2
+
+type Loose = Record<string, unknown>
 
 /** One step per version: `steps[1]` turns a plan of version 1 into one of version 2. */
-const steps: Record<number, (plan: unknown) => unknown> = {}
+const steps: Record<number, (plan: Loose) => Loose> = {
+  // The class's words, the frame of a prediction, remarks that somebody kept where they were, several events timed at once.
+  1: (plan) => ({
+    ...plan,
+    schemaVersion: 2,
+    words: 'change-measure',
+    frame: 'i-think',
+    wonder: each(plan.wonder, (list) => (Array.isArray(list) ? list.map((remark) => into(remark, { kept: false })) : list)),
+    measures: Array.isArray(plan.measures)
+      ? plan.measures.map((measure) => into(measure, { method: into(isLoose(measure) ? measure.method : {}, { atOnce: 1 }) }))
+      : plan.measures,
+  }),
+}
 
-/** Brings a stored plan up to date, step by step. The answer still has to be checked against schemas/plan.ts. */
+/**
+ * Brings a stored plan up to date, step by step. What is not a plan comes back as it was: the answer still has to be checked
+ * against schemas/plan.ts.
+ * @example migratePlan({ schemaVersion: 1, wonder: {}, measures: [] }, 1) // { schemaVersion: 2, words: 'change-measure', … }
+ */
 export function migratePlan(plan: unknown, from: number): unknown {
   let current = plan
-  for (let version = from; version < PLAN_VERSION; version += 1) current = steps[version]?.(current) ?? current
+  for (let version = from; version < PLAN_VERSION && isLoose(current); version += 1) current = steps[version]?.(current) ?? current
   return current
+}
+
+function isLoose(value: unknown): value is Loose {
+  return typeof value === 'object' && value !== null && !Array.isArray(value)
+}
+
+function into(value: unknown, more: Loose): unknown {
+  return isLoose(value) ? { ...value, ...more } : value
+}
+
+function each(value: unknown, change: (inner: unknown) => unknown): unknown {
+  return isLoose(value) ? Object.fromEntries(Object.entries(value).map(([key, inner]) => [key, change(inner)])) : value
 }

@@ -46,6 +46,7 @@ export function newMeasure(id: string, name: string): Measure {
       resolution: 1,
       readingWobble: 0.5,
       timingWobble: 0,
+      atOnce: 1,
       trialWobble: 0,
       expectedLow: null,
       expectedHigh: null,
@@ -57,7 +58,7 @@ export function newMeasure(id: string, name: string): Measure {
 /** A lesson with nothing in it but the class. */
 export function emptyPlan(className: string, children: number, newId: () => string): Plan {
   return {
-    schemaVersion: 1,
+    schemaVersion: 2,
     kind: 'fair-test',
     title: '',
     className,
@@ -65,6 +66,8 @@ export function emptyPlan(className: string, children: number, newId: () => stri
     date: '',
     investigation: null,
     notes: '',
+    words: 'change-measure',
+    frame: 'i-think',
     wonder: { hook: '', noticed: [], maybe: [], wondered: [] },
     factors: [],
     changed: null,

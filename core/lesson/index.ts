@@ -1,5 +1,21 @@
-export { PHASES, SHAPES, STOPS } from './plan'
-export type { Clock, Condition, Factor, Group, Material, Measure, Method, Phase, Plan, Remark, Shape, Stop, Wonder } from './plan'
+export { FRAMES, PHASES, SHAPES, STOPS, WORD_SETS } from './plan'
+export type {
+  Clock,
+  Condition,
+  Factor,
+  Frame,
+  Group,
+  Material,
+  Measure,
+  Method,
+  Phase,
+  Plan,
+  Remark,
+  Shape,
+  Stop,
+  Wonder,
+  WordSet,
+} from './plan'
 export type { Conclusion, LessonRecord, Prediction, Reading, Source } from './record'
 export {
   activeConditions,

@@ -5,7 +5,7 @@ import type { UnitCode } from '../quantity'
  * schemas/plan.ts; a change of shape needs a new `schemaVersion` and a step in core/formats/migrate.ts.
  */
 export interface Plan {
-  schemaVersion: 1
+  schemaVersion: 2
   /** Room for the other kinds of test; each becomes a further member of this union. */
   kind: 'fair-test'
   title: string
@@ -17,6 +17,10 @@ export interface Plan {
   investigation: string | null
   /** For the teacher only: never on board, station or report. */
   notes: string
+  /** What the class calls the variables, on board and paper. */
+  words: WordSet
+  /** How a prediction begins. */
+  frame: Frame
   wonder: Wonder
   factors: Factor[]
   /** The one factor in the Change tray. Every other factor is kept the same. */
@@ -37,6 +41,12 @@ export interface Plan {
   clock: Clock
 }
 
+export const WORD_SETS = ['change-measure', 'test-outcome', 'independent-dependent'] as const
+export type WordSet = (typeof WORD_SETS)[number]
+
+export const FRAMES = ['i-think', 'if-then'] as const
+export type Frame = (typeof FRAMES)[number]
+
 export interface Wonder {
   hook: string
   noticed: Remark[]
@@ -47,6 +57,8 @@ export interface Wonder {
 export interface Remark {
   id: string
   text: string
+  /** Somebody was asked whether it is a guess and said that it was noticed. */
+  kept: boolean
 }
 
 export interface Factor {
@@ -75,6 +87,8 @@ export interface Method {
   readingWobble: number
   /** Standard deviation of starting or stopping a clock by hand, in `unit`. */
   timingWobble: number
+  /** How many of one event are timed at once (ten swings); timing wobble is shared among them. */
+  atOnce: number
   /** Standard deviation from one trial to the next of the same condition, in `unit`. */
   trialWobble: number
   /** The lowest and the highest result the teacher expects, in `unit`. */

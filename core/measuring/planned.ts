@@ -22,7 +22,7 @@ export function methodMeasuringSd(method: Method): number {
   return measuringSd({
     resolution: method.resolution,
     readingSd: method.readingWobble,
-    timingSd: method.timingWobble,
+    timingSd: method.timingWobble / method.atOnce,
   })
 }
 
@@ -37,22 +37,34 @@ export function methodTotalSd(method: Method): number {
  * @returns undefined until there are two conditions, a measure and two different guesses
  */
 export function outlookOf(plan: Plan): Outlook | undefined {
+  const expected = expectedOf(plan)
+  if (!expected) return undefined
+  const { method, means, total } = expected
+  return {
+    means,
+    measuring: methodMeasuringSd(method),
+    total,
+    closest: means[1]! - means[0]!,
+    chance: chanceBestIsBest(means, total, plan.repeats),
+    needed: repeatsNeeded(means, total, { chance: WANTED_CHANCE, most: MOST_REPEATS }),
+  }
+}
+
+/** Chance that the best one comes out best with the plan's own repeats; cheaper than the whole outlook. */
+export function chanceNow(plan: Plan): number | undefined {
+  const expected = expectedOf(plan)
+  return expected && chanceBestIsBest(expected.means, expected.total, plan.repeats)
+}
+
+function expectedOf(plan: Plan): { method: Method; means: number[]; total: number } | undefined {
   const method = measuredCard(plan)?.method
   const conditions = activeConditions(plan).length
   if (!method || conditions < 2) return undefined
   const { expectedLow: low, expectedHigh: high } = method
   if (low === null || high === null || high <= low) return undefined
-  const closest = (high - low) / (conditions - 1)
-  const means = Array.from({ length: conditions }, (_, place) => low + place * closest)
-  const total = methodTotalSd(method)
-  return {
-    means,
-    measuring: methodMeasuringSd(method),
-    total,
-    closest,
-    chance: chanceBestIsBest(means, total, plan.repeats),
-    needed: repeatsNeeded(means, total, { chance: WANTED_CHANCE, most: MOST_REPEATS }),
-  }
+  const step = (high - low) / (conditions - 1)
+  const means = Array.from({ length: conditions }, (_, place) => low + place * step)
+  return { method, means, total: methodTotalSd(method) }
 }
 
 export interface ChanceOfRepeats {

@@ -2,6 +2,7 @@ import type { ClaimDoubt } from '../agree'
 import type { Grade } from '../evidence'
 import type { Caution, Doer } from '../kit'
 import type { Stop } from '../lesson'
+import type { Way } from '../measuring'
 import type { ReadErrorCode, UnitCode } from '../quantity'
 import type { Doubt } from '../record'
 
@@ -12,12 +13,15 @@ export type Severity = 'wrong' | 'attention' | 'note'
 export type Fix =
   | { code: 'choose-change'; factor: string }
   | { code: 'choose-measure'; measure: string }
+  | { code: 'move-to-maybe'; remark: string }
+  | { code: 'keep-noticed'; remark: string }
   | { code: 'make-factor-same'; factor: string; conditions: string[] }
   | { code: 'leave-out'; conditions: string[] }
   | { code: 'say-how'; factor: string; how: 'one-for-all' | 'same-each-time' }
   | { code: 'remove-condition'; condition: string }
   | { code: 'treat-as-kinds' }
   | { code: 'set-repeats'; repeats: number }
+  | { code: 'take-way'; way: Way }
   | { code: 'set-groups'; groups: number }
   | { code: 'set-lesson-minutes'; minutes: number }
   | { code: 'buy'; material: string }
@@ -38,6 +42,7 @@ export type Finding = Base &
   (
     | { code: 'no-title' }
     | { code: 'nothing-wondered' }
+    | { code: 'sounds-like-a-guess'; remark: string; words: string[] }
     | { code: 'nothing-to-change' }
     | { code: 'nothing-to-measure' }
     | { code: 'too-few-conditions'; count: number }

@@ -1,4 +1,5 @@
 import { activeConditions, withGroups, type Plan } from '../lesson'
+import { applyWay } from '../measuring'
 import type { Fix } from './finding'
 
 /** What the plan says when one button was pressed instead of a sentence being typed. */
@@ -25,6 +26,18 @@ export function mend(plan: Plan, fix: PlanFix, newId: () => string): Plan {
       return { ...plan, changed: fix.factor }
     case 'choose-measure':
       return { ...plan, measured: fix.measure }
+    case 'move-to-maybe': {
+      const { noticed, maybe } = plan.wonder
+      const moved = noticed.filter((remark) => remark.id === fix.remark)
+      return {
+        ...plan,
+        wonder: { ...plan.wonder, noticed: noticed.filter((remark) => remark.id !== fix.remark), maybe: [...maybe, ...moved] },
+      }
+    }
+    case 'keep-noticed': {
+      const noticed = plan.wonder.noticed.map((remark) => (remark.id === fix.remark ? { ...remark, kept: true } : remark))
+      return { ...plan, wonder: { ...plan.wonder, noticed } }
+    }
     case 'make-factor-same':
       return {
         ...plan,
@@ -48,6 +61,8 @@ export function mend(plan: Plan, fix: PlanFix, newId: () => string): Plan {
       return { ...plan, conditionsAs: 'kinds' }
     case 'set-repeats':
       return { ...plan, repeats: fix.repeats }
+    case 'take-way':
+      return applyWay(plan, fix.way)
     case 'set-groups':
       return withGroups(plan, fix.groups, newId)
     case 'set-lesson-minutes':

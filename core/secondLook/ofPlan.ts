@@ -2,12 +2,14 @@ import { fitOf } from '../clock'
 import { checkPlan } from '../fairness'
 import { cautionsOf, needsOf } from '../kit'
 import { activeConditions, changedFactor, conditionValue, keptFactors, measuredCard, type Plan } from '../lesson'
-import { outlookOf } from '../measuring'
+import { outlookOf, waysToSee } from '../measuring'
 import { readQuantity } from '../quantity'
+import { doubtfulRemarks } from '../wonder'
 import type { Finding, Fix } from './finding'
 
 const FEWEST_LEVELS = 3
 const USUAL_REPEATS = 3
+const FEWEST_REPEATS = 2
 
 /** What is wrong with the question and the trays. */
 export function findingsOfQuestion(plan: Plan): Finding[] {
@@ -20,6 +22,20 @@ export function findingsOfQuestion(plan: Plan): Finding[] {
       stop: 'wonder',
       severity: 'note',
       fixes: [go('wonder', 'noticed')],
+    })
+  }
+  for (const { remark, words } of doubtfulRemarks(plan)) {
+    findings.push({
+      code: 'sounds-like-a-guess',
+      key: `sounds-like-a-guess/${remark.id}`,
+      stop: 'wonder',
+      severity: 'note',
+      remark: remark.id,
+      words,
+      fixes: [
+        { code: 'move-to-maybe', remark: remark.id },
+        { code: 'keep-noticed', remark: remark.id },
+      ],
     })
   }
   if (plan.title.trim() === '') {
@@ -176,33 +192,21 @@ export function findingsOfMeasuring(plan: Plan): Finding[] {
   }
   const outlook = outlookOf(plan)
   const unit = measuredCard(plan)?.method.unit
-  if (plan.repeats < 2) {
+  if (plan.repeats < FEWEST_REPEATS) {
     findings.push({
       ...at,
       code: 'one-reading-each',
       key: 'one-reading-each',
       fixes: [{ code: 'set-repeats', repeats: USUAL_REPEATS }],
     })
-  } else if (outlook && outlook.needed === undefined) {
-    findings.push({
-      ...at,
-      code: 'hopeless',
-      key: 'hopeless',
-      closest: outlook.closest,
-      total: outlook.total,
-      unit: unit!,
-      fixes: [go('plan', 'expected')],
-    })
-  } else if (outlook?.needed !== undefined && outlook.needed > plan.repeats) {
-    findings.push({
-      ...at,
-      code: 'too-few-repeats',
-      key: 'too-few-repeats',
-      repeats: plan.repeats,
-      chance: outlook.chance,
-      needed: outlook.needed,
-      fixes: [{ code: 'set-repeats', repeats: outlook.needed }],
-    })
+  } else if (outlook && (outlook.needed === undefined || outlook.needed > plan.repeats)) {
+    const ways = waysToSee(plan)
+      .slice(0, 2)
+      .map((way): Fix => ({ code: 'take-way', way }))
+    const fixes = ways.length > 0 ? ways : [go('plan', 'expected')]
+    const { closest, total, chance, needed } = outlook
+    if (needed === undefined) findings.push({ ...at, code: 'hopeless', key: 'hopeless', closest, total, unit: unit!, fixes })
+    else findings.push({ ...at, code: 'too-few-repeats', key: 'too-few-repeats', repeats: plan.repeats, chance, needed, fixes })
   }
   return findings
 }
@@ -268,7 +272,10 @@ export function findingsOfClock(plan: Plan): Finding[] {
     })
   }
   if (fit.spare < 0) {
+    const longer: Fix = { code: 'set-lesson-minutes', minutes: Math.ceil(fit.needed) }
     const fewer: Fix[] = fit.repeatsThatFit > 0 ? [{ code: 'set-repeats', repeats: fit.repeatsThatFit }] : []
+    // Fewer repeats only come first while the class would still see the difference.
+    const enough = Math.max(FEWEST_REPEATS, outlookOf(plan)?.needed ?? 0)
     findings.push({
       code: 'over-run',
       key: 'over-run',
@@ -276,7 +283,7 @@ export function findingsOfClock(plan: Plan): Finding[] {
       severity: 'wrong',
       minutes: -fit.spare,
       testMinutes: fit.phases.find((one) => one.phase === 'test')!.minutes,
-      fixes: [...fewer, { code: 'set-lesson-minutes', minutes: Math.ceil(fit.needed) }],
+      fixes: fit.repeatsThatFit >= enough ? [...fewer, longer] : [longer, ...fewer],
     })
   }
   if (plan.date === '') {

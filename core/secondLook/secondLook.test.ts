@@ -25,6 +25,12 @@ describe('secondLook', () => {
 
   const cases: [FindingCode, Plan, LessonRecord?][] = [
     ['nothing-to-change', soakUpPlan({ changed: null })],
+    [
+      'sounds-like-a-guess',
+      soakUpPlan({
+        wonder: { hook: '', noticed: [{ id: 'a', text: 'it must be thirsty', kept: false }], maybe: [], wondered: [] },
+      }),
+    ],
     ['nothing-to-measure', soakUpPlan({ measured: null })],
     ['too-few-conditions', soakUpPlan({ conditions: soakUpPlan().conditions.slice(0, 1) })],
     [
@@ -52,6 +58,10 @@ describe('secondLook', () => {
     ],
     ['how-not-said', halfPlanned.plan],
     ['one-reading-each', halfPlanned.plan],
+    [
+      'too-few-repeats',
+      soakUpPlan({ measures: soakUpPlan().measures.map((one) => ({ ...one, method: { ...one.method, trialWobble: 22 } })) }),
+    ],
     ['no-groups', soakUpPlan({ groups: [] })],
     ['kit-empty', soakUpPlan({ materials: [] })],
     ['short', halfPlanned.plan],
@@ -140,4 +150,15 @@ it('boardViewFor follows the class', () => {
   expect(boardViewFor(plan, { ...emptyRecord, predictions: finished.record.predictions })).toBe('predict')
   expect(boardViewFor(plan, { ...emptyRecord, readings: [reading()] })).toBe('test')
   expect(boardViewFor(plan, all)).toBe('results')
+})
+
+it('offers fewer repeats for a lesson that is too long only second, when the class would then see nothing', () => {
+  const overRun = (plan: Plan) =>
+    secondLook(plan, emptyRecord)
+      .find(({ code }) => code === 'over-run')!
+      .fixes.map(({ code }) => code)
+  const long = soakUpPlan({ repeats: 6 })
+  expect(overRun(long)).toEqual(['set-repeats', 'set-lesson-minutes'])
+  const measures = long.measures.map((one) => ({ ...one, method: { ...one.method, trialWobble: 22 } }))
+  expect(overRun({ ...long, measures })).toEqual(['set-lesson-minutes', 'set-repeats'])
 })

@@ -2,6 +2,7 @@ import type { ClaimDoubt } from '../agree'
 import { changedFactor, letterOf, type Plan } from '../lesson'
 import { unitOf, writeShort, withUnit } from '../quantity'
 import type { Finding, Fix } from '../secondLook'
+import { wayWords } from './ways'
 import { cautionWords, doerWords } from './cautions'
 import { minuteWords } from './clock'
 import { doubtWords } from './doubts'
@@ -36,6 +37,14 @@ export function findingWords(finding: Finding, plan: Plan): FindingWords {
         text: 'Write down one thing the class may notice or wonder about.',
         why: 'A question that grew out of something seen is easier to care about.',
       }
+    case 'sounds-like-a-guess': {
+      const remark = plan.wonder.noticed.find((one) => one.id === finding.remark)?.text ?? ''
+      return {
+        title: 'Noticed, or a guess?',
+        text: `“${remark.slice(0, 80)}” says ${list(finding.words.map((word) => `“${word}”`))}.`,
+        why: 'What was noticed can be seen, heard or felt by anybody. A reason for it is a guess, and a good one to test.',
+      }
+    }
     case 'nothing-to-change':
       return {
         title: 'Nothing to change yet',
@@ -229,6 +238,10 @@ export function fixWords(fix: Fix, plan: Plan): string {
       return `Change ${plan.factors.find((one) => one.id === fix.factor)?.name ?? 'it'}`
     case 'choose-measure':
       return `Measure ${plan.measures.find((one) => one.id === fix.measure)?.name ?? 'it'}`
+    case 'move-to-maybe':
+      return 'Move to Maybe'
+    case 'keep-noticed':
+      return 'It was noticed'
     case 'make-factor-same':
       return `Make ${letters(fix.conditions)} the same`
     case 'leave-out':
@@ -241,6 +254,8 @@ export function fixWords(fix: Fix, plan: Plan): string {
       return 'They are kinds'
     case 'set-repeats':
       return `Do ${counted(fix.repeats, 'repeat')}`
+    case 'take-way':
+      return wayWords(fix.way, plan)
     case 'set-groups':
       return `Make ${counted(fix.groups, 'group')}`
     case 'set-lesson-minutes':

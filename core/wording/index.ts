@@ -36,5 +36,7 @@ export {
   writeReading,
 } from './names'
 export type { WonderList } from './names'
+export { wayChance, wayCost, wayWords } from './ways'
+export { FRAME_WORDS, predictionSentence, VARIABLE_WORDS, wordMat } from './vocabulary'
 export { nextThing } from './next'
 export { axisTitles, chartWords, foresight, gradeFigure, pairWords, surerWords } from './results'

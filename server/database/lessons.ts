@@ -1,5 +1,6 @@
 import { randomInt, randomUUID } from 'node:crypto'
 import { and, asc, desc, eq, inArray, isNull } from 'drizzle-orm'
+import { migratePlan } from '../../core/formats'
 import type { LessonRecord, Plan } from '../../core/lesson'
 import { CODE_WORDS } from './codeWords'
 import { listConclusions } from './conclusions'
@@ -133,7 +134,7 @@ async function freeCode(database: Database): Promise<string> {
 function toLesson(row: typeof lessons.$inferSelect): StoredLesson {
   return {
     id: row.id,
-    plan: row.plan,
+    plan: migratePlan(row.plan, row.plan.schemaVersion) as Plan,
     revision: row.revision,
     code: row.code,
     archived: row.archivedAt !== null,

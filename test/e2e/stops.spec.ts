@@ -17,7 +17,10 @@ async function lessonWith(baseURL: string | undefined, change: (plan: Plan) => v
 }
 
 test('wonder: what was said moves between the lists, and private notes stay private', async ({ page, baseURL }) => {
-  const lesson = await lessonWith(baseURL, (plan) => (plan.wonder.noticed = [{ id: 'one', text: 'it must be thirsty' }]))
+  const lesson = await lessonWith(
+    baseURL,
+    (plan) => (plan.wonder.noticed = [{ id: 'one', text: 'it must be thirsty', kept: false }]),
+  )
   await openStop(page, lesson, 'wonder')
   await page.getByRole('button', { name: 'More for: it must be thirsty' }).click()
   await page.getByRole('button', { name: 'Move to Maybe' }).click()

@@ -18,6 +18,7 @@ const SAVED: Record<SaveState, string> = {
 const PRINTS = [
   { to: 'trays', label: 'Tray lists for the kit' },
   { to: 'report', label: 'Class report, one page' },
+  { to: 'words', label: 'Word mat for the wall' },
 ]
 const next = computed(() => lesson.readiness?.next)
 

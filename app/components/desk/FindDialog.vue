@@ -13,6 +13,7 @@ const everything = computed(() => [
   ...STOPS.map((stop) => ({ label: `Go to ${STOP_NAMES[stop]}`, run: () => navigateTo(`/lesson/${lesson.id}/${stop}`) })),
   { label: 'Open the board', run: () => emit('board') },
   { label: 'Print the tray lists', run: () => void window.open(`/print/${lesson.id}/trays`) },
+  { label: 'Print the word mat', run: () => void window.open(`/print/${lesson.id}/words`) },
   { label: 'Print the class report', run: () => void window.open(`/print/${lesson.id}/report`) },
   ...lesson.findings.flatMap((finding) =>
     finding.fixes.map((fix) => ({

@@ -81,6 +81,7 @@ function take(value: number | null): void {
 <style scoped>
 .number-field {
   display: grid;
+  align-content: start;
   gap: 2px;
   max-width: 200px;
 }

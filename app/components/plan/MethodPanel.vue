@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { measuredCard, type Method } from '~~/core/lesson'
+import { INSTRUMENTS, withInstrument } from '~~/core/measuring'
 import { UNIT_CODES, unitOf } from '~~/core/quantity'
 import { methodWords } from '~~/core/wording'
 
@@ -15,6 +16,15 @@ function set<Part extends keyof Method>(part: Part, value: Method[Part], typing 
 function addLine(text: string): void {
   if (plan.value.resetList.length < MOST_RESETS) lesson.edit((draft) => draft.resetList.push(text))
 }
+
+/** Takes a ready instrument with its wobble; its name stands in the field afterwards, to be edited. */
+function pick(select: HTMLSelectElement): void {
+  const instrument = INSTRUMENTS.find(({ code }) => code === select.value)
+  select.value = ''
+  if (instrument) lesson.edit((draft) => (measuredCard(draft)!.method = withInstrument(method.value!, instrument)))
+}
+
+const timed = computed(() => method.value && unitOf(method.value.unit).dimension === 'time')
 
 const MOST_RESETS = 12
 const WOBBLES = [
@@ -42,6 +52,15 @@ const WOBBLES = [
           placeholder="ruler, kitchen scale, stopwatch"
           @input="set('tool', ($event.target as HTMLInputElement).value, 'tool')"
         />
+      </label>
+      <label class="field">
+        <span>Pick an instrument</span>
+        <select class="box" value="" @change="pick($event.target as HTMLSelectElement)">
+          <option value="">our own</option>
+          <option v-for="one in INSTRUMENTS" :key="one.code" :value="one.code">
+            {{ one.tool }} ({{ unitOf(one.unit).symbol || 'a count' }})
+          </option>
+        </select>
       </label>
       <label class="field">
         <span>Unit</span>
@@ -74,6 +93,16 @@ const WOBBLES = [
         <p class="hint">{{ wobble.why }}</p>
       </div>
     </div>
+    <NumberField
+      v-if="method && timed"
+      steps
+      whole
+      label="Timed at once (ten swings)"
+      :model-value="method.atOnce"
+      :least="1"
+      :most="100"
+      @update:model-value="set('atOnce', $event ?? 1)"
+    />
     <h4>Before every trial</h4>
     <ul class="resets">
       <li v-for="(line, place) in plan.resetList" :key="place">

@@ -1,14 +1,15 @@
 <script setup lang="ts">
 import { activeConditions, measuredCard } from '~~/core/lesson'
-import { outlookOf, WANTED_CHANCE } from '~~/core/measuring'
+import { applyWay, outlookOf, waysToSee, WANTED_CHANCE } from '~~/core/measuring'
 import { withUnit, writeShort } from '~~/core/quantity'
-import { chanceWords, counted } from '~~/core/wording'
+import { chanceWords, counted, wayChance, wayCost, wayWords } from '~~/core/wording'
 
 /** Will we see it: the difference we expect against the wobble, and how many repeats that takes. A bar sets the repeats. */
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
 const method = computed(() => measuredCard(plan.value)?.method)
 const outlook = computed(() => outlookOf(plan.value))
+const ways = computed(() => waysToSee(plan.value))
 const chances = useChances(() => outlook.value)
 const amount = (value: number) => withUnit(writeShort(value), method.value!.unit)
 
@@ -94,6 +95,14 @@ function guess(part: 'expectedLow' | 'expectedHigh', value: number | null): void
             </template>
             <template v-else>Twelve repeats are not enough.</template>
           </p>
+          <ul v-if="ways.length > 0" class="ways" aria-label="What would do it">
+            <li v-for="way in ways" :key="way.code">
+              <button type="button" class="button small" @click="lesson.replace(applyWay(plan, way))">
+                {{ wayWords(way, plan) }}
+              </button>
+              <span class="hint">{{ wayChance(way) }}, {{ wayCost(way) }}</span>
+            </li>
+          </ul>
         </div>
         <p v-else class="hint answer">
           {{
@@ -138,6 +147,17 @@ dt {
 }
 dd {
   white-space: nowrap;
+}
+.ways {
+  display: grid;
+  gap: 6px;
+  margin-top: 6px;
+}
+.ways li {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 2px 10px;
 }
 .answer {
   min-width: 0;

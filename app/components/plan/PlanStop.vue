@@ -13,6 +13,7 @@ const lesson = useLesson()
     <OutlookPanel />
     <MethodPanel />
     <GroupPanel />
+    <WordsPanel />
   </div>
 </template>
 

@@ -13,6 +13,7 @@ import {
   nameOfCondition,
   nextQuestions,
   question,
+  VARIABLE_WORDS,
   writeAverage,
   writeReading,
 } from '~~/core/wording'
@@ -22,6 +23,7 @@ const ResultsChart = defineAsyncComponent(() => import('~/components/charts/Resu
 const props = defineProps<{ plan: Plan; record: LessonRecord }>()
 const evidence = computed(() => evidenceOf(props.plan, props.record))
 const method = computed(() => measuredCard(props.plan)?.method)
+const words = computed(() => VARIABLE_WORDS[props.plan.words])
 const last = computed(() => props.record.conclusions.at(-1))
 const orders = computed(() =>
   predictionsByGroup(props.plan, props.record.predictions).flatMap((one) => (one.stamped ? [one.stamped.order] : [])),
@@ -45,16 +47,16 @@ const predicted = computed(() =>
     <dl>
       <dt>We predicted</dt>
       <dd>{{ predicted || 'No prediction was written down.' }}</dd>
-      <dt>We changed</dt>
+      <dt>{{ words.changed }}</dt>
       <dd>
         {{ changedFactor(plan)?.name ?? '…' }}:
         {{ list(activeConditions(plan).map((one) => `${letterOf(plan, one.id)} ${nameOfCondition(plan, one.id)}`)) }}
       </dd>
-      <dt>We measured</dt>
+      <dt>{{ words.measured }}</dt>
       <dd>
         {{ measuredCard(plan)?.name ?? '…' }}<template v-if="method">, with a {{ methodWords(method) }}</template>
       </dd>
-      <dt>We kept the same</dt>
+      <dt>{{ words.kept }}</dt>
       <dd>
         {{
           keptFactors(plan)

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { activeConditions, type Plan } from '~~/core/lesson'
+import { FRAME_WORDS } from '~~/core/wording'
 import type { NewPrediction } from '~~/schemas/record'
 
 /** The group's order and why, before the first trial that counts. */
@@ -14,10 +15,10 @@ const stamp = () => emit('stamp', { id: newId(), group: props.group, order: orde
 <template>
   <form class="predict" @submit.prevent="stamp">
     <QuestionLine :plan="plan" />
-    <h1>What do you think? Tap them in order, the most first.</h1>
+    <h1>{{ FRAME_WORDS[plan.frame].order }}</h1>
     <OrderPicker v-model="order" :plan="plan" big />
     <label v-if="whole" class="because">
-      We think so because …
+      {{ FRAME_WORDS[plan.frame].reason }}
       <textarea v-model="reason" rows="2" maxlength="4000" />
     </label>
     <div class="row">

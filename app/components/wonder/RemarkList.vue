@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { VueDraggable } from 'vue-draggable-plus'
 import type { Remark } from '~~/core/lesson'
+import { doubtfulRemarks } from '~~/core/wonder'
 import { WONDER_LISTS, WONDER_WORDS, type WonderList } from '~~/core/wording'
 
 /** One of the three lists, with quick entry: type, Enter, type on. */
@@ -12,8 +13,15 @@ const remarks = computed<Remark[]>({
   set: (list) => lesson.edit((draft) => (draft.wonder[props.name] = list), 'drag-remark'),
 })
 
+const guesses = computed(
+  () =>
+    new Map(
+      props.name === 'noticed' ? doubtfulRemarks(lesson.plan!).map(({ remark, words }) => [remark.id, words.join(', ')]) : [],
+    ),
+)
+
 function add(text: string): void {
-  lesson.edit((plan) => plan.wonder[props.name].push({ id: newId(), text }))
+  lesson.edit((plan) => plan.wonder[props.name].push({ id: newId(), text, kept: false }))
 }
 
 function write(id: string, text: string): void {
@@ -62,6 +70,7 @@ function itemsFor(remark: Remark) {
           :model-value="remark.text"
           @update:model-value="write(remark.id, $event)"
         />
+        <span v-if="guesses.has(remark.id)" class="guess" :title="`sounds like a guess: ${guesses.get(remark.id)}`">guess?</span>
         <MoreMenu :label="`More for: ${remark.text}`" :items="itemsFor(remark)" />
       </li>
     </VueDraggable>
@@ -96,6 +105,15 @@ function itemsFor(remark: Remark) {
   flex: 1;
   min-height: 40px;
   padding-bottom: 8px;
+}
+.guess {
+  flex: none;
+  align-self: center;
+  padding: 0 6px;
+  border-radius: 9px;
+  background: var(--brass-light);
+  color: var(--ink);
+  font-size: 13px;
 }
 .remark {
   display: flex;

@@ -8,10 +8,14 @@ const trouble = ref('')
 const sheets = {
   trays: defineAsyncComponent(() => import('~/components/print/TrayLists.vue')),
   report: defineAsyncComponent(() => import('~/components/print/ClassReport.vue')),
+  words: defineAsyncComponent(() => import('~/components/print/WordMat.vue')),
 }
-const sheet = computed(() => (route.params.what === 'report' ? sheets.report : sheets.trays))
+const NAMES = { trays: 'Tray lists', report: 'Report', words: 'Word mat' }
+const BACK = { trays: 'kit', report: 'agree', words: 'plan' }
+const what = computed(() => (['report', 'words'] as const).find((one) => one === route.params.what) ?? 'trays')
+const sheet = computed(() => sheets[what.value])
 useHead({
-  title: () => `${route.params.what === 'report' ? 'Report' : 'Tray lists'} · ${whole.value?.lesson.plan.title || 'Lesson'}`,
+  title: () => `${NAMES[what.value]} · ${whole.value?.lesson.plan.title || 'Lesson'}`,
 })
 
 onMounted(async () => {
@@ -27,14 +31,12 @@ const print = () => window.print()
 <template>
   <main class="paper">
     <div class="screen-only row bar">
-      <NuxtLink :to="`/lesson/${$route.params.id}/${$route.params.what === 'report' ? 'agree' : 'kit'}`" class="button quiet">
-        Back to the lesson
-      </NuxtLink>
+      <NuxtLink :to="`/lesson/${$route.params.id}/${BACK[what]}`" class="button quiet"> Back to the lesson </NuxtLink>
       <button type="button" class="button main" @click="print">Print</button>
       <span class="hint">A4 or Letter, made for black and white. The browser can also save it as PDF.</span>
     </div>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
-    <component :is="sheet" v-if="whole" :plan="whole.lesson.plan" :record="whole.record" />
+    <component :is="sheet" v-if="whole" v-bind="what === 'report' ? { record: whole.record } : {}" :plan="whole.lesson.plan" />
   </main>
 </template>
 

@@ -1,0 +1,86 @@
+import type { Method } from '../lesson'
+import { convert, unitOf, type UnitCode } from '../quantity'
+import { measuringSd } from './wobble'
+
+export interface Instrument {
+  code: string
+  tool: string
+  unit: UnitCode
+  /** The smallest mark, in `unit`. */
+  resolution: number
+  /** Standard deviations, in `unit`. */
+  readingWobble: number
+  timingWobble: number
+}
+
+const HALF_A_MARK = 0.5
+
+/** A scale that a child reads: wrong by about half a mark. */
+function marked(code: string, tool: string, unit: UnitCode, resolution: number): Instrument {
+  return { code, tool, unit, resolution, readingWobble: resolution * HALF_A_MARK, timingWobble: 0 }
+}
+
+/** Instruments of a primary classroom with the wobble of a child's hand and eye (docs/decisions.md "Assumed wobble"). */
+export const INSTRUMENTS: Instrument[] = [
+  marked('ruler-mm', 'ruler', 'mm', 1),
+  marked('ruler-cm', 'centimetre ruler', 'cm', 1),
+  marked('tape', 'tape measure', 'cm', 1),
+  {
+    code: 'stopwatch-child',
+    tool: 'stopwatch, in a child’s hand',
+    unit: 's',
+    resolution: 0.01,
+    readingWobble: 0,
+    timingWobble: 0.15,
+  },
+  {
+    code: 'stopwatch-adult',
+    tool: 'stopwatch, in an adult’s hand',
+    unit: 's',
+    resolution: 0.01,
+    readingWobble: 0,
+    timingWobble: 0.1,
+  },
+  { code: 'scale', tool: 'digital kitchen scale', unit: 'g', resolution: 1, readingWobble: 0, timingWobble: 0 },
+  marked('jug', 'measuring jug', 'mL', 25),
+  marked('syringe', 'syringe', 'mL', 1),
+  marked('thermometer', 'thermometer', 'degC', 1),
+  marked('force-meter', 'force meter', 'N', 0.1),
+  { code: 'counter', tool: 'counting', unit: 'count', resolution: 1, readingWobble: 0, timingWobble: 0 },
+]
+
+/**
+ * The method with another instrument. What was said in the old unit is turned into the new one where both measure the same, and
+ * forgotten where they do not.
+ * @example withInstrument(inCentimetres, ruler).resolution // 1, in mm
+ */
+export function withInstrument(method: Method, instrument: Instrument): Method {
+  const { tool, unit, resolution, readingWobble, timingWobble } = instrument
+  const turned = (value: number) => (unitOf(unit).dimension === 'temperature' ? value : (convert(value, method.unit, unit) ?? 0))
+  const expected = (value: number | null) => (value === null ? null : (convert(value, method.unit, unit) ?? null))
+  return {
+    ...method,
+    tool,
+    unit,
+    resolution,
+    readingWobble,
+    timingWobble,
+    trialWobble: turned(method.trialWobble),
+    differenceThatMatters: turned(method.differenceThatMatters),
+    expectedLow: expected(method.expectedLow),
+    expectedHigh: expected(method.expectedHigh),
+  }
+}
+
+/** Instruments for the same kind of quantity that wobble less than the method does now, the steadiest first. */
+export function steadierInstruments(method: Method): Instrument[] {
+  const sdOf = ({
+    unit,
+    resolution,
+    readingWobble,
+    timingWobble,
+  }: Pick<Method, 'unit' | 'resolution' | 'readingWobble' | 'timingWobble'>) =>
+    measuringSd({ resolution, readingSd: readingWobble, timingSd: timingWobble }) * unitOf(unit).size
+  const same = INSTRUMENTS.filter(({ unit }) => unitOf(unit).dimension === unitOf(method.unit).dimension)
+  return same.filter((one) => sdOf(one) < sdOf(method) * (1 - 1e-9)).sort((a, b) => sdOf(a) - sdOf(b))
+}

@@ -1,0 +1,93 @@
+import { describe, expect, it } from 'vitest'
+import { soakUpPlan } from '../../test/soakUp'
+import { fitOf } from '../clock'
+import { measuredCard, type Method, type Plan } from '../lesson'
+import { applyWay, chanceBestIsBest, INSTRUMENTS, outlookOf, waysToSee, withInstrument } from '.'
+
+const heights = ['20', '30', '40', '50'].map((label, place) => ({ id: `n${place}`, label, baseline: false, leftOut: false }))
+
+/** Swing time: four string lengths, one swing timed by hand. */
+function swings(change: Partial<Method> = {}): Plan {
+  const plan = soakUpPlan({ conditionsAs: 'numbers', conditionUnit: 'cm', conditions: heights })
+  const method: Method = {
+    ...plan.measures[0]!.method,
+    tool: 'stopwatch',
+    unit: 's',
+    resolution: 0.01,
+    readingWobble: 0,
+    timingWobble: 0.15,
+    trialWobble: 0.02,
+    expectedLow: 0.9,
+    expectedHigh: 1.2,
+    ...change,
+  }
+  return { ...plan, measures: [{ ...plan.measures[0]!, method }] }
+}
+
+describe('waysToSee', () => {
+  it('has nothing to offer where the plan will do, or where nothing is expected', () => {
+    expect(waysToSee(soakUpPlan())).toEqual([])
+    expect(waysToSee(swings({ expectedLow: null }))).toEqual([])
+  })
+
+  it('offers only what really does it, with what it costs, the cheapest first', () => {
+    const plan = swings()
+    const ways = waysToSee(plan)
+    expect(ways.map(({ code }) => code).sort()).toEqual(['bigger-steps', 'more-at-once', 'more-repeats'])
+    for (const way of ways) {
+      const after = applyWay(plan, way)
+      expect(outlookOf(after)!.chance).toBeCloseTo(way.chance, 12)
+      expect(way.chance).toBeGreaterThanOrEqual(0.9)
+      expect(fitOf(after).needed - fitOf(plan).needed).toBeCloseTo(way.minutes, 9)
+    }
+    expect(ways.map(({ minutes }) => minutes)).toEqual([...ways.map(({ minutes }) => minutes)].sort((a, b) => a - b))
+  })
+
+  it('times as many at once as are needed and no more; the hand’s wobble is shared among them', () => {
+    const way = waysToSee(swings()).find(({ code }) => code === 'more-at-once')!
+    const after = applyWay(swings(), way)
+    expect(measuredCard(after)!.method.atOnce).toBe(2)
+    const { means } = outlookOf(after)!
+    const shared = Math.sqrt(0.01 ** 2 / 12 + (0.15 / 2) ** 2 + 0.02 ** 2)
+    expect(way.chance).toBeCloseTo(chanceBestIsBest(means, shared, 3), 9)
+  })
+
+  it('spreads the numbers wider from the lowest one on', () => {
+    const way = waysToSee(swings()).find(({ code }) => code === 'bigger-steps')!
+    const after = applyWay(swings(), way)
+    expect(after.conditions.map(({ label }) => label)).toEqual(['20', '40', '60', '80'])
+    expect(measuredCard(after)!.method.expectedHigh).toBeCloseTo(1.5, 9)
+  })
+
+  it('offers a steadier instrument for the same kind of quantity', () => {
+    const coarse = swings({
+      tool: 'centimetre ruler',
+      unit: 'cm',
+      resolution: 1,
+      readingWobble: 0.5,
+      timingWobble: 0,
+      trialWobble: 0.05,
+      expectedLow: 2,
+      expectedHigh: 3.2,
+    })
+    const way = waysToSee(coarse).find(({ code }) => code === 'steadier-instrument')!
+    const method = measuredCard(applyWay(coarse, way))!.method
+    expect(method).toMatchObject({ tool: 'ruler', unit: 'mm', expectedLow: 20, expectedHigh: 32, trialWobble: 0.5 })
+  })
+
+  it('offers no bigger steps for kinds, and says nothing where nothing helps', () => {
+    const plan = soakUpPlan()
+    const hopeless = { ...plan, measures: [{ ...plan.measures[0]!, method: { ...plan.measures[0]!.method, trialWobble: 500 } }] }
+    expect(waysToSee(hopeless)).toEqual([])
+  })
+})
+
+it('withInstrument forgets what was expected in a quantity of another kind', () => {
+  const scale = INSTRUMENTS.find(({ code }) => code === 'scale')!
+  expect(withInstrument(swings().measures[0]!.method, scale)).toMatchObject({
+    unit: 'g',
+    expectedLow: null,
+    expectedHigh: null,
+    trialWobble: 0,
+  })
+})

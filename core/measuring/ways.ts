@@ -1,0 +1,110 @@
+import { fitOf } from '../clock'
+import { activeConditions, conditionValue, measuredCard, type Method, type Plan } from '../lesson'
+import { unitOf, withoutNoise, writeShort } from '../quantity'
+import { INSTRUMENTS, steadierInstruments, withInstrument } from './instruments'
+import { chanceNow, outlookOf, WANTED_CHANCE } from './planned'
+
+/** A change of the plan after which the class will see the difference, nine times in ten. */
+export type Way = { chance: number; /** Minutes that the lesson gets longer. */ minutes: number } & (
+  | { code: 'more-repeats'; repeats: number }
+  | { code: 'more-at-once'; atOnce: number }
+  | { code: 'steadier-instrument'; instrument: string }
+  | { code: 'bigger-steps'; factor: number; labels: string[] }
+)
+export type WayCode = Way['code']
+type Change = Way extends infer One ? (One extends Way ? Omit<One, 'chance' | 'minutes'> : never) : never
+
+const AT_ONCE = [2, 5, 10, 20]
+const FACTORS = [1.5, 2, 3, 4, 5]
+
+/**
+ * Ways that would let the class see the difference it expects, each worked out by changing the plan and asking again; those that
+ * cost the least lesson time first. Bigger steps assume that results go on as steadily as the teacher expects.
+ * @returns empty when the plan does already, or when nothing is known of the expected results
+ */
+export function waysToSee(plan: Plan): Way[] {
+  const outlook = outlookOf(plan)
+  if (!outlook || outlook.chance >= WANTED_CHANCE) return []
+  const before = fitOf(plan).needed
+  const weigh = (change: Change): Way => {
+    const after = applyWay(plan, change)
+    return { ...change, chance: chanceNow(after) ?? 0, minutes: withoutNoise(fitOf(after).needed - before) } as Way
+  }
+  const families = [atOnceChanges(plan), instrumentChanges(plan), stepChanges(plan)]
+  const sameRepeats = families.flatMap((changes) => changes.map(weigh).filter(works).slice(0, 1))
+  const repeats = outlook.needed === undefined ? [] : [weigh({ code: 'more-repeats', repeats: outlook.needed })]
+  return [...repeats, ...sameRepeats].sort((a, b) => a.minutes - b.minutes)
+}
+
+/** The plan after one of the ways; the given plan is left as it is. */
+export function applyWay(plan: Plan, way: Change): Plan {
+  switch (way.code) {
+    case 'more-repeats':
+      return { ...plan, repeats: way.repeats }
+    case 'more-at-once': {
+      const longer = way.atOnce / (measuredCard(plan)?.method.atOnce ?? 1)
+      const trial = { ...plan.clock.trial, run: withoutNoise(plan.clock.trial.run * longer) }
+      return withMethod({ ...plan, clock: { ...plan.clock, trial } }, (method) => ({ ...method, atOnce: way.atOnce }))
+    }
+    case 'steadier-instrument': {
+      const instrument = INSTRUMENTS.find(({ code }) => code === way.instrument)
+      return instrument ? withMethod(plan, (method) => withInstrument(method, instrument)) : plan
+    }
+    case 'bigger-steps': {
+      const ids = activeConditions(plan).map(({ id }) => id)
+      const conditions = plan.conditions.map((condition) => ({
+        ...condition,
+        label: way.labels[ids.indexOf(condition.id)] ?? condition.label,
+      }))
+      return withMethod({ ...plan, conditions }, (method) => ({
+        ...method,
+        expectedHigh:
+          method.expectedLow === null || method.expectedHigh === null
+            ? null
+            : withoutNoise(method.expectedLow + way.factor * (method.expectedHigh - method.expectedLow)),
+      }))
+    }
+  }
+}
+
+function works({ chance }: Way): boolean {
+  return chance >= WANTED_CHANCE
+}
+
+/** Timing ten swings instead of one: the hand is late only twice, and the run is ten times as long. */
+function atOnceChanges(plan: Plan): Change[] {
+  const method = measuredCard(plan)?.method
+  if (!method || unitOf(method.unit).dimension !== 'time' || method.timingWobble === 0) return []
+  return AT_ONCE.filter((atOnce) => atOnce > method.atOnce).map((atOnce) => ({ code: 'more-at-once', atOnce }))
+}
+
+function instrumentChanges(plan: Plan): Change[] {
+  const method = measuredCard(plan)?.method
+  return method ? steadierInstruments(method).map(({ code }) => ({ code: 'steadier-instrument', instrument: code })) : []
+}
+
+/** The numbers spread wider from the lowest one on. */
+function stepChanges(plan: Plan): Change[] {
+  const values = activeConditions(plan).map((condition) => conditionValue(plan, condition))
+  if (values.length === 0 || values.some((value) => value === undefined)) return []
+  const known = values as number[]
+  const lowest = Math.min(...known)
+  return FACTORS.map((factor) => ({
+    code: 'bigger-steps',
+    factor,
+    labels: known.map((value) =>
+      writeShort(withoutNoise(lowest + factor * (value - lowest)))
+        .replace(/\s/g, '')
+        .replace('−', '-'),
+    ),
+  }))
+}
+
+function withMethod(plan: Plan, change: (method: Method) => Method): Plan {
+  return {
+    ...plan,
+    measures: plan.measures.map((measure) =>
+      measure.id === plan.measured ? { ...measure, method: change(measure.method) } : measure,
+    ),
+  }
+}

@@ -1,0 +1,1 @@
+export { doubtfulRemarks, inferenceWords } from './inference'

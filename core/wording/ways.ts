@@ -1,0 +1,33 @@
+import { measuredCard, type Plan } from '../lesson'
+import { INSTRUMENTS, withInstrument, type Way } from '../measuring'
+import { unitOf, writeShort } from '../quantity'
+import { minuteWords } from './clock'
+import { counted, list, methodWords } from './names'
+
+/** A way to see the difference, as a button says it. `'Time 10 at once'` */
+export function wayWords(way: Way, plan: Plan): string {
+  switch (way.code) {
+    case 'more-repeats':
+      return `Do ${counted(way.repeats, 'repeat')}`
+    case 'more-at-once':
+      return `Time ${way.atOnce} at once`
+    case 'steadier-instrument': {
+      const instrument = INSTRUMENTS.find(({ code }) => code === way.instrument)
+      const method = measuredCard(plan)?.method
+      return instrument && method ? `Use a ${methodWords(withInstrument(method, instrument))}` : 'Use a steadier instrument'
+    }
+    case 'bigger-steps':
+      return `Bigger steps: ${list(way.labels)} ${unitOf(plan.conditionUnit).symbol}`
+  }
+}
+
+/** What a way costs in lesson time. `'7 minutes longer'` */
+export function wayCost({ minutes }: Way): string {
+  if (minutes === 0) return 'no more time'
+  return minutes > 0 ? `${minuteWords(minutes)} longer` : `${minuteWords(-minutes)} shorter`
+}
+
+/** What a way does, with its figure: the chance in a hundred. `'the best one best in 94 in 100'` */
+export function wayChance({ chance }: Way): string {
+  return `best one best ${writeShort(Math.round(chance * 100))} in 100`
+}

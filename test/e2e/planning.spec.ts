@@ -1,0 +1,115 @@
+import type { Method, Plan } from '../../core/lesson'
+import { client, expect, openStop, saved, test } from './house'
+
+/** A lesson whose plan was changed before anybody opens it. */
+async function lessonWith(baseURL: string | undefined, change: (plan: Plan) => void) {
+  const { call, newLesson, open } = client(baseURL)
+  const { lesson } = await newLesson()
+  const plan = structuredClone(lesson.plan)
+  change(plan)
+  expect((await call('PUT', `/api/lessons/${lesson.id}/plan`, { plan, revision: lesson.revision })).status).toBe(200)
+  return (await open(lesson.id)).lesson
+}
+
+const stopwatch: Partial<Method> = {
+  tool: 'stopwatch',
+  unit: 's',
+  resolution: 0.01,
+  readingWobble: 0,
+  timingWobble: 0.15,
+  trialWobble: 0.02,
+  expectedLow: 0.9,
+  expectedHigh: 1.2,
+}
+
+test('an unfair plan is mended with nothing but the buttons that are offered', async ({ page, baseURL }) => {
+  const lesson = await lessonWith(baseURL, (plan) => {
+    plan.factors[1]!.exceptions = { card: '3 cm' }
+    plan.factors[3]!.how = ''
+    plan.repeats = 1
+    plan.clock.minutes = 60
+    plan.measures[0]!.method.trialWobble = 14
+    plan.materials[3] = { ...plan.materials[3]!, stock: 2, packSize: 10 }
+    plan.wonder.noticed = [{ id: 'a', text: 'it must be thirsty', kept: false }]
+  })
+  await openStop(page, lesson, 'plan')
+  const look = page.getByRole('complementary')
+  const pressing = look.getByRole('listitem').filter({ has: page.getByRole('img', { name: /Wrong|Worth a look/ }) })
+  await expect(pressing.first()).toBeVisible()
+  for (let pressed = 0; pressed < 25 && (await pressing.count()) > 0; pressed += 1) {
+    const before = await look.innerText()
+    await pressing.first().getByRole('button').first().click()
+    await expect.poll(() => look.innerText()).not.toBe(before)
+  }
+  await expect(pressing).toHaveCount(0)
+  await expect(page.getByText('All 6 pairs are fair.')).toBeVisible()
+  await saved(page)
+  const { plan } = (await client(baseURL).open(lesson.id)).lesson
+  expect(plan.factors[1]!.exceptions).toEqual({})
+  expect(plan.repeats).toBeGreaterThan(1)
+  expect(plan.clock.minutes).toBeGreaterThan(60)
+})
+
+test('the adviser offers what would let the class see it, with its cost, and does it with one click', async ({ page, baseURL }) => {
+  const lesson = await lessonWith(baseURL, (plan) => {
+    plan.conditionsAs = 'numbers'
+    plan.conditions = ['20', '30', '40', '50'].map((label, place) => ({ id: `n${place}`, label, baseline: false, leftOut: false }))
+    Object.assign(plan.measures[0]!.method, stopwatch)
+    plan.materials = []
+  })
+  await openStop(page, lesson, 'plan')
+  const ways = page.getByRole('list', { name: 'What would do it' })
+  await expect(ways.getByRole('listitem')).toHaveText([
+    /^Bigger steps: 20, 40, 60 and 80 cm ?best one best 95 in 100, no more time/,
+    /^Time 2 at once ?best one best 94 in 100, 16 minutes longer/,
+    /^Do 8 repeats ?best one best 91 in 100, 35 minutes longer/,
+  ])
+  await ways.getByRole('button', { name: 'Time 2 at once' }).click()
+  await expect(ways).toBeHidden()
+  await expect(page.getByText('With 3 repeats, the best one comes out best in 94 in 100.')).toBeVisible()
+  await page.locator('summary', { hasText: 'How we measure' }).click()
+  await expect(page.getByRole('textbox', { name: 'Timed at once (ten swings)' })).toHaveValue('2')
+
+  await page.getByLabel('Pick an instrument').selectOption('thermometer')
+  await expect(page.getByLabel('Measured with')).toHaveValue('thermometer')
+  await expect(page.getByText('Say the lowest and the highest result you expect')).toBeVisible()
+  await page.keyboard.press('Escape')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByLabel('Measured with')).toHaveValue('stopwatch')
+})
+
+test('what sounds like a guess under Noticed is asked about, and can be moved or kept', async ({ page, baseURL }) => {
+  const { lesson } = await client(baseURL).newLesson()
+  await openStop(page, lesson, 'wonder')
+  const add = page.getByRole('textbox', { name: 'Add to Noticed' })
+  for (const text of ['it climbs because it is thirsty', 'the edge is wavy', 'that is a pipe']) {
+    await add.fill(text)
+    await page.keyboard.press('Enter')
+  }
+  await expect(page.getByText('guess?', { exact: true })).toHaveCount(2)
+  await expect(page.getByText('“it climbs because it is thirsty” says “because”.')).toBeVisible()
+  await page.getByRole('button', { name: 'Move to Maybe' }).first().click()
+  await expect(page.getByRole('region', { name: 'Maybe' }).getByRole('textbox', { name: /thirsty/ })).toBeVisible()
+  await page.getByRole('button', { name: 'It was noticed' }).click()
+  await expect(page.getByText('guess?', { exact: true })).toHaveCount(0)
+  await expect(page.getByRole('region', { name: 'Noticed' }).getByRole('textbox', { name: /pipe/ })).toBeVisible()
+})
+
+test('the class’s own words stand on board and paper, and frame its prediction', async ({ page, baseURL }) => {
+  const { lesson } = await client(baseURL).newLesson()
+  await openStop(page, lesson, 'plan')
+  await page.locator('summary', { hasText: 'Words of the class' }).click()
+  await page.getByLabel('The variables are called').selectOption('independent-dependent')
+  await page.getByLabel('A prediction says').selectOption('if-then')
+  await saved(page)
+  await page.goto(`/board/${lesson.id}`)
+  await expect(page.getByRole('heading', { name: 'Control variables' })).toBeVisible()
+  await page.goto(`/print/${lesson.id}/report`)
+  await expect(page.getByText('Independent variable', { exact: true })).toBeVisible()
+  await page.goto(`/print/${lesson.id}/words`)
+  await expect(page.getByText('Dependent variable', { exact: true })).toBeVisible()
+  expect((await page.pdf({ format: 'Letter' })).toString('latin1').match(/\/Type \/Page\b/g)).toHaveLength(1)
+  await page.goto(`/station?code=${encodeURIComponent(lesson.code)}`)
+  await page.getByRole('button', { name: 'Alder' }).click()
+  await expect(page.getByRole('heading', { name: /^If we test them all, then which comes first/ })).toBeVisible()
+})
