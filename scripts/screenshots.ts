@@ -56,6 +56,9 @@ async function takeAll(): Promise<void> {
   await take(paper, 'report', `/print/${finished!.lesson.id}/report`, '.results-chart svg')
   await take(paper, 'tray-lists', `/print/${finished!.lesson.id}/trays`, '.list')
 
+  await take(paper, 'group-sheet', `/print/${finished!.lesson.id}/planning`, '.sheet-page')
+  await take(paper, 'word-mat', `/print/${finished!.lesson.id}/words`, 'dl')
+
   const station = await newPage({ width: 390, height: 844 })
   await station.goto(`${application.base}/station?code=${encodeURIComponent(finished!.lesson.code)}`)
   await station.getByRole('button', { name: 'Fir' }).click()

@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest'
 import { soakUpPlan } from '../../test/soakUp'
 import type { Prediction } from '../lesson'
-import { predictionsByGroup, tallyOf } from '.'
+import { nearnessOf, predictionsByGroup, tallyOf } from '.'
 
 const predict = (group: string, order: string[], late = false): Prediction => ({
   id: `${group}${order[0]}`,
@@ -30,4 +30,10 @@ it('takes the last prediction before the readings, and keeps a change of mind be
     [0, 0],
     [0, 1],
   ])
+})
+
+it('counts how near an order was in pairs, over what both put in an order', () => {
+  expect(nearnessOf(['a', 'b', 'c'], ['b', 'a', 'c'])).toEqual({ right: 2, all: 3 })
+  expect(nearnessOf(['a', 'b', 'c', 'd'], ['d', 'c', 'b', 'a'])).toEqual({ right: 0, all: 6 })
+  expect(nearnessOf(['a', 'gone', 'b'], ['a', 'b'])).toEqual({ right: 1, all: 1 })
 })

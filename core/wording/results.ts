@@ -1,6 +1,7 @@
 import type { ResultsGraph } from '../charts'
 import type { Evidence, GradedPair } from '../evidence'
 import { changedFactor, measuredCard, type Plan } from '../lesson'
+import type { Nearness } from '../predictions'
 import { unitOf } from '../quantity'
 import { GRADE_NAMES } from './evidence'
 import { chanceWords, conditionWithLetter, counted, list, nameOfCondition, writeAverage } from './names'
@@ -49,6 +50,15 @@ export function pairWords(plan: Plan, pair: GradedPair): { pair: string; apart: 
     interval: `${writeAverage(plan, low, unit)} to ${writeAverage(plan, high, unit)}`,
     grade: GRADE_NAMES[pair.grade],
   }
+}
+
+/** How near a group's prediction was, kindly: a wrong one is where something was learned. `'5 of 6 pairs came out as they said.'` */
+export function nearnessWords({ right, all }: Nearness): string {
+  if (all === 0) return ''
+  if (right === all) return all === 1 ? 'It came out as they said.' : `All ${all} pairs came out as they said.`
+  return right === 0
+    ? 'It came out the other way round: a surprise worth talking about.'
+    : `${right} of ${counted(all, 'pair')} came out as they said.`
 }
 
 /** Who foresaw it. `'3 of 7 groups predicted that kitchen roll comes first.'` */

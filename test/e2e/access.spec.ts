@@ -39,7 +39,7 @@ test('axe finds nothing on any main view', async ({ page, baseURL }) => {
   await page.keyboard.press('?')
   await expect(page.getByRole('heading', { name: 'Keys' })).toBeVisible()
   await expectAccessible(page, 'keys')
-  for (const printout of ['trays', 'report', 'words']) {
+  for (const printout of ['trays', 'planning', 'planning-blank', 'slips', 'words', 'report']) {
     await page.goto(`/print/${lesson.id}/${printout}`)
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
     await expectAccessible(page, printout)

@@ -113,3 +113,22 @@ test('the class’s own words stand on board and paper, and frame its prediction
   await page.getByRole('button', { name: 'Alder' }).click()
   await expect(page.getByRole('heading', { name: /^If we test them all, then which comes first/ })).toBeVisible()
 })
+
+test('sheets, slips and word mat are on paper for every group, on A4 and Letter', async ({ page, baseURL }) => {
+  const { lesson } = await client(baseURL).newLesson()
+  const groups = lesson.plan.groups.length
+  const wanted = { planning: groups, 'planning-blank': 1, slips: Math.ceil(groups / 4), words: 1, report: 1 }
+  for (const [name, pages] of Object.entries(wanted)) {
+    await page.goto(`/print/${lesson.id}/${name}`)
+    await expect(page.getByRole('heading').first()).toBeVisible()
+    for (const format of ['A4', 'Letter']) {
+      const pdf = await page.pdf({ format })
+      expect(pdf.toString('latin1').match(/\/Type \/Page\b/g), `${name} on ${format}`).toHaveLength(pages)
+    }
+  }
+  await page.goto(`/print/${lesson.id}/planning`)
+  await expect(page.getByText('the width of the strip: 2 cm, cut on the guillotine').first()).toBeVisible()
+  await page.goto(`/print/${lesson.id}/planning-blank`)
+  await expect(page.getByText('Keep the same')).toBeVisible()
+  expect(await page.locator('main').innerText()).not.toContain('guillotine')
+})

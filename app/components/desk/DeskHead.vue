@@ -15,11 +15,6 @@ const SAVED: Record<SaveState, string> = {
   away: 'not saved: trying again',
   refused: 'not saved: see below',
 }
-const PRINTS = [
-  { to: 'trays', label: 'Tray lists for the kit' },
-  { to: 'report', label: 'Class report, one page' },
-  { to: 'words', label: 'Word mat for the wall' },
-]
 const next = computed(() => lesson.readiness?.next)
 
 async function importTable(): Promise<void> {
@@ -64,8 +59,10 @@ async function importTable(): Promise<void> {
           <button type="button" class="button small" v-bind="props">Print and files</button>
         </template>
         <ul class="menu sheet">
-          <li v-for="print in PRINTS" :key="print.to">
-            <NuxtLink class="button quiet" :to="`/print/${lesson.id}/${print.to}`" target="_blank">{{ print.label }}</NuxtLink>
+          <li v-for="name in PRINTOUT_NAMES" :key="name">
+            <NuxtLink class="button quiet" :to="`/print/${lesson.id}/${name}`" target="_blank">{{
+              PRINTOUTS[name].label
+            }}</NuxtLink>
           </li>
           <li><a class="button quiet" :href="`/api/lessons/${lesson.id}/file`">Save the lesson as a file</a></li>
           <li><a class="button quiet" :href="`/api/lessons/${lesson.id}/readings.csv`">Readings as a table (CSV)</a></li>

@@ -12,9 +12,10 @@ watch(open, () => (words.value = ''))
 const everything = computed(() => [
   ...STOPS.map((stop) => ({ label: `Go to ${STOP_NAMES[stop]}`, run: () => navigateTo(`/lesson/${lesson.id}/${stop}`) })),
   { label: 'Open the board', run: () => emit('board') },
-  { label: 'Print the tray lists', run: () => void window.open(`/print/${lesson.id}/trays`) },
-  { label: 'Print the word mat', run: () => void window.open(`/print/${lesson.id}/words`) },
-  { label: 'Print the class report', run: () => void window.open(`/print/${lesson.id}/report`) },
+  ...PRINTOUT_NAMES.map((name) => ({
+    label: `Print: ${PRINTOUTS[name].label}`,
+    run: () => void window.open(`/print/${lesson.id}/${name}`),
+  })),
   ...lesson.findings.flatMap((finding) =>
     finding.fixes.map((fix) => ({
       label: `${findingWords(finding, lesson.plan!).title}: ${fixWords(fix, lesson.plan!)}`,

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { activeConditions, letterOf } from '~~/core/lesson'
-import type { GroupPrediction } from '~~/core/predictions'
+import { nearnessOf, type GroupPrediction } from '~~/core/predictions'
 import { isCounted } from '~~/core/record'
+import { nearnessWords } from '~~/core/wording'
 
 /** One group's prediction at the desk: as it was stamped, later changes of mind, or the picker to take it down. */
-const props = defineProps<{ prediction: GroupPrediction }>()
+const props = defineProps<{ prediction: GroupPrediction; result?: string[] }>()
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
 const group = computed(() => plan.value.groups.find((one) => one.id === props.prediction.group)!)
@@ -14,6 +15,11 @@ const order = ref<string[]>([])
 const reason = ref('')
 const whole = computed(() => order.value.length === activeConditions(plan.value).length)
 const all = computed(() => [...(props.prediction.stamped ? [props.prediction.stamped] : []), ...props.prediction.later])
+// Once every place is filled the result stands, and the prediction can be laid beside it.
+const near = computed(() => {
+  const { stamped } = props.prediction
+  return stamped && props.result ? nearnessWords(nearnessOf(stamped.order, props.result)) : ''
+})
 const again = computed(() => (!props.prediction.stamped ? 'Take it down' : begun.value ? 'Changed its mind' : 'Take it anew'))
 
 async function stamp(): Promise<void> {
@@ -39,6 +45,7 @@ async function stamp(): Promise<void> {
           <span v-if="one.reason">“because {{ one.reason }}”</span>
           <span class="soft">{{ new Date(one.at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' }) }}</span>
         </li>
+        <li v-if="near" class="near">{{ near }}</li>
         <li v-if="all.length === 0" class="soft">nothing yet</li>
       </ul>
       <button
@@ -97,6 +104,9 @@ async function stamp(): Promise<void> {
   font-family: var(--heading);
   font-weight: 700;
   white-space: nowrap;
+}
+.near {
+  color: var(--leaf);
 }
 .late {
   color: var(--brass);

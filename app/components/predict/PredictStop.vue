@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { evidenceOf } from '~~/core/evidence'
 import { activeConditions } from '~~/core/lesson'
 import { predictionsByGroup } from '~~/core/predictions'
 
@@ -6,6 +7,10 @@ import { predictionsByGroup } from '~~/core/predictions'
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
 const groups = computed(() => predictionsByGroup(plan.value, lesson.record.predictions))
+const result = computed(() => {
+  const evidence = evidenceOf(plan.value, lesson.record)
+  return evidence && evidence.order.length === activeConditions(plan.value).length ? evidence.order : undefined
+})
 const stamped = computed(() => groups.value.filter((one) => one.stamped).length)
 </script>
 
@@ -13,9 +18,8 @@ const stamped = computed(() => groups.value.filter((one) => one.stamped).length)
   <div>
     <div class="stop-head">
       <h2>Predict</h2>
-      <p class="soft">
-        Each group's order and its reason, before its first counted reading. Being wrong is where it gets interesting.
-      </p>
+      <p class="soft">Each group's order and reason, before its first counted reading.</p>
+      <NuxtLink class="button small slips" :to="`/print/${lesson.id}/slips`" target="_blank">Print slips</NuxtLink>
     </div>
     <div v-if="activeConditions(plan).length < 2" class="empty-note">
       <strong>Nothing to put in order yet</strong>
@@ -31,13 +35,16 @@ const stamped = computed(() => groups.value.filter((one) => one.stamped).length)
         <PredictionTally :plan="plan" :predictions="lesson.record.predictions" />
       </section>
       <ul class="groups">
-        <GroupPrediction v-for="one in groups" :key="one.group" :prediction="one" />
+        <GroupPrediction v-for="one in groups" :key="one.group" :prediction="one" :result="result" />
       </ul>
     </template>
   </div>
 </template>
 
 <style scoped>
+.slips {
+  margin-left: auto;
+}
 .tally h3 {
   margin-bottom: 4px;
   font-size: 17px;

@@ -1,21 +1,27 @@
 <script setup lang="ts">
+import type { Component } from 'vue'
 import type { LessonRecord, Plan } from '~~/core/lesson'
+import { PRINTOUT_NAMES, PRINTOUTS, type PrintoutName } from '~/composables/printouts'
 
 /** A printout: shown as it will look, with one button that prints it. */
 const route = useRoute()
 const whole = shallowRef<{ lesson: { plan: Plan }; record: LessonRecord }>()
 const trouble = ref('')
-const sheets = {
+const sheets: Record<PrintoutName, Component> = {
   trays: defineAsyncComponent(() => import('~/components/print/TrayLists.vue')),
-  report: defineAsyncComponent(() => import('~/components/print/ClassReport.vue')),
+  planning: defineAsyncComponent(() => import('~/components/print/PlanningSheet.vue')),
+  'planning-blank': defineAsyncComponent(() => import('~/components/print/PlanningSheet.vue')),
+  slips: defineAsyncComponent(() => import('~/components/print/PredictionSlips.vue')),
   words: defineAsyncComponent(() => import('~/components/print/WordMat.vue')),
+  report: defineAsyncComponent(() => import('~/components/print/ClassReport.vue')),
 }
-const NAMES = { trays: 'Tray lists', report: 'Report', words: 'Word mat' }
-const BACK = { trays: 'kit', report: 'agree', words: 'plan' }
-const what = computed(() => (['report', 'words'] as const).find((one) => one === route.params.what) ?? 'trays')
-const sheet = computed(() => sheets[what.value])
+const what = computed(() => PRINTOUT_NAMES.find((one) => one === route.params.what) ?? 'trays')
+const more = computed(() => {
+  if (what.value === 'report') return { record: whole.value?.record }
+  return what.value === 'planning-blank' ? { blank: true } : {}
+})
 useHead({
-  title: () => `${NAMES[what.value]} · ${whole.value?.lesson.plan.title || 'Lesson'}`,
+  title: () => `${PRINTOUTS[what.value].name} · ${whole.value?.lesson.plan.title || 'Lesson'}`,
 })
 
 onMounted(async () => {
@@ -31,12 +37,12 @@ const print = () => window.print()
 <template>
   <main class="paper">
     <div class="screen-only row bar">
-      <NuxtLink :to="`/lesson/${$route.params.id}/${BACK[what]}`" class="button quiet"> Back to the lesson </NuxtLink>
+      <NuxtLink :to="`/lesson/${$route.params.id}/${PRINTOUTS[what].from}`" class="button quiet"> Back to the lesson </NuxtLink>
       <button type="button" class="button main" @click="print">Print</button>
       <span class="hint">A4 or Letter, made for black and white. The browser can also save it as PDF.</span>
     </div>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
-    <component :is="sheet" v-if="whole" v-bind="what === 'report' ? { record: whole.record } : {}" :plan="whole.lesson.plan" />
+    <component :is="sheets[what]" v-if="whole" v-bind="more" :plan="whole.lesson.plan" />
   </main>
 </template>
 

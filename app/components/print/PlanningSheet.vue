@@ -1,0 +1,146 @@
+<script setup lang="ts">
+import { activeConditions, changedFactor, keptFactors, letterOf, measuredCard, type Group, type Plan } from '~~/core/lesson'
+import { unitOf } from '~~/core/quantity'
+import { FRAME_WORDS, nameOfCondition, question, VARIABLE_WORDS } from '~~/core/wording'
+
+/** One page for a group: the plan, filled in or to be filled in, and a table to write readings into. */
+const props = defineProps<{ plan: Plan; blank?: boolean }>()
+const words = computed(() => VARIABLE_WORDS[props.plan.words])
+const kept = computed(() => keptFactors(props.plan))
+const unit = computed(() => unitOf(measuredCard(props.plan)?.method.unit ?? 'count').symbol)
+// A blank sheet is the same for all; a filled one belongs to a group.
+const sheets = computed<(Group | undefined)[]>(() => (props.blank ? [undefined] : props.plan.groups))
+const LINES = 4
+</script>
+
+<template>
+  <div>
+    <section v-for="(group, place) in sheets" :key="group?.id ?? 'blank'" class="sheet-page" :class="{ 'new-page': place > 0 }">
+      <header>
+        <h1>{{ plan.title || 'Our test' }}</h1>
+        <p v-if="group" class="who"><ShapeBadge :size="20" :shape="group.shape" /> {{ group.name }}</p>
+        <p v-else class="who">Group <span class="line short" /></p>
+      </header>
+      <p v-if="!blank" class="question">{{ question(plan) }}</p>
+      <p v-else class="question">How does <span class="line" /> change <span class="line" />?</p>
+      <dl>
+        <dt>{{ words.changed }}</dt>
+        <dd>
+          <template v-if="!blank">{{ changedFactor(plan)?.name ?? '…' }}</template>
+          <span v-else class="line wide" />
+        </dd>
+        <dt>{{ words.measured }}</dt>
+        <dd>
+          <template v-if="!blank">{{ measuredCard(plan)?.name ?? '…' }}</template>
+          <span v-else class="line wide" />
+        </dd>
+        <dt>{{ words.kept }}</dt>
+        <dd>
+          <ul v-if="!blank">
+            <li v-for="factor in kept" :key="factor.id">{{ factor.name }}{{ factor.how ? `: ${factor.how}` : '' }}</li>
+          </ul>
+          <span v-for="line in LINES" v-else :key="line" class="line wide" />
+        </dd>
+        <dt>Before every trial</dt>
+        <dd>
+          <ul v-if="!blank">
+            <li v-for="line in plan.resetList" :key="line"><span class="square" /> {{ line }}</li>
+          </ul>
+          <span v-for="line in 3" v-else :key="line" class="line wide" />
+        </dd>
+        <dt>{{ FRAME_WORDS[plan.frame].name }}</dt>
+        <dd><span class="line wide" /><span class="line wide" /></dd>
+      </dl>
+      <table>
+        <thead>
+          <tr>
+            <th>{{ unit ? `in ${unit}` : 'counts' }}</th>
+            <th v-for="n in plan.repeats" :key="n">{{ n }}</th>
+            <th>average</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="condition in activeConditions(plan)" :key="condition.id">
+            <th>
+              <template v-if="!blank">{{ letterOf(plan, condition.id) }} {{ nameOfCondition(plan, condition.id) }}</template>
+            </th>
+            <td v-for="n in plan.repeats" :key="n" />
+            <td />
+          </tr>
+        </tbody>
+      </table>
+      <p class="found">We found that <span class="line wide" /><span class="line wide" /></p>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+header {
+  display: flex;
+  align-items: baseline;
+  justify-content: space-between;
+  border-bottom: 2px solid #000;
+}
+h1 {
+  font-size: 19pt;
+}
+.who {
+  display: flex;
+  align-items: center;
+  gap: 2mm;
+  font-size: 14pt;
+}
+.question {
+  margin: 4mm 0;
+  font-size: 15pt;
+  font-weight: 700;
+}
+dl {
+  display: grid;
+  grid-template-columns: 42mm 1fr;
+  gap: 2.5mm 4mm;
+}
+dt {
+  font-weight: 700;
+}
+.line {
+  display: inline-block;
+  width: 55mm;
+  height: 7mm;
+  border-bottom: 1px solid #000;
+}
+.line.short {
+  width: 40mm;
+}
+.line.wide {
+  display: block;
+  width: 100%;
+}
+.square {
+  display: inline-block;
+  width: 4mm;
+  height: 4mm;
+  margin-right: 1.5mm;
+  border: 1.2px solid #000;
+}
+table {
+  width: 100%;
+  margin-top: 5mm;
+  table-layout: fixed;
+}
+th,
+td {
+  height: 9mm;
+  padding: 1mm 2mm;
+  border: 1.2px solid #000;
+  font-size: 11pt;
+  text-align: left;
+}
+th:first-child {
+  width: 44mm;
+}
+.found {
+  margin-top: 4mm;
+  font-weight: 700;
+}
+</style>
