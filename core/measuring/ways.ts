@@ -11,7 +11,7 @@ export type Way = { chance: number; /** Minutes that the lesson gets longer. */ 
   | { code: 'steadier-instrument'; instrument: string }
   | { code: 'bigger-steps'; factor: number; labels: string[] }
 )
-export type WayCode = Way['code']
+
 type Change = Way extends infer One ? (One extends Way ? Omit<One, 'chance' | 'minutes'> : never) : never
 
 const AT_ONCE = [2, 5, 10, 20]

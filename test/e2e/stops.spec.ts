@@ -23,7 +23,7 @@ test('wonder: what was said moves between the lists, and private notes stay priv
   )
   await openStop(page, lesson, 'wonder')
   await page.getByRole('button', { name: 'More for: it must be thirsty' }).click()
-  await page.getByRole('button', { name: 'Move to Maybe' }).click()
+  await page.getByRole('button', { name: 'Move to Maybe' }).last().click()
   await expect(
     page.getByRole('region', { name: 'Maybe' }).getByRole('textbox', { name: 'Maybe: it must be thirsty' }),
   ).toBeVisible()

@@ -61,9 +61,7 @@ const LINES = 4
         </thead>
         <tbody>
           <tr v-for="condition in activeConditions(plan)" :key="condition.id">
-            <th>
-              <template v-if="!blank">{{ letterOf(plan, condition.id) }} {{ nameOfCondition(plan, condition.id) }}</template>
-            </th>
+            <th>{{ letterOf(plan, condition.id) }} {{ blank ? '' : nameOfCondition(plan, condition.id) }}</th>
             <td v-for="n in plan.repeats" :key="n" />
             <td />
           </tr>
