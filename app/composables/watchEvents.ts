@@ -1,10 +1,12 @@
 import type { LessonEvent } from '~~/server/live/events'
 
 const TRY_AGAIN_AFTER = 2000
+const REST_AFTER = 5000
 
 /**
  * Follows a lesson's events from a number on; `onState` says whether the line stands. A browser reconnects by itself after a
  * lost line, but gives up when the server answers that it is not ready: then a new stream goes on from the last number seen.
+ * A page that nobody sees lets its stream go and catches up when it is shown again, since a browser keeps only six open.
  * @returns ends it
  */
 export function watchEvents(
@@ -14,10 +16,11 @@ export function watchEvents(
   onState: (connected: boolean) => void,
 ): () => void {
   let last = since
-  let source: EventSource
+  let source: EventSource | undefined
   let timer: ReturnType<typeof setTimeout> | undefined
 
   function open(): void {
+    rest()
     source = new EventSource(`${address}${address.includes('?') ? '&' : '?'}since=${last}`)
     source.onmessage = (message: MessageEvent<string>) => {
       last = Number(message.lastEventId) || last
@@ -26,13 +29,26 @@ export function watchEvents(
     source.onopen = () => onState(true)
     source.onerror = () => {
       onState(false)
-      if (source.readyState === EventSource.CLOSED) timer = setTimeout(open, TRY_AGAIN_AFTER)
+      if (source?.readyState === EventSource.CLOSED) timer = setTimeout(open, TRY_AGAIN_AFTER)
     }
   }
 
-  open()
-  return () => {
+  function rest(): void {
     clearTimeout(timer)
-    source.close()
+    source?.close()
+    source = undefined
+  }
+
+  function onVisibility(): void {
+    clearTimeout(timer)
+    if (document.hidden) timer = setTimeout(rest, REST_AFTER)
+    else if (!source || source.readyState === EventSource.CLOSED) open()
+  }
+
+  open()
+  document.addEventListener('visibilitychange', onVisibility)
+  return () => {
+    document.removeEventListener('visibilitychange', onVisibility)
+    rest()
   }
 }

@@ -1,3 +1,4 @@
+import { reading } from '../api/client'
 import { client, enterNumber, expect, joinStation, test } from './house'
 
 test.use({ viewport: { width: 360, height: 640 }, hasTouch: true })
@@ -80,4 +81,38 @@ test('nothing is lost while the line is down, not even when the page is closed',
   await expect(again.getByText('2 of 12 done')).toBeVisible()
   await expect.poll(async () => (await open(lesson.id)).record.readings.map(({ value }) => value)).toEqual([61, 52])
   await expect(again.getByRole('status')).toHaveText('sent')
+})
+
+test('a page that nobody sees lets its line go, so that a class of tabs fits one browser, and catches up when it is shown', async ({
+  page,
+  baseURL,
+}) => {
+  const { call, newLesson } = client(baseURL)
+  const { lesson } = await newLesson()
+  await page.setViewportSize({ width: 1280, height: 800 })
+  await page.addInitScript(() => {
+    let hidden = false
+    Object.defineProperty(document, 'hidden', { get: () => hidden })
+    Object.assign(window, {
+      show: (shown: boolean) => {
+        hidden = !shown
+        document.dispatchEvent(new Event('visibilitychange'))
+      },
+    })
+  })
+  let streams = 0
+  page.on('request', (request) => (streams += request.url().includes('/events') ? 1 : 0))
+  await page.goto(`/board/${lesson.id}`)
+  await page.getByRole('button', { name: 'Testing' }).click()
+  await expect.poll(() => streams).toBe(1)
+  const show = (shown: boolean) =>
+    page.evaluate((value) => (window as unknown as { show(shown: boolean): void }).show(value), shown)
+  await show(false)
+  await page.waitForTimeout(5500)
+  await call('POST', `/api/lessons/${lesson.id}/readings`, { readings: [reading(lesson.plan)] })
+  await page.waitForTimeout(500)
+  await expect(page.getByText('The first number is still to come.')).toBeAttached()
+  await show(true)
+  await expect(page.getByText('Last in: Alder, A kitchen roll')).toBeVisible()
+  expect(streams).toBe(2)
 })
