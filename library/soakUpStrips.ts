@@ -1,4 +1,4 @@
-import type { Plan } from '../core/lesson'
+import { newMaterial, type Plan } from '../core/lesson'
 
 /** What a ready investigation brings along; the class and the groups are the teacher's own. */
 export type Investigation = Omit<Plan, 'className' | 'children' | 'groups' | 'date' | 'notes'> & { summary: string }
@@ -61,12 +61,12 @@ export const soakUpStrips: Investigation = {
     strip('tissue-strips', 'strips of tissue, 2 x 12 cm', 'tissue'),
     strip('paper-strips', 'strips of writing paper, 2 x 12 cm', 'writing-paper'),
     strip('card-strips', 'strips of card, 2 x 12 cm', 'card'),
-    { ...thing('rulers', '30 cm ruler', '1'), use: 'again' },
-    { ...thing('trays', 'shallow tray', '1'), use: 'again' },
-    { ...thing('clips', 'clothes peg and stick to hang the strip', '1'), use: 'again', spare: 0.1 },
-    { ...thing('water', 'tap water', '300 mL'), cautions: ['spill'] },
-    { ...thing('cloths', 'floor cloth', '1'), use: 'again' },
-    { ...thing('guillotine', 'guillotine, for cutting beforehand', '1'), per: 'class', use: 'again', cautions: ['blade'] },
+    { ...newMaterial('rulers', '30 cm ruler', '1'), use: 'again' },
+    { ...newMaterial('trays', 'shallow tray', '1'), use: 'again' },
+    { ...newMaterial('clips', 'clothes peg and stick to hang the strip', '1'), use: 'again', spare: 0.1 },
+    { ...newMaterial('water', 'tap water', '300 mL'), cautions: ['spill'] },
+    { ...newMaterial('cloths', 'floor cloth', '1'), use: 'again' },
+    { ...newMaterial('guillotine', 'guillotine, for cutting beforehand', '1'), per: 'class', use: 'again', cautions: ['blade'] },
   ],
   cautionsAcknowledged: [],
   clock: {
@@ -77,22 +77,6 @@ export const soakUpStrips: Investigation = {
   },
 }
 
-function thing(id: string, name: string, amount: string): Plan['materials'][number] {
-  return {
-    id,
-    name,
-    amount,
-    per: 'group',
-    condition: null,
-    use: 'up',
-    spare: 0,
-    stock: null,
-    packSize: null,
-    toBuy: false,
-    cautions: [],
-  }
-}
-
 function strip(id: string, name: string, condition: string): Plan['materials'][number] {
-  return { ...thing(id, name, '1 strip'), per: 'trial', condition, spare: 0.1 }
+  return { ...newMaterial(id, name, '1 strip'), per: 'trial', condition, spare: 0.1 }
 }

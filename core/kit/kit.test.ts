@@ -1,21 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { soakUpPlan } from '../../test/soakUp'
-import type { Material } from '../lesson'
+import { newMaterial, type Material } from '../lesson'
 import { cautionsOf, needsOf, readAmount } from '.'
 
-const thing: Material = {
-  id: 'thing',
-  name: 'thing',
-  amount: '1',
-  per: 'group',
-  condition: null,
-  use: 'up',
-  spare: 0,
-  stock: null,
-  packSize: null,
-  toBuy: false,
-  cautions: [],
-}
+const thing = newMaterial('thing', 'thing')
 const need = (change: Partial<Material>) => needsOf(soakUpPlan({ materials: [{ ...thing, ...change }] }))[0]!
 
 describe('readAmount', () => {

@@ -1,4 +1,4 @@
-import { SHAPES, type Group, type Measure, type Plan } from './plan'
+import { SHAPES, type Group, type Material, type Measure, type Plan } from './plan'
 
 export const GROUP_NAMES = ['Alder', 'Birch', 'Cedar', 'Dogwood', 'Elm', 'Fir', 'Gorse', 'Hazel', 'Ivy', 'Juniper'] as const
 export const MOST_GROUPS = GROUP_NAMES.length
@@ -52,6 +52,23 @@ export function newMeasure(id: string, name: string): Measure {
       expectedHigh: null,
       differenceThatMatters: 0,
     },
+  }
+}
+
+/** A thing of the kit, one for each group until somebody says otherwise. `newMaterial('t', 'shallow tray').per // 'group'` */
+export function newMaterial(id: string, name: string, amount = '1'): Material {
+  return {
+    id,
+    name,
+    amount,
+    per: 'group',
+    condition: null,
+    use: 'up',
+    spare: 0,
+    stock: null,
+    packSize: null,
+    toBuy: false,
+    cautions: [],
   }
 }
 

@@ -27,4 +27,4 @@ export {
   measuredCard,
   trialsPerGroup,
 } from './cards'
-export { emptyPlan, GROUP_NAMES, MOST_GROUPS, newMeasure, splitIntoGroups, withGroups } from './empty'
+export { emptyPlan, GROUP_NAMES, MOST_GROUPS, newMaterial, newMeasure, splitIntoGroups, withGroups } from './empty'

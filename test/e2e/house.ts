@@ -1,4 +1,5 @@
 import { expect, test as base, type Page } from '@playwright/test'
+import type { Plan } from '../../core/lesson'
 import { clientFor, type WholeLesson } from '../api/client'
 
 export { expect }
@@ -23,6 +24,16 @@ export const test = base.extend({
 })
 
 export const client = (baseURL: string | undefined) => clientFor(baseURL!)
+
+/** A lesson whose plan was changed before anybody opens it. */
+export async function lessonWith(baseURL: string | undefined, change: (plan: Plan) => void) {
+  const { call, newLesson, open } = client(baseURL)
+  const { lesson } = await newLesson()
+  const plan = structuredClone(lesson.plan)
+  change(plan)
+  expect((await call('PUT', `/api/lessons/${lesson.id}/plan`, { plan, revision: lesson.revision })).status).toBe(200)
+  return (await open(lesson.id)).lesson
+}
 
 /** Opens a stop of a lesson at the desk. */
 export async function openStop(page: Page, lesson: WholeLesson['lesson'] | string, stop: string): Promise<void> {

@@ -1,15 +1,5 @@
-import type { Method, Plan } from '../../core/lesson'
-import { client, expect, openStop, saved, test } from './house'
-
-/** A lesson whose plan was changed before anybody opens it. */
-async function lessonWith(baseURL: string | undefined, change: (plan: Plan) => void) {
-  const { call, newLesson, open } = client(baseURL)
-  const { lesson } = await newLesson()
-  const plan = structuredClone(lesson.plan)
-  change(plan)
-  expect((await call('PUT', `/api/lessons/${lesson.id}/plan`, { plan, revision: lesson.revision })).status).toBe(200)
-  return (await open(lesson.id)).lesson
-}
+import type { Method } from '../../core/lesson'
+import { client, expect, lessonWith, openStop, saved, test } from './house'
 
 const stopwatch: Partial<Method> = {
   tool: 'stopwatch',

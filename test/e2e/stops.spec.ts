@@ -1,20 +1,8 @@
 import { writeFileSync } from 'node:fs'
 import { randomUUID } from 'node:crypto'
-import type { Plan } from '../../core/lesson'
 import { reading } from '../api/client'
 import { startApplication, temporaryFolder } from '../application'
-import { cell, client, enterNumber, expect, joinStation, openStop, saved, test } from './house'
-
-/** A lesson of Soak-up strips with its plan changed. */
-async function lessonWith(baseURL: string | undefined, change: (plan: Plan) => void) {
-  const { call, newLesson, open } = client(baseURL)
-  const { lesson } = await newLesson()
-  const plan = structuredClone(lesson.plan)
-  change(plan)
-  const answer = await call('PUT', `/api/lessons/${lesson.id}/plan`, { plan, revision: lesson.revision })
-  expect(answer.status).toBe(200)
-  return (await open(lesson.id)).lesson
-}
+import { cell, client, enterNumber, expect, joinStation, lessonWith, openStop, saved, test } from './house'
 
 test('wonder: what was said moves between the lists, and private notes stay private', async ({ page, baseURL }) => {
   const lesson = await lessonWith(

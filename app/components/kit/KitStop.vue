@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { needsOf } from '~~/core/kit'
+import { newMaterial } from '~~/core/lesson'
 import { PER_WORDS, trialSum } from '~~/core/wording'
 
 /** What every tray holds, multiplied for the class, and what to be careful with. */
@@ -8,21 +9,7 @@ const plan = computed(() => lesson.plan!)
 const needs = computed(() => new Map(needsOf(plan.value).map((need) => [need.material, need])))
 
 function add(name: string): void {
-  lesson.edit((draft) =>
-    draft.materials.push({
-      id: newId(),
-      name,
-      amount: '1',
-      per: 'group',
-      condition: null,
-      use: 'up',
-      spare: 0,
-      stock: null,
-      packSize: null,
-      toBuy: false,
-      cautions: [],
-    }),
-  )
+  lesson.edit((draft) => draft.materials.push(newMaterial(newId(), name)))
 }
 </script>
 

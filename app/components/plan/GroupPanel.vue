@@ -12,7 +12,7 @@ function resize(groups: number | null): void {
 </script>
 
 <template>
-  <details class="section fold">
+  <details class="fold">
     <summary>
       <strong>Groups</strong>
       <span class="soft">{{ counted(plan.children, 'child', 'children') }} in {{ counted(plan.groups.length, 'group') }}</span>
@@ -57,19 +57,6 @@ function resize(groups: number | null): void {
 </template>
 
 <style scoped>
-.fold {
-  margin-top: 12px;
-  padding: 8px 12px;
-  border: 1px solid var(--line);
-  border-radius: var(--corner);
-  background: var(--card);
-}
-summary strong {
-  margin-right: 10px;
-}
-summary {
-  cursor: pointer;
-}
 .groups {
   display: grid;
   grid-template-columns: 1fr 1fr;

@@ -36,7 +36,7 @@ const WOBBLES = [
 </script>
 
 <template>
-  <details class="section fold">
+  <details class="fold">
     <summary>
       <strong>How we measure</strong>
       <span class="soft">{{ method ? methodWords(method) : 'nothing to measure yet' }}</span>
@@ -127,18 +127,6 @@ const WOBBLES = [
 </template>
 
 <style scoped>
-.fold {
-  padding: 8px 12px;
-  border: 1px solid var(--line);
-  border-radius: var(--corner);
-  background: var(--card);
-}
-summary strong {
-  margin-right: 10px;
-}
-summary {
-  cursor: pointer;
-}
 .method {
   display: grid;
   grid-template-columns: repeat(3, minmax(0, 1fr));

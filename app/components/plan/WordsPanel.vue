@@ -8,7 +8,7 @@ const plan = computed(() => lesson.plan!)
 </script>
 
 <template>
-  <details class="section fold">
+  <details class="fold">
     <summary>
       <strong>Words of the class</strong>
       <span class="soft">{{ VARIABLE_WORDS[plan.words].name }}; {{ FRAME_WORDS[plan.frame].name }}</span>
@@ -40,19 +40,6 @@ const plan = computed(() => lesson.plan!)
 </template>
 
 <style scoped>
-.fold {
-  margin-top: 12px;
-  padding: 8px 12px;
-  border: 1px solid var(--line);
-  border-radius: var(--corner);
-  background: var(--card);
-}
-summary {
-  cursor: pointer;
-}
-summary strong {
-  margin-right: 10px;
-}
 .choices {
   align-items: flex-end;
   margin-top: 10px;

@@ -15,7 +15,7 @@ const order = ref<string[]>([])
 const reason = ref('')
 const whole = computed(() => order.value.length === activeConditions(plan.value).length)
 const all = computed(() => [...(props.prediction.stamped ? [props.prediction.stamped] : []), ...props.prediction.later])
-// Once every place is filled the result stands, and the prediction can be laid beside it.
+// Once every condition has a reading there is an order to lay the prediction beside.
 const near = computed(() => {
   const { stamped } = props.prediction
   return stamped && props.result ? nearnessWords(nearnessOf(stamped.order, props.result)) : ''
