@@ -1,5 +1,5 @@
-import { drawGroupHabit, seededRandom, simulateSoakUp, SOAK_UP_RATES, type SoakUpBench } from '../core/benches'
-import type { LessonRecord, Plan, Prediction, Reading } from '../core/lesson'
+import { drawGroupHabit, seededRandom, simulateSoakUp, SOAK_UP_BENCH } from '../core/benches'
+import { EMPTY_RECORD, newRemark, type LessonRecord, type Plan, type Prediction, type Reading } from '../core/lesson'
 import { INVESTIGATIONS, planFrom } from '.'
 
 export interface DemoLesson {
@@ -8,18 +8,6 @@ export interface DemoLesson {
 }
 
 const SEED = 26
-const BENCH: SoakUpBench = {
-  rates: {
-    'kitchen-roll': SOAK_UP_RATES.kitchenRoll,
-    tissue: SOAK_UP_RATES.tissue,
-    'writing-paper': SOAK_UP_RATES.writingPaper,
-    card: SOAK_UP_RATES.card,
-  },
-  seconds: 60,
-  stripWobble: 0.07,
-  readingWobble: 1,
-  groupWobble: 0.06,
-}
 /** What each group thinks: its order, and why. */
 const PREDICTIONS: [order: string[], reason: string][] = [
   [['kitchen-roll', 'tissue', 'writing-paper', 'card'], 'kitchen roll is made for wiping up'],
@@ -63,14 +51,16 @@ function soakedThrough(date: string, newId: () => string): DemoLesson {
   const predictions = plan.groups.map((group, place): Prediction => ({
     id: newId(),
     group: group.id,
+    as: 'order',
     order: PREDICTIONS[place]![0],
+    values: {},
     reason: PREDICTIONS[place]![1],
     late: false,
     by: 'station',
     at: clock(),
   }))
   const readings = drawReadings(plan, random, clock, newId)
-  return { plan, record: { readings, predictions, conclusions: [] } }
+  return { plan, record: { ...EMPTY_RECORD, readings, predictions } }
 }
 
 function halfPlanned(date: string, newId: () => string): DemoLesson {
@@ -91,7 +81,7 @@ function halfPlanned(date: string, newId: () => string): DemoLesson {
       .map((material) => (material.id === 'card-strips' ? { ...material, stock: 12, packSize: 10 } : material)),
     clock: { ...base.clock, start: '10:30', minutes: 60 },
   }
-  return { plan, record: { readings: [], predictions: [], conclusions: [] } }
+  return { plan, record: EMPTY_RECORD }
 }
 
 function puffinPlan(newId: () => string): Plan {
@@ -103,18 +93,19 @@ function drawReadings(plan: Plan, random: () => number, clock: () => string, new
   const readings: Reading[] = []
   const write = (reading: Omit<Reading, 'id' | 'at' | 'by'>) =>
     readings.push({ ...reading, id: newId(), by: 'station', at: clock() })
-  const habits = plan.groups.map(() => drawGroupHabit(BENCH, random))
+  const habits = plan.groups.map(() => drawGroupHabit(SOAK_UP_BENCH, random))
   const [, birch, , dogwood, , fir] = plan.groups
   for (let repeat = 0; repeat <= plan.repeats; repeat += 1) {
     for (const condition of plan.conditions) {
       if (repeat === 0 && condition.id !== 'tissue') continue
       for (const [place, group] of plan.groups.entries()) {
-        const value = simulateSoakUp(BENCH, condition.id, habits[place]!, random)
+        const value = simulateSoakUp(SOAK_UP_BENCH, condition.id, habits[place]!, random)
         const row = {
           ...empty,
           group: group.id,
           condition: condition.id,
           repeat: Math.max(1, repeat),
+          moment: '',
           practice: repeat === 0,
           value,
           entered: `${value}`,
@@ -145,7 +136,7 @@ function drawReadings(plan: Plan, random: () => number, clock: () => string, new
 const empty = { unit: 'mm', status: 'kept', reason: '', confirmed: false, supersedes: null } as const
 
 function remarks(newId: () => string, ...texts: string[]) {
-  return texts.map((text) => ({ id: newId(), text, kept: false }))
+  return texts.map((text) => newRemark(newId(), text))
 }
 
 function clockFrom(start: string): () => string {

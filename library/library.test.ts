@@ -14,7 +14,7 @@ it('every investigation, an empty lesson and the demo fit the schemas that guard
   }
   expect(planSchema.validate(emptyPlan('Puffin', 26, randomUUID)).error).toBeUndefined()
   for (const { plan, record } of demoLessons('2026-03-12', randomUUID)) {
-    expect(lessonFileSchema.validate(writeLessonFile(plan, record, '2026-03-12T12:00:00.000Z')).error).toBeUndefined()
+    expect(lessonFileSchema.validate(writeLessonFile(plan, record, [], '2026-03-12T12:00:00.000Z')).error).toBeUndefined()
   }
 })
 

@@ -1,21 +1,21 @@
-import { newMaterial, type Plan } from '../core/lesson'
+import { newMaterial, NOTHING_SAID, type Plan } from '../core/lesson'
 
 /** What a ready investigation brings along; the class and the groups are the teacher's own. */
 export type Investigation = Omit<Plan, 'className' | 'children' | 'groups' | 'date' | 'notes'> & { summary: string }
 
 export const soakUpStrips: Investigation = {
   summary: 'Which paper drinks water highest? Strips stand in a little water for a minute; a ruler shows the wet edge.',
-  schemaVersion: 2,
+  schemaVersion: 3,
   words: 'change-measure',
   frame: 'i-think',
+  predictAs: 'order',
+  asked: { whose: 'teacher', chosen: null },
   kind: 'fair-test',
   title: 'Soak-up strips',
   investigation: 'soak-up-strips',
   wonder: {
+    ...NOTHING_SAID,
     hook: 'Dip the corner of a kitchen towel into a glass of coloured water and wait.',
-    noticed: [],
-    maybe: [],
-    wondered: [],
   },
   factors: [
     { id: 'paper', name: 'the kind of paper', how: '', exceptions: {} },
@@ -33,6 +33,7 @@ export const soakUpStrips: Investigation = {
         instrument: 'number',
         tool: 'ruler',
         unit: 'mm',
+        words: [],
         resolution: 1,
         readingWobble: 1,
         timingWobble: 0,
@@ -40,6 +41,9 @@ export const soakUpStrips: Investigation = {
         trialWobble: 5,
         expectedLow: 14,
         expectedHigh: 62,
+        expected: {},
+        expectedFrom: 'guess',
+        warmUp: [],
         differenceThatMatters: 0,
       },
     },
@@ -53,6 +57,7 @@ export const soakUpStrips: Investigation = {
     { id: 'writing-paper', label: 'writing paper', baseline: false, leftOut: false },
     { id: 'card', label: 'card', baseline: false, leftOut: false },
   ],
+  watch: { unit: 'min', times: [], places: [] },
   repeats: 3,
   practice: 1,
   resetList: ['fresh, dry strip', 'ruler touching zero', 'in to the line, start at the bell'],

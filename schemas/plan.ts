@@ -2,9 +2,14 @@ import Joi from 'joi'
 import { CAUTIONS } from '../core/kit'
 import {
   FRAMES,
+  KINDS,
   PHASES,
+  PREDICT_AS,
   SHAPES,
+  TESTABLE_CHECKS,
+  WHOSE_QUESTION,
   WORD_SETS,
+  type Asked,
   type Clock,
   type Condition,
   type Factor,
@@ -12,23 +17,63 @@ import {
   type Material,
   type Measure,
   type Method,
+  type Picture,
   type Plan,
   type Remark,
+  type Watch,
   type Wonder,
 } from '../core/lesson'
-import { longText, measureNumber, planId, shortText, unit, whole } from './parts'
+import { longText, measureNumber, planId, shortText, unit, uuid, whole } from './parts'
 
 const MOST_CONDITIONS = 60
 const MOST_CARDS = 60
 const MOST_REMARKS = 200
+const MOST_PICTURES = 4
+export const MOST_TIMES = 15
+export const MOST_PLACES = 5
 
 const remarks = Joi.array()
-  .items(Joi.object<Remark, true>({ id: planId, text: longText, kept: Joi.boolean().required() }))
+  .items(
+    Joi.object<Remark, true>({
+      id: planId,
+      text: longText,
+      kept: Joi.boolean().required(),
+      by: planId.allow(null),
+      later: Joi.boolean().required(),
+      answers: Joi.object(Object.fromEntries(TESTABLE_CHECKS.map((check) => [check, Joi.boolean()]))).required(),
+    }),
+  )
   .max(MOST_REMARKS)
   .unique('id')
   .required()
 
-const wonder = Joi.object<Wonder, true>({ hook: longText, noticed: remarks, maybe: remarks, wondered: remarks }).required()
+const pictures = Joi.array()
+  .items(Joi.object<Picture, true>({ id: uuid, caption: shortText }))
+  .max(MOST_PICTURES)
+  .unique('id')
+  .required()
+
+const wonder = Joi.object<Wonder, true>({
+  hook: longText,
+  pictures,
+  noticed: remarks,
+  maybe: remarks,
+  wondered: remarks,
+  takenAway: Joi.array().items(planId.optional()).max(2000).required(),
+}).required()
+
+const asked = Joi.object<Asked, true>({
+  whose: Joi.string()
+    .valid(...WHOSE_QUESTION)
+    .required(),
+  chosen: planId.allow(null),
+}).required()
+
+const watch = Joi.object<Watch, true>({
+  unit: Joi.string().valid('min', 'day').required(),
+  times: Joi.array().items(Joi.number().min(0).max(1000)).max(MOST_TIMES).unique().required(),
+  places: Joi.array().items(shortText.optional()).max(MOST_PLACES).required(),
+}).required()
 
 const factor = Joi.object<Factor, true>({
   id: planId,
@@ -40,9 +85,10 @@ const factor = Joi.object<Factor, true>({
 const wobble = Joi.number().min(0).max(1e9).required()
 
 const method = Joi.object<Method, true>({
-  instrument: Joi.string().valid('number').required(),
+  instrument: Joi.string().valid('number', 'words', 'race', 'balance').required(),
   tool: shortText,
   unit,
+  words: Joi.array().items(shortText.optional()).max(12).required(),
   resolution: Joi.number().min(1e-6).max(1e6).required(),
   readingWobble: wobble,
   timingWobble: wobble,
@@ -50,6 +96,9 @@ const method = Joi.object<Method, true>({
   trialWobble: wobble,
   expectedLow: measureNumber.allow(null).required(),
   expectedHigh: measureNumber.allow(null).required(),
+  expected: Joi.object().pattern(planId, measureNumber.required()).max(MOST_CONDITIONS).required(),
+  expectedFrom: Joi.string().valid('guess', 'practice', 'bench').required(),
+  warmUp: Joi.array().items(Joi.number().min(-10).max(10)).max(400).required(),
   differenceThatMatters: wobble,
 }).required()
 
@@ -69,6 +118,7 @@ const group = Joi.object<Group, true>({
     .valid(...SHAPES)
     .required(),
   seats: whole(0, 60),
+  wondering: planId.allow(null),
 })
 
 const material = Joi.object<Material, true>({
@@ -103,8 +153,10 @@ const clock = Joi.object<Clock, true>({
 
 /** The plan of a lesson, as it is stored, sent and saved. */
 export const planSchema = Joi.object<Plan, true>({
-  schemaVersion: Joi.number().valid(2).required(),
-  kind: Joi.string().valid('fair-test').required(),
+  schemaVersion: Joi.number().valid(3).required(),
+  kind: Joi.string()
+    .valid(...KINDS)
+    .required(),
   title: shortText,
   className: shortText,
   children: whole(0, 200),
@@ -120,6 +172,10 @@ export const planSchema = Joi.object<Plan, true>({
   frame: Joi.string()
     .valid(...FRAMES)
     .required(),
+  predictAs: Joi.string()
+    .valid(...PREDICT_AS)
+    .required(),
+  asked,
   wonder,
   factors: Joi.array().items(factor).max(MOST_CARDS).unique('id').required(),
   changed: planId.allow(null),
@@ -128,6 +184,7 @@ export const planSchema = Joi.object<Plan, true>({
   conditionsAs: Joi.string().valid('kinds', 'numbers').required(),
   conditionUnit: unit,
   conditions: Joi.array().items(condition).max(MOST_CONDITIONS).unique('id').required(),
+  watch,
   repeats: whole(1, 20),
   practice: whole(0, 5),
   groups: Joi.array().items(group).max(10).unique('id').required(),

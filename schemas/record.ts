@@ -1,12 +1,13 @@
 import Joi from 'joi'
-import type { LessonFile } from '../core/formats'
-import type { Conclusion, Prediction, Reading } from '../core/lesson'
-import { isoTime, longText, planId, unit, uuid, whole } from './parts'
+import type { FilePicture, LessonFile } from '../core/formats'
+import { PREDICT_AS, REMARK_LISTS, type Conclusion, type Prediction, type Reading, type SaidRemark } from '../core/lesson'
+import { isoTime, longText, measureNumber, moment, planId, unit, uuid, whole } from './parts'
 import { planSchema } from './plan'
 
 /** What somebody who writes a reading down may say of it; time, source and order are the server's. */
 export type NewReading = Omit<Reading, 'by' | 'at'>
-export type NewPrediction = Pick<Prediction, 'id' | 'group' | 'order' | 'reason'>
+export type NewPrediction = Pick<Prediction, 'id' | 'group' | 'as' | 'order' | 'values' | 'reason'>
+export type NewRemark = Pick<SaidRemark, 'id' | 'list' | 'text'>
 export type NewConclusion = Pick<Conclusion, 'id' | 'text' | 'hands' | 'agreed'>
 
 const readingFields = {
@@ -14,6 +15,7 @@ const readingFields = {
   group: planId,
   condition: planId,
   repeat: whole(1, 20),
+  moment,
   practice: Joi.boolean().required(),
   value: Joi.number().min(-1e12).max(1e12).required(),
   unit,
@@ -30,7 +32,14 @@ const readingFields = {
 const predictionFields = {
   id: uuid,
   group: planId,
-  order: Joi.array().items(planId).min(1).max(60).unique().required(),
+  as: Joi.string()
+    .valid(...PREDICT_AS, 'hands')
+    .required(),
+  order: Joi.array().items(planId).max(60).unique().required(),
+  values: Joi.object()
+    .pattern(/^[A-Za-z0-9_.-]{1,64}$/, measureNumber.required())
+    .max(60)
+    .required(),
   reason: longText,
 }
 const conclusionFields = {
@@ -39,13 +48,37 @@ const conclusionFields = {
   hands: whole(0, 200).allow(null),
   agreed: Joi.boolean().required(),
 }
+const remarkFields = {
+  id: uuid,
+  list: Joi.string()
+    .valid(...REMARK_LISTS)
+    .required(),
+  text: Joi.string().trim().min(1).max(4000).required(),
+}
 const source = Joi.string().valid('desk', 'station', 'import').required()
 
 export const newReadingsSchema = Joi.object<{ readings: NewReading[] }, true>({
   readings: Joi.array().items(Joi.object<NewReading, true>(readingFields)).min(1).max(500).unique('id').required(),
 }).required()
-export const newPredictionSchema = Joi.object<NewPrediction, true>(predictionFields).required()
+/** A prediction says something: an order, or values. */
+export const newPredictionSchema = Joi.object<NewPrediction, true>(predictionFields)
+  .custom((prediction: NewPrediction, helpers) =>
+    prediction.order.length > 0 || Object.keys(prediction.values).length > 0 ? prediction : helpers.error('any.required'),
+  )
+  .required()
+export const newRemarkSchema = Joi.object<NewRemark, true>(remarkFields).required()
 export const newConclusionSchema = Joi.object<NewConclusion, true>(conclusionFields).required()
+
+const MOST_OF_A_PICTURE = 4_000_000
+
+/** A picture as a `data:` address. What its bytes really are is checked when it is stored. */
+export const pictureSchema = Joi.object<FilePicture, true>({
+  id: uuid,
+  data: Joi.string()
+    .max(MOST_OF_A_PICTURE)
+    .pattern(/^data:image\/(?:png|jpeg|webp);base64,[A-Za-z0-9+/]+={0,2}$/, 'picture')
+    .required(),
+}).required()
 
 /** A lesson file after its envelope was read; see core/formats/lessonFile.ts. */
 export const lessonFileSchema = Joi.object<LessonFile, true>({
@@ -65,4 +98,9 @@ export const lessonFileSchema = Joi.object<LessonFile, true>({
     .items(Joi.object<Conclusion, true>({ ...conclusionFields, at: isoTime }))
     .max(2000)
     .required(),
+  remarks: Joi.array()
+    .items(Joi.object<SaidRemark, true>({ ...remarkFields, group: planId, at: isoTime }))
+    .max(5000)
+    .required(),
+  pictures: Joi.array().items(pictureSchema.optional()).max(12).unique('id').required(),
 }).required()

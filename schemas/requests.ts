@@ -5,6 +5,10 @@ import { planSchema } from './plan'
 
 export const lessonPathSchema = Joi.object<{ lesson: string }>({ lesson: uuid })
 
+export const picturePathSchema = Joi.object<{ picture: string }>({ picture: uuid }).unknown()
+
+export const groupSchema = Joi.object<{ group: string }, true>({ group: planId }).required()
+
 export const newLessonSchema = Joi.object<{ investigation: string | null }, true>({
   investigation: planId.allow(null),
 }).required()

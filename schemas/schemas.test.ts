@@ -50,6 +50,7 @@ it('a reading set aside needs a reason, and an id is a UUID', () => {
     group: 'g',
     condition: 'c',
     repeat: 1,
+    moment: '',
     practice: false,
     value: 1,
     unit: 'mm',

@@ -1,4 +1,4 @@
-import type { LessonRecord, Plan, Reading } from '../core/lesson'
+import { EMPTY_RECORD, type LessonRecord, type Plan, type Reading } from '../core/lesson'
 import { INVESTIGATIONS, planFrom } from '../library'
 
 /** Ids that count up: `counter('g')() // 'g1'` */
@@ -20,6 +20,7 @@ export function reading(change: Partial<Reading> = {}): Reading {
     group: 'g1',
     condition: 'kitchen-roll',
     repeat: 1,
+    moment: '',
     practice: false,
     value: 61,
     unit: 'mm',
@@ -34,7 +35,7 @@ export function reading(change: Partial<Reading> = {}): Reading {
   }
 }
 
-export const emptyRecord: LessonRecord = { readings: [], predictions: [], conclusions: [] }
+export { EMPTY_RECORD as emptyRecord } from '../core/lesson'
 
 /** A record with these results, by condition, one value per group and repeat in turn: groups first. */
 export function recordOf(results: Record<string, number[]>, groups: number): LessonRecord {
@@ -49,5 +50,5 @@ export function recordOf(results: Record<string, number[]>, groups: number): Les
       }),
     ),
   )
-  return { ...emptyRecord, readings }
+  return { ...EMPTY_RECORD, readings }
 }

@@ -1,4 +1,5 @@
-import type { LessonRecord, Plan } from '~~/core/lesson'
+import { EMPTY_RECORD, type LessonRecord, type Plan } from '~~/core/lesson'
+import type { NewPrediction } from '~~/schemas/record'
 import type { BoardView } from '~~/server/lesson/board'
 
 const LOOK_AGAIN_AFTER = 3000
@@ -6,7 +7,7 @@ const LOOK_AGAIN_AFTER = 3000
 /** What the projector knows of a lesson, kept up to date by the lesson's events. */
 export function useBoard(id: string) {
   const plan = shallowRef<Plan>()
-  const record = shallowRef<LessonRecord>({ readings: [], predictions: [], conclusions: [] })
+  const record = shallowRef<LessonRecord>(EMPTY_RECORD)
   const code = ref('')
   const connected = ref(true)
   const missing = ref(false)
@@ -39,10 +40,15 @@ export function useBoard(id: string) {
     if (view) plan.value = view.plan
   }
 
+  /** Hands up, counted on the board itself: shown when it is stored. */
+  async function addPrediction(prediction: NewPrediction): Promise<void> {
+    await callServer(`/api/lessons/${id}/predictions`, { method: 'POST', body: prediction }).catch(() => (connected.value = false))
+  }
+
   onMounted(open)
   onBeforeUnmount(() => {
     stopWatching()
     clearTimeout(timer)
   })
-  return { plan, record, code, connected, missing }
+  return { plan, record, code, connected, missing, addPrediction }
 }

@@ -4,7 +4,7 @@ import type { ChanceOfRepeats, Outlook } from '~~/core/measuring'
 export function useChances(outlook: () => Outlook | undefined): Ref<ChanceOfRepeats[]> {
   const chances = shallowRef<ChanceOfRepeats[]>([])
   let worker: Worker | undefined
-  const key = computed(() => JSON.stringify([outlook()?.means, outlook()?.total]))
+  const key = computed(() => JSON.stringify([outlook()?.means, outlook()?.total, outlook()?.byPlaces]))
   watch(key, ask, { immediate: true })
   onBeforeUnmount(() => worker?.terminate())
 
@@ -14,7 +14,7 @@ export function useChances(outlook: () => Outlook | undefined): Ref<ChanceOfRepe
     if (!wanted) return void (chances.value = [])
     worker = new Worker(new URL('../workers/chances.ts', import.meta.url), { type: 'module' })
     worker.onmessage = ({ data }: MessageEvent<ChanceOfRepeats[]>) => (chances.value = data)
-    worker.postMessage({ means: wanted.means, total: wanted.total })
+    worker.postMessage({ means: wanted.means, total: wanted.total, byPlaces: wanted.byPlaces })
   }
   return chances
 }

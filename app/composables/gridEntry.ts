@@ -1,6 +1,7 @@
-import { readQuantity, writeNumber, decimalsOf, type UnitCode } from '~~/core/quantity'
-import type { Cell } from '~~/core/record'
-import { readErrorWords } from '~~/core/wording'
+import { measuredCard } from '~~/core/lesson'
+import { writeNumber, decimalsOf } from '~~/core/quantity'
+import { cellKey, readEntry, type Cell } from '~~/core/record'
+import { readErrorWords, writeReading } from '~~/core/wording'
 import type { NewReading } from '~~/schemas/record'
 
 interface Entry {
@@ -8,21 +9,13 @@ interface Entry {
   text: string
 }
 
-export function placeKey({
-  group,
-  condition,
-  repeat,
-  practice,
-}: Pick<Cell, 'group' | 'condition' | 'repeat' | 'practice'>): string {
-  return `${group}/${condition}/${practice ? 'practice' : repeat}`
-}
-
 /**
  * What is typed into the class grid: read, written down as readings, and kept as it was typed wherever that did not work.
  * Writing over a number is a correction that supersedes it; an emptied cell gets its number back, since nothing is deleted.
  */
-export function useGridEntry(unit: Ref<UnitCode>) {
+export function useGridEntry() {
   const lesson = useLesson()
+  const method = computed(() => measuredCard(lesson.plan!)!.method)
   const notices = useNotices()
   const drafts = ref(new Map<string, string>())
   const troubles = ref(new Map<string, string>())
@@ -31,13 +24,14 @@ export function useGridEntry(unit: Ref<UnitCode>) {
 
   function storedText({ kept }: Cell): string {
     const last = kept.at(-1)
+    if (last && method.value.instrument !== 'number') return writeReading(lesson.plan!, last.value, last.unit)
     return last
-      ? writeNumber(last.value, decimalsOf(last.value)).replace('−', '-') + (last.unit === unit.value ? '' : ` ${last.unit}`)
+      ? writeNumber(last.value, decimalsOf(last.value)).replace('−', '-') + (last.unit === method.value.unit ? '' : ` ${last.unit}`)
       : ''
   }
 
   function textOf(cell: Cell): string {
-    return drafts.value.get(placeKey(cell)) ?? storedText(cell)
+    return drafts.value.get(cellKey(cell)) ?? storedText(cell)
   }
 
   async function write(entries: Entry[]): Promise<void> {
@@ -47,20 +41,20 @@ export function useGridEntry(unit: Ref<UnitCode>) {
     })
     if (rows.length === 0) return
     for (const { cell, text } of rows) {
-      drafts.value.set(placeKey(cell), text)
-      onItsWay.set(placeKey(cell), text.trim())
+      drafts.value.set(cellKey(cell), text)
+      onItsWay.set(cellKey(cell), text.trim())
     }
     const written = await lesson.addReadings(rows.map(({ row }) => row))
     for (const { cell, text } of rows) {
-      onItsWay.delete(placeKey(cell))
-      if (drafts.value.get(placeKey(cell)) !== text) continue
-      if (written) drafts.value.delete(placeKey(cell))
-      else troubles.value.set(placeKey(cell), 'This is not stored yet. Press Enter in it to try again.')
+      onItsWay.delete(cellKey(cell))
+      if (drafts.value.get(cellKey(cell)) !== text) continue
+      if (written) drafts.value.delete(cellKey(cell))
+      else troubles.value.set(cellKey(cell), 'This is not stored yet. Press Enter in it to try again.')
     }
   }
 
   function rowFor(cell: Cell, text: string): NewReading | undefined {
-    const key = placeKey(cell)
+    const key = cellKey(cell)
     const last = cell.kept.at(-1)
     if (onItsWay.get(key) === text) return undefined
     troubles.value.delete(key)
@@ -70,16 +64,16 @@ export function useGridEntry(unit: Ref<UnitCode>) {
       if (last) notices.done('Readings are not deleted. Set it aside below and say why.')
       return undefined
     }
-    const read = readQuantity(text, { unit: unit.value })
+    const read = readEntry(lesson.plan!, text)
     if (!read.ok) {
       drafts.value.set(key, text)
       troubles.value.set(key, readErrorWords(read.code))
       return undefined
     }
-    if (!last) return readingRow(cell, read.value, unit.value, text)
+    if (!last) return readingRow(cell, read.value, read.unit, text)
     return superseding(last, {
       value: read.value,
-      unit: unit.value,
+      unit: read.unit,
       entered: text,
       reason: 'corrected at the desk',
       confirmed: false,

@@ -1,21 +1,16 @@
 import type { UnitCode } from '~~/core/quantity'
+import type { Place } from '~~/core/record'
 import type { NewReading } from '~~/schemas/record'
-
-interface Place {
-  group: string
-  condition: string
-  repeat: number
-  practice: boolean
-}
 
 /** A reading as it is first written down, with the words as they were entered. */
 export function readingRow(place: Place, value: number, unit: UnitCode, entered: string): NewReading {
-  const { group, condition, repeat, practice } = place
+  const { group, condition, repeat, moment, practice } = place
   return {
     id: newId(),
     group,
     condition,
     repeat,
+    moment,
     practice,
     value,
     unit,
@@ -29,11 +24,12 @@ export function readingRow(place: Place, value: number, unit: UnitCode, entered:
 
 /** A row that takes the place of an earlier one, which stays as it was. */
 export function superseding(earlier: NewReading, change: Partial<NewReading>): NewReading {
-  const { group, condition, repeat, practice, value, unit, entered, status, reason, confirmed } = earlier
+  const { group, condition, repeat, moment, practice, value, unit, entered, status, reason, confirmed } = earlier
   return {
     group,
     condition,
     repeat,
+    moment,
     practice,
     value,
     unit,

@@ -10,6 +10,8 @@ export function withEvent(record: LessonRecord, event: LessonEvent): LessonRecor
       return { ...record, predictions: withRow(record.predictions, event.prediction) }
     case 'conclusion':
       return { ...record, conclusions: withRow(record.conclusions, event.conclusion) }
+    case 'remark':
+      return { ...record, remarks: withRow(record.remarks, event.remark) }
     case 'plan':
       return record
   }

@@ -1,5 +1,5 @@
-import type { LessonRecord, Plan, Reading } from '~~/core/lesson'
-import type { NewPrediction, NewReading } from '~~/schemas/record'
+import { EMPTY_RECORD, type LessonRecord, type Plan, type Reading } from '~~/core/lesson'
+import type { NewPrediction, NewReading, NewRemark } from '~~/schemas/record'
 import type { BoardView } from '~~/server/lesson/board'
 import type { LessonEvent } from '~~/server/live/events'
 
@@ -11,7 +11,7 @@ export function useStation() {
   const waiting = useWaitingLine()
   const state = ref<'opening' | 'joining' | 'open'>('opening')
   const plan = shallowRef<Plan>()
-  const record = shallowRef<LessonRecord>({ readings: [], predictions: [], conclusions: [] })
+  const record = shallowRef<LessonRecord>(EMPTY_RECORD)
   const group = ref('')
   const connected = ref(true)
   let token = ''
@@ -70,6 +70,8 @@ export function useStation() {
     if (path.endsWith('readings')) {
       for (const reading of (body as { readings: NewReading[] }).readings)
         onEvent({ kind: 'reading', reading: { ...reading, ...stamp } })
+    } else if (path.endsWith('remarks')) {
+      onEvent({ kind: 'remark', remark: { ...(body as NewRemark), group: group.value, at: stamp.at } })
     } else onEvent({ kind: 'prediction', prediction: { ...(body as NewPrediction), ...stamp, late: false } })
   }
 
@@ -79,6 +81,8 @@ export function useStation() {
   }
 
   const writeReading = (reading: NewReading) => write('/api/station/readings', reading.id, { readings: [reading] })
+  const say = (remark: NewRemark) => write('/api/station/remarks', remark.id, remark)
+  const pictureOf = (id: string) => `/api/station/pictures/${id}?token=${token}`
   const writePrediction = (prediction: NewPrediction) => write('/api/station/predictions', prediction.id, prediction)
   const ownReadings = computed<Reading[]>(() => record.value.readings.filter((reading) => reading.group === group.value))
 
@@ -87,5 +91,5 @@ export function useStation() {
     stopWatching()
     clearTimeout(timer)
   })
-  return { state, plan, record, group, connected, waiting, ownReadings, join, leave, writeReading, writePrediction }
+  return { state, plan, record, group, connected, waiting, ownReadings, join, leave, writeReading, writePrediction, say, pictureOf }
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { measuredCard } from '~~/core/lesson'
 import { isCounted, nextPractice, nextTrial, progressOf, type Cell } from '~~/core/record'
 import type { NewReading } from '~~/schemas/record'
 
@@ -14,6 +15,13 @@ const progress = computed(
 const predicted = computed(() => record.value.predictions.some((one) => one.group === group.value))
 const begun = computed(() => ownReadings.value.some(isCounted))
 const skipped = ref({ prediction: false, practice: false })
+const saying = ref(false)
+/** Until there is something to measure, a station is for saying what was seen. */
+const testing = computed(() => plan.value !== undefined && measuredCard(plan.value) !== undefined && (progress.value?.all ?? 0) > 0)
+const byPlace = computed(() => {
+  const instrument = plan.value && measuredCard(plan.value)?.method.instrument
+  return instrument === 'race' || instrument === 'balance'
+})
 const wanted = shallowRef<Cell>()
 const fixing = shallowRef<NewReading>()
 
@@ -25,7 +33,7 @@ const practice = computed(() =>
 )
 const trial = computed<Cell | undefined>(() => {
   if (fixing.value) return { ...fixing.value, kept: [], setAside: [] }
-  return wanted.value ?? practice.value ?? (progress.value && nextTrial(progress.value))
+  return wanted.value ?? practice.value ?? (progress.value && nextTrial(plan.value!, progress.value))
 })
 const last = computed(() => ownReadings.value.at(-1))
 const lineState = computed(() => {
@@ -33,6 +41,10 @@ const lineState = computed(() => {
   if (count > 0 && (waiting.away.value || !station.connected.value)) return { words: `line is down, ${count} waiting`, bad: true }
   return station.connected.value ? { words: count > 0 ? 'sending' : 'sent', bad: false } : { words: 'line is down', bad: true }
 })
+
+async function placesWritten(readings: NewReading[]): Promise<void> {
+  for (const reading of readings) await station.writeReading(reading)
+}
 
 async function written(reading: NewReading): Promise<void> {
   wanted.value = undefined
@@ -63,16 +75,34 @@ async function written(reading: NewReading): Promise<void> {
         {{ waiting.refused.value }}
         <button type="button" class="button small" @click="waiting.refused.value = ''">Understood</button>
       </p>
+      <StationWonder
+        v-if="saying || !testing"
+        :plan="plan"
+        :group="group"
+        :said="record.remarks"
+        :picture-of="station.pictureOf"
+        :closable="testing"
+        @say="station.say"
+        @close="saying = false"
+      />
       <StationPredict
-        v-if="asksPrediction"
+        v-else-if="asksPrediction"
         :plan="plan"
         :group="group"
         @stamp="station.writePrediction"
         @later="skipped.prediction = true"
       />
+      <StationOrder
+        v-else-if="trial && byPlace && !fixing"
+        :key="`order-${trial.repeat}-${trial.practice}`"
+        :plan="plan"
+        :trial="trial"
+        @written="placesWritten"
+        @skip-practice="skipped.practice = true"
+      />
       <StationTrial
         v-else-if="trial"
-        :key="`${trial.condition}-${trial.repeat}-${trial.practice}-${fixing?.id ?? ''}`"
+        :key="`${trial.condition}-${trial.repeat}-${trial.moment}-${trial.practice}-${fixing?.id ?? ''}`"
         :plan="plan"
         :record="record"
         :trial="trial"
@@ -86,7 +116,10 @@ async function written(reading: NewReading): Promise<void> {
         @choose="wanted = $event"
       />
       <StationDone v-else :plan="plan" :progress="progress" @fix="fixing = $event" />
-      <footer><button type="button" class="leave" @click="station.leave">Leave this station</button></footer>
+      <footer>
+        <button v-if="!saying && testing" type="button" class="leave" @click="saying = true">Say what you noticed</button>
+        <button type="button" class="leave" @click="station.leave">Leave this station</button>
+      </footer>
     </template>
     <div v-else class="centre">
       <p>This group is not in the plan any more.</p>

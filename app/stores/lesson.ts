@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
-import type { LessonRecord, Plan, Reading } from '~~/core/lesson'
+import { EMPTY_RECORD, type LessonRecord, type Plan, type Reading } from '~~/core/lesson'
 import { isPlanFix, mend, readinessOf, secondLook, type Fix } from '~~/core/secondLook'
+import { withSaid } from '~~/core/wonder'
 import { writeReading } from '~~/core/wording'
 import type { NewConclusion, NewPrediction, NewReading } from '~~/schemas/record'
 import type { LessonEvent } from '~~/server/live/events'
@@ -24,7 +25,7 @@ export const useLesson = defineStore('lesson', () => {
   const id = ref('')
   const code = ref('')
   const plan = shallowRef<Plan>()
-  const record = shallowRef<LessonRecord>({ readings: [], predictions: [], conclusions: [] })
+  const record = shallowRef<LessonRecord>(EMPTY_RECORD)
   const saveState = ref<SaveState>('saved')
   const connected = ref(true)
   const undoStack = shallowRef<Plan[]>([])
@@ -36,6 +37,8 @@ export const useLesson = defineStore('lesson', () => {
   let timer: ReturnType<typeof setTimeout> | undefined
   let stopWatching = () => {}
 
+  /** The plan with what stations said in its lists. */
+  const heard = computed(() => plan.value && withSaid(plan.value, record.value.remarks))
   const findings = computed(() => (plan.value ? secondLook(plan.value, record.value) : []))
   const readiness = computed(() => (plan.value ? readinessOf(plan.value, record.value, findings.value) : undefined))
 
@@ -82,6 +85,14 @@ export const useLesson = defineStore('lesson', () => {
   function edit(change: (draft: Plan) => void, typing = ''): void {
     if (!plan.value) return
     const draft = structuredClone(plan.value)
+    change(draft)
+    replace(draft, typing)
+  }
+
+  /** Changes the three lists: what stations said is taken up into the plan with it. */
+  function editHeard(change: (draft: Plan) => void, typing = ''): void {
+    if (!heard.value) return
+    const draft = structuredClone(heard.value)
     change(draft)
     replace(draft, typing)
   }
@@ -186,6 +197,25 @@ export const useLesson = defineStore('lesson', () => {
     })
   }
 
+  /** Stores a picture beside the plan; the plan names it afterwards. */
+  async function addPicture(data: string): Promise<string | undefined> {
+    const picture = newId()
+    const stored = await attempt(async () => {
+      await callServer(`/api/lessons/${id.value}/pictures`, { method: 'POST', body: { id: picture, data } })
+    })
+    return stored ? picture : undefined
+  }
+
+  /** A lesson of its own for one group's question; what is typed but not saved yet is saved first. */
+  async function ownLesson(group: string): Promise<string | undefined> {
+    let own: string | undefined
+    await flush()
+    await attempt(async () => {
+      own = (await callServer<{ id: string }>(`/api/lessons/${id.value}/own-question`, { method: 'POST', body: { group } })).id
+    })
+    return own
+  }
+
   async function attempt(work: () => Promise<void>): Promise<boolean> {
     try {
       await work()
@@ -199,7 +229,7 @@ export const useLesson = defineStore('lesson', () => {
   /** Carries out a button of the Second look. */
   async function apply(fix: Fix): Promise<void> {
     if (!plan.value) return
-    if (isPlanFix(fix)) return replace(mend(plan.value, fix, newId))
+    if (isPlanFix(fix)) return replace(mend(heard.value!, fix, newId))
     if (fix.code === 'go') {
       await navigateTo(`/lesson/${id.value}/${fix.stop}`)
       target.value = fix.target
@@ -219,6 +249,7 @@ export const useLesson = defineStore('lesson', () => {
     id,
     code,
     plan,
+    heard,
     record,
     saveState,
     connected,
@@ -230,6 +261,7 @@ export const useLesson = defineStore('lesson', () => {
     open,
     close,
     edit,
+    editHeard,
     replace,
     undo,
     redo,
@@ -238,6 +270,8 @@ export const useLesson = defineStore('lesson', () => {
     supersede,
     addPrediction,
     addConclusion,
+    addPicture,
+    ownLesson,
     apply,
   }
 })

@@ -1,3 +1,6 @@
+export { bounceHeight, secondTouch, simulateBounce } from './bounce'
+export type { BounceBench } from './bounce'
+export { benchFigures, BOUNCE_BENCH, hasBench, SOAK_UP_BENCH } from './figures'
 export { drawNormal, seededRandom } from './random'
 export type { Random } from './random'
 export { drawGroupHabit, simulateSoakUp, soakHeight, SOAK_UP_RATES } from './soakUp'

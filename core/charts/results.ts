@@ -1,7 +1,17 @@
 import { evidenceOf } from '../evidence'
-import { activeConditions, conditionName, conditionValue, letterOf, measuredCard, type LessonRecord, type Plan } from '../lesson'
+import {
+  activeConditions,
+  conditionName,
+  conditionValue,
+  letterOf,
+  measuredCard,
+  momentsOf,
+  type LessonRecord,
+  type Moment,
+  type Plan,
+} from '../lesson'
 import { convert, unitOf, type UnitCode } from '../quantity'
-import { currentReadings } from '../record'
+import { averagesByMoment, currentReadings } from '../record'
 import { axisFor, type Axis } from './axis'
 
 export interface ResultMark {
@@ -26,30 +36,43 @@ export interface ResultDot {
 }
 
 export interface ResultsGraph {
-  /** Bars for named kinds, points for numbers. */
-  kind: 'bars' | 'points'
+  /** Bars for named kinds, points for numbers, lines over time, pairs of before and after; dots alone for places and words. */
+  kind: 'bars' | 'points' | 'lines' | 'pairs' | 'dots'
   unit: UnitCode
   marks: ResultMark[]
+  /** Over the moments of a trial; empty elsewhere. */
+  lines: ResultLine[]
   dots: ResultDot[]
   axis: Axis
-  /** Along the bottom, for points only. */
+  /** Along the bottom, for points and for lines over time. */
   across: Axis | undefined
 }
 
 const SPREAD = 0.6
 
+/** One line of averages over the moments of a trial. */
+export interface ResultLine {
+  condition: string
+  letter: string
+  name: string
+  place: number
+  points: { x: number; moment: string; average: number }[]
+}
+
 /**
- * Which graph shows the results and what is on it: bars of averages for named kinds, points for numbers, every reading as a
- * dot. Dots of kinds lie side by side in the order of the groups, so that none hides another.
+ * Which graph shows the results and what is on it: bars of averages for named kinds, points for numbers, every result as a dot.
+ * What is read several times is drawn over its moments, one line a condition: over time, or from before to after. Places and words
+ * have no bar to stand on. Dots of kinds lie side by side in the order of the groups, so that none hides another.
  * @returns undefined while nothing is measured
  */
 export function resultsGraph(plan: Plan, record: LessonRecord): ResultsGraph | undefined {
-  const unit = measuredCard(plan)?.method.unit
-  if (!unit) return undefined
-  const evidence = evidenceOf(plan, record)
+  const method = measuredCard(plan)?.method
+  if (!method) return undefined
   const conditions = activeConditions(plan)
   const numbers = conditions.map((condition) => conditionValue(plan, condition))
-  const kind = conditions.length > 0 && numbers.every((value) => value !== undefined) ? 'points' : 'bars'
+  const kind = kindOfGraph(plan, numbers)
+  const overMoments = kind === 'lines' || kind === 'pairs'
+  const evidence = overMoments ? undefined : evidenceOf(plan, record)
   const marks = conditions.map((condition, place): ResultMark => ({
     condition: condition.id,
     letter: letterOf(plan, condition.id),
@@ -58,35 +81,90 @@ export function resultsGraph(plan: Plan, record: LessonRecord): ResultsGraph | u
     x: kind === 'points' ? numbers[place]! : place,
     mean: evidence?.summaries.find((one) => one.condition === condition.id)?.mean,
   }))
-  const dots = dotsOf(plan, record, unit, marks, kind)
+  const lines = overMoments ? linesOf(plan, record, marks) : []
+  const dots = overMoments ? momentDots(plan, record, method.unit) : dotsOf(plan, record, method.unit, marks, kind)
+  const withZero = kind === 'bars' || (kind === 'points' && unitOf(method.unit).dimension !== 'temperature')
   return {
     kind,
-    unit,
+    unit: method.unit,
     marks,
+    lines,
     dots,
-    axis: axisFor(
-      dots.map((dot) => dot.value),
-      kind === 'bars' || unitOf(unit).dimension !== 'temperature',
-    ),
-    across:
-      kind === 'points'
-        ? axisFor(
-            marks.map((mark) => mark.x),
-            false,
-          )
-        : undefined,
+    axis: axisFor([...dots.map((dot) => dot.value), ...(kind === 'dots' ? scaleOf(plan) : [])], withZero),
+    across: acrossOf(plan, kind, marks),
   }
+}
+
+function kindOfGraph(plan: Plan, numbers: (number | undefined)[]): ResultsGraph['kind'] {
+  if (plan.kind === 'before-after') return 'pairs'
+  if (plan.kind === 'over-time' && plan.watch.times.length > 1) return 'lines'
+  if (measuredCard(plan)?.method.instrument !== 'number') return 'dots'
+  return numbers.length > 0 && plan.kind !== 'improve' && numbers.every((value) => value !== undefined) ? 'points' : 'bars'
+}
+
+function acrossOf(plan: Plan, kind: ResultsGraph['kind'], marks: ResultMark[]): Axis | undefined {
+  if (kind === 'points')
+    return axisFor(
+      marks.map((mark) => mark.x),
+      false,
+    )
+  return kind === 'lines' ? axisFor(plan.watch.times, true) : undefined
+}
+
+/** The whole scale of words or places, so that the best and the worst are seen even when nobody got there. */
+function scaleOf(plan: Plan): number[] {
+  const method = measuredCard(plan)!.method
+  return [1, method.instrument === 'words' ? method.words.length : activeConditions(plan).length].filter((value) => value > 0)
+}
+
+/** Where a moment stands along the bottom: its time, or 0 for before and 1 for after. */
+function xOfMoment({ time, half }: Moment): number {
+  return time ?? (half === 'after' ? 1 : 0)
+}
+
+function linesOf(plan: Plan, record: LessonRecord, marks: ResultMark[]): ResultLine[] {
+  const averages = averagesByMoment(plan, record.readings)
+  const moments = momentsOf(plan)
+  const times = [...new Set(moments.map(xOfMoment))]
+  return marks.map(({ condition, letter, name, place }) => ({
+    condition,
+    letter,
+    name,
+    place,
+    points: times.flatMap((x) => {
+      const here = moments.filter((moment) => xOfMoment(moment) === x)
+      const own = averages.filter((one) => one.condition === condition && here.some(({ id }) => id === one.moment))
+      if (own.length === 0) return []
+      return [{ x, moment: here[0]!.id, average: own.reduce((sum, one) => sum + one.average, 0) / own.length }]
+    }),
+  }))
+}
+
+function momentDots(plan: Plan, record: LessonRecord, unit: UnitCode): ResultDot[] {
+  const moments = new Map(momentsOf(plan).map((moment) => [moment.id, moment]))
+  return readingDots(plan, record, unit).flatMap(({ moment, ...dot }) => {
+    const found = moments.get(moment)
+    return found ? [{ ...dot, x: xOfMoment(found) }] : []
+  })
 }
 
 function dotsOf(plan: Plan, record: LessonRecord, unit: UnitCode, marks: ResultMark[], kind: ResultsGraph['kind']): ResultDot[] {
   const groups = plan.groups.map((group) => group.id)
-  return currentReadings(record.readings).flatMap((reading): ResultDot[] => {
-    const mark = marks.find((one) => one.condition === reading.condition)
+  return readingDots(plan, record, unit).flatMap(({ moment: _moment, ...dot }) => {
+    const mark = marks.find((one) => one.condition === dot.condition)
+    const aside = kind === 'points' ? 0 : ((groups.indexOf(dot.group) + 0.5) / groups.length - 0.5) * SPREAD
+    return mark ? [{ ...dot, x: mark.x + aside }] : []
+  })
+}
+
+/** Every reading of a group and condition of the plan, in the plan's unit, set-aside ones too. */
+function readingDots(plan: Plan, record: LessonRecord, unit: UnitCode): (Omit<ResultDot, 'x'> & { moment: string })[] {
+  const groups = new Set(plan.groups.map((group) => group.id))
+  const conditions = new Set(activeConditions(plan).map(({ id }) => id))
+  return currentReadings(record.readings).flatMap((reading) => {
     const value = convert(reading.value, reading.unit, unit)
-    const place = groups.indexOf(reading.group)
-    if (reading.practice || !mark || value === undefined || place < 0) return []
-    const aside = kind === 'points' ? 0 : ((place + 0.5) / groups.length - 0.5) * SPREAD
-    const { id, group, condition, status } = reading
-    return [{ reading: id, group, condition, value, x: mark.x + aside, counted: status === 'kept' }]
+    const { id, group, condition, status, moment } = reading
+    if (reading.practice || value === undefined || !groups.has(group) || !conditions.has(condition)) return []
+    return [{ reading: id, group, condition, value, moment, counted: status === 'kept' }]
   })
 }

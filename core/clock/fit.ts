@@ -1,4 +1,4 @@
-import { PHASES, trialsPerGroup, type Phase, type Plan } from '../lesson'
+import { activeConditions, measuredCard, momentsOf, PHASES, type Phase, type Plan } from '../lesson'
 import { withoutNoise } from '../quantity'
 
 export interface PhaseTime {
@@ -14,6 +14,8 @@ export interface Fit {
   trialSeconds: number
   /** Trials one group does, practice included. */
   trials: number
+  /** The test takes trials x trial; otherwise they overlap or wait together. */
+  oneAfterTheOther: boolean
   /** All phases together, in minutes. */
   needed: number
   /** Minutes to spare; below zero it does not fit. */
@@ -23,23 +25,28 @@ export interface Fit {
 }
 
 /**
- * Does the lesson fit? Every group does everything, one trial after the other, all groups at the same time; the test phase is
- * (set-up + run + read + reset) x conditions x (repeats + practice), rounded up to a whole minute.
+ * Does the lesson fit? Every group does everything, all groups at the same time; the test phase is what `secondsOfTest` says,
+ * rounded up to a whole minute.
  * @example 4 conditions, 3 repeats and 1 practice of 100 s: 16 trials, 27 minutes of testing
  */
 export function fitOf(plan: Plan): Fit {
-  const trialSeconds = secondsOfTrial(plan)
-  const trials = trialsWith(plan, plan.repeats)
   const phases: PhaseTime[] = []
+  const testMinutes = minutesOf(secondsOfTest(plan, plan.repeats))
   let start = 0
   for (const phase of PHASES) {
-    const minutes = phase === 'test' ? minutesOf(trials, trialSeconds) : plan.clock.phases[phase]
+    const minutes = phase === 'test' ? testMinutes : plan.clock.phases[phase]
     phases.push({ phase, start, minutes })
     start = withoutNoise(start + minutes)
   }
-  const spare = withoutNoise(plan.clock.minutes - start)
-  const others = start - minutesOf(trials, trialSeconds)
-  return { phases, trialSeconds, trials, needed: start, spare, repeatsThatFit: mostRepeats(plan, trialSeconds, others) }
+  return {
+    phases,
+    trialSeconds: secondsOfTrial(plan),
+    trials: roundsOf(plan) * (plan.repeats + plan.practice),
+    oneAfterTheOther: plan.kind !== 'before-after' && plan.kind !== 'over-time' && !isBalance(plan),
+    needed: start,
+    spare: withoutNoise(plan.clock.minutes - start),
+    repeatsThatFit: mostRepeats(plan, start - testMinutes),
+  }
 }
 
 /** Clock time of a minute of the lesson; undefined while no start is set. `timeAt('09:50', 15) // '10:05'` */
@@ -61,22 +68,58 @@ export function phaseAt(fit: Fit, minutes: number): { phase: Phase; left: number
   return now && { phase: now.phase, left: withoutNoise(now.start + now.minutes - minutes) }
 }
 
+/**
+ * Seconds of testing for one group.
+ * - one trial after the other: (set-up + run + read + reset) x conditions x (repeats + practice); a race runs all conditions at once
+ * - before and after: everything waits together, so the run counts once
+ * - over time: until the last reading of the last jar; over days only today's reading
+ * - on a balance: as many weighings as an order of k things takes at least, log2(k!) rounded up
+ */
+function secondsOfTest(plan: Plan, repeats: number): number {
+  const { setUp, run, read, reset } = plan.clock.trial
+  const rounds = roundsOf(plan)
+  const all = rounds * (repeats + plan.practice)
+  if (plan.kind === 'before-after') return all * (setUp + 2 * read + reset) + run
+  if (plan.kind === 'over-time') {
+    const moments = momentsOf(plan)
+    const last = moments.at(-1)!.time ?? 0
+    const atLast = moments.filter(({ time }) => time === last).length
+    if (plan.watch.unit === 'day') return rounds * repeats * (setUp + atLast * read + reset)
+    const reading = rounds * repeats * read
+    const practice = rounds * plan.practice * (setUp + read + reset)
+    return practice + rounds * repeats * (setUp + reset) + Math.max(last * 60 + atLast * reading, moments.length * reading)
+  }
+  if (isBalance(plan)) return (repeats + plan.practice) * (setUp + weighingsFor(activeConditions(plan).length) * (run + read) + reset)
+  return all * secondsOfTrial(plan)
+}
+
+/** Trials in one repeat of everything. */
+function roundsOf(plan: Plan): number {
+  const conditions = activeConditions(plan).length
+  return plan.kind === 'order' ? Math.min(1, conditions) : conditions
+}
+
+function isBalance(plan: Plan): boolean {
+  return plan.kind === 'order' && measuredCard(plan)?.method.instrument === 'balance'
+}
+
+function weighingsFor(things: number): number {
+  let orders = 0
+  for (let thing = 2; thing <= things; thing += 1) orders += Math.log2(thing)
+  return Math.ceil(withoutNoise(orders))
+}
+
 function secondsOfTrial({ clock: { trial } }: Plan): number {
   return trial.setUp + trial.run + trial.read + trial.reset
 }
 
-function trialsWith(plan: Plan, repeats: number): number {
-  const conditions = trialsPerGroup({ ...plan, repeats: 1 })
-  return conditions * (repeats + plan.practice)
+function minutesOf(seconds: number): number {
+  return Math.ceil(withoutNoise(seconds / 60))
 }
 
-function minutesOf(trials: number, trialSeconds: number): number {
-  return Math.ceil(withoutNoise((trials * trialSeconds) / 60))
-}
-
-function mostRepeats(plan: Plan, trialSeconds: number, otherMinutes: number): number {
+function mostRepeats(plan: Plan, otherMinutes: number): number {
   for (let repeats = plan.repeats; repeats > 0; repeats -= 1) {
-    if (otherMinutes + minutesOf(trialsWith(plan, repeats), trialSeconds) <= plan.clock.minutes) return repeats
+    if (otherMinutes + minutesOf(secondsOfTest(plan, repeats)) <= plan.clock.minutes) return repeats
   }
   return 0
 }

@@ -1,5 +1,6 @@
 import { mean } from 'simple-statistics'
 import { summarise, type Summary } from './averages'
+import { friedman, type Friedman } from './friedman'
 import { fitGroupsAndConditions, type Model, type Observation, type PairContrast } from './model'
 
 /** How sure the class can be. `nothing-yet` stands for fewer than two conditions with readings. */
@@ -16,6 +17,9 @@ export interface EvidenceOptions {
   /** The smallest difference worth talking about; 0 leaves it to the mark. */
   differenceThatMatters: number
 }
+
+/** Values that only say an order: places (1 comes first) or ordered words (1 is the least). */
+export type Ordinal = 'places' | 'words'
 
 export interface ConditionSummary extends Summary {
   condition: string
@@ -40,7 +44,7 @@ export interface Evidence {
   /** Why the grade is no better than leaning: one reading each. */
   oneReadingEach: boolean
   summaries: ConditionSummary[]
-  /** Conditions with readings, the largest average first. */
+  /** Conditions with readings, the largest average first; with places, who came first. */
   order: string[]
   /** From the largest to the smallest average. */
   spread: Gap | undefined
@@ -49,6 +53,8 @@ export interface Evidence {
   /** Standard deviation of one reading round its condition, groups evened out. */
   wobble: number | undefined
   model: Model | undefined
+  /** Instead of a model, where values only say an order. */
+  friedman: Friedman | undefined
   /** Every pair that can be compared, and how sure that comparison is. */
   pairs: GradedPair[]
   agreement: Agreement | undefined
@@ -80,6 +86,7 @@ export function weighEvidence(observations: Observation[], options: EvidenceOpti
   )
   const evidence = {
     oneReadingEach: ranked.length > 1 && model === undefined,
+    friedman: undefined,
     summaries,
     order: ranked.map((one) => one.condition),
     wobble,
@@ -98,6 +105,42 @@ export function weighEvidence(observations: Observation[], options: EvidenceOpti
       grade: model ? gradeOfPair(pairs, first.condition, second.condition) : gradeWithoutRepeats(first.mean - second.mean, options),
     },
   }
+}
+
+/**
+ * The evidence of values that only say an order: Friedman's test over the groups, or over the repeats of one group. Averages are
+ * averages of places or of words' numbers, for telling who is ahead and for nothing else.
+ */
+export function weighOrder(observations: (Observation & { repeat: number })[], ordinal: Ordinal): Evidence {
+  const sign = ordinal === 'places' ? 1 : -1
+  const summaries = [...valuesBy(observations, (one) => one.condition)].map(([condition, values]) => ({
+    condition,
+    ...summarise(values)!,
+  }))
+  const sorted = [...summaries].sort((a, b) => sign * (a.mean - b.mean))
+  const [first, second, last] = [sorted[0], sorted[1], sorted.at(-1)]
+  const oneGroup = new Set(observations.map(({ group }) => group)).size === 1
+  const test = friedman(oneGroup ? observations.map((one) => ({ ...one, group: String(one.repeat) })) : observations)
+  const grade = test ? gradeOfP(test.p) : 'cannot-tell'
+  const evidence = {
+    oneReadingEach: false,
+    friedman: test,
+    summaries,
+    order: sorted.map((one) => one.condition),
+    wobble: undefined,
+    model: undefined,
+    pairs: [],
+    agreement: first
+      ? agreementOn(
+          first.condition,
+          observations.map((one) => ({ ...one, value: -sign * one.value })),
+        )
+      : undefined,
+  }
+  if (!first || !second || !last) return { ...evidence, grade: 'nothing-yet', spread: undefined, lead: undefined }
+  // The test says that an order is there; that the first two are told apart it does not say.
+  const ahead = { ...gap(first, second, undefined), grade: grade === 'clear' ? ('leaning' as const) : grade }
+  return { ...evidence, grade, spread: gap(first, last, undefined), lead: ahead }
 }
 
 /** Share of groups whose own averages put the class's winner first, ties counted as agreeing. */

@@ -1,3 +1,6 @@
 export { checkFairness } from './compare'
 export type { DifferingFactor, FairCheck, FairComparison, Pair, Setting } from './compare'
 export { checkPlan, settingOf, settingsOf, UNKNOWN } from './settings'
+export { FEWEST_LEVELS, GOOD_LEVELS, levelsOf, suggestLevels, withLevels } from './levels'
+export type { Levels } from './levels'
+export { cellOf, chooseChange, pasteTable, tableFactors, takeComparison, withCell } from './table'

@@ -10,15 +10,18 @@ export function settingOf(factor: Factor, condition: string): string {
 
 /**
  * The plan as a table of conditions by factors. A kept factor has one value for all conditions (what `how` says) but for
- * its exceptions; `?` there means that nobody knows.
+ * its exceptions; `?` there means that nobody knows. The changed one's values are the conditions' names, unless the table says
+ * them beside the names.
  */
 export function settingsOf(plan: Plan): Setting[] {
+  const changed = changedFactor(plan)
+  const spelledOut = changed !== undefined && activeConditions(plan).some(({ id }) => id in changed.exceptions)
   return activeConditions(plan).map((condition) => ({
     condition: condition.id,
     values: Object.fromEntries(
       plan.factors.map((factor) => [
         factor.id,
-        factor.id === plan.changed
+        factor.id === plan.changed && !spelledOut
           ? spelled(String(conditionValue(plan, condition) ?? condition.label))
           : spelled(settingOf(factor, condition.id) || 'the same'),
       ]),

@@ -62,6 +62,7 @@ describe('the lesson file', () => {
     const file = writeLessonFile(
       plan,
       { ...emptyRecord, readings: [reading({ supersedes: 'nothing' })] },
+      [],
       '2026-03-12T11:00:00.000Z',
     )
     expect(strayReference(file)).toEqual({ code: 'broken', place: 'readings[0].supersedes' })

@@ -1,6 +1,6 @@
 export { readBlock } from './block'
 export { LESSON_FILE_FORMAT, openLessonFile, strayReference, withFreshIds, writeLessonFile } from './lessonFile'
-export type { FileProblem, LessonFile, OpenedFile } from './lessonFile'
+export type { FilePicture, FileProblem, LessonFile, OpenedFile } from './lessonFile'
 export { migratePlan, PLAN_VERSION } from './migrate'
 export { readReadingsCsv, writeReadingsCsv } from './readingsCsv'
 export type { CsvProblem, CsvProblemCode, ReadCsv } from './readingsCsv'

@@ -1,5 +1,5 @@
-import type { Conclusion, LessonRecord, Plan, Prediction, Reading } from '../lesson'
-import { migratePlan, PLAN_VERSION } from './migrate'
+import { WHOLE_CLASS, type Conclusion, type LessonRecord, type Plan, type Prediction, type Reading, type SaidRemark } from '../lesson'
+import { migratePlan, migrateRows, PLAN_VERSION } from './migrate'
 
 export const LESSON_FILE_FORMAT = 'jolly-beaker-lesson'
 
@@ -12,6 +12,14 @@ export interface LessonFile extends LessonRecord {
   readings: Reading[]
   predictions: Prediction[]
   conclusions: Conclusion[]
+  remarks: SaidRemark[]
+  pictures: FilePicture[]
+}
+
+/** A picture of the hook, as a `data:` address in base 64. */
+export interface FilePicture {
+  id: string
+  data: string
 }
 
 export type FileProblem =
@@ -23,9 +31,10 @@ export type FileProblem =
 export type OpenedFile = { ok: true; content: unknown } | ({ ok: false } & FileProblem)
 
 /** A lesson as one document. */
-export function writeLessonFile(plan: Plan, record: LessonRecord, savedAt: string): LessonFile {
-  const { readings, predictions, conclusions } = record
-  return { format: LESSON_FILE_FORMAT, schemaVersion: PLAN_VERSION, savedAt, plan, readings, predictions, conclusions }
+export function writeLessonFile(plan: Plan, record: LessonRecord, pictures: FilePicture[], savedAt: string): LessonFile {
+  const { readings, predictions, conclusions, remarks } = record
+  const rows = { readings, predictions, conclusions, remarks, pictures }
+  return { format: LESSON_FILE_FORMAT, schemaVersion: PLAN_VERSION, savedAt, plan, ...rows }
 }
 
 /**
@@ -43,7 +52,8 @@ export function openLessonFile(text: string): OpenedFile {
   if (!isRecord(content) || content.format !== LESSON_FILE_FORMAT) return { ok: false, code: 'foreign', place: 'format' }
   if (typeof content.schemaVersion !== 'number') return { ok: false, code: 'broken', place: 'schemaVersion' }
   if (content.schemaVersion > PLAN_VERSION) return { ok: false, code: 'newer', place: 'schemaVersion' }
-  return { ok: true, content: { ...content, plan: migratePlan(content.plan, content.schemaVersion), schemaVersion: PLAN_VERSION } }
+  const rows = migrateRows(content, content.schemaVersion)
+  return { ok: true, content: { ...rows, plan: migratePlan(content.plan, content.schemaVersion), schemaVersion: PLAN_VERSION } }
 }
 
 /**
@@ -64,8 +74,11 @@ export function strayReference(file: LessonFile): FileProblem | undefined {
   }
   for (const [place, prediction] of file.predictions.entries()) {
     const at = `predictions[${place}]`
-    if (!groups.has(prediction.group)) return { code: 'broken', place: `${at}.group` }
+    if (!groups.has(prediction.group) && prediction.group !== WHOLE_CLASS) return { code: 'broken', place: `${at}.group` }
     if (prediction.order.some((id) => !conditions.has(id))) return { code: 'broken', place: `${at}.order` }
+  }
+  for (const [place, remark] of file.remarks.entries()) {
+    if (!groups.has(remark.group)) return { code: 'broken', place: `remarks[${place}].group` }
   }
   return undefined
 }
@@ -81,6 +94,7 @@ export function withFreshIds(record: LessonRecord, newId: () => string): LessonR
     })),
     predictions: record.predictions.map((prediction) => ({ ...prediction, id: newId() })),
     conclusions: record.conclusions.map((conclusion) => ({ ...conclusion, id: newId() })),
+    remarks: record.remarks.map((remark) => ({ ...remark, id: newId() })),
   }
 }
 

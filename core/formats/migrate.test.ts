@@ -1,22 +1,71 @@
 import { expect, it } from 'vitest'
 import { soakUpPlan } from '../../test/soakUp'
 import { planSchema } from '../../schemas/plan'
-import { migratePlan } from '.'
+import { lessonFileSchema } from '../../schemas/record'
+import { newRemark } from '../lesson'
+import { migratePlan, openLessonFile } from '.'
 
-/** A plan as version 1 stored it. */
+/** A plan as version 2 stored it: one kind of test, no pictures, remarks without an author. */
+function planOfVersion2(): Record<string, unknown> {
+  const { predictAs: _predictAs, asked: _asked, watch: _watch, ...plan } = structuredClone(soakUpPlan())
+  const wonder = { hook: plan.wonder.hook, noticed: [{ id: 'a', text: 'the edge is wavy', kept: false }], maybe: [], wondered: [] }
+  const measures = plan.measures.map(({ method: { words: _w, expected: _e, expectedFrom: _f, warmUp: _u, ...method }, ...measure }) => ({
+    ...measure,
+    method,
+  }))
+  const groups = plan.groups.map(({ wondering: _wondering, ...group }) => group)
+  return { ...plan, schemaVersion: 2, wonder, measures, groups }
+}
+
+/** A plan as version 1 stored it: no words, no frame, remarks that nobody had kept yet, one event timed at once. */
 function planOfVersion1(): unknown {
-  const { words: _words, frame: _frame, ...plan } = structuredClone(soakUpPlan())
+  const { words: _words, frame: _frame, ...plan } = planOfVersion2() as ReturnType<typeof soakUpPlan> & Record<string, unknown>
   const wonder = { ...plan.wonder, noticed: [{ id: 'a', text: 'the edge is wavy' }] }
   const measures = plan.measures.map(({ method: { atOnce: _atOnce, ...method }, ...measure }) => ({ ...measure, method }))
   return { ...plan, schemaVersion: 1, wonder, measures }
 }
 
-it('a plan of version 1 comes up to date with everything that was in it', () => {
-  const plan = migratePlan(planOfVersion1(), 1)
+it.each([
+  [1, planOfVersion1()],
+  [2, planOfVersion2()],
+])('a plan of version %i comes up to date with everything that was in it', (version, old) => {
+  const plan = migratePlan(old, version)
   expect(planSchema.validate(plan).error).toBeUndefined()
-  expect(plan).toEqual(
-    soakUpPlan({ wonder: { ...soakUpPlan().wonder, noticed: [{ id: 'a', text: 'the edge is wavy', kept: false }] } }),
-  )
+  expect(plan).toEqual(soakUpPlan({ wonder: { ...soakUpPlan().wonder, noticed: [newRemark('a', 'the edge is wavy')] } }))
+})
+
+it('an older lesson file keeps its readings and predictions', () => {
+  const id = '0b7ee1a8-3f3d-4f55-9d5a-6b1f6f1f2a10'
+  const at = '2026-03-12T10:55:00.000Z'
+  const row = { id, group: 'g1', by: 'desk', at }
+  const file = {
+    format: 'jolly-beaker-lesson',
+    schemaVersion: 2,
+    savedAt: at,
+    plan: planOfVersion2(),
+    readings: [
+      {
+        ...row,
+        condition: 'card',
+        repeat: 1,
+        practice: false,
+        value: 14,
+        unit: 'mm',
+        entered: '14',
+        status: 'kept',
+        reason: '',
+        confirmed: false,
+        supersedes: null,
+      },
+    ],
+    predictions: [{ ...row, order: ['card', 'tissue'], reason: 'it is thick', late: false }],
+    conclusions: [],
+  }
+  const opened = openLessonFile(JSON.stringify(file))
+  expect(opened.ok && lessonFileSchema.validate(opened.content).error).toBeUndefined()
+  expect(opened).toMatchObject({
+    content: { readings: [{ moment: '', value: 14 }], predictions: [{ as: 'order', values: {} }], remarks: [], pictures: [] },
+  })
 })
 
 it('what is not a plan comes back for the schema to refuse', () => {
@@ -25,7 +74,7 @@ it('what is not a plan comes back for the schema to refuse', () => {
     7,
     'plan',
     [],
-    { measures: 'none', wonder: 3 },
+    { measures: 'none', wonder: 3, groups: 'all' },
     { measures: [null, 5], wonder: { noticed: [null] } },
   ]) {
     expect(planSchema.validate(migratePlan(nonsense, 1)).error).toBeDefined()

@@ -1,4 +1,4 @@
-export const PLAN_VERSION = 2
+export const PLAN_VERSION = 3
 
 type Loose = Record<string, unknown>
 
@@ -10,11 +10,43 @@ const steps: Record<number, (plan: Loose) => Loose> = {
     schemaVersion: 2,
     words: 'change-measure',
     frame: 'i-think',
-    wonder: each(plan.wonder, (list) => (Array.isArray(list) ? list.map((remark) => into(remark, { kept: false })) : list)),
+    wonder: each(plan.wonder, (list) => listInto(list, { kept: false })),
     measures: Array.isArray(plan.measures)
       ? plan.measures.map((measure) => into(measure, { method: into(isLoose(measure) ? measure.method : {}, { atOnce: 1 }) }))
       : plan.measures,
   }),
+  // Further kinds of test and predictions, pictures, remarks from stations, wonderings that are weighed and chosen.
+  2: (plan) => ({
+    ...plan,
+    schemaVersion: 3,
+    predictAs: 'order',
+    asked: { whose: 'teacher', chosen: null },
+    wonder: into(
+      each(plan.wonder, (list) => listInto(list, { by: null, later: false, answers: {} })),
+      { pictures: [], takenAway: [] },
+    ),
+    watch: { unit: 'min', times: [], places: [] },
+    measures: Array.isArray(plan.measures)
+      ? plan.measures.map((measure) =>
+          into(measure, {
+            method: into(isLoose(measure) ? measure.method : {}, { words: [], expected: {}, expectedFrom: 'guess', warmUp: [] }),
+          }),
+        )
+      : plan.measures,
+    groups: listInto(plan.groups, { wondering: null }),
+  }),
+}
+
+/** What rows of an older file lack. */
+export function migrateRows(content: Loose, from: number): Loose {
+  if (from >= 3) return content
+  return {
+    ...content,
+    readings: listInto(content.readings, { moment: '' }),
+    predictions: listInto(content.predictions, { as: 'order', values: {} }),
+    remarks: [],
+    pictures: [],
+  }
 }
 
 /**
@@ -34,6 +66,10 @@ function isLoose(value: unknown): value is Loose {
 
 function into(value: unknown, more: Loose): unknown {
   return isLoose(value) ? { ...value, ...more } : value
+}
+
+function listInto(value: unknown, more: Loose): unknown {
+  return Array.isArray(value) ? value.map((one) => into(one, more)) : value
 }
 
 function each(value: unknown, change: (inner: unknown) => unknown): unknown {

@@ -1,11 +1,13 @@
 import Papa from 'papaparse'
-import { conditionName, letterOf, measuredCard, type Plan, type Reading } from '../lesson'
-import { readQuantity, unitNamed, unitOf, UNIT_CODES, type ReadErrorCode, type UnitCode } from '../quantity'
+import { conditionName, letterOf, measuredCard, momentOf, type Plan, type Reading } from '../lesson'
+import { readQuantity, unitNamed, unitOf, UNIT_CODES, type UnitCode } from '../quantity'
+import { readEntry } from '../record'
 
 const COLUMNS = [
   'group',
   'condition',
   'repeat',
+  'moment',
   'value',
   'unit',
   'status',
@@ -32,6 +34,7 @@ export type CsvProblemCode =
   | 'unknown-group'
   | 'unknown-condition'
   | 'bad-repeat'
+  | 'unknown-moment'
   | 'bad-value'
   | 'unknown-unit'
   | 'wrong-kind-of-unit'
@@ -117,12 +120,13 @@ function readRow(plan: Plan, row: Record<string, string>, line: number, newId: (
   if (!condition) return bad('unknown-condition', 'condition')
   const repeat = Number(cell('repeat'))
   if (!Number.isInteger(repeat) || repeat < 1 || repeat > MOST_REPEATS) return bad('bad-repeat', 'repeat')
+  if (!momentOf(plan, cell('moment'))) return bad('unknown-moment', 'moment')
   const unit = unitFrom(cell('unit'))
   if (!unit) return bad('unknown-unit', 'unit')
   const method = measuredCard(plan)?.method
   if (method && unitOf(method.unit).dimension !== unitOf(unit).dimension) return bad('wrong-kind-of-unit', 'unit')
-  const value = readValue(cell('value'), unit)
-  if (typeof value !== 'number') return bad('bad-value', 'value')
+  const value = readValue(plan, cell('value'), unit)
+  if (value === undefined) return bad('bad-value', 'value')
   const status =
     cell('status')
       .replace(/,? *superseded$/, '')
@@ -141,6 +145,7 @@ function readRow(plan: Plan, row: Record<string, string>, line: number, newId: (
       group: group.id,
       condition: condition.id,
       repeat,
+      moment: cell('moment'),
       practice,
       value,
       unit,
@@ -170,9 +175,9 @@ function findStrays(readings: Reading[]): CsvProblem[] {
 
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i
 
-function readValue(text: string, unit: UnitCode): number | ReadErrorCode {
-  const read = readQuantity(text, { unit })
-  return read.ok ? read.value : read.code
+function readValue(plan: Plan, text: string, unit: UnitCode): number | undefined {
+  const read = unit === 'words' || unit === 'place' ? readEntry(plan, text) : readQuantity(text, { unit })
+  return read.ok ? read.value : undefined
 }
 
 function unitFrom(text: string): UnitCode | undefined {

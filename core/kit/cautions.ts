@@ -55,10 +55,14 @@ const TELLTALE: [Caution, RegExp][] = [
 
 /** Cautions that a material calls for: those it was given and those its name gives away. */
 export function cautionsOfMaterial(material: Material): Caution[] {
-  const name = material.name.toLowerCase()
-  return CAUTIONS.filter(
-    (caution) => material.cautions.includes(caution) || TELLTALE.some(([code, words]) => code === caution && words.test(name)),
-  )
+  const named = cautionsInWords(material.name)
+  return CAUTIONS.filter((caution) => material.cautions.includes(caution) || named.includes(caution))
+}
+
+/** Cautions that words call for. `cautionsInWords('hot water from the kettle') // ['hot-water', 'spill']` */
+export function cautionsInWords(text: string): Caution[] {
+  const said = text.toLowerCase()
+  return TELLTALE.filter(([, words]) => words.test(said)).map(([caution]) => caution)
 }
 
 export interface CautionOfPlan {

@@ -1,6 +1,6 @@
 export { readAmount } from './amount'
 export type { Amount } from './amount'
-export { CAUTIONS, cautionsOf, cautionsOfMaterial, DOER } from './cautions'
+export { CAUTIONS, cautionsInWords, cautionsOf, cautionsOfMaterial, DOER } from './cautions'
 export type { Caution, CautionOfPlan, Doer } from './cautions'
 export { needsOf } from './needs'
 export type { Need } from './needs'

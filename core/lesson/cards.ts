@@ -44,8 +44,3 @@ export function conditionName(plan: Plan, condition: Condition): string {
   if (value === undefined) return condition.label.trim() || 'no name yet'
   return withUnit(writeShort(value), unitOf(plan.conditionUnit).code)
 }
-
-/** Trials that are counted, for one group. */
-export function trialsPerGroup(plan: Plan): number {
-  return activeConditions(plan).length * plan.repeats
-}

@@ -1,4 +1,4 @@
-import { SHAPES, type Group, type Material, type Measure, type Plan } from './plan'
+import { SHAPES, type Group, type Material, type Measure, type Plan, type Remark, type Wonder } from './plan'
 
 export const GROUP_NAMES = ['Alder', 'Birch', 'Cedar', 'Dogwood', 'Elm', 'Fir', 'Gorse', 'Hazel', 'Ivy', 'Juniper'] as const
 export const MOST_GROUPS = GROUP_NAMES.length
@@ -15,6 +15,7 @@ export function splitIntoGroups(children: number, groups: number, newId: () => s
     name: GROUP_NAMES[place]!,
     shape: SHAPES[place]!,
     seats: Math.floor(children / count) + (place < children % count ? 1 : 0),
+    wondering: null,
   }))
 }
 
@@ -34,6 +35,11 @@ export function withGroups(plan: Plan, groups: number, newId: () => string): Pla
   return { ...plan, groups: resized }
 }
 
+/** Something noticed, guessed or wondered, as it is first written down. */
+export function newRemark(id: string, text: string, by: string | null = null): Remark {
+  return { id, text, kept: false, by, later: false, answers: {} }
+}
+
 /** A measure card with a centimetre ruler's method, to be edited. */
 export function newMeasure(id: string, name: string): Measure {
   return {
@@ -43,6 +49,7 @@ export function newMeasure(id: string, name: string): Measure {
       instrument: 'number',
       tool: '',
       unit: 'cm',
+      words: [],
       resolution: 1,
       readingWobble: 0.5,
       timingWobble: 0,
@@ -50,6 +57,9 @@ export function newMeasure(id: string, name: string): Measure {
       trialWobble: 0,
       expectedLow: null,
       expectedHigh: null,
+      expected: {},
+      expectedFrom: 'guess',
+      warmUp: [],
       differenceThatMatters: 0,
     },
   }
@@ -72,10 +82,12 @@ export function newMaterial(id: string, name: string, amount = '1'): Material {
   }
 }
 
+export const NOTHING_SAID: Wonder = { hook: '', pictures: [], noticed: [], maybe: [], wondered: [], takenAway: [] }
+
 /** A lesson with nothing in it but the class. */
 export function emptyPlan(className: string, children: number, newId: () => string): Plan {
   return {
-    schemaVersion: 2,
+    schemaVersion: 3,
     kind: 'fair-test',
     title: '',
     className,
@@ -85,7 +97,9 @@ export function emptyPlan(className: string, children: number, newId: () => stri
     notes: '',
     words: 'change-measure',
     frame: 'i-think',
-    wonder: { hook: '', noticed: [], maybe: [], wondered: [] },
+    predictAs: 'order',
+    asked: { whose: 'teacher', chosen: null },
+    wonder: NOTHING_SAID,
     factors: [],
     changed: null,
     measures: [],
@@ -93,6 +107,7 @@ export function emptyPlan(className: string, children: number, newId: () => stri
     conditionsAs: 'kinds',
     conditionUnit: 'cm',
     conditions: [],
+    watch: { unit: 'min', times: [], places: [] },
     repeats: 3,
     practice: 1,
     groups: splitIntoGroups(children, 7, newId),

@@ -1,22 +1,42 @@
-export { FRAMES, PHASES, SHAPES, STOPS, WORD_SETS } from './plan'
+export {
+  FRAMES,
+  KINDS,
+  PHASES,
+  PREDICT_AS,
+  REMARK_LISTS,
+  SHAPES,
+  STOPS,
+  TESTABLE_CHECKS,
+  WHOSE_QUESTION,
+  WORD_SETS,
+} from './plan'
 export type {
+  Asked,
   Clock,
   Condition,
   Factor,
   Frame,
   Group,
+  Kind,
   Material,
   Measure,
   Method,
   Phase,
+  Picture,
   Plan,
+  PredictAs,
   Remark,
+  RemarkList,
   Shape,
   Stop,
+  TestableCheck,
+  Watch,
+  WhoseQuestion,
   Wonder,
   WordSet,
 } from './plan'
-export type { Conclusion, LessonRecord, Prediction, Reading, Source } from './record'
+export { EMPTY_RECORD, WHOLE_CLASS } from './record'
+export type { Conclusion, LessonRecord, Prediction, Reading, SaidRemark, Source } from './record'
 export {
   activeConditions,
   changedFactor,
@@ -25,6 +45,9 @@ export {
   keptFactors,
   letterOf,
   measuredCard,
-  trialsPerGroup,
 } from './cards'
-export { emptyPlan, GROUP_NAMES, MOST_GROUPS, newMaterial, newMeasure, splitIntoGroups, withGroups } from './empty'
+export { emptyPlan, GROUP_NAMES, MOST_GROUPS, newMaterial, newMeasure, newRemark, NOTHING_SAID, splitIntoGroups, withGroups } from './empty'
+export { KIND_SHAPES, predictionOf, predictionsFor, readBy, withKind } from './kinds'
+export type { KindShape } from './kinds'
+export { momentOf, momentsOf, readTimes } from './moments'
+export type { Moment } from './moments'

@@ -7,7 +7,6 @@ import {
   keptFactors,
   letterOf,
   splitIntoGroups,
-  trialsPerGroup,
   type Plan,
 } from '.'
 
@@ -22,7 +21,6 @@ describe('conditions', () => {
     const plan = soakUpPlan()
     plan.conditions[0]!.leftOut = true
     expect(activeConditions(plan).map(({ id }) => letterOf(plan, id))).toEqual(['B', 'C', 'D'])
-    expect(trialsPerGroup(plan)).toBe(9)
     const many = numbers(...Array.from({ length: 28 }, (_, place) => String(place)))
     expect([letterOf(many, 'n25'), letterOf(many, 'n26'), letterOf(many, 'n27')]).toEqual(['Z', 'A2', 'B2'])
     expect(letterOf(many, 'gone')).toBe('?')

@@ -5,9 +5,8 @@ import type { UnitCode } from '../quantity'
  * schemas/plan.ts; a change of shape needs a new `schemaVersion` and a step in core/formats/migrate.ts.
  */
 export interface Plan {
-  schemaVersion: 2
-  /** Room for the other kinds of test; each becomes a further member of this union. */
-  kind: 'fair-test'
+  schemaVersion: 3
+  kind: Kind
   title: string
   className: string
   children: number
@@ -21,6 +20,9 @@ export interface Plan {
   words: WordSet
   /** How a prediction begins. */
   frame: Frame
+  /** What a prediction is: an order, a number, a line. */
+  predictAs: PredictAs
+  asked: Asked
   wonder: Wonder
   factors: Factor[]
   /** The one factor in the Change tray. Every other factor is kept the same. */
@@ -31,6 +33,8 @@ export interface Plan {
   conditionsAs: 'kinds' | 'numbers'
   conditionUnit: UnitCode
   conditions: Condition[]
+  /** When and where a trial is read, for tests that watch over time. */
+  watch: Watch
   repeats: number
   practice: number
   groups: Group[]
@@ -41,24 +45,75 @@ export interface Plan {
   clock: Clock
 }
 
+/**
+ * The kinds of test. A fair test with numbers is a fair test whose conditions are numbers. `before-after` reads every trial twice,
+ * `over-time` at every time of `watch`; `order` finds who comes first; `improve` tries a better one again; `describe` uses words.
+ */
+export const KINDS = ['fair-test', 'before-after', 'over-time', 'order', 'improve', 'describe'] as const
+export type Kind = (typeof KINDS)[number]
+
 export const WORD_SETS = ['change-measure', 'test-outcome', 'independent-dependent'] as const
 export type WordSet = (typeof WORD_SETS)[number]
 
 export const FRAMES = ['i-think', 'if-then'] as const
 export type Frame = (typeof FRAMES)[number]
 
+/** What can be predicted; `hands` is the class's count by hands up and is taken beside any of the others. */
+export const PREDICT_AS = ['order', 'most-least', 'number', 'line', 'change'] as const
+export type PredictAs = (typeof PREDICT_AS)[number]
+
+export const WHOSE_QUESTION = ['teacher', 'class', 'groups'] as const
+export type WhoseQuestion = (typeof WHOSE_QUESTION)[number]
+
+/** Whose question it is, and which wondering it came from. */
+export interface Asked {
+  whose: WhoseQuestion
+  /** The chosen wondering. */
+  chosen: string | null
+}
+
 export interface Wonder {
   hook: string
+  pictures: Picture[]
   noticed: Remark[]
   maybe: Remark[]
   wondered: Remark[]
+  /** Remarks from stations that somebody took away at the desk. */
+  takenAway: string[]
 }
+
+/** A picture of the hook; the picture itself is stored beside the plan. */
+export interface Picture {
+  id: string
+  caption: string
+}
+
+export const REMARK_LISTS = ['noticed', 'maybe', 'wondered'] as const
+export type RemarkList = (typeof REMARK_LISTS)[number]
+
+export const TESTABLE_CHECKS = ['change', 'measure', 'time', 'safe'] as const
+export type TestableCheck = (typeof TESTABLE_CHECKS)[number]
 
 export interface Remark {
   id: string
   text: string
   /** Somebody was asked whether it is a guess and said that it was noticed. */
   kept: boolean
+  /** The group that said it at its station; null for the desk. */
+  by: string | null
+  /** A wondering kept for next time. */
+  later: boolean
+  /** What the teacher answered to "could we test it?", over what the words suggest. */
+  answers: Partial<Record<TestableCheck, boolean>>
+}
+
+/** When every trial is read, and at which places in it. */
+export interface Watch {
+  unit: 'min' | 'day'
+  /** Since the trial's own start, ascending. */
+  times: number[]
+  /** Places in each jar, such as "top"; none stands for one place. */
+  places: string[]
 }
 
 export interface Factor {
@@ -77,10 +132,12 @@ export interface Measure {
 }
 
 export interface Method {
-  /** Room for the other instruments; each becomes a further member of this union. */
-  instrument: 'number'
+  /** A number with a unit, a word out of an ordered list, or a place in an order: by finishing or by weighing two at a time. */
+  instrument: 'number' | 'words' | 'race' | 'balance'
   tool: string
   unit: UnitCode
+  /** Ordered words, the least first; a reading is its place in the list, 1 for the first. */
+  words: string[]
   /** The smallest mark, in `unit`. */
   resolution: number
   /** Standard deviation of reading the mark, in `unit`. */
@@ -94,6 +151,11 @@ export interface Method {
   /** The lowest and the highest result the teacher expects, in `unit`. */
   expectedLow: number | null
   expectedHigh: number | null
+  /** Expected result of single conditions, by condition id; without one they lie evenly between the lowest and the highest. */
+  expected: Record<string, number>
+  expectedFrom: 'guess' | 'practice' | 'bench'
+  /** Seconds by which the class stopped the clock too late, from its own stopwatch warm-up. */
+  warmUp: number[]
   /** The smallest difference worth talking about, in `unit`; 0 leaves it to the instrument. */
   differenceThatMatters: number
 }
@@ -115,6 +177,8 @@ export interface Group {
   name: string
   shape: Shape
   seats: number
+  /** The wondering that this group chose, where each group asks its own. */
+  wondering: string | null
 }
 
 export interface Material {

@@ -1,4 +1,5 @@
 import type { UnitCode } from '../quantity'
+import type { PredictAs, RemarkList } from './plan'
 
 /** Where something was entered. */
 export type Source = 'desk' | 'station' | 'import'
@@ -10,6 +11,8 @@ export interface Reading {
   condition: string
   /** 1 is the first trial of the condition. */
   repeat: number
+  /** Which of a trial's moments (before, after, at 5 minutes) it was read at; empty where a trial is read once. */
+  moment: string
   practice: boolean
   value: number
   unit: UnitCode
@@ -26,11 +29,17 @@ export interface Reading {
   at: string
 }
 
+/** A prediction of the whole class, counted by hands up, stands under this instead of a group. */
+export const WHOLE_CLASS = 'whole-class'
+
 export interface Prediction {
   id: string
   group: string
-  /** Condition ids, the most first. */
+  as: PredictAs | 'hands'
+  /** Condition ids, the most first; the most and the least only, where no more was asked. */
   order: string[]
+  /** By condition or moment id: expected results, 1 / 0 / -1 for up / same / down, or hands. */
+  values: Record<string, number>
   reason: string
   /** Made after the group's first counted reading: a change of mind, kept beside the first one. */
   late: boolean
@@ -47,9 +56,21 @@ export interface Conclusion {
   at: string
 }
 
+/** What a group said at its station, for one of the three lists. */
+export interface SaidRemark {
+  id: string
+  group: string
+  list: RemarkList
+  text: string
+  at: string
+}
+
 /** Everything that is known of a lesson. */
 export interface LessonRecord {
   readings: Reading[]
   predictions: Prediction[]
   conclusions: Conclusion[]
+  remarks: SaidRemark[]
 }
+
+export const EMPTY_RECORD: LessonRecord = { readings: [], predictions: [], conclusions: [], remarks: [] }

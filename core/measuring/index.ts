@@ -1,7 +1,19 @@
 export { chanceBestIsBest, chanceRightOrder, repeatsNeeded } from './chances'
-export { chancesByRepeats, methodMeasuringSd, methodTotalSd, MOST_REPEATS, outlookOf, WANTED_CHANCE } from './planned'
-export type { ChanceOfRepeats, Outlook } from './planned'
-export { INSTRUMENTS, withInstrument } from './instruments'
+export {
+  chancesByRepeats,
+  expectedUnit,
+  methodMeasuringSd,
+  methodTotalSd,
+  MOST_REPEATS,
+  outlookOf,
+  WANTED_CHANCE,
+  withExpected,
+} from './planned'
+export type { ChanceOfRepeats, ExpectedFigures, Outlook } from './planned'
+export { chancesByRaces } from './races'
+export { FEWEST_WARM_UPS, timingWobbleOf, warmUpSignals, withWarmUp } from './warmUp'
+export type { Signal } from './warmUp'
+export { INSTRUMENTS, instrumentsFor, withInstrument } from './instruments'
 export type { Instrument } from './instruments'
 export { applyWay, waysToSee } from './ways'
 export type { Way } from './ways'

@@ -1,9 +1,11 @@
-import type { Method } from '../lesson'
+import { KIND_SHAPES, readBy, type Kind, type Method } from '../lesson'
 import { convert, unitOf, type UnitCode } from '../quantity'
 import { measuringSd } from './wobble'
 
 export interface Instrument {
   code: string
+  /** How a reading is taken; most give a number. */
+  reads: Method['instrument']
   tool: string
   unit: UnitCode
   /** The smallest mark, in `unit`. */
@@ -17,7 +19,7 @@ const HALF_A_MARK = 0.5
 
 /** A scale that a child reads: wrong by about half a mark. */
 function marked(code: string, tool: string, unit: UnitCode, resolution: number): Instrument {
-  return { code, tool, unit, resolution, readingWobble: resolution * HALF_A_MARK, timingWobble: 0 }
+  return { code, reads: 'number', tool, unit, resolution, readingWobble: resolution * HALF_A_MARK, timingWobble: 0 }
 }
 
 /** Instruments of a primary classroom with the wobble of a child's hand and eye (docs/decisions.md "Assumed wobble"). */
@@ -27,6 +29,7 @@ export const INSTRUMENTS: Instrument[] = [
   marked('tape', 'tape measure', 'cm', 1),
   {
     code: 'stopwatch-child',
+    reads: 'number',
     tool: 'stopwatch, in a child’s hand',
     unit: 's',
     resolution: 0.01,
@@ -35,19 +38,28 @@ export const INSTRUMENTS: Instrument[] = [
   },
   {
     code: 'stopwatch-adult',
+    reads: 'number',
     tool: 'stopwatch, in an adult’s hand',
     unit: 's',
     resolution: 0.01,
     readingWobble: 0,
     timingWobble: 0.1,
   },
-  { code: 'scale', tool: 'digital kitchen scale', unit: 'g', resolution: 1, readingWobble: 0, timingWobble: 0 },
+  { code: 'scale', reads: 'number', tool: 'digital kitchen scale', unit: 'g', resolution: 1, readingWobble: 0, timingWobble: 0 },
   marked('jug', 'measuring jug', 'mL', 25),
   marked('syringe', 'syringe', 'mL', 1),
   marked('thermometer', 'thermometer', 'degC', 1),
   marked('force-meter', 'force meter', 'N', 0.1),
-  { code: 'counter', tool: 'counting', unit: 'count', resolution: 1, readingWobble: 0, timingWobble: 0 },
+  { code: 'counter', reads: 'number', tool: 'counting', unit: 'count', resolution: 1, readingWobble: 0, timingWobble: 0 },
+  { code: 'words', reads: 'words', tool: '', unit: 'words', resolution: 1, readingWobble: 0, timingWobble: 0 },
+  { code: 'race', reads: 'race', tool: 'side by side, who is first', unit: 'place', resolution: 1, readingWobble: 0, timingWobble: 0 },
+  { code: 'balance', reads: 'balance', tool: 'pan balance', unit: 'place', resolution: 1, readingWobble: 0, timingWobble: 0 },
 ]
+
+/** The instruments that a kind of test can be read with. */
+export function instrumentsFor(kind: Kind): Instrument[] {
+  return INSTRUMENTS.filter(({ reads }) => KIND_SHAPES[kind].instruments.includes(reads))
+}
 
 /**
  * The method with another instrument. What was said in the old unit is turned into the new one where both measure the same, and
@@ -56,10 +68,12 @@ export const INSTRUMENTS: Instrument[] = [
  */
 export function withInstrument(method: Method, instrument: Instrument): Method {
   const { tool, unit, resolution, readingWobble, timingWobble } = instrument
+  if (instrument.reads !== 'number') return { ...readBy(method, instrument.reads), tool }
   const turned = (value: number) => (unitOf(unit).dimension === 'temperature' ? value : (convert(value, method.unit, unit) ?? 0))
   const expected = (value: number | null) => (value === null ? null : (convert(value, method.unit, unit) ?? null))
   return {
     ...method,
+    instrument: 'number',
     tool,
     unit,
     resolution,
@@ -69,6 +83,12 @@ export function withInstrument(method: Method, instrument: Instrument): Method {
     differenceThatMatters: turned(method.differenceThatMatters),
     expectedLow: expected(method.expectedLow),
     expectedHigh: expected(method.expectedHigh),
+    expected: Object.fromEntries(
+      Object.entries(method.expected).flatMap(([id, value]) => {
+        const inUnit = convert(value, method.unit, unit)
+        return inUnit === undefined ? [] : [[id, inUnit]]
+      }),
+    ),
   }
 }
 
@@ -81,6 +101,6 @@ export function steadierInstruments(method: Method): Instrument[] {
     timingWobble,
   }: Pick<Method, 'unit' | 'resolution' | 'readingWobble' | 'timingWobble'>) =>
     measuringSd({ resolution, readingSd: readingWobble, timingSd: timingWobble }) * unitOf(unit).size
-  const same = INSTRUMENTS.filter(({ unit }) => unitOf(unit).dimension === unitOf(method.unit).dimension)
+  const same = INSTRUMENTS.filter(({ unit, reads }) => reads === 'number' && unitOf(unit).dimension === unitOf(method.unit).dimension)
   return same.filter((one) => sdOf(one) < sdOf(method) * (1 - 1e-9)).sort((a, b) => sdOf(a) - sdOf(b))
 }

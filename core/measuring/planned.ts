@@ -1,5 +1,7 @@
 import { activeConditions, measuredCard, type Method, type Plan } from '../lesson'
+import type { UnitCode } from '../quantity'
 import { chanceBestIsBest, chanceRightOrder, repeatsNeeded } from './chances'
+import { chancesByRaces } from './races'
 import { measuringSd, totalSd } from './wobble'
 
 export const WANTED_CHANCE = 0.9
@@ -9,6 +11,8 @@ export interface Outlook {
   means: number[]
   measuring: number
   total: number
+  /** Only places are compared: who came first. */
+  byPlaces: boolean
   /** Smallest gap between two expected results. */
   closest: number
   /** Chance that the best one comes out best with the plan's repeats. */
@@ -17,8 +21,12 @@ export interface Outlook {
   needed: number | undefined
 }
 
-/** Measuring wobble of one reading by this method. */
+/** The eye that says who was first, in seconds: two that finish closer together than this look the same. */
+const EYE_WOBBLE = 0.04
+
+/** Measuring wobble of one reading by this method. Side by side nobody's hand is on a clock: only the eye is left. */
 export function methodMeasuringSd(method: Method): number {
+  if (method.instrument === 'race') return EYE_WOBBLE
   return measuringSd({
     resolution: method.resolution,
     readingSd: method.readingWobble,
@@ -31,40 +39,95 @@ export function methodTotalSd(method: Method): number {
   return totalSd(method.trialWobble, methodMeasuringSd(method))
 }
 
+/** The unit in which results are expected: finishing times behind a race, masses behind a balance. */
+export function expectedUnit(method: Method): UnitCode {
+  return method.instrument === 'race' ? 's' : method.instrument === 'balance' ? 'g' : method.unit
+}
+
 /**
- * Will the class see the difference that the teacher expects? The expected results are spread evenly between the lowest and
- * the highest guess.
- * @returns undefined until there are two conditions, a measure and two different guesses
+ * Will the class see the difference that the teacher expects? Expected results are those of the single conditions where they are
+ * known, else spread evenly between the lowest and the highest guess.
+ * @returns undefined until there are two conditions, a measure with numbers or places, and two different guesses
  */
 export function outlookOf(plan: Plan): Outlook | undefined {
   const expected = expectedOf(plan)
   if (!expected) return undefined
   const { method, means, total } = expected
+  const byPlaces = method.instrument !== 'number'
+  const chances = byPlaces ? chancesByRaces(means, total, Math.max(MOST_REPEATS, plan.repeats)) : undefined
+  const enough = chances?.findIndex(({ bestIsBest }) => bestIsBest >= WANTED_CHANCE) ?? -1
   return {
     means,
     measuring: methodMeasuringSd(method),
     total,
-    closest: means[1]! - means[0]!,
-    chance: chanceBestIsBest(means, total, plan.repeats),
-    needed: repeatsNeeded(means, total, { chance: WANTED_CHANCE, most: MOST_REPEATS }),
+    byPlaces,
+    closest: closestOf(means),
+    chance: chances ? chances[plan.repeats - 1]!.bestIsBest : chanceBestIsBest(means, total, plan.repeats),
+    needed: chances
+      ? enough < 0 || enough >= MOST_REPEATS
+        ? undefined
+        : enough + 1
+      : repeatsNeeded(means, total, { chance: WANTED_CHANCE, most: MOST_REPEATS }),
   }
 }
 
 /** Chance that the best one comes out best with the plan's own repeats; cheaper than the whole outlook. */
 export function chanceNow(plan: Plan): number | undefined {
   const expected = expectedOf(plan)
-  return expected && chanceBestIsBest(expected.means, expected.total, plan.repeats)
+  if (!expected) return undefined
+  const { method, means, total } = expected
+  if (method.instrument === 'number') return chanceBestIsBest(means, total, plan.repeats)
+  return chancesByRaces(means, total, plan.repeats)[plan.repeats - 1]!.bestIsBest
 }
 
 function expectedOf(plan: Plan): { method: Method; means: number[]; total: number } | undefined {
   const method = measuredCard(plan)?.method
-  const conditions = activeConditions(plan).length
-  if (!method || conditions < 2) return undefined
-  const { expectedLow: low, expectedHigh: high } = method
-  if (low === null || high === null || high <= low) return undefined
-  const step = (high - low) / (conditions - 1)
-  const means = Array.from({ length: conditions }, (_, place) => low + place * step)
+  if (!method || method.instrument === 'words') return undefined
+  const means = expectedResults(plan, method)
+  if (!means || closestOf(means) <= 0) return undefined
   return { method, means, total: methodTotalSd(method) }
+}
+
+/** Expected result of every condition, in the plan's order; one thing before and after counts as two. */
+function expectedResults(plan: Plan, method: Method): number[] | undefined {
+  const conditions = activeConditions(plan)
+  const single = conditions.map(({ id }) => method.expected[id])
+  if (conditions.length > 1 && single.every((value) => value !== undefined)) return single as number[]
+  const count = plan.kind === 'before-after' && conditions.length === 1 ? 2 : conditions.length
+  const { expectedLow: low, expectedHigh: high } = method
+  if (count < 2 || low === null || high === null || high <= low) return undefined
+  const step = (high - low) / (count - 1)
+  return Array.from({ length: count }, (_, place) => low + place * step)
+}
+
+function closestOf(means: number[]): number {
+  const ascending = [...means].sort((a, b) => a - b)
+  return Math.min(...ascending.slice(1).map((mean, place) => mean - ascending[place]!))
+}
+
+export interface ExpectedFigures {
+  /** By condition id, in the unit of the method. */
+  expected: Record<string, number>
+  /** Standard deviation of single readings of the same condition, measuring wobble included; undefined where there are too few. */
+  sd: number | undefined
+}
+
+/**
+ * The method with expected results that somebody measured or simulated, instead of a guess. What the measuring itself wobbles is
+ * taken out of the measured wobble, in squares, and the rest is the trial-to-trial wobble.
+ */
+export function withExpected(method: Method, figures: ExpectedFigures, from: Method['expectedFrom']): Method {
+  const values = Object.values(figures.expected)
+  if (values.length === 0) return method
+  const own = figures.sd === undefined ? undefined : Math.sqrt(Math.max(0, figures.sd ** 2 - methodMeasuringSd(method) ** 2))
+  return {
+    ...method,
+    expected: figures.expected,
+    expectedFrom: from,
+    expectedLow: Math.min(...values),
+    expectedHigh: Math.max(...values),
+    trialWobble: own === undefined ? method.trialWobble : Number(own.toPrecision(3)),
+  }
 }
 
 export interface ChanceOfRepeats {
@@ -74,7 +137,8 @@ export interface ChanceOfRepeats {
 }
 
 /** The two chances for 1 to 12 repeats: heavier than the rest, so the desk asks a worker for it. */
-export function chancesByRepeats({ means, total }: Pick<Outlook, 'means' | 'total'>): ChanceOfRepeats[] {
+export function chancesByRepeats({ means, total, byPlaces }: Pick<Outlook, 'means' | 'total' | 'byPlaces'>): ChanceOfRepeats[] {
+  if (byPlaces) return chancesByRaces(means, total, MOST_REPEATS).map((chance, place) => ({ repeats: place + 1, ...chance }))
   return Array.from({ length: MOST_REPEATS }, (_, place) => ({
     repeats: place + 1,
     bestIsBest: chanceBestIsBest(means, total, place + 1),

@@ -1,6 +1,6 @@
 import { fitOf } from '../clock'
-import { activeConditions, conditionValue, measuredCard, type Method, type Plan } from '../lesson'
-import { unitOf, withoutNoise, writeShort } from '../quantity'
+import { activeConditions, conditionValue, measuredCard, readBy, type Method, type Plan } from '../lesson'
+import { convert, unitOf, withoutNoise, writeShort } from '../quantity'
 import { INSTRUMENTS, steadierInstruments, withInstrument } from './instruments'
 import { chanceNow, outlookOf, WANTED_CHANCE } from './planned'
 
@@ -10,6 +10,8 @@ export type Way = { chance: number; /** Minutes that the lesson gets longer. */ 
   | { code: 'more-at-once'; atOnce: number }
   | { code: 'steadier-instrument'; instrument: string }
   | { code: 'bigger-steps'; factor: number; labels: string[] }
+  | { code: 'other-measure'; measure: string }
+  | { code: 'order-instead' }
 )
 
 type Change = Way extends infer One ? (One extends Way ? Omit<One, 'chance' | 'minutes'> : never) : never
@@ -30,7 +32,7 @@ export function waysToSee(plan: Plan): Way[] {
     const after = applyWay(plan, change)
     return { ...change, chance: chanceNow(after) ?? 0, minutes: withoutNoise(fitOf(after).needed - before) } as Way
   }
-  const families = [atOnceChanges(plan), instrumentChanges(plan), stepChanges(plan)]
+  const families = [atOnceChanges(plan), instrumentChanges(plan), measureChanges(plan), orderChange(plan), stepChanges(plan)]
   const sameRepeats = families.flatMap((changes) => changes.map(weigh).filter(works).slice(0, 1))
   const repeats = outlook.needed === undefined ? [] : [weigh({ code: 'more-repeats', repeats: outlook.needed })]
   return [...repeats, ...sameRepeats].sort((a, b) => a.minutes - b.minutes)
@@ -58,13 +60,34 @@ export function applyWay(plan: Plan, way: Change): Plan {
       }))
       return withMethod({ ...plan, conditions }, (method) => ({
         ...method,
+        expected: Object.fromEntries(
+          Object.entries(method.expected).map(([id, value]) => [
+            id,
+            withoutNoise((method.expectedLow ?? 0) + way.factor * (value - (method.expectedLow ?? 0))),
+          ]),
+        ),
         expectedHigh:
           method.expectedLow === null || method.expectedHigh === null
             ? null
             : withoutNoise(method.expectedLow + way.factor * (method.expectedHigh - method.expectedLow)),
       }))
     }
+    case 'other-measure':
+      return { ...plan, measured: way.measure }
+    case 'order-instead':
+      return withMethod({ ...plan, kind: 'order' }, (method) => ({
+        ...readBy(method, 'race'),
+        tool: '',
+        trialWobble: inSeconds(method, method.trialWobble),
+        expected: Object.fromEntries(Object.entries(method.expected).map(([id, value]) => [id, inSeconds(method, value)])),
+        expectedLow: method.expectedLow === null ? null : inSeconds(method, method.expectedLow),
+        expectedHigh: method.expectedHigh === null ? null : inSeconds(method, method.expectedHigh),
+      }))
   }
+}
+
+function inSeconds({ unit, atOnce }: Method, value: number): number {
+  return withoutNoise((convert(value, unit, 's') ?? value) / atOnce)
 }
 
 function works({ chance }: Way): boolean {
@@ -81,6 +104,21 @@ function atOnceChanges(plan: Plan): Change[] {
 function instrumentChanges(plan: Plan): Change[] {
   const method = measuredCard(plan)?.method
   return method ? steadierInstruments(method).map(({ code }) => ({ code: 'steadier-instrument', instrument: code })) : []
+}
+
+/** Another card that was written for measuring, such as the distance instead of the time; the best one only. */
+function measureChanges(plan: Plan): Change[] {
+  const others = plan.measures.filter(({ id, method }) => id !== plan.measured && method.instrument === 'number')
+  return others
+    .map(({ id }) => ({ code: 'other-measure', measure: id }) as const)
+    .sort((a, b) => (chanceNow(applyWay(plan, b)) ?? 0) - (chanceNow(applyWay(plan, a)) ?? 0))
+}
+
+/** Side by side from one signal: nobody has to time anything, one only sees who is first. */
+function orderChange(plan: Plan): Change[] {
+  const method = measuredCard(plan)?.method
+  const timed = method?.instrument === 'number' && unitOf(method.unit).dimension === 'time'
+  return timed && plan.kind === 'fair-test' ? [{ code: 'order-instead' }] : []
 }
 
 /** The numbers spread wider from the lowest one on. */

@@ -1,19 +1,52 @@
+import { mean } from 'simple-statistics'
+import type { Prediction } from '../lesson'
+
 export interface Nearness {
-  /** Pairs of conditions that came out as they were predicted. */
+  /** Comparisons that came out as they were predicted: pairs of an order; the most and the least; ups and downs. */
   right: number
-  /** Pairs that both the prediction and the result put in an order. */
+  /** Comparisons that both the prediction and the result made. */
   all: number
+  /** What is compared. */
+  of: 'pairs' | 'ends' | 'changes'
+  /** Average distance of predicted numbers from the averages, in the plan's unit; undefined where no number was predicted. */
+  away: number | undefined
 }
 
 /**
  * How near a predicted order was to the order of the averages, counted in pairs (the counting behind Kendall's tau).
  * @param predicted condition ids, the most first
  * @param result    condition ids by average, the largest first
- * @example nearnessOf(['a', 'b', 'c'], ['b', 'a', 'c']) // { right: 2, all: 3 }
+ * @example nearnessOf(['a', 'b', 'c'], ['b', 'a', 'c']) // { right: 2, all: 3, of: 'pairs', away: undefined }
  */
 export function nearnessOf(predicted: string[], result: string[]): Nearness {
   const known = predicted.filter((id) => result.includes(id))
   const pairs = known.flatMap((more, place) => known.slice(place + 1).map((less) => [more, less] as const))
   const right = pairs.filter(([more, less]) => result.indexOf(more) < result.indexOf(less)).length
-  return { right, all: pairs.length }
+  return { right, all: pairs.length, of: 'pairs', away: undefined }
+}
+
+/**
+ * How near any kind of prediction was.
+ * @param order   conditions by result, the largest (or the first) first
+ * @param results result by condition or moment: averages, or the change from before to after
+ * @param same    changes up to this size count as none
+ */
+export function nearnessOfPrediction(
+  { as, order: predicted, values }: Pick<Prediction, 'as' | 'order' | 'values'>,
+  order: string[],
+  results: Record<string, number>,
+  same: number,
+): Nearness {
+  if (as === 'most-least') {
+    const ends = [predicted[0] === order[0], predicted.length > 1 && predicted.at(-1) === order.at(-1)]
+    return { right: ends.filter(Boolean).length, all: Math.min(2, predicted.length), of: 'ends', away: undefined }
+  }
+  const both = Object.keys(values).filter((id) => results[id] !== undefined)
+  if (as === 'change') {
+    const way = (value: number) => (Math.abs(value) <= same ? 0 : Math.sign(value))
+    const right = both.filter((id) => way(results[id]!) === values[id]).length
+    return { right, all: both.length, of: 'changes', away: undefined }
+  }
+  const away = both.length > 0 ? mean(both.map((id) => Math.abs(values[id]! - results[id]!))) : undefined
+  return { ...nearnessOf(predicted, order), away: as === 'order' ? undefined : away }
 }

@@ -6,7 +6,9 @@ import { nearnessOf, predictionsByGroup, tallyOf } from '.'
 const predict = (group: string, order: string[], late = false): Prediction => ({
   id: `${group}${order[0]}`,
   group,
+  as: 'order',
   order,
+  values: {},
   reason: '',
   late,
   by: 'desk',
@@ -33,7 +35,7 @@ it('takes the last prediction before the readings, and keeps a change of mind be
 })
 
 it('counts how near an order was in pairs, over what both put in an order', () => {
-  expect(nearnessOf(['a', 'b', 'c'], ['b', 'a', 'c'])).toEqual({ right: 2, all: 3 })
-  expect(nearnessOf(['a', 'b', 'c', 'd'], ['d', 'c', 'b', 'a'])).toEqual({ right: 0, all: 6 })
-  expect(nearnessOf(['a', 'gone', 'b'], ['a', 'b'])).toEqual({ right: 1, all: 1 })
+  expect(nearnessOf(['a', 'b', 'c'], ['b', 'a', 'c'])).toMatchObject({ right: 2, all: 3 })
+  expect(nearnessOf(['a', 'b', 'c', 'd'], ['d', 'c', 'b', 'a'])).toMatchObject({ right: 0, all: 6 })
+  expect(nearnessOf(['a', 'gone', 'b'], ['a', 'b'])).toMatchObject({ right: 1, all: 1 })
 })

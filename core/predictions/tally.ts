@@ -1,4 +1,4 @@
-import { activeConditions, type Plan, type Prediction } from '../lesson'
+import { activeConditions, WHOLE_CLASS, type Plan, type Prediction } from '../lesson'
 
 /** A group's first prediction and what it said later, if it changed its mind. */
 export interface GroupPrediction {
@@ -21,12 +21,57 @@ export function predictionsByGroup(plan: Plan, predictions: Prediction[]): Group
   })
 }
 
-/** How many groups put each condition first and last, in the plan's order of conditions. */
-export function tallyOf(plan: Plan, predictions: Prediction[]): { condition: string; most: number; least: number }[] {
+/** The class's count of hands that stands: the last one before the first counted reading. */
+export function handsOf(predictions: Prediction[]): Prediction | undefined {
+  return predictions.filter((one) => one.group === WHOLE_CLASS && one.as === 'hands' && !one.late).at(-1)
+}
+
+export interface TallyRow {
+  condition: string
+  most: number
+  least: number
+  /** Hands of the whole class; undefined while they were not counted. */
+  hands: number | undefined
+}
+
+/** A count of hands as a prediction of the class: who got most hands comes first. */
+export function countedHands(plan: Plan, hands: Record<string, number>): Pick<Prediction, 'as' | 'order' | 'values'> {
+  const values = Object.fromEntries(activeConditions(plan).map(({ id }) => [id, hands[id] ?? 0]))
+  return { as: 'hands', order: orderOfValues(plan, values), values }
+}
+
+/** How many groups put each condition first and last, and how many hands it got, in the plan's order of conditions. */
+export function tallyOf(plan: Plan, predictions: Prediction[]): TallyRow[] {
   const stamped = predictionsByGroup(plan, predictions).flatMap((one) => (one.stamped ? [one.stamped.order] : []))
+  const hands = handsOf(predictions)
   return activeConditions(plan).map(({ id }) => ({
     condition: id,
     most: stamped.filter((order) => order[0] === id).length,
     least: stamped.filter((order) => order.length > 1 && order.at(-1) === id).length,
+    hands: hands ? (hands.values[id] ?? 0) : undefined,
   }))
+}
+
+/**
+ * How many groups say that it goes up, stays or goes down, by condition: the tally of before and after.
+ * @example [{ condition: 'bag', up: 1, same: 2, down: 4 }]
+ */
+export function changeTally(
+  plan: Plan,
+  predictions: Prediction[],
+): { condition: string; up: number; same: number; down: number }[] {
+  const stamped = predictionsByGroup(plan, predictions).flatMap((one) => (one.stamped?.as === 'change' ? [one.stamped.values] : []))
+  const saying = (id: string, way: number) => stamped.filter((values) => values[id] === way).length
+  return activeConditions(plan).map(({ id }) => ({
+    condition: id,
+    up: saying(id, 1),
+    same: saying(id, 0),
+    down: saying(id, -1),
+  }))
+}
+
+/** The order that expected results stand for, the most first; what is equal keeps the plan's order. */
+export function orderOfValues(plan: Plan, values: Record<string, number>): string[] {
+  const known = activeConditions(plan).filter(({ id }) => values[id] !== undefined)
+  return known.sort((a, b) => values[b.id]! - values[a.id]!).map(({ id }) => id)
 }

@@ -1,4 +1,4 @@
-export { convert, unitNamed, unitOf, withoutNoise, UNIT_CODES } from './units'
+export { convert, unitNamed, unitOf, withoutNoise, NUMBER_UNITS, UNIT_CODES } from './units'
 export type { Dimension, KitchenRegion, Unit, UnitCode } from './units'
 export { readQuantity } from './read'
 export type { ReadErrorCode, ReadOptions, ReadResult } from './read'

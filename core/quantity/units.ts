@@ -1,4 +1,4 @@
-export type Dimension = 'length' | 'mass' | 'volume' | 'time' | 'temperature' | 'force' | 'sound' | 'number'
+export type Dimension = 'length' | 'mass' | 'volume' | 'time' | 'temperature' | 'force' | 'sound' | 'number' | 'order' | 'words'
 export type KitchenRegion = 'metric' | 'us' | 'uk'
 
 export type UnitCode =
@@ -28,6 +28,8 @@ export type UnitCode =
   | 'dB'
   | 'count'
   | 'pieces'
+  | 'place'
+  | 'words'
 
 export interface Unit {
   code: UnitCode
@@ -82,6 +84,8 @@ const UNITS: Record<UnitCode, Unit> = {
   dB: unit('dB', 'dB', 'sound', 1, ['db', 'decibel', 'decibels']),
   count: unit('count', '', 'number', 1, ['count']),
   pieces: unit('pieces', 'pieces', 'number', 1, ['piece', 'pieces', 'pcs']),
+  place: unit('place', 'place', 'order', 1, ['place']),
+  words: unit('words', 'words', 'words', 1, ['words']),
 }
 
 // NIST Handbook 44 for the United States; the Weights and Measures Act 1985 for the United Kingdom.
@@ -92,6 +96,9 @@ const REGIONAL_SIZES: Record<KitchenRegion, Partial<Record<UnitCode, number>>> =
 }
 
 export const UNIT_CODES = Object.keys(UNITS) as UnitCode[]
+
+/** Units of an amount or a measurement with a number: all but places in an order and ordered words. */
+export const NUMBER_UNITS = UNIT_CODES.filter((code) => code !== 'place' && code !== 'words')
 
 /** The unit of a code, with the kitchen sizes of a region. `unitOf('cup', 'us').size // 236.58824` */
 export function unitOf(code: UnitCode, region: KitchenRegion = 'metric'): Unit {

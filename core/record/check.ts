@@ -55,7 +55,7 @@ export function checkEntry(value: number, fellows: number[], { unit, resolution,
 export function checkReading(
   plan: Plan,
   readings: Reading[],
-  entry: { id?: string; condition: string; value: number; unit: UnitCode },
+  entry: { id?: string; condition: string; moment: string; value: number; unit: UnitCode },
 ): Doubt[] {
   const method = measuredCard(plan)?.method
   if (!method) return []
@@ -79,12 +79,13 @@ export function doubtfulReadings(plan: Plan, readings: Reading[]): { reading: Re
 function checkAmong(
   counted: Reading[],
   method: Method,
-  entry: { id?: string; condition: string; value: number; unit: UnitCode },
+  entry: { id?: string; condition: string; moment: string; value: number; unit: UnitCode },
 ): Doubt[] {
   const value = convert(entry.value, entry.unit, method.unit)
-  if (value === undefined) return []
+  // A word or a place in an order cannot slip by a unit or a point.
+  if (value === undefined || method.instrument !== 'number') return []
   const fellows = counted
-    .filter((reading) => reading.condition === entry.condition && reading.id !== entry.id)
+    .filter(({ id, condition, moment }) => condition === entry.condition && moment === entry.moment && id !== entry.id)
     .map((reading) => reading.value)
   return checkEntry(value, fellows, {
     unit: method.unit,

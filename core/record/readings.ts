@@ -1,4 +1,4 @@
-import { activeConditions, measuredCard, type LessonRecord, type Plan, type Reading } from '../lesson'
+import { activeConditions, measuredCard, WHOLE_CLASS, type LessonRecord, type Plan, type Reading } from '../lesson'
 import { convert } from '../quantity'
 
 /** Rows that no other row supersedes, in the order they were written. */
@@ -13,9 +13,10 @@ export function historyOf(reading: Reading, readings: Reading[]): Reading[] {
   return earlier ? [earlier, ...historyOf(earlier, readings)] : []
 }
 
-/** A reading's place in the class grid. Further places and times of one trial would join the key here. */
-export function cellKey(place: { group: string; condition: string; repeat: number; practice: boolean }): string {
-  return `${place.group}/${place.condition}/${place.practice ? 'practice' : place.repeat}`
+/** A reading's place in the class grid. */
+export function cellKey(place: Pick<Reading, 'group' | 'condition' | 'repeat' | 'moment' | 'practice'>): string {
+  const { group, condition, repeat, moment, practice } = place
+  return `${group}/${condition}/${practice ? 'practice' : repeat}${moment === '' ? '' : `/${moment}`}`
 }
 
 /**
@@ -42,9 +43,9 @@ export function isCounted(reading: Reading): boolean {
 
 /** Conditions and groups that somebody wrote something about: they stay in the plan, so that nothing loses its place. */
 export function usedIn(record: LessonRecord): { conditions: Set<string>; groups: Set<string> } {
-  const { readings, predictions } = record
+  const { readings, predictions, remarks } = record
   return {
     conditions: new Set([...readings.map((row) => row.condition), ...predictions.flatMap((row) => row.order)]),
-    groups: new Set([...readings, ...predictions].map((row) => row.group)),
+    groups: new Set([...readings, ...predictions, ...remarks].map((row) => row.group).filter((group) => group !== WHOLE_CLASS)),
   }
 }

@@ -82,7 +82,7 @@ describe('readings', () => {
     const fellows = [60, 62, 61, 64].map((value, place) => reading({ value, group: `g${place + 2}` }))
     expect(doubtfulReadings(plan, [...fellows, slip]).map((found) => found.reading.id)).toEqual([slip.id])
     expect(doubtfulReadings(plan, [...fellows, { ...slip, confirmed: true }])).toEqual([])
-    expect(checkReading(plan, fellows, { condition: 'kitchen-roll', value: 6.2, unit: 'cm' })).toEqual([])
+    expect(checkReading(plan, fellows, { condition: 'kitchen-roll', moment: '', value: 6.2, unit: 'cm' })).toEqual([])
   })
 })
 
@@ -94,7 +94,7 @@ describe('the grid', () => {
     const [alder] = progressOf(plan, rows)
     expect([alder!.done, alder!.all]).toEqual([1, 12])
     // A place whose only reading was set aside is empty again.
-    expect(nextTrial(alder!)).toMatchObject({ condition: 'tissue', repeat: 1, setAside: [{ reason: 'leaked' }] })
+    expect(nextTrial(plan, alder!)).toMatchObject({ condition: 'tissue', repeat: 1, setAside: [{ reason: 'leaked' }] })
   })
 
   it('asks for practice until the plan has enough of it', () => {

@@ -4,7 +4,7 @@ import type { Caution, Doer } from '../kit'
 import type { Stop } from '../lesson'
 import type { Way } from '../measuring'
 import type { ReadErrorCode, UnitCode } from '../quantity'
-import type { Doubt } from '../record'
+import type { Doubt, Place } from '../record'
 
 /** `wrong` spoils the lesson, `attention` may, `note` is only worth knowing. */
 export type Severity = 'wrong' | 'attention' | 'note'
@@ -21,6 +21,10 @@ export type Fix =
   | { code: 'remove-condition'; condition: string }
   | { code: 'treat-as-kinds' }
   | { code: 'set-repeats'; repeats: number }
+  | { code: 'take-levels'; values: number[] }
+  | { code: 'take-comparison'; factor: string; conditions: string[] }
+  | { code: 'set-words'; words: string[] }
+  | { code: 'set-times'; times: number[] }
   | { code: 'take-way'; way: Way }
   | { code: 'set-groups'; groups: number }
   | { code: 'set-lesson-minutes'; minutes: number }
@@ -50,6 +54,11 @@ export type Finding = Base &
     | { code: 'same-label'; conditions: string[] }
     | { code: 'number-unreadable'; condition: string; problem: ReadErrorCode; position: number }
     | { code: 'too-few-levels'; count: number }
+    | { code: 'uneven-levels'; values: number[] }
+    | { code: 'narrow-levels'; lowest: number; highest: number }
+    | { code: 'too-few-words'; count: number }
+    | { code: 'no-times' }
+    | { code: 'muddled'; fair: number; all: number; best: { factor: string; conditions: string[] } | undefined }
     | { code: 'factor-differs'; factor: string; odd: { value: string; conditions: string[] }; usual: string; fairAmong: string[] }
     | { code: 'factor-unknown'; factor: string; conditions: string[] }
     | { code: 'how-not-said'; factor: string }
@@ -74,5 +83,10 @@ export type Finding = Base &
     | { code: 'conclusion-missing' }
     | { code: 'conclusion-doubt'; doubt: ClaimDoubt }
   )
+
+/** What a button that leads to a place of the class grid aims at. */
+export function cellTarget({ group, condition, repeat, moment }: Pick<Place, 'group' | 'condition' | 'repeat' | 'moment'>): string {
+  return `cell-${group}-${condition}-${repeat}${moment === '' ? '' : `-${moment}`}`
+}
 
 export type FindingCode = Finding['code']

@@ -1,5 +1,7 @@
 import { evidenceOf } from '../evidence'
 import type { LessonRecord, Plan } from '../lesson'
+import { isCounted } from '../record'
+import { withSaid } from '../wonder'
 import type { Finding, Severity } from './finding'
 import {
   findingsOfClock,
@@ -18,6 +20,7 @@ export { HOW_WORDS, isPlanFix, mend } from './mend'
 export type { PlanFix } from './mend'
 export { readinessOf } from './readiness'
 export type { Bead, Readiness, StopReadiness } from './readiness'
+export { cellTarget } from './finding'
 export type { Finding, FindingCode, Fix, Severity } from './finding'
 
 const WEIGHT: Record<Severity, number> = { wrong: 0, attention: 1, note: 2 }
@@ -26,8 +29,8 @@ const WEIGHT: Record<Severity, number> = { wrong: 0, attention: 1, note: 2 }
 export function secondLook(plan: Plan, record: LessonRecord): Finding[] {
   const evidence = evidenceOf(plan, record)
   const findings = [
-    ...findingsOfQuestion(plan),
-    ...findingsOfConditions(plan),
+    ...findingsOfQuestion(withSaid(plan, record.remarks)),
+    ...findingsOfConditions(plan, record.readings.some(isCounted)),
     ...findingsOfFairness(plan),
     ...findingsOfMeasuring(plan),
     ...findingsOfKit(plan),

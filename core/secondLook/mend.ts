@@ -1,4 +1,5 @@
-import { activeConditions, withGroups, type Plan } from '../lesson'
+import { chooseChange, takeComparison, withLevels } from '../fairness'
+import { activeConditions, withGroups, type Method, type Plan } from '../lesson'
 import { applyWay } from '../measuring'
 import type { Fix } from './finding'
 
@@ -23,7 +24,7 @@ export function isPlanFix(fix: Fix): fix is PlanFix {
 export function mend(plan: Plan, fix: PlanFix, newId: () => string): Plan {
   switch (fix.code) {
     case 'choose-change':
-      return { ...plan, changed: fix.factor }
+      return chooseChange(plan, fix.factor)
     case 'choose-measure':
       return { ...plan, measured: fix.measure }
     case 'move-to-maybe': {
@@ -61,6 +62,14 @@ export function mend(plan: Plan, fix: PlanFix, newId: () => string): Plan {
       return { ...plan, conditionsAs: 'kinds' }
     case 'set-repeats':
       return { ...plan, repeats: fix.repeats }
+    case 'take-levels':
+      return withLevels(plan, fix.values, newId)
+    case 'take-comparison':
+      return takeComparison(plan, fix)
+    case 'set-words':
+      return withMethod(plan, (method) => ({ ...method, words: fix.words }))
+    case 'set-times':
+      return { ...plan, watch: { ...plan.watch, times: fix.times } }
     case 'take-way':
       return applyWay(plan, fix.way)
     case 'set-groups':
@@ -75,6 +84,13 @@ export function mend(plan: Plan, fix: PlanFix, newId: () => string): Plan {
     case 'acknowledge':
       return { ...plan, cautionsAcknowledged: [...new Set([...plan.cautionsAcknowledged, fix.caution])] }
   }
+}
+
+function withMethod(plan: Plan, change: (method: Method) => Method): Plan {
+  const measures = plan.measures.map((measure) =>
+    measure.id === plan.measured ? { ...measure, method: change(measure.method) } : measure,
+  )
+  return { ...plan, measures }
 }
 
 /** Gives the odd conditions what the others have: an exception that most share becomes the rule. */

@@ -1,13 +1,14 @@
 import { fitOf } from '../clock'
-import { checkPlan } from '../fairness'
+import { checkPlan, FEWEST_LEVELS, GOOD_LEVELS, levelsOf, type FairCheck } from '../fairness'
 import { cautionsOf, needsOf } from '../kit'
-import { activeConditions, changedFactor, conditionValue, keptFactors, measuredCard, type Plan } from '../lesson'
-import { outlookOf, waysToSee } from '../measuring'
+import { activeConditions, changedFactor, conditionValue, keptFactors, KIND_SHAPES, measuredCard, type Plan } from '../lesson'
+import { expectedUnit, outlookOf, waysToSee } from '../measuring'
 import { readQuantity } from '../quantity'
 import { doubtfulRemarks } from '../wonder'
 import type { Finding, Fix } from './finding'
 
-const FEWEST_LEVELS = 3
+/** From so many differing factors on, a set-up is a muddle and not a slip. */
+const MUDDLED_FROM = 3
 const USUAL_REPEATS = 3
 const FEWEST_REPEATS = 2
 
@@ -47,7 +48,7 @@ export function findingsOfQuestion(plan: Plan): Finding[] {
       fixes: [{ code: 'go', stop: 'wonder', target: 'title' }],
     })
   }
-  if (!changedFactor(plan)) {
+  if (!changedFactor(plan) && KIND_SHAPES[plan.kind].needsChange) {
     const choose: Fix[] = plan.factors.slice(0, 1).map((factor) => ({ code: 'choose-change', factor: factor.id }))
     findings.push({
       code: 'nothing-to-change',
@@ -81,12 +82,13 @@ export function findingsOfQuestion(plan: Plan): Finding[] {
 }
 
 /** What is wrong with the conditions themselves. */
-export function findingsOfConditions(plan: Plan): Finding[] {
-  if (!changedFactor(plan)) return []
+export function findingsOfConditions(plan: Plan, begun: boolean): Finding[] {
+  const shape = KIND_SHAPES[plan.kind]
+  if (!changedFactor(plan) && shape.needsChange) return []
   const findings: Finding[] = []
   const active = activeConditions(plan)
   const at = { stop: 'plan', severity: 'wrong' } as const
-  if (active.length < 2) {
+  if (active.length < shape.fewestConditions) {
     findings.push({
       ...at,
       code: 'too-few-conditions',
@@ -94,16 +96,7 @@ export function findingsOfConditions(plan: Plan): Finding[] {
       count: active.length,
       fixes: [go('plan', 'new-condition')],
     })
-  } else if (plan.conditionsAs === 'numbers' && active.length < FEWEST_LEVELS) {
-    findings.push({
-      ...at,
-      severity: 'attention',
-      code: 'too-few-levels',
-      key: 'too-few-levels',
-      count: active.length,
-      fixes: [go('plan', 'new-condition')],
-    })
-  }
+  } else findings.push(...findingsOfLevels(plan, begun))
   for (const condition of active) {
     const target = `condition-${condition.id}`
     const remove: Fix = { code: 'remove-condition', condition: condition.id }
@@ -142,10 +135,34 @@ export function findingsOfConditions(plan: Plan): Finding[] {
   return findings
 }
 
+/** Numbers: enough of them for a line, evenly spread, wide enough. Once readings stand in the table no number is changed under them. */
+function findingsOfLevels(plan: Plan, begun: boolean): Finding[] {
+  if (plan.conditionsAs !== 'numbers' || !KIND_SHAPES[plan.kind].compares) return []
+  const count = activeConditions(plan).length
+  const levels = levelsOf(plan)
+  const fixes = (target: string): Fix[] => [
+    ...(levels && !begun ? [{ code: 'take-levels', values: levels.suggested } as const] : []),
+    go('plan', target),
+  ]
+  const at = { stop: 'plan' } as const
+  if (count < GOOD_LEVELS) {
+    const severity = count < FEWEST_LEVELS ? 'attention' : 'note'
+    return [{ ...at, severity, code: 'too-few-levels', key: 'too-few-levels', count, fixes: fixes('new-condition') }]
+  }
+  if (levels?.narrow) {
+    const [lowest, highest] = [levels.values[0]!, levels.values.at(-1)!]
+    return [{ ...at, severity: 'note', code: 'narrow-levels', key: 'narrow-levels', lowest, highest, fixes: fixes('conditions') }]
+  }
+  if (!levels?.uneven) return []
+  const { values } = levels
+  return [{ ...at, severity: 'note', code: 'uneven-levels', key: 'uneven-levels', values, fixes: fixes('conditions') }]
+}
+
 /** What makes the comparison unfair: the conditions x factors computation of core/fairness. */
 export function findingsOfFairness(plan: Plan): Finding[] {
-  const check = checkPlan(plan)
+  const check = KIND_SHAPES[plan.kind].compares ? checkPlan(plan) : undefined
   if (!check) return []
+  if (check.differing.length >= MUDDLED_FROM) return [muddled(plan, check)]
   const fairAmong = check.fairAmong[0] ?? []
   const differing = check.differing.flatMap(({ factor, shares: [usual, ...rest] }) =>
     rest.map((odd): Finding => ({
@@ -177,6 +194,22 @@ export function findingsOfFairness(plan: Plan): Finding[] {
   return [...differing, ...unknown]
 }
 
+/** So much differs that mending it factor by factor leads nowhere: the largest fair comparison in it does. */
+function muddled(plan: Plan, check: FairCheck): Finding {
+  const hidden = [...check.fairAmong.map((conditions) => ({ factor: plan.changed!, conditions })), ...check.otherQuestions]
+  const best = hidden.sort((a, b) => b.conditions.length - a.conditions.length)[0]
+  return {
+    code: 'muddled',
+    key: 'muddled',
+    stop: 'plan',
+    severity: 'wrong',
+    fair: check.pairs.filter((pair) => pair.status === 'fair').length,
+    all: check.pairs.length,
+    best,
+    fixes: [...(best ? [{ code: 'take-comparison', ...best } as const] : []), go('plan', 'fair-check')],
+  }
+}
+
 /** Will the class see a difference, and are there groups to see it. */
 export function findingsOfMeasuring(plan: Plan): Finding[] {
   const findings: Finding[] = []
@@ -190,22 +223,43 @@ export function findingsOfMeasuring(plan: Plan): Finding[] {
       fixes: [{ code: 'set-groups', groups: Math.max(2, Math.round(plan.children / 4)) }],
     })
   }
+  const method = measuredCard(plan)?.method
+  if (plan.kind === 'over-time' && plan.watch.times.length < 2) {
+    const times = plan.watch.unit === 'min' ? [0, 1, 2, 5] : [0, 2, 4, 7]
+    findings.push({
+      ...at,
+      severity: 'wrong',
+      code: 'no-times',
+      key: 'no-times',
+      fixes: [{ code: 'set-times', times }, go('plan', 'times')],
+    })
+  }
+  const words = method?.words.filter((word) => word.trim() !== '').length ?? 0
+  if (method?.instrument === 'words' && words < 2) {
+    findings.push({
+      ...at,
+      severity: 'wrong',
+      code: 'too-few-words',
+      key: 'too-few-words',
+      count: words,
+      fixes: [{ code: 'set-words', words: ['dry', 'damp', 'wet'] }, go('plan', 'words')],
+    })
+  }
   const outlook = outlookOf(plan)
-  const unit = measuredCard(plan)?.method.unit
-  if (plan.repeats < FEWEST_REPEATS) {
+  if (plan.kind !== 'describe' && plan.kind !== 'over-time' && plan.repeats < FEWEST_REPEATS) {
     findings.push({
       ...at,
       code: 'one-reading-each',
       key: 'one-reading-each',
       fixes: [{ code: 'set-repeats', repeats: USUAL_REPEATS }],
     })
-  } else if (outlook && (outlook.needed === undefined || outlook.needed > plan.repeats)) {
+  } else if (outlook && method && (outlook.needed === undefined || outlook.needed > plan.repeats)) {
     const ways = waysToSee(plan)
       .slice(0, 2)
       .map((way): Fix => ({ code: 'take-way', way }))
     const fixes = ways.length > 0 ? ways : [go('plan', 'expected')]
     const { closest, total, chance, needed } = outlook
-    if (needed === undefined) findings.push({ ...at, code: 'hopeless', key: 'hopeless', closest, total, unit: unit!, fixes })
+    if (needed === undefined) findings.push({ ...at, code: 'hopeless', key: 'hopeless', closest, total, unit: expectedUnit(method), fixes })
     else findings.push({ ...at, code: 'too-few-repeats', key: 'too-few-repeats', repeats: plan.repeats, chance, needed, fixes })
   }
   return findings

@@ -1,15 +1,16 @@
 import { doubtsOfConclusion } from '../agree'
 import type { Evidence } from '../evidence'
-import { activeConditions, measuredCard, type LessonRecord, type Plan, type Reading } from '../lesson'
-import { predictionsByGroup } from '../predictions'
+import { activeConditions, measuredCard, momentOf, predictionsFor, type LessonRecord, type Plan, type Reading } from '../lesson'
+import { handsOf, predictionsByGroup } from '../predictions'
 import { currentReadings, doubtfulReadings, isCounted, progressOf, type Doubt } from '../record'
 import { unitOf } from '../quantity'
-import type { Finding, Fix } from './finding'
+import { cellTarget, type Finding, type Fix } from './finding'
 import { go } from './ofPlan'
 
 /** Who has not predicted yet. */
 export function findingsOfPredictions(plan: Plan, record: LessonRecord): Finding[] {
-  if (activeConditions(plan).length < 2) return []
+  if (activeConditions(plan).length === 0 || predictionsFor(plan).length === 0) return []
+  if (handsOf(record.predictions)) return []
   const groups = predictionsByGroup(plan, record.predictions)
     .filter((one) => !one.stamped)
     .map((one) => one.group)
@@ -25,8 +26,7 @@ export function findingsOfReadings(plan: Plan, record: LessonRecord): Finding[] 
   const findings: Finding[] = []
   for (const { reading, doubts } of doubtfulReadings(plan, record.readings)) {
     const doubt = doubts[0]!
-    const cell = `cell-${reading.group}-${reading.condition}-${reading.repeat}`
-    const fixes: Fix[] = [...answersTo(doubt, reading), go('test', cell)]
+    const fixes: Fix[] = [...answersTo(doubt, reading), go('test', cellTarget(reading))]
     findings.push({
       code: 'doubtful',
       key: `doubtful/${reading.id}`,
@@ -43,17 +43,17 @@ export function findingsOfReadings(plan: Plan, record: LessonRecord): Finding[] 
   }
   const progress = progressOf(plan, record.readings)
   for (const cell of progress.flatMap((one) => one.cells).filter((one) => one.kept.length > 1)) {
-    const { group, condition, repeat } = cell
+    const { group, condition, repeat, moment } = cell
     findings.push({
       code: 'two-in-one-place',
-      key: `two-in-one-place/${group}/${condition}/${repeat}`,
+      key: `two-in-one-place/${group}/${condition}/${repeat}/${moment}`,
       stop: 'test',
       severity: 'attention',
       group,
       condition,
       repeat,
       readings: cell.kept.map((reading) => reading.id),
-      fixes: [go('test', `cell-${group}-${condition}-${repeat}`)],
+      fixes: [go('test', cellTarget(cell))],
     })
   }
   return [...findings, ...findingsOfStrays(plan, record), ...findingsOfGaps(plan, progress)]
@@ -76,7 +76,7 @@ export function findingsOfEvidence(plan: Plan, evidence: Evidence | undefined): 
       stop: 'results',
       severity: 'note',
       grade: evidence.grade,
-      p: evidence.model?.p,
+      p: evidence.model?.p ?? evidence.friedman?.p,
       oneReadingEach: evidence.oneReadingEach,
       fixes: [{ code: 'set-repeats', repeats: plan.repeats + 2 }],
     },
@@ -106,7 +106,10 @@ function findingsOfStrays(plan: Plan, record: LessonRecord): Finding[] {
   const groups = new Set(plan.groups.map((group) => group.id))
   const conditions = new Set(activeConditions(plan).map((condition) => condition.id))
   const counted = currentReadings(record.readings).filter((reading) => isCounted(reading) && reading.status === 'kept')
-  const homeless = counted.filter((one) => !groups.has(one.group) || !conditions.has(one.condition) || one.repeat > plan.repeats)
+  const homeless = counted.filter(
+    (one) =>
+      !groups.has(one.group) || !conditions.has(one.condition) || one.repeat > plan.repeats || !momentOf(plan, one.moment),
+  )
   const findings: Finding[] = []
   const foreign = unit ? counted.filter((one) => unitOf(one.unit).dimension !== unitOf(unit).dimension) : []
   if (unit && foreign.length > 0) {
@@ -140,6 +143,6 @@ function findingsOfGaps(plan: Plan, progress: ReturnType<typeof progressOf>): Fi
   const count = behind.reduce((sum, one) => sum + one.all - one.done, 0)
   const first = behind.flatMap((one) => one.cells).find((cell) => cell.kept.length === 0)
   if (!first) return []
-  const fixes = [go('test', `cell-${first.group}-${first.condition}-${first.repeat}`)]
+  const fixes = [go('test', cellTarget(first))]
   return [{ code: 'gaps', key: 'gaps', stop: 'test', severity: 'note', count, groups: behind.map((one) => one.group), fixes }]
 }

@@ -1,8 +1,9 @@
 import { fitOf } from '../clock'
 import { evidenceOf } from '../evidence'
-import { activeConditions, changedFactor, measuredCard, STOPS, type LessonRecord, type Plan, type Stop } from '../lesson'
-import { predictionsByGroup } from '../predictions'
+import { activeConditions, changedFactor, KIND_SHAPES, measuredCard, STOPS, type LessonRecord, type Plan, type Stop } from '../lesson'
+import { handsOf, predictionsByGroup } from '../predictions'
 import { progressOf } from '../record'
+import { withSaid } from '../wonder'
 import type { Finding } from './finding'
 
 export type Bead = 'empty' | 'half' | 'full'
@@ -36,15 +37,16 @@ export function readinessOf(plan: Plan, record: LessonRecord, findings: Finding[
 
 /** 0 nothing, 1 all, between them begun. */
 function shareDone(stop: Stop, plan: Plan, record: LessonRecord): number {
-  const questionStands = changedFactor(plan) !== undefined && measuredCard(plan) !== undefined
-  const { noticed, maybe, wondered } = plan.wonder
+  const { needsChange, fewestConditions } = KIND_SHAPES[plan.kind]
+  const questionStands = (changedFactor(plan) !== undefined || !needsChange) && measuredCard(plan) !== undefined
+  const { noticed, maybe, wondered } = withSaid(plan, record.remarks).wonder
   switch (stop) {
     case 'wonder':
       return half(noticed.length + maybe.length + wondered.length > 0 || plan.wonder.hook !== '', questionStands)
     case 'plan':
       return half(
         plan.factors.length + plan.measures.length > 0,
-        questionStands && activeConditions(plan).length > 1 && plan.groups.length > 0,
+        questionStands && activeConditions(plan).length >= fewestConditions && plan.groups.length > 0,
       )
     case 'kit':
       return plan.materials.length > 0 ? 1 : 0
@@ -53,7 +55,7 @@ function shareDone(stop: Stop, plan: Plan, record: LessonRecord): number {
     case 'predict': {
       const groups = predictionsByGroup(plan, record.predictions)
       const done = groups.filter((group) => group.stamped).length
-      return groups.length === 0 ? 0 : done / groups.length
+      return handsOf(record.predictions) ? 1 : groups.length === 0 ? 0 : done / groups.length
     }
     case 'test': {
       const progress = progressOf(plan, record.readings)

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { counter, emptyRecord, recordOf, reading, soakUpPlan } from '../../test/soakUp'
 import { demoLessons } from '../../library/demo'
-import { emptyPlan, withGroups, type LessonRecord, type Plan } from '../lesson'
+import { emptyPlan, KINDS, newRemark, NOTHING_SAID, readBy, withGroups, type LessonRecord, type Plan } from '../lesson'
 import { findingWords, fixWords } from '../wording'
 import { boardViewFor, isPlanFix, mend, readinessOf, secondLook, type FindingCode } from '.'
 
@@ -11,6 +11,22 @@ const [finished, halfPlanned] = demoLessons('2026-03-12', counter('d')) as [
   { plan: Plan; record: LessonRecord },
   { plan: Plan; record: LessonRecord },
 ]
+
+const numbers = (...labels: string[]): Plan =>
+  soakUpPlan({
+    conditionsAs: 'numbers',
+    conditions: labels.map((label, place) => ({ id: `n${place}`, label, baseline: false, leftOut: false })),
+  })
+
+/** Four papers that differ in width, depth and time as well. */
+function muddle(): Plan {
+  const exceptions: Record<string, Record<string, string>> = {
+    width: { tissue: '3 cm' },
+    depth: { card: '2 cm' },
+    time: { card: '30 s', 'writing-paper': '30 s' },
+  }
+  return soakUpPlan({ factors: soakUpPlan().factors.map((one) => ({ ...one, exceptions: exceptions[one.id] ?? {} })) })
+}
 
 describe('secondLook', () => {
   it('finds in the demo class what was put there', () => {
@@ -28,7 +44,7 @@ describe('secondLook', () => {
     [
       'sounds-like-a-guess',
       soakUpPlan({
-        wonder: { hook: '', noticed: [{ id: 'a', text: 'it must be thirsty', kept: false }], maybe: [], wondered: [] },
+        wonder: { ...NOTHING_SAID, noticed: [newRemark('a', 'it must be thirsty')] },
       }),
     ],
     ['nothing-to-measure', soakUpPlan({ measured: null })],
@@ -49,6 +65,18 @@ describe('secondLook', () => {
       soakUpPlan({
         conditionsAs: 'numbers',
         conditions: ['20 cm', '0.4 m'].map((label, place) => ({ id: `n${place}`, label, baseline: false, leftOut: false })),
+      }),
+    ],
+    ['too-few-levels', numbers('20', '40', '60', '80')],
+    ['uneven-levels', numbers('10', '20', '30', '40', '90')],
+    ['narrow-levels', numbers('100', '110', '120', '130', '140')],
+    ['muddled', muddle()],
+    ['no-times', soakUpPlan({ kind: 'over-time' })],
+    [
+      'too-few-words',
+      soakUpPlan({
+        kind: 'describe',
+        measures: soakUpPlan().measures.map((one) => ({ ...one, method: { ...readBy(one.method, 'words'), words: ['dry'] } })),
       }),
     ],
     ['factor-differs', halfPlanned.plan],
@@ -98,6 +126,9 @@ describe('secondLook', () => {
   it('never breaks on a half-filled or contradictory plan', () => {
     const text = fc.oneof(fc.constant(''), fc.string({ maxLength: 30 }), fc.constant('🧪'), fc.constant('40 cm'))
     const anyPlan = fc.record({
+      kind: fc.constantFrom(...KINDS),
+      instrument: fc.constantFrom('number' as const, 'words' as const, 'race' as const, 'balance' as const),
+      times: fc.array(fc.constantFrom(0, 1, 2.5, 7), { maxLength: 4 }),
       changed: fc.constantFrom(null, 'paper', 'width', 'gone'),
       measured: fc.constantFrom(null, 'height', 'gone'),
       conditionsAs: fc.constantFrom('kinds' as const, 'numbers' as const),
@@ -111,7 +142,9 @@ describe('secondLook', () => {
     })
     fc.assert(
       fc.property(anyPlan, (change) => {
-        const plan = { ...soakUpPlan(), ...change }
+        const { instrument, times, ...rest } = change
+        const measures = soakUpPlan().measures.map((one) => ({ ...one, method: readBy(one.method, instrument) }))
+        const plan = { ...soakUpPlan(), ...rest, measures, watch: { unit: 'min' as const, times, places: ['top', 'bottom'] } }
         const findings = secondLook(plan, finished.record)
         expect(new Set(findings.map(({ severity }) => severity)).size).toBeLessThanOrEqual(3)
         for (const finding of findings) expect(findingWords(finding, plan).title).not.toContain('undefined')

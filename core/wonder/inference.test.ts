@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { soakUpPlan } from '../../test/soakUp'
+import { newRemark, NOTHING_SAID } from '../lesson'
 import { doubtfulRemarks, inferenceWords } from '.'
 
 describe('inferenceWords', () => {
@@ -22,9 +23,9 @@ describe('inferenceWords', () => {
 })
 
 it('asks about Noticed only, and not again once it was kept', () => {
-  const guess = { id: 'a', text: 'it is wet because of the jug', kept: false }
+  const guess = newRemark('a', 'it is wet because of the jug')
   const plan = soakUpPlan({
-    wonder: { hook: '', noticed: [guess, { ...guess, id: 'b', kept: true }], maybe: [{ ...guess, id: 'c' }], wondered: [] },
+    wonder: { ...NOTHING_SAID, noticed: [guess, { ...guess, id: 'b', kept: true }], maybe: [{ ...guess, id: 'c' }] },
   })
   expect(doubtfulRemarks(plan).map(({ remark }) => remark.id)).toEqual(['a'])
 })

@@ -19,6 +19,7 @@ export function endWords(plan: Plan, fit: Fit): string {
 /** The sum behind the test phase. `'16 trials × 1 min 45 s = 28 minutes'` */
 export function testSum(fit: Fit): string {
   const test = fit.phases.find((one) => one.phase === 'test')!
+  if (!fit.oneAfterTheOther) return `${counted(fit.trials, 'trial')} that wait together: ${minuteWords(test.minutes)}`
   return `${counted(fit.trials, 'trial')} × ${secondWords(fit.trialSeconds)} = ${minuteWords(test.minutes)}`
 }
 

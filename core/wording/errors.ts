@@ -1,6 +1,6 @@
-import type { ReadErrorCode } from '../quantity'
+import type { EntryErrorCode } from '../record'
 
-const READ_ERRORS: Record<ReadErrorCode, string> = {
+const READ_ERRORS: Record<EntryErrorCode, string> = {
   empty: 'Nothing is written here yet.',
   'too-long': 'That is too long for a number. Write it like 12.5 cm.',
   'not-a-number': 'This is not a number that can be read. Write it like 21, 3,5 or 17 3/8.',
@@ -10,10 +10,12 @@ const READ_ERRORS: Record<ReadErrorCode, string> = {
   'units-out-of-order': 'Write the larger unit first, like 1 m 5 cm.',
   'part-too-big': 'One part of the number is too big for its place.',
   'comma-unclear': 'The comma could mean thousands or a decimal. Write 1.25 or 1 250.',
+  'not-one-of-the-words': 'That is not one of the words of this plan. Type one of them, or its number.',
+  'not-a-place': 'Write the place it came in: 1 for first, 2 for second, 2.5 for two that share second and third.',
   'divided-by-nothing': 'A fraction cannot have 0 at the bottom.',
 }
 
 /** What to do about a number that could not be read. */
-export function readErrorWords(code: ReadErrorCode): string {
+export function readErrorWords(code: EntryErrorCode): string {
   return READ_ERRORS[code]
 }

@@ -34,8 +34,11 @@ export function gradeSentence(plan: Plan, evidence: Evidence): string {
 export function gapSentence(plan: Plan, gap: Gap): string {
   const unit = measuredCard(plan)?.method.unit ?? 'count'
   const wobbles = gap.wobbles === undefined ? '' : `: ${writeNumber(gap.wobbles, 1)} times the wobble`
+  const more = sentenceCase(nameOfCondition(plan, gap.more))
+  if (unit === 'place') return `${more} came in ${writeNumber(Math.abs(gap.difference), 1)} places before ${nameOfCondition(plan, gap.less)}, on average.`
+  if (unit === 'words') return `${more} is ${writeNumber(gap.difference, 1)} words further along than ${nameOfCondition(plan, gap.less)}, on average.`
   const difference = writeAverage(plan, gap.difference, unit)
-  return `${sentenceCase(nameOfCondition(plan, gap.more))} is ${difference} above ${nameOfCondition(plan, gap.less)}${wobbles}.`
+  return `${more} is ${difference} above ${nameOfCondition(plan, gap.less)}${wobbles}.`
 }
 
 /** "6 of 7 groups found kitchen roll highest; Elm did not." */
@@ -52,6 +55,7 @@ export function agreementSentence(plan: Plan, evidence: Evidence): string {
 export function sentenceStarters(plan: Plan, evidence: Evidence): string[] {
   const { change, measure, most, least, mostValue, leastValue, groups } = starterWords(plan, evidence)
   if (evidence.grade === 'nothing-yet') return []
+  if (isBeforeAndAfter(evidence)) return beforeAndAfterStarters(plan, evidence)
   const numbers = `${most} averaged ${mostValue} and ${least} ${leastValue}`
   switch (evidence.grade) {
     case 'clear':
@@ -82,6 +86,36 @@ export function sentenceStarters(plan: Plan, evidence: Evidence): string[] {
   }
 }
 
+/** One thing compared with itself. */
+function isBeforeAndAfter({ order }: Evidence): boolean {
+  return order.length === 2 && order.includes('before') && order.includes('after')
+}
+
+function beforeAndAfterStarters(plan: Plan, evidence: Evidence): string[] {
+  const unit = measuredCard(plan)?.method.unit ?? 'count'
+  const at = (moment: string) => writeAverage(plan, evidence.summaries.find(({ condition }) => condition === moment)!.mean, unit)
+  const change = changedFactor(plan)?.name ?? 'what happened'
+  const measure = measuredCard(plan)?.name ?? 'what we measured'
+  const numbers = `on average ${at('before')} before and ${at('after')} after`
+  switch (evidence.grade) {
+    case 'clear':
+      return [
+        `We found that ${change} changes ${measure}: ${numbers}. We are sure, because the gap is much bigger than the wobble and …`,
+        `${sentenceCase(measure)} was ${numbers}. That is clear, because …`,
+      ]
+    case 'same':
+      return [
+        `As far as our instrument can show, ${change} does not change ${measure}: ${numbers}. We are sure of that because …`,
+        `${sentenceCase(measure)} stayed the same, as far as we can show: ${numbers}.`,
+      ]
+    default:
+      return [
+        `We cannot tell yet whether ${change} changes ${measure}: ${numbers}, and the readings wobble.`,
+        `It looks as if ${change} may change ${measure}: ${numbers}. To be surer we would …`,
+      ]
+  }
+}
+
 function starterWords(plan: Plan, evidence: Evidence) {
   const unit = measuredCard(plan)?.method.unit ?? 'count'
   const [first, last] = [evidence.order[0] ?? '', evidence.order.at(-1) ?? '']
@@ -101,11 +135,13 @@ function starterWords(plan: Plan, evidence: Evidence) {
   }
 }
 
-/** What nobody has changed yet: the cards that could be the next question. */
+/** What could come next: the wonderings kept for next time, then what nobody has changed yet. */
 export function nextQuestions(plan: Plan): string[] {
+  const kept = plan.wonder.wondered.filter(({ later }) => later).map(({ text }) => text)
   const measure = measuredCard(plan)?.name
-  if (!measure || activeConditions(plan).length === 0) return []
-  return plan.factors.filter((factor) => factor.id !== plan.changed).map((factor) => `How does ${factor.name} change ${measure}?`)
+  if (!measure || activeConditions(plan).length === 0) return kept
+  const cards = plan.factors.filter((factor) => factor.id !== plan.changed).map((factor) => `How does ${factor.name} change ${measure}?`)
+  return [...kept, ...cards]
 }
 
 export function sentenceCase(text: string): string {

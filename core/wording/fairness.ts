@@ -1,35 +1,62 @@
-import type { FairCheck, Pair } from '../fairness'
+import type { FairCheck, FairComparison, Pair } from '../fairness'
 import { letterOf, measuredCard, type Plan } from '../lesson'
-import { list } from './names'
+import { counted, list } from './names'
 
 export interface FairWords {
   verdict: string
-  /** "B and C", one entry a pair. */
-  fair: string[]
-  /** "A and B: the width of the strip" */
-  notFair: string[]
-  /** Other questions that this set-up could answer. */
-  others: string[]
+  /** The fair pairs, or how many where they are many; empty when there is none. */
+  fair: string
+  /** What is not fair and why: pair by pair, or what most of them differ in. */
+  notFair: string
+  /** Fair comparisons that a muddled set-up hides, and other questions that a fair one could answer; the largest first. */
+  hidden: { text: string; comparison: FairComparison }[]
 }
+
+const MOST_PAIRS = 6
+const MOST_HIDDEN = 5
 
 /** The fair check in words: how many pairs are fair, which, and why the others are not. */
 export function fairWords(plan: Plan, check: FairCheck): FairWords {
   const letters = (ids: string[]) => list(ids.map((id) => letterOf(plan, id)))
   const nameOf = (id: string) => plan.factors.find((factor) => factor.id === id)?.name ?? 'a factor'
   const fair = check.pairs.filter((pair) => pair.status === 'fair')
+  const notFair = check.pairs.filter((pair) => pair.status !== 'fair')
   const because = (pair: Pair) => {
     if (pair.status === 'same') return 'nothing is changed between them'
     return pair.status === 'unknown' ? 'something is not known' : `differ in ${list(pair.differing.map(nameOf))}`
   }
+  const own = check.fair || !plan.changed ? [] : check.fairAmong.map((conditions) => ({ factor: plan.changed!, conditions }))
+  const hidden = [...own, ...check.otherQuestions]
+    .sort((a, b) => b.conditions.length - a.conditions.length)
+    .slice(0, MOST_HIDDEN)
+    .map((comparison) => ({
+      comparison,
+      text: `How does ${nameOf(comparison.factor)} change ${measuredCard(plan)?.name ?? 'what we measure'}? With ${letters(comparison.conditions)}.`,
+    }))
   return {
     verdict: verdictOf(check, fair.length),
-    fair: fair.map(({ a, b }) => letters([a, b])),
-    notFair: check.pairs.filter((pair) => pair.status !== 'fair').map((pair) => `${letters([pair.a, pair.b])}: ${because(pair)}`),
-    others: check.otherQuestions.map(
-      ({ factor, conditions }) =>
-        `How does ${nameOf(factor)} change ${measuredCard(plan)?.name ?? 'what we measure'}? With ${letters(conditions)}.`,
-    ),
+    fair:
+      fair.length <= MOST_PAIRS ? sentences(fair.map(({ a, b }) => letters([a, b]))) : `${counted(fair.length, 'pair')}.`,
+    notFair:
+      notFair.length <= MOST_PAIRS
+        ? sentences(notFair.map((pair) => `${letters([pair.a, pair.b])}: ${because(pair)}`))
+        : mostly(notFair, nameOf),
+    hidden,
   }
+}
+
+/** "58 pairs: 40 differ in the size, 36 in the lid." */
+function mostly(pairs: Pair[], nameOf: (id: string) => string): string {
+  const counts = new Map<string, number>()
+  for (const factor of pairs.flatMap(({ differing }) => differing)) counts.set(factor, (counts.get(factor) ?? 0) + 1)
+  const parts = [...counts].sort((a, b) => b[1] - a[1]).map(([factor, count]) => `${count} differ in ${nameOf(factor)}`)
+  const unknown = pairs.filter(({ status }) => status === 'unknown').length
+  const all = [...parts, ...(unknown > 0 ? [`in ${unknown} something is not known`] : [])]
+  return `${counted(pairs.length, 'pair')}${all.length > 0 ? `: ${all.join(', ')}` : ''}.`
+}
+
+function sentences(parts: string[]): string {
+  return parts.length === 0 ? '' : `${parts.join('; ')}.`
 }
 
 function verdictOf(check: FairCheck, fair: number): string {

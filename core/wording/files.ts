@@ -32,6 +32,8 @@ export function csvProblemWords({ code, line, column, detail }: CsvProblem): str
       return `${at}: no condition is called “${detail}”.`
     case 'bad-repeat':
       return `${at}: “${detail}” is not a repeat from 1 to 20.`
+    case 'unknown-moment':
+      return `${at}: the plan has no moment called “${detail}”.`
     case 'bad-value':
       return `${at}: “${detail}” is not a number.`
     case 'unknown-unit':

@@ -2,6 +2,7 @@ import type { ClaimDoubt } from '../agree'
 import { changedFactor, letterOf, type Plan } from '../lesson'
 import { unitOf, writeShort, withUnit } from '../quantity'
 import type { Finding, Fix } from '../secondLook'
+import { conditionsWords, KIND_WORDS, trayWords } from './kinds'
 import { wayWords } from './ways'
 import { cautionWords, doerWords } from './cautions'
 import { minuteWords } from './clock'
@@ -48,25 +49,28 @@ export function findingWords(finding: Finding, plan: Plan): FindingWords {
     case 'nothing-to-change':
       return {
         title: 'Nothing to change yet',
-        text: 'Put one card into the Change tray.',
-        why: 'In a fair test exactly one thing is changed on purpose.',
+        text: `Put one card into the tray “${trayWords(plan.kind).change.name}”.`,
+        why: plan.kind === 'fair-test' ? 'In a fair test exactly one thing is changed on purpose.' : KIND_WORDS[plan.kind].what,
       }
     case 'nothing-to-measure':
       return {
         title: 'Nothing to measure yet',
-        text: 'Put one card into the Measure tray.',
+        text: `Put one card into the tray “${trayWords(plan.kind).measure.name}”.`,
         why: 'Without one thing to measure there is nothing to compare.',
       }
     case 'too-few-conditions':
       return {
-        title: finding.count === 0 ? 'No conditions yet' : 'Only one condition',
-        text: `Say what ${changedFactor(plan)?.name ?? 'it'} is changed to: at least two.`,
+        title: finding.count === 0 ? `${conditionsWords(plan.kind).name}: none yet` : 'Only one to compare',
+        text:
+          plan.kind === 'fair-test'
+            ? `Say what ${changedFactor(plan)?.name ?? 'it'} is changed to: at least two.`
+            : `Write down ${conditionsWords(plan.kind).what}, such as “${conditionsWords(plan.kind).example}”.`,
         why: 'A comparison needs two things to compare.',
       }
     case 'too-few-levels':
       return {
         title: `Only ${finding.count} numbers to test`,
-        text: 'Add at least one between or beyond them.',
+        text: finding.count < 3 ? 'Add at least one between or beyond them.' : 'Enough for a line; five show better whether it bends.',
         why: 'Two points always make a straight line. Three show whether it bends; five are better.',
       }
     case 'label-empty':
@@ -86,6 +90,38 @@ export function findingWords(finding: Finding, plan: Plan): FindingWords {
         title: `${letterOf(plan, finding.condition)} is not a number`,
         text: `“${label(finding.condition)?.label.slice(0, 40)}”: ${readErrorWords(finding.problem)}`,
         why: `The conditions are numbers in ${unitOf(plan.conditionUnit).symbol}. Anything with a unit of the same kind can be read too.`,
+      }
+    case 'uneven-levels':
+      return {
+        title: 'The steps are uneven',
+        text: `${list(finding.values.map((value) => writeShort(value)))} ${unitOf(plan.conditionUnit).symbol}: even steps show a line best.`,
+        why: 'Where two numbers lie close together the class learns the same thing twice; where they lie far apart a bend can hide.',
+      }
+    case 'narrow-levels':
+      return {
+        title: 'A narrow range',
+        text: `From ${withUnit(writeShort(finding.lowest), plan.conditionUnit)} to ${withUnit(writeShort(finding.highest), plan.conditionUnit)} little may change.`,
+        why: 'The wider the range, the easier a difference stands out from the wobble.',
+      }
+    case 'too-few-words':
+      return {
+        title: 'Which words?',
+        text: 'Write at least two words in order, such as dry, damp, wet.',
+        why: 'Children then choose one of them, and everybody means the same by it.',
+      }
+    case 'no-times':
+      return {
+        title: 'When will it be read?',
+        text: 'Say at least two times, such as 0, 1, 2 and 5 minutes.',
+        why: 'Watching over time needs a first reading to compare with.',
+      }
+    case 'muddled':
+      return {
+        title: 'Many things differ at once',
+        text: `${finding.fair === 0 ? 'No pair' : `Only ${finding.fair}`} of ${finding.all} pairs can be compared fairly.`,
+        why: finding.best
+          ? `Hidden in it is a fair comparison of ${factor(finding.best.factor)}, with ${letters(finding.best.conditions)}.`
+          : 'No two of them differ in one thing only. Make more of the things the same.',
       }
     case 'factor-differs': {
       const fair = finding.fairAmong.length > 1 ? ` ${letters(finding.fairAmong)} are fair among themselves.` : ' No pair is fair.'
@@ -254,6 +290,14 @@ export function fixWords(fix: Fix, plan: Plan): string {
       return 'They are kinds'
     case 'set-repeats':
       return `Do ${counted(fix.repeats, 'repeat')}`
+    case 'take-levels':
+      return `Take ${list(fix.values.map((value) => writeShort(value)))} ${unitOf(plan.conditionUnit).symbol}`
+    case 'take-comparison':
+      return `Compare ${letters(fix.conditions)} only`
+    case 'set-words':
+      return `Take ${list(fix.words)}`
+    case 'set-times':
+      return `Take ${list(fix.times.map(String))} ${plan.watch.unit === 'day' ? 'days' : 'minutes'}`
     case 'take-way':
       return wayWords(fix.way, plan)
     case 'set-groups':
@@ -280,6 +324,9 @@ const GO_WORDS: Record<string, string> = {
   how: 'Write how',
   condition: 'Change it',
   conditions: 'Show conditions',
+  fair: 'Show the table',
+  times: 'Write the times',
+  words: 'Write the words',
   expected: 'Change the plan',
   method: 'Show the method',
   amount: 'Write the amount',

@@ -22,21 +22,31 @@ export {
   chanceWords,
   conditionWithLetter,
   counted,
+  instrumentWords,
   list,
   methodWords,
+  momentWords,
   nameOfCondition,
   nameOfGroup,
   PHASE_NAMES,
-  question,
-  questionParts,
   STOP_NAMES,
-  WONDER_LISTS,
   WONDER_WORDS,
   writeAverage,
   writeReading,
 } from './names'
-export type { WonderList } from './names'
-export { wayChance, wayCost, wayWords } from './ways'
-export { FRAME_WORDS, predictionSentence, VARIABLE_WORDS, wordMat } from './vocabulary'
+export {
+  conditionsWords,
+  KIND_WORDS,
+  PREDICT_WORDS,
+  question,
+  questionSegments,
+  trayWords,
+  WHOSE_WORDS,
+} from './kinds'
+export type { KindWords, Segment } from './kinds'
+export { ANSWER_WORDS, becauseWords, CHECK_WORDS, nearestQuestion, VERDICT_WORDS } from './testable'
+export { SOURCE_WORDS, wayChance, wayCost, wayWords } from './ways'
+export { changeWords, predictionOrderWords, predictionPrompt } from './predictions'
+export { FRAME_WORDS, predictionSentence, VARIABLE_WORDS, variableWords, wordMat } from './vocabulary'
 export { nextThing } from './next'
 export { axisTitles, chartWords, foresight, gradeFigure, nearnessWords, pairWords, surerWords } from './results'

@@ -1,6 +1,17 @@
-import { changedFactor, conditionName, letterOf, measuredCard, type Method, type Phase, type Plan, type Stop } from '../lesson'
+import {
+  conditionName,
+  letterOf,
+  measuredCard,
+  momentOf,
+  type Method,
+  type Phase,
+  type Plan,
+  type RemarkList,
+  type Stop,
+} from '../lesson'
+import type { Instrument } from '../measuring'
 import type { BoardViewName } from '../secondLook'
-import { decimalsOf, unitOf, withUnit, writeQuantity, writeShort, type UnitCode } from '../quantity'
+import { decimalsOf, unitOf, withUnit, writeNumber, writeQuantity, writeShort, type UnitCode } from '../quantity'
 
 export const STOP_NAMES: Record<Stop, string> = {
   wonder: 'Wonder',
@@ -14,6 +25,7 @@ export const STOP_NAMES: Record<Stop, string> = {
 }
 
 export const BOARD_WORDS: Record<BoardViewName, string> = {
+  wonder: 'Noticed and wondered',
   question: 'The question',
   predict: 'Predictions',
   test: 'Testing',
@@ -33,43 +45,33 @@ export const PHASE_NAMES: Record<Phase, string> = {
   agree: 'Agree',
 }
 
-export const WONDER_LISTS = ['noticed', 'maybe', 'wondered'] as const
-export type WonderList = (typeof WONDER_LISTS)[number]
-
-export const WONDER_WORDS: Record<WonderList, { name: string; what: string; example: string }> = {
+export const WONDER_WORDS: Record<RemarkList, { name: string; what: string; example: string }> = {
   noticed: { name: 'Noticed', what: 'seen, heard or felt', example: 'the water climbs by itself' },
   maybe: { name: 'Maybe', what: 'a guess at why', example: 'maybe there are tiny pipes in it' },
   wondered: { name: 'Wondered', what: 'a question', example: 'does every paper do it?' },
 }
 
-/** The question as its parts, so that a page can underline the cards. */
-export function questionParts(plan: Plan): { change: string | undefined; measure: string | undefined } {
-  const { name: change } = changedFactor(plan) ?? {}
-  const { name: measure } = measuredCard(plan) ?? {}
-  return { change: change && bound(change), measure: measure && bound(measure) }
-}
-
-/** Text in which a number and its unit never part at the end of a line. `bound('in 60 s') // 'in 60\u00a0s'` */
-function bound(text: string): string {
-  return text.replace(/(\d) (?=(?:[mck]?m|k?g|m?l|s|min|h|°[CF]|N|dB|in|ft)\b)/gi, '$1\u00a0')
-}
-
-/** The testable question, put together from the plan's cards. `question(plan) // 'How does the kind of paper change …?'` */
-export function question(plan: Plan): string {
-  const { change, measure } = questionParts(plan)
-  return `How does ${change ?? 'something we change'} change ${measure ?? 'something we measure'}?`
-}
-
 /** "A kitchen roll" */
 export function conditionWithLetter(plan: Plan, id: string): string {
-  const condition = plan.conditions.find((one) => one.id === id)
-  return condition ? `${letterOf(plan, id)} ${conditionName(plan, condition)}` : 'a condition no longer in the plan'
+  const known = plan.conditions.some((one) => one.id === id)
+  return known ? `${letterOf(plan, id)} ${nameOfCondition(plan, id)}` : nameOfCondition(plan, id)
 }
 
-/** The bare name of a condition, or a word for one that is gone. */
+/** The bare name of a condition, or a word for one that is gone. One thing compared with itself goes by its moments. */
 export function nameOfCondition(plan: Plan, id: string): string {
   const condition = plan.conditions.find((one) => one.id === id)
-  return condition ? conditionName(plan, condition) : 'a condition no longer in the plan'
+  if (condition) return conditionName(plan, condition)
+  return momentOf(plan, id)?.half ?? 'a condition no longer in the plan'
+}
+
+/** When and where a trial is read. `momentWords(plan, 't5p1') // '5 min, top'` */
+export function momentWords(plan: Plan, id: string): string {
+  const moment = momentOf(plan, id)
+  if (!moment) return id === '' ? '' : 'a time no longer in the plan'
+  const { half, time, place } = moment
+  if (half) return half
+  const when = time === undefined ? '' : plan.watch.unit === 'day' ? `day ${writeShort(time)}` : withUnit(writeShort(time), 'min')
+  return [when, place].filter(Boolean).join(', ')
 }
 
 export function nameOfGroup(plan: Plan, id: string): string {
@@ -78,19 +80,37 @@ export function nameOfGroup(plan: Plan, id: string): string {
 
 /** A reading with the digits that the instrument can show, or more where it was written with more. */
 export function writeReading(plan: Plan, value: number, unit: UnitCode): string {
+  if (unit === 'words') return measuredCard(plan)?.method.words[value - 1] || `word ${writeShort(value)}`
+  if (unit === 'place') return placeWords(value)
   return writeQuantity(value, unit, Math.max(decimalsOf(resolutionOf(plan)), decimalsOf(value)))
 }
 
-/** An average: one digit more than the instrument shows. */
+/** `placeWords(1) // '1st'`, `placeWords(2.5) // 'shared 2.5'` */
+function placeWords(value: number): string {
+  if (!Number.isInteger(value)) return `shared ${writeShort(value)}`
+  return `${value}${['th', 'st', 'nd', 'rd'][value % 100 > 10 && value % 100 < 14 ? 0 : value % 10] ?? 'th'}`
+}
+
+/** An average: one digit more than the instrument shows; of ordered words the word nearest to it. */
 export function writeAverage(plan: Plan, value: number, unit: UnitCode): string {
+  if (unit === 'words') return `about “${writeReading(plan, Math.round(value), unit)}”`
+  if (unit === 'place') return `place ${writeNumber(value, 1)}`
   return writeQuantity(value, unit, decimalsOf(resolutionOf(plan)) + 1)
 }
 
 /** With what something is measured, and how finely. `methodWords(method) // 'ruler, to the nearest mm'` */
-export function methodWords({ tool, unit, resolution }: Method): string {
+export function methodWords({ instrument, tool, unit, resolution, words }: Method): string {
+  if (instrument === 'words') return words.filter((word) => word.trim() !== '').join(' / ') || 'which words?'
+  if (instrument === 'race') return tool.trim() || 'side by side, who is first'
+  if (instrument === 'balance') return tool.trim() || 'balance, two at a time'
   const symbol = unitOf(unit).symbol || 'one'
   const mark = resolution === 1 ? symbol : withUnit(writeShort(resolution), unit)
   return `${tool.trim() || 'with what?'}, to the nearest ${mark}`
+}
+
+/** How an instrument is offered. `'ruler (mm)'` */
+export function instrumentWords({ reads, tool, unit }: Instrument): string {
+  return reads === 'number' ? `${tool} (${unitOf(unit).symbol || 'a count'})` : tool || 'ordered words'
 }
 
 /** Names in a row: `list(['A', 'B', 'C']) // 'A, B and C'` */

@@ -4,7 +4,7 @@ import { changedFactor, measuredCard, type Plan } from '../lesson'
 import type { Nearness } from '../predictions'
 import { unitOf } from '../quantity'
 import { GRADE_NAMES } from './evidence'
-import { chanceWords, conditionWithLetter, counted, list, nameOfCondition, writeAverage } from './names'
+import { chanceWords, conditionWithLetter, counted, momentWords, list, nameOfCondition, writeAverage } from './names'
 
 /** What stands along the two axes. `{ up: 'how high water climbs in 60 s (mm)', across: … }` */
 export function axisTitles(plan: Plan): { up: string; across: string } {
@@ -12,7 +12,7 @@ export function axisTitles(plan: Plan): { up: string; across: string } {
   const [up, across] = [unitOf(measure?.method.unit ?? 'count').symbol, unitOf(plan.conditionUnit).symbol]
   return {
     up: up === '' ? (measure?.name ?? '') : `${measure?.name ?? ''} (${up})`,
-    across: `${changedFactor(plan)?.name ?? ''} (${across})`,
+    across: plan.kind === 'over-time' ? `time (${plan.watch.unit === 'day' ? 'days' : 'min'})` : `${changedFactor(plan)?.name ?? ''} (${across})`,
   }
 }
 
@@ -21,12 +21,24 @@ export function chartWords(plan: Plan, graph: ResultsGraph): string {
   const means = graph.marks.map(
     (mark) => `${mark.letter} ${mark.name} ${mark.mean === undefined ? 'no readings' : writeAverage(plan, mark.mean, graph.unit)}`,
   )
-  return `${graph.kind === 'bars' ? 'Bars' : 'Points'} of the averages: ${list(means)}; every reading as a dot.`
+  if (graph.lines.length > 0) {
+    const lines = graph.lines.map((line) => {
+      const points = line.points.map(({ moment, average }) => `${momentWords(plan, moment)} ${writeAverage(plan, average, graph.unit)}`)
+      return `${line.letter} ${line.name}: ${points.length === 0 ? 'no readings' : list(points)}`
+    })
+    return `Lines of the averages. ${lines.join('; ')}; every reading as a dot.`
+  }
+  return `${graph.kind === 'bars' ? 'Bars' : graph.kind === 'dots' ? 'Dots, and the averages' : 'Points'} of the averages: ${list(means)}; every reading as a dot.`
 }
 
 /** What the grade rests on, with its figure. */
 export function gradeFigure(evidence: Evidence): string {
   if (evidence.oneReadingEach) return 'One reading of each says nothing about wobble.'
+  if (evidence.friedman) {
+    const { p, blocks } = evidence.friedman
+    const share = p < 0.005 ? 'fewer than 1 in 100 classes' : `${chanceWords(p)} classes`
+    return `If nothing but luck were at work, ${blocks} orders that agree like these would come up in ${share}.`
+  }
   if (!evidence.model) return ''
   const share = evidence.model.p < 0.005 ? 'fewer than 1 in 100 classes' : `${chanceWords(evidence.model.p)} classes`
   return `If nothing but wobble were at work, a gap like this would come up in ${share}.`
@@ -53,12 +65,17 @@ export function pairWords(plan: Plan, pair: GradedPair): { pair: string; apart: 
 }
 
 /** How near a group's prediction was, kindly: a wrong one is where something was learned. `'5 of 6 pairs came out as they said.'` */
-export function nearnessWords({ right, all }: Nearness): string {
-  if (all === 0) return ''
-  if (right === all) return all === 1 ? 'It came out as they said.' : `All ${all} pairs came out as they said.`
-  return right === 0
-    ? 'It came out the other way round: a surprise worth talking about.'
-    : `${right} of ${counted(all, 'pair')} came out as they said.`
+export function nearnessWords(plan: Plan, { right, all, of, away }: Nearness): string {
+  const unit = measuredCard(plan)?.method.unit ?? 'count'
+  const by = away === undefined || unit === 'words' || unit === 'place' ? '' : ` On average ${writeAverage(plan, away, unit)} away.`
+  if (all === 0) return by.trim()
+  if (right === all) return `${all === 1 || of !== 'pairs' ? 'It came out as they said.' : `All ${all} pairs came out as they said.`}${by}`
+  if (right === 0) {
+    const surprise = of === 'pairs' ? 'It came out the other way round' : 'It came out differently'
+    return `${surprise}: a surprise worth talking about.${by}`
+  }
+  const what = of === 'pairs' ? counted(all, 'pair') : of === 'ends' ? 'most and least' : counted(all, 'change')
+  return `${right} of ${what} came out as they said.${by}`
 }
 
 /** Who foresaw it. `'3 of 7 groups predicted that kitchen roll comes first.'` */

@@ -6,8 +6,11 @@ import {
   measuredCard,
   type Frame,
   type Plan,
+  type Prediction,
   type WordSet,
 } from '../lesson'
+import { trayWords } from './kinds'
+import { predictionOrderWords } from './predictions'
 import { list, nameOfCondition } from './names'
 
 export interface VariableWords {
@@ -30,32 +33,34 @@ export const VARIABLE_WORDS: Record<WordSet, VariableWords> = {
   },
 }
 
+/** What board, station and paper call the variables: the class's own words for a fair test, the kind's own words otherwise. */
+export function variableWords(plan: Plan): Omit<VariableWords, 'name'> {
+  if (plan.kind === 'fair-test' || plan.words !== 'change-measure') return VARIABLE_WORDS[plan.words]
+  const { change, measure, keep } = trayWords(plan.kind)
+  return { changed: change.name, measured: measure.name, kept: keep.name }
+}
+
 /** How a prediction begins and where its reason comes. */
-export const FRAME_WORDS: Record<Frame, { name: string; order: string; reason: string }> = {
-  'i-think': {
-    name: 'I think … because …',
-    order: 'What do you think? Tap them in order, the most first.',
-    reason: 'We think so because …',
-  },
-  'if-then': {
-    name: 'If … then … because …',
-    order: 'If we test them all, then which comes first? Tap them in order.',
-    reason: '… because …',
-  },
+export const FRAME_WORDS: Record<Frame, { name: string; reason: string }> = {
+  'i-think': { name: 'I think … because …', reason: 'We think so because …' },
+  'if-then': { name: 'If … then … because …', reason: '… because …' },
 }
 
 /** A prediction as its frame says it. `'If we change the kind of paper, then tissue will come first, because it is soft.'` */
-export function predictionSentence(plan: Plan, order: string[], reason: string): string {
-  const first = nameOfCondition(plan, order[0] ?? '')
+export function predictionSentence(plan: Plan, prediction: Pick<Prediction, 'as' | 'order' | 'values' | 'reason'>): string {
+  const { as, order, reason } = prediction
   const because = reason === '' ? '' : ` because ${reason}`
-  return plan.frame === 'i-think'
-    ? `I think ${first} will come first${because}.`
-    : `If we change ${changedFactor(plan)?.name ?? 'it'}, then ${first} will come first${because}.`
+  const that =
+    as === 'order' || as === 'most-least'
+      ? `${nameOfCondition(plan, order[0] ?? '')} will come first`
+      : `it will be: ${predictionOrderWords(plan, prediction)}`
+  if (plan.frame === 'i-think') return `I think ${that}${because}.`
+  return `If we change ${changedFactor(plan)?.name ?? 'it'}, then ${that}${because}.`
 }
 
 /** The words of this lesson for a wall or a table: the class's own words for its variables first, then the words of testing. */
 export function wordMat(plan: Plan): { word: string; meaning: string }[] {
-  const words = VARIABLE_WORDS[plan.words]
+  const words = variableWords(plan)
   const conditions = activeConditions(plan).map(({ id }) => `${letterOf(plan, id)} ${nameOfCondition(plan, id)}`)
   return [
     { word: words.changed, meaning: changedFactor(plan)?.name ?? '…' },

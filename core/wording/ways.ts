@@ -1,8 +1,15 @@
-import { measuredCard, type Plan } from '../lesson'
+import { measuredCard, type Method, type Plan } from '../lesson'
 import { INSTRUMENTS, withInstrument, type Way } from '../measuring'
 import { unitOf, writeShort } from '../quantity'
 import { minuteWords } from './clock'
 import { counted, list, methodWords } from './names'
+
+/** Where the expected results come from. */
+export const SOURCE_WORDS: Record<Method['expectedFrom'], string> = {
+  guess: 'your guess',
+  practice: 'practice readings',
+  bench: 'the model',
+}
 
 /** A way to see the difference, as a button says it. `'Time 10 at once'` */
 export function wayWords(way: Way, plan: Plan): string {
@@ -16,6 +23,10 @@ export function wayWords(way: Way, plan: Plan): string {
       const method = measuredCard(plan)?.method
       return instrument && method ? `Use a ${methodWords(withInstrument(method, instrument))}` : 'Use a steadier instrument'
     }
+    case 'other-measure':
+      return `Measure ${plan.measures.find(({ id }) => id === way.measure)?.name ?? 'something else'} instead`
+    case 'order-instead':
+      return 'Run them side by side and see who is first'
     case 'bigger-steps':
       return `Bigger steps: ${list(way.labels)} ${unitOf(plan.conditionUnit).symbol}`
   }

@@ -49,12 +49,9 @@ it('names fair and unfair pairs', () => {
   const [, { plan: unfair }] = demoLessons('2026-03-12', counter('d')) as [unknown, { plan: typeof plan }]
   expect(fairWords(unfair, checkPlan(unfair)!)).toMatchObject({
     verdict: '3 of 6 pairs are fair.',
-    fair: ['B and C', 'B and D', 'C and D'],
-    notFair: [
-      'A and B: differ in the width of the strip',
-      'A and C: differ in the width of the strip',
-      'A and D: differ in the width of the strip',
-    ],
+    fair: 'B and C; B and D; C and D.',
+    notFair:
+      'A and B: differ in the width of the strip; A and C: differ in the width of the strip; A and D: differ in the width of the strip.',
   })
 })
 

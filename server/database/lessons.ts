@@ -1,14 +1,16 @@
 import { randomInt, randomUUID } from 'node:crypto'
 import { and, asc, desc, eq, inArray, isNull } from 'drizzle-orm'
 import { migratePlan } from '../../core/formats'
-import type { LessonRecord, Plan } from '../../core/lesson'
+import { WHOLE_CLASS, type LessonRecord, type Plan } from '../../core/lesson'
 import { CODE_WORDS } from './codeWords'
 import { listConclusions } from './conclusions'
 import { lastEventNumber, storeAndAnnounce } from './events'
 import type { Database } from './open'
 import { listPredictions } from './predictions'
+import type { StoredPicture } from './pictures'
 import { listReadings, toReading } from './readings'
-import { conclusions, lessons, predictions, readings } from './schema'
+import { listRemarks } from './remarks'
+import { conclusions, lessons, pictures, predictions, readings, remarks } from './schema'
 
 export interface StoredLesson {
   id: string
@@ -49,6 +51,7 @@ async function loadRecord(database: Database, id: string): Promise<LessonRecord>
     readings: await listReadings(database, id),
     predictions: await listPredictions(database, id),
     conclusions: await listConclusions(database, id),
+    remarks: await listRemarks(database, id),
   }
 }
 
@@ -58,11 +61,12 @@ export async function listLessons(database: Database): Promise<{ lesson: StoredL
   const ids = rows.map((row) => row.id)
   if (ids.length === 0) return []
   const allReadings = await database.select().from(readings).where(inArray(readings.lesson, ids)).orderBy(asc(readings.sequence))
-  const records = new Map(ids.map((id): [string, LessonRecord] => [id, { readings: [], predictions: [], conclusions: [] }]))
+  const records = new Map(ids.map((id): [string, LessonRecord] => [id, { readings: [], predictions: [], conclusions: [], remarks: [] }]))
   for (const row of allReadings) records.get(row.lesson)!.readings.push(toReading(row))
   for (const id of ids) {
     records.get(id)!.predictions = await listPredictions(database, id)
     records.get(id)!.conclusions = await listConclusions(database, id)
+    records.get(id)!.remarks = await listRemarks(database, id)
   }
   return rows.map((row) => ({ lesson: toLesson(row), record: records.get(row.id)! }))
 }
@@ -73,8 +77,13 @@ export async function lastClass(database: Database): Promise<{ className: string
   return row ? { className: row.plan.className, children: row.plan.children } : { className: 'My class', children: 28 }
 }
 
-/** Stores a new lesson, with a record when it comes from a file or is a copy. */
-export async function addLesson(database: Database, plan: Plan, record?: LessonRecord): Promise<StoredLesson> {
+/** Stores a new lesson, with a record when it comes from a file, and with the pictures of its hook. */
+export async function addLesson(
+  database: Database,
+  plan: Plan,
+  record?: LessonRecord,
+  hook: StoredPicture[] = [],
+): Promise<StoredLesson> {
   return database.transaction(async (transaction) => {
     const now = new Date()
     const row = { id: randomUUID(), plan, revision: 1, code: await freeCode(transaction), createdAt: now, savedAt: now }
@@ -83,6 +92,8 @@ export async function addLesson(database: Database, plan: Plan, record?: LessonR
     for (const some of chunks(ofLesson(record?.readings ?? []))) await transaction.insert(readings).values(some)
     for (const some of chunks(ofLesson(record?.predictions ?? []))) await transaction.insert(predictions).values(some)
     for (const some of chunks(ofLesson(record?.conclusions ?? []))) await transaction.insert(conclusions).values(some)
+    for (const some of chunks(ofLesson(record?.remarks ?? []))) await transaction.insert(remarks).values(some)
+    for (const picture of hook) await transaction.insert(pictures).values({ ...picture, lesson: row.id, at: now })
     return toLesson({ ...row, archivedAt: null })
   })
 }
@@ -119,7 +130,9 @@ export async function usedIds(database: Database, id: string): Promise<{ groups:
     .where(eq(readings.lesson, id))
   const predicted = await listPredictions(database, id)
   return {
-    groups: new Set([...used.map((row) => row.group), ...predicted.map((row) => row.group)]),
+    groups: new Set(
+      [...used, ...predicted, ...(await listRemarks(database, id))].map((row) => row.group).filter((group) => group !== WHOLE_CLASS),
+    ),
     conditions: new Set([...used.map((row) => row.condition), ...predicted.flatMap((row) => row.order)]),
   }
 }

@@ -1,5 +1,5 @@
 import { asc, eq } from 'drizzle-orm'
-import type { Prediction } from '../../core/lesson'
+import { WHOLE_CLASS, type Prediction } from '../../core/lesson'
 import { storeAndAnnounce } from './events'
 import type { Database } from './open'
 import { hasCountedReading } from './readings'
@@ -12,7 +12,7 @@ export async function listPredictions(database: Database, lesson: string): Promi
   return rows.map(toPrediction)
 }
 
-/** Stamps a prediction. After the group's first counted reading it is kept as a change of mind. Sending twice stores once. */
+/** Stamps a prediction. After the group's first counted reading (the class's first, for the whole class) it is kept as a change of mind. Sending twice stores once. */
 export async function addPrediction(
   database: Database,
   lesson: string,
@@ -21,7 +21,7 @@ export async function addPrediction(
   return storeAndAnnounce(database, lesson, async (transaction, record) => {
     const [stored] = await transaction.select().from(predictions).where(eq(predictions.id, prediction.id))
     if (stored) return stored.lesson === lesson ? { ok: true, prediction: toPrediction(stored) } : { ok: false, code: 'id-taken' }
-    const late = await hasCountedReading(transaction, lesson, prediction.group)
+    const late = await hasCountedReading(transaction, lesson, prediction.group === WHOLE_CLASS ? undefined : prediction.group)
     const row: Prediction = { ...prediction, late }
     await transaction.insert(predictions).values({ ...row, lesson, at: new Date(row.at) })
     await record([{ kind: 'prediction', prediction: row }])

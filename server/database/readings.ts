@@ -34,11 +34,12 @@ export async function addReadings(database: Database, lesson: string, rows: Read
   })
 }
 
-export async function hasCountedReading(database: Database, lesson: string, group: string): Promise<boolean> {
+/** Has the group, or anybody, a reading that counts. */
+export async function hasCountedReading(database: Database, lesson: string, group: string | undefined): Promise<boolean> {
   const [row] = await database
     .select({ id: readings.id })
     .from(readings)
-    .where(and(eq(readings.lesson, lesson), eq(readings.group, group), eq(readings.practice, false)))
+    .where(and(eq(readings.lesson, lesson), group === undefined ? undefined : eq(readings.group, group), eq(readings.practice, false)))
     .limit(1)
   return row !== undefined
 }

@@ -1,5 +1,5 @@
-import { bigserial, boolean, doublePrecision, index, integer, jsonb, pgTable, text, timestamp, uuid } from 'drizzle-orm/pg-core'
-import type { Plan, Prediction, Reading } from '../../core/lesson'
+import { bigserial, boolean, customType, doublePrecision, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core'
+import type { Plan, Prediction, Reading, SaidRemark } from '../../core/lesson'
 import type { LessonEvent } from '../live/events'
 
 const when = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' }).notNull()
@@ -7,6 +7,8 @@ const lesson = () =>
   uuid('lesson')
     .notNull()
     .references(() => lessons.id)
+
+const bytes = customType<{ data: Uint8Array }>({ dataType: () => 'bytea' })
 
 export const lessons = pgTable('lessons', {
   id: uuid('id').primaryKey(),
@@ -30,6 +32,7 @@ export const readings = pgTable(
     group: text('group').notNull(),
     condition: text('condition').notNull(),
     repeat: integer('repeat').notNull(),
+    moment: text('moment').notNull().default(''),
     practice: boolean('practice').notNull(),
     value: doublePrecision('value').notNull(),
     unit: text('unit').$type<Reading['unit']>().notNull(),
@@ -51,13 +54,43 @@ export const predictions = pgTable(
     sequence: bigserial('sequence', { mode: 'number' }).notNull(),
     lesson: lesson(),
     group: text('group').notNull(),
+    as: text('as').$type<Prediction['as']>().notNull().default('order'),
     order: jsonb('order').$type<string[]>().notNull(),
+    values: jsonb('values').$type<Prediction['values']>().notNull().default({}),
     reason: text('reason').notNull(),
     late: boolean('late').notNull(),
     by: text('by').$type<Prediction['by']>().notNull(),
     at: when('at'),
   },
   (table) => [index('predictions_of_lesson').on(table.lesson, table.sequence)],
+)
+
+/** What groups said at their stations; the desk takes it up into the plan. */
+export const remarks = pgTable(
+  'remarks',
+  {
+    id: uuid('id').primaryKey(),
+    sequence: bigserial('sequence', { mode: 'number' }).notNull(),
+    lesson: lesson(),
+    group: text('group').notNull(),
+    list: text('list').$type<SaidRemark['list']>().notNull(),
+    text: text('text').notNull(),
+    at: when('at'),
+  },
+  (table) => [index('remarks_of_lesson').on(table.lesson, table.sequence)],
+)
+
+/** Pictures of the hook. The plan names them; a copy of a lesson has the same picture under the same id. */
+export const pictures = pgTable(
+  'pictures',
+  {
+    lesson: lesson(),
+    id: uuid('id').notNull(),
+    type: text('type').notNull(),
+    bytes: bytes('bytes').notNull(),
+    at: when('at'),
+  },
+  (table) => [primaryKey({ columns: [table.lesson, table.id] })],
 )
 
 export const conclusions = pgTable(

@@ -2,11 +2,11 @@ import type { Plan } from '../../core/lesson'
 import { Refusal } from '../access/refusal'
 
 /** Refuses rows about groups or conditions that the plan does not have. */
-export function checkPlaces(plan: Plan, rows: { group: string; conditions: string[] }[]): void {
+export function checkPlaces(plan: Plan, rows: { group: string | undefined; conditions: string[] }[]): void {
   const groups = new Set(plan.groups.map((group) => group.id))
   const conditions = new Set(plan.conditions.map((condition) => condition.id))
   for (const row of rows) {
-    if (!groups.has(row.group)) throw unknown('group')
+    if (row.group !== undefined && !groups.has(row.group)) throw unknown('group')
     if (row.conditions.some((condition) => !conditions.has(condition))) throw unknown('condition')
   }
 }

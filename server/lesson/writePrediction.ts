@@ -1,4 +1,4 @@
-import type { Prediction, Source } from '../../core/lesson'
+import { WHOLE_CLASS, type Prediction, type Source } from '../../core/lesson'
 import type { NewPrediction } from '../../schemas/record'
 import type { StoredLesson } from '../database/lessons'
 import type { Database } from '../database/open'
@@ -12,7 +12,10 @@ export async function writePrediction(
   prediction: NewPrediction,
   by: Source,
 ): Promise<{ prediction: Prediction }> {
-  checkPlaces(lesson.plan, [{ group: prediction.group, conditions: prediction.order }])
+  const { group, order } = prediction
+  // The class by hands up is nobody's station: only the desk counts it.
+  const counted = group === WHOLE_CLASS && prediction.as === 'hands' && by === 'desk'
+  checkPlaces(lesson.plan, [{ group: counted ? undefined : group, conditions: order }])
   const result = await addPrediction(database, lesson.id, { ...prediction, by, at: new Date().toISOString() })
   if (!result.ok) throw idTaken()
   return { prediction: result.prediction }

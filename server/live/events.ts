@@ -1,11 +1,12 @@
 import { EventEmitter } from 'node:events'
-import type { Conclusion, Prediction, Reading } from '../../core/lesson'
+import type { Conclusion, Prediction, Reading, SaidRemark } from '../../core/lesson'
 
 /** What a page that watches a lesson is told. A plan is only announced; the page fetches it. */
 export type LessonEvent =
   | { kind: 'reading'; reading: Reading }
   | { kind: 'prediction'; prediction: Prediction }
   | { kind: 'conclusion'; conclusion: Conclusion }
+  | { kind: 'remark'; remark: SaidRemark }
   | { kind: 'plan'; revision: number }
 
 export interface NumberedEvent {

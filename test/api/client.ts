@@ -56,6 +56,7 @@ export function reading(plan: Plan, change: Partial<NewReading> = {}): NewReadin
     group: plan.groups[0]!.id,
     condition: plan.conditions[0]!.id,
     repeat: 1,
+    moment: '',
     practice: false,
     value: 61,
     unit: 'mm',

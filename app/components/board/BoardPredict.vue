@@ -1,31 +1,45 @@
 <script setup lang="ts">
-import type { LessonRecord, Plan } from '~~/core/lesson'
-import { predictionsByGroup } from '~~/core/predictions'
+import { activeConditions, type LessonRecord, type Plan } from '~~/core/lesson'
+import { handsOf, predictionsByGroup } from '~~/core/predictions'
+import type { NewPrediction } from '~~/schemas/record'
 
-/** What the class expects, while it does not know yet. */
+/** What the class expects, while it does not know yet: the groups' tally, or hands up counted for all to see. */
 const props = defineProps<{ plan: Plan; record: LessonRecord }>()
+defineEmits<{ count: [prediction: NewPrediction] }>()
 const groups = computed(() => predictionsByGroup(props.plan, props.record.predictions))
 const done = computed(() => groups.value.filter((one) => one.stamped).length)
+const comparing = computed(() => activeConditions(props.plan).length > 1)
+const counting = ref(done.value === 0 && handsOf(props.record.predictions) !== undefined)
 </script>
 
 <template>
   <div class="predict">
     <h2>
       What do we think?
-      <span class="soft">{{ done }} of {{ groups.length }} groups have said</span>
+      <span v-if="!counting" class="soft">{{ done }} of {{ groups.length }} groups have said</span>
+      <button v-if="comparing" type="button" class="button turn" @click="counting = !counting">
+        {{ counting ? 'What the groups said' : 'Hands up' }}
+      </button>
     </h2>
-    <PredictionTally big :plan="plan" :predictions="record.predictions" />
+    <HandsUp v-if="counting && comparing" big :plan="plan" :predictions="record.predictions" @count="$emit('count', $event)" />
+    <PredictionTally v-else big :plan="plan" :predictions="record.predictions" />
   </div>
 </template>
 
 <style scoped>
 h2 {
+  display: flex;
+  align-items: baseline;
+  gap: 16px;
   margin-bottom: 10px;
   font-size: 34px;
 }
 h2 span {
-  margin-left: 16px;
   font-size: 30px;
   font-weight: 400;
+}
+.turn {
+  margin-left: auto;
+  font-size: 28px;
 }
 </style>

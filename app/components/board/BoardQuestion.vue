@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { cautionsOf } from '~~/core/kit'
 import { activeConditions, keptFactors, letterOf, type Plan } from '~~/core/lesson'
-import { cautionWords, doerWords, nameOfCondition, VARIABLE_WORDS } from '~~/core/wording'
+import { cautionWords, doerWords, nameOfCondition, variableWords } from '~~/core/wording'
 
 /** The start of the lesson: what we change, what stays the same, and what to be careful with. */
 const props = defineProps<{ plan: Plan }>()
@@ -23,7 +23,7 @@ const care = computed(() =>
       </li>
     </ul>
     <div class="same">
-      <h2>{{ VARIABLE_WORDS[plan.words].kept }}</h2>
+      <h2>{{ variableWords(plan).kept }}</h2>
       <ul>
         <li v-for="factor in keptFactors(plan).slice(0, 6)" :key="factor.id">
           {{ factor.name }}<span v-if="factor.how" class="soft">: {{ factor.how }}</span>

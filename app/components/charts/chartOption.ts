@@ -42,6 +42,10 @@ const DECALS: Record<ConditionLook['hatch'], object> = {
   },
 }
 
+// Lines are told apart by their letter, their symbol and their dashes, not by colour alone.
+const SYMBOLS = ['circle', 'triangle', 'rect', 'diamond', 'roundRect', 'pin']
+const DASHES = ['solid', 'dashed', 'dotted'] as const
+
 /** The drawing instructions for a results graph; what is on it and in which steps was decided in core/charts. */
 export function chartOption(plan: Plan, graph: ResultsGraph, surface: Surface): EChartsOption {
   const ink = surface.dark ? '#f5f1e6' : surface.paper ? '#000' : '#1e2b2f'
@@ -60,7 +64,15 @@ export function chartOption(plan: Plan, graph: ResultsGraph, surface: Surface): 
     axisLine: { show: true, onZero: false, ...line },
     splitLine: { lineStyle: { color: surface.dark ? '#3b4c4a' : '#ddd6c8' } },
   })
-  const upAxis = { ...valueAxis(graph.axis, titles.up), nameTextStyle: { ...text, align: 'left' as const } }
+  const upAxis = {
+    ...valueAxis(graph.axis, titles.up),
+    nameTextStyle: { ...text, align: 'left' as const },
+    // The first place stands on top; words and places have no values between them.
+    ...(graph.unit === 'place' ? { inverse: true, nameLocation: 'start' as const } : {}),
+    ...(graph.kind === 'dots'
+      ? { min: 0.5, max: graph.axis.to + 0.5, interval: 1, axisLabel: { ...text, customValues: wholesUpTo(graph.axis.to), formatter: (value: number) => writeReading(plan, value, graph.unit) } }
+      : {}),
+  }
   const dots = graph.dots.map((dot) => ({
     value: [dot.x, dot.value],
     reading: dot,
@@ -99,6 +111,35 @@ export function chartOption(plan: Plan, graph: ResultsGraph, surface: Surface): 
     containLabel: true,
   }
 
+  if (graph.kind === 'lines' || graph.kind === 'pairs') {
+    const names = graph.kind === 'pairs' ? ['before', 'after'] : []
+    return {
+      ...base,
+      legend: graph.lines.length > 1 ? { textStyle: text, top: 0, right: 10 } : undefined,
+      grid: { ...roomLeft, bottom: surface.big ? 46 : 30, right: surface.big ? 60 : 40 },
+      xAxis: graph.across
+        ? { ...valueAxis(graph.across, titles.across), nameLocation: 'middle', nameGap: surface.big ? 48 : 28 }
+        : { type: 'value', min: -0.3, max: 1.3, interval: 1, splitLine: { show: false }, axisLine: line, axisTick: { show: false },
+            axisLabel: { ...text, customValues: [0, 1], formatter: (value: number) => names[value] ?? '' } },
+      yAxis: upAxis,
+      series: [
+        ...graph.lines.map((one) => {
+          const look = lookOf(one.place)
+          return {
+            type: 'line' as const,
+            name: `${one.letter} ${one.name}`,
+            data: one.points.map((point) => [point.x, point.average]),
+            symbol: SYMBOLS[one.place % SYMBOLS.length]!,
+            symbolSize: surface.big ? 20 : 12,
+            lineStyle: { color: surface.paper ? '#000' : look.colour, width: surface.big ? 5 : 3, type: DASHES[one.place % DASHES.length]! },
+            itemStyle: { color: surface.paper ? '#000' : look.colour },
+            endLabel: { show: true, formatter: one.letter, ...text, fontWeight: 'bold' as const },
+          }
+        }),
+        readings,
+      ],
+    }
+  }
   if (graph.kind === 'points') {
     const means = graph.marks.filter((mark) => mark.mean !== undefined).sort((a, b) => a.x - b.x)
     return {
@@ -147,7 +188,7 @@ export function chartOption(plan: Plan, graph: ResultsGraph, surface: Surface): 
       {
         type: 'bar',
         barWidth: '62%',
-        data: graph.marks.map((mark) => {
+        data: (graph.kind === 'dots' ? [] : graph.marks).map((mark) => {
           const look = lookOf(mark.place)
           return {
             value: mark.mean ?? 0,
@@ -169,4 +210,8 @@ export function chartOption(plan: Plan, graph: ResultsGraph, surface: Surface): 
       { ...readings, xAxisIndex: 1 },
     ],
   }
+}
+
+function wholesUpTo(most: number): number[] {
+  return Array.from({ length: Math.floor(most) }, (_, place) => place + 1)
 }

@@ -1,18 +1,17 @@
 <script setup lang="ts">
 import type { Plan } from '~~/core/lesson'
-import { questionParts } from '~~/core/wording'
+import { questionSegments } from '~~/core/wording'
 
 /** The testable question, put together from the cards: change underlined once, measure twice. */
-const props = defineProps<{ plan: Plan; as?: 'h1' | 'p' }>()
-const parts = computed(() => questionParts(props.plan))
+defineProps<{ plan: Plan; as?: 'h1' | 'p' }>()
 </script>
 
 <template>
   <component :is="as ?? 'p'" class="question">
-    How does
-    <strong :class="parts.change ? 'change' : 'open'">{{ parts.change ?? 'something we change' }}</strong>
-    change
-    <strong :class="parts.measure ? 'measure' : 'open'">{{ parts.measure ?? 'something we measure' }}</strong>?
+    <template v-for="(segment, place) in questionSegments(plan)" :key="place">
+      <strong v-if="segment.card" :class="segment.card">{{ segment.text }}</strong>
+      <template v-else>{{ segment.text }}</template>
+    </template>
   </component>
 </template>
 

@@ -1,14 +1,18 @@
 <script setup lang="ts">
 import type { Condition } from '~~/core/lesson'
 import { changedFactor, letterOf } from '~~/core/lesson'
-import { UNIT_CODES, unitOf } from '~~/core/quantity'
+import { NUMBER_UNITS, unitOf } from '~~/core/quantity'
+import { conditionsWords } from '~~/core/wording'
 import { usedIn } from '~~/core/record'
 
 /** What we change it to: kinds, or numbers in one unit. Letter, colour and hatch stay with a condition everywhere. */
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
 const used = computed(() => usedIn(lesson.record).conditions)
-const units = UNIT_CODES.filter((code) => !['count', 'pieces'].includes(code))
+const units = NUMBER_UNITS.filter((code) => !['count', 'pieces'].includes(code))
+const words = computed(() => conditionsWords(plan.value.kind))
+const what = computed(() => (plan.value.kind === 'fair-test' ? `what we change ${changedFactor(plan.value)?.name ?? 'it'} to` : words.value.what))
+const numbers = computed(() => plan.value.conditionsAs === 'numbers' && plan.value.kind !== 'improve')
 
 function add(label: string): void {
   lesson.edit((plan) => plan.conditions.push({ id: newId(), label, baseline: false, leftOut: false }))
@@ -48,9 +52,9 @@ function itemsFor(condition: Condition) {
 <template>
   <section class="section" aria-labelledby="conditions">
     <header class="row head">
-      <h3 id="conditions" data-target="conditions" tabindex="-1">Conditions</h3>
-      <span class="soft">what we change {{ changedFactor(plan)?.name ?? 'it' }} to</span>
-      <span class="as">
+      <h3 id="conditions" data-target="conditions" tabindex="-1">{{ words.name }}</h3>
+      <span class="soft">{{ what }}</span>
+      <span v-if="plan.kind !== 'improve'" class="as">
         <label class="kind">
           <input
             type="radio"
@@ -101,11 +105,12 @@ function itemsFor(condition: Condition) {
           target="new-condition"
           label="Add a condition"
           :longest="200"
-          :placeholder="plan.conditions.length === 0 ? (plan.conditionsAs === 'kinds' ? 'kitchen roll' : '40 cm') : '+ another'"
+          :placeholder="plan.conditions.length === 0 ? (plan.conditionsAs === 'kinds' ? words.example : '40 cm') : '+ another'"
           @add="add"
         />
       </li>
     </ul>
+    <LevelHelper v-if="numbers" />
   </section>
 </template>
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { activeConditions, type Factor } from '~~/core/lesson'
-import { counted } from '~~/core/wording'
+import { chooseChange } from '~~/core/fairness'
+import { counted, trayWords } from '~~/core/wording'
 
 /** A thing we could change. Kept the same, it asks how. */
 const props = defineProps<{ factor: Factor; tray: 'heap' | 'change' | 'keep' }>()
@@ -18,7 +19,7 @@ function write(part: 'name' | 'how', text: string): void {
 }
 
 const items = computed(() => [
-  { label: 'Change this', key: 'c', run: () => lesson.edit((draft) => (draft.changed = props.factor.id)) },
+  { label: `${trayWords(plan.value.kind).change.name}: this`, key: 'c', run: () => lesson.replace(chooseChange(plan.value, props.factor.id)) },
   ...(props.tray === 'change'
     ? [{ label: 'Keep the same', key: 'k', run: () => lesson.edit((draft) => (draft.changed = null)) }]
     : []),

@@ -1,14 +1,18 @@
 <script setup lang="ts">
-import { checkPlan, settingOf } from '~~/core/fairness'
-import { activeConditions, keptFactors, letterOf } from '~~/core/lesson'
+import { cellOf, checkPlan, pasteTable, tableFactors, takeComparison, withCell } from '~~/core/fairness'
+import { readBlock } from '~~/core/formats'
+import { activeConditions, letterOf } from '~~/core/lesson'
 import { fairWords } from '~~/core/wording'
 
-/** Conditions by factors: what differs besides the changed thing is marked, and each cell can be put right where it stands. */
+/**
+ * Conditions by factors: what differs besides the changed thing is marked, each cell can be put right where it stands, and a block
+ * from a spreadsheet can be pasted. The fair comparisons hidden in a muddle are one click away.
+ */
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
 const check = computed(() => checkPlan(plan.value))
 const words = computed(() => check.value && fairWords(plan.value, check.value))
-const kept = computed(() => keptFactors(plan.value))
+const factors = computed(() => tableFactors(plan.value))
 const odd = computed(
   () =>
     new Set(
@@ -17,78 +21,116 @@ const odd = computed(
       ),
     ),
 )
+const open = computed(() => !check.value || (!check.value.fair && check.value.pairs.length > 0))
 
 function write(factor: string, condition: string, text: string): void {
-  lesson.edit((draft) => {
-    const found = draft.factors.find((one) => one.id === factor)!
-    if (text.trim() === '' || text.trim() === found.how.trim())
-      found.exceptions = Object.fromEntries(Object.entries(found.exceptions).filter(([id]) => id !== condition))
-    else found.exceptions[condition] = text.trim().slice(0, 200)
-  })
+  lesson.replace(withCell(plan.value, factor, condition, text))
 }
 
 function toCell(event: KeyboardEvent, step: number): void {
   const cells = [...(event.currentTarget as HTMLElement).closest('table')!.querySelectorAll('input')]
   cells[cells.indexOf(event.currentTarget as HTMLInputElement) + step]?.focus()
 }
+
+function onPaste(event: ClipboardEvent, row: number, column: number): void {
+  const block = readBlock(event.clipboardData?.getData('text') ?? '')
+  if (block.length <= 1 && (block[0]?.length ?? 0) <= 1) return
+  event.preventDefault()
+  ;(event.target as HTMLInputElement).blur()
+  lesson.replace(pasteTable(plan.value, block, { row, column }, newId))
+}
 </script>
 
 <template>
-  <details v-if="words" class="fair" :open="!check!.fair && check!.pairs.length > 0">
-    <summary>
-      <span class="mark" :class="{ good: check!.fair }" aria-hidden="true">{{ check!.fair ? '✓' : '▲' }}</span>
+  <details class="fair" :open="open">
+    <summary tabindex="0" data-target="fair-check">
+      <span class="mark" :class="{ good: check?.fair }" aria-hidden="true">{{ check?.fair ? '✓' : check ? '▲' : '' }}</span>
       <strong>Fair check</strong>
-      {{ words.verdict }}
+      {{ words?.verdict ?? 'Choose what to change, or paste a table of what you have.' }}
       <span class="link">Conditions by factors</span>
     </summary>
-    <div
-      v-if="kept.length > 0 && check!.pairs.length > 0"
-      class="scroll"
-      tabindex="0"
-      role="group"
-      aria-label="Conditions by factors"
-    >
+    <div class="scroll" tabindex="0" role="group" aria-label="Conditions by factors">
       <table class="ruled">
         <thead>
           <tr>
             <th scope="col">Condition</th>
-            <th v-for="factor in kept" :key="factor.id" scope="col">{{ factor.name || 'no name' }}</th>
+            <th v-for="factor in factors" :key="factor.id" scope="col" :class="{ changed: factor.id === plan.changed }">
+              {{ factor.name || 'no name' }}
+            </th>
           </tr>
         </thead>
         <tbody>
-          <tr v-for="condition in activeConditions(plan)" :key="condition.id">
-            <th scope="row">
+          <tr v-for="(condition, row) in activeConditions(plan)" :key="condition.id">
+            <th scope="row" class="name">
               <ConditionBadge :size="22" :letter="letterOf(plan, condition.id)" :place="plan.conditions.indexOf(condition)" />
-              {{ condition.label || '…' }}
+              <input
+                :value="condition.label"
+                maxlength="200"
+                :aria-label="`Name of condition ${letterOf(plan, condition.id)}`"
+                @change="
+                  lesson.edit(
+                    (draft) =>
+                      (draft.conditions.find(({ id }) => id === condition.id)!.label = ($event.target as HTMLInputElement).value),
+                  )
+                "
+                @paste="onPaste($event, row, -1)"
+                @keydown.enter="toCell($event, factors.length + 1)"
+              />
             </th>
-            <td v-for="factor in kept" :key="factor.id" :class="{ odd: odd.has(`${factor.id}/${condition.id}`) }">
+            <td v-for="(factor, column) in factors" :key="factor.id" :class="{ odd: odd.has(`${factor.id}/${condition.id}`) }">
               <span v-if="odd.has(`${factor.id}/${condition.id}`)" class="triangle" aria-hidden="true">▲</span>
               <input
-                :value="settingOf(factor, condition.id)"
-                :placeholder="'the same'"
+                :value="cellOf(plan, factor, condition)"
+                placeholder="the same"
                 maxlength="200"
-                :title="settingOf(factor, condition.id)"
+                :title="cellOf(plan, factor, condition)"
                 :aria-label="`${factor.name} for ${condition.label}`"
                 @change="write(factor.id, condition.id, ($event.target as HTMLInputElement).value)"
-                @keydown.enter="toCell($event, kept.length)"
-                @keydown.down.prevent="toCell($event, kept.length)"
-                @keydown.up.prevent="toCell($event, -kept.length)"
+                @paste="onPaste($event, row, column)"
+                @keydown.enter="toCell($event, factors.length + 1)"
+                @keydown.down.prevent="toCell($event, factors.length + 1)"
+                @keydown.up.prevent="toCell($event, -factors.length - 1)"
               />
             </td>
+          </tr>
+          <tr v-if="activeConditions(plan).length === 0">
+            <th scope="row" class="name">
+              <input
+                value=""
+                aria-label="Paste a table here"
+                placeholder="paste a table here"
+                @paste="onPaste($event, 0, -1)"
+              />
+            </th>
+            <td v-for="factor in factors" :key="factor.id" />
           </tr>
         </tbody>
       </table>
     </div>
-    <p v-if="words.fair.length > 0 && !check!.fair">
-      <strong>Fair:</strong>
-      {{ words.fair.join('; ') }}.
-    </p>
-    <p v-if="words.notFair.length > 0">
-      <strong>Not fair:</strong>
-      {{ words.notFair.join('; ') }}.
-    </p>
-    <p v-if="words.others.length > 0" class="soft">This set-up could also answer: {{ words.others.join(' ') }}</p>
-    <p class="hint">Write “?” where nobody knows.</p>
+    <template v-if="words && check">
+      <p v-if="words.fair && !check.fair">
+        <strong>Fair:</strong>
+        {{ words.fair }}
+      </p>
+      <p v-if="words.notFair">
+        <strong>Not fair:</strong>
+        {{ words.notFair }}
+      </p>
+      <template v-if="words.hidden.length > 0">
+        <p>
+          <strong>{{ check.fair ? 'It could also answer:' : 'Fair comparisons hidden in it:' }}</strong>
+        </p>
+        <ul class="hidden">
+          <li v-for="one in words.hidden" :key="`${one.comparison.factor}/${one.comparison.conditions.join()}`">
+            {{ one.text }}
+            <button type="button" class="button small" @click="lesson.replace(takeComparison(plan, one.comparison))">
+              Compare these
+            </button>
+          </li>
+        </ul>
+      </template>
+    </template>
+    <p class="hint">Write “?” where nobody knows. A table copied from a spreadsheet can be pasted, heading and all.</p>
   </details>
 </template>
 
@@ -126,6 +168,18 @@ th[scope='row'] {
   color: var(--ink);
   white-space: nowrap;
 }
+.name input {
+  width: 150px;
+}
+.changed {
+  text-decoration: underline 2px var(--green);
+  text-underline-offset: 4px;
+}
+.hidden {
+  display: grid;
+  gap: 4px;
+  margin: 4px 0 8px;
+}
 th :deep(.badge) {
   margin-right: 4px;
 }
@@ -134,7 +188,8 @@ td {
   min-width: 96px;
   padding: 3px 4px !important;
 }
-td input {
+td input,
+.name input {
   width: 100%;
   padding: 3px 6px;
   border: 1px solid transparent;
@@ -142,7 +197,8 @@ td input {
   background: transparent;
   text-overflow: ellipsis;
 }
-td input:hover {
+td input:hover,
+.name input:hover {
   border-color: var(--line);
 }
 td input::placeholder {

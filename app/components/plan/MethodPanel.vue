@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { measuredCard, type Method } from '~~/core/lesson'
-import { INSTRUMENTS, withInstrument } from '~~/core/measuring'
-import { UNIT_CODES, unitOf } from '~~/core/quantity'
-import { methodWords } from '~~/core/wording'
+import { expectedUnit, INSTRUMENTS, instrumentsFor, withInstrument } from '~~/core/measuring'
+import { NUMBER_UNITS, unitOf } from '~~/core/quantity'
+import { instrumentWords, methodWords } from '~~/core/wording'
 
 /** How we measure, how much that wobbles, and what has to be so before every trial. */
 const lesson = useLesson()
@@ -24,7 +24,22 @@ function pick(select: HTMLSelectElement): void {
   if (instrument) lesson.edit((draft) => (measuredCard(draft)!.method = withInstrument(method.value!, instrument)))
 }
 
-const timed = computed(() => method.value && unitOf(method.value.unit).dimension === 'time')
+const byNumber = computed(() => method.value?.instrument === 'number')
+/** Words do not wobble; side by side and on a balance only the trials do. */
+const shownWobbles = computed(() => {
+  if (method.value?.instrument === 'words') return []
+  return byNumber.value ? WOBBLES : WOBBLES.filter(({ part }) => part === 'trialWobble')
+})
+
+function setWords(text: string): void {
+  const words = text
+    .split(',')
+    .map((word) => word.trim().slice(0, 200))
+    .filter((word) => word !== '')
+  set('words', [...new Set(words)].slice(0, 12))
+}
+
+const timed = computed(() => byNumber.value && method.value && unitOf(method.value.unit).dimension === 'time')
 
 const MOST_RESETS = 12
 const WOBBLES = [
@@ -57,12 +72,10 @@ const WOBBLES = [
         <span>Pick an instrument</span>
         <select class="box" value="" @change="pick($event.target as HTMLSelectElement)">
           <option value="">our own</option>
-          <option v-for="one in INSTRUMENTS" :key="one.code" :value="one.code">
-            {{ one.tool }} ({{ unitOf(one.unit).symbol || 'a count' }})
-          </option>
+          <option v-for="one in instrumentsFor(plan.kind)" :key="one.code" :value="one.code">{{ instrumentWords(one) }}</option>
         </select>
       </label>
-      <label class="field">
+      <label v-if="byNumber" class="field">
         <span>Unit</span>
         <select
           class="box"
@@ -70,10 +83,11 @@ const WOBBLES = [
           :value="method.unit"
           @change="set('unit', ($event.target as HTMLSelectElement).value as never)"
         >
-          <option v-for="code in UNIT_CODES" :key="code" :value="code">{{ unitOf(code).symbol || 'a count' }}</option>
+          <option v-for="code in NUMBER_UNITS" :key="code" :value="code">{{ unitOf(code).symbol || 'a count' }}</option>
         </select>
       </label>
       <NumberField
+        v-if="byNumber"
         label="Smallest mark"
         :unit="method.unit"
         :model-value="method.resolution"
@@ -81,10 +95,20 @@ const WOBBLES = [
         :most="1000000"
         @update:model-value="set('resolution', $event ?? 1)"
       />
-      <div v-for="wobble in WOBBLES" :key="wobble.part">
+      <label v-if="method.instrument === 'words'" class="field words">
+        <span>Ordered words, the least first</span>
+        <input
+          class="box"
+          data-target="words"
+          :value="method.words.join(', ')"
+          placeholder="dry, damp, wet"
+          @change="setWords(($event.target as HTMLInputElement).value)"
+        />
+      </label>
+      <div v-for="wobble in shownWobbles" :key="wobble.part">
         <NumberField
           :label="wobble.label"
-          :unit="method.unit"
+          :unit="expectedUnit(method)"
           :model-value="method[wobble.part]"
           :least="0"
           :most="1000000000"

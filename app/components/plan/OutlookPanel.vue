@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { activeConditions, measuredCard } from '~~/core/lesson'
-import { applyWay, outlookOf, waysToSee, WANTED_CHANCE } from '~~/core/measuring'
-import { withUnit, writeShort } from '~~/core/quantity'
-import { chanceWords, counted, wayChance, wayCost, wayWords } from '~~/core/wording'
+import { benchFigures, hasBench } from '~~/core/benches'
+import { applyWay, expectedUnit, outlookOf, waysToSee, WANTED_CHANCE, withExpected } from '~~/core/measuring'
+import { practiceFigures } from '~~/core/record'
+import { unitOf, withUnit, writeShort } from '~~/core/quantity'
+import { chanceWords, counted, SOURCE_WORDS, wayChance, wayCost, wayWords } from '~~/core/wording'
 
 /** Will we see it: the difference we expect against the wobble, and how many repeats that takes. A bar sets the repeats. */
 const lesson = useLesson()
@@ -11,10 +13,24 @@ const method = computed(() => measuredCard(plan.value)?.method)
 const outlook = computed(() => outlookOf(plan.value))
 const ways = computed(() => waysToSee(plan.value))
 const chances = useChances(() => outlook.value)
-const amount = (value: number) => withUnit(writeShort(value), method.value!.unit)
+const unit = computed(() => (method.value ? expectedUnit(method.value) : 'count'))
+const amount = (value: number) => withUnit(writeShort(Number(value.toPrecision(3))), unit.value)
+const practice = computed(() => practiceFigures(plan.value, lesson.record.readings))
+const bench = computed(() => hasBench(plan.value))
+const timed = computed(() => method.value?.instrument === 'number' && unitOf(method.value.unit).dimension === 'time')
+const warming = ref(false)
+const WarmUp = defineAsyncComponent(() => import('~/components/plan/WarmUp.vue'))
 
 function guess(part: 'expectedLow' | 'expectedHigh', value: number | null): void {
-  lesson.edit((draft) => (measuredCard(draft)!.method[part] = value))
+  lesson.edit((draft) => {
+    const own = measuredCard(draft)!.method
+    Object.assign(own, { [part]: value, expected: {}, expectedFrom: 'guess' })
+  })
+}
+
+function take(from: 'practice' | 'bench'): void {
+  const figures = from === 'practice' ? practice.value : benchFigures(plan.value)
+  if (figures) lesson.edit((draft) => (measuredCard(draft)!.method = withExpected(method.value!, figures, from)))
 }
 </script>
 
@@ -48,7 +64,10 @@ function guess(part: 'expectedLow' | 'expectedHigh', value: number | null): void
       </div>
     </header>
     <div class="sheet panel">
-      <template v-if="method">
+      <p v-if="method?.instrument === 'words'" class="hint whole">
+        Words are compared by how often each was chosen: two or three children looking at each are enough to see whether they agree.
+      </p>
+      <template v-else-if="method">
         <dl>
           <dt>lowest we expect</dt>
           <dd>
@@ -57,7 +76,7 @@ function guess(part: 'expectedLow' | 'expectedHigh', value: number | null): void
               optional
               label="Lowest result we expect"
               target="expected"
-              :unit="method.unit"
+              :unit="unit"
               :model-value="method.expectedLow"
               @update:model-value="guess('expectedLow', $event)"
             />
@@ -68,17 +87,26 @@ function guess(part: 'expectedLow' | 'expectedHigh', value: number | null): void
               bare
               optional
               label="Highest result we expect"
-              :unit="method.unit"
+              :unit="unit"
               :model-value="method.expectedHigh"
               @update:model-value="guess('expectedHigh', $event)"
             />
           </dd>
+          <dt>they come from</dt>
+          <dd>{{ SOURCE_WORDS[method.expectedFrom] }}</dd>
           <template v-if="outlook">
             <dt>neighbours apart</dt>
             <dd>{{ amount(outlook.closest) }}</dd>
             <dt>wobble per reading</dt>
             <dd>{{ amount(outlook.total) }}</dd>
           </template>
+          <dd v-if="practice || bench || timed" class="sources">
+            <button v-if="practice" type="button" class="button small" @click="take('practice')">
+              Take {{ counted(practice.count, 'practice reading') }}
+            </button>
+            <button v-if="bench" type="button" class="button small" @click="take('bench')">Try it on the model</button>
+            <button v-if="timed" type="button" class="button small" @click="warming = true">Stopwatch warm-up</button>
+          </dd>
         </dl>
         <div v-if="outlook" class="answer">
           <RepeatChart
@@ -88,7 +116,7 @@ function guess(part: 'expectedLow' | 'expectedHigh', value: number | null): void
             @choose="lesson.edit((draft) => (draft.repeats = $event))"
           />
           <p>
-            With {{ counted(plan.repeats, 'repeat') }}, the best one comes out best in
+            With {{ counted(plan.repeats, 'repeat') }}, the {{ outlook.byPlaces ? 'first one comes first' : 'best one comes out best' }} in
             <strong>{{ chanceWords(outlook.chance) }}</strong>.
             <template v-if="outlook.needed">
               {{ counted(outlook.needed, 'repeat') }} {{ outlook.needed === 1 ? 'reaches' : 'reach' }} nine in ten.
@@ -114,6 +142,7 @@ function guess(part: 'expectedLow' | 'expectedHigh', value: number | null): void
       </template>
       <p v-else class="hint">Put a card into Measure first.</p>
     </div>
+    <WarmUp v-if="warming" v-model="warming" />
   </section>
 </template>
 
@@ -161,6 +190,15 @@ dd {
 }
 .answer {
   min-width: 0;
+}
+.sources {
+  display: flex;
+  flex-wrap: wrap;
+  grid-column: 1 / -1;
+  gap: 6px;
+}
+.whole {
+  grid-column: 1 / -1;
 }
 @media (width < 700px) {
   .panel {

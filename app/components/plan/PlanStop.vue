@@ -1,15 +1,21 @@
 <script setup lang="ts">
-/** The trays, the conditions, whether that is fair, and whether the class will see a difference. */
+import { KIND_SHAPES } from '~~/core/lesson'
+
+/** The kind of test, the trays, the conditions, whether that is fair, and whether the class will see a difference. */
 const lesson = useLesson()
 </script>
 
 <template>
   <div v-if="lesson.plan">
     <h2 class="sr-only">Plan</h2>
-    <QuestionLine :plan="lesson.plan" class="asked" />
+    <div class="top">
+      <QuestionLine :plan="lesson.plan" class="asked" />
+      <KindPicker />
+    </div>
     <PlanTrays />
     <ConditionRow />
-    <FairCheck />
+    <WatchPanel v-if="lesson.plan.kind === 'over-time'" />
+    <FairCheck v-if="KIND_SHAPES[lesson.plan.kind].compares" />
     <OutlookPanel />
     <MethodPanel />
     <GroupPanel />
@@ -18,8 +24,14 @@ const lesson = useLesson()
 </template>
 
 <style scoped>
-.asked {
+.top {
+  display: flex;
+  align-items: flex-start;
+  justify-content: space-between;
+  gap: 20px;
   margin-bottom: 14px;
+}
+.asked {
   font-size: 25px;
 }
 </style>

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { VueDraggable } from 'vue-draggable-plus'
-import { changedFactor, keptFactors, measuredCard, newMeasure, type Factor, type Measure } from '~~/core/lesson'
+import { chooseChange } from '~~/core/fairness'
+import { changedFactor, keptFactors, measuredCard, newMeasure, readBy, KIND_SHAPES, type Factor, type Measure } from '~~/core/lesson'
+import { trayWords } from '~~/core/wording'
 
 /** Three trays and what is not in one yet. Exactly one card lies in Change and one in Measure; every other factor is kept the same. */
 const lesson = useLesson()
@@ -25,7 +27,8 @@ function tray<Card>(get: () => Card[], set: (cards: Card[]) => void) {
 
 function chooseChanged(cards: Factor[]): void {
   const id = cards.find((card) => card.id !== plan.value.changed)?.id ?? cards[0]?.id ?? null
-  if (id !== plan.value.changed) lesson.edit((draft) => (draft.changed = id))
+  if (id === null) lesson.edit((draft) => (draft.changed = null))
+  else if (id !== plan.value.changed) lesson.replace(chooseChange(plan.value, id))
 }
 
 function chooseMeasured(cards: Measure[]): void {
@@ -47,11 +50,15 @@ function addFactor(name: string): void {
 function addMeasure(name: string): void {
   const id = newId()
   lesson.edit((draft) => {
-    draft.measures.push(newMeasure(id, name))
+    const measure = newMeasure(id, name)
+    const { instruments } = KIND_SHAPES[draft.kind]
+    const method = instruments.includes('number') ? measure.method : readBy(measure.method, instruments[0]!)
+    draft.measures.push({ ...measure, method })
     draft.measured ??= id
   })
 }
 
+const words = computed(() => trayWords(plan.value.kind))
 const dragging = { animation: 120, filter: 'textarea, input, button', preventOnFilter: false, forceFallback: true }
 </script>
 
@@ -60,8 +67,8 @@ const dragging = { animation: 120, filter: 'textarea, input, button', preventOnF
     <div class="trays">
       <section class="tray" aria-labelledby="tray-change">
         <header>
-          <h3 id="tray-change">Change</h3>
-          <span>one thing</span>
+          <h3 id="tray-change">{{ words.change.name }}</h3>
+          <span>{{ words.change.hint }}</span>
         </header>
         <VueDraggable v-model="inChange" group="factors" v-bind="dragging" class="cards" data-tray="change">
           <FactorCard v-for="factor in inChange" :key="factor.id" :factor="factor" tray="change" />
@@ -74,8 +81,8 @@ const dragging = { animation: 120, filter: 'textarea, input, button', preventOnF
       </section>
       <section class="tray" aria-labelledby="tray-measure">
         <header>
-          <h3 id="tray-measure">Measure</h3>
-          <span>one thing</span>
+          <h3 id="tray-measure">{{ words.measure.name }}</h3>
+          <span>{{ words.measure.hint }}</span>
         </header>
         <VueDraggable v-model="inMeasure" group="measures" v-bind="dragging" class="cards" data-tray="measure">
           <MeasureCard v-for="measure in inMeasure" :key="measure.id" :measure="measure" chosen />
@@ -84,19 +91,19 @@ const dragging = { animation: 120, filter: 'textarea, input, button', preventOnF
           class="add"
           target="new-measure"
           label="Add a thing we could measure"
-          :placeholder="measured ? '+ another' : '+ how high it climbs'"
+          :placeholder="measured ? '+ another' : words.measure.empty"
           @add="addMeasure"
         />
       </section>
       <section class="tray keep" aria-labelledby="tray-keep">
         <header>
-          <h3 id="tray-keep">Keep the same</h3>
-          <span>and say how</span>
+          <h3 id="tray-keep">{{ words.keep.name }}</h3>
+          <span>{{ words.keep.hint }}</span>
         </header>
         <VueDraggable v-model="inKeep" group="factors" v-bind="dragging" class="cards two" data-tray="keep">
           <FactorCard v-for="factor in inKeep" :key="factor.id" :factor="factor" tray="keep" />
         </VueDraggable>
-        <p v-if="!changed" class="hint empty">Everything else we could change comes here by itself.</p>
+        <p v-if="!changed" class="hint empty">{{ words.keep.empty }}</p>
         <QuickAdd
           v-else
           class="add"

@@ -1,33 +1,28 @@
 <script setup lang="ts">
-import { activeConditions, letterOf } from '~~/core/lesson'
-import { nearnessOf, type GroupPrediction } from '~~/core/predictions'
+import { nearnessOfPrediction, type GroupPrediction, type PredictionResults } from '~~/core/predictions'
 import { isCounted } from '~~/core/record'
-import { nearnessWords } from '~~/core/wording'
+import { nearnessWords, predictionOrderWords, predictionSentence } from '~~/core/wording'
+import type { NewPrediction } from '~~/schemas/record'
 
-/** One group's prediction at the desk: as it was stamped, later changes of mind, or the picker to take it down. */
-const props = defineProps<{ prediction: GroupPrediction; result?: string[] }>()
+/** One group's prediction at the desk: as it was stamped, later changes of mind, or the form to take it down. */
+const props = defineProps<{ prediction: GroupPrediction; result?: PredictionResults }>()
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
 const group = computed(() => plan.value.groups.find((one) => one.id === props.prediction.group)!)
 const begun = computed(() => lesson.record.readings.some((row) => row.group === group.value.id && isCounted(row)))
 const taking = ref(false)
-const order = ref<string[]>([])
-const reason = ref('')
-const whole = computed(() => order.value.length === activeConditions(plan.value).length)
 const all = computed(() => [...(props.prediction.stamped ? [props.prediction.stamped] : []), ...props.prediction.later])
-// Once every condition has a reading there is an order to lay the prediction beside.
+// Once every condition has a result there is something to lay the prediction beside.
 const near = computed(() => {
   const { stamped } = props.prediction
-  return stamped && props.result ? nearnessWords(nearnessOf(stamped.order, props.result)) : ''
+  if (!stamped || !props.result) return ''
+  const { order, values, same } = props.result
+  return nearnessWords(plan.value, nearnessOfPrediction(stamped, order, values, same))
 })
 const again = computed(() => (!props.prediction.stamped ? 'Take it down' : begun.value ? 'Changed its mind' : 'Take it anew'))
 
-async function stamp(): Promise<void> {
-  const done = await lesson.addPrediction({ id: newId(), group: group.value.id, order: order.value, reason: reason.value.trim() })
-  if (!done) return
-  taking.value = false
-  order.value = []
-  reason.value = ''
+async function stamp(prediction: NewPrediction): Promise<void> {
+  if (await lesson.addPrediction(prediction)) taking.value = false
 }
 </script>
 
@@ -41,7 +36,7 @@ async function stamp(): Promise<void> {
       <ul class="said">
         <li v-for="one in all" :key="one.id">
           <strong v-if="one.late" class="late">later:</strong>
-          <span class="order">{{ one.order.map((id) => letterOf(plan, id)).join(' > ') }}</span>
+          <span class="order" :title="predictionSentence(plan, one)">{{ predictionOrderWords(plan, one) }}</span>
           <span v-if="one.reason">“because {{ one.reason }}”</span>
           <span class="soft">{{ new Date(one.at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' }) }}</span>
         </li>
@@ -60,18 +55,11 @@ async function stamp(): Promise<void> {
         {{ again }}
       </button>
     </div>
-    <form v-if="taking" class="sheet form" @submit.prevent="stamp">
-      <OrderPicker v-model="order" :plan="plan" />
-      <label class="field">
-        <span>because …</span>
-        <input v-model="reason" class="box" maxlength="4000" placeholder="it is the fluffiest" />
-      </label>
-      <div class="row">
-        <button type="submit" class="button main" :disabled="!whole">{{ begun ? 'Keep as a change of mind' : 'Stamp it' }}</button>
-        <button type="button" class="button quiet" @click="taking = false">Not now</button>
-        <span v-if="begun" class="hint">This group has begun to test, so it is kept beside the first one.</span>
-      </div>
-    </form>
+    <PredictionForm v-if="taking" v-slot="{ whole }" class="sheet form" :plan="plan" :group="group.id" @stamp="stamp">
+      <button type="submit" class="button main" :disabled="!whole">{{ begun ? 'Keep as a change of mind' : 'Stamp it' }}</button>
+      <button type="button" class="button quiet" @click="taking = false">Not now</button>
+      <span v-if="begun" class="hint">This group has begun to test, so it is kept beside the first one.</span>
+    </PredictionForm>
   </li>
 </template>
 
@@ -103,7 +91,6 @@ async function stamp(): Promise<void> {
 .order {
   font-family: var(--heading);
   font-weight: 700;
-  white-space: nowrap;
 }
 .near {
   color: var(--leaf);
@@ -112,8 +99,6 @@ async function stamp(): Promise<void> {
   color: var(--brass);
 }
 .form {
-  display: grid;
-  gap: 12px;
   margin: 8px 0;
 }
 </style>

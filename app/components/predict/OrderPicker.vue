@@ -1,51 +1,75 @@
 <script setup lang="ts">
+import { VueDraggable } from 'vue-draggable-plus'
 import { activeConditions, conditionName, letterOf, type Plan } from '~~/core/lesson'
 
-/** An order put together by tapping: the most first. A tap on a chosen one takes it out again. */
-const props = defineProps<{ plan: Plan; big?: boolean; target?: string }>()
+/** An order put together by tapping or dragging: the most first. A tap on a chosen one takes it out again. */
+const props = defineProps<{ plan: Plan; big?: boolean; target?: string; ends?: 'first and last' }>()
 const order = defineModel<string[]>({ required: true })
-const rest = computed(() => activeConditions(props.plan).filter(({ id }) => !order.value.includes(id)))
 const placeOf = (id: string) => props.plan.conditions.findIndex((one) => one.id === id)
 const nameOf = (id: string) => conditionName(props.plan, props.plan.conditions[placeOf(id)]!)
-const known = computed(() => order.value.filter((id) => placeOf(id) >= 0))
+const known = computed({ get: () => order.value.filter((id) => placeOf(id) >= 0), set: (ids) => (order.value = ids) })
+// What is dragged out of the order is not placed any more; the order itself says which those are.
+const rest = computed({
+  get: () =>
+    activeConditions(props.plan)
+      .map(({ id }) => id)
+      .filter((id) => !order.value.includes(id)),
+  set: () => undefined,
+})
 const count = computed(() => known.value.length + rest.value.length)
-const rank = (place: number) => (place === 0 ? 'most' : place === count.value - 1 ? 'least' : '')
+const rank = (place: number) => {
+  const [first, last] = props.ends ? ['first', 'last'] : ['most', 'least']
+  return place === 0 ? first : place === count.value - 1 ? last : ''
+}
+const dragging = { group: useId(), animation: 120, draggable: '.item', forceFallback: true, fallbackTolerance: 4 }
 </script>
 
 <template>
   <div class="picker" :class="{ big }">
-    <ol class="slots" aria-label="Chosen order, the most first">
-      <li v-for="place in count" :key="place">
+    <VueDraggable v-model="known" v-bind="dragging" tag="ol" class="slots" aria-label="Chosen order, the most first">
+      <li v-for="(id, place) in known" :key="id" class="item">
         <span class="rank">
-          {{ place }}
-          <small v-if="rank(place - 1)">{{ rank(place - 1) }}</small>
+          {{ place + 1 }}
+          <small v-if="rank(place)">{{ rank(place) }}</small>
         </span>
         <button
-          v-if="known[place - 1]"
           type="button"
           class="chip"
-          :aria-label="`Take out ${nameOf(known[place - 1]!)}`"
-          @click="order = order.filter((id) => id !== known[place - 1])"
+          :aria-label="`Take out ${nameOf(id)}`"
+          @click="order = order.filter((other) => other !== id)"
         >
-          <ConditionBadge :size="big ? 34 : 24" :letter="letterOf(plan, known[place - 1]!)" :place="placeOf(known[place - 1]!)" />
-          {{ nameOf(known[place - 1]!) }}
+          <ConditionBadge :size="big ? 34 : 24" :letter="letterOf(plan, id)" :place="placeOf(id)" />
+          {{ nameOf(id) }}
         </button>
-        <span v-else class="hole" />
       </li>
-    </ol>
-    <div v-if="rest.length > 0" class="rest" role="group" aria-label="Not placed yet">
+      <li v-for="hole in rest.length" :key="hole">
+        <span class="rank">
+          {{ known.length + hole }}
+          <small v-if="rank(known.length + hole - 1)">{{ rank(known.length + hole - 1) }}</small>
+        </span>
+        <span class="hole" />
+      </li>
+    </VueDraggable>
+    <VueDraggable
+      v-if="rest.length > 0"
+      v-model="rest"
+      v-bind="dragging"
+      class="rest"
+      role="group"
+      aria-label="Not placed yet"
+    >
       <button
-        v-for="(condition, index) in rest"
-        :key="condition.id"
+        v-for="(id, index) in rest"
+        :key="id"
         type="button"
-        class="chip"
+        class="chip item"
         :data-target="index === 0 ? target : undefined"
-        @click="order = [...known, condition.id]"
+        @click="order = [...known, id]"
       >
-        <ConditionBadge :size="big ? 34 : 24" :letter="letterOf(plan, condition.id)" :place="placeOf(condition.id)" />
-        {{ nameOf(condition.id) }}
+        <ConditionBadge :size="big ? 34 : 24" :letter="letterOf(plan, id)" :place="placeOf(id)" />
+        {{ nameOf(id) }}
       </button>
-    </div>
+    </VueDraggable>
   </div>
 </template>
 

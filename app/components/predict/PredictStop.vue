@@ -1,32 +1,53 @@
 <script setup lang="ts">
-import { evidenceOf } from '~~/core/evidence'
-import { activeConditions } from '~~/core/lesson'
-import { predictionsByGroup } from '~~/core/predictions'
+import { activeConditions, FRAMES, predictionOf, predictionsFor, type Frame, type PredictAs } from '~~/core/lesson'
+import { predictionsByGroup, resultsForPredictions } from '~~/core/predictions'
+import { FRAME_WORDS, PREDICT_WORDS, predictionPrompt } from '~~/core/wording'
 
-/** Every group's order and reason, stamped before its first counted reading, and the tally of the class. */
+/** Every group's prediction and reason, stamped before its first counted reading; hands up; and the tally of the class. */
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
 const groups = computed(() => predictionsByGroup(plan.value, lesson.record.predictions))
-const result = computed(() => {
-  const evidence = evidenceOf(plan.value, lesson.record)
-  return evidence && evidence.order.length === activeConditions(plan.value).length ? evidence.order : undefined
-})
+const result = computed(() => resultsForPredictions(plan.value, lesson.record))
 const stamped = computed(() => groups.value.filter((one) => one.stamped).length)
+const ways = computed(() => predictionsFor(plan.value))
 </script>
 
 <template>
   <div>
     <div class="stop-head">
       <h2>Predict</h2>
-      <p class="soft">Each group's order and reason, before its first counted reading.</p>
+      <p class="soft">{{ predictionPrompt(plan) }}</p>
       <NuxtLink class="button small slips" :to="`/print/${lesson.id}/slips`" target="_blank">Print slips</NuxtLink>
     </div>
-    <div v-if="activeConditions(plan).length < 2" class="empty-note">
-      <strong>Nothing to put in order yet</strong>
-      A prediction is an order of the conditions, such as “kitchen roll, tissue, card, because it is the fluffiest”.
-      <NuxtLink :to="`/lesson/${lesson.id}/plan`">Name two conditions first</NuxtLink>.
+    <div v-if="activeConditions(plan).length === 0 || ways.length === 0" class="empty-note">
+      <strong>Nothing to predict yet</strong>
+      A prediction is an order of the conditions, a number or a line, such as “kitchen roll, tissue, card, because it is the
+      fluffiest”.
+      <NuxtLink :to="`/lesson/${lesson.id}/plan`">Name what you compare first</NuxtLink>.
     </div>
     <template v-else>
+      <div class="row ways">
+        <label class="field">
+          <span>They predict</span>
+          <select
+            class="box"
+            :value="predictionOf(plan)"
+            @change="lesson.edit((draft) => (draft.predictAs = ($event.target as HTMLSelectElement).value as PredictAs))"
+          >
+            <option v-for="way in ways" :key="way" :value="way">{{ PREDICT_WORDS[way] }}</option>
+          </select>
+        </label>
+        <label class="field">
+          <span>in the words</span>
+          <select
+            class="box"
+            :value="plan.frame"
+            @change="lesson.edit((draft) => (draft.frame = ($event.target as HTMLSelectElement).value as Frame))"
+          >
+            <option v-for="frame in FRAMES" :key="frame" :value="frame">{{ FRAME_WORDS[frame].name }}</option>
+          </select>
+        </label>
+      </div>
       <section class="sheet tally" aria-labelledby="tally">
         <h3 id="tally">
           The class so far
@@ -34,6 +55,13 @@ const stamped = computed(() => groups.value.filter((one) => one.stamped).length)
         </h3>
         <PredictionTally :plan="plan" :predictions="lesson.record.predictions" />
       </section>
+      <details v-if="activeConditions(plan).length > 1" class="fold">
+        <summary>
+          <strong>Hands up</strong>
+          <span class="soft">without tablets or slips: the whole class, counted here or on the board</span>
+        </summary>
+        <HandsUp :plan="plan" :predictions="lesson.record.predictions" @count="lesson.addPrediction" />
+      </details>
       <ul class="groups">
         <GroupPrediction v-for="one in groups" :key="one.group" :prediction="one" :result="result" />
       </ul>
@@ -57,5 +85,9 @@ const stamped = computed(() => groups.value.filter((one) => one.stamped).length)
 }
 .groups {
   margin-top: 14px;
+}
+.ways {
+  align-items: flex-end;
+  margin-bottom: 12px;
 }
 </style>

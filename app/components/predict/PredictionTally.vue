@@ -1,11 +1,18 @@
 <script setup lang="ts">
-import { letterOf, type Plan, type Prediction } from '~~/core/lesson'
-import { tallyOf } from '~~/core/predictions'
+import { letterOf, predictionOf, type Plan, type Prediction } from '~~/core/lesson'
+import { changeTally, tallyOf } from '~~/core/predictions'
 import { nameOfCondition } from '~~/core/wording'
 
-/** How many groups put each condition first and last: one square a group. */
+/** How many groups put each condition first and last, or say that it goes up or down: one square a group. */
 const props = defineProps<{ plan: Plan; predictions: Prediction[]; big?: boolean }>()
 const tally = computed(() => tallyOf(props.plan, props.predictions))
+const counted = computed(() => tally.value.some(({ hands }) => hands !== undefined))
+const columns = computed(() => (predictionOf(props.plan) === 'change' ? ['more', 'the same', 'less'] : ['most', 'least']))
+const rows = computed(() =>
+  predictionOf(props.plan) === 'change'
+    ? changeTally(props.plan, props.predictions).map(({ condition, up, same, down }) => ({ condition, counts: [up, same, down], hands: undefined }))
+    : tally.value.map(({ condition, most, least, hands }) => ({ condition, counts: [most, least], hands })),
+)
 const placeOf = (id: string) => props.plan.conditions.findIndex((one) => one.id === id)
 </script>
 
@@ -14,12 +21,12 @@ const placeOf = (id: string) => props.plan.conditions.findIndex((one) => one.id 
     <thead>
       <tr>
         <th scope="col"><span class="sr-only">Condition</span></th>
-        <th scope="col">most</th>
-        <th scope="col">least</th>
+        <th v-for="column in columns" :key="column" scope="col">{{ column }}</th>
+        <th v-if="counted" scope="col">hands up</th>
       </tr>
     </thead>
     <tbody>
-      <tr v-for="one in tally" :key="one.condition">
+      <tr v-for="one in rows" :key="one.condition">
         <th scope="row">
           <ConditionBadge
             :size="big ? (tally.length > 5 ? 34 : 44) : 26"
@@ -28,14 +35,11 @@ const placeOf = (id: string) => props.plan.conditions.findIndex((one) => one.id 
           />
           <span>{{ nameOfCondition(plan, one.condition) }}</span>
         </th>
-        <td>
-          <span class="squares"><i v-for="n in one.most" :key="n" /></span>
-          {{ one.most }}
+        <td v-for="(count, column) in one.counts" :key="column">
+          <span class="squares" :class="{ hollow: column > 0 }"><i v-for="n in count" :key="n" /></span>
+          {{ count }}
         </td>
-        <td>
-          <span class="squares hollow"><i v-for="n in one.least" :key="n" /></span>
-          {{ one.least }}
-        </td>
+        <td v-if="counted">{{ one.hands }}</td>
       </tr>
     </tbody>
   </table>

@@ -13,7 +13,7 @@ import {
   nameOfCondition,
   nextQuestions,
   question,
-  VARIABLE_WORDS,
+  variableWords,
   writeAverage,
   writeReading,
 } from '~~/core/wording'
@@ -23,7 +23,7 @@ const ResultsChart = defineAsyncComponent(() => import('~/components/charts/Resu
 const props = defineProps<{ plan: Plan; record: LessonRecord }>()
 const evidence = computed(() => evidenceOf(props.plan, props.record))
 const method = computed(() => measuredCard(props.plan)?.method)
-const words = computed(() => VARIABLE_WORDS[props.plan.words])
+const words = computed(() => variableWords(props.plan))
 const last = computed(() => props.record.conclusions.at(-1))
 const orders = computed(() =>
   predictionsByGroup(props.plan, props.record.predictions).flatMap((one) => (one.stamped ? [one.stamped.order] : [])),

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { activeConditions, changedFactor, keptFactors, letterOf, measuredCard, type Group, type Plan } from '~~/core/lesson'
 import { unitOf } from '~~/core/quantity'
-import { FRAME_WORDS, nameOfCondition, question, VARIABLE_WORDS } from '~~/core/wording'
+import { FRAME_WORDS, nameOfCondition, question, variableWords } from '~~/core/wording'
 
 /** One page for a group: the plan, filled in or to be filled in, and a table to write readings into. */
 const props = defineProps<{ plan: Plan; blank?: boolean }>()
-const words = computed(() => VARIABLE_WORDS[props.plan.words])
+const words = computed(() => variableWords(props.plan))
 const kept = computed(() => keptFactors(props.plan))
 const unit = computed(() => unitOf(measuredCard(props.plan)?.method.unit ?? 'count').symbol)
 // A blank sheet is the same for all; a filled one belongs to a group.

@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { evidenceOf } from '~~/core/evidence'
+import { measuredCard, momentsOf } from '~~/core/lesson'
 
 /** How sure we can be, every reading on one graph, and the table behind it. */
 const ResultsChart = defineAsyncComponent(() => import('~/components/charts/ResultsChart.vue'))
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
+const known = computed(() => new Set(plan.value.conditions.map(({ id }) => id)))
 const evidence = computed(() => evidenceOf(plan.value, lesson.record))
 </script>
 
@@ -17,7 +19,9 @@ const evidence = computed(() => evidenceOf(plan.value, lesson.record))
     <template v-if="evidence && evidence.summaries.length > 0">
       <GradeBanner :plan="plan" :evidence="evidence" />
       <div class="chart"><ResultsChart :plan="plan" :record="lesson.record" /></div>
-      <ResultsTable :plan="plan" :evidence="evidence" :record="lesson.record" />
+      <MomentTable v-if="momentsOf(plan).length > 1" class="section" :plan="plan" :record="lesson.record" />
+      <WordTable v-if="measuredCard(plan)?.method.instrument === 'words'" class="section" :plan="plan" :record="lesson.record" />
+      <ResultsTable v-else-if="plan.kind !== 'over-time' && evidence.summaries.some(({ condition }) => known.has(condition))" class="section" :plan="plan" :evidence="evidence" :record="lesson.record" />
     </template>
     <div v-else class="empty-note">
       <strong>No readings yet</strong>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { activeConditions, letterOf, type Plan } from '~~/core/lesson'
 import type { Reading } from '~~/core/lesson'
-import type { Progress } from '~~/core/record'
+import { cellKey, type Progress } from '~~/core/record'
 import { nameOfCondition, writeReading } from '~~/core/wording'
 
 /** All is written down: the group's own numbers, each of which can still be put right. */
@@ -11,17 +11,13 @@ defineEmits<{ fix: [reading: Reading] }>()
 
 <template>
   <div class="done">
-    <h1>{{ progress.all === 0 ? 'Nothing to test yet' : 'All written down' }}</h1>
-    <p>
-      {{
-        progress.all === 0 ? 'Your teacher is still planning.' : 'Clear away, then look at the board. Tap a number to put it right.'
-      }}
-    </p>
+    <h1>All written down</h1>
+    <p>Clear away, then look at the board. Tap a number to put it right.</p>
     <ul>
       <li v-for="condition in activeConditions(plan)" :key="condition.id">
         <ConditionBadge :size="36" :letter="letterOf(plan, condition.id)" :place="plan.conditions.indexOf(condition)" />
         <span class="name">{{ nameOfCondition(plan, condition.id) }}</span>
-        <template v-for="cell in progress.cells" :key="`${cell.condition}-${cell.repeat}`">
+        <template v-for="cell in progress.cells" :key="cellKey(cell)">
           <button
             v-for="reading in cell.condition === condition.id ? cell.kept : []"
             :key="reading.id"

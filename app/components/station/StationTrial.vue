@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { letterOf, measuredCard, type LessonRecord, type Plan, type Reading } from '~~/core/lesson'
-import { readQuantity, type UnitCode } from '~~/core/quantity'
-import { checkReading, type Cell, type Doubt, type Progress } from '~~/core/record'
-import { nameOfCondition, readErrorWords, writeReading } from '~~/core/wording'
+import type { UnitCode } from '~~/core/quantity'
+import { cellKey, checkReading, readEntry, type Cell, type Doubt, type Progress } from '~~/core/record'
+import { momentWords, nameOfCondition, readErrorWords, writeReading } from '~~/core/wording'
 import type { NewReading } from '~~/schemas/record'
 
 /** One trial: what to fetch, what has to be so, the number; and what is asked about it before it is written down. */
@@ -15,7 +15,8 @@ const props = defineProps<{
   last?: Reading
 }>()
 const emit = defineEmits<{ written: [reading: NewReading]; fix: []; back: []; skipPractice: []; choose: [cell: Cell] }>()
-const unit = computed(() => measuredCard(props.plan)!.method.unit)
+const method = computed(() => measuredCard(props.plan)!.method)
+const unit = computed(() => method.value.unit)
 const chosenUnit = ref<UnitCode>(unit.value)
 const text = ref(props.fixing?.entered ?? '')
 const trouble = ref('')
@@ -23,18 +24,17 @@ const asked = shallowRef<{ value: number; entered: string; doubts: Doubt[] }>()
 const sayingWhy = ref(false)
 const place = computed(() => props.plan.conditions.findIndex((one) => one.id === props.trial.condition))
 const name = computed(() => nameOfCondition(props.plan, props.trial.condition))
-const dots = computed(() => props.progress.cells.filter((cell) => cell.condition === props.trial.condition))
-const open = computed(() =>
-  props.progress.cells.filter(
-    (cell) => cell.kept.length === 0 && !(cell.condition === props.trial.condition && cell.repeat === props.trial.repeat),
-  ),
+const dots = computed(() =>
+  props.progress.cells.filter(({ condition, moment }) => condition === props.trial.condition && moment === props.trial.moment),
 )
+const open = computed(() => props.progress.cells.filter((cell) => cell.kept.length === 0 && cellKey(cell) !== cellKey(props.trial)))
+const moment = computed(() => momentWords(props.plan, props.trial.moment))
 
 /** What stands in the display, in the plan's unit; undefined and a message when it cannot be read. */
 function read(): { value: number; entered: string } | undefined {
   const entered =
     /[a-z°"']/i.test(text.value) || chosenUnit.value === unit.value ? text.value.trim() : `${text.value.trim()} ${chosenUnit.value}`
-  const found = readQuantity(entered, { unit: unit.value })
+  const found = readEntry(props.plan, entered)
   trouble.value = found.ok ? '' : readErrorWords(found.code)
   return found.ok ? { value: found.value, entered } : undefined
 }
@@ -42,10 +42,16 @@ function read(): { value: number; entered: string } | undefined {
 function submit(): void {
   const found = read()
   if (!found) return
-  const { condition, practice } = props.trial
+  const { condition, moment: at, practice } = props.trial
   const doubts = practice
     ? []
-    : checkReading(props.plan, props.record.readings, { id: props.fixing?.id, condition, value: found.value, unit: unit.value })
+    : checkReading(props.plan, props.record.readings, {
+        id: props.fixing?.id,
+        condition,
+        moment: at,
+        value: found.value,
+        unit: unit.value,
+      })
   if (doubts.length > 0) asked.value = { ...found, doubts }
   else write(found)
 }
@@ -83,6 +89,7 @@ function setAside(reason: string): void {
         <ConditionBadge :size="58" :letter="letterOf(plan, trial.condition)" :place="place" />
         <div>
           <h1>{{ name }}</h1>
+          <p v-if="moment" class="moment">{{ moment }}</p>
           <p v-if="trial.practice" class="practice">Practice: it does not count</p>
           <p v-else class="dots" :aria-label="`Trial ${trial.repeat} of ${plan.repeats}`">
             <i v-for="cell in dots" :key="cell.repeat" :class="{ done: cell.kept.length > 0, now: cell.repeat === trial.repeat }" />
@@ -111,12 +118,12 @@ function setAside(reason: string): void {
         <div class="row">
           <button
             v-for="cell in open"
-            :key="`${cell.condition}-${cell.repeat}`"
+            :key="cellKey(cell)"
             type="button"
             class="button"
             @click="emit('choose', cell)"
           >
-            {{ letterOf(plan, cell.condition) }} {{ cell.repeat }}
+            {{ letterOf(plan, cell.condition) }} {{ cell.repeat }} {{ momentWords(plan, cell.moment) }}
           </button>
         </div>
       </details>
@@ -140,7 +147,22 @@ function setAside(reason: string): void {
       @back="sayingWhy = false"
     />
     <form v-else class="entry" @submit.prevent="submit">
-      <NumberPad v-model="text" v-model:unit="chosenUnit" :plan-unit="unit" :trouble="trouble" />
+      <div v-if="method.instrument === 'words'" class="words" role="radiogroup" aria-label="Which word fits?">
+        <button
+          v-for="word in method.words"
+          :key="word"
+          type="button"
+          class="button large"
+          role="radio"
+          :aria-checked="text === word"
+          :class="{ on: text === word }"
+          @click="text = word"
+        >
+          {{ word }}
+        </button>
+        <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+      </div>
+      <NumberPad v-else v-model="text" v-model:unit="chosenUnit" :plan-unit="unit" :trouble="trouble" />
       <div class="row">
         <button type="button" class="button wrong" @click="sayingWhy = true">something went wrong</button>
         <button type="submit" class="button main big">Write it down</button>
@@ -263,5 +285,17 @@ h1 {
     gap: 36px;
     padding-top: 28px;
   }
+}
+.moment {
+  font-size: 24px;
+  font-weight: 700;
+}
+.words {
+  display: grid;
+  gap: 8px;
+}
+.words .on {
+  border-color: var(--green);
+  background: var(--green-light);
 }
 </style>

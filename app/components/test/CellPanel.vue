@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { letterOf, type Reading } from '~~/core/lesson'
 import { answersTo } from '~~/core/secondLook'
-import { checkReading, countedReadings, historyOf, type Cell } from '~~/core/record'
-import { doubtWords, fixWords, nameOfCondition, nameOfGroup, REASONS, writeReading } from '~~/core/wording'
+import { cellKey, checkReading, countedReadings, historyOf, type Cell } from '~~/core/record'
+import { doubtWords, fixWords, momentWords, nameOfCondition, nameOfGroup, REASONS, writeReading } from '~~/core/wording'
 
 /** One place of the grid: what was written, what is asked about it, how it came to be; and the ways to set it right. */
 const props = defineProps<{ place: Cell }>()
@@ -11,7 +11,7 @@ const plan = computed(() => lesson.plan!)
 const settingAside = ref<string>()
 const reason = ref('')
 watch(
-  () => placeKey(props.place),
+  () => cellKey(props.place),
   () => (settingAside.value = undefined),
 )
 
@@ -38,7 +38,9 @@ async function setAside(reading: Reading): Promise<void> {
   <section class="sheet panel" aria-label="The chosen place">
     <h3>
       {{ nameOfGroup(plan, place.group) }} · {{ letterOf(plan, place.condition) }} {{ nameOfCondition(plan, place.condition) }} ·
-      {{ place.practice ? 'practice, never counted' : `repeat ${place.repeat}` }}
+      {{ place.practice ? 'practice, never counted' : `repeat ${place.repeat}` }}{{
+        place.moment === '' ? '' : `, ${momentWords(plan, place.moment)}`
+      }}
     </h3>
     <p v-if="shown.length === 0" class="soft">Nothing written yet.</p>
     <ul>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { readBlock } from '~~/core/formats'
-import { activeConditions, letterOf, measuredCard } from '~~/core/lesson'
+import { activeConditions, letterOf, measuredCard, momentsOf } from '~~/core/lesson'
 import { unitOf } from '~~/core/quantity'
-import { practiceOf, progressOf, type Cell } from '~~/core/record'
-import { nameOfCondition } from '~~/core/wording'
+import { cellKey, practiceOf, progressOf, type Cell } from '~~/core/record'
+import { cellTarget } from '~~/core/secondLook'
+import { momentWords, nameOfCondition } from '~~/core/wording'
 
 /** Groups by conditions by repeats, keyed in like a spreadsheet. What cannot be read stays in its place until it is mended. */
 const props = defineProps<{ withPractice: boolean }>()
@@ -14,7 +15,19 @@ const unit = computed(() => measuredCard(plan.value)!.method.unit)
 const conditions = computed(() => activeConditions(plan.value))
 const progress = computed(() => progressOf(plan.value, lesson.record.readings))
 const practice = computed(() => practiceOf(plan.value, lesson.record.readings))
-const perCondition = computed(() => plan.value.repeats + (props.withPractice ? 1 : 0))
+const moments = computed(() => momentsOf(plan.value))
+/** Headings under each condition: practice, then every repeat, at every moment it is read. */
+const columns = computed(() => [
+  ...(props.withPractice ? moments.value.map(({ id }) => headingOf('practice', id)) : []),
+  ...Array.from({ length: plan.value.repeats }, (_, place) => moments.value.map(({ id }) => headingOf(String(place + 1), id))).flat(),
+])
+const perCondition = computed(() => columns.value.length)
+
+function headingOf(trial: string, moment: string): string {
+  const when = momentWords(plan.value, moment)
+  if (when === '') return trial
+  return plan.value.repeats === 1 && trial === '1' ? when : `${trial}: ${when}`
+}
 const rows = computed(() =>
   progress.value.map(({ group, cells }) =>
     conditions.value.flatMap(({ id }) => [
@@ -23,19 +36,19 @@ const rows = computed(() =>
     ]),
   ),
 )
-const { drafts, troubles, textOf, write } = useGridEntry(unit)
+const { drafts, troubles, textOf, write } = useGridEntry()
 const doubtful = computed(
   () => new Set(lesson.findings.flatMap((finding) => (finding.code === 'doubtful' ? [finding.reading] : []))),
 )
 const grid = ref<HTMLElement>()
 
 const labelOf = (cell: Cell) =>
-  `${nameOfGroup(cell.group)}, ${letterOf(plan.value, cell.condition)} ${nameOfCondition(plan.value, cell.condition)}, ${cell.practice ? 'practice' : `repeat ${cell.repeat}`}`
+  `${nameOfGroup(cell.group)}, ${letterOf(plan.value, cell.condition)} ${nameOfCondition(plan.value, cell.condition)}, ${cell.practice ? 'practice' : `repeat ${cell.repeat}`}${cell.moment === '' ? '' : `, ${momentWords(plan.value, cell.moment)}`}`
 const nameOfGroup = (id: string) => plan.value.groups.find((group) => group.id === id)!.name
-const isChosen = (cell: Cell) => chosen.value && placeKey(chosen.value) === placeKey(cell)
+const isChosen = (cell: Cell) => chosen.value && cellKey(chosen.value) === cellKey(cell)
 // The chosen place follows what is written into it.
 watch(rows, (all) => {
-  if (chosen.value) chosen.value = all.flat().find((cell) => placeKey(cell) === placeKey(chosen.value!)) ?? chosen.value
+  if (chosen.value) chosen.value = all.flat().find((cell) => cellKey(cell) === cellKey(chosen.value!)) ?? chosen.value
 })
 
 function input(row: number, column: number): HTMLInputElement | null {
@@ -64,8 +77,8 @@ function onKey(event: KeyboardEvent, row: number, column: number): void {
   const to = moves[event.key]
   if (event.key === 'Escape') {
     const cell = rows.value[row]![column]!
-    drafts.value.delete(placeKey(cell))
-    troubles.value.delete(placeKey(cell))
+    drafts.value.delete(cellKey(cell))
+    troubles.value.delete(cellKey(cell))
     field.value = textOf(cell)
     field.select()
   } else if (to && !event.ctrlKey && !event.metaKey) {
@@ -118,9 +131,7 @@ function onPaste(event: ClipboardEvent, row: number, column: number): void {
         <tr>
           <td class="corner" />
           <template v-for="condition in conditions" :key="condition.id">
-            <th v-for="n in perCondition" :key="n" scope="col" :class="{ first: n === 1 }">
-              {{ withPractice ? (n === 1 ? 'practice' : n - 1) : n }}
-            </th>
+            <th v-for="(heading, place) in columns" :key="heading" scope="col" :class="{ first: place === 0 }">{{ heading }}</th>
           </template>
           <td class="done" />
         </tr>
@@ -135,14 +146,14 @@ function onPaste(event: ClipboardEvent, row: number, column: number): void {
           </th>
           <td
             v-for="(cell, column) in cells"
-            :key="placeKey(cell)"
+            :key="cellKey(cell)"
             :class="{
               first: column % perCondition === 0,
               chosen: isChosen(cell),
               practice: cell.practice,
               aside: cell.kept.length === 0 && cell.setAside.length > 0,
               doubtful: cell.kept.some((reading) => doubtful.has(reading.id)),
-              wrong: troubles.has(placeKey(cell)),
+              wrong: troubles.has(cellKey(cell)),
             }"
           >
             <input
@@ -152,10 +163,10 @@ function onPaste(event: ClipboardEvent, row: number, column: number): void {
               :aria-label="labelOf(cell)"
               :data-row="row"
               :data-column="column"
-              :data-target="cell.practice ? undefined : `cell-${cell.group}-${cell.condition}-${cell.repeat}`"
-              :title="troubles.get(placeKey(cell))"
-              :aria-invalid="troubles.has(placeKey(cell)) ? true : undefined"
-              @input="drafts.set(placeKey(cell), ($event.target as HTMLInputElement).value)"
+              :data-target="cell.practice ? undefined : cellTarget(cell)"
+              :title="troubles.get(cellKey(cell))"
+              :aria-invalid="troubles.has(cellKey(cell)) ? true : undefined"
+              @input="drafts.set(cellKey(cell), ($event.target as HTMLInputElement).value)"
               @focus="onFocus($event, cell)"
               @blur="write([{ cell, text: ($event.target as HTMLInputElement).value }])"
               @keydown="onKey($event, row, column)"

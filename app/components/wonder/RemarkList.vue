@@ -1,51 +1,65 @@
 <script setup lang="ts">
 import { VueDraggable } from 'vue-draggable-plus'
-import type { Remark } from '~~/core/lesson'
-import { doubtfulRemarks } from '~~/core/wonder'
-import { WONDER_LISTS, WONDER_WORDS, type WonderList } from '~~/core/wording'
+import { newRemark, REMARK_LISTS, type Remark, type RemarkList } from '~~/core/lesson'
+import { doubtfulRemarks, keepForLater, testableOf, withoutRemark } from '~~/core/wonder'
+import { nameOfGroup, VERDICT_WORDS, WONDER_WORDS } from '~~/core/wording'
 
-/** One of the three lists, with quick entry: type, Enter, type on. */
-const props = defineProps<{ name: WonderList }>()
+/** One of the three lists, with quick entry: type, Enter, type on. What groups say at their stations comes in by itself. */
+const props = defineProps<{ name: RemarkList; looking?: string }>()
+const emit = defineEmits<{ look: [id: string] }>()
 const lesson = useLesson()
+const plan = computed(() => lesson.heard!)
 const words = computed(() => WONDER_WORDS[props.name])
 const remarks = computed<Remark[]>({
-  get: () => lesson.plan!.wonder[props.name],
-  set: (list) => lesson.edit((draft) => (draft.wonder[props.name] = list), 'drag-remark'),
+  get: () => plan.value.wonder[props.name],
+  set: (list) => lesson.editHeard((draft) => (draft.wonder[props.name] = list), 'drag-remark'),
 })
 
 const guesses = computed(
   () =>
     new Map(
-      props.name === 'noticed' ? doubtfulRemarks(lesson.plan!).map(({ remark, words }) => [remark.id, words.join(', ')]) : [],
+      props.name === 'noticed' ? doubtfulRemarks(plan.value).map(({ remark, words }) => [remark.id, words.join(', ')]) : [],
+    ),
+)
+const verdicts = computed(
+  () =>
+    new Map(
+      props.name === 'wondered'
+        ? plan.value.wonder.wondered.map((remark) => [remark.id, VERDICT_WORDS[testableOf(plan.value, remark).verdict]])
+        : [],
     ),
 )
 
 function add(text: string): void {
-  lesson.edit((plan) => plan.wonder[props.name].push({ id: newId(), text, kept: false }))
+  lesson.editHeard((draft) => draft.wonder[props.name].push(newRemark(newId(), text)))
 }
 
 function write(id: string, text: string): void {
-  lesson.edit((plan) => {
-    plan.wonder[props.name].find((remark) => remark.id === id)!.text = text
-  }, `remark-${id}`)
-}
-
-function takeAway(id: string): void {
-  lesson.edit((plan) => (plan.wonder[props.name] = plan.wonder[props.name].filter((remark) => remark.id !== id)))
+  lesson.editHeard((draft) => (draft.wonder[props.name].find((remark) => remark.id === id)!.text = text), `remark-${id}`)
 }
 
 function itemsFor(remark: Remark) {
-  const others = WONDER_LISTS.filter((list) => list !== props.name)
+  const others = REMARK_LISTS.filter((list) => list !== props.name)
   return [
+    ...(props.name === 'wondered'
+      ? [
+          { label: 'Could we test it?', key: 't', run: () => emit('look', remark.id) },
+          {
+            label: remark.later ? 'Back from next time' : 'Keep for next time',
+            key: 'l',
+            run: () => lesson.replace(keepForLater(plan.value, remark.id, !remark.later)),
+          },
+        ]
+      : []),
     ...others.map((list) => ({
       label: `Move to ${WONDER_WORDS[list].name}`,
       run: () =>
-        lesson.edit((plan) => {
-          plan.wonder[props.name] = plan.wonder[props.name].filter(({ id }) => id !== remark.id)
-          plan.wonder[list].push(remark)
+        lesson.editHeard((draft) => {
+          draft.wonder[props.name] = draft.wonder[props.name].filter(({ id }) => id !== remark.id)
+          draft.wonder[list].push(remark)
         }),
     })),
-    { label: 'Take away', key: 'Delete', run: () => takeAway(remark.id) },
+    { label: 'Take away', key: 'Delete', run: () => lesson.replace(withoutRemark(plan.value, remark.id)) },
   ]
 }
 </script>
@@ -63,14 +77,38 @@ function itemsFor(remark: Remark) {
       :animation="120"
       class="remarks"
     >
-      <li v-for="remark in remarks" :key="remark.id" class="remark">
+      <li
+        v-for="remark in remarks"
+        :key="remark.id"
+        class="remark"
+        :class="{ chosen: plan.asked.chosen === remark.id, later: remark.later, looked: looking === remark.id }"
+      >
+        <span v-if="remark.by" class="by" :title="`said by ${nameOfGroup(plan, remark.by)}`">
+          <ShapeBadge :size="15" :shape="plan.groups.find(({ id }) => id === remark.by)?.shape ?? 'circle'" />
+          <span class="sr-only">{{ nameOfGroup(plan, remark.by) }}</span>
+        </span>
         <GrowingField
           plain
           :label="`${words.name}: ${remark.text}`"
           :model-value="remark.text"
           @update:model-value="write(remark.id, $event)"
         />
-        <span v-if="guesses.has(remark.id)" class="guess" :title="`sounds like a guess: ${guesses.get(remark.id)}`">guess?</span>
+        <span v-if="guesses.has(remark.id)" class="tag" :title="`sounds like a guess: ${guesses.get(remark.id)}`">guess?</span>
+        <button
+          v-if="verdicts.has(remark.id)"
+          type="button"
+          class="tag verdict"
+          :aria-pressed="looking === remark.id"
+          :aria-label="`Could we test it? ${verdicts.get(remark.id)!.name}: ${remark.text}`"
+          @click="emit('look', remark.id)"
+        >
+          <template v-if="plan.asked.chosen === remark.id">our question</template>
+          <template v-else-if="remark.later">next time</template>
+          <template v-else>
+            <span aria-hidden="true">{{ verdicts.get(remark.id)!.mark }}</span>
+            {{ verdicts.get(remark.id)!.name }}
+          </template>
+        </button>
         <MoreMenu :label="`More for: ${remark.text}`" :items="itemsFor(remark)" />
       </li>
     </VueDraggable>
@@ -106,14 +144,36 @@ function itemsFor(remark: Remark) {
   min-height: 40px;
   padding-bottom: 8px;
 }
-.guess {
+.tag {
   flex: none;
   align-self: center;
   padding: 0 6px;
+  border: 0;
   border-radius: 9px;
   background: var(--brass-light);
   color: var(--ink);
   font-size: 13px;
+  white-space: nowrap;
+}
+.verdict {
+  min-height: 24px;
+  border: 1px solid var(--mark);
+  background: var(--card);
+  cursor: pointer;
+}
+.chosen .verdict {
+  border-color: var(--green);
+  background: var(--green-light);
+}
+.later {
+  color: var(--soft);
+}
+.looked {
+  background: var(--green-light);
+}
+.by {
+  flex: none;
+  padding: 7px 0 0 2px;
 }
 .remark {
   display: flex;

@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { withGroups } from '~~/core/lesson'
-import { WONDER_LISTS } from '~~/core/wording'
+import { KIND_SHAPES, REMARK_LISTS, withGroups } from '~~/core/lesson'
 
 /** What the class saw, guessed and asked, and the question that comes of it. */
 const lesson = useLesson()
@@ -10,7 +9,16 @@ function setChildren(children: number): void {
   lesson.replace(withGroups({ ...plan.value, children }, plan.value.groups.length, newId))
 }
 
-const ready = computed(() => plan.value.changed !== null && plan.value.measured !== null)
+const chosenToLook = ref<string>()
+/** The wondering that is looked at, as long as it is there. */
+const looking = computed(() => lesson.heard!.wonder.wondered.find(({ id }) => id === chosenToLook.value)?.id)
+
+function look(id: string): void {
+  chosenToLook.value = chosenToLook.value === id ? undefined : id
+  if (chosenToLook.value) void nextTick(() => focusTarget('testable'))
+}
+
+const ready = computed(() => plan.value.measured !== null && (plan.value.changed !== null || !KIND_SHAPES[plan.value.kind].needsChange))
 </script>
 
 <template>
@@ -49,22 +57,18 @@ const ready = computed(() => plan.value.changed !== null && plan.value.measured 
         @update:model-value="setChildren($event ?? 0)"
       />
     </div>
-    <div class="field hook">
-      <span class="label">The hook: what the class looks at first</span>
-      <GrowingField
-        label="The hook"
-        :model-value="plan.wonder.hook"
-        placeholder="an object, a picture, a quick demonstration"
-        @update:model-value="lesson.edit((draft) => (draft.wonder.hook = $event), 'hook')"
-      />
-    </div>
+    <HookPanel />
 
     <div class="lists">
-      <RemarkList v-for="name in WONDER_LISTS" :key="name" :name="name" />
+      <RemarkList v-for="name in REMARK_LISTS" :key="name" :name="name" :looking="looking" @look="look" />
     </div>
+    <TestablePanel v-if="looking" :id="looking" @close="chosenToLook = undefined" />
 
     <section class="section sheet asked" aria-labelledby="our-question">
-      <h3 id="our-question">Our question</h3>
+      <div class="row top">
+        <h3 id="our-question">Our question</h3>
+        <WhoseQuestion />
+      </div>
       <QuestionLine :plan="plan" class="line" />
       <div class="row">
         <NuxtLink :to="`/lesson/${lesson.id}/plan`" class="button main">
@@ -91,8 +95,9 @@ const ready = computed(() => plan.value.changed !== null && plan.value.measured 
   grid-template-columns: minmax(0, 1fr) 150px 110px;
   gap: 12px;
 }
-.hook {
-  margin-top: 10px;
+.top {
+  align-items: baseline;
+  justify-content: space-between;
 }
 .lists {
   display: grid;

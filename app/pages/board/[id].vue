@@ -5,7 +5,7 @@ import { BOARD_WORDS } from '~~/core/wording'
 
 /** The lesson on the projector: one message at a time. It turns to the view that fits by itself, until somebody chooses one. */
 const route = useRoute()
-const { plan, record, code, connected, missing } = useBoard(String(route.params.id))
+const { plan, record, code, connected, missing, addPrediction } = useBoard(String(route.params.id))
 const clock = useTestClock(String(route.params.id), plan)
 const chosen = ref<BoardViewName>()
 const dark = useLocalStorage('board-dark', false)
@@ -29,10 +29,14 @@ const host = computed(() => window.location.host)
     <p v-if="missing" class="message">This lesson is not here. Close this window and open the board from the desk.</p>
     <p v-else-if="!plan" class="message">Opening …</p>
     <template v-else>
-      <header><QuestionLine as="h1" :plan="plan" /></header>
+      <header>
+        <h1 v-if="view === 'wonder'">What do we see? What do we wonder?</h1>
+        <QuestionLine v-else as="h1" :plan="plan" />
+      </header>
       <main>
-        <BoardQuestion v-if="view === 'question'" :plan="plan" />
-        <BoardPredict v-else-if="view === 'predict'" :plan="plan" :record="record" />
+        <BoardWonder v-if="view === 'wonder'" :plan="plan" :record="record" :lesson="String(route.params.id)" />
+        <BoardQuestion v-else-if="view === 'question'" :plan="plan" />
+        <BoardPredict v-else-if="view === 'predict'" :plan="plan" :record="record" @count="addPrediction" />
         <BoardTest v-else-if="view === 'test'" :plan="plan" :record="record" :clock="clock" />
         <BoardResults v-else-if="view === 'results'" :plan="plan" :record="record" :dark="dark" />
         <BoardAgree v-else :plan="plan" :record="record" />

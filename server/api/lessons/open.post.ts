@@ -6,6 +6,7 @@ import { textFileSchema } from '../../../schemas/requests'
 import { Refusal } from '../../access/refusal'
 import { deskRoute, pathWords } from '../../access/route'
 import { addLesson } from '../../database/lessons'
+import { pictureBytes } from '../../lesson/pictureBytes'
 
 /** Opens a lesson file as a further lesson. A file that is not whole changes nothing. */
 export default deskRoute({ body: textFileSchema, file: true }, async ({ database, body }) => {
@@ -16,7 +17,7 @@ export default deskRoute({ body: textFileSchema, file: true }, async ({ database
   const file = value as LessonFile
   const stray = strayReference(file)
   if (stray) throw refused(stray)
-  return { id: (await addLesson(database, file.plan, withFreshIds(file, randomUUID))).id }
+  return { id: (await addLesson(database, file.plan, withFreshIds(file, randomUUID), file.pictures.map(pictureBytes))).id }
 })
 
 function refused(problem: FileProblem): Refusal {

@@ -3,7 +3,9 @@ import { writeLessonFile } from '../../../../core/formats'
 import { lessonRoute } from '../../../access/route'
 import { notFound } from '../../../access/refusal'
 import { loadLesson } from '../../../database/lessons'
+import { listPictures } from '../../../database/pictures'
 import { attachment } from '../../../lesson/attachment'
+import { pictureAddress } from '../../../lesson/pictureBytes'
 
 /** The lesson as a file to keep or to open elsewhere. */
 export default lessonRoute({}, async ({ event, database, lesson }) => {
@@ -11,5 +13,8 @@ export default lessonRoute({}, async ({ event, database, lesson }) => {
   if (!whole) throw notFound('lesson')
   setResponseHeader(event, 'content-type', 'application/json; charset=utf-8')
   setResponseHeader(event, 'content-disposition', attachment(lesson.plan, 'beaker.json'))
-  return JSON.stringify(writeLessonFile(whole.lesson.plan, whole.record, new Date().toISOString()), null, 1)
+  const { plan } = whole.lesson
+  const named = plan.wonder.pictures.map(({ id }) => id)
+  const pictures = (await listPictures(database, lesson.id, named)).map(pictureAddress)
+  return JSON.stringify(writeLessonFile(plan, whole.record, pictures, new Date().toISOString()), null, 1)
 })

@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import { REMARK_LISTS, type LessonRecord, type Plan } from '~~/core/lesson'
+import { withSaid } from '~~/core/wonder'
+import { WONDER_WORDS } from '~~/core/wording'
+
+/** The hook, large, and what the class says of it, the newest first. */
+const props = defineProps<{ plan: Plan; record: LessonRecord; lesson: string }>()
+const heard = computed(() => withSaid(props.plan, props.record.remarks))
+const MOST_SHOWN = 5
+</script>
+
+<template>
+  <div class="wonder">
+    <div v-if="plan.wonder.pictures.length > 0 || plan.wonder.hook" class="hook">
+      <img
+        v-for="picture in plan.wonder.pictures.slice(0, 2)"
+        :key="picture.id"
+        :src="`/api/lessons/${lesson}/pictures/${picture.id}`"
+        :alt="picture.caption || 'What we look at'"
+      />
+      <p v-if="plan.wonder.hook">{{ plan.wonder.hook }}</p>
+    </div>
+    <div class="lists">
+      <section v-for="name in REMARK_LISTS" :key="name">
+        <h2>{{ WONDER_WORDS[name].name }}</h2>
+        <ul>
+          <li v-for="remark in heard.wonder[name].slice(-MOST_SHOWN).reverse()" :key="remark.id">{{ remark.text }}</li>
+        </ul>
+        <p v-if="heard.wonder[name].length > MOST_SHOWN" class="soft">and {{ heard.wonder[name].length - MOST_SHOWN }} more</p>
+      </section>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.wonder {
+  display: flex;
+  flex-direction: column;
+  gap: 20px;
+  height: 100%;
+  overflow: hidden;
+}
+.hook {
+  display: flex;
+  align-items: center;
+  gap: 24px;
+}
+.hook img {
+  max-height: 260px;
+  max-width: 44%;
+  border-radius: var(--corner);
+}
+.lists {
+  display: grid;
+  grid-template-columns: repeat(3, minmax(0, 1fr));
+  gap: 32px;
+}
+h2 {
+  border-bottom: 3px solid var(--green);
+  font-size: 32px;
+}
+li {
+  padding: 6px 0;
+  border-bottom: 1px solid var(--line);
+  font-size: 28px;
+  line-height: 1.25;
+  overflow-wrap: anywhere;
+}
+</style>

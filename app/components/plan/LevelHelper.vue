@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import { GOOD_LEVELS, levelsOf, suggestLevels, withLevels } from '~~/core/fairness'
+import { unitOf, writeShort } from '~~/core/quantity'
+import { isCounted } from '~~/core/record'
+
+/** Numbers for a line: from where to where, how many, and a set in even, round steps. */
+const lesson = useLesson()
+const plan = computed(() => lesson.plan!)
+const levels = computed(() => levelsOf(plan.value))
+const low = ref<number | null>(null)
+const high = ref<number | null>(null)
+const count = ref(GOOD_LEVELS)
+watch(
+  () => levels.value?.values.join(),
+  () => {
+    low.value = levels.value?.values[0] ?? low.value
+    high.value = levels.value?.values.at(-1) ?? high.value
+    count.value = Math.max(GOOD_LEVELS, levels.value?.values.length ?? 0)
+  },
+  { immediate: true },
+)
+const suggested = computed(() =>
+  low.value !== null && high.value !== null && high.value > low.value ? suggestLevels(low.value, high.value, count.value) : [],
+)
+const taken = computed(() => suggested.value.join() === levels.value?.values.join())
+const begun = computed(() => lesson.record.readings.some(isCounted))
+</script>
+
+<template>
+  <div v-if="!begun" class="levels">
+    <span class="soft">Even steps from</span>
+    <NumberField v-model="low" bare optional label="Lowest number" :unit="plan.conditionUnit" />
+    <span class="soft">to</span>
+    <NumberField v-model="high" bare optional label="Highest number" :unit="plan.conditionUnit" />
+    <NumberField
+      bare
+      steps
+      whole
+      label="How many numbers"
+      :model-value="count"
+      :least="2"
+      :most="12"
+      @update:model-value="count = $event ?? GOOD_LEVELS"
+    />
+    <button
+      v-if="suggested.length > 0"
+      type="button"
+      class="button small"
+      :disabled="taken"
+      @click="lesson.replace(withLevels(plan, suggested, newId))"
+    >
+      {{ taken ? '✓' : 'Take' }} {{ suggested.map((value) => writeShort(value)).join(', ') }} {{ unitOf(plan.conditionUnit).symbol }}
+    </button>
+  </div>
+</template>
+
+<style scoped>
+.levels {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 10px;
+  margin-top: 8px;
+  font-size: 15px;
+}
+.levels :deep(.box) {
+  width: 66px;
+  min-height: 30px;
+}
+</style>

@@ -1,0 +1,151 @@
+<script setup lang="ts">
+import { measuredCard } from '~~/core/lesson'
+import { FEWEST_WARM_UPS, timingWobbleOf, warmUpSignals, withWarmUp } from '~~/core/measuring'
+import { withUnit, writeNumber } from '~~/core/quantity'
+import { counted } from '~~/core/wording'
+
+/**
+ * Press when the light comes, press again when the sound comes. What is timed is compared with what really passed; how unevenly
+ * children press is the class's own timing wobble. One child after the other; ten timings or more are best.
+ */
+const open = defineModel<boolean>({ required: true })
+const lesson = useLesson()
+const method = computed(() => measuredCard(lesson.plan!)!.method)
+const errors = ref<number[]>([...method.value.warmUp])
+type State = 'ready' | 'waiting' | 'lit' | 'sounding' | 'early'
+const state = ref<State>('ready')
+const pressed = ref<number>()
+const timer = ref<ReturnType<typeof setTimeout>>()
+const wobble = computed(() => timingWobbleOf(errors.value))
+let sound: AudioContext | undefined
+let lastsFor = 0
+
+const WORDS: Record<State, string> = {
+  ready: 'Press to begin',
+  waiting: 'Wait for the light …',
+  lit: 'Light. Wait for the sound …',
+  sounding: 'Sound. Press',
+  early: 'Too early. Press to try again',
+}
+
+function press(): void {
+  const now = performance.now()
+  switch (state.value) {
+    case 'ready':
+    case 'early':
+      return begin()
+    case 'waiting':
+      return tooEarly()
+    case 'lit':
+      // The first press starts the clock; a second one before the sound is too early.
+      if (pressed.value === undefined) pressed.value = now
+      else tooEarly()
+      return
+    case 'sounding':
+      if (pressed.value === undefined) pressed.value = now
+      else keep((now - pressed.value) / 1000)
+  }
+}
+
+function begin(): void {
+  const [signal] = warmUpSignals(1, Math.random)
+  sound ??= new AudioContext()
+  pressed.value = undefined
+  lastsFor = signal!.lasts
+  state.value = 'waiting'
+  timer.value = setTimeout(() => {
+    state.value = 'lit'
+    const lit = performance.now()
+    timer.value = setTimeout(() => {
+      // What really passed, not what was asked for: a busy page comes late too.
+      lastsFor = (performance.now() - lit) / 1000
+      state.value = 'sounding'
+      beep()
+    }, signal!.lasts * 1000)
+  }, signal!.wait * 1000)
+}
+
+function tooEarly(): void {
+  clearTimeout(timer.value)
+  state.value = 'early'
+}
+
+function keep(timed: number): void {
+  errors.value = [...errors.value, Math.max(-10, Math.min(10, timed - lastsFor))].slice(-400)
+  state.value = 'ready'
+}
+
+function beep(): void {
+  if (!sound) return
+  const tone = sound.createOscillator()
+  const loudness = sound.createGain()
+  tone.frequency.value = 660
+  loudness.gain.setValueAtTime(0.25, sound.currentTime)
+  loudness.gain.exponentialRampToValueAtTime(0.001, sound.currentTime + 0.25)
+  tone.connect(loudness).connect(sound.destination)
+  tone.start()
+  tone.stop(sound.currentTime + 0.26)
+}
+
+function use(): void {
+  lesson.edit((draft) => (measuredCard(draft)!.method = withWarmUp(method.value, errors.value)))
+  open.value = false
+}
+
+onBeforeUnmount(() => {
+  clearTimeout(timer.value)
+  void sound?.close()
+})
+</script>
+
+<template>
+  <AppDialog v-model="open" title="Stopwatch warm-up" :width="620">
+    <p>
+      One child after the other: press when the <strong>light</strong> comes, press again when the <strong>sound</strong> comes. Space
+      or Enter works too. Without sound, the word on the light tells.
+    </p>
+    <button type="button" class="signal" :class="state" @click="press">
+      <span class="lamp" aria-hidden="true" />
+      <span role="status">{{ WORDS[state] }}</span>
+    </button>
+    <p>
+      <strong>{{ counted(errors.length, 'timing') }}</strong>{{ wobble === undefined ? `, ${FEWEST_WARM_UPS - errors.length} more before it says anything` : ', timing wobble ' }}
+      <strong v-if="wobble !== undefined">{{ withUnit(writeNumber(wobble, 2), 's') }}</strong>
+    </p>
+    <template #actions>
+      <button v-if="errors.length > 0" type="button" class="button quiet" @click="errors = []">Start over</button>
+      <button type="button" class="button quiet" @click="open = false">Not now</button>
+      <button type="button" class="button main" :disabled="wobble === undefined" @click="use">Use this wobble</button>
+    </template>
+  </AppDialog>
+</template>
+
+<style scoped>
+.signal {
+  display: grid;
+  justify-items: center;
+  gap: 12px;
+  width: 100%;
+  padding: 24px;
+  border: 1.5px solid var(--ink);
+  border-radius: var(--corner);
+  background: var(--card);
+  font-family: var(--heading);
+  font-size: 24px;
+  cursor: pointer;
+}
+.lamp {
+  width: 84px;
+  height: 84px;
+  border: 3px solid var(--ink);
+  border-radius: 50%;
+  background: var(--paper);
+}
+.lit .lamp,
+.sounding .lamp {
+  background: #f2b632;
+}
+.sounding .lamp {
+  box-shadow: 0 0 0 8px var(--green);
+}
+</style>

@@ -1,0 +1,128 @@
+<script setup lang="ts">
+import { activeConditions, conditionName, letterOf, WHOLE_CLASS, type Plan } from '~~/core/lesson'
+import { countedHands, handsOf } from '~~/core/predictions'
+import type { NewPrediction } from '~~/schemas/record'
+import type { Prediction } from '~~/core/lesson'
+
+/** Hands up for each condition, counted by tapping; every count is kept, the last one before the first reading stands. */
+const props = defineProps<{ plan: Plan; predictions: Prediction[]; big?: boolean }>()
+const emit = defineEmits<{ count: [prediction: NewPrediction] }>()
+const counted = computed(() => handsOf(props.predictions)?.values ?? {})
+const hands = ref<Record<string, number>>({ ...counted.value })
+watch(counted, (values) => (hands.value = { ...values }))
+const all = computed(() => Object.values(hands.value).reduce((sum, one) => sum + one, 0))
+
+let timer: ReturnType<typeof setTimeout> | undefined
+function set(id: string, value: number): void {
+  hands.value = { ...hands.value, [id]: Math.max(0, Math.min(200, Math.round(value) || 0)) }
+  clearTimeout(timer)
+  timer = setTimeout(keep, 700)
+}
+function keep(): void {
+  timer = undefined
+  emit('count', { id: newId(), group: WHOLE_CLASS, ...countedHands(props.plan, hands.value), reason: '' })
+}
+// Counting and turning the page at once loses nothing.
+onBeforeUnmount(() => {
+  if (timer === undefined) return
+  clearTimeout(timer)
+  keep()
+})
+</script>
+
+<template>
+  <ul class="hands" :class="{ big }" aria-label="Hands up">
+    <li v-for="condition in activeConditions(plan)" :key="condition.id">
+      <span class="name">
+        <ConditionBadge :size="big ? 44 : 26" :letter="letterOf(plan, condition.id)" :place="plan.conditions.indexOf(condition)" />
+        {{ conditionName(plan, condition) }}
+      </span>
+      <span class="bar"><i :style="{ width: `${(100 * (hands[condition.id] ?? 0)) / Math.max(plan.children, all, 1)}%` }" /></span>
+      <span class="count">
+        <button
+          type="button"
+          class="button"
+          :aria-label="`One hand less for ${conditionName(plan, condition)}`"
+          @click="set(condition.id, (hands[condition.id] ?? 0) - 1)"
+        >
+          −
+        </button>
+        <input
+          class="box"
+          inputmode="numeric"
+          :value="hands[condition.id] ?? 0"
+          :aria-label="`Hands for ${conditionName(plan, condition)}`"
+          @change="set(condition.id, Number(($event.target as HTMLInputElement).value))"
+        />
+        <button
+          type="button"
+          class="button"
+          :aria-label="`One hand more for ${conditionName(plan, condition)}`"
+          @click="set(condition.id, (hands[condition.id] ?? 0) + 1)"
+        >
+          +
+        </button>
+      </span>
+    </li>
+  </ul>
+  <p class="soft sum" :class="{ big }">{{ all }} of {{ plan.children }} hands</p>
+</template>
+
+<style scoped>
+.hands {
+  display: grid;
+  gap: 6px;
+}
+li {
+  display: grid;
+  grid-template-columns: minmax(120px, 220px) minmax(40px, 1fr) auto;
+  align-items: center;
+  gap: 12px;
+}
+.name {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  font-family: var(--heading);
+  overflow-wrap: anywhere;
+}
+.bar {
+  height: 16px;
+  border: 1px solid var(--line);
+  background: var(--card);
+}
+.bar i {
+  display: block;
+  height: 100%;
+  background: var(--green);
+}
+.count {
+  display: flex;
+  gap: 4px;
+}
+.count .box {
+  width: 56px;
+  text-align: center;
+}
+.big {
+  font-size: 30px;
+}
+.big li {
+  grid-template-columns: minmax(200px, 380px) minmax(80px, 1fr) auto;
+}
+.big .bar {
+  height: 34px;
+}
+.big .button,
+.big .box {
+  min-width: 56px;
+  min-height: 56px;
+  font-size: 30px;
+}
+.big .box {
+  width: 84px;
+}
+.sum {
+  margin-top: 6px;
+}
+</style>

@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import { measuredCard, type Plan } from '~~/core/lesson'
+import { emptyDraft, finished, isWhole, type PredictionDraft } from '~~/core/predictions'
+import { FRAME_WORDS } from '~~/core/wording'
+import type { NewPrediction } from '~~/schemas/record'
+
+/** What a group thinks and why, in the way that this class predicts; the same at the desk and at a station. */
+const props = defineProps<{ plan: Plan; group: string; big?: boolean }>()
+const emit = defineEmits<{ stamp: [prediction: NewPrediction] }>()
+const draft = ref<PredictionDraft>(emptyDraft(props.plan))
+const reason = ref('')
+const whole = computed(() => isWhole(props.plan, draft.value))
+// The teacher chose another way of predicting meanwhile: what was tapped for the old one does not answer it.
+watch(
+  () => emptyDraft(props.plan).as,
+  () => (draft.value = emptyDraft(props.plan)),
+)
+
+function stamp(): void {
+  if (!whole.value) return
+  const done = finished(props.plan, draft.value)
+  emit('stamp', { id: newId(), group: props.group, ...done, reason: reason.value.trim() })
+}
+</script>
+
+<template>
+  <form class="form" :class="{ big }" @submit.prevent="stamp">
+    <OrderPicker v-if="draft.as === 'order'" v-model="draft.order" :plan="plan" :big="big" />
+    <EndsPicker v-else-if="draft.as === 'most-least'" v-model="draft.order" :plan="plan" :big="big" />
+    <LineSketch v-else-if="draft.as === 'line'" v-model="draft.values" :plan="plan" :big="big" />
+    <ValuesPicker
+      v-else
+      v-model="draft.values"
+      :plan="plan"
+      :big="big"
+      :words="draft.as === 'change' ? 'change' : measuredCard(plan)?.method.instrument === 'words' ? 'words' : undefined"
+    />
+    <label v-if="whole || !big" class="because">
+      <span>{{ FRAME_WORDS[plan.frame].reason }}</span>
+      <textarea v-model="reason" class="box" :rows="big ? 2 : 1" maxlength="4000" placeholder="it is the fluffiest" />
+    </label>
+    <div class="row actions"><slot :whole="whole" /></div>
+  </form>
+</template>
+
+<style scoped>
+.form {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 12px;
+}
+.because {
+  display: grid;
+  gap: 4px;
+}
+.because textarea {
+  padding: 6px 10px;
+}
+.big .because textarea {
+  border: 1.5px solid var(--ink);
+  font-size: 20px;
+}
+</style>

@@ -1,0 +1,64 @@
+<script setup lang="ts">
+import { activeConditions, letterOf, measuredCard, momentsOf, type LessonRecord, type Plan } from '~~/core/lesson'
+import { averagesByMoment, averageResults } from '~~/core/record'
+import { momentWords, nameOfCondition, writeAverage } from '~~/core/wording'
+
+/** Averages at every moment of a trial: before and after with the change worked out, or one column a time of watching. */
+const props = defineProps<{ plan: Plan; record: LessonRecord }>()
+const unit = computed(() => measuredCard(props.plan)!.method.unit)
+const moments = computed(() => momentsOf(props.plan))
+const averages = computed(() => averagesByMoment(props.plan, props.record.readings))
+const changes = computed(() => averageResults(props.plan, props.record.readings))
+
+function averageAt(condition: string, moment: string): string {
+  const found = averages.value.find((one) => one.condition === condition && one.moment === moment)
+  return found ? writeAverage(props.plan, found.average, unit.value) : '–'
+}
+function changeOf(condition: string): string {
+  const change = changes.value[condition]
+  if (change === undefined) return '–'
+  return `${change > 0 ? '+' : ''}${writeAverage(props.plan, change, unit.value)}`
+}
+</script>
+
+<template>
+  <div class="scroll" tabindex="0" role="group" aria-label="Averages at every moment">
+    <table class="ruled">
+      <thead>
+        <tr>
+          <th scope="col">On average</th>
+          <th v-for="moment in moments" :key="moment.id" scope="col" class="figure">{{ momentWords(plan, moment.id) }}</th>
+          <th v-if="plan.kind === 'before-after'" scope="col" class="figure">change</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="condition in activeConditions(plan)" :key="condition.id">
+          <th scope="row">
+            <span class="name">
+              <ConditionBadge :size="24" :letter="letterOf(plan, condition.id)" :place="plan.conditions.indexOf(condition)" />
+              {{ nameOfCondition(plan, condition.id) }}
+            </span>
+          </th>
+          <td v-for="moment in moments" :key="moment.id" class="figure">
+            {{ averageAt(condition.id, moment.id) }}
+          </td>
+          <td v-if="plan.kind === 'before-after'" class="figure">
+            <strong>{{ changeOf(condition.id) }}</strong>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </div>
+</template>
+
+<style scoped>
+.name {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+}
+.figure {
+  text-align: right;
+  white-space: nowrap;
+}
+</style>

@@ -1,0 +1,55 @@
+<script setup lang="ts">
+import { activeConditions, measuredCard, type Plan } from '~~/core/lesson'
+import type { Cell } from '~~/core/record'
+import { writeReading } from '~~/core/wording'
+import type { NewReading } from '~~/schemas/record'
+
+/** One race, or one round at the balance: everything put in order by tapping, and each one's place written down. */
+const props = defineProps<{ plan: Plan; trial: Cell }>()
+const emit = defineEmits<{ written: [readings: NewReading[]]; skipPractice: [] }>()
+const order = ref<string[]>([])
+const whole = computed(() => order.value.length === activeConditions(props.plan).length)
+const balance = computed(() => measuredCard(props.plan)?.method.instrument === 'balance')
+
+function write(): void {
+  const rows = order.value.map((condition, place) =>
+    readingRow({ ...props.trial, condition }, place + 1, 'place', writeReading(props.plan, place + 1, 'place')),
+  )
+  emit('written', rows)
+  order.value = []
+}
+</script>
+
+<template>
+  <form class="order" @submit.prevent="write">
+    <h1>{{ balance ? 'Weigh them two at a time. Tap the heaviest first.' : 'Who came first? Tap them as they came in.' }}</h1>
+    <p v-if="trial.practice" class="soft">Practice: it does not count</p>
+    <p v-else class="soft">{{ balance ? 'Round' : 'Race' }} {{ trial.repeat }} of {{ plan.repeats }}</p>
+    <ul class="resets">
+      <li v-for="line in plan.resetList" :key="line">
+        <span aria-hidden="true">✓</span>
+        {{ line }}
+      </li>
+    </ul>
+    <OrderPicker v-model="order" :plan="plan" big ends="first and last" />
+    <div class="row">
+      <button v-if="trial.practice" type="button" class="button large" @click="emit('skipPractice')">Skip practice</button>
+      <button type="submit" class="button main large grow" :disabled="!whole">Write it down</button>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.order {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 12px;
+  padding: 14px 0;
+}
+h1 {
+  font-size: 22px;
+}
+.grow {
+  flex: 1;
+}
+</style>

@@ -1,0 +1,112 @@
+import { seededRandom } from '../benches'
+import type { Observation } from './model'
+
+export interface Friedman {
+  /** Rank averages by condition, 1 for the smallest value. */
+  ranks: { condition: string; average: number }[]
+  statistic: number
+  blocks: number
+  p: number
+}
+
+const MOST_EXACT = 20_000
+const DRAWS = 20_000
+const SEED = 1937
+
+/**
+ * Do the blocks (groups, or the repeats of one group) put the conditions in the same order more often than luck would? Friedman's
+ * statistic with ties averaged (Friedman, 1937; corrected for ties as in Conover, "Practical Nonparametric Statistics", 5.8),
+ * its p value over all arrangements within blocks where there are at most 20,000 of them, else over seeded ones.
+ * @param observations every block with a value for every condition counts; others are left out
+ * @returns undefined with fewer than two conditions or two whole blocks
+ * @example three blocks that all say a, b, c: statistic 6, p 1/36 = 0.0278
+ */
+export function friedman(observations: Observation[]): Friedman | undefined {
+  const conditions = [...new Set(observations.map((one) => one.condition))]
+  const blocks = [...blocksOf(observations).values()].filter((own) => conditions.every((id) => own.has(id)))
+  if (conditions.length < 2 || blocks.length < 2) return undefined
+  const rows = blocks.map((own) => ranked(conditions.map((id) => own.get(id)!)))
+  const statistic = statisticOf(rows)
+  return {
+    ranks: conditions.map((condition, place) => ({
+      condition,
+      average: rows.reduce((sum, row) => sum + row[place]!, 0) / rows.length,
+    })),
+    statistic,
+    blocks: rows.length,
+    p: chanceOfAtLeast(statistic, rows),
+  }
+}
+
+function blocksOf(observations: Observation[]): Map<string, Map<string, number>> {
+  const sums = new Map<string, Map<string, number[]>>()
+  for (const { group, condition, value } of observations) {
+    const own = sums.get(group) ?? new Map<string, number[]>()
+    sums.set(group, own.set(condition, [...(own.get(condition) ?? []), value]))
+  }
+  const average = (values: number[]) => values.reduce((sum, value) => sum + value, 0) / values.length
+  return new Map(
+    [...sums].map(([group, own]) => [group, new Map([...own].map(([condition, values]) => [condition, average(values)]))]),
+  )
+}
+
+/** `ranked([5, 9, 5]) // [1.5, 3, 1.5]` */
+export function ranked(values: number[]): number[] {
+  return values.map((value) => {
+    const below = values.filter((other) => other < value).length
+    const same = values.filter((other) => other === value).length
+    return below + (same + 1) / 2
+  })
+}
+
+function statisticOf(rows: number[][]): number {
+  const size = rows[0]!.length
+  const middle = (size + 1) / 2
+  const sums = rows[0]!.map((_, place) => rows.reduce((sum, row) => sum + row[place]! - middle, 0))
+  const between = sums.reduce((sum, one) => sum + one * one, 0)
+  const within = rows.reduce((sum, row) => sum + row.reduce((own, rank) => own + (rank - middle) ** 2, 0), 0)
+  return within === 0 ? 0 : ((size - 1) * between) / within
+}
+
+function chanceOfAtLeast(statistic: number, rows: number[][]): number {
+  const orders = permutationsOf(rows[0]!.length)
+  const reached = (some: number[][]) => statisticOf(some) >= statistic - 1e-9
+  // Only how the other blocks lie to the first one matters.
+  const others = rows.length - 1
+  if (orders !== undefined && orders.length ** others <= MOST_EXACT) {
+    let count = 0
+    const all = orders.length ** others
+    for (let code = 0; code < all; code += 1) {
+      let rest = code
+      const arranged = rows.map((row, place) => {
+        if (place === 0) return row
+        const order = orders[rest % orders.length]!
+        rest = Math.floor(rest / orders.length)
+        return order.map((from) => row[from]!)
+      })
+      if (reached(arranged)) count += 1
+    }
+    return count / all
+  }
+  const random = seededRandom(SEED)
+  let count = 1
+  for (let draw = 0; draw < DRAWS; draw += 1) if (reached(rows.map((row) => shuffled(row, random)))) count += 1
+  return count / (DRAWS + 1)
+}
+
+function permutationsOf(size: number): number[][] | undefined {
+  if (size > 7) return undefined
+  if (size === 0) return [[]]
+  return permutationsOf(size - 1)!.flatMap((order) =>
+    Array.from({ length: size }, (_, place) => [...order.slice(0, place), size - 1, ...order.slice(place)]),
+  )
+}
+
+function shuffled(row: number[], random: () => number): number[] {
+  const copy = [...row]
+  for (let place = copy.length - 1; place > 0; place -= 1) {
+    const other = Math.floor(random() * (place + 1))
+    ;[copy[place], copy[other]] = [copy[other]!, copy[place]!]
+  }
+  return copy
+}

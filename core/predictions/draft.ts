@@ -1,0 +1,68 @@
+import { axisFor, type Axis } from '../charts'
+import { activeConditions, conditionValue, measuredCard, momentsOf, predictionOf, type Plan, type Prediction } from '../lesson'
+import { withoutNoise } from '../quantity'
+import { orderOfValues } from './tally'
+
+/** A prediction in the making: what is chosen, tapped or drawn so far. */
+export type PredictionDraft = Pick<Prediction, 'as' | 'order' | 'values'>
+
+export function emptyDraft(plan: Plan): PredictionDraft {
+  return { as: predictionOf(plan), order: [], values: {} }
+}
+
+/** Is everything said that this way of predicting asks for. */
+export function isWhole(plan: Plan, { as, order, values }: PredictionDraft): boolean {
+  const conditions = activeConditions(plan)
+  if (as === 'order') return order.length === conditions.length
+  if (as === 'most-least') return order.length === 2 && order[0] !== order[1] && order.every((id) => id !== '')
+  const asked = as === 'line' ? linePoints(plan).map(({ id }) => id) : conditions.map(({ id }) => id)
+  return asked.length > 0 && asked.every((id) => values[id] !== undefined)
+}
+
+/** The draft as it is stamped: numbers for conditions stand for an order too. */
+export function finished(plan: Plan, draft: PredictionDraft): PredictionDraft {
+  const byNumber = draft.as === 'number' || draft.as === 'line'
+  return byNumber ? { ...draft, order: orderOfValues(plan, draft.values) } : draft
+}
+
+export interface LinePoint {
+  /** Condition or moment. */
+  id: string
+  x: number
+}
+
+/** Where a sketched line has its points: at each number, or at each time of watching; from left to right. */
+export function linePoints(plan: Plan): LinePoint[] {
+  if (plan.kind === 'over-time') {
+    const times = new Map<number, LinePoint>()
+    for (const { id, time } of momentsOf(plan)) if (time !== undefined && !times.has(time)) times.set(time, { id, x: time })
+    return [...times.values()]
+  }
+  return activeConditions(plan)
+    .flatMap((condition) => {
+      const x = conditionValue(plan, condition)
+      return x === undefined ? [] : [{ id: condition.id, x }]
+    })
+    .sort((a, b) => a.x - b.x)
+}
+
+/** The axes to sketch on: up to half as much again as the teacher expects, so that the paper does not give the answer away. */
+export function lineAxes(plan: Plan): { across: Axis; up: Axis } {
+  const method = measuredCard(plan)?.method
+  const [low, high] = [method?.expectedLow ?? 0, method?.expectedHigh ?? 10]
+  const most = method?.instrument === 'words' ? Math.max(1, method.words.length) : Math.max(high * 1.5, low + 1)
+  return {
+    across: axisFor(
+      linePoints(plan).map(({ x }) => x),
+      plan.kind === 'over-time',
+    ),
+    up: axisFor([most], low >= 0),
+  }
+}
+
+/** A height of the sketch on the instrument's mark. */
+export function onSketch(plan: Plan, value: number): number {
+  const { up } = lineAxes(plan)
+  const mark = measuredCard(plan)?.method.resolution ?? 1
+  return withoutNoise(Math.min(up.to, Math.max(up.from, Math.round(value / mark) * mark)))
+}

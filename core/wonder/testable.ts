@@ -1,0 +1,213 @@
+import { fitOf } from '../clock'
+import { cautionsInWords, DOER, type Caution, type Doer } from '../kit'
+import { conditionName, TESTABLE_CHECKS, type Factor, type Plan, type Remark, type TestableCheck } from '../lesson'
+
+export type Because =
+  | { code: 'names-factor'; factor: string }
+  | { code: 'sounds-changeable'; thing: string }
+  | { code: 'asks-why' }
+  | { code: 'nothing-to-change' }
+  | { code: 'names-measure'; measure: string }
+  | { code: 'sounds-measurable'; word: string }
+  | { code: 'can-be-ranked'; word: string }
+  | { code: 'opinion'; word: string }
+  | { code: 'nothing-to-measure' }
+  | { code: 'fits'; minutes: number; spare: number }
+  | { code: 'too-long'; minutes: number; over: number }
+  | { code: 'takes-days'; word: string }
+  | { code: 'time-unknown' }
+  | { code: 'nothing-dangerous' }
+  | { code: 'needs-care'; caution: Caution; doer: Doer }
+  | { code: 'not-for-children'; word: string }
+
+export interface TestableAnswer {
+  check: TestableCheck
+  /** `partly`: with something added or with care. */
+  answer: 'yes' | 'partly' | 'no'
+  because: Because
+  /** The teacher said so, whatever the words suggest. */
+  byTeacher: boolean
+}
+
+/** A card of the plan, or one that would be new. */
+export interface CardOrNew {
+  id: string | undefined
+  name: string
+}
+
+export interface Testable {
+  answers: TestableAnswer[]
+  verdict: 'yes' | 'nearly' | 'not-yet'
+  /** The nearest question that could be tested, as its two cards; a name is empty where nothing in sight would do. */
+  nearest: { change: CardOrNew; measure: CardOrNew }
+}
+
+// What a wondering would change: "does the X change …", "what if we use X", "does it work with X".
+const CHANGES = [
+  /\b(?:does|do|will|would|can)\s+(?:the\s+)?(.{2,60}?)\s+(?:change|changes|affect|matter|make (?:a|any) difference)\b/i,
+  /\bwhat (?:happens|would happen|if)\b.*?\b(?:if|when|we (?:use|used|change|changed|add|added|put))\s+(.{2,60}?)(?:\?|$)/i,
+  /\b(?:does|do|will|would)\s+(?:it|they|this)\s+\w+\s+(?:with|in|on|at|under|without)\s+(.{2,60}?)(?:\?|$)/i,
+  /\b(?:which|what)\s+(?:kinds? of |sorts? of |types? of )?([\p{L} -]{2,40}?)\s+(?:is|are|has|have|goes|go|does|do|makes?|lasts?|comes?|holds?|will|would|works?)\b/iu,
+  /\bdoes\s+(?:every|each|all|any)\s+([\p{L} -]{2,40}?)\s+(?:do|does|work|go|have)\b/iu,
+]
+const WHY = /^\s*(?:why|how come|what makes|what is it that|how does it work)\b/i
+const MEASURABLE =
+  /\b(how (?:far|high|tall|long|fast|many|much|heavy|hot|cold|warm|loud|big|wide|deep|often|strong|quickly|soon)|time|seconds?|minutes?|centimetres?|temperature|weigh\w*|mass|height|length|distance|count)\b/i
+const RANKED =
+  /\b(most|least|more|less|highest|higher|longest|longer|fastest|faster|quickest|best|better|biggest|bigger|furthest|further|heaviest|heavier|tallest|taller|strongest|stronger|slowest|slower|smallest|smaller|first|last|loudest|warmest|coldest|darkest|every|all)\b/i
+const OPINION = /\b(pretty|prettier|prettiest|beautiful|nice|nicer|nicest|fun|funny|cool|cute|happy|sad|like it|feel (?:happy|sad|pain))\b/i
+const DAYS = /\b(days?|weeks?|overnight|grow\w*|sprout\w*|tomorrow|rot\w*|mould\w*|for ever|forever|months?)\b/i
+const NOT_FOR_CHILDREN =
+  /\b(explo\w*|mains|socket|plug|bleach|acid|petrol|poison\w*|drink it|eat it|taste it|set (?:it )?on fire|burn it|jump off|roof|microwave|lightning)\b/i
+
+/**
+ * Could we test it? Four checks on a wondering: something to change, something to measure or rank, time, safety. They look at its
+ * words, at the plan's cards and at the clock; whatever the teacher answered goes before. Meant to start a talk, not to end one.
+ * @example testableOf(plan, wondering('which paper drinks water highest?')).verdict // 'yes'
+ */
+export function testableOf(plan: Plan, { text, answers }: Pick<Remark, 'text' | 'answers'>): Testable {
+  const change = nearestChange(plan, text)
+  const measure = nearestMeasure(plan, text)
+  const suggested: Record<TestableCheck, Omit<TestableAnswer, 'check' | 'byTeacher'>> = {
+    change: checkChange(plan, text),
+    measure: checkMeasure(plan, text),
+    time: checkTime(plan, text),
+    safe: checkSafety(text),
+  }
+  const all = TESTABLE_CHECKS.map((check): TestableAnswer => {
+    const said = answers[check]
+    if (said === undefined) return { check, ...suggested[check], byTeacher: false }
+    return { check, answer: said ? 'yes' : 'no', because: suggested[check].because, byTeacher: true }
+  })
+  return { answers: all, verdict: verdictOf(all), nearest: { change, measure } }
+}
+
+function verdictOf(answers: TestableAnswer[]): Testable['verdict'] {
+  if (answers.every(({ answer }) => answer === 'yes')) return 'yes'
+  // What is missing a card can be mended by the nearest question; what is not safe cannot.
+  const barred = answers.some(({ check, answer }) => check === 'safe' && answer === 'no')
+  const missing = answers.filter(({ answer }) => answer === 'no').length
+  return barred || missing > 1 ? 'not-yet' : 'nearly'
+}
+
+type Checked = Omit<TestableAnswer, 'check' | 'byTeacher'>
+
+function checkChange(plan: Plan, text: string): Checked {
+  if (WHY.test(text)) return { answer: 'no', because: { code: 'asks-why' } }
+  const named = namedIn(plan.factors, text) ?? (namesCondition(plan, text) ? changedOf(plan) : undefined)
+  if (named) return { answer: 'yes', because: { code: 'names-factor', factor: named.id } }
+  const thing = changeableIn(text)
+  return thing
+    ? { answer: 'yes', because: { code: 'sounds-changeable', thing } }
+    : { answer: 'no', because: { code: 'nothing-to-change' } }
+}
+
+function checkMeasure(plan: Plan, text: string): Checked {
+  const named = namedIn(plan.measures, text)
+  if (named) return { answer: 'yes', because: { code: 'names-measure', measure: named.id } }
+  const opinion = OPINION.exec(text)?.[0]
+  if (opinion) return { answer: 'no', because: { code: 'opinion', word: opinion.toLowerCase() } }
+  const measurable = MEASURABLE.exec(text)?.[0]
+  if (measurable) return { answer: 'yes', because: { code: 'sounds-measurable', word: measurable.toLowerCase() } }
+  const ranked = RANKED.exec(text)?.[0]
+  if (ranked) return { answer: 'yes', because: { code: 'can-be-ranked', word: ranked.toLowerCase() } }
+  return { answer: plan.measures.length > 0 ? 'partly' : 'no', because: { code: 'nothing-to-measure' } }
+}
+
+function checkTime(plan: Plan, text: string): Checked {
+  const days = DAYS.exec(text)?.[0]
+  if (days && !(plan.kind === 'over-time' && plan.watch.unit === 'day')) {
+    return { answer: 'partly', because: { code: 'takes-days', word: days.toLowerCase() } }
+  }
+  const fit = fitOf(plan)
+  const minutes = fit.phases.find(({ phase }) => phase === 'test')!.minutes
+  if (minutes === 0) return { answer: 'yes', because: { code: 'time-unknown' } }
+  return fit.spare < 0
+    ? { answer: 'partly', because: { code: 'too-long', minutes, over: -fit.spare } }
+    : { answer: 'yes', because: { code: 'fits', minutes, spare: fit.spare } }
+}
+
+function checkSafety(text: string): Checked {
+  const barred = NOT_FOR_CHILDREN.exec(text)?.[0]
+  if (barred) return { answer: 'no', because: { code: 'not-for-children', word: barred.toLowerCase() } }
+  const [caution] = cautionsInWords(text).filter((one) => DOER[one] !== 'child')
+  return caution
+    ? { answer: 'partly', because: { code: 'needs-care', caution, doer: DOER[caution] } }
+    : { answer: 'yes', because: { code: 'nothing-dangerous' } }
+}
+
+/** The factor that the words come nearest to, else what they would change, else the plan's own or first one. */
+function nearestChange(plan: Plan, text: string): CardOrNew {
+  const named = namedIn(plan.factors, text)
+  if (named) return named
+  const thing = WHY.test(text) || namesCondition(plan, text) ? undefined : changeableIn(text)
+  const close = thing === undefined ? closest(plan.factors, text) : closest(plan.factors, thing)
+  if (close) return close
+  if (thing) return { id: undefined, name: asCard(thing) }
+  return changedOf(plan) ?? plan.factors[0] ?? NO_CARD
+}
+
+function nearestMeasure(plan: Plan, text: string): CardOrNew {
+  const named = namedIn(plan.measures, text) ?? closest(plan.measures, text)
+  if (named) return named
+  const own = plan.measures.find((measure) => measure.id === plan.measured) ?? plan.measures[0]
+  if (own) return own
+  const phrase = /\b(how (?:far|high|tall|long|fast|many|much|heavy|hot|cold|warm|loud|big|wide|deep|soon)\b.{0,60}?)(?:\?|$)/i.exec(text)
+  return { id: undefined, name: phrase?.[1]?.trim() ?? '' }
+}
+
+function changedOf(plan: Plan): Factor | undefined {
+  return plan.factors.find((factor) => factor.id === plan.changed)
+}
+
+function changeableIn(text: string): string | undefined {
+  for (const pattern of CHANGES) {
+    const found = pattern.exec(text)?.[1]?.trim()
+    if (found && !/^(it|this|that|they|we|you|one|ones)$/i.test(found)) return found
+  }
+  return undefined
+}
+
+/** "warm water" becomes "the warm water"; "the width" stays. */
+function asCard(thing: string): string {
+  return /^(the|a|an|how|our|its)\b/i.test(thing) ? thing : `the ${thing}`
+}
+
+function namesCondition(plan: Plan, text: string): boolean {
+  return plan.conditions.some((condition) => {
+    const name = conditionName(plan, condition).trim().toLowerCase()
+    return name.length > 2 && text.toLowerCase().includes(name)
+  })
+}
+
+/** The card whose main words all stand in the text. */
+function namedIn<Card extends { id: string; name: string }>(cards: Card[], text: string): Card | undefined {
+  const said = stemsOf(text)
+  return cards.find(({ name }) => {
+    const own = stemsOf(name)
+    return own.length > 0 && own.every((stem) => said.includes(stem))
+  })
+}
+
+/** The card that shares most main words with the text, when it shares any. */
+function closest<Card extends { id: string; name: string }>(cards: Card[], text: string): Card | undefined {
+  const said = stemsOf(text)
+  const shared = cards
+    .map((card) => ({ card, count: stemsOf(card.name).filter((stem) => said.includes(stem)).length }))
+    .filter(({ count }) => count > 0)
+  return shared.sort((a, b) => b.count - a.count)[0]?.card
+}
+
+const NO_CARD: CardOrNew = { id: undefined, name: '' }
+
+const SMALL_WORDS = new Set(
+  'the a an of in on at to is it its and or how what which why does do did will would can we you they this that with for from if when so be are was our kind kinds sort type much many long far high'.split(
+    ' ',
+  ),
+)
+
+/** Main words without their endings, so that "papers" finds "paper". `stemsOf('the kinds of papers') // ['paper']` */
+function stemsOf(text: string): string[] {
+  const words = text.toLowerCase().match(/[\p{L}]{3,}/gu) ?? []
+  return [...new Set(words.filter((word) => !SMALL_WORDS.has(word)).map((word) => word.replace(/(?:ies|es|s|ing|ed|er|est)$/, '')))]
+}

@@ -1,0 +1,46 @@
+import { changedFactor, measuredCard, momentOf, predictionOf, type Plan, type Prediction } from '../lesson'
+import { expectedUnit } from '../measuring'
+import { list, momentWords, nameOfCondition, writeReading } from './names'
+
+/** What a child is asked, in the frame of the class. */
+export function predictionPrompt(plan: Plan): string {
+  const change = changedFactor(plan)?.name ?? 'it'
+  const begin = plan.frame === 'i-think' ? 'What do you think?' : `If we ${plan.kind === 'fair-test' ? `change ${change}` : 'do it'}, then`
+  const iThink = plan.frame === 'i-think'
+  const measure = measuredCard(plan)?.name ?? 'what we measure'
+  switch (predictionOf(plan)) {
+    case 'order':
+      return iThink ? `${begin} Put them in order, the most first.` : `${begin} which comes first? Put them in order.`
+    case 'most-least':
+      return iThink ? `${begin} Which gives most, which least?` : `${begin} which gives most, which least?`
+    case 'number':
+      return measuredCard(plan)?.method.instrument === 'words'
+        ? `${begin} ${iThink ? 'Which' : 'which'} word for each?`
+        : `${begin} ${iThink ? 'What' : 'what'} will we read for each?`
+    case 'line':
+      return `${begin} ${iThink ? 'How' : 'how'} will the line go? Draw it.`
+    case 'change':
+      return `${begin} ${iThink ? 'Will' : 'will'} ${measure} be more, less or the same?`
+  }
+}
+
+export function changeWords(way: number): string {
+  return way > 0 ? 'more' : way < 0 ? 'less' : 'the same'
+}
+
+/** What somebody predicted, without the reason. `'kitchen roll, tissue, card'`, `'card 15 mm, tissue 50 mm'` */
+export function predictionOrderWords(plan: Plan, { as, order, values }: Pick<Prediction, 'as' | 'order' | 'values'>): string {
+  const method = measuredCard(plan)?.method
+  if (as === 'order') return order.map((id) => nameOfCondition(plan, id)).join(', ')
+  if (as === 'most-least') {
+    const [most, least] = [order[0], order.length > 1 ? order.at(-1) : undefined]
+    return `${nameOfCondition(plan, most ?? '')} most${least ? `, ${nameOfCondition(plan, least)} least` : ''}`
+  }
+  const nameOf = (id: string) => (momentOf(plan, id) ? momentWords(plan, id) : nameOfCondition(plan, id))
+  return list(
+    Object.entries(values).map(([id, value]) => {
+      if (as === 'change') return `${nameOf(id)} ${changeWords(value)}`
+      return `${nameOf(id)} ${as === 'hands' ? value : writeReading(plan, value, method ? expectedUnit(method) : 'count')}`
+    }),
+  )
+}

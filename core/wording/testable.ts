@@ -1,0 +1,66 @@
+import type { Plan, TestableCheck } from '../lesson'
+import type { Because, Testable, TestableAnswer } from '../wonder'
+import { cautionWords, doerWords } from './cautions'
+import { minuteWords } from './clock'
+import { sentenceCase } from './evidence'
+
+export const CHECK_WORDS: Record<TestableCheck, string> = {
+  change: 'Something to change?',
+  measure: 'Something to measure or rank?',
+  time: 'Does it fit the time?',
+  safe: 'Is it safe for children?',
+}
+
+export const VERDICT_WORDS: Record<Testable['verdict'], { name: string; mark: string }> = {
+  yes: { name: 'testable', mark: '✓' },
+  nearly: { name: 'nearly', mark: '~' },
+  'not-yet': { name: 'not yet', mark: '–' },
+}
+
+export const ANSWER_WORDS: Record<TestableAnswer['answer'], string> = { yes: 'yes', partly: 'partly', no: 'no' }
+
+/** Why a check came out as it did, in one line. */
+export function becauseWords(because: Because, plan: Plan): string {
+  switch (because.code) {
+    case 'names-factor':
+      return `It is about ${plan.factors.find(({ id }) => id === because.factor)?.name ?? 'a card of yours'}.`
+    case 'sounds-changeable':
+      return `We could change ${because.thing}.`
+    case 'asks-why':
+      return 'A “why” cannot be tested as it stands. Ask what would change it.'
+    case 'nothing-to-change':
+      return 'It does not say what we would make different.'
+    case 'names-measure':
+      return `We could measure ${plan.measures.find(({ id }) => id === because.measure)?.name ?? 'a card of yours'}.`
+    case 'sounds-measurable':
+      return `“${sentenceCase(because.word)}” can be measured.`
+    case 'can-be-ranked':
+      return `“${sentenceCase(because.word)}” can be counted or put in order.`
+    case 'opinion':
+      return `“${sentenceCase(because.word)}” is a matter of taste; ask for something that anybody would see alike.`
+    case 'nothing-to-measure':
+      return 'It does not say what we would look at to know.'
+    case 'fits':
+      return because.spare === 0
+        ? `About ${minuteWords(because.minutes)} of testing: it fits, to the minute.`
+        : `About ${minuteWords(because.minutes)} of testing, ${minuteWords(because.spare)} to spare.`
+    case 'too-long':
+      return `About ${minuteWords(because.minutes)} of testing, ${minuteWords(because.over)} too long. The Clock shows what would help.`
+    case 'takes-days':
+      return `“${sentenceCase(because.word)}” takes longer than a lesson: watch over time, on several days.`
+    case 'time-unknown':
+      return 'Nothing speaks against it; the Clock has no trial times yet.'
+    case 'nothing-dangerous':
+      return 'Nothing in it sounds dangerous. You know your class and your school’s rules.'
+    case 'needs-care':
+      return `${sentenceCase(cautionWords(because.caution).name)}: ${doerWords(because.doer)}.`
+    case 'not-for-children':
+      return `“${sentenceCase(because.word)}” is not for children to try.`
+  }
+}
+
+/** The nearest question that could be tested; empty where no card is in sight for it. */
+export function nearestQuestion({ nearest: { change, measure } }: Testable): string {
+  if (change.name === '' && measure.name === '') return ''
+  return `How does ${change.name || '…'} change ${measure.name || '…'}?`
+}
