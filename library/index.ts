@@ -1,10 +1,23 @@
 import { splitIntoGroups, type Plan } from '../core/lesson'
-import { soakUpStrips, type Investigation } from './soakUpStrips'
+import { bounceBack } from './bounceBack'
+import { iceInABag } from './iceInABag'
+import type { Investigation } from './investigation'
+import { paperBridge } from './paperBridge'
+import { soakUpStrips } from './soakUpStrips'
+import { sproutWatch } from './sproutWatch'
+import { whichIsHeaviest } from './whichIsHeaviest'
 
-export type { Investigation } from './soakUpStrips'
+export type { Investigation } from './investigation'
 
 /** The investigations that ship, by id. */
-export const INVESTIGATIONS: Record<string, Investigation> = { 'soak-up-strips': soakUpStrips }
+export const INVESTIGATIONS: Record<string, Investigation> = {
+  'soak-up-strips': soakUpStrips,
+  'bounce-back': bounceBack,
+  'ice-in-a-bag': iceInABag,
+  'sprout-watch': sproutWatch,
+  'which-is-heaviest': whichIsHeaviest,
+  'paper-bridge': paperBridge,
+}
 
 /** A plan for this class from a ready investigation. */
 export function planFrom(investigation: Investigation, className: string, children: number, newId: () => string): Plan {

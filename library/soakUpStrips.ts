@@ -1,7 +1,5 @@
 import { newMaterial, NOTHING_SAID, type Plan } from '../core/lesson'
-
-/** What a ready investigation brings along; the class and the groups are the teacher's own. */
-export type Investigation = Omit<Plan, 'className' | 'children' | 'groups' | 'date' | 'notes'> & { summary: string }
+import type { Investigation } from './investigation'
 
 export const soakUpStrips: Investigation = {
   summary: 'Which paper drinks water highest? Strips stand in a little water for a minute; a ruler shows the wet edge.',

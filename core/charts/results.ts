@@ -11,7 +11,7 @@ import {
   type Plan,
 } from '../lesson'
 import { convert, unitOf, type UnitCode } from '../quantity'
-import { averagesByMoment, currentReadings } from '../record'
+import { averagesByMoment, countedReadings, currentReadings, wholeTrials } from '../record'
 import { axisFor, type Axis } from './axis'
 
 export interface ResultMark {
@@ -42,6 +42,8 @@ export interface ResultsGraph {
   marks: ResultMark[]
   /** Over the moments of a trial; empty elsewhere. */
   lines: ResultLine[]
+  /** One trial's value before and after; empty elsewhere. */
+  pairs: [before: number, after: number][]
   dots: ResultDot[]
   axis: Axis
   /** Along the bottom, for points and for lines over time. */
@@ -89,6 +91,7 @@ export function resultsGraph(plan: Plan, record: LessonRecord): ResultsGraph | u
     unit: method.unit,
     marks,
     lines,
+    pairs: kind === 'pairs' ? pairsOf(plan, record) : [],
     dots,
     axis: axisFor([...dots.map((dot) => dot.value), ...(kind === 'dots' ? scaleOf(plan) : [])], withZero),
     across: acrossOf(plan, kind, marks),
@@ -138,6 +141,19 @@ function linesOf(plan: Plan, record: LessonRecord, marks: ResultMark[]): ResultL
       return [{ x, moment: here[0]!.id, average: own.reduce((sum, one) => sum + one.average, 0) / own.length }]
     }),
   }))
+}
+
+function pairsOf(plan: Plan, record: LessonRecord): [number, number][] {
+  const whole = wholeTrials(countedReadings(plan, record.readings))
+  return whole
+    .filter(({ moment }) => moment === 'before')
+    .flatMap((before) => {
+      const { group, condition, repeat } = before
+      const after = whole.find(
+        (one) => one.moment === 'after' && one.group === group && one.condition === condition && one.repeat === repeat,
+      )
+      return after ? [[before.value, after.value] as [number, number]] : []
+    })
 }
 
 function momentDots(plan: Plan, record: LessonRecord, unit: UnitCode): ResultDot[] {

@@ -89,7 +89,8 @@ function secondsOfTest(plan: Plan, repeats: number): number {
     const practice = rounds * plan.practice * (setUp + read + reset)
     return practice + rounds * repeats * (setUp + reset) + Math.max(last * 60 + atLast * reading, moments.length * reading)
   }
-  if (isBalance(plan)) return (repeats + plan.practice) * (setUp + weighingsFor(activeConditions(plan).length) * (run + read) + reset)
+  if (isBalance(plan))
+    return (repeats + plan.practice) * (setUp + weighingsFor(activeConditions(plan).length) * (run + read) + reset)
   return all * secondsOfTrial(plan)
 }
 

@@ -1,6 +1,6 @@
 import { activeConditions, measuredCard, momentsOf, type LessonRecord, type Plan } from '../lesson'
 import { methodMeasuringSd } from '../measuring'
-import { countedReadings, trialResults } from '../record'
+import { countedReadings, trialResults, wholeTrials } from '../record'
 import { agreementOn, weighEvidence, weighOrder, type Evidence, type EvidenceOptions } from './grade'
 import type { Observation } from './model'
 
@@ -26,7 +26,7 @@ export function evidenceOf(plan: Plan, record: LessonRecord): Evidence | undefin
 
 /** Each trial is its own block: how heavy one bag is says nothing about another. */
 function beforeAndAfter(plan: Plan, record: LessonRecord, condition: string, options: EvidenceOptions): Evidence {
-  const counted = countedReadings(plan, record.readings).filter((reading) => reading.condition === condition)
+  const counted = wholeTrials(countedReadings(plan, record.readings)).filter((reading) => reading.condition === condition)
   const at = (block: (reading: (typeof counted)[number]) => string): Observation[] =>
     momentsOf(plan).flatMap(({ id }) =>
       counted
@@ -38,5 +38,13 @@ function beforeAndAfter(plan: Plan, record: LessonRecord, condition: string, opt
     options,
   )
   const winner = evidence.order[0]
-  return { ...evidence, agreement: winner ? agreementOn(winner, at(({ group }) => group)) : undefined }
+  return {
+    ...evidence,
+    agreement: winner
+      ? agreementOn(
+          winner,
+          at(({ group }) => group),
+        )
+      : undefined,
+  }
 }

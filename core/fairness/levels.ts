@@ -53,10 +53,12 @@ export function suggestLevels(low: number, high: number, count: number): number[
   const power = 10 ** Math.floor(Math.log10(exact))
   const tidy = [...STEPS, 1.5, 3, 4, 6, 8].map((step) => step * power)
   // A step that divides the range as it is goes before a rounder one that does not.
-  const step = near(exact, tidy) ?? nearest(
-    exact,
-    STEPS.map((one) => one * power),
-  )
+  const step =
+    near(exact, tidy) ??
+    nearest(
+      exact,
+      STEPS.map((one) => one * power),
+    )
   const start = near(exact, tidy) === undefined ? Math.round(low / (step / 2)) * (step / 2) : low
   return Array.from({ length: count }, (_, place) => withoutNoise(start + place * step))
 }

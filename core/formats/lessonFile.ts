@@ -1,4 +1,12 @@
-import { WHOLE_CLASS, type Conclusion, type LessonRecord, type Plan, type Prediction, type Reading, type SaidRemark } from '../lesson'
+import {
+  WHOLE_CLASS,
+  type Conclusion,
+  type LessonRecord,
+  type Plan,
+  type Prediction,
+  type Reading,
+  type SaidRemark,
+} from '../lesson'
 import { migratePlan, migrateRows, PLAN_VERSION } from './migrate'
 
 export const LESSON_FILE_FORMAT = 'jolly-beaker-lesson'

@@ -9,10 +9,12 @@ import { migratePlan, openLessonFile } from '.'
 function planOfVersion2(): Record<string, unknown> {
   const { predictAs: _predictAs, asked: _asked, watch: _watch, ...plan } = structuredClone(soakUpPlan())
   const wonder = { hook: plan.wonder.hook, noticed: [{ id: 'a', text: 'the edge is wavy', kept: false }], maybe: [], wondered: [] }
-  const measures = plan.measures.map(({ method: { words: _w, expected: _e, expectedFrom: _f, warmUp: _u, ...method }, ...measure }) => ({
-    ...measure,
-    method,
-  }))
+  const measures = plan.measures.map(
+    ({ method: { words: _w, expected: _e, expectedFrom: _f, warmUp: _u, ...method }, ...measure }) => ({
+      ...measure,
+      method,
+    }),
+  )
   const groups = plan.groups.map(({ wondering: _wondering, ...group }) => group)
   return { ...plan, schemaVersion: 2, wonder, measures, groups }
 }

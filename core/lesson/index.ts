@@ -1,15 +1,4 @@
-export {
-  FRAMES,
-  KINDS,
-  PHASES,
-  PREDICT_AS,
-  REMARK_LISTS,
-  SHAPES,
-  STOPS,
-  TESTABLE_CHECKS,
-  WHOSE_QUESTION,
-  WORD_SETS,
-} from './plan'
+export { FRAMES, KINDS, PHASES, PREDICT_AS, REMARK_LISTS, SHAPES, STOPS, TESTABLE_CHECKS, WHOSE_QUESTION, WORD_SETS } from './plan'
 export type {
   Asked,
   Clock,
@@ -37,16 +26,18 @@ export type {
 } from './plan'
 export { EMPTY_RECORD, WHOLE_CLASS } from './record'
 export type { Conclusion, LessonRecord, Prediction, Reading, SaidRemark, Source } from './record'
+export { activeConditions, changedFactor, conditionName, conditionValue, keptFactors, letterOf, measuredCard } from './cards'
 export {
-  activeConditions,
-  changedFactor,
-  conditionName,
-  conditionValue,
-  keptFactors,
-  letterOf,
-  measuredCard,
-} from './cards'
-export { emptyPlan, GROUP_NAMES, MOST_GROUPS, newMaterial, newMeasure, newRemark, NOTHING_SAID, splitIntoGroups, withGroups } from './empty'
+  emptyPlan,
+  GROUP_NAMES,
+  MOST_GROUPS,
+  newMaterial,
+  newMeasure,
+  newRemark,
+  NOTHING_SAID,
+  splitIntoGroups,
+  withGroups,
+} from './empty'
 export { KIND_SHAPES, predictionOf, predictionsFor, readBy, withKind } from './kinds'
 export type { KindShape } from './kinds'
 export { momentOf, momentsOf, readTimes } from './moments'

@@ -1,14 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { counter, soakUpPlan } from '../../test/soakUp'
-import {
-  activeConditions,
-  conditionName,
-  conditionValue,
-  keptFactors,
-  letterOf,
-  splitIntoGroups,
-  type Plan,
-} from '.'
+import { activeConditions, conditionName, conditionValue, keptFactors, letterOf, splitIntoGroups, type Plan } from '.'
 
 const numbers = (...labels: string[]): Plan =>
   soakUpPlan({

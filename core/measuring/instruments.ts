@@ -52,7 +52,15 @@ export const INSTRUMENTS: Instrument[] = [
   marked('force-meter', 'force meter', 'N', 0.1),
   { code: 'counter', reads: 'number', tool: 'counting', unit: 'count', resolution: 1, readingWobble: 0, timingWobble: 0 },
   { code: 'words', reads: 'words', tool: '', unit: 'words', resolution: 1, readingWobble: 0, timingWobble: 0 },
-  { code: 'race', reads: 'race', tool: 'side by side, who is first', unit: 'place', resolution: 1, readingWobble: 0, timingWobble: 0 },
+  {
+    code: 'race',
+    reads: 'race',
+    tool: 'side by side, who is first',
+    unit: 'place',
+    resolution: 1,
+    readingWobble: 0,
+    timingWobble: 0,
+  },
   { code: 'balance', reads: 'balance', tool: 'pan balance', unit: 'place', resolution: 1, readingWobble: 0, timingWobble: 0 },
 ]
 
@@ -101,6 +109,8 @@ export function steadierInstruments(method: Method): Instrument[] {
     timingWobble,
   }: Pick<Method, 'unit' | 'resolution' | 'readingWobble' | 'timingWobble'>) =>
     measuringSd({ resolution, readingSd: readingWobble, timingSd: timingWobble }) * unitOf(unit).size
-  const same = INSTRUMENTS.filter(({ unit, reads }) => reads === 'number' && unitOf(unit).dimension === unitOf(method.unit).dimension)
+  const same = INSTRUMENTS.filter(
+    ({ unit, reads }) => reads === 'number' && unitOf(unit).dimension === unitOf(method.unit).dimension,
+  )
   return same.filter((one) => sdOf(one) < sdOf(method) * (1 - 1e-9)).sort((a, b) => sdOf(a) - sdOf(b))
 }

@@ -29,7 +29,5 @@ function readPlace(plan: Plan, text: string): EntryResult {
   const digits = /^(\d{1,2}(?:[.,]5)?)(?:st|nd|rd|th)?$/i.exec(text)?.[1]
   const value = Number(digits?.replace(',', '.'))
   const fits = value >= 1 && value <= plan.conditions.length
-  return fits
-    ? { ok: true, value, unit: 'place' }
-    : { ok: false, code: text === '' ? 'empty' : 'not-a-place', position: 0 }
+  return fits ? { ok: true, value, unit: 'place' } : { ok: false, code: text === '' ? 'empty' : 'not-a-place', position: 0 }
 }

@@ -32,6 +32,14 @@ export function trialResults(plan: Plan, readings: Reading[]): TrialResult[] {
   })
 }
 
+/** Readings of trials that were read before and after: half a trial would shift one average and not the other. */
+export function wholeTrials(readings: Reading[]): Reading[] {
+  const key = ({ group, condition, repeat }: Reading) => `${group}/${condition}/${repeat}`
+  const having = (half: string) => new Set(readings.filter(({ moment }) => moment === half).map(key))
+  const [before, after] = [having('before'), having('after')]
+  return readings.filter((reading) => before.has(key(reading)) && after.has(key(reading)))
+}
+
 function changeOf(own: Reading[]): number | undefined {
   const [before, after] = [averageAt(own, 'before'), averageAt(own, 'after')]
   return before === undefined || after === undefined ? undefined : withoutNoise(after - before)
@@ -77,9 +85,10 @@ export interface MomentAverage {
   count: number
 }
 
-/** Averages at each moment, over all groups and repeats, in the order of conditions and moments. */
+/** Averages at each moment, over all groups and repeats, in the order of conditions and moments; before and after of whole trials only. */
 export function averagesByMoment(plan: Plan, readings: Reading[]): MomentAverage[] {
-  const counted = countedReadings(plan, readings)
+  const all = countedReadings(plan, readings)
+  const counted = plan.kind === 'before-after' ? wholeTrials(all) : all
   return activeConditions(plan).flatMap(({ id: condition }) =>
     momentsOf(plan).flatMap(({ id: moment }) => {
       const values = counted.filter((one) => one.condition === condition && one.moment === moment).map(({ value }) => value)

@@ -1,7 +1,7 @@
 import { fitOf } from '../clock'
 import { checkPlan, FEWEST_LEVELS, GOOD_LEVELS, levelsOf, type FairCheck } from '../fairness'
 import { cautionsOf, needsOf } from '../kit'
-import { activeConditions, changedFactor, conditionValue, keptFactors, KIND_SHAPES, measuredCard, type Plan } from '../lesson'
+import { activeConditions, changedFactor, conditionValue, keptFactors, KIND_SHAPES, measuredCard, type Factor, type Plan } from '../lesson'
 import { expectedUnit, outlookOf, waysToSee } from '../measuring'
 import { readQuantity } from '../quantity'
 import { doubtfulRemarks } from '../wonder'
@@ -15,6 +15,7 @@ const FEWEST_REPEATS = 2
 /** What is wrong with the question and the trays. */
 export function findingsOfQuestion(plan: Plan): Finding[] {
   const findings: Finding[] = []
+  const active = activeConditions(plan)
   const { noticed, maybe, wondered } = plan.wonder
   if (noticed.length + maybe.length + wondered.length === 0) {
     findings.push({
@@ -68,7 +69,9 @@ export function findingsOfQuestion(plan: Plan): Finding[] {
       fixes: [...choose, go('plan', 'new-measure')],
     })
   }
-  for (const factor of keptFactors(plan).filter((one) => one.how.trim() === '')) {
+  // Where the table says it for every condition, nothing is left unsaid.
+  const inTable = ({ exceptions }: Factor) => active.length > 0 && active.every(({ id }) => id in exceptions)
+  for (const factor of keptFactors(plan).filter((one) => one.how.trim() === '' && !inTable(one))) {
     findings.push({
       code: 'how-not-said',
       key: `how-not-said/${factor.id}`,
@@ -259,7 +262,8 @@ export function findingsOfMeasuring(plan: Plan): Finding[] {
       .map((way): Fix => ({ code: 'take-way', way }))
     const fixes = ways.length > 0 ? ways : [go('plan', 'expected')]
     const { closest, total, chance, needed } = outlook
-    if (needed === undefined) findings.push({ ...at, code: 'hopeless', key: 'hopeless', closest, total, unit: expectedUnit(method), fixes })
+    if (needed === undefined)
+      findings.push({ ...at, code: 'hopeless', key: 'hopeless', closest, total, unit: expectedUnit(method), fixes })
     else findings.push({ ...at, code: 'too-few-repeats', key: 'too-few-repeats', repeats: plan.repeats, chance, needed, fixes })
   }
   return findings

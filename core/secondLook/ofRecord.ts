@@ -107,8 +107,7 @@ function findingsOfStrays(plan: Plan, record: LessonRecord): Finding[] {
   const conditions = new Set(activeConditions(plan).map((condition) => condition.id))
   const counted = currentReadings(record.readings).filter((reading) => isCounted(reading) && reading.status === 'kept')
   const homeless = counted.filter(
-    (one) =>
-      !groups.has(one.group) || !conditions.has(one.condition) || one.repeat > plan.repeats || !momentOf(plan, one.moment),
+    (one) => !groups.has(one.group) || !conditions.has(one.condition) || one.repeat > plan.repeats || !momentOf(plan, one.moment),
   )
   const findings: Finding[] = []
   const foreign = unit ? counted.filter((one) => unitOf(one.unit).dimension !== unitOf(unit).dimension) : []

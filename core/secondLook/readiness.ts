@@ -1,6 +1,15 @@
 import { fitOf } from '../clock'
 import { evidenceOf } from '../evidence'
-import { activeConditions, changedFactor, KIND_SHAPES, measuredCard, STOPS, type LessonRecord, type Plan, type Stop } from '../lesson'
+import {
+  activeConditions,
+  changedFactor,
+  KIND_SHAPES,
+  measuredCard,
+  STOPS,
+  type LessonRecord,
+  type Plan,
+  type Stop,
+} from '../lesson'
 import { handsOf, predictionsByGroup } from '../predictions'
 import { progressOf } from '../record'
 import { withSaid } from '../wonder'

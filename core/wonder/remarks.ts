@@ -5,10 +5,7 @@ import { newRemark, REMARK_LISTS, type Plan, type RemarkList, type SaidRemark } 
  * desk, is not brought back. The desk's next edit keeps it in the plan for good.
  */
 export function withSaid(plan: Plan, said: SaidRemark[]): Plan {
-  const known = new Set([
-    ...REMARK_LISTS.flatMap((list) => plan.wonder[list].map((remark) => remark.id)),
-    ...plan.wonder.takenAway,
-  ])
+  const known = new Set([...REMARK_LISTS.flatMap((list) => plan.wonder[list].map((remark) => remark.id)), ...plan.wonder.takenAway])
   const fresh = said.filter((row) => !known.has(row.id))
   if (fresh.length === 0) return plan
   const listed = (list: RemarkList) => [

@@ -45,17 +45,21 @@ export interface Testable {
 // What a wondering would change: "does the X change …", "what if we use X", "does it work with X".
 const CHANGES = [
   /\b(?:does|do|will|would|can)\s+(?:the\s+)?(.{2,60}?)\s+(?:change|changes|affect|matter|make (?:a|any) difference)\b/i,
-  /\bwhat (?:happens|would happen|if)\b.*?\b(?:if|when|we (?:use|used|change|changed|add|added|put))\s+(.{2,60}?)(?:\?|$)/i,
+  /\bwhat (?:happens|would happen|if)\b.*?\bwe (?:use|used|change|changed|add|added|put)\s+(.{2,60}?)(?:\?|$)/i,
+  /\bwhat (?:happens|would happen)\b.*?\b(?:if|when)\s+(.{2,60}?)(?:\?|$)/i,
   /\b(?:does|do|will|would)\s+(?:it|they|this)\s+\w+\s+(?:with|in|on|at|under|without)\s+(.{2,60}?)(?:\?|$)/i,
   /\b(?:which|what)\s+(?:kinds? of |sorts? of |types? of )?([\p{L} -]{2,40}?)\s+(?:is|are|has|have|goes|go|does|do|makes?|lasts?|comes?|holds?|will|would|works?)\b/iu,
   /\bdoes\s+(?:every|each|all|any)\s+([\p{L} -]{2,40}?)\s+(?:do|does|work|go|have)\b/iu,
 ]
+/** "Which one goes highest?" is about what is on the table. */
+const WHICH_OF_THEM = /\bwhich (?:one|of (?:them|these)|is|goes|comes|does)\b/i
 const WHY = /^\s*(?:why|how come|what makes|what is it that|how does it work)\b/i
 const MEASURABLE =
   /\b(how (?:far|high|tall|long|fast|many|much|heavy|hot|cold|warm|loud|big|wide|deep|often|strong|quickly|soon)|time|seconds?|minutes?|centimetres?|temperature|weigh\w*|mass|height|length|distance|count)\b/i
 const RANKED =
   /\b(most|least|more|less|highest|higher|longest|longer|fastest|faster|quickest|best|better|biggest|bigger|furthest|further|heaviest|heavier|tallest|taller|strongest|stronger|slowest|slower|smallest|smaller|first|last|loudest|warmest|coldest|darkest|every|all)\b/i
-const OPINION = /\b(pretty|prettier|prettiest|beautiful|nice|nicer|nicest|fun|funny|cool|cute|happy|sad|like it|feel (?:happy|sad|pain))\b/i
+const OPINION =
+  /\b(pretty|prettier|prettiest|beautiful|nice|nicer|nicest|fun|funny|cool|cute|happy|sad|like it|feel (?:happy|sad|pain))\b/i
 const DAYS = /\b(days?|weeks?|overnight|grow\w*|sprout\w*|tomorrow|rot\w*|mould\w*|for ever|forever|months?)\b/i
 const NOT_FOR_CHILDREN =
   /\b(explo\w*|mains|socket|plug|bleach|acid|petrol|poison\w*|drink it|eat it|taste it|set (?:it )?on fire|burn it|jump off|roof|microwave|lightning)\b/i
@@ -94,7 +98,8 @@ type Checked = Omit<TestableAnswer, 'check' | 'byTeacher'>
 
 function checkChange(plan: Plan, text: string): Checked {
   if (WHY.test(text)) return { answer: 'no', because: { code: 'asks-why' } }
-  const named = namedIn(plan.factors, text) ?? (namesCondition(plan, text) ? changedOf(plan) : undefined)
+  const among = WHICH_OF_THEM.test(text) && plan.conditions.length > 1
+  const named = namedIn(plan.factors, text) ?? (among || namesCondition(plan, text) ? changedOf(plan) : undefined)
   if (named) return { answer: 'yes', because: { code: 'names-factor', factor: named.id } }
   const thing = changeableIn(text)
   return thing
@@ -152,7 +157,8 @@ function nearestMeasure(plan: Plan, text: string): CardOrNew {
   if (named) return named
   const own = plan.measures.find((measure) => measure.id === plan.measured) ?? plan.measures[0]
   if (own) return own
-  const phrase = /\b(how (?:far|high|tall|long|fast|many|much|heavy|hot|cold|warm|loud|big|wide|deep|soon)\b.{0,60}?)(?:\?|$)/i.exec(text)
+  const phrase =
+    /\b(how (?:far|high|tall|long|fast|many|much|heavy|hot|cold|warm|loud|big|wide|deep|soon)\b.{0,60}?)(?:\?|$)/i.exec(text)
   return { id: undefined, name: phrase?.[1]?.trim() ?? '' }
 }
 

@@ -13,10 +13,12 @@ export const GRADE_NAMES: Record<Grade, string> = {
 
 /** What the grade means for this class's numbers, in one sentence. */
 export function gradeSentence(plan: Plan, evidence: Evidence): string {
-  const change = changedFactor(plan)?.name ?? 'what we change'
+  const what = whatMadeIt(plan)
   switch (evidence.grade) {
     case 'clear':
-      return `Changing ${change} made a difference that stands out from the wobble.`
+      return plan.kind === 'order'
+        ? 'The order stands out: luck alone would hardly make one like it.'
+        : `${what} made a difference that stands out from the wobble.`
     case 'leaning':
       return evidence.oneReadingEach
         ? 'There is a gap, but with one reading each nobody can say how much of it is wobble.'
@@ -24,9 +26,26 @@ export function gradeSentence(plan: Plan, evidence: Evidence): string {
     case 'cannot-tell':
       return 'The gap is no bigger than wobble alone would make.'
     case 'same':
-      return `Changing ${change} made no difference that our instrument can show.`
+      return `${what} made no difference that our instrument can show.`
     case 'nothing-yet':
-      return 'Readings of two conditions are needed before they can be compared.'
+      return plan.kind === 'before-after'
+        ? 'Readings before and after are needed before they can be compared.'
+        : 'Readings of two conditions are needed before they can be compared.'
+  }
+}
+
+/** What may have made a difference, as the subject of a sentence. `'Changing the kind of paper'`, `'Melting'` */
+function whatMadeIt(plan: Plan): string {
+  const change = changedFactor(plan)?.name
+  switch (plan.kind) {
+    case 'before-after':
+      return sentenceCase(change ?? 'what happened')
+    case 'improve':
+      return 'What was changed from try to try'
+    case 'describe':
+      return sentenceCase(change ?? 'what we compared')
+    default:
+      return `Changing ${change ?? 'what we change'}`
   }
 }
 
@@ -35,8 +54,14 @@ export function gapSentence(plan: Plan, gap: Gap): string {
   const unit = measuredCard(plan)?.method.unit ?? 'count'
   const wobbles = gap.wobbles === undefined ? '' : `: ${writeNumber(gap.wobbles, 1)} times the wobble`
   const more = sentenceCase(nameOfCondition(plan, gap.more))
-  if (unit === 'place') return `${more} came in ${writeNumber(Math.abs(gap.difference), 1)} places before ${nameOfCondition(plan, gap.less)}, on average.`
-  if (unit === 'words') return `${more} is ${writeNumber(gap.difference, 1)} words further along than ${nameOfCondition(plan, gap.less)}, on average.`
+  if (gap.more === 'before' || gap.more === 'after') {
+    const times = gap.wobbles === undefined ? '' : `: ${writeNumber(gap.wobbles, 1)} times the wobble`
+    return `${more} was ${writeAverage(plan, gap.difference, unit)} more than ${gap.less}${times}.`
+  }
+  if (unit === 'place')
+    return `${more} came in ${writeNumber(Math.abs(gap.difference), 1)} places before ${nameOfCondition(plan, gap.less)}, on average.`
+  if (unit === 'words')
+    return `${more} is ${writeNumber(gap.difference, 1)} words further along than ${nameOfCondition(plan, gap.less)}, on average.`
   const difference = writeAverage(plan, gap.difference, unit)
   return `${more} is ${difference} above ${nameOfCondition(plan, gap.less)}${wobbles}.`
 }
@@ -47,6 +72,10 @@ export function agreementSentence(plan: Plan, evidence: Evidence): string {
   const agreement = evidence.agreement
   if (!first || !agreement || agreement.asked.length === 0) return 'No group has readings to compare yet.'
   const not = agreement.asked.filter((group) => !agreement.agreeing.includes(group)).map((group) => nameOfGroup(plan, group))
+  if (first === 'before' || first === 'after') {
+    const other = first === 'before' ? 'after' : 'before'
+    return `${agreement.agreeing.length} of ${counted(agreement.asked.length, 'group')} had no less ${first} than ${other}.`
+  }
   const tail = not.length > 0 && not.length < 4 ? `; ${list(not)} did not` : ''
   return `${agreement.agreeing.length} of ${counted(agreement.asked.length, 'group')} put ${nameOfCondition(plan, first)} first${tail}.`
 }
@@ -140,7 +169,9 @@ export function nextQuestions(plan: Plan): string[] {
   const kept = plan.wonder.wondered.filter(({ later }) => later).map(({ text }) => text)
   const measure = measuredCard(plan)?.name
   if (!measure || activeConditions(plan).length === 0) return kept
-  const cards = plan.factors.filter((factor) => factor.id !== plan.changed).map((factor) => `How does ${factor.name} change ${measure}?`)
+  const cards = plan.factors
+    .filter((factor) => factor.id !== plan.changed)
+    .map((factor) => `How does ${factor.name} change ${measure}?`)
   return [...kept, ...cards]
 }
 

@@ -35,8 +35,7 @@ export function fairWords(plan: Plan, check: FairCheck): FairWords {
     }))
   return {
     verdict: verdictOf(check, fair.length),
-    fair:
-      fair.length <= MOST_PAIRS ? sentences(fair.map(({ a, b }) => letters([a, b]))) : `${counted(fair.length, 'pair')}.`,
+    fair: fair.length <= MOST_PAIRS ? sentences(fair.map(({ a, b }) => letters([a, b]))) : `${counted(fair.length, 'pair')}.`,
     notFair:
       notFair.length <= MOST_PAIRS
         ? sentences(notFair.map((pair) => `${letters([pair.a, pair.b])}: ${because(pair)}`))

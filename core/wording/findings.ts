@@ -70,7 +70,8 @@ export function findingWords(finding: Finding, plan: Plan): FindingWords {
     case 'too-few-levels':
       return {
         title: `Only ${finding.count} numbers to test`,
-        text: finding.count < 3 ? 'Add at least one between or beyond them.' : 'Enough for a line; five show better whether it bends.',
+        text:
+          finding.count < 3 ? 'Add at least one between or beyond them.' : 'Enough for a line; five show better whether it bends.',
         why: 'Two points always make a straight line. Three show whether it bends; five are better.',
       }
     case 'label-empty':

@@ -54,14 +54,14 @@ export function trayWords(kind: Kind): Record<'change' | 'measure' | 'keep', { n
     case 'before-after':
       return {
         ...usual,
-        change: { ...usual.change, name: 'What happens', hint: 'between before and after' },
+        change: { ...usual.change, name: 'What happens', hint: 'in between' },
         measure: { ...usual.measure, empty: '+ how heavy it is' },
       }
     case 'over-time':
       return {
         ...usual,
-        change: { ...usual.change, hint: 'one thing, or nothing but time' },
-        measure: { ...usual.measure, hint: 'again and again', empty: '+ how tall it is' },
+        change: { ...usual.change, hint: 'or only time' },
+        measure: { ...usual.measure, hint: 'each time', empty: '+ how tall it is' },
       }
     case 'order':
       return { ...usual, measure: { ...usual.measure, name: 'Put in order by', hint: 'first to last', empty: '+ how heavy it is' } }
@@ -69,13 +69,13 @@ export function trayWords(kind: Kind): Record<'change' | 'measure' | 'keep', { n
       return {
         change: { ...usual.change, name: 'Make better', hint: 'the design' },
         measure: { ...usual.measure, name: 'Going by', hint: 'how good it is', empty: '+ how much it holds' },
-        keep: { name: 'The rules', hint: 'the same for every try', empty: 'What every try has to keep to comes here.' },
+        keep: { name: 'The rules', hint: 'for every try', empty: 'What every try has to keep to comes here.' },
       }
     case 'describe':
       return {
         ...usual,
         change: { ...usual.change, name: 'Compare', hint: 'one thing' },
-        measure: { ...usual.measure, name: 'Describe', hint: 'in ordered words or counts', empty: '+ how damp it feels' },
+        measure: { ...usual.measure, name: 'Describe', hint: 'words or counts', empty: '+ how damp it feels' },
       }
     case 'fair-test':
       return usual
@@ -116,7 +116,7 @@ export function questionSegments(plan: Plan): Segment[] {
       return [{ text: 'How does ' }, change, { text: ' change ' }, measure, { text: '?' }]
     case 'over-time':
       return changed
-        ? [{ text: 'How does ' }, measure, { text: ' change over time, and what does ' }, change, { text: ' do to it?' }]
+        ? [{ text: 'How does ' }, measure, { text: ' change over time, and does ' }, change, { text: ' matter?' }]
         : [{ text: 'How does ' }, measure, { text: ' change over time?' }]
     case 'order':
       return [{ text: 'Which ' }, bare(change), { text: ' comes first, going by ' }, measure, { text: '?' }]

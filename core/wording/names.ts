@@ -3,6 +3,7 @@ import {
   letterOf,
   measuredCard,
   momentOf,
+  momentsOf,
   type Method,
   type Phase,
   type Plan,
@@ -106,6 +107,20 @@ export function methodWords({ instrument, tool, unit, resolution, words }: Metho
   const symbol = unitOf(unit).symbol || 'one'
   const mark = resolution === 1 ? symbol : withUnit(writeShort(resolution), unit)
   return `${tool.trim() || 'with what?'}, to the nearest ${mark}`
+}
+
+/** Headings of one condition's readings: every repeat at every moment. `['1', '2', '3']`, `['1: before', '1: after', …]` */
+export function readingHeadings(plan: Plan): string[] {
+  return Array.from({ length: plan.repeats }, (_, place) => readingHeading(plan, String(place + 1))).flat()
+}
+
+/** Headings of one trial, at every moment. `readingHeading(plan, 'practice') // ['practice']` */
+export function readingHeading(plan: Plan, trial: string): string[] {
+  return momentsOf(plan).map(({ id }) => {
+    const when = momentWords(plan, id)
+    if (when === '') return trial
+    return plan.repeats === 1 && trial === '1' ? when : `${trial}: ${when}`
+  })
 }
 
 /** How an instrument is offered. `'ruler (mm)'` */

@@ -5,7 +5,8 @@ import { list, momentWords, nameOfCondition, writeReading } from './names'
 /** What a child is asked, in the frame of the class. */
 export function predictionPrompt(plan: Plan): string {
   const change = changedFactor(plan)?.name ?? 'it'
-  const begin = plan.frame === 'i-think' ? 'What do you think?' : `If we ${plan.kind === 'fair-test' ? `change ${change}` : 'do it'}, then`
+  const begin =
+    plan.frame === 'i-think' ? 'What do you think?' : `If we ${plan.kind === 'fair-test' ? `change ${change}` : 'do it'}, then`
   const iThink = plan.frame === 'i-think'
   const measure = measuredCard(plan)?.name ?? 'what we measure'
   switch (predictionOf(plan)) {

@@ -12,7 +12,10 @@ export function axisTitles(plan: Plan): { up: string; across: string } {
   const [up, across] = [unitOf(measure?.method.unit ?? 'count').symbol, unitOf(plan.conditionUnit).symbol]
   return {
     up: up === '' ? (measure?.name ?? '') : `${measure?.name ?? ''} (${up})`,
-    across: plan.kind === 'over-time' ? `time (${plan.watch.unit === 'day' ? 'days' : 'min'})` : `${changedFactor(plan)?.name ?? ''} (${across})`,
+    across:
+      plan.kind === 'over-time'
+        ? `time (${plan.watch.unit === 'day' ? 'days' : 'min'})`
+        : `${changedFactor(plan)?.name ?? ''} (${across})`,
   }
 }
 
@@ -23,7 +26,9 @@ export function chartWords(plan: Plan, graph: ResultsGraph): string {
   )
   if (graph.lines.length > 0) {
     const lines = graph.lines.map((line) => {
-      const points = line.points.map(({ moment, average }) => `${momentWords(plan, moment)} ${writeAverage(plan, average, graph.unit)}`)
+      const points = line.points.map(
+        ({ moment, average }) => `${momentWords(plan, moment)} ${writeAverage(plan, average, graph.unit)}`,
+      )
       return `${line.letter} ${line.name}: ${points.length === 0 ? 'no readings' : list(points)}`
     })
     return `Lines of the averages. ${lines.join('; ')}; every reading as a dot.`
@@ -69,7 +74,8 @@ export function nearnessWords(plan: Plan, { right, all, of, away }: Nearness): s
   const unit = measuredCard(plan)?.method.unit ?? 'count'
   const by = away === undefined || unit === 'words' || unit === 'place' ? '' : ` On average ${writeAverage(plan, away, unit)} away.`
   if (all === 0) return by.trim()
-  if (right === all) return `${all === 1 || of !== 'pairs' ? 'It came out as they said.' : `All ${all} pairs came out as they said.`}${by}`
+  if (right === all)
+    return `${all === 1 || of !== 'pairs' ? 'It came out as they said.' : `All ${all} pairs came out as they said.`}${by}`
   if (right === 0) {
     const surprise = of === 'pairs' ? 'It came out the other way round' : 'It came out differently'
     return `${surprise}: a surprise worth talking about.${by}`

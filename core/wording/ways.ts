@@ -8,7 +8,7 @@ import { counted, list, methodWords } from './names'
 export const SOURCE_WORDS: Record<Method['expectedFrom'], string> = {
   guess: 'your guess',
   practice: 'practice readings',
-  bench: 'the model',
+  bench: 'the simulator',
 }
 
 /** A way to see the difference, as a button says it. `'Time 10 at once'` */

@@ -61,7 +61,9 @@ export async function listLessons(database: Database): Promise<{ lesson: StoredL
   const ids = rows.map((row) => row.id)
   if (ids.length === 0) return []
   const allReadings = await database.select().from(readings).where(inArray(readings.lesson, ids)).orderBy(asc(readings.sequence))
-  const records = new Map(ids.map((id): [string, LessonRecord] => [id, { readings: [], predictions: [], conclusions: [], remarks: [] }]))
+  const records = new Map(
+    ids.map((id): [string, LessonRecord] => [id, { readings: [], predictions: [], conclusions: [], remarks: [] }]),
+  )
   for (const row of allReadings) records.get(row.lesson)!.readings.push(toReading(row))
   for (const id of ids) {
     records.get(id)!.predictions = await listPredictions(database, id)
@@ -131,7 +133,9 @@ export async function usedIds(database: Database, id: string): Promise<{ groups:
   const predicted = await listPredictions(database, id)
   return {
     groups: new Set(
-      [...used, ...predicted, ...(await listRemarks(database, id))].map((row) => row.group).filter((group) => group !== WHOLE_CLASS),
+      [...used, ...predicted, ...(await listRemarks(database, id))]
+        .map((row) => row.group)
+        .filter((group) => group !== WHOLE_CLASS),
     ),
     conditions: new Set([...used.map((row) => row.condition), ...predicted.flatMap((row) => row.order)]),
   }

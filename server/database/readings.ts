@@ -39,7 +39,9 @@ export async function hasCountedReading(database: Database, lesson: string, grou
   const [row] = await database
     .select({ id: readings.id })
     .from(readings)
-    .where(and(eq(readings.lesson, lesson), group === undefined ? undefined : eq(readings.group, group), eq(readings.practice, false)))
+    .where(
+      and(eq(readings.lesson, lesson), group === undefined ? undefined : eq(readings.group, group), eq(readings.practice, false)),
+    )
     .limit(1)
   return row !== undefined
 }

@@ -1,4 +1,17 @@
-import { bigserial, boolean, customType, doublePrecision, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core'
+import {
+  bigserial,
+  boolean,
+  customType,
+  doublePrecision,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  uuid,
+} from 'drizzle-orm/pg-core'
 import type { Plan, Prediction, Reading, SaidRemark } from '../../core/lesson'
 import type { LessonEvent } from '../live/events'
 

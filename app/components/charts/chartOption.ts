@@ -70,7 +70,16 @@ export function chartOption(plan: Plan, graph: ResultsGraph, surface: Surface): 
     // The first place stands on top; words and places have no values between them.
     ...(graph.unit === 'place' ? { inverse: true, nameLocation: 'start' as const } : {}),
     ...(graph.kind === 'dots'
-      ? { min: 0.5, max: graph.axis.to + 0.5, interval: 1, axisLabel: { ...text, customValues: wholesUpTo(graph.axis.to), formatter: (value: number) => writeReading(plan, value, graph.unit) } }
+      ? {
+          min: 0.5,
+          max: graph.axis.to + 0.5,
+          interval: 1,
+          axisLabel: {
+            ...text,
+            customValues: wholesUpTo(graph.axis.to),
+            formatter: (value: number) => writeReading(plan, value, graph.unit),
+          },
+        }
       : {}),
   }
   const dots = graph.dots.map((dot) => ({
@@ -119,10 +128,28 @@ export function chartOption(plan: Plan, graph: ResultsGraph, surface: Surface): 
       grid: { ...roomLeft, bottom: surface.big ? 46 : 30, right: surface.big ? 60 : 40 },
       xAxis: graph.across
         ? { ...valueAxis(graph.across, titles.across), nameLocation: 'middle', nameGap: surface.big ? 48 : 28 }
-        : { type: 'value', min: -0.3, max: 1.3, interval: 1, splitLine: { show: false }, axisLine: line, axisTick: { show: false },
-            axisLabel: { ...text, customValues: [0, 1], formatter: (value: number) => names[value] ?? '' } },
+        : {
+            type: 'value',
+            min: -0.3,
+            max: 1.3,
+            interval: 1,
+            splitLine: { show: false },
+            axisLine: line,
+            axisTick: { show: false },
+            axisLabel: { ...text, customValues: [0, 1], formatter: (value: number) => names[value] ?? '' },
+          },
       yAxis: upAxis,
       series: [
+        ...graph.pairs.map(([before, after]) => ({
+          type: 'line' as const,
+          data: [
+            [0, before],
+            [1, after],
+          ],
+          symbol: 'none',
+          silent: true,
+          lineStyle: { color: ink, width: 1, opacity: 0.45 },
+        })),
         ...graph.lines.map((one) => {
           const look = lookOf(one.place)
           return {
@@ -131,7 +158,11 @@ export function chartOption(plan: Plan, graph: ResultsGraph, surface: Surface): 
             data: one.points.map((point) => [point.x, point.average]),
             symbol: SYMBOLS[one.place % SYMBOLS.length]!,
             symbolSize: surface.big ? 20 : 12,
-            lineStyle: { color: surface.paper ? '#000' : look.colour, width: surface.big ? 5 : 3, type: DASHES[one.place % DASHES.length]! },
+            lineStyle: {
+              color: surface.paper ? '#000' : look.colour,
+              width: surface.big ? 5 : 3,
+              type: DASHES[one.place % DASHES.length]!,
+            },
             itemStyle: { color: surface.paper ? '#000' : look.colour },
             endLabel: { show: true, formatter: one.letter, ...text, fontWeight: 'bold' as const },
           }

@@ -11,7 +11,9 @@ const plan = computed(() => lesson.plan!)
 const used = computed(() => usedIn(lesson.record).conditions)
 const units = NUMBER_UNITS.filter((code) => !['count', 'pieces'].includes(code))
 const words = computed(() => conditionsWords(plan.value.kind))
-const what = computed(() => (plan.value.kind === 'fair-test' ? `what we change ${changedFactor(plan.value)?.name ?? 'it'} to` : words.value.what))
+const what = computed(() =>
+  plan.value.kind === 'fair-test' ? `what we change ${changedFactor(plan.value)?.name ?? 'it'} to` : words.value.what,
+)
 const numbers = computed(() => plan.value.conditionsAs === 'numbers' && plan.value.kind !== 'improve')
 
 function add(label: string): void {

@@ -19,7 +19,11 @@ function write(part: 'name' | 'how', text: string): void {
 }
 
 const items = computed(() => [
-  { label: `${trayWords(plan.value.kind).change.name}: this`, key: 'c', run: () => lesson.replace(chooseChange(plan.value, props.factor.id)) },
+  {
+    label: `${trayWords(plan.value.kind).change.name}: this`,
+    key: 'c',
+    run: () => lesson.replace(chooseChange(plan.value, props.factor.id)),
+  },
   ...(props.tray === 'change'
     ? [{ label: 'Keep the same', key: 'k', run: () => lesson.edit((draft) => (draft.changed = null)) }]
     : []),

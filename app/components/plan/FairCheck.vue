@@ -95,12 +95,7 @@ function onPaste(event: ClipboardEvent, row: number, column: number): void {
           </tr>
           <tr v-if="activeConditions(plan).length === 0">
             <th scope="row" class="name">
-              <input
-                value=""
-                aria-label="Paste a table here"
-                placeholder="paste a table here"
-                @paste="onPaste($event, 0, -1)"
-              />
+              <input value="" aria-label="Paste a table here" placeholder="paste a table here" @paste="onPaste($event, 0, -1)" />
             </th>
             <td v-for="factor in factors" :key="factor.id" />
           </tr>

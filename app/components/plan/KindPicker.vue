@@ -11,19 +11,19 @@ const open = ref(false)
 <template>
   <VMenu v-model="open" location="bottom end">
     <template #activator="{ props: activator }">
-      <button type="button" class="button small kind" v-bind="activator" :aria-label="`Kind of test: ${KIND_WORDS[plan.kind].name}`">
+      <button
+        type="button"
+        class="button small kind"
+        v-bind="activator"
+        :aria-label="`Kind of test: ${KIND_WORDS[plan.kind].name}`"
+      >
         {{ KIND_WORDS[plan.kind].name }}
         <span aria-hidden="true">▾</span>
       </button>
     </template>
     <ul class="sheet kinds" aria-label="Kinds of test">
       <li v-for="kind in KINDS" :key="kind">
-        <button
-          type="button"
-          class="choice"
-          :aria-pressed="plan.kind === kind"
-          @click="lesson.replace(withKind(plan, kind))"
-        >
+        <button type="button" class="choice" :aria-pressed="plan.kind === kind" @click="lesson.replace(withKind(plan, kind))">
           <strong>
             <span v-if="plan.kind === kind" aria-hidden="true">✓</span>
             {{ KIND_WORDS[kind].name }}

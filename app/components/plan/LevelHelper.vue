@@ -49,7 +49,8 @@ const begun = computed(() => lesson.record.readings.some(isCounted))
       :disabled="taken"
       @click="lesson.replace(withLevels(plan, suggested, newId))"
     >
-      {{ taken ? '✓' : 'Take' }} {{ suggested.map((value) => writeShort(value)).join(', ') }} {{ unitOf(plan.conditionUnit).symbol }}
+      {{ taken ? '✓' : 'Take' }} {{ suggested.map((value) => writeShort(value)).join(', ') }}
+      {{ unitOf(plan.conditionUnit).symbol }}
     </button>
   </div>
 </template>

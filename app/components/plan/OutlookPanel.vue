@@ -104,7 +104,7 @@ function take(from: 'practice' | 'bench'): void {
             <button v-if="practice" type="button" class="button small" @click="take('practice')">
               Take {{ counted(practice.count, 'practice reading') }}
             </button>
-            <button v-if="bench" type="button" class="button small" @click="take('bench')">Try it on the model</button>
+            <button v-if="bench" type="button" class="button small" @click="take('bench')">Simulate it</button>
             <button v-if="timed" type="button" class="button small" @click="warming = true">Stopwatch warm-up</button>
           </dd>
         </dl>
@@ -116,7 +116,8 @@ function take(from: 'practice' | 'bench'): void {
             @choose="lesson.edit((draft) => (draft.repeats = $event))"
           />
           <p>
-            With {{ counted(plan.repeats, 'repeat') }}, the {{ outlook.byPlaces ? 'first one comes first' : 'best one comes out best' }} in
+            With {{ counted(plan.repeats, 'repeat') }}, the
+            {{ outlook.byPlaces ? 'first one comes first' : 'best one comes out best' }} in
             <strong>{{ chanceWords(outlook.chance) }}</strong>.
             <template v-if="outlook.needed">
               {{ counted(outlook.needed, 'repeat') }} {{ outlook.needed === 1 ? 'reaches' : 'reach' }} nine in ten.

@@ -1,7 +1,16 @@
 <script setup lang="ts">
 import { VueDraggable } from 'vue-draggable-plus'
 import { chooseChange } from '~~/core/fairness'
-import { changedFactor, keptFactors, measuredCard, newMeasure, readBy, KIND_SHAPES, type Factor, type Measure } from '~~/core/lesson'
+import {
+  changedFactor,
+  keptFactors,
+  measuredCard,
+  newMeasure,
+  readBy,
+  KIND_SHAPES,
+  type Factor,
+  type Measure,
+} from '~~/core/lesson'
 import { trayWords } from '~~/core/wording'
 
 /** Three trays and what is not in one yet. Exactly one card lies in Change and one in Measure; every other factor is kept the same. */

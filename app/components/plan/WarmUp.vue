@@ -101,15 +101,17 @@ onBeforeUnmount(() => {
 <template>
   <AppDialog v-model="open" title="Stopwatch warm-up" :width="620">
     <p>
-      One child after the other: press when the <strong>light</strong> comes, press again when the <strong>sound</strong> comes. Space
-      or Enter works too. Without sound, the word on the light tells.
+      One child after the other: press when the <strong>light</strong> comes, press again when the <strong>sound</strong> comes.
+      Space or Enter works too. Without sound, the word on the light tells.
     </p>
     <button type="button" class="signal" :class="state" @click="press">
       <span class="lamp" aria-hidden="true" />
       <span role="status">{{ WORDS[state] }}</span>
     </button>
     <p>
-      <strong>{{ counted(errors.length, 'timing') }}</strong>{{ wobble === undefined ? `, ${FEWEST_WARM_UPS - errors.length} more before it says anything` : ', timing wobble ' }}
+      <strong>{{ counted(errors.length, 'timing') }}</strong>{{
+        wobble === undefined ? `, ${FEWEST_WARM_UPS - errors.length} more before it says anything` : ', timing wobble '
+      }}
       <strong v-if="wobble !== undefined">{{ withUnit(writeNumber(wobble, 2), 's') }}</strong>
     </p>
     <template #actions>

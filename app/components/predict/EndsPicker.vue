@@ -20,7 +20,12 @@ const placeOf = (id: string) => props.plan.conditions.findIndex((one) => one.id 
   <div class="ends" :class="{ big }">
     <fieldset v-for="(row, place) in ROWS" :key="row">
       <legend>{{ row }}</legend>
-      <label v-for="condition in activeConditions(plan)" :key="condition.id" class="chip" :class="{ on: ends[place] === condition.id }">
+      <label
+        v-for="condition in activeConditions(plan)"
+        :key="condition.id"
+        class="chip"
+        :class="{ on: ends[place] === condition.id }"
+      >
         <input
           class="sr-only"
           type="radio"

@@ -27,9 +27,7 @@ const marks = computed(() => {
   return Array.from({ length: Math.round((to - from) / step) + 1 }, (_, place) => from + place * step)
 })
 const path = computed(() =>
-  points.value
-    .flatMap(({ id, x }) => (values.value[id] === undefined ? [] : [`${across(x)},${up(values.value[id]!)}`]))
-    .join(' '),
+  points.value.flatMap(({ id, x }) => (values.value[id] === undefined ? [] : [`${across(x)},${up(values.value[id]!)}`])).join(' '),
 )
 const nameOf = (id: string) => (props.plan.kind === 'over-time' ? momentWords(props.plan, id) : nameOfCondition(props.plan, id))
 

@@ -50,14 +50,7 @@ const dragging = { group: useId(), animation: 120, draggable: '.item', forceFall
         <span class="hole" />
       </li>
     </VueDraggable>
-    <VueDraggable
-      v-if="rest.length > 0"
-      v-model="rest"
-      v-bind="dragging"
-      class="rest"
-      role="group"
-      aria-label="Not placed yet"
-    >
+    <VueDraggable v-if="rest.length > 0" v-model="rest" v-bind="dragging" class="rest" role="group" aria-label="Not placed yet">
       <button
         v-for="(id, index) in rest"
         :key="id"

@@ -10,7 +10,11 @@ const counted = computed(() => tally.value.some(({ hands }) => hands !== undefin
 const columns = computed(() => (predictionOf(props.plan) === 'change' ? ['more', 'the same', 'less'] : ['most', 'least']))
 const rows = computed(() =>
   predictionOf(props.plan) === 'change'
-    ? changeTally(props.plan, props.predictions).map(({ condition, up, same, down }) => ({ condition, counts: [up, same, down], hands: undefined }))
+    ? changeTally(props.plan, props.predictions).map(({ condition, up, same, down }) => ({
+        condition,
+        counts: [up, same, down],
+        hands: undefined,
+      }))
     : tally.value.map(({ condition, most, least, hands }) => ({ condition, counts: [most, least], hands })),
 )
 const placeOf = (id: string) => props.plan.conditions.findIndex((one) => one.id === id)

@@ -4,6 +4,7 @@ import { activeConditions, changedFactor, keptFactors, letterOf, measuredCard, t
 import { predictionsByGroup, tallyOf } from '~~/core/predictions'
 import {
   agreementSentence,
+  conditionWithLetter,
   counted,
   foresight,
   GRADE_NAMES,
@@ -93,14 +94,14 @@ const predicted = computed(() =>
           <tbody>
             <tr v-for="summary in evidence.summaries" :key="summary.condition">
               <td>
-                <strong>{{ letterOf(plan, summary.condition) }}</strong>
-                {{ nameOfCondition(plan, summary.condition) }}
+                {{ conditionWithLetter(plan, summary.condition) }}
               </td>
               <td class="figure">
                 <strong>{{ writeAverage(plan, summary.mean, method.unit) }}</strong>
               </td>
               <td class="figure">
-                {{ writeReading(plan, summary.lowest, 'count') }} to {{ writeReading(plan, summary.highest, method.unit) }}
+                {{ writeReading(plan, summary.lowest, method.instrument === 'number' ? 'count' : method.unit) }} to
+                {{ writeReading(plan, summary.highest, method.unit) }}
               </td>
               <td class="figure">{{ summary.count }}</td>
             </tr>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { activeConditions, changedFactor, keptFactors, letterOf, measuredCard, type Group, type Plan } from '~~/core/lesson'
 import { unitOf } from '~~/core/quantity'
-import { FRAME_WORDS, nameOfCondition, question, variableWords } from '~~/core/wording'
+import { FRAME_WORDS, nameOfCondition, question, questionSegments, readingHeadings, variableWords } from '~~/core/wording'
 
 /** One page for a group: the plan, filled in or to be filled in, and a table to write readings into. */
 const props = defineProps<{ plan: Plan; blank?: boolean }>()
@@ -10,6 +10,14 @@ const kept = computed(() => keptFactors(props.plan))
 const unit = computed(() => unitOf(measuredCard(props.plan)?.method.unit ?? 'count').symbol)
 // A blank sheet is the same for all; a filled one belongs to a group.
 const sheets = computed<(Group | undefined)[]>(() => (props.blank ? [undefined] : props.plan.groups))
+const headings = computed(() => readingHeadings(props.plan))
+/** What is worked out in the last column; words and places are only counted. */
+const worked = computed(() => {
+  const { kind } = props.plan
+  if (kind === 'improve') return 'what we changed'
+  if (kind === 'before-after') return 'change'
+  return kind === 'over-time' || measuredCard(props.plan)?.method.instrument !== 'number' ? '' : 'average'
+})
 const LINES = 4
 </script>
 
@@ -22,7 +30,11 @@ const LINES = 4
         <p v-else class="who">Group <span class="line short" /></p>
       </header>
       <p v-if="!blank" class="question">{{ question(plan) }}</p>
-      <p v-else class="question">How does <span class="line" /> change <span class="line" />?</p>
+      <p v-else class="question">
+        <template v-for="(segment, part) in questionSegments(plan)" :key="part"
+          ><span v-if="segment.card" class="line" /><template v-else>{{ segment.text }}</template></template
+        >
+      </p>
       <dl>
         <dt>{{ words.changed }}</dt>
         <dd>
@@ -55,15 +67,15 @@ const LINES = 4
         <thead>
           <tr>
             <th>{{ unit ? `in ${unit}` : 'counts' }}</th>
-            <th v-for="n in plan.repeats" :key="n">{{ n }}</th>
-            <th>average</th>
+            <th v-for="heading in headings" :key="heading">{{ heading }}</th>
+            <th v-if="worked">{{ worked }}</th>
           </tr>
         </thead>
         <tbody>
           <tr v-for="condition in activeConditions(plan)" :key="condition.id">
             <th>{{ letterOf(plan, condition.id) }} {{ blank ? '' : nameOfCondition(plan, condition.id) }}</th>
-            <td v-for="n in plan.repeats" :key="n" />
-            <td />
+            <td v-for="heading in headings" :key="heading" />
+            <td v-if="worked" />
           </tr>
         </tbody>
       </table>

@@ -1,9 +1,14 @@
 <script setup lang="ts">
-import { activeConditions, letterOf, type Plan } from '~~/core/lesson'
-import { FRAME_WORDS, nameOfCondition, question } from '~~/core/wording'
+import { activeConditions, letterOf, predictionOf, type Plan } from '~~/core/lesson'
+import { linePoints } from '~~/core/predictions'
+import { FRAME_WORDS, momentWords, nameOfCondition, predictionPrompt, question } from '~~/core/wording'
 
 /** A slip for every group to cut out: its order, the most first, and why. Four to a page. */
 const props = defineProps<{ plan: Plan }>()
+const as = computed(() => predictionOf(props.plan))
+const points = computed(() => linePoints(props.plan))
+const xOf = (place: number) => 60 + (place * 220) / Math.max(1, points.value.length - 1)
+const pointName = (id: string) => (props.plan.kind === 'over-time' ? momentWords(props.plan, id) : nameOfCondition(props.plan, id))
 const A_PAGE = 4
 const pages = computed(() =>
   Array.from({ length: Math.ceil(props.plan.groups.length / A_PAGE) }, (_, page) =>
@@ -24,11 +29,26 @@ const pages = computed(() =>
             ><strong>{{ letterOf(plan, condition.id) }}</strong> {{ nameOfCondition(plan, condition.id) }}</span
           >
         </p>
-        <p class="order">
+        <p>{{ predictionPrompt(plan) }}</p>
+        <p v-if="as === 'order' || as === 'most-least'" class="order">
           most
-          <span v-for="condition in activeConditions(plan)" :key="condition.id" class="box" />
+          <span v-for="n in as === 'order' ? activeConditions(plan).length : 2" :key="n" class="box" />
           least
         </p>
+        <svg v-else-if="as === 'line'" viewBox="0 0 300 150" class="axes" aria-hidden="true">
+          <path d="M40 8V126H292" fill="none" stroke="#000" stroke-width="1.5" />
+          <template v-for="(point, place) in points" :key="point.id">
+            <line :x1="xOf(place)" :x2="xOf(place)" y1="126" y2="131" stroke="#000" />
+            <text :x="xOf(place)" y="145" text-anchor="middle">{{ pointName(point.id) }}</text>
+          </template>
+        </svg>
+        <ul v-else class="values">
+          <li v-for="condition in activeConditions(plan)" :key="condition.id">
+            <strong>{{ letterOf(plan, condition.id) }}</strong>
+            <template v-if="as === 'change'">more · the same · less</template>
+            <span v-else class="line" />
+          </li>
+        </ul>
         <p>{{ FRAME_WORDS[plan.frame].name }}</p>
         <p class="line" />
         <p class="line" />
@@ -79,5 +99,16 @@ h2 {
 .line {
   height: 9mm;
   border-bottom: 1px solid #000;
+}
+.axes {
+  width: 100%;
+}
+.axes text {
+  font-size: 11px;
+}
+.values li {
+  display: flex;
+  gap: 3mm;
+  padding: 1mm 0;
 }
 </style>

@@ -21,7 +21,13 @@ const evidence = computed(() => evidenceOf(plan.value, lesson.record))
       <div class="chart"><ResultsChart :plan="plan" :record="lesson.record" /></div>
       <MomentTable v-if="momentsOf(plan).length > 1" class="section" :plan="plan" :record="lesson.record" />
       <WordTable v-if="measuredCard(plan)?.method.instrument === 'words'" class="section" :plan="plan" :record="lesson.record" />
-      <ResultsTable v-else-if="plan.kind !== 'over-time' && evidence.summaries.some(({ condition }) => known.has(condition))" class="section" :plan="plan" :evidence="evidence" :record="lesson.record" />
+      <ResultsTable
+        v-else-if="plan.kind !== 'over-time' && evidence.summaries.some(({ condition }) => known.has(condition))"
+        class="section"
+        :plan="plan"
+        :evidence="evidence"
+        :record="lesson.record"
+      />
     </template>
     <div v-else class="empty-note">
       <strong>No readings yet</strong>

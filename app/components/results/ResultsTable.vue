@@ -24,7 +24,9 @@ const setAside = computed(() =>
     <table class="ruled">
       <thead>
         <tr>
-          <th scope="col">{{ plan.kind === 'before-after' ? 'Change of each' : 'Condition' }}, in {{ unitOf(unit).symbol || 'counts' }}</th>
+          <th scope="col">
+            {{ plan.kind === 'before-after' ? 'Change of each' : 'Condition' }}, in {{ unitOf(unit).symbol || 'counts' }}
+          </th>
           <th scope="col" class="figure">Average</th>
           <th scope="col" class="figure">Middle value</th>
           <th scope="col" class="figure">Lowest to highest</th>
@@ -46,7 +48,8 @@ const setAside = computed(() =>
             </td>
             <td class="figure">{{ writeReading(plan, summary.median, unit) }}</td>
             <td class="figure">
-              {{ unit === 'place' ? writeReading(plan, summary.lowest, unit) : writeReading(plan, summary.lowest, 'count') }} to {{ writeReading(plan, summary.highest, unit) }}
+              {{ unit === 'place' ? writeReading(plan, summary.lowest, unit) : writeReading(plan, summary.lowest, 'count') }} to
+              {{ writeReading(plan, summary.highest, unit) }}
             </td>
             <td class="figure">{{ unit === 'place' ? summary.range : writeReading(plan, summary.range, unit) }}</td>
             <td class="figure">{{ summary.count }}</td>

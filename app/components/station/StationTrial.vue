@@ -116,13 +116,7 @@ function setAside(reason: string): void {
       <details v-if="open.length > 0 && !fixing && !asked && !sayingWhy" class="another">
         <summary>Do another one</summary>
         <div class="row">
-          <button
-            v-for="cell in open"
-            :key="cellKey(cell)"
-            type="button"
-            class="button"
-            @click="emit('choose', cell)"
-          >
+          <button v-for="cell in open" :key="cellKey(cell)" type="button" class="button" @click="emit('choose', cell)">
             {{ letterOf(plan, cell.condition) }} {{ cell.repeat }} {{ momentWords(plan, cell.moment) }}
           </button>
         </div>

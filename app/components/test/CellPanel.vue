@@ -38,9 +38,8 @@ async function setAside(reading: Reading): Promise<void> {
   <section class="sheet panel" aria-label="The chosen place">
     <h3>
       {{ nameOfGroup(plan, place.group) }} · {{ letterOf(plan, place.condition) }} {{ nameOfCondition(plan, place.condition) }} ·
-      {{ place.practice ? 'practice, never counted' : `repeat ${place.repeat}` }}{{
-        place.moment === '' ? '' : `, ${momentWords(plan, place.moment)}`
-      }}
+      {{ place.practice ? 'practice, never counted' : `repeat ${place.repeat}`
+      }}{{ place.moment === '' ? '' : `, ${momentWords(plan, place.moment)}` }}
     </h3>
     <p v-if="shown.length === 0" class="soft">Nothing written yet.</p>
     <ul>

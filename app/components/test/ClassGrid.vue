@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { readBlock } from '~~/core/formats'
-import { activeConditions, letterOf, measuredCard, momentsOf } from '~~/core/lesson'
+import { activeConditions, letterOf, measuredCard } from '~~/core/lesson'
 import { unitOf } from '~~/core/quantity'
 import { cellKey, practiceOf, progressOf, type Cell } from '~~/core/record'
 import { cellTarget } from '~~/core/secondLook'
-import { momentWords, nameOfCondition } from '~~/core/wording'
+import { momentWords, nameOfCondition, readingHeading, readingHeadings } from '~~/core/wording'
 
 /** Groups by conditions by repeats, keyed in like a spreadsheet. What cannot be read stays in its place until it is mended. */
 const props = defineProps<{ withPractice: boolean }>()
@@ -15,19 +15,12 @@ const unit = computed(() => measuredCard(plan.value)!.method.unit)
 const conditions = computed(() => activeConditions(plan.value))
 const progress = computed(() => progressOf(plan.value, lesson.record.readings))
 const practice = computed(() => practiceOf(plan.value, lesson.record.readings))
-const moments = computed(() => momentsOf(plan.value))
 /** Headings under each condition: practice, then every repeat, at every moment it is read. */
 const columns = computed(() => [
-  ...(props.withPractice ? moments.value.map(({ id }) => headingOf('practice', id)) : []),
-  ...Array.from({ length: plan.value.repeats }, (_, place) => moments.value.map(({ id }) => headingOf(String(place + 1), id))).flat(),
+  ...(props.withPractice ? readingHeading(plan.value, 'practice') : []),
+  ...readingHeadings(plan.value),
 ])
 const perCondition = computed(() => columns.value.length)
-
-function headingOf(trial: string, moment: string): string {
-  const when = momentWords(plan.value, moment)
-  if (when === '') return trial
-  return plan.value.repeats === 1 && trial === '1' ? when : `${trial}: ${when}`
-}
 const rows = computed(() =>
   progress.value.map(({ group, cells }) =>
     conditions.value.flatMap(({ id }) => [

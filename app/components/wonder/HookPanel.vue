@@ -27,7 +27,10 @@ async function add(data: string, caption: string): Promise<void> {
 }
 
 function caption(picture: Picture, text: string): void {
-  lesson.edit((draft) => (draft.wonder.pictures.find(({ id }) => id === picture.id)!.caption = text.slice(0, 200)), `caption-${picture.id}`)
+  lesson.edit(
+    (draft) => (draft.wonder.pictures.find(({ id }) => id === picture.id)!.caption = text.slice(0, 200)),
+    `caption-${picture.id}`,
+  )
 }
 
 function onPaste(event: ClipboardEvent): void {
@@ -39,7 +42,13 @@ function onPaste(event: ClipboardEvent): void {
 </script>
 
 <template>
-  <section class="hook" aria-labelledby="hook" @paste="onPaste" @dragover.prevent @drop.prevent="addFiles($event.dataTransfer?.files ?? null)">
+  <section
+    class="hook"
+    aria-labelledby="hook"
+    @paste="onPaste"
+    @dragover.prevent
+    @drop.prevent="addFiles($event.dataTransfer?.files ?? null)"
+  >
     <span id="hook" class="label">The hook: what the class looks at first</span>
     <div class="parts">
       <GrowingField

@@ -17,9 +17,7 @@ const remarks = computed<Remark[]>({
 
 const guesses = computed(
   () =>
-    new Map(
-      props.name === 'noticed' ? doubtfulRemarks(plan.value).map(({ remark, words }) => [remark.id, words.join(', ')]) : [],
-    ),
+    new Map(props.name === 'noticed' ? doubtfulRemarks(plan.value).map(({ remark, words }) => [remark.id, words.join(', ')]) : []),
 )
 const verdicts = computed(
   () =>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { TESTABLE_CHECKS, type TestableCheck } from '~~/core/lesson'
+import type { TestableCheck } from '~~/core/lesson'
 import { chooseWondering, keepForLater, mergeWonderings, testableOf } from '~~/core/wonder'
 import { ANSWER_WORDS, becauseWords, CHECK_WORDS, nearestQuestion } from '~~/core/wording'
 
@@ -45,7 +45,7 @@ function choose(): void {
         <span class="mark" aria-hidden="true">{{ one.answer === 'yes' ? '✓' : one.answer === 'partly' ? '~' : '✗' }}</span>
         <div>
           <strong>{{ CHECK_WORDS[one.check] }}</strong>
-          <span class="answer">{{ ANSWER_WORDS[one.answer] }}{{ one.byTeacher ? ', you say' : '' }}</span>
+          <span class="answer">· {{ ANSWER_WORDS[one.answer] }}{{ one.byTeacher ? ', you say' : '' }}</span>
           <p class="soft">{{ becauseWords(one.because, plan) }}</p>
         </div>
         <select
@@ -107,7 +107,7 @@ h3 {
 }
 li {
   display: grid;
-  grid-template-columns: 22px minmax(0, 1fr) 116px;
+  grid-template-columns: 22px minmax(0, 1fr) 106px;
   align-items: start;
   gap: 6px;
 }
@@ -124,7 +124,8 @@ li {
   color: var(--beet);
 }
 .answer {
-  margin-left: 8px;
+  margin-left: 5px;
+  white-space: nowrap;
 }
 li p {
   font-size: 14.5px;

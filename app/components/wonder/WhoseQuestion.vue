@@ -58,7 +58,9 @@ async function makeOwn(group: string): Promise<void> {
           @change="pick(group.id, ($event.target as HTMLSelectElement).value)"
         >
           <option value="">{{ wonderings.length === 0 ? 'nothing wondered yet' : 'no question yet' }}</option>
-          <option v-for="wondering in wonderings" :key="wondering.id" :value="wondering.id">{{ wondering.text.slice(0, 80) }}</option>
+          <option v-for="wondering in wonderings" :key="wondering.id" :value="wondering.id">
+            {{ wondering.text.slice(0, 80) }}
+          </option>
         </select>
         <button v-if="group.wondering" type="button" class="button small" @click="makeOwn(group.id)">Make its own lesson</button>
       </li>

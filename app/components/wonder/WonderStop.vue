@@ -18,7 +18,9 @@ function look(id: string): void {
   if (chosenToLook.value) void nextTick(() => focusTarget('testable'))
 }
 
-const ready = computed(() => plan.value.measured !== null && (plan.value.changed !== null || !KIND_SHAPES[plan.value.kind].needsChange))
+const ready = computed(
+  () => plan.value.measured !== null && (plan.value.changed !== null || !KIND_SHAPES[plan.value.kind].needsChange),
+)
 </script>
 
 <template>

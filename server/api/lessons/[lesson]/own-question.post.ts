@@ -18,6 +18,10 @@ export default lessonRoute({ body: groupSchema }, async ({ database, lesson, bod
       field: 'group',
     })
   }
-  const hook = await listPictures(database, lesson.id, plan.wonder.pictures.map(({ id }) => id))
+  const hook = await listPictures(
+    database,
+    lesson.id,
+    plan.wonder.pictures.map(({ id }) => id),
+  )
   return { id: (await addLesson(database, ownLesson(plan, group, randomUUID), undefined, hook)).id }
 })

@@ -1,0 +1,110 @@
+import { describe, expect, it } from 'vitest'
+import { reading, soakUpPlan } from '../../test/soakUp'
+import { evidenceOf } from '../evidence'
+import { EMPTY_RECORD, readBy, withKind, type Plan, type Reading } from '../lesson'
+import { averageResults, averagesByMoment, nextTrial, practiceFigures, progressOf, readEntry, trialResults, wordCounts } from '.'
+
+const iceBag: Plan = { ...withKind(soakUpPlan(), 'before-after'), conditions: soakUpPlan().conditions.slice(0, 1) }
+const weighed = (pairs: [number, number][]): Reading[] =>
+  pairs.flatMap(([before, after], place) =>
+    [['before', before] as const, ['after', after] as const].map(([moment, value]) =>
+      reading({ moment, value, group: `g${place + 1}` }),
+    ),
+  )
+
+describe('before and after', () => {
+  it('the result of a trial is the change; a trial with one half has none yet', () => {
+    const rows = [...weighed([[412, 405]]), reading({ group: 'g2', moment: 'before', value: 398 })]
+    expect(trialResults(iceBag, rows).map(({ group, value }) => [group, value])).toEqual([['g1', -7]])
+    expect(averageResults(iceBag, rows)).toEqual({ 'kitchen-roll': -7 })
+  })
+
+  it('weighs everything before and only then after', () => {
+    const both = { ...iceBag, conditions: soakUpPlan().conditions.slice(0, 2), repeats: 1 }
+    const next = (rows: Reading[]) => nextTrial(both, progressOf(both, rows)[0]!)
+    expect(next([reading({ moment: 'before' })])).toMatchObject({ condition: 'tissue', moment: 'before' })
+    expect(next([reading({ moment: 'before' }), reading({ moment: 'before', condition: 'tissue' })])).toMatchObject({
+      condition: 'kitchen-roll',
+      moment: 'after',
+    })
+  })
+
+  it('one thing is compared with itself, however different the bags are', () => {
+    const lost = evidenceOf(iceBag, {
+      ...EMPTY_RECORD,
+      readings: weighed([
+        [412, 402],
+        [300, 291],
+        [520, 510],
+        [150, 141],
+      ]),
+    })!
+    expect(lost.grade).toBe('clear')
+    expect(lost.order).toEqual(['before', 'after'])
+    expect(lost.agreement).toMatchObject({ agreeing: ['g1', 'g2', 'g3', 'g4'] })
+    const kept = evidenceOf(iceBag, {
+      ...EMPTY_RECORD,
+      readings: weighed([
+        [412, 412],
+        [300, 300],
+        [520, 520],
+        [150, 150],
+      ]),
+    })!
+    expect(kept.grade).toBe('same')
+  })
+})
+
+describe('over time', () => {
+  const jars: Plan = {
+    ...withKind(soakUpPlan(), 'over-time'),
+    watch: { unit: 'min', times: [0, 5], places: ['top', 'bottom'] },
+  }
+  const rows = [
+    reading({ moment: 't0p1', value: 60 }),
+    reading({ moment: 't5p1', value: 40 }),
+    reading({ moment: 't5p2', value: 30 }),
+  ]
+
+  it('the result is what it had come to at the last time, its places averaged', () => {
+    expect(trialResults(jars, rows).map(({ value }) => value)).toEqual([35])
+    expect(trialResults(jars, rows.slice(0, 2))).toEqual([])
+    expect(averagesByMoment(jars, rows).map(({ moment, average }) => [moment, average])).toEqual([
+      ['t0p1', 60],
+      ['t5p1', 40],
+      ['t5p2', 30],
+    ])
+  })
+})
+
+describe('readEntry', () => {
+  const with_ = (instrument: 'words' | 'race', words = ['dry', 'damp', 'wet']): Plan =>
+    soakUpPlan({ measures: soakUpPlan().measures.map((one) => ({ ...one, method: { ...readBy(one.method, instrument), words } })) })
+
+  it.each([
+    [with_('words'), 'Damp', { ok: true, value: 2, unit: 'words' }],
+    [with_('words'), '3', { ok: true, value: 3, unit: 'words' }],
+    [with_('words'), 'soggy', { ok: false, code: 'not-one-of-the-words', position: 0 }],
+    [with_('words'), '', { ok: false, code: 'empty', position: 0 }],
+    [with_('race'), '2nd', { ok: true, value: 2, unit: 'place' }],
+    [with_('race'), '2.5', { ok: true, value: 2.5, unit: 'place' }],
+    [with_('race'), '5', { ok: false, code: 'not-a-place', position: 0 }],
+    [with_('race'), '0', { ok: false, code: 'not-a-place', position: 0 }],
+    [soakUpPlan(), '5.3 cm', expect.objectContaining({ ok: true, value: 53, unit: 'mm' })],
+  ])('%#: reads “%s”', (plan, text, wanted) => expect(readEntry(plan, text)).toEqual(wanted))
+
+  it('counts how often each word was chosen', () => {
+    const plan = with_('words')
+    const said = [3, 3, 2].map((value, place) => reading({ value, unit: 'words', condition: 'card', group: `g${place + 1}` }))
+    expect(wordCounts(plan, said).find(({ condition }) => condition === 'card')!.counts).toEqual([0, 1, 2])
+  })
+})
+
+it('practice readings give results to expect and their wobble, and are never counted', () => {
+  const plan = soakUpPlan()
+  const practice = [61, 65].map((value) => reading({ value, practice: true }))
+  expect(practiceFigures(plan, practice)).toBeUndefined()
+  const both = [...practice, reading({ condition: 'card', value: 2, unit: 'cm', practice: true }), reading({ value: 900 })]
+  expect(practiceFigures(plan, both)).toMatchObject({ expected: { 'kitchen-roll': 63, card: 20 }, count: 3 })
+  expect(practiceFigures(plan, both)!.sd).toBeCloseTo(Math.sqrt(8), 9)
+})
