@@ -35,7 +35,7 @@ const predictionFields = {
   as: Joi.string()
     .valid(...PREDICT_AS, 'hands')
     .required(),
-  order: Joi.array().items(planId).max(60).unique().required(),
+  order: Joi.array().items(planId.optional()).max(60).unique().required(),
   values: Joi.object()
     .pattern(/^[A-Za-z0-9_.-]{1,64}$/, measureNumber.required())
     .max(60)

@@ -3,7 +3,7 @@ import type { Plan } from '../core/lesson'
 import { planId, shortText, uuid, whole } from './parts'
 import { planSchema } from './plan'
 
-export const lessonPathSchema = Joi.object<{ lesson: string }>({ lesson: uuid })
+export const lessonPathSchema = Joi.object<{ lesson: string }>({ lesson: uuid }).unknown()
 
 export const picturePathSchema = Joi.object<{ picture: string }>({ picture: uuid }).unknown()
 

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import type { LessonRecord, Plan } from '../../core/lesson'
-import type { NewReading } from '../../schemas/record'
+import type { NewPrediction, NewReading } from '../../schemas/record'
 
 export interface Answer<T = unknown> {
   status: number
@@ -48,6 +48,11 @@ export function clientFor(base: string) {
     return { authorization: `Bearer ${body.token}` }
   }
   return { call, newLesson, open, joinStation }
+}
+
+export function prediction(plan: Plan, change: Partial<NewPrediction> = {}): NewPrediction {
+  const order = plan.conditions.map(({ id }) => id)
+  return { id: randomUUID(), group: plan.groups[0]!.id, as: 'order', order, values: {}, reason: '', ...change }
 }
 
 export function reading(plan: Plan, change: Partial<NewReading> = {}): NewReading {

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { readdirSync } from 'node:fs'
 import { request } from 'node:http'
 import { beforeAll, describe, expect, inject, it } from 'vitest'
-import { clientFor, reading, type WholeLesson } from './client'
+import { clientFor, prediction, reading, type WholeLesson } from './client'
 
 const base = inject('base')
 const { call, newLesson, open, joinStation } = clientFor(base)
@@ -109,8 +109,8 @@ describe('whatever is thrown at it', () => {
       [`/api/lessons/${lesson.id}/readings`, reading(lesson.plan) as unknown as Record<string, unknown>, []],
       [
         `/api/lessons/${lesson.id}/predictions`,
-        { id: randomUUID(), group: lesson.plan.groups[0]!.id, order: ['card'], reason: '' },
-        ['reason'],
+        prediction(lesson.plan, { order: ['card'] }) as unknown as Record<string, unknown>,
+        ['reason', 'values'],
       ],
       [
         `/api/lessons/${lesson.id}/conclusions`,
@@ -175,5 +175,6 @@ function fits(right: unknown, wrong: unknown, field: string): boolean {
   if (field === 'practice' || field === 'confirmed' || field === 'agreed') return typeof wrong === 'boolean'
   if (field === 'hands' || field === 'supersedes') return wrong === null
   if (field === 'value') return wrong === -1
+  if (field === 'values') return JSON.stringify(wrong) === '{}'
   return field === 'entered' && typeof wrong === 'string' && wrong.length <= 60 && !wrong.includes('\0')
 }

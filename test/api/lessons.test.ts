@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { describe, expect, inject, it } from 'vitest'
 import type { LessonFile } from '../../core/formats'
-import { clientFor, reading } from './client'
+import { clientFor, prediction, reading } from './client'
 
 const { call, newLesson, open } = clientFor(inject('base'))
 
@@ -88,13 +88,8 @@ describe('the lesson file', () => {
     const first = reading(plan, { value: 5.2, entered: '5,2' })
     const mended = reading(plan, { value: 52, entered: '52', supersedes: first.id, reason: 'was written as 5,2' })
     await call('POST', `/api/lessons/${id}/readings`, { readings: [first, mended] })
-    const prediction = {
-      id: randomUUID(),
-      group: plan.groups[1]!.id,
-      order: plan.conditions.map((one) => one.id),
-      reason: 'it is the fluffiest',
-    }
-    await call('POST', `/api/lessons/${id}/predictions`, prediction)
+    const said = prediction(plan, { group: plan.groups[1]!.id, reason: 'it is the fluffiest' })
+    await call('POST', `/api/lessons/${id}/predictions`, said)
     await call('POST', `/api/lessons/${id}/conclusions`, { id: randomUUID(), text: 'We cannot tell yet.', hands: 20, agreed: true })
 
     const file = await call<LessonFile>('GET', `/api/lessons/${id}/file`)
@@ -156,7 +151,7 @@ describe('readings as a table', () => {
     const { body: table, headers } = await call<string>('GET', `/api/lessons/${id}/readings.csv`)
     expect(headers.get('content-type')).toContain('text/csv')
     expect(table.split('\r\n')[0]).toBe(
-      'group,condition,repeat,value,unit,status,reason,practice,confirmed,entered,by,at,id,supersedes',
+      'group,condition,repeat,moment,value,unit,status,reason,practice,confirmed,entered,by,at,id,supersedes',
     )
     expect(await call('POST', `/api/lessons/${id}/readings.csv`, { text: table })).toMatchObject({
       status: 200,

@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto'
 import { describe, expect, inject, it } from 'vitest'
+import { WHOLE_CLASS } from '../../core/lesson'
 import type { LessonEvent } from '../../server/live/events'
-import { clientFor, reading } from './client'
+import { clientFor, prediction, reading } from './client'
 
 const base = inject('base')
 const { call, newLesson, open, joinStation } = clientFor(base)
@@ -37,21 +38,69 @@ describe('predictions', () => {
   it('are stamped until the first counted reading of the group; practice does not count', async () => {
     const { lesson } = await newLesson()
     const { plan, id } = lesson
-    const order = plan.conditions.map((one) => one.id)
     const predict = async (group: string) =>
-      (
-        await call<{ prediction: { late: boolean } }>('POST', `/api/lessons/${id}/predictions`, {
-          id: randomUUID(),
-          group,
-          order,
-          reason: '',
-        })
-      ).body.prediction.late
+      (await call<{ prediction: { late: boolean } }>('POST', `/api/lessons/${id}/predictions`, prediction(plan, { group }))).body
+        .prediction.late
     await call('POST', `/api/lessons/${id}/readings`, { readings: [reading(plan, { practice: true })] })
     expect(await predict(plan.groups[0]!.id)).toBe(false)
     await call('POST', `/api/lessons/${id}/readings`, { readings: [reading(plan)] })
     expect(await predict(plan.groups[0]!.id)).toBe(true)
     expect(await predict(plan.groups[1]!.id)).toBe(false)
+  })
+})
+
+describe('what a class can predict', () => {
+  it('a number, a line, ups and downs, most and least; a prediction that says nothing is refused', async () => {
+    const { lesson } = await newLesson()
+    const { plan, id } = lesson
+    const [first, second] = plan.conditions.map((one) => one.id)
+    const take = async (change: Parameters<typeof prediction>[1]) =>
+      (await call('POST', `/api/lessons/${id}/predictions`, prediction(plan, change))).status
+    expect(await take({ as: 'number', values: { [first!]: 61.5, [second!]: -2 } })).toBe(200)
+    expect(await take({ as: 'line', order: [], values: { 't0.5p2': 4 } })).toBe(200)
+    expect(await take({ as: 'change', order: [], values: { [first!]: -1 } })).toBe(200)
+    expect(await take({ as: 'most-least', order: [second!, first!] })).toBe(200)
+    expect(await take({ order: [], values: {} })).toBe(400)
+    expect(await take({ as: 'guess' as never })).toBe(400)
+    expect((await open(id)).record.predictions.map((one) => one.as)).toEqual(['number', 'line', 'change', 'most-least'])
+  })
+
+  it('hands up are counted at the desk for the whole class, until its first counted reading', async () => {
+    const { lesson } = await newLesson()
+    const { plan, id } = lesson
+    const hands = () => prediction(plan, { group: WHOLE_CLASS, as: 'hands', values: { [plan.conditions[0]!.id]: 14 } })
+    const count = (body = hands()) => call<{ prediction: { late: boolean } }>('POST', `/api/lessons/${id}/predictions`, body)
+    expect((await count()).body.prediction.late).toBe(false)
+    expect((await count(prediction(plan, { group: WHOLE_CLASS }))).status).toBe(409)
+    const token = await joinStation(lesson.code, plan.groups[0]!.id)
+    expect((await call('POST', '/api/station/predictions', hands(), token)).status).toBe(403)
+    await call('POST', `/api/lessons/${id}/readings`, { readings: [reading(plan, { group: plan.groups[3]!.id })] })
+    expect((await count()).body.prediction.late).toBe(true)
+    // A class that predicted does not hold a group in the plan that is not there.
+    const { lesson: now } = await open(id)
+    expect(
+      (await call('PUT', `/api/lessons/${id}/plan`, { plan: { ...plan, title: 'Ours' }, revision: now.revision })).status,
+    ).toBe(200)
+  })
+})
+
+describe('what a group says at its station', () => {
+  it('is kept once, comes to everybody who watches, and its group stays in the plan', async () => {
+    const { lesson } = await newLesson()
+    const [alder, birch] = lesson.plan.groups
+    const token = await joinStation(lesson.code, birch!.id)
+    const remark = { id: randomUUID(), list: 'wondered', text: 'does felt drink too?' }
+    for (let twice = 0; twice < 2; twice += 1) expect((await call('POST', '/api/station/remarks', remark, token)).status).toBe(200)
+    expect((await open(lesson.id)).record.remarks).toMatchObject([{ ...remark, group: birch!.id }])
+    expect((await call('POST', '/api/station/remarks', { ...remark, id: randomUUID(), text: ' ' }, token)).status).toBe(400)
+    expect((await call('POST', '/api/station/remarks', { ...remark, id: randomUUID(), list: 'shouted' }, token)).status).toBe(400)
+    expect((await call('POST', '/api/station/remarks', { ...remark, id: randomUUID() })).status).toBe(401)
+    const without = (id: string) => ({
+      plan: { ...lesson.plan, groups: lesson.plan.groups.filter((group) => group.id !== id) },
+      revision: lesson.revision,
+    })
+    expect((await call('PUT', `/api/lessons/${lesson.id}/plan`, without(birch!.id))).body).toMatchObject({ code: 'group-in-use' })
+    expect((await call('PUT', `/api/lessons/${lesson.id}/plan`, without(alder!.id))).status).toBe(200)
   })
 })
 
@@ -91,14 +140,9 @@ describe('a station', () => {
       status: 409,
       body: { code: 'supersedes-unknown' },
     })
-    expect(
-      await call(
-        'POST',
-        '/api/station/predictions',
-        { id: randomUUID(), group: plan.groups[1]!.id, order: [plan.conditions[0]!.id], reason: '' },
-        token,
-      ),
-    ).toMatchObject({ status: 403 })
+    expect(await call('POST', '/api/station/predictions', prediction(plan, { group: plan.groups[1]!.id }), token)).toMatchObject({
+      status: 403,
+    })
     expect(await call('GET', '/api/station', undefined, { authorization: `Bearer ${'0'.repeat(64)}` })).toMatchObject({
       status: 401,
       body: { code: 'not-joined' },

@@ -7,7 +7,7 @@ import { axisTitles, momentWords, nameOfCondition, writeReading } from '~~/core/
 const props = defineProps<{ plan: Plan; big?: boolean; still?: boolean }>()
 const values = defineModel<Record<string, number>>({ required: true })
 const [WIDTH, HEIGHT] = [640, 300]
-const EDGE = { left: 76, right: 24, top: 18, bottom: 48 }
+const EDGE = { left: 64, right: 30, top: 40, bottom: 40 }
 const points = computed(() => linePoints(props.plan))
 const axes = computed(() => lineAxes(props.plan))
 const unit = computed(() => measuredCard(props.plan)?.method.unit ?? 'count')
@@ -90,7 +90,7 @@ function onKey(event: KeyboardEvent, id: string): void {
           <line :x1="EDGE.left" :x2="WIDTH - EDGE.right" :y1="up(mark)" :y2="up(mark)" />
           <text :x="EDGE.left - 8" :y="up(mark) + 5" text-anchor="end">{{ writeReading(plan, mark, 'count') }}</text>
         </template>
-        <text :x="4" :y="13">{{ titles.up }}</text>
+        <text :x="8" :y="20">{{ titles.up }}</text>
         <template v-for="point in points" :key="point.id">
           <line class="upright" :x1="across(point.x)" :x2="across(point.x)" :y1="EDGE.top" :y2="HEIGHT - EDGE.bottom" />
           <text :x="across(point.x)" :y="HEIGHT - EDGE.bottom + 20" text-anchor="middle">{{ nameOf(point.id) }}</text>
@@ -127,6 +127,7 @@ svg {
   border-radius: var(--corner);
   background: var(--card);
   touch-action: none;
+  user-select: none;
 }
 .big svg {
   width: 100%;

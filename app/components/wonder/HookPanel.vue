@@ -103,7 +103,7 @@ function onPaste(event: ClipboardEvent): void {
 }
 .parts {
   display: flex;
-  align-items: stretch;
+  align-items: flex-start;
   gap: 10px;
 }
 .parts > :first-child {

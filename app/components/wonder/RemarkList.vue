@@ -143,8 +143,9 @@ function itemsFor(remark: Remark) {
   padding-bottom: 8px;
 }
 .tag {
-  flex: none;
-  align-self: center;
+  grid-area: tag;
+  justify-self: start;
+  margin-left: 6px;
   padding: 0 6px;
   border: 0;
   border-radius: 9px;
@@ -170,14 +171,21 @@ function itemsFor(remark: Remark) {
   background: var(--green-light);
 }
 .by {
-  flex: none;
+  grid-area: by;
   padding: 7px 0 0 2px;
 }
 .remark {
-  display: flex;
-  align-items: flex-start;
-  padding: 2px 0;
+  display: grid;
+  grid-template: 'by text menu' auto 'by tag tag' auto / auto minmax(0, 1fr) auto;
+  align-items: start;
+  padding: 2px 0 4px;
   border-bottom: 1px solid var(--line);
   cursor: grab;
+}
+.remark > :deep(textarea) {
+  grid-area: text;
+}
+.remark > :deep(.more) {
+  grid-area: menu;
 }
 </style>

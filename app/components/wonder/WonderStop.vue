@@ -67,11 +67,9 @@ const ready = computed(
     <TestablePanel v-if="looking" :id="looking" @close="chosenToLook = undefined" />
 
     <section class="section sheet asked" aria-labelledby="our-question">
-      <div class="row top">
-        <h3 id="our-question">Our question</h3>
-        <WhoseQuestion />
-      </div>
+      <h3 id="our-question">Our question</h3>
       <QuestionLine :plan="plan" class="line" />
+      <WhoseQuestion />
       <div class="row">
         <NuxtLink :to="`/lesson/${lesson.id}/plan`" class="button main">
           {{ ready ? 'On to the plan' : 'Choose the cards for it' }}
@@ -96,10 +94,6 @@ const ready = computed(
   display: grid;
   grid-template-columns: minmax(0, 1fr) 150px 110px;
   gap: 12px;
-}
-.top {
-  align-items: baseline;
-  justify-content: space-between;
 }
 .lists {
   display: grid;
