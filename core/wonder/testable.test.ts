@@ -43,6 +43,7 @@ describe('could we test it?', () => {
     expect(nearestQuestion(asked('why is a wide strip better?'))).toMatch(/^How does the (width|kind)/)
     expect(nearestQuestion(asked('is the water in the tray deeper?'))).toMatch(/the (water|depth in the water) change how high/)
     expect(nearestQuestion(asked('what happens if we use felt?'))).toBe('How does the felt change how high water climbs in 60 s?')
+    expect(nearestQuestion(asked('does the time in the water matter?'))).toMatch(/^How does the time in the water change/)
     expect(nearestQuestion(asked('why?', empty))).toBe('')
   })
 })

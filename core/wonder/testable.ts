@@ -186,13 +186,13 @@ function namesCondition(plan: Plan, text: string): boolean {
   })
 }
 
-/** The card whose main words all stand in the text. */
+/** The card whose main words all stand in the text; of several the one with most of them. */
 function namedIn<Card extends { id: string; name: string }>(cards: Card[], text: string): Card | undefined {
   const said = stemsOf(text)
-  return cards.find(({ name }) => {
-    const own = stemsOf(name)
-    return own.length > 0 && own.every((stem) => said.includes(stem))
-  })
+  const named = cards
+    .map((card) => ({ card, own: stemsOf(card.name) }))
+    .filter(({ own }) => own.length > 0 && own.every((stem) => said.includes(stem)))
+  return named.sort((a, b) => b.own.length - a.own.length)[0]?.card
 }
 
 /** The card that shares most main words with the text, when it shares any. */

@@ -1,4 +1,4 @@
-import { expect, test as base, type Page } from '@playwright/test'
+import { expect, test as base, type Locator, type Page } from '@playwright/test'
 import type { Plan } from '../../core/lesson'
 import { clientFor, type WholeLesson } from '../api/client'
 
@@ -26,9 +26,9 @@ export const test = base.extend({
 export const client = (baseURL: string | undefined) => clientFor(baseURL!)
 
 /** A lesson whose plan was changed before anybody opens it. */
-export async function lessonWith(baseURL: string | undefined, change: (plan: Plan) => void) {
+export async function lessonWith(baseURL: string | undefined, change: (plan: Plan) => void, investigation?: string | null) {
   const { call, newLesson, open } = client(baseURL)
-  const { lesson } = await newLesson()
+  const { lesson } = await newLesson(investigation)
   const plan = structuredClone(lesson.plan)
   change(plan)
   expect((await call('PUT', `/api/lessons/${lesson.id}/plan`, { plan, revision: lesson.revision })).status).toBe(200)
@@ -59,6 +59,16 @@ export async function enterNumber(page: Page, keys: string): Promise<void> {
 
 export const cell = (page: Page, group: string, condition: string, repeat: number) =>
   page.getByRole('textbox', { name: `${group}, ${condition}, repeat ${repeat}`, exact: true })
+
+/** Pastes text into a field the way a spreadsheet hands it over. */
+export async function paste(field: Locator, text: string): Promise<void> {
+  await field.evaluate((element, block) => {
+    ;(element as HTMLElement).focus()
+    const clipboardData = new DataTransfer()
+    clipboardData.setData('text', block)
+    element.dispatchEvent(new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true }))
+  }, text)
+}
 
 /** Everything on the plan is on the server. */
 export const saved = (page: Page) => expect(page.getByRole('status').filter({ hasText: /^\s*saved\s*$/ })).toBeVisible()

@@ -1,4 +1,4 @@
-import type { Method } from '../../core/lesson'
+import { newRemark, type Method } from '../../core/lesson'
 import { client, expect, lessonWith, openStop, saved, test } from './house'
 
 const stopwatch: Partial<Method> = {
@@ -20,7 +20,7 @@ test('an unfair plan is mended with nothing but the buttons that are offered', a
     plan.clock.minutes = 60
     plan.measures[0]!.method.trialWobble = 14
     plan.materials[3] = { ...plan.materials[3]!, stock: 2, packSize: 10 }
-    plan.wonder.noticed = [{ id: 'a', text: 'it must be thirsty', kept: false }]
+    plan.wonder.noticed = [newRemark('a', 'it must be thirsty')]
   })
   await openStop(page, lesson, 'plan')
   const look = page.getByRole('complementary')
@@ -101,7 +101,9 @@ test('the class’s own words stand on board and paper, and frame its prediction
   expect((await page.pdf({ format: 'Letter' })).toString('latin1').match(/\/Type \/Page\b/g)).toHaveLength(1)
   await page.goto(`/station?code=${encodeURIComponent(lesson.code)}`)
   await page.getByRole('button', { name: 'Alder' }).click()
-  await expect(page.getByRole('heading', { name: /^If we test them all, then which comes first/ })).toBeVisible()
+  await expect(
+    page.getByRole('heading', { name: 'If we change the kind of paper, then which comes first? Put them in order.' }),
+  ).toBeVisible()
 })
 
 test('sheets, slips and word mat are on paper for every group, on A4 and Letter', async ({ page, baseURL }) => {

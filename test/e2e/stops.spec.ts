@@ -1,14 +1,12 @@
 import { writeFileSync } from 'node:fs'
 import { randomUUID } from 'node:crypto'
-import { reading } from '../api/client'
+import { newRemark } from '../../core/lesson'
+import { prediction, reading } from '../api/client'
 import { startApplication, temporaryFolder } from '../application'
 import { cell, client, enterNumber, expect, joinStation, lessonWith, openStop, saved, test } from './house'
 
 test('wonder: what was said moves between the lists, and private notes stay private', async ({ page, baseURL }) => {
-  const lesson = await lessonWith(
-    baseURL,
-    (plan) => (plan.wonder.noticed = [{ id: 'one', text: 'it must be thirsty', kept: false }]),
-  )
+  const lesson = await lessonWith(baseURL, (plan) => (plan.wonder.noticed = [newRemark('one', 'it must be thirsty')]))
   await openStop(page, lesson, 'wonder')
   await page.getByRole('button', { name: 'More for: it must be thirsty' }).click()
   await page.getByRole('button', { name: 'Move to Maybe' }).last().click()
@@ -112,13 +110,7 @@ test('clock: a lesson that is too long is mended with one click, either way', as
 test('predict: a change of mind after the first reading is kept beside the prediction', async ({ page, baseURL }) => {
   const { call, newLesson } = client(baseURL)
   const { lesson } = await newLesson()
-  const order = lesson.plan.conditions.map(({ id }) => id)
-  await call('POST', `/api/lessons/${lesson.id}/predictions`, {
-    id: randomUUID(),
-    group: lesson.plan.groups[0]!.id,
-    order,
-    reason: '',
-  })
+  await call('POST', `/api/lessons/${lesson.id}/predictions`, prediction(lesson.plan))
   await call('POST', `/api/lessons/${lesson.id}/readings`, { readings: [reading(lesson.plan)] })
   await openStop(page, lesson, 'predict')
   await page.getByRole('button', { name: 'Changed its mind: Alder' }).click()
@@ -129,8 +121,8 @@ test('predict: a change of mind after the first reading is kept beside the predi
   await page.getByRole('button', { name: 'tissue', exact: true }).click()
   await page.getByRole('button', { name: 'Keep as a change of mind' }).click()
   const alder = page.getByRole('listitem').filter({ hasText: 'Alder' }).first()
-  await expect(alder).toContainText('A > B > C > D')
-  await expect(alder).toContainText('later:D > A > C > B')
+  await expect(alder).toContainText('kitchen roll, tissue, writing paper, card')
+  await expect(alder).toContainText('later:card, kitchen roll, writing paper, tissue')
   await expect(page.getByRole('row', { name: /kitchen roll/ })).toContainText('1')
 })
 

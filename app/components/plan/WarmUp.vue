@@ -106,8 +106,9 @@ onBeforeUnmount(() => {
     </p>
     <button type="button" class="signal" :class="state" @click="press">
       <span class="lamp" aria-hidden="true" />
-      <span role="status">{{ WORDS[state] }}</span>
+      {{ WORDS[state] }}
     </button>
+    <p class="sr-only" role="status">{{ WORDS[state] }}</p>
     <p>
       <strong>{{ counted(errors.length, 'timing') }}</strong>{{
         wobble === undefined ? `, ${FEWEST_WARM_UPS - errors.length} more before it says anything` : ', timing wobble '

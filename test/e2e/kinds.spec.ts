@@ -1,0 +1,284 @@
+import { reading } from '../api/client'
+import { cell, client, expect, joinStation, lessonWith, openStop, paste, saved, test } from './house'
+
+const POTS = [
+  'pot\tsize\tlid\tplace\tcolour',
+  'Pot 1\tsmall\tnone\tsill\tred',
+  'Pot 2\tsmall\tcork\tsill\tred',
+  'Pot 3\tsmall\tfoil\tsill\tred',
+  'Pot 4\tlarge\tnone\tshelf\tblue',
+  'Pot 5\tlarge\tnone\tsill\tblue',
+  'Pot 6\tlarge\tcork\tshelf\t?',
+].join('\n')
+
+test('a muddle pasted from a spreadsheet shows the fair comparisons hidden in it, and narrows to one', async ({
+  page,
+  baseURL,
+}) => {
+  const { lesson } = await client(baseURL).newLesson(null)
+  await openStop(page, lesson, 'plan')
+  await paste(page.getByLabel('Paste a table here'), POTS)
+  await expect(page.getByText('None of the 15 pairs is fair.')).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Many things differ at once' })).toBeVisible()
+  await expect(page.getByLabel('colour for Pot 6')).toHaveValue('?')
+  const hidden = page.getByRole('listitem').filter({ hasText: 'How does lid change' })
+  await expect(hidden).toContainText('With A, B and C.')
+  await hidden.getByRole('button', { name: 'Compare these' }).click()
+  await expect(page.getByText('All 3 pairs are fair.')).toBeVisible()
+  await page.keyboard.press('Control+z')
+  await expect(page.getByText('None of the 15 pairs is fair.')).toBeVisible()
+  await page.keyboard.press('Control+z')
+  await expect(page.getByLabel('Paste a table here')).toBeVisible()
+})
+
+test('the adviser says that timing a bounce is hopeless, and the class measures the distance instead', async ({
+  page,
+  baseURL,
+}) => {
+  const lesson = await lessonWith(baseURL, (plan) => (plan.measured = 'time'), 'bounce-back')
+  await openStop(page, lesson, 'plan')
+  await expect(page.getByRole('heading', { name: 'The difference drowns in wobble' })).toBeVisible()
+  const ways = page.getByRole('list', { name: 'What would do it' })
+  await expect(ways.getByRole('button', { name: 'Run them side by side and see who is first' })).toBeVisible()
+  await ways.getByRole('button', { name: 'Measure how high it bounces back instead' }).click()
+  await expect(page.getByRole('heading', { name: 'The difference drowns in wobble' })).toBeHidden()
+  await expect(page.locator('[data-tray="measure"]').getByRole('textbox', { name: 'Name: how high it bounces back' })).toBeVisible()
+  await expect(page.getByText(/the best one comes out best in 99 in 100/)).toBeVisible()
+
+  await page.getByRole('button', { name: 'Simulate it' }).click()
+  await expect(page.getByText('the simulator', { exact: true })).toBeVisible()
+  await expect(page.getByLabel('Highest result we expect')).toHaveValue('66')
+  await page.getByLabel('Highest number').fill('200')
+  await page.keyboard.press('Enter')
+  await page.getByRole('button', { name: 'Take 80, 110, 140, 170, 200 cm' }).click()
+  await expect(page.getByLabel('Condition E', { exact: true })).toHaveValue('200')
+  await saved(page)
+})
+
+test('practice readings replace the guess', async ({ page, baseURL }) => {
+  const { call, newLesson } = client(baseURL)
+  const { lesson } = await newLesson()
+  const practice = [
+    { condition: 'kitchen-roll', value: 70 },
+    { condition: 'kitchen-roll', value: 74 },
+    { condition: 'card', value: 10 },
+  ].map((change) => reading(lesson.plan, { ...change, practice: true }))
+  await call('POST', `/api/lessons/${lesson.id}/readings`, { readings: practice })
+  await openStop(page, lesson, 'plan')
+  await page.getByRole('button', { name: 'Take 3 practice readings' }).click()
+  await expect(page.getByLabel('Lowest result we expect')).toHaveValue('10')
+  await expect(page.getByLabel('Highest result we expect')).toHaveValue('72')
+  await expect(page.getByText('practice readings', { exact: true })).toBeVisible()
+})
+
+test('the stopwatch warm-up measures the class’s own wobble', async ({ page, baseURL }) => {
+  const lesson = await lessonWith(baseURL, (plan) => (plan.measured = 'time'), 'bounce-back')
+  await page.clock.install()
+  await openStop(page, lesson, 'plan')
+  await page.clock.runFor(2000)
+  await page.getByRole('button', { name: 'Stopwatch warm-up' }).click()
+  await page.clock.runFor(1000)
+  const signal = page.getByRole('button', { name: /Press to begin|Wait for|Light|Sound|Too early/ })
+  await signal.click()
+  await signal.click()
+  await expect(signal).toHaveText('Too early. Press to try again')
+  // Late by 100 ms at every second sound: half of them 0.1 s longer than the other half.
+  for (let round = 0; round < 6; round += 1) {
+    await signal.click()
+    while (!(await signal.innerText()).startsWith('Light')) await page.clock.runFor(20)
+    await signal.click()
+    while (!(await signal.innerText()).startsWith('Sound')) await page.clock.runFor(20)
+    await page.clock.runFor(round % 2 === 0 ? 100 : 300)
+    await signal.click()
+  }
+  await expect(page.getByText('6 timings')).toBeVisible()
+  await page.getByRole('button', { name: 'Use this wobble' }).click()
+  await page.clock.runFor(2000)
+  await page.locator('summary', { hasText: 'How we measure' }).click()
+  const wobble = Number(await page.getByLabel('Timing wobble').inputValue())
+  expect(wobble).toBeGreaterThan(0.09)
+  expect(wobble).toBeLessThan(0.13)
+})
+
+test('each kind of test asks for its own things, and what was there comes back', async ({ page, baseURL }) => {
+  const { lesson } = await client(baseURL).newLesson()
+  await openStop(page, lesson, 'plan')
+  const kind = async (name: string) => {
+    await page.getByRole('button', { name: /^Kind of test/ }).click()
+    await page.getByRole('button', { name: new RegExp(`^(✓ )?${name}`) }).click()
+  }
+  await kind('Before and after')
+  await expect(page.getByRole('heading', { name: 'What happens' })).toBeVisible()
+  await kind('Watch over time')
+  await expect(page.getByLabel('Times of reading')).toHaveValue('0, 1, 2, 5')
+  await page.getByLabel('Times of reading').fill('0; 3 and 9')
+  await page.getByLabel('Places in each').fill('top, bottom')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('6 readings of each: 0\u202fmin, top; 0\u202fmin, bottom;')).toBeVisible()
+  await kind('Put in order')
+  await expect(page.getByRole('heading', { name: 'Put in order by' })).toBeVisible()
+  await expect(
+    page.getByRole('button', { name: 'side by side, who is first' }).or(page.getByText('Which kind of paper comes first')),
+  ).toBeVisible()
+  await kind('Build and improve')
+  await expect(page.getByRole('heading', { name: 'Make better' })).toBeVisible()
+  await expect(page.getByText('Fair check')).toBeHidden()
+  await kind('Describe')
+  await page.locator('summary', { hasText: 'How we measure' }).click()
+  await page.getByLabel('Pick an instrument').selectOption('words')
+  await page.getByLabel('Ordered words, the least first').fill('soggy')
+  await page.keyboard.press('Tab')
+  await expect(page.getByRole('heading', { name: 'Which words?' })).toBeVisible()
+  const undo = page.getByRole('button', { name: 'Undo' })
+  while (await undo.isEnabled()) await undo.click()
+  await expect(page.getByRole('heading', { name: 'Conditions', exact: true })).toBeVisible()
+  await expect(page.getByText('All 6 pairs are fair.')).toBeVisible()
+})
+
+test('before and after: keyed in two halves, the change is worked out, and the same is said', async ({ page, baseURL }) => {
+  const { lesson } = await client(baseURL).newLesson('ice-in-a-bag')
+  await openStop(page, lesson, 'test')
+  for (const [place, group] of ['Alder', 'Birch', 'Cedar'].entries()) {
+    for (const repeat of [1, 2]) {
+      for (const moment of ['before', 'after']) {
+        const field = page.getByRole('textbox', { name: `${group}, A a bag of ice, repeat ${repeat}, ${moment}`, exact: true })
+        await field.fill(String(120 + 9 * place + repeat))
+        await page.keyboard.press('Enter')
+      }
+    }
+  }
+  await expect(page.getByRole('row', { name: /^Cedar/ })).toContainText('4 of 4')
+  await page.keyboard.press('Escape')
+  await page.goto(`/lesson/${lesson.id}/results`)
+  await expect(page.getByRole('region', { name: 'How sure we can be' })).toContainText(
+    'Melting made no difference that our instrument can show.',
+  )
+  await expect(page.getByRole('row', { name: /a bag of ice/ })).toContainText(/0\.0\u202fg$/)
+  await page.keyboard.press('8')
+  await expect(page.getByText(/As far as our instrument can show, melting does not change/).first()).toBeVisible()
+})
+
+test('over time: every jar is read at its times, and the lines stand in a table too', async ({ page, baseURL }) => {
+  const { call, newLesson } = client(baseURL)
+  const { lesson } = await newLesson('sprout-watch')
+  const rows = lesson.plan.groups.slice(0, 3).flatMap((group, place) =>
+    lesson.plan.conditions.flatMap((condition, jar) =>
+      [0, 2, 4, 7, 9].map((day) =>
+        reading(lesson.plan, {
+          group: group.id,
+          condition: condition.id,
+          moment: `t${day}`,
+          value: day * (8 - jar) + place,
+        }),
+      ),
+    ),
+  )
+  await call('POST', `/api/lessons/${lesson.id}/readings`, { readings: rows })
+  await openStop(page, lesson, 'results')
+  await expect(page.getByRole('row', { name: /windowsill/ })).toContainText('73.0')
+  await expect(page.getByRole('img', { name: /^Lines of the averages\. A windowsill: day 0 1\.0/ })).toBeVisible()
+  await openStop(page, lesson, 'test')
+  await expect(page.getByRole('textbox', { name: 'Alder, A windowsill, repeat 1, day 9', exact: true })).toHaveValue('72')
+})
+
+test('an order is tapped at a station, words are chosen, and what cannot be read stays to be mended', async ({
+  page,
+  browser,
+  baseURL,
+}) => {
+  const { newLesson, open } = client(baseURL)
+  const { lesson } = await newLesson('which-is-heaviest')
+  const context = await browser.newContext({ baseURL, viewport: { width: 390, height: 844 } })
+  const tablet = await context.newPage()
+  await joinStation(tablet, lesson.code, 'Alder')
+  await tablet.getByRole('button', { name: 'Later' }).click()
+  await expect(tablet.getByRole('heading', { name: 'Weigh them two at a time. Tap the heaviest first.' })).toBeVisible()
+  for (const name of ['lump of clay', 'pebble', 'glue stick', 'large sponge', 'bag of corks'])
+    await tablet.getByRole('button', { name, exact: true }).click()
+  await tablet.getByRole('button', { name: 'Write it down' }).click()
+  await expect(tablet.getByText('5 of 10 done')).toBeVisible()
+  await expect(tablet.getByText('Round 2 of 2')).toBeVisible()
+  await expect.poll(async () => (await open(lesson.id)).record.readings.map(({ value }) => value)).toEqual([1, 2, 3, 4, 5])
+  await openStop(page, lesson, 'test')
+  await expect(cell(page, 'Alder', 'C lump of clay', 1)).toHaveValue('1st')
+  await cell(page, 'Birch', 'C lump of clay', 1).fill('ninth')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('alert')).toContainText('Write the place it came in')
+  await cell(page, 'Birch', 'C lump of clay', 1).fill('2nd')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('row', { name: /^Birch/ })).toContainText('1 of 10')
+
+  const damp = await lessonWith(
+    baseURL,
+    (plan) => {
+      plan.kind = 'describe'
+      Object.assign(plan.measures[0]!.method, { instrument: 'words', unit: 'words', words: ['dry', 'damp', 'wet'], resolution: 1 })
+      plan.practice = 0
+    },
+    'soak-up-strips',
+  )
+  await tablet.getByRole('button', { name: 'Leave this station' }).click()
+  await joinStation(tablet, damp.code, 'Elm')
+  await tablet.getByRole('button', { name: 'Later' }).click()
+  await tablet.getByRole('radio', { name: 'damp' }).click()
+  await tablet.getByRole('button', { name: 'Write it down' }).click()
+  await expect(tablet.getByText('1 of 12 done')).toBeVisible()
+  await openStop(page, damp, 'results')
+  await expect(page.getByRole('row', { name: /kitchen roll/ })).toContainText('1')
+  await context.close()
+})
+
+test('predictions from two stations, each of its kind, are tallied; hands up are counted on the board', async ({
+  page,
+  browser,
+  baseURL,
+}) => {
+  const { newLesson, open } = client(baseURL)
+  const { lesson } = await newLesson('bounce-back')
+  await openStop(page, lesson, 'predict')
+  await page.getByLabel('They predict').selectOption('line')
+  await saved(page)
+  const tablets = await Promise.all(
+    ['Alder', 'Birch'].map(async (group) => {
+      const context = await browser.newContext({ baseURL, viewport: { width: 390, height: 844 } })
+      const tablet = await context.newPage()
+      await joinStation(tablet, lesson.code, group)
+      return tablet
+    }),
+  )
+  const [alder, birch] = tablets as [(typeof tablets)[number], (typeof tablets)[number]]
+  // Alder draws with a finger, from low to high.
+  const stamp = alder.getByRole('button', { name: 'This is our prediction' })
+  await expect(stamp).toBeDisabled()
+  const box = (await alder.locator('.sketch svg').boundingBox())!
+  await alder.mouse.move(box.x + box.width * 0.11, box.y + box.height * 0.8)
+  await alder.mouse.down()
+  await alder.mouse.move(box.x + box.width * 0.5, box.y + box.height * 0.5, { steps: 5 })
+  await alder.mouse.move(box.x + box.width * 0.96, box.y + box.height * 0.2, { steps: 5 })
+  await alder.mouse.up()
+  await alder.getByLabel('We think so because …').fill('it falls further')
+  await stamp.click()
+  // Birch goes point by point with the keys: all of them equally high but the first.
+  const points = birch.getByRole('slider')
+  await expect(points).toHaveCount(5)
+  for (let place = 0; place < 5; place += 1) {
+    await points.nth(place).focus()
+    await birch.keyboard.press(place === 0 ? 'PageUp' : 'ArrowUp')
+  }
+  await birch.getByRole('button', { name: 'This is our prediction' }).click()
+  await expect(page.getByText('2 of 7 groups')).toBeVisible()
+  await expect(page.getByText('“because it falls further”')).toBeVisible()
+  const { predictions } = (await open(lesson.id)).record
+  const drawn = predictions.find(({ group }) => group === lesson.plan.groups[0]!.id)!
+  expect(drawn.order).toEqual(['n120', 'n110', 'n100', 'n90', 'n80'])
+
+  await page.goto(`/board/${lesson.id}`)
+  await expect(page.getByRole('row', { name: /120\s?cm/ })).toContainText('1')
+  await page.getByRole('button', { name: 'Hands up' }).click()
+  for (let hands = 0; hands < 3; hands += 1) await page.getByLabel(/^One hand more for 120/).click()
+  await expect(page.getByText('3 of 26 hands')).toBeVisible()
+  await expect
+    .poll(async () => (await open(lesson.id)).record.predictions.filter(({ as }) => as === 'hands').at(-1)?.values.n120)
+    .toBe(3)
+  for (const tablet of tablets) await tablet.context().close()
+})
