@@ -3,6 +3,9 @@ import { CAUTIONS } from '../core/kit'
 import {
   FRAMES,
   KINDS,
+  MOST_PLACES,
+  MOST_TIMES,
+  MOST_WORDS,
   PHASES,
   PREDICT_AS,
   SHAPES,
@@ -29,8 +32,6 @@ const MOST_CONDITIONS = 60
 const MOST_CARDS = 60
 const MOST_REMARKS = 200
 const MOST_PICTURES = 4
-export const MOST_TIMES = 15
-export const MOST_PLACES = 5
 
 const remarks = Joi.array()
   .items(
@@ -88,7 +89,7 @@ const method = Joi.object<Method, true>({
   instrument: Joi.string().valid('number', 'words', 'race', 'balance').required(),
   tool: shortText,
   unit,
-  words: Joi.array().items(shortText.optional()).max(12).required(),
+  words: Joi.array().items(shortText.optional()).max(MOST_WORDS).required(),
   resolution: Joi.number().min(1e-6).max(1e6).required(),
   readingWobble: wobble,
   timingWobble: wobble,

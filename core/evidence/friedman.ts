@@ -51,7 +51,7 @@ function blocksOf(observations: Observation[]): Map<string, Map<string, number>>
 }
 
 /** `ranked([5, 9, 5]) // [1.5, 3, 1.5]` */
-export function ranked(values: number[]): number[] {
+function ranked(values: number[]): number[] {
   return values.map((value) => {
     const below = values.filter((other) => other < value).length
     const same = values.filter((other) => other === value).length

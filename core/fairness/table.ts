@@ -11,7 +11,7 @@ export function cellOf(plan: Plan, factor: Factor, condition: Condition): string
 }
 
 /** Does the table say what the changed factor is for each condition, beside the condition's name. */
-export function isSpelledOut(plan: Plan, factor: Factor): boolean {
+function isSpelledOut(plan: Plan, factor: Factor): boolean {
   return activeConditions(plan).some(({ id }) => id in factor.exceptions)
 }
 

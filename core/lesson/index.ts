@@ -40,5 +40,5 @@ export {
 } from './empty'
 export { KIND_SHAPES, predictionOf, predictionsFor, readBy, withKind } from './kinds'
 export type { KindShape } from './kinds'
-export { momentOf, momentsOf, readTimes } from './moments'
+export { MOST_PLACES, MOST_TIMES, MOST_WORDS, momentOf, momentsOf, readNames, readTimes } from './moments'
 export type { Moment } from './moments'

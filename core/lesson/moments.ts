@@ -35,7 +35,18 @@ export function momentOf(plan: Plan, id: string): Moment | undefined {
   return momentsOf(plan).find((moment) => moment.id === id)
 }
 
-const MOST_TIMES = 15
+export const MOST_TIMES = 15
+export const MOST_PLACES = 5
+export const MOST_WORDS = 12
+
+/**
+ * Names with commas between them, each once.
+ * @example readNames('top, bottom,, top', 5) // ['top', 'bottom']
+ */
+export function readNames(text: string, most: number): string[] {
+  const names = text.split(',').map((name) => name.trim().slice(0, 200))
+  return [...new Set(names.filter((name) => name !== ''))].slice(0, most)
+}
 
 /**
  * Times of watching as people write them, in order and each once; undefined when there is something else in it.

@@ -1,7 +1,16 @@
 import { fitOf } from '../clock'
 import { checkPlan, FEWEST_LEVELS, GOOD_LEVELS, levelsOf, type FairCheck } from '../fairness'
 import { cautionsOf, needsOf } from '../kit'
-import { activeConditions, changedFactor, conditionValue, keptFactors, KIND_SHAPES, measuredCard, type Factor, type Plan } from '../lesson'
+import {
+  activeConditions,
+  changedFactor,
+  conditionValue,
+  keptFactors,
+  KIND_SHAPES,
+  measuredCard,
+  type Factor,
+  type Plan,
+} from '../lesson'
 import { expectedUnit, outlookOf, waysToSee } from '../measuring'
 import { readQuantity } from '../quantity'
 import { doubtfulRemarks } from '../wonder'

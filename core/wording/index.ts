@@ -36,7 +36,7 @@ export {
   writeAverage,
   writeReading,
 } from './names'
-export { conditionsWords, KIND_WORDS, PREDICT_WORDS, question, questionSegments, trayWords, WHOSE_WORDS } from './kinds'
+export { conditionsWords, KIND_WORDS, PREDICT_WORDS, question, questionSegments, takeWords, trayWords, WHOSE_WORDS } from './kinds'
 export type { KindWords, Segment } from './kinds'
 export { ANSWER_WORDS, becauseWords, CHECK_WORDS, nearestQuestion, VERDICT_WORDS } from './testable'
 export { SOURCE_WORDS, wayChance, wayCost, wayWords } from './ways'

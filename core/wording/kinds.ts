@@ -39,6 +39,17 @@ export const KIND_WORDS: Record<Kind, KindWords> = {
   },
 }
 
+const TAKE_WORDS: Partial<Record<Kind, string>> = {
+  'before-after': 'This is what happens',
+  improve: 'Make this better',
+  describe: 'Compare this',
+}
+
+/** What puts a card into the first tray. `takeWords('improve') // 'Make this better'` */
+export function takeWords(kind: Kind): string {
+  return TAKE_WORDS[kind] ?? 'Change this'
+}
+
 /** What the three trays are called on the teacher's side, and what is asked for in each. */
 export function trayWords(kind: Kind): Record<'change' | 'measure' | 'keep', { name: string; hint: string; empty: string }> {
   const usual = {

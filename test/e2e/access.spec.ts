@@ -45,12 +45,43 @@ test('axe finds nothing on any main view', async ({ page, baseURL }) => {
     await expectAccessible(page, printout)
   }
   await page.goto(`/board/${lesson.id}`)
-  for (let view = 0; view < 5; view += 1) {
+  for (let view = 0; view < 6; view += 1) {
     await page.getByRole('navigation').getByRole('button').nth(view).click()
-    if (view === 3) await expect(page.locator('.results-chart svg')).toBeVisible()
+    if (view === 4) await expect(page.locator('.results-chart svg')).toBeVisible()
     for (const mode of ['light', 'dark']) {
       await expectAccessible(page, `board ${view} ${mode}`)
       await page.keyboard.press('d')
+    }
+  }
+})
+
+test('axe finds nothing where wonderings are weighed, kinds are chosen and lines are sketched', async ({ page, baseURL }) => {
+  test.setTimeout(120_000)
+  const { newLesson } = client(baseURL)
+  const bounce = (await newLesson('bounce-back')).lesson
+  await openStop(page, bounce, 'wonder')
+  await page.getByRole('textbox', { name: 'Add to Wondered' }).fill('why does it bounce?')
+  await page.keyboard.press('Enter')
+  await page.getByRole('button', { name: /^Could we test it/ }).click()
+  await page.getByText('Each group its own').click()
+  await expectAccessible(page, 'weighing a wondering')
+  await page.getByRole('button', { name: '+ sketch' }).click()
+  await expect(page.getByLabel('Sketching sheet')).toBeVisible()
+  await expectAccessible(page, 'sketching')
+  await openStop(page, bounce, 'predict')
+  await page.getByLabel('They predict').selectOption('line')
+  await page.getByText('Hands up', { exact: true }).click()
+  await page.getByRole('button', { name: 'Take it down: Alder' }).click()
+  await expectAccessible(page, 'a sketched line')
+  await openStop(page, bounce, 'plan')
+  await page.getByRole('button', { name: /^Kind of test/ }).click()
+  await expectAccessible(page, 'kinds of test')
+  for (const id of ['ice-in-a-bag', 'sprout-watch', 'which-is-heaviest', 'paper-bridge']) {
+    const { lesson } = await newLesson(id)
+    for (const stop of ['plan', 'predict', 'test']) {
+      await openStop(page, lesson, stop)
+      await expectAccessible(page, `${id} ${stop}`)
+      await expectNothingSticksOut(page, `${id} ${stop}`)
     }
   }
 })
@@ -63,6 +94,10 @@ test('a station has nothing for axe to find and fits 360 x 640', async ({ page, 
   await joinStation(page, lesson.code, 'Fir')
   await expectAccessible(page, 'predicting')
   await expectNothingSticksOut(page, 'predicting')
+  await page.getByRole('button', { name: 'Say what you noticed' }).click()
+  await expectAccessible(page, 'saying')
+  await expectNothingSticksOut(page, 'saying')
+  await page.getByRole('button', { name: 'Back', exact: true }).click()
   await page.getByRole('button', { name: 'Later' }).click()
   await expectAccessible(page, 'a trial')
   await expectNothingSticksOut(page, 'a trial')
@@ -84,7 +119,7 @@ test('the board holds ten groups, eight conditions with long names and five repe
   const plan: Plan = { ...withGroups(lesson.plan, 10, randomUUID), conditions, repeats: 5, materials: [] }
   expect((await call('PUT', `/api/lessons/${lesson.id}/plan`, { plan, revision: lesson.revision })).status).toBe(200)
   await page.goto(`/board/${lesson.id}`)
-  for (let view = 0; view < 5; view += 1) {
+  for (let view = 0; view < 6; view += 1) {
     await page.getByRole('navigation').getByRole('button').nth(view).click()
     const cut = await page.evaluate(() => {
       const frame = document.querySelector('.board > main')!.getBoundingClientRect()

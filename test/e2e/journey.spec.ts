@@ -81,7 +81,7 @@ test('an empty lesson becomes a class conclusion', async ({ page, browser, conte
     await page.getByRole('link', { name: /^Predict/ }).click()
     await page.getByRole('button', { name: 'Take it down: Alder' }).click()
     for (const height of [/^150/, /^100/, /^50/]) await page.getByRole('button', { name: height }).click()
-    await page.getByLabel('because …').fill('it falls faster')
+    await page.getByLabel('We think so because …').fill('it falls faster')
     await page.getByRole('button', { name: 'Stamp it' }).click()
     await expect(page.getByText('C > B > A')).toBeVisible()
   })

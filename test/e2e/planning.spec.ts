@@ -50,6 +50,7 @@ test('the adviser offers what would let the class see it, with its cost, and doe
   await openStop(page, lesson, 'plan')
   const ways = page.getByRole('list', { name: 'What would do it' })
   await expect(ways.getByRole('listitem')).toHaveText([
+    /^Run them side by side and see who is first ?best one best 99 in 100, 21 minutes shorter/,
     /^Bigger steps: 20, 40, 60 and 80 cm ?best one best 95 in 100, no more time/,
     /^Time 2 at once ?best one best 94 in 100, 16 minutes longer/,
     /^Do 8 repeats ?best one best 91 in 100, 35 minutes longer/,
@@ -123,4 +124,40 @@ test('sheets, slips and word mat are on paper for every group, on A4 and Letter'
   await page.goto(`/print/${lesson.id}/planning-blank`)
   await expect(page.getByText('Keep the same')).toBeVisible()
   expect(await page.locator('main').innerText()).not.toContain('guillotine')
+})
+
+test('a plan full of nonsense stays editable, is explained and loses nothing', async ({ page, baseURL }) => {
+  test.setTimeout(90_000)
+  const labels = ['40 cm', '40 cm', '2 kg', '🧪🧻', '', 'x'.repeat(200), '-3', '1/0']
+  const lesson = await lessonWith(baseURL, (plan) => {
+    plan.conditionsAs = 'numbers'
+    plan.conditions = Array.from({ length: 40 }, (_, place) => ({
+      id: `n${place}`,
+      label: labels[place % labels.length]!,
+      baseline: place < 3,
+      leftOut: false,
+    }))
+    plan.factors[1]!.name = `the width ${'very '.repeat(395)}wide`
+    plan.factors[2]!.exceptions = { n1: '?', n2: '🧪', gone: 'x' }
+    plan.measured = 'gone'
+    plan.repeats = 20
+    plan.title = '🧪'.repeat(60)
+  })
+  for (const stop of ['wonder', 'plan', 'kit', 'clock', 'predict', 'test', 'results', 'agree']) {
+    await openStop(page, lesson, stop)
+    await expect(page.getByRole('heading', { level: 2 }).first()).toBeAttached()
+  }
+  await openStop(page, lesson, 'plan')
+  await expect(page.getByRole('heading', { name: 'Nothing to measure yet' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: /are the same$/ }).first()).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'C is not a number' })).toBeVisible()
+  await page.getByLabel('Condition C', { exact: true }).fill('55')
+  await expect(page.getByRole('heading', { name: 'C is not a number' })).toBeHidden()
+  await page.getByRole('button', { name: /^Kind of test/ }).click()
+  await page.getByRole('button', { name: /^Build and improve/ }).click()
+  await saved(page)
+  const { plan } = (await client(baseURL).open(lesson.id)).lesson
+  expect(plan.conditions).toHaveLength(40)
+  expect(plan.conditions[2]!.label).toBe('55')
+  expect(plan.factors).toEqual(lesson.plan.factors)
 })

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { activeConditions, type Factor } from '~~/core/lesson'
 import { chooseChange } from '~~/core/fairness'
-import { counted, trayWords } from '~~/core/wording'
+import { counted, takeWords } from '~~/core/wording'
 
 /** A thing we could change. Kept the same, it asks how. */
 const props = defineProps<{ factor: Factor; tray: 'heap' | 'change' | 'keep' }>()
@@ -20,7 +20,7 @@ function write(part: 'name' | 'how', text: string): void {
 
 const items = computed(() => [
   {
-    label: `${trayWords(plan.value.kind).change.name}: this`,
+    label: takeWords(plan.value.kind),
     key: 'c',
     run: () => lesson.replace(chooseChange(plan.value, props.factor.id)),
   },

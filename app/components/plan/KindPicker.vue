@@ -21,18 +21,20 @@ const open = ref(false)
         <span aria-hidden="true">▾</span>
       </button>
     </template>
-    <ul class="sheet kinds" aria-label="Kinds of test">
-      <li v-for="kind in KINDS" :key="kind">
-        <button type="button" class="choice" :aria-pressed="plan.kind === kind" @click="lesson.replace(withKind(plan, kind))">
-          <strong>
-            <span v-if="plan.kind === kind" aria-hidden="true">✓</span>
-            {{ KIND_WORDS[kind].name }}
-          </strong>
-          <span>{{ KIND_WORDS[kind].what }}</span>
-          <em>{{ KIND_WORDS[kind].example }}</em>
-        </button>
-      </li>
-    </ul>
+    <div role="dialog" aria-label="Kinds of test">
+      <ul class="sheet kinds">
+        <li v-for="kind in KINDS" :key="kind">
+          <button type="button" class="choice" :aria-pressed="plan.kind === kind" @click="lesson.replace(withKind(plan, kind))">
+            <strong>
+              <span v-if="plan.kind === kind" aria-hidden="true">✓</span>
+              {{ KIND_WORDS[kind].name }}
+            </strong>
+            <span>{{ KIND_WORDS[kind].what }}</span>
+            <em>{{ KIND_WORDS[kind].example }}</em>
+          </button>
+        </li>
+      </ul>
+    </div>
   </VMenu>
 </template>
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { measuredCard, type Method } from '~~/core/lesson'
+import { measuredCard, MOST_WORDS, readNames, type Method } from '~~/core/lesson'
 import { expectedUnit, INSTRUMENTS, instrumentsFor, withInstrument } from '~~/core/measuring'
 import { NUMBER_UNITS, unitOf } from '~~/core/quantity'
 import { instrumentWords, methodWords } from '~~/core/wording'
@@ -30,14 +30,6 @@ const shownWobbles = computed(() => {
   if (method.value?.instrument === 'words') return []
   return byNumber.value ? WOBBLES : WOBBLES.filter(({ part }) => part === 'trialWobble')
 })
-
-function setWords(text: string): void {
-  const words = text
-    .split(',')
-    .map((word) => word.trim().slice(0, 200))
-    .filter((word) => word !== '')
-  set('words', [...new Set(words)].slice(0, 12))
-}
 
 const timed = computed(() => byNumber.value && method.value && unitOf(method.value.unit).dimension === 'time')
 
@@ -102,7 +94,7 @@ const WOBBLES = [
           data-target="words"
           :value="method.words.join(', ')"
           placeholder="dry, damp, wet"
-          @change="setWords(($event.target as HTMLInputElement).value)"
+          @change="set('words', readNames(($event.target as HTMLInputElement).value, MOST_WORDS))"
         />
       </label>
       <div v-for="wobble in shownWobbles" :key="wobble.part">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { momentsOf, readTimes } from '~~/core/lesson'
+import { momentsOf, MOST_PLACES, readNames, readTimes } from '~~/core/lesson'
 import { counted, momentWords } from '~~/core/wording'
 
 /** When each jar is read, and at which places in it. */
@@ -12,14 +12,6 @@ function writeTimes(text: string): void {
   const read = readTimes(text)
   trouble.value = read ? '' : 'Write numbers with commas between them, such as 0, 1, 2, 5.'
   if (read) lesson.edit((draft) => (draft.watch.times = read))
-}
-
-function writePlaces(text: string): void {
-  const places = text
-    .split(',')
-    .map((place) => place.trim().slice(0, 200))
-    .filter((place) => place !== '')
-  lesson.edit((draft) => (draft.watch.places = [...new Set(places)].slice(0, 5)))
 }
 </script>
 
@@ -55,7 +47,7 @@ function writePlaces(text: string): void {
           :value="plan.watch.places.join(', ')"
           placeholder="places in each: top, middle, bottom"
           aria-label="Places in each"
-          @change="writePlaces(($event.target as HTMLInputElement).value)"
+          @change="lesson.edit((draft) => (draft.watch.places = readNames(($event.target as HTMLInputElement).value, MOST_PLACES)))"
         />
       </label>
     </div>

@@ -42,14 +42,8 @@ function onPaste(event: ClipboardEvent): void {
 </script>
 
 <template>
-  <section
-    class="hook"
-    aria-labelledby="hook"
-    @paste="onPaste"
-    @dragover.prevent
-    @drop.prevent="addFiles($event.dataTransfer?.files ?? null)"
-  >
-    <span id="hook" class="label">The hook: what the class looks at first</span>
+  <div class="hook" @paste="onPaste" @dragover.prevent @drop.prevent="addFiles($event.dataTransfer?.files ?? null)">
+    <span class="label">The hook: what the class looks at first</span>
     <div class="parts">
       <GrowingField
         label="The hook"
@@ -90,7 +84,7 @@ function onPaste(event: ClipboardEvent): void {
       </div>
     </div>
     <SketchPad v-if="sketching" v-model="sketching" @done="add($event, 'a sketch')" />
-  </section>
+  </div>
 </template>
 
 <style scoped>
