@@ -1,4 +1,12 @@
-import { drawGroupHabit, seededRandom, simulateSoakUp, SOAK_UP_BENCH } from '../core/benches'
+import {
+  drawDish,
+  drawGroupHabit,
+  seededRandom,
+  simulateSoakUp,
+  simulateSprout,
+  SOAK_UP_BENCH,
+  SPROUT_BENCH,
+} from '../core/benches'
 import { EMPTY_RECORD, newRemark, type LessonRecord, type Plan, type Prediction, type Reading } from '../core/lesson'
 import { INVESTIGATIONS, planFrom } from '.'
 
@@ -21,11 +29,11 @@ const PREDICTIONS: [order: string[], reason: string][] = [
 
 /**
  * The demo class Puffin: one lesson nearly finished, with a slip, an odd reading set aside and a gap, and one half planned
- * with an unfair set-up. Readings are drawn from the simulated bench, always the same ones.
+ * with an unfair set-up, one that goes on over days and lacks its last reading. Readings are drawn from the simulated bench, always the same ones.
  * @param today `YYYY-MM-DD`; the finished lesson lies on it, the half planned one a week later
  */
 export function demoLessons(today: string, newId: () => string): DemoLesson[] {
-  return [soakedThrough(today, newId), halfPlanned(daysLater(today, 7), newId)]
+  return [soakedThrough(today, newId), halfPlanned(daysLater(today, 7), newId), sprouting(daysLater(today, -7), newId)]
 }
 
 function soakedThrough(date: string, newId: () => string): DemoLesson {
@@ -83,6 +91,66 @@ function halfPlanned(date: string, newId: () => string): DemoLesson {
   }
   return { plan, record: EMPTY_RECORD }
 }
+
+/** Cress in five places, a week after it was sown: four readings of five, and what some groups said at their stations. */
+function sprouting(date: string, newId: () => string): DemoLesson {
+  const base = planFrom(INVESTIGATIONS['sprout-watch']!, 'Puffin', 26, newId)
+  const [alder, birch, cedar] = base.groups
+  const plan: Plan = {
+    ...base,
+    date,
+    wonder: {
+      ...base.wonder,
+      noticed: remarks(newId, 'the one in the dark is pale and long'),
+      wondered: remarks(newId, 'does the place matter?', 'why is it yellow in the dark?', 'would it grow without water?'),
+    },
+    cautionsAcknowledged: ['spill', 'soil'],
+    clock: { ...base.clock, start: '09:15' },
+  }
+  const chosen = plan.wonder.wondered[0]!.id
+  const random = seededRandom(SEED)
+  const readings = plan.groups.flatMap((group) =>
+    plan.conditions.flatMap((condition) => {
+      const dish = drawDish(SPROUT_BENCH, random)
+      return plan.watch.times.slice(0, -1).map((day): Reading => {
+        const value = simulateSprout(SPROUT_BENCH, condition.id, day, dish, random) ?? 0
+        const place = { group: group.id, condition: condition.id, repeat: 1, moment: `t${day}`, practice: false }
+        const at = `${daysLater(date, day)}T09:40:00.000Z`
+        return { ...empty, ...place, id: newId(), value, entered: String(value), by: 'station', at }
+      })
+    }),
+  )
+  const said = [
+    [alder!, 'noticed', 'the leaves all point to the window'],
+    [birch!, 'maybe', 'maybe it stretches to find the light'],
+    [cedar!, 'wondered', 'does the fridge stop it or only slow it down?'],
+  ] as const
+  return {
+    plan: { ...plan, asked: { whose: 'class', chosen } },
+    record: {
+      ...EMPTY_RECORD,
+      readings,
+      predictions: plan.groups.map((group, place): Prediction => ({
+        id: newId(),
+        group: group.id,
+        as: 'order',
+        order: SPROUT_PREDICTIONS[place % SPROUT_PREDICTIONS.length]!,
+        values: {},
+        reason: place % 2 === 0 ? 'plants need light' : '',
+        late: false,
+        by: 'desk',
+        at: `${date}T09:30:00.000Z`,
+      })),
+      remarks: said.map(([group, list, text]) => ({ id: newId(), group: group.id, list, text, at: `${date}T09:20:00.000Z` })),
+    },
+  }
+}
+
+const SPROUT_PREDICTIONS = [
+  ['sill', 'shelf', 'outside', 'cupboard', 'fridge'],
+  ['sill', 'outside', 'shelf', 'cupboard', 'fridge'],
+  ['shelf', 'sill', 'outside', 'fridge', 'cupboard'],
+]
 
 function puffinPlan(newId: () => string): Plan {
   return planFrom(INVESTIGATIONS['soak-up-strips']!, 'Puffin', 26, newId)

@@ -18,6 +18,14 @@ it('every investigation, an empty lesson and the demo fit the schemas that guard
   }
 })
 
+it('the demo class watches cress grow: four readings of five, and what groups said at their stations', () => {
+  const { plan, record } = demoLessons('2026-03-12', randomUUID)[2]!
+  expect(new Set(record.readings.map(({ moment }) => moment))).toEqual(new Set(['t0', 't2', 't4', 't7']))
+  expect(record.readings).toHaveLength(7 * 5 * 4)
+  expect(plan.wonder.wondered.some(({ id }) => id === plan.asked.chosen)).toBe(true)
+  expect(record.remarks).toHaveLength(3)
+})
+
 it('the demo class has a slip, an odd reading set aside with a reason, and one gap, and is the same every time', () => {
   const [{ plan, record }] = demoLessons('2026-03-12', randomUUID) as [ReturnType<typeof demoLessons>[number]]
   const current = currentReadings(record.readings).filter((reading) => !reading.practice)

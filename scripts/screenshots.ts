@@ -22,7 +22,7 @@ try {
 async function takeAll(): Promise<void> {
   const { call, open } = clientFor(application.base)
   const { body } = await call<{ lessons: { id: string; title: string }[] }>('GET', '/api/lessons')
-  const [finished, halfPlanned] = await Promise.all(body.lessons.map(({ id }) => open(id)))
+  const [finished, halfPlanned, sprouting] = await Promise.all(body.lessons.map(({ id }) => open(id)))
   const desk = await newPage(DESK)
   const take = async (page: Page, name: string, path: string, ready: string) => {
     await page.goto(application.base + path)
@@ -33,7 +33,13 @@ async function takeAll(): Promise<void> {
   const at = (whole: typeof finished, stop: string) => `/lesson/${whole!.lesson.id}/${stop}`
 
   await take(desk, 'shelf', '/', '.lesson')
-  await take(desk, 'wonder', at(finished, 'wonder'), '.lists')
+  await desk.setViewportSize({ width: 1280, height: 1000 })
+  await desk.goto(application.base + at(sprouting, 'wonder'))
+  await desk.getByRole('button', { name: /^Could we test it\? .*why is it yellow/ }).click()
+  await desk.mouse.move(0, 0)
+  await desk.waitForTimeout(400)
+  await desk.screenshot({ path: `${OUT}/wonder.png` })
+  await desk.setViewportSize(DESK)
   await take(desk, 'plan', at(halfPlanned, 'plan'), '.trays')
   await desk.setViewportSize({ width: 1280, height: 1250 })
   await take(desk, 'plan-whole', at(finished, 'plan'), '.bars button')
@@ -43,6 +49,7 @@ async function takeAll(): Promise<void> {
   await take(desk, 'predict', at(finished, 'predict'), '.tally')
   await take(desk, 'test', at(finished, 'test'), '.grid')
   await take(desk, 'results', at(finished, 'results'), '.results-chart svg')
+  await take(desk, 'results-over-time', at(sprouting, 'results'), '.results-chart svg')
   await take(desk, 'agree', at(finished, 'agree'), '.starters')
   await take(desk, 'board', `/board/${finished!.lesson.id}`, '.groups')
   await desk.keyboard.press('ArrowRight')

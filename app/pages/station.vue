@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { measuredCard } from '~~/core/lesson'
+import { measuredCard, predictionsFor } from '~~/core/lesson'
 import { isCounted, nextPractice, nextTrial, progressOf, type Cell } from '~~/core/record'
 import type { NewReading } from '~~/schemas/record'
 
@@ -26,7 +26,7 @@ const wanted = shallowRef<Cell>()
 const fixing = shallowRef<NewReading>()
 
 const asksPrediction = computed(
-  () => !predicted.value && !begun.value && !skipped.value.prediction && (progress.value?.all ?? 0) > 0,
+  () => testing.value && !predicted.value && !begun.value && !skipped.value.prediction && predictionsFor(plan.value!).length > 0,
 )
 const practice = computed(() =>
   plan.value && !begun.value && !skipped.value.practice ? nextPractice(plan.value, record.value.readings, group.value) : undefined,

@@ -3,6 +3,7 @@ import { activeConditions, conditionValue, measuredCard, type Condition, type Pl
 import { convert } from '../quantity'
 import { simulateBounce, type BounceBench } from './bounce'
 import { seededRandom, type Random } from './random'
+import { drawDish, simulateSprout, type SproutBench } from './sprout'
 import { drawGroupHabit, simulateSoakUp, SOAK_UP_RATES, type SoakUpBench } from './soakUp'
 
 /** Which bench stands behind a ready investigation: one trial of a condition, or nothing where the bench does not know it. */
@@ -25,6 +26,13 @@ export const SOAK_UP_BENCH: SoakUpBench = {
 }
 export const BOUNCE_BENCH: BounceBench = { share: 0.55, bounceWobble: 0.03 }
 
+export const SPROUT_BENCH: SproutBench = {
+  tallest: { sill: 48, cupboard: 71, fridge: 16, shelf: 52, outside: 34 },
+  days: { sill: 4.5, cupboard: 4.5, fridge: 8, shelf: 4.8, outside: 6 },
+  dishWobble: 0.09,
+  readingWobble: 1.2,
+}
+
 const BENCHES: Record<string, Trial> = {
   'soak-up-strips': (plan, { id }, random) => {
     if (!(id in SOAK_UP_BENCH.rates) || plan.measured !== 'height') return undefined
@@ -37,6 +45,12 @@ const BENCHES: Record<string, Trial> = {
     const { height, seconds } = simulateBounce(BOUNCE_BENCH, drop, random)
     if (plan.measured === 'height') return convert(height, 'cm', unitOfPlan(plan))
     return plan.measured === 'time' ? convert(seconds, 's', unitOfPlan(plan)) : undefined
+  },
+  'sprout-watch': (plan, { id }, random) => {
+    const last = Math.max(0, ...plan.watch.times)
+    if (plan.kind !== 'over-time' || plan.watch.unit !== 'day' || plan.measured !== 'tall') return undefined
+    const height = simulateSprout(SPROUT_BENCH, id, last, drawDish(SPROUT_BENCH, random), random)
+    return height === undefined ? undefined : convert(height, 'mm', unitOfPlan(plan))
   },
 }
 

@@ -10,7 +10,7 @@ export interface Friedman {
 }
 
 const MOST_EXACT = 20_000
-const DRAWS = 20_000
+const DRAWS = 10_000
 const SEED = 1937
 
 /**
@@ -26,15 +26,14 @@ export function friedman(observations: Observation[]): Friedman | undefined {
   const blocks = [...blocksOf(observations).values()].filter((own) => conditions.every((id) => own.has(id)))
   if (conditions.length < 2 || blocks.length < 2) return undefined
   const rows = blocks.map((own) => ranked(conditions.map((id) => own.get(id)!)))
-  const statistic = statisticOf(rows)
   return {
     ranks: conditions.map((condition, place) => ({
       condition,
       average: rows.reduce((sum, row) => sum + row[place]!, 0) / rows.length,
     })),
-    statistic,
+    statistic: statisticOf(rows),
     blocks: rows.length,
-    p: chanceOfAtLeast(statistic, rows),
+    p: chanceOfAtLeast(rows),
   }
 }
 
@@ -59,38 +58,69 @@ function ranked(values: number[]): number[] {
   })
 }
 
+/** Everything but the squared column sums stays the same however the values lie within their blocks. */
 function statisticOf(rows: number[][]): number {
   const size = rows[0]!.length
   const middle = (size + 1) / 2
-  const sums = rows[0]!.map((_, place) => rows.reduce((sum, row) => sum + row[place]! - middle, 0))
-  const between = sums.reduce((sum, one) => sum + one * one, 0)
   const within = rows.reduce((sum, row) => sum + row.reduce((own, rank) => own + (rank - middle) ** 2, 0), 0)
-  return within === 0 ? 0 : ((size - 1) * between) / within
+  return within === 0 ? 0 : ((size - 1) * squaredSums(rows)) / within
 }
 
-function chanceOfAtLeast(statistic: number, rows: number[][]): number {
-  const orders = permutationsOf(rows[0]!.length)
-  const reached = (some: number[][]) => statisticOf(some) >= statistic - 1e-9
-  // Only how the other blocks lie to the first one matters.
-  const others = rows.length - 1
-  if (orders !== undefined && orders.length ** others <= MOST_EXACT) {
-    let count = 0
-    const all = orders.length ** others
-    for (let code = 0; code < all; code += 1) {
-      let rest = code
-      const arranged = rows.map((row, place) => {
-        if (place === 0) return row
-        const order = orders[rest % orders.length]!
-        rest = Math.floor(rest / orders.length)
-        return order.map((from) => row[from]!)
-      })
-      if (reached(arranged)) count += 1
-    }
-    return count / all
+function squaredSums(rows: number[][]): number {
+  const size = rows[0]!.length
+  let squares = 0
+  for (let place = 0; place < size; place += 1) {
+    let sum = 0
+    for (const row of rows) sum += row[place]! - (size + 1) / 2
+    squares += sum * sum
   }
+  return squares
+}
+
+// The same ranks are asked about on every edit of a plan; drawing thousands of arrangements is worth it once.
+const MOST_ANSWERED = 50
+const answered = new Map<string, number>()
+
+function chanceOfAtLeast(rows: number[][]): number {
+  const key = JSON.stringify(rows)
+  const known = answered.get(key)
+  if (known !== undefined) return known
+  const orders = permutationsOf(rows[0]!.length)
+  // Only how the other blocks lie to the first one matters.
+  const exact = orders !== undefined && orders.length ** (rows.length - 1) <= MOST_EXACT
+  const chance = exact ? shareOfArrangements(rows, orders) : shareOfDraws(rows)
+  if (answered.size >= MOST_ANSWERED) answered.clear()
+  answered.set(key, chance)
+  return chance
+}
+
+function shareOfArrangements(rows: number[][], orders: number[][]): number {
+  const wanted = squaredSums(rows) - 1e-9
+  const all = orders.length ** (rows.length - 1)
+  let count = 0
+  for (let code = 0; code < all; code += 1) {
+    let rest = code
+    const arranged = rows.map((row, place) => {
+      if (place === 0) return row
+      const order = orders[rest % orders.length]!
+      rest = Math.floor(rest / orders.length)
+      return order.map((from) => row[from]!)
+    })
+    if (squaredSums(arranged) >= wanted) count += 1
+  }
+  return count / all
+}
+
+/** The arrangement that was seen counts as one of them, so that the share is never nothing. */
+function shareOfDraws(rows: number[][]): number {
+  const wanted = squaredSums(rows) - 1e-9
   const random = seededRandom(SEED)
+  const arranged = rows.map((row) => [...row])
   let count = 1
-  for (let draw = 0; draw < DRAWS; draw += 1) if (reached(rows.map((row) => shuffled(row, random)))) count += 1
+  for (let draw = 0; draw < DRAWS; draw += 1) {
+    for (const row of arranged) shuffle(row, random)
+    if (squaredSums(arranged) >= wanted) count += 1
+  }
   return count / (DRAWS + 1)
 }
 
@@ -102,11 +132,11 @@ function permutationsOf(size: number): number[][] | undefined {
   )
 }
 
-function shuffled(row: number[], random: () => number): number[] {
-  const copy = [...row]
-  for (let place = copy.length - 1; place > 0; place -= 1) {
+function shuffle(row: number[], random: () => number): void {
+  for (let place = row.length - 1; place > 0; place -= 1) {
     const other = Math.floor(random() * (place + 1))
-    ;[copy[place], copy[other]] = [copy[other]!, copy[place]!]
+    const kept = row[place]!
+    row[place] = row[other]!
+    row[other] = kept
   }
-  return copy
 }

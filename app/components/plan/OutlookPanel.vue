@@ -113,7 +113,7 @@ function take(from: 'practice' | 'bench'): void {
             :chances="chances"
             :repeats="plan.repeats"
             :wanted="WANTED_CHANCE"
-            @choose="lesson.edit((draft) => (draft.repeats = $event))"
+            @choose="lesson.edit((draft) => (draft.repeats = $event), 'repeats')"
           />
           <p>
             With {{ counted(plan.repeats, 'repeat') }}, the

@@ -4,7 +4,12 @@ import { counted } from '~~/core/wording'
 
 /** The chance for 1 to 12 repeats. A bar is a button that sets the repeats. */
 const props = defineProps<{ chances: ChanceOfRepeats[]; repeats: number; wanted: number }>()
-defineEmits<{ choose: [repeats: number] }>()
+const emit = defineEmits<{ choose: [repeats: number] }>()
+
+/** Drawn along with the button held down, the repeats follow. */
+function drag(event: PointerEvent, repeats: number): void {
+  if ((event.buttons & 1) === 1 && repeats !== props.repeats) emit('choose', repeats)
+}
 const percent = (chance: number) => Math.round(chance * 100)
 const words = (one: ChanceOfRepeats) =>
   `${counted(one.repeats, 'repeat')}: best is best ${percent(one.bestIsBest)} in 100, whole order right ${percent(one.rightOrder)} in 100`
@@ -26,6 +31,7 @@ const line = computed(() => `${(1 - props.wanted) * 100}%`)
         :title="words(one)"
         :aria-pressed="one.repeats === repeats"
         @click="$emit('choose', one.repeats)"
+        @pointerenter="drag($event, one.repeats)"
       >
         <span class="bar" :class="{ chosen: one.repeats === repeats }" :style="{ height: `${one.bestIsBest * 100}%` }" />
         <span class="order" :style="{ bottom: `${one.rightOrder * 100}%` }" />

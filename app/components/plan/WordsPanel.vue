@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { FRAMES, WORD_SETS, type Frame, type WordSet } from '~~/core/lesson'
+import { WORD_SETS, type WordSet } from '~~/core/lesson'
 import { FRAME_WORDS, VARIABLE_WORDS } from '~~/core/wording'
 
 /** What this class calls its variables and how it predicts: on board, station and paper. */
@@ -24,16 +24,7 @@ const plan = computed(() => lesson.plan!)
           <option v-for="set in WORD_SETS" :key="set" :value="set">{{ VARIABLE_WORDS[set].name }}</option>
         </select>
       </label>
-      <label class="field">
-        <span>A prediction says</span>
-        <select
-          class="box"
-          :value="plan.frame"
-          @change="lesson.edit((draft) => (draft.frame = ($event.target as HTMLSelectElement).value as Frame))"
-        >
-          <option v-for="frame in FRAMES" :key="frame" :value="frame">{{ FRAME_WORDS[frame].name }}</option>
-        </select>
-      </label>
+      <FrameChoice label="A prediction says" />
       <NuxtLink class="button" :to="`/print/${lesson.id}/words`" target="_blank">Print the word mat</NuxtLink>
     </div>
   </details>

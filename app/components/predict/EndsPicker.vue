@@ -60,17 +60,7 @@ legend {
   color: var(--soft);
 }
 .chip {
-  display: inline-flex;
-  align-items: center;
-  gap: 8px;
-  min-height: 38px;
-  padding: 4px 12px 4px 6px;
-  border: 1.5px solid var(--mark);
-  border-radius: var(--corner);
-  background: var(--card);
-  font-family: var(--heading);
-  overflow-wrap: anywhere;
-  cursor: pointer;
+  border-color: var(--mark);
 }
 .chip.on {
   border-color: var(--green);

@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import { activeConditions, conditionName, letterOf, WHOLE_CLASS, type Plan } from '~~/core/lesson'
+import { activeConditions, conditionName, WHOLE_CLASS, type Plan, type Prediction } from '~~/core/lesson'
 import { countedHands, handsOf } from '~~/core/predictions'
 import type { NewPrediction } from '~~/schemas/record'
-import type { Prediction } from '~~/core/lesson'
 
 /** Hands up for each condition, counted by tapping; every count is kept, the last one before the first reading stands. */
 const props = defineProps<{ plan: Plan; predictions: Prediction[]; big?: boolean }>()
@@ -33,10 +32,7 @@ onBeforeUnmount(() => {
 <template>
   <ul class="hands" :class="{ big }" aria-label="Hands up">
     <li v-for="condition in activeConditions(plan)" :key="condition.id">
-      <span class="name">
-        <ConditionBadge :size="big ? 44 : 26" :letter="letterOf(plan, condition.id)" :place="plan.conditions.indexOf(condition)" />
-        {{ conditionName(plan, condition) }}
-      </span>
+      <ConditionName class="name" :plan="plan" :id="condition.id" :size="big ? 44 : 26" />
       <span class="bar"><i :style="{ width: `${(100 * (hands[condition.id] ?? 0)) / Math.max(plan.children, all, 1)}%` }" /></span>
       <span class="count">
         <button
@@ -80,11 +76,7 @@ li {
   gap: 12px;
 }
 .name {
-  display: flex;
-  align-items: center;
-  gap: 10px;
   font-family: var(--heading);
-  overflow-wrap: anywhere;
 }
 .bar {
   height: 16px;

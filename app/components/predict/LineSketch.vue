@@ -6,7 +6,8 @@ import { axisTitles, momentWords, nameOfCondition, writeReading } from '~~/core/
 /** A line sketched over the numbers or the times: drawn with a finger, or point by point with the arrow keys. */
 const props = defineProps<{ plan: Plan; big?: boolean; still?: boolean }>()
 const values = defineModel<Record<string, number>>({ required: true })
-const [WIDTH, HEIGHT] = [640, 300]
+// On a station the sheet is nearly square, so that its writing stays large on a narrow screen.
+const [WIDTH, HEIGHT] = props.big ? [430, 330] : [640, 300]
 const EDGE = { left: 64, right: 30, top: 40, bottom: 40 }
 const points = computed(() => linePoints(props.plan))
 const axes = computed(() => lineAxes(props.plan))
@@ -130,7 +131,7 @@ svg {
   user-select: none;
 }
 .big svg {
-  width: 100%;
+  width: min(720px, 100%);
 }
 .grid line {
   stroke: var(--line);

@@ -92,20 +92,6 @@ const dragging = { group: useId(), animation: 120, draggable: '.item', forceFall
   flex-wrap: wrap;
   gap: 8px;
 }
-.chip {
-  display: inline-flex;
-  align-items: center;
-  gap: 8px;
-  min-height: 38px;
-  padding: 4px 12px 4px 6px;
-  border: 1.5px solid var(--ink);
-  border-radius: var(--corner);
-  background: var(--card);
-  font-family: var(--heading);
-  text-align: left;
-  overflow-wrap: anywhere;
-  cursor: pointer;
-}
 .slots .chip {
   width: 100%;
 }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { activeConditions, FRAMES, predictionOf, predictionsFor, type Frame, type PredictAs } from '~~/core/lesson'
+import { activeConditions, predictionOf, predictionsFor, type PredictAs } from '~~/core/lesson'
 import { predictionsByGroup, resultsForPredictions } from '~~/core/predictions'
-import { FRAME_WORDS, PREDICT_WORDS, predictionPrompt } from '~~/core/wording'
+import { PREDICT_WORDS, predictionPrompt } from '~~/core/wording'
 
 /** Every group's prediction and reason, stamped before its first counted reading; hands up; and the tally of the class. */
 const lesson = useLesson()
@@ -37,16 +37,7 @@ const ways = computed(() => predictionsFor(plan.value))
             <option v-for="way in ways" :key="way" :value="way">{{ PREDICT_WORDS[way] }}</option>
           </select>
         </label>
-        <label class="field">
-          <span>in the words</span>
-          <select
-            class="box"
-            :value="plan.frame"
-            @change="lesson.edit((draft) => (draft.frame = ($event.target as HTMLSelectElement).value as Frame))"
-          >
-            <option v-for="frame in FRAMES" :key="frame" :value="frame">{{ FRAME_WORDS[frame].name }}</option>
-          </select>
-        </label>
+        <FrameChoice label="in the words" />
       </div>
       <section class="sheet tally" aria-labelledby="tally">
         <h3 id="tally">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { activeConditions, conditionName, letterOf, measuredCard, type Plan } from '~~/core/lesson'
+import { activeConditions, conditionName, measuredCard, type Plan } from '~~/core/lesson'
 import { expectedUnit } from '~~/core/measuring'
 import { changeWords } from '~~/core/wording'
 
@@ -22,10 +22,7 @@ function set(id: string, value: number | null): void {
 <template>
   <ul class="values" :class="{ big }">
     <li v-for="condition in activeConditions(plan)" :key="condition.id">
-      <span class="name">
-        <ConditionBadge :size="big ? 34 : 24" :letter="letterOf(plan, condition.id)" :place="plan.conditions.indexOf(condition)" />
-        {{ conditionName(plan, condition) }}
-      </span>
+      <ConditionName class="name" :plan="plan" :id="condition.id" :size="big ? 34 : 24" />
       <span v-if="words" class="choices" role="radiogroup" :aria-label="conditionName(plan, condition)">
         <button
           v-for="choice in choices"
@@ -66,11 +63,7 @@ li {
   gap: 6px 12px;
 }
 .name {
-  display: flex;
-  align-items: center;
-  gap: 8px;
   font-family: var(--heading);
-  overflow-wrap: anywhere;
 }
 .choices {
   display: flex;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { activeConditions, letterOf, measuredCard, momentsOf, type LessonRecord, type Plan } from '~~/core/lesson'
+import { activeConditions, measuredCard, momentsOf, type LessonRecord, type Plan } from '~~/core/lesson'
 import { averagesByMoment, averageResults } from '~~/core/record'
-import { momentWords, nameOfCondition, writeAverage } from '~~/core/wording'
+import { momentWords, writeAverage } from '~~/core/wording'
 
 /** Averages at every moment of a trial: before and after with the change worked out, or one column a time of watching. */
 const props = defineProps<{ plan: Plan; record: LessonRecord }>()
@@ -34,10 +34,7 @@ function changeOf(condition: string): string {
       <tbody>
         <tr v-for="condition in activeConditions(plan)" :key="condition.id">
           <th scope="row">
-            <span class="name">
-              <ConditionBadge :size="24" :letter="letterOf(plan, condition.id)" :place="plan.conditions.indexOf(condition)" />
-              {{ nameOfCondition(plan, condition.id) }}
-            </span>
+            <ConditionName :plan="plan" :id="condition.id" />
           </th>
           <td v-for="moment in moments" :key="moment.id" class="figure">
             {{ averageAt(condition.id, moment.id) }}
@@ -52,11 +49,6 @@ function changeOf(condition: string): string {
 </template>
 
 <style scoped>
-.name {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-}
 .figure {
   text-align: right;
   white-space: nowrap;

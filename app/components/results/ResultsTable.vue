@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Evidence } from '~~/core/evidence'
-import { activeConditions, letterOf, measuredCard, type LessonRecord, type Plan } from '~~/core/lesson'
+import { activeConditions, measuredCard, type LessonRecord, type Plan } from '~~/core/lesson'
 import { unitOf } from '~~/core/quantity'
 import { currentReadings } from '~~/core/record'
 import { counted, nameOfCondition, nameOfGroup, pairWords, writeAverage, writeReading } from '~~/core/wording'
@@ -37,10 +37,7 @@ const setAside = computed(() =>
       <tbody>
         <tr v-for="{ condition, summary } in rows" :key="condition.id">
           <th scope="row">
-            <span class="name">
-              <ConditionBadge :size="24" :letter="letterOf(plan, condition.id)" :place="plan.conditions.indexOf(condition)" />
-              {{ nameOfCondition(plan, condition.id) }}
-            </span>
+            <ConditionName :plan="plan" :id="condition.id" />
           </th>
           <template v-if="summary">
             <td class="figure">
@@ -95,13 +92,6 @@ const setAside = computed(() =>
 </template>
 
 <style scoped>
-.name {
-  display: inline-flex;
-  align-items: center;
-  gap: 8px;
-  color: var(--ink);
-  font-family: var(--heading);
-}
 summary {
   width: fit-content;
   cursor: pointer;

@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import { activeConditions, letterOf, measuredCard, type LessonRecord, type Plan } from '~~/core/lesson'
+import { activeConditions, measuredCard, type LessonRecord, type Plan } from '~~/core/lesson'
 import { wordCounts } from '~~/core/record'
-import { nameOfCondition } from '~~/core/wording'
 
 /** How often each of the ordered words was chosen. */
 const props = defineProps<{ plan: Plan; record: LessonRecord }>()
@@ -20,10 +19,7 @@ const rows = computed(() => wordCounts(props.plan, props.record.readings))
     <tbody>
       <tr v-for="(condition, row) in activeConditions(plan)" :key="condition.id">
         <th scope="row">
-          <span class="name">
-            <ConditionBadge :size="24" :letter="letterOf(plan, condition.id)" :place="plan.conditions.indexOf(condition)" />
-            {{ nameOfCondition(plan, condition.id) }}
-          </span>
+          <ConditionName :plan="plan" :id="condition.id" />
         </th>
         <td v-for="(count, place) in rows[row]?.counts" :key="place">
           <span class="squares" aria-hidden="true"><i v-for="n in count" :key="n" /></span>
@@ -35,11 +31,6 @@ const rows = computed(() => wordCounts(props.plan, props.record.readings))
 </template>
 
 <style scoped>
-.name {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-}
 .squares {
   display: inline-flex;
   flex-wrap: wrap;

@@ -1,0 +1,27 @@
+<script setup lang="ts">
+import { letterOf, type Plan } from '~~/core/lesson'
+import { nameOfCondition } from '~~/core/wording'
+
+/** A condition as it is known everywhere: its letter on its colour and hatch, and its name. */
+defineProps<{ plan: Plan; id: string; size?: number }>()
+</script>
+
+<template>
+  <span class="condition-name">
+    <ConditionBadge
+      :size="size ?? 24"
+      :letter="letterOf(plan, id)"
+      :place="plan.conditions.findIndex((condition) => condition.id === id)"
+    />
+    <span>{{ nameOfCondition(plan, id) }}</span>
+  </span>
+</template>
+
+<style scoped>
+.condition-name {
+  display: inline-flex;
+  align-items: center;
+  gap: 8px;
+  overflow-wrap: anywhere;
+}
+</style>
