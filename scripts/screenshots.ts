@@ -33,7 +33,7 @@ async function takeAll(): Promise<void> {
   const at = (whole: typeof finished, stop: string) => `/lesson/${whole!.lesson.id}/${stop}`
 
   await take(desk, 'shelf', '/', '.lesson')
-  await desk.setViewportSize({ width: 1280, height: 1000 })
+  await desk.setViewportSize({ width: 1280, height: 1190 })
   await desk.goto(application.base + at(sprouting, 'wonder'))
   await desk.getByRole('button', { name: /^Could we test it\? .*why is it yellow/ }).click()
   await desk.mouse.move(0, 0)

@@ -69,6 +69,8 @@ describe('over time', () => {
   it('the result is what it had come to at the last time, its places averaged', () => {
     expect(trialResults(jars, rows).map(({ value }) => value)).toEqual([35])
     expect(trialResults(jars, rows.slice(0, 2))).toEqual([])
+    const dayOne = [reading({ moment: 't0p1', value: 60 }), reading({ moment: 't0p2', value: 50 })]
+    expect(trialResults(jars, dayOne).map(({ value }) => value)).toEqual([55])
     expect(averagesByMoment(jars, rows).map(({ moment, average }) => [moment, average])).toEqual([
       ['t0p1', 60],
       ['t5p1', 40],

@@ -1,5 +1,5 @@
 import { mean } from 'simple-statistics'
-import { activeConditions, measuredCard, momentsOf, type Plan, type Reading } from '../lesson'
+import { activeConditions, measuredCard, momentsOf, type Moment, type Plan, type Reading } from '../lesson'
 import { withoutNoise } from '../quantity'
 import { countedReadings } from './readings'
 
@@ -12,24 +12,33 @@ export interface TrialResult {
 }
 
 /**
- * One result a trial: the reading itself; after less before; or what it had come to at the last time of watching, its places
- * averaged. A trial that lacks a reading for that has no result yet. Several readings in one place each make a result of their
+ * One result a trial: the reading itself; after less before; or what it had come to at the last time that anybody has
+ * read so far, its places averaged. A trial that lacks a reading for that has no result yet. Several readings in one place each make a result of their
  * own where a trial is read once, and are averaged elsewhere.
  * @example 412 g before and 405 g after: value -7
  */
 export function trialResults(plan: Plan, readings: Reading[]): TrialResult[] {
   const counted = countedReadings(plan, readings)
   if (plan.kind !== 'before-after' && plan.kind !== 'over-time') return counted
+  const last = lastReadSoFar(plan, counted)
   const trials = new Map<string, Reading[]>()
   for (const reading of counted) {
     const key = `${reading.group}/${reading.condition}/${reading.repeat}`
     trials.set(key, [...(trials.get(key) ?? []), reading])
   }
   return [...trials.values()].flatMap((own) => {
-    const value = plan.kind === 'before-after' ? changeOf(own) : valueAtTheEnd(plan, own)
+    const value = plan.kind === 'before-after' ? changeOf(own) : valueAt(last, own)
     const { group, condition, repeat } = own[0]!
     return value === undefined ? [] : [{ group, condition, repeat, value }]
   })
+}
+
+/** The moments of the latest time that has a reading: watching goes on for days, and results are looked at before the last one. */
+function lastReadSoFar(plan: Plan, counted: Reading[]): Moment[] {
+  const read = new Set(counted.map(({ moment }) => moment))
+  const moments = momentsOf(plan)
+  const latest = moments.findLast(({ id }) => read.has(id))?.time
+  return moments.filter(({ time }) => time === latest)
 }
 
 /** Readings of trials that were read before and after: half a trial would shift one average and not the other. */
@@ -45,10 +54,8 @@ function changeOf(own: Reading[]): number | undefined {
   return before === undefined || after === undefined ? undefined : withoutNoise(after - before)
 }
 
-function valueAtTheEnd(plan: Plan, own: Reading[]): number | undefined {
-  const moments = momentsOf(plan)
-  const last = moments.at(-1)!.time
-  const values = moments.filter(({ time }) => time === last).map(({ id }) => averageAt(own, id))
+function valueAt(last: Moment[], own: Reading[]): number | undefined {
+  const values = last.map(({ id }) => averageAt(own, id))
   return values.every((value) => value !== undefined) ? withoutNoise(mean(values as number[])) : undefined
 }
 

@@ -17,7 +17,7 @@ export const VERDICT_WORDS: Record<Testable['verdict'], { name: string; mark: st
   'not-yet': { name: 'not yet', mark: '–' },
 }
 
-export const ANSWER_WORDS: Record<TestableAnswer['answer'], string> = { yes: 'yes', partly: 'partly', no: 'no' }
+export const ANSWER_WORDS: Record<TestableAnswer['answer'], string> = { yes: 'Yes', partly: 'Partly', no: 'No' }
 
 /** Why a check came out as it did, in one line. */
 export function becauseWords(because: Because, plan: Plan): string {

@@ -45,8 +45,10 @@ function choose(): void {
         <span class="mark" aria-hidden="true">{{ one.answer === 'yes' ? '✓' : one.answer === 'partly' ? '~' : '✗' }}</span>
         <div>
           <strong>{{ CHECK_WORDS[one.check] }}</strong>
-          <span class="answer">· {{ ANSWER_WORDS[one.answer] }}{{ one.byTeacher ? ', you say' : '' }}</span>
-          <p class="soft">{{ becauseWords(one.because, plan) }}</p>
+          <p>
+            {{ ANSWER_WORDS[one.answer] }}{{ one.byTeacher ? ', you say.' : '.' }}
+            <span class="soft">{{ becauseWords(one.because, plan) }}</span>
+          </p>
         </div>
         <select
           class="box"
@@ -122,10 +124,6 @@ li {
 }
 .no .mark {
   color: var(--beet);
-}
-.answer {
-  margin-left: 5px;
-  white-space: nowrap;
 }
 li p {
   font-size: 14.5px;
