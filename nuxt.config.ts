@@ -43,5 +43,10 @@ export default defineNuxtConfig({
     serveStatic: true,
     errorHandler: fileURLToPath(new URL('./server/errorHandler.ts', import.meta.url)),
   },
-  typescript: { strict: true, typeCheck: false },
+  // Scripts and tests are checked with the rest.
+  typescript: {
+    strict: true,
+    typeCheck: false,
+    nodeTsConfig: { include: ['../scripts/**/*.ts', '../test/**/*.ts', '../library/**/*.ts', '../schemas/**/*.ts', '../*.config.ts'] },
+  },
 })

@@ -39,8 +39,10 @@ export function checkEntry(value: number, fellows: number[], { unit, resolution,
   const doubts: Doubt[] = []
   if (fellows.length > 0) {
     const middle = median(fellows)
-    const sd = Math.max(1.4826 * medianAbsoluteDeviation(fellows), expectedSd)
-    const away = Math.abs(value - middle) / sd
+    const distance = Math.abs(value - middle)
+    // Near enough by the expected wobble alone: the fellows' own can only make it nearer.
+    const sd = distance <= ODD_SDS * expectedSd ? expectedSd : Math.max(1.4826 * medianAbsoluteDeviation(fellows), expectedSd)
+    const away = distance / sd
     const slip = away > SLIP_SDS ? findSlip(value, middle, sd, unit) : undefined
     if (slip) doubts.push(slip)
     else if (away > ODD_SDS && fellows.length >= FELLOWS_TO_BE_ODD) {

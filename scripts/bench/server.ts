@@ -35,8 +35,9 @@ export async function benchServer(): Promise<Row[]> {
 async function opening(base: string): Promise<Row> {
   const { call } = clientFor(base)
   const { plan, record } = bigLesson({ groups: 10, conditions: 15, repeats: 20 })
-  const text = JSON.stringify(writeLessonFile(plan, record, new Date().toISOString()))
-  const { body } = await call<{ id: string }>('POST', '/api/lessons/open', { text })
+  const text = JSON.stringify(writeLessonFile(plan, record, [], new Date().toISOString()))
+  const { status, body } = await call<{ id: string }>('POST', '/api/lessons/open', { text })
+  if (status !== 200) throw new Error(JSON.stringify(body))
   const time = await timeOf(() => call('GET', `/api/lessons/${body.id}`), 20)
   const nothing = await timeOf(() => call('GET', '/api/investigations'), 20)
   return {
