@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { measuredCard, predictionsFor } from '~~/core/lesson'
-import { isCounted, nextPractice, nextTrial, progressOf, type Cell } from '~~/core/record'
+import { dayOfWatching, hasBegun, nextPractice, nextTrial, progressOf, type Cell } from '~~/core/record'
 import type { NewReading } from '~~/schemas/record'
 
 /** A group's own page: join, predict, then one trial at a time. */
@@ -13,7 +13,7 @@ const progress = computed(
   () => plan.value && progressOf(plan.value, record.value.readings).find((one) => one.group === group.value),
 )
 const predicted = computed(() => record.value.predictions.some((one) => one.group === group.value))
-const begun = computed(() => ownReadings.value.some(isCounted))
+const begun = computed(() => hasBegun(ownReadings.value))
 const skipped = ref({ prediction: false, practice: false })
 const saying = ref(false)
 /** Until there is something to measure, a station is for saying what was seen. */
@@ -33,8 +33,10 @@ const practice = computed(() =>
 )
 const trial = computed<Cell | undefined>(() => {
   if (fixing.value) return { ...fixing.value, kept: [], setAside: [] }
-  return wanted.value ?? practice.value ?? (progress.value && nextTrial(plan.value!, progress.value))
+  return wanted.value ?? practice.value ?? (progress.value && nextTrial(plan.value!, progress.value, day.value))
 })
+/** The day of watching by this tablet's own calendar; without a day in the plan everything may be read. */
+const day = computed(() => plan.value && dayOfWatching(plan.value, new Date().toLocaleDateString('sv')))
 const last = computed(() => ownReadings.value.at(-1))
 const lineState = computed(() => {
   const count = waiting.line.value.length

@@ -61,6 +61,13 @@ export function checkFairness(settings: Setting[], factors: string[], changed: s
   }
 }
 
+/** Where the table differs from what most conditions have: factor and condition of each such cell. */
+export function oddCells({ differing }: FairCheck): { factor: string; condition: string }[] {
+  return differing.flatMap(({ factor, shares: [, ...rest] }) =>
+    rest.flatMap(({ conditions }) => conditions.map((condition) => ({ factor, condition }))),
+  )
+}
+
 /**
  * The sets of conditions that compare one factor fairly: grouped by the values of all other factors, each set with two or
  * more different values of this one.

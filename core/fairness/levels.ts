@@ -1,4 +1,4 @@
-import { activeConditions, conditionValue, type Condition, type Plan } from '../lesson'
+import { activeConditions, conditionValue, withLabel, type Condition, type Plan } from '../lesson'
 import { unitOf, withoutNoise } from '../quantity'
 
 /** A line needs three numbers at least; five show whether it bends. */
@@ -80,15 +80,18 @@ export function withLevels(plan: Plan, values: number[], newId: () => string): P
   const active = [...activeConditions(plan)].sort(
     (a, b) => (conditionValue(plan, a) ?? Infinity) - (conditionValue(plan, b) ?? Infinity),
   )
-  const label = (value: number) => String(value)
-  const known = new Map(active.map((condition, place) => [condition.id, values[place]]))
-  const kept = plan.conditions.map((condition): Condition => {
-    if (!known.has(condition.id)) return condition
-    const value = known.get(condition.id)
-    return value === undefined ? { ...condition, leftOut: true } : { ...condition, label: label(value) }
-  })
   const further = values
     .slice(active.length)
-    .map((value): Condition => ({ id: newId(), label: label(value), baseline: false, leftOut: false }))
-  return { ...plan, conditionsAs: 'numbers', conditions: [...kept, ...further] }
+    .map((value): Condition => ({ id: newId(), label: String(value), baseline: false, leftOut: false }))
+  const numbers: Plan = { ...plan, conditionsAs: 'numbers' }
+  const known = active.reduce((before, condition, place) => {
+    const value = values[place]
+    return value === undefined ? withoutCondition(before, condition.id) : withLabel(before, condition.id, String(value))
+  }, numbers)
+  return { ...known, conditions: [...known.conditions, ...further] }
+}
+
+function withoutCondition(plan: Plan, id: string): Plan {
+  const conditions = plan.conditions.map((condition) => (condition.id === id ? { ...condition, leftOut: true } : condition))
+  return { ...plan, conditions }
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { counter, soakUpPlan } from '../../test/soakUp'
-import { emptyPlan, type Plan } from '../lesson'
+import { emptyPlan, withLabel, type Plan } from '../lesson'
 import { fairWords } from '../wording'
 import { cellOf, checkPlan, chooseChange, levelsOf, pasteTable, suggestLevels, takeComparison, withCell, withLevels } from '.'
 
@@ -121,5 +121,19 @@ describe('levels', () => {
       false,
       true,
     ])
+  })
+
+  it('forgets what was expected of a number that changed, and keeps what is expected of the others', () => {
+    const plan = heights('20', '40')
+    const measures = plan.measures.map((one) => ({
+      ...one,
+      method: { ...one.method, expected: { n0: 11, n1: 22 }, expectedFrom: 'bench' as const },
+    }))
+    const method = (after: Plan) => after.measures[0]!.method
+    expect(method(withLevels({ ...plan, measures }, [20, 80], counter('new')))).toMatchObject({
+      expected: { n0: 11 },
+      expectedFrom: 'guess',
+    })
+    expect(method(withLabel({ ...plan, measures, conditionsAs: 'kinds' }, 'n0', 'twenty')).expected).toEqual({ n0: 11, n1: 22 })
   })
 })

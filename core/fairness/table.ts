@@ -1,4 +1,4 @@
-import { activeConditions, changedFactor, keptFactors, type Condition, type Factor, type Plan } from '../lesson'
+import { activeConditions, changedFactor, keptFactors, withLabel, type Condition, type Factor, type Plan } from '../lesson'
 import type { FairComparison } from './compare'
 import { settingOf } from './settings'
 
@@ -71,7 +71,7 @@ export function pasteTable(plan: Plan, block: string[][], at: { row: number; col
       const text = cell.trim()
       const factor = columns[place]
       if (factor === null && text !== '') {
-        next = { ...next, conditions: next.conditions.map((one) => (one.id === id ? { ...one, label: text.slice(0, 200) } : one)) }
+        next = withLabel(next, id, text.slice(0, 200))
       } else if (typeof factor === 'string') next = withCell(next, factor, id, text)
     })
   })

@@ -38,6 +38,7 @@ export {
   splitIntoGroups,
   withGroups,
 } from './empty'
+export { withLabel } from './conditions'
 export { KIND_SHAPES, predictionOf, predictionsFor, readBy, withKind } from './kinds'
 export type { KindShape } from './kinds'
 export { MOST_PLACES, MOST_TIMES, MOST_WORDS, momentOf, momentsOf, readNames, readTimes } from './moments'

@@ -34,6 +34,12 @@ export function progressOf(plan: Plan, readings: Reading[]): Progress[] {
   })
 }
 
+/** How much of one condition a group has done, 0 to 1; nothing to do counts as done. */
+export function shareDone({ cells }: Progress, condition: string): number {
+  const own = cells.filter((cell) => cell.condition === condition)
+  return own.length === 0 ? 1 : own.filter((cell) => cell.kept.length > 0).length / own.length
+}
+
 /** Practice readings, one cell for every group, condition and moment. They are shown and never counted. */
 export function practiceOf(plan: Plan, readings: Reading[]): Cell[] {
   const cellAt = cellFinder(readings)
@@ -67,11 +73,34 @@ function cellFinder(readings: Reading[]): (place: Place) => Cell {
 /**
  * The group's next empty place: every condition once before any comes twice, so that a lesson cut short still has something
  * of each; within a repeat, one moment after the other. A place whose only reading was set aside is empty again.
+ * @param day how many days the class has watched, where it watches over days: what is not due yet is not asked for
  */
-export function nextTrial(plan: Plan, progress: Progress): Cell | undefined {
-  const moments = momentsOf(plan).map(({ id }) => id)
-  const turn = (cell: Cell) => cell.repeat * moments.length + moments.indexOf(cell.moment)
-  return [...progress.cells].sort((a, b) => turn(a) - turn(b)).find((cell) => cell.kept.length === 0)
+export function nextTrial(plan: Plan, progress: Progress, day = Infinity): Cell | undefined {
+  const moments = momentsOf(plan)
+  const ids = moments.map(({ id }) => id)
+  const due = new Set(moments.filter(({ time }) => plan.watch.unit !== 'day' || (time ?? 0) <= day).map(({ id }) => id))
+  const turn = (cell: Cell) => cell.repeat * ids.length + ids.indexOf(cell.moment)
+  return [...progress.cells].sort((a, b) => turn(a) - turn(b)).find((cell) => cell.kept.length === 0 && due.has(cell.moment))
+}
+
+/**
+ * How many days a class that watches over days has watched; undefined where the lesson has no day.
+ * @param today `YYYY-MM-DD`
+ * @example dayOfWatching({ date: '2026-03-12' }, '2026-03-16') // 4
+ */
+export function dayOfWatching({ date }: Pick<Plan, 'date'>, today: string): number | undefined {
+  if (date === '') return undefined
+  return Math.round((Date.parse(`${today}T00:00Z`) - Date.parse(`${date}T00:00Z`)) / 86_400_000)
+}
+
+/** Empty places that should have been filled by now: where the class watches over time, those of times that somebody has read. */
+export function gapsOf(plan: Plan, progress: Progress[]): Cell[] {
+  const cells = progress.flatMap((one) => one.cells)
+  const read = new Set(cells.filter((cell) => cell.kept.length > 0).map(({ moment }) => moment))
+  const moments = momentsOf(plan)
+  const latest = plan.kind === 'over-time' ? (moments.findLast(({ id }) => read.has(id))?.time ?? 0) : Infinity
+  const ahead = new Set(moments.filter(({ time }) => (time ?? 0) > latest).map(({ id }) => id))
+  return cells.filter((cell) => cell.kept.length === 0 && !ahead.has(cell.moment))
 }
 
 /** The group's next practice trial, one condition after the other, until each has as many as the plan wants. */

@@ -2,7 +2,19 @@ import { describe, expect, it } from 'vitest'
 import { reading, soakUpPlan } from '../../test/soakUp'
 import { evidenceOf } from '../evidence'
 import { EMPTY_RECORD, readBy, withKind, type Plan, type Reading } from '../lesson'
-import { averageResults, averagesByMoment, nextTrial, practiceFigures, progressOf, readEntry, trialResults, wordCounts } from '.'
+import {
+  averageResults,
+  averagesByMoment,
+  dayOfWatching,
+  gapsOf,
+  nextTrial,
+  practiceFigures,
+  progressOf,
+  readEntry,
+  shareDone,
+  trialResults,
+  wordCounts,
+} from '.'
 
 const iceBag: Plan = { ...withKind(soakUpPlan(), 'before-after'), conditions: soakUpPlan().conditions.slice(0, 1) }
 const weighed = (pairs: [number, number][]): Reading[] =>
@@ -76,6 +88,26 @@ describe('over time', () => {
       ['t5p1', 40],
       ['t5p2', 30],
     ])
+  })
+})
+
+describe('watching over days', () => {
+  const cress: Plan = { ...withKind(soakUpPlan(), 'over-time'), watch: { unit: 'day', times: [0, 2, 9], places: [] }, repeats: 1 }
+  const dayZero = cress.conditions.map(({ id }) => reading({ condition: id, moment: 't0' }))
+  const progress = progressOf(cress, dayZero)
+
+  it('asks for nothing before its day has come', () => {
+    const from = dayOfWatching({ date: '2026-03-12' }, '2026-03-14')
+    expect(from).toBe(2)
+    expect(nextTrial(cress, progress[0]!, 1)).toBeUndefined()
+    expect(nextTrial(cress, progress[0]!, from)).toMatchObject({ moment: 't2', condition: 'kitchen-roll' })
+    expect(dayOfWatching({ date: '' }, '2026-03-14')).toBeUndefined()
+  })
+
+  it('calls a gap only what others have read already', () => {
+    expect(gapsOf(cress, progress.slice(0, 1))).toEqual([])
+    expect(gapsOf(cress, progress)).toHaveLength(6 * cress.conditions.length)
+    expect(shareDone(progress[0]!, 'card')).toBeCloseTo(1 / 3, 12)
   })
 })
 

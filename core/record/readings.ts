@@ -41,6 +41,11 @@ export function isCounted(reading: Reading): boolean {
   return !reading.practice
 }
 
+/** Has this group, or anybody, a reading that counts: predictions are final from then on. */
+export function hasBegun(readings: Reading[], group?: string): boolean {
+  return readings.some((reading) => isCounted(reading) && (group === undefined || reading.group === group))
+}
+
 /** Conditions and groups that somebody wrote something about: they stay in the plan, so that nothing loses its place. */
 export function usedIn(record: LessonRecord): { conditions: Set<string>; groups: Set<string> } {
   const { readings, predictions, remarks } = record

@@ -1,6 +1,6 @@
 import { evidenceOf } from '../evidence'
 import type { LessonRecord, Plan } from '../lesson'
-import { isCounted } from '../record'
+import { hasBegun } from '../record'
 import { withSaid } from '../wonder'
 import type { Finding, Severity } from './finding'
 import {
@@ -13,8 +13,8 @@ import {
 } from './ofPlan'
 import { findingsOfConclusion, findingsOfEvidence, findingsOfPredictions, findingsOfReadings } from './ofRecord'
 
-export { BOARD_VIEWS, boardViewFor } from './boardView'
-export type { BoardViewName } from './boardView'
+export { BOARD_VIEWS, boardViewFor, placeToLookAt } from './views'
+export type { BoardViewName } from './views'
 export { answersTo } from './ofRecord'
 export { HOW_WORDS, isPlanFix, mend } from './mend'
 export type { PlanFix } from './mend'
@@ -30,7 +30,7 @@ export function secondLook(plan: Plan, record: LessonRecord): Finding[] {
   const evidence = evidenceOf(plan, record)
   const findings = [
     ...findingsOfQuestion(withSaid(plan, record.remarks)),
-    ...findingsOfConditions(plan, record.readings.some(isCounted)),
+    ...findingsOfConditions(plan, hasBegun(record.readings)),
     ...findingsOfFairness(plan),
     ...findingsOfMeasuring(plan),
     ...findingsOfKit(plan),

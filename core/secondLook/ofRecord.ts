@@ -2,7 +2,7 @@ import { doubtsOfConclusion } from '../agree'
 import type { Evidence } from '../evidence'
 import { activeConditions, measuredCard, momentOf, predictionsFor, type LessonRecord, type Plan, type Reading } from '../lesson'
 import { handsOf, predictionsByGroup } from '../predictions'
-import { currentReadings, doubtfulReadings, isCounted, progressOf, type Doubt } from '../record'
+import { currentReadings, doubtfulReadings, gapsOf, isCounted, progressOf, type Doubt } from '../record'
 import { unitOf } from '../quantity'
 import { cellTarget, type Finding, type Fix } from './finding'
 import { go } from './ofPlan'
@@ -138,10 +138,11 @@ function findingsOfStrays(plan: Plan, record: LessonRecord): Finding[] {
 }
 
 function findingsOfGaps(plan: Plan, progress: ReturnType<typeof progressOf>): Finding[] {
-  const behind = progress.filter((one) => one.done < one.all)
-  const count = behind.reduce((sum, one) => sum + one.all - one.done, 0)
-  const first = behind.flatMap((one) => one.cells).find((cell) => cell.kept.length === 0)
+  const gaps = gapsOf(plan, progress)
+  const [first] = gaps
   if (!first) return []
+  const behind = new Set(gaps.map(({ group }) => group))
+  const groups = progress.map(({ group }) => group).filter((group) => behind.has(group))
   const fixes = [go('test', cellTarget(first))]
-  return [{ code: 'gaps', key: 'gaps', stop: 'test', severity: 'note', count, groups: behind.map((one) => one.group), fixes }]
+  return [{ code: 'gaps', key: 'gaps', stop: 'test', severity: 'note', count: gaps.length, groups, fixes }]
 }

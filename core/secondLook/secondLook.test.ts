@@ -4,7 +4,7 @@ import { counter, emptyRecord, recordOf, reading, soakUpPlan } from '../../test/
 import { demoLessons } from '../../library/demo'
 import { emptyPlan, KINDS, newRemark, NOTHING_SAID, readBy, withGroups, type LessonRecord, type Plan } from '../lesson'
 import { findingWords, fixWords } from '../wording'
-import { boardViewFor, isPlanFix, mend, readinessOf, secondLook, type FindingCode } from '.'
+import { boardViewFor, isPlanFix, mend, placeToLookAt, readinessOf, secondLook, type FindingCode } from '.'
 
 const codes = (plan: Plan, record: LessonRecord = emptyRecord) => secondLook(plan, record).map((finding) => finding.code)
 const [finished, halfPlanned] = demoLessons('2026-03-12', counter('d')) as [
@@ -174,6 +174,16 @@ it('withGroups keeps the groups that stay, with their ids, and splits the seats 
   expect(more.groups.map(({ seats }) => seats)).toEqual([3, 3, 3, 3, 3, 3, 3, 3, 2])
   expect(new Set(more.groups.map(({ name }) => name)).size).toBe(9)
   expect(withGroups(plan, 2, counter('new')).groups.map(({ name }) => name)).toEqual(['Alder', 'Birch'])
+})
+
+it('the desk opens on what is asked about, else on the first gap', () => {
+  const { plan, record } = finished
+  const findings = secondLook(plan, record)
+  const asked = findings.find(({ code }) => code === 'doubtful')
+  expect(placeToLookAt(plan, record.readings, findings)!.kept.map(({ id }) => id)).toContain(
+    asked?.code === 'doubtful' ? asked.reading : '',
+  )
+  expect(placeToLookAt(soakUpPlan(), [reading()], [])).toMatchObject({ condition: 'kitchen-roll', repeat: 2 })
 })
 
 it('boardViewFor follows the class', () => {

@@ -103,7 +103,7 @@ export function conditionsWords(kind: Kind): { name: string; what: string; examp
     case 'order':
       return { name: 'What we put in order', what: 'two or more', example: 'a stone' }
     case 'improve':
-      return { name: 'Tries', what: 'each with its own change', example: 'first try' }
+      return { name: 'Tries', what: 'say what each changes: “second try, folded once”', example: 'first try' }
     case 'describe':
       return { name: 'What we compare', what: 'one or more', example: 'under the sink' }
     case 'fair-test':

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { activeConditions, letterOf, type LessonRecord, type Plan } from '~~/core/lesson'
-import { currentReadings, doubtfulReadings, progressOf, type Cell, type Progress } from '~~/core/record'
+import { currentReadings, doubtfulReadings, progressOf, shareDone, type Cell, type Progress } from '~~/core/record'
 import { nameOfCondition, nameOfGroup, writeReading } from '~~/core/wording'
 
 /** What each group has done and has left, the clock, and the number that came in last. */
@@ -14,8 +14,9 @@ const latest = computed(() =>
     .at(-1),
 )
 // With many trials a dot each would be too small to see from the back: a vessel for each condition fills instead.
-const compact = computed(() => conditions.value.length * props.plan.repeats > 24 || conditions.value.length > 6)
-const size = computed(() => Math.max(9, Math.min(22, Math.floor(620 / (conditions.value.length * (props.plan.repeats + 1.5)) - 5))))
+const trials = computed(() => (progress.value[0]?.all ?? 0) / Math.max(1, conditions.value.length))
+const compact = computed(() => conditions.value.length * trials.value > 24 || conditions.value.length > 6)
+const size = computed(() => Math.max(9, Math.min(22, Math.floor(620 / (conditions.value.length * (trials.value + 1.5)) - 5))))
 
 function stateOf(cell: Cell): string {
   if (cell.kept.some((reading) => asked.value.has(reading.id))) return 'asked'
@@ -24,8 +25,6 @@ function stateOf(cell: Cell): string {
 }
 const ofCondition = (one: Progress, id: string) => one.cells.filter((cell) => cell.condition === id)
 const anyAsked = (one: Progress, id: string) => ofCondition(one, id).some((cell) => stateOf(cell) === 'asked')
-const shareOf = (one: Progress, id: string) =>
-  ofCondition(one, id).filter((cell) => cell.kept.length > 0).length / props.plan.repeats
 const shapeOf = (id: string) => props.plan.groups.find((group) => group.id === id)!.shape
 </script>
 
@@ -47,7 +46,7 @@ const shapeOf = (id: string) => props.plan.groups.find((group) => group.id === i
             </th>
             <td v-for="condition in conditions" :key="condition.id">
               <span v-if="compact" class="vessel" :class="{ asked: anyAsked(one, condition.id) }">
-                <i :style="{ height: `${shareOf(one, condition.id) * 100}%` }" />
+                <i :style="{ height: `${shareDone(one, condition.id) * 100}%` }" />
                 <b>{{ letterOf(plan, condition.id) }}{{ anyAsked(one, condition.id) ? '?' : '' }}</b>
               </span>
               <span v-else class="dots" :style="{ '--dot': `${size}px` }">

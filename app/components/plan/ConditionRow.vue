@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Condition } from '~~/core/lesson'
-import { changedFactor, letterOf } from '~~/core/lesson'
+import { changedFactor, letterOf, withLabel } from '~~/core/lesson'
 import { NUMBER_UNITS, unitOf } from '~~/core/quantity'
 import { conditionsWords } from '~~/core/wording'
 import { usedIn } from '~~/core/record'
@@ -96,7 +96,7 @@ function itemsFor(condition: Condition) {
             :target="`condition-${condition.id}`"
             :model-value="condition.label"
             placeholder="no name yet"
-            @update:model-value="change(condition.id, (one) => (one.label = $event), `condition-${condition.id}`)"
+            @update:model-value="lesson.replace(withLabel(plan, condition.id, $event), `condition-${condition.id}`)"
           />
           <p v-if="condition.baseline || condition.leftOut" class="hint mark">{{ condition.leftOut ? 'left out' : 'baseline' }}</p>
         </div>

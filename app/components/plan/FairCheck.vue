@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { cellOf, checkPlan, pasteTable, tableFactors, takeComparison, withCell } from '~~/core/fairness'
+import { cellOf, checkPlan, oddCells, pasteTable, tableFactors, takeComparison, withCell } from '~~/core/fairness'
 import { readBlock } from '~~/core/formats'
-import { activeConditions, letterOf } from '~~/core/lesson'
+import { activeConditions, letterOf, withLabel } from '~~/core/lesson'
 import { fairWords } from '~~/core/wording'
 
 /**
@@ -14,12 +14,7 @@ const check = computed(() => checkPlan(plan.value))
 const words = computed(() => check.value && fairWords(plan.value, check.value))
 const factors = computed(() => tableFactors(plan.value))
 const odd = computed(
-  () =>
-    new Set(
-      check.value?.differing.flatMap(({ factor, shares }) =>
-        shares.slice(1).flatMap(({ conditions }) => conditions.map((id) => `${factor}/${id}`)),
-      ),
-    ),
+  () => new Set((check.value ? oddCells(check.value) : []).map(({ factor, condition }) => `${factor}/${condition}`)),
 )
 const open = computed(() => !check.value || (!check.value.fair && check.value.pairs.length > 0))
 
@@ -67,12 +62,7 @@ function onPaste(event: ClipboardEvent, row: number, column: number): void {
                 :value="condition.label"
                 maxlength="200"
                 :aria-label="`Name of condition ${letterOf(plan, condition.id)}`"
-                @change="
-                  lesson.edit(
-                    (draft) =>
-                      (draft.conditions.find(({ id }) => id === condition.id)!.label = ($event.target as HTMLInputElement).value),
-                  )
-                "
+                @change="lesson.replace(withLabel(plan, condition.id, ($event.target as HTMLInputElement).value))"
                 @paste="onPaste($event, row, -1)"
                 @keydown.enter="toCell($event, factors.length + 1)"
               />

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { GOOD_LEVELS, levelsOf, suggestLevels, withLevels } from '~~/core/fairness'
 import { unitOf, writeShort } from '~~/core/quantity'
-import { isCounted } from '~~/core/record'
+import { hasBegun } from '~~/core/record'
 
 /** Numbers for a line: from where to where, how many, and a set in even, round steps. */
 const lesson = useLesson()
@@ -23,7 +23,7 @@ const suggested = computed(() =>
   low.value !== null && high.value !== null && high.value > low.value ? suggestLevels(low.value, high.value, count.value) : [],
 )
 const taken = computed(() => suggested.value.join() === levels.value?.values.join())
-const begun = computed(() => lesson.record.readings.some(isCounted))
+const begun = computed(() => hasBegun(lesson.record.readings))
 </script>
 
 <template>

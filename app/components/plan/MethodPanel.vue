@@ -49,7 +49,7 @@ const WOBBLES = [
       <span class="soft">{{ method ? methodWords(method) : 'nothing to measure yet' }}</span>
     </summary>
     <div v-if="method" class="method">
-      <label class="field">
+      <label v-if="method.instrument !== 'words'" class="field">
         <span>Measured with</span>
         <input
           class="box"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { nearnessOfPrediction, type GroupPrediction, type PredictionResults } from '~~/core/predictions'
-import { isCounted } from '~~/core/record'
+import { hasBegun } from '~~/core/record'
 import { nearnessWords, predictionOrderWords, predictionSentence } from '~~/core/wording'
 import type { NewPrediction } from '~~/schemas/record'
 
@@ -9,7 +9,7 @@ const props = defineProps<{ prediction: GroupPrediction; result?: PredictionResu
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
 const group = computed(() => plan.value.groups.find((one) => one.id === props.prediction.group)!)
-const begun = computed(() => lesson.record.readings.some((row) => row.group === group.value.id && isCounted(row)))
+const begun = computed(() => hasBegun(lesson.record.readings, group.value.id))
 const taking = ref(false)
 const all = computed(() => [...(props.prediction.stamped ? [props.prediction.stamped] : []), ...props.prediction.later])
 // Once every condition has a result there is something to lay the prediction beside.

@@ -11,7 +11,7 @@ defineEmits<{ fix: [reading: Reading] }>()
 
 <template>
   <div class="done">
-    <h1>All written down</h1>
+    <h1>{{ progress.done < progress.all ? 'All written down for today' : 'All written down' }}</h1>
     <p>Clear away, then look at the board. Tap a number to put it right.</p>
     <ul>
       <li v-for="condition in activeConditions(plan)" :key="condition.id">

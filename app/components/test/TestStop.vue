@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { activeConditions, measuredCard } from '~~/core/lesson'
-import { progressOf, type Cell } from '~~/core/record'
+import type { Cell } from '~~/core/record'
+import { placeToLookAt } from '~~/core/secondLook'
 
 /** The class grid to key readings in, the place that is chosen in it, and the way to stations and board. */
 const lesson = useLesson()
@@ -9,16 +10,7 @@ const ready = computed(
   () => measuredCard(plan.value) !== undefined && activeConditions(plan.value).length > 0 && plan.value.groups.length > 0,
 )
 const withPractice = ref(false)
-const chosen = shallowRef<Cell | undefined>(firstToLookAt())
-
-/** Opens on what is asked about, else on the first gap. */
-function firstToLookAt(): Cell | undefined {
-  const cells = progressOf(plan.value, lesson.record.readings).flatMap((one) => one.cells)
-  const asked = lesson.findings.flatMap((finding) => (finding.code === 'doubtful' ? [finding.reading] : []))
-  return (
-    cells.find((cell) => cell.kept.some(({ id }) => asked.includes(id))) ?? cells.find((cell) => cell.kept.length === 0) ?? cells[0]
-  )
-}
+const chosen = shallowRef<Cell | undefined>(placeToLookAt(plan.value, lesson.record.readings, lesson.findings))
 </script>
 
 <template>

@@ -1,0 +1,23 @@
+import { activeConditions, measuredCard, type LessonRecord, type Plan, type Reading } from '../lesson'
+import { gapsOf, isCounted, progressOf, type Cell } from '../record'
+import type { Finding } from './finding'
+
+export const BOARD_VIEWS = ['wonder', 'question', 'predict', 'test', 'results', 'agree'] as const
+export type BoardViewName = (typeof BOARD_VIEWS)[number]
+
+/** The place of the grid that a desk opens on: what is asked about, else the first gap, else the first place. */
+export function placeToLookAt(plan: Plan, readings: Reading[], findings: Finding[]): Cell | undefined {
+  const cells = progressOf(plan, readings).flatMap((one) => one.cells)
+  const asked = findings.flatMap((finding) => (finding.code === 'doubtful' ? [finding.reading] : []))
+  return (
+    cells.find((cell) => cell.kept.some(({ id }) => asked.includes(id))) ?? cells.find((cell) => cell.kept.length === 0) ?? cells[0]
+  )
+}
+
+/** Which view fits what the class is doing: the furthest thing that has begun, results only once every place is filled. */
+export function boardViewFor(plan: Plan, { readings, predictions, conclusions }: LessonRecord): BoardViewName {
+  if (conclusions.length > 0) return 'agree'
+  if (readings.some(isCounted)) return gapsOf(plan, progressOf(plan, readings)).length === 0 ? 'results' : 'test'
+  if (predictions.length > 0 && activeConditions(plan).length > 0) return 'predict'
+  return measuredCard(plan) ? 'question' : 'wonder'
+}
