@@ -61,6 +61,15 @@ export function checkFairness(settings: Setting[], factors: string[], changed: s
   }
 }
 
+/**
+ * The fair comparisons that a set-up hides, the largest first: of the changed factor where not everything is fair already, and of
+ * every other one.
+ */
+export function hiddenComparisons({ fair, fairAmong, otherQuestions }: FairCheck, changed: string): FairComparison[] {
+  const own = fair ? [] : fairAmong.map((conditions) => ({ factor: changed, conditions }))
+  return [...own, ...otherQuestions].sort((a, b) => b.conditions.length - a.conditions.length)
+}
+
 /** Where the table differs from what most conditions have: factor and condition of each such cell. */
 export function oddCells({ differing }: FairCheck): { factor: string; condition: string }[] {
   return differing.flatMap(({ factor, shares: [, ...rest] }) =>

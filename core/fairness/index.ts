@@ -1,4 +1,4 @@
-export { checkFairness, oddCells } from './compare'
+export { checkFairness, hiddenComparisons, oddCells } from './compare'
 export type { DifferingFactor, FairCheck, FairComparison, Pair, Setting } from './compare'
 export { checkPlan, settingOf, settingsOf, UNKNOWN } from './settings'
 export { FEWEST_LEVELS, GOOD_LEVELS, levelsOf, suggestLevels, withLevels } from './levels'

@@ -39,7 +39,7 @@ export {
   withGroups,
 } from './empty'
 export { withLabel } from './conditions'
-export { KIND_SHAPES, predictionOf, predictionsFor, readBy, withKind } from './kinds'
+export { FIRST_TIMES, FIRST_WORDS, KIND_SHAPES, predictionOf, predictionsFor, readBy, withKind } from './kinds'
 export type { KindShape } from './kinds'
 export { MOST_PLACES, MOST_TIMES, MOST_WORDS, momentOf, momentsOf, readNames, readTimes } from './moments'
 export type { Moment } from './moments'

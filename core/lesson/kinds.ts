@@ -108,5 +108,6 @@ export function readBy(method: Method, instrument: Method['instrument']): Method
   return { ...method, instrument, unit, words, resolution: 1, readingWobble: 0, timingWobble: 0 }
 }
 
-const FIRST_TIMES = { min: [0, 1, 2, 5], day: [0, 2, 4, 7] }
-const FIRST_WORDS = ['dry', 'damp', 'wet']
+/** What a plan begins with where nobody has said anything else. */
+export const FIRST_TIMES = { min: [0, 1, 2, 5], day: [0, 2, 4, 7] }
+export const FIRST_WORDS = ['dry', 'damp', 'wet']

@@ -1,10 +1,12 @@
 import { fitOf } from '../clock'
-import { checkPlan, FEWEST_LEVELS, GOOD_LEVELS, levelsOf, type FairCheck } from '../fairness'
+import { checkPlan, FEWEST_LEVELS, GOOD_LEVELS, hiddenComparisons, levelsOf, type FairCheck } from '../fairness'
 import { cautionsOf, needsOf } from '../kit'
 import {
   activeConditions,
   changedFactor,
   conditionValue,
+  FIRST_TIMES,
+  FIRST_WORDS,
   keptFactors,
   KIND_SHAPES,
   measuredCard,
@@ -208,8 +210,7 @@ export function findingsOfFairness(plan: Plan): Finding[] {
 
 /** So much differs that mending it factor by factor leads nowhere: the largest fair comparison in it does. */
 function muddled(plan: Plan, check: FairCheck): Finding {
-  const hidden = [...check.fairAmong.map((conditions) => ({ factor: plan.changed!, conditions })), ...check.otherQuestions]
-  const best = hidden.sort((a, b) => b.conditions.length - a.conditions.length)[0]
+  const [best] = hiddenComparisons(check, plan.changed!)
   return {
     code: 'muddled',
     key: 'muddled',
@@ -237,13 +238,12 @@ export function findingsOfMeasuring(plan: Plan): Finding[] {
   }
   const method = measuredCard(plan)?.method
   if (plan.kind === 'over-time' && plan.watch.times.length < 2) {
-    const times = plan.watch.unit === 'min' ? [0, 1, 2, 5] : [0, 2, 4, 7]
     findings.push({
       ...at,
       severity: 'wrong',
       code: 'no-times',
       key: 'no-times',
-      fixes: [{ code: 'set-times', times }, go('plan', 'times')],
+      fixes: [{ code: 'set-times', times: FIRST_TIMES[plan.watch.unit] }, go('plan', 'times')],
     })
   }
   const words = method?.words.filter((word) => word.trim() !== '').length ?? 0
@@ -254,7 +254,7 @@ export function findingsOfMeasuring(plan: Plan): Finding[] {
       code: 'too-few-words',
       key: 'too-few-words',
       count: words,
-      fixes: [{ code: 'set-words', words: ['dry', 'damp', 'wet'] }, go('plan', 'words')],
+      fixes: [{ code: 'set-words', words: FIRST_WORDS }, go('plan', 'words')],
     })
   }
   const outlook = outlookOf(plan)
@@ -335,7 +335,7 @@ export function findingsOfClock(plan: Plan): Finding[] {
       key: 'trial-time-missing',
       stop: 'clock',
       severity: 'attention',
-      fixes: [go('clock', 'trial-run')],
+      fixes: [go('clock', plan.kind === 'over-time' ? 'trial-read' : 'trial-run')],
     })
   }
   if (fit.spare < 0) {

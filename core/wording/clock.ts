@@ -1,5 +1,5 @@
 import { timeAt, type Fit } from '../clock'
-import type { Plan } from '../lesson'
+import { measuredCard, type Clock, type Kind, type Plan } from '../lesson'
 import { writeShort } from '../quantity'
 import { counted } from './names'
 
@@ -21,6 +21,22 @@ export function testSum(fit: Fit): string {
   const test = fit.phases.find((one) => one.phase === 'test')!
   if (!fit.oneAfterTheOther) return `${counted(fit.trials, 'trial')} that wait together: ${minuteWords(test.minutes)}`
   return `${counted(fit.trials, 'trial')} × ${secondWords(fit.trialSeconds)} = ${minuteWords(test.minutes)}`
+}
+
+/** The parts of one trial that this kind of test takes time for, and what they are called. Over time the plan's own times say how long. */
+export function trialParts(plan: Plan): { part: keyof Clock['trial']; label: string }[] {
+  const run: Partial<Record<Kind, string>> = {
+    'before-after': 'Wait (all together, in between)',
+    order: measuredCard(plan)?.method.instrument === 'balance' ? 'One weighing (two at a time)' : 'One race',
+    improve: 'Build and try it',
+  }
+  const parts: { part: keyof Clock['trial']; label: string }[] = [
+    { part: 'setUp', label: 'Set up (fetch and fix)' },
+    { part: 'run', label: run[plan.kind] ?? 'Run (wait or do)' },
+    { part: 'read', label: 'Read (look and write)' },
+    { part: 'reset', label: 'Reset (dry and clear)' },
+  ]
+  return plan.kind === 'over-time' ? parts.filter(({ part }) => part !== 'run') : parts
 }
 
 export function minuteWords(minutes: number): string {

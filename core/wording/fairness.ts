@@ -1,4 +1,4 @@
-import type { FairCheck, FairComparison, Pair } from '../fairness'
+import { hiddenComparisons, type FairCheck, type FairComparison, type Pair } from '../fairness'
 import { letterOf, measuredCard, type Plan } from '../lesson'
 import { counted, list } from './names'
 
@@ -25,9 +25,7 @@ export function fairWords(plan: Plan, check: FairCheck): FairWords {
     if (pair.status === 'same') return 'nothing is changed between them'
     return pair.status === 'unknown' ? 'something is not known' : `differ in ${list(pair.differing.map(nameOf))}`
   }
-  const own = check.fair || !plan.changed ? [] : check.fairAmong.map((conditions) => ({ factor: plan.changed!, conditions }))
-  const hidden = [...own, ...check.otherQuestions]
-    .sort((a, b) => b.conditions.length - a.conditions.length)
+  const hidden = hiddenComparisons(check, plan.changed ?? '')
     .slice(0, MOST_HIDDEN)
     .map((comparison) => ({
       comparison,

@@ -1,5 +1,5 @@
 export { cautionWords, doerWords, SAFETY_LAST_WORD } from './cautions'
-export { endWords, fitVerdict, minuteWords, testSum } from './clock'
+export { endWords, fitVerdict, minuteWords, testSum, trialParts } from './clock'
 export { doubtWords, REASONS } from './doubts'
 export { readErrorWords } from './errors'
 export {

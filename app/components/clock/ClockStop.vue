@@ -1,19 +1,13 @@
 <script setup lang="ts">
 import { fitOf } from '~~/core/clock'
 import { PHASES, type Clock, type Phase } from '~~/core/lesson'
-import { endWords, fitVerdict, PHASE_NAMES, testSum } from '~~/core/wording'
+import { endWords, fitVerdict, PHASE_NAMES, testSum, trialParts } from '~~/core/wording'
 
 /** Does it fit: the phases on one bar, with the bell, and the sum behind the test. */
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
 const fit = computed(() => fitOf(plan.value))
 const fixedPhases = PHASES.filter((phase): phase is Exclude<Phase, 'test'> => phase !== 'test')
-const PARTS: { part: keyof Clock['trial']; label: string; what: string }[] = [
-  { part: 'setUp', label: 'Set up', what: 'fetch and fix' },
-  { part: 'run', label: 'Run', what: 'wait or do' },
-  { part: 'read', label: 'Read', what: 'look and write' },
-  { part: 'reset', label: 'Reset', what: 'dry and clear' },
-]
 
 function set<Part extends keyof Clock>(part: Part, value: Clock[Part]): void {
   lesson.edit((draft) => (draft.clock[part] = value))
@@ -68,9 +62,9 @@ function set<Part extends keyof Clock>(part: Part, value: Clock[Part]): void {
         <p class="hint">{{ testSum(fit) }}</p>
         <div class="fields">
           <NumberField
-            v-for="{ part, label, what } in PARTS"
+            v-for="{ part, label } in trialParts(plan)"
             :key="part"
-            :label="`${label} (${what})`"
+            :label="label"
             unit="s"
             :target="`trial-${part}`"
             :model-value="plan.clock.trial[part]"

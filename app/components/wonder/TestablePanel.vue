@@ -5,7 +5,7 @@ import { ANSWER_WORDS, becauseWords, CHECK_WORDS, nearestQuestion } from '~~/cor
 
 /** Could we test it? Four checks on one wondering with their reasons, the nearest testable question, and what becomes of it. */
 const props = defineProps<{ id: string }>()
-const emit = defineEmits<{ close: []; look: [id: string] }>()
+const emit = defineEmits<{ close: [] }>()
 const lesson = useLesson()
 const plan = computed(() => lesson.heard!)
 const wondering = computed(() => plan.value.wonder.wondered.find((remark) => remark.id === props.id)!)
