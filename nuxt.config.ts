@@ -47,6 +47,8 @@ export default defineNuxtConfig({
   typescript: {
     strict: true,
     typeCheck: false,
-    nodeTsConfig: { include: ['../scripts/**/*.ts', '../test/**/*.ts', '../library/**/*.ts', '../schemas/**/*.ts', '../*.config.ts'] },
+    nodeTsConfig: {
+      include: ['../scripts/**/*.ts', '../test/**/*.ts', '../library/**/*.ts', '../schemas/**/*.ts', '../*.config.ts'],
+    },
   },
 })
