@@ -26,6 +26,7 @@ import {
   type Watch,
   type Wonder,
 } from '../core/lesson'
+import { MOST_TAKEN_AWAY } from '../core/wonder'
 import { longText, measureNumber, planId, shortText, unit, uuid, whole } from './parts'
 
 const MOST_CONDITIONS = 60
@@ -60,7 +61,7 @@ const wonder = Joi.object<Wonder, true>({
   noticed: remarks,
   maybe: remarks,
   wondered: remarks,
-  takenAway: Joi.array().items(planId.optional()).max(2000).required(),
+  takenAway: Joi.array().items(planId.optional()).max(MOST_TAKEN_AWAY).required(),
 }).required()
 
 const asked = Joi.object<Asked, true>({

@@ -1,5 +1,5 @@
 export { chooseWondering, keepForLater, ownLesson } from './choose'
 export { doubtfulRemarks, inferenceWords } from './inference'
-export { mergeWonderings, withoutRemark, withSaid } from './remarks'
+export { MOST_TAKEN_AWAY, mergeWonderings, withList, withoutRemark, withSaid } from './remarks'
 export { testableOf } from './testable'
 export type { Because, CardOrNew, Testable, TestableAnswer } from './testable'

@@ -1,4 +1,4 @@
-import { newRemark, REMARK_LISTS, type Plan, type RemarkList, type SaidRemark } from '../lesson'
+import { newRemark, REMARK_LISTS, type Plan, type Remark, type RemarkList, type SaidRemark } from '../lesson'
 
 /**
  * The plan with what stations said in its lists, in the order in which it came. What was taken up already, or taken away at the
@@ -18,6 +18,20 @@ export function withSaid(plan: Plan, said: SaidRemark[]): Plan {
   }
 }
 
+/**
+ * The plan with one list as it was dragged into order. A remark that came from another list leaves it: a drag tells the two lists one
+ * after the other, and in between a remark from a station would come back to where it was said.
+ */
+export function withList(plan: Plan, list: RemarkList, remarks: Remark[]): Plan {
+  const here = new Set(remarks.map(({ id }) => id))
+  const others = REMARK_LISTS.filter((other) => other !== list)
+  const left = others.map((other) => [other, plan.wonder[other].filter(({ id }) => !here.has(id))])
+  return { ...plan, wonder: { ...plan.wonder, ...Object.fromEntries(left), [list]: remarks } }
+}
+
+/** As many as schemas/plan.ts lets a plan hold. */
+export const MOST_TAKEN_AWAY = 2000
+
 /** The plan without a remark, wherever it stands; what a station said stays away. */
 export function withoutRemark(plan: Plan, id: string): Plan {
   const away = (list: RemarkList) => plan.wonder[list].filter((remark) => remark.id !== id)
@@ -30,7 +44,7 @@ export function withoutRemark(plan: Plan, id: string): Plan {
       noticed: away('noticed'),
       maybe: away('maybe'),
       wondered: away('wondered'),
-      takenAway: [...plan.wonder.takenAway, id],
+      takenAway: [...plan.wonder.takenAway, id].slice(-MOST_TAKEN_AWAY),
     },
   }
 }

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { counter, soakUpPlan } from '../../test/soakUp'
 import { emptyPlan, newRemark, NOTHING_SAID, type Plan, type SaidRemark } from '../lesson'
 import { becauseWords, nearestQuestion } from '../wording'
-import { chooseWondering, keepForLater, mergeWonderings, ownLesson, testableOf, withoutRemark, withSaid } from '.'
+import { chooseWondering, keepForLater, mergeWonderings, ownLesson, testableOf, withList, withoutRemark, withSaid } from '.'
 
 const asked = (text: string, plan: Plan = soakUpPlan()) => testableOf(plan, newRemark('w', text))
 const empty = emptyPlan('Puffin', 26, counter('g'))
@@ -96,4 +96,14 @@ it('what stations say joins the lists once, keeps its group, and stays away when
   expect(heard.wonder.noticed).toMatchObject([{ id: 's1', by: 'g1', text: 'it is wavy' }])
   expect(withSaid(heard, said)).toEqual(heard)
   expect(withSaid(withoutRemark(heard, 's2'), said).wonder.wondered).toEqual([])
+  // Dragged from Noticed to Maybe, whichever of the two lists is told first.
+  const [wavy] = heard.wonder.noticed
+  const told = (first: 'noticed' | 'maybe', second: 'noticed' | 'maybe') => {
+    const rows = { noticed: [], maybe: [wavy!] }
+    const half = withSaid(withList(withSaid(soakUpPlan(), said), first, rows[first]), said)
+    return withSaid(withList(half, second, rows[second]), said).wonder
+  }
+  for (const wonder of [told('noticed', 'maybe'), told('maybe', 'noticed')]) {
+    expect([wonder.noticed.map(({ id }) => id), wonder.maybe.map(({ id }) => id)]).toEqual([[], ['s1']])
+  }
 })

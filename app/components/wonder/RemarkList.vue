@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { VueDraggable } from 'vue-draggable-plus'
 import { newRemark, REMARK_LISTS, type Remark, type RemarkList } from '~~/core/lesson'
-import { doubtfulRemarks, keepForLater, testableOf, withoutRemark } from '~~/core/wonder'
+import { doubtfulRemarks, keepForLater, testableOf, withList, withoutRemark } from '~~/core/wonder'
 import { nameOfGroup, VERDICT_WORDS, WONDER_WORDS } from '~~/core/wording'
 
 /** One of the three lists, with quick entry: type, Enter, type on. What groups say at their stations comes in by itself. */
@@ -12,7 +12,7 @@ const plan = computed(() => lesson.heard!)
 const words = computed(() => WONDER_WORDS[props.name])
 const remarks = computed<Remark[]>({
   get: () => plan.value.wonder[props.name],
-  set: (list) => lesson.editHeard((draft) => (draft.wonder[props.name] = list), 'drag-remark'),
+  set: (list) => lesson.replace(withList(plan.value, props.name, list), 'drag-remark'),
 })
 
 const guesses = computed(
