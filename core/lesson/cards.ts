@@ -1,5 +1,5 @@
 import { readQuantity, unitOf, withUnit, writeShort } from '../quantity'
-import type { Condition, Factor, Measure, Plan } from './plan'
+import type { Condition, Factor, Measure, Method, Plan } from './plan'
 
 const LETTERS = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ'
 
@@ -11,6 +11,14 @@ export function changedFactor(plan: Plan): Factor | undefined {
 /** The card in the Measure tray. */
 export function measuredCard(plan: Plan): Measure | undefined {
   return plan.measures.find((measure) => measure.id === plan.measured)
+}
+
+/** The plan with the method of the card in the Measure tray changed; the given plan is left as it is. */
+export function withMethod(plan: Plan, change: (method: Method) => Method): Plan {
+  const measures = plan.measures.map((measure) =>
+    measure.id === plan.measured ? { ...measure, method: change(measure.method) } : measure,
+  )
+  return { ...plan, measures }
 }
 
 /** Every other thing we could change, once something is chosen to change. */

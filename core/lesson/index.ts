@@ -26,7 +26,16 @@ export type {
 } from './plan'
 export { EMPTY_RECORD, WHOLE_CLASS } from './record'
 export type { Conclusion, LessonRecord, Prediction, Reading, SaidRemark, Source } from './record'
-export { activeConditions, changedFactor, conditionName, conditionValue, keptFactors, letterOf, measuredCard } from './cards'
+export {
+  activeConditions,
+  changedFactor,
+  conditionName,
+  conditionValue,
+  keptFactors,
+  letterOf,
+  measuredCard,
+  withMethod,
+} from './cards'
 export {
   emptyPlan,
   GROUP_NAMES,

@@ -11,7 +11,7 @@ export {
 } from './planned'
 export type { ChanceOfRepeats, ExpectedFigures, Outlook } from './planned'
 export { chancesByRaces } from './races'
-export { FEWEST_WARM_UPS, timingWobbleOf, warmUpSignals, withWarmUp } from './warmUp'
+export { FEWEST_WARM_UPS, timingWobbleOf, warmUpSignals, withTiming, withWarmUp } from './warmUp'
 export type { Signal } from './warmUp'
 export { INSTRUMENTS, instrumentsFor, withInstrument } from './instruments'
 export type { Instrument } from './instruments'

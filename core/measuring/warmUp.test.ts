@@ -12,6 +12,7 @@ import {
   waysToSee,
   WANTED_CHANCE,
   withExpected,
+  withTiming,
   withWarmUp,
 } from '.'
 
@@ -23,6 +24,14 @@ describe('the stopwatch warm-up', () => {
     expect(timingWobbleOf([0.1, -0.1, 0.1, -0.1, 0])).toBeCloseTo(0.1, 12)
     expect(timingWobbleOf([1.1, 0.9, 1.1, 0.9, 1])).toBeCloseTo(0.1, 12)
     expect(timingWobbleOf([0.1, 0.2, 0.3, 0.4])).toBeUndefined()
+    expect(withTiming([0.2], 2.3, 2.2)).toEqual([0.2, 0.1])
+    expect(
+      withTiming(
+        Array.from({ length: 400 }, () => 0),
+        99,
+        2,
+      ),
+    ).toHaveLength(400)
   })
 
   it('replaces the assumed wobble in the unit of the method', () => {

@@ -28,6 +28,15 @@ export function timingWobbleOf(errors: number[]): number | undefined {
   return errors.length < FEWEST_WARM_UPS ? undefined : sampleStandardDeviation(errors)
 }
 
+const WORST_ERROR = 10
+const MOST_TIMINGS = 400
+
+/** The errors with one more timing: seconds timed less seconds that passed, the last 400 of them. `withTiming([], 2.3, 2.2) // [0.1]` */
+export function withTiming(errors: number[], timed: number, passed: number): number[] {
+  const error = Math.max(-WORST_ERROR, Math.min(WORST_ERROR, withoutNoise(timed - passed)))
+  return [...errors, error].slice(-MOST_TIMINGS)
+}
+
 /** The method with the class's warm-up; its timing wobble replaces the assumed one as soon as there are five timings. */
 export function withWarmUp(method: Method, errors: number[]): Method {
   const wobble = timingWobbleOf(errors)

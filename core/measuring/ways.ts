@@ -1,5 +1,5 @@
 import { fitOf } from '../clock'
-import { activeConditions, conditionValue, measuredCard, readBy, type Method, type Plan } from '../lesson'
+import { activeConditions, conditionValue, measuredCard, readBy, withMethod, type Method, type Plan } from '../lesson'
 import { convert, unitOf, withoutNoise, writeShort } from '../quantity'
 import { INSTRUMENTS, steadierInstruments, withInstrument } from './instruments'
 import { chanceNow, outlookOf, WANTED_CHANCE } from './planned'
@@ -136,13 +136,4 @@ function stepChanges(plan: Plan): Change[] {
         .replace('−', '-'),
     ),
   }))
-}
-
-function withMethod(plan: Plan, change: (method: Method) => Method): Plan {
-  return {
-    ...plan,
-    measures: plan.measures.map((measure) =>
-      measure.id === plan.measured ? { ...measure, method: change(measure.method) } : measure,
-    ),
-  }
 }

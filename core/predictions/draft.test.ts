@@ -4,6 +4,7 @@ import { INVESTIGATIONS, planFrom } from '../../library'
 import { EMPTY_RECORD, WHOLE_CLASS, type Plan, type Prediction } from '../lesson'
 import { nearnessWords, predictionOrderWords, predictionPrompt, predictionSentence } from '../wording'
 import {
+  allHands,
   changeTally,
   countedHands,
   emptyDraft,
@@ -77,6 +78,7 @@ describe('the tally', () => {
   it('counts hands for the whole class, the last count before the readings', () => {
     const plan = soakUpPlan()
     const first = predicted({ group: WHOLE_CLASS, ...countedHands(plan, { tissue: 9, card: 11 }) })
+    expect(allHands(first.values)).toBe(20)
     expect(first.order.slice(0, 2)).toEqual(['card', 'tissue'])
     const late = { ...first, late: true, values: { card: 26 } }
     expect(handsOf([first, late])!.values.card).toBe(11)

@@ -34,6 +34,11 @@ export interface TallyRow {
   hands: number | undefined
 }
 
+/** Hands of the whole class together. `allHands({ a: 9, b: 11 }) // 20` */
+export function allHands(hands: Record<string, number>): number {
+  return Object.values(hands).reduce((sum, one) => sum + one, 0)
+}
+
 /** A count of hands as a prediction of the class: who got most hands comes first. */
 export function countedHands(plan: Plan, hands: Record<string, number>): Pick<Prediction, 'as' | 'order' | 'values'> {
   const values = Object.fromEntries(activeConditions(plan).map(({ id }) => [id, hands[id] ?? 0]))

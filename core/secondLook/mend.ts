@@ -1,5 +1,5 @@
 import { chooseChange, takeComparison, withLevels } from '../fairness'
-import { activeConditions, withGroups, type Method, type Plan } from '../lesson'
+import { activeConditions, withGroups, withMethod, type Plan } from '../lesson'
 import { applyWay } from '../measuring'
 import type { Fix } from './finding'
 
@@ -84,13 +84,6 @@ export function mend(plan: Plan, fix: PlanFix, newId: () => string): Plan {
     case 'acknowledge':
       return { ...plan, cautionsAcknowledged: [...new Set([...plan.cautionsAcknowledged, fix.caution])] }
   }
-}
-
-function withMethod(plan: Plan, change: (method: Method) => Method): Plan {
-  const measures = plan.measures.map((measure) =>
-    measure.id === plan.measured ? { ...measure, method: change(measure.method) } : measure,
-  )
-  return { ...plan, measures }
 }
 
 /** Gives the odd conditions what the others have: an exception that most share becomes the rule. */

@@ -33,6 +33,7 @@ export {
   readingHeadings,
   STOP_NAMES,
   WONDER_WORDS,
+  workedOutColumn,
   writeAverage,
   writeReading,
 } from './names'

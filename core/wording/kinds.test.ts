@@ -16,6 +16,7 @@ import {
   testSum,
   trialParts,
   variableWords,
+  workedOutColumn,
 } from '.'
 
 const ready = (id: string): Plan => planFrom(INVESTIGATIONS[id]!, 'Puffin', 26, counter('g'))
@@ -43,6 +44,13 @@ it('the class’s own words go before the kind’s', () => {
 })
 
 it('headings and moments say when and where', () => {
+  expect([soakUpPlan(), ice, sprouts, heaviest, bridge].map(workedOutColumn)).toEqual([
+    'average',
+    'change',
+    '',
+    '',
+    'what we changed',
+  ])
   expect(readingHeadings(ice)).toEqual(['1: before', '1: after', '2: before', '2: after'])
   expect(readingHeadings(sprouts)).toEqual(['day 0', 'day 2', 'day 4', 'day 7', 'day 9'])
   const jars: Plan = { ...sprouts, watch: { unit: 'min', times: [5], places: ['top', 'bottom'] } }

@@ -123,6 +123,13 @@ export function readingHeading(plan: Plan, trial: string): string[] {
   })
 }
 
+/** What a group works out in the last column of its sheet; empty where there is nothing to work out. `'average'` */
+export function workedOutColumn(plan: Plan): string {
+  if (plan.kind === 'improve') return 'what we changed'
+  if (plan.kind === 'before-after') return 'change'
+  return plan.kind === 'over-time' || measuredCard(plan)?.method.instrument !== 'number' ? '' : 'average'
+}
+
 /** How an instrument is offered. `'ruler (mm)'` */
 export function instrumentWords({ reads, tool, unit }: Instrument): string {
   return reads === 'number' ? `${tool} (${unitOf(unit).symbol || 'a count'})` : tool || 'ordered words'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { measuredCard } from '~~/core/lesson'
-import { FEWEST_WARM_UPS, timingWobbleOf, warmUpSignals, withWarmUp } from '~~/core/measuring'
+import { FEWEST_WARM_UPS, timingWobbleOf, warmUpSignals, withTiming, withWarmUp } from '~~/core/measuring'
 import { withUnit, writeNumber } from '~~/core/quantity'
 import { counted } from '~~/core/wording'
 
@@ -71,7 +71,7 @@ function tooEarly(): void {
 }
 
 function keep(timed: number): void {
-  errors.value = [...errors.value, Math.max(-10, Math.min(10, timed - lastsFor))].slice(-400)
+  errors.value = withTiming(errors.value, timed, lastsFor)
   state.value = 'ready'
 }
 

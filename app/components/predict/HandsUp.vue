@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { activeConditions, conditionName, WHOLE_CLASS, type Plan, type Prediction } from '~~/core/lesson'
-import { countedHands, handsOf } from '~~/core/predictions'
+import { allHands, countedHands, handsOf } from '~~/core/predictions'
 import type { NewPrediction } from '~~/schemas/record'
 
 /** Hands up for each condition, counted by tapping; every count is kept, the last one before the first reading stands. */
@@ -9,7 +9,7 @@ const emit = defineEmits<{ count: [prediction: NewPrediction] }>()
 const counted = computed(() => handsOf(props.predictions)?.values ?? {})
 const hands = ref<Record<string, number>>({ ...counted.value })
 watch(counted, (values) => (hands.value = { ...values }))
-const all = computed(() => Object.values(hands.value).reduce((sum, one) => sum + one, 0))
+const all = computed(() => allHands(hands.value))
 
 let timer: ReturnType<typeof setTimeout> | undefined
 function set(id: string, value: number): void {

@@ -1,7 +1,15 @@
 <script setup lang="ts">
 import { activeConditions, changedFactor, keptFactors, letterOf, measuredCard, type Group, type Plan } from '~~/core/lesson'
 import { unitOf } from '~~/core/quantity'
-import { FRAME_WORDS, nameOfCondition, question, questionSegments, readingHeadings, variableWords } from '~~/core/wording'
+import {
+  FRAME_WORDS,
+  nameOfCondition,
+  question,
+  questionSegments,
+  readingHeadings,
+  variableWords,
+  workedOutColumn,
+} from '~~/core/wording'
 
 /** One page for a group: the plan, filled in or to be filled in, and a table to write readings into. */
 const props = defineProps<{ plan: Plan; blank?: boolean }>()
@@ -11,13 +19,7 @@ const unit = computed(() => unitOf(measuredCard(props.plan)?.method.unit ?? 'cou
 // A blank sheet is the same for all; a filled one belongs to a group.
 const sheets = computed<(Group | undefined)[]>(() => (props.blank ? [undefined] : props.plan.groups))
 const headings = computed(() => readingHeadings(props.plan))
-/** What is worked out in the last column; words and places are only counted. */
-const worked = computed(() => {
-  const { kind } = props.plan
-  if (kind === 'improve') return 'what we changed'
-  if (kind === 'before-after') return 'change'
-  return kind === 'over-time' || measuredCard(props.plan)?.method.instrument !== 'number' ? '' : 'average'
-})
+const worked = computed(() => workedOutColumn(props.plan))
 const LINES = 4
 </script>
 
