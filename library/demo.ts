@@ -49,7 +49,7 @@ function soakedThrough(date: string, newId: () => string): DemoLesson {
       wondered: remarks(newId, 'does every paper do it?', 'which one goes highest?', 'does it work with warm water?'),
     },
     materials: base.materials.map((material) =>
-      material.id === 'card-strips' ? { ...material, stock: 26, packSize: 10, toBuy: false } : material,
+      material.id === 'card-strips' ? { ...material, stock: '26', pack: '10' } : material,
     ),
     cautionsAcknowledged: ['spill', 'blade'],
     clock: { ...base.clock, start: '10:30' },
@@ -86,7 +86,7 @@ function halfPlanned(date: string, newId: () => string): DemoLesson {
     repeats: 1,
     materials: base.materials
       .slice(0, 6)
-      .map((material) => (material.id === 'card-strips' ? { ...material, stock: 12, packSize: 10 } : material)),
+      .map((material) => (material.id === 'card-strips' ? { ...material, stock: '12', pack: '10' } : material)),
     clock: { ...base.clock, start: '10:30', minutes: 60 },
   }
   return { plan, record: EMPTY_RECORD }

@@ -33,7 +33,7 @@ export const paperBridge = investigation('paper-bridge', {
   materials: [
     { ...newMaterial('sheets', 'sheet of paper'), per: 'trial', spare: 0.2 },
     { ...newMaterial('books', 'book, all the same height', '2'), use: 'again' },
-    { ...newMaterial('washers', 'steel washers', '40'), use: 'again', cautions: ['swallowing'] },
+    { ...newMaterial('washers', 'steel washers', '40'), use: 'again', cautions: ['small-parts'] },
   ],
   clock: {
     start: '',

@@ -1,9 +1,9 @@
-import { newMaterial, NOTHING_SAID, type Plan } from '../core/lesson'
+import { FIRST_ARRANGEMENT, FIRST_JOBS, FIRST_WATCH, newMaterial, NOTHING_SAID, type Plan } from '../core/lesson'
 import type { Investigation } from './investigation'
 
 export const soakUpStrips: Investigation = {
   summary: 'Which paper drinks water highest? Strips stand in a little water for a minute; a ruler shows the wet edge.',
-  schemaVersion: 3,
+  schemaVersion: 4,
   words: 'change-measure',
   frame: 'i-think',
   predictAs: 'order',
@@ -55,7 +55,7 @@ export const soakUpStrips: Investigation = {
     { id: 'writing-paper', label: 'writing paper', baseline: false, leftOut: false },
     { id: 'card', label: 'card', baseline: false, leftOut: false },
   ],
-  watch: { unit: 'min', times: [], places: [] },
+  watch: FIRST_WATCH,
   repeats: 3,
   practice: 1,
   resetList: ['fresh, dry strip', 'ruler touching zero', 'in to the line, start at the bell'],
@@ -71,13 +71,19 @@ export const soakUpStrips: Investigation = {
     { ...newMaterial('cloths', 'floor cloth', '1'), use: 'again' },
     { ...newMaterial('guillotine', 'guillotine, for cutting beforehand', '1'), per: 'class', use: 'again', cautions: ['blade'] },
   ],
+  ownCautions: [],
   cautionsAcknowledged: [],
+  cautionsNotHere: {},
   clock: {
     start: '',
     minutes: 75,
     phases: { gather: 4, wonder: 6, plan: 6, predict: 5, fetch: 4, clearAway: 5, results: 8, agree: 7 },
     trial: { setUp: 20, run: 60, read: 10, reset: 15 },
+    sideBySide: 1,
+    fetchWhilePredicting: false,
   },
+  arrangement: FIRST_ARRANGEMENT,
+  jobs: FIRST_JOBS,
 }
 
 function strip(id: string, name: string, condition: string): Plan['materials'][number] {

@@ -1,4 +1,4 @@
-import { newMaterial, NOTHING_SAID } from '../core/lesson'
+import { FIRST_WATCH, newMaterial, NOTHING_SAID } from '../core/lesson'
 import { conditions, factor, investigation, measure } from './investigation'
 
 export const sproutWatch = investigation('sprout-watch', {
@@ -25,7 +25,7 @@ export const sproutWatch = investigation('sprout-watch', {
     }),
   ],
   measured: 'tall',
-  watch: { unit: 'day', times: [0, 2, 4, 7, 9], places: [] },
+  watch: { ...FIRST_WATCH, unit: 'day', times: [0, 2, 4, 7, 9] },
   conditions: conditions({
     sill: 'windowsill',
     cupboard: 'dark cupboard',

@@ -24,7 +24,7 @@ export const whichIsHeaviest = investigation('which-is-heaviest', {
   resetList: ['pans empty and level', 'one thing in each pan', 'wait until it stops swinging'],
   materials: [
     { ...newMaterial('balances', 'pan balance'), use: 'again' },
-    { ...newMaterial('things', 'set of five things, numbered'), use: 'again', cautions: ['swallowing'] },
+    { ...newMaterial('things', 'set of five things, numbered'), use: 'again', cautions: ['small-parts'] },
   ],
   clock: {
     start: '',

@@ -1,5 +1,10 @@
 import { activeConditions, measuredCard, momentsOf, PHASES, type Phase, type Plan } from '../lesson'
 import { withoutNoise } from '../quantity'
+import { arrangementOf, conditionsEach } from './arrangement'
+import { circuitOf } from './circuitOf'
+import { secondsGoingRound } from './goingRound'
+import { readingTimetable, type Timetable } from './readingTimetable'
+import { secondsOfBatch, secondsOfTrial, secondsOfTrials } from './trials'
 
 export interface PhaseTime {
   phase: Phase
@@ -16,6 +21,10 @@ export interface Fit {
   trials: number
   /** The test takes trials x trial; otherwise they overlap or wait together. */
   oneAfterTheOther: boolean
+  /** Trials that a group has running at the same time. */
+  sideBySide: number
+  /** Seconds of waiting for things that go round, in all. */
+  waiting: number
   /** All phases together, in minutes. */
   needed: number
   /** Minutes to spare; below zero it does not fit. */
@@ -25,8 +34,8 @@ export interface Fit {
 }
 
 /**
- * Does the lesson fit? Every group does everything, all groups at the same time; the test phase is what `secondsOfTest` says,
- * rounded up to a whole minute.
+ * Does the lesson fit? The phases come one after the other, but that the kit can be fetched while the others predict; the test
+ * phase is what `secondsOfTest` says for the plan's arrangement, rounded up to a whole minute.
  * @example 4 conditions, 3 repeats and 1 practice of 100 s: 16 trials, 27 minutes of testing
  */
 export function fitOf(plan: Plan): Fit {
@@ -34,7 +43,7 @@ export function fitOf(plan: Plan): Fit {
   const testMinutes = minutesOf(secondsOfTest(plan, plan.repeats))
   let start = 0
   for (const phase of PHASES) {
-    const minutes = phase === 'test' ? testMinutes : plan.clock.phases[phase]
+    const minutes = phase === 'test' ? testMinutes : minutesOfPhase(plan, phase)
     phases.push({ phase, start, minutes })
     start = withoutNoise(start + minutes)
   }
@@ -42,7 +51,9 @@ export function fitOf(plan: Plan): Fit {
     phases,
     trialSeconds: secondsOfTrial(plan),
     trials: roundsOf(plan) * (plan.repeats + plan.practice),
-    oneAfterTheOther: plan.kind !== 'before-after' && plan.kind !== 'over-time' && !isBalance(plan),
+    oneAfterTheOther: takesTurns(plan),
+    sideBySide: takesTurns(plan) ? plan.clock.sideBySide : 1,
+    waiting: secondsOfTest(plan, plan.repeats) - secondsOfTest(plan, plan.repeats, false),
     needed: start,
     spare: withoutNoise(plan.clock.minutes - start),
     repeatsThatFit: mostRepeats(plan, start - testMinutes),
@@ -68,14 +79,22 @@ export function phaseAt(fit: Fit, minutes: number): { phase: Phase; left: number
   return now && { phase: now.phase, left: withoutNoise(now.start + now.minutes - minutes) }
 }
 
+/** Minutes of a phase as they count: fetching beside the predictions only takes what it is longer than they are. */
+function minutesOfPhase({ clock }: Plan, phase: Exclude<Phase, 'test'>): number {
+  const { phases, fetchWhilePredicting } = clock
+  return phase === 'fetch' && fetchWhilePredicting ? Math.max(0, phases.fetch - phases.predict) : phases[phase]
+}
+
 /**
- * Seconds of testing for one group.
- * - one trial after the other: (set-up + run + read + reset) x conditions x (repeats + practice); a race runs all conditions at once
+ * Seconds of testing.
+ * - one trial after the other: (set-up + run + read + reset) x conditions x (repeats + practice), some side by side; a race runs
+ *   all conditions at once. All together at one apparatus takes as long: each trial is then done once for the class.
+ * - shared out: only the conditions that a group does; a circuit: until its last visit
  * - before and after: everything waits together, so the run counts once
- * - over time: until the last reading of the last jar; over days only today's reading
+ * - over time: until the last reading of the timetable; over days only today's reading
  * - on a balance: as many weighings as an order of k things takes at least, log2(k!) rounded up
  */
-function secondsOfTest(plan: Plan, repeats: number): number {
+function secondsOfTest(plan: Plan, repeats: number, withWaiting = true): number {
   const { setUp, run, read, reset } = plan.clock.trial
   const rounds = roundsOf(plan)
   const all = rounds * (repeats + plan.practice)
@@ -85,19 +104,60 @@ function secondsOfTest(plan: Plan, repeats: number): number {
     const last = moments.at(-1)!.time ?? 0
     const atLast = moments.filter(({ time }) => time === last).length
     if (plan.watch.unit === 'day') return rounds * repeats * (setUp + atLast * read + reset)
-    const reading = rounds * repeats * read
     const practice = rounds * plan.practice * (setUp + read + reset)
-    return practice + rounds * repeats * (setUp + reset) + Math.max(last * 60 + atLast * reading, moments.length * reading)
+    return practice + rounds * repeats * (setUp + reset) + timetableOf(plan, repeats).finish * 60
   }
   if (isBalance(plan))
     return (repeats + plan.practice) * (setUp + weighingsFor(activeConditions(plan).length) * (run + read) + reset)
-  return all * secondsOfTrial(plan)
+  if (arrangementOf(plan) === 'circuit') return circuitOf({ ...plan, repeats }).finish
+  const instruments = withWaiting ? scarcest(plan) : undefined
+  if (instruments === undefined) return secondsOfTrials(plan, all)
+  const together = Math.max(1, Math.min(plan.clock.sideBySide, all))
+  const batch = secondsOfBatch(plan.clock.trial, together)
+  return secondsGoingRound({
+    groups: plan.groups.length,
+    instruments,
+    trials: Math.ceil(all / together),
+    trial: batch,
+    hold: together * read,
+  })
 }
 
-/** Trials in one repeat of everything. */
+/** How many there are of the scarcest thing that goes round between the groups; undefined when nothing does. */
+export function scarcest(plan: Plan): number | undefined {
+  if (arrangementOf(plan) === 'together' || arrangementOf(plan) === 'circuit') return undefined
+  const counts = plan.materials.flatMap(({ use, goesRound }) => (use === 'again' && goesRound !== null ? [goesRound] : []))
+  return counts.length === 0 ? undefined : Math.max(1, Math.min(...counts))
+}
+
+/**
+ * The timetable by which jars are read over minutes: those of one group with its own instruments, or those of the whole class
+ * where the class's instruments take turns.
+ */
+export function timetableOf(plan: Plan, repeats = plan.repeats): Timetable {
+  const shared = plan.watch.among === 'class' && arrangementOf(plan) !== 'together'
+  const jars = conditionsEach(plan) * repeats * (shared ? plan.groups.length : 1)
+  const places = Math.max(1, plan.watch.places.filter((place) => place.trim() !== '').length)
+  return readingTimetable({
+    jars,
+    times: [...plan.watch.times].sort((a, b) => a - b),
+    minutesPerReading: withoutNoise((plan.clock.trial.read * places) / 60),
+    instruments: plan.watch.instruments,
+    grid: READING_GRID,
+  })
+}
+
+/** Starts of jars lie on half minutes: that is what a child can do by a clock on the wall. */
+const READING_GRID = 0.5
+
+/** Trials of one group (of the class, all together) in one repeat of everything. */
 function roundsOf(plan: Plan): number {
-  const conditions = activeConditions(plan).length
+  const conditions = conditionsEach(plan)
   return plan.kind === 'order' ? Math.min(1, conditions) : conditions
+}
+
+function takesTurns(plan: Plan): boolean {
+  return plan.kind !== 'before-after' && plan.kind !== 'over-time' && !isBalance(plan)
 }
 
 function isBalance(plan: Plan): boolean {
@@ -108,10 +168,6 @@ function weighingsFor(things: number): number {
   let orders = 0
   for (let thing = 2; thing <= things; thing += 1) orders += Math.log2(thing)
   return Math.ceil(withoutNoise(orders))
-}
-
-function secondsOfTrial({ clock: { trial } }: Plan): number {
-  return trial.setUp + trial.run + trial.read + trial.reset
 }
 
 function minutesOf(seconds: number): number {

@@ -1,2 +1,26 @@
-export { fitOf, phaseAt, timeAt } from './fit'
+export { fitOf, phaseAt, scarcest, timeAt, timetableOf } from './fit'
 export type { Fit, PhaseTime } from './fit'
+export {
+  arrangementOf,
+  arrangementsFor,
+  conditionsByGroup,
+  conditionsEach,
+  fewestShared,
+  practiceByGroup,
+  trialsByGroup,
+} from './arrangement'
+export type { OwnTrial } from './arrangement'
+export { shareOut } from './shareOut'
+export { bestDraw, changeTogether, fewestRounds, soonestFinish, whenReady } from './circuit'
+export type { Rota, StationTime, Visit } from './circuit'
+export { circuitOf, circuitStations, walkedTimes } from './circuitOf'
+export type { Circuit, CircuitStation } from './circuitOf'
+export { readingTimetable } from './readingTimetable'
+export type { JarReading, Timetable } from './readingTimetable'
+export { fewestGoingRound, secondsGoingRound, turnsGoingRound } from './goingRound'
+export type { Turn } from './goingRound'
+export { jobsFor, seatsThere, sharingRota } from './jobs'
+export type { JobTurn } from './jobs'
+export { bestStarts, dayAfter, dayOff, readingDays, USUAL_CALENDAR, weekdayOf } from './calendar'
+export type { Calendar, DayOff, Days, ReadingDay, StartDay } from './calendar'
+export { secondsOfBatch, secondsOfTrial, secondsOfTrials } from './trials'

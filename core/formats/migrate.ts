@@ -1,4 +1,4 @@
-export const PLAN_VERSION = 3
+export const PLAN_VERSION = 4
 
 type Loose = Record<string, unknown>
 
@@ -35,6 +35,61 @@ const steps: Record<number, (plan: Loose) => Loose> = {
       : plan.measures,
     groups: listInto(plan.groups, { wondering: null }),
   }),
+  // The kit as people write it, cautions told apart, arrangements, instruments that take turns, jobs, children who are away.
+  3: (plan) => ({
+    ...plan,
+    schemaVersion: 4,
+    watch: into(plan.watch, { instruments: 1, among: 'group' }),
+    groups: listInto(plan.groups, { away: [] }),
+    materials: Array.isArray(plan.materials) ? plan.materials.map(materialOfThree) : plan.materials,
+    ownCautions: [],
+    cautionsAcknowledged: toldApart(plan.cautionsAcknowledged),
+    cautionsNotHere: {},
+    clock: into(plan.clock, { sideBySide: 1, fetchWhilePredicting: false }),
+    arrangement: {
+      way: 'every-group',
+      each: 2,
+      baselineInEvery: false,
+      change: 'at-bell',
+      walk: 30,
+      copies: {},
+      extra: [],
+      draw: 0,
+    },
+    jobs: ['starter', 'measurer', 'recorder', 'checker'],
+  }),
+}
+
+function materialOfThree(material: unknown): unknown {
+  if (!isLoose(material)) return material
+  const { stock, packSize, cautions, ...rest } = material
+  const written = (figure: unknown) => (typeof figure === 'number' ? String(figure) : '')
+  return {
+    ...rest,
+    rinse: 0,
+    goesRound: null,
+    thing: null,
+    stock: written(stock),
+    place: '',
+    pack: written(packSize),
+    price: '',
+    density: null,
+    substitutes: [],
+    preparation: null,
+    cautions: toldApart(cautions),
+  }
+}
+
+/** Cautions of version 3 that became several. */
+const TOLD_APART: Record<string, string[]> = {
+  'hot-water': ['hot'],
+  allergy: ['latex', 'food-allergy'],
+  swallowing: ['small-parts'],
+}
+
+function toldApart(cautions: unknown): unknown {
+  if (!Array.isArray(cautions)) return cautions
+  return cautions.flatMap((caution) => (typeof caution === 'string' ? (TOLD_APART[caution] ?? [caution]) : [caution]))
 }
 
 /** What rows of an older file lack. */

@@ -1,4 +1,14 @@
-import { SHAPES, type Group, type Material, type Measure, type Plan, type Remark, type Wonder } from './plan'
+import {
+  SHAPES,
+  type Arrangement,
+  type Group,
+  type Material,
+  type Measure,
+  type Plan,
+  type Remark,
+  type Watch,
+  type Wonder,
+} from './plan'
 
 export const GROUP_NAMES = ['Alder', 'Birch', 'Cedar', 'Dogwood', 'Elm', 'Fir', 'Gorse', 'Hazel', 'Ivy', 'Juniper'] as const
 export const MOST_GROUPS = GROUP_NAMES.length
@@ -16,6 +26,7 @@ export function splitIntoGroups(children: number, groups: number, newId: () => s
     shape: SHAPES[place]!,
     seats: Math.floor(children / count) + (place < children % count ? 1 : 0),
     wondering: null,
+    away: [],
   }))
 }
 
@@ -30,7 +41,9 @@ export function withGroups(plan: Plan, groups: number, newId: () => string): Pla
   const free = GROUP_NAMES.filter((name) => !names.has(name))
   const resized = fresh.map((group, place): Group => {
     const old = plan.groups[place]
-    return old ? { ...old, seats: group.seats } : { ...group, name: free.shift() ?? group.name }
+    return old
+      ? { ...old, seats: group.seats, away: old.away.filter((seat) => seat <= group.seats) }
+      : { ...group, name: free.shift() ?? group.name }
   })
   return { ...plan, groups: resized }
 }
@@ -74,9 +87,17 @@ export function newMaterial(id: string, name: string, amount = '1'): Material {
     per: 'group',
     condition: null,
     use: 'up',
+    rinse: 0,
+    goesRound: null,
     spare: 0,
-    stock: null,
-    packSize: null,
+    thing: null,
+    stock: '',
+    place: '',
+    pack: '',
+    price: '',
+    density: null,
+    substitutes: [],
+    preparation: null,
     toBuy: false,
     cautions: [],
   }
@@ -84,10 +105,23 @@ export function newMaterial(id: string, name: string, amount = '1'): Material {
 
 export const NOTHING_SAID: Wonder = { hook: '', pictures: [], noticed: [], maybe: [], wondered: [], takenAway: [] }
 
+export const FIRST_WATCH: Watch = { unit: 'min', times: [], places: [], instruments: 1, among: 'group' }
+export const FIRST_JOBS = ['starter', 'measurer', 'recorder', 'checker']
+export const FIRST_ARRANGEMENT: Arrangement = {
+  way: 'every-group',
+  each: 2,
+  baselineInEvery: false,
+  change: 'at-bell',
+  walk: 30,
+  copies: {},
+  extra: [],
+  draw: 0,
+}
+
 /** A lesson with nothing in it but the class. */
 export function emptyPlan(className: string, children: number, newId: () => string): Plan {
   return {
-    schemaVersion: 3,
+    schemaVersion: 4,
     kind: 'fair-test',
     title: '',
     className,
@@ -107,18 +141,24 @@ export function emptyPlan(className: string, children: number, newId: () => stri
     conditionsAs: 'kinds',
     conditionUnit: 'cm',
     conditions: [],
-    watch: { unit: 'min', times: [], places: [] },
+    watch: { ...FIRST_WATCH },
     repeats: 3,
     practice: 1,
     groups: splitIntoGroups(children, 7, newId),
     resetList: [],
     materials: [],
+    ownCautions: [],
     cautionsAcknowledged: [],
+    cautionsNotHere: {},
     clock: {
       start: '',
       minutes: 60,
       phases: { gather: 4, wonder: 5, plan: 5, predict: 4, fetch: 3, clearAway: 4, results: 6, agree: 5 },
       trial: { setUp: 0, run: 0, read: 0, reset: 0 },
+      sideBySide: 1,
+      fetchWhilePredicting: false,
     },
+    arrangement: FIRST_ARRANGEMENT,
+    jobs: FIRST_JOBS,
   }
 }

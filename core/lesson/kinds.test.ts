@@ -23,7 +23,7 @@ describe('withKind', () => {
 
   it('gives a test over time its first times, and leaves those that are there', () => {
     expect(withKind(soakUpPlan(), 'over-time').watch.times).toEqual([0, 1, 2, 5])
-    const own = soakUpPlan({ watch: { unit: 'min', times: [0, 9], places: [] } })
+    const own = soakUpPlan({ watch: { ...FIRST_WATCH, times: [0, 9] } })
     expect(withKind(own, 'over-time').watch.times).toEqual([0, 9])
   })
 })

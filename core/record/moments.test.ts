@@ -92,7 +92,7 @@ describe('over time', () => {
 })
 
 describe('watching over days', () => {
-  const cress: Plan = { ...withKind(soakUpPlan(), 'over-time'), watch: { unit: 'day', times: [0, 2, 9], places: [] }, repeats: 1 }
+  const cress: Plan = { ...withKind(soakUpPlan(), 'over-time'), watch: { ...FIRST_WATCH, unit: 'day', times: [0, 2, 9] }, repeats: 1 }
   const dayZero = cress.conditions.map(({ id }) => reading({ condition: id, moment: 't0' }))
   const progress = progressOf(cress, dayZero)
 

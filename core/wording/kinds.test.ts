@@ -73,7 +73,7 @@ describe('the time a test takes', () => {
   ])('%s', (_what, plan, wanted) => expect(minutes(plan)).toBe(wanted))
 
   it('over minutes lasts until the last jar is read', () => {
-    const jars: Plan = { ...sprouts, practice: 1, watch: { unit: 'min', times: [0, 10], places: [] } }
+    const jars: Plan = { ...sprouts, practice: 1, watch: { ...FIRST_WATCH, times: [0, 10] } }
     // Practice 5 x 110 s, set-up and reset 5 x 70 s, then 600 s and the last five readings of 40 s.
     expect(minutes(jars)).toBe(Math.ceil((550 + 350 + 800) / 60))
     expect(testSum(fitOf(jars))).toBe('10 trials that wait together: 29 minutes')

@@ -19,7 +19,7 @@ test('an unfair plan is mended with nothing but the buttons that are offered', a
     plan.repeats = 1
     plan.clock.minutes = 60
     plan.measures[0]!.method.trialWobble = 14
-    plan.materials[3] = { ...plan.materials[3]!, stock: 2, packSize: 10 }
+    plan.materials[3] = { ...plan.materials[3]!, stock: '2', pack: '10' }
     plan.wonder.noticed = [newRemark('a', 'it must be thirsty')]
   })
   await openStop(page, lesson, 'plan')

@@ -67,7 +67,7 @@ test('kit: an amount that cannot be read, a shortage that is bought, cautions th
   page,
   baseURL,
 }) => {
-  const lesson = await lessonWith(baseURL, (plan) => (plan.materials[3]! = { ...plan.materials[3]!, stock: 26, packSize: 10 }))
+  const lesson = await lessonWith(baseURL, (plan) => (plan.materials[3]! = { ...plan.materials[3]!, stock: '26', pack: '10' }))
   await openStop(page, lesson, 'kit')
   const row = (name: RegExp) => page.getByRole('row').filter({ has: page.getByRole('textbox', { name }) })
   const card = row(/^Name: strips of card/)

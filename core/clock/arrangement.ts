@@ -1,0 +1,109 @@
+import { activeConditions, type ArrangementWay, type Kind, type Plan } from '../lesson'
+import { shareOut } from './shareOut'
+
+export interface OwnTrial {
+  condition: string
+  repeat: number
+}
+
+const WAYS_OF_KIND: Record<Kind, ArrangementWay[]> = {
+  'fair-test': ['every-group', 'share-out', 'circuit', 'together'],
+  describe: ['every-group', 'share-out', 'circuit', 'together'],
+  'before-after': ['every-group', 'share-out', 'together'],
+  'over-time': ['every-group', 'share-out', 'together'],
+  improve: ['every-group'],
+  order: ['every-group', 'together'],
+}
+
+/** The arrangements that a kind of test can have. One condition can neither be shared out nor walked around. */
+export function arrangementsFor(plan: Plan): ArrangementWay[] {
+  const several = activeConditions(plan).length > 1
+  return WAYS_OF_KIND[plan.kind].filter((way) => several || (way !== 'share-out' && way !== 'circuit'))
+}
+
+/** The arrangement that holds: what the plan says where its kind of test can have it, else every group everything. */
+export function arrangementOf(plan: Plan): ArrangementWay {
+  return arrangementsFor(plan).includes(plan.arrangement.way) ? plan.arrangement.way : 'every-group'
+}
+
+/** The fewest conditions a group can do when shared out: two, so that it can compare, and enough for every condition to be done twice. */
+export function fewestShared(plan: Plan): number {
+  const conditions = activeConditions(plan).length
+  const twice = Math.ceil((2 * conditions) / Math.max(1, plan.groups.length))
+  return Math.min(conditions, Math.max(2, twice))
+}
+
+/** How many conditions each group really does: what the plan says, within what makes sense. */
+export function conditionsEach(plan: Plan): number {
+  const conditions = activeConditions(plan).length
+  if (arrangementOf(plan) !== 'share-out') return conditions
+  return Math.max(fewestShared(plan), Math.min(conditions, plan.arrangement.each))
+}
+
+/** Which conditions each group does, in the plan's order, by group id. */
+export function conditionsByGroup(plan: Plan): Map<string, string[]> {
+  const ids = activeConditions(plan).map(({ id }) => id)
+  const way = arrangementOf(plan)
+  if (way === 'share-out') {
+    const baseline = activeConditions(plan).findIndex((condition) => condition.baseline)
+    const shares = shareOut({
+      groups: plan.groups.length,
+      conditions: ids.length,
+      each: conditionsEach(plan),
+      ...(plan.arrangement.baselineInEvery && baseline >= 0 ? { inEvery: baseline } : {}),
+    })
+    return new Map(plan.groups.map(({ id }, place) => [id, shares[place]!.map((at) => ids[at]!)]))
+  }
+  if (way === 'together') {
+    const trials = trialsByGroup(plan)
+    return new Map(
+      plan.groups.map(({ id }) => [id, ids.filter((one) => trials.get(id)!.some(({ condition }) => condition === one))]),
+    )
+  }
+  return new Map(plan.groups.map(({ id }) => [id, ids]))
+}
+
+/**
+ * The counted trials of each group, condition by condition. All together at one apparatus the class does each trial once, and
+ * the groups take turns: how many trials they have differs by at most one.
+ */
+export function trialsByGroup(plan: Plan): Map<string, OwnTrial[]> {
+  if (arrangementOf(plan) === 'together') return turns(plan)
+  const repeats = Array.from({ length: plan.repeats }, (_, place) => place + 1)
+  return new Map(
+    [...conditionsByGroup(plan)].map(([group, conditions]) => [
+      group,
+      conditions.flatMap((condition) => repeats.map((repeat) => ({ condition, repeat }))),
+    ]),
+  )
+}
+
+/**
+ * Practice trials, by group. In turns at one apparatus each condition is tried by one group, going round.
+ * @returns the conditions that the group tries, each `plan.practice` times
+ */
+export function practiceByGroup(plan: Plan): Map<string, string[]> {
+  if (arrangementOf(plan) !== 'together') return conditionsByGroup(plan)
+  const ids = activeConditions(plan).map(({ id }) => id)
+  return new Map(plan.groups.map(({ id }, place) => [id, ids.filter((_, at) => at % plan.groups.length === place)]))
+}
+
+/** Turn by turn through the groups; after each whole round of both it shifts by one, so that no group always has the same condition. */
+function turns(plan: Plan): Map<string, OwnTrial[]> {
+  const ids = activeConditions(plan).map(({ id }) => id)
+  const groups = plan.groups.map(({ id }) => id)
+  const trials = new Map(groups.map((id): [string, OwnTrial[]] => [id, []]))
+  if (groups.length === 0) return trials
+  const round = commonMultiple(Math.max(1, ids.length), groups.length)
+  for (let turn = 0; turn < plan.repeats * ids.length; turn += 1) {
+    const group = groups[(turn + Math.floor(turn / round)) % groups.length]!
+    trials.get(group)!.push({ condition: ids[turn % ids.length]!, repeat: Math.floor(turn / ids.length) + 1 })
+  }
+  return trials
+}
+
+function commonMultiple(a: number, b: number): number {
+  let [high, low] = [a, b]
+  while (low > 0) [high, low] = [low, high % low]
+  return (a * b) / high
+}

@@ -1,0 +1,74 @@
+/** A stretch of days, both ends included. */
+export interface Days {
+  name: string
+  from: string
+  to: string
+}
+
+/** When a class has school. Without terms every stretch of the year counts as term. */
+export interface Calendar {
+  terms: Days[]
+  holidays: Days[]
+  /** Monday first: whether the class has school on that weekday. */
+  weekdays: boolean[]
+}
+
+export const USUAL_CALENDAR: Calendar = { terms: [], holidays: [], weekdays: [true, true, true, true, true, false, false] }
+
+export type DayOff = 'weekend' | 'holiday' | 'out-of-term' | undefined
+
+/** Monday 0 to Sunday 6. `weekdayOf('2026-03-12') // 3` */
+export function weekdayOf(day: string): number {
+  return (new Date(`${day}T12:00:00Z`).getUTCDay() + 6) % 7
+}
+
+/** `dayAfter('2026-02-27', 2) // '2026-03-01'` */
+export function dayAfter(day: string, days: number): string {
+  return new Date(Date.parse(`${day}T12:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10)
+}
+
+/** Why there is no school on a day; undefined where there is. */
+export function dayOff(calendar: Calendar, day: string): { why: DayOff; name: string } {
+  const within = (days: Days[]) => days.find(({ from, to }) => from <= day && day <= to)
+  const holiday = within(calendar.holidays)
+  if (holiday) return { why: 'holiday', name: holiday.name }
+  if (calendar.terms.length > 0 && !within(calendar.terms)) return { why: 'out-of-term', name: '' }
+  return { why: calendar.weekdays[weekdayOf(day)] ? undefined : 'weekend', name: '' }
+}
+
+export interface ReadingDay {
+  /** As the plan has it, in days after the start. */
+  after: number
+  day: string
+  off: { why: DayOff; name: string }
+}
+
+/** The days on which a class would read, and which of them nobody is there. */
+export function readingDays(calendar: Calendar, start: string, times: number[]): ReadingDay[] {
+  return times.map((after) => {
+    const day = dayAfter(start, after)
+    return { after, day, off: dayOff(calendar, day) }
+  })
+}
+
+export interface StartDay {
+  start: string
+  days: ReadingDay[]
+  lost: number
+}
+
+/**
+ * Every school day in a stretch as the start of a test over days, best first: the fewest readings lost to weekends and holidays,
+ * then the soonest.
+ * @example bestStarts(USUAL_CALENDAR, '2026-03-09', 7, [0, 2, 4])[0] // Monday 9 March, nothing lost
+ */
+export function bestStarts(calendar: Calendar, from: string, days: number, times: number[]): StartDay[] {
+  return Array.from({ length: days }, (_, place) => dayAfter(from, place))
+    .map((start) => {
+      const read = readingDays(calendar, start, times)
+      return { start, days: read, lost: read.filter(({ off }) => off.why !== undefined).length, open: dayOff(calendar, start) }
+    })
+    .filter(({ open }) => open.why === undefined)
+    .map(({ start, days: read, lost }) => ({ start, days: read, lost }))
+    .sort((a, b) => a.lost - b.lost || a.start.localeCompare(b.start))
+}

@@ -1,0 +1,41 @@
+/** Who does which job in one trial: for every job the seat number that does it. */
+export interface JobTurn {
+  trial: number
+  seats: number[]
+}
+
+/**
+ * Jobs that turn with the trials. Each trial every job moves on by one seat, so that over the lesson the children's counts of
+ * any job differ by at most one and nobody has the same job twice running, unless a child is alone. A small group has two jobs a
+ * child at times; in a large one somebody watches.
+ * @param seats the seat numbers that are there
+ * @example jobsFor([1, 2, 4], 4, 2) // [{ trial: 1, seats: [1, 2, 4, 1] }, { trial: 2, seats: [2, 4, 1, 2] }]
+ */
+export function jobsFor(seats: number[], jobs: number, trials: number): JobTurn[] {
+  if (seats.length === 0) return []
+  return Array.from({ length: trials }, (_, trial) => ({
+    trial: trial + 1,
+    seats: Array.from({ length: jobs }, (_, job) => seats[(job + trial) % seats.length]!),
+  }))
+}
+
+/** The seats of a group where somebody sits today. `seatsThere({ seats: 4, away: [3] }) // [1, 2, 4]` */
+export function seatsThere({ seats, away }: { seats: number; away: number[] }): number[] {
+  return Array.from({ length: seats }, (_, place) => place + 1).filter((seat) => !away.includes(seat))
+}
+
+/**
+ * Rounds in which every group hears every other group's way: pairs by the circle method, one group resting where they are odd.
+ * @returns for each round the pairs of group places, and who rests
+ * @example sharingRota(4).length // 3
+ */
+export function sharingRota(groups: number): { pairs: [number, number][]; rests: number | undefined }[] {
+  if (groups < 2) return []
+  const even = groups + (groups % 2)
+  return Array.from({ length: even - 1 }, (_, round) => {
+    const seat = (place: number) => (place === 0 ? 0 : ((place - 1 + round) % (even - 1)) + 1)
+    const pairs = Array.from({ length: even / 2 }, (_, place): [number, number] => [seat(place), seat(even - 1 - place)])
+    const rests = pairs.find((pair) => pair.includes(groups))?.find((place) => place !== groups)
+    return { pairs: pairs.filter((pair) => !pair.includes(groups)), rests: groups % 2 === 0 ? undefined : rests }
+  })
+}
