@@ -50,5 +50,7 @@ export const bounceBack = investigation('bounce-back', {
     minutes: 70,
     phases: { gather: 4, wonder: 6, plan: 6, predict: 5, fetch: 3, clearAway: 3, results: 8, agree: 7 },
     trial: { setUp: 20, run: 5, read: 15, reset: 10 },
+    sideBySide: 1,
+    fetchWhilePredicting: false,
   },
 })

@@ -40,5 +40,7 @@ export const iceInABag = investigation('ice-in-a-bag', {
     minutes: 60,
     phases: { gather: 3, wonder: 6, plan: 5, predict: 4, fetch: 3, clearAway: 4, results: 6, agree: 6 },
     trial: { setUp: 40, run: 900, read: 20, reset: 10 },
+    sideBySide: 1,
+    fetchWhilePredicting: false,
   },
 })

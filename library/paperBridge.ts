@@ -40,5 +40,7 @@ export const paperBridge = investigation('paper-bridge', {
     minutes: 60,
     phases: { gather: 3, wonder: 5, plan: 6, predict: 4, fetch: 3, clearAway: 3, results: 6, agree: 6 },
     trial: { setUp: 120, run: 60, read: 10, reset: 20 },
+    sideBySide: 1,
+    fetchWhilePredicting: false,
   },
 })

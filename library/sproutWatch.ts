@@ -49,5 +49,7 @@ export const sproutWatch = investigation('sprout-watch', {
     minutes: 45,
     phases: { gather: 3, wonder: 6, plan: 6, predict: 4, fetch: 3, clearAway: 4, results: 0, agree: 0 },
     trial: { setUp: 60, run: 0, read: 40, reset: 10 },
+    sideBySide: 1,
+    fetchWhilePredicting: false,
   },
 })

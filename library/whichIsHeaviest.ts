@@ -31,5 +31,7 @@ export const whichIsHeaviest = investigation('which-is-heaviest', {
     minutes: 50,
     phases: { gather: 3, wonder: 6, plan: 4, predict: 5, fetch: 3, clearAway: 3, results: 6, agree: 6 },
     trial: { setUp: 30, run: 15, read: 10, reset: 15 },
+    sideBySide: 1,
+    fetchWhilePredicting: false,
   },
 })

@@ -1,6 +1,7 @@
 import Joi from 'joi'
 import { CAUTIONS } from '../core/kit'
 import {
+  ARRANGEMENTS,
   FRAMES,
   KINDS,
   MOST_PLACES,
@@ -8,21 +9,27 @@ import {
   MOST_WORDS,
   PHASES,
   PREDICT_AS,
+  PREPARATIONS,
   SHAPES,
   TESTABLE_CHECKS,
   WHOSE_QUESTION,
   WORD_SETS,
+  type Arrangement,
   type Asked,
   type Clock,
   type Condition,
+  type ExtraStation,
   type Factor,
   type Group,
   type Material,
   type Measure,
   type Method,
+  type OwnCaution,
   type Picture,
   type Plan,
+  type Preparation,
   type Remark,
+  type Substitute,
   type Watch,
   type Wonder,
 } from '../core/lesson'
@@ -75,6 +82,8 @@ const watch = Joi.object<Watch, true>({
   unit: Joi.string().valid('min', 'day').required(),
   times: Joi.array().items(Joi.number().min(0).max(1000)).max(MOST_TIMES).unique().required(),
   places: Joi.array().items(shortText.optional()).max(MOST_PLACES).required(),
+  instruments: whole(1, 60),
+  among: Joi.string().valid('group', 'class').required(),
 }).required()
 
 const factor = Joi.object<Factor, true>({
@@ -121,7 +130,53 @@ const group = Joi.object<Group, true>({
     .required(),
   seats: whole(0, 60),
   wondering: planId.allow(null),
+  away: Joi.array().items(Joi.number().integer().min(1).max(60)).max(60).unique().required(),
 })
+
+const substitute = Joi.object<Substitute, true>({
+  id: planId,
+  name: shortText,
+  amount: shortText,
+  stock: shortText,
+  note: shortText,
+})
+
+const preparation = Joi.object<Preparation, true>({
+  kind: Joi.string()
+    .valid(...PREPARATIONS)
+    .required(),
+  words: shortText,
+  minutes: Joi.number().min(0).max(1440).required(),
+  secondsEach: Joi.number().min(0).max(3600).required(),
+  hours: Joi.number().min(0).max(1440).required(),
+}).required()
+
+const ownCaution = Joi.object<OwnCaution, true>({
+  id: planId,
+  text: shortText,
+  doer: Joi.string().valid('adult-only', 'adult-beside', 'child').required(),
+  acknowledged: Joi.boolean().required(),
+})
+
+const extraStation = Joi.object<ExtraStation, true>({
+  id: planId,
+  name: shortText,
+  minutes: Joi.number().min(0).max(600).required(),
+  copies: whole(1, 10),
+})
+
+const arrangement = Joi.object<Arrangement, true>({
+  way: Joi.string()
+    .valid(...ARRANGEMENTS)
+    .required(),
+  each: whole(1, MOST_CONDITIONS),
+  baselineInEvery: Joi.boolean().required(),
+  change: Joi.string().valid('at-bell', 'when-ready').required(),
+  walk: Joi.number().min(0).max(3600).required(),
+  copies: Joi.object().pattern(planId, whole(1, 10)).max(MOST_CONDITIONS).required(),
+  extra: Joi.array().items(extraStation).max(8).unique('id').required(),
+  draw: whole(0, 1_000_000),
+}).required()
 
 const material = Joi.object<Material, true>({
   id: planId,
@@ -130,9 +185,17 @@ const material = Joi.object<Material, true>({
   per: Joi.string().valid('class', 'group', 'child', 'condition', 'trial').required(),
   condition: planId.allow(null),
   use: Joi.string().valid('up', 'again').required(),
+  rinse: Joi.number().min(0).max(600).required(),
+  goesRound: whole(1, 1000).allow(null),
   spare: Joi.number().min(0).max(5).required(),
-  stock: Joi.number().min(0).max(1e9).allow(null).required(),
-  packSize: Joi.number().greater(0).max(1e9).allow(null).required(),
+  thing: uuid.allow(null),
+  stock: shortText,
+  place: shortText,
+  pack: shortText,
+  price: shortText,
+  density: Joi.number().greater(0).max(100).allow(null).required(),
+  substitutes: Joi.array().items(substitute).max(6).unique('id').required(),
+  preparation: preparation.allow(null),
   toBuy: Joi.boolean().required(),
   cautions: Joi.array()
     .items(Joi.string().valid(...CAUTIONS))
@@ -151,11 +214,13 @@ const clock = Joi.object<Clock, true>({
   minutes: whole(1, 600),
   phases: Joi.object(Object.fromEntries(PHASES.filter((phase) => phase !== 'test').map((phase) => [phase, minutes]))).required(),
   trial: Joi.object<Clock['trial'], true>({ setUp: seconds, run: seconds, read: seconds, reset: seconds }).required(),
+  sideBySide: whole(1, 10),
+  fetchWhilePredicting: Joi.boolean().required(),
 }).required()
 
 /** The plan of a lesson, as it is stored, sent and saved. */
 export const planSchema = Joi.object<Plan, true>({
-  schemaVersion: Joi.number().valid(3).required(),
+  schemaVersion: Joi.number().valid(4).required(),
   kind: Joi.string()
     .valid(...KINDS)
     .required(),
@@ -196,5 +261,11 @@ export const planSchema = Joi.object<Plan, true>({
     .items(Joi.string().valid(...CAUTIONS))
     .unique()
     .required(),
+  ownCautions: Joi.array().items(ownCaution).max(20).unique('id').required(),
+  cautionsNotHere: Joi.object()
+    .pattern(Joi.string().valid(...CAUTIONS), Joi.string().trim().min(1).max(200))
+    .required(),
   clock,
+  arrangement,
+  jobs: Joi.array().items(shortText.optional()).max(6).required(),
 }).required()

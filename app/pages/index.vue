@@ -96,6 +96,7 @@ async function attempt(work: () => Promise<void>): Promise<void> {
           placeholder="Find a lesson  /"
           aria-label="Find a lesson"
         />
+        <NuxtLink to="/cupboard" class="button">Cupboard</NuxtLink>
         <button type="button" class="button" @click="openFile">Open a file</button>
         <button type="button" class="button main" @click="openChooser">New lesson</button>
       </div>

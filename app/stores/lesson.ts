@@ -1,4 +1,5 @@
 import { defineStore } from 'pinia'
+import { NO_SCHOOL, type School } from '~~/core/kit'
 import { EMPTY_RECORD, type LessonRecord, type Plan, type Reading } from '~~/core/lesson'
 import { isPlanFix, mend, readinessOf, secondLook, type Fix } from '~~/core/secondLook'
 import { withSaid } from '~~/core/wonder'
@@ -26,6 +27,8 @@ export const useLesson = defineStore('lesson', () => {
   const code = ref('')
   const plan = shallowRef<Plan>()
   const record = shallowRef<LessonRecord>(EMPTY_RECORD)
+  /** The cupboard, who else has booked it, and the calendar of the class. */
+  const school = shallowRef<School>(NO_SCHOOL)
   const saveState = ref<SaveState>('saved')
   const connected = ref(true)
   const undoStack = shallowRef<Plan[]>([])
@@ -39,12 +42,16 @@ export const useLesson = defineStore('lesson', () => {
 
   /** The plan with what stations said in its lists. */
   const heard = computed(() => plan.value && withSaid(plan.value, record.value.remarks))
-  const findings = computed(() => (plan.value ? secondLook(plan.value, record.value) : []))
+  const findings = computed(() => (plan.value ? secondLook(plan.value, record.value, school.value) : []))
   const readiness = computed(() => (plan.value ? readinessOf(plan.value, record.value, findings.value) : undefined))
 
   async function open(lesson: string): Promise<void> {
     close()
-    const whole = await callServer<Whole>(`/api/lessons/${lesson}`)
+    const [whole, around] = await Promise.all([
+      callServer<Whole>(`/api/lessons/${lesson}`),
+      callServer<{ school: School }>(`/api/lessons/${lesson}/school`),
+    ])
+    school.value = around.school
     take(whole)
     record.value = whole.record
     stopWatching = watchEvents(`/api/lessons/${lesson}/events`, whole.event, onEvent, (state) => (connected.value = state))
@@ -164,6 +171,13 @@ export const useLesson = defineStore('lesson', () => {
     return saveState.value === 'waiting' || saveState.value === 'away' ? save(true) : Promise.resolve()
   }
 
+  /** Looks again at the cupboard and the calendar, which other lessons and pages change. */
+  async function lookAround(): Promise<void> {
+    const lesson = id.value
+    const around = await callServer<{ school: School }>(`/api/lessons/${lesson}/school`).catch(() => undefined)
+    if (around && id.value === lesson) school.value = around.school
+  }
+
   async function addReadings(rows: NewReading[]): Promise<boolean> {
     return attempt(async () => {
       await callServer(`/api/lessons/${id.value}/readings`, { method: 'POST', body: { readings: rows } })
@@ -251,6 +265,7 @@ export const useLesson = defineStore('lesson', () => {
     plan,
     heard,
     record,
+    school,
     saveState,
     connected,
     target,
@@ -266,6 +281,7 @@ export const useLesson = defineStore('lesson', () => {
     undo,
     redo,
     flush,
+    lookAround,
     addReadings,
     supersede,
     addPrediction,

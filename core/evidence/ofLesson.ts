@@ -1,4 +1,5 @@
-import { activeConditions, measuredCard, momentsOf, type LessonRecord, type Plan } from '../lesson'
+import { arrangementOf } from '../clock'
+import { activeConditions, measuredCard, momentsOf, WHOLE_CLASS, type LessonRecord, type Plan } from '../lesson'
 import { methodMeasuringSd } from '../measuring'
 import { countedReadings, trialResults, wholeTrials } from '../record'
 import { agreementOn, weighEvidence, weighOrder, type Evidence, type EvidenceOptions } from './grade'
@@ -18,8 +19,12 @@ export function evidenceOf(plan: Plan, record: LessonRecord): Evidence | undefin
     differenceThatMatters: method.differenceThatMatters,
   }
   if (plan.kind === 'before-after' && conditions.length === 1) return beforeAndAfter(plan, record, conditions[0]!.id, options)
+  // Everybody takes turns at the same apparatus: whose turn it was is no block of its own.
+  const oneApparatus = arrangementOf(plan) === 'together' && method.instrument === 'number'
   const results = trialResults(plan, record.readings)
-  const ordered = conditions.flatMap(({ id }) => results.filter((result) => result.condition === id))
+  const ordered = conditions
+    .flatMap(({ id }) => results.filter((result) => result.condition === id))
+    .map((result) => (oneApparatus ? { ...result, group: WHOLE_CLASS } : result))
   if (method.instrument === 'number') return weighEvidence(ordered, options)
   return weighOrder(ordered, method.instrument === 'words' ? 'words' : 'places')
 }

@@ -2,6 +2,7 @@ import Papa from 'papaparse'
 import { conditionName, letterOf, measuredCard, momentOf, type Plan, type Reading } from '../lesson'
 import { readQuantity, unitNamed, unitOf, UNIT_CODES, type UnitCode } from '../quantity'
 import { readEntry } from '../record'
+import { FORMULA, GUARDED } from './spreadsheet'
 
 const COLUMNS = [
   'group',
@@ -23,9 +24,6 @@ const COLUMNS = [
 const NEEDED = ['group', 'condition', 'repeat', 'value', 'unit'] as const
 const MOST_ROWS = 20_000
 const MOST_REPEATS = 20
-// A cell that a spreadsheet would take for a formula gets an apostrophe in front, and loses it on the way back.
-const FORMULA = /^[=+@\t\r]/
-const GUARDED = /^'(?=[=+@\t\r])/
 
 export type CsvProblemCode =
   | 'empty'

@@ -1,25 +1,81 @@
-import { readQuantity, unitNamed, type ReadErrorCode, type UnitCode } from '../quantity'
+import { convert, readQuantity, unitNamed, unitOf, withoutNoise, type ReadErrorCode, type UnitCode } from '../quantity'
+
+export type AmountErrorCode = ReadErrorCode | 'no-number' | 'negative' | 'too-much' | 'not-a-price'
 
 export type Amount =
-  { ok: true; value: number; unit: UnitCode; whole: boolean } | { ok: false; code: ReadErrorCode; position: number }
+  { ok: true; value: number; unit: UnitCode; whole: boolean } | { ok: false; code: AmountErrorCode; position: number }
 
 // "a pinch", "an egg cup of it"
 const ONE_OF_IT = /^\s*an?\s+[a-z]/i
 const TRAILING_WORDS = /[\s\u00a0\u2009\u202f]*([A-Za-z°℃℉"″”'′’][A-Za-z\s-]*)?$/
+/** No kit of a class needs more of one thing than this, in whatever unit: it is a slip of the finger. */
+const MOST = 1_000_000
 
 /**
  * Reads the amount of one material as people write it. What has no unit, or a word that is none ("2 strips"), is counted in
- * pieces and comes whole.
+ * pieces and comes whole; "12 x 4 cm" is one piece of that size.
  * @example readAmount('2 tbsp') // { ok: true, value: 2, unit: 'tbsp', whole: false }
  */
 export function readAmount(text: string): Amount {
   if (ONE_OF_IT.test(text)) return { ok: true, value: 1, unit: 'pieces', whole: true }
+  if (/^\s*[\d.,]+\s*[x×]\s*[\d.,]+\s*(mm|cm|m|in)\s*$/i.test(text)) return { ok: true, value: 1, unit: 'pieces', whole: true }
+  if (text.trim() !== '' && !/[\d½¼¾⅓⅔⅛]/.test(text)) return { ok: false, code: 'no-number', position: 0 }
+  if (/^\s*[-−]/.test(text)) return { ok: false, code: 'negative', position: 0 }
+  if (/\d[eE][+-]?\d/.test(text)) return { ok: false, code: 'too-much', position: 0 }
   const word = (TRAILING_WORDS.exec(text)?.[1] ?? '').trim()
   const unit = word === '' ? 'pieces' : unitNamed(word.replace(/\s+/g, ' '))
   const countable = unit === undefined || unit === 'pieces' || unit === 'count'
   const digits = countable ? text.replace(TRAILING_WORDS, '') : text
   const read = readQuantity(digits, { unit: countable ? 'pieces' : unit })
   if (!read.ok) return read
-  if (read.value < 0) return { ok: false, code: 'not-a-number', position: 0 }
+  if (read.value > MOST) return { ok: false, code: 'too-much', position: 0 }
   return { ok: true, value: read.value, unit: read.unit, whole: countable }
+}
+
+/**
+ * Reads the price of a pack, with or without a sign for the money.
+ * @example readPrice('£2,50') // { ok: true, value: 2.5 }
+ */
+export function readPrice(text: string): { ok: true; value: number } | { ok: false; code: AmountErrorCode; position: number } {
+  const match = /^\s*[£$€]?\s*(\d{1,6})(?:[.,](\d{1,2}))?\s*[£$€]?\s*$/.exec(text)
+  if (!match) return { ok: false, code: 'not-a-price', position: 0 }
+  return { ok: true, value: Number(`${match[1]}.${match[2] ?? '0'}`) }
+}
+
+/**
+ * An amount in another unit. Volume becomes mass, and mass volume, only with a density.
+ * @param density grams in one millilitre
+ * @returns undefined where the two measure different things
+ * @example turnInto(100, 'mL', 'g', 0.85) // 85
+ */
+export function turnInto(value: number, from: UnitCode, to: UnitCode, density: number | null): number | undefined {
+  if (countsPieces(from) && countsPieces(to)) return value
+  const direct = convert(value, from, to)
+  if (direct !== undefined) return direct
+  const kinds = [unitOf(from).dimension, unitOf(to).dimension].join()
+  if (!density) return undefined
+  if (kinds === 'volume,mass') return convert(withoutNoise(convert(value, from, 'mL')! * density), 'g', to)
+  if (kinds === 'mass,volume') return convert(withoutNoise(convert(value, from, 'g')! / density), 'mL', to)
+  return undefined
+}
+
+function countsPieces(unit: UnitCode): boolean {
+  return unit === 'pieces' || unit === 'count'
+}
+
+/**
+ * The same amount in the unit that somebody would measure it with: spoons up to four, then millilitres; litres and kilograms from
+ * a thousand on. An amount that is in such a unit already stays as it is.
+ * @example sensible(21, 'tbsp') // { value: 315, unit: 'mL' }
+ */
+export function sensible(value: number, unit: UnitCode): { value: number; unit: UnitCode } {
+  const into = (to: UnitCode) => ({ value: convert(value, unit, to)!, unit: to })
+  if (unit === 'tsp' && value >= 3) return sensible(convert(value, 'tsp', 'tbsp')!, 'tbsp')
+  if (unit === 'tbsp' && value > 4) return sensible(convert(value, 'tbsp', 'mL')!, 'mL')
+  if (unit === 'cup' && value >= 4) return into('L')
+  if (unit === 'mL' && value >= 1000) return into('L')
+  if (unit === 'g' && value >= 1000) return into('kg')
+  if (unit === 'mm' && value >= 1000) return into('m')
+  if (unit === 'cm' && value >= 100) return into('m')
+  return { value, unit }
 }

@@ -1,81 +1,182 @@
-import { activeConditions, type Material, type Plan } from '../lesson'
+import { arrangementOf, circuitStations, conditionsByGroup, practiceByGroup, secondsOfBatch, trialsByGroup } from '../clock'
+import { activeConditions, type Group, type Material, type Plan } from '../lesson'
 import { withoutNoise, type UnitCode } from '../quantity'
 import { readAmount, type Amount } from './amount'
+import { NO_SCHOOL, type School } from './cupboard'
+import { supplyOf, type Supply } from './supply'
 
 export interface Need {
   material: string
   amount: Amount
-  /** How many times the amount is wanted, and out of what it was multiplied. */
-  times: { perGroup: number; groups: number }
   unit: UnitCode
-  /** For one group's tray, without spares; undefined where one thing serves the whole class. */
+  /** For each group's tray, without spares, by group id; empty where one thing serves the whole class. */
+  trays: Record<string, number>
+  /** For the fullest tray; undefined where one thing serves the whole class. */
   perTray: number | undefined
+  /** The class's own sum before spares: amount x times. */
+  times: number
   /** For the class, spares and rounding to whole pieces included. */
   forClass: number
   spare: number
-  /** needed - stock, when the cupboard holds less. */
+  /** Of things used again: how many one group has in its hands at one moment, and how many of its are drying. */
+  atOnce: { used: number; drying: number } | undefined
+  supply: Supply
+  /** needed - there, when less is there. */
   short: number
-  /** Whole packs to buy, and what is left of them; undefined without a pack size. */
-  packs: { count: number; leftOver: number } | undefined
+  /** Whole packs to buy, what is left of them, and what they cost; undefined without a pack size. */
+  packs: { count: number; leftOver: number; cost: number | undefined } | undefined
 }
 
 /**
- * What the plan needs of every material: amount x multiplier (class 1, groups, children, conditions, or trials = conditions x
- * (repeats + practice) x groups), times 1 + spare share, rounded up to whole pieces. Things used again count what is in use at
- * one moment: a group does one trial at a time.
+ * What the plan needs of every material: amount x multiplier (class 1, groups, children, conditions, or the trials really done by
+ * each group, practice included), times 1 + spare share, rounded up to whole pieces. Things used again count the most that are
+ * in use at one moment, plus those drying; what goes round between groups counts once.
  * @example 1 strip per trial of one paper, 7 groups, 3 repeats and 1 practice, one spare in ten:
  *   1 x (3 + 1) x 7 = 28, x 1.1 = 30.8 // forClass 31
  */
-export function needsOf(plan: Plan): Need[] {
-  return plan.materials.map((material) => needOf(plan, material))
+export function needsOf(plan: Plan, school: School = NO_SCHOOL): Need[] {
+  const work = workOf(plan)
+  return plan.materials.map((material) => needOf(plan, material, work, school))
 }
 
-function needOf(plan: Plan, material: Material): Need {
+/** Trials with practice, and conditions, of every group. */
+interface Work {
+  together: boolean
+  trials: Map<string, Map<string, number>>
+  conditions: Map<string, string[]>
+  /** In a circuit how many stations of a condition can be in use. */
+  copies: Map<string, number> | undefined
+}
+
+function workOf(plan: Plan): Work {
+  const practice = practiceByGroup(plan)
+  const trials = new Map<string, Map<string, number>>()
+  for (const [group, own] of trialsByGroup(plan)) {
+    const counts = new Map<string, number>()
+    for (const { condition } of own) counts.set(condition, (counts.get(condition) ?? 0) + 1)
+    for (const condition of practice.get(group)!) counts.set(condition, (counts.get(condition) ?? 0) + plan.practice)
+    trials.set(group, counts)
+  }
+  const circuit = arrangementOf(plan) === 'circuit'
+  return {
+    together: arrangementOf(plan) === 'together',
+    trials,
+    conditions: conditionsByGroup(plan),
+    copies: circuit
+      ? new Map(circuitStations(plan).map(({ id, copies }) => [id, Math.min(copies, Math.max(1, plan.groups.length))]))
+      : undefined,
+  }
+}
+
+function needOf(plan: Plan, material: Material, work: Work, school: School): Need {
   const amount = readAmount(material.amount)
-  const times = timesOf(plan, material)
   const value = amount.ok ? amount.value : 0
-  const bare = value * times.perGroup * times.groups
   const whole = amount.ok && amount.whole
-  const forClass = roundUp(bare * (1 + material.spare), whole)
-  const short = material.stock === null ? 0 : Math.max(0, withoutNoise(forClass - material.stock))
-  const perTray = material.per === 'class' ? undefined : roundUp(value * times.perGroup, whole)
+  const unit = amount.ok ? amount.unit : 'pieces'
+  const timesOf = plan.groups.map((group): [string, number] => [group.id, timesOfGroup(plan, material, work, group)])
+  const times = timesOfClass(
+    plan,
+    material,
+    work,
+    timesOf.map(([, count]) => count),
+  )
+  const forClass = roundUp(value * times * (1 + material.spare), whole)
+  const onTrays = material.per !== 'class' && !goesRound(material) && !work.together && !(work.copies && staysAtStation(material))
+  const trays = onTrays ? Object.fromEntries(timesOf.map(([id, count]) => [id, roundUp(value * count, whole)])) : {}
+  const supply = supplyOf(plan, material, unit, school)
+  const short = supply.stock === undefined ? 0 : Math.max(0, withoutNoise(forClass - supply.stock))
   return {
     material: material.id,
     amount,
+    unit,
+    trays,
+    perTray: onTrays ? Math.max(0, ...Object.values(trays)) : undefined,
     times,
-    unit: amount.ok ? amount.unit : 'pieces',
-    perTray,
     forClass,
-    spare: withoutNoise(forClass - roundUp(bare, whole)),
+    spare: withoutNoise(forClass - roundUp(value * times, whole)),
+    atOnce: staysInHand(material) ? inHand(plan, material) : undefined,
+    supply,
     short,
-    packs: packsFor(short, forClass, material),
+    packs: packsFor(short, forClass, supply),
   }
 }
 
-function packsFor(short: number, needed: number, { packSize, stock }: Material) {
-  if (!packSize || short === 0) return undefined
-  const count = Math.ceil(withoutNoise(short / packSize))
-  return { count, leftOver: withoutNoise(count * packSize + (stock ?? 0) - needed) }
+function packsFor(short: number, needed: number, { pack, price, stock }: Supply): Need['packs'] {
+  if (!pack || short === 0) return undefined
+  const count = Math.ceil(withoutNoise(short / pack))
+  return {
+    count,
+    leftOver: withoutNoise(count * pack + (stock ?? 0) - needed),
+    cost: price === undefined ? undefined : withoutNoise(count * price),
+  }
 }
 
-function timesOf(plan: Plan, material: Material): Need['times'] {
-  const groups = plan.groups.length
-  const chosen = activeConditions(plan).filter(({ id }) => material.condition === null || material.condition === id)
-  const conditions = chosen.length
-  const trials = conditions * (plan.repeats + plan.practice)
-  const inUseAgain = Math.min(1, conditions)
+/** How many times one group wants the amount on its own tray. */
+function timesOfGroup(plan: Plan, material: Material, work: Work, { id: group, seats }: Group): number {
+  const chosen = (condition: string) => material.condition === null || material.condition === condition
   switch (material.per) {
     case 'class':
-      return { perGroup: 1, groups: 1 }
+      return 0
     case 'group':
-      return { perGroup: 1, groups }
+      return 1
     case 'child':
-      return { perGroup: groups === 0 ? 0 : plan.children / groups, groups }
+      return seats
     case 'condition':
-      return { perGroup: conditions, groups }
-    case 'trial':
-      return { perGroup: material.use === 'again' ? inUseAgain : trials, groups }
+      return work.conditions.get(group)!.filter(chosen).length
+    case 'trial': {
+      const trials = [...work.trials.get(group)!].reduce((sum, [condition, count]) => sum + (chosen(condition) ? count : 0), 0)
+      if (material.use === 'up') return trials
+      const { used, drying } = inHand(plan, material)
+      return Math.min(trials, used + drying)
+    }
   }
+}
+
+/** How many times the class wants the amount. */
+function timesOfClass(plan: Plan, material: Material, work: Work, ofGroups: number[]): number {
+  const all = ofGroups.reduce((sum, count) => sum + count, 0)
+  if (material.per === 'class') return 1
+  if (goesRound(material)) return material.goesRound!
+  if (work.copies && staysAtStation(material)) return atStations(plan, material, work.copies)
+  if (!work.together) return all
+  // One apparatus for everybody: what stays with it is there once.
+  if (material.per === 'group') return Math.min(1, ofGroups.length)
+  if (material.use === 'up' || material.per === 'child') return all
+  if (material.per === 'condition') return conditionsOf(plan, material).length
+  return Math.max(0, ...ofGroups)
+}
+
+/** In a circuit what is used again stays at the stations and the groups walk. */
+function atStations(plan: Plan, material: Material, copies: Map<string, number>): number {
+  const stations = conditionsOf(plan, material).reduce((sum, id) => sum + (copies.get(id) ?? 1), 0)
+  if (material.per === 'condition') return stations
+  const { used, drying } = inHand(plan, material)
+  return stations * (used + drying)
+}
+
+/** How many of a thing used again are in one group's hands at a time, and how many are drying until they can be used again. */
+function inHand(plan: Plan, { rinse }: Material): { used: number; drying: number } {
+  const used = Math.max(1, plan.clock.sideBySide)
+  const batch = secondsOfBatch(plan.clock.trial, used)
+  const drying = rinse === 0 ? 0 : used * (batch === 0 ? 1 : Math.ceil((rinse * 60) / batch))
+  return { used, drying }
+}
+
+function conditionsOf(plan: Plan, material: Material): string[] {
+  const ids = activeConditions(plan).map(({ id }) => id)
+  return ids.filter((id) => material.condition === null || material.condition === id)
+}
+
+function goesRound({ use, goesRound: count }: Material): boolean {
+  return use === 'again' && count !== null
+}
+
+function staysAtStation({ use, per }: Material): boolean {
+  return use === 'again' && (per === 'trial' || per === 'condition')
+}
+
+function staysInHand({ use, per, rinse }: Material): boolean {
+  return use === 'again' && per === 'trial' && rinse > 0
 }
 
 function roundUp(value: number, whole: boolean): number {

@@ -162,3 +162,11 @@ export function emptyPlan(className: string, children: number, newId: () => stri
     jobs: FIRST_JOBS,
   }
 }
+
+/**
+ * How many groups a class makes when they should have a certain size; the nearest number of groups.
+ * @example groupsBySize(26, 4) // 7: five of four and two of three
+ */
+export function groupsBySize(children: number, size: number): number {
+  return Math.max(1, Math.min(MOST_GROUPS, Math.ceil(children / Math.max(1, size))))
+}

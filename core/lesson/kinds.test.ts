@@ -3,7 +3,18 @@ import { describe, expect, it } from 'vitest'
 import { soakUpPlan } from '../../test/soakUp'
 import { planSchema } from '../../schemas/plan'
 import { INVESTIGATIONS, planFrom } from '../../library'
-import { KIND_SHAPES, KINDS, measuredCard, momentsOf, predictionOf, predictionsFor, readTimes, withKind, type Plan } from '.'
+import {
+  FIRST_WATCH,
+  KIND_SHAPES,
+  KINDS,
+  measuredCard,
+  momentsOf,
+  predictionOf,
+  predictionsFor,
+  readTimes,
+  withKind,
+  type Plan,
+} from '.'
 
 let last = 0
 const ready = (id: string): Plan => planFrom(INVESTIGATIONS[id]!, 'Puffin', 26, () => `g${(last += 1)}`)

@@ -1,3 +1,4 @@
+import { practiceByGroup, trialsByGroup, type OwnTrial } from '../clock'
 import { activeConditions, momentsOf, type Plan, type Reading } from '../lesson'
 import { cellKey, currentReadings } from './readings'
 
@@ -19,19 +20,30 @@ export interface Progress {
   all: number
 }
 
-/** The class grid: for every group its cells, condition by condition, repeat by repeat and moment by moment. */
+/** The class grid: for every group the cells of its own trials, condition by condition, repeat by repeat and moment by moment. */
 export function progressOf(plan: Plan, readings: Reading[]): Progress[] {
   const cellAt = cellFinder(readings)
-  const conditions = activeConditions(plan)
   const moments = momentsOf(plan)
+  const trials = trialsByGroup(plan)
   return plan.groups.map(({ id: group }) => {
-    const cells = conditions.flatMap(({ id: condition }) =>
-      Array.from({ length: plan.repeats }, (_, place) =>
-        moments.map((moment) => cellAt({ group, condition, repeat: place + 1, moment: moment.id, practice: false })),
-      ).flat(),
+    const cells = [...trials.get(group)!, ...strays(plan, readings, group, trials.get(group)!)].flatMap(({ condition, repeat }) =>
+      moments.map((moment) => cellAt({ group, condition, repeat, moment: moment.id, practice: false })),
     )
     return { group, cells, done: cells.filter((cell) => cell.kept.length > 0).length, all: cells.length }
   })
+}
+
+/** Trials that a group did before the class was arranged otherwise: their readings count, so they keep their places. */
+function strays(plan: Plan, readings: Reading[], group: string, own: OwnTrial[]): OwnTrial[] {
+  const known = new Set(own.map(({ condition, repeat }) => `${condition}/${repeat}`))
+  const active = new Set(activeConditions(plan).map(({ id }) => id))
+  const found = new Map<string, OwnTrial>()
+  for (const { group: by, condition, repeat, practice } of readings) {
+    const key = `${condition}/${repeat}`
+    if (by !== group || practice || known.has(key) || !active.has(condition) || repeat > plan.repeats) continue
+    found.set(key, { condition, repeat })
+  }
+  return [...found.values()]
 }
 
 /** How much of one condition a group has done, 0 to 1; nothing to do counts as done. */
@@ -40,13 +52,35 @@ export function shareDone({ cells }: Progress, condition: string): number {
   return own.length === 0 ? 1 : own.filter((cell) => cell.kept.length > 0).length / own.length
 }
 
+/**
+ * The class grid row by row, a place for every trial that any group could have; undefined where it is not the group's own.
+ * @param withPractice puts the practice places in front of each condition's own
+ */
+export function gridRows(plan: Plan, readings: Reading[], withPractice: boolean): (Cell | undefined)[][] {
+  const moments = momentsOf(plan)
+  const practice = withPractice ? practiceOf(plan, readings) : []
+  const repeats = Array.from({ length: plan.repeats }, (_, place) => place + 1)
+  return progressOf(plan, readings).map(({ group, cells }) => {
+    const own = new Map([...cells, ...practice.filter((cell) => cell.group === group)].map((cell) => [cellKey(cell), cell]))
+    const at = (condition: string, repeat: number, moment: string, isPractice: boolean) =>
+      own.get(cellKey({ group, condition, repeat, moment, practice: isPractice }))
+    return activeConditions(plan).flatMap(({ id }) => [
+      ...(withPractice ? moments.map((moment) => at(id, 1, moment.id, true)) : []),
+      ...repeats.flatMap((repeat) => moments.map((moment) => at(id, repeat, moment.id, false))),
+    ])
+  })
+}
+
 /** Practice readings, one cell for every group, condition and moment. They are shown and never counted. */
 export function practiceOf(plan: Plan, readings: Reading[]): Cell[] {
   const cellAt = cellFinder(readings)
+  const tried = practiceByGroup(plan)
   return plan.groups.flatMap(({ id: group }) =>
-    activeConditions(plan).flatMap(({ id: condition }) =>
-      momentsOf(plan).map((moment) => cellAt({ group, condition, repeat: 1, moment: moment.id, practice: true })),
-    ),
+    tried
+      .get(group)!
+      .flatMap((condition) =>
+        momentsOf(plan).map((moment) => cellAt({ group, condition, repeat: 1, moment: moment.id, practice: true })),
+      ),
   )
 }
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { reading, soakUpPlan } from '../../test/soakUp'
 import { evidenceOf } from '../evidence'
-import { EMPTY_RECORD, readBy, withKind, type Plan, type Reading } from '../lesson'
+import { FIRST_WATCH, EMPTY_RECORD, readBy, withKind, type Plan, type Reading } from '../lesson'
 import {
   averageResults,
   averagesByMoment,
@@ -92,7 +92,11 @@ describe('over time', () => {
 })
 
 describe('watching over days', () => {
-  const cress: Plan = { ...withKind(soakUpPlan(), 'over-time'), watch: { ...FIRST_WATCH, unit: 'day', times: [0, 2, 9] }, repeats: 1 }
+  const cress: Plan = {
+    ...withKind(soakUpPlan(), 'over-time'),
+    watch: { ...FIRST_WATCH, unit: 'day', times: [0, 2, 9] },
+    repeats: 1,
+  }
   const dayZero = cress.conditions.map(({ id }) => reading({ condition: id, moment: 't0' }))
   const progress = progressOf(cress, dayZero)
 

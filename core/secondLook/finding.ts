@@ -1,6 +1,18 @@
 import type { ClaimDoubt } from '../agree'
 import type { Grade } from '../evidence'
-import type { Caution, Doer } from '../kit'
+import type { DayOff } from '../clock'
+import type {
+  AmountErrorCode,
+  Caution,
+  CautionSource,
+  CivilMoment,
+  Doer,
+  MovedBecause,
+  Step,
+  SupplyField,
+  SupplyProblem,
+} from '../kit'
+import type { Mend, WayOut } from '../waysOut'
 import type { Stop } from '../lesson'
 import type { Way } from '../measuring'
 import type { ReadErrorCode, UnitCode } from '../quantity'
@@ -27,9 +39,11 @@ export type Fix =
   | { code: 'set-times'; times: number[] }
   | { code: 'take-way'; way: Way }
   | { code: 'set-groups'; groups: number }
-  | { code: 'set-lesson-minutes'; minutes: number }
-  | { code: 'buy'; material: string }
+  | { code: 'take-mend'; mend: Mend }
+  | { code: 'take-way-out'; way: WayOut }
   | { code: 'acknowledge'; caution: Caution }
+  | { code: 'acknowledge-own'; caution: string }
+  | { code: 'set-date'; date: string }
   | { code: 'keep-reading'; reading: string }
   | { code: 'correct-reading'; reading: string; value: number; unit: UnitCode }
   | { code: 'go'; stop: Stop; target?: string }
@@ -67,12 +81,26 @@ export type Finding = Base &
     | { code: 'hopeless'; closest: number; total: number; unit: UnitCode }
     | { code: 'no-groups' }
     | { code: 'kit-empty' }
-    | { code: 'amount-unreadable'; material: string; problem: ReadErrorCode; position: number }
-    | { code: 'short'; material: string; short: number; unit: UnitCode; packs: number | undefined }
-    | { code: 'caution'; caution: Caution; doer: Doer; materials: string[] }
+    | { code: 'amount-unreadable'; material: string; problem: AmountErrorCode; position: number }
+    | { code: 'supply-unreadable'; material: string; field: SupplyField; problem: SupplyProblem['code'] }
+    | { code: 'thing-gone'; material: string }
+    | { code: 'short'; material: string; short: number; unit: UnitCode; packs: number | undefined; takenBy: string[] }
+    | { code: 'caution'; caution: Caution; doer: Doer; materials: string[]; from: CautionSource[] }
+    | { code: 'own-caution'; caution: string }
+    | {
+        code: 'step-moved'
+        step: Step['kind']
+        material: string
+        wanted: CivilMoment
+        planned: CivilMoment
+        because: MovedBecause[]
+      }
     | { code: 'trial-time-missing' }
     | { code: 'over-run'; minutes: number; testMinutes: number }
+    | { code: 'things-wait'; copies: number; seconds: number }
     | { code: 'no-date' }
+    | { code: 'no-school-that-day'; why: Exclude<DayOff, undefined>; name: string }
+    | { code: 'readings-lost'; days: number[]; best: { start: string; lost: number } | undefined }
     | { code: 'predictions-missing'; groups: string[] }
     | { code: 'doubtful'; reading: string; group: string; condition: string; value: number; unit: UnitCode; doubt: Doubt }
     | { code: 'two-in-one-place'; group: string; condition: string; repeat: number; readings: string[] }
@@ -87,6 +115,11 @@ export type Finding = Base &
 /** What a button that leads to a place of the class grid aims at. */
 export function cellTarget({ group, condition, repeat, moment }: Pick<Place, 'group' | 'condition' | 'repeat' | 'moment'>): string {
   return `cell-${group}-${condition}-${repeat}${moment === '' ? '' : `-${moment}`}`
+}
+
+/** A button that leads to a place: a stop and what carries the target there. */
+export function go(stop: Stop, target?: string): Fix {
+  return { code: 'go', stop, target }
 }
 
 export type FindingCode = Finding['code']

@@ -1,16 +1,12 @@
 import { evidenceOf } from '../evidence'
+import { NO_SCHOOL, type School } from '../kit'
 import type { LessonRecord, Plan } from '../lesson'
 import { hasBegun } from '../record'
 import { withSaid } from '../wonder'
 import type { Finding, Severity } from './finding'
-import {
-  findingsOfClock,
-  findingsOfConditions,
-  findingsOfFairness,
-  findingsOfKit,
-  findingsOfMeasuring,
-  findingsOfQuestion,
-} from './ofPlan'
+import { findingsOfClock } from './ofClock'
+import { findingsOfKit } from './ofKit'
+import { findingsOfConditions, findingsOfFairness, findingsOfMeasuring, findingsOfQuestion } from './ofPlan'
 import { findingsOfConclusion, findingsOfEvidence, findingsOfPredictions, findingsOfReadings } from './ofRecord'
 
 export { BOARD_VIEWS, boardViewFor, placeToLookAt } from './views'
@@ -26,15 +22,15 @@ export type { Finding, FindingCode, Fix, Severity } from './finding'
 const WEIGHT: Record<Severity, number> = { wrong: 0, attention: 1, note: 2 }
 
 /** Everything the computation finds in a lesson, worst first; within one severity in the order of the stops. */
-export function secondLook(plan: Plan, record: LessonRecord): Finding[] {
+export function secondLook(plan: Plan, record: LessonRecord, school: School = NO_SCHOOL): Finding[] {
   const evidence = evidenceOf(plan, record)
   const findings = [
     ...findingsOfQuestion(withSaid(plan, record.remarks)),
     ...findingsOfConditions(plan, hasBegun(record.readings)),
     ...findingsOfFairness(plan),
     ...findingsOfMeasuring(plan),
-    ...findingsOfKit(plan),
-    ...findingsOfClock(plan),
+    ...findingsOfKit(plan, school),
+    ...findingsOfClock(plan, school),
     ...findingsOfPredictions(plan, record),
     ...findingsOfReadings(plan, record),
     ...findingsOfEvidence(plan, evidence),

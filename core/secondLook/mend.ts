@@ -1,6 +1,7 @@
 import { chooseChange, takeComparison, withLevels } from '../fairness'
 import { activeConditions, withGroups, withMethod, type Plan } from '../lesson'
 import { applyWay } from '../measuring'
+import { takeMend, takeWayOut } from '../waysOut'
 import type { Fix } from './finding'
 
 /** What the plan says when one button was pressed instead of a sentence being typed. */
@@ -74,12 +75,16 @@ export function mend(plan: Plan, fix: PlanFix, newId: () => string): Plan {
       return applyWay(plan, fix.way)
     case 'set-groups':
       return withGroups(plan, fix.groups, newId)
-    case 'set-lesson-minutes':
-      return { ...plan, clock: { ...plan.clock, minutes: fix.minutes } }
-    case 'buy':
+    case 'take-mend':
+      return takeMend(plan, fix.mend)
+    case 'take-way-out':
+      return takeWayOut(plan, fix.way, newId)
+    case 'set-date':
+      return { ...plan, date: fix.date }
+    case 'acknowledge-own':
       return {
         ...plan,
-        materials: plan.materials.map((material) => (material.id === fix.material ? { ...material, toBuy: true } : material)),
+        ownCautions: plan.ownCautions.map((one) => (one.id === fix.caution ? { ...one, acknowledged: true } : one)),
       }
     case 'acknowledge':
       return { ...plan, cautionsAcknowledged: [...new Set([...plan.cautionsAcknowledged, fix.caution])] }

@@ -1,6 +1,4 @@
-import { fitOf } from '../clock'
 import { checkPlan, FEWEST_LEVELS, GOOD_LEVELS, hiddenComparisons, levelsOf, type FairCheck } from '../fairness'
-import { cautionsOf, needsOf } from '../kit'
 import {
   activeConditions,
   changedFactor,
@@ -16,7 +14,7 @@ import {
 import { expectedUnit, outlookOf, waysToSee } from '../measuring'
 import { readQuantity } from '../quantity'
 import { doubtfulRemarks } from '../wonder'
-import type { Finding, Fix } from './finding'
+import { go, type Finding, type Fix } from './finding'
 
 /** From so many differing factors on, a set-up is a muddle and not a slip. */
 const MUDDLED_FROM = 3
@@ -276,91 +274,6 @@ export function findingsOfMeasuring(plan: Plan): Finding[] {
     else findings.push({ ...at, code: 'too-few-repeats', key: 'too-few-repeats', repeats: plan.repeats, chance, needed, fixes })
   }
   return findings
-}
-
-/** What the kit lacks and what to be careful with. */
-export function findingsOfKit(plan: Plan): Finding[] {
-  const findings: Finding[] = []
-  if (plan.materials.length === 0 && changedFactor(plan)) {
-    findings.push({ code: 'kit-empty', key: 'kit-empty', stop: 'kit', severity: 'attention', fixes: [go('kit', 'new-material')] })
-  }
-  for (const need of needsOf(plan)) {
-    const material = plan.materials.find((one) => one.id === need.material)!
-    const at = { stop: 'kit', severity: 'attention', material: material.id } as const
-    if (!need.amount.ok) {
-      const { code: problem, position } = need.amount
-      findings.push({
-        ...at,
-        code: 'amount-unreadable',
-        key: `amount-unreadable/${material.id}`,
-        problem,
-        position,
-        fixes: [go('kit', `amount-${material.id}`)],
-      })
-    } else if (need.short > 0 && !material.toBuy) {
-      findings.push({
-        ...at,
-        code: 'short',
-        key: `short/${material.id}`,
-        short: need.short,
-        unit: need.unit,
-        packs: need.packs?.count,
-        fixes: [{ code: 'buy', material: material.id }, go('kit', `stock-${material.id}`)],
-      })
-    }
-  }
-  for (const { caution, doer, materials, acknowledged } of cautionsOf(plan)) {
-    if (acknowledged) continue
-    findings.push({
-      code: 'caution',
-      key: `caution/${caution}`,
-      stop: 'kit',
-      severity: 'attention',
-      caution,
-      doer,
-      materials,
-      fixes: [{ code: 'acknowledge', caution }],
-    })
-  }
-  return findings
-}
-
-/** Does it fit, and when is it. */
-export function findingsOfClock(plan: Plan): Finding[] {
-  const findings: Finding[] = []
-  const fit = fitOf(plan)
-  if (changedFactor(plan) && fit.trialSeconds === 0) {
-    findings.push({
-      code: 'trial-time-missing',
-      key: 'trial-time-missing',
-      stop: 'clock',
-      severity: 'attention',
-      fixes: [go('clock', plan.kind === 'over-time' ? 'trial-read' : 'trial-run')],
-    })
-  }
-  if (fit.spare < 0) {
-    const longer: Fix = { code: 'set-lesson-minutes', minutes: Math.ceil(fit.needed) }
-    const fewer: Fix[] = fit.repeatsThatFit > 0 ? [{ code: 'set-repeats', repeats: fit.repeatsThatFit }] : []
-    // Fewer repeats only come first while the class would still see the difference.
-    const enough = Math.max(FEWEST_REPEATS, outlookOf(plan)?.needed ?? 0)
-    findings.push({
-      code: 'over-run',
-      key: 'over-run',
-      stop: 'clock',
-      severity: 'wrong',
-      minutes: -fit.spare,
-      testMinutes: fit.phases.find((one) => one.phase === 'test')!.minutes,
-      fixes: fit.repeatsThatFit >= enough ? [...fewer, longer] : [longer, ...fewer],
-    })
-  }
-  if (plan.date === '') {
-    findings.push({ code: 'no-date', key: 'no-date', stop: 'clock', severity: 'note', fixes: [go('clock', 'date')] })
-  }
-  return findings
-}
-
-export function go(stop: Finding['stop'], target?: string): Fix {
-  return { code: 'go', stop, target }
 }
 
 function sameLabels(plan: Plan): string[][] {

@@ -4,8 +4,7 @@ import { activeConditions, measuredCard, momentOf, predictionsFor, type LessonRe
 import { handsOf, predictionsByGroup } from '../predictions'
 import { currentReadings, doubtfulReadings, gapsOf, isCounted, progressOf, type Doubt } from '../record'
 import { unitOf } from '../quantity'
-import { cellTarget, type Finding, type Fix } from './finding'
-import { go } from './ofPlan'
+import { cellTarget, go, type Finding, type Fix } from './finding'
 
 /** Who has not predicted yet. */
 export function findingsOfPredictions(plan: Plan, record: LessonRecord): Finding[] {

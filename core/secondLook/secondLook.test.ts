@@ -2,7 +2,18 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { counter, emptyRecord, recordOf, reading, soakUpPlan } from '../../test/soakUp'
 import { demoLessons } from '../../library/demo'
-import { emptyPlan, KINDS, newRemark, NOTHING_SAID, readBy, withGroups, type LessonRecord, type Plan } from '../lesson'
+import {
+  emptyPlan,
+  FIRST_WATCH,
+  KINDS,
+  newMaterial,
+  newRemark,
+  NOTHING_SAID,
+  readBy,
+  withGroups,
+  type LessonRecord,
+  type Plan,
+} from '../lesson'
 import { findingWords, fixWords } from '../wording'
 import { boardViewFor, isPlanFix, mend, placeToLookAt, readinessOf, secondLook, type FindingCode } from '.'
 
@@ -28,10 +39,20 @@ function muddle(): Plan {
   return soakUpPlan({ factors: soakUpPlan().factors.map((one) => ({ ...one, exceptions: exceptions[one.id] ?? {} })) })
 }
 
+const withMaterial = (change: Partial<Plan['materials'][number]>) =>
+  soakUpPlan({ materials: [{ ...newMaterial('thing', 'thing'), ...change }] })
+
 describe('secondLook', () => {
   it('finds in the demo class what was put there', () => {
     expect(codes(finished.plan, finished.record)).toEqual(['doubtful', 'short', 'gaps', 'conclusion-missing'])
-    expect(codes(halfPlanned.plan)).toEqual(['factor-differs', 'how-not-said', 'one-reading-each', 'short', 'predictions-missing'])
+    expect(codes(halfPlanned.plan)).toEqual([
+      'factor-differs',
+      'how-not-said',
+      'one-reading-each',
+      'short',
+      'caution',
+      'predictions-missing',
+    ])
   })
 
   it('is empty but for notes when all is well', () => {
@@ -96,6 +117,29 @@ describe('secondLook', () => {
     ['caution', soakUpPlan()],
     ['over-run', soakUpPlan({ repeats: 8 })],
     ['no-date', soakUpPlan()],
+    ['no-school-that-day', soakUpPlan({ date: '2026-03-14' })],
+    [
+      'readings-lost',
+      soakUpPlan({ date: '2026-03-12', kind: 'over-time', watch: { ...FIRST_WATCH, unit: 'day', times: [0, 2, 4] } }),
+    ],
+    ['own-caution', soakUpPlan({ ownCautions: [{ id: 'own', text: 'The floor was waxed.', doer: 'child', acknowledged: false }] })],
+    ['supply-unreadable', withMaterial({ pack: '2..5 g' })],
+    ['amount-unreadable', withMaterial({ amount: 'some' })],
+    [
+      'things-wait',
+      {
+        ...withMaterial({ use: 'again', goesRound: 1 }),
+        clock: { ...soakUpPlan().clock, trial: { setUp: 5, run: 5, read: 30, reset: 5 } },
+      },
+    ],
+    [
+      'step-moved',
+      {
+        ...withMaterial({ preparation: { kind: 'freeze', words: '', minutes: 10, secondsEach: 0, hours: 12 } }),
+        date: '2026-03-12',
+        clock: { ...soakUpPlan().clock, start: '10:30' },
+      },
+    ],
     ['doubtful', finished.plan, finished.record],
     ['two-in-one-place', soakUpPlan(), { ...emptyRecord, readings: [reading(), reading()] }],
     ['homeless', soakUpPlan(), { ...emptyRecord, readings: [reading({ repeat: 5 })] }],
@@ -144,7 +188,7 @@ describe('secondLook', () => {
       fc.property(anyPlan, (change) => {
         const { instrument, times, ...rest } = change
         const measures = soakUpPlan().measures.map((one) => ({ ...one, method: readBy(one.method, instrument) }))
-        const plan = { ...soakUpPlan(), ...rest, measures, watch: { unit: 'min' as const, times, places: ['top', 'bottom'] } }
+        const plan = { ...soakUpPlan(), ...rest, measures, watch: { ...FIRST_WATCH, times, places: ['top', 'bottom'] } }
         const findings = secondLook(plan, finished.record)
         expect(new Set(findings.map(({ severity }) => severity)).size).toBeLessThanOrEqual(3)
         for (const finding of findings) expect(findingWords(finding, plan).title).not.toContain('undefined')
@@ -193,15 +237,4 @@ it('boardViewFor follows the class', () => {
   expect(boardViewFor(plan, { ...emptyRecord, predictions: finished.record.predictions })).toBe('predict')
   expect(boardViewFor(plan, { ...emptyRecord, readings: [reading()] })).toBe('test')
   expect(boardViewFor(plan, all)).toBe('results')
-})
-
-it('offers fewer repeats for a lesson that is too long only second, when the class would then see nothing', () => {
-  const overRun = (plan: Plan) =>
-    secondLook(plan, emptyRecord)
-      .find(({ code }) => code === 'over-run')!
-      .fixes.map(({ code }) => code)
-  const long = soakUpPlan({ repeats: 6 })
-  expect(overRun(long)).toEqual(['set-repeats', 'set-lesson-minutes'])
-  const measures = long.measures.map((one) => ({ ...one, method: { ...one.method, trialWobble: 22 } }))
-  expect(overRun({ ...long, measures })).toEqual(['set-lesson-minutes', 'set-repeats'])
 })

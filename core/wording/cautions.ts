@@ -1,9 +1,10 @@
-import type { Caution, Doer } from '../kit'
+import type { Caution, CautionSource, Doer } from '../kit'
+import { list } from './names'
 
 const CAUTION_WORDS: Record<Caution, { name: string; what: string }> = {
-  'hot-water': {
-    name: 'Hot water',
-    what: 'An adult heats and pours. Keep it below 45 °C where children reach it, in the middle of the table.',
+  hot: {
+    name: 'Hot, above 45 °C',
+    what: 'An adult heats and pours. Children get it below 45 °C, in the middle of the table, in something that does not tip.',
   },
   flame: {
     name: 'Flame or stove',
@@ -14,21 +15,39 @@ const CAUTION_WORDS: Record<Caution, { name: string; what: string }> = {
     what: 'Cut beforehand where you can. Otherwise sitting down, one pair of scissors a group, handed over handles first.',
   },
   glass: { name: 'Glass', what: 'Take plastic where you can. An adult sweeps up what breaks; nobody picks it up by hand.' },
-  allergy: {
-    name: 'Allergy',
-    what: 'Check the class list for allergies before the lesson and take another material where needed. Nothing is eaten.',
+  latex: {
+    name: 'Latex',
+    what: 'Check the class list for latex allergy before the lesson, and take latex-free ones if there is any doubt.',
   },
-  swallowing: {
-    name: 'Small things',
+  'food-allergy': {
+    name: 'Food allergy',
+    what: 'Check the class list for allergies before the lesson and take another material where needed. Nothing is eaten or tasted.',
+  },
+  'small-parts': {
+    name: 'Small parts',
     what: 'Count them out and count them back. Never near the mouth; tell an adult at once if one is missing.',
+  },
+  magnets: {
+    name: 'Magnets',
+    what: 'Count them out and back. One that is swallowed is an emergency. Away from screens, cards and medical devices.',
+  },
+  batteries: {
+    name: 'Batteries',
+    what: 'No button cells in children’s hands. Never short-circuited or opened; one that is swallowed is an emergency.',
   },
   mould: { name: 'Mould', what: 'Keep it sealed, never open it, and put it in the bin unopened.' },
   'burning-liquid': { name: 'Liquid that burns', what: 'An adult only, with windows open and no flame in the room.' },
-  snapping: { name: 'Things that snap', what: 'Goggles on, never aimed at anybody, stretched no further than agreed.' },
+  snapping: { name: 'Things that fly or snap', what: 'Goggles on, never aimed at anybody, stretched no further than agreed.' },
   climbing: { name: 'Height', what: 'An adult climbs and drops. Children stay outside a marked circle.' },
-  spill: { name: 'Spilled water', what: 'Trays under everything, cloths ready, wipe the floor at once.' },
-  soil: { name: 'Plants and soil', what: 'Cover cuts, wash hands afterwards, nothing goes near the mouth.' },
+  spill: { name: 'Slips', what: 'Trays under everything, cloths ready, wipe the floor at once.' },
+  soil: { name: 'Plants and soil', what: 'Cover cuts, wash hands afterwards, nothing near the mouth. Mind hay fever.' },
   sun: { name: 'Sun', what: 'Hats and shade. Never look at the sun, not through anything.' },
+}
+
+const SOURCE_OF: Record<CautionSource, string> = {
+  conditions: 'the conditions',
+  'kept-the-same': 'what is kept the same',
+  method: 'how it is done',
 }
 
 const DOER_WORDS: Record<Doer, string> = {
@@ -47,4 +66,14 @@ export function cautionWords(caution: Caution): { name: string; what: string } {
 
 export function doerWords(doer: Doer): string {
   return DOER_WORDS[doer]
+}
+
+/** What a caution comes from. `cautionSourceWords(['the kettle'], ['conditions']) // 'the kettle and the conditions'` */
+export function cautionSourceWords(materials: string[], from: CautionSource[]): string {
+  return list([...materials, ...from.map((one) => SOURCE_OF[one])])
+}
+
+/** One caution as a label or a group card has room for. `'Slips (children can)'` */
+export function cautionLine(caution: Caution, doer: Doer): string {
+  return `${CAUTION_WORDS[caution].name} (${DOER_WORDS[doer]})`
 }

@@ -1,7 +1,23 @@
-import { timeAt, type Fit } from '../clock'
-import { measuredCard, type Clock, type Kind, type Plan } from '../lesson'
+import { timeAt, type DayOff, type Fit } from '../clock'
+import { measuredCard, type ArrangementWay, type Clock, type Kind, type Plan } from '../lesson'
 import { writeShort } from '../quantity'
 import { counted } from './names'
+
+export const ARRANGEMENT_WORDS: Record<ArrangementWay, { name: string; what: string }> = {
+  'every-group': { name: 'Every group everything', what: 'Each group does all the conditions with its own things.' },
+  'share-out': {
+    name: 'Share out',
+    what: 'Each group does some of the conditions; together the class has them all, at least twice.',
+  },
+  circuit: { name: 'Circuit', what: 'The things stay where they are; groups walk from station to station.' },
+  together: { name: 'All together', what: 'One apparatus in the middle; the groups take turns, everybody watches.' },
+}
+
+export const DAY_OFF_WORDS: Record<Exclude<DayOff, undefined>, string> = {
+  weekend: 'no school on that weekday',
+  holiday: 'a holiday',
+  'out-of-term': 'outside the terms',
+}
 
 /** Does it fit, in one line. `'It fits, with 3 minutes to spare.'` */
 export function fitVerdict({ spare, trialSeconds }: Fit): string {
@@ -20,7 +36,9 @@ export function endWords(plan: Plan, fit: Fit): string {
 export function testSum(fit: Fit): string {
   const test = fit.phases.find((one) => one.phase === 'test')!
   if (!fit.oneAfterTheOther) return `${counted(fit.trials, 'trial')} that wait together: ${minuteWords(test.minutes)}`
-  return `${counted(fit.trials, 'trial')} × ${secondWords(fit.trialSeconds)} = ${minuteWords(test.minutes)}`
+  const beside = fit.sideBySide > 1 ? `, ${fit.sideBySide} side by side` : ''
+  const waiting = fit.waiting > 0 ? `, ${secondWords(fit.waiting)} of waiting in it` : ''
+  return `${counted(fit.trials, 'trial')} × ${secondWords(fit.trialSeconds)}${beside} = ${minuteWords(test.minutes)}${waiting}`
 }
 
 /** The parts of one trial that this kind of test takes time for, and what they are called. Over time the plan's own times say how long. */
@@ -43,7 +61,7 @@ export function minuteWords(minutes: number): string {
   return minutes === 1 ? '1 minute' : `${writeShort(minutes)} minutes`
 }
 
-function secondWords(seconds: number): string {
+export function secondWords(seconds: number): string {
   const [whole, rest] = [Math.floor(seconds / 60), Math.round(seconds % 60)]
   return whole === 0 ? `${rest} s` : rest === 0 ? `${whole} min` : `${whole} min ${rest} s`
 }

@@ -1,4 +1,4 @@
-import type { CsvProblem, FileProblem } from '../formats'
+import { CUPBOARD_COLUMNS, type CsvProblem, type CupboardProblem, type FileProblem } from '../formats'
 
 /** Why a lesson file was not opened, and what to do. Nothing has changed when this is said. */
 export function fileProblemWords({ code, place }: FileProblem): string {
@@ -52,5 +52,27 @@ export function csvProblemWords({ code, line, column, detail }: CsvProblem): str
       return `${at}: the id ${detail} stands there twice.`
     case 'supersedes-unknown':
       return `${at}: it supersedes a reading that does not stand above it.`
+  }
+}
+
+/** Why a table of the cupboard was not taken in, with line and column. */
+export function cupboardProblemWords({ code, line, column, detail }: CupboardProblem): string {
+  switch (code) {
+    case 'empty':
+      return 'There are no rows under the heading.'
+    case 'columns-missing':
+      return `The heading lacks: ${column}. It says: ${detail || 'nothing'}. The columns are ${CUPBOARD_COLUMNS.join(', ')}; thing and stock have to be there.`
+    case 'too-many-rows':
+      return `There are more than ${detail} rows.`
+    case 'not-a-table':
+      return `Line ${line}: a quotation mark is not closed.`
+    case 'name-missing':
+      return `Line ${line}: the thing has no name.`
+    case 'name-twice':
+      return `Line ${line}: “${detail}” is there twice.`
+    case 'unknown-unit':
+      return `Line ${line}, unit: “${detail}” is not known. Write pieces, g, mL, cm or leave it empty.`
+    case 'bad-number':
+      return `Line ${line}, ${column}: “${detail}” is not a number that fits.`
   }
 }

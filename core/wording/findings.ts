@@ -1,4 +1,5 @@
 import type { ClaimDoubt } from '../agree'
+import type { SupplyField } from '../kit'
 import { changedFactor, letterOf, type Plan } from '../lesson'
 import { unitOf, writeShort, withUnit } from '../quantity'
 import type { Finding, Fix } from '../secondLook'
@@ -9,7 +10,10 @@ import { minuteWords } from './clock'
 import { doubtWords } from './doubts'
 import { readErrorWords } from './errors'
 import { GRADE_NAMES, sentenceCase } from './evidence'
-import { amountWords } from './kit'
+import { amountWords, civilWords, dayWords, movedWords, PREPARATION_WORDS } from './kit'
+import { DAY_OFF_WORDS, secondWords } from './clock'
+import { cautionSourceWords } from './cautions'
+import { mendWords, wayOutWords } from './waysOut'
 import { chanceWords, conditionWithLetter, counted, list, nameOfCondition, nameOfGroup, STOP_NAMES, writeReading } from './names'
 
 export interface FindingWords {
@@ -177,13 +181,25 @@ export function findingWords(finding: Finding, plan: Plan): FindingWords {
         text: readErrorWords(finding.problem),
         why: 'Write it like 1 strip, 2 tbsp, 200 mL or 1/2 cup.',
       }
+    case 'supply-unreadable':
+      return {
+        title: `${SUPPLY_WORDS[finding.field]} of ${material(finding.material)}?`,
+        text: readErrorWords(finding.problem),
+        why: 'What was typed is kept. It does not count until it can be read.',
+      }
+    case 'thing-gone':
+      return {
+        title: `${material(finding.material)} is not in the cupboard`,
+        text: 'The thing it was taken from is no longer there. What stands in the list counts now.',
+        why: 'Choose another thing of the cupboard, or write the stock here.',
+      }
     case 'short': {
       const short = amountWords(finding.short, finding.unit)
       const packs = finding.packs === undefined ? '' : ` ${counted(finding.packs, 'pack')} will do.`
       return {
         title: `${short} short: ${material(finding.material)}`,
-        text: `The cupboard does not hold enough.${packs}`,
-        why: 'Needed, spares included, less what you said the cupboard holds.',
+        text: `${finding.takenBy.length > 0 ? `${list(finding.takenBy.map((title) => `“${title}”`))} takes some first.` : 'There is not enough.'}${packs}`,
+        why: 'Needed, spares included, less what is there and not booked by an earlier lesson.',
       }
     }
     case 'caution': {
@@ -191,7 +207,28 @@ export function findingWords(finding: Finding, plan: Plan): FindingWords {
       return {
         title: `${name}: ${doerWords(finding.doer)}`,
         text: what,
-        why: `Because of ${list(finding.materials.map(material))}. Your school's own rules come first.`,
+        why: `Because of ${cautionSourceWords(finding.materials.map(material), finding.from)}. Your school's own rules come first.`,
+      }
+    }
+    case 'own-caution': {
+      const own = plan.ownCautions.find(({ id }) => id === finding.caution)
+      return {
+        title: `Take care: ${doerWords(own?.doer ?? 'adult-beside')}`,
+        text: own?.text || 'A caution without words.',
+        why: 'You wrote this one yourself.',
+      }
+    }
+    case 'step-moved': {
+      const what =
+        finding.step === 'pack'
+          ? 'Packing'
+          : finding.step === 'shop'
+            ? 'Shopping'
+            : `${PREPARATION_WORDS[finding.step]}: ${material(finding.material)}`
+      return {
+        title: `${what} on ${dayWords(finding.planned.day)}`,
+        text: `At ${civilWords(finding.wanted)} it would be just in time; ${movedWords(finding.because)}.`,
+        why: 'Worked out backwards from the start of the lesson, by day and on school days.',
       }
     }
     case 'trial-time-missing':
@@ -205,6 +242,24 @@ export function findingWords(finding: Finding, plan: Plan): FindingWords {
         title: `${minuteWords(finding.minutes)} too long`,
         text: `Testing alone takes ${minuteWords(finding.testMinutes)}.`,
         why: 'All phases together, with the test worked out from one trial x conditions x repeats and practice.',
+      }
+    case 'things-wait':
+      return {
+        title: `${secondWords(finding.seconds)} of waiting`,
+        text: `Groups wait for the ${finding.copies} that go round.`,
+        why: 'Each trial lasts at least until the thing has been round all the groups that share it.',
+      }
+    case 'no-school-that-day':
+      return {
+        title: `No school on ${dayWords(plan.date)}`,
+        text: `${finding.name || sentenceCase(DAY_OFF_WORDS[finding.why])}.`,
+        why: 'From the school calendar of the class, at the Clock.',
+      }
+    case 'readings-lost':
+      return {
+        title: `${counted(finding.days.length, 'reading')} on days without school`,
+        text: `Day ${list(finding.days.map(String))}.${finding.best ? ` A start on ${dayWords(finding.best.start)} loses ${finding.best.lost === 0 ? 'none' : finding.best.lost}.` : ''}`,
+        why: 'Counted on the school calendar of the class, weekends and holidays left out.',
       }
     case 'no-date':
       return {
@@ -303,10 +358,13 @@ export function fixWords(fix: Fix, plan: Plan): string {
       return wayWords(fix.way, plan)
     case 'set-groups':
       return `Make ${counted(fix.groups, 'group')}`
-    case 'set-lesson-minutes':
-      return `Make it ${fix.minutes} minutes`
-    case 'buy':
-      return 'Add to shopping'
+    case 'take-mend':
+      return mendWords(fix.mend).label
+    case 'take-way-out':
+      return wayOutWords(fix.way, plan, 'pieces').label
+    case 'set-date':
+      return `Start on ${dayWords(fix.date)}`
+    case 'acknowledge-own':
     case 'acknowledge':
       return 'Noted'
     case 'keep-reading':
@@ -317,6 +375,8 @@ export function fixWords(fix: Fix, plan: Plan): string {
       return GO_WORDS[fix.target?.split('-')[0] ?? ''] ?? `Go to ${STOP_NAMES[fix.stop]}`
   }
 }
+
+const SUPPLY_WORDS: Record<SupplyField, string> = { stock: 'Stock', pack: 'Pack', price: 'Price' }
 
 const GO_WORDS: Record<string, string> = {
   title: 'Name it',
@@ -332,6 +392,13 @@ const GO_WORDS: Record<string, string> = {
   method: 'Show the method',
   amount: 'Write the amount',
   stock: 'Change stock',
+  pack: 'Change the pack',
+  price: 'Change the price',
+  density: 'Say the density',
+  ways: 'Other ways',
+  more: 'Choose another',
+  getting: 'Show the list',
+  over: 'Other days',
   trial: 'Fill in',
   date: 'Choose a day',
   order: 'Take predictions',

@@ -1,5 +1,5 @@
-export { cautionWords, doerWords, SAFETY_LAST_WORD } from './cautions'
-export { endWords, fitVerdict, minuteWords, testSum, trialParts } from './clock'
+export { cautionLine, cautionSourceWords, cautionWords, doerWords, SAFETY_LAST_WORD } from './cautions'
+export { ARRANGEMENT_WORDS, DAY_OFF_WORDS, endWords, fitVerdict, minuteWords, secondWords, testSum, trialParts } from './clock'
 export { doubtWords, REASONS } from './doubts'
 export { readErrorWords } from './errors'
 export {
@@ -13,10 +13,26 @@ export {
 } from './evidence'
 export { fairWords } from './fairness'
 export type { FairWords } from './fairness'
-export { csvProblemWords, fileProblemWords } from './files'
+export { csvProblemWords, cupboardProblemWords, fileProblemWords } from './files'
 export { doubtWordsOfConclusion, findingWords, fixWords } from './findings'
 export type { FindingWords } from './findings'
-export { amountWords, PER_WORDS, trialSum } from './kit'
+export {
+  amountWords,
+  civilWords,
+  dayWords,
+  measuredWords,
+  moneyWords,
+  movedWords,
+  needSum,
+  PER_WORDS,
+  PREPARATION_WORDS,
+  spanWords,
+  spoonWords,
+  stepWords,
+  trialSum,
+  USE_WORDS,
+} from './kit'
+export { limitWords, mendWords, wayOutWords } from './waysOut'
 export {
   BOARD_WORDS,
   chanceWords,

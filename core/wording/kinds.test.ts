@@ -4,7 +4,7 @@ import { INVESTIGATIONS, planFrom } from '../../library'
 import { resultsGraph } from '../charts'
 import { fitOf } from '../clock'
 import { evidenceOf } from '../evidence'
-import { EMPTY_RECORD, readBy, withKind, type Plan, type Reading } from '../lesson'
+import { FIRST_WATCH, EMPTY_RECORD, readBy, withKind, type Plan, type Reading } from '../lesson'
 import {
   chartWords,
   gapSentence,
@@ -74,9 +74,10 @@ describe('the time a test takes', () => {
 
   it('over minutes lasts until the last jar is read', () => {
     const jars: Plan = { ...sprouts, practice: 1, watch: { ...FIRST_WATCH, times: [0, 10] } }
-    // Practice 5 x 110 s, set-up and reset 5 x 70 s, then 600 s and the last five readings of 40 s.
-    expect(minutes(jars)).toBe(Math.ceil((550 + 350 + 800) / 60))
-    expect(testSum(fitOf(jars))).toBe('10 trials that wait together: 29 minutes')
+    // Readings of 40 s start on half minutes, so jars start a minute apart: the last one is read at 10 + 4 minutes.
+    // Practice 5 x 110 s, set-up and reset 5 x 70 s, then 840 s and the last five readings of 40 s.
+    expect(minutes(jars)).toBe(Math.ceil((550 + 350 + 880) / 60))
+    expect(testSum(fitOf(jars))).toBe('10 trials that wait together: 30 minutes')
   })
 
   it('a race runs everybody at once, and each kind has its own parts of a trial', () => {

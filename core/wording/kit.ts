@@ -1,6 +1,8 @@
-import { activeConditions, type Material, type Plan } from '../lesson'
-import { withUnit, writeShort, type UnitCode } from '../quantity'
-import { counted } from './names'
+import { arrangementOf, conditionsEach } from '../clock'
+import { sensible, type CivilMoment, type MovedBecause, type Need, type Step } from '../kit'
+import { activeConditions, type Material, type Plan, type PreparationKind } from '../lesson'
+import { unitOf, withUnit, writeNumber, writeShort, type UnitCode } from '../quantity'
+import { counted, list } from './names'
 
 export const PER_WORDS: Record<Material['per'], string> = {
   class: 'for the class',
@@ -10,16 +12,120 @@ export const PER_WORDS: Record<Material['per'], string> = {
   trial: 'each trial',
 }
 
+export const USE_WORDS: Record<Material['use'], string> = { up: 'used up', again: 'used again' }
+
+export const PREPARATION_WORDS: Record<PreparationKind, string> = {
+  soak: 'Soak',
+  freeze: 'Freeze',
+  cut: 'Cut',
+  boil: 'Boil and cool',
+  grow: 'Grow',
+  other: 'Get ready',
+}
+
 /** An amount of a material; what is counted in pieces goes without a unit. `amountWords(31, 'pieces') // '31'` */
 export function amountWords(value: number, unit: UnitCode): string {
   return unit === 'pieces' || unit === 'count' ? writeShort(value) : withUnit(writeShort(value), unit)
 }
 
+/**
+ * An amount as somebody would measure it, with the unit it was written in behind it where the two differ.
+ * @example measuredWords(21, 'tbsp') // '315 mL (21 tbsp)'
+ */
+export function measuredWords(value: number, unit: UnitCode): string {
+  const handy = sensible(value, unit)
+  const written = amountWords(value, unit)
+  if (handy.unit === unit) return written
+  const sameFamily = [unit, handy.unit].every((code) => ['mL', 'L', 'g', 'kg', 'mm', 'cm', 'm'].includes(code))
+  return amountWords(handy.value, handy.unit) + (sameFamily ? '' : ` (${written})`)
+}
+
+/** What a spoon or a cup is taken for. `spoonWords(['tbsp']) // '1 tbsp is 15 mL.'`; empty without any. */
+export function spoonWords(units: UnitCode[]): string {
+  const kitchen = (['tsp', 'tbsp', 'cup', 'fl-oz', 'pint'] as UnitCode[]).filter((unit) => units.includes(unit))
+  if (kitchen.length === 0) return ''
+  return `${list(kitchen.map((unit) => `1 ${unitOf(unit).symbol} is ${withUnit(writeShort(unitOf(unit).size), 'mL')}`))}.`
+}
+
+/** `moneyWords(7.5) // '7.50'` */
+export function moneyWords(value: number): string {
+  return writeNumber(value, 2)
+}
+
 /** The multiplication behind the kit. `'4 conditions × (3 repeats + 1 practice) × 7 groups = 112 trials'` */
 export function trialSum(plan: Plan): string {
-  const conditions = activeConditions(plan).length
-  const [each, groups] = [plan.repeats + plan.practice, plan.groups.length]
+  const way = arrangementOf(plan)
+  const conditions = way === 'share-out' ? conditionsEach(plan) : activeConditions(plan).length
+  const [each, groups] = [plan.repeats + plan.practice, way === 'together' ? 1 : plan.groups.length]
   const repeats =
     plan.practice === 0 ? counted(plan.repeats, 'repeat') : `(${counted(plan.repeats, 'repeat')} + ${plan.practice} practice)`
-  return `${counted(conditions, 'condition')} × ${repeats} × ${counted(groups, 'group')} = ${counted(conditions * each * groups, 'trial')}`
+  const of = way === 'share-out' ? ` of ${activeConditions(plan).length}` : ''
+  const by = way === 'together' ? 'one apparatus' : counted(groups, 'group')
+  return `${counted(conditions, 'condition')}${of} × ${repeats} × ${by} = ${counted(conditions * each * groups, 'trial')}`
+}
+
+/** How one need was worked out. `'1 × 28 trials = 28, and 3 spare'` */
+export function needSum(need: Need, material: Material): string {
+  const { amount, times, spare, unit, atOnce } = need
+  if (!amount.ok) return ''
+  const what: Record<Material['per'], [string, string?]> = {
+    class: ['class', 'class'],
+    group: ['group'],
+    child: ['child', 'children'],
+    condition: ['condition'],
+    trial: ['trial'],
+  }
+  if (material.use === 'again' && material.goesRound !== null)
+    return `${counted(material.goesRound, 'goes', 'go')} round between the groups`
+  const again = atOnce ? `${atOnce.used} in use and ${atOnce.drying} drying at a time` : 'in use at a time'
+  const [one, many] = what[material.per]
+  const counts = material.use === 'again' && material.per === 'trial' ? `${writeShort(times)} ${again}` : counted(times, one, many)
+  const sum = `${amountWords(amount.value, unit)} × ${counts} = ${amountWords(amount.value * times, unit)}`
+  return spare > 0 ? `${sum}, and ${amountWords(spare, unit)} spare` : sum
+}
+
+/** One step of getting ready. `'Cut 31 strips of card'` */
+export function stepWords(step: Step, plan: Plan, needs: Need[]): string {
+  if (step.kind === 'pack') return `Pack ${counted(plan.groups.length, 'tray')}`
+  if (step.kind === 'shop') {
+    const bought = plan.materials.filter(({ toBuy }) => toBuy).map(({ name }) => name || 'a thing without a name')
+    return `Buy ${list(bought)}`
+  }
+  const material = plan.materials.find(({ id }) => id === step.material)
+  const need = needs.find((one) => one.material === step.material)
+  const amount = need ? measuredWords(need.forClass, need.unit) : ''
+  const said = material?.preparation?.words.trim()
+  return `${PREPARATION_WORDS[step.kind]}: ${amount} ${material?.name || 'a thing without a name'}${said ? `, ${said}` : ''}`
+}
+
+const MOVED_WORDS: Record<MovedBecause, string> = {
+  night: 'it would fall in the night',
+  'day-off': 'there is no school that day',
+  clash: 'something else is being done then',
+}
+
+/** Why a step is earlier than it would have to be. `'moved earlier, since it would fall in the night'`; empty when it is not. */
+export function movedWords(moved: MovedBecause[]): string {
+  return moved.length === 0 ? '' : `moved earlier, since ${list(moved.map((why) => MOVED_WORDS[why]))}`
+}
+
+/** `'Thu 12 Mar, 10:05'` */
+export function civilWords({ day, time }: CivilMoment): string {
+  return `${dayWords(day)}, ${time}`
+}
+
+const WEEKDAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat']
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
+
+/** A day, short and with its weekday. `dayWords('2026-03-12') // 'Thu 12 Mar'` */
+export function dayWords(day: string): string {
+  const date = new Date(`${day}T12:00:00Z`)
+  return `${WEEKDAYS[date.getUTCDay()]} ${date.getUTCDate()} ${MONTHS[date.getUTCMonth()]}`
+}
+
+/** How long something stands, or takes. `spanWords(90) // '1 h 30 min'` */
+export function spanWords(minutes: number): string {
+  const [hours, rest] = [Math.floor(minutes / 60), Math.round(minutes % 60)]
+  if (hours >= 48) return `${writeShort(hours / 24)} days`
+  return [hours > 0 ? `${hours} h` : '', rest > 0 || hours === 0 ? `${rest} min` : ''].filter(Boolean).join(' ')
 }

@@ -73,6 +73,11 @@ export async function listLessons(database: Database): Promise<{ lesson: StoredL
   return rows.map((row) => ({ lesson: toLesson(row), record: records.get(row.id)! }))
 }
 
+/** Every lesson's plan, without its record. */
+export async function listPlans(database: Database): Promise<StoredLesson[]> {
+  return (await database.select().from(lessons)).map(toLesson)
+}
+
 /** The class of the newest lesson, for the next one. */
 export async function lastClass(database: Database): Promise<{ className: string; children: number }> {
   const [row] = await database.select().from(lessons).where(isNull(lessons.archivedAt)).orderBy(desc(lessons.createdAt)).limit(1)

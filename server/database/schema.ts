@@ -12,6 +12,8 @@ import {
   timestamp,
   uuid,
 } from 'drizzle-orm/pg-core'
+import type { Calendar } from '../../core/clock'
+import type { Thing } from '../../core/kit'
 import type { Plan, Prediction, Reading, SaidRemark } from '../../core/lesson'
 import type { LessonEvent } from '../live/events'
 
@@ -138,4 +140,48 @@ export const stations = pgTable('stations', {
   lesson: lesson(),
   group: text('group').notNull(),
   at: when('at'),
+})
+
+/** What stands in the school's cupboard now. */
+export const things = pgTable('things', {
+  id: uuid('id').primaryKey(),
+  name: text('name').notNull(),
+  unit: text('unit').$type<Thing['unit']>().notNull(),
+  stock: doublePrecision('stock').notNull(),
+  place: text('place').notNull(),
+  minimum: doublePrecision('minimum'),
+  pack: doublePrecision('pack'),
+  price: doublePrecision('price'),
+  /** Taken out of the cupboard; its history stays. */
+  goneAt: timestamp('gone_at', { withTimezone: true, mode: 'date' }),
+})
+
+/** Why a stock changed, in order; never changed and never deleted. */
+export const moves = pgTable(
+  'moves',
+  {
+    number: bigserial('number', { mode: 'number' }).primaryKey(),
+    thing: uuid('thing')
+      .notNull()
+      .references(() => things.id),
+    lesson: uuid('lesson').references(() => lessons.id),
+    why: text('why').$type<'new' | 'corrected' | 'imported' | 'counted-back' | 'taken-out'>().notNull(),
+    change: doublePrecision('change').notNull(),
+    broken: doublePrecision('broken').notNull().default(0),
+    stock: doublePrecision('stock').notNull(),
+    at: when('at'),
+  },
+  (table) => [index('moves_of_thing').on(table.thing, table.number), index('moves_of_lesson').on(table.lesson)],
+)
+
+/** When each class has school. */
+export const calendars = pgTable('calendars', {
+  className: text('class_name').primaryKey(),
+  calendar: jsonb('calendar').$type<Calendar>().notNull(),
+})
+
+/** Settings of the whole school, by name. */
+export const settings = pgTable('settings', {
+  name: text('name').primaryKey(),
+  value: jsonb('value').notNull(),
 })

@@ -5,6 +5,14 @@ export function publicPlan(plan: Plan): Plan {
   return {
     ...plan,
     notes: '',
-    materials: plan.materials.map((material) => ({ ...material, thing: null, stock: '', pack: '', price: '', place: '', toBuy: false })),
+    materials: plan.materials.map((material) => ({
+      ...material,
+      thing: null,
+      stock: '',
+      pack: '',
+      price: '',
+      place: '',
+      toBuy: false,
+    })),
   }
 }

@@ -1,3 +1,4 @@
+import type { School } from '../../core/kit'
 import type { LessonRecord, Stop } from '../../core/lesson'
 import { readinessOf, secondLook } from '../../core/secondLook'
 import { question } from '../../core/wording'
@@ -18,9 +19,9 @@ export interface ShelfEntry {
   troubles: number
 }
 
-export function shelfEntry({ lesson, record }: { lesson: StoredLesson; record: LessonRecord }): ShelfEntry {
+export function shelfEntry(lesson: StoredLesson, record: LessonRecord, school: School): ShelfEntry {
   const { plan } = lesson
-  const findings = secondLook(plan, record)
+  const findings = secondLook(plan, record, school)
   const readiness = readinessOf(plan, record, findings)
   return {
     id: lesson.id,

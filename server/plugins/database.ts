@@ -1,7 +1,11 @@
 import { randomUUID } from 'node:crypto'
 import { defineNitroPlugin } from 'nitropack/runtime'
+import { withThings } from '../../core/kit'
 import { demoLessons } from '../../library/demo'
+import { demoCalendar, demoCupboard } from '../../library/demoSchool'
+import { saveCalendar } from '../database/calendars'
 import { closeDatabase, openOnce } from '../database/connection'
+import { saveThing } from '../database/cupboard'
 import { addLesson } from '../database/lessons'
 import type { Database } from '../database/open'
 import { endStreams } from '../live/stream'
@@ -27,5 +31,8 @@ export default defineNitroPlugin(() => {
 
 async function loadDemo(database: Database): Promise<void> {
   const today = new Date().toISOString().slice(0, 10)
-  for (const { plan, record } of demoLessons(today, randomUUID)) await addLesson(database, plan, record)
+  const things = demoCupboard(randomUUID)
+  for (const thing of things) await saveThing(database, thing)
+  await saveCalendar(database, 'Puffin', demoCalendar(today))
+  for (const { plan, record } of demoLessons(today, randomUUID)) await addLesson(database, withThings(plan, things), record)
 }

@@ -6,7 +6,9 @@ import { cautionWords, doerWords, nameOfCondition, variableWords } from '~~/core
 /** The start of the lesson: what we change, what stays the same, and what to be careful with. */
 const props = defineProps<{ plan: Plan }>()
 const care = computed(() =>
-  cautionsOf(props.plan).map(({ caution, doer }) => `${cautionWords(caution).name.toLowerCase()} (${doerWords(doer)})`),
+  cautionsOf(props.plan)
+    .filter(({ notHere }) => notHere === undefined)
+    .map(({ caution, doer }) => `${cautionWords(caution).name.toLowerCase()} (${doerWords(doer)})`),
 )
 </script>
 

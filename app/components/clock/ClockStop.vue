@@ -9,6 +9,10 @@ const plan = computed(() => lesson.plan!)
 const fit = computed(() => fitOf(plan.value))
 const fixedPhases = PHASES.filter((phase): phase is Exclude<Phase, 'test'> => phase !== 'test')
 
+const resize = (phase: Exclude<Phase, 'test'>, minutes: number) =>
+  lesson.edit((draft) => (draft.clock.phases[phase] = minutes), `phase-${phase}`)
+onMounted(() => lesson.lookAround())
+
 function set<Part extends keyof Clock>(part: Part, value: Clock[Part]): void {
   lesson.edit((draft) => (draft.clock[part] = value))
 }
@@ -19,13 +23,15 @@ function set<Part extends keyof Clock>(part: Part, value: Clock[Part]): void {
     <div class="stop-head">
       <h2>Clock</h2>
       <p class="soft">Does it fit before the bell?</p>
+      <div class="tools"><PrintMenu :names="['rota', 'jobs']" /></div>
     </div>
     <p class="verdict" :class="{ over: fit.spare < 0 }">
       <span v-if="fit.spare < 0" aria-hidden="true">▲</span>
       {{ fitVerdict(fit) }}
       <span class="ends">{{ endWords(plan, fit) }}</span>
     </p>
-    <TimeBar :plan="plan" :fit="fit" />
+    <TimeBar :plan="plan" :fit="fit" @resize="resize" />
+    <MendsPanel />
     <section class="section sheet when">
       <label class="field">
         <span>Day</span>
@@ -56,6 +62,8 @@ function set<Part extends keyof Clock>(part: Part, value: Clock[Part]): void {
         @update:model-value="set('minutes', $event ?? 60)"
       />
     </section>
+    <ArrangementPanel />
+    <ReadingsPanel v-if="plan.kind === 'over-time' && plan.watch.unit === 'min' && plan.watch.times.length > 0" />
     <div class="two">
       <section class="section sheet" aria-labelledby="one-trial">
         <h3 id="one-trial">One trial</h3>
@@ -71,6 +79,16 @@ function set<Part extends keyof Clock>(part: Part, value: Clock[Part]): void {
             :least="0"
             :most="86400"
             @update:model-value="lesson.edit((draft) => (draft.clock.trial[part] = $event ?? 0))"
+          />
+          <NumberField
+            v-if="fit.oneAfterTheOther"
+            steps
+            whole
+            label="Trials side by side"
+            :model-value="plan.clock.sideBySide"
+            :least="1"
+            :most="10"
+            @update:model-value="set('sideBySide', $event ?? 1)"
           />
         </div>
       </section>
@@ -89,12 +107,34 @@ function set<Part extends keyof Clock>(part: Part, value: Clock[Part]): void {
             @update:model-value="lesson.edit((draft) => (draft.clock.phases[phase] = $event ?? 0))"
           />
         </div>
+        <label class="check">
+          <input
+            type="checkbox"
+            :checked="plan.clock.fetchWhilePredicting"
+            @change="set('fetchWhilePredicting', ($event.target as HTMLInputElement).checked)"
+          />
+          one child of each group fetches while the others predict
+        </label>
       </section>
     </div>
+    <OverDaysPanel />
+    <JobsPanel />
   </div>
 </template>
 
 <style scoped>
+.tools {
+  margin-left: auto;
+  align-self: center;
+}
+.check {
+  display: inline-flex;
+  gap: 6px;
+  margin-top: 10px;
+}
+.check input {
+  accent-color: var(--green);
+}
 .verdict {
   margin-bottom: 12px;
   color: var(--green);

@@ -1,21 +1,51 @@
 <script setup lang="ts">
 import { timeAt, type Fit } from '~~/core/clock'
-import type { Plan } from '~~/core/lesson'
+import type { Phase, Plan } from '~~/core/lesson'
 import { minuteWords, PHASE_NAMES } from '~~/core/wording'
 
-/** The phases one after the other, as long as they take, with a line where the bell rings. */
+/** The phases one after the other, as long as they take, with a line where the bell rings. Their edges can be dragged. */
 const props = defineProps<{ plan: Plan; fit: Fit }>()
+const emit = defineEmits<{ resize: [phase: Exclude<Phase, 'test'>, minutes: number] }>()
 const whole = computed(() => Math.max(props.fit.needed, props.plan.clock.minutes, 1))
 const share = (minutes: number) => (minutes / whole.value) * 100
 const ticks = computed(() => {
   const step = whole.value > 150 ? 30 : whole.value > 60 ? 10 : 5
   return Array.from({ length: Math.floor(whole.value / step) + 1 }, (_, place) => place * step)
 })
+const MOST_MINUTES = 600
+const bar = ref<HTMLElement>()
+/** Everything but the test, whose length is worked out. */
+const edges = computed(() =>
+  props.fit.phases.flatMap(({ phase, start, minutes }) =>
+    phase === 'test' ? [] : [{ phase, minutes: props.plan.clock.phases[phase], at: start + minutes }],
+  ),
+)
+/** What is dragged: the bar keeps its scale meanwhile, so that the edge stays under the hand. */
+let drag: { phase: Exclude<Phase, 'test'>; from: number; x: number; perPixel: number } | undefined
+
+function grab(event: PointerEvent, phase: Exclude<Phase, 'test'>, from: number): void {
+  drag = { phase, from, x: event.clientX, perPixel: whole.value / bar.value!.clientWidth }
+  ;(event.currentTarget as HTMLElement).setPointerCapture(event.pointerId)
+}
+function move(event: PointerEvent): void {
+  if (drag) set(drag.phase, Math.round(drag.from + (event.clientX - drag.x) * drag.perPixel))
+}
+function set(phase: Exclude<Phase, 'test'>, minutes: number): void {
+  const wanted = Math.max(0, Math.min(MOST_MINUTES, minutes))
+  if (wanted !== props.plan.clock.phases[phase]) emit('resize', phase, wanted)
+}
+const STEPS: Record<string, number> = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1, PageUp: 5, PageDown: -5 }
+function onKey(event: KeyboardEvent, phase: Exclude<Phase, 'test'>, minutes: number): void {
+  const step = STEPS[event.key]
+  if (step === undefined) return
+  event.preventDefault()
+  set(phase, minutes + step)
+}
 </script>
 
 <template>
   <div class="bar">
-    <ol>
+    <ol ref="bar">
       <li
         v-for="{ phase, start, minutes } in fit.phases"
         :key="phase"
@@ -30,6 +60,24 @@ const ticks = computed(() => {
         <span v-if="share(fit.spare) > 5" class="minutes">{{ fit.spare }} spare</span>
       </li>
     </ol>
+    <span
+      v-for="{ phase, minutes, at } in edges"
+      :key="phase"
+      class="edge"
+      role="slider"
+      tabindex="0"
+      :aria-label="`${PHASE_NAMES[phase]}, minutes`"
+      :aria-valuenow="minutes"
+      :aria-valuemin="0"
+      :aria-valuemax="MOST_MINUTES"
+      :aria-valuetext="minuteWords(minutes)"
+      :style="{ left: `${share(at)}%` }"
+      @pointerdown.prevent="grab($event, phase, minutes)"
+      @pointermove="move"
+      @pointerup="drag = undefined"
+      @pointercancel="drag = undefined"
+      @keydown="onKey($event, phase, minutes)"
+    />
     <span class="bell" :class="{ over: fit.spare < 0 }" :style="{ left: `${share(plan.clock.minutes)}%` }"><span>bell</span></span>
     <div class="scale" aria-hidden="true">
       <span v-for="tick in ticks" :key="tick" :style="{ left: `${share(tick)}%` }">
@@ -88,11 +136,33 @@ li.spare {
   font-size: 14px;
   white-space: nowrap;
 }
+.edge {
+  position: absolute;
+  top: 22px;
+  width: 13px;
+  height: 92px;
+  margin-left: -7px;
+  cursor: ew-resize;
+  touch-action: none;
+}
+.edge::after {
+  content: '';
+  position: absolute;
+  inset: 32px 4px;
+  border-right: 1.5px solid var(--mark);
+  border-left: 1.5px solid var(--mark);
+}
+.edge:hover::after,
+.edge:focus-visible::after {
+  inset: 8px 4px;
+  border-color: var(--slate);
+}
 .bell {
   position: absolute;
   top: 2px;
   bottom: 20px;
   border-left: 3px solid var(--green);
+  pointer-events: none;
 }
 .bell span {
   position: absolute;

@@ -1,14 +1,21 @@
 <script setup lang="ts">
-import { cautionsOf } from '~~/core/kit'
-import { cautionWords, doerWords, list, SAFETY_LAST_WORD } from '~~/core/wording'
+import { cautionsOf, DOER, type Caution, type Doer } from '~~/core/kit'
+import { cautionSourceWords, cautionWords, doerWords, SAFETY_LAST_WORD } from '~~/core/wording'
 
-/** What to be careful with, who does it, and the tick that the teacher has seen it. */
+/** What to be careful with, who does it, and the tick that the teacher has seen it. None can be taken away, only answered. */
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
 const cautions = computed(() => cautionsOf(plan.value))
-const names = (ids: string[]) => list(ids.map((id) => plan.value.materials.find((one) => one.id === id)?.name ?? ''))
+const doers = [...new Set<Doer>(Object.values(DOER))]
+const names = (ids: string[]) =>
+  ids.map((id) => plan.value.materials.find((one) => one.id === id)?.name || 'a thing without a name')
+/** The caution whose reason for not applying is being written. */
+const answering = ref<Caution>()
 
-function note(caution: (typeof cautions.value)[number]['caution'], on: boolean): void {
+const reasonBox = ref<HTMLInputElement[]>()
+watch(answering, (now) => now && nextTick(() => reasonBox.value?.[0]?.focus()))
+
+function note(caution: Caution, on: boolean): void {
   lesson.edit(
     (draft) =>
       (draft.cautionsAcknowledged = on
@@ -16,6 +23,20 @@ function note(caution: (typeof cautions.value)[number]['caution'], on: boolean):
         : draft.cautionsAcknowledged.filter((one) => one !== caution)),
   )
 }
+
+function answer(caution: Caution, reason: string): void {
+  answering.value = undefined
+  lesson.edit((draft) => {
+    const { [caution]: _old, ...others } = draft.cautionsNotHere
+    draft.cautionsNotHere = reason.trim() === '' ? others : { ...others, [caution]: reason.trim().slice(0, 200) }
+  })
+}
+
+function addOwn(text: string): void {
+  lesson.edit((draft) => draft.ownCautions.push({ id: newId(), text, doer: 'adult-beside', acknowledged: false }))
+}
+const value = (event: Event) => (event.target as HTMLInputElement).value
+const checked = (event: Event) => (event.target as HTMLInputElement).checked
 </script>
 
 <template>
@@ -26,17 +47,73 @@ function note(caution: (typeof cautions.value)[number]['caution'], on: boolean):
         <label>
           <input
             type="checkbox"
-            :checked="one.acknowledged"
-            @change="note(one.caution, ($event.target as HTMLInputElement).checked)"
+            :checked="one.acknowledged || one.notHere !== undefined"
+            :disabled="one.notHere !== undefined"
+            @change="note(one.caution, checked($event))"
           />
-          <span>
+          <span :class="{ soft: one.notHere !== undefined }">
             <strong>{{ cautionWords(one.caution).name }}: {{ doerWords(one.doer) }}.</strong>
             {{ cautionWords(one.caution).what }}
-            <span class="soft">({{ names(one.materials) }})</span>
+            <span class="soft">({{ cautionSourceWords(names(one.materials), one.from) }})</span>
+            <template v-if="one.notHere !== undefined"> <strong>Not here:</strong> {{ one.notHere }}</template>
           </span>
         </label>
+        <input
+          v-if="answering === one.caution"
+          ref="reasonBox"
+          class="box reason"
+          maxlength="200"
+          placeholder="Why not here? Enter keeps it"
+          :aria-label="`Why ${cautionWords(one.caution).name} does not apply here`"
+          :value="one.notHere ?? ''"
+          @keydown.enter="answer(one.caution, value($event))"
+          @keydown.esc.stop="answering = undefined"
+          @blur="answering === one.caution && answer(one.caution, value($event))"
+        />
+        <button
+          v-else
+          type="button"
+          class="button small quiet"
+          @click="one.notHere === undefined ? (answering = one.caution) : answer(one.caution, '')"
+        >
+          {{ one.notHere === undefined ? 'does not apply' : 'it does apply' }}
+        </button>
+      </li>
+      <li v-for="(own, place) in plan.ownCautions" :key="own.id">
+        <label>
+          <input
+            type="checkbox"
+            :checked="own.acknowledged"
+            @change="lesson.edit((draft) => (draft.ownCautions[place]!.acknowledged = checked($event)))"
+          />
+          <span
+            ><strong>{{ own.text }}</strong> <span class="soft">(your own)</span></span
+          >
+        </label>
+        <select
+          class="box doer"
+          :aria-label="`Who does it: ${own.text}`"
+          :value="own.doer"
+          @change="lesson.edit((draft) => (draft.ownCautions[place]!.doer = value($event) as Doer))"
+        >
+          <option v-for="doer in doers" :key="doer" :value="doer">{{ doerWords(doer) }}</option>
+        </select>
+        <button
+          type="button"
+          class="button small quiet"
+          :aria-label="`Take away: ${own.text}`"
+          @click="lesson.edit((draft) => (draft.ownCautions = draft.ownCautions.filter(({ id }) => id !== own.id)))"
+        >
+          ✕
+        </button>
       </li>
     </ul>
+    <QuickAdd
+      label="Add a caution of your own"
+      placeholder="+ a caution of your own: the floor by the sink is slippery"
+      :longest="200"
+      @add="addOwn"
+    />
     <p class="last">{{ SAFETY_LAST_WORD }}</p>
   </section>
 </template>
@@ -46,18 +123,31 @@ h3 {
   margin-bottom: 6px;
   font-size: 17px;
 }
-label {
+li {
   display: flex;
   align-items: flex-start;
+  gap: 8px;
+  padding: 3px 0;
+}
+label {
+  display: flex;
+  flex: 1;
+  align-items: flex-start;
   gap: 10px;
-  padding: 4px 0;
   cursor: pointer;
 }
-input {
+label input {
+  flex: none;
   width: 18px;
   height: 18px;
   margin-top: 3px;
   accent-color: var(--green);
+}
+.reason {
+  width: 230px;
+}
+.doer {
+  width: 170px;
 }
 .last {
   margin-top: 8px;

@@ -1,16 +1,34 @@
 <script setup lang="ts">
-import { needsOf } from '~~/core/kit'
+import { COLUMNS, materialsFromPlan, needsOf } from '~~/core/kit'
 import { newMaterial } from '~~/core/lesson'
-import { PER_WORDS, trialSum } from '~~/core/wording'
+import { counted, moneyWords, PER_WORDS, spoonWords, trialSum } from '~~/core/wording'
+import { FIRST_COLUMNS } from './columns'
 
-/** What every tray holds, multiplied for the class, and what to be careful with. */
+/** What every tray holds, multiplied for the class; what runs short and what to do about it; getting ready; cautions. */
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
-const needs = computed(() => new Map(needsOf(plan.value).map((need) => [need.material, need])))
+const needs = computed(() => needsOf(plan.value, lesson.school))
+const needOf = computed(() => new Map(needs.value.map((need) => [need.material, need])))
+const whole = ref(false)
+const offered = computed(() => materialsFromPlan(plan.value, () => ''))
+const spoons = computed(() => spoonWords(needs.value.map(({ unit }) => unit)))
+const bill = computed(() => {
+  const bought = needs.value.filter(
+    ({ material, short }) => short > 0 && plan.value.materials.find(({ id }) => id === material)!.toBuy,
+  )
+  const cost = bought.reduce((sum, { packs }) => sum + (packs?.cost ?? 0), 0)
+  return bought.length === 0 ? '' : `To buy: ${counted(bought.length, 'thing')}${cost > 0 ? `, ${moneyWords(cost)}` : ''}.`
+})
+onMounted(() => lesson.lookAround())
 
 function add(name: string): void {
   lesson.edit((draft) => draft.materials.push(newMaterial(newId(), name)))
 }
+function take(name: string): void {
+  const material = materialsFromPlan(plan.value, newId).find((one) => one.name === name)
+  if (material) lesson.edit((draft) => draft.materials.push(material))
+}
+const PRINTS = ['trays', 'labels', 'picking', 'shopping', 'getting-ready', 'count-back'] as const
 </script>
 
 <template>
@@ -18,27 +36,16 @@ function add(name: string): void {
     <div class="stop-head">
       <h2>Kit</h2>
       <p class="soft figures">{{ trialSum(plan) }}</p>
-      <NuxtLink class="button main print" :to="`/print/${lesson.id}/trays`" target="_blank">Print the tray lists</NuxtLink>
+      <div class="row tools">
+        <button v-if="plan.materials.length > 0" type="button" class="button small" :aria-pressed="whole" @click="whole = !whole">
+          {{ whole ? 'Fewer columns' : 'All columns' }}
+        </button>
+        <NuxtLink class="button small" to="/cupboard">Cupboard</NuxtLink>
+        <PrintMenu :names="PRINTS" />
+      </div>
     </div>
-    <div class="scroll" tabindex="0" role="group" aria-label="Materials">
-      <table v-if="plan.materials.length > 0" class="ruled kit">
-        <thead>
-          <tr>
-            <th scope="col">Thing</th>
-            <th scope="col">Amount</th>
-            <th scope="col">for</th>
-            <th scope="col" class="figure">Tray</th>
-            <th scope="col" class="figure">Class</th>
-            <th scope="col" class="figure">Cupboard</th>
-            <th scope="col"><span class="sr-only">More</span></th>
-          </tr>
-        </thead>
-        <tbody>
-          <MaterialRow v-for="material in plan.materials" :key="material.id" :material="material" :need="needs.get(material.id)!" />
-        </tbody>
-      </table>
-    </div>
-    <div v-if="plan.materials.length === 0" class="empty-note">
+    <KitTable v-if="plan.materials.length > 0" :columns="whole ? [...COLUMNS] : FIRST_COLUMNS" :needs="needOf" :whole="whole" />
+    <div v-else class="empty-note">
       <strong>What does one tray hold?</strong>
       Name a thing and how much {{ PER_WORDS.group }} or {{ PER_WORDS.trial }} takes, such as “1 strip” {{ PER_WORDS.trial }}.
       Conditions, repeats, groups and spares are multiplied for you.
@@ -52,20 +59,31 @@ function add(name: string): void {
       :longest="200"
       @add="add"
     />
+    <p v-if="offered.length > 0" class="row offered">
+      <span class="hint">From the plan:</span>
+      <button v-for="one in offered" :key="one.name" type="button" class="button small quiet" @click="take(one.name)">
+        + {{ one.name }}
+      </button>
+    </p>
+    <p v-if="bill || spoons" class="hint">{{ bill }} {{ spoons }}</p>
+    <WaysOutPanel :needs="needs" />
     <CautionPanel />
+    <GettingReadyPanel :needs="needs" />
+    <CountBack :needs="needs" />
   </div>
 </template>
 
 <style scoped>
-.print {
+.tools {
   margin-left: auto;
   align-self: center;
 }
-.kit {
-  min-width: 700px;
-}
 .add {
   margin-top: 8px;
+}
+.offered {
+  margin-top: 6px;
+  gap: 4px 8px;
 }
 .figures {
   font-size: 15px;

@@ -1,208 +1,232 @@
 <script setup lang="ts">
-import { CAUTIONS, cautionsOfMaterial, type Caution, type Need } from '~~/core/kit'
-import { activeConditions, letterOf, type Material } from '~~/core/lesson'
-import { amountWords, cautionWords, PER_WORDS, readErrorWords } from '~~/core/wording'
+import { COLUMNS, withWritten, type Column, type Need } from '~~/core/kit'
+import { arrangementOf } from '~~/core/clock'
+import type { Material } from '~~/core/lesson'
+import { amountWords, measuredWords, moneyWords, PER_WORDS, readErrorWords, USE_WORDS } from '~~/core/wording'
+import { COLUMN_NAMES } from './columns'
 
-/** One thing of the kit: the amount as it is written, and what that makes for a tray and for the class. */
-const props = defineProps<{ material: Material; need: Need }>()
+/** One thing of the kit: what is written of it, and what that makes for a tray and for the class. */
+const props = defineProps<{ material: Material; need: Need; columns: Column[]; row: number; whole: boolean }>()
+defineEmits<{ key: [event: KeyboardEvent, column: Column]; paste: [event: ClipboardEvent, column: Column] }>()
 const lesson = useLesson()
-const plan = computed(() => lesson.plan!)
 const more = ref(false)
-const trouble = computed(() => (props.need.amount.ok ? '' : readErrorWords(props.need.amount.code)))
-const cautions = computed(() => cautionsOfMaterial(props.material))
+/** What was typed into a cell that takes a choice or a number, until it can be one. */
+const drafts = ref<Partial<Record<Column, string>>>({})
 const label = computed(() => props.material.name || 'a thing without a name')
+const fromCupboard = computed(() => props.need.supply.thing !== undefined)
+const trayDiffers = computed(() => new Set(Object.values(props.need.trays)).size > 1)
+const shared = computed(() => arrangementOf(lesson.plan!) === 'share-out')
 
-function set<Part extends keyof Material>(part: Part, value: Material[Part], typing = ''): void {
+const troubles = computed(() => {
+  const { amount, supply } = props.need
+  const found: [Column, string][] = supply.problems.map(({ field, code }) => [field, readErrorWords(code)])
+  if (!amount.ok) found.unshift(['amount', readErrorWords(amount.code)])
+  for (const column of Object.keys(drafts.value) as Column[]) found.push([column, 'Write a number, like 10.'])
+  return found
+})
+const isWrong = (column: Column) => troubles.value.some(([field]) => field === column)
+
+function written(column: Column): string {
+  const { material } = props
+  const draft = drafts.value[column]
+  if (draft !== undefined) return draft
+  if (column === 'spare') return material.spare === 0 ? '' : `${Math.round(material.spare * 100)} %`
+  if (column === 'rinse') return material.rinse === 0 ? '' : String(material.rinse)
+  return material[column]
+}
+
+/** What the cupboard says instead of what could be written here. */
+function cupboardSays(column: Column): string | undefined {
+  const { supply, unit } = props.need
+  if (!supply.thing) return undefined
+  if (column === 'stock') return supply.stock === undefined ? '?' : amountWords(supply.stock, unit)
+  if (column === 'pack') return supply.pack === undefined ? '–' : amountWords(supply.pack, unit)
+  if (column === 'price') return supply.price === undefined ? '–' : moneyWords(supply.price)
+  return column === 'place' ? supply.place || '–' : undefined
+}
+
+function write(column: Column, text: string): void {
+  const changed = withWritten(props.material, column, text)
+  if (!changed) return void (drafts.value = { ...drafts.value, [column]: text })
+  const { [column]: _typed, ...rest } = drafts.value
+  drafts.value = rest
   lesson.edit(
-    (draft) => (draft.materials.find((one) => one.id === props.material.id)![part] = value),
-    typing && `${typing}-${props.material.id}`,
+    (draft) => (draft.materials = draft.materials.map((one) => (one.id === props.material.id ? changed : one))),
+    `${column}-${props.material.id}`,
   )
 }
 
-function toggleCaution(caution: Caution, on: boolean): void {
-  const { cautions: own } = props.material
-  set('cautions', on ? [...own, caution] : own.filter((one) => one !== caution))
+/** While it is being typed, text is kept as it stands, spaces and all; numbers only when the cell is left. */
+function typed(column: Column, text: string): void {
+  if (column === 'spare' || column === 'rinse') return void (drafts.value = { ...drafts.value, [column]: text })
+  lesson.edit(
+    (draft) =>
+      Object.assign(
+        draft.materials.find((one) => one.id === props.material.id)!,
+        { [column]: text.slice(0, 200) },
+      ),
+    `${column}-${props.material.id}`,
+  )
 }
+const valueOf = (event: Event) => (event.target as HTMLInputElement).value
 </script>
 
 <template>
   <tr :class="{ short: need.short > 0 }">
-    <td class="name">
-      <GrowingField
-        plain
-        :label="`Name: ${label}`"
-        :model-value="material.name"
-        @update:model-value="set('name', $event.slice(0, 200), 'name')"
-      />
-    </td>
-    <td class="amount">
-      <input
-        class="box"
-        :class="{ wrong: trouble }"
-        :value="material.amount"
-        maxlength="200"
-        :data-target="`amount-${material.id}`"
-        :aria-label="`Amount of ${label}`"
-        :title="trouble"
-        :aria-invalid="trouble ? true : undefined"
-        @input="set('amount', ($event.target as HTMLInputElement).value, 'amount')"
-      />
-    </td>
-    <td class="per">
+    <td v-for="column in columns" :key="column" :class="column">
       <select
+        v-if="column === 'per' || column === 'use'"
         class="box"
-        :value="material.per"
-        :aria-label="`${label} is for`"
-        @change="set('per', ($event.target as HTMLSelectElement).value as Material['per'])"
+        :value="material[column]"
+        :aria-label="`${label}: ${COLUMN_NAMES[column]}`"
+        :data-row="row"
+        :data-column="COLUMNS.indexOf(column)"
+        @change="write(column, valueOf($event) === 'up' ? 'used up' : valueOf($event))"
+        @keydown="$emit('key', $event, column)"
       >
-        <option v-for="(words, per) in PER_WORDS" :key="per" :value="per">{{ words }}</option>
+        <option v-for="(words, value) in column === 'per' ? PER_WORDS : USE_WORDS" :key="value" :value="value">{{ words }}</option>
       </select>
-    </td>
-    <td class="figure">{{ need.perTray === undefined ? '–' : amountWords(need.perTray, need.unit) }}</td>
-    <td class="figure strong">
-      {{ amountWords(need.forClass, need.unit)
-      }}<span v-if="need.spare > 0" class="spare">{{ amountWords(need.spare, need.unit) }} spare</span>
-    </td>
-    <td class="figure stock">
-      <NumberField
-        bare
-        optional
-        :label="`${label} in the cupboard`"
-        :target="`stock-${material.id}`"
-        :model-value="material.stock"
-        :least="0"
-        @update:model-value="set('stock', $event)"
+      <span v-else-if="cupboardSays(column) !== undefined" class="said" title="from the cupboard">{{ cupboardSays(column) }}</span>
+      <textarea
+        v-else
+        rows="1"
+        class="cell"
+        :class="{ wrong: isWrong(column) }"
+        :value="written(column)"
+        maxlength="200"
+        autocomplete="off"
+        :aria-label="
+          column === 'amount' ? `Amount of ${label}` : column === 'name' ? `Name: ${label}` : `${label}: ${COLUMN_NAMES[column]}`
+        "
+        :aria-invalid="isWrong(column) ? true : undefined"
+        :data-row="row"
+        :data-column="COLUMNS.indexOf(column)"
+        :data-target="`${column}-${material.id}`"
+        @input="typed(column, valueOf($event))"
+        @change="write(column, valueOf($event))"
+        @keydown="$emit('key', $event, column)"
+        @paste="$emit('paste', $event, column)"
       />
+    </td>
+    <td v-if="!whole" class="figure">
+      <template v-if="need.perTray === undefined">–</template>
+      <template v-else>{{ trayDiffers ? 'up to ' : '' }}{{ measuredWords(need.perTray, need.unit) }}</template>
+    </td>
+    <td class="figure strong">
+      {{ measuredWords(need.forClass, need.unit)
+      }}<span v-if="need.spare > 0 && !whole" class="spare">{{ amountWords(need.spare, need.unit) }} spare</span>
+      <span v-else-if="material.use === 'again' && material.goesRound !== null" class="spare">goes round</span>
+    </td>
+    <td v-if="!whole" class="figure there">
+      <template v-if="need.supply.stock !== undefined">{{ amountWords(need.supply.stock, need.unit) }}</template>
+      <template v-else>–</template>
       <span v-if="need.short > 0" class="trouble">
         <span aria-hidden="true">▲</span>
         {{ amountWords(need.short, need.unit) }} short{{ material.toBuy ? ', to buy' : '' }}
       </span>
+      <span v-else-if="fromCupboard" class="spare">in the cupboard</span>
     </td>
-    <td>
+    <td class="last">
       <button
         type="button"
         class="button small quiet"
         :aria-expanded="more"
         :aria-label="`More about ${label}`"
+        :data-target="`more-${material.id}`"
         @click="more = !more"
       >
         {{ more ? 'less' : 'more' }}
       </button>
     </td>
   </tr>
+  <tr v-if="troubles.length > 0" class="explain">
+    <td :colspan="columns.length + (whole ? 2 : 4)">
+      <p v-for="[column, words] in troubles" :key="column" class="trouble" role="alert">{{ COLUMN_NAMES[column] }}: {{ words }}</p>
+    </td>
+  </tr>
   <tr v-if="more" class="more">
-    <td colspan="7">
-      <div class="row">
-        <label class="field">
-          <span>Only for</span>
-          <select
-            class="box"
-            :value="material.condition ?? ''"
-            @change="set('condition', ($event.target as HTMLSelectElement).value || null)"
-          >
-            <option value="">all conditions</option>
-            <option v-for="condition in activeConditions(plan)" :key="condition.id" :value="condition.id">
-              {{ letterOf(plan, condition.id) }} {{ condition.label }}
-            </option>
-          </select>
-        </label>
-        <label class="field">
-          <span>Afterwards</span>
-          <select
-            class="box"
-            :value="material.use"
-            @change="set('use', ($event.target as HTMLSelectElement).value as Material['use'])"
-          >
-            <option value="up">used up</option>
-            <option value="again">used again</option>
-          </select>
-        </label>
-        <NumberField
-          label="Spares, in 100"
-          :model-value="Math.round(material.spare * 100)"
-          :least="0"
-          :most="500"
-          @update:model-value="set('spare', ($event ?? 0) / 100)"
-        />
-        <NumberField
-          optional
-          label="In one pack"
-          :model-value="material.packSize"
-          :least="0.001"
-          @update:model-value="set('packSize', $event)"
-        />
-        <label class="check">
-          <input type="checkbox" :checked="material.toBuy" @change="set('toBuy', ($event.target as HTMLInputElement).checked)" />
-          to buy
-        </label>
-        <button
-          type="button"
-          class="button small quiet"
-          @click="lesson.edit((draft) => (draft.materials = draft.materials.filter((one) => one.id !== material.id)))"
-        >
-          Take away
-        </button>
-      </div>
-      <fieldset>
-        <legend class="hint">Cautions. Those in its name are added by themselves.</legend>
-        <label v-for="caution in CAUTIONS" :key="caution" class="check">
-          <input
-            type="checkbox"
-            :checked="cautions.includes(caution)"
-            :disabled="cautions.includes(caution) && !material.cautions.includes(caution)"
-            @change="toggleCaution(caution, ($event.target as HTMLInputElement).checked)"
-          />
-          {{ cautionWords(caution).name }}
-        </label>
-      </fieldset>
+    <td :colspan="columns.length + (whole ? 2 : 4)">
+      <MaterialMore :material="material" :need="need" :shared="shared" />
     </td>
   </tr>
 </template>
 
 <style scoped>
 td {
-  padding: 3px 6px !important;
+  padding: 2px 4px !important;
 }
 .name {
-  min-width: 180px;
+  min-width: 190px;
 }
-.amount {
-  width: 92px;
+.amount,
+.stock,
+.pack,
+.price {
+  width: 84px;
 }
-.per {
+.place {
+  min-width: 110px;
+}
+.spare,
+.rinse {
+  width: 70px;
+}
+.per,
+.use {
   width: 138px;
 }
-.amount .box,
-.per .box {
+.box {
   min-height: 30px;
   padding: 2px 6px;
+}
+.cell {
+  display: block;
+  width: 100%;
+  padding: 3px 5px;
+  border: 1px solid transparent;
+  border-radius: 4px;
+  background: transparent;
+  line-height: 1.35;
+  resize: none;
+  field-sizing: content;
+  overflow-wrap: anywhere;
+}
+.amount .cell,
+.whole .cell {
+  border-color: var(--mark);
+  background: var(--card);
+}
+.cell:hover {
+  border-color: var(--line);
+}
+.cell:focus {
+  border-color: var(--slate);
+  background: var(--card);
+}
+.cell.wrong {
+  border: 2px solid var(--beet);
+}
+.said {
+  padding: 0 5px;
 }
 .strong {
   font-weight: 700;
 }
-.spare {
+span.spare {
   display: block;
+  width: auto;
   color: var(--soft);
   font-size: 13px;
   font-weight: 400;
 }
-.stock {
-  width: 96px;
+.there .trouble {
+  display: block;
 }
-.stock :deep(.entry) {
-  justify-content: flex-end;
+.explain td {
+  padding: 0 8px 6px !important;
 }
 .more td {
   padding: 8px 10px 14px !important;
   background: var(--panel);
-}
-.check {
-  display: inline-flex;
-  gap: 5px;
-  margin-right: 14px;
-  font-size: 15px;
-}
-.check input {
-  accent-color: var(--green);
 }
 </style>

@@ -1,13 +1,28 @@
 <script setup lang="ts">
-import { MOST_GROUPS, withGroups } from '~~/core/lesson'
-import { counted } from '~~/core/wording'
+import { groupsBySize, MOST_GROUPS, withGroups } from '~~/core/lesson'
+import { scarceLimits } from '~~/core/waysOut'
+import { counted, limitWords, list } from '~~/core/wording'
 
 /** The class in groups: each has a name and a shape; a child is a seat number. */
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
 
+const limits = computed(() => scarceLimits(plan.value, lesson.school))
+const sizes = computed(() => {
+  const seats = plan.value.groups.map((group) => group.seats)
+  const different = [...new Set(seats)].sort((a, b) => b - a)
+  return list(different.map((size) => `${seats.filter((one) => one === size).length} of ${size}`))
+})
+
 function resize(groups: number | null): void {
   lesson.replace(withGroups(plan.value, groups ?? 1, newId))
+}
+function setChildren(children: number | null): void {
+  lesson.replace(withGroups({ ...plan.value, children: children ?? 0 }, plan.value.groups.length, newId))
+}
+/** A scarce thing goes round between all the groups, in as many rounds as it takes. */
+function goRound(material: string, stock: number): void {
+  lesson.edit((draft) => (draft.materials.find((one) => one.id === material)!.goesRound = stock))
 }
 </script>
 
@@ -18,6 +33,24 @@ function resize(groups: number | null): void {
       <span class="soft">{{ counted(plan.children, 'child', 'children') }} in {{ counted(plan.groups.length, 'group') }}</span>
     </summary>
     <div class="row">
+      <label class="field class">
+        <span>Class</span>
+        <input
+          class="box"
+          maxlength="200"
+          :value="plan.className"
+          @change="lesson.edit((draft) => (draft.className = ($event.target as HTMLInputElement).value.trim()))"
+        />
+      </label>
+      <NumberField label="Children" :model-value="plan.children" :least="0" :most="200" whole @update:model-value="setChildren" />
+      <NumberField
+        label="Children in a group"
+        :model-value="Math.max(0, ...plan.groups.map((group) => group.seats))"
+        :least="1"
+        :most="60"
+        whole
+        @update:model-value="resize(groupsBySize(plan.children, $event ?? 4))"
+      />
       <NumberField
         steps
         label="Groups"
@@ -27,8 +60,19 @@ function resize(groups: number | null): void {
         whole
         @update:model-value="resize"
       />
-      <p class="hint">Up to {{ MOST_GROUPS }}. Groups that wrote something stay when you make more.</p>
+      <p class="hint">{{ sizes }}. Up to {{ MOST_GROUPS }} groups; those that wrote something stay when you make more.</p>
     </div>
+    <ul v-if="limits.length > 0" class="limits">
+      <li v-for="limit in limits" :key="limit.material" class="row">
+        <span><span aria-hidden="true">▲</span> {{ limitWords(limit, plan) }}</span>
+        <button v-if="limit.groups" type="button" class="button small" @click="resize(limit.groups)">
+          Make {{ counted(limit.groups, 'group') }}
+        </button>
+        <button type="button" class="button small" @click="goRound(limit.material, limit.stock)">
+          {{ counted(limit.rounds, 'round') }}
+        </button>
+      </li>
+    </ul>
     <ul class="groups">
       <li v-for="(group, place) in plan.groups" :key="group.id">
         <ShapeBadge :shape="group.shape" />
@@ -57,6 +101,12 @@ function resize(groups: number | null): void {
 </template>
 
 <style scoped>
+.class {
+  width: 130px;
+}
+.limits {
+  margin-top: 8px;
+}
 .groups {
   display: grid;
   grid-template-columns: 1fr 1fr;

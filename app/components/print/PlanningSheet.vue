@@ -1,7 +1,10 @@
 <script setup lang="ts">
+import { conditionsByGroup } from '~~/core/clock'
+import { cautionsOf } from '~~/core/kit'
 import { activeConditions, changedFactor, keptFactors, letterOf, measuredCard, type Group, type Plan } from '~~/core/lesson'
 import { unitOf } from '~~/core/quantity'
 import {
+  cautionLine,
   FRAME_WORDS,
   nameOfCondition,
   question,
@@ -20,6 +23,18 @@ const unit = computed(() => unitOf(measuredCard(props.plan)?.method.unit ?? 'cou
 const sheets = computed<(Group | undefined)[]>(() => (props.blank ? [undefined] : props.plan.groups))
 const headings = computed(() => readingHeadings(props.plan))
 const worked = computed(() => workedOutColumn(props.plan))
+// A group writes down what is its own: shared out, that is not every condition.
+const own = computed(() => conditionsByGroup(props.plan))
+const conditionsFor = (group: Group | undefined) =>
+  activeConditions(props.plan).filter(({ id }) => !group || own.value.get(group.id)!.includes(id))
+const cautions = computed(() => cautionsOf(props.plan).filter(({ notHere }) => notHere === undefined))
+const care = (adult: boolean) =>
+  [
+    ...cautions.value
+      .filter(({ doer }) => (doer === 'adult-only') === adult)
+      .map(({ caution, doer }) => cautionLine(caution, doer)),
+    ...props.plan.ownCautions.filter(({ doer }) => (doer === 'adult-only') === adult).map(({ text }) => text),
+  ].join(', ')
 const LINES = 4
 </script>
 
@@ -74,19 +89,27 @@ const LINES = 4
           </tr>
         </thead>
         <tbody>
-          <tr v-for="condition in activeConditions(plan)" :key="condition.id">
+          <tr v-for="condition in conditionsFor(group)" :key="condition.id">
             <th>{{ letterOf(plan, condition.id) }} {{ blank ? '' : nameOfCondition(plan, condition.id) }}</th>
             <td v-for="heading in headings" :key="heading" />
             <td v-if="worked" />
           </tr>
         </tbody>
       </table>
+      <p v-if="!blank && care(true)" class="care"><strong>An adult does this for you:</strong> {{ care(true) }}.</p>
+      <p v-if="!blank && care(false)" class="care">
+        <strong>Take care:</strong> {{ care(false) }}. The school’s own rules come first.
+      </p>
       <p class="found">We found that <span class="line wide" /><span class="line wide" /></p>
     </section>
   </div>
 </template>
 
 <style scoped>
+.care {
+  margin-top: 3mm;
+  font-size: 11pt;
+}
 header {
   display: flex;
   align-items: baseline;

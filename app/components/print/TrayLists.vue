@@ -1,15 +1,38 @@
 <script setup lang="ts">
-import { cautionsOf, needsOf } from '~~/core/kit'
+import { cautionsOf, needsOf, type Need, type School } from '~~/core/kit'
 import type { Plan } from '~~/core/lesson'
-import { amountWords, cautionWords, counted, doerWords, question, SAFETY_LAST_WORD, trialSum } from '~~/core/wording'
+import {
+  amountWords,
+  cautionLine,
+  cautionWords,
+  counted,
+  doerWords,
+  measuredWords,
+  question,
+  SAFETY_LAST_WORD,
+  trialSum,
+} from '~~/core/wording'
 
 /** What the class needs on one page, then a list with tick boxes for every group's tray. */
-const props = defineProps<{ plan: Plan }>()
+const props = defineProps<{ plan: Plan; school: School }>()
 const needs = computed(() =>
-  needsOf(props.plan).map((need) => ({ ...need, name: props.plan.materials.find((one) => one.id === need.material)!.name })),
+  needsOf(props.plan, props.school).map((need) => ({
+    ...need,
+    name: props.plan.materials.find((one) => one.id === need.material)!.name,
+  })),
 )
-const onTray = computed(() => needs.value.filter((need) => need.perTray !== undefined && need.perTray > 0))
+const onTray = (group: string) => needs.value.filter((need) => (need.trays[group] ?? 0) > 0)
+const elsewhere = computed(() => needs.value.filter((need) => need.perTray === undefined && need.forClass > 0))
+const eachTray = ({ trays, perTray, unit }: Need) =>
+  perTray === undefined ? '' : `${new Set(Object.values(trays)).size > 1 ? 'up to ' : ''}${measuredWords(perTray, unit)}`
 const cautions = computed(() => cautionsOf(props.plan))
+const onCard = computed(
+  () =>
+    [
+      ...cautions.value.filter(({ notHere }) => notHere === undefined).map(({ caution, doer }) => cautionLine(caution, doer)),
+      ...props.plan.ownCautions.map(({ text }) => text),
+    ].join(', ') || 'nothing special',
+)
 </script>
 
 <template>
@@ -33,10 +56,10 @@ const cautions = computed(() => cautionsOf(props.plan))
             <td class="tick"><span class="square" /></td>
             <td>{{ need.name }}</td>
             <td class="figure">
-              <strong>{{ amountWords(need.forClass, need.unit) }}</strong>
+              <strong>{{ measuredWords(need.forClass, need.unit) }}</strong>
             </td>
             <td class="figure">{{ need.spare > 0 ? amountWords(need.spare, need.unit) : '' }}</td>
-            <td class="figure">{{ need.perTray === undefined ? '' : amountWords(need.perTray, need.unit) }}</td>
+            <td class="figure">{{ eachTray(need) }}</td>
             <td class="figure">
               {{
                 need.short > 0
@@ -54,7 +77,14 @@ const cautions = computed(() => cautionsOf(props.plan))
           <span>
             <strong>{{ cautionWords(one.caution).name }}: {{ doerWords(one.doer) }}.</strong>
             {{ cautionWords(one.caution).what }}
+            <template v-if="one.notHere"> Not here: {{ one.notHere }}.</template>
           </span>
+        </li>
+        <li v-for="own in plan.ownCautions" :key="own.id">
+          <span class="square" />
+          <span
+            ><strong>{{ own.text }}</strong> ({{ doerWords(own.doer) }})</span
+          >
         </li>
       </ul>
       <p class="last">{{ SAFETY_LAST_WORD }}</p>
@@ -73,21 +103,22 @@ const cautions = computed(() => cautionsOf(props.plan))
       <p>{{ question(plan) }}</p>
       <table class="ruled list">
         <tbody>
-          <tr v-for="need in onTray" :key="need.material">
+          <tr v-for="need in onTray(group.id)" :key="need.material">
             <td class="tick"><span class="square" /></td>
             <td>{{ need.name }}</td>
             <td class="figure">
-              <strong>{{ amountWords(need.perTray!, need.unit) }}</strong>
+              <strong>{{ measuredWords(need.trays[group.id]!, need.unit) }}</strong>
             </td>
           </tr>
         </tbody>
       </table>
+      <p v-if="elsewhere.length > 0" class="care">
+        Not on the tray:
+        {{ elsewhere.map(({ name, forClass, unit }) => `${name} (${measuredWords(forClass, unit)} for the class)`).join(', ') }}.
+      </p>
       <p class="care">
         Take care:
-        {{
-          cautions.map((one) => `${cautionWords(one.caution).name.toLowerCase()} (${doerWords(one.doer)})`).join(', ') ||
-          'nothing special'
-        }}. {{ SAFETY_LAST_WORD }}
+        {{ onCard }}. {{ SAFETY_LAST_WORD }}
       </p>
     </section>
   </div>

@@ -2,7 +2,7 @@
 import { readBlock } from '~~/core/formats'
 import { activeConditions, letterOf, measuredCard } from '~~/core/lesson'
 import { unitOf } from '~~/core/quantity'
-import { cellKey, practiceOf, progressOf, type Cell } from '~~/core/record'
+import { cellKey, gridRows, progressOf, type Cell } from '~~/core/record'
 import { cellTarget } from '~~/core/secondLook'
 import { momentWords, nameOfCondition, readingHeading, readingHeadings } from '~~/core/wording'
 
@@ -14,21 +14,13 @@ const plan = computed(() => lesson.plan!)
 const unit = computed(() => measuredCard(plan.value)!.method.unit)
 const conditions = computed(() => activeConditions(plan.value))
 const progress = computed(() => progressOf(plan.value, lesson.record.readings))
-const practice = computed(() => practiceOf(plan.value, lesson.record.readings))
 /** Headings under each condition: practice, then every repeat, at every moment it is read. */
 const columns = computed(() => [
   ...(props.withPractice ? readingHeading(plan.value, 'practice') : []),
   ...readingHeadings(plan.value),
 ])
 const perCondition = computed(() => columns.value.length)
-const rows = computed(() =>
-  progress.value.map(({ group, cells }) =>
-    conditions.value.flatMap(({ id }) => [
-      ...(props.withPractice ? practice.value.filter((cell) => cell.group === group && cell.condition === id) : []),
-      ...cells.filter((cell) => cell.condition === id),
-    ]),
-  ),
-)
+const rows = computed(() => gridRows(plan.value, lesson.record.readings, props.withPractice))
 const { drafts, troubles, textOf, write } = useGridEntry()
 const doubtful = computed(
   () => new Set(lesson.findings.flatMap((finding) => (finding.code === 'doubtful' ? [finding.reading] : []))),
@@ -41,44 +33,22 @@ const nameOfGroup = (id: string) => plan.value.groups.find((group) => group.id =
 const isChosen = (cell: Cell) => chosen.value && cellKey(chosen.value) === cellKey(cell)
 // The chosen place follows what is written into it.
 watch(rows, (all) => {
-  if (chosen.value) chosen.value = all.flat().find((cell) => cellKey(cell) === cellKey(chosen.value!)) ?? chosen.value
+  if (chosen.value) chosen.value = all.flat().find((cell) => cell && cellKey(cell) === cellKey(chosen.value!)) ?? chosen.value
 })
 
-function input(row: number, column: number): HTMLInputElement | null {
-  return grid.value?.querySelector(`[data-row="${row}"][data-column="${column}"]`) ?? null
-}
-
-function go(row: number, column: number): void {
-  const last = rows.value.length - 1
-  if (row > last) [row, column] = [0, column + 1]
-  if (row < 0) [row, column] = [last, column - 1]
-  const next = input(row, column)
-  next?.focus()
-  next?.select()
-}
+const { follow } = useSheetKeys(grid)
 
 function onKey(event: KeyboardEvent, row: number, column: number): void {
   const field = event.target as HTMLInputElement
-  const selected = field.selectionStart === 0 && field.selectionEnd === field.value.length
-  const moves: Record<string, [number, number] | undefined> = {
-    Enter: [row + (event.shiftKey ? -1 : 1), column],
-    ArrowDown: [row + 1, column],
-    ArrowUp: [row - 1, column],
-    ArrowRight: selected || field.selectionStart === field.value.length ? [row, column + 1] : undefined,
-    ArrowLeft: selected || field.selectionEnd === 0 ? [row, column - 1] : undefined,
+  const cell = rows.value[row]![column]!
+  if (event.key !== 'Escape') {
+    follow(event, row, column, () => void write([{ cell, text: field.value }]))
+    return
   }
-  const to = moves[event.key]
-  if (event.key === 'Escape') {
-    const cell = rows.value[row]![column]!
-    drafts.value.delete(cellKey(cell))
-    troubles.value.delete(cellKey(cell))
-    field.value = textOf(cell)
-    field.select()
-  } else if (to && !event.ctrlKey && !event.metaKey) {
-    event.preventDefault()
-    void write([{ cell: rows.value[row]![column]!, text: field.value }])
-    go(...to)
-  }
+  drafts.value.delete(cellKey(cell))
+  troubles.value.delete(cellKey(cell))
+  field.value = textOf(cell)
+  field.select()
 }
 
 function onFocus(event: FocusEvent, cell: Cell): void {
@@ -137,38 +107,42 @@ function onPaste(event: ClipboardEvent, row: number, column: number): void {
               {{ plan.groups[row]!.name }}
             </span>
           </th>
-          <td
-            v-for="(cell, column) in cells"
-            :key="cellKey(cell)"
-            :class="{
-              first: column % perCondition === 0,
-              chosen: isChosen(cell),
-              practice: cell.practice,
-              aside: cell.kept.length === 0 && cell.setAside.length > 0,
-              doubtful: cell.kept.some((reading) => doubtful.has(reading.id)),
-              wrong: troubles.has(cellKey(cell)),
-            }"
-          >
-            <input
-              :value="textOf(cell)"
-              autocomplete="off"
-              maxlength="60"
-              :aria-label="labelOf(cell)"
-              :data-row="row"
-              :data-column="column"
-              :data-target="cell.practice ? undefined : cellTarget(cell)"
-              :title="troubles.get(cellKey(cell))"
-              :aria-invalid="troubles.has(cellKey(cell)) ? true : undefined"
-              @input="drafts.set(cellKey(cell), ($event.target as HTMLInputElement).value)"
-              @focus="onFocus($event, cell)"
-              @blur="write([{ cell, text: ($event.target as HTMLInputElement).value }])"
-              @keydown="onKey($event, row, column)"
-              @paste="onPaste($event, row, column)"
-            />
-            <span v-if="cell.kept.some((reading) => doubtful.has(reading.id))" class="mark" aria-hidden="true">?</span>
-            <span v-else-if="cell.kept.length > 1" class="mark" aria-hidden="true">{{ cell.kept.length }}×</span>
-            <span v-else-if="cell.setAside.length > 0" class="mark soft" aria-hidden="true">⊘</span>
-          </td>
+          <template v-for="(cell, column) in cells" :key="column">
+            <td v-if="!cell" class="none" :class="{ first: column % perCondition === 0 }">
+              <span class="sr-only">not this group’s</span>
+            </td>
+            <td
+              v-else
+              :class="{
+                first: column % perCondition === 0,
+                chosen: isChosen(cell),
+                practice: cell.practice,
+                aside: cell.kept.length === 0 && cell.setAside.length > 0,
+                doubtful: cell.kept.some((reading) => doubtful.has(reading.id)),
+                wrong: troubles.has(cellKey(cell)),
+              }"
+            >
+              <input
+                :value="textOf(cell)"
+                autocomplete="off"
+                maxlength="60"
+                :aria-label="labelOf(cell)"
+                :data-row="row"
+                :data-column="column"
+                :data-target="cell.practice ? undefined : cellTarget(cell)"
+                :title="troubles.get(cellKey(cell))"
+                :aria-invalid="troubles.has(cellKey(cell)) ? true : undefined"
+                @input="drafts.set(cellKey(cell), ($event.target as HTMLInputElement).value)"
+                @focus="onFocus($event, cell)"
+                @blur="write([{ cell, text: ($event.target as HTMLInputElement).value }])"
+                @keydown="onKey($event, row, column)"
+                @paste="onPaste($event, row, column)"
+              />
+              <span v-if="cell.kept.some((reading) => doubtful.has(reading.id))" class="mark" aria-hidden="true">?</span>
+              <span v-else-if="cell.kept.length > 1" class="mark" aria-hidden="true">{{ cell.kept.length }}×</span>
+              <span v-else-if="cell.setAside.length > 0" class="mark soft" aria-hidden="true">⊘</span>
+            </td>
+          </template>
           <td class="done">{{ progress[row]!.done }} of {{ progress[row]!.all }}</td>
         </tr>
       </tbody>
@@ -178,6 +152,9 @@ function onPaste(event: ClipboardEvent, row: number, column: number): void {
 </template>
 
 <style scoped>
+.none {
+  background: repeating-linear-gradient(45deg, transparent 0 5px, var(--line) 5px 6px);
+}
 .grid {
   width: 100%;
   border-collapse: separate;

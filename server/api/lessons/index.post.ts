@@ -1,9 +1,11 @@
 import { randomUUID } from 'node:crypto'
+import { withThings } from '../../../core/kit'
 import { emptyPlan } from '../../../core/lesson'
 import { INVESTIGATIONS, planFrom } from '../../../library'
 import { newLessonSchema } from '../../../schemas/requests'
 import { deskRoute } from '../../access/route'
 import { notFound } from '../../access/refusal'
+import { listThings } from '../../database/cupboard'
 import { addLesson, lastClass } from '../../database/lessons'
 
 /** A new lesson, from the library or from nothing, for the class of the last one. */
@@ -14,5 +16,6 @@ export default deskRoute({ body: newLessonSchema }, async ({ database, body }) =
   }
   const investigation = Object.hasOwn(INVESTIGATIONS, body.investigation) ? INVESTIGATIONS[body.investigation] : undefined
   if (!investigation) throw notFound('investigation')
-  return { id: (await addLesson(database, planFrom(investigation, className, children, randomUUID))).id }
+  const plan = withThings(planFrom(investigation, className, children, randomUUID), await listThings(database))
+  return { id: (await addLesson(database, plan)).id }
 })

@@ -1,14 +1,25 @@
 <script setup lang="ts">
 import type { Component } from 'vue'
+import { NO_SCHOOL, type School } from '~~/core/kit'
 import type { LessonRecord, Plan } from '~~/core/lesson'
 import { PRINTOUT_NAMES, PRINTOUTS, type PrintoutName } from '~/composables/printouts'
 
 /** A printout: shown as it will look, with one button that prints it. */
 const route = useRoute()
 const whole = shallowRef<{ lesson: { plan: Plan }; record: LessonRecord }>()
+const school = shallowRef<School>(NO_SCHOOL)
 const trouble = ref('')
+/** What is counted with the cupboard in mind. */
+const KIT: PrintoutName[] = ['trays', 'picking', 'shopping', 'getting-ready', 'count-back']
 const sheets: Record<PrintoutName, Component> = {
   trays: defineAsyncComponent(() => import('~/components/print/TrayLists.vue')),
+  labels: defineAsyncComponent(() => import('~/components/print/TrayLabels.vue')),
+  picking: defineAsyncComponent(() => import('~/components/print/PickingList.vue')),
+  shopping: defineAsyncComponent(() => import('~/components/print/ShoppingList.vue')),
+  'getting-ready': defineAsyncComponent(() => import('~/components/print/GettingReadyList.vue')),
+  'count-back': defineAsyncComponent(() => import('~/components/print/CountBackSheet.vue')),
+  rota: defineAsyncComponent(() => import('~/components/print/WhoDoesWhat.vue')),
+  jobs: defineAsyncComponent(() => import('~/components/print/JobsSheet.vue')),
   planning: defineAsyncComponent(() => import('~/components/print/PlanningSheet.vue')),
   'planning-blank': defineAsyncComponent(() => import('~/components/print/PlanningSheet.vue')),
   slips: defineAsyncComponent(() => import('~/components/print/PredictionSlips.vue')),
@@ -18,6 +29,7 @@ const sheets: Record<PrintoutName, Component> = {
 const what = computed(() => PRINTOUT_NAMES.find((one) => one === route.params.what) ?? 'trays')
 const more = computed(() => {
   if (what.value === 'report') return { record: whole.value?.record }
+  if (KIT.includes(what.value)) return { school: school.value }
   return what.value === 'planning-blank' ? { blank: true } : {}
 })
 useHead({
@@ -26,7 +38,9 @@ useHead({
 
 onMounted(async () => {
   try {
-    whole.value = await callServer(`/api/lessons/${String(route.params.id)}`)
+    const lesson = `/api/lessons/${String(route.params.id)}`
+    if (KIT.includes(what.value)) school.value = (await callServer<{ school: School }>(`${lesson}/school`)).school
+    whole.value = await callServer(lesson)
   } catch (error) {
     trouble.value = messageOf(error)
   }

@@ -1,0 +1,141 @@
+<script setup lang="ts">
+import { arrangementOf, circuitOf, conditionsByGroup, timeAt, trialsByGroup } from '~~/core/clock'
+import { activeConditions, letterOf, type Plan } from '~~/core/lesson'
+import { secondWords } from '~~/core/wording'
+
+/** Who does which condition when, as the arrangement has it: on the screen and on paper. */
+const props = defineProps<{ plan: Plan; /** Minutes of the lesson when testing begins. */ testStart?: number }>()
+const way = computed(() => arrangementOf(props.plan))
+const active = computed(() => activeConditions(props.plan))
+const own = computed(() => conditionsByGroup(props.plan))
+const trials = computed(() => trialsByGroup(props.plan))
+const circuit = computed(() => (way.value === 'circuit' ? circuitOf(props.plan) : undefined))
+const stationName = (station: number) => circuit.value!.stations[station]!
+const extraName = (id: string) => props.plan.arrangement.extra.find((one) => one.id === id)?.name || 'station'
+const visitsOf = (group: number) => circuit.value!.visits.filter((visit) => visit.group === group).sort((a, b) => a.start - b.start)
+const inRound = (group: number, round: number) =>
+  visitsOf(group).find((visit) => Math.round(visit.start / circuit.value!.rounds!.seconds) === round)
+const turnsOf = (group: string, condition: string) =>
+  trials.value
+    .get(group)!
+    .filter((trial) => trial.condition === condition)
+    .map(({ repeat }) => repeat)
+const clockOf = (seconds: number) =>
+  props.testStart === undefined
+    ? secondWords(seconds)
+    : (timeAt(props.plan.clock.start, props.testStart + Math.floor(seconds / 60)) ?? secondWords(seconds))
+/** Several of one station are told apart by a number. */
+const copyOf = (station: number, copy: number) => (circuit.value!.stations[station]!.copies > 1 ? ` ${copy + 1}` : '')
+</script>
+
+<template>
+  <div v-if="plan.groups.length > 0 && active.length > 0" class="scroll" tabindex="0" role="group" aria-label="Who does what">
+    <table v-if="circuit?.rounds" class="ruled who">
+      <thead>
+        <tr>
+          <th scope="col">Group</th>
+          <th v-for="round in circuit.rounds.count" :key="round" scope="col">
+            {{ round }}<br /><span class="at">{{ clockOf((round - 1) * circuit.rounds.seconds) }}</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="(group, place) in plan.groups" :key="group.id">
+          <th scope="row"><GroupName :group="group" /></th>
+          <td v-for="round in circuit.rounds.count" :key="round">
+            <template v-for="visit in [inRound(place, round - 1)]" :key="visit?.station">
+              <span v-if="!visit" class="idle">write up</span>
+              <ConditionBadge
+                v-else-if="stationName(visit.station).measures"
+                :letter="letterOf(plan, stationName(visit.station).id) + copyOf(visit.station, visit.copy)"
+                :place="plan.conditions.findIndex(({ id }) => id === stationName(visit.station).id)"
+              />
+              <span v-else>{{ extraName(stationName(visit.station).id) }}{{ copyOf(visit.station, visit.copy) }}</span>
+            </template>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <table v-else-if="circuit" class="ruled who">
+      <tbody>
+        <tr v-for="(group, place) in plan.groups" :key="group.id">
+          <th scope="row"><GroupName :group="group" /></th>
+          <td>
+            <span v-for="(visit, at) in visitsOf(place)" :key="at" class="visit">
+              <span v-if="visit.start > (visitsOf(place)[at - 1]?.end ?? 0)" class="idle">write up</span>
+              <ConditionBadge
+                v-if="stationName(visit.station).measures"
+                :size="26"
+                :letter="letterOf(plan, stationName(visit.station).id) + copyOf(visit.station, visit.copy)"
+                :place="plan.conditions.findIndex(({ id }) => id === stationName(visit.station).id)"
+              />
+              <span v-else>{{ extraName(stationName(visit.station).id) }}</span>
+              <span class="at">{{ clockOf(visit.start) }}</span>
+            </span>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <table v-else class="ruled who">
+      <thead>
+        <tr>
+          <th scope="col">Group</th>
+          <th v-for="condition in active" :key="condition.id" scope="col">
+            <ConditionName :plan="plan" :id="condition.id" :size="22" />
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="group in plan.groups" :key="group.id">
+          <th scope="row"><GroupName :group="group" /></th>
+          <td v-for="condition in active" :key="condition.id">
+            <template v-if="way === 'together'">{{
+              turnsOf(group.id, condition.id)
+                .map((repeat) => `repeat ${repeat}`)
+                .join(', ') || '–'
+            }}</template>
+            <template v-else-if="own.get(group.id)!.includes(condition.id)"
+              >{{ turnsOf(group.id, condition.id).length }} ×</template
+            >
+            <span v-else class="soft">–</span>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </div>
+</template>
+
+<style scoped>
+.who th,
+.who td {
+  padding: 4px 6px;
+  vertical-align: middle;
+}
+.who thead th {
+  font-weight: 600;
+}
+.at {
+  color: var(--soft);
+  font-size: 13px;
+  font-weight: 400;
+  white-space: nowrap;
+}
+.idle {
+  color: var(--soft);
+  font-style: italic;
+  white-space: nowrap;
+}
+.visit {
+  display: inline-flex;
+  gap: 5px;
+  align-items: center;
+  margin-right: 14px;
+}
+@media print {
+  .at,
+  .idle,
+  .soft {
+    color: #000;
+  }
+}
+</style>

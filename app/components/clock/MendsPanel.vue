@@ -1,0 +1,52 @@
+<script setup lang="ts">
+import { mendsOf, takeMend } from '~~/core/waysOut'
+import { mendWords } from '~~/core/wording'
+
+/** What would make it fit, what takes nothing from the children first; each done with one click. */
+const lesson = useLesson()
+const plan = computed(() => lesson.plan!)
+const mends = computed(() => mendsOf(plan.value).map((mend) => ({ mend, ...mendWords(mend) })))
+</script>
+
+<template>
+  <section v-if="mends.length > 0" class="mends sheet" aria-labelledby="mends">
+    <h3 id="mends">What would make it fit <span class="soft">what takes the least from the children first</span></h3>
+    <ul>
+      <li v-for="{ mend, label, effect } in mends" :key="mend.code" :class="{ part: !mend.fits }">
+        <button
+          type="button"
+          class="button small"
+          :class="{ main: mend === mends[0]!.mend && mend.fits }"
+          @click="lesson.replace(takeMend(plan, mend))"
+        >
+          {{ label }}
+        </button>
+        <span>{{ effect }}</span>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.mends {
+  margin-bottom: 16px;
+}
+h3 {
+  margin-bottom: 4px;
+  font-size: 17px;
+}
+h3 span {
+  font-size: 14px;
+  font-weight: 400;
+}
+li {
+  display: grid;
+  grid-template-columns: 220px 1fr;
+  gap: 12px;
+  align-items: center;
+  padding: 3px 0;
+}
+.part span {
+  color: var(--soft);
+}
+</style>

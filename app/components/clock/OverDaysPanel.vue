@@ -1,0 +1,176 @@
+<script setup lang="ts">
+import { bestStarts, dayAfter, readingDays, type Calendar, type Days } from '~~/core/clock'
+import { counted, DAY_OFF_WORDS, dayWords } from '~~/core/wording'
+
+/** Reading days on the class's own calendar, better days to start, and the calendar itself. */
+const lesson = useLesson()
+const notices = useNotices()
+const plan = computed(() => lesson.plan!)
+const calendar = computed(() => lesson.school.calendar)
+const overDays = computed(() => plan.value.kind === 'over-time' && plan.value.watch.unit === 'day')
+const days = computed(() => (plan.value.date === '' ? [] : readingDays(calendar.value, plan.value.date, plan.value.watch.times)))
+const today = new Date().toISOString().slice(0, 10)
+const LOOK_AHEAD = 21
+const SHOWN = 5
+const starts = computed(() => {
+  const from = plan.value.date === '' ? today : dayAfter(plan.value.date, -7)
+  return bestStarts(calendar.value, from < today ? today : from, LOOK_AHEAD, plan.value.watch.times).slice(0, SHOWN)
+})
+const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday']
+
+async function save(change: Partial<Calendar>): Promise<void> {
+  const body = { className: plan.value.className, calendar: { ...calendar.value, ...change } }
+  try {
+    await callServer('/api/calendar', { method: 'PUT', body })
+    lesson.school = { ...lesson.school, calendar: body.calendar }
+  } catch (error) {
+    notices.trouble(messageOf(error))
+  }
+}
+type Stretch = 'terms' | 'holidays'
+function change(kind: Stretch, place: number, part: Partial<Days>): void {
+  void save({ [kind]: calendar.value[kind].map((one, at) => (at === place ? inOrder({ ...one, ...part }, part) : one)) })
+}
+/** Whichever end was written last holds; the other follows it. */
+function inOrder(days: Days, part: Partial<Days>): Days {
+  if (days.from <= days.to) return days
+  return part.from ? { ...days, to: days.from } : { ...days, from: days.to }
+}
+function add(kind: Stretch): void {
+  const from = plan.value.date || today
+  void save({ [kind]: [...calendar.value[kind], { name: kind === 'terms' ? 'Term' : 'Holiday', from, to: from }] })
+}
+const value = (event: Event) => (event.target as HTMLInputElement).value
+</script>
+
+<template>
+  <section class="section sheet" aria-labelledby="over-days">
+    <div class="row">
+      <h3 id="over-days" data-target="over-days" tabindex="-1">{{ overDays ? 'Over days' : 'School calendar' }}</h3>
+      <a v-if="overDays && plan.date" class="button small" :href="`/api/lessons/${lesson.id}/calendar.ics?what=reading-days`"
+        >Save for a calendar</a
+      >
+    </div>
+    <template v-if="overDays">
+      <ol v-if="days.length > 0" class="days">
+        <li v-for="{ after, day, off } in days" :key="after" :class="{ off: off.why }">
+          <strong>day {{ after }}</strong> {{ dayWords(day) }}
+          <span v-if="off.why"> <span aria-hidden="true">▲</span> {{ off.name || DAY_OFF_WORDS[off.why] }}</span>
+        </li>
+      </ol>
+      <p v-if="starts.length > 0" class="row starts">
+        <span class="hint">Start on</span>
+        <button
+          v-for="one in starts"
+          :key="one.start"
+          type="button"
+          class="button small"
+          :class="{ main: one.start === plan.date }"
+          @click="lesson.edit((draft) => (draft.date = one.start))"
+        >
+          {{ dayWords(one.start) }}: {{ one.lost === 0 ? 'nothing lost' : `${counted(one.lost, 'reading')} lost` }}
+        </button>
+      </p>
+    </template>
+    <details>
+      <summary>School days of class {{ plan.className || 'without a name' }}</summary>
+      <p class="row">
+        <label v-for="(name, place) in WEEKDAYS" :key="name" class="check">
+          <input
+            type="checkbox"
+            :checked="calendar.weekdays[place]"
+            @change="
+              save({
+                weekdays: calendar.weekdays.map((on, at) => (at === place ? ($event.target as HTMLInputElement).checked : on)),
+              })
+            "
+          />
+          {{ name }}
+        </label>
+      </p>
+      <div v-for="kind in ['terms', 'holidays'] as const" :key="kind" class="stretches">
+        <p class="hint">{{ kind === 'terms' ? 'Terms (none: the whole year is term)' : 'Holidays and days off' }}</p>
+        <p v-for="(days_, place) in calendar[kind]" :key="place" class="row">
+          <input
+            class="box name"
+            maxlength="200"
+            aria-label="Name"
+            :value="days_.name"
+            @change="change(kind, place, { name: value($event) })"
+          />
+          <input
+            class="box"
+            type="date"
+            :aria-label="`${days_.name} from`"
+            :value="days_.from"
+            @change="value($event) && change(kind, place, { from: value($event) })"
+          />
+          to
+          <input
+            class="box"
+            type="date"
+            :aria-label="`${days_.name} to`"
+            :value="days_.to"
+            @change="value($event) && change(kind, place, { to: value($event) })"
+          />
+          <button
+            type="button"
+            class="button small quiet"
+            :aria-label="`Take ${days_.name} away`"
+            @click="save({ [kind]: calendar[kind].filter((_, at) => at !== place) })"
+          >
+            ✕
+          </button>
+        </p>
+        <button type="button" class="button small quiet" @click="add(kind)">
+          + {{ kind === 'terms' ? 'a term' : 'a holiday' }}
+        </button>
+      </div>
+    </details>
+  </section>
+</template>
+
+<style scoped>
+h3 {
+  font-size: 17px;
+}
+.row .button.small:only-of-type {
+  margin-left: auto;
+}
+.days {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(230px, 1fr));
+  gap: 2px 16px;
+  margin: 6px 0;
+}
+.off {
+  color: var(--beet);
+}
+.starts {
+  margin: 6px 0;
+}
+.starts .button {
+  margin: 0 !important;
+}
+summary {
+  width: fit-content;
+  color: var(--slate);
+  cursor: pointer;
+}
+.check {
+  display: inline-flex;
+  gap: 5px;
+}
+.check input {
+  accent-color: var(--green);
+}
+.stretches {
+  margin-top: 8px;
+}
+.stretches .row {
+  margin: 4px 0;
+}
+.stretches .box {
+  width: 160px;
+}
+</style>

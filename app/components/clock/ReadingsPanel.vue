@@ -1,0 +1,59 @@
+<script setup lang="ts">
+import { arrangementOf, timetableOf } from '~~/core/clock'
+import type { Watch } from '~~/core/lesson'
+import { counted, minuteWords } from '~~/core/wording'
+
+/** When each jar is started and read, so that no instrument is wanted twice. */
+const lesson = useLesson()
+const plan = computed(() => lesson.plan!)
+const timetable = computed(() => timetableOf(plan.value))
+const together = computed(() => arrangementOf(plan.value) === 'together')
+function set(change: Partial<Watch>): void {
+  lesson.edit((draft) => Object.assign(draft.watch, change))
+}
+</script>
+
+<template>
+  <section class="section sheet" aria-labelledby="readings">
+    <h3 id="readings">Reading timetable</h3>
+    <div class="row">
+      <NumberField
+        steps
+        whole
+        label="Instruments that take turns"
+        :model-value="plan.watch.instruments"
+        :least="1"
+        :most="60"
+        @update:model-value="set({ instruments: $event ?? 1 })"
+      />
+      <label v-if="!together" class="field">
+        <span>They belong to</span>
+        <select
+          class="box"
+          :value="plan.watch.among"
+          @change="set({ among: ($event.target as HTMLSelectElement).value as Watch['among'] })"
+        >
+          <option value="group">each group its own</option>
+          <option value="class">the whole class</option>
+        </select>
+      </label>
+      <p class="hint grow">
+        {{ counted(timetable.starts.length, 'jar') }}, last reading ends after {{ minuteWords(timetable.finish)
+        }}{{ timetable.soonest ? '; it cannot end sooner' : '' }}. One reading takes what stands under “Read”.
+      </p>
+    </div>
+    <ReadingTable :plan="plan" />
+  </section>
+</template>
+
+<style scoped>
+h3 {
+  font-size: 17px;
+}
+.row {
+  margin: 8px 0;
+}
+.grow {
+  flex: 1;
+}
+</style>

@@ -1,0 +1,91 @@
+<script setup lang="ts">
+import type { Need } from '~~/core/kit'
+import { amountWords, counted } from '~~/core/wording'
+
+/** After the lesson: what came back and what broke. The cupboard's stocks follow. */
+const props = defineProps<{ needs: Need[] }>()
+const lesson = useLesson()
+const notices = useNotices()
+const plan = computed(() => lesson.plan!)
+const rows = computed(() =>
+  props.needs.flatMap((need) => {
+    const material = plan.value.materials.find(({ id }) => id === need.material)!
+    return need.supply.thing ? [{ need, material }] : []
+  }),
+)
+const back = ref<Record<string, number>>({})
+const broken = ref<Record<string, number>>({})
+const backOf = (need: Need) => {
+  const { use } = plan.value.materials.find(({ id }) => id === need.material)!
+  return back.value[need.material] ?? (use === 'again' ? need.forClass - (broken.value[need.material] ?? 0) : need.spare)
+}
+
+async function count(): Promise<void> {
+  await lesson.flush()
+  const body = {
+    rows: rows.value.map(({ need }) => ({
+      material: need.material,
+      taken: need.forClass,
+      back: backOf(need),
+      broken: broken.value[need.material] ?? 0,
+    })),
+  }
+  try {
+    const answer = await callServer<{ counted: number }>(`/api/lessons/${lesson.id}/count-back`, { method: 'POST', body })
+    notices.done(`${counted(answer.counted, 'thing')} counted back into the cupboard.`)
+    await lesson.lookAround()
+  } catch (error) {
+    notices.trouble(messageOf(error))
+  }
+}
+</script>
+
+<template>
+  <details v-if="rows.length > 0" class="fold">
+    <summary>
+      <strong>After the lesson: count back</strong><span class="soft">{{ counted(rows.length, 'thing') }} from the cupboard</span>
+    </summary>
+    <table class="ruled">
+      <thead>
+        <tr>
+          <th scope="col">Thing</th>
+          <th scope="col" class="figure">Went out</th>
+          <th scope="col">Came back</th>
+          <th scope="col">Broken or lost</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="{ need, material } in rows" :key="need.material">
+          <td>
+            {{ material.name }} <span class="soft">{{ material.use === 'again' ? '' : 'used up' }}</span>
+          </td>
+          <td class="figure">{{ amountWords(need.forClass, need.unit) }}</td>
+          <td>
+            <NumberField
+              bare
+              :label="`${material.name} came back`"
+              :model-value="backOf(need)"
+              :least="0"
+              :most="1e6"
+              @update:model-value="back = { ...back, [need.material]: $event ?? 0 }"
+            />
+          </td>
+          <td>
+            <NumberField
+              bare
+              :label="`${material.name} broken or lost`"
+              :model-value="broken[need.material] ?? 0"
+              :least="0"
+              :most="1e6"
+              @update:model-value="broken = { ...broken, [need.material]: $event ?? 0 }"
+            />
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <div class="row">
+      <button type="button" class="button" @click="count">Put it back into the cupboard</button>
+      <span class="hint">Counting again replaces the count; nothing is counted twice.</span>
+    </div>
+  </details>
+</template>

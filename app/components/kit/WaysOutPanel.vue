@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import type { Need } from '~~/core/kit'
+import { waysOut, takeWayOut, type WayOut } from '~~/core/waysOut'
+import { amountWords, wayOutWords } from '~~/core/wording'
+
+/** What runs short, and for each thing the ways out, worked out and done with one click. */
+const props = defineProps<{ needs: Need[] }>()
+const lesson = useLesson()
+const plan = computed(() => lesson.plan!)
+const short = computed(() =>
+  props.needs
+    .filter((need) => need.short > 0)
+    .map((need) => {
+      const material = plan.value.materials.find(({ id }) => id === need.material)!
+      const ways = waysOut(plan.value, need, lesson.school, () => '').filter(({ code }) => code !== 'buy' || !material.toBuy)
+      return { need, material, ways: ways.map((way) => ({ way, ...wayOutWords(way, plan.value, need.unit) })) }
+    }),
+)
+const take = (way: WayOut) => lesson.replace(takeWayOut(plan.value, way, newId))
+</script>
+
+<template>
+  <section v-if="short.length > 0" class="section sheet" aria-labelledby="ways-out">
+    <h3 id="ways-out">Runs short</h3>
+    <div
+      v-for="{ need, material, ways } in short"
+      :key="need.material"
+      class="thing"
+      :data-target="`ways-${material.id}`"
+      tabindex="-1"
+    >
+      <p>
+        <strong>{{ material.name || 'A thing without a name' }}</strong>
+        <span class="trouble"> ▲ {{ amountWords(need.short, need.unit) }} short</span>
+        <span v-if="material.toBuy" class="soft"> · on the shopping list</span>
+      </p>
+      <ul :aria-label="`Ways out for ${material.name}`">
+        <li v-for="({ way, label, effect }, place) in ways" :key="place">
+          <button type="button" class="button small" @click="take(way)">{{ label }}</button>
+          <span>{{ effect }}</span>
+        </li>
+      </ul>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+h3 {
+  font-size: 17px;
+}
+.thing {
+  padding: 6px 0;
+  border-top: 1px solid var(--line);
+}
+.thing:first-of-type {
+  border: 0;
+}
+li {
+  display: grid;
+  grid-template-columns: 190px 1fr;
+  gap: 12px;
+  align-items: center;
+  padding: 3px 0;
+}
+</style>

@@ -1,0 +1,62 @@
+<script setup lang="ts">
+import { needsOf, type School } from '~~/core/kit'
+import type { Plan } from '~~/core/lesson'
+import { measuredWords } from '~~/core/wording'
+
+/** What went out, with room for what came back and what broke. */
+const props = defineProps<{ plan: Plan; school: School }>()
+const rows = computed(() =>
+  needsOf(props.plan, props.school)
+    .filter(({ forClass }) => forClass > 0)
+    .map((need) => ({ need, material: props.plan.materials.find(({ id }) => id === need.material)! })),
+)
+</script>
+
+<template>
+  <div>
+    <KitTitle :plan="plan" what="Counting back" />
+    <table class="ruled">
+      <thead>
+        <tr>
+          <th>Thing</th>
+          <th>Goes back to</th>
+          <th class="figure">Went out</th>
+          <th class="write">Came back</th>
+          <th class="write">Broken or lost</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="{ need, material } in rows" :key="need.material">
+          <td>
+            {{ material.name || 'a thing without a name' }}<small v-if="material.use === 'up'"> used up; what is left counts</small>
+          </td>
+          <td>{{ need.supply.place }}</td>
+          <td class="figure">{{ measuredWords(need.forClass, need.unit) }}</td>
+          <td class="write" />
+          <td class="write" />
+        </tr>
+      </tbody>
+    </table>
+  </div>
+</template>
+
+<style scoped>
+.ruled {
+  font-family: var(--heading);
+}
+.ruled td,
+.ruled th {
+  padding: 2mm;
+  color: #000;
+}
+.write {
+  width: 27mm;
+  border-left: 1px solid #000;
+}
+small {
+  display: block;
+}
+tr {
+  break-inside: avoid;
+}
+</style>

@@ -1,0 +1,81 @@
+<script setup lang="ts">
+import { cautionsOfMaterial, DOER, gettingReady, needsOf, type School } from '~~/core/kit'
+import type { Plan } from '~~/core/lesson'
+import { civilWords, movedWords, SAFETY_LAST_WORD, spanWords, stepWords } from '~~/core/wording'
+
+/** Everything to be done before the lesson, the first thing first. */
+const props = defineProps<{ plan: Plan; school: School }>()
+const needs = computed(() => needsOf(props.plan, props.school))
+const steps = computed(() => gettingReady(props.plan, props.school))
+const adultOnly = (id: string) => {
+  const material = props.plan.materials.find((one) => one.id === id)
+  return material ? cautionsOfMaterial(material).some((caution) => DOER[caution] === 'adult-only') : false
+}
+</script>
+
+<template>
+  <div>
+    <KitTitle :plan="plan" what="Getting ready" />
+    <p v-if="steps.length === 0">Nothing has to be done beforehand.</p>
+    <table v-else class="ruled">
+      <thead>
+        <tr>
+          <th />
+          <th>Begin</th>
+          <th>What</th>
+          <th class="figure">Work</th>
+          <th class="figure">Then stands</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="(step, place) in steps" :key="place">
+          <td class="tick"><span class="square" /></td>
+          <td class="when">
+            {{ step.planned ? civilWords(step.planned) : step.hours > 0 ? `${spanWords(step.hours * 60)} before` : 'just before' }}
+          </td>
+          <td>
+            {{ stepWords(step, plan, needs) }}
+            <em v-if="adultOnly(step.material)"> Adult only.</em>
+            <small v-if="step.moved.length > 0"> {{ movedWords(step.moved) }}</small>
+          </td>
+          <td class="figure">{{ spanWords(step.minutes) }}</td>
+          <td class="figure">{{ step.hours > 0 && step.kind !== 'shop' ? spanWords(step.hours * 60) : '' }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <p class="last">{{ SAFETY_LAST_WORD }}</p>
+  </div>
+</template>
+
+<style scoped>
+.ruled {
+  font-family: var(--heading);
+}
+.ruled td,
+.ruled th {
+  padding: 1.4mm 2mm;
+  color: #000;
+}
+.tick {
+  width: 9mm;
+}
+.when {
+  font-weight: 700;
+  white-space: nowrap;
+}
+.square {
+  display: inline-block;
+  width: 4.6mm;
+  height: 4.6mm;
+  border: 1.4px solid #000;
+}
+small {
+  display: block;
+}
+tr {
+  break-inside: avoid;
+}
+.last {
+  margin-top: 4mm;
+}
+</style>

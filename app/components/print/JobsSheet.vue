@@ -1,0 +1,89 @@
+<script setup lang="ts">
+import { jobsFor, practiceByGroup, seatsThere, sharingRota, trialsByGroup } from '~~/core/clock'
+import type { Plan } from '~~/core/lesson'
+import { counted } from '~~/core/wording'
+
+/** Jobs for every trial of every group, and who listens to whom afterwards. */
+const props = defineProps<{ plan: Plan }>()
+const MOST_ROWS = 24
+const sheets = computed(() => {
+  const trials = trialsByGroup(props.plan)
+  const practice = practiceByGroup(props.plan)
+  return props.plan.groups.map((group) => {
+    const count = trials.get(group.id)!.length + practice.get(group.id)!.length * props.plan.practice
+    return { group, turns: jobsFor(seatsThere(group), props.plan.jobs.length, Math.min(MOST_ROWS, count)) }
+  })
+})
+const sharing = computed(() => sharingRota(props.plan.groups.length))
+const nameAt = (place: number) => props.plan.groups[place]!.name
+</script>
+
+<template>
+  <div>
+    <KitTitle :plan="plan" what="Jobs and sharing" />
+    <div class="groups">
+      <section v-for="{ group, turns } in sheets" :key="group.id" class="keep-together">
+        <h2><ShapeBadge :size="20" :shape="group.shape" /> {{ group.name }}</h2>
+        <p v-if="group.away.length > 0">{{ counted(group.away.length, 'seat') }} empty today: {{ group.away.join(', ') }}.</p>
+        <table class="ruled">
+          <thead>
+            <tr>
+              <th>Trial</th>
+              <th v-for="job in plan.jobs" :key="job">{{ job }}</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="turn in turns" :key="turn.trial">
+              <td>{{ turn.trial }}</td>
+              <td v-for="(seat, place) in turn.seats" :key="place">{{ seat }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </section>
+    </div>
+    <section v-if="sharing.length > 0" class="keep-together">
+      <h2>Sharing: who sits with whom</h2>
+      <table class="ruled">
+        <tbody>
+          <tr v-for="(round, place) in sharing" :key="place">
+            <td>
+              <strong>round {{ place + 1 }}</strong>
+            </td>
+            <td>
+              <span v-for="([a, b], at) in round.pairs" :key="at" class="pair">{{ nameAt(a) }} – {{ nameAt(b) }}</span>
+              <span v-if="round.rests !== undefined" class="pair">{{ nameAt(round.rests) }} writes up</span>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.groups {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 4mm 8mm;
+}
+h2 {
+  display: flex;
+  align-items: center;
+  gap: 2mm;
+  margin: 3mm 0 1mm;
+  font-size: 14pt;
+}
+.ruled {
+  font-family: var(--heading);
+}
+.ruled td,
+.ruled th {
+  padding: 0.4mm 2mm;
+  color: #000;
+}
+.pair {
+  display: inline-block;
+  margin-right: 6mm;
+  white-space: nowrap;
+}
+</style>

@@ -1,0 +1,26 @@
+<script setup lang="ts">
+import type { Plan } from '~~/core/lesson'
+
+/** Heads a list of the kit: what it is, for which lesson and day. */
+defineProps<{ plan: Plan; what: string }>()
+</script>
+
+<template>
+  <header>
+    <h1>{{ what }}</h1>
+    <p>
+      {{ plan.title || 'Lesson' }}, class {{ plan.className }}{{ plan.date ? `, ${writeDay(plan.date)}` : ''
+      }}{{ plan.clock.start ? `, ${plan.clock.start}` : '' }}
+    </p>
+  </header>
+</template>
+
+<style scoped>
+header {
+  margin-bottom: 4mm;
+  border-bottom: 2px solid #000;
+}
+h1 {
+  font-size: 20pt;
+}
+</style>

@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import { needsOf, type School } from '~~/core/kit'
+import type { Plan } from '~~/core/lesson'
+import { amountWords, measuredWords } from '~~/core/wording'
+
+/** What to fetch, place by place, so that nobody walks twice. */
+const props = defineProps<{ plan: Plan; school: School }>()
+const places = computed(() => {
+  const rows = needsOf(props.plan, props.school)
+    .filter(({ forClass }) => forClass > 0)
+    .map((need) => ({ need, name: props.plan.materials.find(({ id }) => id === need.material)!.name || 'a thing without a name' }))
+  const names = [...new Set(rows.map(({ need }) => need.supply.place.trim()))].sort((a, b) =>
+    a === '' ? 1 : b === '' ? -1 : a.localeCompare(b),
+  )
+  return names.map((place) => ({ place, rows: rows.filter(({ need }) => need.supply.place.trim() === place) }))
+})
+</script>
+
+<template>
+  <div>
+    <KitTitle :plan="plan" what="Picking list" />
+    <section v-for="{ place, rows } in places" :key="place" class="keep-together">
+      <h2>{{ place || 'No place written down' }}</h2>
+      <table class="ruled">
+        <tbody>
+          <tr v-for="{ need, name } in rows" :key="need.material">
+            <td class="tick"><span class="square" /></td>
+            <td>{{ name }}</td>
+            <td class="figure">
+              <strong>{{ measuredWords(need.forClass, need.unit) }}</strong>
+            </td>
+            <td class="short">{{ need.short > 0 ? `${amountWords(need.short, need.unit)} short` : '' }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+h2 {
+  margin: 4mm 0 1mm;
+  font-size: 14pt;
+}
+.ruled {
+  font-family: var(--heading);
+}
+.ruled td {
+  padding: 1.2mm 2mm;
+}
+.tick {
+  width: 11mm;
+}
+.short {
+  width: 34mm;
+}
+.square {
+  display: inline-block;
+  width: 4.6mm;
+  height: 4.6mm;
+  border: 1.4px solid #000;
+}
+</style>

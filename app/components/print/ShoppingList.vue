@@ -1,0 +1,83 @@
+<script setup lang="ts">
+import { needsOf, type School } from '~~/core/kit'
+import type { Plan } from '~~/core/lesson'
+import { amountWords, counted, measuredWords, moneyWords } from '~~/core/wording'
+
+/** What is short, in whole packs, with what it costs and what is left over. */
+const props = defineProps<{ plan: Plan; school: School }>()
+const rows = computed(() =>
+  needsOf(props.plan, props.school)
+    .filter(({ short }) => short > 0)
+    .map((need) => ({ need, material: props.plan.materials.find(({ id }) => id === need.material)! })),
+)
+const total = computed(() => rows.value.reduce((sum, { need }) => sum + (need.packs?.cost ?? 0), 0))
+const unpriced = computed(() => rows.value.filter(({ need }) => need.packs?.cost === undefined).length)
+</script>
+
+<template>
+  <div>
+    <KitTitle :plan="plan" what="Shopping list" />
+    <p v-if="rows.length === 0">Nothing is short.</p>
+    <table v-else class="ruled">
+      <thead>
+        <tr>
+          <th />
+          <th>Thing</th>
+          <th>Buy</th>
+          <th class="figure">Short</th>
+          <th class="figure">Left over</th>
+          <th class="figure">Cost</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="{ need, material } in rows" :key="need.material">
+          <td class="tick"><span class="square" /></td>
+          <td>{{ material.name || 'a thing without a name' }}</td>
+          <td>
+            <strong>{{
+              need.packs
+                ? `${counted(need.packs.count, 'pack')} of ${amountWords(need.supply.pack!, need.unit)}`
+                : measuredWords(need.short, need.unit)
+            }}</strong>
+          </td>
+          <td class="figure">{{ amountWords(need.short, need.unit) }}</td>
+          <td class="figure">{{ need.packs ? amountWords(need.packs.leftOver, need.unit) : '' }}</td>
+          <td class="figure">{{ need.packs?.cost === undefined ? '' : moneyWords(need.packs.cost) }}</td>
+        </tr>
+      </tbody>
+      <tfoot>
+        <tr>
+          <td colspan="5" class="figure">
+            <strong>In all</strong>{{ unpriced > 0 ? `, ${counted(unpriced, 'thing')} without a price` : '' }}
+          </td>
+          <td class="figure">
+            <strong>{{ moneyWords(total) }}</strong>
+          </td>
+        </tr>
+      </tfoot>
+    </table>
+  </div>
+</template>
+
+<style scoped>
+.ruled {
+  font-family: var(--heading);
+}
+.ruled td,
+.ruled th {
+  padding: 1.4mm 2mm;
+  color: #000;
+}
+.tick {
+  width: 9mm;
+}
+.square {
+  display: inline-block;
+  width: 4.6mm;
+  height: 4.6mm;
+  border: 1.4px solid #000;
+}
+tr {
+  break-inside: avoid;
+}
+</style>

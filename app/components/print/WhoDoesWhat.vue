@@ -1,0 +1,112 @@
+<script setup lang="ts">
+import { arrangementOf, fitOf, scarcest, secondsOfBatch, timeAt, turnsGoingRound } from '~~/core/clock'
+import type { Plan } from '~~/core/lesson'
+import { ARRANGEMENT_WORDS, endWords, minuteWords, nameOfGroup, PHASE_NAMES, question, secondWords } from '~~/core/wording'
+
+/** The lesson by the clock, who does which condition when, and when shared things and jars come round. */
+const props = defineProps<{ plan: Plan }>()
+const fit = computed(() => fitOf(props.plan))
+const phases = computed(() => fit.value.phases.filter(({ minutes }) => minutes > 0))
+const testStart = computed(() => fit.value.phases.find(({ phase }) => phase === 'test')!.start)
+const way = computed(() => arrangementOf(props.plan))
+const jars = computed(() => props.plan.kind === 'over-time' && props.plan.watch.unit === 'min' && props.plan.watch.times.length > 0)
+const copies = computed(() => scarcest(props.plan))
+const SHOWN_TRIALS = 4
+/** Who has a shared thing in the first trials; it goes on in the same rhythm. */
+const round = computed(() => {
+  const { trial } = props.plan.clock
+  if (copies.value === undefined || trial.read === 0 || !fit.value.oneAfterTheOther) return []
+  return turnsGoingRound({
+    groups: props.plan.groups.length,
+    instruments: copies.value,
+    trials: Math.min(SHOWN_TRIALS, fit.value.trials),
+    trial: secondsOfBatch(trial, 1),
+    hold: trial.read,
+    after: trial.setUp + trial.run,
+  })
+})
+const things = computed(() =>
+  props.plan.materials.filter(({ use, goesRound }) => use === 'again' && goesRound !== null).map(({ name }) => name),
+)
+const clockOf = (seconds: number) => {
+  const at = timeAt(props.plan.clock.start, testStart.value + Math.floor(seconds / 60))
+  return at ? `${at}:${String(Math.floor(seconds % 60)).padStart(2, '0')}` : secondWords(seconds)
+}
+</script>
+
+<template>
+  <div>
+    <KitTitle :plan="plan" what="Who does what, and when" />
+    <p class="question">{{ question(plan) }}</p>
+    <table class="ruled phases">
+      <tbody>
+        <tr v-for="{ phase, start, minutes } in phases" :key="phase">
+          <td>{{ timeAt(plan.clock.start, start) ?? `minute ${start}` }}</td>
+          <td>
+            <strong>{{ PHASE_NAMES[phase] }}</strong>
+          </td>
+          <td class="figure">{{ minuteWords(minutes) }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <p>{{ endWords(plan, fit) }}</p>
+    <section class="keep-together">
+      <h2>{{ ARRANGEMENT_WORDS[way].name }}</h2>
+      <ArrangementTable :plan="plan" :test-start="testStart" />
+    </section>
+    <section v-if="jars" class="keep-together">
+      <h2>Reading timetable</h2>
+      <ReadingTable :plan="plan" :test-start="testStart" />
+    </section>
+    <section v-if="round.length > 0" class="keep-together">
+      <h2>Who has {{ things.join(' and ') }} when</h2>
+      <table class="ruled">
+        <thead>
+          <tr>
+            <th>From</th>
+            <th>to</th>
+            <th>Group</th>
+            <th>Which one</th>
+            <th>Trial</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="(turn, place) in round" :key="place">
+            <td>{{ clockOf(turn.start) }}</td>
+            <td>{{ clockOf(turn.end) }}</td>
+            <td>{{ nameOfGroup(plan, plan.groups[turn.group]!.id) }}</td>
+            <td>no. {{ turn.instrument + 1 }}</td>
+            <td>{{ turn.trial + 1 }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <p>It goes on in the same rhythm.</p>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.question {
+  margin-bottom: 3mm;
+  font-size: 13pt;
+  font-weight: 700;
+}
+.phases {
+  width: 90mm;
+}
+.ruled {
+  font-family: var(--heading);
+}
+.ruled td,
+.ruled th {
+  padding: 0.8mm 2mm;
+  color: #000;
+}
+h2 {
+  margin: 5mm 0 1mm;
+  font-size: 14pt;
+}
+tr {
+  break-inside: avoid;
+}
+</style>

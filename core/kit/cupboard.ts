@@ -1,0 +1,124 @@
+import { dayAfter, USUAL_CALENDAR, type Calendar } from '../clock'
+import type { Material, Plan } from '../lesson'
+import { withoutNoise, type UnitCode } from '../quantity'
+import { turnInto } from './amount'
+
+/** A thing in the school's cupboard, counted in its own unit. */
+export interface Thing {
+  id: string
+  name: string
+  unit: UnitCode
+  stock: number
+  place: string
+  /** Fewer than this is worth buying more; null when nobody said. */
+  minimum: number | null
+  pack: number | null
+  price: number | null
+}
+
+/** What another lesson takes out of the cupboard, and from when until when. */
+export interface Booking {
+  thing: string
+  lesson: string
+  title: string
+  /** The lesson's day and start, which decide who comes first. */
+  date: string
+  start: string
+  from: string
+  until: string
+  amount: number
+  use: Material['use']
+}
+
+/** What a lesson needs to know of its school: the cupboard, who else has booked it, and when there is school. */
+export interface School {
+  things: Thing[]
+  bookings: Booking[]
+  calendar: Calendar
+  /** The lesson that asks; it has its place among the bookings. */
+  lesson: string
+  /** Things that are used again are held from so many days before a lesson until so many after. */
+  held: { before: number; after: number }
+}
+
+/** Long enough that two lessons in one week do not count on the same things. */
+export const USUAL_HELD = { before: 3, after: 1 }
+
+export const NO_SCHOOL: School = { things: [], bookings: [], calendar: USUAL_CALENDAR, lesson: '', held: USUAL_HELD }
+
+/** From when until when a lesson holds what it uses again; undefined while it has no day. */
+export function heldDays(
+  plan: Pick<Plan, 'date' | 'kind' | 'watch'>,
+  held: School['held'],
+): { from: string; until: string } | undefined {
+  if (plan.date === '') return undefined
+  const last = plan.kind === 'over-time' && plan.watch.unit === 'day' ? Math.max(0, ...plan.watch.times) : 0
+  return { from: dayAfter(plan.date, -held.before), until: dayAfter(plan.date, Math.ceil(last) + held.after) }
+}
+
+/**
+ * Who takes how much of a thing before this lesson can: of what is used up every earlier lesson that has not been counted back,
+ * of what is used again the earlier lessons that hold it in the same days.
+ */
+export function takenBefore(thing: Thing, plan: Plan, school: School): Booking[] {
+  const own = heldDays(plan, school.held)
+  if (!own) return []
+  const order = `${plan.date} ${plan.clock.start} ${school.lesson}`
+  return school.bookings
+    .filter((booking) => booking.thing === thing.id && booking.lesson !== school.lesson)
+    .filter(({ date, start, lesson: other }) => `${date} ${start} ${other}` < order)
+    .filter(({ use, from, until }) => use === 'up' || (from <= own.until && until >= own.from))
+}
+
+/**
+ * What is left of a thing for this lesson, in the thing's own unit; never below nothing.
+ * @example 9 thermometers, 7 of them with a lesson two days earlier: 2
+ */
+export function freeOf(thing: Thing, plan: Plan, school: School): number {
+  const taken = takenBefore(thing, plan, school).reduce((sum, { amount }) => sum + amount, 0)
+  return Math.max(0, withoutNoise(thing.stock - taken))
+}
+
+/** The thing that a material most likely is: the same name, whatever its case or number. `likelyThing('Thermometers', things)` */
+export function likelyThing(name: string, things: Thing[]): Thing | undefined {
+  const bare = (text: string) =>
+    text
+      .toLowerCase()
+      .replace(/[^a-z0-9 ]/g, ' ')
+      .trim()
+      .replace(/e?s$/, '')
+  return bare(name) === '' ? undefined : things.find((thing) => bare(thing.name) === bare(name))
+}
+
+/** The plan with its materials taken from the cupboard wherever a thing there has the same name. */
+export function withThings(plan: Plan, things: Thing[]): Plan {
+  const materials = plan.materials.map((material) => ({
+    ...material,
+    thing: material.thing ?? likelyThing(material.name, things)?.id ?? null,
+  }))
+  return { ...plan, materials }
+}
+
+/**
+ * By how much counting back changes the stock of a thing. What is used again went out and came back but for what broke; of what
+ * is used up the rest came back.
+ * @example stockChange({ use: 'again', taken: 7, back: 6, broken: 1 }) // -1
+ */
+export function stockChange({ use, taken, back, broken }: { use: Material['use']; taken: number; back: number; broken: number }) {
+  return withoutNoise(use === 'again' ? -Math.max(broken, taken - back) : back - taken - broken)
+}
+
+/** What has fallen below its minimum, with how many packs bring it back. */
+export function runningLow(things: Thing[]): { thing: Thing; packs: number | undefined }[] {
+  return things
+    .filter(({ stock, minimum }) => minimum !== null && stock < minimum)
+    .map((thing) => ({
+      thing,
+      packs: thing.pack ? Math.ceil(withoutNoise((thing.minimum! - thing.stock) / thing.pack)) : undefined,
+    }))
+}
+
+/** An amount of a material in the unit of its thing; undefined where they measure different things. */
+export function inUnitOf(thing: Thing, value: number, unit: UnitCode, density: number | null): number | undefined {
+  return turnInto(value, unit, thing.unit, density)
+}

@@ -1,0 +1,96 @@
+import type { Plan } from '../lesson'
+import type { Mend, ScarceLimit, WayOut } from '../waysOut'
+import { minuteWords } from './clock'
+import { amountWords, moneyWords } from './kit'
+import { chanceWords, counted } from './names'
+import type { UnitCode } from '../quantity'
+
+/** What a button for a way out of a shortage says, and what it changes. */
+export function wayOutWords(way: WayOut, plan: Plan, unit: UnitCode): { label: string; effect: string } {
+  const material = plan.materials.find(({ id }) => id === way.material)
+  const time =
+    way.minutes > 0
+      ? `the lesson gets ${minuteWords(way.minutes)} longer`
+      : way.minutes < 0
+        ? `${minuteWords(-way.minutes)} shorter`
+        : 'no more time'
+  switch (way.code) {
+    case 'substitute': {
+      const substitute = material?.substitutes.find(({ id }) => id === way.substitute)
+      const fair =
+        way.effect === 'all-alike'
+          ? 'still fair, as long as every condition gets it'
+          : 'that condition is then something else, and takes its name'
+      const chance = way.chances
+        ? `; the best one comes out best in ${chanceWords(way.chances.after)} instead of ${chanceWords(way.chances.before)}`
+        : ''
+      const short =
+        way.stillShort === undefined
+          ? ''
+          : way.stillShort > 0
+            ? `; ${amountWords(way.stillShort, unit)} of it short too`
+            : '; there is enough of it'
+      const note = substitute?.note ? `. ${substitute.note}` : ''
+      return { label: `Take ${substitute?.name || 'the substitute'}`, effect: fair + chance + short + note }
+    }
+    case 'rota':
+      return { label: `Let ${way.copies} go round`, effect: `groups take turns with ${counted(way.copies, 'piece')}; ${time}` }
+    case 'buy':
+      return {
+        label: way.packs === undefined ? `Buy ${amountWords(way.amount, unit)}` : `Buy ${counted(way.packs, 'pack')}`,
+        effect: [
+          way.cost === undefined ? '' : `costs ${moneyWords(way.cost)}`,
+          way.leftOver === undefined ? '' : `${amountWords(way.leftOver, unit)} left over`,
+          'goes on the shopping list',
+        ]
+          .filter(Boolean)
+          .join(', '),
+      }
+    case 'share-out':
+      return { label: `Share out: ${way.each} each`, effect: `each group does ${counted(way.each, 'condition')}; ${time}` }
+    case 'fewer-groups':
+      return {
+        label: `Make ${counted(way.groups, 'group')}`,
+        effect: `up to ${counted(way.largest, 'child', 'children')} in a group; ${time}`,
+      }
+  }
+}
+
+/** What a button for a shorter lesson says, and what it costs. */
+export function mendWords(mend: Mend): { label: string; effect: string } {
+  const saves = mend.saves > 0 ? `saves ${minuteWords(mend.saves)}` : 'saves nothing'
+  const fits = mend.fits ? 'fits then' : 'not enough by itself'
+  switch (mend.code) {
+    case 'side-by-side':
+      return { label: `Run ${mend.trials} side by side`, effect: `${saves}, ${fits}; nobody does less, more things in use` }
+    case 'fetch-while-predicting':
+      return { label: 'Fetch while predicting', effect: `${saves}, ${fits}; one child of each group fetches` }
+    case 'less-practice':
+      return {
+        label: mend.practice === 0 ? 'Leave practice out' : `${counted(mend.practice, 'practice trial')} only`,
+        effect: `${saves}, ${fits}${mend.practice === 0 ? '; the first readings will wobble more' : ''}`,
+      }
+    case 'share-out':
+      return {
+        label: `Share out: ${mend.each} each`,
+        effect: `${saves}, ${fits}; each group does ${counted(mend.each, 'condition')}`,
+      }
+    case 'fewer-repeats':
+      return {
+        label: `Do ${counted(mend.repeats, 'repeat')}`,
+        effect:
+          mend.chance === undefined
+            ? `${saves}, ${fits}`
+            : `${saves}, ${fits}; the best one then comes out best in only ${chanceWords(mend.chance)}`,
+      }
+    case 'longer-lesson':
+      return { label: `Make it ${mend.minutes} minutes`, effect: 'only if the bell can wait' }
+  }
+}
+
+/** A scarce thing as the limit of a class. `'5 thermometers: 5 groups, or 2 rounds.'` */
+export function limitWords({ material, stock, groups, rounds }: ScarceLimit, plan: Plan): string {
+  const name = plan.materials.find(({ id }) => id === material)?.name || 'a thing without a name'
+  const choices = [groups === undefined ? '' : counted(groups, 'group'), counted(rounds, 'round')].filter(Boolean)
+  return `${stock} × ${name}: ${choices.join(', or ')}.`
+}

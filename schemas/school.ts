@@ -1,0 +1,74 @@
+import Joi from 'joi'
+import type { Calendar, Days } from '../core/clock'
+import type { Thing } from '../core/kit'
+import { NUMBER_UNITS } from '../core/quantity'
+import { planId, shortText, uuid, whole } from './parts'
+
+const MOST_DAYS = 60
+const amount = Joi.number().min(0).max(1e6).required()
+
+export const day = Joi.string()
+  .pattern(/^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, 'date')
+  .required()
+
+const thing = Joi.object<Thing, true>({
+  id: uuid,
+  name: Joi.string().trim().min(1).max(200).required(),
+  unit: Joi.string()
+    .valid(...NUMBER_UNITS)
+    .required(),
+  stock: amount,
+  place: shortText,
+  minimum: amount.allow(null),
+  pack: Joi.number().greater(0).max(1e6).allow(null).required(),
+  price: amount.allow(null),
+})
+
+/** One thing, as the cupboard page writes it. */
+export const thingSchema = thing.required()
+
+export const thingPathSchema = Joi.object<{ thing: string }>({ thing: uuid }).unknown()
+
+const days = Joi.object<Days, true>({ name: shortText, from: day, to: day }).custom((value: Days, helpers) =>
+  value.from <= value.to ? value : helpers.message({ custom: '"to" must not lie before "from"' }),
+)
+
+const calendar = Joi.object<Calendar, true>({
+  terms: Joi.array().items(days).max(MOST_DAYS).required(),
+  holidays: Joi.array().items(days).max(MOST_DAYS).required(),
+  weekdays: Joi.array().items(Joi.boolean()).length(7).required(),
+}).required()
+
+export interface CalendarBody {
+  className: string
+  calendar: Calendar
+}
+
+export const calendarSchema = Joi.object<CalendarBody, true>({ className: shortText, calendar }).required()
+
+export interface HeldBody {
+  before: number
+  after: number
+}
+
+export const heldSchema = Joi.object<HeldBody, true>({ before: whole(0, 30), after: whole(0, 30) }).required()
+
+/** What came back of one material of a lesson. */
+export interface CountedBack {
+  material: string
+  taken: number
+  back: number
+  broken: number
+}
+
+export const countBackSchema = Joi.object<{ rows: CountedBack[] }, true>({
+  rows: Joi.array()
+    .items(Joi.object<CountedBack, true>({ material: planId, taken: amount, back: amount, broken: amount }))
+    .max(100)
+    .unique('material')
+    .required(),
+}).required()
+
+export const calendarFileSchema = Joi.object<{ what: 'getting-ready' | 'reading-days' }>({
+  what: Joi.string().valid('getting-ready', 'reading-days').required(),
+})

@@ -1,0 +1,9 @@
+import { heldSchema } from '../../../schemas/school'
+import { deskRoute } from '../../access/route'
+import { saveHeldDays } from '../../database/cupboard'
+
+/** How many days before and after a lesson its things are held. */
+export default deskRoute({ body: heldSchema }, async ({ database, body }) => {
+  await saveHeldDays(database, body)
+  return { held: body }
+})

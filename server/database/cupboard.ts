@@ -1,0 +1,154 @@
+import { and, asc, desc, eq, isNotNull, isNull } from 'drizzle-orm'
+import { USUAL_HELD, type School, type Thing } from '../../core/kit'
+import { withoutNoise } from '../../core/quantity'
+import type { Database } from './open'
+import { lessons, moves, settings, things } from './schema'
+
+export interface Move {
+  number: number
+  thing: string
+  lesson: string | null
+  title: string | null
+  why: (typeof moves.$inferSelect)['why']
+  change: number
+  broken: number
+  stock: number
+  at: string
+}
+
+const HELD = 'held-days'
+const MOST_MOVES = 300
+
+export async function listThings(database: Database): Promise<Thing[]> {
+  const rows = await database.select().from(things).where(isNull(things.goneAt)).orderBy(asc(things.name))
+  return rows.map(toThing)
+}
+
+/** What happened in the cupboard, the newest first. */
+export async function listMoves(database: Database): Promise<Move[]> {
+  const rows = await database
+    .select({ move: moves, plan: lessons.plan })
+    .from(moves)
+    .leftJoin(lessons, eq(moves.lesson, lessons.id))
+    .orderBy(desc(moves.number))
+    .limit(MOST_MOVES)
+  return rows.map(({ move, plan }) => ({ ...move, title: plan?.title ?? null, at: move.at.toISOString() }))
+}
+
+/** Writes a thing, new or changed; a stock that changed with it is a correction. */
+export async function saveThing(database: Database, thing: Thing): Promise<void> {
+  await database.transaction(async (transaction) => {
+    const [known] = await transaction.select().from(things).where(eq(things.id, thing.id)).for('update')
+    const back = { ...thing, goneAt: null }
+    if (known) await transaction.update(things).set(back).where(eq(things.id, thing.id))
+    else await transaction.insert(things).values(back)
+    const change = withoutNoise(thing.stock - (known?.stock ?? 0))
+    if (known && change === 0) return
+    await transaction.insert(moves).values({
+      thing: thing.id,
+      lesson: null,
+      why: known ? 'corrected' : 'new',
+      change,
+      stock: thing.stock,
+      at: new Date(),
+    })
+  })
+}
+
+/** Takes a thing out of the cupboard; it can be put back by saving it again. */
+export async function takeOut(database: Database, id: string): Promise<boolean> {
+  return database.transaction(async (transaction) => {
+    const [gone] = await transaction.update(things).set({ goneAt: new Date() }).where(eq(things.id, id)).returning()
+    if (!gone) return false
+    await transaction
+      .insert(moves)
+      .values({ thing: id, lesson: null, why: 'taken-out', change: 0, stock: gone.stock, at: new Date() })
+    return true
+  })
+}
+
+/**
+ * Takes in a table of things: those of the same name get the new figures, the others are added; nothing is taken out.
+ * @param newId makes the ids of new things
+ */
+export async function importThings(
+  database: Database,
+  table: Omit<Thing, 'id'>[],
+  newId: () => string,
+): Promise<{ added: number; changed: number }> {
+  return database.transaction(async (transaction) => {
+    const known = new Map((await listThings(transaction)).map((thing) => [thing.name.toLowerCase(), thing]))
+    let [added, changed] = [0, 0]
+    for (const row of table) {
+      const old = known.get(row.name.toLowerCase())
+      const thing = { ...row, id: old?.id ?? newId() }
+      if (old) {
+        await transaction.update(things).set(thing).where(eq(things.id, old.id))
+        changed += 1
+      } else {
+        await transaction.insert(things).values(thing)
+        added += 1
+      }
+      const change = withoutNoise(row.stock - (old?.stock ?? 0))
+      if (old && change === 0) continue
+      const move = { thing: thing.id, lesson: null, why: 'imported' as const, change, stock: row.stock, at: new Date() }
+      await transaction.insert(moves).values(move)
+    }
+    return { added, changed }
+  })
+}
+
+/** Changes the stocks by what a lesson used up and broke, once: counting back again replaces the earlier count. */
+export async function countBack(
+  database: Database,
+  lesson: string,
+  rows: { thing: string; change: number; broken: number }[],
+): Promise<void> {
+  await database.transaction(async (transaction) => {
+    const earlier = await transaction
+      .select()
+      .from(moves)
+      .where(and(eq(moves.lesson, lesson), eq(moves.why, 'counted-back')))
+    const before = new Map<string, number>()
+    for (const move of earlier) before.set(move.thing, (before.get(move.thing) ?? 0) + move.change)
+    const wanted = new Map(rows.map((row) => [row.thing, row]))
+    for (const id of new Set([...wanted.keys(), ...before.keys()])) {
+      const [thing] = await transaction.select().from(things).where(eq(things.id, id)).for('update')
+      if (!thing) continue
+      const row = wanted.get(id)
+      const stock = Math.max(0, withoutNoise(thing.stock + (row?.change ?? 0) - (before.get(id) ?? 0)))
+      await transaction.update(things).set({ stock }).where(eq(things.id, id))
+      await transaction.insert(moves).values({
+        thing: id,
+        lesson,
+        why: 'counted-back',
+        change: withoutNoise(stock - thing.stock),
+        broken: row?.broken ?? 0,
+        stock,
+        at: new Date(),
+      })
+    }
+  })
+}
+
+/** Lessons that were counted back: they book nothing any more. */
+export async function countedBack(database: Database): Promise<Set<string>> {
+  const rows = await database
+    .selectDistinct({ lesson: moves.lesson })
+    .from(moves)
+    .where(and(isNotNull(moves.lesson), eq(moves.why, 'counted-back')))
+  return new Set(rows.map(({ lesson }) => lesson!))
+}
+
+export async function heldDaysOf(database: Database): Promise<School['held']> {
+  const [row] = await database.select().from(settings).where(eq(settings.name, HELD))
+  return row ? (row.value as School['held']) : USUAL_HELD
+}
+
+export async function saveHeldDays(database: Database, value: School['held']): Promise<void> {
+  await database.insert(settings).values({ name: HELD, value }).onConflictDoUpdate({ target: settings.name, set: { value } })
+}
+
+function toThing({ goneAt: _gone, ...thing }: typeof things.$inferSelect): Thing {
+  return thing
+}
