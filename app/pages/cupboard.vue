@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { runningLow, type Booking, type School, type Thing } from '~~/core/kit'
+import { bookedOf, runningLow, type Booking, type School, type Thing } from '~~/core/kit'
 import { unitOf, NUMBER_UNITS, type UnitCode } from '~~/core/quantity'
 import { amountWords, counted, dayWords, moneyWords } from '~~/core/wording'
 import type { Move } from '~~/server/database/cupboard'
@@ -135,8 +135,6 @@ async function hold(change: Partial<School['held']>): Promise<void> {
   })
 }
 
-const bookedOf = (thing: Thing) =>
-  bookings.value.filter((booking) => booking.thing === thing.id).sort((a, b) => a.date.localeCompare(b.date))
 const value = (event: Event) => (event.target as HTMLInputElement).value
 </script>
 
@@ -149,7 +147,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
       <div class="row tools">
         <input v-model="search" class="box find" type="search" placeholder="Find a thing" aria-label="Find a thing" />
         <a class="button small" href="/api/cupboard/file">Save as a table (CSV)</a>
-        <button type="button" class="button small" @click="openTable">Take in a table</button>
+        <button type="button" class="button small" @click="openTable">Take in a table (CSV)</button>
       </div>
     </header>
 
@@ -207,9 +205,12 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
               />
             </td>
             <td class="booked">
-              <span v-for="booking in bookedOf(thing)" :key="`${booking.lesson}${booking.amount}`">
+              <span v-for="booking in bookedOf(thing, bookings)" :key="`${booking.lesson}${booking.amount}`">
                 {{ amountWords(booking.amount, thing.unit) }} on {{ dayWords(booking.date) }}
                 <span class="soft">{{ booking.title }}</span>
+                <span v-if="booking.short > 0" class="trouble">
+                  <span aria-hidden="true">▲</span> {{ amountWords(booking.short, thing.unit) }} short
+                </span>
               </span>
             </td>
             <td>
@@ -340,7 +341,8 @@ td {
   text-align: right;
 }
 .name {
-  min-width: 230px;
+  width: 26%;
+  min-width: 250px;
 }
 td.stock,
 td.minimum,
@@ -358,7 +360,7 @@ td.unit {
   display: block;
   font-size: 14px;
 }
-.booked .soft {
+.booked span span {
   display: inline;
 }
 .add {

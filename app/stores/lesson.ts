@@ -29,6 +29,8 @@ export const useLesson = defineStore('lesson', () => {
   const record = shallowRef<LessonRecord>(EMPTY_RECORD)
   /** The cupboard, who else has booked it, and the calendar of the class. */
   const school = shallowRef<School>(NO_SCHOOL)
+  /** The Second look is folded away, to leave room for a wide table. */
+  const lookFolded = ref(false)
   const saveState = ref<SaveState>('saved')
   const connected = ref(true)
   const undoStack = shallowRef<Plan[]>([])
@@ -268,6 +270,7 @@ export const useLesson = defineStore('lesson', () => {
     school,
     saveState,
     connected,
+    lookFolded,
     target,
     findings,
     readiness,

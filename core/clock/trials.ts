@@ -17,6 +17,15 @@ export function secondsOfTrials({ clock }: Pick<Plan, 'clock'>, trials: number):
   return whole * secondsOfBatch(clock.trial, together) + secondsOfBatch(clock.trial, trials % together)
 }
 
+/**
+ * Seconds from the start of testing until a group begins a trial, where one batch follows the other.
+ * @param before trials that the group does first
+ */
+export function startOfTrial({ clock }: Pick<Plan, 'clock'>, before: number): number {
+  const together = Math.max(1, clock.sideBySide)
+  return Math.floor(before / together) * secondsOfBatch(clock.trial, together)
+}
+
 /** Seconds until all of some trials, begun one after the other, are read and cleared. */
 export function secondsOfBatch({ setUp, run, read, reset }: Clock['trial'], trials: number): number {
   let hands = trials * setUp

@@ -43,6 +43,9 @@ export const DOER: Record<Caution, Doer> = {
   sun: 'child',
 }
 
+/** What cuts and is not for children at all. */
+const ADULT_BLADE = /\b(guillotine|knife|knives|craft blades?|saw|skewers?)\b/
+
 /** From here on water scalds: the usual limit for what children touch. In degrees Celsius. */
 const HOT_FROM = 45
 
@@ -93,6 +96,11 @@ function hottestIn(text: string): number {
   )
 }
 
+/** Who may do a material's step that a caution is about. `doerOf('blade', 'guillotine') // 'adult-only'` */
+export function doerOf(caution: Caution, words: string): Doer {
+  return caution === 'blade' && ADULT_BLADE.test(words.toLowerCase()) && !/scissors?/i.test(words) ? 'adult-only' : DOER[caution]
+}
+
 /** Where a caution comes from, beside the materials. */
 export type CautionSource = 'conditions' | 'kept-the-same' | 'method'
 
@@ -110,14 +118,17 @@ export interface CautionOfPlan {
 export function cautionsOf(plan: Plan): CautionOfPlan[] {
   const found = plan.materials.map((material) => ({ material, cautions: cautionsOfMaterial(material) }))
   const method = cautionsOfMethod(plan)
-  return CAUTIONS.map((caution) => ({
-    caution,
-    materials: found.filter((one) => one.cautions.includes(caution)).map((one) => one.material.id),
-    from: method.filter(([, cautions]) => cautions.includes(caution)).map(([source]) => source),
-    doer: DOER[caution],
-    acknowledged: plan.cautionsAcknowledged.includes(caution),
-    notHere: Object.hasOwn(plan.cautionsNotHere, caution) ? plan.cautionsNotHere[caution] : undefined,
-  })).filter((one) => one.materials.length > 0 || one.from.length > 0)
+  return CAUTIONS.map((caution) => {
+    const materials = found.filter((one) => one.cautions.includes(caution)).map((one) => one.material)
+    return {
+      caution,
+      materials: materials.map(({ id }) => id),
+      from: method.filter(([, cautions]) => cautions.includes(caution)).map(([source]) => source),
+      doer: doerOf(caution, materials.map(({ name }) => name).join(', ')),
+      acknowledged: plan.cautionsAcknowledged.includes(caution),
+      notHere: Object.hasOwn(plan.cautionsNotHere, caution) ? plan.cautionsNotHere[caution] : undefined,
+    }
+  }).filter((one) => one.materials.length > 0 || one.from.length > 0)
 }
 
 function cautionsOfMethod(plan: Plan): [CautionSource, Caution[]][] {

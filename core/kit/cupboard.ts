@@ -79,6 +79,22 @@ export function freeOf(thing: Thing, plan: Plan, school: School): number {
   return Math.max(0, withoutNoise(thing.stock - taken))
 }
 
+/**
+ * Who has booked a thing, the first lesson first, and how much of it will be missing there: those before it take theirs.
+ * @example 9 thermometers, 7 booked on Monday and 7 on Wednesday // [{ ..., short: 0 }, { ..., short: 5 }]
+ */
+export function bookedOf(thing: Thing, bookings: Booking[]): (Booking & { short: number })[] {
+  const own = bookings.filter((booking) => booking.thing === thing.id)
+  own.sort((a, b) => `${a.date} ${a.start} ${a.lesson}`.localeCompare(`${b.date} ${b.start} ${b.lesson}`))
+  return own.map((booking, place) => {
+    const before = own
+      .slice(0, place)
+      .filter(({ use, from, until }) => use === 'up' || (from <= booking.until && until >= booking.from))
+    const taken = before.reduce((sum, { amount }) => sum + amount, 0)
+    return { ...booking, short: withoutNoise(Math.max(0, booking.amount - Math.max(0, thing.stock - taken))) }
+  })
+}
+
 /** The thing that a material most likely is: the same name, whatever its case or number. `likelyThing('Thermometers', things)` */
 export function likelyThing(name: string, things: Thing[]): Thing | undefined {
   const bare = (text: string) =>

@@ -39,7 +39,7 @@ const MOST_DAYS_BACK = 60
 /**
  * What has to be done before the lesson, soonest first, worked out backwards from its start: the work has to be over so many
  * hours before. Where that would be at night, on a day without school, or while something else is being done, the latest time
- * before it that is none of these is taken.
+ * before it that is none of these is taken. Steps that only follow each other right before the lesson do not clash.
  * @example strips to cut, 25 minutes, lesson at 10:30 // wanted and planned 10:05
  */
 export function gettingReady(plan: Plan, school: School = NO_SCHOOL): Step[] {
@@ -54,7 +54,7 @@ export function gettingReady(plan: Plan, school: School = NO_SCHOOL): Step[] {
     taken.push([at, at + step.minutes])
     step.wanted = momentOfMinute(wanted)
     step.planned = momentOfMinute(at)
-    step.moved = moved
+    step.moved = step.hours > 0 ? moved : moved.filter((why) => why !== 'clash')
   }
   return byEnd.sort((a, b) => `${a.planned!.day} ${a.planned!.time}`.localeCompare(`${b.planned!.day} ${b.planned!.time}`))
 }
@@ -62,8 +62,8 @@ export function gettingReady(plan: Plan, school: School = NO_SCHOOL): Step[] {
 function stepsOf(plan: Plan, needs: Need[]): Step[] {
   const open = { wanted: undefined, planned: undefined, moved: [] }
   const own = plan.materials.flatMap(({ id, preparation }, place): Step[] => {
-    if (!preparation) return []
     const need = needs[place]!
+    if (!preparation || (need.amount.ok && need.forClass === 0)) return []
     const pieces = need.amount.ok && need.amount.whole ? need.forClass : 0
     const minutes = Math.ceil(withoutNoise(preparation.minutes + (preparation.secondsEach * pieces) / 60))
     return [{ ...open, kind: preparation.kind, material: id, minutes, hours: preparation.hours }]

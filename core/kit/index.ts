@@ -1,8 +1,19 @@
 export { readAmount, readPrice, sensible, turnInto } from './amount'
 export type { Amount, AmountErrorCode } from './amount'
-export { CAUTIONS, cautionsInWords, cautionsOf, cautionsOfMaterial, cautionsSeen, DOER } from './cautions'
+export { CAUTIONS, cautionsInWords, cautionsOf, cautionsOfMaterial, cautionsSeen, DOER, doerOf } from './cautions'
 export type { Caution, CautionOfPlan, CautionSource, Doer } from './cautions'
-export { freeOf, heldDays, likelyThing, NO_SCHOOL, runningLow, stockChange, takenBefore, USUAL_HELD, withThings } from './cupboard'
+export {
+  bookedOf,
+  freeOf,
+  heldDays,
+  likelyThing,
+  NO_SCHOOL,
+  runningLow,
+  stockChange,
+  takenBefore,
+  USUAL_HELD,
+  withThings,
+} from './cupboard'
 export type { Booking, School, Thing } from './cupboard'
 export { bookingsOf } from './bookings'
 export { needsOf } from './needs'

@@ -84,7 +84,15 @@ export type Finding = Base &
     | { code: 'amount-unreadable'; material: string; problem: AmountErrorCode; position: number }
     | { code: 'supply-unreadable'; material: string; field: SupplyField; problem: SupplyProblem['code'] }
     | { code: 'thing-gone'; material: string }
-    | { code: 'short'; material: string; short: number; unit: UnitCode; packs: number | undefined; takenBy: string[] }
+    | {
+        code: 'short'
+        material: string
+        forClass: number
+        short: number
+        unit: UnitCode
+        packs: number | undefined
+        takenBy: string[]
+      }
     | { code: 'caution'; caution: Caution; doer: Doer; materials: string[]; from: CautionSource[] }
     | { code: 'own-caution'; caution: string }
     | {

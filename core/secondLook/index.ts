@@ -30,7 +30,7 @@ export function secondLook(plan: Plan, record: LessonRecord, school: School = NO
     ...findingsOfFairness(plan),
     ...findingsOfMeasuring(plan),
     ...findingsOfKit(plan, school),
-    ...findingsOfClock(plan, school),
+    ...findingsOfClock(plan, school, hasBegun(record.readings)),
     ...findingsOfPredictions(plan, record),
     ...findingsOfReadings(plan, record),
     ...findingsOfEvidence(plan, evidence),

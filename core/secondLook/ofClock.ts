@@ -10,7 +10,7 @@ const LONG_WAIT = 60
 const DAYS_AHEAD = 14
 
 /** Does it fit, and when is it. */
-export function findingsOfClock(plan: Plan, school: School): Finding[] {
+export function findingsOfClock(plan: Plan, school: School, begun: boolean): Finding[] {
   const findings: Finding[] = []
   const fit = fitOf(plan)
   if (changedFactor(plan) && fit.trialSeconds === 0) {
@@ -40,10 +40,10 @@ export function findingsOfClock(plan: Plan, school: School): Finding[] {
     const at = { code: 'things-wait', key: 'things-wait', stop: 'clock', severity: 'note' } as const
     findings.push({ ...at, copies, seconds: fit.waiting, fixes: [go('kit')] })
   }
-  return [...findings, ...findingsOfDay(plan, school)]
+  return [...findings, ...findingsOfDay(plan, school, begun)]
 }
 
-function findingsOfDay(plan: Plan, { calendar }: School): Finding[] {
+function findingsOfDay(plan: Plan, { calendar }: School, begun: boolean): Finding[] {
   if (plan.date === '') {
     return [{ code: 'no-date', key: 'no-date', stop: 'clock', severity: 'note', fixes: [go('clock', 'date')] }]
   }
@@ -64,7 +64,7 @@ function findingsOfDay(plan: Plan, { calendar }: School): Finding[] {
     key: 'readings-lost',
     days: lost.map(({ after }) => after),
     best,
-    fixes: [...(best ? [{ code: 'set-date', date: best.start } as const] : []), go('clock', 'over-days')],
+    fixes: [...(best && !begun ? [{ code: 'set-date', date: best.start } as const] : []), go('clock', 'over-days')],
   })
   return findings
 }

@@ -24,6 +24,7 @@ export function findingsOfKit(plan: Plan, school: School): Finding[] {
       stop: 'kit',
       severity: 'attention',
       material: material.id,
+      forClass: need.forClass,
       short: need.short,
       unit: need.unit,
       packs: need.packs?.count,

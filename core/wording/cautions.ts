@@ -1,4 +1,5 @@
-import type { Caution, CautionSource, Doer } from '../kit'
+import { cautionsOf, type Caution, type CautionSource, type Doer } from '../kit'
+import type { Plan } from '../lesson'
 import { list } from './names'
 
 const CAUTION_WORDS: Record<Caution, { name: string; what: string }> = {
@@ -12,7 +13,7 @@ const CAUTION_WORDS: Record<Caution, { name: string; what: string }> = {
   },
   blade: {
     name: 'Cutting',
-    what: 'Cut beforehand where you can. Otherwise sitting down, one pair of scissors a group, handed over handles first.',
+    what: 'Cut beforehand where you can; guillotines and sharp knives are for adults. Scissors: sitting down, one pair a group, handed over handles first.',
   },
   glass: { name: 'Glass', what: 'Take plastic where you can. An adult sweeps up what breaks; nobody picks it up by hand.' },
   latex: {
@@ -73,7 +74,19 @@ export function cautionSourceWords(materials: string[], from: CautionSource[]): 
   return list([...materials, ...from.map((one) => SOURCE_OF[one])])
 }
 
-/** One caution as a label or a group card has room for. `'Slips (children can)'` */
-export function cautionLine(caution: Caution, doer: Doer): string {
-  return `${CAUTION_WORDS[caution].name} (${DOER_WORDS[doer]})`
+/**
+ * All cautions of a plan that hold, as a tray label or a group card has room for them: a line for each of those who may do it.
+ * @example `[{ doer: 'adult-only', who: 'adult only', what: 'Cutting' }, { doer: 'child', who: 'children can', what: 'Slips; the tap drips' }]`
+ */
+export function careLines(plan: Plan): { doer: Doer; who: string; what: string }[] {
+  const all = [
+    ...cautionsOf(plan)
+      .filter(({ notHere }) => notHere === undefined)
+      .map(({ caution, doer }) => ({ doer, words: CAUTION_WORDS[caution].name })),
+    ...plan.ownCautions.map(({ doer, text }) => ({ doer, words: text })),
+  ]
+  return (Object.keys(DOER_WORDS) as Doer[]).flatMap((doer) => {
+    const own = all.filter((one) => one.doer === doer).map(({ words }) => words)
+    return own.length > 0 ? [{ doer, who: DOER_WORDS[doer], what: own.join('; ') }] : []
+  })
 }

@@ -61,6 +61,11 @@ export function minuteWords(minutes: number): string {
   return minutes === 1 ? '1 minute' : `${writeShort(minutes)} minutes`
 }
 
+/** As a stopwatch shows it. `stopwatchWords(450) // '7:30'` */
+export function stopwatchWords(seconds: number): string {
+  return `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}`
+}
+
 export function secondWords(seconds: number): string {
   const [whole, rest] = [Math.floor(seconds / 60), Math.round(seconds % 60)]
   return whole === 0 ? `${rest} s` : rest === 0 ? `${whole} min` : `${whole} min ${rest} s`

@@ -198,7 +198,7 @@ export function findingWords(finding: Finding, plan: Plan): FindingWords {
       const packs = finding.packs === undefined ? '' : ` ${counted(finding.packs, 'pack')} will do.`
       return {
         title: `${short} short: ${material(finding.material)}`,
-        text: `${finding.takenBy.length > 0 ? `${list(finding.takenBy.map((title) => `“${title}”`))} takes some first.` : 'There is not enough.'}${packs}`,
+        text: `${finding.takenBy.length > 0 ? `${list(finding.takenBy.map((title) => `“${title}”`))} takes some first.` : `${amountWords(finding.forClass, finding.unit)} for the class, ${amountWords(finding.forClass - finding.short, finding.unit)} there.`}${packs}`,
         why: 'Needed, spares included, less what is there and not booked by an earlier lesson.',
       }
     }

@@ -1,5 +1,15 @@
-export { cautionLine, cautionSourceWords, cautionWords, doerWords, SAFETY_LAST_WORD } from './cautions'
-export { ARRANGEMENT_WORDS, DAY_OFF_WORDS, endWords, fitVerdict, minuteWords, secondWords, testSum, trialParts } from './clock'
+export { careLines, cautionSourceWords, cautionWords, doerWords, SAFETY_LAST_WORD } from './cautions'
+export {
+  ARRANGEMENT_WORDS,
+  DAY_OFF_WORDS,
+  endWords,
+  fitVerdict,
+  minuteWords,
+  secondWords,
+  stopwatchWords,
+  testSum,
+  trialParts,
+} from './clock'
 export { doubtWords, REASONS } from './doubts'
 export { readErrorWords } from './errors'
 export {

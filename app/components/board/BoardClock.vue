@@ -1,13 +1,10 @@
 <script setup lang="ts">
-import { PHASE_NAMES } from '~~/core/wording'
+import { PHASE_NAMES, stopwatchWords } from '~~/core/wording'
 
 /** The time left, large; the level beside it sinks with it. */
 const props = defineProps<{ clock: ReturnType<typeof useTestClock> }>()
 const state = computed(() => props.clock.state.value)
-const written = computed(() => {
-  const { secondsLeft } = state.value
-  return `${Math.floor(secondsLeft / 60)}:${String(secondsLeft % 60).padStart(2, '0')}`
-})
+const written = computed(() => stopwatchWords(state.value.secondsLeft))
 </script>
 
 <template>

@@ -5,6 +5,7 @@ import {
   circuitOf,
   circuitStations,
   conditionsEach,
+  fitOf,
   fewestShared,
   walkedTimes,
 } from '~~/core/clock'
@@ -15,6 +16,7 @@ import { ARRANGEMENT_WORDS, counted, secondWords } from '~~/core/wording'
 const lesson = useLesson()
 const notices = useNotices()
 const plan = computed(() => lesson.plan!)
+const testStart = computed(() => fitOf(plan.value).phases.find(({ phase }) => phase === 'test')!.start)
 const ways = computed(() => arrangementsFor(plan.value))
 const way = computed(() => arrangementOf(plan.value))
 const active = computed(() => activeConditions(plan.value))
@@ -178,7 +180,7 @@ const verdict = computed(() => {
     <p v-if="way === 'together'" class="hint">
       The class does each condition {{ counted(plan.repeats, 'time') }} in all, the groups in turns.
     </p>
-    <ArrangementTable :plan="plan" />
+    <ArrangementTable :plan="plan" :test-start="testStart" />
   </section>
 </template>
 

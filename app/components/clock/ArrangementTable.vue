@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { arrangementOf, circuitOf, conditionsByGroup, timeAt, trialsByGroup } from '~~/core/clock'
+import { arrangementOf, circuitOf, conditionStarts, conditionsByGroup, timeAt, trialsByGroup } from '~~/core/clock'
 import { activeConditions, letterOf, type Plan } from '~~/core/lesson'
-import { secondWords } from '~~/core/wording'
+import { stopwatchWords } from '~~/core/wording'
 
 /** Who does which condition when, as the arrangement has it: on the screen and on paper. */
 const props = defineProps<{ plan: Plan; /** Minutes of the lesson when testing begins. */ testStart?: number }>()
@@ -9,9 +9,17 @@ const way = computed(() => arrangementOf(props.plan))
 const active = computed(() => activeConditions(props.plan))
 const own = computed(() => conditionsByGroup(props.plan))
 const trials = computed(() => trialsByGroup(props.plan))
+const starts = computed(() => conditionStarts(props.plan))
+/** When a group that keeps to the clock begins a condition. */
+const beginOf = (group: string, condition: string) => {
+  const start = starts.value?.[own.value.get(group)!.indexOf(condition)]
+  return start === undefined ? '' : clockOf(start)
+}
 const circuit = computed(() => (way.value === 'circuit' ? circuitOf(props.plan) : undefined))
 const stationName = (station: number) => circuit.value!.stations[station]!
-const extraName = (id: string) => props.plan.arrangement.extra.find((one) => one.id === id)?.name || 'station'
+/** Stations without measuring are told apart by numbers, which a legend explains. */
+const extras = computed(() => (circuit.value ? props.plan.arrangement.extra : []))
+const extraNumber = (id: string) => extras.value.findIndex((one) => one.id === id) + 1
 const visitsOf = (group: number) => circuit.value!.visits.filter((visit) => visit.group === group).sort((a, b) => a.start - b.start)
 const inRound = (group: number, round: number) =>
   visitsOf(group).find((visit) => Math.round(visit.start / circuit.value!.rounds!.seconds) === round)
@@ -22,8 +30,8 @@ const turnsOf = (group: string, condition: string) =>
     .map(({ repeat }) => repeat)
 const clockOf = (seconds: number) =>
   props.testStart === undefined
-    ? secondWords(seconds)
-    : (timeAt(props.plan.clock.start, props.testStart + Math.floor(seconds / 60)) ?? secondWords(seconds))
+    ? stopwatchWords(seconds)
+    : (timeAt(props.plan.clock.start, props.testStart + Math.floor(seconds / 60)) ?? stopwatchWords(seconds))
 /** Several of one station are told apart by a number. */
 const copyOf = (station: number, copy: number) => (circuit.value!.stations[station]!.copies > 1 ? ` ${copy + 1}` : '')
 </script>
@@ -50,7 +58,9 @@ const copyOf = (station: number, copy: number) => (circuit.value!.stations[stati
                 :letter="letterOf(plan, stationName(visit.station).id) + copyOf(visit.station, visit.copy)"
                 :place="plan.conditions.findIndex(({ id }) => id === stationName(visit.station).id)"
               />
-              <span v-else>{{ extraName(stationName(visit.station).id) }}{{ copyOf(visit.station, visit.copy) }}</span>
+              <span v-else class="extra"
+                >{{ extraNumber(stationName(visit.station).id) }}{{ copyOf(visit.station, visit.copy) }}</span
+              >
             </template>
           </td>
         </tr>
@@ -69,7 +79,7 @@ const copyOf = (station: number, copy: number) => (circuit.value!.stations[stati
                 :letter="letterOf(plan, stationName(visit.station).id) + copyOf(visit.station, visit.copy)"
                 :place="plan.conditions.findIndex(({ id }) => id === stationName(visit.station).id)"
               />
-              <span v-else>{{ extraName(stationName(visit.station).id) }}</span>
+              <span v-else class="extra">{{ extraNumber(stationName(visit.station).id) }}</span>
               <span class="at">{{ clockOf(visit.start) }}</span>
             </span>
           </td>
@@ -95,13 +105,20 @@ const copyOf = (station: number, copy: number) => (circuit.value!.stations[stati
                 .join(', ') || '–'
             }}</template>
             <template v-else-if="own.get(group.id)!.includes(condition.id)"
-              >{{ turnsOf(group.id, condition.id).length }} ×</template
+              >{{ turnsOf(group.id, condition.id).length }} ×
+              <span v-if="beginOf(group.id, condition.id)" class="at">from {{ beginOf(group.id, condition.id) }}</span></template
             >
             <span v-else class="soft">–</span>
           </td>
         </tr>
       </tbody>
     </table>
+    <p v-if="circuit" class="legend">
+      <ConditionName v-for="condition in active" :key="condition.id" :plan="plan" :id="condition.id" :size="20" />
+      <span v-for="one in extras" :key="one.id"
+        ><span class="extra">{{ extraNumber(one.id) }}</span> {{ one.name || 'a station' }}</span
+      >
+    </p>
   </div>
 </template>
 
@@ -122,8 +139,23 @@ const copyOf = (station: number, copy: number) => (circuit.value!.stations[stati
 }
 .idle {
   color: var(--soft);
+  font-size: 14px;
   font-style: italic;
-  white-space: nowrap;
+}
+.extra {
+  display: inline-block;
+  min-width: 26px;
+  padding: 0 5px;
+  border: 1.5px solid currentcolor;
+  border-radius: 14px;
+  text-align: center;
+}
+.legend {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 16px;
+  margin-top: 8px;
+  font-size: 15px;
 }
 .visit {
   display: inline-flex;
@@ -132,6 +164,16 @@ const copyOf = (station: number, copy: number) => (circuit.value!.stations[stati
   margin-right: 14px;
 }
 @media print {
+  .who th,
+  .who td {
+    padding: 0.8mm 1mm;
+  }
+  .who :deep(.group-name) {
+    white-space: normal;
+  }
+  .at {
+    font-size: 9.5pt;
+  }
   .at,
   .idle,
   .soft {

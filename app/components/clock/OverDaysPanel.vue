@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { bestStarts, dayAfter, readingDays, type Calendar, type Days } from '~~/core/clock'
+import { hasBegun } from '~~/core/record'
 import { counted, DAY_OFF_WORDS, dayWords } from '~~/core/wording'
 
 /** Reading days on the class's own calendar, better days to start, and the calendar itself. */
@@ -58,7 +59,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
           <span v-if="off.why"> <span aria-hidden="true">▲</span> {{ off.name || DAY_OFF_WORDS[off.why] }}</span>
         </li>
       </ol>
-      <p v-if="starts.length > 0" class="row starts">
+      <p v-if="starts.length > 0 && !hasBegun(lesson.record.readings)" class="row starts">
         <span class="hint">Start on</span>
         <button
           v-for="one in starts"

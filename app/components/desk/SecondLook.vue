@@ -4,7 +4,6 @@ import type { Stop } from '~~/core/lesson'
 /** What the computation found in the whole lesson, worst first; this stop's own first among equals. Folds away to a count. */
 const props = defineProps<{ stop: Stop }>()
 const lesson = useLesson()
-const folded = ref(false)
 const RANK = { wrong: 0, attention: 1, note: 2 }
 const findings = computed(() =>
   [...lesson.findings].sort(
@@ -15,18 +14,18 @@ const serious = computed(() => lesson.findings.filter((finding) => finding.sever
 </script>
 
 <template>
-  <aside class="look screen-only" :class="{ folded }" aria-labelledby="second-look">
+  <aside class="look screen-only" :class="{ folded: lesson.lookFolded }" aria-labelledby="second-look">
     <button
       type="button"
       class="fold"
-      :aria-expanded="!folded"
-      :aria-label="folded ? 'Open the Second look' : 'Fold the Second look away'"
-      @click="folded = !folded"
+      :aria-expanded="!lesson.lookFolded"
+      :aria-label="lesson.lookFolded ? 'Open the Second look' : 'Fold the Second look away'"
+      @click="lesson.lookFolded = !lesson.lookFolded"
     >
       <span class="badge" :class="{ none: serious === 0 }">{{ lesson.findings.length }}</span>
-      <span aria-hidden="true">{{ folded ? '‹' : '›' }}</span>
+      <span aria-hidden="true">{{ lesson.lookFolded ? '‹' : '›' }}</span>
     </button>
-    <template v-if="!folded">
+    <template v-if="!lesson.lookFolded">
       <h2 id="second-look">Second look</h2>
       <p class="soft lead">worked out, worst first</p>
       <ul v-if="findings.length > 0">

@@ -21,6 +21,11 @@ const bill = computed(() => {
 })
 onMounted(() => lesson.lookAround())
 
+function showWhole(all: boolean): void {
+  whole.value = all
+  lesson.lookFolded = all
+}
+
 function add(name: string): void {
   lesson.edit((draft) => draft.materials.push(newMaterial(newId(), name)))
 }
@@ -37,7 +42,13 @@ const PRINTS = ['trays', 'labels', 'picking', 'shopping', 'getting-ready', 'coun
       <h2>Kit</h2>
       <p class="soft figures">{{ trialSum(plan) }}</p>
       <div class="row tools">
-        <button v-if="plan.materials.length > 0" type="button" class="button small" :aria-pressed="whole" @click="whole = !whole">
+        <button
+          v-if="plan.materials.length > 0"
+          type="button"
+          class="button small"
+          :aria-pressed="whole"
+          @click="showWhole(!whole)"
+        >
           {{ whole ? 'Fewer columns' : 'All columns' }}
         </button>
         <NuxtLink class="button small" to="/cupboard">Cupboard</NuxtLink>

@@ -248,7 +248,7 @@ function addSubstitute(name: string): void {
     </fieldset>
     <button
       type="button"
-      class="button small quiet"
+      class="button small quiet off"
       @click="lesson.edit((draft) => (draft.materials = draft.materials.filter((one) => one.id !== material.id)))"
     >
       Take {{ material.name || 'it' }} off the list
@@ -288,6 +288,9 @@ legend {
 }
 .check input {
   accent-color: var(--green);
+}
+.off {
+  justify-self: start;
 }
 .substitute {
   margin-bottom: 6px;

@@ -60,9 +60,13 @@ const side = computed(() => props.size ?? 30)
 }
 @media print {
   .badge {
-    background: #fff;
     border: 2px solid #000;
+    background-color: #fff;
     color: #000;
+    -webkit-text-stroke: 4px #fff;
+    paint-order: stroke fill;
+    print-color-adjust: exact;
+    --hatch: rgb(0 0 0 / 55%);
   }
 }
 </style>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { cautionsOfMaterial, DOER, gettingReady, needsOf, type School } from '~~/core/kit'
+import { cautionsOfMaterial, doerOf, gettingReady, needsOf, type School } from '~~/core/kit'
 import type { Plan } from '~~/core/lesson'
 import { civilWords, movedWords, SAFETY_LAST_WORD, spanWords, stepWords } from '~~/core/wording'
 
@@ -9,7 +9,7 @@ const needs = computed(() => needsOf(props.plan, props.school))
 const steps = computed(() => gettingReady(props.plan, props.school))
 const adultOnly = (id: string) => {
   const material = props.plan.materials.find((one) => one.id === id)
-  return material ? cautionsOfMaterial(material).some((caution) => DOER[caution] === 'adult-only') : false
+  return material ? cautionsOfMaterial(material).some((caution) => doerOf(caution, material.name) === 'adult-only') : false
 }
 </script>
 

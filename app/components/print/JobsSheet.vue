@@ -5,15 +5,24 @@ import { counted } from '~~/core/wording'
 
 /** Jobs for every trial of every group, and who listens to whom afterwards. */
 const props = defineProps<{ plan: Plan }>()
-const MOST_ROWS = 24
 const sheets = computed(() => {
   const trials = trialsByGroup(props.plan)
   const practice = practiceByGroup(props.plan)
   return props.plan.groups.map((group) => {
     const count = trials.get(group.id)!.length + practice.get(group.id)!.length * props.plan.practice
-    return { group, turns: jobsFor(seatsThere(group), props.plan.jobs.length, Math.min(MOST_ROWS, count)) }
+    const there = seatsThere(group)
+    // After as many trials as there are children everybody is where they began.
+    const turns = jobsFor(there, props.plan.jobs.length, Math.min(there.length, count))
+    return { group, turns: turns.map((turn) => ({ ...turn, trials: everyTrial(turn.trial, there.length, count) })) }
   })
 })
+const SHOWN = 4
+/** `everyTrial(2, 4, 16) // '2, 6, 10, 14'`; a longer row is only begun. */
+function everyTrial(first: number, step: number, count: number): string {
+  const length = Math.ceil((count - first + 1) / step)
+  const shown = Array.from({ length: Math.min(SHOWN, length) }, (_, place) => first + place * step).join(', ')
+  return length > SHOWN ? `${shown} …` : shown
+}
 const sharing = computed(() => sharingRota(props.plan.groups.length))
 const nameAt = (place: number) => props.plan.groups[place]!.name
 </script>
@@ -28,13 +37,13 @@ const nameAt = (place: number) => props.plan.groups[place]!.name
         <table class="ruled">
           <thead>
             <tr>
-              <th>Trial</th>
+              <th>Trials</th>
               <th v-for="job in plan.jobs" :key="job">{{ job }}</th>
             </tr>
           </thead>
           <tbody>
             <tr v-for="turn in turns" :key="turn.trial">
-              <td>{{ turn.trial }}</td>
+              <td class="pair">{{ turn.trials }}</td>
               <td v-for="(seat, place) in turn.seats" :key="place">{{ seat }}</td>
             </tr>
           </tbody>
@@ -47,7 +56,7 @@ const nameAt = (place: number) => props.plan.groups[place]!.name
         <tbody>
           <tr v-for="(round, place) in sharing" :key="place">
             <td>
-              <strong>round {{ place + 1 }}</strong>
+              <strong class="pair">round {{ place + 1 }}</strong>
             </td>
             <td>
               <span v-for="([a, b], at) in round.pairs" :key="at" class="pair">{{ nameAt(a) }} – {{ nameAt(b) }}</span>
@@ -64,7 +73,7 @@ const nameAt = (place: number) => props.plan.groups[place]!.name
 .groups {
   display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 4mm 8mm;
+  gap: 2mm 8mm;
 }
 h2 {
   display: flex;
@@ -78,8 +87,9 @@ h2 {
 }
 .ruled td,
 .ruled th {
-  padding: 0.4mm 2mm;
+  padding: 0.6mm 2mm;
   color: #000;
+  font-size: 12pt;
 }
 .pair {
   display: inline-block;

@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { conditionsByGroup } from '~~/core/clock'
-import { cautionsOf } from '~~/core/kit'
 import { activeConditions, changedFactor, keptFactors, letterOf, measuredCard, type Group, type Plan } from '~~/core/lesson'
 import { unitOf } from '~~/core/quantity'
 import {
-  cautionLine,
+  careLines,
   FRAME_WORDS,
   nameOfCondition,
   question,
@@ -27,14 +26,7 @@ const worked = computed(() => workedOutColumn(props.plan))
 const own = computed(() => conditionsByGroup(props.plan))
 const conditionsFor = (group: Group | undefined) =>
   activeConditions(props.plan).filter(({ id }) => !group || own.value.get(group.id)!.includes(id))
-const cautions = computed(() => cautionsOf(props.plan).filter(({ notHere }) => notHere === undefined))
-const care = (adult: boolean) =>
-  [
-    ...cautions.value
-      .filter(({ doer }) => (doer === 'adult-only') === adult)
-      .map(({ caution, doer }) => cautionLine(caution, doer)),
-    ...props.plan.ownCautions.filter(({ doer }) => (doer === 'adult-only') === adult).map(({ text }) => text),
-  ].join(', ')
+const care = computed(() => careLines(props.plan))
 const LINES = 4
 </script>
 
@@ -96,9 +88,12 @@ const LINES = 4
           </tr>
         </tbody>
       </table>
-      <p v-if="!blank && care(true)" class="care"><strong>An adult does this for you:</strong> {{ care(true) }}.</p>
-      <p v-if="!blank && care(false)" class="care">
-        <strong>Take care:</strong> {{ care(false) }}. The school’s own rules come first.
+      <p v-if="!blank && care.length > 0" class="care">
+        <strong>Take care.</strong>
+        <span v-for="{ doer, who, what } in care" :key="doer">
+          <strong>{{ doer === 'adult-only' ? 'an adult does this for you' : who }}:</strong> {{ what }}.
+        </span>
+        The school’s own rules come first.
       </p>
       <p class="found">We found that <span class="line wide" /><span class="line wide" /></p>
     </section>
@@ -106,6 +101,9 @@ const LINES = 4
 </template>
 
 <style scoped>
+.care span::before {
+  content: ' ';
+}
 .care {
   margin-top: 3mm;
   font-size: 11pt;

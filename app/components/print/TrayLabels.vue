@@ -1,44 +1,79 @@
 <script setup lang="ts">
-import { conditionsByGroup } from '~~/core/clock'
-import { cautionsOf } from '~~/core/kit'
-import type { Plan } from '~~/core/lesson'
-import { cautionLine, counted } from '~~/core/wording'
+import { arrangementOf, circuitStations, conditionsByGroup } from '~~/core/clock'
+import { letterOf, type Group, type Plan } from '~~/core/lesson'
+import { careLines, counted, nameOfCondition } from '~~/core/wording'
 
-/** A label for every group's tray, eight to a page: whose it is, which conditions, what to take care with. */
+/**
+ * A label for every group's tray, eight to a page: whose it is, which conditions, what to take care with. In a circuit the
+ * stations have one too.
+ */
 const props = defineProps<{ plan: Plan }>()
 const own = computed(() => conditionsByGroup(props.plan))
-const care = computed(() => [
-  ...cautionsOf(props.plan)
-    .filter(({ notHere }) => notHere === undefined)
-    .map(({ caution, doer }) => cautionLine(caution, doer)),
-  ...props.plan.ownCautions.map(({ text }) => text),
-])
-const ON_PAGE = 8
-const pages = computed(() =>
-  Array.from({ length: Math.ceil(props.plan.groups.length / ON_PAGE) }, (_, page) =>
-    props.plan.groups.slice(page * ON_PAGE, (page + 1) * ON_PAGE),
-  ),
+const care = computed(() => careLines(props.plan))
+const stations = computed(() =>
+  arrangementOf(props.plan) === 'circuit'
+    ? circuitStations(props.plan).flatMap(({ id, copies, measures }) => Array.from({ length: copies }, () => ({ id, measures })))
+    : [],
 )
+const stationName = ({ id, measures }: { id: string; measures: boolean }) =>
+  measures ? nameOfCondition(props.plan, id) : props.plan.arrangement.extra.find((one) => one.id === id)?.name || 'Station'
+type Label = { group: Group } | { station: { id: string; measures: boolean } }
+const ON_PAGE = 8
+const pages = computed(() => {
+  const labels: Label[] = [...props.plan.groups.map((group) => ({ group })), ...stations.value.map((station) => ({ station }))]
+  return Array.from({ length: Math.ceil(labels.length / ON_PAGE) }, (_, page) => labels.slice(page * ON_PAGE, (page + 1) * ON_PAGE))
+})
+/** From so many conditions on their letters and hatches have to do. */
+const MANY = 5
+const sheet = ref<HTMLElement>()
+useFitInside(sheet, '.label')
 </script>
 
 <template>
-  <div>
+  <div ref="sheet">
     <section
-      v-for="(groups, page) in pages"
+      v-for="(labels, page) in pages"
       :key="page"
       class="page"
       :class="{ 'new-page': page > 0 }"
       :aria-label="`Labels, page ${page + 1}`"
     >
-      <article v-for="group in groups" :key="group.id" class="label">
-        <h2><ShapeBadge :size="30" :shape="group.shape" /> {{ group.name }}</h2>
-        <p class="title">
-          {{ plan.title }} <span>{{ counted(group.seats, 'seat') }}</span>
-        </p>
-        <p class="conditions" :class="{ many: own.get(group.id)!.length > 4 }">
-          <ConditionName v-for="id in own.get(group.id)" :key="id" :plan="plan" :id="id" :size="22" />
-        </p>
-        <p v-if="care.length > 0" class="care"><strong>Take care:</strong> {{ care.join(', ') }}. School rules first.</p>
+      <article v-for="(label, place) in labels" :key="place" class="label">
+        <template v-if="'group' in label">
+          <h2><ShapeBadge :size="30" :shape="label.group.shape" /> {{ label.group.name }}</h2>
+          <p class="title">
+            {{ plan.title }} · <span>{{ counted(label.group.seats, 'seat') }}</span>
+          </p>
+          <p class="conditions">
+            <template v-for="id in own.get(label.group.id)" :key="id">
+              <ConditionBadge
+                v-if="own.get(label.group.id)!.length >= MANY"
+                :size="34"
+                :letter="letterOf(plan, id)"
+                :place="plan.conditions.findIndex((condition) => condition.id === id)"
+              />
+              <ConditionName v-else :plan="plan" :id="id" :size="34" />
+            </template>
+          </p>
+        </template>
+        <template v-else>
+          <h2>
+            <ConditionBadge
+              v-if="label.station.measures"
+              :size="56"
+              :letter="letterOf(plan, label.station.id)"
+              :place="plan.conditions.findIndex((condition) => condition.id === label.station.id)"
+            />
+            {{ stationName(label.station) }}
+          </h2>
+          <p class="title">{{ plan.title }} · station</p>
+        </template>
+        <div v-if="care.length > 0" class="care">
+          <p v-for="{ doer, who, what } in care" :key="doer">
+            <strong>{{ who }}:</strong> {{ what }}
+          </p>
+          <p>The school’s own rules come first.</p>
+        </div>
       </article>
     </section>
   </div>
@@ -51,9 +86,10 @@ const pages = computed(() =>
   grid-auto-rows: 60mm;
 }
 .label {
+  --fit: 1;
   display: flex;
   flex-direction: column;
-  gap: 1.5mm;
+  gap: calc(1.5mm * var(--fit));
   overflow: hidden;
   padding: 3mm 4mm;
   border: 1px dashed #000;
@@ -63,11 +99,13 @@ h2 {
   display: flex;
   align-items: center;
   gap: 3mm;
-  font-size: 20pt;
+  font-size: calc(24pt * var(--fit));
   line-height: 1.1;
+  overflow-wrap: anywhere;
 }
 .title {
-  font-size: 10.5pt;
+  font-size: calc(11pt * var(--fit));
+  line-height: 1.2;
 }
 .title span {
   white-space: nowrap;
@@ -75,19 +113,13 @@ h2 {
 .conditions {
   display: flex;
   flex-wrap: wrap;
-  gap: 1mm 4mm;
-  max-height: 22mm;
-  overflow: hidden;
-  font-size: 11pt;
-}
-.conditions.many {
-  font-size: 9pt;
-  line-height: 1.1;
+  gap: 1mm 3mm;
+  font-size: calc(14pt * var(--fit));
+  line-height: 1.15;
 }
 .care {
   margin-top: auto;
-  overflow: hidden;
-  font-size: 9pt;
-  line-height: 1.25;
+  font-size: calc(10pt * var(--fit));
+  line-height: 1.2;
 }
 </style>

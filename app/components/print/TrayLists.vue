@@ -3,7 +3,7 @@ import { cautionsOf, needsOf, type Need, type School } from '~~/core/kit'
 import type { Plan } from '~~/core/lesson'
 import {
   amountWords,
-  cautionLine,
+  careLines,
   cautionWords,
   counted,
   doerWords,
@@ -16,23 +16,16 @@ import {
 /** What the class needs on one page, then a list with tick boxes for every group's tray. */
 const props = defineProps<{ plan: Plan; school: School }>()
 const needs = computed(() =>
-  needsOf(props.plan, props.school).map((need) => ({
-    ...need,
-    name: props.plan.materials.find((one) => one.id === need.material)!.name,
-  })),
+  needsOf(props.plan, props.school)
+    .filter(({ forClass }) => forClass > 0)
+    .map((need) => ({ ...need, name: props.plan.materials.find((one) => one.id === need.material)!.name })),
 )
 const onTray = (group: string) => needs.value.filter((need) => (need.trays[group] ?? 0) > 0)
 const elsewhere = computed(() => needs.value.filter((need) => need.perTray === undefined && need.forClass > 0))
 const eachTray = ({ trays, perTray, unit }: Need) =>
   perTray === undefined ? '' : `${new Set(Object.values(trays)).size > 1 ? 'up to ' : ''}${measuredWords(perTray, unit)}`
 const cautions = computed(() => cautionsOf(props.plan))
-const onCard = computed(
-  () =>
-    [
-      ...cautions.value.filter(({ notHere }) => notHere === undefined).map(({ caution, doer }) => cautionLine(caution, doer)),
-      ...props.plan.ownCautions.map(({ text }) => text),
-    ].join(', ') || 'nothing special',
-)
+const care = computed(() => careLines(props.plan))
 </script>
 
 <template>
@@ -116,10 +109,13 @@ const onCard = computed(
         Not on the tray:
         {{ elsewhere.map(({ name, forClass, unit }) => `${name} (${measuredWords(forClass, unit)} for the class)`).join(', ') }}.
       </p>
-      <p class="care">
-        Take care:
-        {{ onCard }}. {{ SAFETY_LAST_WORD }}
+      <p v-if="care.length > 0" class="care">
+        <strong>Take care.</strong>
+        <span v-for="{ doer, who, what } in care" :key="doer">
+          <strong>{{ who }}:</strong> {{ what }}.
+        </span>
       </p>
+      <p class="care">{{ SAFETY_LAST_WORD }}</p>
     </section>
   </div>
 </template>
@@ -160,6 +156,9 @@ ul.care li {
   display: flex;
   gap: 3mm;
   padding: 0.8mm 0;
+}
+p.care span::before {
+  content: ' ';
 }
 p.care {
   margin-top: 2mm;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { arrangementOf, fitOf, scarcest, secondsOfBatch, timeAt, turnsGoingRound } from '~~/core/clock'
 import type { Plan } from '~~/core/lesson'
-import { ARRANGEMENT_WORDS, endWords, minuteWords, nameOfGroup, PHASE_NAMES, question, secondWords } from '~~/core/wording'
+import { ARRANGEMENT_WORDS, endWords, minuteWords, nameOfGroup, PHASE_NAMES, question, stopwatchWords } from '~~/core/wording'
 
 /** The lesson by the clock, who does which condition when, and when shared things and jars come round. */
 const props = defineProps<{ plan: Plan }>()
@@ -30,7 +30,7 @@ const things = computed(() =>
 )
 const clockOf = (seconds: number) => {
   const at = timeAt(props.plan.clock.start, testStart.value + Math.floor(seconds / 60))
-  return at ? `${at}:${String(Math.floor(seconds % 60)).padStart(2, '0')}` : secondWords(seconds)
+  return at ? `${at}:${stopwatchWords(seconds % 60).slice(-2)}` : stopwatchWords(seconds)
 }
 </script>
 

@@ -73,7 +73,7 @@ const print = () => window.print()
 }
 @media print {
   .paper {
-    width: auto;
+    width: 100%;
     padding: 0;
   }
 }

@@ -1,0 +1,17 @@
+import type { Plan } from '../lesson'
+import { arrangementOf, conditionsEach } from './arrangement'
+import { scarcest } from './fit'
+import { startOfTrial } from './trials'
+
+/**
+ * When a group begins its first, second and further condition, after its practice, if it keeps to the clock.
+ * @returns seconds since testing began; undefined where groups take turns, wait for shared things, or run everything at once
+ * @example practice 1, 4 conditions, 3 repeats of 105 s // [420, 735, 1050, 1365]
+ */
+export function conditionStarts(plan: Plan): number[] | undefined {
+  const way = arrangementOf(plan)
+  const inTurn = plan.kind === 'fair-test' || plan.kind === 'describe'
+  if (!inTurn || (way !== 'every-group' && way !== 'share-out') || scarcest(plan) !== undefined) return undefined
+  const each = conditionsEach(plan)
+  return Array.from({ length: each }, (_, place) => startOfTrial(plan, each * plan.practice + place * plan.repeats))
+}
