@@ -16,6 +16,8 @@ const sheet = ref<HTMLElement>()
 const { follow } = useSheetKeys(sheet)
 /** What was typed into a cell that wants a number, until it is one. */
 const drafts = ref<Record<string, string>>({})
+/** The cell that is being typed in: what the server answers meanwhile does not touch it. */
+const typing = ref<{ key: string; text: string }>()
 
 const shown = computed(() =>
   (things.value ?? []).filter(({ name, place }) => `${name} ${place}`.toLowerCase().includes(search.value.trim().toLowerCase())),
@@ -53,7 +55,7 @@ async function load(): Promise<void> {
   })
 }
 
-async function attempt(work: () => Promise<void>): Promise<boolean> {
+async function attempt(work: () => Promise<unknown>): Promise<boolean> {
   try {
     await work()
     return true
@@ -63,25 +65,34 @@ async function attempt(work: () => Promise<void>): Promise<boolean> {
   }
 }
 
-async function save(thing: Thing): Promise<boolean> {
-  return attempt(async () => {
-    await callServer('/api/cupboard', { method: 'PUT', body: thing })
+/** Writes wait for each other, so that two cells left quickly both count. */
+let writing: Promise<unknown> = Promise.resolve()
+function save(thing: Thing): Promise<unknown> {
+  const all = things.value ?? []
+  const known = all.some(({ id }) => id === thing.id)
+  things.value = known ? all.map((one) => (one.id === thing.id ? thing : one)) : [...all, thing]
+  writing = writing.then(async () => {
+    await attempt(() => callServer('/api/cupboard', { method: 'PUT', body: thing }))
     await load()
   })
+  return writing
 }
 
 function written(thing: Thing, column: Column): string {
-  const draft = drafts.value[`${thing.id}-${column}`]
+  const key = `${thing.id}-${column}`
+  const draft = typing.value?.key === key ? typing.value.text : drafts.value[key]
   if (draft !== undefined) return draft
   const value = thing[column]
   return value === null ? '' : column === 'price' ? moneyWords(value as number) : String(value)
 }
 
 /** A number as people write it, with a comma or a point; empty where nothing has to be said. */
-async function write(thing: Thing, column: Column, text: string): Promise<void> {
-  const key = `${thing.id}-${column}`
+async function write({ id }: Thing, column: Column, text: string): Promise<void> {
+  typing.value = undefined
+  const thing = things.value?.find((one) => one.id === id)
+  const key = `${id}-${column}`
   const value = text.trim()
-  if (value === written(thing, column)) return
+  if (!thing || value === written(thing, column)) return
   if (column === 'name' || column === 'place' || column === 'unit') {
     if (column === 'name' && value === '') return
     await save({ ...thing, [column]: value })
@@ -200,7 +211,9 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
                 :title="drafts[`${thing.id}-${column}`] !== undefined ? 'Write a number, like 12 or 2.50.' : undefined"
                 :data-row="row"
                 :data-column="place"
+                @input="typing = { key: `${thing.id}-${column}`, text: value($event) }"
                 @change="write(thing, column, value($event))"
+                @blur="typing = undefined"
                 @keydown="follow($event, row, place)"
               />
             </td>

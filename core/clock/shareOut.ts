@@ -12,6 +12,8 @@ export interface ShareOutAsk {
 
 const TRIES = 40
 const STEPS = 3000
+/** Large designs get fewer tries, so that none holds up the page. */
+const MOST_WORK = 16_000
 
 /**
  * Which conditions each group does when nobody does all: how often each condition is done differs by at most one, and how often
@@ -32,7 +34,8 @@ function draw(groups: number, items: number[], own: number): number[][] {
   let best: number[][] = []
   let fewest = Infinity
   const goal = evenest(groups, items.length, own)
-  for (let attempt = 0; attempt < TRIES && fewest > goal; attempt += 1) {
+  const tries = Math.max(2, Math.min(TRIES, Math.floor(MOST_WORK / (groups * own ** 2))))
+  for (let attempt = 0; attempt < tries && fewest > goal; attempt += 1) {
     const random = numbersFrom(attempt)
     const blocks = firstBlocks(groups, items.length, own, random)
     const found = anneal(blocks, items.length, goal, random)
@@ -66,32 +69,32 @@ function evenest(groups: number, items: number, own: number): number {
 function anneal(blocks: number[][], items: number, goal: number, random: () => number): { blocks: number[][]; cost: number } {
   const meets = Array.from({ length: items }, () => new Array<number>(items).fill(0))
   for (const block of blocks) for (const a of block) for (const b of block) if (a !== b) meets[a]![b]! += 1
-  const sum = () => meets.reduce((all, row, a) => all + row.reduce((part, count, b) => part + (b > a ? count ** 2 : 0), 0), 0)
+  let cost = meets.reduce((all, row, a) => all + row.reduce((part, count, b) => part + (b > a ? count ** 2 : 0), 0), 0)
+  const meet = (a: number, b: number, change: 1 | -1) => {
+    const count = meets[a]![b]!
+    meets[a]![b] = meets[b]![a] = count + change
+    cost += 2 * change * count + 1
+  }
   const move = (block: number[], out: number, into: number) => {
     for (const other of block) {
       if (other === out) continue
-      meets[out]![other]! -= 1
-      meets[other]![out]! -= 1
-      meets[into]![other]! += 1
-      meets[other]![into]! += 1
+      meet(out, other, -1)
+      meet(into, other, 1)
     }
     block[block.indexOf(out)] = into
   }
-  let cost = sum()
   const pick = (size: number) => Math.floor(random() * size)
   for (let step = 0; step < STEPS && cost > goal; step += 1) {
     const [one, other] = [blocks[pick(blocks.length)]!, blocks[pick(blocks.length)]!]
     const [a, b] = [one[pick(one.length)]!, other[pick(other.length)]!]
     if (one === other || one.includes(b) || other.includes(a)) continue
+    const before = cost
     move(one, a, b)
     move(other, b, a)
-    const after = sum()
     const warmth = 1.5 * (1 - step / STEPS) + 0.01
-    if (after <= cost || random() < Math.exp((cost - after) / warmth)) cost = after
-    else {
-      move(one, b, a)
-      move(other, a, b)
-    }
+    if (cost <= before || random() < Math.exp((before - cost) / warmth)) continue
+    move(one, b, a)
+    move(other, a, b)
   }
   return { blocks, cost }
 }

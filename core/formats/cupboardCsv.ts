@@ -18,7 +18,8 @@ export interface CupboardProblem {
   detail: string
 }
 
-export type NewThing = Omit<Thing, 'id'>
+/** What a row of the table says of a thing; what it has no column for is left as it is. */
+export type NewThing = Pick<Thing, 'name' | 'stock'> & Partial<Omit<Thing, 'id'>>
 export type ReadCupboard = { ok: true; things: NewThing[] } | { ok: false; problems: CupboardProblem[] }
 
 /** The cupboard as CSV, one row a thing. */
@@ -71,15 +72,15 @@ export function readCupboardCsv(text: string): ReadCupboard {
       problem('bad-number', column)
       return null
     }
-    const pack = number('pack')
+    const said = (column: CupboardColumn) => names.includes(column)
     return {
       name,
-      unit: unit ?? 'pieces',
       stock: number('stock') ?? 0,
-      place: cell('place').replace(GUARDED, '').slice(0, LONGEST),
-      minimum: number('minimum'),
-      pack: pack === 0 ? null : pack,
-      price: number('price'),
+      ...(said('unit') && { unit: unit ?? 'pieces' }),
+      ...(said('place') && { place: cell('place').replace(GUARDED, '').slice(0, LONGEST) }),
+      ...(said('minimum') && { minimum: number('minimum') }),
+      ...(said('pack') && { pack: number('pack') || null }),
+      ...(said('price') && { price: number('price') }),
     }
   })
   return problems.length > 0 ? { ok: false, problems } : { ok: true, things }

@@ -1,4 +1,6 @@
 import { and, asc, desc, eq, isNotNull, isNull } from 'drizzle-orm'
+import { isDeepStrictEqual } from 'node:util'
+import type { NewThing } from '../../core/formats'
 import { USUAL_HELD, type School, type Thing } from '../../core/kit'
 import { withoutNoise } from '../../core/quantity'
 import type { Database } from './open'
@@ -67,13 +69,15 @@ export async function takeOut(database: Database, id: string): Promise<boolean> 
   })
 }
 
+const BARE = { unit: 'pieces', place: '', minimum: null, pack: null, price: null } as const
+
 /**
  * Takes in a table of things: those of the same name get the new figures, the others are added; nothing is taken out.
  * @param newId makes the ids of new things
  */
 export async function importThings(
   database: Database,
-  table: Omit<Thing, 'id'>[],
+  table: NewThing[],
   newId: () => string,
 ): Promise<{ added: number; changed: number }> {
   return database.transaction(async (transaction) => {
@@ -81,7 +85,8 @@ export async function importThings(
     let [added, changed] = [0, 0]
     for (const row of table) {
       const old = known.get(row.name.toLowerCase())
-      const thing = { ...row, id: old?.id ?? newId() }
+      const thing = { ...(old ?? { ...BARE, id: newId() }), ...row }
+      if (old && isDeepStrictEqual(old, thing)) continue
       if (old) {
         await transaction.update(things).set(thing).where(eq(things.id, old.id))
         changed += 1

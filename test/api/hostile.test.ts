@@ -21,9 +21,10 @@ const routes: Route[] = readdirSync('server/api', { recursive: true, encoding: '
   })
 const taking = routes.filter(({ method, path }) => method !== 'GET' && !path.endsWith('/duplicate'))
 
+const THING = randomUUID()
 let lesson: WholeLesson['lesson']
 let token: Record<string, string>
-const address = (path: string, id = lesson.id) => path.replace('[lesson]', id)
+const address = (path: string, id = lesson.id) => path.replace('[lesson]', id).replace('[thing]', THING)
 
 beforeAll(async () => {
   ;({ lesson } = await newLesson())
@@ -33,7 +34,7 @@ beforeAll(async () => {
 /** Everything that is stored, to see that nothing changed. */
 async function everything(): Promise<unknown> {
   const { body } = await call<{ lessons: { id: string }[] }>('GET', '/api/lessons')
-  return Promise.all(body.lessons.map(({ id }) => open(id)))
+  return [await Promise.all(body.lessons.map(({ id }) => open(id))), (await call('GET', '/api/cupboard')).body]
 }
 
 async function mustRefuse(method: string, path: string, body: unknown): Promise<void> {
@@ -142,11 +143,47 @@ describe('whatever is thrown at it', () => {
     expect(await everything()).toEqual(before)
   })
 
+  it('a thing, a calendar and a count that cannot be are refused', async () => {
+    const before = await everything()
+    const thing = { id: THING, name: 'Ruler', unit: 'pieces', stock: 3, place: '', minimum: null, pack: null, price: null }
+    for (const [field, values] of Object.entries({
+      id: ['x', null, 4],
+      name: ['', '   ', null, 7, 'x'.repeat(201), '\u0000'],
+      unit: ['feet', null, '__proto__', []],
+      stock: [-1, 1e7, null, 'many', '1e999'],
+      place: [null, {}, 'x'.repeat(201)],
+      minimum: [-1, 'few'],
+      pack: [0, -3, {}],
+      price: [-0.01, 'free', 1e12],
+    })) {
+      for (const value of values) await mustRefuse('PUT', '/api/cupboard', { ...thing, [field]: value })
+    }
+    const calendar = { terms: [], holidays: [], weekdays: [true, true, true, true, true, false, false] }
+    const off = { name: '', from: '2026-12-24', to: '2027-01-03' }
+    for (const wrong of [
+      { weekdays: [true] },
+      { terms: [{ ...off, to: '2026-12-23' }] },
+      { holidays: [{ ...off, from: '2026-13-01' }] },
+      { holidays: Array.from({ length: 61 }, () => off) },
+      { terms: 'all' },
+    ])
+      await mustRefuse('PUT', '/api/calendar', { className: 'Puffin', calendar: { ...calendar, ...wrong } })
+    const row = { material: lesson.plan.materials[0]!.id, taken: 7, back: 6, broken: 1 }
+    for (const wrong of [{ taken: -1 }, { back: 'six' }, { broken: null }, { broken: 1e9 }, { material: '' }])
+      await mustRefuse('POST', `/api/lessons/${lesson.id}/count-back`, { rows: [{ ...row, ...wrong }] })
+    await mustRefuse('POST', `/api/lessons/${lesson.id}/count-back`, { rows: [row, row] })
+    for (const held of [{ before: -1, after: 1 }, { before: 3 }, { before: 3, after: 1.5 }, { before: 31, after: 1 }])
+      await mustRefuse('PUT', '/api/cupboard/held', held)
+    expect(await everything()).toEqual(before)
+  })
+
   it('queries, addresses and tokens out of range are refused', async () => {
     for (const since of ['abc', '-1', '1e999', '1.5', 'NaN'])
       await mustRefuse('GET', `/api/lessons/${lesson.id}/events?since=${since}`, undefined)
     for (const query of ['', '?code=', `?code=${'A'.repeat(5000)}`, '?code[]=1', '?code=%00'])
       await mustRefuse('GET', `/api/stations${query}`, undefined)
+    for (const query of ['', '?what=', '?what=__proto__', '?what=getting-ready&what=reading-days'])
+      await mustRefuse('GET', `/api/lessons/${lesson.id}/calendar.ics${query}`, undefined)
     expect((await call('GET', '/api/station/events?token=x')).status).toBe(401)
     await mustRefuse('GET', '/api/nothing/here', undefined)
     await mustRefuse('DELETE', `/api/lessons/${lesson.id}`, undefined)

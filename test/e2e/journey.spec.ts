@@ -66,7 +66,7 @@ test('an empty lesson becomes a class conclusion', async ({ page, browser, conte
 
   await test.step('clock', async () => {
     await page.getByRole('link', { name: /^Clock/ }).click()
-    await page.getByLabel('Day').fill('2026-12-03')
+    await page.getByLabel('Day', { exact: true }).fill('2026-12-03')
     await page.getByLabel('Starts at').fill('09:50')
     await page.getByLabel('Run (wait or do)').fill('10')
     await page.getByLabel('Reset (dry and clear)').fill('1 min 20 s')

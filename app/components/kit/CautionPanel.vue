@@ -74,6 +74,7 @@ const checked = (event: Event) => (event.target as HTMLInputElement).checked
           v-else
           type="button"
           class="button small quiet"
+          :aria-label="`${cautionWords(one.caution).name}: ${one.notHere === undefined ? 'does not apply' : 'it does apply'}`"
           @click="one.notHere === undefined ? (answering = one.caution) : answer(one.caution, '')"
         >
           {{ one.notHere === undefined ? 'does not apply' : 'it does apply' }}

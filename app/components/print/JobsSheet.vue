@@ -3,7 +3,7 @@ import { jobsFor, practiceByGroup, seatsThere, sharingRota, trialsByGroup } from
 import type { Plan } from '~~/core/lesson'
 import { counted } from '~~/core/wording'
 
-/** Jobs for every trial of every group, and who listens to whom afterwards. */
+/** Jobs for every trial of every group, a column for the trials that are alike, and who listens to whom afterwards. */
 const props = defineProps<{ plan: Plan }>()
 const sheets = computed(() => {
   const trials = trialsByGroup(props.plan)
@@ -16,8 +16,8 @@ const sheets = computed(() => {
     return { group, turns: turns.map((turn) => ({ ...turn, trials: everyTrial(turn.trial, there.length, count) })) }
   })
 })
-const SHOWN = 4
-/** `everyTrial(2, 4, 16) // '2, 6, 10, 14'`; a longer row is only begun. */
+const SHOWN = 3
+/** `everyTrial(2, 4, 12) // '2, 6, 10'`; a longer row is only begun. */
 function everyTrial(first: number, step: number, count: number): string {
   const length = Math.ceil((count - first + 1) / step)
   const shown = Array.from({ length: Math.min(SHOWN, length) }, (_, place) => first + place * step).join(', ')
@@ -37,14 +37,14 @@ const nameAt = (place: number) => props.plan.groups[place]!.name
         <table class="ruled">
           <thead>
             <tr>
-              <th>Trials</th>
-              <th v-for="job in plan.jobs" :key="job">{{ job }}</th>
+              <th>Trial</th>
+              <th v-for="turn in turns" :key="turn.trial">{{ turn.trials }}</th>
             </tr>
           </thead>
           <tbody>
-            <tr v-for="turn in turns" :key="turn.trial">
-              <td class="pair">{{ turn.trials }}</td>
-              <td v-for="(seat, place) in turn.seats" :key="place">{{ seat }}</td>
+            <tr v-for="(job, place) in plan.jobs" :key="job">
+              <th>{{ job }}</th>
+              <td v-for="turn in turns" :key="turn.trial">seat {{ turn.seats[place] }}</td>
             </tr>
           </tbody>
         </table>
@@ -72,7 +72,7 @@ const nameAt = (place: number) => props.plan.groups[place]!.name
 <style scoped>
 .groups {
   display: grid;
-  grid-template-columns: 1fr 1fr;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
   gap: 2mm 8mm;
 }
 h2 {
@@ -87,9 +87,9 @@ h2 {
 }
 .ruled td,
 .ruled th {
-  padding: 0.6mm 2mm;
+  padding: 0.6mm 1mm 0.6mm 0;
   color: #000;
-  font-size: 12pt;
+  font-size: 11pt;
 }
 .pair {
   display: inline-block;
