@@ -68,7 +68,11 @@ export const soakUpStrips: Investigation = {
     { ...newMaterial('trays', 'shallow tray', '1'), use: 'again' },
     { ...newMaterial('clips', 'clothes peg and stick to hang the strip', '1'), use: 'again', spare: 0.1 },
     { ...newMaterial('water', 'tap water', '300 mL'), cautions: ['spill'] },
-    { ...newMaterial('cloths', 'floor cloth', '1'), use: 'again', substitutes: [{ id: 'towel', name: 'old towel', amount: '', stock: '', note: 'Soaks up more, dries slowly.' }] },
+    {
+      ...newMaterial('cloths', 'floor cloth', '1'),
+      use: 'again',
+      substitutes: [{ id: 'towel', name: 'old towel', amount: '', stock: '', note: 'Soaks up more, dries slowly.' }],
+    },
     { ...newMaterial('guillotine', 'guillotine, for cutting beforehand', '1'), per: 'class', use: 'again', cautions: ['blade'] },
   ],
   ownCautions: [],

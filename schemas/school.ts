@@ -7,7 +7,7 @@ import { planId, shortText, uuid, whole } from './parts'
 const MOST_DAYS = 60
 const amount = Joi.number().min(0).max(1e6).required()
 
-export const day = Joi.string()
+const day = Joi.string()
   .pattern(/^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, 'date')
   .required()
 

@@ -1,7 +1,7 @@
 import type { StationTime } from '~~/core/clock'
 import type { RotaNews, RotaQuestion } from '~/workers/rota'
 
-const DRAWS = 3000
+const DRAWS = 60
 
 /** Looks for a rota that ends sooner, beside the page; it can be stopped, and shows how far it is. */
 export function useBetterRota(found: (best: { draw: number; finish: number }) => void) {

@@ -9,7 +9,7 @@ export interface RotaQuestion {
 
 export type RotaNews = { done: number } | { draw: number; finish: number }
 
-const TELL_EVERY = 50
+const TELL_EVERY = 5
 
 /** Looks through many rotas for one that ends sooner, and tells how far it is. A page that does not want it any more ends the worker. */
 self.onmessage = ({ data }: MessageEvent<RotaQuestion>) => {

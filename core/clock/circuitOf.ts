@@ -1,7 +1,8 @@
 import { activeConditions, type Plan } from '../lesson'
-import { bestDraw, changeTogether, soonestFinish, whenReady, type StationTime, type Visit } from './circuit'
+import { changeTogether, type StationTime, type Visit } from './circuit'
 import { remembered } from './remember'
 import { secondsOfTrials } from './trials'
+import { bestDraw, soonestFinish, whenReady } from './whenReady'
 
 /** A station of a plan's circuit: a condition, or a place where nothing is measured. */
 export interface CircuitStation extends StationTime {
@@ -20,7 +21,7 @@ export interface Circuit {
 }
 
 /** Rotas that are tried while somebody types; more are drawn in a worker. */
-export const QUICK_DRAWS = 12
+const QUICK_DRAWS = 2
 
 /** The stations of a circuit. At a condition a group does its practice and all its repeats. */
 export function circuitStations(plan: Plan): CircuitStation[] {

@@ -30,7 +30,7 @@ export interface Timetable {
 }
 
 /** Up to so many jars every possibility is looked at. */
-export const MOST_JARS_SURE = 6
+const MOST_JARS_SURE = 6
 const MOST_STEPS = 400_000
 
 /**

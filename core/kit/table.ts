@@ -4,7 +4,7 @@ import { newMaterial, type Material, type Plan } from '../lesson'
 export const COLUMNS = ['name', 'amount', 'per', 'use', 'spare', 'stock', 'pack', 'price', 'place', 'rinse'] as const
 export type Column = (typeof COLUMNS)[number]
 
-export const MOST_MATERIALS = 100
+const MOST_MATERIALS = 100
 const LONGEST = 200
 
 const PER: [Material['per'], RegExp][] = [

@@ -5,7 +5,7 @@ import { INSTRUMENTS, outlookOf, withInstrument } from '../measuring'
 import { withoutNoise } from '../quantity'
 
 /** What taking a substitute does to the comparison. */
-export type SubstituteEffect =
+type SubstituteEffect =
   /** The same for every condition: as fair as before. */
   | 'all-alike'
   /** It is only for one condition: that condition is then something else. */

@@ -1,8 +1,9 @@
 import { randomUUID } from 'node:crypto'
 import { linearRegression } from 'simple-statistics'
 import { drawNormal, seededRandom } from '../../core/benches'
+import { needsOf, NO_SCHOOL, type School, type Thing } from '../../core/kit'
 import { evidenceOf } from '../../core/evidence'
-import { EMPTY_RECORD, withGroups, type Plan } from '../../core/lesson'
+import { EMPTY_RECORD, newMaterial, withGroups, type Plan } from '../../core/lesson'
 import { chancesByRaces, chancesByRepeats, outlookOf } from '../../core/measuring'
 import { secondLook } from '../../core/secondLook'
 import { INVESTIGATIONS, planFrom } from '../../library'
@@ -84,11 +85,42 @@ export async function benchComputations(): Promise<Row[]> {
   let asked = 0
   const races = await timeOf(() => chancesByRaces(outlook.means, outlook.total + (asked += 0.001), 12), 20)
   const unread = await timeOf(() => secondLook(wide.plan, EMPTY_RECORD))
+  const kit = kitOfSixty()
+  const needs = await timeOf(() => needsOf(kit.plan, kit.school))
+  const whole = await timeOf(() => secondLook(kit.plan, EMPTY_RECORD, kit.school))
   return [
+    row('kit, 60 materials x 10 groups', needs, 'under 5 ms'),
+    row('Second look of the same with a cupboard', whole, 'under 16 ms'),
     row('evidence, 10 groups x 6 conditions x 5 repeats', evidence, 'under 5 ms'),
     row('Second look, 12 conditions x 15 factors', unread, 'under 16 ms'),
     row('the same with 252 readings', findings, 'under 16 ms'),
     row('chances for 12 repeats of 6 conditions', chances, 'under 50 ms'),
     row('the same for races', races, 'under 50 ms'),
   ]
+}
+
+/** Sixty materials of every sort for ten groups, all of them in a cupboard of which other lessons take. */
+function kitOfSixty(): { plan: Plan; school: School } {
+  const { plan } = bigLesson({ groups: 10, conditions: 6, repeats: 3 })
+  const PER = ['class', 'group', 'child', 'condition', 'trial'] as const
+  const things = Array.from({ length: 60 }, (_, place): Thing => ({
+    ...{ id: randomUUID(), name: `thing ${place}`, unit: place % 3 === 0 ? 'mL' : 'pieces', stock: 5 + 40 * (place % 4) },
+    ...{ place: `shelf ${place % 7}`, minimum: null, pack: 10, price: 2 },
+  }))
+  const materials = things.map((thing, place) => ({
+    ...newMaterial(randomUUID(), thing.name),
+    amount: place % 3 === 0 ? '1/2 cup' : '2',
+    per: PER[place % PER.length]!,
+    use: place % 2 === 0 ? ('up' as const) : ('again' as const),
+    spare: 0.1,
+    rinse: place % 4,
+    thing: thing.id,
+  }))
+  const day = '2027-03-08'
+  const bookings = things.map(({ id }, place) => ({
+    ...{ thing: id, lesson: `other ${place % 5}`, title: 'Another lesson', date: '2027-03-06', start: '09:00', from: '2027-03-03' },
+    ...{ until: day, amount: 3, use: 'again' as const },
+  }))
+  const school: School = { ...NO_SCHOOL, things, bookings, lesson: 'own' }
+  return { plan: { ...plan, date: day, materials, clock: { ...plan.clock, start: '10:00' } }, school }
 }

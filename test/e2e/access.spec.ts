@@ -4,6 +4,10 @@ import { withGroups, type Plan } from '../../core/lesson'
 import { randomUUID } from 'node:crypto'
 import { client, expect, joinStation, openStop, test } from './house'
 
+const PRINTOUTS = [
+  ...['trays', 'labels', 'picking', 'shopping', 'getting-ready', 'count-back', 'rota', 'jobs'],
+  ...['planning', 'planning-blank', 'slips', 'words', 'report'],
+]
 const STOPS = ['wonder', 'plan', 'kit', 'clock', 'predict', 'test', 'results', 'agree']
 
 async function demoLesson(baseURL: string | undefined): Promise<{ id: string; code: string }> {
@@ -39,9 +43,13 @@ test('axe finds nothing on any main view', async ({ page, baseURL }) => {
   await page.keyboard.press('?')
   await expect(page.getByRole('heading', { name: 'Keys' })).toBeVisible()
   await expectAccessible(page, 'keys')
-  for (const printout of ['trays', 'planning', 'planning-blank', 'slips', 'words', 'report']) {
+  await page.goto('/cupboard')
+  await expect(page.getByRole('heading', { name: 'Runs low' })).toBeVisible()
+  await expectAccessible(page, 'cupboard')
+  await expectNothingSticksOut(page, 'cupboard')
+  for (const printout of PRINTOUTS) {
     await page.goto(`/print/${lesson.id}/${printout}`)
-    await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible()
+    await expect(page.locator('.paper').getByRole('heading').first()).toBeVisible()
     await expectAccessible(page, printout)
   }
   await page.goto(`/board/${lesson.id}`)
@@ -73,12 +81,30 @@ test('axe finds nothing where wonderings are weighed, kinds are chosen and lines
   await page.getByText('Hands up', { exact: true }).click()
   await page.getByRole('button', { name: 'Take it down: Alder' }).click()
   await expectAccessible(page, 'a sketched line')
+  await openStop(page, bounce, 'kit')
+  await page.getByRole('button', { name: 'All columns' }).click()
+  await page
+    .getByRole('button', { name: /^More about/ })
+    .first()
+    .click()
+  await page.locator('summary').evaluateAll((all) => all.forEach((one) => ((one.parentElement as HTMLDetailsElement).open = true)))
+  await expectAccessible(page, 'the whole kit')
+  await expectNothingSticksOut(page, 'the whole kit')
+  await openStop(page, bounce, 'clock')
+  for (const way of ['Share out', 'Circuit']) {
+    await page.getByRole('radio', { name: new RegExp(`^${way}`) }).check()
+    await page
+      .locator('summary')
+      .evaluateAll((all) => all.forEach((one) => ((one.parentElement as HTMLDetailsElement).open = true)))
+    await expectAccessible(page, way)
+    await expectNothingSticksOut(page, way)
+  }
   await openStop(page, bounce, 'plan')
   await page.getByRole('button', { name: /^Kind of test/ }).click()
   await expectAccessible(page, 'kinds of test')
   for (const id of ['ice-in-a-bag', 'sprout-watch', 'which-is-heaviest', 'paper-bridge']) {
     const { lesson } = await newLesson(id)
-    for (const stop of ['plan', 'predict', 'test']) {
+    for (const stop of ['plan', 'clock', 'predict', 'test']) {
       await openStop(page, lesson, stop)
       await expectAccessible(page, `${id} ${stop}`)
       await expectNothingSticksOut(page, `${id} ${stop}`)

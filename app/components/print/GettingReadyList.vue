@@ -20,7 +20,7 @@ const adultOnly = (id: string) => {
     <table v-else class="ruled">
       <thead>
         <tr>
-          <th />
+          <th><span class="sr-only">Done</span></th>
           <th>Begin</th>
           <th>What</th>
           <th class="figure">Work</th>

@@ -21,7 +21,7 @@ const unpriced = computed(() => rows.value.filter(({ need }) => need.packs?.cost
     <table v-else class="ruled">
       <thead>
         <tr>
-          <th />
+          <th><span class="sr-only">Got</span></th>
           <th>Thing</th>
           <th>Buy</th>
           <th class="figure">Short</th>

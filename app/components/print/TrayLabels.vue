@@ -31,6 +31,7 @@ useFitInside(sheet, '.label')
 
 <template>
   <div ref="sheet">
+    <h1 class="sr-only">Tray labels</h1>
     <section
       v-for="(labels, page) in pages"
       :key="page"
