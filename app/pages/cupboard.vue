@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { bookedOf, runningLow, type Booking, type School, type Thing } from '~~/core/kit'
+import { bookedOf, readCount, readPrice, runningLow, type Booking, type School, type Thing } from '~~/core/kit'
 import { unitOf, NUMBER_UNITS, type UnitCode } from '~~/core/quantity'
 import { amountWords, counted, dayWords, moneyWords } from '~~/core/wording'
 import type { Move } from '~~/server/database/cupboard'
@@ -22,10 +22,11 @@ const typing = ref<{ key: string; text: string }>()
 const shown = computed(() =>
   (things.value ?? []).filter(({ name, place }) => `${name} ${place}`.toLowerCase().includes(search.value.trim().toLowerCase())),
 )
-const low = computed(() => runningLow(things.value ?? []))
-const cost = computed(() => low.value.reduce((sum, { thing, packs }) => sum + (packs ?? 0) * (thing.price ?? 0), 0))
+const runsLow = computed(() => runningLow(things.value ?? []))
 const COLUMNS = ['name', 'stock', 'unit', 'place', 'minimum', 'pack', 'price'] as const
 type Column = (typeof COLUMNS)[number]
+/** Columns that are words, not figures. */
+const WORDED: Column[] = ['name', 'unit', 'place']
 const NAMES: Record<Column, string> = {
   name: 'Thing',
   stock: 'There',
@@ -98,23 +99,15 @@ async function write({ id }: Thing, column: Column, text: string): Promise<void>
     await save({ ...thing, [column]: value })
     return
   }
-  const number = Number(
-    value
-      .replace(/\s/g, '')
-      .replace(/^[£$€]/, '')
-      .replace(',', '.'),
-  )
-  const empty = value === ''
-  if (
-    (empty && column === 'stock') ||
-    (!empty && (!Number.isFinite(number) || number < 0 || number > 1e6 || (column === 'pack' && number === 0)))
-  ) {
+  const number = column === 'price' ? readPrice(value) : { ok: true as const, value: readCount(value) }
+  const empty = value === '' && column !== 'stock'
+  if (!empty && (!number.ok || number.value === undefined || (column === 'pack' && number.value === 0))) {
     drafts.value = { ...drafts.value, [key]: text }
     return
   }
   const { [key]: _typed, ...rest } = drafts.value
   drafts.value = rest
-  await save({ ...thing, [column]: empty ? null : number })
+  await save({ ...thing, [column]: empty || !number.ok ? null : number.value })
 }
 
 async function add(name: string): Promise<void> {
@@ -154,7 +147,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
     <header class="row head">
       <NuxtLink to="/" class="button quiet">‹ Shelf</NuxtLink>
       <h1>Cupboard</h1>
-      <p class="soft">What the school has, where it stands, and who has booked it.</p>
+      <p class="soft">What there is, where, and who has booked it.</p>
       <div class="row tools">
         <input v-model="search" class="box find" type="search" placeholder="Find a thing" aria-label="Find a thing" />
         <a class="button small" href="/api/cupboard/file">Save as a table (CSV)</a>
@@ -162,14 +155,14 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
       </div>
     </header>
 
-    <section v-if="low.length > 0" class="sheet low" aria-labelledby="low">
+    <section v-if="runsLow.low.length > 0" class="sheet low" aria-labelledby="low">
       <h2 id="low"><span aria-hidden="true">▲</span> Runs low</h2>
       <p>
-        <span v-for="({ thing, packs }, place) in low" :key="thing.id">
+        <span v-for="({ thing, packs }, place) in runsLow.low" :key="thing.id">
           {{ place > 0 ? ' · ' : '' }}<strong>{{ thing.name }}</strong> {{ amountWords(thing.stock, thing.unit) }} of
           {{ amountWords(thing.minimum!, thing.unit) }}{{ packs === undefined ? '' : `: ${counted(packs, 'pack')}` }}
         </span>
-        <span v-if="cost > 0" class="soft"> · {{ moneyWords(cost) }} in all</span>
+        <span v-if="runsLow.cost > 0" class="soft"> · {{ moneyWords(runsLow.cost) }} in all</span>
       </p>
     </section>
 
@@ -177,7 +170,9 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
       <table ref="sheet" class="ruled">
         <thead>
           <tr>
-            <th v-for="column in COLUMNS" :key="column" scope="col">{{ NAMES[column] }}</th>
+            <th v-for="column in COLUMNS" :key="column" scope="col" :class="{ figure: !WORDED.includes(column) }">
+              {{ NAMES[column] }}
+            </th>
             <th scope="col">Booked</th>
             <th scope="col"><span class="sr-only">Take out</span></th>
           </tr>
@@ -202,7 +197,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
               <input
                 v-else
                 class="cell"
-                :class="{ wrong: drafts[`${thing.id}-${column}`] !== undefined, number: !['name', 'place'].includes(column) }"
+                :class="{ wrong: drafts[`${thing.id}-${column}`] !== undefined, number: !WORDED.includes(column) }"
                 maxlength="200"
                 autocomplete="off"
                 :value="written(thing, column)"
@@ -321,7 +316,7 @@ h2 {
   margin-left: auto;
 }
 .find {
-  width: 150px;
+  width: 130px;
 }
 .low {
   margin-bottom: 12px;
@@ -354,20 +349,22 @@ td {
   text-align: right;
 }
 .name {
-  width: 26%;
-  min-width: 250px;
+  min-width: 270px;
 }
 td.stock,
 td.minimum,
 td.pack,
 td.price {
-  width: 82px;
+  width: 76px;
 }
 td.unit {
   width: 92px;
 }
 .place {
-  min-width: 150px;
+  min-width: 130px;
+}
+.booked {
+  min-width: 250px;
 }
 .booked span {
   display: block;

@@ -19,6 +19,20 @@ export function jobsFor(seats: number[], jobs: number, trials: number): JobTurn[
   }))
 }
 
+/**
+ * The same turns with the trials that are alike in one: after as many trials as there are children everybody is where they began.
+ * @example jobRounds([1, 2], 2, 5) // [{ trials: [1, 3, 5], seats: [1, 2] }, { trials: [2, 4], seats: [2, 1] }]
+ */
+export function jobRounds(seats: number[], jobs: number, trials: number): { trials: number[]; seats: number[] }[] {
+  return jobsFor(seats, jobs, Math.min(seats.length, trials)).map((turn) => ({
+    trials: Array.from(
+      { length: Math.ceil((trials - turn.trial + 1) / seats.length) },
+      (_, place) => turn.trial + place * seats.length,
+    ),
+    seats: turn.seats,
+  }))
+}
+
 /** The seats of a group where somebody sits today. `seatsThere({ seats: 4, away: [3] }) // [1, 2, 4]` */
 export function seatsThere({ seats, away }: { seats: number; away: number[] }): number[] {
   return Array.from({ length: seats }, (_, place) => place + 1).filter((seat) => !away.includes(seat))

@@ -8,11 +8,13 @@ import {
   bestStarts,
   changeTogether,
   circuitOf,
+  conditionStarts,
   conditionsByGroup,
   dayOff,
   fewestGoingRound,
   fewestRounds,
   fitOf,
+  jobRounds,
   jobsFor,
   readingDays,
   readingTimetable,
@@ -233,6 +235,15 @@ describe('readingTimetable', () => {
   })
 })
 
+describe('conditionStarts', () => {
+  it('follow the practice, one condition after the other, where nothing waits', () => {
+    expect(conditionStarts(soakUpPlan())).toEqual([420, 735, 1050, 1365])
+    const beside = { clock: { ...soakUpPlan().clock, sideBySide: 4 }, practice: 0, repeats: 4 }
+    expect(conditionStarts(soakUpPlan(beside))).toEqual([0, 180, 360, 540])
+    expect(conditionStarts(soakUpPlan({ arrangement: { ...soakUpPlan().arrangement, way: 'together' } }))).toBeUndefined()
+  })
+})
+
 describe('jobs', () => {
   it('come round to everybody about equally often, and never twice running', () => {
     fc.assert(
@@ -251,6 +262,15 @@ describe('jobs', () => {
           expect(turns.flatMap((turn) => turn.seats)).not.toContain(2)
         },
       ),
+    )
+  })
+  it('come as one turn for all trials that are alike', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 6 }), fc.integer({ min: 1, max: 20 }), (seats, trials) => {
+        const there = seatsThere({ seats, away: [] })
+        const written = jobRounds(there, 4, trials).flatMap((round) => round.trials.map((trial) => ({ trial, seats: round.seats })))
+        expect(written.sort((a, b) => a.trial - b.trial)).toEqual(jobsFor(there, 4, trials))
+      }),
     )
   })
   it('every group hears every other group once', () => {

@@ -1,5 +1,5 @@
 import Papa from 'papaparse'
-import { readPrice, type Thing } from '../kit'
+import { readCount, readPrice, type Thing } from '../kit'
 import { unitNamed, unitOf, UNIT_CODES, type UnitCode } from '../quantity'
 import { FORMULA, GUARDED } from './spreadsheet'
 
@@ -67,8 +67,8 @@ export function readCupboardCsv(text: string): ReadCupboard {
     if (unit === undefined) problem('unknown-unit', 'unit')
     const number = (column: 'stock' | 'minimum' | 'pack' | 'price'): number | null => {
       if (cell(column) === '') return null
-      const value = column === 'price' ? priceOf(cell(column)) : Number(cell(column).replace(/\s/g, '').replace(',', '.'))
-      if (value !== undefined && Number.isFinite(value) && value >= 0 && value <= 1e6) return value
+      const value = column === 'price' ? priceOf(cell(column)) : readCount(cell(column))
+      if (value !== undefined) return value
       problem('bad-number', column)
       return null
     }

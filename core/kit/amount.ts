@@ -43,6 +43,16 @@ export function readPrice(text: string): { ok: true; value: number } | { ok: fal
 }
 
 /**
+ * Reads a bare number of the cupboard, such as a stock or a pack, with a point or a comma; undefined where it is none.
+ * @example readCount('1 250,5') // 1250.5
+ */
+export function readCount(text: string): number | undefined {
+  const digits = text.replace(/\s/g, '').replace(',', '.')
+  const value = /^\d*\.?\d+$/.test(digits) ? Number(digits) : NaN
+  return value <= MOST ? value : undefined
+}
+
+/**
  * An amount in another unit. Volume becomes mass, and mass volume, only with a density.
  * @param density grams in one millilitre
  * @returns undefined where the two measure different things

@@ -124,14 +124,15 @@ export function stockChange({ use, taken, back, broken }: { use: Material['use']
   return withoutNoise(use === 'again' ? -Math.max(broken, taken - back) : back - taken - broken)
 }
 
-/** What has fallen below its minimum, with how many packs bring it back. */
-export function runningLow(things: Thing[]): { thing: Thing; packs: number | undefined }[] {
-  return things
+/** What has fallen below its minimum, with how many packs bring it back and what these cost. */
+export function runningLow(things: Thing[]): { low: { thing: Thing; packs: number | undefined }[]; cost: number } {
+  const low = things
     .filter(({ stock, minimum }) => minimum !== null && stock < minimum)
     .map((thing) => ({
       thing,
       packs: thing.pack ? Math.ceil(withoutNoise((thing.minimum! - thing.stock) / thing.pack)) : undefined,
     }))
+  return { low, cost: withoutNoise(low.reduce((sum, { thing, packs }) => sum + (packs ?? 0) * (thing.price ?? 0), 0)) }
 }
 
 /** An amount of a material in the unit of its thing; undefined where they measure different things. */

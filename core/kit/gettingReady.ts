@@ -47,7 +47,9 @@ export function gettingReady(plan: Plan, school: School = NO_SCHOOL): Step[] {
   const start = lessonStart(plan)
   if (start === undefined) return steps.sort((a, b) => b.hours - a.hours)
   const taken: [from: number, to: number][] = []
-  const byEnd = [...steps].sort((a, b) => a.hours - b.hours || b.minutes - a.minutes)
+  // Trays are packed last of all, with everything ready that goes onto them.
+  const packing = ({ kind }: Step) => Number(kind === 'pack')
+  const byEnd = [...steps].sort((a, b) => a.hours - b.hours || packing(b) - packing(a) || b.minutes - a.minutes)
   for (const step of byEnd) {
     const wanted = start - step.hours * 60 - step.minutes
     const { at, moved } = place(wanted, step.minutes, taken, school)

@@ -3,9 +3,12 @@ import { describe, expect, it } from 'vitest'
 import { soakUpPlan } from '../../test/soakUp'
 import { newMaterial, type Material, type Plan } from '../lesson'
 import {
+  billOf,
+  bookedOf,
   bookingsOf,
   cautionsOf,
   cautionsSeen,
+  doerOf,
   gettingReady,
   likelyThing,
   materialsFromPlan,
@@ -13,6 +16,7 @@ import {
   NO_SCHOOL,
   pasteMaterials,
   readAmount,
+  readCount,
   readPrice,
   runningLow,
   sensible,
@@ -176,7 +180,38 @@ describe('the cupboard', () => {
   it('finds a thing by its name and says what runs low', () => {
     expect(likelyThing('Thermometers', [nine])).toBe(nine)
     expect(likelyThing('', [nine])).toBeUndefined()
-    expect(runningLow([{ ...nine, stock: 2 }, nine])).toEqual([{ thing: { ...nine, stock: 2 }, packs: 2 }])
+    expect(runningLow([{ ...nine, stock: 2 }, nine])).toEqual({ low: [{ thing: { ...nine, stock: 2 }, packs: 2 }], cost: 8 })
+  })
+
+  it('shows of two bookings in one week which one goes short, and forgets none of what is used up', () => {
+    const [monday, thursday, later] = [
+      lesson('monday', '2026-03-09'),
+      lesson('thursday', '2026-03-12'),
+      lesson('later', '2026-04-20'),
+    ]
+    const booked = (...lessons: { id: string; plan: Plan }[]) =>
+      bookedOf(nine, schoolFor('', ...lessons).bookings).map(({ lesson: id, short }) => [id, short])
+    expect(booked(later, thursday, monday)).toEqual([
+      ['monday', 0],
+      ['thursday', 5],
+      ['later', 0],
+    ])
+    expect(booked(lesson('early', '2026-02-02', { use: 'up' }), later)).toEqual([
+      ['early', 0],
+      ['later', 5],
+    ])
+  })
+
+  it('adds up what buying costs, things without a price apart', () => {
+    const materials = ['4', '', '2.50'].map((price, place) => ({
+      ...{ ...thing, id: `m${place}`, amount: '10', per: 'class' as const },
+      ...{ stock: '1', pack: place === 1 ? '' : '6', price },
+    }))
+    expect(billOf(needsOf(soakUpPlan({ materials })))).toEqual({ things: 3, cost: 13, unpriced: 1 })
+    expect([readCount('1 250,5'), readCount('nine'), readCount('-1'), readCount('1e9'), readCount('')]).toEqual([
+      1250.5,
+      ...Array.from({ length: 4 }, () => undefined),
+    ])
   })
 })
 
@@ -191,8 +226,8 @@ describe('gettingReady', () => {
   it('works backwards from the lesson, one thing after the other', () => {
     // 31 strips at 30 s are 16 minutes; packing seven trays takes 14 minutes more.
     expect(ready({ secondsEach: 30 }).map(({ kind, minutes, planned }) => [kind, minutes, planned])).toEqual([
-      ['pack', 14, { day: '2026-03-12', time: '10:00' }],
-      ['cut', 16, { day: '2026-03-12', time: '10:14' }],
+      ['cut', 16, { day: '2026-03-12', time: '10:00' }],
+      ['pack', 14, { day: '2026-03-12', time: '10:16' }],
     ])
   })
   it('keeps out of the night and off days without school', () => {
@@ -224,6 +259,16 @@ describe('cautionsOf', () => {
       ['snapping', 'adult-beside', false],
       ['spill', 'child', true],
     ])
+  })
+
+  it('leaves guillotines and knives to adults, and scissors to children with one beside', () => {
+    expect([doerOf('blade', 'Guillotine'), doerOf('blade', 'scissors'), doerOf('blade', 'scissors, bread knife')]).toEqual([
+      'adult-only',
+      'adult-beside',
+      'adult-beside',
+    ])
+    const materials = [{ ...thing, name: 'guillotine' }]
+    expect(list(soakUpPlan({ materials, factors: [] }))).toContainEqual(['blade', 'adult-only', false])
   })
 
   it.each<[string, Partial<Plan>, string[]]>([

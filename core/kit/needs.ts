@@ -111,6 +111,20 @@ function packsFor(short: number, needed: number, { pack, price, stock }: Supply)
   }
 }
 
+/**
+ * What buying everything that is short costs, and how many of the things have no price.
+ * @example billOf(needs) // { things: 2, cost: 4, unpriced: 1 }
+ */
+export function billOf(needs: Need[]): { things: number; cost: number; unpriced: number } {
+  const short = needs.filter((need) => need.short > 0)
+  const costs = short.flatMap(({ packs }) => (packs?.cost === undefined ? [] : [packs.cost]))
+  return {
+    things: short.length,
+    cost: withoutNoise(costs.reduce((sum, cost) => sum + cost, 0)),
+    unpriced: short.length - costs.length,
+  }
+}
+
 /** How many times one group wants the amount on its own tray. */
 function timesOfGroup(plan: Plan, material: Material, work: Work, { id: group, seats }: Group): number {
   const chosen = (condition: string) => material.condition === null || material.condition === condition

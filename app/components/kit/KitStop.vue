@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { COLUMNS, materialsFromPlan, needsOf } from '~~/core/kit'
+import { billOf, COLUMNS, materialsFromPlan, needsOf } from '~~/core/kit'
 import { newMaterial } from '~~/core/lesson'
 import { counted, moneyWords, PER_WORDS, spoonWords, trialSum } from '~~/core/wording'
 import { FIRST_COLUMNS } from './columns'
@@ -13,11 +13,9 @@ const whole = ref(false)
 const offered = computed(() => materialsFromPlan(plan.value, () => ''))
 const spoons = computed(() => spoonWords(needs.value.map(({ unit }) => unit)))
 const bill = computed(() => {
-  const bought = needs.value.filter(
-    ({ material, short }) => short > 0 && plan.value.materials.find(({ id }) => id === material)!.toBuy,
-  )
-  const cost = bought.reduce((sum, { packs }) => sum + (packs?.cost ?? 0), 0)
-  return bought.length === 0 ? '' : `To buy: ${counted(bought.length, 'thing')}${cost > 0 ? `, ${moneyWords(cost)}` : ''}.`
+  const onList = new Set(plan.value.materials.filter(({ toBuy }) => toBuy).map(({ id }) => id))
+  const { things, cost } = billOf(needs.value.filter(({ material }) => onList.has(material)))
+  return things === 0 ? '' : `To buy: ${counted(things, 'thing')}${cost > 0 ? `, ${moneyWords(cost)}` : ''}.`
 })
 onMounted(() => lesson.lookAround())
 

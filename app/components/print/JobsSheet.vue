@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { jobsFor, practiceByGroup, seatsThere, sharingRota, trialsByGroup } from '~~/core/clock'
+import { jobRounds, practiceByGroup, seatsThere, sharingRota, trialsByGroup } from '~~/core/clock'
 import type { Plan } from '~~/core/lesson'
 import { counted } from '~~/core/wording'
 
@@ -10,19 +10,12 @@ const sheets = computed(() => {
   const practice = practiceByGroup(props.plan)
   return props.plan.groups.map((group) => {
     const count = trials.get(group.id)!.length + practice.get(group.id)!.length * props.plan.practice
-    const there = seatsThere(group)
-    // After as many trials as there are children everybody is where they began.
-    const turns = jobsFor(there, props.plan.jobs.length, Math.min(there.length, count))
-    return { group, turns: turns.map((turn) => ({ ...turn, trials: everyTrial(turn.trial, there.length, count) })) }
+    return { group, turns: jobRounds(seatsThere(group), props.plan.jobs.length, count) }
   })
 })
 const SHOWN = 3
-/** `everyTrial(2, 4, 12) // '2, 6, 10'`; a longer row is only begun. */
-function everyTrial(first: number, step: number, count: number): string {
-  const length = Math.ceil((count - first + 1) / step)
-  const shown = Array.from({ length: Math.min(SHOWN, length) }, (_, place) => first + place * step).join(', ')
-  return length > SHOWN ? `${shown} …` : shown
-}
+/** `trialsWords([2, 6, 10, 14]) // '2, 6, 10 …'`: who goes on is clear from the first few. */
+const trialsWords = (trials: number[]) => trials.slice(0, SHOWN).join(', ') + (trials.length > SHOWN ? ' …' : '')
 const sharing = computed(() => sharingRota(props.plan.groups.length))
 const nameAt = (place: number) => props.plan.groups[place]!.name
 </script>
@@ -38,13 +31,13 @@ const nameAt = (place: number) => props.plan.groups[place]!.name
           <thead>
             <tr>
               <th>Trial</th>
-              <th v-for="turn in turns" :key="turn.trial">{{ turn.trials }}</th>
+              <th v-for="turn in turns" :key="turn.trials[0]">{{ trialsWords(turn.trials) }}</th>
             </tr>
           </thead>
           <tbody>
             <tr v-for="(job, place) in plan.jobs" :key="job">
               <th>{{ job }}</th>
-              <td v-for="turn in turns" :key="turn.trial">seat {{ turn.seats[place] }}</td>
+              <td v-for="turn in turns" :key="turn.trials[0]">seat {{ turn.seats[place] }}</td>
             </tr>
           </tbody>
         </table>

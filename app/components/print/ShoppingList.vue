@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { needsOf, type School } from '~~/core/kit'
+import { billOf, needsOf, type School } from '~~/core/kit'
 import type { Plan } from '~~/core/lesson'
 import { amountWords, counted, measuredWords, moneyWords } from '~~/core/wording'
 
@@ -10,8 +10,7 @@ const rows = computed(() =>
     .filter(({ short }) => short > 0)
     .map((need) => ({ need, material: props.plan.materials.find(({ id }) => id === need.material)! })),
 )
-const total = computed(() => rows.value.reduce((sum, { need }) => sum + (need.packs?.cost ?? 0), 0))
-const unpriced = computed(() => rows.value.filter(({ need }) => need.packs?.cost === undefined).length)
+const bill = computed(() => billOf(rows.value.map(({ need }) => need)))
 </script>
 
 <template>
@@ -48,10 +47,10 @@ const unpriced = computed(() => rows.value.filter(({ need }) => need.packs?.cost
       <tfoot>
         <tr>
           <td colspan="5" class="figure">
-            <strong>In all</strong>{{ unpriced > 0 ? `, ${counted(unpriced, 'thing')} without a price` : '' }}
+            <strong>In all</strong>{{ bill.unpriced > 0 ? `, ${counted(bill.unpriced, 'thing')} without a price` : '' }}
           </td>
           <td class="figure">
-            <strong>{{ moneyWords(total) }}</strong>
+            <strong>{{ moneyWords(bill.cost) }}</strong>
           </td>
         </tr>
       </tfoot>
