@@ -194,8 +194,9 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
                   {{ unitOf(unit as UnitCode).symbol || 'count' }}
                 </option>
               </select>
-              <input
+              <textarea
                 v-else
+                rows="1"
                 class="cell"
                 :class="{ wrong: drafts[`${thing.id}-${column}`] !== undefined, number: !WORDED.includes(column) }"
                 maxlength="200"
@@ -216,7 +217,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
               <span v-for="booking in bookedOf(thing, bookings)" :key="`${booking.lesson}${booking.amount}`">
                 {{ amountWords(booking.amount, thing.unit) }} on {{ dayWords(booking.date) }}
                 <span class="soft">{{ booking.title }}</span>
-                <span v-if="booking.short > 0" class="trouble">
+                <span v-if="booking.short > 0" class="trouble short">
                   <span aria-hidden="true">▲</span> {{ amountWords(booking.short, thing.unit) }} short
                 </span>
               </span>
@@ -334,6 +335,9 @@ td {
   border: 1px solid transparent;
   border-radius: 4px;
   background: transparent;
+  line-height: 1.35;
+  resize: none;
+  field-sizing: content;
 }
 .cell:hover {
   border-color: var(--line);
@@ -369,6 +373,10 @@ td.unit {
 .booked span {
   display: block;
   font-size: 14px;
+}
+.booked .short {
+  margin-left: 6px;
+  white-space: nowrap;
 }
 .booked span span {
   display: inline;

@@ -18,10 +18,7 @@ const skipped = ref({ prediction: false, practice: false })
 const saying = ref(false)
 /** Until there is something to measure, a station is for saying what was seen. */
 const testing = computed(() => plan.value !== undefined && measuredCard(plan.value) !== undefined && (progress.value?.all ?? 0) > 0)
-const byPlace = computed(() => {
-  const instrument = plan.value && measuredCard(plan.value)?.method.instrument
-  return instrument === 'race' || instrument === 'balance'
-})
+const instrument = computed(() => plan.value && measuredCard(plan.value)?.method.instrument)
 const wanted = shallowRef<Cell>()
 const fixing = shallowRef<NewReading>()
 
@@ -94,8 +91,16 @@ async function written(reading: NewReading): Promise<void> {
         @stamp="station.writePrediction"
         @later="skipped.prediction = true"
       />
+      <StationBalance
+        v-else-if="trial && instrument === 'balance' && !fixing"
+        :key="`balance-${trial.repeat}-${trial.practice}`"
+        :plan="plan"
+        :trial="trial"
+        @written="placesWritten"
+        @skip-practice="skipped.practice = true"
+      />
       <StationOrder
-        v-else-if="trial && byPlace && !fixing"
+        v-else-if="trial && instrument === 'race' && !fixing"
         :key="`order-${trial.repeat}-${trial.practice}`"
         :plan="plan"
         :trial="trial"

@@ -1,6 +1,7 @@
 export { bounceHeight, secondTouch, simulateBounce } from './bounce'
 export type { BounceBench } from './bounce'
 export { benchFigures, BOUNCE_BENCH, hasBench, SOAK_UP_BENCH, SPROUT_BENCH } from './figures'
+export { STREAMING, streamed } from './devices'
 export { drawNormal, seededRandom } from './random'
 export type { Random } from './random'
 export { drawDish, simulateSprout, sproutHeight } from './sprout'

@@ -1,6 +1,7 @@
 export { chanceBestIsBest, chanceRightOrder, repeatsNeeded } from './chances'
 export {
   chancesByRepeats,
+  expectedResultOf,
   expectedUnit,
   methodMeasuringSd,
   methodTotalSd,
@@ -10,6 +11,8 @@ export {
   withExpected,
 } from './planned'
 export type { ChanceOfRepeats, ExpectedFigures, Outlook } from './planned'
+export { devicesFor, pictureScale, stopwatchReading } from './devices'
+export type { Device } from './devices'
 export { chancesByRaces } from './races'
 export { FEWEST_WARM_UPS, timingWobbleOf, warmUpSignals, withTiming, withWarmUp } from './warmUp'
 export type { Signal } from './warmUp'

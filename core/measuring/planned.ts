@@ -80,6 +80,13 @@ export function chanceNow(plan: Plan): number | undefined {
   return chancesByRaces(means, total, plan.repeats)[plan.repeats - 1]!.bestIsBest
 }
 
+/** What the teacher expects of one condition, in the unit results are expected in; undefined where nobody said. */
+export function expectedResultOf(plan: Plan, condition: string): number | undefined {
+  const method = measuredCard(plan)?.method
+  const place = activeConditions(plan).findIndex(({ id }) => id === condition)
+  return method && (expectedResults(plan, method)?.[place] ?? method.expectedLow ?? undefined)
+}
+
 function expectedOf(plan: Plan): { method: Method; means: number[]; total: number } | undefined {
   const method = measuredCard(plan)?.method
   if (!method || method.instrument === 'words') return undefined

@@ -1,19 +1,28 @@
 import { measuredCard, type Plan } from '../lesson'
-import { readQuantity, type ReadErrorCode, type UnitCode } from '../quantity'
+import { readQuantity, withoutNoise, type ReadErrorCode, type UnitCode } from '../quantity'
 
 export type EntryErrorCode = ReadErrorCode | 'not-one-of-the-words' | 'not-a-place'
 export type EntryResult = { ok: true; value: number; unit: UnitCode } | { ok: false; code: EntryErrorCode; position: number }
 
 /**
  * What was typed for one reading, in the plan's unit: a number with or without its unit, one of the ordered words, or a place in
- * an order.
+ * an order. From a start to a finish, or from empty to full, it is the difference that counts.
+ * @example readEntry(soakUp, '12 to 68') // { ok: true, value: 56, unit: 'mm' }
  * @example readEntry(describing, 'Damp') // { ok: true, value: 2, unit: 'words' } where the words are dry, damp, wet
  */
 export function readEntry(plan: Plan, text: string): EntryResult {
   const method = measuredCard(plan)?.method
   if (method?.instrument === 'words') return readWord(method.words, text.trim())
   if (method?.instrument === 'race' || method?.instrument === 'balance') return readPlace(plan, text.trim())
-  return readQuantity(text, { unit: method?.unit ?? 'count' })
+  const unit = method?.unit ?? 'count'
+  const [, start, finish] = /^\s*(.+?)\s+to\s+(.+?)\s*$/i.exec(text) ?? []
+  return start && finish ? readDifference(start, finish, unit) : readQuantity(text, { unit })
+}
+
+function readDifference(start: string, finish: string, unit: UnitCode): EntryResult {
+  const [from, to] = [readQuantity(start, { unit }), readQuantity(finish, { unit })]
+  if (!from.ok) return from
+  return to.ok ? { ok: true, value: withoutNoise(to.value - from.value), unit } : to
 }
 
 function readWord(words: string[], text: string): EntryResult {

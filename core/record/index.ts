@@ -1,3 +1,5 @@
+export { balanceOrder, placesOf } from './balance'
+export type { Weighing } from './balance'
 export { checkEntry, checkReading, doubtfulReadings } from './check'
 export type { CheckOptions, Doubt } from './check'
 export { readEntry } from './entry'

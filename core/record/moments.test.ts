@@ -129,6 +129,11 @@ describe('readEntry', () => {
     [with_('race'), '5', { ok: false, code: 'not-a-place', position: 0 }],
     [with_('race'), '0', { ok: false, code: 'not-a-place', position: 0 }],
     [soakUpPlan(), '5.3 cm', expect.objectContaining({ ok: true, value: 53, unit: 'mm' })],
+    [soakUpPlan(), '12 to 68', { ok: true, value: 56, unit: 'mm' }],
+    [soakUpPlan(), '1.2 cm to 6,85 cm', { ok: true, value: 56.5, unit: 'mm' }],
+    [soakUpPlan(), '68 to 12', { ok: true, value: -56, unit: 'mm' }],
+    [soakUpPlan(), '68 to', expect.objectContaining({ ok: false })],
+    [soakUpPlan(), '2 g to 4 g', expect.objectContaining({ ok: false })],
   ])('%#: reads “%s”', (plan, text, wanted) => expect(readEntry(plan, text)).toEqual(wanted))
 
   it('counts how often each word was chosen', () => {

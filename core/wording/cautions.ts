@@ -57,6 +57,13 @@ const DOER_WORDS: Record<Doer, string> = {
   child: 'children can',
 }
 
+/** The same at the head of a short list of cautions. */
+const DOER_HEADS: Record<Doer, string> = {
+  'adult-only': 'Adults only',
+  'adult-beside': 'With an adult beside',
+  child: 'Everybody',
+}
+
 /** Closes every list of cautions, on screen and on paper. */
 export const SAFETY_LAST_WORD =
   "Your own school's rules, your local regulations and your science safety adviser come first. This is a reminder, not a risk assessment."
@@ -76,7 +83,7 @@ export function cautionSourceWords(materials: string[], from: CautionSource[]): 
 
 /**
  * All cautions of a plan that hold, as a tray label or a group card has room for them: a line for each of those who may do it.
- * @example `[{ doer: 'adult-only', who: 'adult only', what: 'Cutting' }, { doer: 'child', who: 'children can', what: 'Slips; the tap drips' }]`
+ * @example `[{ doer: 'adult-only', who: 'Adults only', what: 'Cutting' }, { doer: 'child', who: 'Everybody', what: 'Slips; the tap drips' }]`
  */
 export function careLines(plan: Plan): { doer: Doer; who: string; what: string }[] {
   const all = [
@@ -87,6 +94,6 @@ export function careLines(plan: Plan): { doer: Doer; who: string; what: string }
   ]
   return (Object.keys(DOER_WORDS) as Doer[]).flatMap((doer) => {
     const own = all.filter((one) => one.doer === doer).map(({ words }) => words)
-    return own.length > 0 ? [{ doer, who: DOER_WORDS[doer], what: own.join('; ') }] : []
+    return own.length > 0 ? [{ doer, who: DOER_HEADS[doer], what: own.join('; ') }] : []
   })
 }

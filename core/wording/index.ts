@@ -1,3 +1,4 @@
+export { weighingWords } from './balance'
 export { careLines, cautionSourceWords, cautionWords, doerWords, SAFETY_LAST_WORD } from './cautions'
 export {
   ARRANGEMENT_WORDS,
@@ -10,6 +11,7 @@ export {
   testSum,
   trialParts,
 } from './clock'
+export { DEVICE_WORDS } from './devices'
 export { doubtWords, REASONS } from './doubts'
 export { readErrorWords } from './errors'
 export {

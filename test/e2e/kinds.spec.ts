@@ -186,7 +186,7 @@ test('over time: every jar is read at its times, and the lines stand in a table 
   await expect(page.getByRole('textbox', { name: 'Alder, A windowsill, repeat 1, day 9', exact: true })).toHaveValue('72')
 })
 
-test('an order is tapped at a station, words are chosen, and what cannot be read stays to be mended', async ({
+test('an order is weighed out at a station, words are chosen, and what cannot be read stays to be mended', async ({
   page,
   browser,
   baseURL,
@@ -197,9 +197,46 @@ test('an order is tapped at a station, words are chosen, and what cannot be read
   const tablet = await context.newPage()
   await joinStation(tablet, lesson.code, 'Alder')
   await tablet.getByRole('button', { name: 'Later' }).click()
-  await expect(tablet.getByRole('heading', { name: 'Weigh them two at a time. Tap the heaviest first.' })).toBeVisible()
-  for (const name of ['lump of clay', 'pebble', 'glue stick', 'large sponge', 'bag of corks'])
-    await tablet.getByRole('button', { name, exact: true }).click()
+  const heaviest = ['lump of clay', 'pebble', 'glue stick', 'large sponge', 'bag of corks']
+  const pans = tablet.locator('.pan')
+  const settled = tablet.getByRole('heading', { name: 'That settles it.' })
+  const weigh = async (wrongly = false) => {
+    const [left = '', right = ''] = await pans.allInnerTexts()
+    const leftIsHeavier = rank(left) < rank(right)
+    await pans.nth(leftIsHeavier === wrongly ? 1 : 0).click()
+  }
+  const rank = (text: string) => heaviest.findIndex((name) => text.includes(name))
+  for (let weighing = 1; weighing <= 3; weighing += 1) {
+    await weigh()
+    await expect(tablet.getByText(`What we weighed (${weighing})`)).toBeVisible()
+  }
+  // The tablet is started anew in the middle of it.
+  await tablet.reload()
+  await tablet.getByRole('button', { name: 'Later' }).click()
+  await expect(tablet.getByText('What we weighed (3)')).toBeVisible()
+  let weighings = 3
+  for (; (await pans.count()) > 0; weighings += 1) {
+    await weigh()
+    await expect(tablet.getByText(`What we weighed (${weighings + 1})`)).toBeVisible()
+  }
+  expect(weighings).toBeLessThanOrEqual(8)
+  await expect(settled).toBeVisible()
+  // Heaviest against lightest weighed once more, and read the wrong way round: the answers go in a loop.
+  await tablet.getByText(/^What we weighed/).click()
+  const between = tablet.getByRole('listitem').filter({ hasText: 'heavier than' })
+  await between.first().getByRole('button', { name: 'weigh again' }).click()
+  await weigh(true)
+  await expect(tablet.getByText('Round and round')).toBeVisible()
+  for (let tries = 0; tries < 8 && (await settled.count()) === 0; tries += 1) {
+    await between
+      .nth(tries % (await between.count()))
+      .getByRole('button', { name: 'weigh again' })
+      .click()
+    await weigh()
+    await expect(settled.or(tablet.getByText('Round and round')).or(pans.first()).first()).toBeVisible()
+    while ((await pans.count()) > 0) await weigh()
+  }
+  await expect(tablet.getByRole('list', { name: 'The order, the heaviest first' }).getByRole('listitem')).toContainText(heaviest)
   await tablet.getByRole('button', { name: 'Write it down' }).click()
   await expect(tablet.getByText('5 of 10 done')).toBeVisible()
   await expect(tablet.getByText('Round 2 of 2')).toBeVisible()

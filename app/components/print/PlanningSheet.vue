@@ -91,7 +91,7 @@ const LINES = 4
       <p v-if="!blank && care.length > 0" class="care">
         <strong>Take care.</strong>
         <span v-for="{ doer, who, what } in care" :key="doer">
-          <strong>{{ doer === 'adult-only' ? 'an adult does this for you' : who }}:</strong> {{ what }}.
+          <strong>{{ doer === 'adult-only' ? 'An adult does this for you' : who }}:</strong> {{ what }}.
         </span>
         The school’s own rules come first.
       </p>

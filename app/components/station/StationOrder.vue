@@ -1,15 +1,14 @@
 <script setup lang="ts">
-import { activeConditions, measuredCard, type Plan } from '~~/core/lesson'
+import { activeConditions, type Plan } from '~~/core/lesson'
 import type { Cell } from '~~/core/record'
 import { writeReading } from '~~/core/wording'
 import type { NewReading } from '~~/schemas/record'
 
-/** One race, or one round at the balance: everything put in order by tapping, and each one's place written down. */
+/** One race: everything put in order by tapping, and each one's place written down. */
 const props = defineProps<{ plan: Plan; trial: Cell }>()
 const emit = defineEmits<{ written: [readings: NewReading[]]; skipPractice: [] }>()
 const order = ref<string[]>([])
 const whole = computed(() => order.value.length === activeConditions(props.plan).length)
-const balance = computed(() => measuredCard(props.plan)?.method.instrument === 'balance')
 
 function write(): void {
   const rows = order.value.map((condition, place) =>
@@ -22,9 +21,9 @@ function write(): void {
 
 <template>
   <form class="order" @submit.prevent="write">
-    <h1>{{ balance ? 'Weigh them two at a time. Tap the heaviest first.' : 'Who came first? Tap them as they came in.' }}</h1>
+    <h1>Who came first? Tap them as they came in.</h1>
     <p v-if="trial.practice" class="soft">Practice: it does not count</p>
-    <p v-else class="soft">{{ balance ? 'Round' : 'Race' }} {{ trial.repeat }} of {{ plan.repeats }}</p>
+    <p v-else class="soft">Race {{ trial.repeat }} of {{ plan.repeats }}</p>
     <ul class="resets">
       <li v-for="line in plan.resetList" :key="line">
         <span aria-hidden="true">✓</span>

@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { letterOf, measuredCard, type LessonRecord, type Plan, type Reading } from '~~/core/lesson'
+import { useLocalStorage } from '@vueuse/core'
+import { devicesFor, type Device } from '~~/core/measuring'
 import type { UnitCode } from '~~/core/quantity'
 import { cellKey, checkReading, readEntry, type Cell, type Doubt, type Progress } from '~~/core/record'
-import { momentWords, nameOfCondition, readErrorWords, writeReading } from '~~/core/wording'
+import { DEVICE_WORDS, momentWords, nameOfCondition, readErrorWords, writeReading } from '~~/core/wording'
 import type { NewReading } from '~~/schemas/record'
 
 /** One trial: what to fetch, what has to be so, the number; and what is asked about it before it is written down. */
@@ -20,6 +22,18 @@ const unit = computed(() => method.value.unit)
 const chosenUnit = ref<UnitCode>(unit.value)
 const text = ref(props.fixing?.entered ?? '')
 const trouble = ref('')
+/** What this tablet measures with, until it is changed. */
+const chosenDevice = useLocalStorage<Device>('jolly-beaker-device', 'pad')
+const devices = computed(() => devicesFor(method.value))
+const device = computed({
+  get: () => (!props.fixing && devices.value.includes(chosenDevice.value) ? chosenDevice.value : 'pad'),
+  set: (device) => {
+    chosenDevice.value = device
+    chosenUnit.value = unit.value
+    text.value = ''
+    trouble.value = ''
+  },
+})
 const asked = shallowRef<{ value: number; entered: string; doubts: Doubt[] }>()
 const sayingWhy = ref(false)
 const place = computed(() => props.plan.conditions.findIndex((one) => one.id === props.trial.condition))
@@ -156,7 +170,26 @@ function setAside(reason: string): void {
         </button>
         <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
       </div>
-      <NumberPad v-else v-model="text" v-model:unit="chosenUnit" :plan-unit="unit" :trouble="trouble" />
+      <template v-else>
+        <label v-if="devices.length > 1 && !fixing" class="with">
+          <span>Measure with</span>
+          <select v-model="device" class="box">
+            <option v-for="one in devices" :key="one" :value="one">{{ DEVICE_WORDS[one] }}</option>
+          </select>
+        </label>
+        <NumberPad v-if="device === 'pad'" v-model="text" v-model:unit="chosenUnit" :plan-unit="unit" :trouble="trouble" />
+        <StopwatchDevice v-else-if="device === 'stopwatch'" v-model="text" :plan="plan" />
+        <CounterDevice v-else-if="device === 'counter'" v-model="text" />
+        <PictureScale v-else-if="device === 'picture'" v-model="text" :plan="plan" />
+        <TwoReadings
+          v-else-if="device === 'start-and-finish' || device === 'empty-and-full'"
+          v-model="text"
+          :plan="plan"
+          :empty="device === 'empty-and-full'"
+        />
+        <StreamingDevice v-else :key="device" v-model="text" :plan="plan" :condition="trial.condition" :device="device" />
+        <p v-if="device !== 'pad' && trouble" class="trouble" role="alert">{{ trouble }}</p>
+      </template>
       <div class="row">
         <button type="button" class="button wrong" @click="sayingWhy = true">something went wrong</button>
         <button type="submit" class="button main big">Write it down</button>
@@ -283,6 +316,15 @@ h1 {
 .moment {
   font-size: 24px;
   font-weight: 700;
+}
+.with {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+}
+.with .box {
+  flex: 1;
+  min-height: 44px;
 }
 .words {
   display: grid;

@@ -1,0 +1,16 @@
+<script setup lang="ts">
+/** Counts taps, and takes a tap back. */
+const text = defineModel<string>({ required: true })
+const count = computed(() => Number(text.value) || 0)
+</script>
+
+<template>
+  <div class="device">
+    <output class="figure-large">{{ count }}</output>
+    <button type="button" class="press" @click="text = String(count + 1)">One more</button>
+    <div class="row">
+      <button type="button" class="button large" :disabled="count === 0" @click="text = String(count - 1)">One back</button>
+      <button type="button" class="button large" :disabled="text === ''" @click="text = ''">From the start</button>
+    </div>
+  </div>
+</template>

@@ -1,0 +1,104 @@
+<script setup lang="ts">
+import { measuredCard, type Plan } from '~~/core/lesson'
+import { pictureScale } from '~~/core/measuring'
+import { unitOf } from '~~/core/quantity'
+import { writeReading } from '~~/core/wording'
+
+/** A picture of a ruler, a cylinder or a thermometer: the level is moved to where it stands on the real one. */
+const props = defineProps<{ plan: Plan }>()
+const text = defineModel<string>({ required: true })
+const method = computed(() => measuredCard(props.plan)!.method)
+const scale = computed(() => pictureScale(method.value))
+const level = computed(() => (text.value === '' ? scale.value.low : Number(text.value)))
+const share = (value: number) => (100 * (value - scale.value.low)) / (scale.value.high - scale.value.low)
+const MARKS = 5
+const marks = computed(() =>
+  Array.from({ length: MARKS + 1 }, (_, place) => scale.value.low + ((scale.value.high - scale.value.low) * place) / MARKS),
+)
+const shape = computed(() => unitOf(method.value.unit).dimension)
+</script>
+
+<template>
+  <div class="device picture">
+    <div class="tube" :class="shape">
+      <span class="level" :style="{ height: `${share(level)}%` }" />
+      <input
+        type="range"
+        :min="scale.low"
+        :max="scale.high"
+        :step="scale.step"
+        :value="level"
+        :aria-label="`Level in ${unitOf(method.unit).symbol}`"
+        :aria-valuetext="writeReading(plan, level, method.unit)"
+        @input="text = ($event.target as HTMLInputElement).value"
+      />
+      <span v-for="mark in marks" :key="mark" class="mark" :style="{ bottom: `${share(mark)}%` }">{{ Math.round(mark) }}</span>
+    </div>
+    <p role="status">
+      <strong>{{ text === '' ? 'Move the level' : writeReading(plan, level, method.unit) }}</strong>
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.picture {
+  grid-template-columns: 130px minmax(0, 1fr);
+  align-items: center;
+  font-size: 22px;
+}
+.tube {
+  position: relative;
+  width: 64px;
+  height: 230px;
+  margin: 8px 0;
+  border: 2px solid var(--ink);
+  border-top: 0;
+  border-radius: 0 0 12px 12px;
+  background: var(--card);
+}
+.tube.length {
+  border: 2px solid var(--ink);
+  border-radius: 3px;
+}
+.tube.temperature {
+  width: 34px;
+  border-radius: 17px;
+}
+.tube:focus-within {
+  outline: 3px solid var(--slate);
+  outline-offset: 3px;
+}
+.level {
+  position: absolute;
+  inset: auto 0 0;
+  border-top: 3px solid var(--green);
+  border-radius: inherit;
+  background: var(--green-light);
+}
+input {
+  position: absolute;
+  inset: 0;
+  width: 100%;
+  height: 100%;
+  margin: 0;
+  opacity: 0;
+  cursor: ns-resize;
+  direction: rtl;
+  writing-mode: vertical-lr;
+}
+.mark {
+  position: absolute;
+  left: calc(100% + 8px);
+  font-size: 15px;
+  line-height: 1;
+  transform: translateY(50%);
+}
+.mark::before {
+  position: absolute;
+  top: 50%;
+  left: -9px;
+  width: 7px;
+  border-top: 1.5px solid var(--ink);
+  content: '';
+}
+</style>

@@ -1,0 +1,53 @@
+<script setup lang="ts">
+import { measuredCard, type Plan } from '~~/core/lesson'
+import { unitOf } from '~~/core/quantity'
+import { readEntry } from '~~/core/record'
+import { readErrorWords, writeReading } from '~~/core/wording'
+
+/** Two readings whose difference counts: at the start and at the finish, or empty and full. */
+const props = defineProps<{ plan: Plan; empty: boolean }>()
+const text = defineModel<string>({ required: true })
+const unit = computed(() => measuredCard(props.plan)!.method.unit)
+const first = ref('')
+const second = ref('')
+const both = computed(() => `${first.value.trim()} to ${second.value.trim()}`)
+const difference = computed(() => (first.value.trim() && second.value.trim() ? readEntry(props.plan, both.value) : undefined))
+watch([first, second], () => (text.value = difference.value ? both.value : ''))
+watch(text, (now) => {
+  // Written down: the next trial begins with empty fields.
+  if (now === '' && difference.value) first.value = second.value = ''
+})
+</script>
+
+<template>
+  <div class="device">
+    <label class="field">
+      <span>{{ empty ? 'Empty' : 'At the start' }}</span>
+      <span class="row"
+        ><input v-model="first" class="box" inputmode="decimal" autocomplete="off" maxlength="25" /> {{ unitOf(unit).symbol }}</span
+      >
+    </label>
+    <label class="field">
+      <span>{{ empty ? 'Full' : 'At the finish' }}</span>
+      <span class="row"
+        ><input v-model="second" class="box" inputmode="decimal" autocomplete="off" maxlength="25" />
+        {{ unitOf(unit).symbol }}</span
+      >
+    </label>
+    <p v-if="difference" role="status">
+      <template v-if="difference.ok">
+        That makes <strong>{{ writeReading(plan, difference.value, difference.unit) }}</strong>.
+      </template>
+      <span v-else class="trouble">{{ readErrorWords(difference.code) }}</span>
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.box {
+  width: 200px;
+  min-height: 60px;
+  font-size: 30px;
+  text-align: right;
+}
+</style>

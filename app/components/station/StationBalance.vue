@@ -1,0 +1,156 @@
+<script setup lang="ts">
+import { useLocalStorage } from '@vueuse/core'
+import { activeConditions, type Plan } from '~~/core/lesson'
+import { balanceOrder, placesOf, type Cell, type Weighing } from '~~/core/record'
+import { counted, weighingWords, writeReading } from '~~/core/wording'
+import type { NewReading } from '~~/schemas/record'
+
+/** One round at the balance: two at a time, always the pair that tells most, until the order is settled. */
+const props = defineProps<{ plan: Plan; trial: Cell }>()
+const emit = defineEmits<{ written: [readings: NewReading[]]; skipPractice: [] }>()
+/** Kept by the tablet until the order is written down: a restart in the middle loses no weighing. */
+const weighings = useLocalStorage<Weighing[]>(
+  `jolly-beaker-weighings-${props.trial.group}-${props.trial.practice ? 'practice' : props.trial.repeat}`,
+  [],
+)
+const things = computed(() => activeConditions(props.plan).map(({ id }) => id))
+const state = computed(() => balanceOrder(things.value, weighings.value))
+/** A pair that somebody wants to weigh once more. */
+const again = ref<[string, string]>()
+const pair = computed(() => again.value ?? state.value.next)
+const standing = computed(() =>
+  weighings.value.filter(
+    (one, place) => !weighings.value.slice(place + 1).some((later) => samePair([later.left, later.right], [one.left, one.right])),
+  ),
+)
+
+function samePair(one: string[], other: string[]): boolean {
+  return one.every((thing) => other.includes(thing))
+}
+
+function answer(down: Weighing['down']): void {
+  const [left, right] = pair.value!
+  weighings.value = [...weighings.value, { left, right, down }]
+  again.value = undefined
+}
+
+function write(): void {
+  const places = placesOf(state.value.order!)
+  const rows = [...places].map(([condition, place]) =>
+    readingRow({ ...props.trial, condition }, place, 'place', writeReading(props.plan, place, 'place')),
+  )
+  weighings.value = []
+  emit('written', rows)
+}
+</script>
+
+<template>
+  <section class="balance" aria-labelledby="balance">
+    <h1 id="balance">
+      {{
+        pair ? 'Put these two on the balance. Which one goes down?' : state.order ? 'That settles it.' : 'Something does not fit.'
+      }}
+    </h1>
+    <p v-if="trial.practice" class="soft">Practice: it does not count</p>
+    <p v-else class="soft">
+      Round {{ trial.repeat }} of {{ plan.repeats }}{{ state.next ? `, ${counted(state.least, 'more weighing')} at least` : '' }}
+    </p>
+    <ul v-if="weighings.length === 0" class="resets">
+      <li v-for="line in plan.resetList" :key="line"><span aria-hidden="true">✓</span> {{ line }}</li>
+    </ul>
+    <div v-if="pair" class="pans">
+      <button type="button" class="button large pan" @click="answer('left')">
+        <ConditionName :plan="plan" :id="pair[0]" :size="40" />
+      </button>
+      <button type="button" class="button large" @click="answer('same')">they stay level</button>
+      <button type="button" class="button large pan" @click="answer('right')">
+        <ConditionName :plan="plan" :id="pair[1]" :size="40" />
+      </button>
+    </div>
+    <template v-else-if="state.order">
+      <ol class="order" aria-label="The order, the heaviest first">
+        <li v-for="together in state.order" :key="together[0]">
+          <ConditionName v-for="id in together" :key="id" :plan="plan" :id="id" :size="34" />
+        </li>
+      </ol>
+      <button type="button" class="button main large" @click="write">Write it down</button>
+    </template>
+    <div v-else role="alert">
+      <p>Round and round: these cannot all be true. Weigh the one you are least sure of again.</p>
+      <ul class="done">
+        <li v-for="(one, place) in state.loop" :key="place">
+          <span>{{ weighingWords(plan, one) }}</span>
+          <button type="button" class="button" @click="again = [one.left, one.right]">weigh again</button>
+        </li>
+      </ul>
+    </div>
+    <details v-if="standing.length > 0 && state.loop.length === 0">
+      <summary>What we weighed ({{ standing.length }})</summary>
+      <ul class="done">
+        <li v-for="(one, place) in standing" :key="place">
+          <span>{{ weighingWords(plan, one) }}</span>
+          <button type="button" class="button" @click="again = [one.left, one.right]">weigh again</button>
+        </li>
+      </ul>
+    </details>
+    <button v-if="trial.practice" type="button" class="button large" @click="emit('skipPractice')">Skip practice</button>
+  </section>
+</template>
+
+<style scoped>
+.balance {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 12px;
+  padding: 14px 0;
+}
+h1 {
+  font-size: 22px;
+}
+.resets li {
+  display: flex;
+  gap: 10px;
+}
+.resets span {
+  color: var(--green);
+  font-weight: 700;
+}
+.pans {
+  display: grid;
+  gap: 10px;
+}
+.pan {
+  min-height: 84px;
+  font-size: 20px;
+}
+.order {
+  display: grid;
+  gap: 8px;
+  padding-left: 28px;
+  font-size: 20px;
+  list-style: decimal;
+}
+.order li > * + * {
+  margin-left: 18px;
+}
+.done li {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 10px;
+  padding: 4px 0;
+}
+.done .button {
+  flex: none;
+  min-height: 48px;
+}
+summary {
+  min-height: 44px;
+  cursor: pointer;
+}
+@media (width >= 720px) {
+  .pans {
+    grid-template-columns: minmax(0, 1fr) auto minmax(0, 1fr);
+  }
+}
+</style>
