@@ -14,8 +14,9 @@ export const CHROMIUM = [
 export default defineConfig({
   testDir: 'test/e2e',
   fullyParallel: false,
-  workers: 1,
-  timeout: 60_000,
+  workers: 2,
+  timeout: 90_000,
+  expect: { timeout: 10_000 },
   retries: process.env.CI ? 1 : 0,
   reporter: [['list'], ['json', { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_FILE ?? 'test-results/report.json' }]],
   use: {

@@ -10,6 +10,9 @@ const PRINTOUTS = [
 ]
 const STOPS = ['wonder', 'plan', 'kit', 'clock', 'predict', 'test', 'results', 'agree']
 
+// Each of these takes long; two run side by side.
+test.describe.configure({ mode: 'parallel' })
+
 async function demoLesson(baseURL: string | undefined): Promise<{ id: string; code: string }> {
   const { call, open } = client(baseURL)
   const { body } = await call<{ lessons: { id: string; title: string }[] }>('GET', '/api/lessons')
@@ -28,7 +31,7 @@ async function expectNothingSticksOut(page: Page, name: string): Promise<void> {
   expect(content, name).toBeLessThanOrEqual(window!)
 }
 
-test('axe finds nothing on any main view', async ({ page, baseURL }) => {
+test('axe finds nothing at the desk', async ({ page, baseURL }) => {
   test.setTimeout(180_000)
   const lesson = await demoLesson(baseURL)
   await page.goto('/')
@@ -47,11 +50,21 @@ test('axe finds nothing on any main view', async ({ page, baseURL }) => {
   await expect(page.getByRole('heading', { name: 'Runs low' })).toBeVisible()
   await expectAccessible(page, 'cupboard')
   await expectNothingSticksOut(page, 'cupboard')
+})
+
+test('axe finds nothing on paper', async ({ page, baseURL }) => {
+  test.setTimeout(180_000)
+  const lesson = await demoLesson(baseURL)
   for (const printout of PRINTOUTS) {
     await page.goto(`/print/${lesson.id}/${printout}`)
     await expect(page.locator('.paper').getByRole('heading').first()).toBeVisible()
     await expectAccessible(page, printout)
   }
+})
+
+test('axe finds nothing on the board, light and dark', async ({ page, baseURL }) => {
+  test.setTimeout(180_000)
+  const lesson = await demoLesson(baseURL)
   await page.goto(`/board/${lesson.id}`)
   for (let view = 0; view < 6; view += 1) {
     await page.getByRole('navigation').getByRole('button').nth(view).click()
@@ -102,9 +115,20 @@ test('axe finds nothing where wonderings are weighed, kinds are chosen and lines
   await openStop(page, bounce, 'plan')
   await page.getByRole('button', { name: /^Kind of test/ }).click()
   await expectAccessible(page, 'kinds of test')
-  for (const id of ['ice-in-a-bag', 'sprout-watch', 'which-is-heaviest', 'paper-bridge']) {
+})
+
+test('axe finds nothing in any kind of test', async ({ page, baseURL }) => {
+  test.setTimeout(180_000)
+  const { newLesson } = client(baseURL)
+  const views = {
+    'ice-in-a-bag': ['plan', 'test'],
+    'sprout-watch': ['clock', 'predict'],
+    'which-is-heaviest': ['predict', 'test'],
+    'paper-bridge': ['plan', 'clock'],
+  }
+  for (const [id, stops] of Object.entries(views)) {
     const { lesson } = await newLesson(id)
-    for (const stop of ['plan', 'clock', 'predict', 'test']) {
+    for (const stop of stops) {
       await openStop(page, lesson, stop)
       await expectAccessible(page, `${id} ${stop}`)
       await expectNothingSticksOut(page, `${id} ${stop}`)

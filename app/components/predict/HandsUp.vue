@@ -7,11 +7,14 @@ import type { NewPrediction } from '~~/schemas/record'
 const props = defineProps<{ plan: Plan; predictions: Prediction[]; big?: boolean }>()
 const emit = defineEmits<{ count: [prediction: NewPrediction] }>()
 const counted = computed(() => handsOf(props.predictions)?.values ?? {})
+let timer: ReturnType<typeof setTimeout> | undefined
 const hands = ref<Record<string, number>>({ ...counted.value })
-watch(counted, (values) => (hands.value = { ...values }))
+// Hands that are being counted stay, whatever else comes in meanwhile.
+watch(counted, (values) => {
+  if (timer === undefined) hands.value = { ...values }
+})
 const all = computed(() => allHands(hands.value))
 
-let timer: ReturnType<typeof setTimeout> | undefined
 function set(id: string, value: number): void {
   hands.value = { ...hands.value, [id]: Math.max(0, Math.min(200, Math.round(value) || 0)) }
   clearTimeout(timer)
