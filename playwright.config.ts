@@ -24,7 +24,7 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
     actionTimeout: 10_000,
-    trace: 'retain-on-failure',
+    trace: 'on-first-retry',
     launchOptions: { executablePath: '/usr/bin/chromium', args: CHROMIUM },
   },
   globalSetup: './test/e2e/startApplication.ts',

@@ -6,13 +6,17 @@ import type { NewPrediction } from '~~/schemas/record'
 /** Hands up for each condition, counted by tapping; every count is kept, the last one before the first reading stands. */
 const props = defineProps<{ plan: Plan; predictions: Prediction[]; big?: boolean }>()
 const emit = defineEmits<{ count: [prediction: NewPrediction] }>()
-const counted = computed(() => handsOf(props.predictions)?.values ?? {})
 let timer: ReturnType<typeof setTimeout> | undefined
-const hands = ref<Record<string, number>>({ ...counted.value })
-// Hands that are being counted stay, whatever else comes in meanwhile.
-watch(counted, (values) => {
-  if (timer === undefined) hands.value = { ...values }
-})
+const hands = ref<Record<string, number>>({ ...handsOf(props.predictions)?.values })
+/** The count that was sent last, until it comes back: an earlier one that arrives late takes no hand away. */
+let sent = ''
+watch(
+  () => handsOf(props.predictions),
+  (latest) => {
+    if (latest?.id === sent) sent = ''
+    if (timer === undefined && sent === '') hands.value = { ...latest?.values }
+  },
+)
 const all = computed(() => allHands(hands.value))
 
 function set(id: string, value: number): void {
@@ -22,7 +26,8 @@ function set(id: string, value: number): void {
 }
 function keep(): void {
   timer = undefined
-  emit('count', { id: newId(), group: WHOLE_CLASS, ...countedHands(props.plan, hands.value), reason: '' })
+  sent = newId()
+  emit('count', { id: sent, group: WHOLE_CLASS, ...countedHands(props.plan, hands.value), reason: '' })
 }
 // Counting and turning the page at once loses nothing.
 onBeforeUnmount(() => {
