@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import type { Calendar, Days } from '../core/clock'
-import type { Thing } from '../core/kit'
+import type { CountedBack, Thing } from '../core/kit'
 import { NUMBER_UNITS } from '../core/quantity'
 import { planId, shortText, uuid, whole } from './parts'
 
@@ -52,14 +52,6 @@ export interface HeldBody {
 }
 
 export const heldSchema = Joi.object<HeldBody, true>({ before: whole(0, 30), after: whole(0, 30) }).required()
-
-/** What came back of one material of a lesson. */
-export interface CountedBack {
-  material: string
-  taken: number
-  back: number
-  broken: number
-}
 
 export const countBackSchema = Joi.object<{ rows: CountedBack[] }, true>({
   rows: Joi.array()

@@ -115,15 +115,6 @@ export function withThings(plan: Plan, things: Thing[]): Plan {
   return { ...plan, materials }
 }
 
-/**
- * By how much counting back changes the stock of a thing. What is used again went out and came back but for what broke; of what
- * is used up the rest came back.
- * @example stockChange({ use: 'again', taken: 7, back: 6, broken: 1 }) // -1
- */
-export function stockChange({ use, taken, back, broken }: { use: Material['use']; taken: number; back: number; broken: number }) {
-  return withoutNoise(use === 'again' ? -Math.max(broken, taken - back) : back - taken - broken)
-}
-
 /** What has fallen below its minimum, with how many packs bring it back and what these cost. */
 export function runningLow(things: Thing[]): { low: { thing: Thing; packs: number | undefined }[]; cost: number } {
   const low = things

@@ -10,6 +10,7 @@ import {
   cautionsSeen,
   doerOf,
   gettingReady,
+  likelyBack,
   likelyThing,
   materialsFromPlan,
   needsOf,
@@ -20,7 +21,7 @@ import {
   readPrice,
   runningLow,
   sensible,
-  stockChange,
+  stockChanges,
   turnInto,
   USUAL_HELD,
   type School,
@@ -171,10 +172,26 @@ describe('the cupboard', () => {
     expect(needsOf(lesson('late', '2026-03-16', { use: 'up' }).plan, schoolFor('late', early))[0]!.supply.stock).toBe(2)
   })
 
-  it('counts back: used again less what broke, used up less what came back', () => {
-    expect(stockChange({ use: 'again', taken: 7, back: 6, broken: 1 })).toBe(-1)
-    expect(stockChange({ use: 'again', taken: 7, back: 7, broken: 0 })).toBe(0)
-    expect(stockChange({ use: 'up', taken: 31, back: 5, broken: 0 })).toBe(-26)
+  const jug: Thing = { ...nine, id: 'sugar', name: 'sugar', unit: 'kg', stock: 2 }
+  const changes = (change: Partial<Material>, taken: number, back: number, broken: number) =>
+    stockChanges(planOf(change), [nine, jug], [{ material: 'thing', taken, back, broken }]).map((one) => one.change)
+  it('counts back: used again less what broke, used up less what came back, in the unit of the cupboard', () => {
+    expect(changes({ thing: 't', use: 'again', amount: '1' }, 7, 6, 1)).toEqual([-1])
+    expect(changes({ thing: 't', use: 'again', amount: '1' }, 7, 7, 0)).toEqual([0])
+    expect(changes({ thing: 't', use: 'up', amount: '1' }, 31, 5, 0)).toEqual([-26])
+    expect(changes({ thing: 'sugar', use: 'up', amount: '50 g' }, 350, 20, 0)).toEqual([-0.33])
+    // Spoons of sugar weigh nothing until somebody says how much; a thing that is gone is left alone.
+    expect(changes({ thing: 'sugar', use: 'up', amount: '2 tbsp' }, 14, 0, 0)).toEqual([])
+    expect(changes({ thing: 'sugar', use: 'up', amount: '10 mL', density: 0.85 }, 100, 0, 0)).toEqual([-0.085])
+    expect(changes({ thing: 'gone', amount: '1' }, 7, 6, 1)).toEqual([])
+  })
+
+  it('adds up two materials that are the same thing, and expects back what can come back', () => {
+    const materials = ['a', 'b'].map((id) => ({ ...thing, id, thing: 't', use: 'again' as const, amount: '1' }))
+    const rows = materials.map(({ id }) => ({ material: id, taken: 3, back: 2, broken: 1 }))
+    expect(stockChanges(soakUpPlan({ materials }), [nine], rows)).toEqual([{ thing: 't', change: -2, broken: 2 }])
+    const strips = need({ per: 'trial', condition: 'card', spare: 0.1 })
+    expect([likelyBack(strips, 'up', 0), likelyBack(strips, 'again', 2), likelyBack(strips, 'again', 40)]).toEqual([3, 29, 0])
   })
 
   it('finds a thing by its name and says what runs low', () => {

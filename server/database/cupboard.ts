@@ -1,7 +1,7 @@
 import { and, asc, desc, eq, isNotNull, isNull } from 'drizzle-orm'
 import { isDeepStrictEqual } from 'node:util'
 import type { NewThing } from '../../core/formats'
-import { USUAL_HELD, type School, type Thing } from '../../core/kit'
+import { USUAL_HELD, type School, type StockChange, type Thing } from '../../core/kit'
 import { withoutNoise } from '../../core/quantity'
 import type { Database } from './open'
 import { lessons, moves, settings, things } from './schema'
@@ -104,11 +104,7 @@ export async function importThings(
 }
 
 /** Changes the stocks by what a lesson used up and broke, once: counting back again replaces the earlier count. */
-export async function countBack(
-  database: Database,
-  lesson: string,
-  rows: { thing: string; change: number; broken: number }[],
-): Promise<void> {
+export async function countBack(database: Database, lesson: string, rows: StockChange[]): Promise<void> {
   await database.transaction(async (transaction) => {
     const earlier = await transaction
       .select()

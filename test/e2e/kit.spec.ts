@@ -166,7 +166,7 @@ test('every printout of kit and clock stays on its paper with ten groups, eight 
     }))
     plan.materials.push(
       ...Array.from({ length: 16 }, (_, place) => ({
-        ...newMaterial(randomUUID(), `candle, glass, magnet and balloon ${place}`),
+        ...newMaterial(randomUUID(), `candle, glass jar, magnet and rubber glove ${place}`),
         amount: '2',
         stock: '1',
         pack: '5',

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { Need } from '~~/core/kit'
+import { likelyBack, type Need } from '~~/core/kit'
+import type { Material } from '~~/core/lesson'
 import { amountWords, counted } from '~~/core/wording'
 
 /** After the lesson: what came back and what broke. The cupboard's stocks follow. */
@@ -15,19 +16,17 @@ const rows = computed(() =>
 )
 const back = ref<Record<string, number>>({})
 const broken = ref<Record<string, number>>({})
-const backOf = (need: Need) => {
-  const { use } = plan.value.materials.find(({ id }) => id === need.material)!
-  return back.value[need.material] ?? (use === 'again' ? need.forClass - (broken.value[need.material] ?? 0) : need.spare)
-}
+const brokenOf = (need: Need) => broken.value[need.material] ?? 0
+const backOf = (need: Need, { use }: Material) => back.value[need.material] ?? likelyBack(need, use, brokenOf(need))
 
 async function count(): Promise<void> {
   await lesson.flush()
   const body = {
-    rows: rows.value.map(({ need }) => ({
+    rows: rows.value.map(({ need, material }) => ({
       material: need.material,
       taken: need.forClass,
-      back: backOf(need),
-      broken: broken.value[need.material] ?? 0,
+      back: backOf(need, material),
+      broken: brokenOf(need),
     })),
   }
   try {
@@ -64,7 +63,7 @@ async function count(): Promise<void> {
             <NumberField
               bare
               :label="`${material.name} came back`"
-              :model-value="backOf(need)"
+              :model-value="backOf(need, material)"
               :least="0"
               :most="1e6"
               @update:model-value="back = { ...back, [need.material]: $event ?? 0 }"
@@ -74,7 +73,7 @@ async function count(): Promise<void> {
             <NumberField
               bare
               :label="`${material.name} broken or lost`"
-              :model-value="broken[need.material] ?? 0"
+              :model-value="brokenOf(need)"
               :least="0"
               :most="1e6"
               @update:model-value="broken = { ...broken, [need.material]: $event ?? 0 }"

@@ -1,0 +1,56 @@
+import type { Material, Plan } from '../lesson'
+import { withoutNoise } from '../quantity'
+import { readAmount } from './amount'
+import { inUnitOf, type Thing } from './cupboard'
+import type { Need } from './needs'
+
+/** What came back of one material of a lesson, in the material's own unit. */
+export interface CountedBack {
+  material: string
+  taken: number
+  back: number
+  broken: number
+}
+
+/** How the stock of a thing changes, in the thing's unit. */
+export interface StockChange {
+  thing: string
+  change: number
+  broken: number
+}
+
+/** What most likely comes back of a material: all that is used again but what broke, the spares of what is used up. */
+export function likelyBack({ forClass, spare }: Need, use: Material['use'], broken: number): number {
+  return use === 'again' ? Math.max(0, withoutNoise(forClass - broken)) : spare
+}
+
+/**
+ * By how much counting back changes the stock of a thing. What is used again went out and came back but for what broke; of what
+ * is used up the rest came back.
+ * @example stockChange({ use: 'again', taken: 7, back: 6, broken: 1 }) // -1
+ */
+function stockChange({ use, taken, back, broken }: { use: Material['use']; taken: number; back: number; broken: number }) {
+  return withoutNoise(use === 'again' ? -Math.max(broken, taken - back) : back - taken - broken)
+}
+
+/**
+ * What counting back after a lesson does to the stocks. A material that is measured in another way than its thing is left alone;
+ * two materials that are the same thing are added up.
+ * @example 7 x 50 g of sugar used up, none back, sugar kept in kg // [{ thing: 'sugar', change: -0.35, broken: 0 }]
+ */
+export function stockChanges(plan: Plan, things: Thing[], rows: CountedBack[]): StockChange[] {
+  const sums = new Map<string, StockChange>()
+  for (const row of rows) {
+    const material = plan.materials.find(({ id }) => id === row.material)
+    const thing = things.find(({ id }) => id === material?.thing)
+    if (!material || !thing) continue
+    const amount = readAmount(material.amount)
+    const turned = (value: number) => (amount.ok ? inUnitOf(thing, value, amount.unit, material.density) : undefined)
+    const [taken, back, broken] = [turned(row.taken), turned(row.back), turned(row.broken)]
+    if (taken === undefined || back === undefined || broken === undefined) continue
+    const before = sums.get(thing.id) ?? { thing: thing.id, change: 0, broken: 0 }
+    const change = withoutNoise(before.change + stockChange({ use: material.use, taken, back, broken }))
+    sums.set(thing.id, { thing: thing.id, change, broken: withoutNoise(before.broken + broken) })
+  }
+  return [...sums.values()]
+}
