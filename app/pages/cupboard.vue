@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import { bookedOf, readCount, readPrice, runningLow, type Booking, type School, type Thing } from '~~/core/kit'
-import { unitOf, NUMBER_UNITS, type UnitCode } from '~~/core/quantity'
-import { amountWords, counted, dayWords, moneyWords } from '~~/core/wording'
+import { runningLow, type Booking, type School, type Thing } from '~~/core/kit'
+import { amountWords, counted, moneyWords } from '~~/core/wording'
 import type { Move } from '~~/server/database/cupboard'
 
 /** What stands in the school's cupboard, who has booked it, what runs low, and what happened to it. */
@@ -12,37 +11,11 @@ const bookings = ref<Booking[]>([])
 const moves = ref<Move[]>([])
 const held = ref<School['held']>({ before: 3, after: 1 })
 const search = ref('')
-const sheet = ref<HTMLElement>()
-const { follow } = useSheetKeys(sheet)
-/** What was typed into a cell that wants a number, until it is one. */
-const drafts = ref<Record<string, string>>({})
-/** The cell that is being typed in: what the server answers meanwhile does not touch it. */
-const typing = ref<{ key: string; text: string }>()
 
 const shown = computed(() =>
   (things.value ?? []).filter(({ name, place }) => `${name} ${place}`.toLowerCase().includes(search.value.trim().toLowerCase())),
 )
 const runsLow = computed(() => runningLow(things.value ?? []))
-const COLUMNS = ['name', 'stock', 'unit', 'place', 'minimum', 'pack', 'price'] as const
-type Column = (typeof COLUMNS)[number]
-/** Columns that are words, not figures. */
-const WORDED: Column[] = ['name', 'unit', 'place']
-const NAMES: Record<Column, string> = {
-  name: 'Thing',
-  stock: 'There',
-  unit: 'in',
-  place: 'Place',
-  minimum: 'At least',
-  pack: 'One pack',
-  price: 'Price',
-}
-const MOVE_WORDS: Record<Move['why'], string> = {
-  new: 'put in',
-  corrected: 'counted anew',
-  imported: 'from a table',
-  'counted-back': 'counted back',
-  'taken-out': 'taken out of the cupboard',
-}
 
 onMounted(load)
 
@@ -68,46 +41,19 @@ async function attempt(work: () => Promise<unknown>): Promise<boolean> {
 
 /** Writes wait for each other, so that two cells left quickly both count. */
 let writing: Promise<unknown> = Promise.resolve()
+let waiting = 0
 function save(thing: Thing): Promise<unknown> {
   const all = things.value ?? []
   const known = all.some(({ id }) => id === thing.id)
   things.value = known ? all.map((one) => (one.id === thing.id ? thing : one)) : [...all, thing]
+  waiting += 1
   writing = writing.then(async () => {
     await attempt(() => callServer('/api/cupboard', { method: 'PUT', body: thing }))
-    await load()
+    waiting -= 1
+    // What the server has is only the whole of it when nothing is left to write.
+    if (waiting === 0) await load()
   })
   return writing
-}
-
-function written(thing: Thing, column: Column): string {
-  const key = `${thing.id}-${column}`
-  const draft = typing.value?.key === key ? typing.value.text : drafts.value[key]
-  if (draft !== undefined) return draft
-  const value = thing[column]
-  return value === null ? '' : column === 'price' ? moneyWords(value as number) : String(value)
-}
-
-/** A number as people write it, with a comma or a point; empty where nothing has to be said. */
-async function write({ id }: Thing, column: Column, text: string): Promise<void> {
-  typing.value = undefined
-  const thing = things.value?.find((one) => one.id === id)
-  const key = `${id}-${column}`
-  const value = text.trim()
-  if (!thing || value === written(thing, column)) return
-  if (column === 'name' || column === 'place' || column === 'unit') {
-    if (column === 'name' && value === '') return
-    await save({ ...thing, [column]: value })
-    return
-  }
-  const number = column === 'price' ? readPrice(value) : { ok: true as const, value: readCount(value) }
-  const empty = value === '' && column !== 'stock'
-  if (!empty && (!number.ok || number.value === undefined || (column === 'pack' && number.value === 0))) {
-    drafts.value = { ...drafts.value, [key]: text }
-    return
-  }
-  const { [key]: _typed, ...rest } = drafts.value
-  drafts.value = rest
-  await save({ ...thing, [column]: empty || !number.ok ? null : number.value })
 }
 
 async function add(name: string): Promise<void> {
@@ -138,8 +84,6 @@ async function hold(change: Partial<School['held']>): Promise<void> {
     await load()
   })
 }
-
-const value = (event: Event) => (event.target as HTMLInputElement).value
 </script>
 
 <template>
@@ -166,74 +110,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
       </p>
     </section>
 
-    <div class="scroll" tabindex="0" role="group" aria-label="Things in the cupboard">
-      <table ref="sheet" class="ruled">
-        <thead>
-          <tr>
-            <th v-for="column in COLUMNS" :key="column" scope="col" :class="{ figure: !WORDED.includes(column) }">
-              {{ NAMES[column] }}
-            </th>
-            <th scope="col">Booked</th>
-            <th scope="col"><span class="sr-only">Take out</span></th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="(thing, row) in shown" :key="thing.id">
-            <td v-for="(column, place) in COLUMNS" :key="column" :class="column">
-              <select
-                v-if="column === 'unit'"
-                class="box cell"
-                :value="thing.unit"
-                :aria-label="`${thing.name}: unit`"
-                :data-row="row"
-                :data-column="place"
-                @change="write(thing, 'unit', value($event))"
-                @keydown="follow($event, row, place)"
-              >
-                <option v-for="unit in NUMBER_UNITS" :key="unit" :value="unit">
-                  {{ unitOf(unit as UnitCode).symbol || 'count' }}
-                </option>
-              </select>
-              <textarea
-                v-else
-                rows="1"
-                class="cell"
-                :class="{ wrong: drafts[`${thing.id}-${column}`] !== undefined, number: !WORDED.includes(column) }"
-                maxlength="200"
-                autocomplete="off"
-                :value="written(thing, column)"
-                :aria-label="`${thing.name}: ${NAMES[column]}`"
-                :aria-invalid="drafts[`${thing.id}-${column}`] !== undefined ? true : undefined"
-                :title="drafts[`${thing.id}-${column}`] !== undefined ? 'Write a number, like 12 or 2.50.' : undefined"
-                :data-row="row"
-                :data-column="place"
-                @input="typing = { key: `${thing.id}-${column}`, text: value($event) }"
-                @change="write(thing, column, value($event))"
-                @blur="typing = undefined"
-                @keydown="follow($event, row, place)"
-              />
-            </td>
-            <td class="booked">
-              <span v-for="booking in bookedOf(thing, bookings)" :key="`${booking.lesson}${booking.amount}`">
-                {{ amountWords(booking.amount, thing.unit) }} on {{ dayWords(booking.date) }}
-                <span class="soft">{{ booking.title }}</span>
-                <span v-if="booking.short > 0" class="trouble short">
-                  <span aria-hidden="true">▲</span> {{ amountWords(booking.short, thing.unit) }} short
-                </span>
-              </span>
-            </td>
-            <td>
-              <button type="button" class="button small quiet" :aria-label="`Take ${thing.name} out`" @click="takeOut(thing)">
-                ✕
-              </button>
-            </td>
-          </tr>
-        </tbody>
-      </table>
-      <p v-for="(text, key) in drafts" :key="key" class="trouble" role="alert">
-        “{{ text }}” is not a number that fits here. Write it like 12 or 2.50; what stands in the cupboard has not changed.
-      </p>
-    </div>
+    <CupboardTable v-if="shown.length > 0" :things="shown" :bookings="bookings" @save="save" @take-out="takeOut" />
     <div v-if="things && things.length === 0" class="empty-note">
       <strong>The cupboard is empty</strong>
       Put in what the school has, such as “30 cm ruler”, or take in a table with the columns thing and stock. Lessons then know what
@@ -272,27 +149,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
       <span>days after it.</span>
     </section>
 
-    <details class="fold">
-      <summary><strong>What happened</strong><span class="soft">the newest first</span></summary>
-      <table class="ruled">
-        <tbody>
-          <tr v-for="move in moves" :key="move.number">
-            <td class="soft">
-              {{
-                new Date(move.at).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
-              }}
-            </td>
-            <td>{{ things?.find(({ id }) => id === move.thing)?.name ?? 'a thing that is out' }}</td>
-            <td>
-              {{ MOVE_WORDS[move.why] }}{{ move.title ? ` after “${move.title}”` : ''
-              }}{{ move.broken > 0 ? `, ${move.broken} broken` : '' }}
-            </td>
-            <td class="figure">{{ move.change > 0 ? '+' : '' }}{{ move.change }}</td>
-            <td class="figure">{{ move.stock }} there</td>
-          </tr>
-        </tbody>
-      </table>
-    </details>
+    <CupboardHistory :moves="moves" :things="things ?? []" />
     <NoticeBar />
   </main>
 </template>
@@ -324,62 +181,6 @@ h2 {
   border-color: var(--brass-mark);
   background: var(--brass-light);
   padding: 8px 14px;
-}
-td {
-  padding: 2px 4px !important;
-}
-.cell {
-  width: 100%;
-  min-height: 30px;
-  padding: 2px 6px;
-  border: 1px solid transparent;
-  border-radius: 4px;
-  background: transparent;
-  line-height: 1.35;
-  resize: none;
-  field-sizing: content;
-}
-.cell:hover {
-  border-color: var(--line);
-}
-.cell:focus {
-  border-color: var(--slate);
-  background: var(--card);
-}
-.cell.wrong {
-  border: 2px solid var(--beet);
-}
-.number {
-  text-align: right;
-}
-.name {
-  min-width: 270px;
-}
-td.stock,
-td.minimum,
-td.pack,
-td.price {
-  width: 76px;
-}
-td.unit {
-  width: 92px;
-}
-.place {
-  min-width: 130px;
-}
-.booked {
-  min-width: 250px;
-}
-.booked span {
-  display: block;
-  font-size: 14px;
-}
-.booked .short {
-  margin-left: 6px;
-  white-space: nowrap;
-}
-.booked span span {
-  display: inline;
 }
 .add {
   width: 320px;

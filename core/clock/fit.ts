@@ -1,6 +1,6 @@
 import { activeConditions, measuredCard, momentsOf, PHASES, type Phase, type Plan } from '../lesson'
 import { withoutNoise } from '../quantity'
-import { arrangementOf, conditionsEach } from './arrangement'
+import { arrangementOf, conditionsByGroup, conditionsEach } from './arrangement'
 import { circuitOf } from './circuitOf'
 import { secondsGoingRound } from './goingRound'
 import { readingTimetable, type Timetable } from './readingTimetable'
@@ -58,6 +58,11 @@ export function fitOf(plan: Plan): Fit {
     spare: withoutNoise(plan.clock.minutes - start),
     repeatsThatFit: mostRepeats(plan, start - testMinutes),
   }
+}
+
+/** The minute of the lesson in which testing begins. */
+export function testStartOf({ phases }: Fit): number {
+  return phases.find(({ phase }) => phase === 'test')!.start
 }
 
 /** Clock time of a minute of the lesson; undefined while no start is set. `timeAt('09:50', 15) // '10:05'` */
@@ -130,16 +135,33 @@ export function scarcest(plan: Plan): number | undefined {
   return counts.length === 0 ? undefined : Math.max(1, Math.min(...counts))
 }
 
+export interface Jar {
+  /** The group it belongs to, where the class's instruments take turns among all groups. */
+  group: string | undefined
+  /** undefined where the groups share the conditions out and each has its own instruments: the same table is then every group's. */
+  condition: string | undefined
+  repeat: number
+}
+
+/** The jars of one reading timetable, in the order in which it numbers them. */
+export function jarsOf(plan: Plan, repeats = plan.repeats): Jar[] {
+  const way = arrangementOf(plan)
+  const among = (group: string | undefined, conditions: (string | undefined)[]) =>
+    conditions.flatMap((condition) => Array.from({ length: repeats }, (_, at): Jar => ({ group, condition, repeat: at + 1 })))
+  if (plan.watch.among === 'class' && way !== 'together')
+    return [...conditionsByGroup(plan)].flatMap(([group, conditions]) => among(group, conditions))
+  const own = activeConditions(plan).map(({ id }) => id)
+  return among(undefined, way === 'share-out' ? own.slice(0, conditionsEach(plan)).map(() => undefined) : own)
+}
+
 /**
  * The timetable by which jars are read over minutes: those of one group with its own instruments, or those of the whole class
  * where the class's instruments take turns.
  */
 export function timetableOf(plan: Plan, repeats = plan.repeats): Timetable {
-  const shared = plan.watch.among === 'class' && arrangementOf(plan) !== 'together'
-  const jars = conditionsEach(plan) * repeats * (shared ? plan.groups.length : 1)
   const places = Math.max(1, plan.watch.places.filter((place) => place.trim() !== '').length)
   return readingTimetable({
-    jars,
+    jars: jarsOf(plan, repeats).length,
     times: [...plan.watch.times].sort((a, b) => a - b),
     minutesPerReading: withoutNoise((plan.clock.trial.read * places) / 60),
     instruments: plan.watch.instruments,

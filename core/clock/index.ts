@@ -1,5 +1,5 @@
-export { fitOf, phaseAt, scarcest, timeAt, timetableOf } from './fit'
-export type { Fit, PhaseTime } from './fit'
+export { fitOf, jarsOf, phaseAt, scarcest, timeAt, timetableOf, testStartOf } from './fit'
+export type { Fit, PhaseTime, Jar } from './fit'
 export {
   arrangementOf,
   arrangementsFor,

@@ -14,6 +14,7 @@ import {
   fewestGoingRound,
   fewestRounds,
   fitOf,
+  jarsOf,
   jobRounds,
   jobsFor,
   readingDays,
@@ -24,6 +25,7 @@ import {
   shareOut,
   sharingRota,
   soonestFinish,
+  timetableOf,
   trialsByGroup,
   turnsGoingRound,
   USUAL_CALENDAR,
@@ -232,6 +234,33 @@ describe('readingTimetable', () => {
       }),
       { numRuns: 40 },
     )
+  })
+})
+
+describe('jarsOf', () => {
+  const watched = (change: Partial<Plan>, watch: Partial<Plan['watch']> = {}) =>
+    soakUpPlan({ kind: 'over-time', repeats: 2, watch: { ...soakUpPlan().watch, times: [0, 5], unit: 'min', ...watch }, ...change })
+  const arranged = (way: Plan['arrangement']['way']) => ({ arrangement: { ...soakUpPlan().arrangement, way, each: 2 } })
+  it('are as many as the timetable has, whoever owns the instruments', () => {
+    for (const way of ['every-group', 'share-out', 'together'] as const) {
+      for (const among of ['group', 'class'] as const) {
+        const plan = watched(arranged(way), { among })
+        expect(timetableOf(plan).starts).toHaveLength(jarsOf(plan).length)
+      }
+    }
+  })
+  it('name their group only where all groups wait for the same instruments, and no condition where each group has others', () => {
+    expect(jarsOf(watched({})).map(({ group }) => group)).toEqual(Array.from({ length: 8 }, () => undefined))
+    expect(jarsOf(watched({}, { among: 'class' }))).toHaveLength(7 * 4 * 2)
+    expect(jarsOf(watched(arranged('share-out'))).map(({ condition }) => condition)).toEqual([
+      undefined,
+      undefined,
+      undefined,
+      undefined,
+    ])
+    const shared = jarsOf(watched(arranged('share-out'), { among: 'class' }))
+    expect(shared).toHaveLength(7 * 2 * 2)
+    expect(shared.every(({ group, condition }) => group !== undefined && condition !== undefined)).toBe(true)
   })
 })
 

@@ -1,7 +1,7 @@
 import { dayAfter, USUAL_CALENDAR, type Calendar } from '../clock'
 import type { Material, Plan } from '../lesson'
-import { withoutNoise, type UnitCode } from '../quantity'
-import { turnInto } from './amount'
+import { NUMBER_UNITS, withoutNoise, type UnitCode } from '../quantity'
+import { readCount, readPrice, turnInto } from './amount'
 
 /** A thing in the school's cupboard, counted in its own unit. */
 export interface Thing {
@@ -14,6 +14,29 @@ export interface Thing {
   minimum: number | null
   pack: number | null
   price: number | null
+}
+
+/** The columns of the cupboard's table. */
+export const THING_FIELDS = ['name', 'stock', 'unit', 'place', 'minimum', 'pack', 'price'] as const
+export type ThingField = (typeof THING_FIELDS)[number]
+
+/**
+ * A thing with one of its cells written anew. Minimum, pack and price can be empty.
+ * @returns undefined where the text cannot stand there
+ * @example withField(sugar, 'stock', '1,5')!.stock // 1.5
+ */
+export function withField(thing: Thing, field: ThingField, text: string): Thing | undefined {
+  const written = text.trim()
+  if (field === 'place') return { ...thing, place: written }
+  if (field === 'name') return written === '' ? undefined : { ...thing, name: written }
+  if (field === 'unit') {
+    const unit = NUMBER_UNITS.find((one) => one === written)
+    return unit && { ...thing, unit }
+  }
+  if (written === '' && field !== 'stock') return { ...thing, [field]: null }
+  const price = field === 'price' ? readPrice(written) : undefined
+  const value = price ? (price.ok ? price.value : undefined) : readCount(written)
+  return value === undefined || (field === 'pack' && value === 0) ? undefined : { ...thing, [field]: value }
 }
 
 /** What another lesson takes out of the cupboard, and from when until when. */

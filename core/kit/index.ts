@@ -1,9 +1,21 @@
 export { readAmount, readCount, readPrice, sensible, turnInto } from './amount'
 export type { Amount, AmountErrorCode } from './amount'
-export { CAUTIONS, cautionsInWords, cautionsOf, cautionsOfMaterial, cautionsSeen, DOER, doerOf } from './cautions'
+export { CAUTIONS, cautionsInWords, cautionsOf, cautionsOfMaterial, cautionsSeen, DOER, doerOf, isForAdultsOnly } from './cautions'
 export type { Caution, CautionOfPlan, CautionSource, Doer } from './cautions'
-export { bookedOf, freeOf, heldDays, likelyThing, NO_SCHOOL, runningLow, takenBefore, USUAL_HELD, withThings } from './cupboard'
-export type { Booking, School, Thing } from './cupboard'
+export {
+  bookedOf,
+  freeOf,
+  heldDays,
+  likelyThing,
+  NO_SCHOOL,
+  runningLow,
+  takenBefore,
+  THING_FIELDS,
+  USUAL_HELD,
+  withField,
+  withThings,
+} from './cupboard'
+export type { Booking, School, Thing, ThingField } from './cupboard'
 export { likelyBack, stockChanges } from './countBack'
 export type { CountedBack, StockChange } from './countBack'
 export { bookingsOf } from './bookings'

@@ -24,6 +24,7 @@ import {
   stockChanges,
   turnInto,
   USUAL_HELD,
+  withField,
   type School,
   type Thing,
 } from '.'
@@ -184,6 +185,24 @@ describe('the cupboard', () => {
     expect(changes({ thing: 'sugar', use: 'up', amount: '2 tbsp' }, 14, 0, 0)).toEqual([])
     expect(changes({ thing: 'sugar', use: 'up', amount: '10 mL', density: 0.85 }, 100, 0, 0)).toEqual([-0.085])
     expect(changes({ thing: 'gone', amount: '1' }, 7, 6, 1)).toEqual([])
+  })
+
+  it('takes what is written into a cell, and refuses what cannot stand there', () => {
+    expect(withField(nine, 'stock', ' 1,5 ')).toEqual({ ...nine, stock: 1.5 })
+    expect(withField(nine, 'price', '£2,50')).toEqual({ ...nine, price: 2.5 })
+    expect(withField(nine, 'unit', 'kg')).toEqual({ ...nine, unit: 'kg' })
+    for (const field of ['minimum', 'pack', 'price'] as const)
+      expect(withField(nine, field, '')).toEqual({ ...nine, [field]: null })
+    for (const [field, text] of [
+      ['stock', ''],
+      ['stock', 'nine'],
+      ['stock', '-1'],
+      ['pack', '0'],
+      ['price', '1e3'],
+      ['name', '  '],
+      ['unit', 'feet'],
+    ] as const)
+      expect(withField(nine, field, text), `${field} ${text}`).toBeUndefined()
   })
 
   it('adds up two materials that are the same thing, and expects back what can come back', () => {

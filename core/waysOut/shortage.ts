@@ -47,7 +47,7 @@ export function waysOut(plan: Plan, need: Need, school: School, newId: () => str
   const ways = [
     ...substitutes(plan, material, need),
     ...rota(plan, material, need),
-    buy(material, need),
+    ...(material.toBuy ? [] : [buy(material, need)]),
     ...shareOut(plan, material, school),
     ...fewerGroups(plan, material, school, newId),
   ]

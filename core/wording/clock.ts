@@ -1,7 +1,7 @@
-import { timeAt, type DayOff, type Fit } from '../clock'
+import { timeAt, type Circuit, type DayOff, type Fit, type Jar } from '../clock'
 import { measuredCard, type ArrangementWay, type Clock, type Kind, type Plan } from '../lesson'
 import { writeShort } from '../quantity'
-import { counted } from './names'
+import { conditionWithLetter, counted, nameOfGroup } from './names'
 
 export const ARRANGEMENT_WORDS: Record<ArrangementWay, { name: string; what: string }> = {
   'every-group': { name: 'Every group everything', what: 'Each group does all the conditions with its own things.' },
@@ -59,6 +59,20 @@ export function trialParts(plan: Plan): { part: keyof Clock['trial']; label: str
 
 export function minuteWords(minutes: number): string {
   return minutes === 1 ? '1 minute' : `${writeShort(minutes)} minutes`
+}
+
+/** Which jar of a reading timetable it is. `'Cedar B dark cupboard 2'` */
+export function jarWords(plan: Plan, { group, condition, repeat }: Jar, place: number): string {
+  if (condition === undefined) return `jar ${place + 1} of each group`
+  const parts = [group && nameOfGroup(plan, group), conditionWithLetter(plan, condition), plan.repeats > 1 && String(repeat)]
+  return parts.filter(Boolean).join(' ')
+}
+
+/** When a circuit ends, and whether it could end sooner. */
+export function circuitVerdict({ rounds, finish, bound }: Pick<Circuit, 'rounds' | 'finish' | 'bound'>): string {
+  if (rounds) return `${counted(rounds.count, 'round')} of ${secondWords(rounds.seconds)}, with the walk: ${secondWords(finish)}.`
+  const sooner = finish <= bound ? 'no rota can end sooner' : `none can end before ${secondWords(bound)}`
+  return `Ends after ${secondWords(finish)}; ${sooner}.`
 }
 
 /** As a stopwatch shows it. `stopwatchWords(450) // '7:30'` */

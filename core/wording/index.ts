@@ -2,9 +2,11 @@ export { weighingWords } from './balance'
 export { careLines, cautionSourceWords, cautionWords, doerWords, SAFETY_LAST_WORD } from './cautions'
 export {
   ARRANGEMENT_WORDS,
+  circuitVerdict,
   DAY_OFF_WORDS,
   endWords,
   fitVerdict,
+  jarWords,
   minuteWords,
   secondWords,
   stopwatchWords,

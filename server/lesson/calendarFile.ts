@@ -1,6 +1,6 @@
 import ical, { ICalAlarmType, type ICalCalendar } from 'ical-generator'
 import { dayAfter, dayOff, readingDays } from '../../core/clock'
-import { cautionsOfMaterial, doerOf, gettingReady, needsOf, type School } from '../../core/kit'
+import { gettingReady, isForAdultsOnly, needsOf, type School } from '../../core/kit'
 import type { Plan } from '../../core/lesson'
 import { doerWords, movedWords, SAFETY_LAST_WORD, stepWords } from '../../core/wording'
 
@@ -18,7 +18,7 @@ export function gettingReadyCalendar({ id, plan }: Of, school: School): string {
   const needs = needsOf(plan, school)
   for (const [place, step] of gettingReady(plan, school).entries()) {
     const material = plan.materials.find((one) => one.id === step.material)
-    const adult = material && cautionsOfMaterial(material).some((caution) => doerOf(caution, material.name) === 'adult-only')
+    const adult = material && isForAdultsOnly(material)
     const start = localTime(step.planned!.day, step.planned!.time)
     addEvent(calendar, {
       id: `${id}-step-${place}`,

@@ -7,16 +7,17 @@ import {
   conditionsEach,
   fitOf,
   fewestShared,
+  testStartOf,
   walkedTimes,
 } from '~~/core/clock'
 import { activeConditions, type Arrangement, type ArrangementWay, type ExtraStation } from '~~/core/lesson'
-import { ARRANGEMENT_WORDS, counted, secondWords } from '~~/core/wording'
+import { ARRANGEMENT_WORDS, circuitVerdict, counted, secondWords } from '~~/core/wording'
 
 /** Who does which condition: everything, some of them, in a circuit, or all at one apparatus. */
 const lesson = useLesson()
 const notices = useNotices()
 const plan = computed(() => lesson.plan!)
-const testStart = computed(() => fitOf(plan.value).phases.find(({ phase }) => phase === 'test')!.start)
+const testStart = computed(() => testStartOf(fitOf(plan.value)))
 const ways = computed(() => arrangementsFor(plan.value))
 const way = computed(() => arrangementOf(plan.value))
 const active = computed(() => activeConditions(plan.value))
@@ -43,13 +44,7 @@ const { share, look, stop } = useBetterRota(({ draw, finish }) => {
   set({ draw })
   notices.done(`The new rota ends ${secondWords(saved)} sooner.`)
 })
-const verdict = computed(() => {
-  const { rounds, finish, bound } = circuit.value
-  if (rounds) return `${counted(rounds.count, 'round')} of ${secondWords(rounds.seconds)}, with the walk: ${secondWords(finish)}.`
-  return finish <= bound
-    ? `Ends after ${secondWords(finish)}; no rota can end sooner.`
-    : `Ends after ${secondWords(finish)}; none can end before ${secondWords(bound)}.`
-})
+const verdict = computed(() => circuitVerdict(circuit.value))
 </script>
 
 <template>

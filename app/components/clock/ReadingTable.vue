@@ -1,32 +1,13 @@
 <script setup lang="ts">
-import { arrangementOf, conditionsByGroup, timeAt, timetableOf } from '~~/core/clock'
+import { jarsOf, timeAt, timetableOf } from '~~/core/clock'
 import type { Plan } from '~~/core/lesson'
-import { conditionWithLetter, nameOfGroup } from '~~/core/wording'
+import { jarWords } from '~~/core/wording'
 
 /** Minute by minute which jar is read with which instrument. */
 const props = defineProps<{ plan: Plan; /** Minutes of the lesson when the first jar is started. */ testStart?: number }>()
 const timetable = computed(() => timetableOf(props.plan))
 const times = computed(() => [...props.plan.watch.times].sort((a, b) => a - b))
-/** What each jar of the timetable is: its condition, and its group where the class's instruments are shared. */
-const jars = computed(() => {
-  const repeats = Array.from({ length: props.plan.repeats }, (_, place) => place + 1)
-  const shared = props.plan.watch.among === 'class' && arrangementOf(props.plan) !== 'together'
-  const own = [...conditionsByGroup(props.plan)]
-  const of = (conditions: string[], group: string) =>
-    conditions.flatMap((id) =>
-      repeats.map((repeat) =>
-        [group && nameOfGroup(props.plan, group), conditionWithLetter(props.plan, id), repeats.length > 1 ? String(repeat) : '']
-          .filter(Boolean)
-          .join(' '),
-      ),
-    )
-  if (shared) return own.flatMap(([group, conditions]) => of(conditions, group))
-  if (arrangementOf(props.plan) === 'share-out') return timetable.value.starts.map((_, place) => `jar ${place + 1}`)
-  return of(
-    props.plan.conditions.filter(({ leftOut }) => !leftOut).map(({ id }) => id),
-    '',
-  )
-})
+const jars = computed(() => jarsOf(props.plan).map((jar, place) => jarWords(props.plan, jar, place)))
 const when = (minutes: number) =>
   props.testStart === undefined ? undefined : timeAt(props.plan.clock.start, props.testStart + minutes)
 </script>
@@ -43,7 +24,7 @@ const when = (minutes: number) =>
       </thead>
       <tbody>
         <tr v-for="(start, jar) in timetable.starts" :key="jar">
-          <th scope="row">{{ jars[jar] ?? `jar ${jar + 1}` }}</th>
+          <th scope="row">{{ jars[jar] }}</th>
           <td class="figure">{{ when(start) ?? start }}</td>
           <td v-for="(time, place) in times" :key="time" class="figure">
             <template

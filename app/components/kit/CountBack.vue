@@ -11,7 +11,7 @@ const plan = computed(() => lesson.plan!)
 const rows = computed(() =>
   props.needs.flatMap((need) => {
     const material = plan.value.materials.find(({ id }) => id === need.material)!
-    return need.supply.thing ? [{ need, material }] : []
+    return need.supply.thing && need.supply.stock !== undefined ? [{ need, material }] : []
   }),
 )
 const back = ref<Record<string, number>>({})

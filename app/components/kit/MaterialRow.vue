@@ -90,7 +90,7 @@ const valueOf = (event: Event) => (event.target as HTMLInputElement).value
       <textarea
         v-else
         rows="1"
-        class="cell"
+        class="entry-cell"
         :class="{ wrong: isWrong(column) }"
         :value="written(column)"
         maxlength="200"
@@ -179,32 +179,10 @@ td {
   min-height: 30px;
   padding: 2px 6px;
 }
-.cell {
-  display: block;
-  width: 100%;
-  padding: 3px 5px;
-  border: 1px solid transparent;
-  border-radius: 4px;
-  background: transparent;
-  line-height: 1.35;
-  resize: none;
-  field-sizing: content;
-  overflow-wrap: anywhere;
-}
-.amount .cell,
-.whole .cell {
+.amount .entry-cell,
+.whole .entry-cell {
   border-color: var(--mark);
   background: var(--card);
-}
-.cell:hover {
-  border-color: var(--line);
-}
-.cell:focus {
-  border-color: var(--slate);
-  background: var(--card);
-}
-.cell.wrong {
-  border: 2px solid var(--beet);
 }
 .said {
   padding: 0 5px;

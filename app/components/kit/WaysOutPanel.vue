@@ -12,7 +12,7 @@ const short = computed(() =>
     .filter((need) => need.short > 0)
     .map((need) => {
       const material = plan.value.materials.find(({ id }) => id === need.material)!
-      const ways = waysOut(plan.value, need, lesson.school, () => '').filter(({ code }) => code !== 'buy' || !material.toBuy)
+      const ways = waysOut(plan.value, need, lesson.school, () => '')
       return { need, material, ways: ways.map((way) => ({ way, ...wayOutWords(way, plan.value, need.unit) })) }
     }),
 )

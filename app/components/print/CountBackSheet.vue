@@ -56,7 +56,4 @@ const rows = computed(() =>
 small {
   display: block;
 }
-tr {
-  break-inside: avoid;
-}
 </style>

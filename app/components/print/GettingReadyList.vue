@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { cautionsOfMaterial, doerOf, gettingReady, needsOf, type School } from '~~/core/kit'
+import { gettingReady, isForAdultsOnly, needsOf, type School } from '~~/core/kit'
 import type { Plan } from '~~/core/lesson'
 import { civilWords, movedWords, SAFETY_LAST_WORD, spanWords, stepWords } from '~~/core/wording'
 
@@ -7,10 +7,7 @@ import { civilWords, movedWords, SAFETY_LAST_WORD, spanWords, stepWords } from '
 const props = defineProps<{ plan: Plan; school: School }>()
 const needs = computed(() => needsOf(props.plan, props.school))
 const steps = computed(() => gettingReady(props.plan, props.school))
-const adultOnly = (id: string) => {
-  const material = props.plan.materials.find((one) => one.id === id)
-  return material ? cautionsOfMaterial(material).some((caution) => doerOf(caution, material.name) === 'adult-only') : false
-}
+const adultOnly = (id: string) => props.plan.materials.some((material) => material.id === id && isForAdultsOnly(material))
 </script>
 
 <template>
@@ -63,17 +60,8 @@ const adultOnly = (id: string) => {
   font-weight: 700;
   white-space: nowrap;
 }
-.square {
-  display: inline-block;
-  width: 4.6mm;
-  height: 4.6mm;
-  border: 1.4px solid #000;
-}
 small {
   display: block;
-}
-tr {
-  break-inside: avoid;
 }
 .last {
   margin-top: 4mm;

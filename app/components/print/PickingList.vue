@@ -54,10 +54,4 @@ h2 {
 .short {
   width: 34mm;
 }
-.square {
-  display: inline-block;
-  width: 4.6mm;
-  height: 4.6mm;
-  border: 1.4px solid #000;
-}
 </style>

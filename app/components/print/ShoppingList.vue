@@ -70,13 +70,4 @@ const bill = computed(() => billOf(rows.value.map(({ need }) => need)))
 .tick {
   width: 9mm;
 }
-.square {
-  display: inline-block;
-  width: 4.6mm;
-  height: 4.6mm;
-  border: 1.4px solid #000;
-}
-tr {
-  break-inside: avoid;
-}
 </style>

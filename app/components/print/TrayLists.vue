@@ -145,13 +145,6 @@ h2 span {
 .tick {
   width: 11mm;
 }
-.square {
-  display: inline-block;
-  flex: none;
-  width: 4.6mm;
-  height: 4.6mm;
-  border: 1.4px solid #000;
-}
 ul.care li {
   display: flex;
   gap: 3mm;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { arrangementOf, fitOf, scarcest, secondsOfBatch, timeAt, turnsGoingRound } from '~~/core/clock'
+import { arrangementOf, fitOf, scarcest, secondsOfBatch, testStartOf, timeAt, turnsGoingRound } from '~~/core/clock'
 import type { Plan } from '~~/core/lesson'
 import { ARRANGEMENT_WORDS, endWords, minuteWords, nameOfGroup, PHASE_NAMES, question, stopwatchWords } from '~~/core/wording'
 
@@ -7,7 +7,7 @@ import { ARRANGEMENT_WORDS, endWords, minuteWords, nameOfGroup, PHASE_NAMES, que
 const props = defineProps<{ plan: Plan }>()
 const fit = computed(() => fitOf(props.plan))
 const phases = computed(() => fit.value.phases.filter(({ minutes }) => minutes > 0))
-const testStart = computed(() => fit.value.phases.find(({ phase }) => phase === 'test')!.start)
+const testStart = computed(() => testStartOf(fit.value))
 const way = computed(() => arrangementOf(props.plan))
 const jars = computed(() => props.plan.kind === 'over-time' && props.plan.watch.unit === 'min' && props.plan.watch.times.length > 0)
 const copies = computed(() => scarcest(props.plan))
@@ -105,8 +105,5 @@ const clockOf = (seconds: number) => {
 h2 {
   margin: 5mm 0 1mm;
   font-size: 14pt;
-}
-tr {
-  break-inside: avoid;
 }
 </style>
