@@ -9,6 +9,8 @@ export const CHROMIUM = [
   '--disable-background-networking',
   '--disable-component-update',
   '--disable-sync',
+  // An address of the network, as tablets have it: plain http, and so no secure context.
+  '--host-resolver-rules=MAP classroom.test 127.0.0.1',
 ]
 
 export default defineConfig({

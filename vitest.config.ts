@@ -3,7 +3,12 @@ import { defineConfig } from 'vitest/config'
 export default defineConfig({
   test: {
     projects: [
-      { test: { name: 'unit', include: ['core/**/*.test.ts', 'schemas/**/*.test.ts', 'library/**/*.test.ts'] } },
+      {
+        test: {
+          name: 'unit',
+          include: ['core/**/*.test.ts', 'schemas/**/*.test.ts', 'library/**/*.test.ts', 'test/unit/**/*.test.ts'],
+        },
+      },
       {
         test: {
           name: 'api',
@@ -14,6 +19,8 @@ export default defineConfig({
           fileParallelism: false,
         },
       },
+      // A minute of its own, most of it spent waiting.
+      { test: { name: 'soak', include: ['test/soak/*.test.ts'] } },
     ],
   },
 })

@@ -1,3 +1,11 @@
+<script setup lang="ts">
+const route = useRoute()
+const closed = computed(() => deskClosed.value && route.path !== '/station')
+</script>
+
 <template>
-  <VApp><NuxtPage /></VApp>
+  <VApp>
+    <DeskDoor v-if="closed" />
+    <NuxtPage v-else />
+  </VApp>
 </template>

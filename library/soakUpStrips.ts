@@ -3,7 +3,7 @@ import type { Investigation } from './investigation'
 
 export const soakUpStrips: Investigation = {
   summary: 'Which paper drinks water highest? Strips stand in a little water for a minute; a ruler shows the wet edge.',
-  schemaVersion: 4,
+  schemaVersion: 5,
   words: 'change-measure',
   frame: 'i-think',
   predictAs: 'order',
@@ -42,6 +42,7 @@ export const soakUpStrips: Investigation = {
         expected: {},
         expectedFrom: 'guess',
         warmUp: [],
+        wordPictures: {},
         differenceThatMatters: 0,
       },
     },
@@ -88,6 +89,7 @@ export const soakUpStrips: Investigation = {
   },
   arrangement: FIRST_ARRANGEMENT,
   jobs: FIRST_JOBS,
+  secondReader: false,
 }
 
 function strip(id: string, name: string, condition: string): Plan['materials'][number] {

@@ -110,6 +110,7 @@ const method = Joi.object<Method, true>({
   expected: Joi.object().pattern(planId, measureNumber.required()).max(MOST_CONDITIONS).required(),
   expectedFrom: Joi.string().valid('guess', 'practice', 'bench').required(),
   warmUp: Joi.array().items(Joi.number().min(-10).max(10)).max(400).required(),
+  wordPictures: Joi.object().pattern(Joi.string().max(200), uuid).max(12).required(),
   differenceThatMatters: wobble,
 }).required()
 
@@ -220,7 +221,7 @@ const clock = Joi.object<Clock, true>({
 
 /** The plan of a lesson, as it is stored, sent and saved. */
 export const planSchema = Joi.object<Plan, true>({
-  schemaVersion: Joi.number().valid(4).required(),
+  schemaVersion: Joi.number().valid(5).required(),
   kind: Joi.string()
     .valid(...KINDS)
     .required(),
@@ -268,4 +269,5 @@ export const planSchema = Joi.object<Plan, true>({
   clock,
   arrangement,
   jobs: Joi.array().items(shortText.optional()).max(6).required(),
+  secondReader: Joi.boolean().required(),
 }).required()

@@ -1,6 +1,15 @@
 import Joi from 'joi'
 import type { FilePicture, LessonFile } from '../core/formats'
-import { PREDICT_AS, REMARK_LISTS, type Conclusion, type Prediction, type Reading, type SaidRemark } from '../core/lesson'
+import {
+  OBSERVATION_KINDS,
+  PREDICT_AS,
+  REMARK_LISTS,
+  type Conclusion,
+  type Observation,
+  type Prediction,
+  type Reading,
+  type SaidRemark,
+} from '../core/lesson'
 import { isoTime, longText, measureNumber, moment, planId, unit, uuid, whole } from './parts'
 import { planSchema } from './plan'
 
@@ -8,6 +17,7 @@ import { planSchema } from './plan'
 export type NewReading = Omit<Reading, 'by' | 'at'>
 export type NewPrediction = Pick<Prediction, 'id' | 'group' | 'as' | 'order' | 'values' | 'reason'>
 export type NewRemark = Pick<SaidRemark, 'id' | 'list' | 'text'>
+export type NewObservation = Omit<Observation, 'by' | 'at'>
 export type NewConclusion = Pick<Conclusion, 'id' | 'text' | 'hands' | 'agreed'>
 
 const readingFields = {
@@ -55,6 +65,22 @@ const remarkFields = {
     .required(),
   text: Joi.string().trim().min(1).max(4000).required(),
 }
+const observationFields = {
+  id: uuid,
+  group: planId,
+  condition: planId.allow(null),
+  repeat: whole(1, 20).allow(null),
+  kind: Joi.string()
+    .valid(...OBSERVATION_KINDS)
+    .required(),
+  text: Joi.string()
+    .trim()
+    .allow('')
+    .max(2000)
+    .required()
+    .when('picture', { is: null, then: Joi.string().trim().min(1).invalid('') }),
+  picture: uuid.allow(null),
+}
 const source = Joi.string().valid('desk', 'station', 'import').required()
 
 export const newReadingsSchema = Joi.object<{ readings: NewReading[] }, true>({
@@ -67,6 +93,7 @@ export const newPredictionSchema = Joi.object<NewPrediction, true>(predictionFie
   )
   .required()
 export const newRemarkSchema = Joi.object<NewRemark, true>(remarkFields).required()
+export const newObservationSchema = Joi.object<NewObservation, true>(observationFields).required()
 export const newConclusionSchema = Joi.object<NewConclusion, true>(conclusionFields).required()
 
 const MOST_OF_A_PICTURE = 4_000_000
@@ -102,5 +129,9 @@ export const lessonFileSchema = Joi.object<LessonFile, true>({
     .items(Joi.object<SaidRemark, true>({ ...remarkFields, group: planId, at: isoTime }))
     .max(5000)
     .required(),
-  pictures: Joi.array().items(pictureSchema.optional()).max(12).unique('id').required(),
+  observations: Joi.array()
+    .items(Joi.object<Observation, true>({ ...observationFields, by: source, at: isoTime }))
+    .max(5000)
+    .required(),
+  pictures: Joi.array().items(pictureSchema.optional()).max(200).unique('id').required(),
 }).required()

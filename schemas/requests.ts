@@ -1,6 +1,6 @@
 import Joi from 'joi'
-import type { Plan } from '../core/lesson'
-import { planId, shortText, uuid, whole } from './parts'
+import { BOARD_VIEWS, type BoardState, type Plan } from '../core/lesson'
+import { isoTime, planId, shortText, uuid, whole } from './parts'
 import { planSchema } from './plan'
 
 export const lessonPathSchema = Joi.object<{ lesson: string }>({ lesson: uuid }).unknown()
@@ -27,7 +27,10 @@ export const stationSinceSchema = Joi.object<{ since: number; token: string }>({
   token: Joi.string().hex().length(64).required(),
 })
 
-export const textFileSchema = Joi.object<{ text: string }, true>({ text: Joi.string().max(12_000_000).required() }).required()
+/** A page that has the record already asks for the rest alone. */
+export const viewSchema = Joi.object<{ record: boolean }>({ record: Joi.boolean().default(true) })
+
+export const textFileSchema = Joi.object<{ text: string }, true>({ text: Joi.string().max(58_000_000).required() }).required()
 
 export const stationCodeSchema = Joi.object<{ code: string }>({ code: shortText })
 
@@ -35,3 +38,36 @@ export const joinSchema = Joi.object<{ code: string; group: string }, true>({
   code: Joi.string().max(20).required(),
   group: planId,
 }).required()
+
+const SHORTEST_PASSPHRASE = 8
+const passphrase = Joi.string().trim().max(200).required()
+/** A new one has to be long enough. */
+export const passphraseSchema = Joi.object<{ passphrase: string }, true>({
+  passphrase: passphrase.min(SHORTEST_PASSPHRASE).messages({
+    'string.min': 'The passphrase needs at least {#limit} letters',
+    'string.empty': `The passphrase needs at least ${SHORTEST_PASSPHRASE} letters`,
+  }),
+}).required()
+export const typedPassphraseSchema = Joi.object<{ passphrase: string }, true>({ passphrase }).required()
+
+export const boardChangeSchema = Joi.object<Partial<BoardState>>({
+  view: Joi.string()
+    .valid(...BOARD_VIEWS)
+    .allow(null),
+  clockStarted: isoTime.optional().allow(null),
+  results: Joi.string().valid('live', 'quiet'),
+  sound: Joi.boolean(),
+})
+  .min(1)
+  .required()
+
+export const stationPathSchema = Joi.object<{ station: string }>({ station: uuid }).unknown()
+
+/** Without `stations` it is about all of the lesson. */
+export const changeStationsSchema = Joi.object<{ stations?: string[]; group?: string; locked?: boolean }>({
+  stations: Joi.array().items(uuid.optional()).max(200),
+  group: planId.optional(),
+  locked: Joi.boolean(),
+})
+  .or('group', 'locked')
+  .required()

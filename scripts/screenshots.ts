@@ -52,14 +52,19 @@ async function takeAll(): Promise<void> {
   await take(desk, 'predict', at(finished, 'predict'), '.tally')
   await take(desk, 'test', at(finished, 'test'), '.grid')
   await take(desk, 'results', at(finished, 'results'), '.results-chart svg')
-  await take(desk, 'results-over-time', at(sprouting, 'results'), '.results-chart svg')
   await take(desk, 'agree', at(finished, 'agree'), '.starters')
   await take(desk, 'board', `/board/${finished!.lesson.id}`, '.groups')
   await desk.keyboard.press('ArrowRight')
+  await desk.keyboard.press('q')
   await desk.keyboard.press('d')
   await desk.locator('.results-chart svg').waitFor()
   await desk.waitForTimeout(400)
   await desk.screenshot({ path: `${OUT}/board-results-dark.png` })
+
+  await desk.keyboard.press('d')
+  await call('PUT', `/api/lessons/${finished!.lesson.id}/board`, { view: 'join' })
+  await take(desk, 'board-join', `/board/${finished!.lesson.id}`, '.qr')
+  await take(desk, 'journal', `/journal/${finished!.lesson.id}`, 'tbody tr')
 
   const paper = await newPage({ width: 794, height: 1123 })
   await paper.emulateMedia({ media: 'print' })
@@ -67,7 +72,6 @@ async function takeAll(): Promise<void> {
   await take(paper, 'tray-labels', `/print/${finished!.lesson.id}/labels`, '.label')
 
   await take(paper, 'group-sheet', `/print/${finished!.lesson.id}/planning`, '.sheet-page')
-  await take(paper, 'word-mat', `/print/${finished!.lesson.id}/words`, 'dl')
 
   const station = await newPage({ width: 390, height: 844 })
   await station.goto(`${application.base}/station?code=${encodeURIComponent(finished!.lesson.code)}`)

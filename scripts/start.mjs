@@ -3,9 +3,10 @@ import { mkdirSync } from 'node:fs'
 import { createServer } from 'node:http'
 import { dirname, join, resolve } from 'node:path'
 import { parseArgs } from 'node:util'
+import { schoolNetwork } from './network.mjs'
 import { buildApplication, home, installPackages } from './prepare.mjs'
 
-const USAGE = 'npm start -- [--port 4280] [--data folder] [--no-demo]'
+const USAGE = 'npm start -- [--port 4280] [--data folder] [--no-demo] [--class-mode-off]'
 const HOST = '127.0.0.1'
 
 const options = readOptions()
@@ -18,11 +19,16 @@ await serve()
 function readOptions() {
   try {
     const { values } = parseArgs({
-      options: { port: { type: 'string' }, data: { type: 'string' }, 'no-demo': { type: 'boolean' } },
+      options: {
+        port: { type: 'string' },
+        data: { type: 'string' },
+        'no-demo': { type: 'boolean' },
+        'class-mode-off': { type: 'boolean' },
+      },
     })
     const port = Number(values.port ?? 4280)
     if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Error(`“${values.port}” is not a port from 1 to 65535.`)
-    return { port, data: values.data, demo: !values['no-demo'] }
+    return { port, data: values.data, demo: !values['no-demo'], classModeOff: values['class-mode-off'] }
   } catch (error) {
     return stop(`${error.message.split('\n')[0]} Use: ${USAGE}`)
   }
@@ -52,21 +58,32 @@ async function serve() {
   process.env.JOLLY_BEAKER_HOME = home
   process.env.JOLLY_BEAKER_DATA = data
   process.env.JOLLY_BEAKER_DEMO = options.demo ? 'yes' : 'no'
+  process.env.JOLLY_BEAKER_CLASS_MODE = options.classModeOff ? 'off' : ''
   process.env.NODE_ENV = 'production'
+  // The listener is there after the network: stations that knock meanwhile are told to wait.
+  let answer = sayNotReady
+  const network = schoolNetwork(options.port, (request, response) => answer(request, response))
+  globalThis.jollyBeakerNetwork = network
   console.log(`Opening the class data in ${data} ...`)
   const { listener } = await import(join(home, '.output', 'server', 'index.mjs'))
   const { ready, close } = globalThis.jollyBeaker
   const opened = await ready.catch((error) => stop(error.constructor.name === 'StartError' ? error.message : error.stack))
   if (opened.warning) console.warn(opened.warning)
+  answer = listener
   server.off('request', sayNotReady)
   server.on('request', listener)
-  for (const signal of ['SIGTERM', 'SIGINT']) process.once(signal, () => shutDown(close))
+  for (const signal of ['SIGTERM', 'SIGINT']) process.once(signal, () => shutDown(close, network))
   console.log(`Jolly Beaker is ready: http://localhost:${options.port}  (stop it with Ctrl+C)`)
+  if (opened.classMode) {
+    const found = network.addresses().map((address) => `http://${address}:${options.port}`)
+    console.log(`Class mode is on. Stations join at ${found.join(' or ') || 'no address yet: this computer is on no network'}`)
+  }
 }
 
-async function shutDown(close) {
+async function shutDown(close, network) {
   console.log('Closing ...')
   server.close()
+  network.close()
   await close()
   server.closeAllConnections()
   process.exit(0)

@@ -1,6 +1,6 @@
 // npm test: everything that must hold, from a fresh clone on: types, lint, format, the arrows between the folders, dead code, then
 // the unit, API and browser tests against the built application and a real embedded database.
-import { spawn, spawnSync } from 'node:child_process'
+import { spawn } from 'node:child_process'
 import { once } from 'node:events'
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
@@ -13,29 +13,16 @@ installPackages()
 installBrowser()
 await check('types are prepared', 'npx', ['nuxt', 'prepare'])
 buildApplication()
-// Two at a time: each of them keeps one core busy.
+// Each of the checks keeps one core busy; the soak mostly waits beside them.
+const soaked = suite('soak', vitest('soak', ['soak']), vitestCounts, { beside: true })
 await Promise.all([
   check('types', 'npx', ['nuxt', 'typecheck']),
   checkInTurn({ lint: 'lint', format: 'format:check', imports: 'imports', 'unused code': 'unused' }),
 ])
 const counts = [
-  suite(
-    'unit tests',
-    'npx',
-    [
-      'vitest',
-      'run',
-      '--project',
-      'unit',
-      '--project',
-      'api',
-      '--reporter=default',
-      '--reporter=json',
-      `--outputFile.json=${join(results, 'vitest.json')}`,
-    ],
-    (report) => [report.numPassedTests, report.numFailedTests],
-  ),
-  suite('browser tests', 'npx', ['playwright', 'test'], (report) => [
+  await soaked,
+  await suite('unit tests', vitest('unit tests', ['unit', 'api']), vitestCounts),
+  await suite('browser tests', ['playwright', 'test'], (report) => [
     report.stats.expected + report.stats.flaky,
     report.stats.unexpected,
   ]),
@@ -67,15 +54,36 @@ async function checkInTurn(scripts) {
   for (const [name, script] of Object.entries(scripts)) await check(name, 'npm', ['run', '--silent', script])
 }
 
-/** A suite of tests: shows its output and answers how many passed and failed. */
-function suite(name, command, args, countsOf) {
-  console.log(`\n${name}`)
-  const file = join(results, command === 'npx' && args[0] === 'vitest' ? 'vitest.json' : 'playwright.json')
-  const { status } = spawnSync(command, args, {
-    stdio: 'inherit',
-    env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1', PLAYWRIGHT_JSON_OUTPUT_FILE: file },
+/** What runs these projects of vitest.config.ts. */
+function vitest(name, projects) {
+  const asked = projects.flatMap((project) => ['--project', project])
+  return ['vitest', 'run', ...asked, '--reporter=default', '--reporter=json', `--outputFile.json=${reportOf(name)}`]
+}
+
+function vitestCounts(report) {
+  return [report.numPassedTests, report.numFailedTests]
+}
+
+function reportOf(name) {
+  return join(results, `${name.replaceAll(' ', '-')}.json`)
+}
+
+/**
+ * A suite of tests: shows its output and answers how many passed and failed. One that runs beside other things shows it when it
+ * is through.
+ */
+async function suite(name, args, countsOf, { beside = false } = {}) {
+  if (!beside) console.log(`\n${name}`)
+  const child = spawn('npx', args, {
+    cwd: home,
+    stdio: beside ? ['ignore', 'pipe', 'pipe'] : 'inherit',
+    env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1', PLAYWRIGHT_JSON_OUTPUT_FILE: reportOf(name) },
   })
-  const [passed, failed] = existsSync(file) ? countsOf(JSON.parse(readFileSync(file, 'utf8'))) : [0, 0]
+  let printed = ''
+  for (const stream of beside ? [child.stdout, child.stderr] : []) stream.on('data', (chunk) => (printed += chunk.toString()))
+  const [status] = await once(child, 'close')
+  if (beside) console.log(`\n${name}\n${printed}`)
+  const [passed, failed] = existsSync(reportOf(name)) ? countsOf(JSON.parse(readFileSync(reportOf(name), 'utf8'))) : [0, 0]
   return [passed, status === 0 ? failed : Math.max(1, failed)]
 }
 

@@ -43,13 +43,15 @@ export async function startApplication({
   data,
   demo = false,
   port,
+  args = [],
 }: {
   data: string
   demo?: boolean
   port?: number
+  args?: string[]
 }): Promise<Application> {
   const chosen = port ?? (await freePort())
-  const started = launch(['--port', String(chosen), '--data', data, ...(demo ? [] : ['--no-demo'])])
+  const started = launch(['--port', String(chosen), '--data', data, ...(demo ? [] : ['--no-demo']), ...args])
   const deadline = Date.now() + 120_000
   while (!started.printed().includes('is ready:')) {
     if (started.process.exitCode !== null || Date.now() > deadline) throw new Error(`It did not start:\n${started.printed()}`)

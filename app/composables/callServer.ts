@@ -18,18 +18,21 @@ export class ServerRefusal extends Error {
 const MOST_TO_CARRY_ON = 60_000
 
 interface CallOptions {
-  method?: 'GET' | 'POST' | 'PUT'
+  method?: 'GET' | 'POST' | 'PUT' | 'DELETE'
   body?: unknown
   token?: string
   /** The page is going away: the browser carries the request on without it. Only for short bodies. */
   leaving?: boolean
+  /** How many milliseconds ago the body was entered, when it had to wait for the line. */
+  waited?: number
 }
 
 /** Calls a route of our own server. Throws a `ServerRefusal` with a message that can be shown as it is. */
-export async function callServer<T>(path: string, { method = 'GET', body, token, leaving }: CallOptions = {}): Promise<T> {
+export async function callServer<T>(path: string, { method = 'GET', body, token, leaving, waited }: CallOptions = {}): Promise<T> {
   const headers: Record<string, string> = { accept: 'application/json' }
   if (body !== undefined) headers['content-type'] = 'application/json'
   if (token) headers.authorization = `Bearer ${token}`
+  if (waited !== undefined) headers['x-waited-ms'] = String(Math.max(0, Math.round(waited)))
   const text = body === undefined ? undefined : JSON.stringify(body)
   const keepalive = leaving && (text?.length ?? 0) < MOST_TO_CARRY_ON
   const response = await fetch(path, { method, headers, body: text, keepalive }).catch(() => {
@@ -38,9 +41,11 @@ export async function callServer<T>(path: string, { method = 'GET', body, token,
       'Jolly Beaker cannot be reached. What you entered is kept on this page; it is sent when it is back.',
     )
   })
+  setServerClock(response.headers.get('date'))
   const answer: unknown = await response.json().catch(() => ({}))
   if (response.ok) return answer as T
   const refusal = answer as { code?: string; message?: string; field?: string }
+  if (refusal.code === 'desk-closed') deskClosed.value = true
   if (response.status === 503) throw new ServerRefusal('away', 'Jolly Beaker is getting ready. Try again in a moment.')
   throw new ServerRefusal(
     refusal.code ?? 'internal',

@@ -12,6 +12,7 @@ export type PrintoutName =
   | 'planning'
   | 'planning-blank'
   | 'slips'
+  | 'record'
   | 'words'
   | 'report'
 
@@ -28,6 +29,7 @@ export const PRINTOUTS: Record<PrintoutName, { name: string; label: string; from
   planning: { name: 'Group sheets', label: 'Group sheets, filled in', from: 'plan' },
   'planning-blank': { name: 'Planning sheet', label: 'Planning sheet to fill in', from: 'plan' },
   slips: { name: 'Prediction slips', label: 'Prediction slips', from: 'predict' },
+  record: { name: 'Record sheets', label: 'Record sheets for the groups', from: 'test' },
   words: { name: 'Word mat', label: 'Word mat for the wall', from: 'plan' },
   report: { name: 'Report', label: 'Class report, one page', from: 'agree' },
 }

@@ -1,10 +1,26 @@
-import { EMPTY_RECORD, type LessonRecord, type Plan, type Reading } from '~~/core/lesson'
-import type { NewPrediction, NewReading, NewRemark } from '~~/schemas/record'
+import {
+  EMPTY_RECORD,
+  USUAL_BOARD,
+  type BoardState,
+  type LessonEvent,
+  type LessonRecord,
+  type Plan,
+  type Reading,
+} from '~~/core/lesson'
+import { withEvents } from '~~/core/record'
+import type { NewObservation, NewPrediction, NewReading, NewRemark } from '~~/schemas/record'
 import type { BoardView } from '~~/server/lesson/board'
-import type { LessonEvent } from '~~/server/live/events'
 
 const TOKEN = 'jolly-beaker-station'
+/** The token of a station that was sent away: what waits under it goes along when the same group joins again. */
+const FORMER = 'jolly-beaker-former-station'
 const LOOK_AGAIN_AFTER = 3000
+
+interface StationView extends BoardView {
+  station: string
+  group: string
+  locked: boolean
+}
 
 /** One group's station: what it knows of the lesson, and what it writes down. */
 export function useStation() {
@@ -12,9 +28,13 @@ export function useStation() {
   const state = ref<'opening' | 'joining' | 'open'>('opening')
   const plan = shallowRef<Plan>()
   const record = shallowRef<LessonRecord>(EMPTY_RECORD)
+  const board = ref<BoardState>(USUAL_BOARD)
   const group = ref('')
+  const locked = ref(false)
   const connected = ref(true)
+  const take = useEventBatches(takeEvents)
   let token = ''
+  let own = ''
   let stopWatching = () => {}
   let timer: ReturnType<typeof setTimeout> | undefined
 
@@ -22,14 +42,15 @@ export function useStation() {
     token = localStorage.getItem(TOKEN) ?? ''
     if (token === '') return void (state.value = 'joining')
     try {
-      const view = await callServer<BoardView & { group: string }>('/api/station', { token })
-      group.value = view.group
-      plan.value = view.plan
+      const view = await callServer<StationView>('/api/station', { token })
+      takeView(view)
       record.value = view.record
+      own = view.station
       state.value = 'open'
+      await takeUpFormer(view)
       for (const one of await waiting.restore()) if (one.token === token) foresee(one.path, one.body)
       stopWatching()
-      stopWatching = watchEvents(`/api/station/events?token=${token}`, view.event, onEvent, onLine)
+      stopWatching = watchEvents(`/api/station/events?token=${token}`, view.event, take, onLine)
     } catch (error) {
       if (error instanceof ServerRefusal && error.code === 'not-joined') return leave()
       connected.value = false
@@ -37,19 +58,41 @@ export function useStation() {
     }
   }
 
+  function takeView(view: StationView): void {
+    group.value = view.group
+    locked.value = view.locked
+    plan.value = view.plan
+    board.value = view.board
+  }
+
+  /** What waited for the token of before, of the same lesson and group, goes under this one. */
+  async function takeUpFormer({ code, group: now }: StationView): Promise<void> {
+    const former = JSON.parse(localStorage.getItem(FORMER) ?? 'null') as { token: string; code: string; group: string } | null
+    if (former && former.token !== token && former.code === code && former.group === now)
+      await waiting.underToken(former.token, token)
+    localStorage.setItem(FORMER, JSON.stringify({ token, code, group: now }))
+  }
+
   function onLine(stands: boolean): void {
     if (stands && !connected.value) void waiting.send()
     connected.value = stands
+    // The line may be down because this station was sent away meanwhile.
+    if (!stands) void refresh()
   }
 
-  function onEvent(event: LessonEvent): void {
-    if (event.kind === 'plan') void refresh()
-    else record.value = withEvent(record.value, event)
+  function takeEvents(events: LessonEvent[]): void {
+    record.value = withEvents(record.value, events)
+    for (const event of events) if (event.kind === 'board') board.value = event.board
+    if (events.some((event) => event.kind === 'plan' || (event.kind === 'station' && event.station === own))) void refresh()
   }
 
   async function refresh(): Promise<void> {
-    const view = await callServer<BoardView>('/api/station', { token }).catch(() => undefined)
-    if (view) plan.value = view.plan
+    try {
+      takeView(await callServer<StationView>('/api/station?record=false', { token }))
+      void waiting.send()
+    } catch (error) {
+      if (error instanceof ServerRefusal && error.code === 'not-joined') leave()
+    }
   }
 
   async function join(code: string, chosen: string): Promise<void> {
@@ -66,13 +109,18 @@ export function useStation() {
 
   /** Shows what was entered at once; the server's own copy takes its place when it comes. */
   function foresee(path: string, body: unknown): void {
-    const stamp = { by: 'station', at: new Date().toISOString() } as const
+    const stamp = { by: 'station', at: new Date(serverNow()).toISOString() } as const
     if (path.endsWith('readings')) {
-      for (const reading of (body as { readings: NewReading[] }).readings)
-        onEvent({ kind: 'reading', reading: { ...reading, ...stamp } })
+      takeEvents(
+        (body as { readings: NewReading[] }).readings.map((reading) => ({ kind: 'reading', reading: { ...reading, ...stamp } })),
+      )
     } else if (path.endsWith('remarks')) {
-      onEvent({ kind: 'remark', remark: { ...(body as NewRemark), group: group.value, at: stamp.at } })
-    } else onEvent({ kind: 'prediction', prediction: { ...(body as NewPrediction), ...stamp, late: false } })
+      takeEvents([{ kind: 'remark', remark: { ...(body as NewRemark), group: group.value, at: stamp.at } }])
+    } else if (path.endsWith('observations')) {
+      takeEvents([{ kind: 'observation', observation: { ...(body as NewObservation), ...stamp } }])
+    } else if (path.endsWith('predictions')) {
+      takeEvents([{ kind: 'prediction', prediction: { ...(body as NewPrediction), ...stamp, late: false } }])
+    }
   }
 
   async function write(path: string, id: string, body: unknown): Promise<void> {
@@ -80,10 +128,16 @@ export function useStation() {
     await waiting.add({ id, token, path, body })
   }
 
-  const writeReading = (reading: NewReading) => write('/api/station/readings', reading.id, { readings: [reading] })
+  const writeReadings = (readings: NewReading[]) => write('/api/station/readings', readings[0]!.id, { readings })
   const say = (remark: NewRemark) => write('/api/station/remarks', remark.id, remark)
   const pictureOf = (id: string) => `/api/station/pictures/${id}?token=${token}`
   const writePrediction = (prediction: NewPrediction) => write('/api/station/predictions', prediction.id, prediction)
+  /** A picture goes first, so that the observation that names it finds it there. */
+  async function observe(observation: NewObservation, picture: string | undefined): Promise<void> {
+    if (picture !== undefined && observation.picture !== null)
+      await write('/api/station/pictures', observation.picture, { id: observation.picture, data: picture })
+    await write('/api/station/observations', observation.id, observation)
+  }
   const ownReadings = computed<Reading[]>(() => record.value.readings.filter((reading) => reading.group === group.value))
 
   onMounted(open)
@@ -91,5 +145,22 @@ export function useStation() {
     stopWatching()
     clearTimeout(timer)
   })
-  return { state, plan, record, group, connected, waiting, ownReadings, join, leave, writeReading, writePrediction, say, pictureOf }
+  return {
+    state,
+    plan,
+    record,
+    board,
+    group,
+    locked,
+    connected,
+    waiting,
+    ownReadings,
+    join,
+    leave,
+    writeReadings,
+    writePrediction,
+    say,
+    observe,
+    pictureOf,
+  }
 }

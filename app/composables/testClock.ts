@@ -1,44 +1,62 @@
-import { useLocalStorage, useNow } from '@vueuse/core'
-import { fitOf, phaseAt } from '~~/core/clock'
-import type { Phase, Plan } from '~~/core/lesson'
+import { useIntervalFn } from '@vueuse/core'
+import { comingUp, fitOf, phaseAt, testStartOf, type Coming } from '~~/core/clock'
+import type { BoardState, Phase, Plan } from '~~/core/lesson'
 
 const A_MINUTE = 60_000
+const LOOK_EVERY = 500
+
+export interface ClockState {
+  phase: Phase
+  secondsLeft: number
+  share: number
+  running: boolean
+}
 
 /**
- * The clock on the board. It follows the lesson's own timetable while that runs today; otherwise the teacher starts the test's
- * minutes by hand. A page that is loaded again finds the clock as it was.
+ * The clock of a lesson, the same on board, desk and stations: the lesson's own timetable while that runs today, or the test's
+ * minutes since the teacher started them by hand.
  */
-export function useTestClock(id: string, plan: Ref<Plan | undefined>) {
-  const now = useNow({ interval: 500 })
-  const started = useLocalStorage<number | null>(`test-clock-${id}`, null)
+export function useTestClock(plan: Ref<Plan | undefined>, board: Ref<BoardState>) {
+  const now = ref(serverNow())
+  useIntervalFn(() => (now.value = serverNow()), LOOK_EVERY)
   const fit = computed(() => plan.value && fitOf(plan.value))
   const testMinutes = computed(() => fit.value?.phases.find((one) => one.phase === 'test')?.minutes ?? 0)
 
-  const state = computed<{ phase: Phase; secondsLeft: number; share: number; running: boolean }>(() => {
-    if (started.value !== null) {
-      const left = testMinutes.value - (now.value.getTime() - started.value) / A_MINUTE
+  const state = computed<ClockState>(() => {
+    if (board.value.clockStarted !== null) {
+      const left = testMinutes.value - (now.value - Date.parse(board.value.clockStarted)) / A_MINUTE
       return showing('test', Math.max(0, left), testMinutes.value, true)
     }
-    const today = plan.value && timetable(plan.value)
-    return today ?? showing('test', testMinutes.value, testMinutes.value, false)
+    const minute = minuteOfLesson.value
+    const at = minute === undefined ? undefined : phaseAt(fit.value!, minute)
+    if (!at) return showing('test', testMinutes.value, testMinutes.value, false)
+    const whole = fit.value!.phases.find((one) => one.phase === at.phase)?.minutes ?? 1
+    return showing(at.phase, at.left, whole, true)
   })
 
-  function timetable({ date, clock }: Plan) {
-    if (!fit.value || date === '' || clock.start === '') return undefined
-    const begin = new Date(`${date}T${clock.start}:00`).getTime()
-    const at = phaseAt(fit.value, (now.value.getTime() - begin) / A_MINUTE)
-    const whole = fit.value.phases.find((one) => one.phase === at?.phase)?.minutes ?? 1
-    return at && showing(at.phase, at.left, whole, true)
-  }
+  const minuteOfLesson = computed(() => {
+    const { date, clock } = plan.value ?? { date: '' }
+    if (!fit.value || date === '' || !clock?.start) return undefined
+    return (now.value - new Date(`${date}T${clock.start}:00`).getTime()) / A_MINUTE
+  })
 
-  function showing(phase: Phase, minutesLeft: number, whole: number, running: boolean) {
+  /** Seconds since testing began; undefined while it does not run. */
+  const elapsed = computed(() => {
+    if (!state.value.running || state.value.phase !== 'test') return undefined
+    const started = board.value.clockStarted
+    if (started !== null) return (now.value - Date.parse(started)) / 1000
+    return (minuteOfLesson.value! - testStartOf(fit.value!)) * 60
+  })
+  const coming = computed<Coming[]>(() => (plan.value && elapsed.value !== undefined ? comingUp(plan.value, elapsed.value) : []))
+
+  function showing(phase: Phase, minutesLeft: number, whole: number, running: boolean): ClockState {
     return { phase, secondsLeft: Math.ceil(minutesLeft * 60), share: whole === 0 ? 0 : minutesLeft / whole, running }
   }
 
-  return {
-    state,
-    byHand: computed(() => started.value !== null),
-    start: () => (started.value = Date.now()),
-    stop: () => (started.value = null),
-  }
+  return { state, elapsed, coming, byHand: computed(() => board.value.clockStarted !== null) }
+}
+
+/** What the button of the clock writes into the board's state. */
+export function clockTurned(board: BoardState): Pick<BoardState, 'clockStarted'> {
+  return { clockStarted: board.clockStarted === null ? new Date(serverNow()).toISOString() : null }
 }

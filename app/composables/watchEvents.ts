@@ -1,10 +1,11 @@
-import type { LessonEvent } from '~~/server/live/events'
+import type { LessonEvent } from '~~/core/lesson'
 
 const TRY_AGAIN_AFTER = 2000
 const REST_AFTER = 5000
 
 /**
- * Follows a lesson's events from a number on; `onState` says whether the line stands. A browser reconnects by itself after a
+ * Follows a lesson's events from a number on; `onState` says whether the line stands, `onPresence` that a station came or
+ * went. A browser reconnects by itself after a
  * lost line, but gives up when the server answers that it is not ready: then a new stream goes on from the last number seen.
  * A page that nobody sees lets its stream go and catches up when it is shown again, since a browser keeps only six open.
  * @returns ends it
@@ -14,6 +15,7 @@ export function watchEvents(
   since: number,
   onEvent: (event: LessonEvent) => void,
   onState: (connected: boolean) => void,
+  onPresence?: () => void,
 ): () => void {
   let last = since
   let source: EventSource | undefined
@@ -26,6 +28,7 @@ export function watchEvents(
       last = Number(message.lastEventId) || last
       onEvent(JSON.parse(message.data) as LessonEvent)
     }
+    if (onPresence) source.addEventListener('presence', onPresence)
     source.onopen = () => onState(true)
     source.onerror = () => {
       onState(false)

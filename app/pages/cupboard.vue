@@ -22,6 +22,8 @@ onMounted(load)
 async function load(): Promise<void> {
   await attempt(async () => {
     const all = await callServer<{ things: Thing[]; bookings: Booking[]; moves: Move[]; held: School['held'] }>('/api/cupboard')
+    // While something is still to be written, what the server says is older than what stands here.
+    if (waiting > 0) return
     things.value = all.things
     bookings.value = all.bookings
     moves.value = all.moves
@@ -50,8 +52,7 @@ function save(thing: Thing): Promise<unknown> {
   writing = writing.then(async () => {
     await attempt(() => callServer('/api/cupboard', { method: 'PUT', body: thing }))
     waiting -= 1
-    // What the server has is only the whole of it when nothing is left to write.
-    if (waiting === 0) await load()
+    await load()
   })
   return writing
 }

@@ -1,11 +1,22 @@
 <script setup lang="ts">
 import { measuredCard, predictionsFor } from '~~/core/lesson'
-import { dayOfWatching, hasBegun, nextPractice, nextTrial, progressOf, type Cell } from '~~/core/record'
+import { concerns } from '~~/core/clock'
+import {
+  dayOfWatching,
+  hasBegun,
+  missedReadings,
+  nextPractice,
+  nextTrial,
+  progressOf,
+  readTogether,
+  type Cell,
+} from '~~/core/record'
+import { comingWords, counted, missedWords, refusedWords, soonWords } from '~~/core/wording'
 import type { NewReading } from '~~/schemas/record'
 
 /** A group's own page: join, predict, then one trial at a time. */
 const station = useStation()
-const { plan, record, group, ownReadings, waiting } = station
+const { plan, record, board, group, locked, ownReadings, waiting } = station
 useHead({ title: 'Station · Jolly Beaker' })
 
 const own = computed(() => plan.value?.groups.find((one) => one.id === group.value))
@@ -15,7 +26,7 @@ const progress = computed(
 const predicted = computed(() => record.value.predictions.some((one) => one.group === group.value))
 const begun = computed(() => hasBegun(ownReadings.value))
 const skipped = ref({ prediction: false, practice: false })
-const saying = ref(false)
+const doing = ref<'testing' | 'saying' | 'observing'>('testing')
 /** Until there is something to measure, a station is for saying what was seen. */
 const testing = computed(() => plan.value !== undefined && measuredCard(plan.value) !== undefined && (progress.value?.all ?? 0) > 0)
 const instrument = computed(() => plan.value && measuredCard(plan.value)?.method.instrument)
@@ -41,14 +52,27 @@ const lineState = computed(() => {
   return station.connected.value ? { words: count > 0 ? 'sending' : 'sent', bad: false } : { words: 'line is down', bad: true }
 })
 
-async function placesWritten(readings: NewReading[]): Promise<void> {
-  for (const reading of readings) await station.writeReading(reading)
-}
+/** Places that are read at one go, unless somebody would rather read them one at a time. */
+const together = computed(() => {
+  if (!trial.value || fixing.value || wanted.value || instrument.value !== 'number') return []
+  const cells = readTogether(plan.value!, progress.value!, trial.value)
+  return cells.length > 1 ? cells : []
+})
+const missed = computed(() => (plan.value && progress.value ? missedReadings(plan.value, progress.value, day.value) : []))
 
-async function written(reading: NewReading): Promise<void> {
+const { state: clock, coming } = useTestClock(plan, board)
+const ownComing = computed(() => coming.value.filter((one) => concerns(one, group.value)))
+const next = computed(() => ownComing.value[0])
+useBell(
+  clock,
+  ownComing,
+  computed(() => board.value.sound && station.state.value === 'open'),
+)
+
+async function written(readings: NewReading[]): Promise<void> {
   wanted.value = undefined
   fixing.value = undefined
-  await station.writeReading(reading)
+  if (readings.length > 0) await station.writeReadings(readings)
 }
 </script>
 
@@ -70,61 +94,101 @@ async function written(reading: NewReading): Promise<void> {
           {{ lineState.words }}
         </span>
       </header>
-      <p v-if="waiting.refused.value" class="refused" role="alert">
-        {{ waiting.refused.value }}
-        <button type="button" class="button small" @click="waiting.refused.value = ''">Understood</button>
+      <section v-if="waiting.refused.value.length > 0" class="refused" role="alert">
+        <p>{{ counted(waiting.refused.value.length, 'entry', 'entries') }} could not be taken. Show this to your teacher:</p>
+        <ul>
+          <li v-for="one in waiting.refused.value" :key="one.id">{{ refusedWords(one.body) }}: {{ one.why }}</li>
+        </ul>
+        <button type="button" class="button" @click="waiting.clearRefused">My teacher has seen it</button>
+      </section>
+      <p v-if="next" class="coming" :class="{ now: next.seconds <= 0 }" role="timer">
+        {{ comingWords(plan, next, group) }} <strong class="nowrap">{{ soonWords(next.seconds) }}</strong>
       </p>
-      <StationWonder
-        v-if="saying || !testing"
-        :plan="plan"
-        :group="group"
-        :said="record.remarks"
-        :picture-of="station.pictureOf"
-        :closable="testing"
-        @say="station.say"
-        @close="saying = false"
-      />
-      <StationPredict
-        v-else-if="asksPrediction"
-        :plan="plan"
-        :group="group"
-        @stamp="station.writePrediction"
-        @later="skipped.prediction = true"
-      />
-      <StationBalance
-        v-else-if="trial && instrument === 'balance' && !fixing"
-        :key="`balance-${trial.repeat}-${trial.practice}`"
-        :plan="plan"
-        :trial="trial"
-        @written="placesWritten"
-        @skip-practice="skipped.practice = true"
-      />
-      <StationOrder
-        v-else-if="trial && instrument === 'race' && !fixing"
-        :key="`order-${trial.repeat}-${trial.practice}`"
-        :plan="plan"
-        :trial="trial"
-        @written="placesWritten"
-        @skip-practice="skipped.practice = true"
-      />
-      <StationTrial
-        v-else-if="trial"
-        :key="`${trial.condition}-${trial.repeat}-${trial.moment}-${trial.practice}-${fixing?.id ?? ''}`"
-        :plan="plan"
-        :record="record"
-        :trial="trial"
-        :progress="progress"
-        :fixing="fixing"
-        :last="last"
-        @written="written"
-        @fix="fixing = last"
-        @back="fixing = undefined"
-        @skip-practice="skipped.practice = true"
-        @choose="wanted = $event"
-      />
-      <StationDone v-else :plan="plan" :progress="progress" @fix="fixing = $event" />
-      <footer>
-        <button v-if="!saying && testing" type="button" class="leave" @click="saying = true">Say what you noticed</button>
+      <p v-if="missed.length > 0" class="missed">
+        {{ missedWords(missed.length) }}
+      </p>
+      <div v-if="locked" class="paused" role="status">
+        <h1>Your teacher has paused the stations</h1>
+        <p>Look at the board. What you have entered is kept.</p>
+      </div>
+      <div class="work" :inert="locked">
+        <StationWonder
+          v-if="doing === 'saying' || !testing"
+          :plan="plan"
+          :group="group"
+          :said="record.remarks"
+          :picture-of="station.pictureOf"
+          :closable="testing"
+          @say="station.say"
+          @close="doing = 'testing'"
+        />
+        <StationObserve
+          v-else-if="doing === 'observing'"
+          :plan="plan"
+          :group="group"
+          :condition="trial?.condition ?? null"
+          :seen="record.observations"
+          :picture-of="station.pictureOf"
+          @observe="station.observe"
+          @close="doing = 'testing'"
+        />
+        <StationPredict
+          v-else-if="asksPrediction"
+          :plan="plan"
+          :group="group"
+          @stamp="station.writePrediction"
+          @later="skipped.prediction = true"
+        />
+        <StationBalance
+          v-else-if="trial && instrument === 'balance' && !fixing"
+          :key="`balance-${trial.repeat}-${trial.practice}`"
+          :plan="plan"
+          :trial="trial"
+          @written="written"
+          @skip-practice="skipped.practice = true"
+        />
+        <StationOrder
+          v-else-if="trial && instrument === 'race' && !fixing"
+          :key="`order-${trial.repeat}-${trial.practice}`"
+          :plan="plan"
+          :trial="trial"
+          @written="written"
+          @skip-practice="skipped.practice = true"
+        />
+        <StationPlaces
+          v-else-if="together.length > 1"
+          :key="`places-${together[0]!.condition}-${together[0]!.repeat}-${together[0]!.moment}`"
+          :plan="plan"
+          :record="record"
+          :cells="together"
+          @written="written"
+          @skip="wanted = $event"
+        />
+        <StationTrial
+          v-else-if="trial"
+          :key="`${trial.condition}-${trial.repeat}-${trial.moment}-${trial.practice}-${fixing?.id ?? ''}`"
+          :plan="plan"
+          :record="record"
+          :trial="trial"
+          :group="own"
+          :picture-of="station.pictureOf"
+          :progress="progress"
+          :fixing="fixing"
+          :last="last"
+          @written="written([$event])"
+          @several="written"
+          @fix="fixing = last"
+          @back="fixing = undefined"
+          @skip-practice="skipped.practice = true"
+          @choose="wanted = $event"
+        />
+        <StationDone v-else :plan="plan" :progress="progress" @fix="fixing = $event" />
+      </div>
+      <footer :inert="locked">
+        <template v-if="doing === 'testing' && testing">
+          <button type="button" class="leave" @click="doing = 'observing'">Write, sketch or photograph what you see</button>
+          <button type="button" class="leave" @click="doing = 'saying'">Say what you noticed</button>
+        </template>
         <button type="button" class="leave" @click="station.leave">Leave this station</button>
       </footer>
     </template>
@@ -177,6 +241,37 @@ header {
   border-radius: var(--corner);
   background: var(--beet-light);
 }
+.refused ul {
+  margin: 6px 0;
+}
+.coming,
+.missed {
+  margin-top: 8px;
+  padding: 8px 12px;
+  border-left: 4px solid var(--mark);
+  font-size: 20px;
+}
+.coming strong {
+  font-variant-numeric: tabular-nums;
+}
+.coming.now {
+  border-color: var(--brass-mark);
+  background: var(--brass-light);
+}
+.missed {
+  font-size: 16px;
+}
+.paused {
+  position: fixed;
+  inset: 0;
+  z-index: 2;
+  display: grid;
+  gap: 10px;
+  place-content: center;
+  padding: 20px;
+  background: var(--paper);
+  text-align: center;
+}
 .centre {
   display: grid;
   gap: 12px;
@@ -187,7 +282,8 @@ footer {
   text-align: center;
 }
 .leave {
-  min-height: 30px;
+  min-height: 44px;
+  padding: 0 8px;
   border: 0;
   background: none;
   color: var(--soft);

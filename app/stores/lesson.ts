@@ -1,14 +1,22 @@
 import { defineStore } from 'pinia'
 import { NO_SCHOOL, type School } from '~~/core/kit'
-import { EMPTY_RECORD, type LessonRecord, type Plan, type Reading } from '~~/core/lesson'
-import { isPlanFix, mend, readinessOf, secondLook, type Fix } from '~~/core/secondLook'
+import {
+  EMPTY_RECORD,
+  mergePlans,
+  USUAL_BOARD,
+  type BoardState,
+  type LessonEvent,
+  type LessonRecord,
+  type Merged,
+  type Plan,
+} from '~~/core/lesson'
+import { withEvents } from '~~/core/record'
+import { isPlanFix, mend, readinessOf, type Fix } from '~~/core/secondLook'
 import { withSaid } from '~~/core/wonder'
 import { writeReading } from '~~/core/wording'
-import type { NewConclusion, NewPrediction, NewReading } from '~~/schemas/record'
-import type { LessonEvent } from '~~/server/live/events'
 
 interface Whole {
-  lesson: { id: string; plan: Plan; revision: number; code: string; archived: boolean }
+  lesson: { id: string; plan: Plan; revision: number; code: string; board: BoardState; archived: boolean }
   record: LessonRecord
   event: number
 }
@@ -16,6 +24,7 @@ interface Whole {
 export type SaveState = 'saved' | 'waiting' | 'saving' | 'away' | 'refused'
 
 const SAVE_AFTER = 400
+const DESK_GATHERS_FOR = 200
 const TRY_AGAIN_AFTER = 3000
 const MOST_UNDO = 200
 const SAME_TYPING_WITHIN = 1200
@@ -25,6 +34,9 @@ export const useLesson = defineStore('lesson', () => {
   const notices = useNotices()
   const id = ref('')
   const code = ref('')
+  const board = ref<BoardState>(USUAL_BOARD)
+  /** Goes up when a station of this lesson came, went, or was changed. */
+  const stationsChanged = ref(0)
   const plan = shallowRef<Plan>()
   const record = shallowRef<LessonRecord>(EMPTY_RECORD)
   /** The cupboard, who else has booked it, and the calendar of the class. */
@@ -38,13 +50,17 @@ export const useLesson = defineStore('lesson', () => {
   /** What a button of the Second look leads to, until the page has put the focus there. */
   const target = ref<string>()
   let revision = 0
+  /** The plan as the server had it when this desk last agreed with it. */
+  let agreed: Plan | undefined
+  /** Two desks changed the same places differently: somebody has to choose. */
+  const merging = shallowRef<Merged & { revision: number; theirs: Plan }>()
   let lastTyping = { key: '', at: 0 }
   let timer: ReturnType<typeof setTimeout> | undefined
   let stopWatching = () => {}
 
   /** The plan with what stations said in its lists. */
   const heard = computed(() => plan.value && withSaid(plan.value, record.value.remarks))
-  const findings = computed(() => (plan.value ? secondLook(plan.value, record.value, school.value) : []))
+  const findings = useFindings(plan, record, school)
   const readiness = computed(() => (plan.value ? readinessOf(plan.value, record.value, findings.value) : undefined))
 
   async function open(lesson: string): Promise<void> {
@@ -56,13 +72,22 @@ export const useLesson = defineStore('lesson', () => {
     school.value = around.school
     take(whole)
     record.value = whole.record
-    stopWatching = watchEvents(`/api/lessons/${lesson}/events`, whole.event, onEvent, (state) => (connected.value = state))
+    stopWatching = watchEvents(
+      `/api/lessons/${lesson}/events`,
+      whole.event,
+      gather,
+      (state) => (connected.value = state),
+      () => (stationsChanged.value += 1),
+    )
   }
 
   function take({ lesson }: Whole): void {
     id.value = lesson.id
     code.value = lesson.code
+    board.value = lesson.board
     plan.value = lesson.plan
+    agreed = lesson.plan
+    merging.value = undefined
     revision = lesson.revision
     undoStack.value = []
     redoStack.value = []
@@ -78,9 +103,30 @@ export const useLesson = defineStore('lesson', () => {
     redoStack.value = []
   }
 
-  function onEvent(event: LessonEvent): void {
-    record.value = withEvent(record.value, event)
-    if (event.kind === 'plan' && event.revision > revision && saveState.value === 'saved') void reload()
+  const gather = useEventBatches(takeEvents, DESK_GATHERS_FOR)
+
+  function takeEvents(events: LessonEvent[]): void {
+    record.value = withEvents(record.value, events)
+    for (const event of events) {
+      if (event.kind === 'board') board.value = event.board
+      if (event.kind === 'station') stationsChanged.value += 1
+      if (event.kind === 'plan' && event.revision > revision && saveState.value === 'saved') void reload()
+    }
+  }
+  const { addReadings, supersede, addPrediction, addConclusion, addObservation, addPicture } = useRecordWriting(
+    id,
+    (...events) => takeEvents(events),
+    attempt,
+  )
+
+  async function attempt(work: () => Promise<void>): Promise<boolean> {
+    try {
+      await work()
+      return true
+    } catch (error) {
+      notices.trouble(messageOf(error))
+      return false
+    }
   }
 
   async function reload(): Promise<void> {
@@ -153,6 +199,7 @@ export const useLesson = defineStore('lesson', () => {
       // Another lesson may have been opened meanwhile: its state is its own.
       if (id.value !== lesson || !plan.value) return
       revision = answer.revision
+      agreed = saved
       saveState.value = 'saved'
       if (plan.value !== saved) saveSoon()
     } catch (error) {
@@ -162,10 +209,41 @@ export const useLesson = defineStore('lesson', () => {
         timer = setTimeout(() => void save(), TRY_AGAIN_AFTER)
       } else {
         saveState.value = 'refused'
-        const stale = error instanceof ServerRefusal && error.code === 'stale'
-        notices.trouble(messageOf(error), stale ? { label: 'Load the newer plan', run: reload } : undefined)
+        if (error instanceof ServerRefusal && error.code === 'stale') await mergeWithTheirs()
+        else notices.trouble(messageOf(error))
       }
     }
+  }
+
+  /** Another desk was faster: both changes go into one plan, and what clashes is asked. */
+  async function mergeWithTheirs(): Promise<void> {
+    const whole = await callServer<Whole>(`/api/lessons/${id.value}`).catch(() => undefined)
+    if (!whole || !plan.value || !agreed || whole.lesson.id !== id.value) return
+    const theirs = whole.lesson.plan
+    const merged = { ...mergePlans(agreed, plan.value, theirs), revision: whole.lesson.revision, theirs }
+    if (merged.clashes.length > 0) merging.value = merged
+    else {
+      settleMerge(merged, merged.plan)
+      notices.done('Another desk changed this plan at the same time. Both changes are in it; Undo takes yours back.')
+    }
+  }
+
+  /** Goes on with a plan in which both desks' changes are. */
+  function settleMerge(merged: { revision: number; theirs: Plan }, settled: Plan): void {
+    merging.value = undefined
+    undoStack.value = [merged.theirs]
+    redoStack.value = []
+    revision = merged.revision
+    agreed = merged.theirs
+    plan.value = settled
+    saveState.value = 'waiting'
+    saveSoon(0)
+  }
+
+  /** Changes what the board shows, here at once. */
+  async function show(change: Partial<BoardState>): Promise<void> {
+    board.value = { ...board.value, ...change }
+    await attempt(async () => void (await callServer(`/api/lessons/${id.value}/board`, { method: 'PUT', body: change })))
   }
 
   /** Sends what is not saved yet, when the page goes away. */
@@ -180,48 +258,6 @@ export const useLesson = defineStore('lesson', () => {
     if (around && id.value === lesson) school.value = around.school
   }
 
-  async function addReadings(rows: NewReading[]): Promise<boolean> {
-    return attempt(async () => {
-      await callServer(`/api/lessons/${id.value}/readings`, { method: 'POST', body: { readings: rows } })
-      const at = new Date().toISOString()
-      for (const row of rows) onEvent({ kind: 'reading', reading: { ...row, by: 'desk', at } })
-    })
-  }
-
-  /** A further row that takes the place of an earlier one: nothing is overwritten. */
-  async function supersede(earlier: Reading, change: Partial<NewReading>): Promise<boolean> {
-    return addReadings([superseding(earlier, change)])
-  }
-
-  async function addPrediction(prediction: NewPrediction): Promise<boolean> {
-    return attempt(async () => {
-      const answer = await callServer<{ prediction: LessonRecord['predictions'][number] }>(`/api/lessons/${id.value}/predictions`, {
-        method: 'POST',
-        body: prediction,
-      })
-      onEvent({ kind: 'prediction', prediction: answer.prediction })
-    })
-  }
-
-  async function addConclusion(conclusion: NewConclusion): Promise<boolean> {
-    return attempt(async () => {
-      const answer = await callServer<{ conclusion: LessonRecord['conclusions'][number] }>(`/api/lessons/${id.value}/conclusions`, {
-        method: 'POST',
-        body: conclusion,
-      })
-      onEvent({ kind: 'conclusion', conclusion: answer.conclusion })
-    })
-  }
-
-  /** Stores a picture beside the plan; the plan names it afterwards. */
-  async function addPicture(data: string): Promise<string | undefined> {
-    const picture = newId()
-    const stored = await attempt(async () => {
-      await callServer(`/api/lessons/${id.value}/pictures`, { method: 'POST', body: { id: picture, data } })
-    })
-    return stored ? picture : undefined
-  }
-
   /** A lesson of its own for one group's question; what is typed but not saved yet is saved first. */
   async function ownLesson(group: string): Promise<string | undefined> {
     let own: string | undefined
@@ -230,16 +266,6 @@ export const useLesson = defineStore('lesson', () => {
       own = (await callServer<{ id: string }>(`/api/lessons/${id.value}/own-question`, { method: 'POST', body: { group } })).id
     })
     return own
-  }
-
-  async function attempt(work: () => Promise<void>): Promise<boolean> {
-    try {
-      await work()
-      return true
-    } catch (error) {
-      notices.trouble(messageOf(error))
-      return false
-    }
   }
 
   /** Carries out a button of the Second look. */
@@ -264,6 +290,9 @@ export const useLesson = defineStore('lesson', () => {
   return {
     id,
     code,
+    board,
+    stationsChanged,
+    merging,
     plan,
     heard,
     record,
@@ -289,8 +318,11 @@ export const useLesson = defineStore('lesson', () => {
     supersede,
     addPrediction,
     addConclusion,
+    addObservation,
     addPicture,
     ownLesson,
+    settleMerge,
+    show,
     apply,
   }
 })

@@ -1,4 +1,5 @@
 import { activeConditions, type Plan } from '../lesson'
+import { arrangementOf } from './arrangement'
 import { changeTogether, type StationTime, type Visit } from './circuit'
 import { remembered } from './remember'
 import { secondsOfTrials } from './trials'
@@ -36,6 +37,19 @@ export function circuitStations(plan: Plan): CircuitStation[] {
       copies: station.copies,
     })),
   ]
+}
+
+/**
+ * In a circuit the conditions in the order in which a group comes to them; no order, in any other arrangement.
+ * @example visitedConditions(circuit, 'g2') // ['tissue', 'card', 'kitchen-roll', 'writing-paper']
+ */
+export function visitedConditions(plan: Plan, group: string): string[] {
+  if (arrangementOf(plan) !== 'circuit') return []
+  const { stations, visits } = circuitOf(plan)
+  return visits
+    .filter((visit) => plan.groups[visit.group]?.id === group && stations[visit.station]!.measures)
+    .sort((a, b) => a.start - b.start)
+    .map(({ station }) => stations[station]!.id)
 }
 
 /** The circuit as the plan has it, with the walk to the next station in every visit. */

@@ -53,3 +53,17 @@ export function sharingRota(groups: number): { pairs: [number, number][]; rests:
     return { pairs: pairs.filter((pair) => !pair.includes(groups)), rests: groups % 2 === 0 ? undefined : rests }
   })
 }
+
+/**
+ * Who does which job in a group's next trial; nothing where nobody sits or no jobs are given out.
+ * @param done how many trials the group has behind it
+ * @example nextTurn({ jobs: ['starter', 'measurer'], seats: 4, away: [3] }, 1)
+ *   // [{ job: 'starter', seat: 2 }, { job: 'measurer', seat: 4 }]
+ */
+export function nextTurn(
+  { jobs, seats, away }: { jobs: string[]; seats: number; away: number[] },
+  done: number,
+): { job: string; seat: number }[] {
+  const turn = jobsFor(seatsThere({ seats, away }), jobs.length, done + 1).at(-1)
+  return turn ? jobs.map((job, place) => ({ job, seat: turn.seats[place]! })) : []
+}

@@ -1,7 +1,7 @@
 import Papa from 'papaparse'
 import { readCount, readPrice, type Thing } from '../kit'
 import { unitNamed, unitOf, UNIT_CODES, type UnitCode } from '../quantity'
-import { FORMULA, GUARDED } from './spreadsheet'
+import { GUARDED, writeTable } from './spreadsheet'
 
 export const CUPBOARD_COLUMNS = ['thing', 'unit', 'stock', 'place', 'minimum', 'pack', 'price'] as const
 type CupboardColumn = (typeof CUPBOARD_COLUMNS)[number]
@@ -33,7 +33,7 @@ export function writeCupboardCsv(things: Thing[]): string {
     pack === null ? '' : String(pack),
     price === null ? '' : price.toFixed(2),
   ])
-  return `${Papa.unparse([[...CUPBOARD_COLUMNS], ...rows], { newline: '\r\n', escapeFormulae: FORMULA })}\r\n`
+  return writeTable([[...CUPBOARD_COLUMNS], ...rows])
 }
 
 /**

@@ -1,6 +1,7 @@
 export { readBlock } from './block'
 export { LESSON_FILE_FORMAT, openLessonFile, strayReference, withFreshIds, writeLessonFile } from './lessonFile'
 export type { FilePicture, FileProblem, LessonFile, OpenedFile } from './lessonFile'
+export { writeTable } from './spreadsheet'
 export { migratePlan, PLAN_VERSION } from './migrate'
 export { CUPBOARD_COLUMNS, readCupboardCsv, writeCupboardCsv } from './cupboardCsv'
 export type { CupboardProblem, NewThing, ReadCupboard } from './cupboardCsv'

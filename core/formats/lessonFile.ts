@@ -2,6 +2,7 @@ import {
   WHOLE_CLASS,
   type Conclusion,
   type LessonRecord,
+  type Observation,
   type Plan,
   type Prediction,
   type Reading,
@@ -21,10 +22,11 @@ export interface LessonFile extends LessonRecord {
   predictions: Prediction[]
   conclusions: Conclusion[]
   remarks: SaidRemark[]
+  observations: Observation[]
   pictures: FilePicture[]
 }
 
-/** A picture of the hook, as a `data:` address in base 64. */
+/** A picture of the hook, of a word or of an observation, as a `data:` address in base 64. */
 export interface FilePicture {
   id: string
   data: string
@@ -40,8 +42,8 @@ export type OpenedFile = { ok: true; content: unknown } | ({ ok: false } & FileP
 
 /** A lesson as one document. */
 export function writeLessonFile(plan: Plan, record: LessonRecord, pictures: FilePicture[], savedAt: string): LessonFile {
-  const { readings, predictions, conclusions, remarks } = record
-  const rows = { readings, predictions, conclusions, remarks, pictures }
+  const { readings, predictions, conclusions, remarks, observations } = record
+  const rows = { readings, predictions, conclusions, remarks, observations, pictures }
   return { format: LESSON_FILE_FORMAT, schemaVersion: PLAN_VERSION, savedAt, plan, ...rows }
 }
 
@@ -88,6 +90,10 @@ export function strayReference(file: LessonFile): FileProblem | undefined {
   for (const [place, remark] of file.remarks.entries()) {
     if (!groups.has(remark.group)) return { code: 'broken', place: `remarks[${place}].group` }
   }
+  for (const [place, { group, condition }] of file.observations.entries()) {
+    if (!groups.has(group)) return { code: 'broken', place: `observations[${place}].group` }
+    if (condition !== null && !conditions.has(condition)) return { code: 'broken', place: `observations[${place}].condition` }
+  }
   return undefined
 }
 
@@ -103,6 +109,7 @@ export function withFreshIds(record: LessonRecord, newId: () => string): LessonR
     predictions: record.predictions.map((prediction) => ({ ...prediction, id: newId() })),
     conclusions: record.conclusions.map((conclusion) => ({ ...conclusion, id: newId() })),
     remarks: record.remarks.map((remark) => ({ ...remark, id: newId() })),
+    observations: record.observations.map((observation) => ({ ...observation, id: newId() })),
   }
 }
 

@@ -1,4 +1,4 @@
-export const PLAN_VERSION = 4
+export const PLAN_VERSION = 5
 
 type Loose = Record<string, unknown>
 
@@ -58,6 +58,17 @@ const steps: Record<number, (plan: Loose) => Loose> = {
     },
     jobs: ['starter', 'measurer', 'recorder', 'checker'],
   }),
+  // A second reader, pictures beside ordered words.
+  4: (plan) => ({
+    ...plan,
+    schemaVersion: 5,
+    secondReader: false,
+    measures: Array.isArray(plan.measures)
+      ? plan.measures.map((measure) =>
+          into(measure, { method: into(isLoose(measure) ? measure.method : {}, { wordPictures: {} }) }),
+        )
+      : plan.measures,
+  }),
 }
 
 function materialOfThree(material: unknown): unknown {
@@ -94,9 +105,11 @@ function toldApart(cautions: unknown): unknown {
 
 /** What rows of an older file lack. */
 export function migrateRows(content: Loose, from: number): Loose {
-  if (from >= 3) return content
+  if (from >= 5) return content
+  if (from >= 3) return { ...content, observations: [] }
   return {
     ...content,
+    observations: [],
     readings: listInto(content.readings, { moment: '' }),
     predictions: listInto(content.predictions, { as: 'order', values: {} }),
     remarks: [],

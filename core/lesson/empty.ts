@@ -73,6 +73,7 @@ export function newMeasure(id: string, name: string): Measure {
       expected: {},
       expectedFrom: 'guess',
       warmUp: [],
+      wordPictures: {},
       differenceThatMatters: 0,
     },
   }
@@ -121,7 +122,7 @@ export const FIRST_ARRANGEMENT: Arrangement = {
 /** A lesson with nothing in it but the class. */
 export function emptyPlan(className: string, children: number, newId: () => string): Plan {
   return {
-    schemaVersion: 4,
+    schemaVersion: 5,
     kind: 'fair-test',
     title: '',
     className,
@@ -160,6 +161,7 @@ export function emptyPlan(className: string, children: number, newId: () => stri
     },
     arrangement: FIRST_ARRANGEMENT,
     jobs: FIRST_JOBS,
+    secondReader: false,
   }
 }
 

@@ -44,8 +44,11 @@ export type {
   Wonder,
   WordSet,
 } from './plan'
-export { EMPTY_RECORD, WHOLE_CLASS } from './record'
-export type { Conclusion, LessonRecord, Prediction, Reading, SaidRemark, Source } from './record'
+export { BOARD_VIEWS, USUAL_BOARD } from './board'
+export type { BoardState, BoardViewName } from './board'
+export type { LessonEvent, StationEvent } from './event'
+export { EMPTY_RECORD, OBSERVATION_KINDS, WHOLE_CLASS } from './record'
+export type { Conclusion, LessonRecord, Observation, Prediction, Reading, SaidRemark, Source } from './record'
 export {
   activeConditions,
   changedFactor,
@@ -72,6 +75,9 @@ export {
   withGroups,
 } from './empty'
 export { withLabel } from './conditions'
+export { mergePlans, withClashAs } from './merge'
+export type { Clash, Merged } from './merge'
+export { namedPictures } from './pictures'
 export { FIRST_TIMES, FIRST_WORDS, KIND_SHAPES, predictionOf, predictionsFor, readBy, withKind } from './kinds'
 export type { KindShape } from './kinds'
 export { MOST_PLACES, MOST_TIMES, MOST_WORDS, momentOf, momentsOf, readNames, readTimes } from './moments'

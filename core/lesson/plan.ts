@@ -5,7 +5,7 @@ import type { UnitCode } from '../quantity'
  * schemas/plan.ts; a change of shape needs a new `schemaVersion` and a step in core/formats/migrate.ts.
  */
 export interface Plan {
-  schemaVersion: 4
+  schemaVersion: 5
   kind: Kind
   title: string
   className: string
@@ -51,6 +51,8 @@ export interface Plan {
   arrangement: Arrangement
   /** What children in a group take turns at. */
   jobs: string[]
+  /** A second child reads every number that counts before it is written down. */
+  secondReader: boolean
 }
 
 /**
@@ -150,6 +152,8 @@ export interface Method {
   unit: UnitCode
   /** Ordered words, the least first; a reading is its place in the list, 1 for the first. */
   words: string[]
+  /** Pictures beside the words, by word; the pictures themselves are stored beside the plan. */
+  wordPictures: Record<string, string>
   /** The smallest mark, in `unit`. */
   resolution: number
   /** Standard deviation of reading the mark, in `unit`. */

@@ -65,12 +65,30 @@ export interface SaidRemark {
   at: string
 }
 
+export const OBSERVATION_KINDS = ['words', 'sketch', 'photo'] as const
+
+/** What a group saw, heard or felt while it tested: words, with a sketch or a photo of the apparatus where there is one. */
+export interface Observation {
+  id: string
+  group: string
+  /** The trial it was seen in; null where it belongs to none. */
+  condition: string | null
+  repeat: number | null
+  kind: (typeof OBSERVATION_KINDS)[number]
+  text: string
+  /** Stored beside the plan. */
+  picture: string | null
+  by: Source
+  at: string
+}
+
 /** Everything that is known of a lesson. */
 export interface LessonRecord {
   readings: Reading[]
   predictions: Prediction[]
   conclusions: Conclusion[]
   remarks: SaidRemark[]
+  observations: Observation[]
 }
 
-export const EMPTY_RECORD: LessonRecord = { readings: [], predictions: [], conclusions: [], remarks: [] }
+export const EMPTY_RECORD: LessonRecord = { readings: [], predictions: [], conclusions: [], remarks: [], observations: [] }

@@ -3,18 +3,20 @@ import { soakUpPlan } from '../../test/soakUp'
 import { seededRandom, STREAMING, streamed } from '../benches'
 import { measuredCard, type Method } from '../lesson'
 import { UNIT_CODES, unitOf } from '../quantity'
-import { devicesFor, expectedResultOf, pictureScale, stopwatchReading } from '.'
+import { devicesFor, expectedResultOf, pictureScale, shareOfWord, stopwatchReading } from '.'
 
 const method = (change: Partial<Method>): Method => ({ ...measuredCard(soakUpPlan())!.method, ...change })
 
 describe('devices', () => {
   it('fit what is measured, and there is always the pad', () => {
-    expect(devicesFor({ instrument: 'number', unit: 's' })).toEqual(['pad', 'stopwatch', 'gate'])
+    expect(devicesFor({ instrument: 'number', unit: 's' })).toEqual(['pad', 'stopwatch', 'laps', 'gate'])
     expect(devicesFor({ instrument: 'number', unit: 'count' })).toEqual(['pad', 'counter'])
     expect(devicesFor({ instrument: 'number', unit: 'degF' })).toContain('probe')
     for (const unit of UNIT_CODES.filter((code) => !['order', 'words'].includes(unitOf(code).dimension)))
       expect(devicesFor({ instrument: 'number', unit })[0]).toBe('pad')
-    expect(devicesFor({ instrument: 'words', unit: 'words' })).toEqual([])
+    expect(devicesFor({ instrument: 'words', unit: 'words' })).toEqual(['words'])
+    expect(devicesFor({ instrument: 'race', unit: 'place' })).toEqual(['pad'])
+    expect(['dry', 'damp', 'wet'].map((word, _place, words) => shareOfWord(words, word))).toEqual([0, 0.5, 1])
   })
 
   it('a stopwatch reads one event of those timed together, in the plan’s unit and to its mark', () => {

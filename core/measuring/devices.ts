@@ -3,10 +3,20 @@ import { convert, roundToMark, unitOf, withoutNoise, type Dimension } from '../q
 
 /** What a number is read with at a station. The last three are stand-ins for devices that would be plugged in. */
 export type Device =
-  'pad' | 'stopwatch' | 'counter' | 'start-and-finish' | 'empty-and-full' | 'picture' | 'probe' | 'scale' | 'gate'
+  | 'pad'
+  | 'stopwatch'
+  | 'laps'
+  | 'counter'
+  | 'start-and-finish'
+  | 'empty-and-full'
+  | 'picture'
+  | 'words'
+  | 'probe'
+  | 'scale'
+  | 'gate'
 
 const DEVICES_OF: Partial<Record<Dimension, Device[]>> = {
-  time: ['stopwatch', 'gate'],
+  time: ['stopwatch', 'laps', 'gate'],
   number: ['counter'],
   length: ['start-and-finish', 'picture'],
   volume: ['start-and-finish', 'empty-and-full', 'picture'],
@@ -15,11 +25,20 @@ const DEVICES_OF: Partial<Record<Dimension, Device[]>> = {
 }
 
 /**
- * The devices that give a number of this kind, the number pad first.
- * @example devicesFor({ instrument: 'number', unit: 's' }) // ['pad', 'stopwatch', 'gate']
+ * The devices that give a reading of this kind, the usual one first. A place in an order that is put right is typed.
+ * @example devicesFor({ instrument: 'number', unit: 's' }) // ['pad', 'stopwatch', 'laps', 'gate']
  */
 export function devicesFor({ instrument, unit }: Pick<Method, 'instrument' | 'unit'>): Device[] {
-  return instrument === 'number' ? ['pad', ...(DEVICES_OF[unitOf(unit).dimension] ?? [])] : []
+  if (instrument === 'words') return ['words']
+  return instrument === 'number' ? ['pad', ...(DEVICES_OF[unitOf(unit).dimension] ?? [])] : ['pad']
+}
+
+/** What is looked at with these still stands there afterwards; an event that was timed or counted is over. */
+export const LOOKED_AT: Device[] = ['pad', 'picture']
+
+/** How far up a word stands in its order, 0 for the least and 1 for the most. `shareOfWord(['dry', 'damp', 'wet'], 'damp') // 0.5` */
+export function shareOfWord(words: string[], word: string): number {
+  return words.length < 2 ? 1 : words.indexOf(word) / (words.length - 1)
 }
 
 /**

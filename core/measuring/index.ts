@@ -11,7 +11,7 @@ export {
   withExpected,
 } from './planned'
 export type { ChanceOfRepeats, ExpectedFigures, Outlook } from './planned'
-export { devicesFor, pictureScale, stopwatchReading } from './devices'
+export { devicesFor, LOOKED_AT, shareOfWord, pictureScale, stopwatchReading } from './devices'
 export type { Device } from './devices'
 export { chancesByRaces } from './races'
 export { FEWEST_WARM_UPS, timingWobbleOf, warmUpSignals, withTiming, withWarmUp } from './warmUp'

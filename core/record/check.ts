@@ -69,13 +69,37 @@ export function doubtfulReadings(plan: Plan, readings: Reading[]): { reading: Re
   const method = measuredCard(plan)?.method
   if (!method) return []
   const counted = countedReadings(plan, readings)
+  const nearness = ODD_SDS * methodTotalSd(method)
   return activeConditions(plan).flatMap(({ id }) => {
     const ofCondition = counted.filter((reading) => reading.condition === id)
+    const middles = middlesOf(ofCondition)
     return ofCondition
-      .filter((reading) => !reading.confirmed)
+      .filter((reading) => !reading.confirmed && !isNear(reading, middles.get(reading.moment)!, nearness))
       .map((reading) => ({ reading, doubts: checkAmong(ofCondition, method, reading) }))
       .filter((found) => found.doubts.some((doubt) => doubt.code !== 'too-fine'))
   })
+}
+
+/** The values in the middle, at most four: without any one of its readings, a condition's middle lies among them. */
+function middlesOf(readings: Reading[]): Map<string, number[]> {
+  const moments = new Map<string, number[]>()
+  for (const { moment, value } of readings) {
+    const values = moments.get(moment)
+    if (values) values.push(value)
+    else moments.set(moment, [value])
+  }
+  return new Map(
+    [...moments].map(([moment, values]) => {
+      values.sort((a, b) => a - b)
+      const half = Math.floor(values.length / 2)
+      return [moment, values.slice(Math.max(0, half - 2), half + 2)]
+    }),
+  )
+}
+
+/** So near to the middle, whichever fellow is left out, that there is nothing to ask. */
+function isNear({ value }: Reading, middles: number[], nearness: number): boolean {
+  return value >= 0 && middles.every((middle) => Math.abs(value - middle) <= nearness)
 }
 
 function checkAmong(

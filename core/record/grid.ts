@@ -1,5 +1,6 @@
-import { practiceByGroup, trialsByGroup, type OwnTrial } from '../clock'
-import { activeConditions, momentsOf, type Plan, type Reading } from '../lesson'
+import { practiceByGroup, trialsByGroup, visitedConditions, type OwnTrial } from '../clock'
+import { activeConditions, momentOf, momentsOf, type Plan, type Reading } from '../lesson'
+import { oncePerPair } from './once'
 import { cellKey, currentReadings } from './readings'
 
 export interface Cell {
@@ -21,7 +22,7 @@ export interface Progress {
 }
 
 /** The class grid: for every group the cells of its own trials, condition by condition, repeat by repeat and moment by moment. */
-export function progressOf(plan: Plan, readings: Reading[]): Progress[] {
+export const progressOf = oncePerPair((plan: Plan, readings: Reading[]): Progress[] => {
   const cellAt = cellFinder(readings)
   const moments = momentsOf(plan)
   const trials = trialsByGroup(plan)
@@ -31,7 +32,7 @@ export function progressOf(plan: Plan, readings: Reading[]): Progress[] {
     )
     return { group, cells, done: cells.filter((cell) => cell.kept.length > 0).length, all: cells.length }
   })
-}
+})
 
 /** Trials that a group did before the class was arranged otherwise: their readings count, so they keep their places. */
 function strays(plan: Plan, readings: Reading[], group: string, own: OwnTrial[]): OwnTrial[] {
@@ -106,15 +107,66 @@ function cellFinder(readings: Reading[]): (place: Place) => Cell {
 
 /**
  * The group's next empty place: every condition once before any comes twice, so that a lesson cut short still has something
- * of each; within a repeat, one moment after the other. A place whose only reading was set aside is empty again.
- * @param day how many days the class has watched, where it watches over days: what is not due yet is not asked for
+ * of each; within a repeat, one moment after the other. In a circuit a group does all its trials of the station it is at. A place whose only reading was set aside is empty again.
+ * @param day how many days the class has watched, where it watches over days: only the latest reading that is due is asked for,
+ *   since what was missed cannot be seen any more
  */
 export function nextTrial(plan: Plan, progress: Progress, day = Infinity): Cell | undefined {
   const moments = momentsOf(plan)
   const ids = moments.map(({ id }) => id)
-  const due = new Set(moments.filter(({ time }) => plan.watch.unit !== 'day' || (time ?? 0) <= day).map(({ id }) => id))
-  const turn = (cell: Cell) => cell.repeat * ids.length + ids.indexOf(cell.moment)
+  const asked = overDays(plan) && day < Infinity ? latestDue(plan, day) : undefined
+  const anyTime = !overDays(plan) || day === Infinity
+  const due = new Set(moments.filter(({ time }) => anyTime || (asked !== undefined && time === asked)).map(({ id }) => id))
+  const visits = visitedConditions(plan, progress.group)
+  const turn = (cell: Cell) =>
+    (visits.indexOf(cell.condition) * (plan.repeats + 1) + cell.repeat) * ids.length + ids.indexOf(cell.moment)
   return [...progress.cells].sort((a, b) => turn(a) - turn(b)).find((cell) => cell.kept.length === 0 && due.has(cell.moment))
+}
+
+/**
+ * Places over days that were not filled on their day, the latest reading that is due left out.
+ * @example missedReadings(cress, progress, 4) // the cells of day 2, where nobody read them before day 4
+ */
+export function missedReadings(plan: Plan, { cells }: Progress, day: number | undefined): Cell[] {
+  const latest = overDays(plan) && day !== undefined ? latestDue(plan, day) : undefined
+  if (latest === undefined) return []
+  const times = new Map(momentsOf(plan).map(({ id, time }) => [id, time ?? 0]))
+  return cells.filter(({ moment, kept }) => kept.length === 0 && (times.get(moment) ?? latest) < latest)
+}
+
+function overDays({ kind, watch }: Plan): boolean {
+  return kind === 'over-time' && watch.unit === 'day'
+}
+
+/** The latest time of reading that has come by this day. */
+function latestDue(plan: Plan, day: number): number | undefined {
+  const times = momentsOf(plan).flatMap(({ time }) => (time === undefined || time > day ? [] : [time]))
+  return times.length === 0 ? undefined : Math.max(...times)
+}
+
+/** The places that are read at one go with this one: the same trial and time, at every place of the jar. */
+export function readTogether(plan: Plan, progress: Progress, trial: Cell): Cell[] {
+  const time = momentOf(plan, trial.moment)?.time
+  if (time === undefined || trial.practice) return [trial]
+  const together = new Set(momentsOf(plan).flatMap((moment) => (moment.time === time ? [moment.id] : [])))
+  return progress.cells.filter(
+    ({ condition, repeat, moment, kept }) =>
+      condition === trial.condition && repeat === trial.repeat && together.has(moment) && kept.length === 0,
+  )
+}
+
+/** Conditions that can run beside a trial under one clock: those whose trial of the same repeat is still to come. */
+export function openBeside({ cells }: Progress, { condition, repeat, moment, practice }: Cell): string[] {
+  if (practice) return [condition]
+  return cells
+    .filter((cell) => cell.repeat === repeat && cell.moment === moment && cell.kept.length === 0)
+    .map((cell) => cell.condition)
+}
+
+/** What the whole class has done and what there is to do. */
+export function doneByAll(progress: Progress[]): { done: number; all: number } {
+  const sum = (of: 'done' | 'all') => progress.reduce((total, one) => total + one[of], 0)
+  return { done: sum('done'), all: sum('all') }
 }
 
 /**

@@ -4,10 +4,27 @@ export { checkEntry, checkReading, doubtfulReadings } from './check'
 export type { CheckOptions, Doubt } from './check'
 export { readEntry } from './entry'
 export type { EntryErrorCode, EntryResult } from './entry'
-export { dayOfWatching, gapsOf, gridRows, nextPractice, nextTrial, practiceOf, progressOf, shareDone } from './grid'
+export {
+  dayOfWatching,
+  doneByAll,
+  gapsOf,
+  gridRows,
+  missedReadings,
+  nextPractice,
+  nextTrial,
+  openBeside,
+  practiceOf,
+  progressOf,
+  readTogether,
+  shareDone,
+} from './grid'
 export type { Cell, Place, Progress } from './grid'
 export { cellKey, countedReadings, currentReadings, historyOf, hasBegun, isCounted, usedIn } from './readings'
+export { filteredJournal, JOURNAL_KINDS, journalOf } from './journal'
+export type { JournalKind, JournalLine } from './journal'
 export { practiceFigures } from './practice'
 export type { PracticeFigures } from './practice'
+export { asksSecondReader, readersAgree } from './secondReader'
 export { averageResults, averagesByMoment, trialResults, wholeTrials, wordCounts } from './results'
 export type { MomentAverage, TrialResult } from './results'
+export { withEvents } from './withEvents'

@@ -1,16 +1,20 @@
 import { activeConditions, measuredCard, WHOLE_CLASS, type LessonRecord, type Plan, type Reading } from '../lesson'
 import { convert } from '../quantity'
+import { oncePer } from './once'
 
 /** Rows that no other row supersedes, in the order they were written. */
-export function currentReadings(readings: Reading[]): Reading[] {
+export const currentReadings = oncePer((readings: Reading[]): Reading[] => {
   const superseded = new Set(readings.map((reading) => reading.supersedes))
   return readings.filter((reading) => !superseded.has(reading.id))
-}
+})
 
 /** The earlier forms of a reading, the newest first. */
 export function historyOf(reading: Reading, readings: Reading[]): Reading[] {
-  const earlier = readings.find((other) => other.id === reading.supersedes)
-  return earlier ? [earlier, ...historyOf(earlier, readings)] : []
+  if (reading.supersedes === null) return []
+  const byId = new Map(readings.map((other) => [other.id, other]))
+  const earlier: Reading[] = []
+  for (let at = byId.get(reading.supersedes); at; at = byId.get(at.supersedes ?? '')) earlier.push(at)
+  return earlier
 }
 
 /** A reading's place in the class grid. */
@@ -48,9 +52,11 @@ export function hasBegun(readings: Reading[], group?: string): boolean {
 
 /** Conditions and groups that somebody wrote something about: they stay in the plan, so that nothing loses its place. */
 export function usedIn(record: LessonRecord): { conditions: Set<string>; groups: Set<string> } {
-  const { readings, predictions, remarks } = record
+  const { readings, predictions, remarks, observations } = record
   return {
     conditions: new Set([...readings.map((row) => row.condition), ...predictions.flatMap((row) => row.order)]),
-    groups: new Set([...readings, ...predictions, ...remarks].map((row) => row.group).filter((group) => group !== WHOLE_CLASS)),
+    groups: new Set(
+      [...readings, ...predictions, ...remarks, ...observations].map((row) => row.group).filter((group) => group !== WHOLE_CLASS),
+    ),
   }
 }

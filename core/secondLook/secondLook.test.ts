@@ -15,7 +15,7 @@ import {
   type Plan,
 } from '../lesson'
 import { findingWords, fixWords } from '../wording'
-import { boardViewFor, isPlanFix, mend, placeToLookAt, readinessOf, secondLook, type FindingCode } from '.'
+import { boardViewFor, isPlanFix, mend, numbersAreShown, placeToLookAt, readinessOf, secondLook, type FindingCode } from '.'
 
 const codes = (plan: Plan, record: LessonRecord = emptyRecord) => secondLook(plan, record).map((finding) => finding.code)
 const [finished, halfPlanned] = demoLessons('2026-03-12', counter('d')) as [
@@ -237,4 +237,7 @@ it('boardViewFor follows the class', () => {
   expect(boardViewFor(plan, { ...emptyRecord, predictions: finished.record.predictions })).toBe('predict')
   expect(boardViewFor(plan, { ...emptyRecord, readings: [reading()] })).toBe('test')
   expect(boardViewFor(plan, all)).toBe('results')
+  expect(numbersAreShown(plan, [reading()], { results: 'quiet' })).toBe(false)
+  expect(numbersAreShown(plan, [reading()], { results: 'live' })).toBe(true)
+  expect(numbersAreShown(plan, all.readings, { results: 'quiet' })).toBe(true)
 })

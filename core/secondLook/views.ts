@@ -1,9 +1,14 @@
-import { activeConditions, measuredCard, type LessonRecord, type Plan, type Reading } from '../lesson'
+import {
+  activeConditions,
+  measuredCard,
+  type BoardState,
+  type BoardViewName,
+  type LessonRecord,
+  type Plan,
+  type Reading,
+} from '../lesson'
 import { gapsOf, isCounted, progressOf, type Cell } from '../record'
 import type { Finding } from './finding'
-
-export const BOARD_VIEWS = ['wonder', 'question', 'predict', 'test', 'results', 'agree'] as const
-export type BoardViewName = (typeof BOARD_VIEWS)[number]
 
 /** The place of the grid that a desk opens on: what is asked about, else the first gap, else the first place. */
 export function placeToLookAt(plan: Plan, readings: Reading[], findings: Finding[]): Cell | undefined {
@@ -20,4 +25,9 @@ export function boardViewFor(plan: Plan, { readings, predictions, conclusions }:
   if (readings.some(isCounted)) return gapsOf(plan, progressOf(plan, readings)).length === 0 ? 'results' : 'test'
   if (predictions.length > 0 && activeConditions(plan).length > 0) return 'predict'
   return measuredCard(plan) ? 'question' : 'wonder'
+}
+
+/** May numbers be seen on the board: the teacher lets them, or nobody has anything left to measure. */
+export function numbersAreShown(plan: Plan, readings: Reading[], { results }: Pick<BoardState, 'results'>): boolean {
+  return results === 'live' || gapsOf(plan, progressOf(plan, readings)).length === 0
 }

@@ -1,5 +1,5 @@
-import { timeAt, type Circuit, type DayOff, type Fit, type Jar } from '../clock'
-import { measuredCard, type ArrangementWay, type Clock, type Kind, type Plan } from '../lesson'
+import { timeAt, type Circuit, type Coming, type DayOff, type Fit, type Jar } from '../clock'
+import { letterOf, measuredCard, type ArrangementWay, type Clock, type Kind, type Plan } from '../lesson'
 import { writeShort } from '../quantity'
 import { conditionWithLetter, counted, nameOfGroup } from './names'
 
@@ -83,4 +83,36 @@ export function stopwatchWords(seconds: number): string {
 export function secondWords(seconds: number): string {
   const [whole, rest] = [Math.floor(seconds / 60), Math.round(seconds % 60)]
   return whole === 0 ? `${rest} s` : rest === 0 ? `${whole} min` : `${whole} min ${rest} s`
+}
+
+/**
+ * What comes next for a group, without the time. `'Cedar reads B tissue'`, to itself `'Read B tissue'`.
+ * @param to the group that is spoken to
+ */
+export function comingWords(plan: Plan, coming: Coming, to?: string): string {
+  if (coming.what === 'move') {
+    const extra = plan.arrangement.extra.find(({ id }) => id === coming.station)
+    const station = extra ? extra.name : conditionWithLetter(plan, coming.station)
+    const where = `${station}${copyWords(coming)}`
+    return to === undefined ? `${nameOfGroup(plan, coming.group)} to ${where}` : `Go to ${where}`
+  }
+  const { jar, place, what } = coming
+  const name = jarWords(plan, { ...jar, group: undefined }, place)
+  if (to !== undefined) return `${what === 'read' ? 'Read' : 'Start'} ${name}`
+  return jar.group === undefined ? `Everybody: ${what} ${name}` : `${nameOfGroup(plan, jar.group)} ${what}s ${name}`
+}
+
+/** `'now'`, or `'in 0:40'`. */
+export function soonWords(seconds: number): string {
+  return seconds <= 0 ? 'now' : `in ${stopwatchWords(Math.ceil(seconds))}`
+}
+
+/** Where somebody goes in a circuit, as short as it can be said: the letter, or a station's own name. `'B'`, `'Write up, place 2'` */
+export function stationWords(plan: Plan, move: Extract<Coming, { what: 'move' }>): string {
+  const extra = plan.arrangement.extra.find(({ id }) => id === move.station)
+  return `${extra ? extra.name : letterOf(plan, move.station)}${copyWords(move)}`
+}
+
+function copyWords({ copy }: Extract<Coming, { what: 'move' }>): string {
+  return copy === undefined ? '' : `, place ${copy + 1}`
 }

@@ -1,20 +1,16 @@
-import type { ClaimDoubt } from '../agree'
 import type { SupplyField } from '../kit'
 import { changedFactor, letterOf, type Plan } from '../lesson'
 import { unitOf, writeShort, withUnit } from '../quantity'
-import type { Finding, Fix } from '../secondLook'
+import type { Finding } from '../secondLook'
 import { conditionsWords, KIND_WORDS, trayWords } from './kinds'
-import { wayWords } from './ways'
-import { cautionWords, doerWords } from './cautions'
-import { minuteWords } from './clock'
+import { cautionSourceWords, cautionWords, doerWords } from './cautions'
 import { doubtWords } from './doubts'
 import { readErrorWords } from './errors'
 import { GRADE_NAMES, sentenceCase } from './evidence'
+import { doubtWordsOfConclusion } from './conclusionDoubts'
 import { amountWords, civilWords, dayWords, movedWords, PREPARATION_WORDS } from './kit'
-import { DAY_OFF_WORDS, secondWords } from './clock'
-import { cautionSourceWords } from './cautions'
-import { mendWords, wayOutWords } from './waysOut'
-import { chanceWords, conditionWithLetter, counted, list, nameOfCondition, nameOfGroup, STOP_NAMES, writeReading } from './names'
+import { DAY_OFF_WORDS, minuteWords, secondWords } from './clock'
+import { chanceWords, conditionWithLetter, counted, list, nameOfGroup, writeReading } from './names'
 
 export interface FindingWords {
   title: string
@@ -322,123 +318,4 @@ export function findingWords(finding: Finding, plan: Plan): FindingWords {
   }
 }
 
-/** What a button of the Second look says. */
-export function fixWords(fix: Fix, plan: Plan): string {
-  const letters = (ids: string[]) => list(ids.map((id) => letterOf(plan, id)))
-  switch (fix.code) {
-    case 'choose-change':
-      return `Change ${plan.factors.find((one) => one.id === fix.factor)?.name ?? 'it'}`
-    case 'choose-measure':
-      return `Measure ${plan.measures.find((one) => one.id === fix.measure)?.name ?? 'it'}`
-    case 'move-to-maybe':
-      return 'Move to Maybe'
-    case 'keep-noticed':
-      return 'It was noticed'
-    case 'make-factor-same':
-      return `Make ${letters(fix.conditions)} the same`
-    case 'leave-out':
-      return `Leave ${letters(fix.conditions)} out`
-    case 'say-how':
-      return 'One for all'
-    case 'remove-condition':
-      return `Take ${letterOf(plan, fix.condition)} out`
-    case 'treat-as-kinds':
-      return 'They are kinds'
-    case 'set-repeats':
-      return `Do ${counted(fix.repeats, 'repeat')}`
-    case 'take-levels':
-      return `Take ${list(fix.values.map((value) => writeShort(value)))} ${unitOf(plan.conditionUnit).symbol}`
-    case 'take-comparison':
-      return `Compare ${letters(fix.conditions)} only`
-    case 'set-words':
-      return `Take ${list(fix.words)}`
-    case 'set-times':
-      return `Take ${list(fix.times.map(String))} ${plan.watch.unit === 'day' ? 'days' : 'minutes'}`
-    case 'take-way':
-      return wayWords(fix.way, plan)
-    case 'set-groups':
-      return `Make ${counted(fix.groups, 'group')}`
-    case 'take-mend':
-      return mendWords(fix.mend).label
-    case 'take-way-out':
-      return wayOutWords(fix.way, plan, 'pieces').label
-    case 'set-date':
-      return `Start on ${dayWords(fix.date)}`
-    case 'acknowledge-own':
-    case 'acknowledge':
-      return 'Noted'
-    case 'keep-reading':
-      return 'It is right'
-    case 'correct-reading':
-      return `Make it ${writeReading(plan, fix.value, fix.unit)}`
-    case 'go':
-      return GO_WORDS[fix.target?.split('-')[0] ?? ''] ?? `Go to ${STOP_NAMES[fix.stop]}`
-  }
-}
-
 const SUPPLY_WORDS: Record<SupplyField, string> = { stock: 'Stock', pack: 'Pack', price: 'Price' }
-
-const GO_WORDS: Record<string, string> = {
-  title: 'Name it',
-  noticed: 'Write one',
-  new: 'Add one',
-  how: 'Write how',
-  condition: 'Change it',
-  conditions: 'Show conditions',
-  fair: 'Show the table',
-  times: 'Write the times',
-  words: 'Write the words',
-  expected: 'Change the plan',
-  method: 'Show the method',
-  amount: 'Write the amount',
-  stock: 'Change stock',
-  pack: 'Change the pack',
-  price: 'Change the price',
-  density: 'Say the density',
-  ways: 'Other ways',
-  more: 'Choose another',
-  getting: 'Show the list',
-  over: 'Other days',
-  trial: 'Fill in',
-  date: 'Choose a day',
-  order: 'Take predictions',
-  cell: 'Show it',
-  conclusion: 'Write it',
-}
-
-/** What a conclusion claims or leaves out, in words. */
-export function doubtWordsOfConclusion(doubt: ClaimDoubt, plan: Plan): FindingWords {
-  const quoted = (words: string[]) => list(words.slice(0, 3).map((word) => `“${word}”`))
-  switch (doubt.code) {
-    case 'claims-too-much':
-      return {
-        title: 'Claims more than the numbers',
-        text: `It says ${quoted(doubt.words)}, and the evidence is “${GRADE_NAMES[doubt.grade].toLowerCase()}”.`,
-        why: 'Say how sure you are, or claim less: “it looks as if”, “we cannot tell yet”.',
-      }
-    case 'claims-no-difference':
-      return {
-        title: 'No difference is a claim too',
-        text: `It says ${quoted(doubt.words)}, and the evidence is “${GRADE_NAMES[doubt.grade].toLowerCase()}”.`,
-        why: 'Not having found a difference is less than having shown that there is none.',
-      }
-    case 'names-another-winner':
-      return {
-        title: 'The numbers say otherwise',
-        text: `It names ${nameOfCondition(plan, doubt.named)}; the averages put ${nameOfCondition(plan, doubt.winner)} first.`,
-        why: 'Compare the sentence with the table once more.',
-      }
-    case 'no-numbers':
-      return {
-        title: 'No numbers in it',
-        text: 'Quote an average or two, so that anybody can check.',
-        why: 'A conclusion with numbers can be compared with the next class’s.',
-      }
-    case 'does-not-say-how-sure':
-      return {
-        title: 'How sure are you?',
-        text: 'Say how sure the class is, and why.',
-        why: 'How many groups agree, or how the gap compares with the wobble.',
-      }
-  }
-}

@@ -3,12 +3,15 @@ export { careLines, cautionSourceWords, cautionWords, doerWords, SAFETY_LAST_WOR
 export {
   ARRANGEMENT_WORDS,
   circuitVerdict,
+  comingWords,
   DAY_OFF_WORDS,
   endWords,
   fitVerdict,
   jarWords,
   minuteWords,
   secondWords,
+  soonWords,
+  stationWords,
   stopwatchWords,
   testSum,
   trialParts,
@@ -28,8 +31,10 @@ export {
 export { fairWords } from './fairness'
 export type { FairWords } from './fairness'
 export { csvProblemWords, cupboardProblemWords, fileProblemWords } from './files'
-export { doubtWordsOfConclusion, findingWords, fixWords } from './findings'
+export { doubtWordsOfConclusion } from './conclusionDoubts'
+export { findingWords } from './findings'
 export type { FindingWords } from './findings'
+export { fixWords } from './fixes'
 export {
   amountWords,
   civilWords,
@@ -47,6 +52,9 @@ export {
   USE_WORDS,
 } from './kit'
 export { limitWords, mendWords, wayOutWords } from './waysOut'
+export { lapWords, missedWords, raceEntry, refusedWords, trialAloud } from './station'
+export { journalGroup, journalWords, JOURNAL_WORDS } from './journal'
+export { clashPlace, clashValue } from './merge'
 export {
   BOARD_WORDS,
   chanceWords,
@@ -63,6 +71,7 @@ export {
   readingHeadings,
   STOP_NAMES,
   WONDER_WORDS,
+  whenWords,
   workedOutColumn,
   writeAverage,
   writeReading,

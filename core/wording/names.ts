@@ -4,6 +4,7 @@ import {
   measuredCard,
   momentOf,
   momentsOf,
+  type BoardViewName,
   type Method,
   type Phase,
   type Plan,
@@ -11,7 +12,6 @@ import {
   type Stop,
 } from '../lesson'
 import type { Instrument } from '../measuring'
-import type { BoardViewName } from '../secondLook'
 import { decimalsOf, unitOf, withUnit, writeNumber, writeQuantity, writeShort, type UnitCode } from '../quantity'
 
 export const STOP_NAMES: Record<Stop, string> = {
@@ -26,6 +26,7 @@ export const STOP_NAMES: Record<Stop, string> = {
 }
 
 export const BOARD_WORDS: Record<BoardViewName, string> = {
+  join: 'Joining',
   wonder: 'Noticed and wondered',
   question: 'The question',
   predict: 'Predictions',
@@ -69,10 +70,15 @@ export function nameOfCondition(plan: Plan, id: string): string {
 export function momentWords(plan: Plan, id: string): string {
   const moment = momentOf(plan, id)
   if (!moment) return id === '' ? '' : 'a time no longer in the plan'
-  const { half, time, place } = moment
+  return [whenWords(plan, id), moment.place].filter(Boolean).join(', ')
+}
+
+/** When a trial is read, wherever in it. `whenWords(plan, 't5p1') // '5 min'` */
+export function whenWords(plan: Plan, id: string): string {
+  const { half, time } = momentOf(plan, id) ?? {}
   if (half) return half
-  const when = time === undefined ? '' : plan.watch.unit === 'day' ? `day ${writeShort(time)}` : withUnit(writeShort(time), 'min')
-  return [when, place].filter(Boolean).join(', ')
+  if (time === undefined) return ''
+  return plan.watch.unit === 'day' ? `day ${writeShort(time)}` : withUnit(writeShort(time), 'min')
 }
 
 export function nameOfGroup(plan: Plan, id: string): string {

@@ -1,16 +1,15 @@
 import type { H3Event } from 'h3'
 import { Refusal } from './refusal'
 
-const PLAIN_LIMIT = 2_000_000
-const FILE_LIMIT = 25_000_000
+const LIMITS = { plain: 2_000_000, picture: 5_000_000, file: 60_000_000 }
+export type BodyKind = keyof typeof LIMITS
 
 /**
  * Reads a JSON body of bounded size. Text that a database cannot hold (a NUL, half a surrogate pair) is refused here, so that it
  * never gets further.
  */
-export async function readJsonBody(event: H3Event, kind: 'plain' | 'file'): Promise<unknown> {
-  const limit = kind === 'file' ? FILE_LIMIT : PLAIN_LIMIT
-  const text = await readText(event, limit)
+export async function readJsonBody(event: H3Event, kind: BodyKind): Promise<unknown> {
+  const text = await readText(event, LIMITS[kind])
   let body: unknown
   try {
     body = JSON.parse(text)

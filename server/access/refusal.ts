@@ -8,8 +8,10 @@ export interface RefusalBody {
 /** Thrown anywhere below a route to answer with a 4xx. */
 export class Refusal extends Error {
   constructor(
-    readonly status: 400 | 401 | 403 | 404 | 405 | 409 | 413 | 415,
+    readonly status: 400 | 401 | 403 | 404 | 409 | 413 | 423 | 429,
     readonly body: RefusalBody,
+    /** Seconds after which to try again. */
+    readonly after?: number,
   ) {
     super(body.message)
   }

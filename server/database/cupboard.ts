@@ -4,7 +4,8 @@ import type { NewThing } from '../../core/formats'
 import { USUAL_HELD, type School, type StockChange, type Thing } from '../../core/kit'
 import { withoutNoise } from '../../core/quantity'
 import type { Database } from './open'
-import { lessons, moves, settings, things } from './schema'
+import { lessons, moves, things } from './schema'
+import { loadSetting, saveSetting } from './settings'
 
 export interface Move {
   number: number
@@ -142,12 +143,11 @@ export async function countedBack(database: Database): Promise<Set<string>> {
 }
 
 export async function heldDaysOf(database: Database): Promise<School['held']> {
-  const [row] = await database.select().from(settings).where(eq(settings.name, HELD))
-  return row ? (row.value as School['held']) : USUAL_HELD
+  return (await loadSetting<School['held']>(database, HELD)) ?? USUAL_HELD
 }
 
 export async function saveHeldDays(database: Database, value: School['held']): Promise<void> {
-  await database.insert(settings).values({ name: HELD, value }).onConflictDoUpdate({ target: settings.name, set: { value } })
+  await saveSetting(database, HELD, value)
 }
 
 function toThing({ goneAt: _gone, ...thing }: typeof things.$inferSelect): Thing {

@@ -1,5 +1,6 @@
-import { and, asc, eq, gt, max } from 'drizzle-orm'
-import { announce, type LessonEvent, type NumberedEvent } from '../live/events'
+import { and, asc, eq, gt, inArray, max, sql } from 'drizzle-orm'
+import type { LessonEvent } from '../../core/lesson'
+import { announce, type NumberedEvent } from '../live/events'
 import type { Database } from './open'
 import { events } from './schema'
 
@@ -17,6 +18,7 @@ export async function storeAndAnnounce<T>(
   const recorded: NumberedEvent[] = []
   const answer = await database.transaction((transaction) =>
     work(transaction, async (bodies) => {
+      if (bodies.length === 0) return
       const at = new Date()
       const rows = await transaction
         .insert(events)
@@ -43,4 +45,15 @@ export async function lastEventNumber(database: Database, lesson: string): Promi
     .from(events)
     .where(eq(events.lesson, lesson))
   return row?.number ?? 0
+}
+
+/** What happened besides the rows of the record: the plan's changes, the board's, the stations'. */
+export async function listOtherEvents(database: Database, lesson: string): Promise<{ at: string; body: LessonEvent }[]> {
+  const kinds: LessonEvent['kind'][] = ['plan', 'board', 'station']
+  const rows = await database
+    .select({ at: events.at, body: events.body })
+    .from(events)
+    .where(and(eq(events.lesson, lesson), inArray(sql`${events.body}->>'kind'`, kinds)))
+    .orderBy(asc(events.number))
+  return rows.map(({ at, body }) => ({ at: at.toISOString(), body }))
 }

@@ -1,22 +1,25 @@
 import { randomInt, randomUUID } from 'node:crypto'
 import { and, asc, desc, eq, inArray, isNull } from 'drizzle-orm'
 import { migratePlan } from '../../core/formats'
-import { WHOLE_CLASS, type LessonRecord, type Plan } from '../../core/lesson'
+import { EMPTY_RECORD, USUAL_BOARD, WHOLE_CLASS, type BoardState, type LessonRecord, type Plan } from '../../core/lesson'
 import { CODE_WORDS } from './codeWords'
 import { listConclusions } from './conclusions'
 import { lastEventNumber, storeAndAnnounce } from './events'
 import type { Database } from './open'
+import { Known } from './known'
+import { listObservations } from './observations'
 import { listPredictions } from './predictions'
 import type { StoredPicture } from './pictures'
 import { listReadings, toReading } from './readings'
 import { listRemarks } from './remarks'
-import { conclusions, lessons, pictures, predictions, readings, remarks } from './schema'
+import { conclusions, lessons, observations, pictures, predictions, readings, remarks } from './schema'
 
 export interface StoredLesson {
   id: string
   plan: Plan
   revision: number
   code: string
+  board: BoardState
   archived: boolean
   savedAt: string
 }
@@ -28,9 +31,13 @@ export interface WholeLesson {
   event: number
 }
 
-export async function findLesson(database: Database, id: string): Promise<StoredLesson | undefined> {
-  const [row] = await database.select().from(lessons).where(eq(lessons.id, id))
-  return row && toLesson(row)
+export const knownLessons = new Known<StoredLesson>()
+
+export function findLesson(database: Database, id: string): Promise<StoredLesson | undefined> {
+  return knownLessons.find(id, async () => {
+    const [row] = await database.select().from(lessons).where(eq(lessons.id, id))
+    return row && toLesson(row)
+  })
 }
 
 export async function findLessonByCode(database: Database, code: string): Promise<StoredLesson | undefined> {
@@ -52,6 +59,7 @@ async function loadRecord(database: Database, id: string): Promise<LessonRecord>
     predictions: await listPredictions(database, id),
     conclusions: await listConclusions(database, id),
     remarks: await listRemarks(database, id),
+    observations: await listObservations(database, id),
   }
 }
 
@@ -61,9 +69,7 @@ export async function listLessons(database: Database): Promise<{ lesson: StoredL
   const ids = rows.map((row) => row.id)
   if (ids.length === 0) return []
   const allReadings = await database.select().from(readings).where(inArray(readings.lesson, ids)).orderBy(asc(readings.sequence))
-  const records = new Map(
-    ids.map((id): [string, LessonRecord] => [id, { readings: [], predictions: [], conclusions: [], remarks: [] }]),
-  )
+  const records = new Map(ids.map((id): [string, LessonRecord] => [id, { ...EMPTY_RECORD, readings: [] }]))
   for (const row of allReadings) records.get(row.lesson)!.readings.push(toReading(row))
   for (const id of ids) {
     records.get(id)!.predictions = await listPredictions(database, id)
@@ -100,8 +106,9 @@ export async function addLesson(
     for (const some of chunks(ofLesson(record?.predictions ?? []))) await transaction.insert(predictions).values(some)
     for (const some of chunks(ofLesson(record?.conclusions ?? []))) await transaction.insert(conclusions).values(some)
     for (const some of chunks(ofLesson(record?.remarks ?? []))) await transaction.insert(remarks).values(some)
+    for (const some of chunks(ofLesson(record?.observations ?? []))) await transaction.insert(observations).values(some)
     for (const picture of hook) await transaction.insert(pictures).values({ ...picture, lesson: row.id, at: now })
-    return toLesson({ ...row, archivedAt: null })
+    return toLesson({ ...row, board: null, archivedAt: null })
   })
 }
 
@@ -118,8 +125,22 @@ export async function savePlan(database: Database, id: string, plan: Plan, revis
     if (row) await record([{ kind: 'plan', revision: row.revision }])
     return row
   })
+  knownLessons.forget(id)
   if (saved) return { ok: true, revision: saved.revision }
   return { ok: false, code: 'stale', revision: (await findLesson(database, id))?.revision ?? 0 }
+}
+
+/** Changes what the board shows, and tells everybody who watches. */
+export async function saveBoard(database: Database, id: string, change: Partial<BoardState>): Promise<BoardState> {
+  const board = await storeAndAnnounce(database, id, async (transaction, record) => {
+    const [row] = await transaction.select({ board: lessons.board }).from(lessons).where(eq(lessons.id, id)).for('update')
+    const next = { ...USUAL_BOARD, ...row?.board, ...change }
+    await transaction.update(lessons).set({ board: next }).where(eq(lessons.id, id))
+    await record([{ kind: 'board', board: next }])
+    return next
+  })
+  knownLessons.forget(id)
+  return board
 }
 
 export async function setArchived(database: Database, id: string, archived: boolean): Promise<void> {
@@ -127,6 +148,7 @@ export async function setArchived(database: Database, id: string, archived: bool
     .update(lessons)
     .set({ archivedAt: archived ? new Date() : null })
     .where(eq(lessons.id, id))
+  knownLessons.forget(id)
 }
 
 /** Groups and conditions that have rows, and so must stay in the plan. */
@@ -138,7 +160,7 @@ export async function usedIds(database: Database, id: string): Promise<{ groups:
   const predicted = await listPredictions(database, id)
   return {
     groups: new Set(
-      [...used, ...predicted, ...(await listRemarks(database, id))]
+      [...used, ...predicted, ...(await listRemarks(database, id)), ...(await listObservations(database, id))]
         .map((row) => row.group)
         .filter((group) => group !== WHOLE_CLASS),
     ),
@@ -159,6 +181,7 @@ function toLesson(row: typeof lessons.$inferSelect): StoredLesson {
     plan: migratePlan(row.plan, row.plan.schemaVersion) as Plan,
     revision: row.revision,
     code: row.code,
+    board: row.board ?? USUAL_BOARD,
     archived: row.archivedAt !== null,
     savedAt: row.savedAt.toISOString(),
   }

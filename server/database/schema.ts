@@ -14,8 +14,8 @@ import {
 } from 'drizzle-orm/pg-core'
 import type { Calendar } from '../../core/clock'
 import type { Thing } from '../../core/kit'
-import type { Plan, Prediction, Reading, SaidRemark } from '../../core/lesson'
-import type { LessonEvent } from '../live/events'
+import type { BoardState, Observation, Plan, Prediction, Reading, SaidRemark } from '../../core/lesson'
+import type { LessonEvent } from '../../core/lesson'
 
 const when = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' }).notNull()
 const lesson = () =>
@@ -32,6 +32,8 @@ export const lessons = pgTable('lessons', {
   revision: integer('revision').notNull(),
   /** What a group types in to open its station. */
   code: text('code').notNull().unique(),
+  /** What the board shows; null until somebody changes it. */
+  board: jsonb('board').$type<BoardState>(),
   archivedAt: timestamp('archived_at', { withTimezone: true, mode: 'date' }),
   createdAt: when('created_at'),
   savedAt: when('saved_at'),
@@ -95,7 +97,26 @@ export const remarks = pgTable(
   (table) => [index('remarks_of_lesson').on(table.lesson, table.sequence)],
 )
 
-/** Pictures of the hook. The plan names them; a copy of a lesson has the same picture under the same id. */
+/** What groups saw while they tested. */
+export const observations = pgTable(
+  'observations',
+  {
+    id: uuid('id').primaryKey(),
+    sequence: bigserial('sequence', { mode: 'number' }).notNull(),
+    lesson: lesson(),
+    group: text('group').notNull(),
+    condition: text('condition'),
+    repeat: integer('repeat'),
+    kind: text('kind').$type<Observation['kind']>().notNull(),
+    text: text('text').notNull(),
+    picture: uuid('picture'),
+    by: text('by').$type<Observation['by']>().notNull(),
+    at: when('at'),
+  },
+  (table) => [index('observations_of_lesson').on(table.lesson, table.sequence)],
+)
+
+/** Pictures of the hook, of ordered words and of observations. The plan and the rows name them; a copy of a lesson has the same picture under the same id. */
 export const pictures = pgTable(
   'pictures',
   {
@@ -137,8 +158,12 @@ export const events = pgTable(
 /** One row per joined station; the token itself is not kept, only its hash. */
 export const stations = pgTable('stations', {
   tokenHash: text('token_hash').primaryKey(),
+  /** What the desk calls it by. */
+  id: uuid('id').notNull().unique().defaultRandom(),
   lesson: lesson(),
   group: text('group').notNull(),
+  /** Sends nothing until the desk lets it go on. */
+  locked: boolean('locked').notNull().default(false),
   at: when('at'),
 })
 

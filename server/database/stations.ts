@@ -1,26 +1,84 @@
-import { createHash, randomBytes } from 'node:crypto'
-import { eq } from 'drizzle-orm'
+import { createHash, randomBytes, randomUUID } from 'node:crypto'
+import { and, asc, eq } from 'drizzle-orm'
+import type { StationEvent } from '../../core/lesson'
+import { storeAndAnnounce } from './events'
+import { Known } from './known'
 import type { Database } from './open'
 import { stations } from './schema'
 
 export interface Station {
+  id: string
   lesson: string
   group: string
+  locked: boolean
+  at: string
 }
 
 /** A token for one lesson and one group. Only its hash is kept. */
-export async function addStation(database: Database, { lesson, group }: Station): Promise<string> {
+export async function addStation(database: Database, { lesson, group }: { lesson: string; group: string }): Promise<string> {
   const token = randomBytes(32).toString('hex')
-  await database.insert(stations).values({ tokenHash: hashOf(token), lesson, group, at: new Date() })
+  const id = randomUUID()
+  await storeAndAnnounce(database, lesson, async (transaction, record) => {
+    await transaction.insert(stations).values({ tokenHash: hashOf(token), id, lesson, group, at: new Date() })
+    await record([{ kind: 'station', change: 'joined', station: id, group }])
+  })
   return token
 }
 
-export async function findStation(database: Database, token: string): Promise<Station | undefined> {
-  const [row] = await database
-    .select()
-    .from(stations)
-    .where(eq(stations.tokenHash, hashOf(token)))
-  return row && { lesson: row.lesson, group: row.group }
+export const knownStations = new Known<Station>()
+
+export function findStation(database: Database, token: string): Promise<Station | undefined> {
+  const hash = hashOf(token)
+  return knownStations.find(hash, async () => {
+    const [row] = await database.select().from(stations).where(eq(stations.tokenHash, hash))
+    return row && toStation(row)
+  })
+}
+
+export async function listStations(database: Database, lesson: string): Promise<Station[]> {
+  const rows = await database.select().from(stations).where(eq(stations.lesson, lesson)).orderBy(asc(stations.at))
+  return rows.map(toStation)
+}
+
+/** Moves, locks or lets go on some stations of a lesson, all where none are named; those that are so already are left alone. */
+export async function changeStations(
+  database: Database,
+  lesson: string,
+  ids: string[] | undefined,
+  change: { group?: string; locked?: boolean },
+): Promise<void> {
+  await storeAndAnnounce(database, lesson, async (transaction, record) => {
+    const chosen = (await listStations(transaction, lesson)).filter(({ id }) => ids === undefined || ids.includes(id))
+    const events: StationEvent[] = []
+    for (const { id, group, locked } of chosen) {
+      const moves = change.group !== undefined && change.group !== group
+      const turns = change.locked !== undefined && change.locked !== locked
+      if (!moves && !turns) continue
+      await transaction.update(stations).set(change).where(eq(stations.id, id))
+      if (moves) events.push({ kind: 'station', change: 'moved', station: id, group, to: change.group })
+      if (turns) events.push({ kind: 'station', change: change.locked ? 'locked' : 'unlocked', station: id, group })
+    }
+    if (events.length > 0) await record(events)
+  })
+  knownStations.forgetAll()
+}
+
+/** Its token opens nothing any more. Answers whether there was such a station. */
+export async function removeStation(database: Database, lesson: string, id: string): Promise<boolean> {
+  const removed = await storeAndAnnounce(database, lesson, async (transaction, record) => {
+    const [row] = await transaction
+      .delete(stations)
+      .where(and(eq(stations.lesson, lesson), eq(stations.id, id)))
+      .returning()
+    if (row) await record([{ kind: 'station', change: 'removed', station: id, group: row.group }])
+    return row !== undefined
+  })
+  knownStations.forgetAll()
+  return removed
+}
+
+function toStation({ tokenHash: _hash, at, ...station }: typeof stations.$inferSelect): Station {
+  return { ...station, at: at.toISOString() }
 }
 
 function hashOf(token: string): string {

@@ -6,18 +6,18 @@ import type { Database } from '../database/open'
 import { addReadings } from '../database/readings'
 import { checkPlaces, idTaken } from './checkRows'
 
-/** Writes readings down for a lesson with the server's time, and answers how many were new. */
+/** Writes readings down for a lesson with the time they were entered at, and answers how many were new. */
 export async function writeReadings(
   database: Database,
   lesson: StoredLesson,
   readings: NewReading[],
   by: Source,
+  at = new Date().toISOString(),
 ): Promise<{ added: number }> {
   checkPlaces(
     lesson.plan,
     readings.map(({ group, condition }) => ({ group, conditions: [condition] })),
   )
-  const at = new Date().toISOString()
   const result = await addReadings(
     database,
     lesson.id,

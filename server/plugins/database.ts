@@ -4,6 +4,7 @@ import { withThings } from '../../core/kit'
 import { demoLessons } from '../../library/demo'
 import { demoCalendar, demoCupboard } from '../../library/demoSchool'
 import { saveCalendar } from '../database/calendars'
+import { resumeClassMode, turnOff } from '../access/classMode'
 import { closeDatabase, openOnce } from '../database/connection'
 import { saveThing } from '../database/cupboard'
 import { addLesson } from '../database/lessons'
@@ -12,14 +13,15 @@ import { endStreams } from '../live/stream'
 
 /** How scripts/start.mjs, which serves the built server, learns that it is ready and tells it to close. */
 export interface Lifecycle {
-  ready: Promise<{ warning: string | undefined }>
+  ready: Promise<{ warning: string | undefined; classMode: boolean }>
   close(): Promise<void>
 }
 
 export default defineNitroPlugin(() => {
   const ready = openOnce().then(async ({ database, warning, fresh }) => {
     if (fresh && process.env.JOLLY_BEAKER_DEMO === 'yes') await loadDemo(database)
-    return { warning }
+    if (process.env.JOLLY_BEAKER_CLASS_MODE === 'off') await turnOff()
+    return { warning, classMode: await resumeClassMode() }
   })
   ready.catch(() => undefined)
   const close = async () => {

@@ -1,30 +1,18 @@
 import { randomUUID } from 'node:crypto'
-import { readdirSync } from 'node:fs'
 import { request } from 'node:http'
 import { beforeAll, describe, expect, inject, it } from 'vitest'
 import { clientFor, prediction, reading, type WholeLesson } from './client'
+import { addressOf, ROUTES } from './routes'
 
 const base = inject('base')
 const { call, newLesson, open, joinStation } = clientFor(base)
 
-interface Route {
-  method: string
-  path: string
-}
-
-/** Every route there is, read from the folder, so that a new one is thrown at as well. */
-const routes: Route[] = readdirSync('server/api', { recursive: true, encoding: 'utf8' })
-  .filter((file) => file.endsWith('.ts') && !file.includes('[...]'))
-  .map((file) => {
-    const [, path = '', method = 'get'] = /^(.*?)\.(get|post|put|delete)\.ts$/.exec(file) ?? []
-    return { method: method.toUpperCase(), path: `/api/${path.replace(/(^|\/)index$/, '')}`.replace(/\/$/, '') }
-  })
-const taking = routes.filter(({ method, path }) => method !== 'GET' && !path.endsWith('/duplicate'))
+const taking = ROUTES.filter(({ method, path }) => (method === 'POST' || method === 'PUT') && !path.endsWith('/duplicate'))
 
 const THING = randomUUID()
 let lesson: WholeLesson['lesson']
 let token: Record<string, string>
-const address = (path: string, id = lesson.id) => path.replace('[lesson]', id).replace('[thing]', THING)
+const address = (path: string, id = lesson.id) => addressOf(path, id, THING)
 
 beforeAll(async () => {
   ;({ lesson } = await newLesson())
@@ -88,7 +76,7 @@ const WRONG_VALUES: unknown[] = [
 const WRONG_IDS = ['nope', randomUUID(), '%00', '..%2F..%2Fetc', `${'9'.repeat(3000)}`, "';--", '%F0%9F%A7%AA', '%E0%A4%A']
 
 describe('whatever is thrown at it', () => {
-  it('knows its routes', () => expect(routes.length).toBeGreaterThan(15))
+  it('knows its routes', () => expect(ROUTES.length).toBeGreaterThan(15))
 
   it('every route answers a body it cannot use with a 4xx in the one shape, and changes nothing', async () => {
     const before = await everything()
@@ -98,7 +86,7 @@ describe('whatever is thrown at it', () => {
 
   it('every route about a lesson answers an id it does not know with a 4xx', async () => {
     const before = await everything()
-    for (const { method, path } of routes.filter((route) => route.path.includes('[lesson]'))) {
+    for (const { method, path } of ROUTES.filter((route) => route.path.includes('[lesson]'))) {
       for (const id of WRONG_IDS) await mustRefuse(method, address(path, id), method === 'GET' ? undefined : {})
     }
     expect(await everything()).toEqual(before)

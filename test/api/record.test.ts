@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { describe, expect, inject, it } from 'vitest'
 import { WHOLE_CLASS } from '../../core/lesson'
-import type { LessonEvent } from '../../server/live/events'
+import type { LessonEvent } from '../../core/lesson'
 import { clientFor, prediction, reading } from './client'
 
 const base = inject('base')
@@ -31,6 +31,30 @@ describe('readings', () => {
       body: { code: 'supersedes-unknown' },
     })
     expect((await open(lesson.id)).record.readings).toEqual([])
+  })
+
+  it('of a class that writes all at once, each is stored or refused for itself, however they are put together', async () => {
+    const { lesson } = await newLesson()
+    const other = (await newLesson()).lesson
+    const taken = reading(other.plan)
+    await call('POST', `/api/lessons/${other.id}/readings`, { readings: [taken] })
+    const rows = Array.from({ length: 40 }, (_, place) =>
+      reading(lesson.plan, { value: place, group: lesson.plan.groups[place % 7]!.id }),
+    )
+    const again = rows[7]!
+    const lost = reading(lesson.plan, { supersedes: randomUUID() })
+    const foreign = reading(lesson.plan, { id: taken.id })
+    const elsewhere = reading(lesson.plan, { supersedes: rows[1]!.id })
+    const sent = [...rows.slice(0, 20), lost, again, foreign, ...rows.slice(20), elsewhere]
+    const answers = await Promise.all(
+      sent.map((row) => call<{ added?: number; code?: string }>('POST', `/api/lessons/${lesson.id}/readings`, { readings: [row] })),
+    )
+    const refused = answers.flatMap(({ status, body }) => (status === 409 ? [body.code] : []))
+    expect(refused.sort()).toEqual(['id-taken', 'supersedes-unknown', 'supersedes-unknown'])
+    expect(answers.reduce((sum, { body }) => sum + (body.added ?? 0), 0)).toBe(rows.length)
+    const stored = (await open(lesson.id)).record.readings.map(({ id }) => id)
+    expect(stored).toHaveLength(rows.length)
+    expect(new Set(stored)).toEqual(new Set(rows.map(({ id }) => id)))
   })
 })
 

@@ -55,7 +55,7 @@ it('what only says that it is a picture is refused, and so are too many', async 
   ]) {
     expect(await call('POST', path, picture(data))).toMatchObject({ status: 400, body: { field: 'data' } })
   }
-  for (let count = 0; count < 60; count += 1) await call('POST', path, picture())
+  for (let count = 0; count < 120; count += 1) await call('POST', path, picture())
   expect(await call('POST', path, picture())).toMatchObject({ status: 409, body: { code: 'too-many-pictures' } })
 })
 

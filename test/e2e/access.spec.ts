@@ -1,12 +1,12 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
-import { withGroups, type Plan } from '../../core/lesson'
+import { BOARD_VIEWS, withGroups, type Plan } from '../../core/lesson'
 import { randomUUID } from 'node:crypto'
 import { client, expect, joinStation, openStop, test } from './house'
 
 const PRINTOUTS = [
   ...['trays', 'labels', 'picking', 'shopping', 'getting-ready', 'count-back', 'rota', 'jobs'],
-  ...['planning', 'planning-blank', 'slips', 'words', 'report'],
+  ...['planning', 'planning-blank', 'slips', 'words', 'record', 'report'],
 ]
 const STOPS = ['wonder', 'plan', 'kit', 'clock', 'predict', 'test', 'results', 'agree']
 
@@ -66,11 +66,14 @@ test('axe finds nothing on the board, light and dark', async ({ page, baseURL })
   test.setTimeout(180_000)
   const lesson = await demoLesson(baseURL)
   await page.goto(`/board/${lesson.id}`)
-  for (let view = 0; view < 6; view += 1) {
+  for (const [view, name] of BOARD_VIEWS.entries()) {
     await page.getByRole('navigation').getByRole('button').nth(view).click()
-    if (view === 4) await expect(page.locator('.results-chart svg')).toBeVisible()
+    if (name === 'results') {
+      await page.getByRole('button', { name: 'Show them now' }).click()
+      await expect(page.locator('.results-chart svg')).toBeVisible()
+    }
     for (const mode of ['light', 'dark']) {
-      await expectAccessible(page, `board ${view} ${mode}`)
+      await expectAccessible(page, `board ${name} ${mode}`)
       await page.keyboard.press('d')
     }
   }
@@ -149,12 +152,31 @@ test('a station has nothing for axe to find and fits 360 x 640', async ({ page, 
   await expectNothingSticksOut(page, 'saying')
   await page.getByRole('button', { name: 'Back', exact: true }).click()
   await page.getByRole('button', { name: 'Later' }).click()
+  await page.getByRole('button', { name: 'Write, sketch or photograph what you see' }).click()
+  await expectAccessible(page, 'observing')
+  await expectNothingSticksOut(page, 'observing')
+  await page.getByRole('button', { name: 'Back', exact: true }).click()
   await expectAccessible(page, 'a trial')
   await expectNothingSticksOut(page, 'a trial')
   const small = await page
     .locator('.keys button, .entry .button')
     .evaluateAll((buttons) => buttons.filter((button) => button.getBoundingClientRect().height < 56).length)
   expect(small).toBe(0)
+})
+
+test('axe finds nothing in the journal and where class mode and stations are looked after', async ({ page, baseURL }) => {
+  const lesson = await demoLesson(baseURL)
+  await page.goto(`/journal/${lesson.id}`)
+  await expect(page.getByRole('row').nth(5)).toBeVisible()
+  await expectAccessible(page, 'the journal')
+  await openStop(page, lesson.id, 'test')
+  await page.getByRole('button', { name: 'Let tablets join' }).click()
+  await expect(page.getByLabel(/^Passphrase for the desk/)).toBeVisible()
+  await expectAccessible(page, 'class mode')
+  await page.keyboard.press('Escape')
+  await page.getByRole('button', { name: /^Stations|stations? there$/ }).click()
+  await expect(page.getByRole('dialog', { name: 'Stations' })).toBeVisible()
+  await expectAccessible(page, 'stations')
 })
 
 test('the board holds ten groups, eight conditions with long names and five repeats', async ({ page, baseURL }) => {
@@ -169,7 +191,7 @@ test('the board holds ten groups, eight conditions with long names and five repe
   const plan: Plan = { ...withGroups(lesson.plan, 10, randomUUID), conditions, repeats: 5, materials: [] }
   expect((await call('PUT', `/api/lessons/${lesson.id}/plan`, { plan, revision: lesson.revision })).status).toBe(200)
   await page.goto(`/board/${lesson.id}`)
-  for (let view = 0; view < 6; view += 1) {
+  for (const [view, name] of BOARD_VIEWS.entries()) {
     await page.getByRole('navigation').getByRole('button').nth(view).click()
     const cut = await page.evaluate(() => {
       const frame = document.querySelector('.board > main')!.getBoundingClientRect()
@@ -182,7 +204,7 @@ test('the board holds ten groups, eight conditions with long names and five repe
         .filter(({ box, inside }) => !inside && box.width > 0 && (box.right > frame.right + 1 || box.bottom > frame.bottom + 1))
         .map(({ text }) => text)
     })
-    expect(cut, `view ${view}`).toEqual([])
+    expect(cut, `view ${name}`).toEqual([])
   }
   await openStop(page, lesson, 'test')
   await expectNothingSticksOut(page, 'a wide grid')

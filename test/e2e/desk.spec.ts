@@ -126,8 +126,9 @@ test('a plan changed in another window is not overwritten', async ({ page, baseU
     revision: lesson.revision,
   })
   await page.getByLabel('Name of the lesson').fill('From here')
-  await expect(page.getByText('This plan was changed in another window meanwhile.')).toBeVisible()
-  await page.getByRole('button', { name: 'Load the newer plan' }).click()
+  const ask = page.getByRole('dialog', { name: 'Another desk changed the same place' })
+  await ask.getByLabel('the other desk’s: From elsewhere').check()
+  await ask.getByRole('button', { name: 'Go on with these' }).click()
   await expect(page.getByLabel('Name of the lesson')).toHaveValue('From elsewhere')
   expect((await open(lesson.id)).lesson.plan.title).toBe('From elsewhere')
 })
@@ -188,4 +189,61 @@ test('the Second look leads to the odd number and mends it', async ({ page, base
   await page.getByRole('complementary').getByRole('button', { name: 'Make it 59' }).click()
   await expect(cell(page, 'Elm', 'A kitchen roll', 1)).toHaveValue('59')
   await expect(page.getByText('was written as 5.9')).toBeHidden()
+})
+
+test('seven groups, four papers and three repeats are keyed in by keyboard alone, odd numbers answered with single keys', async ({
+  page,
+  baseURL,
+}) => {
+  test.setTimeout(180_000)
+  const { newLesson, open } = client(baseURL)
+  const { lesson } = await newLesson()
+  await openStop(page, lesson, 'test')
+  const usual = [61, 52, 23, 14]
+  const sheets = lesson.plan.groups.map((_, group) =>
+    usual.flatMap((value, condition) => [0, 1, 2].map((repeat) => value + ((group + condition + repeat) % 4))),
+  )
+  sheets[2]![4] = 5.4
+  sheets[5]![0] = 20
+  const began = Date.now()
+  for (
+    let presses = 0;
+    presses < 200 && !(await cell(page, 'Alder', 'A kitchen roll', 1).evaluate((one) => one === document.activeElement));
+    presses += 1
+  )
+    await page.keyboard.press('Tab')
+  for (const [row, values] of sheets.entries()) {
+    for (const value of values) {
+      await page.keyboard.type(String(value))
+      await page.keyboard.press('Tab')
+    }
+    if (row < sheets.length - 1) await expect(cell(page, lesson.plan.groups[row + 1]!.name, 'A kitchen roll', 1)).toBeFocused()
+  }
+  await expect(page.getByText('12 of 12')).toHaveCount(7)
+  expect(Date.now() - began).toBeLessThan(120_000)
+  await expect.poll(async () => (await open(lesson.id)).record.readings.length).toBe(84)
+
+  const odd = page.getByRole('region', { name: 'Odd numbers' })
+  await expect(odd.getByRole('listitem')).toHaveCount(2)
+  await page.keyboard.press('Escape')
+  await page.locator('#work').focus()
+  await page.keyboard.press('o')
+  await expect(odd.getByRole('listitem').first()).toBeFocused()
+  await page.keyboard.press('ArrowDown')
+  await page.keyboard.press('ArrowUp')
+  const first = await odd.getByRole('listitem').first().innerText()
+  await page.keyboard.press(first.startsWith('Cedar') ? 'f' : 'a')
+  if (!first.startsWith('Cedar')) await page.keyboard.press('1')
+  await expect(odd.getByRole('listitem')).toHaveCount(1)
+  await expect(odd.getByRole('listitem')).toBeFocused()
+  await page.keyboard.press(first.startsWith('Cedar') ? 'a' : 'f')
+  if (first.startsWith('Cedar')) await page.keyboard.press('1')
+  await expect(odd).toBeHidden()
+  const { readings } = (await open(lesson.id)).record
+  expect(readings.at(-1)).toMatchObject(
+    first.startsWith('Cedar')
+      ? { status: 'set-aside', reason: 'we let go too late', value: 20 }
+      : { status: 'kept', value: 54, confirmed: true },
+  )
+  expect(readings.filter(({ supersedes }) => supersedes !== null)).toHaveLength(2)
 })

@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
-import type { Method } from '../../core/lesson'
-import { client, expect, joinStation, lessonWith, test } from './house'
+import { readBy, withKind, type Method } from '../../core/lesson'
+import { client, enterNumber, expect, joinStation, lessonWith, openStop, saved, test } from './house'
 
 /** A station that measures soaked paper with another method, at its first trial that counts. */
 async function stationWith(page: Page, baseURL: string | undefined, method: Partial<Method>, device: string) {
@@ -88,4 +88,109 @@ test('the level on a picture is moved by keyboard, and a simulated probe sends u
   await expect(page.getByText('Taken:')).toBeVisible()
   await write()
   await expect.poll(async () => (await readings()).length).toBe(2)
+})
+
+test('one lap timer takes the times of several, and a tap can be taken back', async ({ page, baseURL }) => {
+  const method = { unit: 's', resolution: 0.1, expectedLow: null, expectedHigh: null } as const
+  const { readings } = await stationWith(page, baseURL, method, 'lap timer for several at once')
+  await page.getByRole('button', { name: 'Start all' }).click()
+  for (const name of ['tissue', 'kitchen roll']) await page.getByRole('button', { name }).click()
+  await page.getByRole('button', { name: 'One back' }).click()
+  await expect(page.getByRole('button', { name: 'kitchen roll' })).toBeEnabled()
+  await page.getByRole('button', { name: 'card' }).click()
+  await page.getByRole('button', { name: 'Write these down' }).click()
+  await expect
+    .poll(async () => (await readings()).map(({ condition, repeat }) => [condition, repeat]))
+    .toEqual([
+      ['tissue', 1],
+      ['card', 1],
+    ])
+  const times = (await readings()).map(({ value }) => value)
+  expect(times[1]!).toBeGreaterThanOrEqual(times[0]!)
+  await expect(page.getByText('2 of 12 done')).toBeVisible()
+})
+
+test('a second reader looks without having seen the first number, jobs turn by seat', async ({ page, baseURL }) => {
+  const lesson = await lessonWith(baseURL, (plan) => {
+    plan.practice = 0
+    plan.secondReader = true
+    plan.groups[2]!.away = [1]
+  })
+  const readings = async () => (await client(baseURL).open(lesson.id)).record.readings
+  await page.setViewportSize({ width: 640, height: 360 })
+  await joinStation(page, lesson.code, 'Cedar')
+  await page.getByRole('button', { name: 'Later' }).click()
+  const jobs = page.getByRole('list', { name: 'Jobs in this trial' })
+  await expect(jobs).toHaveText(/2\s*starter\s*3\s*measurer\s*4\s*recorder\s*2\s*checker/)
+  await enterNumber(page, '61')
+  await expect(page.getByText('Second reader: look yourself')).toBeVisible()
+  await expect(page.getByText('61')).toHaveCount(0)
+  await page.getByLabel('The number').fill('6,4 cm')
+  await page.getByRole('button', { name: 'That is what I see' }).click()
+  await page.getByRole('button', { name: 'It is 64' }).click()
+  await expect(jobs).toHaveText(/3\s*starter/)
+  await enterNumber(page, '52')
+  await page.getByLabel('The number').fill('53')
+  await page.getByRole('button', { name: 'That is what I see' }).click()
+  await expect
+    .poll(async () => (await readings()).map(({ value, confirmed, reason }) => [value, confirmed, reason]))
+    .toEqual([
+      [64, true, 'the other reader saw 61'],
+      [52, true, ''],
+    ])
+})
+
+test('several places of a jar are read at one go, by the countdown of the class’s clock', async ({ page, baseURL }) => {
+  const lesson = await lessonWith(baseURL, (plan) => {
+    Object.assign(plan, withKind(plan, 'over-time'))
+    plan.watch = { unit: 'min', times: [0, 3], places: ['top', 'bottom'], instruments: 1, among: 'group' }
+    plan.practice = 0
+    plan.repeats = 1
+  })
+  const { call, open } = client(baseURL)
+  await page.setViewportSize({ width: 390, height: 844 })
+  await joinStation(page, lesson.code, 'Elm')
+  await page.getByRole('button', { name: 'Later' }).click()
+  await page.getByLabel('top').fill('61')
+  await page.getByLabel('bottom').fill('deep')
+  await page.getByRole('button', { name: 'Write them down' }).click()
+  await expect(page.getByRole('alert')).toContainText('not a number')
+  await page.getByLabel('bottom').fill('5,2 cm')
+  await page.getByRole('button', { name: 'Write them down' }).click()
+  await expect(page.getByRole('heading', { name: 'tissue' })).toBeVisible()
+  await expect
+    .poll(async () => (await open(lesson.id)).record.readings.map(({ moment, value }) => [moment, value]))
+    .toEqual([
+      ['t0p1', 61],
+      ['t0p2', 52],
+    ])
+  const clockStarted = new Date(Date.now() - 170_000).toISOString()
+  await call('PUT', `/api/lessons/${lesson.id}/board`, { clockStarted, results: 'quiet' })
+  await expect(page.getByRole('timer').filter({ hasText: /Read A kitchen roll\s+in 0:(0\d|10)/ })).toBeVisible()
+  await expect(page.getByRole('timer').filter({ hasText: /Read A kitchen roll\s+now/ })).toBeVisible({ timeout: 15_000 })
+  const board = await page.context().newPage()
+  await board.goto(`/board/${lesson.id}`)
+  await board.getByRole('button', { name: 'Testing' }).click()
+  await expect(board.getByRole('list', { name: 'Coming up' })).toContainText('Everybody: read A kitchen roll')
+})
+
+test('ordered words have pictures, the teacher’s own or a glass that fills', async ({ page, baseURL }) => {
+  const lesson = await lessonWith(baseURL, (plan) => {
+    Object.assign(plan, withKind(plan, 'describe'))
+    plan.measures[0]!.method = readBy(plan.measures[0]!.method, 'words')
+  })
+  await openStop(page, lesson, 'plan')
+  await page.getByText('How we measure').click()
+  await page.getByRole('button', { name: 'Only yes or no' }).click()
+  const picture = await page.screenshot()
+  await page.getByLabel('+ picture for yes').setInputFiles({ name: 'yes.png', mimeType: 'image/png', buffer: picture })
+  await expect(page.getByRole('button', { name: 'yes without its picture' })).toBeVisible()
+  await saved(page)
+  const station = await page.context().newPage()
+  await joinStation(station, lesson.code, 'Fir')
+  await station.getByRole('button', { name: 'Later' }).click()
+  const words = station.getByRole('radiogroup', { name: 'Which word fits?' })
+  await expect(words.locator('img')).toHaveJSProperty('complete', true)
+  expect(await words.locator('img').evaluate((image: HTMLImageElement) => image.naturalWidth)).toBeGreaterThan(0)
+  await expect(words.getByRole('radio', { name: 'no' }).locator('svg')).toBeVisible()
 })

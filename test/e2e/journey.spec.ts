@@ -88,7 +88,7 @@ test('an empty lesson becomes a class conclusion', async ({ page, browser, conte
 
   const id = /lesson\/([^/]+)\//.exec(page.url())![1]!
   await page.getByRole('link', { name: /^Test/ }).click()
-  const code = (await page.locator('.join strong').innerText()).trim()
+  const code = (await page.locator('.bar .code').innerText()).trim()
   const board = await context.newPage()
   await board.goto(`/board/${id}`)
   const tablet = await browser.newContext({ viewport: { width: 390, height: 844 }, baseURL: new URL(page.url()).origin })

@@ -115,6 +115,13 @@ test('the cupboard: a table with wrong columns is refused by name, numbers take 
   await page.getByLabel('Put a thing into the cupboard').fill(name)
   await page.keyboard.press('Enter')
   const stock = page.getByLabel(`${name}: There`)
+  // Three cells one right after the other, while the first is still on its way.
+  await page.getByLabel(`${name}: unit`).selectOption('kg')
+  await page.getByLabel(`${name}: Place`).fill('drawer 2')
+  await page.getByLabel(`${name}: Place`).press('Tab')
+  await page.getByLabel(`${name}: unit`).selectOption('pieces')
+  await page.getByLabel(`${name}: At least`).fill('2')
+  await page.getByLabel(`${name}: At least`).press('Tab')
   await stock.fill('nine')
   await stock.press('Tab')
   await expect(page.getByText('“nine” is not a number that fits here.')).toBeVisible()
@@ -123,6 +130,9 @@ test('the cupboard: a table with wrong columns is refused by name, numbers take 
   await page.getByLabel(`${name}: Price`).fill('2,5')
   await page.getByLabel(`${name}: Price`).press('Tab')
   await expect(page.getByLabel(`${name}: Price`)).toHaveValue('2.50')
+  const stored = async () =>
+    (await client(baseURL).call<{ things: Thing[] }>('GET', '/api/cupboard')).body.things.find((thing) => thing.name === name)
+  await expect.poll(stored).toMatchObject({ unit: 'pieces', place: 'drawer 2', minimum: 2, stock: 9, price: 2.5 })
 
   const wrong = info.outputPath('wrong.csv')
   writeFileSync(wrong, 'item;how many\nruler;3\n')
@@ -131,8 +141,7 @@ test('the cupboard: a table with wrong columns is refused by name, numbers take 
   await (await chooser).setFiles(wrong)
   await expect(page.getByText(/thing, stock/)).toBeVisible()
 
-  const { things } = (await client(baseURL).call<{ things: Thing[] }>('GET', '/api/cupboard')).body
-  const { id } = things.find((thing) => thing.name === name)!
+  const { id } = (await stored())!
   const lesson = await lessonWith(baseURL, (plan) => {
     plan.date = '2027-05-03'
     plan.materials = [{ ...newMaterial(randomUUID(), name), amount: '1', per: 'group', use: 'again', thing: id }]

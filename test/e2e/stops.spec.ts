@@ -1,6 +1,6 @@
 import { writeFileSync } from 'node:fs'
 import { randomUUID } from 'node:crypto'
-import { newRemark } from '../../core/lesson'
+import { newRemark, type BoardState } from '../../core/lesson'
 import { prediction, reading } from '../api/client'
 import { startApplication, temporaryFolder } from '../application'
 import { cell, client, enterNumber, expect, joinStation, lessonWith, openStop, saved, test } from './house'
@@ -210,4 +210,38 @@ test('two stations of one class write side by side', async ({ browser, baseURL }
   )
   await expect.poll(async () => (await open(lesson.id)).record.readings.length).toBe(8)
   for (const page of pages) await page.context().close()
+})
+
+test('desk and board steer one board by their keys: view, clock, numbers, sound; a circuit says where to go', async ({
+  page,
+  baseURL,
+}) => {
+  const lesson = await lessonWith(baseURL, (plan) => {
+    plan.arrangement = { ...plan.arrangement, way: 'circuit', change: 'at-bell' }
+    plan.practice = 0
+  })
+  const state = async () => (await client(baseURL).call<{ board: BoardState }>('GET', `/api/lessons/${lesson.id}/board`)).body.board
+  await openStop(page, lesson, 'test')
+  const board = await page.context().newPage()
+  await board.goto(`/board/${lesson.id}`)
+  await expect(board.getByRole('heading', { level: 1 })).toBeVisible()
+  await page.bringToFront()
+  await page.getByLabel('The board shows').selectOption('Testing')
+  await page.locator('#work').focus()
+  await page.keyboard.press('t')
+  await expect.poll(async () => (await state()).clockStarted).not.toBeNull()
+  await board.bringToFront()
+  await expect(board.getByText('All change')).toBeVisible()
+  await expect(board.getByRole('row', { name: /^Alder.*next [A-D]/ })).toBeVisible()
+  await expect(board.getByRole('button', { name: 'Stop the clock' })).toBeVisible()
+  for (const key of ['q', 'm', 's']) await board.keyboard.press(key)
+  await expect.poll(state).toEqual({ view: 'test', clockStarted: null, results: 'live', sound: false })
+  await board.keyboard.press('ArrowRight')
+  await expect.poll(async () => (await state()).view).toBe('results')
+  await page.bringToFront()
+  await expect(page.getByLabel('The board shows')).toHaveValue('results')
+  await expect(page.getByLabel('live numbers')).toBeChecked()
+  await board.bringToFront()
+  await board.keyboard.press('Escape')
+  await expect.poll(async () => (await state()).view).toBeNull()
 })

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { PHASE_NAMES, stopwatchWords } from '~~/core/wording'
+import type { ClockState } from '~/composables/testClock'
 
 /** The time left, large; the level beside it sinks with it. */
-const props = defineProps<{ clock: ReturnType<typeof useTestClock> }>()
-const state = computed(() => props.clock.state.value)
-const written = computed(() => stopwatchWords(state.value.secondsLeft))
+const props = defineProps<{ state: ClockState; byHand: boolean }>()
+const emit = defineEmits<{ turn: [] }>()
+const written = computed(() => stopwatchWords(props.state.secondsLeft))
 </script>
 
 <template>
@@ -14,8 +15,7 @@ const written = computed(() => stopwatchWords(state.value.secondsLeft))
       <p>{{ PHASE_NAMES[state.phase] }}</p>
       <p class="time" role="timer">{{ written }}</p>
       <p>{{ state.running ? (state.secondsLeft > 0 ? 'left' : 'time is up') : 'for all trials' }}</p>
-      <button v-if="!clock.byHand.value" type="button" class="button" @click="clock.start()">Start the test clock</button>
-      <button v-else type="button" class="button" @click="clock.stop()">Stop the clock</button>
+      <button type="button" class="button" @click="emit('turn')">{{ byHand ? 'Stop the clock' : 'Start the test clock' }}</button>
     </div>
   </section>
 </template>
@@ -26,7 +26,7 @@ const written = computed(() => stopwatchWords(state.value.secondsLeft))
   grid-template-columns: 44px 1fr;
   gap: 18px;
   align-self: start;
-  height: 430px;
+  height: 330px;
 }
 .level {
   position: relative;

@@ -1,16 +1,24 @@
 <script setup lang="ts">
 import { evidenceOf } from '~~/core/evidence'
 import type { LessonRecord, Plan } from '~~/core/lesson'
+import { doneByAll, progressOf } from '~~/core/record'
 import { agreementSentence, GRADE_NAMES, gradeSentence } from '~~/core/wording'
 
 /** The graph and how sure the class can be. */
 const ResultsChart = defineAsyncComponent(() => import('~/components/charts/ResultsChart.vue'))
-const props = defineProps<{ plan: Plan; record: LessonRecord; dark: boolean }>()
+const props = defineProps<{ plan: Plan; record: LessonRecord; dark: boolean; shown: boolean }>()
+const emit = defineEmits<{ show: [] }>()
+const done = computed(() => doneByAll(progressOf(props.plan, props.record.readings)))
 const evidence = computed(() => evidenceOf(props.plan, props.record))
 </script>
 
 <template>
-  <div v-if="evidence && evidence.summaries.length > 0" class="results">
+  <div v-if="!shown" class="hidden">
+    <p class="large">Numbers stay hidden until every group is done.</p>
+    <p>{{ done.done }} of {{ done.all }} written down. What do you expect now?</p>
+    <button type="button" class="button show" @click="emit('show')">Show them now</button>
+  </div>
+  <div v-else-if="evidence && evidence.summaries.length > 0" class="results">
     <div class="chart"><ResultsChart big :dark="dark" :plan="plan" :record="record" /></div>
     <p>
       <strong>{{ GRADE_NAMES[evidence.grade] }}.</strong>
@@ -21,6 +29,19 @@ const evidence = computed(() => evidenceOf(props.plan, props.record))
 </template>
 
 <style scoped>
+.hidden {
+  display: grid;
+  gap: 20px;
+  height: 100%;
+  place-content: center;
+}
+.show {
+  justify-self: start;
+  font-size: 20px;
+}
+.large {
+  font-size: 44px;
+}
 .results {
   display: flex;
   flex-direction: column;

@@ -1,10 +1,20 @@
 <script setup lang="ts">
+import type { Coming } from '~~/core/clock'
 import { activeConditions, letterOf, type LessonRecord, type Plan } from '~~/core/lesson'
 import { currentReadings, doubtfulReadings, progressOf, shareDone, type Cell, type Progress } from '~~/core/record'
-import { nameOfCondition, nameOfGroup, writeReading } from '~~/core/wording'
+import { nameOfCondition, nameOfGroup, soonWords, stationWords, writeReading } from '~~/core/wording'
+import type { ClockState } from '~/composables/testClock'
 
 /** What each group has done and has left, the clock, and the number that came in last. */
-const props = defineProps<{ plan: Plan; record: LessonRecord; clock: ReturnType<typeof useTestClock> }>()
+const props = defineProps<{
+  plan: Plan
+  record: LessonRecord
+  clock: ClockState
+  byHand: boolean
+  coming: Coming[]
+  shown: boolean
+}>()
+const emit = defineEmits<{ turnClock: [] }>()
 const conditions = computed(() => activeConditions(props.plan))
 const progress = computed(() => progressOf(props.plan, props.record.readings))
 const asked = computed(() => new Set(doubtfulReadings(props.plan, props.record.readings).map(({ reading }) => reading.id)))
@@ -18,6 +28,13 @@ const trials = computed(() => (progress.value[0]?.all ?? 0) / Math.max(1, condit
 const compact = computed(() => conditions.value.length * trials.value > 24 || conditions.value.length > 6)
 const size = computed(() => Math.max(9, Math.min(22, Math.floor(620 / (conditions.value.length * (trials.value + 1.5)) - 5))))
 
+/** In a circuit: where each group goes next. */
+const moves = computed(() => {
+  const next = new Map<string, Extract<Coming, { what: 'move' }>>()
+  for (const one of props.coming) if (one.what === 'move' && !next.has(one.group)) next.set(one.group, one)
+  return next
+})
+
 function stateOf(cell: Cell): string {
   if (cell.kept.some((reading) => asked.value.has(reading.id))) return 'asked'
   if (cell.kept.length > 0) return 'done'
@@ -30,7 +47,14 @@ const shapeOf = (id: string) => props.plan.groups.find((group) => group.id === i
 
 <template>
   <div class="test">
-    <BoardClock :clock="clock" />
+    <div>
+      <BoardClock :state="clock" :by-hand="byHand" @turn="emit('turnClock')" />
+      <BoardComing v-if="moves.size === 0" :plan="plan" :coming="coming" />
+      <p v-else class="change">
+        {{ plan.arrangement.change === 'at-bell' ? 'All change' : 'Next change' }}
+        <strong class="nowrap">{{ soonWords(coming[0]!.seconds) }}</strong>
+      </p>
+    </div>
     <div class="groups">
       <table>
         <caption class="sr-only">
@@ -56,12 +80,21 @@ const shapeOf = (id: string) => props.plan.groups.find((group) => group.id === i
                 }}</i>
               </span>
             </td>
+            <td v-if="moves.has(one.group)" class="to">
+              <span aria-hidden="true">→</span>
+              <span class="sr-only">next</span>
+              {{ stationWords(plan, moves.get(one.group)!) }}
+            </td>
             <td class="count">{{ one.done }} of {{ one.all }}</td>
           </tr>
         </tbody>
       </table>
       <p class="latest" aria-live="off">
-        <template v-if="latest">
+        <template v-if="latest && !shown">
+          Last in: {{ nameOfGroup(plan, latest.group) }}, {{ letterOf(plan, latest.condition) }}
+          {{ nameOfCondition(plan, latest.condition) }}
+        </template>
+        <template v-else-if="latest">
           Last in: {{ nameOfGroup(plan, latest.group) }}, {{ letterOf(plan, latest.condition) }}
           {{ nameOfCondition(plan, latest.condition) }}
           <strong class="nowrap">{{ writeReading(plan, latest.value, latest.unit) }}</strong>
@@ -131,6 +164,13 @@ tr {
   border-color: var(--brass);
   border-radius: 3px;
   background: var(--brass-light);
+}
+.change {
+  margin-top: 14px;
+}
+.to {
+  padding: 0 12px;
+  font-weight: 700;
 }
 .count {
   text-align: right;

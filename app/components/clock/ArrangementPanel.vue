@@ -213,9 +213,6 @@ h3 {
 .row {
   margin-bottom: 10px;
 }
-.grow {
-  flex: 1;
-}
 .check {
   display: inline-flex;
   gap: 6px;

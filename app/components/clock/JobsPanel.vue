@@ -39,6 +39,14 @@ function toggle(id: string, seat: number): void {
       </label>
       <PrintMenu :names="['jobs', 'rota']" />
     </div>
+    <label class="second">
+      <input
+        type="checkbox"
+        :checked="plan.secondReader"
+        @change="lesson.edit((draft) => (draft.secondReader = ($event.target as HTMLInputElement).checked))"
+      />
+      A second child reads every number at the station before it is written down
+    </label>
     <p class="hint">Tap a seat that is empty today; the turns are worked out anew.</p>
     <ul class="groups">
       <li v-for="one in plan.groups" :key="one.id">
@@ -92,6 +100,14 @@ function toggle(id: string, seat: number): void {
 .row {
   align-items: flex-end;
   margin-top: 8px;
+}
+.second {
+  display: flex;
+  gap: 8px;
+  margin-top: 8px;
+}
+.second input {
+  accent-color: var(--green);
 }
 .jobs {
   flex: 1;

@@ -53,7 +53,4 @@ h3 {
 .row {
   margin: 8px 0;
 }
-.grow {
-  flex: 1;
-}
 </style>

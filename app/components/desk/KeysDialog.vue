@@ -8,6 +8,9 @@ const KEYS = [
   ['c  m  k', 'on a card: change, measure, keep the same'],
   ['Enter', 'in a grid: down, and keep what was typed'],
   ['Tab', 'in a grid: to the right'],
+  ['t', 'testing: start or stop the clock'],
+  ['q', 'testing: numbers on the board, or hidden'],
+  ['o', 'testing: the odd numbers; then k, f or a'],
   ['Ctrl Z', 'undo in the plan'],
   ['Ctrl Shift Z', 'do it again'],
   ['Esc', 'back out'],
@@ -33,12 +36,5 @@ const KEYS = [
   display: grid;
   grid-template-columns: 130px 1fr;
   gap: 6px 14px;
-}
-kbd {
-  padding: 1px 8px;
-  border: 1px solid var(--mark);
-  border-radius: 4px;
-  background: var(--paper);
-  font-family: var(--dense);
 }
 </style>

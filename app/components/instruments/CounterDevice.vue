@@ -1,5 +1,8 @@
 <script setup lang="ts">
+import type { InstrumentProps } from './instrument'
+
 /** Counts taps, and takes a tap back. */
+defineProps<InstrumentProps>()
 const text = defineModel<string>({ required: true })
 const count = computed(() => Number(text.value) || 0)
 </script>

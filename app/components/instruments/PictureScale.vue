@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { measuredCard, type Plan } from '~~/core/lesson'
+import { measuredCard } from '~~/core/lesson'
 import { pictureScale } from '~~/core/measuring'
 import { unitOf } from '~~/core/quantity'
 import { writeReading } from '~~/core/wording'
+import type { InstrumentProps } from './instrument'
 
 /** A picture of a ruler, a cylinder or a thermometer: the level is moved to where it stands on the real one. */
-const props = defineProps<{ plan: Plan }>()
+const props = defineProps<InstrumentProps>()
 const text = defineModel<string>({ required: true })
 const method = computed(() => measuredCard(props.plan)!.method)
 const scale = computed(() => pictureScale(method.value))

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { measuredCard, type Plan } from '~~/core/lesson'
+import { measuredCard } from '~~/core/lesson'
 import { stopwatchReading } from '~~/core/measuring'
 import { writeReading } from '~~/core/wording'
+import type { InstrumentProps } from './instrument'
 
 /** A stopwatch: one large button starts and stops it. */
-const props = defineProps<{ plan: Plan }>()
+const props = defineProps<InstrumentProps>()
 const text = defineModel<string>({ required: true })
 const method = computed(() => measuredCard(props.plan)!.method)
 const began = ref<number>()

@@ -1,12 +1,14 @@
 <script setup lang="ts">
-import { measuredCard, type Plan } from '~~/core/lesson'
+import { measuredCard } from '~~/core/lesson'
 import { unitOf } from '~~/core/quantity'
 import { readEntry } from '~~/core/record'
 import { readErrorWords, writeReading } from '~~/core/wording'
+import type { InstrumentProps } from './instrument'
 
 /** Two readings whose difference counts: at the start and at the finish, or empty and full. */
-const props = defineProps<{ plan: Plan; empty: boolean }>()
+const props = defineProps<InstrumentProps>()
 const text = defineModel<string>({ required: true })
+const empty = computed(() => props.device === 'empty-and-full')
 const unit = computed(() => measuredCard(props.plan)!.method.unit)
 const first = ref('')
 const second = ref('')

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { billOf, COLUMNS, materialsFromPlan, needsOf } from '~~/core/kit'
+import { billOf, COLUMNS, likelyThing, materialsFromPlan, needsOf } from '~~/core/kit'
 import { newMaterial } from '~~/core/lesson'
 import { counted, moneyWords, PER_WORDS, spoonWords, trialSum } from '~~/core/wording'
 import { FIRST_COLUMNS } from './columns'
@@ -25,7 +25,8 @@ function showWhole(all: boolean): void {
 }
 
 function add(name: string): void {
-  lesson.edit((draft) => draft.materials.push(newMaterial(newId(), name)))
+  const thing = likelyThing(name, lesson.school.things)?.id ?? null
+  lesson.edit((draft) => draft.materials.push({ ...newMaterial(newId(), name), thing }))
 }
 function take(name: string): void {
   const material = materialsFromPlan(plan.value, newId).find((one) => one.name === name)

@@ -70,12 +70,4 @@ function choose(item: MenuItem): void {
   justify-content: space-between;
   width: 100%;
 }
-kbd {
-  padding: 0 7px;
-  border: 1px solid var(--mark);
-  border-radius: 4px;
-  color: var(--soft);
-  font-family: var(--dense);
-  font-size: 13px;
-}
 </style>

@@ -33,6 +33,7 @@ const shownWobbles = computed(() => {
 
 const timed = computed(() => byNumber.value && method.value && unitOf(method.value.unit).dimension === 'time')
 
+const YES_NO = ['no', 'yes']
 const MOST_RESETS = 12
 const WOBBLES = [
   { part: 'readingWobble', label: 'Reading wobble', why: 'a child reads a mark wrong by about half a mark' },
@@ -97,6 +98,9 @@ const WOBBLES = [
           @change="set('words', readNames(($event.target as HTMLInputElement).value, MOST_WORDS))"
         />
       </label>
+      <button v-if="method.instrument === 'words'" type="button" class="button small quiet yes-no" @click="set('words', YES_NO)">
+        Only yes or no
+      </button>
       <div v-for="wobble in shownWobbles" :key="wobble.part">
         <NumberField
           :label="wobble.label"
@@ -109,6 +113,7 @@ const WOBBLES = [
         <p class="hint">{{ wobble.why }}</p>
       </div>
     </div>
+    <WordPictures v-if="method?.instrument === 'words'" />
     <NumberField
       v-if="method && timed"
       steps
@@ -148,6 +153,10 @@ const WOBBLES = [
   grid-template-columns: repeat(3, minmax(0, 1fr));
   gap: 12px 18px;
   margin: 12px 0;
+}
+.yes-no {
+  align-self: end;
+  justify-self: start;
 }
 h4 {
   margin: 10px 0 4px;

@@ -228,11 +228,6 @@ const dragging = { animation: 120, filter: 'textarea, input, button', preventOnF
   min-height: 20px;
   margin: 6px 0;
 }
-kbd {
-  padding: 0 5px;
-  border: 1px solid var(--mark);
-  border-radius: 4px;
-}
 @media (width < 900px) {
   .trays,
   .loose {

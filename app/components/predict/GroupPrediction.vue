@@ -38,7 +38,7 @@ async function stamp(prediction: NewPrediction): Promise<void> {
           <strong v-if="one.late" class="late">later:</strong>
           <span class="order" :title="predictionSentence(plan, one)">{{ predictionOrderWords(plan, one) }}</span>
           <span v-if="one.reason">“because {{ one.reason }}”</span>
-          <span class="soft">{{ new Date(one.at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' }) }}</span>
+          <span class="soft">{{ writeMinute(one.at) }}</span>
         </li>
         <li v-if="near" class="near">{{ near }}</li>
         <li v-if="all.length === 0" class="soft">nothing yet</li>

@@ -55,7 +55,7 @@ function write(): void {
     <p v-else class="soft">
       Round {{ trial.repeat }} of {{ plan.repeats }}{{ state.next ? `, ${counted(state.least, 'more weighing')} at least` : '' }}
     </p>
-    <ul v-if="weighings.length === 0" class="resets">
+    <ul v-if="weighings.length === 0" class="reset-list">
       <li v-for="line in plan.resetList" :key="line"><span aria-hidden="true">✓</span> {{ line }}</li>
     </ul>
     <div v-if="pair" class="pans">
@@ -106,14 +106,6 @@ function write(): void {
 }
 h1 {
   font-size: 22px;
-}
-.resets li {
-  display: flex;
-  gap: 10px;
-}
-.resets span {
-  color: var(--green);
-  font-weight: 700;
 }
 .pans {
   display: grid;

@@ -1,20 +1,35 @@
 <script setup lang="ts">
-import { activeConditions, type Plan } from '~~/core/lesson'
+import { activeConditions, letterOf, type Plan } from '~~/core/lesson'
 import type { Cell } from '~~/core/record'
-import { writeReading } from '~~/core/wording'
+import { lapWords, raceEntry } from '~~/core/wording'
 import type { NewReading } from '~~/schemas/record'
 
 /** One race: everything put in order by tapping, and each one's place written down. */
 const props = defineProps<{ plan: Plan; trial: Cell }>()
 const emit = defineEmits<{ written: [readings: NewReading[]]; skipPractice: [] }>()
 const order = ref<string[]>([])
+/** A clock beside the finishing order: each is timed as it is tapped. */
+const began = ref<number>()
+const times = ref<Record<string, number>>({})
+watch(order, (now, before) => {
+  if (began.value === undefined) return
+  const added = now.filter((id) => !before.includes(id))
+  for (const id of added) times.value[id] = performance.now() - began.value
+})
+function start(): void {
+  order.value = []
+  times.value = {}
+  began.value = performance.now()
+}
 const whole = computed(() => order.value.length === activeConditions(props.plan).length)
 
 function write(): void {
   const rows = order.value.map((condition, place) =>
-    readingRow({ ...props.trial, condition }, place + 1, 'place', writeReading(props.plan, place + 1, 'place')),
+    readingRow({ ...props.trial, condition }, place + 1, 'place', raceEntry(props.plan, place + 1, times.value[condition])),
   )
   emit('written', rows)
+  began.value = undefined
+  times.value = {}
   order.value = []
 }
 </script>
@@ -24,12 +39,19 @@ function write(): void {
     <h1>Who came first? Tap them as they came in.</h1>
     <p v-if="trial.practice" class="soft">Practice: it does not count</p>
     <p v-else class="soft">Race {{ trial.repeat }} of {{ plan.repeats }}</p>
-    <ul class="resets">
+    <ul class="reset-list">
       <li v-for="line in plan.resetList" :key="line">
         <span aria-hidden="true">✓</span>
         {{ line }}
       </li>
     </ul>
+    <button v-if="began === undefined" type="button" class="button large" @click="start">Start the lap timer</button>
+    <p v-else role="status">
+      The clock runs: tap each as it comes in.
+      <template v-for="id in order" :key="id">
+        {{ letterOf(plan, id) }} <strong class="nowrap">{{ times[id] === undefined ? '' : lapWords(times[id]) }}</strong>
+      </template>
+    </p>
     <OrderPicker v-model="order" :plan="plan" big ends="first and last" />
     <div class="row">
       <button v-if="trial.practice" type="button" class="button large" @click="emit('skipPractice')">Skip practice</button>
@@ -47,8 +69,5 @@ function write(): void {
 }
 h1 {
   font-size: 22px;
-}
-.grow {
-  flex: 1;
 }
 </style>

@@ -29,7 +29,4 @@ defineEmits<{ stamp: [prediction: NewPrediction]; later: [] }>()
 h1 {
   font-size: 20px;
 }
-.grow {
-  flex: 1;
-}
 </style>

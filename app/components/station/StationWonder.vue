@@ -107,9 +107,6 @@ textarea {
   border: 1.5px solid var(--ink);
   font-size: 20px;
 }
-.grow {
-  flex: 1;
-}
 li {
   padding: 6px 0;
   border-bottom: 1px solid var(--line);

@@ -23,7 +23,9 @@ const asked = computed(() =>
     .flatMap((reading) => checkReading(plan.value, lesson.record.readings, reading).map((doubt) => ({ reading, doubt }))),
 )
 const doubtsOf = (reading: Reading) => asked.value.filter((one) => one.reading.id === reading.id)
-const timeOf = (reading: Reading) => new Date(reading.at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
+/** The latest of its earlier forms; the journal has them all. */
+const SHOWN = 4
+const earlierOf = (reading: Reading) => historyOf(reading, lesson.record.readings)
 
 async function setAside(reading: Reading): Promise<void> {
   if (reason.value.trim() === '') return
@@ -48,7 +50,7 @@ async function setAside(reading: Reading): Promise<void> {
           <strong class="value" :class="{ aside: reading.status === 'set-aside' }">
             {{ writeReading(plan, reading.value, reading.unit) }}
           </strong>
-          <span class="soft">written “{{ reading.entered }}” at the {{ reading.by }}, {{ timeOf(reading) }}</span>
+          <span class="soft">written “{{ reading.entered }}” at the {{ reading.by }}, {{ writeMinute(reading.at) }}</span>
           <span v-if="reading.status === 'set-aside'">set aside: {{ reading.reason }}</span>
           <button
             v-if="reading.status === 'set-aside'"
@@ -82,9 +84,12 @@ async function setAside(reading: Reading): Promise<void> {
           <button type="submit" class="button small main" :disabled="reason.trim() === ''">Set aside</button>
           <button type="button" class="button small quiet" @click="settingAside = undefined">Leave it</button>
         </form>
-        <p v-for="earlier in historyOf(reading, lesson.record.readings)" :key="earlier.id" class="soft earlier">
+        <p v-for="earlier in earlierOf(reading).slice(0, SHOWN)" :key="earlier.id" class="soft earlier">
           before: {{ writeReading(plan, earlier.value, earlier.unit)
-          }}{{ earlier.status === 'set-aside' ? `, set aside: ${earlier.reason}` : '' }}, {{ timeOf(earlier) }}
+          }}{{ earlier.status === 'set-aside' ? `, set aside: ${earlier.reason}` : '' }}, {{ writeMinute(earlier.at) }}
+        </p>
+        <p v-if="earlierOf(reading).length > SHOWN" class="soft earlier">
+          and {{ earlierOf(reading).length - SHOWN }} before that: see the journal
         </p>
       </li>
     </ul>

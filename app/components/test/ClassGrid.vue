@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { readBlock } from '~~/core/formats'
-import { activeConditions, letterOf, measuredCard } from '~~/core/lesson'
+import { activeConditions, letterOf, measuredCard, type Reading } from '~~/core/lesson'
 import { unitOf } from '~~/core/quantity'
 import { cellKey, gridRows, progressOf, type Cell } from '~~/core/record'
 import { cellTarget } from '~~/core/secondLook'
 import { momentWords, nameOfCondition, readingHeading, readingHeadings } from '~~/core/wording'
 
 /** Groups by conditions by repeats, keyed in like a spreadsheet. What cannot be read stays in its place until it is mended. */
+const NOTHING: Reading[] = []
 const props = defineProps<{ withPractice: boolean }>()
 const chosen = defineModel<Cell>('chosen')
 const lesson = useLesson()
@@ -29,8 +30,30 @@ const grid = ref<HTMLElement>()
 
 const labelOf = (cell: Cell) =>
   `${nameOfGroup(cell.group)}, ${letterOf(plan.value, cell.condition)} ${nameOfCondition(plan.value, cell.condition)}, ${cell.practice ? 'practice' : `repeat ${cell.repeat}`}${cell.moment === '' ? '' : `, ${momentWords(plan.value, cell.moment)}`}`
+/** They hang on the plan alone, not on what is written. */
+const labels = computed(() =>
+  gridRows(plan.value, NOTHING, props.withPractice).map((row) => row.map((cell) => cell && labelOf(cell))),
+)
+const isDoubtful = (cell: Cell) => cell.kept.some((reading) => doubtful.value.has(reading.id))
+function markOf(cell: Cell): string {
+  if (isDoubtful(cell)) return '?'
+  if (cell.kept.length > 1) return `${cell.kept.length}×`
+  return cell.kept.length === 0 && cell.setAside.length > 0 ? '⊘' : ''
+}
+/** All that a row shows, in one word: a row in which nothing changed is not drawn anew. */
+const signatures = computed(() =>
+  rows.value.map((cells, row) =>
+    [
+      progress.value[row]!.done,
+      ...cells.map(
+        (cell) =>
+          cell && `${textOf(cell)}|${markOf(cell)}|${isChosen(cell)}|${cell.setAside.length}|${troubles.value.get(cellKey(cell))}`,
+      ),
+    ].join(';'),
+  ),
+)
 const nameOfGroup = (id: string) => plan.value.groups.find((group) => group.id === id)!.name
-const isChosen = (cell: Cell) => chosen.value && cellKey(chosen.value) === cellKey(cell)
+const isChosen = (cell: Cell) => chosen.value !== undefined && cellKey(chosen.value) === cellKey(cell)
 // The chosen place follows what is written into it.
 watch(rows, (all) => {
   if (chosen.value) chosen.value = all.flat().find((cell) => cell && cellKey(cell) === cellKey(chosen.value!)) ?? chosen.value
@@ -51,10 +74,18 @@ function onKey(event: KeyboardEvent, row: number, column: number): void {
   field.select()
 }
 
-function onFocus(event: FocusEvent, cell: Cell): void {
-  chosen.value = cell
-  ;(event.target as HTMLInputElement).select()
+function onType(row: number, column: number, text: string): void {
+  drafts.value.set(cellKey(rows.value[row]![column]!), text)
 }
+function onFocus(row: number, column: number): void {
+  chosen.value = rows.value[row]![column]!
+  fieldAt(row, column)?.select()
+}
+function onLeft(row: number, column: number, text: string): void {
+  void write([{ cell: rows.value[row]![column]!, text }])
+}
+const fieldAt = (row: number, column: number) =>
+  grid.value?.querySelector<HTMLInputElement>(`input[data-row="${row}"][data-column="${column}"]`)
 
 function onPaste(event: ClipboardEvent, row: number, column: number): void {
   const block = readBlock(event.clipboardData?.getData('text') ?? '')
@@ -100,7 +131,7 @@ function onPaste(event: ClipboardEvent, row: number, column: number): void {
         </tr>
       </thead>
       <tbody>
-        <tr v-for="(cells, row) in rows" :key="progress[row]!.group">
+        <tr v-for="(cells, row) in rows" :key="progress[row]!.group" v-memo="[plan, withPractice, signatures[row]]">
           <th scope="row">
             <span>
               <ShapeBadge :size="15" :shape="plan.groups[row]!.shape" />
@@ -111,37 +142,26 @@ function onPaste(event: ClipboardEvent, row: number, column: number): void {
             <td v-if="!cell" class="none" :class="{ first: column % perCondition === 0 }">
               <span class="sr-only">not this group’s</span>
             </td>
-            <td
+            <GridCell
               v-else
-              :class="{
-                first: column % perCondition === 0,
-                chosen: isChosen(cell),
-                practice: cell.practice,
-                aside: cell.kept.length === 0 && cell.setAside.length > 0,
-                doubtful: cell.kept.some((reading) => doubtful.has(reading.id)),
-                wrong: troubles.has(cellKey(cell)),
-              }"
-            >
-              <input
-                :value="textOf(cell)"
-                autocomplete="off"
-                maxlength="60"
-                :aria-label="labelOf(cell)"
-                :data-row="row"
-                :data-column="column"
-                :data-target="cell.practice ? undefined : cellTarget(cell)"
-                :title="troubles.get(cellKey(cell))"
-                :aria-invalid="troubles.has(cellKey(cell)) ? true : undefined"
-                @input="drafts.set(cellKey(cell), ($event.target as HTMLInputElement).value)"
-                @focus="onFocus($event, cell)"
-                @blur="write([{ cell, text: ($event.target as HTMLInputElement).value }])"
-                @keydown="onKey($event, row, column)"
-                @paste="onPaste($event, row, column)"
-              />
-              <span v-if="cell.kept.some((reading) => doubtful.has(reading.id))" class="mark" aria-hidden="true">?</span>
-              <span v-else-if="cell.kept.length > 1" class="mark" aria-hidden="true">{{ cell.kept.length }}×</span>
-              <span v-else-if="cell.setAside.length > 0" class="mark soft" aria-hidden="true">⊘</span>
-            </td>
+              :text="textOf(cell)"
+              :label="labels[row]?.[column] ?? labelOf(cell)"
+              :row="row"
+              :column="column"
+              :target="cell.practice ? undefined : cellTarget(cell)"
+              :trouble="troubles.get(cellKey(cell))"
+              :mark="markOf(cell)"
+              :first="column % perCondition === 0"
+              :chosen="isChosen(cell)"
+              :practice="cell.practice"
+              :aside="cell.kept.length === 0 && cell.setAside.length > 0"
+              :doubtful="isDoubtful(cell)"
+              @type="onType"
+              @chosen="onFocus"
+              @left="onLeft"
+              @key="onKey"
+              @paste="onPaste"
+            />
           </template>
           <td class="done">{{ progress[row]!.done }} of {{ progress[row]!.all }}</td>
         </tr>
@@ -206,47 +226,8 @@ tbody th span {
   padding-right: 8px;
   font-family: var(--heading);
 }
-tbody td {
-  position: relative;
-  min-width: 46px;
-  border-right: 1px solid var(--line);
-  background: var(--card);
-}
 .first {
   border-left: 1.5px solid var(--ink) !important;
-}
-tbody td input {
-  width: 100%;
-  height: 40px;
-  padding: 0 6px;
-  border: 0;
-  background: none;
-  text-align: right;
-}
-td.chosen {
-  background: var(--green-light);
-}
-td.practice input {
-  color: var(--soft);
-  font-style: italic;
-}
-td.aside {
-  background: repeating-linear-gradient(45deg, transparent 0 5px, var(--line) 5px 6px);
-}
-td.doubtful {
-  box-shadow: inset 0 0 0 2px var(--brass-mark);
-}
-td.wrong {
-  box-shadow: inset 0 0 0 2px var(--beet);
-}
-.mark {
-  position: absolute;
-  top: 0;
-  left: 4px;
-  color: var(--brass);
-  font-size: 13px;
-  font-weight: 700;
-  pointer-events: none;
 }
 .done {
   padding-left: 8px !important;

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { activeConditions, measuredCard } from '~~/core/lesson'
+import { activeConditions, measuredCard, type Reading } from '~~/core/lesson'
 import type { Cell } from '~~/core/record'
-import { placeToLookAt } from '~~/core/secondLook'
+import { cellTarget, placeToLookAt } from '~~/core/secondLook'
 
-/** The class grid to key readings in, the place that is chosen in it, and the way to stations and board. */
+/** The class grid to key readings in, the place that is chosen in it and what else happens meanwhile. */
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
 const ready = computed(
@@ -11,6 +11,9 @@ const ready = computed(
 )
 const withPractice = ref(false)
 const chosen = shallowRef<Cell | undefined>(placeToLookAt(plan.value, lesson.record.readings, lesson.findings))
+
+/** Puts the focus on the place of a reading in the grid. */
+const look = (reading: Reading) => void (lesson.target = cellTarget(reading))
 </script>
 
 <template>
@@ -19,19 +22,16 @@ const chosen = shallowRef<Cell | undefined>(placeToLookAt(plan.value, lesson.rec
       <h2>Test</h2>
       <p class="soft">Type a number, Enter goes down, Tab goes right. A block from a spreadsheet can be pasted.</p>
     </div>
-    <p class="join">
-      A station opens at
-      <a :href="`/station?code=${encodeURIComponent(lesson.code)}`" target="_blank">/station</a>
-      with the code
-      <strong>{{ lesson.code }}</strong>
+    <TestBar />
+    <template v-if="ready">
+      <OddList @look="look" />
+      <ClassGrid v-model:chosen="chosen" :with-practice="withPractice" />
       <label class="practice">
         <input v-model="withPractice" type="checkbox" />
         practice columns
       </label>
-    </p>
-    <template v-if="ready">
-      <ClassGrid v-model:chosen="chosen" :with-practice="withPractice" />
       <CellPanel v-if="chosen" :place="chosen" />
+      <ObservationList />
     </template>
     <div v-else class="empty-note">
       <strong>Nothing to write down yet</strong>
@@ -42,19 +42,10 @@ const chosen = shallowRef<Cell | undefined>(placeToLookAt(plan.value, lesson.rec
 </template>
 
 <style scoped>
-.join {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 8px;
-  margin-bottom: 10px;
-}
-.join strong {
-  letter-spacing: 1px;
-}
 .practice {
   display: inline-flex;
   gap: 6px;
-  margin-left: auto;
+  margin-top: 6px;
 }
 .practice input {
   accent-color: var(--green);

@@ -2,6 +2,7 @@
 import SignaturePad from 'signature_pad'
 
 /** A sheet to sketch on with a pen, a finger or the mouse. */
+defineProps<{ title?: string }>()
 const open = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ done: [data: string] }>()
 const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
@@ -46,7 +47,7 @@ function finish(): void {
 </script>
 
 <template>
-  <AppDialog v-model="open" title="Sketch what they look at" :width="760">
+  <AppDialog v-model="open" :title="title ?? 'Sketch what they look at'" :width="760">
     <canvas ref="canvas" class="sheet-of-paper" aria-label="Sketching sheet" role="img" />
     <div class="row tools">
       <button
@@ -70,6 +71,12 @@ function finish(): void {
 </template>
 
 <style scoped>
+/* A child's finger, not a mouse. */
+@media (pointer: coarse) {
+  .button {
+    min-height: 56px;
+  }
+}
 .sheet-of-paper {
   display: block;
   width: 100%;

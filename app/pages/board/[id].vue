@@ -1,27 +1,38 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core'
-import { BOARD_VIEWS, boardViewFor, type BoardViewName } from '~~/core/secondLook'
+import { BOARD_VIEWS, type BoardViewName } from '~~/core/lesson'
+import { boardViewFor, numbersAreShown } from '~~/core/secondLook'
 import { BOARD_WORDS } from '~~/core/wording'
 
-/** The lesson on the projector: one message at a time. It turns to the view that fits by itself, until somebody chooses one. */
+/** The lesson on the projector: one message at a time. It turns to the view that fits by itself, until the teacher chooses one. */
 const route = useRoute()
-const { plan, record, code, connected, missing, addPrediction } = useBoard(String(route.params.id))
-const clock = useTestClock(String(route.params.id), plan)
-const chosen = ref<BoardViewName>()
+const { plan, record, board, code, connected, missing, addPrediction, show } = useBoard(String(route.params.id))
+const { state, coming, byHand } = useTestClock(plan, board)
 const dark = useLocalStorage('board-dark', false)
-const view = computed<BoardViewName>(() => chosen.value ?? (plan.value ? boardViewFor(plan.value, record.value) : 'question'))
+const view = computed<BoardViewName>(() => board.value.view ?? (plan.value ? boardViewFor(plan.value, record.value) : 'question'))
+const shown = computed(() => plan.value !== undefined && numbersAreShown(plan.value, record.value.readings, board.value))
+const { address } = useClassMode()
+useBell(
+  state,
+  coming,
+  computed(() => board.value.sound),
+)
 useHead({ title: () => `Board · ${plan.value?.title || 'Lesson'}` })
 
 const step = (by: number) =>
-  (chosen.value = BOARD_VIEWS[Math.min(BOARD_VIEWS.length - 1, Math.max(0, BOARD_VIEWS.indexOf(view.value) + by))])
+  show({ view: BOARD_VIEWS[Math.min(BOARD_VIEWS.length - 1, Math.max(0, BOARD_VIEWS.indexOf(view.value) + by))]! })
+const turnClock = () => show(clockTurned(board.value))
+const turnNumbers = () => show({ results: board.value.results === 'live' ? 'quiet' : 'live' })
+const turnSound = () => show({ sound: !board.value.sound })
 useKeys({
-  ArrowRight: () => step(1),
-  ArrowLeft: () => step(-1),
+  ArrowRight: () => void step(1),
+  ArrowLeft: () => void step(-1),
   d: () => (dark.value = !dark.value),
-  Escape: () => (chosen.value = undefined),
-  s: () => (clock.byHand.value ? clock.stop() : clock.start()),
+  Escape: () => void show({ view: null }),
+  s: () => void turnClock(),
+  q: () => void turnNumbers(),
+  m: () => void turnSound(),
 })
-const host = computed(() => window.location.host)
 </script>
 
 <template>
@@ -34,11 +45,28 @@ const host = computed(() => window.location.host)
         <QuestionLine v-else as="h1" :plan="plan" />
       </header>
       <main>
-        <BoardWonder v-if="view === 'wonder'" :plan="plan" :record="record" :lesson="String(route.params.id)" />
+        <BoardJoin v-if="view === 'join'" :code="code" />
+        <BoardWonder v-else-if="view === 'wonder'" :plan="plan" :record="record" :lesson="String(route.params.id)" />
         <BoardQuestion v-else-if="view === 'question'" :plan="plan" />
         <BoardPredict v-else-if="view === 'predict'" :plan="plan" :record="record" @count="addPrediction" />
-        <BoardTest v-else-if="view === 'test'" :plan="plan" :record="record" :clock="clock" />
-        <BoardResults v-else-if="view === 'results'" :plan="plan" :record="record" :dark="dark" />
+        <BoardTest
+          v-else-if="view === 'test'"
+          :plan="plan"
+          :record="record"
+          :clock="state"
+          :by-hand="byHand"
+          :coming="coming"
+          :shown="shown"
+          @turn-clock="turnClock"
+        />
+        <BoardResults
+          v-else-if="view === 'results'"
+          :plan="plan"
+          :record="record"
+          :dark="dark"
+          :shown="shown"
+          @show="turnNumbers"
+        />
         <BoardAgree v-else :plan="plan" :record="record" />
       </main>
       <footer>
@@ -50,9 +78,32 @@ const host = computed(() => window.location.host)
             :aria-current="one === view ? 'page' : undefined"
             :aria-label="BOARD_WORDS[one]"
             :title="BOARD_WORDS[one]"
-            @click="chosen = one"
+            @click="show({ view: one })"
           >
             <i :class="{ here: one === view }" />
+          </button>
+          <button
+            type="button"
+            :aria-label="board.results === 'live' ? 'Hide numbers until all are done' : 'Show numbers as they come'"
+            :title="`${board.results === 'live' ? 'Numbers are shown as they come' : 'Numbers are hidden until all are done'} (q)`"
+            @click="turnNumbers"
+          >
+            <svg viewBox="0 0 24 24" width="28" height="28" aria-hidden="true" fill="none" stroke="currentColor" stroke-width="2">
+              <path d="M2 12c4-7 16-7 20 0-4 7-16 7-20 0z" />
+              <circle cx="12" cy="12" r="3" />
+              <path v-if="board.results === 'quiet'" d="M4 21L20 3" />
+            </svg>
+          </button>
+          <button
+            type="button"
+            :aria-label="board.sound ? 'Sound off' : 'Sound on'"
+            :title="`Sound is ${board.sound ? 'on' : 'off'} (m)`"
+            @click="turnSound"
+          >
+            <svg viewBox="0 0 24 24" width="28" height="28" aria-hidden="true" fill="none" stroke="currentColor" stroke-width="2">
+              <path d="M5 17h14l-2-3v-4a5 5 0 0 0-10 0v4zM10 20a2 2 0 0 0 4 0" />
+              <path v-if="!board.sound" d="M3 21L21 3" />
+            </svg>
           </button>
           <button
             type="button"
@@ -69,7 +120,7 @@ const host = computed(() => window.location.host)
         </nav>
         <p v-if="connected" class="join">
           join at
-          <span class="nowrap">{{ host }}/station</span>
+          <span class="nowrap">{{ address }}/station</span>
           with
           <strong class="nowrap">{{ code }}</strong>
         </p>

@@ -9,7 +9,7 @@ import { importThings } from '../../database/cupboard'
 const MOST_SAID = 5
 
 /** Takes in a table of things. A table with anything wrong in it changes nothing; the answer says what and where. */
-export default deskRoute({ body: textFileSchema, file: true }, async ({ database, body }) => {
+export default deskRoute({ body: textFileSchema, large: 'file' }, async ({ database, body }) => {
   const read = readCupboardCsv(body.text)
   if (read.ok) return importThings(database, read.things, randomUUID)
   const said = read.problems.slice(0, MOST_SAID).map(cupboardProblemWords)

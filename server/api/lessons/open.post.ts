@@ -9,7 +9,7 @@ import { addLesson } from '../../database/lessons'
 import { pictureBytes } from '../../lesson/pictureBytes'
 
 /** Opens a lesson file as a further lesson. A file that is not whole changes nothing. */
-export default deskRoute({ body: textFileSchema, file: true }, async ({ database, body }) => {
+export default deskRoute({ body: textFileSchema, large: 'file' }, async ({ database, body }) => {
   const opened = openLessonFile(body.text)
   if (!opened.ok) throw refused(opened)
   const { error, value } = lessonFileSchema.validate(opened.content)

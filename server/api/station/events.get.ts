@@ -3,6 +3,6 @@ import { stationRoute } from '../../access/route'
 import { streamLesson } from '../../live/stream'
 
 /** The lesson's events as they come, for a station. */
-export default stationRoute({ query: stationSinceSchema }, async ({ event, database, lesson, query }) =>
-  streamLesson(event, database, lesson.id, query.since),
+export default stationRoute({ query: stationSinceSchema }, async ({ event, database, lesson, station, query }) =>
+  streamLesson(event, database, lesson.id, query.since, station.id),
 )

@@ -1,8 +1,11 @@
+import { viewSchema } from '../../../schemas/requests'
 import { stationRoute } from '../../access/route'
 import { loadBoard } from '../../lesson/board'
 
 /** What a station knows: its group, and what the board shows. */
-export default stationRoute({}, async ({ database, lesson, station }) => ({
+export default stationRoute({ query: viewSchema }, async ({ database, lesson, station, query }) => ({
+  station: station.id,
   group: station.group,
-  ...(await loadBoard(database, lesson)),
+  locked: station.locked,
+  ...(await loadBoard(database, lesson, query.record)),
 }))

@@ -4,8 +4,8 @@ import { addRemark } from '../../database/remarks'
 import { idTaken } from '../../lesson/checkRows'
 
 /** What the station's own group noticed, guesses or wonders. */
-export default stationRoute({ body: newRemarkSchema }, async ({ database, lesson, station, body }) => {
-  const result = await addRemark(database, lesson.id, { ...body, group: station.group, at: new Date().toISOString() })
+export default stationRoute({ body: newRemarkSchema }, async ({ database, lesson, station, body, entered }) => {
+  const result = await addRemark(database, lesson.id, { ...body, group: station.group, at: entered })
   if (!result.ok) throw idTaken()
   return { remark: result.remark }
 })

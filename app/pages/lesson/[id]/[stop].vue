@@ -90,6 +90,7 @@ watch(
     <SecondLook v-if="lesson.plan" :stop="stop" />
     <KeysDialog v-model="keysOpen" />
     <FindDialog v-model="finding" @board="openBoard" />
+    <MergeDialog />
     <NoticeBar />
   </div>
 </template>

@@ -23,6 +23,7 @@ const sheets: Record<PrintoutName, Component> = {
   planning: defineAsyncComponent(() => import('~/components/print/PlanningSheet.vue')),
   'planning-blank': defineAsyncComponent(() => import('~/components/print/PlanningSheet.vue')),
   slips: defineAsyncComponent(() => import('~/components/print/PredictionSlips.vue')),
+  record: defineAsyncComponent(() => import('~/components/print/RecordSheet.vue')),
   words: defineAsyncComponent(() => import('~/components/print/WordMat.vue')),
   report: defineAsyncComponent(() => import('~/components/print/ClassReport.vue')),
 }

@@ -1,3 +1,4 @@
+import { namedPictures } from '../../../../core/lesson'
 import { lessonRoute } from '../../../access/route'
 import { addLesson } from '../../../database/lessons'
 import { listPictures } from '../../../database/pictures'
@@ -5,11 +6,7 @@ import { listPictures } from '../../../database/pictures'
 /** The plan once more, without readings, day and acknowledged cautions. */
 export default lessonRoute({}, async ({ database, lesson }) => {
   const title = lesson.plan.title === '' ? '' : `${lesson.plan.title} (copy)`.slice(0, 200)
-  const hook = await listPictures(
-    database,
-    lesson.id,
-    lesson.plan.wonder.pictures.map(({ id }) => id),
-  )
+  const hook = await listPictures(database, lesson.id, namedPictures(lesson.plan))
   const plan = { ...lesson.plan, title, date: '', cautionsAcknowledged: [] }
   return { id: (await addLesson(database, plan, undefined, hook)).id }
 })

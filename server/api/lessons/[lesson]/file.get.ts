@@ -1,5 +1,6 @@
 import { setResponseHeader } from 'h3'
 import { writeLessonFile } from '../../../../core/formats'
+import { namedPictures } from '../../../../core/lesson'
 import { lessonRoute } from '../../../access/route'
 import { notFound } from '../../../access/refusal'
 import { loadLesson } from '../../../database/lessons'
@@ -14,7 +15,7 @@ export default lessonRoute({}, async ({ event, database, lesson }) => {
   setResponseHeader(event, 'content-type', 'application/json; charset=utf-8')
   setResponseHeader(event, 'content-disposition', attachment(lesson.plan, 'beaker.json'))
   const { plan } = whole.lesson
-  const named = plan.wonder.pictures.map(({ id }) => id)
+  const named = namedPictures(plan, whole.record.observations)
   const pictures = (await listPictures(database, lesson.id, named)).map(pictureAddress)
   return JSON.stringify(writeLessonFile(plan, whole.record, pictures, new Date().toISOString()), null, 1)
 })

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto'
+import { namedPictures } from '../../../../core/lesson'
 import { ownLesson, withSaid } from '../../../../core/wonder'
 import { groupSchema } from '../../../../schemas/requests'
 import { Refusal } from '../../../access/refusal'
@@ -18,10 +19,6 @@ export default lessonRoute({ body: groupSchema }, async ({ database, lesson, bod
       field: 'group',
     })
   }
-  const hook = await listPictures(
-    database,
-    lesson.id,
-    plan.wonder.pictures.map(({ id }) => id),
-  )
+  const hook = await listPictures(database, lesson.id, namedPictures(plan))
   return { id: (await addLesson(database, ownLesson(plan, group, randomUUID), undefined, hook)).id }
 })

@@ -8,7 +8,7 @@ import { addReadings } from '../../../database/readings'
 import { idTaken } from '../../../lesson/checkRows'
 
 /** Takes readings in from CSV, all or none; rows that are there already are passed over. */
-export default lessonRoute({ body: textFileSchema, file: true }, async ({ database, lesson, body }) => {
+export default lessonRoute({ body: textFileSchema, large: 'file' }, async ({ database, lesson, body }) => {
   const read = readReadingsCsv(lesson.plan, body.text, randomUUID, new Date().toISOString())
   if (!read.ok) {
     const [first, ...rest] = read.problems

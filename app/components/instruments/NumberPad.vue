@@ -1,11 +1,25 @@
 <script setup lang="ts">
+import { measuredCard } from '~~/core/lesson'
 import { UNIT_CODES, unitOf, type UnitCode } from '~~/core/quantity'
+import type { InstrumentProps } from './instrument'
 
 /** A number pad with fraction, comma and minus; the unit stays in sight. A keyboard works too. */
-const props = defineProps<{ planUnit: UnitCode; trouble: string }>()
+const props = defineProps<InstrumentProps>()
 const text = defineModel<string>({ required: true })
-const unit = defineModel<UnitCode>('unit', { required: true })
+const planUnit = computed(() => measuredCard(props.plan)!.method.unit)
+const unit = ref<UnitCode>(planUnit.value)
+const digits = ref(text.value)
+/** The unit goes with the number where it is not the plan's own and was not typed. */
+const whole = computed(() => {
+  const typed = digits.value.trim()
+  return typed === '' || unit.value === planUnit.value || /[a-z°"']/i.test(typed) ? typed : `${typed} ${unit.value}`
+})
+watch(whole, (now) => (text.value = now))
+watch(text, (now) => {
+  if (now !== whole.value) digits.value = now
+})
 const KEYS = ['7', '8', '9', 'back', '4', '5', '6', '½', '1', '2', '3', ',', '0', '−', '/', 'space'] as const
+const LONGEST = 50
 const LABELS: Partial<Record<(typeof KEYS)[number], string>> = {
   back: 'Delete the last one',
   '−': 'minus',
@@ -14,12 +28,12 @@ const LABELS: Partial<Record<(typeof KEYS)[number], string>> = {
   '½': 'and a half',
   ',': 'comma',
 }
-const units = computed(() => UNIT_CODES.filter((code) => unitOf(code).dimension === unitOf(props.planUnit).dimension))
+const units = computed(() => UNIT_CODES.filter((code) => unitOf(code).dimension === unitOf(planUnit.value).dimension))
 const symbol = computed(() => unitOf(unit.value).symbol)
 
 function press(key: (typeof KEYS)[number]): void {
-  if (key === 'back') text.value = text.value.slice(0, -1)
-  else text.value = (text.value + (key === 'space' ? ' ' : key)).slice(0, 60)
+  if (key === 'back') digits.value = digits.value.slice(0, -1)
+  else digits.value = (digits.value + (key === 'space' ? ' ' : key)).slice(0, LONGEST)
 }
 </script>
 
@@ -27,10 +41,10 @@ function press(key: (typeof KEYS)[number]): void {
   <div class="pad">
     <div class="display" :class="{ wrong: trouble }">
       <input
-        v-model="text"
+        v-model="digits"
         inputmode="none"
         autocomplete="off"
-        maxlength="60"
+        :maxlength="LONGEST"
         aria-label="The number"
         :aria-invalid="trouble ? true : undefined"
         placeholder="?"
@@ -109,5 +123,15 @@ function press(key: (typeof KEYS)[number]): void {
 }
 .trouble {
   font-size: 17px;
+}
+/* A phone lying on its side. */
+@media (height < 480px) {
+  .display {
+    height: 58px;
+  }
+  .display input {
+    height: 54px;
+    font-size: 36px;
+  }
 }
 </style>

@@ -1,0 +1,91 @@
+<script setup lang="ts">
+import { letterOf, measuredCard, type Plan } from '~~/core/lesson'
+import { stopwatchReading } from '~~/core/measuring'
+import { nameOfCondition, stopwatchWords, writeReading } from '~~/core/wording'
+
+/** One clock for several that run at once: each is tapped as it finishes, and a tap can be taken back. */
+const props = defineProps<{ plan: Plan; conditions: string[] }>()
+const emit = defineEmits<{ taken: [times: { condition: string; value: number }[]] }>()
+const method = computed(() => measuredCard(props.plan)!.method)
+const began = ref<number>()
+const passed = ref(0)
+const laps = ref(new Map<string, number>())
+const TICK = 100
+let timer: ReturnType<typeof setInterval> | undefined
+onBeforeUnmount(() => clearInterval(timer))
+
+function start(): void {
+  began.value = performance.now()
+  laps.value = new Map()
+  timer = setInterval(() => (passed.value = performance.now() - began.value!), TICK)
+}
+function tap(condition: string): void {
+  if (began.value === undefined || laps.value.has(condition)) return
+  laps.value.set(condition, performance.now() - began.value)
+  if (laps.value.size === props.conditions.length) clearInterval(timer)
+}
+function takeBack(): void {
+  const last = [...laps.value.keys()].at(-1)
+  if (last === undefined) return
+  laps.value.delete(last)
+  clearInterval(timer)
+  timer = setInterval(() => (passed.value = performance.now() - began.value!), TICK)
+}
+function reset(): void {
+  clearInterval(timer)
+  began.value = undefined
+  passed.value = 0
+  laps.value = new Map()
+}
+const timeOf = (condition: string) => {
+  const milliseconds = laps.value.get(condition)
+  return milliseconds === undefined ? undefined : stopwatchReading(milliseconds, method.value)
+}
+function finish(): void {
+  emit(
+    'taken',
+    [...laps.value.keys()].map((condition) => ({ condition, value: timeOf(condition)! })),
+  )
+  reset()
+}
+</script>
+
+<template>
+  <div class="device">
+    <output class="figure-large" aria-live="off">{{ stopwatchWords(Math.floor(passed / 1000)) }}</output>
+    <button v-if="began === undefined" type="button" class="press" @click="start">Start all</button>
+    <ul v-else class="finishers">
+      <li v-for="condition in conditions" :key="condition">
+        <button type="button" class="button large" :disabled="laps.has(condition)" @click="tap(condition)">
+          <ConditionBadge
+            :size="34"
+            :letter="letterOf(plan, condition)"
+            :place="plan.conditions.findIndex(({ id }) => id === condition)"
+          />
+          {{ nameOfCondition(plan, condition) }}
+          <strong v-if="laps.has(condition)" class="nowrap">{{ writeReading(plan, timeOf(condition)!, method.unit) }}</strong>
+        </button>
+      </li>
+    </ul>
+    <div v-if="began !== undefined" class="row">
+      <button type="button" class="button large" :disabled="laps.size === 0" @click="takeBack">One back</button>
+      <button type="button" class="button large" @click="reset">From the start</button>
+      <button type="button" class="button main large grow" :disabled="laps.size === 0" @click="finish">Write these down</button>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.finishers {
+  display: grid;
+  gap: 8px;
+}
+.finishers .button {
+  justify-content: flex-start;
+  width: 100%;
+}
+.finishers strong {
+  margin-left: auto;
+  color: var(--ink);
+}
+</style>

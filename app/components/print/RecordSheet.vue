@@ -1,0 +1,168 @@
+<script setup lang="ts">
+import { conditionsByGroup, jobRounds, seatsThere } from '~~/core/clock'
+import { activeConditions, letterOf, measuredCard, type Group, type Plan } from '~~/core/lesson'
+import { unitOf } from '~~/core/quantity'
+import { nameOfCondition, question, readingHeading, readingHeadings, REASONS, workedOutColumn } from '~~/core/wording'
+
+/** One page for a group to write down what it measures and sees, where there is no tablet. It is keyed into the class grid later. */
+const props = defineProps<{ plan: Plan }>()
+const method = computed(() => measuredCard(props.plan)?.method)
+const unit = computed(() => (method.value ? unitOf(method.value.unit).symbol : ''))
+const headings = computed(() => [
+  ...(props.plan.practice > 0 ? readingHeading(props.plan, 'practice').map((text) => ({ text, practice: true })) : []),
+  ...readingHeadings(props.plan).map((text) => ({ text, practice: false })),
+])
+const worked = computed(() => workedOutColumn(props.plan))
+/** Many readings of each condition go down the page, few of them across. */
+const MOST_ACROSS = 7
+const down = computed(() => headings.value.length > MOST_ACROSS)
+const own = computed(() => conditionsByGroup(props.plan))
+const conditionsOf = (group: Group) => activeConditions(props.plan).filter(({ id }) => own.value.get(group.id)!.includes(id))
+const turnsOf = (group: Group) => jobRounds(seatsThere(group), props.plan.jobs.length, group.seats)
+const SEEN_LINES = 4
+const ODD_LINES = 2
+</script>
+
+<template>
+  <div>
+    <section v-for="(group, place) in plan.groups" :key="group.id" class="sheet-page" :class="{ 'new-page': place > 0 }">
+      <header>
+        <h1>{{ plan.title || 'Our test' }}: what we measure</h1>
+        <p class="who"><ShapeBadge :size="20" :shape="group.shape" /> {{ group.name }}</p>
+      </header>
+      <p v-if="plan.changed && plan.measured" class="question">{{ question(plan) }}</p>
+      <ul v-if="plan.resetList.length > 0" class="resets">
+        <li v-for="line in plan.resetList" :key="line"><span class="square" /> {{ line }}</li>
+      </ul>
+      <p v-if="method?.instrument === 'words'" class="words">Words, the least first: {{ method.words.join(' · ') }}</p>
+      <table v-if="!down">
+        <thead>
+          <tr>
+            <th>{{ unit ? `every number in ${unit}` : '' }}</th>
+            <th v-for="heading in headings" :key="heading.text" :class="{ practice: heading.practice }">{{ heading.text }}</th>
+            <th v-if="worked">{{ worked }}</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="condition in conditionsOf(group)" :key="condition.id">
+            <th>{{ letterOf(plan, condition.id) }} {{ nameOfCondition(plan, condition.id) }}</th>
+            <td v-for="heading in headings" :key="heading.text" :class="{ practice: heading.practice }">{{ unit }}</td>
+            <td v-if="worked" />
+          </tr>
+        </tbody>
+      </table>
+      <table v-else>
+        <thead>
+          <tr>
+            <th>{{ unit ? `every number in ${unit}` : '' }}</th>
+            <th v-for="condition in conditionsOf(group)" :key="condition.id">
+              {{ letterOf(plan, condition.id) }} {{ nameOfCondition(plan, condition.id) }}
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="heading in headings" :key="heading.text" class="low">
+            <th>{{ heading.text }}</th>
+            <td v-for="condition in conditionsOf(group)" :key="condition.id" :class="{ practice: heading.practice }">{{ unit }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <p v-if="plan.jobs.length > 0 && turnsOf(group).length > 0" class="jobs">
+        <strong>Jobs turn with every trial.</strong>
+        <span v-for="turn in turnsOf(group)" :key="turn.trials[0]">
+          Trial {{ turn.trials[0] }}: {{ plan.jobs.map((job, at) => `${job} ${turn.seats[at]}`).join(', ') }}.
+        </span>
+        Then from the start.
+      </p>
+      <h2>A number that went wrong: cross it out once, write why, do the trial again</h2>
+      <p class="hint">{{ REASONS.join(' · ') }}</p>
+      <span v-for="line in ODD_LINES" :key="line" class="line" />
+      <h2>What we saw, with the time</h2>
+      <span v-for="line in SEEN_LINES" :key="line" class="line" />
+    </section>
+  </div>
+</template>
+
+<style scoped>
+header {
+  display: flex;
+  gap: 6mm;
+  align-items: baseline;
+  justify-content: space-between;
+  border-bottom: 2px solid #000;
+}
+h1 {
+  font-size: 17pt;
+}
+h2 {
+  margin-top: 5mm;
+  font-size: 12pt;
+}
+.who {
+  display: flex;
+  gap: 2mm;
+  align-items: center;
+  font-size: 14pt;
+  white-space: nowrap;
+}
+.question {
+  margin: 3mm 0;
+  font-size: 13pt;
+  font-weight: 700;
+}
+.resets {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 1.5mm 7mm;
+}
+.resets li {
+  display: flex;
+  gap: 2mm;
+  align-items: center;
+}
+.words {
+  margin-top: 2mm;
+}
+table {
+  width: 100%;
+  margin-top: 4mm;
+  table-layout: fixed;
+}
+th,
+td {
+  height: 13mm;
+  padding: 1mm 2mm;
+  border: 1.2px solid #000;
+  font-size: 11pt;
+  text-align: left;
+  overflow-wrap: anywhere;
+}
+thead th,
+.low > * {
+  height: 8.5mm;
+}
+th:first-child {
+  width: 42mm;
+}
+td {
+  color: #444;
+  font-size: 10pt;
+  text-align: right;
+  vertical-align: bottom;
+}
+.practice {
+  border-style: dashed;
+}
+.jobs {
+  margin-top: 3mm;
+  font-size: 11pt;
+}
+.hint {
+  font-size: 10pt;
+}
+.line {
+  display: block;
+  height: 9mm;
+  border-bottom: 1px solid #000;
+}
+</style>

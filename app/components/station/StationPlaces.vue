@@ -1,0 +1,151 @@
+<script setup lang="ts">
+import { letterOf, measuredCard, momentOf, type LessonRecord, type Plan } from '~~/core/lesson'
+import { unitOf } from '~~/core/quantity'
+import { cellKey, checkReading, readEntry, type Cell, type Doubt } from '~~/core/record'
+import { doubtWords, nameOfCondition, readErrorWords, whenWords, writeReading } from '~~/core/wording'
+import type { NewReading } from '~~/schemas/record'
+
+/** Several places in one jar read at one go: a number for each, all written down together. */
+const props = defineProps<{ plan: Plan; record: LessonRecord; cells: Cell[] }>()
+const emit = defineEmits<{ written: [readings: NewReading[]]; skip: [cell: Cell] }>()
+const unit = computed(() => measuredCard(props.plan)!.method.unit)
+const first = computed(() => props.cells[0]!)
+const texts = ref<Record<string, string>>({})
+const troubles = ref<Record<string, string>>({})
+const asked = ref<Record<string, { value: number; doubt: Doubt }>>({})
+/** Numbers that were asked about and said to be right. */
+const sure = ref(new Set<string>())
+const suggestedFor = (cell: Cell) => {
+  const doubt = asked.value[cellKey(cell)]?.doubt
+  return doubt && 'suggested' in doubt ? doubt.suggested : undefined
+}
+const placeOf = (cell: Cell) => momentOf(props.plan, cell.moment)?.place ?? ''
+
+function answer(cell: Cell, value: number | undefined): void {
+  const key = cellKey(cell)
+  if (value !== undefined) texts.value[key] = String(value)
+  sure.value.add(key)
+  asked.value = Object.fromEntries(Object.entries(asked.value).filter(([other]) => other !== key))
+}
+
+function submit(): void {
+  troubles.value = {}
+  asked.value = {}
+  const rows = props.cells.flatMap((cell) => {
+    const key = cellKey(cell)
+    const text = (texts.value[key] ?? '').trim()
+    if (text === '') return []
+    const found = readEntry(props.plan, text)
+    if (!found.ok) {
+      troubles.value[key] = readErrorWords(found.code)
+      return []
+    }
+    const entry = { condition: cell.condition, moment: cell.moment, value: found.value, unit: unit.value }
+    const [doubt] = sure.value.has(key) ? [] : checkReading(props.plan, props.record.readings, entry)
+    if (doubt) asked.value[key] = { value: found.value, doubt }
+    return [{ ...readingRow(cell, found.value, unit.value, text), confirmed: sure.value.has(key) }]
+  })
+  if (rows.length === 0 && Object.keys(troubles.value).length === 0) troubles.value[cellKey(first.value)] = 'Type what you read.'
+  if (Object.keys(troubles.value).length > 0 || Object.keys(asked.value).length > 0) return
+  emit('written', rows)
+}
+</script>
+
+<template>
+  <form class="places" @submit.prevent="submit">
+    <div class="condition">
+      <ConditionBadge
+        :size="58"
+        :letter="letterOf(plan, first.condition)"
+        :place="plan.conditions.findIndex(({ id }) => id === first.condition)"
+      />
+      <div>
+        <h1>{{ nameOfCondition(plan, first.condition) }}</h1>
+        <p class="moment">{{ whenWords(plan, first.moment) }}</p>
+        <p v-if="plan.repeats > 1">trial {{ first.repeat }} of {{ plan.repeats }}</p>
+      </div>
+    </div>
+    <label v-for="cell in cells" :key="cellKey(cell)" class="place">
+      <span>{{ placeOf(cell) }}</span>
+      <span class="entry">
+        <input
+          v-model="texts[cellKey(cell)]"
+          class="box"
+          inputmode="decimal"
+          autocomplete="off"
+          maxlength="60"
+          :aria-invalid="troubles[cellKey(cell)] ? true : undefined"
+        />
+        {{ unitOf(unit).symbol }}
+      </span>
+      <span v-if="troubles[cellKey(cell)]" class="trouble" role="alert">{{ troubles[cellKey(cell)] }}</span>
+      <span v-if="asked[cellKey(cell)]" class="ask" role="alert">
+        {{ doubtWords(plan, asked[cellKey(cell)]!.value, unit, asked[cellKey(cell)]!.doubt) }}
+        <span class="row">
+          <button v-if="suggestedFor(cell) !== undefined" type="button" class="button" @click="answer(cell, suggestedFor(cell))">
+            It is {{ writeReading(plan, suggestedFor(cell)!, unit) }}
+          </button>
+          <button type="button" class="button" @click="answer(cell, undefined)">It is right</button>
+        </span>
+      </span>
+    </label>
+    <button type="submit" class="button main large">Write them down</button>
+    <button type="button" class="linked" @click="emit('skip', first)">One at a time, with another instrument</button>
+  </form>
+</template>
+
+<style scoped>
+.places {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 12px;
+  max-width: 520px;
+  padding: 14px 0;
+}
+.condition {
+  display: flex;
+  gap: 14px;
+  align-items: center;
+}
+h1 {
+  font-size: 26px;
+}
+.moment {
+  font-size: 22px;
+  font-weight: 700;
+}
+.place {
+  display: grid;
+  grid-template-columns: minmax(90px, 1fr) auto;
+  gap: 4px 12px;
+  align-items: center;
+  font-size: 22px;
+}
+.entry {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+.entry .box {
+  width: 150px;
+  min-height: 60px;
+  font-size: 30px;
+  text-align: right;
+}
+.trouble,
+.ask {
+  grid-column: 1 / -1;
+  font-size: 17px;
+}
+.ask {
+  display: grid;
+  gap: 8px;
+  padding: 10px;
+  border: 2px solid var(--brass-mark);
+  border-radius: var(--corner);
+  background: var(--brass-light);
+}
+.ask .button {
+  min-height: 56px;
+}
+</style>

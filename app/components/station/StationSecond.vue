@@ -1,0 +1,62 @@
+<script setup lang="ts">
+import { measuredCard, type Plan } from '~~/core/lesson'
+import { readEntry, readersAgree } from '~~/core/record'
+import { readErrorWords, writeReading } from '~~/core/wording'
+
+/** A second child reads the same thing without having seen the first number; where they differ, they look once more. */
+const props = defineProps<{
+  plan: Plan
+  condition: string
+  first: { value: number; entered: string }
+  pictureOf: (id: string) => string
+}>()
+const emit = defineEmits<{ agreed: [entry: { value: number; entered: string; reason: string }]; again: [] }>()
+const NumberPad = defineAsyncComponent(() => import('../instruments/NumberPad.vue'))
+const method = computed(() => measuredCard(props.plan)!.method)
+const text = ref('')
+const trouble = ref('')
+const second = shallowRef<{ value: number; entered: string }>()
+
+function look(): void {
+  const found = readEntry(props.plan, text.value)
+  trouble.value = found.ok ? '' : readErrorWords(found.code)
+  if (!found.ok) return
+  if (readersAgree(props.first.value, found.value, method.value)) emit('agreed', { ...props.first, reason: '' })
+  else second.value = { value: found.value, entered: text.value.trim() }
+}
+function take(taken: { value: number; entered: string }, other: { entered: string }): void {
+  emit('agreed', { ...taken, reason: `the other reader saw ${other.entered}` })
+}
+</script>
+
+<template>
+  <form v-if="!second" class="second" @submit.prevent="look">
+    <h2>Second reader: look yourself. What do you see?</h2>
+    <NumberPad v-model="text" :plan="plan" :condition="condition" device="pad" :trouble="trouble" :picture-of="pictureOf" />
+    <div class="row">
+      <button type="button" class="button large" @click="emit('again')">Back</button>
+      <button type="submit" class="button main large grow">That is what I see</button>
+    </div>
+  </form>
+  <div v-else class="second" role="group" aria-label="Two readers">
+    <h2>You saw different numbers. Look once more together.</h2>
+    <button type="button" class="button large" @click="take(first, second)">
+      It is {{ writeReading(plan, first.value, method.unit) }}
+    </button>
+    <button type="button" class="button large" @click="take(second, first)">
+      It is {{ writeReading(plan, second.value, method.unit) }}
+    </button>
+    <button type="button" class="button large" @click="emit('again')">Neither: read it again</button>
+  </div>
+</template>
+
+<style scoped>
+.second {
+  display: grid;
+  gap: 10px;
+  align-content: start;
+}
+h2 {
+  font-size: 22px;
+}
+</style>

@@ -1,0 +1,142 @@
+<script setup lang="ts">
+import { letterOf, type Group, type Plan, type Reading } from '~~/core/lesson'
+import { cellKey, type Cell, type Progress } from '~~/core/record'
+import { momentWords, nameOfCondition, trialAloud, writeReading } from '~~/core/wording'
+import type { NewReading } from '~~/schemas/record'
+
+/** Which trial it is, who does what in it, what has to be so before it; the number before it, and the ways to another one. */
+const props = defineProps<{
+  plan: Plan
+  trial: Cell
+  group: Group
+  progress: Progress
+  fixing?: NewReading
+  last?: Reading
+  /** Something is asked: nothing else is offered meanwhile. */
+  asking: boolean
+}>()
+const emit = defineEmits<{ fix: []; back: []; choose: [cell: Cell] }>()
+const dots = computed(() =>
+  props.progress.cells.filter(({ condition, moment }) => condition === props.trial.condition && moment === props.trial.moment),
+)
+const open = computed(() => props.progress.cells.filter((cell) => cell.kept.length === 0 && cellKey(cell) !== cellKey(props.trial)))
+const moment = computed(() => momentWords(props.plan, props.trial.moment))
+</script>
+
+<template>
+  <div class="what">
+    <div class="condition">
+      <ConditionBadge
+        :size="58"
+        :letter="letterOf(plan, trial.condition)"
+        :place="plan.conditions.findIndex(({ id }) => id === trial.condition)"
+      />
+      <div>
+        <h1>{{ nameOfCondition(plan, trial.condition) }}</h1>
+        <p v-if="moment" class="moment">{{ moment }}</p>
+        <p v-if="trial.practice" class="practice">Practice: it does not count</p>
+        <p v-else class="dots" :aria-label="`Trial ${trial.repeat} of ${plan.repeats}`">
+          <i v-for="cell in dots" :key="cell.repeat" :class="{ done: cell.kept.length > 0, now: cell.repeat === trial.repeat }" />
+          <span>trial {{ trial.repeat }}</span>
+        </p>
+      </div>
+    </div>
+    <StationJobs v-if="!fixing" :jobs="plan.jobs" :group="group" :done="progress.done" />
+    <ul v-if="!asking" class="reset-list">
+      <li v-for="line in plan.resetList" :key="line">
+        <span aria-hidden="true">✓</span>
+        {{ line }}
+      </li>
+    </ul>
+    <div class="tools">
+      <slot />
+      <ReadAloud :text="trialAloud(plan, trial)" />
+    </div>
+    <p v-if="last && !fixing" class="last">
+      Last: {{ letterOf(plan, last.condition) }} <strong>{{ writeReading(plan, last.value, last.unit) }}</strong>{{
+        last.practice ? ', practice' : ''
+      }}{{ last.status === 'set-aside' ? ', set aside' : '' }}
+      <button type="button" class="linked" @click="emit('fix')">fix it</button>
+    </p>
+    <p v-if="fixing" class="last">
+      Writing {{ writeReading(plan, fixing.value, fixing.unit) }} anew.
+      <button type="button" class="linked" @click="emit('back')">leave it</button>
+    </p>
+    <details v-if="open.length > 0 && !fixing && !asking" class="another">
+      <summary>Do another one</summary>
+      <div class="row">
+        <button v-for="cell in open" :key="cellKey(cell)" type="button" class="button" @click="emit('choose', cell)">
+          {{ letterOf(plan, cell.condition) }} {{ cell.repeat }} {{ momentWords(plan, cell.moment) }}
+        </button>
+      </div>
+    </details>
+  </div>
+</template>
+
+<style scoped>
+.what {
+  display: grid;
+  gap: 8px;
+  align-content: start;
+}
+.condition {
+  display: flex;
+  align-items: center;
+  gap: 14px;
+}
+h1 {
+  font-size: 26px;
+  overflow-wrap: anywhere;
+}
+.moment {
+  font-size: 24px;
+  font-weight: 700;
+}
+.practice {
+  padding: 0 10px;
+  border-radius: var(--corner);
+  background: var(--brass-light);
+}
+.dots {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+}
+.dots i {
+  width: 18px;
+  height: 18px;
+  border: 1.5px solid var(--ink);
+  border-radius: 50%;
+}
+.dots .done {
+  background: var(--green);
+}
+.dots .now {
+  background: var(--brass-light);
+  box-shadow: 0 0 0 2px var(--brass-mark);
+}
+.tools {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+}
+.last {
+  color: var(--soft);
+}
+.last strong {
+  color: var(--ink);
+  font-size: 22px;
+  white-space: nowrap;
+}
+.another {
+  color: var(--soft);
+}
+.another summary {
+  min-height: 32px;
+  cursor: pointer;
+}
+.another .button {
+  min-width: 58px;
+  min-height: 56px;
+}
+</style>

@@ -1,0 +1,95 @@
+<script setup lang="ts">
+import type { ClassMode } from '~/composables/classMode'
+
+/** Turns class mode on with a passphrase for the desk, and off again. */
+const props = defineProps<{ mode: ClassMode; code: string; address: string }>()
+const emit = defineEmits<{ changed: [] }>()
+const open = defineModel<boolean>({ required: true })
+const passphrase = ref('')
+const trouble = ref('')
+const changing = ref(false)
+const link = computed(() => stationLink(props.address, props.code))
+
+async function set(method: 'PUT' | 'DELETE'): Promise<void> {
+  trouble.value = ''
+  try {
+    await callServer('/api/class-mode', { method, body: method === 'PUT' ? { passphrase: passphrase.value } : undefined })
+    passphrase.value = ''
+    changing.value = false
+    emit('changed')
+  } catch (error) {
+    trouble.value = messageOf(error)
+  }
+}
+</script>
+
+<template>
+  <AppDialog v-model="open" title="Class mode" :width="600">
+    <div v-if="mode.on && !changing" class="on">
+      <div class="words">
+        <p>
+          <strong>On.</strong> Tablets on the same network open <strong class="break">http://{{ address }}/station</strong> and type
+          <strong class="nowrap">{{ code }}</strong>. The desk opens on other devices with the passphrase.
+        </p>
+        <p v-if="mode.addresses.length === 0" class="trouble">
+          This computer is on no network now. Join the school’s network; the address then appears here.
+        </p>
+        <p v-else-if="mode.addresses.length > 1" class="soft">Also at {{ mode.addresses.slice(1).join(', ') }}.</p>
+        <p class="hint">
+          The school’s network carries this without a lock of its own. Use a passphrase that opens nothing else, and turn class mode
+          off after the lesson.
+        </p>
+      </div>
+      <QrPicture class="picture" :text="link" :label="`Opens ${link}`" />
+    </div>
+    <form v-else id="class-mode" class="off" @submit.prevent="set('PUT')">
+      <p v-if="!mode.on">
+        Now only this computer reaches Jolly Beaker. With class mode, tablets on the school’s network can join as stations; the desk
+        then needs a passphrase, on this computer as well.
+      </p>
+      <label class="field">
+        <span>{{ mode.on ? 'New passphrase' : 'Passphrase' }} for the desk, 8 letters or more</span>
+        <input
+          v-model="passphrase"
+          class="box"
+          type="text"
+          autocomplete="off"
+          autocapitalize="off"
+          spellcheck="false"
+          maxlength="200"
+        />
+      </label>
+    </form>
+    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    <template #actions>
+      <button type="button" class="button quiet" @click="open = false">Close</button>
+      <template v-if="mode.on && !changing">
+        <button type="button" class="button quiet" @click="changing = true">Another passphrase</button>
+        <button type="button" class="button" @click="set('DELETE')">Turn class mode off</button>
+      </template>
+      <button v-else type="submit" form="class-mode" class="button main" :disabled="passphrase.trim().length < 8">
+        {{ mode.on ? 'Take this passphrase' : 'Turn class mode on' }}
+      </button>
+    </template>
+  </AppDialog>
+</template>
+
+<style scoped>
+.on {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 190px;
+  gap: 20px;
+}
+.words,
+.off {
+  display: grid;
+  gap: 10px;
+  align-content: start;
+}
+.break {
+  overflow-wrap: anywhere;
+}
+.picture {
+  border: 1px solid var(--line);
+}
+</style>

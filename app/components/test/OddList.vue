@@ -1,0 +1,140 @@
+<script setup lang="ts">
+import { letterOf, type Reading } from '~~/core/lesson'
+import { currentReadings } from '~~/core/record'
+import { answersTo, type Finding } from '~~/core/secondLook'
+import { doubtWords, fixWords, nameOfCondition, nameOfGroup, REASONS } from '~~/core/wording'
+
+/** Numbers that look odd, as they come in, each answered with one key while the beaker is still wet. */
+const emit = defineEmits<{ look: [reading: Reading] }>()
+type Doubtful = Extract<Finding, { code: 'doubtful' }>
+const lesson = useLesson()
+const plan = computed(() => lesson.plan!)
+const current = computed(() => new Map(currentReadings(lesson.record.readings).map((reading) => [reading.id, reading])))
+const odd = computed(() =>
+  lesson.findings
+    .filter((finding): finding is Doubtful => finding.code === 'doubtful')
+    .flatMap((finding) => {
+      // What was answered a moment ago is gone before the Second look has looked again.
+      const reading = current.value.get(finding.reading)
+      return reading ? [{ finding, reading, answers: answersTo(finding.doubt, reading) }] : []
+    }),
+)
+const list = ref<HTMLElement>()
+const settingAside = ref<string>()
+const KEYS = { 'keep-reading': 'k', 'correct-reading': 'f' } as Record<string, string>
+
+async function answered(work: () => Promise<unknown>, place: number): Promise<void> {
+  settingAside.value = undefined
+  await work()
+  await nextTick()
+  const rows = rowsOf()
+  rows[Math.min(place, rows.length - 1)]?.focus()
+}
+const rowsOf = () => [...(list.value?.querySelectorAll<HTMLElement>('[data-odd]') ?? [])]
+
+function onKey(event: KeyboardEvent, place: number): void {
+  const one = odd.value[place]!
+  if (event.target !== event.currentTarget || event.ctrlKey || event.metaKey || event.altKey) return
+  const reason = settingAside.value === one.reading.id ? REASONS[Number(event.key) - 1] : undefined
+  const answer = one.answers.find(({ code }) => KEYS[code] === event.key)
+  const step = { ArrowDown: 1, ArrowUp: -1 }[event.key]
+  if (reason) void answered(() => lesson.supersede(one.reading, { status: 'set-aside', reason }), place)
+  else if (answer) void answered(() => lesson.apply(answer), place)
+  else if (event.key === 'a') settingAside.value = one.reading.id
+  else if (event.key === 'Escape') settingAside.value = undefined
+  else if (event.key === 'Enter') emit('look', one.reading)
+  else if (step) rowsOf()[place + step]?.focus()
+  else return
+  event.preventDefault()
+}
+useKeys({ o: () => rowsOf()[0]?.focus() })
+</script>
+
+<template>
+  <section v-if="odd.length > 0" class="odd" aria-label="Odd numbers">
+    <h3>
+      {{ odd.length }} to look at
+      <span class="hint">o comes here; k keeps, f puts a slip right, a sets aside, Enter shows the place</span>
+    </h3>
+    <ul ref="list">
+      <li
+        v-for="(one, place) in odd"
+        :key="one.reading.id"
+        data-odd
+        tabindex="0"
+        :aria-label="`${nameOfGroup(plan, one.reading.group)}: ${doubtWords(plan, one.finding.value, one.finding.unit, one.finding.doubt)}`"
+        @keydown="onKey($event, place)"
+      >
+        <span class="where">
+          {{ nameOfGroup(plan, one.reading.group) }}, {{ letterOf(plan, one.reading.condition) }}
+          {{ nameOfCondition(plan, one.reading.condition) }}:
+        </span>
+        <span class="why">{{ doubtWords(plan, one.finding.value, one.finding.unit, one.finding.doubt) }}</span>
+        <span class="answers">
+          <template v-if="settingAside !== one.reading.id">
+            <button
+              v-for="answer in one.answers"
+              :key="answer.code"
+              type="button"
+              class="button small"
+              @click="answered(() => lesson.apply(answer), place)"
+            >
+              {{ fixWords(answer, plan) }} <kbd>{{ KEYS[answer.code] }}</kbd>
+            </button>
+            <button type="button" class="button small" @click="settingAside = one.reading.id">Set aside … <kbd>a</kbd></button>
+          </template>
+          <template v-else>
+            <button
+              v-for="(reason, at) in REASONS"
+              :key="reason"
+              type="button"
+              class="button small"
+              @click="answered(() => lesson.supersede(one.reading, { status: 'set-aside', reason }), place)"
+            >
+              <kbd>{{ at + 1 }}</kbd> {{ reason }}
+            </button>
+          </template>
+        </span>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.odd {
+  margin-bottom: 12px;
+  padding: 8px 12px;
+  border: 1.5px solid var(--brass-mark);
+  border-radius: var(--corner);
+  background: var(--brass-light);
+}
+h3 {
+  font-size: 16px;
+}
+h3 .hint {
+  margin-left: 8px;
+  font-weight: 400;
+}
+ul {
+  display: grid;
+  gap: 6px;
+  max-height: 230px;
+  margin-top: 6px;
+  overflow-y: auto;
+}
+li {
+  padding: 6px 8px;
+  border: 1px solid var(--line);
+  border-radius: var(--corner);
+  background: var(--card);
+}
+.where {
+  margin-right: 8px;
+}
+.answers {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin-top: 4px;
+}
+</style>

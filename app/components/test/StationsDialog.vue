@@ -1,0 +1,103 @@
+<script setup lang="ts">
+import type { JoinedStation } from '~/composables/joinedStations'
+
+/** Who has joined: to another group, paused, or sent away. */
+const props = defineProps<{ stations: JoinedStation[] }>()
+const open = defineModel<boolean>({ required: true })
+const lesson = useLesson()
+const notices = useNotices()
+const groups = computed(() => lesson.plan!.groups)
+const paused = computed(() => props.stations.length > 0 && props.stations.every(({ locked }) => locked))
+const rows = computed(() =>
+  [...props.stations].sort((a, b) => placeOf(a.group) - placeOf(b.group) || a.joinedAt.localeCompare(b.joinedAt)),
+)
+const placeOf = (group: string) => groups.value.findIndex(({ id }) => id === group)
+const nameOf = (station: JoinedStation) => groups.value.find(({ id }) => id === station.group)?.name ?? 'a group that is gone'
+const numberOf = (station: JoinedStation) => {
+  const same = rows.value.filter(({ group }) => group === station.group)
+  return same.length > 1 ? ` ${same.indexOf(station) + 1}` : ''
+}
+
+async function change(stations: string[] | undefined, what: { group?: string; locked?: boolean }): Promise<void> {
+  await attempt(() =>
+    callServer(`/api/lessons/${lesson.id}/stations`, { method: 'PUT', body: { ...what, ...(stations && { stations }) } }),
+  )
+}
+async function remove(station: JoinedStation): Promise<void> {
+  await attempt(() => callServer(`/api/lessons/${lesson.id}/stations/${station.id}`, { method: 'DELETE' }))
+}
+async function attempt(work: () => Promise<unknown>): Promise<void> {
+  await work().catch((error: unknown) => notices.trouble(messageOf(error)))
+}
+</script>
+
+<template>
+  <AppDialog v-model="open" title="Stations" :width="760">
+    <p v-if="stations.length === 0" class="empty-note">
+      <strong>Nobody has joined yet</strong>
+      A group opens the station page, types {{ lesson.code }} and taps its name. Then it stands here.
+    </p>
+    <table v-else class="ruled">
+      <thead>
+        <tr>
+          <th scope="col">Group</th>
+          <th scope="col">There?</th>
+          <th scope="col"><span class="sr-only">What to do</span></th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="station in rows" :key="station.id">
+          <th scope="row">
+            <GroupName v-if="placeOf(station.group) >= 0" :group="groups[placeOf(station.group)]!" />
+            <template v-else>{{ nameOf(station) }}</template>
+            {{ numberOf(station) }}
+          </th>
+          <td>
+            <span v-if="station.present" class="there">● there</span>
+            <span v-else class="away">▲ away{{ station.lastSeenAt ? ` since ${writeMinute(station.lastSeenAt)}` : '' }}</span>
+            <span v-if="station.locked"> · paused</span>
+          </td>
+          <td class="figure">
+            <select
+              class="box move"
+              :aria-label="`Move ${nameOf(station)}${numberOf(station)} to`"
+              :value="station.group"
+              @change="change([station.id], { group: ($event.target as HTMLSelectElement).value })"
+            >
+              <option v-for="group in groups" :key="group.id" :value="group.id">{{ group.name }}</option>
+            </select>
+            <button type="button" class="button small" @click="change([station.id], { locked: !station.locked })">
+              {{ station.locked ? 'Go on' : 'Pause' }}<span class="sr-only"> {{ nameOf(station) }}{{ numberOf(station) }}</span>
+            </button>
+            <button type="button" class="button small quiet" @click="remove(station)">
+              Send away<span class="sr-only"> {{ nameOf(station) }}{{ numberOf(station) }}</span>
+            </button>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <template #actions>
+      <button type="button" class="button quiet" @click="open = false">Close</button>
+      <button v-if="stations.length > 0" type="button" class="button" @click="change(undefined, { locked: !paused })">
+        {{ paused ? 'Let all go on' : 'Pause all: eyes on the board' }}
+      </button>
+    </template>
+  </AppDialog>
+</template>
+
+<style scoped>
+.there {
+  color: var(--leaf);
+}
+.away {
+  color: var(--brass);
+}
+.move {
+  width: 130px;
+  min-height: 30px;
+  padding: 2px 6px;
+}
+.figure > * {
+  margin-left: 6px;
+}
+</style>

@@ -1,0 +1,2 @@
+/** The server asks for the passphrase: set by whatever was refused, looked at by app.vue. */
+export const deskClosed = ref(false)

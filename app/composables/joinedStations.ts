@@ -1,0 +1,33 @@
+/** A station as the desk sees it. */
+export interface JoinedStation {
+  id: string
+  group: string
+  locked: boolean
+  joinedAt: string
+  present: boolean
+  lastSeenAt: string | null
+}
+
+const GATHER_FOR = 300
+
+/** The stations of the lesson on the desk, looked at again when one of them comes, goes or is changed. */
+export function useJoinedStations() {
+  const lesson = useLesson()
+  const stations = shallowRef<JoinedStation[]>([])
+  let timer: ReturnType<typeof setTimeout> | undefined
+
+  async function look(): Promise<void> {
+    const answer = await callServer<{ stations: JoinedStation[] }>(`/api/lessons/${lesson.id}/stations`).catch(() => undefined)
+    if (answer) stations.value = answer.stations
+  }
+  watch(
+    () => lesson.stationsChanged,
+    () => {
+      clearTimeout(timer)
+      timer = setTimeout(() => void look(), GATHER_FOR)
+    },
+  )
+  onMounted(look)
+  onBeforeUnmount(() => clearTimeout(timer))
+  return stations
+}

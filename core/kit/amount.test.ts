@@ -1,0 +1,41 @@
+import { describe, expect, it } from 'vitest'
+import { readAmount, readPrice, sensible, turnInto } from '.'
+
+describe('readAmount', () => {
+  it.each([
+    ['1 strip', { ok: true, value: 1, unit: 'pieces', whole: true }],
+    ['2 tbsp', { ok: true, value: 2, unit: 'tbsp', whole: false }],
+    ['1/2 cup', { ok: true, value: 0.5, unit: 'cup', whole: false }],
+    ['200mL', { ok: true, value: 200, unit: 'mL', whole: false }],
+    ['a pinch', { ok: true, value: 1, unit: 'pieces', whole: true }],
+    ['12 x 4 cm', { ok: true, value: 1, unit: 'pieces', whole: true }],
+    ['some', { ok: false, code: 'no-number', position: 0 }],
+    ['-2', { ok: false, code: 'negative', position: 0 }],
+    ['1e9', { ok: false, code: 'too-much', position: 0 }],
+    ['1000000000', { ok: false, code: 'too-much', position: 0 }],
+    ['', { ok: false, code: 'empty', position: 0 }],
+  ])('reads “%s”', (text, amount) => expect(readAmount(text)).toEqual(amount))
+
+  it('says where it stops understanding', () => expect(readAmount('2..5 g')).toMatchObject({ ok: false, code: 'not-a-number' }))
+  it('reads prices with and without a sign', () => {
+    expect([readPrice('£2,50'), readPrice('3')]).toEqual([
+      { ok: true, value: 2.5 },
+      { ok: true, value: 3 },
+    ])
+    expect(readPrice('cheap').ok).toBe(false)
+  })
+})
+
+describe('amounts in other units', () => {
+  it('never turn a volume into a mass without a density', () => {
+    expect(turnInto(100, 'mL', 'g', null)).toBeUndefined()
+    expect(turnInto(100, 'mL', 'g', 0.85)).toBe(85)
+    expect(turnInto(1, 'kg', 'L', 0.8)).toBe(1.25)
+    expect(turnInto(3, 'pieces', 'g', 1)).toBeUndefined()
+  })
+  it('are handy to measure', () => {
+    expect(sensible(21, 'tbsp')).toEqual({ value: 315, unit: 'mL' })
+    expect(sensible(2, 'tbsp')).toEqual({ value: 2, unit: 'tbsp' })
+    expect(sensible(2100, 'mL')).toEqual({ value: 2.1, unit: 'L' })
+  })
+})

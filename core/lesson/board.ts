@@ -1,0 +1,16 @@
+export const BOARD_VIEWS = ['join', 'wonder', 'question', 'predict', 'test', 'results', 'agree'] as const
+export type BoardViewName = (typeof BOARD_VIEWS)[number]
+
+/** What the teacher has the board show, the same for every projector, desk and station of the lesson. */
+export interface BoardState {
+  /** Null turns to the view that fits what the class is doing. */
+  view: BoardViewName | null
+  /** ISO time at which the test's minutes were started by hand; null follows the lesson's own timetable. */
+  clockStarted: string | null
+  /** Numbers on the board as they come in, or hidden until everybody is done. */
+  results: 'live' | 'quiet'
+  /** A sound at the end of a phase, at the bell of a circuit and when a reading is due. */
+  sound: boolean
+}
+
+export const USUAL_BOARD: BoardState = { view: null, clockStarted: null, results: 'quiet', sound: true }

@@ -1,0 +1,57 @@
+import type { LessonEvent, LessonRecord } from '../lesson'
+
+export const JOURNAL_KINDS = ['reading', 'observation', 'remark', 'prediction', 'conclusion', 'station', 'board', 'plan'] as const
+export type JournalKind = (typeof JOURNAL_KINDS)[number]
+
+/** One thing that happened. */
+export interface JournalLine {
+  at: string
+  event: LessonEvent
+  group: string | undefined
+  /** Changes of the plan that came one right after the other stand in one line. */
+  times: number
+}
+
+const ONE_SITTING = 5 * 60_000
+
+/**
+ * Everything that happened in a lesson, in the order of time: the rows of its record and what else the server noted.
+ * @param others changes of plan, board and stations, in order
+ */
+export function journalOf(record: LessonRecord, others: { at: string; body: LessonEvent }[]): JournalLine[] {
+  const lines = [
+    ...record.readings.map((reading) => lineOf({ kind: 'reading', reading }, reading)),
+    ...record.predictions.map((prediction) => lineOf({ kind: 'prediction', prediction }, prediction)),
+    ...record.conclusions.map((conclusion) => lineOf({ kind: 'conclusion', conclusion }, conclusion)),
+    ...record.remarks.map((remark) => lineOf({ kind: 'remark', remark }, remark)),
+    ...record.observations.map((observation) => lineOf({ kind: 'observation', observation }, observation)),
+    ...others.map(({ at, body }) => lineOf(body, { at, group: body.kind === 'station' ? body.group : undefined })),
+  ]
+  return gathered(lines.sort((a, b) => Date.parse(a.at) - Date.parse(b.at)))
+}
+
+/** The lines that somebody looks for. */
+export function filteredJournal(
+  lines: JournalLine[],
+  { kind, group }: { kind: JournalKind | undefined; group: string | undefined },
+): JournalLine[] {
+  return lines.filter(
+    ({ event, group: by }) => (kind === undefined || event.kind === kind) && (group === undefined || by === group),
+  )
+}
+
+function lineOf(event: LessonEvent, { at, group }: { at: string; group?: string }): JournalLine {
+  return { at, event, group, times: 1 }
+}
+
+function gathered(lines: JournalLine[]): JournalLine[] {
+  const all: JournalLine[] = []
+  for (const line of lines) {
+    const last = all.at(-1)
+    const goesOn =
+      last?.event.kind === 'plan' && line.event.kind === 'plan' && Date.parse(line.at) - Date.parse(last.at) < ONE_SITTING
+    if (goesOn) all[all.length - 1] = { ...line, times: last.times + 1 }
+    else all.push(line)
+  }
+  return all
+}

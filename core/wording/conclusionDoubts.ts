@@ -1,0 +1,42 @@
+import type { ClaimDoubt } from '../agree'
+import type { Plan } from '../lesson'
+import { GRADE_NAMES } from './evidence'
+import type { FindingWords } from './findings'
+import { list, nameOfCondition } from './names'
+
+/** What a conclusion claims or leaves out, in words. */
+export function doubtWordsOfConclusion(doubt: ClaimDoubt, plan: Plan): FindingWords {
+  const quoted = (words: string[]) => list(words.slice(0, 3).map((word) => `“${word}”`))
+  switch (doubt.code) {
+    case 'claims-too-much':
+      return {
+        title: 'Claims more than the numbers',
+        text: `It says ${quoted(doubt.words)}, and the evidence is “${GRADE_NAMES[doubt.grade].toLowerCase()}”.`,
+        why: 'Say how sure you are, or claim less: “it looks as if”, “we cannot tell yet”.',
+      }
+    case 'claims-no-difference':
+      return {
+        title: 'No difference is a claim too',
+        text: `It says ${quoted(doubt.words)}, and the evidence is “${GRADE_NAMES[doubt.grade].toLowerCase()}”.`,
+        why: 'Not having found a difference is less than having shown that there is none.',
+      }
+    case 'names-another-winner':
+      return {
+        title: 'The numbers say otherwise',
+        text: `It names ${nameOfCondition(plan, doubt.named)}; the averages put ${nameOfCondition(plan, doubt.winner)} first.`,
+        why: 'Compare the sentence with the table once more.',
+      }
+    case 'no-numbers':
+      return {
+        title: 'No numbers in it',
+        text: 'Quote an average or two, so that anybody can check.',
+        why: 'A conclusion with numbers can be compared with the next class’s.',
+      }
+    case 'does-not-say-how-sure':
+      return {
+        title: 'How sure are you?',
+        text: 'Say how sure the class is, and why.',
+        why: 'How many groups agree, or how the gap compares with the wobble.',
+      }
+  }
+}

@@ -1,0 +1,89 @@
+import { letterOf, type Plan } from '../lesson'
+import { unitOf, writeShort } from '../quantity'
+import type { Fix } from '../secondLook'
+import { dayWords } from './kit'
+import { counted, list, STOP_NAMES, writeReading } from './names'
+import { wayWords } from './ways'
+import { mendWords, wayOutWords } from './waysOut'
+
+/** What a button of the Second look says. */
+export function fixWords(fix: Fix, plan: Plan): string {
+  const letters = (ids: string[]) => list(ids.map((id) => letterOf(plan, id)))
+  switch (fix.code) {
+    case 'choose-change':
+      return `Change ${plan.factors.find((one) => one.id === fix.factor)?.name ?? 'it'}`
+    case 'choose-measure':
+      return `Measure ${plan.measures.find((one) => one.id === fix.measure)?.name ?? 'it'}`
+    case 'move-to-maybe':
+      return 'Move to Maybe'
+    case 'keep-noticed':
+      return 'It was noticed'
+    case 'make-factor-same':
+      return `Make ${letters(fix.conditions)} the same`
+    case 'leave-out':
+      return `Leave ${letters(fix.conditions)} out`
+    case 'say-how':
+      return 'One for all'
+    case 'remove-condition':
+      return `Take ${letterOf(plan, fix.condition)} out`
+    case 'treat-as-kinds':
+      return 'They are kinds'
+    case 'set-repeats':
+      return `Do ${counted(fix.repeats, 'repeat')}`
+    case 'take-levels':
+      return `Take ${list(fix.values.map((value) => writeShort(value)))} ${unitOf(plan.conditionUnit).symbol}`
+    case 'take-comparison':
+      return `Compare ${letters(fix.conditions)} only`
+    case 'set-words':
+      return `Take ${list(fix.words)}`
+    case 'set-times':
+      return `Take ${list(fix.times.map(String))} ${plan.watch.unit === 'day' ? 'days' : 'minutes'}`
+    case 'take-way':
+      return wayWords(fix.way, plan)
+    case 'set-groups':
+      return `Make ${counted(fix.groups, 'group')}`
+    case 'take-mend':
+      return mendWords(fix.mend).label
+    case 'take-way-out':
+      return wayOutWords(fix.way, plan, 'pieces').label
+    case 'set-date':
+      return `Start on ${dayWords(fix.date)}`
+    case 'acknowledge-own':
+    case 'acknowledge':
+      return 'Noted'
+    case 'keep-reading':
+      return 'It is right'
+    case 'correct-reading':
+      return `Make it ${writeReading(plan, fix.value, fix.unit)}`
+    case 'go':
+      return GO_WORDS[fix.target?.split('-')[0] ?? ''] ?? `Go to ${STOP_NAMES[fix.stop]}`
+  }
+}
+
+const GO_WORDS: Record<string, string> = {
+  title: 'Name it',
+  noticed: 'Write one',
+  new: 'Add one',
+  how: 'Write how',
+  condition: 'Change it',
+  conditions: 'Show conditions',
+  fair: 'Show the table',
+  times: 'Write the times',
+  words: 'Write the words',
+  expected: 'Change the plan',
+  method: 'Show the method',
+  amount: 'Write the amount',
+  stock: 'Change stock',
+  pack: 'Change the pack',
+  price: 'Change the price',
+  density: 'Say the density',
+  ways: 'Other ways',
+  more: 'Choose another',
+  getting: 'Show the list',
+  over: 'Other days',
+  trial: 'Fill in',
+  date: 'Choose a day',
+  order: 'Take predictions',
+  cell: 'Show it',
+  conclusion: 'Write it',
+}

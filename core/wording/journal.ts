@@ -1,0 +1,84 @@
+import { letterOf, WHOLE_CLASS, type Plan, type Reading } from '../lesson'
+import type { JournalKind, JournalLine } from '../record'
+import { BOARD_WORDS, momentWords, nameOfCondition, nameOfGroup, writeReading, WONDER_WORDS } from './names'
+import { predictionSentence } from './vocabulary'
+
+export const JOURNAL_WORDS: Record<JournalKind, string> = {
+  reading: 'Readings',
+  observation: 'Observations',
+  remark: 'Noticed and wondered',
+  prediction: 'Predictions',
+  conclusion: 'Conclusions',
+  station: 'Stations',
+  board: 'Board and clock',
+  plan: 'The plan',
+}
+
+const STATION_WORDS = {
+  joined: 'a station joined',
+  moved: 'a station moved',
+  locked: 'a station was paused',
+  unlocked: 'a station goes on',
+  removed: 'a station was sent away',
+}
+
+/** One line of the journal in words, without time and group. `'B tissue, repeat 2: 61 mm'` */
+export function journalWords(plan: Plan, { event, times }: JournalLine): string {
+  switch (event.kind) {
+    case 'reading':
+      return readingWords(plan, event.reading)
+    case 'observation': {
+      const { condition, kind, text } = event.observation
+      const about = condition === null ? '' : `${letterOf(plan, condition)} ${nameOfCondition(plan, condition)}: `
+      return `${about}${[text, kind === 'words' ? '' : `(${kind})`].filter(Boolean).join(' ')}`
+    }
+    case 'remark':
+      return `${WONDER_WORDS[event.remark.list].name}: ${event.remark.text}`
+    case 'prediction': {
+      const { prediction } = event
+      if (prediction.as === 'hands') return 'hands up counted'
+      return `${prediction.late ? 'changed their mind: ' : ''}${predictionSentence(plan, prediction)}`
+    }
+    case 'conclusion':
+      return `${event.conclusion.agreed ? 'agreed: ' : 'proposed: '}${event.conclusion.text}`
+    case 'station':
+      return `${STATION_WORDS[event.change]}${event.to === undefined ? '' : ` to ${groupWords(plan, event.to)}`}`
+    case 'board': {
+      const { view, clockStarted, results, sound } = event.board
+      const shown = view === null ? 'what fits' : BOARD_WORDS[view].toLowerCase()
+      const clock = clockStarted === null ? 'clock by the timetable' : 'test clock runs'
+      return `board: ${shown}, ${clock}, numbers ${results === 'live' ? 'shown' : 'hidden'}, sound ${sound ? 'on' : 'off'}`
+    }
+    case 'plan':
+      return times === 1 ? 'the plan was changed' : `the plan was changed, ${times} times`
+  }
+}
+
+/** Who it is about: a group, the class, or nobody in particular. */
+export function journalGroup(plan: Plan, { group }: JournalLine): string {
+  return group === undefined ? '' : groupWords(plan, group)
+}
+
+function readingWords(plan: Plan, reading: Reading): string {
+  const { condition, practice, repeat, moment, value, unit, status, reason, confirmed, supersedes } = reading
+  const place = [
+    `${letterOf(plan, condition)} ${nameOfCondition(plan, condition)}`,
+    practice ? 'practice' : `repeat ${repeat}`,
+    momentWords(plan, moment),
+  ]
+  const why = reason === '' ? '' : `: ${reason}`
+  const became =
+    status === 'set-aside'
+      ? `, set aside${why}`
+      : supersedes === null
+        ? ''
+        : confirmed && reason === ''
+          ? ', said to be right'
+          : `, put right${why}`
+  return `${place.filter(Boolean).join(', ')}: ${writeReading(plan, value, unit)}${became}`
+}
+
+function groupWords(plan: Plan, group: string): string {
+  if (group === WHOLE_CLASS) return 'the class'
+  return plan.groups.some(({ id }) => id === group) ? nameOfGroup(plan, group) : 'a group that is gone'
+}

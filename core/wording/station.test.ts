@@ -1,0 +1,46 @@
+import { expect, it } from 'vitest'
+import { soakUpPlan } from '../../test/soakUp'
+import { FIRST_WATCH, mergePlans, withKind, type Plan } from '../lesson'
+import type { Cell } from '../record'
+import { clashPlace, clashValue, missedWords, raceEntry, refusedWords, trialAloud, whenWords } from '.'
+
+const plan = soakUpPlan()
+const trial: Cell = { group: 'g1', condition: 'tissue', repeat: 2, moment: '', practice: false, kept: [], setAside: [] }
+
+it('a trial is read aloud with what has to be so before it', () => {
+  expect(trialAloud(plan, trial)).toBe('tissue. trial 2. fresh, dry strip. ruler touching zero. in to the line, start at the bell')
+  expect(trialAloud(plan, { ...trial, practice: true })).toContain('tissue. Practice: it does not count. ')
+})
+
+it('places of a race are written with their times, where one was taken', () => {
+  expect([raceEntry(plan, 1, undefined), raceEntry(plan, 4, 4312)]).toEqual(['1st', '4th, 4.3 s'])
+})
+
+it('when and what: moments without their place, missed days, entries that were refused', () => {
+  const jars: Plan = { ...withKind(plan, 'over-time'), watch: { ...FIRST_WATCH, times: [5], places: ['top', 'bottom'] } }
+  expect(whenWords(jars, 't5p2').replace(/\s/g, ' ')).toBe('5 min')
+  expect(whenWords(withKind(plan, 'before-after'), 'after')).toBe('after')
+  expect(whenWords(plan, '')).toBe('')
+  expect([missedWords(1), missedWords(4)].map((words) => words.split('.')[0])).toEqual([
+    '1 reading of earlier days was missed',
+    '4 readings of earlier days were missed',
+  ])
+  expect(refusedWords({ readings: [{ entered: '61' }, { entered: '5,2 cm' }] })).toBe('61, 5,2 cm')
+  expect([refusedWords({ text: 'it drips' }), refusedWords({ data: 'data:' })]).toEqual(['it drips', 'a picture or a prediction'])
+})
+
+it('a clash of two desks is named as a teacher would find it', () => {
+  const change = (to: string) => ({
+    ...plan,
+    factors: plan.factors.map((factor, place) => (place === 1 ? { ...factor, how: to } : factor)),
+  })
+  const { clashes } = mergePlans(plan, change('cut twice'), change('cut once'))
+  expect(clashes.map((clash) => clashPlace(plan, clash))).toEqual([`things we could change, ${plan.factors[1]!.name}, how`])
+  expect([clashValue(''), clashValue(true), clashValue(['a', 'b']), clashValue([]), clashValue({ name: 'ruler' })]).toEqual([
+    'nothing',
+    'yes',
+    'a, b',
+    'nothing',
+    'ruler',
+  ])
+})

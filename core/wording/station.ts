@@ -1,0 +1,34 @@
+import type { Cell } from '../record'
+import type { Plan } from '../lesson'
+import { counted, momentWords, nameOfCondition, writeReading } from './names'
+
+const A_SECOND = 1000
+
+/** What a station reads aloud before a trial. */
+export function trialAloud(plan: Plan, { condition, moment, practice, repeat }: Cell): string {
+  const which = practice ? 'Practice: it does not count' : `trial ${repeat}`
+  return [nameOfCondition(plan, condition), momentWords(plan, moment), which, ...plan.resetList].filter(Boolean).join('. ')
+}
+
+/** A time on a lap timer, as a child's hand takes it. `lapWords(4312) // '4.3 s'` */
+export function lapWords(milliseconds: number): string {
+  return `${(milliseconds / A_SECOND).toFixed(1)} s`
+}
+
+/** A place in a race as it is written down, with its time where one was taken. `raceEntry(plan, 4, 4312) // '4th, 4.3 s'` */
+export function raceEntry(plan: Plan, place: number, milliseconds: number | undefined): string {
+  const words = writeReading(plan, place, 'place')
+  return milliseconds === undefined ? words : `${words}, ${lapWords(milliseconds)}`
+}
+
+/** Readings that nobody took on their day. `'2 readings of earlier days were missed. …'` */
+export function missedWords(count: number): string {
+  const what = `${counted(count, 'reading')} of earlier days ${count === 1 ? 'was' : 'were'} missed`
+  return `${what}. Leave the gap: it cannot be seen any more.`
+}
+
+/** What of an entry that the server did not take can be keyed in at the desk. */
+export function refusedWords(body: unknown): string {
+  const { readings, text } = body as { readings?: { entered: string }[]; text?: string }
+  return readings?.map(({ entered }) => entered).join(', ') || text || 'a picture or a prediction'
+}

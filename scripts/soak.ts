@@ -1,0 +1,32 @@
+// npm run soak: thirty stations for ten minutes, the server killed twice, every station cut off once; prints what was lost.
+// Options: --seconds 600 --stations 30 --no-pages
+import { parseArgs } from 'node:util'
+import { soak } from '../test/soak/soak'
+
+const { values } = parseArgs({
+  options: { seconds: { type: 'string' }, stations: { type: 'string' }, 'no-pages': { type: 'boolean' } },
+})
+const [seconds, stations] = [Number(values.seconds ?? 600), Number(values.stations ?? 30)]
+console.log(`${stations} stations for ${seconds} s, the server killed and started again twice, every station cut off once ...`)
+const { pages, ...figures } = await soak({ seconds, stations, pages: !values['no-pages'] })
+const growth = (100 * (figures.memoryAfter - figures.memoryBefore)) / figures.memoryBefore
+console.log(
+  `entries                        ${figures.entered}, acknowledged ${figures.acknowledged}, refused ${figures.refused}, still waiting ${figures.stillWaiting}`,
+)
+console.log(`acknowledged entries lost      ${figures.lost}`)
+console.log(`stored twice                   ${figures.doubled}`)
+console.log(`out of order                   ${figures.outOfOrder}`)
+console.log(
+  `entry to board, median         ${figures.median} ms (wanted: 150), over ${figures.measured} entries outside the outages`,
+)
+console.log(`entry to board, 95 in 100      ${figures.percentile95} ms (wanted: 500)`)
+console.log(
+  `memory of the server           ${figures.memoryBefore} MB after warm-up, ${figures.memoryAfter} MB at the end: ${growth.toFixed(1)} % (wanted: 10)`,
+)
+if (pages) {
+  for (const [name, { count, longest }] of Object.entries(pages)) {
+    console.log(`tasks over 50 ms on the ${name.padEnd(5)}  ${count}, the longest ${longest} ms (wanted: none)`)
+  }
+}
+const failed = figures.lost + figures.doubled + figures.outOfOrder + figures.refused + figures.stillWaiting > 0
+process.exit(failed ? 1 : 0)

@@ -1,0 +1,23 @@
+import { setResponseHeader } from 'h3'
+import { writeTable } from '../../../../core/formats'
+import { journalOf } from '../../../../core/record'
+import { journalGroup, JOURNAL_WORDS, journalWords } from '../../../../core/wording'
+import { notFound } from '../../../access/refusal'
+import { lessonRoute } from '../../../access/route'
+import { listOtherEvents } from '../../../database/events'
+import { loadLesson } from '../../../database/lessons'
+import { attachment } from '../../../lesson/attachment'
+
+/** The whole journal as CSV, one row for each thing that happened. */
+export default lessonRoute({}, async ({ event, database, lesson }) => {
+  const whole = await loadLesson(database, lesson.id)
+  if (!whole) throw notFound('lesson')
+  const { plan } = whole.lesson
+  const lines = journalOf(whole.record, await listOtherEvents(database, lesson.id))
+  setResponseHeader(event, 'content-type', 'text/csv; charset=utf-8')
+  setResponseHeader(event, 'content-disposition', attachment(plan, 'journal.csv'))
+  return writeTable([
+    ['time', 'what', 'group', 'words'],
+    ...lines.map((line) => [line.at, JOURNAL_WORDS[line.event.kind], journalGroup(plan, line), journalWords(plan, line)]),
+  ])
+})

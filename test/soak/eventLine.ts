@@ -1,0 +1,45 @@
+/** Follows a stream of server-sent events the way a browser does: reconnects from the last number it saw. */
+export interface EventLine {
+  /** Readings that came in, by id, with the time of their first coming. */
+  arrived: Map<string, number>
+  close(): void
+}
+
+const AGAIN_AFTER = 300
+
+export function followEvents(address: string, headers: Record<string, string>): EventLine {
+  const arrived = new Map<string, number>()
+  const control = new AbortController()
+  let last = 0
+  void follow()
+  return { arrived, close: () => control.abort() }
+
+  async function follow(): Promise<void> {
+    while (!control.signal.aborted) {
+      await read().catch(() => undefined)
+      await new Promise((next) => setTimeout(next, AGAIN_AFTER))
+    }
+  }
+
+  async function read(): Promise<void> {
+    const joint = address.includes('?') ? '&' : '?'
+    const response = await fetch(`${address}${joint}since=${last}`, { headers, signal: control.signal })
+    if (!response.ok || !response.body) return
+    const decoder = new TextDecoder()
+    let text = ''
+    for await (const chunk of response.body) {
+      text += decoder.decode(chunk as Uint8Array, { stream: true })
+      const blocks = text.split('\n\n')
+      text = blocks.pop()!
+      for (const block of blocks) take(block)
+    }
+  }
+
+  function take(block: string): void {
+    last = Number(/^id: (\d+)$/m.exec(block)?.[1] ?? last)
+    const data = /^data: (\{"kind":"reading".*)$/m.exec(block)?.[1]
+    const id = data && /"reading":\{"id":"([^"]+)"|"id":"([0-9a-f-]{36})"/.exec(data)
+    const reading = id && (id[1] ?? id[2])
+    if (reading && !arrived.has(reading)) arrived.set(reading, performance.now())
+  }
+}

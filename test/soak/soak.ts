@@ -1,0 +1,186 @@
+import { readFileSync } from 'node:fs'
+import { GROUP_NAMES, withGroups, type Plan } from '../../core/lesson'
+import { seededRandom } from '../../core/benches'
+import { clientFor } from '../api/client'
+import { freePort, startApplication, temporaryFolder, type Application } from '../application'
+import { followEvents } from './eventLine'
+import { SoakStation } from './station'
+import { watchPages, type PageFigures } from './pages'
+
+export interface SoakOptions {
+  seconds: number
+  stations: number
+  /** Open a board and a desk in a browser and note their long tasks. */
+  pages: boolean
+}
+
+export interface SoakFigures {
+  entered: number
+  acknowledged: number
+  lost: number
+  doubled: number
+  outOfOrder: number
+  refused: number
+  stillWaiting: number
+  /** Milliseconds from entry to board, outside the outages. */
+  median: number
+  percentile95: number
+  measured: number
+  /** Megabytes of the server after its last start and a warm-up, and at the end. */
+  memoryBefore: number
+  memoryAfter: number
+  pages: PageFigures | undefined
+}
+
+const EVERY = 2000
+const BUSY_EVERY = 500
+/** Shares of the whole time. */
+const KILLS = [0.2, 0.4]
+const BUSY = { from: 0.5, share: 0.1 }
+const WARM = 0.65
+const CUT = { seconds: 8, from: 0.05, share: 0.85 }
+const SETTLES = 4000
+
+/** A whole class at its stations while the server is killed twice and every station loses the network once. */
+export async function soak({ seconds, stations: count, pages }: SoakOptions): Promise<SoakFigures> {
+  const { folder, remove } = temporaryFolder()
+  const port = await freePort()
+  let application = await startApplication({ data: folder, port })
+  const { base } = application
+  const random = seededRandom(7)
+  const whole = seconds * 1000
+  try {
+    const { id, plan, desk, tokens } = await prepare(base, count)
+    const board = followEvents(`${base}/api/lessons/${id}/events`, desk)
+    const lines = tokens.map(({ headers }) =>
+      followEvents(`${base}/api/station/events?token=${headers.authorization!.slice(7)}`, {}),
+    )
+    const watched = pages ? await watchPages(base, id, desk) : undefined
+    const stations = tokens.map(({ group, headers }) => new SoakStation(base, headers, plan, group, () => 40 + 20 * random()))
+    const outages: [number, number][] = []
+    const start = performance.now()
+    const passed = () => performance.now() - start
+    let memoryBefore = 0
+    const work = stations.map(async (station, place) => {
+      const cutAt = whole * (CUT.from + (CUT.share * (place + 0.5)) / count)
+      await sleep((EVERY * place) / count)
+      let wasCut = false
+      while (passed() < whole) {
+        station.enter()
+        if (!wasCut && passed() > cutAt) {
+          wasCut = true
+          station.setCut(true)
+          const from = performance.now()
+          setTimeout(() => {
+            station.setCut(false)
+            station.outages.push([from, performance.now() + SETTLES])
+          }, CUT.seconds * 1000)
+        }
+        await sleep(isBusy(passed() / whole) ? BUSY_EVERY : EVERY)
+      }
+    })
+    for (const share of KILLS) {
+      await sleep(whole * share - passed())
+      const from = performance.now()
+      application = await killed(application, folder, port)
+      outages.push([from, performance.now() + SETTLES])
+    }
+    await sleep(whole * WARM - passed())
+    memoryBefore = memoryOf(application)
+    await Promise.all(work)
+    for (let rest = 0; rest < 60 && stations.some(({ waiting }) => waiting > 0); rest += 1) await sleep(500)
+    await sleep(1000)
+    const memoryAfter = memoryOf(application)
+    const pageFigures = await watched?.close()
+    board.close()
+    for (const line of lines) line.close()
+
+    const stored = (
+      await clientFor(base).call<{ record: { readings: { id: string; group: string }[] } }>(
+        'GET',
+        `/api/lessons/${id}`,
+        undefined,
+        desk,
+      )
+    ).body.record.readings
+    const times = latencies(stations, board.arrived, outages)
+    return { ...compare(stations, stored), ...spread(times), memoryBefore, memoryAfter, pages: pageFigures }
+  } finally {
+    await application.stop()
+    remove()
+  }
+}
+
+function isBusy(share: number): boolean {
+  return share >= BUSY.from && share < BUSY.from + BUSY.share
+}
+
+async function prepare(base: string, count: number) {
+  const { call, newLesson, joinStation, open } = clientFor(base)
+  const { lesson } = await newLesson()
+  const groups = Math.min(count, GROUP_NAMES.length)
+  const plan: Plan = { ...withGroups(lesson.plan, groups, () => crypto.randomUUID()), repeats: 5 }
+  await call('PUT', `/api/lessons/${lesson.id}/plan`, { plan, revision: lesson.revision })
+  const stored = (await open(lesson.id)).lesson
+  const opened = await call('PUT', '/api/class-mode', { passphrase: 'a whole class at once' })
+  const cookie = opened.headers.getSetCookie()[0]?.split(';')[0] ?? ''
+  const tokens = []
+  for (let place = 0; place < count; place += 1) {
+    const group = stored.plan.groups[place % groups]!.id
+    tokens.push({ group, headers: await joinStation(stored.code, group) })
+  }
+  return { id: lesson.id, plan: stored.plan, desk: { cookie }, tokens }
+}
+
+async function killed(application: Application, data: string, port: number): Promise<Application> {
+  application.process.kill('SIGKILL')
+  await new Promise((gone) =>
+    application.process.exitCode === null && application.process.signalCode === null
+      ? application.process.once('exit', gone)
+      : gone(0),
+  )
+  return startApplication({ data, port })
+}
+
+/** Resident memory of the server in megabytes. */
+function memoryOf({ process }: Application): number {
+  const kilobytes = /^VmRSS:\s+(\d+)/m.exec(readFileSync(`/proc/${process.pid}/status`, 'utf8'))?.[1]
+  return Math.round(Number(kilobytes) / 1024)
+}
+
+function compare(stations: SoakStation[], stored: { id: string }[]) {
+  const place = new Map(stored.map(({ id }, at) => [id, at]))
+  const entries = stations.flatMap((station) => station.entries)
+  const acknowledged = entries.filter((entry) => entry.acknowledged !== undefined)
+  const outOfOrder = stations.reduce((sum, station) => {
+    const places = station.entries.flatMap(({ id }) => (place.has(id) ? [place.get(id)!] : []))
+    return sum + places.filter((at, index) => index > 0 && at < places[index - 1]!).length
+  }, 0)
+  return {
+    entered: entries.length,
+    acknowledged: acknowledged.length,
+    lost: acknowledged.filter(({ id }) => !place.has(id)).length,
+    doubled: stored.length - place.size,
+    outOfOrder,
+    refused: stations.reduce((sum, { refused }) => sum + refused, 0),
+    stillWaiting: stations.reduce((sum, { waiting }) => sum + waiting, 0),
+  }
+}
+
+function latencies(stations: SoakStation[], arrived: Map<string, number>, outages: [number, number][]): number[] {
+  return stations
+    .flatMap(({ entries, outages: own }) =>
+      entries.filter(({ at }) => ![...outages, ...own].some(([from, to]) => at > from - 1000 && at < to)),
+    )
+    .flatMap(({ id, at }) => (arrived.has(id) ? [arrived.get(id)! - at] : []))
+}
+
+function spread(times: number[]) {
+  const sorted = [...times].sort((a, b) => a - b)
+  const at = (share: number) => Math.round(sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))] ?? Infinity)
+  return { median: at(0.5), percentile95: at(0.95), measured: sorted.length }
+}
+
+function sleep(milliseconds: number): Promise<void> {
+  return new Promise((next) => setTimeout(next, Math.max(0, milliseconds)))
+}
