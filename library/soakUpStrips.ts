@@ -3,7 +3,7 @@ import type { Investigation } from './investigation'
 
 export const soakUpStrips: Investigation = {
   summary: 'Which paper drinks water highest? Strips stand in a little water for a minute; a ruler shows the wet edge.',
-  schemaVersion: 5,
+  schemaVersion: 6,
   words: 'change-measure',
   frame: 'i-think',
   predictAs: 'order',
@@ -90,6 +90,12 @@ export const soakUpStrips: Investigation = {
   arrangement: FIRST_ARRANGEMENT,
   jobs: FIRST_JOBS,
   secondReader: false,
+  retests: [],
+  average: 'mean',
+  averageTo: 'one-more',
+  graph: null,
+  age: '7-9',
+  groupNotes: {},
 }
 
 function strip(id: string, name: string, condition: string): Plan['materials'][number] {

@@ -219,9 +219,11 @@ const clock = Joi.object<Clock, true>({
   fetchWhilePredicting: Joi.boolean().required(),
 }).required()
 
+const groupNote = Joi.string().allow('').max(500).required()
+
 /** The plan of a lesson, as it is stored, sent and saved. */
 export const planSchema = Joi.object<Plan, true>({
-  schemaVersion: Joi.number().valid(5).required(),
+  schemaVersion: Joi.number().valid(6).required(),
   kind: Joi.string()
     .valid(...KINDS)
     .required(),
@@ -270,4 +272,23 @@ export const planSchema = Joi.object<Plan, true>({
   arrangement,
   jobs: Joi.array().items(shortText.optional()).max(6).required(),
   secondReader: Joi.boolean().required(),
+  retests: Joi.array()
+    .items(Joi.object<Retest, true>({ group: planId, condition: planId, repeat: whole(1, 20) }))
+    .max(200)
+    .required(),
+  average: Joi.string()
+    .valid(...AVERAGE_WAYS)
+    .required(),
+  averageTo: Joi.string().valid('mark', 'one-more').required(),
+  graph: Joi.string()
+    .valid(...GRAPH_KINDS)
+    .allow(null)
+    .required(),
+  age: Joi.string()
+    .valid(...AGES)
+    .required(),
+  groupNotes: Joi.object()
+    .pattern(/^[A-Za-z0-9_.-]{1,64}$/, Joi.object({ well: groupNote, next: groupNote }).required())
+    .max(60)
+    .required(),
 }).required()

@@ -7,20 +7,24 @@ export type ClaimDoubt =
   | { code: 'names-another-winner'; named: string; winner: string }
   | { code: 'no-numbers' }
   | { code: 'does-not-say-how-sure' }
+  | { code: 'cause-without-reason'; words: string[] }
 
 const CERTAIN =
   /\b(prove[sdn]?|proof|definitely|certain(?:ly)?|always|every time|for sure|without (?:a |any )?doubt|we know|we are sure|shows? (?:clearly|that)|clearly|is clear(?:ly)?|must be)\b/gi
-const HEDGED =
+export const HEDGED =
   /\b(may|might|maybe|perhaps|seems?|looks? (?:like|as if)|probably|lean\w*|not sure|cannot tell|can't tell|not (?:yet )?(?:tell|say)|could be|not clear|unclear)\b/i
 const COMPARED =
   /\b(most|more|highest|higher|longest|longer|fastest|faster|best|better|biggest|bigger|furthest|further|heaviest|heavier|tallest|taller|strongest|stronger|least|less|lowest|lower|shortest|shorter|slowest|slower|smallest|smaller)\b/gi
 const NO_DIFFERENCE = /\b(no difference|makes? no|the same|does not (?:matter|change)|doesn't (?:matter|change)|not change)\b/gi
-const HOW_SURE =
+export const HOW_SURE =
   /\b(sure|clear|clearly|tell|show|shown|groups? (?:agree\w*|found|got|put)|probably|lean\w*|evidence|wobble|certain)\b/i
+
+const CAUSE = /\b(causes?|caused|due to|leads? to|led to|thanks to|that is why|that's why|makes? (?:it|them|the)|made (?:it|them|the))\b/gi
+const REASON = /\b(because|since|the reason)\b(?!\s*(?:…|\.\.\.|$))/i
 
 /**
  * What a conclusion says that the evidence does not carry, or leaves out: more certainty or a firmer comparison than the grade
- * allows, a winner that the numbers do not name, no numbers, nothing on how sure.
+ * allows, a winner that the numbers do not name, no numbers, nothing on how sure, a cause without a reason for it.
  * @example doubtsOfConclusion('Kitchen roll is definitely best.', plan, leaningEvidence)[0].code // 'claims-too-much'
  */
 export function doubtsOfConclusion(text: string, plan: Plan, evidence: Evidence): ClaimDoubt[] {
@@ -44,6 +48,8 @@ export function doubtsOfConclusion(text: string, plan: Plan, evidence: Evidence)
   }
   if (!/\d/.test(text)) doubts.push({ code: 'no-numbers' })
   if (!HOW_SURE.test(text) && !hedged) doubts.push({ code: 'does-not-say-how-sure' })
+  const causes = matches(text, CAUSE)
+  if (causes.length > 0 && !REASON.test(text)) doubts.push({ code: 'cause-without-reason', words: causes })
   return doubts
 }
 

@@ -1,2 +1,5 @@
 export { doubtsOfConclusion } from './claims'
 export type { ClaimDoubt } from './claims'
+export { CONCLUSION_PARTS, partsOf, wordsUsed } from './parts'
+export type { ConclusionPart } from './parts'
+export { classConclusion, classSentences, offersOf, originOf } from './sentences'

@@ -1,18 +1,20 @@
-import { evidenceOf } from '../evidence'
+import { classAverages, evidenceOf, trendOf } from '../evidence'
 import {
   activeConditions,
   conditionName,
   conditionValue,
   letterOf,
   measuredCard,
-  momentsOf,
+  type GraphKind,
   type LessonRecord,
-  type Moment,
   type Plan,
 } from '../lesson'
-import { convert, unitOf, type UnitCode } from '../quantity'
-import { averagesByMoment, countedReadings, currentReadings, wholeTrials } from '../record'
+import { unitOf, type UnitCode } from '../quantity'
+import { wordCounts } from '../record'
 import { axisFor, type Axis } from './axis'
+import { areNumbers, graphOf } from './choose'
+import { readingDots, type ResultDot } from './dots'
+import { linesOf, momentDots, pairsOf, type ResultLine } from './overMoments'
 
 export interface ResultMark {
   condition: string
@@ -22,96 +24,96 @@ export interface ResultMark {
   place: number
   /** Where it stands: 0, 1, 2 for kinds, its own number for numbers. */
   x: number
-  mean: number | undefined
+  /** The figure that the class uses; undefined without readings, or where the class uses none. */
+  average: number | undefined
+  /** Ordered words only: how often each was chosen. */
+  counts: number[]
 }
 
-export interface ResultDot {
-  reading: string
+/** One group's own panel. */
+export interface ResultPanel {
   group: string
-  condition: string
-  x: number
-  value: number
-  /** Kept and counted, or set aside and only shown. */
-  counted: boolean
+  dots: ResultDot[]
 }
 
 export interface ResultsGraph {
-  /** Bars for named kinds, points for numbers, lines over time, pairs of before and after; dots alone for places and words. */
-  kind: 'bars' | 'points' | 'lines' | 'pairs' | 'dots'
+  kind: GraphKind
   unit: UnitCode
   marks: ResultMark[]
   /** Over the moments of a trial; empty elsewhere. */
   lines: ResultLine[]
   /** One trial's value before and after; empty elsewhere. */
   pairs: [before: number, after: number][]
+  /** The fitted bend, point by point; empty elsewhere. */
+  curve: [x: number, y: number][]
+  /** A panel for each group, where they stand apart. */
+  panels: ResultPanel[]
   dots: ResultDot[]
   axis: Axis
-  /** Along the bottom, for points and for lines over time. */
+  /** Along the bottom, for numbers and for times. */
   across: Axis | undefined
 }
 
 const SPREAD = 0.6
-
-/** One line of averages over the moments of a trial. */
-export interface ResultLine {
-  condition: string
-  letter: string
-  name: string
-  place: number
-  points: { x: number; moment: string; average: number }[]
-}
+const CURVE_STEPS = 40
+const ON_NUMBERS: GraphKind[] = ['points', 'curve']
+const OVER_MOMENTS: GraphKind[] = ['lines', 'pairs']
+const FROM_ZERO: GraphKind[] = ['bars', 'points', 'curve', 'tries', 'by-group']
 
 /**
- * Which graph shows the results and what is on it: bars of averages for named kinds, points for numbers, every result as a dot.
- * What is read several times is drawn over its moments, one line a condition: over time, or from before to after. Places and words
- * have no bar to stand on. Dots of kinds lie side by side in the order of the groups, so that none hides another.
+ * What is on the graph, every result as a dot: on the graph the class chose, or on the one that fits (choose.ts). Dots of kinds lie side by side in
+ * the order of the groups, so that none hides another.
  * @returns undefined while nothing is measured
  */
 export function resultsGraph(plan: Plan, record: LessonRecord): ResultsGraph | undefined {
   const method = measuredCard(plan)?.method
   if (!method) return undefined
-  const conditions = activeConditions(plan)
-  const numbers = conditions.map((condition) => conditionValue(plan, condition))
-  const kind = kindOfGraph(plan, numbers)
-  const overMoments = kind === 'lines' || kind === 'pairs'
-  const evidence = overMoments ? undefined : evidenceOf(plan, record)
-  const marks = conditions.map((condition, place): ResultMark => ({
-    condition: condition.id,
-    letter: letterOf(plan, condition.id),
-    name: conditionName(plan, condition),
-    place: plan.conditions.indexOf(condition),
-    x: kind === 'points' ? numbers[place]! : place,
-    mean: evidence?.summaries.find((one) => one.condition === condition.id)?.mean,
-  }))
-  const lines = overMoments ? linesOf(plan, record, marks) : []
-  const dots = overMoments ? momentDots(plan, record, method.unit) : dotsOf(plan, record, method.unit, marks, kind)
-  const withZero = kind === 'bars' || (kind === 'points' && unitOf(method.unit).dimension !== 'temperature')
+  const kind = graphOf(plan, record)
+  const marks = marksOf(plan, record, kind)
+  const dots = OVER_MOMENTS.includes(kind) ? momentDots(plan, record, method.unit) : dotsOf(plan, record, method.unit, marks, kind)
+  const ordinal = method.instrument !== 'number'
+  // Degrees have no zero that a bar could stand on.
+  const withZero = FROM_ZERO.includes(kind) && unitOf(method.unit).dimension !== 'temperature' && !ordinal
   return {
     kind,
     unit: method.unit,
     marks,
-    lines,
+    lines: OVER_MOMENTS.includes(kind) ? linesOf(plan, record, marks) : [],
     pairs: kind === 'pairs' ? pairsOf(plan, record) : [],
+    curve: kind === 'curve' ? curveOf(plan, record) : [],
+    panels:
+      kind === 'by-group' ? plan.groups.map(({ id: group }) => ({ group, dots: dots.filter((dot) => dot.group === group) })) : [],
     dots,
-    axis: axisFor([...dots.map((dot) => dot.value), ...(kind === 'dots' ? scaleOf(plan) : [])], withZero),
+    axis: axisFor([...dots.map((dot) => dot.value), ...(ordinal ? scaleOf(plan) : [])], withZero),
     across: acrossOf(plan, kind, marks),
   }
 }
 
-function kindOfGraph(plan: Plan, numbers: (number | undefined)[]): ResultsGraph['kind'] {
-  if (plan.kind === 'before-after') return 'pairs'
-  if (plan.kind === 'over-time' && plan.watch.times.length > 1) return 'lines'
-  if (measuredCard(plan)?.method.instrument !== 'number') return 'dots'
-  return numbers.length > 0 && plan.kind !== 'improve' && numbers.every((value) => value !== undefined) ? 'points' : 'bars'
+function marksOf(plan: Plan, record: LessonRecord, kind: GraphKind): ResultMark[] {
+  const evidence = OVER_MOMENTS.includes(kind) ? undefined : evidenceOf(plan, record)
+  // Places and words have an average for telling who is ahead, and no other.
+  const ordinal = measuredCard(plan)?.method.instrument !== 'number'
+  const averages = evidence ? classAverages(ordinal ? { ...plan, average: 'mean' } : plan, evidence) : new Map<string, number>()
+  const numbers = ON_NUMBERS.includes(kind) && areNumbers(plan)
+  const counts = kind === 'words' ? wordCounts(plan, record.readings) : []
+  return activeConditions(plan).map((condition, place) => ({
+    condition: condition.id,
+    letter: letterOf(plan, condition.id),
+    name: conditionName(plan, condition),
+    place: plan.conditions.indexOf(condition),
+    x: numbers ? conditionValue(plan, condition)! : place,
+    average: averages.get(condition.id),
+    counts: counts.find((one) => one.condition === condition.id)?.counts ?? [],
+  }))
 }
 
-function acrossOf(plan: Plan, kind: ResultsGraph['kind'], marks: ResultMark[]): Axis | undefined {
-  if (kind === 'points')
-    return axisFor(
-      marks.map((mark) => mark.x),
-      false,
-    )
-  return kind === 'lines' ? axisFor(plan.watch.times, true) : undefined
+function acrossOf(plan: Plan, kind: GraphKind, marks: ResultMark[]): Axis | undefined {
+  if (kind === 'lines') return axisFor(plan.watch.times, true)
+  if (!ON_NUMBERS.includes(kind) || !areNumbers(plan)) return undefined
+  return axisFor(
+    marks.map((mark) => mark.x),
+    false,
+  )
 }
 
 /** The whole scale of words or places, so that the best and the worst are seen even when nobody got there. */
@@ -120,67 +122,22 @@ function scaleOf(plan: Plan): number[] {
   return [1, method.instrument === 'words' ? method.words.length : activeConditions(plan).length].filter((value) => value > 0)
 }
 
-/** Where a moment stands along the bottom: its time, or 0 for before and 1 for after. */
-function xOfMoment({ time, half }: Moment): number {
-  return time ?? (half === 'after' ? 1 : 0)
-}
-
-function linesOf(plan: Plan, record: LessonRecord, marks: ResultMark[]): ResultLine[] {
-  const averages = averagesByMoment(plan, record.readings)
-  const moments = momentsOf(plan)
-  const times = [...new Set(moments.map(xOfMoment))]
-  return marks.map(({ condition, letter, name, place }) => ({
-    condition,
-    letter,
-    name,
-    place,
-    points: times.flatMap((x) => {
-      const here = moments.filter((moment) => xOfMoment(moment) === x)
-      const own = averages.filter((one) => one.condition === condition && here.some(({ id }) => id === one.moment))
-      if (own.length === 0) return []
-      return [{ x, moment: here[0]!.id, average: own.reduce((sum, one) => sum + one.average, 0) / own.length }]
-    }),
-  }))
-}
-
-function pairsOf(plan: Plan, record: LessonRecord): [number, number][] {
-  const whole = wholeTrials(countedReadings(plan, record.readings))
-  return whole
-    .filter(({ moment }) => moment === 'before')
-    .flatMap((before) => {
-      const { group, condition, repeat } = before
-      const after = whole.find(
-        (one) => one.moment === 'after' && one.group === group && one.condition === condition && one.repeat === repeat,
-      )
-      return after ? [[before.value, after.value] as [number, number]] : []
-    })
-}
-
-function momentDots(plan: Plan, record: LessonRecord, unit: UnitCode): ResultDot[] {
-  const moments = new Map(momentsOf(plan).map((moment) => [moment.id, moment]))
-  return readingDots(plan, record, unit).flatMap(({ moment, ...dot }) => {
-    const found = moments.get(moment)
-    return found ? [{ ...dot, x: xOfMoment(found) }] : []
+function curveOf(plan: Plan, record: LessonRecord): [number, number][] {
+  const trend = trendOf(plan, record)
+  if (!trend) return []
+  const bend = trend.shapes.at(-1)!
+  return Array.from({ length: CURVE_STEPS + 1 }, (_, step): [number, number] => {
+    const x = trend.from + ((trend.to - trend.from) * step) / CURVE_STEPS
+    return [x, bend.at(x)]
   })
 }
 
-function dotsOf(plan: Plan, record: LessonRecord, unit: UnitCode, marks: ResultMark[], kind: ResultsGraph['kind']): ResultDot[] {
+function dotsOf(plan: Plan, record: LessonRecord, unit: UnitCode, marks: ResultMark[], kind: GraphKind): ResultDot[] {
   const groups = plan.groups.map((group) => group.id)
+  const alone = (ON_NUMBERS.includes(kind) && areNumbers(plan)) || kind === 'by-group'
   return readingDots(plan, record, unit).flatMap(({ moment: _moment, ...dot }) => {
     const mark = marks.find((one) => one.condition === dot.condition)
-    const aside = kind === 'points' ? 0 : ((groups.indexOf(dot.group) + 0.5) / groups.length - 0.5) * SPREAD
+    const aside = alone ? 0 : ((groups.indexOf(dot.group) + 0.5) / groups.length - 0.5) * SPREAD
     return mark ? [{ ...dot, x: mark.x + aside }] : []
-  })
-}
-
-/** Every reading of a group and condition of the plan, in the plan's unit, set-aside ones too. */
-function readingDots(plan: Plan, record: LessonRecord, unit: UnitCode): (Omit<ResultDot, 'x'> & { moment: string })[] {
-  const groups = new Set(plan.groups.map((group) => group.id))
-  const conditions = new Set(activeConditions(plan).map(({ id }) => id))
-  return currentReadings(record.readings).flatMap((reading) => {
-    const value = convert(reading.value, reading.unit, unit)
-    const { id, group, condition, status, moment } = reading
-    if (reading.practice || value === undefined || !groups.has(group) || !conditions.has(condition)) return []
-    return [{ reading: id, group, condition, value, moment, counted: status === 'kept' }]
   })
 }

@@ -65,9 +65,20 @@ export function conditionsByGroup(plan: Plan): Map<string, string[]> {
 
 /**
  * The counted trials of each group, condition by condition. All together at one apparatus the class does each trial once, and
- * the groups take turns: how many trials they have differs by at most one.
+ * the groups take turns: how many trials they have differs by at most one. Trials that are to be done once more come last.
  */
 export function trialsByGroup(plan: Plan): Map<string, OwnTrial[]> {
+  const usual = usualTrials(plan)
+  const active = new Set(activeConditions(plan).map(({ id }) => id))
+  for (const { group, condition, repeat } of plan.retests) {
+    const own = usual.get(group)
+    const known = own?.some((trial) => trial.condition === condition && trial.repeat === repeat)
+    if (own && !known && active.has(condition)) own.push({ condition, repeat })
+  }
+  return usual
+}
+
+function usualTrials(plan: Plan): Map<string, OwnTrial[]> {
   if (arrangementOf(plan) === 'together') return turns(plan)
   const repeats = Array.from({ length: plan.repeats }, (_, place) => place + 1)
   return new Map(

@@ -69,3 +69,35 @@ export function tLeaving(p: number, df: number): number {
   }
   return (low + high) / 2
 }
+
+/**
+ * The F that leaves `p` above it.
+ * @example fLeaving(0.05, 2, 10) // 4.102821
+ */
+export function fLeaving(p: number, df1: number, df2: number): number {
+  let [low, high] = [0, 4]
+  while (fAbove(high, df1, df2) > p) high *= 2
+  for (let step = 0; step < 100 && high - low > 1e-12 * high; step += 1) {
+    const middle = (low + high) / 2
+    if (fAbove(middle, df1, df2) > p) low = middle
+    else high = middle
+  }
+  return (low + high) / 2
+}
+
+/**
+ * Chance of a noncentral F at least this large: the central one's beta with more and more degrees of freedom, weighted by a Poisson with half the noncentrality as its
+ * mean (DLMF-style series; Johnson, Kotz and Balakrishnan, "Continuous Univariate Distributions" 2, chapter 30).
+ * @example noncentralFAbove(4.102821, 2, 10, 5) // 0.4173
+ */
+export function noncentralFAbove(f: number, df1: number, df2: number, noncentrality: number): number {
+  const x = (df1 * f) / (df1 * f + df2)
+  const half = noncentrality / 2
+  const last = Math.ceil(half + 12 * Math.sqrt(half + 1) + 20)
+  let [above, logWeight] = [0, -half]
+  for (let term = 0; term <= last; term += 1) {
+    if (term > 0) logWeight += Math.log(half / term)
+    above += Math.exp(logWeight) * (1 - incompleteBeta(df1 / 2 + term, df2 / 2, x))
+  }
+  return Math.min(1, above)
+}

@@ -96,14 +96,16 @@ export function weighEvidence(observations: Observation[], options: EvidenceOpti
   }
   const [second, last] = [ranked[1], ranked.at(-1)]
   if (!first || !second || !last) return { ...evidence, grade: 'nothing-yet', spread: undefined, lead: undefined }
+  const grade = gradeOverall(model, first.mean - last.mean, options)
+  const ofLead = model
+    ? gradeOfPair(pairs, first.condition, second.condition)
+    : gradeWithoutRepeats(first.mean - second.mean, options)
   return {
     ...evidence,
-    grade: gradeOverall(model, first.mean - last.mean, options),
+    pairs: pairs.map((pair) => ({ ...pair, grade: noSurerThan(grade, pair.grade) })),
+    grade,
     spread: gap(first, last, wobble),
-    lead: {
-      ...gap(first, second, wobble),
-      grade: model ? gradeOfPair(pairs, first.condition, second.condition) : gradeWithoutRepeats(first.mean - second.mean, options),
-    },
+    lead: { ...gap(first, second, wobble), grade: noSurerThan(grade, ofLead) },
   }
 }
 
@@ -165,6 +167,14 @@ function gradeOverall(model: Model | undefined, difference: number, options: Evi
 
 function gradeOfPair(pairs: GradedPair[], a: string, b: string): Grade {
   return pairs.find((one) => (one.a === a && one.b === b) || (one.a === b && one.b === a))?.grade ?? 'cannot-tell'
+}
+
+const SURENESS: Grade[] = ['nothing-yet', 'cannot-tell', 'leaning', 'clear']
+
+/** A pair is told apart only where the whole is: looked at beside each other, both tests would claim too often. */
+function noSurerThan(whole: Grade, pair: Grade): Grade {
+  if (pair === 'same') return pair
+  return SURENESS[Math.min(SURENESS.indexOf(whole), SURENESS.indexOf(pair))]!
 }
 
 function gradeOfP(p: number): Grade {

@@ -23,6 +23,8 @@ export interface PairContrast {
 }
 
 export interface Model {
+  /** What the model leaves, squared and added up. */
+  residualSum: number
   residualVariance: number
   df: number
   F: number
@@ -59,7 +61,8 @@ export function fitGroupsAndConditions(observations: Observation[], resolution: 
   const effects = covariance.map((row) => dot(row, totals))
   const explained = dot(effects, totals)
   const withinGroups = centred.reduce((sum, one) => sum + one.value ** 2, 0) - table.groupSquares
-  const residualVariance = Math.max((withinGroups - explained) / df, resolution ** 2 / 12)
+  const residualSum = Math.max(0, withinGroups - explained)
+  const residualVariance = Math.max(residualSum / df, resolution ** 2 / 12)
   const F = Math.max(explained, 0) / rank / residualVariance
   const critical95 = tLeaving(0.05, df)
   const critical90 = tLeaving(0.1, df)
@@ -85,7 +88,7 @@ export function fitGroupsAndConditions(observations: Observation[], resolution: 
     })
   const corrected = holm(contrasts.map((contrast) => contrast.p))
   const pairs = contrasts.map((contrast, place) => ({ ...contrast, pHolm: corrected[place]! }))
-  return { residualVariance, df, F, p: fAbove(F, rank, df), pairs }
+  return { residualSum, residualVariance, df, F, p: fAbove(F, rank, df), pairs }
 }
 
 /**

@@ -1,4 +1,4 @@
-export const PLAN_VERSION = 5
+export const PLAN_VERSION = 6
 
 type Loose = Record<string, unknown>
 
@@ -69,6 +69,17 @@ const steps: Record<number, (plan: Loose) => Loose> = {
         )
       : plan.measures,
   }),
+  // Trials done once more, the class's own average and graph, its age, and notes on groups.
+  5: (plan) => ({
+    ...plan,
+    schemaVersion: 6,
+    retests: [],
+    average: 'mean',
+    averageTo: 'one-more',
+    graph: null,
+    age: '7-9',
+    groupNotes: {},
+  }),
 }
 
 function materialOfThree(material: unknown): unknown {
@@ -103,18 +114,21 @@ function toldApart(cautions: unknown): unknown {
   return cautions.flatMap((caution) => (typeof caution === 'string' ? (TOLD_APART[caution] ?? [caution]) : [caution]))
 }
 
-/** What rows of an older file lack. */
+/** What rows of an older file lack, from the oldest on. */
 export function migrateRows(content: Loose, from: number): Loose {
-  if (from >= 5) return content
-  if (from >= 3) return { ...content, observations: [] }
-  return {
-    ...content,
-    observations: [],
-    readings: listInto(content.readings, { moment: '' }),
-    predictions: listInto(content.predictions, { as: 'order', values: {} }),
-    remarks: [],
-    pictures: [],
+  let rows = content
+  if (from < 3) {
+    rows = {
+      ...rows,
+      readings: listInto(rows.readings, { moment: '' }),
+      predictions: listInto(rows.predictions, { as: 'order', values: {} }),
+      remarks: [],
+      pictures: [],
+    }
   }
+  if (from < 5) rows = { ...rows, observations: [] }
+  if (from < 6) rows = { ...rows, conclusions: listInto(rows.conclusions, { group: null, from: null, by: 'desk' }) }
+  return rows
 }
 
 /**

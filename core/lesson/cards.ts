@@ -52,3 +52,8 @@ export function conditionName(plan: Plan, condition: Condition): string {
   if (value === undefined) return condition.label.trim() || 'no name yet'
   return withUnit(writeShort(value), unitOf(plan.conditionUnit).code)
 }
+
+/** The highest number that a trial has: the repeats of everybody, or more where some are done once more. */
+export function mostRepeats(plan: Plan): number {
+  return Math.max(plan.repeats, ...plan.retests.map(({ repeat }) => repeat))
+}

@@ -122,7 +122,7 @@ export const FIRST_ARRANGEMENT: Arrangement = {
 /** A lesson with nothing in it but the class. */
 export function emptyPlan(className: string, children: number, newId: () => string): Plan {
   return {
-    schemaVersion: 5,
+    schemaVersion: 6,
     kind: 'fair-test',
     title: '',
     className,
@@ -162,6 +162,12 @@ export function emptyPlan(className: string, children: number, newId: () => stri
     arrangement: FIRST_ARRANGEMENT,
     jobs: FIRST_JOBS,
     secondReader: false,
+    retests: [],
+    average: 'mean',
+    averageTo: 'one-more',
+    graph: null,
+    age: '7-9',
+    groupNotes: {},
   }
 }
 

@@ -1,6 +1,9 @@
 export {
+  AGES,
   ARRANGEMENTS,
+  AVERAGE_WAYS,
   FRAMES,
+  GRAPH_KINDS,
   KINDS,
   PHASES,
   PREDICT_AS,
@@ -13,14 +16,17 @@ export {
   WORD_SETS,
 } from './plan'
 export type {
+  Age,
   Arrangement,
   ArrangementWay,
   Asked,
+  AverageWay,
   Clock,
   Condition,
   ExtraStation,
   Factor,
   Frame,
+  GraphKind,
   Group,
   Kind,
   Material,
@@ -35,6 +41,7 @@ export type {
   PreparationKind,
   Remark,
   RemarkList,
+  Retest,
   Shape,
   Stop,
   Substitute,
@@ -57,6 +64,7 @@ export {
   keptFactors,
   letterOf,
   measuredCard,
+  mostRepeats,
   withMethod,
 } from './cards'
 export {

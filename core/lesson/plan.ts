@@ -5,7 +5,7 @@ import type { UnitCode } from '../quantity'
  * schemas/plan.ts; a change of shape needs a new `schemaVersion` and a step in core/formats/migrate.ts.
  */
 export interface Plan {
-  schemaVersion: 5
+  schemaVersion: 6
   kind: Kind
   title: string
   className: string
@@ -53,7 +53,45 @@ export interface Plan {
   jobs: string[]
   /** A second child reads every number that counts before it is written down. */
   secondReader: boolean
+  /** Trials that are done once more, beyond the repeats of everybody. */
+  retests: Retest[]
+  /** How the class sums up its readings, and to how many digits. */
+  average: AverageWay
+  averageTo: 'mark' | 'one-more'
+  /** The graph that the class chose; null for the one that shows its results best. */
+  graph: GraphKind | null
+  /** How old the children are, for how their sentences begin. */
+  age: Age
+  /** For the teacher only: what a group did well and what comes next for it, by group id. */
+  groupNotes: Record<string, { well: string; next: string }>
 }
+
+/** One trial of one group. */
+export interface Retest {
+  group: string
+  condition: string
+  repeat: number
+}
+
+export const AVERAGE_WAYS = ['mean', 'median', 'mode', 'none'] as const
+export type AverageWay = (typeof AVERAGE_WAYS)[number]
+
+export const GRAPH_KINDS = [
+  'bars',
+  'points',
+  'curve',
+  'lines',
+  'pairs',
+  'number-line',
+  'places',
+  'words',
+  'tries',
+  'by-group',
+] as const
+export type GraphKind = (typeof GRAPH_KINDS)[number]
+
+export const AGES = ['5-7', '7-9', '9-11'] as const
+export type Age = (typeof AGES)[number]
 
 /**
  * The kinds of test. A fair test with numbers is a fair test whose conditions are numbers. `before-after` reads every trial twice,

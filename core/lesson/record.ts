@@ -47,12 +47,18 @@ export interface Prediction {
   at: string
 }
 
+/** One wording of a sentence: a group's own, or the class's. A further wording, or a count of hands, is a further row. */
 export interface Conclusion {
   id: string
+  /** Whose sentence it is; null for the whole class. */
+  group: string | null
+  /** The row that it grew from: its own earlier form, or the group's sentence that the class took up. */
+  from: string | null
   text: string
   /** How many children agreed by hands up; null when not counted. */
   hands: number | null
   agreed: boolean
+  by: Source
   at: string
 }
 

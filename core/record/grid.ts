@@ -1,5 +1,5 @@
 import { practiceByGroup, trialsByGroup, visitedConditions, type OwnTrial } from '../clock'
-import { activeConditions, momentOf, momentsOf, type Plan, type Reading } from '../lesson'
+import { activeConditions, momentOf, momentsOf, mostRepeats, type Plan, type Reading } from '../lesson'
 import { oncePerPair } from './once'
 import { cellKey, currentReadings } from './readings'
 
@@ -41,7 +41,7 @@ function strays(plan: Plan, readings: Reading[], group: string, own: OwnTrial[])
   const found = new Map<string, OwnTrial>()
   for (const { group: by, condition, repeat, practice } of readings) {
     const key = `${condition}/${repeat}`
-    if (by !== group || practice || known.has(key) || !active.has(condition) || repeat > plan.repeats) continue
+    if (by !== group || practice || known.has(key) || !active.has(condition) || repeat > mostRepeats(plan)) continue
     found.set(key, { condition, repeat })
   }
   return [...found.values()]
@@ -60,7 +60,7 @@ export function shareDone({ cells }: Progress, condition: string): number {
 export function gridRows(plan: Plan, readings: Reading[], withPractice: boolean): (Cell | undefined)[][] {
   const moments = momentsOf(plan)
   const practice = withPractice ? practiceOf(plan, readings) : []
-  const repeats = Array.from({ length: plan.repeats }, (_, place) => place + 1)
+  const repeats = Array.from({ length: mostRepeats(plan) }, (_, place) => place + 1)
   return progressOf(plan, readings).map(({ group, cells }) => {
     const own = new Map([...cells, ...practice.filter((cell) => cell.group === group)].map((cell) => [cellKey(cell), cell]))
     const at = (condition: string, repeat: number, moment: string, isPractice: boolean) =>
@@ -119,7 +119,7 @@ export function nextTrial(plan: Plan, progress: Progress, day = Infinity): Cell 
   const due = new Set(moments.filter(({ time }) => anyTime || (asked !== undefined && time === asked)).map(({ id }) => id))
   const visits = visitedConditions(plan, progress.group)
   const turn = (cell: Cell) =>
-    (visits.indexOf(cell.condition) * (plan.repeats + 1) + cell.repeat) * ids.length + ids.indexOf(cell.moment)
+    (visits.indexOf(cell.condition) * (mostRepeats(plan) + 1) + cell.repeat) * ids.length + ids.indexOf(cell.moment)
   return [...progress.cells].sort((a, b) => turn(a) - turn(b)).find((cell) => cell.kept.length === 0 && due.has(cell.moment))
 }
 

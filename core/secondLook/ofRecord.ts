@@ -1,6 +1,15 @@
-import { doubtsOfConclusion } from '../agree'
+import { classConclusion, doubtsOfConclusion, type ClaimDoubt } from '../agree'
 import type { Evidence } from '../evidence'
-import { activeConditions, measuredCard, momentOf, predictionsFor, type LessonRecord, type Plan, type Reading } from '../lesson'
+import {
+  activeConditions,
+  measuredCard,
+  momentOf,
+  mostRepeats,
+  predictionsFor,
+  type LessonRecord,
+  type Plan,
+  type Reading,
+} from '../lesson'
 import { handsOf, predictionsByGroup } from '../predictions'
 import { currentReadings, doubtfulReadings, gapsOf, isCounted, progressOf, type Doubt } from '../record'
 import { unitOf } from '../quantity'
@@ -82,10 +91,12 @@ export function findingsOfEvidence(plan: Plan, evidence: Evidence | undefined): 
   ]
 }
 
+const LEFT_OUT: ClaimDoubt['code'][] = ['no-numbers', 'does-not-say-how-sure', 'cause-without-reason']
+
 /** What the conclusion claims and leaves out. */
 export function findingsOfConclusion(plan: Plan, record: LessonRecord, evidence: Evidence | undefined): Finding[] {
   if (!evidence || evidence.grade === 'nothing-yet') return []
-  const text = record.conclusions.at(-1)?.text ?? ''
+  const text = classConclusion(record.conclusions)?.text ?? ''
   const fixes = [go('agree', 'conclusion')]
   if (text.trim() === '') {
     return [{ code: 'conclusion-missing', key: 'conclusion-missing', stop: 'agree', severity: 'note', fixes }]
@@ -94,7 +105,7 @@ export function findingsOfConclusion(plan: Plan, record: LessonRecord, evidence:
     code: 'conclusion-doubt',
     key: `conclusion-doubt/${doubt.code}`,
     stop: 'agree',
-    severity: doubt.code === 'no-numbers' || doubt.code === 'does-not-say-how-sure' ? 'note' : 'wrong',
+    severity: LEFT_OUT.includes(doubt.code) ? 'note' : 'wrong',
     doubt,
     fixes,
   }))
@@ -106,7 +117,8 @@ function findingsOfStrays(plan: Plan, record: LessonRecord): Finding[] {
   const conditions = new Set(activeConditions(plan).map((condition) => condition.id))
   const counted = currentReadings(record.readings).filter((reading) => isCounted(reading) && reading.status === 'kept')
   const homeless = counted.filter(
-    (one) => !groups.has(one.group) || !conditions.has(one.condition) || one.repeat > plan.repeats || !momentOf(plan, one.moment),
+    (one) =>
+      !groups.has(one.group) || !conditions.has(one.condition) || one.repeat > mostRepeats(plan) || !momentOf(plan, one.moment),
   )
   const findings: Finding[] = []
   const foreign = unit ? counted.filter((one) => unitOf(one.unit).dimension !== unitOf(unit).dimension) : []

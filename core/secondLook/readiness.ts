@@ -1,3 +1,4 @@
+import { classConclusion } from '../agree'
 import { fitOf } from '../clock'
 import { evidenceOf } from '../evidence'
 import {
@@ -76,7 +77,7 @@ function shareDone(stop: Stop, plan: Plan, record: LessonRecord): number {
       return grade === 'nothing-yet' ? 0 : shareDone('test', plan, record) === 1 ? 1 : 0.5
     }
     case 'agree': {
-      const last = record.conclusions.at(-1)
+      const last = classConclusion(record.conclusions)
       return half(last !== undefined && last.text !== '', last?.agreed ?? false)
     }
   }

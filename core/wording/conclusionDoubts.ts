@@ -38,5 +38,11 @@ export function doubtWordsOfConclusion(doubt: ClaimDoubt, plan: Plan): FindingWo
         text: 'Say how sure the class is, and why.',
         why: 'How many groups agree, or how the gap compares with the wobble.',
       }
+    case 'cause-without-reason':
+      return {
+        title: 'A cause, and no reason',
+        text: `It says ${quoted(doubt.words)}. Our numbers show what happened, not why: add “because …”, or leave the cause out.`,
+        why: 'A fair test shows that the change made the difference. How it does so is an idea, and an idea wants its reason.',
+      }
   }
 }

@@ -26,8 +26,8 @@ export {
   gradeSentence,
   nextQuestions,
   sentenceCase,
-  sentenceStarters,
 } from './evidence'
+export { sentenceStarters } from './starters'
 export { fairWords } from './fairness'
 export type { FairWords } from './fairness'
 export { csvProblemWords, cupboardProblemWords, fileProblemWords } from './files'
@@ -83,4 +83,30 @@ export { SOURCE_WORDS, wayChance, wayCost, wayWords } from './ways'
 export { changeWords, predictionOrderWords, predictionPrompt } from './predictions'
 export { FRAME_WORDS, predictionSentence, VARIABLE_WORDS, variableWords, wordMat } from './vocabulary'
 export { nextThing } from './next'
-export { axisTitles, chartWords, foresight, gradeFigure, nearnessWords, pairWords, surerWords } from './results'
+export { foresight, gradeFigure, nearnessWords, pairWords } from './results'
+export { PART_WORDS } from './agree'
+export {
+  AVERAGE_WORDS,
+  axisTitles,
+  chartWords,
+  dotWords,
+  GRAPH_NAMES,
+  graphLoss,
+  graphReason,
+  scaleProblemWords,
+  scaleSentence,
+} from './graphs'
+export { explanationWords, oddWords } from './odd'
+export {
+  childSentence,
+  DEPTH_NAMES,
+  DEPTHS,
+  foretoldWords,
+  modelLines,
+  overlapSentence,
+  patternWords,
+  surerSentence,
+} from './sureness'
+export type { Depth } from './sureness'
+export { cellWords, tableTitle, workedOutName, workedOutWords, workingSteps, writeFigure } from './tables'
+export { interactionSentence, testDifferenceWords } from './twoClasses'

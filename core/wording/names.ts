@@ -3,6 +3,7 @@ import {
   letterOf,
   measuredCard,
   momentOf,
+  mostRepeats,
   momentsOf,
   type BoardViewName,
   type Method,
@@ -117,7 +118,7 @@ export function methodWords({ instrument, tool, unit, resolution, words }: Metho
 
 /** Headings of one condition's readings: every repeat at every moment. `['1', '2', '3']`, `['1: before', '1: after', …]` */
 export function readingHeadings(plan: Plan): string[] {
-  return Array.from({ length: plan.repeats }, (_, place) => readingHeading(plan, String(place + 1))).flat()
+  return Array.from({ length: mostRepeats(plan) }, (_, place) => readingHeading(plan, String(place + 1))).flat()
 }
 
 /** Headings of one trial, at every moment. `readingHeading(plan, 'practice') // ['practice']` */

@@ -1,40 +1,8 @@
-import type { ResultsGraph } from '../charts'
 import type { Evidence, GradedPair } from '../evidence'
-import { changedFactor, measuredCard, type Plan } from '../lesson'
+import { measuredCard, type Plan } from '../lesson'
 import type { Nearness } from '../predictions'
-import { unitOf } from '../quantity'
 import { GRADE_NAMES } from './evidence'
-import { chanceWords, conditionWithLetter, counted, momentWords, list, nameOfCondition, writeAverage } from './names'
-
-/** What stands along the two axes. `{ up: 'how high water climbs in 60 s (mm)', across: … }` */
-export function axisTitles(plan: Plan): { up: string; across: string } {
-  const measure = measuredCard(plan)
-  const [up, across] = [unitOf(measure?.method.unit ?? 'count').symbol, unitOf(plan.conditionUnit).symbol]
-  return {
-    up: up === '' ? (measure?.name ?? '') : `${measure?.name ?? ''} (${up})`,
-    across:
-      plan.kind === 'over-time'
-        ? `time (${plan.watch.unit === 'day' ? 'days' : 'min'})`
-        : `${changedFactor(plan)?.name ?? ''} (${across})`,
-  }
-}
-
-/** The graph in words, for those who do not see it. */
-export function chartWords(plan: Plan, graph: ResultsGraph): string {
-  const means = graph.marks.map(
-    (mark) => `${mark.letter} ${mark.name} ${mark.mean === undefined ? 'no readings' : writeAverage(plan, mark.mean, graph.unit)}`,
-  )
-  if (graph.lines.length > 0) {
-    const lines = graph.lines.map((line) => {
-      const points = line.points.map(
-        ({ moment, average }) => `${momentWords(plan, moment)} ${writeAverage(plan, average, graph.unit)}`,
-      )
-      return `${line.letter} ${line.name}: ${points.length === 0 ? 'no readings' : list(points)}`
-    })
-    return `Lines of the averages. ${lines.join('; ')}; every reading as a dot.`
-  }
-  return `${graph.kind === 'bars' ? 'Bars' : graph.kind === 'dots' ? 'Dots, and the averages' : 'Points'} of the averages: ${list(means)}; every reading as a dot.`
-}
+import { chanceWords, conditionWithLetter, counted, nameOfCondition, writeAverage } from './names'
 
 /** What the grade rests on, with its figure. */
 export function gradeFigure(evidence: Evidence): string {
@@ -47,13 +15,6 @@ export function gradeFigure(evidence: Evidence): string {
   if (!evidence.model) return ''
   const share = evidence.model.p < 0.005 ? 'fewer than 1 in 100 classes' : `${chanceWords(evidence.model.p)} classes`
   return `If nothing but wobble were at work, a gap like this would come up in ${share}.`
-}
-
-/** What would make it surer; nothing where it is clear or the same. */
-export function surerWords(plan: Plan, { grade, oneReadingEach }: Evidence): string {
-  if (grade === 'nothing-yet' || grade === 'same' || grade === 'clear') return ''
-  if (oneReadingEach) return 'A second reading of each would show the wobble.'
-  return `More repeats than ${plan.repeats}, a bigger step between the conditions, or a steadier way of measuring would make it surer.`
 }
 
 /** One pair of the working behind the grade. `'A kitchen roll and B tissue: 9.9 mm apart, from 5.7 to 14.0, clear'` */

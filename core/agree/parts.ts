@@ -1,0 +1,42 @@
+import { activeConditions, changedFactor, conditionName, measuredCard, type Plan } from '../lesson'
+import { HEDGED, HOW_SURE } from './claims'
+
+/** What a whole conclusion has in it. */
+export const CONCLUSION_PARTS = ['answer', 'numbers', 'how-sure', 'prediction', 'better', 'next'] as const
+export type ConclusionPart = (typeof CONCLUSION_PARTS)[number]
+
+const PREDICTED = /\b(predict\w*|guess\w*|thought|expected)\b/i
+const BETTER = /\b(next time we|could have|should have|better|improve\w*|went wrong|fairer|more careful\w*|harder? to|mistake\w*)\b/i
+const NEXT = /\b(next|would like to (?:test|try|find)|want to (?:test|try|know|find)|wonder\w*)\b/i
+
+/**
+ * Which parts of a conclusion a text has already; for a list to tick, not for a mark.
+ * @example partsOf('Kitchen roll was highest with 61 mm.', soakUpPlan()) // ['answer', 'numbers']
+ */
+export function partsOf(text: string, plan: Plan): ConclusionPart[] {
+  const lower = text.toLowerCase()
+  const names = [
+    changedFactor(plan)?.name,
+    measuredCard(plan)?.name,
+    ...activeConditions(plan).map((condition) => conditionName(plan, condition)),
+  ]
+  const has: Record<ConclusionPart, boolean> = {
+    answer: names.some((name) => name && lower.includes(name.toLowerCase())),
+    numbers: /\d/.test(text),
+    'how-sure': HOW_SURE.test(text) || HEDGED.test(text),
+    prediction: PREDICTED.test(text),
+    better: BETTER.test(text),
+    next: NEXT.test(text),
+  }
+  return CONCLUSION_PARTS.filter((part) => has[part])
+}
+
+/**
+ * Which of these words a text uses, whatever their ending. `wordsUsed('All our readings agree.', ['reading', 'range']) // ['reading']`
+ */
+export function wordsUsed(text: string, words: string[]): string[] {
+  return words.filter((word) => {
+    const stem = word.trim().toLowerCase().replace(/[^a-z0-9 -]/g, '')
+    return stem !== '' && new RegExp(`\\b${stem}(?:s|ed|ing|ly)?\\b`, 'i').test(text)
+  })
+}

@@ -1,0 +1,124 @@
+import { trendOf } from '../evidence'
+import { activeConditions, conditionValue, measuredCard, type GraphKind, type LessonRecord, type Plan } from '../lesson'
+
+/** Why a graph shows these results best. */
+export type GraphReason =
+  | 'kinds'
+  | 'numbers'
+  | 'numbers-bend'
+  | 'over-time'
+  | 'same-thing-twice'
+  | 'places'
+  | 'words'
+  | 'tries'
+  | 'no-average'
+  | 'few-numbers'
+
+/** What another graph would lose or pretend. */
+export type GraphLoss =
+  | 'nothing-between-kinds'
+  | 'uneven-steps'
+  | 'what-happened-between'
+  | 'which-belongs-together'
+  | 'places-are-no-amounts'
+  | 'words-are-no-amounts'
+  | 'order-of-tries'
+  | 'no-averages'
+  | 'class-as-one'
+  | 'bend-not-shown'
+  | 'bend-not-believed'
+
+export interface GraphChoice {
+  kind: GraphKind
+  /** What is lost with it; undefined for the one that fits. */
+  loss: GraphLoss | undefined
+}
+
+export interface GraphChoices {
+  best: GraphKind
+  reason: GraphReason
+  /** The best one first, then the others that can be drawn. */
+  choices: GraphChoice[]
+}
+
+/**
+ * Which graph shows these results best, why, and what any other would lose.
+ * @example graphChoices(soakUpPlan(), record) // { best: 'bars', reason: 'kinds', choices: [bars, points: 'nothing-between-kinds', …] }
+ */
+export function graphChoices(plan: Plan, record: LessonRecord): GraphChoices {
+  const { best, reason } = bestGraph(plan, record)
+  const others = OTHERS[best].filter(({ kind }) => canDraw(plan, kind))
+  return { best, reason, choices: [{ kind: best, loss: undefined }, ...others] }
+}
+
+/** The graph that is drawn: what the class chose where it can be drawn, else the best one. */
+export function graphOf(plan: Plan, record: LessonRecord): GraphKind {
+  const { best, choices } = graphChoices(plan, record)
+  return choices.some(({ kind }) => kind === plan.graph) ? plan.graph! : best
+}
+
+function bestGraph(plan: Plan, record: LessonRecord): { best: GraphKind; reason: GraphReason } {
+  const instrument = measuredCard(plan)?.method.instrument
+  if (instrument === 'race' || instrument === 'balance') return { best: 'places', reason: 'places' }
+  if (instrument === 'words') return { best: 'words', reason: 'words' }
+  if (plan.kind === 'before-after') return { best: 'pairs', reason: 'same-thing-twice' }
+  if (watches(plan)) return { best: 'lines', reason: 'over-time' }
+  if (plan.kind === 'improve') return { best: 'tries', reason: 'tries' }
+  if (!areNumbers(plan))
+    return plan.average === 'none' ? { best: 'number-line', reason: 'no-average' } : { best: 'bars', reason: 'kinds' }
+  if (trendOf(plan, record)?.shape.shape === 'curved') return { best: 'curve', reason: 'numbers-bend' }
+  return { best: 'points', reason: activeConditions(plan).length < 3 ? 'few-numbers' : 'numbers' }
+}
+
+const OTHERS: Record<GraphKind, GraphChoice[]> = {
+  bars: [
+    { kind: 'by-group', loss: 'class-as-one' },
+    { kind: 'number-line', loss: 'no-averages' },
+    { kind: 'points', loss: 'nothing-between-kinds' },
+  ],
+  points: [
+    { kind: 'curve', loss: 'bend-not-believed' },
+    { kind: 'by-group', loss: 'class-as-one' },
+    { kind: 'bars', loss: 'uneven-steps' },
+    { kind: 'number-line', loss: 'no-averages' },
+  ],
+  curve: [
+    { kind: 'points', loss: 'bend-not-shown' },
+    { kind: 'by-group', loss: 'class-as-one' },
+    { kind: 'bars', loss: 'uneven-steps' },
+    { kind: 'number-line', loss: 'no-averages' },
+  ],
+  lines: [
+    { kind: 'bars', loss: 'what-happened-between' },
+    { kind: 'by-group', loss: 'class-as-one' },
+  ],
+  pairs: [{ kind: 'bars', loss: 'which-belongs-together' }],
+  'number-line': [
+    { kind: 'bars', loss: undefined },
+    { kind: 'by-group', loss: 'class-as-one' },
+  ],
+  places: [{ kind: 'bars', loss: 'places-are-no-amounts' }],
+  words: [{ kind: 'bars', loss: 'words-are-no-amounts' }],
+  tries: [
+    { kind: 'bars', loss: 'order-of-tries' },
+    { kind: 'by-group', loss: 'class-as-one' },
+    { kind: 'number-line', loss: 'no-averages' },
+  ],
+  'by-group': [],
+}
+
+function canDraw(plan: Plan, kind: GraphKind): boolean {
+  if (kind === 'by-group') return plan.groups.length > 1
+  if (kind === 'curve') return areNumbers(plan) && activeConditions(plan).length > 2
+  return true
+}
+
+/** Do all conditions stand for numbers? */
+export function areNumbers(plan: Plan): boolean {
+  const conditions = activeConditions(plan)
+  return conditions.length > 0 && conditions.every((condition) => conditionValue(plan, condition) !== undefined)
+}
+
+function watches(plan: Plan): boolean {
+  return plan.kind === 'over-time' && plan.watch.times.length > 1
+}

@@ -1,0 +1,42 @@
+import { fitPowers, type PowerFit } from './leastSquares'
+
+export interface Point {
+  x: number
+  y: number
+}
+
+export type Shape = 'flat' | 'straight' | 'curved'
+
+export interface ShapeFit extends PowerFit {
+  shape: Shape
+  /** Small-sample Akaike criterion; Infinity where there are too few readings for this shape. */
+  aicc: number
+}
+
+/** A more complicated shape has to be this much better before it is believed. */
+const WORTH_A_BEND = 2
+const SHAPES: Shape[] = ['flat', 'straight', 'curved']
+
+/**
+ * The three shapes fitted by least squares, each with its AICc (Hurvich and Tsai, 1989), the variance counted as a parameter.
+ * @example shapesOf(points)[1].aicc // 31.8776 for the golden swing times
+ */
+export function shapesOf(points: Point[]): ShapeFit[] {
+  const levels = new Set(points.map(({ x }) => x)).size
+  return SHAPES.slice(0, Math.max(1, levels)).map((shape, power) => {
+    const fit = fitPowers(points, power)
+    return { shape, ...fit, aicc: aiccOf(points.length, fit.residualSum, power + 2) }
+  })
+}
+
+/** The simplest shape that is not clearly worse than the next. */
+export function simplestShape(shapes: ShapeFit[]): ShapeFit {
+  return shapes.reduce((kept, next) => (next.aicc < kept.aicc - WORTH_A_BEND ? next : kept))
+}
+
+function aiccOf(count: number, residualSum: number, parameters: number): number {
+  const room = count - parameters - 1
+  if (room <= 0) return Infinity
+  const fit = count * (Math.log((2 * Math.PI * Math.max(residualSum, Number.MIN_VALUE)) / count) + 1)
+  return fit + 2 * parameters + (2 * parameters * (parameters + 1)) / room
+}

@@ -1,0 +1,149 @@
+import type { GraphLoss, GraphReason, ResultsGraph, ScaleProblem, SquareScale } from '../charts'
+import { changedFactor, measuredCard, type AverageWay, type GraphKind, type Plan } from '../lesson'
+import { unitOf, withUnit, writeNumber, writeShort, type UnitCode } from '../quantity'
+import { counted, list, momentWords, writeReading } from './names'
+import { writeFigure } from './tables'
+
+export const GRAPH_NAMES: Record<GraphKind, string> = {
+  bars: 'Bars with dots',
+  points: 'Points with a line',
+  curve: 'Points with a curve',
+  lines: 'Lines over time',
+  pairs: 'Before and after',
+  'number-line': 'Number lines',
+  places: 'Finishing order',
+  words: 'Stacked words',
+  tries: 'Try by try',
+  'by-group': 'A panel for each group',
+}
+
+/** Why this graph. */
+export function graphReason(plan: Plan, reason: GraphReason): string {
+  const change = changedFactor(plan)?.name ?? 'what we change'
+  switch (reason) {
+    case 'kinds':
+      return `${sentence(change)} comes in kinds with nothing between them, so each gets a bar of its own, with every reading as a dot.`
+    case 'numbers':
+      return `${sentence(change)} is a number, so points stand where their numbers are, and a line shows how the result goes with it.`
+    case 'few-numbers':
+      return `${sentence(change)} is a number, so points stand where their numbers are. Two numbers make no pattern yet: a third would.`
+    case 'numbers-bend':
+      return `${sentence(change)} is a number and the points bend, so a curve follows them better than a straight line.`
+    case 'over-time':
+      return 'The same thing was read again and again, so time goes along the bottom and a line joins what belongs together.'
+    case 'same-thing-twice':
+      return 'Each thing was read before and after, so a line joins its two readings: up, down or level is seen at once.'
+    case 'places':
+      return 'A place says who came first and not by how much, so places stand one under another and have no bars.'
+    case 'words':
+      return 'Words have an order and no size, so how often each was chosen is stacked up.'
+    case 'tries':
+      return 'Each try grew from the one before, so they stand in their order and a line shows whether it got better.'
+    case 'no-average':
+      return 'The class uses no average, so every reading stands on its own number line.'
+  }
+}
+
+const LOSS_WORDS: Record<GraphLoss, string> = {
+  'nothing-between-kinds': 'A line between two kinds says that there is something halfway. There is not.',
+  'uneven-steps': 'Bars stand evenly whatever their numbers are, so the pattern can look straighter or more bent than it is.',
+  'what-happened-between': 'Only where it ended is left. What happened on the way is lost.',
+  'which-belongs-together': 'Which reading belongs to which is lost; only the average change is left.',
+  'places-are-no-amounts': 'A bar makes an amount of a place: third is not three times first.',
+  'words-are-no-amounts': 'A bar makes an amount of a word: wet is not three times dry.',
+  'order-of-tries': 'That each try grew from the one before is no longer seen.',
+  'no-averages': 'The averages are not drawn: the gap between them has to be guessed.',
+  'class-as-one': 'The class’s own averages are not drawn; what all groups share is harder to see.',
+  'bend-not-shown': 'A line from average to average hides the bend, and every wobble becomes a corner.',
+  'bend-not-believed': 'The numbers do not show a bend that could be told from wobble; a curve pretends one.',
+}
+
+/** What another graph would lose or pretend; empty for one that loses nothing. */
+export function graphLoss(loss: GraphLoss | undefined): string {
+  return loss === undefined ? '' : LOSS_WORDS[loss]
+}
+
+export const AVERAGE_WORDS: Record<AverageWay, { name: string; what: string }> = {
+  mean: { name: 'Mean', what: 'all added up and shared out' },
+  median: { name: 'Middle value', what: 'the one in the middle when they stand in order' },
+  mode: { name: 'Most common', what: 'the one that came most often' },
+  none: { name: 'No average', what: 'every reading stands for itself' },
+}
+
+/** What stands along the two axes. `{ up: 'how high water climbs in 60 s (mm)', across: … }` */
+export function axisTitles(plan: Plan): { up: string; across: string } {
+  const measure = measuredCard(plan)
+  const [up, across] = [unitOf(measure?.method.unit ?? 'count').symbol, unitOf(plan.conditionUnit).symbol]
+  return {
+    up: up === '' ? (measure?.name ?? '') : `${measure?.name ?? ''} (${up})`,
+    across:
+      plan.kind === 'over-time'
+        ? `time (${plan.watch.unit === 'day' ? 'days' : 'min'})`
+        : `${changedFactor(plan)?.name ?? ''}${plan.conditionsAs === 'numbers' && across !== '' ? ` (${across})` : ''}`,
+  }
+}
+
+/** The graph in words, for those who do not see it. */
+export function chartWords(plan: Plan, graph: ResultsGraph): string {
+  const name = GRAPH_NAMES[graph.kind]
+  if (graph.lines.length > 0) {
+    const lines = graph.lines.map((line) => {
+      const points = line.points.map(
+        ({ moment, average }) => `${momentWords(plan, moment)} ${writeFigure(plan, average, graph.unit)}`,
+      )
+      return `${line.letter} ${line.name}: ${points.length === 0 ? 'no readings' : list(points)}`
+    })
+    return `${name}. Averages: ${lines.join('; ')}; every reading as a dot.`
+  }
+  if (graph.kind === 'words') {
+    const words = measuredCard(plan)?.method.words ?? []
+    const stacks = graph.marks.map(
+      ({ letter, name: condition, counts }) =>
+        `${letter} ${condition}: ${list(counts.flatMap((count, place) => (count > 0 ? [`${words[place]} ${count}`] : []))) || 'no readings'}`,
+    )
+    return `${name}. ${stacks.join('; ')}.`
+  }
+  const averages = graph.marks.map(
+    ({ letter, name: condition, average }) =>
+      `${letter} ${condition} ${average === undefined ? 'no average' : writeFigure(plan, average, graph.unit)}`,
+  )
+  return `${name}. Averages: ${list(averages)}; every reading as a dot.`
+}
+
+/** "Count in 5s, two squares each, up to 60." */
+export function scaleSentence({ from, to, step, squaresPerStep }: SquareScale, unit: UnitCode): string {
+  const squares = squaresPerStep === 1 ? 'one square each' : `${NUMBER_WORDS[squaresPerStep] ?? squaresPerStep} squares each`
+  const start = from === 0 ? '' : ` from ${writeShort(from)}`
+  return `Count in ${writeShort(step)}s${start}, ${squares}, up to ${withUnit(writeShort(to), unit)}.`
+}
+
+const NUMBER_WORDS = ['', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten']
+
+/** What to say to a child about a scale it proposes. */
+export function scaleProblemWords(problem: ScaleProblem): string {
+  switch (problem.code) {
+    case 'does-not-fit':
+      return `The paper ends at ${writeShort(problem.ends)}, and the highest number is ${writeShort(problem.highest)}. Count in bigger steps.`
+    case 'begins-above':
+      return `The lowest number is ${writeShort(problem.lowest)}: begin there or below.`
+    case 'not-from-zero':
+      return 'Bars stand on zero: begin at 0, or a small bar looks like nothing.'
+    case 'uses-little':
+      return `It uses ${Math.round(problem.share * 100)} in 100 of the paper: the graph will be small. Count in smaller steps.`
+    case 'hard-to-count':
+      return `Counting in ${writeShort(problem.step)}s is hard to read in between. Try ${writeShort(problem.better)}s.`
+    case 'between-squares':
+      return `One square then stands for ${writeNumber(problem.step / problem.squares, 2)}: hard to plot. Take other squares for a step.`
+    case 'crowded':
+      return `${counted(problem.labels, 'label')} are too many to write. Label every second square, or count in bigger steps.`
+  }
+}
+
+/** One dot of the graph, for those who point at it. `'Alder: 61 mm, set aside'` */
+export function dotWords(plan: Plan, dot: { value: number; counted: boolean }, group: string, unit: UnitCode): string {
+  return `${group}: ${writeReading(plan, dot.value, unit)}${dot.counted ? '' : ', set aside'}`
+}
+
+function sentence(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1)
+}

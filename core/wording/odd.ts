@@ -1,0 +1,45 @@
+import { measuredCard, type Plan } from '../lesson'
+import { writeQuantity } from '../quantity'
+import type { Explanation, OddResult } from '../record'
+import { conditionWithLetter, momentWords, nameOfGroup, writeReading } from './names'
+
+/** Which result it is, and how far from its fellows. `'Elm, A kitchen roll, repeat 2: 85 mm; the others lie around 58 mm.'` */
+export function oddWords(plan: Plan, { reading, doubt }: OddResult): string {
+  const { group, condition, repeat, moment, value, unit } = reading
+  const place = [nameOfGroup(plan, group), conditionWithLetter(plan, condition), `repeat ${repeat}`, momentWords(plan, moment)]
+  const middle = doubt && 'middle' in doubt ? doubt.middle : undefined
+  const method = measuredCard(plan)?.method
+  const others = middle === undefined || !method ? '' : `; the others lie around ${writeReading(plan, middle, method.unit)}`
+  return `${place.filter(Boolean).join(', ')}: ${writeReading(plan, value, unit)}${others}.`
+}
+
+/** What may lie behind it, as a question or a fact. */
+export function explanationWords(plan: Plan, explanation: Explanation, group: string): string {
+  const unit = measuredCard(plan)?.method.unit ?? 'count'
+  switch (explanation.code) {
+    case 'said':
+      return `The group wrote: “${explanation.reason}”.`
+    case 'slip':
+      return `It would fit as ${writeQuantity(explanation.suggested, unit, 2)}: a slip of the pen?`
+    case 'observed':
+      return `Seen at the time: “${explanation.observation.text}”.`
+    case 'factor-unknown':
+      return `Nobody knows how ${explanation.factor} was for this condition.`
+    case 'factor-differs':
+      return `${capital(explanation.factor)} was different here: ${explanation.value}.`
+    case 'group-apart':
+      return `${nameOfGroup(plan, group)} lies ${explanation.side} the others nearly everywhere: something at its table may differ.`
+    case 'first-trial':
+      return 'It was the group’s first trial: hands learn in the first one.'
+    case 'rewritten':
+      return `It was put right ${explanation.times === 1 ? 'once' : `${explanation.times} times`} already.`
+    case 'factor':
+      return explanation.how === ''
+        ? `Was ${explanation.factor} the same as for the others?`
+        : `Was ${explanation.factor} kept the same (${explanation.how})?`
+  }
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1)
+}

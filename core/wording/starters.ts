@@ -1,0 +1,91 @@
+import type { Evidence } from '../evidence'
+import { changedFactor, measuredCard, type Plan } from '../lesson'
+import { sentenceCase } from './evidence'
+import { counted, nameOfCondition } from './names'
+import { writeNumber } from '../quantity'
+import { writeFigure } from './tables'
+
+/** Ways to begin the class's sentence that say no more than the evidence does. */
+export function sentenceStarters(plan: Plan, evidence: Evidence): string[] {
+  const { change, measure, most, least, mostValue, leastValue, groups } = starterWords(plan, evidence)
+  if (evidence.grade === 'nothing-yet') return []
+  if (isBeforeAndAfter(evidence)) return beforeAndAfterStarters(plan, evidence)
+  const numbers = `${most} averaged ${mostValue} and ${least} ${leastValue}`
+  switch (evidence.grade) {
+    case 'clear':
+      return evidence.lead?.grade === 'clear'
+        ? [
+            `We found that ${change} changes ${measure}. ${sentenceCase(most)} came first with an average of ${mostValue}, ${least} last with ${leastValue}. We are sure, because the gap is much bigger than the wobble and ${groups}.`,
+            `Our averages say that ${change} matters: ${numbers}. That is clear, because …`,
+          ]
+        : [
+            `We found that ${change} changes ${measure}: ${numbers}. We are sure of that gap, but we cannot tell yet which of the top two comes first.`,
+            `It is clear that ${change} matters: ${numbers}. What we are not sure of is …`,
+          ]
+    case 'leaning':
+      return [
+        `It looks as if ${change} may change ${measure}: ${numbers}. We are not sure yet, because …`,
+        `Our numbers lean towards ${most}, but wobble could still explain it. To be surer we would …`,
+      ]
+    case 'cannot-tell':
+      return [
+        `We cannot tell yet whether ${change} changes ${measure}: ${numbers}, and the readings wobble by more than that.`,
+        `Our numbers are too close to say. Next time we would …`,
+      ]
+    case 'same':
+      return [
+        `As far as our instrument can show, ${change} makes no difference to ${measure}: ${numbers}.`,
+        `We found no difference that we can show. We are sure of that because …`,
+      ]
+  }
+}
+
+/** One thing compared with itself. */
+function isBeforeAndAfter({ order }: Evidence): boolean {
+  return order.length === 2 && order.includes('before') && order.includes('after')
+}
+
+function beforeAndAfterStarters(plan: Plan, evidence: Evidence): string[] {
+  const unit = measuredCard(plan)?.method.unit ?? 'count'
+  const at = (moment: string) => writeAverage(plan, evidence.summaries.find(({ condition }) => condition === moment)!.mean, unit)
+  const change = changedFactor(plan)?.name ?? 'what happened'
+  const measure = measuredCard(plan)?.name ?? 'what we measured'
+  const numbers = `on average ${at('before')} before and ${at('after')} after`
+  switch (evidence.grade) {
+    case 'clear':
+      return [
+        `We found that ${change} changes ${measure}: ${numbers}. We are sure, because the gap is much bigger than the wobble and …`,
+        `${sentenceCase(measure)} was ${numbers}. That is clear, because …`,
+      ]
+    case 'same':
+      return [
+        `As far as our instrument can show, ${change} does not change ${measure}: ${numbers}. We are sure of that because …`,
+        `${sentenceCase(measure)} stayed the same, as far as we can show: ${numbers}.`,
+      ]
+    default:
+      return [
+        `We cannot tell yet whether ${change} changes ${measure}: ${numbers}, and the readings wobble.`,
+        `It looks as if ${change} may change ${measure}: ${numbers}. To be surer we would …`,
+      ]
+  }
+}
+
+function starterWords(plan: Plan, evidence: Evidence) {
+  const unit = measuredCard(plan)?.method.unit ?? 'count'
+  const [first, last] = [evidence.order[0] ?? '', evidence.order.at(-1) ?? '']
+  const average = (id: string) => {
+    const found = evidence.summaries.find((summary) => summary.condition === id)
+    return found ? writeAverage(plan, found.mean, unit) : '…'
+  }
+  const agreement = evidence.agreement
+  return {
+    change: changedFactor(plan)?.name ?? 'what we changed',
+    measure: measuredCard(plan)?.name ?? 'what we measured',
+    most: nameOfCondition(plan, first),
+    least: nameOfCondition(plan, last),
+    mostValue: average(first),
+    leastValue: average(last),
+    groups: agreement ? `${agreement.agreeing.length} of ${counted(agreement.asked.length, 'group')} agree` : 'the groups agree',
+  }
+}
+

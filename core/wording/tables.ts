@@ -1,0 +1,86 @@
+import { median } from 'simple-statistics'
+import { averageOf, summarise } from '../evidence'
+import { measuredCard, type Plan, type Reading } from '../lesson'
+import { decimalsOf, unitOf, withoutNoise, writeNumber, writeQuantity, type UnitCode } from '../quantity'
+import type { WorkedOut } from '../record'
+import { nameOfCondition, nameOfGroup, writeAverage, writeReading } from './names'
+
+/** An average as the class writes it: to the instrument's mark or with one digit more. `writeFigure(plan, 13 / 3, 'mm') // '4.3 mm'` */
+export function writeFigure(plan: Plan, value: number, unit: UnitCode): string {
+  if (unit === 'words' || unit === 'place' || plan.averageTo === 'one-more') return writeAverage(plan, value, unit)
+  return writeQuantity(value, unit, decimalsOf(measuredCard(plan)?.method.resolution ?? 1))
+}
+
+/** Headings of worked-out columns. */
+export function workedOutName(plan: Plan, column: WorkedOut, compared?: string): string {
+  switch (column) {
+    case 'difference':
+      return compared === undefined ? 'Difference' : `More than ${nameOfCondition(plan, compared)}`
+    case 'change':
+      return 'Change'
+    case 'per-cent-lost':
+      return 'Lost, of 100'
+    case 'per-time':
+      return plan.watch.unit === 'day' ? 'Each day' : 'Each minute'
+    case 'total':
+      return 'Total of all times'
+  }
+}
+
+/** One worked-out figure. `'12 %'`, `'+3.4 mm'` */
+export function workedOutWords(plan: Plan, column: WorkedOut, value: number, unit: UnitCode): string {
+  const sign = value > 0 && column !== 'total' && column !== 'per-cent-lost' ? '+' : ''
+  if (column === 'per-cent-lost') return `${writeNumber(value, 1)} %`
+  if (column === 'per-time') {
+    const each = plan.watch.unit === 'day' ? 'day' : 'min'
+    return `${sign}${writeQuantity(value, unit, decimalsOf(measuredCard(plan)?.method.resolution ?? 1) + 2)} a ${each}`
+  }
+  return `${sign}${writeAverage(plan, value, unit)}`
+}
+
+/**
+ * How the class's average is worked out, a step a line, for children who are learning it.
+ * @example workingSteps(plan, [4, 5, 4], 'mm') // ['4 + 5 + 4 = 13', '13 ÷ 3 = 4.3 mm']
+ */
+export function workingSteps(plan: Plan, values: number[], unit: UnitCode): string[] {
+  const summary = summarise(values)
+  if (!summary) return []
+  const digits = Math.max(decimalsOf(measuredCard(plan)?.method.resolution ?? 1), ...values.map(decimalsOf))
+  const write = (value: number) => writeNumber(value, digits)
+  const sorted = [...values].sort((a, b) => a - b)
+  switch (plan.average) {
+    case 'mean': {
+      const sum = withoutNoise(values.reduce((a, b) => a + b, 0))
+      const terms = values.map((value) => (value < 0 ? `(${write(value)})` : write(value)))
+      return [
+        ...(values.length > 1 ? [`${terms.join(' + ')} = ${write(sum)}`] : []),
+        `${write(sum)} ÷ ${values.length} = ${writeFigure(plan, summary.mean, unit)}`,
+      ]
+    }
+    case 'median': {
+      const half = Math.floor(sorted.length / 2)
+      const inOrder = `In order: ${sorted.map(write).join(', ')}`
+      if (sorted.length % 2 === 1) return [inOrder, `The middle one is ${writeFigure(plan, median(values), unit)}`]
+      const [low, high] = [sorted[half - 1]!, sorted[half]!]
+      return [inOrder, `Two stand in the middle: halfway from ${write(low)} to ${write(high)} is ${writeFigure(plan, median(values), unit)}`]
+    }
+    case 'mode': {
+      const mode = averageOf(summary, 'mode')
+      if (mode !== undefined) return [`${write(mode)} came ${values.filter((value) => value === mode).length} times, more than any other`]
+      return [summary.modes.length === 0 ? 'Each came once: none is the most common' : `${summary.modes.map(write).join(' and ')} came equally often`]
+    }
+    case 'none':
+      return []
+  }
+}
+
+/** A reading in a table's cell: struck through with its reason, where it was set aside. */
+export function cellWords(plan: Plan, reading: Reading, unit: UnitCode): { text: string; aside: string } {
+  const text = writeReading(plan, reading.value, reading.unit === unit && unitOf(unit).dimension !== 'count' ? 'count' : reading.unit)
+  return { text, aside: reading.status === 'set-aside' ? reading.reason : '' }
+}
+
+/** Whose table it is. `tableTitle(plan, 'g1') // 'Alder'`, `'The class'` */
+export function tableTitle(plan: Plan, group: string | undefined): string {
+  return group === undefined ? 'The class' : nameOfGroup(plan, group)
+}
