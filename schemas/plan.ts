@@ -1,8 +1,11 @@
 import Joi from 'joi'
 import { CAUTIONS } from '../core/kit'
 import {
+  AGES,
   ARRANGEMENTS,
+  AVERAGE_WAYS,
   FRAMES,
+  GRAPH_KINDS,
   KINDS,
   MOST_PLACES,
   MOST_TIMES,
@@ -29,6 +32,7 @@ import {
   type Plan,
   type Preparation,
   type Remark,
+  type Retest,
   type Substitute,
   type Watch,
   type Wonder,

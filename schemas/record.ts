@@ -18,7 +18,9 @@ export type NewReading = Omit<Reading, 'by' | 'at'>
 export type NewPrediction = Pick<Prediction, 'id' | 'group' | 'as' | 'order' | 'values' | 'reason'>
 export type NewRemark = Pick<SaidRemark, 'id' | 'list' | 'text'>
 export type NewObservation = Omit<Observation, 'by' | 'at'>
-export type NewConclusion = Pick<Conclusion, 'id' | 'text' | 'hands' | 'agreed'>
+export type NewConclusion = Omit<Conclusion, 'by' | 'at'>
+/** What a station may say of its group's sentence. */
+export type NewProposal = Pick<Conclusion, 'id' | 'from' | 'text'>
 
 const readingFields = {
   id: uuid,
@@ -54,6 +56,8 @@ const predictionFields = {
 }
 const conclusionFields = {
   id: uuid,
+  group: planId.allow(null),
+  from: uuid.allow(null),
   text: longText,
   hands: whole(0, 200).allow(null),
   agreed: Joi.boolean().required(),
@@ -95,6 +99,11 @@ export const newPredictionSchema = Joi.object<NewPrediction, true>(predictionFie
 export const newRemarkSchema = Joi.object<NewRemark, true>(remarkFields).required()
 export const newObservationSchema = Joi.object<NewObservation, true>(observationFields).required()
 export const newConclusionSchema = Joi.object<NewConclusion, true>(conclusionFields).required()
+export const newProposalSchema = Joi.object<NewProposal, true>({
+  id: uuid,
+  from: uuid.allow(null),
+  text: Joi.string().trim().min(1).max(1000).required(),
+}).required()
 
 const MOST_OF_A_PICTURE = 4_000_000
 
@@ -122,7 +131,7 @@ export const lessonFileSchema = Joi.object<LessonFile, true>({
     .max(2000)
     .required(),
   conclusions: Joi.array()
-    .items(Joi.object<Conclusion, true>({ ...conclusionFields, at: isoTime }))
+    .items(Joi.object<Conclusion, true>({ ...conclusionFields, by: source, at: isoTime }))
     .max(2000)
     .required(),
   remarks: Joi.array()

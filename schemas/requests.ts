@@ -1,13 +1,48 @@
 import Joi from 'joi'
+import { COLUMN_ROLES, type ColumnMatch, type ImportChoices } from '../core/formats'
 import { BOARD_VIEWS, type BoardState, type Plan } from '../core/lesson'
-import { isoTime, planId, shortText, uuid, whole } from './parts'
+import { isoTime, planId, shortText, unit, uuid, whole } from './parts'
 import { planSchema } from './plan'
+
+const DAY = /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/
 
 export const lessonPathSchema = Joi.object<{ lesson: string }>({ lesson: uuid }).unknown()
 
 export const picturePathSchema = Joi.object<{ picture: string }>({ picture: uuid }).unknown()
 
 export const groupSchema = Joi.object<{ group: string }, true>({ group: planId }).required()
+
+export const tableFileSchema = Joi.object<{ data: string }, true>({
+  data: Joi.string().base64().max(14_000_000).required(),
+}).required()
+
+const cell = Joi.string().allow('').max(500)
+const columnMatch = Joi.object<ColumnMatch, true>({
+  role: Joi.string()
+    .valid(...COLUMN_ROLES)
+    .required(),
+  condition: planId.allow(null),
+  repeat: whole(1, 20).allow(null),
+})
+export const importSchema = Joi.object<{ rows: string[][]; choices: ImportChoices }, true>({
+  rows: Joi.array().items(Joi.array().items(cell).max(100)).max(5000).required(),
+  choices: Joi.object<ImportChoices, true>({
+    matches: Joi.array().items(columnMatch).max(100).required(),
+    unit,
+    group: planId.allow(null),
+  }).required(),
+}).required()
+
+export const termSchema = Joi.object<{ from: string; to: string; className: string }>({
+  from: Joi.string().allow('').pattern(DAY).default(''),
+  to: Joi.string().allow('').pattern(DAY).default(''),
+  className: Joi.string().allow('').max(200).default(''),
+})
+
+export const nextTestSchema = Joi.object<{ from: 'wondering' | 'factor'; id: string }, true>({
+  from: Joi.string().valid('wondering', 'factor').required(),
+  id: planId,
+}).required()
 
 export const newLessonSchema = Joi.object<{ investigation: string | null }, true>({
   investigation: planId.allow(null),
@@ -57,6 +92,7 @@ export const boardChangeSchema = Joi.object<Partial<BoardState>>({
   clockStarted: isoTime.optional().allow(null),
   results: Joi.string().valid('live', 'quiet'),
   sound: Joi.boolean(),
+  draft: Joi.string().allow('').max(4000),
 })
   .min(1)
   .required()

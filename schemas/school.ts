@@ -11,7 +11,7 @@ const day = Joi.string()
   .pattern(/^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, 'date')
   .required()
 
-const thing = Joi.object<Thing, true>({
+export const thingFields = {
   id: uuid,
   name: Joi.string().trim().min(1).max(200).required(),
   unit: Joi.string()
@@ -22,10 +22,10 @@ const thing = Joi.object<Thing, true>({
   minimum: amount.allow(null),
   pack: Joi.number().greater(0).max(1e6).allow(null).required(),
   price: amount.allow(null),
-})
+}
 
 /** One thing, as the cupboard page writes it. */
-export const thingSchema = thing.required()
+export const thingSchema = Joi.object<Thing, true>(thingFields).required()
 
 export const thingPathSchema = Joi.object<{ thing: string }>({ thing: uuid }).unknown()
 

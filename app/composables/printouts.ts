@@ -14,7 +14,13 @@ export type PrintoutName =
   | 'slips'
   | 'record'
   | 'words'
+  | 'squared'
+  | 'squared-blank'
   | 'report'
+  | 'group-report'
+  | 'poster-a3'
+  | 'poster-4a4'
+  | 'teacher-notes'
 
 /** What can be printed of a lesson, in the order a lesson needs it; `from` is the stop it belongs to. */
 export const PRINTOUTS: Record<PrintoutName, { name: string; label: string; from: Stop }> = {
@@ -31,7 +37,13 @@ export const PRINTOUTS: Record<PrintoutName, { name: string; label: string; from
   slips: { name: 'Prediction slips', label: 'Prediction slips', from: 'predict' },
   record: { name: 'Record sheets', label: 'Record sheets for the groups', from: 'test' },
   words: { name: 'Word mat', label: 'Word mat for the wall', from: 'plan' },
+  squared: { name: 'Squared paper', label: 'Squared paper, axes numbered', from: 'results' },
+  'squared-blank': { name: 'Blank squared paper', label: 'Squared paper, axes blank', from: 'results' },
   report: { name: 'Report', label: 'Class report, one page', from: 'agree' },
+  'group-report': { name: 'Group reports', label: 'Group reports, a page each', from: 'agree' },
+  'poster-a3': { name: 'Poster', label: 'Wall poster on A3', from: 'agree' },
+  'poster-4a4': { name: 'Poster on four sheets', label: 'Wall poster on four A4 sheets', from: 'agree' },
+  'teacher-notes': { name: 'Teacher’s notes', label: 'Teacher’s notes, not for the wall', from: 'agree' },
 }
 
 export const PRINTOUT_NAMES = Object.keys(PRINTOUTS) as PrintoutName[]

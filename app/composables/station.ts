@@ -8,7 +8,7 @@ import {
   type Reading,
 } from '~~/core/lesson'
 import { withEvents } from '~~/core/record'
-import type { NewObservation, NewPrediction, NewReading, NewRemark } from '~~/schemas/record'
+import type { NewObservation, NewPrediction, NewProposal, NewReading, NewRemark } from '~~/schemas/record'
 import type { BoardView } from '~~/server/lesson/board'
 
 const TOKEN = 'jolly-beaker-station'
@@ -118,6 +118,9 @@ export function useStation() {
       takeEvents([{ kind: 'remark', remark: { ...(body as NewRemark), group: group.value, at: stamp.at } }])
     } else if (path.endsWith('observations')) {
       takeEvents([{ kind: 'observation', observation: { ...(body as NewObservation), ...stamp } }])
+    } else if (path.endsWith('conclusions')) {
+      const conclusion = { ...(body as NewProposal), ...stamp, group: group.value, hands: null, agreed: false }
+      takeEvents([{ kind: 'conclusion', conclusion }])
     } else if (path.endsWith('predictions')) {
       takeEvents([{ kind: 'prediction', prediction: { ...(body as NewPrediction), ...stamp, late: false } }])
     }
@@ -130,6 +133,7 @@ export function useStation() {
 
   const writeReadings = (readings: NewReading[]) => write('/api/station/readings', readings[0]!.id, { readings })
   const say = (remark: NewRemark) => write('/api/station/remarks', remark.id, remark)
+  const propose = (sentence: NewProposal) => write('/api/station/conclusions', sentence.id, sentence)
   const pictureOf = (id: string) => `/api/station/pictures/${id}?token=${token}`
   const writePrediction = (prediction: NewPrediction) => write('/api/station/predictions', prediction.id, prediction)
   /** A picture goes first, so that the observation that names it finds it there. */
@@ -160,6 +164,7 @@ export function useStation() {
     writeReadings,
     writePrediction,
     say,
+    propose,
     observe,
     pictureOf,
   }

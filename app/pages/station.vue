@@ -26,7 +26,7 @@ const progress = computed(
 const predicted = computed(() => record.value.predictions.some((one) => one.group === group.value))
 const begun = computed(() => hasBegun(ownReadings.value))
 const skipped = ref({ prediction: false, practice: false })
-const doing = ref<'testing' | 'saying' | 'observing'>('testing')
+const doing = ref<'testing' | 'saying' | 'observing' | 'proposing'>('testing')
 /** Until there is something to measure, a station is for saying what was seen. */
 const testing = computed(() => plan.value !== undefined && measuredCard(plan.value) !== undefined && (progress.value?.all ?? 0) > 0)
 const instrument = computed(() => plan.value && measuredCard(plan.value)?.method.instrument)
@@ -132,6 +132,15 @@ async function written(readings: NewReading[]): Promise<void> {
           @observe="station.observe"
           @close="doing = 'testing'"
         />
+        <StationPropose
+          v-else-if="doing === 'proposing'"
+          :plan="plan"
+          :record="record"
+          :board="board"
+          :group="group"
+          @propose="station.propose"
+          @close="doing = 'testing'"
+        />
         <StationPredict
           v-else-if="asksPrediction"
           :plan="plan"
@@ -182,12 +191,13 @@ async function written(readings: NewReading[]): Promise<void> {
           @skip-practice="skipped.practice = true"
           @choose="wanted = $event"
         />
-        <StationDone v-else :plan="plan" :progress="progress" @fix="fixing = $event" />
+        <StationDone v-else :plan="plan" :progress="progress" @fix="fixing = $event" @propose="doing = 'proposing'" />
       </div>
       <footer :inert="locked">
         <template v-if="doing === 'testing' && testing">
           <button type="button" class="leave" @click="doing = 'observing'">Write, sketch or photograph what you see</button>
           <button type="button" class="leave" @click="doing = 'saying'">Say what you noticed</button>
+          <button v-if="begun" type="button" class="leave" @click="doing = 'proposing'">Offer a sentence</button>
         </template>
         <button type="button" class="leave" @click="station.leave">Leave this station</button>
       </footer>

@@ -1,4 +1,5 @@
 import { defineStore } from 'pinia'
+import type { NextTest } from '~~/core/agree'
 import { NO_SCHOOL, type School } from '~~/core/kit'
 import {
   EMPTY_RECORD,
@@ -268,6 +269,16 @@ export const useLesson = defineStore('lesson', () => {
     return own
   }
 
+  /** Begins the next lesson from a card that is left over. */
+  async function nextLesson({ from, id: card }: NextTest): Promise<string | undefined> {
+    let begun: string | undefined
+    await flush()
+    await attempt(async () => {
+      begun = (await callServer<{ id: string }>(`/api/lessons/${id.value}/next`, { method: 'POST', body: { from, id: card } })).id
+    })
+    return begun
+  }
+
   /** Carries out a button of the Second look. */
   async function apply(fix: Fix): Promise<void> {
     if (!plan.value) return
@@ -321,6 +332,7 @@ export const useLesson = defineStore('lesson', () => {
     addObservation,
     addPicture,
     ownLesson,
+    nextLesson,
     settleMerge,
     show,
     apply,

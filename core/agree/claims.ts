@@ -19,7 +19,8 @@ const NO_DIFFERENCE = /\b(no difference|makes? no|the same|does not (?:matter|ch
 export const HOW_SURE =
   /\b(sure|clear|clearly|tell|show|shown|groups? (?:agree\w*|found|got|put)|probably|lean\w*|evidence|wobble|certain)\b/i
 
-const CAUSE = /\b(causes?|caused|due to|leads? to|led to|thanks to|that is why|that's why|makes? (?:it|them|the)|made (?:it|them|the))\b/gi
+const CAUSE =
+  /\b(causes?|caused|due to|leads? to|led to|thanks to|that is why|that's why|makes? (?:it|them|the)|made (?:it|them|the))\b/gi
 const REASON = /\b(because|since|the reason)\b(?!\s*(?:…|\.\.\.|$))/i
 
 /**

@@ -6,7 +6,8 @@ export const CONCLUSION_PARTS = ['answer', 'numbers', 'how-sure', 'prediction', 
 export type ConclusionPart = (typeof CONCLUSION_PARTS)[number]
 
 const PREDICTED = /\b(predict\w*|guess\w*|thought|expected)\b/i
-const BETTER = /\b(next time we|could have|should have|better|improve\w*|went wrong|fairer|more careful\w*|harder? to|mistake\w*)\b/i
+const BETTER =
+  /\b(next time we|could have|should have|better|improve\w*|went wrong|fairer|more careful\w*|harder? to|mistake\w*)\b/i
 const NEXT = /\b(next|would like to (?:test|try|find)|want to (?:test|try|know|find)|wonder\w*)\b/i
 
 /**
@@ -36,7 +37,10 @@ export function partsOf(text: string, plan: Plan): ConclusionPart[] {
  */
 export function wordsUsed(text: string, words: string[]): string[] {
   return words.filter((word) => {
-    const stem = word.trim().toLowerCase().replace(/[^a-z0-9 -]/g, '')
+    const stem = word
+      .trim()
+      .toLowerCase()
+      .replace(/[^a-z0-9 -]/g, '')
     return stem !== '' && new RegExp(`\\b${stem}(?:s|ed|ing|ly)?\\b`, 'i').test(text)
   })
 }

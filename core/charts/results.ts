@@ -1,4 +1,4 @@
-import { classAverages, evidenceOf, trendOf } from '../evidence'
+import { averageOf, classAverages, evidenceOf, summarise, trendOf } from '../evidence'
 import {
   activeConditions,
   conditionName,
@@ -10,7 +10,7 @@ import {
   type Plan,
 } from '../lesson'
 import { unitOf, type UnitCode } from '../quantity'
-import { wordCounts } from '../record'
+import { trialResults, wordCounts } from '../record'
 import { axisFor, type Axis } from './axis'
 import { areNumbers, graphOf } from './choose'
 import { readingDots, type ResultDot } from './dots'
@@ -30,9 +30,11 @@ export interface ResultMark {
   counts: number[]
 }
 
-/** One group's own panel. */
+/** One group's own panel, conditions at 0, 1, 2. */
 export interface ResultPanel {
   group: string
+  /** The group's own figure of each condition that has one. */
+  averages: { x: number; average: number }[]
   dots: ResultDot[]
 }
 
@@ -81,8 +83,7 @@ export function resultsGraph(plan: Plan, record: LessonRecord): ResultsGraph | u
     lines: OVER_MOMENTS.includes(kind) ? linesOf(plan, record, marks) : [],
     pairs: kind === 'pairs' ? pairsOf(plan, record) : [],
     curve: kind === 'curve' ? curveOf(plan, record) : [],
-    panels:
-      kind === 'by-group' ? plan.groups.map(({ id: group }) => ({ group, dots: dots.filter((dot) => dot.group === group) })) : [],
+    panels: kind === 'by-group' ? plan.groups.map(({ id }) => panelOf(plan, record, marks, dots, id)) : [],
     dots,
     axis: axisFor([...dots.map((dot) => dot.value), ...(ordinal ? scaleOf(plan) : [])], withZero),
     across: acrossOf(plan, kind, marks),
@@ -105,6 +106,21 @@ function marksOf(plan: Plan, record: LessonRecord, kind: GraphKind): ResultMark[
     average: averages.get(condition.id),
     counts: counts.find((one) => one.condition === condition.id)?.counts ?? [],
   }))
+}
+
+function panelOf(plan: Plan, record: LessonRecord, marks: ResultMark[], dots: ResultDot[], group: string): ResultPanel {
+  const results = trialResults(plan, record.readings).filter((result) => result.group === group)
+  return {
+    group,
+    averages: marks.flatMap(({ condition }, x) => {
+      const summary = summarise(results.filter((result) => result.condition === condition).map(({ value }) => value))
+      const average = summary && averageOf(summary, plan.average)
+      return average === undefined ? [] : [{ x, average }]
+    }),
+    dots: dots
+      .filter((dot) => dot.group === group)
+      .map((dot) => ({ ...dot, x: marks.findIndex(({ condition }) => condition === dot.condition) })),
+  }
 }
 
 function acrossOf(plan: Plan, kind: GraphKind, marks: ResultMark[]): Axis | undefined {

@@ -47,7 +47,8 @@ export function squareScale(values: number[], squares: number, withZero: boolean
     const labels = Math.round((to - from) / step)
     return (
       Math.min(onPaper, 0.8) +
-      (onPaper < LEAST_USED ? -1 : 0) +
+      (onPaper < LEAST_USED ? -1 : 0) -
+      (isLeading(step / squaresPerStep, 4) ? 0.15 : 0) +
       ([0, 0.02, 0.06, 0, 0.01, 0.04, 0, 0, 0, 0, 0.03][squaresPerStep] ?? 0) -
       (labels > MOST_STEPS ? 0.05 * (labels - MOST_STEPS) : 0) -
       (labels < 4 ? 0.08 * (4 - labels) : 0)
@@ -119,9 +120,13 @@ function isNice(step: number): boolean {
   return NICE.some((nice) => Math.abs(digits - nice) < 1e-9)
 }
 
+function isLeading(value: number, digits: number): boolean {
+  return Math.abs(leadingDigits(value) - digits) < 1e-9
+}
+
 /** A tenth, a half, a quarter: what one square counts for can be read without a sum. */
 function isRound(perSquare: number): boolean {
-  return [1, 2, 2.5, 4, 5].some((round) => Math.abs(leadingDigits(perSquare) - round) < 1e-9)
+  return [1, 2, 2.5, 4, 5].some((round) => isLeading(perSquare, round))
 }
 
 function nearestNice(step: number): number {

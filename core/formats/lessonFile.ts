@@ -87,6 +87,9 @@ export function strayReference(file: LessonFile): FileProblem | undefined {
     if (!groups.has(prediction.group) && prediction.group !== WHOLE_CLASS) return { code: 'broken', place: `${at}.group` }
     if (prediction.order.some((id) => !conditions.has(id))) return { code: 'broken', place: `${at}.order` }
   }
+  for (const [place, { group }] of file.conclusions.entries()) {
+    if (group !== null && !groups.has(group)) return { code: 'broken', place: `conclusions[${place}].group` }
+  }
   for (const [place, remark] of file.remarks.entries()) {
     if (!groups.has(remark.group)) return { code: 'broken', place: `remarks[${place}].group` }
   }
@@ -100,6 +103,7 @@ export function strayReference(file: LessonFile): FileProblem | undefined {
 /** The same rows under new ids, so that a lesson can be opened beside itself. The plan's own ids stay. */
 export function withFreshIds(record: LessonRecord, newId: () => string): LessonRecord {
   const fresh = new Map(record.readings.map((reading) => [reading.id, newId()]))
+  const freshSentences = new Map(record.conclusions.map((conclusion) => [conclusion.id, newId()]))
   return {
     readings: record.readings.map((reading) => ({
       ...reading,
@@ -107,7 +111,11 @@ export function withFreshIds(record: LessonRecord, newId: () => string): LessonR
       supersedes: reading.supersedes === null ? null : (fresh.get(reading.supersedes) ?? null),
     })),
     predictions: record.predictions.map((prediction) => ({ ...prediction, id: newId() })),
-    conclusions: record.conclusions.map((conclusion) => ({ ...conclusion, id: newId() })),
+    conclusions: record.conclusions.map((conclusion) => ({
+      ...conclusion,
+      id: freshSentences.get(conclusion.id)!,
+      from: freshSentences.get(conclusion.from ?? '') ?? null,
+    })),
     remarks: record.remarks.map((remark) => ({ ...remark, id: newId() })),
     observations: record.observations.map((observation) => ({ ...observation, id: newId() })),
   }

@@ -11,6 +11,8 @@ export interface BoardState {
   results: 'live' | 'quiet'
   /** A sound at the end of a phase, at the bell of a circuit and when a reading is due. */
   sound: boolean
+  /** The class's sentence as it is being written, word by word. */
+  draft: string
 }
 
-export const USUAL_BOARD: BoardState = { view: null, clockStarted: null, results: 'quiet', sound: true }
+export const USUAL_BOARD: BoardState = { view: null, clockStarted: null, results: 'quiet', sound: true, draft: '' }

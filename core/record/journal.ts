@@ -1,4 +1,4 @@
-import type { LessonEvent, LessonRecord } from '../lesson'
+import { USUAL_BOARD, type BoardState, type LessonEvent, type LessonRecord } from '../lesson'
 
 export const JOURNAL_KINDS = ['reading', 'observation', 'remark', 'prediction', 'conclusion', 'station', 'board', 'plan'] as const
 export type JournalKind = (typeof JOURNAL_KINDS)[number]
@@ -22,7 +22,9 @@ export function journalOf(record: LessonRecord, others: { at: string; body: Less
   const lines = [
     ...record.readings.map((reading) => lineOf({ kind: 'reading', reading }, reading)),
     ...record.predictions.map((prediction) => lineOf({ kind: 'prediction', prediction }, prediction)),
-    ...record.conclusions.map((conclusion) => lineOf({ kind: 'conclusion', conclusion }, conclusion)),
+    ...record.conclusions.map((conclusion) =>
+      lineOf({ kind: 'conclusion', conclusion }, { at: conclusion.at, group: conclusion.group ?? undefined }),
+    ),
     ...record.remarks.map((remark) => lineOf({ kind: 'remark', remark }, remark)),
     ...record.observations.map((observation) => lineOf({ kind: 'observation', observation }, observation)),
     ...others.map(({ at, body }) => lineOf(body, { at, group: body.kind === 'station' ? body.group : undefined })),
@@ -40,16 +42,25 @@ export function filteredJournal(
   )
 }
 
-function lineOf(event: LessonEvent, { at, group }: { at: string; group?: string }): JournalLine {
+function lineOf(event: LessonEvent, { at, group }: { at: string; group?: string | undefined }): JournalLine {
   return { at, event, group, times: 1 }
+}
+
+function onlyDraftDiffers(board: BoardState, before: BoardState | undefined): boolean {
+  const plain = ({ view, clockStarted, results, sound }: BoardState) => [view, clockStarted, results, sound].join()
+  return board.draft !== (before?.draft ?? '') && plain(board) === plain(before ?? USUAL_BOARD)
 }
 
 function gathered(lines: JournalLine[]): JournalLine[] {
   const all: JournalLine[] = []
+  let boardBefore: BoardState | undefined
   for (const line of lines) {
     const last = all.at(-1)
     const goesOn =
       last?.event.kind === 'plan' && line.event.kind === 'plan' && Date.parse(line.at) - Date.parse(last.at) < ONE_SITTING
+    // The class's sentence grows word by word on the board; what comes of it is a conclusion of its own.
+    if (line.event.kind === 'board' && onlyDraftDiffers(line.event.board, boardBefore)) continue
+    if (line.event.kind === 'board') boardBefore = line.event.board
     if (goesOn) all[all.length - 1] = { ...line, times: last.times + 1 }
     else all.push(line)
   }

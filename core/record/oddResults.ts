@@ -45,16 +45,11 @@ export function oddResults(plan: Plan, record: LessonRecord): OddResult[] {
   })
 }
 
-function explain(
-  plan: Plan,
-  record: LessonRecord,
-  reading: Reading,
-  doubt: Doubt | undefined,
-  counted: Reading[],
-): Explanation[] {
+function explain(plan: Plan, record: LessonRecord, reading: Reading, doubt: Doubt | undefined, counted: Reading[]): Explanation[] {
   const found: Explanation[] = []
   if (reading.reason !== '') found.push({ code: 'said', reason: reading.reason })
-  if (doubt && (doubt.code === 'slip-unit' || doubt.code === 'slip-point')) found.push({ code: 'slip', suggested: doubt.suggested })
+  else if (doubt && (doubt.code === 'slip-unit' || doubt.code === 'slip-point'))
+    found.push({ code: 'slip', suggested: doubt.suggested })
   for (const observation of record.observations) {
     const { group, condition, repeat, text } = observation
     const here = condition === null || (condition === reading.condition && (repeat === null || repeat === reading.repeat))
@@ -79,9 +74,13 @@ function explain(
 
 /** Do nearly all other readings of this group lie on the same side of their conditions' middles? */
 function sideOfGroup(reading: Reading, counted: Reading[]): 'above' | 'below' | undefined {
-  const own = counted.filter(({ id, group, condition }) => group === reading.group && id !== reading.id && condition !== reading.condition)
+  const own = counted.filter(
+    ({ id, group, condition }) => group === reading.group && id !== reading.id && condition !== reading.condition,
+  )
   const sides = own.flatMap((one) => {
-    const fellows = counted.filter(({ condition, moment, group }) => condition === one.condition && moment === one.moment && group !== one.group)
+    const fellows = counted.filter(
+      ({ condition, moment, group }) => condition === one.condition && moment === one.moment && group !== one.group,
+    )
     return fellows.length === 0 ? [] : [Math.sign(one.value - median(fellows.map(({ value }) => value)))]
   })
   if (sides.length < FEWEST_OTHERS) return undefined

@@ -52,11 +52,14 @@ export function hasBegun(readings: Reading[], group?: string): boolean {
 
 /** Conditions and groups that somebody wrote something about: they stay in the plan, so that nothing loses its place. */
 export function usedIn(record: LessonRecord): { conditions: Set<string>; groups: Set<string> } {
-  const { readings, predictions, remarks, observations } = record
+  const { readings, predictions, remarks, observations, conclusions } = record
+  const sentences = conclusions.flatMap(({ group }) => (group === null ? [] : [{ group }]))
   return {
     conditions: new Set([...readings.map((row) => row.condition), ...predictions.flatMap((row) => row.order)]),
     groups: new Set(
-      [...readings, ...predictions, ...remarks, ...observations].map((row) => row.group).filter((group) => group !== WHOLE_CLASS),
+      [...readings, ...predictions, ...remarks, ...observations, ...sentences]
+        .map((row) => row.group)
+        .filter((group) => group !== WHOLE_CLASS),
     ),
   }
 }

@@ -1,5 +1,6 @@
+import type { NextTest } from '../agree'
 import type { Evidence, Gap, Grade } from '../evidence'
-import { activeConditions, changedFactor, measuredCard, type Plan } from '../lesson'
+import { changedFactor, measuredCard, type Plan } from '../lesson'
 import { writeNumber } from '../quantity'
 import { counted, nameOfCondition, nameOfGroup, list, writeAverage } from './names'
 
@@ -80,15 +81,9 @@ export function agreementSentence(plan: Plan, evidence: Evidence): string {
   return `${agreement.agreeing.length} of ${counted(agreement.asked.length, 'group')} put ${nameOfCondition(plan, first)} first${tail}.`
 }
 
-/** What could come next: the wonderings kept for next time, then what nobody has changed yet. */
-export function nextQuestions(plan: Plan): string[] {
-  const kept = plan.wonder.wondered.filter(({ later }) => later).map(({ text }) => text)
-  const measure = measuredCard(plan)?.name
-  if (!measure || activeConditions(plan).length === 0) return kept
-  const cards = plan.factors
-    .filter((factor) => factor.id !== plan.changed)
-    .map((factor) => `How does ${factor.name} change ${measure}?`)
-  return [...kept, ...cards]
+/** What could be tested next, as a question. `'How does the width of the strip change how high water climbs?'` */
+export function nextQuestion(next: NextTest): string {
+  return next.from === 'wondering' ? next.text : `How does ${next.factor} change ${next.measure}?`
 }
 
 export function sentenceCase(text: string): string {

@@ -19,15 +19,8 @@ export {
 export { DEVICE_WORDS } from './devices'
 export { doubtWords, REASONS } from './doubts'
 export { readErrorWords } from './errors'
-export {
-  agreementSentence,
-  gapSentence,
-  GRADE_NAMES,
-  gradeSentence,
-  nextQuestions,
-  sentenceCase,
-} from './evidence'
-export { sentenceStarters } from './starters'
+export { agreementSentence, gapSentence, GRADE_NAMES, gradeSentence, nextQuestion, sentenceCase } from './evidence'
+export { FIRST_WORDS_OF_SENTENCE, sentenceStarters } from './starters'
 export { fairWords } from './fairness'
 export type { FairWords } from './fairness'
 export { csvProblemWords, cupboardProblemWords, fileProblemWords } from './files'
@@ -108,5 +101,6 @@ export {
   surerSentence,
 } from './sureness'
 export type { Depth } from './sureness'
-export { cellWords, tableTitle, workedOutName, workedOutWords, workingSteps, writeFigure } from './tables'
+export { tableTitle, workedOutName, workedOutWords, workingSteps, writeFigure } from './tables'
 export { interactionSentence, testDifferenceWords } from './twoClasses'
+export { importedWords, ROLE_WORDS, skipWords } from './imports'

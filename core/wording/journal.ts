@@ -40,7 +40,7 @@ export function journalWords(plan: Plan, { event, times }: JournalLine): string 
       return `${prediction.late ? 'changed their mind: ' : ''}${predictionSentence(plan, prediction)}`
     }
     case 'conclusion':
-      return `${event.conclusion.agreed ? 'agreed: ' : 'proposed: '}${event.conclusion.text}`
+      return `${event.conclusion.agreed ? 'agreed: ' : 'proposed: '}${event.conclusion.text}${event.conclusion.hands === null ? '' : ` (${event.conclusion.hands} hands)`}`
     case 'station':
       return `${STATION_WORDS[event.change]}${event.to === undefined ? '' : ` to ${groupWords(plan, event.to)}`}`
     case 'board': {

@@ -1,5 +1,5 @@
 import { measuredCard, type Plan } from '../lesson'
-import { writeQuantity } from '../quantity'
+import { withUnit, writeShort } from '../quantity'
 import type { Explanation, OddResult } from '../record'
 import { conditionWithLetter, momentWords, nameOfGroup, writeReading } from './names'
 
@@ -20,7 +20,7 @@ export function explanationWords(plan: Plan, explanation: Explanation, group: st
     case 'said':
       return `The group wrote: “${explanation.reason}”.`
     case 'slip':
-      return `It would fit as ${writeQuantity(explanation.suggested, unit, 2)}: a slip of the pen?`
+      return `It would fit as ${withUnit(writeShort(explanation.suggested), unit)}: a slip of the pen?`
     case 'observed':
       return `Seen at the time: “${explanation.observation.text}”.`
     case 'factor-unknown':

@@ -1,6 +1,7 @@
 import type { Evidence, GradedPair } from '../evidence'
 import { measuredCard, type Plan } from '../lesson'
 import type { Nearness } from '../predictions'
+import { writeNumber } from '../quantity'
 import { GRADE_NAMES } from './evidence'
 import { chanceWords, conditionWithLetter, counted, nameOfCondition, writeAverage } from './names'
 
@@ -18,7 +19,10 @@ export function gradeFigure(evidence: Evidence): string {
 }
 
 /** One pair of the working behind the grade. `'A kitchen roll and B tissue: 9.9 mm apart, from 5.7 to 14.0, clear'` */
-export function pairWords(plan: Plan, pair: GradedPair): { pair: string; apart: string; interval: string; grade: string } {
+export function pairWords(
+  plan: Plan,
+  pair: GradedPair,
+): { pair: string; apart: string; interval: string; p: string; grade: string } {
   const unit = measuredCard(plan)?.method.unit ?? 'count'
   const [more, less] = pair.difference > 0 ? [pair.b, pair.a] : [pair.a, pair.b]
   const [low, high] = pair.difference > 0 ? [pair.low, pair.high] : [-pair.high, -pair.low]
@@ -26,6 +30,7 @@ export function pairWords(plan: Plan, pair: GradedPair): { pair: string; apart: 
     pair: `${conditionWithLetter(plan, more)} above ${conditionWithLetter(plan, less)}`,
     apart: writeAverage(plan, Math.abs(pair.difference), unit),
     interval: `${writeAverage(plan, low, unit)} to ${writeAverage(plan, high, unit)}`,
+    p: pair.pHolm < 0.001 ? 'below 0.001' : writeNumber(pair.pHolm, 3),
     grade: GRADE_NAMES[pair.grade],
   }
 }

@@ -1,15 +1,54 @@
 import type { Evidence } from '../evidence'
 import { changedFactor, measuredCard, type Plan } from '../lesson'
+import { writeNumber } from '../quantity'
 import { sentenceCase } from './evidence'
 import { counted, nameOfCondition } from './names'
-import { writeNumber } from '../quantity'
 import { writeFigure } from './tables'
 
-/** Ways to begin the class's sentence that say no more than the evidence does. */
+/**
+ * Ways to begin the class's sentence that say no more than the evidence does, fitted to the children's age: short ones for the youngest, and for the oldest
+ * one more that weighs the gap against the wobble.
+ */
 export function sentenceStarters(plan: Plan, evidence: Evidence): string[] {
-  const { change, measure, most, least, mostValue, leastValue, groups } = starterWords(plan, evidence)
   if (evidence.grade === 'nothing-yet') return []
+  if (plan.age === '5-7') return startersOfYoungest(plan, evidence)
   if (isBeforeAndAfter(evidence)) return beforeAndAfterStarters(plan, evidence)
+  const usual = usualStarters(plan, evidence)
+  return plan.age === '9-11' ? [...usual, ...weighingStarter(plan, evidence)] : usual
+}
+
+/** How a sentence can begin before the class's numbers are seen. */
+export const FIRST_WORDS_OF_SENTENCE = ['We found that …', 'Our numbers show …', 'It looks as if … because …']
+
+function startersOfYoungest(plan: Plan, evidence: Evidence): string[] {
+  const { change, most, least, mostValue, leastValue } = starterWords(plan, evidence)
+  const numbers = `${sentenceCase(most)}: ${mostValue}. ${sentenceCase(least)}: ${leastValue}.`
+  switch (evidence.grade) {
+    case 'clear':
+      return evidence.lead?.grade === 'clear'
+        ? [`${sentenceCase(most)} came first. ${numbers} We are sure.`, `${numbers} It is clear, because …`]
+        : [`${sentenceCase(change)} makes a difference. ${numbers} We are sure, because …`]
+    case 'leaning':
+      return [`We think it may be ${most}. ${numbers} We are not sure yet.`, `Perhaps it is ${most}, because …`]
+    case 'cannot-tell':
+      return [`We cannot tell yet. ${numbers}`, `The numbers are mixed up. Next we would …`]
+    default:
+      return [`It came out the same. ${numbers} That is clear.`, `It made no difference that we can see, because …`]
+  }
+}
+
+/** The gap in wobbles, for those who can weigh it. */
+function weighingStarter(plan: Plan, { grade, spread, agreement }: Evidence): string[] {
+  if (!spread?.wobbles || (grade !== 'clear' && grade !== 'leaning')) return []
+  const gap = `The gap between ${nameOfCondition(plan, spread.more)} and ${nameOfCondition(plan, spread.less)} is ${writeNumber(spread.wobbles, 1)} times the wobble`
+  const groups = agreement ? `, and ${agreement.agreeing.length} of ${counted(agreement.asked.length, 'group')} agree` : ''
+  return grade === 'clear'
+    ? [`${gap}${groups}. That is clear, and we think it happens because …`]
+    : [`${gap}${groups}. So it may be so, and we are not sure yet: …`]
+}
+
+function usualStarters(plan: Plan, evidence: Evidence): string[] {
+  const { change, measure, most, least, mostValue, leastValue, groups } = starterWords(plan, evidence)
   const numbers = `${most} averaged ${mostValue} and ${least} ${leastValue}`
   switch (evidence.grade) {
     case 'clear':
@@ -37,6 +76,8 @@ export function sentenceStarters(plan: Plan, evidence: Evidence): string[] {
         `As far as our instrument can show, ${change} makes no difference to ${measure}: ${numbers}.`,
         `We found no difference that we can show. We are sure of that because …`,
       ]
+    default:
+      return []
   }
 }
 
@@ -47,7 +88,7 @@ function isBeforeAndAfter({ order }: Evidence): boolean {
 
 function beforeAndAfterStarters(plan: Plan, evidence: Evidence): string[] {
   const unit = measuredCard(plan)?.method.unit ?? 'count'
-  const at = (moment: string) => writeAverage(plan, evidence.summaries.find(({ condition }) => condition === moment)!.mean, unit)
+  const at = (moment: string) => writeFigure(plan, evidence.summaries.find(({ condition }) => condition === moment)!.mean, unit)
   const change = changedFactor(plan)?.name ?? 'what happened'
   const measure = measuredCard(plan)?.name ?? 'what we measured'
   const numbers = `on average ${at('before')} before and ${at('after')} after`
@@ -75,7 +116,7 @@ function starterWords(plan: Plan, evidence: Evidence) {
   const [first, last] = [evidence.order[0] ?? '', evidence.order.at(-1) ?? '']
   const average = (id: string) => {
     const found = evidence.summaries.find((summary) => summary.condition === id)
-    return found ? writeAverage(plan, found.mean, unit) : '…'
+    return found ? writeFigure(plan, found.mean, unit) : '…'
   }
   const agreement = evidence.agreement
   return {
@@ -88,4 +129,3 @@ function starterWords(plan: Plan, evidence: Evidence) {
     groups: agreement ? `${agreement.agreeing.length} of ${counted(agreement.asked.length, 'group')} agree` : 'the groups agree',
   }
 }
-

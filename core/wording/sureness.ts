@@ -83,7 +83,10 @@ export function modelLines(plan: Plan, evidence: Evidence): { figures: ModelLine
   return {
     figures: [
       { term: 'Model', value: 'result = group’s level + condition’s effect + wobble (least squares)' },
-      { term: 'Wobble (residual sd)', value: writeQuantity(Math.sqrt(model.residualVariance), unit, digitsFor(Math.sqrt(model.residualVariance))) },
+      {
+        term: 'Wobble (residual sd)',
+        value: writeQuantity(Math.sqrt(model.residualVariance), unit, digitsFor(Math.sqrt(model.residualVariance))),
+      },
       { term: `F(${conditions - 1}, ${model.df}) of condition`, value: writeNumber(model.F, 2) },
       { term: 'p', value: pWords(model.p) },
       { term: 'Pairs', value: 'Holm’s correction; plain 95 % intervals below' },
@@ -133,7 +136,10 @@ export function patternWords(plan: Plan, { pattern, rising, slope, turn }: Trend
     case 'up-then-down':
     case 'down-then-up': {
       const where = turn === undefined ? '' : `, at about ${withUnit(writeNumber(turn, digitsFor(turn)), plan.conditionUnit)}`
-      return { name, text: `${pattern === 'up-then-down' ? 'It rises to a top' : 'It falls to a bottom'}${where}, and then turns round.` }
+      return {
+        name,
+        text: `${pattern === 'up-then-down' ? 'It rises to a top' : 'It falls to a bottom'}${where}, and then turns round.`,
+      }
     }
   }
 }

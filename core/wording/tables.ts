@@ -1,9 +1,9 @@
 import { median } from 'simple-statistics'
 import { averageOf, summarise } from '../evidence'
-import { measuredCard, type Plan, type Reading } from '../lesson'
-import { decimalsOf, unitOf, withoutNoise, writeNumber, writeQuantity, type UnitCode } from '../quantity'
+import { measuredCard, type Plan } from '../lesson'
+import { decimalsOf, withoutNoise, writeNumber, writeQuantity, type UnitCode } from '../quantity'
 import type { WorkedOut } from '../record'
-import { nameOfCondition, nameOfGroup, writeAverage, writeReading } from './names'
+import { nameOfCondition, nameOfGroup, writeAverage } from './names'
 
 /** An average as the class writes it: to the instrument's mark or with one digit more. `writeFigure(plan, 13 / 3, 'mm') // '4.3 mm'` */
 export function writeFigure(plan: Plan, value: number, unit: UnitCode): string {
@@ -62,22 +62,24 @@ export function workingSteps(plan: Plan, values: number[], unit: UnitCode): stri
       const inOrder = `In order: ${sorted.map(write).join(', ')}`
       if (sorted.length % 2 === 1) return [inOrder, `The middle one is ${writeFigure(plan, median(values), unit)}`]
       const [low, high] = [sorted[half - 1]!, sorted[half]!]
-      return [inOrder, `Two stand in the middle: halfway from ${write(low)} to ${write(high)} is ${writeFigure(plan, median(values), unit)}`]
+      return [
+        inOrder,
+        `Two stand in the middle: halfway from ${write(low)} to ${write(high)} is ${writeFigure(plan, median(values), unit)}`,
+      ]
     }
     case 'mode': {
       const mode = averageOf(summary, 'mode')
-      if (mode !== undefined) return [`${write(mode)} came ${values.filter((value) => value === mode).length} times, more than any other`]
-      return [summary.modes.length === 0 ? 'Each came once: none is the most common' : `${summary.modes.map(write).join(' and ')} came equally often`]
+      if (mode !== undefined)
+        return [`${write(mode)} came ${values.filter((value) => value === mode).length} times, more than any other`]
+      return [
+        summary.modes.length === 0
+          ? 'Each came once: none is the most common'
+          : `${summary.modes.map(write).join(' and ')} came equally often`,
+      ]
     }
     case 'none':
       return []
   }
-}
-
-/** A reading in a table's cell: struck through with its reason, where it was set aside. */
-export function cellWords(plan: Plan, reading: Reading, unit: UnitCode): { text: string; aside: string } {
-  const text = writeReading(plan, reading.value, reading.unit === unit && unitOf(unit).dimension !== 'count' ? 'count' : reading.unit)
-  return { text, aside: reading.status === 'set-aside' ? reading.reason : '' }
 }
 
 /** Whose table it is. `tableTitle(plan, 'g1') // 'Alder'`, `'The class'` */

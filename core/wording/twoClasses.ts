@@ -32,7 +32,8 @@ export function testDifferenceWords(difference: TestDifference): string {
 
 /** Do both classes tell the same story? */
 export function interactionSentence({ interaction, ours, theirs }: Pooled): string {
-  const alike = ours.order[0] === theirs.order[0] ? 'Both classes put the same condition first.' : 'The classes put different conditions first.'
+  const alike =
+    ours.order[0] === theirs.order[0] ? 'Both classes put the same condition first.' : 'The classes put different conditions first.'
   if (!interaction) return `${alike} Whether the conditions did the same in both cannot be told from so few readings.`
   if (interaction.p <= 0.05)
     return `${alike} But the gaps differ between the classes more than wobble makes them (that would come up in ${interaction.p < 0.005 ? 'fewer than 1 in 100' : chanceWords(interaction.p)}): look at each class for itself.`

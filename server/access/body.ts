@@ -1,7 +1,7 @@
 import type { H3Event } from 'h3'
 import { Refusal } from './refusal'
 
-const LIMITS = { plain: 2_000_000, picture: 5_000_000, file: 60_000_000 }
+const LIMITS = { plain: 2_000_000, picture: 5_000_000, file: 60_000_000, library: 500_000_000 }
 export type BodyKind = keyof typeof LIMITS
 
 /**
@@ -28,6 +28,15 @@ export async function readJsonBody(event: H3Event, kind: BodyKind): Promise<unkn
 }
 
 async function readText(event: H3Event, limit: number): Promise<string> {
+  return (await readUpTo(event, limit)).toString('utf8')
+}
+
+/** A body of bytes of bounded size. */
+export function readBytes(event: H3Event, kind: BodyKind): Promise<Buffer> {
+  return readUpTo(event, LIMITS[kind])
+}
+
+async function readUpTo(event: H3Event, limit: number): Promise<Buffer> {
   const chunks: Buffer[] = []
   let size = 0
   for await (const chunk of event.node.req as AsyncIterable<Buffer>) {
@@ -38,7 +47,7 @@ async function readText(event: H3Event, limit: number): Promise<string> {
   if (size > limit) {
     throw new Refusal(413, { code: 'too-large', message: `This is larger than ${limit / 1_000_000} MB. Send a smaller one.` })
   }
-  return Buffer.concat(chunks).toString('utf8')
+  return Buffer.concat(chunks)
 }
 
 /** Where the first text stands that cannot be stored; nesting deeper than any of our shapes counts as that. */

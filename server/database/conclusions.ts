@@ -1,4 +1,4 @@
-import { asc, eq } from 'drizzle-orm'
+import { and, asc, eq } from 'drizzle-orm'
 import type { Conclusion } from '../../core/lesson'
 import { storeAndAnnounce } from './events'
 import type { Database } from './open'
@@ -11,7 +11,16 @@ export async function listConclusions(database: Database, lesson: string): Promi
   return rows.map(toConclusion)
 }
 
-/** Keeps a further wording of the class conclusion; the last one stands. Sending twice stores once. */
+/** One wording of a lesson. */
+export async function findConclusion(database: Database, lesson: string, id: string): Promise<Conclusion | undefined> {
+  const [row] = await database
+    .select()
+    .from(conclusions)
+    .where(and(eq(conclusions.id, id), eq(conclusions.lesson, lesson)))
+  return row && toConclusion(row)
+}
+
+/** Keeps a further wording of a sentence; the last one stands. Sending twice stores once. */
 export async function addConclusion(database: Database, lesson: string, conclusion: Conclusion): Promise<ConclusionResult> {
   return storeAndAnnounce(database, lesson, async (transaction, record) => {
     const [stored] = await transaction.select().from(conclusions).where(eq(conclusions.id, conclusion.id))

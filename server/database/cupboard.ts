@@ -3,6 +3,7 @@ import { isDeepStrictEqual } from 'node:util'
 import type { NewThing } from '../../core/formats'
 import { USUAL_HELD, type School, type StockChange, type Thing } from '../../core/kit'
 import { withoutNoise } from '../../core/quantity'
+import type { LibraryFile } from '../../schemas/library'
 import type { Database } from './open'
 import { lessons, moves, things } from './schema'
 import { loadSetting, saveSetting } from './settings'
@@ -152,4 +153,32 @@ export async function saveHeldDays(database: Database, value: School['held']): P
 
 function toThing({ goneAt: _gone, ...thing }: typeof things.$inferSelect): Thing {
   return thing
+}
+
+/** The whole cupboard, what was taken out of it and everything that happened, in order. */
+export async function listCupboard(database: Database): Promise<LibraryFile['cupboard']> {
+  const allThings = await database.select().from(things).orderBy(asc(things.name))
+  const allMoves = await database.select().from(moves).orderBy(asc(moves.number))
+  return {
+    things: allThings.map((thing) => ({ ...thing, goneAt: thing.goneAt?.toISOString() ?? null })),
+    moves: allMoves.map(({ number: _number, at, ...move }) => ({ ...move, at: at.toISOString() })),
+  }
+}
+
+/** Adds the things that are not here yet, with their history; answers how many. */
+export async function restoreCupboard(database: Database, saved: LibraryFile['cupboard']): Promise<number> {
+  return database.transaction(async (transaction) => {
+    const known = new Set((await transaction.select({ id: things.id }).from(things)).map(({ id }) => id))
+    const here = new Set((await transaction.select({ id: lessons.id }).from(lessons)).map(({ id }) => id))
+    const missing = saved.things.filter(({ id }) => !known.has(id))
+    const added = new Set(missing.map(({ id }) => id))
+    for (const thing of missing)
+      await transaction.insert(things).values({ ...thing, goneAt: thing.goneAt === null ? null : new Date(thing.goneAt) })
+    for (const move of saved.moves) {
+      if (!added.has(move.thing)) continue
+      const lesson = move.lesson !== null && here.has(move.lesson) ? move.lesson : null
+      await transaction.insert(moves).values({ ...move, lesson, at: new Date(move.at) })
+    }
+    return missing.length
+  })
 }

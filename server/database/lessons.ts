@@ -79,6 +79,24 @@ export async function listLessons(database: Database): Promise<{ lesson: StoredL
   return rows.map((row) => ({ lesson: toLesson(row), record: records.get(row.id)! }))
 }
 
+/** Is any of these rows stored already, in whatever lesson. */
+export async function rowsAreKnown(database: Database, record: LessonRecord): Promise<boolean> {
+  const tables = [
+    { table: readings, rows: record.readings },
+    { table: predictions, rows: record.predictions },
+    { table: conclusions, rows: record.conclusions },
+    { table: remarks, rows: record.remarks },
+    { table: observations, rows: record.observations },
+  ]
+  for (const { table, rows } of tables) {
+    for (const some of chunks(rows.map(({ id }) => id))) {
+      const [found] = await database.select({ id: table.id }).from(table).where(inArray(table.id, some)).limit(1)
+      if (found) return true
+    }
+  }
+  return false
+}
+
 /** Every lesson's plan, without its record. */
 export async function listPlans(database: Database): Promise<StoredLesson[]> {
   return (await database.select().from(lessons)).map(toLesson)
@@ -96,10 +114,12 @@ export async function addLesson(
   plan: Plan,
   record?: LessonRecord,
   hook: StoredPicture[] = [],
+  { id = randomUUID(), archived = false }: { id?: string; archived?: boolean } = {},
 ): Promise<StoredLesson> {
   return database.transaction(async (transaction) => {
     const now = new Date()
-    const row = { id: randomUUID(), plan, revision: 1, code: await freeCode(transaction), createdAt: now, savedAt: now }
+    const archivedAt = archived ? now : null
+    const row = { id, plan, revision: 1, code: await freeCode(transaction), createdAt: now, savedAt: now, archivedAt }
     await transaction.insert(lessons).values(row)
     const ofLesson = <T extends { at: string }>(rows: T[]) => rows.map((one) => ({ ...one, lesson: row.id, at: new Date(one.at) }))
     for (const some of chunks(ofLesson(record?.readings ?? []))) await transaction.insert(readings).values(some)
@@ -108,7 +128,7 @@ export async function addLesson(
     for (const some of chunks(ofLesson(record?.remarks ?? []))) await transaction.insert(remarks).values(some)
     for (const some of chunks(ofLesson(record?.observations ?? []))) await transaction.insert(observations).values(some)
     for (const picture of hook) await transaction.insert(pictures).values({ ...picture, lesson: row.id, at: now })
-    return toLesson({ ...row, board: null, archivedAt: null })
+    return toLesson({ ...row, board: null })
   })
 }
 
@@ -158,9 +178,10 @@ export async function usedIds(database: Database, id: string): Promise<{ groups:
     .from(readings)
     .where(eq(readings.lesson, id))
   const predicted = await listPredictions(database, id)
+  const sentences = (await listConclusions(database, id)).flatMap(({ group }) => (group === null ? [] : [{ group }]))
   return {
     groups: new Set(
-      [...used, ...predicted, ...(await listRemarks(database, id)), ...(await listObservations(database, id))]
+      [...used, ...predicted, ...sentences, ...(await listRemarks(database, id)), ...(await listObservations(database, id))]
         .map((row) => row.group)
         .filter((group) => group !== WHOLE_CLASS),
     ),
@@ -181,7 +202,7 @@ function toLesson(row: typeof lessons.$inferSelect): StoredLesson {
     plan: migratePlan(row.plan, row.plan.schemaVersion) as Plan,
     revision: row.revision,
     code: row.code,
-    board: row.board ?? USUAL_BOARD,
+    board: { ...USUAL_BOARD, ...row.board },
     archived: row.archivedAt !== null,
     savedAt: row.savedAt.toISOString(),
   }

@@ -14,7 +14,7 @@ import {
 } from 'drizzle-orm/pg-core'
 import type { Calendar } from '../../core/clock'
 import type { Thing } from '../../core/kit'
-import type { BoardState, Observation, Plan, Prediction, Reading, SaidRemark } from '../../core/lesson'
+import type { BoardState, Conclusion, Observation, Plan, Prediction, Reading, SaidRemark } from '../../core/lesson'
 import type { LessonEvent } from '../../core/lesson'
 
 const when = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' }).notNull()
@@ -135,9 +135,12 @@ export const conclusions = pgTable(
     id: uuid('id').primaryKey(),
     sequence: bigserial('sequence', { mode: 'number' }).notNull(),
     lesson: lesson(),
+    group: text('group'),
+    from: uuid('from'),
     text: text('text').notNull(),
     hands: integer('hands'),
     agreed: boolean('agreed').notNull(),
+    by: text('by').$type<Conclusion['by']>().notNull().default('desk'),
     at: when('at'),
   },
   (table) => [index('conclusions_of_lesson').on(table.lesson, table.sequence)],

@@ -5,6 +5,7 @@ export function publicPlan(plan: Plan): Plan {
   return {
     ...plan,
     notes: '',
+    groupNotes: {},
     materials: plan.materials.map((material) => ({
       ...material,
       thing: null,

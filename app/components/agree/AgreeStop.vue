@@ -1,35 +1,37 @@
 <script setup lang="ts">
-import { doubtsOfConclusion } from '~~/core/agree'
+import { classSentences, CONCLUSION_PARTS, doubtsOfConclusion, originOf, partsOf, wordsUsed } from '~~/core/agree'
 import { evidenceOf } from '~~/core/evidence'
+import { AGES, type Age, type Conclusion } from '~~/core/lesson'
 import { predictionsByGroup } from '~~/core/predictions'
-import { doubtWordsOfConclusion, foresight, GRADE_NAMES, nextQuestions, sentenceStarters } from '~~/core/wording'
+import { doubtWordsOfConclusion, foresight, GRADE_NAMES, nameOfGroup, PART_WORDS, sentenceStarters, wordMat } from '~~/core/wording'
 
-/** From the result to one sentence the class agrees on, with a flag where it claims more than the evidence carries. */
+/** From the groups' sentences to one that the class agrees on, with a flag where it claims more than the evidence carries. */
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
 const evidence = computed(() => evidenceOf(plan.value, lesson.record))
-const last = computed(() => lesson.record.conclusions.at(-1))
-const text = ref(last.value?.text ?? '')
+const sentences = computed(() => classSentences(lesson.record.conclusions))
+const last = computed(() => sentences.value[0])
+const { text, from, take } = useSentence(last)
 const hands = ref<number | null>(last.value?.hands ?? null)
-watch(last, (now, before) => {
-  if (now && text.value === (before?.text ?? '')) text.value = now.text
-})
 
 const doubts = computed(() =>
   evidence.value && text.value.trim() !== '' ? doubtsOfConclusion(text.value, plan.value, evidence.value) : [],
 )
 const starters = computed(() => (evidence.value ? sentenceStarters(plan.value, evidence.value) : []))
+const parts = computed(() => partsOf(text.value, plan.value))
+const words = computed(() => wordMat(plan.value).map(({ word }) => word.toLowerCase()))
+const used = computed(() => new Set(wordsUsed(text.value, words.value)))
 const orders = computed(() =>
   predictionsByGroup(plan.value, lesson.record.predictions).flatMap((one) => (one.stamped ? [one.stamped.order] : [])),
 )
 const asStored = computed(
   () => last.value !== undefined && last.value.text === text.value.trim() && last.value.hands === hands.value,
 )
-const earlier = computed(() => lesson.record.conclusions.slice(0, -1).reverse())
+const origin = computed(() => last.value && originOf(last.value, lesson.record.conclusions))
 const box = ref<HTMLTextAreaElement>()
 
-async function begin(starter: string): Promise<void> {
-  text.value = starter
+async function begin(starter: string, source: Conclusion | undefined = undefined): Promise<void> {
+  take(starter, source)
   await nextTick()
   const hole = starter.indexOf('…')
   box.value?.focus()
@@ -37,7 +39,8 @@ async function begin(starter: string): Promise<void> {
 }
 
 async function keep(agreed: boolean): Promise<void> {
-  if (text.value.trim() !== '') await lesson.addConclusion({ id: newId(), text: text.value.trim(), hands: hands.value, agreed })
+  const sentence = { id: newId(), group: null, from: from.value, text: text.value.trim(), hands: hands.value, agreed }
+  if (sentence.text !== '') await lesson.addConclusion(sentence)
 }
 </script>
 
@@ -46,7 +49,7 @@ async function keep(agreed: boolean): Promise<void> {
     <div class="stop-head">
       <h2>Agree</h2>
       <p class="soft">One sentence the whole class can defend.</p>
-      <NuxtLink class="button print" :to="`/print/${lesson.id}/report`" target="_blank">Print the report</NuxtLink>
+      <PrintMenu class="print" :names="['report', 'group-report', 'poster-a3', 'poster-4a4', 'teacher-notes']" />
     </div>
     <QuestionLine :plan="plan" class="asked" />
     <div v-if="!evidence || evidence.grade === 'nothing-yet'" class="empty-note">
@@ -56,19 +59,11 @@ async function keep(agreed: boolean): Promise<void> {
       are needed first.
     </div>
     <template v-else>
-      <section class="section" aria-labelledby="starters">
-        <h3 id="starters">
-          Ways to begin
-          <span class="soft">that say no more than “{{ GRADE_NAMES[evidence.grade].toLowerCase() }}”</span>
+      <section class="section first" aria-labelledby="conclusion">
+        <h3 id="conclusion">
+          Our conclusion
+          <span class="soft">the board shows every word as it is written</span>
         </h3>
-        <ul class="starters">
-          <li v-for="starter in starters" :key="starter">
-            <button type="button" @click="begin(starter)">{{ starter }}</button>
-          </li>
-        </ul>
-      </section>
-      <section class="section" aria-labelledby="conclusion">
-        <h3 id="conclusion">Our conclusion</h3>
         <textarea
           ref="box"
           v-model="text"
@@ -89,6 +84,12 @@ async function keep(agreed: boolean): Promise<void> {
           <span aria-hidden="true">✓</span>
           It says what the numbers carry, and how sure you are.
         </p>
+        <ul class="ticks" aria-label="What a whole conclusion has in it">
+          <li v-for="part in CONCLUSION_PARTS" :key="part" :class="{ there: parts.includes(part) }">
+            <span aria-hidden="true">{{ parts.includes(part) ? '✓' : '○' }}</span>
+            {{ PART_WORDS[part] }}<span class="sr-only">{{ parts.includes(part) ? ', is in it' : ', is missing' }}</span>
+          </li>
+        </ul>
         <div class="row">
           <NumberField
             optional
@@ -110,25 +111,51 @@ async function keep(agreed: boolean): Promise<void> {
           <button type="button" class="button" :disabled="text.trim() === '' || asStored" @click="keep(false)">
             Keep as a draft
           </button>
+          <p v-if="last?.agreed" class="hint">
+            Agreed on {{ writeDay(last.at.slice(0, 10))
+            }}<template v-if="last.hands !== null"> with {{ last.hands }} hands up</template
+            ><template v-if="origin">, grown from what {{ nameOfGroup(plan, origin) }} said</template>.
+          </p>
         </div>
+        <p class="words">
+          <span class="soft">Our words:</span>
+          <span v-for="word in words" :key="word" class="word" :class="{ there: used.has(word) }"
+            >{{ used.has(word) ? '✓ ' : '' }}{{ word }}</span
+          >
+        </p>
+      </section>
+      <GroupSentences :plan="plan" :record="lesson.record" @use="begin($event.text, $event)" />
+      <section class="section" aria-labelledby="starters">
+        <h3 id="starters">
+          Ways to begin
+          <span class="soft">that say no more than “{{ GRADE_NAMES[evidence.grade].toLowerCase() }}”, for children of</span>
+          <select
+            class="box age"
+            aria-label="Age of the children"
+            :value="plan.age"
+            @change="lesson.edit((draft) => (draft.age = ($event.target as HTMLSelectElement).value as Age))"
+          >
+            <option v-for="age in AGES" :key="age" :value="age">{{ age.replace('-', ' to ') }}</option>
+          </select>
+        </h3>
+        <ul class="starters">
+          <li v-for="starter in starters" :key="starter">
+            <button type="button" @click="begin(starter)">{{ starter }}</button>
+          </li>
+        </ul>
       </section>
       <div class="two">
         <section class="section" aria-labelledby="foreseen">
           <h3 id="foreseen">What we predicted</h3>
           <p>{{ foresight(plan, evidence, orders) || 'No group predicted beforehand.' }}</p>
         </section>
-        <section class="section" aria-labelledby="next">
-          <h3 id="next">What we could test next</h3>
-          <ul class="next">
-            <li v-for="question in nextQuestions(plan)" :key="question">{{ question }}</li>
-          </ul>
-          <p v-if="nextQuestions(plan).length === 0" class="soft">No cards left over.</p>
-        </section>
+        <NextTests />
       </div>
-      <details v-if="earlier.length > 0" class="section">
-        <summary>Earlier wordings</summary>
+      <GroupNotes :plan="plan" :record="lesson.record" />
+      <details v-if="sentences.length > 1" class="fold">
+        <summary><strong>Earlier wordings</strong> {{ sentences.length - 1 }}</summary>
         <ul>
-          <li v-for="one in earlier" :key="one.id" class="soft">{{ one.text }}</li>
+          <li v-for="one in sentences.slice(1)" :key="one.id" class="soft">{{ one.text }}</li>
         </ul>
       </details>
     </template>
@@ -140,7 +167,10 @@ async function keep(agreed: boolean): Promise<void> {
   margin-left: auto;
 }
 .asked {
-  font-size: 21px;
+  font-size: 20px;
+}
+.first {
+  margin-top: 8px;
 }
 h3 {
   margin-bottom: 6px;
@@ -150,6 +180,12 @@ h3 span {
   font-family: var(--dense);
   font-size: 15px;
   font-weight: 400;
+}
+.age {
+  width: auto;
+  min-height: 30px;
+  font-family: var(--dense);
+  font-size: 15px;
 }
 .starters {
   display: grid;
@@ -173,6 +209,10 @@ h3 span {
   font-family: var(--heading);
   font-size: 19px;
 }
+.section .age {
+  font-family: var(--dense);
+  font-size: 15px;
+}
 .doubts {
   margin: 8px 0;
 }
@@ -185,16 +225,39 @@ h3 span {
   margin: 6px 0;
   color: var(--leaf);
 }
+.ticks {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 16px;
+  margin: 6px 0;
+  color: var(--soft);
+}
+.ticks .there {
+  color: var(--leaf);
+}
 .row {
   align-items: flex-end;
   margin-top: 8px;
 }
+.words {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 8px;
+  margin-top: 8px;
+  font-size: 15px;
+}
+.word {
+  padding: 0 8px;
+  border: 1px solid var(--line);
+  border-radius: 10px;
+}
+.word.there {
+  border-color: var(--leaf);
+  color: var(--leaf);
+}
 .two {
   display: grid;
-  grid-template-columns: 1fr 1fr;
+  grid-template-columns: 1fr 1.6fr;
   gap: 24px;
-}
-.next li {
-  padding: 2px 0;
 }
 </style>

@@ -1,44 +1,77 @@
 <script setup lang="ts">
+import { classConclusion, offersOf } from '~~/core/agree'
 import { evidenceOf } from '~~/core/evidence'
-import type { LessonRecord, Plan } from '~~/core/lesson'
+import type { BoardState, LessonRecord, Plan } from '~~/core/lesson'
 import { predictionsByGroup } from '~~/core/predictions'
 import { foresight, GRADE_NAMES } from '~~/core/wording'
 
-/** The class conclusion, in large letters. */
-const props = defineProps<{ plan: Plan; record: LessonRecord }>()
-const last = computed(() => props.record.conclusions.at(-1))
+/** The class's sentence in large letters, as it is being written; the groups' sentences until there is one. */
+const props = defineProps<{ plan: Plan; record: LessonRecord; board: BoardState }>()
+const last = computed(() => classConclusion(props.record.conclusions))
+const offers = computed(() => offersOf(props.plan, props.record.conclusions))
+const text = computed(() => props.board.draft || (last.value?.text ?? ''))
+const agreed = computed(() => last.value?.agreed === true && last.value.text === text.value.trim())
 const evidence = computed(() => evidenceOf(props.plan, props.record))
 const orders = computed(() =>
   predictionsByGroup(props.plan, props.record.predictions).flatMap((one) => (one.stamped ? [one.stamped.order] : [])),
 )
+const groupOf = (id: string | null) => props.plan.groups.find((group) => group.id === id)!
+const FEW = 5
 </script>
 
 <template>
   <div class="agree">
-    <p v-if="last" class="text">{{ last.text }}</p>
+    <p v-if="text" class="text" :class="{ long: text.length > 220 }">{{ text }}</p>
     <p v-else class="text soft">What do we agree on?</p>
-    <p v-if="evidence">
-      How sure:
-      <strong>{{ GRADE_NAMES[evidence.grade].toLowerCase() }}</strong>
-      <template v-if="last?.hands !== null && last?.hands !== undefined">. {{ last.hands }} hands up.</template>
+    <p v-if="agreed && last">
+      Agreed<template v-if="last.hands !== null">, {{ last.hands }} hands up</template>.
+      <template v-if="evidence"
+        >How sure: <strong>{{ GRADE_NAMES[evidence.grade].toLowerCase() }}</strong>.
+        {{ foresight(plan, evidence, orders) }}</template
+      >
     </p>
-    <p v-if="evidence">{{ foresight(plan, evidence, orders) }}</p>
+    <ul v-else class="offers" :class="{ many: offers.length > FEW }">
+      <li v-for="one in offers" :key="one.id">
+        <GroupName :group="groupOf(one.group)" />
+        <span class="grow">{{ one.text }}</span>
+        <strong v-if="one.hands !== null" class="nowrap">{{ one.hands }} hands</strong>
+      </li>
+    </ul>
   </div>
 </template>
 
 <style scoped>
 .agree {
   display: grid;
-  gap: 24px;
-  padding-top: 24px;
+  gap: 18px;
+  align-content: start;
+  height: 100%;
+  padding-top: 12px;
+  overflow: auto;
 }
 .text {
-  padding: 26px 34px;
+  padding: 20px 34px;
   border: 2.5px solid var(--ink);
   border-top: 0;
   border-radius: 0 0 24px 24px;
   font-size: 42px;
-  line-height: 1.4;
+  line-height: 1.35;
   overflow-wrap: anywhere;
+}
+.text.long {
+  font-size: 32px;
+}
+.offers li {
+  display: flex;
+  align-items: baseline;
+  gap: 18px;
+  padding: 8px 0;
+  border-bottom: 1px solid var(--line);
+}
+.offers.many {
+  font-size: 28px;
+}
+.offers.many li {
+  padding: 2px 0;
 }
 </style>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { BarChart, LineChart, ScatterChart } from 'echarts/charts'
-import { AriaComponent, GridComponent, TooltipComponent } from 'echarts/components'
+import { AriaComponent, GridComponent, LegendComponent, TitleComponent, TooltipComponent } from 'echarts/components'
 import { use } from 'echarts/core'
 import { SVGRenderer } from 'echarts/renderers'
 import VChart from 'vue-echarts'
@@ -9,8 +9,18 @@ import type { LessonRecord, Plan } from '~~/core/lesson'
 import { chartWords } from '~~/core/wording'
 import { chartOption } from './chartOption'
 
-/** Averages as bars or points, and every reading as a dot. Loaded only where it is shown. */
-use([BarChart, LineChart, ScatterChart, GridComponent, TooltipComponent, AriaComponent, SVGRenderer])
+/** The results graph, every reading as a dot. Loaded only where it is shown. */
+use([
+  BarChart,
+  LineChart,
+  ScatterChart,
+  GridComponent,
+  LegendComponent,
+  TitleComponent,
+  TooltipComponent,
+  AriaComponent,
+  SVGRenderer,
+])
 const props = defineProps<{ plan: Plan; record: LessonRecord; big?: boolean; dark?: boolean; paper?: boolean }>()
 const graph = computed(() => resultsGraph(props.plan, props.record))
 const option = computed(
@@ -18,11 +28,26 @@ const option = computed(
     graph.value &&
     chartOption(props.plan, graph.value, { big: props.big ?? false, dark: props.dark ?? false, paper: props.paper ?? false }),
 )
+const chart = ref<InstanceType<typeof VChart>>()
+
+/** The graph as it stands, as one SVG document. */
+function toSvg(): string {
+  const address = chart.value?.getDataURL({ type: 'svg' }) ?? ''
+  return decodeURIComponent(address.slice(address.indexOf(',') + 1))
+}
+defineExpose({ toSvg })
 </script>
 
 <template>
   <div v-if="graph && option" class="results-chart" role="img" :aria-label="chartWords(plan, graph)">
-    <VChart :option="option" :init-options="{ renderer: 'svg' }" autoresize aria-hidden="true" />
+    <VChart
+      ref="chart"
+      :option="option"
+      :update-options="{ notMerge: true }"
+      :init-options="{ renderer: 'svg' }"
+      autoresize
+      aria-hidden="true"
+    />
   </div>
 </template>
 

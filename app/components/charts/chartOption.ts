@@ -1,248 +1,312 @@
 import type { EChartsOption } from 'echarts'
-import type { Axis, ResultsGraph } from '~~/core/charts'
-import type { Plan } from '~~/core/lesson'
-import { axisTitles, nameOfGroup, writeAverage, writeReading } from '~~/core/wording'
-import { lookOf, type ConditionLook } from '~/theme/conditions'
-
-interface Surface {
-  big: boolean
-  dark: boolean
-  paper: boolean
-}
-
-const DECALS: Record<ConditionLook['hatch'], object> = {
-  plain: { symbol: 'none' },
-  rising: { dashArrayX: [1, 0], dashArrayY: [2, 6], rotation: -Math.PI / 4 },
-  level: { dashArrayX: [1, 0], dashArrayY: [2, 6] },
-  dots: {
-    symbol: 'circle',
-    dashArrayX: [
-      [6, 6],
-      [0, 6, 6, 0],
-    ],
-    dashArrayY: [6, 0],
-    symbolSize: 0.6,
-  },
-  falling: { dashArrayX: [1, 0], dashArrayY: [2, 6], rotation: Math.PI / 4 },
-  upright: { dashArrayX: [1, 0], dashArrayY: [2, 6], rotation: Math.PI / 2 },
-  cross: {
-    dashArrayX: [
-      [2, 6],
-      [6, 2],
-    ],
-    dashArrayY: [3, 3],
-  },
-  checks: {
-    symbol: 'rect',
-    dashArrayX: [
-      [8, 8],
-      [0, 8, 8, 0],
-    ],
-    dashArrayY: [8, 0],
-  },
-}
+import type { ResultsGraph } from '~~/core/charts'
+import { measuredCard, type Plan } from '~~/core/lesson'
+import { axisTitles, nameOfGroup, writeFigure } from '~~/core/wording'
+import { lookOf } from '~/theme/conditions'
+import { fill, penFor, readingsSeries, resultAxis, roomFor, valueAxis, wordFill, type Pen, type Surface } from './surface'
 
 // Lines are told apart by their letter, their symbol and their dashes, not by colour alone.
 const SYMBOLS = ['circle', 'triangle', 'rect', 'diamond', 'roundRect', 'pin']
 const DASHES = ['solid', 'dashed', 'dotted'] as const
+const PANELS_IN_A_ROW = 4
 
 /** The drawing instructions for a results graph; what is on it and in which steps was decided in core/charts. */
 export function chartOption(plan: Plan, graph: ResultsGraph, surface: Surface): EChartsOption {
-  const ink = surface.dark ? '#f5f1e6' : surface.paper ? '#000' : '#1e2b2f'
-  const size = surface.big ? 26 : 14
-  const text = { color: ink, fontFamily: 'Andika', fontSize: size }
-  const line = { lineStyle: { color: ink, width: 1.5 } }
-  const titles = axisTitles(plan)
-  const valueAxis = (axis: Axis, name: string) => ({
-    type: 'value' as const,
-    min: axis.from,
-    max: axis.to,
-    interval: axis.step,
-    name,
-    nameTextStyle: text,
-    axisLabel: text,
-    axisLine: { show: true, onZero: false, ...line },
-    splitLine: { lineStyle: { color: surface.dark ? '#3b4c4a' : '#ddd6c8' } },
-  })
-  const upAxis = {
-    ...valueAxis(graph.axis, titles.up),
-    nameTextStyle: { ...text, align: 'left' as const },
-    // The first place stands on top; words and places have no values between them.
-    ...(graph.unit === 'place' ? { inverse: true, nameLocation: 'start' as const } : {}),
-    ...(graph.kind === 'dots'
-      ? {
-          min: 0.5,
-          max: graph.axis.to + 0.5,
-          interval: 1,
-          axisLabel: {
-            ...text,
-            customValues: wholesUpTo(graph.axis.to),
-            formatter: (value: number) => writeReading(plan, value, graph.unit),
-          },
-        }
-      : {}),
-  }
-  const dots = graph.dots.map((dot) => ({
-    value: [dot.x, dot.value],
-    reading: dot,
-    symbol: dot.counted ? 'circle' : 'path://M-1-1L1 1M-1 1L1-1',
-  }))
-  const readings = {
-    type: 'scatter' as const,
-    data: dots.map((dot) => ({
-      ...dot,
-      itemStyle: {
-        color: dot.reading.counted ? (surface.dark ? '#14201f' : '#fff') : 'transparent',
-        borderColor: ink,
-        borderWidth: surface.big ? 2.5 : 1.5,
-      },
-    })),
-    symbolSize: surface.big ? 14 : 8,
-    z: 5,
-    tooltip: {
-      formatter: (at: unknown) => {
-        const { reading } = (at as { data: (typeof dots)[number] }).data
-        return `${nameOfGroup(plan, reading.group)}: ${writeReading(plan, reading.value, graph.unit)}${reading.counted ? '' : ', set aside'}`
-      },
-    },
-  }
-  const base = {
+  const pen = penFor(plan, graph, surface)
+  return {
     animation: false,
     aria: { enabled: false },
     tooltip: { trigger: 'item' as const, textStyle: { fontFamily: 'Andika' } },
-    textStyle: text,
+    textStyle: pen.text,
+    ...drawing(pen),
   }
-  const roomLeft = {
-    left: surface.big ? 24 : 12,
-    right: surface.big ? 30 : 18,
-    top: surface.big ? 56 : 34,
-    bottom: 8,
-    containLabel: true,
-  }
+}
 
-  if (graph.kind === 'lines' || graph.kind === 'pairs') {
-    const names = graph.kind === 'pairs' ? ['before', 'after'] : []
-    return {
-      ...base,
-      legend: graph.lines.length > 1 ? { textStyle: text, top: 0, right: 10 } : undefined,
-      grid: { ...roomLeft, bottom: surface.big ? 46 : 30, right: surface.big ? 60 : 40 },
-      xAxis: graph.across
-        ? { ...valueAxis(graph.across, titles.across), nameLocation: 'middle', nameGap: surface.big ? 48 : 28 }
-        : {
-            type: 'value',
-            min: -0.3,
-            max: 1.3,
-            interval: 1,
-            splitLine: { show: false },
-            axisLine: line,
-            axisTick: { show: false },
-            axisLabel: { ...text, customValues: [0, 1], formatter: (value: number) => names[value] ?? '' },
-          },
-      yAxis: upAxis,
-      series: [
-        ...graph.pairs.map(([before, after]) => ({
-          type: 'line' as const,
-          data: [
-            [0, before],
-            [1, after],
-          ],
-          symbol: 'none',
-          silent: true,
-          lineStyle: { color: ink, width: 1, opacity: 0.45 },
-        })),
-        ...graph.lines.map((one) => {
-          const look = lookOf(one.place)
-          return {
-            type: 'line' as const,
-            name: `${one.letter} ${one.name}`,
-            data: one.points.map((point) => [point.x, point.average]),
-            symbol: SYMBOLS[one.place % SYMBOLS.length]!,
-            symbolSize: surface.big ? 20 : 12,
-            lineStyle: {
-              color: surface.paper ? '#000' : look.colour,
-              width: surface.big ? 5 : 3,
-              type: DASHES[one.place % DASHES.length]!,
-            },
-            itemStyle: { color: surface.paper ? '#000' : look.colour },
-            endLabel: { show: true, formatter: one.letter, ...text, fontWeight: 'bold' as const },
-          }
-        }),
-        readings,
-      ],
-    }
+function drawing(pen: Pen): EChartsOption {
+  switch (pen.graph.kind) {
+    case 'lines':
+    case 'pairs':
+      return overMoments(pen)
+    case 'points':
+    case 'curve':
+      return pen.graph.across ? onNumbers(pen) : onKinds(pen, 'line')
+    case 'number-line':
+      return numberLines(pen)
+    case 'words':
+      return stackedWords(pen)
+    case 'by-group':
+      return panels(pen)
+    case 'tries':
+      return onKinds(pen, 'line')
+    case 'places':
+      return onKinds(pen, 'none')
+    case 'bars':
+      return onKinds(pen, 'bar')
   }
-  if (graph.kind === 'points') {
-    const means = graph.marks.filter((mark) => mark.mean !== undefined).sort((a, b) => a.x - b.x)
-    return {
-      ...base,
-      grid: { ...roomLeft, bottom: surface.big ? 46 : 30 },
-      xAxis: { ...valueAxis(graph.across!, titles.across), nameLocation: 'middle', nameGap: surface.big ? 48 : 28 },
-      yAxis: upAxis,
-      series: [
-        {
-          type: 'line',
-          data: means.map((mark) => [mark.x, mark.mean!]),
-          symbol: 'diamond',
-          symbolSize: surface.big ? 22 : 13,
-          lineStyle: { color: ink, width: 2 },
-          itemStyle: { color: lookOf(0).colour },
-        },
-        readings,
-      ],
-    }
-  }
-  return {
-    ...base,
-    grid: roomLeft,
-    xAxis: [
-      {
-        type: 'category',
-        data: graph.marks.map(
-          (mark) =>
-            `{letter|${mark.letter}} ${mark.name}\n{mean|${mark.mean === undefined ? '–' : writeAverage(plan, mark.mean, graph.unit)}}`,
-        ),
-        axisLabel: {
-          ...text,
-          interval: 0,
-          width: surface.big ? 240 : 120,
-          overflow: 'truncate',
-          lineHeight: size * 1.4,
-          rich: { letter: { ...text, fontWeight: 'bold' }, mean: { ...text, fontWeight: 'bold' } },
-        },
-        axisTick: { show: false },
-        axisLine: line,
+}
+
+/** The names of the conditions along the bottom, with the class's figure under each. */
+function kindsAxis(pen: Pen): EChartsOption['xAxis'] {
+  const { graph, plan, text, size, big, line } = pen
+  return [
+    {
+      type: 'category',
+      data: graph.marks.map(({ letter, name, average }) =>
+        plan.average === 'none'
+          ? `{letter|${letter}} ${name}`
+          : `{letter|${letter}} ${name}\n{mean|${average === undefined ? '–' : writeFigure(plan, average, graph.unit)}}`,
+      ),
+      axisLabel: {
+        ...text,
+        interval: 0,
+        width: big ? 240 : 120,
+        overflow: 'truncate',
+        lineHeight: size * 1.4,
+        rich: { letter: { ...text, fontWeight: 'bold' }, mean: { ...text, fontWeight: 'bold' } },
       },
-      { type: 'value', show: false, min: -0.5, max: graph.marks.length - 0.5 },
-    ],
-    yAxis: upAxis,
+      axisTick: { show: false },
+      axisLine: line,
+    },
+    { type: 'value', show: false, min: -0.5, max: graph.marks.length - 0.5 },
+  ]
+}
+
+/** Conditions side by side: bars, a line from try to try, or the readings alone. */
+function onKinds(pen: Pen, averages: 'bar' | 'line' | 'none'): EChartsOption {
+  const { graph, ink, big } = pen
+  const known = graph.marks.filter((mark) => mark.average !== undefined)
+  return {
+    grid: roomFor(pen),
+    xAxis: kindsAxis(pen),
+    yAxis: resultAxis(pen),
     series: [
       {
         type: 'bar',
         barWidth: '62%',
-        data: (graph.kind === 'dots' ? [] : graph.marks).map((mark) => {
-          const look = lookOf(mark.place)
-          return {
-            value: mark.mean ?? 0,
-            itemStyle: {
-              color: surface.paper ? '#fff' : surface.dark ? look.colour : `${look.colour}44`,
-              borderColor: ink,
-              borderWidth: 1.5,
-              decal: {
-                symbol: 'rect',
-                symbolSize: 1,
-                color: surface.dark ? 'rgba(255,255,255,0.45)' : surface.paper ? '#000' : look.colour,
-                ...DECALS[look.hatch],
-              } as object,
-            },
-          }
-        }),
+        data:
+          averages === 'bar'
+            ? graph.marks.map((mark) => ({ value: mark.average ?? 0, itemStyle: fill(pen, lookOf(mark.place)) }))
+            : [],
         tooltip: { show: false },
       },
-      { ...readings, xAxisIndex: 1 },
+      ...(averages === 'line'
+        ? [
+            {
+              type: 'line' as const,
+              xAxisIndex: 1,
+              data: known.map((mark) => [mark.x, mark.average!]),
+              symbol: 'diamond',
+              symbolSize: big ? 24 : 14,
+              lineStyle: { color: ink, width: big ? 4 : 2 },
+              itemStyle: { color: lookOf(0).colour },
+              tooltip: { show: false },
+            },
+          ]
+        : []),
+      { ...readingsSeries(pen, graph.dots), xAxisIndex: 1 },
     ],
   }
 }
 
-function wholesUpTo(most: number): number[] {
-  return Array.from({ length: Math.floor(most) }, (_, place) => place + 1)
+/** Points where their numbers are, joined from average to average or by the fitted bend. */
+function onNumbers(pen: Pen): EChartsOption {
+  const { graph, plan, ink, big } = pen
+  const known = graph.marks.filter((mark) => mark.average !== undefined).sort((a, b) => a.x - b.x)
+  const curved = graph.curve.length > 0
+  return {
+    grid: { ...roomFor(pen), bottom: big ? 46 : 30 },
+    xAxis: { ...valueAxis(pen, graph.across!, axisTitles(plan).across), nameLocation: 'middle', nameGap: big ? 48 : 28 },
+    yAxis: resultAxis(pen),
+    series: [
+      {
+        type: 'line',
+        data: curved ? graph.curve : [],
+        symbol: 'none',
+        silent: true,
+        lineStyle: { color: ink, width: big ? 4 : 2 },
+      },
+      {
+        type: 'line',
+        data: known.map((mark) => [mark.x, mark.average!]),
+        symbol: 'diamond',
+        symbolSize: big ? 22 : 13,
+        lineStyle: { color: ink, width: curved ? 0 : 2 },
+        itemStyle: { color: lookOf(0).colour },
+        tooltip: { show: false },
+      },
+      readingsSeries(pen, graph.dots),
+    ],
+  }
+}
+
+/** One line of numbers for each condition, readings on it, the class's figure as a bold mark. */
+function numberLines(pen: Pen): EChartsOption {
+  const { graph, plan, text, ink, big, line } = pen
+  return {
+    grid: { ...roomFor(pen), top: 14, bottom: big ? 46 : 30 },
+    xAxis: { ...valueAxis(pen, graph.axis, axisTitles(plan).up), nameLocation: 'middle', nameGap: big ? 48 : 28 },
+    yAxis: [
+      {
+        type: 'category',
+        inverse: true,
+        data: graph.marks.map(({ letter, name }) => `{letter|${letter}} ${name}`),
+        axisLabel: { ...text, width: big ? 260 : 150, overflow: 'truncate', rich: { letter: { ...text, fontWeight: 'bold' } } },
+        axisTick: { show: false },
+        axisLine: line,
+      },
+      { type: 'value', show: false, inverse: true, min: -0.5, max: graph.marks.length - 0.5 },
+    ],
+    series: [
+      {
+        type: 'scatter',
+        yAxisIndex: 1,
+        data: graph.marks.flatMap(({ x, average }) => (average === undefined ? [] : [[average, x]])),
+        symbol: 'rect',
+        symbolSize: big ? [6, 64] : [4, 34],
+        itemStyle: { color: ink },
+        silent: true,
+      },
+      { ...readingsSeries(pen, graph.dots, true), yAxisIndex: 1 },
+    ],
+  }
+}
+
+/** How often each word was chosen, stacked from the least to the most. */
+function stackedWords(pen: Pen): EChartsOption {
+  const { graph, plan, text, ink, big } = pen
+  const words = measuredCard(plan)!.method.words
+  const most = Math.max(1, ...graph.marks.map(({ counts }) => counts.reduce((sum, count) => sum + count, 0)))
+  const step = Math.max(1, Math.ceil(most / 8))
+  return {
+    legend: { textStyle: text, top: 0, itemWidth: big ? 40 : 26, itemHeight: big ? 26 : 16 },
+    grid: { ...roomFor(pen), top: big ? 70 : 44 },
+    xAxis: kindsAxis(pen),
+    yAxis: { ...valueAxis(pen, { from: 0, to: Math.ceil(most / step) * step, step }, ''), name: '' },
+    series: words.map((word, place) => ({
+      type: 'bar' as const,
+      name: word || `word ${place + 1}`,
+      stack: 'words',
+      barWidth: '58%',
+      itemStyle: wordFill(pen, place, words.length),
+      data: graph.marks.map(({ counts }) => counts[place] ?? 0),
+      label: {
+        show: true,
+        ...text,
+        color: pen.dark ? '#fff' : '#000',
+        backgroundColor: pen.dark ? '#14201f' : '#fff',
+        borderColor: ink,
+        borderWidth: 1,
+        borderRadius: 3,
+        padding: [2, 6],
+        formatter: ({ value }: { value?: unknown }) => (value === 0 ? '' : `${word} ${String(value)}`),
+      },
+    })),
+  }
+}
+
+/** A small graph for each group, all on the same scale. */
+function panels(pen: Pen): EChartsOption {
+  const { graph, plan, text, line, big, ink } = pen
+  const columns = Math.min(PANELS_IN_A_ROW, graph.panels.length)
+  const rows = Math.ceil(graph.panels.length / columns)
+  const [wide, high] = [94 / columns, 96 / rows]
+  const place = (at: number) => ({ column: at % columns, row: Math.floor(at / columns) })
+  return {
+    title: graph.panels.map(({ group }, at) => ({
+      text: nameOfGroup(plan, group),
+      left: `${5 + place(at).column * wide}%`,
+      top: `${1 + place(at).row * high}%`,
+      textStyle: { ...text, fontWeight: 'bold' as const },
+    })),
+    grid: graph.panels.map((_, at) => ({
+      left: `${5 + place(at).column * wide}%`,
+      top: `${1 + place(at).row * high + (big ? 12 : 11) / rows + 2}%`,
+      width: `${wide - 4}%`,
+      height: `${high - 24 / rows - 4}%`,
+    })),
+    xAxis: graph.panels.map((_, at) => ({
+      type: 'value' as const,
+      gridIndex: at,
+      min: -0.5,
+      max: graph.marks.length - 0.5,
+      interval: 1,
+      splitLine: { show: false },
+      axisLine: line,
+      axisTick: { show: false },
+      axisLabel: {
+        ...text,
+        fontWeight: 'bold' as const,
+        customValues: graph.marks.map((_mark, index) => index),
+        formatter: (value: number) => graph.marks[value]?.letter ?? '',
+      },
+    })),
+    yAxis: graph.panels.map((_, at) => ({
+      ...resultAxis(pen),
+      name: '',
+      gridIndex: at,
+      axisLabel: { ...text, fontSize: text.fontSize * 0.85, show: place(at).column === 0 },
+    })),
+    series: graph.panels.flatMap(({ averages, dots }, at) => [
+      {
+        type: 'scatter' as const,
+        xAxisIndex: at,
+        yAxisIndex: at,
+        data: averages.map(({ x, average }) => [x, average]),
+        symbol: 'rect',
+        symbolSize: big ? [44, 6] : [24, 4],
+        itemStyle: { color: ink },
+        silent: true,
+      },
+      { ...readingsSeries(pen, dots), xAxisIndex: at, yAxisIndex: at },
+    ]),
+  }
+}
+
+/** Lines over the moments of a trial. */
+function overMoments(pen: Pen): EChartsOption {
+  const { graph, plan, text, ink, big, paper, line } = pen
+  const names = graph.kind === 'pairs' ? ['before', 'after'] : []
+  return {
+    legend: graph.lines.length > 1 ? { textStyle: text, top: 0, right: 10 } : undefined,
+    grid: { ...roomFor(pen), bottom: big ? 46 : 30, right: big ? 60 : 40 },
+    xAxis: graph.across
+      ? { ...valueAxis(pen, graph.across, axisTitles(plan).across), nameLocation: 'middle', nameGap: big ? 48 : 28 }
+      : {
+          type: 'value',
+          min: -0.3,
+          max: 1.3,
+          interval: 1,
+          splitLine: { show: false },
+          axisLine: line,
+          axisTick: { show: false },
+          axisLabel: { ...text, customValues: [0, 1], formatter: (value: number) => names[value] ?? '' },
+        },
+    yAxis: resultAxis(pen),
+    series: [
+      ...graph.pairs.map(([before, after]) => ({
+        type: 'line' as const,
+        data: [
+          [0, before],
+          [1, after],
+        ],
+        symbol: 'none',
+        silent: true,
+        lineStyle: { color: ink, width: 1, opacity: 0.45 },
+      })),
+      ...graph.lines.map((one) => {
+        const look = lookOf(one.place)
+        return {
+          type: 'line' as const,
+          name: `${one.letter} ${one.name}`,
+          data: one.points.map((point) => [point.x, point.average]),
+          symbol: SYMBOLS[one.place % SYMBOLS.length]!,
+          symbolSize: big ? 20 : 12,
+          lineStyle: { color: paper ? '#000' : look.colour, width: big ? 5 : 3, type: DASHES[one.place % DASHES.length]! },
+          itemStyle: { color: paper ? '#000' : look.colour },
+          endLabel: { show: true, formatter: one.letter, ...text, fontWeight: 'bold' as const },
+        }
+      }),
+      readingsSeries(pen, graph.dots),
+    ],
+  }
 }

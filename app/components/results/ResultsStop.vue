@@ -1,13 +1,28 @@
 <script setup lang="ts">
-import { evidenceOf } from '~~/core/evidence'
-import { measuredCard, momentsOf } from '~~/core/lesson'
+import { evidenceOf, trendOf } from '~~/core/evidence'
+import { oddResults } from '~~/core/record'
 
-/** How sure we can be, every reading on one graph, and the table behind it. */
-const ResultsChart = defineAsyncComponent(() => import('~/components/charts/ResultsChart.vue'))
+/** How sure we can be in one line, then one thing at a time: graph, table, pattern, what is odd, predictions, by hand, another class. */
+const PARTS = ['graph', 'sure', 'table', 'pattern', 'odd', 'predictions', 'by-hand', 'other-class'] as const
+type Part = (typeof PARTS)[number]
+const route = useRoute()
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
-const known = computed(() => new Set(plan.value.conditions.map(({ id }) => id)))
 const evidence = computed(() => evidenceOf(plan.value, lesson.record))
+const trend = computed(() => trendOf(plan.value, lesson.record))
+const odd = computed(() => oddResults(plan.value, lesson.record).length)
+const names = computed<Record<Part, string>>(() => ({
+  graph: 'Graph',
+  sure: 'How sure',
+  table: 'Table',
+  pattern: 'Pattern',
+  odd: odd.value > 0 ? `Odd ones (${odd.value})` : 'Odd ones',
+  predictions: 'Predictions',
+  'by-hand': 'By hand',
+  'other-class': 'Another class',
+}))
+const shown = computed(() => PARTS.filter((part) => part !== 'pattern' || trend.value))
+const part = computed<Part>(() => shown.value.find((one) => one === route.query.part) ?? 'graph')
 </script>
 
 <template>
@@ -15,36 +30,65 @@ const evidence = computed(() => evidenceOf(plan.value, lesson.record))
     <div class="stop-head">
       <h2>Results</h2>
       <p class="soft">What the class found, and how sure it can be.</p>
+      <NuxtLink class="button small print" :to="`/print/${lesson.id}/report`" target="_blank">Class report</NuxtLink>
     </div>
     <template v-if="evidence && evidence.summaries.length > 0">
-      <GradeBanner :plan="plan" :evidence="evidence" />
-      <div class="chart"><ResultsChart :plan="plan" :record="lesson.record" /></div>
-      <MomentTable v-if="momentsOf(plan).length > 1" class="section" :plan="plan" :record="lesson.record" />
-      <WordTable v-if="measuredCard(plan)?.method.instrument === 'words'" class="section" :plan="plan" :record="lesson.record" />
-      <ResultsTable
-        v-else-if="plan.kind !== 'over-time' && evidence.summaries.some(({ condition }) => known.has(condition))"
-        class="section"
-        :plan="plan"
-        :evidence="evidence"
-        :record="lesson.record"
-      />
+      <GradeLine :plan="plan" :evidence="evidence" />
+      <nav class="parts" aria-label="Parts of the results">
+        <NuxtLink
+          v-for="one in shown"
+          :key="one"
+          :to="{ query: one === 'graph' ? {} : { part: one } }"
+          :aria-current="one === part ? 'page' : undefined"
+          replace
+        >
+          {{ names[one] }}
+        </NuxtLink>
+      </nav>
+      <GraphPanel v-if="part === 'graph'" :plan="plan" :record="lesson.record" />
+      <HowSure v-else-if="part === 'sure'" :plan="plan" :record="lesson.record" :evidence="evidence" />
+      <ResultsTable v-else-if="part === 'table'" :plan="plan" :record="lesson.record" />
+      <PatternPanel v-else-if="part === 'pattern' && trend" :plan="plan" :trend="trend" />
+      <OddPanel v-else-if="part === 'odd'" :plan="plan" :record="lesson.record" />
+      <PredictionsPanel v-else-if="part === 'predictions'" :plan="plan" :record="lesson.record" />
+      <ByHandPanel v-else-if="part === 'by-hand'" :plan="plan" :record="lesson.record" />
+      <OtherClassPanel v-else :plan="plan" :record="lesson.record" />
     </template>
     <div v-else class="empty-note">
       <strong>No readings yet</strong>
       Here the averages, every reading as a dot, and how sure the class can be will stand, such as “Clear: the gap is 2.1 times the
       wobble”.
-      <NuxtLink :to="`/lesson/${lesson.id}/test`">Key readings in</NuxtLink>, or take a table in from CSV.
+      <NuxtLink :to="`/lesson/${lesson.id}/test`">Key readings in</NuxtLink>, or take a table in from CSV or a spreadsheet.
     </div>
   </div>
 </template>
 
 <style scoped>
-.chart {
-  height: 330px;
-  margin: 12px 0 4px;
-  padding: 8px;
-  border: 1px solid var(--line);
-  border-radius: var(--corner);
+.print {
+  margin-left: auto;
+}
+.parts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px;
+  margin: 12px 0;
+  border-bottom: 1.5px solid var(--ink);
+}
+.parts a {
+  padding: 5px 12px;
+  border: 1.5px solid transparent;
+  border-bottom: 0;
+  border-radius: var(--corner) var(--corner) 0 0;
+  color: var(--green);
+  font-weight: 650;
+  text-decoration: none;
+}
+.parts a:hover {
+  background: var(--green-light);
+}
+.parts a[aria-current] {
+  border-color: var(--ink);
   background: var(--card);
+  color: var(--ink);
 }
 </style>

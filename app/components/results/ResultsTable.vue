@@ -1,99 +1,172 @@
 <script setup lang="ts">
-import type { Evidence } from '~~/core/evidence'
-import { activeConditions, measuredCard, type LessonRecord, type Plan } from '~~/core/lesson'
+import { averageOf, summarise } from '~~/core/evidence'
+import { AVERAGE_WAYS, measuredCard, momentOf, type AverageWay, type LessonRecord, type Plan } from '~~/core/lesson'
 import { unitOf } from '~~/core/quantity'
-import { currentReadings } from '~~/core/record'
-import { counted, nameOfCondition, nameOfGroup, pairWords, writeAverage, writeReading } from '~~/core/wording'
+import { comparedWith, resultsTable, workedOutFor } from '~~/core/record'
+import {
+  AVERAGE_WORDS,
+  momentWords,
+  tableTitle,
+  workedOutName,
+  workedOutWords,
+  workingSteps,
+  writeFigure,
+  writeReading,
+} from '~~/core/wording'
 
-/** Average, middle value, range and how many of each condition; the pairs behind the grade; what was set aside and why. */
-const props = defineProps<{ plan: Plan; evidence: Evidence; record: LessonRecord }>()
+/** The results of the class or of one group, in one unit: every reading, the class's average with its working, what is worked out from it. */
+const props = defineProps<{ plan: Plan; record: LessonRecord }>()
+const lesson = useLesson()
+const group = ref<string>()
+const showsWorking = ref(false)
 const unit = computed(() => measuredCard(props.plan)!.method.unit)
+const numeric = computed(() => measuredCard(props.plan)?.method.instrument === 'number')
 const rows = computed(() =>
-  activeConditions(props.plan).map((condition) => ({
-    condition,
-    summary: props.evidence.summaries.find((one) => one.condition === condition.id),
-  })),
+  resultsTable(props.plan, props.record.readings, group.value).map((row) => ({ ...row, summary: summarise(row.results) })),
 )
-const setAside = computed(() =>
-  currentReadings(props.record.readings).filter((reading) => reading.status === 'set-aside' && !reading.practice),
+const columns = computed(() => workedOutFor(props.plan))
+const compared = computed(
+  () =>
+    comparedWith(
+      props.plan,
+      new Map(rows.value.flatMap(({ condition, summary }) => (summary ? [[condition, summary.mean] as const] : []))),
+    )?.condition,
 )
+const averageTitle = computed(() => (props.plan.average === 'none' ? undefined : AVERAGE_WORDS[props.plan.average].name))
+const several = computed(() => props.plan.kind === 'before-after' || props.plan.kind === 'over-time')
+
+function figure(row: (typeof rows.value)[number]): string {
+  const average = row.summary && averageOf(row.summary, numeric.value ? props.plan.average : 'mean')
+  return average === undefined ? '–' : writeFigure(props.plan, average, unit.value)
+}
+const setAverage = (way: AverageWay) => lesson.edit((draft) => (draft.average = way))
+const setDigits = (to: string) => lesson.edit((draft) => (draft.averageTo = to === 'mark' ? 'mark' : 'one-more'))
 </script>
 
 <template>
-  <div>
-    <table class="ruled">
-      <thead>
-        <tr>
-          <th scope="col">
-            {{ plan.kind === 'before-after' ? 'Change of each' : 'Condition' }}, in {{ unitOf(unit).symbol || 'counts' }}
-          </th>
-          <th scope="col" class="figure">Average</th>
-          <th scope="col" class="figure">Middle value</th>
-          <th scope="col" class="figure">Lowest to highest</th>
-          <th scope="col" class="figure">Range</th>
-          <th scope="col" class="figure">Readings</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="{ condition, summary } in rows" :key="condition.id">
-          <th scope="row">
-            <ConditionName :plan="plan" :id="condition.id" />
-          </th>
-          <template v-if="summary">
-            <td class="figure">
-              <strong>{{ writeAverage(plan, summary.mean, unit) }}</strong>
-            </td>
-            <td class="figure">{{ writeReading(plan, summary.median, unit) }}</td>
-            <td class="figure">
-              {{ unit === 'place' ? writeReading(plan, summary.lowest, unit) : writeReading(plan, summary.lowest, 'count') }} to
-              {{ writeReading(plan, summary.highest, unit) }}
-            </td>
-            <td class="figure">{{ unit === 'place' ? summary.range : writeReading(plan, summary.range, unit) }}</td>
-            <td class="figure">{{ summary.count }}</td>
-          </template>
-          <td v-else colspan="5" class="soft">no readings yet</td>
-        </tr>
-      </tbody>
-    </table>
-    <details v-if="evidence.pairs.length > 0" class="section">
-      <summary>Every pair, with the working</summary>
+  <section aria-label="Table">
+    <div class="row tools">
+      <label class="row">
+        <span class="soft">Of</span>
+        <select v-model="group" class="box">
+          <option :value="undefined">the class</option>
+          <option v-for="one in plan.groups" :key="one.id" :value="one.id">{{ one.name }}</option>
+        </select>
+      </label>
+      <template v-if="numeric">
+        <label class="row">
+          <span class="soft">Average</span>
+          <select class="box" :value="plan.average" @change="setAverage(($event.target as HTMLSelectElement).value as AverageWay)">
+            <option v-for="way in AVERAGE_WAYS" :key="way" :value="way" :title="AVERAGE_WORDS[way].what">
+              {{ AVERAGE_WORDS[way].name }}
+            </option>
+          </select>
+        </label>
+        <label v-if="averageTitle" class="row">
+          <span class="soft">written</span>
+          <select class="box" :value="plan.averageTo" @change="setDigits(($event.target as HTMLSelectElement).value)">
+            <option value="one-more">with one digit more</option>
+            <option value="mark">to the instrument’s mark</option>
+          </select>
+        </label>
+        <label v-if="averageTitle" class="tick">
+          <input v-model="showsWorking" type="checkbox" />
+          show the working
+        </label>
+      </template>
+    </div>
+    <div class="scroll" tabindex="0" role="group" :aria-label="`Results of ${tableTitle(plan, group).toLowerCase()}`">
       <table class="ruled">
         <thead>
           <tr>
-            <th scope="col">Pair</th>
-            <th scope="col" class="figure">Apart</th>
-            <th scope="col" class="figure">Likely between</th>
-            <th scope="col">How sure</th>
+            <th scope="col">{{ several ? 'Result of each' : 'Condition' }}, in {{ unitOf(unit).symbol || 'counts' }}</th>
+            <th scope="col">Readings</th>
+            <th v-if="averageTitle || !numeric" scope="col" class="figure">{{ numeric ? averageTitle : 'Average' }}</th>
+            <template v-if="unit !== 'words'">
+              <th scope="col" class="figure">Lowest to highest</th>
+            </template>
+            <th scope="col" class="figure">How many</th>
+            <th v-for="column in columns" :key="column" scope="col" class="figure">{{ workedOutName(plan, column, compared) }}</th>
           </tr>
         </thead>
         <tbody>
-          <tr v-for="pair in evidence.pairs.map((one) => pairWords(plan, one))" :key="pair.pair">
-            <td>{{ pair.pair }}</td>
-            <td class="figure">{{ pair.apart }}</td>
-            <td class="figure">{{ pair.interval }}</td>
-            <td>{{ pair.grade }}</td>
+          <tr v-for="row in rows" :key="row.condition">
+            <th scope="row"><ConditionName :id="row.condition" :plan="plan" /></th>
+            <td class="readings">
+              <template v-for="(reading, place) in row.readings" :key="reading.id">
+                <s v-if="reading.status === 'set-aside'" :title="`set aside: ${reading.reason}`">{{
+                  writeReading(plan, reading.value, reading.unit)
+                }}</s>
+                <span v-else>{{
+                  writeReading(plan, reading.value, reading.unit === unit && numeric ? 'count' : reading.unit)
+                }}</span>
+                <small v-if="reading.status === 'set-aside'" class="why"> ({{ reading.reason }})</small>
+                <small v-if="reading.moment && momentOf(plan, reading.moment)"> {{ momentWords(plan, reading.moment) }}</small>{{
+                  place < row.readings.length - 1 ? ', ' : ''
+                }}
+              </template>
+              <span v-if="row.readings.length === 0" class="soft">no readings yet</span>
+              <div v-if="showsWorking && row.results.length > 0" class="working">
+                <p v-for="step in workingSteps(plan, row.results, unit)" :key="step">{{ step }}</p>
+              </div>
+            </td>
+            <td v-if="averageTitle || !numeric" class="figure">
+              <strong>{{ figure(row) }}</strong>
+            </td>
+            <template v-if="unit !== 'words'">
+              <td class="figure">
+                <template v-if="row.summary">
+                  {{ writeReading(plan, row.summary.lowest, numeric ? 'count' : unit) }} to
+                  {{ writeReading(plan, row.summary.highest, unit) }}
+                  <small v-if="numeric" class="range">range {{ writeReading(plan, row.summary.range, unit) }}</small>
+                </template>
+              </td>
+            </template>
+            <td class="figure">{{ row.summary?.count ?? 0 }}</td>
+            <td v-for="column in columns" :key="column" class="figure">
+              {{ row.workedOut[column] === undefined ? '–' : workedOutWords(plan, column, row.workedOut[column]!, unit) }}
+            </td>
           </tr>
         </tbody>
       </table>
-      <p class="hint">
-        “Likely between” is a 95 in 100 interval, groups evened out; how sure takes into account that several pairs are looked at.
-      </p>
-    </details>
-    <details v-if="setAside.length > 0" class="section" open>
-      <summary>{{ counted(setAside.length, 'reading') }} set aside, shown on the graph as a cross</summary>
-      <ul>
-        <li v-for="reading in setAside" :key="reading.id">
-          {{ nameOfGroup(plan, reading.group) }}, {{ nameOfCondition(plan, reading.condition) }}:
-          {{ writeReading(plan, reading.value, reading.unit) }}, because {{ reading.reason }}
-        </li>
-      </ul>
-    </details>
-  </div>
+    </div>
+    <p class="hint">What was set aside is struck through with its reason and counts nowhere. Practice is not shown.</p>
+    <MomentTable v-if="several" class="section" :plan="plan" :record="record" />
+    <WordTable v-if="unit === 'words'" class="section" :plan="plan" :record="record" />
+  </section>
 </template>
 
 <style scoped>
-summary {
-  width: fit-content;
-  cursor: pointer;
+.tools {
+  gap: 6px 16px;
+  margin-bottom: 8px;
+}
+.box {
+  width: auto;
+}
+.range {
+  display: block;
+}
+tbody th {
+  min-width: 150px;
+}
+.readings {
+  min-width: 200px;
+  line-height: 1.5;
+}
+s {
+  color: var(--beet);
+}
+.why {
+  color: var(--beet);
+}
+small {
+  color: var(--soft);
+}
+.working {
+  margin-top: 4px;
+  padding: 4px 10px;
+  border-left: 3px solid var(--green);
+  font-family: var(--heading);
 }
 </style>

@@ -6,13 +6,14 @@ import { nameOfCondition, writeReading } from '~~/core/wording'
 
 /** All is written down: the group's own numbers, each of which can still be put right. */
 defineProps<{ plan: Plan; progress: Progress }>()
-defineEmits<{ fix: [reading: Reading] }>()
+defineEmits<{ fix: [reading: Reading]; propose: [] }>()
 </script>
 
 <template>
   <div class="done">
     <h1>{{ progress.done < progress.all ? 'All written down for today' : 'All written down' }}</h1>
     <p>Clear away, then look at the board. Tap a number to put it right.</p>
+    <button type="button" class="button main large" @click="$emit('propose')">Say what you found out</button>
     <ul>
       <li v-for="condition in activeConditions(plan)" :key="condition.id">
         <ConditionBadge :size="36" :letter="letterOf(plan, condition.id)" :place="plan.conditions.indexOf(condition)" />
@@ -53,7 +54,7 @@ li {
 .name {
   flex: 1 0 130px;
 }
-.button {
+li .button {
   min-height: 56px;
   font-family: var(--heading);
   font-size: 18px;

@@ -67,7 +67,7 @@ useKeys({
           :shown="shown"
           @show="turnNumbers"
         />
-        <BoardAgree v-else :plan="plan" :record="record" />
+        <BoardAgree v-else :plan="plan" :record="record" :board="board" />
       </main>
       <footer>
         <nav aria-label="Views of the board">

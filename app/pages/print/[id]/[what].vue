@@ -11,6 +11,7 @@ const school = shallowRef<School>(NO_SCHOOL)
 const trouble = ref('')
 /** What is counted with the cupboard in mind. */
 const KIT: PrintoutName[] = ['trays', 'picking', 'shopping', 'getting-ready', 'count-back']
+const REPORTS: PrintoutName[] = ['report', 'group-report', 'teacher-notes']
 const sheets: Record<PrintoutName, Component> = {
   trays: defineAsyncComponent(() => import('~/components/print/TrayLists.vue')),
   labels: defineAsyncComponent(() => import('~/components/print/TrayLabels.vue')),
@@ -25,11 +26,22 @@ const sheets: Record<PrintoutName, Component> = {
   slips: defineAsyncComponent(() => import('~/components/print/PredictionSlips.vue')),
   record: defineAsyncComponent(() => import('~/components/print/RecordSheet.vue')),
   words: defineAsyncComponent(() => import('~/components/print/WordMat.vue')),
+  squared: defineAsyncComponent(() => import('~/components/print/SquaredPaper.vue')),
+  'squared-blank': defineAsyncComponent(() => import('~/components/print/SquaredPaper.vue')),
   report: defineAsyncComponent(() => import('~/components/print/ClassReport.vue')),
+  'group-report': defineAsyncComponent(() => import('~/components/print/GroupReports.vue')),
+  'poster-a3': defineAsyncComponent(() => import('~/components/print/WallPoster.vue')),
+  'poster-4a4': defineAsyncComponent(() => import('~/components/print/WallPoster.vue')),
+  'teacher-notes': defineAsyncComponent(() => import('~/components/print/TeacherNotes.vue')),
 }
 const what = computed(() => PRINTOUT_NAMES.find((one) => one === route.params.what) ?? 'trays')
 const more = computed(() => {
-  if (what.value === 'report') return { record: whole.value?.record }
+  const record = whole.value?.record
+  const squares = Number(route.query.squares) || undefined
+  if (what.value === 'squared' || what.value === 'squared-blank') return { record, squares, blank: what.value === 'squared-blank' }
+  if (what.value === 'poster-a3' || what.value === 'poster-4a4')
+    return { record, sheets: what.value === 'poster-a3' ? 'a3' : 'four-a4' }
+  if (REPORTS.includes(what.value)) return { record }
   if (KIT.includes(what.value)) return { school: school.value }
   return what.value === 'planning-blank' ? { blank: true } : {}
 })

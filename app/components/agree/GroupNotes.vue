@@ -1,0 +1,60 @@
+<script setup lang="ts">
+import type { LessonRecord, Plan } from '~~/core/lesson'
+import { groupSigns } from '~~/core/reports'
+import { list, wordMat } from '~~/core/wording'
+import { signWords } from '~~/core/wording/reports'
+
+/** For the teacher alone: one thing done well and one to work on for each group, begun from what the record shows. */
+const props = defineProps<{ plan: Plan; record: LessonRecord }>()
+const lesson = useLesson()
+const signs = computed(() =>
+  groupSigns(
+    props.plan,
+    props.record,
+    wordMat(props.plan).map(({ word }) => word.toLowerCase()),
+  ),
+)
+const groupOf = (id: string) => props.plan.groups.find((group) => group.id === id)!
+const said = (group: string) => props.plan.groupNotes[group] ?? { well: '', next: '' }
+
+function write(group: string, key: 'well' | 'next', text: string): void {
+  lesson.edit(
+    (draft) => (draft.groupNotes[group] = { ...(draft.groupNotes[group] ?? { well: '', next: '' }), [key]: text }),
+    `note-${group}-${key}`,
+  )
+}
+</script>
+
+<template>
+  <details class="fold">
+    <summary><strong>My notes on the groups</strong> never on board, station or report</summary>
+    <table class="ruled">
+      <thead>
+        <tr>
+          <th scope="col">Group</th>
+          <th scope="col">Done well</th>
+          <th scope="col">To work on next</th>
+          <th scope="col">Our words used</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="one in signs" :key="one.group">
+          <th scope="row"><GroupName :group="groupOf(one.group)" /></th>
+          <td v-for="key in ['well', 'next'] as const" :key="key">
+            <textarea
+              class="entry-cell"
+              rows="2"
+              maxlength="500"
+              :aria-label="`${groupOf(one.group).name}: ${key === 'well' ? 'done well' : 'to work on next'}`"
+              :value="said(one.group)[key]"
+              :placeholder="one[key][0] ? signWords(one[key][0]) : '…'"
+              @input="write(one.group, key, ($event.target as HTMLTextAreaElement).value)"
+            />
+          </td>
+          <td class="soft">{{ list(one.words) || 'none yet' }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <p class="hint">What the record shows stands in grey; what you write takes its place in the teacher’s notes.</p>
+  </details>
+</template>

@@ -1,0 +1,98 @@
+<script setup lang="ts">
+import { offersOf } from '~~/core/agree'
+import type { Conclusion, LessonRecord, Plan } from '~~/core/lesson'
+import { sentenceCase } from '~~/core/wording'
+
+/** The sentences that groups offer, from their stations or said aloud and written here; hands are counted for each. */
+const props = defineProps<{ plan: Plan; record: LessonRecord }>()
+const emit = defineEmits<{ use: [sentence: Conclusion] }>()
+const lesson = useLesson()
+const offers = computed(() => offersOf(props.plan, props.record.conclusions))
+const missing = computed(() => props.plan.groups.filter(({ id }) => !offers.value.some(({ group }) => group === id)))
+const saying = reactive({ group: '', text: '' })
+const groupOf = (id: string | null) => props.plan.groups.find((group) => group.id === id)!
+
+async function add(): Promise<void> {
+  const group = saying.group || missing.value[0]?.id || props.plan.groups[0]?.id
+  const text = sentenceCase(saying.text.trim())
+  if (!group || text === '') return
+  if (await lesson.addConclusion({ id: newId(), group, from: null, text, hands: null, agreed: false })) {
+    saying.text = ''
+    saying.group = ''
+  }
+}
+function count(sentence: Conclusion, hands: number | null): void {
+  const { id, group, text } = sentence
+  void lesson.addConclusion({ id: newId(), group, from: id, text, hands, agreed: false })
+}
+</script>
+
+<template>
+  <section class="section" aria-labelledby="offers">
+    <h3 id="offers">
+      What the groups say
+      <span class="soft">{{ offers.length === 0 ? 'from their stations, or said aloud and written here' : '' }}</span>
+    </h3>
+    <ul class="offers">
+      <li v-for="one in offers" :key="one.id">
+        <GroupName :group="groupOf(one.group)" />
+        <p class="grow">{{ one.text }}</p>
+        <NumberField
+          bare
+          optional
+          whole
+          :label="`Hands for ${groupOf(one.group).name}`"
+          :least="0"
+          :most="200"
+          :model-value="one.hands"
+          @update:model-value="count(one, $event)"
+        />
+        <span class="hint">hands</span>
+        <button type="button" class="button small" @click="emit('use', one)">Take it up</button>
+      </li>
+    </ul>
+    <form class="row" @submit.prevent="add">
+      <select v-model="saying.group" class="box who" aria-label="Which group says it">
+        <option value="">{{ missing[0]?.name ?? plan.groups[0]?.name }}</option>
+        <option v-for="one in plan.groups" :key="one.id" :value="one.id">{{ one.name }}</option>
+      </select>
+      <input
+        v-model="saying.text"
+        class="box grow"
+        maxlength="1000"
+        aria-label="A group’s sentence"
+        placeholder="We found that …"
+      />
+      <button type="submit" class="button" :disabled="saying.text.trim() === ''">Write it down</button>
+    </form>
+  </section>
+</template>
+
+<style scoped>
+h3 {
+  margin-bottom: 6px;
+  font-size: 17px;
+}
+h3 span {
+  font-family: var(--dense);
+  font-size: 15px;
+  font-weight: 400;
+}
+.offers li {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  padding: 5px 0;
+  border-bottom: 1px solid var(--line);
+}
+.offers p {
+  font-family: var(--heading);
+  overflow-wrap: anywhere;
+}
+.who {
+  width: auto;
+}
+.row {
+  margin-top: 8px;
+}
+</style>

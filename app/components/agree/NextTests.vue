@@ -1,0 +1,42 @@
+<script setup lang="ts">
+import { nextTests, type NextTest } from '~~/core/agree'
+import { nextQuestion } from '~~/core/wording'
+
+/** What could be tested next; one click begins the plan. */
+const lesson = useLesson()
+const tests = computed(() => (lesson.heard ? nextTests(lesson.heard) : []))
+const busy = ref(false)
+
+async function begin(next: NextTest): Promise<void> {
+  busy.value = true
+  const id = await lesson.nextLesson(next)
+  busy.value = false
+  if (id) await navigateTo(`/lesson/${id}/plan`)
+}
+</script>
+
+<template>
+  <section class="section" aria-labelledby="next">
+    <h3 id="next">What we could test next</h3>
+    <ul>
+      <li v-for="one in tests" :key="one.id">
+        <span class="grow">{{ nextQuestion(one) }}</span>
+        <button type="button" class="button small" :disabled="busy" @click="begin(one)">Plan it</button>
+      </li>
+    </ul>
+    <p v-if="tests.length === 0" class="soft">No cards are left over. Wonderings kept for later stand here, too.</p>
+  </section>
+</template>
+
+<style scoped>
+h3 {
+  margin-bottom: 6px;
+  font-size: 17px;
+}
+li {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  padding: 3px 0;
+}
+</style>

@@ -1,0 +1,159 @@
+import type { Axis, ResultDot, ResultsGraph } from '~~/core/charts'
+import type { Plan } from '~~/core/lesson'
+import { axisTitles, dotWords, nameOfGroup, writeReading } from '~~/core/wording'
+import type { ConditionLook } from '~/theme/conditions'
+
+/** Where a graph is drawn: desk, board (big, perhaps dark) or paper. */
+export interface Surface {
+  big: boolean
+  dark: boolean
+  paper: boolean
+}
+
+/** Everything that the drawings of all kinds of graph share. */
+export interface Pen extends Surface {
+  plan: Plan
+  graph: ResultsGraph
+  ink: string
+  size: number
+  text: { color: string; fontFamily: string; fontSize: number }
+  line: { lineStyle: { color: string; width: number } }
+}
+
+export function penFor(plan: Plan, graph: ResultsGraph, surface: Surface): Pen {
+  const ink = surface.dark ? '#f5f1e6' : surface.paper ? '#000' : '#1e2b2f'
+  const size = surface.big ? 28 : surface.paper ? 13 : 14.5
+  return {
+    ...surface,
+    plan,
+    graph,
+    ink,
+    size,
+    text: { color: ink, fontFamily: 'Andika', fontSize: size },
+    line: { lineStyle: { color: ink, width: surface.big ? 2.5 : 1.5 } },
+  }
+}
+
+/** A number axis with the steps that core/charts chose. */
+export function valueAxis({ text, line, dark }: Pen, axis: Axis, name: string) {
+  return {
+    type: 'value' as const,
+    min: axis.from,
+    max: axis.to,
+    interval: axis.step,
+    name,
+    nameTextStyle: text,
+    axisLabel: text,
+    axisLine: { show: true, onZero: false, ...line },
+    splitLine: { lineStyle: { color: dark ? '#3b4c4a' : '#ddd6c8' } },
+  }
+}
+
+/** The axis of the results; the first place stands on top, and words and places have no values between them. */
+export function resultAxis(pen: Pen, axis = pen.graph.axis) {
+  const { graph, plan, text } = pen
+  const usual = { ...valueAxis(pen, axis, axisTitles(plan).up), nameTextStyle: { ...text, align: 'left' as const } }
+  if (graph.unit !== 'place' && graph.unit !== 'words') return usual
+  return {
+    ...usual,
+    ...(graph.unit === 'place' ? { inverse: true, nameLocation: 'start' as const } : {}),
+    min: 0.5,
+    max: axis.to + 0.5,
+    interval: 1,
+    axisLabel: {
+      ...text,
+      customValues: Array.from({ length: Math.floor(axis.to) }, (_, place) => place + 1),
+      formatter: (value: number) => writeReading(plan, value, graph.unit),
+    },
+  }
+}
+
+const CROSS = 'path://M-1-1L1 1M-1 1L1-1'
+
+/** Every reading as a ring, what was set aside as a cross. `turned` swaps the axes. */
+export function readingsSeries({ plan, graph, ink, dark, big }: Pen, dots: ResultDot[], turned = false) {
+  return {
+    type: 'scatter' as const,
+    data: dots.map((dot) => ({
+      value: turned ? [dot.value, dot.x] : [dot.x, dot.value],
+      reading: dot,
+      symbol: dot.counted ? 'circle' : CROSS,
+      itemStyle: {
+        color: dot.counted ? (dark ? '#14201f' : '#fff') : 'transparent',
+        borderColor: ink,
+        borderWidth: big ? 2.5 : 1.5,
+      },
+    })),
+    symbolSize: big ? 14 : dots.length > 600 ? 5 : 8,
+    z: 5,
+    tooltip: {
+      formatter: (at: unknown) => {
+        const { reading } = (at as { data: { reading: ResultDot } }).data
+        return dotWords(plan, reading, nameOfGroup(plan, reading.group), graph.unit)
+      },
+    },
+  }
+}
+
+/** Room round a graph. */
+export function roomFor({ big }: Pen) {
+  return { left: big ? 24 : 12, right: big ? 30 : 18, top: big ? 56 : 34, bottom: 8, containLabel: true }
+}
+
+const DECALS: Record<ConditionLook['hatch'], object> = {
+  plain: { symbol: 'none' },
+  rising: { dashArrayX: [1, 0], dashArrayY: [2, 6], rotation: -Math.PI / 4 },
+  level: { dashArrayX: [1, 0], dashArrayY: [2, 6] },
+  dots: {
+    symbol: 'circle',
+    dashArrayX: [
+      [6, 6],
+      [0, 6, 6, 0],
+    ],
+    dashArrayY: [6, 0],
+    symbolSize: 0.6,
+  },
+  falling: { dashArrayX: [1, 0], dashArrayY: [2, 6], rotation: Math.PI / 4 },
+  upright: { dashArrayX: [1, 0], dashArrayY: [2, 6], rotation: Math.PI / 2 },
+  cross: {
+    dashArrayX: [
+      [2, 6],
+      [6, 2],
+    ],
+    dashArrayY: [3, 3],
+  },
+  checks: {
+    symbol: 'rect',
+    dashArrayX: [
+      [8, 8],
+      [0, 8, 8, 0],
+    ],
+    dashArrayY: [8, 0],
+  },
+}
+
+/** A filled area in a condition's colour and hatch, in black and white on paper. */
+export function fill({ paper, dark, ink }: Pen, look: ConditionLook) {
+  return {
+    color: paper ? '#fff' : dark ? look.colour : `${look.colour}44`,
+    borderColor: ink,
+    borderWidth: 1.5,
+    decal: {
+      symbol: 'rect',
+      symbolSize: 1,
+      color: dark ? 'rgba(255,255,255,0.45)' : paper ? '#000' : look.colour,
+      ...DECALS[look.hatch],
+    } as object,
+  }
+}
+
+/** Ordered words from light to full, each with a hatch of its own. */
+export function wordFill(pen: Pen, place: number, words: number) {
+  const hatches: ConditionLook['hatch'][] = ['plain', 'dots', 'rising', 'level', 'cross', 'checks', 'falling', 'upright']
+  const strength = words < 2 ? 1 : place / (words - 1)
+  const share = Math.round(0x18 + strength * 0xb0)
+    .toString(16)
+    .padStart(2, '0')
+  const look: ConditionLook = { colour: '#0f5c4d', hatch: hatches[place % hatches.length]! }
+  return { ...fill(pen, look), ...(pen.paper ? {} : { color: pen.dark ? `#4fa893${share}` : `#0f5c4d${share}` }) }
+}

@@ -1,0 +1,31 @@
+<script setup lang="ts">
+import type { LessonRecord, Plan } from '~~/core/lesson'
+import { groupReport } from '~~/core/wording/reports'
+
+/** A report for each group, a page each. */
+defineProps<{ plan: Plan; record: LessonRecord }>()
+</script>
+
+<template>
+  <div>
+    <ReportSheet
+      v-for="group in plan.groups"
+      :key="group.id"
+      class="one"
+      :report="groupReport(plan, record, group.id)"
+      :plan="plan"
+      :record="record"
+    />
+  </div>
+</template>
+
+<style scoped>
+.one + .one {
+  break-before: page;
+}
+@media screen {
+  .one + .one {
+    margin-top: 16mm;
+  }
+}
+</style>

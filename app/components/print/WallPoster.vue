@@ -1,0 +1,191 @@
+<script setup lang="ts">
+import { classConclusion } from '~~/core/agree'
+import { evidenceOf } from '~~/core/evidence'
+import { activeConditions, changedFactor, keptFactors, measuredCard, type LessonRecord, type Plan } from '~~/core/lesson'
+import { GRADE_NAMES, list, question, variableWords } from '~~/core/wording'
+import { resultsBlock, sureWords } from '~~/core/wording/reports'
+
+/** The investigation for the wall: on one A3 sheet, or on four A4 sheets to be joined. */
+const ResultsChart = defineAsyncComponent(() => import('~/components/charts/ResultsChart.vue'))
+const props = defineProps<{ plan: Plan; record: LessonRecord; sheets: 'a3' | 'four-a4' }>()
+const QUARTERS = ['top left', 'top right', 'bottom left', 'bottom right']
+const evidence = computed(() => evidenceOf(props.plan, props.record))
+const words = computed(() => variableWords(props.plan))
+const conclusion = computed(() => classConclusion(props.record.conclusions))
+const table = computed(() => resultsBlock(props.plan, props.record)[0])
+</script>
+
+<template>
+  <div :class="sheets">
+    <div v-for="quarter in sheets === 'a3' ? [''] : QUARTERS" :key="quarter" class="page">
+      <p v-if="quarter" class="where">{{ quarter }}: trim along the dashed line and join</p>
+      <div class="window">
+        <section class="poster" :class="quarter.replace(' ', '-')" :aria-hidden="quarter !== '' && quarter !== 'top left'">
+          <h1>{{ question(plan) }}</h1>
+          <p class="under">{{ plan.title }} · class {{ plan.className }}{{ plan.date ? `, ${writeDay(plan.date)}` : '' }}</p>
+          <div class="columns">
+            <dl>
+              <dt>{{ words.changed }}</dt>
+              <dd>
+                {{ changedFactor(plan)?.name ?? '…' }}
+                <ul class="conditions">
+                  <li v-for="condition in activeConditions(plan)" :key="condition.id">
+                    <ConditionName :id="condition.id" :plan="plan" :size="34" />
+                  </li>
+                </ul>
+              </dd>
+              <dt>{{ words.measured }}</dt>
+              <dd>{{ measuredCard(plan)?.name ?? '…' }}</dd>
+              <dt>{{ words.kept }}</dt>
+              <dd>{{ list(keptFactors(plan).map(({ name }) => name)) || '…' }}</dd>
+            </dl>
+            <div class="graph"><ResultsChart paper big :plan="plan" :record="record" /></div>
+          </div>
+          <table v-if="table?.kind === 'table'">
+            <thead>
+              <tr>
+                <th v-for="cell in table.head" :key="cell" scope="col">{{ cell }}</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="row in table.rows" :key="row[0]">
+                <td v-for="(cell, at) in row" :key="at">{{ cell }}</td>
+              </tr>
+            </tbody>
+          </table>
+          <p class="sure">{{ sureWords(plan, record) }}</p>
+          <div class="conclusion">
+            <h2>
+              We agreed{{ evidence && evidence.grade !== 'nothing-yet' ? ` (${GRADE_NAMES[evidence.grade].toLowerCase()})` : '' }}
+            </h2>
+            <p>{{ conclusion?.text || ' ' }}</p>
+            <p v-if="conclusion?.agreed && conclusion.hands !== null" class="hands">{{ conclusion.hands }} hands up</p>
+          </div>
+        </section>
+      </div>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+/* The whole poster is laid out once, in millimetres; four windows show a quarter of it each. */
+.a3 {
+  --wide: 273mm;
+  --high: 392mm;
+}
+.four-a4 {
+  --wide: 372mm;
+  --high: 528mm;
+}
+.a3 .window,
+.poster {
+  width: var(--wide);
+  height: var(--high);
+}
+.poster {
+  display: flex;
+  flex-direction: column;
+  gap: 7mm;
+  padding: 8mm;
+  color: #000;
+  font-size: 20pt;
+  line-height: 1.3;
+}
+.four-a4 .poster {
+  font-size: 27pt;
+}
+.four-a4 .window {
+  width: calc(var(--wide) / 2);
+  height: calc(var(--high) / 2);
+  overflow: hidden;
+  outline: 1px dashed #000;
+}
+.four-a4 .page {
+  break-after: page;
+}
+.four-a4 .page:last-child {
+  break-after: auto;
+}
+.top-right,
+.bottom-right {
+  margin-left: calc(var(--wide) / -2);
+}
+.bottom-left,
+.bottom-right {
+  margin-top: calc(var(--high) / -2);
+}
+.where {
+  font-size: 9pt;
+}
+h1 {
+  font-size: 2.1em;
+  line-height: 1.15;
+}
+h2 {
+  font-size: 1.1em;
+}
+.under {
+  border-bottom: 1mm solid #000;
+}
+.columns {
+  display: grid;
+  flex: 1;
+  grid-template-columns: 0.8fr 1.5fr;
+  gap: 8mm;
+  min-height: 0;
+}
+dt {
+  font-weight: 700;
+}
+dd {
+  margin-bottom: 4mm;
+}
+.conditions li {
+  padding: 1mm 0;
+}
+.graph {
+  min-height: 0;
+}
+table {
+  border-collapse: collapse;
+}
+th,
+td {
+  padding: 1.5mm 4mm;
+  border-bottom: 0.4mm solid #000;
+  text-align: right;
+}
+th:first-child,
+td:first-child {
+  text-align: left;
+}
+.sure {
+  font-size: 0.85em;
+}
+.conclusion {
+  padding: 5mm 7mm;
+  border: 1mm solid #000;
+  border-radius: 4mm;
+}
+.conclusion p {
+  font-size: 1.35em;
+  line-height: 1.3;
+}
+.conclusion .hands {
+  font-size: 1em;
+}
+@media print {
+  .a3 .page {
+    page: poster-a3;
+  }
+  .four-a4 .page {
+    page: poster-quarter;
+  }
+}
+@media screen {
+  .page {
+    overflow-x: auto;
+    margin-bottom: 8mm;
+  }
+}
+</style>

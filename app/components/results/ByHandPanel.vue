@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import { checkScale, handGraph, squareScale } from '~~/core/charts'
+import type { LessonRecord, Plan } from '~~/core/lesson'
+import { scaleProblemWords, scaleSentence } from '~~/core/wording'
+
+/** A scale for squared paper, said in a sentence; a checker for the scale a child proposes; and paper with axes to print. */
+const props = defineProps<{ plan: Plan; record: LessonRecord }>()
+const lesson = useLesson()
+const squares = ref<number | null>(24)
+const graph = computed(() => handGraph(props.plan, props.record))
+const up = computed(() => graph.value && squareScale(graph.value.up.values, squares.value ?? 24, graph.value.up.withZero))
+const across = computed(() => graph.value?.across && squareScale(graph.value.across.values, 16, false))
+const proposed = reactive<{ from: number | null; step: number | null; squaresPerStep: number | null }>({
+  from: null,
+  step: null,
+  squaresPerStep: 1,
+})
+const problems = computed(() => {
+  const { from, step, squaresPerStep } = proposed
+  if (!graph.value || step === null || step <= 0 || squaresPerStep === null) return undefined
+  return checkScale({ from: from ?? 0, step, squaresPerStep }, graph.value.up.values, squares.value ?? 24, graph.value.up.withZero)
+})
+</script>
+
+<template>
+  <section aria-label="By hand">
+    <p v-if="!graph || !up" class="empty-note">
+      <strong>Nothing to draw by hand yet</strong>
+      With numbers measured, the scale for squared paper stands here, such as “Count in 5s, two squares each, up to 60”.
+    </p>
+    <template v-else>
+      <p class="large">{{ scaleSentence(up, graph.unit) }}</p>
+      <p v-if="across" class="soft">Along the bottom: {{ scaleSentence(across, plan.conditionUnit) }}</p>
+      <div class="row">
+        <NumberField
+          label="Squares up the paper"
+          :model-value="squares"
+          :least="6"
+          :most="80"
+          whole
+          @update:model-value="squares = $event"
+        />
+        <NuxtLink class="button" :to="`/print/${lesson.id}/squared?squares=${squares ?? 24}`" target="_blank">
+          Paper with numbered axes
+        </NuxtLink>
+        <NuxtLink class="button" :to="`/print/${lesson.id}/squared-blank?squares=${squares ?? 24}`" target="_blank">
+          Paper with blank axes
+        </NuxtLink>
+      </div>
+      <div class="sheet check">
+        <h4>A scale that a child proposes</h4>
+        <div class="row">
+          <NumberField
+            label="Begin at"
+            :model-value="proposed.from"
+            optional
+            :least="-1e9"
+            @update:model-value="proposed.from = $event"
+          />
+          <NumberField label="Count in" :model-value="proposed.step" optional @update:model-value="proposed.step = $event" />
+          <NumberField
+            label="Squares for each"
+            :model-value="proposed.squaresPerStep"
+            :least="1"
+            :most="20"
+            whole
+            @update:model-value="proposed.squaresPerStep = $event"
+          />
+        </div>
+        <div aria-live="polite">
+          <p v-if="problems?.length === 0" class="fine">
+            <span aria-hidden="true">✓</span> That works: all numbers fit and can be read.
+          </p>
+          <ul v-else-if="problems">
+            <li v-for="problem in problems" :key="problem.code">{{ scaleProblemWords(problem) }}</li>
+          </ul>
+          <p v-else class="hint">For example: begin at 0, count in 7s, two squares each.</p>
+        </div>
+      </div>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.large {
+  font-family: var(--heading);
+  font-size: 24px;
+}
+.row {
+  align-items: flex-end;
+  margin-top: 8px;
+}
+.check {
+  margin-top: 14px;
+}
+h4 {
+  font-size: 16px;
+}
+.fine {
+  color: var(--leaf);
+}
+</style>

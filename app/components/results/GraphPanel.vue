@@ -1,0 +1,88 @@
+<script setup lang="ts">
+import { graphChoices, resultsGraph } from '~~/core/charts'
+import type { GraphKind, LessonRecord, Plan } from '~~/core/lesson'
+import { GRAPH_NAMES, graphLoss, graphReason } from '~~/core/wording'
+import type ResultsChartType from '~/components/charts/ResultsChart.vue'
+
+/** The right graph and why; any other can be chosen, and what it loses is said. */
+const ResultsChart = defineAsyncComponent(() => import('~/components/charts/ResultsChart.vue'))
+const props = defineProps<{ plan: Plan; record: LessonRecord }>()
+const lesson = useLesson()
+const notices = useNotices()
+const drawn = ref<InstanceType<typeof ResultsChartType>>()
+const asTable = ref(false)
+const choices = computed(() => graphChoices(props.plan, props.record))
+const graph = computed(() => resultsGraph(props.plan, props.record))
+const chosen = computed(() => choices.value.choices.find(({ kind }) => kind === graph.value?.kind))
+
+function choose(kind: GraphKind): void {
+  lesson.edit((draft) => (draft.graph = kind === choices.value.best ? null : kind))
+}
+function saveSvg(): void {
+  if (drawn.value) saveFile(fileNameOf(`${props.plan.title} graph`, 'svg'), drawn.value.toSvg(), 'image/svg+xml')
+}
+async function savePng(): Promise<void> {
+  const { pngOf } = await import('~/components/charts/pngOf')
+  const address = pngOf(props.plan, props.record)
+  if (!address) return notices.trouble('There is no graph to save yet.')
+  saveFile(fileNameOf(`${props.plan.title} graph`, 'png'), await (await fetch(address)).blob())
+}
+</script>
+
+<template>
+  <section aria-label="Graph">
+    <div class="row tools">
+      <label class="row">
+        <span class="soft">Graph</span>
+        <select class="box" :value="graph?.kind" @change="choose(($event.target as HTMLSelectElement).value as GraphKind)">
+          <option v-for="one in choices.choices" :key="one.kind" :value="one.kind">
+            {{ GRAPH_NAMES[one.kind] }}{{ one.kind === choices.best ? ' (fits)' : '' }}
+          </option>
+        </select>
+      </label>
+      <span class="grow" />
+      <button type="button" class="button small" :aria-pressed="asTable" @click="asTable = !asTable">
+        {{ asTable ? 'As a graph' : 'As a table' }}
+      </button>
+      <button type="button" class="button small" @click="saveSvg">Save as SVG</button>
+      <button type="button" class="button small" @click="savePng">Save as PNG</button>
+    </div>
+    <p v-if="chosen?.loss" class="loss">
+      <strong>What is lost:</strong>
+      {{ graphLoss(chosen.loss) }}
+      <button type="button" class="button small" @click="choose(choices.best)">
+        Back to {{ GRAPH_NAMES[choices.best].toLowerCase() }}
+      </button>
+    </p>
+    <p v-else class="soft">{{ graphReason(plan, choices.reason) }}</p>
+    <GraphTable v-if="asTable && graph" :plan="plan" :graph="graph" />
+    <div v-show="!asTable" class="chart" :class="{ tall: graph?.kind === 'by-group' && plan.groups.length > 4 }">
+      <ResultsChart ref="drawn" :plan="plan" :record="record" />
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.tools {
+  margin-bottom: 4px;
+}
+.chart {
+  height: 380px;
+  margin-top: 8px;
+  padding: 8px;
+  border: 1px solid var(--line);
+  border-radius: var(--corner);
+  background: var(--card);
+}
+.tall {
+  height: 480px;
+}
+.loss {
+  padding: 6px 12px;
+  border-left: 4px solid var(--brass-mark);
+  background: var(--brass-light);
+}
+.box {
+  width: auto;
+}
+</style>

@@ -1,0 +1,46 @@
+<script setup lang="ts">
+import type { ResultsGraph } from '~~/core/charts'
+import { measuredCard, type Plan } from '~~/core/lesson'
+import { dotWords, nameOfGroup, whenWords, writeFigure } from '~~/core/wording'
+
+/** What the graph shows, as a table: for those who do not see it, or would rather read. */
+const props = defineProps<{ plan: Plan; graph: ResultsGraph }>()
+const words = computed(() => measuredCard(props.plan)?.method.words ?? [])
+const dotsOf = (condition: string) =>
+  props.graph.dots
+    .filter((dot) => dot.condition === condition)
+    .map((dot) => dotWords(props.plan, dot, nameOfGroup(props.plan, dot.group), props.graph.unit))
+    .join('; ')
+const pointsOf = (condition: string) =>
+  (props.graph.lines.find((line) => line.condition === condition)?.points ?? [])
+    .map(({ moment, average }) => `${whenWords(props.plan, moment)} ${writeFigure(props.plan, average, props.graph.unit)}`)
+    .join('; ')
+</script>
+
+<template>
+  <div class="scroll" tabindex="0" role="group" aria-label="The graph as a table">
+    <table class="ruled">
+      <thead>
+        <tr>
+          <th scope="col">Condition</th>
+          <template v-if="graph.kind === 'words'">
+            <th v-for="(word, place) in words" :key="place" scope="col" class="figure">{{ word }}</th>
+          </template>
+          <th v-else scope="col">{{ graph.lines.length > 0 ? 'Averages' : 'Average' }}</th>
+          <th scope="col">Readings</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="mark in graph.marks" :key="mark.condition">
+          <th scope="row"><ConditionName :id="mark.condition" :plan="plan" /></th>
+          <template v-if="graph.kind === 'words'">
+            <td v-for="(count, place) in mark.counts" :key="place" class="figure">{{ count }}</td>
+          </template>
+          <td v-else-if="graph.lines.length > 0">{{ pointsOf(mark.condition) || 'no readings' }}</td>
+          <td v-else>{{ mark.average === undefined ? '–' : writeFigure(plan, mark.average, graph.unit) }}</td>
+          <td>{{ dotsOf(mark.condition) || 'no readings' }}</td>
+        </tr>
+      </tbody>
+    </table>
+  </div>
+</template>

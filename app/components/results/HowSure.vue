@@ -1,0 +1,163 @@
+<script setup lang="ts">
+import { useLocalStorage } from '@vueuse/core'
+import { gapDrawing } from '~~/core/charts'
+import { surerBy, type Evidence } from '~~/core/evidence'
+import type { LessonRecord, Plan } from '~~/core/lesson'
+import {
+  agreementSentence,
+  childSentence,
+  DEPTH_NAMES,
+  DEPTHS,
+  gapSentence,
+  GRADE_NAMES,
+  gradeFigure,
+  modelLines,
+  overlapSentence,
+  pairWords,
+  surerSentence,
+  type Depth,
+} from '~~/core/wording'
+
+/** How sure, in three depths: do the dots overlap; the gap in wobbles; the model and its figures. And what would make it surer. */
+const props = defineProps<{ plan: Plan; record: LessonRecord; evidence: Evidence }>()
+const lesson = useLesson()
+const depth = useLocalStorage<Depth>('results-depth', 'class')
+const drawing = computed(() => gapDrawing(props.plan, props.record.readings, props.evidence))
+const surer = computed(() => surerBy(props.plan, props.evidence))
+const model = computed(() => modelLines(props.plan, props.evidence))
+
+function addRepeats(extra: number): void {
+  lesson.edit((draft) => (draft.repeats = Math.min(20, draft.repeats + extra)))
+}
+</script>
+
+<template>
+  <section aria-label="How sure, explained">
+    <div class="row depths" role="radiogroup" aria-label="Explained">
+      <button
+        v-for="one in DEPTHS"
+        :key="one"
+        type="button"
+        class="button small"
+        role="radio"
+        :aria-checked="depth === one"
+        :class="{ quiet: depth !== one }"
+        @click="depth = one"
+      >
+        {{ DEPTH_NAMES[one] }}
+      </button>
+    </div>
+
+    <template v-if="depth === 'child'">
+      <p class="large">{{ childSentence(plan, evidence) }}</p>
+      <p class="large">{{ overlapSentence(plan, evidence) }}</p>
+    </template>
+    <ul v-else-if="depth === 'class'" class="points">
+      <li v-if="evidence.spread">{{ gapSentence(plan, evidence.spread) }}</li>
+      <li v-if="evidence.lead && evidence.order.length > 2">
+        {{ gapSentence(plan, evidence.lead) }} That gap alone: {{ GRADE_NAMES[evidence.lead.grade].toLowerCase() }}.
+      </li>
+      <li v-if="evidence.spread">{{ agreementSentence(plan, evidence) }}</li>
+      <li>
+        {{ gradeFigure(evidence) }} The wobble is how far readings of the same thing lie apart once every group’s own level is taken
+        out.
+      </li>
+    </ul>
+    <div v-else class="two">
+      <dl>
+        <template v-for="line in model.figures" :key="line.term">
+          <dt>{{ line.term }}</dt>
+          <dd>{{ line.value }}</dd>
+        </template>
+      </dl>
+      <div>
+        <h4>Taken for granted</h4>
+        <ul>
+          <li v-for="line in model.assumptions" :key="line">{{ line }}</li>
+        </ul>
+      </div>
+    </div>
+
+    <GapDrawing v-if="drawing" class="drawing" :plan="plan" :evidence="evidence" :drawing="drawing" />
+
+    <table v-if="depth === 'teacher' && evidence.pairs.length > 0" class="ruled">
+      <thead>
+        <tr>
+          <th scope="col">Pair</th>
+          <th scope="col" class="figure">Apart</th>
+          <th scope="col" class="figure">95 % interval</th>
+          <th scope="col" class="figure">p (Holm)</th>
+          <th scope="col">How sure</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="pair in evidence.pairs.map((one) => pairWords(plan, one))" :key="pair.pair">
+          <td>{{ pair.pair }}</td>
+          <td class="figure">{{ pair.apart }}</td>
+          <td class="figure">{{ pair.interval }}</td>
+          <td class="figure">{{ pair.p }}</td>
+          <td>{{ pair.grade }}</td>
+        </tr>
+      </tbody>
+    </table>
+
+    <div v-if="surer.length > 0" class="surer">
+      <h4>What would make it surer</h4>
+      <ul>
+        <li v-for="one in surer" :key="one.code">
+          {{ surerSentence(one) }}
+          <button v-if="one.code === 'more-repeats'" type="button" class="button small" @click="addRepeats(one.extra)">
+            Plan {{ one.extra === 1 ? 'it' : 'them' }}
+          </button>
+        </li>
+      </ul>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.depths {
+  margin-bottom: 8px;
+}
+.large {
+  font-family: var(--heading);
+  font-size: 24px;
+  line-height: 1.4;
+}
+.points li {
+  padding: 2px 0;
+}
+.two {
+  display: grid;
+  grid-template-columns: 1.2fr 1fr;
+  gap: 20px;
+}
+dl {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 2px 14px;
+  align-content: start;
+}
+dt {
+  color: var(--soft);
+}
+.drawing {
+  display: block;
+  margin: 10px 0;
+}
+.surer {
+  margin-top: 10px;
+  padding: 8px 14px;
+  border-left: 4px solid var(--brass-mark);
+  background: var(--brass-light);
+}
+.surer li {
+  padding: 3px 0;
+}
+.surer .button {
+  margin-left: 8px;
+}
+h4 {
+  font-size: 16px;
+}
+</style>

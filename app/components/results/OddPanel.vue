@@ -1,0 +1,87 @@
+<script setup lang="ts">
+import type { LessonRecord, Plan } from '~~/core/lesson'
+import { oddResults, withoutOpenRetests, withRetests } from '~~/core/record'
+import { counted, explanationWords, oddWords } from '~~/core/wording'
+
+/** Every odd or set-aside result, what may lie behind it, and a re-test of just these. */
+const props = defineProps<{ plan: Plan; record: LessonRecord }>()
+const lesson = useLesson()
+const odd = computed(() => oddResults(props.plan, props.record))
+const open = computed(() => odd.value.filter(({ retest }) => !retest))
+const STATES = { open: 'not looked at yet', kept: 'kept', 'set-aside': 'set aside' }
+const FIRST = 4
+
+function retestAll(): void {
+  const places = open.value.map(({ reading }) => reading)
+  lesson.replace(withRetests(props.plan, places))
+}
+const dropRetests = () => lesson.replace(withoutOpenRetests(props.plan, props.record.readings))
+</script>
+
+<template>
+  <section aria-label="Odd results">
+    <p v-if="odd.length === 0" class="empty-note">
+      <strong>Nothing odd</strong>
+      No reading lies far from its fellows, and none was set aside. Where one does, it stands here with what may explain it, such as
+      “Was the depth of water kept the same?”
+    </p>
+    <template v-else>
+      <div class="row head">
+        <p class="grow">Nobody can say from here what happened. Ask the group, then explain it, keep it, or test it again.</p>
+        <button v-if="open.length > 0" type="button" class="button main" @click="retestAll">
+          Test {{ open.length === 1 ? 'it' : `these ${open.length}` }} again
+        </button>
+        <button v-if="plan.retests.length > 0" type="button" class="button" @click="dropRetests">Drop the re-tests</button>
+      </div>
+      <ul>
+        <li v-for="one in odd" :key="one.reading.id" class="sheet">
+          <div class="row">
+            <strong class="grow">{{ oddWords(plan, one) }}</strong>
+            <span class="state">{{ STATES[one.state] }}</span>
+          </div>
+          <ul class="why">
+            <li v-for="(explanation, place) in one.explanations.slice(0, FIRST)" :key="place">
+              {{ explanationWords(plan, explanation, one.reading.group) }}
+            </li>
+          </ul>
+          <details v-if="one.explanations.length > FIRST">
+            <summary>{{ counted(one.explanations.length - FIRST, 'more question') }}</summary>
+            <ul class="why">
+              <li v-for="(explanation, place) in one.explanations.slice(FIRST)" :key="place">
+                {{ explanationWords(plan, explanation, one.reading.group) }}
+              </li>
+            </ul>
+          </details>
+          <p v-if="one.retest" class="planned">
+            <span aria-hidden="true">✓</span> A further trial is planned: the station asks for it, and the grid has a place for it.
+          </p>
+        </li>
+      </ul>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.head {
+  margin-bottom: 10px;
+}
+.sheet {
+  margin-bottom: 8px;
+  padding: 8px 14px;
+}
+.state {
+  color: var(--soft);
+}
+.why li {
+  padding-left: 14px;
+  border-left: 3px solid var(--line);
+}
+.planned {
+  color: var(--leaf);
+}
+summary {
+  width: fit-content;
+  color: var(--slate);
+  cursor: pointer;
+}
+</style>

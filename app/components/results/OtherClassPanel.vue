@@ -1,0 +1,150 @@
+<script setup lang="ts">
+import { compareTests, poolClasses, type OtherClass } from '~~/core/evidence'
+import { activeConditions, measuredCard, type LessonRecord, type Plan } from '~~/core/lesson'
+import {
+  agreementSentence,
+  GRADE_NAMES,
+  gradeSentence,
+  interactionSentence,
+  testDifferenceWords,
+  writeFigure,
+} from '~~/core/wording'
+
+/** The same investigation in another class: where it is not the same test, both results side by side, and both together. */
+const props = defineProps<{ plan: Plan; record: LessonRecord }>()
+interface OnShelf {
+  id: string
+  title: string
+  className: string
+  date: string
+}
+const lesson = useLesson()
+const notices = useNotices()
+const shelf = shallowRef<OnShelf[]>([])
+const chosen = ref('')
+const other = shallowRef<OtherClass>()
+const unit = computed(() => measuredCard(props.plan)?.method.unit ?? 'count')
+const tests = computed(() => other.value && compareTests(props.plan, other.value.plan))
+const pooled = computed(
+  () => other.value && tests.value?.comparable && poolClasses({ plan: props.plan, record: props.record }, other.value, tests.value),
+)
+const columns = computed(() =>
+  pooled.value
+    ? [
+        { name: `Class ${props.plan.className}`, evidence: pooled.value.ours },
+        { name: `Class ${other.value!.plan.className}`, evidence: pooled.value.theirs },
+        { name: 'Together', evidence: pooled.value.evidence },
+      ]
+    : [],
+)
+const shared = computed(() => {
+  const ids = new Set(tests.value?.shared.map(({ ours }) => ours))
+  return activeConditions(props.plan).filter(({ id }) => ids.has(id))
+})
+
+onMounted(async () => {
+  try {
+    const { lessons } = await callServer<{ lessons: OnShelf[] }>('/api/lessons')
+    shelf.value = lessons.filter(({ id }) => id !== lesson.id)
+  } catch (error) {
+    notices.trouble(messageOf(error))
+  }
+})
+watch(chosen, async (id) => {
+  other.value = undefined
+  if (id === '') return
+  try {
+    const whole = await callServer<{ lesson: { plan: Plan }; record: LessonRecord }>(`/api/lessons/${id}`)
+    if (chosen.value === id) other.value = { plan: whole.lesson.plan, record: whole.record }
+  } catch (error) {
+    notices.trouble(messageOf(error))
+  }
+})
+</script>
+
+<template>
+  <section aria-label="Another class">
+    <label class="field choose">
+      <span>The same investigation in</span>
+      <select v-model="chosen" class="box">
+        <option value="">choose a lesson</option>
+        <option v-for="one in shelf" :key="one.id" :value="one.id">
+          {{ one.title || 'Lesson without a name' }}, class {{ one.className }}{{ one.date ? `, ${writeDay(one.date)}` : '' }}
+        </option>
+      </select>
+    </label>
+    <p v-if="chosen === ''" class="hint">
+      A lesson of another teacher can be opened on the shelf from its file. Then both classes are compared here, group by group.
+    </p>
+    <template v-if="tests">
+      <p v-if="!tests.comparable" class="not-same">
+        <strong>This is not the same test.</strong> Its numbers do not answer our question, so nothing is put together.
+      </p>
+      <p v-else-if="tests.differences.length > 0"><strong>Nearly the same test.</strong> Keep in mind:</p>
+      <p v-else class="fine"><span aria-hidden="true">✓</span> It is the same test in all that was written down.</p>
+      <ul v-if="tests.differences.length > 0" class="differences">
+        <li v-for="(one, place) in tests.differences" :key="place" :class="{ grave: one.grave }">{{ testDifferenceWords(one) }}</li>
+      </ul>
+    </template>
+    <template v-if="pooled">
+      <table class="ruled section">
+        <thead>
+          <tr>
+            <th scope="col">Average</th>
+            <th v-for="column in columns" :key="column.name" scope="col" class="figure">{{ column.name }}</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="condition in shared" :key="condition.id">
+            <th scope="row"><ConditionName :id="condition.id" :plan="plan" /></th>
+            <td v-for="column in columns" :key="column.name" class="figure">
+              <template v-for="summary in column.evidence.summaries" :key="summary.condition">
+                <template v-if="summary.condition === condition.id">
+                  {{ writeFigure(plan, summary.mean, unit) }} <small class="soft">of {{ summary.count }}</small>
+                </template>
+              </template>
+            </td>
+          </tr>
+          <tr>
+            <th scope="row">How sure</th>
+            <td v-for="column in columns" :key="column.name" class="figure">
+              <strong>{{ GRADE_NAMES[column.evidence.grade] }}</strong>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <p class="large">{{ interactionSentence(pooled) }}</p>
+      <p>
+        <strong>Together:</strong> {{ gradeSentence(plan, pooled.evidence) }}
+        {{ agreementSentence(plan, pooled.evidence) }}
+      </p>
+      <p class="hint">Each class’s own level is taken out first, so warmer water in one room does not count as a difference.</p>
+    </template>
+    <p v-else-if="tests?.comparable" class="hint">Two classes are put together where numbers are measured.</p>
+  </section>
+</template>
+
+<style scoped>
+.choose {
+  max-width: 520px;
+}
+.differences li {
+  padding: 2px 12px;
+  border-left: 4px solid var(--brass-mark);
+}
+.differences .grave {
+  border-color: var(--beet);
+}
+.not-same {
+  margin-top: 10px;
+  color: var(--beet);
+}
+.fine {
+  color: var(--leaf);
+}
+.large {
+  margin: 8px 0;
+  font-family: var(--heading);
+  font-size: 19px;
+}
+</style>

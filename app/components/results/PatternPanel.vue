@@ -1,0 +1,84 @@
+<script setup lang="ts">
+import { foretell, type Trend } from '~~/core/evidence'
+import { conditionName, type Plan } from '~~/core/lesson'
+import { writeNumber, writeShort } from '~~/core/quantity'
+import { foretoldWords, patternWords } from '~~/core/wording'
+
+/** How the result goes with the numbers, and a prediction to test next. */
+const props = defineProps<{ plan: Plan; trend: Trend }>()
+const lesson = useLesson()
+const words = computed(() => patternWords(props.plan, props.trend))
+const at = ref<number | null>(props.trend.next)
+watch(
+  () => props.trend.next,
+  (next) => (at.value = next),
+)
+const foretold = computed(() => (at.value === null ? undefined : foretell(props.trend, at.value)))
+const there = computed(() => conditionName(props.plan, { id: '', label: String(at.value ?? ''), baseline: false, leftOut: false }))
+const known = computed(() => props.plan.conditions.some((one) => conditionName(props.plan, one) === there.value))
+const SHAPE_WORDS = { flat: 'level', straight: 'straight line', curved: 'bend' }
+
+function addCondition(): void {
+  lesson.edit((draft) => draft.conditions.push({ id: newId(), label: writeShort(at.value!), baseline: false, leftOut: false }))
+}
+</script>
+
+<template>
+  <section aria-label="Pattern">
+    <h3>{{ words.name }}</h3>
+    <p class="large">{{ words.text }}</p>
+    <div class="sheet next">
+      <h4>A prediction to test next</h4>
+      <div class="row">
+        <NumberField label="At" :model-value="at" :unit="plan.conditionUnit" optional @update:model-value="at = $event" />
+        <button type="button" class="button" :disabled="at === null || known" @click="addCondition">
+          {{ known ? `${there} is in the plan` : `Add ${there} to the plan` }}
+        </button>
+      </div>
+      <p v-if="foretold" :class="{ warn: foretold.outside }">
+        <span v-if="foretold.outside" aria-hidden="true">▲ </span>{{ foretoldWords(plan, at!, foretold) }}
+      </p>
+    </div>
+    <details class="fold">
+      <summary><strong>For the teacher</strong> slope, agreement and the shapes that were compared</summary>
+      <p>
+        Theil-Sen slope {{ writeNumber(trend.slope, 4) }}; Kendall’s tau-b
+        {{ trend.tau === undefined ? 'not known' : writeNumber(trend.tau, 2) }}.
+      </p>
+      <ul>
+        <li v-for="shape in trend.shapes" :key="shape.shape">
+          {{ SHAPE_WORDS[shape.shape] }}: AICc {{ Number.isFinite(shape.aicc) ? writeNumber(shape.aicc, 1) : 'too few readings'
+          }}{{ shape.shape === trend.shape.shape ? ', taken' : '' }}
+        </li>
+      </ul>
+      <p class="hint">A more complicated shape is taken only where its AICc is lower by 2 or more.</p>
+    </details>
+  </section>
+</template>
+
+<style scoped>
+h3 {
+  color: var(--green);
+  font-size: 22px;
+}
+h4 {
+  font-size: 16px;
+}
+.large {
+  font-family: var(--heading);
+  font-size: 20px;
+}
+.next {
+  display: grid;
+  gap: 8px;
+  margin-top: 12px;
+}
+.next .row {
+  align-items: flex-end;
+}
+.warn {
+  padding: 6px 10px;
+  border-left: 4px solid var(--brass-mark);
+  background: var(--brass-light);
+}
+</style>

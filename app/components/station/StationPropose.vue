@@ -1,0 +1,98 @@
+<script setup lang="ts">
+import { doubtsOfConclusion, offersOf } from '~~/core/agree'
+import { evidenceOf } from '~~/core/evidence'
+import type { BoardState, LessonRecord, Plan } from '~~/core/lesson'
+import { numbersAreShown } from '~~/core/secondLook'
+import { doubtWordsOfConclusion, FIRST_WORDS_OF_SENTENCE, sentenceStarters } from '~~/core/wording'
+import type { NewProposal } from '~~/schemas/record'
+
+/** The group's own sentence for the class: a way to begin, words of its own, and a question where it says more than the numbers. */
+const props = defineProps<{ plan: Plan; record: LessonRecord; board: BoardState; group: string }>()
+const emit = defineEmits<{ propose: [sentence: NewProposal]; close: [] }>()
+const own = computed(() => offersOf(props.plan, props.record.conclusions).find(({ group }) => group === props.group))
+const text = ref(own.value?.text ?? '')
+const box = ref<HTMLTextAreaElement>()
+/** Class results show in the starters only when the board may show them. */
+const evidence = computed(() =>
+  numbersAreShown(props.plan, props.record.readings, props.board) ? evidenceOf(props.plan, props.record) : undefined,
+)
+const starters = computed(() => {
+  const known = evidence.value ? sentenceStarters(props.plan, evidence.value) : []
+  return known.length > 0 ? known : FIRST_WORDS_OF_SENTENCE
+})
+const doubt = computed(() =>
+  evidence.value && text.value.trim() !== '' ? doubtsOfConclusion(text.value, props.plan, evidence.value)[0] : undefined,
+)
+const offered = computed(() => own.value !== undefined && own.value.text === text.value.trim())
+
+async function begin(starter: string): Promise<void> {
+  text.value = starter
+  await nextTick()
+  const hole = starter.indexOf('…')
+  box.value?.focus()
+  if (hole >= 0) box.value?.setSelectionRange(hole, hole + 1)
+}
+function offer(): void {
+  const words = text.value.trim()
+  if (words !== '') emit('propose', { id: newId(), from: own.value?.id ?? null, text: words })
+}
+</script>
+
+<template>
+  <form class="propose" @submit.prevent="offer">
+    <h1>What did we find out?</h1>
+    <ul v-if="text === ''" aria-label="Ways to begin">
+      <li v-for="starter in starters" :key="starter">
+        <button type="button" class="button begin" @click="begin(starter)">{{ starter }}</button>
+      </li>
+    </ul>
+    <label>
+      <span class="sr-only">Our sentence</span>
+      <textarea ref="box" v-model="text" class="box" rows="4" maxlength="1000" placeholder="We found that …" />
+    </label>
+    <p v-if="doubt" class="doubt" aria-live="polite">
+      <strong>{{ doubtWordsOfConclusion(doubt, plan).title }}?</strong> {{ doubtWordsOfConclusion(doubt, plan).why }}
+    </p>
+    <div class="row">
+      <button type="button" class="button large" @click="emit('close')">Back</button>
+      <button type="submit" class="button main large grow" :disabled="text.trim() === '' || offered">
+        {{ offered ? 'The class can see it' : 'Offer it to the class' }}
+      </button>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.propose {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 12px;
+  padding: 14px 0;
+}
+h1 {
+  font-size: 24px;
+}
+ul {
+  display: grid;
+  gap: 8px;
+}
+.begin {
+  width: 100%;
+  min-height: 56px;
+  justify-content: flex-start;
+  font-family: var(--heading);
+  font-size: 17px;
+  font-weight: 400;
+  text-align: left;
+}
+textarea {
+  padding: 8px 12px;
+  border: 1.5px solid var(--ink);
+  font-size: 20px;
+}
+.doubt {
+  padding: 8px 12px;
+  border-left: 4px solid var(--brass-mark);
+  background: var(--brass-light);
+}
+</style>

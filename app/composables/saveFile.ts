@@ -1,0 +1,19 @@
+/** Saves something the page made as a file on this computer. */
+export function saveFile(name: string, content: string | Blob, type = 'text/plain'): void {
+  const blob = typeof content === 'string' ? new Blob([content], { type: `${type};charset=utf-8` }) : content
+  const link = document.createElement('a')
+  link.href = URL.createObjectURL(blob)
+  link.download = name
+  link.click()
+  setTimeout(() => URL.revokeObjectURL(link.href), 10_000)
+}
+
+/** A name that every disk takes. `fileNameOf('Soak-up strips: our test', 'md') // 'Soak-up-strips-our-test.md'` */
+export function fileNameOf(title: string, ending: string): string {
+  const name = title
+    .normalize('NFKD')
+    .replace(/[^A-Za-z0-9]+/g, '-')
+    .replace(/^-+|-+$/g, '')
+    .slice(0, 60)
+  return `${name || 'lesson'}.${ending}`
+}

@@ -1,0 +1,51 @@
+import { activeConditions, conditionName, measuredCard, withMethod, type Plan } from '../lesson'
+import { chooseWondering } from '../wonder'
+
+/** What could be tested next: a wondering kept for later, or a card that nobody has changed yet. */
+export type NextTest =
+  { from: 'wondering'; id: string; text: string } | { from: 'factor'; id: string; factor: string; measure: string }
+
+/** What could be tested next, the class's own wonderings first. */
+export function nextTests(plan: Plan): NextTest[] {
+  const later = plan.wonder.wondered.filter(({ later, id }) => later && id !== plan.asked.chosen)
+  const wonderings = later.map(({ id, text }): NextTest => ({ from: 'wondering', id, text }))
+  const measure = measuredCard(plan)?.name
+  if (!measure || activeConditions(plan).length === 0) return wonderings
+  const factors = plan.factors.filter(({ id }) => id !== plan.changed)
+  return [...wonderings, ...factors.map(({ id, name }): NextTest => ({ from: 'factor', id, factor: name, measure }))]
+}
+
+/**
+ * The next lesson, as far as this one can plan it: the same class, kit, measure and habits; the chosen card lies in Change, and what was changed before
+ * is kept the same, as the condition that came first (or the baseline) had it. Conditions, day and everything said about single groups begin anew.
+ * @param kept the condition that the old change stays at
+ */
+export function planNext(plan: Plan, next: NextTest, kept: string | undefined, newId: () => string): Plan {
+  const stays = plan.conditions.find(({ id, baseline }) => (kept === undefined ? baseline : id === kept))
+  const fresh: Plan = {
+    ...withMethod(plan, (method) => ({ ...method, expected: {}, expectedFrom: 'guess' })),
+    date: '',
+    notes: '',
+    investigation: null,
+    changed: null,
+    conditions: [],
+    conditionsAs: 'kinds',
+    factors: plan.factors.map((factor) => ({
+      ...factor,
+      how: factor.id === plan.changed && factor.how === '' && stays ? conditionName(plan, stays) : factor.how,
+      exceptions: {},
+    })),
+    materials: plan.materials.filter(({ condition }) => condition === null).map((one) => ({ ...one, toBuy: false })),
+    cautionsAcknowledged: [],
+    retests: [],
+    graph: null,
+    groupNotes: {},
+    groups: plan.groups.map((group) => ({ ...group, away: [], wondering: null })),
+    asked: { whose: plan.asked.whose, chosen: null },
+    wonder: { ...plan.wonder, hook: '', pictures: [], noticed: [], maybe: [], takenAway: [] },
+    arrangement: { ...plan.arrangement, copies: {}, draw: 0 },
+  }
+  if (next.from === 'wondering') return { ...chooseWondering(fresh, next.id, newId), title: next.text.slice(0, 200) }
+  const factors = fresh.factors.map((factor) => (factor.id === next.id ? { ...factor, how: '' } : factor))
+  return { ...fresh, factors, changed: next.id, title: `Next: ${next.factor}`.slice(0, 200) }
+}

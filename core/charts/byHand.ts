@@ -1,0 +1,31 @@
+import { evidenceOf } from '../evidence'
+import { activeConditions, conditionValue, measuredCard, momentsOf, type LessonRecord, type Plan } from '../lesson'
+import { unitOf, type UnitCode } from '../quantity'
+import { averagesByMoment } from '../record'
+import { areNumbers } from './choose'
+
+/** What children plot by hand: the averages, or every result where the class uses none. */
+export interface HandGraph {
+  unit: UnitCode
+  up: { values: number[]; withZero: boolean }
+  /** Numbers along the bottom; undefined where kinds stand side by side. */
+  across: { values: number[] } | undefined
+}
+
+/** The numbers of a graph on squared paper; undefined where there is no number to plot. */
+export function handGraph(plan: Plan, record: LessonRecord): HandGraph | undefined {
+  const method = measuredCard(plan)?.method
+  const evidence = evidenceOf(plan, record)
+  if (method?.instrument !== 'number' || !evidence) return undefined
+  const degrees = unitOf(method.unit).dimension === 'temperature'
+  if (plan.kind === 'over-time' || plan.kind === 'before-after') {
+    const values = averagesByMoment(plan, record.readings).map(({ average }) => average)
+    const times = momentsOf(plan).flatMap(({ time }) => (time === undefined ? [] : [time]))
+    if (values.length === 0) return undefined
+    return { unit: method.unit, up: { values, withZero: false }, across: times.length > 1 ? { values: times } : undefined }
+  }
+  const values = evidence.summaries.flatMap(({ mean, lowest, highest }) => (plan.average === 'none' ? [lowest, highest] : [mean]))
+  if (values.length === 0) return undefined
+  const numbers = areNumbers(plan) ? activeConditions(plan).map((one) => conditionValue(plan, one)!) : undefined
+  return { unit: method.unit, up: { values, withZero: !degrees }, across: numbers ? { values: numbers } : undefined }
+}

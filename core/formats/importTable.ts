@@ -1,0 +1,155 @@
+import { measuredCard, momentsOf, type Plan, type Reading } from '../lesson'
+import { readQuantity, unitNamed, unitOf, type ReadErrorCode, type UnitCode } from '../quantity'
+import { cellKey, currentReadings, readEntry } from '../record'
+import { conditionNamed, groupNamed, hasHeading, momentNamed, unitInHeading, type ColumnMatch } from './matchColumns'
+
+export interface ImportChoices {
+  matches: ColumnMatch[]
+  /** Unit of bare numbers where neither cell nor heading says one. */
+  unit: UnitCode
+  /** Whose the rows are, where no column says so. */
+  group: string | null
+}
+
+export type SkipCode =
+  | 'no-value'
+  | 'no-group'
+  | 'unknown-group'
+  | 'no-condition'
+  | 'unknown-condition'
+  | 'bad-repeat'
+  | 'unknown-moment'
+  | 'no-moment'
+  | 'unknown-unit'
+  | 'wrong-kind-of-unit'
+  | 'bad-value'
+  | 'place-taken'
+  | 'there-already'
+
+export interface ImportCell {
+  /** Line of the table, its heading is line 1. */
+  line: number
+  column: number
+  text: string
+  /** What it becomes, or why it is passed over. */
+  reading: ImportReading | undefined
+  skip: { code: SkipCode; detail: string } | undefined
+}
+
+export type ImportReading = Pick<
+  Reading,
+  'group' | 'condition' | 'repeat' | 'moment' | 'value' | 'unit' | 'entered' | 'status' | 'reason'
+>
+
+const MOST_REPEATS = 20
+const LONGEST_ENTRY = 60
+
+/**
+ * What would be taken in from a table, cell by cell, and what not and why. Nothing is altered: numbers are read as people write them, decimal commas
+ * and units included.
+ * @param readings what is in the record already
+ * @example readImport(plan, [['Team', 'tissue'], ['Alder', '6,1 cm']], choices, [])[0].reading // { group: 'g1', condition: 'tissue', value: 6.1, unit: 'cm', … }
+ */
+export function readImport(plan: Plan, rows: string[][], choices: ImportChoices, readings: Reading[]): ImportCell[] {
+  const heading = hasHeading(plan, rows) ? (rows[0] ?? []) : []
+  const first = heading.length > 0 ? 1 : 0
+  const kept = new Map(
+    currentReadings(readings)
+      .filter(({ status }) => status === 'kept')
+      .map((one) => [cellKey(one), one]),
+  )
+  const counted = new Map<string, number>()
+  return rows.slice(first).flatMap((row, place) => {
+    const columns = choices.matches.flatMap((match, column) => (match.role === 'value' ? [column] : []))
+    return columns.flatMap((column): ImportCell[] => {
+      const text = (row[column] ?? '').trim()
+      const cell = { line: place + first + 1, column, text: text.slice(0, LONGEST_ENTRY) }
+      // An empty place of a wide table says nothing; an empty row neither.
+      if (text === '' && (columns.length > 1 || row.every((one) => one.trim() === ''))) return []
+      const read = readCell(plan, row, column, heading, choices, counted)
+      if ('code' in read) return [{ ...cell, reading: undefined, skip: read }]
+      const there = read.status === 'kept' ? kept.get(cellKey({ ...read, practice: false })) : undefined
+      if (!there) return [{ ...cell, reading: read, skip: undefined }]
+      const same = there.value === read.value && there.unit === read.unit
+      return [{ ...cell, reading: undefined, skip: { code: same ? 'there-already' : 'place-taken', detail: there.entered } }]
+    })
+  })
+}
+
+function readCell(
+  plan: Plan,
+  row: string[],
+  column: number,
+  heading: string[],
+  { matches, unit: usual, group: forAll }: ImportChoices,
+  counted: Map<string, number>,
+): ImportReading | { code: SkipCode; detail: string } {
+  const of = (role: ColumnMatch['role']) => {
+    const at = matches.findIndex((match) => match.role === role)
+    return at < 0 ? undefined : (row[at] ?? '').trim()
+  }
+  const match = matches[column]!
+  const text = (row[column] ?? '').trim()
+  if (text === '') return { code: 'no-value', detail: '' }
+
+  const groupText = of('group')
+  const group = groupText === undefined ? (forAll ?? undefined) : groupNamed(plan, groupText)
+  if (group === undefined) return groupText ? { code: 'unknown-group', detail: groupText } : { code: 'no-group', detail: '' }
+
+  const conditionText = of('condition')
+  const condition = match.condition ?? (conditionText === undefined ? undefined : conditionNamed(plan, conditionText))
+  if (condition === undefined)
+    return conditionText ? { code: 'unknown-condition', detail: conditionText } : { code: 'no-condition', detail: '' }
+
+  const moments = momentsOf(plan)
+  const momentText = of('moment')
+  const moment = moments.length === 1 ? moments[0]!.id : momentText === undefined ? undefined : momentNamed(plan, momentText)
+  if (moment === undefined) return momentText ? { code: 'unknown-moment', detail: momentText } : { code: 'no-moment', detail: '' }
+
+  const repeatText = match.repeat === null ? of('repeat') : String(match.repeat)
+  // Without a column the trials of a condition are counted as they come.
+  const key = `${group}/${condition}/${moment}`
+  const repeat = repeatText === undefined || repeatText === '' ? (counted.get(key) ?? 0) + 1 : Number(repeatText)
+  if (!Number.isInteger(repeat) || repeat < 1 || repeat > MOST_REPEATS)
+    return { code: 'bad-repeat', detail: repeatText ?? String(repeat) }
+  counted.set(key, repeat)
+
+  const value = readNumber(plan, text, of('unit'), unitInHeading(heading[column] ?? ''), usual)
+  if ('code' in value) return value
+  const reason = (of('reason') ?? '').slice(0, 300)
+  const aside = /^(set aside|not counted|odd|wrong|leave out)\b/i.test(reason)
+  return {
+    group,
+    condition,
+    repeat,
+    moment,
+    ...value,
+    entered: text.slice(0, LONGEST_ENTRY),
+    status: aside ? 'set-aside' : 'kept',
+    reason: aside ? reason : '',
+  }
+}
+
+const UNIT_ERRORS: ReadErrorCode[] = ['wrong-kind-of-unit', 'unknown-unit']
+
+function readNumber(
+  plan: Plan,
+  text: string,
+  unitText: string | undefined,
+  fromHeading: UnitCode | undefined,
+  usual: UnitCode,
+): { value: number; unit: UnitCode } | { code: SkipCode; detail: string } {
+  const method = measuredCard(plan)?.method
+  if (method && method.instrument !== 'number') {
+    const entry = readEntry(plan, text)
+    return entry.ok ? { value: entry.value, unit: entry.unit } : { code: 'bad-value', detail: text }
+  }
+  const named = unitText ? unitNamed(unitText) : undefined
+  if (unitText && !named) return { code: 'unknown-unit', detail: unitText }
+  const unit = named ?? fromHeading ?? usual
+  if (method && unitOf(unit).dimension !== unitOf(method.unit).dimension) return { code: 'wrong-kind-of-unit', detail: unit }
+  const read = readQuantity(text, { unit })
+  if (read.ok) return { value: read.value, unit: read.unit }
+  const code = UNIT_ERRORS.includes(read.code) ? (read.code as 'unknown-unit') : 'bad-value'
+  return { code, detail: text.slice(0, LONGEST_ENTRY) }
+}

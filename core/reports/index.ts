@@ -1,0 +1,5 @@
+export { groupSigns } from './groupSigns'
+export type { GroupSign, GroupSigns } from './groupSigns'
+export { SKILLS, skillsOf } from './skills'
+export type { Skill } from './skills'
+export type { Block, Report } from './report'

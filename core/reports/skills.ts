@@ -1,0 +1,50 @@
+import { classConclusion } from '../agree'
+import { evidenceOf } from '../evidence'
+import { activeConditions, keptFactors, measuredCard, type LessonRecord, type Plan } from '../lesson'
+import { handsOf, predictionsByGroup } from '../predictions'
+import { currentReadings, hasBegun } from '../record'
+
+/** What children practise in an investigation, in the order of a lesson. */
+export const SKILLS = [
+  'noticing',
+  'asking',
+  'fair-testing',
+  'predicting',
+  'measuring',
+  'repeating',
+  'observing',
+  'judging-odd',
+  'averaging',
+  'graphing',
+  'concluding',
+  'weighing-evidence',
+] as const
+export type Skill = (typeof SKILLS)[number]
+
+/**
+ * Which skills this lesson practised, as far as its record shows: a plan alone practises nothing.
+ * @example skillsOf(plan, recordWithReadings) // ['fair-testing', 'measuring', 'repeating', …]
+ */
+export function skillsOf(plan: Plan, record: LessonRecord): Skill[] {
+  const readings = currentReadings(record.readings).filter(({ practice }) => !practice)
+  const begun = hasBegun(record.readings)
+  const conclusion = classConclusion(record.conclusions)
+  const method = measuredCard(plan)?.method
+  const graded = (evidenceOf(plan, record)?.grade ?? 'nothing-yet') !== 'nothing-yet'
+  const practised: Record<Skill, boolean> = {
+    noticing: plan.wonder.noticed.length > 0 || record.remarks.some(({ list }) => list === 'noticed'),
+    asking: plan.wonder.wondered.length > 0 || record.remarks.some(({ list }) => list === 'wondered'),
+    'fair-testing': begun && plan.kind !== 'improve' && keptFactors(plan).length > 0 && activeConditions(plan).length > 1,
+    predicting:
+      handsOf(record.predictions) !== undefined || predictionsByGroup(plan, record.predictions).some(({ stamped }) => stamped),
+    measuring: begun && method?.instrument === 'number',
+    repeating: new Set(readings.map(({ repeat }) => repeat)).size > 1,
+    observing: record.observations.length > 0,
+    'judging-odd': readings.some(({ status, confirmed }) => status === 'set-aside' || confirmed),
+    averaging: graded && method?.instrument === 'number' && plan.average !== 'none',
+    graphing: graded,
+    concluding: conclusion !== undefined && conclusion.text !== '',
+    'weighing-evidence': graded && (conclusion?.agreed ?? false),
+  }
+  return SKILLS.filter((skill) => practised[skill])
+}

@@ -1,0 +1,189 @@
+import { classConclusion, nextTests, offersOf } from '../../agree'
+import { resultsGraph } from '../../charts'
+import { evidenceOf } from '../../evidence'
+import { activeConditions, changedFactor, keptFactors, measuredCard, type LessonRecord, type Plan } from '../../lesson'
+import { nearnessOfPrediction, predictionsByGroup, resultsForPredictions, tallyOf } from '../../predictions'
+import { oddResults } from '../../record'
+import { groupSigns, skillsOf, type Block, type Report } from '../../reports'
+import { nextQuestion } from '../evidence'
+import { chartWords } from '../graphs'
+import { dayWords } from '../kit'
+import { question } from '../kinds'
+import { conditionWithLetter, counted, list, methodWords, nameOfCondition, nameOfGroup } from '../names'
+import { oddWords } from '../odd'
+import { nearnessWords } from '../results'
+import { predictionSentence, variableWords, wordMat } from '../vocabulary'
+import { hasResults, resultsBlock, sureWords } from './results'
+import { SKILL_WORDS, signWords } from './signs'
+
+const MOST_NEXT = 3
+const MOST_SIGNS = 2
+
+/** The whole investigation for the wall or the folder: question, prediction, method, results, graph, conclusion, next. */
+export function classReport(plan: Plan, record: LessonRecord): Report {
+  return {
+    ...headOf(plan, plan.title || 'Our test'),
+    blocks: [
+      { kind: 'facts', rows: [{ term: 'We predicted', text: predictedWords(plan, record) }, ...methodRows(plan)] },
+      ...resultsAndGraph(plan, record),
+      { kind: 'heading', text: 'Our conclusion' },
+      conclusionBlock(record),
+      ...nextBlocks(plan),
+    ],
+  }
+}
+
+/** One group's own report: its prediction, its numbers beside the class's, what it saw and said. */
+export function groupReport(plan: Plan, record: LessonRecord, group: string): Report {
+  const own = predictionsByGroup(plan, record.predictions).find((one) => one.group === group)
+  const results = resultsForPredictions(plan, record)
+  const nearness =
+    own?.stamped && results ? nearnessOfPrediction(own.stamped, results.order, results.values, results.same) : undefined
+  const seen = record.observations.filter((one) => one.group === group && one.text !== '').map(({ text }) => text)
+  const odd = oddResults(plan, record).filter(({ reading }) => reading.group === group)
+  const sentence = offersOf(plan, record.conclusions).find((one) => one.group === group)
+  const table = resultsBlock(plan, record, group)
+  return {
+    ...headOf(plan, `Group ${nameOfGroup(plan, group)}: ${plan.title || 'our test'}`),
+    blocks: [
+      {
+        kind: 'facts',
+        rows: [
+          { term: 'We predicted', text: own?.stamped ? predictionSentence(plan, own.stamped) : 'No prediction was written down.' },
+          ...(nearness ? [{ term: 'How it came', text: nearnessWords(plan, nearness) }] : []),
+          ...(own?.later.length
+            ? [{ term: 'We changed our mind', text: own.later.map((one) => predictionSentence(plan, one)).join(' ') }]
+            : []),
+          ...methodRows(plan).slice(0, 3),
+        ],
+      },
+      ...(table.length > 0 ? [{ kind: 'heading' as const, text: 'What we measured' }, ...table] : []),
+      ...(odd.length > 0 ? [{ kind: 'list' as const, items: odd.map((one) => oddLine(plan, one)) }] : []),
+      ...(seen.length > 0
+        ? [
+            { kind: 'heading' as const, text: 'What we saw' },
+            { kind: 'list' as const, items: seen },
+          ]
+        : []),
+      { kind: 'heading', text: 'What the class found' },
+      ...resultsAndGraph(plan, record),
+      { kind: 'heading', text: 'We say' },
+      { kind: 'quote', text: sentence?.text ?? '', note: '' },
+      { kind: 'heading', text: 'The class agreed' },
+      conclusionBlock(record),
+    ],
+  }
+}
+
+/** For the teacher alone: who needs what next, what went well, the words used. */
+export function teacherNotes(plan: Plan, record: LessonRecord): Report {
+  const vocabulary = wordMat(plan).map(({ word }) => word.toLowerCase())
+  const signs = groupSigns(plan, record, vocabulary)
+  const line = (texts: string[]) => (texts.length === 0 ? '…' : `${texts.join('; ')}.`)
+  return {
+    ...headOf(plan, `Teacher’s notes: ${plan.title || 'our test'}`),
+    blocks: [
+      ...(plan.notes === '' ? [] : [{ kind: 'text' as const, text: plan.notes }]),
+      {
+        kind: 'table',
+        caption: 'Group by group',
+        head: ['Group', 'Done well', 'To work on next', 'Our words used'],
+        figures: false,
+        rows: signs.map(({ group, well, next, words }) => {
+          const said = plan.groupNotes[group]
+          return [
+            nameOfGroup(plan, group),
+            said?.well ||
+              line(
+                well
+                  .filter(({ code }) => code !== 'words-used')
+                  .slice(0, MOST_SIGNS)
+                  .map(signWords),
+              ),
+            said?.next || line(next.slice(0, 1).map(signWords)),
+            list(words) || 'none yet',
+          ]
+        }),
+      },
+      { kind: 'heading', text: 'What the class practised' },
+      { kind: 'list', items: skillsOf(plan, record).map((skill) => SKILL_WORDS[skill]) },
+      { kind: 'heading', text: 'Results' },
+      ...resultsAndGraph(plan, record),
+      ...oddBlocks(plan, record),
+      { kind: 'heading', text: 'The class agreed' },
+      conclusionBlock(record),
+      ...nextBlocks(plan),
+    ],
+  }
+}
+
+function headOf(plan: Plan, title: string): Pick<Report, 'title' | 'under' | 'question'> {
+  const under = `Class ${plan.className}${plan.date ? `, ${dayWords(plan.date)}` : ''}`
+  return { title, under, question: question(plan) }
+}
+
+function predictedWords(plan: Plan, record: LessonRecord): string {
+  const most = tallyOf(plan, record.predictions)
+    .filter((one) => one.most > 0)
+    .map((one) => `${counted(one.most, 'group')} said ${nameOfCondition(plan, one.condition)} most`)
+  return most.length === 0 ? 'No prediction was written down.' : `${list(most)}.`
+}
+
+function methodRows(plan: Plan): { term: string; text: string }[] {
+  const words = variableWords(plan)
+  const measure = measuredCard(plan)
+  const conditions = list(activeConditions(plan).map(({ id }) => conditionWithLetter(plan, id)))
+  const kept = keptFactors(plan).map(({ name, how }) => (how === '' ? name : `${name} (${how})`))
+  const used = plan.materials.filter(({ per }) => per !== 'class').map(({ name }) => name)
+  const before = plan.resetList.length === 0 ? '' : ` Before every trial: ${plan.resetList.join('; ')}.`
+  return [
+    { term: words.changed, text: `${changedFactor(plan)?.name ?? '…'}: ${conditions || '…'}` },
+    { term: words.measured, text: measure ? `${measure.name}, with a ${methodWords(measure.method)}` : '…' },
+    { term: words.kept, text: kept.join('; ') || '…' },
+    { term: 'We used', text: used.join('; ') || '…' },
+    {
+      term: 'How we did it',
+      text: `${counted(plan.groups.length, 'group')}, each condition ${counted(plan.repeats, 'time')}.${before}`,
+    },
+  ]
+}
+
+function resultsAndGraph(plan: Plan, record: LessonRecord): Block[] {
+  const graph = resultsGraph(plan, record)
+  if (!hasResults(plan, evidenceOf(plan, record)) || !graph) return []
+  return [
+    ...resultsBlock(plan, record),
+    { kind: 'text', text: sureWords(plan, record) },
+    { kind: 'chart', words: chartWords(plan, graph) },
+  ]
+}
+
+function conclusionBlock(record: LessonRecord): Block {
+  const last = classConclusion(record.conclusions)
+  const hands = last?.hands === null || last?.hands === undefined ? '' : `, ${last.hands} hands up`
+  return { kind: 'quote', text: last?.text ?? '', note: last ? `${last.agreed ? 'Agreed by the class' : 'A draft'}${hands}.` : '' }
+}
+
+function nextBlocks(plan: Plan): Block[] {
+  const next = nextTests(plan).slice(0, MOST_NEXT).map(nextQuestion)
+  return next.length === 0
+    ? []
+    : [
+        { kind: 'heading', text: 'Next we could ask' },
+        { kind: 'list', items: next },
+      ]
+}
+
+function oddLine(plan: Plan, one: ReturnType<typeof oddResults>[number]): string {
+  const { status, reason } = one.reading
+  return `${oddWords(plan, one)}${status === 'set-aside' ? ` Set aside: ${reason}.` : ''}`
+}
+
+function oddBlocks(plan: Plan, record: LessonRecord): Block[] {
+  const odd = oddResults(plan, record)
+  if (odd.length === 0) return []
+  return [
+    { kind: 'heading', text: 'Odd readings' },
+    { kind: 'list', items: odd.map((one) => oddLine(plan, one)) },
+  ]
+}

@@ -1,0 +1,66 @@
+import { averageOf, evidenceOf, summarise, trendOf, type Evidence } from '../../evidence'
+import { activeConditions, measuredCard, type LessonRecord, type Plan } from '../../lesson'
+import { predictionsByGroup } from '../../predictions'
+import { resultsTable } from '../../record'
+import type { Block } from '../../reports'
+import { agreementSentence, GRADE_NAMES, gradeSentence } from '../evidence'
+import { AVERAGE_WORDS } from '../graphs'
+import { conditionWithLetter, writeReading } from '../names'
+import { patternWords } from '../sureness'
+import { foresight } from '../results'
+import { writeFigure } from '../tables'
+
+/** The table of results, of the class or of one group. */
+export function resultsBlock(plan: Plan, record: LessonRecord, group?: string): Block[] {
+  const method = measuredCard(plan)?.method
+  if (!method) return []
+  const numeric = method.instrument === 'number'
+  const rows = resultsTable(plan, record.readings, group).map(({ condition, results }) => ({
+    condition,
+    summary: summarise(results),
+  }))
+  if (rows.every(({ summary }) => summary === undefined)) return []
+  const average = numeric ? plan.average : 'mean'
+  const middle = average === 'none' ? [] : [numeric ? AVERAGE_WORDS[average].name : 'Average']
+  return [
+    {
+      kind: 'table',
+      caption: 'Results',
+      head: [plan.kind === 'before-after' ? 'Change of each' : 'Condition', ...middle, 'Lowest to highest', 'Readings'],
+      figures: true,
+      rows: rows.map(({ condition, summary }) => {
+        const figure = summary && averageOf(summary, average)
+        return [
+          conditionWithLetter(plan, condition),
+          ...(average === 'none' ? [] : [figure === undefined ? '–' : writeFigure(plan, figure, method.unit)]),
+          summary
+            ? `${writeReading(plan, summary.lowest, numeric ? 'count' : method.unit)} to ${writeReading(plan, summary.highest, method.unit)}`
+            : '–',
+          String(summary?.count ?? 0),
+        ]
+      }),
+    },
+  ]
+}
+
+/** How sure, what pattern, and who foresaw it, in one paragraph. */
+export function sureWords(plan: Plan, record: LessonRecord): string {
+  const evidence = evidenceOf(plan, record)
+  if (!evidence || evidence.grade === 'nothing-yet') return ''
+  const orders = predictionsByGroup(plan, record.predictions).flatMap((one) => (one.stamped ? [one.stamped.order] : []))
+  const trend = trendOf(plan, record)
+  return [
+    `How sure: ${GRADE_NAMES[evidence.grade].toLowerCase()}.`,
+    gradeSentence(plan, evidence),
+    agreementSentence(plan, evidence),
+    trend && evidence.grade === 'clear' ? patternWords(plan, trend).text : '',
+    foresight(plan, evidence, orders),
+  ]
+    .filter(Boolean)
+    .join(' ')
+}
+
+/** Is there anything to show at all. */
+export function hasResults(plan: Plan, evidence: Evidence | undefined): boolean {
+  return activeConditions(plan).length > 0 && (evidence?.summaries.length ?? 0) > 0
+}

@@ -1,0 +1,61 @@
+import { SKILLS, type Report, type Skill } from '../../reports'
+import { dayWords } from '../kit'
+import { counted } from '../names'
+import { SKILL_WORDS } from './signs'
+
+/** One lesson as the overview of a term shows it. */
+export interface TermLesson {
+  id: string
+  title: string
+  className: string
+  date: string
+  question: string
+  kind: string
+  grade: string
+  conclusion: string
+  agreed: boolean
+  skills: Skill[]
+}
+
+/** What was investigated in a term, and which skills were practised how often. */
+export function termOverview(lessons: TermLesson[], title: string, under: string): Report {
+  const practised = SKILLS.map((skill) => ({ skill, times: lessons.filter(({ skills }) => skills.includes(skill)).length }))
+  const never = practised.filter(({ times }) => times === 0).map(({ skill }) => SKILL_WORDS[skill].toLowerCase())
+  return {
+    title,
+    under,
+    question: counted(lessons.length, 'investigation'),
+    blocks: [
+      {
+        kind: 'table',
+        caption: 'What was investigated',
+        head: ['Day', 'Class', 'Question', 'What the class found', 'How sure'],
+        figures: false,
+        rows: lessons.map(({ date, className, question, title: name, conclusion, agreed, grade }) => [
+          date === '' ? 'no day' : dayWords(date),
+          className,
+          question || name,
+          conclusion === '' ? 'no conclusion yet' : `${conclusion}${agreed ? '' : ' (a draft)'}`,
+          grade,
+        ]),
+      },
+      { kind: 'heading', text: 'Which skills were practised' },
+      {
+        kind: 'table',
+        caption: 'Skills',
+        head: ['Skill', 'Times', 'In'],
+        figures: false,
+        rows: practised.map(({ skill, times }) => [
+          SKILL_WORDS[skill],
+          String(times),
+          lessons
+            .flatMap(({ skills, title: name }) => (skills.includes(skill) ? [name || 'a lesson without a name'] : []))
+            .join('; ') || '–',
+        ]),
+      },
+      ...(never.length > 0 && lessons.length > 0
+        ? [{ kind: 'text' as const, text: `Not practised yet: ${never.join(', ')}.` }]
+        : []),
+    ],
+  }
+}

@@ -1,0 +1,67 @@
+import Joi from 'joi'
+import type { Calendar } from '../core/clock'
+import type { School, Thing } from '../core/kit'
+import { calendarSchema, heldSchema, thingFields } from './school'
+import { isoTime, uuid, whole } from './parts'
+
+/** A thing of the cupboard with all that happened to it. */
+export interface SavedThing extends Thing {
+  goneAt: string | null
+}
+
+export interface SavedMove {
+  thing: string
+  lesson: string | null
+  why: 'new' | 'corrected' | 'imported' | 'counted-back' | 'taken-out'
+  change: number
+  broken: number
+  stock: number
+  at: string
+}
+
+/** What a backup says besides its lessons; see docs/formats.md. */
+export interface LibraryFile {
+  format: string
+  version: number
+  savedAt: string
+  lessons: { id: string; archived: boolean }[]
+  cupboard: { things: SavedThing[]; moves: SavedMove[] }
+  calendars: { className: string; calendar: Calendar }[]
+  held: School['held']
+}
+
+const amount = Joi.number().min(-1e9).max(1e9).required()
+
+export const librarySchema = Joi.object<LibraryFile>({
+  format: Joi.string().valid('jolly-beaker-library').required(),
+  version: whole(1, 1000),
+  savedAt: isoTime,
+  lessons: Joi.array()
+    .items(Joi.object({ id: uuid, archived: Joi.boolean().required() }))
+    .max(5000)
+    .unique('id')
+    .required(),
+  cupboard: Joi.object({
+    things: Joi.array()
+      .items(Joi.object({ ...thingFields, goneAt: isoTime.allow(null) }))
+      .max(5000)
+      .unique('id')
+      .required(),
+    moves: Joi.array()
+      .items(
+        Joi.object({
+          thing: uuid,
+          lesson: uuid.allow(null),
+          why: Joi.string().valid('new', 'corrected', 'imported', 'counted-back', 'taken-out').required(),
+          change: amount,
+          broken: amount,
+          stock: amount,
+          at: isoTime,
+        }),
+      )
+      .max(200_000)
+      .required(),
+  }).required(),
+  calendars: Joi.array().items(calendarSchema).max(500).required(),
+  held: heldSchema,
+}).required()

@@ -1,0 +1,15 @@
+import { setResponseHeader } from 'h3'
+import { lessonRoute } from '../../../access/route'
+import { notFound } from '../../../access/refusal'
+import { loadLesson } from '../../../database/lessons'
+import { attachment } from '../../../lesson/attachment'
+import { lessonSpreadsheet } from '../../../lesson/spreadsheet'
+
+/** Results, readings and the plan as a spreadsheet. */
+export default lessonRoute({}, async ({ event, database, lesson }) => {
+  const whole = await loadLesson(database, lesson.id)
+  if (!whole) throw notFound('lesson')
+  setResponseHeader(event, 'content-type', 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet')
+  setResponseHeader(event, 'content-disposition', attachment(lesson.plan, 'xlsx'))
+  return lessonSpreadsheet(whole.lesson.plan, whole.record)
+})
