@@ -1,4 +1,4 @@
-import { EMPTY_RECORD, type LessonRecord, type Plan, type Reading } from '../core/lesson'
+import { EMPTY_RECORD, type Conclusion, type LessonRecord, type Plan, type Reading } from '../core/lesson'
 import { INVESTIGATIONS, planFrom } from '../library'
 
 /** Ids that count up: `counter('g')() // 'g1'` */
@@ -31,6 +31,23 @@ export function reading(change: Partial<Reading> = {}): Reading {
     supersedes: null,
     by: 'desk',
     at: '2026-03-12T10:55:00.000Z',
+    ...change,
+  }
+}
+
+const nextConclusion = counter('s')
+
+/** A wording of the class's sentence, or of a group's. */
+export function conclusion(change: Partial<Conclusion> = {}): Conclusion {
+  return {
+    id: nextConclusion(),
+    group: null,
+    from: null,
+    text: 'Kitchen roll came first with 61 mm.',
+    hands: null,
+    agreed: true,
+    by: 'desk',
+    at: '2026-03-12T11:20:00.000Z',
     ...change,
   }
 }

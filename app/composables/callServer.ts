@@ -20,6 +20,8 @@ const MOST_TO_CARRY_ON = 60_000
 interface CallOptions {
   method?: 'GET' | 'POST' | 'PUT' | 'DELETE'
   body?: unknown
+  /** A file that is the body itself. */
+  file?: Blob
   token?: string
   /** The page is going away: the browser carries the request on without it. Only for short bodies. */
   leaving?: boolean
@@ -28,14 +30,17 @@ interface CallOptions {
 }
 
 /** Calls a route of our own server. Throws a `ServerRefusal` with a message that can be shown as it is. */
-export async function callServer<T>(path: string, { method = 'GET', body, token, leaving, waited }: CallOptions = {}): Promise<T> {
+export async function callServer<T>(
+  path: string,
+  { method = 'GET', body, file, token, leaving, waited }: CallOptions = {},
+): Promise<T> {
   const headers: Record<string, string> = { accept: 'application/json' }
   if (body !== undefined) headers['content-type'] = 'application/json'
   if (token) headers.authorization = `Bearer ${token}`
   if (waited !== undefined) headers['x-waited-ms'] = String(Math.max(0, Math.round(waited)))
   const text = body === undefined ? undefined : JSON.stringify(body)
   const keepalive = leaving && (text?.length ?? 0) < MOST_TO_CARRY_ON
-  const response = await fetch(path, { method, headers, body: text, keepalive }).catch(() => {
+  const response = await fetch(path, { method, headers, body: file ?? text, keepalive }).catch(() => {
     throw new ServerRefusal(
       'away',
       'Jolly Beaker cannot be reached. What you entered is kept on this page; it is sent when it is back.',

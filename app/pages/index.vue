@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { restoredWords } from '~~/core/wording'
+import type { Restored } from '~~/server/lesson/library'
 import type { ShelfEntry } from '~~/server/lesson/shelf'
 
 useHead({ title: 'Jolly Beaker' })
@@ -65,14 +67,30 @@ async function setArchived(id: string, archived: boolean): Promise<void> {
   })
 }
 
+/** A lesson, a data package with a lesson in it, or a backup of the whole library. */
 async function openFile(): Promise<void> {
-  const text = await chooseTextFile('.json,application/json')
-  if (text === undefined) return
+  const file = await chooseFile('.json,.zip,application/json,application/zip')
+  if (!file) return
   await attempt(async () => {
+    const zipped = /\.zip$/i.test(file.name)
+    const { lessonOfPackage } = zipped ? await import('~~/core/formats') : { lessonOfPackage: () => undefined }
+    const text = zipped ? lessonOfPackage(new Uint8Array(await file.arrayBuffer())) : await file.text()
+    if (text === undefined) return restore(file)
     const { id } = await callServer<{ id: string }>('/api/lessons/open', { method: 'POST', body: { text } })
     await navigateTo(`/lesson/${id}/plan`)
   })
 }
+
+async function restore(file: File): Promise<void> {
+  const answer = await callServer<Restored>('/api/library', { method: 'POST', file })
+  await load()
+  notices.done(restoredWords(answer))
+}
+
+const more = [
+  { label: 'Term overview', run: () => void navigateTo('/term') },
+  { label: 'Save everything as one file', run: () => void navigateTo('/api/library', { external: true }) },
+]
 
 async function attempt(work: () => Promise<void>): Promise<void> {
   await work().catch((error: unknown) => notices.trouble(messageOf(error)))
@@ -99,6 +117,7 @@ async function attempt(work: () => Promise<void>): Promise<void> {
         <NuxtLink to="/cupboard" class="button">Cupboard</NuxtLink>
         <button type="button" class="button" @click="openFile">Open a file</button>
         <button type="button" class="button main" @click="openChooser">New lesson</button>
+        <MoreMenu label="More for the shelf" :items="more" />
       </div>
     </header>
 

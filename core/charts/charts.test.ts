@@ -32,7 +32,7 @@ describe('resultsGraph', () => {
       ],
     })!
     expect(graph.kind).toBe('bars')
-    expect(graph.marks.map(({ letter, mean }) => [letter, mean])).toEqual([
+    expect(graph.marks.map(({ letter, average }) => [letter, average])).toEqual([
       ['A', 61],
       ['B', undefined],
       ['C', undefined],

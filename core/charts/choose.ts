@@ -23,7 +23,7 @@ export type GraphLoss =
   | 'places-are-no-amounts'
   | 'words-are-no-amounts'
   | 'order-of-tries'
-  | 'no-averages'
+  | 'averages-among-dots'
   | 'class-as-one'
   | 'bend-not-shown'
   | 'bend-not-believed'
@@ -73,20 +73,20 @@ function bestGraph(plan: Plan, record: LessonRecord): { best: GraphKind; reason:
 const OTHERS: Record<GraphKind, GraphChoice[]> = {
   bars: [
     { kind: 'by-group', loss: 'class-as-one' },
-    { kind: 'number-line', loss: 'no-averages' },
+    { kind: 'number-line', loss: 'averages-among-dots' },
     { kind: 'points', loss: 'nothing-between-kinds' },
   ],
   points: [
     { kind: 'curve', loss: 'bend-not-believed' },
     { kind: 'by-group', loss: 'class-as-one' },
     { kind: 'bars', loss: 'uneven-steps' },
-    { kind: 'number-line', loss: 'no-averages' },
+    { kind: 'number-line', loss: 'averages-among-dots' },
   ],
   curve: [
     { kind: 'points', loss: 'bend-not-shown' },
     { kind: 'by-group', loss: 'class-as-one' },
     { kind: 'bars', loss: 'uneven-steps' },
-    { kind: 'number-line', loss: 'no-averages' },
+    { kind: 'number-line', loss: 'averages-among-dots' },
   ],
   lines: [
     { kind: 'bars', loss: 'what-happened-between' },
@@ -102,7 +102,7 @@ const OTHERS: Record<GraphKind, GraphChoice[]> = {
   tries: [
     { kind: 'bars', loss: 'order-of-tries' },
     { kind: 'by-group', loss: 'class-as-one' },
-    { kind: 'number-line', loss: 'no-averages' },
+    { kind: 'number-line', loss: 'averages-among-dots' },
   ],
   'by-group': [],
 }

@@ -1,3 +1,4 @@
+import { mean } from 'simple-statistics'
 import { activeConditions, conditionValue, measuredCard, type LessonRecord, type Plan } from '../lesson'
 import { trialResults } from '../record'
 import { tLeaving } from './distributions'
@@ -41,8 +42,8 @@ export function trendOf(plan: Plan, record: LessonRecord): Trend | undefined {
 }
 
 /**
- * Slope, agreement and shape of results over numbers. A curve whose turning point lies within the range, with tested numbers on both sides, is a
- * peak or a dip; otherwise it levels off or speeds up.
+ * Slope, agreement and shape of results over numbers. A curve whose turning point lies within the range, and whose readings turn
+ * there, too, is a peak or a dip; otherwise it levels off or speeds up.
  * @param points     kept readings, one point each
  * @param resolution the instrument's mark: the wobble is never taken smaller than a mark's own
  * @returns undefined with fewer than three different numbers
@@ -54,7 +55,7 @@ export function findTrend(points: Point[], resolution: number): Trend | undefine
   const shapes = shapesOf(points)
   const shape = simplestShape(shapes)
   const slope = theilSen(points)!
-  const turn = turnWithin(shape, levels)
+  const turn = turnWithin(shape, points, levels)
   return {
     pattern: patternOf(shape, turn, levels),
     rising: shape.at(levels.at(-1)!) >= shape.at(levels[0]!),
@@ -91,11 +92,15 @@ export function foretell({ shape, from, to, resolution }: Trend, x: number): For
   return { value, low: value - reach, high: value + reach, outside: x < from || x > to }
 }
 
-function turnWithin({ shape, coefficients }: ShapeFit, levels: number[]): number | undefined {
+/** Where the curve turns, if the readings turn there too: the highest (or the lowest) average must not be the first or the last. */
+function turnWithin({ shape, coefficients }: ShapeFit, points: Point[], levels: number[]): number | undefined {
   const [, line = 0, bend = 0] = coefficients
   if (shape !== 'curved' || bend === 0) return undefined
   const turn = -line / (2 * bend)
-  return turn > levels[0]! && turn < levels.at(-1)! ? turn : undefined
+  if (turn <= levels[0]! || turn >= levels.at(-1)!) return undefined
+  const averages = levels.map((level) => mean(points.filter(({ x }) => x === level).map(({ y }) => y)))
+  const extreme = averages.indexOf(bend < 0 ? Math.max(...averages) : Math.min(...averages))
+  return extreme > 0 && extreme < levels.length - 1 ? turn : undefined
 }
 
 function patternOf({ shape, coefficients, at }: ShapeFit, turn: number | undefined, levels: number[]): Pattern {

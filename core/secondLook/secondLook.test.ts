@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { counter, emptyRecord, recordOf, reading, soakUpPlan } from '../../test/soakUp'
+import { conclusion, counter, emptyRecord, recordOf, reading, soakUpPlan } from '../../test/soakUp'
 import { demoLessons } from '../../library/demo'
 import {
   emptyPlan,
@@ -144,11 +144,7 @@ describe('secondLook', () => {
     ['two-in-one-place', soakUpPlan(), { ...emptyRecord, readings: [reading(), reading()] }],
     ['homeless', soakUpPlan(), { ...emptyRecord, readings: [reading({ repeat: 5 })] }],
     ['wrong-kind-of-unit', soakUpPlan(), { ...emptyRecord, readings: [reading({ unit: 'g' })] }],
-    [
-      'conclusion-doubt',
-      finished.plan,
-      { ...finished.record, conclusions: [{ id: 'c', text: 'It makes no difference.', hands: null, agreed: true, at: '' }] },
-    ],
+    ['conclusion-doubt', finished.plan, { ...finished.record, conclusions: [conclusion({ text: 'It makes no difference.' })] }],
   ]
 
   it.each(cases)(

@@ -1,3 +1,5 @@
+import { sentenceCase } from './evidence'
+import { counted, list } from './names'
 import { CUPBOARD_COLUMNS, type CsvProblem, type CupboardProblem, type FileProblem } from '../formats'
 
 /** Why a lesson file was not opened, and what to do. Nothing has changed when this is said. */
@@ -75,4 +77,26 @@ export function cupboardProblemWords({ code, line, column, detail }: CupboardPro
     case 'bad-number':
       return `Line ${line}, ${column}: “${detail}” is not a number that fits.`
   }
+}
+
+/** What a backup brought back. `'12 lessons are back, 3 were here already.'` */
+export function restoredWords({
+  added,
+  alreadyThere,
+  beside,
+  things,
+}: {
+  added: number
+  alreadyThere: number
+  beside: number
+  things: number
+}): string {
+  const parts = [
+    added > 0 && `${counted(added, 'lesson')} ${added === 1 ? 'is' : 'are'} back`,
+    beside > 0 &&
+      `${counted(beside, 'lesson')} changed since ${beside === 1 ? 'stands' : 'stand'} beside ${beside === 1 ? 'its' : 'their'} saved form`,
+    alreadyThere > 0 && `${counted(alreadyThere, 'lesson')} ${alreadyThere === 1 ? 'was' : 'were'} here already`,
+    things > 0 && `${counted(things, 'thing')} of the cupboard came back`,
+  ].filter((part): part is string => part !== false)
+  return parts.length === 0 ? 'There was nothing in it that is not here.' : `${sentenceCase(list(parts))}.`
 }

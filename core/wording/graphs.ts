@@ -52,7 +52,7 @@ const LOSS_WORDS: Record<GraphLoss, string> = {
   'places-are-no-amounts': 'A bar makes an amount of a place: third is not three times first.',
   'words-are-no-amounts': 'A bar makes an amount of a word: wet is not three times dry.',
   'order-of-tries': 'That each try grew from the one before is no longer seen.',
-  'no-averages': 'The averages are not drawn: the gap between them has to be guessed.',
+  'averages-among-dots': 'The averages are small marks among the dots, and no bar shows how many times as much one is.',
   'class-as-one': 'The class’s own averages are not drawn; what all groups share is harder to see.',
   'bend-not-shown': 'A line from average to average hides the bend, and every wobble becomes a corner.',
   'bend-not-believed': 'The numbers do not show a bend that could be told from wobble; a curve pretends one.',

@@ -126,7 +126,7 @@ describe('what is found', () => {
     expect(gradeSentence(race, evidence)).toBe('The order stands out: luck alone would hardly make one like it.')
     expect(gapSentence(race, evidence.spread!)).toBe('Kitchen roll came in 3.0 places before card, on average.')
     const graph = resultsGraph(race, { ...EMPTY_RECORD, readings: rows })!
-    expect([graph.kind, graph.dots.length, graph.lines]).toEqual(['dots', 16, []])
+    expect([graph.kind, graph.dots.length, graph.lines]).toEqual(['places', 16, []])
   })
 
   it('over time draws a line a jar over its moments, and says it to those who do not see it', () => {
@@ -142,7 +142,7 @@ describe('what is found', () => {
     ])
     expect(graph.across!.to).toBeGreaterThanOrEqual(9)
     expect(chartWords(own, graph)).toMatch(
-      /^Lines of the averages\. A windowsill: day 0 0\.0\u202fmm and day 2 10\.0\u202fmm; B dark cupboard/,
+      /^Lines over time\. Averages: A windowsill: day 0 0\.0\u202fmm and day 2 10\.0\u202fmm; B dark cupboard/,
     )
   })
 

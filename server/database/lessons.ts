@@ -75,6 +75,7 @@ export async function listLessons(database: Database): Promise<{ lesson: StoredL
     records.get(id)!.predictions = await listPredictions(database, id)
     records.get(id)!.conclusions = await listConclusions(database, id)
     records.get(id)!.remarks = await listRemarks(database, id)
+    records.get(id)!.observations = await listObservations(database, id)
   }
   return rows.map((row) => ({ lesson: toLesson(row), record: records.get(row.id)! }))
 }

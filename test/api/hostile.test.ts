@@ -103,7 +103,7 @@ describe('whatever is thrown at it', () => {
       ],
       [
         `/api/lessons/${lesson.id}/conclusions`,
-        { id: randomUUID(), text: 'x', hands: null, agreed: false },
+        { id: randomUUID(), group: null, from: null, text: 'x', hands: null, agreed: false },
         ['text', 'hands', 'agreed'],
       ],
     ]

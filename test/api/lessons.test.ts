@@ -90,7 +90,14 @@ describe('the lesson file', () => {
     await call('POST', `/api/lessons/${id}/readings`, { readings: [first, mended] })
     const said = prediction(plan, { group: plan.groups[1]!.id, reason: 'it is the fluffiest' })
     await call('POST', `/api/lessons/${id}/predictions`, said)
-    await call('POST', `/api/lessons/${id}/conclusions`, { id: randomUUID(), text: 'We cannot tell yet.', hands: 20, agreed: true })
+    await call('POST', `/api/lessons/${id}/conclusions`, {
+      id: randomUUID(),
+      group: null,
+      from: null,
+      text: 'We cannot tell yet.',
+      hands: 20,
+      agreed: true,
+    })
 
     const file = await call<LessonFile>('GET', `/api/lessons/${id}/file`)
     expect(file.headers.get('content-disposition')).toBe('attachment; filename="Soak-up-strips.beaker.json"')

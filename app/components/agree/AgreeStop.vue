@@ -49,7 +49,9 @@ async function keep(agreed: boolean): Promise<void> {
     <div class="stop-head">
       <h2>Agree</h2>
       <p class="soft">One sentence the whole class can defend.</p>
-      <PrintMenu class="print" :names="['report', 'group-report', 'poster-a3', 'poster-4a4', 'teacher-notes']" />
+      <span class="print">
+        <PrintMenu :names="['report', 'group-report', 'poster-a3', 'poster-4a4', 'teacher-notes']" />
+      </span>
     </div>
     <QuestionLine :plan="plan" class="asked" />
     <div v-if="!evidence || evidence.grade === 'nothing-yet'" class="empty-note">

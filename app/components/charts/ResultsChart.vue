@@ -21,27 +21,16 @@ use([
   AriaComponent,
   SVGRenderer,
 ])
-const props = defineProps<{ plan: Plan; record: LessonRecord; big?: boolean; dark?: boolean; paper?: boolean }>()
+const props = defineProps<{ plan: Plan; record: LessonRecord; big?: boolean; dark?: boolean }>()
 const graph = computed(() => resultsGraph(props.plan, props.record))
 const option = computed(
-  () =>
-    graph.value &&
-    chartOption(props.plan, graph.value, { big: props.big ?? false, dark: props.dark ?? false, paper: props.paper ?? false }),
+  () => graph.value && chartOption(props.plan, graph.value, { big: props.big ?? false, dark: props.dark ?? false, paper: false }),
 )
-const chart = ref<InstanceType<typeof VChart>>()
-
-/** The graph as it stands, as one SVG document. */
-function toSvg(): string {
-  const address = chart.value?.getDataURL({ type: 'svg' }) ?? ''
-  return decodeURIComponent(address.slice(address.indexOf(',') + 1))
-}
-defineExpose({ toSvg })
 </script>
 
 <template>
   <div v-if="graph && option" class="results-chart" role="img" :aria-label="chartWords(plan, graph)">
     <VChart
-      ref="chart"
       :option="option"
       :update-options="{ notMerge: true }"
       :init-options="{ renderer: 'svg' }"

@@ -267,8 +267,8 @@ function overMoments(pen: Pen): EChartsOption {
   const { graph, plan, text, ink, big, paper, line } = pen
   const names = graph.kind === 'pairs' ? ['before', 'after'] : []
   return {
-    legend: graph.lines.length > 1 ? { textStyle: text, top: 0, right: 10 } : undefined,
-    grid: { ...roomFor(pen), bottom: big ? 46 : 30, right: big ? 60 : 40 },
+    legend: graph.lines.length > 1 ? { textStyle: text, bottom: 0, left: 'center', itemGap: big ? 26 : 14 } : undefined,
+    grid: { ...roomFor(pen), bottom: (big ? 46 : 30) + legendRoom(pen), right: big ? 60 : 40 },
     xAxis: graph.across
       ? { ...valueAxis(pen, graph.across, axisTitles(plan).across), nameLocation: 'middle', nameGap: big ? 48 : 28 }
       : {
@@ -309,4 +309,11 @@ function overMoments(pen: Pen): EChartsOption {
       readingsSeries(pen, graph.dots),
     ],
   }
+}
+
+/** Room for the legend under the graph, by how much its names take. */
+function legendRoom({ graph, size, big }: Pen): number {
+  if (graph.lines.length < 2) return 0
+  const letters = graph.lines.reduce((sum, { name }) => sum + name.length + 8, 0)
+  return Math.ceil(letters / (big ? 80 : 95)) * size * 1.6 + 6
 }

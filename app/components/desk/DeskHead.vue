@@ -5,7 +5,6 @@ import type { SaveState } from '~/stores/lesson'
 /** Name, class and day of the lesson, whether all is saved, and the ways out: board, print, files. */
 defineEmits<{ board: []; keys: [] }>()
 const lesson = useLesson()
-const notices = useNotices()
 const plan = computed(() => lesson.plan!)
 const when = computed(() => [plan.value.date && writeDay(plan.value.date), plan.value.clock.start].filter(Boolean).join(', '))
 const SAVED: Record<SaveState, string> = {
@@ -16,22 +15,7 @@ const SAVED: Record<SaveState, string> = {
   refused: 'not saved: see below',
 }
 const next = computed(() => lesson.readiness?.next)
-
-async function importTable(): Promise<void> {
-  const text = await chooseTextFile('.csv,.tsv,.txt,text/csv')
-  if (text === undefined) return
-  try {
-    const answer = await callServer<{ added: number; alreadyThere: number }>(`/api/lessons/${lesson.id}/readings.csv`, {
-      method: 'POST',
-      body: { text },
-    })
-    notices.done(
-      `${answer.added} readings taken in${answer.alreadyThere > 0 ? `, ${answer.alreadyThere} were there already` : ''}.`,
-    )
-  } catch (error) {
-    notices.trouble(messageOf(error))
-  }
-}
+const importing = ref(false)
 </script>
 
 <template>
@@ -66,12 +50,15 @@ async function importTable(): Promise<void> {
           </li>
           <li><a class="button quiet" :href="`/api/lessons/${lesson.id}/file`">Save the lesson as a file</a></li>
           <li><a class="button quiet" :href="`/api/lessons/${lesson.id}/readings.csv`">Readings as a table (CSV)</a></li>
-          <li><button type="button" class="button quiet" @click="importTable">Take readings in from CSV</button></li>
+          <li><a class="button quiet" :href="`/api/lessons/${lesson.id}/spreadsheet`">Results as a spreadsheet (XLSX)</a></li>
+          <li><a class="button quiet" :href="`/api/lessons/${lesson.id}/package`">Data package (zip)</a></li>
+          <li><button type="button" class="button quiet" @click="importing = true">Take readings in from a table</button></li>
           <li><button type="button" class="button quiet" @click="$emit('keys')">Keys</button></li>
         </ul>
       </VMenu>
       <span v-if="next" class="sr-only">Next: {{ STOP_NAMES[next] }}</span>
     </div>
+    <LazyImportDialog v-if="importing" v-model="importing" />
   </header>
 </template>
 
@@ -111,6 +98,7 @@ async function importTable(): Promise<void> {
 }
 .menu {
   display: grid;
+  grid-template-columns: 1fr 1fr;
   padding: 8px;
 }
 .menu .button {

@@ -2,15 +2,17 @@
 import { reportHtml, reportMarkdown } from '~~/core/formats'
 import type { LessonRecord, Plan } from '~~/core/lesson'
 import type { Report } from '~~/core/reports'
-import type ResultsChartType from '~/components/charts/ResultsChart.vue'
 
 /** A report on paper, and as a file: one HTML document, or Markdown. */
-const ResultsChart = defineAsyncComponent(() => import('~/components/charts/ResultsChart.vue'))
+const PaperChart = defineAsyncComponent(() => import('~/components/charts/PaperChart.vue'))
 const props = defineProps<{ report: Report; plan?: Plan; record?: LessonRecord }>()
-const drawn = ref<InstanceType<typeof ResultsChartType>[]>([])
 
-function saveHtml(): void {
-  saveFile(fileNameOf(props.report.title, 'html'), reportHtml(props.report, drawn.value[0]?.toSvg()), 'text/html')
+async function saveHtml(): Promise<void> {
+  const { svgOf } = await import('~/components/charts/pictureOf')
+  const { plan, record, report } = props
+  const surface = { big: false, dark: false, paper: false }
+  const chart = plan && record ? svgOf(plan, record, surface, { width: 760, height: 380 }) : undefined
+  saveFile(fileNameOf(report.title, 'html'), reportHtml(report, chart), 'text/html')
 }
 function saveMarkdown(): void {
   saveFile(fileNameOf(props.report.title, 'md'), reportMarkdown(props.report), 'text/markdown')
@@ -59,7 +61,7 @@ function saveMarkdown(): void {
         </tbody>
       </table>
       <div v-else-if="block.kind === 'chart' && plan && record" class="chart keep-together">
-        <ResultsChart ref="drawn" paper :plan="plan" :record="record" />
+        <PaperChart :plan="plan" :record="record" />
       </div>
       <div v-else-if="block.kind === 'quote'" class="quote keep-together">
         <p>{{ block.text || ' ' }}</p>
@@ -125,8 +127,7 @@ ul {
   list-style: disc;
 }
 .chart {
-  height: 64mm;
-  margin: 1mm 0;
+  margin: 2mm 0;
 }
 h2 {
   margin-top: 2mm;

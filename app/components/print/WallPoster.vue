@@ -6,7 +6,7 @@ import { GRADE_NAMES, list, question, variableWords } from '~~/core/wording'
 import { resultsBlock, sureWords } from '~~/core/wording/reports'
 
 /** The investigation for the wall: on one A3 sheet, or on four A4 sheets to be joined. */
-const ResultsChart = defineAsyncComponent(() => import('~/components/charts/ResultsChart.vue'))
+const PaperChart = defineAsyncComponent(() => import('~/components/charts/PaperChart.vue'))
 const props = defineProps<{ plan: Plan; record: LessonRecord; sheets: 'a3' | 'four-a4' }>()
 const QUARTERS = ['top left', 'top right', 'bottom left', 'bottom right']
 const evidence = computed(() => evidenceOf(props.plan, props.record))
@@ -39,7 +39,7 @@ const table = computed(() => resultsBlock(props.plan, props.record)[0])
               <dt>{{ words.kept }}</dt>
               <dd>{{ list(keptFactors(plan).map(({ name }) => name)) || '…' }}</dd>
             </dl>
-            <div class="graph"><ResultsChart paper big :plan="plan" :record="record" /></div>
+            <div class="graph"><PaperChart :plan="plan" :record="record" :width="620" :height="560" /></div>
           </div>
           <table v-if="table?.kind === 'table'">
             <thead>
@@ -173,14 +173,6 @@ td:first-child {
 }
 .conclusion .hands {
   font-size: 1em;
-}
-@media print {
-  .a3 .page {
-    page: poster-a3;
-  }
-  .four-a4 .page {
-    page: poster-quarter;
-  }
 }
 @media screen {
   .page {

@@ -2,14 +2,12 @@
 import { graphChoices, resultsGraph } from '~~/core/charts'
 import type { GraphKind, LessonRecord, Plan } from '~~/core/lesson'
 import { GRAPH_NAMES, graphLoss, graphReason } from '~~/core/wording'
-import type ResultsChartType from '~/components/charts/ResultsChart.vue'
 
 /** The right graph and why; any other can be chosen, and what it loses is said. */
 const ResultsChart = defineAsyncComponent(() => import('~/components/charts/ResultsChart.vue'))
 const props = defineProps<{ plan: Plan; record: LessonRecord }>()
 const lesson = useLesson()
 const notices = useNotices()
-const drawn = ref<InstanceType<typeof ResultsChartType>>()
 const asTable = ref(false)
 const choices = computed(() => graphChoices(props.plan, props.record))
 const graph = computed(() => resultsGraph(props.plan, props.record))
@@ -18,14 +16,21 @@ const chosen = computed(() => choices.value.choices.find(({ kind }) => kind === 
 function choose(kind: GraphKind): void {
   lesson.edit((draft) => (draft.graph = kind === choices.value.best ? null : kind))
 }
-function saveSvg(): void {
-  if (drawn.value) saveFile(fileNameOf(`${props.plan.title} graph`, 'svg'), drawn.value.toSvg(), 'image/svg+xml')
+const DESK = { big: false, dark: false, paper: false }
+const SLIDE = { big: true, dark: false, paper: false }
+
+async function saveSvg(): Promise<void> {
+  const { svgOf } = await import('~/components/charts/pictureOf')
+  const svg = svgOf(props.plan, props.record, DESK, { width: 900, height: 480 })
+  if (svg === undefined) return notices.trouble('There is no graph to save yet.')
+  saveFile(fileNameOf(`${props.plan.title} graph`, 'svg'), svg, 'image/svg+xml')
 }
 async function savePng(): Promise<void> {
-  const { pngOf } = await import('~/components/charts/pngOf')
-  const address = pngOf(props.plan, props.record)
-  if (!address) return notices.trouble('There is no graph to save yet.')
-  saveFile(fileNameOf(`${props.plan.title} graph`, 'png'), await (await fetch(address)).blob())
+  const { pngOf } = await import('~/components/charts/pictureOf')
+  const address = pngOf(props.plan, props.record, SLIDE, { width: 1600, height: 900 })
+  if (address === undefined) return notices.trouble('There is no graph to save yet.')
+  const bytes = Uint8Array.from(atob(address.slice(address.indexOf(',') + 1)), (letter) => letter.charCodeAt(0))
+  saveFile(fileNameOf(`${props.plan.title} graph`, 'png'), new Blob([bytes], { type: 'image/png' }))
 }
 </script>
 
@@ -57,7 +62,7 @@ async function savePng(): Promise<void> {
     <p v-else class="soft">{{ graphReason(plan, choices.reason) }}</p>
     <GraphTable v-if="asTable && graph" :plan="plan" :graph="graph" />
     <div v-show="!asTable" class="chart" :class="{ tall: graph?.kind === 'by-group' && plan.groups.length > 4 }">
-      <ResultsChart ref="drawn" :plan="plan" :record="record" />
+      <ResultsChart :plan="plan" :record="record" />
     </div>
   </section>
 </template>

@@ -39,6 +39,9 @@ function figure(row: (typeof rows.value)[number]): string {
   const average = row.summary && averageOf(row.summary, numeric.value ? props.plan.average : 'mean')
   return average === undefined ? '–' : writeFigure(props.plan, average, unit.value)
 }
+/** Where a trial is read several times its result is listed, and of the readings only what was set aside. */
+const listed = (row: (typeof rows.value)[number]) =>
+  several.value ? row.readings.filter(({ status }) => status === 'set-aside') : row.readings
 const setAverage = (way: AverageWay) => lesson.edit((draft) => (draft.average = way))
 const setDigits = (to: string) => lesson.edit((draft) => (draft.averageTo = to === 'mark' ? 'mark' : 'one-more'))
 </script>
@@ -80,7 +83,7 @@ const setDigits = (to: string) => lesson.edit((draft) => (draft.averageTo = to =
         <thead>
           <tr>
             <th scope="col">{{ several ? 'Result of each' : 'Condition' }}, in {{ unitOf(unit).symbol || 'counts' }}</th>
-            <th scope="col">Readings</th>
+            <th scope="col">{{ several ? 'Each result' : 'Readings' }}</th>
             <th v-if="averageTitle || !numeric" scope="col" class="figure">{{ numeric ? averageTitle : 'Average' }}</th>
             <template v-if="unit !== 'words'">
               <th scope="col" class="figure">Lowest to highest</th>
@@ -93,7 +96,10 @@ const setDigits = (to: string) => lesson.edit((draft) => (draft.averageTo = to =
           <tr v-for="row in rows" :key="row.condition">
             <th scope="row"><ConditionName :id="row.condition" :plan="plan" /></th>
             <td class="readings">
-              <template v-for="(reading, place) in row.readings" :key="reading.id">
+              <template v-if="several && row.results.length > 0">{{
+                row.results.map((value) => writeReading(plan, value, 'count')).join(', ')
+              }}</template>
+              <template v-for="(reading, place) in listed(row)" :key="reading.id">
                 <s v-if="reading.status === 'set-aside'" :title="`set aside: ${reading.reason}`">{{
                   writeReading(plan, reading.value, reading.unit)
                 }}</s>
@@ -102,7 +108,7 @@ const setDigits = (to: string) => lesson.edit((draft) => (draft.averageTo = to =
                 }}</span>
                 <small v-if="reading.status === 'set-aside'" class="why"> ({{ reading.reason }})</small>
                 <small v-if="reading.moment && momentOf(plan, reading.moment)"> {{ momentWords(plan, reading.moment) }}</small>{{
-                  place < row.readings.length - 1 ? ', ' : ''
+                  place < listed(row).length - 1 ? ', ' : ''
                 }}
               </template>
               <span v-if="row.readings.length === 0" class="soft">no readings yet</span>

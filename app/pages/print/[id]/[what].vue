@@ -45,7 +45,13 @@ const more = computed(() => {
   if (KIT.includes(what.value)) return { school: school.value }
   return what.value === 'planning-blank' ? { blank: true } : {}
 })
+/** Posters have sheets of their own. */
+const SHEETS: Partial<Record<PrintoutName, string>> = {
+  'poster-a3': '@page { size: A3 portrait; margin: 12mm; }',
+  'poster-4a4': '@page { size: A4 portrait; margin: 8mm; }',
+}
 useHead({
+  style: () => (SHEETS[what.value] === undefined ? [] : [SHEETS[what.value]!]),
   title: () => `${PRINTOUTS[what.value].name} · ${whole.value?.lesson.plan.title || 'Lesson'}`,
 })
 

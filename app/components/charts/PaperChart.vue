@@ -1,0 +1,37 @@
+<script setup lang="ts">
+import { resultsGraph } from '~~/core/charts'
+import type { LessonRecord, Plan } from '~~/core/lesson'
+import { chartWords } from '~~/core/wording'
+import { svgOf } from './pictureOf'
+
+/** The results graph for paper: drawn once at a size of its own, so that it fits whatever sheet it is printed on. */
+const props = withDefaults(defineProps<{ plan: Plan; record: LessonRecord; width?: number; height?: number }>(), {
+  width: 760,
+  height: 330,
+})
+const place = ref<HTMLElement>()
+const graph = computed(() => resultsGraph(props.plan, props.record))
+const svg = computed(() =>
+  svgOf(props.plan, props.record, { big: false, dark: false, paper: true }, { width: props.width, height: props.height }),
+)
+watchEffect(
+  () => {
+    if (!place.value || svg.value === undefined) return
+    const drawn = new DOMParser().parseFromString(svg.value, 'image/svg+xml').documentElement
+    place.value.replaceChildren(document.importNode(drawn, true))
+  },
+  { flush: 'post' },
+)
+</script>
+
+<template>
+  <div v-if="graph" ref="place" class="paper-chart" role="img" :aria-label="chartWords(plan, graph)" />
+</template>
+
+<style scoped>
+.paper-chart :deep(svg) {
+  display: block;
+  width: 100%;
+  height: auto;
+}
+</style>

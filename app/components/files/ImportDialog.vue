@@ -1,0 +1,238 @@
+<script setup lang="ts">
+import { COLUMN_ROLES, hasHeading, matchColumns, readImport, type ColumnMatch } from '~~/core/formats'
+import { activeConditions, measuredCard, momentsOf } from '~~/core/lesson'
+import { NUMBER_UNITS, unitOf, type UnitCode } from '~~/core/quantity'
+import { conditionWithLetter, counted, importedWords, ROLE_WORDS, skipWords } from '~~/core/wording'
+
+/** A foreign table of readings: what each column holds, and what would be taken in and what not and why, before anything is written. */
+const open = defineModel<boolean>({ required: true })
+const lesson = useLesson()
+const notices = useNotices()
+const plan = computed(() => lesson.plan!)
+const name = ref('')
+const rows = shallowRef<string[][]>([])
+const matches = ref<ColumnMatch[]>([])
+const group = ref<string | null>(null)
+const unit = ref<UnitCode>('count')
+const busy = ref(false)
+const MOST_SHOWN = 60
+const OUR_OWN = ['id', 'supersedes', 'entered']
+
+const heading = computed(() => (hasHeading(plan.value, rows.value) ? (rows.value[0] ?? []) : []))
+const cells = computed(() =>
+  rows.value.length === 0
+    ? []
+    : readImport(plan.value, rows.value, { matches: matches.value, unit: unit.value, group: group.value }, lesson.record.readings),
+)
+const taken = computed(() => cells.value.filter(({ reading }) => reading !== undefined))
+const skipped = computed(() => cells.value.filter(({ skip }) => skip !== undefined))
+const groupMissing = computed(() => !matches.value.some(({ role }) => role === 'group'))
+const units = computed(() => {
+  const own = measuredCard(plan.value)?.method
+  return own?.instrument === 'number' ? NUMBER_UNITS.filter((code) => unitOf(code).dimension === unitOf(own.unit).dimension) : []
+})
+const roles = computed(() => COLUMN_ROLES.filter((role) => role !== 'moment' || momentsOf(plan.value).length > 1))
+
+async function choose(): Promise<void> {
+  const file = await chooseFile('.csv,.tsv,.txt,.xlsx,text/csv')
+  if (!file) return
+  try {
+    if (await takeOwn(file)) return
+    const { rows: found } = await callServer<{ rows: string[][] }>('/api/tables', {
+      method: 'POST',
+      body: { data: await asBase64(file) },
+    })
+    if (found.length === 0) return notices.trouble('There is nothing in this table. Choose another.')
+    name.value = file.name
+    rows.value = found
+    matches.value = matchColumns(plan.value, found)
+    unit.value = measuredCard(plan.value)?.method.unit ?? 'count'
+    group.value = null
+  } catch (error) {
+    notices.trouble(messageOf(error))
+  }
+}
+
+/** A table that was saved here has every row's own id: it is taken in as it is, set-aside and practice rows too. */
+async function takeOwn(file: File): Promise<boolean> {
+  if (!/\.(csv|tsv|txt)$/i.test(file.name)) return false
+  const text = await file.text()
+  const first = text.slice(0, 400).split('\n')[0]!.toLowerCase()
+  if (!OUR_OWN.every((column) => first.includes(column))) return false
+  const answer = await callServer<{ added: number; alreadyThere: number }>(`/api/lessons/${lesson.id}/readings.csv`, {
+    method: 'POST',
+    body: { text },
+  })
+  done(answer.added, answer.alreadyThere, 'were there already')
+  return true
+}
+
+async function takeIn(): Promise<void> {
+  busy.value = true
+  try {
+    const choices = { matches: matches.value, unit: unit.value, group: group.value }
+    const answer = await callServer<{ added: number; skipped: number }>(`/api/lessons/${lesson.id}/import`, {
+      method: 'POST',
+      body: { rows: rows.value, choices },
+    })
+    done(answer.added, answer.skipped, 'were passed over')
+  } catch (error) {
+    notices.trouble(messageOf(error))
+  } finally {
+    busy.value = false
+  }
+}
+function done(added: number, others: number, why: string): void {
+  notices.done(`${counted(added, 'reading')} taken in${others > 0 ? `, ${others} ${why}` : ''}.`)
+  open.value = false
+  rows.value = []
+}
+
+function setRole(column: number, value: string): void {
+  const [role, condition, repeat] = value.split('/') as [ColumnMatch['role'], string?, string?]
+  const own = { role, condition: condition || null, repeat: repeat ? Number(repeat) : null }
+  matches.value = matches.value.map((match, at) => (at === column ? own : match))
+}
+const valueOf = ({ role, condition, repeat }: ColumnMatch) => [role, condition ?? '', repeat ?? ''].join('/').replace(/\/+$/, '')
+/** A wide column keeps its repeat when it is offered again. */
+const wideOptions = (match: ColumnMatch) =>
+  activeConditions(plan.value).map(({ id }) => ({
+    value: valueOf({ role: 'value', condition: id, repeat: match.repeat }),
+    words: `result of ${conditionWithLetter(plan.value, id)}${match.repeat === null ? '' : `, repeat ${match.repeat}`}`,
+  }))
+</script>
+
+<template>
+  <AppDialog v-model="open" title="Take readings in from a table" :width="1000">
+    <div v-if="rows.length === 0" class="start">
+      <p>
+        A CSV file or a spreadsheet (XLSX), however its columns are called: one row a reading, or a column for each condition.
+        Decimal commas and units in the cells are understood. You see what is taken in before anything is written.
+      </p>
+      <button type="button" class="button main" @click="choose">Choose a table</button>
+    </div>
+    <template v-else>
+      <p>
+        <strong>{{ name }}</strong>: say what each column holds.
+      </p>
+      <div class="scroll" tabindex="0" role="group" aria-label="Columns of the table">
+        <table class="ruled columns">
+          <thead>
+            <tr>
+              <th v-for="(match, column) in matches" :key="column" scope="col">
+                <span>{{ heading[column] || `column ${column + 1}` }}</span>
+                <select
+                  class="box"
+                  :class="{ on: match.role !== 'skip' }"
+                  :aria-label="`Column ${heading[column] || column + 1} holds`"
+                  :value="valueOf(match)"
+                  @change="setRole(column, ($event.target as HTMLSelectElement).value)"
+                >
+                  <option v-for="role in roles" :key="role" :value="role">{{ ROLE_WORDS[role] }}</option>
+                  <option v-for="wide in wideOptions(match)" :key="wide.value" :value="wide.value">{{ wide.words }}</option>
+                </select>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="(row, place) in rows.slice(heading.length > 0 ? 1 : 0, 4)" :key="place">
+              <td v-for="(_, column) in matches" :key="column">{{ row[column] }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+      <div class="row choices">
+        <label v-if="groupMissing" class="row">
+          All rows belong to
+          <select v-model="group" class="box">
+            <option :value="null">choose a group</option>
+            <option v-for="one in plan.groups" :key="one.id" :value="one.id">{{ one.name }}</option>
+          </select>
+        </label>
+        <label v-if="units.length > 1" class="row">
+          Bare numbers are in
+          <select v-model="unit" class="box">
+            <option v-for="code in units" :key="code" :value="code">{{ unitOf(code).symbol }}</option>
+          </select>
+        </label>
+      </div>
+      <p role="status">
+        <strong>{{ counted(taken.length, 'reading') }}</strong> would be taken in, <strong>{{ skipped.length }}</strong> passed
+        over.
+      </p>
+      <div class="two">
+        <section>
+          <h3>Taken in</h3>
+          <ul class="list">
+            <li v-for="cell in taken.slice(0, MOST_SHOWN)" :key="`${cell.line}/${cell.column}`">
+              <span class="soft">line {{ cell.line }}</span> {{ importedWords(plan, cell) }}
+            </li>
+            <li v-if="taken.length > MOST_SHOWN" class="soft">and {{ taken.length - MOST_SHOWN }} more</li>
+          </ul>
+        </section>
+        <section>
+          <h3>Passed over, and why</h3>
+          <ul class="list">
+            <li v-for="cell in skipped.slice(0, MOST_SHOWN)" :key="`${cell.line}/${cell.column}`">
+              <span class="soft">line {{ cell.line }}</span> {{ skipWords(cell) }}
+            </li>
+            <li v-if="skipped.length > MOST_SHOWN" class="soft">and {{ skipped.length - MOST_SHOWN }} more</li>
+            <li v-if="skipped.length === 0" class="soft">nothing</li>
+          </ul>
+        </section>
+      </div>
+      <div class="row">
+        <button type="button" class="button main" :disabled="taken.length === 0 || busy" @click="takeIn">
+          Take {{ counted(taken.length, 'reading') }} in
+        </button>
+        <button type="button" class="button" @click="choose">Another table</button>
+      </div>
+    </template>
+  </AppDialog>
+</template>
+
+<style scoped>
+.start {
+  display: grid;
+  gap: 14px;
+  justify-items: start;
+}
+.columns th span {
+  display: block;
+  margin-bottom: 4px;
+  color: var(--ink);
+}
+.columns .box {
+  min-width: 150px;
+}
+.columns .on {
+  border-color: var(--green);
+  background: var(--green-light);
+}
+.choices {
+  gap: 6px 20px;
+  margin: 10px 0;
+}
+.choices .box {
+  width: auto;
+}
+.two {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 20px;
+  margin: 8px 0 14px;
+}
+h3 {
+  font-size: 16px;
+}
+.list {
+  max-height: 220px;
+  overflow: auto;
+  border: 1px solid var(--line);
+  border-radius: var(--corner);
+}
+.list li {
+  padding: 3px 10px;
+  border-bottom: 1px solid var(--line);
+}
+</style>
