@@ -62,6 +62,6 @@ export const librarySchema = Joi.object<LibraryFile>({
       .max(200_000)
       .required(),
   }).required(),
-  calendars: Joi.array().items(calendarSchema).max(500).required(),
+  calendars: Joi.array().items(calendarSchema.optional()).max(500).required(),
   held: heldSchema,
 }).required()

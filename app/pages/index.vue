@@ -190,7 +190,7 @@ async function attempt(work: () => Promise<void>): Promise<void> {
   margin-left: auto;
 }
 .find {
-  width: 190px;
+  width: 150px;
 }
 .board-top {
   display: flex;

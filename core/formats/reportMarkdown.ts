@@ -39,7 +39,8 @@ function blockMarkdown(block: Block, chart: string | undefined): string {
 /** One line of words that mean themselves. `plain('3 * 4\n<b>') // '3 \\* 4 \\<b>'` */
 function plain(text: string): string {
   return text
-    .replace(/\s+/g, ' ')
+    .replace(/[ \t\r\n]+/g, ' ')
     .trim()
     .replace(/[\\`*_<>#[\]]/g, '\\$&')
+    .replace(/^([-+]|\d+[.)])(?= )/, '\\$1')
 }

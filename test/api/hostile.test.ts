@@ -198,7 +198,7 @@ function fits(right: unknown, wrong: unknown, field: string): boolean {
   if (field === 'text' || (field === 'reason' && right === ''))
     return typeof wrong === 'string' && wrong.length <= 300 && !wrong.includes('\0')
   if (field === 'practice' || field === 'confirmed' || field === 'agreed') return typeof wrong === 'boolean'
-  if (field === 'hands' || field === 'supersedes') return wrong === null
+  if (['hands', 'supersedes'].includes(field) || right === null) return wrong === null
   if (field === 'value') return wrong === -1
   if (field === 'values') return JSON.stringify(wrong) === '{}'
   return field === 'entered' && typeof wrong === 'string' && wrong.length <= 60 && !wrong.includes('\0')

@@ -7,6 +7,7 @@ import { client, expect, joinStation, openStop, test } from './house'
 const PRINTOUTS = [
   ...['trays', 'labels', 'picking', 'shopping', 'getting-ready', 'count-back', 'rota', 'jobs'],
   ...['planning', 'planning-blank', 'slips', 'words', 'record', 'report'],
+  ...['squared', 'squared-blank', 'group-report', 'poster-a3', 'poster-4a4', 'teacher-notes'],
 ]
 const STOPS = ['wonder', 'plan', 'kit', 'clock', 'predict', 'test', 'results', 'agree']
 
@@ -43,9 +44,19 @@ test('axe finds nothing at the desk', async ({ page, baseURL }) => {
     await expectAccessible(page, stop)
     await expectNothingSticksOut(page, stop)
   }
+  for (const part of ['How sure', 'Table', 'Odd ones (2)', 'Predictions', 'By hand', 'Another class']) {
+    await page.goto(`/lesson/${lesson.id}/results`)
+    await page.getByRole('link', { name: part, exact: true }).click()
+    await expect(page.getByRole('main').getByRole('region').nth(1)).toBeVisible()
+    await expectAccessible(page, part)
+    await expectNothingSticksOut(page, part)
+  }
   await page.keyboard.press('?')
   await expect(page.getByRole('heading', { name: 'Keys' })).toBeVisible()
   await expectAccessible(page, 'keys')
+  await page.goto('/term')
+  await expect(page.getByRole('heading', { name: 'What we investigated' })).toBeVisible()
+  await expectAccessible(page, 'term')
   await page.goto('/cupboard')
   await expect(page.getByRole('heading', { name: 'Runs low' })).toBeVisible()
   await expectAccessible(page, 'cupboard')

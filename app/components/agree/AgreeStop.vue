@@ -78,7 +78,7 @@ async function keep(agreed: boolean): Promise<void> {
         />
         <ul v-if="doubts.length > 0" class="doubts" aria-live="polite">
           <li v-for="doubt in doubts" :key="doubt.code">
-            <strong>{{ doubtWordsOfConclusion(doubt, plan).title }}.</strong>
+            <strong>{{ doubtWordsOfConclusion(doubt, plan).title.replace(/[^?]$/, '$&.') }}</strong>
             {{ doubtWordsOfConclusion(doubt, plan).text }}
           </li>
         </ul>

@@ -7,7 +7,7 @@ import { svgOf } from './pictureOf'
 /** The results graph for paper: drawn once at a size of its own, so that it fits whatever sheet it is printed on. */
 const props = withDefaults(defineProps<{ plan: Plan; record: LessonRecord; width?: number; height?: number }>(), {
   width: 760,
-  height: 330,
+  height: 300,
 })
 const place = ref<HTMLElement>()
 const graph = computed(() => resultsGraph(props.plan, props.record))

@@ -42,19 +42,25 @@ const importing = ref(false)
         <template #activator="{ props }">
           <button type="button" class="button small" v-bind="props">Print and files</button>
         </template>
-        <ul class="menu sheet">
-          <li v-for="name in PRINTOUT_NAMES" :key="name">
-            <NuxtLink class="button quiet" :to="`/print/${lesson.id}/${name}`" target="_blank">{{
-              PRINTOUTS[name].label
-            }}</NuxtLink>
-          </li>
-          <li><a class="button quiet" :href="`/api/lessons/${lesson.id}/file`">Save the lesson as a file</a></li>
-          <li><a class="button quiet" :href="`/api/lessons/${lesson.id}/readings.csv`">Readings as a table (CSV)</a></li>
-          <li><a class="button quiet" :href="`/api/lessons/${lesson.id}/spreadsheet`">Results as a spreadsheet (XLSX)</a></li>
-          <li><a class="button quiet" :href="`/api/lessons/${lesson.id}/package`">Data package (zip)</a></li>
-          <li><button type="button" class="button quiet" @click="importing = true">Take readings in from a table</button></li>
-          <li><button type="button" class="button quiet" @click="$emit('keys')">Keys</button></li>
-        </ul>
+        <div class="menu sheet">
+          <h2>Print</h2>
+          <ul class="prints">
+            <li v-for="name in PRINTOUT_NAMES" :key="name">
+              <NuxtLink class="button quiet" :to="`/print/${lesson.id}/${name}`" target="_blank">{{
+                PRINTOUTS[name].label
+              }}</NuxtLink>
+            </li>
+          </ul>
+          <h2>Files</h2>
+          <ul class="prints">
+            <li><a class="button quiet" :href="`/api/lessons/${lesson.id}/file`">Save the lesson as a file</a></li>
+            <li><a class="button quiet" :href="`/api/lessons/${lesson.id}/package`">Data package (zip)</a></li>
+            <li><a class="button quiet" :href="`/api/lessons/${lesson.id}/spreadsheet`">Results as a spreadsheet (XLSX)</a></li>
+            <li><a class="button quiet" :href="`/api/lessons/${lesson.id}/readings.csv`">Readings as a table (CSV)</a></li>
+            <li><button type="button" class="button quiet" @click="importing = true">Take readings in from a table</button></li>
+            <li><button type="button" class="button quiet" @click="$emit('keys')">Keys</button></li>
+          </ul>
+        </div>
       </VMenu>
       <span v-if="next" class="sr-only">Next: {{ STOP_NAMES[next] }}</span>
     </div>
@@ -97,9 +103,18 @@ const importing = ref(false)
   font-weight: 700;
 }
 .menu {
+  padding: 8px;
+}
+.menu h2 {
+  padding: 4px 14px 0;
+  color: var(--soft);
+  font-family: var(--dense);
+  font-size: 14px;
+  font-weight: 600;
+}
+.prints {
   display: grid;
   grid-template-columns: 1fr 1fr;
-  padding: 8px;
 }
 .menu .button {
   width: 100%;

@@ -203,7 +203,7 @@ const wideOptions = (match: ColumnMatch) =>
   color: var(--ink);
 }
 .columns .box {
-  min-width: 150px;
+  min-width: 200px;
 }
 .columns .on {
   border-color: var(--green);

@@ -39,7 +39,7 @@ const table = computed(() => resultsBlock(props.plan, props.record)[0])
               <dt>{{ words.kept }}</dt>
               <dd>{{ list(keptFactors(plan).map(({ name }) => name)) || '…' }}</dd>
             </dl>
-            <div class="graph"><PaperChart :plan="plan" :record="record" :width="620" :height="560" /></div>
+            <div class="graph"><PaperChart :plan="plan" :record="record" :width="440" :height="430" /></div>
           </div>
           <table v-if="table?.kind === 'table'">
             <thead>

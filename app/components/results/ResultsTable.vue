@@ -51,7 +51,7 @@ const setDigits = (to: string) => lesson.edit((draft) => (draft.averageTo = to =
     <div class="row tools">
       <label class="row">
         <span class="soft">Of</span>
-        <select v-model="group" class="box">
+        <select v-model="group" class="box" aria-label="Whose table">
           <option :value="undefined">the class</option>
           <option v-for="one in plan.groups" :key="one.id" :value="one.id">{{ one.name }}</option>
         </select>

@@ -51,7 +51,8 @@ function offer(): void {
       <textarea ref="box" v-model="text" class="box" rows="4" maxlength="1000" placeholder="We found that …" />
     </label>
     <p v-if="doubt" class="doubt" aria-live="polite">
-      <strong>{{ doubtWordsOfConclusion(doubt, plan).title }}?</strong> {{ doubtWordsOfConclusion(doubt, plan).why }}
+      <strong>{{ doubtWordsOfConclusion(doubt, plan).title.replace(/[^?]$/, '$&.') }}</strong>
+      {{ doubtWordsOfConclusion(doubt, plan).why }}
     </p>
     <div class="row">
       <button type="button" class="button large" @click="emit('close')">Back</button>

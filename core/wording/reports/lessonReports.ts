@@ -42,7 +42,7 @@ export function groupReport(plan: Plan, record: LessonRecord, group: string): Re
   const seen = record.observations.filter((one) => one.group === group && one.text !== '').map(({ text }) => text)
   const odd = oddResults(plan, record).filter(({ reading }) => reading.group === group)
   const sentence = offersOf(plan, record.conclusions).find((one) => one.group === group)
-  const table = resultsBlock(plan, record, group)
+  const table = besideTheClass(plan, record, group)
   return {
     ...headOf(plan, `Group ${nameOfGroup(plan, group)}: ${plan.title || 'our test'}`),
     blocks: [
@@ -57,7 +57,7 @@ export function groupReport(plan: Plan, record: LessonRecord, group: string): Re
           ...methodRows(plan).slice(0, 3),
         ],
       },
-      ...(table.length > 0 ? [{ kind: 'heading' as const, text: 'What we measured' }, ...table] : []),
+      ...(table.length > 0 ? [{ kind: 'heading' as const, text: 'What we measured, beside the class' }, ...table] : []),
       ...(odd.length > 0 ? [{ kind: 'list' as const, items: odd.map((one) => oddLine(plan, one)) }] : []),
       ...(seen.length > 0
         ? [
@@ -66,7 +66,7 @@ export function groupReport(plan: Plan, record: LessonRecord, group: string): Re
           ]
         : []),
       { kind: 'heading', text: 'What the class found' },
-      ...resultsAndGraph(plan, record),
+      ...resultsAndGraph(plan, record).filter(({ kind }) => kind !== 'table'),
       { kind: 'heading', text: 'We say' },
       { kind: 'quote', text: sentence?.text ?? '', note: '' },
       { kind: 'heading', text: 'The class agreed' },
@@ -106,7 +106,10 @@ export function teacherNotes(plan: Plan, record: LessonRecord): Report {
         }),
       },
       { kind: 'heading', text: 'What the class practised' },
-      { kind: 'list', items: skillsOf(plan, record).map((skill) => SKILL_WORDS[skill]) },
+      {
+        kind: 'text',
+        text: `${list(skillsOf(plan, record).map((skill) => SKILL_WORDS[skill])) || 'Nothing that the record shows yet'}.`,
+      },
       { kind: 'heading', text: 'Results' },
       ...resultsAndGraph(plan, record),
       ...oddBlocks(plan, record),
@@ -146,6 +149,15 @@ function methodRows(plan: Plan): { term: string; text: string }[] {
       text: `${counted(plan.groups.length, 'group')}, each condition ${counted(plan.repeats, 'time')}.${before}`,
     },
   ]
+}
+
+/** A group's own table with the class's figures in a last column. */
+function besideTheClass(plan: Plan, record: LessonRecord, group: string): Block[] {
+  const [own] = resultsBlock(plan, record, group)
+  const [all] = resultsBlock(plan, record)
+  if (own?.kind !== 'table' || all?.kind !== 'table') return []
+  const figures = new Map(all.rows.map(([name = '', figure = '']) => [name, figure]))
+  return [{ ...own, head: [...own.head, 'The class'], rows: own.rows.map((row) => [...row, figures.get(row[0] ?? '') ?? '–']) }]
 }
 
 function resultsAndGraph(plan: Plan, record: LessonRecord): Block[] {

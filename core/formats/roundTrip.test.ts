@@ -1,0 +1,94 @@
+import fc from 'fast-check'
+import { unzipSync, strFromU8 } from 'fflate'
+import { describe, expect, it } from 'vitest'
+import { conclusion, counter, emptyRecord, reading, soakUpPlan } from '../../test/soakUp'
+import { INVESTIGATIONS, planFrom } from '../../library'
+import { AGES, AVERAGE_WAYS, GRAPH_KINDS, type LessonRecord, type Plan } from '../lesson'
+import { lessonFileSchema } from '../../schemas/record'
+import { lessonOfPackage, openLessonFile, strayReference, writeDataPackage, writeLessonFile } from '.'
+
+const AT = '2026-03-12T11:00:00.000Z'
+const uuid = (kind: number, place: number) =>
+  `00000000-0000-4000-8${String(kind).padStart(3, '0')}-${String(place).padStart(12, '0')}`
+const anyText = fc
+  .string({ unit: 'grapheme', maxLength: 60 })
+  .filter((text) => !text.includes('\0') && !/[\uD800-\uDFFF]/.test(text))
+const anyPlan: fc.Arbitrary<Plan> = fc
+  .record({
+    investigation: fc.constantFrom(...Object.keys(INVESTIGATIONS)),
+    title: anyText,
+    notes: anyText,
+    repeats: fc.integer({ min: 1, max: 6 }),
+    average: fc.constantFrom(...AVERAGE_WAYS),
+    averageTo: fc.constantFrom('mark' as const, 'one-more' as const),
+    graph: fc.option(fc.constantFrom(...GRAPH_KINDS)),
+    age: fc.constantFrom(...AGES),
+    well: anyText,
+  })
+  .map(({ investigation, well, ...change }) => {
+    const plan = planFrom(INVESTIGATIONS[investigation]!, 'Puffin', 26, counter('g'))
+    const retests = [{ group: 'g1', condition: plan.conditions[0]!.id, repeat: change.repeats + 1 }]
+    return { ...plan, ...change, retests, groupNotes: { g1: { well, next: '' } } }
+  })
+
+const anyLesson = anyPlan.chain((plan) =>
+  fc
+    .record({
+      values: fc.array(fc.double({ min: -1e6, max: 1e6, noNaN: true }), { maxLength: 8 }),
+      text: anyText.filter((text) => text.trim() !== ''),
+      hands: fc.option(fc.integer({ min: 0, max: 34 })),
+    })
+    .map(({ values, text, hands }): { plan: Plan; record: LessonRecord } => {
+      const condition = plan.conditions[0]!.id
+      const readings = values.map((value, place) =>
+        reading({
+          id: uuid(1, place),
+          condition,
+          value,
+          entered: String(value).slice(0, 60),
+          supersedes: place === 1 ? uuid(1, 0) : null,
+        }),
+      )
+      const conclusions = [
+        conclusion({ id: uuid(2, 0), group: 'g1', text, hands, agreed: false, by: 'station' }),
+        conclusion({ id: uuid(2, 1), from: uuid(2, 0), text }),
+      ]
+      const remarks = [{ id: uuid(3, 0), group: 'g2', list: 'wondered' as const, text: text.trim(), at: AT }]
+      return { plan, record: { ...emptyRecord, readings, conclusions, remarks } }
+    }),
+)
+
+describe('a lesson that goes out and comes back', () => {
+  it('is the same lesson, as a file and out of a data package', () => {
+    fc.assert(
+      fc.property(anyLesson, ({ plan, record }) => {
+        const file = writeLessonFile(plan, record, [], AT)
+        for (const text of [JSON.stringify(file, null, 1), lessonOfPackage(writeDataPackage(file))!]) {
+          const opened = openLessonFile(text)
+          const { error, value } = lessonFileSchema.validate(opened.ok ? opened.content : {})
+          expect(error).toBeUndefined()
+          expect(strayReference(value)).toBeUndefined()
+          // JSON knows no minus zero.
+          expect(value).toEqual(JSON.parse(JSON.stringify(file)))
+        }
+      }),
+      { numRuns: 60 },
+    )
+  })
+
+  it('a data package describes every column of every table', () => {
+    const plan = soakUpPlan()
+    const zip = unzipSync(
+      writeDataPackage(writeLessonFile(plan, { ...emptyRecord, readings: [reading()], conclusions: [conclusion()] }, [], AT)),
+    )
+    const { resources } = JSON.parse(strFromU8(zip['datapackage.json']!)) as {
+      resources: { path: string; schema: { fields: { name: string }[] } }[]
+    }
+    expect(resources.map(({ path }) => path)).toEqual(['readings.csv', 'conditions.csv', 'groups.csv', 'sentences.csv'])
+    for (const { path, schema } of resources) {
+      const [heading] = strFromU8(zip[path]!).split('\r\n')
+      expect(heading).toBe(schema.fields.map(({ name }) => name).join(','))
+    }
+    expect(lessonOfPackage(new TextEncoder().encode('not a zip'))).toBeUndefined()
+  })
+})
