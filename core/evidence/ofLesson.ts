@@ -1,7 +1,7 @@
 import { arrangementOf } from '../clock'
 import { activeConditions, measuredCard, momentsOf, WHOLE_CLASS, type LessonRecord, type Plan } from '../lesson'
 import { methodMeasuringSd } from '../measuring'
-import { countedReadings, trialResults, wholeTrials } from '../record'
+import { countedReadings, oncePerPair, trialResults, wholeTrials } from '../record'
 import { agreementOn, weighEvidence, weighOrder, type Evidence, type EvidenceOptions } from './grade'
 import type { Observation } from './model'
 
@@ -9,7 +9,7 @@ import type { Observation } from './model'
  * The evidence of a lesson as it stands; undefined while nothing is chosen to measure. Conditions come in the plan's order.
  * One thing read before and after is compared with itself: `before` and `after` stand for the conditions then.
  */
-export function evidenceOf(plan: Plan, record: LessonRecord): Evidence | undefined {
+export const evidenceOf = oncePerPair((plan: Plan, record: LessonRecord): Evidence | undefined => {
   const method = measuredCard(plan)?.method
   if (!method) return undefined
   const conditions = activeConditions(plan)
@@ -27,7 +27,7 @@ export function evidenceOf(plan: Plan, record: LessonRecord): Evidence | undefin
     .map((result) => (oneApparatus ? { ...result, group: WHOLE_CLASS } : result))
   if (method.instrument === 'number') return weighEvidence(ordered, options)
   return weighOrder(ordered, method.instrument === 'words' ? 'words' : 'places')
-}
+})
 
 /** Each trial is its own block: how heavy one bag is says nothing about another. */
 function beforeAndAfter(plan: Plan, record: LessonRecord, condition: string, options: EvidenceOptions): Evidence {

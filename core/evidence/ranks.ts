@@ -1,4 +1,4 @@
-import { median } from 'simple-statistics'
+import { quickselect } from 'simple-statistics'
 import type { Point } from './shapes'
 
 /**
@@ -14,7 +14,17 @@ export function theilSen(points: Point[]): number | undefined {
       if (run !== 0) slopes.push((points[j]!.y - points[i]!.y) / run)
     }
   }
-  return slopes.length === 0 ? undefined : median(slopes)
+  return slopes.length === 0 ? undefined : middleOf(slopes)
+}
+
+/** The median of many values, found without sorting them all. */
+function middleOf(values: number[]): number {
+  const half = Math.floor(values.length / 2)
+  quickselect(values, half)
+  if (values.length % 2 === 1) return values[half]!
+  let below = -Infinity
+  for (let place = 0; place < half; place += 1) if (values[place]! > below) below = values[place]!
+  return (below + values[half]!) / 2
 }
 
 /**

@@ -1,6 +1,6 @@
 import { mean } from 'simple-statistics'
 import { activeConditions, conditionValue, measuredCard, type LessonRecord, type Plan } from '../lesson'
-import { trialResults } from '../record'
+import { oncePerPair, trialResults } from '../record'
 import { tLeaving } from './distributions'
 import { kendallTauB, theilSen } from './ranks'
 import { shapesOf, simplestShape, type Point, type ShapeFit } from './shapes'
@@ -30,7 +30,7 @@ export interface Trend {
 const FEWEST_LEVELS = 3
 
 /** The trend of a lesson; undefined where conditions are not numbers, or fewer than three of them have results. */
-export function trendOf(plan: Plan, record: LessonRecord): Trend | undefined {
+export const trendOf = oncePerPair((plan: Plan, record: LessonRecord): Trend | undefined => {
   const method = measuredCard(plan)?.method
   if (!method || method.instrument !== 'number' || plan.kind === 'before-after') return undefined
   const numbers = new Map(activeConditions(plan).map((one) => [one.id, conditionValue(plan, one)]))
@@ -39,7 +39,7 @@ export function trendOf(plan: Plan, record: LessonRecord): Trend | undefined {
     return x === undefined ? [] : [{ x, y: value }]
   })
   return findTrend(points, method.resolution)
-}
+})
 
 /**
  * Slope, agreement and shape of results over numbers. A curve whose turning point lies within the range, and whose readings turn

@@ -66,17 +66,27 @@ export function checkReading(
 
 /** Every kept reading that somebody should look at again and nobody has confirmed yet. */
 export function doubtfulReadings(plan: Plan, readings: Reading[]): { reading: Reading; doubts: Doubt[] }[] {
+  const counted = countedReadings(plan, readings)
+  const unconfirmed = counted.filter(({ confirmed }) => !confirmed)
+  return doubtsAmong(plan, counted, unconfirmed).filter(({ doubts }) => doubts.some(({ code }) => code !== 'too-fine'))
+}
+
+/**
+ * What is to be asked about these readings, each beside its kept fellows; those about which there is nothing to ask are left out.
+ * @param counted what counts, in the plan's unit
+ * @param asked   the readings in question, counted or set aside
+ */
+export function doubtsAmong(plan: Plan, counted: Reading[], asked: Reading[]): { reading: Reading; doubts: Doubt[] }[] {
   const method = measuredCard(plan)?.method
   if (!method) return []
-  const counted = countedReadings(plan, readings)
   const nearness = ODD_SDS * methodTotalSd(method)
   return activeConditions(plan).flatMap(({ id }) => {
     const ofCondition = counted.filter((reading) => reading.condition === id)
     const middles = middlesOf(ofCondition)
-    return ofCondition
-      .filter((reading) => !reading.confirmed && !isNear(reading, middles.get(reading.moment)!, nearness))
+    return asked
+      .filter((reading) => reading.condition === id && !isNear(method, reading, middles.get(reading.moment) ?? [], nearness))
       .map((reading) => ({ reading, doubts: checkAmong(ofCondition, method, reading) }))
-      .filter((found) => found.doubts.some((doubt) => doubt.code !== 'too-fine'))
+      .filter(({ doubts }) => doubts.length > 0)
   })
 }
 
@@ -98,8 +108,10 @@ function middlesOf(readings: Reading[]): Map<string, number[]> {
 }
 
 /** So near to the middle, whichever fellow is left out, that there is nothing to ask. */
-function isNear({ value }: Reading, middles: number[], nearness: number): boolean {
-  return value >= 0 && middles.every((middle) => Math.abs(value - middle) <= nearness)
+function isNear(method: Method, reading: Reading, middles: number[], nearness: number): boolean {
+  const value = convert(reading.value, reading.unit, method.unit)
+  if (value === undefined || value < 0 || middles.length === 0) return false
+  return middles.every((middle) => Math.abs(value - middle) <= nearness)
 }
 
 function checkAmong(

@@ -1,6 +1,6 @@
 import { mean, median } from 'simple-statistics'
 import { activeConditions, keptFactors, type LessonRecord, type Observation, type Plan, type Reading } from '../lesson'
-import { checkReading, type Doubt } from './check'
+import { doubtsAmong, type Doubt } from './check'
 import { countedReadings, currentReadings, historyOf } from './readings'
 
 /** What may lie behind an odd result; somebody who was there has to judge. */
@@ -35,9 +35,12 @@ export function oddResults(plan: Plan, record: LessonRecord): OddResult[] {
   const active = new Set(activeConditions(plan).map(({ id }) => id))
   const groups = new Set(plan.groups.map(({ id }) => id))
   const counted = countedReadings(plan, record.readings)
-  return currentReadings(record.readings).flatMap((reading) => {
-    if (reading.practice || !active.has(reading.condition) || !groups.has(reading.group)) return []
-    const doubt = checkReading(plan, record.readings, reading).find(({ code }) => code !== 'too-fine')
+  const current = currentReadings(record.readings).filter(
+    ({ practice, condition, group }) => !practice && active.has(condition) && groups.has(group),
+  )
+  const doubts = new Map(doubtsAmong(plan, counted, current).map((found) => [found.reading.id, found.doubts]))
+  return current.flatMap((reading) => {
+    const doubt = doubts.get(reading.id)?.find(({ code }) => code !== 'too-fine')
     if (!doubt && reading.status === 'kept') return []
     const state = reading.status === 'set-aside' ? 'set-aside' : reading.confirmed ? 'kept' : 'open'
     const explanations = explain(plan, record, reading, doubt, counted)

@@ -1,6 +1,6 @@
 import { activeConditions, measuredCard, WHOLE_CLASS, type LessonRecord, type Plan, type Reading } from '../lesson'
 import { convert } from '../quantity'
-import { oncePer } from './once'
+import { oncePer, oncePerPair } from './once'
 
 /** Rows that no other row supersedes, in the order they were written. */
 export const currentReadings = oncePer((readings: Reading[]): Reading[] => {
@@ -27,7 +27,7 @@ export function cellKey(place: Pick<Reading, 'group' | 'condition' | 'repeat' | 
  * What the results are worked out from: current, kept, not practice, of a group and a condition that are in the plan, in the
  * plan's unit. Readings in a unit of another kind are left out; the second look names them.
  */
-export function countedReadings(plan: Plan, readings: Reading[]): Reading[] {
+export const countedReadings = oncePerPair((plan: Plan, readings: Reading[]): Reading[] => {
   const unit = measuredCard(plan)?.method.unit
   if (!unit) return []
   const groups = new Set(plan.groups.map((group) => group.id))
@@ -38,7 +38,7 @@ export function countedReadings(plan: Plan, readings: Reading[]): Reading[] {
     const value = convert(reading.value, reading.unit, unit)
     return value === undefined ? [] : [{ ...reading, value, unit }]
   })
-}
+})
 
 /** Does this row make the class's predictions final: a counted reading, whatever becomes of it later. */
 export function isCounted(reading: Reading): boolean {

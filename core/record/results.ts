@@ -1,6 +1,7 @@
 import { mean } from 'simple-statistics'
 import { activeConditions, measuredCard, momentsOf, type Moment, type Plan, type Reading } from '../lesson'
 import { withoutNoise } from '../quantity'
+import { oncePerPair } from './once'
 import { countedReadings } from './readings'
 
 /** What one trial says about its condition, worked out where it is read more than once. */
@@ -17,7 +18,7 @@ export interface TrialResult {
  * own where a trial is read once, and are averaged elsewhere.
  * @example 412 g before and 405 g after: value -7
  */
-export function trialResults(plan: Plan, readings: Reading[]): TrialResult[] {
+export const trialResults = oncePerPair((plan: Plan, readings: Reading[]): TrialResult[] => {
   const counted = countedReadings(plan, readings)
   if (plan.kind !== 'before-after' && plan.kind !== 'over-time') return counted
   const last = lastReadSoFar(plan, counted)
@@ -31,7 +32,7 @@ export function trialResults(plan: Plan, readings: Reading[]): TrialResult[] {
     const { group, condition, repeat } = own[0]!
     return value === undefined ? [] : [{ group, condition, repeat, value }]
   })
-}
+})
 
 /** The moments of the latest time that has a reading: watching goes on for days, and results are looked at before the last one. */
 function lastReadSoFar(plan: Plan, counted: Reading[]): Moment[] {

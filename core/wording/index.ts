@@ -101,6 +101,6 @@ export {
   surerSentence,
 } from './sureness'
 export type { Depth } from './sureness'
-export { tableTitle, workedOutName, workedOutWords, workingSteps, writeFigure } from './tables'
+export { readingPieces, tableTitle, workedOutName, workedOutWords, workingSteps, writeFigure } from './tables'
 export { interactionSentence, testDifferenceWords } from './twoClasses'
 export { importedWords, ROLE_WORDS, skipWords } from './imports'

@@ -1,9 +1,9 @@
 import { median } from 'simple-statistics'
 import { averageOf, summarise } from '../evidence'
-import { measuredCard, type Plan } from '../lesson'
+import { measuredCard, type Plan, type Reading } from '../lesson'
 import { decimalsOf, withoutNoise, writeNumber, writeQuantity, type UnitCode } from '../quantity'
-import type { WorkedOut } from '../record'
-import { nameOfCondition, nameOfGroup, writeAverage } from './names'
+import type { TableRow, WorkedOut } from '../record'
+import { momentWords, nameOfCondition, nameOfGroup, writeAverage, writeReading } from './names'
 
 /** An average as the class writes it: to the instrument's mark or with one digit more. `writeFigure(plan, 13 / 3, 'mm') // '4.3 mm'` */
 export function writeFigure(plan: Plan, value: number, unit: UnitCode): string {
@@ -85,4 +85,27 @@ export function workingSteps(plan: Plan, values: number[], unit: UnitCode): stri
 /** Whose table it is. `tableTitle(plan, 'g1') // 'Alder'`, `'The class'` */
 export function tableTitle(plan: Plan, group: string | undefined): string {
   return group === undefined ? 'The class' : nameOfGroup(plan, group)
+}
+
+/**
+ * A row's readings in words: those that count in one piece, each that was set aside in a piece of its own with its reason. Where a trial is read several
+ * times, its result stands for it.
+ * @example readingPieces(plan, row) // [{ text: '61, 58, 60' }, { text: '85 mm', aside: 'it leaked' }]
+ */
+export function readingPieces(plan: Plan, { readings, results }: TableRow): { text: string; aside?: string }[] {
+  const several = plan.kind === 'before-after' || plan.kind === 'over-time'
+  const unit = measuredCard(plan)?.method.unit
+  const write = ({ value, unit: own }: Reading) =>
+    writeReading(plan, value, own === unit && own !== 'words' && own !== 'place' ? 'count' : own)
+  const kept = several
+    ? results.map((value) => writeReading(plan, value, 'count'))
+    : readings.filter(({ status }) => status === 'kept').map(write)
+  const aside = readings.filter(({ status }) => status === 'set-aside')
+  return [
+    ...(kept.length === 0 ? [] : [{ text: kept.join(', ') }]),
+    ...aside.map((reading) => ({
+      text: [writeReading(plan, reading.value, reading.unit), momentWords(plan, reading.moment)].filter(Boolean).join(' '),
+      aside: reading.reason,
+    })),
+  ]
 }

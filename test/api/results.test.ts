@@ -14,7 +14,7 @@ const bytesOf = async (path: string) => {
   return { status: answer.status, type: answer.headers.get('content-type'), bytes: new Uint8Array(await answer.arrayBuffer()) }
 }
 const send = async (path: string, bytes: Uint8Array) => {
-  const answer = await fetch(base + path, { method: 'POST', body: bytes })
+  const answer = await fetch(base + path, { method: 'POST', body: Buffer.from(bytes) })
   return { status: answer.status, body: (await answer.json()) as Record<string, unknown> }
 }
 const sentence = (change: Record<string, unknown> = {}) => ({

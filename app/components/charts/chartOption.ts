@@ -103,7 +103,7 @@ function onKinds(pen: Pen, averages: 'bar' | 'line' | 'none'): EChartsOption {
             },
           ]
         : []),
-      { ...readingsSeries(pen, graph.dots), xAxisIndex: 1 },
+      ...readingsSeries(pen, graph.dots).map((series) => ({ ...series, xAxisIndex: 1 })),
     ],
   }
 }
@@ -134,7 +134,7 @@ function onNumbers(pen: Pen): EChartsOption {
         itemStyle: { color: lookOf(0).colour },
         tooltip: { show: false },
       },
-      readingsSeries(pen, graph.dots),
+      ...readingsSeries(pen, graph.dots),
     ],
   }
 }
@@ -166,7 +166,7 @@ function numberLines(pen: Pen): EChartsOption {
         itemStyle: { color: ink },
         silent: true,
       },
-      { ...readingsSeries(pen, graph.dots, true), yAxisIndex: 1 },
+      ...readingsSeries(pen, graph.dots, true).map((series) => ({ ...series, yAxisIndex: 1 })),
     ],
   }
 }
@@ -257,7 +257,7 @@ function panels(pen: Pen): EChartsOption {
         itemStyle: { color: ink },
         silent: true,
       },
-      { ...readingsSeries(pen, dots), xAxisIndex: at, yAxisIndex: at },
+      ...readingsSeries(pen, dots).map((series) => ({ ...series, xAxisIndex: at, yAxisIndex: at })),
     ]),
   }
 }
@@ -306,7 +306,7 @@ function overMoments(pen: Pen): EChartsOption {
           endLabel: { show: true, formatter: one.letter, ...text, fontWeight: 'bold' as const },
         }
       }),
-      readingsSeries(pen, graph.dots),
+      ...readingsSeries(pen, graph.dots),
     ],
   }
 }

@@ -70,21 +70,37 @@ export function resultAxis(pen: Pen, axis = pen.graph.axis) {
 
 const CROSS = 'path://M-1-1L1 1M-1 1L1-1'
 
+/** From here on all rings are drawn at one go, without a word for those who point at one. */
+const MANY = 600
+
 /** Every reading as a ring, what was set aside as a cross. `turned` swaps the axes. */
-export function readingsSeries({ plan, graph, ink, dark, big }: Pen, dots: ResultDot[], turned = false) {
+export function readingsSeries(pen: Pen, dots: ResultDot[], turned = false) {
+  return [true, false].map((counted) =>
+    oneSeries(
+      pen,
+      dots.filter((dot) => dot.counted === counted),
+      counted,
+      turned,
+    ),
+  )
+}
+
+function oneSeries({ plan, graph, ink, dark, big }: Pen, dots: ResultDot[], counted: boolean, turned: boolean) {
+  const many = dots.length > MANY
+  const value = ({ x, value: y }: ResultDot) => (turned ? [y, x] : [x, y])
   return {
     type: 'scatter' as const,
-    data: dots.map((dot) => ({
-      value: turned ? [dot.value, dot.x] : [dot.x, dot.value],
-      reading: dot,
-      symbol: dot.counted ? 'circle' : CROSS,
-      itemStyle: {
-        color: dot.counted ? (dark ? '#14201f' : '#fff') : 'transparent',
-        borderColor: ink,
-        borderWidth: big ? 2.5 : 1.5,
-      },
-    })),
-    symbolSize: big ? 14 : dots.length > 600 ? 5 : 8,
+    data: many ? dots.map(value) : dots.map((dot) => ({ value: value(dot), reading: dot })),
+    large: many,
+    largeThreshold: MANY,
+    symbol: counted ? 'circle' : CROSS,
+    itemStyle: {
+      color: counted ? (dark ? '#14201f' : '#fff') : 'transparent',
+      borderColor: ink,
+      borderWidth: big ? 2.5 : 1.5,
+    },
+    symbolSize: many ? (big ? 8 : 5) : big ? 14 : 8,
+    silent: many,
     z: 5,
     tooltip: {
       formatter: (at: unknown) => {

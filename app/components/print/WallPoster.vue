@@ -17,7 +17,14 @@ const table = computed(() => resultsBlock(props.plan, props.record)[0])
 
 <template>
   <div :class="sheets">
-    <div v-for="quarter in sheets === 'a3' ? [''] : QUARTERS" :key="quarter" class="page">
+    <div
+      v-for="quarter in sheets === 'a3' ? [''] : QUARTERS"
+      :key="quarter"
+      class="page"
+      tabindex="0"
+      role="group"
+      :aria-label="quarter || 'Poster'"
+    >
       <p v-if="quarter" class="where">{{ quarter }}: trim along the dashed line and join</p>
       <div class="window">
         <section class="poster" :class="quarter.replace(' ', '-')" :aria-hidden="quarter !== '' && quarter !== 'top left'">

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { averageOf, summarise } from '~~/core/evidence'
-import { AVERAGE_WAYS, measuredCard, momentOf, type AverageWay, type LessonRecord, type Plan } from '~~/core/lesson'
+import { AVERAGE_WAYS, measuredCard, type AverageWay, type LessonRecord, type Plan } from '~~/core/lesson'
 import { unitOf } from '~~/core/quantity'
 import { comparedWith, resultsTable, workedOutFor } from '~~/core/record'
 import {
   AVERAGE_WORDS,
-  momentWords,
+  readingPieces,
   tableTitle,
   workedOutName,
   workedOutWords,
@@ -22,7 +22,11 @@ const showsWorking = ref(false)
 const unit = computed(() => measuredCard(props.plan)!.method.unit)
 const numeric = computed(() => measuredCard(props.plan)?.method.instrument === 'number')
 const rows = computed(() =>
-  resultsTable(props.plan, props.record.readings, group.value).map((row) => ({ ...row, summary: summarise(row.results) })),
+  resultsTable(props.plan, props.record.readings, group.value).map((row) => ({
+    ...row,
+    summary: summarise(row.results),
+    pieces: readingPieces(props.plan, row),
+  })),
 )
 const columns = computed(() => workedOutFor(props.plan))
 const compared = computed(
@@ -39,9 +43,6 @@ function figure(row: (typeof rows.value)[number]): string {
   const average = row.summary && averageOf(row.summary, numeric.value ? props.plan.average : 'mean')
   return average === undefined ? '–' : writeFigure(props.plan, average, unit.value)
 }
-/** Where a trial is read several times its result is listed, and of the readings only what was set aside. */
-const listed = (row: (typeof rows.value)[number]) =>
-  several.value ? row.readings.filter(({ status }) => status === 'set-aside') : row.readings
 const setAverage = (way: AverageWay) => lesson.edit((draft) => (draft.average = way))
 const setDigits = (to: string) => lesson.edit((draft) => (draft.averageTo = to === 'mark' ? 'mark' : 'one-more'))
 </script>
@@ -96,20 +97,12 @@ const setDigits = (to: string) => lesson.edit((draft) => (draft.averageTo = to =
           <tr v-for="row in rows" :key="row.condition">
             <th scope="row"><ConditionName :id="row.condition" :plan="plan" /></th>
             <td class="readings">
-              <template v-if="several && row.results.length > 0">{{
-                row.results.map((value) => writeReading(plan, value, 'count')).join(', ')
-              }}</template>
-              <template v-for="(reading, place) in listed(row)" :key="reading.id">
-                <s v-if="reading.status === 'set-aside'" :title="`set aside: ${reading.reason}`">{{
-                  writeReading(plan, reading.value, reading.unit)
-                }}</s>
-                <span v-else>{{
-                  writeReading(plan, reading.value, reading.unit === unit && numeric ? 'count' : reading.unit)
-                }}</span>
-                <small v-if="reading.status === 'set-aside'" class="why"> ({{ reading.reason }})</small>
-                <small v-if="reading.moment && momentOf(plan, reading.moment)"> {{ momentWords(plan, reading.moment) }}</small>{{
-                  place < listed(row).length - 1 ? ', ' : ''
-                }}
+              <template v-for="(piece, place) in row.pieces" :key="place">
+                <template v-if="piece.aside === undefined">{{ piece.text }}</template>
+                <template v-else>
+                  <s>{{ piece.text }}</s> <small class="why">({{ piece.aside }})</small>
+                </template>
+                {{ place < row.pieces.length - 1 ? ', ' : '' }}
               </template>
               <span v-if="row.readings.length === 0" class="soft">no readings yet</span>
               <div v-if="showsWorking && row.results.length > 0" class="working">
