@@ -1,5 +1,5 @@
 import type { EChartsOption } from 'echarts'
-import type { ResultsGraph } from '~~/core/charts'
+import type { ResultMark, ResultsGraph } from '~~/core/charts'
 import { measuredCard, type Plan } from '~~/core/lesson'
 import { axisTitles, nameOfGroup, writeFigure } from '~~/core/wording'
 import { lookOf } from '~/theme/conditions'
@@ -48,18 +48,22 @@ function drawing(pen: Pen): EChartsOption {
 /** The names of the conditions along the bottom, with the class's figure under each. */
 function kindsAxis(pen: Pen): EChartsOption['xAxis'] {
   const { graph, plan, text, size, big, line } = pen
+  const room = (big ? 1080 : 640) / Math.max(1, graph.marks.length)
+  // Where many stand side by side only their letters fit; the table beside has their names.
+  const crowded = room < (big ? 130 : 66)
+  const figure = (average: number | undefined) => (average === undefined ? '–' : writeFigure(plan, average, graph.unit))
+  const label = ({ letter, name, average }: ResultMark) => {
+    if (crowded) return `{letter|${letter}}`
+    return `{letter|${letter}} ${name}${plan.average === 'none' ? '' : `\n{mean|${figure(average)}}`}`
+  }
   return [
     {
       type: 'category',
-      data: graph.marks.map(({ letter, name, average }) =>
-        plan.average === 'none'
-          ? `{letter|${letter}} ${name}`
-          : `{letter|${letter}} ${name}\n{mean|${average === undefined ? '–' : writeFigure(plan, average, graph.unit)}}`,
-      ),
+      data: graph.marks.map(label),
       axisLabel: {
         ...text,
         interval: 0,
-        width: big ? 240 : 120,
+        width: Math.min(big ? 240 : 120, room),
         overflow: 'truncate',
         lineHeight: size * 1.4,
         rich: { letter: { ...text, fontWeight: 'bold' }, mean: { ...text, fontWeight: 'bold' } },
