@@ -6,7 +6,7 @@ module.exports = {
       comment: 'core/ imports core/ and small pure packages, nothing else.',
       severity: 'error',
       from: { path: '^core/', pathNot: '\\.test\\.ts$' },
-      to: { pathNot: ['^core/', '^node_modules/(simple-statistics|papaparse|@types/papaparse)/'] },
+      to: { pathNot: ['^core/', '^node_modules/(simple-statistics|papaparse|@types/papaparse|fflate)/'] },
     },
     {
       name: 'core-tests-stay-beside',

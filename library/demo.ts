@@ -7,7 +7,16 @@ import {
   SOAK_UP_BENCH,
   SPROUT_BENCH,
 } from '../core/benches'
-import { EMPTY_RECORD, newRemark, type LessonRecord, type Plan, type Prediction, type Reading } from '../core/lesson'
+import {
+  EMPTY_RECORD,
+  newRemark,
+  type Conclusion,
+  type LessonRecord,
+  type Observation,
+  type Plan,
+  type Prediction,
+  type Reading,
+} from '../core/lesson'
 import { INVESTIGATIONS, planFrom } from '.'
 
 export interface DemoLesson {
@@ -25,6 +34,19 @@ const PREDICTIONS: [order: string[], reason: string][] = [
   [['kitchen-roll', 'card', 'tissue', 'writing-paper'], 'it is the fluffiest'],
   [['card', 'kitchen-roll', 'tissue', 'writing-paper'], 'card is thick so it holds more'],
   [['kitchen-roll', 'tissue', 'writing-paper', 'card'], 'we saw it with a spill at home'],
+]
+
+/** What some groups saw, by their place. */
+const SEEN = [
+  { group: 2, condition: 'tissue', text: 'the wet edge looks like a wave, we measure at the middle' },
+  { group: 3, condition: 'writing-paper', text: 'the strip bent over and touched the side' },
+  { group: 6, condition: 'card', text: 'the card has fluff at the cut edge' },
+]
+/** What some groups offer as the class's sentence. */
+const SAID = [
+  { group: 0, text: 'Kitchen roll came first with 65 mm, card last with 15 mm.', hands: 12 },
+  { group: 2, text: 'Kitchen roll definitely wins due to its tiny holes.', hands: null },
+  { group: 6, text: 'We found that soft papers came out highest on average, and all our repeats agree.', hands: 7 },
 ]
 
 /**
@@ -68,7 +90,15 @@ function soakedThrough(date: string, newId: () => string): DemoLesson {
     at: clock(),
   }))
   const readings = drawReadings(plan, random, clock, newId)
-  return { plan, record: { ...EMPTY_RECORD, readings, predictions } }
+  const observations = SEEN.map(({ group, condition, text }): Observation => {
+    const place = { group: plan.groups[group]!.id, condition, repeat: 2 }
+    return { ...place, id: newId(), kind: 'words', text, picture: null, by: 'station', at: clock() }
+  })
+  const conclusions = SAID.map(({ group, text, hands }): Conclusion => {
+    const stamp = { from: null, hands, agreed: false, by: 'station' as const, at: clock() }
+    return { id: newId(), group: plan.groups[group]!.id, text, ...stamp }
+  })
+  return { plan, record: { ...EMPTY_RECORD, readings, predictions, observations, conclusions } }
 }
 
 function halfPlanned(date: string, newId: () => string): DemoLesson {

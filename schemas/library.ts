@@ -5,11 +5,11 @@ import { calendarSchema, heldSchema, thingFields } from './school'
 import { isoTime, uuid, whole } from './parts'
 
 /** A thing of the cupboard with all that happened to it. */
-export interface SavedThing extends Thing {
+interface SavedThing extends Thing {
   goneAt: string | null
 }
 
-export interface SavedMove {
+interface SavedMove {
   thing: string
   lesson: string | null
   why: 'new' | 'corrected' | 'imported' | 'counted-back' | 'taken-out'

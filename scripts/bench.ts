@@ -3,6 +3,7 @@
 import { benchCalibration } from './bench/calibration'
 import { benchComputations } from './bench/computations'
 import { benchRotas } from './bench/rotas'
+import { benchScreen } from './bench/screen'
 import { benchServer } from './bench/server'
 import { benchWeight } from './bench/weight'
 
@@ -11,6 +12,7 @@ const parts = {
   calibration: benchCalibration,
   computations: benchComputations,
   rotas: benchRotas,
+  screen: benchScreen,
   server: benchServer,
   weight: benchWeight,
 }

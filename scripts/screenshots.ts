@@ -68,7 +68,7 @@ async function takeAll(): Promise<void> {
 
   const paper = await newPage({ width: 794, height: 1123 })
   await paper.emulateMedia({ media: 'print' })
-  await take(paper, 'report', `/print/${finished!.lesson.id}/report`, '.results-chart svg')
+  await take(paper, 'report', `/print/${finished!.lesson.id}/report`, '.paper-chart svg')
   await take(paper, 'tray-labels', `/print/${finished!.lesson.id}/labels`, '.label')
 
   await take(paper, 'group-sheet', `/print/${finished!.lesson.id}/planning`, '.sheet-page')

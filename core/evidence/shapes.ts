@@ -5,7 +5,7 @@ export interface Point {
   y: number
 }
 
-export type Shape = 'flat' | 'straight' | 'curved'
+type Shape = 'flat' | 'straight' | 'curved'
 
 export interface ShapeFit extends PowerFit {
   shape: Shape

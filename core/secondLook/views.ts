@@ -1,3 +1,4 @@
+import { classConclusion } from '../agree'
 import {
   activeConditions,
   measuredCard,
@@ -21,8 +22,12 @@ export function placeToLookAt(plan: Plan, readings: Reading[], findings: Finding
 
 /** Which view fits what the class is doing: the furthest thing that has begun, results only once every place is filled. */
 export function boardViewFor(plan: Plan, { readings, predictions, conclusions }: LessonRecord): BoardViewName {
-  if (conclusions.length > 0) return 'agree'
-  if (readings.some(isCounted)) return gapsOf(plan, progressOf(plan, readings)).length === 0 ? 'results' : 'test'
+  if (classConclusion(conclusions)) return 'agree'
+  if (readings.some(isCounted)) {
+    // A group that is done early may offer its sentence while others still test.
+    if (gapsOf(plan, progressOf(plan, readings)).length > 0) return 'test'
+    return conclusions.length > 0 ? 'agree' : 'results'
+  }
   if (predictions.length > 0 && activeConditions(plan).length > 0) return 'predict'
   return measuredCard(plan) ? 'question' : 'wonder'
 }

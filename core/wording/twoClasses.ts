@@ -1,6 +1,5 @@
 import type { Pooled, TestDifference } from '../evidence'
-import { counted, list } from './names'
-import { chanceWords } from './names'
+import { chanceWords, list } from './names'
 
 /** Where two lessons are not the same test. */
 export function testDifferenceWords(difference: TestDifference): string {
@@ -38,11 +37,6 @@ export function interactionSentence({ interaction, ours, theirs }: Pooled): stri
   if (interaction.p <= 0.05)
     return `${alike} But the gaps differ between the classes more than wobble makes them (that would come up in ${interaction.p < 0.005 ? 'fewer than 1 in 100' : chanceWords(interaction.p)}): look at each class for itself.`
   return `${alike} The gaps of the two classes differ no more than wobble makes them, so they may be put together.`
-}
-
-/** `2 classes, 11 groups` */
-export function pooledSize(groups: number): string {
-  return `2 classes, ${counted(groups, 'group')}`
 }
 
 function capital(text: string): string {
