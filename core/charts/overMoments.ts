@@ -4,12 +4,14 @@ import { averagesByMoment, countedReadings, wholeTrials } from '../record'
 import { readingDots, type ResultDot } from './dots'
 import type { ResultMark } from './results'
 
-/** One line of averages over the moments of a trial. */
+/** One line of averages over the moments of a trial, at one place of it where there are several. */
 export interface ResultLine {
   condition: string
   letter: string
   name: string
   place: number
+  /** Which of the places of a trial, for its dashes and symbol; the condition's own place in the plan where a trial has one. */
+  dash: number
   points: { x: number; moment: string; average: number }[]
 }
 
@@ -18,23 +20,26 @@ function xOfMoment({ time, half }: Moment): number {
   return time ?? (half === 'after' ? 1 : 0)
 }
 
-/** The averages of each condition over the moments, places of one time together. */
+/** The averages of each condition over the moments; each place that is read has a line of its own. */
 export function linesOf(plan: Plan, record: LessonRecord, marks: ResultMark[]): ResultLine[] {
   const averages = averagesByMoment(plan, record.readings)
   const moments = momentsOf(plan)
-  const times = [...new Set(moments.map(xOfMoment))]
-  return marks.map(({ condition, letter, name, place }) => ({
-    condition,
-    letter,
-    name,
-    place,
-    points: times.flatMap((x) => {
-      const here = moments.filter((moment) => xOfMoment(moment) === x)
-      const own = averages.filter((one) => one.condition === condition && here.some(({ id }) => id === one.moment))
-      if (own.length === 0) return []
-      return [{ x, moment: here[0]!.id, average: own.reduce((sum, one) => sum + one.average, 0) / own.length }]
-    }),
-  }))
+  const places = [...new Set(moments.map(({ place }) => place))]
+  return marks.flatMap(({ condition, letter, name, place }) =>
+    places.map((where, index) => ({
+      condition,
+      letter: places.length > 1 ? `${letter} ${where}` : letter,
+      name: places.length > 1 ? `${name}, ${where}` : name,
+      place,
+      dash: places.length > 1 ? index : place,
+      points: moments
+        .filter((moment) => moment.place === where)
+        .flatMap((moment) => {
+          const own = averages.find((one) => one.condition === condition && one.moment === moment.id)
+          return own ? [{ x: xOfMoment(moment), moment: moment.id, average: own.average }] : []
+        }),
+    })),
+  )
 }
 
 /** Every whole trial, before and after. */

@@ -1,7 +1,7 @@
 import type { GraphLoss, GraphReason, ResultsGraph, ScaleProblem, SquareScale } from '../charts'
 import { changedFactor, measuredCard, type AverageWay, type GraphKind, type Plan } from '../lesson'
 import { unitOf, withUnit, writeNumber, writeShort, type UnitCode } from '../quantity'
-import { counted, list, momentWords, writeReading } from './names'
+import { counted, list, whenWords, writeReading } from './names'
 import { writeFigure } from './tables'
 
 export const GRAPH_NAMES: Record<GraphKind, string> = {
@@ -89,9 +89,9 @@ export function chartWords(plan: Plan, graph: ResultsGraph): string {
   if (graph.lines.length > 0) {
     const lines = graph.lines.map((line) => {
       const points = line.points.map(
-        ({ moment, average }) => `${momentWords(plan, moment)} ${writeFigure(plan, average, graph.unit)}`,
+        ({ moment, average }) => `${whenWords(plan, moment)} ${writeFigure(plan, average, graph.unit)}`,
       )
-      return `${line.letter} ${line.name}: ${points.length === 0 ? 'no readings' : list(points)}`
+      return `${line.letter.split(' ')[0]} ${line.name}: ${points.length === 0 ? 'no readings' : list(points)}`
     })
     return `${name}. Averages: ${lines.join('; ')}; every reading as a dot.`
   }

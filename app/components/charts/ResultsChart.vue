@@ -2,6 +2,7 @@
 import { BarChart, LineChart, ScatterChart } from 'echarts/charts'
 import { AriaComponent, GridComponent, LegendComponent, TitleComponent, TooltipComponent } from 'echarts/components'
 import { use } from 'echarts/core'
+import { LabelLayout } from 'echarts/features'
 import { SVGRenderer } from 'echarts/renderers'
 import VChart from 'vue-echarts'
 import { resultsGraph } from '~~/core/charts'
@@ -19,6 +20,7 @@ use([
   TitleComponent,
   TooltipComponent,
   AriaComponent,
+  LabelLayout,
   SVGRenderer,
 ])
 const props = defineProps<{ plan: Plan; record: LessonRecord; big?: boolean; dark?: boolean }>()

@@ -1,5 +1,5 @@
 import type { EChartsOption } from 'echarts'
-import type { ResultMark, ResultsGraph } from '~~/core/charts'
+import type { ResultLine, ResultMark, ResultsGraph } from '~~/core/charts'
 import { measuredCard, type Plan } from '~~/core/lesson'
 import { axisTitles, nameOfGroup, writeFigure } from '~~/core/wording'
 import { lookOf } from '~/theme/conditions'
@@ -192,7 +192,8 @@ function stackedWords(pen: Pen): EChartsOption {
       stack: 'words',
       barWidth: '58%',
       itemStyle: wordFill(pen, place, words.length),
-      data: graph.marks.map(({ counts }) => counts[place] ?? 0),
+      // Nothing has no label either.
+      data: graph.marks.map(({ counts }) => counts[place] || '-'),
       label: {
         show: true,
         ...text,
@@ -202,7 +203,7 @@ function stackedWords(pen: Pen): EChartsOption {
         borderWidth: 1,
         borderRadius: 3,
         padding: [2, 6],
-        formatter: ({ value }: { value?: unknown }) => (value === 0 ? '' : `${word} ${String(value)}`),
+        formatter: ({ value }: { value?: unknown }) => `${word} ${String(value)}`,
       },
     })),
   }
@@ -272,7 +273,7 @@ function overMoments(pen: Pen): EChartsOption {
   const names = graph.kind === 'pairs' ? ['before', 'after'] : []
   return {
     legend: graph.lines.length > 1 ? { textStyle: text, bottom: 0, left: 'center', itemGap: big ? 26 : 14 } : undefined,
-    grid: { ...roomFor(pen), bottom: (big ? 46 : 30) + legendRoom(pen), right: big ? 60 : 40 },
+    grid: { ...roomFor(pen), bottom: (big ? 46 : 30) + legendRoom(pen), right: (big ? 60 : 40) + longestEnd(pen) },
     xAxis: graph.across
       ? { ...valueAxis(pen, graph.across, axisTitles(plan).across), nameLocation: 'middle', nameGap: big ? 48 : 28 }
       : {
@@ -301,12 +302,13 @@ function overMoments(pen: Pen): EChartsOption {
         const look = lookOf(one.place)
         return {
           type: 'line' as const,
-          name: `${one.letter} ${one.name}`,
+          name: lineName(one),
           data: one.points.map((point) => [point.x, point.average]),
-          symbol: SYMBOLS[one.place % SYMBOLS.length]!,
+          symbol: SYMBOLS[one.dash % SYMBOLS.length]!,
           symbolSize: big ? 20 : 12,
-          lineStyle: { color: paper ? '#000' : look.colour, width: big ? 5 : 3, type: DASHES[one.place % DASHES.length]! },
+          lineStyle: { color: paper ? '#000' : look.colour, width: big ? 5 : 3, type: DASHES[one.dash % DASHES.length]! },
           itemStyle: { color: paper ? '#000' : look.colour },
+          labelLayout: { moveOverlap: 'shiftY' as const },
           endLabel: { show: true, formatter: one.letter, ...text, fontWeight: 'bold' as const },
         }
       }),
@@ -315,9 +317,19 @@ function overMoments(pen: Pen): EChartsOption {
   }
 }
 
+/** `'A windowsill, top'` */
+function lineName({ letter, name }: ResultLine): string {
+  return `${letter.split(' ')[0]} ${name}`
+}
+
 /** Room for the legend under the graph, by how much its names take. */
 function legendRoom({ graph, size, big }: Pen): number {
   if (graph.lines.length < 2) return 0
   const letters = graph.lines.reduce((sum, { name }) => sum + name.length + 8, 0)
   return Math.ceil(letters / (big ? 80 : 95)) * size * 1.6 + 6
+}
+
+/** Room for the words at the end of a line. */
+function longestEnd({ graph, size }: Pen): number {
+  return Math.max(0, ...graph.lines.map(({ letter }) => letter.length - 1)) * size * 0.6
 }

@@ -1,6 +1,7 @@
 import { BarChart, LineChart, ScatterChart } from 'echarts/charts'
 import { AriaComponent, GridComponent, LegendComponent, TitleComponent, TooltipComponent } from 'echarts/components'
 import { init, use } from 'echarts/core'
+import { LabelLayout } from 'echarts/features'
 import { CanvasRenderer, SVGRenderer } from 'echarts/renderers'
 import { resultsGraph } from '~~/core/charts'
 import type { LessonRecord, Plan } from '~~/core/lesson'
@@ -16,6 +17,7 @@ use([
   TitleComponent,
   TooltipComponent,
   AriaComponent,
+  LabelLayout,
   SVGRenderer,
 ])
 

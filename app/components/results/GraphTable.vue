@@ -12,9 +12,14 @@ const dotsOf = (condition: string) =>
     .map((dot) => dotWords(props.plan, dot, nameOfGroup(props.plan, dot.group), props.graph.unit))
     .join('; ')
 const pointsOf = (condition: string) =>
-  (props.graph.lines.find((line) => line.condition === condition)?.points ?? [])
-    .map(({ moment, average }) => `${whenWords(props.plan, moment)} ${writeFigure(props.plan, average, props.graph.unit)}`)
-    .join('; ')
+  props.graph.lines
+    .filter((line) => line.condition === condition)
+    .map(({ letter, points }) => {
+      const figures = points.map(
+        ({ moment, average }) => `${whenWords(props.plan, moment)} ${writeFigure(props.plan, average, props.graph.unit)}`,
+      )
+      return `${letter.includes(' ') ? `${letter}: ` : ''}${figures.join('; ') || 'no readings'}`
+    })
 </script>
 
 <template>
@@ -36,7 +41,9 @@ const pointsOf = (condition: string) =>
           <template v-if="graph.kind === 'words'">
             <td v-for="(count, place) in mark.counts" :key="place" class="figure">{{ count }}</td>
           </template>
-          <td v-else-if="graph.lines.length > 0">{{ pointsOf(mark.condition) || 'no readings' }}</td>
+          <td v-else-if="graph.lines.length > 0">
+            <p v-for="line in pointsOf(mark.condition)" :key="line">{{ line }}</p>
+          </td>
           <td v-else>{{ mark.average === undefined ? '–' : writeFigure(plan, mark.average, graph.unit) }}</td>
           <td>{{ dotsOf(mark.condition) || 'no readings' }}</td>
         </tr>

@@ -75,7 +75,7 @@ const part = computed<Part>(() => shown.value.find((one) => one === route.query.
   border-bottom: 1.5px solid var(--ink);
 }
 .parts a {
-  padding: 5px 12px;
+  padding: 5px 9px;
   border: 1.5px solid transparent;
   border-bottom: 0;
   border-radius: var(--corner) var(--corner) 0 0;
