@@ -1,6 +1,6 @@
 import { measuredCard } from '~~/core/lesson'
 import { writeNumber, decimalsOf } from '~~/core/quantity'
-import { cellKey, readEntry, type Cell } from '~~/core/record'
+import { cellKey, currentReadings, readEntry, type Cell } from '~~/core/record'
 import { readErrorWords, writeReading } from '~~/core/wording'
 import type { NewReading } from '~~/schemas/record'
 
@@ -21,6 +21,7 @@ export function useGridEntry() {
   const troubles = ref(new Map<string, string>())
   // Enter writes, and so does leaving the cell right after: the same text is on its way only once.
   const onItsWay = new Map<string, string>()
+  let earlier: Promise<unknown> = Promise.resolve()
 
   function storedText({ kept }: Cell): string {
     const last = kept.at(-1)
@@ -34,7 +35,8 @@ export function useGridEntry() {
     return drafts.value.get(cellKey(cell)) ?? storedText(cell)
   }
 
-  async function write(entries: Entry[]): Promise<void> {
+  async function write(typed: Entry[]): Promise<void> {
+    const entries = await afterEarlier(typed)
     const rows = entries.flatMap(({ cell, text }) => {
       const row = rowFor(cell, text.trim())
       return row ? [{ cell, row, text }] : []
@@ -44,13 +46,28 @@ export function useGridEntry() {
       drafts.value.set(cellKey(cell), text)
       onItsWay.set(cellKey(cell), text.trim())
     }
-    const written = await lesson.addReadings(rows.map(({ row }) => row))
+    const writing = lesson.addReadings(rows.map(({ row }) => row))
+    earlier = Promise.all([earlier, writing])
+    const written = await writing
     for (const { cell, text } of rows) {
       onItsWay.delete(cellKey(cell))
       if (drafts.value.get(cellKey(cell)) !== text) continue
       if (written) drafts.value.delete(cellKey(cell))
       else troubles.value.set(cellKey(cell), 'This is not stored yet. Press Enter in it to try again.')
     }
+  }
+
+  /** What is typed over a number that is still on its way corrects that number once it is there. */
+  async function afterEarlier(entries: Entry[]): Promise<Entry[]> {
+    const over = entries.filter(({ cell, text }) => ![undefined, text.trim()].includes(onItsWay.get(cellKey(cell))))
+    if (over.length === 0) return entries
+    for (const { cell, text } of over) drafts.value.set(cellKey(cell), text)
+    await earlier
+    const current = currentReadings(lesson.record.readings).filter(({ status }) => status === 'kept')
+    return entries.map(({ cell, text }) => ({
+      cell: { ...cell, kept: current.filter((one) => cellKey(one) === cellKey(cell)) },
+      text,
+    }))
   }
 
   function rowFor(cell: Cell, text: string): NewReading | undefined {

@@ -121,8 +121,9 @@ test('an empty lesson becomes a class conclusion', async ({ page, browser, conte
     await page.getByRole('link', { name: /^Results/ }).click()
     await expect(page.getByRole('heading', { name: 'Clear' })).toBeVisible()
     await expect(page.getByText('2 of 2 groups put 150\u202fcm first.')).toBeVisible()
+    await expect(page.getByRole('img', { name: /^Points with a line\. Averages: A 50/ })).toBeVisible()
+    await page.getByRole('link', { name: 'Table' }).click()
     await expect(page.getByRole('row', { name: /150/ }).first()).toContainText('82.2')
-    await expect(page.getByRole('img', { name: /^Points of the averages: A 50/ })).toBeVisible()
     await expect(board.getByText(/^Clear\./)).toBeVisible()
   })
 
@@ -140,7 +141,7 @@ test('an empty lesson becomes a class conclusion', async ({ page, browser, conte
   await test.step('the report fits on one page', async () => {
     await page.goto(`/print/${id}/report`)
     await expect(page.getByRole('heading', { name: 'Bounce back' })).toBeVisible()
-    await expect(page.locator('.results-chart svg')).toBeVisible()
+    await expect(page.locator('.paper-chart svg')).toBeVisible()
     const pdf = await page.pdf({ format: 'A4', preferCSSPageSize: false })
     expect(pdf.toString('latin1').match(/\/Type \/Page\b/g)).toHaveLength(1)
   })
