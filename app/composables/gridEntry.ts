@@ -36,7 +36,8 @@ export function useGridEntry() {
   }
 
   async function write(typed: Entry[]): Promise<void> {
-    const entries = await afterEarlier(typed)
+    const over = typed.filter(({ cell, text }) => ![undefined, text.trim()].includes(onItsWay.get(cellKey(cell))))
+    const entries = over.length === 0 ? typed : await afterEarlier(typed, over)
     const rows = entries.flatMap(({ cell, text }) => {
       const row = rowFor(cell, text.trim())
       return row ? [{ cell, row, text }] : []
@@ -58,9 +59,7 @@ export function useGridEntry() {
   }
 
   /** What is typed over a number that is still on its way corrects that number once it is there. */
-  async function afterEarlier(entries: Entry[]): Promise<Entry[]> {
-    const over = entries.filter(({ cell, text }) => ![undefined, text.trim()].includes(onItsWay.get(cellKey(cell))))
-    if (over.length === 0) return entries
+  async function afterEarlier(entries: Entry[], over: Entry[]): Promise<Entry[]> {
     for (const { cell, text } of over) drafts.value.set(cellKey(cell), text)
     await earlier
     const current = currentReadings(lesson.record.readings).filter(({ status }) => status === 'kept')
