@@ -9,6 +9,9 @@ import { buildApplication, home, installPackages } from './prepare.mjs'
 const USAGE = 'npm start -- [--port 4280] [--data folder] [--no-demo] [--class-mode-off]'
 const HOST = '127.0.0.1'
 
+// Whoever read what is printed may go away; an error about that would be printed, and so on for ever.
+for (const stream of [process.stdout, process.stderr]) stream.on('error', () => {})
+
 const options = readOptions()
 const server = createServer()
 await listen(options.port)

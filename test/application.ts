@@ -54,7 +54,10 @@ export async function startApplication({
   const started = launch(['--port', String(chosen), '--data', data, ...(demo ? [] : ['--no-demo']), ...args])
   const deadline = Date.now() + 120_000
   while (!started.printed().includes('is ready:')) {
-    if (started.process.exitCode !== null || Date.now() > deadline) throw new Error(`It did not start:\n${started.printed()}`)
+    if (started.process.exitCode !== null || Date.now() > deadline) {
+      started.process.kill('SIGKILL')
+      throw new Error(`It did not start:\n${started.printed()}`)
+    }
     await new Promise((next) => setTimeout(next, 50))
   }
   const stop = async () => {
