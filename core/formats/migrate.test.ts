@@ -63,12 +63,18 @@ it('an older lesson file keeps its readings and predictions', () => {
       },
     ],
     predictions: [{ ...row, order: ['card', 'tissue'], reason: 'it is thick', late: false }],
-    conclusions: [],
+    conclusions: [{ id: row.id, text: 'Card is last.', hands: 20, agreed: true, at: row.at }],
   }
   const opened = openLessonFile(JSON.stringify(file))
   expect(opened.ok && lessonFileSchema.validate(opened.content).error).toBeUndefined()
   expect(opened).toMatchObject({
-    content: { readings: [{ moment: '', value: 14 }], predictions: [{ as: 'order', values: {} }], remarks: [], pictures: [] },
+    content: {
+      readings: [{ moment: '', value: 14 }],
+      predictions: [{ as: 'order', values: {} }],
+      remarks: [],
+      pictures: [],
+      conclusions: [{ group: null, from: null, by: 'desk' }],
+    },
   })
 })
 

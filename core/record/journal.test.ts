@@ -36,6 +36,8 @@ describe('the journal', () => {
     { at: at(2), body: { kind: 'plan', revision: 3 } },
     { at: at(9), body: { kind: 'station', change: 'moved', station: 's', group: 'g1', to: 'g2' } },
     { at: at(13), body: { kind: 'board', board: { ...USUAL_BOARD, view: 'results', results: 'live' } } },
+    // The class's sentence grows on the board: no line of its own.
+    { at: at(15), body: { kind: 'board', board: { ...USUAL_BOARD, view: 'results', results: 'live', draft: 'We found' } } },
     { at: at(20), body: { kind: 'plan', revision: 4 } },
   ]
   const lines = journalOf(record, others)

@@ -253,3 +253,39 @@ test('numbers show a pattern and what to test next, with a warning outside', asy
   await pattern.getByRole('button', { name: /^Add 30.cm to the plan/ }).click()
   await expect(pattern.getByRole('button', { name: /30.cm is in the plan/ })).toBeDisabled()
 })
+
+test('two desks write one sentence; notes on the groups reach the teacher’s notes and nobody else; the term counts the skills', async ({
+  page,
+  context,
+  baseURL,
+}) => {
+  const className = `Wren ${randomUUID().slice(0, 8)}`
+  const lesson = await measured(baseURL, (plan) => (plan.className = className))
+  await openStop(page, lesson, 'agree')
+  const second = await context.newPage()
+  await openStop(second, lesson, 'agree')
+  await page.getByRole('textbox', { name: 'Our conclusion' }).fill('Kitchen roll came first')
+  await expect(second.getByRole('textbox', { name: 'Our conclusion' })).toHaveValue('Kitchen roll came first')
+  await second.getByRole('textbox', { name: 'Our conclusion' }).fill('Kitchen roll came first, card last')
+  await expect(page.getByRole('textbox', { name: 'Our conclusion' })).toHaveValue('Kitchen roll came first, card last')
+  await second.close()
+
+  await page.getByText('My notes on the groups').click()
+  await page.getByRole('textbox', { name: 'Alder: done well' }).fill('read the ruler at eye level')
+  await saved(page)
+  await page.goto(`/print/${lesson.id}/teacher-notes`)
+  await expect(page.getByRole('row', { name: /^Alder/ })).toContainText('read the ruler at eye level')
+  for (const path of [`/print/${lesson.id}/report`, `/print/${lesson.id}/group-report`, `/board/${lesson.id}`]) {
+    await page.goto(path)
+    await expect(page.getByText(/kind of paper/).first()).toBeVisible()
+    await expect(page.getByText('eye level')).toHaveCount(0)
+  }
+  const view = await client(baseURL).call('GET', `/api/lessons/${lesson.id}/board`)
+  expect(JSON.stringify(view.body)).not.toContain('eye level')
+
+  await page.goto('/term')
+  await page.getByLabel('Class').selectOption(className)
+  await expect(page.getByText('1 investigation')).toBeVisible()
+  await expect(page.getByRole('row', { name: /^Repeating readings/ })).toContainText('1')
+  await expect(page.getByRole('row', { name: /^Drawing a conclusion/ })).toContainText('0')
+})

@@ -1,0 +1,114 @@
+import { describe, expect, it } from 'vitest'
+import { recordOf, soakUpPlan } from '../../test/soakUp'
+import { compareTests, evidenceOf, findTrend, foretell, poolClasses, surerBy, type TestDifference } from '../evidence'
+import type { Plan } from '../lesson'
+import {
+  childSentence,
+  foretoldWords,
+  interactionSentence,
+  modelLines,
+  overlapSentence,
+  patternWords,
+  surerSentence,
+  testDifferenceWords,
+} from '.'
+
+const plan = soakUpPlan()
+const clear = recordOf({ 'kitchen-roll': [60, 62, 61, 60], card: [14, 15, 14, 16] }, 2)
+const mixed = recordOf({ 'kitchen-roll': [30, 24, 27, 31], card: [27, 22, 29, 24] }, 2)
+const same = recordOf({ 'kitchen-roll': [30, 30, 30, 30], card: [30, 30, 30, 30] }, 2)
+
+describe('how sure, for those who hear it', () => {
+  it('children hear of dots and of being sure, whatever came out', () => {
+    const said = [clear, mixed, same].map((record) => {
+      const evidence = evidenceOf(plan, record)!
+      return [childSentence(plan, evidence), overlapSentence(plan, evidence)]
+    })
+    expect(said[0]).toEqual([
+      'We can be sure: the kind of paper made a difference.',
+      'The dots of kitchen roll and of card do not overlap at all: look at the space between them.',
+    ])
+    expect(said[1]![0]).toBe('We cannot tell yet. The numbers are too mixed up.')
+    expect(said[1]![1]).toMatch(/overlap: some of one lie among the other/)
+    expect(said[2]![0]).toBe('It came out the same: the kind of paper made no difference that we can see.')
+  })
+
+  it('the teacher sees model, figures and what is taken for granted; one reading each has nothing to judge by', () => {
+    const { figures, assumptions } = modelLines(plan, evidenceOf(plan, clear)!)
+    expect(figures.map(({ term }) => term)).toContain('F(1, 5) of condition')
+    expect(figures.find(({ term }) => term === 'p')!.value).toBe('below 0.001')
+    expect(assumptions).toHaveLength(5)
+    const one = evidenceOf(plan, recordOf({ 'kitchen-roll': [60], card: [14] }, 1))!
+    expect(modelLines(plan, one)).toEqual({ figures: [], assumptions: ['One reading each leaves nothing to judge wobble by.'] })
+  })
+
+  it('what would make it surer is said with its chance and its minutes', () => {
+    expect(surerSentence({ code: 'more-repeats', extra: 2, chance: 0.84, minutes: 14 })).toBe(
+      '2 more repeats by each group: if the gap is real, it would then come out clear in 84 in 100 classes. That is about 14 minutes of testing.',
+    )
+    expect(surerSentence({ code: 'more-repeats', extra: 1, chance: 0.9, minutes: 0 })).not.toContain('minute')
+    for (const one of surerBy(plan, evidenceOf(plan, mixed)!)) expect(surerSentence(one)).toMatch(/[.]$/)
+  })
+})
+
+describe('a pattern in words', () => {
+  const numbers: Plan = { ...plan, conditionsAs: 'numbers', conditionUnit: 'cm' }
+  const over = (f: (x: number) => number) =>
+    findTrend(
+      [10, 20, 30, 40, 50].flatMap((x) => [-0.4, 0, 0.4].map((wobble) => ({ x, y: f(x) + wobble }))),
+      1,
+    )!
+
+  it.each([
+    ['Steadily more', (x: number) => x, /in even steps: about 1\.0.mm for each 1.cm more/],
+    ['Steadily less', (x: number) => 60 - x, /the less how high water climbs/],
+    ['Levelling off', (x: number) => 20 * Math.log(x), /each further step adds less/],
+    ['Speeding up', (x: number) => (x * x) / 50, /each further step adds more/],
+    ['Up, then down', (x: number) => 40 - (x - 28) ** 2 / 20, /rises to a top, at about 28.cm/],
+    ['Down, then up', (x: number) => 10 + (x - 31) ** 2 / 20, /falls to a bottom, at about 31.cm/],
+    ['No pattern', () => 20, /stays about where it is/],
+  ] as const)('%s', (name, f, text) => {
+    const words = patternWords(numbers, over(f))
+    expect(words.name).toBe(name)
+    expect(words.text).toMatch(text)
+  })
+
+  it('warns outside what was tested, and only there', () => {
+    const trend = over((x) => x)
+    expect(foretoldWords(numbers, 25, foretell(trend, 25))).toMatch(/^At 25.cm one reading should come to 25\.0.mm/)
+    expect(foretoldWords(numbers, 25, foretell(trend, 25))).not.toContain('guess')
+    expect(foretoldWords(numbers, 90, foretell(trend, 90))).toMatch(/so this is a guess\.$/)
+  })
+})
+
+describe('two classes in words', () => {
+  it('every difference has its sentence', () => {
+    const differences: TestDifference[] = [
+      { code: 'kind', grave: true },
+      { code: 'changed', grave: true, ours: 'paper', theirs: '' },
+      { code: 'measured', grave: true, ours: 'height', theirs: 'time' },
+      { code: 'unit-of-another-kind', grave: true, ours: 'mm', theirs: 's' },
+      { code: 'few-shared', grave: true, shared: 1 },
+      { code: 'only-ours', grave: false, names: ['card'] },
+      { code: 'only-theirs', grave: false, names: ['felt', 'wool'] },
+      { code: 'kept-otherwise', grave: false, factor: 'the water', ours: 'cold', theirs: 'warm' },
+      { code: 'not-kept-by-them', grave: false, factor: 'the water' },
+      { code: 'not-kept-by-us', grave: false, factor: 'the water' },
+      { code: 'instrument', grave: false, ours: 'ruler', theirs: '' },
+    ]
+    const said = differences.map(testDifferenceWords)
+    expect(new Set(said).size).toBe(differences.length)
+    for (const sentence of said) expect(sentence).toMatch(/^[A-Z].*\.$/)
+    expect(said[6]).toBe('Only they tested felt and wool: left out here.')
+  })
+
+  it('says whether both tell the same story', () => {
+    const tests = compareTests(plan, plan)
+    const with_ = (record: typeof clear) => interactionSentence(poolClasses({ plan, record: clear }, { plan, record }, tests)!)
+    expect(with_(clear)).toMatch(/^Both classes put the same condition first\. .* so they may be put together\.$/)
+    const otherWay = recordOf({ 'kitchen-roll': [14, 15, 14, 16], card: [60, 62, 61, 60] }, 2)
+    expect(with_(otherWay)).toMatch(
+      /^The classes put different conditions first\. But the gaps differ .* look at each class for itself\.$/,
+    )
+  })
+})
