@@ -16,8 +16,7 @@ export const CHROMIUM = [
 export default defineConfig({
   testDir: 'test/e2e',
   fullyParallel: false,
-  // Much of a browser test is waiting: three share two cores well.
-  workers: 3,
+  workers: 2,
   timeout: 90_000,
   expect: { timeout: 10_000 },
   retries: process.env.CI ? 1 : 0,
