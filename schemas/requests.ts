@@ -1,6 +1,7 @@
 import Joi from 'joi'
 import { COLUMN_ROLES, type ColumnMatch, type ImportChoices } from '../core/formats'
 import { BOARD_VIEWS, type BoardState, type Plan } from '../core/lesson'
+import type { Term } from '../core/wording/reports'
 import { isoTime, planId, shortText, unit, uuid, whole } from './parts'
 import { planSchema } from './plan'
 
@@ -33,7 +34,7 @@ export const importSchema = Joi.object<{ rows: string[][]; choices: ImportChoice
   }).required(),
 }).required()
 
-export const termSchema = Joi.object<{ from: string; to: string; className: string }>({
+export const termSchema = Joi.object<Term>({
   from: Joi.string().allow('').pattern(DAY).default(''),
   to: Joi.string().allow('').pattern(DAY).default(''),
   className: Joi.string().allow('').max(200).default(''),

@@ -1,24 +1,29 @@
 <script setup lang="ts">
 import { counted } from '~~/core/wording'
-import { termOverview, type TermLesson } from '~~/core/wording/reports'
+import { termOverview, type Term, type TermLesson } from '~~/core/wording/reports'
 
 /** What was investigated in a term and which skills were practised: for the teacher's own planning, and for a folder. */
 useHead({ title: 'Term overview · Jolly Beaker' })
 const notices = useNotices()
 const lessons = shallowRef<TermLesson[]>()
 const classes = ref<string[]>([])
-const wanted = reactive({ from: '', to: '', className: '' })
+const wanted = ref<Term>({ from: '', to: '', className: '' })
 const report = computed(() => {
   if (!lessons.value) return undefined
-  const days = [wanted.from && `from ${writeDay(wanted.from)}`, wanted.to && `to ${writeDay(wanted.to)}`].filter(Boolean).join(' ')
-  const under = [wanted.className ? `Class ${wanted.className}` : 'All classes', days].filter(Boolean).join(', ')
+  const { from, to, className } = wanted.value
+  const days = [from && `from ${writeDay(from)}`, to && `to ${writeDay(to)}`].filter(Boolean).join(' ')
+  const under = [className ? `Class ${className}` : 'All classes', days].filter(Boolean).join(', ')
   return termOverview(lessons.value, 'What we investigated', under)
 })
 
-watch(wanted, load, { immediate: import.meta.client })
+watch(wanted, load, { deep: true })
+onMounted(load)
 async function load(): Promise<void> {
+  const asked = new URLSearchParams({ ...wanted.value }).toString()
   try {
-    const answer = await callServer<{ lessons: TermLesson[]; classes: string[] }>(`/api/term?${new URLSearchParams(wanted)}`)
+    const answer = await callServer<{ lessons: TermLesson[]; classes: string[] }>(`/api/term?${asked}`)
+    // A slow answer to what is not asked any more comes too late.
+    if (asked !== new URLSearchParams({ ...wanted.value }).toString()) return
     lessons.value = answer.lessons
     classes.value = answer.classes
   } catch (error) {

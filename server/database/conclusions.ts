@@ -31,7 +31,7 @@ export async function addConclusion(database: Database, lesson: string, conclusi
   })
 }
 
-function toConclusion(row: typeof conclusions.$inferSelect): Conclusion {
+export function toConclusion(row: typeof conclusions.$inferSelect): Conclusion {
   const { lesson: _lesson, sequence: _sequence, at, ...conclusion } = row
   return { ...conclusion, at: at.toISOString() }
 }

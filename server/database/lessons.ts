@@ -3,15 +3,15 @@ import { and, asc, desc, eq, inArray, isNull } from 'drizzle-orm'
 import { migratePlan } from '../../core/formats'
 import { EMPTY_RECORD, USUAL_BOARD, WHOLE_CLASS, type BoardState, type LessonRecord, type Plan } from '../../core/lesson'
 import { CODE_WORDS } from './codeWords'
-import { listConclusions } from './conclusions'
+import { listConclusions, toConclusion } from './conclusions'
 import { lastEventNumber, storeAndAnnounce } from './events'
 import type { Database } from './open'
 import { Known } from './known'
-import { listObservations } from './observations'
-import { listPredictions } from './predictions'
+import { listObservations, toObservation } from './observations'
+import { listPredictions, toPrediction } from './predictions'
 import type { StoredPicture } from './pictures'
 import { listReadings, toReading } from './readings'
-import { listRemarks } from './remarks'
+import { listRemarks, toRemark } from './remarks'
 import { conclusions, lessons, observations, pictures, predictions, readings, remarks } from './schema'
 
 export interface StoredLesson {
@@ -63,21 +63,36 @@ async function loadRecord(database: Database, id: string): Promise<LessonRecord>
   }
 }
 
-/** All lessons with their records, for the shelf. */
+/** All lessons with their records, for the shelf: one question to the database for each table, however many lessons there are. */
 export async function listLessons(database: Database): Promise<{ lesson: StoredLesson; record: LessonRecord }[]> {
   const rows = await database.select().from(lessons).orderBy(asc(lessons.createdAt))
-  const ids = rows.map((row) => row.id)
-  if (ids.length === 0) return []
-  const allReadings = await database.select().from(readings).where(inArray(readings.lesson, ids)).orderBy(asc(readings.sequence))
-  const records = new Map(ids.map((id): [string, LessonRecord] => [id, { ...EMPTY_RECORD, readings: [] }]))
-  for (const row of allReadings) records.get(row.lesson)!.readings.push(toReading(row))
-  for (const id of ids) {
-    records.get(id)!.predictions = await listPredictions(database, id)
-    records.get(id)!.conclusions = await listConclusions(database, id)
-    records.get(id)!.remarks = await listRemarks(database, id)
-    records.get(id)!.observations = await listObservations(database, id)
+  const record = {
+    readings: byLesson(await database.select().from(readings).orderBy(asc(readings.sequence)), toReading),
+    predictions: byLesson(await database.select().from(predictions).orderBy(asc(predictions.sequence)), toPrediction),
+    conclusions: byLesson(await database.select().from(conclusions).orderBy(asc(conclusions.sequence)), toConclusion),
+    remarks: byLesson(await database.select().from(remarks).orderBy(asc(remarks.sequence)), toRemark),
+    observations: byLesson(await database.select().from(observations).orderBy(asc(observations.sequence)), toObservation),
   }
-  return rows.map((row) => ({ lesson: toLesson(row), record: records.get(row.id)! }))
+  return rows.map((row) => ({
+    lesson: toLesson(row),
+    record: {
+      readings: record.readings.get(row.id) ?? [],
+      predictions: record.predictions.get(row.id) ?? [],
+      conclusions: record.conclusions.get(row.id) ?? [],
+      remarks: record.remarks.get(row.id) ?? [],
+      observations: record.observations.get(row.id) ?? [],
+    },
+  }))
+}
+
+function byLesson<Row extends { lesson: string }, One>(rows: Row[], toOne: (row: Row) => One): Map<string, One[]> {
+  const lists = new Map<string, One[]>()
+  for (const row of rows) {
+    const list = lists.get(row.lesson)
+    if (list) list.push(toOne(row))
+    else lists.set(row.lesson, [toOne(row)])
+  }
+  return lists
 }
 
 /** Is any of these rows stored already, in whatever lesson. */

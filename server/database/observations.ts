@@ -22,7 +22,7 @@ export async function addObservation(database: Database, lesson: string, observa
   })
 }
 
-function toObservation(row: typeof observations.$inferSelect): Observation {
+export function toObservation(row: typeof observations.$inferSelect): Observation {
   const { lesson: _lesson, sequence: _sequence, at, ...observation } = row
   return { ...observation, at: at.toISOString() }
 }

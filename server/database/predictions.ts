@@ -29,7 +29,7 @@ export async function addPrediction(
   })
 }
 
-function toPrediction(row: typeof predictions.$inferSelect): Prediction {
+export function toPrediction(row: typeof predictions.$inferSelect): Prediction {
   const { lesson: _lesson, sequence: _sequence, at, ...prediction } = row
   return { ...prediction, at: at.toISOString() }
 }

@@ -22,7 +22,7 @@ export async function addRemark(database: Database, lesson: string, remark: Said
   })
 }
 
-function toRemark(row: typeof remarks.$inferSelect): SaidRemark {
+export function toRemark(row: typeof remarks.$inferSelect): SaidRemark {
   const { lesson: _lesson, sequence: _sequence, at, ...remark } = row
   return { ...remark, at: at.toISOString() }
 }

@@ -1,5 +1,5 @@
 export { classReport, groupReport, teacherNotes } from './lessonReports'
 export { resultsBlock, sureWords } from './results'
 export { signWords } from './signs'
-export { termOverview } from './termOverview'
-export type { TermLesson } from './termOverview'
+export { isInTerm, termLesson, termOverview } from './termOverview'
+export type { Term, TermLesson } from './termOverview'

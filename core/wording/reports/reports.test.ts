@@ -84,7 +84,6 @@ describe('reports', () => {
       className: 'Puffin',
       date: '2026-03-12',
       question: 'How?',
-      kind: '',
       grade: 'Clear',
       conclusion: '',
       agreed: false,

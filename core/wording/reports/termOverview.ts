@@ -1,4 +1,9 @@
-import { SKILLS, type Report, type Skill } from '../../reports'
+import { classConclusion } from '../../agree'
+import { evidenceOf } from '../../evidence'
+import type { LessonRecord, Plan } from '../../lesson'
+import { SKILLS, skillsOf, type Report, type Skill } from '../../reports'
+import { GRADE_NAMES } from '../evidence'
+import { question } from '../kinds'
 import { dayWords } from '../kit'
 import { counted } from '../names'
 import { SKILL_WORDS } from './signs'
@@ -10,11 +15,39 @@ export interface TermLesson {
   className: string
   date: string
   question: string
-  kind: string
   grade: string
   conclusion: string
   agreed: boolean
   skills: Skill[]
+}
+
+/** Which lessons a term takes in: `YYYY-MM-DD`, and the name of a class; empty for no bound. */
+export interface Term {
+  from: string
+  to: string
+  className: string
+}
+
+/** A lesson without a day is in every term that has no end. */
+export function isInTerm({ date, className }: Plan, term: Term): boolean {
+  if (term.className !== '' && className !== term.className) return false
+  return (term.from === '' || date >= term.from) && (term.to === '' || (date !== '' && date <= term.to))
+}
+
+/** What a lesson brings to the overview. */
+export function termLesson(id: string, plan: Plan, record: LessonRecord): TermLesson {
+  const conclusion = classConclusion(record.conclusions)
+  return {
+    id,
+    title: plan.title,
+    className: plan.className,
+    date: plan.date,
+    question: plan.measured && (plan.changed || plan.kind === 'over-time') ? question(plan) : '',
+    grade: GRADE_NAMES[evidenceOf(plan, record)?.grade ?? 'nothing-yet'],
+    conclusion: conclusion?.text ?? '',
+    agreed: conclusion?.agreed ?? false,
+    skills: skillsOf(plan, record),
+  }
 }
 
 /** What was investigated in a term, and which skills were practised how often. */
