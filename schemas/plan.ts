@@ -1,6 +1,7 @@
 import Joi from 'joi'
 import { CAUTIONS } from '../core/kit'
 import {
+  MOST_TRIALS,
   AGES,
   ARRANGEMENTS,
   AVERAGE_WAYS,
@@ -259,7 +260,7 @@ export const planSchema = Joi.object<Plan, true>({
   conditionUnit: unit,
   conditions: Joi.array().items(condition).max(MOST_CONDITIONS).unique('id').required(),
   watch,
-  repeats: whole(1, 20),
+  repeats: whole(1, MOST_TRIALS),
   practice: whole(0, 5),
   groups: Joi.array().items(group).max(10).unique('id').required(),
   resetList: Joi.array().items(shortText.optional()).max(12).required(),
@@ -277,7 +278,7 @@ export const planSchema = Joi.object<Plan, true>({
   jobs: Joi.array().items(shortText.optional()).max(6).required(),
   secondReader: Joi.boolean().required(),
   retests: Joi.array()
-    .items(Joi.object<Retest, true>({ group: planId, condition: planId, repeat: whole(1, 20) }))
+    .items(Joi.object<Retest, true>({ group: planId, condition: planId, repeat: whole(1, MOST_TRIALS) }))
     .max(200)
     .required(),
   average: Joi.string()

@@ -1,6 +1,7 @@
 import Joi from 'joi'
 import type { FilePicture, LessonFile } from '../core/formats'
 import {
+  MOST_TRIALS,
   OBSERVATION_KINDS,
   PREDICT_AS,
   REMARK_LISTS,
@@ -26,7 +27,7 @@ const readingFields = {
   id: uuid,
   group: planId,
   condition: planId,
-  repeat: whole(1, 20),
+  repeat: whole(1, MOST_TRIALS),
   moment,
   practice: Joi.boolean().required(),
   value: Joi.number().min(-1e12).max(1e12).required(),
@@ -73,7 +74,7 @@ const observationFields = {
   id: uuid,
   group: planId,
   condition: planId.allow(null),
-  repeat: whole(1, 20).allow(null),
+  repeat: whole(1, MOST_TRIALS).allow(null),
   kind: Joi.string()
     .valid(...OBSERVATION_KINDS)
     .required(),

@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import { COLUMN_ROLES, type ColumnMatch, type ImportChoices } from '../core/formats'
-import { BOARD_VIEWS, type BoardState, type Plan } from '../core/lesson'
+import { MOST_TRIALS, BOARD_VIEWS, type BoardState, type Plan } from '../core/lesson'
 import type { Term } from '../core/wording/reports'
 import { isoTime, planId, shortText, unit, uuid, whole } from './parts'
 import { planSchema } from './plan'
@@ -23,7 +23,7 @@ const columnMatch = Joi.object<ColumnMatch, true>({
     .valid(...COLUMN_ROLES)
     .required(),
   condition: planId.allow(null),
-  repeat: whole(1, 20).allow(null),
+  repeat: whole(1, MOST_TRIALS).allow(null),
 })
 export const importSchema = Joi.object<{ rows: string[][]; choices: ImportChoices }, true>({
   rows: Joi.array().items(Joi.array().items(cell).max(100)).max(5000).required(),

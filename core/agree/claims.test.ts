@@ -38,7 +38,7 @@ describe('doubtsOfConclusion', () => {
     for (const which of ['clear', 'leaning', 'same'] as const) {
       for (const starter of sentenceStarters(plan, evidence(which))) {
         expect(
-          codes(starter, which).filter((code) => code !== 'no-numbers' && code !== 'does-not-say-how-sure'),
+          codes(starter, which).filter((code) => !['no-numbers', 'does-not-say-how-sure', 'unfinished'].includes(code)),
           starter,
         ).toEqual([])
       }

@@ -8,6 +8,7 @@ export type ClaimDoubt =
   | { code: 'no-numbers' }
   | { code: 'does-not-say-how-sure' }
   | { code: 'cause-without-reason'; words: string[] }
+  | { code: 'unfinished' }
 
 const CERTAIN =
   /\b(prove[sdn]?|proof|definitely|certain(?:ly)?|always|every time|for sure|without (?:a |any )?doubt|we know|we are sure|shows? (?:clearly|that)|clearly|is clear(?:ly)?|must be)\b/gi
@@ -29,7 +30,7 @@ const REASON = /\b(because|since|the reason)\b(?!\s*(?:…|\.\.\.|$))/i
  * @example doubtsOfConclusion('Kitchen roll is definitely best.', plan, leaningEvidence)[0].code // 'claims-too-much'
  */
 export function doubtsOfConclusion(text: string, plan: Plan, evidence: Evidence): ClaimDoubt[] {
-  const doubts: ClaimDoubt[] = []
+  const doubts: ClaimDoubt[] = isUnfinished(text) ? [{ code: 'unfinished' }] : []
   const certain = matches(text, CERTAIN)
   const same = matches(text, NO_DIFFERENCE)
   const compared = matches(text, COMPARED)
@@ -52,6 +53,11 @@ export function doubtsOfConclusion(text: string, plan: Plan, evidence: Evidence)
   const causes = matches(text, CAUSE)
   if (causes.length > 0 && !REASON.test(text)) doubts.push({ code: 'cause-without-reason', words: causes })
   return doubts
+}
+
+/** Does a hole of a sentence's beginning wait to be filled. `isUnfinished('We found that …') // true` */
+export function isUnfinished(text: string): boolean {
+  return /…|\.\.\./.test(text)
 }
 
 const MOST = /\b(most|highest|longest|fastest|best|biggest|furthest|heaviest|tallest|strongest)\b/i

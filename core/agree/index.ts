@@ -1,4 +1,4 @@
-export { doubtsOfConclusion } from './claims'
+export { doubtsOfConclusion, isUnfinished } from './claims'
 export type { ClaimDoubt } from './claims'
 export { CONCLUSION_PARTS, partsOf, wordsUsed } from './parts'
 export type { ConclusionPart } from './parts'

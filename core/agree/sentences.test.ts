@@ -49,7 +49,8 @@ describe('a whole conclusion', () => {
     const codes = (text: string) => doubtsOfConclusion(text, plan, evidence).map(({ code }) => code)
     expect(codes('Kitchen roll came first with 61 mm due to its holes. We are sure.')).toEqual(['cause-without-reason'])
     expect(codes('The tiny holes lead to 61 mm. We are sure because water creeps into small gaps.')).toEqual([])
-    expect(codes('The paper makes it climb, 61 mm, because …. We are sure.')).toEqual(['cause-without-reason'])
+    expect(codes('The paper makes it climb, 61 mm, because …. We are sure.')).toEqual(['unfinished', 'cause-without-reason'])
+    expect(codes('We found that kitchen roll came first with 61 mm ... We are sure.')).toEqual(['unfinished'])
   })
 })
 

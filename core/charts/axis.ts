@@ -32,3 +32,8 @@ export function niceStep(wanted: number): number {
   const found = [1, 2, 5, 10].find((each) => withoutNoise(each * power) >= withoutNoise(wanted)) ?? 10
   return withoutNoise(found * power)
 }
+
+/** The numbers that stand at an axis. `axisTicks({ from: 0, to: 30, step: 10 }) // [0, 10, 20, 30]` */
+export function axisTicks({ from, to, step }: Axis): number[] {
+  return Array.from({ length: Math.round((to - from) / step) + 1 }, (_, place) => withoutNoise(from + place * step))
+}

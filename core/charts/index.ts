@@ -1,4 +1,4 @@
-export { axisFor, niceStep } from './axis'
+export { axisFor, axisTicks, niceStep } from './axis'
 export type { Axis } from './axis'
 export { graphChoices } from './choose'
 export type { GraphChoice, GraphChoices, GraphLoss, GraphReason } from './choose'

@@ -9,6 +9,8 @@ export interface ResultLine {
   condition: string
   letter: string
   name: string
+  /** The place in a jar that the line follows, where there are several. */
+  where: string | undefined
   place: number
   /** Which of the places of a trial, for its dashes and symbol; the condition's own place in the plan where a trial has one. */
   dash: number
@@ -28,8 +30,9 @@ export function linesOf(plan: Plan, record: LessonRecord, marks: ResultMark[]): 
   return marks.flatMap(({ condition, letter, name, place }) =>
     places.map((where, index) => ({
       condition,
-      letter: places.length > 1 ? `${letter} ${where}` : letter,
-      name: places.length > 1 ? `${name}, ${where}` : name,
+      letter,
+      name,
+      where: places.length > 1 ? where : undefined,
       place,
       dash: places.length > 1 ? index : place,
       points: moments

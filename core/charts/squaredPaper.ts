@@ -1,4 +1,5 @@
 import { withoutNoise } from '../quantity'
+import { axisTicks } from './axis'
 
 /** A scale for drawing by hand: a step of the numbers on so many squares. */
 export interface SquareScale {
@@ -111,8 +112,7 @@ export function checkScale(
 
 /** Numbers of all squares and labels along one side. `{ at: 2, value: 5 }` is the label 5 at the second line. */
 export function scaleLabels({ from, to, step, squaresPerStep }: SquareScale): { at: number; value: number }[] {
-  const steps = Math.round((to - from) / step)
-  return Array.from({ length: steps + 1 }, (_, place) => ({ at: place * squaresPerStep, value: withoutNoise(from + place * step) }))
+  return axisTicks({ from, to, step }).map((value, place) => ({ at: place * squaresPerStep, value }))
 }
 
 function isNice(step: number): boolean {

@@ -1,12 +1,12 @@
 import { secondsOfTrial } from '../clock'
-import { activeConditions, measuredCard, type Plan } from '../lesson'
+import { activeConditions, measuredCard, MOST_TRIALS, type Plan } from '../lesson'
 import { methodMeasuringSd } from '../measuring'
 import { fAbove, fLeaving, noncentralFAbove } from './distributions'
 import type { Evidence } from './grade'
 
 /** What would let the class be surer, and what would not. */
 export type Surer =
-  | { code: 'more-repeats'; extra: number; chance: number; minutes: number }
+  | { code: 'more-repeats'; extra: number; repeats: number; chance: number; minutes: number }
   | { code: 'second-reading' }
   | { code: 'steadier-measuring'; share: number }
   | { code: 'bigger-steps' }
@@ -45,13 +45,13 @@ function repeatsToBeClear({ model, summaries }: Evidence, plan: Plan): Surer | u
   const groups = readings - rank - model!.df
   const effect = effectOf(model!.F, rank, model!.df)
   const repeatsNow = Math.max(1, readings / (Math.max(1, groups) * conditions))
-  for (let extra = 1; extra <= MOST_EXTRA; extra += 1) {
+  for (let extra = 1; extra <= MOST_EXTRA && plan.repeats + extra <= MOST_TRIALS; extra += 1) {
     const more = (repeatsNow + extra) / repeatsNow
     const df = Math.round(readings * more) - groups - rank
     const chance = chanceOfClear(effect * more, rank, df)
     if (chance < GOOD_CHANCE) continue
     const minutes = Math.ceil((extra * activeConditions(plan).length * secondsOfTrial(plan)) / 60)
-    return { code: 'more-repeats', extra, chance, minutes }
+    return { code: 'more-repeats', extra, repeats: plan.repeats + extra, chance, minutes }
   }
   return undefined
 }

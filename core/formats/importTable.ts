@@ -1,4 +1,4 @@
-import { measuredCard, momentsOf, type Plan, type Reading } from '../lesson'
+import { MOST_TRIALS, measuredCard, momentsOf, type Plan, type Reading } from '../lesson'
 import { readQuantity, unitNamed, unitOf, type ReadErrorCode, type UnitCode } from '../quantity'
 import { cellKey, currentReadings, readEntry } from '../record'
 import { conditionNamed, groupNamed, hasHeading, momentNamed, unitInHeading, type ColumnMatch } from './matchColumns'
@@ -41,7 +41,6 @@ export type ImportReading = Pick<
   'group' | 'condition' | 'repeat' | 'moment' | 'value' | 'unit' | 'entered' | 'status' | 'reason'
 >
 
-const MOST_REPEATS = 20
 const LONGEST_ENTRY = 60
 
 /**
@@ -110,7 +109,7 @@ function readCell(
   // Without a column the trials of a condition are counted as they come.
   const key = `${group}/${condition}/${moment}`
   const repeat = repeatText === undefined || repeatText === '' ? (counted.get(key) ?? 0) + 1 : Number(repeatText)
-  if (!Number.isInteger(repeat) || repeat < 1 || repeat > MOST_REPEATS)
+  if (!Number.isInteger(repeat) || repeat < 1 || repeat > MOST_TRIALS)
     return { code: 'bad-repeat', detail: repeatText ?? String(repeat) }
   counted.set(key, repeat)
 

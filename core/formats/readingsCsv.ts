@@ -1,5 +1,5 @@
 import Papa from 'papaparse'
-import { conditionName, letterOf, measuredCard, momentOf, type Plan, type Reading } from '../lesson'
+import { MOST_TRIALS, conditionName, letterOf, measuredCard, momentOf, type Plan, type Reading } from '../lesson'
 import { readQuantity, unitNamed, unitOf, UNIT_CODES, type UnitCode } from '../quantity'
 import { readEntry } from '../record'
 import { FORMULA, GUARDED } from './spreadsheet'
@@ -23,8 +23,6 @@ const COLUMNS = [
 ] as const
 const NEEDED = ['group', 'condition', 'repeat', 'value', 'unit'] as const
 const MOST_ROWS = 20_000
-const MOST_REPEATS = 20
-
 export type CsvProblemCode =
   | 'empty'
   | 'column-missing'
@@ -117,7 +115,7 @@ function readRow(plan: Plan, row: Record<string, string>, line: number, newId: (
   )
   if (!condition) return bad('unknown-condition', 'condition')
   const repeat = Number(cell('repeat'))
-  if (!Number.isInteger(repeat) || repeat < 1 || repeat > MOST_REPEATS) return bad('bad-repeat', 'repeat')
+  if (!Number.isInteger(repeat) || repeat < 1 || repeat > MOST_TRIALS) return bad('bad-repeat', 'repeat')
   if (!momentOf(plan, cell('moment'))) return bad('unknown-moment', 'moment')
   const unit = unitFrom(cell('unit'))
   if (!unit) return bad('unknown-unit', 'unit')

@@ -1,5 +1,5 @@
 import { readQuantity, unitOf, withUnit, writeShort } from '../quantity'
-import type { Condition, Factor, Measure, Method, Plan } from './plan'
+import type { Condition, Factor, Group, Measure, Method, Plan } from './plan'
 
 const LETTERS = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ'
 
@@ -49,8 +49,17 @@ export function conditionValue(plan: Plan, condition: Condition): number | undef
 /** A condition as people read it: numbers get their unit. `conditionName(plan, { label: '40', … }) // '40 cm'` */
 export function conditionName(plan: Plan, condition: Condition): string {
   const value = conditionValue(plan, condition)
-  if (value === undefined) return condition.label.trim() || 'no name yet'
+  return value === undefined ? condition.label.trim() || 'no name yet' : numberName(plan, value)
+}
+
+/** A number that a condition could stand for, as people read it. `numberName(plan, 40) // '40 cm'` */
+export function numberName(plan: Plan, value: number): string {
   return withUnit(writeShort(value), unitOf(plan.conditionUnit).code)
+}
+
+/** A group of the plan. */
+export function groupOf(plan: Plan, id: string | null): Group | undefined {
+  return plan.groups.find((group) => group.id === id)
 }
 
 /** The highest number that a trial has: the repeats of everybody, or more where some are done once more. */

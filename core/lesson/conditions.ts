@@ -16,3 +16,8 @@ export function withLabel(plan: Plan, id: string, label: string): Plan {
   })
   return { ...plan, conditions, measures }
 }
+
+/** The plan with one condition more. */
+export function withCondition(plan: Plan, id: string, label: string): Plan {
+  return { ...plan, conditions: [...plan.conditions, { id, label, baseline: false, leftOut: false }] }
+}

@@ -5,6 +5,7 @@ export {
   FRAMES,
   GRAPH_KINDS,
   KINDS,
+  MOST_TRIALS,
   PHASES,
   PREDICT_AS,
   PREPARATIONS,
@@ -61,10 +62,12 @@ export {
   changedFactor,
   conditionName,
   conditionValue,
+  groupOf,
   keptFactors,
   letterOf,
   measuredCard,
   mostRepeats,
+  numberName,
   withMethod,
 } from './cards'
 export {
@@ -82,7 +85,7 @@ export {
   splitIntoGroups,
   withGroups,
 } from './empty'
-export { withLabel } from './conditions'
+export { withCondition, withLabel } from './conditions'
 export { mergePlans, withClashAs } from './merge'
 export type { Clash, Merged } from './merge'
 export { namedPictures } from './pictures'

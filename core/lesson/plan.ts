@@ -66,6 +66,9 @@ export interface Plan {
   groupNotes: Record<string, { well: string; next: string }>
 }
 
+/** No condition is done more often by one group. */
+export const MOST_TRIALS = 20
+
 /** One trial of one group. */
 export interface Retest {
   group: string

@@ -21,6 +21,11 @@ export function predictionsByGroup(plan: Plan, predictions: Prediction[]): Group
   })
 }
 
+/** The orders that stand, of the groups that predicted. */
+export function stampedOrders(plan: Plan, predictions: Prediction[]): string[][] {
+  return predictionsByGroup(plan, predictions).flatMap(({ stamped }) => (stamped ? [stamped.order] : []))
+}
+
 /** The class's count of hands that stands: the last one before the first counted reading. */
 export function handsOf(predictions: Prediction[]): Prediction | undefined {
   return predictions.filter((one) => one.group === WHOLE_CLASS && one.as === 'hands' && !one.late).at(-1)
@@ -47,7 +52,7 @@ export function countedHands(plan: Plan, hands: Record<string, number>): Pick<Pr
 
 /** How many groups put each condition first and last, and how many hands it got, in the plan's order of conditions. */
 export function tallyOf(plan: Plan, predictions: Prediction[]): TallyRow[] {
-  const stamped = predictionsByGroup(plan, predictions).flatMap((one) => (one.stamped ? [one.stamped.order] : []))
+  const stamped = stampedOrders(plan, predictions)
   const hands = handsOf(predictions)
   return activeConditions(plan).map(({ id }) => ({
     condition: id,

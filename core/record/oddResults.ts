@@ -1,5 +1,5 @@
 import { mean, median } from 'simple-statistics'
-import { activeConditions, keptFactors, type LessonRecord, type Observation, type Plan, type Reading } from '../lesson'
+import { MOST_TRIALS, activeConditions, keptFactors, type LessonRecord, type Observation, type Plan, type Reading } from '../lesson'
 import { doubtsAmong, type Doubt } from './check'
 import { countedReadings, currentReadings, historyOf } from './readings'
 
@@ -100,8 +100,6 @@ function hasRetest(plan: Plan, { group, condition }: Reading): boolean {
   return plan.retests.some((one) => one.group === group && one.condition === condition)
 }
 
-const MOST_REPEATS = 20
-
 /**
  * The plan with one trial more for each of these places, whatever becomes of the old readings. A place that has one already gets no
  * second one.
@@ -111,7 +109,7 @@ export function withRetests(plan: Plan, places: { group: string; condition: stri
   const fresh = new Map(places.map(({ group, condition }) => [`${group}/${condition}`, { group, condition }]))
   const planned = new Set(plan.retests.map(({ group, condition }) => `${group}/${condition}`))
   const added = [...fresh].flatMap(([key, place]) => (planned.has(key) ? [] : [{ ...place, repeat: plan.repeats + 1 }]))
-  if (plan.repeats >= MOST_REPEATS) return plan
+  if (plan.repeats >= MOST_TRIALS) return plan
   return { ...plan, retests: [...plan.retests, ...added] }
 }
 

@@ -1,5 +1,5 @@
 import { classConclusion, doubtsOfConclusion, type ClaimDoubt } from '../agree'
-import type { Evidence } from '../evidence'
+import { surerBy, type Evidence } from '../evidence'
 import {
   activeConditions,
   measuredCard,
@@ -86,12 +86,21 @@ export function findingsOfEvidence(plan: Plan, evidence: Evidence | undefined): 
       grade: evidence.grade,
       p: evidence.model?.p ?? evidence.friedman?.p,
       oneReadingEach: evidence.oneReadingEach,
-      fixes: [{ code: 'set-repeats', repeats: plan.repeats + 2 }],
+      fixes: surerFixes(plan, evidence),
     },
   ]
 }
 
-const LEFT_OUT: ClaimDoubt['code'][] = ['no-numbers', 'does-not-say-how-sure', 'cause-without-reason']
+/** As many repeats as would settle it, where some would; else what else would help. */
+function surerFixes(plan: Plan, evidence: Evidence): Fix[] {
+  const [first] = surerBy(plan, evidence)
+  const explained = go('results', 'surer')
+  if (first?.code === 'more-repeats') return [{ code: 'set-repeats', repeats: first.repeats }, explained]
+  if (first?.code === 'second-reading' && plan.repeats === 1) return [{ code: 'set-repeats', repeats: 2 }, explained]
+  return [explained]
+}
+
+const LEFT_OUT: ClaimDoubt['code'][] = ['unfinished', 'no-numbers', 'does-not-say-how-sure', 'cause-without-reason']
 
 /** What the conclusion claims and leaves out. */
 export function findingsOfConclusion(plan: Plan, record: LessonRecord, evidence: Evidence | undefined): Finding[] {

@@ -38,6 +38,12 @@ export function doubtWordsOfConclusion(doubt: ClaimDoubt, plan: Plan): FindingWo
         text: 'Say how sure the class is, and why.',
         why: 'How many groups agree, or how the gap compares with the wobble.',
       }
+    case 'unfinished':
+      return {
+        title: 'Not finished yet',
+        text: 'There is still a “…” in it: put your own words there.',
+        why: 'The class can only agree on what is written out.',
+      }
     case 'cause-without-reason':
       return {
         title: 'A cause, and no reason',
@@ -45,4 +51,10 @@ export function doubtWordsOfConclusion(doubt: ClaimDoubt, plan: Plan): FindingWo
         why: 'A fair test shows that the change made the difference. How it does so is an idea, and an idea wants its reason.',
       }
   }
+}
+
+/** What a doubt is about, as the beginning of a line. `'No numbers in it.'`, `'How sure are you?'` */
+export function doubtLead(doubt: ClaimDoubt, plan: Plan): string {
+  const { title } = doubtWordsOfConclusion(doubt, plan)
+  return title.endsWith('?') ? title : `${title}.`
 }

@@ -86,4 +86,5 @@ const GO_WORDS: Record<string, string> = {
   order: 'Take predictions',
   cell: 'Show it',
   conclusion: 'Write it',
+  surer: 'What would help',
 }

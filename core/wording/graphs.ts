@@ -1,6 +1,7 @@
-import type { GraphLoss, GraphReason, ResultsGraph, ScaleProblem, SquareScale } from '../charts'
+import type { GraphLoss, GraphReason, ResultLine, ResultsGraph, ScaleProblem, SquareScale } from '../charts'
 import { changedFactor, measuredCard, type AverageWay, type GraphKind, type Plan } from '../lesson'
 import { unitOf, withUnit, writeNumber, writeShort, type UnitCode } from '../quantity'
+import { sentenceCase } from './evidence'
 import { counted, list, whenWords, writeReading } from './names'
 import { writeFigure } from './tables'
 
@@ -22,13 +23,13 @@ export function graphReason(plan: Plan, reason: GraphReason): string {
   const change = changedFactor(plan)?.name ?? 'what we change'
   switch (reason) {
     case 'kinds':
-      return `${sentence(change)} comes in kinds with nothing between them, so each gets a bar of its own, with every reading as a dot.`
+      return `${sentenceCase(change)} comes in kinds with nothing between them, so each gets a bar of its own, with every reading as a dot.`
     case 'numbers':
-      return `${sentence(change)} is a number, so points stand where their numbers are, and a line shows how the result goes with it.`
+      return `${sentenceCase(change)} is a number, so points stand where their numbers are, and a line shows how the result goes with it.`
     case 'few-numbers':
-      return `${sentence(change)} is a number, so points stand where their numbers are. Two numbers make no pattern yet: a third would.`
+      return `${sentenceCase(change)} is a number, so points stand where their numbers are. Two numbers make no pattern yet: a third would.`
     case 'numbers-bend':
-      return `${sentence(change)} is a number and the points bend, so a curve follows them better than a straight line.`
+      return `${sentenceCase(change)} is a number and the points bend, so a curve follows them better than a straight line.`
     case 'over-time':
       return 'The same thing was read again and again, so time goes along the bottom and a line joins what belongs together.'
     case 'same-thing-twice':
@@ -83,6 +84,16 @@ export function axisTitles(plan: Plan): { up: string; across: string } {
   }
 }
 
+/** Which line it is. `'A windowsill, top'` */
+export function lineWords({ letter, name, where }: ResultLine): string {
+  return [`${letter} ${name}`, where].filter(Boolean).join(', ')
+}
+
+/** The same, short enough for the end of a line. `'A top'` */
+export function lineEnd({ letter, where }: ResultLine): string {
+  return [letter, where].filter(Boolean).join(' ')
+}
+
 /** The graph in words, for those who do not see it. */
 export function chartWords(plan: Plan, graph: ResultsGraph): string {
   const name = GRAPH_NAMES[graph.kind]
@@ -91,7 +102,7 @@ export function chartWords(plan: Plan, graph: ResultsGraph): string {
       const points = line.points.map(
         ({ moment, average }) => `${whenWords(plan, moment)} ${writeFigure(plan, average, graph.unit)}`,
       )
-      return `${line.letter.split(' ')[0]} ${line.name}: ${points.length === 0 ? 'no readings' : list(points)}`
+      return `${lineWords(line)}: ${points.length === 0 ? 'no readings' : list(points)}`
     })
     return `${name}. Averages: ${lines.join('; ')}; every reading as a dot.`
   }
@@ -142,8 +153,4 @@ export function scaleProblemWords(problem: ScaleProblem): string {
 /** One dot of the graph, for those who point at it. `'Alder: 61 mm, set aside'` */
 export function dotWords(plan: Plan, dot: { value: number; counted: boolean }, group: string, unit: UnitCode): string {
   return `${group}: ${writeReading(plan, dot.value, unit)}${dot.counted ? '' : ', set aside'}`
-}
-
-function sentence(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1)
 }

@@ -24,7 +24,7 @@ export { FIRST_WORDS_OF_SENTENCE, sentenceStarters } from './starters'
 export { fairWords } from './fairness'
 export type { FairWords } from './fairness'
 export { csvProblemWords, cupboardProblemWords, fileProblemWords, restoredWords } from './files'
-export { doubtWordsOfConclusion } from './conclusionDoubts'
+export { doubtLead, doubtWordsOfConclusion } from './conclusionDoubts'
 export { findingWords } from './findings'
 export type { FindingWords } from './findings'
 export { fixWords } from './fixes'
@@ -86,10 +86,12 @@ export {
   GRAPH_NAMES,
   graphLoss,
   graphReason,
+  lineEnd,
+  lineWords,
   scaleProblemWords,
   scaleSentence,
 } from './graphs'
-export { explanationWords, oddWords } from './odd'
+export { explanationWords, ODD_STATE_WORDS, oddWords } from './odd'
 export {
   childSentence,
   DEPTH_NAMES,
@@ -99,8 +101,9 @@ export {
   overlapSentence,
   patternWords,
   surerSentence,
+  trendLines,
 } from './sureness'
 export type { Depth } from './sureness'
 export { readingPieces, tableTitle, workedOutName, workedOutWords, workingSteps, writeFigure } from './tables'
-export { interactionSentence, testDifferenceWords } from './twoClasses'
+export { interactionSentence, pooledAgreement, testDifferenceWords } from './twoClasses'
 export { importedWords, ROLE_WORDS, skipWords } from './imports'

@@ -1,7 +1,14 @@
 import { measuredCard, type Plan } from '../lesson'
 import { withUnit, writeShort } from '../quantity'
 import type { Explanation, OddResult } from '../record'
+import { sentenceCase } from './evidence'
 import { conditionWithLetter, momentWords, nameOfGroup, writeReading } from './names'
+
+export const ODD_STATE_WORDS: Record<OddResult['state'], string> = {
+  open: 'not looked at yet',
+  kept: 'kept',
+  'set-aside': 'set aside',
+}
 
 /** Which result it is, and how far from its fellows. `'Elm, A kitchen roll, repeat 2: 85 mm; the others lie around 58 mm.'` */
 export function oddWords(plan: Plan, { reading, doubt }: OddResult): string {
@@ -26,7 +33,7 @@ export function explanationWords(plan: Plan, explanation: Explanation, group: st
     case 'factor-unknown':
       return `Nobody knows how ${explanation.factor} was for this condition.`
     case 'factor-differs':
-      return `${capital(explanation.factor)} was different here: ${explanation.value}.`
+      return `${sentenceCase(explanation.factor)} was different here: ${explanation.value}.`
     case 'group-apart':
       return `${nameOfGroup(plan, group)} lies ${explanation.side} the others nearly everywhere: something at its table may differ.`
     case 'first-trial':
@@ -38,8 +45,4 @@ export function explanationWords(plan: Plan, explanation: Explanation, group: st
         ? `Was ${explanation.factor} the same as for the others?`
         : `Was ${explanation.factor} kept the same (${explanation.how})?`
   }
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1)
 }

@@ -18,6 +18,11 @@ export function gradeFigure(evidence: Evidence): string {
   return `If nothing but wobble were at work, a gap like this would come up in ${share}.`
 }
 
+/** A p value for the teacher. `pWords(0.0312) // '0.031'` */
+export function pWords(p: number): string {
+  return p < 0.001 ? 'below 0.001' : writeNumber(p, 3)
+}
+
 /** One pair of the working behind the grade. `'A kitchen roll and B tissue: 9.9 mm apart, from 5.7 to 14.0, clear'` */
 export function pairWords(
   plan: Plan,
@@ -30,7 +35,7 @@ export function pairWords(
     pair: `${conditionWithLetter(plan, more)} above ${conditionWithLetter(plan, less)}`,
     apart: writeAverage(plan, Math.abs(pair.difference), unit),
     interval: `${writeAverage(plan, low, unit)} to ${writeAverage(plan, high, unit)}`,
-    p: pair.pHolm < 0.001 ? 'below 0.001' : writeNumber(pair.pHolm, 3),
+    p: pWords(pair.pHolm),
     grade: GRADE_NAMES[pair.grade],
   }
 }

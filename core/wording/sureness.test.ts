@@ -43,10 +43,10 @@ describe('how sure, for those who hear it', () => {
   })
 
   it('what would make it surer is said with its chance and its minutes', () => {
-    expect(surerSentence({ code: 'more-repeats', extra: 2, chance: 0.84, minutes: 14 })).toBe(
+    expect(surerSentence({ code: 'more-repeats', extra: 2, repeats: 5, chance: 0.84, minutes: 14 })).toBe(
       '2 more repeats by each group: if the gap is real, it would then come out clear in 84 in 100 classes. That is about 14 minutes of testing.',
     )
-    expect(surerSentence({ code: 'more-repeats', extra: 1, chance: 0.9, minutes: 0 })).not.toContain('minute')
+    expect(surerSentence({ code: 'more-repeats', extra: 1, repeats: 4, chance: 0.9, minutes: 0 })).not.toContain('minute')
     for (const one of surerBy(plan, evidenceOf(plan, mixed)!)) expect(surerSentence(one)).toMatch(/[.]$/)
   })
 })

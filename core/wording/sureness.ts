@@ -1,7 +1,9 @@
 import type { Evidence, Foretold, Pattern, Surer, Trend } from '../evidence'
-import { changedFactor, conditionName, measuredCard, type Plan } from '../lesson'
+import { changedFactor, measuredCard, numberName, type Plan } from '../lesson'
 import { withUnit, writeNumber, writeQuantity } from '../quantity'
+import { sentenceCase } from './evidence'
 import { chanceWords, counted, nameOfCondition } from './names'
+import { pWords } from './results'
 import { writeFigure } from './tables'
 
 /** The three ways to say how sure, each for those who hear it. */
@@ -101,10 +103,6 @@ export function modelLines(plan: Plan, evidence: Evidence): { figures: ModelLine
   }
 }
 
-function pWords(p: number): string {
-  return p < 0.001 ? 'below 0.001' : writeNumber(p, 3)
-}
-
 const PATTERN_NAMES: Record<Pattern, string> = {
   none: 'No pattern',
   'steady-up': 'Steadily more',
@@ -147,9 +145,24 @@ export function patternWords(plan: Plan, { pattern, rising, slope, turn }: Trend
 /** A prediction to test next, with its interval. */
 export function foretoldWords(plan: Plan, at: number, { value, low, high, outside }: Foretold): string {
   const unit = measuredCard(plan)?.method.unit ?? 'count'
-  const there = conditionName(plan, { id: '', label: String(at), baseline: false, leftOut: false })
+  const there = numberName(plan, at)
   const said = `At ${there} one reading should come to ${writeFigure(plan, value, unit)}, and 95 times in 100 to between ${writeFigure(plan, low, unit)} and ${writeFigure(plan, high, unit)}.`
   return outside ? `${said} Nobody tested that far out: the pattern may well change there, so this is a guess.` : said
+}
+
+const SHAPE_NAMES = { flat: 'level', straight: 'straight line', curved: 'bend' }
+
+/** What the pattern rests on, for the teacher: slope, agreement, and the shapes that were compared. */
+export function trendLines({ slope, tau, shapes, shape: taken }: Trend): string[] {
+  const agreement = tau === undefined ? 'not known' : writeNumber(tau, 2)
+  return [
+    `Theil-Sen slope ${writeNumber(slope, 4)}; Kendall’s tau-b ${agreement}.`,
+    ...shapes.map(({ shape, aicc }) => {
+      const figure = Number.isFinite(aicc) ? writeNumber(aicc, 1) : 'too few readings'
+      return `${sentenceCase(SHAPE_NAMES[shape])}: AICc ${figure}${shape === taken.shape ? ', taken' : ''}.`
+    }),
+    'A more complicated shape is taken only where its AICc is lower by 2 or more.',
+  ]
 }
 
 /** How many digits show the size of a figure. `digitsFor(0.135) // 3` */

@@ -1,5 +1,7 @@
 import type { Pooled, TestDifference } from '../evidence'
-import { chanceWords, list } from './names'
+import { sentenceCase } from './evidence'
+import type { Plan } from '../lesson'
+import { chanceWords, counted, list, nameOfCondition } from './names'
 
 /** Where two lessons are not the same test. */
 export function testDifferenceWords(difference: TestDifference): string {
@@ -19,7 +21,7 @@ export function testDifferenceWords(difference: TestDifference): string {
     case 'only-theirs':
       return `Only they tested ${list(difference.names)}: left out here.`
     case 'kept-otherwise':
-      return `${capital(difference.factor)}: ${difference.ours} with us, ${difference.theirs} with them. The classes’ levels may differ by that.`
+      return `${sentenceCase(difference.factor)}: ${difference.ours} with us, ${difference.theirs} with them. The classes’ levels may differ by that.`
     case 'not-kept-by-them':
       return `They do not say that they kept ${difference.factor} the same.`
     case 'not-kept-by-us':
@@ -39,6 +41,9 @@ export function interactionSentence({ interaction, ours, theirs }: Pooled): stri
   return `${alike} The gaps of the two classes differ no more than wobble makes them, so they may be put together.`
 }
 
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1)
+/** How many groups of both classes put the same condition first. `'8 of 9 groups of both classes put kitchen roll first.'` */
+export function pooledAgreement(plan: Plan, { evidence }: Pooled): string {
+  const [first, agreement] = [evidence.order[0], evidence.agreement]
+  if (!first || !agreement) return ''
+  return `${agreement.agreeing.length} of ${counted(agreement.asked.length, 'group')} of both classes put ${nameOfCondition(plan, first)} first.`
 }

@@ -1,7 +1,7 @@
 import { randomInt, randomUUID } from 'node:crypto'
 import { and, asc, desc, eq, inArray, isNull } from 'drizzle-orm'
 import { migratePlan } from '../../core/formats'
-import { EMPTY_RECORD, USUAL_BOARD, WHOLE_CLASS, type BoardState, type LessonRecord, type Plan } from '../../core/lesson'
+import { USUAL_BOARD, WHOLE_CLASS, type BoardState, type LessonRecord, type Plan } from '../../core/lesson'
 import { CODE_WORDS } from './codeWords'
 import { listConclusions, toConclusion } from './conclusions'
 import { lastEventNumber, storeAndAnnounce } from './events'

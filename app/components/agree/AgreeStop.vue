@@ -1,9 +1,18 @@
 <script setup lang="ts">
-import { classSentences, CONCLUSION_PARTS, doubtsOfConclusion, originOf, partsOf, wordsUsed } from '~~/core/agree'
+import { classSentences, CONCLUSION_PARTS, doubtsOfConclusion, isUnfinished, originOf, partsOf, wordsUsed } from '~~/core/agree'
 import { evidenceOf } from '~~/core/evidence'
 import { AGES, type Age, type Conclusion } from '~~/core/lesson'
-import { predictionsByGroup } from '~~/core/predictions'
-import { doubtWordsOfConclusion, foresight, GRADE_NAMES, nameOfGroup, PART_WORDS, sentenceStarters, wordMat } from '~~/core/wording'
+import { stampedOrders } from '~~/core/predictions'
+import {
+  doubtLead,
+  doubtWordsOfConclusion,
+  foresight,
+  GRADE_NAMES,
+  nameOfGroup,
+  PART_WORDS,
+  sentenceStarters,
+  wordMat,
+} from '~~/core/wording'
 
 /** From the groups' sentences to one that the class agrees on, with a flag where it claims more than the evidence carries. */
 const lesson = useLesson()
@@ -21,9 +30,7 @@ const starters = computed(() => (evidence.value ? sentenceStarters(plan.value, e
 const parts = computed(() => partsOf(text.value, plan.value))
 const words = computed(() => wordMat(plan.value).map(({ word }) => word.toLowerCase()))
 const used = computed(() => new Set(wordsUsed(text.value, words.value)))
-const orders = computed(() =>
-  predictionsByGroup(plan.value, lesson.record.predictions).flatMap((one) => (one.stamped ? [one.stamped.order] : [])),
-)
+const orders = computed(() => stampedOrders(plan.value, lesson.record.predictions))
 const asStored = computed(
   () => last.value !== undefined && last.value.text === text.value.trim() && last.value.hands === hands.value,
 )
@@ -78,7 +85,7 @@ async function keep(agreed: boolean): Promise<void> {
         />
         <ul v-if="doubts.length > 0" class="doubts" aria-live="polite">
           <li v-for="doubt in doubts" :key="doubt.code">
-            <strong>{{ doubtWordsOfConclusion(doubt, plan).title.replace(/[^?]$/, '$&.') }}</strong>
+            <strong>{{ doubtLead(doubt, plan) }}</strong>
             {{ doubtWordsOfConclusion(doubt, plan).text }}
           </li>
         </ul>
@@ -105,7 +112,7 @@ async function keep(agreed: boolean): Promise<void> {
           <button
             type="button"
             class="button main"
-            :disabled="text.trim() === '' || (asStored && last!.agreed)"
+            :disabled="text.trim() === '' || isUnfinished(text) || (asStored && last!.agreed)"
             @click="keep(true)"
           >
             {{ asStored && last!.agreed ? 'Agreed' : 'We agree on this' }}

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { LessonRecord, Plan } from '~~/core/lesson'
+import { groupOf, type LessonRecord, type Plan } from '~~/core/lesson'
 import { groupSigns } from '~~/core/reports'
 import { list, wordMat } from '~~/core/wording'
 import { signWords } from '~~/core/wording/reports'
@@ -14,7 +14,6 @@ const signs = computed(() =>
     wordMat(props.plan).map(({ word }) => word.toLowerCase()),
   ),
 )
-const groupOf = (id: string) => props.plan.groups.find((group) => group.id === id)!
 const said = (group: string) => props.plan.groupNotes[group] ?? { well: '', next: '' }
 
 function write(group: string, key: 'well' | 'next', text: string): void {
@@ -39,13 +38,13 @@ function write(group: string, key: 'well' | 'next', text: string): void {
       </thead>
       <tbody>
         <tr v-for="one in signs" :key="one.group">
-          <th scope="row"><GroupName :group="groupOf(one.group)" /></th>
+          <th scope="row"><GroupName :group="groupOf(plan, one.group)!" /></th>
           <td v-for="key in ['well', 'next'] as const" :key="key">
             <textarea
               class="entry-cell"
               rows="2"
               maxlength="500"
-              :aria-label="`${groupOf(one.group).name}: ${key === 'well' ? 'done well' : 'to work on next'}`"
+              :aria-label="`${groupOf(plan, one.group)!.name}: ${key === 'well' ? 'done well' : 'to work on next'}`"
               :value="said(one.group)[key]"
               :placeholder="one[key][0] ? signWords(one[key][0]) : '…'"
               @input="write(one.group, key, ($event.target as HTMLTextAreaElement).value)"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { offersOf } from '~~/core/agree'
-import type { Conclusion, LessonRecord, Plan } from '~~/core/lesson'
+import { groupOf, type Conclusion, type LessonRecord, type Plan } from '~~/core/lesson'
 import { sentenceCase } from '~~/core/wording'
 
 /** The sentences that groups offer, from their stations or said aloud and written here; hands are counted for each. */
@@ -10,7 +10,6 @@ const lesson = useLesson()
 const offers = computed(() => offersOf(props.plan, props.record.conclusions))
 const missing = computed(() => props.plan.groups.filter(({ id }) => !offers.value.some(({ group }) => group === id)))
 const saying = reactive({ group: '', text: '' })
-const groupOf = (id: string | null) => props.plan.groups.find((group) => group.id === id)!
 
 async function add(): Promise<void> {
   const group = saying.group || missing.value[0]?.id || props.plan.groups[0]?.id
@@ -35,13 +34,13 @@ function count(sentence: Conclusion, hands: number | null): void {
     </h3>
     <ul class="offers">
       <li v-for="one in offers" :key="one.id">
-        <GroupName :group="groupOf(one.group)" />
+        <GroupName :group="groupOf(plan, one.group)!" />
         <p class="grow">{{ one.text }}</p>
         <NumberField
           bare
           optional
           whole
-          :label="`Hands for ${groupOf(one.group).name}`"
+          :label="`Hands for ${groupOf(plan, one.group)!.name}`"
           :least="0"
           :most="200"
           :model-value="one.hands"

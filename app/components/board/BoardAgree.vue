@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { classConclusion, offersOf } from '~~/core/agree'
 import { evidenceOf } from '~~/core/evidence'
-import type { BoardState, LessonRecord, Plan } from '~~/core/lesson'
-import { predictionsByGroup } from '~~/core/predictions'
+import { groupOf, type BoardState, type LessonRecord, type Plan } from '~~/core/lesson'
+import { stampedOrders } from '~~/core/predictions'
 import { foresight, GRADE_NAMES } from '~~/core/wording'
 
 /** The class's sentence in large letters, as it is being written; the groups' sentences until there is one. */
@@ -12,10 +12,7 @@ const offers = computed(() => offersOf(props.plan, props.record.conclusions))
 const text = computed(() => props.board.draft || (last.value?.text ?? ''))
 const agreed = computed(() => last.value?.agreed === true && last.value.text === text.value.trim())
 const evidence = computed(() => evidenceOf(props.plan, props.record))
-const orders = computed(() =>
-  predictionsByGroup(props.plan, props.record.predictions).flatMap((one) => (one.stamped ? [one.stamped.order] : [])),
-)
-const groupOf = (id: string | null) => props.plan.groups.find((group) => group.id === id)!
+const orders = computed(() => stampedOrders(props.plan, props.record.predictions))
 const FEW = 5
 </script>
 
@@ -32,7 +29,7 @@ const FEW = 5
     </p>
     <ul v-else class="offers" :class="{ many: offers.length > FEW }">
       <li v-for="one in offers" :key="one.id">
-        <GroupName :group="groupOf(one.group)" />
+        <GroupName :group="groupOf(plan, one.group)!" />
         <span class="grow">{{ one.text }}</span>
         <strong v-if="one.hands !== null" class="nowrap">{{ one.hands }} hands</strong>
       </li>

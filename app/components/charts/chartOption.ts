@@ -1,7 +1,7 @@
 import type { EChartsOption } from 'echarts'
-import type { ResultLine, ResultMark, ResultsGraph } from '~~/core/charts'
+import type { ResultMark, ResultsGraph } from '~~/core/charts'
 import { measuredCard, type Plan } from '~~/core/lesson'
-import { axisTitles, nameOfGroup, writeFigure } from '~~/core/wording'
+import { axisTitles, lineEnd, lineWords, nameOfGroup, writeFigure } from '~~/core/wording'
 import { lookOf } from '~/theme/conditions'
 import { fill, penFor, readingsSeries, resultAxis, roomFor, valueAxis, wordFill, type Pen, type Surface } from './surface'
 
@@ -302,14 +302,14 @@ function overMoments(pen: Pen): EChartsOption {
         const look = lookOf(one.place)
         return {
           type: 'line' as const,
-          name: lineName(one),
+          name: lineWords(one),
           data: one.points.map((point) => [point.x, point.average]),
           symbol: SYMBOLS[one.dash % SYMBOLS.length]!,
           symbolSize: big ? 20 : 12,
           lineStyle: { color: paper ? '#000' : look.colour, width: big ? 5 : 3, type: DASHES[one.dash % DASHES.length]! },
           itemStyle: { color: paper ? '#000' : look.colour },
           labelLayout: { moveOverlap: 'shiftY' as const },
-          endLabel: { show: true, formatter: one.letter, ...text, fontWeight: 'bold' as const },
+          endLabel: { show: true, formatter: lineEnd(one), ...text, fontWeight: 'bold' as const },
         }
       }),
       ...readingsSeries(pen, graph.dots),
@@ -317,19 +317,14 @@ function overMoments(pen: Pen): EChartsOption {
   }
 }
 
-/** `'A windowsill, top'` */
-function lineName({ letter, name }: ResultLine): string {
-  return `${letter.split(' ')[0]} ${name}`
-}
-
 /** Room for the legend under the graph, by how much its names take. */
 function legendRoom({ graph, size, big }: Pen): number {
   if (graph.lines.length < 2) return 0
-  const letters = graph.lines.reduce((sum, { name }) => sum + name.length + 8, 0)
+  const letters = graph.lines.reduce((sum, line) => sum + lineWords(line).length + 6, 0)
   return Math.ceil(letters / (big ? 80 : 95)) * size * 1.6 + 6
 }
 
 /** Room for the words at the end of a line. */
 function longestEnd({ graph, size }: Pen): number {
-  return Math.max(0, ...graph.lines.map(({ letter }) => letter.length - 1)) * size * 0.6
+  return Math.max(0, ...graph.lines.map((line) => lineEnd(line).length - 1)) * size * 0.6
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Condition } from '~~/core/lesson'
-import { changedFactor, letterOf, withLabel } from '~~/core/lesson'
+import { changedFactor, letterOf, withCondition, withLabel } from '~~/core/lesson'
 import { NUMBER_UNITS, unitOf } from '~~/core/quantity'
 import { conditionsWords } from '~~/core/wording'
 import { usedIn } from '~~/core/record'
@@ -17,7 +17,7 @@ const what = computed(() =>
 const numbers = computed(() => plan.value.conditionsAs === 'numbers' && plan.value.kind !== 'improve')
 
 function add(label: string): void {
-  lesson.edit((plan) => plan.conditions.push({ id: newId(), label, baseline: false, leftOut: false }))
+  lesson.replace(withCondition(plan.value, newId(), label))
 }
 
 function change(id: string, what: (condition: Condition) => void, typing = ''): void {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { GapDrawing } from '~~/core/charts'
+import { axisTicks, type GapDrawing } from '~~/core/charts'
 import type { Evidence } from '~~/core/evidence'
 import { letterOf, measuredCard, type Plan } from '~~/core/lesson'
 import { writeNumber, writeShort } from '~~/core/quantity'
@@ -16,10 +16,7 @@ const x = (value: number) => {
   const { from, to } = props.drawing.axis
   return LEFT + ((value - from) / (to - from)) * (WIDTH - LEFT - RIGHT)
 }
-const ticks = computed(() => {
-  const { from, to, step } = props.drawing.axis
-  return Array.from({ length: Math.round((to - from) / step) + 1 }, (_, place) => from + place * step)
-})
+const ticks = computed(() => axisTicks(props.drawing.axis))
 const ends = computed(() => props.drawing.rows.map(({ average }) => x(average)))
 </script>
 
@@ -59,7 +56,7 @@ const ends = computed(() => props.drawing.rows.map(({ average }) => x(average)))
     </g>
     <g v-for="tick in ticks" :key="tick">
       <line :x1="x(tick)" :x2="x(tick)" y1="160" y2="166" class="rule" />
-      <text :x="x(tick)" y="184" text-anchor="middle" class="tick">{{ writeShort(Number(tick.toPrecision(12))) }}</text>
+      <text :x="x(tick)" y="184" text-anchor="middle" class="tick">{{ writeShort(tick) }}</text>
     </g>
     <line :x1="LEFT" :x2="WIDTH - RIGHT" y1="160" y2="160" class="axis" />
   </svg>

@@ -24,7 +24,10 @@ const SHORT: Partial<Record<Grade, string>> = { same: 'The same' }
     <div>
       <h3 :class="evidence.grade">{{ GRADE_NAMES[evidence.grade] }}</h3>
       <p class="main">{{ gradeSentence(plan, evidence) }}</p>
-      <p v-if="evidence.spread" class="soft">{{ agreementSentence(plan, evidence) }}</p>
+      <p v-if="evidence.spread" class="soft">
+        {{ agreementSentence(plan, evidence) }}
+        <NuxtLink :to="{ query: { part: 'sure' } }" data-target="surer" replace>why, and what would make it surer</NuxtLink>
+      </p>
     </div>
   </section>
 </template>

@@ -14,11 +14,11 @@ const dotsOf = (condition: string) =>
 const pointsOf = (condition: string) =>
   props.graph.lines
     .filter((line) => line.condition === condition)
-    .map(({ letter, points }) => {
-      const figures = points.map(
+    .map((line) => {
+      const figures = line.points.map(
         ({ moment, average }) => `${whenWords(props.plan, moment)} ${writeFigure(props.plan, average, props.graph.unit)}`,
       )
-      return `${letter.includes(' ') ? `${letter}: ` : ''}${figures.join('; ') || 'no readings'}`
+      return `${line.where ? `${line.where}: ` : ''}${figures.join('; ') || 'no readings'}`
     })
 </script>
 

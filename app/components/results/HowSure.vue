@@ -25,10 +25,6 @@ const depth = useLocalStorage<Depth>('results-depth', 'class')
 const drawing = computed(() => gapDrawing(props.plan, props.record.readings, props.evidence))
 const surer = computed(() => surerBy(props.plan, props.evidence))
 const model = computed(() => modelLines(props.plan, props.evidence))
-
-function addRepeats(extra: number): void {
-  lesson.edit((draft) => (draft.repeats = Math.min(20, draft.repeats + extra)))
-}
 </script>
 
 <template>
@@ -106,7 +102,12 @@ function addRepeats(extra: number): void {
       <ul>
         <li v-for="one in surer" :key="one.code">
           {{ surerSentence(one) }}
-          <button v-if="one.code === 'more-repeats'" type="button" class="button small" @click="addRepeats(one.extra)">
+          <button
+            v-if="one.code === 'more-repeats'"
+            type="button"
+            class="button small"
+            @click="lesson.apply({ code: 'set-repeats', repeats: one.repeats })"
+          >
             Plan {{ one.extra === 1 ? 'it' : 'them' }}
           </button>
         </li>

@@ -1,14 +1,13 @@
 <script setup lang="ts">
 import type { LessonRecord, Plan } from '~~/core/lesson'
 import { oddResults, withoutOpenRetests, withRetests } from '~~/core/record'
-import { counted, explanationWords, oddWords } from '~~/core/wording'
+import { counted, explanationWords, ODD_STATE_WORDS, oddWords } from '~~/core/wording'
 
 /** Every odd or set-aside result, what may lie behind it, and a re-test of just these. */
 const props = defineProps<{ plan: Plan; record: LessonRecord }>()
 const lesson = useLesson()
 const odd = computed(() => oddResults(props.plan, props.record))
 const open = computed(() => odd.value.filter(({ retest }) => !retest))
-const STATES = { open: 'not looked at yet', kept: 'kept', 'set-aside': 'set aside' }
 const FIRST = 4
 
 function retestAll(): void {
@@ -37,7 +36,7 @@ const dropRetests = () => lesson.replace(withoutOpenRetests(props.plan, props.re
         <li v-for="one in odd" :key="one.reading.id" class="sheet">
           <div class="row">
             <strong class="grow">{{ oddWords(plan, one) }}</strong>
-            <span class="state">{{ STATES[one.state] }}</span>
+            <span class="state">{{ ODD_STATE_WORDS[one.state] }}</span>
           </div>
           <ul class="why">
             <li v-for="(explanation, place) in one.explanations.slice(0, FIRST)" :key="place">

@@ -1,14 +1,7 @@
 <script setup lang="ts">
-import { compareTests, poolClasses, type OtherClass } from '~~/core/evidence'
+import { compareTests, poolClasses, type Evidence, type OtherClass } from '~~/core/evidence'
 import { activeConditions, measuredCard, type LessonRecord, type Plan } from '~~/core/lesson'
-import {
-  agreementSentence,
-  GRADE_NAMES,
-  gradeSentence,
-  interactionSentence,
-  testDifferenceWords,
-  writeFigure,
-} from '~~/core/wording'
+import { GRADE_NAMES, gradeSentence, interactionSentence, pooledAgreement, testDifferenceWords, writeFigure } from '~~/core/wording'
 
 /** The same investigation in another class: where it is not the same test, both results side by side, and both together. */
 const props = defineProps<{ plan: Plan; record: LessonRecord }>()
@@ -28,15 +21,19 @@ const tests = computed(() => other.value && compareTests(props.plan, other.value
 const pooled = computed(
   () => other.value && tests.value?.comparable && poolClasses({ plan: props.plan, record: props.record }, other.value, tests.value),
 )
-const columns = computed(() =>
-  pooled.value
-    ? [
-        { name: `Class ${props.plan.className}`, evidence: pooled.value.ours },
-        { name: `Class ${other.value!.plan.className}`, evidence: pooled.value.theirs },
-        { name: 'Together', evidence: pooled.value.evidence },
-      ]
-    : [],
-)
+const columns = computed(() => {
+  if (!pooled.value) return []
+  const column = (name: string, evidence: Evidence) => ({
+    name,
+    evidence,
+    summaries: new Map(evidence.summaries.map((summary) => [summary.condition, summary])),
+  })
+  return [
+    column(`Class ${props.plan.className}`, pooled.value.ours),
+    column(`Class ${other.value!.plan.className}`, pooled.value.theirs),
+    column('Together', pooled.value.evidence),
+  ]
+})
 const shared = computed(() => {
   const ids = new Set(tests.value?.shared.map(({ ours }) => ours))
   return activeConditions(props.plan).filter(({ id }) => ids.has(id))
@@ -98,10 +95,9 @@ watch(chosen, async (id) => {
           <tr v-for="condition in shared" :key="condition.id">
             <th scope="row"><ConditionName :id="condition.id" :plan="plan" /></th>
             <td v-for="column in columns" :key="column.name" class="figure">
-              <template v-for="summary in column.evidence.summaries" :key="summary.condition">
-                <template v-if="summary.condition === condition.id">
-                  {{ writeFigure(plan, summary.mean, unit) }} <small class="soft">of {{ summary.count }}</small>
-                </template>
+              <template v-if="column.summaries.has(condition.id)">
+                {{ writeFigure(plan, column.summaries.get(condition.id)!.mean, unit) }}
+                <small class="soft">of {{ column.summaries.get(condition.id)!.count }}</small>
               </template>
             </td>
           </tr>
@@ -116,7 +112,7 @@ watch(chosen, async (id) => {
       <p class="large">{{ interactionSentence(pooled) }}</p>
       <p>
         <strong>Together:</strong> {{ gradeSentence(plan, pooled.evidence) }}
-        {{ agreementSentence(plan, pooled.evidence) }}
+        {{ pooledAgreement(plan, pooled) }}
       </p>
       <p class="hint">Each class’s own level is taken out first, so warmer water in one room does not count as a difference.</p>
     </template>

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { foretell, type Trend } from '~~/core/evidence'
-import { conditionName, type Plan } from '~~/core/lesson'
-import { writeNumber, writeShort } from '~~/core/quantity'
-import { foretoldWords, patternWords } from '~~/core/wording'
+import { activeConditions, conditionValue, numberName, withCondition, type Plan } from '~~/core/lesson'
+import { writeShort } from '~~/core/quantity'
+import { foretoldWords, patternWords, trendLines } from '~~/core/wording'
 
 /** How the result goes with the numbers, and a prediction to test next. */
 const props = defineProps<{ plan: Plan; trend: Trend }>()
@@ -14,12 +14,11 @@ watch(
   (next) => (at.value = next),
 )
 const foretold = computed(() => (at.value === null ? undefined : foretell(props.trend, at.value)))
-const there = computed(() => conditionName(props.plan, { id: '', label: String(at.value ?? ''), baseline: false, leftOut: false }))
-const known = computed(() => props.plan.conditions.some((one) => conditionName(props.plan, one) === there.value))
-const SHAPE_WORDS = { flat: 'level', straight: 'straight line', curved: 'bend' }
+const there = computed(() => (at.value === null ? '…' : numberName(props.plan, at.value)))
+const known = computed(() => activeConditions(props.plan).some((one) => conditionValue(props.plan, one) === at.value))
 
 function addCondition(): void {
-  lesson.edit((draft) => draft.conditions.push({ id: newId(), label: writeShort(at.value!), baseline: false, leftOut: false }))
+  lesson.replace(withCondition(props.plan, newId(), writeShort(at.value!)))
 }
 </script>
 
@@ -41,17 +40,7 @@ function addCondition(): void {
     </div>
     <details class="fold">
       <summary><strong>For the teacher</strong> slope, agreement and the shapes that were compared</summary>
-      <p>
-        Theil-Sen slope {{ writeNumber(trend.slope, 4) }}; Kendall’s tau-b
-        {{ trend.tau === undefined ? 'not known' : writeNumber(trend.tau, 2) }}.
-      </p>
-      <ul>
-        <li v-for="shape in trend.shapes" :key="shape.shape">
-          {{ SHAPE_WORDS[shape.shape] }}: AICc {{ Number.isFinite(shape.aicc) ? writeNumber(shape.aicc, 1) : 'too few readings'
-          }}{{ shape.shape === trend.shape.shape ? ', taken' : '' }}
-        </li>
-      </ul>
-      <p class="hint">A more complicated shape is taken only where its AICc is lower by 2 or more.</p>
+      <p v-for="line in trendLines(trend)" :key="line">{{ line }}</p>
     </details>
   </section>
 </template>

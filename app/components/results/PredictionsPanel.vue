@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { evidenceOf } from '~~/core/evidence'
 import type { LessonRecord, Plan } from '~~/core/lesson'
-import { nearnessOfPrediction, predictionsByGroup, resultsForPredictions } from '~~/core/predictions'
+import { nearnessOfPrediction, predictionsByGroup, resultsForPredictions, stampedOrders } from '~~/core/predictions'
 import { foresight, nearnessWords, predictionSentence } from '~~/core/wording'
 
 /** What each group predicted beside what came, and what changed its mind. */
@@ -18,7 +18,7 @@ const rows = computed(() =>
   })),
 )
 const evidence = computed(() => evidenceOf(props.plan, props.record))
-const orders = computed(() => rows.value.flatMap(({ stamped }) => (stamped ? [stamped.order] : [])))
+const orders = computed(() => stampedOrders(props.plan, props.record.predictions))
 const changed = computed(() => rows.value.filter(({ later }) => later.length > 0).length)
 </script>
 

@@ -18,17 +18,19 @@ defineEmits<{ fix: [reading: Reading]; propose: [] }>()
       <li v-for="condition in activeConditions(plan)" :key="condition.id">
         <ConditionBadge :size="36" :letter="letterOf(plan, condition.id)" :place="plan.conditions.indexOf(condition)" />
         <span class="name">{{ nameOfCondition(plan, condition.id) }}</span>
-        <template v-for="cell in progress.cells" :key="cellKey(cell)">
-          <button
-            v-for="reading in cell.condition === condition.id ? cell.kept : []"
-            :key="reading.id"
-            type="button"
-            class="button"
-            @click="$emit('fix', reading)"
-          >
-            {{ writeReading(plan, reading.value, reading.unit) }}
-          </button>
-        </template>
+        <span class="values">
+          <template v-for="cell in progress.cells" :key="cellKey(cell)">
+            <button
+              v-for="reading in cell.condition === condition.id ? cell.kept : []"
+              :key="reading.id"
+              type="button"
+              class="button"
+              @click="$emit('fix', reading)"
+            >
+              {{ writeReading(plan, reading.value, reading.unit) }}
+            </button>
+          </template>
+        </span>
       </li>
     </ul>
   </div>
@@ -52,7 +54,15 @@ li {
   border-bottom: 1px solid var(--line);
 }
 .name {
-  flex: 1 0 130px;
+  flex: 1 1 90px;
+  overflow-wrap: anywhere;
+}
+.values {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: flex-end;
+  gap: 8px;
+  max-width: 62%;
 }
 li .button {
   min-height: 56px;

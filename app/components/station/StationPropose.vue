@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { doubtsOfConclusion, offersOf } from '~~/core/agree'
+import { doubtsOfConclusion, isUnfinished, offersOf } from '~~/core/agree'
 import { evidenceOf } from '~~/core/evidence'
 import type { BoardState, LessonRecord, Plan } from '~~/core/lesson'
 import { numbersAreShown } from '~~/core/secondLook'
-import { doubtWordsOfConclusion, FIRST_WORDS_OF_SENTENCE, sentenceStarters } from '~~/core/wording'
+import { doubtLead, doubtWordsOfConclusion, FIRST_WORDS_OF_SENTENCE, sentenceStarters } from '~~/core/wording'
 import type { NewProposal } from '~~/schemas/record'
 
 /** The group's own sentence for the class: a way to begin, words of its own, and a question where it says more than the numbers. */
@@ -23,6 +23,7 @@ const starters = computed(() => {
 const doubt = computed(() =>
   evidence.value && text.value.trim() !== '' ? doubtsOfConclusion(text.value, props.plan, evidence.value)[0] : undefined,
 )
+const unfinished = computed(() => text.value.trim() === '' || isUnfinished(text.value))
 const offered = computed(() => own.value !== undefined && own.value.text === text.value.trim())
 
 async function begin(starter: string): Promise<void> {
@@ -33,8 +34,7 @@ async function begin(starter: string): Promise<void> {
   if (hole >= 0) box.value?.setSelectionRange(hole, hole + 1)
 }
 function offer(): void {
-  const words = text.value.trim()
-  if (words !== '') emit('propose', { id: newId(), from: own.value?.id ?? null, text: words })
+  if (!unfinished.value) emit('propose', { id: newId(), from: own.value?.id ?? null, text: text.value.trim() })
 }
 </script>
 
@@ -51,12 +51,12 @@ function offer(): void {
       <textarea ref="box" v-model="text" class="box" rows="4" maxlength="1000" placeholder="We found that …" />
     </label>
     <p v-if="doubt" class="doubt" aria-live="polite">
-      <strong>{{ doubtWordsOfConclusion(doubt, plan).title.replace(/[^?]$/, '$&.') }}</strong>
+      <strong>{{ doubtLead(doubt, plan) }}</strong>
       {{ doubtWordsOfConclusion(doubt, plan).why }}
     </p>
     <div class="row">
       <button type="button" class="button large" @click="emit('close')">Back</button>
-      <button type="submit" class="button main large grow" :disabled="text.trim() === '' || offered">
+      <button type="submit" class="button main large grow" :disabled="unfinished || offered">
         {{ offered ? 'The class can see it' : 'Offer it to the class' }}
       </button>
     </div>

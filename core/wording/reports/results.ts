@@ -1,6 +1,6 @@
 import { averageOf, evidenceOf, summarise, trendOf, type Evidence } from '../../evidence'
 import { activeConditions, measuredCard, type LessonRecord, type Plan } from '../../lesson'
-import { predictionsByGroup } from '../../predictions'
+import { stampedOrders } from '../../predictions'
 import { resultsTable } from '../../record'
 import type { Block } from '../../reports'
 import { agreementSentence, GRADE_NAMES, gradeSentence } from '../evidence'
@@ -47,7 +47,7 @@ export function resultsBlock(plan: Plan, record: LessonRecord, group?: string): 
 export function sureWords(plan: Plan, record: LessonRecord): string {
   const evidence = evidenceOf(plan, record)
   if (!evidence || evidence.grade === 'nothing-yet') return ''
-  const orders = predictionsByGroup(plan, record.predictions).flatMap((one) => (one.stamped ? [one.stamped.order] : []))
+  const orders = stampedOrders(plan, record.predictions)
   const trend = trendOf(plan, record)
   return [
     `How sure: ${GRADE_NAMES[evidence.grade].toLowerCase()}.`,
