@@ -7,13 +7,3 @@ export function saveFile(name: string, content: string | Blob, type = 'text/plai
   link.click()
   setTimeout(() => URL.revokeObjectURL(link.href), 10_000)
 }
-
-/** A name that every disk takes. `fileNameOf('Soak-up strips: our test', 'md') // 'Soak-up-strips-our-test.md'` */
-export function fileNameOf(title: string, ending: string): string {
-  const name = title
-    .normalize('NFKD')
-    .replace(/[^A-Za-z0-9]+/g, '-')
-    .replace(/^-+|-+$/g, '')
-    .slice(0, 60)
-  return `${name || 'lesson'}.${ending}`
-}

@@ -64,24 +64,7 @@ const print = () => window.print()
 </template>
 
 <style scoped>
-.paper {
-  width: min(210mm, 100%);
-  margin: 0 auto;
-  padding: 12mm;
-  background: #fff;
-  font-family: var(--heading);
-}
-.bar {
-  margin: -6mm 0 8mm;
-  font-family: var(--dense);
-}
 .box {
   width: auto;
-}
-@media print {
-  .paper {
-    width: 100%;
-    padding: 0;
-  }
 }
 </style>

@@ -1,14 +1,6 @@
-import {
-  SHAPES,
-  type Arrangement,
-  type Group,
-  type Material,
-  type Measure,
-  type Plan,
-  type Remark,
-  type Watch,
-  type Wonder,
-} from './plan'
+import { SHAPES, type Group, type Measure, type Plan, type Remark, type Watch, type Wonder } from './plan'
+import { type Material } from './material'
+import { type Arrangement } from './timing'
 
 export const GROUP_NAMES = ['Alder', 'Birch', 'Cedar', 'Dogwood', 'Elm', 'Fir', 'Gorse', 'Hazel', 'Ivy', 'Juniper'] as const
 export const MOST_GROUPS = GROUP_NAMES.length

@@ -1,14 +1,11 @@
 export {
   AGES,
-  ARRANGEMENTS,
   AVERAGE_WAYS,
   FRAMES,
   GRAPH_KINDS,
   KINDS,
   MOST_TRIALS,
-  PHASES,
   PREDICT_AS,
-  PREPARATIONS,
   REMARK_LISTS,
   SHAPES,
   STOPS,
@@ -16,42 +13,36 @@ export {
   WHOSE_QUESTION,
   WORD_SETS,
 } from './plan'
+export { PREPARATIONS } from './material'
+export { ARRANGEMENTS, PHASES } from './timing'
 export type {
   Age,
-  Arrangement,
-  ArrangementWay,
   Asked,
   AverageWay,
-  Clock,
   Condition,
-  ExtraStation,
   Factor,
   Frame,
   GraphKind,
   Group,
   Kind,
-  Material,
   Measure,
   Method,
-  OwnCaution,
-  Phase,
   Picture,
   Plan,
   PredictAs,
-  Preparation,
-  PreparationKind,
   Remark,
   RemarkList,
   Retest,
   Shape,
   Stop,
-  Substitute,
   TestableCheck,
   Watch,
   WhoseQuestion,
   Wonder,
   WordSet,
 } from './plan'
+export type { Material, OwnCaution, Preparation, PreparationKind, Substitute } from './material'
+export type { Arrangement, ArrangementWay, Clock, ExtraStation, Phase } from './timing'
 export { BOARD_VIEWS, USUAL_BOARD } from './board'
 export type { BoardState, BoardViewName } from './board'
 export type { LessonEvent, StationEvent } from './event'

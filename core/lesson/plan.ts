@@ -1,4 +1,6 @@
 import type { UnitCode } from '../quantity'
+import type { Material, OwnCaution } from './material'
+import type { Arrangement, Clock } from './timing'
 
 /**
  * The plan is one document: stored as it is, sent as it is, saved as the lesson file. Its Joi description stands in
@@ -238,118 +240,6 @@ export interface Group {
   wondering: string | null
   /** Seat numbers of children who are not there today. */
   away: number[]
-}
-
-export interface Material {
-  id: string
-  name: string
-  /** As people write it: "1 strip", "2 tbsp", "200 mL". */
-  amount: string
-  per: 'class' | 'group' | 'child' | 'condition' | 'trial'
-  /** Only for this condition (a strip of tissue); null for all of them. */
-  condition: string | null
-  use: 'up' | 'again'
-  /** Minutes to rinse and dry before it can be used again. */
-  rinse: number
-  /** Used again: so many in all go round between the groups; null where every group has its own. */
-  goesRound: number | null
-  /** Share of spares, 0.1 is one in ten. */
-  spare: number
-  /** The thing in the cupboard that it is; its stock, place, pack and price count then. */
-  thing: string | null
-  /** What is there, as people write it ("26", "1.5 L"); empty when not counted. */
-  stock: string
-  place: string
-  /** What one pack holds, as people write it. */
-  pack: string
-  /** Price of one pack, as people write it. */
-  price: string
-  /** Grams in one millilitre; without it no volume becomes a mass. */
-  density: number | null
-  substitutes: Substitute[]
-  preparation: Preparation | null
-  /** The teacher has put what is short on the shopping list. */
-  toBuy: boolean
-  cautions: string[]
-}
-
-/** What could be taken instead. */
-export interface Substitute {
-  id: string
-  name: string
-  /** As people write it; empty when it is as much as of the thing itself. */
-  amount: string
-  stock: string
-  /** What changes with it. */
-  note: string
-}
-
-export const PREPARATIONS = ['soak', 'freeze', 'cut', 'boil', 'grow', 'other'] as const
-export type PreparationKind = (typeof PREPARATIONS)[number]
-
-/** What has to be done with a thing before the lesson. */
-export interface Preparation {
-  kind: PreparationKind
-  words: string
-  /** Minutes of work, whatever the amount. */
-  minutes: number
-  /** Seconds of work on each piece, on top. */
-  secondsEach: number
-  /** Hours that it then has to stand before the lesson begins. */
-  hours: number
-}
-
-export interface OwnCaution {
-  id: string
-  text: string
-  doer: 'adult-only' | 'adult-beside' | 'child'
-  acknowledged: boolean
-}
-
-export const PHASES = ['gather', 'wonder', 'plan', 'predict', 'fetch', 'test', 'clearAway', 'results', 'agree'] as const
-export type Phase = (typeof PHASES)[number]
-
-export interface Clock {
-  /** `HH:MM`, or empty. */
-  start: string
-  /** Length of the lesson in minutes. */
-  minutes: number
-  /** Minutes of every phase but the test, which is computed. */
-  phases: Record<Exclude<Phase, 'test'>, number>
-  /** Seconds of the parts of one trial. */
-  trial: { setUp: number; run: number; read: number; reset: number }
-  /** How many trials a group has running at the same time. */
-  sideBySide: number
-  /** One child of each group fetches the kit while the others predict. */
-  fetchWhilePredicting: boolean
-}
-
-export const ARRANGEMENTS = ['every-group', 'share-out', 'circuit', 'together'] as const
-export type ArrangementWay = (typeof ARRANGEMENTS)[number]
-
-export interface Arrangement {
-  way: ArrangementWay
-  /** Sharing out: how many conditions each group does. */
-  each: number
-  /** Sharing out: the marked baseline is among every group's conditions. */
-  baselineInEvery: boolean
-  /** In a circuit groups move at a bell, or each when it is ready. */
-  change: 'at-bell' | 'when-ready'
-  /** Seconds to walk to the next station of a circuit. */
-  walk: number
-  /** How many stations of one condition stand in the room, by condition id; one where nothing is said. */
-  copies: Record<string, number>
-  /** Stations of a circuit where nothing is measured. */
-  extra: ExtraStation[]
-  /** Which of the drawn rotas is taken where groups move when ready. */
-  draw: number
-}
-
-export interface ExtraStation {
-  id: string
-  name: string
-  minutes: number
-  copies: number
 }
 
 export const STOPS = ['wonder', 'plan', 'kit', 'clock', 'predict', 'test', 'results', 'agree'] as const

@@ -100,3 +100,13 @@ export function restoredWords({
   ].filter((part): part is string => part !== false)
   return parts.length === 0 ? 'There was nothing in it that is not here.' : `${sentenceCase(list(parts))}.`
 }
+
+/** The name of a file, in letters that every disk takes. `fileNameOf('Soak-up strips: our test', 'md') // 'Soak-up-strips-our-test.md'` */
+export function fileNameOf(title: string, ending: string): string {
+  const name = title
+    .normalize('NFKD')
+    .replace(/[^A-Za-z0-9]+/g, '-')
+    .replace(/^-+|-+$/g, '')
+    .slice(0, 60)
+  return `${name || 'lesson'}.${ending}`
+}

@@ -23,7 +23,7 @@ export { agreementSentence, gapSentence, GRADE_NAMES, gradeSentence, nextQuestio
 export { FIRST_WORDS_OF_SENTENCE, sentenceStarters } from './starters'
 export { fairWords } from './fairness'
 export type { FairWords } from './fairness'
-export { csvProblemWords, cupboardProblemWords, fileProblemWords, restoredWords } from './files'
+export { csvProblemWords, cupboardProblemWords, fileNameOf, fileProblemWords, restoredWords } from './files'
 export { doubtLead, doubtWordsOfConclusion } from './conclusionDoubts'
 export { findingWords } from './findings'
 export type { FindingWords } from './findings'

@@ -1,28 +1,13 @@
 <script setup lang="ts">
-import { BarChart, LineChart, ScatterChart } from 'echarts/charts'
-import { AriaComponent, GridComponent, LegendComponent, TitleComponent, TooltipComponent } from 'echarts/components'
-import { use } from 'echarts/core'
-import { LabelLayout } from 'echarts/features'
-import { SVGRenderer } from 'echarts/renderers'
 import VChart from 'vue-echarts'
 import { resultsGraph } from '~~/core/charts'
 import type { LessonRecord, Plan } from '~~/core/lesson'
 import { chartWords } from '~~/core/wording'
 import { chartOption } from './chartOption'
+import { useChartParts } from './parts'
 
 /** The results graph, every reading as a dot. Loaded only where it is shown. */
-use([
-  BarChart,
-  LineChart,
-  ScatterChart,
-  GridComponent,
-  LegendComponent,
-  TitleComponent,
-  TooltipComponent,
-  AriaComponent,
-  LabelLayout,
-  SVGRenderer,
-])
+useChartParts()
 const props = defineProps<{ plan: Plan; record: LessonRecord; big?: boolean; dark?: boolean }>()
 const graph = computed(() => resultsGraph(props.plan, props.record))
 const option = computed(

@@ -1,25 +1,12 @@
-import { BarChart, LineChart, ScatterChart } from 'echarts/charts'
-import { AriaComponent, GridComponent, LegendComponent, TitleComponent, TooltipComponent } from 'echarts/components'
 import { init, use } from 'echarts/core'
-import { LabelLayout } from 'echarts/features'
-import { CanvasRenderer, SVGRenderer } from 'echarts/renderers'
+import { CanvasRenderer } from 'echarts/renderers'
 import { resultsGraph } from '~~/core/charts'
 import type { LessonRecord, Plan } from '~~/core/lesson'
 import { chartOption } from './chartOption'
+import { useChartParts } from './parts'
 import type { Surface } from './surface'
 
-use([
-  BarChart,
-  LineChart,
-  ScatterChart,
-  GridComponent,
-  LegendComponent,
-  TitleComponent,
-  TooltipComponent,
-  AriaComponent,
-  LabelLayout,
-  SVGRenderer,
-])
+useChartParts()
 
 interface Size {
   width: number

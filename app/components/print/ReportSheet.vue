@@ -2,6 +2,7 @@
 import { reportHtml, reportMarkdown } from '~~/core/formats'
 import type { LessonRecord, Plan } from '~~/core/lesson'
 import type { Report } from '~~/core/reports'
+import { fileNameOf } from '~~/core/wording'
 
 /** A report on paper, and as a file: one HTML document, or Markdown. */
 const PaperChart = defineAsyncComponent(() => import('~/components/charts/PaperChart.vue'))

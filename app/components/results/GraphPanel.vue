@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { graphChoices, resultsGraph } from '~~/core/charts'
 import type { GraphKind, LessonRecord, Plan } from '~~/core/lesson'
-import { GRAPH_NAMES, graphLoss, graphReason } from '~~/core/wording'
+import { fileNameOf, GRAPH_NAMES, graphLoss, graphReason } from '~~/core/wording'
 
 /** The right graph and why; any other can be chosen, and what it loses is said. */
 const ResultsChart = defineAsyncComponent(() => import('~/components/charts/ResultsChart.vue'))

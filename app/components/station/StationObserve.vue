@@ -50,7 +50,7 @@ function keep(): void {
 </script>
 
 <template>
-  <form class="observe" @submit.prevent="keep">
+  <form class="station-form" @submit.prevent="keep">
     <h1>What do you see, hear or feel?</h1>
     <label class="field">
       <span>About</span>
@@ -102,15 +102,6 @@ function keep(): void {
 </template>
 
 <style scoped>
-.observe {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: 12px;
-  padding: 14px 0;
-}
-h1 {
-  font-size: 24px;
-}
 .box {
   min-height: 48px;
   font-size: 19px;

@@ -39,7 +39,7 @@ function offer(): void {
 </script>
 
 <template>
-  <form class="propose" @submit.prevent="offer">
+  <form class="station-form" @submit.prevent="offer">
     <h1>What did we find out?</h1>
     <ul v-if="text === ''" aria-label="Ways to begin">
       <li v-for="starter in starters" :key="starter">
@@ -64,15 +64,6 @@ function offer(): void {
 </template>
 
 <style scoped>
-.propose {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: 12px;
-  padding: 14px 0;
-}
-h1 {
-  font-size: 24px;
-}
 ul {
   display: grid;
   gap: 8px;

@@ -19,7 +19,7 @@ function say(): void {
 </script>
 
 <template>
-  <form class="wonder" @submit.prevent="say">
+  <form class="station-form" @submit.prevent="say">
     <div v-if="plan.wonder.hook || plan.wonder.pictures.length > 0" class="hook">
       <img
         v-for="picture in plan.wonder.pictures"
@@ -63,15 +63,6 @@ function say(): void {
 </template>
 
 <style scoped>
-.wonder {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: 12px;
-  padding: 14px 0;
-}
-h1 {
-  font-size: 24px;
-}
 .hook {
   display: flex;
   flex-wrap: wrap;

@@ -78,22 +78,3 @@ const print = () => window.print()
     <component :is="sheets[what]" v-if="whole" v-bind="more" :plan="whole.lesson.plan" />
   </main>
 </template>
-
-<style scoped>
-.paper {
-  width: min(210mm, 100%);
-  margin: 0 auto;
-  padding: 12mm;
-  background: #fff;
-  font-family: var(--heading);
-}
-.bar {
-  margin: -6mm 0 8mm;
-}
-@media print {
-  .paper {
-    width: 100%;
-    padding: 0;
-  }
-}
-</style>

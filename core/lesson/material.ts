@@ -1,0 +1,66 @@
+/** A thing of the kit. */
+export interface Material {
+  id: string
+  name: string
+  /** As people write it: "1 strip", "2 tbsp", "200 mL". */
+  amount: string
+  per: 'class' | 'group' | 'child' | 'condition' | 'trial'
+  /** Only for this condition (a strip of tissue); null for all of them. */
+  condition: string | null
+  use: 'up' | 'again'
+  /** Minutes to rinse and dry before it can be used again. */
+  rinse: number
+  /** Used again: so many in all go round between the groups; null where every group has its own. */
+  goesRound: number | null
+  /** Share of spares, 0.1 is one in ten. */
+  spare: number
+  /** The thing in the cupboard that it is; its stock, place, pack and price count then. */
+  thing: string | null
+  /** What is there, as people write it ("26", "1.5 L"); empty when not counted. */
+  stock: string
+  place: string
+  /** What one pack holds, as people write it. */
+  pack: string
+  /** Price of one pack, as people write it. */
+  price: string
+  /** Grams in one millilitre; without it no volume becomes a mass. */
+  density: number | null
+  substitutes: Substitute[]
+  preparation: Preparation | null
+  /** The teacher has put what is short on the shopping list. */
+  toBuy: boolean
+  cautions: string[]
+}
+
+/** What could be taken instead. */
+export interface Substitute {
+  id: string
+  name: string
+  /** As people write it; empty when it is as much as of the thing itself. */
+  amount: string
+  stock: string
+  /** What changes with it. */
+  note: string
+}
+
+export const PREPARATIONS = ['soak', 'freeze', 'cut', 'boil', 'grow', 'other'] as const
+export type PreparationKind = (typeof PREPARATIONS)[number]
+
+/** What has to be done with a thing before the lesson. */
+export interface Preparation {
+  kind: PreparationKind
+  words: string
+  /** Minutes of work, whatever the amount. */
+  minutes: number
+  /** Seconds of work on each piece, on top. */
+  secondsEach: number
+  /** Hours that it then has to stand before the lesson begins. */
+  hours: number
+}
+
+export interface OwnCaution {
+  id: string
+  text: string
+  doer: 'adult-only' | 'adult-beside' | 'child'
+  acknowledged: boolean
+}

@@ -1,0 +1,47 @@
+export const PHASES = ['gather', 'wonder', 'plan', 'predict', 'fetch', 'test', 'clearAway', 'results', 'agree'] as const
+export type Phase = (typeof PHASES)[number]
+
+/** When the lesson is, and how long its parts take. */
+export interface Clock {
+  /** `HH:MM`, or empty. */
+  start: string
+  /** Length of the lesson in minutes. */
+  minutes: number
+  /** Minutes of every phase but the test, which is computed. */
+  phases: Record<Exclude<Phase, 'test'>, number>
+  /** Seconds of the parts of one trial. */
+  trial: { setUp: number; run: number; read: number; reset: number }
+  /** How many trials a group has running at the same time. */
+  sideBySide: number
+  /** One child of each group fetches the kit while the others predict. */
+  fetchWhilePredicting: boolean
+}
+
+export const ARRANGEMENTS = ['every-group', 'share-out', 'circuit', 'together'] as const
+export type ArrangementWay = (typeof ARRANGEMENTS)[number]
+
+/** Who does which condition, and in which turn. */
+export interface Arrangement {
+  way: ArrangementWay
+  /** Sharing out: how many conditions each group does. */
+  each: number
+  /** Sharing out: the marked baseline is among every group's conditions. */
+  baselineInEvery: boolean
+  /** In a circuit groups move at a bell, or each when it is ready. */
+  change: 'at-bell' | 'when-ready'
+  /** Seconds to walk to the next station of a circuit. */
+  walk: number
+  /** How many stations of one condition stand in the room, by condition id; one where nothing is said. */
+  copies: Record<string, number>
+  /** Stations of a circuit where nothing is measured. */
+  extra: ExtraStation[]
+  /** Which of the drawn rotas is taken where groups move when ready. */
+  draw: number
+}
+
+export interface ExtraStation {
+  id: string
+  name: string
+  minutes: number
+  copies: number
+}
