@@ -1,7 +1,8 @@
 import { defineConfig } from '@playwright/test'
+import { browserPath } from './scripts/browser.mjs'
 
 export const PORT = 4397
-export const CHROMIUM = [
+const ARGUMENTS = [
   '--no-sandbox',
   '--disable-gpu',
   '--disable-quic',
@@ -12,6 +13,7 @@ export const CHROMIUM = [
   // An address of the network, as tablets have it: plain http, and so no secure context.
   '--host-resolver-rules=MAP classroom.test 127.0.0.1',
 ]
+export const CHROMIUM = { executablePath: browserPath(), args: ARGUMENTS }
 
 export default defineConfig({
   testDir: 'test/e2e',
@@ -27,7 +29,7 @@ export default defineConfig({
     locale: 'en-GB',
     actionTimeout: 10_000,
     trace: 'on-first-retry',
-    launchOptions: { executablePath: '/usr/bin/chromium', args: CHROMIUM },
+    launchOptions: CHROMIUM,
   },
   globalSetup: './test/e2e/startApplication.ts',
 })

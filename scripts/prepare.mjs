@@ -1,7 +1,8 @@
 // Shared by start and test: installs and builds what is missing or out of date. Plain JavaScript, because it runs before
 // anything is installed.
-import { spawnSync } from 'node:child_process'
+import { spawn } from 'node:child_process'
 import { createHash } from 'node:crypto'
+import { once } from 'node:events'
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
@@ -19,37 +20,53 @@ const SOURCES = [
   'package-lock.json',
 ]
 
-/** Runs a command in the project and shows what it prints; ends this process when it fails. */
-export function run(command, args, { quiet = false, env = {} } = {}) {
-  const result = spawnSync(command, args, {
-    cwd: home,
-    stdio: quiet ? ['ignore', 'pipe', 'pipe'] : 'inherit',
-    env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1', ...env },
-    maxBuffer: 64 * 1024 * 1024,
-  })
-  if (result.status === 0) return
-  if (quiet) process.stderr.write(`${result.stdout}${result.stderr}`)
+/** Runs a command in the project; ends this process when it fails. */
+export async function run(command, args, options = {}) {
+  const { status, printed } = await finished(command, args, options)
+  if (status === 0) return
+  if (!options.shown) process.stderr.write(printed)
   console.error(`This step did not work: ${command} ${args.join(' ')}`)
   process.exit(1)
 }
 
+/** Runs a command in the project to its end: its status, and what it printed, which may be shown as it comes. */
+export async function finished(command, args, { shown = false, env = {} } = {}) {
+  const child = spawn(command, args, {
+    cwd: home,
+    stdio: ['ignore', 'pipe', 'pipe'],
+    env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1', ...env },
+  })
+  let printed = ''
+  for (const [stream, own] of [
+    [child.stdout, process.stdout],
+    [child.stderr, process.stderr],
+  ]) {
+    stream.on('data', (chunk) => {
+      printed += chunk.toString()
+      if (shown) own.write(chunk)
+    })
+  }
+  const [status] = await once(child, 'close').catch((error) => [error.message])
+  return { status, printed }
+}
+
 /** Installs the packages of package-lock.json, unless exactly these are there. */
-export function installPackages() {
+export async function installPackages() {
   const stamp = join(home, 'node_modules', '.installed-from')
   const wanted = hashOf(['package-lock.json'])
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return
   console.log('Installing packages (once, about a minute) ...')
-  run('npm', ['ci', '--include=dev', '--no-fund', '--no-audit', '--loglevel=error'])
+  await run('npm', ['ci', '--include=dev', '--no-fund', '--no-audit', '--loglevel=error'], { shown: true })
   writeFileSync(stamp, wanted)
 }
 
 /** Builds the application, unless the build is of exactly these sources. */
-export function buildApplication() {
+export async function buildApplication() {
   const stamp = join(home, '.output', '.built-from')
   const wanted = hashOf(SOURCES)
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return
   console.log('Building the application (once, about a minute) ...')
-  run('npx', ['nuxt', 'build'], { quiet: true, env: { NODE_ENV: 'production' } })
+  await run('npx', ['nuxt', 'build'], { env: { NODE_ENV: 'production' } })
   mkdirSync(dirname(stamp), { recursive: true })
   writeFileSync(stamp, wanted)
 }

@@ -10,7 +10,7 @@ const DESK = { width: 1280, height: 800 }
 const { folder, remove } = temporaryFolder()
 mkdirSync(OUT, { recursive: true })
 const application = await startApplication({ data: folder, demo: true })
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: CHROMIUM })
+const browser = await chromium.launch(CHROMIUM)
 try {
   await takeAll()
 } finally {

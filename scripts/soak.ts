@@ -16,6 +16,7 @@ console.log(
 console.log(`acknowledged entries lost      ${figures.lost}`)
 console.log(`stored twice                   ${figures.doubled}`)
 console.log(`out of order                   ${figures.outOfOrder}`)
+console.log(`never on the board             ${figures.unseen}`)
 console.log(
   `entry to board, median         ${figures.median} ms (wanted: 150), over ${figures.measured} entries outside the outages`,
 )
@@ -28,5 +29,5 @@ if (pages) {
     console.log(`tasks over 50 ms on the ${name.padEnd(5)}  ${count}, the longest ${longest} ms (wanted: none)`)
   }
 }
-const failed = figures.lost + figures.doubled + figures.outOfOrder + figures.refused + figures.stillWaiting > 0
+const failed = figures.lost + figures.doubled + figures.outOfOrder + figures.refused + figures.stillWaiting + figures.unseen > 0
 process.exit(failed ? 1 : 0)

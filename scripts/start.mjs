@@ -15,8 +15,8 @@ for (const stream of [process.stdout, process.stderr]) stream.on('error', () => 
 const options = readOptions()
 const server = createServer()
 await listen(options.port)
-installPackages()
-buildApplication()
+await installPackages()
+await buildApplication()
 await serve()
 
 function readOptions() {

@@ -12,7 +12,7 @@ const ROUNDS = 9
 export async function benchScreen(): Promise<Row[]> {
   const { folder, remove } = temporaryFolder()
   const application = await startApplication({ data: folder })
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: CHROMIUM })
+  const browser = await chromium.launch(CHROMIUM)
   try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
     const many = await timesOf(page, application.base, { groups: 10, conditions: 15, repeats: 20 })

@@ -56,7 +56,7 @@ async function stationsToBoard(base: string): Promise<Row[]> {
     revision: lesson.revision,
   })
   if (saved.status !== 200) throw new Error(JSON.stringify(saved.body))
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: CHROMIUM })
+  const browser = await chromium.launch(CHROMIUM)
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
   await page.goto(`${base}/board/${lesson.id}`)
   await page.getByRole('button', { name: 'Testing' }).click()

@@ -59,7 +59,7 @@ async function weightOfEmptyPage(): Promise<number> {
 
 /** Gzipped bytes of all script that a page loads until it rests. */
 async function scriptWeight(address: string): Promise<number> {
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: CHROMIUM })
+  const browser = await chromium.launch(CHROMIUM)
   const page = await browser.newPage()
   // A preloaded script answers twice and is loaded once.
   const bodies = new Map<string, Promise<number>>()

@@ -141,7 +141,7 @@ test('a plan full of nonsense stays editable, is explained and loses nothing', a
     plan.factors[1]!.name = `the width ${'very '.repeat(395)}wide`
     plan.factors[2]!.exceptions = { n1: '?', n2: '🧪', gone: 'x' }
     plan.measured = 'gone'
-    plan.repeats = 20
+    plan.repeats = 6
     plan.title = '🧪'.repeat(60)
   })
   for (const stop of ['wonder', 'plan', 'kit', 'clock', 'predict', 'test', 'results', 'agree']) {

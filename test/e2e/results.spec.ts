@@ -254,12 +254,13 @@ test('numbers show a pattern and what to test next, with a warning outside', asy
   await expect(pattern.getByRole('button', { name: /30.cm is in the plan/ })).toBeDisabled()
 })
 
-test('two desks write one sentence; notes on the groups reach the teacher’s notes and nobody else', async ({
+test('two desks write one sentence; notes on the groups reach nobody else; a term tells what was investigated', async ({
   page,
   context,
   baseURL,
 }) => {
-  const lesson = await measured(baseURL)
+  const day = '2031-05-06'
+  const lesson = await measured(baseURL, (plan) => (plan.date = day))
   await openStop(page, lesson, 'agree')
   const second = await context.newPage()
   await openStop(second, lesson, 'agree')
@@ -281,4 +282,10 @@ test('two desks write one sentence; notes on the groups reach the teacher’s no
   }
   const view = await client(baseURL).call('GET', `/api/lessons/${lesson.id}/board`)
   expect(JSON.stringify(view.body)).not.toContain('eye level')
+
+  await page.goto('/term')
+  await page.getByLabel('From').fill(day)
+  await page.getByLabel('to', { exact: true }).fill(day)
+  await expect(page.getByText('1 investigation', { exact: true })).toBeVisible()
+  await expect(page.getByRole('row', { name: /no conclusion yet Clear$/ })).toHaveCount(1)
 })

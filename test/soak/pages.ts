@@ -17,7 +17,7 @@ export async function watchPages(
   lesson: string,
   desk: { cookie: string },
 ): Promise<{ close(): Promise<PageFigures> }> {
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: CHROMIUM })
+  const browser = await chromium.launch(CHROMIUM)
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
   const [name, value] = desk.cookie.split(/=(.*)/)
   await context.addCookies([{ name: name!, value: value!, url: base }])

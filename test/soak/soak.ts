@@ -22,6 +22,8 @@ export interface SoakFigures {
   outOfOrder: number
   refused: number
   stillWaiting: number
+  /** Acknowledged, and never on the board. */
+  unseen: number
   /** Milliseconds from entry to board, outside the outages. */
   median: number
   percentile95: number
@@ -88,7 +90,8 @@ export async function soak({ seconds, stations: count, pages }: SoakOptions): Pr
     await sleep(whole * WARM - passed())
     memoryBefore = memoryOf(application)
     await Promise.all(work)
-    for (let rest = 0; rest < 60 && stations.some(({ waiting }) => waiting > 0); rest += 1) await sleep(500)
+    const unseen = () => stations.flatMap(({ entries }) => entries.filter(({ id }) => !board.arrived.has(id))).length
+    for (let rest = 0; rest < 120 && (stations.some(({ waiting }) => waiting > 0) || unseen() > 0); rest += 1) await sleep(500)
     await sleep(1000)
     const memoryAfter = memoryOf(application)
     const pageFigures = await watched?.close()
@@ -104,7 +107,7 @@ export async function soak({ seconds, stations: count, pages }: SoakOptions): Pr
       )
     ).body.record.readings
     const times = latencies(stations, board.arrived, outages)
-    return { ...compare(stations, stored), ...spread(times), memoryBefore, memoryAfter, pages: pageFigures }
+    return { ...compare(stations, stored), unseen: unseen(), ...spread(times), memoryBefore, memoryAfter, pages: pageFigures }
   } finally {
     await application.stop()
     remove()

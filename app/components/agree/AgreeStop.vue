@@ -192,6 +192,7 @@ h3 span {
 }
 .age {
   width: auto;
+  margin-left: 6px;
   min-height: 30px;
   font-family: var(--dense);
   font-size: 15px;

@@ -54,7 +54,7 @@ function kindsAxis(pen: Pen): EChartsOption['xAxis'] {
   const figure = (average: number | undefined) => (average === undefined ? '–' : writeFigure(plan, average, graph.unit))
   const label = ({ letter, name, average }: ResultMark) => {
     if (crowded) return `{letter|${letter}}`
-    return `{letter|${letter}} ${name}${plan.average === 'none' ? '' : `\n{mean|${figure(average)}}`}`
+    return `{letter|${letter}}\u00a0${name}${plan.average === 'none' ? '' : `\n{mean|${figure(average)}}`}`
   }
   return [
     {
@@ -153,7 +153,7 @@ function numberLines(pen: Pen): EChartsOption {
       {
         type: 'category',
         inverse: true,
-        data: graph.marks.map(({ letter, name }) => `{letter|${letter}} ${name}`),
+        data: graph.marks.map(({ letter, name }) => `{letter|${letter}}\u00a0${name}`),
         axisLabel: { ...text, width: big ? 260 : 150, overflow: 'truncate', rich: { letter: { ...text, fontWeight: 'bold' } } },
         axisTick: { show: false },
         axisLine: line,

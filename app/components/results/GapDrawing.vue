@@ -49,7 +49,7 @@ const ends = computed(() => props.drawing.rows.map(({ average }) => x(average)))
       <line :x1="ends[0]" :x2="ends[1]" y1="89" y2="89" />
       <line :x1="ends[0]" :x2="ends[0]" y1="66" y2="95" />
       <line :x1="ends[1]" :x2="ends[1]" y1="83" y2="112" />
-      <text :x="(ends[0]! + ends[1]!) / 2" y="84" text-anchor="middle">
+      <text :x="(ends[0]! + ends[1]!) / 2" y="80" text-anchor="middle">
         gap {{ writeFigure(plan, evidence.spread!.difference, unit) }}
         <template v-if="evidence.spread!.wobbles !== undefined">= {{ writeNumber(evidence.spread!.wobbles, 1) }} wobbles</template>
       </text>

@@ -89,7 +89,6 @@ const setDigits = (to: string) => lesson.edit((draft) => (draft.averageTo = to =
             <template v-if="unit !== 'words'">
               <th scope="col" class="figure">Lowest to highest</th>
             </template>
-            <th scope="col" class="figure">How many</th>
             <th v-for="column in columns" :key="column" scope="col" class="figure">{{ workedOutName(plan, column, compared) }}</th>
           </tr>
         </thead>
@@ -100,10 +99,10 @@ const setDigits = (to: string) => lesson.edit((draft) => (draft.averageTo = to =
               <template v-for="(piece, place) in row.pieces" :key="place">
                 <template v-if="piece.aside === undefined">{{ piece.text }}</template>
                 <template v-else>
-                  <s>{{ piece.text }}</s> <small class="why">({{ piece.aside }})</small>
-                </template>
-                {{ place < row.pieces.length - 1 ? ', ' : '' }}
+                  <s>{{ piece.text }}</s> <small class="why">({{ piece.aside }})</small></template
+                >{{ place < row.pieces.length - 1 ? ', ' : '' }}
               </template>
+              <small v-if="row.summary && row.pieces.length > 1" class="below">{{ row.summary.count }} counted</small>
               <span v-if="row.readings.length === 0" class="soft">no readings yet</span>
               <div v-if="showsWorking && row.results.length > 0" class="working">
                 <p v-for="step in workingSteps(plan, row.results, unit)" :key="step">{{ step }}</p>
@@ -117,11 +116,10 @@ const setDigits = (to: string) => lesson.edit((draft) => (draft.averageTo = to =
                 <template v-if="row.summary">
                   {{ writeReading(plan, row.summary.lowest, numeric ? 'count' : unit) }} to
                   {{ writeReading(plan, row.summary.highest, unit) }}
-                  <small v-if="numeric" class="range">range {{ writeReading(plan, row.summary.range, unit) }}</small>
+                  <small v-if="numeric" class="below">range {{ writeReading(plan, row.summary.range, unit) }}</small>
                 </template>
               </td>
             </template>
-            <td class="figure">{{ row.summary?.count ?? 0 }}</td>
             <td v-for="column in columns" :key="column" class="figure">
               {{ row.workedOut[column] === undefined ? '–' : workedOutWords(plan, column, row.workedOut[column]!, unit) }}
             </td>
@@ -143,7 +141,7 @@ const setDigits = (to: string) => lesson.edit((draft) => (draft.averageTo = to =
 .box {
   width: auto;
 }
-.range {
+.below {
   display: block;
 }
 tbody th {
