@@ -6,7 +6,7 @@ module.exports = {
       comment: 'core/ imports core/ and small pure packages, nothing else.',
       severity: 'error',
       from: { path: '^core/', pathNot: '\\.test\\.ts$' },
-      to: { pathNot: ['^core/', '^node_modules/(simple-statistics|papaparse|@types/papaparse|fflate)/'] },
+      to: { pathNot: ['^core/', '^node_modules/(simple-statistics|papaparse|@types/papaparse|fflate|node-diff3)/'] },
     },
     {
       name: 'core-tests-stay-beside',
@@ -39,6 +39,10 @@ module.exports = {
   options: {
     doNotFollow: { path: 'node_modules' },
     tsPreCompilationDeps: true,
-    enhancedResolveOptions: { extensions: ['.ts', '.js', '.mjs', '.cjs', '.json'] },
+    enhancedResolveOptions: {
+      conditionNames: ['import', 'node', 'default'],
+      exportsFields: ['exports'],
+      extensions: ['.ts', '.js', '.mjs', '.cjs', '.json'],
+    },
   },
 }

@@ -6,6 +6,7 @@ export default defineConfig({
       {
         test: {
           name: 'unit',
+          testTimeout: 60_000,
           include: ['core/**/*.test.ts', 'schemas/**/*.test.ts', 'library/**/*.test.ts', 'test/unit/**/*.test.ts'],
         },
       },

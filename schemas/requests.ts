@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import { COLUMN_ROLES, type ColumnMatch, type ImportChoices } from '../core/formats'
-import { MOST_TRIALS, BOARD_VIEWS, type BoardState, type Plan } from '../core/lesson'
+import { MOST_TRIALS, BOARD_VIEWS, type BoardChange, type Plan } from '../core/lesson'
 import type { Term } from '../core/wording/reports'
 import { isoTime, planId, shortText, unit, uuid, whole } from './parts'
 import { planSchema } from './plan'
@@ -86,7 +86,7 @@ export const passphraseSchema = Joi.object<{ passphrase: string }, true>({
 }).required()
 export const typedPassphraseSchema = Joi.object<{ passphrase: string }, true>({ passphrase }).required()
 
-export const boardChangeSchema = Joi.object<Partial<BoardState>>({
+export const boardChangeSchema = Joi.object<BoardChange>({
   view: Joi.string()
     .valid(...BOARD_VIEWS)
     .allow(null),
@@ -94,7 +94,9 @@ export const boardChangeSchema = Joi.object<Partial<BoardState>>({
   results: Joi.string().valid('live', 'quiet'),
   sound: Joi.boolean(),
   draft: Joi.string().allow('').max(4000),
+  draftFrom: Joi.string().allow('').max(4000),
 })
+  .with('draftFrom', 'draft')
   .min(1)
   .required()
 

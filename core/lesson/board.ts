@@ -1,3 +1,5 @@
+import { mergeText } from './mergeText'
+
 export const BOARD_VIEWS = ['join', 'wonder', 'question', 'predict', 'test', 'results', 'agree'] as const
 export type BoardViewName = (typeof BOARD_VIEWS)[number]
 
@@ -13,6 +15,26 @@ export interface BoardState {
   sound: boolean
   /** The class's sentence as it is being written, word by word. */
   draft: string
+  /** Goes up with every change of the draft, so that an older one that comes late is known. */
+  draftNumber: number
 }
 
-export const USUAL_BOARD: BoardState = { view: null, clockStarted: null, results: 'quiet', sound: true, draft: '' }
+/** A change of what is shown. `draftFrom` is the sentence that this one was written on. */
+export type BoardChange = Partial<Omit<BoardState, 'draftNumber'>> & { draftFrom?: string }
+
+export const USUAL_BOARD: BoardState = {
+  view: null,
+  clockStarted: null,
+  results: 'quiet',
+  sound: true,
+  draft: '',
+  draftNumber: 0,
+}
+
+/** The board after a change. A sentence that another desk changed meanwhile keeps that change. */
+export function withBoardChange(board: BoardState, { draftFrom, ...change }: BoardChange): BoardState {
+  if (change.draft === undefined) return { ...board, ...change }
+  const alone = draftFrom === undefined || board.draft === ''
+  const draft = alone ? change.draft : mergeText(draftFrom, change.draft, board.draft)
+  return { ...board, ...change, draft, draftNumber: board.draftNumber + 1 }
+}

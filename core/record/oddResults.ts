@@ -1,5 +1,14 @@
 import { mean, median } from 'simple-statistics'
-import { MOST_TRIALS, activeConditions, keptFactors, type LessonRecord, type Observation, type Plan, type Reading } from '../lesson'
+import {
+  MOST_TRIALS,
+  activeConditions,
+  keptFactors,
+  type LessonEvent,
+  type LessonRecord,
+  type Observation,
+  type Plan,
+  type Reading,
+} from '../lesson'
 import { doubtsAmong, type Doubt } from './check'
 import { countedReadings, currentReadings, historyOf } from './readings'
 
@@ -10,6 +19,9 @@ export type Explanation =
   | { code: 'observed'; observation: Observation }
   | { code: 'factor-unknown'; factor: string }
   | { code: 'factor-differs'; factor: string; value: string }
+  | { code: 'station-moved' }
+  | { code: 'paused' }
+  | { code: 'plan-changed' }
   | { code: 'group-apart'; side: 'above' | 'below' }
   | { code: 'first-trial' }
   | { code: 'rewritten'; times: number }
@@ -30,8 +42,14 @@ export interface OddResult {
 const APART_SHARE = 0.8
 const FEWEST_OTHERS = 3
 
-/** Every odd or set-aside result with what may explain it, the likeliest first, in the order of the readings. */
-export function oddResults(plan: Plan, record: LessonRecord): OddResult[] {
+/** What the journal has besides the rows of the record, in order. */
+type OtherEvents = { at: string; body: LessonEvent }[]
+
+/**
+ * Every odd or set-aside result with what may explain it, the likeliest first, in the order of the readings.
+ * @param others changes of the plan and of stations, where the journal is at hand
+ */
+export function oddResults(plan: Plan, record: LessonRecord, others: OtherEvents = []): OddResult[] {
   const active = new Set(activeConditions(plan).map(({ id }) => id))
   const groups = new Set(plan.groups.map(({ id }) => id))
   const counted = countedReadings(plan, record.readings)
@@ -43,12 +61,19 @@ export function oddResults(plan: Plan, record: LessonRecord): OddResult[] {
     const doubt = doubts.get(reading.id)?.find(({ code }) => code !== 'too-fine')
     if (!doubt && reading.status === 'kept') return []
     const state = reading.status === 'set-aside' ? 'set-aside' : reading.confirmed ? 'kept' : 'open'
-    const explanations = explain(plan, record, reading, doubt, counted)
+    const explanations = explain(plan, record, reading, doubt, counted, others)
     return [{ reading, doubt, state, explanations, retest: hasRetest(plan, reading) }]
   })
 }
 
-function explain(plan: Plan, record: LessonRecord, reading: Reading, doubt: Doubt | undefined, counted: Reading[]): Explanation[] {
+function explain(
+  plan: Plan,
+  record: LessonRecord,
+  reading: Reading,
+  doubt: Doubt | undefined,
+  counted: Reading[],
+  others: OtherEvents,
+): Explanation[] {
   const found: Explanation[] = []
   if (reading.reason !== '') found.push({ code: 'said', reason: reading.reason })
   else if (doubt && (doubt.code === 'slip-unit' || doubt.code === 'slip-point'))
@@ -64,6 +89,7 @@ function explain(plan: Plan, record: LessonRecord, reading: Reading, doubt: Doub
     if (value === '?') found.push({ code: 'factor-unknown', factor: name })
     else if (value) found.push({ code: 'factor-differs', factor: name, value })
   }
+  found.push(...happenedBefore(reading, record.readings, others))
   const side = sideOfGroup(reading, counted)
   if (side) found.push({ code: 'group-apart', side })
   if (isFirst(reading, record.readings)) found.push({ code: 'first-trial' })
@@ -72,6 +98,28 @@ function explain(plan: Plan, record: LessonRecord, reading: Reading, doubt: Doub
   for (const { name, how, exceptions } of factors) {
     if (!exceptions[reading.condition]) found.push({ code: 'factor', factor: name, how })
   }
+  return found
+}
+
+/** What the journal tells of the time from the group's reading before to this one, as it was first written down. */
+function happenedBefore(reading: Reading, readings: Reading[], others: OtherEvents): Explanation[] {
+  const written = (historyOf(reading, readings).at(-1) ?? reading).at
+  const earlier = readings.filter(({ at }) => at < written)
+  const own = earlier.filter(({ group }) => group === reading.group)
+  const since =
+    own.length > 0
+      ? own
+          .map(({ at }) => at)
+          .sort()
+          .at(-1)!
+      : earlier.map(({ at }) => at).sort()[0]
+  if (since === undefined) return []
+  const between = others.filter(({ at }) => at > since && at <= written).map(({ body }) => body)
+  const stations = between.filter((body) => body.kind === 'station')
+  const found: Explanation[] = []
+  if (stations.some(({ change, to }) => change === 'moved' && to === reading.group)) found.push({ code: 'station-moved' })
+  if (stations.some(({ change, group }) => change === 'unlocked' && group === reading.group)) found.push({ code: 'paused' })
+  if (between.some(({ kind }) => kind === 'plan')) found.push({ code: 'plan-changed' })
   return found
 }
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { conclusion, counter, emptyRecord, reading, recordOf, soakUpPlan } from '../../test/soakUp'
 import { INVESTIGATIONS, planFrom } from '../../library'
-import type { Plan } from '../lesson'
+import type { LessonEvent, Plan } from '../lesson'
 import { explanationWords, oddWords, workedOutWords, workingSteps } from '../wording'
 import { oddResults, progressOf, resultsTable, withoutOpenRetests, withRetests, workedOutFor } from '.'
 
@@ -89,6 +89,26 @@ describe('odd results', () => {
     const [one] = oddResults(unknown, aside)
     expect(one!.explanations.map(({ code }) => code).slice(0, 3)).toEqual(['said', 'observed', 'factor-unknown'])
     expect(one!.state).toBe('set-aside')
+  })
+
+  it('are asked about with what the journal has between the group’s reading before and this one', () => {
+    const at = (minute: number) => `2026-03-12T12:${String(minute).padStart(2, '0')}:00.000Z`
+    const [own, late] = [
+      { ...odd, id: 'own', repeat: 1, value: 14, at: at(10) },
+      { ...odd, at: at(30) },
+    ]
+    const timed = { ...withOdd, readings: [...record.readings.filter(({ group }) => group !== 'g2'), own, late] }
+    const moved = { kind: 'station' as const, change: 'moved' as const, station: 's', group: 'g1', to: 'g2' }
+    const found = (others: { at: string; body: LessonEvent }[]) =>
+      oddResults(plan, timed, others)
+        .find(({ reading }) => reading.id === 'odd')!
+        .explanations.map(({ code }) => code)
+    expect(found([{ at: at(20), body: moved }])).toContain('station-moved')
+    expect(found([{ at: at(20), body: { ...moved, to: 'g3' } }])).not.toContain('station-moved')
+    expect(found([{ at: at(20), body: { kind: 'station', change: 'unlocked', station: 's', group: 'g2' } }])).toContain('paused')
+    expect(found([{ at: at(20), body: { kind: 'plan', revision: 3 } }])).toContain('plan-changed')
+    for (const minute of [9, 31])
+      expect(found([{ at: at(minute), body: { kind: 'plan', revision: 3 } }])).not.toContain('plan-changed')
   })
 
   it('are planned once more with one click, for just these places, and the plan can be freed of it', () => {

@@ -34,6 +34,12 @@ export function explanationWords(plan: Plan, explanation: Explanation, group: st
       return `Nobody knows how ${explanation.factor} was for this condition.`
     case 'factor-differs':
       return `${sentenceCase(explanation.factor)} was different here: ${explanation.value}.`
+    case 'station-moved':
+      return `A station had just been moved to ${nameOfGroup(plan, group)}: was it that group’s number?`
+    case 'paused':
+      return 'The station was paused just before: did the water, the clock or the children wait too long?'
+    case 'plan-changed':
+      return 'The plan was changed just before: was this trial done the new way and the others the old?'
     case 'group-apart':
       return `${nameOfGroup(plan, group)} lies ${explanation.side} the others nearly everywhere: something at its table may differ.`
     case 'first-trial':

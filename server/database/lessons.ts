@@ -1,7 +1,15 @@
 import { randomInt, randomUUID } from 'node:crypto'
 import { and, asc, desc, eq, inArray, isNull } from 'drizzle-orm'
 import { migratePlan } from '../../core/formats'
-import { USUAL_BOARD, WHOLE_CLASS, type BoardState, type LessonRecord, type Plan } from '../../core/lesson'
+import {
+  USUAL_BOARD,
+  WHOLE_CLASS,
+  withBoardChange,
+  type BoardChange,
+  type BoardState,
+  type LessonRecord,
+  type Plan,
+} from '../../core/lesson'
 import { CODE_WORDS } from './codeWords'
 import { listConclusions, toConclusion } from './conclusions'
 import { lastEventNumber, storeAndAnnounce } from './events'
@@ -167,10 +175,10 @@ export async function savePlan(database: Database, id: string, plan: Plan, revis
 }
 
 /** Changes what the board shows, and tells everybody who watches. */
-export async function saveBoard(database: Database, id: string, change: Partial<BoardState>): Promise<BoardState> {
+export async function saveBoard(database: Database, id: string, change: BoardChange): Promise<BoardState> {
   const board = await storeAndAnnounce(database, id, async (transaction, record) => {
     const [row] = await transaction.select({ board: lessons.board }).from(lessons).where(eq(lessons.id, id)).for('update')
-    const next = { ...USUAL_BOARD, ...row?.board, ...change }
+    const next = withBoardChange({ ...USUAL_BOARD, ...row?.board }, change)
     await transaction.update(lessons).set({ board: next }).where(eq(lessons.id, id))
     await record([{ kind: 'board', board: next }])
     return next

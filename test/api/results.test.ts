@@ -73,6 +73,15 @@ describe('sentences', () => {
       expect((await call('PUT', `/api/lessons/${lesson.id}/board`, { draft })).status).toBe(200)
     const view = await call<{ board: { draft: string } }>('GET', `/api/lessons/${lesson.id}/board`)
     expect(view.body.board.draft).toBe('We found that')
+    const both = await Promise.all(
+      ['We found that card', 'Maybe we found that'].map((draft) =>
+        call<{ board: { draftNumber: number } }>('PUT', `/api/lessons/${lesson.id}/board`, { draft, draftFrom: 'We found that' }),
+      ),
+    )
+    expect(both.map(({ body }) => body.board.draftNumber).sort()).toEqual([4, 5])
+    const after = await call<{ board: { draft: string } }>('GET', `/api/lessons/${lesson.id}/board`)
+    expect(after.body.board.draft.toLowerCase()).toBe('maybe we found that card')
+    expect((await call('PUT', `/api/lessons/${lesson.id}/board`, { draftFrom: 'We' })).status).toBe(400)
     const journal = await call<string>('GET', `/api/lessons/${lesson.id}/journal.csv`)
     expect(journal.body).not.toContain('board:')
   })

@@ -132,7 +132,7 @@ test('a plan full of nonsense stays editable, is explained and loses nothing', a
   const labels = ['40 cm', '40 cm', '2 kg', '🧪🧻', '', 'x'.repeat(200), '-3', '1/0']
   const lesson = await lessonWith(baseURL, (plan) => {
     plan.conditionsAs = 'numbers'
-    plan.conditions = Array.from({ length: 40 }, (_, place) => ({
+    plan.conditions = Array.from({ length: 16 }, (_, place) => ({
       id: `n${place}`,
       label: labels[place % labels.length]!,
       baseline: place < 3,
@@ -158,7 +158,7 @@ test('a plan full of nonsense stays editable, is explained and loses nothing', a
   await page.getByRole('button', { name: /^Build and improve/ }).click()
   await saved(page)
   const { plan } = (await client(baseURL).open(lesson.id)).lesson
-  expect(plan.conditions).toHaveLength(40)
+  expect(plan.conditions).toHaveLength(16)
   expect(plan.conditions[2]!.label).toBe('55')
   expect(plan.factors).toEqual(lesson.plan.factors)
 })

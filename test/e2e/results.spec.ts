@@ -264,10 +264,17 @@ test('two desks write one sentence; notes on the groups reach nobody else; a ter
   await openStop(page, lesson, 'agree')
   const second = await context.newPage()
   await openStop(second, lesson, 'agree')
-  await page.getByRole('textbox', { name: 'Our conclusion' }).fill('Kitchen roll came first')
-  await expect(second.getByRole('textbox', { name: 'Our conclusion' })).toHaveValue('Kitchen roll came first')
-  await second.getByRole('textbox', { name: 'Our conclusion' }).fill('Kitchen roll came first, card last')
-  await expect(page.getByRole('textbox', { name: 'Our conclusion' })).toHaveValue('Kitchen roll came first, card last')
+  const [here, there] = [page, second].map((desk) => desk.getByRole('textbox', { name: 'Our conclusion' }))
+  await here!.fill('Kitchen roll came first')
+  await expect(there!).toHaveValue('Kitchen roll came first')
+  // Both write at once: one at the beginning, one at the end.
+  await there!.press('End')
+  await here!.press('Home')
+  await Promise.all([
+    here!.pressSequentially('We found that ', { delay: 60 }),
+    there!.pressSequentially(', card last', { delay: 90 }),
+  ])
+  for (const sentence of [here!, there!]) await expect(sentence).toHaveValue('We found that Kitchen roll came first, card last')
   await second.close()
 
   await page.getByText('My notes on the groups').click()

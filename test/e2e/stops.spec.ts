@@ -244,7 +244,7 @@ test('desk and board steer one board by their keys: view, clock, numbers, sound;
   await expect(board.getByRole('row', { name: /^Alder.*next [A-D]/ })).toBeVisible()
   await expect(board.getByRole('button', { name: 'Stop the clock' })).toBeVisible()
   for (const key of ['q', 'm', 's']) await board.keyboard.press(key)
-  await expect.poll(state).toEqual({ view: 'test', clockStarted: null, results: 'live', sound: false, draft: '' })
+  await expect.poll(state).toEqual({ view: 'test', clockStarted: null, results: 'live', sound: false, draft: '', draftNumber: 0 })
   await board.keyboard.press('ArrowRight')
   await expect.poll(async () => (await state()).view).toBe('results')
   await page.bringToFront()

@@ -20,7 +20,8 @@ const plan = computed(() => lesson.plan!)
 const evidence = computed(() => evidenceOf(plan.value, lesson.record))
 const sentences = computed(() => classSentences(lesson.record.conclusions))
 const last = computed(() => sentences.value[0])
-const { text, from, take } = useSentence(last)
+const box = ref<HTMLTextAreaElement>()
+const { text, from, take } = useSentence(last, box)
 const hands = ref<number | null>(last.value?.hands ?? null)
 
 const doubts = computed(() =>
@@ -35,7 +36,6 @@ const asStored = computed(
   () => last.value !== undefined && last.value.text === text.value.trim() && last.value.hands === hands.value,
 )
 const origin = computed(() => last.value && originOf(last.value, lesson.record.conclusions))
-const box = ref<HTMLTextAreaElement>()
 
 async function begin(starter: string, source: Conclusion | undefined = undefined): Promise<void> {
   take(starter, source)
@@ -71,7 +71,7 @@ async function keep(agreed: boolean): Promise<void> {
       <section class="section first" aria-labelledby="conclusion">
         <h3 id="conclusion">
           Our conclusion
-          <span class="soft">the board shows every word as it is written</span>
+          <span class="soft">the board shows every word as it is written; other desks write along</span>
         </h3>
         <textarea
           ref="box"

@@ -6,7 +6,8 @@ import { counted, explanationWords, ODD_STATE_WORDS, oddWords } from '~~/core/wo
 /** Every odd or set-aside result, what may lie behind it, and a re-test of just these. */
 const props = defineProps<{ plan: Plan; record: LessonRecord }>()
 const lesson = useLesson()
-const odd = computed(() => oddResults(props.plan, props.record))
+const others = useOtherEvents()
+const odd = computed(() => oddResults(props.plan, props.record, others.value))
 const open = computed(() => odd.value.filter(({ retest }) => !retest))
 const FIRST = 4
 

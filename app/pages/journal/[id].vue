@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import type { LessonEvent } from '~~/core/lesson'
 import { filteredJournal, JOURNAL_KINDS, journalOf, type JournalKind } from '~~/core/record'
 import { journalGroup, JOURNAL_WORDS, journalWords } from '~~/core/wording'
 
@@ -7,7 +6,7 @@ import { journalGroup, JOURNAL_WORDS, journalWords } from '~~/core/wording'
 const route = useRoute()
 const lesson = useLesson()
 const missing = ref('')
-const others = shallowRef<{ at: string; body: LessonEvent }[]>([])
+const others = useOtherEvents()
 const kind = ref<JournalKind | ''>('')
 const group = ref('')
 const words = ref('')
@@ -16,18 +15,11 @@ useHead({ title: () => `Journal · ${lesson.plan?.title || 'Lesson'} · Jolly Be
 onMounted(async () => {
   try {
     await lesson.open(String(route.params.id))
-    await look()
   } catch (error) {
     missing.value = messageOf(error)
   }
 })
 onBeforeUnmount(() => lesson.close())
-watch(() => [lesson.stationsChanged, lesson.board], look)
-
-async function look(): Promise<void> {
-  const answer = await callServer<{ events: typeof others.value }>(`/api/lessons/${String(route.params.id)}/journal`)
-  others.value = answer.events
-}
 
 const lines = computed(() =>
   lesson.plan

@@ -1,0 +1,53 @@
+import { describe, expect, it } from 'vitest'
+import { caretAfter, mergeText, USUAL_BOARD, withBoardChange } from '.'
+
+describe('one sentence out of two', () => {
+  const base = 'Tissue came first.'
+
+  it('takes in what either changed', () => {
+    expect(mergeText(base, base, 'Card came first.')).toBe('Card came first.')
+    expect(mergeText(base, 'Card came first.', base)).toBe('Card came first.')
+    expect(mergeText('The tissue came out first', 'The thin tissue came out first', 'The tissue came out first by 3 mm')).toBe(
+      'The thin tissue came out first by 3 mm',
+    )
+  })
+
+  it('keeps both where both wrote in one place, and nothing twice', () => {
+    expect(mergeText('We found', 'We found that card', 'We found tissue')).toBe('We found tissue that card')
+    expect(mergeText('', 'Kitchen roll', 'Kitchen roll came first')).toBe('Kitchen roll came first')
+    expect(mergeText('Kitchen', 'Kitchen roll', 'Kitchen roll')).toBe('Kitchen roll')
+    expect(mergeText('', 'one', 'two')).toBe('two one')
+  })
+
+  it('a word that one took out and the other did not touch is gone', () => {
+    expect(mergeText('really tissue came first', 'tissue came first', 'really tissue came first, I think')).toBe(
+      'tissue came first, I think',
+    )
+  })
+
+  it('leaves the caret at its words', () => {
+    expect(caretAfter('came first', 'Card came first', 4)).toBe(9)
+    expect(caretAfter('came first', 'came first, card last', 4)).toBe(4)
+    expect(caretAfter('came first', 'came first', 10)).toBe(10)
+    expect(caretAfter('aa', 'aaa', 2)).toBe(2)
+    expect(caretAfter('tissue came', 'card', 7)).toBeLessThanOrEqual(4)
+  })
+})
+
+describe('what the board shows', () => {
+  const written = withBoardChange(USUAL_BOARD, { draft: 'Tissue came first' })
+
+  it('has a number for every change of the sentence, and for nothing else', () => {
+    expect(written).toEqual({ ...USUAL_BOARD, draft: 'Tissue came first', draftNumber: 1 })
+    expect(withBoardChange(written, { sound: false })).toEqual({ ...written, sound: false })
+  })
+
+  it('merges a sentence that began from an older one, and takes one that began from nothing as it is', () => {
+    const longer = withBoardChange(written, { draft: 'Tissue came first by far', draftFrom: 'Tissue came first' })
+    const both = withBoardChange(longer, { draft: 'We think tissue came first', draftFrom: 'tissue came first' })
+    expect(both.draft).toContain('We think')
+    expect(both.draft).toContain('by far')
+    expect(withBoardChange(written, { draft: 'Card' }).draft).toBe('Card')
+    expect(withBoardChange(USUAL_BOARD, { draft: 'Card came last', draftFrom: 'an agreed sentence' }).draft).toBe('Card came last')
+  })
+})
