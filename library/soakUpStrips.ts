@@ -1,64 +1,35 @@
-import { FIRST_ARRANGEMENT, FIRST_JOBS, FIRST_WATCH, newMaterial, NOTHING_SAID, type Plan } from '../core/lesson'
-import type { Investigation } from './investigation'
+import { newMaterial, NOTHING_SAID, type Plan } from '../core/lesson'
+import { conditions, factor, investigation, measure } from './investigation'
 
-export const soakUpStrips: Investigation = {
+export const soakUpStrips = investigation('soak-up-strips', {
   summary: 'Which paper drinks water highest? Strips stand in a little water for a minute; a ruler shows the wet edge.',
-  schemaVersion: 6,
-  words: 'change-measure',
-  frame: 'i-think',
-  predictAs: 'order',
-  asked: { whose: 'teacher', chosen: null },
-  kind: 'fair-test',
   title: 'Soak-up strips',
-  investigation: 'soak-up-strips',
   wonder: {
     ...NOTHING_SAID,
     hook: 'Dip the corner of a kitchen towel into a glass of coloured water and wait.',
   },
   factors: [
-    { id: 'paper', name: 'the kind of paper', how: '', exceptions: {} },
-    { id: 'width', name: 'the width of the strip', how: '2 cm, cut on the guillotine', exceptions: {} },
-    { id: 'depth', name: 'the depth in the water', how: '1 cm, to the pencil line', exceptions: {} },
-    { id: 'water', name: 'the water', how: 'tap water from one jug', exceptions: {} },
-    { id: 'time', name: 'the time in the water', how: '60 s, by the class bell', exceptions: {} },
+    factor('paper', 'the kind of paper'),
+    factor('width', 'the width of the strip', '2 cm, cut on the guillotine'),
+    factor('depth', 'the depth in the water', '1 cm, to the pencil line'),
+    factor('water', 'the water', 'tap water from one jug'),
+    factor('time', 'the time in the water', '60 s, by the class bell'),
   ],
   changed: 'paper',
   measures: [
-    {
-      id: 'height',
-      name: 'how high water climbs in 60 s',
-      method: {
-        instrument: 'number',
-        tool: 'ruler',
-        unit: 'mm',
-        words: [],
-        resolution: 1,
-        readingWobble: 1,
-        timingWobble: 0,
-        atOnce: 1,
-        trialWobble: 5,
-        expectedLow: 14,
-        expectedHigh: 62,
-        expected: {},
-        expectedFrom: 'guess',
-        warmUp: [],
-        wordPictures: {},
-        differenceThatMatters: 0,
-      },
-    },
+    measure('height', 'how high water climbs in 60 s', {
+      tool: 'ruler',
+      unit: 'mm',
+      resolution: 1,
+      readingWobble: 1,
+      timingWobble: 0,
+      trialWobble: 5,
+      expectedLow: 14,
+      expectedHigh: 62,
+    }),
   ],
   measured: 'height',
-  conditionsAs: 'kinds',
-  conditionUnit: 'cm',
-  conditions: [
-    { id: 'kitchen-roll', label: 'kitchen roll', baseline: false, leftOut: false },
-    { id: 'tissue', label: 'tissue', baseline: false, leftOut: false },
-    { id: 'writing-paper', label: 'writing paper', baseline: false, leftOut: false },
-    { id: 'card', label: 'card', baseline: false, leftOut: false },
-  ],
-  watch: FIRST_WATCH,
-  repeats: 3,
-  practice: 1,
+  conditions: conditions({ 'kitchen-roll': 'kitchen roll', tissue: 'tissue', 'writing-paper': 'writing paper', card: 'card' }),
   resetList: ['fresh, dry strip', 'ruler touching zero', 'in to the line, start at the bell'],
   materials: [
     strip('roll-strips', 'strips of kitchen roll, 2 x 12 cm', 'kitchen-roll'),
@@ -76,9 +47,6 @@ export const soakUpStrips: Investigation = {
     },
     { ...newMaterial('guillotine', 'guillotine, for cutting beforehand', '1'), per: 'class', use: 'again', cautions: ['blade'] },
   ],
-  ownCautions: [],
-  cautionsAcknowledged: [],
-  cautionsNotHere: {},
   clock: {
     start: '',
     minutes: 75,
@@ -87,16 +55,7 @@ export const soakUpStrips: Investigation = {
     sideBySide: 1,
     fetchWhilePredicting: false,
   },
-  arrangement: FIRST_ARRANGEMENT,
-  jobs: FIRST_JOBS,
-  secondReader: false,
-  retests: [],
-  average: 'mean',
-  averageTo: 'one-more',
-  graph: null,
-  age: '7-9',
-  groupNotes: {},
-}
+})
 
 function strip(id: string, name: string, condition: string): Plan['materials'][number] {
   const preparation = { kind: 'cut' as const, words: '', minutes: 2, secondsEach: 12, hours: 0 }

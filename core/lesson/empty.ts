@@ -99,8 +99,8 @@ export function newMaterial(id: string, name: string, amount = '1'): Material {
 export const NOTHING_SAID: Wonder = { hook: '', pictures: [], noticed: [], maybe: [], wondered: [], takenAway: [] }
 
 export const FIRST_WATCH: Watch = { unit: 'min', times: [], places: [], instruments: 1, among: 'group' }
-export const FIRST_JOBS = ['starter', 'measurer', 'recorder', 'checker']
-export const FIRST_ARRANGEMENT: Arrangement = {
+const FIRST_JOBS = ['starter', 'measurer', 'recorder', 'checker']
+const FIRST_ARRANGEMENT: Arrangement = {
   way: 'every-group',
   each: 2,
   baselineInEvery: false,

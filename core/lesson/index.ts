@@ -64,8 +64,6 @@ export {
 } from './cards'
 export {
   emptyPlan,
-  FIRST_ARRANGEMENT,
-  FIRST_JOBS,
   FIRST_WATCH,
   GROUP_NAMES,
   MOST_GROUPS,
