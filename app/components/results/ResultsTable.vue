@@ -102,7 +102,7 @@ const setDigits = (to: string) => lesson.edit((draft) => (draft.averageTo = to =
                   <s>{{ piece.text }}</s> <small class="why">({{ piece.aside }})</small></template
                 >{{ place < row.pieces.length - 1 ? ', ' : '' }}
               </template>
-              <small v-if="row.summary && row.pieces.length > 1" class="below">{{ row.summary.count }} counted</small>
+              <small v-if="row.summary" class="below">{{ row.summary.count }} counted</small>
               <span v-if="row.readings.length === 0" class="soft">no readings yet</span>
               <div v-if="showsWorking && row.results.length > 0" class="working">
                 <p v-for="step in workingSteps(plan, row.results, unit)" :key="step">{{ step }}</p>
