@@ -48,7 +48,14 @@ export default defineNuxtConfig({
     strict: true,
     typeCheck: false,
     nodeTsConfig: {
-      include: ['../scripts/**/*.ts', '../test/**/*.ts', '../library/**/*.ts', '../schemas/**/*.ts', '../*.config.ts'],
+      include: [
+        '../scripts/**/*.ts',
+        '../test/**/*.ts',
+        '../core/**/*.ts',
+        '../library/**/*.ts',
+        '../schemas/**/*.ts',
+        '../*.config.ts',
+      ],
     },
   },
 })

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { reading, recordOf, soakUpPlan } from '../../test/soakUp'
+import { emptyRecord, reading, recordOf, soakUpPlan } from '../../test/soakUp'
 import { evidenceOf, fitGroupsAndConditions, weighEvidence, type Observation } from '.'
 
 const options = { resolution: 1, measuringSd: 1, differenceThatMatters: 0 }
@@ -84,7 +84,7 @@ describe('evidenceOf', () => {
       reading({ value: 500, status: 'set-aside', reason: 'leaked' }),
       reading({ value: 61, supersedes: readings[0]!.id }),
     ]
-    const evidence = evidenceOf(plan, { readings: [...readings, ...noise], predictions: [], conclusions: [] })!
+    const evidence = evidenceOf(plan, { ...emptyRecord, readings: [...readings, ...noise] })!
     expect(evidence.summaries.map(({ condition, mean, count }) => [condition, mean, count])).toEqual([
       ['kitchen-roll', 61.5, 2],
       ['card', 14.5, 2],

@@ -43,7 +43,7 @@ describe('momentsOf', () => {
   it('reads once, before and after, or at every time and place', () => {
     expect(momentsOf(soakUpPlan()).map(({ id }) => id)).toEqual([''])
     expect(momentsOf(ready('ice-in-a-bag')).map(({ id }) => id)).toEqual(['before', 'after'])
-    const jars = { ...ready('sprout-watch'), watch: { unit: 'min' as const, times: [5, 0], places: ['top', 'bottom'] } }
+    const jars = { ...ready('sprout-watch'), watch: { ...FIRST_WATCH, times: [5, 0], places: ['top', 'bottom'] } }
     expect(momentsOf(jars).map(({ id }) => id)).toEqual(['t0p1', 't0p2', 't5p1', 't5p2'])
     expect(momentsOf({ ...jars, watch: { ...jars.watch, places: ['top'] } }).map(({ id }) => id)).toEqual(['t0', 't5'])
   })

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { counter, reading, soakUpPlan } from '../../test/soakUp'
 import { INVESTIGATIONS, planFrom } from '../../library'
-import { EMPTY_RECORD, WHOLE_CLASS, type Plan, type Prediction } from '../lesson'
+import { EMPTY_RECORD, FIRST_WATCH, WHOLE_CLASS, type Plan, type Prediction } from '../lesson'
 import { nearnessWords, predictionOrderWords, predictionPrompt, predictionSentence } from '../wording'
 import {
   allHands,
@@ -59,7 +59,7 @@ describe('a prediction in the making', () => {
     expect(linePoints(bounce).map(({ x }) => x)).toEqual([80, 90, 100, 110, 120])
     const drawn = finished(bounce, { as: 'line', order: [], values: { n80: 10, n90: 30, n100: 20, n110: 30, n120: 40 } })
     expect(drawn.order).toEqual(['n120', 'n90', 'n110', 'n100', 'n80'])
-    const jars = ready('sprout-watch', { watch: { unit: 'day', times: [2, 0], places: ['left', 'right'] } })
+    const jars = ready('sprout-watch', { watch: { ...FIRST_WATCH, unit: 'day', times: [2, 0], places: ['left', 'right'] } })
     expect(linePoints(jars)).toEqual([
       { id: 't0p1', x: 0 },
       { id: 't2p1', x: 2 },

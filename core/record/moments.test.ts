@@ -70,7 +70,7 @@ describe('before and after', () => {
 describe('over time', () => {
   const jars: Plan = {
     ...withKind(soakUpPlan(), 'over-time'),
-    watch: { unit: 'min', times: [0, 5], places: ['top', 'bottom'] },
+    watch: { ...FIRST_WATCH, times: [0, 5], places: ['top', 'bottom'] },
   }
   const rows = [
     reading({ moment: 't0p1', value: 60 }),

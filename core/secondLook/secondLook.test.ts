@@ -103,7 +103,9 @@ describe('secondLook', () => {
     ['factor-differs', halfPlanned.plan],
     [
       'factor-unknown',
-      soakUpPlan({ factors: soakUpPlan().factors.map((one) => ({ ...one, exceptions: one.id === 'width' ? { card: '?' } : {} })) }),
+      soakUpPlan({
+        factors: soakUpPlan().factors.map((one) => (one.id === 'width' ? { ...one, exceptions: { card: '?' } } : one)),
+      }),
     ],
     ['how-not-said', halfPlanned.plan],
     ['one-reading-each', halfPlanned.plan],

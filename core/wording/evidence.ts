@@ -75,7 +75,7 @@ export function agreementSentence(plan: Plan, evidence: Evidence): string {
   const not = agreement.asked.filter((group) => !agreement.agreeing.includes(group)).map((group) => nameOfGroup(plan, group))
   if (first === 'before' || first === 'after') {
     const other = first === 'before' ? 'after' : 'before'
-    return `${agreement.agreeing.length} of ${counted(agreement.asked.length, 'group')} had no less ${first} than ${other}.`
+    return `${agreement.agreeing.length} of ${counted(agreement.asked.length, 'group')} had at least as much ${first} as ${other}.`
   }
   const tail = not.length > 0 && not.length < 4 ? `; ${list(not)} did not` : ''
   return `${agreement.agreeing.length} of ${counted(agreement.asked.length, 'group')} put ${nameOfCondition(plan, first)} first${tail}.`

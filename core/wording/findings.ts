@@ -254,7 +254,7 @@ export function findingWords(finding: Finding, plan: Plan): FindingWords {
     case 'readings-lost':
       return {
         title: `${counted(finding.days.length, 'reading')} on days without school`,
-        text: `Day ${list(finding.days.map(String))}.${finding.best ? ` A start on ${dayWords(finding.best.start)} loses ${finding.best.lost === 0 ? 'none' : finding.best.lost}.` : ''}`,
+        text: `${finding.days.length === 1 ? 'Day' : 'Days'} ${list(finding.days.map(String))}.${finding.best ? ` A start on ${dayWords(finding.best.start)} loses ${finding.best.lost === 0 ? 'none' : finding.best.lost}.` : ''}`,
         why: 'Counted on the school calendar of the class, weekends and holidays left out.',
       }
     case 'no-date':
@@ -296,7 +296,7 @@ export function findingWords(finding: Finding, plan: Plan): FindingWords {
     case 'gaps':
       return {
         title: `${counted(finding.count, 'gap')} in the table`,
-        text: `${list(finding.groups.slice(0, 4).map((id) => nameOfGroup(plan, id)))}${finding.groups.length > 4 ? ' and others' : ''} ${finding.groups.length === 1 ? 'has' : 'have'} places left to fill.`,
+        text: `${someOf(finding.groups.map((id) => nameOfGroup(plan, id)))} ${finding.groups.length === 1 ? 'has' : 'have'} places left to fill.`,
         why: 'The results can do without, but every gap makes them a little less sure.',
       }
     case 'not-sure':
@@ -319,3 +319,8 @@ export function findingWords(finding: Finding, plan: Plan): FindingWords {
 }
 
 const SUPPLY_WORDS: Record<SupplyField, string> = { stock: 'Stock', pack: 'Pack', price: 'Price' }
+
+/** The first four, and that there are more. */
+function someOf(names: string[]): string {
+  return list(names.length > 4 ? [...names.slice(0, 4), 'others'] : names)
+}

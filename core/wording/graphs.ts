@@ -114,6 +114,7 @@ export function chartWords(plan: Plan, graph: ResultsGraph): string {
     )
     return `${name}. ${stacks.join('; ')}.`
   }
+  if (graph.marks.every(({ average }) => average === undefined)) return `${name}: every reading as a dot, and no averages.`
   const averages = graph.marks.map(
     ({ letter, name: condition, average }) =>
       `${letter} ${condition} ${average === undefined ? 'no average' : writeFigure(plan, average, graph.unit)}`,

@@ -55,6 +55,7 @@ export {
   counted,
   instrumentWords,
   list,
+  measuredWith,
   methodWords,
   momentWords,
   nameOfCondition,

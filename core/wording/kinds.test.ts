@@ -53,7 +53,7 @@ it('headings and moments say when and where', () => {
   ])
   expect(readingHeadings(ice)).toEqual(['1: before', '1: after', '2: before', '2: after'])
   expect(readingHeadings(sprouts)).toEqual(['day 0', 'day 2', 'day 4', 'day 7', 'day 9'])
-  const jars: Plan = { ...sprouts, watch: { unit: 'min', times: [5], places: ['top', 'bottom'] } }
+  const jars: Plan = { ...sprouts, watch: { ...FIRST_WATCH, times: [5], places: ['top', 'bottom'] } }
   expect(momentWords(jars, 't5p2')).toBe('5\u202fmin, bottom')
   expect(momentWords(jars, 't9')).toBe('a time no longer in the plan')
 })

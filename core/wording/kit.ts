@@ -126,6 +126,6 @@ export function dayWords(day: string): string {
 /** How long something stands, or takes. `spanWords(90) // '1 h 30 min'` */
 export function spanWords(minutes: number): string {
   const [hours, rest] = [Math.floor(minutes / 60), Math.round(minutes % 60)]
-  if (hours >= 48) return `${writeShort(hours / 24)} days`
+  if (hours >= 48) return [`${Math.floor(hours / 24)} days`, hours % 24 > 0 ? `${hours % 24} h` : ''].filter(Boolean).join(' ')
   return [hours > 0 ? `${hours} h` : '', rest > 0 || hours === 0 ? `${rest} min` : ''].filter(Boolean).join(' ')
 }

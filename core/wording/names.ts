@@ -116,6 +116,15 @@ export function methodWords({ instrument, tool, unit, resolution, words }: Metho
   return `${tool.trim() || 'with what?'}, to the nearest ${mark}`
 }
 
+/** How something is measured, for the middle of a sentence. `measuredWith(method) // 'with a ruler, to the nearest mm'` */
+export function measuredWith(method: Method): string {
+  const words = methodWords(method)
+  const tool = method.tool.trim()
+  if (method.instrument === 'words') return `in words: ${words}`
+  if (tool === 'counting') return 'by counting'
+  return tool === '' || method.instrument === 'race' ? words : `with a ${words}`
+}
+
 /** Headings of one condition's readings: every repeat at every moment. `['1', '2', '3']`, `['1: before', '1: after', …]` */
 export function readingHeadings(plan: Plan): string[] {
   return Array.from({ length: mostRepeats(plan) }, (_, place) => readingHeading(plan, String(place + 1))).flat()

@@ -61,7 +61,7 @@ describe('a pattern in words', () => {
 
   it.each([
     ['Steadily more', (x: number) => x, /in even steps: about 1\.0.mm for each 1.cm more/],
-    ['Steadily less', (x: number) => 60 - x, /the less how high water climbs/],
+    ['Steadily less', (x: number) => 60 - x, /how high water climbs in 60 s goes down, in even steps/],
     ['Levelling off', (x: number) => 20 * Math.log(x), /each further step adds less/],
     ['Speeding up', (x: number) => (x * x) / 50, /each further step adds more/],
     ['Up, then down', (x: number) => 40 - (x - 28) ** 2 / 20, /rises to a top, at about 28.cm/],

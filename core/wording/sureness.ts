@@ -118,7 +118,8 @@ export function patternWords(plan: Plan, { pattern, rising, slope, turn }: Trend
   const change = changedFactor(plan)?.name ?? 'what we change'
   const measure = measuredCard(plan)?.name ?? 'the result'
   const unit = measuredCard(plan)?.method.unit ?? 'count'
-  const more = rising ? 'more' : 'less'
+  const way = `As ${change} goes up, ${measure} goes ${rising ? 'up' : 'down'}`
+  const step = rising ? 'adds' : 'takes off'
   const about = `about ${writeQuantity(Math.abs(slope), unit, digitsFor(slope))} for each ${withUnit('1', plan.conditionUnit)} more`
   const name = PATTERN_NAMES[pattern]
   switch (pattern) {
@@ -126,11 +127,11 @@ export function patternWords(plan: Plan, { pattern, rising, slope, turn }: Trend
       return { name, text: `With more or less of ${change}, ${measure} stays about where it is.` }
     case 'steady-up':
     case 'steady-down':
-      return { name, text: `The more ${change}, the ${more} ${measure}, in even steps: ${about}.` }
+      return { name, text: `${way}, in even steps: ${about}.` }
     case 'levelling-off':
-      return { name, text: `The more ${change}, the ${more} ${measure}, but each further step adds less than the one before.` }
+      return { name, text: `${way}, but each further step ${step} less than the one before.` }
     case 'speeding-up':
-      return { name, text: `The more ${change}, the ${more} ${measure}, and each further step adds more than the one before.` }
+      return { name, text: `${way}, and each further step ${step} more than the one before.` }
     case 'up-then-down':
     case 'down-then-up': {
       const where = turn === undefined ? '' : `, at about ${withUnit(writeNumber(turn, digitsFor(turn)), plan.conditionUnit)}`

@@ -3,7 +3,7 @@ import { averageOf, summarise } from '../evidence'
 import { measuredCard, type Plan, type Reading } from '../lesson'
 import { decimalsOf, withoutNoise, writeNumber, writeQuantity, type UnitCode } from '../quantity'
 import type { TableRow, WorkedOut } from '../record'
-import { momentWords, nameOfCondition, nameOfGroup, writeAverage, writeReading } from './names'
+import { list, momentWords, nameOfCondition, nameOfGroup, writeAverage, writeReading } from './names'
 
 /** An average as the class writes it: to the instrument's mark or with one digit more. `writeFigure(plan, 13 / 3, 'mm') // '4.3 mm'` */
 export function writeFigure(plan: Plan, value: number, unit: UnitCode): string {
@@ -62,6 +62,7 @@ export function workingSteps(plan: Plan, values: number[], unit: UnitCode): stri
       const inOrder = `In order: ${sorted.map(write).join(', ')}`
       if (sorted.length % 2 === 1) return [inOrder, `The middle one is ${writeFigure(plan, median(values), unit)}`]
       const [low, high] = [sorted[half - 1]!, sorted[half]!]
+      if (low === high) return [inOrder, `The two in the middle are both ${writeFigure(plan, low, unit)}`]
       return [
         inOrder,
         `Two stand in the middle: halfway from ${write(low)} to ${write(high)} is ${writeFigure(plan, median(values), unit)}`,
@@ -74,7 +75,7 @@ export function workingSteps(plan: Plan, values: number[], unit: UnitCode): stri
       return [
         summary.modes.length === 0
           ? 'Each came once: none is the most common'
-          : `${summary.modes.map(write).join(' and ')} came equally often`,
+          : `${list(summary.modes.map(write))} came equally often`,
       ]
     }
     case 'none':

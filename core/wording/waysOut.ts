@@ -40,7 +40,7 @@ export function wayOutWords(way: WayOut, plan: Plan, unit: UnitCode): { label: s
         label: way.packs === undefined ? `Buy ${amountWords(way.amount, unit)}` : `Buy ${counted(way.packs, 'pack')}`,
         effect: [
           way.cost === undefined ? '' : `costs ${moneyWords(way.cost)}`,
-          way.leftOver === undefined ? '' : `${amountWords(way.leftOver, unit)} left over`,
+          !way.leftOver ? '' : `${amountWords(way.leftOver, unit)} left over`,
           'goes on the shopping list',
         ]
           .filter(Boolean)

@@ -14,6 +14,7 @@ import {
   foresight,
   gapSentence,
   list,
+  measuredWith,
   question,
   testSum,
   trialSum,
@@ -34,6 +35,14 @@ it('writes figures with the digits that the instrument can carry', () => {
   expect(writeAverage(plan, 60.342857, 'mm')).toBe('60.3\u202fmm')
   expect(amountWords(31, 'pieces')).toBe('31')
   expect(list(['A', 'B', 'C'])).toBe('A, B and C')
+})
+
+it('says how something is measured, in the middle of a sentence', () => {
+  const method = plan.measures[0]!.method
+  expect(measuredWith(method)).toBe('with a ruler, to the nearest mm')
+  expect(measuredWith({ ...method, tool: 'counting', unit: 'count' })).toBe('by counting')
+  expect(measuredWith({ ...method, instrument: 'words', words: ['dry', 'damp', ''] })).toBe('in words: dry / damp')
+  expect(measuredWith({ ...method, instrument: 'race', tool: '' })).toBe('side by side, who is first')
 })
 
 it('says the sums behind kit and clock', () => {

@@ -9,7 +9,7 @@ import { nextQuestion } from '../evidence'
 import { chartWords } from '../graphs'
 import { dayWords } from '../kit'
 import { question } from '../kinds'
-import { conditionWithLetter, counted, list, methodWords, nameOfCondition, nameOfGroup } from '../names'
+import { conditionWithLetter, counted, list, measuredWith, nameOfCondition, nameOfGroup } from '../names'
 import { oddWords } from '../odd'
 import { nearnessWords } from '../results'
 import { predictionSentence, variableWords, wordMat } from '../vocabulary'
@@ -141,7 +141,7 @@ function methodRows(plan: Plan): { term: string; text: string }[] {
   const before = plan.resetList.length === 0 ? '' : ` Before every trial: ${plan.resetList.join('; ')}.`
   return [
     { term: words.changed, text: `${changedFactor(plan)?.name ?? '…'}: ${conditions || '…'}` },
-    { term: words.measured, text: measure ? `${measure.name}, with a ${methodWords(measure.method)}` : '…' },
+    { term: words.measured, text: measure ? `${measure.name}, ${measuredWith(measure.method)}` : '…' },
     { term: words.kept, text: kept.join('; ') || '…' },
     { term: 'We used', text: used.join('; ') || '…' },
     {

@@ -1,0 +1,178 @@
+import fc from 'fast-check'
+import { expect, it } from 'vitest'
+import { conclusion, counter, emptyRecord, reading } from '../../test/soakUp'
+import { demoCupboard } from '../../library/demoSchool'
+import { INVESTIGATIONS, planFrom } from '../../library'
+import { doubtsOfConclusion, nextTests } from '../agree'
+import { graphChoices, handGraph, resultsGraph, squareScale } from '../charts'
+import { fitOf } from '../clock'
+import { evidenceOf, surerBy, trendOf } from '../evidence'
+import { gettingReady, needsOf, NO_SCHOOL, withThings, type School } from '../kit'
+import {
+  AGES,
+  AVERAGE_WAYS,
+  measuredCard,
+  momentsOf,
+  type LessonEvent,
+  type LessonRecord,
+  type Plan,
+  type Reading,
+} from '../lesson'
+import { waysToSee } from '../measuring'
+import { comparedWith, journalOf, nextTrial, oddResults, progressOf, resultsTable, workedOutFor } from '../record'
+import { secondLook } from '../secondLook'
+import { mendsOf, scarceLimits, waysOut } from '../waysOut'
+import { classReport, groupReport, teacherNotes, termLesson, termOverview } from './reports'
+import * as words from '.'
+
+/** Any lesson of the library, with any numbers of children in any state: gaps, slips, set aside, put right, late. */
+const anyLesson = fc
+  .record({
+    investigation: fc.constantFrom(...Object.keys(INVESTIGATIONS)),
+    children: fc.integer({ min: 1, max: 34 }),
+    repeats: fc.integer({ min: 1, max: 4 }),
+    average: fc.constantFrom(...AVERAGE_WAYS),
+    age: fc.constantFrom(...AGES),
+    minutes: fc.constantFrom(5, 40, 90),
+    retells: fc.boolean(),
+    low: fc.integer({ min: -20, max: 60 }),
+    step: fc.integer({ min: -15, max: 15 }),
+    jitter: fc.array(fc.integer({ min: -4, max: 4 }), { minLength: 9, maxLength: 9 }),
+    gapEvery: fc.integer({ min: 2, max: 9 }),
+    oddAt: fc.integer({ min: 0, max: 60 }),
+  })
+  .map(({ investigation, children, low, step, jitter, gapEvery, oddAt, minutes, retells, ...change }) => {
+    const begun = { ...planFrom(INVESTIGATIONS[investigation]!, 'Puffin', children, counter('g')), ...change }
+    const plan = { ...begun, date: '2026-03-12', clock: { ...begun.clock, minutes } }
+    const unit = measuredCard(plan)!.method.unit
+    const places = plan.groups.flatMap(({ id: group }) =>
+      plan.conditions.flatMap(({ id: condition }, at) =>
+        Array.from({ length: plan.repeats }, (_, repeat) =>
+          momentsOf(plan).map(({ id: moment }, time) => ({ group, condition, repeat: repeat + 1, moment, size: at + time })),
+        ).flat(),
+      ),
+    )
+    const orders = unit === 'place' || unit === 'words'
+    const readings = places.flatMap(({ size, ...place }, nth): Reading[] => {
+      if (nth % gapEvery === gapEvery - 1) return []
+      const value = orders ? (size % 3) + 1 : low + step * size + jitter[nth % 9]! + (nth === oddAt ? 300 : 0)
+      const row = reading({ ...place, id: `r${nth}`, value, unit, entered: String(value) })
+      if (nth === oddAt + 1) return [{ ...row, status: 'set-aside', reason: 'it leaked' }]
+      if (nth === oddAt + 2 && retells) return [row, { ...row, id: `r${nth}b`, supersedes: row.id, reason: 'read again' }]
+      return [row]
+    })
+    const record: LessonRecord = {
+      ...emptyRecord,
+      readings,
+      conclusions: [
+        conclusion({ group: 'g1', agreed: false, text: 'It is always the best, because we saw it.' }),
+        conclusion({ text: 'We found no difference.', hands: 12 }),
+      ],
+      remarks: [{ id: 'm', group: 'g1', list: 'wondered', text: 'why is it so', at: '2026-03-12T10:40:00.000Z' }],
+    }
+    return { plan, record }
+  })
+
+const SCHOOL: School = { ...NO_SCHOOL, things: demoCupboard(counter('t')) }
+const EVENTS: { at: string; body: LessonEvent }[] = [
+  { at: '2026-03-12T10:30:00.000Z', body: { kind: 'plan', revision: 2 } },
+  { at: '2026-03-12T10:50:00.000Z', body: { kind: 'station', change: 'moved', station: 's', group: 'g2', to: 'g1' } },
+]
+
+/** Everything that the desk, the board, the stations and the paper say of a lesson. */
+function allThatIsSaid({ plan, record }: { plan: Plan; record: LessonRecord }): unknown[] {
+  const stocked = withThings(plan, SCHOOL.things)
+  const evidence = evidenceOf(plan, record)
+  const method = measuredCard(plan)!.method
+  const graphs = graphChoices(plan, record)
+  const table = resultsTable(plan, record.readings)
+  const compared = comparedWith(
+    plan,
+    new Map(table.flatMap(({ condition, results }) => (results[0] ? [[condition, results[0]]] : []))),
+  )
+  const trend = trendOf(plan, record)
+  const hand = handGraph(plan, record)
+  const scale = hand && squareScale(hand.up.values, 24, hand.up.withZero)
+  const findings = secondLook(stocked, record, SCHOOL)
+  const needs = needsOf(stocked, SCHOOL)
+  return [
+    words.question(plan),
+    words.conditionsWords(plan.kind),
+    words.wordMat(plan),
+    words.careLines(plan),
+    words.predictionPrompt(plan),
+    words.trialSum(plan),
+    [words.testSum(fitOf(plan)), words.fitVerdict(fitOf(plan)), words.endWords(plan, fitOf(plan))],
+    findings.map((finding) => [words.findingWords(finding, stocked), finding.fixes.map((fix) => words.fixWords(fix, stocked))]),
+    needs.map((need, place) => [
+      words.needSum(need, stocked.materials[place]!),
+      words.measuredWords(need.forClass, need.unit),
+      waysOut(stocked, need, SCHOOL, counter('w')).map((way) => words.wayOutWords(way, stocked, need.unit)),
+    ]),
+    scarceLimits(stocked, SCHOOL).map((limit) => words.limitWords(limit, stocked)),
+    gettingReady(stocked, SCHOOL).map((step) => words.stepWords(step, stocked, needs)),
+    mendsOf(plan).map((mend) => words.mendWords(mend)),
+    waysToSee(plan).map((way) => [words.wayWords(way, plan), words.wayCost(way), words.wayChance(way)]),
+    progressOf(plan, record.readings).map((progress) => {
+      const cell = nextTrial(plan, progress)
+      return cell ? words.trialAloud(plan, cell) : 'all done'
+    }),
+    words.graphReason(plan, graphs.reason),
+    graphs.choices.map(({ kind, loss }) => [
+      words.graphLoss(loss) || 'It loses nothing.',
+      words.chartWords(plan, resultsGraph({ ...plan, graph: kind }, record)!),
+    ]),
+    words.axisTitles(plan),
+    table.map(({ results, workedOut, ...row }) => [
+      words.workingSteps(plan, results, method.unit),
+      words.readingPieces(plan, { results, workedOut, ...row }),
+      workedOutFor(plan).map((column) => [
+        words.workedOutName(plan, column, compared?.condition),
+        workedOut[column] === undefined ? 'none' : words.workedOutWords(plan, column, workedOut[column], method.unit),
+      ]),
+    ]),
+    oddResults(plan, record, EVENTS).map((odd) => [
+      words.oddWords(plan, odd),
+      odd.explanations.map((explanation) => words.explanationWords(plan, explanation, odd.reading.group)),
+    ]),
+    evidence && [
+      words.gradeSentence(plan, evidence),
+      evidence.spread && [words.agreementSentence(plan, evidence), words.gapSentence(plan, evidence.spread)],
+      words.childSentence(plan, evidence),
+      words.overlapSentence(plan, evidence),
+      words.modelLines(plan, evidence),
+      surerBy(plan, evidence).map((one) => words.surerSentence(one)),
+      words.sentenceStarters(plan, evidence),
+      record.conclusions.flatMap(({ text }) =>
+        doubtsOfConclusion(text, plan, evidence).map((doubt) => words.doubtWordsOfConclusion(doubt, plan)),
+      ),
+    ],
+    trend && [words.patternWords(plan, trend), words.trendLines(trend)],
+    scale && words.scaleSentence(scale, method.unit),
+    nextTests(plan).map((next) => words.nextQuestion(next)),
+    journalOf(record, EVENTS).map((line) => words.journalWords(plan, line)),
+    [classReport(plan, record), groupReport(plan, record, 'g1'), teacherNotes(plan, record)],
+    termOverview([termLesson('l', plan, record)], 'What we investigated', 'Class Puffin'),
+  ]
+}
+
+/** All texts, however deep they lie, with the way to them. */
+function textsOf(value: unknown, path = ''): [string, string][] {
+  if (typeof value === 'string') return [[path, value]]
+  if (typeof value !== 'object' || value === null) return []
+  return Object.entries(value).flatMap(([key, inner]) => textsOf(inner, `${path}/${key}`))
+}
+
+const BROKEN =
+  /undefined|NaN|Infinity|\[object|\bnull\b| {2}|\s[.,;:!?](?!\w)|\.\.|\b(\w+) \1 \1\b|\b1 (groups|repeats|trials|minutes|conditions|packs|rounds|readings)\b|^\s|\s$|“”|\band \S+ and \S+ and\b|with a (counting|with)/
+
+it('whatever a lesson looks like, no sentence about it is broken', () => {
+  fc.assert(
+    fc.property(anyLesson, (lesson) => {
+      const texts = textsOf(allThatIsSaid(lesson))
+      expect(texts.length).toBeGreaterThan(100)
+      expect(texts.filter(([, text]) => BROKEN.test(text))).toEqual([])
+    }),
+    { numRuns: 60 },
+  )
+})
