@@ -35,24 +35,28 @@ const print = () => window.print()
 
 <template>
   <main class="paper">
-    <div class="screen-only row bar">
-      <NuxtLink to="/" class="button quiet">Back to the shelf</NuxtLink>
-      <label class="row">
-        From
-        <input v-model="wanted.from" class="box" type="date" />
-      </label>
-      <label class="row">
-        to
-        <input v-model="wanted.to" class="box" type="date" />
-      </label>
-      <label class="row">
-        Class
-        <select v-model="wanted.className" class="box">
-          <option value="">all</option>
-          <option v-for="one in classes" :key="one" :value="one">{{ one }}</option>
-        </select>
-      </label>
-      <button type="button" class="button main" @click="print">Print</button>
+    <div class="screen-only bar">
+      <div class="row ends">
+        <NuxtLink to="/" class="button quiet">Back to the shelf</NuxtLink>
+        <button type="button" class="button main" @click="print">Print</button>
+      </div>
+      <div class="row">
+        <label class="row">
+          From
+          <input v-model="wanted.from" class="box" type="date" />
+        </label>
+        <label class="row">
+          to
+          <input v-model="wanted.to" class="box" type="date" />
+        </label>
+        <label class="row">
+          Class
+          <select v-model="wanted.className" class="box">
+            <option value="">all</option>
+            <option v-for="one in classes" :key="one" :value="one">{{ one }}</option>
+          </select>
+        </label>
+      </div>
     </div>
     <p v-if="lessons?.length === 0" class="empty-note">
       <strong>No lesson in these days</strong>
@@ -64,6 +68,13 @@ const print = () => window.print()
 </template>
 
 <style scoped>
+.ends {
+  justify-content: space-between;
+  margin-bottom: 10px;
+}
+.ends .quiet {
+  padding-left: 0;
+}
 .box {
   width: auto;
 }
