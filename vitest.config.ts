@@ -6,7 +6,7 @@ export default defineConfig({
       {
         test: {
           name: 'unit',
-          testTimeout: 60_000,
+          testTimeout: 120_000,
           include: ['core/**/*.test.ts', 'schemas/**/*.test.ts', 'library/**/*.test.ts', 'test/unit/**/*.test.ts'],
         },
       },
@@ -15,8 +15,8 @@ export default defineConfig({
           name: 'api',
           include: ['test/api/**/*.test.ts'],
           globalSetup: ['test/api/globalApplication.ts'],
-          testTimeout: 60_000,
-          hookTimeout: 60_000,
+          testTimeout: 120_000,
+          hookTimeout: 120_000,
           fileParallelism: false,
         },
       },

@@ -35,7 +35,6 @@ async function expectNothingSticksOut(page: Page, name: string): Promise<void> {
 }
 
 test('axe finds nothing at the desk', async ({ page, baseURL }) => {
-  test.setTimeout(180_000)
   const lesson = await demoLesson(baseURL)
   await page.goto('/')
   await expect(page.getByRole('heading', { name: 'Soak-up strips', exact: true }).first()).toBeVisible()
@@ -66,7 +65,6 @@ test('axe finds nothing at the desk', async ({ page, baseURL }) => {
 })
 
 test('axe finds nothing on paper', async ({ page, baseURL }) => {
-  test.setTimeout(180_000)
   const lesson = await demoLesson(baseURL)
   for (const printout of PRINTOUTS) {
     await page.goto(`/print/${lesson.id}/${printout}`)
@@ -76,7 +74,6 @@ test('axe finds nothing on paper', async ({ page, baseURL }) => {
 })
 
 test('axe finds nothing on the board, light and dark', async ({ page, baseURL }) => {
-  test.setTimeout(180_000)
   const lesson = await demoLesson(baseURL)
   await page.goto(`/board/${lesson.id}`)
   for (const [view, name] of BOARD_VIEWS.entries()) {
@@ -93,7 +90,6 @@ test('axe finds nothing on the board, light and dark', async ({ page, baseURL })
 })
 
 test('axe finds nothing where wonderings are weighed, kinds are chosen and lines are sketched', async ({ page, baseURL }) => {
-  test.setTimeout(120_000)
   const { newLesson } = client(baseURL)
   const bounce = (await newLesson('bounce-back')).lesson
   await openStop(page, bounce, 'wonder')
@@ -134,7 +130,6 @@ test('axe finds nothing where wonderings are weighed, kinds are chosen and lines
 })
 
 test('axe finds nothing in any kind of test', async ({ page, baseURL }) => {
-  test.setTimeout(180_000)
   const { newLesson } = client(baseURL)
   const views = {
     'ice-in-a-bag': ['plan', 'test'],

@@ -153,7 +153,7 @@ test('all are paused, one is moved, one is sent away and loses nothing', async (
   await dialog.getByRole('button', { name: 'Send away Alder' }).click()
   await expect(dialog.getByRole('row', { name: /Alder/ })).toHaveCount(0)
   await tablets.get('Alder')!.context.setOffline(false)
-  await expect(alder!.getByRole('heading', { name: 'Type the code from the board' })).toBeVisible({ timeout: 20_000 })
+  await expect(alder!.getByRole('heading', { name: 'Type the code from the board' })).toBeVisible()
   await joinStation(alder!, lesson.code, 'Alder')
   const ofAlder = async () =>
     (await stored()).body.record.readings.filter(({ group }) => group === lesson.plan.groups[0]!.id).map(({ value }) => value)
@@ -279,7 +279,7 @@ test('two desks change one plan: both changes stay, and where they clash one of 
   await desk.keyboard.press('Enter')
   await expect(desk.getByRole('status').filter({ hasText: /^\s*saved\s*$/ })).toBeVisible()
   await second.context().setOffline(false)
-  await expect(second.getByText('Both changes are in it')).toBeVisible({ timeout: 20_000 })
+  await expect(second.getByText('Both changes are in it')).toBeVisible()
   await expect(second.getByRole('textbox', { name: 'Before every trial: strip hangs straight' })).toBeVisible()
   await expect(desk.getByLabel('Measured with')).toHaveValue(/^long ruler/)
 
@@ -289,7 +289,7 @@ test('two desks change one plan: both changes stay, and where they clash one of 
   await expect(desk.getByRole('status').filter({ hasText: /^\s*saved\s*$/ })).toBeVisible()
   await second.context().setOffline(false)
   const ask = second.getByRole('dialog', { name: 'Another desk changed the same place' })
-  await expect(ask).toContainText('folding rule', { timeout: 20_000 })
+  await expect(ask).toContainText('folding rule')
   await ask.getByLabel('the other desk’s: folding rule').check()
   await ask.getByRole('button', { name: 'Go on with these' }).click()
   await expect(second.getByLabel('Measured with')).toHaveValue('folding rule')

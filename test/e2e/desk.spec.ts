@@ -195,7 +195,6 @@ test('seven groups, four papers and three repeats are keyed in by keyboard alone
   page,
   baseURL,
 }) => {
-  test.setTimeout(180_000)
   const { newLesson, open } = client(baseURL)
   const { lesson } = await newLesson()
   await openStop(page, lesson, 'test')

@@ -2,7 +2,6 @@ import { cell, enterNumber, expect, joinStation, openStop, saved, test } from '.
 
 /** A new user's way through all eight stops, from an empty lesson to a printed conclusion, with a station and the board. */
 test('an empty lesson becomes a class conclusion', async ({ page, browser, context }) => {
-  test.setTimeout(120_000)
   await page.goto('/')
   await page.getByRole('button', { name: 'New lesson' }).click()
   await page.getByRole('button', { name: /From nothing/ }).click()

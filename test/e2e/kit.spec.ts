@@ -164,7 +164,6 @@ test('every printout of kit and clock stays on its paper with ten groups, eight 
   page,
   baseURL,
 }) => {
-  test.setTimeout(120_000)
   const lesson = await lessonWith(baseURL, (plan) => {
     Object.assign(plan, withGroups({ ...plan, children: 33 }, 10, randomUUID), { date: '2027-05-03' })
     plan.groups[2]!.name = 'Dandelions and Buttercups'
