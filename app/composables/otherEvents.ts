@@ -10,6 +10,8 @@ export function useOtherEvents() {
     const answer = await callServer<{ events: typeof others.value }>(`/api/lessons/${id}/journal`).catch(() => undefined)
     if (answer && id === lesson.id) others.value = answer.events
   }
-  watch(() => [lesson.id, lesson.stationsChanged, lesson.board, lesson.saveState === 'saved'], look, { immediate: true })
+  // The class's sentence is on the board's state too, and changes at every word; no line of the journal comes of it.
+  const shown = computed(() => [lesson.board.view, lesson.board.clockStarted, lesson.board.results, lesson.board.sound].join())
+  watch([() => lesson.id, () => lesson.stationsChanged, shown, () => lesson.saveState === 'saved'], look, { immediate: true })
   return others
 }

@@ -8,13 +8,7 @@ const notices = useNotices()
 const lessons = shallowRef<TermLesson[]>()
 const classes = ref<string[]>([])
 const wanted = ref<Term>({ from: '', to: '', className: '' })
-const report = computed(() => {
-  if (!lessons.value) return undefined
-  const { from, to, className } = wanted.value
-  const days = [from && `from ${writeDay(from)}`, to && `to ${writeDay(to)}`].filter(Boolean).join(' ')
-  const under = [className ? `Class ${className}` : 'All classes', days].filter(Boolean).join(', ')
-  return termOverview(lessons.value, 'What we investigated', under)
-})
+const report = computed(() => lessons.value && termOverview(lessons.value, wanted.value))
 
 watch(wanted, load, { deep: true })
 onMounted(load)

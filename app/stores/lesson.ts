@@ -247,16 +247,6 @@ export const useLesson = defineStore('lesson', () => {
     await attempt(async () => void (await callServer(`/api/lessons/${id.value}/board`, { method: 'PUT', body: change })))
   }
 
-  /** Sends the class's sentence as it grows: answers the board, with what another desk wrote meanwhile in it. */
-  async function writeDraft(draft: string, draftFrom: string): Promise<BoardState | undefined> {
-    let answer: BoardState | undefined
-    await attempt(async () => {
-      const body = { draft, draftFrom }
-      answer = (await callServer<{ board: BoardState }>(`/api/lessons/${id.value}/board`, { method: 'PUT', body })).board
-    })
-    return answer
-  }
-
   /** Sends what is not saved yet, when the page goes away. */
   function flush(): Promise<void> {
     return saveState.value === 'waiting' || saveState.value === 'away' ? save(true) : Promise.resolve()
@@ -345,7 +335,6 @@ export const useLesson = defineStore('lesson', () => {
     nextLesson,
     settleMerge,
     show,
-    writeDraft,
     apply,
   }
 })

@@ -22,7 +22,7 @@ import { waysToSee } from '../measuring'
 import { comparedWith, journalOf, nextTrial, oddResults, progressOf, resultsTable, workedOutFor } from '../record'
 import { secondLook } from '../secondLook'
 import { mendsOf, scarceLimits, waysOut } from '../waysOut'
-import { classReport, groupReport, teacherNotes, termLesson, termOverview } from './reports'
+import { classReport, groupReport, lessonsInTerm, teacherNotes, termOverview } from './reports'
 import * as words from '.'
 
 /** Any lesson of the library, with any numbers of children in any state: gaps, slips, set aside, put right, late. */
@@ -74,6 +74,7 @@ const anyLesson = fc
   })
 
 const SCHOOL: School = { ...NO_SCHOOL, things: demoCupboard(counter('t')) }
+const TERM = { from: '2026-01-01', to: '', className: 'Puffin' }
 const EVENTS: { at: string; body: LessonEvent }[] = [
   { at: '2026-03-12T10:30:00.000Z', body: { kind: 'plan', revision: 2 } },
   { at: '2026-03-12T10:50:00.000Z', body: { kind: 'station', change: 'moved', station: 's', group: 'g2', to: 'g1' } },
@@ -152,7 +153,7 @@ function allThatIsSaid({ plan, record }: { plan: Plan; record: LessonRecord }): 
     nextTests(plan).map((next) => words.nextQuestion(next)),
     journalOf(record, EVENTS).map((line) => words.journalWords(plan, line)),
     [classReport(plan, record), groupReport(plan, record, 'g1'), teacherNotes(plan, record)],
-    termOverview([termLesson('l', plan, record)], 'What we investigated', 'Class Puffin'),
+    termOverview(lessonsInTerm([{ lesson: { id: 'l', plan }, record }], TERM), TERM),
   ]
 }
 

@@ -1,4 +1,4 @@
-import { isInTerm, termLesson } from '../../core/wording/reports'
+import { lessonsInTerm } from '../../core/wording/reports'
 import { termSchema } from '../../schemas/requests'
 import { deskRoute } from '../access/route'
 import { listLessons } from '../database/lessons'
@@ -6,8 +6,6 @@ import { listLessons } from '../database/lessons'
 /** What was investigated between two days, and what it practised; put-away lessons are among it. */
 export default deskRoute({ query: termSchema }, async ({ database, query }) => {
   const all = await listLessons(database)
-  const within = all.filter(({ lesson }) => isInTerm(lesson.plan, query))
-  const lessons = within.map(({ lesson: { id, plan }, record }) => termLesson(id, plan, record))
   const classes = [...new Set(all.map(({ lesson }) => lesson.plan.className))].sort()
-  return { lessons: lessons.sort((a, b) => (a.date || '9999').localeCompare(b.date || '9999')), classes }
+  return { lessons: lessonsInTerm(all, query), classes }
 })

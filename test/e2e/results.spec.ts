@@ -275,6 +275,16 @@ test('two desks write one sentence; notes on the groups reach nobody else; a ter
     there!.pressSequentially(', card last', { delay: 90 }),
   ])
   for (const sentence of [here!, there!]) await expect(sentence).toHaveValue('We found that Kitchen roll came first, card last')
+
+  // The server cannot be reached: the words stay, also on the way to another stop, and go out when it is back.
+  await page.route(/\/board$/, (route) => route.abort())
+  await here!.fill('We found that kitchen roll came first by far')
+  await expect(page.getByText('not on the board yet')).toBeVisible()
+  await page.getByRole('link', { name: /^Results/ }).click()
+  await page.getByRole('link', { name: /^Agree/ }).click()
+  await expect(here!).toHaveValue('We found that kitchen roll came first by far')
+  await page.unroute(/\/board$/)
+  await expect(there!).toHaveValue('We found that kitchen roll came first by far')
   await second.close()
 
   await page.getByText('My notes on the groups').click()

@@ -21,7 +21,7 @@ const evidence = computed(() => evidenceOf(plan.value, lesson.record))
 const sentences = computed(() => classSentences(lesson.record.conclusions))
 const last = computed(() => sentences.value[0])
 const box = ref<HTMLTextAreaElement>()
-const { text, from, take } = useSentence(last, box)
+const { text, from, take, waiting } = useSentence(last, box)
 const hands = ref<number | null>(last.value?.hands ?? null)
 
 const doubts = computed(() =>
@@ -71,7 +71,11 @@ async function keep(agreed: boolean): Promise<void> {
       <section class="section first" aria-labelledby="conclusion">
         <h3 id="conclusion">
           Our conclusion
-          <span class="soft">the board shows every word as it is written; other desks write along</span>
+          <span class="soft" role="status">{{
+            waiting
+              ? 'not on the board yet: the server cannot be reached, your words are kept'
+              : 'the board shows every word as it is written; other desks write along'
+          }}</span>
         </h3>
         <textarea
           ref="box"

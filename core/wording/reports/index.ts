@@ -1,5 +1,5 @@
 export { classReport, groupReport, teacherNotes } from './lessonReports'
 export { resultsBlock, sureWords } from './results'
 export { signWords } from './signs'
-export { isInTerm, termLesson, termOverview } from './termOverview'
+export { lessonsInTerm, termOverview } from './termOverview'
 export type { Term, TermLesson } from './termOverview'

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { conclusion, reading, recordOf, soakUpPlan } from '../../../test/soakUp'
 import { reportHtml, reportMarkdown } from '../../formats'
 import { groupSigns, skillsOf, type Block } from '../../reports'
-import { classReport, groupReport, teacherNotes, termOverview, type TermLesson } from '.'
+import { classReport, groupReport, lessonsInTerm, teacherNotes, termOverview, type Term, type TermLesson } from '.'
 
 const plan = soakUpPlan({ notes: 'Elm needs the clear ruler.', groupNotes: { g1: { well: 'held the ruler still', next: '' } } })
 const prediction = {
@@ -89,7 +89,7 @@ describe('reports', () => {
       agreed: false,
       skills,
     }
-    const { blocks } = termOverview([lesson, { ...lesson, title: 'Again' }], 'Term', 'Puffin')
+    const { blocks } = termOverview([lesson, { ...lesson, title: 'Again' }], { from: '', to: '', className: '' })
     const table = blocks.filter((block) => block.kind === 'table').at(-1)
     expect(table?.kind === 'table' && table.rows.find(([skill]) => skill === 'Measuring')).toEqual([
       'Measuring',
@@ -97,6 +97,21 @@ describe('reports', () => {
       'Soak-up; Again',
     ])
     expect(texts(blocks)).toContain('Not practised yet: noticing closely')
+  })
+
+  it('a term takes in its class and its days, by day, and says so', () => {
+    const dated = (id: string, date: string, className = 'Puffin') => ({
+      lesson: { id, plan: { ...plan, date, className } },
+      record,
+    })
+    const all = [dated('none', ''), dated('late', '2026-04-30'), dated('early', '2026-03-02'), dated('other', '2026-03-12', 'Wren')]
+    const idsIn = (term: Term) => lessonsInTerm(all, term).map(({ id }) => id)
+    expect(idsIn({ from: '', to: '', className: '' })).toEqual(['early', 'other', 'late', 'none'])
+    expect(idsIn({ from: '2026-03-03', to: '', className: '' })).toEqual(['other', 'late'])
+    expect(idsIn({ from: '', to: '2026-03-12', className: 'Puffin' })).toEqual(['early'])
+    expect(termOverview([], { from: '2026-03-02', to: '2026-04-30', className: 'Wren' }).under).toBe(
+      'Class Wren, from Mon 2 Mar to Thu 30 Apr',
+    )
   })
 })
 

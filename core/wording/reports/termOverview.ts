@@ -28,14 +28,8 @@ export interface Term {
   className: string
 }
 
-/** A lesson without a day is in every term that has no end. */
-export function isInTerm({ date, className }: Plan, term: Term): boolean {
-  if (term.className !== '' && className !== term.className) return false
-  return (term.from === '' || date >= term.from) && (term.to === '' || (date !== '' && date <= term.to))
-}
-
 /** What a lesson brings to the overview. */
-export function termLesson(id: string, plan: Plan, record: LessonRecord): TermLesson {
+function termLesson({ id, plan }: { id: string; plan: Plan }, record: LessonRecord): TermLesson {
   const conclusion = classConclusion(record.conclusions)
   return {
     id,
@@ -50,13 +44,27 @@ export function termLesson(id: string, plan: Plan, record: LessonRecord): TermLe
   }
 }
 
+/** The lessons that a term takes in, by their days; one without a day is in every term that has no end, and comes last. */
+export function lessonsInTerm(
+  all: { lesson: { id: string; plan: Plan }; record: LessonRecord }[],
+  { from, to, className }: Term,
+): TermLesson[] {
+  const last = '9999'
+  return all
+    .filter(({ lesson: { plan } }) => className === '' || plan.className === className)
+    .filter(({ lesson: { plan } }) => plan.date >= from && (to === '' || (plan.date !== '' && plan.date <= to)))
+    .map(({ lesson, record }) => termLesson(lesson, record))
+    .sort((a, b) => (a.date || last).localeCompare(b.date || last))
+}
+
 /** What was investigated in a term, and which skills were practised how often. */
-export function termOverview(lessons: TermLesson[], title: string, under: string): Report {
+export function termOverview(lessons: TermLesson[], { from, to, className }: Term): Report {
   const practised = SKILLS.map((skill) => ({ skill, times: lessons.filter(({ skills }) => skills.includes(skill)).length }))
   const never = practised.filter(({ times }) => times === 0).map(({ skill }) => SKILL_WORDS[skill].toLowerCase())
+  const days = [from && `from ${dayWords(from)}`, to && `to ${dayWords(to)}`].filter(Boolean).join(' ')
   return {
-    title,
-    under,
+    title: 'What we investigated',
+    under: [className === '' ? 'All classes' : `Class ${className}`, days].filter(Boolean).join(', '),
     question: counted(lessons.length, 'investigation'),
     blocks: [
       {
