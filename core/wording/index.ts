@@ -106,5 +106,5 @@ export {
 } from './sureness'
 export type { Depth } from './sureness'
 export { readingPieces, tableTitle, workedOutName, workedOutWords, workingSteps, writeFigure } from './tables'
-export { interactionSentence, pooledAgreement, testDifferenceWords } from './twoClasses'
+export { classColumns, interactionSentence, pooledAgreement, testDifferenceWords } from './twoClasses'
 export { importedWords, ROLE_WORDS, skipWords } from './imports'

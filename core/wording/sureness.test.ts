@@ -4,6 +4,7 @@ import { compareTests, evidenceOf, findTrend, foretell, poolClasses, surerBy, ty
 import type { Plan } from '../lesson'
 import {
   childSentence,
+  classColumns,
   foretoldWords,
   interactionSentence,
   modelLines,
@@ -100,6 +101,11 @@ describe('two classes in words', () => {
     expect(new Set(said).size).toBe(differences.length)
     for (const sentence of said) expect(sentence).toMatch(/^[A-Z].*\.$/)
     expect(said[6]).toBe('Only they tested felt and wool: left out here.')
+  })
+
+  it('the two have names that differ', () => {
+    expect(classColumns('Puffin', 'Wren')).toEqual(['Class Puffin', 'Class Wren'])
+    expect(classColumns('Puffin', 'Puffin ')).toEqual(['This lesson', 'The other lesson'])
   })
 
   it('says whether both tell the same story', () => {

@@ -166,7 +166,7 @@ export function trendLines({ slope, tau, shapes, shape: taken }: Trend): string[
   ]
 }
 
-/** How many digits show the size of a figure. `digitsFor(0.135) // 3` */
+/** How many decimals show two digits of a figure. `digitsFor(0.135) // 2, as in 0.14` */
 function digitsFor(value: number): number {
-  return value === 0 ? 0 : Math.max(0, 2 - Math.floor(Math.log10(Math.abs(value))) - 1 + (Math.abs(value) < 1 ? 1 : 0))
+  return value === 0 ? 0 : Math.max(0, 1 - Math.floor(Math.log10(Math.abs(value))))
 }

@@ -47,3 +47,9 @@ export function pooledAgreement(plan: Plan, { evidence }: Pooled): string {
   if (!first || !agreement) return ''
   return `${agreement.agreeing.length} of ${counted(agreement.asked.length, 'group')} of both classes put ${nameOfCondition(plan, first)} first.`
 }
+
+/** How the two are told apart in a table. `classColumns('Puffin', 'Wren') // ['Class Puffin', 'Class Wren']` */
+export function classColumns(ours: string, theirs: string): [string, string] {
+  if (ours.trim() !== theirs.trim()) return [`Class ${ours}`, `Class ${theirs}`]
+  return ['This lesson', 'The other lesson']
+}

@@ -102,7 +102,7 @@ function onKinds(pen: Pen, averages: 'bar' | 'line' | 'none'): EChartsOption {
               symbol: 'diamond',
               symbolSize: big ? 24 : 14,
               lineStyle: { color: ink, width: big ? 4 : 2 },
-              itemStyle: { color: lookOf(0).colour },
+              itemStyle: { color: pen.paper ? '#000' : lookOf(0).colour },
               tooltip: { show: false },
             },
           ]
@@ -135,7 +135,7 @@ function onNumbers(pen: Pen): EChartsOption {
         symbol: 'diamond',
         symbolSize: big ? 22 : 13,
         lineStyle: { color: ink, width: curved ? 0 : 2 },
-        itemStyle: { color: lookOf(0).colour },
+        itemStyle: { color: pen.paper ? '#000' : lookOf(0).colour },
         tooltip: { show: false },
       },
       ...readingsSeries(pen, graph.dots),

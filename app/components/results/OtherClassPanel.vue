@@ -1,7 +1,15 @@
 <script setup lang="ts">
 import { compareTests, poolClasses, type Evidence, type OtherClass } from '~~/core/evidence'
 import { activeConditions, measuredCard, type LessonRecord, type Plan } from '~~/core/lesson'
-import { GRADE_NAMES, gradeSentence, interactionSentence, pooledAgreement, testDifferenceWords, writeFigure } from '~~/core/wording'
+import {
+  classColumns,
+  GRADE_NAMES,
+  gradeSentence,
+  interactionSentence,
+  pooledAgreement,
+  testDifferenceWords,
+  writeFigure,
+} from '~~/core/wording'
 
 /** The same investigation in another class: where it is not the same test, both results side by side, and both together. */
 const props = defineProps<{ plan: Plan; record: LessonRecord }>()
@@ -28,11 +36,8 @@ const columns = computed(() => {
     evidence,
     summaries: new Map(evidence.summaries.map((summary) => [summary.condition, summary])),
   })
-  return [
-    column(`Class ${props.plan.className}`, pooled.value.ours),
-    column(`Class ${other.value!.plan.className}`, pooled.value.theirs),
-    column('Together', pooled.value.evidence),
-  ]
+  const [ours, theirs] = classColumns(props.plan.className, other.value!.plan.className)
+  return [column(ours, pooled.value.ours), column(theirs, pooled.value.theirs), column('Together', pooled.value.evidence)]
 })
 const shared = computed(() => {
   const ids = new Set(tests.value?.shared.map(({ ours }) => ours))
