@@ -38,6 +38,7 @@ export const bounceBack = investigation('bounce-back', {
   conditionUnit: 'cm',
   conditions: conditions([80, 90, 100, 110, 120]),
   repeats: 3,
+  things: 'same',
   practice: 1,
   resetList: ['ball at rest', 'bottom of the ball at the mark', 'eye level with the tape'],
   materials: [

@@ -26,6 +26,7 @@ export const iceInABag = investigation('ice-in-a-bag', {
   measured: 'mass',
   conditions: conditions({ ice: 'a bag of ice' }),
   repeats: 2,
+  things: 'fresh',
   practice: 0,
   predictAs: 'change',
   resetList: ['bag closed', 'bag wiped dry', 'scale at 0'],

@@ -27,6 +27,7 @@ export const paperBridge = investigation('paper-bridge', {
   measured: 'washers',
   conditions: conditions({ first: 'first try', second: 'second try', third: 'third try' }),
   repeats: 2,
+  things: 'fresh',
   practice: 0,
   predictAs: 'number',
   resetList: ['fresh sheet', 'gap 20 cm', 'washers back in the pot'],

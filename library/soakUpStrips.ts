@@ -4,6 +4,7 @@ import { conditions, factor, investigation, measure } from './investigation'
 export const soakUpStrips = investigation('soak-up-strips', {
   summary: 'Which paper drinks water highest? Strips stand in a little water for a minute; a ruler shows the wet edge.',
   title: 'Soak-up strips',
+  things: 'fresh',
   wonder: {
     ...NOTHING_SAID,
     hook: 'Dip the corner of a kitchen towel into a glass of coloured water and wait.',

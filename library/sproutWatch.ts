@@ -34,6 +34,7 @@ export const sproutWatch = investigation('sprout-watch', {
     outside: 'outside, in the shade',
   }),
   repeats: 1,
+  things: 'fresh',
   practice: 0,
   predictAs: 'order',
   resetList: ['cotton wool damp', 'ruler standing on the cotton wool'],

@@ -20,6 +20,7 @@ export const whichIsHeaviest = investigation('which-is-heaviest', {
     glue: 'glue stick',
   }),
   repeats: 2,
+  things: 'same',
   practice: 0,
   resetList: ['pans empty and level', 'one thing in each pan', 'wait until it stops swinging'],
   materials: [

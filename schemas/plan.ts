@@ -12,10 +12,13 @@ import {
   MOST_TIMES,
   MOST_WORDS,
   PHASES,
+  PLAN_VERSION,
   PREDICT_AS,
   PREPARATIONS,
   SHAPES,
   TESTABLE_CHECKS,
+  THINGS,
+  TRIAL_ORDERS,
   WHOSE_QUESTION,
   WORD_SETS,
   type Arrangement,
@@ -106,10 +109,10 @@ const method = Joi.object<Method, true>({
   unit,
   words: Joi.array().items(shortText.optional()).max(MOST_WORDS).required(),
   resolution: Joi.number().min(1e-6).max(1e6).required(),
-  readingWobble: wobble,
+  readingWobble: wobble.allow(null),
   timingWobble: wobble,
   atOnce: whole(1, 100),
-  trialWobble: wobble,
+  trialWobble: wobble.allow(null),
   expectedLow: measureNumber.allow(null).required(),
   expectedHigh: measureNumber.allow(null).required(),
   expected: Joi.object().pattern(planId, measureNumber.required()).max(MOST_CONDITIONS).required(),
@@ -175,6 +178,10 @@ const arrangement = Joi.object<Arrangement, true>({
   way: Joi.string()
     .valid(...ARRANGEMENTS)
     .required(),
+  order: Joi.string()
+    .valid(...TRIAL_ORDERS)
+    .required(),
+  orderReason: shortText,
   each: whole(1, MOST_CONDITIONS),
   baselineInEvery: Joi.boolean().required(),
   change: Joi.string().valid('at-bell', 'when-ready').required(),
@@ -228,7 +235,8 @@ const groupNote = Joi.string().allow('').max(500).required()
 
 /** The plan of a lesson, as it is stored, sent and saved. */
 export const planSchema = Joi.object<Plan, true>({
-  schemaVersion: Joi.number().valid(6).required(),
+  schemaVersion: Joi.number().valid(PLAN_VERSION).required(),
+  begunIn: whole(1, PLAN_VERSION),
   kind: Joi.string()
     .valid(...KINDS)
     .required(),
@@ -262,6 +270,10 @@ export const planSchema = Joi.object<Plan, true>({
   watch,
   repeats: whole(1, MOST_TRIALS),
   practice: whole(0, 5),
+  things: Joi.string()
+    .valid(...THINGS)
+    .required(),
+  gapsStay: Joi.boolean().required(),
   groups: Joi.array().items(group).max(10).unique('id').required(),
   resetList: Joi.array().items(shortText.optional()).max(12).required(),
   materials: Joi.array().items(material).max(100).unique('id').required(),

@@ -7,9 +7,9 @@ export function counter(prefix: string): () => string {
   return () => `${prefix}${(last += 1)}`
 }
 
-/** Soak-up strips for class Puffin: four papers, three repeats, seven groups with the ids g1 to g7. */
+/** Soak-up strips for class Puffin: four papers, three repeats, seven groups with the ids g1 to g7. Places that are empty stay so. */
 export function soakUpPlan(change: Partial<Plan> = {}): Plan {
-  return { ...planFrom(INVESTIGATIONS['soak-up-strips']!, 'Puffin', 26, counter('g')), ...change }
+  return { ...planFrom(INVESTIGATIONS['soak-up-strips']!, 'Puffin', 26, counter('g')), gapsStay: true, ...change }
 }
 
 const nextReading = counter('r')

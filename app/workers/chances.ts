@@ -1,4 +1,4 @@
-import { chancesByRepeats, type Outlook } from '~~/core/measuring'
+import { chancesByRepeats, type Design } from '~~/core/measuring'
 
 /** Answers one question at a time; a page that asks anew ends this worker and starts another. */
-self.onmessage = ({ data }: MessageEvent<Pick<Outlook, 'means' | 'total' | 'byPlaces'>>) => self.postMessage(chancesByRepeats(data))
+self.onmessage = ({ data }: MessageEvent<Design>) => self.postMessage(chancesByRepeats(data))

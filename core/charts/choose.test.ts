@@ -91,11 +91,13 @@ describe('what is on it', () => {
   })
 
   it('the gap beside the wobble, and the numbers for squared paper', () => {
-    const evidence = evidenceOf(soakUpPlan(), record)!
-    const drawing = gapDrawing(soakUpPlan(), record.readings, evidence)!
+    const twice = recordOf({ 'kitchen-roll': [60, 62, 64, 61, 63, 62], card: [14, 16, 15, 14, 16, 15] }, 3)
+    const drawing = gapDrawing(soakUpPlan(), twice.readings, evidenceOf(soakUpPlan(), twice)!)!
+    // With one reading each nobody knows a wobble that could be drawn.
+    expect(gapDrawing(soakUpPlan(), record.readings, evidenceOf(soakUpPlan(), record)!)).toBeUndefined()
     expect(drawing.rows.map(({ condition, values }) => [condition, values.length])).toEqual([
-      ['kitchen-roll', 3],
-      ['card', 3],
+      ['kitchen-roll', 6],
+      ['card', 6],
     ])
     expect(handGraph(soakUpPlan(), record)).toEqual({ unit: 'mm', up: { values: [62, 15], withZero: true }, across: undefined })
     expect(handGraph(numbers, bent)!.across).toEqual({ values: [20, 40, 60, 80, 100] })

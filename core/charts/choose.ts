@@ -66,7 +66,7 @@ function bestGraph(plan: Plan, record: LessonRecord): { best: GraphKind; reason:
   if (plan.kind === 'improve') return { best: 'tries', reason: 'tries' }
   if (!areNumbers(plan))
     return plan.average === 'none' ? { best: 'number-line', reason: 'no-average' } : { best: 'bars', reason: 'kinds' }
-  if (trendOf(plan, record)?.shape.shape === 'curved') return { best: 'curve', reason: 'numbers-bend' }
+  if (bendShows(trendOf(plan, record))) return { best: 'curve', reason: 'numbers-bend' }
   return { best: 'points', reason: activeConditions(plan).length < 3 ? 'few-numbers' : 'numbers' }
 }
 
@@ -121,4 +121,9 @@ export function areNumbers(plan: Plan): boolean {
 
 function watches(plan: Plan): boolean {
   return plan.kind === 'over-time' && plan.watch.times.length > 1
+}
+
+/** A pattern with a bend in it is said. */
+function bendShows(trend: ReturnType<typeof trendOf>): boolean {
+  return trend !== undefined && trend.taken === trend.curve
 }

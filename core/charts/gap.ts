@@ -21,7 +21,7 @@ export function gapDrawing(plan: Plan, readings: Reading[], { spread, wobble, su
   const rows = [spread.more, spread.less].flatMap((condition) => {
     const summary = summaries.find((one) => one.condition === condition)
     const values = results.filter((result) => result.condition === condition).map(({ value }) => value)
-    return summary && values.length > 0 ? [{ condition, average: summary.mean, values }] : []
+    return summary && values.length > 0 ? [{ condition, average: summary.evened, values }] : []
   })
   if (rows.length < 2) return undefined
   const all = rows.flatMap(({ average, values }) => [...values, average - wobble, average + wobble])

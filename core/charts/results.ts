@@ -46,7 +46,7 @@ export interface ResultsGraph {
   lines: ResultLine[]
   /** One trial's value before and after; empty elsewhere. */
   pairs: [before: number, after: number][]
-  /** The fitted bend, point by point; empty elsewhere. */
+  /** The line or bend that is said, point by point; empty elsewhere. */
   curve: [x: number, y: number][]
   /** A panel for each group, where they stand apart. */
   panels: ResultPanel[]
@@ -141,10 +141,9 @@ function scaleOf(plan: Plan): number[] {
 function curveOf(plan: Plan, record: LessonRecord): [number, number][] {
   const trend = trendOf(plan, record)
   if (!trend) return []
-  const bend = trend.shapes.at(-1)!
   return Array.from({ length: CURVE_STEPS + 1 }, (_, step): [number, number] => {
     const x = trend.from + ((trend.to - trend.from) * step) / CURVE_STEPS
-    return [x, bend.at(x)]
+    return [x, trend.taken.at(x)]
   })
 }
 

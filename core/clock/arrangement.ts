@@ -1,4 +1,5 @@
 import { activeConditions, type ArrangementWay, type Kind, type Plan } from '../lesson'
+import { orderOfRepeat } from './balancedOrder'
 import { shareOut } from './shareOut'
 
 export interface OwnTrial {
@@ -99,16 +100,32 @@ export function practiceByGroup(plan: Plan): Map<string, string[]> {
   return new Map(plan.groups.map(({ id }, place) => [id, ids.filter((_, at) => at % plan.groups.length === place)]))
 }
 
+/**
+ * The class's turns at one apparatus, in order. A race runs all its conditions at once and is one turn; other trials are mixed anew in
+ * every repeat, so that what changes with time falls on all conditions alike.
+ */
+export function turnsTogether(plan: Plan): OwnTrial[] {
+  const ids = activeConditions(plan).map(({ id }) => id)
+  const mixed = plan.kind !== 'order' && plan.kind !== 'over-time' && plan.arrangement.order === 'mixed'
+  const repeats = Array.from({ length: plan.repeats }, (_, at) => at)
+  if (!mixed && plan.kind !== 'order' && plan.kind !== 'over-time')
+    return ids.flatMap((condition) => repeats.map((at) => ({ condition, repeat: at + 1 })))
+  return repeats.flatMap((at) => {
+    const order = mixed ? orderOfRepeat(ids.length, 0, at) : ids.map((_, place) => place)
+    return order.map((place) => ({ condition: ids[place]!, repeat: at + 1 }))
+  })
+}
+
 /** Turn by turn through the groups; after each whole round of both it shifts by one, so that no group always has the same condition. */
 function turns(plan: Plan): Map<string, OwnTrial[]> {
-  const ids = activeConditions(plan).map(({ id }) => id)
+  const size = activeConditions(plan).length
   const groups = plan.groups.map(({ id }) => id)
   const trials = new Map(groups.map((id): [string, OwnTrial[]] => [id, []]))
   if (groups.length === 0) return trials
-  const round = commonMultiple(Math.max(1, ids.length), groups.length)
-  for (let turn = 0; turn < plan.repeats * ids.length; turn += 1) {
-    const group = groups[(turn + Math.floor(turn / round)) % groups.length]!
-    trials.get(group)!.push({ condition: ids[turn % ids.length]!, repeat: Math.floor(turn / ids.length) + 1 })
+  const round = commonMultiple(Math.max(1, size), groups.length)
+  for (const [turn, trial] of turnsTogether(plan).entries()) {
+    const whole = plan.kind === 'order' ? trial.repeat - 1 : turn + Math.floor(turn / round)
+    trials.get(groups[whole % groups.length]!)!.push(trial)
   }
   return trials
 }

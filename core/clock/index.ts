@@ -10,6 +10,9 @@ export {
   trialsByGroup,
 } from './arrangement'
 export type { OwnTrial } from './arrangement'
+export { balancedOrder, orderOfRepeat } from './balancedOrder'
+export { orderKindOf, trialOrderOf } from './trialOrder'
+export type { OrderKind } from './trialOrder'
 export { shareOut } from './shareOut'
 export { changeTogether, fewestRounds } from './circuit'
 export { bestDraw, soonestFinish, whenReady } from './whenReady'

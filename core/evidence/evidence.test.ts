@@ -2,13 +2,9 @@ import { describe, expect, it } from 'vitest'
 import golden from '../../test/golden/evidence.json'
 import { drawNormal, seededRandom } from '../benches'
 import { fitGroupsAndConditions, summarise, weighEvidence, type Observation } from '.'
-import { fAbove, incompleteBeta, tLeaving } from './distributions'
+import { fAbove, incompleteBeta, rangeByLuck, tLeaving } from '../chance'
+import { expectClose } from '../../test/close'
 import { holm } from './model'
-
-function expectClose(actual: number, wanted: number) {
-  if (wanted === 0) expect(actual).toBeCloseTo(0, 9)
-  else expect(Math.abs(actual / wanted - 1), `${actual} for ${wanted}`).toBeLessThan(1e-6)
-}
 
 describe.each(golden)('golden: $name', ({ input, expected }) => {
   const model = fitGroupsAndConditions(input.readings, input.resolution)!
@@ -32,7 +28,7 @@ describe.each(golden)('golden: $name', ({ input, expected }) => {
   })
 })
 
-const options = { resolution: 1, measuringSd: 1, differenceThatMatters: 0 }
+const options = { resolution: 1, totalSd: 1, differenceThatMatters: 0 }
 const observations = (values: Record<string, number[]>, group = 'g'): Observation[] =>
   Object.entries(values).flatMap(([condition, own]) => own.map((value) => ({ group, condition, value })))
 
@@ -46,8 +42,8 @@ describe('weighEvidence', () => {
 
   it('is never clear with one reading each, however wide the gap', () => {
     const wide = weighEvidence(observations({ x: [1], y: [1000] }), options)
-    expect(wide).toMatchObject({ grade: 'leaning', oneReadingEach: true })
-    expect(weighEvidence(observations({ x: [1], y: [4] }), options).grade).toBe('cannot-tell')
+    expect(wide).toMatchObject({ grade: 'leaning', limits: ['one-reading-each'] })
+    expect(weighEvidence(observations({ x: [1], y: [2] }), options).grade).toBe('cannot-tell')
   })
 
   it('leaves out a pair that no chain of groups connects', () => {
@@ -61,7 +57,11 @@ describe('weighEvidence', () => {
       ...observations({ x: [9], y: [5] }, 'two'),
       ...observations({ x: [4], y: [5] }, 'three'),
     ]
-    expect(weighEvidence(groups, options).agreement).toEqual({ agreeing: ['one', 'two'], asked: ['one', 'two', 'three'] })
+    expect(weighEvidence(groups, options).agreement).toEqual({
+      agreeing: ['one', 'two'],
+      level: [],
+      asked: ['one', 'two', 'three'],
+    })
   })
 
   it('says clear of nothing in at most one class in twenty, and finds a real effect nearly always', () => {
@@ -88,5 +88,8 @@ it('has the worked examples of the distributions', () => {
   expectClose(incompleteBeta(2, 3, 0.5), 0.6875)
   expectClose(tLeaving(0.05, 10), 2.228138852)
   expect(fAbove(0, 2, 10)).toBe(1)
+  expect([2, 3, 4, 5, 6, 7, 8].map((conditions) => Number(rangeByLuck(conditions).toFixed(2)))).toEqual([
+    1.81, 2.42, 2.78, 3.04, 3.23, 3.39, 3.52,
+  ])
   expect(holm([0.01, 0.04, 0.03])).toEqual([0.03, 0.06, 0.06])
 })

@@ -22,8 +22,7 @@ const SEED = 1937
  * @example three blocks that all say a, b, c: statistic 6, p 1/36 = 0.0278
  */
 export function friedman(observations: Observation[]): Friedman | undefined {
-  const conditions = [...new Set(observations.map((one) => one.condition))]
-  const blocks = [...blocksOf(observations).values()].filter((own) => conditions.every((id) => own.has(id)))
+  const { conditions, blocks } = wholeBlocks(observations)
   if (conditions.length < 2 || blocks.length < 2) return undefined
   const rows = blocks.map((own) => ranked(conditions.map((id) => own.get(id)!)))
   return {
@@ -35,6 +34,12 @@ export function friedman(observations: Observation[]): Friedman | undefined {
     blocks: rows.length,
     p: chanceOfAtLeast(rows),
   }
+}
+
+/** The conditions, and the blocks that have a value for each of them, values of one place averaged. */
+export function wholeBlocks(observations: Observation[]): { conditions: string[]; blocks: Map<string, number>[] } {
+  const conditions = [...new Set(observations.map((one) => one.condition))]
+  return { conditions, blocks: [...blocksOf(observations).values()].filter((own) => conditions.every((id) => own.has(id))) }
 }
 
 function blocksOf(observations: Observation[]): Map<string, Map<string, number>> {

@@ -1,28 +1,42 @@
-import { mean } from 'simple-statistics'
 import { summarise, type Summary } from './averages'
-import { friedman, type Friedman } from './friedman'
-import { fitGroupsAndConditions, type Model, type Observation, type PairContrast } from './model'
+import { fitCells, type CellFit } from './cells'
+import type { Friedman } from './friedman'
+import type { FromNothing } from './fromNothing'
+import { type Model, type Observation, type PairContrast } from './model'
+import type { Neighbours, Reach } from './neighbours'
+import { rangeByLuck } from '../chance'
+import type { NotFair } from './fairly'
 
-/** How sure the class can be. `nothing-yet` stands for fewer than two conditions with readings. */
-export type Grade = 'clear' | 'leaning' | 'cannot-tell' | 'same' | 'nothing-yet'
+/**
+ * How sure the class can be. `nothing-yet` stands for no readings to compare, `one-condition` for a class that looked at one thing only,
+ * `not-fair` for conditions of which no two are a fair comparison.
+ */
+export type Grade = 'clear' | 'leaning' | 'cannot-tell' | 'same' | 'nothing-yet' | 'one-condition' | 'not-fair'
+
+/** Why the grade is no better: all but the last keep it from being clear. */
+export type Limit = 'one-reading-each' | 'same-thing' | 'unfinished' | 'no-freedom' | 'few-groups'
 
 const CLEAR_BELOW = 0.05
 const LEANING_BELOW = 0.2
+const FEW_FREEDOM = 2
 
 export interface EvidenceOptions {
   /** The instrument's mark, same unit as the values. */
   resolution: number
-  /** Measuring wobble of one reading. */
-  measuringSd: number
+  /** All the wobble that is expected of one reading. */
+  totalSd: number
   /** The smallest difference worth talking about; 0 leaves it to the mark. */
   differenceThatMatters: number
+  /** The same thing comes again in every trial of a condition. */
+  sameThing?: boolean
+  /** Places of the plan are still empty. */
+  unfinished?: boolean
 }
-
-/** Values that only say an order: places (1 comes first) or ordered words (1 is the least). */
-export type Ordinal = 'places' | 'words'
 
 export interface ConditionSummary extends Summary {
   condition: string
+  /** The average with the groups' levels evened out. */
+  evened: number
 }
 
 export interface Gap {
@@ -41,126 +55,177 @@ export interface GradedPair extends PairContrast {
 export interface Evidence {
   /** Does the changed thing matter at all, over all conditions. */
   grade: Grade
-  /** Why the grade is no better than leaning: one reading each. */
-  oneReadingEach: boolean
+  limits: Limit[]
+  /** Everything that has results, compared or not. */
   summaries: ConditionSummary[]
-  /** Conditions with readings, the largest average first; with places, who came first. */
+  /** Conditions that are compared, the largest evened average first; with places, who came first. */
   order: string[]
+  /** Conditions level with the first one, it among them; empty where it is first alone. */
+  tied: string[]
   /** From the largest to the smallest average. */
   spread: Gap | undefined
-  /** From the largest to the next one, and how sure that is. */
+  /** From the largest to the next one, and how sure that is; undefined where they are level. */
   lead: (Gap & { grade: Grade }) | undefined
-  /** Standard deviation of one reading round its condition, groups evened out. */
+  /** Standard deviation of readings round the mean of their cell. */
   wobble: number | undefined
+  fit: CellFit | undefined
   model: Model | undefined
   /** Instead of a model, where values only say an order. */
   friedman: Friedman | undefined
   /** Every pair that can be compared, and how sure that comparison is. */
   pairs: GradedPair[]
+  /** Where values only say an order: each one and the next. */
+  neighbours: Neighbours[]
+  reach: Reach | undefined
   agreement: Agreement | undefined
+  /** Changes against nothing at all, by condition. */
+  fromNothing: FromNothing[]
+  /** What cannot be compared fairly, and what would mend it. */
+  notFair: NotFair | undefined
 }
 
 export interface Agreement {
-  /** Groups whose own averages put the class winner first. */
+  /** Groups whose own averages put the class winner first, alone. */
   agreeing: string[]
+  /** Groups in which something else came out level with it. */
+  level: string[]
   /** Groups that have readings of the winner and of another condition. */
   asked: string[]
 }
 
+export const NOTHING_WEIGHED: Evidence = {
+  grade: 'nothing-yet',
+  limits: [],
+  summaries: [],
+  order: [],
+  tied: [],
+  spread: undefined,
+  lead: undefined,
+  wobble: undefined,
+  fit: undefined,
+  model: undefined,
+  friedman: undefined,
+  pairs: [],
+  neighbours: [],
+  reach: undefined,
+  agreement: undefined,
+  fromNothing: [],
+  notFair: undefined,
+}
+
 /**
- * The class's evidence: averages, gap against wobble, grade. `clear` p <= 0.05, `leaning` p <= 0.20 (F test of condition
- * after group), otherwise `cannot-tell`; `same` when the 90 % interval of every pair lies within the larger of one mark and the
- * difference that matters. `same` goes first: a gap below one mark is nothing this instrument can show, however sure. Without
- * degrees of freedom it is never clear: leaning at most, when the gap is over three measuring wobbles of a difference.
- * @param observations kept readings in one unit
+ * The class's evidence from numbers: evened averages, gap against wobble, grade. `clear` p <= 0.05, `leaning` p <= 0.20 (F test of condition
+ * after group on the means of cells), otherwise `cannot-tell`; `same` when the 90 % interval of every pair lies within the larger of one mark
+ * and the difference that matters. `same` goes first: a gap below one mark is nothing this instrument can show, however sure.
+ * @param observations kept results in one unit
+ * @example weighEvidence([{ group: 'A', condition: 'x', value: 1 }], { resolution: 1, totalSd: 1, differenceThatMatters: 0 }).grade
+ *   // 'one-condition'
  */
 export function weighEvidence(observations: Observation[], options: EvidenceOptions): Evidence {
-  const byCondition = valuesBy(observations, (one) => one.condition)
-  const summaries = [...byCondition].map(([condition, values]) => ({ condition, ...summarise(values)! }))
-  const ranked = [...summaries].sort((a, b) => b.mean - a.mean)
-  const model = ranked.length > 1 ? fitGroupsAndConditions(observations, options.resolution) : undefined
-  const wobble = model ? Math.sqrt(model.residualVariance) : undefined
-  const first = ranked[0]
-  const pairs = (model?.pairs ?? []).map(
-    (pair) => ({ ...pair, grade: within(pair, options) ? 'same' : gradeOfP(pair.pHolm) }) as const,
-  )
-  const evidence = {
-    oneReadingEach: ranked.length > 1 && model === undefined,
-    friedman: undefined,
-    summaries,
-    order: ranked.map((one) => one.condition),
-    wobble,
-    model,
-    pairs,
-    agreement: first ? agreementOn(first.condition, observations) : undefined,
+  if (observations.length === 0) return NOTHING_WEIGHED
+  const fit = fitCells(observations, options.resolution)
+  const { evened, wobble, model } = fit
+  const summaries = summariesOf(observations, evened)
+  const order = orderBy(mainPiece(fit), (id) => -evened.get(id)!)
+  const base = { ...NOTHING_WEIGHED, summaries, fit, model, wobble, order }
+  const limits = limitsOf(fit, options)
+  if (summaries.length === 1) return { ...base, grade: 'one-condition', limits }
+  const [first, second, last] = [order[0]!, order[1], order.at(-1)!]
+  if (second === undefined) return { ...base, grade: 'nothing-yet', limits }
+  const gapOf = (more: string, less: string): Gap => {
+    const difference = evened.get(more)! - evened.get(less)!
+    return { more, less, difference, wobbles: wobble ? difference / wobble : undefined }
   }
-  const [second, last] = [ranked[1], ranked.at(-1)]
-  if (!first || !second || !last) return { ...evidence, grade: 'nothing-yet', spread: undefined, lead: undefined }
-  const grade = gradeOverall(model, first.mean - last.mean, options)
+  const tied = order.filter((id) => isLevel(evened.get(id)!, evened.get(first)!))
+  const spread = gapOf(first, last)
+  const grade = capped(limits, gradeOverall(model, spread.difference, order.length, options))
+  const pairs = (model?.pairs ?? []).map((pair) => {
+    const own = within(pair, options) ? 'same' : gradeOfP(pair.pHolm)
+    return { ...pair, grade: noSurerThan(grade, capped(limits, own)) }
+  })
   const ofLead = model
-    ? gradeOfPair(pairs, first.condition, second.condition)
-    : gradeWithoutRepeats(first.mean - second.mean, options)
+    ? gradeOfPair(pairs, first, second)
+    : gradeWithoutFreedom(gapOf(first, second).difference, order.length, options)
   return {
-    ...evidence,
-    pairs: pairs.map((pair) => ({ ...pair, grade: noSurerThan(grade, pair.grade) })),
+    ...base,
     grade,
-    spread: gap(first, last, wobble),
-    lead: { ...gap(first, second, wobble), grade: noSurerThan(grade, ofLead) },
+    limits,
+    tied: tied.length > 1 ? tied : [],
+    spread,
+    lead: tied.length > 1 ? undefined : { ...gapOf(first, second), grade: noSurerThan(grade, ofLead) },
+    pairs,
+    agreement: agreementOn(first, observations),
   }
+}
+
+/** Averages and ranges of what was read, condition by condition. */
+export function summariesOf(observations: Observation[], evened: Map<string, number>): ConditionSummary[] {
+  return [...valuesBy(observations, (one) => one.condition)].map(([condition, values]) => ({
+    condition,
+    evened: evened.get(condition)!,
+    ...summarise(values)!,
+  }))
+}
+
+/** Conditions that are compared with each other: the largest set that chains of groups connect. */
+export function mainPiece({ pieces }: { pieces: string[][] }): string[] {
+  return pieces.reduce((largest, piece) => (piece.length > largest.length ? piece : largest), pieces[0] ?? [])
+}
+
+export function orderBy(ids: string[], sizeOf: (id: string) => number): string[] {
+  return [...ids].sort((a, b) => (isLevel(sizeOf(a), sizeOf(b)) ? 0 : sizeOf(a) - sizeOf(b)))
+}
+
+/** Sums of decimals differ behind the tenth digit where they are the same. */
+export function isLevel(a: number, b: number): boolean {
+  return Math.abs(a - b) <= 1e-9 * Math.max(1, Math.abs(a), Math.abs(b))
 }
 
 /**
- * The evidence of values that only say an order: Friedman's test over the groups, or over the repeats of one group. Averages are
- * averages of places or of words' numbers, for telling who is ahead and for nothing else.
+ * Groups whose own averages put the class's winner first, and those in which another is level with it.
+ * @example agreementOn('x', [{ group: 'A', condition: 'x', value: 5 }, { group: 'A', condition: 'y', value: 5 }])
+ *   // { agreeing: [], level: ['A'], asked: ['A'] }
  */
-export function weighOrder(observations: (Observation & { repeat: number })[], ordinal: Ordinal): Evidence {
-  const sign = ordinal === 'places' ? 1 : -1
-  const summaries = [...valuesBy(observations, (one) => one.condition)].map(([condition, values]) => ({
-    condition,
-    ...summarise(values)!,
-  }))
-  const sorted = [...summaries].sort((a, b) => sign * (a.mean - b.mean))
-  const [first, second, last] = [sorted[0], sorted[1], sorted.at(-1)]
-  const oneGroup = new Set(observations.map(({ group }) => group)).size === 1
-  const test = friedman(oneGroup ? observations.map((one) => ({ ...one, group: String(one.repeat) })) : observations)
-  const grade = test ? gradeOfP(test.p) : 'cannot-tell'
-  const evidence = {
-    oneReadingEach: false,
-    friedman: test,
-    summaries,
-    order: sorted.map((one) => one.condition),
-    wobble: undefined,
-    model: undefined,
-    pairs: [],
-    agreement: first
-      ? agreementOn(
-          first.condition,
-          observations.map((one) => ({ ...one, value: -sign * one.value })),
-        )
-      : undefined,
-  }
-  if (!first || !second || !last) return { ...evidence, grade: 'nothing-yet', spread: undefined, lead: undefined }
-  // The test says that an order is there; that the first two are told apart it does not say.
-  const ahead = { ...gap(first, second, undefined), grade: grade === 'clear' ? ('leaning' as const) : grade }
-  return { ...evidence, grade, spread: gap(first, last, undefined), lead: ahead }
-}
-
-/** Share of groups whose own averages put the class's winner first, ties counted as agreeing. */
 export function agreementOn(winner: string, observations: Observation[]): Agreement {
-  const agreeing: string[] = []
-  const asked: string[] = []
+  const agreement: Agreement = { agreeing: [], level: [], asked: [] }
   for (const [group, own] of groupObservations(observations)) {
-    const averages = [...valuesBy(own, (one) => one.condition)].map(([condition, values]) => ({ condition, mean: mean(values) }))
+    const averages = [...valuesBy(own, (one) => one.condition)].map(([condition, values]) => ({
+      condition,
+      mean: values.reduce((sum, value) => sum + value, 0) / values.length,
+    }))
     const winners = averages.find((one) => one.condition === winner)
     if (!winners || averages.length < 2) continue
-    asked.push(group)
-    if (averages.every((one) => one.mean <= winners.mean)) agreeing.push(group)
+    const others = averages.filter((one) => one !== winners)
+    agreement.asked.push(group)
+    if (others.some(({ mean }) => mean > winners.mean && !isLevel(mean, winners.mean))) continue
+    if (others.some(({ mean }) => isLevel(mean, winners.mean))) agreement.level.push(group)
+    else agreement.agreeing.push(group)
   }
-  return { agreeing, asked }
+  return agreement
 }
 
-function gradeOverall(model: Model | undefined, difference: number, options: EvidenceOptions): Grade {
-  if (!model) return gradeWithoutRepeats(difference, options)
+function limitsOf({ groups, readings, cells, df, onCells }: CellFit, { sameThing, unfinished }: EvidenceOptions): Limit[] {
+  const one = new Set(cells.map(({ condition }) => condition)).size === 1
+  const limits: [Limit, boolean | undefined][] = [
+    ['one-reading-each', groups === 1 && readings === cells.length],
+    ['same-thing', groups === 1 && sameThing && readings > cells.length],
+    ['unfinished', unfinished],
+    ['no-freedom', onCells && df < 1],
+    ['few-groups', onCells && df >= 1 && df <= FEW_FREEDOM],
+  ]
+  return limits.flatMap(([limit, holds]) => (holds && (!one || limit === 'unfinished' || limit === 'same-thing') ? [limit] : []))
+}
+
+/**
+ * The grade under these limits: leaning at most, but for few groups. That all is the same is as strong a claim as that something differs.
+ */
+export function capped(limits: Limit[], grade: Grade): Grade {
+  if (limits.every((limit) => limit === 'few-groups')) return grade
+  return grade === 'same' ? 'cannot-tell' : grade === 'clear' ? 'leaning' : grade
+}
+
+function gradeOverall(model: Model | undefined, difference: number, conditions: number, options: EvidenceOptions): Grade {
+  if (!model) return gradeWithoutFreedom(difference, conditions, options)
   if (model.pairs.every((pair) => within(pair, options))) return 'same'
   return gradeOfP(model.p)
 }
@@ -172,28 +237,24 @@ function gradeOfPair(pairs: GradedPair[], a: string, b: string): Grade {
 const SURENESS: Grade[] = ['nothing-yet', 'cannot-tell', 'leaning', 'clear']
 
 /** A pair is told apart only where the whole is: looked at beside each other, both tests would claim too often. */
-function noSurerThan(whole: Grade, pair: Grade): Grade {
+export function noSurerThan(whole: Grade, pair: Grade): Grade {
   if (pair === 'same') return pair
-  return SURENESS[Math.min(SURENESS.indexOf(whole), SURENESS.indexOf(pair))]!
+  return SURENESS[Math.min(SURENESS.indexOf(whole), SURENESS.indexOf(pair))] ?? 'cannot-tell'
 }
 
-function gradeOfP(p: number): Grade {
+export function gradeOfP(p: number): Grade {
   if (p <= CLEAR_BELOW) return 'clear'
   return p <= LEANING_BELOW ? 'leaning' : 'cannot-tell'
 }
 
-function gradeWithoutRepeats(difference: number, { measuringSd }: EvidenceOptions): Grade {
-  return Math.abs(difference) > 3 * Math.SQRT2 * measuringSd ? 'leaning' : 'cannot-tell'
+/** Nothing to judge wobble by but what is expected of it. */
+function gradeWithoutFreedom(difference: number, conditions: number, { totalSd }: EvidenceOptions): Grade {
+  return Math.abs(difference) > rangeByLuck(conditions) * totalSd ? 'leaning' : 'cannot-tell'
 }
 
 function within(pair: PairContrast, { resolution, differenceThatMatters }: EvidenceOptions): boolean {
   const most = Math.max(resolution, differenceThatMatters)
   return pair.low90 > -most && pair.high90 < most
-}
-
-function gap(more: ConditionSummary, less: ConditionSummary, wobble: number | undefined): Gap {
-  const difference = more.mean - less.mean
-  return { more: more.condition, less: less.condition, difference, wobbles: wobble ? difference / wobble : undefined }
 }
 
 function groupObservations(observations: Observation[]): Map<string, Observation[]> {

@@ -1,4 +1,4 @@
-import { fAbove, tLeaving, tTwoSided } from './distributions'
+import { fAbove, tLeaving, tTwoSided } from '../chance'
 
 export interface Observation {
   group: string
@@ -26,10 +26,24 @@ export interface Model {
   /** What the model leaves, squared and added up. */
   residualSum: number
   residualVariance: number
+  /** Degrees of freedom of condition: conditions less connected pieces. */
+  rank: number
   df: number
   F: number
   p: number
   pairs: PairContrast[]
+}
+
+/** What least squares makes of values in groups and conditions, with or without freedom left to judge it. */
+export interface Fit {
+  conditions: string[]
+  /** Conditions that some chain of groups compares, in the order of the values. */
+  pieces: string[][]
+  /** Condition effects plus the mean of the levels of the groups in the same piece, by condition. */
+  evened: Map<string, number>
+  df: number
+  /** undefined with fewer than two connected conditions or no degrees of freedom. */
+  model: Model | undefined
 }
 
 /**
@@ -37,13 +51,11 @@ export interface Model {
  * after group and every pair's contrast, Holm's correction over the pairs. Each group's own level is taken out first, which
  * leaves one small symmetric system in the conditions (Searle, "Linear Models", chapter 7). Pairs that no chain of groups
  * connects cannot be compared and are left out.
- * @param observations kept readings in one unit
- * @param resolution   the instrument's mark; the residual variance is never below resolution squared / 12
- * @returns undefined when there are fewer than two connected conditions or no degrees of freedom left
- * @example fitGroupsAndConditions([7, 7, 7].map((value) => ({ group: 'A', condition: 'x', value })).concat(
- *   [9, 9, 9].map((value) => ({ group: 'A', condition: 'y', value }))), 1)!.F // 72
+ * @param observations  values in one unit: single readings, or one mean a cell
+ * @param leastVariance the residual variance is never taken smaller
+ * @example fitLevels([{ group: 'A', condition: 'x', value: 7 }, { group: 'A', condition: 'y', value: 9 }], 0).evened.get('y') // 9
  */
-export function fitGroupsAndConditions(observations: Observation[], resolution: number): Model | undefined {
+export function fitLevels(observations: Observation[], leastVariance: number): Fit {
   const conditions = [...new Set(observations.map((one) => one.condition))]
   const groups = [...new Set(observations.map((one) => one.group))]
   // Counted from the overall mean, so that squares of large values do not drown small differences.
@@ -54,15 +66,21 @@ export function fitGroupsAndConditions(observations: Observation[], resolution: 
   const rank = conditions.length - pieces.length
   // With several pieces, the groups' levels and the pieces share one dimension each already.
   const df = observations.length - groups.length - rank
-  if (rank < 1 || df < 1) return undefined
-
   const { information, totals } = eliminateGroups(table)
   const covariance = invertByPiece(information, pieces)
   const effects = covariance.map((row) => dot(row, totals))
+  const named = {
+    conditions,
+    pieces: pieces.map((piece) => piece.map((place) => conditions[place]!)),
+    evened: evenedAverages(table, pieces, effects, conditions, middle),
+    df,
+  }
+  if (rank < 1 || df < 1) return { ...named, model: undefined }
+
   const explained = dot(effects, totals)
   const withinGroups = centred.reduce((sum, one) => sum + one.value ** 2, 0) - table.groupSquares
   const residualSum = Math.max(0, withinGroups - explained)
-  const residualVariance = Math.max(residualSum / df, resolution ** 2 / 12)
+  const residualVariance = Math.max(residualSum / df, leastVariance)
   const F = Math.max(explained, 0) / rank / residualVariance
   const critical95 = tLeaving(0.05, df)
   const critical90 = tLeaving(0.1, df)
@@ -83,12 +101,44 @@ export function fitGroupsAndConditions(observations: Observation[], resolution: 
         high: difference + critical95 * standardError,
         low90: difference - critical90 * standardError,
         high90: difference + critical90 * standardError,
-        p: tTwoSided(difference / standardError, df),
+        p: tTwoSided(standardError === 0 ? Infinity : difference / standardError, df),
       }
     })
   const corrected = holm(contrasts.map((contrast) => contrast.p))
   const pairs = contrasts.map((contrast, place) => ({ ...contrast, pHolm: corrected[place]! }))
-  return { residualSum, residualVariance, df, F, p: fAbove(F, rank, df), pairs }
+  return { ...named, model: { residualSum, residualVariance, rank, df, F, p: fAbove(F, rank, df), pairs } }
+}
+
+/**
+ * The fit on single readings, each counted by itself: for one group, whose things are fresh each time.
+ * @param resolution the instrument's mark; the residual variance is never below resolution squared / 12
+ * @returns undefined when there are fewer than two connected conditions or no degrees of freedom left
+ * @example fitGroupsAndConditions([7, 7, 7].map((value) => ({ group: 'A', condition: 'x', value })).concat(
+ *   [9, 9, 9].map((value) => ({ group: 'A', condition: 'y', value }))), 1)!.F // 72
+ */
+export function fitGroupsAndConditions(observations: Observation[], resolution: number): Model | undefined {
+  return observations.length === 0 ? undefined : fitLevels(observations, resolution ** 2 / 12).model
+}
+
+/** Within a piece, every condition's effect on top of the mean level of the groups that did any of it. */
+function evenedAverages(
+  { counts, sums }: Table,
+  pieces: number[][],
+  effects: number[],
+  conditions: string[],
+  middle: number,
+): Map<string, number> {
+  const evened = new Map<string, number>()
+  for (const piece of pieces) {
+    const levels = counts.flatMap((row, group) => {
+      const count = piece.reduce((sum, place) => sum + row[place]!, 0)
+      const rest = piece.reduce((sum, place) => sum + sums[group]![place]! - row[place]! * effects[place]!, 0)
+      return count === 0 ? [] : [rest / count]
+    })
+    const level = total(levels) / levels.length
+    for (const place of piece) evened.set(conditions[place]!, middle + level + effects[place]!)
+  }
+  return new Map(conditions.map((condition) => [condition, evened.get(condition)!]))
 }
 
 /**

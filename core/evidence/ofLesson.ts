@@ -1,55 +1,109 @@
 import { arrangementOf } from '../clock'
-import { activeConditions, measuredCard, momentsOf, WHOLE_CLASS, type LessonRecord, type Plan } from '../lesson'
-import { methodMeasuringSd } from '../measuring'
-import { countedReadings, oncePerPair, trialResults, wholeTrials } from '../record'
-import { agreementOn, weighEvidence, weighOrder, type Evidence, type EvidenceOptions } from './grade'
+import { activeConditions, measuredCard, momentsOf, WHOLE_CLASS, type LessonRecord, type Method, type Plan } from '../lesson'
+import { methodTotalSd } from '../measuring'
+import { countedReadings, hasEmptyPlaces, oncePerPair, trialResults, wholeTrials, type TrialResult } from '../record'
+import { unfairAmong } from './fairly'
+import { changesFromNothing } from './fromNothing'
+import { capped, noSurerThan, NOTHING_WEIGHED, weighEvidence, type Evidence, type EvidenceOptions } from './grade'
+import { learnedWobble } from './learned'
 import type { Observation } from './model'
+import { weighOrder } from './ordering'
+import { pooledGrade } from './pooled'
 
 /**
- * The evidence of a lesson as it stands; undefined while nothing is chosen to measure. Conditions come in the plan's order.
- * One thing read before and after is compared with itself: `before` and `after` stand for the conditions then.
+ * The evidence of a lesson as it stands; undefined while nothing is chosen to measure. Conditions come in the plan's order, and only fair ones are
+ * compared. One thing read before and after is compared with itself: `before` and `after` stand for the conditions then.
  */
 export const evidenceOf = oncePerPair((plan: Plan, record: LessonRecord): Evidence | undefined => {
   const method = measuredCard(plan)?.method
   if (!method) return undefined
-  const conditions = activeConditions(plan)
-  const options = {
-    resolution: method.resolution,
-    measuringSd: methodMeasuringSd(method),
-    differenceThatMatters: method.differenceThatMatters,
-  }
-  if (plan.kind === 'before-after' && conditions.length === 1) return beforeAndAfter(plan, record, conditions[0]!.id, options)
-  // Everybody takes turns at the same apparatus: whose turn it was is no block of its own.
-  const oneApparatus = arrangementOf(plan) === 'together' && method.instrument === 'number'
-  const results = trialResults(plan, record.readings)
-  const ordered = conditions
-    .flatMap(({ id }) => results.filter((result) => result.condition === id))
-    .map((result) => (oneApparatus ? { ...result, group: WHOLE_CLASS } : result))
-  if (method.instrument === 'number') return weighEvidence(ordered, options)
-  return weighOrder(ordered, method.instrument === 'words' ? 'words' : 'places')
-})
-
-/** Each trial is its own block: how heavy one bag is says nothing about another. */
-function beforeAndAfter(plan: Plan, record: LessonRecord, condition: string, options: EvidenceOptions): Evidence {
-  const counted = wholeTrials(countedReadings(plan, record.readings)).filter((reading) => reading.condition === condition)
-  const at = (block: (reading: (typeof counted)[number]) => string): Observation[] =>
-    momentsOf(plan).flatMap(({ id }) =>
-      counted
-        .filter(({ moment }) => moment === id)
-        .map((reading) => ({ group: block(reading), condition: id, value: reading.value })),
-    )
-  const evidence = weighEvidence(
-    at(({ group, repeat }) => `${group}/${repeat}`),
-    options,
-  )
-  const winner = evidence.order[0]
+  const options = optionsOf(plan, record, method)
+  if (comparesWithItself(plan)) return beforeAndAfter(plan, record, options)
+  const results = resultsAsBlocks(plan, record)
+  const notFair = unfairAmong(plan, [...new Set(results.map(({ condition }) => condition))])
+  const compared = notFair ? results.filter(({ condition }) => notFair.compared.includes(condition)) : results
+  const evidence =
+    method.instrument === 'number'
+      ? weighEvidence(compared, options)
+      : weighOrder(compared, method.instrument === 'words' ? 'words' : 'places', options)
   return {
     ...evidence,
-    agreement: winner
-      ? agreementOn(
-          winner,
-          at(({ group }) => group),
-        )
-      : undefined,
+    ...(notFair ? unfairly(evidence, results, options, notFair) : {}),
+    // Everybody takes turns at the same apparatus: there are no groups that could agree.
+    agreement: oneApparatus(plan) ? undefined : evidence.agreement,
+    fromNothing: plan.kind === 'before-after' ? changesFromNothing(results, options, evidence.limits) : [],
+  }
+})
+
+/** Averages of everything that was read; a grade only where two of the conditions are a fair comparison. */
+function unfairly(
+  evidence: Evidence,
+  results: Observation[],
+  options: EvidenceOptions,
+  notFair: NonNullable<Evidence['notFair']>,
+): Partial<Evidence> {
+  const { summaries } = weighEvidence(results, options)
+  return notFair.compared.length > 0
+    ? { summaries: summaries.map((one) => evidence.summaries.find(({ condition }) => condition === one.condition) ?? one), notFair }
+    : { ...NOTHING_WEIGHED, summaries, grade: 'not-fair', notFair }
+}
+
+/** Do the groups take turns at one apparatus, so that the class is one block. */
+function oneApparatus(plan: Plan): boolean {
+  return arrangementOf(plan) === 'together'
+}
+
+function comparesWithItself(plan: Plan): boolean {
+  return plan.kind === 'before-after' && activeConditions(plan).length === 1
+}
+
+function optionsOf(plan: Plan, { readings }: LessonRecord, method: Method): EvidenceOptions {
+  return {
+    resolution: method.resolution,
+    totalSd: methodTotalSd(plan, method, learnedWobble(plan, readings)),
+    differenceThatMatters: method.differenceThatMatters,
+    sameThing: plan.things === 'same',
+    unfinished: !plan.gapsStay && hasEmptyPlaces(plan, readings),
+  }
+}
+
+/** Results in the order of the plan's conditions; at one apparatus it makes no block whose turn it was. */
+function resultsAsBlocks(plan: Plan, { readings }: LessonRecord): TrialResult[] {
+  const results = trialResults(plan, readings)
+  return activeConditions(plan)
+    .flatMap(({ id }) => results.filter((result) => result.condition === id))
+    .map((result) => (oneApparatus(plan) ? { ...result, group: WHOLE_CLASS } : result))
+}
+
+/** What would have been graded while every reading counted by itself, before version 7 of the plan. */
+export function pooledGradeOf(plan: Plan, record: LessonRecord): Evidence['grade'] | undefined {
+  const method = measuredCard(plan)?.method
+  if (method?.instrument !== 'number' || comparesWithItself(plan)) return undefined
+  return pooledGrade(resultsAsBlocks(plan, record), method.resolution)
+}
+
+/** The group is the block; one group alone goes by its trials, since how heavy one bag is says nothing about another. */
+function beforeAndAfter(plan: Plan, record: LessonRecord, options: EvidenceOptions): Evidence {
+  const condition = activeConditions(plan)[0]!.id
+  const counted = wholeTrials(countedReadings(plan, record.readings)).filter((reading) => reading.condition === condition)
+  const oneGroup = oneApparatus(plan) || new Set(counted.map(({ group }) => group)).size === 1
+  const at = momentsOf(plan).flatMap(({ id }) =>
+    counted
+      .filter(({ moment }) => moment === id)
+      .map(({ group, repeat, value }) => ({ group: oneGroup ? `${group}/${repeat}` : group, condition: id, value })),
+  )
+  const evidence = weighEvidence(at, options)
+  const limited = oneGroup && options.sameThing ? sameThingAgain(evidence) : evidence
+  return { ...limited, agreement: oneGroup ? undefined : evidence.agreement }
+}
+
+function sameThingAgain(evidence: Evidence): Evidence {
+  const grade = capped(['same-thing'], evidence.grade)
+  return {
+    ...evidence,
+    grade,
+    limits: [...evidence.limits, 'same-thing'],
+    lead: evidence.lead && { ...evidence.lead, grade: noSurerThan(grade, evidence.lead.grade) },
+    pairs: evidence.pairs.map((pair) => ({ ...pair, grade: noSurerThan(grade, capped(['same-thing'], pair.grade)) })),
   }
 }

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { emptyRecord, reading, recordOf, soakUpPlan } from '../../test/soakUp'
 import { evidenceOf, fitGroupsAndConditions, weighEvidence, type Observation } from '.'
 
-const options = { resolution: 1, measuringSd: 1, differenceThatMatters: 0 }
+const options = { resolution: 1, totalSd: 1, differenceThatMatters: 0 }
 const anyClass = fc
   .tuple(fc.integer({ min: 2, max: 4 }), fc.integer({ min: 2, max: 5 }), fc.integer({ min: 2, max: 3 }))
   .chain(([conditions, groups, repeats]) =>
@@ -99,13 +99,14 @@ describe('evidenceOf', () => {
   })
 
   it('has nothing to say before two conditions have readings, and nothing at all before something is measured', () => {
-    expect(evidenceOf(plan, recordOf({ card: [1, 2, 3] }, 3))!.grade).toBe('nothing-yet')
+    expect(evidenceOf(plan, recordOf({ card: [1, 2, 3] }, 3))!.grade).toBe('one-condition')
+    expect(evidenceOf(plan, recordOf({}, 1))!.grade).toBe('nothing-yet')
     expect(evidenceOf(plan, recordOf({}, 1))!.summaries).toEqual([])
     expect(evidenceOf({ ...plan, measured: null }, recordOf({ card: [1] }, 1))).toBeUndefined()
   })
 
   it('grades the lead over the next one by itself', () => {
-    const values = { x: [60, 61, 62, 59], y: [59, 62, 60, 61], z: [10, 11, 10, 12] }
+    const values = { x: [60, 61, 62, 60], y: [59, 62, 60, 61], z: [10, 11, 10, 12] }
     const observations = Object.entries(values).flatMap(([condition, own]) =>
       own.map((value, place) => ({ condition, value, group: `g${place}` })),
     )

@@ -13,8 +13,6 @@ export interface ShapeFit extends PowerFit {
   aicc: number
 }
 
-/** A more complicated shape has to be this much better before it is believed. */
-const WORTH_A_BEND = 2
 const SHAPES: Shape[] = ['flat', 'straight', 'curved']
 
 /**
@@ -27,11 +25,6 @@ export function shapesOf(points: Point[]): ShapeFit[] {
     const fit = fitPowers(points, power)
     return { shape, ...fit, aicc: aiccOf(points.length, fit.residualSum, power + 2) }
   })
-}
-
-/** The simplest shape that is not clearly worse than the next. */
-export function simplestShape(shapes: ShapeFit[]): ShapeFit {
-  return shapes.reduce((kept, next) => (next.aicc < kept.aicc - WORTH_A_BEND ? next : kept))
 }
 
 function aiccOf(count: number, residualSum: number, parameters: number): number {

@@ -5,8 +5,12 @@ import { compareTests, evidenceOf, poolClasses, surerBy } from '.'
 
 const plan = soakUpPlan()
 const leaning = recordOf(
-  { 'kitchen-roll': [30, 26, 29, 31, 25, 30], tissue: [24, 28, 22, 26, 27, 23], card: [27, 24, 29, 24, 23, 28] },
-  3,
+  {
+    'kitchen-roll': [30, 27, 29, 26, 31, 33, 24, 28],
+    tissue: [24, 28, 22, 27, 27, 23, 26, 29],
+    card: [27, 24, 29, 26, 23, 28, 21, 27],
+  },
+  4,
 )
 
 describe('what would make it surer', () => {
@@ -87,6 +91,6 @@ it('a pair is never called surer than the whole', () => {
     const evidence = evidenceOf(plan, recordOf({ 'kitchen-roll': values(3), tissue: values(5), card: values(8) }, 3))!
     if (evidence.grade === 'clear') continue
     expect(evidence.pairs.filter(({ grade }) => grade === 'clear')).toEqual([])
-    expect(evidence.lead!.grade).not.toBe('clear')
+    expect(evidence.lead?.grade).not.toBe('clear')
   }
 })

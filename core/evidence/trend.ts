@@ -1,114 +1,174 @@
-import { mean } from 'simple-statistics'
+import { fAbove } from '../chance'
 import { activeConditions, conditionValue, measuredCard, type LessonRecord, type Plan } from '../lesson'
 import { oncePerPair, trialResults } from '../record'
-import { tLeaving } from './distributions'
+import { fitCells, type CellFit } from './cells'
+import type { Grade } from './grade'
+import { fitLevel, type LevelFit, type LevelPoint } from './levelFit'
+import { evidenceOf } from './ofLesson'
 import { kendallTauB, theilSen } from './ranks'
-import { shapesOf, simplestShape, type Point, type ShapeFit } from './shapes'
+import { shapesOf, type ShapeFit } from './shapes'
 
-/** How the result goes with the numbers of the conditions. */
-export type Pattern = 'none' | 'steady-up' | 'steady-down' | 'levelling-off' | 'speeding-up' | 'up-then-down' | 'down-then-up'
+/** How the result goes with the numbers of the conditions. `not-seen` while the evidence does not carry any. */
+export type Pattern =
+  'not-seen' | 'level' | 'uneven' | 'steady-up' | 'steady-down' | 'levelling-off' | 'speeding-up' | 'up-then-down' | 'down-then-up'
+
+/** An F test of one further coefficient. */
+export interface Adds {
+  F: number
+  p: number
+}
 
 export interface Trend {
   pattern: Pattern
   /** On the whole more with more, or less with more. */
   rising: boolean
-  /** Robust slope, result units for one unit of the condition. */
-  slope: number
+  /** The straight line: its slope is the one that is said. */
+  line: LevelFit
+  curve: LevelFit | undefined
+  /** The one that is said, drawn and foretold with. */
+  taken: LevelFit
+  /** Does the line explain anything; does the bend add to the line. undefined without freedom to judge it. */
+  lineAdds: Adds | undefined
+  bendAdds: Adds | undefined
+  /** What the numbers leave when each has its own average, and its freedom. */
+  meanSquare: number
+  df: number
+  /** The teacher's second opinion. */
+  theilSen: number
   tau: number | undefined
   shapes: ShapeFit[]
-  shape: ShapeFit
   /** Where a peak or a dip lies. */
   turn: number | undefined
   from: number
   to: number
   /** A number between those tested that nobody has tried: the middle of the widest step. */
   next: number
-  points: Point[]
-  resolution: number
+  /** Average of the results for each number, groups evened out. */
+  averages: { x: number; y: number }[]
+  groups: number
 }
 
 const FEWEST_LEVELS = 3
+const SHOWS_BELOW = 0.05
 
 /** The trend of a lesson; undefined where conditions are not numbers, or fewer than three of them have results. */
 export const trendOf = oncePerPair((plan: Plan, record: LessonRecord): Trend | undefined => {
   const method = measuredCard(plan)?.method
-  if (!method || method.instrument !== 'number' || plan.kind === 'before-after') return undefined
-  const numbers = new Map(activeConditions(plan).map((one) => [one.id, conditionValue(plan, one)]))
-  const points = trialResults(plan, record.readings).flatMap(({ condition, value }) => {
+  const evidence = evidenceOf(plan, record)
+  if (!evidence || !method || method.instrument !== 'number' || plan.kind === 'before-after') return undefined
+  const compared = activeConditions(plan).filter(({ id }) => !evidence.notFair || evidence.notFair.compared.includes(id))
+  const numbers = new Map(compared.map((one) => [one.id, conditionValue(plan, one)]))
+  const oneBlock = evidence.fit?.groups === 1
+  const points = trialResults(plan, record.readings).flatMap(({ group, condition, value }) => {
     const x = numbers.get(condition)
-    return x === undefined ? [] : [{ x, y: value }]
+    return x === undefined ? [] : [{ group: oneBlock ? 'class' : group, x, y: value }]
   })
-  return findTrend(points, method.resolution)
+  return findTrend(points, { resolution: method.resolution, grade: evidence.grade })
 })
 
 /**
- * Slope, agreement and shape of results over numbers. A curve whose turning point lies within the range, and whose readings turn
- * there, too, is a peak or a dip; otherwise it levels off or speeds up.
- * @param points     kept readings, one point each
- * @param resolution the instrument's mark: the wobble is never taken smaller than a mark's own
+ * Slope, bend and pattern of results over numbers, groups evened out: least squares on the means of cells (one group: on its single readings). A pattern
+ * is named only when the grade is clear; a bend only when the quadratic adds to the line with p at most 0.05, over the mean square that the numbers as
+ * kinds leave. A curve whose turning point lies within the range, with the highest (lowest) average inside, too, is a peak or a dip.
+ * @param points kept results, one point each
  * @returns undefined with fewer than three different numbers
- * @example findTrend(swingTimes, 0.1)!.pattern // 'levelling-off'
+ * @example findTrend(swingTimes, { resolution: 0.1, grade: 'clear' })!.pattern // 'levelling-off'
  */
-export function findTrend(points: Point[], resolution: number): Trend | undefined {
+export function findTrend(points: LevelPoint[], { resolution, grade }: { resolution: number; grade: Grade }): Trend | undefined {
   const levels = [...new Set(points.map(({ x }) => x))].sort((a, b) => a - b)
   if (levels.length < FEWEST_LEVELS) return undefined
-  const shapes = shapesOf(points)
-  const shape = simplestShape(shapes)
-  const slope = theilSen(points)!
-  const turn = turnWithin(shape, points, levels)
+  const fit = fitCells(
+    points.map(({ group, x, y }) => ({ group, condition: String(x), value: y })),
+    resolution,
+  )
+  const fitted = fit.onCells ? fit.cells.map(({ group, condition, value }) => ({ group, x: Number(condition), y: value })) : points
+  const line = fitLevel(fitted, 1)
+  const curve = canBend(fitted) ? fitLevel(fitted, 2) : undefined
+  const judged = judge(fit, fitted, line, curve)
+  const averages = levels.map((x) => ({ x, y: fit.evened.get(String(x))! }))
+  const bends = grade === 'clear' && curve !== undefined && (judged.bendAdds?.p ?? 1) <= SHOWS_BELOW
+  const taken = bends ? curve : line
+  const turn = bends ? turnWithin(curve, averages) : undefined
   return {
-    pattern: patternOf(shape, turn, levels),
-    rising: shape.at(levels.at(-1)!) >= shape.at(levels[0]!),
-    slope,
+    pattern: patternOf(grade, judged.lineAdds, taken, turn, levels),
+    rising: taken.at(levels.at(-1)!) >= taken.at(levels[0]!),
+    line,
+    curve,
+    taken,
+    ...judged,
+    theilSen: theilSen(points)!,
     tau: kendallTauB(points),
-    shapes,
-    shape,
+    shapes: shapesOf(points),
     turn,
     from: levels[0]!,
     to: levels.at(-1)!,
     next: middleOfWidestStep(levels),
-    points,
-    resolution,
+    averages,
+    groups: fit.groups,
   }
 }
 
-export interface Foretold {
-  value: number
-  /** One further reading would lie between these 95 times in 100. */
-  low: number
-  high: number
-  /** Nothing was tested that far out. */
-  outside: boolean
+/** A curve through the points of each group needs three numbers in one of them. */
+function canBend(points: LevelPoint[]): boolean {
+  const numbers = new Map<string, Set<number>>()
+  for (const { group, x } of points) numbers.set(group, (numbers.get(group) ?? new Set()).add(x))
+  return [...numbers.values()].some(({ size }) => size >= FEWEST_LEVELS)
 }
 
-/**
- * What a reading at another number would be, by the fitted shape.
- * @example foretell(findTrend(swingTimes, 0.1)!, 50) // { value: 14.17…, low: 13.3…, high: 15.0…, outside: false }
- */
-export function foretell({ shape, from, to, resolution }: Trend, x: number): Foretold {
-  const value = shape.at(x)
-  const variance = Math.max(shape.df > 0 ? shape.residualSum / shape.df : 0, resolution ** 2 / 12)
-  const reach = tLeaving(0.05, Math.max(1, shape.df)) * Math.sqrt(variance * (1 + shape.leverage(x)))
-  return { value, low: value - reach, high: value + reach, outside: x < from || x > to }
+/** The line against nothing, and the bend against the line, over what the numbers as kinds leave. */
+function judge(
+  { model }: CellFit,
+  points: LevelPoint[],
+  line: LevelFit,
+  curve: LevelFit | undefined,
+): Pick<Trend, 'lineAdds' | 'bendAdds' | 'meanSquare' | 'df'> {
+  if (!model) {
+    const df = Math.max(1, line.df)
+    return { lineAdds: undefined, bendAdds: undefined, meanSquare: line.residualSum / df, df }
+  }
+  const { residualVariance: meanSquare, df } = model
+  const adds = (gained: number): Adds => {
+    const F = Math.max(0, gained) / meanSquare
+    return { F, p: fAbove(F, 1, df) }
+  }
+  return {
+    lineAdds: adds(withinGroups(points) - line.residualSum),
+    bendAdds: curve ? adds(line.residualSum - curve.residualSum) : undefined,
+    meanSquare,
+    df,
+  }
 }
 
-/** Where the curve turns, if the readings turn there too: the highest (or the lowest) average must not be the first or the last. */
-function turnWithin({ shape, coefficients }: ShapeFit, points: Point[], levels: number[]): number | undefined {
-  const [, line = 0, bend = 0] = coefficients
-  if (shape !== 'curved' || bend === 0) return undefined
-  const turn = -line / (2 * bend)
-  if (turn <= levels[0]! || turn >= levels.at(-1)!) return undefined
-  const averages = levels.map((level) => mean(points.filter(({ x }) => x === level).map(({ y }) => y)))
-  const extreme = averages.indexOf(bend < 0 ? Math.max(...averages) : Math.min(...averages))
-  return extreme > 0 && extreme < levels.length - 1 ? turn : undefined
+/** Squares round each group's own mean. */
+function withinGroups(points: LevelPoint[]): number {
+  const sums = new Map<string, { count: number; sum: number }>()
+  for (const { group, y } of points) {
+    const own = sums.get(group) ?? { count: 0, sum: 0 }
+    sums.set(group, { count: own.count + 1, sum: own.sum + y })
+  }
+  return points.reduce((all, { group, y }) => all + (y - sums.get(group)!.sum / sums.get(group)!.count) ** 2, 0)
 }
 
-function patternOf({ shape, coefficients, at }: ShapeFit, turn: number | undefined, levels: number[]): Pattern {
-  if (shape === 'flat') return 'none'
-  if (shape === 'straight') return coefficients[1]! > 0 ? 'steady-up' : 'steady-down'
-  if (turn !== undefined) return coefficients[2]! < 0 ? 'up-then-down' : 'down-then-up'
+/** Where the curve turns, if the averages turn there too: the highest (or the lowest) one must not be the first or the last. */
+function turnWithin({ c1, c2 }: LevelFit, averages: { x: number; y: number }[]): number | undefined {
+  const turn = -c1 / (2 * c2)
+  if (turn <= averages[0]!.x || turn >= averages.at(-1)!.x) return undefined
+  const values = averages.map(({ y }) => y)
+  const extreme = values.indexOf(c2 < 0 ? Math.max(...values) : Math.min(...values))
+  return extreme > 0 && extreme < values.length - 1 ? turn : undefined
+}
+
+function patternOf(grade: Grade, lineAdds: Adds | undefined, taken: LevelFit, turn: number | undefined, levels: number[]): Pattern {
+  if (grade === 'same') return 'level'
+  if (grade !== 'clear') return 'not-seen'
+  if (taken.c2 === 0) {
+    if ((lineAdds?.p ?? 1) > SHOWS_BELOW) return 'uneven'
+    return taken.c1 > 0 ? 'steady-up' : 'steady-down'
+  }
+  if (turn !== undefined) return taken.c2 < 0 ? 'up-then-down' : 'down-then-up'
   const middle = (levels[0]! + levels.at(-1)!) / 2
-  const [first, second] = [Math.abs(at(middle) - at(levels[0]!)), Math.abs(at(levels.at(-1)!) - at(middle))]
+  const first = Math.abs(taken.at(middle) - taken.at(levels[0]!))
+  const second = Math.abs(taken.at(levels.at(-1)!) - taken.at(middle))
   return second < first ? 'levelling-off' : 'speeding-up'
 }
 

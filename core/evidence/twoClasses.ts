@@ -8,12 +8,13 @@ import {
   type LessonRecord,
   type Plan,
 } from '../lesson'
-import { methodMeasuringSd } from '../measuring'
+import { methodTotalSd } from '../measuring'
 import { convert, unitOf, withoutNoise } from '../quantity'
 import { trialResults } from '../record'
-import { fAbove } from './distributions'
+import { fAbove } from '../chance'
 import { weighEvidence, type Evidence } from './grade'
-import { fitGroupsAndConditions, type Observation } from './model'
+import { fitCells } from './cells'
+import type { Observation } from './model'
 
 export interface OtherClass {
   plan: Plan
@@ -94,7 +95,7 @@ export function poolClasses(us: OtherClass, them: OtherClass, { shared }: TwoTes
   if (!method || method.instrument !== 'number') return undefined
   const options = {
     resolution: Math.max(method.resolution, theirMark(them.plan, method.unit)),
-    measuringSd: methodMeasuringSd(method),
+    totalSd: methodTotalSd(us.plan, method),
     differenceThatMatters: method.differenceThatMatters,
   }
   const named = new Map(shared.map(({ ours, theirs }) => [theirs, ours]))
@@ -108,14 +109,18 @@ export function poolClasses(us: OtherClass, them: OtherClass, { shared }: TwoTes
   }
 }
 
+/** On the means of cells, one a group and condition; where a class is one group there is no group to tell luck by. */
 function interactionOf(own: Observation[], other: Observation[], resolution: number): Pooled['interaction'] {
-  const [together, ours, theirs] = [[...own, ...other], own, other].map((some) => fitGroupsAndConditions(some, resolution))
-  if (!together || !ours || !theirs) return undefined
-  const [df1, df2] = [together.df - ours.df - theirs.df, ours.df + theirs.df]
+  const parts = [[...own, ...other], own, other]
+  if (parts.some((some) => some.length === 0)) return undefined
+  const [together, ours, theirs] = parts.map((some) => fitCells(some, resolution))
+  if (!together!.onCells || !ours!.onCells || !theirs!.onCells || !together!.model || !ours!.model || !theirs!.model)
+    return undefined
+  const [df1, df2] = [together!.df - ours!.df - theirs!.df, ours!.df + theirs!.df]
   if (df1 < 1 || df2 < 1) return undefined
-  const apart = ours.residualSum + theirs.residualSum
-  const variance = Math.max(apart / df2, resolution ** 2 / 12)
-  const F = Math.max(0, together.residualSum - apart) / df1 / variance
+  const apart = ours!.model.residualSum + theirs!.model.residualSum
+  const variance = Math.max(apart / df2, resolution ** 2 / (12 * together!.perCell))
+  const F = Math.max(0, together!.model.residualSum - apart) / df1 / variance
   return { F, p: fAbove(F, df1, df2) }
 }
 

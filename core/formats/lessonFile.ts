@@ -1,4 +1,5 @@
 import {
+  PLAN_VERSION,
   WHOLE_CLASS,
   type Conclusion,
   type LessonRecord,
@@ -8,7 +9,7 @@ import {
   type Reading,
   type SaidRemark,
 } from '../lesson'
-import { migratePlan, migrateRows, PLAN_VERSION } from './migrate'
+import { migratePlan, migrateRows } from './migrate'
 
 export const LESSON_FILE_FORMAT = 'jolly-beaker-lesson'
 

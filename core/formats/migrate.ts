@@ -1,4 +1,4 @@
-export const PLAN_VERSION = 6
+import { PLAN_VERSION } from '../lesson'
 
 type Loose = Record<string, unknown>
 
@@ -80,6 +80,34 @@ const steps: Record<number, (plan: Loose) => Loose> = {
     age: '7-9',
     groupNotes: {},
   }),
+  // Fresh things or the same, the order of trials, wobbles that nobody said, places that stay empty.
+  6: (plan) => ({
+    ...plan,
+    schemaVersion: 7,
+    begunIn: 6,
+    things: takesFresh(plan.materials) ? 'fresh' : 'same',
+    gapsStay: false,
+    arrangement: into(plan.arrangement, { order: 'mixed', orderReason: '' }),
+    measures: Array.isArray(plan.measures)
+      ? plan.measures.map((measure) => into(measure, { method: wobblesOfSix(isLoose(measure) ? measure.method : {}) }))
+      : plan.measures,
+  }),
+}
+
+/** Something that is used up in every trial was a fresh one each time. */
+function takesFresh(materials: unknown): boolean {
+  return Array.isArray(materials) && materials.some((one) => isLoose(one) && one.per === 'trial' && one.use === 'up')
+}
+
+/** Half a mark was what an instrument brought along, and nothing what nobody had said. */
+function wobblesOfSix(method: unknown): unknown {
+  if (!isLoose(method)) return method
+  const { readingWobble, trialWobble, resolution } = method
+  return {
+    ...method,
+    readingWobble: readingWobble === Number(resolution) / 2 ? null : readingWobble,
+    trialWobble: trialWobble === 0 ? null : trialWobble,
+  }
 }
 
 function materialOfThree(material: unknown): unknown {

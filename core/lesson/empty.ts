@@ -1,4 +1,4 @@
-import { SHAPES, type Group, type Measure, type Plan, type Remark, type Watch, type Wonder } from './plan'
+import { PLAN_VERSION, SHAPES, type Group, type Measure, type Plan, type Remark, type Watch, type Wonder } from './plan'
 import { type Material } from './material'
 import { type Arrangement } from './timing'
 
@@ -56,10 +56,10 @@ export function newMeasure(id: string, name: string): Measure {
       unit: 'cm',
       words: [],
       resolution: 1,
-      readingWobble: 0.5,
+      readingWobble: null,
       timingWobble: 0,
       atOnce: 1,
-      trialWobble: 0,
+      trialWobble: null,
       expectedLow: null,
       expectedHigh: null,
       expected: {},
@@ -102,6 +102,8 @@ export const FIRST_WATCH: Watch = { unit: 'min', times: [], places: [], instrume
 const FIRST_JOBS = ['starter', 'measurer', 'recorder', 'checker']
 const FIRST_ARRANGEMENT: Arrangement = {
   way: 'every-group',
+  order: 'mixed',
+  orderReason: '',
   each: 2,
   baselineInEvery: false,
   change: 'at-bell',
@@ -114,7 +116,8 @@ const FIRST_ARRANGEMENT: Arrangement = {
 /** A lesson with nothing in it but the class. */
 export function emptyPlan(className: string, children: number, newId: () => string): Plan {
   return {
-    schemaVersion: 6,
+    schemaVersion: PLAN_VERSION,
+    begunIn: PLAN_VERSION,
     kind: 'fair-test',
     title: '',
     className,
@@ -137,6 +140,8 @@ export function emptyPlan(className: string, children: number, newId: () => stri
     watch: { ...FIRST_WATCH },
     repeats: 3,
     practice: 1,
+    things: 'same',
+    gapsStay: false,
     groups: splitIntoGroups(children, 7, newId),
     resetList: [],
     materials: [],

@@ -5,16 +5,18 @@ export {
   GRAPH_KINDS,
   KINDS,
   MOST_TRIALS,
+  PLAN_VERSION,
   PREDICT_AS,
   REMARK_LISTS,
   SHAPES,
   STOPS,
   TESTABLE_CHECKS,
+  THINGS,
   WHOSE_QUESTION,
   WORD_SETS,
 } from './plan'
 export { PREPARATIONS } from './material'
-export { ARRANGEMENTS, PHASES } from './timing'
+export { ARRANGEMENTS, PHASES, TRIAL_ORDERS } from './timing'
 export type {
   Age,
   Asked,
@@ -36,13 +38,14 @@ export type {
   Shape,
   Stop,
   TestableCheck,
+  Things,
   Watch,
   WhoseQuestion,
   Wonder,
   WordSet,
 } from './plan'
 export type { Material, OwnCaution, Preparation, PreparationKind, Substitute } from './material'
-export type { Arrangement, ArrangementWay, Clock, ExtraStation, Phase } from './timing'
+export type { Arrangement, ArrangementWay, Clock, ExtraStation, Phase, TrialOrder } from './timing'
 export { BOARD_VIEWS, USUAL_BOARD, withBoardChange } from './board'
 export type { BoardChange, BoardState, BoardViewName } from './board'
 export { caretAfter, mergeText } from './mergeText'

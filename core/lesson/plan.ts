@@ -2,12 +2,17 @@ import type { UnitCode } from '../quantity'
 import type { Material, OwnCaution } from './material'
 import type { Arrangement, Clock } from './timing'
 
+/** A change of the plan's shape raises it, with a step in core/formats/migrate.ts. */
+export const PLAN_VERSION = 7
+
 /**
  * The plan is one document: stored as it is, sent as it is, saved as the lesson file. Its Joi description stands in
- * schemas/plan.ts; a change of shape needs a new `schemaVersion` and a step in core/formats/migrate.ts.
+ * schemas/plan.ts.
  */
 export interface Plan {
-  schemaVersion: 6
+  schemaVersion: typeof PLAN_VERSION
+  /** The version that the plan was begun in: what was measured under an older one is judged anew. */
+  begunIn: number
   kind: Kind
   title: string
   className: string
@@ -39,6 +44,10 @@ export interface Plan {
   watch: Watch
   repeats: number
   practice: number
+  /** Each trial has a fresh thing (a new strip, a new cup), or the same one comes again (one ball, one boat). */
+  things: Things
+  /** Testing is over: places that are still empty stay so. */
+  gapsStay: boolean
   groups: Group[]
   /** What has to be so before each trial; shown on the station. */
   resetList: string[]
@@ -67,6 +76,9 @@ export interface Plan {
   /** For the teacher only: what a group did well and what comes next for it, by group id. */
   groupNotes: Record<string, { well: string; next: string }>
 }
+
+export const THINGS = ['fresh', 'same'] as const
+export type Things = (typeof THINGS)[number]
 
 /** No condition is done more often by one group. */
 export const MOST_TRIALS = 20
@@ -199,14 +211,14 @@ export interface Method {
   wordPictures: Record<string, string>
   /** The smallest mark, in `unit`. */
   resolution: number
-  /** Standard deviation of reading the mark, in `unit`. */
-  readingWobble: number
+  /** Standard deviation of reading the mark, in `unit`; null follows the mark (core/measuring/wobble.ts) until somebody types another. */
+  readingWobble: number | null
   /** Standard deviation of starting or stopping a clock by hand, in `unit`. */
   timingWobble: number
   /** How many of one event are timed at once (ten swings); timing wobble is shared among them. */
   atOnce: number
-  /** Standard deviation from one trial to the next of the same condition, in `unit`. */
-  trialWobble: number
+  /** Standard deviation from one trial to the next of the same condition, in `unit`; null while nobody knows, and then it is assumed. */
+  trialWobble: number | null
   /** The lowest and the highest result the teacher expects, in `unit`. */
   expectedLow: number | null
   expectedHigh: number | null

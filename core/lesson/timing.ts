@@ -20,9 +20,16 @@ export interface Clock {
 export const ARRANGEMENTS = ['every-group', 'share-out', 'circuit', 'together'] as const
 export type ArrangementWay = (typeof ARRANGEMENTS)[number]
 
+export const TRIAL_ORDERS = ['mixed', 'blocks'] as const
+export type TrialOrder = (typeof TRIAL_ORDERS)[number]
+
 /** Who does which condition, and in which turn. */
 export interface Arrangement {
   way: ArrangementWay
+  /** In which order a group does its trials: mixed, or all of one condition before the next because changing over costs. */
+  order: TrialOrder
+  /** Why blocks are needed, in the teacher's words. */
+  orderReason: string
   /** Sharing out: how many conditions each group does. */
   each: number
   /** Sharing out: the marked baseline is among every group's conditions. */

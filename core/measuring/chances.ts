@@ -1,4 +1,4 @@
-import { normalBelow, normalDensity } from './normal'
+import { normalBelow, normalDensity } from '../chance'
 
 const STEPS_PER_SD = 40
 const FAR_APART = 12

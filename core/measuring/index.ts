@@ -1,4 +1,5 @@
 export { chanceBestIsBest, chanceRightOrder, repeatsNeeded } from './chances'
+export { chanceOfClear } from './clear'
 export {
   chancesByRepeats,
   expectedResultOf,
@@ -7,10 +8,11 @@ export {
   methodTotalSd,
   MOST_REPEATS,
   outlookOf,
+  resultMeasuringSd,
   WANTED_CHANCE,
   withExpected,
 } from './planned'
-export type { ChanceOfRepeats, ExpectedFigures, Outlook } from './planned'
+export type { ChanceOfRepeats, Design, ExpectedFigures, Outlook } from './planned'
 export { devicesFor, LOOKED_AT, shareOfWord, pictureScale, stopwatchReading } from './devices'
 export type { Device } from './devices'
 export { chancesByRaces } from './races'
@@ -20,5 +22,5 @@ export { INSTRUMENTS, instrumentsFor, withInstrument } from './instruments'
 export type { Instrument } from './instruments'
 export { applyWay, waysToSee } from './ways'
 export type { Way } from './ways'
-export { measuringSd, totalSd } from './wobble'
-export type { Wobble } from './wobble'
+export { measuringSd, readingSdOf, totalSd, trialSdOf } from './wobble'
+export type { LearnedWobble, Wobble, WobbleSource } from './wobble'

@@ -1,6 +1,6 @@
 import { KIND_SHAPES, readBy, type Kind, type Method } from '../lesson'
-import { convert, unitOf, type UnitCode } from '../quantity'
-import { measuringSd } from './wobble'
+import { convert, unitOf, withoutNoise, type UnitCode } from '../quantity'
+import { measuringSd, readingSdOf } from './wobble'
 
 export interface Instrument {
   code: string
@@ -10,16 +10,14 @@ export interface Instrument {
   unit: UnitCode
   /** The smallest mark, in `unit`. */
   resolution: number
-  /** Standard deviations, in `unit`. */
-  readingWobble: number
+  /** Standard deviations, in `unit`; a reading wobble of null follows the mark. */
+  readingWobble: number | null
   timingWobble: number
 }
 
-const HALF_A_MARK = 0.5
-
-/** A scale that a child reads: wrong by about half a mark. */
+/** A scale that a child reads: its wobble follows the mark. */
 function marked(code: string, tool: string, unit: UnitCode, resolution: number): Instrument {
-  return { code, reads: 'number', tool, unit, resolution, readingWobble: resolution * HALF_A_MARK, timingWobble: 0 }
+  return { code, reads: 'number', tool, unit, resolution, readingWobble: null, timingWobble: 0 }
 }
 
 /** Instruments of a primary classroom with the wobble of a child's hand and eye (docs/decisions.md "Assumed wobble"). */
@@ -50,7 +48,7 @@ export const INSTRUMENTS: Instrument[] = [
   marked('syringe', 'syringe', 'mL', 1),
   marked('thermometer', 'thermometer', 'degC', 1),
   marked('force-meter', 'force meter', 'N', 0.1),
-  { code: 'counter', reads: 'number', tool: 'counting', unit: 'count', resolution: 1, readingWobble: 0, timingWobble: 0 },
+  { code: 'counter', reads: 'number', tool: 'counting', unit: 'count', resolution: 1, readingWobble: null, timingWobble: 0 },
   { code: 'words', reads: 'words', tool: '', unit: 'words', resolution: 1, readingWobble: 0, timingWobble: 0 },
   {
     code: 'race',
@@ -77,7 +75,9 @@ export function instrumentsFor(kind: Kind): Instrument[] {
 export function withInstrument(method: Method, instrument: Instrument): Method {
   const { tool, unit, resolution, readingWobble, timingWobble } = instrument
   if (instrument.reads !== 'number') return { ...readBy(method, instrument.reads), tool }
-  const turned = (value: number) => (unitOf(unit).dimension === 'temperature' ? value : (convert(value, method.unit, unit) ?? 0))
+  const forgets = unitOf(unit).dimension !== unitOf(method.unit).dimension
+  // A wobble is a distance: degrees of two scales differ by their size and not by their zero.
+  const turned = (value: number) => (forgets ? 0 : withoutNoise((value * unitOf(method.unit).size) / unitOf(unit).size))
   const expected = (value: number | null) => (value === null ? null : (convert(value, method.unit, unit) ?? null))
   return {
     ...method,
@@ -87,7 +87,7 @@ export function withInstrument(method: Method, instrument: Instrument): Method {
     resolution,
     readingWobble,
     timingWobble,
-    trialWobble: turned(method.trialWobble),
+    trialWobble: forgets || method.trialWobble === null ? null : turned(method.trialWobble),
     differenceThatMatters: turned(method.differenceThatMatters),
     expectedLow: expected(method.expectedLow),
     expectedHigh: expected(method.expectedHigh),
@@ -102,13 +102,10 @@ export function withInstrument(method: Method, instrument: Instrument): Method {
 
 /** Instruments for the same kind of quantity that wobble less than the method does now, the steadiest first. */
 export function steadierInstruments(method: Method): Instrument[] {
-  const sdOf = ({
-    unit,
-    resolution,
-    readingWobble,
-    timingWobble,
-  }: Pick<Method, 'unit' | 'resolution' | 'readingWobble' | 'timingWobble'>) =>
-    measuringSd({ resolution, readingSd: readingWobble, timingSd: timingWobble }) * unitOf(unit).size
+  const sdOf = (one: Pick<Method, 'unit' | 'resolution' | 'readingWobble' | 'timingWobble'>) => {
+    const readingSd = readingSdOf({ ...method, ...one })
+    return measuringSd({ resolution: one.resolution, readingSd, timingSd: one.timingWobble }) * unitOf(one.unit).size
+  }
   const same = INSTRUMENTS.filter(
     ({ unit, reads }) => reads === 'number' && unitOf(unit).dimension === unitOf(method.unit).dimension,
   )

@@ -2,7 +2,18 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { soakUpPlan } from '../../test/soakUp'
 import { measuredCard, type Method, type Plan } from '../lesson'
-import { chanceBestIsBest, chanceRightOrder, chancesByRepeats, measuringSd, outlookOf } from '.'
+import golden from '../../test/golden/chanceOfClear.json'
+import { expectClose } from '../../test/close'
+import {
+  chanceBestIsBest,
+  chanceOfClear,
+  chanceRightOrder,
+  chancesByRepeats,
+  measuringSd,
+  outlookOf,
+  readingSdOf,
+  trialSdOf,
+} from '.'
 
 const withMethod = (change: Partial<Method>, plan: Plan = soakUpPlan()): Plan => ({
   ...plan,
@@ -16,7 +27,8 @@ describe('outlookOf', () => {
     expect(outlook.closest).toBe(16)
     expect(outlook.measuring).toBeCloseTo(Math.sqrt(1 / 12 + 1), 9)
     expect(outlook.total).toBeCloseTo(Math.sqrt(25 + 1 / 12 + 1), 9)
-    expect(outlook.needed).toBe(1)
+    expect(outlook.needed).toBe(2)
+    expect(outlook.clear).toBeCloseTo(1, 9)
   })
 
   it('has no answer before there are two conditions and two different guesses', () => {
@@ -29,16 +41,81 @@ describe('outlookOf', () => {
   it('says when twelve repeats are not enough', () => {
     const outlook = outlookOf(withMethod({ trialWobble: 200 }))!
     expect(outlook.needed).toBeUndefined()
-    expect(outlook.chance).toBeLessThan(0.5)
+    expect(outlook.clear).toBeLessThan(0.5)
   })
 
   it('agrees with the whole chart', () => {
-    const plan = withMethod({ trialWobble: 18 })
+    const plan = withMethod({ trialWobble: 44 })
     const outlook = outlookOf(plan)!
     const chart = chancesByRepeats(outlook)
     expect(chart.map(({ repeats }) => repeats)).toEqual([1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12])
-    expect(chart[plan.repeats - 1]!.bestIsBest).toBeCloseTo(outlook.chance, 12)
-    expect(chart.find(({ bestIsBest }) => bestIsBest >= 0.9)!.repeats).toBe(outlook.needed)
+    expect(chart[plan.repeats - 1]!.clear).toBeCloseTo(outlook.clear, 12)
+    expect(chart.find(({ clear }) => clear >= 0.9)!.repeats).toBe(outlook.needed)
+  })
+})
+
+describe('the chance of coming out clear', () => {
+  it.each(golden)('golden: $input.groups groups, $input.repeats repeats, sd $input.sd', ({ input, expected }) => {
+    const shares = Array.from({ length: input.groups }, () => [...input.means.keys()])
+    const { means, repeats, sd, ownSd: own } = input
+    const { chance, df } = chanceOfClear({ means, shares, repeats, sd, own, sameThing: false })
+    expect(df).toBe(expected.df)
+    expectClose(chance, expected.chanceOfClear)
+  })
+
+  it('is nothing for one group with the same thing, and never one repeat for a lone group', () => {
+    const ask = { means: [10, 20], shares: [[0, 1]], repeats: 3, sd: 1, own: 0, sameThing: false }
+    expect(chanceOfClear(ask).chance).toBeGreaterThan(0.9)
+    expect(chanceOfClear({ ...ask, sameThing: true }).chance).toBe(0)
+    expect(chanceOfClear({ ...ask, repeats: 1 }).chance).toBe(0)
+  })
+
+  it('counts shared out groups by what they compare, and those of several pieces apart', () => {
+    const shared = chanceOfClear({
+      means: [1, 2, 3],
+      shares: [
+        [0, 1],
+        [1, 2],
+        [0, 2],
+      ],
+      repeats: 3,
+      sd: 1,
+      own: 0,
+      sameThing: false,
+    })
+    expect(shared.df).toBe(1)
+    expect(
+      chanceOfClear({
+        means: [1, 2, 3, 4],
+        shares: [
+          [0, 1],
+          [2, 3],
+        ],
+        repeats: 2,
+        sd: 1,
+        own: 0,
+        sameThing: false,
+      }).df,
+    ).toBe(0)
+  })
+})
+
+describe('a wobble that nobody typed', () => {
+  const { method } = soakUpPlan().measures[0]!
+  it('follows the mark, and a count by how far it goes', () => {
+    expect(readingSdOf({ ...method, readingWobble: null, resolution: 4 })).toBe(2)
+    expect(readingSdOf({ ...method, readingWobble: 0.3, resolution: 4 })).toBe(0.3)
+    const counting = { ...method, readingWobble: null, unit: 'count' as const }
+    expect(readingSdOf({ ...counting, expectedLow: 10, expectedHigh: 40 })).toBe(0)
+    expect(readingSdOf({ ...counting, expectedLow: 50, expectedHigh: 150 })).toBe(2)
+  })
+
+  it('from trial to trial is never silently nothing, and what the class shows replaces it', () => {
+    const nobody = { ...method, trialWobble: null, expectedLow: 20, expectedHigh: 80 }
+    expect(trialSdOf(nobody, 1, undefined)).toEqual({ sd: 4, from: 'assumed' })
+    expect(trialSdOf({ ...nobody, trialWobble: 2 }, 1, undefined)).toEqual({ sd: 2, from: 'said' })
+    const { sd, from } = trialSdOf({ ...nobody, trialWobble: 2 }, 3, { sd: 5, own: 0 })
+    expect([sd, from]).toEqual([4, 'record'])
   })
 })
 
@@ -48,12 +125,15 @@ describe('the chances', () => {
   it('never fall with more repeats, and the right order is never likelier than the best one', () => {
     fc.assert(
       fc.property(means, fc.integer({ min: 1, max: 40 }), (own, sd) => {
-        const chances = chancesByRepeats({ means: own, total: sd, byPlaces: false })
-        chances.forEach(({ bestIsBest, rightOrder }, place) => {
+        const shares = [0, 1, 2, 3].map(() => [...own.keys()])
+        const design = { means: own, total: sd, own: 0, byPlaces: false, shares, sameThing: false }
+        const chances = chancesByRepeats(design)
+        chances.forEach(({ clear, bestInClass, bestInGroup, rightOrder }, place) => {
           const before = chances[place - 1]
-          expect(bestIsBest).toBeGreaterThanOrEqual((before?.bestIsBest ?? 0) - 1e-6)
-          expect(rightOrder).toBeLessThanOrEqual(bestIsBest + 1e-3)
-          expect(bestIsBest).toBeLessThanOrEqual(1)
+          expect(clear).toBeGreaterThanOrEqual((before?.clear ?? 0) - 1e-6)
+          expect(bestInGroup).toBeGreaterThanOrEqual((before?.bestInGroup ?? 0) - 1e-6)
+          expect(rightOrder).toBeLessThanOrEqual(bestInGroup + 1e-3)
+          expect(bestInClass).toBeGreaterThanOrEqual(bestInGroup - 1e-6)
         })
       }),
       { numRuns: 25 },

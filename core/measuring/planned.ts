@@ -1,42 +1,73 @@
+import { arrangementOf, conditionsByGroup } from '../clock'
 import { activeConditions, measuredCard, type Method, type Plan } from '../lesson'
 import type { UnitCode } from '../quantity'
-import { chanceBestIsBest, chanceRightOrder, repeatsNeeded } from './chances'
-import { chancesByRaces } from './races'
-import { measuringSd, totalSd } from './wobble'
+import { chanceBestIsBest, chanceRightOrder } from './chances'
+import { chanceOfClear } from './clear'
+import { chancesByRaces, racesComeOutClear } from './races'
+import { measuringSd, readingSdOf, totalSd, trialSdOf, type LearnedWobble, type WobbleSource } from './wobble'
 
 export const WANTED_CHANCE = 0.9
 export const MOST_REPEATS = 12
+/** One reading each says nothing of a wobble, however far apart the results lie. */
+const FEWEST_REPEATS = 2
 
-export interface Outlook {
+/** What the chances are worked out from; plain data, so that a worker can be asked. */
+export interface Design {
   means: number[]
-  measuring: number
+  /** All the wobble of one reading. */
   total: number
+  /** How far one group's own thing differs from another's. */
+  own: number
   /** Only places are compared: who came first. */
   byPlaces: boolean
+  /** Which conditions each group does, by place; one row where the class is one block. */
+  shares: number[][]
+  sameThing: boolean
+}
+
+export interface Outlook extends Design {
+  measuring: number
+  /** Where the trial-to-trial wobble is known from. */
+  wobbleFrom: WobbleSource
   /** Smallest gap between two expected results. */
   closest: number
-  /** Chance that the best one comes out best with the plan's repeats. */
-  chance: number
-  /** undefined when even twelve repeats will not do. */
+  /** Chance that the class's evidence comes out clear with the plan as it is. */
+  clear: number
+  /** Chance that the best one comes out best: over the whole class, and in one group alone. */
+  bestInClass: number
+  bestInGroup: number
+  /** Fewest repeats that make it clear nine times in ten; undefined when even twelve will not do. */
   needed: number | undefined
 }
 
 /** The eye that says who was first, in seconds: two that finish closer together than this look the same. */
 const EYE_WOBBLE = 0.04
+/** A group that keeps one thing reads that thing's own height, length or speed every time. */
+const OWN_SHARE = 0.5
 
 /** Measuring wobble of one reading by this method. Side by side nobody's hand is on a clock: only the eye is left. */
 export function methodMeasuringSd(method: Method): number {
   if (method.instrument === 'race') return EYE_WOBBLE
   return measuringSd({
     resolution: method.resolution,
-    readingSd: method.readingWobble,
+    readingSd: readingSdOf(method),
     timingSd: method.timingWobble / method.atOnce,
   })
 }
 
-/** All the wobble that the plan expects in one reading. */
-export function methodTotalSd(method: Method): number {
-  return totalSd(method.trialWobble, methodMeasuringSd(method))
+/** Measuring wobble of one result: what changed, or was used, is read twice. */
+export function resultMeasuringSd(plan: Plan, method: Method): number {
+  const twice = plan.kind === 'before-after' && activeConditions(plan).length > 1
+  return methodMeasuringSd(method) * (twice ? Math.SQRT2 : 1)
+}
+
+/**
+ * All the wobble that is expected in one result.
+ * @param learned what the class's own readings show of it, where there are enough
+ */
+export function methodTotalSd(plan: Plan, method: Method, learned?: LearnedWobble): number {
+  const measuring = resultMeasuringSd(plan, method)
+  return totalSd(trialSdOf(method, measuring, learned).sd, measuring)
 }
 
 /** The unit in which results are expected: finishing times behind a race, masses behind a balance. */
@@ -47,37 +78,108 @@ export function expectedUnit(method: Method): UnitCode {
 /**
  * Will the class see the difference that the teacher expects? Expected results are those of the single conditions where they are
  * known, else spread evenly between the lowest and the highest guess.
+ * @param learned what the class's own readings show of its wobble
  * @returns undefined until there are two conditions, a measure with numbers or places, and two different guesses
  */
-export function outlookOf(plan: Plan): Outlook | undefined {
+export function outlookOf(plan: Plan, learned?: LearnedWobble): Outlook | undefined {
   const expected = expectedOf(plan)
   if (!expected) return undefined
-  const { method, means, total } = expected
-  const byPlaces = method.instrument !== 'number'
-  const chances = byPlaces ? chancesByRaces(means, total, Math.max(MOST_REPEATS, plan.repeats)) : undefined
-  const enough = chances?.findIndex(({ bestIsBest }) => bestIsBest >= WANTED_CHANCE) ?? -1
-  return {
+  const { method, means } = expected
+  const measuring = resultMeasuringSd(plan, method)
+  const { sd, from } = trialSdOf(method, measuring, learned)
+  const total = totalSd(sd, measuring)
+  const design: Design = {
     means,
-    measuring: methodMeasuringSd(method),
     total,
-    byPlaces,
+    own: plan.things === 'fresh' ? 0 : (learned?.own ?? OWN_SHARE * total),
+    byPlaces: method.instrument !== 'number',
+    shares: sharesOf(plan, means.length),
+    sameThing: plan.things === 'same',
+  }
+  const now = chancesWith(design, plan.repeats)
+  return {
+    ...design,
+    measuring,
+    wobbleFrom: from,
     closest: closestOf(means),
-    chance: chances ? chances[plan.repeats - 1]!.bestIsBest : chanceBestIsBest(means, total, plan.repeats),
-    needed: chances
-      ? enough < 0 || enough >= MOST_REPEATS
-        ? undefined
-        : enough + 1
-      : repeatsNeeded(means, total, { chance: WANTED_CHANCE, most: MOST_REPEATS }),
+    clear: now.clear,
+    bestInClass: now.bestInClass,
+    bestInGroup: now.bestInGroup,
+    needed: repeatsNeededToBeClear(design),
   }
 }
 
-/** Chance that the best one comes out best with the plan's own repeats; cheaper than the whole outlook. */
-export function chanceNow(plan: Plan): number | undefined {
-  const expected = expectedOf(plan)
-  if (!expected) return undefined
-  const { method, means, total } = expected
-  if (method.instrument === 'number') return chanceBestIsBest(means, total, plan.repeats)
-  return chancesByRaces(means, total, plan.repeats)[plan.repeats - 1]!.bestIsBest
+/** Chance that it comes out clear with the plan's own repeats; cheaper than the whole outlook. */
+export function chanceNow(plan: Plan, learned?: LearnedWobble): number | undefined {
+  return outlookOf(plan, learned)?.clear
+}
+
+export interface ChanceOfRepeats {
+  repeats: number
+  clear: number
+  bestInClass: number
+  bestInGroup: number
+  /** In one group alone. */
+  rightOrder: number
+}
+
+/** The chances for 1 to 12 repeats: heavier than the rest, so the desk asks a worker for it. */
+export function chancesByRepeats(design: Design): ChanceOfRepeats[] {
+  return Array.from({ length: MOST_REPEATS }, (_, place) => {
+    const repeats = place + 1
+    const { means, total, byPlaces } = design
+    const rightOrder = byPlaces
+      ? chancesByRaces(means, total, MOST_REPEATS)[place]!.rightOrder
+      : chanceRightOrder(means, total, repeats)
+    return { repeats, ...chancesWith(design, repeats), rightOrder }
+  })
+}
+
+function chancesWith(design: Design, repeats: number): Omit<ChanceOfRepeats, 'repeats' | 'rightOrder'> {
+  const { means, total, own, byPlaces, shares } = design
+  const blocks = Math.max(1, shares.length)
+  if (byPlaces) {
+    const races = chancesByRaces(means, total, Math.max(MOST_REPEATS, repeats * blocks))
+    return {
+      clear: clearWith(design, repeats),
+      bestInClass: races[Math.min(races.length, repeats * blocks) - 1]!.bestIsBest,
+      bestInGroup: races[repeats - 1]!.bestIsBest,
+    }
+  }
+  const done = shares.reduce((sum, share) => sum + share.length, 0) / means.length
+  const ofGroup = Math.sqrt(own ** 2 + total ** 2 / repeats)
+  return {
+    clear: clearWith(design, repeats),
+    bestInClass: chanceBestIsBest(means, ofGroup / Math.sqrt(Math.max(1, done)), 1),
+    bestInGroup: chanceBestIsBest(means, total, repeats),
+  }
+}
+
+function clearWith({ means, total, own, byPlaces, shares, sameThing }: Design, repeats: number): number {
+  if (byPlaces) return racesComeOutClear({ means, sd: total, groups: shares.length, repeats, sameThing })
+  return chanceOfClear({ means, shares, repeats, sd: total, own, sameThing }).chance
+}
+
+function repeatsNeededToBeClear(design: Design): number | undefined {
+  const enough = (repeats: number) => clearWith(design, repeats) >= WANTED_CHANCE
+  if (!enough(MOST_REPEATS)) return undefined
+  // The chance never falls with more repeats, so the smallest number is found by halving.
+  let [tooFew, repeats] = [FEWEST_REPEATS - 1, MOST_REPEATS]
+  while (repeats - tooFew > 1) {
+    const middle = Math.floor((tooFew + repeats) / 2)
+    if (enough(middle)) repeats = middle
+    else tooFew = middle
+  }
+  return repeats
+}
+
+/** What each group does, as places of the expected results. One apparatus, or one group, is one block. */
+function sharesOf(plan: Plan, conditions: number): number[][] {
+  const all = Array.from({ length: conditions }, (_, place) => place)
+  if (arrangementOf(plan) === 'together') return [all]
+  const ids = activeConditions(plan).map(({ id }) => id)
+  if (ids.length !== conditions) return plan.groups.map(() => all)
+  return [...conditionsByGroup(plan).values()].map((own) => own.map((id) => ids.indexOf(id)))
 }
 
 /** What the teacher expects of one condition, in the unit results are expected in; undefined where nobody said. */
@@ -87,12 +189,11 @@ export function expectedResultOf(plan: Plan, condition: string): number | undefi
   return method && (expectedResults(plan, method)?.[place] ?? method.expectedLow ?? undefined)
 }
 
-function expectedOf(plan: Plan): { method: Method; means: number[]; total: number } | undefined {
+function expectedOf(plan: Plan): { method: Method; means: number[] } | undefined {
   const method = measuredCard(plan)?.method
-  if (!method || method.instrument === 'words') return undefined
+  if (!method || method.instrument === 'words' || plan.groups.length === 0) return undefined
   const means = expectedResults(plan, method)
-  if (!means || closestOf(means) <= 0) return undefined
-  return { method, means, total: methodTotalSd(method) }
+  return !means || closestOf(means) <= 0 ? undefined : { method, means }
 }
 
 /** Expected result of every condition, in the plan's order; one thing before and after counts as two. */
@@ -135,20 +236,4 @@ export function withExpected(method: Method, figures: ExpectedFigures, from: Met
     expectedHigh: Math.max(...values),
     trialWobble: own === undefined ? method.trialWobble : Number(own.toPrecision(3)),
   }
-}
-
-export interface ChanceOfRepeats {
-  repeats: number
-  bestIsBest: number
-  rightOrder: number
-}
-
-/** The two chances for 1 to 12 repeats: heavier than the rest, so the desk asks a worker for it. */
-export function chancesByRepeats({ means, total, byPlaces }: Pick<Outlook, 'means' | 'total' | 'byPlaces'>): ChanceOfRepeats[] {
-  if (byPlaces) return chancesByRaces(means, total, MOST_REPEATS).map((chance, place) => ({ repeats: place + 1, ...chance }))
-  return Array.from({ length: MOST_REPEATS }, (_, place) => ({
-    repeats: place + 1,
-    bestIsBest: chanceBestIsBest(means, total, place + 1),
-    rightOrder: chanceRightOrder(means, total, place + 1),
-  }))
 }

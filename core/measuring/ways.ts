@@ -1,12 +1,25 @@
 import { fitOf } from '../clock'
-import { activeConditions, conditionValue, measuredCard, readBy, withMethod, type Method, type Plan } from '../lesson'
+import {
+  activeConditions,
+  conditionValue,
+  measuredCard,
+  MOST_GROUPS,
+  readBy,
+  withGroups,
+  withMethod,
+  type Method,
+  type Plan,
+} from '../lesson'
 import { convert, unitOf, withoutNoise, writeShort } from '../quantity'
 import { INSTRUMENTS, steadierInstruments, withInstrument } from './instruments'
 import { chanceNow, outlookOf, WANTED_CHANCE } from './planned'
+import type { LearnedWobble } from './wobble'
 
-/** A change of the plan after which the class will see the difference, nine times in ten. */
+/** A change of the plan after which the class's evidence comes out clear, nine times in ten. */
 export type Way = { chance: number; /** Minutes that the lesson gets longer. */ minutes: number } & (
   | { code: 'more-repeats'; repeats: number }
+  | { code: 'more-groups'; groups: number }
+  | { code: 'fresh-things' }
   | { code: 'more-at-once'; atOnce: number }
   | { code: 'steadier-instrument'; instrument: string }
   | { code: 'bigger-steps'; factor: number; labels: string[] }
@@ -24,23 +37,40 @@ const FACTORS = [1.5, 2, 3, 4, 5]
  * cost the least lesson time first. Bigger steps assume that results go on as steadily as the teacher expects.
  * @returns empty when the plan does already, or when nothing is known of the expected results
  */
-export function waysToSee(plan: Plan): Way[] {
-  const outlook = outlookOf(plan)
-  if (!outlook || outlook.chance >= WANTED_CHANCE) return []
+export function waysToSee(plan: Plan, learned?: LearnedWobble): Way[] {
+  const outlook = outlookOf(plan, learned)
+  if (!outlook || outlook.clear >= WANTED_CHANCE) return []
   const before = fitOf(plan).needed
   const weigh = (change: Change): Way => {
-    const after = applyWay(plan, change)
-    return { ...change, chance: chanceNow(after) ?? 0, minutes: withoutNoise(fitOf(after).needed - before) } as Way
+    const after = applyWay(plan, change, weighedId)
+    // What was learned of readings taken in another way says nothing of this one.
+    const known = SAME_READING.includes(change.code) ? learned : undefined
+    return { ...change, chance: chanceNow(after, known) ?? 0, minutes: withoutNoise(fitOf(after).needed - before) } as Way
   }
-  const families = [atOnceChanges(plan), instrumentChanges(plan), measureChanges(plan), orderChange(plan), stepChanges(plan)]
+  const families = [
+    groupChanges(plan),
+    freshChange(plan),
+    atOnceChanges(plan),
+    instrumentChanges(plan),
+    measureChanges(plan),
+    orderChange(plan),
+    stepChanges(plan),
+  ]
   const sameRepeats = families.flatMap((changes) => changes.map(weigh).filter(works).slice(0, 1))
   const repeats = outlook.needed === undefined ? [] : [weigh({ code: 'more-repeats', repeats: outlook.needed })]
   return [...repeats, ...sameRepeats].sort((a, b) => a.minutes - b.minutes)
 }
 
-/** The plan after one of the ways; the given plan is left as it is. */
-export function applyWay(plan: Plan, way: Change): Plan {
+/**
+ * The plan after one of the ways; the given plan is left as it is.
+ * @param newId makes the ids of further groups
+ */
+export function applyWay(plan: Plan, way: Change, newId: () => string): Plan {
   switch (way.code) {
+    case 'more-groups':
+      return withGroups(plan, way.groups, newId)
+    case 'fresh-things':
+      return { ...plan, things: 'fresh' }
     case 'more-repeats':
       return { ...plan, repeats: way.repeats }
     case 'more-at-once': {
@@ -78,7 +108,7 @@ export function applyWay(plan: Plan, way: Change): Plan {
       return withMethod({ ...plan, kind: 'order' }, (method) => ({
         ...readBy(method, 'race'),
         tool: '',
-        trialWobble: inSeconds(method, method.trialWobble),
+        trialWobble: method.trialWobble === null ? null : inSeconds(method, method.trialWobble),
         expected: Object.fromEntries(Object.entries(method.expected).map(([id, value]) => [id, inSeconds(method, value)])),
         expectedLow: method.expectedLow === null ? null : inSeconds(method, method.expectedLow),
         expectedHigh: method.expectedHigh === null ? null : inSeconds(method, method.expectedHigh),
@@ -88,6 +118,26 @@ export function applyWay(plan: Plan, way: Change): Plan {
 
 function inSeconds({ unit, atOnce }: Method, value: number): number {
   return withoutNoise((convert(value, unit, 's') ?? value) / atOnce)
+}
+
+const SAME_READING: Change['code'][] = ['more-repeats', 'more-groups', 'fresh-things', 'bigger-steps']
+const FEWEST_IN_A_GROUP = 2
+
+/** Groups of a copy that is only weighed. */
+const weighedId = () => 'weighed'
+
+/** Smaller groups, as long as two children are in each. */
+function groupChanges(plan: Plan): Change[] {
+  const most = Math.min(MOST_GROUPS, Math.floor(plan.children / FEWEST_IN_A_GROUP))
+  return Array.from({ length: Math.max(0, most - plan.groups.length) }, (_, more) => ({
+    code: 'more-groups',
+    groups: plan.groups.length + more + 1,
+  }))
+}
+
+/** A new strip, cup or ball in each trial, where the same one came again. */
+function freshChange({ things }: Plan): Change[] {
+  return things === 'same' ? [{ code: 'fresh-things' }] : []
 }
 
 function works({ chance }: Way): boolean {
@@ -111,7 +161,7 @@ function measureChanges(plan: Plan): Change[] {
   const others = plan.measures.filter(({ id, method }) => id !== plan.measured && method.instrument === 'number')
   return others
     .map(({ id }) => ({ code: 'other-measure', measure: id }) as const)
-    .sort((a, b) => (chanceNow(applyWay(plan, b)) ?? 0) - (chanceNow(applyWay(plan, a)) ?? 0))
+    .sort((a, b) => (chanceNow(applyWay(plan, b, weighedId)) ?? 0) - (chanceNow(applyWay(plan, a, weighedId)) ?? 0))
 }
 
 /** Side by side from one signal: nobody has to time anything, one only sees who is first. */

@@ -1,7 +1,7 @@
-import { practiceByGroup, trialsByGroup, visitedConditions, type OwnTrial } from '../clock'
+import { practiceByGroup, trialOrderOf, trialsByGroup, type OwnTrial } from '../clock'
 import { activeConditions, momentOf, momentsOf, mostRepeats, type Plan, type Reading } from '../lesson'
 import { oncePerPair } from './once'
-import { cellKey, currentReadings } from './readings'
+import { cellKey, currentReadings, hasPlace } from './readings'
 
 export interface Cell {
   group: string
@@ -37,11 +37,12 @@ export const progressOf = oncePerPair((plan: Plan, readings: Reading[]): Progres
 /** Trials that a group did before the class was arranged otherwise: their readings count, so they keep their places. */
 function strays(plan: Plan, readings: Reading[], group: string, own: OwnTrial[]): OwnTrial[] {
   const known = new Set(own.map(({ condition, repeat }) => `${condition}/${repeat}`))
-  const active = new Set(activeConditions(plan).map(({ id }) => id))
+  const isThere = hasPlace(plan)
+  const anyMoment = momentsOf(plan)[0]!.id
   const found = new Map<string, OwnTrial>()
   for (const { group: by, condition, repeat, practice } of readings) {
     const key = `${condition}/${repeat}`
-    if (by !== group || practice || known.has(key) || !active.has(condition) || repeat > mostRepeats(plan)) continue
+    if (by !== group || practice || known.has(key) || !isThere({ group, condition, repeat, moment: anyMoment })) continue
     found.set(key, { condition, repeat })
   }
   return [...found.values()]
@@ -106,21 +107,33 @@ function cellFinder(readings: Reading[]): (place: Place) => Cell {
 }
 
 /**
- * The group's next empty place: every condition once before any comes twice, so that a lesson cut short still has something
- * of each; within a repeat, one moment after the other. In a circuit a group does all its trials of the station it is at. A place whose only reading was set aside is empty again.
+ * The group's next empty place, in the order in which the group does its trials (core/clock/trialOrder.ts); what is read several times goes moment by moment
+ * within a repeat, so that everything is weighed before and only then after. A place whose only reading was set aside is empty again.
  * @param day how many days the class has watched, where it watches over days: only the latest reading that is due is asked for,
  *   since what was missed cannot be seen any more
  */
 export function nextTrial(plan: Plan, progress: Progress, day = Infinity): Cell | undefined {
   const moments = momentsOf(plan)
-  const ids = moments.map(({ id }) => id)
   const asked = overDays(plan) && day < Infinity ? latestDue(plan, day) : undefined
   const anyTime = !overDays(plan) || day === Infinity
   const due = new Set(moments.filter(({ time }) => anyTime || (asked !== undefined && time === asked)).map(({ id }) => id))
-  const visits = visitedConditions(plan, progress.group)
-  const turn = (cell: Cell) =>
-    (visits.indexOf(cell.condition) * (mostRepeats(plan) + 1) + cell.repeat) * ids.length + ids.indexOf(cell.moment)
-  return [...progress.cells].sort((a, b) => turn(a) - turn(b)).find((cell) => cell.kept.length === 0 && due.has(cell.moment))
+  return cellsInOrder(plan, progress).find((cell) => cell.kept.length === 0 && due.has(cell.moment))
+}
+
+/** All places of a group in the order in which they are filled. */
+export function cellsInOrder(plan: Plan, { group, cells }: Progress): Cell[] {
+  const moments = momentsOf(plan).map(({ id }) => id)
+  const order = new Map((trialOrderOf(plan).get(group) ?? []).map((trial, place) => [trialKey(trial), place]))
+  const together = moments.length > 1
+  const turn = (cell: Cell) => {
+    const place = order.get(trialKey(cell)) ?? order.size
+    return together ? (cell.repeat * moments.length + moments.indexOf(cell.moment)) * (order.size + 1) + place : place
+  }
+  return [...cells].sort((a, b) => turn(a) - turn(b))
+}
+
+function trialKey({ condition, repeat }: { condition: string; repeat: number }): string {
+  return `${condition}/${repeat}`
 }
 
 /**
@@ -177,6 +190,11 @@ export function doneByAll(progress: Progress[]): { done: number; all: number } {
 export function dayOfWatching({ date }: Pick<Plan, 'date'>, today: string): number | undefined {
   if (date === '') return undefined
   return Math.round((Date.parse(`${today}T00:00Z`) - Date.parse(`${date}T00:00Z`)) / 86_400_000)
+}
+
+/** Is any place of the plan still empty, those of days to come among them. */
+export function hasEmptyPlaces(plan: Plan, readings: Reading[]): boolean {
+  return progressOf(plan, readings).some(({ done, all }) => done < all)
 }
 
 /** Empty places that should have been filled by now: where the class watches over time, those of times that somebody has read. */

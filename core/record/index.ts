@@ -1,14 +1,16 @@
 export { balanceOrder, placesOf } from './balance'
 export type { Weighing } from './balance'
-export { checkEntry, checkReading, doubtfulReadings } from './check'
-export type { CheckOptions, Doubt } from './check'
+export { checkEntry, checkReading, doubtfulReadings, isSlip } from './check'
+export type { AskedEntry, Doubt, Slip, Surroundings } from './check'
 export { readEntry } from './entry'
 export type { EntryErrorCode, EntryResult } from './entry'
 export {
+  cellsInOrder,
   dayOfWatching,
   doneByAll,
   gapsOf,
   gridRows,
+  hasEmptyPlaces,
   missedReadings,
   nextPractice,
   nextTrial,
@@ -19,7 +21,7 @@ export {
   shareDone,
 } from './grid'
 export type { Cell, Place, Progress } from './grid'
-export { cellKey, countedReadings, currentReadings, historyOf, hasBegun, isCounted, usedIn } from './readings'
+export { cellKey, countedReadings, currentReadings, hasPlace, historyOf, hasBegun, isCounted, usedIn } from './readings'
 export { filteredJournal, JOURNAL_KINDS, journalOf } from './journal'
 export type { JournalKind, JournalLine } from './journal'
 export { practiceFigures } from './practice'

@@ -9,7 +9,7 @@ import {
   type Plan,
   type Reading,
 } from '../lesson'
-import { doubtsAmong, type Doubt } from './check'
+import { doubtsAmong, isSlip, type Doubt } from './check'
 import { countedReadings, currentReadings, historyOf } from './readings'
 
 /** What may lie behind an odd result; somebody who was there has to judge. */
@@ -56,7 +56,7 @@ export function oddResults(plan: Plan, record: LessonRecord, others: OtherEvents
   const current = currentReadings(record.readings).filter(
     ({ practice, condition, group }) => !practice && active.has(condition) && groups.has(group),
   )
-  const doubts = new Map(doubtsAmong(plan, counted, current).map((found) => [found.reading.id, found.doubts]))
+  const doubts = new Map(doubtsAmong(plan, record.readings, current).map((found) => [found.reading.id, found.doubts]))
   return current.flatMap((reading) => {
     const doubt = doubts.get(reading.id)?.find(({ code }) => code !== 'too-fine')
     if (!doubt && reading.status === 'kept') return []
@@ -76,8 +76,7 @@ function explain(
 ): Explanation[] {
   const found: Explanation[] = []
   if (reading.reason !== '') found.push({ code: 'said', reason: reading.reason })
-  else if (doubt && (doubt.code === 'slip-unit' || doubt.code === 'slip-point'))
-    found.push({ code: 'slip', suggested: doubt.suggested })
+  else if (doubt && isSlip(doubt) && 'suggested' in doubt) found.push({ code: 'slip', suggested: doubt.suggested })
   for (const observation of record.observations) {
     const { group, condition, repeat, text } = observation
     const here = condition === null || (condition === reading.condition && (repeat === null || repeat === reading.repeat))
@@ -158,7 +157,8 @@ export function withRetests(plan: Plan, places: { group: string; condition: stri
   const planned = new Set(plan.retests.map(({ group, condition }) => `${group}/${condition}`))
   const added = [...fresh].flatMap(([key, place]) => (planned.has(key) ? [] : [{ ...place, repeat: plan.repeats + 1 }]))
   if (plan.repeats >= MOST_TRIALS) return plan
-  return { ...plan, retests: [...plan.retests, ...added] }
+  // Testing goes on.
+  return { ...plan, gapsStay: plan.gapsStay && added.length === 0, retests: [...plan.retests, ...added] }
 }
 
 /** The plan without the trials that were to be done once more and were not. */

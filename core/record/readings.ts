@@ -1,4 +1,4 @@
-import { activeConditions, measuredCard, WHOLE_CLASS, type LessonRecord, type Plan, type Reading } from '../lesson'
+import { activeConditions, measuredCard, momentsOf, WHOLE_CLASS, type LessonRecord, type Plan, type Reading } from '../lesson'
 import { convert } from '../quantity'
 import { oncePer, oncePerPair } from './once'
 
@@ -24,17 +24,31 @@ export function cellKey(place: Pick<Reading, 'group' | 'condition' | 'repeat' | 
 }
 
 /**
- * What the results are worked out from: current, kept, not practice, of a group and a condition that are in the plan, in the
+ * Does the plan have this place: its group, condition, moment and repeat, or a trial that was to be done once more.
+ * @example hasPlace(soakUpPlan())(reading({ repeat: 4 })) // false, where the plan has three repeats
+ */
+export function hasPlace(plan: Plan): (place: Pick<Reading, 'group' | 'condition' | 'repeat' | 'moment'>) => boolean {
+  const groups = new Set(plan.groups.map((group) => group.id))
+  const conditions = new Set(activeConditions(plan).map((condition) => condition.id))
+  const moments = new Set(momentsOf(plan).map(({ id }) => id))
+  const again = new Set(plan.retests.map(({ group, condition, repeat }) => `${group}/${condition}/${repeat}`))
+  return ({ group, condition, repeat, moment }) =>
+    groups.has(group) &&
+    conditions.has(condition) &&
+    moments.has(moment) &&
+    (repeat <= plan.repeats || again.has(`${group}/${condition}/${repeat}`))
+}
+
+/**
+ * What the results are worked out from: current, kept, not practice, of a place that the plan has, in the
  * plan's unit. Readings in a unit of another kind are left out; the second look names them.
  */
 export const countedReadings = oncePerPair((plan: Plan, readings: Reading[]): Reading[] => {
   const unit = measuredCard(plan)?.method.unit
   if (!unit) return []
-  const groups = new Set(plan.groups.map((group) => group.id))
-  const conditions = new Set(activeConditions(plan).map((condition) => condition.id))
+  const isThere = hasPlace(plan)
   return currentReadings(readings).flatMap((reading) => {
-    if (reading.practice || reading.status !== 'kept') return []
-    if (!groups.has(reading.group) || !conditions.has(reading.condition)) return []
+    if (reading.practice || reading.status !== 'kept' || !isThere(reading)) return []
     const value = convert(reading.value, reading.unit, unit)
     return value === undefined ? [] : [{ ...reading, value, unit }]
   })

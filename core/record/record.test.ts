@@ -1,6 +1,6 @@
-import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { reading, soakUpPlan } from '../../test/soakUp'
+import { withMethod } from '../lesson'
 import {
   checkEntry,
   checkReading,
@@ -11,44 +11,90 @@ import {
   nextPractice,
   nextTrial,
   progressOf,
+  type Surroundings,
 } from '.'
 
-const ruler = { unit: 'mm', resolution: 1, expectedSd: 3 } as const
+const near = (middle: number) => ({ near: { low: middle, high: middle }, middle })
+const ruler: Surroundings = {
+  ...{ unit: 'mm', resolution: 1, ...near(52), sd: 3, canBeOdd: true, units: ['cm', 'm'] },
+  ...{ converted: false, other: undefined, empty: undefined },
+}
 
 describe('checkEntry', () => {
-  it('offers the unit slip first, the point slip second', () => {
-    expect(checkEntry(5.3, [52, 55, 51], ruler)).toEqual([{ code: 'slip-unit', suggested: 53, unit: 'cm', middle: 52 }])
-    expect(checkEntry(0.5, [31, 30, 29], { unit: 'min', resolution: 1, expectedSd: 1 })[0]).toMatchObject({
+  it('offers the unit slip first, then the point, the digits, the other place and the empty container', () => {
+    expect(checkEntry(5.3, ruler)).toEqual([
+      { code: 'slip-unit', suggested: 53, unit: 'cm', middle: 52 },
+      { code: 'too-fine', resolution: 1 },
+    ])
+    expect(checkEntry(0.5, { ...ruler, unit: 'min', ...near(30), sd: 1, units: ['h', 's'] })[0]).toMatchObject({
       code: 'slip-unit',
       unit: 'h',
       suggested: 30,
     })
-    expect(checkEntry(205, [20, 21, 22], { unit: 's', resolution: 0.1, expectedSd: 1 })[0]).toMatchObject({
-      code: 'slip-point',
-      suggested: 20.5,
-      factor: 0.1,
+    const seconds: Surroundings = { ...ruler, unit: 's', ...near(21), sd: 1, units: ['min'] }
+    expect(checkEntry(205, seconds)[0]).toMatchObject({ code: 'slip-point', suggested: 20.5, factor: 0.1 })
+    expect(checkEntry(25, ruler)[0]).toEqual({ code: 'slip-digits', suggested: 52, middle: 52 })
+    const warm: Surroundings = { ...ruler, unit: 'degC', ...near(20), sd: 1, units: ['degF'] }
+    expect(checkEntry(68, warm)[0]).toEqual({ code: 'slip-unit', suggested: 20, unit: 'degF', middle: 20 })
+    expect(checkEntry(80, { ...ruler, other: { place: 'bottom', value: 51, near: near(81).near } })[0]).toMatchObject({
+      code: 'slip-swapped',
+      place: 'bottom',
     })
+    expect(checkEntry(140, { ...ruler, empty: 87 })[0]).toMatchObject({ code: 'slip-empty', suggested: 53 })
   })
 
-  it('calls odd what is far from at least three fellows and no slip', () => {
-    expect(checkEntry(70, [50, 52, 51], ruler)[0]).toMatchObject({ code: 'odd', side: 'above', middle: 51 })
-    expect(checkEntry(70, [50, 52], ruler)).toEqual([])
-    expect(checkEntry(54, [50, 52, 51], ruler)).toEqual([])
+  it('has no factor without a story: seconds are not read in inches', () => {
+    expect(checkEntry(20.5, { ...ruler, unit: 's', units: ['min', 'h'] }).map(({ code }) => code)).not.toContain('slip-unit')
   })
 
-  it('asks about a sign and about digits that the instrument does not have', () => {
-    expect(checkEntry(-4, [], ruler)).toEqual([{ code: 'impossible' }])
-    expect(checkEntry(-4, [], { ...ruler, unit: 'degC' })).toEqual([])
-    expect(checkEntry(51.5, [50, 52, 51], ruler)).toEqual([{ code: 'too-fine', resolution: 1 }])
+  it('calls odd what is far off and no slip, and nothing before the wobble is known', () => {
+    expect(checkEntry(70, ruler)[0]).toMatchObject({ code: 'odd', side: 'above', middle: 52 })
+    expect(checkEntry(70, { ...ruler, canBeOdd: false })).toEqual([])
+    expect(checkEntry(61, ruler)).toEqual([])
   })
 
-  it('never asks about a number that lies among its fellows', () => {
-    fc.assert(
-      fc.property(fc.array(fc.integer({ min: 40, max: 60 }), { minLength: 3, maxLength: 20 }), (values) => {
-        const middle = [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!
-        expect(checkEntry(middle, values, ruler)).toEqual([])
+  it('asks about a sign and about digits that the instrument does not have, never of a converted unit', () => {
+    expect(checkEntry(-4, { ...ruler, near: undefined })).toEqual([{ code: 'impossible' }])
+    expect(checkEntry(-4, { ...ruler, unit: 'degC', near: undefined })).toEqual([])
+    expect(checkEntry(51.5, ruler)).toEqual([{ code: 'too-fine', resolution: 1 }])
+    expect(checkEntry(51.5, { ...ruler, converted: true })).toEqual([])
+  })
+})
+
+describe('a reading among its fellows', () => {
+  const plan = soakUpPlan()
+  const papers = ['kitchen-roll', 'tissue', 'writing-paper', 'card']
+  /** Each group at its own level, each paper at its own height. */
+  const clean = plan.groups.flatMap(({ id: group }, level) =>
+    papers.flatMap((condition, place) =>
+      [1, 2, 3].map((repeat) => {
+        const value = 60 - 12 * place + 6 * level + ((repeat * 7 + place + level) % 5)
+        return reading({ group, condition, repeat, value, entered: String(value) })
       }),
-    )
+    ),
+  )
+
+  it('is looked at with its group’s own level taken out', () => {
+    expect(doubtfulReadings(plan, clean)).toEqual([])
+    // The last group lies 36 mm above the first: what fits there is odd here.
+    const first = clean.find(({ group, condition }) => group === 'g1' && condition === 'card')!
+    const strange = { ...first, value: first.value + 36 }
+    expect(
+      doubtfulReadings(
+        plan,
+        clean.map((one) => (one === first ? strange : one)),
+      ).map(({ reading: { id } }) => id),
+    ).toEqual([first.id])
+  })
+
+  it('is asked about from the first on against what is expected, and not against another’s slip', () => {
+    const known = withMethod(plan, (method) => ({ ...method, expected: { 'kitchen-roll': 61, card: 14 } }))
+    const slip = reading({ group: 'g2', value: 6.1, entered: '6.1' })
+    expect(checkReading(known, [], slip)[0]).toMatchObject({ code: 'slip-unit', unit: 'cm', suggested: 61 })
+    expect(checkReading(known, [slip], reading({ value: 60, entered: '60' }))).toEqual([])
+    // With a lowest and a highest only, what lies between them is not asked about.
+    expect(checkReading(plan, [], reading({ value: 610, entered: '610' }))[0]).toMatchObject({ code: 'slip-point', suggested: 61 })
+    expect(checkReading(plan, [slip], reading({ value: 60, entered: '60' }))).toEqual([])
   })
 })
 
@@ -79,10 +125,10 @@ describe('readings', () => {
   })
 
   it('are doubtful among their fellows until somebody confirms them', () => {
-    const fellows = [60, 62, 61, 64].map((value, place) => reading({ value, group: `g${place + 2}` }))
+    const fellows = [60, 62, 61, 64, 63, 60].map((value, place) => reading({ value, group: `g${place + 2}` }))
     expect(doubtfulReadings(plan, [...fellows, slip]).map((found) => found.reading.id)).toEqual([slip.id])
     expect(doubtfulReadings(plan, [...fellows, { ...slip, confirmed: true }])).toEqual([])
-    expect(checkReading(plan, fellows, { condition: 'kitchen-roll', moment: '', value: 6.2, unit: 'cm' })).toEqual([])
+    expect(checkReading(plan, fellows, reading({ id: 'new', value: 62.4, unit: 'mm', entered: '6.24 cm' }))).toEqual([])
   })
 })
 
@@ -93,6 +139,7 @@ describe('the grid', () => {
     const rows = [reading(), reading({ condition: 'tissue', status: 'set-aside', reason: 'leaked' }), reading({ group: 'g2' })]
     const [alder] = progressOf(plan, rows)
     expect([alder!.done, alder!.all]).toEqual([1, 12])
+    expect(nextTrial(plan, progressOf(plan, [])[1]!)).toMatchObject({ condition: 'tissue', repeat: 1 })
     // A place whose only reading was set aside is empty again.
     expect(nextTrial(plan, alder!)).toMatchObject({ condition: 'tissue', repeat: 1, setAside: [{ reason: 'leaked' }] })
   })

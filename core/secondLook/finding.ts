@@ -33,6 +33,9 @@ export type Fix =
   | { code: 'remove-condition'; condition: string }
   | { code: 'treat-as-kinds' }
   | { code: 'set-repeats'; repeats: number }
+  | { code: 'take-fresh' }
+  | { code: 'mix-trials' }
+  | { code: 'leave-gaps' }
   | { code: 'take-levels'; values: number[] }
   | { code: 'take-comparison'; factor: string; conditions: string[] }
   | { code: 'set-words'; words: string[] }
@@ -78,7 +81,10 @@ export type Finding = Base &
     | { code: 'how-not-said'; factor: string }
     | { code: 'one-reading-each' }
     | { code: 'too-few-repeats'; repeats: number; chance: number; needed: number }
-    | { code: 'hopeless'; closest: number; total: number; unit: UnitCode }
+    | { code: 'hopeless'; closest: number; total: number; unit: UnitCode; chance: number }
+    | { code: 'one-group-same-thing' }
+    | { code: 'blocks'; reason: string }
+    | { code: 'drift'; slope: number; explains: number; unit: UnitCode }
     | { code: 'no-groups' }
     | { code: 'kit-empty' }
     | { code: 'amount-unreadable'; material: string; problem: AmountErrorCode; position: number }

@@ -1,4 +1,4 @@
-import { evidenceOf } from '../evidence'
+import { evidenceOf, learnedWobble } from '../evidence'
 import { NO_SCHOOL, type School } from '../kit'
 import type { LessonRecord, Plan } from '../lesson'
 import { hasBegun } from '../record'
@@ -27,12 +27,12 @@ export function secondLook(plan: Plan, record: LessonRecord, school: School = NO
     ...findingsOfQuestion(withSaid(plan, record.remarks)),
     ...findingsOfConditions(plan, hasBegun(record.readings)),
     ...findingsOfFairness(plan),
-    ...findingsOfMeasuring(plan),
+    ...findingsOfMeasuring(plan, learnedWobble(plan, record.readings)),
     ...findingsOfKit(plan, school),
     ...findingsOfClock(plan, school, hasBegun(record.readings)),
     ...findingsOfPredictions(plan, record),
     ...findingsOfReadings(plan, record),
-    ...findingsOfEvidence(plan, evidence),
+    ...findingsOfEvidence(plan, record, evidence),
     ...findingsOfConclusion(plan, record, evidence),
   ]
   return findings.sort((a, b) => WEIGHT[a.severity] - WEIGHT[b.severity])

@@ -1,4 +1,4 @@
-import { chooseChange, takeComparison, withLevels } from '../fairness'
+import { chooseChange, settingOf, takeComparison, UNKNOWN, withLevels } from '../fairness'
 import { activeConditions, withGroups, withMethod, type Plan } from '../lesson'
 import { applyWay } from '../measuring'
 import { takeMend, takeWayOut } from '../waysOut'
@@ -62,7 +62,13 @@ export function mend(plan: Plan, fix: PlanFix, newId: () => string): Plan {
     case 'treat-as-kinds':
       return { ...plan, conditionsAs: 'kinds' }
     case 'set-repeats':
-      return { ...plan, repeats: fix.repeats }
+      return { ...plan, repeats: fix.repeats, gapsStay: false }
+    case 'take-fresh':
+      return { ...plan, things: 'fresh' }
+    case 'mix-trials':
+      return { ...plan, arrangement: { ...plan.arrangement, order: 'mixed' } }
+    case 'leave-gaps':
+      return { ...plan, gapsStay: true }
     case 'take-levels':
       return withLevels(plan, fix.values, newId)
     case 'take-comparison':
@@ -72,7 +78,7 @@ export function mend(plan: Plan, fix: PlanFix, newId: () => string): Plan {
     case 'set-times':
       return { ...plan, watch: { ...plan.watch, times: fix.times } }
     case 'take-way':
-      return applyWay(plan, fix.way)
+      return applyWay(plan, fix.way, newId)
     case 'set-groups':
       return withGroups(plan, fix.groups, newId)
     case 'take-mend':
@@ -91,13 +97,26 @@ export function mend(plan: Plan, fix: PlanFix, newId: () => string): Plan {
   }
 }
 
-/** Gives the odd conditions what the others have: an exception that most share becomes the rule. */
+/**
+ * Gives the odd conditions what most of the others have; a value that nobody wrote is never invented. Where the others share one exception, it
+ * becomes the rule.
+ */
 function sameForAll(plan: Plan, factor: Plan['factors'][number], odd: string[]): Plan['factors'][number] {
-  const others = activeConditions(plan).filter((condition) => !odd.includes(condition.id))
-  const usual = others.map((condition) => factor.exceptions[condition.id]).find((value) => value !== undefined)
-  const exceptions = Object.fromEntries(Object.entries(factor.exceptions).filter(([condition]) => !odd.includes(condition)))
-  if (usual === undefined) return { ...factor, exceptions }
-  const everyOtherHasIt = others.every((condition) => factor.exceptions[condition.id] === usual)
+  const active = activeConditions(plan).map(({ id }) => id)
+  const others = active.filter((id) => !odd.includes(id))
+  const values = (others.length > 0 ? others : active).map((id) => settingOf(factor, id)).filter((value) => value !== UNKNOWN)
+  const usual = mostOften(values) ?? factor.how.trim()
+  const exceptions = Object.fromEntries(Object.entries(factor.exceptions).filter(([id]) => !odd.includes(id)))
+  if (usual === factor.how.trim()) return { ...factor, exceptions }
+  const everyOtherHasIt = others.every((id) => settingOf(factor, id) === usual)
   if (everyOtherHasIt) return { ...factor, how: usual, exceptions: {} }
-  return { ...factor, exceptions: { ...exceptions, ...Object.fromEntries(odd.map((condition) => [condition, usual])) } }
+  return { ...factor, exceptions: { ...exceptions, ...Object.fromEntries(odd.map((id) => [id, usual])) } }
+}
+
+/** The value that comes most often, the first of several that do. */
+function mostOften(values: string[]): string | undefined {
+  const counts = new Map<string, number>()
+  for (const value of values) counts.set(value, (counts.get(value) ?? 0) + 1)
+  const most = Math.max(0, ...counts.values())
+  return [...counts].find(([, count]) => count === most)?.[0]
 }

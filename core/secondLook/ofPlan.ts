@@ -1,3 +1,4 @@
+import { arrangementOf, orderKindOf } from '../clock'
 import { checkPlan, FEWEST_LEVELS, GOOD_LEVELS, hiddenComparisons, levelsOf, type FairCheck } from '../fairness'
 import {
   activeConditions,
@@ -11,7 +12,7 @@ import {
   type Factor,
   type Plan,
 } from '../lesson'
-import { expectedUnit, outlookOf, waysToSee } from '../measuring'
+import { expectedUnit, outlookOf, waysToSee, WANTED_CHANCE, type LearnedWobble } from '../measuring'
 import { readQuantity } from '../quantity'
 import { doubtfulRemarks } from '../wonder'
 import { go, type Finding, type Fix } from './finding'
@@ -222,8 +223,9 @@ function muddled(plan: Plan, check: FairCheck): Finding {
 }
 
 /** Will the class see a difference, and are there groups to see it. */
-export function findingsOfMeasuring(plan: Plan): Finding[] {
+export function findingsOfMeasuring(plan: Plan, learned?: LearnedWobble): Finding[] {
   const findings: Finding[] = []
+  const active = activeConditions(plan)
   const at = { stop: 'plan', severity: 'attention' } as const
   if (plan.groups.length === 0) {
     findings.push({
@@ -255,25 +257,40 @@ export function findingsOfMeasuring(plan: Plan): Finding[] {
       fixes: [{ code: 'set-words', words: FIRST_WORDS }, go('plan', 'words')],
     })
   }
-  const outlook = outlookOf(plan)
-  if (plan.kind !== 'describe' && plan.kind !== 'over-time' && plan.repeats < FEWEST_REPEATS) {
+  if (plan.arrangement.order === 'blocks' && orderKindOf(plan) === 'blocks') {
+    const reason = plan.arrangement.orderReason.trim()
+    const fixes: Fix[] = [{ code: 'mix-trials' }, go('clock', 'trial-order')]
+    findings.push({ ...at, severity: 'note', code: 'blocks', key: 'blocks', reason, fixes })
+  }
+  const several = plan.kind !== 'describe' && plan.kind !== 'over-time'
+  const oneBlock = plan.groups.length === 1 || arrangementOf(plan) === 'together'
+  if (several && plan.repeats < FEWEST_REPEATS) {
     findings.push({
       ...at,
       code: 'one-reading-each',
       key: 'one-reading-each',
       fixes: [{ code: 'set-repeats', repeats: USUAL_REPEATS }],
     })
-  } else if (outlook && method && (outlook.needed === undefined || outlook.needed > plan.repeats)) {
-    const ways = waysToSee(plan)
-      .slice(0, 2)
-      .map((way): Fix => ({ code: 'take-way', way }))
-    const fixes = ways.length > 0 ? ways : [go('plan', 'expected')]
-    const { closest, total, chance, needed } = outlook
-    if (needed === undefined)
-      findings.push({ ...at, code: 'hopeless', key: 'hopeless', closest, total, unit: expectedUnit(method), fixes })
-    else findings.push({ ...at, code: 'too-few-repeats', key: 'too-few-repeats', repeats: plan.repeats, chance, needed, fixes })
-  }
+  } else if (several && oneBlock && plan.things === 'same' && active.length > 1 && KIND_SHAPES[plan.kind].compares) {
+    findings.push({ ...at, code: 'one-group-same-thing', key: 'one-group-same-thing', fixes: [{ code: 'take-fresh' }] })
+  } else findings.push(...findingsOfChance(plan, learned))
   return findings
+}
+
+/** Will it come out clear: what it takes, and the ways that would do it. */
+function findingsOfChance(plan: Plan, learned: LearnedWobble | undefined): Finding[] {
+  const outlook = outlookOf(plan, learned)
+  const method = measuredCard(plan)?.method
+  if (!outlook || !method || outlook.clear >= WANTED_CHANCE) return []
+  const ways = waysToSee(plan, learned)
+    .slice(0, 2)
+    .map((way): Fix => ({ code: 'take-way', way }))
+  const fixes = ways.length > 0 ? ways : [go('plan', 'expected')]
+  const { closest, total, clear: chance, needed } = outlook
+  const at = { stop: 'plan', severity: 'attention', fixes } as const
+  return needed === undefined
+    ? [{ ...at, code: 'hopeless', key: 'hopeless', closest, total, unit: expectedUnit(method), chance }]
+    : [{ ...at, code: 'too-few-repeats', key: 'too-few-repeats', repeats: plan.repeats, chance, needed }]
 }
 
 function sameLabels(plan: Plan): string[][] {

@@ -1,17 +1,8 @@
 import { classConclusion, doubtsOfConclusion, type ClaimDoubt } from '../agree'
-import { surerBy, type Evidence } from '../evidence'
-import {
-  activeConditions,
-  measuredCard,
-  momentOf,
-  mostRepeats,
-  predictionsFor,
-  type LessonRecord,
-  type Plan,
-  type Reading,
-} from '../lesson'
+import { driftOf, surerBy, type Evidence } from '../evidence'
+import { activeConditions, measuredCard, predictionsFor, type LessonRecord, type Plan, type Reading } from '../lesson'
 import { handsOf, predictionsByGroup } from '../predictions'
-import { currentReadings, doubtfulReadings, gapsOf, isCounted, progressOf, type Doubt } from '../record'
+import { currentReadings, doubtfulReadings, gapsOf, hasPlace, isCounted, isSlip, progressOf, type Doubt } from '../record'
 import { unitOf } from '../quantity'
 import { cellTarget, go, type Finding, type Fix } from './finding'
 
@@ -70,14 +61,17 @@ export function findingsOfReadings(plan: Plan, record: LessonRecord): Finding[] 
 /** What can be answered to a doubt about a reading: mend the slip, where one was seen, or say that it is right. */
 export function answersTo(doubt: Doubt, reading: Pick<Reading, 'id' | 'unit'>): Fix[] {
   const keep: Fix = { code: 'keep-reading', reading: reading.id }
-  if (doubt.code !== 'slip-unit' && doubt.code !== 'slip-point') return [keep]
+  if (!isSlip(doubt) || !('suggested' in doubt)) return [keep]
   return [{ code: 'correct-reading', reading: reading.id, value: doubt.suggested, unit: reading.unit }, keep]
 }
 
 /** How sure the results are. */
-export function findingsOfEvidence(plan: Plan, evidence: Evidence | undefined): Finding[] {
-  if (!evidence || !(evidence.grade === 'leaning' || evidence.grade === 'cannot-tell')) return []
+export function findingsOfEvidence(plan: Plan, record: LessonRecord, evidence: Evidence | undefined): Finding[] {
+  if (!evidence) return []
+  const drifting = findingsOfDrift(plan, record)
+  if (evidence.grade !== 'leaning' && evidence.grade !== 'cannot-tell') return drifting
   return [
+    ...drifting,
     {
       code: 'not-sure',
       key: 'not-sure',
@@ -85,10 +79,21 @@ export function findingsOfEvidence(plan: Plan, evidence: Evidence | undefined): 
       severity: 'note',
       grade: evidence.grade,
       p: evidence.model?.p ?? evidence.friedman?.p,
-      oneReadingEach: evidence.oneReadingEach,
+      oneReadingEach: evidence.limits.includes('one-reading-each'),
       fixes: surerFixes(plan, evidence),
     },
   ]
+}
+
+/** What creeps from trial to trial, and how much of the gap it could be. */
+function findingsOfDrift(plan: Plan, record: LessonRecord): Finding[] {
+  const drift = driftOf(plan, record)
+  const unit = measuredCard(plan)?.method.unit
+  if (!drift || !unit) return []
+  const { slope, explains } = drift
+  const mix: Fix[] = plan.arrangement.order === 'blocks' ? [{ code: 'mix-trials' }] : []
+  const fixes = [...mix, go('results', 'surer')]
+  return [{ code: 'drift', key: 'drift', stop: 'results', severity: 'attention', slope, explains, unit, fixes }]
 }
 
 /** As many repeats as would settle it, where some would; else what else would help. */
@@ -96,6 +101,7 @@ function surerFixes(plan: Plan, evidence: Evidence): Fix[] {
   const [first] = surerBy(plan, evidence)
   const explained = go('results', 'surer')
   if (first?.code === 'more-repeats') return [{ code: 'set-repeats', repeats: first.repeats }, explained]
+  if (first?.code === 'fresh-things') return [{ code: 'take-fresh' }, explained]
   if (first?.code === 'second-reading' && plan.repeats === 1) return [{ code: 'set-repeats', repeats: 2 }, explained]
   return [explained]
 }
@@ -122,13 +128,9 @@ export function findingsOfConclusion(plan: Plan, record: LessonRecord, evidence:
 
 function findingsOfStrays(plan: Plan, record: LessonRecord): Finding[] {
   const unit = measuredCard(plan)?.method.unit
-  const groups = new Set(plan.groups.map((group) => group.id))
-  const conditions = new Set(activeConditions(plan).map((condition) => condition.id))
+  const isThere = hasPlace(plan)
   const counted = currentReadings(record.readings).filter((reading) => isCounted(reading) && reading.status === 'kept')
-  const homeless = counted.filter(
-    (one) =>
-      !groups.has(one.group) || !conditions.has(one.condition) || one.repeat > mostRepeats(plan) || !momentOf(plan, one.moment),
-  )
+  const homeless = counted.filter((reading) => !isThere(reading))
   const findings: Finding[] = []
   const foreign = unit ? counted.filter((one) => unitOf(one.unit).dimension !== unitOf(unit).dimension) : []
   if (unit && foreign.length > 0) {
@@ -163,6 +165,7 @@ function findingsOfGaps(plan: Plan, progress: ReturnType<typeof progressOf>): Fi
   if (!first) return []
   const behind = new Set(gaps.map(({ group }) => group))
   const groups = progress.map(({ group }) => group).filter((group) => behind.has(group))
-  const fixes = [go('test', cellTarget(first))]
+  if (plan.gapsStay) return []
+  const fixes: Fix[] = [go('test', cellTarget(first)), { code: 'leave-gaps' }]
   return [{ code: 'gaps', key: 'gaps', stop: 'test', severity: 'note', count: gaps.length, groups, fixes }]
 }

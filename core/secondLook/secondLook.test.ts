@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { conclusion, counter, emptyRecord, recordOf, reading, soakUpPlan } from '../../test/soakUp'
 import { demoLessons } from '../../library/demo'
+import { trialOrderOf } from '../clock'
 import {
   emptyPlan,
   FIRST_WATCH,
@@ -42,9 +43,20 @@ function muddle(): Plan {
 const withMaterial = (change: Partial<Plan['materials'][number]>) =>
   soakUpPlan({ materials: [{ ...newMaterial('thing', 'thing'), ...change }] })
 
+/** Every group's results rise by 3 mm from trial to trial, whatever the paper. */
+function creeping(): LessonRecord {
+  const plan = soakUpPlan()
+  const readings = plan.groups.flatMap(({ id: group }) =>
+    trialOrderOf(plan)
+      .get(group)!
+      .map(({ condition, repeat }, trial) => reading({ group, condition, repeat, value: 20 + 3 * trial + (trial % 2) })),
+  )
+  return { ...emptyRecord, readings }
+}
+
 describe('secondLook', () => {
   it('finds in the demo class what was put there', () => {
-    expect(codes(finished.plan, finished.record)).toEqual(['doubtful', 'short', 'gaps', 'conclusion-missing'])
+    expect(codes(finished.plan, finished.record)).toEqual(['doubtful', 'short', 'gaps', 'not-sure', 'conclusion-missing'])
     expect(codes(halfPlanned.plan)).toEqual([
       'factor-differs',
       'how-not-said',
@@ -111,7 +123,7 @@ describe('secondLook', () => {
     ['one-reading-each', halfPlanned.plan],
     [
       'too-few-repeats',
-      soakUpPlan({ measures: soakUpPlan().measures.map((one) => ({ ...one, method: { ...one.method, trialWobble: 22 } })) }),
+      soakUpPlan({ measures: soakUpPlan().measures.map((one) => ({ ...one, method: { ...one.method, trialWobble: 44 } })) }),
     ],
     ['no-groups', soakUpPlan({ groups: [] })],
     ['kit-empty', soakUpPlan({ materials: [] })],
@@ -146,6 +158,14 @@ describe('secondLook', () => {
     ['two-in-one-place', soakUpPlan(), { ...emptyRecord, readings: [reading(), reading()] }],
     ['homeless', soakUpPlan(), { ...emptyRecord, readings: [reading({ repeat: 5 })] }],
     ['wrong-kind-of-unit', soakUpPlan(), { ...emptyRecord, readings: [reading({ unit: 'g' })] }],
+    [
+      'hopeless',
+      soakUpPlan({ measures: soakUpPlan().measures.map((one) => ({ ...one, method: { ...one.method, trialWobble: 200 } })) }),
+    ],
+    ['one-group-same-thing', soakUpPlan({ things: 'same', groups: soakUpPlan().groups.slice(0, 1) })],
+    ['blocks', soakUpPlan({ arrangement: { ...soakUpPlan().arrangement, order: 'blocks' } })],
+    ['gaps', soakUpPlan({ gapsStay: false }), { ...emptyRecord, readings: [reading()] }],
+    ['drift', soakUpPlan(), creeping()],
     ['conclusion-doubt', finished.plan, { ...finished.record, conclusions: [conclusion({ text: 'It makes no difference.' })] }],
   ]
 

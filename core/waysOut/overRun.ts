@@ -121,7 +121,7 @@ function repeats(plan: Plan): Change[] {
     .map((left) => ({
       code: 'fewer-repeats',
       repeats: left,
-      chance: left < needed ? outlookOf({ ...plan, repeats: left })?.chance : undefined,
+      chance: left < needed ? outlookOf({ ...plan, repeats: left })?.clear : undefined,
     }))
 }
 

@@ -120,7 +120,7 @@ function substitutes(plan: Plan, material: Material, need: Need): Open<'substitu
       const after = withSubstitute(plan, material.id, substitute.id)
       const there = substitute.stock.trim() === '' ? undefined : readAmount(substitute.stock)
       const wanted = needsOf({ ...after, materials: after.materials.filter(({ id }) => id === material.id) })[0]!
-      const chances = { before: outlookOf(plan)?.chance, after: outlookOf(after)?.chance }
+      const chances = { before: outlookOf(plan)?.clear, after: outlookOf(after)?.clear }
       const changed = JSON.stringify(measuredCard(plan)) !== JSON.stringify(measuredCard(after))
       return {
         code: 'substitute',

@@ -73,7 +73,7 @@ describe('mendsOf', () => {
   })
 
   it('say so when fewer repeats are fewer than the class needs, and rank that below a longer lesson', () => {
-    const blurred = withMethod(long, (method) => ({ ...method, trialWobble: 22 }))
+    const blurred = withMethod(long, (method) => ({ ...method, trialWobble: 60 }))
     const codes = mendsOf(blurred)
       .filter(({ fits }) => fits)
       .map(({ code }) => code)

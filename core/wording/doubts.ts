@@ -11,6 +11,12 @@ export function doubtWords(plan: Plan, value: number, unit: UnitCode, doubt: Dou
       return `${written} is far from the others, near ${writeReading(plan, doubt.middle, unit)}. Was it read in ${unitOf(doubt.unit).symbol}? That would be ${writeReading(plan, doubt.suggested, unit)}.`
     case 'slip-point':
       return `${written} is far from the others, near ${writeReading(plan, doubt.middle, unit)}. Should it say ${writeReading(plan, doubt.suggested, unit)}?`
+    case 'slip-digits':
+      return `${written} is far from the others, near ${writeReading(plan, doubt.middle, unit)}. Are two digits the wrong way round: ${writeReading(plan, doubt.suggested, unit)}?`
+    case 'slip-swapped':
+      return `${written} is far from the others, near ${writeReading(plan, doubt.middle, unit)}. Was it changed over with ${doubt.place || 'the other place'}?`
+    case 'slip-empty':
+      return `${written} is far from the others, near ${writeReading(plan, doubt.middle, unit)}. Is the empty container still in it? Without it that is ${writeReading(plan, doubt.suggested, unit)}.`
     case 'odd':
       return `${written} is well ${doubt.side} the others, near ${writeReading(plan, doubt.middle, unit)}. Did something happen in that trial?`
     case 'too-fine':

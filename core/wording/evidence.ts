@@ -2,7 +2,7 @@ import type { NextTest } from '../agree'
 import type { Evidence, Gap, Grade } from '../evidence'
 import { changedFactor, measuredCard, type Plan } from '../lesson'
 import { writeNumber } from '../quantity'
-import { counted, nameOfCondition, nameOfGroup, list, writeAverage } from './names'
+import { counted, list, nameOfCondition, nameOfGroup, writeAverage, writeReading } from './names'
 
 export const GRADE_NAMES: Record<Grade, string> = {
   clear: 'Clear',
@@ -10,6 +10,14 @@ export const GRADE_NAMES: Record<Grade, string> = {
   'cannot-tell': "Can't tell yet",
   same: 'The same, as far as we can show',
   'nothing-yet': 'Nothing to compare yet',
+  'one-condition': 'One thing, nothing to compare',
+  'not-fair': 'Not a fair comparison',
+}
+
+/** The grade as it is shown, said to be the state of things while places are empty. `'Leaning, so far'` */
+export function gradeName({ grade, limits }: Pick<Evidence, 'grade' | 'limits'>): string {
+  const judged = grade === 'leaning' || grade === 'cannot-tell'
+  return judged && limits.includes('unfinished') ? `${GRADE_NAMES[grade]}, so far` : GRADE_NAMES[grade]
 }
 
 /** What the grade means for this class's numbers, in one sentence. */
@@ -19,20 +27,71 @@ export function gradeSentence(plan: Plan, evidence: Evidence): string {
     case 'clear':
       return plan.kind === 'order'
         ? 'The order stands out: luck alone would hardly make one like it.'
-        : `${what} made a difference that stands out from the wobble.`
+        : `${what} made a difference that stands out from ${yardstick(evidence)}.`
     case 'leaning':
-      return evidence.oneReadingEach
-        ? 'There is a gap, but with one reading each nobody can say how much of it is wobble.'
-        : 'There is a gap, but wobble alone could still make one like it.'
+      return leaningSentence(evidence)
     case 'cannot-tell':
-      return 'The gap is no bigger than wobble alone would make.'
+      return cannotTellSentence(evidence)
     case 'same':
       return `${what} made no difference that our instrument can show.`
+    case 'one-condition':
+      return oneConditionSentence(plan, evidence)
+    case 'not-fair':
+      return `No two of them differ in ${changedFactor(plan)?.name ?? 'what we change'} alone, so the numbers cannot answer the question.`
     case 'nothing-yet':
       return plan.kind === 'before-after'
         ? 'Readings before and after are needed before they can be compared.'
         : 'Readings of two conditions are needed before they can be compared.'
   }
+}
+
+/** What a gap is held against: the wobble where somebody has seen one, else how the groups differ. */
+function yardstick({ wobble }: Evidence): string {
+  return wobble === undefined ? 'how the groups differ anyway' : 'the wobble'
+}
+
+function leaningSentence({ limits, wobble, friedman }: Evidence): string {
+  if (limits.includes('one-reading-each')) return 'There is a gap, but with one reading each nobody can say how much of it is luck.'
+  if (limits.includes('same-thing'))
+    return 'These things differ in our readings. Whether others of their kind would, the same one read again cannot say.'
+  if (limits.includes('no-freedom'))
+    return 'There is a gap, but the groups did too few of the same things to tell it from how groups differ.'
+  if (limits.includes('unfinished'))
+    return 'So far there is a gap, and places are still empty: wait for them before you call it clear.'
+  if (friedman) return 'An order shows, but luck alone could still make one like it.'
+  return wobble === undefined
+    ? 'There is a gap, but the groups differ enough to make one like it by luck.'
+    : 'There is a gap, but wobble alone could still make one like it.'
+}
+
+function cannotTellSentence({ limits, wobble, friedman, tied, order }: Evidence): string {
+  const soFar = limits.includes('unfinished') ? 'So far ' : ''
+  const begun = (text: string) => (soFar === '' ? sentenceCase(text) : soFar + text)
+  if (tied.length > 1 && tied.length === order.length) return begun('they came out level.')
+  if (limits.includes('one-reading-each'))
+    return begun('the gap is small, and with one reading each nobody can say what luck makes.')
+  if (friedman) return begun('the orders agree no better than luck would make them.')
+  if (limits.includes('no-freedom')) return begun('the groups did too few of the same things to compare them.')
+  return wobble === undefined
+    ? begun('the gap is no bigger than the groups differ by anyway.')
+    : begun('the gap is no bigger than wobble alone would make.')
+}
+
+/** "We looked at kitchen roll only: 61.2 mm on average, from 55 to 66 mm in 21 readings." */
+function oneConditionSentence(plan: Plan, { summaries }: Evidence): string {
+  const [only] = summaries
+  const unit = measuredCard(plan)?.method.unit ?? 'count'
+  if (!only) return 'There are no readings yet.'
+  const range =
+    only.count > 1
+      ? `, from ${writeReading(plan, only.lowest, unit)} to ${writeReading(plan, only.highest, unit)} in ${only.count} readings`
+      : ', in one reading'
+  return `We looked at ${nameOfCondition(plan, only.condition)} only: ${writeAverage(plan, only.evened, unit)} on average${range}.`
+}
+
+/** Why even a wide gap is hardly told apart; empty where there are groups enough. */
+export function fewGroupsSentence({ limits }: Evidence): string {
+  return limits.includes('few-groups') ? 'With so few groups only a very wide gap can stand out.' : ''
 }
 
 /** What may have made a difference, as the subject of a sentence. `'Changing the kind of paper'`, `'Melting'` */
@@ -50,35 +109,84 @@ function whatMadeIt(plan: Plan): string {
   }
 }
 
-/** "Kitchen roll is 13.2 mm above tissue: 2.5 times the wobble." */
+/** "Kitchen roll is 13.2 mm above tissue: 2.5 times the wobble." What no digit shows is level. */
 export function gapSentence(plan: Plan, gap: Gap): string {
   const unit = measuredCard(plan)?.method.unit ?? 'count'
   const wobbles = gap.wobbles === undefined ? '' : `: ${writeNumber(gap.wobbles, 1)} times the wobble`
-  const more = sentenceCase(nameOfCondition(plan, gap.more))
-  if (gap.more === 'before' || gap.more === 'after') {
-    const times = gap.wobbles === undefined ? '' : `: ${writeNumber(gap.wobbles, 1)} times the wobble`
-    return `${more} was ${writeAverage(plan, gap.difference, unit)} more than ${gap.less}${times}.`
-  }
-  if (unit === 'place')
-    return `${more} came in ${writeNumber(Math.abs(gap.difference), 1)} places before ${nameOfCondition(plan, gap.less)}, on average.`
-  if (unit === 'words')
-    return `${more} is ${writeNumber(gap.difference, 1)} words further along than ${nameOfCondition(plan, gap.less)}, on average.`
-  const difference = writeAverage(plan, gap.difference, unit)
-  return `${more} is ${difference} above ${nameOfCondition(plan, gap.less)}${wobbles}.`
+  const [more, less] = [sentenceCase(nameOfCondition(plan, gap.more)), nameOfCondition(plan, gap.less)]
+  const half = gap.more === 'before' || gap.more === 'after'
+  const ordinal = unit === 'place' || unit === 'words'
+  const difference = ordinal ? writeNumber(Math.abs(gap.difference), 1) : writeAverage(plan, gap.difference, unit)
+  if (!/[1-9]/.test(difference)) return half ? 'Before and after came out level.' : `${more} and ${less} came out level.`
+  if (half) return `${more} was ${difference} more than ${less}${wobbles}.`
+  if (unit === 'place') return `${more} came in ${difference} places before ${less}, on average.`
+  if (unit === 'words') return `${more} is ${difference} words further along than ${less}, on average.`
+  return `${more} is ${difference} above ${less}${wobbles}.`
 }
 
-/** "6 of 7 groups found kitchen roll highest; Elm did not." */
+/** "6 of 7 groups put kitchen roll first; Elm did not." Empty where there are no groups that could agree. */
 export function agreementSentence(plan: Plan, evidence: Evidence): string {
   const first = evidence.order[0]
-  const agreement = evidence.agreement
-  if (!first || !agreement || agreement.asked.length === 0) return 'No group has readings to compare yet.'
-  const not = agreement.asked.filter((group) => !agreement.agreeing.includes(group)).map((group) => nameOfGroup(plan, group))
-  if (first === 'before' || first === 'after') {
-    const other = first === 'before' ? 'after' : 'before'
-    return `${agreement.agreeing.length} of ${counted(agreement.asked.length, 'group')} had at least as much ${first} as ${other}.`
+  const { agreement, tied } = evidence
+  if (tied.length > 1) return `${sentenceCase(list(tied.map((id) => nameOfCondition(plan, id))))} came out level.`
+  if (!first || !agreement || agreement.asked.length === 0) return ''
+  const named = (ids: string[]) => list(ids.map((group) => nameOfGroup(plan, group)))
+  const others = agreement.asked.filter((group) => !agreement.agreeing.includes(group) && !agreement.level.includes(group))
+  const share = `${agreement.agreeing.length} of ${counted(agreement.asked.length, 'group')}`
+  const level = agreement.level.length === 0 ? '' : `; ${levelWords(agreement.level)}`
+  const not = others.length > 0 && others.length < 4 ? `; ${named(others)} did not` : ''
+  if (first === 'before' || first === 'after')
+    return `${share} had more ${first} than ${first === 'before' ? 'after' : 'before'}${level}${not}.`
+  return `${share} put ${nameOfCondition(plan, first)} first${level}${not}.`
+
+  function levelWords(ids: string[]): string {
+    return ids.length < 4 ? `${named(ids)} had it level` : `${ids.length} had it level`
   }
-  const tail = not.length > 0 && not.length < 4 ? `; ${list(not)} did not` : ''
-  return `${agreement.agreeing.length} of ${counted(agreement.asked.length, 'group')} put ${nameOfCondition(plan, first)} first${tail}.`
+}
+
+/** Each thing's own change, against none at all. `'Each changed by itself: ice by −5.2 g (clear).'` */
+export function fromNothingSentence(plan: Plan, { fromNothing }: Evidence): string {
+  if (fromNothing.length === 0) return ''
+  const unit = measuredCard(plan)?.method.unit ?? 'count'
+  const each = fromNothing.map(({ condition, mean, grade }) => {
+    return `${nameOfCondition(plan, condition)} by ${writeAverage(plan, mean, unit)} (${grade === 'same' ? 'no change we can show' : GRADE_NAMES[grade].toLowerCase()})`
+  })
+  return `Against no change at all: ${list(each)}.`
+}
+
+/** What cannot be compared and why, and the condition that would mend it. */
+export function unfairSentences(plan: Plan, { notFair }: Evidence): string[] {
+  if (!notFair) return []
+  const factorName = (id: string) => plan.factors.find((factor) => factor.id === id)?.name ?? 'a factor'
+  const apart = notFair.compared.length > 0 ? notFair.apart : notFair.apart.slice(1)
+  return apart.map(({ condition, differing, unknown, mend }) => {
+    const name = nameOfCondition(plan, condition)
+    const why = [
+      ...differing.map((id) => `${factorName(id)} was different`),
+      ...unknown.filter((id) => !differing.includes(id)).map((id) => `nobody knows ${factorName(id)}`),
+    ]
+    const known = mend.filter(({ value }) => value !== '' && value !== '?')
+    const add =
+      known.length > 0 ? ` Add ${name} with ${list(known.map(({ factor, value }) => `${factorName(factor)}: ${value}`))}.` : ''
+    return `${sentenceCase(name)} is not a fair comparison${why.length > 0 ? `: ${list(why)}` : ''}.${add}`
+  })
+}
+
+/** Why a lesson that was graded before has another grade now; empty where it has not. */
+export function judgedAnewSentence(before: Grade | undefined): string {
+  if (before === undefined) return ''
+  return `Judged anew since version 7: until then each reading counted by itself, which said “${GRADE_NAMES[before].toLowerCase()}”. Now each group’s average counts once, fair pairs only, and nothing is clear while places are empty.`
+}
+
+/** All that goes with the grade in words, for screen, board and paper alike. */
+export function sureSentences(plan: Plan, evidence: Evidence): string[] {
+  return [
+    gradeSentence(plan, evidence),
+    fewGroupsSentence(evidence),
+    fromNothingSentence(plan, evidence),
+    evidence.spread ? agreementSentence(plan, evidence) : '',
+    ...unfairSentences(plan, evidence),
+  ].filter((sentence) => sentence !== '')
 }
 
 /** What could be tested next, as a question. `'How does the width of the strip change how high water climbs?'` */

@@ -148,20 +148,38 @@ export function findingWords(finding: Finding, plan: Plan): FindingWords {
     case 'one-reading-each':
       return {
         title: 'One reading each',
-        text: 'With a single reading nobody can tell a difference from wobble.',
-        why: 'Repeats show how far readings of the same thing lie apart. Without them the result can never be clear.',
+        text: 'With a single reading nobody sees how far readings of the same thing lie apart.',
+        why: 'Repeats show the wobble. One group with one reading of each can never be clear.',
       }
     case 'too-few-repeats':
       return {
         title: `${counted(finding.repeats, 'repeat')} may not show it`,
-        text: `The chance that the best one comes out best is ${chanceWords(finding.chance)} for one group. ${finding.needed} repeats reach nine in ten.`,
-        why: 'Worked out from the results you expect, the wobble of the measuring and the wobble from trial to trial.',
+        text: `As planned it comes out clear in ${chanceWords(finding.chance)} classes. ${counted(finding.needed, 'repeat')} ${finding.needed === 1 ? 'reaches' : 'reach'} nine in ten.`,
+        why: 'Worked out from the results you expect, the wobble of the measuring and from trial to trial, and how many groups there are.',
       }
     case 'hopeless':
       return {
         title: 'The difference drowns in wobble',
-        text: `You expect neighbours ${withUnit(writeShort(finding.closest), finding.unit)} apart; one reading wobbles by ${withUnit(writeShort(finding.total), finding.unit)}. Twelve repeats are not enough.`,
-        why: 'Try bigger steps between the conditions, or a way of measuring that wobbles less.',
+        text: `You expect neighbours ${withUnit(writeShort(finding.closest), finding.unit)} apart; one reading wobbles by ${withUnit(writeShort(finding.total), finding.unit)}. As planned it comes out clear in ${chanceWords(finding.chance)} classes, and no more repeats make that nine in ten.`,
+        why: 'Try bigger steps between the conditions, more groups, or a way of measuring that wobbles less.',
+      }
+    case 'one-group-same-thing':
+      return {
+        title: 'One thing of each, read again and again',
+        text: 'With one group and the same thing each time, the result is leaning at most.',
+        why: 'Reading one strip five times says how well that strip is measured, not whether its kind differs from another.',
+      }
+    case 'blocks':
+      return {
+        title: 'All of one condition before the next',
+        text: `${finding.reason === '' ? 'Why that is needed is not said. ' : ''}Whatever changes with time (warming, tiring, wear) cannot be told from what you change.`,
+        why: 'Each group starts with another condition, which evens out some of it. Mixed trials even out more.',
+      }
+    case 'drift':
+      return {
+        title: 'Results creep from trial to trial',
+        text: `From each trial to the next they go ${finding.slope > 0 ? 'up' : 'down'} by ${withUnit(writeShort(Number(Math.abs(finding.slope).toPrecision(2))), finding.unit)}, whatever the condition. That alone would make ${withUnit(writeShort(Number(Math.abs(finding.explains).toPrecision(2))), finding.unit)} of gap between first and last.`,
+        why: 'Something warms, cools, tires or wears, or hands learn. Every group in its own order keeps that from looking like a difference.',
       }
     case 'no-groups':
       return { title: 'No groups yet', text: 'Split the class into groups.', why: 'Kit, clock and board are worked out per group.' }
@@ -290,22 +308,24 @@ export function findingWords(finding: Finding, plan: Plan): FindingWords {
     case 'homeless':
       return {
         title: `${counted(finding.count, 'reading')} not in the table`,
-        text: 'They belong to a condition, group or repeat that the plan no longer has.',
-        why: 'Nothing is lost: bring the condition back and they return.',
+        text: 'They belong to a condition, group, time or repeat that the plan no longer has.',
+        why: 'Nothing is lost: bring it back into the plan and they return.',
       }
     case 'gaps':
       return {
         title: `${counted(finding.count, 'gap')} in the table`,
         text: `${someOf(finding.groups.map((id) => nameOfGroup(plan, id)))} ${finding.groups.length === 1 ? 'has' : 'have'} places left to fill.`,
-        why: 'The results can do without, but every gap makes them a little less sure.',
+        why: 'While places are empty nothing is called clear: a class that stops when it likes what it sees fools itself. If testing is over, say that they stay empty.',
       }
     case 'not-sure':
       return {
         title: GRADE_NAMES[finding.grade],
         text: finding.oneReadingEach
           ? 'One reading each can never be clear.'
-          : `Wobble alone would make a gap like this in ${chanceWords(finding.p ?? 1)} classes.`,
-        why: 'More repeats make the averages steadier. “Clear” is kept for 5 in 100 or fewer.',
+          : finding.p === undefined
+            ? 'There is too little to judge luck by.'
+            : `Luck alone would make a gap like this in ${chanceWords(finding.p)} classes.`,
+        why: 'More of the same makes averages steadier. “Clear” is kept for 5 in 100 or fewer.',
       }
     case 'conclusion-missing':
       return {

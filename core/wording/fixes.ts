@@ -30,6 +30,12 @@ export function fixWords(fix: Fix, plan: Plan): string {
       return 'They are kinds'
     case 'set-repeats':
       return `Do ${counted(fix.repeats, 'repeat')}`
+    case 'take-fresh':
+      return 'A fresh one each time'
+    case 'mix-trials':
+      return 'Mix the trials'
+    case 'leave-gaps':
+      return 'They stay empty'
     case 'take-levels':
       return `Take ${list(fix.values.map((value) => writeShort(value)))} ${unitOf(plan.conditionUnit).symbol}`
     case 'take-comparison':

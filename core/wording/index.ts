@@ -19,7 +19,22 @@ export {
 export { DEVICE_WORDS } from './devices'
 export { doubtWords, REASONS } from './doubts'
 export { readErrorWords } from './errors'
-export { agreementSentence, gapSentence, GRADE_NAMES, gradeSentence, nextQuestion, sentenceCase } from './evidence'
+export {
+  agreementSentence,
+  fewGroupsSentence,
+  fromNothingSentence,
+  gapSentence,
+  GRADE_NAMES,
+  gradeName,
+  gradeSentence,
+  judgedAnewSentence,
+  nextQuestion,
+  sentenceCase,
+  sureSentences,
+  unfairSentences,
+} from './evidence'
+export { bestWords, clearWords, adviserFigure, THINGS_WORDS, thingsMeaning, wobbleSourceWords } from './things'
+export { ORDER_WORDS, orderLine, trialNumbers } from './order'
 export { FIRST_WORDS_OF_SENTENCE, sentenceStarters } from './starters'
 export { fairWords } from './fairness'
 export type { FairWords } from './fairness'
@@ -99,6 +114,8 @@ export {
   DEPTHS,
   foretoldWords,
   modelLines,
+  neighbourWords,
+  numberForWords,
   overlapSentence,
   patternWords,
   surerSentence,

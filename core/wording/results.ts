@@ -7,15 +7,13 @@ import { chanceWords, conditionWithLetter, counted, nameOfCondition, writeAverag
 
 /** What the grade rests on, with its figure. */
 export function gradeFigure(evidence: Evidence): string {
-  if (evidence.oneReadingEach) return 'One reading of each says nothing about wobble.'
+  const share = (p: number) => (p < 0.005 ? 'fewer than 1 in 100 classes' : `${chanceWords(p)} classes`)
   if (evidence.friedman) {
     const { p, blocks } = evidence.friedman
-    const share = p < 0.005 ? 'fewer than 1 in 100 classes' : `${chanceWords(p)} classes`
-    return `If nothing but luck were at work, ${blocks} orders that agree like these would come up in ${share}.`
+    return `If nothing but luck were at work, ${blocks} orders that agree like these would come up in ${share(p)}.`
   }
-  if (!evidence.model) return ''
-  const share = evidence.model.p < 0.005 ? 'fewer than 1 in 100 classes' : `${chanceWords(evidence.model.p)} classes`
-  return `If nothing but wobble were at work, a gap like this would come up in ${share}.`
+  if (evidence.model) return `If nothing but luck were at work, a gap like this would come up in ${share(evidence.model.p)}.`
+  return evidence.limits.includes('one-reading-each') ? 'One reading of each says nothing about luck.' : ''
 }
 
 /** A p value for the teacher. `pWords(0.0312) // '0.031'` */

@@ -11,6 +11,8 @@ import { writeFigure } from './tables'
  */
 export function sentenceStarters(plan: Plan, evidence: Evidence): string[] {
   if (evidence.grade === 'nothing-yet') return []
+  if (evidence.grade === 'one-condition') return oneConditionStarters(plan, evidence)
+  if (evidence.grade === 'not-fair') return notFairStarters(plan)
   if (plan.age === '5-7') return startersOfYoungest(plan, evidence)
   if (isBeforeAndAfter(evidence)) return beforeAndAfterStarters(plan, evidence)
   const usual = usualStarters(plan, evidence)
@@ -20,8 +22,30 @@ export function sentenceStarters(plan: Plan, evidence: Evidence): string[] {
 /** How a sentence can begin before the class's numbers are seen. */
 export const FIRST_WORDS_OF_SENTENCE = ['We found that …', 'Our numbers show …', 'It looks as if … because …']
 
+/** Nothing to compare with: what was found, and how much it varied. */
+function oneConditionStarters(plan: Plan, { summaries }: Evidence): string[] {
+  const [only] = summaries
+  if (!only) return []
+  const unit = measuredCard(plan)?.method.unit ?? 'count'
+  const name = nameOfCondition(plan, only.condition)
+  const figure = writeFigure(plan, only.evened, unit)
+  if (plan.age === '5-7') return [`We measured ${name}: ${figure}. Next we would …`]
+  return [
+    `We measured ${name}: on average ${figure}, in ${counted(only.count, 'reading')}. Our readings went from … to …, because …`,
+    `${sentenceCase(name)} came to ${figure} on average. To know what makes it more or less we would compare it with …`,
+  ]
+}
+
+function notFairStarters(plan: Plan): string[] {
+  const change = changedFactor(plan)?.name ?? 'what we changed'
+  return [
+    `Our test cannot tell what ${change} does, because … was different, too.`,
+    `To make it fair, next time we would keep … the same.`,
+  ]
+}
+
 function startersOfYoungest(plan: Plan, evidence: Evidence): string[] {
-  const { change, most, least, mostValue, leastValue } = starterWords(plan, evidence)
+  const { change, most, least, mostValue, leastValue, level } = starterWords(plan, evidence)
   const numbers = `${sentenceCase(most)}: ${mostValue}. ${sentenceCase(least)}: ${leastValue}.`
   switch (evidence.grade) {
     case 'clear':
@@ -29,7 +53,9 @@ function startersOfYoungest(plan: Plan, evidence: Evidence): string[] {
         ? [`${sentenceCase(most)} came first. ${numbers} We are sure.`, `${numbers} It is clear, because …`]
         : [`${sentenceCase(change)} makes a difference. ${numbers} We are sure, because …`]
     case 'leaning':
-      return [`We think it may be ${most}. ${numbers} We are not sure yet.`, `Perhaps it is ${most}, because …`]
+      return level
+        ? [`We are not sure yet. ${numbers} Next we would …`]
+        : [`We think it may be ${most}. ${numbers} We are not sure yet.`, `Perhaps it is ${most}, because …`]
     case 'cannot-tell':
       return [`We cannot tell yet. ${numbers}`, `The numbers are mixed up. Next we would …`]
     default:
@@ -38,8 +64,8 @@ function startersOfYoungest(plan: Plan, evidence: Evidence): string[] {
 }
 
 /** The gap in wobbles, for those who can weigh it. */
-function weighingStarter(plan: Plan, { grade, spread, agreement }: Evidence): string[] {
-  if (!spread?.wobbles || (grade !== 'clear' && grade !== 'leaning')) return []
+function weighingStarter(plan: Plan, { grade, spread, agreement, tied }: Evidence): string[] {
+  if (!spread?.wobbles || tied.length > 1 || (grade !== 'clear' && grade !== 'leaning')) return []
   const gap = `The gap between ${nameOfCondition(plan, spread.more)} and ${nameOfCondition(plan, spread.less)} is ${writeNumber(spread.wobbles, 1)} times the wobble`
   const groups = agreement ? `, and ${agreement.agreeing.length} of ${counted(agreement.asked.length, 'group')} agree` : ''
   return grade === 'clear'
@@ -48,27 +74,28 @@ function weighingStarter(plan: Plan, { grade, spread, agreement }: Evidence): st
 }
 
 function usualStarters(plan: Plan, evidence: Evidence): string[] {
-  const { change, measure, most, least, mostValue, leastValue, groups } = starterWords(plan, evidence)
+  const { change, measure, most, least, mostValue, leastValue, because, level } = starterWords(plan, evidence)
   const numbers = `${most} averaged ${mostValue} and ${least} ${leastValue}`
   switch (evidence.grade) {
     case 'clear':
-      return evidence.lead?.grade === 'clear'
-        ? [
-            `We found that ${change} changes ${measure}. ${sentenceCase(most)} came first with an average of ${mostValue}, ${least} last with ${leastValue}. We are sure, because the gap is much bigger than the wobble and ${groups}.`,
-            `Our averages say that ${change} matters: ${numbers}. That is clear, because …`,
-          ]
-        : [
-            `We found that ${change} changes ${measure}: ${numbers}. We are sure of that gap, but we cannot tell yet which of the top two comes first.`,
-            `It is clear that ${change} matters: ${numbers}. What we are not sure of is …`,
-          ]
+      return clearStarters(plan, evidence)
     case 'leaning':
+      if (evidence.limits.includes('same-thing'))
+        return [
+          `For the ones that we tested, ${numbers}. Whether others of their kind would do the same we cannot tell yet, because …`,
+          `To be surer we would take a fresh one each time.`,
+        ]
       return [
         `It looks as if ${change} may change ${measure}: ${numbers}. We are not sure yet, because …`,
-        `Our numbers lean towards ${most}, but wobble could still explain it. To be surer we would …`,
+        level
+          ? `Our numbers may show a difference, but ${because} could still explain it. To be surer we would …`
+          : `Our numbers lean towards ${most}, but ${because} could still explain it. To be surer we would …`,
       ]
     case 'cannot-tell':
       return [
-        `We cannot tell yet whether ${change} changes ${measure}: ${numbers}, and the readings wobble by more than that.`,
+        evidence.limits.includes('one-reading-each')
+          ? `We cannot tell yet whether ${change} changes ${measure}: ${numbers}, and we measured each only once.`
+          : `We cannot tell yet whether ${change} changes ${measure}: ${numbers}, and ${because} could make such a gap.`,
         `Our numbers are too close to say. Next time we would …`,
       ]
     case 'same':
@@ -81,6 +108,22 @@ function usualStarters(plan: Plan, evidence: Evidence): string[] {
   }
 }
 
+function clearStarters(plan: Plan, evidence: Evidence): string[] {
+  const { change, measure, most, least, mostValue, leastValue, groups, yardstick } = starterWords(plan, evidence)
+  const numbers = `${most} averaged ${mostValue} and ${least} ${leastValue}`
+  if (evidence.lead?.grade === 'clear')
+    return [
+      `We found that ${change} changes ${measure}. ${sentenceCase(most)} came first with an average of ${mostValue}, ${least} last with ${leastValue}. We are sure, because the gap is much bigger than ${yardstick}${groups}.`,
+      `Our averages say that ${change} matters: ${numbers}. That is clear, because …`,
+    ]
+  return [
+    evidence.order.length > 2
+      ? `We found that ${change} changes ${measure}: ${numbers}. We are sure of that gap, but we cannot tell yet which of the top two comes first.`
+      : `We found that ${change} changes ${measure}: ${numbers}. We are sure of that, because …`,
+    `It is clear that ${change} matters: ${numbers}. What we are not sure of is …`,
+  ]
+}
+
 /** One thing compared with itself. */
 function isBeforeAndAfter({ order }: Evidence): boolean {
   return order.length === 2 && order.includes('before') && order.includes('after')
@@ -88,14 +131,16 @@ function isBeforeAndAfter({ order }: Evidence): boolean {
 
 function beforeAndAfterStarters(plan: Plan, evidence: Evidence): string[] {
   const unit = measuredCard(plan)?.method.unit ?? 'count'
-  const at = (moment: string) => writeFigure(plan, evidence.summaries.find(({ condition }) => condition === moment)!.mean, unit)
+  const at = (moment: string) => writeFigure(plan, evidence.summaries.find(({ condition }) => condition === moment)!.evened, unit)
   const change = changedFactor(plan)?.name ?? 'what happened'
   const measure = measuredCard(plan)?.name ?? 'what we measured'
   const numbers = `on average ${at('before')} before and ${at('after')} after`
+  const { because, yardstick } = starterWords(plan, evidence)
+  const level = at('before') === at('after')
   switch (evidence.grade) {
     case 'clear':
       return [
-        `We found that ${change} changes ${measure}: ${numbers}. We are sure, because the gap is much bigger than the wobble and …`,
+        `We found that ${change} changes ${measure}: ${numbers}. We are sure, because the gap is much bigger than ${yardstick} and …`,
         `${sentenceCase(measure)} was ${numbers}. That is clear, because …`,
       ]
     case 'same':
@@ -105,8 +150,10 @@ function beforeAndAfterStarters(plan: Plan, evidence: Evidence): string[] {
       ]
     default:
       return [
-        `We cannot tell yet whether ${change} changes ${measure}: ${numbers}, and the readings wobble.`,
-        `It looks as if ${change} may change ${measure}: ${numbers}. To be surer we would …`,
+        `We cannot tell yet whether ${change} changes ${measure}: ${numbers}, and ${because} could hide or make a gap.`,
+        level
+          ? `${sentenceCase(measure)} came to ${numbers}. To be surer we would …`
+          : `It looks as if ${change} may change ${measure}: ${numbers}. To be surer we would …`,
       ]
   }
 }
@@ -116,9 +163,10 @@ function starterWords(plan: Plan, evidence: Evidence) {
   const [first, last] = [evidence.order[0] ?? '', evidence.order.at(-1) ?? '']
   const average = (id: string) => {
     const found = evidence.summaries.find((summary) => summary.condition === id)
-    return found ? writeFigure(plan, found.mean, unit) : '…'
+    return found ? writeFigure(plan, found.evened, unit) : '…'
   }
-  const agreement = evidence.agreement
+  const { agreement, wobble, tied } = evidence
+  const measured = wobble !== undefined
   return {
     change: changedFactor(plan)?.name ?? 'what we changed',
     measure: measuredCard(plan)?.name ?? 'what we measured',
@@ -126,6 +174,10 @@ function starterWords(plan: Plan, evidence: Evidence) {
     least: nameOfCondition(plan, last),
     mostValue: average(first),
     leastValue: average(last),
-    groups: agreement ? `${agreement.agreeing.length} of ${counted(agreement.asked.length, 'group')} agree` : 'the groups agree',
+    /** What the gap is held against, and what could make one by itself: nobody speaks of a wobble that was not measured. */
+    yardstick: measured ? 'the wobble' : 'what the groups differ by',
+    because: measured ? 'wobble' : 'luck',
+    groups: agreement ? ` and ${agreement.agreeing.length} of ${counted(agreement.asked.length, 'group')} agree` : '',
+    level: tied.length > 1,
   }
 }

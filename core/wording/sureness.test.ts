@@ -1,6 +1,16 @@
 import { describe, expect, it } from 'vitest'
 import { recordOf, soakUpPlan } from '../../test/soakUp'
-import { compareTests, evidenceOf, findTrend, foretell, poolClasses, surerBy, type TestDifference } from '../evidence'
+import {
+  compareTests,
+  evidenceOf,
+  findTrend,
+  foretell,
+  numberFor,
+  poolClasses,
+  surerBy,
+  type Grade,
+  type TestDifference,
+} from '../evidence'
 import type { Plan } from '../lesson'
 import {
   childSentence,
@@ -8,6 +18,7 @@ import {
   foretoldWords,
   interactionSentence,
   modelLines,
+  numberForWords,
   overlapSentence,
   patternWords,
   surerSentence,
@@ -15,9 +26,10 @@ import {
 } from '.'
 
 const plan = soakUpPlan()
-const clear = recordOf({ 'kitchen-roll': [60, 62, 61, 60], card: [14, 15, 14, 16] }, 2)
-const mixed = recordOf({ 'kitchen-roll': [30, 24, 27, 31], card: [27, 22, 29, 24] }, 2)
-const same = recordOf({ 'kitchen-roll': [30, 30, 30, 30], card: [30, 30, 30, 30] }, 2)
+const eight = (values: number[]) => [...values, ...values]
+const clear = recordOf({ 'kitchen-roll': [60, 62, 61, 60, 61, 61, 60, 62], card: [14, 15, 14, 16, 15, 14, 14, 15] }, 4)
+const mixed = recordOf({ 'kitchen-roll': eight([30, 24, 27, 31]), card: eight([29, 28, 27, 24]) }, 4)
+const same = recordOf({ 'kitchen-roll': eight([30, 30, 30, 30]), card: eight([30, 30, 30, 30]) }, 4)
 
 describe('how sure, for those who hear it', () => {
   it('children hear of dots and of being sure, whatever came out', () => {
@@ -36,11 +48,11 @@ describe('how sure, for those who hear it', () => {
 
   it('the teacher sees model, figures and what is taken for granted; one reading each has nothing to judge by', () => {
     const { figures, assumptions } = modelLines(plan, evidenceOf(plan, clear)!)
-    expect(figures.map(({ term }) => term)).toContain('F(1, 5) of condition')
+    expect(figures.map(({ term }) => term)).toContain('F(1, 3) of condition')
     expect(figures.find(({ term }) => term === 'p')!.value).toBe('below 0.001')
     expect(assumptions).toHaveLength(5)
     const one = evidenceOf(plan, recordOf({ 'kitchen-roll': [60], card: [14] }, 1))!
-    expect(modelLines(plan, one)).toEqual({ figures: [], assumptions: ['One reading each leaves nothing to judge wobble by.'] })
+    expect(modelLines(plan, one)).toEqual({ figures: [], assumptions: ['Nothing is left over to judge luck by.'] })
   })
 
   it('what would make it surer is said with its chance and its minutes', () => {
@@ -54,10 +66,12 @@ describe('how sure, for those who hear it', () => {
 
 describe('a pattern in words', () => {
   const numbers: Plan = { ...plan, conditionsAs: 'numbers', conditionUnit: 'cm' }
-  const over = (f: (x: number) => number) =>
+  const over = (f: (x: number) => number, grade: Grade = 'clear', groups = ['A', 'B', 'C']) =>
     findTrend(
-      [10, 20, 30, 40, 50].flatMap((x) => [-0.4, 0, 0.4].map((wobble) => ({ x, y: f(x) + wobble }))),
-      1,
+      groups.flatMap((group, level) =>
+        [10, 20, 30, 40, 50].flatMap((x) => [-0.4, 0, 0.4].map((wobble) => ({ group, x, y: f(x) + wobble + level - 1 }))),
+      ),
+      { resolution: 1, grade },
     )!
 
   it.each([
@@ -67,18 +81,37 @@ describe('a pattern in words', () => {
     ['Speeding up', (x: number) => (x * x) / 50, /each further step adds more/],
     ['Up, then down', (x: number) => 40 - (x - 28) ** 2 / 20, /rises to a top, at about 28.cm/],
     ['Down, then up', (x: number) => 10 + (x - 31) ** 2 / 20, /falls to a bottom, at about 31.cm/],
-    ['No pattern', () => 20, /stays about where it is/],
+    ['Level', () => 20, /stays about where it is/],
+    ['No pattern to be seen yet', () => 20, /cannot see a pattern yet/],
   ] as const)('%s', (name, f, text) => {
-    const words = patternWords(numbers, over(f))
+    const grade = name === 'Level' ? 'same' : name.startsWith('No') ? 'leaning' : 'clear'
+    const words = patternWords(numbers, over(f, grade))
     expect(words.name).toBe(name)
     expect(words.text).toMatch(text)
   })
 
   it('warns outside what was tested, and only there', () => {
     const trend = over((x) => x)
-    expect(foretoldWords(numbers, 25, foretell(trend, 25))).toMatch(/^At 25.cm one reading should come to 25\.0.mm/)
+    expect(foretoldWords(numbers, 25, foretell(trend, 25))).toMatch(
+      /^At 25.cm a group should come to about 25\.0.mm\. One of these groups .*; another group between \d/,
+    )
+    const alone = over((x) => x, 'clear', ['A'])
+    expect(foretoldWords(numbers, 25, foretell(alone, 25))).toMatch(/one group cannot say\.$/)
     expect(foretoldWords(numbers, 25, foretell(trend, 25))).not.toContain('guess')
     expect(foretoldWords(numbers, 90, foretell(trend, 90))).toMatch(/so this is a guess\.$/)
+  })
+
+  it('says which number gives a wanted result, and with a safety margin', () => {
+    const [number, ...safe] = numberForWords(
+      numbers,
+      25,
+      numberFor(
+        over((x) => x),
+        25,
+      ),
+    )
+    expect(number).toMatch(/^About 25.cm gives 25\.0.mm\. It lies between 2\d.cm and 2\d.cm, 95 times in 100\.$/)
+    expect(safe.map((text) => /at or (above|below)/.exec(text)?.[1])).toEqual(['above', 'below'])
   })
 })
 

@@ -1,8 +1,8 @@
-import type { Evidence, Foretold, Pattern, Surer, Trend } from '../evidence'
+import type { Evidence, Foretold, NumberFor, Pattern, Surer, Trend } from '../evidence'
 import { changedFactor, measuredCard, numberName, type Plan } from '../lesson'
 import { withUnit, writeNumber, writeQuantity } from '../quantity'
-import { sentenceCase } from './evidence'
-import { chanceWords, counted, nameOfCondition } from './names'
+import { GRADE_NAMES, sentenceCase } from './evidence'
+import { chanceWords, conditionWithLetter, counted, nameOfCondition } from './names'
 import { pWords } from './results'
 import { writeFigure } from './tables'
 
@@ -14,18 +14,26 @@ export const DEPTH_NAMES: Record<Depth, string> = { child: 'For children', class
 /** What would make it surer, counted out. `'2 more repeats by each group would very likely settle it: about 14 minutes.'` */
 export function surerSentence(surer: Surer): string {
   switch (surer.code) {
+    case 'fill-places':
+      return 'Fill the places that are still empty, or say that testing is over and they stay empty.'
     case 'more-repeats': {
       const time = surer.minutes > 0 ? ` That is about ${counted(surer.minutes, 'minute')} of testing.` : ''
       return `${counted(surer.extra, 'more repeat')} by each group: if the gap is real, it would then come out clear in ${chanceWords(surer.chance)} classes.${time}`
     }
+    case 'more-groups':
+      return `More groups, ${surer.groups} in all, such as those of another class: if the gap is real, it would then come out clear in ${chanceWords(surer.chance)} classes.`
     case 'second-reading':
       return 'A second reading of each: only then does anybody see the wobble.'
+    case 'fresh-things':
+      return 'A fresh one in each trial: the same one read again only says how well that one is measured.'
+    case 'more-together':
+      return 'More groups that do the same things, or another class: so few leave little to judge luck by.'
     case 'steadier-measuring':
       return `A steadier way of measuring: about ${chanceWords(Math.min(surer.share, 0.99))} parts of the wobble come from reading the instrument.`
     case 'bigger-steps':
       return 'Conditions that lie further apart, so that the gap grows and the wobble stays.'
-    case 'more-races':
-      return 'More rounds of the same race or weighing: each is one more order to compare.'
+    case 'more-orders':
+      return `More ${surer.of}: ${counted(surer.now, 'order')} can be compared now, and ${surer.needed} or more could also tell neighbours apart.`
   }
 }
 
@@ -34,6 +42,7 @@ export function overlapSentence(plan: Plan, evidence: Evidence): string {
   const [first, last] = [evidence.order[0], evidence.order.at(-1)]
   const [top, bottom] = [first, last].map((id) => evidence.summaries.find(({ condition }) => condition === id))
   if (!top || !bottom || top === bottom) return 'There are no two sets of dots to compare yet.'
+  if (top.count < 2 || bottom.count < 2) return 'There is one dot of each: nobody can see yet how far such dots stray.'
   const [more, less] = [nameOfCondition(plan, top.condition), nameOfCondition(plan, bottom.condition)]
   const [high, low] = top.mean >= bottom.mean ? [top, bottom] : [bottom, top]
   if (high.lowest > low.highest) return `The dots of ${more} and of ${less} do not overlap at all: look at the space between them.`
@@ -47,11 +56,19 @@ export function childSentence(plan: Plan, evidence: Evidence): string {
     case 'clear':
       return `We can be sure: ${change} made a difference.`
     case 'leaning':
-      return 'It may be so. We are not sure yet.'
+      return evidence.limits.includes('unfinished')
+        ? 'So far it looks so. Some numbers are still missing.'
+        : 'It may be so. We are not sure yet.'
     case 'cannot-tell':
-      return 'We cannot tell yet. The numbers are too mixed up.'
+      return evidence.limits.includes('one-reading-each')
+        ? 'We cannot tell yet. We need to measure again.'
+        : 'We cannot tell yet. The numbers are too mixed up.'
     case 'same':
       return `It came out the same: ${change} made no difference that we can see.`
+    case 'one-condition':
+      return 'We looked at one thing. There is no other to compare it with.'
+    case 'not-fair':
+      return 'It was not a fair test: more than one thing was different.'
     case 'nothing-yet':
       return 'There is nothing to compare yet.'
   }
@@ -64,47 +81,76 @@ export interface ModelLine {
 
 /** The model and its figures, and what it takes for granted. */
 export function modelLines(plan: Plan, evidence: Evidence): { figures: ModelLine[]; assumptions: string[] } {
-  const { model, friedman } = evidence
+  const { model, friedman, fit, wobble } = evidence
   const unit = measuredCard(plan)?.method.unit ?? 'count'
-  if (friedman) {
-    return {
-      figures: [
-        { term: 'Test', value: 'Friedman: orders within groups or rounds' },
-        { term: 'Statistic', value: writeNumber(friedman.statistic, 2) },
-        { term: 'Orders compared', value: String(friedman.blocks) },
-        { term: 'p', value: pWords(friedman.p) },
-      ],
-      assumptions: [
-        'Each group or round is one order of its own; nobody copied.',
-        'Only the order counts: how far apart they came in is not used.',
-      ],
-    }
-  }
-  if (!model) return { figures: [], assumptions: ['One reading each leaves nothing to judge wobble by.'] }
-  const conditions = evidence.summaries.length
+  if (friedman) return orderLines(evidence, friedman)
+  if (!model || !fit) return { figures: [], assumptions: ['Nothing is left over to judge luck by.'] }
+  const spread = Math.sqrt(model.residualVariance)
+  const written = (value: number) => writeQuantity(value, unit, digitsFor(value))
   return {
     figures: [
-      { term: 'Model', value: 'result = group’s level + condition’s effect + wobble (least squares)' },
       {
-        term: 'Wobble (residual sd)',
-        value: writeQuantity(Math.sqrt(model.residualVariance), unit, digitsFor(Math.sqrt(model.residualVariance))),
+        term: 'Model',
+        value: fit.onCells
+          ? 'group’s average of a condition = group’s level + condition’s effect + rest (least squares)'
+          : 'reading = condition’s average + wobble (one group)',
       },
-      { term: `F(${conditions - 1}, ${model.df}) of condition`, value: writeNumber(model.F, 2) },
+      {
+        term: 'Counted',
+        value: fit.onCells ? `${fit.cells.length} averages of ${fit.readings} readings` : `${fit.readings} readings`,
+      },
+      ...(wobble === undefined ? [] : [{ term: 'Wobble of a reading (sd in a cell)', value: written(wobble) }]),
+      { term: fit.onCells ? 'What averages differ by (rest sd)' : 'Rest sd', value: written(spread) },
+      { term: `F(${model.rank}, ${model.df}) of condition`, value: writeNumber(model.F, 2) },
       { term: 'p', value: pWords(model.p) },
       { term: 'Pairs', value: 'Holm’s correction; plain 95 % intervals below' },
     ],
     assumptions: [
-      'The wobble is about as wide for every condition and group.',
-      'One reading does not lean on another: each trial was set up anew.',
+      fit.onCells
+        ? 'Each group’s average of a condition counts once, however often it was read.'
+        : 'One reading does not lean on another: each trial had a fresh thing.',
+      'What is left over is about as wide for every condition and group.',
       'Groups differ in level, and not in what the conditions do.',
-      'A wobble below the instrument’s mark counts as the mark’s own (mark² ÷ 12).',
-      'Clear: p ≤ 0.05. Leaning: p ≤ 0.20. The same: every pair’s 90 % interval lies within one mark, or within the difference that matters.',
+      `A rest below the instrument’s mark counts as the mark’s own (mark² ÷ 12${fit.onCells ? ' and readings' : ''}).`,
+      'Clear: p ≤ 0.05 and no place empty. Leaning: p ≤ 0.20. The same: every pair’s 90 % interval lies within one mark, or within the difference that matters.',
     ],
   }
 }
 
+function orderLines({ reach }: Evidence, { statistic, blocks, p }: NonNullable<Evidence['friedman']>) {
+  return {
+    figures: [
+      { term: 'Test', value: 'Friedman: orders within groups or rounds' },
+      { term: 'Statistic', value: writeNumber(statistic, 2) },
+      { term: 'Orders compared', value: String(blocks) },
+      { term: 'p', value: pWords(p) },
+      ...(reach ? [{ term: 'Least p that so many orders can reach', value: pWords(reach.whole) }] : []),
+      ...(reach ? [{ term: 'The same for neighbours (sign test, Holm)', value: pWords(reach.neighbours) }] : []),
+    ],
+    assumptions: [
+      'Each group or round is one order of its own; nobody copied.',
+      'Only the order counts: how far apart they came in is not used.',
+    ],
+  }
+}
+
+/** One condition and the next, where values only say an order. */
+export function neighbourWords(
+  plan: Plan,
+  { more, less, wins, losses, level, pHolm, grade }: Evidence['neighbours'][number],
+): { pair: string; wins: string; p: string; grade: string } {
+  return {
+    pair: `${conditionWithLetter(plan, more)} before ${conditionWithLetter(plan, less)}`,
+    wins: `${wins} to ${losses}${level > 0 ? `, ${level} level` : ''}`,
+    p: pWords(pHolm),
+    grade: GRADE_NAMES[grade],
+  }
+}
+
 const PATTERN_NAMES: Record<Pattern, string> = {
-  none: 'No pattern',
+  'not-seen': 'No pattern to be seen yet',
+  level: 'Level',
+  uneven: 'No line or bend',
   'steady-up': 'Steadily more',
   'steady-down': 'Steadily less',
   'levelling-off': 'Levelling off',
@@ -114,17 +160,21 @@ const PATTERN_NAMES: Record<Pattern, string> = {
 }
 
 /** The pattern of numbers, named and said. */
-export function patternWords(plan: Plan, { pattern, rising, slope, turn }: Trend): { name: string; text: string } {
+export function patternWords(plan: Plan, { pattern, rising, line, turn }: Trend): { name: string; text: string } {
   const change = changedFactor(plan)?.name ?? 'what we change'
   const measure = measuredCard(plan)?.name ?? 'the result'
   const unit = measuredCard(plan)?.method.unit ?? 'count'
   const way = `As ${change} goes up, ${measure} goes ${rising ? 'up' : 'down'}`
   const step = rising ? 'adds' : 'takes off'
-  const about = `about ${writeQuantity(Math.abs(slope), unit, digitsFor(slope))} for each ${withUnit('1', plan.conditionUnit)} more`
+  const about = `about ${writeQuantity(Math.abs(line.c1), unit, digitsFor(line.c1))} for each ${withUnit('1', plan.conditionUnit)} more`
   const name = PATTERN_NAMES[pattern]
   switch (pattern) {
-    case 'none':
+    case 'not-seen':
+      return { name, text: `We cannot see a pattern yet: the evidence is not clear enough to name one.` }
+    case 'level':
       return { name, text: `With more or less of ${change}, ${measure} stays about where it is.` }
+    case 'uneven':
+      return { name, text: `${sentenceCase(measure)} differs, but neither goes up nor down as ${change} goes up.` }
     case 'steady-up':
     case 'steady-down':
       return { name, text: `${way}, in even steps: ${about}.` }
@@ -134,7 +184,7 @@ export function patternWords(plan: Plan, { pattern, rising, slope, turn }: Trend
       return { name, text: `${way}, and each further step ${step} more than the one before.` }
     case 'up-then-down':
     case 'down-then-up': {
-      const where = turn === undefined ? '' : `, at about ${withUnit(writeNumber(turn, digitsFor(turn)), plan.conditionUnit)}`
+      const where = turn === undefined ? '' : `, at about ${numberWords(plan, turn)}`
       return {
         name,
         text: `${pattern === 'up-then-down' ? 'It rises to a top' : 'It falls to a bottom'}${where}, and then turns round.`,
@@ -143,26 +193,57 @@ export function patternWords(plan: Plan, { pattern, rising, slope, turn }: Trend
   }
 }
 
-/** A prediction to test next, with its interval. */
-export function foretoldWords(plan: Plan, at: number, { value, low, high, outside }: Foretold): string {
+/** A number along the bottom with two digits and its unit. */
+function numberWords(plan: Plan, value: number): string {
+  return withUnit(writeNumber(value, digitsFor(value)), plan.conditionUnit)
+}
+
+/** A prediction to test next, for one of these groups and for another one. */
+export function foretoldWords(plan: Plan, at: number, { value, reach, another, outside }: Foretold): string {
   const unit = measuredCard(plan)?.method.unit ?? 'count'
-  const there = numberName(plan, at)
-  const said = `At ${there} one reading should come to ${writeFigure(plan, value, unit)}, and 95 times in 100 to between ${writeFigure(plan, low, unit)} and ${writeFigure(plan, high, unit)}.`
-  return outside ? `${said} Nobody tested that far out: the pattern may well change there, so this is a guess.` : said
+  const figure = (one: number) => writeFigure(plan, one, unit)
+  const own = `At ${numberName(plan, at)} a group should come to about ${figure(value)}. One of these groups would lie within ${figure(reach)} of its own line, 95 times in 100`
+  const other = another
+    ? `; another group between ${figure(another.low)} and ${figure(another.high)}.`
+    : '; what another group would find, one group cannot say.'
+  return `${own}${other}${outside ? ' Nobody tested that far out: the pattern may well change there, so this is a guess.' : ''}`
+}
+
+/** Which number gives a wanted result, and with what safety. */
+export function numberForWords(plan: Plan, wanted: number, found: NumberFor): string[] {
+  const unit = measuredCard(plan)?.method.unit ?? 'count'
+  const goal = writeFigure(plan, wanted, unit)
+  if (found.x === undefined) return [`No number that was tested comes to ${goal}.`]
+  const between =
+    found.low === undefined || found.high === undefined
+      ? ' From where to where it may lie, these readings cannot say.'
+      : ` It lies between ${numberWords(plan, found.low)} and ${numberWords(plan, found.high)}, 95 times in 100.`
+  const beyond = found.outside ? ' That is outside what was tested, so it is a guess.' : ''
+  const safe = (x: number | undefined, side: string) =>
+    x === undefined ? [] : [`So that another group, too, stays ${side} ${goal}, 95 times in 100: ${numberWords(plan, x)}.`]
+  return [
+    `About ${numberWords(plan, found.x)} gives ${goal}.${between}${beyond}`,
+    ...safe(found.safelyAbove, 'at or above'),
+    ...safe(found.safelyBelow, 'at or below'),
+  ]
 }
 
 const SHAPE_NAMES = { flat: 'level', straight: 'straight line', curved: 'bend' }
 
-/** What the pattern rests on, for the teacher: slope, agreement, and the shapes that were compared. */
-export function trendLines({ slope, tau, shapes, shape: taken }: Trend): string[] {
+/** What the pattern rests on, for the teacher: the line, the bend, and a second opinion. */
+export function trendLines({ line, lineAdds, bendAdds, df, theilSen, tau, shapes }: Trend): string[] {
   const agreement = tau === undefined ? 'not known' : writeNumber(tau, 2)
+  const test = (adds: NonNullable<Trend['lineAdds']>) => `F(1, ${df}) = ${writeNumber(adds.F, 2)}, p ${pWords(adds.p)}`
   return [
-    `Theil-Sen slope ${writeNumber(slope, 4)}; Kendall’s tau-b ${agreement}.`,
+    `Slope of the line, groups evened out: ${writeNumber(line.c1, 4)}${lineAdds ? `; ${test(lineAdds)}` : ''}.`,
+    ...(bendAdds
+      ? [`What a bend adds to the line: ${test(bendAdds)}. It is said from p ≤ 0.05 on, where the grade is clear.`]
+      : []),
+    `A second opinion: Theil-Sen slope ${writeNumber(theilSen, 4)}; Kendall’s tau-b ${agreement}.`,
     ...shapes.map(({ shape, aicc }) => {
       const figure = Number.isFinite(aicc) ? writeNumber(aicc, 1) : 'too few readings'
-      return `${sentenceCase(SHAPE_NAMES[shape])}: AICc ${figure}${shape === taken.shape ? ', taken' : ''}.`
+      return `${sentenceCase(SHAPE_NAMES[shape])}: AICc ${figure}.`
     }),
-    'A more complicated shape is taken only where its AICc is lower by 2 or more.',
   ]
 }
 

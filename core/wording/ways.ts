@@ -16,6 +16,10 @@ export function wayWords(way: Way, plan: Plan): string {
   switch (way.code) {
     case 'more-repeats':
       return `Do ${counted(way.repeats, 'repeat')}`
+    case 'more-groups':
+      return `Make ${counted(way.groups, 'group')}`
+    case 'fresh-things':
+      return 'A fresh one in each trial'
     case 'more-at-once':
       return `Time ${way.atOnce} at once`
     case 'steadier-instrument': {
@@ -38,7 +42,7 @@ export function wayCost({ minutes }: Way): string {
   return minutes > 0 ? `${minuteWords(minutes)} longer` : `${minuteWords(-minutes)} shorter`
 }
 
-/** What a way does, with its figure: the chance in a hundred. `'the best one best in 94 in 100'` */
+/** What a way does, with its figure: the chance in a hundred. `'clear in 94 in 100'` */
 export function wayChance({ chance }: Way): string {
-  return `best one best ${writeShort(Math.round(chance * 100))} in 100`
+  return `clear in ${writeShort(Math.round(chance * 100))} in 100`
 }

@@ -22,7 +22,7 @@ export function wayOutWords(way: WayOut, plan: Plan, unit: UnitCode): { label: s
           ? 'still fair, as long as every condition gets it'
           : 'that condition is then something else, and takes its name'
       const chance = way.chances
-        ? `; the best one comes out best in ${chanceWords(way.chances.after)} instead of ${chanceWords(way.chances.before)}`
+        ? `; it comes out clear in ${chanceWords(way.chances.after)} instead of ${chanceWords(way.chances.before)}`
         : ''
       const short =
         way.stillShort === undefined
@@ -81,7 +81,7 @@ export function mendWords(mend: Mend): { label: string; effect: string } {
         effect:
           mend.chance === undefined
             ? `${saves}, ${fits}`
-            : `${saves}, ${fits}; the best one then comes out best in only ${chanceWords(mend.chance)}`,
+            : `${saves}, ${fits}; it then comes out clear in only ${chanceWords(mend.chance)}`,
       }
     case 'longer-lesson':
       return { label: `Make it ${mend.minutes} minutes`, effect: 'only if the bell can wait' }

@@ -65,7 +65,7 @@ it('names fair and unfair pairs', () => {
 })
 
 describe('sentences of a result', () => {
-  const evidence = evidenceOf(plan, recordOf({ 'kitchen-roll': [60, 61, 48], tissue: [50, 51, 52] }, 3))!
+  const evidence = evidenceOf(plan, recordOf({ 'kitchen-roll': [60, 61, 48, 61, 62, 47], tissue: [50, 51, 52, 51, 51, 52] }, 3))!
 
   it('say the gap against the wobble and how many groups agree', () => {
     expect(gapSentence(plan, evidence.spread!)).toMatch(/^Kitchen roll is 5\.3\u202fmm above tissue: \d\.\d times the wobble\.$/)

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { measuredCard, MOST_WORDS, readNames, type Method } from '~~/core/lesson'
-import { expectedUnit, INSTRUMENTS, instrumentsFor, withInstrument } from '~~/core/measuring'
-import { NUMBER_UNITS, unitOf } from '~~/core/quantity'
+import { expectedUnit, INSTRUMENTS, instrumentsFor, readingSdOf, trialSdOf, withInstrument } from '~~/core/measuring'
+import { NUMBER_UNITS, unitOf, writeShort } from '~~/core/quantity'
 import { instrumentWords, methodWords } from '~~/core/wording'
 
 /** How we measure, how much that wobbles, and what has to be so before every trial. */
@@ -33,13 +33,19 @@ const shownWobbles = computed(() => {
 
 const timed = computed(() => byNumber.value && method.value && unitOf(method.value.unit).dimension === 'time')
 
+/** What stands for a wobble that nobody typed. */
+function followed(part: keyof Method): string {
+  const value = part === 'readingWobble' ? readingSdOf(method.value!) : trialSdOf(method.value!, 0, undefined).sd
+  return writeShort(Number(value.toPrecision(3)))
+}
+
 const YES_NO = ['no', 'yes']
 const MOST_RESETS = 12
 const WOBBLES = [
-  { part: 'readingWobble', label: 'Reading wobble', why: 'a child reads a mark wrong by about half a mark' },
-  { part: 'timingWobble', label: 'Timing wobble', why: 'a child’s hand on a stopwatch: 0.15 s' },
-  { part: 'trialWobble', label: 'Trial-to-trial wobble', why: 'how far two trials of the same thing differ' },
-  { part: 'differenceThatMatters', label: 'Difference that matters', why: '0 leaves it to the instrument’s mark' },
+  { part: 'readingWobble', label: 'Reading wobble', why: 'left empty it follows the mark: half of one', follows: true },
+  { part: 'timingWobble', label: 'Timing wobble', why: 'a child’s hand on a stopwatch: 0.15 s', follows: false },
+  { part: 'trialWobble', label: 'Trial-to-trial wobble', why: 'left empty it is assumed: 8 % of the middle', follows: true },
+  { part: 'differenceThatMatters', label: 'Difference that matters', why: '0 leaves it to the instrument’s mark', follows: false },
 ] as const
 </script>
 
@@ -106,9 +112,11 @@ const WOBBLES = [
           :label="wobble.label"
           :unit="expectedUnit(method)"
           :model-value="method[wobble.part]"
+          :optional="wobble.follows"
+          :placeholder="wobble.follows ? followed(wobble.part) : ''"
           :least="0"
           :most="1000000000"
-          @update:model-value="set(wobble.part, $event ?? 0)"
+          @update:model-value="set(wobble.part, wobble.follows ? $event : ($event ?? 0))"
         />
         <p class="hint">{{ wobble.why }}</p>
       </div>

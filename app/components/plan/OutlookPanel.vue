@@ -1,20 +1,33 @@
 <script setup lang="ts">
 import { activeConditions, measuredCard } from '~~/core/lesson'
 import { benchFigures, hasBench } from '~~/core/benches'
+import { learnedWobble } from '~~/core/evidence'
 import { applyWay, expectedUnit, outlookOf, waysToSee, WANTED_CHANCE, withExpected } from '~~/core/measuring'
 import { practiceFigures } from '~~/core/record'
-import { unitOf, withUnit, writeShort } from '~~/core/quantity'
-import { chanceWords, counted, SOURCE_WORDS, wayChance, wayCost, wayWords } from '~~/core/wording'
+import { unitOf } from '~~/core/quantity'
+import {
+  adviserFigure,
+  bestWords,
+  clearWords,
+  counted,
+  SOURCE_WORDS,
+  wayChance,
+  wayCost,
+  wayWords,
+  wobbleSourceWords,
+} from '~~/core/wording'
 
-/** Will we see it: the difference we expect against the wobble, and how many repeats that takes. A bar sets the repeats. */
+/** Will we see it: how often this plan comes out clear, and what would help. A bar sets the repeats. */
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
 const method = computed(() => measuredCard(plan.value)?.method)
-const outlook = computed(() => outlookOf(plan.value))
-const ways = computed(() => waysToSee(plan.value))
+/** What the class's own readings show of its wobble, once there are enough. */
+const learned = computed(() => learnedWobble(plan.value, lesson.record.readings))
+const outlook = computed(() => outlookOf(plan.value, learned.value))
+const ways = computed(() => waysToSee(plan.value, learned.value))
 const chances = useChances(() => outlook.value)
 const unit = computed(() => (method.value ? expectedUnit(method.value) : 'count'))
-const amount = (value: number) => withUnit(writeShort(Number(value.toPrecision(3))), unit.value)
+const amount = (value: number) => adviserFigure(value, unit.value)
 const practice = computed(() => practiceFigures(plan.value, lesson.record.readings))
 const bench = computed(() => hasBench(plan.value))
 const timed = computed(() => method.value?.instrument === 'number' && unitOf(method.value.unit).dimension === 'time')
@@ -99,6 +112,10 @@ function take(from: 'practice' | 'bench'): void {
             <dd>{{ amount(outlook.closest) }}</dd>
             <dt>wobble per reading</dt>
             <dd>{{ amount(outlook.total) }}</dd>
+            <dd class="hint from">
+              {{ wobbleSourceWords(plan, outlook) }}
+              <NuxtLink v-if="outlook.wobbleFrom === 'assumed'" :to="`/lesson/${lesson.id}/test?practice=yes`">practise</NuxtLink>
+            </dd>
           </template>
           <dd v-if="practice || bench || timed" class="sources">
             <button v-if="practice" type="button" class="button small" @click="take('practice')">
@@ -116,17 +133,15 @@ function take(from: 'practice' | 'bench'): void {
             @choose="lesson.edit((draft) => (draft.repeats = $event), 'repeats')"
           />
           <p>
-            With {{ counted(plan.repeats, 'repeat') }}, the
-            {{ outlook.byPlaces ? 'first one comes first' : 'best one comes out best' }} in
-            <strong>{{ chanceWords(outlook.chance) }}</strong>.
+            <strong>{{ clearWords(outlook) }}</strong> {{ bestWords(outlook) }}
             <template v-if="outlook.needed">
-              {{ counted(outlook.needed, 'repeat') }} {{ outlook.needed === 1 ? 'reaches' : 'reach' }} nine in ten.
+              {{ counted(outlook.needed, 'repeat') }} would make it clear nine times in ten.
             </template>
-            <template v-else>Twelve repeats are not enough.</template>
+            <template v-else>Twelve repeats would not make it clear nine times in ten.</template>
           </p>
           <ul v-if="ways.length > 0" class="ways" aria-label="What would do it">
             <li v-for="way in ways" :key="way.code">
-              <button type="button" class="button small" @click="lesson.replace(applyWay(plan, way))">
+              <button type="button" class="button small" @click="lesson.replace(applyWay(plan, way, newId))">
                 {{ wayWords(way, plan) }}
               </button>
               <span class="hint">{{ wayChance(way) }}, {{ wayCost(way) }}</span>
@@ -191,6 +206,10 @@ dd {
 }
 .answer {
   min-width: 0;
+}
+.from {
+  grid-column: 1 / -1;
+  white-space: normal;
 }
 .sources {
   display: flex;

@@ -2,7 +2,7 @@
 import type { ChanceOfRepeats } from '~~/core/measuring'
 import { counted } from '~~/core/wording'
 
-/** The chance for 1 to 12 repeats. A bar is a button that sets the repeats. */
+/** The chance of coming out clear for 1 to 12 repeats. A bar is a button that sets the repeats. */
 const props = defineProps<{ chances: ChanceOfRepeats[]; repeats: number; wanted: number }>()
 const emit = defineEmits<{ choose: [repeats: number] }>()
 
@@ -12,13 +12,13 @@ function drag(event: PointerEvent, repeats: number): void {
 }
 const percent = (chance: number) => Math.round(chance * 100)
 const words = (one: ChanceOfRepeats) =>
-  `${counted(one.repeats, 'repeat')}: best is best ${percent(one.bestIsBest)} in 100, whole order right ${percent(one.rightOrder)} in 100`
+  `${counted(one.repeats, 'repeat')}: clear ${percent(one.clear)} in 100, best is best ${percent(one.bestInClass)} in 100`
 const label = computed(() => `nine in ten`)
 const line = computed(() => `${(1 - props.wanted) * 100}%`)
 </script>
 
 <template>
-  <div class="chart" role="group" aria-label="Chance that the best one comes out best, for 1 to 12 repeats">
+  <div class="chart" role="group" aria-label="Chance that it comes out clear, for 1 to 12 repeats">
     <div class="bars">
       <span class="goal" :style="{ top: line }">
         <span>{{ label }}</span>
@@ -33,8 +33,8 @@ const line = computed(() => `${(1 - props.wanted) * 100}%`)
         @click="$emit('choose', one.repeats)"
         @pointerenter="drag($event, one.repeats)"
       >
-        <span class="bar" :class="{ chosen: one.repeats === repeats }" :style="{ height: `${one.bestIsBest * 100}%` }" />
-        <span class="order" :style="{ bottom: `${one.rightOrder * 100}%` }" />
+        <span class="bar" :class="{ chosen: one.repeats === repeats }" :style="{ height: `${one.clear * 100}%` }" />
+        <span class="order" :style="{ bottom: `${one.bestInClass * 100}%` }" />
       </button>
     </div>
     <div class="counts" aria-hidden="true">
@@ -42,9 +42,9 @@ const line = computed(() => `${(1 - props.wanted) * 100}%`)
     </div>
     <p class="hint key" aria-hidden="true">
       <span class="swatch" />
-      best one best
+      comes out clear
       <span class="swatch dash" />
-      whole order right
+      best one best, over the class
     </p>
   </div>
 </template>

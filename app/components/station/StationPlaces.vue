@@ -40,7 +40,7 @@ function submit(): void {
       troubles.value[key] = readErrorWords(found.code)
       return []
     }
-    const entry = { condition: cell.condition, moment: cell.moment, value: found.value, unit: unit.value }
+    const entry = { ...cell, value: found.value, unit: unit.value, entered: text }
     const [doubt] = sure.value.has(key) ? [] : checkReading(props.plan, props.record.readings, entry)
     if (doubt) asked.value[key] = { value: found.value, doubt }
     return [{ ...readingRow(cell, found.value, unit.value, text), confirmed: sure.value.has(key) }]

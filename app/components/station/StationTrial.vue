@@ -43,7 +43,7 @@ const device = computed({
 })
 // The next trial begins at its heading.
 onMounted(() => window.scrollTo({ top: 0 }))
-const asked = shallowRef<{ value: number; entered: string; doubts: Doubt[] }>()
+const asked = shallowRef<{ value: number; entered: string; doubts: Doubt[]; confirmed: boolean }>()
 const sayingWhy = ref(false)
 /** A number that waits for the second reader. */
 const toConfirm = shallowRef<{ value: number; entered: string; more: Partial<NewReading> }>()
@@ -60,18 +60,29 @@ function read(): { value: number; entered: string } | undefined {
 function submit(): void {
   const found = read()
   if (!found) return
-  const { condition, moment: at, practice } = props.trial
+  const { condition, repeat, moment: at, practice } = props.trial
   const doubts = practice
     ? []
     : checkReading(props.plan, props.record.readings, {
         id: props.fixing?.id,
+        group: props.group.id,
         condition,
+        repeat,
         moment: at,
-        value: found.value,
+        ...found,
         unit: unit.value,
       })
-  if (doubts.length > 0) asked.value = { ...found, doubts }
+  if (doubts.length > 0) asked.value = { ...found, doubts, confirmed: false }
   else settle(found)
+}
+
+/** "Keep it" answers the one question: what else is to be asked comes next. A number that is only fine is not confirmed as one of its fellows. */
+function kept(): void {
+  const { doubts, confirmed, ...found } = asked.value!
+  const [answered, ...rest] = doubts
+  const sure = confirmed || answered!.code !== 'too-fine'
+  if (rest.length > 0) asked.value = { ...found, doubts: rest, confirmed: sure }
+  else settle(found, { confirmed: sure })
 }
 
 /** Writes a number down, once a second reader has seen it where the class wants that and the thing can be looked at again. */
@@ -148,7 +159,7 @@ function setAside(reason: string): void {
       :value="asked.value"
       :unit="unit"
       :doubt="asked.doubts[0]!"
-      @right="settle(asked, { confirmed: true })"
+      @right="kept"
       @mend="settle({ ...asked, value: $event }, { confirmed: true, reason: `was written as ${asked.entered}`.slice(0, 300) })"
       @again="asked = undefined"
       @aside="setAside"

@@ -59,15 +59,7 @@ export function fAbove(f: number, df1: number, df2: number): number {
  * @example tLeaving(0.05, 10) // 2.228139
  */
 export function tLeaving(p: number, df: number): number {
-  let low = 0
-  let high = 2
-  while (tTwoSided(high, df) > p) high *= 2
-  for (let step = 0; step < 100 && high - low > 1e-12 * high; step += 1) {
-    const middle = (low + high) / 2
-    if (tTwoSided(middle, df) > p) low = middle
-    else high = middle
-  }
-  return (low + high) / 2
+  return remembered(`t/${p}/${df}`, () => leaving((t) => tTwoSided(t, df), p))
 }
 
 /**
@@ -75,29 +67,56 @@ export function tLeaving(p: number, df: number): number {
  * @example fLeaving(0.05, 2, 10) // 4.102821
  */
 export function fLeaving(p: number, df1: number, df2: number): number {
+  return remembered(`F/${p}/${df1}/${df2}`, () => leaving((f) => fAbove(f, df1, df2), p))
+}
+
+// The same few freedoms are asked about again and again.
+const known = new Map<string, number>()
+
+function remembered(key: string, work: () => number): number {
+  const before = known.get(key)
+  if (before !== undefined) return before
+  const answer = work()
+  if (known.size > MOST_KNOWN) known.clear()
+  known.set(key, answer)
+  return answer
+}
+
+/** Where a falling chance comes down to p, by halving. */
+function leaving(chanceAbove: (value: number) => number, p: number): number {
   let [low, high] = [0, 4]
-  while (fAbove(high, df1, df2) > p) high *= 2
+  while (chanceAbove(high) > p) high *= 2
   for (let step = 0; step < 100 && high - low > 1e-12 * high; step += 1) {
     const middle = (low + high) / 2
-    if (fAbove(middle, df1, df2) > p) low = middle
+    if (chanceAbove(middle) > p) low = middle
     else high = middle
   }
   return (low + high) / 2
 }
 
+const MOST_KNOWN = 500
+/** So many standard deviations of a Poisson from its mean nothing is left. */
+const FAR = 12
+
 /**
  * Chance of a noncentral F at least this large: the central one's beta with more and more degrees of freedom, weighted by a Poisson with half the noncentrality as its
- * mean (DLMF-style series; Johnson, Kotz and Balakrishnan, "Continuous Univariate Distributions" 2, chapter 30).
+ * mean (Johnson, Kotz and Balakrishnan, "Continuous Univariate Distributions" 2, chapter 30). Each beta follows from the one before (DLMF 8.17.20).
  * @example noncentralFAbove(4.102821, 2, 10, 5) // 0.4173
  */
 export function noncentralFAbove(f: number, df1: number, df2: number, noncentrality: number): number {
-  const x = (df1 * f) / (df1 * f + df2)
+  if (noncentrality <= 0) return fAbove(f, df1, df2)
+  const [x, b] = [(df1 * f) / (df1 * f + df2), df2 / 2]
   const half = noncentrality / 2
-  const last = Math.ceil(half + 12 * Math.sqrt(half + 1) + 20)
-  let [above, logWeight] = [0, -half]
-  for (let term = 0; term <= last; term += 1) {
-    if (term > 0) logWeight += Math.log(half / term)
-    above += Math.exp(logWeight) * (1 - incompleteBeta(df1 / 2 + term, df2 / 2, x))
+  const reach = FAR * Math.sqrt(half + 1) + 20
+  const [first, last] = [Math.max(0, Math.floor(half - reach)), Math.ceil(half + reach)]
+  let weight = Math.exp(first * Math.log(half) - half - logGamma(first + 1))
+  let below = incompleteBeta(df1 / 2 + first, b, x)
+  let above = 0
+  for (let term = first; term <= last; term += 1) {
+    above += weight * (1 - below)
+    const a = df1 / 2 + term
+    below = Math.max(0, below - Math.exp(a * Math.log(x) + b * Math.log1p(-x) + logGamma(a + b) - logGamma(a + 1) - logGamma(b)))
+    weight *= half / (term + 1)
   }
   return Math.min(1, above)
 }

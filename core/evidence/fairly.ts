@@ -1,0 +1,52 @@
+import { checkPlan, settingOf } from '../fairness'
+import { activeConditions, KIND_SHAPES, type Plan } from '../lesson'
+
+/** What of a class's conditions cannot be compared fairly with the rest. */
+export interface NotFair {
+  /** Conditions that are compared, fair among themselves; empty where no two are. */
+  compared: string[]
+  /** Conditions that are not, each with what differs or is unknown. */
+  apart: Apart[]
+  /** Further sets that are fair among themselves. */
+  alsoFair: string[][]
+}
+
+export interface Apart {
+  condition: string
+  /** Factors that differ from those of the compared ones. */
+  differing: string[]
+  unknown: string[]
+  /** The condition to add so that this one's value can be compared: all else as the compared ones have it. */
+  mend: { factor: string; value: string }[]
+}
+
+/**
+ * Which conditions may be compared: the largest set with results that differs in what was changed and in nothing else. A kind of test that does not
+ * compare, and a plan in which nothing is changed on purpose, have nothing unfair in them.
+ * @param having conditions with results
+ * @returns undefined where all of them may be compared
+ */
+export function unfairAmong(plan: Plan, having: string[]): NotFair | undefined {
+  const check = KIND_SHAPES[plan.kind].compares ? checkPlan(plan) : undefined
+  if (!check || check.fair || having.length < 2) return undefined
+  const sets = check.fairAmong.map((set) => set.filter((id) => having.includes(id))).filter((set) => set.length > 1)
+  const [compared = [], ...alsoFair] = sets.sort((a, b) => b.length - a.length)
+  const apartIds = having.filter((id) => !compared.includes(id))
+  if (apartIds.length === 0) return undefined
+  const pattern = compared[0] ?? having[0]!
+  const factors = plan.factors.filter(({ id }) => id !== plan.changed)
+  const apart = apartIds.map((condition): Apart => {
+    const pair = check.pairs.find(({ a, b }) => (a === condition && b === pattern) || (b === condition && a === pattern))
+    const unknown = check.unknown.filter((one) => one.conditions.includes(condition)).map(({ factor }) => factor)
+    const differing = pair?.differing ?? []
+    const mend = factors
+      .filter(({ id }) => differing.includes(id) || unknown.includes(id))
+      .map((factor) => ({ factor: factor.id, value: settingOf(factor, pattern) }))
+    return { condition, differing, unknown, mend }
+  })
+  // Two that have the same value of the changed factor are no unfair pair, only one condition twice.
+  if (compared.length > 0 && apart.every(({ differing, unknown }) => differing.length + unknown.length === 0)) return undefined
+  const active = activeConditions(plan).map(({ id }) => id)
+  const inOrder = (ids: string[]) => active.filter((id) => ids.includes(id))
+  return { compared: inOrder(compared), apart, alsoFair: alsoFair.map(inOrder) }
+}

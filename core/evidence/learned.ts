@@ -1,0 +1,22 @@
+import { measuredCard, type Plan, type Reading } from '../lesson'
+import type { LearnedWobble } from '../measuring'
+import { oncePerPair, trialResults } from '../record'
+import { fitCells } from './cells'
+
+/** Fewer readings beyond the first of each cell say too little. */
+const FEWEST_FREEDOM = 5
+
+/**
+ * What the class's kept readings show of its wobble: round the mean of a group's own cell, and, where each group keeps its thing, from one group's thing
+ * to another's. It answers for what was assumed or guessed before.
+ * @returns undefined while there are too few repeats, or values only say an order
+ */
+export const learnedWobble = oncePerPair((plan: Plan, readings: Reading[]): LearnedWobble | undefined => {
+  const method = measuredCard(plan)?.method
+  const results = trialResults(plan, readings)
+  if (method?.instrument !== 'number' || results.length === 0) return undefined
+  const { cells, model, wobble, perCell, onCells } = fitCells(results, method.resolution)
+  if (wobble === undefined || results.length - cells.length < FEWEST_FREEDOM) return undefined
+  const ownVariance = model && onCells ? model.residualVariance - wobble ** 2 / perCell : 0
+  return { sd: wobble, own: Math.sqrt(Math.max(0, ownVariance)) }
+})

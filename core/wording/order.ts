@@ -1,0 +1,36 @@
+import { orderKindOf, trialOrderOf } from '../clock'
+import { letterOf, type Plan, type TrialOrder } from '../lesson'
+
+export const ORDER_WORDS: Record<TrialOrder, { name: string; what: string }> = {
+  mixed: {
+    name: 'Mixed',
+    what: 'Each group has its own order, and each repeat another one: what warms, tires or wears evens out.',
+  },
+  blocks: {
+    name: 'Blocks',
+    what: 'All repeats of one condition before the next, where changing over costs. Each group starts elsewhere.',
+  },
+}
+
+/** A group's trials by their letters, repeat by repeat. `'A B D C · C D B A'`; empty where there is nothing to order. */
+export function orderLine(plan: Plan, group: string): string {
+  const kind = orderKindOf(plan)
+  const trials = trialOrderOf(plan).get(group) ?? []
+  if (kind === 'as-written' || trials.length === 0) return ''
+  const letters = trials.map((trial, place) => {
+    const before = trials[place - 1]
+    const begins = before && (kind === 'blocks' ? before.condition !== trial.condition : before.repeat !== trial.repeat)
+    return `${place === 0 ? '' : begins ? ' · ' : ' '}${letterOf(plan, trial.condition)}`
+  })
+  return letters.join('')
+}
+
+/**
+ * Which of its trials a group does in one place of its sheet, 1 for the first, by condition and repeat; empty where there is nothing to order.
+ * @example trialNumbers(plan, 'g2').get('card/1') // 3
+ */
+export function trialNumbers(plan: Plan, group: string): Map<string, number> {
+  if (orderKindOf(plan) === 'as-written') return new Map()
+  const trials = trialOrderOf(plan).get(group) ?? []
+  return new Map(trials.map(({ condition, repeat }, place) => [`${condition}/${repeat}`, place + 1]))
+}

@@ -1,0 +1,44 @@
+import { arrangementOf } from '../clock'
+import { measuredCard, type Plan, type Things } from '../lesson'
+import type { Outlook } from '../measuring'
+import { withUnit, writeShort, type UnitCode } from '../quantity'
+import { chanceWords } from './names'
+
+export const THINGS_WORDS: Record<Things, { name: string; example: string }> = {
+  fresh: { name: 'a fresh one each time', example: 'new strip, new cup' },
+  same: { name: 'the same one again', example: 'one ball, one boat' },
+}
+
+/** What the answer means for kit, evidence and words, in one line. */
+export function thingsMeaning(plan: Plan): string {
+  if (plan.things === 'fresh') return 'The kit counts one for each trial, and repeats say how far such things differ.'
+  const alone = plan.groups.length === 1 || arrangementOf(plan) === 'together'
+  return alone
+    ? 'The kit counts one of each, and repeats say how well that one is measured: the result is about this one, and leaning at most.'
+    : 'The kit counts one of each for a group, and repeats say how well that one is measured: groups make the result surer, repeats little.'
+}
+
+/** How often it comes out clear: the figure that goes first. `'As planned it comes out clear in 83 in 100 classes like yours.'` */
+export function clearWords({ clear }: Pick<Outlook, 'clear'>): string {
+  return `As planned it comes out clear in ${chanceWords(clear)} classes like yours.`
+}
+
+/** The two other chances, told apart. `'The best one is best in 97 in 100 classes, and in 71 in 100 single groups.'` */
+export function bestWords({ bestInClass, bestInGroup, byPlaces, shares }: Outlook): string {
+  const best = byPlaces ? 'The first one comes first' : 'The best one comes out best'
+  if (shares.length < 2) return `${best} in ${chanceWords(bestInGroup)}.`
+  return `${best} over the whole class in ${chanceWords(bestInClass)}, and in one group alone in ${chanceWords(bestInGroup)}.`
+}
+
+/** Where the trial-to-trial wobble comes from. */
+export function wobbleSourceWords(plan: Plan, { wobbleFrom }: Pick<Outlook, 'wobbleFrom'>): string {
+  if (wobbleFrom === 'record') return 'from your own readings'
+  if (wobbleFrom === 'assumed') return 'assumed: 8 % of the middle; two practice readings would tell'
+  const from = measuredCard(plan)?.method.expectedFrom
+  return from === 'practice' ? 'from practice readings' : from === 'bench' ? 'from the simulator' : 'as you said'
+}
+
+/** A figure of the adviser, to three digits. */
+export function adviserFigure(value: number, unit: UnitCode): string {
+  return withUnit(writeShort(Number(value.toPrecision(3))), unit)
+}
