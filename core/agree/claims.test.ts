@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { recordOf, soakUpPlan } from '../../test/soakUp'
 import { evidenceOf } from '../evidence'
 import { sentenceStarters } from '../wording'
-import { doubtsOfConclusion } from '.'
+import { doubtsOfConclusion, partsOf } from '.'
 
 const plan = soakUpPlan()
 const results = {
@@ -43,5 +43,32 @@ describe('doubtsOfConclusion', () => {
         ).toEqual([])
       }
     }
+  })
+
+  it('knows names whatever the spacing, case or plural', () => {
+    const numbers = soakUpPlan({
+      conditionsAs: 'numbers',
+      conditionUnit: 'cm',
+      conditions: ['40', '60'].map((label, place) => ({ id: `n${place}`, label, baseline: false, leftOut: false })),
+    })
+    const record = recordOf({ n0: [20, 21, 20, 21, 20, 21, 20, 21], n1: [40, 41, 40, 41, 40, 41, 41, 40] }, 4)
+    const found = (text: string) => doubtsOfConclusion(text, numbers, evidenceOf(numbers, record)!).map(({ code }) => code)
+    for (const name of ['40 cm', '40cm', '40\u202fcm', '40\u00a0CM']) {
+      expect(found(`${name} is the highest with 40 mm. We are sure.`)).toEqual(['names-another-winner'])
+    }
+    expect(found('140 cm is not here, and 60 cm is the highest with 40.5 mm. We are sure.')).toEqual([])
+    expect(partsOf('At 60cm it was 40 mm.', numbers)).toContain('answer')
+    expect(codes('Tissues were highest with 61 mm. We are sure.', 'clear')).toEqual(['names-another-winner'])
+  })
+
+  it('does not let an unfair pair be compared', () => {
+    const wide = {
+      ...plan,
+      factors: plan.factors.map((one) => (one.id === 'width' ? { ...one, exceptions: { tissue: '4 cm' } } : one)),
+    }
+    const found = evidenceOf(wide, recordOf(results.clear, 3))!
+    expect(doubtsOfConclusion('Tissue is the highest with 61 mm. We are sure.', wide, found).map(({ code }) => code)).toContain(
+      'not-fair',
+    )
   })
 })

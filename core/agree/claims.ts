@@ -1,10 +1,12 @@
 import { activeConditions, conditionName, type Plan } from '../lesson'
+import { matchable, placesOf } from './names'
 import type { Evidence, Grade } from '../evidence'
 
 export type ClaimDoubt =
   | { code: 'claims-too-much'; grade: Grade; words: string[] }
   | { code: 'claims-no-difference'; grade: Grade; words: string[] }
   | { code: 'names-another-winner'; named: string; winner: string }
+  | { code: 'not-fair'; named: string | undefined }
   | { code: 'no-numbers' }
   | { code: 'does-not-say-how-sure' }
   | { code: 'cause-without-reason'; words: string[] }
@@ -36,15 +38,18 @@ export function doubtsOfConclusion(text: string, plan: Plan, evidence: Evidence)
   const compared = matches(text, COMPARED)
   const hedged = HEDGED.test(text)
   const { grade, lead } = evidence
-  if (grade !== 'clear' && grade !== 'same' && certain.length > 0 && !/\b(not|cannot|can't)\b/i.test(text)) {
+  const alone = grade === 'one-condition'
+  if (grade !== 'clear' && grade !== 'same' && !alone && certain.length > 0 && !/\b(not|cannot|can't)\b/i.test(text)) {
     doubts.push({ code: 'claims-too-much', grade, words: certain })
   } else if (grade !== 'clear' && compared.length > 0 && !hedged && same.length === 0) {
     doubts.push({ code: 'claims-too-much', grade, words: compared })
   } else if (grade === 'clear' && lead && lead.grade !== 'clear' && !hedged && namesTop(text, plan, lead.more)) {
     doubts.push({ code: 'claims-too-much', grade: lead.grade, words: compared })
   }
-  if (same.length > 0 && grade !== 'same' && !hedged) doubts.push({ code: 'claims-no-difference', grade, words: same })
+  if (same.length > 0 && grade !== 'same' && !alone && !hedged) doubts.push({ code: 'claims-no-difference', grade, words: same })
   const named = namedWinner(text, plan)
+  const notFair = evidence.notFair?.apart.some(({ condition }) => condition === named)
+  if (notFair || (grade === 'not-fair' && compared.length > 0)) doubts.push({ code: 'not-fair', named })
   if (named && lead && grade === 'clear' && lead.grade === 'clear' && named !== lead.more) {
     doubts.push({ code: 'names-another-winner', named, winner: lead.more })
   }
@@ -69,16 +74,15 @@ function namesTop(text: string, plan: Plan, condition: string): boolean {
 
 /** The condition named nearest before a word like "highest"; where none stands before it, the first one after. */
 function namedWinner(text: string, plan: Plan): string | undefined {
-  const word = MOST.exec(text)
+  const plain = matchable(text)
+  const word = MOST.exec(plain)
   if (!word) return undefined
-  const [before, after] = [text.slice(0, word.index).toLowerCase(), text.slice(word.index).toLowerCase()]
-  const names = activeConditions(plan).map((condition) => ({
-    id: condition.id,
-    name: conditionName(plan, condition).toLowerCase(),
-  }))
-  const earlier = names.map(({ id, name }) => ({ id, at: before.lastIndexOf(name) })).filter((one) => one.at >= 0)
-  const later = names.map(({ id, name }) => ({ id, at: after.indexOf(name) })).filter((one) => one.at >= 0)
-  return earlier.sort((a, b) => b.at - a.at)[0]?.id ?? later.sort((a, b) => a.at - b.at)[0]?.id
+  const named = activeConditions(plan).flatMap((condition) =>
+    placesOf(matchable(conditionName(plan, condition)), plain).map((at) => ({ id: condition.id, at })),
+  )
+  const earlier = named.filter(({ at }) => at < word.index).sort((a, b) => b.at - a.at)
+  const later = named.filter(({ at }) => at > word.index).sort((a, b) => a.at - b.at)
+  return earlier[0]?.id ?? later[0]?.id
 }
 
 function matches(text: string, words: RegExp): string[] {

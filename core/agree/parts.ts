@@ -1,5 +1,6 @@
 import { activeConditions, changedFactor, conditionName, measuredCard, type Plan } from '../lesson'
 import { HEDGED, HOW_SURE } from './claims'
+import { matchable, placesOf } from './names'
 
 /** What a whole conclusion has in it. */
 export const CONCLUSION_PARTS = ['answer', 'numbers', 'how-sure', 'prediction', 'better', 'next'] as const
@@ -15,14 +16,14 @@ const NEXT = /\b(next|would like to (?:test|try|find)|want to (?:test|try|know|f
  * @example partsOf('Kitchen roll was highest with 61 mm.', soakUpPlan()) // ['answer', 'numbers']
  */
 export function partsOf(text: string, plan: Plan): ConclusionPart[] {
-  const lower = text.toLowerCase()
+  const plain = matchable(text)
   const names = [
     changedFactor(plan)?.name,
     measuredCard(plan)?.name,
     ...activeConditions(plan).map((condition) => conditionName(plan, condition)),
   ]
   const has: Record<ConclusionPart, boolean> = {
-    answer: names.some((name) => name && lower.includes(name.toLowerCase())),
+    answer: names.some((name) => name && placesOf(matchable(name), plain).length > 0),
     numbers: /\d/.test(text),
     'how-sure': HOW_SURE.test(text) || HEDGED.test(text),
     prediction: PREDICTED.test(text),

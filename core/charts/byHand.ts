@@ -9,7 +9,7 @@ export interface HandGraph {
   unit: UnitCode
   up: { values: number[]; withZero: boolean }
   /** Numbers along the bottom; undefined where kinds stand side by side. */
-  across: { values: number[] } | undefined
+  across: { values: number[]; unit: UnitCode } | undefined
 }
 
 /** The numbers of a graph on squared paper; undefined where there is no number to plot. */
@@ -22,10 +22,18 @@ export function handGraph(plan: Plan, record: LessonRecord): HandGraph | undefin
     const values = averagesByMoment(plan, record.readings).map(({ average }) => average)
     const times = momentsOf(plan).flatMap(({ time }) => (time === undefined ? [] : [time]))
     if (values.length === 0) return undefined
-    return { unit: method.unit, up: { values, withZero: false }, across: times.length > 1 ? { values: times } : undefined }
+    return {
+      unit: method.unit,
+      up: { values, withZero: false },
+      across: times.length > 1 ? { values: times, unit: plan.watch.unit } : undefined,
+    }
   }
   const values = evidence.summaries.flatMap(({ mean, lowest, highest }) => (plan.average === 'none' ? [lowest, highest] : [mean]))
   if (values.length === 0) return undefined
   const numbers = areNumbers(plan) ? activeConditions(plan).map((one) => conditionValue(plan, one)!) : undefined
-  return { unit: method.unit, up: { values, withZero: !degrees }, across: numbers ? { values: numbers } : undefined }
+  return {
+    unit: method.unit,
+    up: { values, withZero: !degrees },
+    across: numbers ? { values: numbers, unit: plan.conditionUnit } : undefined,
+  }
 }

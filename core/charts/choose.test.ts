@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { counter, emptyRecord, reading, recordOf, soakUpPlan } from '../../test/soakUp'
 import { INVESTIGATIONS, planFrom } from '../../library'
-import { GRAPH_KINDS, readBy, type Plan } from '../lesson'
+import { FIRST_WATCH, GRAPH_KINDS, readBy, type Plan } from '../lesson'
 import { chartWords, graphLoss, graphReason } from '../wording'
 import { gapDrawing, graphChoices, handGraph, resultsGraph } from '.'
 import { evidenceOf } from '../evidence'
@@ -100,7 +100,11 @@ describe('what is on it', () => {
       ['card', 6],
     ])
     expect(handGraph(soakUpPlan(), record)).toEqual({ unit: 'mm', up: { values: [62, 15], withZero: true }, across: undefined })
-    expect(handGraph(numbers, bent)!.across).toEqual({ values: [20, 40, 60, 80, 100] })
+    expect(handGraph(numbers, bent)!.across).toEqual({ values: [20, 40, 60, 80, 100], unit: 'cm' })
+    // Over time the numbers along the bottom are minutes, whatever unit the conditions have.
+    const watching = soakUpPlan({ kind: 'over-time', watch: { ...FIRST_WATCH, times: [0, 5, 10] } })
+    const rows = ['t0', 't5'].map((moment, place) => reading({ moment, value: 10 + place }))
+    expect(handGraph(watching, { ...emptyRecord, readings: rows })!.across).toEqual({ values: [0, 5, 10], unit: 'min' })
     expect(handGraph(describing, record)).toBeUndefined()
   })
 })

@@ -79,6 +79,14 @@ export function trialsByGroup(plan: Plan): Map<string, OwnTrial[]> {
   return usual
 }
 
+/**
+ * How many runs these trials are: a race runs all its conditions at once, and is one.
+ * @example runsOf({ kind: 'order' }, [{ condition: 'a', repeat: 1 }, { condition: 'b', repeat: 1 }]) // 1
+ */
+export function runsOf({ kind }: Pick<Plan, 'kind'>, trials: { condition: string; repeat: number }[]): number {
+  return kind === 'order' ? new Set(trials.map(({ repeat }) => repeat)).size : trials.length
+}
+
 function usualTrials(plan: Plan): Map<string, OwnTrial[]> {
   if (arrangementOf(plan) === 'together') return turns(plan)
   const repeats = Array.from({ length: plan.repeats }, (_, place) => place + 1)

@@ -1,4 +1,4 @@
-import { activeConditions, measuredCard, momentsOf, PHASES, type Phase, type Plan } from '../lesson'
+import { activeConditions, measuredCard, PHASES, type Phase, type Plan } from '../lesson'
 import { withoutNoise } from '../quantity'
 import { arrangementOf, conditionsByGroup, conditionsEach } from './arrangement'
 import { circuitOf } from './circuitOf'
@@ -75,6 +75,17 @@ export function timeAt(start: string, minutes: number): string | undefined {
 }
 
 /**
+ * Clock time to the second of a minute of the lesson, the seconds left out where there are none; undefined while no start is set.
+ * @example clockAt('09:50', 15.25) // '10:05:15'
+ */
+export function clockAt(start: string, minutes: number): string | undefined {
+  const seconds = Math.round(minutes * 60)
+  const whole = timeAt(start, Math.floor(seconds / 60))
+  const rest = seconds % 60
+  return whole === undefined || rest === 0 ? whole : `${whole}:${String(rest).padStart(2, '0')}`
+}
+
+/**
  * Which phase a lesson is in and how many minutes are left of it; undefined before it begins and after the last phase.
  * @param minutes since the lesson began
  * @example phaseAt(fit, 21.5) // { phase: 'test', left: 31.5 }
@@ -105,10 +116,7 @@ function secondsOfTest(plan: Plan, repeats: number, withWaiting = true): number 
   const all = rounds * (repeats + plan.practice)
   if (plan.kind === 'before-after') return all * (setUp + 2 * read + reset) + run
   if (plan.kind === 'over-time') {
-    const moments = momentsOf(plan)
-    const last = moments.at(-1)!.time ?? 0
-    const atLast = moments.filter(({ time }) => time === last).length
-    if (plan.watch.unit === 'day') return rounds * repeats * (setUp + atLast * read + reset)
+    if (plan.watch.unit === 'day') return rounds * repeats * (setUp + read + reset)
     const practice = rounds * plan.practice * (setUp + read + reset)
     return practice + rounds * repeats * (setUp + reset) + timetableOf(plan, repeats).finish * 60
   }
@@ -159,17 +167,17 @@ export function jarsOf(plan: Plan, repeats = plan.repeats): Jar[] {
  * where the class's instruments take turns.
  */
 export function timetableOf(plan: Plan, repeats = plan.repeats): Timetable {
-  const places = Math.max(1, plan.watch.places.filter((place) => place.trim() !== '').length)
   return readingTimetable({
     jars: jarsOf(plan, repeats).length,
     times: [...plan.watch.times].sort((a, b) => a - b),
-    minutesPerReading: withoutNoise((plan.clock.trial.read * places) / 60),
+    // One pair of children reads all places of a jar at one go.
+    minutesPerReading: withoutNoise(plan.clock.trial.read / 60),
     instruments: plan.watch.instruments,
     grid: READING_GRID,
   })
 }
 
-/** Starts of jars lie on half minutes: that is what a child can do by a clock on the wall. */
+/** Starts of jars lie on half minutes where the times of reading do: that is what a child can do by a clock on the wall. */
 const READING_GRID = 0.5
 
 /** Trials of one group (of the class, all together) in one repeat of everything. */

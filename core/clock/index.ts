@@ -1,4 +1,4 @@
-export { fitOf, jarsOf, phaseAt, scarcest, timeAt, timetableOf, testStartOf } from './fit'
+export { clockAt, fitOf, jarsOf, phaseAt, scarcest, timeAt, timetableOf, testStartOf } from './fit'
 export type { Fit, PhaseTime, Jar } from './fit'
 export {
   arrangementOf,
@@ -7,7 +7,9 @@ export {
   conditionsEach,
   fewestShared,
   practiceByGroup,
+  runsOf,
   trialsByGroup,
+  turnsTogether,
 } from './arrangement'
 export type { OwnTrial } from './arrangement'
 export { balancedOrder, orderOfRepeat } from './balancedOrder'
@@ -29,5 +31,5 @@ export { bestStarts, dayAfter, dayOff, readingDays, USUAL_CALENDAR, weekdayOf } 
 export type { Calendar, DayOff, Days, ReadingDay, StartDay } from './calendar'
 export { comingUp, concerns } from './coming'
 export type { Coming } from './coming'
-export { conditionStarts } from './pace'
+export { trialStarts } from './pace'
 export { secondsOfBatch, secondsOfTrial, secondsOfTrials } from './trials'

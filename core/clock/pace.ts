@@ -4,14 +4,14 @@ import { scarcest } from './fit'
 import { startOfTrial } from './trials'
 
 /**
- * When a group begins its first, second and further condition, after its practice, if it keeps to the clock.
+ * When a group begins its first, second and further trial, in its own order and after its practice, if it keeps to the clock.
  * @returns seconds since testing began; undefined where groups take turns, wait for shared things, or run everything at once
- * @example practice 1, 4 conditions, 3 repeats of 105 s // [420, 735, 1050, 1365]
+ * @example practice 1, 4 conditions, 3 repeats of 105 s: the fifth trial // trialStarts(plan)![4] is 840
  */
-export function conditionStarts(plan: Plan): number[] | undefined {
+export function trialStarts(plan: Plan): number[] | undefined {
   const way = arrangementOf(plan)
   const inTurn = plan.kind === 'fair-test' || plan.kind === 'describe'
   if (!inTurn || (way !== 'every-group' && way !== 'share-out') || scarcest(plan) !== undefined) return undefined
   const each = conditionsEach(plan)
-  return Array.from({ length: each }, (_, place) => startOfTrial(plan, each * plan.practice + place * plan.repeats))
+  return Array.from({ length: each * plan.repeats }, (_, place) => startOfTrial(plan, each * plan.practice + place))
 }

@@ -8,7 +8,7 @@ export interface TimetableAsk {
   /** How long one reading holds an instrument, in minutes. */
   minutesPerReading: number
   instruments: number
-  /** Starts lie on multiples of this many minutes. */
+  /** Starts lie on multiples of this many minutes, or of a part of it on which every time of reading lies. */
   grid: number
 }
 
@@ -40,8 +40,9 @@ const MOST_STEPS = 400_000
  * @example readingTimetable({ jars: 3, times: [0, 2, 4, 9], minutesPerReading: 1, instruments: 1, grid: 0.5 }).starts // [0, 3, 6]
  */
 export const readingTimetable = remembered((ask: TimetableAsk): Timetable => {
-  const { jars, times, minutesPerReading, grid } = ask
+  const { jars, times, minutesPerReading } = ask
   if (jars === 0 || times.length === 0) return { starts: [], readings: [], finish: 0, soonest: true }
+  const grid = gridFor(times, ask.grid)
   const hold = Math.max(1, Math.ceil(withoutNoise(minutesPerReading / grid)))
   const offsets = times.map((time) => Math.round(time / grid))
   const instruments = Math.max(1, ask.instruments)
@@ -52,6 +53,21 @@ export const readingTimetable = remembered((ask: TimetableAsk): Timetable => {
   const finish = withoutNoise(Math.max(...readings.map(({ start }) => start)) + minutesPerReading)
   return { starts, readings, finish, soonest: found !== undefined }
 })
+
+/** Times are written with two decimals at most. */
+const FINEST = 100
+
+/** The wanted grid, or a finer one on which every time of reading lies. `gridFor([0, 1.25], 0.5) // 0.25` */
+function gridFor(times: number[], wanted: number): number {
+  const parts = [wanted, ...times].map((time) => Math.round(time * FINEST)).filter((part) => part > 0)
+  return parts.reduce(commonDivisor) / FINEST
+}
+
+function commonDivisor(a: number, b: number): number {
+  let [high, low] = [a, b]
+  while (low > 0) [high, low] = [low, high % low]
+  return high
+}
 
 /** How many instruments are in use at each moment of the grid. */
 type Busy = Uint8Array

@@ -8,7 +8,6 @@ import {
   bestStarts,
   changeTogether,
   circuitOf,
-  conditionStarts,
   conditionsByGroup,
   dayOff,
   fewestGoingRound,
@@ -27,6 +26,7 @@ import {
   soonestFinish,
   timetableOf,
   trialsByGroup,
+  trialStarts,
   turnsGoingRound,
   USUAL_CALENDAR,
   whenReady,
@@ -264,12 +264,12 @@ describe('jarsOf', () => {
   })
 })
 
-describe('conditionStarts', () => {
-  it('follow the practice, one condition after the other, where nothing waits', () => {
-    expect(conditionStarts(soakUpPlan())).toEqual([420, 735, 1050, 1365])
-    const beside = { clock: { ...soakUpPlan().clock, sideBySide: 4 }, practice: 0, repeats: 4 }
-    expect(conditionStarts(soakUpPlan(beside))).toEqual([0, 180, 360, 540])
-    expect(conditionStarts(soakUpPlan({ arrangement: { ...soakUpPlan().arrangement, way: 'together' } }))).toBeUndefined()
+describe('trialStarts', () => {
+  it('follow the practice, one trial after the other, where nothing waits', () => {
+    expect(trialStarts(soakUpPlan())!.slice(0, 4)).toEqual([420, 525, 630, 735])
+    const beside = { clock: { ...soakUpPlan().clock, sideBySide: 4 }, practice: 0, repeats: 1 }
+    expect(trialStarts(soakUpPlan(beside))).toEqual([0, 0, 0, 0])
+    expect(trialStarts(soakUpPlan({ arrangement: { ...soakUpPlan().arrangement, way: 'together' } }))).toBeUndefined()
   })
 })
 

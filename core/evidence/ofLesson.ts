@@ -4,7 +4,7 @@ import { methodTotalSd } from '../measuring'
 import { countedReadings, hasEmptyPlaces, oncePerPair, trialResults, wholeTrials, type TrialResult } from '../record'
 import { unfairAmong } from './fairly'
 import { changesFromNothing } from './fromNothing'
-import { capped, noSurerThan, NOTHING_WEIGHED, weighEvidence, type Evidence, type EvidenceOptions } from './grade'
+import { capped, noSurerThan, NOTHING_WEIGHED, weighEvidence, type Evidence, type EvidenceOptions, type Grade } from './grade'
 import { learnedWobble } from './learned'
 import type { Observation } from './model'
 import { weighOrder } from './ordering'
@@ -75,11 +75,21 @@ function resultsAsBlocks(plan: Plan, { readings }: LessonRecord): TrialResult[] 
     .map((result) => (oneApparatus(plan) ? { ...result, group: WHOLE_CLASS } : result))
 }
 
-/** What would have been graded while every reading counted by itself, before version 7 of the plan. */
-export function pooledGradeOf(plan: Plan, record: LessonRecord): Evidence['grade'] | undefined {
+/** While every reading counted by itself. */
+const FIRST_ON_CELLS = 7
+
+/**
+ * The grade that a lesson begun before version 7 had, where it has another one now; undefined where nothing changed.
+ * @example judgedBefore(planOfVersion7, record) // undefined
+ */
+export function judgedBefore(plan: Plan, record: LessonRecord): Grade | undefined {
   const method = measuredCard(plan)?.method
-  if (method?.instrument !== 'number' || comparesWithItself(plan)) return undefined
-  return pooledGrade(resultsAsBlocks(plan, record), method.resolution)
+  if (plan.begunIn >= FIRST_ON_CELLS || method?.instrument !== 'number' || comparesWithItself(plan)) return undefined
+  const results = resultsAsBlocks(plan, record)
+  const now = evidenceOf(plan, record)?.grade
+  if (new Set(results.map(({ condition }) => condition)).size < 2) return undefined
+  const before = pooledGrade(results, method.resolution)
+  return before === now ? undefined : before
 }
 
 /** The group is the block; one group alone goes by its trials, since how heavy one bag is says nothing about another. */

@@ -13,6 +13,7 @@ import { convert, unitOf, withoutNoise } from '../quantity'
 import { trialResults } from '../record'
 import { fAbove } from '../chance'
 import { weighEvidence, type Evidence } from './grade'
+import { evidenceOf } from './ofLesson'
 import { fitCells } from './cells'
 import type { Observation } from './model'
 
@@ -97,10 +98,16 @@ export function poolClasses(us: OtherClass, them: OtherClass, { shared }: TwoTes
     resolution: Math.max(method.resolution, theirMark(them.plan, method.unit)),
     totalSd: methodTotalSd(us.plan, method),
     differenceThatMatters: method.differenceThatMatters,
+    sameThing: us.plan.things === 'same' || them.plan.things === 'same',
+    unfinished: [us, them].some(({ plan, record }) => evidenceOf(plan, record)?.limits.includes('unfinished')),
   }
   const named = new Map(shared.map(({ ours, theirs }) => [theirs, ours]))
-  const own = observationsOf(us, 'ours', (id) => (shared.some(({ ours }) => ours === id) ? id : undefined), us.plan)
-  const other = observationsOf(them, 'theirs', (id) => named.get(id), us.plan)
+  const fairly = [us, them].map(({ plan, record }) => evidenceOf(plan, record)?.notFair?.compared)
+  const isFair = (pair: { ours: string; theirs: string }) =>
+    (fairly[0]?.includes(pair.ours) ?? true) && (fairly[1]?.includes(pair.theirs) ?? true)
+  const compared = new Set(shared.filter(isFair).map(({ ours }) => ours))
+  const own = observationsOf(us, 'ours', (id) => (compared.has(id) ? id : undefined), us.plan)
+  const other = observationsOf(them, 'theirs', (id) => (compared.has(named.get(id) ?? '') ? named.get(id) : undefined), us.plan)
   return {
     evidence: weighEvidence([...own, ...other], options),
     ours: weighEvidence(own, options),

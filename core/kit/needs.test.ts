@@ -107,3 +107,12 @@ describe('the materials list', () => {
     expect(materialsFromPlan(soakUpPlan(), () => 'x')).toEqual([])
   })
 })
+
+it('where the same thing comes again, each group has one of each condition and not one a trial', () => {
+  const fresh = needsOf(soakUpPlan())[0]!
+  const again = needsOf(soakUpPlan({ things: 'same' }))[0]!
+  expect([fresh.times, again.times]).toEqual([28, 7])
+  expect(Object.values(again.trays)).toEqual([1, 1, 1, 1, 1, 1, 1])
+  const together = soakUpPlan({ things: 'same', arrangement: { ...soakUpPlan().arrangement, way: 'together' } })
+  expect(needsOf(together)[0]!.times).toBe(1)
+})

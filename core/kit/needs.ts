@@ -13,6 +13,8 @@ export interface Need {
   trays: Record<string, number>
   /** For the fullest tray; undefined where one thing serves the whole class. */
   perTray: number | undefined
+  /** Counted once for a group, since the same one comes again in every trial. */
+  comesAgain: boolean
   /** The class's own sum before spares: amount x times. */
   times: number
   /** For the class, spares and rounding to whole pieces included. */
@@ -29,7 +31,7 @@ export interface Need {
 
 /**
  * What the plan needs of every material: amount x multiplier (class 1, groups, children, conditions, or the trials really done by
- * each group, practice included), times 1 + spare share, rounded up to whole pieces. Things used again count the most that are
+ * each group, practice included; one of each condition where the same thing comes again), times 1 + spare share, rounded up to whole pieces. Things used again count the most that are
  * in use at one moment, plus those drying; what goes round between groups counts once.
  * @example 1 strip per trial of one paper, 7 groups, 3 repeats and 1 practice, one spare in ten:
  *   1 x (3 + 1) x 7 = 28, x 1.1 = 30.8 // forClass 31
@@ -91,6 +93,7 @@ function needOf(plan: Plan, material: Material, work: Work, school: School): Nee
     unit,
     trays,
     perTray: onTrays ? Math.max(0, ...Object.values(trays)) : undefined,
+    comesAgain: comesAgain(plan, material),
     times,
     forClass,
     spare: withoutNoise(forClass - roundUp(value * times, whole)),
@@ -138,7 +141,10 @@ function timesOfGroup(plan: Plan, material: Material, work: Work, { id: group, s
     case 'condition':
       return work.conditions.get(group)!.filter(chosen).length
     case 'trial': {
-      const trials = [...work.trials.get(group)!].reduce((sum, [condition, count]) => sum + (chosen(condition) ? count : 0), 0)
+      if (comesAgain(plan, material)) return work.trials.get(group)!.has(material.condition!) ? 1 : 0
+      const counts = [...work.trials.get(group)!].flatMap(([condition, count]) => (chosen(condition) ? [count] : []))
+      // A race runs all its conditions at once.
+      const trials = plan.kind === 'order' ? Math.max(0, ...counts) : counts.reduce((sum, count) => sum + count, 0)
       if (material.use === 'up') return trials
       const { used, drying } = inHand(plan, material)
       return Math.min(trials, used + drying)
@@ -153,6 +159,7 @@ function timesOfClass(plan: Plan, material: Material, work: Work, ofGroups: numb
   if (goesRound(material)) return material.goesRound!
   if (work.copies && staysAtStation(material)) return atStations(plan, material, work.copies)
   if (!work.together) return all
+  if (comesAgain(plan, material)) return Math.min(1, all)
   // One apparatus for everybody: what stays with it is there once.
   if (material.per === 'group') return Math.min(1, ofGroups.length)
   if (material.use === 'up' || material.per === 'child') return all
@@ -179,6 +186,11 @@ function inHand(plan: Plan, { rinse }: Material): { used: number; drying: number
 function conditionsOf(plan: Plan, material: Material): string[] {
   const ids = activeConditions(plan).map(({ id }) => id)
   return ids.filter((id) => material.condition === null || material.condition === id)
+}
+
+/** What belongs to a condition is what is tested: where the same one comes again in every trial, each group has one of each. */
+function comesAgain({ things }: Plan, { per, condition }: Material): boolean {
+  return things === 'same' && per === 'trial' && condition !== null
 }
 
 function goesRound({ use, goesRound: count }: Material): boolean {

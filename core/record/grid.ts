@@ -1,4 +1,4 @@
-import { practiceByGroup, trialOrderOf, trialsByGroup, type OwnTrial } from '../clock'
+import { practiceByGroup, runsOf, trialOrderOf, trialsByGroup, type OwnTrial } from '../clock'
 import { activeConditions, momentOf, momentsOf, mostRepeats, type Plan, type Reading } from '../lesson'
 import { oncePerPair } from './once'
 import { cellKey, currentReadings, hasPlace } from './readings'
@@ -176,6 +176,16 @@ export function openBeside({ cells }: Progress, { condition, repeat, moment, pra
     .map((cell) => cell.condition)
 }
 
+/** How many runs a group has behind it, for the jobs that turn with them: a race of all conditions at once is one. */
+export function runsDone(plan: Plan, { cells, done }: Progress): number {
+  return plan.kind === 'order'
+    ? runsOf(
+        plan,
+        cells.filter(({ kept }) => kept.length > 0),
+      )
+    : done
+}
+
 /** What the whole class has done and what there is to do. */
 export function doneByAll(progress: Progress[]): { done: number; all: number } {
   const sum = (of: 'done' | 'all') => progress.reduce((total, one) => total + one[of], 0)
@@ -197,8 +207,12 @@ export function hasEmptyPlaces(plan: Plan, readings: Reading[]): boolean {
   return progressOf(plan, readings).some(({ done, all }) => done < all)
 }
 
-/** Empty places that should have been filled by now: where the class watches over time, those of times that somebody has read. */
+/**
+ * Empty places that should have been filled by now: where the class watches over time, those of times that somebody has read. None once testing is over and
+ * they are to stay empty.
+ */
 export function gapsOf(plan: Plan, progress: Progress[]): Cell[] {
+  if (plan.gapsStay) return []
   const cells = progress.flatMap((one) => one.cells)
   const read = new Set(cells.filter((cell) => cell.kept.length > 0).map(({ moment }) => moment))
   const moments = momentsOf(plan)

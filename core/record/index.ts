@@ -18,12 +18,14 @@ export {
   practiceOf,
   progressOf,
   readTogether,
+  runsDone,
   shareDone,
 } from './grid'
 export type { Cell, Place, Progress } from './grid'
 export { cellKey, countedReadings, currentReadings, hasPlace, historyOf, hasBegun, isCounted, usedIn } from './readings'
 export { filteredJournal, JOURNAL_KINDS, journalOf } from './journal'
 export type { JournalKind, JournalLine } from './journal'
+export { groupAverages } from './groupAverages'
 export { practiceFigures } from './practice'
 export type { PracticeFigures } from './practice'
 export { asksSecondReader, readersAgree } from './secondReader'

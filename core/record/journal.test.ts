@@ -46,11 +46,11 @@ describe('the journal', () => {
     expect(lines.map((line) => journalWords(plan, line).replaceAll(/\s/g, ' '))).toEqual([
       'the plan was changed, 2 times',
       'a station moved to Birch',
-      'B tissue, repeat 1: 6.1 mm',
+      'B tissue, repeat 1, its trial 2: 6.1 mm',
       'D card: it curls (sketch)',
-      'B tissue, repeat 1: 61 mm, put right: was written as 6,1',
+      'B tissue, repeat 1, its trial 2: 61 mm, put right: was written as 6,1',
       'board: results, clock by the timetable, numbers shown, sound on',
-      'A kitchen roll, repeat 1: 61 mm, set aside: it leaked',
+      'A kitchen roll, repeat 1, its trial 4: 61 mm, set aside: it leaked',
       'the plan was changed',
     ])
   })

@@ -109,8 +109,10 @@ describe('watching over days', () => {
   })
 
   it('calls a gap only what others have read already', () => {
-    expect(gapsOf(cress, progress.slice(0, 1))).toEqual([])
-    expect(gapsOf(cress, progress)).toHaveLength(6 * cress.conditions.length)
+    const open = { ...cress, gapsStay: false }
+    expect(gapsOf(open, progress.slice(0, 1))).toEqual([])
+    expect(gapsOf(cress, progress)).toEqual([])
+    expect(gapsOf(open, progress)).toHaveLength(6 * cress.conditions.length)
     expect(shareDone(progress[0]!, 'card')).toBeCloseTo(1 / 3, 12)
   })
 })

@@ -30,7 +30,8 @@ export function skillsOf(plan: Plan, record: LessonRecord): Skill[] {
   const begun = hasBegun(record.readings)
   const conclusion = classConclusion(record.conclusions)
   const method = measuredCard(plan)?.method
-  const graded = (evidenceOf(plan, record)?.grade ?? 'nothing-yet') !== 'nothing-yet'
+  const grade = evidenceOf(plan, record)?.grade ?? 'nothing-yet'
+  const graded = grade !== 'nothing-yet' && grade !== 'not-fair'
   const practised: Record<Skill, boolean> = {
     noticing: plan.wonder.noticed.length > 0 || record.remarks.some(({ list }) => list === 'noticed'),
     asking: plan.wonder.wondered.length > 0 || record.remarks.some(({ list }) => list === 'wondered'),

@@ -165,7 +165,6 @@ function findingsOfGaps(plan: Plan, progress: ReturnType<typeof progressOf>): Fi
   if (!first) return []
   const behind = new Set(gaps.map(({ group }) => group))
   const groups = progress.map(({ group }) => group).filter((group) => behind.has(group))
-  if (plan.gapsStay) return []
   const fixes: Fix[] = [go('test', cellTarget(first)), { code: 'leave-gaps' }]
   return [{ code: 'gaps', key: 'gaps', stop: 'test', severity: 'note', count: gaps.length, groups, fixes }]
 }

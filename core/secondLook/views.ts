@@ -8,12 +8,12 @@ import {
   type Plan,
   type Reading,
 } from '../lesson'
-import { gapsOf, isCounted, progressOf, type Cell } from '../record'
+import { cellsInOrder, gapsOf, isCounted, progressOf, type Cell } from '../record'
 import type { Finding } from './finding'
 
-/** The place of the grid that a desk opens on: what is asked about, else the first gap, else the first place. */
+/** The place of the grid that a desk opens on: what is asked about, else the first gap in the order of trials, else the first place. */
 export function placeToLookAt(plan: Plan, readings: Reading[], findings: Finding[]): Cell | undefined {
-  const cells = progressOf(plan, readings).flatMap((one) => one.cells)
+  const cells = progressOf(plan, readings).flatMap((one) => cellsInOrder(plan, one))
   const asked = findings.flatMap((finding) => (finding.code === 'doubtful' ? [finding.reading] : []))
   return (
     cells.find((cell) => cell.kept.some(({ id }) => asked.includes(id))) ?? cells.find((cell) => cell.kept.length === 0) ?? cells[0]

@@ -1,6 +1,6 @@
 import type { ClaimDoubt } from '../agree'
 import type { Plan } from '../lesson'
-import { GRADE_NAMES } from './evidence'
+import { GRADE_NAMES, sentenceCase } from './evidence'
 import type { FindingWords } from './findings'
 import { list, nameOfCondition } from './names'
 
@@ -25,6 +25,12 @@ export function doubtWordsOfConclusion(doubt: ClaimDoubt, plan: Plan): FindingWo
         title: 'The numbers say otherwise',
         text: `It names ${nameOfCondition(plan, doubt.named)}; the averages put ${nameOfCondition(plan, doubt.winner)} first.`,
         why: 'Compare the sentence with the table once more.',
+      }
+    case 'not-fair':
+      return {
+        title: 'Not a fair comparison',
+        text: `${doubt.named ? sentenceCase(nameOfCondition(plan, doubt.named)) : 'What it compares'} differs in more than what we changed, so the numbers do not answer that.`,
+        why: 'Say what the fair pairs show, or test the one that is missing for a fair pair.',
       }
     case 'no-numbers':
       return {

@@ -29,6 +29,7 @@ export function doubtWords(plan: Plan, value: number, unit: UnitCode, doubt: Dou
 /** Reasons for setting a reading aside that a child can tap. */
 export const REASONS = [
   'we let go too late',
+  'I was late with the clock',
   'it leaked or spilled',
   'it touched the side',
   'we lost count',

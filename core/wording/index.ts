@@ -34,7 +34,7 @@ export {
   unfairSentences,
 } from './evidence'
 export { bestWords, clearWords, adviserFigure, THINGS_WORDS, thingsMeaning, wobbleSourceWords } from './things'
-export { ORDER_WORDS, orderLine, trialNumbers } from './order'
+export { ORDER_WORDS, orderLine, trialNumbers, trialNumberWords } from './order'
 export { FIRST_WORDS_OF_SENTENCE, sentenceStarters } from './starters'
 export { fairWords } from './fairness'
 export type { FairWords } from './fairness'
@@ -78,6 +78,7 @@ export {
   PHASE_NAMES,
   readingHeading,
   readingHeadings,
+  readingPlaces,
   STOP_NAMES,
   WONDER_WORDS,
   whenWords,
@@ -92,7 +93,7 @@ export { SOURCE_WORDS, wayChance, wayCost, wayWords } from './ways'
 export { changeWords, predictionOrderWords, predictionPrompt } from './predictions'
 export { FRAME_WORDS, predictionSentence, VARIABLE_WORDS, variableWords, wordMat } from './vocabulary'
 export { nextThing } from './next'
-export { foresight, gradeFigure, nearnessWords, pairWords } from './results'
+export { foresight, gradeFigure, handsForesight, nearnessWords, pairWords } from './results'
 export { PART_WORDS } from './agree'
 export {
   AVERAGE_WORDS,

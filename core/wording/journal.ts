@@ -1,6 +1,7 @@
 import { letterOf, WHOLE_CLASS, type Plan, type Reading } from '../lesson'
 import type { JournalKind, JournalLine } from '../record'
 import { BOARD_WORDS, momentWords, nameOfCondition, nameOfGroup, writeReading, WONDER_WORDS } from './names'
+import { trialNumberWords } from './order'
 import { predictionSentence } from './vocabulary'
 
 export const JOURNAL_WORDS: Record<JournalKind, string> = {
@@ -65,6 +66,7 @@ function readingWords(plan: Plan, reading: Reading): string {
     `${letterOf(plan, condition)} ${nameOfCondition(plan, condition)}`,
     practice ? 'practice' : `repeat ${repeat}`,
     momentWords(plan, moment),
+    practice ? '' : trialNumberWords(plan, reading),
   ]
   const why = reason === '' ? '' : `: ${reason}`
   const became =

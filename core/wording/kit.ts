@@ -55,6 +55,7 @@ export function moneyWords(value: number): string {
 /** The multiplication behind the kit. `'4 conditions × (3 repeats + 1 practice) × 7 groups = 112 trials'` */
 export function trialSum(plan: Plan): string {
   const way = arrangementOf(plan)
+  if (plan.kind === 'order') return raceSum(plan)
   const conditions = way === 'share-out' ? conditionsEach(plan) : activeConditions(plan).length
   const [each, groups] = [plan.repeats + plan.practice, way === 'together' ? 1 : plan.groups.length]
   const repeats =
@@ -62,6 +63,15 @@ export function trialSum(plan: Plan): string {
   const of = way === 'share-out' ? ` of ${activeConditions(plan).length}` : ''
   const by = way === 'together' ? 'one apparatus' : counted(groups, 'group')
   return `${counted(conditions, 'condition')}${of} × ${repeats} × ${by} = ${counted(conditions * each * groups, 'trial')}`
+}
+
+/** A race runs all its conditions at once and is one trial. `'(3 repeats + 1 practice) × 7 groups = 28 trials'` */
+function raceSum(plan: Plan): string {
+  const groups = arrangementOf(plan) === 'together' ? 1 : plan.groups.length
+  const repeats =
+    plan.practice === 0 ? counted(plan.repeats, 'repeat') : `(${counted(plan.repeats, 'repeat')} + ${plan.practice} practice)`
+  const by = groups === 1 && arrangementOf(plan) === 'together' ? 'one apparatus' : counted(groups, 'group')
+  return `${repeats} × ${by} = ${counted((plan.repeats + plan.practice) * groups, 'trial')}`
 }
 
 /** How one need was worked out. `'1 × 28 trials = 28, and 3 spare'` */
@@ -79,7 +89,11 @@ export function needSum(need: Need, material: Material): string {
     return `${counted(material.goesRound, 'goes', 'go')} round between the groups`
   const again = atOnce ? `${atOnce.used} in use and ${atOnce.drying} drying at a time` : 'in use at a time'
   const [one, many] = what[material.per]
-  const counts = material.use === 'again' && material.per === 'trial' ? `${writeShort(times)} ${again}` : counted(times, one, many)
+  const counts = need.comesAgain
+    ? `${counted(times, 'group')}, the same one in each trial,`
+    : material.use === 'again' && material.per === 'trial'
+      ? `${writeShort(times)} ${again}`
+      : counted(times, one, many)
   const sum = `${amountWords(amount.value, unit)} × ${counts} = ${amountWords(amount.value * times, unit)}`
   return spare > 0 ? `${sum}, and ${amountWords(spare, unit)} spare` : sum
 }

@@ -127,7 +127,13 @@ export function measuredWith(method: Method): string {
 
 /** Headings of one condition's readings: every repeat at every moment. `['1', '2', '3']`, `['1: before', '1: after', …]` */
 export function readingHeadings(plan: Plan): string[] {
-  return Array.from({ length: mostRepeats(plan) }, (_, place) => readingHeading(plan, String(place + 1))).flat()
+  return readingPlaces(plan).map(({ text }) => text)
+}
+
+/** The same with the repeat that each stands over. */
+export function readingPlaces(plan: Plan): { text: string; repeat: number }[] {
+  const repeats = Array.from({ length: mostRepeats(plan) }, (_, place) => place + 1)
+  return repeats.flatMap((repeat) => readingHeading(plan, String(repeat)).map((text) => ({ text, repeat })))
 }
 
 /** Headings of one trial, at every moment. `readingHeading(plan, 'practice') // ['practice']` */

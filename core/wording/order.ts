@@ -1,4 +1,4 @@
-import { orderKindOf, trialOrderOf } from '../clock'
+import { arrangementOf, orderKindOf, trialOrderOf, turnsTogether } from '../clock'
 import { letterOf, type Plan, type TrialOrder } from '../lesson'
 
 export const ORDER_WORDS: Record<TrialOrder, { name: string; what: string }> = {
@@ -26,11 +26,27 @@ export function orderLine(plan: Plan, group: string): string {
 }
 
 /**
- * Which of its trials a group does in one place of its sheet, 1 for the first, by condition and repeat; empty where there is nothing to order.
+ * Which of its trials a group does in one place of its sheet, 1 for the first, by condition and repeat; all together, which turn of the class. Empty where
+ * there is nothing to order.
  * @example trialNumbers(plan, 'g2').get('card/1') // 3
  */
 export function trialNumbers(plan: Plan, group: string): Map<string, number> {
-  if (orderKindOf(plan) === 'as-written') return new Map()
-  const trials = trialOrderOf(plan).get(group) ?? []
-  return new Map(trials.map(({ condition, repeat }, place) => [`${condition}/${repeat}`, place + 1]))
+  const together = arrangementOf(plan) === 'together' && plan.kind !== 'order'
+  if (!together && orderKindOf(plan) === 'as-written') return new Map()
+  const own = trialOrderOf(plan).get(group) ?? []
+  const all = together ? turnsTogether(plan) : own
+  const places = new Map(all.map(({ condition, repeat }, place) => [`${condition}/${repeat}`, place + 1]))
+  return new Map(
+    own.map(({ condition, repeat }, place) => [`${condition}/${repeat}`, places.get(`${condition}/${repeat}`) ?? place + 1]),
+  )
+}
+
+/** A trial's number in its group's own order, in words; empty where there is none. `'its trial 5'` */
+export function trialNumberWords(
+  plan: Plan,
+  { group, condition, repeat }: { group: string; condition: string; repeat: number },
+): string {
+  const number = trialNumbers(plan, group).get(`${condition}/${repeat}`)
+  if (number === undefined) return ''
+  return arrangementOf(plan) === 'together' ? `turn ${number}` : `its trial ${number}`
 }

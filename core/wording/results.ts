@@ -1,6 +1,6 @@
 import type { Evidence, GradedPair } from '../evidence'
-import { measuredCard, type Plan } from '../lesson'
-import type { Nearness } from '../predictions'
+import { measuredCard, type LessonRecord, type Plan } from '../lesson'
+import { handsOf, type Nearness } from '../predictions'
 import { writeNumber } from '../quantity'
 import { GRADE_NAMES } from './evidence'
 import { chanceWords, conditionWithLetter, counted, nameOfCondition, writeAverage } from './names'
@@ -53,10 +53,20 @@ export function nearnessWords(plan: Plan, { right, all, of, away }: Nearness): s
   return `${right} of ${what} came out as they said.${by}`
 }
 
+/** How many hands went up for what came first. `'14 of 26 hands were for kitchen roll, which came first.'` */
+export function handsForesight(plan: Plan, evidence: Evidence, { predictions }: LessonRecord): string {
+  const winner = evidence.order[0]
+  const hands = handsOf(predictions)
+  if (!winner || !hands || evidence.tied.length > 1) return ''
+  const all = Object.values(hands.values).reduce((sum, count) => sum + count, 0)
+  if (all === 0) return ''
+  return `${hands.values[winner] ?? 0} of ${counted(all, 'hand')} ${all === 1 ? 'was' : 'were'} for ${nameOfCondition(plan, winner)}, which came first.`
+}
+
 /** Who foresaw it. `'3 of 7 groups predicted that kitchen roll comes first.'` */
 export function foresight(plan: Plan, evidence: Evidence, orders: string[][]): string {
   const winner = evidence.order[0]
-  if (!winner || orders.length === 0) return ''
+  if (!winner || orders.length === 0 || evidence.tied.length > 1) return ''
   const right = orders.filter((order) => order[0] === winner).length
   return `${right} of ${counted(orders.length, 'group')} predicted that ${nameOfCondition(plan, winner)} comes first.`
 }

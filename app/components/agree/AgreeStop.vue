@@ -7,7 +7,8 @@ import {
   doubtLead,
   doubtWordsOfConclusion,
   foresight,
-  GRADE_NAMES,
+  gradeName,
+  handsForesight,
   nameOfGroup,
   PART_WORDS,
   sentenceStarters,
@@ -32,6 +33,11 @@ const parts = computed(() => partsOf(text.value, plan.value))
 const words = computed(() => wordMat(plan.value).map(({ word }) => word.toLowerCase()))
 const used = computed(() => new Set(wordsUsed(text.value, words.value)))
 const orders = computed(() => stampedOrders(plan.value, lesson.record.predictions))
+const foreseen = computed(() => {
+  const own = evidence.value
+  if (!own) return ''
+  return [foresight(plan.value, own, orders.value), handsForesight(plan.value, own, lesson.record)].filter(Boolean).join(' ')
+})
 const asStored = computed(
   () => last.value !== undefined && last.value.text === text.value.trim() && last.value.hands === hands.value,
 )
@@ -64,7 +70,7 @@ async function keep(agreed: boolean): Promise<void> {
     <div v-if="!evidence || evidence.grade === 'nothing-yet'" class="empty-note">
       <strong>Nothing to conclude from yet</strong>
       The sentences here grow out of the result, such as “Kitchen roll came highest, and six of seven groups agree”.
-      <NuxtLink :to="`/lesson/${lesson.id}/test`">Readings of two conditions</NuxtLink>
+      <NuxtLink :to="`/lesson/${lesson.id}/test`">Readings</NuxtLink>
       are needed first.
     </div>
     <template v-else>
@@ -141,7 +147,7 @@ async function keep(agreed: boolean): Promise<void> {
       <section class="section" aria-labelledby="starters">
         <h3 id="starters">
           Ways to begin
-          <span class="soft">that say no more than “{{ GRADE_NAMES[evidence.grade].toLowerCase() }}”, for children of</span>
+          <span class="soft">that say no more than “{{ gradeName(evidence).toLowerCase() }}”, for children of</span>
           <select
             class="box age"
             aria-label="Age of the children"
@@ -160,7 +166,7 @@ async function keep(agreed: boolean): Promise<void> {
       <div class="two">
         <section class="section" aria-labelledby="foreseen">
           <h3 id="foreseen">What we predicted</h3>
-          <p>{{ foresight(plan, evidence, orders) || 'No group predicted beforehand.' }}</p>
+          <p>{{ foreseen || 'No group predicted beforehand.' }}</p>
         </section>
         <NextTests />
       </div>

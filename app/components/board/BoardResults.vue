@@ -2,7 +2,7 @@
 import { evidenceOf } from '~~/core/evidence'
 import type { LessonRecord, Plan } from '~~/core/lesson'
 import { doneByAll, progressOf } from '~~/core/record'
-import { agreementSentence, GRADE_NAMES, gradeSentence } from '~~/core/wording'
+import { gradeName, sureSentences } from '~~/core/wording'
 
 /** The graph and how sure the class can be. */
 const ResultsChart = defineAsyncComponent(() => import('~/components/charts/ResultsChart.vue'))
@@ -21,8 +21,8 @@ const evidence = computed(() => evidenceOf(props.plan, props.record))
   <div v-else-if="evidence && evidence.summaries.length > 0" class="results">
     <div class="chart"><ResultsChart big :dark="dark" :plan="plan" :record="record" /></div>
     <p>
-      <strong>{{ GRADE_NAMES[evidence.grade] }}.</strong>
-      {{ gradeSentence(plan, evidence) }} {{ agreementSentence(plan, evidence) }}
+      <strong>{{ gradeName(evidence) }}.</strong>
+      {{ sureSentences(plan, evidence).join(' ') }}
     </p>
   </div>
   <p v-else>No numbers yet.</p>

@@ -7,11 +7,12 @@ import {
   conditionsEach,
   fitOf,
   fewestShared,
+  orderKindOf,
   testStartOf,
   walkedTimes,
 } from '~~/core/clock'
-import { activeConditions, type Arrangement, type ArrangementWay, type ExtraStation } from '~~/core/lesson'
-import { ARRANGEMENT_WORDS, circuitVerdict, counted, secondWords } from '~~/core/wording'
+import { activeConditions, TRIAL_ORDERS, type Arrangement, type ArrangementWay, type ExtraStation } from '~~/core/lesson'
+import { ARRANGEMENT_WORDS, circuitVerdict, counted, ORDER_WORDS, secondWords } from '~~/core/wording'
 
 /** Who does which condition: everything, some of them, in a circuit, or all at one apparatus. */
 const lesson = useLesson()
@@ -21,6 +22,10 @@ const testStart = computed(() => testStartOf(fitOf(plan.value)))
 const ways = computed(() => arrangementsFor(plan.value))
 const way = computed(() => arrangementOf(plan.value))
 const active = computed(() => activeConditions(plan.value))
+/** Watching, racing and trying a better one have nothing to mix; in a circuit each condition is a block. */
+const canMix = computed(
+  () => orderKindOf({ ...plan.value, arrangement: { ...plan.value.arrangement, order: 'mixed' } }) === 'mixed',
+)
 const hasBaseline = computed(() => active.value.some(({ baseline }) => baseline))
 const circuit = computed(() => circuitOf(plan.value))
 const whenReady = computed(() => plan.value.arrangement.change === 'when-ready')
@@ -64,6 +69,33 @@ const verdict = computed(() => circuitVerdict(circuit.value))
         <strong>{{ ARRANGEMENT_WORDS[one].name }}</strong>
         <span>{{ ARRANGEMENT_WORDS[one].what }}</span>
       </button>
+    </div>
+    <div v-if="canMix" class="order">
+      <div class="row" role="radiogroup" aria-label="Order of trials">
+        <span>Order of trials</span>
+        <label v-for="one in TRIAL_ORDERS" :key="one" class="one">
+          <input
+            type="radio"
+            name="trial-order"
+            :value="one"
+            :checked="plan.arrangement.order === one"
+            data-target="trial-order"
+            @change="set({ order: one })"
+          />
+          {{ ORDER_WORDS[one].name }}
+        </label>
+        <label v-if="plan.arrangement.order === 'blocks'" class="why">
+          <span class="soft">because</span>
+          <input
+            class="box"
+            maxlength="200"
+            placeholder="for example: the water stays hot for one condition only"
+            :value="plan.arrangement.orderReason"
+            @change="set({ orderReason: ($event.target as HTMLInputElement).value.trim() })"
+          />
+        </label>
+      </div>
+      <p class="hint">{{ ORDER_WORDS[plan.arrangement.order].what }}</p>
     </div>
     <div v-if="way === 'share-out'" class="row">
       <NumberField
@@ -180,6 +212,20 @@ const verdict = computed(() => circuitVerdict(circuit.value))
 </template>
 
 <style scoped>
+.order {
+  margin: 8px 0;
+}
+.one {
+  display: inline-flex;
+  gap: 6px;
+  align-items: baseline;
+}
+.why {
+  display: flex;
+  flex: 1;
+  gap: 8px;
+  align-items: center;
+}
 h3 {
   font-size: 17px;
 }

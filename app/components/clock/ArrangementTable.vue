@@ -1,18 +1,25 @@
 <script setup lang="ts">
-import { arrangementOf, circuitOf, conditionStarts, conditionsByGroup, timeAt, trialsByGroup } from '~~/core/clock'
+import { arrangementOf, circuitOf, orderKindOf, timeAt, trialsByGroup, trialStarts } from '~~/core/clock'
 import { activeConditions, letterOf, type Plan } from '~~/core/lesson'
-import { stopwatchWords } from '~~/core/wording'
+import { orderLine, stopwatchWords, trialNumbers } from '~~/core/wording'
 
 /** Who does which condition when, as the arrangement has it: on the screen and on paper. */
 const props = defineProps<{ plan: Plan; /** Minutes of the lesson when testing begins. */ testStart?: number }>()
 const way = computed(() => arrangementOf(props.plan))
 const active = computed(() => activeConditions(props.plan))
-const own = computed(() => conditionsByGroup(props.plan))
 const trials = computed(() => trialsByGroup(props.plan))
-const starts = computed(() => conditionStarts(props.plan))
-/** When a group that keeps to the clock begins a condition. */
+const starts = computed(() => trialStarts(props.plan))
+const ordered = computed(() => orderKindOf(props.plan) !== 'as-written')
+const numbers = computed(() => new Map(props.plan.groups.map(({ id }) => [id, trialNumbers(props.plan, id)])))
+/** Which of its trials, or of the class's turns, a group does of a condition. */
+const numbersOf = (group: string, condition: string) =>
+  turnsOf(group, condition)
+    .flatMap((repeat) => numbers.value.get(group)!.get(`${condition}/${repeat}`) ?? [])
+    .sort((a, b) => a - b)
+/** When a group that keeps to the clock begins with a condition. */
 const beginOf = (group: string, condition: string) => {
-  const start = starts.value?.[own.value.get(group)!.indexOf(condition)]
+  const [first] = numbersOf(group, condition)
+  const start = first === undefined ? undefined : starts.value?.[first - 1]
   return start === undefined ? '' : clockOf(start)
 }
 const circuit = computed(() => (way.value === 'circuit' ? circuitOf(props.plan) : undefined))
@@ -99,15 +106,20 @@ const copyOf = (station: number, copy: number) => (circuit.value!.stations[stati
         <tr v-for="group in plan.groups" :key="group.id">
           <th scope="row"><GroupName :group="group" /></th>
           <td v-for="condition in active" :key="condition.id">
-            <template v-if="way === 'together'">{{
-              turnsOf(group.id, condition.id)
-                .map((repeat) => `repeat ${repeat}`)
-                .join(', ') || '–'
-            }}</template>
-            <template v-else-if="own.get(group.id)!.includes(condition.id)"
-              >{{ turnsOf(group.id, condition.id).length }} ×
-              <span v-if="beginOf(group.id, condition.id)" class="at">from {{ beginOf(group.id, condition.id) }}</span></template
-            >
+            <template v-if="turnsOf(group.id, condition.id).length > 0">
+              <template v-if="numbersOf(group.id, condition.id).length > 0">
+                {{ way === 'together' ? 'turn' : 'trial' }} {{ numbersOf(group.id, condition.id).join(', ') }}
+              </template>
+              <template v-else-if="way === 'together'">
+                {{
+                  turnsOf(group.id, condition.id)
+                    .map((repeat) => `repeat ${repeat}`)
+                    .join(', ')
+                }}
+              </template>
+              <template v-else>{{ turnsOf(group.id, condition.id).length }} ×</template>
+              <span v-if="beginOf(group.id, condition.id)" class="at">from {{ beginOf(group.id, condition.id) }}</span>
+            </template>
             <span v-else class="soft">–</span>
           </td>
         </tr>

@@ -1,15 +1,17 @@
 <script setup lang="ts">
-import { jarsOf, timeAt, timetableOf } from '~~/core/clock'
+import { clockAt, jarsOf, timetableOf } from '~~/core/clock'
 import type { Plan } from '~~/core/lesson'
-import { jarWords } from '~~/core/wording'
+import { jarWords, stopwatchWords } from '~~/core/wording'
 
 /** Minute by minute which jar is read with which instrument. */
 const props = defineProps<{ plan: Plan; /** Minutes of the lesson when the first jar is started. */ testStart?: number }>()
 const timetable = computed(() => timetableOf(props.plan))
 const times = computed(() => [...props.plan.watch.times].sort((a, b) => a - b))
 const jars = computed(() => jarsOf(props.plan).map((jar, place) => jarWords(props.plan, jar, place)))
+/** By the clock where there is one, else since the first jar; to the second, so that no two are told the same minute. */
 const when = (minutes: number) =>
-  props.testStart === undefined ? undefined : timeAt(props.plan.clock.start, props.testStart + minutes)
+  (props.testStart === undefined ? undefined : clockAt(props.plan.clock.start, props.testStart + minutes)) ??
+  stopwatchWords(Math.round(minutes * 60))
 </script>
 
 <template>
@@ -25,13 +27,13 @@ const when = (minutes: number) =>
       <tbody>
         <tr v-for="(start, jar) in timetable.starts" :key="jar">
           <th scope="row">{{ jars[jar] }}</th>
-          <td class="figure">{{ when(start) ?? start }}</td>
+          <td class="figure">{{ when(start) }}</td>
           <td v-for="(time, place) in times" :key="time" class="figure">
             <template
               v-for="reading in timetable.readings.filter((one) => one.jar === jar && one.time === place)"
               :key="reading.start"
             >
-              {{ when(reading.start) ?? reading.start
+              {{ when(reading.start)
               }}<span v-if="plan.watch.instruments > 1" class="soft"> · no. {{ reading.instrument + 1 }}</span>
             </template>
           </td>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { axisFor, axisTicks } from '~~/core/charts'
 import { measuredCard } from '~~/core/lesson'
 import { pictureScale } from '~~/core/measuring'
-import { unitOf } from '~~/core/quantity'
+import { unitOf, writeShort } from '~~/core/quantity'
 import { writeReading } from '~~/core/wording'
 import type { InstrumentProps } from './instrument'
 
@@ -12,10 +13,11 @@ const method = computed(() => measuredCard(props.plan)!.method)
 const scale = computed(() => pictureScale(method.value))
 const level = computed(() => (text.value === '' ? scale.value.low : Number(text.value)))
 const share = (value: number) => (100 * (value - scale.value.low)) / (scale.value.high - scale.value.low)
-const MARKS = 5
-const marks = computed(() =>
-  Array.from({ length: MARKS + 1 }, (_, place) => scale.value.low + ((scale.value.high - scale.value.low) * place) / MARKS),
-)
+/** Numbered in steps that a real scale would have. */
+const marks = computed(() => {
+  const { low, high } = scale.value
+  return axisTicks(axisFor([low, high], false)).filter((mark) => mark >= low && mark <= high)
+})
 const shape = computed(() => unitOf(method.value.unit).dimension)
 </script>
 
@@ -33,7 +35,7 @@ const shape = computed(() => unitOf(method.value.unit).dimension)
         :aria-valuetext="writeReading(plan, level, method.unit)"
         @input="text = ($event.target as HTMLInputElement).value"
       />
-      <span v-for="mark in marks" :key="mark" class="mark" :style="{ bottom: `${share(mark)}%` }">{{ Math.round(mark) }}</span>
+      <span v-for="mark in marks" :key="mark" class="mark" :style="{ bottom: `${share(mark)}%` }">{{ writeShort(mark) }}</span>
     </div>
     <p role="status">
       <strong>{{ text === '' ? 'Move the level' : writeReading(plan, level, method.unit) }}</strong>

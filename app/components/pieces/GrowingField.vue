@@ -1,6 +1,20 @@
 <script setup lang="ts">
+defineOptions({ inheritAttrs: false })
 /** Text that is edited where it stands and grows with what is typed. Enter is done, Shift+Enter makes a new line. */
-defineProps<{ modelValue: string; label: string; placeholder?: string; target?: string; plain?: boolean }>()
+const props = withDefaults(
+  defineProps<{
+    modelValue: string
+    label: string
+    placeholder?: string
+    target?: string
+    plain?: boolean
+    /** As many letters as the server takes. */
+    longest?: number
+  }>(),
+  { placeholder: undefined, target: undefined, longest: 4000 },
+)
+const isFull = computed(() => props.modelValue.length >= props.longest)
+const note = useId()
 const emit = defineEmits<{ 'update:modelValue': [text: string]; done: [] }>()
 
 function onEnter(event: KeyboardEvent): void {
@@ -14,15 +28,19 @@ function onEnter(event: KeyboardEvent): void {
 <template>
   <textarea
     rows="1"
+    v-bind="$attrs"
     class="growing"
     :class="{ plain }"
     :value="modelValue"
     :aria-label="label"
     :placeholder="placeholder"
     :data-target="target"
+    :maxlength="longest"
+    :aria-describedby="isFull ? note : undefined"
     @input="emit('update:modelValue', ($event.target as HTMLTextAreaElement).value)"
     @keydown.enter="onEnter"
   />
+  <span v-if="isFull" :id="note" class="hint" role="status">That is all that fits here: {{ longest }} letters.</span>
 </template>
 
 <style scoped>

@@ -9,7 +9,7 @@ import { usedIn } from '~~/core/record'
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
 const used = computed(() => usedIn(lesson.record).conditions)
-const units = NUMBER_UNITS.filter((code) => !['count', 'pieces'].includes(code))
+const units = NUMBER_UNITS.filter((code) => code !== 'pieces')
 const words = computed(() => conditionsWords(plan.value.kind))
 const what = computed(() =>
   plan.value.kind === 'fair-test' ? `what we change ${changedFactor(plan.value)?.name ?? 'it'} to` : words.value.what,
@@ -82,7 +82,7 @@ function itemsFor(condition: Condition) {
           :value="plan.conditionUnit"
           @change="lesson.edit((draft) => (draft.conditionUnit = ($event.target as HTMLSelectElement).value as never))"
         >
-          <option v-for="code in units" :key="code" :value="code">{{ unitOf(code).symbol }}</option>
+          <option v-for="code in units" :key="code" :value="code">{{ unitOf(code).symbol || 'a count' }}</option>
         </select>
       </span>
     </header>
@@ -96,6 +96,7 @@ function itemsFor(condition: Condition) {
             :target="`condition-${condition.id}`"
             :model-value="condition.label"
             placeholder="no name yet"
+            :longest="200"
             @update:model-value="lesson.replace(withLabel(plan, condition.id, $event), `condition-${condition.id}`)"
           />
           <p v-if="condition.baseline || condition.leftOut" class="hint mark">{{ condition.leftOut ? 'left out' : 'baseline' }}</p>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { jobRounds, practiceByGroup, seatsThere, sharingRota, trialsByGroup } from '~~/core/clock'
+import { jobRounds, practiceByGroup, runsOf, seatsThere, sharingRota, trialsByGroup } from '~~/core/clock'
 import type { Plan } from '~~/core/lesson'
 import { counted } from '~~/core/wording'
 
@@ -9,7 +9,8 @@ const sheets = computed(() => {
   const trials = trialsByGroup(props.plan)
   const practice = practiceByGroup(props.plan)
   return props.plan.groups.map((group) => {
-    const count = trials.get(group.id)!.length + practice.get(group.id)!.length * props.plan.practice
+    const tried = practice.get(group.id)!.map((condition) => ({ condition, repeat: 1 }))
+    const count = runsOf(props.plan, trials.get(group.id)!) + runsOf(props.plan, tried) * props.plan.practice
     return { group, turns: jobRounds(seatsThere(group), props.plan.jobs.length, count) }
   })
 })

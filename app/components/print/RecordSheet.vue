@@ -1,22 +1,38 @@
 <script setup lang="ts">
-import { conditionsByGroup, jobRounds, seatsThere } from '~~/core/clock'
+import { conditionsByGroup, jobRounds, seatsThere, trialsByGroup } from '~~/core/clock'
 import { activeConditions, letterOf, measuredCard, type Group, type Plan } from '~~/core/lesson'
 import { unitOf } from '~~/core/quantity'
-import { nameOfCondition, question, readingHeading, readingHeadings, REASONS, workedOutColumn } from '~~/core/wording'
+import {
+  nameOfCondition,
+  orderLine,
+  question,
+  readingHeading,
+  readingPlaces,
+  REASONS,
+  trialNumbers,
+  workedOutColumn,
+} from '~~/core/wording'
 
 /** One page for a group to write down what it measures and sees, where there is no tablet. It is keyed into the class grid later. */
 const props = defineProps<{ plan: Plan }>()
 const method = computed(() => measuredCard(props.plan)?.method)
 const unit = computed(() => (method.value ? unitOf(method.value.unit).symbol : ''))
 const headings = computed(() => [
-  ...(props.plan.practice > 0 ? readingHeading(props.plan, 'practice').map((text) => ({ text, practice: true })) : []),
-  ...readingHeadings(props.plan).map((text) => ({ text, practice: false })),
+  ...(props.plan.practice > 0 ? readingHeading(props.plan, 'practice').map((text) => ({ text, practice: true, repeat: 0 })) : []),
+  ...readingPlaces(props.plan).map((place) => ({ ...place, practice: false })),
 ])
+/** The number of the trial in the group's own order, small in its place. */
+const numbers = computed(() => new Map(props.plan.groups.map(({ id }) => [id, trialNumbers(props.plan, id)])))
+const numberIn = (group: Group, condition: string, { repeat }: { repeat: number }) =>
+  numbers.value.get(group.id)!.get(`${condition}/${repeat}`)
+const isOwn = (group: Group, condition: string, { repeat, practice }: { repeat: number; practice: boolean }) =>
+  practice || (trials.value.get(group.id) ?? []).some((one) => one.condition === condition && one.repeat === repeat)
 const worked = computed(() => workedOutColumn(props.plan))
 /** Many readings of each condition go down the page, few of them across. */
 const MOST_ACROSS = 7
 const down = computed(() => headings.value.length > MOST_ACROSS)
 const own = computed(() => conditionsByGroup(props.plan))
+const trials = computed(() => trialsByGroup(props.plan))
 const conditionsOf = (group: Group) => activeConditions(props.plan).filter(({ id }) => own.value.get(group.id)!.includes(id))
 const turnsOf = (group: Group) => jobRounds(seatsThere(group), props.plan.jobs.length, group.seats)
 const SEEN_LINES = 4
@@ -34,6 +50,9 @@ const ODD_LINES = 2
       <ul v-if="plan.resetList.length > 0" class="resets">
         <li v-for="line in plan.resetList" :key="line"><span class="square" /> {{ line }}</li>
       </ul>
+      <p v-if="orderLine(plan, group.id)" class="order">
+        <strong>Do your trials in this order:</strong> {{ orderLine(plan, group.id) }}. The small numbers say the same.
+      </p>
       <p v-if="method?.instrument === 'words'" class="words">Words, the least first: {{ method.words.join(' · ') }}</p>
       <table v-if="!down">
         <thead>
@@ -46,7 +65,15 @@ const ODD_LINES = 2
         <tbody>
           <tr v-for="condition in conditionsOf(group)" :key="condition.id">
             <th>{{ letterOf(plan, condition.id) }} {{ nameOfCondition(plan, condition.id) }}</th>
-            <td v-for="heading in headings" :key="heading.text" :class="{ practice: heading.practice }">{{ unit }}</td>
+            <td
+              v-for="heading in headings"
+              :key="heading.text"
+              :class="{ practice: heading.practice, none: !isOwn(group, condition.id, heading) }"
+            >
+              <template v-if="isOwn(group, condition.id, heading)">
+                <span class="nth">{{ numberIn(group, condition.id, heading) }}</span> {{ unit }}
+              </template>
+            </td>
             <td v-if="worked" />
           </tr>
         </tbody>
@@ -63,7 +90,15 @@ const ODD_LINES = 2
         <tbody>
           <tr v-for="heading in headings" :key="heading.text" class="low">
             <th>{{ heading.text }}</th>
-            <td v-for="condition in conditionsOf(group)" :key="condition.id" :class="{ practice: heading.practice }">{{ unit }}</td>
+            <td
+              v-for="condition in conditionsOf(group)"
+              :key="condition.id"
+              :class="{ practice: heading.practice, none: !isOwn(group, condition.id, heading) }"
+            >
+              <template v-if="isOwn(group, condition.id, heading)">
+                <span class="nth">{{ numberIn(group, condition.id, heading) }}</span> {{ unit }}
+              </template>
+            </td>
           </tr>
         </tbody>
       </table>
@@ -152,6 +187,16 @@ td {
 }
 .practice {
   border-style: dashed;
+}
+.order {
+  margin: 2mm 0;
+}
+.nth {
+  float: left;
+  font-size: 9pt;
+}
+.none {
+  background: repeating-linear-gradient(45deg, transparent 0 3mm, #000 3mm 3.15mm);
 }
 .jobs {
   margin-top: 3mm;

@@ -29,7 +29,7 @@ const kindAt = (place: number) => ((place + 0.5) / conditions.value.length) * AC
     <h1>{{ question(plan) }}</h1>
     <p v-if="!blank && up && graph" class="sentence">
       {{ scaleSentence(up, graph.unit) }}
-      <template v-if="across"> Along the bottom: {{ scaleSentence(across, plan.conditionUnit) }}</template>
+      <template v-if="across"> Along the bottom: {{ scaleSentence(across, graph.across!.unit) }}</template>
     </p>
     <p v-else class="sentence">Count in …… s, …… squares each, up to ……</p>
     <svg :viewBox="`0 0 ${wide} ${high}`" :style="{ width: `${wide}mm` }" role="img" aria-label="Squared paper with axes">

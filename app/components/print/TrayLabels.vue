@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { arrangementOf, circuitStations, conditionsByGroup } from '~~/core/clock'
 import { letterOf, type Group, type Plan } from '~~/core/lesson'
-import { careLines, counted, nameOfCondition } from '~~/core/wording'
+import { careLines, counted, nameOfCondition, orderLine } from '~~/core/wording'
 
 /**
  * A label for every group's tray, eight to a page: whose it is, which conditions, what to take care with. In a circuit the
@@ -56,6 +56,7 @@ useFitInside(sheet, '.label')
               <ConditionName v-else :plan="plan" :id="id" :size="34" />
             </template>
           </p>
+          <p v-if="orderLine(plan, label.group.id)" class="order">In this order: {{ orderLine(plan, label.group.id) }}</p>
         </template>
         <template v-else>
           <h2>
@@ -117,6 +118,9 @@ h2 {
   gap: 1mm 3mm;
   font-size: calc(14pt * var(--fit));
   line-height: 1.15;
+}
+.order {
+  font-size: 11pt;
 }
 .care {
   margin-top: auto;

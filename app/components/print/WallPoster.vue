@@ -2,7 +2,7 @@
 import { classConclusion } from '~~/core/agree'
 import { evidenceOf } from '~~/core/evidence'
 import { activeConditions, changedFactor, keptFactors, measuredCard, type LessonRecord, type Plan } from '~~/core/lesson'
-import { GRADE_NAMES, list, question, variableWords } from '~~/core/wording'
+import { gradeName, list, question, variableWords } from '~~/core/wording'
 import { resultsBlock, sureWords } from '~~/core/wording/reports'
 
 /** The investigation for the wall: on one A3 sheet, or on four A4 sheets to be joined. */
@@ -62,9 +62,7 @@ const table = computed(() => resultsBlock(props.plan, props.record)[0])
           </table>
           <p class="sure">{{ sureWords(plan, record) }}</p>
           <div class="conclusion">
-            <h2>
-              We agreed{{ evidence && evidence.grade !== 'nothing-yet' ? ` (${GRADE_NAMES[evidence.grade].toLowerCase()})` : '' }}
-            </h2>
+            <h2>We agreed{{ evidence && evidence.grade !== 'nothing-yet' ? ` (${gradeName(evidence).toLowerCase()})` : '' }}</h2>
             <p>{{ conclusion?.text || ' ' }}</p>
             <p v-if="conclusion?.agreed && conclusion.hands !== null" class="hands">{{ conclusion.hands }} hands up</p>
           </div>

@@ -30,7 +30,7 @@ const problems = computed(() => {
     </p>
     <template v-else>
       <p class="large">{{ scaleSentence(up, graph.unit) }}</p>
-      <p v-if="across" class="soft">Along the bottom: {{ scaleSentence(across, plan.conditionUnit) }}</p>
+      <p v-if="across" class="soft">Along the bottom: {{ scaleSentence(across, graph.across!.unit) }}</p>
       <div class="row">
         <NumberField
           label="Squares up the paper"

@@ -1,10 +1,14 @@
 <script setup lang="ts">
-import type { Evidence, Grade } from '~~/core/evidence'
-import type { Plan } from '~~/core/lesson'
-import { agreementSentence, GRADE_NAMES, gradeSentence } from '~~/core/wording'
+import { judgedBefore, type Evidence, type Grade } from '~~/core/evidence'
+import type { LessonRecord, Plan } from '~~/core/lesson'
+import { GRADE_NAMES, gradeName, judgedAnewSentence, sureSentences } from '~~/core/wording'
 
 /** The grade on its scale, and what it means here in one sentence. "The same" is an answer like the others. */
-defineProps<{ plan: Plan; evidence: Evidence }>()
+const props = defineProps<{ plan: Plan; record: LessonRecord; evidence: Evidence }>()
+const lesson = useLesson()
+const sentences = computed(() => sureSentences(props.plan, props.evidence))
+const anew = computed(() => judgedAnewSentence(judgedBefore(props.plan, props.record)))
+const unfinished = computed(() => props.evidence.limits.includes('unfinished'))
 const SCALE: Grade[] = ['clear', 'leaning', 'cannot-tell', 'same']
 const SHORT: Partial<Record<Grade, string>> = { same: 'The same' }
 </script>
@@ -22,11 +26,18 @@ const SHORT: Partial<Record<Grade, string>> = { same: 'The same' }
       </li>
     </ol>
     <div>
-      <h3 :class="evidence.grade">{{ GRADE_NAMES[evidence.grade] }}</h3>
-      <p class="main">{{ gradeSentence(plan, evidence) }}</p>
-      <p v-if="evidence.spread" class="soft">
-        {{ agreementSentence(plan, evidence) }}
+      <h3 :class="evidence.grade">{{ gradeName(evidence) }}</h3>
+      <p class="main">{{ sentences[0] }}</p>
+      <p class="soft">
+        <template v-for="sentence in sentences.slice(1)" :key="sentence">{{ sentence }} </template>
         <NuxtLink :to="{ query: { part: 'sure' } }" data-target="surer" replace>why, and what would make it surer</NuxtLink>
+      </p>
+      <p v-if="anew" class="soft">{{ anew }}</p>
+      <p v-if="unfinished" class="open">
+        <NuxtLink class="button small" :to="`/lesson/${lesson.id}/test`">Fill the empty places</NuxtLink>
+        <button type="button" class="button small" @click="lesson.apply({ code: 'leave-gaps' })">
+          Testing is over: they stay empty
+        </button>
       </p>
     </div>
   </section>
@@ -69,6 +80,12 @@ h3 {
 }
 .same {
   color: var(--slate);
+}
+.open {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin-top: 6px;
 }
 .main {
   font-family: var(--heading);

@@ -4,7 +4,6 @@ import { gapDrawing } from '~~/core/charts'
 import { surerBy, type Evidence } from '~~/core/evidence'
 import type { LessonRecord, Plan } from '~~/core/lesson'
 import {
-  agreementSentence,
   childSentence,
   DEPTH_NAMES,
   DEPTHS,
@@ -12,9 +11,11 @@ import {
   GRADE_NAMES,
   gradeFigure,
   modelLines,
+  neighbourWords,
   overlapSentence,
   pairWords,
   surerSentence,
+  sureSentences,
   type Depth,
 } from '~~/core/wording'
 
@@ -53,10 +54,12 @@ const model = computed(() => modelLines(props.plan, props.evidence))
       <li v-if="evidence.lead && evidence.order.length > 2">
         {{ gapSentence(plan, evidence.lead) }} That gap alone: {{ GRADE_NAMES[evidence.lead.grade].toLowerCase() }}.
       </li>
-      <li v-if="evidence.spread">{{ agreementSentence(plan, evidence) }}</li>
+      <li v-for="sentence in sureSentences(plan, evidence).slice(1)" :key="sentence">{{ sentence }}</li>
       <li>
-        {{ gradeFigure(evidence) }} The wobble is how far readings of the same thing lie apart once every group’s own level is taken
-        out.
+        {{ gradeFigure(evidence) }}
+        <template v-if="evidence.wobble !== undefined">
+          The wobble is how far a group’s readings of the same thing lie apart.
+        </template>
       </li>
     </ul>
     <div v-else class="two">
@@ -97,11 +100,46 @@ const model = computed(() => modelLines(props.plan, props.evidence))
       </tbody>
     </table>
 
+    <table v-if="depth === 'teacher' && evidence.neighbours.length > 0" class="ruled">
+      <thead>
+        <tr>
+          <th scope="col">Neighbours</th>
+          <th scope="col" class="figure">Orders for and against</th>
+          <th scope="col" class="figure">p (sign test, Holm)</th>
+          <th scope="col">How sure</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="one in evidence.neighbours.map((pair) => neighbourWords(plan, pair))" :key="one.pair">
+          <td>{{ one.pair }}</td>
+          <td class="figure">{{ one.wins }}</td>
+          <td class="figure">{{ one.p }}</td>
+          <td>{{ one.grade }}</td>
+        </tr>
+      </tbody>
+    </table>
+
     <div v-if="surer.length > 0" class="surer">
       <h4>What would make it surer</h4>
       <ul>
         <li v-for="one in surer" :key="one.code">
           {{ surerSentence(one) }}
+          <button
+            v-if="one.code === 'fill-places'"
+            type="button"
+            class="button small"
+            @click="lesson.apply({ code: 'leave-gaps' })"
+          >
+            They stay empty
+          </button>
+          <button
+            v-if="one.code === 'fresh-things'"
+            type="button"
+            class="button small"
+            @click="lesson.apply({ code: 'take-fresh' })"
+          >
+            Plan it
+          </button>
           <button
             v-if="one.code === 'more-repeats'"
             type="button"

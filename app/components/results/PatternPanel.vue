@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { foretell, type Trend } from '~~/core/evidence'
-import { activeConditions, conditionValue, numberName, withCondition, type Plan } from '~~/core/lesson'
+import { foretell, numberFor, type Trend } from '~~/core/evidence'
+import { activeConditions, conditionValue, measuredCard, numberName, withCondition, type Plan } from '~~/core/lesson'
 import { writeShort } from '~~/core/quantity'
-import { foretoldWords, patternWords, trendLines } from '~~/core/wording'
+import { foretoldWords, numberForWords, patternWords, trendLines } from '~~/core/wording'
 
 /** How the result goes with the numbers, and a prediction to test next. */
 const props = defineProps<{ plan: Plan; trend: Trend }>()
@@ -14,6 +14,8 @@ watch(
   (next) => (at.value = next),
 )
 const foretold = computed(() => (at.value === null ? undefined : foretell(props.trend, at.value)))
+const wanted = ref<number | null>(null)
+const found = computed(() => (wanted.value === null ? undefined : numberFor(props.trend, wanted.value)))
 const there = computed(() => (at.value === null ? '…' : numberName(props.plan, at.value)))
 const known = computed(() => activeConditions(props.plan).some((one) => conditionValue(props.plan, one) === at.value))
 
@@ -38,8 +40,21 @@ function addCondition(): void {
         <span v-if="foretold.outside" aria-hidden="true">▲ </span>{{ foretoldWords(plan, at!, foretold) }}
       </p>
     </div>
+    <div class="sheet next">
+      <h4>Backwards: which number gives a result we want</h4>
+      <NumberField
+        label="Wanted result"
+        :model-value="wanted"
+        :unit="measuredCard(plan)!.method.unit"
+        optional
+        @update:model-value="wanted = $event"
+      />
+      <template v-if="found">
+        <p v-for="line in numberForWords(plan, wanted!, found)" :key="line">{{ line }}</p>
+      </template>
+    </div>
     <details class="fold">
-      <summary><strong>For the teacher</strong> slope, agreement and the shapes that were compared</summary>
+      <summary><strong>For the teacher</strong> the line, what a bend adds to it, and a second opinion</summary>
       <p v-for="line in trendLines(trend)" :key="line">{{ line }}</p>
     </details>
   </section>

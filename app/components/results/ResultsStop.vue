@@ -33,7 +33,7 @@ const part = computed<Part>(() => shown.value.find((one) => one === route.query.
       <NuxtLink class="button small print" :to="`/print/${lesson.id}/report`" target="_blank">Class report</NuxtLink>
     </div>
     <template v-if="evidence && evidence.summaries.length > 0">
-      <GradeLine :plan="plan" :evidence="evidence" />
+      <GradeLine :plan="plan" :record="lesson.record" :evidence="evidence" />
       <nav class="parts" aria-label="Parts of the results">
         <NuxtLink
           v-for="one in shown"
@@ -46,6 +46,12 @@ const part = computed<Part>(() => shown.value.find((one) => one === route.query.
         </NuxtLink>
       </nav>
       <GraphPanel v-if="part === 'graph'" :plan="plan" :record="lesson.record" />
+      <OneThing
+        v-else-if="part === 'sure' && evidence.grade === 'one-condition'"
+        :plan="plan"
+        :record="lesson.record"
+        :evidence="evidence"
+      />
       <HowSure v-else-if="part === 'sure'" :plan="plan" :record="lesson.record" :evidence="evidence" />
       <ResultsTable v-else-if="part === 'table'" :plan="plan" :record="lesson.record" />
       <PatternPanel v-else-if="part === 'pattern' && trend" :plan="plan" :trend="trend" />

@@ -2,7 +2,7 @@
 import { readBlock } from '~~/core/formats'
 import { activeConditions, letterOf, measuredCard, type Reading } from '~~/core/lesson'
 import { unitOf } from '~~/core/quantity'
-import { cellKey, gridRows, progressOf, type Cell } from '~~/core/record'
+import { cellKey, gridRows, nextTrial, progressOf, type Cell } from '~~/core/record'
 import { cellTarget } from '~~/core/secondLook'
 import { momentWords, nameOfCondition, readingHeading, readingHeadings } from '~~/core/wording'
 
@@ -34,11 +34,22 @@ const labelOf = (cell: Cell) =>
 const labels = computed(() =>
   gridRows(plan.value, NOTHING, props.withPractice).map((row) => row.map((cell) => cell && labelOf(cell))),
 )
+/** What each group does next, by its own order of trials. */
+const nextCells = computed(
+  () =>
+    new Set(
+      progress.value.flatMap((one) => {
+        const next = nextTrial(plan.value, one)
+        return next ? [cellKey(next)] : []
+      }),
+    ),
+)
 const isDoubtful = (cell: Cell) => cell.kept.some((reading) => doubtful.value.has(reading.id))
 function markOf(cell: Cell): string {
   if (isDoubtful(cell)) return '?'
   if (cell.kept.length > 1) return `${cell.kept.length}×`
-  return cell.kept.length === 0 && cell.setAside.length > 0 ? '⊘' : ''
+  if (cell.kept.length === 0 && cell.setAside.length > 0) return '⊘'
+  return nextCells.value.has(cellKey(cell)) ? '›' : ''
 }
 /** All that a row shows, in one word: a row in which nothing changed is not drawn anew. */
 const signatures = computed(() =>

@@ -1,8 +1,9 @@
 import { classConclusion, nextTests, offersOf } from '../../agree'
 import { resultsGraph } from '../../charts'
+import { arrangementOf, conditionsEach } from '../../clock'
 import { evidenceOf } from '../../evidence'
 import { activeConditions, changedFactor, keptFactors, measuredCard, type LessonRecord, type Plan } from '../../lesson'
-import { nearnessOfPrediction, predictionsByGroup, resultsForPredictions, tallyOf } from '../../predictions'
+import { handsOf, nearnessOfPrediction, predictionsByGroup, resultsForPredictions, tallyOf } from '../../predictions'
 import { oddResults } from '../../record'
 import { groupSigns, skillsOf, type Block, type Report } from '../../reports'
 import { nextQuestion } from '../evidence'
@@ -129,7 +130,11 @@ function predictedWords(plan: Plan, record: LessonRecord): string {
   const most = tallyOf(plan, record.predictions)
     .filter((one) => one.most > 0)
     .map((one) => `${counted(one.most, 'group')} said ${nameOfCondition(plan, one.condition)} most`)
-  return most.length === 0 ? 'No prediction was written down.' : `${list(most)}.`
+  const hands = Object.entries(handsOf(record.predictions)?.values ?? {})
+    .filter(([, count]) => count > 0)
+    .map(([id, count]) => `${counted(count, 'hand')} for ${nameOfCondition(plan, id)}`)
+  const said = [...(most.length > 0 ? [`${list(most)}.`] : []), ...(hands.length > 0 ? [`Hands up: ${list(hands)}.`] : [])]
+  return said.length === 0 ? 'No prediction was written down.' : said.join(' ')
 }
 
 function methodRows(plan: Plan): { term: string; text: string }[] {
@@ -146,9 +151,22 @@ function methodRows(plan: Plan): { term: string; text: string }[] {
     { term: 'We used', text: used.join('; ') || '…' },
     {
       term: 'How we did it',
-      text: `${counted(plan.groups.length, 'group')}, each condition ${counted(plan.repeats, 'time')}.${before}`,
+      text: `${doneWords(plan)}${before}`,
     },
   ]
+}
+
+/** How often each condition was done, and by whom. `'7 groups, each condition 3 times.'` */
+function doneWords(plan: Plan): string {
+  const times = counted(plan.repeats, 'time')
+  switch (arrangementOf(plan)) {
+    case 'together':
+      return `The class together, at one apparatus, each condition ${times}.`
+    case 'share-out':
+      return `${counted(plan.groups.length, 'group')}, ${conditionsEach(plan)} of ${counted(activeConditions(plan).length, 'condition')} each, ${times}.`
+    default:
+      return `${counted(plan.groups.length, 'group')}, each condition ${times}.`
+  }
 }
 
 /** A group's own table with the class's figures in a last column. */

@@ -1,13 +1,13 @@
-import { averageOf, evidenceOf, summarise, trendOf, type Evidence } from '../../evidence'
+import { averageOf, evidenceOf, judgedBefore, summarise, trendOf, type Evidence } from '../../evidence'
 import { activeConditions, measuredCard, type LessonRecord, type Plan } from '../../lesson'
 import { stampedOrders } from '../../predictions'
 import { resultsTable } from '../../record'
 import type { Block } from '../../reports'
-import { agreementSentence, GRADE_NAMES, gradeSentence } from '../evidence'
+import { gradeName, judgedAnewSentence, sureSentences } from '../evidence'
 import { AVERAGE_WORDS } from '../graphs'
 import { conditionWithLetter, writeReading } from '../names'
 import { patternWords } from '../sureness'
-import { foresight } from '../results'
+import { foresight, handsForesight } from '../results'
 import { writeFigure } from '../tables'
 
 /** The table of results, of the class or of one group. */
@@ -47,15 +47,21 @@ export function resultsBlock(plan: Plan, record: LessonRecord, group?: string): 
 export function sureWords(plan: Plan, record: LessonRecord): string {
   const evidence = evidenceOf(plan, record)
   if (!evidence || evidence.grade === 'nothing-yet') return ''
-  const orders = stampedOrders(plan, record.predictions)
   const trend = trendOf(plan, record)
   return [
-    `How sure: ${GRADE_NAMES[evidence.grade].toLowerCase()}.`,
-    gradeSentence(plan, evidence),
-    agreementSentence(plan, evidence),
+    `How sure: ${gradeName(evidence).toLowerCase()}.`,
+    ...sureSentences(plan, evidence),
+    judgedAnewSentence(judgedBefore(plan, record)),
     trend && evidence.grade === 'clear' ? patternWords(plan, trend).text : '',
-    foresight(plan, evidence, orders),
+    foreseen(plan, record, evidence),
   ]
+    .filter(Boolean)
+    .join(' ')
+}
+
+/** Who foresaw it, by groups and by the class's hands. */
+function foreseen(plan: Plan, record: LessonRecord, evidence: Evidence): string {
+  return [foresight(plan, evidence, stampedOrders(plan, record.predictions)), handsForesight(plan, evidence, record)]
     .filter(Boolean)
     .join(' ')
 }

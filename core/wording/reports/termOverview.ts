@@ -1,8 +1,8 @@
 import { classConclusion } from '../../agree'
-import { evidenceOf } from '../../evidence'
+import { evidenceOf, judgedBefore } from '../../evidence'
 import type { LessonRecord, Plan } from '../../lesson'
 import { SKILLS, skillsOf, type Report, type Skill } from '../../reports'
-import { GRADE_NAMES } from '../evidence'
+import { GRADE_NAMES, gradeName } from '../evidence'
 import { question } from '../kinds'
 import { dayWords } from '../kit'
 import { counted } from '../names'
@@ -37,11 +37,19 @@ function termLesson({ id, plan }: { id: string; plan: Plan }, record: LessonReco
     className: plan.className,
     date: plan.date,
     question: plan.measured && (plan.changed || plan.kind === 'over-time') ? question(plan) : '',
-    grade: GRADE_NAMES[evidenceOf(plan, record)?.grade ?? 'nothing-yet'],
+    grade: gradeWords(plan, record),
     conclusion: conclusion?.text ?? '',
     agreed: conclusion?.agreed ?? false,
     skills: skillsOf(plan, record),
   }
+}
+
+/** The grade, and that another one stood here before. */
+function gradeWords(plan: Plan, record: LessonRecord): string {
+  const evidence = evidenceOf(plan, record)
+  const before = judgedBefore(plan, record)
+  const anew = before === undefined ? '' : ` (judged anew; was ${GRADE_NAMES[before].toLowerCase()})`
+  return `${evidence ? gradeName(evidence) : GRADE_NAMES['nothing-yet']}${anew}`
 }
 
 /** The lessons that a term takes in, by their days; one without a day is in every term that has no end, and comes last. */
