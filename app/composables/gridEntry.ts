@@ -1,6 +1,6 @@
 import { measuredCard } from '~~/core/lesson'
 import { writeNumber, decimalsOf } from '~~/core/quantity'
-import { cellKey, currentReadings, readEntry, type Cell } from '~~/core/record'
+import { cellKey, currentReadings, readEntry, writesStartAndFinish, type Cell } from '~~/core/record'
 import { readErrorWords, writeReading } from '~~/core/wording'
 import type { NewReading } from '~~/schemas/record'
 
@@ -80,7 +80,7 @@ export function useGridEntry() {
       if (last) notices.done('Readings are not deleted. Set it aside below and say why.')
       return undefined
     }
-    const read = readEntry(lesson.plan!, text)
+    const read = readEntry(lesson.plan!, text, { startAndFinish: writesStartAndFinish(lesson.record.readings) })
     if (!read.ok) {
       drafts.value.set(key, text)
       troubles.value.set(key, readErrorWords(read.code))

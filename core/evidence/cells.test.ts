@@ -110,7 +110,8 @@ it('neighbours in an order are told apart by the exact sign test, as far as so m
 
 it('groups with a thing of their own: what pooled readings called clear comes out clear in one class of twenty', () => {
   const random = seededRandom(3)
-  let [clear, classes] = [0, 600]
+  const classes = 600
+  let clear = 0
   for (let one = 0; one < classes; one += 1) {
     const observations = ['A', 'B', 'C', 'D', 'E', 'F', 'G'].flatMap((group) =>
       ['w', 'x', 'y', 'z'].flatMap((condition) => {

@@ -56,22 +56,34 @@ const AMOUNT = new RegExp(
     `|(\\d*[.,]\\d+|\\d+))`, // 12.5
 )
 const UNIT_WORD = new RegExp(`^(?:fl${SPACE}+oz|fluid${SPACE}+ounces?|[a-zA-Z°℃℉-]+|["″”'′’])`)
+/** Units that are written and not measured in: so many of another one. */
+const WRITTEN_ONLY: Record<string, { unit: UnitCode; times: number }> = {
+  cl: { unit: 'mL', times: 10 },
+  dl: { unit: 'mL', times: 100 },
+  dm: { unit: 'cm', times: 10 },
+}
+const DEGREES = ['°', 'deg', 'degree', 'degrees']
+/** Digits of other scripts, ten in a row from each of these on: Arabic-Indic, its eastern form, full width. */
+const OTHER_DIGITS = [0x0660, 0x06f0, 0xff10]
+const OTHER_SIGNS: Record<string, string> = { '．': '.', '，': ',', '：': ':', '／': '/', '＋': '+', '－': '-', '٫': '.' }
 
 /**
  * Reads a number with its unit the way people write it: `12`, `12.5 cm`, `12,5`, `5 m 31`, `1 m 5 cm 3 mm`, `17 3/8 in`,
- * `½ cup`, `5 ft 4 in`, `5'4"`, `1:05`, `1 min 5 s`, `-2 °C`, `2L`, `1 250 g`. Anything else is an error with the place.
+ * `½ cup`, `5 ft 4 in`, `5'4"`, `1:05`, `1 min 5 s`, `-2 °C`, `2L`, `1 250 g`, `5°`, `+5`, `5.`, `12 cm.`, `2m30`, `12 drops`, `50 cl`. Anything
+ * else is an error with the place.
  * @returns the value in the wanted unit; `writtenUnit` is null when none was written
  * @example readQuantity('5 m 31', { unit: 'cm' }) // { ok: true, value: 531, unit: 'cm', writtenUnit: 'm' }
  */
-export function readQuantity(text: string, { unit, region = 'metric' }: ReadOptions): ReadResult {
-  if (text.length > LONGEST) return problem('too-long', LONGEST)
+export function readQuantity(written: string, { unit, region = 'metric' }: ReadOptions): ReadResult {
+  if (written.length > LONGEST) return problem('too-long', LONGEST)
+  const text = inPlainDigits(written)
   const start = text.search(/\S/)
   if (start < 0) return problem('empty', 0)
   const sign = /^[-−–]/.test(text.slice(start)) ? -1 : 1
-  const from = sign < 0 ? start + 1 : start
+  const from = sign < 0 || text[start] === '+' ? start + 1 : start
 
   const clock = CLOCK.exec(text.slice(from).trim())
-  const parts = clock ? clockParts(clock, from) : readParts(text, from)
+  const parts = clock ? clockParts(clock, from) : readParts(text, from, unit)
   if (!Array.isArray(parts)) return parts
   return total(parts, sign, unit, region)
 }
@@ -86,7 +98,18 @@ function clockParts(match: RegExpExecArray, position: number): Part[] | ReadResu
   return values.map((value, index) => ({ value, unit: units[index]!, position }))
 }
 
-function readParts(text: string, from: number): Part[] | ReadResult {
+/** Every letter stays in its place, so that a place in a message is right. */
+function inPlainDigits(text: string): string {
+  return [...text]
+    .map((letter) => {
+      const code = letter.codePointAt(0)!
+      const zero = OTHER_DIGITS.find((first) => code >= first && code < first + 10)
+      return zero === undefined ? (OTHER_SIGNS[letter] ?? letter) : String(code - zero)
+    })
+    .join('')
+}
+
+function readParts(text: string, from: number, wanted: UnitCode): Part[] | ReadResult {
   const parts: Part[] = []
   let at = from
   while (at < text.length) {
@@ -97,13 +120,27 @@ function readParts(text: string, from: number): Part[] | ReadResult {
     const position = at
     at = skipSpace(text, at + amount.length)
     const word = UNIT_WORD.exec(text.slice(at))?.[0]
-    const unit = word === undefined ? null : unitNamed(word.replace(/\s+/g, ' '))
+    const { unit, times } = word === undefined ? { unit: null, times: 1 } : writtenUnit(word.replace(/\s+/g, ' '), wanted)
     if (unit === undefined) return problem('unknown-unit', at)
-    parts.push({ value: amount.value, unit, position })
+    parts.push({ value: amount.value * times, unit, position })
     at += word?.length ?? 0
+    // A full stop at the very end ends the sentence and not the number.
+    if (/^\.\s*$/.test(text.slice(at))) break
     if (unit === null && at < text.length) return problem('not-a-number', at)
   }
   return parts.length === 0 ? problem('not-a-number', from) : parts
+}
+
+/** What a word behind a number stands for: m is minutes where time is measured, and whatever is counted is a count. */
+function writtenUnit(word: string, wanted: UnitCode): { unit: UnitCode | undefined; times: number } {
+  const lower = word.toLowerCase()
+  const { dimension } = unitOf(wanted)
+  if (dimension === 'time' && lower === 'm') return { unit: 'min', times: 1 }
+  if (DEGREES.includes(lower)) return { unit: dimension === 'temperature' ? wanted : 'degC', times: 1 }
+  const only = WRITTEN_ONLY[lower]
+  if (only) return only
+  const named = unitNamed(word)
+  return { unit: named ?? (dimension === 'number' && /^[a-z]{3,}$/.test(lower) ? wanted : undefined), times: 1 }
 }
 
 function readAmount(text: string, at: number): { value: number; length: number } | { code: ReadErrorCode; position: number } {

@@ -1,22 +1,53 @@
 import { measuredCard, type Plan } from '../lesson'
 import { readQuantity, withoutNoise, type ReadErrorCode, type UnitCode } from '../quantity'
 
-export type EntryErrorCode = ReadErrorCode | 'not-one-of-the-words' | 'not-a-place'
+export type EntryErrorCode = ReadErrorCode | 'not-one-of-the-words' | 'not-a-place' | 'start-or-range'
 export type EntryResult = { ok: true; value: number; unit: UnitCode } | { ok: false; code: EntryErrorCode; position: number }
 
+export interface EntryOptions {
+  /** Two numbers with "to" between them are a start and a finish: a device that takes both, or a class that writes them so. */
+  startAndFinish?: boolean
+}
+
+const RANGE = /^\s*(.+?)\s+to\s+(.+?)\s*$/i
+const LESS = /^\s*(\S.*?)\s+[-−–]\s+(\S.*?)\s*$/
+const DASHED = /^\s*\d+(?:[.,]\d+)?[-−–]\d+(?:[.,]\d+)?\s*$/
+
 /**
- * What was typed for one reading, in the plan's unit: a number with or without its unit, one of the ordered words, or a place in
- * an order. From a start to a finish, or from empty to full, it is the difference that counts.
- * @example readEntry(soakUp, '12 to 68') // { ok: true, value: 56, unit: 'mm' }
+ * What was typed for one reading, in the plan's unit: a number with or without its unit, a sum of parts, one less another, one of the ordered words, or a
+ * place in an order. From a start to a finish it is the difference that counts; where nobody said that two numbers are that, it is asked.
+ * @example readEntry(soakUp, '15 + 30') // { ok: true, value: 45, unit: 'mm' }
+ * @example readEntry(soakUp, '12 to 68', { startAndFinish: true }) // { ok: true, value: 56, unit: 'mm' }
  * @example readEntry(describing, 'Damp') // { ok: true, value: 2, unit: 'words' } where the words are dry, damp, wet
  */
-export function readEntry(plan: Plan, text: string): EntryResult {
+export function readEntry(plan: Plan, text: string, { startAndFinish = false }: EntryOptions = {}): EntryResult {
   const method = measuredCard(plan)?.method
   if (method?.instrument === 'words') return readWord(method.words, text.trim())
   if (method?.instrument === 'race' || method?.instrument === 'balance') return readPlace(plan, text.trim())
   const unit = method?.unit ?? 'count'
-  const [, start, finish] = /^\s*(.+?)\s+to\s+(.+?)\s*$/i.exec(text) ?? []
-  return start && finish ? readDifference(start, finish, unit) : readQuantity(text, { unit })
+  const [, start, finish] = RANGE.exec(text) ?? []
+  if (start && finish)
+    return startAndFinish ? readDifference(start, finish, unit) : { ok: false, code: 'start-or-range', position: start.length }
+  if (DASHED.test(text)) return { ok: false, code: 'start-or-range', position: 0 }
+  const [, whole, taken] = LESS.exec(text) ?? []
+  if (whole && taken) return readDifference(taken, whole, unit)
+  const parts = text.split('+')
+  return parts.length > 1 && parts.every((part) => part.trim() !== '') ? readSum(parts, unit) : readQuantity(text, { unit })
+}
+
+/** Does this class write a start and a finish: somebody's device or hand did. `writesStartAndFinish([]) // false` */
+export function writesStartAndFinish(readings: { entered: string }[]): boolean {
+  return readings.some(({ entered }) => RANGE.test(entered))
+}
+
+function readSum(parts: string[], unit: UnitCode): EntryResult {
+  let sum = 0
+  for (const part of parts) {
+    const read = readQuantity(part, { unit })
+    if (!read.ok) return read
+    sum += read.value
+  }
+  return { ok: true, value: withoutNoise(sum), unit }
 }
 
 function readDifference(start: string, finish: string, unit: UnitCode): EntryResult {

@@ -2,8 +2,8 @@ export { balanceOrder, placesOf } from './balance'
 export type { Weighing } from './balance'
 export { checkEntry, checkReading, doubtfulReadings, isSlip } from './check'
 export type { AskedEntry, Doubt, Slip, Surroundings } from './check'
-export { readEntry } from './entry'
-export type { EntryErrorCode, EntryResult } from './entry'
+export { readEntry, writesStartAndFinish } from './entry'
+export type { EntryErrorCode, EntryOptions, EntryResult } from './entry'
 export {
   cellsInOrder,
   dayOfWatching,

@@ -14,6 +14,7 @@ import {
   shareDone,
   trialResults,
   wordCounts,
+  writesStartAndFinish,
 } from '.'
 
 const iceBag: Plan = { ...withKind(soakUpPlan(), 'before-after'), conditions: soakUpPlan().conditions.slice(0, 1) }
@@ -134,9 +135,19 @@ describe('readEntry', () => {
     [soakUpPlan(), '12 to 68', { ok: true, value: 56, unit: 'mm' }],
     [soakUpPlan(), '1.2 cm to 6,85 cm', { ok: true, value: 56.5, unit: 'mm' }],
     [soakUpPlan(), '68 to 12', { ok: true, value: -56, unit: 'mm' }],
+    [soakUpPlan(), '15 + 30', { ok: true, value: 45, unit: 'mm' }],
+    [soakUpPlan(), '2 cm + 5', { ok: true, value: 25, unit: 'mm' }],
+    [soakUpPlan(), '300 - 240', { ok: true, value: 60, unit: 'mm' }],
+    [soakUpPlan(), '+5', expect.objectContaining({ ok: true, value: 5 })],
+    [soakUpPlan(), '10-12', { ok: false, code: 'start-or-range', position: 0 }],
     [soakUpPlan(), '68 to', expect.objectContaining({ ok: false })],
     [soakUpPlan(), '2 g to 4 g', expect.objectContaining({ ok: false })],
-  ])('%#: reads “%s”', (plan, text, wanted) => expect(readEntry(plan, text)).toEqual(wanted))
+  ])('%#: reads “%s”', (plan, text, wanted) => expect(readEntry(plan, text, { startAndFinish: true })).toEqual(wanted))
+
+  it('asks whether two numbers are a start and a finish, unless the class writes them so', () => {
+    expect(readEntry(soakUpPlan(), '10 to 12')).toEqual({ ok: false, code: 'start-or-range', position: 2 })
+    expect(writesStartAndFinish([{ entered: '61' }, { entered: '12 to 68' }])).toBe(true)
+  })
 
   it('counts how often each word was chosen', () => {
     const plan = with_('words')

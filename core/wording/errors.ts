@@ -11,6 +11,7 @@ const READ_ERRORS: Record<EntryErrorCode | AmountErrorCode | SupplyProblem['code
   'units-out-of-order': 'Write the larger unit first, like 1 m 5 cm.',
   'part-too-big': 'One part of the number is too big for its place.',
   'comma-unclear': 'The comma could mean thousands or a decimal. Write 1.25 or 1 250.',
+  'start-or-range': 'Is that a start and a finish? Write 68 - 12 for what lies between. Or write the one number you mean.',
   'not-one-of-the-words': 'That is not one of the words of this plan. Type one of them, or its number.',
   'not-a-place': 'Write the place it came in: 1 for first, 2 for second, 2.5 for two that share second and third.',
   'no-number': 'There is no number in it. Write how many or how much, like 3, 1/2 cup or 200 mL.',

@@ -9,7 +9,7 @@ const way = computed(() => arrangementOf(props.plan))
 const active = computed(() => activeConditions(props.plan))
 const trials = computed(() => trialsByGroup(props.plan))
 const starts = computed(() => trialStarts(props.plan))
-const ordered = computed(() => orderKindOf(props.plan) !== 'as-written')
+const ordered = computed(() => way.value !== 'together' && orderKindOf(props.plan) !== 'as-written')
 const numbers = computed(() => new Map(props.plan.groups.map(({ id }) => [id, trialNumbers(props.plan, id)])))
 /** Which of its trials, or of the class's turns, a group does of a condition. */
 const numbersOf = (group: string, condition: string) =>
@@ -100,6 +100,7 @@ const copyOf = (station: number, copy: number) => (circuit.value!.stations[stati
           <th v-for="condition in active" :key="condition.id" scope="col">
             <ConditionName :plan="plan" :id="condition.id" :size="22" />
           </th>
+          <th v-if="ordered" scope="col">In this order</th>
         </tr>
       </thead>
       <tbody>
@@ -122,6 +123,7 @@ const copyOf = (station: number, copy: number) => (circuit.value!.stations[stati
             </template>
             <span v-else class="soft">–</span>
           </td>
+          <td v-if="ordered">{{ orderLine(plan, group.id) }}</td>
         </tr>
       </tbody>
     </table>

@@ -2,7 +2,7 @@
 import { useLocalStorage } from '@vueuse/core'
 import { measuredCard, type Group, type LessonRecord, type Plan, type Reading } from '~~/core/lesson'
 import { devicesFor, type Device } from '~~/core/measuring'
-import { asksSecondReader, checkReading, openBeside, readEntry, type Cell, type Doubt, type Progress } from '~~/core/record'
+import { asksSecondReader, checkReading, openBeside, readEntry, writesStartAndFinish, type Cell, type Doubt, type Progress } from '~~/core/record'
 import { DEVICE_WORDS, readErrorWords } from '~~/core/wording'
 import type { NewReading } from '~~/schemas/record'
 import { INSTRUMENTS } from '../instruments/instrument'
@@ -52,7 +52,9 @@ const asking = computed(() => asked.value !== undefined || toConfirm.value !== u
 /** What stands in the display, in the plan's unit; undefined and a message when it cannot be read. */
 function read(): { value: number; entered: string } | undefined {
   const entered = text.value.trim()
-  const found = readEntry(props.plan, entered)
+  const startAndFinish =
+    device.value === 'start-and-finish' || device.value === 'empty-and-full' || writesStartAndFinish(props.record.readings)
+  const found = readEntry(props.plan, entered, { startAndFinish })
   trouble.value = found.ok ? '' : readErrorWords(found.code)
   return found.ok ? { value: found.value, entered } : undefined
 }

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { emptyRecord, reading, recordOf, soakUpPlan } from '../../test/soakUp'
 import { FIRST_WATCH, KINDS, withKind, withMethod, type LessonRecord, type Plan, type Reading } from '../lesson'
 import { resultsTable } from '../record'
+import { classReport } from './reports'
 import {
   agreementSentence,
   gapSentence,
@@ -10,9 +11,8 @@ import {
   sentenceStarters,
   sureSentences,
   unfairSentences,
-} from '../wording'
-import { classReport } from '../wording/reports'
-import { driftOf, evidenceOf, judgedBefore, learnedWobble, surerBy, trendOf } from '.'
+} from '.'
+import { driftOf, evidenceOf, judgedBefore, learnedWobble, surerBy, trendOf } from '../evidence'
 
 const GROUPS = ['g1', 'g2', 'g3', 'g4', 'g5', 'g6', 'g7']
 const plan = soakUpPlan()
