@@ -40,6 +40,8 @@ export interface Outlook extends Design {
   needed: number | undefined
 }
 
+/** After so many races more of them hardly change who is ahead. */
+const RACES_COUNTED = 24
 /** The eye that says who was first, in seconds: two that finish closer together than this look the same. */
 const EYE_WOBBLE = 0.04
 /** A group that keeps one thing reads that thing's own height, length or speed every time. */
@@ -129,7 +131,7 @@ export function chancesByRepeats(design: Design): ChanceOfRepeats[] {
     const repeats = place + 1
     const { means, total, byPlaces } = design
     const rightOrder = byPlaces
-      ? chancesByRaces(means, total, MOST_REPEATS)[place]!.rightOrder
+      ? chancesByRaces(means, total, RACES_COUNTED)[place]!.rightOrder
       : chanceRightOrder(means, total, repeats)
     return { repeats, ...chancesWith(design, repeats), rightOrder }
   })
@@ -137,13 +139,13 @@ export function chancesByRepeats(design: Design): ChanceOfRepeats[] {
 
 function chancesWith(design: Design, repeats: number): Omit<ChanceOfRepeats, 'repeats' | 'rightOrder'> {
   const { means, total, own, byPlaces, shares } = design
-  const blocks = Math.max(1, shares.length)
   if (byPlaces) {
-    const races = chancesByRaces(means, total, Math.max(MOST_REPEATS, repeats * blocks))
+    const races = chancesByRaces(means, total, RACES_COUNTED)
+    const inClass = Math.min(RACES_COUNTED, repeats * Math.max(1, shares.length))
     return {
       clear: clearWith(design, repeats),
-      bestInClass: races[Math.min(races.length, repeats * blocks) - 1]!.bestIsBest,
-      bestInGroup: races[repeats - 1]!.bestIsBest,
+      bestInClass: races[inClass - 1]!.bestIsBest,
+      bestInGroup: races[Math.min(RACES_COUNTED, repeats) - 1]!.bestIsBest,
     }
   }
   const done = shares.reduce((sum, share) => sum + share.length, 0) / means.length
@@ -156,7 +158,10 @@ function chancesWith(design: Design, repeats: number): Omit<ChanceOfRepeats, 're
 }
 
 function clearWith({ means, total, own, byPlaces, shares, sameThing }: Design, repeats: number): number {
-  if (byPlaces) return racesComeOutClear({ means, sd: total, groups: shares.length, repeats, sameThing })
+  if (byPlaces) {
+    const most = Math.max(MOST_REPEATS, repeats)
+    return racesComeOutClear({ means, sd: total, groups: shares.length, most, sameThing })[repeats - 1]!
+  }
   return chanceOfClear({ means, shares, repeats, sd: total, own, sameThing }).chance
 }
 

@@ -78,71 +78,105 @@ function shareOfFirst(sums: Float64Array): number {
 
 const CLEAR_DRAWS = 300
 const CLEAR_BELOW = 0.05
-const clearAnswered = new Map<string, number>()
+const clearAnswered = new Map<string, number[]>()
 
 /**
- * The chance that Friedman's test calls the class's finishing orders clear: each group adds up the places of its races, a group alone goes by its
- * races. Simulated classes; the test by its F form (Iman and Davenport, 1980), and never where so few orders could not reach it.
+ * The chances that Friedman's test calls the class's finishing orders clear after 1 to `most` races of each group: a group adds up the places of its races, a group
+ * alone goes by its races. Simulated classes; the test by its F form (Iman and Davenport, 1980), and never where so few orders could not reach it.
  * @param means expected results, same unit as `sd`; the smallest comes first
- * @example racesComeOutClear({ means: [1, 2, 3], sd: 0.1, groups: 7, repeats: 3, sameThing: false }) // 1
+ * @example racesComeOutClear({ means: [1, 2, 3], sd: 0.1, groups: 7, most: 3, sameThing: false })[2] // 1
  */
 export function racesComeOutClear(ask: {
   means: number[]
   sd: number
   groups: number
-  repeats: number
+  most: number
   sameThing: boolean
-}): number {
-  const { means, sd, groups, repeats, sameThing } = ask
+}): number[] {
+  const { means, sd, groups, most, sameThing } = ask
   const key = JSON.stringify(ask)
   const known = clearAnswered.get(key)
-  if (known !== undefined) return known
-  const size = means.length
-  const [blocks, races] = groups > 1 ? [groups, repeats] : [repeats, 1]
-  let orders = 1
-  for (let thing = 2; thing <= size; thing += 1) orders *= thing
-  const beyondReach = blocks < 2 || orders ** (blocks - 1) * CLEAR_BELOW < 1 || (groups === 1 && sameThing)
-  const answer = beyondReach ? 0 : shareOfClear(means, sd, blocks, races)
+  if (known) return known
+  const answer = groups > 1 ? clearOfGroups(means, sd, groups, most) : clearOfOneGroup(means, sd, sameThing ? 0 : most)
+  while (answer.length < most) answer.push(0)
   if (clearAnswered.size >= MOST_ANSWERED) clearAnswered.clear()
   clearAnswered.set(key, answer)
   return answer
 }
 
-function shareOfClear(means: number[], sd: number, blocks: number, races: number): number {
-  const size = means.length
-  const critical = fLeaving(CLEAR_BELOW, size - 1, (size - 1) * (blocks - 1))
-  const results = new Float64Array(size)
-  let [next, clear] = [0, 0]
+/** Each further race adds to the sums of its group, so that one simulated class answers for every number of races. */
+function clearOfGroups(means: number[], sd: number, groups: number, most: number): number[] {
+  const clear = new Array<number>(most).fill(0)
+  if (!canBeClear(means.length, groups)) return clear
+  let next = 0
   for (let draw = 0; draw < CLEAR_DRAWS; draw += 1) {
-    const columns = new Float64Array(size)
-    let within = 0
-    for (let block = 0; block < blocks; block += 1) {
-      const sums = new Float64Array(size)
-      for (let run = 0; run < races; run += 1) {
-        for (let one = 0; one < size; one += 1) results[one] = means[one]! + sd * normalAt(next++)
-        for (let one = 0; one < size; one += 1) sums[one]! += rankIn(results, one)
-      }
-      for (let one = 0; one < size; one += 1) {
-        const centred = rankIn(sums, one) - (size + 1) / 2
-        columns[one]! += centred
-        within += centred ** 2
-      }
+    const sums = Array.from({ length: groups }, () => new Float64Array(means.length))
+    for (let run = 0; run < most; run += 1) {
+      for (const own of sums) next = addRace(own, means, sd, next)
+      if (isClear(sums)) clear[run]! += 1 / CLEAR_DRAWS
     }
-    const squares = columns.reduce((sum, column) => sum + column ** 2, 0)
-    const statistic = within === 0 ? 0 : ((size - 1) * squares) / within
-    const left = blocks * (size - 1) - statistic
-    if (left <= 1e-9 || ((blocks - 1) * statistic) / left >= critical) clear += 1
   }
-  return clear / CLEAR_DRAWS
+  return clear
+}
+
+function clearOfOneGroup(means: number[], sd: number, most: number): number[] {
+  const clear = new Array<number>(most).fill(0)
+  let next = 0
+  for (let draw = 0; draw < CLEAR_DRAWS && most > 0; draw += 1) {
+    const races: Float64Array[] = []
+    for (let run = 0; run < most; run += 1) {
+      races.push(new Float64Array(means.length))
+      next = addRace(races[run]!, means, sd, next)
+      if (canBeClear(means.length, run + 1) && isClear(races)) clear[run]! += 1 / CLEAR_DRAWS
+    }
+  }
+  return clear
+}
+
+/** All orders alike come up by luck in (1 / k!)^(b - 1). */
+function canBeClear(conditions: number, blocks: number): boolean {
+  let orders = 1
+  for (let thing = 2; thing <= conditions; thing += 1) orders *= thing
+  return blocks > 1 && orders ** (blocks - 1) * CLEAR_BELOW >= 1
+}
+
+const raced: Float64Array[] = []
+
+function addRace(sums: Float64Array, means: number[], sd: number, next: number): number {
+  const results = (raced[means.length] ??= new Float64Array(means.length))
+  for (let one = 0; one < means.length; one += 1) results[one] = means[one]! + sd * normalAt(next + one)
+  for (let one = 0; one < means.length; one += 1) sums[one]! += rankIn(results, one)
+  return next + means.length
+}
+
+function isClear(blocks: Float64Array[]): boolean {
+  const size = blocks[0]!.length
+  const columns = new Float64Array(size)
+  let within = 0
+  for (const sums of blocks) {
+    for (let one = 0; one < size; one += 1) {
+      const centred = rankIn(sums, one) - (size + 1) / 2
+      columns[one]! += centred
+      within += centred ** 2
+    }
+  }
+  if (within === 0) return false
+  let squares = 0
+  for (const column of columns) squares += column ** 2
+  const statistic = ((size - 1) * squares) / within
+  const left = blocks.length * (size - 1) - statistic
+  const critical = fLeaving(CLEAR_BELOW, size - 1, (size - 1) * (blocks.length - 1))
+  return left <= 1e-9 || ((blocks.length - 1) * statistic) / left >= critical
 }
 
 /** 1 for the smallest, ties averaged. */
 function rankIn(values: Float64Array, place: number): number {
   let rank = 1
+  const own = values[place]!
   for (let other = 0; other < values.length; other += 1) {
     if (other === place) continue
-    if (values[other]! < values[place]!) rank += 1
-    else if (values[other] === values[place]) rank += 0.5
+    if (values[other]! < own) rank += 1
+    else if (values[other] === own) rank += 0.5
   }
   return rank
 }

@@ -113,7 +113,7 @@ export function doubtsAmong(plan: Plan, readings: Reading[], asked: Reading[]): 
   const fellows = fellowship(plan, readings)
   const active = new Set(activeConditions(plan).map(({ id }) => id))
   return asked
-    .filter(({ condition }) => active.has(condition))
+    .filter((reading) => active.has(reading.condition) && !liesAmong(plan, method, fellows, reading))
     .map((reading) => ({ reading, doubts: checkAmong(plan, method, fellows, reading) }))
     .filter(({ doubts }) => doubts.length > 0)
 }
@@ -130,6 +130,8 @@ interface Fellowship {
   ownSd: Map<string, number>
   middleOfAll: number | undefined
   empty: number | undefined
+  /** Somebody wrote inches. */
+  inches: boolean
 }
 
 const fellowship = oncePerPair((plan: Plan, readings: Reading[]): Fellowship => {
@@ -160,6 +162,7 @@ const fellowship = oncePerPair((plan: Plan, readings: Reading[]): Fellowship => 
     ),
     middleOfAll: middleOf(counted.map(({ value }) => value).sort((a, b) => a - b)),
     empty: emptyOf(plan, counted),
+    inches: counted.some(({ entered }) => /\d\s*(?:in\b|inch|")/i.test(entered)),
   }
 })
 
@@ -220,6 +223,18 @@ function checkAmong(plan: Plan, method: Method, fellows: Fellowship, entry: Aske
     empty: / to /i.test(entry.entered) ? undefined : fellows.empty,
     converted: isConverted(entry.entered, method.unit),
   })
+}
+
+/** In the middle of its many fellows, to the mark and in the plan's unit, there is nothing to ask: the desk looks through all readings twice a second. */
+function liesAmong(plan: Plan, method: Method, fellows: Fellowship, reading: Reading): boolean {
+  const own = fellows.values.get(keyOf(reading)) ?? []
+  if (reading.unit !== method.unit || reading.value < 0 || own.length <= FELLOWS_ENOUGH + 1) return false
+  const value = reading.value - (fellows.levels.get(reading.group) ?? 0)
+  const half = Math.floor(own.length / 2)
+  // Whichever one is left out, the middle lies among these.
+  const middles = own.slice(half - 2, half + 2)
+  const reach = ODD_SDS * (fellows.pooledSd ?? 0)
+  return middles.every((middle) => Math.abs(value - middle) <= reach) && onTheMark(reading.value, method.resolution)
 }
 
 /** Values of the same condition and moment, this one left out, at this group's own level. */
@@ -293,12 +308,9 @@ const PAIRED_UNITS: UnitCode[][] = [
 const INCHES: UnitCode[] = ['in', 'ft']
 
 /** Units that stand beside the plan's own on the same tools; inches beside centimetres only where inches are about. */
-function unitsNear(plan: Plan, { unit }: Method, { counted }: Fellowship): UnitCode[] {
+function unitsNear(plan: Plan, { unit }: Method, { inches }: Fellowship): UnitCode[] {
   const near = PAIRED_UNITS.filter((units) => units.includes(unit)).flat()
-  const inchesAbout =
-    INCHES.includes(unit) ||
-    INCHES.includes(plan.conditionUnit) ||
-    counted.some(({ entered }) => /\d\s*(?:in\b|inch|")/i.test(entered))
+  const inchesAbout = INCHES.includes(unit) || INCHES.includes(plan.conditionUnit) || inches
   const crossed: UnitCode[] = unitOf(unit).dimension === 'length' && inchesAbout ? ['cm', 'mm', 'in'] : []
   return [...new Set([...near, ...crossed])].filter((code) => code !== unit)
 }

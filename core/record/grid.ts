@@ -204,7 +204,11 @@ export function dayOfWatching({ date }: Pick<Plan, 'date'>, today: string): numb
 
 /** Is any place of the plan still empty, those of days to come among them. */
 export function hasEmptyPlaces(plan: Plan, readings: Reading[]): boolean {
-  return progressOf(plan, readings).some(({ done, all }) => done < all)
+  const kept = new Set(currentReadings(readings).flatMap((one) => (one.status === 'kept' && !one.practice ? [cellKey(one)] : [])))
+  const moments = momentsOf(plan).map(({ id }) => id)
+  return [...trialsByGroup(plan)].some(([group, trials]) =>
+    trials.some((trial) => moments.some((moment) => !kept.has(cellKey({ ...trial, group, moment, practice: false })))),
+  )
 }
 
 /**

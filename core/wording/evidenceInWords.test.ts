@@ -3,15 +3,7 @@ import { emptyRecord, reading, recordOf, soakUpPlan } from '../../test/soakUp'
 import { FIRST_WATCH, KINDS, withKind, withMethod, type LessonRecord, type Plan, type Reading } from '../lesson'
 import { resultsTable } from '../record'
 import { classReport } from './reports'
-import {
-  agreementSentence,
-  gapSentence,
-  gradeSentence,
-  overlapSentence,
-  sentenceStarters,
-  sureSentences,
-  unfairSentences,
-} from '.'
+import { agreementSentence, gapSentence, gradeSentence, overlapSentence, sentenceStarters, sureSentences, unfairSentences } from '.'
 import { driftOf, evidenceOf, judgedBefore, learnedWobble, surerBy, trendOf } from '../evidence'
 
 const GROUPS = ['g1', 'g2', 'g3', 'g4', 'g5', 'g6', 'g7']

@@ -3,11 +3,11 @@ import { linearRegression } from 'simple-statistics'
 import { drawNormal, seededRandom } from '../../core/benches'
 import { needsOf, NO_SCHOOL, type School, type Thing } from '../../core/kit'
 import { evidenceOf } from '../../core/evidence'
-import { EMPTY_RECORD, newMaterial, withGroups, type Plan } from '../../core/lesson'
-import { chancesByRaces, chancesByRepeats, outlookOf } from '../../core/measuring'
+import { EMPTY_RECORD, newMaterial, withGroups, type LessonRecord, type Plan } from '../../core/lesson'
+import { chancesByRepeats, outlookOf } from '../../core/measuring'
 import { secondLook } from '../../core/secondLook'
 import { INVESTIGATIONS, planFrom } from '../../library'
-import { milliseconds, timeOf, type Row } from './figures'
+import { milliseconds, timeOf, type Row, type Size } from './figures'
 
 /** A plan of this size with a whole record, drawn from a seed. */
 export function bigLesson({
@@ -62,11 +62,17 @@ export function bigLesson({
   return { plan, record: { ...EMPTY_RECORD, readings } }
 }
 
-/** The sums that run while somebody types. The reference is one straight line through the same 300 readings. */
-export async function benchComputations(): Promise<Row[]> {
+/** The same lesson as somebody else would send it: nothing that was worked out for it before is remembered. */
+function fresh<Lesson extends { plan: Plan; record: LessonRecord }>({ plan, record }: Lesson) {
+  return { plan: { ...plan }, record: { ...record, readings: record.readings.map((reading) => ({ ...reading })) } }
+}
+
+/** The sums that run while somebody types, each run on a lesson that was never seen before. The reference is one straight line through the same 300 readings. */
+export async function benchComputations(size: Size): Promise<Row[]> {
+  const rounds = size === 'full' ? 60 : 2
   const lesson = bigLesson({ groups: 10, conditions: 6, repeats: 5 })
   const points = lesson.record.readings.map(({ value }, place) => [place, value])
-  const reference = await timeOf(() => linearRegression(points))
+  const reference = await timeOf(() => linearRegression(points), rounds)
   const against = (time: number) =>
     `${(time / reference).toFixed(1)} x simple-statistics linearRegression (${milliseconds(reference)})`
   const row = (what: string, time: number, wanted: string): Row => ({
@@ -75,19 +81,24 @@ export async function benchComputations(): Promise<Row[]> {
     wanted,
     reference: against(time),
   })
+  /** Lessons are made beforehand, so that only the work is timed. */
+  const timeOn = (of: { plan: Plan; record: LessonRecord }, work: (of: { plan: Plan; record: LessonRecord }) => unknown) => {
+    const lessons = Array.from({ length: 2 * rounds + 10 }, () => fresh(of))
+    return timeOf(() => work(lessons.pop()!), rounds)
+  }
 
-  const evidence = await timeOf(() => evidenceOf(lesson.plan, lesson.record))
+  const evidence = await timeOn(lesson, ({ plan, record }) => evidenceOf(plan, record))
   const wide = bigLesson({ groups: 7, conditions: 12, repeats: 3, factors: 15 })
-  const findings = await timeOf(() => secondLook(wide.plan, wide.record))
+  const findings = await timeOn(wide, ({ plan, record }) => secondLook(plan, record))
+  const unread = await timeOn({ plan: wide.plan, record: EMPTY_RECORD }, ({ plan, record }) => secondLook(plan, record))
   const outlook = outlookOf(lesson.plan)!
-  const chances = await timeOf(() => chancesByRepeats(outlook), 20)
-  // A race that was asked about before is remembered; each run asks about a new one.
-  let asked = 0
-  const races = await timeOf(() => chancesByRaces(outlook.means, outlook.total + (asked += 0.001), 12), 20)
-  const unread = await timeOf(() => secondLook(wide.plan, EMPTY_RECORD))
+  // What was asked before is remembered; each run asks about another wobble.
+  const another = (round: number) => ({ ...outlook, total: outlook.total + 0.001 * (round + 1) + Math.random() / 1e6 })
+  const chances = await timeOf((round) => chancesByRepeats(another(round)), Math.min(20, rounds))
+  const races = await timeOf((round) => chancesByRepeats({ ...another(round), byPlaces: true }), Math.min(20, rounds))
   const kit = kitOfSixty()
-  const needs = await timeOf(() => needsOf(kit.plan, kit.school))
-  const whole = await timeOf(() => secondLook(kit.plan, EMPTY_RECORD, kit.school))
+  const needs = await timeOn({ plan: kit.plan, record: EMPTY_RECORD }, ({ plan }) => needsOf(plan, kit.school))
+  const whole = await timeOn({ plan: kit.plan, record: EMPTY_RECORD }, ({ plan, record }) => secondLook(plan, record, kit.school))
   return [
     row('kit, 60 materials x 10 groups', needs, 'under 5 ms'),
     row('Second look of the same with a cupboard', whole, 'under 16 ms'),

@@ -5,11 +5,10 @@ import { writeLessonFile } from '../../core/formats'
 import { clientFor, reading } from '../../test/api/client'
 import { startApplication, temporaryFolder } from '../../test/application'
 import { bigLesson } from './computations'
-import { milliseconds, quantile, timeOf, type Row } from './figures'
+import { milliseconds, quantile, timeOf, type Row, type Size } from './figures'
 
-const STATIONS = 10
-const SECONDS = 20
 const EVERY = 500
+const LOADS = { full: { stations: 10, seconds: 20 }, small: { stations: 2, seconds: 3 } }
 
 // The board's own page notes when each figure stands on it. Text, because it runs over there.
 const NOTE_EACH_FIGURE = `
@@ -21,11 +20,11 @@ const NOTE_EACH_FIGURE = `
 `
 
 /** The built server on an empty database: opening a large lesson, and ten stations entering twice a second with a board open. */
-export async function benchServer(): Promise<Row[]> {
+export async function benchServer(size: Size): Promise<Row[]> {
   const { folder, remove } = temporaryFolder()
   const application = await startApplication({ data: folder })
   try {
-    return [await opening(application.base), ...(await stationsToBoard(application.base))]
+    return [await opening(application.base), ...(await stationsToBoard(application.base, LOADS[size]))]
   } finally {
     await application.stop()
     remove()
@@ -48,7 +47,7 @@ async function opening(base: string): Promise<Row> {
   }
 }
 
-async function stationsToBoard(base: string): Promise<Row[]> {
+async function stationsToBoard(base: string, { stations, seconds }: { stations: number; seconds: number }): Promise<Row[]> {
   const { call, newLesson, open, joinStation } = clientFor(base)
   const { lesson } = await newLesson()
   const saved = await call('PUT', `/api/lessons/${lesson.id}/plan`, {
@@ -66,14 +65,14 @@ async function stationsToBoard(base: string): Promise<Row[]> {
   const answered: number[] = []
   let count = 0
   const tokens = await Promise.all(
-    Array.from({ length: STATIONS }, (_, place) =>
+    Array.from({ length: stations }, (_, place) =>
       joinStation(lesson.code, lesson.plan.groups[place % lesson.plan.groups.length]!.id),
     ),
   )
   const station = async (place: number) => {
-    await new Promise((next) => setTimeout(next, (place * EVERY) / STATIONS))
+    await new Promise((next) => setTimeout(next, (place * EVERY) / stations))
     const group = lesson.plan.groups[place % lesson.plan.groups.length]!.id
-    for (let entry = 0; entry < (SECONDS * 1000) / EVERY; entry += 1) {
+    for (let entry = 0; entry < (seconds * 1000) / EVERY; entry += 1) {
       const due = Date.now() + EVERY
       // Every entry has a figure of its own, so that it is known again on the board.
       const value = 100 + (count += 1) / 1000
@@ -87,7 +86,7 @@ async function stationsToBoard(base: string): Promise<Row[]> {
       await new Promise((next) => setTimeout(next, Math.max(0, due - Date.now())))
     }
   }
-  await Promise.all(Array.from({ length: STATIONS }, (_, place) => station(place)))
+  await Promise.all(Array.from({ length: stations }, (_, place) => station(place)))
   await page.waitForTimeout(1000)
   const seen = await page.evaluate(() => (window as unknown as { seen: Record<string, number> }).seen)
   await browser.close()
@@ -97,7 +96,7 @@ async function stationsToBoard(base: string): Promise<Row[]> {
   const reference = `${milliseconds(quantile(answered, 0.5))} is the median until the station has its answer`
   return [
     {
-      what: `${STATIONS} stations, ${count} entries: figure on the board, median`,
+      what: `${stations} stations, ${count} entries: figure on the board, median`,
       figure: milliseconds(quantile(times, 0.5)),
       wanted: 'under 150 ms',
       reference,
