@@ -15,7 +15,13 @@ await check('types are prepared', 'npx', ['nuxt', 'prepare'])
 await Promise.all([buildApplication(), checkScripts({ format: 'format:check', lint: 'lint', imports: 'imports' })])
 const beside = [suite('soak', vitest, { beside: true }), suite('unit', vitest, { beside: true })]
 await Promise.all([checkScripts({ types: 'types' }), checkScripts({ 'unused code': 'unused' })])
-const suites = [...(await Promise.all(beside)), await suite('api', vitest), await suite('browser', playwright)]
+const first = await Promise.all(beside)
+// Every bench once in a small size, so that none can rot unseen.
+const [api] = await Promise.all([
+  suite('api', vitest),
+  check('benches, in a small size', 'npx', ['tsx', 'scripts/bench.ts', '--small']),
+])
+const suites = [...first, api, await suite('browser', playwright)]
 rmSync(results, { recursive: true, force: true })
 for (const { name, failed, printed } of suites) {
   if (failed > 0) console.log(`\n${name} tests ended with\n${printed.split('\n').slice(-60).join('\n')}`)

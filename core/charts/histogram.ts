@@ -1,7 +1,7 @@
 import { axisFor, axisTicks } from './axis'
 
 /** From so many readings on a heap has a shape. */
-export const FEWEST_FOR_HISTOGRAM = 10
+const FEWEST_FOR_HISTOGRAM = 10
 
 export interface Bin {
   from: number

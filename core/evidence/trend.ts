@@ -13,7 +13,7 @@ export type Pattern =
   'not-seen' | 'level' | 'uneven' | 'steady-up' | 'steady-down' | 'levelling-off' | 'speeding-up' | 'up-then-down' | 'down-then-up'
 
 /** An F test of one further coefficient. */
-export interface Adds {
+interface Adds {
   F: number
   p: number
 }

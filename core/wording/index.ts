@@ -123,6 +123,6 @@ export {
   trendLines,
 } from './sureness'
 export type { Depth } from './sureness'
-export { readingPieces, tableTitle, workedOutName, workedOutWords, workingSteps, writeFigure } from './tables'
+export { evenedAverages, readingPieces, tableTitle, workedOutName, workedOutWords, workingSteps, writeFigure } from './tables'
 export { classColumns, interactionSentence, pooledAgreement, testDifferenceWords } from './twoClasses'
 export { importedWords, ROLE_WORDS, skipWords } from './imports'

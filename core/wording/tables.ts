@@ -1,5 +1,5 @@
 import { median } from 'simple-statistics'
-import { averageOf, summarise } from '../evidence'
+import { averageOf, summarise, type Evidence } from '../evidence'
 import { measuredCard, type Plan, type Reading } from '../lesson'
 import { decimalsOf, withoutNoise, writeNumber, writeQuantity, type UnitCode } from '../quantity'
 import type { TableRow, WorkedOut } from '../record'
@@ -9,6 +9,19 @@ import { list, momentWords, nameOfCondition, nameOfGroup, writeAverage, writeRea
 export function writeFigure(plan: Plan, value: number, unit: UnitCode): string {
   if (unit === 'words' || unit === 'place' || plan.averageTo === 'one-more') return writeAverage(plan, value, unit)
   return writeQuantity(value, unit, decimalsOf(measuredCard(plan)?.method.resolution ?? 1))
+}
+
+/**
+ * Averages with the groups' levels evened out, by condition, where they are not what the plain average says: when groups did not all do the same, the
+ * order and the sentences go by these.
+ * @returns undefined where both say the same
+ */
+export function evenedAverages(plan: Plan, evidence: Evidence | undefined): Map<string, number> | undefined {
+  const unit = measuredCard(plan)?.method.unit
+  if (!evidence?.fit || !unit) return undefined
+  const compared = evidence.summaries.filter(({ condition }) => evidence.order.includes(condition))
+  const differs = compared.some(({ mean, evened }) => writeFigure(plan, mean, unit) !== writeFigure(plan, evened, unit))
+  return differs ? new Map(compared.map(({ condition, evened }) => [condition, evened])) : undefined
 }
 
 /** Headings of worked-out columns. */

@@ -1,13 +1,13 @@
 import readSheets from 'read-excel-file/node'
 import writeSheets, { type SheetData } from 'write-excel-file/node'
 import { unzipSync } from 'fflate'
-import { averageOf, summarise } from '../../core/evidence'
+import { averageOf, evidenceOf, summarise } from '../../core/evidence'
 import { boundedTable } from '../../core/formats'
 import { measuredCard, type LessonRecord, type Plan } from '../../core/lesson'
 import { unitOf } from '../../core/quantity'
 import { currentReadings, resultsTable } from '../../core/record'
-import { AVERAGE_WORDS, conditionWithLetter, momentWords, nameOfGroup } from '../../core/wording'
-import { classReport } from '../../core/wording/reports'
+import { AVERAGE_WORDS, conditionWithLetter, evenedAverages, momentWords, nameOfGroup, trialNumbers } from '../../core/wording'
+import { classReport, sureWords } from '../../core/wording/reports'
 import { Refusal } from '../access/refusal'
 
 const MOST_UNZIPPED = 100_000_000
@@ -49,10 +49,12 @@ export async function spreadsheetRows(bytes: Buffer): Promise<string[][]> {
 
 function resultsSheet(plan: Plan, record: LessonRecord): SheetData {
   const unit = unitOf(measuredCard(plan)?.method.unit ?? 'count').symbol
+  const evened = evenedAverages(plan, evidenceOf(plan, record))
   const average = plan.average === 'none' ? [] : [bold(AVERAGE_WORDS[plan.average].name)]
   const head = [
     bold(`Condition${unit === '' ? '' : `, in ${unit}`}`),
     ...average,
+    ...(evened ? [bold('Groups evened out')] : []),
     ...['Middle value', 'Lowest', 'Highest', 'Range', 'Results'].map(bold),
   ]
   const rows = resultsTable(plan, record.readings).map(({ condition, results }) => {
@@ -64,18 +66,33 @@ function resultsSheet(plan: Plan, record: LessonRecord): SheetData {
     return [
       text(conditionWithLetter(plan, condition)),
       ...(plan.average === 'none' ? [] : [figure === undefined ? null : number(figure)]),
+      ...(evened ? [evened.has(condition) ? number(evened.get(condition)!) : null] : []),
       ...numbers.map((value) => (value === null ? null : number(value))),
     ]
   })
-  return [head, ...rows]
+  const sure = sureWords(plan, record)
+  return [head, ...rows, ...(sure === '' ? [] : [[], [text(sure)]])]
 }
 
 function readingsSheet(plan: Plan, record: LessonRecord): SheetData {
-  const head = ['Group', 'Condition', 'Repeat', 'When', 'Value', 'Unit', 'Status', 'Reason', 'Practice', 'Entered'].map(bold)
+  const head = [
+    'Group',
+    'Condition',
+    'Repeat',
+    'Trial in its order',
+    'When',
+    'Value',
+    'Unit',
+    'Status',
+    'Reason',
+    'Practice',
+    'Entered',
+  ].map(bold)
   const rows = currentReadings(record.readings).map((reading) => [
     text(nameOfGroup(plan, reading.group)),
     text(conditionWithLetter(plan, reading.condition)),
     number(reading.repeat),
+    trialIn(plan, reading),
     text(momentWords(plan, reading.moment)),
     number(reading.value),
     text(unitOf(reading.unit).symbol),
@@ -85,6 +102,12 @@ function readingsSheet(plan: Plan, record: LessonRecord): SheetData {
     text(reading.entered),
   ])
   return [head, ...rows]
+}
+
+/** Which trial of its group's order it was; empty where there is none. */
+function trialIn(plan: Plan, { group, condition, repeat, practice }: LessonRecord['readings'][number]) {
+  const place = practice ? undefined : trialNumbers(plan, group).get(`${condition}/${repeat}`)
+  return place === undefined ? null : number(place)
 }
 
 function planSheet(plan: Plan, record: LessonRecord): SheetData {

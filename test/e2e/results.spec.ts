@@ -63,7 +63,7 @@ test('how sure in three depths, the table with its working, a scale that is chec
   await sure.getByRole('radio', { name: 'For children' }).click()
   await expect(sure).toContainText('do not overlap at all')
   await sure.getByRole('radio', { name: 'For the teacher' }).click()
-  await expect(sure).toContainText('F(3, 46) of condition')
+  await expect(sure).toContainText('F(3, 18) of condition')
   await expect(sure.getByRole('row', { name: /A kitchen roll above B tissue/ })).toContainText('below 0.001')
   await sure.getByRole('radio', { name: 'For the class' }).click()
   await expect(sure).toContainText('times the wobble')
@@ -233,6 +233,7 @@ test('numbers show a pattern and what to test next, with a warning outside', asy
   const lesson = await lessonWith(baseURL, (plan) => {
     plan.conditionsAs = 'numbers'
     plan.conditionUnit = 'cm'
+    plan.repeats = 1
     plan.conditions = [10, 20, 40, 60].map((value) => ({ id: `n${value}`, label: String(value), baseline: false, leftOut: false }))
     plan.materials = plan.materials.filter(({ condition }) => condition === null)
   })
@@ -244,10 +245,13 @@ test('numbers show a pattern and what to test next, with a warning outside', asy
   await part(page, 'Pattern').click()
   const pattern = page.getByRole('region', { name: 'Pattern' })
   await expect(pattern).toContainText('Steadily more')
-  await expect(pattern).toContainText(/At 30.cm one reading should come to 35/)
+  await expect(pattern).toContainText(/At 30.cm a group should come to about 35/)
   await pattern.getByLabel('At').fill('90')
   await page.keyboard.press('Tab')
   await expect(pattern).toContainText('Nobody tested that far out')
+  await pattern.getByLabel('Wanted result').fill('30')
+  await page.keyboard.press('Tab')
+  await expect(pattern).toContainText(/About 24.cm gives 30\.0.mm\. It lies between 2\d.cm and 2\d.cm/)
   await pattern.getByLabel('At').fill('30')
   await page.keyboard.press('Tab')
   await pattern.getByRole('button', { name: /^Add 30.cm to the plan/ }).click()

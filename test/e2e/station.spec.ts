@@ -1,12 +1,12 @@
 import { reading } from '../api/client'
-import { client, enterNumber, expect, joinStation, test } from './house'
+import { client, enterNumber, expect, joinStation, lessonWith, test } from './house'
 
 test.use({ viewport: { width: 360, height: 640 }, hasTouch: true })
 
 test('a group predicts, practises, is asked about a slip, fixes one and says what went wrong', async ({ page, baseURL }) => {
-  const { newLesson, open } = client(baseURL)
-  const { lesson } = await newLesson()
-  await joinStation(page, lesson.code, 'Cedar')
+  const { open } = client(baseURL)
+  const lesson = await lessonWith(baseURL, (plan) => (plan.measures[0]!.method.expected = { 'kitchen-roll': 62 }))
+  await joinStation(page, lesson.code, 'Alder')
   for (const name of ['kitchen roll', 'tissue', 'writing paper', 'card'])
     await page.getByRole('button', { name: new RegExp(name) }).click()
   await page.getByLabel('We think so because …').fill('it is the fluffiest')

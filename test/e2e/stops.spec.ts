@@ -54,12 +54,12 @@ test('plan: a number of groups that is out of range, a baseline, a condition lef
 test('plan: a bar of the chart sets the repeats, and a wobble that drowns the difference is said', async ({ page, baseURL }) => {
   const { lesson } = await client(baseURL).newLesson()
   await openStop(page, lesson, 'plan')
-  await page.getByRole('button', { name: /^5 repeats: best is best/ }).click()
+  await page.getByRole('button', { name: /^5 repeats: clear/ }).click()
   await expect(page.getByRole('textbox', { name: 'Repeats of each condition' })).toHaveValue('5')
   await page.locator('summary', { hasText: 'How we measure' }).click()
   await page.getByLabel('Trial-to-trial wobble').fill('20 cm')
   await page.keyboard.press('Enter')
-  await expect(page.getByText('Twelve repeats are not enough.').first()).toBeVisible()
+  await expect(page.getByText('Twelve repeats would not make it clear nine times in ten.')).toBeVisible()
   await expect(page.getByRole('heading', { name: 'The difference drowns in wobble' })).toBeVisible()
 })
 
@@ -189,7 +189,7 @@ test('desk, board and station find each other again after the server was started
   await expect(tablet.getByRole('status')).toContainText('1 waiting')
 
   const second = await startApplication({ data: folder, port })
-  await expect(board.getByText('Last in: Gorse, A kitchen roll')).toBeVisible()
+  await expect(board.getByText('Last in: Gorse, C writing paper')).toBeVisible()
   await expect(tablet.getByRole('status')).toHaveText('sent')
   await expect(board.getByText('join at')).toBeVisible()
   await Promise.all([board.close(), tablet.close()])

@@ -13,7 +13,9 @@ const unit = computed(() => measuredCard(props.plan)!.method.unit)
 const first = ref('')
 const second = ref('')
 const both = computed(() => `${first.value.trim()} to ${second.value.trim()}`)
-const difference = computed(() => (first.value.trim() && second.value.trim() ? readEntry(props.plan, both.value, { startAndFinish: true }) : undefined))
+const difference = computed(() =>
+  first.value.trim() && second.value.trim() ? readEntry(props.plan, both.value, { startAndFinish: true }) : undefined,
+)
 watch([first, second], () => (text.value = difference.value ? both.value : ''))
 watch(text, (now) => {
   // Written down: the next trial begins with empty fields.

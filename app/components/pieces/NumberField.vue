@@ -17,6 +17,8 @@ const props = defineProps<{
   /** Shows buttons for one less and one more. */
   steps?: boolean
   bare?: boolean
+  /** What holds while nothing is said. */
+  placeholder?: string
 }>()
 const emit = defineEmits<{ 'update:modelValue': [value: number | null] }>()
 const written = computed(() => (props.modelValue === null ? '' : writeShort(props.modelValue).replace(/\s/g, '').replace('−', '-')))
@@ -63,6 +65,7 @@ function take(value: number | null): void {
         :class="{ wrong: trouble }"
         inputmode="decimal"
         autocomplete="off"
+        :placeholder="placeholder"
         :data-target="target"
         :aria-invalid="trouble ? true : undefined"
         :aria-describedby="trouble ? hint : undefined"

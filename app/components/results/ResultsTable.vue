@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { averageOf, summarise } from '~~/core/evidence'
+import { averageOf, evidenceOf, summarise } from '~~/core/evidence'
 import { AVERAGE_WAYS, measuredCard, type AverageWay, type LessonRecord, type Plan } from '~~/core/lesson'
 import { unitOf } from '~~/core/quantity'
 import { comparedWith, resultsTable, workedOutFor } from '~~/core/record'
 import {
   AVERAGE_WORDS,
+  evenedAverages,
   readingPieces,
   tableTitle,
   workedOutName,
@@ -27,6 +28,10 @@ const rows = computed(() =>
     summary: summarise(row.results),
     pieces: readingPieces(props.plan, row),
   })),
+)
+/** The class's averages with the groups evened out, where that changes them. */
+const evened = computed(() =>
+  group.value === undefined ? evenedAverages(props.plan, evidenceOf(props.plan, props.record)) : undefined,
 )
 const columns = computed(() => workedOutFor(props.plan))
 const compared = computed(
@@ -86,6 +91,7 @@ const setDigits = (to: string) => lesson.edit((draft) => (draft.averageTo = to =
             <th scope="col">{{ several ? 'Result of each' : 'Condition' }}, in {{ unitOf(unit).symbol || 'counts' }}</th>
             <th scope="col">{{ several ? 'Each result' : 'Readings' }}</th>
             <th v-if="averageTitle || !numeric" scope="col" class="figure">{{ numeric ? averageTitle : 'Average' }}</th>
+            <th v-if="evened" scope="col" class="figure">Groups evened out</th>
             <template v-if="unit !== 'words'">
               <th scope="col" class="figure">Lowest to highest</th>
             </template>
@@ -111,6 +117,9 @@ const setDigits = (to: string) => lesson.edit((draft) => (draft.averageTo = to =
             <td v-if="averageTitle || !numeric" class="figure">
               <strong>{{ figure(row) }}</strong>
             </td>
+            <td v-if="evened" class="figure">
+              {{ evened.has(row.condition) ? writeFigure(plan, evened.get(row.condition)!, unit) : '–' }}
+            </td>
             <template v-if="unit !== 'words'">
               <td class="figure">
                 <template v-if="row.summary">
@@ -127,6 +136,10 @@ const setDigits = (to: string) => lesson.edit((draft) => (draft.averageTo = to =
         </tbody>
       </table>
     </div>
+    <p v-if="evened" class="hint">
+      Groups evened out: some groups read higher than others, and they did not all do the same. Each condition stands here as if
+      every group had done it; the order and the sentences go by this.
+    </p>
     <p class="hint">What was set aside is struck through with its reason and counts nowhere. Practice is not shown.</p>
     <MomentTable v-if="several" class="section" :plan="plan" :record="record" />
     <WordTable v-if="unit === 'words'" class="section" :plan="plan" :record="record" />

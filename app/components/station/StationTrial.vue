@@ -2,7 +2,16 @@
 import { useLocalStorage } from '@vueuse/core'
 import { measuredCard, type Group, type LessonRecord, type Plan, type Reading } from '~~/core/lesson'
 import { devicesFor, type Device } from '~~/core/measuring'
-import { asksSecondReader, checkReading, openBeside, readEntry, writesStartAndFinish, type Cell, type Doubt, type Progress } from '~~/core/record'
+import {
+  asksSecondReader,
+  checkReading,
+  openBeside,
+  readEntry,
+  writesStartAndFinish,
+  type Cell,
+  type Doubt,
+  type Progress,
+} from '~~/core/record'
 import { DEVICE_WORDS, readErrorWords } from '~~/core/wording'
 import type { NewReading } from '~~/schemas/record'
 import { INSTRUMENTS } from '../instruments/instrument'

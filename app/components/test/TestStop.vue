@@ -9,7 +9,7 @@ const plan = computed(() => lesson.plan!)
 const ready = computed(
   () => measuredCard(plan.value) !== undefined && activeConditions(plan.value).length > 0 && plan.value.groups.length > 0,
 )
-const withPractice = ref(false)
+const withPractice = ref(useRoute().query.practice === 'yes')
 const chosen = shallowRef<Cell | undefined>(placeToLookAt(plan.value, lesson.record.readings, lesson.findings))
 
 /** Puts the focus on the place of a reading in the grid. */

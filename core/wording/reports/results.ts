@@ -8,7 +8,7 @@ import { AVERAGE_WORDS } from '../graphs'
 import { conditionWithLetter, writeReading } from '../names'
 import { patternWords } from '../sureness'
 import { foresight, handsForesight } from '../results'
-import { writeFigure } from '../tables'
+import { evenedAverages, writeFigure } from '../tables'
 
 /** The table of results, of the class or of one group. */
 export function resultsBlock(plan: Plan, record: LessonRecord, group?: string): Block[] {
@@ -22,17 +22,25 @@ export function resultsBlock(plan: Plan, record: LessonRecord, group?: string): 
   if (rows.every(({ summary }) => summary === undefined)) return []
   const average = numeric ? plan.average : 'mean'
   const middle = average === 'none' ? [] : [numeric ? AVERAGE_WORDS[average].name : 'Average']
+  const evened = group === undefined && numeric ? evenedAverages(plan, evidenceOf(plan, record)) : undefined
   return [
     {
       kind: 'table',
       caption: 'Results',
-      head: [plan.kind === 'before-after' ? 'Change of each' : 'Condition', ...middle, 'Lowest to highest', 'Readings'],
+      head: [
+        plan.kind === 'before-after' ? 'Change of each' : 'Condition',
+        ...middle,
+        ...(evened ? ['Groups evened out'] : []),
+        'Lowest to highest',
+        'Readings',
+      ],
       figures: true,
       rows: rows.map(({ condition, summary }) => {
         const figure = summary && averageOf(summary, average)
         return [
           conditionWithLetter(plan, condition),
           ...(average === 'none' ? [] : [figure === undefined ? '–' : writeFigure(plan, figure, method.unit)]),
+          ...(evened ? [evened.has(condition) ? writeFigure(plan, evened.get(condition)!, method.unit) : '–'] : []),
           summary
             ? `${writeReading(plan, summary.lowest, numeric ? 'count' : method.unit)} to ${writeReading(plan, summary.highest, method.unit)}`
             : '–',
