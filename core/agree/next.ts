@@ -1,4 +1,4 @@
-import { activeConditions, conditionName, measuredCard, withMethod, type Plan } from '../lesson'
+import { activeConditions, begunAnew, conditionName, measuredCard, withMethod, type Plan } from '../lesson'
 import { chooseWondering } from '../wonder'
 
 /** What could be tested next: a wondering kept for later, or a card that nobody has changed yet. */
@@ -23,7 +23,7 @@ export function nextTests(plan: Plan): NextTest[] {
 export function planNext(plan: Plan, next: NextTest, kept: string | undefined, newId: () => string): Plan {
   const stays = plan.conditions.find(({ id, baseline }) => (kept === undefined ? baseline : id === kept))
   const fresh: Plan = {
-    ...withMethod(plan, (method) => ({ ...method, expected: {}, expectedFrom: 'guess' })),
+    ...withMethod(begunAnew(plan), (method) => ({ ...method, expected: {}, expectedFrom: 'guess' })),
     date: '',
     notes: '',
     investigation: null,
@@ -37,7 +37,6 @@ export function planNext(plan: Plan, next: NextTest, kept: string | undefined, n
     })),
     materials: plan.materials.filter(({ condition }) => condition === null).map((one) => ({ ...one, toBuy: false })),
     cautionsAcknowledged: [],
-    retests: [],
     graph: null,
     groupNotes: {},
     groups: plan.groups.map((group) => ({ ...group, away: [], wondering: null })),

@@ -1,5 +1,14 @@
 import { arrangementOf } from '../clock'
-import { activeConditions, measuredCard, momentsOf, WHOLE_CLASS, type LessonRecord, type Method, type Plan } from '../lesson'
+import {
+  activeConditions,
+  comesAgain,
+  measuredCard,
+  momentsOf,
+  WHOLE_CLASS,
+  type LessonRecord,
+  type Method,
+  type Plan,
+} from '../lesson'
 import { methodTotalSd } from '../measuring'
 import { countedReadings, hasEmptyPlaces, oncePerPair, trialResults, wholeTrials, type TrialResult } from '../record'
 import { unfairAmong } from './fairly'
@@ -62,7 +71,7 @@ function optionsOf(plan: Plan, { readings }: LessonRecord, method: Method): Evid
     resolution: method.resolution,
     totalSd: methodTotalSd(plan, method, learnedWobble(plan, readings)),
     differenceThatMatters: method.differenceThatMatters,
-    sameThing: plan.things === 'same',
+    sameThing: comesAgain(plan),
     unfinished: !plan.gapsStay && hasEmptyPlaces(plan, readings),
   }
 }

@@ -1,6 +1,7 @@
 import {
   activeConditions,
   changedFactor,
+  comesAgain,
   conditionName,
   conditionValue,
   keptFactors,
@@ -98,7 +99,7 @@ export function poolClasses(us: OtherClass, them: OtherClass, { shared }: TwoTes
     resolution: Math.max(method.resolution, theirMark(them.plan, method.unit)),
     totalSd: methodTotalSd(us.plan, method),
     differenceThatMatters: method.differenceThatMatters,
-    sameThing: us.plan.things === 'same' || them.plan.things === 'same',
+    sameThing: comesAgain(us.plan) || comesAgain(them.plan),
     unfinished: [us, them].some(({ plan, record }) => evidenceOf(plan, record)?.limits.includes('unfinished')),
   }
   const named = new Map(shared.map(({ ours, theirs }) => [theirs, ours]))

@@ -1,5 +1,5 @@
 import { arrangementOf, circuitStations, conditionsByGroup, practiceByGroup, secondsOfBatch, trialsByGroup } from '../clock'
-import { activeConditions, type Group, type Material, type Plan } from '../lesson'
+import { activeConditions, comesAgain, type Group, type Material, type Plan } from '../lesson'
 import { withoutNoise, type UnitCode } from '../quantity'
 import { readAmount, type Amount } from './amount'
 import { NO_SCHOOL, type School } from './cupboard'
@@ -93,7 +93,7 @@ function needOf(plan: Plan, material: Material, work: Work, school: School): Nee
     unit,
     trays,
     perTray: onTrays ? Math.max(0, ...Object.values(trays)) : undefined,
-    comesAgain: comesAgain(plan, material),
+    comesAgain: isOneForAll(plan, material),
     times,
     forClass,
     spare: withoutNoise(forClass - roundUp(value * times, whole)),
@@ -141,7 +141,7 @@ function timesOfGroup(plan: Plan, material: Material, work: Work, { id: group, s
     case 'condition':
       return work.conditions.get(group)!.filter(chosen).length
     case 'trial': {
-      if (comesAgain(plan, material)) return work.trials.get(group)!.has(material.condition!) ? 1 : 0
+      if (isOneForAll(plan, material)) return work.trials.get(group)!.has(material.condition!) ? 1 : 0
       const counts = [...work.trials.get(group)!].flatMap(([condition, count]) => (chosen(condition) ? [count] : []))
       // A race runs all its conditions at once.
       const trials = plan.kind === 'order' ? Math.max(0, ...counts) : counts.reduce((sum, count) => sum + count, 0)
@@ -159,7 +159,7 @@ function timesOfClass(plan: Plan, material: Material, work: Work, ofGroups: numb
   if (goesRound(material)) return material.goesRound!
   if (work.copies && staysAtStation(material)) return atStations(plan, material, work.copies)
   if (!work.together) return all
-  if (comesAgain(plan, material)) return Math.min(1, all)
+  if (isOneForAll(plan, material)) return Math.min(1, all)
   // One apparatus for everybody: what stays with it is there once.
   if (material.per === 'group') return Math.min(1, ofGroups.length)
   if (material.use === 'up' || material.per === 'child') return all
@@ -189,8 +189,8 @@ function conditionsOf(plan: Plan, material: Material): string[] {
 }
 
 /** What belongs to a condition is what is tested: where the same one comes again in every trial, each group has one of each. */
-function comesAgain({ things }: Plan, { per, condition }: Material): boolean {
-  return things === 'same' && per === 'trial' && condition !== null
+function isOneForAll(plan: Plan, { per, condition }: Material): boolean {
+  return comesAgain(plan) && per === 'trial' && condition !== null
 }
 
 function goesRound({ use, goesRound: count }: Material): boolean {

@@ -1,5 +1,5 @@
 import { readQuantity, unitOf, withUnit, writeShort } from '../quantity'
-import type { Condition, Factor, Group, Measure, Method, Plan } from './plan'
+import { PLAN_VERSION, type Condition, type Factor, type Group, type Measure, type Method, type Plan } from './plan'
 
 const LETTERS = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ'
 
@@ -65,4 +65,17 @@ export function groupOf(plan: Plan, id: string | null): Group | undefined {
 /** The highest number that a trial has: the repeats of everybody, or more where some are done once more. */
 export function mostRepeats(plan: Plan): number {
   return Math.max(plan.repeats, ...plan.retests.map(({ repeat }) => repeat))
+}
+
+/**
+ * Does the same thing come again in every trial of a condition. Where the class watches over time each trial is a jar of its own.
+ * @example comesAgain({ kind: 'fair-test', things: 'same' }) // true
+ */
+export function comesAgain({ kind, things }: Pick<Plan, 'kind' | 'things'>): boolean {
+  return things === 'same' && kind !== 'over-time'
+}
+
+/** A plan that another lesson begins with: nothing that only this one's readings were about. */
+export function begunAnew(plan: Plan): Plan {
+  return { ...plan, begunIn: PLAN_VERSION, gapsStay: false, retests: [] }
 }

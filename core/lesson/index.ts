@@ -54,7 +54,9 @@ export { EMPTY_RECORD, OBSERVATION_KINDS, WHOLE_CLASS } from './record'
 export type { Conclusion, LessonRecord, Observation, Prediction, Reading, SaidRemark, Source } from './record'
 export {
   activeConditions,
+  begunAnew,
   changedFactor,
+  comesAgain,
   conditionName,
   conditionValue,
   groupOf,

@@ -1,5 +1,5 @@
 import { arrangementOf, conditionsByGroup } from '../clock'
-import { activeConditions, measuredCard, type Method, type Plan } from '../lesson'
+import { activeConditions, comesAgain, measuredCard, type Method, type Plan } from '../lesson'
 import type { UnitCode } from '../quantity'
 import { chanceBestIsBest, chanceRightOrder } from './chances'
 import { chanceOfClear } from './clear'
@@ -93,10 +93,10 @@ export function outlookOf(plan: Plan, learned?: LearnedWobble): Outlook | undefi
   const design: Design = {
     means,
     total,
-    own: plan.things === 'fresh' ? 0 : (learned?.own ?? OWN_SHARE * total),
+    own: comesAgain(plan) ? (learned?.own ?? OWN_SHARE * total) : 0,
     byPlaces: method.instrument !== 'number',
     shares: sharesOf(plan, means.length),
-    sameThing: plan.things === 'same',
+    sameThing: comesAgain(plan),
   }
   const now = chancesWith(design, plan.repeats)
   return {

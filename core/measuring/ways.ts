@@ -1,6 +1,7 @@
 import { fitOf } from '../clock'
 import {
   activeConditions,
+  comesAgain,
   conditionValue,
   measuredCard,
   MOST_GROUPS,
@@ -136,8 +137,8 @@ function groupChanges(plan: Plan): Change[] {
 }
 
 /** A new strip, cup or ball in each trial, where the same one came again. */
-function freshChange({ things }: Plan): Change[] {
-  return things === 'same' ? [{ code: 'fresh-things' }] : []
+function freshChange(plan: Plan): Change[] {
+  return comesAgain(plan) ? [{ code: 'fresh-things' }] : []
 }
 
 function works({ chance }: Way): boolean {

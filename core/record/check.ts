@@ -260,17 +260,18 @@ function leaveOut(ascending: number[], value: number): number[] {
 
 /**
  * While there are few fellows, what the teacher expects of this condition is one of them; where only the lowest and the highest of all are expected, they are
- * gone by alone; and without either, what the class has read so far of anything.
+ * gone by alone, with half their distance to spare on either side since they are a guess; and without either, what the class has read so far of anything.
  */
 function nearFor(plan: Plan, fellows: Fellowship, entry: AskedEntry): Surroundings['near'] {
   const own = fellowsOf(fellows, entry)
   if (own.length >= FELLOWS_ENOUGH) return at(middleOf(own)!)
   const method = measuredCard(plan)?.method
-  const once = momentsOf(plan).length === 1
+  // Tries at a better one are meant to go beyond what was expected.
+  const once = momentsOf(plan).length === 1 && plan.kind !== 'improve'
   const expected = once ? method?.expected[entry.condition] : undefined
   if (expected !== undefined) return at(middleOf([...own, expected].sort((a, b) => a - b))!)
   const [low, high] = [method?.expectedLow ?? null, method?.expectedHigh ?? null]
-  if (once && low !== null && high !== null) return { low, high }
+  if (once && low !== null && high !== null) return { low: low - (high - low) / 2, high: high + (high - low) / 2 }
   if (own.length === 0 || fellows.middleOfAll === undefined) return undefined
   return at(middleOf((own.length === 1 ? [...own, fellows.middleOfAll] : own).sort((a, b) => a - b))!)
 }

@@ -3,6 +3,7 @@ import { checkPlan, FEWEST_LEVELS, GOOD_LEVELS, hiddenComparisons, levelsOf, typ
 import {
   activeConditions,
   changedFactor,
+  comesAgain,
   conditionValue,
   FIRST_TIMES,
   FIRST_WORDS,
@@ -271,7 +272,7 @@ export function findingsOfMeasuring(plan: Plan, learned?: LearnedWobble): Findin
       key: 'one-reading-each',
       fixes: [{ code: 'set-repeats', repeats: USUAL_REPEATS }],
     })
-  } else if (several && oneBlock && plan.things === 'same' && active.length > 1 && KIND_SHAPES[plan.kind].compares) {
+  } else if (several && oneBlock && comesAgain(plan) && active.length > 1 && KIND_SHAPES[plan.kind].compares) {
     findings.push({ ...at, code: 'one-group-same-thing', key: 'one-group-same-thing', fixes: [{ code: 'take-fresh' }] })
   } else findings.push(...findingsOfChance(plan, learned))
   return findings

@@ -1,4 +1,4 @@
-import { newMeasure, type Group, type Plan } from '../lesson'
+import { begunAnew, newMeasure, type Group, type Plan } from '../lesson'
 import { testableOf, type CardOrNew } from './testable'
 
 /**
@@ -43,7 +43,7 @@ export function ownLesson(plan: Plan, group: Group, newId: () => string): Plan {
   const wondering = plan.wonder.wondered.find((remark) => remark.id === group.wondering)
   if (!wondering) return plan
   const alone: Plan = {
-    ...plan,
+    ...begunAnew(plan),
     title: `${group.name}: ${wondering.text}`.slice(0, 200),
     children: group.seats,
     groups: [{ ...group, wondering: null }],

@@ -34,7 +34,7 @@ export {
   unfairSentences,
 } from './evidence'
 export { bestWords, clearWords, adviserFigure, THINGS_WORDS, thingsMeaning, wobbleSourceWords } from './things'
-export { ORDER_WORDS, orderLine, trialNumbers, trialNumberWords } from './order'
+export { ORDER_WORDS, orderLine, trialNumbers } from './order'
 export { FIRST_WORDS_OF_SENTENCE, sentenceStarters } from './starters'
 export { fairWords } from './fairness'
 export type { FairWords } from './fairness'

@@ -1,5 +1,5 @@
 import { arrangementOf } from '../clock'
-import { measuredCard, type Plan, type Things } from '../lesson'
+import { comesAgain, measuredCard, type Plan, type Things } from '../lesson'
 import type { Outlook } from '../measuring'
 import { withUnit, writeShort, type UnitCode } from '../quantity'
 import { chanceWords } from './names'
@@ -11,7 +11,7 @@ export const THINGS_WORDS: Record<Things, { name: string; example: string }> = {
 
 /** What the answer means for kit, evidence and words, in one line. */
 export function thingsMeaning(plan: Plan): string {
-  if (plan.things === 'fresh') return 'The kit counts one for each trial, and repeats say how far such things differ.'
+  if (!comesAgain(plan)) return 'The kit counts one for each trial, and repeats say how far such things differ.'
   const alone = plan.groups.length === 1 || arrangementOf(plan) === 'together'
   return alone
     ? 'The kit counts one of each, and repeats say how well that one is measured: the result is about this one, and leaning at most.'

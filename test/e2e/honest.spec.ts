@@ -22,13 +22,13 @@ async function fill(
 
 /** Seven groups, four papers: each group's own strip differs more than its readings do, and no paper really does. */
 const OWN_STRIPS = [
-  [48, 41, 47, 43],
-  [52, 44, 45, 50],
-  [45, 46, 49, 41],
-  [50, 42, 44, 46],
-  [47, 48, 41, 44],
-  [53, 45, 50, 47],
-  [46, 44, 48, 42],
+  [45, 49, 50, 50],
+  [43, 43, 46, 41],
+  [53, 46, 52, 51],
+  [52, 40, 44, 52],
+  [52, 40, 43, 53],
+  [42, 44, 43, 45],
+  [51, 43, 52, 43],
 ]
 
 test('groups that each keep their own thing are told leaning where every reading by itself said clear', async ({
@@ -50,7 +50,7 @@ test('groups that each keep their own thing are told leaning where every reading
   await page.goto(`/print/${lesson.id}/report`)
   await expect(page.getByText(/How sure: leaning\./)).toBeVisible()
   await openStop(page, lesson, 'agree')
-  await page.locator('[data-target="conclusion"]').fill('We are sure that kitchen roll is highest with 48.7 mm.')
+  await page.locator('[data-target="conclusion"]').fill('We are sure that kitchen roll is highest with 48.3 mm.')
   await expect(page.getByText('Claims more than the numbers')).toBeVisible()
 })
 
@@ -89,9 +89,10 @@ test('a group’s order is the same on its station, its sheet, its label, the ti
   const line = orderLine(lesson.plan, birch!.id)
   expect(line).toMatch(/^B C A D · D A C B/)
   await page.goto(`/print/${lesson.id}/record`)
-  await expect(page.getByText(`Do your trials in this order: ${line}`)).toBeVisible()
+  const sheet = page.locator('section').filter({ has: page.getByText('Birch', { exact: true }) })
+  await expect(sheet.getByText(`Do your trials in this order: ${line}`)).toBeVisible()
   await page.goto(`/print/${lesson.id}/labels`)
-  await expect(page.getByText(`In this order: ${line}`)).toBeVisible()
+  await expect(page.getByRole('article').filter({ hasText: 'Birch' }).getByText(`In this order: ${line}`)).toBeVisible()
   await openStop(page, lesson, 'clock')
   await expect(page.getByRole('group', { name: 'Who does what' }).getByRole('row', { name: /Birch/ })).toContainText(line)
   await openStop(page, lesson, 'test')
@@ -102,7 +103,7 @@ test('a group’s order is the same on its station, its sheet, its label, the ti
   const names = new Map(lesson.plan.conditions.map(({ id, label }) => [id, label]))
   for (const [place, { condition }] of trialOrderOf(lesson.plan).get(birch!.id)!.slice(0, 5).entries()) {
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(names.get(condition)!)
-    await expect(page.getByText(`its trial ${place + 1}`)).toBeVisible()
+    await expect(page.getByText(`number ${place + 1} in your order`)).toBeVisible()
     await enterNumber(page, String(40 + place))
   }
 })
@@ -162,8 +163,8 @@ test('the plan asks whether things are fresh, says how often it comes out clear,
   await expect(page.getByText('As planned it comes out clear in nearly 100 in 100 classes like yours.')).toBeVisible()
   await page.getByRole('radio', { name: /the same one again/ }).check()
   await expect(page.getByText('groups make the result surer, repeats little')).toBeVisible()
-  await page.getByLabel('Condition A').fill('x'.repeat(230))
-  await expect(page.getByLabel('Condition A')).toHaveValue('x'.repeat(200))
+  await page.getByLabel('Condition A', { exact: true }).fill('x'.repeat(230))
+  await expect(page.getByLabel('Condition A', { exact: true })).toHaveValue('x'.repeat(200))
   await expect(page.getByText('That is all that fits here: 200 letters.')).toBeVisible()
   await saved(page)
   await openStop(page, lesson, 'clock')

@@ -15,7 +15,7 @@ test('a group predicts, practises, is asked about a slip, fixes one and says wha
   await enterNumber(page, '58')
   await expect(page.getByRole('heading', { name: 'tissue' })).toBeVisible()
   await page.getByRole('button', { name: 'Start the trials that count' }).click()
-  await expect(page.getByText('trial 1')).toBeVisible()
+  await expect(page.getByText('trial 1', { exact: true })).toBeVisible()
   await expect(page.getByText('0 of 12 done')).toBeVisible()
 
   await enterNumber(page, '61')

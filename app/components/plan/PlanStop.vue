@@ -16,7 +16,7 @@ const lesson = useLesson()
     <ConditionRow />
     <WatchPanel v-if="lesson.plan.kind === 'over-time'" />
     <FairCheck v-if="KIND_SHAPES[lesson.plan.kind].compares" />
-    <ThingsLine v-if="lesson.plan.kind !== 'order' && lesson.plan.kind !== 'over-time'" />
+    <ThingsLine v-if="lesson.plan.kind !== 'over-time'" />
     <OutlookPanel />
     <MethodPanel />
     <GroupPanel />

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { letterOf, type Group, type Plan, type Reading } from '~~/core/lesson'
 import { cellKey, runsDone, type Cell, type Progress } from '~~/core/record'
-import { momentWords, nameOfCondition, trialAloud, trialNumberWords, writeReading } from '~~/core/wording'
+import { momentWords, nameOfCondition, trialAloud, trialNumbers, writeReading } from '~~/core/wording'
 import type { NewReading } from '~~/schemas/record'
 
 /** Which trial it is, who does what in it, what has to be so before it; the number before it, and the ways to another one. */
@@ -20,7 +20,7 @@ const dots = computed(() =>
   props.progress.cells.filter(({ condition, moment }) => condition === props.trial.condition && moment === props.trial.moment),
 )
 const open = computed(() => props.progress.cells.filter((cell) => cell.kept.length === 0 && cellKey(cell) !== cellKey(props.trial)))
-const nth = computed(() => trialNumberWords(props.plan, { ...props.trial, group: props.group.id }))
+const nth = computed(() => trialNumbers(props.plan, props.group.id).get(`${props.trial.condition}/${props.trial.repeat}`))
 const moment = computed(() => momentWords(props.plan, props.trial.moment))
 </script>
 
@@ -39,7 +39,7 @@ const moment = computed(() => momentWords(props.plan, props.trial.moment))
         <p v-else class="dots" :aria-label="`Trial ${trial.repeat} of ${plan.repeats}`">
           <i v-for="cell in dots" :key="cell.repeat" :class="{ done: cell.kept.length > 0, now: cell.repeat === trial.repeat }" />
           <span>trial {{ trial.repeat }}</span>
-          <span v-if="nth" class="nth">{{ nth }}</span>
+          <span v-if="nth" class="nth">number {{ nth }} in your order</span>
         </p>
       </div>
     </div>

@@ -1,4 +1,4 @@
-import { namedPictures } from '../../../../core/lesson'
+import { begunAnew, namedPictures } from '../../../../core/lesson'
 import { lessonRoute } from '../../../access/route'
 import { addLesson } from '../../../database/lessons'
 import { listPictures } from '../../../database/pictures'
@@ -7,6 +7,6 @@ import { listPictures } from '../../../database/pictures'
 export default lessonRoute({}, async ({ database, lesson }) => {
   const title = lesson.plan.title === '' ? '' : `${lesson.plan.title} (copy)`.slice(0, 200)
   const hook = await listPictures(database, lesson.id, namedPictures(lesson.plan))
-  const plan = { ...lesson.plan, title, date: '', cautionsAcknowledged: [] }
+  const plan = { ...begunAnew(lesson.plan), title, date: '', cautionsAcknowledged: [] }
   return { id: (await addLesson(database, plan, undefined, hook)).id }
 })
