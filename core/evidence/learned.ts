@@ -1,6 +1,6 @@
 import { measuredCard, type Plan, type Reading } from '../lesson'
 import type { LearnedWobble } from '../measuring'
-import { oncePerPair, trialResults } from '../record'
+import { doubtfulReadings, oncePerPair, trialResults } from '../record'
 import { fitCells } from './cells'
 
 /** Fewer readings beyond the first of each cell say too little. */
@@ -13,7 +13,9 @@ const FEWEST_FREEDOM = 5
  */
 export const learnedWobble = oncePerPair((plan: Plan, readings: Reading[]): LearnedWobble | undefined => {
   const method = measuredCard(plan)?.method
-  const results = trialResults(plan, readings)
+  // What somebody should look at first says nothing of the wobble yet.
+  const doubtful = new Set(doubtfulReadings(plan, readings).map(({ reading }) => reading.id))
+  const results = trialResults(plan, doubtful.size === 0 ? readings : readings.filter(({ id }) => !doubtful.has(id)))
   if (method?.instrument !== 'number' || results.length === 0) return undefined
   const { cells, model, wobble, perCell, onCells } = fitCells(results, method.resolution)
   if (wobble === undefined || results.length - cells.length < FEWEST_FREEDOM) return undefined

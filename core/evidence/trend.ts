@@ -63,7 +63,7 @@ export const trendOf = oncePerPair((plan: Plan, record: LessonRecord): Trend | u
     const x = numbers.get(condition)
     return x === undefined ? [] : [{ group: oneBlock ? 'class' : group, x, y: value }]
   })
-  return findTrend(points, { resolution: method.resolution, grade: evidence.grade })
+  return findTrend(points, { resolution: method.resolution, grade: evidence.grade, counts: plan.conditionUnit === 'count' })
 })
 
 /**
@@ -74,7 +74,10 @@ export const trendOf = oncePerPair((plan: Plan, record: LessonRecord): Trend | u
  * @returns undefined with fewer than three different numbers
  * @example findTrend(swingTimes, { resolution: 0.1, grade: 'clear' })!.pattern // 'levelling-off'
  */
-export function findTrend(points: LevelPoint[], { resolution, grade }: { resolution: number; grade: Grade }): Trend | undefined {
+export function findTrend(
+  points: LevelPoint[],
+  { resolution, grade, counts = false }: { resolution: number; grade: Grade; counts?: boolean },
+): Trend | undefined {
   const levels = [...new Set(points.map(({ x }) => x))].sort((a, b) => a - b)
   if (levels.length < FEWEST_LEVELS) return undefined
   const fit = fitCells(
@@ -102,7 +105,7 @@ export function findTrend(points: LevelPoint[], { resolution, grade }: { resolut
     turn,
     from: levels[0]!,
     to: levels.at(-1)!,
-    next: middleOfWidestStep(levels),
+    next: counts ? nextCount(levels) : middleOfWidestStep(levels),
     averages,
     groups: fit.groups,
   }
@@ -170,6 +173,12 @@ function patternOf(grade: Grade, lineAdds: Adds | undefined, taken: LevelFit, tu
   const first = Math.abs(taken.at(middle) - taken.at(levels[0]!))
   const second = Math.abs(taken.at(levels.at(-1)!) - taken.at(middle))
   return second < first ? 'levelling-off' : 'speeding-up'
+}
+
+/** Two and a half layers there are not: a whole number between, or the next one beyond. */
+function nextCount(levels: number[]): number {
+  const between = Math.round(middleOfWidestStep(levels))
+  return levels.includes(between) ? levels.at(-1)! + 1 : between
 }
 
 function middleOfWidestStep(levels: number[]): number {

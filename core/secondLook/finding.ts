@@ -1,5 +1,5 @@
 import type { ClaimDoubt } from '../agree'
-import type { Grade } from '../evidence'
+import type { Grade, Limit } from '../evidence'
 import type { DayOff } from '../clock'
 import type {
   AmountErrorCode,
@@ -121,7 +121,7 @@ export type Finding = Base &
     | { code: 'wrong-kind-of-unit'; count: number; unit: UnitCode }
     | { code: 'homeless'; count: number }
     | { code: 'gaps'; count: number; groups: string[] }
-    | { code: 'not-sure'; grade: Grade; p: number | undefined; oneReadingEach: boolean }
+    | { code: 'not-sure'; grade: Grade; p: number | undefined; limits: Limit[] }
     | { code: 'conclusion-missing' }
     | { code: 'conclusion-doubt'; doubt: ClaimDoubt }
   )

@@ -79,7 +79,7 @@ export function findingsOfEvidence(plan: Plan, record: LessonRecord, evidence: E
       severity: 'note',
       grade: evidence.grade,
       p: evidence.model?.p ?? evidence.friedman?.p,
-      oneReadingEach: evidence.limits.includes('one-reading-each'),
+      limits: evidence.limits,
       fixes: surerFixes(plan, evidence),
     },
   ]

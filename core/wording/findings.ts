@@ -6,7 +6,7 @@ import { conditionsWords, KIND_WORDS, trayWords } from './kinds'
 import { cautionSourceWords, cautionWords, doerWords } from './cautions'
 import { doubtWords } from './doubts'
 import { readErrorWords } from './errors'
-import { GRADE_NAMES, sentenceCase } from './evidence'
+import { gradeName, sentenceCase } from './evidence'
 import { doubtWordsOfConclusion } from './conclusionDoubts'
 import { amountWords, civilWords, dayWords, movedWords, PREPARATION_WORDS } from './kit'
 import { DAY_OFF_WORDS, minuteWords, secondWords } from './clock'
@@ -319,12 +319,8 @@ export function findingWords(finding: Finding, plan: Plan): FindingWords {
       }
     case 'not-sure':
       return {
-        title: GRADE_NAMES[finding.grade],
-        text: finding.oneReadingEach
-          ? 'One reading each can never be clear.'
-          : finding.p === undefined
-            ? 'There is too little to judge luck by.'
-            : `Luck alone would make a gap like this in ${chanceWords(finding.p)} classes.`,
+        title: gradeName(finding),
+        text: notSureWords(finding),
         why: 'More of the same makes averages steadier. “Clear” is kept for 5 in 100 or fewer.',
       }
     case 'conclusion-missing':
@@ -336,6 +332,15 @@ export function findingWords(finding: Finding, plan: Plan): FindingWords {
     case 'conclusion-doubt':
       return doubtWordsOfConclusion(finding.doubt, plan)
   }
+}
+
+function notSureWords({ p, limits }: Extract<Finding, { code: 'not-sure' }>): string {
+  if (limits.includes('unfinished'))
+    return 'Places are still empty: until they are filled, or said to stay so, nothing is called clear.'
+  if (limits.includes('one-reading-each')) return 'One reading each can never be clear.'
+  if (limits.includes('same-thing')) return 'The same thing read again says nothing about others of its kind.'
+  if (p === undefined) return 'There is too little to judge luck by.'
+  return `Luck alone would make a gap like this in ${chanceWords(p)} classes.`
 }
 
 const SUPPLY_WORDS: Record<SupplyField, string> = { stock: 'Stock', pack: 'Pack', price: 'Price' }

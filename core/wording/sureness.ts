@@ -99,8 +99,8 @@ export function modelLines(plan: Plan, evidence: Evidence): { figures: ModelLine
         term: 'Counted',
         value: fit.onCells ? `${fit.cells.length} averages of ${fit.readings} readings` : `${fit.readings} readings`,
       },
-      ...(wobble === undefined ? [] : [{ term: 'Wobble of a reading (sd in a cell)', value: written(wobble) }]),
-      { term: fit.onCells ? 'What averages differ by (rest sd)' : 'Rest sd', value: written(spread) },
+      ...(wobble === undefined ? [] : [{ term: 'Wobble (sd in a cell)', value: written(wobble) }]),
+      { term: fit.onCells ? 'Rest (sd of averages)' : 'Rest (sd)', value: written(spread) },
       { term: `F(${model.rank}, ${model.df}) of condition`, value: writeNumber(model.F, 2) },
       { term: 'p', value: pWords(model.p) },
       { term: 'Pairs', value: 'Holm’s correction; plain 95 % intervals below' },
@@ -193,9 +193,9 @@ export function patternWords(plan: Plan, { pattern, rising, line, turn }: Trend)
   }
 }
 
-/** A number along the bottom with two digits and its unit. */
-function numberWords(plan: Plan, value: number): string {
-  return withUnit(writeNumber(value, digitsFor(value)), plan.conditionUnit)
+/** A number along the bottom with its unit, to two digits, or to as many as tell it from one that lies so far from it. */
+function numberWords(plan: Plan, value: number, apart = value): string {
+  return withUnit(writeNumber(value, Math.max(digitsFor(value), apart === value ? 0 : digitsFor(apart))), plan.conditionUnit)
 }
 
 /** A prediction to test next, for one of these groups and for another one. */
@@ -217,7 +217,7 @@ export function numberForWords(plan: Plan, wanted: number, found: NumberFor): st
   const between =
     found.low === undefined || found.high === undefined
       ? ' From where to where it may lie, these readings cannot say.'
-      : ` It lies between ${numberWords(plan, found.low)} and ${numberWords(plan, found.high)}, 95 times in 100.`
+      : ` It lies between ${numberWords(plan, found.low, found.high - found.low)} and ${numberWords(plan, found.high, found.high - found.low)}, 95 times in 100.`
   const beyond = found.outside ? ' That is outside what was tested, so it is a guess.' : ''
   const safe = (x: number | undefined, side: string) =>
     x === undefined ? [] : [`So that another group, too, stays ${side} ${goal}, 95 times in 100: ${numberWords(plan, x)}.`]

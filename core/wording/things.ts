@@ -5,8 +5,8 @@ import { withUnit, writeShort, type UnitCode } from '../quantity'
 import { chanceWords } from './names'
 
 export const THINGS_WORDS: Record<Things, { name: string; example: string }> = {
-  fresh: { name: 'a fresh one each time', example: 'new strip, new cup' },
-  same: { name: 'the same one again', example: 'one ball, one boat' },
+  fresh: { name: 'a fresh one each time', example: 'new strip' },
+  same: { name: 'the same one again', example: 'one ball' },
 }
 
 /** What the answer means for kit, evidence and words, in one line. */

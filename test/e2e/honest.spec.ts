@@ -100,10 +100,11 @@ test('a group’s order is the same on its station, its sheet, its label, the ti
   await expect(next.getByRole('textbox')).toHaveAccessibleName('Birch, B tissue, repeat 1')
 
   await joinStation(page, lesson.code, 'Birch')
+  await page.getByRole('button', { name: 'Later' }).click()
   const names = new Map(lesson.plan.conditions.map(({ id, label }) => [id, label]))
   for (const [place, { condition }] of trialOrderOf(lesson.plan).get(birch!.id)!.slice(0, 5).entries()) {
     await expect(page.getByRole('heading', { level: 1 })).toHaveText(names.get(condition)!)
-    await expect(page.getByText(`number ${place + 1} in your order`)).toBeVisible()
+    await expect(page.getByText(`no. ${place + 1} in your order`)).toBeVisible()
     await enterNumber(page, String(40 + place))
   }
 })

@@ -108,9 +108,9 @@ const copyOf = (station: number, copy: number) => (circuit.value!.stations[stati
           <th scope="row"><GroupName :group="group" /></th>
           <td v-for="condition in active" :key="condition.id">
             <template v-if="turnsOf(group.id, condition.id).length > 0">
-              <template v-if="numbersOf(group.id, condition.id).length > 0">
+              <span v-if="numbersOf(group.id, condition.id).length > 0" class="nowrap">
                 {{ way === 'together' ? 'turn' : 'trial' }} {{ numbersOf(group.id, condition.id).join(', ') }}
-              </template>
+              </span>
               <template v-else-if="way === 'together'">
                 {{
                   turnsOf(group.id, condition.id)
@@ -119,11 +119,13 @@ const copyOf = (station: number, copy: number) => (circuit.value!.stations[stati
                 }}
               </template>
               <template v-else>{{ turnsOf(group.id, condition.id).length }} ×</template>
-              <span v-if="beginOf(group.id, condition.id)" class="at">from {{ beginOf(group.id, condition.id) }}</span>
+              <span v-if="beginOf(group.id, condition.id)" class="at begins">from {{ beginOf(group.id, condition.id) }}</span>
             </template>
             <span v-else class="soft">–</span>
           </td>
-          <td v-if="ordered">{{ orderLine(plan, group.id) }}</td>
+          <td v-if="ordered">
+            <span v-for="(turn, at) in orderLine(plan, group.id).split(' · ')" :key="at" class="turn">{{ turn }}</span>
+          </td>
         </tr>
       </tbody>
     </table>
@@ -137,6 +139,11 @@ const copyOf = (station: number, copy: number) => (circuit.value!.stations[stati
 </template>
 
 <style scoped>
+.begins,
+.turn {
+  display: block;
+  white-space: nowrap;
+}
 .who th,
 .who td {
   padding: 4px 6px;

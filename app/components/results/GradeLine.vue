@@ -14,8 +14,8 @@ const SHORT: Partial<Record<Grade, string>> = { same: 'The same' }
 </script>
 
 <template>
-  <section class="line" aria-label="How sure we can be">
-    <ol class="scale">
+  <section class="line" :class="{ plain: !SCALE.includes(evidence.grade) }" aria-label="How sure we can be">
+    <ol v-if="SCALE.includes(evidence.grade)" class="scale">
       <li
         v-for="grade in SCALE"
         :key="grade"
@@ -29,7 +29,7 @@ const SHORT: Partial<Record<Grade, string>> = { same: 'The same' }
       <h3 :class="evidence.grade">{{ gradeName(evidence) }}</h3>
       <p class="main">{{ sentences[0] }}</p>
       <p class="soft">
-        <template v-for="sentence in sentences.slice(1)" :key="sentence">{{ sentence }} </template>
+        {{ sentences.slice(1).join(' ') }}{{ ' ' }}
         <NuxtLink :to="{ query: { part: 'sure' } }" data-target="surer" replace>why, and what would make it surer</NuxtLink>
       </p>
       <p v-if="anew" class="soft">{{ anew }}</p>
@@ -52,6 +52,9 @@ const SHORT: Partial<Record<Grade, string>> = { same: 'The same' }
   border: 1.5px solid var(--ink);
   border-radius: var(--corner);
   background: var(--card);
+}
+.line.plain {
+  grid-template-columns: minmax(0, 1fr);
 }
 .scale {
   display: grid;

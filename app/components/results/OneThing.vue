@@ -25,7 +25,7 @@ const groups = computed(() => groupAverages(props.plan, props.record.readings, o
   <section aria-label="How sure, explained">
     <p class="large">{{ gradeSentence(plan, evidence) }}</p>
     <p v-if="evidence.wobble !== undefined">
-      The wobble is {{ writeAverage(plan, evidence.wobble, unit) }}: so far a group’s readings of the same thing usually lie apart.
+      The wobble is {{ writeAverage(plan, evidence.wobble, unit) }}: about so far a group’s readings lie from their own average.
     </p>
     <figure v-if="bins" class="heap">
       <figcaption>How often each size came, of {{ counted(only.count, 'reading') }}</figcaption>

@@ -39,7 +39,7 @@ const moment = computed(() => momentWords(props.plan, props.trial.moment))
         <p v-else class="dots" :aria-label="`Trial ${trial.repeat} of ${plan.repeats}`">
           <i v-for="cell in dots" :key="cell.repeat" :class="{ done: cell.kept.length > 0, now: cell.repeat === trial.repeat }" />
           <span>trial {{ trial.repeat }}</span>
-          <span v-if="nth" class="nth">number {{ nth }} in your order</span>
+          <span v-if="nth" class="nth">no. {{ nth }} in your order</span>
         </p>
       </div>
     </div>
@@ -76,6 +76,9 @@ const moment = computed(() => momentWords(props.plan, props.trial.moment))
 </template>
 
 <style scoped>
+.nth {
+  white-space: nowrap;
+}
 .what {
   display: grid;
   gap: 8px;
