@@ -1,6 +1,6 @@
 import { orderKindOf, trialOrderOf } from '../clock'
 import { measuredCard, type LessonRecord, type Plan, type Reading } from '../lesson'
-import { historyOf, oncePerPair, trialResults } from '../record'
+import { historyOf, oncePerPair, trialResults, type TrialResult } from '../record'
 import { evidenceOf } from './ofLesson'
 import { fitLevels, type Observation } from './model'
 
@@ -66,14 +66,16 @@ function numberedResults(plan: Plan, readings: Reading[]): NumberedResult[] {
     const known = written.get(key)
     if (!known || first.at < known.at) written.set(key, { at: first.at, live: first.by === 'station' })
   }
+  const orders = trialOrderOf(plan)
   return plan.groups.flatMap(({ id }) => {
     const own = results.filter(({ group }) => group === id)
     const live = own.every((one) => written.get(keyOf(one))?.live)
-    const order = (trialOrderOf(plan).get(id) ?? []).map((trial) => keyOf({ group: id, ...trial }))
-    const sorted = live
-      ? [...own].sort((a, b) => written.get(keyOf(a))!.at.localeCompare(written.get(keyOf(b))!.at))
-      : [...own].sort((a, b) => order.indexOf(keyOf(a)) - order.indexOf(keyOf(b)))
-    return sorted.map(({ group, condition, value }, place) => ({ group, condition, value, trial: place + 1 }))
+    const order = new Map((orders.get(id) ?? []).map((trial, place) => [keyOf({ group: id, ...trial }), place]))
+    const turn = (one: TrialResult) => (live ? Date.parse(written.get(keyOf(one))!.at) : (order.get(keyOf(one)) ?? -1))
+    return own
+      .map((one) => ({ one, at: turn(one) }))
+      .sort((a, b) => a.at - b.at)
+      .map(({ one: { group, condition, value } }, place) => ({ group, condition, value, trial: place + 1 }))
   })
 }
 

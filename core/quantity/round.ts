@@ -20,5 +20,6 @@ export function decimalsOf(resolution: number): number {
 
 /** Is the value a whole number of marks? `onTheMark(5.25, 0.5) // false` */
 export function onTheMark(value: number, resolution: number): boolean {
-  return Math.abs(roundToMark(value, resolution) - value) < resolution * 1e-6
+  const marks = value / resolution
+  return Math.abs(marks - Math.round(marks)) < 1e-6
 }

@@ -97,10 +97,10 @@ export function checkReading(plan: Plan, readings: Reading[], entry: AskedEntry)
 }
 
 /** Every kept reading that somebody should look at again and nobody has confirmed yet. */
-export function doubtfulReadings(plan: Plan, readings: Reading[]): { reading: Reading; doubts: Doubt[] }[] {
+export const doubtfulReadings = oncePerPair((plan: Plan, readings: Reading[]): { reading: Reading; doubts: Doubt[] }[] => {
   const unconfirmed = countedReadings(plan, readings).filter(({ confirmed }) => !confirmed)
   return doubtsAmong(plan, readings, unconfirmed).filter(({ doubts }) => doubts.some(({ code }) => code !== 'too-fine'))
-}
+})
 
 /**
  * What is to be asked about these readings, each beside its kept fellows; those about which there is nothing to ask are left out.
@@ -136,15 +136,12 @@ interface Fellowship {
 
 const fellowship = oncePerPair((plan: Plan, readings: Reading[]): Fellowship => {
   const counted = countedReadings(plan, readings)
-  const levels = levelsOf(counted)
-  const values = new Map<string, number[]>()
-  for (const reading of counted) {
-    const own = values.get(keyOf(reading))
-    const value = reading.value - (levels.get(reading.group) ?? 0)
-    if (own) own.push(value)
-    else values.set(keyOf(reading), [value])
-  }
-  for (const own of values.values()) own.sort((a, b) => a - b)
+  const byKey = new Map<string, Reading[]>()
+  for (const reading of [...counted].sort((a, b) => a.value - b.value)) addTo(byKey, keyOf(reading), reading)
+  const levels = levelsOf(byKey)
+  const values = new Map(
+    [...byKey].map(([key, own]) => [key, own.map(({ group, value }) => value - (levels.get(group) ?? 0)).sort((a, b) => a - b)]),
+  )
   const several = [...values].filter(([, own]) => own.length >= FELLOWS_ENOUGH)
   const left = several.flatMap(([, own]) => residualsOf(own))
   // Middles and levels were taken from the same readings: what is left looks a little too near to them.
@@ -160,7 +157,7 @@ const fellowship = oncePerPair((plan: Plan, readings: Reading[]): Fellowship => 
     ownSd: new Map(
       several.flatMap(([key, own]) => (own.length >= RESIDUALS_TO_BE_ODD ? [[key, robust(residualsOf(own))] as const] : [])),
     ),
-    middleOfAll: middleOf(counted.map(({ value }) => value).sort((a, b) => a - b)),
+    middleOfAll: middleOf(valuesOf(counted).sort((a, b) => a - b)),
     empty: emptyOf(plan, counted),
     inches: counted.some(({ entered }) => /\d\s*(?:in\b|inch|")/i.test(entered)),
   }
@@ -171,20 +168,15 @@ function residualsOf(ascending: number[]): number[] {
   return ascending.map((value) => Math.abs(value - middle))
 }
 
-/** How far a group with three readings or more lies above the others, in the middle of all its readings. */
-function levelsOf(counted: Reading[]): Map<string, number> {
-  const byKey = new Map<string, Reading[]>()
-  for (const reading of counted) byKey.set(keyOf(reading), [...(byKey.get(keyOf(reading)) ?? []), reading])
+/** How far a group with three readings or more lies above the others, in the middle of all its readings; each condition's come ascending. */
+function levelsOf(byKey: Map<string, Reading[]>): Map<string, number> {
   const away = new Map<string, number[]>()
   for (const own of byKey.values()) {
     const middles = new Map<string, number | undefined>()
     for (const { group, value } of own) {
-      if (!middles.has(group)) {
-        const others = own.filter((one) => one.group !== group).map((one) => one.value)
-        middles.set(group, middleOf(others.sort((a, b) => a - b)))
-      }
+      if (!middles.has(group)) middles.set(group, middleOf(valuesOf(own.filter((one) => one.group !== group))))
       const middle = middles.get(group)
-      if (middle !== undefined) away.set(group, [...(away.get(group) ?? []), value - middle])
+      if (middle !== undefined) addTo(away, group, value - middle)
     }
   }
   return new Map(
@@ -368,6 +360,16 @@ function turnedRound(value: number): number[] {
     if (next === undefined || digit === next || !/\d/.test(digit) || !/\d/.test(next)) return []
     return [Number(written.slice(0, place) + next + digit + written.slice(place + 2))]
   })
+}
+
+function valuesOf(readings: Reading[]): number[] {
+  return readings.map(({ value }) => value)
+}
+
+function addTo<Value>(lists: Map<string, Value[]>, key: string, value: Value): void {
+  const own = lists.get(key)
+  if (own) own.push(value)
+  else lists.set(key, [value])
 }
 
 function keyOf({ condition, moment }: { condition: string; moment: string }): string {

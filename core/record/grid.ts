@@ -204,10 +204,12 @@ export function dayOfWatching({ date }: Pick<Plan, 'date'>, today: string): numb
 
 /** Is any place of the plan still empty, those of days to come among them. */
 export function hasEmptyPlaces(plan: Plan, readings: Reading[]): boolean {
-  const kept = new Set(currentReadings(readings).flatMap((one) => (one.status === 'kept' && !one.practice ? [cellKey(one)] : [])))
+  const filled = new Map<string, Set<string>>(plan.groups.map(({ id }) => [id, new Set()]))
+  for (const { group, condition, repeat, moment, status, practice } of currentReadings(readings))
+    if (status === 'kept' && !practice) filled.get(group)?.add(`${condition}/${repeat}/${moment}`)
   const moments = momentsOf(plan).map(({ id }) => id)
   return [...trialsByGroup(plan)].some(([group, trials]) =>
-    trials.some((trial) => moments.some((moment) => !kept.has(cellKey({ ...trial, group, moment, practice: false })))),
+    trials.some(({ condition, repeat }) => moments.some((id) => !filled.get(group)?.has(`${condition}/${repeat}/${id}`))),
   )
 }
 

@@ -83,7 +83,7 @@ export async function benchComputations(size: Size): Promise<Row[]> {
   })
   /** Lessons are made beforehand, so that only the work is timed. */
   const timeOn = (of: { plan: Plan; record: LessonRecord }, work: (of: { plan: Plan; record: LessonRecord }) => unknown) => {
-    const lessons = Array.from({ length: 2 * rounds + 10 }, () => fresh(of))
+    const lessons = Array.from({ length: 2 * rounds }, () => fresh(of))
     return timeOf(() => work(lessons.pop()!), rounds)
   }
 

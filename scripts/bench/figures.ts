@@ -21,7 +21,7 @@ export const milliseconds = (value: number) => `${value < 10 ? value.toFixed(2) 
 /** Median milliseconds of a call, after it has warmed up; each call is told its round, so that none is asked what was answered before. */
 export async function timeOf(work: (round: number) => unknown, rounds = 60): Promise<number> {
   const times: number[] = []
-  const warmUp = Math.min(10, rounds)
+  const warmUp = rounds
   for (let round = 0; round < rounds + warmUp; round += 1) {
     const start = performance.now()
     await work(round)
