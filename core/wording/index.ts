@@ -33,7 +33,7 @@ export {
   sureSentences,
   unfairSentences,
 } from './evidence'
-export { bestWords, clearWords, adviserFigure, THINGS_WORDS, thingsMeaning, wobbleSourceWords } from './things'
+export { bestWords, clearWords, neededWords, adviserFigure, THINGS_WORDS, thingsMeaning, wobbleSourceWords } from './things'
 export { ORDER_WORDS, orderLine, trialNumbers } from './order'
 export { FIRST_WORDS_OF_SENTENCE, sentenceStarters } from './starters'
 export { fairWords } from './fairness'

@@ -4,7 +4,7 @@ import { letterOf, type Plan, type TrialOrder } from '../lesson'
 export const ORDER_WORDS: Record<TrialOrder, { name: string; what: string }> = {
   mixed: {
     name: 'Mixed',
-    what: 'Each group has its own order, and each repeat another one: what warms, tires or wears evens out.',
+    what: 'Each group begins elsewhere, and the order turns from repeat to repeat: what warms, tires or wears falls on all alike.',
   },
   blocks: {
     name: 'Blocks',

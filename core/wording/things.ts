@@ -2,7 +2,7 @@ import { arrangementOf } from '../clock'
 import { comesAgain, measuredCard, type Plan, type Things } from '../lesson'
 import type { Outlook } from '../measuring'
 import { withUnit, writeShort, type UnitCode } from '../quantity'
-import { chanceWords } from './names'
+import { chanceWords, counted } from './names'
 
 export const THINGS_WORDS: Record<Things, { name: string; example: string }> = {
   fresh: { name: 'a fresh one each time', example: 'new strip' },
@@ -28,6 +28,16 @@ export function bestWords({ bestInClass, bestInGroup, byPlaces, shares }: Outloo
   const best = byPlaces ? 'The first one comes first' : 'The best one comes out best'
   if (shares.length < 2) return `${best} in ${chanceWords(bestInGroup)}.`
   return `${best} over the whole class in ${chanceWords(bestInClass)}, and in one group alone in ${chanceWords(bestInGroup)}.`
+}
+
+/**
+ * How many repeats would do, where that is another number than the plan's.
+ * @example neededWords({ needed: 2 }, 3) // '2 repeats would already make it clear nine times in ten.'
+ */
+export function neededWords({ needed }: Pick<Outlook, 'needed'>, repeats: number): string {
+  if (needed === undefined) return 'Twelve repeats would not make it clear nine times in ten.'
+  if (needed === repeats) return ''
+  return `${counted(needed, 'repeat')} would ${needed < repeats ? 'already ' : ''}make it clear nine times in ten.`
 }
 
 /** Where the trial-to-trial wobble comes from. */

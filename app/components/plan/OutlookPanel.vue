@@ -10,6 +10,7 @@ import {
   bestWords,
   clearWords,
   counted,
+  neededWords,
   SOURCE_WORDS,
   wayChance,
   wayCost,
@@ -133,11 +134,7 @@ function take(from: 'practice' | 'bench'): void {
             @choose="lesson.edit((draft) => (draft.repeats = $event), 'repeats')"
           />
           <p>
-            <strong>{{ clearWords(outlook) }}</strong> {{ bestWords(outlook) }}
-            <template v-if="outlook.needed">
-              {{ counted(outlook.needed, 'repeat') }} would make it clear nine times in ten.
-            </template>
-            <template v-else>Twelve repeats would not make it clear nine times in ten.</template>
+            <strong>{{ clearWords(outlook) }}</strong> {{ bestWords(outlook) }} {{ neededWords(outlook, plan.repeats) }}
           </p>
           <ul v-if="ways.length > 0" class="ways" aria-label="What would do it">
             <li v-for="way in ways" :key="way.code">

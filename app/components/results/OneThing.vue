@@ -30,10 +30,12 @@ const groups = computed(() => groupAverages(props.plan, props.record.readings, o
     <figure v-if="bins" class="heap">
       <figcaption>How often each size came, of {{ counted(only.count, 'reading') }}</figcaption>
       <ol>
-        <li v-for="bin in bins" :key="bin.from">
+        <li v-for="(bin, place) in bins" :key="bin.from">
           <span class="count">{{ bin.count }}</span>
           <span class="bar" :style="{ height: `${(bin.count / tallest) * 120}px` }" aria-hidden="true" />
-          <span class="range">{{ writeShort(bin.from) }} to {{ writeShort(bin.to) }}</span>
+          <span class="range"
+            >{{ writeShort(bin.from) }} to {{ place < bins.length - 1 ? 'below' : '' }} {{ writeShort(bin.to) }}</span
+          >
         </li>
       </ol>
     </figure>

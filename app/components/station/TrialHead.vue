@@ -38,7 +38,7 @@ const moment = computed(() => momentWords(props.plan, props.trial.moment))
         <p v-if="trial.practice" class="practice">Practice: it does not count</p>
         <p v-else class="dots" :aria-label="`Trial ${trial.repeat} of ${plan.repeats}`">
           <i v-for="cell in dots" :key="cell.repeat" :class="{ done: cell.kept.length > 0, now: cell.repeat === trial.repeat }" />
-          <span>trial {{ trial.repeat }}</span>
+          <span class="nth">trial {{ trial.repeat }}</span>
           <span v-if="nth" class="nth">no. {{ nth }} in your order</span>
         </p>
       </div>
@@ -104,8 +104,9 @@ h1 {
 }
 .dots {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
-  gap: 8px;
+  gap: 2px 8px;
 }
 .dots i {
   width: 18px;
