@@ -55,7 +55,7 @@ export function benchCalibration(size: Size): Row[] {
   const random = seededRandom(SEED)
   const classes = size === 'full' ? 2000 : 40
   return [
-    ...grids(random, size === 'full' ? classes : 2),
+    ...grids(random, size === 'full' ? classes / 4 : 2),
     ...named(random, classes * 2),
     ...orders(random, classes),
     ...found(random, classes),
@@ -102,7 +102,7 @@ function worstOf(what: string, designs: Design[], random: Random, classes: numbe
   return [
     claimRow(`${what}: all ${designs.length} designs`, all),
     // The worst of so many is bound to look a little worse than it is.
-    claimRow(`${what}: worst, ${designWords(worst.design)}`, simulate(worst.design, count * 4, random)),
+    claimRow(`${what}: worst, ${designWords(worst.design)}`, simulate(worst.design, count * 8, random)),
   ]
 }
 
