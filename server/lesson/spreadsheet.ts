@@ -79,7 +79,6 @@ function readingsSheet(plan: Plan, record: LessonRecord): SheetData {
     'Group',
     'Condition',
     'Repeat',
-    'Trial in its order',
     'When',
     'Value',
     'Unit',
@@ -87,12 +86,12 @@ function readingsSheet(plan: Plan, record: LessonRecord): SheetData {
     'Reason',
     'Practice',
     'Entered',
+    'No. in its order',
   ].map(bold)
   const rows = currentReadings(record.readings).map((reading) => [
     text(nameOfGroup(plan, reading.group)),
     text(conditionWithLetter(plan, reading.condition)),
     number(reading.repeat),
-    trialIn(plan, reading),
     text(momentWords(plan, reading.moment)),
     number(reading.value),
     text(unitOf(reading.unit).symbol),
@@ -100,6 +99,7 @@ function readingsSheet(plan: Plan, record: LessonRecord): SheetData {
     text(reading.reason),
     text(reading.practice ? 'yes' : 'no'),
     text(reading.entered),
+    trialIn(plan, reading),
   ])
   return [head, ...rows]
 }
