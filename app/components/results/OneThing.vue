@@ -33,9 +33,9 @@ const groups = computed(() => groupAverages(props.plan, props.record.readings, o
         <li v-for="(bin, place) in bins" :key="bin.from">
           <span class="count">{{ bin.count }}</span>
           <span class="bar" :style="{ height: `${(bin.count / tallest) * 120}px` }" aria-hidden="true" />
-          <span class="range"
-            >{{ writeShort(bin.from) }} to {{ place < bins.length - 1 ? 'below' : '' }} {{ writeShort(bin.to) }}</span
-          >
+          <span class="range">{{
+            place < bins.length - 1 ? `from ${writeShort(bin.from)}` : `${writeShort(bin.from)} to ${writeShort(bin.to)}`
+          }}</span>
         </li>
       </ol>
     </figure>
