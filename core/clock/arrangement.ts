@@ -87,6 +87,17 @@ export function runsOf({ kind }: Pick<Plan, 'kind'>, trials: { condition: string
   return kind === 'order' ? new Set(trials.map(({ repeat }) => repeat)).size : trials.length
 }
 
+/**
+ * How many runs a group does from its first practice to its last trial, for jobs that turn with them.
+ * @example runsInAll(soakUpPlan({ practice: 1 }), 'g1') // 16: four papers once for practice and three times
+ */
+export function runsInAll(plan: Plan, group: string): number {
+  const tried = practiceByGroup(plan)
+    .get(group)!
+    .map((condition) => ({ condition, repeat: 1 }))
+  return runsOf(plan, trialsByGroup(plan).get(group)!) + runsOf(plan, tried) * plan.practice
+}
+
 function usualTrials(plan: Plan): Map<string, OwnTrial[]> {
   if (arrangementOf(plan) === 'together') return turns(plan)
   const repeats = Array.from({ length: plan.repeats }, (_, place) => place + 1)

@@ -7,6 +7,7 @@ export {
   conditionsEach,
   fewestShared,
   practiceByGroup,
+  runsInAll,
   runsOf,
   trialsByGroup,
   turnsTogether,

@@ -3,7 +3,17 @@ import { reading, soakUpPlan } from '../../test/soakUp'
 import { withKind, type Plan } from '../lesson'
 import { nextTrial, progressOf } from '../record'
 import { orderLine, trialNumbers } from '../wording'
-import { balancedOrder, orderKindOf, orderOfRepeat, readingTimetable, runsOf, trialOrderOf, trialsByGroup, type OwnTrial } from '.'
+import {
+  balancedOrder,
+  orderKindOf,
+  orderOfRepeat,
+  readingTimetable,
+  runsInAll,
+  runsOf,
+  trialOrderOf,
+  trialsByGroup,
+  type OwnTrial,
+} from '.'
 
 const plan = soakUpPlan()
 const letters = (trials: OwnTrial[]) =>
@@ -76,6 +86,8 @@ describe('the order of trials', () => {
     expect(trials.get('g1')!.map(({ repeat }) => repeat)).toEqual([1, 1, 1, 1])
     expect([...trials.values()].map((own) => runsOf(race, own))).toEqual([1, 1, 1, 0, 0, 0, 0])
     expect(runsOf(plan, trialsByGroup(plan).get('g1')!)).toBe(12)
+    expect(runsInAll({ ...plan, practice: 1 }, 'g1')).toBe(16)
+    expect(runsInAll({ ...race, practice: 1 }, 'g1')).toBe(2)
   })
 })
 

@@ -1,19 +1,16 @@
 <script setup lang="ts">
-import { jobRounds, practiceByGroup, runsOf, seatsThere, sharingRota, trialsByGroup } from '~~/core/clock'
+import { jobRounds, runsInAll, seatsThere, sharingRota } from '~~/core/clock'
 import type { Plan } from '~~/core/lesson'
 import { counted } from '~~/core/wording'
 
 /** Jobs for every trial of every group, a column for the trials that are alike, and who listens to whom afterwards. */
 const props = defineProps<{ plan: Plan }>()
-const sheets = computed(() => {
-  const trials = trialsByGroup(props.plan)
-  const practice = practiceByGroup(props.plan)
-  return props.plan.groups.map((group) => {
-    const tried = practice.get(group.id)!.map((condition) => ({ condition, repeat: 1 }))
-    const count = runsOf(props.plan, trials.get(group.id)!) + runsOf(props.plan, tried) * props.plan.practice
-    return { group, turns: jobRounds(seatsThere(group), props.plan.jobs.length, count) }
-  })
-})
+const sheets = computed(() =>
+  props.plan.groups.map((group) => ({
+    group,
+    turns: jobRounds(seatsThere(group), props.plan.jobs.length, runsInAll(props.plan, group.id)),
+  })),
+)
 const SHOWN = 3
 /** `trialsWords([2, 6, 10, 14]) // '2, 6, 10 …'`: who goes on is clear from the first few. */
 const trialsWords = (trials: number[]) => trials.slice(0, SHOWN).join(', ') + (trials.length > SHOWN ? ' …' : '')
