@@ -1,48 +1,91 @@
-/** The arrows of the house: core knows nobody, schemas know core, the server and the app know both. */
+/** The arrows of the house: core knows nobody, schemas know core, the library is data for both, the server and the app know them all. */
+const SMALL_PACKAGES = '^node_modules/(simple-statistics|papaparse|@types/papaparse|fflate|node-diff3|date-fns)/'
+const TESTS = '\\.test\\.ts$'
+
 module.exports = {
   forbidden: [
     {
       name: 'core-imports-only-core',
       comment: 'core/ imports core/ and small pure packages, nothing else.',
       severity: 'error',
-      from: { path: '^core/', pathNot: '\\.test\\.ts$' },
-      to: { pathNot: ['^core/', '^node_modules/(simple-statistics|papaparse|@types/papaparse|fflate|node-diff3)/'] },
-    },
-    {
-      name: 'core-tests-stay-beside',
-      severity: 'error',
-      from: { path: '^core/.*\\.test\\.ts$' },
-      to: { path: '^(app|server)/' },
+      from: { path: '^core/', pathNot: TESTS },
+      to: { pathNot: ['^core/', SMALL_PACKAGES] },
     },
     {
       name: 'schemas-know-core',
       severity: 'error',
-      from: { path: '^schemas/', pathNot: '\\.test\\.ts$' },
+      from: { path: '^schemas/', pathNot: TESTS },
       to: { pathNot: ['^core/', '^schemas/', '^node_modules/joi/'] },
+    },
+    {
+      name: 'library-is-data',
+      severity: 'error',
+      from: { path: '^library/', pathNot: TESTS },
+      to: { pathNot: ['^core/', '^schemas/', '^library/'] },
+    },
+    { name: 'server-does-not-know-the-app', severity: 'error', from: { path: '^server/' }, to: { path: '^app/' } },
+    {
+      name: 'app-does-not-know-the-server',
+      comment: 'What goes over the wire stands in schemas/contract.ts.',
+      severity: 'error',
+      from: { path: '^app/' },
+      to: { path: '^(server|library|test|scripts)/' },
+    },
+    {
+      name: 'tests-stay-beside',
+      severity: 'error',
+      from: { path: '^(core|schemas|library)/.*\\.test\\.ts$' },
+      to: { path: '^(app|server)/' },
     },
     {
       name: 'through-the-front-door',
       comment: 'A core folder is imported by its index, never by a file inside it.',
       severity: 'error',
       from: { path: '^core/([^/]+)/' },
-      to: { path: '^core/([^/]+)/', pathNot: ['^core/$1/', '^core/[^/]+/index\\.ts$'] },
+      to: { path: '^core/([^/]+)/', pathNot: ['^core/$1/', '^core/[^/]+/index\\.ts$', '^core/wording/reports/index\\.ts$'] },
+    },
+    {
+      name: 'through-the-front-door-from-outside',
+      severity: 'error',
+      from: { path: '^(schemas|library|server|app)/' },
+      to: { path: '^core/[^/]+/', pathNot: ['^core/[^/]+/index\\.ts$', '^core/wording/reports/index\\.ts$'] },
+    },
+    {
+      name: 'database-knows-nobody',
+      comment: 'database <- record, access <- views, files, live <- api.',
+      severity: 'error',
+      from: { path: '^server/database/' },
+      to: { path: '^server/(?!database/)' },
+    },
+    { name: 'record-below-views', severity: 'error', from: { path: '^server/(record|access)/' }, to: { path: '^server/(views|files|live|api)/' } },
+    { name: 'nobody-knows-a-route', severity: 'error', from: { pathNot: '^server/api/' }, to: { path: '^server/api/' } },
+    {
+      name: 'following-is-plain',
+      comment: 'app/following/ works without a page: no component, no store, no composable.',
+      severity: 'error',
+      from: { path: '^app/following/', pathNot: TESTS },
+      to: { path: '^app/(?!following/)' },
     },
     {
       name: 'no-circles',
       comment: 'Types may point back; code may not.',
       severity: 'error',
-      from: { path: '^(core|schemas|server|library)/' },
+      from: { path: '^(core|schemas|server|library|app)/' },
       to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
     },
-    { name: 'resolvable', severity: 'error', from: {}, to: { couldNotResolve: true } },
+    { name: 'resolvable', severity: 'error', from: {}, to: { couldNotResolve: true, pathNot: '^#' } },
   ],
   options: {
     doNotFollow: { path: 'node_modules' },
+    exclude: { path: '\\?(raw|url)$' },
     tsPreCompilationDeps: true,
+    // Nuxt's names for app/ and for the whole house.
+    webpackConfig: { fileName: 'scripts/aliases.mjs' },
+    extraExtensionsToScan: [],
     enhancedResolveOptions: {
       conditionNames: ['import', 'node', 'default'],
       exportsFields: ['exports'],
-      extensions: ['.ts', '.js', '.mjs', '.cjs', '.json'],
+      extensions: ['.ts', '.vue', '.js', '.mjs', '.cjs', '.json'],
     },
   },
 }

@@ -1,4 +1,6 @@
+import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import { build as bundle } from 'esbuild'
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
@@ -32,6 +34,7 @@ export default defineNuxtConfig({
       link: [{ rel: 'icon', type: 'image/svg+xml', href: '/beaker.svg' }],
     },
   },
+  imports: { dirs: ['following'] },
   components: [{ path: '~/components', pathPrefix: false }],
   vuetify: {
     moduleOptions: { ssrClientHints: { viewportSize: false }, disableVuetifyStyles: false },
@@ -41,6 +44,19 @@ export default defineNuxtConfig({
   nitro: {
     preset: 'node-listener',
     serveStatic: true,
+    hooks: {
+      // What judges lessons beside the server is a script of its own.
+      compiled: async ({ options }) => {
+        await bundle({
+          entryPoints: [fileURLToPath(new URL('./server/workers/judge.ts', import.meta.url))],
+          outfile: join(options.output.serverDir, 'workers', 'judge.mjs'),
+          bundle: true,
+          platform: 'node',
+          format: 'esm',
+          target: 'node20',
+        })
+      },
+    },
     errorHandler: fileURLToPath(new URL('./server/errorHandler.ts', import.meta.url)),
   },
   // Scripts and tests are checked with the rest.

@@ -1,13 +1,15 @@
 import { defineConfig } from 'vitest/config'
+import aliases from './scripts/aliases.mjs'
 
 export default defineConfig({
   test: {
     projects: [
       {
+        resolve: aliases.resolve,
         test: {
           name: 'unit',
           testTimeout: 120_000,
-          include: ['core/**/*.test.ts', 'schemas/**/*.test.ts', 'library/**/*.test.ts', 'test/unit/**/*.test.ts'],
+          include: ['core/**/*.test.ts', 'schemas/**/*.test.ts', 'library/**/*.test.ts', 'app/following/*.test.ts', 'test/unit/**/*.test.ts'],
         },
       },
       {

@@ -1,12 +1,6 @@
-import {
-  drawDish,
-  drawGroupHabit,
-  seededRandom,
-  simulateSoakUp,
-  simulateSprout,
-  SOAK_UP_BENCH,
-  SPROUT_BENCH,
-} from '../core/benches'
+import { seededRandom } from '../core/chance'
+import { dayAfter } from '../core/clock'
+import { drawDish, drawGroupHabit, simulateSoakUp, simulateSprout, SOAK_UP_BENCH, SPROUT_BENCH } from '../core/benches'
 import {
   EMPTY_RECORD,
   newRemark,
@@ -55,7 +49,7 @@ const SAID = [
  * @param today `YYYY-MM-DD`; the finished lesson lies on it, the half planned one a week later
  */
 export function demoLessons(today: string, newId: () => string): DemoLesson[] {
-  return [soakedThrough(today, newId), halfPlanned(daysLater(today, 7), newId), sprouting(daysLater(today, -7), newId)]
+  return [soakedThrough(today, newId), halfPlanned(dayAfter(today, 7), newId), sprouting(dayAfter(today, -7), newId)]
 }
 
 function soakedThrough(date: string, newId: () => string): DemoLesson {
@@ -145,7 +139,7 @@ function sprouting(date: string, newId: () => string): DemoLesson {
       return plan.watch.times.slice(0, -1).map((day): Reading => {
         const value = simulateSprout(SPROUT_BENCH, condition.id, day, dish, random) ?? 0
         const place = { group: group.id, condition: condition.id, repeat: 1, moment: `t${day}`, practice: false }
-        const at = `${daysLater(date, day)}T09:40:00.000Z`
+        const at = `${dayAfter(date, day)}T09:40:00.000Z`
         return { ...empty, ...place, id: newId(), value, entered: String(value), by: 'station', at }
       })
     }),
@@ -240,8 +234,4 @@ function remarks(newId: () => string, ...texts: string[]) {
 function clockFrom(start: string): () => string {
   let time = Date.parse(start)
   return () => new Date((time += 17_000)).toISOString()
-}
-
-function daysLater(day: string, days: number): string {
-  return new Date(Date.parse(`${day}T12:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10)
 }

@@ -1,6 +1,7 @@
 import Joi from 'joi'
 import type { Calendar } from '../core/clock'
 import type { School, Thing } from '../core/kit'
+import type { Move } from './contract'
 import { calendarSchema, heldSchema, thingFields } from './school'
 import { isoTime, uuid, whole } from './parts'
 
@@ -12,7 +13,7 @@ interface SavedThing extends Thing {
 interface SavedMove {
   thing: string
   lesson: string | null
-  why: 'new' | 'corrected' | 'imported' | 'counted-back' | 'taken-out'
+  why: Move['why']
   change: number
   broken: number
   stock: number

@@ -2,14 +2,23 @@ import Joi from 'joi'
 import { COLUMN_ROLES, type ColumnMatch, type ImportChoices } from '../core/formats'
 import { MOST_TRIALS, BOARD_VIEWS, type BoardChange, type Plan } from '../core/lesson'
 import type { Term } from '../core/wording/reports'
+import type { ShelfQuestion } from './contract'
 import { isoTime, planId, shortText, unit, uuid, whole } from './parts'
 import { planSchema } from './plan'
 
 const DAY = /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/
 
-export const lessonPathSchema = Joi.object<{ lesson: string }>({ lesson: uuid }).unknown()
+/** The ids in a path. */
+export const pathSchema = (names: string[]) =>
+  Joi.object<Record<string, string>>(Object.fromEntries(names.map((name) => [name, uuid]))).unknown()
 
-export const picturePathSchema = Joi.object<{ picture: string }>({ picture: uuid }).unknown()
+const MOST_ON_A_PAGE = 1000
+export const shelfSchema = Joi.object<ShelfQuestion>({
+  find: Joi.string().allow('').max(200).default(''),
+  archived: Joi.boolean(),
+  from: Joi.number().integer().min(0).max(1_000_000).default(0),
+  most: Joi.number().integer().min(1).max(MOST_ON_A_PAGE).default(60),
+})
 
 export const groupSchema = Joi.object<{ group: string }, true>({ group: planId }).required()
 
@@ -99,8 +108,6 @@ export const boardChangeSchema = Joi.object<BoardChange>({
   .with('draftFrom', 'draft')
   .min(1)
   .required()
-
-export const stationPathSchema = Joi.object<{ station: string }>({ station: uuid }).unknown()
 
 /** Without `stations` it is about all of the lesson. */
 export const changeStationsSchema = Joi.object<{ stations?: string[]; group?: string; locked?: boolean }>({

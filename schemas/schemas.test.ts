@@ -1,9 +1,10 @@
+import type { ObjectSchema } from 'joi'
 import { describe, expect, it } from 'vitest'
 import { soakUpPlan } from '../test/soakUp'
 import type { Plan } from '../core/lesson'
 import { planSchema } from './plan'
-import { newReadingsSchema } from './record'
-import { joinSchema, sinceSchema } from './requests'
+import { joinSchema, shelfSchema, sinceSchema } from './requests'
+import { deskBodySchemas, stationBodySchemas } from './rows'
 
 const where = (plan: unknown) => planSchema.validate(plan).error?.details[0]?.path.join('.')
 const changed = (change: (plan: Plan) => void): Plan => {
@@ -61,15 +62,44 @@ it('a reading set aside needs a reason, and an id is a UUID', () => {
     supersedes: null,
   }
   const problem = (change: object) =>
-    newReadingsSchema.validate({ readings: [{ ...row, ...change }] }).error?.details[0]?.path.join('.')
+    deskBodySchemas.readings.validate({ readings: [{ ...row, ...change }] }).error?.details[0]?.path.join('.')
   expect(problem({})).toBe('readings.0.reason')
   expect(problem({ reason: 'leaked' })).toBeUndefined()
   expect(problem({ reason: 'leaked', id: '1' })).toBe('readings.0.id')
-  expect(newReadingsSchema.validate({ readings: [] }).error).toBeDefined()
+  expect(deskBodySchemas.readings.validate({ readings: [] }).error).toBeDefined()
+})
+
+describe('every kind of row', () => {
+  const id = '0b7ee1a8-3f3d-4f55-9d5a-6b1f6f1f2a10'
+  const said = {
+    predictions: { id, group: 'g', as: 'order', order: ['a', 'b'], values: {}, reason: '' },
+    conclusions: { id, group: 'g', from: null, text: 'It was the tissue.', hands: null, agreed: false },
+    observations: { id, group: 'g', condition: null, repeat: null, kind: 'words', text: 'It drips.', picture: null },
+  }
+  const place = (list: keyof typeof said, change: object, schemas: Record<string, ObjectSchema> = deskBodySchemas) =>
+    schemas[list]!.validate({ ...said[list], ...change }).error?.details[0]?.path.join('.')
+
+  it('that says nothing is refused at the column that is to blame', () => {
+    expect(place('predictions', { order: [] })).toBe('order')
+    expect(place('predictions', { order: [], values: { a: 3 } })).toBeUndefined()
+    expect(place('observations', { text: ' ' })).toBe('text')
+    expect(place('observations', { text: '', picture: id })).toBeUndefined()
+    expect(place('conclusions', { text: ' ' })).toBe('text')
+    expect(place('conclusions', { text: '', group: null })).toBeUndefined()
+  })
+
+  it('comes from a station without what the server or the desk alone may say', () => {
+    const sentence = { id, from: null, text: 'It was the tissue.' }
+    expect(stationBodySchemas.conclusions.validate(sentence).error).toBeUndefined()
+    expect(place('conclusions', {}, stationBodySchemas)).toBe('group')
+    expect(place('predictions', { late: false })).toBe('late')
+    expect(place('observations', { by: 'desk' })).toBe('by')
+  })
 })
 
 it('queries and codes are bounded', () => {
   expect(sinceSchema.validate({}).value).toEqual({ since: 0 })
   expect(sinceSchema.validate({ since: '-1' }).error).toBeDefined()
+  expect(shelfSchema.validate({ most: 5000 }).error).toBeDefined()
   expect(joinSchema.validate({ code: 'x'.repeat(21), group: 'g' }).error).toBeDefined()
 })

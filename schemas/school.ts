@@ -27,8 +27,6 @@ export const thingFields = {
 /** One thing, as the cupboard page writes it. */
 export const thingSchema = Joi.object<Thing, true>(thingFields).required()
 
-export const thingPathSchema = Joi.object<{ thing: string }>({ thing: uuid }).unknown()
-
 const days = Joi.object<Days, true>({ name: shortText, from: day, to: day }).custom((value: Days, helpers) =>
   value.from <= value.to ? value : helpers.message({ custom: '"to" must not lie before "from"' }),
 )

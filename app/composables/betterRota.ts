@@ -1,4 +1,4 @@
-import type { StationTime } from '~~/core/clock'
+import type { StationTime } from '~~/core/arrangement'
 import type { RotaNews, RotaQuestion } from '~/workers/rota'
 
 const DRAWS = 60

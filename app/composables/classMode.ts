@@ -1,9 +1,4 @@
-/** Is class mode on, may this page use the desk, and at which addresses stations find the server. */
-export interface ClassMode {
-  on: boolean
-  desk: boolean
-  addresses: string[]
-}
+import type { ClassMode } from '~~/schemas/contract'
 
 const LOOPBACK = /^(localhost|127\.|\[::1\])/
 
@@ -11,7 +6,7 @@ const LOOPBACK = /^(localhost|127\.|\[::1\])/
 export function useClassMode() {
   const mode = ref<ClassMode>()
   async function look(): Promise<void> {
-    mode.value = await callServer<ClassMode>('/api/class-mode').catch(() => mode.value)
+    mode.value = await callServer('GET /api/class-mode').catch(() => mode.value)
   }
   onMounted(look)
 

@@ -2,7 +2,7 @@ import { measuredCard } from '~~/core/lesson'
 import { writeNumber, decimalsOf } from '~~/core/quantity'
 import { cellKey, currentReadings, readEntry, writesStartAndFinish, type Cell } from '~~/core/record'
 import { readErrorWords, writeReading } from '~~/core/wording'
-import type { NewReading } from '~~/schemas/record'
+import type { NewReading } from '~~/core/lesson'
 
 interface Entry {
   cell: Cell

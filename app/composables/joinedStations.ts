@@ -1,12 +1,4 @@
-/** A station as the desk sees it. */
-export interface JoinedStation {
-  id: string
-  group: string
-  locked: boolean
-  joinedAt: string
-  present: boolean
-  lastSeenAt: string | null
-}
+import type { JoinedStation } from '~~/schemas/contract'
 
 const GATHER_FOR = 300
 
@@ -17,7 +9,7 @@ export function useJoinedStations() {
   let timer: ReturnType<typeof setTimeout> | undefined
 
   async function look(): Promise<void> {
-    const answer = await callServer<{ stations: JoinedStation[] }>(`/api/lessons/${lesson.id}/stations`).catch(() => undefined)
+    const answer = await callServer('GET /api/lessons/[lesson]/stations', { path: { lesson: lesson.id } }).catch(() => undefined)
     if (answer) stations.value = answer.stations
   }
   watch(

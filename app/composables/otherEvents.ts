@@ -7,7 +7,7 @@ export function useOtherEvents() {
   async function look(): Promise<void> {
     const { id } = lesson
     if (id === '') return
-    const answer = await callServer<{ events: typeof others.value }>(`/api/lessons/${id}/journal`).catch(() => undefined)
+    const answer = await callServer('GET /api/lessons/[lesson]/journal', { path: { lesson: id } }).catch(() => undefined)
     if (answer && id === lesson.id) others.value = answer.events
   }
   // The class's sentence is on the board's state too, and changes at every word; no line of the journal comes of it.

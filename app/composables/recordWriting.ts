@@ -1,20 +1,18 @@
-import type { LessonEvent, Reading } from '~~/core/lesson'
-import type { NewConclusion, NewObservation, NewPrediction, NewReading } from '~~/schemas/record'
+import type { LessonEvent, NewConclusion, NewObservation, NewPrediction, NewReading, Reading } from '~~/core/lesson'
 
 /** What the desk writes into the record of a lesson; it is shown as soon as the server has it. */
 export function useRecordWriting(
   lesson: Ref<string>,
-  show: (...events: LessonEvent[]) => void,
+  show: (events: LessonEvent[]) => void,
   attempt: (work: () => Promise<void>) => Promise<boolean>,
 ) {
-  const post = <Answer>(path: string, body: unknown) =>
-    callServer<Answer>(`/api/lessons/${lesson.value}/${path}`, { method: 'POST', body })
+  const path = () => ({ lesson: lesson.value })
 
-  async function addReadings(rows: NewReading[]): Promise<boolean> {
+  async function addReadings(readings: NewReading[]): Promise<boolean> {
     return attempt(async () => {
-      await post('readings', { readings: rows })
+      await callServer('POST /api/lessons/[lesson]/readings', { path: path(), body: { readings } })
       const at = new Date(serverNow()).toISOString()
-      show(...rows.map((row): LessonEvent => ({ kind: 'reading', reading: { ...row, by: 'desk', at } })))
+      show(readings.map((row) => ({ kind: 'reading', reading: { ...row, by: 'desk', at } })))
     })
   }
 
@@ -23,27 +21,30 @@ export function useRecordWriting(
     return addReadings([superseding(earlier, change)])
   }
 
-  /** A row that the server answers as it stored it, under its own name. */
-  function addRow(kind: 'prediction' | 'conclusion' | 'observation', row: unknown): Promise<boolean> {
-    return attempt(async () => {
-      const answer = await post<object>(`${kind}s`, row)
-      show({ kind, ...answer } as LessonEvent)
-    })
-  }
-
   /** Stores a picture beside the plan; the plan names it afterwards. */
   async function addPicture(data: string): Promise<string | undefined> {
-    const picture = newId()
-    const stored = await attempt(async () => void (await post('pictures', { id: picture, data })))
-    return stored ? picture : undefined
+    const id = newId()
+    const stored = await attempt(
+      async () => void (await callServer('POST /api/lessons/[lesson]/pictures', { path: path(), body: { id, data } })),
+    )
+    return stored ? id : undefined
   }
 
   return {
     addReadings,
     supersede,
-    addPrediction: (row: NewPrediction) => addRow('prediction', row),
-    addConclusion: (row: NewConclusion) => addRow('conclusion', row),
-    addObservation: (row: NewObservation) => addRow('observation', row),
     addPicture,
+    addPrediction: (body: NewPrediction) =>
+      attempt(async () =>
+        show([{ kind: 'prediction', ...(await callServer('POST /api/lessons/[lesson]/predictions', { path: path(), body })) }]),
+      ),
+    addConclusion: (body: NewConclusion) =>
+      attempt(async () =>
+        show([{ kind: 'conclusion', ...(await callServer('POST /api/lessons/[lesson]/conclusions', { path: path(), body })) }]),
+      ),
+    addObservation: (body: NewObservation) =>
+      attempt(async () =>
+        show([{ kind: 'observation', ...(await callServer('POST /api/lessons/[lesson]/observations', { path: path(), body })) }]),
+      ),
   }
 }

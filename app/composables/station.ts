@@ -1,30 +1,30 @@
 import {
   EMPTY_RECORD,
+  ROW_KINDS,
   USUAL_BOARD,
   type BoardState,
   type LessonEvent,
   type LessonRecord,
+  type NewObservation,
+  type NewPrediction,
+  type NewProposal,
+  type NewReading,
+  type NewRemark,
   type Plan,
   type Reading,
 } from '~~/core/lesson'
+import { foreseen } from '~~/core/station'
 import { withEvents } from '~~/core/record'
-import type { NewObservation, NewPrediction, NewProposal, NewReading, NewRemark } from '~~/schemas/record'
-import type { BoardView } from '~~/server/lesson/board'
+import type { StationView } from '~~/schemas/contract'
+import type { Sent, Waiting, WaitingState } from '~/following/waitingLine'
 
 const TOKEN = 'jolly-beaker-station'
 /** The token of a station that was sent away: what waits under it goes along when the same group joins again. */
 const FORMER = 'jolly-beaker-former-station'
-const LOOK_AGAIN_AFTER = 3000
-
-interface StationView extends BoardView {
-  station: string
-  group: string
-  locked: boolean
-}
+const WORTH_WAITING = ['away', 'internal', 'not-joined', 'locked', 'slow-down']
 
 /** One group's station: what it knows of the lesson, and what it writes down. */
 export function useStation() {
-  const waiting = useWaitingLine()
   const state = ref<'opening' | 'joining' | 'open'>('opening')
   const plan = shallowRef<Plan>()
   const record = shallowRef<LessonRecord>(EMPTY_RECORD)
@@ -32,30 +32,41 @@ export function useStation() {
   const group = ref('')
   const locked = ref(false)
   const connected = ref(true)
-  const take = useEventBatches(takeEvents)
+  const waiting = shallowRef<WaitingState>({ line: [], refused: [], away: false })
+  const line = waitingLine(waitingStore(), sendOne, (now) => (waiting.value = now))
   let token = ''
   let own = ''
-  let stopWatching = () => {}
-  let timer: ReturnType<typeof setTimeout> | undefined
+  let end = () => {}
 
-  async function open(): Promise<void> {
+  function open(): void {
+    end()
     token = localStorage.getItem(TOKEN) ?? ''
     if (token === '') return void (state.value = 'joining')
-    try {
-      const view = await callServer<StationView>('/api/station', { token })
-      takeView(view)
-      record.value = view.record
-      own = view.station
-      state.value = 'open'
-      await takeUpFormer(view)
-      for (const one of await waiting.restore()) if (one.token === token) foresee(one.path, one.body)
-      stopWatching()
-      stopWatching = watchEvents(`/api/station/events?token=${token}`, view.event, take, onLine)
-    } catch (error) {
-      if (error instanceof ServerRefusal && error.code === 'not-joined') return leave()
-      connected.value = false
-      timer = setTimeout(() => void open(), LOOK_AGAIN_AFTER)
-    }
+    end = follow({
+      load: () => callServer('GET /api/station', { token }),
+      events: (since) => addressOf('GET /api/station/events', { query: { token, since } }),
+      opened: async (view) => {
+        takeView(view)
+        record.value = view.record
+        own = view.station
+        state.value = 'open'
+        await takeUpFormer(view)
+        for (const one of await line.restore()) if (one.token === token) foresee(one)
+      },
+      take,
+      state: (stands) => {
+        if (stands && !connected.value) void line.send()
+        connected.value = stands
+        // The line may be down because this station was sent away meanwhile.
+        if (!stands) void refresh()
+      },
+      failed: (error) => {
+        const sentAway = isSentAway(error)
+        if (sentAway) leave()
+        else connected.value = false
+        return !sentAway
+      },
+    })
   }
 
   function takeView(view: StationView): void {
@@ -68,19 +79,11 @@ export function useStation() {
   /** What waited for the token of before, of the same lesson and group, goes under this one. */
   async function takeUpFormer({ code, group: now }: StationView): Promise<void> {
     const former = JSON.parse(localStorage.getItem(FORMER) ?? 'null') as { token: string; code: string; group: string } | null
-    if (former && former.token !== token && former.code === code && former.group === now)
-      await waiting.underToken(former.token, token)
+    if (former && former.token !== token && former.code === code && former.group === now) await line.underToken(former.token, token)
     localStorage.setItem(FORMER, JSON.stringify({ token, code, group: now }))
   }
 
-  function onLine(stands: boolean): void {
-    if (stands && !connected.value) void waiting.send()
-    connected.value = stands
-    // The line may be down because this station was sent away meanwhile.
-    if (!stands) void refresh()
-  }
-
-  function takeEvents(events: LessonEvent[]): void {
+  function take(events: LessonEvent[]): void {
     record.value = withEvents(record.value, events)
     for (const event of events) if (event.kind === 'board') board.value = event.board
     if (events.some((event) => event.kind === 'plan' || (event.kind === 'station' && event.station === own))) void refresh()
@@ -88,66 +91,59 @@ export function useStation() {
 
   async function refresh(): Promise<void> {
     try {
-      takeView(await callServer<StationView>('/api/station?record=false', { token }))
-      void waiting.send()
+      takeView(await callServer('GET /api/station', { token, query: { record: false } }))
+      void line.send()
     } catch (error) {
-      if (error instanceof ServerRefusal && error.code === 'not-joined') leave()
+      if (isSentAway(error)) leave()
     }
   }
 
   async function join(code: string, chosen: string): Promise<void> {
-    const answer = await callServer<{ token: string }>('/api/stations', { method: 'POST', body: { code, group: chosen } })
+    const answer = await callServer('POST /api/stations', { body: { code, group: chosen } })
     localStorage.setItem(TOKEN, answer.token)
-    await open()
+    open()
   }
 
   function leave(): void {
     localStorage.removeItem(TOKEN)
-    stopWatching()
+    end()
     state.value = 'joining'
   }
 
-  /** Shows what was entered at once; the server's own copy takes its place when it comes. */
-  function foresee(path: string, body: unknown): void {
-    const stamp = { by: 'station', at: new Date(serverNow()).toISOString() } as const
-    if (path.endsWith('readings')) {
-      takeEvents(
-        (body as { readings: NewReading[] }).readings.map((reading) => ({ kind: 'reading', reading: { ...reading, ...stamp } })),
-      )
-    } else if (path.endsWith('remarks')) {
-      takeEvents([{ kind: 'remark', remark: { ...(body as NewRemark), group: group.value, at: stamp.at } }])
-    } else if (path.endsWith('observations')) {
-      takeEvents([{ kind: 'observation', observation: { ...(body as NewObservation), ...stamp } }])
-    } else if (path.endsWith('conclusions')) {
-      const conclusion = { ...(body as NewProposal), ...stamp, group: group.value, hands: null, agreed: false }
-      takeEvents([{ kind: 'conclusion', conclusion }])
-    } else if (path.endsWith('predictions')) {
-      takeEvents([{ kind: 'prediction', prediction: { ...(body as NewPrediction), ...stamp, late: false } }])
+  async function sendOne({ kind, body, token: under, since }: Waiting): Promise<Sent> {
+    const how = { token: under, waited: Date.now() - since }
+    try {
+      const list = kind === 'picture' ? 'pictures' : ROW_KINDS[kind].list
+      // The body was made for this kind when it was entered.
+      await callServer(`POST /api/station/${list}`, { body: body as never, ...how })
+      return 'taken'
+    } catch (error) {
+      const code = error instanceof ServerRefusal ? error.code : 'internal'
+      return { waits: WORTH_WAITING.includes(code), away: code === 'away', message: messageOf(error) }
     }
   }
 
-  async function write(path: string, id: string, body: unknown): Promise<void> {
-    foresee(path, body)
-    await waiting.add({ id, token, path, body })
+  /** Shows what was entered at once; the server's own copy takes its place when it comes. */
+  function foresee({ kind, body }: Pick<Waiting, 'kind' | 'body'>): void {
+    if (kind !== 'picture') take(foreseen(kind, body, group.value, new Date(serverNow()).toISOString()))
   }
 
-  const writeReadings = (readings: NewReading[]) => write('/api/station/readings', readings[0]!.id, { readings })
-  const say = (remark: NewRemark) => write('/api/station/remarks', remark.id, remark)
-  const propose = (sentence: NewProposal) => write('/api/station/conclusions', sentence.id, sentence)
-  const pictureOf = (id: string) => `/api/station/pictures/${id}?token=${token}`
-  const writePrediction = (prediction: NewPrediction) => write('/api/station/predictions', prediction.id, prediction)
+  async function write(kind: Waiting['kind'], id: string, body: object): Promise<void> {
+    foresee({ kind, body })
+    await line.add({ id, token, kind, body })
+  }
+
   /** A picture goes first, so that the observation that names it finds it there. */
   async function observe(observation: NewObservation, picture: string | undefined): Promise<void> {
     if (picture !== undefined && observation.picture !== null)
-      await write('/api/station/pictures', observation.picture, { id: observation.picture, data: picture })
-    await write('/api/station/observations', observation.id, observation)
+      await write('picture', observation.picture, { id: observation.picture, data: picture })
+    await write('observation', observation.id, observation)
   }
-  const ownReadings = computed<Reading[]>(() => record.value.readings.filter((reading) => reading.group === group.value))
 
   onMounted(open)
   onBeforeUnmount(() => {
-    stopWatching()
-    clearTimeout(timer)
+    end()
+    line.end()
   })
   return {
     state,
@@ -158,14 +154,19 @@ export function useStation() {
     locked,
     connected,
     waiting,
-    ownReadings,
+    ownReadings: computed<Reading[]>(() => record.value.readings.filter((reading) => reading.group === group.value)),
+    clearRefused: line.clearRefused,
     join,
     leave,
-    writeReadings,
-    writePrediction,
-    say,
-    propose,
+    writeReadings: (readings: NewReading[]) => write('reading', readings[0]!.id, { readings }),
+    writePrediction: (prediction: NewPrediction) => write('prediction', prediction.id, prediction),
+    say: (remark: NewRemark) => write('remark', remark.id, remark),
+    propose: (sentence: NewProposal) => write('conclusion', sentence.id, sentence),
     observe,
-    pictureOf,
+    pictureOf: (picture: string) => `${addressOf('GET /api/station/pictures/[picture]', { path: { picture } })}?token=${token}`,
   }
+}
+
+function isSentAway(error: unknown): boolean {
+  return error instanceof ServerRefusal && error.code === 'not-joined'
 }

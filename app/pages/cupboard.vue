@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { runningLow, type Booking, type School, type Thing } from '~~/core/kit'
 import { amountWords, counted, moneyWords } from '~~/core/wording'
-import type { Move } from '~~/server/database/cupboard'
+import type { Move } from '~~/schemas/contract'
 
 /** What stands in the school's cupboard, who has booked it, what runs low, and what happened to it. */
 useHead({ title: 'Cupboard · Jolly Beaker' })
@@ -21,7 +21,7 @@ onMounted(load)
 
 async function load(): Promise<void> {
   await attempt(async () => {
-    const all = await callServer<{ things: Thing[]; bookings: Booking[]; moves: Move[]; held: School['held'] }>('/api/cupboard')
+    const all = await callServer('GET /api/cupboard')
     // While something is still to be written, what the server says is older than what stands here.
     if (waiting > 0) return
     things.value = all.things
@@ -50,7 +50,7 @@ function save(thing: Thing): Promise<unknown> {
   things.value = known ? all.map((one) => (one.id === thing.id ? thing : one)) : [...all, thing]
   waiting += 1
   writing = writing.then(async () => {
-    await attempt(() => callServer('/api/cupboard', { method: 'PUT', body: thing }))
+    await attempt(() => callServer('PUT /api/cupboard', { body: thing }))
     waiting -= 1
     await load()
   })
@@ -63,7 +63,7 @@ async function add(name: string): Promise<void> {
 
 async function takeOut(thing: Thing): Promise<void> {
   const done = await attempt(async () => {
-    await callServer(`/api/cupboard/${thing.id}/out`, { method: 'POST' })
+    await callServer('POST /api/cupboard/[thing]/out', { path: { thing: thing.id } })
     await load()
   })
   if (done) notices.done(`${thing.name} is out of the cupboard.`, { label: 'Undo', run: () => void save(thing) })
@@ -73,7 +73,7 @@ async function openTable(): Promise<void> {
   const text = await chooseTextFile('.csv,.txt,text/csv')
   if (text === undefined) return
   await attempt(async () => {
-    const answer = await callServer<{ added: number; changed: number }>('/api/cupboard/file', { method: 'POST', body: { text } })
+    const answer = await callServer('POST /api/cupboard/file', { body: { text } })
     await load()
     notices.done(`${counted(answer.added, 'thing')} added, ${answer.changed} changed.`)
   })
@@ -81,7 +81,7 @@ async function openTable(): Promise<void> {
 
 async function hold(change: Partial<School['held']>): Promise<void> {
   await attempt(async () => {
-    await callServer('/api/cupboard/held', { method: 'PUT', body: { ...held.value, ...change } })
+    await callServer('PUT /api/cupboard/held', { body: { ...held.value, ...change } })
     await load()
   })
 }

@@ -1,46 +1,34 @@
 <script setup lang="ts">
 import { restoredWords } from '~~/core/wording'
-import type { Restored } from '~~/server/lesson/library'
-import type { ShelfEntry } from '~~/server/lesson/shelf'
+import type { ShelfEntry } from '~~/schemas/contract'
 
 useHead({ title: 'Jolly Beaker' })
 const notices = useNotices()
-const lessons = ref<ShelfEntry[]>()
-const showArchived = ref(false)
-const search = ref('')
+const {
+  find,
+  archived: showArchived,
+  lessons,
+  all,
+  putAway,
+  load,
+  more: showMore,
+} = useShelf((error) => notices.trouble(messageOf(error)))
 const choosing = ref(false)
 const investigations = ref<{ id: string; title: string; summary: string }[]>([])
 const searchBox = ref<HTMLInputElement>()
 
-const shown = computed(() =>
-  (lessons.value ?? [])
-    .filter((lesson) => lesson.archived === showArchived.value)
-    .filter((lesson) =>
-      `${lesson.title} ${lesson.question} ${lesson.className}`.toLowerCase().includes(search.value.trim().toLowerCase()),
-    )
-    .sort((a, b) => (a.date || '9999').localeCompare(b.date || '9999')),
-)
-const archivedCount = computed(() => (lessons.value ?? []).filter((lesson) => lesson.archived).length)
-
-onMounted(load)
 useKeys({ n: () => void openChooser(), '/': () => searchBox.value?.focus() })
-
-async function load(): Promise<void> {
-  await attempt(async () => {
-    lessons.value = (await callServer<{ lessons: ShelfEntry[] }>('/api/lessons')).lessons
-  })
-}
 
 async function openChooser(): Promise<void> {
   choosing.value = true
   await attempt(async () => {
-    investigations.value = (await callServer<{ investigations: typeof investigations.value }>('/api/investigations')).investigations
+    investigations.value = (await callServer('GET /api/investigations')).investigations
   })
 }
 
 async function start(investigation: string | null): Promise<void> {
   await attempt(async () => {
-    const { id } = await callServer<{ id: string }>('/api/lessons', { method: 'POST', body: { investigation } })
+    const { id } = await callServer('POST /api/lessons', { body: { investigation } })
     choosing.value = false
     await navigateTo(`/lesson/${id}/${investigation ? 'plan' : 'wonder'}`)
   })
@@ -48,7 +36,7 @@ async function start(investigation: string | null): Promise<void> {
 
 async function duplicate(lesson: ShelfEntry): Promise<void> {
   await attempt(async () => {
-    const { id } = await callServer<{ id: string }>(`/api/lessons/${lesson.id}/duplicate`, { method: 'POST' })
+    const { id } = await callServer('POST /api/lessons/[lesson]/duplicate', { path: { lesson: lesson.id } })
     await load()
     notices.done('A copy without readings stands on the shelf.', { label: 'Undo', run: () => setArchived(id, true) })
   })
@@ -62,7 +50,7 @@ async function archive(lesson: ShelfEntry): Promise<void> {
 
 async function setArchived(id: string, archived: boolean): Promise<void> {
   await attempt(async () => {
-    await callServer(`/api/lessons/${id}/archived`, { method: 'PUT', body: { archived } })
+    await callServer('PUT /api/lessons/[lesson]/archived', { path: { lesson: id }, body: { archived } })
     await load()
   })
 }
@@ -76,13 +64,13 @@ async function openFile(): Promise<void> {
     const { lessonOfPackage } = zipped ? await import('~~/core/formats') : { lessonOfPackage: () => undefined }
     const text = zipped ? lessonOfPackage(new Uint8Array(await file.arrayBuffer())) : await file.text()
     if (text === undefined) return restore(file)
-    const { id } = await callServer<{ id: string }>('/api/lessons/open', { method: 'POST', body: { text } })
+    const { id } = await callServer('POST /api/lessons/open', { body: { text } })
     await navigateTo(`/lesson/${id}/plan`)
   })
 }
 
 async function restore(file: File): Promise<void> {
-  const answer = await callServer<Restored>('/api/library', { method: 'POST', file })
+  const answer = await callServer('POST /api/library', { file })
   await load()
   notices.done(restoredWords(answer))
 }
@@ -108,7 +96,7 @@ async function attempt(work: () => Promise<void>): Promise<void> {
       <div class="row tools">
         <input
           ref="searchBox"
-          v-model="search"
+          v-model="find"
           class="box find"
           type="search"
           placeholder="Find a lesson  /"
@@ -123,31 +111,30 @@ async function attempt(work: () => Promise<void>): Promise<void> {
 
     <section class="board-top" aria-labelledby="shelf-heading">
       <h2 id="shelf-heading">{{ showArchived ? 'Put away' : 'On the shelf' }}</h2>
-      <button
-        v-if="archivedCount > 0 || showArchived"
-        type="button"
-        class="button quiet small"
-        @click="showArchived = !showArchived"
-      >
-        {{ showArchived ? 'Back to the shelf' : `Put away: ${archivedCount}` }}
+      <button v-if="putAway > 0 || showArchived" type="button" class="button quiet small" @click="showArchived = !showArchived">
+        {{ showArchived ? 'Back to the shelf' : `Put away: ${putAway}` }}
       </button>
     </section>
 
-    <ul v-if="shown.length > 0" class="lessons">
+    <ul v-if="lessons?.length" class="lessons">
       <ShelfLesson
-        v-for="lesson in shown"
+        v-for="lesson in lessons"
         :key="lesson.id"
         :lesson="lesson"
         @duplicate="duplicate(lesson)"
         @archive="archive(lesson)"
       />
     </ul>
-    <p v-else-if="lessons && search" class="empty-note">No lesson has “{{ search }}” in its name, question or class.</p>
+    <p v-else-if="lessons && find" class="empty-note">No lesson has “{{ find }}” in its name, question or class.</p>
     <div v-else-if="lessons && !showArchived" class="empty-note">
       <strong>The shelf is empty</strong>
       A lesson starts with something to look at and one question, such as “How does the kind of paper change how high water climbs?”
       Start from a ready one and change what you like.
     </div>
+
+    <button v-if="lessons && lessons.length < all" type="button" class="button more" @click="showMore">
+      Show more: {{ all - lessons.length }} further {{ all - lessons.length === 1 ? 'lesson' : 'lessons' }}
+    </button>
 
     <LazyAppDialog v-if="choosing" v-model="choosing" title="Start a lesson" :width="620">
       <ul class="choices">
@@ -203,7 +190,8 @@ async function attempt(work: () => Promise<void>): Promise<void> {
 .board-top h2 {
   font-size: 20px;
 }
-.empty-note {
+.empty-note,
+.more {
   margin-top: 20px;
 }
 .choices {

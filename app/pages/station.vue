@@ -1,18 +1,9 @@
 <script setup lang="ts">
-import { measuredCard, predictionsFor } from '~~/core/lesson'
 import { concerns } from '~~/core/clock'
-import {
-  dayOfWatching,
-  hasBegun,
-  missedReadings,
-  nextPractice,
-  nextTrial,
-  progressOf,
-  readTogether,
-  type Cell,
-} from '~~/core/record'
+import type { NewReading } from '~~/core/lesson'
+import type { Cell } from '~~/core/record'
+import { stationState, type StationWish } from '~~/core/station'
 import { comingWords, counted, missedWords, refusedWords, soonWords } from '~~/core/wording'
-import type { NewReading } from '~~/schemas/record'
 
 /** A group's own page: join, predict, then one trial at a time. */
 const station = useStation()
@@ -20,45 +11,24 @@ const { plan, record, board, group, locked, ownReadings, waiting } = station
 useHead({ title: 'Station · Jolly Beaker' })
 
 const own = computed(() => plan.value?.groups.find((one) => one.id === group.value))
-const progress = computed(
-  () => plan.value && progressOf(plan.value, record.value.readings).find((one) => one.group === group.value),
-)
-const predicted = computed(() => record.value.predictions.some((one) => one.group === group.value))
-const begun = computed(() => hasBegun(ownReadings.value))
 const skipped = ref({ prediction: false, practice: false })
-const doing = ref<'testing' | 'saying' | 'observing' | 'proposing'>('testing')
-/** Until there is something to measure, a station is for saying what was seen. */
-const testing = computed(() => plan.value !== undefined && measuredCard(plan.value) !== undefined && (progress.value?.all ?? 0) > 0)
-const instrument = computed(() => plan.value && measuredCard(plan.value)?.method.instrument)
+const doing = ref<StationWish['doing']>('testing')
 const wanted = shallowRef<Cell>()
 const fixing = shallowRef<NewReading>()
-
-const asksPrediction = computed(
-  () => testing.value && !predicted.value && !begun.value && !skipped.value.prediction && predictionsFor(plan.value!).length > 0,
-)
-const practice = computed(() =>
-  plan.value && !begun.value && !skipped.value.practice ? nextPractice(plan.value, record.value.readings, group.value) : undefined,
-)
-const trial = computed<Cell | undefined>(() => {
-  if (fixing.value) return { ...fixing.value, kept: [], setAside: [] }
-  return wanted.value ?? practice.value ?? (progress.value && nextTrial(plan.value!, progress.value, day.value))
+const now = computed(() => {
+  const wish = { doing: doing.value, skipped: skipped.value, wanted: wanted.value, fixing: fixing.value }
+  return plan.value && stationState(plan.value, record.value, group.value, localDay(), wish)
 })
-/** The day of watching by this tablet's own calendar; without a day in the plan everything may be read. */
-const day = computed(() => plan.value && dayOfWatching(plan.value, new Date().toLocaleDateString('sv')))
+const step = computed(() => now.value?.step)
+const places = computed(() => (step.value && 'cells' in step.value ? step.value.cells : undefined))
+const trial = computed(() => (step.value && 'trial' in step.value ? step.value.trial : undefined))
+
 const last = computed(() => ownReadings.value.at(-1))
 const lineState = computed(() => {
-  const count = waiting.line.value.length
-  if (count > 0 && (waiting.away.value || !station.connected.value)) return { words: `line is down, ${count} waiting`, bad: true }
+  const count = waiting.value.line.length
+  if (count > 0 && (waiting.value.away || !station.connected.value)) return { words: `line is down, ${count} waiting`, bad: true }
   return station.connected.value ? { words: count > 0 ? 'sending' : 'sent', bad: false } : { words: 'line is down', bad: true }
 })
-
-/** Places that are read at one go, unless somebody would rather read them one at a time. */
-const together = computed(() => {
-  if (!trial.value || fixing.value || wanted.value || instrument.value !== 'number') return []
-  const cells = readTogether(plan.value!, progress.value!, trial.value)
-  return cells.length > 1 ? cells : []
-})
-const missed = computed(() => (plan.value && progress.value ? missedReadings(plan.value, progress.value, day.value) : []))
 
 const { state: clock, coming } = useTestClock(plan, board)
 const ownComing = computed(() => coming.value.filter((one) => concerns(one, group.value)))
@@ -82,30 +52,30 @@ async function written(readings: NewReading[]): Promise<void> {
       {{ station.connected.value ? 'Opening …' : 'The line is down. Trying again …' }}
     </p>
     <StationJoin v-else-if="station.state.value === 'joining'" :join="station.join" />
-    <template v-else-if="plan && own && progress">
+    <template v-else-if="plan && own && now">
       <header>
         <span class="who">
           <ShapeBadge :size="22" :shape="own.shape" />
           {{ own.name }}
         </span>
-        <span>{{ progress.done }} of {{ progress.all }} done</span>
+        <span>{{ now.progress.done }} of {{ now.progress.all }} done</span>
         <span class="line" :class="{ bad: lineState.bad }" role="status">
           <span v-if="lineState.bad" aria-hidden="true">▲</span>
           {{ lineState.words }}
         </span>
       </header>
-      <section v-if="waiting.refused.value.length > 0" class="refused" role="alert">
-        <p>{{ counted(waiting.refused.value.length, 'entry', 'entries') }} could not be taken. Show this to your teacher:</p>
+      <section v-if="waiting.refused.length > 0" class="refused" role="alert">
+        <p>{{ counted(waiting.refused.length, 'entry', 'entries') }} could not be taken. Show this to your teacher:</p>
         <ul>
-          <li v-for="one in waiting.refused.value" :key="one.id">{{ refusedWords(one.body) }}: {{ one.why }}</li>
+          <li v-for="one in waiting.refused" :key="one.id">{{ refusedWords(one.body) }}: {{ one.why }}</li>
         </ul>
-        <button type="button" class="button" @click="waiting.clearRefused">My teacher has seen it</button>
+        <button type="button" class="button" @click="station.clearRefused">My teacher has seen it</button>
       </section>
       <p v-if="next" class="coming" :class="{ now: next.seconds <= 0 }" role="timer">
         {{ comingWords(plan, next, group) }} <strong class="nowrap">{{ soonWords(next.seconds) }}</strong>
       </p>
-      <p v-if="missed.length > 0" class="missed">
-        {{ missedWords(missed.length) }}
+      <p v-if="now.missed.length > 0" class="missed">
+        {{ missedWords(now.missed.length) }}
       </p>
       <div v-if="locked" class="paused" role="status">
         <h1>Your teacher has paused the stations</h1>
@@ -113,27 +83,27 @@ async function written(readings: NewReading[]): Promise<void> {
       </div>
       <div class="work" :inert="locked">
         <StationWonder
-          v-if="doing === 'saying' || !testing"
+          v-if="now.step.show === 'say'"
           :plan="plan"
           :group="group"
           :said="record.remarks"
           :picture-of="station.pictureOf"
-          :closable="testing"
+          :closable="now.testing"
           @say="station.say"
           @close="doing = 'testing'"
         />
         <StationObserve
-          v-else-if="doing === 'observing'"
+          v-else-if="now.step.show === 'observe'"
           :plan="plan"
           :group="group"
-          :condition="trial?.condition ?? null"
+          :condition="now.step.condition"
           :seen="record.observations"
           :picture-of="station.pictureOf"
           @observe="station.observe"
           @close="doing = 'testing'"
         />
         <StationPropose
-          v-else-if="doing === 'proposing'"
+          v-else-if="now.step.show === 'propose'"
           :plan="plan"
           :record="record"
           :board="board"
@@ -142,14 +112,14 @@ async function written(readings: NewReading[]): Promise<void> {
           @close="doing = 'testing'"
         />
         <StationPredict
-          v-else-if="asksPrediction"
+          v-else-if="now.step.show === 'predict'"
           :plan="plan"
           :group="group"
           @stamp="station.writePrediction"
           @later="skipped.prediction = true"
         />
         <StationBalance
-          v-else-if="trial && instrument === 'balance' && !fixing"
+          v-else-if="trial && now.step.show === 'balance'"
           :key="`balance-${trial.repeat}-${trial.practice}`"
           :plan="plan"
           :trial="trial"
@@ -157,7 +127,7 @@ async function written(readings: NewReading[]): Promise<void> {
           @skip-practice="skipped.practice = true"
         />
         <StationOrder
-          v-else-if="trial && instrument === 'race' && !fixing"
+          v-else-if="trial && now.step.show === 'order'"
           :key="`order-${trial.repeat}-${trial.practice}`"
           :plan="plan"
           :trial="trial"
@@ -165,11 +135,11 @@ async function written(readings: NewReading[]): Promise<void> {
           @skip-practice="skipped.practice = true"
         />
         <StationPlaces
-          v-else-if="together.length > 1"
-          :key="`places-${together[0]!.condition}-${together[0]!.repeat}-${together[0]!.moment}`"
+          v-else-if="places"
+          :key="`places-${places[0]!.condition}-${places[0]!.repeat}-${places[0]!.moment}`"
           :plan="plan"
           :record="record"
-          :cells="together"
+          :cells="places"
           @written="written"
           @skip="wanted = $event"
         />
@@ -181,7 +151,7 @@ async function written(readings: NewReading[]): Promise<void> {
           :trial="trial"
           :group="own"
           :picture-of="station.pictureOf"
-          :progress="progress"
+          :progress="now.progress"
           :fixing="fixing"
           :last="last"
           @written="written([$event])"
@@ -191,13 +161,13 @@ async function written(readings: NewReading[]): Promise<void> {
           @skip-practice="skipped.practice = true"
           @choose="wanted = $event"
         />
-        <StationDone v-else :plan="plan" :progress="progress" @fix="fixing = $event" @propose="doing = 'proposing'" />
+        <StationDone v-else :plan="plan" :progress="now.progress" @fix="fixing = $event" @propose="doing = 'proposing'" />
       </div>
       <footer :inert="locked">
-        <template v-if="doing === 'testing' && testing">
+        <template v-if="doing === 'testing' && now.testing">
           <button type="button" class="leave" @click="doing = 'observing'">Write, sketch or photograph what you see</button>
           <button type="button" class="leave" @click="doing = 'saying'">Say what you noticed</button>
-          <button v-if="begun" type="button" class="leave" @click="doing = 'proposing'">Offer a sentence</button>
+          <button v-if="now.begun" type="button" class="leave" @click="doing = 'proposing'">Offer a sentence</button>
         </template>
         <button type="button" class="leave" @click="station.leave">Leave this station</button>
       </footer>

@@ -13,11 +13,11 @@ const report = computed(() => lessons.value && termOverview(lessons.value, wante
 watch(wanted, load, { deep: true })
 onMounted(load)
 async function load(): Promise<void> {
-  const asked = new URLSearchParams({ ...wanted.value }).toString()
+  const query = { ...wanted.value }
   try {
-    const answer = await callServer<{ lessons: TermLesson[]; classes: string[] }>(`/api/term?${asked}`)
+    const answer = await callServer('GET /api/term', { query })
     // A slow answer to what is not asked any more comes too late.
-    if (asked !== new URLSearchParams({ ...wanted.value }).toString()) return
+    if (JSON.stringify(query) !== JSON.stringify(wanted.value)) return
     lessons.value = answer.lessons
     classes.value = answer.classes
   } catch (error) {

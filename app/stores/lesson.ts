@@ -1,34 +1,16 @@
 import { defineStore } from 'pinia'
 import type { NextTest } from '~~/core/agree'
 import { NO_SCHOOL, type School } from '~~/core/kit'
-import {
-  EMPTY_RECORD,
-  mergePlans,
-  USUAL_BOARD,
-  type BoardState,
-  type LessonEvent,
-  type LessonRecord,
-  type Merged,
-  type Plan,
-} from '~~/core/lesson'
+import { EMPTY_RECORD, USUAL_BOARD, type BoardState, type LessonEvent, type LessonRecord, type Plan } from '~~/core/lesson'
 import { withEvents } from '~~/core/record'
-import { isPlanFix, mend, readinessOf, type Fix } from '~~/core/secondLook'
+import { readinessOf, type Fix } from '~~/core/secondLook'
 import { withSaid } from '~~/core/wonder'
-import { writeReading } from '~~/core/wording'
+import type { WholeLesson } from '~~/schemas/contract'
+import { commandFor } from '~/following/commands'
+import { afterChange, noHistory, stepBack, stepForward } from '~/following/history'
+import { saving, type Asked, type SaveState } from '~/following/saving'
 
-interface Whole {
-  lesson: { id: string; plan: Plan; revision: number; code: string; board: BoardState; archived: boolean }
-  record: LessonRecord
-  event: number
-}
-
-export type SaveState = 'saved' | 'waiting' | 'saving' | 'away' | 'refused'
-
-const SAVE_AFTER = 400
 const DESK_GATHERS_FOR = 200
-const TRY_AGAIN_AFTER = 3000
-const MOST_UNDO = 200
-const SAME_TYPING_WITHIN = 1200
 
 /** The lesson on the desk: its plan with undo, its record as it comes in, and what the computation says of both. */
 export const useLesson = defineStore('lesson', () => {
@@ -46,79 +28,96 @@ export const useLesson = defineStore('lesson', () => {
   const lookFolded = ref(false)
   const saveState = ref<SaveState>('saved')
   const connected = ref(true)
-  const undoStack = shallowRef<Plan[]>([])
-  const redoStack = shallowRef<Plan[]>([])
+  const history = shallowRef(noHistory<Plan>())
   /** What a button of the Second look leads to, until the page has put the focus there. */
   const target = ref<string>()
-  let revision = 0
-  /** The plan as the server had it when this desk last agreed with it. */
-  let agreed: Plan | undefined
-  /** Two desks changed the same places differently: somebody has to choose. */
-  const merging = shallowRef<Merged & { revision: number; theirs: Plan }>()
-  let lastTyping = { key: '', at: 0 }
-  let timer: ReturnType<typeof setTimeout> | undefined
-  let stopWatching = () => {}
+  const merging = shallowRef<Asked>()
+  let saver: ReturnType<typeof saving> | undefined
+  let endFollowing = () => {}
 
   /** The plan with what stations said in its lists. */
   const heard = computed(() => plan.value && withSaid(plan.value, record.value.remarks))
   const findings = useFindings(plan, record, school)
   const readiness = computed(() => (plan.value ? readinessOf(plan.value, record.value, findings.value) : undefined))
+  const path = () => ({ lesson: id.value })
 
+  /** Opens a lesson and follows it; throws where there is none. */
   async function open(lesson: string): Promise<void> {
     close()
-    const [whole, around] = await Promise.all([
-      callServer<Whole>(`/api/lessons/${lesson}`),
-      callServer<{ school: School }>(`/api/lessons/${lesson}/school`),
-    ])
-    school.value = around.school
-    take(whole)
-    record.value = whole.record
-    stopWatching = watchEvents(
-      `/api/lessons/${lesson}/events`,
-      whole.event,
-      gather,
-      (state) => (connected.value = state),
-      () => (stationsChanged.value += 1),
-    )
+    const path = { lesson }
+    const around = await callServer('GET /api/lessons/[lesson]/school', { path })
+    await new Promise<void>((resolve, reject) => {
+      endFollowing = follow({
+        load: () => callServer('GET /api/lessons/[lesson]', { path }),
+        events: (since) => addressOf('GET /api/lessons/[lesson]/events', { path, query: { since } }),
+        opened: (whole) => {
+          school.value = around.school
+          record.value = whole.record
+          take(whole)
+          resolve()
+        },
+        take: takeEvents,
+        state: (stands) => (connected.value = stands),
+        presence: () => (stationsChanged.value += 1),
+        failed: (error) => {
+          reject(error as Error)
+          return false
+        },
+        gatherFor: DESK_GATHERS_FOR,
+      })
+    })
   }
 
-  function take({ lesson }: Whole): void {
+  function take({ lesson }: WholeLesson): void {
+    saver?.end()
     id.value = lesson.id
     code.value = lesson.code
     board.value = lesson.board
     plan.value = lesson.plan
-    agreed = lesson.plan
+    history.value = noHistory()
     merging.value = undefined
-    revision = lesson.revision
-    undoStack.value = []
-    redoStack.value = []
     saveState.value = 'saved'
+    saver = saverOf(lesson.id, lesson)
+  }
+
+  function saverOf(lesson: string, stored: WholeLesson['lesson']) {
+    const path = { lesson }
+    return saving(stored, {
+      current: () => plan.value,
+      put: async (plan, revision, leaving) =>
+        (await callServer('PUT /api/lessons/[lesson]/plan', { path, body: { plan, revision }, leaving })).revision,
+      load: async () => (await callServer('GET /api/lessons/[lesson]', { path })).lesson,
+      state: (state) => (saveState.value = state),
+      merged: (settled, theirs, silently) => {
+        merging.value = undefined
+        history.value = noHistory([theirs])
+        plan.value = settled
+        if (!silently)
+          notices.done('Another desk changed this plan at the same time. Both changes are in it; Undo takes yours back.')
+      },
+      ask: (asked) => (merging.value = asked),
+      trouble: (error) => notices.trouble(messageOf(error)),
+    })
   }
 
   function close(): void {
-    void flush()
-    stopWatching()
-    stopWatching = () => {}
+    void saver?.flush()
+    saver?.end()
+    saver = undefined
+    endFollowing()
     plan.value = undefined
-    undoStack.value = []
-    redoStack.value = []
+    history.value = noHistory()
   }
-
-  const gather = useEventBatches(takeEvents, DESK_GATHERS_FOR)
 
   function takeEvents(events: LessonEvent[]): void {
     record.value = withEvents(record.value, events)
     for (const event of events) {
       if (event.kind === 'board') board.value = event.board
       if (event.kind === 'station') stationsChanged.value += 1
-      if (event.kind === 'plan' && event.revision > revision && saveState.value === 'saved') void reload()
+      if (event.kind === 'plan' && saver?.shouldTake(event.revision)) void reload()
     }
   }
-  const { addReadings, supersede, addPrediction, addConclusion, addObservation, addPicture } = useRecordWriting(
-    id,
-    (...events) => takeEvents(events),
-    attempt,
-  )
+  const writing = useRecordWriting(id, takeEvents, attempt)
 
   async function attempt(work: () => Promise<void>): Promise<boolean> {
     try {
@@ -131,171 +130,73 @@ export const useLesson = defineStore('lesson', () => {
   }
 
   async function reload(): Promise<void> {
-    const whole = await callServer<Whole>(`/api/lessons/${id.value}`).catch(() => undefined)
-    if (whole && (saveState.value === 'saved' || saveState.value === 'refused')) take(whole)
+    const whole = await callServer('GET /api/lessons/[lesson]', { path: path() }).catch(() => undefined)
+    if (whole && whole.lesson.id === id.value && saver?.mayTake()) take(whole)
   }
 
-  /**
-   * Changes the plan on a copy, with undo. Quick changes with the same key (typing in one field) are undone together.
-   */
+  /** Changes the plan on a copy, with undo. Quick changes with the same key (typing in one field) are undone together. */
   function edit(change: (draft: Plan) => void, typing = ''): void {
-    if (!plan.value) return
-    const draft = structuredClone(plan.value)
-    change(draft)
-    replace(draft, typing)
+    if (plan.value) editFrom(plan.value, change, typing)
   }
 
   /** Changes the three lists: what stations said is taken up into the plan with it. */
   function editHeard(change: (draft: Plan) => void, typing = ''): void {
-    if (!heard.value) return
-    const draft = structuredClone(heard.value)
+    if (heard.value) editFrom(heard.value, change, typing)
+  }
+
+  function editFrom(from: Plan, change: (draft: Plan) => void, typing: string): void {
+    const draft = structuredClone(from)
     change(draft)
     replace(draft, typing)
   }
 
   function replace(next: Plan, typing = ''): void {
     if (!plan.value) return
-    const now = Date.now()
-    const goesOn = typing !== '' && typing === lastTyping.key && now - lastTyping.at < SAME_TYPING_WITHIN
-    if (!goesOn) undoStack.value = [...undoStack.value.slice(-MOST_UNDO), plan.value]
-    lastTyping = { key: typing, at: now }
-    redoStack.value = []
+    history.value = afterChange(history.value, plan.value, typing, Date.now())
     plan.value = next
-    saveSoon()
+    saver?.soon()
   }
 
-  function undo(): void {
-    step(undoStack, redoStack)
-  }
-  function redo(): void {
-    step(redoStack, undoStack)
-  }
-  function step(from: typeof undoStack, to: typeof undoStack): void {
-    const next = from.value.at(-1)
-    if (!next || !plan.value) return
-    from.value = from.value.slice(0, -1)
-    to.value = [...to.value, plan.value]
-    lastTyping = { key: '', at: 0 }
-    plan.value = next
-    saveSoon()
-  }
-
-  function saveSoon(after = SAVE_AFTER): void {
-    if (saveState.value !== 'saving') saveState.value = 'waiting'
-    clearTimeout(timer)
-    timer = setTimeout(() => void save(), after)
-  }
-
-  async function save(leaving = false): Promise<void> {
-    clearTimeout(timer)
-    const [lesson, saved] = [id.value, plan.value]
-    if (!saved || saveState.value === 'saving') return
-    saveState.value = 'saving'
-    try {
-      const answer = await callServer<{ revision: number }>(`/api/lessons/${lesson}/plan`, {
-        method: 'PUT',
-        body: { plan: saved, revision },
-        leaving,
-      })
-      // Another lesson may have been opened meanwhile: its state is its own.
-      if (id.value !== lesson || !plan.value) return
-      revision = answer.revision
-      agreed = saved
-      saveState.value = 'saved'
-      if (plan.value !== saved) saveSoon()
-    } catch (error) {
-      if (id.value !== lesson || !plan.value) return notices.trouble(messageOf(error))
-      if (error instanceof ServerRefusal && error.away) {
-        saveState.value = 'away'
-        timer = setTimeout(() => void save(), TRY_AGAIN_AFTER)
-      } else {
-        saveState.value = 'refused'
-        if (error instanceof ServerRefusal && error.code === 'stale') await mergeWithTheirs()
-        else notices.trouble(messageOf(error))
-      }
-    }
-  }
-
-  /** Another desk was faster: both changes go into one plan, and what clashes is asked. */
-  async function mergeWithTheirs(): Promise<void> {
-    const whole = await callServer<Whole>(`/api/lessons/${id.value}`).catch(() => undefined)
-    if (!whole || !plan.value || !agreed || whole.lesson.id !== id.value) return
-    const theirs = whole.lesson.plan
-    const merged = { ...mergePlans(agreed, plan.value, theirs), revision: whole.lesson.revision, theirs }
-    if (merged.clashes.length > 0) merging.value = merged
-    else {
-      settleMerge(merged, merged.plan)
-      notices.done('Another desk changed this plan at the same time. Both changes are in it; Undo takes yours back.')
-    }
-  }
-
-  /** Goes on with a plan in which both desks' changes are. */
-  function settleMerge(merged: { revision: number; theirs: Plan }, settled: Plan): void {
-    merging.value = undefined
-    undoStack.value = [merged.theirs]
-    redoStack.value = []
-    revision = merged.revision
-    agreed = merged.theirs
-    plan.value = settled
-    saveState.value = 'waiting'
-    saveSoon(0)
+  function step(to: typeof stepBack<Plan>): void {
+    const stepped = plan.value && to(history.value, plan.value)
+    if (!stepped) return
+    history.value = stepped.history
+    plan.value = stepped.now
+    saver?.soon()
   }
 
   /** Changes what the board shows, here at once. */
   async function show(change: Partial<BoardState>): Promise<void> {
     board.value = { ...board.value, ...change }
-    await attempt(async () => void (await callServer(`/api/lessons/${id.value}/board`, { method: 'PUT', body: change })))
-  }
-
-  /** Sends what is not saved yet, when the page goes away. */
-  function flush(): Promise<void> {
-    return saveState.value === 'waiting' || saveState.value === 'away' ? save(true) : Promise.resolve()
+    await attempt(async () => void (await callServer('PUT /api/lessons/[lesson]/board', { path: path(), body: change })))
   }
 
   /** Looks again at the cupboard and the calendar, which other lessons and pages change. */
   async function lookAround(): Promise<void> {
     const lesson = id.value
-    const around = await callServer<{ school: School }>(`/api/lessons/${lesson}/school`).catch(() => undefined)
+    const around = await callServer('GET /api/lessons/[lesson]/school', { path: { lesson } }).catch(() => undefined)
     if (around && id.value === lesson) school.value = around.school
   }
 
-  /** A lesson of its own for one group's question; what is typed but not saved yet is saved first. */
-  async function ownLesson(group: string): Promise<string | undefined> {
-    let own: string | undefined
-    await flush()
-    await attempt(async () => {
-      own = (await callServer<{ id: string }>(`/api/lessons/${id.value}/own-question`, { method: 'POST', body: { group } })).id
-    })
-    return own
-  }
-
-  /** Begins the next lesson from a card that is left over. */
-  async function nextLesson({ from, id: card }: NextTest): Promise<string | undefined> {
+  /** Begins another lesson from this one; what is typed but not saved yet is saved first. */
+  async function begin(call: () => Promise<{ id: string }>): Promise<string | undefined> {
     let begun: string | undefined
-    await flush()
+    await saver?.flush()
     await attempt(async () => {
-      begun = (await callServer<{ id: string }>(`/api/lessons/${id.value}/next`, { method: 'POST', body: { from, id: card } })).id
+      begun = (await call()).id
     })
     return begun
   }
 
   /** Carries out a button of the Second look. */
   async function apply(fix: Fix): Promise<void> {
-    if (!plan.value) return
-    if (isPlanFix(fix)) return replace(mend(heard.value!, fix, newId))
-    if (fix.code === 'go') {
-      await navigateTo(`/lesson/${id.value}/${fix.stop}`)
-      target.value = fix.target
-      return
-    }
-    const reading = record.value.readings.find((one) => one.id === fix.reading)
-    if (!reading) return
-    if (fix.code === 'keep-reading') await supersede(reading, { confirmed: true })
-    else {
-      const { value, unit } = fix
-      const reason = `was written as ${reading.entered}`
-      await supersede(reading, { value, unit, entered: writeReading(plan.value, value, unit), reason, confirmed: true })
-    }
+    if (!heard.value) return
+    const command = commandFor(heard.value, record.value, fix, newId)
+    if (command.do === 'replace') replace(command.plan)
+    if (command.do === 'write') await writing.addReadings([command.reading])
+    if (command.do !== 'go') return
+    await navigateTo(`/lesson/${id.value}/${command.stop}`)
+    target.value = command.target
   }
 
   return {
@@ -314,26 +215,25 @@ export const useLesson = defineStore('lesson', () => {
     target,
     findings,
     readiness,
-    canUndo: computed(() => undoStack.value.length > 0),
-    canRedo: computed(() => redoStack.value.length > 0),
+    canUndo: computed(() => history.value.past.length > 0),
+    canRedo: computed(() => history.value.future.length > 0),
     open,
     close,
     edit,
     editHeard,
     replace,
-    undo,
-    redo,
-    flush,
+    undo: () => step(stepBack),
+    redo: () => step(stepForward),
+    flush: () => saver?.flush() ?? Promise.resolve(),
     lookAround,
-    addReadings,
-    supersede,
-    addPrediction,
-    addConclusion,
-    addObservation,
-    addPicture,
-    ownLesson,
-    nextLesson,
-    settleMerge,
+    ...writing,
+    /** A lesson of its own for one group's question. */
+    ownLesson: (group: string) =>
+      begin(() => callServer('POST /api/lessons/[lesson]/own-question', { path: path(), body: { group } })),
+    /** The next lesson, from a card that is left over. */
+    nextLesson: ({ from, id: card }: NextTest) =>
+      begin(() => callServer('POST /api/lessons/[lesson]/next', { path: path(), body: { from, id: card } })),
+    settleMerge: (asked: Asked, settled: Plan) => saver?.settle(asked, settled),
     show,
     apply,
   }

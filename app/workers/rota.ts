@@ -1,4 +1,4 @@
-import { bestDraw, type StationTime } from '~~/core/clock'
+import { bestDraw, type StationTime } from '~~/core/arrangement'
 
 export interface RotaQuestion {
   groups: number

@@ -1,4 +1,4 @@
-import { drawNormal, type Random } from './random'
+import { drawNormal, type Random } from '../chance'
 
 export interface BounceBench {
   /** Height of the bounce as a share of the drop, such as 0.55 for a tennis ball. */

@@ -1,5 +1,5 @@
+import { drawNormal, type Random } from '../chance'
 import { roundToMark } from '../quantity'
-import { drawNormal, type Random } from './random'
 
 /** A device that sends a number every so often, as one that is plugged in would. */
 export interface StreamingDevice {

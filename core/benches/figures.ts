@@ -1,8 +1,8 @@
+import { seededRandom, type Random } from '../chance'
 import { mean, sampleStandardDeviation } from 'simple-statistics'
 import { activeConditions, conditionValue, measuredCard, type Condition, type Plan } from '../lesson'
 import { convert } from '../quantity'
 import { simulateBounce, type BounceBench } from './bounce'
-import { seededRandom, type Random } from './random'
 import { drawDish, simulateSprout, type SproutBench } from './sprout'
 import { drawGroupHabit, simulateSoakUp, SOAK_UP_RATES, type SoakUpBench } from './soakUp'
 

@@ -1,6 +1,7 @@
+import { drawNormal, seededRandom } from '../chance'
 import { mean } from 'simple-statistics'
 import { expect, it } from 'vitest'
-import { drawGroupHabit, drawNormal, seededRandom, simulateSoakUp, soakHeight, SOAK_UP_RATES, type SoakUpBench } from '.'
+import { drawGroupHabit, simulateSoakUp, soakHeight, SOAK_UP_RATES, type SoakUpBench } from '.'
 
 const bench: SoakUpBench = { rates: SOAK_UP_RATES, seconds: 60, stripWobble: 0.07, readingWobble: 1, groupWobble: 0.06 }
 

@@ -1,5 +1,5 @@
+import { drawNormal, type Random } from '../chance'
 import { roundToMark } from '../quantity'
-import { drawNormal, type Random } from './random'
 
 export interface SoakUpBench {
   /** Millimetres per square root of a second, by condition: how thirsty the paper is. */

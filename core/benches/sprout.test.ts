@@ -1,5 +1,6 @@
+import { seededRandom } from '../chance'
 import { expect, it } from 'vitest'
-import { bounceHeight, BOUNCE_BENCH, drawDish, secondTouch, seededRandom, simulateSprout, sproutHeight, SPROUT_BENCH } from '.'
+import { bounceHeight, BOUNCE_BENCH, drawDish, secondTouch, simulateSprout, sproutHeight, SPROUT_BENCH } from '.'
 
 it('cress shows nothing at first, shoots up and levels off; the dark makes it longest, the cold slows it down', () => {
   expect(sproutHeight(60, 5, 5)).toBeCloseTo(60 * (1 - Math.exp(-1)), 9)

@@ -1,5 +1,5 @@
+import { drawNormal, type Random } from '../chance'
 import { roundToMark } from '../quantity'
-import { drawNormal, type Random } from './random'
 
 export interface SproutBench {
   /** Height in millimetres that cress reaches in a place in the end, by condition id. */

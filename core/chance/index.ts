@@ -1,3 +1,6 @@
 export { fAbove, fLeaving, incompleteBeta, noncentralFAbove, tLeaving, tTwoSided } from './distributions'
 export { normalBelow, normalDensity } from './normal'
+export { drawNormal, seededRandom } from './random'
+export type { Random } from './random'
 export { rangeByLuck } from './range'
+export { oncePer, oncePerPair, remembered } from './remember'

@@ -1,3 +1,5 @@
+import { dayAfter, weekdayOf } from './days'
+
 /** A stretch of days, both ends included. */
 export interface Days {
   name: string
@@ -17,16 +19,6 @@ export const USUAL_CALENDAR: Calendar = { terms: [], holidays: [], weekdays: [tr
 
 export type DayOff = 'weekend' | 'holiday' | 'out-of-term' | undefined
 
-/** Monday 0 to Sunday 6. `weekdayOf('2026-03-12') // 3` */
-export function weekdayOf(day: string): number {
-  return (new Date(`${day}T12:00:00Z`).getUTCDay() + 6) % 7
-}
-
-/** `dayAfter('2026-02-27', 2) // '2026-03-01'` */
-export function dayAfter(day: string, days: number): string {
-  return new Date(Date.parse(`${day}T12:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10)
-}
-
 /** Why there is no school on a day; undefined where there is. */
 export function dayOff(calendar: Calendar, day: string): { why: DayOff; name: string } {
   const within = (days: Days[]) => days.find(({ from, to }) => from <= day && day <= to)
@@ -34,6 +26,17 @@ export function dayOff(calendar: Calendar, day: string): { why: DayOff; name: st
   if (holiday) return { why: 'holiday', name: holiday.name }
   if (calendar.terms.length > 0 && !within(calendar.terms)) return { why: 'out-of-term', name: '' }
   return { why: calendar.weekdays[weekdayOf(day)] ? undefined : 'weekend', name: '' }
+}
+
+const LONGEST_HOLIDAY = 60
+
+/**
+ * The first day after this one on which there is school; the day itself where there is none for two months.
+ * @example nextSchoolDay(USUAL_CALENDAR, '2026-03-13') // => '2026-03-16'
+ */
+export function nextSchoolDay(calendar: Calendar, day: string): string {
+  const later = Array.from({ length: LONGEST_HOLIDAY }, (_, place) => dayAfter(day, place + 1))
+  return later.find((one) => dayOff(calendar, one).why === undefined) ?? day
 }
 
 export interface ReadingDay {

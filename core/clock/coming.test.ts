@@ -1,8 +1,9 @@
+import { nextTurn } from '../arrangement'
 import { describe, expect, it } from 'vitest'
 import { soakUpPlan } from '../../test/soakUp'
 import { withKind, type Plan } from '../lesson'
 import { comingWords, soonWords } from '../wording'
-import { comingUp, concerns, nextTurn, timetableOf } from '.'
+import { comingUp, concerns, timetableOf } from '.'
 
 describe('what comes up while the class tests', () => {
   const jars: Plan = {

@@ -1,7 +1,6 @@
+import { arrangementOf, circuitOf } from '../arrangement'
 import { withoutNoise } from '../quantity'
 import type { Plan } from '../lesson'
-import { arrangementOf } from './arrangement'
-import { circuitOf } from './circuitOf'
 import { jarsOf, timetableOf, type Jar } from './fit'
 
 /** What is to be done soon while the class tests; `seconds` from now, below zero when it has just come due. */

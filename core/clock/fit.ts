@@ -1,10 +1,16 @@
+import {
+  arrangementOf,
+  conditionsByGroup,
+  conditionsEach,
+  circuitOf,
+  secondsGoingRound,
+  secondsOfBatch,
+  secondsOfTrial,
+  secondsOfTrials,
+} from '../arrangement'
 import { activeConditions, measuredCard, PHASES, type Phase, type Plan } from '../lesson'
 import { withoutNoise } from '../quantity'
-import { arrangementOf, conditionsByGroup, conditionsEach } from './arrangement'
-import { circuitOf } from './circuitOf'
-import { secondsGoingRound } from './goingRound'
 import { readingTimetable, type Timetable } from './readingTimetable'
-import { secondsOfBatch, secondsOfTrial, secondsOfTrials } from './trials'
 
 export interface PhaseTime {
   phase: Phase

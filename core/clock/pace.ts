@@ -1,7 +1,6 @@
+import { arrangementOf, conditionsEach, startOfTrial } from '../arrangement'
 import type { Plan } from '../lesson'
-import { arrangementOf, conditionsEach } from './arrangement'
 import { scarcest } from './fit'
-import { startOfTrial } from './trials'
 
 /**
  * When a group begins its first, second and further trial, in its own order and after its practice, if it keeps to the clock.

@@ -1,5 +1,5 @@
+import { remembered } from '../chance'
 import { withoutNoise } from '../quantity'
-import { remembered } from './remember'
 
 export interface TimetableAsk {
   jars: number

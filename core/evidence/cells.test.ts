@@ -1,7 +1,7 @@
+import { drawNormal, seededRandom } from '../chance'
 import { describe, expect, it } from 'vitest'
 import golden from '../../test/golden/cells.json'
 import { expectClose } from '../../test/close'
-import { drawNormal, seededRandom } from '../benches'
 import { cellsOf, fitCells, weighEvidence, weighOrder, type Observation } from '.'
 import { changesFromNothing } from './fromNothing'
 import { signTest } from './neighbours'

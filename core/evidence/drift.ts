@@ -1,6 +1,7 @@
-import { orderKindOf, trialOrderOf } from '../clock'
+import { oncePerPair } from '../chance'
+import { orderKindOf, trialOrderOf } from '../arrangement'
 import { measuredCard, type LessonRecord, type Plan, type Reading } from '../lesson'
-import { historyOf, oncePerPair, trialResults, type TrialResult } from '../record'
+import { historyOf, trialResults, type TrialResult } from '../record'
 import { evidenceOf } from './ofLesson'
 import { fitLevels, type Observation } from './model'
 

@@ -1,8 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import golden from '../../test/golden/evidence.json'
-import { drawNormal, seededRandom } from '../benches'
 import { fitGroupsAndConditions, summarise, weighEvidence, type Observation } from '.'
-import { fAbove, incompleteBeta, rangeByLuck, tLeaving } from '../chance'
+import { fAbove, incompleteBeta, rangeByLuck, tLeaving, drawNormal, seededRandom } from '../chance'
 import { expectClose } from '../../test/close'
 import { holm } from './model'
 

@@ -1,4 +1,4 @@
-import { seededRandom } from '../benches'
+import { seededRandom } from '../chance'
 import type { Observation } from './model'
 
 export interface Friedman {

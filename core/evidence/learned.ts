@@ -1,6 +1,7 @@
+import { oncePerPair } from '../chance'
 import { measuredCard, type Plan, type Reading } from '../lesson'
 import type { LearnedWobble } from '../measuring'
-import { doubtfulReadings, oncePerPair, trialResults } from '../record'
+import { doubtfulReadings, trialResults } from '../record'
 import { fitCells } from './cells'
 
 /** Fewer readings beyond the first of each cell say too little. */

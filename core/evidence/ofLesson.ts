@@ -1,4 +1,5 @@
-import { arrangementOf } from '../clock'
+import { oncePerPair } from '../chance'
+import { arrangementOf } from '../arrangement'
 import {
   activeConditions,
   comesAgain,
@@ -10,7 +11,7 @@ import {
   type Plan,
 } from '../lesson'
 import { methodTotalSd } from '../measuring'
-import { countedReadings, hasEmptyPlaces, oncePerPair, trialResults, wholeTrials, type TrialResult } from '../record'
+import { countedReadings, hasEmptyPlaces, trialResults, wholeTrials, type TrialResult } from '../record'
 import { unfairAmong } from './fairly'
 import { changesFromNothing } from './fromNothing'
 import { capped, noSurerThan, NOTHING_WEIGHED, weighEvidence, type Evidence, type EvidenceOptions, type Grade } from './grade'

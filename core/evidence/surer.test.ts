@@ -1,6 +1,6 @@
+import { secondsOfTrial } from '../arrangement'
 import { describe, expect, it } from 'vitest'
 import { conclusion, emptyRecord, recordOf, soakUpPlan } from '../../test/soakUp'
-import { secondsOfTrial } from '../clock'
 import { compareTests, evidenceOf, poolClasses, surerBy } from '.'
 
 const plan = soakUpPlan()

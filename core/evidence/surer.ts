@@ -1,5 +1,5 @@
+import { secondsOfTrial } from '../arrangement'
 import { fAbove, fLeaving, noncentralFAbove } from '../chance'
-import { secondsOfTrial } from '../clock'
 import { activeConditions, measuredCard, MOST_GROUPS, MOST_TRIALS, type Plan } from '../lesson'
 import { methodMeasuringSd } from '../measuring'
 import type { Evidence } from './grade'

@@ -1,6 +1,6 @@
-import { fAbove } from '../chance'
+import { fAbove, oncePerPair } from '../chance'
 import { activeConditions, conditionValue, measuredCard, type LessonRecord, type Plan } from '../lesson'
-import { oncePerPair, trialResults } from '../record'
+import { trialResults } from '../record'
 import { fitCells, type CellFit } from './cells'
 import type { Grade } from './grade'
 import { fitLevel, type LevelFit, type LevelPoint } from './levelFit'

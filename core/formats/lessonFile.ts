@@ -1,13 +1,16 @@
 import {
+  conditionsOf,
+  EVERY_KIND,
   PLAN_VERSION,
+  recordOf,
+  rowsOf,
+  supersededBy,
   WHOLE_CLASS,
-  type Conclusion,
+  withIds,
+  type AnyKind,
+  type AnyRow,
   type LessonRecord,
-  type Observation,
   type Plan,
-  type Prediction,
-  type Reading,
-  type SaidRemark,
 } from '../lesson'
 import { migratePlan, migrateRows } from './migrate'
 
@@ -19,11 +22,6 @@ export interface LessonFile extends LessonRecord {
   schemaVersion: number
   savedAt: string
   plan: Plan
-  readings: Reading[]
-  predictions: Prediction[]
-  conclusions: Conclusion[]
-  remarks: SaidRemark[]
-  observations: Observation[]
   pictures: FilePicture[]
 }
 
@@ -43,9 +41,8 @@ export type OpenedFile = { ok: true; content: unknown } | ({ ok: false } & FileP
 
 /** A lesson as one document. */
 export function writeLessonFile(plan: Plan, record: LessonRecord, pictures: FilePicture[], savedAt: string): LessonFile {
-  const { readings, predictions, conclusions, remarks, observations } = record
-  const rows = { readings, predictions, conclusions, remarks, observations, pictures }
-  return { format: LESSON_FILE_FORMAT, schemaVersion: PLAN_VERSION, savedAt, plan, ...rows }
+  const rows = recordOf((kind) => rowsOf(record, kind))
+  return { format: LESSON_FILE_FORMAT, schemaVersion: PLAN_VERSION, savedAt, plan, ...rows, pictures }
 }
 
 /**
@@ -74,52 +71,39 @@ export function openLessonFile(text: string): OpenedFile {
 export function strayReference(file: LessonFile): FileProblem | undefined {
   const groups = new Set(file.plan.groups.map((group) => group.id))
   const conditions = new Set(file.plan.conditions.map((condition) => condition.id))
-  const earlier = new Set<string>()
-  for (const [place, reading] of file.readings.entries()) {
-    const at = `readings[${place}]`
-    if (earlier.has(reading.id)) return { code: 'broken', place: `${at}.id` }
-    if (!groups.has(reading.group)) return { code: 'broken', place: `${at}.group` }
-    if (!conditions.has(reading.condition)) return { code: 'broken', place: `${at}.condition` }
-    if (reading.supersedes !== null && !earlier.has(reading.supersedes)) return { code: 'broken', place: `${at}.supersedes` }
-    earlier.add(reading.id)
-  }
-  for (const [place, prediction] of file.predictions.entries()) {
-    const at = `predictions[${place}]`
-    if (!groups.has(prediction.group) && prediction.group !== WHOLE_CLASS) return { code: 'broken', place: `${at}.group` }
-    if (prediction.order.some((id) => !conditions.has(id))) return { code: 'broken', place: `${at}.order` }
-  }
-  for (const [place, { group }] of file.conclusions.entries()) {
-    if (group !== null && !groups.has(group)) return { code: 'broken', place: `conclusions[${place}].group` }
-  }
-  for (const [place, remark] of file.remarks.entries()) {
-    if (!groups.has(remark.group)) return { code: 'broken', place: `remarks[${place}].group` }
-  }
-  for (const [place, { group, condition }] of file.observations.entries()) {
-    if (!groups.has(group)) return { code: 'broken', place: `observations[${place}].group` }
-    if (condition !== null && !conditions.has(condition)) return { code: 'broken', place: `observations[${place}].condition` }
+  for (const kind of EVERY_KIND) {
+    const earlier = new Set<string>()
+    for (const [place, row] of rowsOf(file, kind).entries()) {
+      const column = strayColumn(kind, row, groups, conditions, earlier)
+      if (column !== undefined) return { code: 'broken', place: `${kind.list}[${place}].${column}` }
+      earlier.add(row.id)
+    }
   }
   return undefined
 }
 
+function strayColumn(
+  kind: AnyKind,
+  row: AnyRow,
+  groups: Set<string>,
+  conditions: Set<string>,
+  earlier: Set<string>,
+): string | undefined {
+  if (earlier.has(row.id)) return 'id'
+  const known = row.group === null || groups.has(row.group) || (row.group === WHOLE_CLASS && kind.ofWholeClass?.(row))
+  if (!known) return 'group'
+  if (conditionsOf(kind, row).some((id) => !conditions.has(id))) return kind.conditions
+  const before = supersededBy(kind, row)
+  return before !== null && !earlier.has(before) ? kind.supersedes : undefined
+}
+
 /** The same rows under new ids, so that a lesson can be opened beside itself. The plan's own ids stay. */
 export function withFreshIds(record: LessonRecord, newId: () => string): LessonRecord {
-  const fresh = new Map(record.readings.map((reading) => [reading.id, newId()]))
-  const freshSentences = new Map(record.conclusions.map((conclusion) => [conclusion.id, newId()]))
-  return {
-    readings: record.readings.map((reading) => ({
-      ...reading,
-      id: fresh.get(reading.id)!,
-      supersedes: reading.supersedes === null ? null : (fresh.get(reading.supersedes) ?? null),
-    })),
-    predictions: record.predictions.map((prediction) => ({ ...prediction, id: newId() })),
-    conclusions: record.conclusions.map((conclusion) => ({
-      ...conclusion,
-      id: freshSentences.get(conclusion.id)!,
-      from: freshSentences.get(conclusion.from ?? '') ?? null,
-    })),
-    remarks: record.remarks.map((remark) => ({ ...remark, id: newId() })),
-    observations: record.observations.map((observation) => ({ ...observation, id: newId() })),
-  }
+  return recordOf((kind) => {
+    const rows = rowsOf(record, kind)
+    const fresh = new Map(rows.map(({ id }) => [id, newId()]))
+    return rows.map((row) => withIds(kind, row, (id) => fresh.get(id)))
+  })
 }
 
 function placeOfSyntaxError(text: string, error: unknown): string {

@@ -1,19 +1,44 @@
-import type { Plan } from '../lesson'
-import { heldDays, inUnitOf, type Booking, type School } from './cupboard'
+import type { Material, Plan } from '../lesson'
+import type { UnitCode } from '../quantity'
+import { heldDays, inUnitOf, lastDayOf, type Booking, type School } from './cupboard'
 import { needsOf } from './needs'
 
-/** What a lesson takes out of the cupboard and when; nothing while it has no day. */
-export function bookingsOf(lesson: { id: string; plan: Plan }, things: School['things'], held: School['held']): Booking[] {
-  const { id, plan } = lesson
-  const days = heldDays(plan, held)
+/** What a lesson takes out of the cupboard, whatever stands in there: it follows from the plan alone. */
+export interface Takes {
+  /** Days after the lesson's own on which its things are still needed. */
+  lastDay: number
+  of: { thing: string; amount: number; unit: UnitCode; density: number | null; use: Material['use'] }[]
+}
+
+/** What the plan's materials that are things of the cupboard take. */
+export function takesOf(plan: Plan): Takes {
   const linked = plan.materials.filter((material) => material.thing !== null)
-  if (!days || linked.length === 0) return []
-  return needsOf({ ...plan, materials: linked }).flatMap((need, place): Booking[] => {
-    const material = linked[place]!
-    const thing = things.find((one) => one.id === material.thing)
-    const amount = thing && inUnitOf(thing, need.forClass, need.unit, material.density)
-    if (!thing || amount === undefined) return []
-    const { date, title } = plan
-    return [{ thing: thing.id, lesson: id, title, date, start: plan.clock.start, ...days, amount, use: material.use }]
+  const needs = linked.length === 0 ? [] : needsOf({ ...plan, materials: linked })
+  return {
+    lastDay: lastDayOf(plan),
+    of: needs.map(({ forClass, unit }, place) => {
+      const { thing, density, use } = linked[place]!
+      return { thing: thing!, amount: forClass, unit, density, use }
+    }),
+  }
+}
+
+/** A lesson with what it takes: nothing while it has no day. */
+export interface Taking {
+  id: string
+  title: string
+  date: string
+  start: string
+  takes: Takes
+}
+
+/** What a lesson takes out of the cupboard and when, in the units of the things. */
+export function bookingsOf({ id, title, date, start, takes }: Taking, things: School['things'], held: School['held']): Booking[] {
+  const days = heldDays({ date, lastDay: takes.lastDay }, held)
+  if (!days) return []
+  return takes.of.flatMap(({ thing: wanted, amount: value, unit, density, use }): Booking[] => {
+    const thing = things.find((one) => one.id === wanted)
+    const amount = thing && inUnitOf(thing, value, unit, density)
+    return thing && amount !== undefined ? [{ thing: thing.id, lesson: id, title, date, start, ...days, amount, use }] : []
   })
 }

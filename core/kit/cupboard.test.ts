@@ -1,3 +1,4 @@
+import { faceOf } from '../wording/reports'
 import { describe, expect, it } from 'vitest'
 import { soakUpPlan } from '../../test/soakUp'
 import { newMaterial, type Material, type Plan } from '../lesson'
@@ -33,7 +34,7 @@ describe('the cupboard', () => {
     ...NO_SCHOOL,
     things: [nine],
     lesson: asks,
-    bookings: others.flatMap((one) => bookingsOf(one, [nine], USUAL_HELD)),
+    bookings: others.flatMap((one) => bookingsOf({ id: one.id, ...faceOf(one.plan) }, [nine], USUAL_HELD)),
   })
 
   it('does not lend the same thermometers to two lessons of one week', () => {

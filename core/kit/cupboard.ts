@@ -71,12 +71,15 @@ export const NO_SCHOOL: School = { things: [], bookings: [], calendar: USUAL_CAL
 
 /** From when until when a lesson holds what it uses again; undefined while it has no day. */
 export function heldDays(
-  plan: Pick<Plan, 'date' | 'kind' | 'watch'>,
+  { date, lastDay }: { date: string; lastDay: number },
   held: School['held'],
 ): { from: string; until: string } | undefined {
-  if (plan.date === '') return undefined
-  const last = plan.kind === 'over-time' && plan.watch.unit === 'day' ? Math.max(0, ...plan.watch.times) : 0
-  return { from: dayAfter(plan.date, -held.before), until: dayAfter(plan.date, Math.ceil(last) + held.after) }
+  return date === '' ? undefined : { from: dayAfter(date, -held.before), until: dayAfter(date, Math.ceil(lastDay) + held.after) }
+}
+
+/** How many days after the first a plan still needs its things. */
+export function lastDayOf({ kind, watch }: Pick<Plan, 'kind' | 'watch'>): number {
+  return kind === 'over-time' && watch.unit === 'day' ? Math.max(0, ...watch.times) : 0
 }
 
 /**
@@ -84,7 +87,7 @@ export function heldDays(
  * of what is used again the earlier lessons that hold it in the same days.
  */
 export function takenBefore(thing: Thing, plan: Plan, school: School): Booking[] {
-  const own = heldDays(plan, school.held)
+  const own = heldDays({ date: plan.date, lastDay: lastDayOf(plan) }, school.held)
   if (!own) return []
   const order = `${plan.date} ${plan.clock.start} ${school.lesson}`
   return school.bookings

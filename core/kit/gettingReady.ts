@@ -1,4 +1,4 @@
-import { dayAfter, dayOff, timeAt } from '../clock'
+import { dayAfter, dayOff, daysBetween, timeAt } from '../clock'
 import type { Plan, PreparationKind } from '../lesson'
 import { withoutNoise } from '../quantity'
 import { NO_SCHOOL, type School } from './cupboard'
@@ -108,7 +108,7 @@ const FIRST_DAY = '2000-01-01'
 /** Minutes since the start of the year 2000; undefined while the lesson has no day or no start. */
 function lessonStart({ date, clock }: Plan): number | undefined {
   if (date === '' || clock.start === '') return undefined
-  const days = Math.round((Date.parse(`${date}T00:00Z`) - Date.parse(`${FIRST_DAY}T00:00Z`)) / 86_400_000)
+  const days = daysBetween(FIRST_DAY, date)
   const [hours, minutes] = clock.start.split(':').map(Number)
   return days * DAY + hours! * 60 + minutes!
 }

@@ -5,7 +5,6 @@ export type { Caution, CautionOfPlan, CautionSource, Doer } from './cautions'
 export {
   bookedOf,
   freeOf,
-  heldDays,
   likelyThing,
   NO_SCHOOL,
   runningLow,
@@ -18,7 +17,8 @@ export {
 export type { Booking, School, Thing, ThingField } from './cupboard'
 export { likelyBack, stockChanges } from './countBack'
 export type { CountedBack, StockChange } from './countBack'
-export { bookingsOf } from './bookings'
+export { bookingsOf, takesOf } from './bookings'
+export type { Taking, Takes } from './bookings'
 export { billOf, needsOf } from './needs'
 export type { Need } from './needs'
 export type { Supply, SupplyField, SupplyProblem } from './supply'

@@ -1,4 +1,4 @@
-import { arrangementOf, circuitStations, conditionsByGroup, practiceByGroup, secondsOfBatch, trialsByGroup } from '../clock'
+import { arrangementOf, circuitStations, conditionsByGroup, practiceByGroup, secondsOfBatch, trialsByGroup } from '../arrangement'
 import { activeConditions, comesAgain, type Group, type Material, type Plan } from '../lesson'
 import { withoutNoise, type UnitCode } from '../quantity'
 import { readAmount, type Amount } from './amount'

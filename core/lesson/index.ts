@@ -50,8 +50,30 @@ export { BOARD_VIEWS, USUAL_BOARD, withBoardChange } from './board'
 export type { BoardChange, BoardState, BoardViewName } from './board'
 export { caretAfter, mergeText } from './mergeText'
 export type { LessonEvent, StationEvent } from './event'
-export { EMPTY_RECORD, OBSERVATION_KINDS, WHOLE_CLASS } from './record'
-export type { Conclusion, LessonRecord, Observation, Prediction, Reading, SaidRemark, Source } from './record'
+export { EMPTY_RECORD, EVERY_KIND, recordOf, ROW_KINDS, rowsOf } from './rows'
+export type {
+  LessonRecord,
+  ListName,
+  ListOf,
+  NewConclusion,
+  NewObservation,
+  NewPrediction,
+  NewProposal,
+  NewReading,
+  NewRemark,
+  NewRow,
+  RowEvent,
+  RowKindName,
+  RowOf,
+  StationRow,
+} from './rows'
+export { conditionsOf, supersededBy, WHOLE_CLASS, withIds } from './rows/rowKind'
+export type { AnyKind, AnyRow, Column, Source } from './rows/rowKind'
+export type { Conclusion } from './rows/conclusion'
+export type { Observation } from './rows/observation'
+export type { Prediction } from './rows/prediction'
+export type { Reading } from './rows/reading'
+export type { SaidRemark } from './rows/remark'
 export {
   activeConditions,
   begunAnew,

@@ -1,5 +1,5 @@
 import type { Plan } from './plan'
-import type { Observation } from './record'
+import type { Observation } from './rows/observation'
 
 /** The pictures that a plan and what was seen in the lesson name, each once: of the hook, of words, of observations. */
 export function namedPictures(plan: Plan, observations: Pick<Observation, 'picture'>[] = []): string[] {

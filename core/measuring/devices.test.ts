@@ -1,6 +1,7 @@
+import { seededRandom } from '../chance'
 import { describe, expect, it } from 'vitest'
 import { soakUpPlan } from '../../test/soakUp'
-import { seededRandom, STREAMING, streamed } from '../benches'
+import { STREAMING, streamed } from '../benches'
 import { measuredCard, type Method } from '../lesson'
 import { UNIT_CODES, unitOf } from '../quantity'
 import { devicesFor, expectedResultOf, pictureScale, shareOfWord, stopwatchReading } from '.'

@@ -1,4 +1,4 @@
-import { arrangementOf, conditionsByGroup } from '../clock'
+import { arrangementOf, conditionsByGroup } from '../arrangement'
 import { activeConditions, comesAgain, measuredCard, type Method, type Plan } from '../lesson'
 import type { UnitCode } from '../quantity'
 import { chanceBestIsBest, chanceRightOrder } from './chances'

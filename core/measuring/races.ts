@@ -1,5 +1,4 @@
-import { drawNormal, seededRandom } from '../benches'
-import { fLeaving } from '../chance'
+import { fLeaving, drawNormal, seededRandom } from '../chance'
 
 export interface RaceChance {
   bestIsBest: number

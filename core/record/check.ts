@@ -1,7 +1,7 @@
+import { oncePerPair } from '../chance'
 import { activeConditions, measuredCard, momentOf, momentsOf, type Method, type Plan, type Reading } from '../lesson'
 import { resultMeasuringSd, totalSd, trialSdOf } from '../measuring'
 import { convert, onTheMark, readQuantity, unitOf, withoutNoise, type UnitCode } from '../quantity'
-import { oncePerPair } from './once'
 import { countedReadings } from './readings'
 
 const SLIP_SDS = 4

@@ -1,6 +1,7 @@
-import { practiceByGroup, runsOf, trialOrderOf, trialsByGroup, type OwnTrial } from '../clock'
+import { oncePerPair } from '../chance'
+import { practiceByGroup, runsOf, trialOrderOf, trialsByGroup, type OwnTrial } from '../arrangement'
+import { daysBetween } from '../clock'
 import { activeConditions, momentOf, momentsOf, mostRepeats, type Plan, type Reading } from '../lesson'
-import { oncePerPair } from './once'
 import { cellKey, currentReadings, hasPlace } from './readings'
 
 export interface Cell {
@@ -199,7 +200,7 @@ export function doneByAll(progress: Progress[]): { done: number; all: number } {
  */
 export function dayOfWatching({ date }: Pick<Plan, 'date'>, today: string): number | undefined {
   if (date === '') return undefined
-  return Math.round((Date.parse(`${today}T00:00Z`) - Date.parse(`${date}T00:00Z`)) / 86_400_000)
+  return daysBetween(date, today)
 }
 
 /** Is any place of the plan still empty, those of days to come among them. */

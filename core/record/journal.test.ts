@@ -1,6 +1,6 @@
+import { visitedConditions } from '../arrangement'
 import { describe, expect, it } from 'vitest'
 import { emptyRecord, reading, soakUpPlan } from '../../test/soakUp'
-import { visitedConditions } from '../clock'
 import { FIRST_WATCH, USUAL_BOARD, withKind, type LessonEvent, type LessonRecord, type Observation, type Plan } from '../lesson'
 import { journalGroup, journalWords } from '../wording'
 import { filteredJournal, journalOf, missedReadings, nextTrial, progressOf, readersAgree, readTogether } from '.'

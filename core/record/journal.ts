@@ -1,7 +1,7 @@
-import { USUAL_BOARD, type BoardState, type LessonEvent, type LessonRecord } from '../lesson'
+import { EVERY_KIND, rowsOf, USUAL_BOARD, type BoardState, type LessonEvent, type LessonRecord } from '../lesson'
 
-export const JOURNAL_KINDS = ['reading', 'observation', 'remark', 'prediction', 'conclusion', 'station', 'board', 'plan'] as const
-export type JournalKind = (typeof JOURNAL_KINDS)[number]
+export type JournalKind = LessonEvent['kind']
+export const JOURNAL_KINDS: readonly JournalKind[] = [...EVERY_KIND.map(({ kind }) => kind), 'station', 'board', 'plan']
 
 /** One thing that happened. */
 export interface JournalLine {
@@ -20,13 +20,11 @@ const ONE_SITTING = 5 * 60_000
  */
 export function journalOf(record: LessonRecord, others: { at: string; body: LessonEvent }[]): JournalLine[] {
   const lines = [
-    ...record.readings.map((reading) => lineOf({ kind: 'reading', reading }, reading)),
-    ...record.predictions.map((prediction) => lineOf({ kind: 'prediction', prediction }, prediction)),
-    ...record.conclusions.map((conclusion) =>
-      lineOf({ kind: 'conclusion', conclusion }, { at: conclusion.at, group: conclusion.group ?? undefined }),
+    ...EVERY_KIND.flatMap((kind) =>
+      rowsOf(record, kind).map((row) =>
+        lineOf({ kind: kind.kind, [kind.kind]: row } as unknown as LessonEvent, { at: row.at, group: row.group ?? undefined }),
+      ),
     ),
-    ...record.remarks.map((remark) => lineOf({ kind: 'remark', remark }, remark)),
-    ...record.observations.map((observation) => lineOf({ kind: 'observation', observation }, observation)),
     ...others.map(({ at, body }) => lineOf(body, { at, group: body.kind === 'station' ? body.group : undefined })),
   ]
   return gathered(lines.sort((a, b) => Date.parse(a.at) - Date.parse(b.at)))

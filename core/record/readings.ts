@@ -1,6 +1,17 @@
-import { activeConditions, measuredCard, momentsOf, WHOLE_CLASS, type LessonRecord, type Plan, type Reading } from '../lesson'
+import { oncePer, oncePerPair } from '../chance'
+import {
+  activeConditions,
+  conditionsOf,
+  EVERY_KIND,
+  measuredCard,
+  momentsOf,
+  rowsOf,
+  WHOLE_CLASS,
+  type LessonRecord,
+  type Plan,
+  type Reading,
+} from '../lesson'
 import { convert } from '../quantity'
-import { oncePer, oncePerPair } from './once'
 
 /** Rows that no other row supersedes, in the order they were written. */
 export const currentReadings = oncePer((readings: Reading[]): Reading[] => {
@@ -66,14 +77,7 @@ export function hasBegun(readings: Reading[], group?: string): boolean {
 
 /** Conditions and groups that somebody wrote something about: they stay in the plan, so that nothing loses its place. */
 export function usedIn(record: LessonRecord): { conditions: Set<string>; groups: Set<string> } {
-  const { readings, predictions, remarks, observations, conclusions } = record
-  const sentences = conclusions.flatMap(({ group }) => (group === null ? [] : [{ group }]))
-  return {
-    conditions: new Set([...readings.map((row) => row.condition), ...predictions.flatMap((row) => row.order)]),
-    groups: new Set(
-      [...readings, ...predictions, ...remarks, ...observations, ...sentences]
-        .map((row) => row.group)
-        .filter((group) => group !== WHOLE_CLASS),
-    ),
-  }
+  const rows = EVERY_KIND.flatMap((kind) => rowsOf(record, kind).map((row) => ({ row, conditions: conditionsOf(kind, row) })))
+  const groups = rows.flatMap(({ row: { group } }) => (group === null || group === WHOLE_CLASS ? [] : [group]))
+  return { conditions: new Set(rows.flatMap(({ conditions }) => conditions)), groups: new Set(groups) }
 }

@@ -1,7 +1,7 @@
+import { oncePerPair } from '../chance'
 import { mean } from 'simple-statistics'
 import { activeConditions, measuredCard, momentsOf, type Moment, type Plan, type Reading } from '../lesson'
 import { withoutNoise } from '../quantity'
-import { oncePerPair } from './once'
 import { countedReadings } from './readings'
 
 /** What one trial says about its condition, worked out where it is read more than once. */

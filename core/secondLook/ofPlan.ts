@@ -1,4 +1,4 @@
-import { arrangementOf, orderKindOf } from '../clock'
+import { arrangementOf, orderKindOf } from '../arrangement'
 import { checkPlan, FEWEST_LEVELS, GOOD_LEVELS, hiddenComparisons, levelsOf, type FairCheck } from '../fairness'
 import {
   activeConditions,

@@ -1,8 +1,8 @@
 import fc from 'fast-check'
+import { trialOrderOf } from '../arrangement'
 import { describe, expect, it } from 'vitest'
 import { conclusion, counter, emptyRecord, recordOf, reading, soakUpPlan } from '../../test/soakUp'
 import { demoLessons } from '../../library/demo'
-import { trialOrderOf } from '../clock'
 import {
   emptyPlan,
   FIRST_WATCH,

@@ -1,4 +1,5 @@
-import { arrangementsFor, conditionsEach, fewestShared, fitOf } from '../clock'
+import { arrangementsFor, conditionsEach, fewestShared } from '../arrangement'
+import { fitOf } from '../clock'
 import type { Plan } from '../lesson'
 import { outlookOf } from '../measuring'
 import { withoutNoise } from '../quantity'

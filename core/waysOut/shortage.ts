@@ -1,4 +1,5 @@
-import { conditionsEach, fewestGoingRound, fewestShared, fitOf, secondsOfTrial } from '../clock'
+import { conditionsEach, fewestGoingRound, fewestShared, secondsOfTrial } from '../arrangement'
+import { fitOf } from '../clock'
 import { needsOf, readAmount, type Need, type School } from '../kit'
 import { measuredCard, withGroups, withMethod, type Material, type Plan } from '../lesson'
 import { INSTRUMENTS, outlookOf, withInstrument } from '../measuring'

@@ -1,4 +1,5 @@
-import { timeAt, type Circuit, type Coming, type DayOff, type Fit, type Jar } from '../clock'
+import type { Circuit } from '../arrangement'
+import { timeAt, type Coming, type DayOff, type Fit, type Jar } from '../clock'
 import { letterOf, measuredCard, type ArrangementWay, type Clock, type Kind, type Plan } from '../lesson'
 import { writeShort } from '../quantity'
 import { conditionWithLetter, counted, nameOfGroup } from './names'

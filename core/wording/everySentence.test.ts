@@ -22,7 +22,7 @@ import { waysToSee } from '../measuring'
 import { comparedWith, journalOf, nextTrial, oddResults, progressOf, resultsTable, workedOutFor } from '../record'
 import { secondLook } from '../secondLook'
 import { mendsOf, scarceLimits, waysOut } from '../waysOut'
-import { classReport, groupReport, lessonsInTerm, teacherNotes, termOverview } from './reports'
+import { classReport, faceOf, groupReport, judgedOf, teacherNotes, termOverview } from './reports'
 import * as words from '.'
 
 /** Any lesson of the library, with any numbers of children in any state: gaps, slips, set aside, put right, late. */
@@ -153,7 +153,7 @@ function allThatIsSaid({ plan, record }: { plan: Plan; record: LessonRecord }): 
     nextTests(plan).map((next) => words.nextQuestion(next)),
     journalOf(record, EVENTS).map((line) => words.journalWords(plan, line)),
     [classReport(plan, record), groupReport(plan, record, 'g1'), teacherNotes(plan, record)],
-    termOverview(lessonsInTerm([{ lesson: { id: 'l', plan }, record }], TERM), TERM),
+    termOverview([{ id: 'l', ...faceOf(plan), ...judgedOf(plan, record, NO_SCHOOL) }], TERM),
   ]
 }
 

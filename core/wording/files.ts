@@ -17,7 +17,7 @@ export function fileProblemWords({ code, place }: FileProblem): string {
 }
 
 /** Why a table of readings was not taken in, with line and column. */
-export function csvProblemWords({ code, line, column, detail }: CsvProblem): string {
+function csvProblemWords({ code, line, column, detail }: CsvProblem): string {
   const at = `Line ${line}`
   switch (code) {
     case 'empty':
@@ -55,6 +55,20 @@ export function csvProblemWords({ code, line, column, detail }: CsvProblem): str
     case 'supersedes-unknown':
       return `${at}: it supersedes a reading that does not stand above it.`
   }
+}
+
+/** Why a table of readings changed nothing: its first problem, and how many more there are. */
+export function csvRefusal([first, ...rest]: [CsvProblem, ...CsvProblem[]]): string {
+  const more = rest.length > 0 ? ` There ${rest.length === 1 ? 'is' : 'are'} ${counted(rest.length, 'more problem')} like it.` : ''
+  return `${csvProblemWords(first)}${more} Nothing was taken in; correct the table and choose it again.`
+}
+
+const MOST_SAID = 5
+
+/** Why a table of the cupboard changed nothing: its first problems, and how many more there are. */
+export function cupboardRefusal(problems: CupboardProblem[]): string {
+  const more = problems.length - MOST_SAID
+  return `${problems.slice(0, MOST_SAID).map(cupboardProblemWords).join(' ')}${more > 0 ? ` And ${more} more.` : ''} Nothing was changed.`
 }
 
 /** Why a table of the cupboard was not taken in, with line and column. */

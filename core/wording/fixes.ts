@@ -1,7 +1,7 @@
 import { letterOf, type Plan } from '../lesson'
 import { unitOf, writeShort } from '../quantity'
 import type { Fix } from '../secondLook'
-import { dayWords } from './kit'
+import { dayWords } from './days'
 import { counted, list, STOP_NAMES, writeReading } from './names'
 import { wayWords } from './ways'
 import { mendWords, wayOutWords } from './waysOut'

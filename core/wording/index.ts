@@ -16,6 +16,7 @@ export {
   testSum,
   trialParts,
 } from './clock'
+export { dayWords, momentOfDayWords, timeWords } from './days'
 export { DEVICE_WORDS } from './devices'
 export { doubtWords, REASONS } from './doubts'
 export { readErrorWords } from './errors'
@@ -38,7 +39,9 @@ export { ORDER_WORDS, orderLine, trialNumbers } from './order'
 export { FIRST_WORDS_OF_SENTENCE, sentenceStarters } from './starters'
 export { fairWords } from './fairness'
 export type { FairWords } from './fairness'
-export { csvProblemWords, cupboardProblemWords, fileNameOf, fileProblemWords, restoredWords } from './files'
+export { csvRefusal, cupboardProblemWords, cupboardRefusal, fileNameOf, fileProblemWords, restoredWords } from './files'
+export { refusalWords } from './refusals'
+export type { RefusalCode, RefusalDetails } from './refusals'
 export { doubtLead, doubtWordsOfConclusion } from './conclusionDoubts'
 export { findingWords } from './findings'
 export type { FindingWords } from './findings'
@@ -46,7 +49,6 @@ export { fixWords } from './fixes'
 export {
   amountWords,
   civilWords,
-  dayWords,
   measuredWords,
   moneyWords,
   movedWords,

@@ -1,8 +1,9 @@
-import { arrangementOf, conditionsEach } from '../clock'
+import { arrangementOf, conditionsEach } from '../arrangement'
 import { sensible, type CivilMoment, type MovedBecause, type Need, type Step } from '../kit'
 import { activeConditions, type Material, type Plan, type PreparationKind } from '../lesson'
 import { unitOf, withUnit, writeNumber, writeShort, type UnitCode } from '../quantity'
 import { counted, list } from './names'
+import { dayWords } from './days'
 
 export const PER_WORDS: Record<Material['per'], string> = {
   class: 'for the class',
@@ -126,15 +127,6 @@ export function movedWords(moved: MovedBecause[]): string {
 /** `'Thu 12 Mar, 10:05'` */
 export function civilWords({ day, time }: CivilMoment): string {
   return `${dayWords(day)}, ${time}`
-}
-
-const WEEKDAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat']
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
-
-/** A day, short and with its weekday. `dayWords('2026-03-12') // 'Thu 12 Mar'` */
-export function dayWords(day: string): string {
-  const date = new Date(`${day}T12:00:00Z`)
-  return `${WEEKDAYS[date.getUTCDay()]} ${date.getUTCDate()} ${MONTHS[date.getUTCMonth()]}`
 }
 
 /** How long something stands, or takes. `spanWords(90) // '1 h 30 min'` */

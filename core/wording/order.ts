@@ -1,4 +1,4 @@
-import { arrangementOf, orderKindOf, trialOrderOf, turnsTogether } from '../clock'
+import { arrangementOf, orderKindOf, trialOrderOf, turnsTogether } from '../arrangement'
 import { letterOf, type Plan, type TrialOrder } from '../lesson'
 
 export const ORDER_WORDS: Record<TrialOrder, { name: string; what: string }> = {

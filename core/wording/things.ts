@@ -1,4 +1,4 @@
-import { arrangementOf } from '../clock'
+import { arrangementOf } from '../arrangement'
 import { comesAgain, measuredCard, type Plan, type Things } from '../lesson'
 import type { Outlook } from '../measuring'
 import { withUnit, writeShort, type UnitCode } from '../quantity'

@@ -1,5 +1,5 @@
-import { drawNormal, seededRandom, type Random } from '../../core/benches'
-import { orderOfRepeat, shareOut } from '../../core/clock'
+import { orderOfRepeat, shareOut } from '../../core/arrangement'
+import { drawNormal, seededRandom, type Random } from '../../core/chance'
 import { pooledGrade, weighEvidence, weighOrder, type Evidence, type Observation } from '../../core/evidence'
 import { roundToMark } from '../../core/quantity'
 import { withPercent, type Row, type Size } from './figures'

@@ -1,6 +1,6 @@
+import { drawNormal, seededRandom } from '../../core/chance'
 import { randomUUID } from 'node:crypto'
 import { linearRegression } from 'simple-statistics'
-import { drawNormal, seededRandom } from '../../core/benches'
 import { needsOf, NO_SCHOOL, type School, type Thing } from '../../core/kit'
 import { evidenceOf } from '../../core/evidence'
 import { EMPTY_RECORD, newMaterial, withGroups, type LessonRecord, type Plan } from '../../core/lesson'

@@ -1,6 +1,7 @@
 import loadHighs from 'highs'
-import { bestDraw, changeTogether, readingTimetable, soonestFinish, type StationTime } from '../../core/clock'
-import { seededRandom } from '../../core/benches'
+import { seededRandom } from '../../core/chance'
+import { bestDraw, changeTogether, soonestFinish, type StationTime } from '../../core/arrangement'
+import { readingTimetable } from '../../core/clock'
 import { milliseconds, quantile, timeOf, type Row, type Size } from './figures'
 
 /** As many as the page's worker looks through. */

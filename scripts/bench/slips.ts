@@ -1,5 +1,5 @@
+import { drawNormal, type Random } from '../../core/chance'
 import { randomUUID } from 'node:crypto'
-import { drawNormal, type Random } from '../../core/benches'
 import { withMethod, type Plan, type Reading } from '../../core/lesson'
 import { roundToMark } from '../../core/quantity'
 import { checkReading, doubtfulReadings, isSlip } from '../../core/record'

@@ -1,5 +1,5 @@
 import type { H3Event } from 'h3'
-import { Refusal } from './refusal'
+import { refusal } from './refusal'
 
 const LIMITS = { plain: 2_000_000, picture: 5_000_000, file: 60_000_000, library: 500_000_000 }
 export type BodyKind = keyof typeof LIMITS
@@ -14,16 +14,10 @@ export async function readJsonBody(event: H3Event, kind: BodyKind): Promise<unkn
   try {
     body = JSON.parse(text)
   } catch {
-    throw new Refusal(400, { code: 'not-json', message: 'The request is not complete JSON. Send it again.' })
+    throw refusal(400, 'not-json')
   }
   const place = unstorable(body, '', 0)
-  if (place !== undefined) {
-    throw new Refusal(400, {
-      code: 'bad-text',
-      message: 'The text holds characters that cannot be kept. Type it again without them.',
-      field: place,
-    })
-  }
+  if (place !== undefined) throw refusal(400, 'bad-text', place)
   return body
 }
 
@@ -44,9 +38,7 @@ async function readUpTo(event: H3Event, limit: number): Promise<Buffer> {
     if (size <= limit) chunks.push(chunk)
     else chunks.length = 0
   }
-  if (size > limit) {
-    throw new Refusal(413, { code: 'too-large', message: `This is larger than ${limit / 1_000_000} MB. Send a smaller one.` })
-  }
+  if (size > limit) throw refusal(413, 'too-large', undefined, { megabytes: limit / 1_000_000 })
   return Buffer.concat(chunks)
 }
 

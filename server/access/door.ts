@@ -1,6 +1,6 @@
 import { getCookie, unsealSession, useSession, type H3Event, type SessionConfig } from 'h3'
 import { classModeIsOn, sealOfDesk } from './classMode'
-import { Refusal } from './refusal'
+import { refusal } from './refusal'
 
 const NAME = 'jolly-beaker-desk'
 const A_DAY = 24 * 60 * 60
@@ -26,7 +26,7 @@ export async function mayUseDesk(event: H3Event): Promise<boolean> {
 
 export async function requireDesk(event: H3Event): Promise<void> {
   if (await mayUseDesk(event)) return
-  throw new Refusal(401, { code: 'desk-closed', message: 'The desk is closed. Type in its passphrase.' })
+  throw refusal(401, 'desk-closed')
 }
 
 /** Gives this browser the cookie. */

@@ -1,14 +1,12 @@
-/** The one shape of an error: what went wrong, what to do next, and the field it is about. */
-export interface RefusalBody {
-  code: string
-  message: string
-  field?: string
-}
+import { refusalWords, type RefusalCode, type RefusalDetails } from '../../core/wording'
+import type { RefusalBody } from '../../schemas/contract'
+
+type Status = 400 | 401 | 403 | 404 | 409 | 413 | 423 | 429
 
 /** Thrown anywhere below a route to answer with a 4xx. */
 export class Refusal extends Error {
   constructor(
-    readonly status: 400 | 401 | 403 | 404 | 409 | 413 | 423 | 429,
+    readonly status: Status,
     readonly body: RefusalBody,
     /** Seconds after which to try again. */
     readonly after?: number,
@@ -17,6 +15,16 @@ export class Refusal extends Error {
   }
 }
 
+/** A refusal in the words of its code. */
+export function refusal<Code extends RefusalCode>(
+  status: Status,
+  code: Code,
+  field?: string,
+  ...details: RefusalDetails<Code>
+): Refusal {
+  return new Refusal(status, { code, message: refusalWords(code, ...details), ...(field === undefined ? {} : { field }) })
+}
+
 export function notFound(what: string): Refusal {
-  return new Refusal(404, { code: 'not-found', message: `There is no such ${what}. Go back to the shelf and open it from there.` })
+  return refusal(404, 'not-found', undefined, { what })
 }

@@ -9,91 +9,100 @@ import {
   type H3Event,
 } from 'h3'
 import type { ObjectSchema, ValidationError } from 'joi'
+import { refusalWords } from '../../core/wording'
+import type { AnswerOf, BodyOf, ParamsOf, QueryOf, RefusalBody, RouteName } from '../../schemas/contract'
+import { pathSchema } from '../../schemas/requests'
 import { findLesson, type StoredLesson } from '../database/lessons'
 import { useDatabase } from '../database/connection'
 import type { Database } from '../database/open'
 import { findStation, type Station } from '../database/stations'
 import { readJsonBody, type BodyKind } from './body'
 import { requireDesk } from './door'
-import { notFound, Refusal, type RefusalBody } from './refusal'
-import { lessonPathSchema } from '../../schemas/requests'
+import { notFound, refusal, Refusal } from './refusal'
 
-interface Shape<Body, Query> {
-  body?: ObjectSchema<Body>
-  query?: ObjectSchema<Query>
-  /** A picture or a whole file travels in the body. */
+/** The schemas of what a route takes, where the contract says that it takes it. */
+type Shape<Name extends RouteName> = (BodyOf<Name> extends undefined ? object : { body: ObjectSchema<BodyOf<Name>> }) &
+  (QueryOf<Name> extends undefined ? object : { query: ObjectSchema<QueryOf<Name>> }) & {
+    /** A picture or a whole file travels in the body. */
+    large?: Exclude<BodyKind, 'plain'>
+  }
+
+interface AnyShape {
+  body?: ObjectSchema
+  query?: ObjectSchema
   large?: Exclude<BodyKind, 'plain'>
 }
 
-interface Call<Body, Query> {
+interface Call<Name extends RouteName> {
   event: H3Event
   database: Database
-  body: Body
-  query: Query
+  /** The ids in the path. */
+  path: Record<ParamsOf<Name>, string>
+  body: BodyOf<Name>
+  query: QueryOf<Name>
 }
 
+type Answer<Name extends RouteName> = AnswerOf<Name> | Promise<AnswerOf<Name>>
+
 /** A route for everybody who reaches the server: validates, calls, answers; every refusal comes out in the one error shape. */
-export function openRoute<Answer, Body = undefined, Query = undefined>(
-  shape: Shape<Body, Query>,
-  answer: (call: Call<Body, Query>) => Promise<Answer>,
-): EventHandler {
-  return guarded(async (event) => answer(await readCall(event, shape)))
+export function openRoute<Name extends RouteName>(shape: Shape<Name>, answer: (call: Call<Name>) => Answer<Name>): EventHandler {
+  return guarded(async (event) => answer(await readCall<Name>(event, shape)))
 }
 
 /** A route of the desk. */
-export function deskRoute<Answer, Body = undefined, Query = undefined>(
-  shape: Shape<Body, Query>,
-  answer: (call: Call<Body, Query>) => Promise<Answer>,
-): EventHandler {
+export function deskRoute<Name extends RouteName>(shape: Shape<Name>, answer: (call: Call<Name>) => Answer<Name>): EventHandler {
   return guarded(async (event) => {
     await requireDesk(event)
-    return answer(await readCall(event, shape))
+    return answer(await readCall<Name>(event, shape))
   })
 }
 
 /** A route of the desk about one lesson, named in the path. */
-export function lessonRoute<Answer, Body = undefined, Query = undefined>(
-  shape: Shape<Body, Query>,
-  answer: (call: Call<Body, Query> & { lesson: StoredLesson }) => Promise<Answer>,
+export function lessonRoute<Name extends RouteName>(
+  shape: Shape<Name>,
+  answer: (call: Call<Name> & { lesson: StoredLesson }) => Answer<Name>,
 ): EventHandler {
   return guarded(async (event) => {
     await requireDesk(event)
-    const { lesson: id } = checked(lessonPathSchema, getRouterParams(event))
-    const lesson = await findLesson(await useDatabase(), id)
-    if (!lesson) throw notFound('lesson')
-    return answer({ ...(await readCall(event, shape)), lesson })
+    return answer({ ...(await readCall<Name>(event, shape)), lesson: await lessonOf(event) })
   })
 }
 
-/**
- * A route of a station: its token opens its own lesson and group, and nothing else. `entered` is when the children typed it in,
- * earlier than now where it had to wait for the line.
- */
-export function stationRoute<Answer, Body = undefined, Query = undefined>(
-  shape: Shape<Body, Query>,
-  answer: (call: Call<Body, Query> & { lesson: StoredLesson; station: Station; entered: string }) => Promise<Answer>,
+/** What a station's route knows besides: `entered` is when the children typed it in, earlier than now where it had to wait for the line. */
+export interface AtStation {
+  lesson: StoredLesson
+  station: Station
+  entered: string
+}
+
+/** A route of a station: its token opens its own lesson and group, and nothing else. */
+export function stationRoute<Name extends RouteName>(
+  shape: Shape<Name>,
+  answer: (call: Call<Name> & AtStation) => Answer<Name>,
 ): EventHandler {
   return guarded(async (event) => {
-    const database = await useDatabase()
-    const station = await findStation(database, tokenOf(event))
-    const lesson = station && (await findLesson(database, station.lesson))
-    if (!station || !lesson || lesson.archived || !lesson.plan.groups.some((group) => group.id === station.group)) {
-      throw new Refusal(401, {
-        code: 'not-joined',
-        message: 'This station is not part of a lesson. Type in the code from the board.',
-      })
-    }
-    if (station.locked && event.method !== 'GET') {
-      throw new Refusal(423, { code: 'locked', message: 'Your teacher has paused this station. What you entered is kept.' })
-    }
-    return answer({ ...(await readCall(event, shape)), lesson, station, entered: enteredAt(event) })
+    const joined = await stationOf(event)
+    return answer({ ...(await readCall<Name>(event, shape)), ...joined })
   })
 }
 
-/** A station wrote for a group that is not its own. */
-export function otherGroup(field: string): Refusal {
-  const message = 'A station writes for its own group only. Join again to change groups.'
-  return new Refusal(403, { code: 'other-group', message, field })
+/** The lesson that the path names. */
+export async function lessonOf(event: H3Event): Promise<StoredLesson> {
+  const { lesson: id } = checked(pathSchema(['lesson']), getRouterParams(event))
+  const lesson = await findLesson(await useDatabase(), id!)
+  if (!lesson) throw notFound('lesson')
+  return lesson
+}
+
+/** The station that the token names. */
+export async function stationOf(event: H3Event): Promise<AtStation> {
+  const database = await useDatabase()
+  const station = await findStation(database, tokenOf(event))
+  const lesson = station && (await findLesson(database, station.lesson))
+  if (!station || !lesson || lesson.archived || !lesson.plan.groups.some((group) => group.id === station.group))
+    throw refusal(401, 'not-joined')
+  if (station.locked && event.method !== 'GET') throw refusal(423, 'locked')
+  return { lesson, station, entered: enteredAt(event) }
 }
 
 /** What the schema makes of a value, or a refusal that names the field. */
@@ -106,8 +115,8 @@ export function checked<T>(schema: ObjectSchema<T>, value: unknown): T {
 export function validationWords(error: ValidationError): RefusalBody {
   const [detail] = error.details
   const field = detail ? pathWords(detail.path) : ''
-  const message = `${detail?.message ?? 'The request is not complete'}. Correct it and send it again.`
-  return { code: 'invalid', message: message.slice(0, 400), ...(field === '' ? {} : { field }) }
+  const message = refusalWords('invalid', { fault: detail?.message })
+  return { code: 'invalid', message, ...(field === '' ? {} : { field }) }
 }
 
 /** `['readings', 3, 'unit']` as `readings[3].unit`. */
@@ -115,16 +124,19 @@ export function pathWords(path: (string | number)[]): string {
   return path.reduce<string>((text, step) => (typeof step === 'number' ? `${text}[${step}]` : text ? `${text}.${step}` : step), '')
 }
 
-async function readCall<Body, Query>(event: H3Event, { body, query, large }: Shape<Body, Query>): Promise<Call<Body, Query>> {
+async function readCall<Name extends RouteName>(event: H3Event, { body, query, large }: AnyShape): Promise<Call<Name>> {
+  const params = getRouterParams(event)
   return {
     event,
     database: await useDatabase(),
-    body: (body ? checked(body, await readJsonBody(event, large ?? 'plain')) : undefined) as Body,
-    query: (query ? checked(query, getQuery(event)) : undefined) as Query,
+    path: checked(pathSchema(Object.keys(params)), params) as Record<ParamsOf<Name>, string>,
+    body: (body ? checked(body, await readJsonBody(event, large ?? 'plain')) : undefined) as BodyOf<Name>,
+    query: (query ? checked(query, getQuery(event)) : undefined) as QueryOf<Name>,
   }
 }
 
-function guarded(handler: (event: H3Event) => Promise<unknown>): EventHandler {
+/** Runs a handler; what it refuses comes out in the one error shape. */
+export function guarded(handler: (event: H3Event) => Promise<unknown>): EventHandler {
   return defineEventHandler(async (event) => {
     try {
       return await handler(event)

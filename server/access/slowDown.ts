@@ -1,3 +1,4 @@
+import { refusalWords } from '../../core/wording'
 import { Refusal } from './refusal'
 
 const FREE_TRIES = 5
@@ -20,7 +21,7 @@ export function requireNoWait(who: string, now = Date.now()): void {
   const left = waitOf(tries.get(who), now)
   if (left <= 0) return
   const seconds = Math.ceil(left / 1000)
-  throw new Refusal(429, { code: 'slow-down', message: `That was wrong too often. Wait ${seconds} s, then try again.` }, seconds)
+  throw new Refusal(429, { code: 'slow-down', message: refusalWords('slow-down', { seconds }) }, seconds)
 }
 
 export function wasWrong(who: string, now = Date.now()): void {

@@ -1,4 +1,5 @@
 import type { Calendar } from '../../core/clock'
+import { announceSchool } from './announcing'
 import type { Database } from './open'
 import { calendars } from './schema'
 
@@ -13,4 +14,5 @@ export async function saveCalendar(database: Database, className: string, calend
     .insert(calendars)
     .values({ className, calendar })
     .onConflictDoUpdate({ target: calendars.className, set: { calendar } })
+  announceSchool()
 }

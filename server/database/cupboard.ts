@@ -3,22 +3,12 @@ import { isDeepStrictEqual } from 'node:util'
 import type { NewThing } from '../../core/formats'
 import { USUAL_HELD, type School, type StockChange, type Thing } from '../../core/kit'
 import { withoutNoise } from '../../core/quantity'
+import type { Move } from '../../schemas/contract'
 import type { LibraryFile } from '../../schemas/library'
+import { announceSchool } from './announcing'
 import type { Database } from './open'
 import { lessons, moves, things } from './schema'
 import { loadSetting, saveSetting } from './settings'
-
-export interface Move {
-  number: number
-  thing: string
-  lesson: string | null
-  title: string | null
-  why: (typeof moves.$inferSelect)['why']
-  change: number
-  broken: number
-  stock: number
-  at: string
-}
 
 const HELD = 'held-days'
 const MOST_MOVES = 300
@@ -39,9 +29,16 @@ export async function listMoves(database: Database): Promise<Move[]> {
   return rows.map(({ move, plan }) => ({ ...move, title: plan?.title ?? null, at: move.at.toISOString() }))
 }
 
+/** One transaction, after which every lesson looks at the cupboard anew. */
+async function changingSchool<T>(database: Database, work: (transaction: Database) => Promise<T>): Promise<T> {
+  const answer = await database.transaction(work)
+  announceSchool()
+  return answer
+}
+
 /** Writes a thing, new or changed; a stock that changed with it is a correction. */
 export async function saveThing(database: Database, thing: Thing): Promise<void> {
-  await database.transaction(async (transaction) => {
+  await changingSchool(database, async (transaction) => {
     const [known] = await transaction.select().from(things).where(eq(things.id, thing.id)).for('update')
     const back = { ...thing, goneAt: null }
     if (known) await transaction.update(things).set(back).where(eq(things.id, thing.id))
@@ -61,7 +58,7 @@ export async function saveThing(database: Database, thing: Thing): Promise<void>
 
 /** Takes a thing out of the cupboard; it can be put back by saving it again. */
 export async function takeOut(database: Database, id: string): Promise<boolean> {
-  return database.transaction(async (transaction) => {
+  return changingSchool(database, async (transaction) => {
     const [gone] = await transaction.update(things).set({ goneAt: new Date() }).where(eq(things.id, id)).returning()
     if (!gone) return false
     await transaction
@@ -82,7 +79,7 @@ export async function importThings(
   table: NewThing[],
   newId: () => string,
 ): Promise<{ added: number; changed: number }> {
-  return database.transaction(async (transaction) => {
+  return changingSchool(database, async (transaction) => {
     const known = new Map((await listThings(transaction)).map((thing) => [thing.name.toLowerCase(), thing]))
     let [added, changed] = [0, 0]
     for (const row of table) {
@@ -107,7 +104,7 @@ export async function importThings(
 
 /** Changes the stocks by what a lesson used up and broke, once: counting back again replaces the earlier count. */
 export async function countBack(database: Database, lesson: string, rows: StockChange[]): Promise<void> {
-  await database.transaction(async (transaction) => {
+  await changingSchool(database, async (transaction) => {
     const earlier = await transaction
       .select()
       .from(moves)
@@ -149,6 +146,7 @@ export async function heldDaysOf(database: Database): Promise<School['held']> {
 
 export async function saveHeldDays(database: Database, value: School['held']): Promise<void> {
   await saveSetting(database, HELD, value)
+  announceSchool()
 }
 
 function toThing({ goneAt: _gone, ...thing }: typeof things.$inferSelect): Thing {
@@ -167,7 +165,7 @@ export async function listCupboard(database: Database): Promise<LibraryFile['cup
 
 /** Adds the things that are not here yet, with their history; answers how many. */
 export async function restoreCupboard(database: Database, saved: LibraryFile['cupboard']): Promise<number> {
-  return database.transaction(async (transaction) => {
+  return changingSchool(database, async (transaction) => {
     const known = new Set((await transaction.select({ id: things.id }).from(things)).map(({ id }) => id))
     const here = new Set((await transaction.select({ id: lessons.id }).from(lessons)).map(({ id }) => id))
     const missing = saved.things.filter(({ id }) => !known.has(id))

@@ -1,4 +1,5 @@
 import {
+  bigint,
   bigserial,
   boolean,
   customType,
@@ -14,8 +15,10 @@ import {
 } from 'drizzle-orm/pg-core'
 import type { Calendar } from '../../core/clock'
 import type { Thing } from '../../core/kit'
-import type { BoardState, Conclusion, Observation, Plan, Prediction, Reading, SaidRemark } from '../../core/lesson'
-import type { LessonEvent } from '../../core/lesson'
+import { ROW_KINDS, type BoardState, type LessonEvent, type ListName, type Plan } from '../../core/lesson'
+import type { Judged, LessonFace } from '../../core/wording/reports'
+import type { Move } from '../../schemas/contract'
+import { rowTable, type RowTable } from './rowTable'
 
 const when = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' }).notNull()
 const lesson = () =>
@@ -39,81 +42,39 @@ export const lessons = pgTable('lessons', {
   savedAt: when('saved_at'),
 })
 
-/** Never changed and never deleted: a correction is a further row that supersedes. */
-export const readings = pgTable(
-  'readings',
-  {
-    id: uuid('id').primaryKey(),
-    sequence: bigserial('sequence', { mode: 'number' }).notNull(),
-    lesson: lesson(),
-    group: text('group').notNull(),
-    condition: text('condition').notNull(),
-    repeat: integer('repeat').notNull(),
-    moment: text('moment').notNull().default(''),
-    practice: boolean('practice').notNull(),
-    value: doublePrecision('value').notNull(),
-    unit: text('unit').$type<Reading['unit']>().notNull(),
-    entered: text('entered').notNull(),
-    status: text('status').$type<Reading['status']>().notNull(),
-    reason: text('reason').notNull(),
-    confirmed: boolean('confirmed').notNull(),
-    supersedes: uuid('supersedes'),
-    by: text('by').$type<Reading['by']>().notNull(),
-    at: when('at'),
-  },
-  (table) => [index('readings_of_lesson').on(table.lesson, table.sequence)],
-)
-
-export const predictions = pgTable(
-  'predictions',
-  {
-    id: uuid('id').primaryKey(),
-    sequence: bigserial('sequence', { mode: 'number' }).notNull(),
-    lesson: lesson(),
-    group: text('group').notNull(),
-    as: text('as').$type<Prediction['as']>().notNull().default('order'),
-    order: jsonb('order').$type<string[]>().notNull(),
-    values: jsonb('values').$type<Prediction['values']>().notNull().default({}),
-    reason: text('reason').notNull(),
-    late: boolean('late').notNull(),
-    by: text('by').$type<Prediction['by']>().notNull(),
-    at: when('at'),
-  },
-  (table) => [index('predictions_of_lesson').on(table.lesson, table.sequence)],
-)
-
+const ofLesson = () => lessons.id
+export const readings = rowTable(ROW_KINDS.reading, ofLesson)
+export const predictions = rowTable(ROW_KINDS.prediction, ofLesson)
+export const conclusions = rowTable(ROW_KINDS.conclusion, ofLesson)
 /** What groups said at their stations; the desk takes it up into the plan. */
-export const remarks = pgTable(
-  'remarks',
-  {
-    id: uuid('id').primaryKey(),
-    sequence: bigserial('sequence', { mode: 'number' }).notNull(),
-    lesson: lesson(),
-    group: text('group').notNull(),
-    list: text('list').$type<SaidRemark['list']>().notNull(),
-    text: text('text').notNull(),
-    at: when('at'),
-  },
-  (table) => [index('remarks_of_lesson').on(table.lesson, table.sequence)],
-)
-
+export const remarks = rowTable(ROW_KINDS.remark, ofLesson)
 /** What groups saw while they tested. */
-export const observations = pgTable(
-  'observations',
+export const observations = rowTable(ROW_KINDS.observation, ofLesson)
+
+/** The table of each kind of row, by its list. */
+export const ROW_TABLES: Record<ListName, RowTable> = { readings, predictions, conclusions, remarks, observations }
+
+/**
+ * What lists say of a lesson, so that none of them works one out. The face follows from the plan and is written with it; what is
+ * judged is renewed when plan, record or school changed since.
+ */
+export const summaries = pgTable(
+  'summaries',
   {
-    id: uuid('id').primaryKey(),
-    sequence: bigserial('sequence', { mode: 'number' }).notNull(),
-    lesson: lesson(),
-    group: text('group').notNull(),
-    condition: text('condition'),
-    repeat: integer('repeat'),
-    kind: text('kind').$type<Observation['kind']>().notNull(),
-    text: text('text').notNull(),
-    picture: uuid('picture'),
-    by: text('by').$type<Observation['by']>().notNull(),
-    at: when('at'),
+    lesson: lesson().primaryKey(),
+    /** What made the face and the judgement: a newer Jolly Beaker makes them anew. */
+    madeBy: text('made_by').notNull(),
+    face: jsonb('face').$type<LessonFace>().notNull(),
+    /** For sorting and finding: day, class, and all words in small letters. */
+    date: text('date').notNull(),
+    className: text('class_name').notNull(),
+    words: text('words').notNull(),
+    judged: jsonb('judged').$type<Judged>(),
+    judgedRevision: integer('judged_revision'),
+    judgedEvent: bigint('judged_event', { mode: 'number' }),
+    judgedSchool: text('judged_school'),
   },
-  (table) => [index('observations_of_lesson').on(table.lesson, table.sequence)],
+  (table) => [index('summaries_by_day').on(table.date)],
 )
 
 /** Pictures of the hook, of ordered words and of observations. The plan and the rows name them; a copy of a lesson has the same picture under the same id. */
@@ -127,23 +88,6 @@ export const pictures = pgTable(
     at: when('at'),
   },
   (table) => [primaryKey({ columns: [table.lesson, table.id] })],
-)
-
-export const conclusions = pgTable(
-  'conclusions',
-  {
-    id: uuid('id').primaryKey(),
-    sequence: bigserial('sequence', { mode: 'number' }).notNull(),
-    lesson: lesson(),
-    group: text('group'),
-    from: uuid('from'),
-    text: text('text').notNull(),
-    hands: integer('hands'),
-    agreed: boolean('agreed').notNull(),
-    by: text('by').$type<Conclusion['by']>().notNull().default('desk'),
-    at: when('at'),
-  },
-  (table) => [index('conclusions_of_lesson').on(table.lesson, table.sequence)],
 )
 
 /** What happened, in order; a client that was away asks for everything since its number. */
@@ -193,7 +137,7 @@ export const moves = pgTable(
       .notNull()
       .references(() => things.id),
     lesson: uuid('lesson').references(() => lessons.id),
-    why: text('why').$type<'new' | 'corrected' | 'imported' | 'counted-back' | 'taken-out'>().notNull(),
+    why: text('why').$type<Move['why']>().notNull(),
     change: doublePrecision('change').notNull(),
     broken: doublePrecision('broken').notNull().default(0),
     stock: doublePrecision('stock').notNull(),

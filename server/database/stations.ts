@@ -1,7 +1,7 @@
 import { createHash, randomBytes, randomUUID } from 'node:crypto'
 import { and, asc, eq } from 'drizzle-orm'
 import type { StationEvent } from '../../core/lesson'
-import { storeAndAnnounce } from './events'
+import { storeAndAnnounce } from './announcing'
 import { Known } from './known'
 import type { Database } from './open'
 import { stations } from './schema'

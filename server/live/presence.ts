@@ -1,4 +1,13 @@
-import { announcePresence } from './events'
+import { EventEmitter } from 'node:events'
+
+const emitter = new EventEmitter()
+emitter.setMaxListeners(0)
+
+/** Calls back when a station of this lesson came or went; nothing of it is stored. The answer ends it. */
+export function watchPresence(lesson: string, listener: () => void): () => void {
+  emitter.on(lesson, listener)
+  return () => emitter.off(lesson, listener)
+}
 
 /** How many streams each station holds open at this moment. */
 const open = new Map<string, number>()
@@ -7,13 +16,13 @@ const lastSeen = new Map<string, number>()
 /** A station is there until the answer is called. */
 export function enter(lesson: string, station: string): () => void {
   open.set(station, (open.get(station) ?? 0) + 1)
-  announcePresence(lesson)
+  emitter.emit(lesson)
   return () => {
     const left = (open.get(station) ?? 1) - 1
     if (left > 0) open.set(station, left)
     else open.delete(station)
     lastSeen.set(station, Date.now())
-    announcePresence(lesson)
+    emitter.emit(lesson)
   }
 }
 

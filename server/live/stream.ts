@@ -1,8 +1,7 @@
 import { createEventStream, type H3Event } from 'h3'
-import { listEventsSince } from '../database/events'
+import { listEventsSince, watch, type WrittenEvent } from '../database/announcing'
 import type { Database } from '../database/open'
-import { watch, watchPresence, written, type WrittenEvent } from './events'
-import { enter } from './presence'
+import { enter, watchPresence } from './presence'
 
 const KEEP_ALIVE_EVERY = 20_000
 const open = new Set<() => void>()
@@ -38,7 +37,7 @@ export function streamLesson(event: H3Event, database: Database, lesson: string,
     open.delete(end)
   })
   void listEventsSince(database, lesson, sent).then((missed) => {
-    for (const one of [...missed.map(written), ...waiting]) push(one)
+    for (const one of [...missed, ...waiting]) push(one)
     listener = push
     // The first bytes tell the page that the line stands.
     sayStillHere()

@@ -1,5 +1,6 @@
 import { randomBytes } from 'node:crypto'
 import { defineEventHandler, getHeader, getRequestHost, send, setResponseHeader, setResponseStatus, type H3Event } from 'h3'
+import { refusalWords } from '../../core/wording'
 import { classModeIsOn } from '../access/classMode'
 
 const LOOPBACK = /^(localhost|127\.\d+\.\d+\.\d+|\[::1\])(:\d+)?$/
@@ -18,10 +19,7 @@ export default defineEventHandler(async (event) => {
   if (!(writes && foreign) && (LOOPBACK.test(host) || (await classModeIsOn()))) return
   setResponseStatus(event, 403)
   setResponseHeader(event, 'content-type', 'application/json')
-  return send(
-    event,
-    JSON.stringify({ code: 'foreign-origin', message: 'Open Jolly Beaker by the address that it printed at the start.' }),
-  )
+  return send(event, JSON.stringify({ code: 'foreign-origin', message: refusalWords('foreign-origin') }))
 })
 
 function setHeaders(event: H3Event): void {

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { defineNitroPlugin } from 'nitropack/runtime'
+import { dayOf } from '../../core/clock'
 import { withThings } from '../../core/kit'
 import { demoLessons } from '../../library/demo'
 import { demoCalendar, demoCupboard } from '../../library/demoSchool'
@@ -7,9 +8,10 @@ import { saveCalendar } from '../database/calendars'
 import { resumeClassMode, turnOff } from '../access/classMode'
 import { closeDatabase, openOnce } from '../database/connection'
 import { saveThing } from '../database/cupboard'
-import { addLesson } from '../database/lessons'
 import type { Database } from '../database/open'
 import { endStreams } from '../live/stream'
+import { keepSummaries } from '../views/renewing'
+import { addLesson } from '../record/wholeLesson'
 
 /** How scripts/start.mjs, which serves the built server, learns that it is ready and tells it to close. */
 export interface Lifecycle {
@@ -20,6 +22,7 @@ export interface Lifecycle {
 export default defineNitroPlugin(() => {
   const ready = openOnce().then(async ({ database, warning, fresh }) => {
     if (fresh && process.env.JOLLY_BEAKER_DEMO === 'yes') await loadDemo(database)
+    await keepSummaries(database)
     if (process.env.JOLLY_BEAKER_CLASS_MODE === 'off') await turnOff()
     return { warning, classMode: await resumeClassMode() }
   })
@@ -32,7 +35,7 @@ export default defineNitroPlugin(() => {
 })
 
 async function loadDemo(database: Database): Promise<void> {
-  const today = new Date().toISOString().slice(0, 10)
+  const today = dayOf(new Date())
   const things = demoCupboard(randomUUID)
   for (const thing of things) await saveThing(database, thing)
   await saveCalendar(database, 'Puffin', demoCalendar(today))

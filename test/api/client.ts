@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
-import type { LessonRecord, Plan } from '../../core/lesson'
-import type { NewPrediction, NewReading } from '../../schemas/record'
+import type { Plan } from '../../core/lesson'
+import type { NewPrediction, NewReading } from '../../core/lesson'
+import type { WholeLesson } from '../../schemas/contract'
 
 export interface Answer<T = unknown> {
   status: number
@@ -8,11 +9,7 @@ export interface Answer<T = unknown> {
   headers: Headers
 }
 
-export interface WholeLesson {
-  lesson: { id: string; plan: Plan; revision: number; code: string; archived: boolean }
-  record: LessonRecord
-  event: number
-}
+export type { WholeLesson }
 
 /** Speaks to the routes the way a page does. */
 export function clientFor(base: string) {

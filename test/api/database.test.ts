@@ -1,7 +1,8 @@
 import { cpSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { afterAll, expect, it } from 'vitest'
-import { addLesson, listLessons } from '../../server/database/lessons'
+import { listTerm } from '../../server/database/summaries'
+import { addLesson } from '../../server/record/wholeLesson'
 import { openDatabase } from '../../server/database/open'
 import { soakUpPlan } from '../soakUp'
 import { temporaryFolder } from '../application'
@@ -10,6 +11,7 @@ const { folder, remove } = temporaryFolder()
 const migrations = `${folder}-migrations`
 const snapshots = () => readdirSync(join(folder, 'snapshots'))
 const open = () => openDatabase({ folder, migrations, onLost: () => expect.unreachable('the folder is ours') })
+const EVER = { from: '', to: '', className: '' }
 afterAll(remove)
 
 it('takes a snapshot before a migration, and comes back from it when the folder is damaged', async () => {
@@ -37,7 +39,7 @@ it('takes a snapshot before a migration, and comes back from it when the folder 
   rmSync(join(folder, 'database', 'global', 'pg_control'))
   const fourth = await open()
   expect(fourth.warning).toMatch(/put aside as .*database-damaged-.* and the snapshot .* was taken instead/)
-  expect((await listLessons(fourth.database)).map(({ lesson }) => lesson.plan.title)).toEqual(['Kept'])
+  expect((await listTerm(fourth.database, EVER)).map(({ face }) => face.title)).toEqual(['Kept'])
   await fourth.close()
   expect(readdirSync(folder).some((name) => name.startsWith('database-damaged-'))).toBe(true)
 })

@@ -1,4 +1,5 @@
 import { readdirSync } from 'node:fs'
+import { EVERY_KIND } from '../../core/lesson'
 
 export interface Route {
   method: string
@@ -12,6 +13,11 @@ export const ROUTES: Route[] = readdirSync('server/api', { recursive: true, enco
     const [, path = '', method = 'get'] = /^(.*?)\.(get|post|put|delete)\.ts$/.exec(file) ?? []
     return { method: method.toUpperCase(), path: `/api/${path.replace(/(^|\/)index$/, '')}`.replace(/\/$/, '') }
   })
+  .flatMap((route) =>
+    route.path.includes('[list]')
+      ? EVERY_KIND.filter(({ desk }) => desk).map(({ list }) => ({ ...route, path: route.path.replace('[list]', list) }))
+      : [route],
+  )
 
 /** The address of a route about this lesson, and about things that nobody has. */
 export function addressOf(path: string, lesson: string, unknown: string): string {

@@ -141,6 +141,7 @@ test('the shelf: duplicate, put away, undo; a lesson file travels; a foreign fil
   const { lesson } = await newLesson()
   await call('PUT', `/api/lessons/${lesson.id}/plan`, { plan: { ...lesson.plan, title: 'Traveller' }, revision: lesson.revision })
   await page.goto('/')
+  await page.getByLabel('Find a lesson').fill('traveller')
   const titled = (name: string) => page.getByRole('listitem').filter({ has: page.getByRole('heading', { name, exact: true }) })
   await titled('Traveller').getByRole('button', { name: 'Duplicate' }).click()
   await expect(titled('Traveller (copy)')).toBeVisible()
@@ -174,6 +175,7 @@ test('the shelf: duplicate, put away, undo; a lesson file travels; a foreign fil
   await openFile(path)
   await expect(page).toHaveURL(/\/lesson\/.*\/plan$/)
   await page.goto('/')
+  await page.getByLabel('Find a lesson').fill('traveller')
   await expect(titled('Traveller')).toHaveCount(2)
 })
 

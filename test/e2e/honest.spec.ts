@@ -1,5 +1,5 @@
+import { trialOrderOf } from '../../core/arrangement'
 import { KINDS, withKind, type Plan } from '../../core/lesson'
-import { trialOrderOf } from '../../core/clock'
 import { orderLine } from '../../core/wording'
 import { reading } from '../api/client'
 import { cell, client, enterNumber, expect, joinStation, lessonWith, openStop, saved, test } from './house'

@@ -180,6 +180,7 @@ test('reports go out as HTML and Markdown, a data package comes back as a lesson
   const file = info.outputPath('lesson.data.zip')
   await zip.saveAs(file)
   await page.goto('/')
+  await page.getByLabel('Find a lesson').fill(lesson.plan.title)
   await expect(page.getByRole('heading', { name: lesson.plan.title })).toHaveCount(1)
   const open = async (path: string) => {
     const [chooser] = await Promise.all([
@@ -194,6 +195,7 @@ test('reports go out as HTML and Markdown, a data package comes back as a lesson
   await expect(page.getByRole('region', { name: 'How sure we can be' })).toContainText('Clear')
 
   await page.goto('/')
+  await page.getByLabel('Find a lesson').fill(lesson.plan.title)
   await expect(page.getByRole('heading', { name: lesson.plan.title })).toHaveCount(2)
   await page.getByRole('button', { name: 'More for the shelf' }).click()
   const [backup] = await Promise.all([

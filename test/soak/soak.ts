@@ -1,6 +1,6 @@
+import { seededRandom } from '../../core/chance'
 import { readFileSync } from 'node:fs'
 import { GROUP_NAMES, withGroups, type Plan } from '../../core/lesson'
-import { seededRandom } from '../../core/benches'
 import { clientFor } from '../api/client'
 import { freePort, startApplication, temporaryFolder, type Application } from '../application'
 import { followEvents } from './eventLine'

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import type { Plan } from '../../core/lesson'
-import type { NewReading } from '../../schemas/record'
+import type { NewReading } from '../../core/lesson'
 import { reading } from '../api/client'
 
 export interface Entry {

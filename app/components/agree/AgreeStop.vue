@@ -1,9 +1,11 @@
 <script setup lang="ts">
+import { dayOf } from '~~/core/clock'
 import { classSentences, CONCLUSION_PARTS, doubtsOfConclusion, isUnfinished, originOf, partsOf, wordsUsed } from '~~/core/agree'
 import { evidenceOf } from '~~/core/evidence'
 import { AGES, type Age, type Conclusion } from '~~/core/lesson'
 import { stampedOrders } from '~~/core/predictions'
 import {
+  dayWords,
   doubtLead,
   doubtWordsOfConclusion,
   foresight,
@@ -131,7 +133,7 @@ async function keep(agreed: boolean): Promise<void> {
             Keep as a draft
           </button>
           <p v-if="last?.agreed" class="hint">
-            Agreed on {{ writeDay(last.at.slice(0, 10))
+            Agreed on {{ dayWords(dayOf(new Date(last.at)))
             }}<template v-if="last.hands !== null"> with {{ last.hands }} hands up</template
             ><template v-if="origin">, grown from what {{ nameOfGroup(plan, origin) }} said</template>.
           </p>

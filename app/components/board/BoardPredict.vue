@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { activeConditions, type LessonRecord, type Plan } from '~~/core/lesson'
 import { handsOf, predictionsByGroup } from '~~/core/predictions'
-import type { NewPrediction } from '~~/schemas/record'
+import type { NewPrediction } from '~~/core/lesson'
 
 /** What the class expects, while it does not know yet: the groups' tally, or hands up counted for all to see. */
 const props = defineProps<{ plan: Plan; record: LessonRecord }>()

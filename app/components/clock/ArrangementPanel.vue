@@ -5,12 +5,11 @@ import {
   circuitOf,
   circuitStations,
   conditionsEach,
-  fitOf,
   fewestShared,
   orderKindOf,
-  testStartOf,
   walkedTimes,
-} from '~~/core/clock'
+} from '~~/core/arrangement'
+import { fitOf, testStartOf } from '~~/core/clock'
 import { activeConditions, TRIAL_ORDERS, type Arrangement, type ArrangementWay, type ExtraStation } from '~~/core/lesson'
 import { ARRANGEMENT_WORDS, circuitVerdict, counted, ORDER_WORDS, secondWords } from '~~/core/wording'
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { arrangementOf, circuitOf, orderKindOf, timeAt, trialsByGroup, trialStarts } from '~~/core/clock'
+import { arrangementOf, circuitOf, orderKindOf, trialsByGroup } from '~~/core/arrangement'
+import { timeAt, trialStarts } from '~~/core/clock'
 import { activeConditions, letterOf, type Plan } from '~~/core/lesson'
 import { orderLine, stopwatchWords, trialNumbers } from '~~/core/wording'
 

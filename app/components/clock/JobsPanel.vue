@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { jobsFor, seatsThere, sharingRota } from '~~/core/clock'
+import { jobsFor, seatsThere, sharingRota } from '~~/core/arrangement'
 import { readNames } from '~~/core/lesson'
 import { counted, minuteWords } from '~~/core/wording'
 

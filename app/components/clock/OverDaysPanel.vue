@@ -10,7 +10,7 @@ const plan = computed(() => lesson.plan!)
 const calendar = computed(() => lesson.school.calendar)
 const overDays = computed(() => plan.value.kind === 'over-time' && plan.value.watch.unit === 'day')
 const days = computed(() => (plan.value.date === '' ? [] : readingDays(calendar.value, plan.value.date, plan.value.watch.times)))
-const today = new Date().toISOString().slice(0, 10)
+const today = localDay()
 const LOOK_AHEAD = 21
 const SHOWN = 5
 const starts = computed(() => {
@@ -22,7 +22,7 @@ const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Satur
 async function save(change: Partial<Calendar>): Promise<void> {
   const body = { className: plan.value.className, calendar: { ...calendar.value, ...change } }
   try {
-    await callServer('/api/calendar', { method: 'PUT', body })
+    await callServer('PUT /api/calendar', { body })
     lesson.school = { ...lesson.school, calendar: body.calendar }
   } catch (error) {
     notices.trouble(messageOf(error))

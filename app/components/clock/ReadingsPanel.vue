@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { arrangementOf, timetableOf } from '~~/core/clock'
+import { arrangementOf } from '~~/core/arrangement'
+import { timetableOf } from '~~/core/clock'
 import type { Watch } from '~~/core/lesson'
 import { counted, minuteWords } from '~~/core/wording'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Thing } from '~~/core/kit'
-import type { Move } from '~~/server/database/cupboard'
+import type { Move } from '~~/schemas/contract'
 
 /** What happened in the cupboard. */
 defineProps<{ moves: Move[]; things: Thing[] }>()

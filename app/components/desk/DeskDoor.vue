@@ -8,7 +8,7 @@ const leave = () => void (deskClosed.value = false)
 async function open(): Promise<void> {
   trouble.value = ''
   try {
-    await callServer('/api/desk', { method: 'POST', body: { passphrase: passphrase.value } })
+    await callServer('POST /api/desk', { body: { passphrase: passphrase.value } })
     window.location.reload()
   } catch (error) {
     trouble.value = messageOf(error)

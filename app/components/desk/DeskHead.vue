@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { STOP_NAMES } from '~~/core/wording'
-import type { SaveState } from '~/stores/lesson'
+import { dayWords, STOP_NAMES } from '~~/core/wording'
+import type { SaveState } from '~/following/saving'
 
 /** Name, class and day of the lesson, whether all is saved, and the ways out: board, print, files. */
 defineEmits<{ board: []; keys: [] }>()
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
-const when = computed(() => [plan.value.date && writeDay(plan.value.date), plan.value.clock.start].filter(Boolean).join(', '))
+const when = computed(() => [plan.value.date && dayWords(plan.value.date), plan.value.clock.start].filter(Boolean).join(', '))
 const SAVED: Record<SaveState, string> = {
   saved: 'saved',
   waiting: 'saving …',

@@ -38,8 +38,7 @@ async function choose(): Promise<void> {
   if (!file) return
   try {
     if (await takeOwn(file)) return
-    const { rows: found } = await callServer<{ rows: string[][] }>('/api/tables', {
-      method: 'POST',
+    const { rows: found } = await callServer('POST /api/tables', {
       body: { data: await asBase64(file) },
     })
     if (found.length === 0) return notices.trouble('There is nothing in this table. Choose another.')
@@ -59,8 +58,8 @@ async function takeOwn(file: File): Promise<boolean> {
   const text = await file.text()
   const first = text.slice(0, 400).split('\n')[0]!.toLowerCase()
   if (!OUR_OWN.every((column) => first.includes(column))) return false
-  const answer = await callServer<{ added: number; alreadyThere: number }>(`/api/lessons/${lesson.id}/readings.csv`, {
-    method: 'POST',
+  const answer = await callServer('POST /api/lessons/[lesson]/readings.csv', {
+    path: { lesson: lesson.id },
     body: { text },
   })
   done(answer.added, answer.alreadyThere, 'were there already')
@@ -71,8 +70,8 @@ async function takeIn(): Promise<void> {
   busy.value = true
   try {
     const choices = { matches: matches.value, unit: unit.value, group: group.value }
-    const answer = await callServer<{ added: number; skipped: number }>(`/api/lessons/${lesson.id}/import`, {
-      method: 'POST',
+    const answer = await callServer('POST /api/lessons/[lesson]/import', {
+      path: { lesson: lesson.id },
       body: { rows: rows.value, choices },
     })
     done(answer.added, answer.skipped, 'were passed over')

@@ -1,4 +1,5 @@
-import { seededRandom, STREAMING, streamed } from '~~/core/benches'
+import { seededRandom } from '~~/core/chance'
+import { STREAMING, streamed } from '~~/core/benches'
 import { measuredCard, type Plan } from '~~/core/lesson'
 import { expectedResultOf, type Device } from '~~/core/measuring'
 

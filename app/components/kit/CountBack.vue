@@ -30,7 +30,7 @@ async function count(): Promise<void> {
     })),
   }
   try {
-    const answer = await callServer<{ counted: number }>(`/api/lessons/${lesson.id}/count-back`, { method: 'POST', body })
+    const answer = await callServer('POST /api/lessons/[lesson]/count-back', { path: { lesson: lesson.id }, body })
     notices.done(`${counted(answer.counted, 'thing')} counted back into the cupboard.`)
     await lesson.lookAround()
   } catch (error) {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import { arrangementOf } from '~~/core/arrangement'
 import { COLUMNS, withWritten, type Column, type Need } from '~~/core/kit'
-import { arrangementOf } from '~~/core/clock'
 import type { Material } from '~~/core/lesson'
 import { amountWords, measuredWords, moneyWords, PER_WORDS, readErrorWords, USE_WORDS } from '~~/core/wording'
 import { COLUMN_NAMES } from './columns'

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { nearnessOfPrediction, type GroupPrediction, type PredictionResults } from '~~/core/predictions'
 import { hasBegun } from '~~/core/record'
-import { nearnessWords, predictionOrderWords, predictionSentence } from '~~/core/wording'
-import type { NewPrediction } from '~~/schemas/record'
+import { timeWords, nearnessWords, predictionOrderWords, predictionSentence } from '~~/core/wording'
+import type { NewPrediction } from '~~/core/lesson'
 
 /** One group's prediction at the desk: as it was stamped, later changes of mind, or the form to take it down. */
 const props = defineProps<{ prediction: GroupPrediction; result?: PredictionResults }>()
@@ -38,7 +38,7 @@ async function stamp(prediction: NewPrediction): Promise<void> {
           <strong v-if="one.late" class="late">later:</strong>
           <span class="order" :title="predictionSentence(plan, one)">{{ predictionOrderWords(plan, one) }}</span>
           <span v-if="one.reason">“because {{ one.reason }}”</span>
-          <span class="soft">{{ writeMinute(one.at) }}</span>
+          <span class="soft">{{ timeWords(one.at) }}</span>
         </li>
         <li v-if="near" class="near">{{ near }}</li>
         <li v-if="all.length === 0" class="soft">nothing yet</li>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { activeConditions, conditionName, WHOLE_CLASS, type Plan, type Prediction } from '~~/core/lesson'
 import { allHands, countedHands, handsOf } from '~~/core/predictions'
-import type { NewPrediction } from '~~/schemas/record'
+import type { NewPrediction } from '~~/core/lesson'
 
 /** Hands up for each condition, counted by tapping; every count is kept, the last one before the first reading stands. */
 const props = defineProps<{ plan: Plan; predictions: Prediction[]; big?: boolean }>()

@@ -2,7 +2,7 @@
 import { measuredCard, type Plan } from '~~/core/lesson'
 import { emptyDraft, finished, isWhole, type PredictionDraft } from '~~/core/predictions'
 import { FRAME_WORDS } from '~~/core/wording'
-import type { NewPrediction } from '~~/schemas/record'
+import type { NewPrediction } from '~~/core/lesson'
 
 /** What a group thinks and why, in the way that this class predicts; the same at the desk and at a station. */
 const props = defineProps<{ plan: Plan; group: string; big?: boolean }>()

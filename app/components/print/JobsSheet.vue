@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { jobRounds, runsInAll, seatsThere, sharingRota } from '~~/core/clock'
+import { jobRounds, runsInAll, seatsThere, sharingRota } from '~~/core/arrangement'
 import type { Plan } from '~~/core/lesson'
 import { counted } from '~~/core/wording'
 

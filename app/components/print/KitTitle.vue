@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { dayWords } from '~~/core/wording'
 import type { Plan } from '~~/core/lesson'
 
 /** Heads a list of the kit: what it is, for which lesson and day. */
@@ -9,7 +10,7 @@ defineProps<{ plan: Plan; what: string }>()
   <header>
     <h1>{{ what }}</h1>
     <p>
-      {{ plan.title || 'Lesson' }}, class {{ plan.className }}{{ plan.date ? `, ${writeDay(plan.date)}` : ''
+      {{ plan.title || 'Lesson' }}, class {{ plan.className }}{{ plan.date ? `, ${dayWords(plan.date)}` : ''
       }}{{ plan.clock.start ? `, ${plan.clock.start}` : '' }}
     </p>
   </header>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { conditionsByGroup } from '~~/core/clock'
+import { conditionsByGroup } from '~~/core/arrangement'
 import { activeConditions, changedFactor, keptFactors, letterOf, measuredCard, type Group, type Plan } from '~~/core/lesson'
 import { unitOf } from '~~/core/quantity'
 import {

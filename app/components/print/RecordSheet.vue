@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { conditionsByGroup, jobRounds, seatsThere, trialsByGroup } from '~~/core/clock'
+import { conditionsByGroup, jobRounds, seatsThere, trialsByGroup } from '~~/core/arrangement'
 import { activeConditions, letterOf, measuredCard, type Group, type Plan } from '~~/core/lesson'
 import { unitOf } from '~~/core/quantity'
 import {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { arrangementOf, circuitStations, conditionsByGroup } from '~~/core/clock'
+import { arrangementOf, circuitStations, conditionsByGroup } from '~~/core/arrangement'
 import { letterOf, type Group, type Plan } from '~~/core/lesson'
 import { careLines, counted, nameOfCondition, orderLine } from '~~/core/wording'
 

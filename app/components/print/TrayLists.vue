@@ -2,6 +2,7 @@
 import { cautionsOf, needsOf, type Need, type School } from '~~/core/kit'
 import type { Plan } from '~~/core/lesson'
 import {
+  dayWords,
   amountWords,
   careLines,
   cautionWords,
@@ -32,7 +33,7 @@ const care = computed(() => careLines(props.plan))
   <div>
     <section>
       <h1>{{ plan.title || 'Lesson' }}: for the whole class</h1>
-      <p>Class {{ plan.className }}{{ plan.date ? `, ${writeDay(plan.date)}` : '' }}. {{ trialSum(plan) }}.</p>
+      <p>Class {{ plan.className }}{{ plan.date ? `, ${dayWords(plan.date)}` : '' }}. {{ trialSum(plan) }}.</p>
       <table class="ruled list">
         <thead>
           <tr>

@@ -2,7 +2,7 @@
 import { classConclusion } from '~~/core/agree'
 import { evidenceOf } from '~~/core/evidence'
 import { activeConditions, changedFactor, keptFactors, measuredCard, type LessonRecord, type Plan } from '~~/core/lesson'
-import { gradeName, list, question, variableWords } from '~~/core/wording'
+import { dayWords, gradeName, list, question, variableWords } from '~~/core/wording'
 import { resultsBlock, sureWords } from '~~/core/wording/reports'
 
 /** The investigation for the wall: on one A3 sheet, or on four A4 sheets to be joined. */
@@ -29,7 +29,7 @@ const table = computed(() => resultsBlock(props.plan, props.record)[0])
       <div class="window">
         <section class="poster" :class="quarter.replace(' ', '-')" :aria-hidden="quarter !== '' && quarter !== 'top left'">
           <h1>{{ question(plan) }}</h1>
-          <p class="under">{{ plan.title }} · class {{ plan.className }}{{ plan.date ? `, ${writeDay(plan.date)}` : '' }}</p>
+          <p class="under">{{ plan.title }} · class {{ plan.className }}{{ plan.date ? `, ${dayWords(plan.date)}` : '' }}</p>
           <div class="columns">
             <dl>
               <dt>{{ words.changed }}</dt>

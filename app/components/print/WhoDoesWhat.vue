@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { arrangementOf, fitOf, scarcest, secondsOfBatch, testStartOf, timeAt, turnsGoingRound } from '~~/core/clock'
+import { arrangementOf, secondsOfBatch, turnsGoingRound } from '~~/core/arrangement'
+import { fitOf, scarcest, testStartOf, timeAt } from '~~/core/clock'
 import type { Plan } from '~~/core/lesson'
 import { ARRANGEMENT_WORDS, endWords, minuteWords, nameOfGroup, PHASE_NAMES, question, stopwatchWords } from '~~/core/wording'
 

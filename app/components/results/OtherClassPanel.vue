@@ -2,6 +2,7 @@
 import { compareTests, poolClasses, type Evidence, type OtherClass } from '~~/core/evidence'
 import { activeConditions, measuredCard, type LessonRecord, type Plan } from '~~/core/lesson'
 import {
+  dayWords,
   classColumns,
   GRADE_NAMES,
   gradeSentence,
@@ -10,18 +11,13 @@ import {
   testDifferenceWords,
   writeFigure,
 } from '~~/core/wording'
+import type { ShelfEntry } from '~~/schemas/contract'
 
 /** The same investigation in another class: where it is not the same test, both results side by side, and both together. */
 const props = defineProps<{ plan: Plan; record: LessonRecord }>()
-interface OnShelf {
-  id: string
-  title: string
-  className: string
-  date: string
-}
 const lesson = useLesson()
 const notices = useNotices()
-const shelf = shallowRef<OnShelf[]>([])
+const shelf = shallowRef<ShelfEntry[]>([])
 const chosen = ref('')
 const other = shallowRef<OtherClass>()
 const unit = computed(() => measuredCard(props.plan)?.method.unit ?? 'count')
@@ -46,7 +42,7 @@ const shared = computed(() => {
 
 onMounted(async () => {
   try {
-    const { lessons } = await callServer<{ lessons: OnShelf[] }>('/api/lessons')
+    const { lessons } = await callServer('GET /api/lessons', { query: { most: 1000 } })
     shelf.value = lessons.filter(({ id }) => id !== lesson.id)
   } catch (error) {
     notices.trouble(messageOf(error))
@@ -56,7 +52,7 @@ watch(chosen, async (id) => {
   other.value = undefined
   if (id === '') return
   try {
-    const whole = await callServer<{ lesson: { plan: Plan }; record: LessonRecord }>(`/api/lessons/${id}`)
+    const whole = await callServer('GET /api/lessons/[lesson]', { path: { lesson: id } })
     if (chosen.value === id) other.value = { plan: whole.lesson.plan, record: whole.record }
   } catch (error) {
     notices.trouble(messageOf(error))
@@ -71,7 +67,7 @@ watch(chosen, async (id) => {
       <select v-model="chosen" class="box">
         <option value="">choose a lesson</option>
         <option v-for="one in shelf" :key="one.id" :value="one.id">
-          {{ one.title || 'Lesson without a name' }}, class {{ one.className }}{{ one.date ? `, ${writeDay(one.date)}` : '' }}
+          {{ one.title || 'Lesson without a name' }}, class {{ one.className }}{{ one.date ? `, ${dayWords(one.date)}` : '' }}
         </option>
       </select>
     </label>

@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import { counted, nextThing } from '~~/core/wording'
-import type { ShelfEntry } from '~~/server/lesson/shelf'
+import { dayWords, counted, nextThing } from '~~/core/wording'
+import type { ShelfEntry } from '~~/schemas/contract'
 
 /** One lesson on the shelf: how full its beaker is, when it is, what to do next. */
 const props = defineProps<{ lesson: ShelfEntry }>()
 defineEmits<{ duplicate: []; archive: [] }>()
 const when = computed(() => {
   const { date, start } = props.lesson
-  return date === '' ? 'no day yet' : `${writeDay(date)}${start ? `, ${start}` : ''}`
+  return date === '' ? 'no day yet' : `${dayWords(date)}${start ? `, ${start}` : ''}`
 })
 const percent = computed(() => Math.round(props.lesson.level * 100))
 </script>

@@ -3,7 +3,7 @@ import { useLocalStorage } from '@vueuse/core'
 import { activeConditions, type Plan } from '~~/core/lesson'
 import { balanceOrder, placesOf, type Cell, type Weighing } from '~~/core/record'
 import { counted, weighingWords, writeReading } from '~~/core/wording'
-import type { NewReading } from '~~/schemas/record'
+import type { NewReading } from '~~/core/lesson'
 
 /** One round at the balance: two at a time, always the pair that tells most, until the order is settled. */
 const props = defineProps<{ plan: Plan; trial: Cell }>()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { nextTurn } from '~~/core/clock'
+import { nextTurn } from '~~/core/arrangement'
 import type { Group } from '~~/core/lesson'
 
 /** Who does what in this trial, by seat number. */

@@ -12,8 +12,7 @@ async function attempt(work: () => Promise<void>): Promise<void> {
   trouble.value = ''
   await work().catch((error: unknown) => (trouble.value = messageOf(error)))
 }
-const look = () =>
-  attempt(async () => void (lesson.value = await callServer(`/api/stations?code=${encodeURIComponent(code.value)}`)))
+const look = () => attempt(async () => void (lesson.value = await callServer('GET /api/stations', { query: { code: code.value } })))
 const choose = (group: string) => attempt(() => props.join(code.value, group))
 if (code.value) onMounted(look)
 </script>

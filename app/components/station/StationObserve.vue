@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { activeConditions, letterOf, type Observation, type Plan } from '~~/core/lesson'
-import { nameOfCondition } from '~~/core/wording'
-import type { NewObservation } from '~~/schemas/record'
+import { timeWords, nameOfCondition } from '~~/core/wording'
+import type { NewObservation } from '~~/core/lesson'
 
 /** What the group sees while it tests: words, a sketch, a photo of the apparatus. The time is kept with it. */
 const props = defineProps<{
@@ -87,7 +87,7 @@ function keep(): void {
     </div>
     <ul v-if="own.length > 0" aria-label="What you have seen">
       <li v-for="one in own" :key="one.id">
-        <span class="soft">{{ writeMinute(one.at) }}{{ one.condition ? ` · ${letterOf(plan, one.condition)}` : '' }}</span>
+        <span class="soft">{{ timeWords(one.at) }}{{ one.condition ? ` · ${letterOf(plan, one.condition)}` : '' }}</span>
         {{ one.text || (one.kind === 'sketch' ? 'a sketch' : 'a photo') }}
         <span v-if="one.picture && one.text" class="soft">+ {{ one.kind }}</span>
       </li>

@@ -2,7 +2,7 @@
 import { activeConditions, letterOf, type Plan } from '~~/core/lesson'
 import type { Cell } from '~~/core/record'
 import { lapWords, raceEntry } from '~~/core/wording'
-import type { NewReading } from '~~/schemas/record'
+import type { NewReading } from '~~/core/lesson'
 
 /** One race: everything put in order by tapping, and each one's place written down. */
 const props = defineProps<{ plan: Plan; trial: Cell }>()

@@ -3,7 +3,7 @@ import { letterOf, measuredCard, momentOf, type LessonRecord, type Plan } from '
 import { unitOf } from '~~/core/quantity'
 import { cellKey, checkReading, readEntry, type Cell, type Doubt } from '~~/core/record'
 import { doubtWords, nameOfCondition, readErrorWords, whenWords, writeReading } from '~~/core/wording'
-import type { NewReading } from '~~/schemas/record'
+import type { NewReading } from '~~/core/lesson'
 
 /** Several places in one jar read at one go: a number for each, all written down together. */
 const props = defineProps<{ plan: Plan; record: LessonRecord; cells: Cell[] }>()

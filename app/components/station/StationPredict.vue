@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Plan } from '~~/core/lesson'
 import { predictionPrompt } from '~~/core/wording'
-import type { NewPrediction } from '~~/schemas/record'
+import type { NewPrediction } from '~~/core/lesson'
 
 /** What the group thinks and why, before the first trial that counts. */
 defineProps<{ plan: Plan; group: string }>()

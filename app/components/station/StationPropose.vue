@@ -4,7 +4,7 @@ import { evidenceOf } from '~~/core/evidence'
 import type { BoardState, LessonRecord, Plan } from '~~/core/lesson'
 import { numbersAreShown } from '~~/core/secondLook'
 import { doubtLead, doubtWordsOfConclusion, FIRST_WORDS_OF_SENTENCE, sentenceStarters } from '~~/core/wording'
-import type { NewProposal } from '~~/schemas/record'
+import type { NewProposal } from '~~/core/lesson'
 
 /** The group's own sentence for the class: a way to begin, words of its own, and a question where it says more than the numbers. */
 const props = defineProps<{ plan: Plan; record: LessonRecord; board: BoardState; group: string }>()

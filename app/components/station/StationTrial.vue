@@ -13,7 +13,7 @@ import {
   type Progress,
 } from '~~/core/record'
 import { DEVICE_WORDS, readErrorWords } from '~~/core/wording'
-import type { NewReading } from '~~/schemas/record'
+import type { NewReading } from '~~/core/lesson'
 import { INSTRUMENTS } from '../instruments/instrument'
 
 /** One trial: what to fetch, what has to be so, the number; and what is asked about it before it is written down. */

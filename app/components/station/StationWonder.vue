@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { REMARK_LISTS, type Plan, type RemarkList, type SaidRemark } from '~~/core/lesson'
 import { WONDER_WORDS } from '~~/core/wording'
-import type { NewRemark } from '~~/schemas/record'
+import type { NewRemark } from '~~/core/lesson'
 
 /** What the group sees, guesses and asks: one line at a time, for one of the three lists. */
 const props = defineProps<{ plan: Plan; group: string; said: SaidRemark[]; pictureOf: (id: string) => string; closable: boolean }>()

@@ -2,7 +2,7 @@
 import { letterOf, type Group, type Plan, type Reading } from '~~/core/lesson'
 import { cellKey, runsDone, type Cell, type Progress } from '~~/core/record'
 import { momentWords, nameOfCondition, trialAloud, trialNumbers, writeReading } from '~~/core/wording'
-import type { NewReading } from '~~/schemas/record'
+import type { NewReading } from '~~/core/lesson'
 
 /** Which trial it is, who does what in it, what has to be so before it; the number before it, and the ways to another one. */
 const props = defineProps<{

@@ -2,7 +2,7 @@
 import { letterOf, type Reading } from '~~/core/lesson'
 import { answersTo } from '~~/core/secondLook'
 import { cellKey, checkReading, countedReadings, historyOf, type Cell } from '~~/core/record'
-import { doubtWords, fixWords, momentWords, nameOfCondition, nameOfGroup, REASONS, writeReading } from '~~/core/wording'
+import { timeWords, doubtWords, fixWords, momentWords, nameOfCondition, nameOfGroup, REASONS, writeReading } from '~~/core/wording'
 
 /** One place of the grid: what was written, what is asked about it, how it came to be; and the ways to set it right. */
 const props = defineProps<{ place: Cell }>()
@@ -50,7 +50,7 @@ async function setAside(reading: Reading): Promise<void> {
           <strong class="value" :class="{ aside: reading.status === 'set-aside' }">
             {{ writeReading(plan, reading.value, reading.unit) }}
           </strong>
-          <span class="soft">written “{{ reading.entered }}” at the {{ reading.by }}, {{ writeMinute(reading.at) }}</span>
+          <span class="soft">written “{{ reading.entered }}” at the {{ reading.by }}, {{ timeWords(reading.at) }}</span>
           <span v-if="reading.status === 'set-aside'">set aside: {{ reading.reason }}</span>
           <button
             v-if="reading.status === 'set-aside'"
@@ -86,7 +86,7 @@ async function setAside(reading: Reading): Promise<void> {
         </form>
         <p v-for="earlier in earlierOf(reading).slice(0, SHOWN)" :key="earlier.id" class="soft earlier">
           before: {{ writeReading(plan, earlier.value, earlier.unit)
-          }}{{ earlier.status === 'set-aside' ? `, set aside: ${earlier.reason}` : '' }}, {{ writeMinute(earlier.at) }}
+          }}{{ earlier.status === 'set-aside' ? `, set aside: ${earlier.reason}` : '' }}, {{ timeWords(earlier.at) }}
         </p>
         <p v-if="earlierOf(reading).length > SHOWN" class="soft earlier">
           and {{ earlierOf(reading).length - SHOWN }} before that: see the journal

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ClassMode } from '~/composables/classMode'
+import type { ClassMode } from '~~/schemas/contract'
 
 /** Turns class mode on with a passphrase for the desk, and off again. */
 const props = defineProps<{ mode: ClassMode; code: string; address: string }>()
@@ -10,10 +10,11 @@ const trouble = ref('')
 const changing = ref(false)
 const link = computed(() => stationLink(props.address, props.code))
 
-async function set(method: 'PUT' | 'DELETE'): Promise<void> {
+async function set(on: boolean): Promise<void> {
   trouble.value = ''
   try {
-    await callServer('/api/class-mode', { method, body: method === 'PUT' ? { passphrase: passphrase.value } : undefined })
+    if (on) await callServer('PUT /api/class-mode', { body: { passphrase: passphrase.value } })
+    else await callServer('DELETE /api/class-mode')
     passphrase.value = ''
     changing.value = false
     emit('changed')
@@ -42,7 +43,7 @@ async function set(method: 'PUT' | 'DELETE'): Promise<void> {
       </div>
       <QrPicture class="picture" :text="link" :label="`Opens ${link}`" />
     </div>
-    <form v-else id="class-mode" class="off" @submit.prevent="set('PUT')">
+    <form v-else id="class-mode" class="off" @submit.prevent="set(true)">
       <p v-if="!mode.on">
         Now only this computer reaches Jolly Beaker. With class mode, tablets on the school’s network can join as stations; the desk
         then needs a passphrase, on this computer as well.
@@ -65,7 +66,7 @@ async function set(method: 'PUT' | 'DELETE'): Promise<void> {
       <button type="button" class="button quiet" @click="open = false">Close</button>
       <template v-if="mode.on && !changing">
         <button type="button" class="button quiet" @click="changing = true">Another passphrase</button>
-        <button type="button" class="button" @click="set('DELETE')">Turn class mode off</button>
+        <button type="button" class="button" @click="set(false)">Turn class mode off</button>
       </template>
       <button v-else type="submit" form="class-mode" class="button main" :disabled="passphrase.trim().length < 8">
         {{ mode.on ? 'Take this passphrase' : 'Turn class mode on' }}

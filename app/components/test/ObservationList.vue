@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { letterOf } from '~~/core/lesson'
-import { nameOfCondition } from '~~/core/wording'
+import { timeWords, nameOfCondition } from '~~/core/wording'
 
 /** What the groups saw while they tested, the latest first. */
 const lesson = useLesson()
@@ -48,7 +48,7 @@ async function add(): Promise<void> {
         <span>
           <GroupName v-if="groupOf(one.group)" :group="groupOf(one.group)!" />
           <span class="soft when"
-            >{{ writeMinute(one.at)
+            >{{ timeWords(one.at)
             }}{{ one.condition ? `, ${letterOf(plan, one.condition)} ${nameOfCondition(plan, one.condition)}` : '' }}</span
           >
           <br />{{ one.text }}

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { JoinedStation } from '~/composables/joinedStations'
+import { timeWords } from '~~/core/wording'
+import type { JoinedStation } from '~~/schemas/contract'
 
 /** Who has joined: to another group, paused, or sent away. */
 const props = defineProps<{ stations: JoinedStation[] }>()
@@ -20,11 +21,16 @@ const numberOf = (station: JoinedStation) => {
 
 async function change(stations: string[] | undefined, what: { group?: string; locked?: boolean }): Promise<void> {
   await attempt(() =>
-    callServer(`/api/lessons/${lesson.id}/stations`, { method: 'PUT', body: { ...what, ...(stations && { stations }) } }),
+    callServer('PUT /api/lessons/[lesson]/stations', {
+      path: { lesson: lesson.id },
+      body: { ...what, ...(stations && { stations }) },
+    }),
   )
 }
 async function remove(station: JoinedStation): Promise<void> {
-  await attempt(() => callServer(`/api/lessons/${lesson.id}/stations/${station.id}`, { method: 'DELETE' }))
+  await attempt(() =>
+    callServer('DELETE /api/lessons/[lesson]/stations/[station]', { path: { lesson: lesson.id, station: station.id } }),
+  )
 }
 async function attempt(work: () => Promise<unknown>): Promise<void> {
   await work().catch((error: unknown) => notices.trouble(messageOf(error)))
@@ -54,7 +60,7 @@ async function attempt(work: () => Promise<unknown>): Promise<void> {
           </th>
           <td>
             <span v-if="station.present" class="there">● there</span>
-            <span v-else class="away">▲ away{{ station.lastSeenAt ? ` since ${writeMinute(station.lastSeenAt)}` : '' }}</span>
+            <span v-else class="away">▲ away{{ station.lastSeenAt ? ` since ${timeWords(station.lastSeenAt)}` : '' }}</span>
             <span v-if="station.locked"> · paused</span>
           </td>
           <td class="figure">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { filteredJournal, JOURNAL_KINDS, journalOf, type JournalKind } from '~~/core/record'
-import { journalGroup, JOURNAL_WORDS, journalWords } from '~~/core/wording'
+import { momentOfDayWords, journalGroup, JOURNAL_WORDS, journalWords } from '~~/core/wording'
 
 /** Everything that happened in the lesson, with its time. */
 const route = useRoute()
@@ -84,7 +84,7 @@ const MOST_SHOWN = 400
         </thead>
         <tbody>
           <tr v-for="(one, place) in lines.slice(0, MOST_SHOWN)" :key="place">
-            <td class="nowrap">{{ writeMoment(one.line.at) }}</td>
+            <td class="nowrap">{{ momentOfDayWords(one.line.at) }}</td>
             <td>{{ JOURNAL_WORDS[one.line.event.kind] }}</td>
             <td>{{ one.who }}</td>
             <td class="what">

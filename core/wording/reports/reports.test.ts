@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { conclusion, reading, recordOf, soakUpPlan } from '../../../test/soakUp'
 import { reportHtml, reportMarkdown } from '../../formats'
+import { NO_SCHOOL } from '../../kit'
 import { groupSigns, skillsOf, type Block } from '../../reports'
-import { classReport, groupReport, lessonsInTerm, teacherNotes, termOverview, type Term, type TermLesson } from '.'
+import { classReport, faceOf, groupReport, judgedOf, teacherNotes, termOverview, type TermLesson } from '.'
 
 const plan = soakUpPlan({ notes: 'Elm needs the clear ruler.', groupNotes: { g1: { well: 'held the ruler still', next: '' } } })
 const prediction = {
@@ -99,19 +100,14 @@ describe('reports', () => {
     expect(texts(blocks)).toContain('Not practised yet: noticing closely')
   })
 
-  it('a term takes in its class and its days, by day, and says so', () => {
-    const dated = (id: string, date: string, className = 'Puffin') => ({
-      lesson: { id, plan: { ...plan, date, className } },
-      record,
-    })
-    const all = [dated('none', ''), dated('late', '2026-04-30'), dated('early', '2026-03-02'), dated('other', '2026-03-12', 'Wren')]
-    const idsIn = (term: Term) => lessonsInTerm(all, term).map(({ id }) => id)
-    expect(idsIn({ from: '', to: '', className: '' })).toEqual(['early', 'other', 'late', 'none'])
-    expect(idsIn({ from: '2026-03-03', to: '', className: '' })).toEqual(['other', 'late'])
-    expect(idsIn({ from: '', to: '2026-03-12', className: 'Puffin' })).toEqual(['early'])
+  it('a term says what it takes in, and what a lesson brought', () => {
     expect(termOverview([], { from: '2026-03-02', to: '2026-04-30', className: 'Wren' }).under).toBe(
       'Class Wren, from Mon 2 Mar to Thu 30 Apr',
     )
+    const lesson: TermLesson = { id: 'l', ...faceOf(plan), ...judgedOf(plan, record, NO_SCHOOL) }
+    const told = texts(termOverview([lesson], { from: '', to: '', className: '' }).blocks)
+    for (const words of [lesson.question, lesson.conclusion, lesson.grade]) expect(told).toContain(words)
+    expect(lesson.conclusion).toContain('We are sure, because the gap is big.')
   })
 })
 

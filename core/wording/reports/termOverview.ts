@@ -1,68 +1,18 @@
-import { classConclusion } from '../../agree'
-import { evidenceOf, judgedBefore } from '../../evidence'
-import type { LessonRecord, Plan } from '../../lesson'
-import { SKILLS, skillsOf, type Report, type Skill } from '../../reports'
-import { GRADE_NAMES, gradeName } from '../evidence'
-import { question } from '../kinds'
-import { dayWords } from '../kit'
+import { SKILLS, type Report } from '../../reports'
+import { dayWords } from '../days'
 import { counted } from '../names'
 import { SKILL_WORDS } from './signs'
+import type { Judged, LessonFace } from './summary'
 
 /** One lesson as the overview of a term shows it. */
-export interface TermLesson {
-  id: string
-  title: string
-  className: string
-  date: string
-  question: string
-  grade: string
-  conclusion: string
-  agreed: boolean
-  skills: Skill[]
-}
+export type TermLesson = { id: string } & Pick<LessonFace, 'title' | 'className' | 'date' | 'question'> &
+  Pick<Judged, 'grade' | 'conclusion' | 'agreed' | 'skills'>
 
 /** Which lessons a term takes in: `YYYY-MM-DD`, and the name of a class; empty for no bound. */
 export interface Term {
   from: string
   to: string
   className: string
-}
-
-/** What a lesson brings to the overview. */
-function termLesson({ id, plan }: { id: string; plan: Plan }, record: LessonRecord): TermLesson {
-  const conclusion = classConclusion(record.conclusions)
-  return {
-    id,
-    title: plan.title,
-    className: plan.className,
-    date: plan.date,
-    question: plan.measured && (plan.changed || plan.kind === 'over-time') ? question(plan) : '',
-    grade: gradeWords(plan, record),
-    conclusion: conclusion?.text ?? '',
-    agreed: conclusion?.agreed ?? false,
-    skills: skillsOf(plan, record),
-  }
-}
-
-/** The grade, and that another one stood here before. */
-function gradeWords(plan: Plan, record: LessonRecord): string {
-  const evidence = evidenceOf(plan, record)
-  const before = judgedBefore(plan, record)
-  const anew = before === undefined ? '' : ` (judged anew; was ${GRADE_NAMES[before].toLowerCase()})`
-  return `${evidence ? gradeName(evidence) : GRADE_NAMES['nothing-yet']}${anew}`
-}
-
-/** The lessons that a term takes in, by their days; one without a day is in every term that has no end, and comes last. */
-export function lessonsInTerm(
-  all: { lesson: { id: string; plan: Plan }; record: LessonRecord }[],
-  { from, to, className }: Term,
-): TermLesson[] {
-  const last = '9999'
-  return all
-    .filter(({ lesson: { plan } }) => className === '' || plan.className === className)
-    .filter(({ lesson: { plan } }) => plan.date >= from && (to === '' || (plan.date !== '' && plan.date <= to)))
-    .map(({ lesson, record }) => termLesson(lesson, record))
-    .sort((a, b) => (a.date || last).localeCompare(b.date || last))
 }
 
 /** What was investigated in a term, and which skills were practised how often. */

@@ -1,11 +1,6 @@
+import { shelfSchema } from '../../../schemas/requests'
 import { deskRoute } from '../../access/route'
-import { listLessons } from '../../database/lessons'
-import { schoolFor } from '../../lesson/school'
-import { shelfEntry } from '../../lesson/shelf'
+import { loadShelf } from '../../views/shelf'
 
-/** All lessons as the shelf shows them. */
-export default deskRoute({}, async ({ database }) => {
-  const school = await schoolFor(database)
-  const lessons = await listLessons(database)
-  return { lessons: lessons.map(({ lesson, record }) => shelfEntry(lesson, record, school(lesson))) }
-})
+/** One page of the shelf. */
+export default deskRoute<'GET /api/lessons'>({ query: shelfSchema }, ({ database, query }) => loadShelf(database, query))

@@ -6,10 +6,11 @@ import { newLessonSchema } from '../../../schemas/requests'
 import { deskRoute } from '../../access/route'
 import { notFound } from '../../access/refusal'
 import { listThings } from '../../database/cupboard'
-import { addLesson, lastClass } from '../../database/lessons'
+import { lastClass } from '../../database/lessons'
+import { addLesson } from '../../record/wholeLesson'
 
 /** A new lesson, from the library or from nothing, for the class of the last one. */
-export default deskRoute({ body: newLessonSchema }, async ({ database, body }) => {
+export default deskRoute<'POST /api/lessons'>({ body: newLessonSchema }, async ({ database, body }) => {
   const { className, children } = await lastClass(database)
   if (body.investigation === null) {
     return { id: (await addLesson(database, emptyPlan(className, children, randomUUID))).id }

@@ -1,9 +1,9 @@
 import { setResponseHeader } from 'h3'
 import { deskRoute } from '../../access/route'
-import { writeLibrary } from '../../lesson/library'
+import { writeLibrary } from '../../files/library'
 
 /** The whole library as one file. */
-export default deskRoute({}, async ({ event, database }) => {
+export default deskRoute<'GET /api/library'>({}, async ({ event, database }) => {
   const now = new Date().toISOString()
   setResponseHeader(event, 'content-type', 'application/zip')
   setResponseHeader(event, 'content-disposition', `attachment; filename="Jolly-Beaker-${now.slice(0, 10)}.beaker.zip"`)

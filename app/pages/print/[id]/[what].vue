@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import type { Component } from 'vue'
 import { NO_SCHOOL, type School } from '~~/core/kit'
-import type { LessonRecord, Plan } from '~~/core/lesson'
+import type { WholeLesson } from '~~/schemas/contract'
 import { PRINTOUT_NAMES, PRINTOUTS, type PrintoutName } from '~/composables/printouts'
 
 /** A printout: shown as it will look, with one button that prints it. */
 const route = useRoute()
-const whole = shallowRef<{ lesson: { plan: Plan }; record: LessonRecord }>()
+const whole = shallowRef<WholeLesson>()
 const school = shallowRef<School>(NO_SCHOOL)
 const trouble = ref('')
 /** What is counted with the cupboard in mind. */
@@ -57,9 +57,9 @@ useHead({
 
 onMounted(async () => {
   try {
-    const lesson = `/api/lessons/${String(route.params.id)}`
-    if (KIT.includes(what.value)) school.value = (await callServer<{ school: School }>(`${lesson}/school`)).school
-    whole.value = await callServer(lesson)
+    const path = { lesson: String(route.params.id) }
+    if (KIT.includes(what.value)) school.value = (await callServer('GET /api/lessons/[lesson]/school', { path })).school
+    whole.value = await callServer('GET /api/lessons/[lesson]', { path })
   } catch (error) {
     trouble.value = messageOf(error)
   }

@@ -1,12 +1,9 @@
-import { getRouterParams } from 'h3'
-import { thingPathSchema } from '../../../../schemas/school'
-import { checked, deskRoute } from '../../../access/route'
+import { deskRoute } from '../../../access/route'
 import { notFound } from '../../../access/refusal'
 import { takeOut } from '../../../database/cupboard'
 
 /** Takes a thing out of the cupboard. Its history stays, and writing it again puts it back. */
-export default deskRoute({}, async ({ database, event }) => {
-  const { thing } = checked(thingPathSchema, getRouterParams(event))
-  if (!(await takeOut(database, thing))) throw notFound('thing')
+export default deskRoute<'POST /api/cupboard/[thing]/out'>({}, async ({ database, path }) => {
+  if (!(await takeOut(database, path.thing))) throw notFound('thing')
   return { out: true }
 })

@@ -1,6 +1,8 @@
 import { viewSchema } from '../../../../schemas/requests'
 import { lessonRoute } from '../../../access/route'
-import { loadBoard } from '../../../lesson/board'
+import { loadBoard } from '../../../views/board'
 
 /** What the projector shows. */
-export default lessonRoute({ query: viewSchema }, ({ database, lesson, query }) => loadBoard(database, lesson, query.record))
+export default lessonRoute<'GET /api/lessons/[lesson]/board'>({ query: viewSchema }, ({ database, lesson, query }) =>
+  loadBoard(database, lesson, query.record),
+)

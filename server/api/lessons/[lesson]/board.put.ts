@@ -3,6 +3,6 @@ import { lessonRoute } from '../../../access/route'
 import { saveBoard } from '../../../database/lessons'
 
 /** Changes what the board shows. */
-export default lessonRoute({ body: boardChangeSchema }, async ({ database, lesson, body }) => ({
+export default lessonRoute<'PUT /api/lessons/[lesson]/board'>({ body: boardChangeSchema }, async ({ database, lesson, body }) => ({
   board: await saveBoard(database, lesson.id, body),
 }))

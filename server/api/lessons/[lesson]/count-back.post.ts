@@ -4,8 +4,11 @@ import { lessonRoute } from '../../../access/route'
 import { countBack, listThings } from '../../../database/cupboard'
 
 /** What came back after the lesson and what broke. The cupboard's stocks follow; counting again replaces the count. */
-export default lessonRoute({ body: countBackSchema }, async ({ database, lesson, body }) => {
-  const changes = stockChanges(lesson.plan, await listThings(database), body.rows)
-  await countBack(database, lesson.id, changes)
-  return { counted: changes.length }
-})
+export default lessonRoute<'POST /api/lessons/[lesson]/count-back'>(
+  { body: countBackSchema },
+  async ({ database, lesson, body }) => {
+    const changes = stockChanges(lesson.plan, await listThings(database), body.rows)
+    await countBack(database, lesson.id, changes)
+    return { counted: changes.length }
+  },
+)

@@ -1,10 +1,10 @@
 import { begunAnew, namedPictures } from '../../../../core/lesson'
 import { lessonRoute } from '../../../access/route'
-import { addLesson } from '../../../database/lessons'
 import { listPictures } from '../../../database/pictures'
+import { addLesson } from '../../../record/wholeLesson'
 
 /** The plan once more, without readings, day and acknowledged cautions. */
-export default lessonRoute({}, async ({ database, lesson }) => {
+export default lessonRoute<'POST /api/lessons/[lesson]/duplicate'>({}, async ({ database, lesson }) => {
   const title = lesson.plan.title === '' ? '' : `${lesson.plan.title} (copy)`.slice(0, 200)
   const hook = await listPictures(database, lesson.id, namedPictures(lesson.plan))
   const plan = { ...begunAnew(lesson.plan), title, date: '', cautionsAcknowledged: [] }

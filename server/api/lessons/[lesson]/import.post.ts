@@ -2,15 +2,22 @@ import { randomUUID } from 'node:crypto'
 import { readImport } from '../../../../core/formats'
 import { importSchema } from '../../../../schemas/requests'
 import { lessonRoute } from '../../../access/route'
-import { listReadings } from '../../../database/readings'
-import { writeReadings } from '../../../lesson/writeReadings'
+import { loadRecord } from '../../../record/rows'
+import { writeRows } from '../../../record/write'
+import { ROW_KINDS } from '../../../../core/lesson'
 
 /** Takes the readings of a foreign table in, as its columns were matched; what cannot be read is passed over and counted. */
-export default lessonRoute({ body: importSchema, large: 'file' }, async ({ database, lesson, body }) => {
-  const cells = readImport(lesson.plan, body.rows, body.choices, await listReadings(database, lesson.id))
-  const readings = cells.flatMap(({ reading }) =>
-    reading ? [{ ...reading, id: randomUUID(), practice: false, confirmed: false, supersedes: null }] : [],
-  )
-  const { added } = readings.length === 0 ? { added: 0 } : await writeReadings(database, lesson, readings, 'import')
-  return { added, skipped: cells.length - added }
-})
+export default lessonRoute<'POST /api/lessons/[lesson]/import'>(
+  { body: importSchema, large: 'file' },
+  async ({ database, lesson, body }) => {
+    const cells = readImport(lesson.plan, body.rows, body.choices, (await loadRecord(database, lesson.id)).readings)
+    const readings = cells.flatMap(({ reading }) =>
+      reading ? [{ ...reading, id: randomUUID(), practice: false, confirmed: false, supersedes: null }] : [],
+    )
+    const { added } =
+      readings.length === 0
+        ? { added: 0 }
+        : await writeRows(database, lesson, ROW_KINDS.reading, readings, { by: 'import', at: new Date().toISOString() })
+    return { added, skipped: cells.length - added }
+  },
+)

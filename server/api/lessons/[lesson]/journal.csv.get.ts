@@ -4,12 +4,12 @@ import { journalOf } from '../../../../core/record'
 import { journalGroup, JOURNAL_WORDS, journalWords } from '../../../../core/wording'
 import { notFound } from '../../../access/refusal'
 import { lessonRoute } from '../../../access/route'
-import { listOtherEvents } from '../../../database/events'
-import { loadLesson } from '../../../database/lessons'
-import { attachment } from '../../../lesson/attachment'
+import { attachment } from '../../../files/attachment'
+import { listOtherEvents } from '../../../database/announcing'
+import { loadLesson } from '../../../record/wholeLesson'
 
 /** The whole journal as CSV, one row for each thing that happened. */
-export default lessonRoute({}, async ({ event, database, lesson }) => {
+export default lessonRoute<'GET /api/lessons/[lesson]/journal.csv'>({}, async ({ event, database, lesson }) => {
   const whole = await loadLesson(database, lesson.id)
   if (!whole) throw notFound('lesson')
   const { plan } = whole.lesson

@@ -1,5 +1,7 @@
 import { lessonRoute } from '../../../access/route'
-import { listOtherEvents } from '../../../database/events'
+import { listOtherEvents } from '../../../database/announcing'
 
 /** What happened besides the rows of the record, for the journal. */
-export default lessonRoute({}, async ({ database, lesson }) => ({ events: await listOtherEvents(database, lesson.id) }))
+export default lessonRoute<'GET /api/lessons/[lesson]/journal'>({}, async ({ database, lesson }) => ({
+  events: await listOtherEvents(database, lesson.id),
+}))

@@ -1,12 +1,12 @@
 import { setResponseHeader } from 'h3'
 import { writeReadingsCsv } from '../../../../core/formats'
 import { lessonRoute } from '../../../access/route'
-import { listReadings } from '../../../database/readings'
-import { attachment } from '../../../lesson/attachment'
+import { attachment } from '../../../files/attachment'
+import { loadRecord } from '../../../record/rows'
 
 /** Every reading as a row of CSV. */
-export default lessonRoute({}, async ({ event, database, lesson }) => {
+export default lessonRoute<'GET /api/lessons/[lesson]/readings.csv'>({}, async ({ event, database, lesson }) => {
   setResponseHeader(event, 'content-type', 'text/csv; charset=utf-8')
   setResponseHeader(event, 'content-disposition', attachment(lesson.plan, 'csv'))
-  return writeReadingsCsv(lesson.plan, await listReadings(database, lesson.id))
+  return writeReadingsCsv(lesson.plan, (await loadRecord(database, lesson.id)).readings)
 })

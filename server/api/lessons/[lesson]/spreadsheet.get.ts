@@ -1,12 +1,12 @@
 import { setResponseHeader } from 'h3'
 import { lessonRoute } from '../../../access/route'
 import { notFound } from '../../../access/refusal'
-import { loadLesson } from '../../../database/lessons'
-import { attachment } from '../../../lesson/attachment'
-import { lessonSpreadsheet } from '../../../lesson/spreadsheet'
+import { attachment } from '../../../files/attachment'
+import { lessonSpreadsheet } from '../../../files/spreadsheet'
+import { loadLesson } from '../../../record/wholeLesson'
 
 /** Results, readings and the plan as a spreadsheet. */
-export default lessonRoute({}, async ({ event, database, lesson }) => {
+export default lessonRoute<'GET /api/lessons/[lesson]/spreadsheet'>({}, async ({ event, database, lesson }) => {
   const whole = await loadLesson(database, lesson.id)
   if (!whole) throw notFound('lesson')
   setResponseHeader(event, 'content-type', 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet')

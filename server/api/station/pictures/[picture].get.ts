@@ -1,9 +1,7 @@
-import { getRouterParams } from 'h3'
-import { picturePathSchema } from '../../../../schemas/requests'
-import { checked, stationRoute } from '../../../access/route'
-import { sendPicture } from '../../../lesson/sendPicture'
+import { stationRoute } from '../../../access/route'
+import { sendPicture } from '../../../files/sendPicture'
 
 /** A picture of the hook, for a station. */
-export default stationRoute({}, ({ event, database, lesson }) =>
-  sendPicture(event, database, lesson.id, checked(picturePathSchema, getRouterParams(event)).picture),
+export default stationRoute<'GET /api/station/pictures/[picture]'>({}, ({ event, database, lesson, path }) =>
+  sendPicture(event, database, lesson.id, path.picture),
 )

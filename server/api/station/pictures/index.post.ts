@@ -1,8 +1,8 @@
 import { pictureSchema } from '../../../../schemas/record'
 import { stationRoute } from '../../../access/route'
-import { storePicture } from '../../../lesson/storePicture'
+import { storePicture } from '../../../files/storePicture'
 
 /** A sketch or a photo of apparatus; an observation names it afterwards. */
-export default stationRoute({ body: pictureSchema, large: 'picture' }, ({ database, lesson, body }) =>
+export default stationRoute<'POST /api/station/pictures'>({ body: pictureSchema, large: 'picture' }, ({ database, lesson, body }) =>
   storePicture(database, lesson.id, body),
 )

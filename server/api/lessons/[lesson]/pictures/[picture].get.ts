@@ -1,9 +1,7 @@
-import { getRouterParams } from 'h3'
-import { picturePathSchema } from '../../../../../schemas/requests'
-import { checked, lessonRoute } from '../../../../access/route'
-import { sendPicture } from '../../../../lesson/sendPicture'
+import { lessonRoute } from '../../../../access/route'
+import { sendPicture } from '../../../../files/sendPicture'
 
 /** A picture of the hook, for desk and board. */
-export default lessonRoute({}, ({ event, database, lesson }) =>
-  sendPicture(event, database, lesson.id, checked(picturePathSchema, getRouterParams(event)).picture),
+export default lessonRoute<'GET /api/lessons/[lesson]/pictures/[picture]'>({}, ({ event, database, lesson, path }) =>
+  sendPicture(event, database, lesson.id, path.picture),
 )

@@ -1,2 +1,0 @@
-/** The server asks for the passphrase: set by whatever was refused, looked at by app.vue. */
-export const deskClosed = ref(false)

@@ -1,0 +1,27 @@
+import type { LessonRecord, NewReading, Plan, Stop } from '~~/core/lesson'
+import { isPlanFix, mend, type Fix } from '~~/core/secondLook'
+import { writeReading } from '~~/core/wording'
+import { superseding } from './readingRow'
+
+/** What a button of the Second look comes to. */
+export type Command =
+  | { do: 'replace'; plan: Plan }
+  | { do: 'write'; reading: NewReading }
+  | { do: 'go'; stop: Stop; target: string | undefined }
+  /** It was about a reading that is not there any more. */
+  | { do: 'nothing' }
+
+/** What is to be done for a fix. @param plan with what stations said in its lists */
+export function commandFor(plan: Plan, record: LessonRecord, fix: Fix, newId: () => string): Command {
+  if (isPlanFix(fix)) return { do: 'replace', plan: mend(plan, fix, newId) }
+  if (fix.code === 'go') return { do: 'go', stop: fix.stop, target: fix.target }
+  const reading = record.readings.find(({ id }) => id === fix.reading)
+  if (!reading) return { do: 'nothing' }
+  if (fix.code === 'keep-reading') return { do: 'write', reading: superseding(reading, { confirmed: true }) }
+  const { value, unit } = fix
+  const reason = `was written as ${reading.entered}`
+  return {
+    do: 'write',
+    reading: superseding(reading, { value, unit, entered: writeReading(plan, value, unit), reason, confirmed: true }),
+  }
+}

@@ -1,0 +1,81 @@
+import type { LessonEvent } from '~~/core/lesson'
+import { deviceClock, type Clock } from './clock'
+
+const TRY_AGAIN_AFTER = 2000
+const REST_AFTER = 5000
+
+/** What a line needs of the browser; a test brings its own. */
+export interface Browser {
+  open(address: string): EventSource
+  hidden(): boolean
+  /** Calls back when the page is hidden or shown; the answer ends it. */
+  watch(listener: () => void): () => void
+}
+
+const thisBrowser: Browser = {
+  open: (address) => new EventSource(address),
+  hidden: () => document.hidden,
+  watch: (listener) => {
+    document.addEventListener('visibilitychange', listener)
+    return () => document.removeEventListener('visibilitychange', listener)
+  },
+}
+
+export interface LineListeners {
+  event(event: LessonEvent): void
+  /** Does the line stand. */
+  state(stands: boolean): void
+  /** A station came or went. */
+  presence?(): void
+}
+
+/**
+ * A lesson's events as they come, from a number on. A browser reconnects by itself after a lost line, but gives up when the server
+ * answers that it is not ready: then a new stream goes on from the last number seen. A page that nobody sees lets its stream go
+ * and catches up when it is shown again, since a browser keeps only six open.
+ * @param address of the events since a number
+ * @returns ends it
+ */
+export function openLine(
+  address: (since: number) => string,
+  since: number,
+  listeners: LineListeners,
+  clock: Clock = deviceClock,
+  browser: Browser = thisBrowser,
+): () => void {
+  let last = since
+  let source: EventSource | undefined
+  let cancel = () => {}
+
+  function open(): void {
+    rest()
+    source = browser.open(address(last))
+    source.onmessage = (message: MessageEvent<string>) => {
+      last = Number(message.lastEventId) || last
+      listeners.event(JSON.parse(message.data) as LessonEvent)
+    }
+    if (listeners.presence) source.addEventListener('presence', listeners.presence)
+    source.onopen = () => listeners.state(true)
+    source.onerror = () => {
+      listeners.state(false)
+      if (source?.readyState === source?.CLOSED) cancel = clock.after(TRY_AGAIN_AFTER, open)
+    }
+  }
+
+  function rest(): void {
+    cancel()
+    source?.close()
+    source = undefined
+  }
+
+  const unwatch = browser.watch(() => {
+    cancel()
+    if (browser.hidden()) cancel = clock.after(REST_AFTER, rest)
+    else if (!source || source.readyState === source.CLOSED) open()
+  })
+  open()
+  return () => {
+    unwatch()
+    rest()
+  }
+}

@@ -1,0 +1,130 @@
+import { describe, expect, it } from 'vitest'
+import { madeClock } from '../../test/madeClock'
+import { waitingLine, type Refused, type Sent, type Waiting, type WaitingState, type WaitingStore } from './waitingLine'
+import { withKind } from './waitingStore'
+
+/** A store that outlives the page. */
+function madeStore(): WaitingStore & { line: Waiting[]; refused: Refused[] } {
+  const kept = { line: [] as Waiting[], refused: [] as Refused[] }
+  return {
+    get line() {
+      return kept.line
+    },
+    get refused() {
+      return kept.refused
+    },
+    load: () => Promise.resolve({ line: [...kept.line], refused: [...kept.refused] }),
+    add: (waiting) => Promise.resolve(void kept.line.push(waiting)),
+    remove: (id) => Promise.resolve(void (kept.line = kept.line.filter((one) => one.id !== id))),
+    refuse: (refused) => Promise.resolve(void kept.refused.push(refused)),
+    rename: (old, token) => {
+      kept.line = kept.line.map((one) => (one.token === old ? { ...one, token } : one))
+      return Promise.resolve()
+    },
+    clearRefused: () => Promise.resolve(void (kept.refused = [])),
+  }
+}
+
+const DOWN: Sent = { waits: true, away: true, message: 'away' }
+const PAUSED: Sent = { waits: true, away: false, message: 'paused' }
+const entry = (id: string, token = 'elm') => ({ id, token, kind: 'reading' as const, body: { readings: [{ id }] } })
+
+/** A station's page; `answers` says what the server does with each entry. */
+function page(store: WaitingStore, answers: (waiting: Waiting) => Sent, clock = madeClock()) {
+  const sent: string[] = []
+  const states: WaitingState[] = []
+  const line = waitingLine(
+    store,
+    async (waiting) => {
+      await Promise.resolve()
+      sent.push(waiting.id)
+      return answers(waiting)
+    },
+    (state) => states.push(state),
+    clock,
+  )
+  return { line, sent, states, clock, now: () => states.at(-1)! }
+}
+
+describe('the waiting line', () => {
+  it('is sent in order, and what the server has is forgotten', async () => {
+    const store = madeStore()
+    const { line, sent, clock, now } = page(store, () => 'taken')
+    for (const id of ['a', 'b', 'c']) await line.add(entry(id))
+    await clock.pass(0)
+    expect(sent).toEqual(['a', 'b', 'c'])
+    expect([now().line, store.line]).toEqual([[], []])
+  })
+
+  it('waits while the line is down, keeps its order, and is tried again every three seconds', async () => {
+    let down = true
+    const { line, sent, clock, now } = page(madeStore(), () => (down ? DOWN : 'taken'))
+    await line.add(entry('a'))
+    await line.add(entry('b'))
+    await clock.pass(0)
+    expect(new Set(sent)).toEqual(new Set(['a']))
+    expect([now().away, now().line.map(({ id }) => id)]).toEqual([true, ['a', 'b']])
+    sent.length = 0
+    down = false
+    await clock.pass(3000)
+    expect(sent).toEqual(['a', 'b'])
+    expect(now()).toMatchObject({ away: false, line: [] })
+  })
+
+  it('outlives a restart of the tablet, with the time at which each was entered', async () => {
+    const store = madeStore()
+    const first = page(store, () => DOWN)
+    const enteredAt = first.clock.now()
+    await first.line.add(entry('a'))
+    await first.clock.pass(60_000)
+    first.line.end()
+
+    const second = page(store, () => 'taken', first.clock)
+    expect((await second.line.restore()).map(({ id, since }) => [id, since])).toEqual([['a', enteredAt]])
+    await second.clock.pass(0)
+    expect([second.sent, store.line]).toEqual([['a'], []])
+  })
+
+  it('what is refused for good is said and kept, and holds nobody up', async () => {
+    const store = madeStore()
+    const { line, sent, clock, now } = page(store, ({ id }) =>
+      id === 'a' ? { waits: false, away: false, message: 'This entry already belongs to another lesson.' } : 'taken',
+    )
+    await line.add(entry('a'))
+    await line.add(entry('b'))
+    await clock.pass(0)
+    expect(sent).toEqual(['a', 'b'])
+    expect(now().refused).toMatchObject([{ id: 'a', why: 'This entry already belongs to another lesson.' }])
+    expect([store.line, store.refused.length]).toEqual([[], 1])
+    await line.clearRefused()
+    expect([now().refused, store.refused]).toEqual([[], []])
+  })
+
+  it('a station that is paused holds up its own entries only', async () => {
+    const { line, clock, now } = page(madeStore(), ({ token }) => (token === 'elm' ? PAUSED : 'taken'))
+    await line.add(entry('a', 'elm'))
+    await line.add(entry('b', 'fir'))
+    await line.add(entry('c', 'elm'))
+    await clock.pass(0)
+    expect(now().line.map(({ id }) => id)).toEqual(['a', 'c'])
+    expect(now().away).toBe(false)
+  })
+
+  it('goes on under the token of a station that joined again for the same group', async () => {
+    const store = madeStore()
+    const { line, clock, now } = page(store, ({ token }) => (token === 'old' ? PAUSED : 'taken'))
+    await line.add(entry('a', 'old'))
+    await line.underToken('old', 'new')
+    expect(store.line.map(({ token }) => token)).toEqual(['new'])
+    await clock.pass(3000)
+    expect(now().line).toEqual([])
+  })
+
+  it('what an earlier version kept with an address is known by its kind', () => {
+    const kept = { id: 'a', token: 't', since: 1, body: {} }
+    const kind = (path: string) => withKind({ ...kept, path } as unknown as Waiting).kind
+    expect(
+      ['readings', 'remarks', 'conclusions', 'observations', 'predictions', 'pictures'].map((list) => kind(`/api/station/${list}`)),
+    ).toEqual(['reading', 'remark', 'conclusion', 'observation', 'prediction', 'picture'])
+  })
+})

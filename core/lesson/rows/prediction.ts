@@ -1,0 +1,44 @@
+import { PREDICT_AS, type PredictAs } from '../plan'
+import { LONGEST_SENTENCE, rowKind, SOURCES, type Source } from './rowKind'
+
+const MOST_NAMED = 60
+
+export interface Prediction {
+  id: string
+  group: string
+  as: PredictAs | 'hands'
+  /** Condition ids, the most first; the most and the least only, where no more was asked. */
+  order: string[]
+  /** By condition or moment id: expected results, 1 / 0 / -1 for up / same / down, or hands. */
+  values: Record<string, number>
+  reason: string
+  /** Made after the group's first counted reading: a change of mind, kept beside the first one. */
+  late: boolean
+  by: Source
+  at: string
+}
+
+export const PREDICTION = rowKind<Prediction>()({
+  kind: 'prediction',
+  list: 'predictions',
+  columns: {
+    id: { is: 'row-id' },
+    group: { is: 'plan-id' },
+    as: { is: 'one-of', words: [...PREDICT_AS, 'hands'] },
+    order: { is: 'plan-ids', most: MOST_NAMED },
+    values: { is: 'numbers', most: MOST_NAMED },
+    reason: { is: 'text', most: LONGEST_SENTENCE },
+    late: { is: 'yes-or-no' },
+    by: { is: 'one-of', words: SOURCES },
+    at: { is: 'time' },
+  },
+  stamped: ['late', 'by', 'at'],
+  most: 2000,
+  station: ['id', 'group', 'as', 'order', 'values', 'reason'],
+  unsaid: {},
+  desk: true,
+  conditions: 'order',
+  ofWholeClass: ({ as }) => as === 'hands',
+  // A prediction says something: an order, or values.
+  faultOf: ({ order, values }) => (order.length === 0 && Object.keys(values).length === 0 ? 'order' : undefined),
+})

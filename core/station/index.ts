@@ -1,0 +1,3 @@
+export { foreseen } from './foreseen'
+export { stationState } from './step'
+export type { StationState, StationStep, StationWish } from './step'

@@ -1,0 +1,84 @@
+import { measuredCard, predictionsFor, type LessonRecord, type NewReading, type Plan } from '../lesson'
+import {
+  dayOfWatching,
+  hasBegun,
+  missedReadings,
+  nextPractice,
+  nextTrial,
+  progressOf,
+  readTogether,
+  type Cell,
+  type Progress,
+} from '../record'
+
+/** What the group at a station wants, besides going on. */
+export interface StationWish {
+  doing: 'testing' | 'saying' | 'observing' | 'proposing'
+  skipped: { prediction: boolean; practice: boolean }
+  /** A trial that it chose itself. */
+  wanted?: Cell | undefined
+  /** A reading that it puts right. */
+  fixing?: NewReading | undefined
+}
+
+/** What a station shows next. */
+export type StationStep =
+  | { show: 'say' | 'propose' | 'predict' | 'done' }
+  | { show: 'observe'; condition: string | null }
+  | { show: 'balance' | 'order' | 'trial'; trial: Cell }
+  /** Places that are read at one go. */
+  | { show: 'places'; cells: Cell[] }
+
+export interface StationState {
+  step: StationStep
+  progress: Progress
+  /** There is something to measure; until then a station is for saying what was seen. */
+  testing: boolean
+  /** The group has a reading that counts. */
+  begun: boolean
+  /** Readings of earlier days that nobody took. */
+  missed: Cell[]
+}
+
+/**
+ * What a group's station does next: say, predict, practise, then one trial after the other in the group's own order.
+ * @param today day by the station's own calendar, `YYYY-MM-DD`; without a day in the plan everything may be read
+ * @returns undefined where the group is not in the plan any more
+ * @example stationState(soakUpPlan(), EMPTY_RECORD, 'g1', '2026-03-12', { doing: 'testing', skipped: { prediction: false, practice: false } })!.step.show // => 'predict'
+ */
+export function stationState(
+  plan: Plan,
+  record: LessonRecord,
+  group: string,
+  today: string,
+  wish: StationWish,
+): StationState | undefined {
+  const progress = progressOf(plan, record.readings).find((one) => one.group === group)
+  if (!progress) return undefined
+  const day = dayOfWatching(plan, today)
+  const begun = hasBegun(record.readings, group)
+  const testing = measuredCard(plan) !== undefined && progress.all > 0
+  const state = { progress, testing, begun, missed: missedReadings(plan, progress, day) }
+  const practising = !begun && !wish.skipped.practice
+  const chosen = wish.fixing ? { ...wish.fixing, kept: [], setAside: [] } : wish.wanted
+  const practice = practising ? nextPractice(plan, record.readings, group) : undefined
+  const trial = chosen ?? practice ?? nextTrial(plan, progress, day)
+
+  if (wish.doing === 'saying' || !testing) return { ...state, step: { show: 'say' } }
+  if (wish.doing === 'observing') return { ...state, step: { show: 'observe', condition: trial?.condition ?? null } }
+  if (wish.doing === 'proposing') return { ...state, step: { show: 'propose' } }
+  const predicted = record.predictions.some((one) => one.group === group)
+  if (!predicted && !begun && !wish.skipped.prediction && predictionsFor(plan).length > 0)
+    return { ...state, step: { show: 'predict' } }
+  return { ...state, step: trialStep(plan, progress, trial, wish) }
+}
+
+function trialStep(plan: Plan, progress: Progress, trial: Cell | undefined, { wanted, fixing }: StationWish): StationStep {
+  if (!trial) return { show: 'done' }
+  const { instrument } = measuredCard(plan)!.method
+  if (fixing) return { show: 'trial', trial }
+  if (instrument === 'balance') return { show: 'balance', trial }
+  if (instrument === 'race') return { show: 'order', trial }
+  const cells = wanted || instrument !== 'number' ? [] : readTogether(plan, progress, trial)
+  return cells.length > 1 ? { show: 'places', cells } : { show: 'trial', trial }
+}

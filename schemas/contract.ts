@@ -1,0 +1,221 @@
+import type { Booking, CountedBack, School, Thing } from '../core/kit'
+import type { Calendar } from '../core/clock'
+import type { FilePicture, ImportChoices } from '../core/formats'
+import type {
+  BoardChange,
+  BoardState,
+  Group,
+  LessonEvent,
+  LessonRecord,
+  ListOf,
+  Plan,
+  RowKindName,
+  RowOf,
+  Stop,
+} from '../core/lesson'
+import type { Term, TermLesson } from '../core/wording/reports'
+import type { RowBody, StationBody } from './rows'
+import type { CalendarBody, HeldBody } from './school'
+
+/** A file to keep, or a picture: followed by a link, never called. */
+type Download = string | Uint8Array
+/** Events as they come; see app/following/line.ts. */
+type Stream = Promise<void>
+
+/** A lesson as the desk has it. */
+export interface DeskLesson {
+  id: string
+  plan: Plan
+  revision: number
+  code: string
+  board: BoardState
+  archived: boolean
+  savedAt: string
+}
+
+/** A lesson with everything recorded in it, and the number of the last event in that. */
+export interface WholeLesson {
+  lesson: DeskLesson
+  record: LessonRecord
+  event: number
+}
+
+/** What may be seen by a whole class. */
+export interface BoardView {
+  plan: Plan
+  code: string
+  board: BoardState
+  record: LessonRecord
+  event: number
+}
+
+export interface StationView extends BoardView {
+  station: string
+  group: string
+  locked: boolean
+}
+
+/** A station as the desk sees it. */
+export interface JoinedStation {
+  id: string
+  group: string
+  locked: boolean
+  joinedAt: string
+  present: boolean
+  lastSeenAt: string | null
+}
+
+/** One lesson on the shelf. */
+export interface ShelfEntry {
+  id: string
+  title: string
+  question: string
+  className: string
+  date: string
+  start: string
+  archived: boolean
+  /** 0 to 1. */
+  level: number
+  next: Stop | null
+  troubles: number
+}
+
+/** Which lessons of the shelf: words that are in them, put away or not, and which page of them. */
+export interface ShelfQuestion {
+  find: string
+  archived?: boolean
+  from: number
+  most: number
+}
+
+export interface ShelfPage {
+  lessons: ShelfEntry[]
+  /** How many there are, on all pages. */
+  all: number
+  putAway: number
+}
+
+/** Is class mode on, may this page use the desk, and at which addresses stations find the server. */
+export interface ClassMode {
+  on: boolean
+  desk: boolean
+  addresses: string[]
+}
+
+/** Why and by how much the stock of a thing changed. */
+export interface Move {
+  number: number
+  thing: string
+  lesson: string | null
+  title: string | null
+  why: 'new' | 'corrected' | 'imported' | 'counted-back' | 'taken-out'
+  change: number
+  broken: number
+  stock: number
+  at: string
+}
+
+/** What a backup brought back. */
+export interface Restored {
+  added: number
+  alreadyThere: number
+  /** Lessons that are here in another state: the saved one stands beside them. */
+  beside: number
+  things: number
+}
+
+interface Begun {
+  answer: { id: string }
+}
+
+type RowAnswer<Name extends RowKindName> = Name extends 'reading' ? { added: number } : { [Key in Name]: RowOf<Name> }
+
+type DeskRows = {
+  [Name in RowKindName as `POST /api/lessons/[lesson]/${ListOf<Name>}`]: { body: RowBody<Name>; answer: RowAnswer<Name> }
+}
+type StationRows = {
+  [Name in RowKindName as `POST /api/station/${ListOf<Name>}`]: { body: StationBody<Name>; answer: RowAnswer<Name> }
+}
+
+/**
+ * Everything that goes over the wire between a page and the server: method and path (as the folders of server/api have it), query,
+ * body and answer. Both sides take their types from here; what each route may be asked is checked by the schemas beside it.
+ */
+interface Contract extends DeskRows, StationRows {
+  'GET /api/class-mode': { answer: ClassMode }
+  'PUT /api/class-mode': { body: { passphrase: string }; answer: { on: boolean } }
+  'DELETE /api/class-mode': { answer: { on: boolean } }
+  'POST /api/desk': { body: { passphrase: string }; answer: { desk: boolean } }
+
+  'GET /api/lessons': { query: ShelfQuestion; answer: ShelfPage }
+  'POST /api/lessons': Begun & { body: { investigation: string | null } }
+  'POST /api/lessons/open': Begun & { body: { text: string } }
+  'GET /api/investigations': { answer: { investigations: { id: string; title: string; summary: string }[] } }
+  'GET /api/term': { query: Term; answer: { lessons: TermLesson[]; classes: string[] } }
+  'GET /api/library': { answer: Download }
+  'POST /api/library': { answer: Restored }
+
+  'GET /api/lessons/[lesson]': { answer: WholeLesson }
+  'PUT /api/lessons/[lesson]/plan': { body: { plan: Plan; revision: number }; answer: { revision: number } }
+  'PUT /api/lessons/[lesson]/archived': { body: { archived: boolean }; answer: { archived: boolean } }
+  'POST /api/lessons/[lesson]/duplicate': Begun
+  'POST /api/lessons/[lesson]/next': Begun & { body: { from: 'wondering' | 'factor'; id: string } }
+  'POST /api/lessons/[lesson]/own-question': Begun & { body: { group: string } }
+  'GET /api/lessons/[lesson]/school': { answer: { school: School } }
+  'GET /api/lessons/[lesson]/board': { query: { record: boolean }; answer: BoardView }
+  'PUT /api/lessons/[lesson]/board': { body: BoardChange; answer: { board: BoardState } }
+  'GET /api/lessons/[lesson]/events': { query: { since: number }; answer: Stream }
+  'GET /api/lessons/[lesson]/journal': { answer: { events: { at: string; body: LessonEvent }[] } }
+  'GET /api/lessons/[lesson]/stations': { answer: { stations: JoinedStation[] } }
+  'PUT /api/lessons/[lesson]/stations': {
+    body: { stations?: string[]; group?: string; locked?: boolean }
+    answer: { done: boolean }
+  }
+  'DELETE /api/lessons/[lesson]/stations/[station]': { answer: { done: boolean } }
+  'POST /api/lessons/[lesson]/count-back': { body: { rows: CountedBack[] }; answer: { counted: number } }
+  'POST /api/lessons/[lesson]/import': {
+    body: { rows: string[][]; choices: ImportChoices }
+    answer: { added: number; skipped: number }
+  }
+  'POST /api/lessons/[lesson]/pictures': { body: FilePicture; answer: { id: string } }
+  'GET /api/lessons/[lesson]/pictures/[picture]': { answer: Download }
+  'GET /api/lessons/[lesson]/file': { answer: Download }
+  'GET /api/lessons/[lesson]/package': { answer: Download }
+  'GET /api/lessons/[lesson]/spreadsheet': { answer: Download }
+  'GET /api/lessons/[lesson]/journal.csv': { answer: Download }
+  'GET /api/lessons/[lesson]/readings.csv': { answer: Download }
+  'POST /api/lessons/[lesson]/readings.csv': { body: { text: string }; answer: { added: number; alreadyThere: number } }
+  'GET /api/lessons/[lesson]/calendar.ics': { query: { what: 'getting-ready' | 'reading-days' }; answer: Download }
+
+  'GET /api/cupboard': { answer: { things: Thing[]; bookings: Booking[]; moves: Move[]; held: School['held'] } }
+  'PUT /api/cupboard': { body: Thing; answer: { thing: Thing } }
+  'PUT /api/cupboard/held': { body: HeldBody; answer: { held: HeldBody } }
+  'POST /api/cupboard/[thing]/out': { answer: { out: boolean } }
+  'GET /api/cupboard/file': { answer: Download }
+  'POST /api/cupboard/file': { body: { text: string }; answer: { added: number; changed: number } }
+  'PUT /api/calendar': { body: CalendarBody; answer: { calendar: Calendar } }
+  'POST /api/tables': { body: { data: string }; answer: { rows: string[][] } }
+
+  'GET /api/stations': { query: { code: string }; answer: { title: string; groups: Pick<Group, 'id' | 'name' | 'shape'>[] } }
+  'POST /api/stations': { body: { code: string; group: string }; answer: { token: string } }
+  'GET /api/station': { query: { record: boolean }; answer: StationView }
+  'GET /api/station/events': { query: { since: number; token: string }; answer: Stream }
+  'POST /api/station/pictures': { body: FilePicture; answer: { id: string } }
+  'GET /api/station/pictures/[picture]': { answer: Download }
+}
+
+export type RouteName = keyof Contract & string
+type Part<Name extends RouteName, Key extends string> = Contract[Name] extends Record<Key, infer Value> ? Value : undefined
+export type BodyOf<Name extends RouteName> = Part<Name, 'body'>
+export type QueryOf<Name extends RouteName> = Part<Name, 'query'>
+export type AnswerOf<Name extends RouteName> = Contract[Name]['answer']
+
+/** The names in brackets in a path: `ParamsOf<'GET /api/a/[b]/[c]'>` is `'b' | 'c'`. */
+export type ParamsOf<Path extends string> = Path extends `${string}[${infer Name}]${infer Rest}` ? Name | ParamsOf<Rest> : never
+
+/** The one shape of an error: what went wrong, what to do next, and the field it is about. */
+export interface RefusalBody {
+  code: string
+  message: string
+  field?: string
+}

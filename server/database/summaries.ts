@@ -1,0 +1,149 @@
+import { and, asc, eq, gt, inArray, isNotNull, isNull, ne, or, sql, type SQL } from 'drizzle-orm'
+import { isDeepStrictEqual } from 'node:util'
+import type { Taking } from '../../core/kit'
+import type { Plan } from '../../core/lesson'
+import { faceOf, type Judged, type LessonFace, type Term } from '../../core/wording/reports'
+import type { ShelfQuestion } from '../../schemas/contract'
+import { announceSchool } from './announcing'
+import { MADE_BY } from './madeBy'
+import type { Database } from './open'
+import { events, lessons, summaries } from './schema'
+
+/** What is stored of a lesson for lists, and from when. */
+export interface Summary {
+  id: string
+  archived: boolean
+  face: LessonFace
+  judged: Judged | null
+  /** Plan or record changed since it was judged. */
+  outOfDate: boolean
+  /** The school as it was judged with. */
+  school: string | null
+}
+
+/** Writes what follows from the plan alone, together with the plan. */
+export async function saveFace(database: Database, lesson: string, plan: Plan): Promise<void> {
+  const face = faceOf(plan)
+  const { title, question, className, date } = face
+  const [before] = await database.select({ face: summaries.face }).from(summaries).where(eq(summaries.lesson, lesson))
+  const row = { face, date, className, words: `${title} ${question} ${className}`.toLowerCase(), madeBy: MADE_BY }
+  await database
+    .insert(summaries)
+    .values({ lesson, ...row })
+    .onConflictDoUpdate({ target: summaries.lesson, set: row })
+  if (!isDeepStrictEqual(takingOf(before?.face), takingOf(face))) announceSchool()
+}
+
+/** What of a face other lessons notice. */
+function takingOf(face: LessonFace | undefined): unknown {
+  return face?.takes.of.length ? [face.date, face.start, face.title, face.takes] : undefined
+}
+
+/** Keeps a judgement with what it was made of. */
+export async function saveJudged(
+  database: Database,
+  lesson: string,
+  judged: Judged,
+  { revision, event, school }: { revision: number; event: number; school: string },
+): Promise<void> {
+  await database
+    .update(summaries)
+    .set({ judged, judgedRevision: revision, judgedEvent: event, judgedSchool: school })
+    .where(eq(summaries.lesson, lesson))
+}
+
+const lastEvent = sql`coalesce((select ${events.number} from ${events} where ${events.lesson} = ${lessons.id} order by ${events.number} desc limit 1), 0)`
+const outOfDate = sql<boolean>`(${summaries.judgedRevision} is distinct from ${lessons.revision} or ${summaries.judgedEvent} is distinct from ${lastEvent})`
+
+function select(database: Database) {
+  return database
+    .select({
+      id: lessons.id,
+      archived: sql<boolean>`${lessons.archivedAt} is not null`,
+      face: summaries.face,
+      judged: summaries.judged,
+      outOfDate,
+      school: summaries.judgedSchool,
+    })
+    .from(lessons)
+    .innerJoin(summaries, eq(summaries.lesson, lessons.id))
+}
+
+/** By day; those without one come last, the newest of them first. */
+const byDay = [
+  sql`${summaries.date} = ''`,
+  asc(summaries.date),
+  sql`case when ${summaries.date} = '' then ${lessons.createdAt} end desc`,
+  asc(lessons.createdAt),
+]
+
+/** One page of the shelf, by day; lessons without a day come last. */
+export async function listShelf(
+  database: Database,
+  { find, archived, from, most }: ShelfQuestion,
+): Promise<{ page: Summary[]; all: number; putAway: number }> {
+  const words = find.trim().toLowerCase()
+  const where = and(
+    archived === undefined ? undefined : archived ? isNotNull(lessons.archivedAt) : isNull(lessons.archivedAt),
+    words === '' ? undefined : gt(sql`strpos(${summaries.words}, ${words})`, 0),
+  )
+  const page = await select(database)
+    .where(where)
+    .orderBy(...byDay)
+    .limit(most)
+    .offset(from)
+  const [counted] = await database
+    .select({ all: sql<number>`count(*)::int`.as('all') })
+    .from(lessons)
+    .innerJoin(summaries, eq(summaries.lesson, lessons.id))
+    .where(where)
+  return { page, all: counted!.all, putAway: await database.$count(lessons, isNotNull(lessons.archivedAt)) }
+}
+
+/** The lessons that a term takes in, by day; one without a day is in every term that has no end. */
+export async function listTerm(database: Database, { from, to, className }: Term): Promise<Summary[]> {
+  const where: (SQL | undefined)[] = [
+    className === '' ? undefined : eq(summaries.className, className),
+    from === '' ? undefined : sql`${summaries.date} >= ${from}`,
+    to === '' ? undefined : and(ne(summaries.date, ''), sql`${summaries.date} <= ${to}`),
+  ]
+  return select(database)
+    .where(and(...where))
+    .orderBy(...byDay)
+}
+
+/** The names of all classes. */
+export async function listClasses(database: Database): Promise<string[]> {
+  const rows = await database.selectDistinct({ className: summaries.className }).from(summaries)
+  return rows.map(({ className }) => className).sort()
+}
+
+/** The summaries of some lessons. */
+export async function listSummaries(database: Database, ids: string[]): Promise<Summary[]> {
+  return ids.length === 0 ? [] : select(database).where(inArray(lessons.id, ids))
+}
+
+/** What the lessons that are not put away take out of the cupboard. */
+export async function listTakings(database: Database): Promise<Taking[]> {
+  const rows = await database
+    .select({ id: lessons.id, face: summaries.face })
+    .from(lessons)
+    .innerJoin(summaries, eq(summaries.lesson, lessons.id))
+    .where(and(isNull(lessons.archivedAt), ne(summaries.date, ''), sql`jsonb_array_length(${summaries.face}->'takes'->'of') > 0`))
+  return rows.map(({ id, face }) => ({ id, ...face }))
+}
+
+/** Lessons whose summary is missing or was made by another Jolly Beaker. */
+export async function withoutFace(database: Database): Promise<string[]> {
+  const rows = await database
+    .select({ id: lessons.id })
+    .from(lessons)
+    .leftJoin(summaries, eq(summaries.lesson, lessons.id))
+    .where(or(isNull(summaries.lesson), ne(summaries.madeBy, MADE_BY)))
+  return rows.map(({ id }) => id)
+}
+
+/** Everything is judged anew when somebody next asks. */
+export async function forgetJudged(database: Database, lesson: string): Promise<void> {
+  await database.update(summaries).set({ judgedRevision: null }).where(eq(summaries.lesson, lesson))
+}

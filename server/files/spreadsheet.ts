@@ -1,0 +1,122 @@
+import readSheets from 'read-excel-file/node'
+import writeSheets, { type SheetData } from 'write-excel-file/node'
+import { unzipSync } from 'fflate'
+import { averageOf, evidenceOf, summarise } from '../../core/evidence'
+import { boundedTable } from '../../core/formats'
+import { measuredCard, type LessonRecord, type Plan } from '../../core/lesson'
+import { unitOf } from '../../core/quantity'
+import { currentReadings, resultsTable } from '../../core/record'
+import { AVERAGE_WORDS, conditionWithLetter, evenedAverages, momentWords, nameOfGroup, trialNumbers } from '../../core/wording'
+import { classReport, sureWords } from '../../core/wording/reports'
+import { refusal } from '../access/refusal'
+
+const MOST_UNZIPPED = 100_000_000
+const bold = (value: string) => ({ value, fontWeight: 'bold' as const })
+const text = (value: string) => ({ value, type: String })
+
+/** A lesson as a spreadsheet of three sheets: the class's results, every reading that stands, and the plan in words. Numbers are numbers. */
+export async function lessonSpreadsheet(plan: Plan, record: LessonRecord): Promise<Buffer> {
+  const file = await writeSheets([
+    { sheet: 'Results', data: resultsSheet(plan, record), columns: [{ width: 28 }, ...Array(6).fill({ width: 16 })] },
+    {
+      sheet: 'Readings',
+      data: readingsSheet(plan, record),
+      columns: [{ width: 14 }, { width: 24 }, ...Array(8).fill({ width: 14 })],
+    },
+    { sheet: 'Plan', data: planSheet(plan, record), columns: [{ width: 24 }, { width: 90 }] },
+  ])
+  return file.toBuffer()
+}
+
+/**
+ * The first sheet of a spreadsheet as rows of cells. What would grow beyond all bounds when it is unpacked, and what is no spreadsheet, is refused.
+ */
+export async function spreadsheetRows(bytes: Buffer): Promise<string[][]> {
+  try {
+    let unpacked = 0
+    unzipSync(bytes, { filter: ({ originalSize }) => ((unpacked += originalSize), false) })
+    if (unpacked > MOST_UNZIPPED) throw new Error('too large')
+    const [first] = await readSheets(bytes)
+    return boundedTable(first?.data ?? [])
+  } catch {
+    throw refusal(400, 'not-a-spreadsheet', 'data')
+  }
+}
+
+function resultsSheet(plan: Plan, record: LessonRecord): SheetData {
+  const unit = unitOf(measuredCard(plan)?.method.unit ?? 'count').symbol
+  const evened = evenedAverages(plan, evidenceOf(plan, record))
+  const average = plan.average === 'none' ? [] : [bold(AVERAGE_WORDS[plan.average].name)]
+  const head = [
+    bold(`Condition${unit === '' ? '' : `, in ${unit}`}`),
+    ...average,
+    ...(evened ? [bold('Groups evened out')] : []),
+    ...['Middle value', 'Lowest', 'Highest', 'Range', 'Results'].map(bold),
+  ]
+  const rows = resultsTable(plan, record.readings).map(({ condition, results }) => {
+    const summary = summarise(results)
+    const figure = summary && averageOf(summary, plan.average)
+    const numbers = summary
+      ? [summary.median, summary.lowest, summary.highest, summary.range, summary.count]
+      : [null, null, null, null, 0]
+    return [
+      text(conditionWithLetter(plan, condition)),
+      ...(plan.average === 'none' ? [] : [figure === undefined ? null : number(figure)]),
+      ...(evened ? [evened.has(condition) ? number(evened.get(condition)!) : null] : []),
+      ...numbers.map((value) => (value === null ? null : number(value))),
+    ]
+  })
+  const sure = sureWords(plan, record)
+  return [head, ...rows, ...(sure === '' ? [] : [[], [text(sure)]])]
+}
+
+function readingsSheet(plan: Plan, record: LessonRecord): SheetData {
+  const head = [
+    'Group',
+    'Condition',
+    'Repeat',
+    'When',
+    'Value',
+    'Unit',
+    'Status',
+    'Reason',
+    'Practice',
+    'Entered',
+    'No. in its order',
+  ].map(bold)
+  const rows = currentReadings(record.readings).map((reading) => [
+    text(nameOfGroup(plan, reading.group)),
+    text(conditionWithLetter(plan, reading.condition)),
+    number(reading.repeat),
+    text(momentWords(plan, reading.moment)),
+    number(reading.value),
+    text(unitOf(reading.unit).symbol),
+    text(reading.status === 'kept' ? 'kept' : 'set aside'),
+    text(reading.reason),
+    text(reading.practice ? 'yes' : 'no'),
+    text(reading.entered),
+    trialIn(plan, reading),
+  ])
+  return [head, ...rows]
+}
+
+/** Which trial of its group's order it was; empty where there is none. */
+function trialIn(plan: Plan, { group, condition, repeat, practice }: LessonRecord['readings'][number]) {
+  const place = practice ? undefined : trialNumbers(plan, group).get(`${condition}/${repeat}`)
+  return place === undefined ? null : number(place)
+}
+
+function planSheet(plan: Plan, record: LessonRecord): SheetData {
+  const { title, under, question, blocks } = classReport(plan, record)
+  const wrapped = (value: string) => ({ ...text(value), wrap: true })
+  const rows = blocks.flatMap((block) => {
+    if (block.kind === 'facts') return block.rows.map(({ term, text: words }) => [bold(term), wrapped(words)])
+    if (block.kind === 'quote') return [[bold('Our conclusion'), wrapped(block.text)]]
+    return []
+  })
+  return [[bold(title), text(under)], [bold('Question'), wrapped(question)], ...rows]
+}
+
+function number(value: number) {
+  return { value: Number(value.toPrecision(12)), type: Number }
+}

@@ -1,0 +1,105 @@
+import { and, asc, eq, inArray } from 'drizzle-orm'
+import {
+  conditionsOf,
+  EVERY_KIND,
+  recordOf,
+  rowsOf,
+  WHOLE_CLASS,
+  type AnyRow,
+  type LessonRecord,
+  type ListName,
+  type RowKindName,
+} from '../../core/lesson'
+import type { AnyKind } from '../../core/lesson'
+import type { Database } from '../database/open'
+import { ROW_TABLES } from '../database/schema'
+
+type Kind = AnyKind<RowKindName, ListName>
+const MOST_AT_ONCE = 500
+
+/** The rows of one kind, in the order they were written. */
+export async function listRows(database: Database, { list }: Kind, lesson: string): Promise<AnyRow[]> {
+  const table = ROW_TABLES[list]
+  return (await database.select().from(table).where(eq(table.lesson, lesson)).orderBy(asc(table.sequence))).map(toRow)
+}
+
+/** Everything recorded in a lesson. */
+export async function loadRecord(database: Database, lesson: string): Promise<LessonRecord> {
+  const lists = new Map<string, AnyRow[]>()
+  for (const kind of EVERY_KIND) lists.set(kind.list, await listRows(database, kind, lesson))
+  return recordOf(({ list }) => lists.get(list)!)
+}
+
+/** Some rows of one kind, of whatever lesson. */
+export async function findRows(database: Database, { list }: Kind, ids: string[]): Promise<{ lesson: string; row: AnyRow }[]> {
+  if (ids.length === 0) return []
+  const rows = await database.select().from(ROW_TABLES[list]).where(inArray(ROW_TABLES[list].id, ids))
+  return rows.map((row) => ({ lesson: row.lesson, row: toRow(row) }))
+}
+
+/** Writes rows that are not there yet; answers the ids of those it wrote. */
+export async function insertRows(database: Database, { list }: Kind, lesson: string, rows: AnyRow[]): Promise<Set<string>> {
+  const table = ROW_TABLES[list]
+  const written = new Set<string>()
+  for (const some of chunks(rows)) {
+    const stored = await database
+      .insert(table)
+      .values(some.map((row) => ({ ...row, lesson, at: new Date(row.at) })) as (typeof table.$inferInsert)[])
+      .onConflictDoNothing({ target: table.id })
+      .returning({ id: table.id })
+    for (const { id } of stored) written.add(id)
+  }
+  return written
+}
+
+/** Is any of these rows stored already, in whatever lesson. */
+export async function rowsAreKnown(database: Database, record: LessonRecord): Promise<boolean> {
+  for (const kind of EVERY_KIND)
+    for (const some of chunks(rowsOf(record, kind)))
+      if (
+        (
+          await findRows(
+            database,
+            kind,
+            some.map(({ id }) => id),
+          )
+        ).length > 0
+      )
+        return true
+  return false
+}
+
+/** Groups and conditions that rows of a lesson name, and that so must stay in its plan. */
+export async function usedPlaces(database: Database, lesson: string): Promise<{ groups: Set<string>; conditions: Set<string> }> {
+  const used = { groups: new Set<string>(), conditions: new Set<string>() }
+  for (const kind of EVERY_KIND) {
+    const table = ROW_TABLES[kind.list]
+    const columns = { group: table.group, ...(kind.conditions && { [kind.conditions]: table[kind.conditions as 'group'] }) }
+    for (const row of await database.selectDistinct(columns).from(table).where(eq(table.lesson, lesson))) {
+      if (row.group !== null && row.group !== WHOLE_CLASS) used.groups.add(row.group)
+      for (const condition of conditionsOf(kind, row as AnyRow)) used.conditions.add(condition)
+    }
+  }
+  return used
+}
+
+/** Groups of a lesson that have a reading which counts. */
+export async function groupsThatBegan(database: Database, lesson: string): Promise<Set<string>> {
+  const table = ROW_TABLES.readings
+  const practice = table['practice' as 'group']
+  const rows = await database
+    .selectDistinct({ group: table.group })
+    .from(table)
+    .where(and(eq(table.lesson, lesson), eq(practice, false as never)))
+  return new Set(rows.map(({ group }) => group!))
+}
+
+function toRow({ lesson: _lesson, sequence: _sequence, at, ...row }: (typeof ROW_TABLES)[ListName]['$inferSelect']): AnyRow {
+  return { ...row, at: at.toISOString() }
+}
+
+function chunks<T>(rows: T[]): T[][] {
+  return Array.from({ length: Math.ceil(rows.length / MOST_AT_ONCE) }, (_, place) =>
+    rows.slice(place * MOST_AT_ONCE, (place + 1) * MOST_AT_ONCE),
+  )
+}

@@ -1,0 +1,46 @@
+import { randomInt, randomUUID } from 'node:crypto'
+import { EVERY_KIND, rowsOf, type LessonRecord, type Plan } from '../../core/lesson'
+import type { WholeLesson } from '../../schemas/contract'
+import { lastEventNumber } from '../database/announcing'
+import { CODE_WORDS } from '../database/codeWords'
+import { findLesson, findLessonByCode, toLesson, type StoredLesson } from '../database/lessons'
+import type { Database } from '../database/open'
+import type { StoredPicture } from '../database/pictures'
+import { lessons, pictures } from '../database/schema'
+import { saveFace } from '../database/summaries'
+import { insertRows, loadRecord } from './rows'
+
+/** The lesson with everything recorded in it. The event number is taken first, so that nothing falls between. */
+export async function loadLesson(database: Database, id: string): Promise<WholeLesson | undefined> {
+  const lesson = await findLesson(database, id)
+  if (!lesson) return undefined
+  const event = await lastEventNumber(database, id)
+  return { lesson, record: await loadRecord(database, id), event }
+}
+
+/** Stores a new lesson, with a record when it comes from a file, and with the pictures of its hook. */
+export async function addLesson(
+  database: Database,
+  plan: Plan,
+  record?: LessonRecord,
+  hook: StoredPicture[] = [],
+  { id = randomUUID(), archived = false }: { id?: string; archived?: boolean } = {},
+): Promise<StoredLesson> {
+  return database.transaction(async (transaction) => {
+    const now = new Date()
+    const archivedAt = archived ? now : null
+    const row = { id, plan, revision: 1, code: await freeCode(transaction), createdAt: now, savedAt: now, archivedAt }
+    await transaction.insert(lessons).values(row)
+    await saveFace(transaction, id, plan)
+    if (record) for (const kind of EVERY_KIND) await insertRows(transaction, kind, id, rowsOf(record, kind))
+    for (const picture of hook) await transaction.insert(pictures).values({ ...picture, lesson: id, at: now })
+    return toLesson({ ...row, board: null })
+  })
+}
+
+async function freeCode(database: Database): Promise<string> {
+  for (;;) {
+    const code = `${CODE_WORDS[randomInt(CODE_WORDS.length)]} ${randomInt(10, 100)}`
+    if (!(await findLessonByCode(database, code))) return code
+  }
+}

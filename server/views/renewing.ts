@@ -1,0 +1,131 @@
+import { lastEventNumber, watchAll, watchSchool } from '../database/announcing'
+import { findLesson, listLessonIds } from '../database/lessons'
+import type { Database } from '../database/open'
+import { forgetJudged, listSummaries, saveFace, saveJudged, withoutFace, type Summary } from '../database/summaries'
+import { loadRecord } from '../record/rows'
+import { judge } from './judge'
+import { nameOfSchool, ownSchool, schoolFor } from './school'
+
+/** A lesson in which something goes on is judged when it has been quiet for so long, or has gone on for so long. */
+const QUIET = 3000
+const AT_LATEST = 30_000
+/** Between two lessons, stations are heard. */
+const REST = 25
+/** Whoever looks at a list waits for a few lessons that changed, and not for many. */
+const WORTH_WAITING_FOR = 4
+const PATIENCE = 600
+const CHECKED_AT_ONCE = 50
+
+/** Lessons to be judged, the next one first. */
+const line = new Set<string>()
+let working: Promise<void> | undefined
+const quietTimers = new Map<string, { timer: NodeJS.Timeout; since: number }>()
+
+/** Begins to keep the summaries up to date: what another version made, what changed while nobody looked, and whatever happens. */
+export async function keepSummaries(database: Database): Promise<void> {
+  for (const id of await withoutFace(database)) {
+    const lesson = await findLesson(database, id)
+    if (!lesson) continue
+    await saveFace(database, id, lesson.plan)
+    await forgetJudged(database, id)
+    await rest(0)
+  }
+  watchAll((lesson) => renewWhenQuiet(database, lesson))
+  watchSchool(() => {
+    school = undefined
+    clearTimeout(sweep)
+    sweep = setTimeout(() => void renewAll(database), QUIET).unref()
+  })
+  sweep = setTimeout(() => void renewAll(database), QUIET).unref()
+}
+
+/** Something of the whole school changed: what that makes a difference to is judged anew, little by little. */
+async function renewAll(database: Database): Promise<void> {
+  const ids = (await listLessonIds(database)).filter(({ archived }) => !archived).map(({ id }) => id)
+  for (let from = 0; from < ids.length; from += CHECKED_AT_ONCE) {
+    const some = await listSummaries(database, ids.slice(from, from + CHECKED_AT_ONCE))
+    void renew(database, staleOf(some, await schoolNow(database)))
+    await rest(REST)
+  }
+}
+
+type SchoolOf = Awaited<ReturnType<typeof schoolFor>>
+let school: { read: Promise<SchoolOf>; at: number } | undefined
+let sweep: NodeJS.Timeout | undefined
+
+/** The school, read once for many lessons; forgotten when it changes, and soon in any case. */
+function schoolNow(database: Database): Promise<SchoolOf> {
+  if (!school || Date.now() - school.at > QUIET) school = { read: schoolFor(database), at: Date.now() }
+  return school.read
+}
+
+/** Judges what is out of date among these, and waits for it where it is little. True when it is worth looking again. */
+export async function renewShown(database: Database, shown: Summary[]): Promise<boolean> {
+  const stale = staleOf(shown, await schoolNow(database))
+  if (stale.length === 0) return false
+  // What somebody looks at comes first.
+  const later = [...line].filter((id) => !stale.includes(id))
+  line.clear()
+  const done = renew(database, [...stale, ...later])
+  if (stale.length > WORTH_WAITING_FOR) return false
+  await Promise.race([Promise.all(stale.map((id) => judgedSoon(id, done))), rest(PATIENCE)])
+  return true
+}
+
+function staleOf(summaries: Summary[], schoolOf: SchoolOf): string[] {
+  return summaries.flatMap(({ id, face, outOfDate, school: judgedWith }) => {
+    const stale = outOfDate || judgedWith !== nameOfSchool(ownSchool(schoolOf(id, face.className), face))
+    return stale ? [id] : []
+  })
+}
+
+function renewWhenQuiet(database: Database, lesson: string): void {
+  const earlier = quietTimers.get(lesson)
+  const since = earlier?.since ?? Date.now()
+  clearTimeout(earlier?.timer)
+  const wait = Math.max(0, Math.min(QUIET, since + AT_LATEST - Date.now()))
+  const timer = setTimeout(() => {
+    quietTimers.delete(lesson)
+    renew(database, [lesson])
+  }, wait)
+  timer.unref()
+  quietTimers.set(lesson, { timer, since })
+}
+
+const listeners = new Map<string, (() => void)[]>()
+
+function judgedSoon(id: string, end: Promise<void>): Promise<void> {
+  const own = new Promise<void>((resolve) => listeners.set(id, [...(listeners.get(id) ?? []), resolve]))
+  return Promise.race([own, end])
+}
+
+function renew(database: Database, ids: string[]): Promise<void> {
+  for (const id of ids) line.add(id)
+  working ??= work(database).finally(() => (working = undefined))
+  return working
+}
+
+async function work(database: Database): Promise<void> {
+  for (let [id] = line; id !== undefined; [id] = line) {
+    line.delete(id)
+    await judgeOne(database, id).catch((error: unknown) => console.error(error))
+    for (const heard of listeners.get(id) ?? []) heard()
+    listeners.delete(id)
+    await rest(REST)
+  }
+}
+
+async function judgeOne(database: Database, id: string): Promise<void> {
+  const lesson = await findLesson(database, id)
+  const [summary] = await listSummaries(database, [id])
+  if (!lesson || !summary) return
+  const event = await lastEventNumber(database, id)
+  const record = await loadRecord(database, id)
+  const own = ownSchool((await schoolNow(database))(id, lesson.plan.className), summary.face)
+  const judged = await judge({ plan: lesson.plan, record, school: own })
+  await saveJudged(database, id, judged, { revision: lesson.revision, event, school: nameOfSchool(own) })
+}
+
+function rest(milliseconds: number): Promise<void> {
+  return new Promise((next) => setTimeout(next, milliseconds).unref())
+}
