@@ -28,7 +28,7 @@ module.exports = {
       name: 'app-does-not-know-the-server',
       comment: 'What goes over the wire stands in schemas/contract.ts.',
       severity: 'error',
-      from: { path: '^app/' },
+      from: { path: '^app/', pathNot: TESTS },
       to: { path: '^(server|library|test|scripts)/' },
     },
     {

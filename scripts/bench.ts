@@ -5,6 +5,7 @@ import { benchComputations } from './bench/computations'
 import { benchRotas } from './bench/rotas'
 import { benchScreen } from './bench/screen'
 import { benchServer } from './bench/server'
+import { benchShelf } from './bench/shelf'
 import { benchWeight } from './bench/weight'
 import type { Row, Size } from './bench/figures'
 
@@ -16,6 +17,7 @@ const parts: Record<string, (size: Size) => Row[] | Promise<Row[]>> = {
   rotas: benchRotas,
   screen: benchScreen,
   server: benchServer,
+  shelf: benchShelf,
   weight: benchWeight,
 }
 for (const [name, bench] of Object.entries(parts)) {

@@ -1,14 +1,20 @@
 // npm run soak: thirty stations for ten minutes, the server killed twice, every station cut off once; prints what was lost.
-// Options: --seconds 600 --stations 30 --no-pages
+// A second desk opens the shelf of a thousand lessons and the term meanwhile. Options: --seconds 600 --stations 30 --lessons 1000 --no-pages
 import { parseArgs } from 'node:util'
 import { soak } from '../test/soak/soak'
 
 const { values } = parseArgs({
-  options: { seconds: { type: 'string' }, stations: { type: 'string' }, 'no-pages': { type: 'boolean' } },
+  options: {
+    seconds: { type: 'string' },
+    stations: { type: 'string' },
+    lessons: { type: 'string' },
+    'no-pages': { type: 'boolean' },
+  },
 })
 const [seconds, stations] = [Number(values.seconds ?? 600), Number(values.stations ?? 30)]
 console.log(`${stations} stations for ${seconds} s, the server killed and started again twice, every station cut off once ...`)
-const { pages, ...figures } = await soak({ seconds, stations, pages: !values['no-pages'] })
+const lessons = Number(values.lessons ?? 1000)
+const { pages, shelf, stretches, ...figures } = await soak({ seconds, stations, pages: !values['no-pages'], lessons })
 const growth = (100 * (figures.memoryAfter - figures.memoryBefore)) / figures.memoryBefore
 console.log(
   `entries                        ${figures.entered}, acknowledged ${figures.acknowledged}, refused ${figures.refused}, still waiting ${figures.stillWaiting}`,
@@ -23,6 +29,12 @@ console.log(
 console.log(`entry to board, 95 in 100      ${figures.percentile95} ms (wanted: 500)`)
 console.log(
   `memory of the server           ${figures.memoryBefore} MB after warm-up, ${figures.memoryAfter} MB at the end: ${growth.toFixed(1)} % (wanted: 10)`,
+)
+console.log(
+  `the second desk                opened shelf and term of ${lessons} lessons ${shelf.opened} times, ${shelf.median} ms at the median`,
+)
+console.log(
+  `the server at a stretch        ${stretches.longest} ms at the longest, 99 in 100 under ${stretches.p99} ms (wanted: none over 50)`,
 )
 if (pages) {
   for (const [name, { count, longest }] of Object.entries(pages)) {

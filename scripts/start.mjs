@@ -1,6 +1,7 @@
 // npm start: everything from a fresh clone to a running application. See README.md for the options.
 import { mkdirSync } from 'node:fs'
 import { createServer } from 'node:http'
+import { monitorEventLoopDelay } from 'node:perf_hooks'
 import { dirname, join, resolve } from 'node:path'
 import { parseArgs } from 'node:util'
 import { schoolNetwork } from './network.mjs'
@@ -14,6 +15,7 @@ for (const stream of [process.stdout, process.stderr]) stream.on('error', () => 
 
 const options = readOptions()
 const server = createServer()
+if (process.env.JOLLY_BEAKER_MEASURE) printStretches()
 await listen(options.port)
 await installPackages()
 await buildApplication()
@@ -90,6 +92,18 @@ async function shutDown(close, network) {
   await close()
   server.closeAllConnections()
   process.exit(0)
+}
+
+/** For measuring: prints on SIGUSR2 the longest stretches in which nobody else was heard since the last time. */
+function printStretches() {
+  const resolution = 5
+  const delay = monitorEventLoopDelay({ resolution })
+  delay.enable()
+  process.on('SIGUSR2', () => {
+    const over = (nanoseconds) => Math.max(0, Math.round(nanoseconds / 1e6 - resolution))
+    console.log(`stretches: median ${over(delay.percentile(50))} p99 ${over(delay.percentile(99))} longest ${over(delay.max)} ms`)
+    delay.reset()
+  })
 }
 
 function stop(sentence) {

@@ -42,3 +42,45 @@ export function bookingsOf({ id, title, date, start, takes }: Taking, things: Sc
     return thing && amount !== undefined ? [{ thing: thing.id, lesson: id, title, date, start, ...days, amount, use }] : []
   })
 }
+
+/** The bookings of each thing, those of the earlier lessons first. */
+export type BookingsInOrder = Map<string, { order: string; booking: Booking }[]>
+
+/** Puts bookings in the order in which lessons may take, once for many lessons that ask. */
+export function bookingsInOrder(bookings: Booking[]): BookingsInOrder {
+  const byThing: BookingsInOrder = new Map()
+  for (const booking of bookings) {
+    const entry = { order: orderOf(booking.date, booking.start, booking.lesson), booking }
+    const list = byThing.get(booking.thing)
+    if (list) list.push(entry)
+    else byThing.set(booking.thing, [entry])
+  }
+  for (const list of byThing.values()) list.sort((a, b) => (a.order < b.order ? -1 : 1))
+  return byThing
+}
+
+/**
+ * Of all bookings those that leave less for this lesson: of what it takes, what earlier lessons use up or hold in the same days.
+ * `takenBefore` answers the same with these as with all.
+ */
+export function bookingsBefore(
+  inOrder: BookingsInOrder,
+  { id, date, start, takes }: Omit<Taking, 'title'>,
+  held: School['held'],
+): Booking[] {
+  const own = heldDays({ date, lastDay: takes.lastDay }, held)
+  if (!own) return []
+  const order = orderOf(date, start, id)
+  return [...new Set(takes.of.map(({ thing }) => thing))].flatMap((thing) => {
+    const before: Booking[] = []
+    for (const { order: earlier, booking } of inOrder.get(thing) ?? []) {
+      if (earlier >= order) break
+      if (booking.use === 'up' || (booking.from <= own.until && booking.until >= own.from)) before.push(booking)
+    }
+    return before
+  })
+}
+
+function orderOf(date: string, start: string, lesson: string): string {
+  return `${date} ${start} ${lesson}`
+}

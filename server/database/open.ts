@@ -66,7 +66,7 @@ async function openFolder({ folder: path, migrations, onLost }: OpenOptions): Pr
     const cluster = join(folder, 'database')
     const existed = existsSync(join(cluster, 'PG_VERSION'))
     const { client, warning } = existed ? await openOrRestore(folder, cluster) : await openFresh(cluster)
-    const database = drizzle(client, { schema })
+    const database = drizzle(hearingOthers(client), { schema })
     const now = new Date()
     if (existed && (isDue(folder, now) || (await hasPending(database, migrations)))) await takeSnapshot(client, folder, now)
     await migrate(database, { migrationsFolder: migrations })
@@ -79,6 +79,20 @@ async function openFolder({ folder: path, migrations, onLost }: OpenOptions): Pr
     await unlock()
     throw error
   }
+}
+
+/**
+ * The embedded database answers in the same breath: a page that asks it five things would hold the thread for all five. After each
+ * answer, whoever knocked meanwhile is heard.
+ */
+function hearingOthers(client: PGlite): PGlite {
+  const query = client.query.bind(client)
+  client.query = async <T>(...asked: Parameters<PGlite['query']>) => {
+    const answer = await query<T>(...asked)
+    await new Promise((heard) => setImmediate(heard))
+    return answer
+  }
+  return client
 }
 
 async function openFresh(cluster: string) {

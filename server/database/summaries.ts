@@ -18,7 +18,7 @@ export interface Summary {
   /** Plan or record changed since it was judged. */
   outOfDate: boolean
   /** The school as it was judged with. */
-  school: string | null
+  judgedWith: string | null
 }
 
 /** Writes what follows from the plan alone, together with the plan. */
@@ -63,7 +63,7 @@ function select(database: Database) {
       face: summaries.face,
       judged: summaries.judged,
       outOfDate,
-      school: summaries.judgedSchool,
+      judgedWith: summaries.judgedSchool,
     })
     .from(lessons)
     .innerJoin(summaries, eq(summaries.lesson, lessons.id))
@@ -87,29 +87,44 @@ export async function listShelf(
     archived === undefined ? undefined : archived ? isNotNull(lessons.archivedAt) : isNull(lessons.archivedAt),
     words === '' ? undefined : gt(sql`strpos(${summaries.words}, ${words})`, 0),
   )
-  const page = await select(database)
-    .where(where)
-    .orderBy(...byDay)
-    .limit(most)
-    .offset(from)
-  const [counted] = await database
-    .select({ all: sql<number>`count(*)::int`.as('all') })
-    .from(lessons)
-    .innerJoin(summaries, eq(summaries.lesson, lessons.id))
-    .where(where)
-  return { page, all: counted!.all, putAway: await database.$count(lessons, isNotNull(lessons.archivedAt)) }
+  const ids = await idsByDay(database, where)
+  const page = await listSummaries(database, ids.slice(from, from + most))
+  return { page, all: ids.length, putAway: await database.$count(lessons, isNotNull(lessons.archivedAt)) }
 }
 
 /** The lessons that a term takes in, by day; one without a day is in every term that has no end. */
 export async function listTerm(database: Database, { from, to, className }: Term): Promise<Summary[]> {
-  const where: (SQL | undefined)[] = [
-    className === '' ? undefined : eq(summaries.className, className),
-    from === '' ? undefined : sql`${summaries.date} >= ${from}`,
-    to === '' ? undefined : and(ne(summaries.date, ''), sql`${summaries.date} <= ${to}`),
-  ]
-  return select(database)
-    .where(and(...where))
+  const ids = await idsByDay(
+    database,
+    and(
+      className === '' ? undefined : eq(summaries.className, className),
+      from === '' ? undefined : sql`${summaries.date} >= ${from}`,
+      to === '' ? undefined : and(ne(summaries.date, ''), sql`${summaries.date} <= ${to}`),
+    ),
+  )
+  return listSummaries(database, ids)
+}
+
+async function idsByDay(database: Database, where: SQL | undefined): Promise<string[]> {
+  const rows = await database
+    .select({ id: lessons.id })
+    .from(lessons)
+    .innerJoin(summaries, eq(summaries.lesson, lessons.id))
+    .where(where)
     .orderBy(...byDay)
+  return rows.map(({ id }) => id)
+}
+
+const PIECE = 50
+
+/** A long list a piece at a time, so that whoever knocks meanwhile is heard in between. */
+async function inPieces<Row>(ids: string[], piece: (ids: string[]) => PromiseLike<Row[]>): Promise<Row[]> {
+  const rows: Row[] = []
+  for (let from = 0; from < ids.length; from += PIECE) {
+    if (from > 0) await new Promise((heard) => setImmediate(heard))
+    rows.push(...(await piece(ids.slice(from, from + PIECE))))
+  }
+  return rows
 }
 
 /** The names of all classes. */
@@ -118,18 +133,23 @@ export async function listClasses(database: Database): Promise<string[]> {
   return rows.map(({ className }) => className).sort()
 }
 
-/** The summaries of some lessons. */
+/** The summaries of some lessons, in this order. */
 export async function listSummaries(database: Database, ids: string[]): Promise<Summary[]> {
-  return ids.length === 0 ? [] : select(database).where(inArray(lessons.id, ids))
+  const found = await inPieces(ids, (some) => select(database).where(inArray(lessons.id, some)))
+  const byId = new Map(found.map((summary) => [summary.id, summary]))
+  return ids.flatMap((id) => byId.get(id) ?? [])
 }
 
 /** What the lessons that are not put away take out of the cupboard. */
 export async function listTakings(database: Database): Promise<Taking[]> {
-  const rows = await database
-    .select({ id: lessons.id, face: summaries.face })
-    .from(lessons)
-    .innerJoin(summaries, eq(summaries.lesson, lessons.id))
-    .where(and(isNull(lessons.archivedAt), ne(summaries.date, ''), sql`jsonb_array_length(${summaries.face}->'takes'->'of') > 0`))
+  const taking = and(
+    isNull(lessons.archivedAt),
+    ne(summaries.date, ''),
+    sql`jsonb_array_length(${summaries.face}->'takes'->'of') > 0`,
+  )
+  const rows = await inPieces(await idsByDay(database, taking), (some) =>
+    database.select({ id: summaries.lesson, face: summaries.face }).from(summaries).where(inArray(summaries.lesson, some)),
+  )
   return rows.map(({ id, face }) => ({ id, ...face }))
 }
 

@@ -4,7 +4,7 @@ import type { Database } from '../database/open'
 import { forgetJudged, listSummaries, saveFace, saveJudged, withoutFace, type Summary } from '../database/summaries'
 import { loadRecord } from '../record/rows'
 import { judge } from './judge'
-import { nameOfSchool, ownSchool, schoolFor } from './school'
+import { nameOfSchool, readBooks, type SchoolBooks } from './school'
 
 /** A lesson in which something goes on is judged when it has been quiet for so long, or has gone on for so long. */
 const QUIET = 3000
@@ -14,7 +14,7 @@ const REST = 25
 /** Whoever looks at a list waits for a few lessons that changed, and not for many. */
 const WORTH_WAITING_FOR = 4
 const PATIENCE = 600
-const CHECKED_AT_ONCE = 50
+const CHECKED_AT_ONCE = 20
 
 /** Lessons to be judged, the next one first. */
 const line = new Set<string>()
@@ -32,7 +32,7 @@ export async function keepSummaries(database: Database): Promise<void> {
   }
   watchAll((lesson) => renewWhenQuiet(database, lesson))
   watchSchool(() => {
-    school = undefined
+    books = undefined
     clearTimeout(sweep)
     sweep = setTimeout(() => void renewAll(database), QUIET).unref()
   })
@@ -44,24 +44,28 @@ async function renewAll(database: Database): Promise<void> {
   const ids = (await listLessonIds(database)).filter(({ archived }) => !archived).map(({ id }) => id)
   for (let from = 0; from < ids.length; from += CHECKED_AT_ONCE) {
     const some = await listSummaries(database, ids.slice(from, from + CHECKED_AT_ONCE))
-    void renew(database, staleOf(some, await schoolNow(database)))
+    void renew(database, staleOf(some, await booksNow(database)))
     await rest(REST)
   }
 }
 
-type SchoolOf = Awaited<ReturnType<typeof schoolFor>>
-let school: { read: Promise<SchoolOf>; at: number } | undefined
+let books: { read: Promise<SchoolBooks>; at: number } | undefined
 let sweep: NodeJS.Timeout | undefined
 
-/** The school, read once for many lessons; forgotten when it changes, and soon in any case. */
-function schoolNow(database: Database): Promise<SchoolOf> {
-  if (!school || Date.now() - school.at > QUIET) school = { read: schoolFor(database), at: Date.now() }
-  return school.read
+/** The school, read once for many lessons; forgotten when it changes. */
+function booksNow(database: Database): Promise<SchoolBooks> {
+  if (!books || Date.now() - books.at > AT_LATEST) books = { read: readBooks(database), at: Date.now() }
+  return books.read
 }
 
-/** Judges what is out of date among these, and waits for it where it is little. True when it is worth looking again. */
-export async function renewShown(database: Database, shown: Summary[]): Promise<boolean> {
-  const stale = staleOf(shown, await schoolNow(database))
+/**
+ * Judges what is out of date among these, and waits for it where it is little. True when it is worth looking again.
+ * @param withSchool what is shown depends on the cupboard and the calendar as well
+ */
+export async function renewShown(database: Database, shown: Summary[], withSchool: boolean): Promise<boolean> {
+  const stale = withSchool
+    ? staleOf(shown, await booksNow(database))
+    : shown.flatMap(({ id, outOfDate }) => (outOfDate ? [id] : []))
   if (stale.length === 0) return false
   // What somebody looks at comes first.
   const later = [...line].filter((id) => !stale.includes(id))
@@ -72,9 +76,9 @@ export async function renewShown(database: Database, shown: Summary[]): Promise<
   return true
 }
 
-function staleOf(summaries: Summary[], schoolOf: SchoolOf): string[] {
-  return summaries.flatMap(({ id, face, outOfDate, school: judgedWith }) => {
-    const stale = outOfDate || judgedWith !== nameOfSchool(ownSchool(schoolOf(id, face.className), face))
+function staleOf(summaries: Summary[], school: SchoolBooks): string[] {
+  return summaries.flatMap(({ id, face, outOfDate, judgedWith }) => {
+    const stale = outOfDate || judgedWith !== nameOfSchool(school.of(id, face))
     return stale ? [id] : []
   })
 }
@@ -121,7 +125,7 @@ async function judgeOne(database: Database, id: string): Promise<void> {
   if (!lesson || !summary) return
   const event = await lastEventNumber(database, id)
   const record = await loadRecord(database, id)
-  const own = ownSchool((await schoolNow(database))(id, lesson.plan.className), summary.face)
+  const own = (await booksNow(database)).of(id, summary.face)
   const judged = await judge({ plan: lesson.plan, record, school: own })
   await saveJudged(database, id, judged, { revision: lesson.revision, event, school: nameOfSchool(own) })
 }

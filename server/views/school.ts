@@ -1,17 +1,24 @@
 import { createHash } from 'node:crypto'
 import { USUAL_CALENDAR } from '../../core/clock'
-import { bookingsOf, type Booking, type School } from '../../core/kit'
+import { bookingsBefore, bookingsInOrder, bookingsOf, type Booking, type School } from '../../core/kit'
 import type { LessonFace } from '../../core/wording/reports'
 import { listCalendars } from '../database/calendars'
 import { countedBack, heldDaysOf, listThings } from '../database/cupboard'
 import type { Database } from '../database/open'
 import { listTakings } from '../database/summaries'
 
+const PIECE = 50
+
 /** What the lessons on the shelf take out of the cupboard; those that were counted back have given it back. */
 export async function bookingsOfShelf(database: Database, things: School['things'], held: School['held']): Promise<Booking[]> {
   const done = await countedBack(database)
-  const lessons = await listTakings(database)
-  return lessons.filter(({ id }) => !done.has(id)).flatMap((lesson) => bookingsOf(lesson, things, held))
+  const bookings: Booking[] = []
+  for (const [place, lesson] of (await listTakings(database)).entries()) {
+    if (!done.has(lesson.id)) bookings.push(...bookingsOf(lesson, things, held))
+    // Whoever knocks meanwhile is heard.
+    if (place % PIECE === PIECE - 1) await new Promise((heard) => setImmediate(heard))
+  }
+  return bookings
 }
 
 /** The school as each lesson sees it: everything is read once, however many lessons ask. */
@@ -29,17 +36,33 @@ export async function schoolFor(database: Database): Promise<(lesson: string, cl
   })
 }
 
-/** Only what can make a difference to a lesson: the things it takes, and who else takes those. */
-export function ownSchool(school: School, { takes }: Pick<LessonFace, 'takes'>): School {
-  const taken = new Set(takes.of.map(({ thing }) => thing))
+/** The school, to be looked at by many lessons one after the other. */
+export interface SchoolBooks {
+  of(lesson: string, face: LessonFace): School
+}
+
+/** The school with only what can make a difference to each lesson: the things it takes, and who takes those before it. */
+export async function readBooks(database: Database): Promise<SchoolBooks> {
+  const whole = (await schoolFor(database))('', '')
+  const calendars = await listCalendars(database)
+  const things = new Map(whole.things.map((thing) => [thing.id, thing]))
+  const inOrder = bookingsInOrder(whole.bookings)
   return {
-    ...school,
-    things: school.things.filter(({ id }) => taken.has(id)),
-    bookings: school.bookings.filter(({ thing, lesson }) => taken.has(thing) && lesson !== school.lesson),
+    of: (lesson, face) => ({
+      things: [...new Set(face.takes.of.map(({ thing }) => thing))].flatMap((id) => things.get(id) ?? []),
+      held: whole.held,
+      bookings: bookingsBefore(inOrder, { id: lesson, ...face }, whole.held),
+      lesson,
+      calendar: calendars.get(face.className) ?? USUAL_CALENDAR,
+    }),
   }
 }
 
-/** A short name for a school as it is: another one means that something changed. */
-export function nameOfSchool(school: School): string {
-  return createHash('sha1').update(JSON.stringify(school)).digest('base64')
+/** A short name for a school as a lesson sees it: another one means that something changed which makes a difference. */
+export function nameOfSchool({ things, held, bookings, calendar }: School): string {
+  const taken = new Map<string, number>()
+  for (const { thing, amount } of bookings) taken.set(thing, (taken.get(thing) ?? 0) + amount)
+  return createHash('sha1')
+    .update(JSON.stringify([things, held, [...taken], calendar]))
+    .digest('base64')
 }

@@ -7,14 +7,14 @@ import { renewShown } from './renewing'
 /** One page of the shelf. Nothing is worked out for it but what changed a moment ago. */
 export async function loadShelf(database: Database, question: ShelfQuestion): Promise<ShelfPage> {
   let shelf = await listShelf(database, question)
-  if (await renewShown(database, shelf.page)) shelf = await listShelf(database, question)
+  if (await renewShown(database, shelf.page, true)) shelf = await listShelf(database, question)
   return { lessons: shelf.page.map(shelfEntry), all: shelf.all, putAway: shelf.putAway }
 }
 
 /** What was investigated between two days, and what it practised; put-away lessons are among it. */
 export async function loadTerm(database: Database, term: Term): Promise<{ lessons: TermLesson[]; classes: string[] }> {
   let lessons = await listTerm(database, term)
-  if (await renewShown(database, lessons)) lessons = await listTerm(database, term)
+  if (await renewShown(database, lessons, false)) lessons = await listTerm(database, term)
   return { lessons: lessons.map(termLesson), classes: await listClasses(database) }
 }
 

@@ -6,18 +6,20 @@ export interface Route {
   path: string
 }
 
-/** Every route there is, read from the folder, so that a new one is thrown at as well. */
-export const ROUTES: Route[] = readdirSync('server/api', { recursive: true, encoding: 'utf8' })
+/** Every file of a route, with the method and path at which it stands. */
+export const ROUTE_FILES = readdirSync('server/api', { recursive: true, encoding: 'utf8' })
   .filter((file) => file.endsWith('.ts') && !file.includes('[...]'))
   .map((file) => {
     const [, path = '', method = 'get'] = /^(.*?)\.(get|post|put|delete)\.ts$/.exec(file) ?? []
-    return { method: method.toUpperCase(), path: `/api/${path.replace(/(^|\/)index$/, '')}`.replace(/\/$/, '') }
+    return { file, method: method.toUpperCase(), path: `/api/${path.replace(/(^|\/)index$/, '')}`.replace(/\/$/, '') }
   })
-  .flatMap((route) =>
-    route.path.includes('[list]')
-      ? EVERY_KIND.filter(({ desk }) => desk).map(({ list }) => ({ ...route, path: route.path.replace('[list]', list) }))
-      : [route],
-  )
+
+/** Every route there is, read from the folder, so that a new one is thrown at as well; those of rows once for each kind. */
+export const ROUTES: Route[] = ROUTE_FILES.flatMap(({ method, path }) =>
+  path.includes('[list]')
+    ? EVERY_KIND.filter(({ desk }) => desk).map(({ list }) => ({ method, path: path.replace('[list]', list) }))
+    : [{ method, path }],
+)
 
 /** The address of a route about this lesson, and about things that nobody has. */
 export function addressOf(path: string, lesson: string, unknown: string): string {

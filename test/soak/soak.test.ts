@@ -3,8 +3,10 @@ import { soak } from './soak'
 
 // A minute of what `npm run soak` does for ten. How fast it was is said there, since machines differ.
 it('thirty stations lose nothing while the server is killed twice and each of them is cut off once', async () => {
-  const { entered, acknowledged, ...trouble } = await soak({ seconds: 60, stations: 30, pages: false })
+  const { entered, acknowledged, shelf, ...trouble } = await soak({ seconds: 60, stations: 30, pages: false, lessons: 40 })
   expect(entered).toBeGreaterThan(500)
   expect(acknowledged).toBe(entered)
+  // The other desk looked through the shelf all the while.
+  expect(shelf.opened).toBeGreaterThan(30)
   expect(trouble).toMatchObject({ lost: 0, doubled: 0, outOfOrder: 0, refused: 0, stillWaiting: 0, unseen: 0 })
 }, 300_000)

@@ -2,6 +2,7 @@ import { seededRandom } from '../../core/chance'
 import { readFileSync } from 'node:fs'
 import { GROUP_NAMES, withGroups, type Plan } from '../../core/lesson'
 import { clientFor } from '../api/client'
+import { makeManyLessons } from '../../scripts/bench/manyLessons'
 import { freePort, startApplication, temporaryFolder, type Application } from '../application'
 import { followEvents } from './eventLine'
 import { SoakStation } from './station'
@@ -12,6 +13,8 @@ export interface SoakOptions {
   stations: number
   /** Open a board and a desk in a browser and note their long tasks. */
   pages: boolean
+  /** How many lessons of other classes stand on the shelf, which a second desk opens again and again, and the term with it. */
+  lessons: number
 }
 
 export interface SoakFigures {
@@ -32,6 +35,10 @@ export interface SoakFigures {
   memoryBefore: number
   memoryAfter: number
   pages: PageFigures | undefined
+  /** How often the second desk opened shelf and term, and how long it waited, in milliseconds. */
+  shelf: { opened: number; median: number }
+  /** Milliseconds that the server worked at a stretch, from the warm-up on. */
+  stretches: { p99: number; longest: number }
 }
 
 const EVERY = 2000
@@ -42,11 +49,15 @@ const BUSY = { from: 0.5, share: 0.1 }
 const WARM = 0.65
 const CUT = { seconds: 8, from: 0.05, share: 0.85 }
 const SETTLES = 4000
+/** Between two lists that the second desk opens. */
+const LOOK_AGAIN = 300
 
 /** A whole class at its stations while the server is killed twice and every station loses the network once. */
-export async function soak({ seconds, stations: count, pages }: SoakOptions): Promise<SoakFigures> {
+export async function soak({ seconds, stations: count, pages, lessons }: SoakOptions): Promise<SoakFigures> {
   const { folder, remove } = temporaryFolder()
   const port = await freePort()
+  process.env.JOLLY_BEAKER_MEASURE = 'yes'
+  if (lessons > 0) await makeManyLessons(folder, lessons)
   let application = await startApplication({ data: folder, port })
   const { base } = application
   const random = seededRandom(7)
@@ -63,6 +74,7 @@ export async function soak({ seconds, stations: count, pages }: SoakOptions): Pr
     const start = performance.now()
     const passed = () => performance.now() - start
     let memoryBefore = 0
+    const lists = lookThrough(base, desk, () => passed() < whole)
     const work = stations.map(async (station, place) => {
       const cutAt = whole * (CUT.from + (CUT.share * (place + 0.5)) / count)
       await sleep((EVERY * place) / count)
@@ -89,7 +101,9 @@ export async function soak({ seconds, stations: count, pages }: SoakOptions): Pr
     }
     await sleep(whole * WARM - passed())
     memoryBefore = memoryOf(application)
+    await stretchesOf(application)
     await Promise.all(work)
+    const stretches = await stretchesOf(application)
     const unseen = () => stations.flatMap(({ entries }) => entries.filter(({ id }) => !board.arrived.has(id))).length
     for (let rest = 0; rest < 120 && (stations.some(({ waiting }) => waiting > 0) || unseen() > 0); rest += 1) await sleep(500)
     await sleep(1000)
@@ -107,11 +121,44 @@ export async function soak({ seconds, stations: count, pages }: SoakOptions): Pr
       )
     ).body.record.readings
     const times = latencies(stations, board.arrived, outages)
-    return { ...compare(stations, stored), unseen: unseen(), ...spread(times), memoryBefore, memoryAfter, pages: pageFigures }
+    return {
+      ...compare(stations, stored),
+      unseen: unseen(),
+      ...spread(times),
+      memoryBefore,
+      memoryAfter,
+      pages: pageFigures,
+      shelf: await lists,
+      stretches,
+    }
   } finally {
     await application.stop()
     remove()
   }
+}
+
+/** A second desk that opens shelf and term again and again. */
+async function lookThrough(base: string, desk: Record<string, string>, goesOn: () => boolean) {
+  const { call } = clientFor(base)
+  const times: number[] = []
+  for (let round = 0; goesOn(); round += 1) {
+    const start = performance.now()
+    const path = round % 2 === 0 ? '/api/lessons?archived=false' : '/api/term'
+    const { status } = await call('GET', path, undefined, desk).catch(() => ({ status: 0 }))
+    if (status === 200) times.push(performance.now() - start)
+    await sleep(LOOK_AGAIN)
+  }
+  return { opened: times.length, median: spread(times).median }
+}
+
+/** What the server printed of its stretches since it was last asked. */
+async function stretchesOf({ process, printed }: Application): Promise<{ p99: number; longest: number }> {
+  const before = printed().length
+  process.kill('SIGUSR2')
+  const said = () => /stretches: median \d+ p99 (\d+) longest (\d+)/.exec(printed().slice(before))
+  for (let rest = 0; rest < 100 && !said(); rest += 1) await sleep(50)
+  const [, p99, longest] = said() ?? []
+  return { p99: Number(p99), longest: Number(longest) }
 }
 
 function isBusy(share: number): boolean {
