@@ -57,7 +57,12 @@ module.exports = {
       from: { path: '^server/database/' },
       to: { path: '^server/(?!database/)' },
     },
-    { name: 'record-below-views', severity: 'error', from: { path: '^server/(record|access)/' }, to: { path: '^server/(views|files|live|api)/' } },
+    {
+      name: 'record-below-views',
+      severity: 'error',
+      from: { path: '^server/(record|access)/' },
+      to: { path: '^server/(views|files|live|api)/' },
+    },
     { name: 'nobody-knows-a-route', severity: 'error', from: { pathNot: '^server/api/' }, to: { path: '^server/api/' } },
     {
       name: 'following-is-plain',

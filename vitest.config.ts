@@ -9,7 +9,13 @@ export default defineConfig({
         test: {
           name: 'unit',
           testTimeout: 120_000,
-          include: ['core/**/*.test.ts', 'schemas/**/*.test.ts', 'library/**/*.test.ts', 'app/following/*.test.ts', 'test/unit/**/*.test.ts'],
+          include: [
+            'core/**/*.test.ts',
+            'schemas/**/*.test.ts',
+            'library/**/*.test.ts',
+            'app/following/*.test.ts',
+            'test/unit/**/*.test.ts',
+          ],
         },
       },
       {

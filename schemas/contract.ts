@@ -102,13 +102,15 @@ export interface ClassMode {
   addresses: string[]
 }
 
+export const MOVE_REASONS = ['new', 'corrected', 'imported', 'counted-back', 'taken-out'] as const
+
 /** Why and by how much the stock of a thing changed. */
 export interface Move {
   number: number
   thing: string
   lesson: string | null
   title: string | null
-  why: 'new' | 'corrected' | 'imported' | 'counted-back' | 'taken-out'
+  why: (typeof MOVE_REASONS)[number]
   change: number
   broken: number
   stock: number

@@ -1,9 +1,9 @@
 import Joi from 'joi'
 import type { Calendar } from '../core/clock'
 import type { School, Thing } from '../core/kit'
-import type { Move } from './contract'
+import { MOVE_REASONS, type Move } from './contract'
 import { calendarSchema, heldSchema, thingFields } from './school'
-import { isoTime, uuid, whole } from './parts'
+import { isoTime, oneOf, uuid, whole } from './parts'
 
 /** A thing of the cupboard with all that happened to it. */
 interface SavedThing extends Thing {
@@ -53,7 +53,7 @@ export const librarySchema = Joi.object<LibraryFile>({
         Joi.object({
           thing: uuid,
           lesson: uuid.allow(null),
-          why: Joi.string().valid('new', 'corrected', 'imported', 'counted-back', 'taken-out').required(),
+          why: oneOf(MOVE_REASONS),
           change: amount,
           broken: amount,
           stock: amount,

@@ -1,8 +1,6 @@
 import Joi from 'joi'
+import { LONGEST } from '../core/lesson'
 import { UNIT_CODES } from '../core/quantity'
-
-const SHORT = 200
-const LONG = 4000
 
 /** Ids inside a plan: made by the client, short and harmless. */
 export const planId = Joi.string()
@@ -12,8 +10,8 @@ export const uuid = Joi.string()
   .guid({ version: ['uuidv4'] })
   .lowercase()
   .required()
-export const shortText = Joi.string().allow('').max(SHORT).required()
-export const longText = Joi.string().allow('').max(LONG).required()
+export const shortText = Joi.string().allow('').max(LONGEST.name).required()
+export const longText = Joi.string().allow('').max(LONGEST.text).required()
 /** Which moment of a trial: `before`, `t5`, `t0.5p2`; empty where it is read once. */
 export const moment = Joi.string()
   .allow('')
@@ -24,4 +22,15 @@ export const unit = Joi.string()
   .required()
 export const isoTime = Joi.string().isoDate().max(40).required()
 export const measureNumber = Joi.number().min(-1e12).max(1e12)
-export const whole = (least: number, most: number) => Joi.number().integer().min(least).max(most).required()
+interface Bounds {
+  least: number
+  most: number
+}
+export const within = ({ least, most }: Bounds) => Joi.number().min(least).max(most).required()
+export const wholeIn = (bounds: Bounds) => within(bounds).integer()
+export const whole = (least: number, most: number) => wholeIn({ least, most })
+/** One of the words of a list that is written once. */
+export const oneOf = (words: readonly string[]) =>
+  Joi.string()
+    .valid(...words)
+    .required()

@@ -1,8 +1,20 @@
 import Joi from 'joi'
 import { CAUTIONS } from '../core/kit'
 import {
-  MOST_TRIALS,
   AGES,
+  AMONG,
+  AVERAGE_TO,
+  BOUNDS,
+  CHANGES,
+  CONDITIONS_AS,
+  DOERS,
+  EXPECTED_FROM,
+  INSTRUMENTS,
+  LONGEST,
+  MOST,
+  PER,
+  USES,
+  WATCH_UNITS,
   ARRANGEMENTS,
   AVERAGE_WAYS,
   FRAMES,
@@ -42,12 +54,7 @@ import {
   type Wonder,
 } from '../core/lesson'
 import { MOST_TAKEN_AWAY } from '../core/wonder'
-import { longText, measureNumber, planId, shortText, unit, uuid, whole } from './parts'
-
-const MOST_CONDITIONS = 60
-const MOST_CARDS = 60
-const MOST_REMARKS = 200
-const MOST_PICTURES = 4
+import { longText, measureNumber, oneOf, planId, shortText, unit, uuid, whole, wholeIn, within } from './parts'
 
 const remarks = Joi.array()
   .items(
@@ -60,13 +67,13 @@ const remarks = Joi.array()
       answers: Joi.object(Object.fromEntries(TESTABLE_CHECKS.map((check) => [check, Joi.boolean()]))).required(),
     }),
   )
-  .max(MOST_REMARKS)
+  .max(MOST.remarks)
   .unique('id')
   .required()
 
 const pictures = Joi.array()
   .items(Joi.object<Picture, true>({ id: uuid, caption: shortText }))
-  .max(MOST_PICTURES)
+  .max(MOST.pictures)
   .unique('id')
   .required()
 
@@ -80,45 +87,43 @@ const wonder = Joi.object<Wonder, true>({
 }).required()
 
 const asked = Joi.object<Asked, true>({
-  whose: Joi.string()
-    .valid(...WHOSE_QUESTION)
-    .required(),
+  whose: oneOf(WHOSE_QUESTION),
   chosen: planId.allow(null),
 }).required()
 
 const watch = Joi.object<Watch, true>({
-  unit: Joi.string().valid('min', 'day').required(),
+  unit: oneOf(WATCH_UNITS),
   times: Joi.array().items(Joi.number().min(0).max(1000)).max(MOST_TIMES).unique().required(),
   places: Joi.array().items(shortText.optional()).max(MOST_PLACES).required(),
-  instruments: whole(1, 60),
-  among: Joi.string().valid('group', 'class').required(),
+  instruments: wholeIn(BOUNDS.instruments),
+  among: oneOf(AMONG),
 }).required()
 
 const factor = Joi.object<Factor, true>({
   id: planId,
   name: longText,
   how: longText,
-  exceptions: Joi.object().pattern(planId, shortText).max(MOST_CONDITIONS).required(),
+  exceptions: Joi.object().pattern(planId, shortText).max(MOST.conditions).required(),
 })
 
-const wobble = Joi.number().min(0).max(1e9).required()
+const wobble = within(BOUNDS.wobble)
 
 const method = Joi.object<Method, true>({
-  instrument: Joi.string().valid('number', 'words', 'race', 'balance').required(),
+  instrument: oneOf(INSTRUMENTS),
   tool: shortText,
   unit,
   words: Joi.array().items(shortText.optional()).max(MOST_WORDS).required(),
-  resolution: Joi.number().min(1e-6).max(1e6).required(),
+  resolution: within(BOUNDS.resolution),
   readingWobble: wobble.allow(null),
   timingWobble: wobble,
-  atOnce: whole(1, 100),
+  atOnce: wholeIn(BOUNDS.timedAtOnce),
   trialWobble: wobble.allow(null),
   expectedLow: measureNumber.allow(null).required(),
   expectedHigh: measureNumber.allow(null).required(),
-  expected: Joi.object().pattern(planId, measureNumber.required()).max(MOST_CONDITIONS).required(),
-  expectedFrom: Joi.string().valid('guess', 'practice', 'bench').required(),
-  warmUp: Joi.array().items(Joi.number().min(-10).max(10)).max(400).required(),
-  wordPictures: Joi.object().pattern(Joi.string().max(200), uuid).max(12).required(),
+  expected: Joi.object().pattern(planId, measureNumber.required()).max(MOST.conditions).required(),
+  expectedFrom: oneOf(EXPECTED_FROM),
+  warmUp: Joi.array().items(Joi.number().min(-10).max(10)).max(MOST.warmUps).required(),
+  wordPictures: Joi.object().pattern(Joi.string().max(LONGEST.name), uuid).max(MOST.wordPictures).required(),
   differenceThatMatters: wobble,
 }).required()
 
@@ -133,13 +138,11 @@ const condition = Joi.object<Condition, true>({
 
 const group = Joi.object<Group, true>({
   id: planId,
-  name: Joi.string().trim().min(1).max(40).required(),
-  shape: Joi.string()
-    .valid(...SHAPES)
-    .required(),
-  seats: whole(0, 60),
+  name: Joi.string().trim().min(1).max(LONGEST.groupName).required(),
+  shape: oneOf(SHAPES),
+  seats: wholeIn(BOUNDS.seats),
   wondering: planId.allow(null),
-  away: Joi.array().items(Joi.number().integer().min(1).max(60)).max(60).unique().required(),
+  away: Joi.array().items(Joi.number().integer().min(1).max(BOUNDS.seats.most)).max(BOUNDS.seats.most).unique().required(),
 })
 
 const substitute = Joi.object<Substitute, true>({
@@ -151,43 +154,37 @@ const substitute = Joi.object<Substitute, true>({
 })
 
 const preparation = Joi.object<Preparation, true>({
-  kind: Joi.string()
-    .valid(...PREPARATIONS)
-    .required(),
+  kind: oneOf(PREPARATIONS),
   words: shortText,
-  minutes: Joi.number().min(0).max(1440).required(),
-  secondsEach: Joi.number().min(0).max(3600).required(),
-  hours: Joi.number().min(0).max(1440).required(),
+  minutes: within(BOUNDS.preparationMinutes),
+  secondsEach: within(BOUNDS.preparationSecondsEach),
+  hours: within(BOUNDS.standingHours),
 }).required()
 
 const ownCaution = Joi.object<OwnCaution, true>({
   id: planId,
   text: shortText,
-  doer: Joi.string().valid('adult-only', 'adult-beside', 'child').required(),
+  doer: oneOf(DOERS),
   acknowledged: Joi.boolean().required(),
 })
 
 const extraStation = Joi.object<ExtraStation, true>({
   id: planId,
   name: shortText,
-  minutes: Joi.number().min(0).max(600).required(),
-  copies: whole(1, 10),
+  minutes: within(BOUNDS.minutes),
+  copies: wholeIn(BOUNDS.copies),
 })
 
 const arrangement = Joi.object<Arrangement, true>({
-  way: Joi.string()
-    .valid(...ARRANGEMENTS)
-    .required(),
-  order: Joi.string()
-    .valid(...TRIAL_ORDERS)
-    .required(),
+  way: oneOf(ARRANGEMENTS),
+  order: oneOf(TRIAL_ORDERS),
   orderReason: shortText,
-  each: whole(1, MOST_CONDITIONS),
+  each: whole(1, MOST.conditions),
   baselineInEvery: Joi.boolean().required(),
-  change: Joi.string().valid('at-bell', 'when-ready').required(),
-  walk: Joi.number().min(0).max(3600).required(),
-  copies: Joi.object().pattern(planId, whole(1, 10)).max(MOST_CONDITIONS).required(),
-  extra: Joi.array().items(extraStation).max(8).unique('id').required(),
+  change: oneOf(CHANGES),
+  walk: within(BOUNDS.walkSeconds),
+  copies: Joi.object().pattern(planId, wholeIn(BOUNDS.copies)).max(MOST.conditions).required(),
+  extra: Joi.array().items(extraStation).max(MOST.stationsBeside).unique('id').required(),
   draw: whole(0, 1_000_000),
 }).required()
 
@@ -195,19 +192,19 @@ const material = Joi.object<Material, true>({
   id: planId,
   name: shortText,
   amount: shortText,
-  per: Joi.string().valid('class', 'group', 'child', 'condition', 'trial').required(),
+  per: oneOf(PER),
   condition: planId.allow(null),
-  use: Joi.string().valid('up', 'again').required(),
-  rinse: Joi.number().min(0).max(600).required(),
-  goesRound: whole(1, 1000).allow(null),
-  spare: Joi.number().min(0).max(5).required(),
+  use: oneOf(USES),
+  rinse: within(BOUNDS.rinseSeconds),
+  goesRound: wholeIn(BOUNDS.goesRound).allow(null),
+  spare: within(BOUNDS.spare),
   thing: uuid.allow(null),
   stock: shortText,
   place: shortText,
   pack: shortText,
   price: shortText,
-  density: Joi.number().greater(0).max(100).allow(null).required(),
-  substitutes: Joi.array().items(substitute).max(6).unique('id').required(),
+  density: Joi.number().greater(0).max(BOUNDS.density.most).allow(null).required(),
+  substitutes: Joi.array().items(substitute).max(MOST.substitutes).unique('id').required(),
   preparation: preparation.allow(null),
   toBuy: Joi.boolean().required(),
   cautions: Joi.array()
@@ -216,96 +213,82 @@ const material = Joi.object<Material, true>({
     .required(),
 })
 
-const minutes = Joi.number().min(0).max(600).required()
-const seconds = Joi.number().min(0).max(86_400).required()
+const minutes = within(BOUNDS.minutes)
+const seconds = within(BOUNDS.trialSeconds)
 
 const clock = Joi.object<Clock, true>({
   start: Joi.string()
     .allow('')
     .pattern(/^([01]\d|2[0-3]):[0-5]\d$/, 'time of day')
     .required(),
-  minutes: whole(1, 600),
+  minutes: wholeIn(BOUNDS.lessonMinutes),
   phases: Joi.object(Object.fromEntries(PHASES.filter((phase) => phase !== 'test').map((phase) => [phase, minutes]))).required(),
   trial: Joi.object<Clock['trial'], true>({ setUp: seconds, run: seconds, read: seconds, reset: seconds }).required(),
-  sideBySide: whole(1, 10),
+  sideBySide: wholeIn(BOUNDS.sideBySide),
   fetchWhilePredicting: Joi.boolean().required(),
 }).required()
 
-const groupNote = Joi.string().allow('').max(500).required()
+const groupNote = Joi.string().allow('').max(LONGEST.note).required()
 
 /** The plan of a lesson, as it is stored, sent and saved. */
 export const planSchema = Joi.object<Plan, true>({
   schemaVersion: Joi.number().valid(PLAN_VERSION).required(),
   begunIn: whole(1, PLAN_VERSION),
-  kind: Joi.string()
-    .valid(...KINDS)
-    .required(),
+  kind: oneOf(KINDS),
   title: shortText,
   className: shortText,
-  children: whole(0, 200),
+  children: wholeIn(BOUNDS.children),
   date: Joi.string()
     .allow('')
     .pattern(/^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, 'date')
     .required(),
   investigation: planId.allow(null),
   notes: longText,
-  words: Joi.string()
-    .valid(...WORD_SETS)
-    .required(),
-  frame: Joi.string()
-    .valid(...FRAMES)
-    .required(),
-  predictAs: Joi.string()
-    .valid(...PREDICT_AS)
-    .required(),
+  words: oneOf(WORD_SETS),
+  frame: oneOf(FRAMES),
+  predictAs: oneOf(PREDICT_AS),
   asked,
   wonder,
-  factors: Joi.array().items(factor).max(MOST_CARDS).unique('id').required(),
+  factors: Joi.array().items(factor).max(MOST.cards).unique('id').required(),
   changed: planId.allow(null),
-  measures: Joi.array().items(measure).max(MOST_CARDS).unique('id').required(),
+  measures: Joi.array().items(measure).max(MOST.cards).unique('id').required(),
   measured: planId.allow(null),
-  conditionsAs: Joi.string().valid('kinds', 'numbers').required(),
+  conditionsAs: oneOf(CONDITIONS_AS),
   conditionUnit: unit,
-  conditions: Joi.array().items(condition).max(MOST_CONDITIONS).unique('id').required(),
+  conditions: Joi.array().items(condition).max(MOST.conditions).unique('id').required(),
   watch,
-  repeats: whole(1, MOST_TRIALS),
-  practice: whole(0, 5),
-  things: Joi.string()
-    .valid(...THINGS)
-    .required(),
+  repeats: wholeIn(BOUNDS.repeats),
+  practice: wholeIn(BOUNDS.practice),
+  things: oneOf(THINGS),
   gapsStay: Joi.boolean().required(),
-  groups: Joi.array().items(group).max(10).unique('id').required(),
-  resetList: Joi.array().items(shortText.optional()).max(12).required(),
-  materials: Joi.array().items(material).max(100).unique('id').required(),
+  groups: Joi.array().items(group).max(MOST.groups).unique('id').required(),
+  resetList: Joi.array().items(shortText.optional()).max(MOST.resetLines).required(),
+  materials: Joi.array().items(material).max(MOST.materials).unique('id').required(),
   cautionsAcknowledged: Joi.array()
     .items(Joi.string().valid(...CAUTIONS))
     .unique()
     .required(),
-  ownCautions: Joi.array().items(ownCaution).max(20).unique('id').required(),
+  ownCautions: Joi.array().items(ownCaution).max(MOST.ownCautions).unique('id').required(),
   cautionsNotHere: Joi.object()
-    .pattern(Joi.string().valid(...CAUTIONS), Joi.string().trim().min(1).max(200))
+    .pattern(Joi.string().valid(...CAUTIONS), Joi.string().trim().min(1).max(LONGEST.name))
     .required(),
   clock,
   arrangement,
-  jobs: Joi.array().items(shortText.optional()).max(6).required(),
+  jobs: Joi.array().items(shortText.optional()).max(MOST.jobs).required(),
   secondReader: Joi.boolean().required(),
   retests: Joi.array()
-    .items(Joi.object<Retest, true>({ group: planId, condition: planId, repeat: whole(1, MOST_TRIALS) }))
-    .max(200)
+    .items(Joi.object<Retest, true>({ group: planId, condition: planId, repeat: wholeIn(BOUNDS.repeats) }))
+    .max(MOST.retests)
     .required(),
-  average: Joi.string()
-    .valid(...AVERAGE_WAYS)
-    .required(),
-  averageTo: Joi.string().valid('mark', 'one-more').required(),
+  average: oneOf(AVERAGE_WAYS),
+  averageTo: oneOf(AVERAGE_TO),
   graph: Joi.string()
     .valid(...GRAPH_KINDS)
     .allow(null)
     .required(),
-  age: Joi.string()
-    .valid(...AGES)
-    .required(),
+  age: oneOf(AGES),
   groupNotes: Joi.object()
     .pattern(/^[A-Za-z0-9_.-]{1,64}$/, Joi.object({ well: groupNote, next: groupNote }).required())
-    .max(60)
+    .max(MOST.conditions)
     .required(),
 }).required()

@@ -1,9 +1,9 @@
 import Joi from 'joi'
 import { COLUMN_ROLES, type ColumnMatch, type ImportChoices } from '../core/formats'
-import { MOST_TRIALS, BOARD_VIEWS, type BoardChange, type Plan } from '../core/lesson'
+import { BOARD_VIEWS, BOUNDS, LONGEST, RESULTS_SHOWN, type BoardChange, type Plan } from '../core/lesson'
 import type { Term } from '../core/wording/reports'
 import type { ShelfQuestion } from './contract'
-import { isoTime, planId, shortText, unit, uuid, whole } from './parts'
+import { isoTime, planId, shortText, unit, uuid, whole, wholeIn } from './parts'
 import { planSchema } from './plan'
 
 const DAY = /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/
@@ -14,7 +14,7 @@ export const pathSchema = (names: string[]) =>
 
 const MOST_ON_A_PAGE = 1000
 export const shelfSchema = Joi.object<ShelfQuestion>({
-  find: Joi.string().allow('').max(200).default(''),
+  find: Joi.string().allow('').max(LONGEST.name).default(''),
   archived: Joi.boolean(),
   from: Joi.number().integer().min(0).max(1_000_000).default(0),
   most: Joi.number().integer().min(1).max(MOST_ON_A_PAGE).default(60),
@@ -32,7 +32,7 @@ const columnMatch = Joi.object<ColumnMatch, true>({
     .valid(...COLUMN_ROLES)
     .required(),
   condition: planId.allow(null),
-  repeat: whole(1, MOST_TRIALS).allow(null),
+  repeat: wholeIn(BOUNDS.repeats).allow(null),
 })
 export const importSchema = Joi.object<{ rows: string[][]; choices: ImportChoices }, true>({
   rows: Joi.array().items(Joi.array().items(cell).max(100)).max(5000).required(),
@@ -46,7 +46,7 @@ export const importSchema = Joi.object<{ rows: string[][]; choices: ImportChoice
 export const termSchema = Joi.object<Term>({
   from: Joi.string().allow('').pattern(DAY).default(''),
   to: Joi.string().allow('').pattern(DAY).default(''),
-  className: Joi.string().allow('').max(200).default(''),
+  className: Joi.string().allow('').max(LONGEST.name).default(''),
 })
 
 export const nextTestSchema = Joi.object<{ from: 'wondering' | 'factor'; id: string }, true>({
@@ -80,12 +80,12 @@ export const textFileSchema = Joi.object<{ text: string }, true>({ text: Joi.str
 export const stationCodeSchema = Joi.object<{ code: string }>({ code: shortText })
 
 export const joinSchema = Joi.object<{ code: string; group: string }, true>({
-  code: Joi.string().max(20).required(),
+  code: Joi.string().max(LONGEST.code).required(),
   group: planId,
 }).required()
 
 const SHORTEST_PASSPHRASE = 8
-const passphrase = Joi.string().trim().max(200).required()
+const passphrase = Joi.string().trim().max(LONGEST.passphrase).required()
 /** A new one has to be long enough. */
 export const passphraseSchema = Joi.object<{ passphrase: string }, true>({
   passphrase: passphrase.min(SHORTEST_PASSPHRASE).messages({
@@ -100,10 +100,10 @@ export const boardChangeSchema = Joi.object<BoardChange>({
     .valid(...BOARD_VIEWS)
     .allow(null),
   clockStarted: isoTime.optional().allow(null),
-  results: Joi.string().valid('live', 'quiet'),
+  results: Joi.string().valid(...RESULTS_SHOWN),
   sound: Joi.boolean(),
-  draft: Joi.string().allow('').max(4000),
-  draftFrom: Joi.string().allow('').max(4000),
+  draft: Joi.string().allow('').max(LONGEST.text),
+  draftFrom: Joi.string().allow('').max(LONGEST.text),
 })
   .with('draftFrom', 'draft')
   .min(1)

@@ -1,11 +1,12 @@
 import Joi from 'joi'
 import type { Calendar, Days } from '../core/clock'
 import type { CountedBack, Thing } from '../core/kit'
+import { BOUNDS, LONGEST, MOST } from '../core/lesson'
 import { NUMBER_UNITS } from '../core/quantity'
-import { planId, shortText, uuid, whole } from './parts'
+import { planId, shortText, uuid, wholeIn, within } from './parts'
 
 const MOST_DAYS = 60
-const amount = Joi.number().min(0).max(1e6).required()
+const amount = within(BOUNDS.stock)
 
 const day = Joi.string()
   .pattern(/^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, 'date')
@@ -13,14 +14,14 @@ const day = Joi.string()
 
 export const thingFields = {
   id: uuid,
-  name: Joi.string().trim().min(1).max(200).required(),
+  name: Joi.string().trim().min(1).max(LONGEST.name).required(),
   unit: Joi.string()
     .valid(...NUMBER_UNITS)
     .required(),
   stock: amount,
   place: shortText,
   minimum: amount.allow(null),
-  pack: Joi.number().greater(0).max(1e6).allow(null).required(),
+  pack: Joi.number().greater(0).max(BOUNDS.stock.most).allow(null).required(),
   price: amount.allow(null),
 }
 
@@ -49,12 +50,15 @@ export interface HeldBody {
   after: number
 }
 
-export const heldSchema = Joi.object<HeldBody, true>({ before: whole(0, 30), after: whole(0, 30) }).required()
+export const heldSchema = Joi.object<HeldBody, true>({
+  before: wholeIn(BOUNDS.heldDays),
+  after: wholeIn(BOUNDS.heldDays),
+}).required()
 
 export const countBackSchema = Joi.object<{ rows: CountedBack[] }, true>({
   rows: Joi.array()
     .items(Joi.object<CountedBack, true>({ material: planId, taken: amount, back: amount, broken: amount }))
-    .max(100)
+    .max(MOST.materials)
     .unique('material')
     .required(),
 }).required()

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BOUNDS, LONGEST } from '~~/core/lesson'
 import { runningLow, type Booking, type School, type Thing } from '~~/core/kit'
 import { amountWords, counted, moneyWords } from '~~/core/wording'
 import type { Move } from '~~/schemas/contract'
@@ -122,7 +123,7 @@ async function hold(change: Partial<School['held']>): Promise<void> {
       is-new
       label="Put a thing into the cupboard"
       placeholder="+ a thing: thermometer"
-      :longest="200"
+      :longest="LONGEST.name"
       @add="add"
     />
 
@@ -133,8 +134,7 @@ async function hold(change: Partial<School['held']>): Promise<void> {
         whole
         label="Days before a lesson"
         :model-value="held.before"
-        :least="0"
-        :most="30"
+        v-bind="BOUNDS.heldDays"
         @update:model-value="hold({ before: $event ?? 0 })"
       />
       <span>days before until</span>
@@ -143,8 +143,7 @@ async function hold(change: Partial<School['held']>): Promise<void> {
         whole
         label="Days after a lesson"
         :model-value="held.after"
-        :least="0"
-        :most="30"
+        v-bind="BOUNDS.heldDays"
         @update:model-value="hold({ after: $event ?? 0 })"
       />
       <span>days after it.</span>

@@ -1,4 +1,4 @@
-import { activeConditions, conditionName, conditionValue, measuredCard, type Material, type Plan } from '../lesson'
+import { activeConditions, conditionName, conditionValue, measuredCard, type Material, type Plan, type Doer } from '../lesson'
 import { convert } from '../quantity'
 
 export const CAUTIONS = [
@@ -22,7 +22,6 @@ export const CAUTIONS = [
 export type Caution = (typeof CAUTIONS)[number]
 
 /** Who may do the step that the caution is about. */
-export type Doer = 'adult-only' | 'adult-beside' | 'child'
 
 export const DOER: Record<Caution, Doer> = {
   hot: 'adult-only',

@@ -1,7 +1,7 @@
 export { readAmount, readCount, readPrice, sensible, turnInto } from './amount'
 export type { Amount, AmountErrorCode } from './amount'
 export { CAUTIONS, cautionsInWords, cautionsOf, cautionsOfMaterial, cautionsSeen, DOER, doerOf, isForAdultsOnly } from './cautions'
-export type { Caution, CautionOfPlan, CautionSource, Doer } from './cautions'
+export type { Caution, CautionOfPlan, CautionSource } from './cautions'
 export {
   bookedOf,
   freeOf,

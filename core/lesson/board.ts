@@ -3,6 +3,8 @@ import { mergeText } from './mergeText'
 export const BOARD_VIEWS = ['join', 'wonder', 'question', 'predict', 'test', 'results', 'agree'] as const
 export type BoardViewName = (typeof BOARD_VIEWS)[number]
 
+export const RESULTS_SHOWN = ['live', 'quiet'] as const
+
 /** What the teacher has the board show, the same for every projector, desk and station of the lesson. */
 export interface BoardState {
   /** Null turns to the view that fits what the class is doing. */
@@ -10,7 +12,7 @@ export interface BoardState {
   /** ISO time at which the test's minutes were started by hand; null follows the lesson's own timetable. */
   clockStarted: string | null
   /** Numbers on the board as they come in, or hidden until everybody is done. */
-  results: 'live' | 'quiet'
+  results: (typeof RESULTS_SHOWN)[number]
   /** A sound at the end of a phase, at the bell of a circuit and when a reading is due. */
   sound: boolean
   /** The class's sentence as it is being written, word by word. */

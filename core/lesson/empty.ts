@@ -1,9 +1,10 @@
+import { MOST } from './limits'
 import { PLAN_VERSION, SHAPES, type Group, type Measure, type Plan, type Remark, type Watch, type Wonder } from './plan'
 import { type Material } from './material'
 import { type Arrangement } from './timing'
 
 export const GROUP_NAMES = ['Alder', 'Birch', 'Cedar', 'Dogwood', 'Elm', 'Fir', 'Gorse', 'Hazel', 'Ivy', 'Juniper'] as const
-export const MOST_GROUPS = GROUP_NAMES.length
+export const MOST_GROUPS = MOST.groups
 
 /**
  * Splits a class into groups as evenly as can be, the larger groups first.

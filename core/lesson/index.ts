@@ -1,10 +1,15 @@
 export {
   AGES,
+  AMONG,
+  AVERAGE_TO,
+  CONDITIONS_AS,
+  EXPECTED_FROM,
+  INSTRUMENTS,
+  WATCH_UNITS,
   AVERAGE_WAYS,
   FRAMES,
   GRAPH_KINDS,
   KINDS,
-  MOST_TRIALS,
   PLAN_VERSION,
   PREDICT_AS,
   REMARK_LISTS,
@@ -15,8 +20,9 @@ export {
   WHOSE_QUESTION,
   WORD_SETS,
 } from './plan'
-export { PREPARATIONS } from './material'
-export { ARRANGEMENTS, PHASES, TRIAL_ORDERS } from './timing'
+export { BOUNDS, LONGEST, MOST, MOST_TRIALS } from './limits'
+export { DOERS, PER, PREPARATIONS, USES } from './material'
+export { ARRANGEMENTS, CHANGES, PHASES, TRIAL_ORDERS } from './timing'
 export type {
   Age,
   Asked,
@@ -44,9 +50,9 @@ export type {
   Wonder,
   WordSet,
 } from './plan'
-export type { Material, OwnCaution, Preparation, PreparationKind, Substitute } from './material'
+export type { Doer, Material, OwnCaution, Preparation, PreparationKind, Substitute } from './material'
 export type { Arrangement, ArrangementWay, Clock, ExtraStation, Phase, TrialOrder } from './timing'
-export { BOARD_VIEWS, USUAL_BOARD, withBoardChange } from './board'
+export { BOARD_VIEWS, RESULTS_SHOWN, USUAL_BOARD, withBoardChange } from './board'
 export type { BoardChange, BoardState, BoardViewName } from './board'
 export { caretAfter, mergeText } from './mergeText'
 export type { LessonEvent, StationEvent } from './event'

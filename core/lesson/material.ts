@@ -1,13 +1,19 @@
+export const PER = ['class', 'group', 'child', 'condition', 'trial'] as const
+export const USES = ['up', 'again'] as const
+/** Who may do what is to be taken care of. */
+export const DOERS = ['adult-only', 'adult-beside', 'child'] as const
+export type Doer = (typeof DOERS)[number]
+
 /** A thing of the kit. */
 export interface Material {
   id: string
   name: string
   /** As people write it: "1 strip", "2 tbsp", "200 mL". */
   amount: string
-  per: 'class' | 'group' | 'child' | 'condition' | 'trial'
+  per: (typeof PER)[number]
   /** Only for this condition (a strip of tissue); null for all of them. */
   condition: string | null
-  use: 'up' | 'again'
+  use: (typeof USES)[number]
   /** Minutes to rinse and dry before it can be used again. */
   rinse: number
   /** Used again: so many in all go round between the groups; null where every group has its own. */
@@ -61,6 +67,6 @@ export interface Preparation {
 export interface OwnCaution {
   id: string
   text: string
-  doer: 'adult-only' | 'adult-beside' | 'child'
+  doer: Doer
   acknowledged: boolean
 }

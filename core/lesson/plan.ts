@@ -37,7 +37,7 @@ export interface Plan {
   measures: Measure[]
   /** The one card in the Measure tray. */
   measured: string | null
-  conditionsAs: 'kinds' | 'numbers'
+  conditionsAs: (typeof CONDITIONS_AS)[number]
   conditionUnit: UnitCode
   conditions: Condition[]
   /** When and where a trial is read, for tests that watch over time. */
@@ -68,7 +68,7 @@ export interface Plan {
   retests: Retest[]
   /** How the class sums up its readings, and to how many digits. */
   average: AverageWay
-  averageTo: 'mark' | 'one-more'
+  averageTo: (typeof AVERAGE_TO)[number]
   /** The graph that the class chose; null for the one that shows its results best. */
   graph: GraphKind | null
   /** How old the children are, for how their sentences begin. */
@@ -77,11 +77,15 @@ export interface Plan {
   groupNotes: Record<string, { well: string; next: string }>
 }
 
+export const CONDITIONS_AS = ['kinds', 'numbers'] as const
+export const AVERAGE_TO = ['mark', 'one-more'] as const
+export const WATCH_UNITS = ['min', 'day'] as const
+export const AMONG = ['group', 'class'] as const
+export const INSTRUMENTS = ['number', 'words', 'race', 'balance'] as const
+export const EXPECTED_FROM = ['guess', 'practice', 'bench'] as const
+
 export const THINGS = ['fresh', 'same'] as const
 export type Things = (typeof THINGS)[number]
-
-/** No condition is done more often by one group. */
-export const MOST_TRIALS = 20
 
 /** One trial of one group. */
 export interface Retest {
@@ -174,7 +178,7 @@ export interface Remark {
 
 /** When every trial is read, and at which places in it. */
 export interface Watch {
-  unit: 'min' | 'day'
+  unit: (typeof WATCH_UNITS)[number]
   /** Since the trial's own start, ascending. */
   times: number[]
   /** Places in each jar, such as "top"; none stands for one place. */
@@ -182,7 +186,7 @@ export interface Watch {
   /** How many instruments take turns at the jars. */
   instruments: number
   /** Whether these are one group's own or all that the class has. */
-  among: 'group' | 'class'
+  among: (typeof AMONG)[number]
 }
 
 export interface Factor {
@@ -202,7 +206,7 @@ export interface Measure {
 
 export interface Method {
   /** A number with a unit, a word out of an ordered list, or a place in an order: by finishing or by weighing two at a time. */
-  instrument: 'number' | 'words' | 'race' | 'balance'
+  instrument: (typeof INSTRUMENTS)[number]
   tool: string
   unit: UnitCode
   /** Ordered words, the least first; a reading is its place in the list, 1 for the first. */
@@ -224,7 +228,7 @@ export interface Method {
   expectedHigh: number | null
   /** Expected result of single conditions, by condition id; without one they lie evenly between the lowest and the highest. */
   expected: Record<string, number>
-  expectedFrom: 'guess' | 'practice' | 'bench'
+  expectedFrom: (typeof EXPECTED_FROM)[number]
   /** Seconds by which the class stopped the clock too late, from its own stopwatch warm-up. */
   warmUp: number[]
   /** The smallest difference worth talking about, in `unit`; 0 leaves it to the instrument. */

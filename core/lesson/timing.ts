@@ -23,6 +23,8 @@ export type ArrangementWay = (typeof ARRANGEMENTS)[number]
 export const TRIAL_ORDERS = ['mixed', 'blocks'] as const
 export type TrialOrder = (typeof TRIAL_ORDERS)[number]
 
+export const CHANGES = ['at-bell', 'when-ready'] as const
+
 /** Who does which condition, and in which turn. */
 export interface Arrangement {
   way: ArrangementWay
@@ -35,7 +37,7 @@ export interface Arrangement {
   /** Sharing out: the marked baseline is among every group's conditions. */
   baselineInEvery: boolean
   /** In a circuit groups move at a bell, or each when it is ready. */
-  change: 'at-bell' | 'when-ready'
+  change: (typeof CHANGES)[number]
   /** Seconds to walk to the next station of a circuit. */
   walk: number
   /** How many stations of one condition stand in the room, by condition id; one where nothing is said. */

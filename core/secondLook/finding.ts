@@ -1,19 +1,9 @@
 import type { ClaimDoubt } from '../agree'
 import type { Grade, Limit } from '../evidence'
 import type { DayOff } from '../clock'
-import type {
-  AmountErrorCode,
-  Caution,
-  CautionSource,
-  CivilMoment,
-  Doer,
-  MovedBecause,
-  Step,
-  SupplyField,
-  SupplyProblem,
-} from '../kit'
+import type { AmountErrorCode, Caution, CautionSource, CivilMoment, MovedBecause, Step, SupplyField, SupplyProblem } from '../kit'
 import type { Mend, WayOut } from '../waysOut'
-import type { Stop } from '../lesson'
+import type { Doer, Stop } from '../lesson'
 import type { Way } from '../measuring'
 import type { ReadErrorCode, UnitCode } from '../quantity'
 import type { Doubt, Place } from '../record'

@@ -1,6 +1,6 @@
 import { fitOf } from '../clock'
-import { cautionsInWords, DOER, type Caution, type Doer } from '../kit'
-import { conditionName, TESTABLE_CHECKS, type Factor, type Plan, type Remark, type TestableCheck } from '../lesson'
+import { cautionsInWords, DOER, type Caution } from '../kit'
+import { type Doer, conditionName, TESTABLE_CHECKS, type Factor, type Plan, type Remark, type TestableCheck } from '../lesson'
 
 export type Because =
   | { code: 'names-factor'; factor: string }

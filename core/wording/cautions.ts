@@ -1,5 +1,5 @@
-import { cautionsOf, type Caution, type CautionSource, type Doer } from '../kit'
-import type { Plan } from '../lesson'
+import { cautionsOf, type Caution, type CautionSource } from '../kit'
+import type { Doer, Plan } from '../lesson'
 import { list } from './names'
 
 const CAUTION_WORDS: Record<Caution, { name: string; what: string }> = {

@@ -2,7 +2,7 @@
 import { dayOf } from '~~/core/clock'
 import { classSentences, CONCLUSION_PARTS, doubtsOfConclusion, isUnfinished, originOf, partsOf, wordsUsed } from '~~/core/agree'
 import { evidenceOf } from '~~/core/evidence'
-import { AGES, type Age, type Conclusion } from '~~/core/lesson'
+import { BOUNDS, LONGEST, AGES, type Age, type Conclusion } from '~~/core/lesson'
 import { stampedOrders } from '~~/core/predictions'
 import {
   dayWords,
@@ -90,7 +90,7 @@ async function keep(agreed: boolean): Promise<void> {
           v-model="text"
           class="box"
           rows="4"
-          maxlength="4000"
+          :maxlength="LONGEST.text"
           data-target="conclusion"
           aria-labelledby="conclusion"
           placeholder="We found that …"
@@ -116,8 +116,7 @@ async function keep(agreed: boolean): Promise<void> {
             optional
             label="Hands up for it"
             :model-value="hands"
-            :least="0"
-            :most="200"
+            v-bind="BOUNDS.hands"
             whole
             @update:model-value="hands = $event"
           />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { groupOf, type LessonRecord, type Plan } from '~~/core/lesson'
+import { LONGEST, groupOf, type LessonRecord, type Plan } from '~~/core/lesson'
 import { groupSigns } from '~~/core/reports'
 import { list, wordMat } from '~~/core/wording'
 import { signWords } from '~~/core/wording/reports'
@@ -43,7 +43,7 @@ function write(group: string, key: 'well' | 'next', text: string): void {
             <textarea
               class="entry-cell"
               rows="2"
-              maxlength="500"
+              :maxlength="LONGEST.note"
               :aria-label="`${groupOf(plan, one.group)!.name}: ${key === 'well' ? 'done well' : 'to work on next'}`"
               :value="said(one.group)[key]"
               :placeholder="one[key][0] ? signWords(one[key][0]) : '…'"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { offersOf } from '~~/core/agree'
-import { groupOf, type Conclusion, type LessonRecord, type Plan } from '~~/core/lesson'
+import { BOUNDS, LONGEST, groupOf, type Conclusion, type LessonRecord, type Plan } from '~~/core/lesson'
 import { sentenceCase } from '~~/core/wording'
 
 /** The sentences that groups offer, from their stations or said aloud and written here; hands are counted for each. */
@@ -41,8 +41,7 @@ function count(sentence: Conclusion, hands: number | null): void {
           optional
           whole
           :label="`Hands for ${groupOf(plan, one.group)!.name}`"
-          :least="0"
-          :most="200"
+          v-bind="BOUNDS.hands"
           :model-value="one.hands"
           @update:model-value="count(one, $event)"
         />
@@ -58,7 +57,7 @@ function count(sentence: Conclusion, hands: number | null): void {
       <input
         v-model="saying.text"
         class="box grow"
-        maxlength="1000"
+        :maxlength="LONGEST.proposal"
         aria-label="A group’s sentence"
         placeholder="We found that …"
       />

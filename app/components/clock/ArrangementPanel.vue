@@ -10,7 +10,15 @@ import {
   walkedTimes,
 } from '~~/core/arrangement'
 import { fitOf, testStartOf } from '~~/core/clock'
-import { activeConditions, TRIAL_ORDERS, type Arrangement, type ArrangementWay, type ExtraStation } from '~~/core/lesson'
+import {
+  BOUNDS,
+  LONGEST,
+  activeConditions,
+  TRIAL_ORDERS,
+  type Arrangement,
+  type ArrangementWay,
+  type ExtraStation,
+} from '~~/core/lesson'
 import { ARRANGEMENT_WORDS, circuitVerdict, counted, ORDER_WORDS, secondWords } from '~~/core/wording'
 
 /** Who does which condition: everything, some of them, in a circuit, or all at one apparatus. */
@@ -87,7 +95,7 @@ const verdict = computed(() => circuitVerdict(circuit.value))
           <span class="soft">because</span>
           <input
             class="box"
-            maxlength="200"
+            :maxlength="LONGEST.name"
             placeholder="for example: the water stays hot for one condition only"
             :value="plan.arrangement.orderReason"
             @change="set({ orderReason: ($event.target as HTMLInputElement).value.trim() })"
@@ -133,8 +141,7 @@ const verdict = computed(() => circuitVerdict(circuit.value))
           label="Walk to the next"
           unit="s"
           :model-value="plan.arrangement.walk"
-          :least="0"
-          :most="3600"
+          v-bind="BOUNDS.walkSeconds"
           @update:model-value="set({ walk: $event ?? 0 })"
         />
         <p class="hint grow">{{ verdict }}</p>
@@ -158,7 +165,7 @@ const verdict = computed(() => circuitVerdict(circuit.value))
           <input
             v-else
             class="box name"
-            maxlength="200"
+            :maxlength="LONGEST.name"
             aria-label="Name of the station"
             :value="plan.arrangement.extra.find(({ id }) => id === station.id)!.name"
             @input="setExtra(station.id, { name: ($event.target as HTMLInputElement).value })"
@@ -170,8 +177,7 @@ const verdict = computed(() => circuitVerdict(circuit.value))
             label="Minutes at the station"
             unit="min"
             :model-value="station.seconds / 60"
-            :least="0"
-            :most="600"
+            v-bind="BOUNDS.minutes"
             @update:model-value="setExtra(station.id, { minutes: $event ?? 5 })"
           />
           <NumberField
@@ -180,8 +186,7 @@ const verdict = computed(() => circuitVerdict(circuit.value))
             whole
             label="How many of this station"
             :model-value="station.copies"
-            :least="1"
-            :most="10"
+            v-bind="BOUNDS.copies"
             @update:model-value="station.measures ? setCopies(station.id, $event) : setExtra(station.id, { copies: $event ?? 1 })"
           />
           <button
@@ -199,7 +204,7 @@ const verdict = computed(() => circuitVerdict(circuit.value))
         v-if="plan.arrangement.extra.length < 8"
         label="Add a station without measuring"
         placeholder="+ a station without measuring: draw the set-up"
-        :longest="200"
+        :longest="LONGEST.name"
         @add="addExtra"
       />
     </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { fitOf } from '~~/core/clock'
-import { PHASES, type Clock, type Phase } from '~~/core/lesson'
+import { BOUNDS, PHASES, type Clock, type Phase } from '~~/core/lesson'
 import { endWords, fitVerdict, PHASE_NAMES, testSum, trialParts } from '~~/core/wording'
 
 /** Does it fit: the phases on one bar, with the bell, and the sum behind the test. */
@@ -56,8 +56,7 @@ function set<Part extends keyof Clock>(part: Part, value: Clock[Part]): void {
         steps
         label="Minutes until the bell"
         :model-value="plan.clock.minutes"
-        :least="1"
-        :most="600"
+        v-bind="BOUNDS.lessonMinutes"
         whole
         @update:model-value="set('minutes', $event ?? 60)"
       />
@@ -76,8 +75,7 @@ function set<Part extends keyof Clock>(part: Part, value: Clock[Part]): void {
             unit="s"
             :target="`trial-${part}`"
             :model-value="plan.clock.trial[part]"
-            :least="0"
-            :most="86400"
+            v-bind="BOUNDS.trialSeconds"
             @update:model-value="lesson.edit((draft) => (draft.clock.trial[part] = $event ?? 0))"
           />
           <NumberField
@@ -86,8 +84,7 @@ function set<Part extends keyof Clock>(part: Part, value: Clock[Part]): void {
             whole
             label="Trials side by side"
             :model-value="plan.clock.sideBySide"
-            :least="1"
-            :most="10"
+            v-bind="BOUNDS.sideBySide"
             @update:model-value="set('sideBySide', $event ?? 1)"
           />
         </div>
@@ -102,8 +99,7 @@ function set<Part extends keyof Clock>(part: Part, value: Clock[Part]): void {
             :label="PHASE_NAMES[phase]"
             unit="min"
             :model-value="plan.clock.phases[phase]"
-            :least="0"
-            :most="600"
+            v-bind="BOUNDS.minutes"
             @update:model-value="lesson.edit((draft) => (draft.clock.phases[phase] = $event ?? 0))"
           />
         </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { LONGEST } from '~~/core/lesson'
 import { bestStarts, dayAfter, readingDays, type Calendar, type Days } from '~~/core/clock'
 import { hasBegun } from '~~/core/record'
 import { counted, DAY_OFF_WORDS, dayWords } from '~~/core/wording'
@@ -94,7 +95,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
         <p v-for="(days_, place) in calendar[kind]" :key="place" class="row">
           <input
             class="box name"
-            maxlength="200"
+            :maxlength="LONGEST.name"
             aria-label="Name"
             :value="days_.name"
             @change="change(kind, place, { name: value($event) })"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BOUNDS } from '~~/core/lesson'
 import { arrangementOf } from '~~/core/arrangement'
 import { timetableOf } from '~~/core/clock'
 import type { Watch } from '~~/core/lesson'
@@ -23,8 +24,7 @@ function set(change: Partial<Watch>): void {
         whole
         label="Instruments that take turns"
         :model-value="plan.watch.instruments"
-        :least="1"
-        :most="60"
+        v-bind="BOUNDS.instruments"
         @update:model-value="set({ instruments: $event ?? 1 })"
       />
       <label v-if="!together" class="field">

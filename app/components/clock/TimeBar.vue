@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BOUNDS } from '~~/core/lesson'
 import { timeAt, type Fit } from '~~/core/clock'
 import type { Phase, Plan } from '~~/core/lesson'
 import { minuteWords, PHASE_NAMES } from '~~/core/wording'
@@ -12,7 +13,6 @@ const ticks = computed(() => {
   const step = whole.value > 150 ? 30 : whole.value > 60 ? 10 : 5
   return Array.from({ length: Math.floor(whole.value / step) + 1 }, (_, place) => place * step)
 })
-const MOST_MINUTES = 600
 const bar = ref<HTMLElement>()
 /** Everything but the test, whose length is worked out. */
 const edges = computed(() =>
@@ -31,7 +31,7 @@ function move(event: PointerEvent): void {
   if (drag) set(drag.phase, Math.round(drag.from + (event.clientX - drag.x) * drag.perPixel))
 }
 function set(phase: Exclude<Phase, 'test'>, minutes: number): void {
-  const wanted = Math.max(0, Math.min(MOST_MINUTES, minutes))
+  const wanted = Math.max(0, Math.min(BOUNDS.minutes.most, minutes))
   if (wanted !== props.plan.clock.phases[phase]) emit('resize', phase, wanted)
 }
 const STEPS: Record<string, number> = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1, PageUp: 5, PageDown: -5 }
@@ -69,7 +69,7 @@ function onKey(event: KeyboardEvent, phase: Exclude<Phase, 'test'>, minutes: num
       :aria-label="`${PHASE_NAMES[phase]}, minutes`"
       :aria-valuenow="minutes"
       :aria-valuemin="0"
-      :aria-valuemax="MOST_MINUTES"
+      :aria-valuemax="BOUNDS.minutes.most"
       :aria-valuetext="minuteWords(minutes)"
       :style="{ left: `${share(at)}%` }"
       @pointerdown.prevent="grab($event, phase, minutes)"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { LONGEST } from '~~/core/lesson'
 import { bookedOf, THING_FIELDS, withField, type Booking, type Thing, type ThingField } from '~~/core/kit'
 import { unitOf, NUMBER_UNITS, type UnitCode } from '~~/core/quantity'
 import { amountWords, dayWords, moneyWords } from '~~/core/wording'
@@ -77,7 +78,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
               rows="1"
               class="entry-cell"
               :class="{ wrong: drafts[`${thing.id}-${column}`] !== undefined, number: !WORDED.includes(column) }"
-              maxlength="200"
+              :maxlength="LONGEST.name"
               autocomplete="off"
               :value="written(thing, column)"
               :aria-label="`${thing.name}: ${NAMES[column]}`"

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { LONGEST } from '~~/core/lesson'
+
 /** With class mode on, a page that is not a station needs the passphrase once. */
 const passphrase = ref('')
 const trouble = ref('')
@@ -25,7 +27,14 @@ async function open(): Promise<void> {
     <form @submit.prevent="open">
       <label class="field">
         <span>Passphrase</span>
-        <input v-model="passphrase" class="box" type="password" autocomplete="current-password" autofocus maxlength="200" />
+        <input
+          v-model="passphrase"
+          class="box"
+          type="password"
+          autocomplete="current-password"
+          autofocus
+          :maxlength="LONGEST.passphrase"
+        />
       </label>
       <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
       <button type="submit" class="button main" :disabled="passphrase.trim() === ''">Open the desk</button>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { cautionsOf, DOER, type Caution, type Doer } from '~~/core/kit'
+import { type Doer, LONGEST } from '~~/core/lesson'
+import { cautionsOf, DOER, type Caution } from '~~/core/kit'
 import { cautionSourceWords, cautionWords, doerWords, SAFETY_LAST_WORD } from '~~/core/wording'
 
 /** What to be careful with, who does it, and the tick that the teacher has seen it. None can be taken away, only answered. */
@@ -62,7 +63,7 @@ const checked = (event: Event) => (event.target as HTMLInputElement).checked
           v-if="answering === one.caution"
           ref="reasonBox"
           class="box reason"
-          maxlength="200"
+          :maxlength="LONGEST.name"
           placeholder="Why not here? Enter keeps it"
           :aria-label="`Why ${cautionWords(one.caution).name} does not apply here`"
           :value="one.notHere ?? ''"
@@ -112,7 +113,7 @@ const checked = (event: Event) => (event.target as HTMLInputElement).checked
     <QuickAdd
       label="Add a caution of your own"
       placeholder="+ a caution of your own: the floor by the sink is slippery"
-      :longest="200"
+      :longest="LONGEST.name"
       @add="addOwn"
     />
     <p class="last">{{ SAFETY_LAST_WORD }}</p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BOUNDS } from '~~/core/lesson'
 import { likelyBack, type Need } from '~~/core/kit'
 import type { Material } from '~~/core/lesson'
 import { amountWords, counted } from '~~/core/wording'
@@ -64,8 +65,7 @@ async function count(): Promise<void> {
               bare
               :label="`${material.name} came back`"
               :model-value="backOf(need, material)"
-              :least="0"
-              :most="1e6"
+              v-bind="BOUNDS.stock"
               @update:model-value="back = { ...back, [need.material]: $event ?? 0 }"
             />
           </td>
@@ -74,8 +74,7 @@ async function count(): Promise<void> {
               bare
               :label="`${material.name} broken or lost`"
               :model-value="brokenOf(need)"
-              :least="0"
-              :most="1e6"
+              v-bind="BOUNDS.stock"
               @update:model-value="broken = { ...broken, [need.material]: $event ?? 0 }"
             />
           </td>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { billOf, COLUMNS, likelyThing, materialsFromPlan, needsOf } from '~~/core/kit'
-import { newMaterial } from '~~/core/lesson'
+import { LONGEST, newMaterial } from '~~/core/lesson'
 import { counted, moneyWords, PER_WORDS, spoonWords, trialSum } from '~~/core/wording'
 import { FIRST_COLUMNS } from './columns'
 
@@ -66,7 +66,7 @@ const PRINTS = ['trays', 'labels', 'picking', 'shopping', 'getting-ready', 'coun
       target="new-material"
       label="Add a thing to the kit"
       placeholder="+ another thing: shallow tray"
-      :longest="200"
+      :longest="LONGEST.name"
       @add="add"
     />
     <p v-if="offered.length > 0" class="row offered">

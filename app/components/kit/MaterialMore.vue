@@ -1,6 +1,15 @@
 <script setup lang="ts">
 import { CAUTIONS, cautionsOfMaterial, readAmount, type Caution, type Need } from '~~/core/kit'
-import { activeConditions, letterOf, PREPARATIONS, type Material, type Preparation, type Substitute } from '~~/core/lesson'
+import {
+  BOUNDS,
+  LONGEST,
+  activeConditions,
+  letterOf,
+  PREPARATIONS,
+  type Material,
+  type Preparation,
+  type Substitute,
+} from '~~/core/lesson'
 import { amountWords, cautionWords, civilWords, moneyWords, needSum, PREPARATION_WORDS } from '~~/core/wording'
 
 /** What else there is to say of one thing: cupboard, packs, drying, substitutes, getting ready, cautions. */
@@ -77,8 +86,7 @@ function addSubstitute(name: string): void {
           label="Rinse and dry"
           unit="min"
           :model-value="material.rinse"
-          :least="0"
-          :most="600"
+          v-bind="BOUNDS.rinseSeconds"
           @update:model-value="set('rinse', $event ?? 0)"
         />
         <NumberField
@@ -86,8 +94,7 @@ function addSubstitute(name: string): void {
           optional
           whole
           :model-value="material.goesRound"
-          :least="1"
-          :most="1000"
+          v-bind="BOUNDS.goesRound"
           @update:model-value="set('goesRound', $event)"
         />
       </template>
@@ -123,7 +130,7 @@ function addSubstitute(name: string): void {
           class="field short"
         >
           <span>{{ words }}</span>
-          <input class="box" maxlength="200" :value="material[part]" @input="set(part, text($event), part)" />
+          <input class="box" :maxlength="LONGEST.name" :value="material[part]" @input="set(part, text($event), part)" />
         </label>
       </template>
       <NumberField
@@ -132,8 +139,7 @@ function addSubstitute(name: string): void {
         optional
         :target="`density-${material.id}`"
         :model-value="material.density"
-        :least="0.01"
-        :most="100"
+        v-bind="BOUNDS.density"
         @update:model-value="set('density', $event)"
       />
       <label class="check">
@@ -160,7 +166,7 @@ function addSubstitute(name: string): void {
             <span>How</span>
             <input
               class="box"
-              maxlength="200"
+              :maxlength="LONGEST.name"
               placeholder="2 cm wide, on the guillotine"
               :value="material.preparation.words"
               @input="prepare({ words: text($event) })"
@@ -170,24 +176,21 @@ function addSubstitute(name: string): void {
             label="Work"
             unit="min"
             :model-value="material.preparation.minutes"
-            :least="0"
-            :most="1440"
+            v-bind="BOUNDS.preparationMinutes"
             @update:model-value="prepare({ minutes: $event ?? 0 })"
           />
           <NumberField
             label="and each piece"
             unit="s"
             :model-value="material.preparation.secondsEach"
-            :least="0"
-            :most="3600"
+            v-bind="BOUNDS.preparationSecondsEach"
             @update:model-value="prepare({ secondsEach: $event ?? 0 })"
           />
           <NumberField
             label="then it stands"
             unit="h"
             :model-value="material.preparation.hours"
-            :least="0"
-            :most="1440"
+            v-bind="BOUNDS.standingHours"
             @update:model-value="prepare({ hours: $event ?? 0 })"
           />
         </template>
@@ -198,19 +201,19 @@ function addSubstitute(name: string): void {
       <div v-for="one in material.substitutes" :key="one.id" class="row substitute">
         <label class="field wide"
           ><span>Thing</span
-          ><input class="box" maxlength="200" :value="one.name" @input="substitute(one.id, { name: text($event) })"
+          ><input class="box" :maxlength="LONGEST.name" :value="one.name" @input="substitute(one.id, { name: text($event) })"
         /></label>
         <label class="field short"
           ><span>Amount, if other</span
-          ><input class="box" maxlength="200" :value="one.amount" @input="substitute(one.id, { amount: text($event) })"
+          ><input class="box" :maxlength="LONGEST.name" :value="one.amount" @input="substitute(one.id, { amount: text($event) })"
         /></label>
         <label class="field short"
           ><span>There</span
-          ><input class="box" maxlength="200" :value="one.stock" @input="substitute(one.id, { stock: text($event) })"
+          ><input class="box" :maxlength="LONGEST.name" :value="one.stock" @input="substitute(one.id, { stock: text($event) })"
         /></label>
         <label class="field wide"
           ><span>What changes</span
-          ><input class="box" maxlength="200" :value="one.note" @input="substitute(one.id, { note: text($event) })"
+          ><input class="box" :maxlength="LONGEST.name" :value="one.note" @input="substitute(one.id, { note: text($event) })"
         /></label>
         <button
           type="button"
@@ -230,7 +233,7 @@ function addSubstitute(name: string): void {
         v-if="material.substitutes.length < 6"
         label="Add a substitute"
         placeholder="+ a substitute: plastic cup"
-        :longest="200"
+        :longest="LONGEST.name"
         @add="addSubstitute"
       />
     </fieldset>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { LONGEST } from '~~/core/lesson'
 import { arrangementOf } from '~~/core/arrangement'
 import { COLUMNS, withWritten, type Column, type Need } from '~~/core/kit'
 import type { Material } from '~~/core/lesson'
@@ -93,7 +94,7 @@ const valueOf = (event: Event) => (event.target as HTMLInputElement).value
         class="entry-cell"
         :class="{ wrong: isWrong(column) }"
         :value="written(column)"
-        maxlength="200"
+        :maxlength="LONGEST.name"
         autocomplete="off"
         :aria-label="
           column === 'amount' ? `Amount of ${label}` : column === 'name' ? `Name: ${label}` : `${label}: ${COLUMN_NAMES[column]}`

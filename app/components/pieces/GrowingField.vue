@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { LONGEST } from '~~/core/lesson'
+
 defineOptions({ inheritAttrs: false })
 /** Text that is edited where it stands and grows with what is typed. Enter is done, Shift+Enter makes a new line. */
 const props = withDefaults(
@@ -11,7 +13,7 @@ const props = withDefaults(
     /** As many letters as the server takes. */
     longest?: number
   }>(),
-  { placeholder: undefined, target: undefined, longest: 4000 },
+  { placeholder: undefined, target: undefined, longest: LONGEST.text },
 )
 const isFull = computed(() => props.modelValue.length >= props.longest)
 const note = useId()

@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import { LONGEST } from '~~/core/lesson'
+
 /** A line that adds what is typed: Enter adds and stays for the next one, leaving it adds too, so that nothing typed is lost. */
 withDefaults(defineProps<{ label: string; placeholder: string; target?: string; isNew?: boolean; longest?: number }>(), {
   target: undefined,
-  longest: 4000,
+  longest: LONGEST.text,
 })
 const emit = defineEmits<{ add: [text: string] }>()
 const draft = ref('')

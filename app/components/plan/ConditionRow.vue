@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Condition } from '~~/core/lesson'
-import { changedFactor, letterOf, withCondition, withLabel } from '~~/core/lesson'
+import { LONGEST, changedFactor, letterOf, withCondition, withLabel } from '~~/core/lesson'
 import { NUMBER_UNITS, unitOf } from '~~/core/quantity'
 import { conditionsWords } from '~~/core/wording'
 import { usedIn } from '~~/core/record'
@@ -96,7 +96,7 @@ function itemsFor(condition: Condition) {
             :target="`condition-${condition.id}`"
             :model-value="condition.label"
             placeholder="no name yet"
-            :longest="200"
+            :longest="LONGEST.name"
             @update:model-value="lesson.replace(withLabel(plan, condition.id, $event), `condition-${condition.id}`)"
           />
           <p v-if="condition.baseline || condition.leftOut" class="hint mark">{{ condition.leftOut ? 'left out' : 'baseline' }}</p>
@@ -107,7 +107,7 @@ function itemsFor(condition: Condition) {
         <QuickAdd
           target="new-condition"
           label="Add a condition"
-          :longest="200"
+          :longest="LONGEST.name"
           :placeholder="plan.conditions.length === 0 ? (plan.conditionsAs === 'kinds' ? words.example : '40 cm') : '+ another'"
           @add="add"
         />

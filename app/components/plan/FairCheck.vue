@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { cellOf, checkPlan, oddCells, pasteTable, tableFactors, takeComparison, withCell } from '~~/core/fairness'
 import { readBlock } from '~~/core/formats'
-import { activeConditions, letterOf, withLabel } from '~~/core/lesson'
+import { LONGEST, activeConditions, letterOf, withLabel } from '~~/core/lesson'
 import { fairWords } from '~~/core/wording'
 
 /**
@@ -60,7 +60,7 @@ function onPaste(event: ClipboardEvent, row: number, column: number): void {
               <ConditionBadge :size="22" :letter="letterOf(plan, condition.id)" :place="plan.conditions.indexOf(condition)" />
               <input
                 :value="condition.label"
-                maxlength="200"
+                :maxlength="LONGEST.name"
                 :aria-label="`Name of condition ${letterOf(plan, condition.id)}`"
                 @change="lesson.replace(withLabel(plan, condition.id, ($event.target as HTMLInputElement).value))"
                 @paste="onPaste($event, row, -1)"
@@ -72,7 +72,7 @@ function onPaste(event: ClipboardEvent, row: number, column: number): void {
               <input
                 :value="cellOf(plan, factor, condition)"
                 placeholder="the same"
-                maxlength="200"
+                :maxlength="LONGEST.name"
                 :title="cellOf(plan, factor, condition)"
                 :aria-label="`${factor.name} for ${condition.label}`"
                 @change="write(factor.id, condition.id, ($event.target as HTMLInputElement).value)"

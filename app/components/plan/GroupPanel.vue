@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { groupsBySize, MOST_GROUPS, withGroups } from '~~/core/lesson'
+import { BOUNDS, LONGEST, groupsBySize, MOST_GROUPS, withGroups } from '~~/core/lesson'
 import { scarceLimits } from '~~/core/waysOut'
 import { counted, limitWords, list } from '~~/core/wording'
 
@@ -37,12 +37,12 @@ function goRound(material: string, stock: number): void {
         <span>Class</span>
         <input
           class="box"
-          maxlength="200"
+          :maxlength="LONGEST.name"
           :value="plan.className"
           @change="lesson.edit((draft) => (draft.className = ($event.target as HTMLInputElement).value.trim()))"
         />
       </label>
-      <NumberField label="Children" :model-value="plan.children" :least="0" :most="200" whole @update:model-value="setChildren" />
+      <NumberField label="Children" :model-value="plan.children" v-bind="BOUNDS.children" whole @update:model-value="setChildren" />
       <NumberField
         label="Children in a group"
         :model-value="Math.max(0, ...plan.groups.map((group) => group.seats))"
@@ -79,7 +79,7 @@ function goRound(material: string, stock: number): void {
         <input
           class="box"
           :value="group.name"
-          maxlength="40"
+          :maxlength="LONGEST.groupName"
           :aria-label="`Name of group ${place + 1}`"
           @change="
             lesson.edit((draft) => (draft.groups[place]!.name = ($event.target as HTMLInputElement).value.trim() || group.name))
@@ -89,8 +89,7 @@ function goRound(material: string, stock: number): void {
           bare
           :label="`Seats of ${group.name}`"
           :model-value="group.seats"
-          :least="0"
-          :most="60"
+          v-bind="BOUNDS.seats"
           whole
           @update:model-value="lesson.edit((draft) => (draft.groups[place]!.seats = $event ?? 0))"
         />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { measuredCard, MOST_WORDS, readNames, type Method } from '~~/core/lesson'
+import { BOUNDS, LONGEST, measuredCard, MOST_WORDS, readNames, type Method } from '~~/core/lesson'
 import { expectedUnit, INSTRUMENTS, instrumentsFor, readingSdOf, trialSdOf, withInstrument } from '~~/core/measuring'
 import { NUMBER_UNITS, unitOf, writeShort } from '~~/core/quantity'
 import { instrumentWords, methodWords } from '~~/core/wording'
@@ -62,7 +62,7 @@ const WOBBLES = [
           class="box"
           data-target="method-tool"
           :value="method.tool"
-          maxlength="200"
+          :maxlength="LONGEST.name"
           placeholder="ruler, kitchen scale, stopwatch"
           @input="set('tool', ($event.target as HTMLInputElement).value, 'tool')"
         />
@@ -90,8 +90,7 @@ const WOBBLES = [
         label="Smallest mark"
         :unit="method.unit"
         :model-value="method.resolution"
-        :least="0.000001"
-        :most="1000000"
+        v-bind="BOUNDS.resolution"
         @update:model-value="set('resolution', $event ?? 1)"
       />
       <label v-if="method.instrument === 'words'" class="field words">
@@ -114,8 +113,7 @@ const WOBBLES = [
           :model-value="method[wobble.part]"
           :optional="wobble.follows"
           :placeholder="wobble.follows ? followed(wobble.part) : ''"
-          :least="0"
-          :most="1000000000"
+          v-bind="BOUNDS.wobble"
           @update:model-value="set(wobble.part, wobble.follows ? $event : ($event ?? 0))"
         />
         <p class="hint">{{ wobble.why }}</p>
@@ -128,8 +126,7 @@ const WOBBLES = [
       whole
       label="Timed at once (ten swings)"
       :model-value="method.atOnce"
-      :least="1"
-      :most="100"
+      v-bind="BOUNDS.timedAtOnce"
       @update:model-value="set('atOnce', $event ?? 1)"
     />
     <h4>Before every trial</h4>
@@ -151,7 +148,7 @@ const WOBBLES = [
         </button>
       </li>
     </ul>
-    <QuickAdd label="Add to the list before every trial" placeholder="+ fresh, dry strip" :longest="200" @add="addLine" />
+    <QuickAdd label="Add to the list before every trial" placeholder="+ fresh, dry strip" :longest="LONGEST.name" @add="addLine" />
   </details>
 </template>
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { activeConditions, measuredCard } from '~~/core/lesson'
+import { BOUNDS, activeConditions, measuredCard } from '~~/core/lesson'
 import { benchFigures, hasBench } from '~~/core/benches'
 import { learnedWobble } from '~~/core/evidence'
 import { applyWay, expectedUnit, outlookOf, waysToSee, WANTED_CHANCE, withExpected } from '~~/core/measuring'
@@ -58,8 +58,7 @@ function take(from: 'practice' | 'bench'): void {
           steps
           label="Repeats of each condition"
           :model-value="plan.repeats"
-          :least="1"
-          :most="20"
+          v-bind="BOUNDS.repeats"
           whole
           @update:model-value="lesson.edit((draft) => (draft.repeats = $event ?? 1))"
         />
@@ -69,8 +68,7 @@ function take(from: 'practice' | 'bench'): void {
           steps
           label="Practice trials"
           :model-value="plan.practice"
-          :least="0"
-          :most="5"
+          v-bind="BOUNDS.practice"
           whole
           @update:model-value="lesson.edit((draft) => (draft.practice = $event ?? 0))"
         />

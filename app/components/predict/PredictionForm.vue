@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { measuredCard, type Plan } from '~~/core/lesson'
+import { LONGEST, measuredCard, type Plan } from '~~/core/lesson'
 import { emptyDraft, finished, isWhole, type PredictionDraft } from '~~/core/predictions'
 import { FRAME_WORDS } from '~~/core/wording'
 import type { NewPrediction } from '~~/core/lesson'
@@ -37,7 +37,7 @@ function stamp(): void {
     />
     <label v-if="whole || !big" class="because">
       <span>{{ FRAME_WORDS[plan.frame].reason }}</span>
-      <textarea v-model="reason" class="box" :rows="big ? 2 : 1" maxlength="4000" placeholder="it is the fluffiest" />
+      <textarea v-model="reason" class="box" :rows="big ? 2 : 1" :maxlength="LONGEST.text" placeholder="it is the fluffiest" />
     </label>
     <div class="row actions"><slot :whole="whole" /></div>
   </form>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { LONGEST } from '~~/core/lesson'
 import { REASONS } from '~~/core/wording'
 
 /** Why a reading is set aside: a ready reason with one tap, or the group's own words. */
@@ -11,7 +12,7 @@ const own = ref('')
     {{ reason }}
   </button>
   <form class="own" @submit.prevent="own.trim() && emit('why', own.trim())">
-    <input v-model="own" class="box" maxlength="300" aria-label="Something else" placeholder="something else" />
+    <input v-model="own" class="box" :maxlength="LONGEST.reason" aria-label="Something else" placeholder="something else" />
     <button type="submit" class="button large" :disabled="own.trim() === ''">Set aside</button>
   </form>
 </template>

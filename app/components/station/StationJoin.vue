@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { LONGEST } from '~~/core/lesson'
 import type { Shape } from '~~/core/lesson'
 
 /** The code from the board, then the own group. */
@@ -29,7 +30,7 @@ if (code.value) onMounted(look)
         placeholder="FERN 42"
         autocomplete="off"
         autocapitalize="characters"
-        maxlength="20"
+        :maxlength="LONGEST.code"
       />
       <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
       <button type="submit" class="button main big" :disabled="code.trim() === ''">Next</button>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { activeConditions, letterOf, type Observation, type Plan } from '~~/core/lesson'
+import { LONGEST, activeConditions, letterOf, type Observation, type Plan } from '~~/core/lesson'
 import { timeWords, nameOfCondition } from '~~/core/wording'
 import type { NewObservation } from '~~/core/lesson'
 
@@ -61,7 +61,14 @@ function keep(): void {
         </option>
       </select>
     </label>
-    <textarea v-model="text" class="box" rows="2" maxlength="2000" aria-label="In words" placeholder="the water climbs in spikes" />
+    <textarea
+      v-model="text"
+      class="box"
+      rows="2"
+      :maxlength="LONGEST.observation"
+      aria-label="In words"
+      placeholder="the water climbs in spikes"
+    />
     <div class="row">
       <button type="button" class="button large" @click="sketching = true">Sketch it</button>
       <label class="button large">

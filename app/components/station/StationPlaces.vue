@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { letterOf, measuredCard, momentOf, type LessonRecord, type Plan } from '~~/core/lesson'
+import { LONGEST, letterOf, measuredCard, momentOf, type LessonRecord, type Plan } from '~~/core/lesson'
 import { unitOf } from '~~/core/quantity'
 import { cellKey, checkReading, readEntry, type Cell, type Doubt } from '~~/core/record'
 import { doubtWords, nameOfCondition, readErrorWords, whenWords, writeReading } from '~~/core/wording'
@@ -73,7 +73,7 @@ function submit(): void {
           class="box"
           inputmode="decimal"
           autocomplete="off"
-          maxlength="60"
+          :maxlength="LONGEST.entry"
           :aria-invalid="troubles[cellKey(cell)] ? true : undefined"
         />
         {{ unitOf(unit).symbol }}

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { LONGEST } from '~~/core/lesson'
 import { doubtsOfConclusion, isUnfinished, offersOf } from '~~/core/agree'
 import { evidenceOf } from '~~/core/evidence'
 import type { BoardState, LessonRecord, Plan } from '~~/core/lesson'
@@ -48,7 +49,7 @@ function offer(): void {
     </ul>
     <label>
       <span class="sr-only">Our sentence</span>
-      <textarea ref="box" v-model="text" class="box" rows="4" maxlength="1000" placeholder="We found that …" />
+      <textarea ref="box" v-model="text" class="box" rows="4" :maxlength="LONGEST.proposal" placeholder="We found that …" />
     </label>
     <p v-if="doubt" class="doubt" aria-live="polite">
       <strong>{{ doubtLead(doubt, plan) }}</strong>

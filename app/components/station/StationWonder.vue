@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { REMARK_LISTS, type Plan, type RemarkList, type SaidRemark } from '~~/core/lesson'
+import { LONGEST, REMARK_LISTS, type Plan, type RemarkList, type SaidRemark } from '~~/core/lesson'
 import { WONDER_WORDS } from '~~/core/wording'
 import type { NewRemark } from '~~/core/lesson'
 
@@ -47,7 +47,7 @@ function say(): void {
     </div>
     <label>
       <span class="sr-only">{{ WONDER_WORDS[list].name }}</span>
-      <textarea v-model="text" class="box" rows="2" maxlength="400" :placeholder="WONDER_WORDS[list].example" />
+      <textarea v-model="text" class="box" rows="2" :maxlength="LONGEST.said" :placeholder="WONDER_WORDS[list].example" />
     </label>
     <div class="row">
       <button v-if="closable" type="button" class="button large" @click="emit('close')">Back</button>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { letterOf, type Reading } from '~~/core/lesson'
+import { LONGEST, letterOf, type Reading } from '~~/core/lesson'
 import { answersTo } from '~~/core/secondLook'
 import { cellKey, checkReading, countedReadings, historyOf, type Cell } from '~~/core/record'
 import { timeWords, doubtWords, fixWords, momentWords, nameOfCondition, nameOfGroup, REASONS, writeReading } from '~~/core/wording'
@@ -80,7 +80,7 @@ async function setAside(reading: Reading): Promise<void> {
           <button v-for="ready in REASONS" :key="ready" type="button" class="button small quiet" @click="reason = ready">
             {{ ready }}
           </button>
-          <input v-model="reason" class="box" maxlength="300" aria-label="Why it is set aside" placeholder="why?" />
+          <input v-model="reason" class="box" :maxlength="LONGEST.reason" aria-label="Why it is set aside" placeholder="why?" />
           <button type="submit" class="button small main" :disabled="reason.trim() === ''">Set aside</button>
           <button type="button" class="button small quiet" @click="settingAside = undefined">Leave it</button>
         </form>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { LONGEST } from '~~/core/lesson'
 import type { ClassMode } from '~~/schemas/contract'
 
 /** Turns class mode on with a passphrase for the desk, and off again. */
@@ -57,7 +58,7 @@ async function set(on: boolean): Promise<void> {
           autocomplete="off"
           autocapitalize="off"
           spellcheck="false"
-          maxlength="200"
+          :maxlength="LONGEST.passphrase"
         />
       </label>
     </form>

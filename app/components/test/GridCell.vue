@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { LONGEST } from '~~/core/lesson'
+
 /**
  * One cell of the class grid. It is told plain words and marks, so that a number that comes in from a station draws its own cell
  * anew and no other.
@@ -32,7 +34,7 @@ const textIn = (event: Event) => (event.target as HTMLInputElement).value
     <input
       :value="text"
       autocomplete="off"
-      maxlength="60"
+      :maxlength="LONGEST.entry"
       :aria-label="label"
       :data-row="row"
       :data-column="column"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { letterOf } from '~~/core/lesson'
+import { LONGEST, letterOf } from '~~/core/lesson'
 import { timeWords, nameOfCondition } from '~~/core/wording'
 
 /** What the groups saw while they tested, the latest first. */
@@ -31,7 +31,7 @@ async function add(): Promise<void> {
       <input
         v-model="text"
         class="box"
-        maxlength="2000"
+        :maxlength="LONGEST.observation"
         aria-label="What was seen"
         placeholder="the tissue fell apart at the bottom"
       />

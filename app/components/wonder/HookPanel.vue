@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { LONGEST } from '~~/core/lesson'
 import type { Picture } from '~~/core/lesson'
 
 /** What the class looks at first: words, pictures of the teacher's own, a sketch. */
@@ -56,7 +57,7 @@ function onPaste(event: ClipboardEvent): void {
         <input
           class="caption"
           :value="picture.caption"
-          maxlength="200"
+          :maxlength="LONGEST.name"
           :aria-label="`What the picture shows: ${picture.caption}`"
           placeholder="what it shows"
           @input="caption(picture, ($event.target as HTMLInputElement).value)"

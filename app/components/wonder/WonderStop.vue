@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { KIND_SHAPES, REMARK_LISTS, withGroups } from '~~/core/lesson'
+import { BOUNDS, LONGEST, KIND_SHAPES, REMARK_LISTS, withGroups } from '~~/core/lesson'
 
 /** What the class saw, guessed and asked, and the question that comes of it. */
 const lesson = useLesson()
@@ -36,7 +36,7 @@ const ready = computed(
           class="box"
           :value="plan.title"
           data-target="title"
-          maxlength="200"
+          :maxlength="LONGEST.name"
           placeholder="such as Soak-up strips"
           @input="lesson.edit((draft) => (draft.title = ($event.target as HTMLInputElement).value), 'title')"
         />
@@ -46,15 +46,14 @@ const ready = computed(
         <input
           class="box"
           :value="plan.className"
-          maxlength="200"
+          :maxlength="LONGEST.name"
           @input="lesson.edit((draft) => (draft.className = ($event.target as HTMLInputElement).value), 'class')"
         />
       </label>
       <NumberField
         label="Children"
         :model-value="plan.children"
-        :least="0"
-        :most="200"
+        v-bind="BOUNDS.children"
         whole
         @update:model-value="setChildren($event ?? 0)"
       />

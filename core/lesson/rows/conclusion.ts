@@ -1,6 +1,5 @@
-import { LONGEST_SENTENCE, rowKind, SOURCES, type Source } from './rowKind'
-
-const MOST_HANDS = 200
+import { BOUNDS, LONGEST } from '../limits'
+import { rowKind, SOURCES, type Source } from './rowKind'
 
 /** One wording of a sentence: a group's own, or the class's. A further wording, or a count of hands, is a further row. */
 export interface Conclusion {
@@ -24,8 +23,8 @@ export const CONCLUSION = rowKind<Conclusion>()({
     id: { is: 'row-id' },
     group: { is: 'plan-id', nullable: true },
     from: { is: 'row-id', nullable: true },
-    text: { is: 'text', most: LONGEST_SENTENCE },
-    hands: { is: 'whole', least: 0, most: MOST_HANDS, nullable: true },
+    text: { is: 'text', most: LONGEST.text },
+    hands: { is: 'whole', ...BOUNDS.hands, nullable: true },
     agreed: { is: 'yes-or-no' },
     by: { is: 'one-of', words: SOURCES },
     at: { is: 'time' },

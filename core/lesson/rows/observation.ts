@@ -1,4 +1,4 @@
-import { MOST_TRIALS } from '../plan'
+import { BOUNDS, LONGEST } from '../limits'
 import { rowKind, SOURCES, type Source } from './rowKind'
 
 const OBSERVATION_KINDS = ['words', 'sketch', 'photo'] as const
@@ -25,9 +25,9 @@ export const OBSERVATION = rowKind<Observation>()({
     id: { is: 'row-id' },
     group: { is: 'plan-id' },
     condition: { is: 'plan-id', nullable: true },
-    repeat: { is: 'whole', least: 1, most: MOST_TRIALS, nullable: true },
+    repeat: { is: 'whole', ...BOUNDS.repeats, nullable: true },
     kind: { is: 'one-of', words: OBSERVATION_KINDS },
-    text: { is: 'text', most: 2000 },
+    text: { is: 'text', most: LONGEST.observation },
     picture: { is: 'picture', nullable: true },
     by: { is: 'one-of', words: SOURCES },
     at: { is: 'time' },

@@ -1,7 +1,6 @@
+import { LONGEST, MOST } from '../limits'
 import { PREDICT_AS, type PredictAs } from '../plan'
-import { LONGEST_SENTENCE, rowKind, SOURCES, type Source } from './rowKind'
-
-const MOST_NAMED = 60
+import { rowKind, SOURCES, type Source } from './rowKind'
 
 export interface Prediction {
   id: string
@@ -25,9 +24,9 @@ export const PREDICTION = rowKind<Prediction>()({
     id: { is: 'row-id' },
     group: { is: 'plan-id' },
     as: { is: 'one-of', words: [...PREDICT_AS, 'hands'] },
-    order: { is: 'plan-ids', most: MOST_NAMED },
-    values: { is: 'numbers', most: MOST_NAMED },
-    reason: { is: 'text', most: LONGEST_SENTENCE },
+    order: { is: 'plan-ids', most: MOST.conditions },
+    values: { is: 'numbers', most: MOST.conditions },
+    reason: { is: 'text', most: LONGEST.text },
     late: { is: 'yes-or-no' },
     by: { is: 'one-of', words: SOURCES },
     at: { is: 'time' },

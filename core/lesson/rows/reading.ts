@@ -1,5 +1,5 @@
 import type { UnitCode } from '../../quantity'
-import { MOST_TRIALS } from '../plan'
+import { BOUNDS, LONGEST } from '../limits'
 import { rowKind, SOURCES, type Source } from './rowKind'
 
 const STATUSES = ['kept', 'set-aside'] as const
@@ -36,14 +36,14 @@ export const READING = rowKind<Reading>()({
     id: { is: 'row-id' },
     group: { is: 'plan-id' },
     condition: { is: 'plan-id' },
-    repeat: { is: 'whole', least: 1, most: MOST_TRIALS },
+    repeat: { is: 'whole', ...BOUNDS.repeats },
     moment: { is: 'moment' },
     practice: { is: 'yes-or-no' },
     value: { is: 'number' },
     unit: { is: 'unit' },
-    entered: { is: 'text', most: 60, needed: true },
+    entered: { is: 'text', most: LONGEST.entry, needed: true },
     status: { is: 'one-of', words: STATUSES },
-    reason: { is: 'text', most: 300 },
+    reason: { is: 'text', most: LONGEST.reason },
     confirmed: { is: 'yes-or-no' },
     supersedes: { is: 'row-id', nullable: true },
     by: { is: 'one-of', words: SOURCES },

@@ -1,5 +1,6 @@
+import { LONGEST } from '../limits'
 import { REMARK_LISTS, type RemarkList } from '../plan'
-import { LONGEST_SENTENCE, rowKind } from './rowKind'
+import { rowKind } from './rowKind'
 
 /** What a group said at its station, for one of the three lists. */
 export interface SaidRemark {
@@ -17,7 +18,7 @@ export const REMARK = rowKind<SaidRemark>()({
     id: { is: 'row-id' },
     group: { is: 'plan-id' },
     list: { is: 'one-of', words: REMARK_LISTS },
-    text: { is: 'text', most: LONGEST_SENTENCE, needed: true },
+    text: { is: 'text', most: LONGEST.text, needed: true },
     at: { is: 'time' },
   },
   stamped: ['at'],

@@ -114,5 +114,3 @@ export type Source = (typeof SOURCES)[number]
 
 /** A prediction of the whole class, counted by hands up, stands under this instead of a group. */
 export const WHOLE_CLASS = 'whole-class'
-
-export const LONGEST_SENTENCE = 4000
