@@ -29,7 +29,8 @@ const REASON = /\b(because|since|the reason)\b(?!\s*(?:…|\.\.\.|$))/i
 /**
  * What a conclusion says that the evidence does not carry, or leaves out: more certainty or a firmer comparison than the grade
  * allows, a winner that the numbers do not name, no numbers, nothing on how sure, a cause without a reason for it.
- * @example doubtsOfConclusion('Kitchen roll is definitely best.', plan, leaningEvidence)[0].code // 'claims-too-much'
+ * @example doubtsOfConclusion('Card is definitely best.', plan, evidence).map(({ code }) => code)
+ *   // => ['names-another-winner', 'no-numbers', 'does-not-say-how-sure']
  */
 export function doubtsOfConclusion(text: string, plan: Plan, evidence: Evidence): ClaimDoubt[] {
   const doubts: ClaimDoubt[] = isUnfinished(text) ? [{ code: 'unfinished' }] : []

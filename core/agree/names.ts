@@ -1,6 +1,6 @@
 /**
  * A text as names are looked for in it: small letters, every kind of space the same, none between a number and its unit.
- * @example matchable('At 40\u202fcm, the Tissue') // 'at 40cm, the tissue'
+ * @example matchable('At 40\u202fcm, the Tissue') // => 'at 40cm, the tissue'
  */
 export function matchable(text: string): string {
   return text
@@ -11,7 +11,7 @@ export function matchable(text: string): string {
 
 /**
  * Where a name stands in a text, both made matchable: as a word of its own, in the plural, too.
- * @example placesOf('tissue', 'tissues beat the reissue of tissue') // [0, 28]
+ * @example placesOf('tissue', 'tissues beat the reissue of tissue') // => [0, 28]
  */
 export function placesOf(name: string, text: string): number[] {
   if (name === '') return []

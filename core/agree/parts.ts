@@ -13,7 +13,7 @@ const NEXT = /\b(next|would like to (?:test|try|find)|want to (?:test|try|know|f
 
 /**
  * Which parts of a conclusion a text has already; for a list to tick, not for a mark.
- * @example partsOf('Kitchen roll was highest with 61 mm.', soakUpPlan()) // ['answer', 'numbers']
+ * @example partsOf('Kitchen roll was highest with 61 mm.', soakUpPlan()) // => ['answer', 'numbers']
  */
 export function partsOf(text: string, plan: Plan): ConclusionPart[] {
   const plain = matchable(text)

@@ -17,7 +17,7 @@ export function classConclusion(conclusions: Conclusion[]): Conclusion | undefin
   return conclusions.findLast(({ group }) => group === null)
 }
 
-/** Whose sentence the class took up, if it was a group's. `originOf(sentence, conclusions) // 'g3'` */
+/** Whose sentence the class took up, if it was a group's. `originOf(conclusion({ from: 'a' }), [conclusion({ id: 'a', group: 'g3' })]) // 'g3'` */
 export function originOf(sentence: Conclusion, conclusions: Conclusion[]): string | undefined {
   const byId = new Map(conclusions.map((one) => [one.id, one]))
   const seen = new Set<string>()

@@ -81,7 +81,7 @@ export function trialsByGroup(plan: Plan): Map<string, OwnTrial[]> {
 
 /**
  * How many runs these trials are: a race runs all its conditions at once, and is one.
- * @example runsOf({ kind: 'order' }, [{ condition: 'a', repeat: 1 }, { condition: 'b', repeat: 1 }]) // 1
+ * @example runsOf({ kind: 'order' }, [{ condition: 'a', repeat: 1 }, { condition: 'b', repeat: 1 }]) // => 1
  */
 export function runsOf({ kind }: Pick<Plan, 'kind'>, trials: { condition: string; repeat: number }[]): number {
   return kind === 'order' ? new Set(trials.map(({ repeat }) => repeat)).size : trials.length
@@ -89,7 +89,7 @@ export function runsOf({ kind }: Pick<Plan, 'kind'>, trials: { condition: string
 
 /**
  * How many runs a group does from its first practice to its last trial, for jobs that turn with them.
- * @example runsInAll(soakUpPlan({ practice: 1 }), 'g1') // 16: four papers once for practice and three times
+ * @example runsInAll(soakUpPlan({ practice: 1 }), 'g1') // => 16
  */
 export function runsInAll(plan: Plan, group: string): number {
   const tried = practiceByGroup(plan)

@@ -24,7 +24,7 @@ export interface Rota {
 /**
  * Fewest rounds in which every group visits every station once, when all change together: as many as there are stations, or as
  * the scarcest station needs.
- * @example fewestRounds(10, [5, 2, 3, 1]) // 10
+ * @example fewestRounds(10, [5, 2, 3, 1]) // => 10
  */
 export function fewestRounds(groups: number, copies: number[]): number {
   return Math.max(copies.length, ...copies.map((count) => Math.ceil(groups / Math.max(1, count))))

@@ -41,7 +41,7 @@ export function circuitStations(plan: Plan): CircuitStation[] {
 
 /**
  * In a circuit the conditions in the order in which a group comes to them; no order, in any other arrangement.
- * @example visitedConditions(circuit, 'g2') // ['tissue', 'card', 'kitchen-roll', 'writing-paper']
+ * @example visitedConditions(circuit, 'g2') // => ['card', 'writing-paper', 'tissue', 'kitchen-roll']
  */
 export function visitedConditions(plan: Plan, group: string): string[] {
   if (arrangementOf(plan) !== 'circuit') return []

@@ -13,7 +13,7 @@ export interface Turn {
  * @param trials  of one group
  * @param trial   seconds of one trial
  * @param hold    seconds that a trial needs the instrument
- * @example secondsGoingRound({ groups: 7, instruments: 2, trials: 16, trial: 105, hold: 10 }) // 16 x 105 + 3 x 10 = 1710
+ * @example secondsGoingRound({ groups: 7, instruments: 2, trials: 16, trial: 105, hold: 10 }) // => 16 * 105 + 3 * 10
  */
 export function secondsGoingRound(ask: {
   groups: number

@@ -9,7 +9,7 @@ export interface JobTurn {
  * any job differ by at most one and nobody has the same job twice running, unless a child is alone. A small group has two jobs a
  * child at times; in a large one somebody watches.
  * @param seats the seat numbers that are there
- * @example jobsFor([1, 2, 4], 4, 2) // [{ trial: 1, seats: [1, 2, 4, 1] }, { trial: 2, seats: [2, 4, 1, 2] }]
+ * @example jobsFor([1, 2, 4], 4, 2) // => [{ trial: 1, seats: [1, 2, 4, 1] }, { trial: 2, seats: [2, 4, 1, 2] }]
  */
 export function jobsFor(seats: number[], jobs: number, trials: number): JobTurn[] {
   if (seats.length === 0) return []
@@ -21,7 +21,7 @@ export function jobsFor(seats: number[], jobs: number, trials: number): JobTurn[
 
 /**
  * The same turns with the trials that are alike in one: after as many trials as there are children everybody is where they began.
- * @example jobRounds([1, 2], 2, 5) // [{ trials: [1, 3, 5], seats: [1, 2] }, { trials: [2, 4], seats: [2, 1] }]
+ * @example jobRounds([1, 2], 2, 5) // => [{ trials: [1, 3, 5], seats: [1, 2] }, { trials: [2, 4], seats: [2, 1] }]
  */
 export function jobRounds(seats: number[], jobs: number, trials: number): { trials: number[]; seats: number[] }[] {
   return jobsFor(seats, jobs, Math.min(seats.length, trials)).map((turn) => ({
@@ -41,7 +41,7 @@ export function seatsThere({ seats, away }: { seats: number; away: number[] }): 
 /**
  * Rounds in which every group hears every other group's way: pairs by the circle method, one group resting where they are odd.
  * @returns for each round the pairs of group places, and who rests
- * @example sharingRota(4).length // 3
+ * @example sharingRota(4).length // => 3
  */
 export function sharingRota(groups: number): { pairs: [number, number][]; rests: number | undefined }[] {
   if (groups < 2) return []
@@ -58,7 +58,7 @@ export function sharingRota(groups: number): { pairs: [number, number][]; rests:
  * Who does which job in a group's next trial; nothing where nobody sits or no jobs are given out.
  * @param done how many trials the group has behind it
  * @example nextTurn({ jobs: ['starter', 'measurer'], seats: 4, away: [3] }, 1)
- *   // [{ job: 'starter', seat: 2 }, { job: 'measurer', seat: 4 }]
+ *   // => [{ job: 'starter', seat: 2 }, { job: 'measurer', seat: 4 }]
  */
 export function nextTurn(
   { jobs, seats, away }: { jobs: string[]; seats: number; away: number[] },

@@ -19,7 +19,7 @@ const MOST_WORK = 16_000
  * two of them meet within a group differs by as little as can be found. The fewest are taken first, then conditions are swapped
  * between groups (simulated annealing with a fixed stream of numbers) until no pair meets more than once oftener than another.
  * @returns for every group the places of its conditions, ascending
- * @example shareOut({ groups: 6, conditions: 4, each: 2 }) // every pair of the four in exactly one group
+ * @example shareOut({ groups: 6, conditions: 4, each: 2 }).map((own) => own.join('')).sort() // => ['01', '02', '03', '12', '13', '23']
  */
 export const shareOut = remembered(({ groups, conditions, each, inEvery }: ShareOutAsk): number[][] => {
   const free = Array.from({ length: conditions }, (_, place) => place).filter((place) => place !== inEvery)

@@ -21,7 +21,7 @@ const answers = new WeakMap<Plan, Map<string, OwnTrial[]>>()
 /**
  * Every group's counted trials in the order in which it does them: the one source for station, grid, timetable, labels and sheets.
  * Trials that are to be done once more come last.
- * @example trialOrderOf(soakUpPlan()).get('g2')![0].condition // 'tissue': the second group begins with the second paper
+ * @example trialOrderOf(soakUpPlan()).get('g2')![0].condition // => 'tissue'
  */
 export function trialOrderOf(plan: Plan): Map<string, OwnTrial[]> {
   const known = answers.get(plan)

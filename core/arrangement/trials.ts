@@ -8,7 +8,7 @@ export function secondsOfTrial({ clock: { trial } }: Pick<Plan, 'clock'>): numbe
 /**
  * Seconds for so many trials of one group, some side by side: all are set up one after the other and run at the same time; each is
  * read and cleared when it is ready and hands are free.
- * @example 4 trials, two side by side, set-up 20, run 60, read 10, reset 15: 2 x 130 s instead of 4 x 105 s
+ * @example secondsOfTrials({ clock: { ...plan.clock, trial: { setUp: 20, run: 60, read: 10, reset: 15 }, sideBySide: 2 } }, 4) // => 2 * 130
  */
 export function secondsOfTrials({ clock }: Pick<Plan, 'clock'>, trials: number): number {
   const together = Math.max(1, Math.min(clock.sideBySide, trials))

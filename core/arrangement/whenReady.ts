@@ -4,7 +4,7 @@ import type { Rota, StationTime, Visit } from './circuit'
 /**
  * No rota can end sooner: the time one group needs for all stations, or the busiest station for all groups. A visit cannot be
  * split, so a station with three copies needs four turns for ten groups.
- * @example soonestFinish(10, [{ seconds: 60, copies: 3 }]) // 240
+ * @example soonestFinish(10, [{ seconds: 60, copies: 3 }]) // => 240
  */
 export function soonestFinish(groups: number, stations: StationTime[]): number {
   const one = stations.reduce((sum, { seconds }) => sum + seconds, 0)
@@ -25,7 +25,7 @@ const CHANGES = 200
  * A rota for groups that move on when they are ready (an open shop). The visits are put into an order, busy stations first, and
  * each takes the soonest time at which its group and a copy of its station are both free; then visits change places in the order
  * for as long as that ends no later. `draw` fixes the chance in it.
- * @example whenReady({ groups: 2, stations: [{ seconds: 60, copies: 1 }, { seconds: 60, copies: 1 }], draw: 0 }).finish // 120
+ * @example whenReady({ groups: 2, stations: [{ seconds: 60, copies: 1 }, { seconds: 60, copies: 1 }], draw: 0 }).finish // => 120
  */
 export const whenReady = remembered(({ groups, stations, draw }: WhenReadyAsk): Rota => {
   const random = seededRandom(draw)

@@ -9,12 +9,12 @@ export interface BounceBench {
 
 const GRAVITY = 981
 
-/** Centimetres that a ball bounces back from a drop of so many centimetres. `bounceHeight({ share: 0.55 … }, 100) // 55` */
+/** Centimetres that a ball bounces back from a drop of so many centimetres. `bounceHeight(BOUNCE_BENCH, 100) // 55` */
 export function bounceHeight({ share }: BounceBench, drop: number): number {
   return share * drop
 }
 
-/** Seconds from letting go until the ball touches down the second time. `secondTouch({ share: 0.55 … }, 100) // 1.121` */
+/** Seconds from letting go until the ball touches down the second time. `secondTouch(BOUNCE_BENCH, 100) // 1.121` */
 export function secondTouch(bench: BounceBench, drop: number): number {
   return Math.sqrt((2 * drop) / GRAVITY) + 2 * Math.sqrt((2 * bounceHeight(bench, drop)) / GRAVITY)
 }

@@ -25,7 +25,7 @@ export const STREAMING = {
  * What a simulated device sends at a time after it was put in place; undefined where it drops out.
  * @param truth what is measured, in the unit of the mark
  * @param rest  what the device shows before it is in place
- * @example streamed(STREAMING.probe, { truth: 40, rest: 20, mark: 1, seconds: 60 }, seededRandom(1)) // 40
+ * @example streamed(STREAMING.probe, { truth: 40, rest: 20, mark: 1, seconds: 60 }, seededRandom(1)) // => 40
  */
 export function streamed(
   device: StreamingDevice,

@@ -16,7 +16,7 @@ export interface SoakUpBench {
 
 export const SOAK_UP_RATES = { kitchenRoll: 8, tissue: 6.3, writingPaper: 2.8, card: 1.8 }
 
-/** Height of the wet edge, without any wobble: it grows with the square root of time. `soakHeight(8, 60) // 61.97 mm` */
+/** Height of the wet edge, without any wobble: it grows with the square root of time. `soakHeight(8, 60) // 61.97` */
 export function soakHeight(rate: number, seconds: number): number {
   return rate * Math.sqrt(seconds)
 }

@@ -15,7 +15,7 @@ function logGamma(x: number): number {
 /**
  * Regularised incomplete beta function I_x(a, b), by the continued fraction of DLMF 8.17.22 (Lentz's method). Small values
  * keep their relative precision.
- * @example incompleteBeta(2, 3, 0.5) // 0.6875
+ * @example incompleteBeta(2, 3, 0.5) // => 0.6875
  */
 export function incompleteBeta(a: number, b: number, x: number): number {
   if (x <= 0) return 0
@@ -56,7 +56,7 @@ export function fAbove(f: number, df1: number, df2: number): number {
 
 /**
  * The t that leaves `p` in both tails together.
- * @example tLeaving(0.05, 10) // 2.228139
+ * @example tLeaving(0.05, 10) // => 2.228139
  */
 export function tLeaving(p: number, df: number): number {
   return remembered(`t/${p}/${df}`, () => leaving((t) => tTwoSided(t, df), p))
@@ -64,7 +64,7 @@ export function tLeaving(p: number, df: number): number {
 
 /**
  * The F that leaves `p` above it.
- * @example fLeaving(0.05, 2, 10) // 4.102821
+ * @example fLeaving(0.05, 2, 10) // => 4.102821
  */
 export function fLeaving(p: number, df1: number, df2: number): number {
   return remembered(`F/${p}/${df1}/${df2}`, () => leaving((f) => fAbove(f, df1, df2), p))
@@ -101,7 +101,7 @@ const FAR = 12
 /**
  * Chance of a noncentral F at least this large: the central one's beta with more and more degrees of freedom, weighted by a Poisson with half the noncentrality as its
  * mean (Johnson, Kotz and Balakrishnan, "Continuous Univariate Distributions" 2, chapter 30). Each beta follows from the one before (DLMF 8.17.20).
- * @example noncentralFAbove(4.102821, 2, 10, 5) // 0.4173
+ * @example noncentralFAbove(4.102821, 2, 10, 5) // => 0.3877
  */
 export function noncentralFAbove(f: number, df1: number, df2: number, noncentrality: number): number {
   if (noncentrality <= 0) return fAbove(f, df1, df2)

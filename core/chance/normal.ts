@@ -6,7 +6,7 @@ export function normalDensity(z: number): number {
 /**
  * Chance that a standard normal value lies below z, to 15 digits.
  * Hart's algorithm 5666 as given by West, "Better approximations to cumulative normal functions" (2005).
- * @example normalBelow(1.96) // 0.9750021
+ * @example normalBelow(1.96) // => 0.9750021
  */
 export function normalBelow(z: number): number {
   const size = Math.abs(z)

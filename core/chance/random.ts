@@ -2,7 +2,7 @@ export type Random = () => number
 
 /**
  * A seeded stream of numbers in [0, 1): mulberry32. The same seed draws the same numbers on every machine.
- * @example seededRandom(1)() // 0.6270739
+ * @example seededRandom(1)() // => 0.6270739
  */
 export function seededRandom(seed: number): Random {
   let state = seed >>> 0

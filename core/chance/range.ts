@@ -9,7 +9,7 @@ const known = new Map<number, number>()
 /**
  * How far, in standard deviations, the largest and the smallest of so many values lie apart in four classes of five at most, where nothing
  * but wobble is at work: the studentised range without end of freedom (Pearson and Hartley, 1943).
- * @example Math.round(100 * rangeByLuck(3)) // 242
+ * @example Math.round(100 * rangeByLuck(3)) // => 242
  */
 export function rangeByLuck(conditions: number): number {
   const before = known.get(conditions)

@@ -13,7 +13,7 @@ const SMALLEST_SPAN = 1e-9
  * An axis that covers the values in steps of 1, 2 or 5 times a power of ten, at most eight of them.
  * @param values    what has to fit on it
  * @param withZero  bars stand on zero
- * @example axisFor([14, 62], true) // { from: 0, to: 70, step: 10 }
+ * @example axisFor([14, 62], true) // => { from: 0, to: 70, step: 10 }
  */
 export function axisFor(values: number[], withZero: boolean): Axis {
   const known = values.length === 0 ? [0, 1] : values

@@ -43,7 +43,7 @@ export interface GraphChoices {
 
 /**
  * Which graph shows these results best, why, and what any other would lose.
- * @example graphChoices(soakUpPlan(), record) // { best: 'bars', reason: 'kinds', choices: [bars, points: 'nothing-between-kinds', …] }
+ * @example graphChoices(plan, record) // => { best: 'bars', reason: 'kinds', … }
  */
 export function graphChoices(plan: Plan, record: LessonRecord): GraphChoices {
   const { best, reason } = bestGraph(plan, record)

@@ -12,7 +12,7 @@ export interface Bin {
 /**
  * How many values lie in each of a few equal, round steps; a value on a border counts above it, the largest in the last one.
  * @returns undefined with fewer than ten values
- * @example histogram([1, 2, 2, 3, 3, 3, 4, 4, 5, 9])!.map(({ count }) => count) // [1, 5, 3, 0, 1]
+ * @example histogram([1, 2, 2, 3, 3, 3, 4, 4, 5, 9])!.map(({ count }) => count) // => [1, 2, 3, 2, 1, 0, 0, 1]
  */
 export function histogram(values: number[]): Bin[] | undefined {
   if (values.length < FEWEST_FOR_HISTOGRAM) return undefined

@@ -24,7 +24,7 @@ const MOST_STEPS = 12
  * @param values   what has to fit
  * @param squares  squares along this side of the paper
  * @param withZero bars stand on zero
- * @example squareScale([14, 58], 24, true) // { from: 0, to: 60, step: 5, squaresPerStep: 2, squares: 24 }
+ * @example squareScale([14, 58], 24, true) // => { from: 0, to: 60, step: 5, squaresPerStep: 2, squares: 24 }
  */
 export function squareScale(values: number[], squares: number, withZero: boolean): SquareScale | undefined {
   if (values.length === 0 || squares < 2 || values.some((value) => !Number.isFinite(value))) return undefined
@@ -81,7 +81,7 @@ export type ScaleProblem =
 /**
  * What is wrong with a scale that a child proposes; empty when it will do.
  * @param proposed where it begins, and what one step of so many squares counts
- * @example checkScale({ from: 0, step: 7, squaresPerStep: 2 }, [14, 58], 24, true)[0] // { code: 'hard-to-count', step: 7, better: 5 }
+ * @example checkScale({ from: 0, step: 7, squaresPerStep: 2 }, [14, 58], 24, true)[0] // => { code: 'hard-to-count', step: 7, better: 5 }
  */
 export function checkScale(
   { from, step, squaresPerStep }: Pick<SquareScale, 'from' | 'step' | 'squaresPerStep'>,

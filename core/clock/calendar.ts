@@ -63,7 +63,7 @@ export interface StartDay {
 /**
  * Every school day in a stretch as the start of a test over days, best first: the fewest readings lost to weekends and holidays,
  * then the soonest.
- * @example bestStarts(USUAL_CALENDAR, '2026-03-09', 7, [0, 2, 4])[0] // Monday 9 March, nothing lost
+ * @example bestStarts(USUAL_CALENDAR, '2026-03-09', 7, [0, 2, 4])[0] // => { start: '2026-03-09', lost: 0, … }
  */
 export function bestStarts(calendar: Calendar, from: string, days: number, times: number[]): StartDay[] {
   return Array.from({ length: days }, (_, place) => dayAfter(from, place))

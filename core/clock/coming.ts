@@ -15,7 +15,8 @@ const STAYS = 20
  * What comes next by the plan's own timetable, the soonest first: jars to be started and read where the class watches over
  * minutes, stations to go to in a circuit. Any other test has no timetable.
  * @param elapsed seconds since testing began
- * @example comingUp(watchingThreeJars, 100)[0] // { what: 'read', jar: …, place: 0, minute: 2, seconds: 20 }
+ * @example comingUp({ ...plan, kind: 'over-time', watch: { ...plan.watch, times: [0, 2] } }, 100)[0]
+ *   // => { what: 'read', jar: { condition: 'tissue', repeat: 1 }, minute: 0, seconds: -10, … }
  */
 export function comingUp(plan: Plan, elapsed: number): Coming[] {
   const all =

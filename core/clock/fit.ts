@@ -42,7 +42,7 @@ export interface Fit {
 /**
  * Does the lesson fit? The phases come one after the other, but that the kit can be fetched while the others predict; the test
  * phase is what `secondsOfTest` says for the plan's arrangement, rounded up to a whole minute.
- * @example 4 conditions, 3 repeats and 1 practice of 100 s: 16 trials, 27 minutes of testing
+ * @example fitOf({ ...plan, practice: 1 }).phases.find(({ phase }) => phase === 'test')!.minutes // => Math.ceil((16 * 105) / 60)
  */
 export function fitOf(plan: Plan): Fit {
   const phases: PhaseTime[] = []
@@ -82,7 +82,7 @@ export function timeAt(start: string, minutes: number): string | undefined {
 
 /**
  * Clock time to the second of a minute of the lesson, the seconds left out where there are none; undefined while no start is set.
- * @example clockAt('09:50', 15.25) // '10:05:15'
+ * @example clockAt('09:50', 15.25) // => '10:05:15'
  */
 export function clockAt(start: string, minutes: number): string | undefined {
   const seconds = Math.round(minutes * 60)
@@ -94,7 +94,7 @@ export function clockAt(start: string, minutes: number): string | undefined {
 /**
  * Which phase a lesson is in and how many minutes are left of it; undefined before it begins and after the last phase.
  * @param minutes since the lesson began
- * @example phaseAt(fit, 21.5) // { phase: 'test', left: 31.5 }
+ * @example phaseAt(fit, 21.5) // => { phase: 'fetch', left: 3.5 }
  */
 export function phaseAt(fit: Fit, minutes: number): { phase: Phase; left: number } | undefined {
   const now = fit.phases.find((one) => minutes >= one.start && minutes < one.start + one.minutes)

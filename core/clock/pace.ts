@@ -5,7 +5,7 @@ import { scarcest } from './fit'
 /**
  * When a group begins its first, second and further trial, in its own order and after its practice, if it keeps to the clock.
  * @returns seconds since testing began; undefined where groups take turns, wait for shared things, or run everything at once
- * @example practice 1, 4 conditions, 3 repeats of 105 s: the fifth trial // trialStarts(plan)![4] is 840
+ * @example trialStarts({ ...plan, practice: 1 })![4] // => 8 * 105
  */
 export function trialStarts(plan: Plan): number[] | undefined {
   const way = arrangementOf(plan)

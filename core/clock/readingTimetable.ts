@@ -37,7 +37,7 @@ const MOST_STEPS = 400_000
  * When to start each jar so that its readings never need an instrument that is in use, and the last reading ends as soon as can
  * be. All jars are alike, so their starts may ascend and the first one is 0: for a longer and longer last start, a search with
  * backtracking tries to put the others before it. With more jars than six each takes the first start that fits.
- * @example readingTimetable({ jars: 3, times: [0, 2, 4, 9], minutesPerReading: 1, instruments: 1, grid: 0.5 }).starts // [0, 3, 6]
+ * @example readingTimetable({ jars: 3, times: [0, 2, 4, 9], minutesPerReading: 1, instruments: 1, grid: 0.5 }).starts // => [0, 3, 6]
  */
 export const readingTimetable = remembered((ask: TimetableAsk): Timetable => {
   const { jars, times, minutesPerReading } = ask

@@ -31,7 +31,7 @@ export function summarise(values: number[]): Summary | undefined {
 /**
  * The one figure that stands for a condition, as the class sums up; undefined where the class uses none, or no single value is the
  * most common.
- * @example averageOf(summarise([4, 5, 4])!, 'mode') // 4
+ * @example averageOf(summarise([4, 5, 4])!, 'mode') // => 4
  */
 export function averageOf({ mean, median, modes }: Summary, way: AverageWay): number | undefined {
   if (way === 'mean') return mean

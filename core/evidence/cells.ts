@@ -21,7 +21,7 @@ export interface CellFit extends Fit {
 /**
  * Cells by group and condition, each with the mean of its readings, in the order in which they first come.
  * @example cellsOf([{ group: 'A', condition: 'x', value: 7 }, { group: 'A', condition: 'x', value: 9 }])
- *   // [{ group: 'A', condition: 'x', value: 8, count: 2 }]
+ *   // => [{ group: 'A', condition: 'x', value: 8, count: 2 }]
  */
 export function cellsOf(observations: Observation[]): Cell[] {
   const cells = new Map<string, Map<string, Cell>>()

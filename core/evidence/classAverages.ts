@@ -4,7 +4,7 @@ import type { Evidence } from './grade'
 
 /**
  * The figure that stands for each condition, the way the class sums up, by condition id. What the class has no figure for is left out.
- * @example classAverages(plan, evidence).get('tissue') // 51.2
+ * @example classAverages(plan, evidence).get('card') // => 14.75
  */
 export function classAverages({ average }: Plan, { summaries }: Evidence): Map<string, number> {
   return new Map(

@@ -23,7 +23,7 @@ export type NumberedResult = Observation & { trial: number }
  * Drift in a class's results: what they leave once group and condition are taken out, against what the number of the trial leaves (Frisch and
  * Waugh, 1933).
  * @returns undefined where nothing is left to judge by, or the order of trials is the conditions' own
- * @example driftIn([1, 2, 3, 4].map((trial) => ({ group: 'A', condition: trial % 2 ? 'x' : 'y', trial, value: trial })))!.slope // 1
+ * @example driftIn([1, 2, 3, 4].map((trial) => ({ group: 'A', condition: trial % 2 ? 'x' : 'y', trial, value: trial })))!.slope // => 1
  */
 export function driftIn(results: NumberedResult[]): { slope: number; t: number } | undefined {
   if (results.length === 0) return undefined

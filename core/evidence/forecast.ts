@@ -18,7 +18,7 @@ const STEPS = 200
 /**
  * What a group would find at another number, by the line or curve that is said. For one of these groups its own level is known; for another group the
  * levels' variance is added, with the freedom of the groups.
- * @example foretell(swings, 50).outside // false, where 20 to 100 were tested
+ * @example foretell(lineOf(20, 40, 60), 50).outside // => false
  */
 export function foretell(trend: Trend, x: number): Foretold {
   const { taken, df, groups, from, to } = trend
@@ -44,7 +44,7 @@ export interface NumberFor {
 /**
  * Backwards: which number gives a wanted result. On a line with Fieller's interval (1954), on a curve by bisection within the tested range; and with a safety margin the
  * number at which another group's interval stays on the safe side.
- * @example numberFor(line, 25).x // 25, where the line is y = x
+ * @example numberFor(lineOf(20, 40, 60), 25).x // => 25
  */
 export function numberFor(trend: Trend, wanted: number): NumberFor {
   const { taken, from, to } = trend

@@ -19,7 +19,8 @@ const SEED = 1937
  * its p value over all arrangements within blocks where there are at most 20,000 of them, else over seeded ones.
  * @param observations every block with a value for every condition counts; others are left out
  * @returns undefined with fewer than two conditions or two whole blocks
- * @example three blocks that all say a, b, c: statistic 6, p 1/36 = 0.0278
+ * @example friedman(['A', 'B', 'C'].flatMap((group) => ['a', 'b', 'c'].map((condition, value) => ({ group, condition, value }))))
+ *   // => { statistic: 6, p: 1 / 36, … }
  */
 export function friedman(observations: Observation[]): Friedman | undefined {
   const { conditions, blocks } = wholeBlocks(observations)

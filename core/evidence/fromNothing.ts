@@ -20,7 +20,7 @@ export interface FromNothing {
  * Did each thing change at all: Student's t on the means of cells, one a group, with Holm's correction over the conditions; a single group
  * goes by its trials. "All things lost 5 g" is clear, even when they do not differ.
  * @param changes kept results in one unit, each a change, a loss or a difference
- * @example changesFromNothing([5, 6, 5].map((value, group) => ({ group: `g${group}`, condition: 'ice', value })), options, [])[0].grade // 'clear'
+ * @example changesFromNothing([5, 6, 5].map((value, group) => ({ group: `g${group}`, condition: 'ice', value })), { resolution: 1 }, [])[0]!.grade // => 'clear'
  */
 export function changesFromNothing(changes: Observation[], options: EvidenceOptions, limits: Limit[]): FromNothing[] {
   const cells = cellsOf(changes)

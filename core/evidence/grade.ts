@@ -184,7 +184,7 @@ export function isLevel(a: number, b: number): boolean {
 /**
  * Groups whose own averages put the class's winner first, and those in which another is level with it.
  * @example agreementOn('x', [{ group: 'A', condition: 'x', value: 5 }, { group: 'A', condition: 'y', value: 5 }])
- *   // { agreeing: [], level: ['A'], asked: ['A'] }
+ *   // => { agreeing: [], level: ['A'], asked: ['A'] }
  */
 export function agreementOn(winner: string, observations: Observation[]): Agreement {
   const agreement: Agreement = { agreeing: [], level: [], asked: [] }

@@ -15,7 +15,7 @@ export interface PowerFit {
  * Least squares on powers of x up to the given one. The columns are made orthogonal over the points first (Forsythe, 1957), so
  * that large numbers far from zero lose no digits.
  * @param power 0 for a level, 1 for a line, 2 for a bend; fewer where there are not enough different x
- * @example fitPowers([{ x: 1, y: 2 }, { x: 2, y: 4 }, { x: 3, y: 6 }], 1).coefficients // [0, 2]
+ * @example fitPowers([{ x: 1, y: 2 }, { x: 2, y: 4 }, { x: 3, y: 6 }], 1).coefficients // => [0, 2]
  */
 export function fitPowers(points: { x: number; y: number }[], power: number): PowerFit {
   const xs = points.map(({ x }) => x)

@@ -25,7 +25,7 @@ export interface LevelFit {
 /**
  * Least squares of y on x (and x squared) with a level for each group: the groups' own means are taken out first.
  * @param power 1 for a line, 2 for a curve
- * @example fitLevel([1, 2, 3].map((x) => ({ group: 'A', x, y: 2 * x })), 1).c1 // 2
+ * @example fitLevel([1, 2, 3].map((x) => ({ group: 'A', x, y: 2 * x })), 1).c1 // => 2
  */
 export function fitLevel(points: LevelPoint[], power: 1 | 2): LevelFit {
   const middle = points.reduce((sum, { x }) => sum + x, 0) / points.length

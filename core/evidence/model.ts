@@ -53,7 +53,7 @@ export interface Fit {
  * connects cannot be compared and are left out.
  * @param observations  values in one unit: single readings, or one mean a cell
  * @param leastVariance the residual variance is never taken smaller
- * @example fitLevels([{ group: 'A', condition: 'x', value: 7 }, { group: 'A', condition: 'y', value: 9 }], 0).evened.get('y') // 9
+ * @example fitLevels([{ group: 'A', condition: 'x', value: 7 }, { group: 'A', condition: 'y', value: 9 }], 0).evened.get('y') // => 9
  */
 export function fitLevels(observations: Observation[], leastVariance: number): Fit {
   const conditions = [...new Set(observations.map((one) => one.condition))]
@@ -143,7 +143,7 @@ function evenedAverages(
 
 /**
  * Holm's step-down correction (1979): the smallest p times the number of tests, the next times one fewer, never falling.
- * @example holm([0.01, 0.04, 0.03]) // [0.03, 0.06, 0.06]
+ * @example holm([0.01, 0.04, 0.03]) // => [0.03, 0.06, 0.06]
  */
 export function holm(values: number[]): number[] {
   const order = values.map((_, place) => place).sort((a, b) => values[a]! - values[b]!)

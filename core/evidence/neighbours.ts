@@ -27,7 +27,7 @@ const CLEAR_BELOW = 0.05
 
 /**
  * Exact sign test, two-sided: as many wins or more on one side by luck (Arbuthnot, 1710; Conover, "Practical Nonparametric Statistics", 3.4).
- * @example signTest(6, 0) // 0.03125
+ * @example signTest(6, 0) // => 0.03125
  */
 export function signTest(wins: number, losses: number): number {
   const all = wins + losses
@@ -44,7 +44,7 @@ export function signTest(wins: number, losses: number): number {
  * Every condition and the next one, by sign tests over the blocks with Holm's correction, none surer than the whole.
  * @param order  conditions, the first one first
  * @param blocks ranks by condition, a smaller one comes first
- * @example neighboursOf(['a', 'b'], [new Map([['a', 1], ['b', 2]])], 'clear')[0].wins // 1
+ * @example neighboursOf(['a', 'b'], [new Map([['a', 1], ['b', 2]])], 'clear')[0].wins // => 1
  */
 export function neighboursOf(order: string[], blocks: Map<string, number>[], whole: Grade): Neighbours[] {
   const counted = order.slice(1).map((less, place) => {
@@ -67,7 +67,7 @@ export function neighboursOf(order: string[], blocks: Map<string, number>[], who
 /**
  * What so many orders of so many things can show at best: all alike come up by luck in (1 / k!)^(b - 1), a pair of neighbours in 2^(1 - b) times
  * the number of such pairs.
- * @example reachOf(5, 3).needed // 7
+ * @example reachOf(5, 3).needed // => 7
  */
 export function reachOf(blocks: number, conditions: number): Reach {
   let orders = 1

@@ -90,7 +90,7 @@ const FIRST_ON_CELLS = 7
 
 /**
  * The grade that a lesson begun before version 7 had, where it has another one now; undefined where nothing changed.
- * @example judgedBefore(planOfVersion7, record) // undefined
+ * @example judgedBefore(plan, record) // => undefined
  */
 export function judgedBefore(plan: Plan, record: LessonRecord): Grade | undefined {
   const method = measuredCard(plan)?.method

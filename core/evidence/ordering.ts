@@ -21,7 +21,7 @@ export type Ordinal = 'places' | 'words'
 /**
  * The evidence of values that only say an order: Friedman's test over the groups, or over the repeats of one group. Averages are
  * averages of places or of words' numbers, for telling who is ahead and for nothing else; neighbours are told apart by sign tests.
- * @example weighOrder([{ group: 'A', condition: 'x', repeat: 1, value: 1 }], 'places').grade // 'one-condition'
+ * @example weighOrder([{ group: 'A', condition: 'x', repeat: 1, value: 1 }], 'places').grade // => 'one-condition'
  */
 export function weighOrder(
   observations: (Observation & { repeat: number })[],

@@ -4,7 +4,7 @@ import type { Point } from './shapes'
 /**
  * The middle of the slopes between all pairs of points with different x (Theil, 1950; Sen, 1968): one odd reading hardly moves it.
  * @returns undefined where all x are the same
- * @example theilSen([{ x: 0, y: 0 }, { x: 1, y: 2 }, { x: 2, y: 100 }]) // 50
+ * @example theilSen([{ x: 0, y: 0 }, { x: 1, y: 2 }, { x: 2, y: 100 }]) // => 50
  */
 export function theilSen(points: Point[]): number | undefined {
   const slopes: number[] = []
@@ -30,7 +30,7 @@ function middleOf(values: number[]): number {
 /**
  * Kendall's tau-b: how far more x goes with more y, from -1 to 1, ties taken account of.
  * @returns undefined where x or y does not vary
- * @example kendallTauB([{ x: 1, y: 1 }, { x: 2, y: 3 }, { x: 3, y: 2 }]) // 0.3333
+ * @example kendallTauB([{ x: 1, y: 1 }, { x: 2, y: 3 }, { x: 3, y: 2 }]) // => 0.3333
  */
 export function kendallTauB(points: Point[]): number | undefined {
   let [agreeing, tiedX, tiedY] = [0, 0, 0]

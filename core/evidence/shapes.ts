@@ -17,7 +17,7 @@ const SHAPES: Shape[] = ['flat', 'straight', 'curved']
 
 /**
  * The three shapes fitted by least squares, each with its AICc (Hurvich and Tsai, 1989), the variance counted as a parameter.
- * @example shapesOf(points)[1].aicc // 31.8776 for the golden swing times
+ * @example shapesOf([1, 2, 3, 4, 5].map((x) => ({ x, y: x % 2 }))).map(({ shape }) => shape) // => ['flat', 'straight', 'curved']
  */
 export function shapesOf(points: Point[]): ShapeFit[] {
   const levels = new Set(points.map(({ x }) => x)).size

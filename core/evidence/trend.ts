@@ -72,7 +72,7 @@ export const trendOf = oncePerPair((plan: Plan, record: LessonRecord): Trend | u
  * kinds leave. A curve whose turning point lies within the range, with the highest (lowest) average inside, too, is a peak or a dip.
  * @param points kept results, one point each
  * @returns undefined with fewer than three different numbers
- * @example findTrend(swingTimes, { resolution: 0.1, grade: 'clear' })!.pattern // 'levelling-off'
+ * @example lineOf(20, 40, 60).pattern // => 'steady-up'
  */
 export function findTrend(
   points: LevelPoint[],

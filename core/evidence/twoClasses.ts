@@ -47,7 +47,7 @@ export interface TwoTests {
 
 /**
  * Is it the same test? Cards and conditions are compared by what they say, since each class made its own.
- * @example compareTests(soakUpPlan(), soakUpPlan()).differences // []
+ * @example compareTests(soakUpPlan(), soakUpPlan()).differences // => []
  */
 export function compareTests(ours: Plan, theirs: Plan): TwoTests {
   const differences: TestDifference[] = []

@@ -23,8 +23,8 @@ export interface Levels {
  * Are the numbers enough for a line: how many, how evenly spread, how wide. Temperatures have no true zero to be a multiple of, so
  * there only the steps are judged.
  * @returns undefined for kinds, or until two different numbers can be read
- * @example levelsOf(planWith(['40', '50', '100']))
- *   // { values: [40, 50, 100], uneven: true, narrow: false, suggested: [40, 55, 70, 85, 100] }
+ * @example levelsOf(lengths('40', '50', '100'))
+ *   // => { values: [40, 50, 100], uneven: true, narrow: false, suggested: [40, 55, 70, 85, 100] }
  */
 export function levelsOf(plan: Plan): Levels | undefined {
   const read = activeConditions(plan).flatMap((condition) => conditionValue(plan, condition) ?? [])
@@ -44,8 +44,8 @@ export function levelsOf(plan: Plan): Levels | undefined {
 
 /**
  * So many numbers in even, round steps, as near to the wanted range as round steps come.
- * @example suggestLevels(20, 100, 5) // [20, 40, 60, 80, 100]
- * @example suggestLevels(13, 47, 4) // [15, 25, 35, 45]
+ * @example suggestLevels(20, 100, 5) // => [20, 40, 60, 80, 100]
+ * @example suggestLevels(13, 47, 4) // => [15, 25, 35, 45]
  */
 export function suggestLevels(low: number, high: number, count: number): number[] {
   if (count < 2 || high <= low) return [low]

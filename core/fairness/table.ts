@@ -35,7 +35,8 @@ export function withCell(plan: Plan, factorId: string, condition: string, text: 
  * table become conditions and factors.
  * @param at     where the block's first cell goes: condition by place, factor by place, -1 for the column of names
  * @param newId  makes the ids
- * @example pasteTable(emptyish, [['Pot', 'lid'], ['Pot 1', 'none'], ['Pot 2', 'cork']], { row: 0, column: -1 }, newId)
+ * @example pasteTable(plan, [['felt'], ['lint']], { row: 0, column: -1 }, newId).conditions.map(({ label }) => label)
+ *   // => ['felt', 'lint', 'writing paper', 'card']
  */
 export function pasteTable(plan: Plan, block: string[][], at: { row: number; column: number }, newId: () => string): Plan {
   const heading = headingOf(plan, block, at)
@@ -107,7 +108,7 @@ export function takeComparison(plan: Plan, { factor, conditions }: FairCompariso
 /**
  * The plan with another factor to change. Where the table already says what the new factor is for each condition, the old one's
  * values (the conditions' names) are written into the table too, so that nothing is forgotten.
- * @example kitchen roll, 3 cm wide, and tissue, 2 cm wide: with the width to change, the paper differs as well
+ * @example chooseChange(plan, 'width').changed // => 'width'
  */
 export function chooseChange(plan: Plan, factorId: string): Plan {
   const old = changedFactor(plan)

@@ -39,7 +39,7 @@ export function writeCupboardCsv(things: Thing[]): string {
 /**
  * A cupboard out of a CSV file, with a comma or a semicolon between the cells. Nothing is taken in when something is wrong; all
  * that is wrong comes back, with its line and column.
- * @example readCupboardCsv('name;count').problems[0] // { code: 'columns-missing', column: 'thing, stock', … }
+ * @example readCupboardCsv('name;count').problems[0] // => { code: 'columns-missing', column: 'thing, stock', … }
  */
 export function readCupboardCsv(text: string): ReadCupboard {
   const { data, errors } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' })

@@ -47,7 +47,8 @@ const LONGEST_ENTRY = 60
  * What would be taken in from a table, cell by cell, and what not and why. Nothing is altered: numbers are read as people write them, decimal commas
  * and units included.
  * @param readings what is in the record already
- * @example readImport(plan, [['Team', 'tissue'], ['Alder', '6,1 cm']], choices, [])[0].reading // { group: 'g1', condition: 'tissue', value: 6.1, unit: 'cm', … }
+ * @example readImport(plan, [['Team', 'tissue'], ['Alder', '6,1 cm']], choicesFor([['Team', 'tissue']]), [])[0]!.reading
+ *   // => { group: 'g1', condition: 'tissue', repeat: 1, value: 61, unit: 'mm', entered: '6,1 cm', … }
  */
 export function readImport(plan: Plan, rows: string[][], choices: ImportChoices, readings: Reading[]): ImportCell[] {
   const heading = hasHeading(plan, rows) ? (rows[0] ?? []) : []

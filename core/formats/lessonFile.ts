@@ -48,7 +48,7 @@ export function writeLessonFile(plan: Plan, record: LessonRecord, pictures: File
 /**
  * Reads the text of a lesson file as far as the format goes: is it JSON, is it one of ours, is it not newer than this
  * version. An older plan is brought up to date. The shape itself is then checked against the schemas.
- * @example openLessonFile('{"format":"other"}') // { ok: false, code: 'foreign', place: 'format' }
+ * @example openLessonFile('{"format":"other"}') // => { ok: false, code: 'foreign', place: 'format' }
  */
 export function openLessonFile(text: string): OpenedFile {
   let content: unknown

@@ -34,7 +34,7 @@ export function hasHeading(plan: Plan, rows: string[][]): boolean {
 /**
  * What each column most likely holds, by its heading and by what stands in it.
  * @param rows the table with its heading
- * @example matchColumns(plan, [['Team', 'A1', 'A2'], ['Alder', '61', '58']]).map(({ role }) => role) // ['group', 'value', 'value']
+ * @example matchColumns(plan, [['Team', 'A1', 'A2'], ['Alder', '61', '58']]).map(({ role }) => role) // => ['group', 'value', 'value']
  */
 export function matchColumns(plan: Plan, rows: string[][]): ColumnMatch[] {
   const heading = hasHeading(plan, rows) ? (rows[0] ?? []) : []

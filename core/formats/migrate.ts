@@ -162,7 +162,7 @@ export function migrateRows(content: Loose, from: number): Loose {
 /**
  * Brings a stored plan up to date, step by step. What is not a plan comes back as it was: the answer still has to be checked
  * against schemas/plan.ts.
- * @example migratePlan({ schemaVersion: 1, wonder: {}, measures: [] }, 1) // { schemaVersion: 2, words: 'change-measure', … }
+ * @example migratePlan({ schemaVersion: 1, wonder: {}, measures: [] }, 1) // => { schemaVersion: PLAN_VERSION, words: 'change-measure', … }
  */
 export function migratePlan(plan: unknown, from: number): unknown {
   let current = plan

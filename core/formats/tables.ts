@@ -6,7 +6,7 @@ const LONGEST_CELL = 500
 
 /**
  * Any CSV as rows of cells, whatever stands between them: commas, semicolons or tabs.
- * @example readCsv('Team;tissue\nAlder;6,1') // [['Team', 'tissue'], ['Alder', '6,1']]
+ * @example readCsv('Team;tissue\nAlder;6,1') // => [['Team', 'tissue'], ['Alder', '6,1']]
  */
 export function readCsv(text: string): string[][] {
   const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy', preview: MOST_ROWS })

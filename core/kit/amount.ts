@@ -14,7 +14,7 @@ const MOST = 1_000_000
 /**
  * Reads the amount of one material as people write it. What has no unit, or a word that is none ("2 strips"), is counted in
  * pieces and comes whole; "12 x 4 cm" is one piece of that size.
- * @example readAmount('2 tbsp') // { ok: true, value: 2, unit: 'tbsp', whole: false }
+ * @example readAmount('2 tbsp') // => { ok: true, value: 2, unit: 'tbsp', whole: false }
  */
 export function readAmount(text: string): Amount {
   if (ONE_OF_IT.test(text)) return { ok: true, value: 1, unit: 'pieces', whole: true }
@@ -34,7 +34,7 @@ export function readAmount(text: string): Amount {
 
 /**
  * Reads the price of a pack, with or without a sign for the money.
- * @example readPrice('£2,50') // { ok: true, value: 2.5 }
+ * @example readPrice('£2,50') // => { ok: true, value: 2.5 }
  */
 export function readPrice(text: string): { ok: true; value: number } | { ok: false; code: AmountErrorCode; position: number } {
   const match = /^\s*[£$€]?\s*(\d{1,6})(?:[.,](\d{1,2}))?\s*[£$€]?\s*$/.exec(text)
@@ -44,7 +44,7 @@ export function readPrice(text: string): { ok: true; value: number } | { ok: fal
 
 /**
  * Reads a bare number of the cupboard, such as a stock or a pack, with a point or a comma; undefined where it is none.
- * @example readCount('1 250,5') // 1250.5
+ * @example readCount('1 250,5') // => 1250.5
  */
 export function readCount(text: string): number | undefined {
   const digits = text.replace(/\s/g, '').replace(',', '.')
@@ -56,7 +56,7 @@ export function readCount(text: string): number | undefined {
  * An amount in another unit. Volume becomes mass, and mass volume, only with a density.
  * @param density grams in one millilitre
  * @returns undefined where the two measure different things
- * @example turnInto(100, 'mL', 'g', 0.85) // 85
+ * @example turnInto(100, 'mL', 'g', 0.85) // => 85
  */
 export function turnInto(value: number, from: UnitCode, to: UnitCode, density: number | null): number | undefined {
   if (countsPieces(from) && countsPieces(to)) return value
@@ -76,7 +76,7 @@ function countsPieces(unit: UnitCode): boolean {
 /**
  * The same amount in the unit that somebody would measure it with: spoons up to four, then millilitres; litres and kilograms from
  * a thousand on. An amount that is in such a unit already stays as it is.
- * @example sensible(21, 'tbsp') // { value: 315, unit: 'mL' }
+ * @example sensible(21, 'tbsp') // => { value: 315, unit: 'mL' }
  */
 export function sensible(value: number, unit: UnitCode): { value: number; unit: UnitCode } {
   const into = (to: UnitCode) => ({ value: convert(value, unit, to)!, unit: to })

@@ -100,7 +100,7 @@ export function doerOf(caution: Caution, words: string): Doer {
   return caution === 'blade' && ADULT_BLADE.test(words.toLowerCase()) && !/scissors?/i.test(words) ? 'adult-only' : DOER[caution]
 }
 
-/** Somebody grown-up has to get this material ready. `isForAdultsOnly(guillotine) // true` */
+/** Somebody grown-up has to get this material ready. `isForAdultsOnly(plan.materials.at(-1)!) // true` */
 export function isForAdultsOnly(material: Material): boolean {
   return cautionsOfMaterial(material).some((caution) => doerOf(caution, material.name) === 'adult-only')
 }

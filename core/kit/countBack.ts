@@ -27,7 +27,6 @@ export function likelyBack({ forClass, spare }: Need, use: Material['use'], brok
 /**
  * By how much counting back changes the stock of a thing. What is used again went out and came back but for what broke; of what
  * is used up the rest came back.
- * @example stockChange({ use: 'again', taken: 7, back: 6, broken: 1 }) // -1
  */
 function stockChange({ use, taken, back, broken }: { use: Material['use']; taken: number; back: number; broken: number }) {
   return withoutNoise(use === 'again' ? -Math.max(broken, taken - back) : back - taken - broken)
@@ -36,7 +35,11 @@ function stockChange({ use, taken, back, broken }: { use: Material['use']; taken
 /**
  * What counting back after a lesson does to the stocks. A material that is measured in another way than its thing is left alone;
  * two materials that are the same thing are added up.
- * @example 7 x 50 g of sugar used up, none back, sugar kept in kg // [{ thing: 'sugar', change: -0.35, broken: 0 }]
+ * @example stockChanges(
+ *   { ...plan, materials: [{ ...plan.materials[0]!, thing: 'thermometers', use: 'again' }] },
+ *   [thermometers],
+ *   [{ material: plan.materials[0]!.id, taken: 7, back: 6, broken: 1 }],
+ * ) // => [{ thing: 'thermometers', change: -1, broken: 1 }]
  */
 export function stockChanges(plan: Plan, things: Thing[], rows: CountedBack[]): StockChange[] {
   const sums = new Map<string, StockChange>()

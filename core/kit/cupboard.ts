@@ -23,7 +23,7 @@ export type ThingField = (typeof THING_FIELDS)[number]
 /**
  * A thing with one of its cells written anew. Minimum, pack and price can be empty.
  * @returns undefined where the text cannot stand there
- * @example withField(sugar, 'stock', '1,5')!.stock // 1.5
+ * @example withField(thermometers, 'stock', '1,5')!.stock // => 1.5
  */
 export function withField(thing: Thing, field: ThingField, text: string): Thing | undefined {
   const written = text.trim()
@@ -98,7 +98,7 @@ export function takenBefore(thing: Thing, plan: Plan, school: School): Booking[]
 
 /**
  * What is left of a thing for this lesson, in the thing's own unit; never below nothing.
- * @example 9 thermometers, 7 of them with a lesson two days earlier: 2
+ * @example freeOf(thermometers, { ...plan, date: '2026-03-12' }, schoolWith(takingSeven('earlier', '2026-03-10'))) // => 2
  */
 export function freeOf(thing: Thing, plan: Plan, school: School): number {
   const taken = takenBefore(thing, plan, school).reduce((sum, { amount }) => sum + amount, 0)
@@ -107,7 +107,8 @@ export function freeOf(thing: Thing, plan: Plan, school: School): number {
 
 /**
  * Who has booked a thing, the first lesson first, and how much of it will be missing there: those before it take theirs.
- * @example 9 thermometers, 7 booked on Monday and 7 on Wednesday // [{ ..., short: 0 }, { ..., short: 5 }]
+ * @example bookedOf(thermometers, schoolWith(takingSeven('a', '2026-03-09'), takingSeven('b', '2026-03-11')).bookings).map(({ short }) => short)
+ *   // => [0, 5]
  */
 export function bookedOf(thing: Thing, bookings: Booking[]): (Booking & { short: number })[] {
   const own = bookings.filter((booking) => booking.thing === thing.id)

@@ -3,7 +3,8 @@ import { activeConditions, conditionName, measuredCard, newMaterial, type Materi
 /**
  * Things that the plan speaks of and the kit does not have yet: what it is measured with, and one for every condition that is a
  * kind.
- * @example materialsFromPlan(plan, newId).map(({ name }) => name) // ['ruler', 'wool mitten']
+ * @example materialsFromPlan({ ...plan, materials: [] }, newId).map(({ name }) => name)
+ *   // => ['ruler', 'kitchen roll', 'tissue', 'writing paper', 'card']
  */
 export function materialsFromPlan(plan: Plan, newId: () => string): Material[] {
   const known = plan.materials.map(({ name }) => name.toLowerCase())

@@ -40,7 +40,7 @@ const MOST_DAYS_BACK = 60
  * What has to be done before the lesson, soonest first, worked out backwards from its start: the work has to be over so many
  * hours before. Where that would be at night, on a day without school, or while something else is being done, the latest time
  * before it that is none of these is taken. Steps that only follow each other right before the lesson do not clash.
- * @example strips to cut, 25 minutes, lesson at 10:30 // wanted and planned 10:05
+ * @example gettingReady(plan)[0] // => { kind: 'cut', material: 'roll-strips', minutes: 9, … }
  */
 export function gettingReady(plan: Plan, school: School = NO_SCHOOL): Step[] {
   const steps = stepsOf(plan, needsOf(plan, school))

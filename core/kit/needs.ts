@@ -33,8 +33,7 @@ export interface Need {
  * What the plan needs of every material: amount x multiplier (class 1, groups, children, conditions, or the trials really done by
  * each group, practice included; one of each condition where the same thing comes again), times 1 + spare share, rounded up to whole pieces. Things used again count the most that are
  * in use at one moment, plus those drying; what goes round between groups counts once.
- * @example 1 strip per trial of one paper, 7 groups, 3 repeats and 1 practice, one spare in ten:
- *   1 x (3 + 1) x 7 = 28, x 1.1 = 30.8 // forClass 31
+ * @example needsOf(plan)[0]!.forClass // => Math.ceil(1 * (3 + 1) * 7 * 1.1)
  */
 export function needsOf(plan: Plan, school: School = NO_SCHOOL): Need[] {
   const work = workOf(plan)
@@ -116,7 +115,7 @@ function packsFor(short: number, needed: number, { pack, price, stock }: Supply)
 
 /**
  * What buying everything that is short costs, and how many of the things have no price.
- * @example billOf(needs) // { things: 2, cost: 4, unpriced: 1 }
+ * @example billOf(needs) // => { things: 0, cost: 0, unpriced: 0 }
  */
 export function billOf(needs: Need[]): { things: number; cost: number; unpriced: number } {
   const short = needs.filter((need) => need.short > 0)

@@ -19,7 +19,7 @@ const PER: [Material['per'], RegExp][] = [
  * A material with what was typed or pasted into one of its cells. Amounts are kept as they are written; words that stand for a
  * choice have to be one of them.
  * @returns undefined where the cell cannot be that
- * @example withWritten(material, 'spare', '10 %')!.spare // 0.1
+ * @example withWritten(plan.materials[0]!, 'spare', '10 %')!.spare // => 0.1
  */
 export function withWritten(material: Material, column: Column, text: string): Material | undefined {
   const written = text.trim().slice(0, LONGEST)

@@ -46,13 +46,13 @@ export function conditionValue(plan: Plan, condition: Condition): number | undef
   return read.ok ? read.value : undefined
 }
 
-/** A condition as people read it: numbers get their unit. `conditionName(plan, { label: '40', … }) // '40 cm'` */
+/** A condition as people read it: numbers get their unit. `conditionName(lengths('40'), { label: '40' }) // '40 cm'` */
 export function conditionName(plan: Plan, condition: Condition): string {
   const value = conditionValue(plan, condition)
   return value === undefined ? condition.label.trim() || 'no name yet' : numberName(plan, value)
 }
 
-/** A number that a condition could stand for, as people read it. `numberName(plan, 40) // '40 cm'` */
+/** A number that a condition could stand for, as people read it. `numberName(lengths('40'), 40) // '40 cm'` */
 export function numberName(plan: Plan, value: number): string {
   return withUnit(writeShort(value), unitOf(plan.conditionUnit).code)
 }
@@ -69,7 +69,7 @@ export function mostRepeats(plan: Plan): number {
 
 /**
  * Does the same thing come again in every trial of a condition. Where the class watches over time each trial is a jar of its own.
- * @example comesAgain({ kind: 'fair-test', things: 'same' }) // true
+ * @example comesAgain({ kind: 'fair-test', things: 'same' }) // => true
  */
 export function comesAgain({ kind, things }: Pick<Plan, 'kind' | 'things'>): boolean {
   return things === 'same' && kind !== 'over-time'

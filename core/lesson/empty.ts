@@ -9,7 +9,7 @@ export const MOST_GROUPS = MOST.groups
 /**
  * Splits a class into groups as evenly as can be, the larger groups first.
  * @param newId makes the ids
- * @example splitIntoGroups(26, 7, newId).map((group) => group.seats) // [4, 4, 4, 4, 4, 3, 3]
+ * @example splitIntoGroups(26, 7, newId).map((group) => group.seats) // => [4, 4, 4, 4, 4, 3, 3]
  */
 export function splitIntoGroups(children: number, groups: number, newId: () => string): Group[] {
   const count = Math.max(0, Math.min(groups, MOST_GROUPS))
@@ -26,7 +26,7 @@ export function splitIntoGroups(children: number, groups: number, newId: () => s
 /**
  * The class in another number of groups: groups that stay keep their id, name and shape, so that what they wrote stays theirs;
  * the last ones go first, and the seats are split anew.
- * @example withGroups(plan, 8, newId).groups.map((group) => group.name) // ['Alder', …, 'Hazel']
+ * @example withGroups(plan, 8, newId).groups.at(-1)!.name // => 'Hazel'
  */
 export function withGroups(plan: Plan, groups: number, newId: () => string): Plan {
   const fresh = splitIntoGroups(plan.children, groups, newId)
@@ -171,7 +171,7 @@ export function emptyPlan(className: string, children: number, newId: () => stri
 
 /**
  * How many groups a class makes when they should have a certain size; the nearest number of groups.
- * @example groupsBySize(26, 4) // 7: five of four and two of three
+ * @example groupsBySize(26, 4) // => 7
  */
 export function groupsBySize(children: number, size: number): number {
   return Math.max(1, Math.min(MOST_GROUPS, Math.ceil(children / Math.max(1, size))))

@@ -66,7 +66,7 @@ export function predictionOf(plan: Plan): PredictAs {
 
 /**
  * The ways to predict that make sense for this plan: an order needs two conditions, a line needs numbers or times along the bottom.
- * @example predictionsFor(soakUpPlan()) // ['order', 'most-least', 'number']
+ * @example predictionsFor(soakUpPlan()) // => ['order', 'most-least', 'number']
  */
 export function predictionsFor(plan: Plan): PredictAs[] {
   const conditions = plan.conditions.filter((condition) => !condition.leftOut).length

@@ -17,8 +17,8 @@ export interface Merged {
  * Two plans that grew out of the same one, as one plan. A field that only one side changed is taken from there. Lists of cards are
  * merged card by card: what one side added is added, what one side took away goes, unless the other side changed it meanwhile.
  * @param base what both began with
- * @example mergePlans(base, { ...base, title: 'Strips' }, { ...base, repeats: 4 })
- *   // { plan: { ...base, title: 'Strips', repeats: 4 }, clashes: [] }
+ * @example mergePlans(plan, { ...plan, title: 'Strips' }, { ...plan, repeats: 4 })
+ *   // => { plan: { ...plan, title: 'Strips', repeats: 4 }, clashes: [] }
  */
 export function mergePlans(base: Plan, mine: Plan, theirs: Plan): Merged {
   const clashes: Clash[] = []

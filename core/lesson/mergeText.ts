@@ -28,7 +28,7 @@ function bothOf(mine: string, theirs: string): string {
 
 /**
  * Where the caret belongs after a text was changed by somebody else: at the same words as before.
- * @example caretAfter('came first', 'Card came first', 4) // 9
+ * @example caretAfter('came first', 'Card came first', 4) // => 9
  */
 export function caretAfter(before: string, after: string, caret: number): number {
   let same = 0

@@ -14,7 +14,7 @@ const ONCE: Moment[] = [{ id: '', half: undefined, time: undefined, place: undef
 /**
  * The moments of one trial, in the order in which they come.
  * @example momentsOf({ kind: 'over-time', watch: { times: [0, 5], places: ['top', 'bottom'] } }).map(({ id }) => id)
- *   // ['t0p1', 't0p2', 't5p1', 't5p2']
+ *   // => ['t0p1', 't0p2', 't5p1', 't5p2']
  */
 export function momentsOf(plan: Plan): Moment[] {
   if (plan.kind === 'before-after') {
@@ -41,7 +41,7 @@ export const MOST_WORDS = 12
 
 /**
  * Names with commas between them, each once.
- * @example readNames('top, bottom,, top', 5) // ['top', 'bottom']
+ * @example readNames('top, bottom,, top', 5) // => ['top', 'bottom']
  */
 export function readNames(text: string, most: number): string[] {
   const names = text.split(',').map((name) => name.trim().slice(0, 200))
@@ -50,7 +50,7 @@ export function readNames(text: string, most: number): string[] {
 
 /**
  * Times of watching as people write them, in order and each once; undefined when there is something else in it.
- * @example readTimes('5, 0 and 1') // [0, 1, 5]
+ * @example readTimes('5, 0 and 1') // => [0, 1, 5]
  */
 export function readTimes(text: string): number[] | undefined {
   const parts = text.split(/\s*(?:,\s|;|\band\b|\s)\s*|,(?=\S)/).filter((part) => part !== '')

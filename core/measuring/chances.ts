@@ -10,7 +10,7 @@ const FAR_APART = 12
  * @param sd      wobble of one reading: trial-to-trial and measuring together
  * @param repeats readings per condition
  * @throws RangeError with fewer than two conditions
- * @example chanceBestIsBest([0.62, 0.70, 0.78], 0.15814, 3) // 0.68976
+ * @example chanceBestIsBest([0.62, 0.70, 0.78], 0.15814, 3) // => 0.68976
  */
 export function chanceBestIsBest(means: number[], sd: number, repeats: number): number {
   const [best, ...others] = inStandardSteps(means, sd, repeats).reverse()
@@ -21,7 +21,7 @@ export function chanceBestIsBest(means: number[], sd: number, repeats: number): 
 /**
  * Chance that all averages come out in the true order. Conditions more than twelve standard errors apart cannot swap, so
  * the row is cut there; within a piece the chance is built up one condition at a time on a fine grid.
- * @example chanceRightOrder([0.62, 0.70, 0.78], 0.15814, 3) // 0.4869
+ * @example chanceRightOrder([0.62, 0.70, 0.78], 0.15814, 3) // => 0.4872
  */
 export function chanceRightOrder(means: number[], sd: number, repeats: number): number {
   const steps = inStandardSteps(means, sd, repeats)
@@ -40,7 +40,7 @@ export function chanceRightOrder(means: number[], sd: number, repeats: number): 
  * @param sd    wobble of one reading: trial-to-trial and measuring together
  * @returns repeats, or undefined when even `most` repeats will not do
  * @throws  RangeError with fewer than two conditions
- * @example repeatsNeeded([0.62, 0.70, 0.78], 0.15814, { chance: 0.9, most: 20 }) // 14
+ * @example repeatsNeeded([0.62, 0.70, 0.78], 0.15814, { chance: 0.9, most: 20 }) // => 14
  */
 export function repeatsNeeded(means: number[], sd: number, { chance, most }: { chance: number; most: number }): number | undefined {
   const enough = (repeats: number) => chanceBestIsBest(means, sd, repeats) >= chance

@@ -20,7 +20,7 @@ const CLEAR_BELOW = 0.05
  * The chance that the class's evidence comes out clear with the plan as it is: the F test of condition on the means of cells, noncentral by
  * sum over groups of (mean - average of what the group does)^2 / (sd^2 / n + own^2). One block alone goes by its single readings.
  * @returns the chance, and the degrees of freedom that the design leaves
- * @example chanceOfClear({ means: [50, 55], shares: Array(7).fill([0, 1]), repeats: 3, sd: 5, own: 0, sameThing: false }).chance // 0.77
+ * @example chanceOfClear({ means: [50, 55], shares: Array(7).fill([0, 1]), repeats: 3, sd: 5, own: 0, sameThing: false }).chance // => 0.77
  */
 export function chanceOfClear({ means, shares, repeats, sd, own, sameThing }: ClearAsk): { chance: number; df: number } {
   const blocks = shares.filter((share) => share.length > 0)

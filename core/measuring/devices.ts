@@ -26,7 +26,7 @@ const DEVICES_OF: Partial<Record<Dimension, Device[]>> = {
 
 /**
  * The devices that give a reading of this kind, the usual one first. A place in an order that is put right is typed.
- * @example devicesFor({ instrument: 'number', unit: 's' }) // ['pad', 'stopwatch', 'laps', 'gate']
+ * @example devicesFor({ instrument: 'number', unit: 's' }) // => ['pad', 'stopwatch', 'laps', 'gate']
  */
 export function devicesFor({ instrument, unit }: Pick<Method, 'instrument' | 'unit'>): Device[] {
   if (instrument === 'words') return ['words']
@@ -43,7 +43,7 @@ export function shareOfWord(words: string[], word: string): number {
 
 /**
  * What a stopwatch shows as a reading: of one event where several are timed at once, to the plan's mark.
- * @example stopwatchReading(12_346, { unit: 's', resolution: 0.01, atOnce: 10 }) // 1.23
+ * @example stopwatchReading(12_346, { unit: 's', resolution: 0.01, atOnce: 10 }) // => 1.23
  */
 export function stopwatchReading(
   milliseconds: number,

@@ -70,7 +70,7 @@ export function instrumentsFor(kind: Kind): Instrument[] {
 /**
  * The method with another instrument. What was said in the old unit is turned into the new one where both measure the same, and
  * forgotten where they do not.
- * @example withInstrument(inCentimetres, ruler).resolution // 1, in mm
+ * @example withInstrument({ ...plan.measures[0]!.method, unit: 'cm' }, instrumentsFor('fair-test')[0]!).unit // => 'mm'
  */
 export function withInstrument(method: Method, instrument: Instrument): Method {
   const { tool, unit, resolution, readingWobble, timingWobble } = instrument

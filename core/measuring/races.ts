@@ -26,7 +26,7 @@ function normalAt(place: number): number {
  * @param means expected results, one per condition, same unit as `sd`; the smallest comes first
  * @param sd    wobble of one of them in one race
  * @throws RangeError with fewer than two conditions
- * @example chancesByRaces([0.62, 0.7, 0.78], 0.05, 3)[2].bestIsBest // 0.95
+ * @example chancesByRaces([0.62, 0.7, 0.78], 0.05, 3)[2].bestIsBest // => 0.95
  */
 export function chancesByRaces(means: number[], sd: number, most: number): RaceChance[] {
   if (means.length < 2) throw new RangeError('needs-two-conditions')
@@ -83,7 +83,7 @@ const clearAnswered = new Map<string, number[]>()
  * The chances that Friedman's test calls the class's finishing orders clear after 1 to `most` races of each group: a group adds up the places of its races, a group
  * alone goes by its races. Simulated classes; the test by its F form (Iman and Davenport, 1980), and never where so few orders could not reach it.
  * @param means expected results, same unit as `sd`; the smallest comes first
- * @example racesComeOutClear({ means: [1, 2, 3], sd: 0.1, groups: 7, most: 3, sameThing: false })[2] // 1
+ * @example racesComeOutClear({ means: [1, 2, 3], sd: 0.1, groups: 7, most: 3, sameThing: false })[2] // => 1
  */
 export function racesComeOutClear(ask: {
   means: number[]

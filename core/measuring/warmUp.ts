@@ -22,7 +22,7 @@ export function warmUpSignals(count: number, random: () => number): Signal[] {
  * them come late does no harm; how unevenly they do is the wobble.
  * @param errors seconds timed less seconds that really passed
  * @returns seconds; undefined with fewer than five timings
- * @example timingWobbleOf([0.1, -0.1, 0.1, -0.1, 0]) // 0.1
+ * @example timingWobbleOf([0.1, -0.1, 0.1, -0.1, 0]) // => 0.1
  */
 export function timingWobbleOf(errors: number[]): number | undefined {
   return errors.length < FEWEST_WARM_UPS ? undefined : sampleStandardDeviation(errors)

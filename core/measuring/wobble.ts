@@ -14,7 +14,7 @@ export interface Wobble {
  * Measuring wobble of one reading, as a standard deviation: what the mark cannot show, what the eye misreads and what the
  * hand is late by, added in squares. Resolution enters as a uniform error (JCGM 100:2008, 4.3.7).
  * @returns same unit as the three parts
- * @example measuringSd({ resolution: 1, readingSd: 1, timingSd: 0 }) // 1.0408
+ * @example measuringSd({ resolution: 1, readingSd: 1, timingSd: 0 }) // => 1.0408
  */
 export function measuringSd({ resolution, readingSd, timingSd }: Wobble): number {
   return Math.sqrt(resolution ** 2 / 12 + readingSd ** 2 + timingSd ** 2)
@@ -41,7 +41,7 @@ const ASSUMED_SHARE = 0.08
 /**
  * Standard deviation of reading the instrument. What nobody typed follows the mark: half of one for a scale that a child reads; nothing for a count
  * up to 30, and 2 % of it above.
- * @example readingSdOf({ ...newMeasure('m', 'height').method, resolution: 2 }) // 1
+ * @example readingSdOf({ ...newMeasure('m', 'height').method, resolution: 2 }) // => 1
  */
 export function readingSdOf(method: Method): number {
   if (method.readingWobble !== null) return method.readingWobble

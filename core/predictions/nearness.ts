@@ -16,7 +16,7 @@ export interface Nearness {
  * How near a predicted order was to the order of the averages, counted in pairs (the counting behind Kendall's tau).
  * @param predicted condition ids, the most first
  * @param result    condition ids by average, the largest first
- * @example nearnessOf(['a', 'b', 'c'], ['b', 'a', 'c']) // { right: 2, all: 3, of: 'pairs', away: undefined }
+ * @example nearnessOf(['a', 'b', 'c'], ['b', 'a', 'c']) // => { right: 2, all: 3, of: 'pairs', away: undefined }
  */
 export function nearnessOf(predicted: string[], result: string[]): Nearness {
   const known = predicted.filter((id) => result.includes(id))

@@ -72,7 +72,7 @@ const OTHER_SIGNS: Record<string, string> = { '．': '.', '，': ',', '：': ':'
  * `½ cup`, `5 ft 4 in`, `5'4"`, `1:05`, `1 min 5 s`, `-2 °C`, `2L`, `1 250 g`, `5°`, `+5`, `5.`, `12 cm.`, `2m30`, `12 drops`, `50 cl`. Anything
  * else is an error with the place.
  * @returns the value in the wanted unit; `writtenUnit` is null when none was written
- * @example readQuantity('5 m 31', { unit: 'cm' }) // { ok: true, value: 531, unit: 'cm', writtenUnit: 'm' }
+ * @example readQuantity('5 m 31', { unit: 'cm' }) // => { ok: true, value: 531, unit: 'cm', writtenUnit: 'm' }
  */
 export function readQuantity(written: string, { unit, region = 'metric' }: ReadOptions): ReadResult {
   if (written.length > LONGEST) return problem('too-long', LONGEST)

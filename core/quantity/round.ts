@@ -4,7 +4,7 @@ import { withoutNoise } from './units'
  * Nearest multiple of an instrument's mark, halves away from zero, free of binary noise.
  * @param value      any unit
  * @param resolution the smallest mark, same unit, above zero
- * @example roundToMark(2.675, 0.01) // 2.68
+ * @example roundToMark(2.675, 0.01) // => 2.68
  */
 export function roundToMark(value: number, resolution: number): number {
   const marks = Math.round(withoutNoise(Math.abs(value) / resolution))

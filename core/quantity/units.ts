@@ -115,7 +115,7 @@ export function unitNamed(word: string): UnitCode | undefined {
 
 /**
  * The same amount in another unit, or undefined when the two measure different things.
- * @example convert(5.31, 'm', 'cm') // 531
+ * @example convert(5.31, 'm', 'cm') // => 531
  */
 export function convert(value: number, from: UnitCode, to: UnitCode, region: KitchenRegion = 'metric'): number | undefined {
   const source = unitOf(from, region)

@@ -26,7 +26,7 @@ const MOST_COUNTED = 9
  * Orders are counted as paths through the sets of things that can come first.
  * @param things ids, each once
  * @param weighings in the order they were done
- * @example balanceOrder(['a', 'b', 'c'], []).next // ['a', 'b']
+ * @example balanceOrder(['a', 'b', 'c'], []).next // => ['a', 'b']
  */
 export function balanceOrder(things: string[], weighings: Weighing[]): BalanceOrder {
   const standing = lastOfEachPair(things, weighings)
@@ -175,7 +175,7 @@ function pairs(size: number): [number, number][] {
 
 /**
  * The place of each thing in a settled order, 1 for the heaviest; equal ones share the middle of theirs.
- * @example placesOf([['b'], ['a', 'c']]) // new Map([['b', 1], ['a', 2.5], ['c', 2.5]])
+ * @example placesOf([['b'], ['a', 'c']]) // => new Map([['b', 1], ['a', 2.5], ['c', 2.5]])
  */
 export function placesOf(order: string[][]): Map<string, number> {
   let before = 0

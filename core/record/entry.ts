@@ -16,9 +16,9 @@ const DASHED = /^\s*\d+(?:[.,]\d+)?[-−–]\d+(?:[.,]\d+)?\s*$/
 /**
  * What was typed for one reading, in the plan's unit: a number with or without its unit, a sum of parts, one less another, one of the ordered words, or a
  * place in an order. From a start to a finish it is the difference that counts; where nobody said that two numbers are that, it is asked.
- * @example readEntry(soakUp, '15 + 30') // { ok: true, value: 45, unit: 'mm' }
- * @example readEntry(soakUp, '12 to 68', { startAndFinish: true }) // { ok: true, value: 56, unit: 'mm' }
- * @example readEntry(describing, 'Damp') // { ok: true, value: 2, unit: 'words' } where the words are dry, damp, wet
+ * @example readEntry(plan, '15 + 30') // => { ok: true, value: 45, unit: 'mm' }
+ * @example readEntry(plan, '12 to 68', { startAndFinish: true }) // => { ok: true, value: 56, unit: 'mm' }
+ * @example readEntry(inWords, 'Damp') // => { ok: true, value: 2, unit: 'words' }
  */
 export function readEntry(plan: Plan, text: string, { startAndFinish = false }: EntryOptions = {}): EntryResult {
   const method = measuredCard(plan)?.method

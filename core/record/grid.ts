@@ -139,7 +139,7 @@ function trialKey({ condition, repeat }: { condition: string; repeat: number }):
 
 /**
  * Places over days that were not filled on their day, the latest reading that is due left out.
- * @example missedReadings(cress, progress, 4) // the cells of day 2, where nobody read them before day 4
+ * @example missedReadings(sprouts, progressOf(sprouts, [])[0]!, 2).every(({ moment }) => moment === 't0') // => true
  */
 export function missedReadings(plan: Plan, { cells }: Progress, day: number | undefined): Cell[] {
   const latest = overDays(plan) && day !== undefined ? latestDue(plan, day) : undefined
@@ -196,7 +196,7 @@ export function doneByAll(progress: Progress[]): { done: number; all: number } {
 /**
  * How many days a class that watches over days has watched; undefined where the lesson has no day.
  * @param today `YYYY-MM-DD`
- * @example dayOfWatching({ date: '2026-03-12' }, '2026-03-16') // 4
+ * @example dayOfWatching({ date: '2026-03-12' }, '2026-03-16') // => 4
  */
 export function dayOfWatching({ date }: Pick<Plan, 'date'>, today: string): number | undefined {
   if (date === '') return undefined

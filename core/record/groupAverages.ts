@@ -4,7 +4,7 @@ import { trialResults } from './results'
 
 /**
  * What each group found of one condition, in the plan's order; groups without a result are left out.
- * @example groupAverages(plan, readings, 'card') // [{ group: 'g1', average: 14.3, count: 3 }]
+ * @example groupAverages(plan, record.readings, 'card') // => [{ group: 'g1', average: 14, count: 2 }, { group: 'g2', average: 15.5, count: 2 }]
  */
 export function groupAverages(
   plan: Plan,

@@ -150,7 +150,7 @@ function hasRetest(plan: Plan, { group, condition }: Reading): boolean {
 /**
  * The plan with one trial more for each of these places, whatever becomes of the old readings. A place that has one already gets no
  * second one.
- * @example withRetests(plan, [{ group: 'g1', condition: 'tissue' }]).retests // [{ group: 'g1', condition: 'tissue', repeat: 4 }]
+ * @example withRetests(plan, [{ group: 'g1', condition: 'tissue' }]).retests // => [{ group: 'g1', condition: 'tissue', repeat: 4 }]
  */
 export function withRetests(plan: Plan, places: { group: string; condition: string }[]): Plan {
   const fresh = new Map(places.map(({ group, condition }) => [`${group}/${condition}`, { group, condition }]))

@@ -15,7 +15,8 @@ export interface PracticeFigures {
  * What the practice readings say about results to expect and about their wobble; set-aside ones left out. Practice is never
  * counted as a result: this only feeds the adviser.
  * @returns undefined until two conditions have a practice reading
- * @example 61 and 65 of one paper, 20 of another: { expected: { a: 63, b: 20 }, sd: 2.83, count: 3 }
+ * @example practiceFigures(plan, [...readings('tissue', 61, 65), ...readings('card', 20)].map((one) => ({ ...one, practice: true })))
+ *   // => { expected: { tissue: 63, card: 20 }, sd: 2.83, count: 3 }
  */
 export function practiceFigures(plan: Plan, readings: Reading[]): PracticeFigures | undefined {
   const unit = measuredCard(plan)?.method.unit

@@ -36,7 +36,7 @@ export function cellKey(place: Pick<Reading, 'group' | 'condition' | 'repeat' | 
 
 /**
  * Does the plan have this place: its group, condition, moment and repeat, or a trial that was to be done once more.
- * @example hasPlace(soakUpPlan())(reading({ repeat: 4 })) // false, where the plan has three repeats
+ * @example hasPlace(soakUpPlan())(reading({ repeat: 4 })) // => false
  */
 export function hasPlace(plan: Plan): (place: Pick<Reading, 'group' | 'condition' | 'repeat' | 'moment'>) => boolean {
   const groups = new Set(plan.groups.map((group) => group.id))

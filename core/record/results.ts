@@ -16,7 +16,8 @@ export interface TrialResult {
  * One result a trial: the reading itself; after less before; or what it had come to at the last time that anybody has
  * read so far, its places averaged. A trial that lacks a reading for that has no result yet. Several readings in one place each make a result of their
  * own where a trial is read once, and are averaged elsewhere.
- * @example 412 g before and 405 g after: value -7
+ * @example trialResults({ ...plan, kind: 'before-after' }, [reading({ moment: 'before', value: 68 }), reading({ moment: 'after', value: 61 })])
+ *   // => [{ value: -7, … }]
  */
 export const trialResults = oncePerPair((plan: Plan, readings: Reading[]): TrialResult[] => {
   const counted = countedReadings(plan, readings)

@@ -4,7 +4,7 @@ import { withoutNoise } from '../quantity'
 
 /**
  * Do two children who read the same thing agree? One mark apart is what careful eyes do; further apart they look once more.
- * @example readersAgree(61, 62, { resolution: 1 }) // true
+ * @example readersAgree(61, 62, { resolution: 1 }) // => true
  */
 export function readersAgree(first: number, second: number, { resolution }: Pick<Method, 'resolution'>): boolean {
   return withoutNoise(Math.abs(first - second)) <= resolution

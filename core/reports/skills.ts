@@ -23,7 +23,7 @@ export type Skill = (typeof SKILLS)[number]
 
 /**
  * Which skills this lesson practised, as far as its record shows: a plan alone practises nothing.
- * @example skillsOf(plan, recordWithReadings) // ['fair-testing', 'measuring', 'repeating', …]
+ * @example skillsOf(plan, record) // => ['fair-testing', 'measuring', 'repeating', 'averaging', 'graphing']
  */
 export function skillsOf(plan: Plan, record: LessonRecord): Skill[] {
   const readings = currentReadings(record.readings).filter(({ practice }) => !practice)

@@ -20,7 +20,7 @@ export function isPlanFix(fix: Fix): fix is PlanFix {
 /**
  * The plan after one of the Second look's buttons; the given plan is left as it is.
  * @param newId makes the ids of new groups
- * @example mend(plan, { code: 'set-repeats', repeats: 3 }, newId).repeats // 3
+ * @example mend(plan, { code: 'set-repeats', repeats: 3 }, newId).repeats // => 3
  */
 export function mend(plan: Plan, fix: PlanFix, newId: () => string): Plan {
   switch (fix.code) {

@@ -6,7 +6,7 @@ const GIVEAWAYS =
 
 /**
  * The words in a remark that sound like a guess at a cause rather than something seen, heard or felt.
- * @example inferenceWords('it must be thirsty because it is dry') // ['must be', 'because']
+ * @example inferenceWords('it must be thirsty because it is dry') // => ['must be', 'because']
  */
 export function inferenceWords(text: string): string[] {
   return [...new Set([...text.matchAll(GIVEAWAYS)].map((match) => match[0].toLowerCase()))]

@@ -67,7 +67,7 @@ const NOT_FOR_CHILDREN =
 /**
  * Could we test it? Four checks on a wondering: something to change, something to measure or rank, time, safety. They look at its
  * words, at the plan's cards and at the clock; whatever the teacher answered goes before. Meant to start a talk, not to end one.
- * @example testableOf(plan, wondering('which paper drinks water highest?')).verdict // 'yes'
+ * @example testableOf(plan, wondering('which paper drinks water highest?')).verdict // => 'yes'
  */
 export function testableOf(plan: Plan, { text, answers }: Pick<Remark, 'text' | 'answers'>): Testable {
   const change = nearestChange(plan, text)

@@ -83,7 +83,7 @@ export function cautionSourceWords(materials: string[], from: CautionSource[]): 
 
 /**
  * All cautions of a plan that hold, as a tray label or a group card has room for them: a line for each of those who may do it.
- * @example `[{ doer: 'adult-only', who: 'Adults only', what: 'Cutting' }, { doer: 'child', who: 'Everybody', what: 'Slips; the tap drips' }]`
+ * @example careLines(plan)[0] // => { doer: 'adult-only', who: 'Adults only', what: 'Cutting' }
  */
 export function careLines(plan: Plan): { doer: Doer; who: string; what: string }[] {
   const all = [

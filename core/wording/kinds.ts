@@ -93,7 +93,7 @@ export function trayWords(kind: Kind): Record<'change' | 'measure' | 'keep', { n
   }
 }
 
-/** What a condition is called in this kind of test. `conditionsWord('improve') // 'tries'` */
+/** What a condition is called in this kind of test. `conditionsWords('improve').name // 'Tries'` */
 export function conditionsWords(kind: Kind): { name: string; what: string; example: string } {
   switch (kind) {
     case 'before-after':
@@ -147,7 +147,7 @@ const OPEN_CHANGE: Record<Kind, string> = {
   describe: 'thing',
 }
 
-/** The testable question, put together from the plan's cards. `question(plan) // 'How does the kind of paper change …?'` */
+/** The testable question, put together from the plan's cards. `question(plan) // 'How does the kind of paper change how high water climbs in 60 s?'` */
 export function question(plan: Plan): string {
   return questionSegments(plan)
     .map(({ text }) => text)

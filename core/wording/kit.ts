@@ -31,7 +31,7 @@ export function amountWords(value: number, unit: UnitCode): string {
 
 /**
  * An amount as somebody would measure it, with the unit it was written in behind it where the two differ.
- * @example measuredWords(21, 'tbsp') // '315 mL (21 tbsp)'
+ * @example measuredWords(21, 'tbsp') // => '315\u202fmL (21\u202ftbsp)'
  */
 export function measuredWords(value: number, unit: UnitCode): string {
   const handy = sensible(value, unit)

@@ -67,14 +67,14 @@ export function nameOfCondition(plan: Plan, id: string): string {
   return momentOf(plan, id)?.half ?? 'a condition no longer in the plan'
 }
 
-/** When and where a trial is read. `momentWords(plan, 't5p1') // '5 min, top'` */
+/** When and where a trial is read. `momentWords(inTwoPlaces, 't5p1') // '5 min, top'` */
 export function momentWords(plan: Plan, id: string): string {
   const moment = momentOf(plan, id)
   if (!moment) return id === '' ? '' : 'a time no longer in the plan'
   return [whenWords(plan, id), moment.place].filter(Boolean).join(', ')
 }
 
-/** When a trial is read, wherever in it. `whenWords(plan, 't5p1') // '5 min'` */
+/** When a trial is read, wherever in it. `whenWords(inTwoPlaces, 't5p1') // '5 min'` */
 export function whenWords(plan: Plan, id: string): string {
   const { half, time } = momentOf(plan, id) ?? {}
   if (half) return half
@@ -106,7 +106,7 @@ export function writeAverage(plan: Plan, value: number, unit: UnitCode): string 
   return writeQuantity(value, unit, decimalsOf(resolutionOf(plan)) + 1)
 }
 
-/** With what something is measured, and how finely. `methodWords(method) // 'ruler, to the nearest mm'` */
+/** With what something is measured, and how finely. `methodWords(plan.measures[0]!.method) // 'ruler, to the nearest mm'` */
 export function methodWords({ instrument, tool, unit, resolution, words }: Method): string {
   if (instrument === 'words') return words.filter((word) => word.trim() !== '').join(' / ') || 'which words?'
   if (instrument === 'race') return tool.trim() || 'side by side, who is first'
@@ -116,7 +116,7 @@ export function methodWords({ instrument, tool, unit, resolution, words }: Metho
   return `${tool.trim() || 'with what?'}, to the nearest ${mark}`
 }
 
-/** How something is measured, for the middle of a sentence. `measuredWith(method) // 'with a ruler, to the nearest mm'` */
+/** How something is measured, for the middle of a sentence. `measuredWith(plan.measures[0]!.method) // 'with a ruler, to the nearest mm'` */
 export function measuredWith(method: Method): string {
   const words = methodWords(method)
   const tool = method.tool.trim()

@@ -28,7 +28,7 @@ export function orderLine(plan: Plan, group: string): string {
 /**
  * Which of its trials a group does in one place of its sheet, 1 for the first, by condition and repeat; all together, which turn of the class. Empty where
  * there is nothing to order.
- * @example trialNumbers(plan, 'g2').get('card/1') // 3
+ * @example trialNumbers(plan, 'g2').get('card/1') // => 4
  */
 export function trialNumbers(plan: Plan, group: string): Map<string, number> {
   const together = arrangementOf(plan) === 'together' && plan.kind !== 'order'

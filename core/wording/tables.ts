@@ -53,7 +53,7 @@ export function workedOutWords(plan: Plan, column: WorkedOut, value: number, uni
 
 /**
  * How the class's average is worked out, a step a line, for children who are learning it.
- * @example workingSteps(plan, [4, 5, 4], 'mm') // ['4 + 5 + 4 = 13', '13 ÷ 3 = 4.3 mm']
+ * @example workingSteps(plan, [4, 5, 4], 'mm') // => ['4 + 5 + 4 = 13', '13 ÷ 3 = 4.3 mm']
  */
 export function workingSteps(plan: Plan, values: number[], unit: UnitCode): string[] {
   const summary = summarise(values)
@@ -104,7 +104,7 @@ export function tableTitle(plan: Plan, group: string | undefined): string {
 /**
  * A row's readings in words: those that count in one piece, each that was set aside in a piece of its own with its reason. Where a trial is read several
  * times, its result stands for it.
- * @example readingPieces(plan, row) // [{ text: '61, 58, 60' }, { text: '85 mm', aside: 'it leaked' }]
+ * @example readingPieces(plan, resultsTable(plan, readings('kitchen-roll', 61, 58))[0]!) // => [{ text: '61, 58' }]
  */
 export function readingPieces(plan: Plan, { readings, results }: TableRow): { text: string; aside?: string }[] {
   const several = plan.kind === 'before-after' || plan.kind === 'over-time'

@@ -32,7 +32,7 @@ export function bestWords({ bestInClass, bestInGroup, byPlaces, shares }: Outloo
 
 /**
  * How many repeats would do, where that is another number than the plan's.
- * @example neededWords({ needed: 2 }, 3) // '2 repeats would already make it clear nine times in ten.'
+ * @example neededWords({ needed: 2 }, 3) // => '2 repeats would already make it clear nine times in ten.'
  */
 export function neededWords({ needed }: Pick<Outlook, 'needed'>, repeats: number): string {
   if (needed === undefined) return 'Twelve repeats would not make it clear nine times in ten.'

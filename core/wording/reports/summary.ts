@@ -43,7 +43,7 @@ export const NOT_JUDGED: Judged = {
 
 /**
  * The face of a lesson.
- * @example faceOf(soakUpPlan()).question // => 'How does the kind of paper change how high the water climbs?'
+ * @example faceOf(plan).title // => 'Soak-up strips'
  */
 export function faceOf(plan: Plan): LessonFace {
   const asks = plan.measured !== null && (plan.changed !== null || plan.kind === 'over-time')

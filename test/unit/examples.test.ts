@@ -1,0 +1,126 @@
+import { readdirSync, readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { transformSync } from 'esbuild'
+import { describe, expect, it } from 'vitest'
+import * as ready from '../ready'
+
+/** One worked example of a doc comment: code, and what it gives. */
+interface Example {
+  file: string
+  line: number
+  code: string
+  gives: string
+}
+
+const FILES = readdirSync('core', { recursive: true, encoding: 'utf8' })
+  .filter((file) => file.endsWith('.ts') && !file.endsWith('.test.ts'))
+  .sort()
+
+/** What of a comment's line is text. */
+const textOf = (line: string) => line.replace(/^\s*(?:\/\*\*|\*\/|\*)? ?/, '').replace(/\s*\*\/\s*$/, '')
+
+function examplesIn(file: string): Example[] {
+  const lines = readFileSync(join('core', file), 'utf8').split('\n')
+  return lines.flatMap((line, place) => {
+    // In one line, between backquotes, before what is public.
+    if (/^\/\*\*.*\*\/$/.test(line) && lines[place + 1]!.startsWith('export '))
+      return [...line.matchAll(/`([^`]+?) \/\/ (?:=> )?([^`]+)`/g)].map(([, code, gives]) => ({
+        file,
+        line: place + 1,
+        code: code!,
+        gives: gives!,
+      }))
+    const [, first] = /@example (.*)$/.exec(line) ?? []
+    if (first === undefined) return []
+    const text = [textOf(first)]
+    // An example goes on until the comment ends or another tag begins.
+    for (let next = place + 1; !line.includes('*/') && !lines[next]!.includes('*/') && !/\* @/.test(lines[next]!); next += 1)
+      text.push(textOf(lines[next]!))
+    const [code, gives] = text.join('\n').split(/\/\/ (?:=> )?/)
+    return [{ file, line: place + 1, code: code!.trim(), gives: gives?.trim() ?? '' }]
+  })
+}
+
+/** Everything an example may name: the lessons that stand ready, all of core's public face, and what its own file exports. */
+const modules = import.meta.glob<Record<string, unknown>>('../../core/**/*.ts', { eager: false })
+async function scopeOf(file: string): Promise<Record<string, unknown>> {
+  const faces = await Promise.all(Object.entries(modules).flatMap(([path, load]) => (path.endsWith('/index.ts') ? [load()] : [])))
+  return Object.assign({}, ...faces, await modules[`../../core/${file}`]!(), ready) as Record<string, unknown>
+}
+
+function run(code: string, scope: Record<string, unknown>): unknown {
+  const { code: plain } = transformSync(`return (${code}\n)`, { loader: 'ts' })
+  return new Function(...Object.keys(scope), plain)(...Object.values(scope)) as unknown
+}
+
+/** A number as it is written stands for all that round to it. */
+function rounded(value: unknown, like: unknown): unknown {
+  if (typeof value === 'number' && typeof like === 'number') {
+    const decimals = /\.(\d+)$/.exec(String(like))?.[1]?.length ?? 0
+    return decimals === 0 && Number.isInteger(value) ? value : Number(value.toFixed(decimals))
+  }
+  if (Array.isArray(value) && Array.isArray(like)) return value.map((one, place) => rounded(one, like[place]))
+  if (isPlain(value) && isPlain(like))
+    return Object.fromEntries(Object.entries(value).map(([key, one]) => [key, rounded(one, like[key])]))
+  return value
+}
+
+/** Spaces that do not break are written as plain ones in an example. */
+function plainSpaces(value: unknown): unknown {
+  if (typeof value === 'string') return value.replace(/[\u00a0\u202f]/g, ' ')
+  if (Array.isArray(value)) return value.map(plainSpaces)
+  return isPlain(value) ? Object.fromEntries(Object.entries(value).map(([key, one]) => [key, plainSpaces(one)])) : value
+}
+
+const isPlain = (value: unknown): value is Record<string, unknown> => Object.prototype.toString.call(value) === '[object Object]'
+
+describe.each(FILES.map((file) => [file, examplesIn(file)] as const).filter(([, examples]) => examples.length > 0))(
+  'the examples in core/%s',
+  (file, examples) => {
+    it.each(examples)('line $line: $code', async ({ code, gives }) => {
+      const scope = await scopeOf(file)
+      const value = plainSpaces(run(code, scope))
+      // Three dots stand for what is left out.
+      const whole = !gives.includes('…')
+      const wanted = plainSpaces(run(gives.replace(/,?\s*…/g, ''), scope))
+      if (whole) expect(rounded(value, wanted)).toEqual(wanted)
+      else expect(rounded(value, wanted)).toMatchObject(wanted as object)
+    })
+  },
+)
+
+it('CONTRIBUTING says truthfully how many public functions have one', () => {
+  const faces = FILES.filter((file) => file.endsWith('index.ts'))
+  const withExample = new Set(
+    FILES.flatMap((file) =>
+      functionsIn(file)
+        .filter(({ hasExample }) => hasExample)
+        .map(({ name }) => name),
+    ),
+  )
+  const known = new Set(FILES.flatMap((file) => functionsIn(file).map(({ name }) => name)))
+  const publicNames = faces.flatMap((file) =>
+    [...readFileSync(join('core', file), 'utf8').matchAll(/export \{([^}]*)\}/g)].flatMap(([, names]) =>
+      names!.split(',').map((name) => name.trim()),
+    ),
+  )
+  const functions = [...new Set(publicNames)].filter((name) => known.has(name))
+  const having = functions.filter((name) => withExample.has(name))
+  const [, said, of] = /(\d+) of its (\d+) public functions/.exec(readFileSync('CONTRIBUTING.md', 'utf8')) ?? []
+  expect([said, of].map(Number), functions.filter((name) => !withExample.has(name)).join(' ')).toEqual([
+    having.length,
+    functions.length,
+  ])
+})
+
+/** The functions that a file exports, and whether the comment before each has an example. */
+function functionsIn(file: string): { name: string; hasExample: boolean }[] {
+  const text = readFileSync(join('core', file), 'utf8')
+  return [...text.matchAll(/^export (?:function |const )(\w+)(?=[<(]| = (?:oncePer|oncePerPair|remembered)\b| = \()/gm)].map(
+    ({ 1: name, index }) => {
+      const before = text.slice(0, index)
+      const comment = before.endsWith('*/\n') ? before.slice(before.lastIndexOf('/**')) : ''
+      return { name: name!, hasExample: /@example|`[^`]+? \/\/ [^`]+`/.test(comment) }
+    },
+  )
+}
