@@ -42,10 +42,10 @@ function examplesIn(file: string): Example[] {
 }
 
 /** Everything an example may name: the lessons that stand ready, all of core's public face, and what its own file exports. */
-const modules = import.meta.glob<Record<string, unknown>>('../../core/**/*.ts', { eager: false })
+const load = (file: string) => import(/* @vite-ignore */ join(process.cwd(), 'core', file)) as Promise<Record<string, unknown>>
 async function scopeOf(file: string): Promise<Record<string, unknown>> {
-  const faces = await Promise.all(Object.entries(modules).flatMap(([path, load]) => (path.endsWith('/index.ts') ? [load()] : [])))
-  return Object.assign({}, ...faces, await modules[`../../core/${file}`]!(), ready) as Record<string, unknown>
+  const faces = await Promise.all(FILES.filter((one) => one.endsWith('index.ts')).map(load))
+  return Object.assign({}, ...faces, await load(file), ready) as Record<string, unknown>
 }
 
 function run(code: string, scope: Record<string, unknown>): unknown {
