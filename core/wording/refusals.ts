@@ -8,7 +8,7 @@ const WORDS = {
   'bad-request': () => 'The request could not be understood. Go back to the shelf.',
   'no-such-address': () => 'There is nothing at this address. Go back to the shelf.',
   'not-found': ({ what }: { what: string }) => `There is no such ${what}. Go back to the shelf and open it from there.`,
-  'foreign-origin': () => 'Open Jolly Beaker by the address that it printed at the start.',
+  'foreign-origin': () => 'This page came from somewhere else. Open Jolly Beaker by the address that it printed at the start.',
   internal: () => 'Something broke on our side. Nothing was stored; try it once more.',
 
   'desk-closed': () => 'The desk is closed. Type in its passphrase.',
