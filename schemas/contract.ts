@@ -78,6 +78,8 @@ export interface ShelfEntry {
   level: number
   next: Stop | null
   troubles: number
+  /** Nobody has worked it out yet: level, next and troubles say nothing. */
+  judged: boolean
 }
 
 /** Which lessons of the shelf: words that are in them, put away or not, and which page of them. */
@@ -93,6 +95,8 @@ export interface ShelfPage {
   /** How many there are, on all pages. */
   all: number
   putAway: number
+  /** So many of those shown are being worked out anew; it is worth looking again. */
+  renewing: number
 }
 
 /** Is class mode on, may this page use the desk, and at which addresses stations find the server. */
@@ -153,7 +157,7 @@ interface Contract extends DeskRows, StationRows {
   'POST /api/lessons': Begun & { body: { investigation: string | null } }
   'POST /api/lessons/open': Begun & { body: { text: string } }
   'GET /api/investigations': { answer: { investigations: { id: string; title: string; summary: string }[] } }
-  'GET /api/term': { query: Term; answer: { lessons: TermLesson[]; classes: string[] } }
+  'GET /api/term': { query: Term; answer: { lessons: TermLesson[]; classes: string[]; renewing: number } }
   'GET /api/library': { answer: Download }
   'POST /api/library': { answer: Restored }
 

@@ -2,6 +2,7 @@ import { watchDebounced } from '@vueuse/core'
 import type { ShelfEntry } from '~~/schemas/contract'
 
 const FIND_AFTER = 200
+const MOST_AT_ONCE = 1000
 
 /** The shelf a page at a time, as it is looked through: the server finds and sorts. */
 export function useShelf(trouble: (error: unknown) => void) {
@@ -15,7 +16,7 @@ export function useShelf(trouble: (error: unknown) => void) {
 
   /** The first page, or as much of the shelf as was shown before. */
   async function load(): Promise<void> {
-    await look(0, lessons.value?.length)
+    await look(0, Math.min(MOST_AT_ONCE, lessons.value?.length ?? 0))
   }
   async function more(): Promise<void> {
     await look(lessons.value?.length ?? 0)
@@ -30,11 +31,13 @@ export function useShelf(trouble: (error: unknown) => void) {
       lessons.value = [...(from === 0 ? [] : (lessons.value ?? [])), ...page.lessons]
       all.value = page.all
       putAway.value = page.putAway
+      again(page.renewing)
     } catch (error) {
       trouble(error)
     }
   }
 
+  const again = useLookAgain(load)
   onMounted(load)
   watch(archived, () => look(0))
   watchDebounced(find, () => look(0), { debounce: FIND_AFTER })

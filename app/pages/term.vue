@@ -10,6 +10,7 @@ const classes = ref<string[]>([])
 const wanted = ref<Term>({ from: '', to: '', className: '' })
 const report = computed(() => lessons.value && termOverview(lessons.value, wanted.value))
 
+const again = useLookAgain(load)
 watch(wanted, load, { deep: true })
 onMounted(load)
 async function load(): Promise<void> {
@@ -20,6 +21,7 @@ async function load(): Promise<void> {
     if (JSON.stringify(query) !== JSON.stringify(wanted.value)) return
     lessons.value = answer.lessons
     classes.value = answer.classes
+    again(answer.renewing)
   } catch (error) {
     notices.trouble(messageOf(error))
   }

@@ -41,7 +41,9 @@ export async function keepSummaries(database: Database): Promise<void> {
 
 /** Something of the whole school changed: what that makes a difference to is judged anew, little by little. */
 async function renewAll(database: Database): Promise<void> {
-  const ids = (await listLessonIds(database)).filter(({ archived }) => !archived).map(({ id }) => id)
+  const lessons = await listLessonIds(database)
+  // What is put away stands in the term's overview only, and can wait.
+  const ids = [...lessons.filter(({ archived }) => !archived), ...lessons.filter(({ archived }) => archived)].map(({ id }) => id)
   for (let from = 0; from < ids.length; from += CHECKED_AT_ONCE) {
     const some = await listSummaries(database, ids.slice(from, from + CHECKED_AT_ONCE))
     void renew(database, staleOf(some, await booksNow(database)))
@@ -59,21 +61,28 @@ function booksNow(database: Database): Promise<SchoolBooks> {
 }
 
 /**
- * Judges what is out of date among these, and waits for it where it is little. True when it is worth looking again.
+ * Judges what is out of date among these, and waits for it where it is little.
  * @param withSchool what is shown depends on the cupboard and the calendar as well
+ * @returns how many were out of date, and how many of them still are
  */
-export async function renewShown(database: Database, shown: Summary[], withSchool: boolean): Promise<boolean> {
+export async function renewShown(
+  database: Database,
+  shown: Summary[],
+  withSchool: boolean,
+): Promise<{ stale: number; left: number }> {
   const stale = withSchool
     ? staleOf(shown, await booksNow(database))
     : shown.flatMap(({ id, outOfDate }) => (outOfDate ? [id] : []))
-  if (stale.length === 0) return false
+  if (stale.length === 0) return { stale: 0, left: 0 }
   // What somebody looks at comes first.
   const later = [...line].filter((id) => !stale.includes(id))
   line.clear()
   const done = renew(database, [...stale, ...later])
-  if (stale.length > WORTH_WAITING_FOR) return false
-  await Promise.race([Promise.all(stale.map((id) => judgedSoon(id, done))), rest(PATIENCE)])
-  return true
+  if (stale.length > WORTH_WAITING_FOR) return { stale: stale.length, left: stale.length }
+  let left = stale.length
+  const each = stale.map((id) => judgedSoon(id, done).then(() => (left -= 1)))
+  await Promise.race([Promise.all(each), rest(PATIENCE)])
+  return { stale: stale.length, left }
 }
 
 function staleOf(summaries: Summary[], school: SchoolBooks): string[] {

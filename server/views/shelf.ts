@@ -1,27 +1,29 @@
 import { NOT_JUDGED, type Term, type TermLesson } from '../../core/wording/reports'
-import type { ShelfEntry, ShelfPage, ShelfQuestion } from '../../schemas/contract'
+import type { AnswerOf, ShelfEntry, ShelfPage, ShelfQuestion } from '../../schemas/contract'
 import type { Database } from '../database/open'
 import { listClasses, listShelf, listTerm, type Summary } from '../database/summaries'
 import { renewShown } from './renewing'
 
 /** One page of the shelf. Nothing is worked out for it but what changed a moment ago. */
 export async function loadShelf(database: Database, question: ShelfQuestion): Promise<ShelfPage> {
-  let shelf = await listShelf(database, question)
-  if (await renewShown(database, shelf.page, true)) shelf = await listShelf(database, question)
-  return { lessons: shelf.page.map(shelfEntry), all: shelf.all, putAway: shelf.putAway }
+  const shelf = await listShelf(database, question)
+  const { stale, left } = await renewShown(database, shelf.page, true)
+  const { page, all, putAway } = stale > left ? await listShelf(database, question) : shelf
+  return { lessons: page.map(shelfEntry), all, putAway, renewing: left }
 }
 
 /** What was investigated between two days, and what it practised; put-away lessons are among it. */
-export async function loadTerm(database: Database, term: Term): Promise<{ lessons: TermLesson[]; classes: string[] }> {
-  let lessons = await listTerm(database, term)
-  if (await renewShown(database, lessons, false)) lessons = await listTerm(database, term)
-  return { lessons: lessons.map(termLesson), classes: await listClasses(database) }
+export async function loadTerm(database: Database, term: Term): Promise<AnswerOf<'GET /api/term'>> {
+  const found = await listTerm(database, term)
+  const { stale, left } = await renewShown(database, found, false)
+  const lessons = stale > left ? await listTerm(database, term) : found
+  return { lessons: lessons.map(termLesson), classes: await listClasses(database), renewing: left }
 }
 
 function shelfEntry({ id, archived, face, judged }: Summary): ShelfEntry {
   const { title, question, className, date, start } = face
   const { level, next, troubles } = judged ?? NOT_JUDGED
-  return { id, title, question, className, date, start, archived, level, next, troubles }
+  return { id, title, question, className, date, start, archived, level, next, troubles, judged: judged !== null }
 }
 
 function termLesson({ id, face, judged }: Summary): TermLesson {

@@ -9,15 +9,16 @@ const when = computed(() => {
   const { date, start } = props.lesson
   return date === '' ? 'no day yet' : `${dayWords(date)}${start ? `, ${start}` : ''}`
 })
+const there = computed(() => `/lesson/${props.lesson.id}/${props.lesson.judged ? (props.lesson.next ?? 'agree') : 'plan'}`)
 const percent = computed(() => Math.round(props.lesson.level * 100))
 </script>
 
 <template>
   <li class="lesson">
-    <BeakerMark :size="64" :level="lesson.level" :label="`${percent} in 100 ready`" />
+    <BeakerMark :size="64" :level="lesson.level" :label="lesson.judged ? `${percent} in 100 ready` : 'being worked out'" />
     <div class="words">
       <h3>
-        <NuxtLink :to="`/lesson/${lesson.id}/${lesson.next ?? 'agree'}`">{{ lesson.title || 'Lesson without a name' }}</NuxtLink>
+        <NuxtLink :to="there">{{ lesson.title || 'Lesson without a name' }}</NuxtLink>
       </h3>
       <p class="question">{{ lesson.question || 'No question yet' }}</p>
       <p class="soft">
@@ -26,8 +27,9 @@ const percent = computed(() => Math.round(props.lesson.level * 100))
       </p>
     </div>
     <div class="next">
-      <NuxtLink class="button" :to="`/lesson/${lesson.id}/${lesson.next ?? 'agree'}`">{{ nextThing(lesson.next) }}</NuxtLink>
-      <p v-if="lesson.troubles > 0" class="trouble">
+      <NuxtLink class="button" :to="there">{{ lesson.judged ? nextThing(lesson.next) : 'Open' }}</NuxtLink>
+      <p v-if="!lesson.judged" class="soft">being looked through …</p>
+      <p v-else-if="lesson.troubles > 0" class="trouble">
         <span aria-hidden="true">▲</span>
         {{ counted(lesson.troubles, 'thing') }} to mend
       </p>

@@ -35,7 +35,7 @@ export const NOT_JUDGED: Judged = {
   level: 0,
   next: null,
   troubles: 0,
-  grade: GRADE_NAMES['nothing-yet'],
+  grade: 'being worked out',
   conclusion: '',
   agreed: false,
   skills: [],

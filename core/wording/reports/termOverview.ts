@@ -31,7 +31,7 @@ export function termOverview(lessons: TermLesson[], { from, to, className }: Ter
         head: ['Day', 'Class', 'Question', 'What the class found', 'How sure'],
         figures: false,
         rows: lessons.map(({ date, className, question, title: name, conclusion, agreed, grade }) => [
-          date === '' ? 'no day' : dayWords(date),
+          date === '' ? 'no day' : dayWords(date).replaceAll(' ', '\u00a0'),
           className,
           question || name,
           conclusion === '' ? 'no conclusion yet' : `${conclusion}${agreed ? '' : ' (a draft)'}`,
