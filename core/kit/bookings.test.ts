@@ -3,6 +3,8 @@ import { describe, expect, it } from 'vitest'
 import { soakUpPlan } from '../../test/soakUp'
 import { dayAfter } from '../clock'
 import {
+  bookedOf,
+  bookedSoon,
   bookingsBefore,
   bookingsInOrder,
   bookingsOf,
@@ -82,6 +84,19 @@ describe('what lessons take out of one cupboard', () => {
       }),
       { seed: 13, numRuns: 300 },
     )
+  })
+
+  it('of many bookings the next ones are shown, and those that fall short before the rest', () => {
+    const days = Array.from({ length: 12 }, (_, place) => dayAfter('2026-03-01', place))
+    const bookings = days.flatMap((date) => {
+      const amount = date === days[9] ? 12 : 7
+      const takes = { lastDay: 0, of: [{ thing: 'ruler', amount, unit: 'pieces' as const, density: null, use: 'again' as const }] }
+      return bookingsOf({ id: date, title: '', date, start: '10:00', takes }, things, { before: 0, after: 0 })
+    })
+    const booked = bookedOf(things[0]!, bookings)
+    expect(booked.map(({ short }) => short)).toEqual(days.map((day) => (day === days[9] ? 3 : 0)))
+    expect(bookedSoon(booked, days[4]!).map(({ date }) => date)).toEqual([days[4], days[5], days[6], days[9]])
+    expect(bookedSoon(booked, '2026-04-01')).toEqual([])
   })
 
   it('of two lessons that want the same things, the one that comes first has them, whoever was planned first', () => {

@@ -110,16 +110,35 @@ export function freeOf(thing: Thing, plan: Plan, school: School): number {
  * @example bookedOf(thermometers, schoolWith(takingSeven('a', '2026-03-09'), takingSeven('b', '2026-03-11')).bookings).map(({ short }) => short)
  *   // => [0, 5]
  */
-export function bookedOf(thing: Thing, bookings: Booking[]): (Booking & { short: number })[] {
+export function bookedOf(thing: Thing, bookings: Booking[]): Booked[] {
   const own = bookings.filter((booking) => booking.thing === thing.id)
   own.sort((a, b) => `${a.date} ${a.start} ${a.lesson}`.localeCompare(`${b.date} ${b.start} ${b.lesson}`))
-  return own.map((booking, place) => {
-    const before = own
-      .slice(0, place)
-      .filter(({ use, from, until }) => use === 'up' || (from <= booking.until && until >= booking.from))
-    const taken = before.reduce((sum, { amount }) => sum + amount, 0)
-    return { ...booking, short: withoutNoise(Math.max(0, booking.amount - Math.max(0, thing.stock - taken))) }
+  let usedUp = 0
+  let held: Booking[] = []
+  return own.map((booking) => {
+    // What was brought back before this one is there for all that come later, too.
+    held = held.filter(({ until }) => until >= booking.from)
+    const away = held.filter(({ from }) => from <= booking.until).reduce((sum, { amount }) => sum + amount, 0)
+    const short = Math.max(0, booking.amount - Math.max(0, thing.stock - usedUp - away))
+    if (booking.use === 'up') usedUp += booking.amount
+    else held.push(booking)
+    return { ...booking, short: withoutNoise(short) }
   })
+}
+
+export type Booked = Booking & { short: number }
+
+const NEXT = 3
+const MOST_SHOWN = 6
+
+/**
+ * Of a thing's bookings those to look at now: the next three from today on, and the next ones that fall short.
+ * @example bookedSoon(bookedOf(thermometers, schoolWith(takingSeven('a', '2026-03-09'), takingSeven('b', '2026-03-11')).bookings), '2026-03-10').map(({ lesson }) => lesson)
+ *   // => ['b']
+ */
+export function bookedSoon(booked: Booked[], today: string): Booked[] {
+  const coming = booked.filter(({ date }) => date >= today)
+  return coming.filter(({ short }, place) => place < NEXT || short > 0).slice(0, MOST_SHOWN)
 }
 
 /** The thing that a material most likely is: the same name, whatever its case or number. `likelyThing('Thermometers', things)` */

@@ -4,6 +4,7 @@ export { CAUTIONS, cautionsInWords, cautionsOf, cautionsOfMaterial, cautionsSeen
 export type { Caution, CautionOfPlan, CautionSource } from './cautions'
 export {
   bookedOf,
+  bookedSoon,
   freeOf,
   likelyThing,
   NO_SCHOOL,
@@ -14,7 +15,7 @@ export {
   withField,
   withThings,
 } from './cupboard'
-export type { Booking, School, Thing, ThingField } from './cupboard'
+export type { Booked, Booking, School, Thing, ThingField } from './cupboard'
 export { likelyBack, stockChanges } from './countBack'
 export type { CountedBack, StockChange } from './countBack'
 export { bookingsBefore, bookingsInOrder, bookingsOf, takesOf } from './bookings'

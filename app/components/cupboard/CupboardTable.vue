@@ -1,14 +1,23 @@
 <script setup lang="ts">
 import { LONGEST } from '~~/core/lesson'
-import { bookedOf, THING_FIELDS, withField, type Booking, type Thing, type ThingField } from '~~/core/kit'
+import { bookedOf, bookedSoon, THING_FIELDS, withField, type Booked, type Booking, type Thing, type ThingField } from '~~/core/kit'
 import { unitOf, NUMBER_UNITS, type UnitCode } from '~~/core/quantity'
-import { amountWords, dayWords, moneyWords } from '~~/core/wording'
+import { amountWords, counted, dayWords, moneyWords } from '~~/core/wording'
 
 /** What stands in the cupboard, keyed in like a spreadsheet, and who has booked it. */
-defineProps<{ things: Thing[]; bookings: Booking[] }>()
+const props = defineProps<{ things: Thing[]; bookings: Booking[] }>()
 const emit = defineEmits<{ save: [thing: Thing]; takeOut: [thing: Thing] }>()
 const sheet = ref<HTMLElement>()
 const { follow } = useSheetKeys(sheet)
+const booked = computed(() => new Map(props.things.map((thing) => [thing.id, bookedOf(thing, props.bookings)])))
+const wholly = ref(new Set<string>())
+/** The next bookings of a thing, or all of them where somebody asked. */
+function shown({ id }: Thing): Booked[] {
+  const all = booked.value.get(id) ?? []
+  return wholly.value.has(id) ? all : bookedSoon(all, localDay())
+}
+const hidden = (thing: Thing) => (booked.value.get(thing.id)?.length ?? 0) - shown(thing).length
+
 /** What was typed into a cell that cannot take it, until it can. */
 const drafts = ref<Record<string, string>>({})
 /** The cell that is being typed in: what the server answers meanwhile does not touch it. */
@@ -93,13 +102,16 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
             />
           </td>
           <td class="booked">
-            <span v-for="booking in bookedOf(thing, bookings)" :key="`${booking.lesson}${booking.amount}`">
+            <span v-for="booking in shown(thing)" :key="`${booking.lesson}${booking.amount}`">
               {{ amountWords(booking.amount, thing.unit) }} on {{ dayWords(booking.date) }}
               <span class="soft">{{ booking.title }}</span>
               <span v-if="booking.short > 0" class="trouble short">
                 <span aria-hidden="true">▲</span> {{ amountWords(booking.short, thing.unit) }} short
               </span>
             </span>
+            <button v-if="hidden(thing) > 0" type="button" class="button small quiet" @click="wholly.add(thing.id)">
+              {{ counted(hidden(thing), 'other booking') }}
+            </button>
           </td>
           <td>
             <button type="button" class="button small quiet" :aria-label="`Take ${thing.name} out`" @click="emit('takeOut', thing)">
