@@ -1,5 +1,18 @@
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
-import { conditionName, letterOf, measuredCard, type LessonRecord, type Plan } from '../lesson'
+import {
+  conditionName,
+  EVERY_KIND,
+  letterOf,
+  measuredCard,
+  rowsOf,
+  WHOLE_CLASS,
+  type AnyKind,
+  type Column,
+  type LessonRecord,
+  type ListName,
+  type Plan,
+  type RowKindName,
+} from '../lesson'
 import { unitOf } from '../quantity'
 import type { LessonFile } from './lessonFile'
 import { writeReadingsCsv } from './readingsCsv'
@@ -20,7 +33,8 @@ interface Field {
  */
 export function writeDataPackage(file: LessonFile): Uint8Array {
   const { plan } = file
-  const tables = [readingsTable(plan, file), conditionsTable(plan), groupsTable(plan), sentencesTable(plan, file)]
+  const others = EVERY_KIND.filter((kind) => kind.kind !== 'reading').map((kind) => rowsTable(plan, file, kind))
+  const tables = [readingsTable(plan, file), conditionsTable(plan), groupsTable(plan), ...others]
   const description = {
     profile: 'tabular-data-package',
     name: 'jolly-beaker-lesson',
@@ -140,27 +154,57 @@ function groupsTable(plan: Plan): Table {
   }
 }
 
-function sentencesTable(plan: Plan, { conclusions }: LessonRecord): Table {
-  const nameOf = (id: string | null) => plan.groups.find((group) => group.id === id)?.name ?? ''
+const ROW_TITLES: Record<Exclude<RowKindName, 'reading'>, string> = {
+  prediction: 'What groups and the class expected',
+  conclusion: 'Sentences of the groups and of the class',
+  remark: 'What groups noticed, guessed and wondered',
+  observation: 'What groups saw while they tested',
+}
+
+/** What the columns of rows hold, whichever kind they are of. */
+const COLUMN_WORDS: Record<string, string> = {
+  id: 'Identifier of the row',
+  group: 'Name of the group; empty for the class',
+  condition: 'What the factor was changed to; empty where it belongs to none',
+  repeat: 'Trial of this group and condition, 1 is the first',
+  as: 'What was predicted: an order, numbers, a line, a change, or hands up',
+  order: 'Conditions, the most first, as a list in JSON',
+  values: 'Numbers by condition or moment, in JSON',
+  reason: 'Why',
+  late: 'yes where it was made after the first reading that counts',
+  from: 'Identifier of the row that it grew from',
+  text: 'The words',
+  hands: 'Hands up for it',
+  agreed: 'yes where the class agreed on it',
+  list: 'noticed, maybe or wondered',
+  kind: 'words, sketch or photo',
+  picture: 'Identifier of the picture in the lesson file',
+  by: 'desk, station or import',
+  at: 'When it was written',
+}
+
+const FIELD_TYPES: Partial<Record<Column['is'], Field['type']>> = { whole: 'integer', number: 'number', time: 'datetime' }
+
+/** The rows of one kind as a table, a column for each of its own; readings have a table that also comes in again. */
+function rowsTable(plan: Plan, record: LessonRecord, kind: AnyKind<RowKindName, ListName>): Table {
+  const columns = Object.entries(kind.columns)
+  const names = new Map([...plan.groups.map(({ id, name }) => [id, name] as const), [WHOLE_CLASS, '']])
+  const conditions = new Map(plan.conditions.map((condition) => [condition.id, conditionName(plan, condition)]))
+  const cell = (name: string, value: unknown): string => {
+    if (value === null) return ''
+    if (name === 'group') return names.get(value as string) ?? ''
+    if (name === 'condition') return conditions.get(value as string) ?? ''
+    if (typeof value === 'boolean') return value ? 'yes' : 'no'
+    return typeof value === 'object' ? JSON.stringify(value) : String(value)
+  }
   return {
-    name: 'sentences',
-    title: 'Sentences of the groups and of the class',
-    fields: [
-      text('group', 'Whose sentence; empty for the class'),
-      text('text', 'The words'),
-      { name: 'hands', type: 'integer', description: 'Hands up for it' },
-      text('agreed', 'yes where the class agreed on it'),
-      { name: 'at', type: 'datetime', description: 'When it was written' },
-    ],
+    name: kind.list,
+    title: ROW_TITLES[kind.kind as keyof typeof ROW_TITLES],
+    key: 'id',
+    fields: columns.map(([name, { is }]) => ({ name, type: FIELD_TYPES[is] ?? 'string', description: COLUMN_WORDS[name]! })),
     csv: writeTable([
-      ['group', 'text', 'hands', 'agreed', 'at'],
-      ...conclusions.map((one) => [
-        nameOf(one.group),
-        one.text,
-        one.hands === null ? '' : String(one.hands),
-        one.agreed ? 'yes' : 'no',
-        one.at,
-      ]),
+      columns.map(([name]) => name),
+      ...rowsOf(record, kind).map((row) => columns.map(([name]) => cell(name, (row as unknown as Record<string, unknown>)[name]))),
     ]),
   }
 }

@@ -3,7 +3,7 @@ import { unzipSync, strFromU8 } from 'fflate'
 import { describe, expect, it } from 'vitest'
 import { conclusion, counter, emptyRecord, reading, soakUpPlan } from '../../test/soakUp'
 import { INVESTIGATIONS, planFrom } from '../../library'
-import { AGES, AVERAGE_WAYS, GRAPH_KINDS, type LessonRecord, type Plan } from '../lesson'
+import { AGES, AVERAGE_WAYS, EVERY_KIND, GRAPH_KINDS, type LessonRecord, type Plan } from '../lesson'
 import { lessonFileSchema } from '../../schemas/record'
 import { lessonOfPackage, openLessonFile, strayReference, writeDataPackage, writeLessonFile } from '.'
 
@@ -79,16 +79,44 @@ describe('a lesson that goes out and comes back', () => {
   it('a data package describes every column of every table', () => {
     const plan = soakUpPlan()
     const zip = unzipSync(
-      writeDataPackage(writeLessonFile(plan, { ...emptyRecord, readings: [reading()], conclusions: [conclusion()] }, [], AT)),
+      writeDataPackage(
+        writeLessonFile(
+          plan,
+          {
+            ...emptyRecord,
+            readings: [reading()],
+            conclusions: [conclusion({ group: 'g1', text: 'It was “tissue”, not card.', hands: 21 })],
+            observations: [
+              {
+                id: 'o',
+                group: 'g1',
+                condition: 'tissue',
+                repeat: 2,
+                kind: 'words',
+                text: 'it drips',
+                picture: null,
+                by: 'station',
+                at: AT,
+              },
+            ],
+          },
+          [],
+          AT,
+        ),
+      ),
     )
     const { resources } = JSON.parse(strFromU8(zip['datapackage.json']!)) as {
-      resources: { path: string; schema: { fields: { name: string }[] } }[]
+      resources: { path: string; title: string; schema: { fields: { name: string; description: string }[] } }[]
     }
-    expect(resources.map(({ path }) => path)).toEqual(['readings.csv', 'conditions.csv', 'groups.csv', 'sentences.csv'])
-    for (const { path, schema } of resources) {
+    // One for the readings, two for the plan, and one for each further kind of row.
+    expect(resources).toHaveLength(EVERY_KIND.length + 2)
+    for (const { path, title, schema } of resources) {
       const [heading] = strFromU8(zip[path]!).split('\r\n')
       expect(heading).toBe(schema.fields.map(({ name }) => name).join(','))
+      expect([title, ...schema.fields.map(({ description }) => description)]).not.toContain(undefined)
     }
+    expect(strFromU8(zip['conclusions.csv']!)).toContain('Alder,,"It was “tissue”, not card.",21,yes,desk')
+    expect(strFromU8(zip['observations.csv']!)).toContain(`o,Alder,tissue,2,words,it drips,,station,${AT}`)
     expect(lessonOfPackage(new TextEncoder().encode('not a zip'))).toBeUndefined()
   })
 })
