@@ -1,5 +1,4 @@
-import type { ClockState } from './testClock'
-import type { Coming } from '~~/core/clock'
+import type { Coming, RunningClock } from '~~/core/clock'
 
 const TONES = { due: [660], end: [880, 660, 880] }
 const TONE_SECONDS = 0.35
@@ -24,7 +23,7 @@ function ring(kind: keyof typeof TONES): void {
 }
 
 /** Rings when a phase ends and when something of the timetable comes due, as long as sound is on. */
-export function useBell(state: Ref<ClockState>, coming: Ref<Coming[]>, on: Ref<boolean>): void {
+export function useBell(state: Ref<RunningClock>, coming: Ref<Coming[]>, on: Ref<boolean>): void {
   watch(
     () => [state.value.phase, state.value.secondsLeft === 0] as const,
     ([phase, ended], [earlier, endedBefore]) => {

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto'
 import { readFileSync, writeFileSync } from 'node:fs'
 import { reading } from '../api/client'
 import { cell, client, expect, openStop, saved, test } from './house'
@@ -247,4 +248,43 @@ test('seven groups, four papers and three repeats are keyed in by keyboard alone
       : { status: 'kept', value: 54, confirmed: true },
   )
   expect(readings.filter(({ supersedes }) => supersedes !== null)).toHaveLength(2)
+})
+
+test('a shelf with many lessons comes a page at a time, is found through, and says what is not looked through yet', async ({
+  page,
+  baseURL,
+}) => {
+  const { call, newLesson } = client(baseURL)
+  const name = `Crowd ${randomUUID().slice(0, 8)}`
+  for (let place = 0; place < 63; place += 1) {
+    const { lesson } = await newLesson(null)
+    const plan = { ...lesson.plan, title: `${name} ${place}`, date: place === 5 ? '2026-03-12' : '' }
+    expect((await call('PUT', `/api/lessons/${lesson.id}/plan`, { plan, revision: lesson.revision })).status).toBe(200)
+  }
+  await page.goto('/')
+  await page.keyboard.press('/')
+  await page.keyboard.type(name.toUpperCase())
+  const lessons = page.getByRole('listitem').filter({ hasText: name })
+  await expect(lessons).toHaveCount(60)
+  // By day, and those without one with the newest first.
+  await expect(lessons.nth(0)).toContainText(`${name} 5`)
+  await expect(lessons.nth(1)).toContainText(`${name} 62`)
+  // While they are looked through beside the server, none is said to be done.
+  await expect(lessons.filter({ hasText: 'being looked through' })).toHaveCount(0)
+  await expect(lessons.filter({ has: page.getByRole('link', { name: 'Done' }) })).toHaveCount(0)
+  await page.getByRole('button', { name: 'Show more: 3 further lessons' }).click()
+  await expect(lessons).toHaveCount(63)
+  await expect(page.getByRole('button', { name: /Show more/ })).toBeHidden()
+  await expect(lessons.nth(62)).toContainText(`${name} 0`)
+
+  // What is typed next is asked anew; what nobody has is said.
+  await page.getByLabel('Find a lesson').fill(`${name} 17`)
+  await expect(lessons).toHaveCount(1)
+  await lessons.getByRole('button', { name: 'Put away' }).click()
+  await expect(page.getByText(`No lesson has “${name} 17”`)).toBeVisible()
+  await page.getByRole('button', { name: /^Put away: \d+/ }).click()
+  await expect(lessons).toHaveCount(1)
+  await lessons.getByRole('button', { name: 'Take back' }).click()
+  await page.getByRole('button', { name: 'Back to the shelf' }).click()
+  await expect(lessons).toHaveCount(1)
 })

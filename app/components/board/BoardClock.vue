@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { PHASE_NAMES, stopwatchWords } from '~~/core/wording'
-import type { ClockState } from '~/composables/testClock'
+import type { RunningClock } from '~~/core/clock'
 
 /** The time left, large; the level beside it sinks with it. */
-const props = defineProps<{ state: ClockState; byHand: boolean }>()
+const props = defineProps<{ state: RunningClock; byHand: boolean }>()
 const emit = defineEmits<{ turn: [] }>()
 const written = computed(() => stopwatchWords(props.state.secondsLeft))
 </script>

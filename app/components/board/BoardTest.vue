@@ -3,13 +3,13 @@ import type { Coming } from '~~/core/clock'
 import { activeConditions, letterOf, type LessonRecord, type Plan } from '~~/core/lesson'
 import { currentReadings, doubtfulReadings, progressOf, shareDone, type Cell, type Progress } from '~~/core/record'
 import { nameOfCondition, nameOfGroup, soonWords, stationWords, writeReading } from '~~/core/wording'
-import type { ClockState } from '~/composables/testClock'
+import type { RunningClock } from '~~/core/clock'
 
 /** What each group has done and has left, the clock, and the number that came in last. */
 const props = defineProps<{
   plan: Plan
   record: LessonRecord
-  clock: ClockState
+  clock: RunningClock
   byHand: boolean
   coming: Coming[]
   shown: boolean

@@ -1,0 +1,60 @@
+import { describe, expect, it } from 'vitest'
+import { soakUpPlan } from '../../test/soakUp'
+import { PHASES, USUAL_BOARD } from '../lesson'
+import { fitOf, phaseAt, runningClock, testStartOf } from '.'
+
+const plan = soakUpPlan({ date: '2026-03-12', clock: { ...soakUpPlan().clock, start: '10:30' } })
+const fit = fitOf(plan)
+const atMinute = (minute: number) => new Date(2026, 2, 12, 10, 30).getTime() + minute * 60_000
+const byTimetable = (minute: number) => runningClock(plan, USUAL_BOARD, atMinute(minute))
+const testMinutes = fit.phases.find(({ phase }) => phase === 'test')!.minutes
+
+describe('the clock of a lesson', () => {
+  it('goes through the phases of its own timetable, each to its end', () => {
+    const seen = new Set<string>()
+    for (let minute = 0; minute < plan.clock.minutes; minute += 0.5) {
+      const at = phaseAt(fit, minute)
+      const now = byTimetable(minute)
+      if (!at) {
+        expect(now.running).toBe(false)
+        continue
+      }
+      seen.add(now.phase)
+      expect([now.phase, now.running]).toEqual([at.phase, true])
+      expect(now.secondsLeft).toBe(Math.ceil(at.left * 60))
+      expect(now.share).toBeGreaterThan(0)
+      expect(now.share).toBeLessThanOrEqual(1)
+    }
+    for (const phase of PHASES.filter((one) => fit.phases.some((own) => own.phase === one && own.minutes > 0)))
+      expect(seen).toContain(phase)
+  })
+
+  it('stands at the whole of the test before and after the lesson, and where nobody set a day or a start', () => {
+    const still = { phase: 'test', running: false, share: 1, secondsLeft: testMinutes * 60, elapsed: undefined }
+    expect(byTimetable(-1)).toEqual(still)
+    expect(byTimetable(24 * 60)).toEqual(still)
+    expect(runningClock({ ...plan, date: '' }, USUAL_BOARD, atMinute(5))).toEqual(still)
+    expect(runningClock({ ...plan, clock: { ...plan.clock, start: '' } }, USUAL_BOARD, atMinute(5))).toEqual(still)
+  })
+
+  it('counts the seconds of testing from the moment that testing begins, and none before', () => {
+    const start = testStartOf(fit)
+    expect(byTimetable(start + 2).elapsed).toBeCloseTo(120)
+    expect(byTimetable(start - 1).elapsed).toBeUndefined()
+    expect(byTimetable(start + testMinutes + 1).elapsed).toBeUndefined()
+  })
+
+  it('started by hand it runs for the minutes of the test, whatever the timetable says, and stops at nothing', () => {
+    const started = { clockStarted: new Date(atMinute(300)).toISOString() }
+    const after = (minutes: number) => runningClock(plan, started, atMinute(300 + minutes))
+    expect(after(0)).toMatchObject({ phase: 'test', running: true, secondsLeft: testMinutes * 60, share: 1, elapsed: 0 })
+    expect(after(testMinutes / 2)).toMatchObject({ secondsLeft: testMinutes * 30, share: 0.5 })
+    expect(after(testMinutes + 5)).toMatchObject({ secondsLeft: 0, share: 0, elapsed: (testMinutes + 5) * 60 })
+  })
+
+  it('a test that takes no time at all has none left, and nothing is divided by it', () => {
+    const empty = soakUpPlan({ conditions: [], date: plan.date, clock: plan.clock })
+    const now = runningClock(empty, { clockStarted: new Date(atMinute(0)).toISOString() }, atMinute(1))
+    expect([now.secondsLeft, now.share]).toEqual([0, 0])
+  })
+})
