@@ -34,6 +34,7 @@ export const useLesson = defineStore('lesson', () => {
   const merging = shallowRef<Asked>()
   let saver: ReturnType<typeof saving> | undefined
   let endFollowing = () => {}
+  let opening = 0
 
   /** The plan with what stations said in its lists. */
   const heard = computed(() => plan.value && withSaid(plan.value, record.value.remarks))
@@ -45,7 +46,10 @@ export const useLesson = defineStore('lesson', () => {
   async function open(lesson: string): Promise<void> {
     close()
     const path = { lesson }
+    const own = (opening += 1)
     const around = await callServer('GET /api/lessons/[lesson]/school', { path })
+    // Another lesson was opened, or this one closed, while the school was on its way.
+    if (own !== opening) return
     await new Promise<void>((resolve, reject) => {
       endFollowing = follow({
         load: () => callServer('GET /api/lessons/[lesson]', { path }),
@@ -101,6 +105,7 @@ export const useLesson = defineStore('lesson', () => {
   }
 
   function close(): void {
+    opening += 1
     void saver?.flush()
     saver?.end()
     saver = undefined

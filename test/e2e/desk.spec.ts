@@ -262,9 +262,10 @@ test('a shelf with many lessons comes a page at a time, is found through, and sa
     expect((await call('PUT', `/api/lessons/${lesson.id}/plan`, { plan, revision: lesson.revision })).status).toBe(200)
   }
   await page.goto('/')
+  const lessons = page.getByRole('listitem').filter({ hasText: name })
+  await expect(lessons.first()).toBeVisible()
   await page.keyboard.press('/')
   await page.keyboard.type(name.toUpperCase())
-  const lessons = page.getByRole('listitem').filter({ hasText: name })
   await expect(lessons).toHaveCount(60)
   // By day, and those without one with the newest first.
   await expect(lessons.nth(0)).toContainText(`${name} 5`)
