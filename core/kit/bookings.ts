@@ -1,6 +1,6 @@
 import type { Material, Plan } from '../lesson'
 import type { UnitCode } from '../quantity'
-import { heldDays, inUnitOf, lastDayOf, type Booking, type School } from './cupboard'
+import { heldDays, inUnitOf, lastDayOf, orderOf, type Booking, type BookingsInOrder, type School } from './cupboard'
 import { needsOf } from './needs'
 
 /** What a lesson takes out of the cupboard, whatever stands in there: it follows from the plan alone. */
@@ -43,22 +43,6 @@ export function bookingsOf({ id, title, date, start, takes }: Taking, things: Sc
   })
 }
 
-/** The bookings of each thing, those of the earlier lessons first. */
-export type BookingsInOrder = Map<string, { order: string; booking: Booking }[]>
-
-/** Puts bookings in the order in which lessons may take, once for many lessons that ask. */
-export function bookingsInOrder(bookings: Booking[]): BookingsInOrder {
-  const byThing: BookingsInOrder = new Map()
-  for (const booking of bookings) {
-    const entry = { order: orderOf(booking.date, booking.start, booking.lesson), booking }
-    const list = byThing.get(booking.thing)
-    if (list) list.push(entry)
-    else byThing.set(booking.thing, [entry])
-  }
-  for (const list of byThing.values()) list.sort((a, b) => (a.order < b.order ? -1 : 1))
-  return byThing
-}
-
 /**
  * Of all bookings those that leave less for this lesson: of what it takes, what earlier lessons use up or hold in the same days.
  * `takenBefore` answers the same with these as with all.
@@ -79,8 +63,4 @@ export function bookingsBefore(
     }
     return before
   })
-}
-
-function orderOf(date: string, start: string, lesson: string): string {
-  return `${date} ${start} ${lesson}`
 }

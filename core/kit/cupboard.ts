@@ -1,3 +1,4 @@
+import { oncePer } from '../chance'
 import { dayAfter, USUAL_CALENDAR, type Calendar } from '../clock'
 import type { Material, Plan } from '../lesson'
 import { NUMBER_UNITS, withoutNoise, type UnitCode } from '../quantity'
@@ -89,11 +90,37 @@ export function lastDayOf({ kind, watch }: Pick<Plan, 'kind' | 'watch'>): number
 export function takenBefore(thing: Thing, plan: Plan, school: School): Booking[] {
   const own = heldDays({ date: plan.date, lastDay: lastDayOf(plan) }, school.held)
   if (!own) return []
-  const order = `${plan.date} ${plan.clock.start} ${school.lesson}`
-  return school.bookings
-    .filter((booking) => booking.thing === thing.id && booking.lesson !== school.lesson)
-    .filter(({ date, start, lesson: other }) => `${date} ${start} ${other}` < order)
-    .filter(({ use, from, until }) => use === 'up' || (from <= own.until && until >= own.from))
+  const order = orderOf(plan.date, plan.clock.start, school.lesson)
+  const before: Booking[] = []
+  for (const { order: earlier, booking } of inOrderOf(school.bookings).get(thing.id) ?? []) {
+    if (earlier >= order) break
+    if (booking.lesson === school.lesson) continue
+    if (booking.use === 'up' || (booking.from <= own.until && booking.until >= own.from)) before.push(booking)
+  }
+  return before
+}
+
+/** The bookings of each thing, those of the earlier lessons first. */
+export type BookingsInOrder = Map<string, { order: string; booking: Booking }[]>
+
+/** Puts bookings in the order in which lessons may take, once for many lessons that ask. */
+export function bookingsInOrder(bookings: Booking[]): BookingsInOrder {
+  const byThing: BookingsInOrder = new Map()
+  for (const booking of bookings) {
+    const entry = { order: orderOf(booking.date, booking.start, booking.lesson), booking }
+    const list = byThing.get(booking.thing)
+    if (list) list.push(entry)
+    else byThing.set(booking.thing, [entry])
+  }
+  for (const list of byThing.values()) list.sort((a, b) => (a.order < b.order ? -1 : 1))
+  return byThing
+}
+
+const inOrderOf = oncePer(bookingsInOrder)
+
+/** Who comes first: by day, start and, where these are the same, by name. */
+export function orderOf(date: string, start: string, lesson: string): string {
+  return `${date} ${start} ${lesson}`
 }
 
 /**

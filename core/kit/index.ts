@@ -5,6 +5,7 @@ export type { Caution, CautionOfPlan, CautionSource } from './cautions'
 export {
   bookedOf,
   bookedSoon,
+  bookingsInOrder,
   freeOf,
   likelyThing,
   NO_SCHOOL,
@@ -15,11 +16,11 @@ export {
   withField,
   withThings,
 } from './cupboard'
-export type { Booked, Booking, School, Thing, ThingField } from './cupboard'
+export type { Booked, BookingsInOrder, Booking, School, Thing, ThingField } from './cupboard'
 export { likelyBack, stockChanges } from './countBack'
 export type { CountedBack, StockChange } from './countBack'
-export { bookingsBefore, bookingsInOrder, bookingsOf, takesOf } from './bookings'
-export type { BookingsInOrder, Taking, Takes } from './bookings'
+export { bookingsBefore, bookingsOf, takesOf } from './bookings'
+export type { Taking, Takes } from './bookings'
 export { billOf, needsOf } from './needs'
 export type { Need } from './needs'
 export type { Supply, SupplyField, SupplyProblem } from './supply'
