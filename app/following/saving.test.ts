@@ -118,6 +118,46 @@ describe('saving a plan', () => {
     expect(sent).toHaveLength(1)
   })
 
+  it('typed while another one was on its way goes after it, even when the lesson is left meanwhile', async () => {
+    const { clock, sent, edit, server, saver, seen } = desk()
+    const slow = later<number>()
+    server.answer = () => slow.promise
+    edit({ title: 'first' })
+    await clock.pass(400)
+    edit({ title: 'last words' })
+    const leaving = saver.flush()
+    saver.end()
+    seen.plan = undefined as never
+    server.answer = undefined
+    server.revision = 2
+    slow.keep(2)
+    await leaving
+    await clock.pass(10_000)
+    expect(sent).toEqual([
+      { title: 'first', revision: 1, leaving: false },
+      { title: 'last words', revision: 2, leaving: true },
+    ])
+    expect(server.plan.title).toBe('last words')
+  })
+
+  it('that something else waits for is stored when it goes on', async () => {
+    const { clock, edit, server, saver } = desk()
+    const slow = later<number>()
+    server.answer = () => slow.promise
+    edit({ title: 'first' })
+    await clock.pass(400)
+    edit({ title: 'second' })
+    let goesOn = false
+    const waiting = saver.flush().then(() => (goesOn = true))
+    await clock.pass(1000)
+    expect(goesOn).toBe(false)
+    server.answer = undefined
+    server.revision = 2
+    slow.keep(2)
+    await waiting
+    expect(server.plan.title).toBe('second')
+  })
+
   it('of a lesson that was closed goes on its way, and shows nothing any more', async () => {
     const { clock, sent, edit, saver, states } = desk()
     edit({ title: 'last words' })

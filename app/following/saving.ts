@@ -37,6 +37,8 @@ export function saving(stored: Stored, parts: Parts, clock: Clock = deviceClock)
   let state: SaveState = 'saved'
   let ended = false
   let cancel = () => {}
+  /** The save that is on its way. */
+  let underWay: Promise<void> | undefined
 
   function become(next: SaveState): void {
     state = next
@@ -53,10 +55,18 @@ export function saving(stored: Stored, parts: Parts, clock: Clock = deviceClock)
     cancel = clock.after(after, () => void save(false))
   }
 
-  async function save(leaving: boolean): Promise<void> {
-    cancel()
+  function save(leaving: boolean): Promise<void> {
     const plan = parts.current()
-    if (!plan || state === 'saving') return
+    return underWay ?? (plan ? start(plan, leaving) : Promise.resolve())
+  }
+
+  function start(plan: Plan, leaving: boolean): Promise<void> {
+    cancel()
+    underWay = send(plan, leaving).finally(() => (underWay = undefined))
+    return underWay
+  }
+
+  async function send(plan: Plan, leaving: boolean): Promise<void> {
     become('saving')
     try {
       revision = await parts.put(plan, revision, leaving)
@@ -93,9 +103,13 @@ export function saving(stored: Stored, parts: Parts, clock: Clock = deviceClock)
     soon(0)
   }
 
-  /** Sends what is not saved yet, when the page goes away or something else needs it stored. */
-  function flush(): Promise<void> {
-    return state === 'waiting' || state === 'away' ? save(true) : Promise.resolve()
+  /** Sends what is not saved yet, when the page goes away or something else needs it stored: after what is on its way, too. */
+  async function flush(): Promise<void> {
+    const plan = parts.current()
+    if (state === 'waiting' || state === 'away') return save(true)
+    if (!underWay || !plan) return
+    await underWay
+    if (plan !== agreed && state !== 'refused') await start(plan, true)
   }
 
   /** Another desk saved: true where this one has nothing of its own, and should take theirs. */
