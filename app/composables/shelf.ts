@@ -3,7 +3,7 @@ import type { ShelfEntry } from '~~/schemas/contract'
 
 const FIND_AFTER = 200
 const PAGE = 60
-const MOST = 1000
+const MOST_AT_ONCE = 1000
 
 /** The shelf a page at a time, as it is looked through: the server finds and sorts. */
 export function useShelf(trouble: (error: unknown) => void) {
@@ -14,18 +14,32 @@ export function useShelf(trouble: (error: unknown) => void) {
   const all = ref(0)
   const putAway = ref(0)
   const asked = computed(() => ({ find: find.value, archived: archived.value }))
-  /** As many as somebody has asked to see. */
-  let wanted = PAGE
+  const left = computed(() => all.value - (lessons.value?.length ?? 0))
   const again = useLookAgain(load)
 
-  /** As much of the shelf as is wanted, as it is now. */
-  async function load(): Promise<void> {
+  /** What is shown, as it is now. */
+  function load(): Promise<void> {
+    return look(0, Math.min(MOST_AT_ONCE, Math.max(PAGE, lessons.value?.length ?? 0)))
+  }
+  function more(): Promise<void> {
+    return look(lessons.value?.length ?? 0, PAGE)
+  }
+  function fromTheTop(): Promise<void> {
+    lessons.value = lessons.value?.slice(0, PAGE)
+    return look(0, PAGE)
+  }
+
+  async function look(from: number, most: number): Promise<void> {
     const question = asked.value
     try {
-      const page = await callServer('GET /api/lessons', { query: { ...question, most: Math.min(MOST, wanted) } })
+      const page = await callServer('GET /api/lessons', { query: { ...question, from, most } })
       // A slow answer to what is not asked any more comes too late.
       if (question !== asked.value) return
-      lessons.value = page.lessons
+      const fresh = new Set(page.lessons.map(({ id }) => id))
+      const rest = (lessons.value ?? []).map((lesson, place) =>
+        (place >= from && place < from + most) || fresh.has(lesson.id) ? [] : [lesson],
+      )
+      lessons.value = [...rest.slice(0, from).flat(), ...page.lessons, ...rest.slice(from).flat()]
       all.value = page.all
       putAway.value = page.putAway
       again(page.renewing)
@@ -34,18 +48,8 @@ export function useShelf(trouble: (error: unknown) => void) {
     }
   }
 
-  async function more(): Promise<void> {
-    wanted += PAGE
-    await load()
-  }
-
-  async function fromTheTop(): Promise<void> {
-    wanted = PAGE
-    await load()
-  }
-
   onMounted(load)
   watch(archived, fromTheTop)
   watchDebounced(find, fromTheTop, { debounce: FIND_AFTER })
-  return { find, archived, lessons, all, putAway, load, more }
+  return { find, archived, lessons, left, putAway, load, more }
 }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { restoredWords } from '~~/core/wording'
+import { counted, restoredWords } from '~~/core/wording'
 import type { ShelfEntry } from '~~/schemas/contract'
 
 useHead({ title: 'Jolly Beaker' })
@@ -8,7 +8,7 @@ const {
   find,
   archived: showArchived,
   lessons,
-  all,
+  left,
   putAway,
   load,
   more: showMore,
@@ -132,8 +132,8 @@ async function attempt(work: () => Promise<void>): Promise<void> {
       Start from a ready one and change what you like.
     </div>
 
-    <button v-if="lessons && lessons.length < all" type="button" class="button more" @click="showMore">
-      Show more: {{ all - lessons.length }} further {{ all - lessons.length === 1 ? 'lesson' : 'lessons' }}
+    <button v-if="left > 0" type="button" class="button more" @click="showMore">
+      Show more: {{ counted(left, 'further lesson') }}
     </button>
 
     <LazyAppDialog v-if="choosing" v-model="choosing" title="Start a lesson" :width="620">

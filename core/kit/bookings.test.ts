@@ -95,8 +95,9 @@ describe('what lessons take out of one cupboard', () => {
     })
     const booked = bookedOf(things[0]!, bookings)
     expect(booked.map(({ short }) => short)).toEqual(days.map((day) => (day === days[9] ? 3 : 0)))
-    expect(bookedSoon(booked, days[4]!).map(({ date }) => date)).toEqual([days[4], days[5], days[6], days[9]])
-    expect(bookedSoon(booked, '2026-04-01')).toEqual([])
+    const { soon, others } = bookedSoon(booked, days[4]!)
+    expect([soon.map(({ date }) => date), others]).toEqual([[days[4], days[5], days[6], days[9]], 8])
+    expect(bookedSoon(booked, '2026-04-01')).toEqual({ soon: [], others: 12 })
   })
 
   it('of two lessons that want the same things, the one that comes first has them, whoever was planned first', () => {

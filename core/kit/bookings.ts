@@ -1,6 +1,6 @@
 import type { Material, Plan } from '../lesson'
 import type { UnitCode } from '../quantity'
-import { heldDays, inUnitOf, lastDayOf, orderOf, type Booking, type BookingsInOrder, type School } from './cupboard'
+import { bookedBefore, heldDays, inUnitOf, lastDayOf, orderOf, type Booking, type BookingsInOrder, type School } from './cupboard'
 import { needsOf } from './needs'
 
 /** What a lesson takes out of the cupboard, whatever stands in there: it follows from the plan alone. */
@@ -55,12 +55,5 @@ export function bookingsBefore(
   const own = heldDays({ date, lastDay: takes.lastDay }, held)
   if (!own) return []
   const order = orderOf(date, start, id)
-  return [...new Set(takes.of.map(({ thing }) => thing))].flatMap((thing) => {
-    const before: Booking[] = []
-    for (const { order: earlier, booking } of inOrder.get(thing) ?? []) {
-      if (earlier >= order) break
-      if (booking.use === 'up' || (booking.from <= own.until && booking.until >= own.from)) before.push(booking)
-    }
-    return before
-  })
+  return [...new Set(takes.of.map(({ thing }) => thing))].flatMap((thing) => bookedBefore(inOrder, thing, order, own))
 }

@@ -90,11 +90,20 @@ export function lastDayOf({ kind, watch }: Pick<Plan, 'kind' | 'watch'>): number
 export function takenBefore(thing: Thing, plan: Plan, school: School): Booking[] {
   const own = heldDays({ date: plan.date, lastDay: lastDayOf(plan) }, school.held)
   if (!own) return []
-  const order = orderOf(plan.date, plan.clock.start, school.lesson)
+  const before = bookedBefore(inOrderOf(school.bookings), thing.id, orderOf(plan.date, plan.clock.start, school.lesson), own)
+  return before.filter(({ lesson }) => lesson !== school.lesson)
+}
+
+/** Of a thing's bookings those of lessons that come earlier and use it up, or hold it in the same days. */
+export function bookedBefore(
+  inOrder: BookingsInOrder,
+  thing: string,
+  order: string,
+  own: { from: string; until: string },
+): Booking[] {
   const before: Booking[] = []
-  for (const { order: earlier, booking } of inOrderOf(school.bookings).get(thing.id) ?? []) {
+  for (const { order: earlier, booking } of inOrder.get(thing) ?? []) {
     if (earlier >= order) break
-    if (booking.lesson === school.lesson) continue
     if (booking.use === 'up' || (booking.from <= own.until && booking.until >= own.from)) before.push(booking)
   }
   return before
@@ -159,13 +168,15 @@ const NEXT = 3
 const MOST_SHOWN = 6
 
 /**
- * Of a thing's bookings those to look at now: the next three from today on, and the next ones that fall short.
- * @example bookedSoon(bookedOf(thermometers, schoolWith(takingSeven('a', '2026-03-09'), takingSeven('b', '2026-03-11')).bookings), '2026-03-10').map(({ lesson }) => lesson)
- *   // => ['b']
+ * Of a thing's bookings those to look at now: the next three from today on, and the next ones that fall short; and how many
+ * others there are.
+ * @example bookedSoon(bookedOf(thermometers, schoolWith(takingSeven('a', '2026-03-09'), takingSeven('b', '2026-03-11')).bookings), '2026-03-10')
+ *   // => { soon: [{ lesson: 'b', short: 5, … }], others: 1 }
  */
-export function bookedSoon(booked: Booked[], today: string): Booked[] {
+export function bookedSoon(booked: Booked[], today: string): { soon: Booked[]; others: number } {
   const coming = booked.filter(({ date }) => date >= today)
-  return coming.filter(({ short }, place) => place < NEXT || short > 0).slice(0, MOST_SHOWN)
+  const soon = coming.filter(({ short }, place) => place < NEXT || short > 0).slice(0, MOST_SHOWN)
+  return { soon, others: booked.length - soon.length }
 }
 
 /** The thing that a material most likely is: the same name, whatever its case or number. `likelyThing('Thermometers', things)` */

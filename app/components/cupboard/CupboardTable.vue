@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { LONGEST } from '~~/core/lesson'
-import { bookedOf, bookedSoon, THING_FIELDS, withField, type Booked, type Booking, type Thing, type ThingField } from '~~/core/kit'
+import { bookedOf, bookedSoon, THING_FIELDS, withField, type Booking, type Thing, type ThingField } from '~~/core/kit'
 import { unitOf, NUMBER_UNITS, type UnitCode } from '~~/core/quantity'
 import { amountWords, counted, dayWords, moneyWords } from '~~/core/wording'
 
@@ -9,14 +9,17 @@ const props = defineProps<{ things: Thing[]; bookings: Booking[] }>()
 const emit = defineEmits<{ save: [thing: Thing]; takeOut: [thing: Thing] }>()
 const sheet = ref<HTMLElement>()
 const { follow } = useSheetKeys(sheet)
-const booked = computed(() => new Map(props.things.map((thing) => [thing.id, bookedOf(thing, props.bookings)])))
 const wholly = ref(new Set<string>())
-/** The next bookings of a thing, or all of them where somebody asked. */
-function shown({ id }: Thing): Booked[] {
-  const all = booked.value.get(id) ?? []
-  return wholly.value.has(id) ? all : bookedSoon(all, localDay())
-}
-const hidden = (thing: Thing) => (booked.value.get(thing.id)?.length ?? 0) - shown(thing).length
+/** The next bookings of each thing, or all of them where somebody asked. */
+const booked = computed(
+  () =>
+    new Map(
+      props.things.map((thing) => {
+        const all = bookedOf(thing, props.bookings)
+        return [thing.id, wholly.value.has(thing.id) ? { soon: all, others: 0 } : bookedSoon(all, localDay())]
+      }),
+    ),
+)
 
 /** What was typed into a cell that cannot take it, until it can. */
 const drafts = ref<Record<string, string>>({})
@@ -102,15 +105,15 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
             />
           </td>
           <td class="booked">
-            <span v-for="booking in shown(thing)" :key="`${booking.lesson}${booking.amount}`">
+            <span v-for="booking in booked.get(thing.id)!.soon" :key="`${booking.lesson}${booking.amount}`">
               {{ amountWords(booking.amount, thing.unit) }} on {{ dayWords(booking.date) }}
               <span class="soft">{{ booking.title }}</span>
               <span v-if="booking.short > 0" class="trouble short">
                 <span aria-hidden="true">▲</span> {{ amountWords(booking.short, thing.unit) }} short
               </span>
             </span>
-            <button v-if="hidden(thing) > 0" type="button" class="button small quiet" @click="wholly.add(thing.id)">
-              {{ counted(hidden(thing), 'other booking') }}
+            <button v-if="booked.get(thing.id)!.others > 0" type="button" class="button small quiet" @click="wholly.add(thing.id)">
+              {{ counted(booked.get(thing.id)!.others, 'other booking') }}
             </button>
           </td>
           <td>
