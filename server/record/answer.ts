@@ -1,9 +1,5 @@
-import type { AnyKind, AnyRow } from '../../core/lesson'
-
-interface Written {
-  rows: AnyRow[]
-  added: number
-}
+import type { AnyKind } from '../../core/lesson'
+import type { Written } from './write'
 
 /** The rows in a body: several readings at once, everything else one by one. */
 export function rowsIn(kind: AnyKind, body: object): object[] {

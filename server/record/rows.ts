@@ -9,6 +9,7 @@ import {
   type LessonRecord,
   type ListName,
   type RowKindName,
+  type RowOf,
 } from '../../core/lesson'
 import type { AnyKind } from '../../core/lesson'
 import type { Database } from '../database/open'
@@ -18,9 +19,14 @@ type Kind = AnyKind<RowKindName, ListName>
 const MOST_AT_ONCE = 500
 
 /** The rows of one kind, in the order they were written. */
-export async function listRows(database: Database, { list }: Kind, lesson: string): Promise<AnyRow[]> {
+export async function listRows<Name extends RowKindName>(
+  database: Database,
+  { list }: { kind: Name; list: ListName },
+  lesson: string,
+): Promise<RowOf<Name>[]> {
   const table = ROW_TABLES[list]
-  return (await database.select().from(table).where(eq(table.lesson, lesson)).orderBy(asc(table.sequence))).map(toRow)
+  const rows = await database.select().from(table).where(eq(table.lesson, lesson)).orderBy(asc(table.sequence))
+  return rows.map(toRow) as unknown as RowOf<Name>[]
 }
 
 /** Everything recorded in a lesson. */

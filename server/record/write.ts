@@ -18,7 +18,7 @@ import { findRows, groupsThatBegan, insertRows } from './rows'
 type Kind = AnyKind<RowKindName, ListName>
 
 /** Rows as they are stored now, and how many of them were new. */
-interface Written {
+export interface Written {
   rows: AnyRow[]
   added: number
 }

@@ -30,13 +30,14 @@ function start(): Worker {
     if ('judged' in answer) asker?.resolve(answer.judged)
     else asker?.reject(new Error(answer.failed))
   })
-  started.on('error', giveUp)
-  started.on('exit', () => giveUp(new Error('The judge stopped.')))
+  started.on('error', (error) => giveUp(started, error))
+  started.on('exit', () => giveUp(started, new Error('The judge stopped.')))
   return started
 }
 
-/** Whoever waits is told; the next question starts another worker. */
-function giveUp(error: Error): void {
+/** Whoever waits is told, once; the next question starts another worker. */
+function giveUp(stopped: Worker, error: Error): void {
+  if (worker !== stopped) return
   worker = undefined
   for (const { reject } of waiting.values()) reject(error)
   waiting.clear()

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { readImport } from '../../../../core/formats'
 import { importSchema } from '../../../../schemas/requests'
 import { lessonRoute } from '../../../access/route'
-import { loadRecord } from '../../../record/rows'
+import { listRows } from '../../../record/rows'
 import { writeRows } from '../../../record/write'
 import { ROW_KINDS } from '../../../../core/lesson'
 
@@ -10,7 +10,7 @@ import { ROW_KINDS } from '../../../../core/lesson'
 export default lessonRoute<'POST /api/lessons/[lesson]/import'>(
   { body: importSchema, large: 'file' },
   async ({ database, lesson, body }) => {
-    const cells = readImport(lesson.plan, body.rows, body.choices, (await loadRecord(database, lesson.id)).readings)
+    const cells = readImport(lesson.plan, body.rows, body.choices, await listRows(database, ROW_KINDS.reading, lesson.id))
     const readings = cells.flatMap(({ reading }) =>
       reading ? [{ ...reading, id: randomUUID(), practice: false, confirmed: false, supersedes: null }] : [],
     )
