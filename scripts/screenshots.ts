@@ -22,7 +22,10 @@ try {
 async function takeAll(): Promise<void> {
   const { call, open } = clientFor(application.base)
   const { body } = await call<{ lessons: { id: string; title: string }[] }>('GET', '/api/lessons')
-  const [finished, halfPlanned, sprouting] = await Promise.all(body.lessons.map(({ id }) => open(id)))
+  const called = (name: string) => open(body.lessons.find(({ title }) => title === name)!.id)
+  const [finished, halfPlanned, sprouting] = await Promise.all(
+    ['Soak-up strips', 'Soak-up strips, a second look', 'Sprout watch'].map(called),
+  )
   const desk = await newPage(DESK)
   const take = async (page: Page, name: string, path: string, ready: string) => {
     await page.goto(application.base + path)
