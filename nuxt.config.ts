@@ -45,15 +45,24 @@ export default defineNuxtConfig({
     preset: 'node-listener',
     serveStatic: true,
     hooks: {
-      // What judges lessons beside the server is a script of its own.
+      // What works beside the server is a script of its own.
       compiled: async ({ options }) => {
         await bundle({
-          entryPoints: [fileURLToPath(new URL('./server/workers/judge.ts', import.meta.url))],
-          outfile: join(options.output.serverDir, 'workers', 'judge.mjs'),
+          entryPoints: {
+            judge: fileURLToPath(new URL('./server/workers/judge.ts', import.meta.url)),
+            packWorker: fileURLToPath(new URL('./server/database/folder/packWorker.ts', import.meta.url)),
+            reading: fileURLToPath(new URL('./server/workers/reading.ts', import.meta.url)),
+          },
+          outdir: join(options.output.serverDir, 'workers'),
+          outExtension: { '.js': '.mjs' },
           bundle: true,
           platform: 'node',
           format: 'esm',
           target: 'node20',
+          // Packages that were written for require() find it.
+          banner: {
+            js: "import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(import.meta.url);",
+          },
         })
       },
     },

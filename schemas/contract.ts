@@ -30,6 +30,8 @@ export interface DeskLesson {
   code: string
   board: BoardState
   archived: boolean
+  /** Whose it is; null for the head desk. */
+  desk: string | null
   savedAt: string
 }
 
@@ -53,6 +55,10 @@ export interface StationView extends BoardView {
   station: string
   group: string
   locked: boolean
+  /** Another name than before: the data came back from a snapshot, and what was sent lately is offered again. */
+  epoch: string
+  /** The record is the whole class's, since its numbers may be seen. */
+  all: boolean
 }
 
 /** A station as the desk sees it. */
@@ -99,11 +105,19 @@ export interface ShelfPage {
   renewing: number
 }
 
-/** Is class mode on, may this page use the desk, and at which addresses stations find the server. */
+/** Is class mode on, may this page use a desk and which, and at which addresses stations find the server. */
 export interface ClassMode {
   on: boolean
   desk: boolean
+  /** A class's own desk; null at the head desk, which sees all, and where no desk is open. */
+  own: DeskName | null
   addresses: string[]
+}
+
+/** A class's own desk. */
+export interface DeskName {
+  id: string
+  name: string
 }
 
 export const MOVE_REASONS = ['new', 'corrected', 'imported', 'counted-back', 'taken-out'] as const
@@ -128,6 +142,26 @@ export interface Restored {
   /** Lessons that are here in another state: the saved one stands beside them. */
   beside: number
   things: number
+  /** Lessons that could not be read, with the reason. */
+  damaged: { lesson: string; message: string }[]
+}
+
+/** What was damaged in the data, and what took its place. */
+export interface Mended {
+  /** What was wrong, in the words of the database. */
+  damage: string
+  /** When the snapshot was taken whose data these are; null where there is none, and the damaged data are still in use. */
+  takenAt: string | null
+  /** Where the damaged data lie now; null where they are in use, or where there were none any more. */
+  aside: string | null
+  /** Snapshots that were damaged as well. */
+  passedOver: string[]
+}
+
+/** Something about the data that stays on the shelf until somebody has read it. */
+export interface Notice extends Mended {
+  id: string
+  at: string
 }
 
 interface Begun {
@@ -151,19 +185,27 @@ interface Contract extends DeskRows, StationRows {
   'GET /api/class-mode': { answer: ClassMode }
   'PUT /api/class-mode': { body: { passphrase: string }; answer: { on: boolean } }
   'DELETE /api/class-mode': { answer: { on: boolean } }
-  'POST /api/desk': { body: { passphrase: string }; answer: { desk: boolean } }
+  'GET /api/desk': { answer: { desks: DeskName[] } }
+  'POST /api/desk': { body: { passphrase: string; desk: string | null }; answer: { desk: boolean } }
+  'DELETE /api/desk': { answer: { done: boolean } }
+  'POST /api/desks': { body: { name: string; passphrase: string }; answer: { id: string } }
+  'PUT /api/desks/[desk]': { body: { name: string; passphrase: string }; answer: { id: string } }
+  'DELETE /api/desks/[desk]': { answer: { done: boolean } }
 
   'GET /api/lessons': { query: ShelfQuestion; answer: ShelfPage }
   'POST /api/lessons': Begun & { body: { investigation: string | null } }
   'POST /api/lessons/open': Begun & { body: { text: string } }
   'GET /api/investigations': { answer: { investigations: { id: string; title: string; summary: string }[] } }
   'GET /api/term': { query: Term; answer: { lessons: TermLesson[]; classes: string[]; renewing: number } }
+  'GET /api/notices': { answer: { notices: Notice[] } }
+  'DELETE /api/notices/[notice]': { answer: { done: boolean } }
   'GET /api/library': { answer: Download }
   'POST /api/library': { answer: Restored }
 
   'GET /api/lessons/[lesson]': { answer: WholeLesson }
   'PUT /api/lessons/[lesson]/plan': { body: { plan: Plan; revision: number }; answer: { revision: number } }
   'PUT /api/lessons/[lesson]/archived': { body: { archived: boolean }; answer: { archived: boolean } }
+  'PUT /api/lessons/[lesson]/desk': { body: { desk: string | null }; answer: { desk: string | null } }
   'POST /api/lessons/[lesson]/duplicate': Begun
   'POST /api/lessons/[lesson]/next': Begun & { body: { from: 'wondering' | 'factor'; id: string } }
   'POST /api/lessons/[lesson]/own-question': Begun & { body: { group: string } }

@@ -31,6 +31,9 @@ export interface LibraryFile {
   held: School['held']
 }
 
+/** A backup holds no more, and so the cupboard takes no more. */
+export const MOST_IN_LIBRARY = { lessons: 20_000, things: 5000, moves: 200_000, calendars: 500 } as const
+
 const amount = Joi.number().min(-1e9).max(1e9).required()
 
 export const librarySchema = Joi.object<LibraryFile>({
@@ -39,13 +42,13 @@ export const librarySchema = Joi.object<LibraryFile>({
   savedAt: isoTime,
   lessons: Joi.array()
     .items(Joi.object({ id: uuid, archived: Joi.boolean().required() }))
-    .max(5000)
+    .max(MOST_IN_LIBRARY.lessons)
     .unique('id')
     .required(),
   cupboard: Joi.object({
     things: Joi.array()
       .items(Joi.object({ ...thingFields, goneAt: isoTime.allow(null) }))
-      .max(5000)
+      .max(MOST_IN_LIBRARY.things)
       .unique('id')
       .required(),
     moves: Joi.array()
@@ -60,9 +63,9 @@ export const librarySchema = Joi.object<LibraryFile>({
           at: isoTime,
         }),
       )
-      .max(200_000)
+      .max(MOST_IN_LIBRARY.moves)
       .required(),
   }).required(),
-  calendars: Joi.array().items(calendarSchema.optional()).max(500).required(),
+  calendars: Joi.array().items(calendarSchema.optional()).max(MOST_IN_LIBRARY.calendars).required(),
   held: heldSchema,
 }).required()

@@ -7,7 +7,7 @@ export const planId = Joi.string()
   .pattern(/^[A-Za-z0-9_-]{1,64}$/, 'id')
   .required()
 export const uuid = Joi.string()
-  .guid({ version: ['uuidv4'] })
+  .guid({ version: ['uuidv4'], wrapper: false, separator: '-' })
   .lowercase()
   .required()
 export const shortText = Joi.string().allow('').max(LONGEST.name).required()
@@ -20,7 +20,25 @@ export const moment = Joi.string()
 export const unit = Joi.string()
   .valid(...UNIT_CODES)
   .required()
-export const isoTime = Joi.string().isoDate().max(40).required()
+const YEARS = { first: 1900, last: 2200 }
+/** A time that there is, in years that a lesson can have; a database and a calendar take it. */
+export const isoTime = Joi.string()
+  .isoDate()
+  .max(40)
+  .custom((text: string, helpers) => {
+    const year = new Date(text).getUTCFullYear()
+    return year >= YEARS.first && year <= YEARS.last ? text : helpers.error('string.isoDate')
+  })
+  .required()
+/** A day that there is, `YYYY-MM-DD`. */
+export const day = Joi.string().custom((text: string, helpers) => {
+  const there = /^\d{4}-\d\d-\d\d$/.test(text) ? new Date(`${text}T00:00:00Z`) : undefined
+  const year = there?.getUTCFullYear() ?? NaN
+  const real = there && !Number.isNaN(there.getTime()) && there.toISOString().startsWith(text)
+  return real && year >= YEARS.first && year <= YEARS.last
+    ? text
+    : helpers.message({ custom: '{#label} must be a day, such as 2026-03-12' })
+})
 export const measureNumber = Joi.number().min(-1e12).max(1e12)
 interface Bounds {
   least: number

@@ -54,7 +54,7 @@ import {
   type Wonder,
 } from '../core/lesson'
 import { MOST_TAKEN_AWAY } from '../core/wonder'
-import { longText, measureNumber, oneOf, planId, shortText, unit, uuid, whole, wholeIn, within } from './parts'
+import { day, longText, measureNumber, oneOf, planId, shortText, unit, uuid, whole, wholeIn, within } from './parts'
 
 const remarks = Joi.array()
   .items(
@@ -238,10 +238,7 @@ export const planSchema = Joi.object<Plan, true>({
   title: shortText,
   className: shortText,
   children: wholeIn(BOUNDS.children),
-  date: Joi.string()
-    .allow('')
-    .pattern(/^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, 'date')
-    .required(),
+  date: day.allow('').required(),
   investigation: planId.allow(null),
   notes: longText,
   words: oneOf(WORD_SETS),

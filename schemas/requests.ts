@@ -3,10 +3,8 @@ import { COLUMN_ROLES, type ColumnMatch, type ImportChoices } from '../core/form
 import { BOARD_VIEWS, BOUNDS, LONGEST, RESULTS_SHOWN, type BoardChange, type Plan } from '../core/lesson'
 import type { Term } from '../core/wording/reports'
 import type { ShelfQuestion } from './contract'
-import { isoTime, planId, shortText, unit, uuid, whole, wholeIn } from './parts'
+import { day, isoTime, planId, shortText, unit, uuid, whole, wholeIn } from './parts'
 import { planSchema } from './plan'
-
-const DAY = /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/
 
 /** The ids in a path. */
 export const pathSchema = (names: string[]) =>
@@ -44,8 +42,8 @@ export const importSchema = Joi.object<{ rows: string[][]; choices: ImportChoice
 }).required()
 
 export const termSchema = Joi.object<Term>({
-  from: Joi.string().allow('').pattern(DAY).default(''),
-  to: Joi.string().allow('').pattern(DAY).default(''),
+  from: day.allow('').default(''),
+  to: day.allow('').default(''),
   className: Joi.string().allow('').max(LONGEST.name).default(''),
 })
 
@@ -75,7 +73,7 @@ export const stationSinceSchema = Joi.object<{ since: number; token: string }>({
 /** A page that has the record already asks for the rest alone. */
 export const viewSchema = Joi.object<{ record: boolean }>({ record: Joi.boolean().default(true) })
 
-export const textFileSchema = Joi.object<{ text: string }, true>({ text: Joi.string().max(58_000_000).required() }).required()
+export const textFileSchema = Joi.object<{ text: string }, true>({ text: Joi.string().max(99_000_000).required() }).required()
 
 export const stationCodeSchema = Joi.object<{ code: string }>({ code: shortText })
 
@@ -87,13 +85,24 @@ export const joinSchema = Joi.object<{ code: string; group: string }, true>({
 const SHORTEST_PASSPHRASE = 8
 const passphrase = Joi.string().trim().max(LONGEST.passphrase).required()
 /** A new one has to be long enough. */
-export const passphraseSchema = Joi.object<{ passphrase: string }, true>({
-  passphrase: passphrase.min(SHORTEST_PASSPHRASE).messages({
-    'string.min': 'The passphrase needs at least {#limit} letters',
-    'string.empty': `The passphrase needs at least ${SHORTEST_PASSPHRASE} letters`,
-  }),
+const newPassphrase = passphrase.min(SHORTEST_PASSPHRASE).messages({
+  'string.min': 'The passphrase needs at least {#limit} letters',
+  'string.empty': `The passphrase needs at least ${SHORTEST_PASSPHRASE} letters`,
+})
+export const passphraseSchema = Joi.object<{ passphrase: string }, true>({ passphrase: newPassphrase }).required()
+export const typedPassphraseSchema = Joi.object<{ passphrase: string; desk: string | null }, true>({
+  passphrase,
+  desk: uuid.optional().allow(null).default(null),
 }).required()
-export const typedPassphraseSchema = Joi.object<{ passphrase: string }, true>({ passphrase }).required()
+
+/** A class's own desk. */
+export const deskSchema = Joi.object<{ name: string; passphrase: string }, true>({
+  name: Joi.string().trim().min(1).max(LONGEST.name).required(),
+  passphrase: newPassphrase,
+}).required()
+
+/** To whom a lesson is handed; null is the head desk. */
+export const handOverSchema = Joi.object<{ desk: string | null }, true>({ desk: uuid.allow(null) }).required()
 
 export const boardChangeSchema = Joi.object<BoardChange>({
   view: Joi.string()

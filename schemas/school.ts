@@ -3,14 +3,10 @@ import type { Calendar, Days } from '../core/clock'
 import type { CountedBack, Thing } from '../core/kit'
 import { BOUNDS, LONGEST, MOST } from '../core/lesson'
 import { NUMBER_UNITS } from '../core/quantity'
-import { planId, shortText, uuid, wholeIn, within } from './parts'
+import { day, planId, shortText, uuid, wholeIn, within } from './parts'
 
 const MOST_DAYS = 60
 const amount = within(BOUNDS.stock)
-
-const day = Joi.string()
-  .pattern(/^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, 'date')
-  .required()
 
 export const thingFields = {
   id: uuid,
@@ -28,7 +24,7 @@ export const thingFields = {
 /** One thing, as the cupboard page writes it. */
 export const thingSchema = Joi.object<Thing, true>(thingFields).required()
 
-const days = Joi.object<Days, true>({ name: shortText, from: day, to: day }).custom((value: Days, helpers) =>
+const days = Joi.object<Days, true>({ name: shortText, from: day.required(), to: day.required() }).custom((value: Days, helpers) =>
   value.from <= value.to ? value : helpers.message({ custom: '"to" must not lie before "from"' }),
 )
 

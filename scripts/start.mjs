@@ -73,7 +73,7 @@ async function serve() {
   const { listener } = await import(join(home, '.output', 'server', 'index.mjs'))
   const { ready, close } = globalThis.jollyBeaker
   const opened = await ready.catch((error) => stop(error.constructor.name === 'StartError' ? error.message : error.stack))
-  if (opened.warning) console.warn(opened.warning)
+  for (const notice of opened.notices) console.warn(notice)
   answer = listener
   server.off('request', sayNotReady)
   server.on('request', listener)

@@ -1,8 +1,15 @@
 import { send, setResponseHeader, setResponseStatus, type H3Error, type H3Event } from 'h3'
+import { awayRefusal } from './access/away'
+import { sendRefusal } from './access/refusal'
 import { refusalWords } from '../core/wording'
 
 /** Errors that no route caught, in the one shape. What a client did wrong is a 4xx; the rest is ours and goes to the log. */
 export default function handleError(error: H3Error, event: H3Event) {
+  const away = awayRefusal(error.cause ?? error)
+  if (away) {
+    setResponseHeader(event, 'content-type', 'application/json')
+    return send(event, JSON.stringify(sendRefusal(event, away)))
+  }
   const ours = !(error.statusCode >= 400 && error.statusCode < 500)
   if (ours) console.error(error)
   setResponseStatus(event, ours ? 500 : error.statusCode)

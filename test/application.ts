@@ -29,10 +29,18 @@ export async function freePort(): Promise<number> {
   return port
 }
 
-/** Runs the start script as `npm start` does, and answers at once. */
-export function launch(args: string[]): { process: ChildProcess; printed(): string; ended: Promise<number | null> } {
+/**
+ * Runs the start script as `npm start` does, and answers at once.
+ * @param under a command that runs it, such as one that changes the user
+ */
+export function launch(
+  args: string[],
+  under: string[] = [],
+  environment: NodeJS.ProcessEnv = {},
+): { process: ChildProcess; printed(): string; ended: Promise<number | null> } {
   let printed = ''
-  const child = spawn('node', ['scripts/start.mjs', ...args], { stdio: ['ignore', 'pipe', 'pipe'] })
+  const [command, ...rest] = [...under, process.execPath, 'scripts/start.mjs', ...args]
+  const child = spawn(command!, rest, { stdio: ['ignore', 'pipe', 'pipe'], env: { ...process.env, ...environment } })
   for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk: Buffer) => (printed += chunk.toString()))
   const ended = once(child, 'exit').then(([code]) => code as number | null)
   return { process: child, printed: () => printed, ended }
@@ -44,14 +52,16 @@ export async function startApplication({
   demo = false,
   port,
   args = [],
+  environment = {},
 }: {
   data: string
   demo?: boolean
   port?: number
   args?: string[]
+  environment?: NodeJS.ProcessEnv
 }): Promise<Application> {
   const chosen = port ?? (await freePort())
-  const started = launch(['--port', String(chosen), '--data', data, ...(demo ? [] : ['--no-demo']), ...args])
+  const started = launch(['--port', String(chosen), '--data', data, ...(demo ? [] : ['--no-demo']), ...args], [], environment)
   const deadline = Date.now() + 120_000
   while (!started.printed().includes('is ready:')) {
     if (started.process.exitCode !== null || Date.now() > deadline) {

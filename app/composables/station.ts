@@ -21,7 +21,9 @@ import type { Sent, Waiting, WaitingState } from '~/following/waitingLine'
 const TOKEN = 'jolly-beaker-station'
 /** The token of a station that was sent away: what waits under it goes along when the same group joins again. */
 const FORMER = 'jolly-beaker-former-station'
-const WORTH_WAITING = ['away', 'internal', 'not-joined', 'locked', 'slow-down']
+const WORTH_WAITING = ['away', 'internal', 'disk-full', 'not-joined', 'locked', 'slow-down']
+/** What the server's data were called when this station last saw them. */
+const EPOCH = 'jolly-beaker-epoch'
 
 /** One group's station: what it knows of the lesson, and what it writes down. */
 export function useStation() {
@@ -31,6 +33,8 @@ export function useStation() {
   const board = ref<BoardState>(USUAL_BOARD)
   const group = ref('')
   const locked = ref(false)
+  /** The record is the whole class's. */
+  const all = ref(false)
   const connected = ref(true)
   const waiting = shallowRef<WaitingState>({ line: [], refused: [], away: false })
   const line = waitingLine(waitingStore(), sendOne, (now) => (waiting.value = now))
@@ -52,6 +56,7 @@ export function useStation() {
         state.value = 'open'
         await takeUpFormer(view)
         for (const one of await line.restore()) if (one.token === token) foresee(one)
+        await offerAgainTo(view)
       },
       take,
       state: (stands) => {
@@ -74,6 +79,7 @@ export function useStation() {
     locked.value = view.locked
     plan.value = view.plan
     board.value = view.board
+    all.value = view.all
   }
 
   /** What waited for the token of before, of the same lesson and group, goes under this one. */
@@ -83,9 +89,22 @@ export function useStation() {
     localStorage.setItem(FORMER, JSON.stringify({ token, code, group: now }))
   }
 
+  /** Other data than before are those of a snapshot: they lack what was sent since. */
+  async function offerAgainTo({ epoch }: StationView): Promise<void> {
+    const before = localStorage.getItem(EPOCH)
+    localStorage.setItem(EPOCH, epoch)
+    if (before !== null && before !== epoch) await line.offerAgain(token)
+  }
+
   function take(events: LessonEvent[]): void {
     record.value = withEvents(record.value, events)
-    for (const event of events) if (event.kind === 'board') board.value = event.board
+    for (const event of events) {
+      if (event.kind !== 'board') continue
+      const turned = event.board.results !== board.value.results
+      board.value = event.board
+      // Others' numbers come, or go.
+      if (turned) open()
+    }
     if (events.some((event) => event.kind === 'plan' || (event.kind === 'station' && event.station === own))) void refresh()
   }
 
@@ -152,6 +171,8 @@ export function useStation() {
     board,
     group,
     locked,
+    all,
+    lookAgain: open,
     connected,
     waiting,
     ownReadings: computed<Reading[]>(() => record.value.readings.filter((reading) => reading.group === group.value)),

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import { madeClock } from '../../test/madeClock'
-import { waitingLine, type Refused, type Sent, type Waiting, type WaitingState, type WaitingStore } from './waitingLine'
+import { waitingLine, type Kept, type Refused, type Sent, type Waiting, type WaitingState, type WaitingStore } from './waitingLine'
 import { withKind } from './waitingStore'
 
 /** A store that outlives the page. */
 function madeStore(): WaitingStore & { line: Waiting[]; refused: Refused[] } {
-  const kept = { line: [] as Waiting[], refused: [] as Refused[] }
+  const kept = { line: [] as Waiting[], refused: [] as Refused[], sent: [] as Kept[] }
   return {
     get line() {
       return kept.line
@@ -19,8 +19,12 @@ function madeStore(): WaitingStore & { line: Waiting[]; refused: Refused[] } {
     refuse: (refused) => Promise.resolve(void kept.refused.push(refused)),
     rename: (old, token) => {
       kept.line = kept.line.map((one) => (one.token === old ? { ...one, token } : one))
+      kept.sent = kept.sent.map((one) => (one.token === old ? { ...one, token } : one))
       return Promise.resolve()
     },
+    keep: (sent) => Promise.resolve(void (kept.sent.some(({ id }) => id === sent.id) || kept.sent.push(sent))),
+    kept: (token) => Promise.resolve(kept.sent.filter((one) => one.token === token)),
+    letGo: (before) => Promise.resolve(void (kept.sent = kept.sent.filter(({ sent }) => sent >= before))),
     clearRefused: () => Promise.resolve(void (kept.refused = [])),
   }
 }
@@ -54,6 +58,28 @@ describe('the waiting line', () => {
     await clock.pass(0)
     expect(sent).toEqual(['a', 'b', 'c'])
     expect([now().line, store.line]).toEqual([[], []])
+  })
+
+  it('offers again what it sent in the last two hours, in its order and before what waits, when the server lost it', async () => {
+    let down = false
+    const { line, sent, clock } = page(madeStore(), () => (down ? DOWN : 'taken'))
+    await line.add(entry('long ago'))
+    await clock.pass(90 * 60_000)
+    for (const id of ['a', 'b']) await line.add(entry(id))
+    await line.add(entry('of another group', 'oak'))
+    await clock.pass(40 * 60_000)
+    down = true
+    await line.add(entry('c'))
+    await clock.pass(0)
+    sent.length = 0
+    down = false
+    await line.underToken('elm', 'elm, joined again')
+    await line.offerAgain('elm, joined again')
+    await clock.pass(3000)
+    expect(sent).toEqual(['a', 'b', 'c'])
+    await line.offerAgain('elm, joined again')
+    await clock.pass(0)
+    expect(sent).toEqual(['a', 'b', 'c', 'a', 'b', 'c'])
   })
 
   it('waits while the line is down, keeps its order, and is tried again every three seconds', async () => {

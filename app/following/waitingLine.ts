@@ -17,13 +17,24 @@ export interface Refused extends Waiting {
   why: string
 }
 
+/** What the server has acknowledged, and when by this device's clock. */
+export interface Kept extends Waiting {
+  sent: number
+}
+
 /** Where what waits is kept over a restart: see waitingStore.ts. */
 export interface WaitingStore {
   load(): Promise<{ line: Waiting[]; refused: Refused[] }>
   add(waiting: Waiting): Promise<void>
   remove(id: string): Promise<void>
   refuse(refused: Refused): Promise<void>
+  /** Goes for what waits and for what was sent. */
   rename(old: string, token: string): Promise<void>
+  keep(sent: Kept): Promise<void>
+  /** What was sent under a token, in its order. */
+  kept(token: string): Promise<Kept[]>
+  /** Lets go of what was sent before a time. */
+  letGo(before: number): Promise<void>
   clearRefused(): Promise<void>
 }
 
@@ -38,6 +49,8 @@ export interface WaitingState {
 }
 
 const TRY_AGAIN_AFTER = 3000
+/** The server may come back from a snapshot that is an hour old: what was sent since is kept as long, and longer. */
+const KEPT_FOR = 2 * 60 * 60 * 1000
 
 /**
  * What was entered on this station and is on its way: kept until the server has it, sent in order, tried again while the line is
@@ -78,6 +91,16 @@ export function waitingLine(
     await store.rename(old, token)
   }
 
+  /** The server's data are older than what was sent: it goes once more, in its order. What is there already is not doubled. */
+  async function offerAgain(token: string): Promise<void> {
+    const kept = await store.kept(token)
+    const waiting = new Set(state.line.map(({ id }) => id))
+    const again = kept.filter(({ id, sent }) => !waiting.has(id) && clock.now() - sent < KEPT_FOR)
+    if (again.length === 0) return
+    become({ line: [...again.map(({ sent: _sent, ...one }) => one), ...state.line] })
+    void send()
+  }
+
   async function send(): Promise<void> {
     if (sending) return
     sending = true
@@ -101,7 +124,10 @@ export function waitingLine(
   }
 
   async function takeOut(done: Waiting, why: string | undefined): Promise<void> {
-    if (why !== undefined) {
+    if (why === undefined) {
+      await store.keep({ ...done, sent: clock.now() })
+      await store.letGo(clock.now() - KEPT_FOR)
+    } else {
       become({ refused: [...state.refused, { ...done, why }] })
       await store.refuse({ ...done, why })
     }
@@ -115,5 +141,5 @@ export function waitingLine(
     await store.clearRefused()
   }
 
-  return { restore, add, send, underToken, clearRefused, end: () => cancel() }
+  return { restore, add, send, underToken, offerAgain, clearRefused, end: () => cancel() }
 }

@@ -1,18 +1,19 @@
 import { openDB, type IDBPDatabase } from 'idb'
 import { EVERY_KIND } from '~~/core/lesson'
-import type { Refused, Waiting, WaitingStore } from './waitingLine'
+import type { Kept, Refused, Waiting, WaitingStore } from './waitingLine'
 
 const WAITING = 'waiting'
 const REFUSED = 'refused'
+const SENT = 'sent'
 type Stored<T> = T & { order: number }
 
 /** The browser's own database. Without one (a private window) the line lives as long as the page. */
 export function waitingStore(): WaitingStore {
   let opening: Promise<IDBPDatabase | undefined> | undefined
   const open = () => {
-    opening ??= openDB('jolly-beaker-station', 2, {
+    opening ??= openDB('jolly-beaker-station', 3, {
       upgrade: (database) => {
-        for (const name of [WAITING, REFUSED])
+        for (const name of [WAITING, REFUSED, SENT])
           if (!database.objectStoreNames.contains(name)) database.createObjectStore(name, { keyPath: 'order', autoIncrement: true })
       },
     }).catch(() => undefined)
@@ -35,7 +36,18 @@ export function waitingStore(): WaitingStore {
       await (await open())?.add(REFUSED, row).catch(() => undefined)
     },
     rename: async (old, token) => {
-      for (const row of await all<Waiting>(WAITING)) if (row.token === old) await (await open())!.put(WAITING, { ...row, token })
+      for (const name of [WAITING, SENT])
+        for (const row of await all<Waiting>(name)) if (row.token === old) await (await open())!.put(name, { ...row, token })
+    },
+    keep: async (sent) => {
+      const same = (await all<Kept>(SENT)).find(({ id }) => id === sent.id)
+      const { order: _order, ...row } = sent as Stored<Kept>
+      if (!same) await (await open())?.add(SENT, row).catch(() => undefined)
+    },
+    kept: async (token) =>
+      (await all<Kept>(SENT)).filter((row) => row.token === token).map(({ order: _order, ...row }) => row as Kept),
+    letGo: async (before) => {
+      for (const row of await all<Kept>(SENT)) if (row.sent < before) await (await open())!.delete(SENT, row.order)
     },
     clearRefused: async () => void (await (await open())?.clear(REFUSED)),
   }

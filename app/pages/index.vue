@@ -75,10 +75,22 @@ async function restore(file: File): Promise<void> {
   notices.done(restoredWords(answer))
 }
 
-const more = [
+const { mode, desks, others, look: lookAtDesks, leave } = useDesks()
+const arranging = ref(false)
+const handing = shallowRef<ShelfEntry>()
+const more = computed(() => [
   { label: 'Term overview', run: () => void navigateTo('/term') },
   { label: 'Save everything as one file', run: () => void navigateTo('/api/library', { external: true }) },
-]
+  ...(mode.value?.on && mode.value.own === null
+    ? [{ label: 'Desks of the classes', run: () => void (arranging.value = true) }]
+    : []),
+  ...(mode.value?.on ? [{ label: 'Leave the desk on this device', run: () => void attempt(leave) }] : []),
+])
+
+async function handed(to: string): Promise<void> {
+  await attempt(load)
+  notices.done(`Handed over to ${to}.`)
+}
 
 async function attempt(work: () => Promise<void>): Promise<void> {
   await work().catch((error: unknown) => notices.trouble(messageOf(error)))
@@ -109,8 +121,10 @@ async function attempt(work: () => Promise<void>): Promise<void> {
       </div>
     </header>
 
+    <DataNotices />
+
     <section class="board-top" aria-labelledby="shelf-heading">
-      <h2 id="shelf-heading">{{ showArchived ? 'Put away' : 'On the shelf' }}</h2>
+      <h2 id="shelf-heading">{{ showArchived ? 'Put away' : mode?.own ? `On the shelf of ${mode.own.name}` : 'On the shelf' }}</h2>
       <button v-if="putAway > 0 || showArchived" type="button" class="button quiet small" @click="showArchived = !showArchived">
         {{ showArchived ? 'Back to the shelf' : `Put away: ${putAway}` }}
       </button>
@@ -121,8 +135,10 @@ async function attempt(work: () => Promise<void>): Promise<void> {
         v-for="lesson in lessons"
         :key="lesson.id"
         :lesson="lesson"
+        :may-hand-over="desks.length > 0"
         @duplicate="duplicate(lesson)"
         @archive="archive(lesson)"
+        @hand-over="handing = lesson"
       />
     </ul>
     <p v-else-if="lessons && find" class="empty-note">No lesson has “{{ find }}” in its name, question or class.</p>
@@ -135,6 +151,16 @@ async function attempt(work: () => Promise<void>): Promise<void> {
     <button v-if="left > 0" type="button" class="button more" @click="showMore">
       Show more: {{ counted(left, 'further lesson') }}
     </button>
+
+    <LazyDesksDialog v-if="arranging" v-model="arranging" :desks="desks" @changed="lookAtDesks" />
+    <LazyHandOver
+      v-if="handing"
+      :model-value="true"
+      :lesson="handing"
+      :desks="others"
+      @update:model-value="handing = undefined"
+      @done="handed"
+    />
 
     <LazyAppDialog v-if="choosing" v-model="choosing" title="Start a lesson" :width="620">
       <ul class="choices">

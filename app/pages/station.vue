@@ -39,6 +39,12 @@ useBell(
   computed(() => board.value.sound && station.state.value === 'open'),
 )
 
+/** By now the class may see its numbers. */
+function propose(): void {
+  doing.value = 'proposing'
+  station.lookAgain()
+}
+
 async function written(readings: NewReading[]): Promise<void> {
   wanted.value = undefined
   fixing.value = undefined
@@ -106,7 +112,7 @@ async function written(readings: NewReading[]): Promise<void> {
           v-else-if="now.step.show === 'propose'"
           :plan="plan"
           :record="record"
-          :board="board"
+          :all="station.all.value"
           :group="group"
           @propose="station.propose"
           @close="doing = 'testing'"
@@ -161,13 +167,13 @@ async function written(readings: NewReading[]): Promise<void> {
           @skip-practice="skipped.practice = true"
           @choose="wanted = $event"
         />
-        <StationDone v-else :plan="plan" :progress="now.progress" @fix="fixing = $event" @propose="doing = 'proposing'" />
+        <StationDone v-else :plan="plan" :progress="now.progress" @fix="fixing = $event" @propose="propose" />
       </div>
       <footer :inert="locked">
         <template v-if="doing === 'testing' && now.testing">
           <button type="button" class="leave" @click="doing = 'observing'">Write, sketch or photograph what you see</button>
           <button type="button" class="leave" @click="doing = 'saying'">Say what you noticed</button>
-          <button v-if="now.begun" type="button" class="leave" @click="doing = 'proposing'">Offer a sentence</button>
+          <button v-if="now.begun" type="button" class="leave" @click="propose">Offer a sentence</button>
         </template>
         <button type="button" class="leave" @click="station.leave">Leave this station</button>
       </footer>

@@ -1,6 +1,6 @@
 import Papa from 'papaparse'
 import { readCount, readPrice, type Thing } from '../kit'
-import { unitNamed, unitOf, UNIT_CODES, type UnitCode } from '../quantity'
+import { NUMBER_UNITS, unitNamed, unitOf, type UnitCode } from '../quantity'
 import { GUARDED, writeTable } from './spreadsheet'
 
 export const CUPBOARD_COLUMNS = ['thing', 'unit', 'stock', 'place', 'minimum', 'pack', 'price'] as const
@@ -42,7 +42,7 @@ export function writeCupboardCsv(things: Thing[]): string {
  * @example readCupboardCsv('name;count').problems[0] // => { code: 'columns-missing', column: 'thing, stock', … }
  */
 export function readCupboardCsv(text: string): ReadCupboard {
-  const { data, errors } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' })
+  const { data, errors } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy', preview: MOST_THINGS + 2 })
   const broken = errors.find(({ type }) => type === 'Quotes')
   if (broken) return failed({ code: 'not-a-table', line: (broken.row ?? 0) + 1, column: '', detail: '' })
   const [head = [], ...rows] = data
@@ -97,5 +97,6 @@ function priceOf(text: string): number | undefined {
 
 function unitOfCell(text: string): UnitCode | undefined {
   if (text === '') return 'pieces'
-  return unitNamed(text) ?? UNIT_CODES.find((code) => code === text)
+  const named = unitNamed(text)
+  return NUMBER_UNITS.find((code) => code === named || code === text)
 }

@@ -82,6 +82,7 @@ export function readReadingsCsv(plan: Plan, text: string, newId: () => string, n
     header: true,
     skipEmptyLines: 'greedy',
     transformHeader: (heading) => heading.trim().toLowerCase(),
+    preview: MOST_ROWS + 1,
     transform: (cell) => cell.trim().replace(GUARDED, ''),
   })
   const headings = parsed.meta.fields ?? []
@@ -151,7 +152,7 @@ function readRow(plan: Plan, row: Record<string, string>, line: number, newId: (
       confirmed,
       supersedes: cell('supersedes').toLowerCase() || null,
       by: cell('by') === 'desk' || cell('by') === 'station' ? (cell('by') as Reading['by']) : 'import',
-      at: Number.isNaN(Date.parse(cell('at'))) ? now : new Date(cell('at')).toISOString(),
+      at: !A_TIME.test(cell('at')) || Number.isNaN(Date.parse(cell('at'))) ? now : new Date(cell('at')).toISOString(),
     },
   }
 }
@@ -169,11 +170,14 @@ function findStrays(readings: Reading[]): CsvProblem[] {
   return []
 }
 
-const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i
+/** As everywhere else: version 4. */
+const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-4[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/i
+const LARGEST = 1e12
+const A_TIME = /^(?:19|20|21)\d\d-/
 
 function readValue(plan: Plan, text: string, unit: UnitCode): number | undefined {
   const read = unit === 'words' || unit === 'place' ? readEntry(plan, text) : readQuantity(text, { unit })
-  return read.ok ? read.value : undefined
+  return read.ok && Math.abs(read.value) <= LARGEST ? read.value : undefined
 }
 
 function unitFrom(text: string): UnitCode | undefined {

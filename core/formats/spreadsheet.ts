@@ -1,8 +1,9 @@
 import Papa from 'papaparse'
 
-/** A cell that a spreadsheet would take for a formula gets an apostrophe in front, and loses it on the way back. */
-export const FORMULA = /^[=+@\t\r]/
-export const GUARDED = /^'(?=[=+@\t\r])/
+/** A cell that a spreadsheet would take for a formula, and a number with its sign is none, gets an apostrophe in front, and loses it on the way back. */
+const A_FORMULA = String.raw`(?:[=@\t\r]|[+-](?!\d+(?:[.,]\d+)?$))`
+export const FORMULA = new RegExp(`^${A_FORMULA}`)
+export const GUARDED = new RegExp(`^'(?=${A_FORMULA})`)
 
 /** Rows as CSV that a spreadsheet opens without harm. `writeTable([['time', 'words'], ['10:02', 'a, b']])` */
 export function writeTable(rows: string[][]): string {

@@ -69,3 +69,11 @@ export const MOST = {
   retests: 200,
   warmUps: 400,
 } as const
+
+/** How many pictures a lesson keeps and how large they may be together: as many as its file can hold, and nobody all of them. */
+export const PICTURES = {
+  most: 400,
+  bytes: 60e6,
+  ofDesk: { most: 120, bytes: 36e6 },
+  ofStation: { most: 24, bytes: 8e6 },
+} as const

@@ -99,11 +99,13 @@ export function restoredWords({
   alreadyThere,
   beside,
   things,
+  damaged,
 }: {
   added: number
   alreadyThere: number
   beside: number
   things: number
+  damaged: { lesson: string; message: string }[]
 }): string {
   const parts = [
     added > 0 && `${counted(added, 'lesson')} ${added === 1 ? 'is' : 'are'} back`,
@@ -112,7 +114,12 @@ export function restoredWords({
     alreadyThere > 0 && `${counted(alreadyThere, 'lesson')} ${alreadyThere === 1 ? 'was' : 'were'} here already`,
     things > 0 && `${counted(things, 'thing')} of the cupboard came back`,
   ].filter((part): part is string => part !== false)
-  return parts.length === 0 ? 'There was nothing in it that is not here.' : `${sentenceCase(list(parts))}.`
+  const [first, ...others] = damaged
+  const more = others.length > 0 ? `, and ${counted(others.length, 'further lesson')}` : ''
+  const left = first ? ` Left out, since it is damaged: “${first.lesson}”${more}. ${first.message}` : ''
+  return parts.length === 0 && !first
+    ? 'There was nothing in it that is not here.'
+    : `${parts.length === 0 ? '' : `${sentenceCase(list(parts))}.`}${left}`.trim()
 }
 
 /** The name of a file, in letters that every disk takes. `fileNameOf('Soak-up strips: our test', 'md') // 'Soak-up-strips-our-test.md'` */

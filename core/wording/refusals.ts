@@ -14,6 +14,9 @@ const WORDS = {
   'desk-closed': () => 'The desk is closed. Type in its passphrase.',
   'wrong-passphrase': () =>
     'This is not the passphrase. If nobody knows it, stop Jolly Beaker and start it with: npm start -- --class-mode-off',
+  'head-desk-only': () => 'This concerns every class. It is done at the head desk.',
+  'class-mode-first': () => 'Turn class mode on first: then each class can have a desk of its own.',
+  'desk-name-taken': () => 'Another class has a desk of this name. Give this one another name.',
   'slow-down': ({ seconds }: { seconds: number }) => `That was wrong too often. Wait ${seconds} s, then try again.`,
   'unknown-code': () => 'No lesson has this code. Look at the board and type it again.',
   'not-joined': () => 'This station is not part of a lesson. Type in the code from the board.',
@@ -32,12 +35,19 @@ const WORDS = {
   'no-date': () => 'The lesson has no day or no start yet. Choose both at the Clock, then save the calendar file.',
 
   'not-a-picture': () => 'This is not a picture that can be shown. Choose a PNG, JPEG or WebP picture.',
+  'disk-full': () =>
+    'The disk is full on the computer that Jolly Beaker runs on. Make room there; what you entered is kept on this page.',
+  'too-many-rows': ({ most }: { most: number }) =>
+    `There are ${most} of these, and no more can be kept here. Make a copy of the lesson and go on there.`,
   'too-many-pictures': ({ most }: { most: number }) =>
-    `This lesson has kept ${most} pictures already. Make a copy of the lesson and go on there.`,
+    `All the room for pictures is taken (${most} were sent from here). Use those that are there.`,
   'name-taken': ({ name }: { name: string }) =>
     `“${name}” is in the cupboard already. Change that one, or give this one another name.`,
   'not-a-spreadsheet': () => 'This file cannot be read as a spreadsheet. Save it as XLSX or CSV and choose it again.',
+  'table-too-large': () =>
+    'This table is too large to look through. Save the part with your numbers as a table of its own and choose that.',
   'library-not-a-zip': () => libraryWords('This file cannot be opened: it is not a whole backup.'),
+  'library-lesson-missing': () => 'The backup names this lesson and does not have it. Look for an older backup.',
   'library-foreign': () => libraryWords('This is not a backup of Jolly Beaker.'),
   'library-newer': () => libraryWords('This backup was made by a newer Jolly Beaker. Update this one first.'),
   'library-broken': ({ place }: { place: string | undefined }) =>

@@ -21,6 +21,7 @@ export async function makeManyLessons(folder: string, count: number): Promise<vo
     folder,
     migrations: 'server/database/migrations',
     onLost: () => undefined,
+    onReopened: () => undefined,
   })
   const things = demoCupboard(randomUUID)
   for (const thing of things) await saveThing(database, thing)

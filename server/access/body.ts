@@ -1,7 +1,8 @@
 import type { H3Event } from 'h3'
 import { refusal } from './refusal'
+import { unstorable } from './storable'
 
-const LIMITS = { plain: 2_000_000, picture: 5_000_000, file: 60_000_000, library: 500_000_000 }
+const LIMITS = { plain: 2_000_000, picture: 5_000_000, table: 15_000_000, file: 100_000_000, library: 500_000_000 }
 export type BodyKind = keyof typeof LIMITS
 
 /**
@@ -16,7 +17,7 @@ export async function readJsonBody(event: H3Event, kind: BodyKind): Promise<unkn
   } catch {
     throw refusal(400, 'not-json')
   }
-  const place = unstorable(body, '', 0)
+  const place = unstorable(body)
   if (place !== undefined) throw refusal(400, 'bad-text', place)
   return body
 }
@@ -40,20 +41,4 @@ async function readUpTo(event: H3Event, limit: number): Promise<Buffer> {
   }
   if (size > limit) throw refusal(413, 'too-large', undefined, { megabytes: limit / 1_000_000 })
   return Buffer.concat(chunks)
-}
-
-/** Where the first text stands that cannot be stored; nesting deeper than any of our shapes counts as that. */
-function unstorable(value: unknown, path: string, depth: number): string | undefined {
-  if (typeof value === 'string') return value.includes('\0') || !isWellFormed(value) ? path : undefined
-  if (typeof value !== 'object' || value === null) return undefined
-  if (depth > 12) return path
-  for (const [key, inner] of Object.entries(value)) {
-    const found = unstorable(key, path, depth) ?? unstorable(inner, path ? `${path}.${key}` : key, depth + 1)
-    if (found !== undefined) return found
-  }
-  return undefined
-}
-
-function isWellFormed(text: string): boolean {
-  return !/[\uD800-\uDBFF](?![\uDC00-\uDFFF])|(?<![\uD800-\uDBFF])[\uDC00-\uDFFF]/.test(text)
 }

@@ -1,29 +1,23 @@
-import { randomBytes, scrypt as scryptOf, timingSafeEqual, type ScryptOptions } from 'node:crypto'
-import { promisify } from 'node:util'
+import { randomBytes } from 'node:crypto'
 import { useDatabase } from '../database/connection'
+import { announce, hear } from '../database/hearing'
+import { Known } from '../database/known'
 import { loadSetting, saveSetting } from '../database/settings'
 import { network } from './network'
+import { keptOf, type KeptPassphrase } from './passphrase'
 
-interface Stored {
+interface Stored extends KeptPassphrase {
   on: boolean
-  /** Of the passphrase, in base 64; the passphrase itself is kept nowhere. */
-  salt: string
-  hash: string
-  /** Seals the desk's cookies; a new one with every passphrase, so that older cookies open nothing. */
+  /** Seals the desks' cookies; a new one with every passphrase of the head desk, so that older cookies open nothing. */
   seal: string
 }
 
 const NAME = 'class-mode'
 const OFF: Stored = { on: false, salt: '', hash: '', seal: '' }
-const COST: ScryptOptions = { N: 2 ** 15, r: 8, p: 1, maxmem: 64 * 1024 * 1024 }
-const LENGTH = 32
-const scrypt = promisify(scryptOf) as (password: string, salt: Buffer, length: number, cost: ScryptOptions) => Promise<Buffer>
-
-let loading: Promise<Stored> | undefined
+const known = new Known<Stored>()
 
 async function current(): Promise<Stored> {
-  loading ??= useDatabase().then(async (database) => (await loadSetting<Stored>(database, NAME)) ?? OFF)
-  return loading
+  return (await known.find(NAME, async () => (await loadSetting<Stored>(await useDatabase(), NAME)) ?? OFF))!
 }
 
 export async function classModeIsOn(): Promise<boolean> {
@@ -34,40 +28,38 @@ export async function sealOfDesk(): Promise<string> {
   return (await current()).seal
 }
 
-/** Opens the network when class mode was on before the server went down. */
+/** The passphrase of the head desk, as it is kept. */
+export async function headPassphrase(): Promise<KeptPassphrase | undefined> {
+  const { on, salt, hash } = await current()
+  return on ? { salt, hash } : undefined
+}
+
+/** Opens the network when class mode is on, as it was before the server went down or as another process has it. */
 export async function resumeClassMode(): Promise<boolean> {
   const { on } = await current()
   if (on) network()?.open()
+  else network()?.close()
   return on
 }
 
-/** Lets stations in, with a passphrase for the desk from now on. */
+/** Lets stations in, with a passphrase for the head desk from now on. */
 export async function turnOn(passphrase: string): Promise<void> {
-  const salt = randomBytes(16)
-  const hash = await scrypt(normal(passphrase), salt, LENGTH, COST)
-  await store({ on: true, salt: salt.toString('base64'), hash: hash.toString('base64'), seal: randomBytes(32).toString('hex') })
-  network()?.open()
+  await store({ on: true, ...(await keptOf(passphrase)), seal: randomBytes(32).toString('hex') })
 }
 
 /** This computer only again; every desk elsewhere is closed. */
 export async function turnOff(): Promise<void> {
   await store(OFF)
-  network()?.close()
-}
-
-export async function isPassphrase(passphrase: string): Promise<boolean> {
-  const { on, salt, hash } = await current()
-  if (!on) return false
-  const offered = await scrypt(normal(passphrase), Buffer.from(salt, 'base64'), LENGTH, COST)
-  return timingSafeEqual(offered, Buffer.from(hash, 'base64'))
 }
 
 async function store(next: Stored): Promise<void> {
-  await saveSetting(await useDatabase(), NAME, next)
-  loading = Promise.resolve(next)
+  const database = await useDatabase()
+  await saveSetting(database, NAME, next)
+  known.forget(NAME)
+  await resumeClassMode()
+  await announce(database, { what: 'access' })
 }
 
-/** The same letters however a keyboard puts them together. */
-function normal(passphrase: string): string {
-  return passphrase.normalize('NFKC').trim()
-}
+hear(({ what }) => {
+  if (what === 'access') void resumeClassMode().catch(() => undefined)
+})

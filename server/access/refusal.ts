@@ -1,9 +1,10 @@
+import { setResponseHeader, setResponseStatus, type H3Event } from 'h3'
 import { refusalWords, type RefusalCode, type RefusalDetails } from '../../core/wording'
 import type { RefusalBody } from '../../schemas/contract'
 
-type Status = 400 | 401 | 403 | 404 | 409 | 413 | 423 | 429
+type Status = 400 | 401 | 403 | 404 | 409 | 413 | 423 | 429 | 503 | 507
 
-/** Thrown anywhere below a route to answer with a 4xx. */
+/** Thrown anywhere below a route to answer with a 4xx, or with why nothing can be stored at the moment. */
 export class Refusal extends Error {
   constructor(
     readonly status: Status,
@@ -27,4 +28,11 @@ export function refusal<Code extends RefusalCode>(
 
 export function notFound(what: string): Refusal {
   return refusal(404, 'not-found', undefined, { what })
+}
+
+/** The one error shape. */
+export function sendRefusal(event: H3Event, { status, after, body }: Refusal): RefusalBody {
+  setResponseStatus(event, status)
+  if (after !== undefined) setResponseHeader(event, 'retry-after', after)
+  return body
 }

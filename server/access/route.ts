@@ -1,13 +1,4 @@
-import {
-  defineEventHandler,
-  getHeader,
-  getQuery,
-  getRouterParams,
-  setResponseHeader,
-  setResponseStatus,
-  type EventHandler,
-  type H3Event,
-} from 'h3'
+import { defineEventHandler, getHeader, getQuery, getRouterParams, type EventHandler, type H3Event } from 'h3'
 import type { ObjectSchema, ValidationError } from 'joi'
 import { refusalWords } from '../../core/wording'
 import type { AnswerOf, BodyOf, ParamsOf, QueryOf, RefusalBody, RouteName } from '../../schemas/contract'
@@ -17,8 +8,10 @@ import { useDatabase } from '../database/connection'
 import type { Database } from '../database/open'
 import { findStation, type Station } from '../database/stations'
 import { readJsonBody, type BodyKind } from './body'
-import { requireDesk } from './door'
-import { notFound, refusal, Refusal } from './refusal'
+import { pathWords } from './pathWords'
+import { requireDesk, requireHeadDesk, type AtDesk } from './door'
+import { notFound, refusal, Refusal, sendRefusal } from './refusal'
+import { awayRefusal } from './away'
 
 /** The schemas of what a route takes, where the contract says that it takes it. */
 type Shape<Name extends RouteName> = (BodyOf<Name> extends undefined ? object : { body: ObjectSchema<BodyOf<Name>> }) &
@@ -49,22 +42,33 @@ export function openRoute<Name extends RouteName>(shape: Shape<Name>, answer: (c
   return guarded(async (event) => answer(await readCall<Name>(event, shape)))
 }
 
-/** A route of the desk. */
-export function deskRoute<Name extends RouteName>(shape: Shape<Name>, answer: (call: Call<Name>) => Answer<Name>): EventHandler {
+/** A route of a desk, told which one it is. */
+export function deskRoute<Name extends RouteName>(
+  shape: Shape<Name>,
+  answer: (call: Call<Name> & AtDesk) => Answer<Name>,
+): EventHandler {
   return guarded(async (event) => {
-    await requireDesk(event)
+    const at = await requireDesk(event)
+    return answer({ ...(await readCall<Name>(event, shape)), ...at })
+  })
+}
+
+/** A route of the head desk. */
+export function headRoute<Name extends RouteName>(shape: Shape<Name>, answer: (call: Call<Name>) => Answer<Name>): EventHandler {
+  return guarded(async (event) => {
+    await requireHeadDesk(event)
     return answer(await readCall<Name>(event, shape))
   })
 }
 
-/** A route of the desk about one lesson, named in the path. */
+/** A route of a desk about one of its lessons, named in the path. */
 export function lessonRoute<Name extends RouteName>(
   shape: Shape<Name>,
-  answer: (call: Call<Name> & { lesson: StoredLesson }) => Answer<Name>,
+  answer: (call: Call<Name> & AtDesk & { lesson: StoredLesson }) => Answer<Name>,
 ): EventHandler {
   return guarded(async (event) => {
-    await requireDesk(event)
-    return answer({ ...(await readCall<Name>(event, shape)), lesson: await lessonOf(event) })
+    const at = await requireDesk(event)
+    return answer({ ...(await readCall<Name>(event, shape)), ...at, lesson: await lessonOf(event, at) })
   })
 }
 
@@ -86,11 +90,11 @@ export function stationRoute<Name extends RouteName>(
   })
 }
 
-/** The lesson that the path names. */
-export async function lessonOf(event: H3Event): Promise<StoredLesson> {
+/** The lesson that the path names, where this desk sees it. */
+export async function lessonOf(event: H3Event, { desk }: AtDesk): Promise<StoredLesson> {
   const { lesson: id } = checked(pathSchema(['lesson']), getRouterParams(event))
   const lesson = await findLesson(await useDatabase(), id!)
-  if (!lesson) throw notFound('lesson')
+  if (!lesson || (desk !== null && lesson.desk !== desk)) throw notFound('lesson')
   return lesson
 }
 
@@ -119,11 +123,6 @@ export function validationWords(error: ValidationError): RefusalBody {
   return { code: 'invalid', message, ...(field === '' ? {} : { field }) }
 }
 
-/** `['readings', 3, 'unit']` as `readings[3].unit`. */
-export function pathWords(path: (string | number)[]): string {
-  return path.reduce<string>((text, step) => (typeof step === 'number' ? `${text}[${step}]` : text ? `${text}.${step}` : step), '')
-}
-
 async function readCall<Name extends RouteName>(event: H3Event, { body, query, large }: AnyShape): Promise<Call<Name>> {
   const params = getRouterParams(event)
   return {
@@ -141,10 +140,9 @@ export function guarded(handler: (event: H3Event) => Promise<unknown>): EventHan
     try {
       return await handler(event)
     } catch (error) {
-      if (!(error instanceof Refusal)) throw error
-      setResponseStatus(event, error.status)
-      if (error.after !== undefined) setResponseHeader(event, 'retry-after', error.after)
-      return error.body
+      const refused = error instanceof Refusal ? error : awayRefusal(error)
+      if (!refused) throw error
+      return sendRefusal(event, refused)
     }
   })
 }

@@ -1,39 +1,57 @@
+import { sql, eq } from 'drizzle-orm'
 import { refusalWords } from '../../core/wording'
+import type { Database } from '../database/open'
+import { tries } from '../database/schema'
 import { Refusal } from './refusal'
 
-const FREE_TRIES = 5
-const FORGIVEN_EVERY = 30_000
-const LONGEST_WAIT = 60_000
-const MOST_KEPT = 10_000
-
-interface Tries {
-  wrong: number
-  last: number
+/** So many are free, then each doubles the wait, up to a minute; one is forgiven after so many seconds. */
+interface Patience {
+  free: number
+  forgivenEvery: number
 }
 
-const tries = new Map<string, Tries>()
+export const WRONG: Patience = { free: 5, forgivenEvery: 30 }
+/** A classroom's tablets may all come by one address. */
+export const JOINS: Patience = { free: 60, forgivenEvery: 5 }
+const LONGEST_WAIT = 60
 
 /**
- * Slows wrong codes and passphrases down: five are free, then each doubles the wait, up to a minute; one is forgiven every half
- * minute. While somebody has to wait, right ones are refused as well, so that nothing is learned by hammering.
+ * Counts a try before anything is checked, so that many at once are no way round the wait: whoever has to wait is refused, a right
+ * one as well, so that nothing is learned by hammering. One statement, so that it is right for any number of processes.
+ * @throws Refusal with the seconds to wait
  */
-export function requireNoWait(who: string, now = Date.now()): void {
-  const left = waitOf(tries.get(who), now)
-  if (left <= 0) return
-  const seconds = Math.ceil(left / 1000)
+export async function countTry(database: Database, who: string, { free, forgivenEvery }: Patience): Promise<void> {
+  const waited = sql`extract(epoch from now() - ${tries.last})`
+  const wait = sql`case when ${tries.count} < ${free} then 0 else least(${LONGEST_WAIT}, power(2, least(10, ${tries.count} - ${free}))) end`
+  const [counted] = await database
+    .insert(tries)
+    .values({ who, count: 1, last: sql`now()` as never })
+    .onConflictDoUpdate({
+      target: tries.who,
+      set: { count: sql`greatest(0, ${tries.count} - floor(${waited} / ${forgivenEvery})::int) + 1`, last: sql`now()` },
+      setWhere: sql`${waited} >= ${wait}`,
+    })
+    .returning({ count: tries.count })
+  if (counted) return
+  const [left] = await database
+    .select({ seconds: sql<number>`ceil(greatest(1, ${wait} - ${waited}))::int` })
+    .from(tries)
+    .where(eq(tries.who, who))
+  const seconds = left?.seconds ?? 1
   throw new Refusal(429, { code: 'slow-down', message: refusalWords('slow-down', { seconds }) }, seconds)
 }
 
-export function wasWrong(who: string, now = Date.now()): void {
-  if (tries.size > MOST_KEPT) tries.delete(tries.keys().next().value!)
-  tries.set(who, { wrong: remembered(tries.get(who), now) + 1, last: now })
+/** It was right: it does not count. */
+export async function takeBackTry(database: Database, who: string): Promise<void> {
+  await database
+    .update(tries)
+    .set({ count: sql`greatest(0, ${tries.count} - 1)` })
+    .where(eq(tries.who, who))
 }
 
-function remembered(one: Tries | undefined, now: number): number {
-  return one ? Math.max(0, one.wrong - Math.floor((now - one.last) / FORGIVEN_EVERY)) : 0
-}
+const A_DAY = sql`interval '1 day'`
 
-function waitOf(one: Tries | undefined, now: number): number {
-  if (!one || one.wrong < FREE_TRIES) return 0
-  return one.last + Math.min(LONGEST_WAIT, 1000 * 2 ** (one.wrong - FREE_TRIES)) - now
+/** What nobody waits for any more is forgotten. */
+export async function forgetOldTries(database: Database): Promise<void> {
+  await database.delete(tries).where(sql`${tries.last} < now() - ${A_DAY}`)
 }

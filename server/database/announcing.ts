@@ -1,67 +1,115 @@
-import { EventEmitter } from 'node:events'
 import { and, asc, eq, gt, inArray, max, sql } from 'drizzle-orm'
 import type { LessonEvent } from '../../core/lesson'
+import { afterAway, announce, hear } from './hearing'
 import type { Database } from './open'
 import { events } from './schema'
 
-interface NumberedEvent {
+/** As it goes over the line, written out once for all who watch. */
+export interface WrittenEvent {
   number: number
   body: LessonEvent
-}
-
-/** As it goes over the line, written out once for all who watch. */
-export interface WrittenEvent extends NumberedEvent {
   data: string
 }
 
-const EVERY_LESSON = 'every lesson'
-const SCHOOL = 'school'
-const emitter = new EventEmitter()
-emitter.setMaxListeners(0)
+type Listener = (event: WrittenEvent) => void
 
-/** Calls back for every further event of a lesson; the answer ends it. */
-export function watch(lesson: string, listener: (event: WrittenEvent) => void): () => void {
-  emitter.on(lesson, listener)
-  return () => emitter.off(lesson, listener)
+/** The events of one lesson, read once for all who watch it in this process. */
+interface Feed {
+  listeners: Set<Listener>
+  /** The number from which on listeners are told. */
+  begun: Promise<void>
+  last: number
+  reading: boolean
+  /** Something was announced while it read. */
+  again: boolean
+  database: Database
 }
 
-/** Calls back with every lesson in which something happened. */
-export function watchAll(listener: (lesson: string) => void): void {
-  emitter.on(EVERY_LESSON, listener)
+const feeds = new Map<string, Feed>()
+
+/** Calls back for every further event of a lesson, in their order; the answer, which comes when it has begun, ends it. */
+export async function watch(database: Database, lesson: string, listener: Listener): Promise<() => void> {
+  const feed = feeds.get(lesson) ?? beginFeed(database, lesson)
+  feed.listeners.add(listener)
+  const end = () => {
+    feed.listeners.delete(listener)
+    if (feed.listeners.size === 0 && feeds.get(lesson) === feed) feeds.delete(lesson)
+  }
+  await feed.begun.catch((error: unknown) => {
+    end()
+    throw error
+  })
+  return end
 }
 
-/** The cupboard, a calendar or what lessons take changed. */
-export function announceSchool(): void {
-  emitter.emit(SCHOOL)
+function beginFeed(database: Database, lesson: string): Feed {
+  const feed: Feed = { listeners: new Set(), begun: Promise.resolve(), last: 0, reading: true, again: false, database }
+  feed.begun = lastEventNumber(database, lesson).then((number) => {
+    feed.last = number
+    feed.reading = false
+    if (feed.again) void readOn(lesson, feed)
+  })
+  feeds.set(lesson, feed)
+  return feed
 }
 
-export function watchSchool(listener: () => void): void {
-  emitter.on(SCHOOL, listener)
+async function readOn(lesson: string, feed: Feed): Promise<void> {
+  feed.again = true
+  if (feed.reading) return
+  feed.reading = true
+  try {
+    while (feed.again) {
+      feed.again = false
+      for (const event of await listEventsSince(feed.database, lesson, feed.last)) {
+        feed.last = event.number
+        for (const listener of feed.listeners) listener(event)
+      }
+    }
+  } catch {
+    // The database is away: when it is back, everybody looks anew.
+  } finally {
+    feed.reading = false
+  }
+}
+
+hear((announcement) => {
+  if (announcement.what !== 'lesson') return
+  const feed = feeds.get(announcement.lesson)
+  if (feed) void readOn(announcement.lesson, feed)
+})
+afterAway(() => {
+  for (const [lesson, feed] of feeds) void readOn(lesson, feed)
+})
+
+const ownListeners = new Set<(lesson: string) => void>()
+
+/** Calls back with every lesson in which this process wrote something. */
+export function watchOwn(listener: (lesson: string) => void): void {
+  ownListeners.add(listener)
 }
 
 /**
  * Runs work in one transaction together with the events it records, and tells everybody who watches the lesson once all of it is
- * stored. Work that fails tells nobody anything.
+ * stored. Work that fails tells nobody anything. One lesson's transactions come one after the other, in whatever process: so the
+ * numbers of its events are stored in their order, and nobody who has seen one has missed a lower one.
  */
 export async function storeAndAnnounce<T>(
   database: Database,
   lesson: string,
   work: (transaction: Database, record: (bodies: LessonEvent[]) => Promise<void>) => Promise<T>,
 ): Promise<T> {
-  const recorded: NumberedEvent[] = []
-  const answer = await database.transaction((transaction) =>
-    work(transaction, async (bodies) => {
+  let recorded = false
+  const answer = await database.transaction(async (transaction) => {
+    await transaction.execute(sql`select pg_advisory_xact_lock(hashtextextended(${lesson}, 0))`)
+    return work(transaction, async (bodies) => {
       if (bodies.length === 0) return
+      recorded = true
       const at = new Date()
-      const rows = await transaction
-        .insert(events)
-        .values(bodies.map((body) => ({ lesson, body, at })))
-        .returning({ number: events.number, body: events.body })
-      recorded.push(...rows)
-    }),
-  )
-  for (const event of recorded) emitter.emit(lesson, written(event))
-  if (recorded.length > 0) emitter.emit(EVERY_LESSON, lesson)
+      await transaction.insert(events).values(bodies.map((body) => ({ lesson, body, at })))
+      await announce(transaction, { what: 'lesson', lesson })
+    })
+  })
+  if (recorded) for (const listener of ownListeners) listener(lesson)
   return answer
 }
 
@@ -71,7 +119,7 @@ export async function listEventsSince(database: Database, lesson: string, since:
     .from(events)
     .where(and(eq(events.lesson, lesson), gt(events.number, since)))
     .orderBy(asc(events.number))
-  return rows.map(written)
+  return rows.map(({ number, body }) => ({ number, body, data: JSON.stringify(body) }))
 }
 
 export async function lastEventNumber(database: Database, lesson: string): Promise<number> {
@@ -91,8 +139,4 @@ export async function listOtherEvents(database: Database, lesson: string): Promi
     .where(and(eq(events.lesson, lesson), inArray(sql`${events.body}->>'kind'`, kinds)))
     .orderBy(asc(events.number))
   return rows.map(({ at, body }) => ({ at: at.toISOString(), body }))
-}
-
-function written({ number, body }: NumberedEvent): WrittenEvent {
-  return { number, body, data: JSON.stringify(body) }
 }

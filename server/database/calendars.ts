@@ -1,5 +1,5 @@
 import type { Calendar } from '../../core/clock'
-import { announceSchool } from './announcing'
+import { announce } from './hearing'
 import type { Database } from './open'
 import { calendars } from './schema'
 
@@ -14,5 +14,5 @@ export async function saveCalendar(database: Database, className: string, calend
     .insert(calendars)
     .values({ className, calendar })
     .onConflictDoUpdate({ target: calendars.className, set: { calendar } })
-  announceSchool()
+  await announce(database, { what: 'school' })
 }

@@ -1,11 +1,18 @@
 import { join } from 'node:path'
+import { beginHearing, comeBack } from './hearing'
+import { rememberOnlyAlone } from './known'
 import { openDatabase, type Database, type OpenDatabase } from './open'
 
 let opening: Promise<OpenDatabase> | undefined
 
 /** Opens the database that the environment names, once. Set by scripts/start.mjs; the defaults serve `npm run dev`. */
 export function openOnce(): Promise<OpenDatabase> {
-  opening ??= openDatabase({
+  opening ??= begin()
+  return opening
+}
+
+async function begin(): Promise<OpenDatabase> {
+  const open = await openDatabase({
     folder: process.env.JOLLY_BEAKER_DATA ?? 'data',
     migrations: join(process.env.JOLLY_BEAKER_HOME ?? process.cwd(), 'server/database/migrations'),
     databaseUrl: process.env.DATABASE_URL,
@@ -13,8 +20,14 @@ export function openOnce(): Promise<OpenDatabase> {
       console.error('The data folder was taken by another process. Jolly Beaker stops, so that nothing is ruined.')
       process.exit(1)
     },
+    onReopened: () => {
+      rememberOnlyAlone(true)
+      comeBack()
+    },
   })
-  return opening
+  rememberOnlyAlone(open.alone)
+  await beginHearing(open)
+  return open
 }
 
 export async function useDatabase(): Promise<Database> {

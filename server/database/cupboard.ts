@@ -5,7 +5,7 @@ import { USUAL_HELD, type School, type StockChange, type Thing } from '../../cor
 import { withoutNoise } from '../../core/quantity'
 import type { Move } from '../../schemas/contract'
 import type { LibraryFile } from '../../schemas/library'
-import { announceSchool } from './announcing'
+import { announce } from './hearing'
 import type { Database } from './open'
 import { lessons, moves, things } from './schema'
 import { loadSetting, saveSetting } from './settings'
@@ -31,9 +31,11 @@ export async function listMoves(database: Database): Promise<Move[]> {
 
 /** One transaction, after which every lesson looks at the cupboard anew. */
 async function changingSchool<T>(database: Database, work: (transaction: Database) => Promise<T>): Promise<T> {
-  const answer = await database.transaction(work)
-  announceSchool()
-  return answer
+  return database.transaction(async (transaction) => {
+    const answer = await work(transaction)
+    await announce(transaction, { what: 'school' })
+    return answer
+  })
 }
 
 /** Writes a thing, new or changed; a stock that changed with it is a correction. */
@@ -54,6 +56,11 @@ export async function saveThing(database: Database, thing: Thing): Promise<void>
       at: new Date(),
     })
   })
+}
+
+/** How many things there are, those that were taken out among them. */
+export function countThings(database: Database): Promise<number> {
+  return database.$count(things)
 }
 
 /** Takes a thing out of the cupboard; it can be put back by saving it again. */
@@ -145,18 +152,17 @@ export async function heldDaysOf(database: Database): Promise<School['held']> {
 }
 
 export async function saveHeldDays(database: Database, value: School['held']): Promise<void> {
-  await saveSetting(database, HELD, value)
-  announceSchool()
+  await changingSchool(database, (transaction) => saveSetting(transaction, HELD, value))
 }
 
 function toThing({ goneAt: _gone, ...thing }: typeof things.$inferSelect): Thing {
   return thing
 }
 
-/** The whole cupboard, what was taken out of it and everything that happened, in order. */
-export async function listCupboard(database: Database): Promise<LibraryFile['cupboard']> {
+/** The whole cupboard, what was taken out of it and the latest of what happened, in order. */
+export async function listCupboard(database: Database, mostMoves: number): Promise<LibraryFile['cupboard']> {
   const allThings = await database.select().from(things).orderBy(asc(things.name))
-  const allMoves = await database.select().from(moves).orderBy(asc(moves.number))
+  const allMoves = (await database.select().from(moves).orderBy(desc(moves.number)).limit(mostMoves)).reverse()
   return {
     things: allThings.map((thing) => ({ ...thing, goneAt: thing.goneAt?.toISOString() ?? null })),
     moves: allMoves.map(({ number: _number, at, ...move }) => ({ ...move, at: at.toISOString() })),

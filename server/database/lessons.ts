@@ -2,10 +2,12 @@ import { and, desc, eq, isNull } from 'drizzle-orm'
 import { migratePlan } from '../../core/formats'
 import { USUAL_BOARD, withBoardChange, type BoardChange, type BoardState, type Plan } from '../../core/lesson'
 import type { DeskLesson } from '../../schemas/contract'
-import { announceSchool, storeAndAnnounce } from './announcing'
+import { storeAndAnnounce } from './announcing'
+import { announce } from './hearing'
 import { Known } from './known'
 import type { Database } from './open'
 import { lessons } from './schema'
+import { seenAt } from './seenAt'
 import { saveFace } from './summaries'
 
 export type StoredLesson = DeskLesson
@@ -24,15 +26,30 @@ export async function findLessonByCode(database: Database, code: string): Promis
   return row && toLesson(row)
 }
 
-/** Every lesson's id, and whether it is put away. */
-export async function listLessonIds(database: Database): Promise<{ id: string; archived: boolean }[]> {
-  const rows = await database.select({ id: lessons.id, archivedAt: lessons.archivedAt }).from(lessons).orderBy(lessons.createdAt)
+/** The id of every lesson that a desk sees, and whether it is put away. */
+export async function listLessonIds(database: Database, desk: string | null = null): Promise<{ id: string; archived: boolean }[]> {
+  const rows = await database
+    .select({ id: lessons.id, archivedAt: lessons.archivedAt })
+    .from(lessons)
+    .where(seenAt(desk))
+    .orderBy(lessons.createdAt)
   return rows.map(({ id, archivedAt }) => ({ id, archived: archivedAt !== null }))
 }
 
-/** The class of the newest lesson, for the next one. */
-export async function lastClass(database: Database): Promise<{ className: string; children: number }> {
-  const [row] = await database.select().from(lessons).where(isNull(lessons.archivedAt)).orderBy(desc(lessons.createdAt)).limit(1)
+/** Hands a lesson to another desk. */
+export async function handOver(database: Database, id: string, desk: string | null): Promise<void> {
+  await database.update(lessons).set({ desk }).where(eq(lessons.id, id))
+  knownLessons.forget(id)
+}
+
+/** The class of a desk's newest lesson, for the next one. */
+export async function lastClass(database: Database, desk: string | null): Promise<{ className: string; children: number }> {
+  const [row] = await database
+    .select()
+    .from(lessons)
+    .where(and(isNull(lessons.archivedAt), seenAt(desk)))
+    .orderBy(desc(lessons.createdAt))
+    .limit(1)
   return row ? { className: row.plan.className, children: row.plan.children } : { className: 'My class', children: 28 }
 }
 
@@ -69,12 +86,15 @@ export async function saveBoard(database: Database, id: string, change: BoardCha
 }
 
 export async function setArchived(database: Database, id: string, archived: boolean): Promise<void> {
-  await database
-    .update(lessons)
-    .set({ archivedAt: archived ? new Date() : null })
-    .where(eq(lessons.id, id))
+  await database.transaction(async (transaction) => {
+    await transaction
+      .update(lessons)
+      .set({ archivedAt: archived ? new Date() : null })
+      .where(eq(lessons.id, id))
+    await announce(transaction, { what: 'archived', lesson: id })
+    await announce(transaction, { what: 'school' })
+  })
   knownLessons.forget(id)
-  announceSchool()
 }
 
 export function toLesson(row: typeof lessons.$inferSelect): StoredLesson {
@@ -85,6 +105,7 @@ export function toLesson(row: typeof lessons.$inferSelect): StoredLesson {
     code: row.code,
     board: { ...USUAL_BOARD, ...row.board },
     archived: row.archivedAt !== null,
+    desk: row.desk,
     savedAt: row.savedAt.toISOString(),
   }
 }

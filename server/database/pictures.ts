@@ -1,4 +1,4 @@
-import { and, count, eq, inArray } from 'drizzle-orm'
+import { and, count, eq, inArray, isNull, sql } from 'drizzle-orm'
 import type { Database } from './open'
 import { pictures } from './schema'
 
@@ -26,15 +26,29 @@ export async function listPictures(database: Database, lesson: string, ids: stri
   return rows.sort((a, b) => ids.indexOf(a.id) - ids.indexOf(b.id))
 }
 
-export async function countPictures(database: Database, lesson: string): Promise<number> {
-  const [row] = await database.select({ count: count() }).from(pictures).where(eq(pictures.lesson, lesson))
-  return row?.count ?? 0
+/** How many pictures a lesson keeps and how large they are together; of one sender alone, where it is named (null is the desk). */
+export async function weighPictures(
+  database: Database,
+  lesson: string,
+  station?: string | null,
+): Promise<{ count: number; bytes: number }> {
+  const sender = station === undefined ? undefined : station === null ? isNull(pictures.station) : eq(pictures.station, station)
+  const [row] = await database
+    .select({ count: count(), bytes: sql<number>`coalesce(sum(octet_length(${pictures.bytes})), 0)::float` })
+    .from(pictures)
+    .where(and(eq(pictures.lesson, lesson), sender))
+  return row ?? { count: 0, bytes: 0 }
 }
 
 /** Stores a picture beside a lesson's plan. Sending twice stores once. */
-export async function addPicture(database: Database, lesson: string, picture: StoredPicture): Promise<void> {
+export async function addPicture(
+  database: Database,
+  lesson: string,
+  picture: StoredPicture,
+  station: string | null = null,
+): Promise<void> {
   await database
     .insert(pictures)
-    .values({ ...picture, lesson, at: new Date() })
+    .values({ ...picture, lesson, station, at: new Date() })
     .onConflictDoNothing()
 }

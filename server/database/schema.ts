@@ -28,6 +28,15 @@ const lesson = () =>
 
 const bytes = customType<{ data: Uint8Array }>({ dataType: () => 'bytea' })
 
+/** A class's own desk, with a passphrase of its own; the head desk, which sees all, is none of them. */
+export const desks = pgTable('desks', {
+  id: uuid('id').primaryKey(),
+  name: text('name').notNull().unique(),
+  /** Of the passphrase, in base 64; the passphrase itself is kept nowhere. */
+  salt: text('salt').notNull(),
+  hash: text('hash').notNull(),
+})
+
 export const lessons = pgTable('lessons', {
   id: uuid('id').primaryKey(),
   plan: jsonb('plan').$type<Plan>().notNull(),
@@ -35,6 +44,8 @@ export const lessons = pgTable('lessons', {
   revision: integer('revision').notNull(),
   /** What a group types in to open its station. */
   code: text('code').notNull().unique(),
+  /** Whose it is; null for the head desk. */
+  desk: uuid('desk').references(() => desks.id),
   /** What the board shows; null until somebody changes it. */
   board: jsonb('board').$type<BoardState>(),
   archivedAt: timestamp('archived_at', { withTimezone: true, mode: 'date' }),
@@ -85,6 +96,8 @@ export const pictures = pgTable(
     id: uuid('id').notNull(),
     type: text('type').notNull(),
     bytes: bytes('bytes').notNull(),
+    /** Which station sent it; null for the desk. */
+    station: uuid('station'),
     at: when('at'),
   },
   (table) => [primaryKey({ columns: [table.lesson, table.id] })],
@@ -156,4 +169,11 @@ export const calendars = pgTable('calendars', {
 export const settings = pgTable('settings', {
   name: text('name').primaryKey(),
   value: jsonb('value').notNull(),
+})
+
+/** How often somebody was wrong or joined lately, and until when it has to wait. */
+export const tries = pgTable('tries', {
+  who: text('who').primaryKey(),
+  count: integer('count').notNull(),
+  last: when('last'),
 })

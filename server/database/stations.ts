@@ -14,14 +14,31 @@ export interface Station {
   at: string
 }
 
-/** A token for one lesson and one group. Only its hash is kept. */
-export async function addStation(database: Database, { lesson, group }: { lesson: string; group: string }): Promise<string> {
+const MOST = 120
+
+/**
+ * A token for one lesson and one group. Only its hash is kept. In a lesson that has many, the one that joined first and is not
+ * there any more gives way, so that nobody who joins again and again locks others out.
+ * @param isThere is a station of this lesson at its page at this moment
+ */
+export async function addStation(
+  database: Database,
+  { lesson, group }: { lesson: string; group: string },
+  isThere: (station: string) => boolean,
+): Promise<string> {
   const token = randomBytes(32).toString('hex')
   const id = randomUUID()
   await storeAndAnnounce(database, lesson, async (transaction, record) => {
+    const joined = await listStations(transaction, lesson)
+    const givesWay = joined.length < MOST ? undefined : (joined.find((one) => !isThere(one.id)) ?? joined[0])
+    if (givesWay) {
+      await transaction.delete(stations).where(eq(stations.id, givesWay.id))
+      await record([{ kind: 'station', change: 'removed', station: givesWay.id, group: givesWay.group }])
+    }
     await transaction.insert(stations).values({ tokenHash: hashOf(token), id, lesson, group, at: new Date() })
     await record([{ kind: 'station', change: 'joined', station: id, group }])
   })
+  knownStations.forgetAll()
   return token
 }
 

@@ -4,10 +4,11 @@ import type { Taking } from '../../core/kit'
 import type { Plan } from '../../core/lesson'
 import { faceOf, type Judged, type LessonFace, type Term } from '../../core/wording/reports'
 import type { ShelfQuestion } from '../../schemas/contract'
-import { announceSchool } from './announcing'
+import { announce } from './hearing'
 import { MADE_BY } from './madeBy'
 import type { Database } from './open'
 import { events, lessons, summaries } from './schema'
+import { seenAt } from './seenAt'
 
 /** What is stored of a lesson for lists, and from when. */
 export interface Summary {
@@ -31,7 +32,7 @@ export async function saveFace(database: Database, lesson: string, plan: Plan): 
     .insert(summaries)
     .values({ lesson, ...row })
     .onConflictDoUpdate({ target: summaries.lesson, set: row })
-  if (!isDeepStrictEqual(takingOf(before?.face), takingOf(face))) announceSchool()
+  if (!isDeepStrictEqual(takingOf(before?.face), takingOf(face))) await announce(database, { what: 'school' })
 }
 
 /** What of a face other lessons notice. */
@@ -81,22 +82,25 @@ const byDay = [
 export async function listShelf(
   database: Database,
   { find, archived, from, most }: ShelfQuestion,
+  desk: string | null,
 ): Promise<{ page: Summary[]; all: number; putAway: number }> {
   const words = find.trim().toLowerCase()
   const where = and(
+    seenAt(desk),
     archived === undefined ? undefined : archived ? isNotNull(lessons.archivedAt) : isNull(lessons.archivedAt),
     words === '' ? undefined : gt(sql`strpos(${summaries.words}, ${words})`, 0),
   )
   const ids = await idsByDay(database, where)
   const page = await listSummaries(database, ids.slice(from, from + most))
-  return { page, all: ids.length, putAway: await database.$count(lessons, isNotNull(lessons.archivedAt)) }
+  return { page, all: ids.length, putAway: await database.$count(lessons, and(isNotNull(lessons.archivedAt), seenAt(desk))) }
 }
 
 /** The lessons that a term takes in, by day; one without a day is in every term that has no end. */
-export async function listTerm(database: Database, { from, to, className }: Term): Promise<Summary[]> {
+export async function listTerm(database: Database, { from, to, className }: Term, desk: string | null): Promise<Summary[]> {
   const ids = await idsByDay(
     database,
     and(
+      seenAt(desk),
       className === '' ? undefined : eq(summaries.className, className),
       from === '' ? undefined : sql`${summaries.date} >= ${from}`,
       to === '' ? undefined : and(ne(summaries.date, ''), sql`${summaries.date} <= ${to}`),
@@ -126,9 +130,13 @@ async function inPieces<Row>(ids: string[], piece: (ids: string[]) => PromiseLik
   return rows
 }
 
-/** The names of all classes. */
-export async function listClasses(database: Database): Promise<string[]> {
-  const rows = await database.selectDistinct({ className: summaries.className }).from(summaries)
+/** The names of the classes in a desk's lessons. */
+export async function listClasses(database: Database, desk: string | null): Promise<string[]> {
+  const rows = await database
+    .selectDistinct({ className: summaries.className })
+    .from(summaries)
+    .innerJoin(lessons, eq(lessons.id, summaries.lesson))
+    .where(seenAt(desk))
   return rows.map(({ className }) => className).sort()
 }
 

@@ -54,7 +54,7 @@ export function readingDaysCalendar({ id, plan }: Of, { calendar: days }: School
 }
 
 function calendarFor(name: string): ICalCalendar {
-  return ical({ name, prodId: { company: 'Jolly Beaker', product: 'Jolly Beaker', language: 'EN' } })
+  return ical({ name: inOneLine(name), prodId: { company: 'Jolly Beaker', product: 'Jolly Beaker', language: 'EN' } })
 }
 
 function addEvent(
@@ -67,10 +67,15 @@ function addEvent(
     end: new Date(start.getTime() + minutes * 60_000),
     // The school's own clock, wherever the calendar is: no time zone is known here, and none is needed.
     floating: true,
-    summary,
+    summary: inOneLine(summary),
     description: description || null,
   })
-  event.createAlarm({ type: ICalAlarmType.display, trigger: REMIND_BEFORE, description: summary })
+  event.createAlarm({ type: ICalAlarmType.display, trigger: REMIND_BEFORE, description: inOneLine(summary) })
+}
+
+/** A name cannot begin a line of its own in the file. */
+function inOneLine(text: string): string {
+  return text.replace(/[\p{Cc}\u2028\u2029]+/gu, ' ')
 }
 
 /** The digits of day and time as they stand: the file is written without a time zone. */

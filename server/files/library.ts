@@ -1,92 +1,132 @@
 import { randomUUID } from 'node:crypto'
 import { isDeepStrictEqual } from 'node:util'
-import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
+import { strFromU8, strToU8, unzipSync, Zip, ZipDeflate } from 'fflate'
 import { withFreshIds, type LessonFile } from '../../core/formats'
 import type { Restored } from '../../schemas/contract'
-import { librarySchema, type LibraryFile } from '../../schemas/library'
-import { refusal } from '../access/refusal'
+import { librarySchema, MOST_IN_LIBRARY, type LibraryFile } from '../../schemas/library'
+import { refusal, Refusal } from '../access/refusal'
 import { listCalendars, saveCalendar } from '../database/calendars'
 import { heldDaysOf, listCupboard, restoreCupboard, saveHeldDays } from '../database/cupboard'
 import { findLesson, listLessonIds } from '../database/lessons'
 import type { Database } from '../database/open'
-import { openedFile } from './openedFile'
-import { pictureBytes } from './pictureBytes'
-import { wholeFile } from './wholeFile'
-import { addLesson } from '../record/wholeLesson'
 import { rowsAreKnown } from '../record/rows'
+import { addLesson } from '../record/wholeLesson'
+import { pictureBytes } from './pictureBytes'
+import { openedFile } from './readBeside'
+import { wholeFile } from './wholeFile'
 
 const FORMAT = 'jolly-beaker-library'
 const VERSION = 1
-const MOST_UNZIPPED = 1_000_000_000
+const CONTENTS = 'library.json'
+/** Of one file inside; a lesson's own file may be as large. */
+const MOST_OF_ONE = 200_000_000
 
-/** Everything there is, as one zip: each lesson's file, the cupboard with its history, the calendars. No passphrase and no station. */
-export async function writeLibrary(database: Database, savedAt: string): Promise<Uint8Array> {
-  const lessons = await listLessonIds(database)
-  const files: Record<string, Uint8Array> = {}
-  for (const { id } of lessons) files[`lessons/${id}.beaker.json`] = strToU8(JSON.stringify(await wholeFile(database, id, savedAt)))
+/**
+ * Everything that a desk sees, as one zip: each lesson's file, the cupboard with its history, the calendars. No passphrase and no
+ * station. One lesson after the other, so that others are heard between.
+ */
+export async function writeLibrary(database: Database, savedAt: string, desk: string | null): Promise<Uint8Array> {
+  const lessons = await listLessonIds(database, desk)
+  const chunks: Uint8Array[] = []
+  const zip = new Zip((error, chunk) => {
+    if (error) throw error
+    chunks.push(chunk)
+  })
+  const add = async (name: string, content: unknown) => {
+    const file = new ZipDeflate(name, { level: 6 })
+    zip.add(file)
+    file.push(strToU8(JSON.stringify(content)), true)
+    await new Promise((heard) => setImmediate(heard))
+  }
   const library: LibraryFile = {
     format: FORMAT,
     version: VERSION,
     savedAt,
     lessons: lessons.map(({ id, archived }) => ({ id, archived })),
-    cupboard: await listCupboard(database),
+    cupboard: await listCupboard(database, MOST_IN_LIBRARY.moves),
     calendars: [...(await listCalendars(database))].map(([className, calendar]) => ({ className, calendar })),
     held: await heldDaysOf(database),
   }
-  return zipSync({ 'library.json': strToU8(JSON.stringify(library)), ...files })
+  await add(CONTENTS, library)
+  for (const { id } of lessons) await add(nameOf(id), await wholeFile(database, id, savedAt))
+  zip.end()
+  return Buffer.concat(chunks)
 }
+
+const nameOf = (lesson: string) => `lessons/${lesson}.beaker.json`
 
 /**
- * Puts back what is missing. Nothing that is here is overwritten or taken away: a lesson that was changed since stands beside its saved form. A file
- * that is not whole changes nothing.
+ * Puts back what is missing, all in one go or not at all. Nothing that is here is overwritten or taken away: a lesson that was changed
+ * since stands beside its saved form. A lesson in it that is damaged is named and left out, and does not keep the others from coming
+ * back.
+ * @param desk whose the lessons are from now on
  */
-export async function restoreLibrary(database: Database, bytes: Uint8Array): Promise<Restored> {
-  const { library, files } = readLibrary(bytes)
-  const restored: Restored = { added: 0, alreadyThere: 0, beside: 0, things: 0 }
-  for (const { id, archived } of library.lessons) {
-    const file = files.get(id)!
-    const here = await findLesson(database, id)
-    if (here && isDeepStrictEqual(plain(await wholeFile(database, id, file.savedAt)), plain(file))) {
-      restored.alreadyThere += 1
-      continue
+export async function restoreLibrary(database: Database, bytes: Uint8Array, desk: string | null): Promise<Restored> {
+  const library = readContents(bytes)
+  return database.transaction(async (transaction) => {
+    const restored: Restored = { added: 0, alreadyThere: 0, beside: 0, things: 0, damaged: [] }
+    for (const { id, archived } of library.lessons) {
+      const what = await restoreLesson(transaction, bytes, id, { archived, desk }).catch((error: unknown) => {
+        if (!(error instanceof Refusal)) throw error
+        restored.damaged.push({ lesson: titleOf(bytes, id), message: error.body.message })
+      })
+      if (what) restored[what] += 1
+      await new Promise((heard) => setImmediate(heard))
     }
-    const known = here !== undefined || (await rowsAreKnown(database, file))
-    const record = known ? withFreshIds(file, randomUUID) : file
-    await addLesson(database, file.plan, record, file.pictures.map(pictureBytes), { id: here ? randomUUID() : id, archived })
-    if (here) restored.beside += 1
-    else restored.added += 1
-  }
-  restored.things = await restoreCupboard(database, library.cupboard)
-  const known = await listCalendars(database)
-  for (const { className, calendar } of library.calendars)
-    if (!known.has(className)) await saveCalendar(database, className, calendar)
-  if (restored.added > 0 && restored.alreadyThere === 0 && restored.beside === 0) await saveHeldDays(database, library.held)
-  return restored
+    restored.things = await restoreCupboard(transaction, library.cupboard)
+    const known = await listCalendars(transaction)
+    for (const { className, calendar } of library.calendars)
+      if (!known.has(className)) await saveCalendar(transaction, className, calendar)
+    if (restored.added > 0 && restored.alreadyThere === 0 && restored.beside === 0) await saveHeldDays(transaction, library.held)
+    return restored
+  })
 }
 
-function readLibrary(bytes: Uint8Array): { library: LibraryFile; files: Map<string, LessonFile> } {
-  let inside: Record<string, Uint8Array>
+async function restoreLesson(
+  database: Database,
+  bytes: Uint8Array,
+  id: string,
+  place: { archived: boolean; desk: string | null },
+): Promise<'added' | 'alreadyThere' | 'beside'> {
+  const inside = unpacked(bytes, nameOf(id))
+  if (!inside) throw refusal(400, 'library-lesson-missing')
+  const file = await openedFile(strFromU8(inside))
+  const here = await findLesson(database, id)
+  if (here && isDeepStrictEqual(plain(await wholeFile(database, id, file.savedAt)), plain(file))) return 'alreadyThere'
+  const known = here !== undefined || (await rowsAreKnown(database, file))
+  const record = known ? withFreshIds(file, randomUUID) : file
+  await addLesson(database, file.plan, record, file.pictures.map(pictureBytes), { id: here ? randomUUID() : id, ...place })
+  return here ? 'beside' : 'added'
+}
+
+function readContents(bytes: Uint8Array): LibraryFile {
+  let found: Uint8Array | undefined
   try {
-    let unpacked = 0
-    unzipSync(bytes, { filter: ({ originalSize }) => ((unpacked += originalSize), false) })
-    if (unpacked > MOST_UNZIPPED) throw new Error('too large')
-    inside = unzipSync(bytes)
+    found = unpacked(bytes, CONTENTS)
   } catch {
     throw refusal(400, 'library-not-a-zip')
   }
-  const found = inside['library.json']
   if (!found) throw refusal(400, 'library-foreign')
   const { error, value } = librarySchema.validate(jsonOf(found))
   if (error) throw refusal(400, 'library-broken', undefined, { place: error.details[0]?.path.join('.') })
   const library = value as LibraryFile
   if (library.version > VERSION) throw refusal(400, 'library-newer')
-  const files = new Map<string, LessonFile>()
-  for (const { id } of library.lessons) {
-    const lesson = inside[`lessons/${id}.beaker.json`]
-    if (!lesson) throw refusal(400, 'library-broken', undefined, { place: `lessons/${id}` })
-    files.set(id, openedFile(strFromU8(lesson)))
+  return library
+}
+
+/** One file of the zip, unpacked alone: what claims to be larger than any of ours is none of ours. */
+function unpacked(bytes: Uint8Array, wanted: string): Uint8Array | undefined {
+  return unzipSync(bytes, { filter: ({ name, originalSize }) => name === wanted && originalSize <= MOST_OF_ONE })[wanted]
+}
+
+/** What a damaged lesson is called, where that can still be read. */
+function titleOf(bytes: Uint8Array, id: string): string {
+  try {
+    const title = /"title":"((?:[^"\\]|\\.){1,200})"/.exec(strFromU8(unpacked(bytes, nameOf(id))!))?.[1]
+    return title === undefined ? id : (JSON.parse(`"${title}"`) as string)
+  } catch {
+    return id
   }
-  return { library, files }
 }
 
 function jsonOf(bytes: Uint8Array): unknown {

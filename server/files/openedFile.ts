@@ -1,21 +1,23 @@
 import { openLessonFile, strayReference, type FileProblem, type LessonFile } from '../../core/formats'
-import { fileProblemWords } from '../../core/wording'
 import { lessonFileSchema } from '../../schemas/record'
-import { Refusal } from '../access/refusal'
-import { pathWords } from '../access/route'
+import { pathWords } from '../access/pathWords'
+import { unstorable } from '../access/storable'
 
-/** A lesson file that is whole, brought up to date; refuses any other with the place that is wrong. */
-export function openedFile(text: string): LessonFile {
+export type CheckedFile = { ok: true; file: LessonFile } | { ok: false; problem: FileProblem }
+
+/** A lesson file that is whole and can be stored, brought up to date; of any other the place that is wrong. */
+export function checkFile(text: string): CheckedFile {
   const opened = openLessonFile(text)
-  if (!opened.ok) throw refused(opened)
+  if (!opened.ok) return { ok: false, problem: opened }
+  const bad = unstorable(opened.content)
+  if (bad !== undefined) return broken(bad)
   const { error, value } = lessonFileSchema.validate(opened.content)
-  if (error) throw refused({ code: 'broken', place: pathWords(error.details[0]?.path ?? []) })
+  if (error) return broken(pathWords(error.details[0]?.path ?? []))
   const file = value as LessonFile
-  const stray = strayReference(file)
-  if (stray) throw refused(stray)
-  return file
+  const problem = strayReference(file)
+  return problem ? { ok: false, problem } : { ok: true, file }
 }
 
-function refused(problem: FileProblem): Refusal {
-  return new Refusal(400, { code: `file-${problem.code}`, message: fileProblemWords(problem), field: problem.place })
+function broken(place: string): CheckedFile {
+  return { ok: false, problem: { code: 'broken', place } }
 }

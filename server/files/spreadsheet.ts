@@ -1,16 +1,11 @@
-import readSheets from 'read-excel-file/node'
 import writeSheets, { type SheetData } from 'write-excel-file/node'
-import { unzipSync } from 'fflate'
 import { averageOf, evidenceOf, summarise } from '../../core/evidence'
-import { boundedTable } from '../../core/formats'
 import { measuredCard, type LessonRecord, type Plan } from '../../core/lesson'
 import { unitOf } from '../../core/quantity'
 import { currentReadings, resultsTable } from '../../core/record'
 import { AVERAGE_WORDS, conditionWithLetter, evenedAverages, momentWords, nameOfGroup, trialNumbers } from '../../core/wording'
 import { classReport, sureWords } from '../../core/wording/reports'
-import { refusal } from '../access/refusal'
 
-const MOST_UNZIPPED = 100_000_000
 const bold = (value: string) => ({ value, fontWeight: 'bold' as const })
 const text = (value: string) => ({ value, type: String })
 
@@ -26,21 +21,6 @@ export async function lessonSpreadsheet(plan: Plan, record: LessonRecord): Promi
     { sheet: 'Plan', data: planSheet(plan, record), columns: [{ width: 24 }, { width: 90 }] },
   ])
   return file.toBuffer()
-}
-
-/**
- * The first sheet of a spreadsheet as rows of cells. What would grow beyond all bounds when it is unpacked, and what is no spreadsheet, is refused.
- */
-export async function spreadsheetRows(bytes: Buffer): Promise<string[][]> {
-  try {
-    let unpacked = 0
-    unzipSync(bytes, { filter: ({ originalSize }) => ((unpacked += originalSize), false) })
-    if (unpacked > MOST_UNZIPPED) throw new Error('too large')
-    const [first] = await readSheets(bytes)
-    return boundedTable(first?.data ?? [])
-  } catch {
-    throw refusal(400, 'not-a-spreadsheet', 'data')
-  }
 }
 
 function resultsSheet(plan: Plan, record: LessonRecord): SheetData {

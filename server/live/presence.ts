@@ -1,4 +1,7 @@
+import { randomUUID } from 'node:crypto'
 import { EventEmitter } from 'node:events'
+import { afterAway, announce, hear } from '../database/hearing'
+import type { Database } from '../database/open'
 
 const emitter = new EventEmitter()
 emitter.setMaxListeners(0)
@@ -9,29 +12,86 @@ export function watchPresence(lesson: string, listener: () => void): () => void 
   return () => emitter.off(lesson, listener)
 }
 
-/** How many streams each station holds open at this moment. */
-const open = new Map<string, number>()
+/** A process says again and again who is there; one that says nothing any more is gone, and its stations with it. */
+const SAID_AGAIN_EVERY = 20_000
+const GONE_AFTER = 50_000
+const THIS_PROCESS = randomUUID()
+
+/** How many streams each station holds open here at this moment, by lesson. */
+const open = new Map<string, Map<string, number>>()
+/** Who is at other processes, by lesson and process. */
+const elsewhere = new Map<string, Map<string, { stations: Set<string>; at: number }>>()
 const lastSeen = new Map<string, number>()
 
 /** A station is there until the answer is called. */
-export function enter(lesson: string, station: string): () => void {
-  open.set(station, (open.get(station) ?? 0) + 1)
-  emitter.emit(lesson)
+export function enter(database: Database, lesson: string, station: string): () => void {
+  const here = open.get(lesson) ?? new Map<string, number>()
+  open.set(lesson, here)
+  here.set(station, (here.get(station) ?? 0) + 1)
+  changed(database, lesson)
   return () => {
-    const left = (open.get(station) ?? 1) - 1
-    if (left > 0) open.set(station, left)
-    else open.delete(station)
+    const left = (here.get(station) ?? 1) - 1
+    if (left > 0) here.set(station, left)
+    else here.delete(station)
+    if (here.size === 0 && open.get(lesson) === here) open.delete(lesson)
     lastSeen.set(station, Date.now())
-    emitter.emit(lesson)
+    changed(database, lesson)
   }
 }
 
-export function isPresent(station: string): boolean {
-  return open.has(station)
+function changed(database: Database, lesson: string): void {
+  emitter.emit(lesson)
+  sayWhoIsHere(database, lesson)
+}
+
+function sayWhoIsHere(database: Database, lesson: string): void {
+  const stations = [...(open.get(lesson)?.keys() ?? [])]
+  void announce(database, { what: 'here', lesson, process: THIS_PROCESS, stations }).catch(() => undefined)
+}
+
+export function isPresent(lesson: string, station: string): boolean {
+  if (open.get(lesson)?.has(station)) return true
+  return [...(elsewhere.get(lesson)?.values() ?? [])].some(({ stations }) => stations.has(station))
 }
 
 /** When it was last heard of since the server began; undefined while it is there or when it never was. */
-export function lastSeenAt(station: string): string | undefined {
+export function lastSeenAt(lesson: string, station: string): string | undefined {
   const at = lastSeen.get(station)
-  return isPresent(station) || at === undefined ? undefined : new Date(at).toISOString()
+  return isPresent(lesson, station) || at === undefined ? undefined : new Date(at).toISOString()
+}
+
+/** Begins to tell other processes who is here, and to hear who is there. */
+export function sharePresence(database: Database, alone: boolean): void {
+  if (alone) return
+  hear((announcement) => {
+    if (announcement.what === 'who') for (const lesson of open.keys()) sayWhoIsHere(database, lesson)
+    if (announcement.what !== 'here' || announcement.process === THIS_PROCESS) return
+    const { lesson, process, stations } = announcement
+    const there = elsewhere.get(lesson) ?? new Map<string, { stations: Set<string>; at: number }>()
+    elsewhere.set(lesson, there)
+    become(lesson, there, process, new Set(stations))
+  })
+  const ask = () => void announce(database, { what: 'who' }).catch(() => undefined)
+  afterAway(ask)
+  ask()
+  setInterval(() => {
+    for (const lesson of open.keys()) sayWhoIsHere(database, lesson)
+    for (const [lesson, there] of elsewhere)
+      for (const [process, { at }] of there) if (Date.now() - at > GONE_AFTER) become(lesson, there, process, new Set())
+  }, SAID_AGAIN_EVERY).unref()
+}
+
+function become(
+  lesson: string,
+  there: Map<string, { stations: Set<string>; at: number }>,
+  process: string,
+  stations: Set<string>,
+): void {
+  const before = there.get(process)?.stations ?? new Set<string>()
+  if (stations.size > 0) there.set(process, { stations, at: Date.now() })
+  else there.delete(process)
+  if (there.size === 0) elsewhere.delete(lesson)
+  const left = [...before].filter((station) => !stations.has(station))
+  for (const station of left) lastSeen.set(station, Date.now())
+  if (left.length > 0 || [...stations].some((station) => !before.has(station))) emitter.emit(lesson)
 }

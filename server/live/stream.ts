@@ -1,51 +1,99 @@
-import { createEventStream, type H3Event } from 'h3'
+import { createEventStream, type EventStreamMessage, type H3Event } from 'h3'
+import type { LessonEvent } from '../../core/lesson'
 import { listEventsSince, watch, type WrittenEvent } from '../database/announcing'
+import { afterAway, hear } from '../database/hearing'
+import type { StoredLesson } from '../database/lessons'
 import type { Database } from '../database/open'
 import { enter, watchPresence } from './presence'
 
 const KEEP_ALIVE_EVERY = 20_000
-const open = new Set<() => void>()
+/** A page that takes nothing is let go when so many events wait for it. */
+const MOST_WAITING = 2000
+const AT_ONCE = 200
+
+interface Open {
+  lesson: string
+  end(): void
+}
+const open = new Set<Open>()
+
+/** A station that watches: it is there as long as its stream is, and sees what `sees` lets through. */
+export interface WatchingStation {
+  id: string
+  sees(event: LessonEvent): boolean
+}
 
 /**
  * Streams a lesson's events: first all since the number that the page has, then every new one as it comes. A browser that
  * reconnects by itself names the last number it saw.
- * @param station is there as long as its stream is, and has none any more once it was sent away. A page that is no station is told
- *   when stations come and go.
+ * @param station has no stream any more once it was sent away. A page that is no station is told when stations come and go.
  */
-export function streamLesson(event: H3Event, database: Database, lesson: string, since: number, station?: string) {
+export function streamLesson(event: H3Event, database: Database, lesson: StoredLesson, since: number, station?: WatchingStation) {
   const stream = createEventStream(event)
   const lastSeen = Number(event.node.req.headers['last-event-id'])
   let sent = Number.isSafeInteger(lastSeen) && lastSeen > since ? lastSeen : since
-  const push = ({ number, body, data }: WrittenEvent) => {
+  let waiting = 0
+  const push = (message: EventStreamMessage) => {
+    waiting += 1
+    // Whoever reads nothing would have all of it kept for ever.
+    if (waiting > MOST_WAITING) return void event.node.res.destroy()
+    void stream.push(message).then(() => (waiting -= 1))
+  }
+  const pass = ({ number, body, data }: WrittenEvent) => {
     if (number <= sent) return
     sent = number
-    const sentAway = body.kind === 'station' && body.change === 'removed' && body.station === station
-    void stream.push({ id: String(number), data }).then(() => sentAway && end())
+    if (!station || station.sees(body)) push({ id: String(number), data })
+    if (body.kind === 'station' && body.change === 'removed' && body.station === station?.id) end()
   }
-  const waiting: WrittenEvent[] = []
-  let listener: (fresh: WrittenEvent) => void = (fresh) => waiting.push(fresh)
-  const unwatch = watch(lesson, (fresh) => listener(fresh))
-  const gone = station ? enter(lesson, station) : watchPresence(lesson, () => void stream.push({ event: 'presence', data: '' }))
-  const sayStillHere = () => void stream.push({ event: 'still-here', data: '' })
+  /** What was missed goes as fast as the page takes it. */
+  const passAll = async (missed: WrittenEvent[]) => {
+    const seen = missed.filter(({ number, body }) => number > sent && (!station || station.sees(body)))
+    sent = Math.max(sent, ...missed.map(({ number }) => number))
+    await stream.push(seen.map(({ number, data }) => ({ id: String(number), data })))
+  }
+  const sayStillHere = () => push({ event: 'still-here', data: String(sent) })
+  const gone = station
+    ? enter(database, lesson.id, station.id)
+    : watchPresence(lesson.id, () => push({ event: 'presence', data: '' }))
   const keepAlive = setInterval(sayStillHere, KEEP_ALIVE_EVERY)
+  const early: WrittenEvent[] = []
+  let listener: (fresh: WrittenEvent) => void = (fresh) => {
+    if (early.push(fresh) > MOST_WAITING) event.node.res.destroy()
+  }
+  const watching = watch(database, lesson.id, (fresh) => listener(fresh))
   const end = () => void stream.close()
-  open.add(end)
+  const self = { lesson: lesson.id, end }
+  open.add(self)
   stream.onClosed(() => {
     clearInterval(keepAlive)
-    unwatch()
+    void watching.then(
+      (unwatch) => unwatch(),
+      () => undefined,
+    )
     gone()
-    open.delete(end)
+    open.delete(self)
   })
-  void listEventsSince(database, lesson, sent).then((missed) => {
-    for (const one of [...missed, ...waiting]) push(one)
-    listener = push
-    // The first bytes tell the page that the line stands.
-    sayStillHere()
-  }, end)
+  void watching
+    .then(() => listEventsSince(database, lesson.id, sent))
+    .then(async (missed) => {
+      for (let from = 0; from < missed.length; from += AT_ONCE) await passAll(missed.slice(from, from + AT_ONCE))
+      for (const one of early) pass(one)
+      listener = pass
+      // The first bytes tell the page that the line stands.
+      sayStillHere()
+    })
+    .catch(end)
   return stream.send()
 }
 
-/** Ends all streams, so that the server can close. */
-export function endStreams(): void {
-  for (const end of open) end()
+/** Ends all streams, so that the server can close or pages look again; those of one lesson where it is named. */
+export function endStreams(lesson?: string): void {
+  for (const one of open) if (lesson === undefined || one.lesson === lesson) one.end()
 }
+
+hear((announcement) => {
+  // Whoever watches comes back by itself, if it still may.
+  if (announcement.what === 'archived') endStreams(announcement.lesson)
+  if (announcement.what === 'access') endStreams()
+})
+afterAway(() => endStreams())

@@ -28,6 +28,7 @@ function setHeaders(event: H3Event): void {
   setResponseHeader(event, 'x-content-type-options', 'nosniff')
   setResponseHeader(event, 'referrer-policy', 'no-referrer')
   setResponseHeader(event, 'x-frame-options', 'DENY')
+  setResponseHeader(event, 'cross-origin-resource-policy', 'same-origin')
   if (import.meta.dev) return
   const policy = {
     'default-src': "'none'",

@@ -9,22 +9,31 @@ import { resumeClassMode, turnOff } from '../access/classMode'
 import { closeDatabase, openOnce } from '../database/connection'
 import { saveThing } from '../database/cupboard'
 import type { Database } from '../database/open'
+import { forgetOldTries } from '../access/slowDown'
+import { mendedWords } from '../../core/wording'
+import { listNotices } from '../database/notices'
+import { sharePresence } from '../live/presence'
 import { endStreams } from '../live/stream'
 import { keepSummaries } from '../views/renewing'
 import { addLesson } from '../record/wholeLesson'
 
 /** How scripts/start.mjs, which serves the built server, learns that it is ready and tells it to close. */
 export interface Lifecycle {
-  ready: Promise<{ warning: string | undefined; classMode: boolean }>
+  ready: Promise<{ notices: string[]; classMode: boolean }>
   close(): Promise<void>
 }
 
+const AN_HOUR = 3_600_000
+
 export default defineNitroPlugin(() => {
-  const ready = openOnce().then(async ({ database, warning, fresh }) => {
+  const ready = openOnce().then(async ({ database, fresh, alone }) => {
     if (fresh && process.env.JOLLY_BEAKER_DEMO === 'yes') await loadDemo(database)
     await keepSummaries(database)
     if (process.env.JOLLY_BEAKER_CLASS_MODE === 'off') await turnOff()
-    return { warning, classMode: await resumeClassMode() }
+    sharePresence(database, alone)
+    setInterval(() => void forgetOldTries(database).catch(() => undefined), AN_HOUR).unref()
+    const notices = (await listNotices(database)).map(mendedWords)
+    return { notices, classMode: await resumeClassMode() }
   })
   ready.catch(() => undefined)
   const close = async () => {

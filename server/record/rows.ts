@@ -58,6 +58,13 @@ export async function insertRows(database: Database, { list }: Kind, lesson: str
   return written
 }
 
+/** Are there more rows of a kind than so many. */
+export async function holdsMoreThan(database: Database, { list }: Kind, lesson: string, most: number): Promise<boolean> {
+  const table = ROW_TABLES[list]
+  const beyond = await database.select({ id: table.id }).from(table).where(eq(table.lesson, lesson)).offset(most).limit(1)
+  return beyond.length > 0
+}
+
 /** Is any of these rows stored already, in whatever lesson. */
 export async function rowsAreKnown(database: Database, record: LessonRecord): Promise<boolean> {
   for (const kind of EVERY_KIND)

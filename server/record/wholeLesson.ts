@@ -1,4 +1,5 @@
 import { randomInt, randomUUID } from 'node:crypto'
+import { sql } from 'drizzle-orm'
 import { EVERY_KIND, rowsOf, type LessonRecord, type Plan } from '../../core/lesson'
 import type { WholeLesson } from '../../schemas/contract'
 import { lastEventNumber } from '../database/announcing'
@@ -10,11 +11,13 @@ import { lessons, pictures } from '../database/schema'
 import { saveFace } from '../database/summaries'
 import { insertRows, loadRecord } from './rows'
 
+const CHOOSING_CODES = 7_205_119
+
 /** The lesson with everything recorded in it. The event number is taken first, so that nothing falls between. */
 export async function loadLesson(database: Database, id: string): Promise<WholeLesson | undefined> {
+  const event = await lastEventNumber(database, id)
   const lesson = await findLesson(database, id)
   if (!lesson) return undefined
-  const event = await lastEventNumber(database, id)
   return { lesson, record: await loadRecord(database, id), event }
 }
 
@@ -24,12 +27,12 @@ export async function addLesson(
   plan: Plan,
   record?: LessonRecord,
   hook: StoredPicture[] = [],
-  { id = randomUUID(), archived = false }: { id?: string; archived?: boolean } = {},
+  { id = randomUUID(), archived = false, desk = null }: { id?: string; archived?: boolean; desk?: string | null } = {},
 ): Promise<StoredLesson> {
   return database.transaction(async (transaction) => {
     const now = new Date()
     const archivedAt = archived ? now : null
-    const row = { id, plan, revision: 1, code: await freeCode(transaction), createdAt: now, savedAt: now, archivedAt }
+    const row = { id, plan, revision: 1, code: await freeCode(transaction), createdAt: now, savedAt: now, archivedAt, desk }
     await transaction.insert(lessons).values(row)
     await saveFace(transaction, id, plan)
     if (record) for (const kind of EVERY_KIND) await insertRows(transaction, kind, id, rowsOf(record, kind))
@@ -38,9 +41,14 @@ export async function addLesson(
   })
 }
 
+const ASKED_FOR_SHORT = 20
+
+/** A code that no lesson has; one lesson after the other looks for one, in whatever process. Where many are taken it gets longer. */
 async function freeCode(database: Database): Promise<string> {
-  for (;;) {
-    const code = `${CODE_WORDS[randomInt(CODE_WORDS.length)]} ${randomInt(10, 100)}`
+  await database.execute(sql`select pg_advisory_xact_lock(${CHOOSING_CODES})`)
+  for (let asked = 0; ; asked += 1) {
+    const most = asked < ASKED_FOR_SHORT ? 100 : 10_000
+    const code = `${CODE_WORDS[randomInt(CODE_WORDS.length)]} ${randomInt(most / 10, most)}`
     if (!(await findLessonByCode(database, code))) return code
   }
 }

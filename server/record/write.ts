@@ -13,7 +13,7 @@ import { storeAndAnnounce } from '../database/announcing'
 import type { StoredLesson } from '../database/lessons'
 import type { Database } from '../database/open'
 import { checkPlaces } from './places'
-import { findRows, groupsThatBegan, insertRows } from './rows'
+import { findRows, groupsThatBegan, holdsMoreThan, insertRows } from './rows'
 
 type Kind = AnyKind<RowKindName, ListName>
 
@@ -94,6 +94,7 @@ function store(database: Database, lesson: string, kind: Kind, said: AnyRow[]): 
   return storeAndAnnounce(database, lesson, async (transaction, record) => {
     const rows = kind.stamped.includes('late') ? await withLate(transaction, lesson, said) : said
     const fresh = await insertRows(transaction, kind, lesson, rows)
+    await checkCount(transaction, lesson, kind, fresh.size)
     const superseded = rows.flatMap((row) => supersededBy(kind, row) ?? [])
     const known = await findRows(transaction, kind, [...rows.flatMap(({ id }) => (fresh.has(id) ? [] : [id])), ...superseded])
     const trouble = troubleOf(lesson, kind, rows, known)
@@ -102,6 +103,12 @@ function store(database: Database, lesson: string, kind: Kind, said: AnyRow[]): 
     await record([...fresh].map((id) => ({ kind: kind.kind, [kind.kind]: stored.get(id)! }) as unknown as LessonEvent))
     return { rows: rows.map(({ id }) => stored.get(id)!), fresh }
   })
+}
+
+/** A lesson keeps no more rows than its file may hold. */
+async function checkCount(database: Database, lesson: string, kind: Kind, more: number): Promise<void> {
+  if (more > 0 && (await holdsMoreThan(database, kind, lesson, kind.most)))
+    throw refusal(409, 'too-many-rows', undefined, { most: kind.most })
 }
 
 /** After the group's first counted reading (the class's first, for the whole class) a prediction is kept as a change of mind. */

@@ -1,16 +1,45 @@
 import { EMPTY_RECORD } from '../../core/lesson'
-import type { BoardView } from '../../schemas/contract'
-import { type StoredLesson } from '../database/lessons'
-import type { Database } from '../database/open'
+import { numbersAreShown } from '../../core/secondLook'
+import { planSeenBy, publicPlan, recordSeenBy } from '../../core/station'
+import type { BoardView, StationView } from '../../schemas/contract'
 import { notFound } from '../access/refusal'
-import { publicPlan } from './publicPlan'
+import { epochOf } from '../database/epoch'
+import type { StoredLesson } from '../database/lessons'
+import type { Database } from '../database/open'
+import type { Station } from '../database/stations'
 import { loadLesson } from '../record/wholeLesson'
 
 /** @param withRecord without it the record is empty: for a page that follows the events and only wants the plan anew */
 export async function loadBoard(database: Database, stored: StoredLesson, withRecord: boolean): Promise<BoardView> {
-  const shown = ({ plan, code, board }: StoredLesson) => ({ plan: publicPlan(plan), code, board })
-  if (!withRecord) return { ...shown(stored), record: EMPTY_RECORD, event: 0 }
-  const whole = await loadLesson(database, stored.id)
-  if (!whole) throw notFound('lesson')
-  return { ...shown(whole.lesson), record: whole.record, event: whole.event }
+  const { lesson, record, event } = withRecord ? await whole(database, stored) : { lesson: stored, record: EMPTY_RECORD, event: 0 }
+  return { plan: publicPlan(lesson.plan), code: lesson.code, board: lesson.board, record, event }
+}
+
+/** What a station knows: its own group's work, and everybody's once the class may see its numbers. */
+export async function loadStation(
+  database: Database,
+  stored: StoredLesson,
+  { id, group, locked }: Station,
+  withRecord: boolean,
+): Promise<StationView> {
+  const { lesson, record, event } = await whole(database, stored)
+  const sight = { group, all: numbersAreShown(lesson.plan, record.readings, lesson.board) }
+  return {
+    station: id,
+    group,
+    locked,
+    epoch: await epochOf(database),
+    all: sight.all,
+    plan: planSeenBy(lesson.plan, sight),
+    code: lesson.code,
+    board: lesson.board,
+    record: withRecord ? recordSeenBy(record, sight) : EMPTY_RECORD,
+    event: withRecord ? event : 0,
+  }
+}
+
+async function whole(database: Database, { id }: StoredLesson) {
+  const loaded = await loadLesson(database, id)
+  if (!loaded) throw notFound('lesson')
+  return loaded
 }

@@ -1,4 +1,5 @@
-import { lastEventNumber, watchAll, watchSchool } from '../database/announcing'
+import { lastEventNumber, watchOwn } from '../database/announcing'
+import { afterAway, hear } from '../database/hearing'
 import { findLesson, listLessonIds } from '../database/lessons'
 import type { Database } from '../database/open'
 import { forgetJudged, listSummaries, saveFace, saveJudged, withoutFace, type Summary } from '../database/summaries'
@@ -30,13 +31,15 @@ export async function keepSummaries(database: Database): Promise<void> {
     await forgetJudged(database, id)
     await rest(0)
   }
-  watchAll((lesson) => renewWhenQuiet(database, lesson))
-  watchSchool(() => {
+  watchOwn((lesson) => renewWhenQuiet(database, lesson))
+  const lookThrough = () => {
     books = undefined
     clearTimeout(sweep)
-    sweep = setTimeout(() => void renewAll(database), QUIET).unref()
-  })
-  sweep = setTimeout(() => void renewAll(database), QUIET).unref()
+    sweep = setTimeout(() => void renewAll(database).catch(() => undefined), QUIET).unref()
+  }
+  hear(({ what }) => what === 'school' && lookThrough())
+  afterAway(lookThrough)
+  lookThrough()
 }
 
 /** Something of the whole school changed: what that makes a difference to is judged anew, little by little. */

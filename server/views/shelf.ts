@@ -5,19 +5,19 @@ import { listClasses, listShelf, listTerm, type Summary } from '../database/summ
 import { renewShown } from './renewing'
 
 /** One page of the shelf. Nothing is worked out for it but what changed a moment ago. */
-export async function loadShelf(database: Database, question: ShelfQuestion): Promise<ShelfPage> {
-  const shelf = await listShelf(database, question)
+export async function loadShelf(database: Database, question: ShelfQuestion, desk: string | null): Promise<ShelfPage> {
+  const shelf = await listShelf(database, question, desk)
   const { stale, left } = await renewShown(database, shelf.page, true)
-  const { page, all, putAway } = stale > left ? await listShelf(database, question) : shelf
+  const { page, all, putAway } = stale > left ? await listShelf(database, question, desk) : shelf
   return { lessons: page.map(shelfEntry), all, putAway, renewing: left }
 }
 
 /** What was investigated between two days, and what it practised; put-away lessons are among it. */
-export async function loadTerm(database: Database, term: Term): Promise<AnswerOf<'GET /api/term'>> {
-  const found = await listTerm(database, term)
+export async function loadTerm(database: Database, term: Term, desk: string | null): Promise<AnswerOf<'GET /api/term'>> {
+  const found = await listTerm(database, term, desk)
   const { stale, left } = await renewShown(database, found, false)
-  const lessons = stale > left ? await listTerm(database, term) : found
-  return { lessons: lessons.map(termLesson), classes: await listClasses(database), renewing: left }
+  const lessons = stale > left ? await listTerm(database, term, desk) : found
+  return { lessons: lessons.map(termLesson), classes: await listClasses(database, desk), renewing: left }
 }
 
 function shelfEntry({ id, archived, face, judged }: Summary): ShelfEntry {

@@ -17,7 +17,14 @@ let other: WholeLesson['lesson']
 
 const api = () => clientFor(application.base)
 const asDesk = (method: string, path: string, body?: unknown) => api().call(method, path, body, desk)
-const FOR_EVERYBODY = ['GET /api/class-mode', 'POST /api/desk', 'GET /api/stations', 'POST /api/stations']
+const FOR_EVERYBODY = [
+  'GET /api/class-mode',
+  'GET /api/desk',
+  'POST /api/desk',
+  'DELETE /api/desk',
+  'GET /api/stations',
+  'POST /api/stations',
+]
 
 /** By another name than this computer's own, as a tablet on the network would ask. */
 function asked(path: string, headers: Record<string, string>, method = 'GET'): Promise<{ status: number; body: string }> {
@@ -54,7 +61,7 @@ describe('class mode', () => {
   it('is off at first: this computer only, and the desk is open', async () => {
     expect((await asked('/api/lessons', TABLET)).status).toBe(403)
     expect((await api().call('GET', '/api/lessons')).status).toBe(200)
-    expect((await api().call('GET', '/api/class-mode')).body).toEqual({ on: false, desk: true, addresses: [] })
+    expect((await api().call('GET', '/api/class-mode')).body).toEqual({ on: false, desk: true, own: null, addresses: [] })
     if (OWN) expect(await overNetwork()).toBe('nobody answers')
   })
 

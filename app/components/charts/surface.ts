@@ -1,3 +1,4 @@
+import { format } from 'echarts/core'
 import type { Axis, ResultDot, ResultsGraph } from '~~/core/charts'
 import type { Plan } from '~~/core/lesson'
 import { axisTitles, dotWords, nameOfGroup, writeReading } from '~~/core/wording'
@@ -105,7 +106,7 @@ function oneSeries({ plan, graph, ink, dark, big }: Pen, dots: ResultDot[], coun
     tooltip: {
       formatter: (at: unknown) => {
         const { reading } = (at as { data: { reading: ResultDot } }).data
-        return dotWords(plan, reading, nameOfGroup(plan, reading.group), graph.unit)
+        return format.encodeHTML(dotWords(plan, reading, nameOfGroup(plan, reading.group), graph.unit))
       },
     },
   }

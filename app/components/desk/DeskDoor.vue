@@ -1,16 +1,26 @@
 <script setup lang="ts">
 import { LONGEST } from '~~/core/lesson'
+import type { DeskName } from '~~/schemas/contract'
 
 /** With class mode on, a page that is not a station needs the passphrase once. */
 const passphrase = ref('')
 const trouble = ref('')
+const desk = ref<string | null>(null)
+/** Where classes have desks of their own, one's own is chosen first. */
+const desks = ref<DeskName[]>([])
+onMounted(async () => {
+  desks.value = await callServer('GET /api/desk').then(
+    (answer) => answer.desks,
+    () => [],
+  )
+})
 
 const leave = () => void (deskClosed.value = false)
 
 async function open(): Promise<void> {
   trouble.value = ''
   try {
-    await callServer('POST /api/desk', { body: { passphrase: passphrase.value } })
+    await callServer('POST /api/desk', { body: { passphrase: passphrase.value, desk: desk.value } })
     window.location.reload()
   } catch (error) {
     trouble.value = messageOf(error)
@@ -25,6 +35,13 @@ async function open(): Promise<void> {
     <h1>The desk is closed</h1>
     <p>Class mode is on: stations join with the code on the board, the desk opens with the teacher’s passphrase.</p>
     <form @submit.prevent="open">
+      <label v-if="desks.length > 0" class="field">
+        <span>Whose desk</span>
+        <select v-model="desk" class="box">
+          <option :value="null">The head desk, for all classes</option>
+          <option v-for="one in desks" :key="one.id" :value="one.id">{{ one.name }}</option>
+        </select>
+      </label>
       <label class="field">
         <span>Passphrase</span>
         <input

@@ -3,8 +3,8 @@ import { dayWords, counted, nextThing } from '~~/core/wording'
 import type { ShelfEntry } from '~~/schemas/contract'
 
 /** One lesson on the shelf: how full its beaker is, when it is, what to do next. */
-const props = defineProps<{ lesson: ShelfEntry }>()
-defineEmits<{ duplicate: []; archive: [] }>()
+const props = defineProps<{ lesson: ShelfEntry; mayHandOver: boolean }>()
+defineEmits<{ duplicate: []; archive: []; handOver: [] }>()
 const when = computed(() => {
   const { date, start } = props.lesson
   return date === '' ? 'no day yet' : `${dayWords(date)}${start ? `, ${start}` : ''}`
@@ -45,6 +45,15 @@ const percent = computed(() => Math.round(props.lesson.level * 100))
         @click="$emit('archive')"
       >
         {{ lesson.archived ? 'Take back' : 'Put away' }}
+      </button>
+      <button
+        v-if="mayHandOver"
+        type="button"
+        class="button quiet small"
+        :aria-label="`Hand over ${lesson.title}`"
+        @click="$emit('handOver')"
+      >
+        Hand over
       </button>
     </div>
   </li>

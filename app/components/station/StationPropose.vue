@@ -2,21 +2,18 @@
 import { LONGEST } from '~~/core/lesson'
 import { doubtsOfConclusion, isUnfinished, offersOf } from '~~/core/agree'
 import { evidenceOf } from '~~/core/evidence'
-import type { BoardState, LessonRecord, Plan } from '~~/core/lesson'
-import { numbersAreShown } from '~~/core/secondLook'
+import type { LessonRecord, Plan } from '~~/core/lesson'
 import { doubtLead, doubtWordsOfConclusion, FIRST_WORDS_OF_SENTENCE, sentenceStarters } from '~~/core/wording'
 import type { NewProposal } from '~~/core/lesson'
 
 /** The group's own sentence for the class: a way to begin, words of its own, and a question where it says more than the numbers. */
-const props = defineProps<{ plan: Plan; record: LessonRecord; board: BoardState; group: string }>()
+const props = defineProps<{ plan: Plan; record: LessonRecord; all: boolean; group: string }>()
 const emit = defineEmits<{ propose: [sentence: NewProposal]; close: [] }>()
 const own = computed(() => offersOf(props.plan, props.record.conclusions).find(({ group }) => group === props.group))
 const text = ref(own.value?.text ?? '')
 const box = ref<HTMLTextAreaElement>()
 /** Class results show in the starters only when the board may show them. */
-const evidence = computed(() =>
-  numbersAreShown(props.plan, props.record.readings, props.board) ? evidenceOf(props.plan, props.record) : undefined,
-)
+const evidence = computed(() => (props.all ? evidenceOf(props.plan, props.record) : undefined))
 const starters = computed(() => {
   const known = evidence.value ? sentenceStarters(props.plan, evidence.value) : []
   return known.length > 0 ? known : FIRST_WORDS_OF_SENTENCE

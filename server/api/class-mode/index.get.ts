@@ -1,11 +1,18 @@
 import { classModeIsOn } from '../../access/classMode'
-import { mayUseDesk } from '../../access/door'
+import { deskOf } from '../../access/door'
 import { network } from '../../access/network'
 import { openRoute } from '../../access/route'
+import { findDesk } from '../../database/desks'
 
-/** Is class mode on, may this page use the desk, and where stations find the server. */
-export default openRoute<'GET /api/class-mode'>({}, async ({ event }) => {
-  const desk = await mayUseDesk(event)
+/** Is class mode on, at which desk this page sits, and where stations find the server. */
+export default openRoute<'GET /api/class-mode'>({}, async ({ event, database }) => {
+  const at = await deskOf(event)
+  const own = at?.desk ? await findDesk(database, at.desk) : undefined
   const { addresses, port } = network() ?? { addresses: () => [], port: undefined }
-  return { on: await classModeIsOn(), desk, addresses: desk ? addresses().map((address) => `${address}:${port}`) : [] }
+  return {
+    on: await classModeIsOn(),
+    desk: at !== undefined,
+    own: own ? { id: own.id, name: own.name } : null,
+    addresses: at ? addresses().map((address) => `${address}:${port}`) : [],
+  }
 })

@@ -1,14 +1,11 @@
 import { passphraseSchema } from '../../../schemas/requests'
 import { turnOn } from '../../access/classMode'
 import { openDesk } from '../../access/door'
-import { deskRoute } from '../../access/route'
-import { endStreams } from '../../live/stream'
+import { headRoute } from '../../access/route'
 
 /** Lets stations in; this page gets the desk's cookie. Once more with class mode on gives it another passphrase. */
-export default deskRoute<'PUT /api/class-mode'>({ body: passphraseSchema }, async ({ event, body }) => {
+export default headRoute<'PUT /api/class-mode'>({ body: passphraseSchema }, async ({ event, body }) => {
   await turnOn(body.passphrase)
-  // Whoever watches comes back by itself, if it still may.
-  endStreams()
-  await openDesk(event)
+  await openDesk(event, null)
   return { on: true }
 })

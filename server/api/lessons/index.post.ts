@@ -10,13 +10,13 @@ import { lastClass } from '../../database/lessons'
 import { addLesson } from '../../record/wholeLesson'
 
 /** A new lesson, from the library or from nothing, for the class of the last one. */
-export default deskRoute<'POST /api/lessons'>({ body: newLessonSchema }, async ({ database, body }) => {
-  const { className, children } = await lastClass(database)
+export default deskRoute<'POST /api/lessons'>({ body: newLessonSchema }, async ({ database, body, desk }) => {
+  const { className, children } = await lastClass(database, desk)
   if (body.investigation === null) {
-    return { id: (await addLesson(database, emptyPlan(className, children, randomUUID))).id }
+    return { id: (await addLesson(database, emptyPlan(className, children, randomUUID), undefined, [], { desk })).id }
   }
   const investigation = Object.hasOwn(INVESTIGATIONS, body.investigation) ? INVESTIGATIONS[body.investigation] : undefined
   if (!investigation) throw notFound('investigation')
   const plan = withThings(planFrom(investigation, className, children, randomUUID), await listThings(database))
-  return { id: (await addLesson(database, plan)).id }
+  return { id: (await addLesson(database, plan, undefined, [], { desk })).id }
 })

@@ -2,12 +2,14 @@ import { randomUUID } from 'node:crypto'
 import { withFreshIds } from '../../../core/formats'
 import { textFileSchema } from '../../../schemas/requests'
 import { deskRoute } from '../../access/route'
-import { openedFile } from '../../files/openedFile'
+import { openedFile } from '../../files/readBeside'
 import { pictureBytes } from '../../files/pictureBytes'
 import { addLesson } from '../../record/wholeLesson'
 
 /** Opens a lesson file as a further lesson. A file that is not whole changes nothing. */
-export default deskRoute<'POST /api/lessons/open'>({ body: textFileSchema, large: 'file' }, async ({ database, body }) => {
-  const file = openedFile(body.text)
-  return { id: (await addLesson(database, file.plan, withFreshIds(file, randomUUID), file.pictures.map(pictureBytes))).id }
+export default deskRoute<'POST /api/lessons/open'>({ body: textFileSchema, large: 'file' }, async ({ database, body, desk }) => {
+  const file = await openedFile(body.text)
+  return {
+    id: (await addLesson(database, file.plan, withFreshIds(file, randomUUID), file.pictures.map(pictureBytes), { desk })).id,
+  }
 })

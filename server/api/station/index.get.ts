@@ -1,11 +1,8 @@
 import { viewSchema } from '../../../schemas/requests'
 import { stationRoute } from '../../access/route'
-import { loadBoard } from '../../views/board'
+import { loadStation } from '../../views/board'
 
-/** What a station knows: its group, and what the board shows. */
-export default stationRoute<'GET /api/station'>({ query: viewSchema }, async ({ database, lesson, station, query }) => ({
-  station: station.id,
-  group: station.group,
-  locked: station.locked,
-  ...(await loadBoard(database, lesson, query.record)),
-}))
+/** What a station knows: its group's work, and what the class may see. */
+export default stationRoute<'GET /api/station'>({ query: viewSchema }, ({ database, lesson, station, query }) =>
+  loadStation(database, lesson, station, query.record),
+)

@@ -1,22 +1,11 @@
-import { readCsv } from '../../../core/formats'
 import { tableFileSchema } from '../../../schemas/requests'
+import { refusal } from '../../access/refusal'
 import { deskRoute } from '../../access/route'
-import { spreadsheetRows } from '../../files/spreadsheet'
-
-const ZIP = [0x50, 0x4b]
+import { readBeside } from '../../files/readBeside'
 
 /** A table out of a file, CSV or spreadsheet, as rows of cells to look at. Nothing is stored. */
-export default deskRoute<'POST /api/tables'>({ body: tableFileSchema, large: 'file' }, async ({ body }) => {
-  const bytes = Buffer.from(body.data, 'base64')
-  const zipped = ZIP.every((byte, place) => bytes[place] === byte)
-  return { rows: zipped ? await spreadsheetRows(bytes) : readCsv(decoded(bytes)) }
+export default deskRoute<'POST /api/tables'>({ body: tableFileSchema, large: 'table' }, async ({ body }) => {
+  const read = await readBeside({ task: 'cells', bytes: Buffer.from(body.data, 'base64') })
+  if (!read.ok) throw refusal(400, read.code, 'data')
+  return { rows: read.rows }
 })
-
-/** UTF-8 as a rule; a table from an older spreadsheet may be in Windows' own letters. */
-function decoded(bytes: Buffer): string {
-  try {
-    return new TextDecoder('utf-8', { fatal: true }).decode(bytes)
-  } catch {
-    return new TextDecoder('windows-1252').decode(bytes)
-  }
-}

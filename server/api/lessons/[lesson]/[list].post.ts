@@ -9,9 +9,9 @@ import { writeRows } from '../../../record/write'
 
 /** Rows of any kind, written down at the desk: keyed in, corrected, set aside, said. */
 export default guarded(async (event) => {
-  await requireDesk(event)
+  const at = await requireDesk(event)
   const kind = kindOf(event, 'desk')
-  const lesson = await lessonOf(event)
+  const lesson = await lessonOf(event, at)
   const body = checked<object>(deskBodySchemas[kind.list], await readJsonBody(event, 'plain'))
   const stamp = { by: 'desk', at: new Date().toISOString() } as const
   return answerFor(kind, body, await writeRows(await useDatabase(), lesson, kind, rowsIn(kind, body), stamp))

@@ -8,5 +8,5 @@ export default lessonRoute<'POST /api/lessons/[lesson]/duplicate'>({}, async ({ 
   const title = lesson.plan.title === '' ? '' : `${lesson.plan.title} (copy)`.slice(0, 200)
   const hook = await listPictures(database, lesson.id, namedPictures(lesson.plan))
   const plan = { ...begunAnew(lesson.plan), title, date: '', cautionsAcknowledged: [] }
-  return { id: (await addLesson(database, plan, undefined, hook)).id }
+  return { id: (await addLesson(database, plan, undefined, hook, { desk: lesson.desk })).id }
 })

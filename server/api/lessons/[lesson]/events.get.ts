@@ -4,5 +4,5 @@ import { streamLesson } from '../../../live/stream'
 
 /** The lesson's events as they come, for desk and board. */
 export default lessonRoute<'GET /api/lessons/[lesson]/events'>({ query: sinceSchema }, async ({ event, database, lesson, query }) =>
-  streamLesson(event, database, lesson.id, query.since),
+  streamLesson(event, database, lesson, query.since),
 )

@@ -8,7 +8,7 @@ import { ROW_KINDS } from '../../../../core/lesson'
 
 /** Takes the readings of a foreign table in, as its columns were matched; what cannot be read is passed over and counted. */
 export default lessonRoute<'POST /api/lessons/[lesson]/import'>(
-  { body: importSchema, large: 'file' },
+  { body: importSchema, large: 'table' },
   async ({ database, lesson, body }) => {
     const cells = readImport(lesson.plan, body.rows, body.choices, await listRows(database, ROW_KINDS.reading, lesson.id))
     const readings = cells.flatMap(({ reading }) =>

@@ -15,5 +15,5 @@ export default lessonRoute<'POST /api/lessons/[lesson]/next'>({ body: nextTestSc
   const next = nextTests(plan).find(({ from, id }) => from === body.from && id === body.id)
   if (!next) throw refusal(409, 'no-such-card', 'id')
   const first = evidenceOf(plan, whole.record)?.order[0]
-  return { id: (await addLesson(database, planNext(plan, next, first, randomUUID))).id }
+  return { id: (await addLesson(database, planNext(plan, next, first, randomUUID), undefined, [], { desk: lesson.desk })).id }
 })

@@ -14,5 +14,5 @@ export default lessonRoute<'POST /api/lessons/[lesson]/own-question'>({ body: gr
   const group = plan.groups.find(({ id }) => id === body.group)
   if (!group || !plan.wonder.wondered.some(({ id }) => id === group.wondering)) throw refusal(409, 'no-own-question', 'group')
   const hook = await listPictures(database, lesson.id, namedPictures(plan))
-  return { id: (await addLesson(database, ownLesson(plan, group, randomUUID), undefined, hook)).id }
+  return { id: (await addLesson(database, ownLesson(plan, group, randomUUID), undefined, hook, { desk: lesson.desk })).id }
 })

@@ -3,6 +3,7 @@ import { stationRoute } from '../../../access/route'
 import { storePicture } from '../../../files/storePicture'
 
 /** A sketch or a photo of apparatus; an observation names it afterwards. */
-export default stationRoute<'POST /api/station/pictures'>({ body: pictureSchema, large: 'picture' }, ({ database, lesson, body }) =>
-  storePicture(database, lesson.id, body),
+export default stationRoute<'POST /api/station/pictures'>(
+  { body: pictureSchema, large: 'picture' },
+  ({ database, lesson, station, body }) => storePicture(database, lesson.id, body, station.id),
 )

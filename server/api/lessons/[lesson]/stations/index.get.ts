@@ -9,7 +9,7 @@ export default lessonRoute<'GET /api/lessons/[lesson]/stations'>({}, async ({ da
     group,
     locked,
     joinedAt: at,
-    present: isPresent(id),
-    lastSeenAt: lastSeenAt(id) ?? null,
+    present: isPresent(lesson.id, id),
+    lastSeenAt: lastSeenAt(lesson.id, id) ?? null,
   })),
 }))

@@ -2,7 +2,7 @@ import { readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { hostname } from 'node:os'
 import { join } from 'node:path'
 import lockfile from 'proper-lockfile'
-import { StartError } from './startError'
+import { StartError } from '../startError'
 
 interface Holder {
   pid: number

@@ -1,0 +1,109 @@
+<script setup lang="ts">
+import { LONGEST } from '~~/core/lesson'
+import type { DeskName } from '~~/schemas/contract'
+
+/** Gives classes desks of their own, over one cupboard and calendar. */
+const emit = defineEmits<{ changed: [] }>()
+const open = defineModel<boolean>({ required: true })
+const { desks } = defineProps<{ desks: DeskName[] }>()
+const editing = ref<DeskName>()
+const name = ref('')
+const passphrase = ref('')
+const trouble = ref('')
+
+function edit(desk: DeskName | undefined): void {
+  editing.value = desk
+  name.value = desk?.name ?? ''
+  passphrase.value = ''
+}
+
+async function attempt(work: () => Promise<unknown>): Promise<void> {
+  trouble.value = ''
+  try {
+    await work()
+    edit(undefined)
+    emit('changed')
+  } catch (error) {
+    trouble.value = messageOf(error)
+  }
+}
+
+const save = () =>
+  attempt(() => {
+    const body = { name: name.value, passphrase: passphrase.value }
+    return editing.value
+      ? callServer('PUT /api/desks/[desk]', { path: { desk: editing.value.id }, body })
+      : callServer('POST /api/desks', { body })
+  })
+const remove = (desk: DeskName) => attempt(() => callServer('DELETE /api/desks/[desk]', { path: { desk: desk.id } }))
+</script>
+
+<template>
+  <AppDialog v-model="open" title="A desk for each class" :width="600">
+    <p>
+      Each class’s desk opens with a passphrase of its own and shows that class’s lessons. All share the cupboard and the calendars;
+      this head desk sees everything.
+    </p>
+    <ul v-if="desks.length > 0" class="desks" aria-label="Desks">
+      <li v-for="desk in desks" :key="desk.id">
+        <strong>{{ desk.name }}</strong>
+        <button type="button" class="button quiet small" :aria-label="`Change ${desk.name}`" @click="edit(desk)">Change</button>
+        <button type="button" class="button quiet small" :aria-label="`Take ${desk.name} away`" @click="remove(desk)">
+          Take away, its lessons come here
+        </button>
+      </li>
+    </ul>
+    <form id="desk" class="form" @submit.prevent="save">
+      <label class="field">
+        <span>Name of the desk</span>
+        <input v-model="name" class="box" :maxlength="LONGEST.name" />
+      </label>
+      <label class="field">
+        <span>{{ editing ? 'New passphrase' : 'Passphrase' }}, 8 letters or more</span>
+        <input
+          v-model="passphrase"
+          class="box"
+          type="text"
+          autocomplete="off"
+          autocapitalize="off"
+          spellcheck="false"
+          :maxlength="LONGEST.passphrase"
+        />
+      </label>
+    </form>
+    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    <template #actions>
+      <button type="button" class="button quiet" @click="open = false">Close</button>
+      <button v-if="editing" type="button" class="button quiet" @click="edit(undefined)">Add another instead</button>
+      <button type="submit" form="desk" class="button main" :disabled="name.trim() === '' || passphrase.trim().length < 8">
+        {{ editing ? 'Change this desk' : 'Add this desk' }}
+      </button>
+    </template>
+  </AppDialog>
+</template>
+
+<style scoped>
+.desks {
+  margin: 12px 0;
+  padding: 0;
+  list-style: none;
+}
+.desks li {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px;
+  padding: 6px 0;
+  border-bottom: 1px solid var(--line);
+}
+.desks strong {
+  flex: 1;
+  overflow-wrap: anywhere;
+}
+.form {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 16px;
+  margin-top: 12px;
+}
+</style>

@@ -1,0 +1,42 @@
+<script setup lang="ts">
+import type { DeskName, ShelfEntry } from '~~/schemas/contract'
+
+/** Hands a lesson to a colleague's desk. */
+const props = defineProps<{ lesson: ShelfEntry; desks: DeskName[] }>()
+const emit = defineEmits<{ done: [to: string] }>()
+const open = defineModel<boolean>({ required: true })
+const notices = useNotices()
+
+async function handTo(desk: DeskName | null): Promise<void> {
+  try {
+    await callServer('PUT /api/lessons/[lesson]/desk', { path: { lesson: props.lesson.id }, body: { desk: desk?.id ?? null } })
+    open.value = false
+    emit('done', desk?.name ?? 'the head desk')
+  } catch (error) {
+    notices.trouble(messageOf(error))
+  }
+}
+</script>
+
+<template>
+  <AppDialog v-model="open" :title="`Hand over “${lesson.title || 'Lesson without a name'}”`" :width="460">
+    <p>Its plan, its readings and its pictures go with it. It then stands on that desk’s shelf.</p>
+    <ul class="desks">
+      <li v-for="desk in desks" :key="desk.id">
+        <button type="button" class="button" @click="handTo(desk)">{{ desk.name }}</button>
+      </li>
+      <li><button type="button" class="button quiet" @click="handTo(null)">The head desk</button></li>
+    </ul>
+  </AppDialog>
+</template>
+
+<style scoped>
+.desks {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin-top: 12px;
+  padding: 0;
+  list-style: none;
+}
+</style>

@@ -1,0 +1,75 @@
+import { namedPictures, recordOf, rowsOf, WHOLE_CLASS, type LessonEvent, type LessonRecord, type Plan } from '../lesson'
+
+/** What a group's station may see: its own work, and that of all once the class may see its numbers. */
+export interface StationSight {
+  /** Its own station, whose moves it hears of. */
+  station: string
+  group: string
+  /** Numbers of the whole class are shown. */
+  all: boolean
+}
+
+/**
+ * The plan as a group's station sees it: without the teacher's notes and cupboard, without what the teacher expects, without who is
+ * away in other groups, and without other groups' remarks as long as the class does not see its numbers.
+ * @example planSeenBy(soakUpPlan({ notes: 'felt is new' }), { group: 'g1', all: false }).notes // => ''
+ */
+export function planSeenBy(plan: Plan, { group, all }: Pick<StationSight, 'group' | 'all'>): Plan {
+  const seen = publicPlan(plan)
+  const { chosen } = plan.asked
+  const wondering = plan.groups.find(({ id }) => id === group)?.wondering
+  const mine = ({ id, by }: { id: string; by: string | null }) =>
+    all || by === null || by === group || id === chosen || id === wondering
+  const { noticed, maybe, wondered } = seen.wonder
+  return {
+    ...seen,
+    measures: seen.measures.map((card) => ({
+      ...card,
+      method: { ...card.method, expectedLow: null, expectedHigh: null, expected: {} },
+    })),
+    groups: seen.groups.map((one) => (one.id === group ? one : { ...one, away: [] })),
+    wonder: { ...seen.wonder, noticed: noticed.filter(mine), maybe: maybe.filter(mine), wondered: wondered.filter(mine) },
+  }
+}
+
+/**
+ * The plan as board and stations see it: without the teacher's notes and without the cupboard.
+ * @example publicPlan(soakUpPlan({ notes: 'felt is new' })).notes // => ''
+ */
+export function publicPlan(plan: Plan): Plan {
+  return {
+    ...plan,
+    notes: '',
+    groupNotes: {},
+    materials: plan.materials.map((material) => ({
+      ...material,
+      thing: null,
+      stock: '',
+      pack: '',
+      price: '',
+      place: '',
+      toBuy: false,
+    })),
+  }
+}
+
+/** The rows that a group's station sees: its own and the class's, or all. */
+export function recordSeenBy(record: LessonRecord, { group, all }: Pick<StationSight, 'group' | 'all'>): LessonRecord {
+  return all ? record : recordOf((kind) => rowsOf(record, kind).filter((row) => isOf(group, row.group)))
+}
+
+/** Does a station hear of this event. */
+export function isHeardBy(event: LessonEvent, { station, group, all }: StationSight): boolean {
+  if (event.kind === 'plan' || event.kind === 'board') return true
+  if (event.kind === 'station') return event.station === station
+  return all || isOf(group, (event as unknown as Record<string, { group: string | null }>)[event.kind]!.group)
+}
+
+/** The pictures that a station may look at. */
+export function picturesSeenBy(plan: Plan, record: LessonRecord, sight: Pick<StationSight, 'group' | 'all'>): string[] {
+  return namedPictures(plan, recordSeenBy(record, sight).observations)
+}
+
+function isOf(group: string, whose: string | null): boolean {
+  return whose === group || whose === null || whose === WHOLE_CLASS
+}

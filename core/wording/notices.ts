@@ -1,0 +1,22 @@
+import { momentOfDayWords } from './days'
+
+interface Mended {
+  damage: string
+  takenAt: string | null
+  aside: string | null
+  passedOver: string[]
+}
+
+/**
+ * What happened to the data, what they are now, and what can be done, for the shelf and the terminal.
+ * @param takenAt ISO time of the snapshot that took their place; null where they are still the damaged ones
+ */
+export function mendedWords({ damage, takenAt, aside, passedOver }: Mended): string {
+  if (takenAt === null)
+    return `A part of the data cannot be read (${damage}), and there is no sound snapshot. Save everything as one file now, and keep a copy of the data folder.`
+  const day = momentOfDayWords(takenAt).slice(0, -3)
+  const lies = aside === null ? 'What came later is not here' : `What came later lies in ${aside}`
+  const passed =
+    passedOver.length === 0 ? '' : ` ${passedOver.length === 1 ? 'A newer snapshot was' : 'Newer snapshots were'} damaged too.`
+  return `These are the data of ${day}: the database was damaged (${damage}). ${lies}; stations offer again what they sent since.${passed}`
+}

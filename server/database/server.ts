@@ -1,0 +1,45 @@
+import { sql } from 'drizzle-orm'
+import { drizzle } from 'drizzle-orm/postgres-js'
+import { migrate } from 'drizzle-orm/postgres-js/migrator'
+import postgres from 'postgres'
+import { nameEpoch } from './epoch'
+import type { OpenDatabase } from './open'
+import * as schema from './schema'
+import { StartError } from './startError'
+
+const MOST_CONNECTIONS = 10
+/** Any number of processes may start at once: one of them brings the tables up to date, the others wait. */
+const MIGRATING = 7_205_118
+const WAIT_FOR_AN_ANSWER = 10
+
+/** A PostgreSQL server, which any number of application processes share. */
+export async function openServer(address: string, migrations: string): Promise<OpenDatabase> {
+  const options = { onnotice: () => undefined, connect_timeout: WAIT_FOR_AN_ANSWER }
+  const client = postgres(address, { ...options, max: MOST_CONNECTIONS })
+  const database = drizzle(client, { schema })
+  let fresh: boolean
+  try {
+    // A connection of its own, which keeps the lock until it ends.
+    const first = postgres(address, { ...options, max: 1 })
+    try {
+      const alone = drizzle(first, { schema })
+      await alone.execute(sql`select pg_advisory_lock(${MIGRATING})`)
+      await migrate(alone, { migrationsFolder: migrations })
+      fresh = (await nameEpoch(alone, false)) && (await alone.$count(schema.lessons)) === 0
+    } finally {
+      await first.end()
+    }
+  } catch (error) {
+    await client.end()
+    const cause = error instanceof Error && error.cause instanceof Error ? error.cause : error
+    throw new StartError(`The database server in DATABASE_URL cannot be used: ${(cause as Error).message}`)
+  }
+  return {
+    database,
+    alone: false,
+    mended: undefined,
+    fresh,
+    listen: async (channel, heard, onBack) => void (await client.listen(channel, heard, onBack)),
+    close: () => client.end({ timeout: 5 }),
+  }
+}

@@ -1,0 +1,417 @@
+import { execFileSync } from 'node:child_process'
+import {
+  chmodSync,
+  closeSync,
+  cpSync,
+  existsSync,
+  ftruncateSync,
+  mkdirSync,
+  mkdtempSync,
+  openSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  writeFileSync,
+  writeSync,
+} from 'node:fs'
+import { tmpdir } from 'node:os'
+import { dirname, join } from 'node:path'
+import { PGlite } from '@electric-sql/pglite'
+import { startApplication } from '../application'
+import {
+  addReadings,
+  copyOf,
+  countReadings,
+  isRoot,
+  mayMount,
+  sleep,
+  snapshotsOf,
+  startOn,
+  type Library,
+  type Outcome,
+} from './library'
+
+/** What a fault did, as one row of the table. */
+export interface FaultRow {
+  fault: string
+  /** What the teacher was told. */
+  said: string
+  /** Acknowledged readings that are gone after it, and how many there were. */
+  lost: number
+  of: number
+  /** Seconds until it could be used again; undefined where it rightly does not start. */
+  back: number | undefined
+  /** What must be so and is not. */
+  wrong: string[]
+}
+
+export interface Fault {
+  name: string
+  /** In the short form of `npm test`. */
+  short?: boolean
+  needs?: 'root' | 'mount'
+  run(made: MadeLibrary): Promise<FaultRow>
+}
+
+/** The library that every fault gets a copy of. */
+export interface MadeLibrary extends Library {
+  folder: string
+}
+
+const PAGE = 8192
+const CLUSTER = 'database'
+
+/** Where the database keeps a table or an index, below its folder. */
+async function fileOf(folder: string, name: string): Promise<string> {
+  const copy = copyOf(folder)
+  const client = await PGlite.create(join(copy, CLUSTER))
+  const { rows } = await client.query<{ file: string }>('select pg_relation_filepath($1::regclass) as file', [name])
+  await client.close()
+  rmSync(dirname(copy), { recursive: true })
+  return join(CLUSTER, rows[0]!.file)
+}
+
+function row(
+  fault: string,
+  { all }: MadeLibrary,
+  outcome: Outcome,
+  mayLose: number,
+  checks: Record<string, boolean> = {},
+): FaultRow {
+  const lost = all - outcome.readings
+  const wrong = Object.entries({ ...checks, [`loses ${lost}, not ${mayLose} at most`]: lost <= mayLose })
+  return {
+    fault,
+    said: outcome.said,
+    lost,
+    of: all,
+    back: outcome.started ? outcome.seconds : undefined,
+    wrong: wrong.flatMap(([what, holds]) => (holds ? [] : [what])),
+  }
+}
+
+/** A fault of the folder: damages a copy, starts on it, and looks what came of it. */
+function damaged(name: string, damage: (folder: string, made: MadeLibrary) => Promise<void> | void, short = false): Fault {
+  return {
+    name,
+    short,
+    run: async (made) => {
+      const folder = copyOf(made.folder)
+      await damage(folder, made)
+      const outcome = await startOn(folder, made)
+      const again = await startOn(folder, made)
+      rmSync(dirname(folder), { recursive: true })
+      const since = made.all - made.before
+      return row(name, made, outcome, since, {
+        'does not start': outcome.started,
+        'loses something and says nothing of it':
+          outcome.readings === made.all || /data of .*What came later|cannot be read/.test(outcome.said),
+        'does not say it on the shelf': outcome.readings === made.all || outcome.notices > 0,
+        'is not the same at the next start': again.readings === outcome.readings,
+      })
+    },
+  }
+}
+
+function overwrite(path: string, bytes: Buffer, place: number): void {
+  const file = openSync(path, 'r+')
+  writeSync(file, bytes, 0, bytes.length, place)
+  closeSync(file)
+}
+
+const NOISE = Buffer.from(Array.from({ length: PAGE }, (_, place) => (place * 73 + 41) % 256))
+
+/** What keeps an intact database from opening must change nothing. */
+function untouched(
+  name: string,
+  needs: Fault['needs'],
+  hinder: (folder: string, made: MadeLibrary) => Promise<{ outcome: Outcome; folder: string; end(): void }>,
+  short = false,
+): Fault {
+  return {
+    name,
+    needs,
+    short,
+    run: async (made) => {
+      const copy = copyOf(made.folder)
+      const names = readdirSync(copy).filter((one) => !one.startsWith('in-use'))
+      const { outcome, folder, end } = await hinder(copy, made)
+      const left = readdirSync(folder).filter((one) => !one.startsWith('in-use'))
+      end()
+      const after = await startOn(folder, made)
+      const checks = {
+        'starts all the same': !outcome.started,
+        'does not say why and what to do': /(?:untouched: |Change its permissions)[^.]*\.$/.test(outcome.said),
+        'renames or makes something': JSON.stringify(names.sort()) === JSON.stringify(left.sort()),
+      }
+      return row(name, made, { ...after, said: outcome.said }, 0, checks)
+    },
+  }
+}
+
+const mountTmpfs = (place: string, megabytes: number) => {
+  mkdirSync(place, { recursive: true })
+  execFileSync('mount', ['-t', 'tmpfs', '-o', `size=${megabytes}m`, 'none', place])
+}
+const unmount = (place: string) => execFileSync('umount', ['-l', place])
+
+function fill(folder: string): string {
+  const path = join(folder, 'filler')
+  const file = openSync(path, 'w')
+  const piece = Buffer.alloc(1_000_000, 1)
+  try {
+    for (;;) writeSync(file, piece)
+  } catch {
+    closeSync(file)
+  }
+  return path
+}
+
+export const FAULTS: Fault[] = [
+  damaged('nothing at all', () => undefined, true),
+  damaged('PG_VERSION is missing', (folder) => rmSync(join(folder, CLUSTER, 'PG_VERSION'))),
+  damaged('the folder “database” is missing', (folder) => rmSync(join(folder, CLUSTER), { recursive: true }), true),
+  damaged('pg_control is missing', (folder) => rmSync(join(folder, CLUSTER, 'global', 'pg_control'))),
+  damaged('the log (pg_wal) is missing', (folder) => {
+    for (const name of readdirSync(join(folder, CLUSTER, 'pg_wal')))
+      rmSync(join(folder, CLUSTER, 'pg_wal', name), { recursive: true })
+  }),
+  damaged(
+    'a page of the readings is noise',
+    async (folder, made) => overwrite(join(folder, await fileOf(made.folder, 'readings')), NOISE.subarray(0, 512), 4096),
+    true,
+  ),
+  damaged('a page of the readings is empty', async (folder, made) =>
+    overwrite(join(folder, await fileOf(made.folder, 'readings')), Buffer.alloc(PAGE), 0),
+  ),
+  damaged('the readings end too early', async (folder, made) => {
+    const file = openSync(join(folder, await fileOf(made.folder, 'readings')), 'r+')
+    ftruncateSync(file, PAGE)
+    closeSync(file)
+  }),
+  damaged('the file of the readings is missing', async (folder, made) =>
+    rmSync(join(folder, await fileOf(made.folder, 'readings'))),
+  ),
+  damaged('the lessons are one empty page', async (folder, made) =>
+    overwrite(join(folder, await fileOf(made.folder, 'lessons')), Buffer.alloc(PAGE), 0),
+  ),
+  damaged('the keys of the readings are noise', async (folder, made) =>
+    overwrite(join(folder, await fileOf(made.folder, 'readings_pkey')), NOISE, PAGE),
+  ),
+  damaged('the catalogue of tables is noise', async (folder, made) =>
+    overwrite(join(folder, await fileOf(made.folder, 'pg_class')), NOISE, 0),
+  ),
+  {
+    name: 'damage, and the newest snapshot is damaged too',
+    short: true,
+    run: async (made) => {
+      const folder = copyOf(made.folder)
+      const names = snapshotsOf(folder)
+      const newest = names.at(-1) ?? '2026-01-01T00-00-00-000Z.tar.gz'
+      const newer = /^\d{6}-/.test(newest)
+        ? `${String(Number(newest.slice(0, 6)) + 1).padStart(6, '0')}${newest.slice(6)}`
+        : `9${newest}`
+      writeFileSync(join(folder, 'snapshots', newer), readFileSync(join(folder, 'snapshots', newest)).subarray(0, 200_000))
+      rmSync(join(folder, CLUSTER, 'global', 'pg_control'))
+      const outcome = await startOn(folder, made)
+      rmSync(dirname(folder), { recursive: true })
+      return row('damage, and the newest snapshot is damaged too', made, outcome, made.all - made.before, {
+        'does not start': outcome.started,
+        'says nothing of it': /damaged too/.test(outcome.said),
+      })
+    },
+  },
+  {
+    name: 'damage, and no snapshot is left',
+    run: async (made) => {
+      const folder = copyOf(made.folder)
+      const kept = `${folder}-snapshots`
+      renameSync(join(folder, 'snapshots'), kept)
+      const control = readFileSync(join(folder, CLUSTER, 'global', 'pg_control'))
+      rmSync(join(folder, CLUSTER, 'global', 'pg_control'))
+      const outcome = await startOn(folder, made)
+      const next = await startOn(folder, made)
+      const untouched = existsSync(join(folder, CLUSTER, 'PG_VERSION'))
+      if (untouched) writeFileSync(join(folder, CLUSTER, 'global', 'pg_control'), control)
+      const after = await startOn(folder, made)
+      rmSync(dirname(folder), { recursive: true })
+      return row('damage, and no snapshot is left', made, { ...after, said: outcome.said }, 0, {
+        'begins afresh': !outcome.started && !next.started,
+        'touches the damaged data': untouched,
+      })
+    },
+  },
+  {
+    name: 'the clock was years ahead, and is right again',
+    run: async (made) => {
+      const folder = copyOf(made.folder)
+      const ahead = 5 * 365 * 86_400_000
+      const code = `const D=Date,o=${ahead};globalThis.Date=class extends D{constructor(...a){a.length?super(...a):super(D.now()+o)}static now(){return D.now()+o}}`
+      const future = { NODE_OPTIONS: `--import data:text/javascript,${encodeURIComponent(code)}` }
+      const application = await startApplication({ data: folder, environment: future })
+      await addReadings(application, made.lesson, 6)
+      const before = snapshotsOf(folder).length
+      for (let rest = 0; rest < 80 && snapshotsOf(folder).length === before; rest += 1) await sleep(100)
+      await application.stop()
+      const now = await startApplication({ data: folder })
+      const added = await addReadings(now, made.lesson, 6)
+      const later = snapshotsOf(folder).length
+      for (let rest = 0; rest < 80 && snapshotsOf(folder).length === later; rest += 1) await sleep(100)
+      await now.stop()
+      rmSync(join(folder, CLUSTER, 'global', 'pg_control'))
+      const outcome = await startOn(folder, made)
+      rmSync(dirname(folder), { recursive: true })
+      return row('the clock was years ahead, and is right again', { ...made, all: made.all + 6 + added }, outcome, 0, {
+        'does not start': outcome.started,
+      })
+    },
+  },
+  untouched('the disk is full', 'mount', async (copy, made) => {
+    const place = `${copy}-disk`
+    mountTmpfs(place, 200)
+    const folder = join(place, 'data')
+    cpSync(copy, folder, { recursive: true })
+    const filler = fill(place)
+    const outcome = await startOn(folder, made)
+    return { outcome, folder, end: () => rmSync(filler) }
+  }),
+  untouched('it belongs to somebody else', 'root', async (folder, made) => {
+    chmodSync(dirname(folder), 0o755)
+    execFileSync('chown', ['-R', 'nobody', folder])
+    execFileSync('chown', ['root:root', join(folder, CLUSTER, 'PG_VERSION')])
+    chmodSync(join(folder, CLUSTER, 'PG_VERSION'), 0o600)
+    const nobody = ['setpriv', '--reuid=nobody', '--clear-groups', '--inh-caps=-all']
+    const outcome = await startOn(folder, made, nobody, { HOME: '/tmp' })
+    return { outcome, folder, end: () => execFileSync('chown', ['-R', 'root', folder]) }
+  }),
+  untouched('the disk can only be read', 'mount', async (copy, made) => {
+    const place = `${copy}-disk`
+    mountTmpfs(place, 200)
+    const folder = join(place, 'data')
+    cpSync(copy, folder, { recursive: true })
+    execFileSync('mount', ['-o', 'remount,ro', place])
+    const outcome = await startOn(folder, made)
+    return { outcome, folder, end: () => execFileSync('mount', ['-o', 'remount,rw', place]) }
+  }),
+  untouched('there is too little memory', undefined, async (folder, made) => {
+    const outcome = await startOn(folder, made, ['prlimit', `--as=${4 * 2 ** 30}`])
+    return { outcome, folder, end: () => undefined }
+  }),
+  {
+    name: 'the disk fills up while it runs',
+    needs: 'mount',
+    run: async (made) => {
+      const copy = copyOf(made.folder)
+      const place = `${copy}-disk`
+      mountTmpfs(place, 260)
+      const folder = join(place, 'data')
+      cpSync(copy, folder, { recursive: true })
+      const application = await startApplication({ data: folder })
+      let acknowledged = await addReadings(application, made.lesson, 5)
+      const filler = fill(place)
+      await sleep(1200)
+      const whileFull = await fetch(`${application.base}/api/lessons/${made.lesson.id}/conclusions`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ id: crypto.randomUUID(), group: null, from: null, text: 'x', hands: null, agreed: false }),
+      })
+      const said = ((await whileFull.json()) as { message?: string }).message ?? ''
+      acknowledged += await addReadings(application, made.lesson, 5)
+      const began = Date.now()
+      rmSync(filler)
+      let accepted = 0
+      for (let rest = 0; rest < 100 && accepted === 0; rest += 1) {
+        accepted = await addReadings(application, made.lesson, 1)
+        await sleep(100)
+      }
+      const back = (Date.now() - began) / 1000
+      const printed = application.printed()
+      await application.stop()
+      const outcome = await startOn(folder, made)
+      unmount(place)
+      return row(
+        'the disk fills up while it runs',
+        { ...made, all: made.all + acknowledged + accepted },
+        { ...outcome, said, seconds: back },
+        0,
+        {
+          'does not say it at the desk': /disk is full/i.test(said),
+          'does not say it on the terminal': /disk is full/i.test(printed),
+          'does not go on by itself': accepted === 1,
+        },
+      )
+    },
+  },
+  {
+    name: 'the power is cut (copy of the disk while it writes)',
+    needs: 'mount',
+    run: async (made) => powerCut('the power is cut (copy of the disk while it writes)', made, 'disk'),
+  },
+  {
+    name: 'killed (copy of the folder while it writes)',
+    short: true,
+    run: async (made) => powerCut('killed (copy of the folder while it writes)', made, 'process'),
+  },
+]
+
+const WRITES = 240
+
+/** Whatever had been acknowledged when the copy began must be in it. */
+async function powerCut(name: string, made: MadeLibrary, what: 'disk' | 'process'): Promise<FaultRow> {
+  const place = mkdtempSync(join(tmpdir(), 'jolly-beaker-power-'))
+  const [image, disk] = [join(place, 'disk.image'), join(place, 'disk')]
+  mkdirSync(disk)
+  if (what === 'disk') {
+    execFileSync('dd', ['if=/dev/zero', `of=${image}`, 'bs=1M', 'count=400', 'status=none'])
+    execFileSync('mkfs.ext4', ['-q', image])
+    execFileSync('mount', ['-o', 'loop', image, disk])
+  }
+  const folder = join(disk, 'data')
+  cpSync(made.folder, folder, { recursive: true })
+  if (what === 'disk') execFileSync('sync')
+  const application = await startApplication({ data: folder })
+  let acknowledged = 0
+  const writing = (async () => {
+    for (let written = 0; written < WRITES; written += 4) acknowledged += await addReadings(application, made.lesson, 4)
+  })()
+  let worst: Outcome | undefined
+  let [lost, of] = [0, 0]
+  for (let cut = 0; cut < 3; cut += 1) {
+    await sleep(500 + 400 * cut)
+    const [copied, again] = [join(place, `copy-${cut}`), join(place, `again-${cut}`)]
+    const sure = acknowledged
+    if (what === 'disk') {
+      execFileSync('cp', ['--sparse=always', image, copied])
+      mkdirSync(again)
+      execFileSync('mount', ['-o', 'loop', copied, again])
+    } else {
+      if (cut < 2) continue
+      application.process.kill('SIGKILL')
+      await writing
+      cpSync(disk, again, { recursive: true })
+    }
+    for (const name of ['in-use.json', 'in-use.lock']) rmSync(join(again, 'data', name), { recursive: true, force: true })
+    const outcome = await startOn(join(again, 'data'), made)
+    of = Math.max(of, made.all + sure)
+    lost = Math.max(lost, made.all + sure - outcome.readings)
+    if (!worst || outcome.seconds > worst.seconds || !outcome.started) worst = outcome
+    if (what === 'disk') unmount(again)
+  }
+  await writing
+  if (what === 'disk') {
+    const whole = await countReadings(application.base, made.lesson)
+    await application.stop()
+    unmount(disk)
+    if (whole < made.all + acknowledged) lost = Math.max(lost, made.all + acknowledged - whole)
+  }
+  rmSync(place, { recursive: true, force: true })
+  return row(name, { ...made, all: of }, { ...worst!, readings: of - lost }, 0, { 'does not start': worst!.started })
+}
+
+/** Can this fault be made here; the word that is said instead where it cannot. */
+export function leftOut({ needs }: Fault): string | undefined {
+  if (needs === 'root' && !isRoot) return 'needs root'
+  if (needs === 'mount' && !mayMount) return 'needs root and a disk of its own'
+  return undefined
+}
