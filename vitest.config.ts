@@ -28,6 +28,18 @@ export default defineConfig({
           fileParallelism: false,
         },
       },
+      // The same on a PostgreSQL server, but for what is about folders; and what several processes on it have to do.
+      {
+        test: {
+          name: 'postgres',
+          include: ['test/api/**/*.test.ts', 'test/machines/**/*.test.ts'],
+          exclude: ['test/api/{database,start,versionBefore}.test.ts'],
+          globalSetup: ['test/machines/globalPostgres.ts', 'test/api/globalApplication.ts'],
+          testTimeout: 120_000,
+          hookTimeout: 120_000,
+          fileParallelism: false,
+        },
+      },
       // A minute of its own, most of it spent waiting.
       { test: { name: 'soak', include: ['test/soak/*.test.ts'] } },
     ],

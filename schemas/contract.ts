@@ -1,4 +1,5 @@
 import type { Booking, CountedBack, School, Thing } from '../core/kit'
+import type { AskedEntry, Doubt } from '../core/record'
 import type { Calendar } from '../core/clock'
 import type { FilePicture, ImportChoices } from '../core/formats'
 import type {
@@ -247,6 +248,7 @@ interface Contract extends DeskRows, StationRows {
   'GET /api/stations': { query: { code: string }; answer: { title: string; groups: Pick<Group, 'id' | 'name' | 'shape'>[] } }
   'POST /api/stations': { body: { code: string; group: string }; answer: { token: string } }
   'GET /api/station': { query: { record: boolean }; answer: StationView }
+  'POST /api/station/check': { body: { readings: AskedEntry[] }; answer: { doubts: Doubt[][] } }
   'GET /api/station/events': { query: { since: number; token: string }; answer: Stream }
   'POST /api/station/pictures': { body: FilePicture; answer: { id: string } }
   'GET /api/station/pictures/[picture]': { answer: Download }

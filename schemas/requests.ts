@@ -1,9 +1,10 @@
 import Joi from 'joi'
 import { COLUMN_ROLES, type ColumnMatch, type ImportChoices } from '../core/formats'
 import { BOARD_VIEWS, BOUNDS, LONGEST, RESULTS_SHOWN, type BoardChange, type Plan } from '../core/lesson'
+import type { AskedEntry } from '../core/record'
 import type { Term } from '../core/wording/reports'
 import type { ShelfQuestion } from './contract'
-import { day, isoTime, planId, shortText, unit, uuid, whole, wholeIn } from './parts'
+import { day, isoTime, measureNumber, moment, planId, shortText, unit, uuid, whole, wholeIn } from './parts'
 import { planSchema } from './plan'
 
 /** The ids in a path. */
@@ -103,6 +104,27 @@ export const deskSchema = Joi.object<{ name: string; passphrase: string }, true>
 
 /** To whom a lesson is handed; null is the head desk. */
 export const handOverSchema = Joi.object<{ desk: string | null }, true>({ desk: uuid.allow(null) }).required()
+
+const MOST_ASKED = 60
+/** Numbers about to be written down. */
+export const askedSchema = Joi.object<{ readings: AskedEntry[] }, true>({
+  readings: Joi.array()
+    .items(
+      Joi.object<AskedEntry>({
+        id: uuid.optional(),
+        group: planId,
+        condition: planId,
+        repeat: wholeIn(BOUNDS.repeats),
+        moment,
+        value: measureNumber.required(),
+        unit,
+        entered: Joi.string().max(LONGEST.entry).required(),
+      }),
+    )
+    .min(1)
+    .max(MOST_ASKED)
+    .required(),
+}).required()
 
 export const boardChangeSchema = Joi.object<BoardChange>({
   view: Joi.string()

@@ -1,5 +1,6 @@
 // npm run soak: thirty stations for ten minutes, the server killed twice, every station cut off once; prints what was lost.
 // A second desk opens the shelf of a thousand lessons and the term meanwhile. Options: --seconds 600 --stations 30 --lessons 1000 --no-pages
+// --postgres: two processes on a PostgreSQL server, which restarts once; stations and board are spread over both.
 import { parseArgs } from 'node:util'
 import { soak } from '../test/soak/soak'
 
@@ -9,12 +10,19 @@ const { values } = parseArgs({
     stations: { type: 'string' },
     lessons: { type: 'string' },
     'no-pages': { type: 'boolean' },
+    postgres: { type: 'boolean' },
   },
 })
 const [seconds, stations] = [Number(values.seconds ?? 600), Number(values.stations ?? 30)]
 console.log(`${stations} stations for ${seconds} s, the server killed and started again twice, every station cut off once ...`)
 const lessons = Number(values.lessons ?? 1000)
-const { pages, shelf, stretches, ...figures } = await soak({ seconds, stations, pages: !values['no-pages'], lessons })
+const { pages, shelf, stretches, ...figures } = await soak({
+  seconds,
+  stations,
+  pages: !values['no-pages'],
+  lessons,
+  postgres: values.postgres,
+})
 const growth = (100 * (figures.memoryAfter - figures.memoryBefore)) / figures.memoryBefore
 console.log(
   `entries                        ${figures.entered}, acknowledged ${figures.acknowledged}, refused ${figures.refused}, still waiting ${figures.stillWaiting}`,

@@ -69,7 +69,7 @@ async function serve() {
   let answer = sayNotReady
   const network = schoolNetwork(options.port, (request, response) => answer(request, response))
   globalThis.jollyBeakerNetwork = network
-  console.log(`Opening the class data in ${data} ...`)
+  console.log(`Opening the class data ${process.env.DATABASE_URL ? 'on the database server' : `in ${data}`} ...`)
   const { listener } = await import(join(home, '.output', 'server', 'index.mjs'))
   const { ready, close } = globalThis.jollyBeaker
   const opened = await ready.catch((error) => stop(error.constructor.name === 'StartError' ? error.message : error.stack))

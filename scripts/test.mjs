@@ -4,12 +4,14 @@ import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { installBrowser } from './browser.mjs'
+import { installPostgres } from './postgres.mjs'
 import { buildApplication, finished, installPackages } from './prepare.mjs'
 
 const results = mkdtempSync(join(tmpdir(), 'jolly-beaker-test-'))
 
 await installPackages()
 await installBrowser()
+await installPostgres()
 await check('types are prepared', 'npx', ['nuxt', 'prepare'])
 // Two things go on at a time wherever they can: this is meant for machines of two cores.
 await Promise.all([buildApplication(), checkScripts({ format: 'format:check', lint: 'lint', imports: 'imports' })])

@@ -1,9 +1,12 @@
 import { spawn, type ChildProcess } from 'node:child_process'
 import { once } from 'node:events'
 import { mkdtempSync, rmSync } from 'node:fs'
-import { createServer, type AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { freePort } from './freePort'
+import { databaseFor } from './postgres'
+
+export { freePort }
 
 export interface Application {
   base: string
@@ -18,15 +21,6 @@ export interface Application {
 export function temporaryFolder(): { folder: string; remove(): void } {
   const parent = mkdtempSync(join(tmpdir(), 'jolly-beaker-'))
   return { folder: join(parent, 'data'), remove: () => rmSync(parent, { recursive: true, force: true }) }
-}
-
-/** A port that was free a moment ago. */
-export async function freePort(): Promise<number> {
-  const probe = createServer().listen(0, '127.0.0.1')
-  await once(probe, 'listening')
-  const { port } = probe.address() as AddressInfo
-  probe.close()
-  return port
 }
 
 /**
@@ -61,7 +55,11 @@ export async function startApplication({
   environment?: NodeJS.ProcessEnv
 }): Promise<Application> {
   const chosen = port ?? (await freePort())
-  const started = launch(['--port', String(chosen), '--data', data, ...(demo ? [] : ['--no-demo']), ...args], [], environment)
+  const databaseUrl = await databaseFor(data)
+  const started = launch(['--port', String(chosen), '--data', data, ...(demo ? [] : ['--no-demo']), ...args], [], {
+    ...(databaseUrl && { DATABASE_URL: databaseUrl }),
+    ...environment,
+  })
   const deadline = Date.now() + 120_000
   while (!started.printed().includes('is ready:')) {
     if (started.process.exitCode !== null || Date.now() > deadline) {

@@ -14,7 +14,7 @@ import {
   type Reading,
 } from '~~/core/lesson'
 import { foreseen } from '~~/core/station'
-import { withEvents } from '~~/core/record'
+import { checkReading, withEvents, type AskedEntry, type Doubt } from '~~/core/record'
 import type { StationView } from '~~/schemas/contract'
 import type { Sent, Waiting, WaitingState } from '~/following/waitingLine'
 
@@ -22,6 +22,8 @@ const TOKEN = 'jolly-beaker-station'
 /** The token of a station that was sent away: what waits under it goes along when the same group joins again. */
 const FORMER = 'jolly-beaker-former-station'
 const WORTH_WAITING = ['away', 'internal', 'disk-full', 'not-joined', 'locked', 'slow-down']
+/** A child waits no longer for a question about its number. */
+const PATIENCE = 1500
 /** What the server's data were called when this station last saw them. */
 const EPOCH = 'jolly-beaker-epoch'
 
@@ -152,6 +154,15 @@ export function useStation() {
     await line.add({ id, token, kind, body })
   }
 
+  /** What to ask about numbers: among those of all groups, which the server has; while it is away among one's own. */
+  async function check(readings: AskedEntry[]): Promise<Doubt[][]> {
+    const here = () => readings.map((entry) => checkReading(plan.value!, record.value.readings, entry))
+    if (all.value || !connected.value) return here()
+    const late = new Promise<undefined>((over) => setTimeout(() => over(undefined), PATIENCE))
+    const asked = callServer('POST /api/station/check', { body: { readings }, token }).catch(() => undefined)
+    return (await Promise.race([asked, late]))?.doubts ?? here()
+  }
+
   /** A picture goes first, so that the observation that names it finds it there. */
   async function observe(observation: NewObservation, picture: string | undefined): Promise<void> {
     if (picture !== undefined && observation.picture !== null)
@@ -182,6 +193,7 @@ export function useStation() {
     writeReadings: (readings: NewReading[]) => write('reading', readings[0]!.id, { readings }),
     writePrediction: (prediction: NewPrediction) => write('prediction', prediction.id, prediction),
     say: (remark: NewRemark) => write('remark', remark.id, remark),
+    check,
     propose: (sentence: NewProposal) => write('conclusion', sentence.id, sentence),
     observe,
     pictureOf: (picture: string) => `${addressOf('GET /api/station/pictures/[picture]', { path: { picture } })}?token=${token}`,

@@ -1,7 +1,7 @@
 import Papa from 'papaparse'
 
 /** A cell that a spreadsheet would take for a formula, and a number with its sign is none, gets an apostrophe in front, and loses it on the way back. */
-const A_FORMULA = String.raw`(?:[=@\t\r]|[+-](?!\d+(?:[.,]\d+)?$))`
+const A_FORMULA = String.raw`(?:[=@\t\r]|[+-](?!\d+(?:[.,]\d+)?(?:e[+-]?\d+)?$))`
 export const FORMULA = new RegExp(`^${A_FORMULA}`)
 export const GUARDED = new RegExp(`^'(?=${A_FORMULA})`)
 

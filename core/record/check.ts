@@ -15,16 +15,17 @@ const READINGS_FOR_A_LEVEL = 3
 const MAD_TO_SD = 1.4826
 const ASSUMED_SHARE = 0.08
 
+/** `middle` is where its fellows lie; null for whoever may not see them. */
 export type Slip =
-  | { code: 'slip-unit'; suggested: number; unit: UnitCode; middle: number }
-  | { code: 'slip-point'; suggested: number; factor: number; middle: number }
-  | { code: 'slip-digits'; suggested: number; middle: number }
-  | { code: 'slip-swapped'; place: string; middle: number }
-  | { code: 'slip-empty'; suggested: number; empty: number; middle: number }
+  | { code: 'slip-unit'; suggested: number; unit: UnitCode; middle: number | null }
+  | { code: 'slip-point'; suggested: number; factor: number; middle: number | null }
+  | { code: 'slip-digits'; suggested: number; middle: number | null }
+  | { code: 'slip-swapped'; place: string; middle: number | null }
+  | { code: 'slip-empty'; suggested: number; empty: number; middle: number | null }
 
 export type Doubt =
   | Slip
-  | { code: 'odd'; middle: number; sds: number; side: 'above' | 'below' }
+  | { code: 'odd'; middle: number | null; sds: number; side: 'above' | 'below' }
   | { code: 'too-fine'; resolution: number }
   | { code: 'impossible' }
 

@@ -1,3 +1,4 @@
+import type { Doubt } from '../record'
 import { namedPictures, recordOf, rowsOf, WHOLE_CLASS, type LessonEvent, type LessonRecord, type Plan } from '../lesson'
 
 /** What a group's station may see: its own work, and that of all once the class may see its numbers. */
@@ -56,6 +57,14 @@ export function publicPlan(plan: Plan): Plan {
 /** The rows that a group's station sees: its own and the class's, or all. */
 export function recordSeenBy(record: LessonRecord, { group, all }: Pick<StationSight, 'group' | 'all'>): LessonRecord {
   return all ? record : recordOf((kind) => rowsOf(record, kind).filter((row) => isOf(group, row.group)))
+}
+
+/**
+ * What a station may be asked about a number, without where other groups' numbers lie.
+ * @example doubtSeenBy({ code: 'odd', middle: 52, sds: 4, side: 'above' }, { all: false }) // => { code: 'odd', middle: null, sds: 4, side: 'above' }
+ */
+export function doubtSeenBy(doubt: Doubt, { all }: Pick<StationSight, 'all'>): Doubt {
+  return all || !('middle' in doubt) ? doubt : { ...doubt, middle: null }
 }
 
 /** Does a station hear of this event. */

@@ -6,19 +6,20 @@ import { writeReading } from './names'
 /** What is asked about a number, in words for a child at a station and for the teacher alike. */
 export function doubtWords(plan: Plan, value: number, unit: UnitCode, doubt: Doubt): string {
   const written = writeReading(plan, value, unit)
+  const near = 'middle' in doubt && doubt.middle !== null ? `, near ${writeReading(plan, doubt.middle, unit)}` : ''
   switch (doubt.code) {
     case 'slip-unit':
-      return `${written} is far from the others, near ${writeReading(plan, doubt.middle, unit)}. Was it read in ${unitOf(doubt.unit).symbol}? That would be ${writeReading(plan, doubt.suggested, unit)}.`
+      return `${written} is far from the others${near}. Was it read in ${unitOf(doubt.unit).symbol}? That would be ${writeReading(plan, doubt.suggested, unit)}.`
     case 'slip-point':
-      return `${written} is far from the others, near ${writeReading(plan, doubt.middle, unit)}. Should it say ${writeReading(plan, doubt.suggested, unit)}?`
+      return `${written} is far from the others${near}. Should it say ${writeReading(plan, doubt.suggested, unit)}?`
     case 'slip-digits':
-      return `${written} is far from the others, near ${writeReading(plan, doubt.middle, unit)}. Are two digits the wrong way round: ${writeReading(plan, doubt.suggested, unit)}?`
+      return `${written} is far from the others${near}. Are two digits the wrong way round: ${writeReading(plan, doubt.suggested, unit)}?`
     case 'slip-swapped':
-      return `${written} is far from the others, near ${writeReading(plan, doubt.middle, unit)}. Was it changed over with ${doubt.place || 'the other place'}?`
+      return `${written} is far from the others${near}. Was it changed over with ${doubt.place || 'the other place'}?`
     case 'slip-empty':
-      return `${written} is far from the others, near ${writeReading(plan, doubt.middle, unit)}. Is the empty container still in it? Without it that is ${writeReading(plan, doubt.suggested, unit)}.`
+      return `${written} is far from the others${near}. Is the empty container still in it? Without it that is ${writeReading(plan, doubt.suggested, unit)}.`
     case 'odd':
-      return `${written} is well ${doubt.side} the others, near ${writeReading(plan, doubt.middle, unit)}. Did something happen in that trial?`
+      return `${written} is well ${doubt.side} the others${near}. Did something happen in that trial?`
     case 'too-fine':
       return `${written} is finer than the tool can show: its marks are ${writeReading(plan, doubt.resolution, unit)} apart.`
     case 'impossible':

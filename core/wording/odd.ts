@@ -14,9 +14,9 @@ export const ODD_STATE_WORDS: Record<OddResult['state'], string> = {
 export function oddWords(plan: Plan, { reading, doubt }: OddResult): string {
   const { group, condition, repeat, moment, value, unit } = reading
   const place = [nameOfGroup(plan, group), conditionWithLetter(plan, condition), `repeat ${repeat}`, momentWords(plan, moment)]
-  const middle = doubt && 'middle' in doubt ? doubt.middle : undefined
+  const middle = doubt && 'middle' in doubt ? doubt.middle : null
   const method = measuredCard(plan)?.method
-  const others = middle === undefined || !method ? '' : `; the others lie around ${writeReading(plan, middle, method.unit)}`
+  const others = middle === null || !method ? '' : `; the others lie around ${writeReading(plan, middle, method.unit)}`
   return `${place.filter(Boolean).join(', ')}: ${writeReading(plan, value, unit)}${others}.`
 }
 

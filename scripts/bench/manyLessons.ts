@@ -16,9 +16,10 @@ const PAPERS = ['felt', 'sugar paper', 'napkin', 'blotting paper', 'cardboard', 
 const REPEATS = 3
 
 /** A school's folder with so many lessons of 84 readings each, all with things from one cupboard. */
-export async function makeManyLessons(folder: string, count: number): Promise<void> {
+export async function makeManyLessons(folder: string, count: number, databaseUrl?: string): Promise<void> {
   const { database, close } = await openDatabase({
     folder,
+    databaseUrl,
     migrations: 'server/database/migrations',
     onLost: () => undefined,
     onReopened: () => undefined,

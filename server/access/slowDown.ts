@@ -13,6 +13,7 @@ interface Patience {
 export const WRONG: Patience = { free: 5, forgivenEvery: 30 }
 /** A classroom's tablets may all come by one address. */
 export const JOINS: Patience = { free: 60, forgivenEvery: 5 }
+const FIRST_WAIT = 4
 const LONGEST_WAIT = 60
 
 /**
@@ -22,7 +23,7 @@ const LONGEST_WAIT = 60
  */
 export async function countTry(database: Database, who: string, { free, forgivenEvery }: Patience): Promise<void> {
   const waited = sql`extract(epoch from now() - ${tries.last})`
-  const wait = sql`case when ${tries.count} < ${free} then 0 else least(${LONGEST_WAIT}, power(2, least(10, ${tries.count} - ${free}))) end`
+  const wait = sql`case when ${tries.count} < ${free} then 0 else least(${LONGEST_WAIT}, ${FIRST_WAIT} * power(2, least(10, ${tries.count} - ${free}))) end`
   const [counted] = await database
     .insert(tries)
     .values({ who, count: 1, last: sql`now()` as never })

@@ -23,3 +23,9 @@ export function troubleOf(error: unknown): 'damaged' | 'stopped' | 'disk-full' |
   }
   return undefined
 }
+
+/** Is it only that the database cannot be asked at the moment. */
+export function isAway(error: unknown): boolean {
+  for (let cause = error; cause instanceof Error; cause = cause.cause) if (cause instanceof DatabaseAway) return true
+  return troubleOf(error) === 'connection'
+}

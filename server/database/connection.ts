@@ -1,4 +1,5 @@
 import { join } from 'node:path'
+import { DatabaseAway } from './away'
 import { beginHearing, comeBack } from './hearing'
 import { rememberOnlyAlone } from './known'
 import { openDatabase, type Database, type OpenDatabase } from './open'
@@ -34,8 +35,10 @@ export async function useDatabase(): Promise<Database> {
   return (await openOnce()).database
 }
 
+/** For good: whoever still asks meanwhile is told to come back, since a database opened a second time would ruin the first. */
 export async function closeDatabase(): Promise<void> {
   const open = await opening
-  opening = undefined
+  opening = Promise.reject(new DatabaseAway('reopening'))
+  opening.catch(() => undefined)
   await open?.close()
 }

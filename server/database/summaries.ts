@@ -76,6 +76,7 @@ const byDay = [
   asc(summaries.date),
   sql`case when ${summaries.date} = '' then ${lessons.createdAt} end desc`,
   asc(lessons.createdAt),
+  asc(lessons.id),
 ]
 
 /** One page of the shelf, by day; lessons without a day come last. */

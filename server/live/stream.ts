@@ -1,3 +1,5 @@
+import { once } from 'node:events'
+import type { ServerResponse } from 'node:http'
 import { createEventStream, type EventStreamMessage, type H3Event } from 'h3'
 import type { LessonEvent } from '../../core/lesson'
 import { listEventsSince, watch, type WrittenEvent } from '../database/announcing'
@@ -7,9 +9,11 @@ import type { Database } from '../database/open'
 import { enter, watchPresence } from './presence'
 
 const KEEP_ALIVE_EVERY = 20_000
-/** A page that takes nothing is let go when so many events wait for it. */
-const MOST_WAITING = 2000
+/** A page that takes nothing is let go when so many bytes wait for it, or so many events while it still catches up. */
+const MOST_BYTES = 2_000_000
+const MOST_EVENTS = 20_000
 const AT_ONCE = 200
+const PATIENCE = 30_000
 
 interface Open {
   lesson: string
@@ -32,12 +36,11 @@ export function streamLesson(event: H3Event, database: Database, lesson: StoredL
   const stream = createEventStream(event)
   const lastSeen = Number(event.node.req.headers['last-event-id'])
   let sent = Number.isSafeInteger(lastSeen) && lastSeen > since ? lastSeen : since
-  let waiting = 0
+  const { res } = event.node
   const push = (message: EventStreamMessage) => {
-    waiting += 1
     // Whoever reads nothing would have all of it kept for ever.
-    if (waiting > MOST_WAITING) return void event.node.res.destroy()
-    void stream.push(message).then(() => (waiting -= 1))
+    if (res.writableLength > MOST_BYTES) res.destroy()
+    else void stream.push(message)
   }
   const pass = ({ number, body, data }: WrittenEvent) => {
     if (number <= sent) return
@@ -50,6 +53,9 @@ export function streamLesson(event: H3Event, database: Database, lesson: StoredL
     const seen = missed.filter(({ number, body }) => number > sent && (!station || station.sees(body)))
     sent = Math.max(sent, ...missed.map(({ number }) => number))
     await stream.push(seen.map(({ number, data }) => ({ id: String(number), data })))
+    await new Promise((heard) => setImmediate(heard))
+    const taken = res.writableLength < MOST_BYTES || (await drains(res))
+    if (!taken) res.destroy()
   }
   const sayStillHere = () => push({ event: 'still-here', data: String(sent) })
   const gone = station
@@ -58,7 +64,7 @@ export function streamLesson(event: H3Event, database: Database, lesson: StoredL
   const keepAlive = setInterval(sayStillHere, KEEP_ALIVE_EVERY)
   const early: WrittenEvent[] = []
   let listener: (fresh: WrittenEvent) => void = (fresh) => {
-    if (early.push(fresh) > MOST_WAITING) event.node.res.destroy()
+    if (early.push(fresh) > MOST_EVENTS) res.destroy()
   }
   const watching = watch(database, lesson.id, (fresh) => listener(fresh))
   const end = () => void stream.close()
@@ -84,6 +90,16 @@ export function streamLesson(event: H3Event, database: Database, lesson: StoredL
     })
     .catch(end)
   return stream.send()
+}
+
+/** Takes the other side what waits for it. */
+function drains(response: ServerResponse): Promise<boolean> {
+  const control = new AbortController()
+  const drained = once(response, 'drain', { signal: control.signal }).then(() => true)
+  const late = new Promise<boolean>((over) => setTimeout(() => over(false), PATIENCE).unref())
+  return Promise.race([drained, late])
+    .catch(() => false)
+    .finally(() => control.abort())
 }
 
 /** Ends all streams, so that the server can close or pages look again; those of one lesson where it is named. */

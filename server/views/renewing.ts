@@ -1,5 +1,6 @@
 import { lastEventNumber, watchOwn } from '../database/announcing'
 import { afterAway, hear } from '../database/hearing'
+import { isAway } from '../database/away'
 import { findLesson, listLessonIds } from '../database/lessons'
 import type { Database } from '../database/open'
 import { forgetJudged, listSummaries, saveFace, saveJudged, withoutFace, type Summary } from '../database/summaries'
@@ -124,7 +125,8 @@ function renew(database: Database, ids: string[]): Promise<void> {
 async function work(database: Database): Promise<void> {
   for (let [id] = line; id !== undefined; [id] = line) {
     line.delete(id)
-    await judgeOne(database, id).catch((error: unknown) => console.error(error))
+    // One that could not be judged is looked at again when somebody next asks.
+    await judgeOne(database, id).catch((error: unknown) => isAway(error) || console.error(error))
     for (const heard of listeners.get(id) ?? []) heard()
     listeners.delete(id)
     await rest(REST)

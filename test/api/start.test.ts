@@ -1,4 +1,4 @@
-import { mkdirSync, writeFileSync } from 'node:fs'
+import { existsSync, mkdirSync, writeFileSync } from 'node:fs'
 import { createServer } from 'node:http'
 import { once } from 'node:events'
 import type { AddressInfo } from 'node:net'
@@ -63,6 +63,28 @@ describe('npm start', () => {
     expect(await second.stop()).toBe(0)
     expect(second.printed()).toContain('Closing ...')
   })
+
+  it('is stopped in the middle of a snapshot while a class knocks, and all is there at the next start', async () => {
+    const own = temporaryFolder()
+    const first = await startApplication({ data: own.folder })
+    const { call, newLesson } = clientFor(first.base)
+    const { lesson } = await newLesson()
+    const rows = Array.from({ length: 400 }, () => reading(lesson.plan))
+    await call('POST', `/api/lessons/${lesson.id}/readings`, { readings: rows })
+    const snapshots = join(own.folder, 'snapshots')
+    for (let rest = 0; rest < 400 && !existsSync(snapshots); rest += 1) await new Promise((next) => setTimeout(next, 25))
+    let knocking = true
+    const knocks = Array.from({ length: 8 }, async () => {
+      while (knocking) await call('GET', '/api/lessons').catch(() => undefined)
+    })
+    expect(await first.stop()).toBe(0)
+    knocking = false
+    await Promise.all(knocks)
+    const second = await startApplication({ data: own.folder })
+    expect((await clientFor(second.base).open(lesson.id)).record.readings).toHaveLength(400)
+    await second.stop()
+    own.remove()
+  }, 120_000)
 
   it('loads the demo class on the first start only', async () => {
     const own = temporaryFolder()

@@ -130,6 +130,7 @@ test('a second reader looks without having seen the first number, jobs turn by s
   await page.getByRole('button', { name: 'It is 64' }).click()
   await expect(jobs).toHaveText(/3\s*starter/)
   await enterNumber(page, '52')
+  await expect(page.getByText('Second reader: look yourself')).toBeVisible()
   await page.getByLabel('The number').fill('53')
   await page.getByRole('button', { name: 'That is what I see' }).click()
   await expect

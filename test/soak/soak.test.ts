@@ -10,3 +10,18 @@ it('thirty stations lose nothing while the server is killed twice and each of th
   expect(shelf.opened).toBeGreaterThan(30)
   expect(trouble).toMatchObject({ lost: 0, doubled: 0, outOfOrder: 0, refused: 0, stillWaiting: 0, unseen: 0 })
 }, 300_000)
+
+// Half a minute of the same on a PostgreSQL server that restarts, with two processes.
+it('at two processes on one database server, which restarts in the middle, nothing is lost either', async () => {
+  const { entered, acknowledged, shelf, ...trouble } = await soak({
+    seconds: 40,
+    stations: 16,
+    pages: false,
+    lessons: 0,
+    postgres: true,
+  })
+  expect(entered).toBeGreaterThan(150)
+  expect(acknowledged).toBe(entered)
+  expect(shelf.opened).toBeGreaterThan(10)
+  expect(trouble).toMatchObject({ lost: 0, doubled: 0, outOfOrder: 0, refused: 0, stillWaiting: 0, unseen: 0 })
+}, 300_000)

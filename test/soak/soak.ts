@@ -4,6 +4,7 @@ import { GROUP_NAMES, withGroups, type Plan } from '../../core/lesson'
 import { clientFor } from '../api/client'
 import { makeManyLessons } from '../../scripts/bench/manyLessons'
 import { freePort, startApplication, temporaryFolder, type Application } from '../application'
+import { startPostgres } from '../postgres'
 import { followEvents } from './eventLine'
 import { SoakStation } from './station'
 import { watchPages, type PageFigures } from './pages'
@@ -13,6 +14,8 @@ export interface SoakOptions {
   stations: number
   /** Open a board and a desk in a browser and note their long tasks. */
   pages: boolean
+  /** Two processes on a PostgreSQL server, which restarts once; without it one process on a folder. */
+  postgres?: boolean
   /** How many lessons of other classes stand on the shelf, which a second desk opens again and again, and the term with it. */
   lessons: number
 }
@@ -45,6 +48,7 @@ const EVERY = 2000
 const BUSY_EVERY = 500
 /** Shares of the whole time. */
 const KILLS = [0.2, 0.4]
+const RESTART = 0.47
 const BUSY = { from: 0.5, share: 0.1 }
 const WARM = 0.65
 const CUT = { seconds: 8, from: 0.05, share: 0.85 }
@@ -53,23 +57,31 @@ const SETTLES = 4000
 const LOOK_AGAIN = 300
 
 /** A whole class at its stations while the server is killed twice and every station loses the network once. */
-export async function soak({ seconds, stations: count, pages, lessons }: SoakOptions): Promise<SoakFigures> {
+export async function soak({ seconds, stations: count, pages, lessons, postgres = false }: SoakOptions): Promise<SoakFigures> {
   const { folder, remove } = temporaryFolder()
   const port = await freePort()
   process.env.JOLLY_BEAKER_MEASURE = 'yes'
-  if (lessons > 0) await makeManyLessons(folder, lessons)
-  let application = await startApplication({ data: folder, port })
+  const server = postgres ? await startPostgres() : undefined
+  const databaseUrl = await server?.database('soak')
+  const environment = databaseUrl ? { DATABASE_URL: databaseUrl } : {}
+  if (lessons > 0) await makeManyLessons(folder, lessons, databaseUrl)
+  let application = await startApplication({ data: folder, port, environment })
+  /** The process at which the board and every second station is, where there are two. */
+  const second = server && (await startApplication({ data: folder, environment }))
   const { base } = application
+  const baseOf = (place: number) => (second && place % 2 === 1 ? second.base : base)
   const random = seededRandom(7)
   const whole = seconds * 1000
   try {
     const { id, plan, desk, tokens } = await prepare(base, count)
-    const board = followEvents(`${base}/api/lessons/${id}/events`, desk)
-    const lines = tokens.map(({ headers }) =>
-      followEvents(`${base}/api/station/events?token=${headers.authorization!.slice(7)}`, {}),
+    const board = followEvents(`${baseOf(1)}/api/lessons/${id}/events`, desk)
+    const lines = tokens.map(({ headers }, place) =>
+      followEvents(`${baseOf(place)}/api/station/events?token=${headers.authorization!.slice(7)}`, {}),
     )
     const watched = pages ? await watchPages(base, id, desk) : undefined
-    const stations = tokens.map(({ group, headers }) => new SoakStation(base, headers, plan, group, () => 40 + 20 * random()))
+    const stations = tokens.map(
+      ({ group, headers }, place) => new SoakStation(baseOf(place), headers, plan, group, () => 40 + 20 * random()),
+    )
     const outages: [number, number][] = []
     const start = performance.now()
     const passed = () => performance.now() - start
@@ -96,7 +108,13 @@ export async function soak({ seconds, stations: count, pages, lessons }: SoakOpt
     for (const share of KILLS) {
       await sleep(whole * share - passed())
       const from = performance.now()
-      application = await killed(application, folder, port)
+      application = await killed(application, folder, port, environment)
+      outages.push([from, performance.now() + SETTLES])
+    }
+    if (server) {
+      await sleep(whole * RESTART - passed())
+      const from = performance.now()
+      server.restart()
       outages.push([from, performance.now() + SETTLES])
     }
     await sleep(whole * WARM - passed())
@@ -133,6 +151,8 @@ export async function soak({ seconds, stations: count, pages, lessons }: SoakOpt
     }
   } finally {
     await application.stop()
+    await second?.stop()
+    server?.stop()
     remove()
   }
 }
@@ -182,14 +202,14 @@ async function prepare(base: string, count: number) {
   return { id: lesson.id, plan: stored.plan, desk: { cookie }, tokens }
 }
 
-async function killed(application: Application, data: string, port: number): Promise<Application> {
+async function killed(application: Application, data: string, port: number, environment: NodeJS.ProcessEnv): Promise<Application> {
   application.process.kill('SIGKILL')
   await new Promise((gone) =>
     application.process.exitCode === null && application.process.signalCode === null
       ? application.process.once('exit', gone)
       : gone(0),
   )
-  return startApplication({ data, port })
+  return startApplication({ data, port, environment })
 }
 
 /** Resident memory of the server in megabytes. */

@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { LONGEST, letterOf, measuredCard, momentOf, type LessonRecord, type Plan } from '~~/core/lesson'
+import { LONGEST, letterOf, measuredCard, momentOf, type Plan } from '~~/core/lesson'
 import { unitOf } from '~~/core/quantity'
-import { cellKey, checkReading, readEntry, type Cell, type Doubt } from '~~/core/record'
+import { cellKey, readEntry, type AskedEntry, type Cell, type Doubt } from '~~/core/record'
 import { doubtWords, nameOfCondition, readErrorWords, whenWords, writeReading } from '~~/core/wording'
 import type { NewReading } from '~~/core/lesson'
 
 /** Several places in one jar read at one go: a number for each, all written down together. */
-const props = defineProps<{ plan: Plan; record: LessonRecord; cells: Cell[] }>()
+const props = defineProps<{ plan: Plan; check: (entries: AskedEntry[]) => Promise<Doubt[][]>; cells: Cell[] }>()
 const emit = defineEmits<{ written: [readings: NewReading[]]; skip: [cell: Cell] }>()
 const unit = computed(() => measuredCard(props.plan)!.method.unit)
 const first = computed(() => props.cells[0]!)
@@ -28,9 +28,13 @@ function answer(cell: Cell, value: number | undefined): void {
   asked.value = Object.fromEntries(Object.entries(asked.value).filter(([other]) => other !== key))
 }
 
-function submit(): void {
+const checking = ref(false)
+
+async function submit(): Promise<void> {
+  if (checking.value) return
   troubles.value = {}
   asked.value = {}
+  const unsure: AskedEntry[] = []
   const rows = props.cells.flatMap((cell) => {
     const key = cellKey(cell)
     const text = (texts.value[key] ?? '').trim()
@@ -41,10 +45,16 @@ function submit(): void {
       return []
     }
     const entry = { ...cell, value: found.value, unit: unit.value, entered: text }
-    const [doubt] = sure.value.has(key) ? [] : checkReading(props.plan, props.record.readings, entry)
-    if (doubt) asked.value[key] = { value: found.value, doubt }
+    if (!sure.value.has(key)) unsure.push(entry)
     return [{ ...readingRow(cell, found.value, unit.value, text), confirmed: sure.value.has(key) }]
   })
+  checking.value = true
+  const doubts = unsure.length > 0 ? await props.check(unsure) : []
+  checking.value = false
+  for (const [place, entry] of unsure.entries()) {
+    const [doubt] = doubts[place] ?? []
+    if (doubt) asked.value[cellKey({ ...entry, practice: first.value.practice })] = { value: entry.value, doubt }
+  }
   if (rows.length === 0 && Object.keys(troubles.value).length === 0) troubles.value[cellKey(first.value)] = 'Type what you read.'
   if (Object.keys(troubles.value).length > 0 || Object.keys(asked.value).length > 0) return
   emit('written', rows)

@@ -4,10 +4,10 @@ import { measuredCard, type Group, type LessonRecord, type Plan, type Reading } 
 import { devicesFor, type Device } from '~~/core/measuring'
 import {
   asksSecondReader,
-  checkReading,
   openBeside,
   readEntry,
   writesStartAndFinish,
+  type AskedEntry,
   type Cell,
   type Doubt,
   type Progress,
@@ -20,6 +20,7 @@ import { INSTRUMENTS } from '../instruments/instrument'
 const props = defineProps<{
   plan: Plan
   record: LessonRecord
+  check: (entries: AskedEntry[]) => Promise<Doubt[][]>
   trial: Cell
   group: Group
   pictureOf: (id: string) => string
@@ -68,21 +69,16 @@ function read(): { value: number; entered: string } | undefined {
   return found.ok ? { value: found.value, entered } : undefined
 }
 
-function submit(): void {
-  const found = read()
+const checking = ref(false)
+
+async function submit(): Promise<void> {
+  const found = checking.value ? undefined : read()
   if (!found) return
   const { condition, repeat, moment: at, practice } = props.trial
-  const doubts = practice
-    ? []
-    : checkReading(props.plan, props.record.readings, {
-        id: props.fixing?.id,
-        group: props.group.id,
-        condition,
-        repeat,
-        moment: at,
-        ...found,
-        unit: unit.value,
-      })
+  const place = { id: props.fixing?.id, group: props.group.id, condition, repeat, moment: at }
+  checking.value = true
+  const [doubts = []] = practice ? [] : await props.check([{ ...place, ...found, unit: unit.value }])
+  checking.value = false
   if (doubts.length > 0) asked.value = { ...found, doubts, confirmed: false }
   else settle(found)
 }

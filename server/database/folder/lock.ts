@@ -10,6 +10,8 @@ interface Holder {
 }
 
 const STALE_AFTER = 10_000
+/** Folders that this process has. */
+const held = new Set<string>()
 
 /**
  * Takes the data folder for this process alone: two processes in one PGlite folder ruin it. The lock of a process that is gone is
@@ -18,6 +20,7 @@ const STALE_AFTER = 10_000
  * @throws  StartError when another process has it
  */
 export async function lockFolder(folder: string, onLost: () => void): Promise<() => Promise<void>> {
+  if (held.has(folder)) throw inUse(folder, undefined)
   const lockPath = join(folder, 'in-use.lock')
   const holderFile = join(folder, 'in-use.json')
   const options = { lockfilePath: lockPath, stale: STALE_AFTER, update: STALE_AFTER / 4, onCompromised: onLost }
@@ -32,7 +35,9 @@ export async function lockFolder(folder: string, onLost: () => void): Promise<()
     })
   })
   writeFileSync(holderFile, JSON.stringify({ pid: process.pid, host: hostname() } satisfies Holder))
+  held.add(folder)
   return async () => {
+    held.delete(folder)
     rmSync(holderFile, { force: true })
     await release().catch(() => undefined)
   }

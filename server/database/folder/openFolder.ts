@@ -56,7 +56,7 @@ export async function openFolder({ folder: path, migrations, onLost, onReopened 
           ? 'A table cannot be read. Looking through the data ...'
           : 'The database stopped. Opening it again ...',
       )
-      const below = standing.leave()
+      const below = await standing.leave()
       await Promise.race([below?.close().catch(() => undefined), new Promise((late) => setTimeout(late, 2000))])
       for (;;) {
         try {
@@ -76,7 +76,7 @@ export async function openFolder({ folder: path, migrations, onLost, onReopened 
     const close = async () => {
       await keeper.end()
       await mending
-      await standing.leave()?.close()
+      await (await standing.leave())?.close()
       await unlock()
     }
     return { database, alone: true, mended, fresh, close, listen: (channel, heard) => standing.listen(channel, heard) }

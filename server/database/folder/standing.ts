@@ -3,6 +3,8 @@ import { DatabaseAway, troubleOf } from '../away'
 import { isFull } from './room'
 
 const LOOK_FOR_ROOM_EVERY = 1000
+/** A database that has stopped answers nothing any more. */
+const PATIENCE = 5000
 const WRITES = /^\s*(?:insert|update|delete)/i
 
 /**
@@ -12,6 +14,8 @@ const WRITES = /^\s*(?:insert|update|delete)/i
 export class StandingClient {
   private client: PGlite | undefined
   private readonly listeners = new Map<string, (payload: string) => void>()
+  private asked = 0
+  private readonly whenIdle: (() => void)[] = []
   private room = { full: false, looked: 0 }
 
   constructor(
@@ -25,10 +29,14 @@ export class StandingClient {
     this.client = on
   }
 
-  /** Takes the database away from everybody, and hands it to whoever mends it. */
-  leave(): PGlite | undefined {
+  /**
+   * Takes the database away from everybody, and hands it to whoever closes it, once it has answered what it was asked: a question
+   * during its closing would ruin what it has just written.
+   */
+  async leave(): Promise<PGlite | undefined> {
     const { client } = this
     this.client = undefined
+    if (this.asked > 0) await Promise.race([new Promise<void>((done) => this.whenIdle.push(done)), after(PATIENCE)])
     return client
   }
 
@@ -61,6 +69,7 @@ export class StandingClient {
 
   private async heeding<T>(work: (client: PGlite) => Promise<T>): Promise<T> {
     const client = this.below()
+    this.asked += 1
     try {
       return await work(client)
     } catch (error) {
@@ -73,6 +82,9 @@ export class StandingClient {
       if (trouble !== 'damaged' && trouble !== 'stopped') throw error
       if (this.client === client) this.onTrouble(trouble)
       throw new DatabaseAway('reopening')
+    } finally {
+      this.asked -= 1
+      if (this.asked === 0) for (const done of this.whenIdle.splice(0)) done()
     }
   }
 
@@ -88,4 +100,8 @@ export class StandingClient {
     }
     if (this.room.full) throw new DatabaseAway('disk-full')
   }
+}
+
+function after(milliseconds: number): Promise<void> {
+  return new Promise((over) => setTimeout(over, milliseconds).unref())
 }
