@@ -15,8 +15,8 @@ export function mendedWords({ damage, takenAt, aside, passedOver }: Mended): str
   if (takenAt === null)
     return `A part of the data cannot be read (${damage}), and there is no sound snapshot. Save everything as one file now, and keep a copy of the data folder.`
   const day = momentOfDayWords(takenAt).slice(0, -3)
-  const lies = aside === null ? 'What came later is not here' : `What came later lies in ${aside}`
+  const lies = aside === null ? 'what else came later is not here' : `what else came later lies in ${aside}`
   const passed =
     passedOver.length === 0 ? '' : ` ${passedOver.length === 1 ? 'A newer snapshot was' : 'Newer snapshots were'} damaged too.`
-  return `These are the data of ${day}: the database was damaged (${damage}). ${lies}; stations offer again what they sent since.${passed}`
+  return `The data were damaged. What you see is from ${day}. Stations offer again what they sent since; ${lies}.${passed} (The database said: ${damage}.)`
 }

@@ -106,7 +106,7 @@ function damaged(name: string, damage: (folder: string, made: MadeLibrary) => Pr
       return row(name, made, outcome, since, {
         'does not start': outcome.started,
         'loses something and says nothing of it':
-          outcome.readings === made.all || /data of .*What came later|cannot be read/.test(outcome.said),
+          outcome.readings === made.all || /What you see is from .*came later|cannot be read/.test(outcome.said),
         'does not say it on the shelf': outcome.readings === made.all || outcome.notices > 0,
         'is not the same at the next start': again.readings === outcome.readings,
       })
