@@ -30,7 +30,7 @@ function page({ downFor = 0, gone = false } = {}) {
       return () => (seen.closed = true)
     },
   )
-  return { clock, seen, end, hear: (revision: number) => listeners.event(event(revision)) }
+  return { clock, seen, end, older: () => listeners.older!(), hear: (revision: number) => listeners.event(event(revision)) }
 }
 
 describe('following a lesson', () => {
@@ -49,6 +49,14 @@ describe('following a lesson', () => {
     hear(4)
     await clock.pass(100)
     expect(seen.batches).toEqual([[1, 2, 3], [4]])
+  })
+
+  it('begins anew where the server’s data are older than what it has seen', async () => {
+    const { clock, seen, older } = page()
+    await clock.pass(0)
+    older()
+    await clock.pass(0)
+    expect([seen.opened, seen.closed, seen.since]).toEqual([2, true, 40])
   })
 
   it('looks again until the server is there, and not at all where there is no such lesson', async () => {

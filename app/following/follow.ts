@@ -58,7 +58,11 @@ export function follow<View>(
       await followed.opened(view)
       if (ended) return
       const state = (stands: boolean) => followed.state?.(stands)
-      endLine = line(followed.events, view.event, { event: gather, state, presence: followed.presence })
+      const older = () => {
+        endLine()
+        void look()
+      }
+      endLine = line(followed.events, view.event, { event: gather, state, presence: followed.presence, older })
     } catch (error) {
       if (!ended && followed.failed(error)) cancelLooking = clock.after(LOOK_AGAIN_AFTER, () => void look())
     }

@@ -27,6 +27,8 @@ export interface LineListeners {
   state(stands: boolean): void
   /** A station came or went. */
   presence?(): void
+  /** The server's data are older than what this page has seen: they came back from a snapshot. */
+  older?(): void
 }
 
 /**
@@ -55,6 +57,7 @@ export function openLine(
       listeners.event(JSON.parse(message.data) as LessonEvent)
     }
     if (listeners.presence) source.addEventListener('presence', listeners.presence)
+    if (listeners.older) source.addEventListener('older', listeners.older)
     source.onopen = () => listeners.state(true)
     source.onerror = () => {
       listeners.state(false)

@@ -3,12 +3,13 @@ import type { H3Event } from 'h3'
 import { findLessonByCode, type StoredLesson } from '../database/lessons'
 import type { Database } from '../database/open'
 import { refusal } from './refusal'
-import { countTry, takeBackTry, WRONG } from './slowDown'
+import { countTry, refuseWhoWaits, takeBackTry, WRONG } from './slowDown'
 import { addressOfCaller } from './who'
 
 /** The lesson a code opens, however its letters and spaces were typed. Wrong ones slow down whoever types them. */
 export async function findByCode(event: H3Event, database: Database, typed: string): Promise<StoredLesson> {
   const who = `code ${addressOfCaller(event)}`
+  refuseWhoWaits(who)
   const match = /^\s*([a-z]+)\s*-?\s*(\d{2,4})\s*$/i.exec(typed)
   // A whole class that types at once comes one after the other, so that right ones do not make each other wait.
   const lesson = await database.transaction(async (transaction) => {

@@ -2,7 +2,7 @@ import { once } from 'node:events'
 import type { ServerResponse } from 'node:http'
 import { createEventStream, type EventStreamMessage, type H3Event } from 'h3'
 import type { LessonEvent } from '../../core/lesson'
-import { listEventsSince, watch, type WrittenEvent } from '../database/announcing'
+import { lastEventNumber, listEventsSince, watch, type WrittenEvent } from '../database/announcing'
 import { afterAway, hear } from '../database/hearing'
 import type { StoredLesson } from '../database/lessons'
 import type { Database } from '../database/open'
@@ -83,6 +83,7 @@ export function streamLesson(event: H3Event, database: Database, lesson: StoredL
     .then(() => listEventsSince(database, lesson.id, sent))
     .then(async (missed) => {
       for (let from = 0; from < missed.length; from += AT_ONCE) await passAll(missed.slice(from, from + AT_ONCE))
+      if (sent > (await lastEventNumber(database, lesson.id))) push({ event: 'older', data: '' })
       for (const one of early) pass(one)
       listener = pass
       // The first bytes tell the page that the line stands.

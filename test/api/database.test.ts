@@ -1,13 +1,18 @@
 import { cpSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
+import { sql } from 'drizzle-orm'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { kept, type Snapshot } from '../../server/database/folder/snapshots'
+import type { Mended } from '../../schemas/contract'
+import { epochOf } from '../../server/database/epoch'
+import { dismissNotice, listNotices } from '../../server/database/notices'
 import { openDatabase } from '../../server/database/open'
+import { readings } from '../../server/database/schema'
 import { listTerm } from '../../server/database/summaries'
 import { addLesson } from '../../server/record/wholeLesson'
 import { temporaryFolder } from '../application'
-import { FAULTS, leftOut, type MadeLibrary } from '../faults/faults'
-import { makeLibrary, snapshotsOf } from '../faults/library'
+import { FAULTS, fileOf, leftOut, NOISE, overwrite, type MadeLibrary } from '../faults/faults'
+import { copyOf, makeLibrary, snapshotsOf } from '../faults/library'
 import { soakUpPlan } from '../soakUp'
 
 const { folder, remove } = temporaryFolder()
@@ -32,6 +37,31 @@ describe('whatever befalls the data', () => {
     if (leftOut(fault)) return
     expect(await fault.run(made)).toMatchObject({ wrong: [] })
   })
+})
+
+it('damage that is met while it runs is mended in the same way, below whoever asks', async () => {
+  const copy = copyOf(made.folder)
+  let reopened = (_mended: Mended | undefined) => {}
+  const whenReopened = new Promise<Mended | undefined>((resolve) => (reopened = resolve))
+  const { database, close } = await openDatabase({
+    folder: copy,
+    migrations: 'server/database/migrations',
+    onLost: () => expect.unreachable('the folder is ours'),
+    onReopened: (mended) => reopened(mended),
+  })
+  const before = await epochOf(database)
+  overwrite(join(copy, await fileOf(made.folder, 'readings')), NOISE, 0)
+  // As a query says it that meets a page which cannot be read.
+  const meets = database.execute(sql.raw(`do $$ begin raise exception 'invalid page' using errcode = 'XX001'; end $$`))
+  await expect(meets).rejects.toMatchObject({ cause: { reason: 'reopening' } })
+  expect(await whenReopened).toMatchObject({ takenAt: expect.any(String), aside: expect.stringContaining('damaged') })
+  expect(await database.$count(readings)).toBe(made.before)
+  expect(await epochOf(database)).not.toBe(before)
+  const [notice] = await listNotices(database)
+  expect(notice).toMatchObject({ damage: expect.stringContaining('invalid page') })
+  expect([await dismissNotice(database, notice!.id), await listNotices(database)]).toEqual([true, []])
+  await close()
+  rmSync(dirname(copy), { recursive: true })
 })
 
 it('takes a snapshot before a migration, and comes back from it', async () => {

@@ -1,8 +1,10 @@
-import { writeFileSync } from 'node:fs'
+import { rmSync, writeFileSync } from 'node:fs'
 import { randomUUID } from 'node:crypto'
+import { join } from 'node:path'
 import { newRemark, type BoardState } from '../../core/lesson'
 import { prediction, reading } from '../api/client'
 import { startApplication, temporaryFolder } from '../application'
+import { snapshotsOf } from '../faults/library'
 import { cell, client, enterNumber, expect, joinStation, lessonWith, openStop, saved, test } from './house'
 
 test('wonder: what was said moves between the lists, and private notes stay private', async ({ page, baseURL }) => {
@@ -193,6 +195,45 @@ test('desk, board and station find each other again after the server was started
   await expect(tablet.getByRole('status')).toHaveText('sent')
   await expect(board.getByText('join at')).toBeVisible()
   await Promise.all([board.close(), tablet.close()])
+  await second.stop()
+  remove()
+})
+
+test('a station offers again what it sent when the server comes back with the data of before', async ({ browser }) => {
+  const { folder, remove } = temporaryFolder()
+  const first = await startApplication({ data: folder })
+  const port = Number(new URL(first.base).port)
+  const { lesson } = await client(first.base).newLesson()
+  const board = await browser.newPage()
+  const tablet = await browser.newPage({ viewport: { width: 390, height: 844 } })
+  await board.goto(`${first.base}/board/${lesson.id}`)
+  await board.getByRole('button', { name: 'Testing' }).click()
+  await tablet.goto(`${first.base}/station?code=${encodeURIComponent(lesson.code)}`)
+  await tablet.getByRole('button', { name: 'Gorse' }).click()
+  await tablet.getByRole('button', { name: 'Later' }).click()
+  await tablet.getByRole('button', { name: 'Start the trials that count' }).click()
+  await expect.poll(() => snapshotsOf(folder).length, { timeout: 60_000 }).toBeGreaterThan(0)
+  for (const value of ['57', '49']) await enterNumber(tablet, value)
+  await expect(tablet.getByText('2 of 12 done')).toBeVisible()
+  await expect(tablet.getByRole('status')).toHaveText('sent')
+  await first.stop()
+  rmSync(join(folder, 'database', 'global', 'pg_control'))
+
+  const second = await startApplication({ data: folder, port })
+  const stored = async () => (await client(second.base).open(lesson.id)).record.readings.map(({ value }) => value)
+  await expect.poll(stored, { timeout: 30_000 }).toEqual([57, 49])
+  await enterNumber(tablet, '23')
+  await expect.poll(stored).toEqual([57, 49, 23])
+  await expect(tablet.getByText('3 of 12 done')).toBeVisible()
+  await expect(board.getByText('Last in: Gorse')).toBeVisible()
+  const shelf = await browser.newPage()
+  await shelf.goto(second.base)
+  await expect(shelf.getByText(/The data were damaged\. What you see is from/)).toBeVisible()
+  await shelf.getByRole('button', { name: 'I have read this' }).click()
+  await shelf.reload()
+  await expect(shelf.getByRole('heading', { name: 'On the shelf' })).toBeVisible()
+  await expect(shelf.getByText(/The data were damaged/)).toBeHidden()
+  await Promise.all([board.close(), tablet.close(), shelf.close()])
   await second.stop()
   remove()
 })

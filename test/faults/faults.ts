@@ -19,6 +19,7 @@ import { tmpdir } from 'node:os'
 import { dirname, join } from 'node:path'
 import { PGlite } from '@electric-sql/pglite'
 import { startApplication } from '../application'
+import { withLastCorner } from './hostileTable'
 import {
   addReadings,
   copyOf,
@@ -63,7 +64,7 @@ const PAGE = 8192
 const CLUSTER = 'database'
 
 /** Where the database keeps a table or an index, below its folder. */
-async function fileOf(folder: string, name: string): Promise<string> {
+export async function fileOf(folder: string, name: string): Promise<string> {
   const copy = copyOf(folder)
   const client = await PGlite.create(join(copy, CLUSTER))
   const { rows } = await client.query<{ file: string }>('select pg_relation_filepath($1::regclass) as file', [name])
@@ -114,19 +115,19 @@ function damaged(name: string, damage: (folder: string, made: MadeLibrary) => Pr
   }
 }
 
-function overwrite(path: string, bytes: Buffer, place: number): void {
+export function overwrite(path: string, bytes: Buffer, place: number): void {
   const file = openSync(path, 'r+')
   writeSync(file, bytes, 0, bytes.length, place)
   closeSync(file)
 }
 
-const NOISE = Buffer.from(Array.from({ length: PAGE }, (_, place) => (place * 73 + 41) % 256))
+export const NOISE = Buffer.from(Array.from({ length: PAGE }, (_, place) => (place * 73 + 41) % 256))
 
 /** What keeps an intact database from opening must change nothing. */
 function untouched(
   name: string,
   needs: Fault['needs'],
-  hinder: (folder: string, made: MadeLibrary) => Promise<{ outcome: Outcome; folder: string; end(): void }>,
+  hinder: (folder: string, made: MadeLibrary) => Promise<{ outcome: Outcome; folder: string; end(): void; disk?: string }>,
   short = false,
 ): Fault {
   return {
@@ -136,10 +137,12 @@ function untouched(
     run: async (made) => {
       const copy = copyOf(made.folder)
       const names = readdirSync(copy).filter((one) => !one.startsWith('in-use'))
-      const { outcome, folder, end } = await hinder(copy, made)
+      const { outcome, folder, end, disk } = await hinder(copy, made)
       const left = readdirSync(folder).filter((one) => !one.startsWith('in-use'))
       end()
       const after = await startOn(folder, made)
+      if (disk) unmount(disk)
+      rmSync(dirname(copy), { recursive: true })
       const checks = {
         'starts all the same': !outcome.started,
         'does not say why and what to do': /(?:untouched: |Change its permissions)[^.]*\.$/.test(outcome.said),
@@ -274,7 +277,7 @@ export const FAULTS: Fault[] = [
     cpSync(copy, folder, { recursive: true })
     const filler = fill(place)
     const outcome = await startOn(folder, made)
-    return { outcome, folder, end: () => rmSync(filler) }
+    return { outcome, folder, disk: place, end: () => rmSync(filler) }
   }),
   untouched('it belongs to somebody else', 'root', async (folder, made) => {
     chmodSync(dirname(folder), 0o755)
@@ -292,7 +295,7 @@ export const FAULTS: Fault[] = [
     cpSync(copy, folder, { recursive: true })
     execFileSync('mount', ['-o', 'remount,ro', place])
     const outcome = await startOn(folder, made)
-    return { outcome, folder, end: () => execFileSync('mount', ['-o', 'remount,rw', place]) }
+    return { outcome, folder, disk: place, end: () => execFileSync('mount', ['-o', 'remount,rw', place]) }
   }),
   untouched('there is too little memory', undefined, async (folder, made) => {
     const outcome = await startOn(folder, made, ['prlimit', `--as=${4 * 2 ** 30}`])
@@ -330,6 +333,7 @@ export const FAULTS: Fault[] = [
       await application.stop()
       const outcome = await startOn(folder, made)
       unmount(place)
+      rmSync(dirname(copy), { recursive: true })
       return row(
         'the disk fills up while it runs',
         { ...made, all: made.all + acknowledged + accepted },
@@ -343,6 +347,16 @@ export const FAULTS: Fault[] = [
       )
     },
   },
+  hostile('a spreadsheet with a cell in its last corner', async (base, lesson) => {
+    const sheet = new Uint8Array(await (await fetch(`${base}/api/lessons/${lesson}/spreadsheet`)).arrayBuffer())
+    return post(`${base}/api/tables`, { data: Buffer.from(withLastCorner(sheet)).toString('base64') })
+  }),
+  hostile('a table of fifty megabytes', (base) =>
+    post(`${base}/api/cupboard/file`, { text: `thing,stock\n${'ruler,3\n'.repeat(6_200_000)}` }),
+  ),
+  hostile('a table of fourteen megabytes', (base) =>
+    post(`${base}/api/cupboard/file`, { text: `thing,stock\n${'ruler,3\n'.repeat(1_500_000)}` }),
+  ),
   {
     name: 'the power is cut (copy of the disk while it writes)',
     needs: 'mount',
@@ -354,6 +368,45 @@ export const FAULTS: Fault[] = [
     run: async (made) => powerCut('killed (copy of the folder while it writes)', made, 'process'),
   },
 ]
+
+/** A file that somebody brings while a class measures: refused in time, and nobody waits for it. */
+function hostile(name: string, send: (base: string, lesson: string) => Promise<Response>): Fault {
+  return {
+    name,
+    run: async (made) => {
+      const folder = copyOf(made.folder)
+      const application = await startApplication({ data: folder })
+      let [over, longest] = [false, 0]
+      const others = (async () => {
+        while (!over) {
+          const start = performance.now()
+          await fetch(`${application.base}/api/class-mode`).catch(() => undefined)
+          longest = Math.max(longest, performance.now() - start)
+          await sleep(10)
+        }
+      })()
+      const start = performance.now()
+      const answer = await Promise.race([send(application.base, made.lesson.id), sleep(60_000)]).catch(() => undefined)
+      const seconds = (performance.now() - start) / 1000
+      over = true
+      const status = answer?.status ?? 0
+      const said =
+        status >= 400 ? `${status} after ${seconds.toFixed(1)} s, others waited ${Math.round(longest)} ms at most` : `${status}`
+      application.process.kill('SIGKILL')
+      await Promise.all([application.stop(), others])
+      const outcome = await startOn(folder, made)
+      rmSync(dirname(folder), { recursive: true })
+      return row(name, made, { ...outcome, said, seconds: 0 }, 0, {
+        'is not refused': status >= 400 && status < 500,
+        'takes longer than two seconds': seconds < 2,
+        'lets others wait': longest < 500,
+      })
+    },
+  }
+}
+
+const post = (address: string, body: object) =>
+  fetch(address, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
 
 const WRITES = 240
 
