@@ -23,7 +23,7 @@ const [api] = await Promise.all([
   suite('api', vitest),
   check('benches, in a small size', 'npx', ['tsx', 'scripts/bench.ts', '--small']),
 ])
-const suites = [...first, api, await suite('browser', playwright)]
+const suites = [...first, api, await suite('postgres', vitest), await suite('browser', playwright)]
 rmSync(results, { recursive: true, force: true })
 for (const { name, failed, printed } of suites) {
   if (failed > 0) console.log(`\n${name} tests ended with\n${printed.split('\n').slice(-60).join('\n')}`)

@@ -13,7 +13,7 @@ import { withLastCorner } from '../faults/hostileTable'
 import { clientFor, reading } from './client'
 
 const base = inject('base')
-const { call, newLesson, open } = clientFor(base)
+const { call, newLesson } = clientFor(base)
 
 /** Whatever a child, a teacher or a foreign spreadsheet may write. */
 const anyText = (most: number) =>
