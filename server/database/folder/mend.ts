@@ -6,7 +6,7 @@ import { StartError } from '../startError'
 import { ClusterError, openCluster } from './cluster'
 import { asStartError, checkFolder } from './room'
 import { listSnapshots, type Snapshot } from './snapshots'
-import { findDamage } from './soundness'
+import { findDamage, isOnlyAKey, remakeKeys } from './soundness'
 import { unpackCluster } from './packing'
 
 export interface Opened {
@@ -76,7 +76,10 @@ async function tryOpening(folder: string, cluster: string): Promise<Tried> {
     try {
       const client = await openCluster(cluster)
       const found = await findDamage(client, cluster)
-      return found === undefined ? { client } : { damage: found, client }
+      if (found === undefined) return { client }
+      // Keys follow from their tables: where only they are damaged, they are made anew and nothing is lost.
+      if ((await isOnlyAKey(client, found)) && (await remakeKeys(client)) && !(await findDamage(client, cluster))) return { client }
+      return { damage: found, client }
     } catch (error) {
       checkFolder(folder)
       const reason = asStartError(error, cluster)

@@ -64,6 +64,28 @@ async function damageOf(client: PGlite, cluster: string, { name, file, keyFile, 
   return places === byKey ? undefined : `the table ${name} has ${places} rows and ${byKey} keys`
 }
 
+/** Does the damage lie in a file of keys, and not in a table. */
+export async function isOnlyAKey(client: PGlite, damage: string): Promise<boolean> {
+  const [, file] = /"(base\/\d+\/\d+)"/.exec(damage) ?? []
+  if (file === undefined) return false
+  const { rows } = await client.query<{ count: number }>(
+    `select count(*)::int as count from pg_class
+    where relkind = 'i' and relnamespace = 'public'::regnamespace and pg_relation_filepath(oid) = $1`,
+    [file],
+  )
+  return rows[0]!.count > 0
+}
+
+/** Makes all keys anew from their tables; false where a table cannot be read. */
+export async function remakeKeys(client: PGlite): Promise<boolean> {
+  try {
+    for (const { name } of await listTables(client)) await client.exec(`reindex table "${name}"`)
+    return true
+  } catch {
+    return false
+  }
+}
+
 /** Every row belongs to a lesson, and every row that was announced is there. */
 async function lostRows(client: PGlite): Promise<string | undefined> {
   await client.exec('set enable_seqscan = on')
