@@ -8,6 +8,8 @@ type CupboardColumn = (typeof CUPBOARD_COLUMNS)[number]
 const NEEDED: CupboardColumn[] = ['thing', 'stock']
 const MOST_THINGS = 1000
 const LONGEST = 200
+/** More letters than so many rows with every cell filled can have. */
+const MOST_LETTERS = 2_000_000
 
 export interface CupboardProblem {
   code:
@@ -42,6 +44,7 @@ export function writeCupboardCsv(things: Thing[]): string {
  * @example readCupboardCsv('name;count').problems[0] // => { code: 'columns-missing', column: 'thing, stock', … }
  */
 export function readCupboardCsv(text: string): ReadCupboard {
+  if (text.length > MOST_LETTERS) return failed({ code: 'too-many-rows', line: 1, column: '', detail: String(MOST_THINGS) })
   const { data, errors } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy', preview: MOST_THINGS + 2 })
   const broken = errors.find(({ type }) => type === 'Quotes')
   if (broken) return failed({ code: 'not-a-table', line: (broken.row ?? 0) + 1, column: '', detail: '' })

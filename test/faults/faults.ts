@@ -354,13 +354,19 @@ export const FAULTS: Fault[] = [
   },
   hostile('a spreadsheet with a cell in its last corner', async (base, lesson) => {
     const sheet = new Uint8Array(await (await fetch(`${base}/api/lessons/${lesson}/spreadsheet`)).arrayBuffer())
-    return post(`${base}/api/tables`, { data: Buffer.from(withLastCorner(sheet)).toString('base64') })
+    return { path: '/api/tables', body: JSON.stringify({ data: Buffer.from(withLastCorner(sheet)).toString('base64') }) }
   }),
-  hostile('a table of fifty megabytes', (base) =>
-    post(`${base}/api/cupboard/file`, { text: `thing,stock\n${'ruler,3\n'.repeat(6_200_000)}` }),
+  hostile('a table of fifty megabytes', () =>
+    Promise.resolve({
+      path: '/api/cupboard/file',
+      body: JSON.stringify({ text: `thing,stock\n${'ruler,3\n'.repeat(6_200_000)}` }),
+    }),
   ),
-  hostile('a table of fourteen megabytes', (base) =>
-    post(`${base}/api/cupboard/file`, { text: `thing,stock\n${'ruler,3\n'.repeat(1_500_000)}` }),
+  hostile('a table of fourteen megabytes', () =>
+    Promise.resolve({
+      path: '/api/cupboard/file',
+      body: JSON.stringify({ text: `thing,stock\n${'ruler,3\n'.repeat(1_500_000)}` }),
+    }),
   ),
   {
     name: 'the power is cut (copy of the disk while it writes)',
@@ -375,12 +381,14 @@ export const FAULTS: Fault[] = [
 ]
 
 /** A file that somebody brings while a class measures: refused in time, and nobody waits for it. */
-function hostile(name: string, send: (base: string, lesson: string) => Promise<Response>): Fault {
+function hostile(name: string, prepare: (base: string, lesson: string) => Promise<{ path: string; body: string }>): Fault {
   return {
     name,
     run: async (made) => {
       const folder = copyOf(made.folder)
       const application = await startApplication({ data: folder })
+      const { path, body } = await prepare(application.base, made.lesson.id)
+      const bytes = Buffer.from(body)
       let [over, longest] = [false, 0]
       const others = (async () => {
         while (!over) {
@@ -391,7 +399,8 @@ function hostile(name: string, send: (base: string, lesson: string) => Promise<R
         }
       })()
       const start = performance.now()
-      const answer = await Promise.race([send(application.base, made.lesson.id), sleep(60_000)]).catch(() => undefined)
+      const sent = fetch(application.base + path, { method: 'POST', headers: { 'content-type': 'application/json' }, body: bytes })
+      const answer = await Promise.race([sent, sleep(60_000)]).catch(() => undefined)
       const seconds = (performance.now() - start) / 1000
       over = true
       const status = answer?.status ?? 0
@@ -409,9 +418,6 @@ function hostile(name: string, send: (base: string, lesson: string) => Promise<R
     },
   }
 }
-
-const post = (address: string, body: object) =>
-  fetch(address, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
 
 const WRITES = 240
 
