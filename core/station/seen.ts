@@ -74,6 +74,16 @@ export function isHeardBy(event: LessonEvent, { station, group, all }: StationSi
   return all || isOf(group, (event as unknown as Record<string, { group: string | null }>)[event.kind]!.group)
 }
 
+/**
+ * What a station may see once this has happened: a show of hands on the board, or its own move to another group.
+ * @example seesAfter({ station: 's1', group: 'g1', all: false }, { kind: 'station', station: 's1', change: 'moved', to: 'g2' }).group // => 'g2'
+ */
+export function seesAfter(sight: StationSight, event: LessonEvent): StationSight {
+  if (event.kind === 'board') return { ...sight, all: event.board.results === 'live' }
+  if (event.kind !== 'station' || event.station !== sight.station || event.change !== 'moved') return sight
+  return { ...sight, group: event.to ?? sight.group }
+}
+
 /** The pictures that a station may look at. */
 export function picturesSeenBy(plan: Plan, record: LessonRecord, sight: Pick<StationSight, 'group' | 'all'>): string[] {
   return namedPictures(plan, recordSeenBy(record, sight).observations)

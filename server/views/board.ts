@@ -1,5 +1,4 @@
 import { EMPTY_RECORD } from '../../core/lesson'
-import { numbersAreShown } from '../../core/secondLook'
 import { planSeenBy, publicPlan, recordSeenBy } from '../../core/station'
 import type { BoardView, StationView } from '../../schemas/contract'
 import { notFound } from '../access/refusal'
@@ -8,6 +7,7 @@ import type { StoredLesson } from '../database/lessons'
 import type { Database } from '../database/open'
 import type { Station } from '../database/stations'
 import { loadLesson } from '../record/wholeLesson'
+import { sightOf } from './sight'
 
 /** @param withRecord without it the record is empty: for a page that follows the events and only wants the plan anew */
 export async function loadBoard(database: Database, stored: StoredLesson, withRecord: boolean): Promise<BoardView> {
@@ -19,15 +19,15 @@ export async function loadBoard(database: Database, stored: StoredLesson, withRe
 export async function loadStation(
   database: Database,
   stored: StoredLesson,
-  { id, group, locked }: Station,
+  station: Station,
   withRecord: boolean,
 ): Promise<StationView> {
   const { lesson, record, event } = await whole(database, stored)
-  const sight = { group, all: numbersAreShown(lesson.plan, record.readings, lesson.board) }
+  const sight = await sightOf(database, lesson, station, record.readings)
   return {
-    station: id,
-    group,
-    locked,
+    station: station.id,
+    group: station.group,
+    locked: station.locked,
     epoch: await epochOf(database),
     all: sight.all,
     plan: planSeenBy(lesson.plan, sight),

@@ -11,8 +11,9 @@ import { readings } from '../../server/database/schema'
 import { listTerm } from '../../server/database/summaries'
 import { addLesson } from '../../server/record/wholeLesson'
 import { temporaryFolder } from '../application'
-import { FAULTS, fileOf, leftOut, NOISE, overwrite, type MadeLibrary } from '../faults/faults'
+import { FAULTS, fileOf, leftOut, NOISE, overwrite } from '../faults/faults'
 import { copyOf, makeLibrary, snapshotsOf } from '../faults/library'
+import type { MadeLibrary } from '../faults/row'
 import { soakUpPlan } from '../soakUp'
 
 const { folder, remove } = temporaryFolder()

@@ -9,7 +9,7 @@ import { NUMBER_UNITS } from '../../core/quantity'
 import type { LessonFile } from '../../core/formats'
 import type { Restored } from '../../schemas/contract'
 import { startApplication, temporaryFolder } from '../application'
-import { withLastCorner } from '../faults/hostileTable'
+import { whileOthersAsk, withLastCorner } from '../faults/hostileTable'
 import { clientFor, reading } from './client'
 
 const base = inject('base')
@@ -203,31 +203,12 @@ describe('what is accepted can be put back', () => {
 
 // It used to take a minute and the server with it. How fast it is says `npm run faults`.
 describe('a hostile file', () => {
-  /** How long others wait meanwhile, at the longest. */
-  async function whileOthersAsk<T>(work: Promise<T>): Promise<{ answer: T; seconds: number; longest: number }> {
-    const began = performance.now()
-    let over = false
-    let longest = 0
-    const asking = (async () => {
-      while (!over) {
-        const start = performance.now()
-        await call('GET', '/api/class-mode')
-        longest = Math.max(longest, performance.now() - start)
-        await new Promise((next) => setTimeout(next, 10))
-      }
-    })()
-    const answer = await work
-    over = true
-    await asking
-    return { answer, seconds: (performance.now() - began) / 1000, longest }
-  }
-
   it('that is a spreadsheet with a cell in its last corner is refused, and nobody waits for it', async () => {
     const { lesson } = await newLesson()
     await call('POST', `/api/lessons/${lesson.id}/readings`, { readings: [reading(lesson.plan)] })
     const sheet = new Uint8Array(await (await fetch(`${base}/api/lessons/${lesson.id}/spreadsheet`)).arrayBuffer())
     const data = Buffer.from(withLastCorner(sheet)).toString('base64')
-    const { answer, seconds, longest } = await whileOthersAsk(call('POST', '/api/tables', { data }))
+    const { answer, seconds, longest } = await whileOthersAsk(base, call('POST', '/api/tables', { data }))
     expect(answer).toMatchObject({ status: 400, body: { code: 'table-too-large' } })
     expect(seconds).toBeLessThan(20)
     expect(longest).toBeLessThan(3000)
@@ -235,7 +216,7 @@ describe('a hostile file', () => {
 
   it('that is a huge table of things is refused, and nobody waits for it', async () => {
     const text = `thing,stock\n${'ruler,3\n'.repeat(1_500_000)}`
-    const { answer, seconds, longest } = await whileOthersAsk(call('POST', '/api/cupboard/file', { text }))
+    const { answer, seconds, longest } = await whileOthersAsk(base, call('POST', '/api/cupboard/file', { text }))
     expect(answer).toMatchObject({ status: 400, body: { code: 'csv-too-many-rows' } })
     expect(seconds).toBeLessThan(20)
     expect(longest).toBeLessThan(3000)

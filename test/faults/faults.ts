@@ -5,8 +5,6 @@ import {
   cpSync,
   existsSync,
   ftruncateSync,
-  mkdirSync,
-  mkdtempSync,
   openSync,
   readdirSync,
   readFileSync,
@@ -15,50 +13,14 @@ import {
   writeFileSync,
   writeSync,
 } from 'node:fs'
-import { tmpdir } from 'node:os'
 import { dirname, join } from 'node:path'
 import { PGlite } from '@electric-sql/pglite'
 import { startApplication } from '../application'
-import { withLastCorner } from './hostileTable'
-import {
-  addReadings,
-  copyOf,
-  countReadings,
-  isRoot,
-  mayMount,
-  sleep,
-  snapshotsOf,
-  startOn,
-  type Library,
-  type Outcome,
-} from './library'
-
-/** What a fault did, as one row of the table. */
-export interface FaultRow {
-  fault: string
-  /** What the teacher was told. */
-  said: string
-  /** Acknowledged readings that are gone after it, and how many there were. */
-  lost: number
-  of: number
-  /** Seconds until it could be used again; undefined where it rightly does not start. */
-  back: number | undefined
-  /** What must be so and is not. */
-  wrong: string[]
-}
-
-export interface Fault {
-  name: string
-  /** In the short form of `npm test`. */
-  short?: boolean
-  needs?: 'root' | 'mount'
-  run(made: MadeLibrary): Promise<FaultRow>
-}
-
-/** The library that every fault gets a copy of. */
-export interface MadeLibrary extends Library {
-  folder: string
-}
+import { fill, mountTmpfs, unmount } from './disks'
+import { hostile, withLastCorner } from './hostileTable'
+import { addReadings, copyOf, isRoot, mayMount, sleep, snapshotsOf, startOn, type Outcome } from './library'
+import { powerCut } from './powerCut'
+import { row, type Fault, type MadeLibrary } from './row'
 
 const PAGE = 8192
 const CLUSTER = 'database'
@@ -71,25 +33,6 @@ export async function fileOf(folder: string, name: string): Promise<string> {
   await client.close()
   rmSync(dirname(copy), { recursive: true })
   return join(CLUSTER, rows[0]!.file)
-}
-
-function row(
-  fault: string,
-  { all }: MadeLibrary,
-  outcome: Outcome,
-  mayLose: number,
-  checks: Record<string, boolean> = {},
-): FaultRow {
-  const lost = all - outcome.readings
-  const wrong = Object.entries({ ...checks, [`loses ${lost}, not ${mayLose} at most`]: lost <= mayLose })
-  return {
-    fault,
-    said: outcome.said,
-    lost,
-    of: all,
-    back: outcome.started ? outcome.seconds : undefined,
-    wrong: wrong.flatMap(([what, holds]) => (holds ? [] : [what])),
-  }
 }
 
 /** A fault of the folder: damages a copy, starts on it, and looks what came of it. */
@@ -154,24 +97,6 @@ function untouched(
       return row(name, made, { ...after, said: outcome.said }, 0, checks)
     },
   }
-}
-
-const mountTmpfs = (place: string, megabytes: number) => {
-  mkdirSync(place, { recursive: true })
-  execFileSync('mount', ['-t', 'tmpfs', '-o', `size=${megabytes}m`, 'none', place])
-}
-const unmount = (place: string) => execFileSync('umount', ['-l', place])
-
-function fill(folder: string): string {
-  const path = join(folder, 'filler')
-  const file = openSync(path, 'w')
-  const piece = Buffer.alloc(1_000_000, 1)
-  try {
-    for (;;) writeSync(file, piece)
-  } catch {
-    closeSync(file)
-  }
-  return path
 }
 
 export const FAULTS: Fault[] = [
@@ -379,99 +304,6 @@ export const FAULTS: Fault[] = [
     run: async (made) => powerCut('killed (copy of the folder while it writes)', made, 'process'),
   },
 ]
-
-/** A file that somebody brings while a class measures: refused in time, and nobody waits for it. */
-function hostile(name: string, prepare: (base: string, lesson: string) => Promise<{ path: string; body: string }>): Fault {
-  return {
-    name,
-    run: async (made) => {
-      const folder = copyOf(made.folder)
-      const application = await startApplication({ data: folder })
-      const { path, body } = await prepare(application.base, made.lesson.id)
-      const bytes = Buffer.from(body)
-      let [over, longest] = [false, 0]
-      const others = (async () => {
-        while (!over) {
-          const start = performance.now()
-          await fetch(`${application.base}/api/class-mode`).catch(() => undefined)
-          longest = Math.max(longest, performance.now() - start)
-          await sleep(10)
-        }
-      })()
-      const start = performance.now()
-      const sent = fetch(application.base + path, { method: 'POST', headers: { 'content-type': 'application/json' }, body: bytes })
-      const answer = await Promise.race([sent, sleep(60_000)]).catch(() => undefined)
-      const seconds = (performance.now() - start) / 1000
-      over = true
-      const status = answer?.status ?? 0
-      const said =
-        status >= 400 ? `${status} after ${seconds.toFixed(1)} s, others waited ${Math.round(longest)} ms at most` : `${status}`
-      application.process.kill('SIGKILL')
-      await Promise.all([application.stop(), others])
-      const outcome = await startOn(folder, made)
-      rmSync(dirname(folder), { recursive: true })
-      return row(name, made, { ...outcome, said, seconds: 0 }, 0, {
-        'is not refused': status >= 400 && status < 500,
-        'takes longer than two seconds': seconds < 2,
-        'lets others wait': longest < 500,
-      })
-    },
-  }
-}
-
-const WRITES = 240
-
-/** Whatever had been acknowledged when the copy began must be in it. */
-async function powerCut(name: string, made: MadeLibrary, what: 'disk' | 'process'): Promise<FaultRow> {
-  const place = mkdtempSync(join(tmpdir(), 'jolly-beaker-power-'))
-  const [image, disk] = [join(place, 'disk.image'), join(place, 'disk')]
-  mkdirSync(disk)
-  if (what === 'disk') {
-    execFileSync('dd', ['if=/dev/zero', `of=${image}`, 'bs=1M', 'count=400', 'status=none'])
-    execFileSync('mkfs.ext4', ['-q', image])
-    execFileSync('mount', ['-o', 'loop', image, disk])
-  }
-  const folder = join(disk, 'data')
-  cpSync(made.folder, folder, { recursive: true })
-  if (what === 'disk') execFileSync('sync')
-  const application = await startApplication({ data: folder })
-  let acknowledged = 0
-  const writing = (async () => {
-    for (let written = 0; written < WRITES; written += 4) acknowledged += await addReadings(application, made.lesson, 4)
-  })()
-  let worst: Outcome | undefined
-  let [lost, of] = [0, 0]
-  for (let cut = 0; cut < 3; cut += 1) {
-    await sleep(500 + 400 * cut)
-    const [copied, again] = [join(place, `copy-${cut}`), join(place, `again-${cut}`)]
-    const sure = acknowledged
-    if (what === 'disk') {
-      execFileSync('cp', ['--sparse=always', image, copied])
-      mkdirSync(again)
-      execFileSync('mount', ['-o', 'loop', copied, again])
-    } else {
-      if (cut < 2) continue
-      application.process.kill('SIGKILL')
-      await writing
-      cpSync(disk, again, { recursive: true })
-    }
-    for (const name of ['in-use.json', 'in-use.lock']) rmSync(join(again, 'data', name), { recursive: true, force: true })
-    const outcome = await startOn(join(again, 'data'), made)
-    of = Math.max(of, made.all + sure)
-    lost = Math.max(lost, made.all + sure - outcome.readings)
-    if (!worst || outcome.seconds > worst.seconds || !outcome.started) worst = outcome
-    if (what === 'disk') unmount(again)
-  }
-  await writing
-  if (what === 'disk') {
-    const whole = await countReadings(application.base, made.lesson)
-    await application.stop()
-    unmount(disk)
-    if (whole < made.all + acknowledged) lost = Math.max(lost, made.all + acknowledged - whole)
-  }
-  rmSync(place, { recursive: true, force: true })
-  return row(name, { ...made, all: of }, { ...worst!, readings: of - lost }, 0, { 'does not start': worst!.started })
-}
 
 /** Can this fault be made here; the word that is said instead where it cannot. */
 export function leftOut({ needs }: Fault): string | undefined {
