@@ -23,6 +23,7 @@ export default defineNuxtConfig({
     '@fontsource/andika/700.css',
     '@fontsource-variable/atkinson-hyperlegible-next/index.css',
     '~/theme/base.css',
+    '~/theme/controls.css',
     '~/theme/pieces.css',
     '~/theme/print.css',
   ],
@@ -35,12 +36,22 @@ export default defineNuxtConfig({
     },
   },
   imports: { dirs: ['following'] },
-  components: [{ path: '~/components', pathPrefix: false }],
+  components: [
+    { path: '~/components', pathPrefix: false },
+    { path: '~/forms', pathPrefix: false },
+  ],
   vuetify: {
-    moduleOptions: { ssrClientHints: { viewportSize: false }, disableVuetifyStyles: false },
+    moduleOptions: { ssrClientHints: { viewportSize: false }, disableVuetifyStyles: true },
     vuetifyOptions: './vuetify.config.ts',
   },
-  vite: { build: { cssMinify: 'lightningcss' } },
+  // Browsers from 2022 on: the first that know the layers that Vuetify's styles come in.
+  vite: {
+    build: {
+      cssMinify: 'lightningcss',
+      cssTarget: ['chrome99', 'firefox97', 'safari15.4'],
+      target: ['chrome99', 'firefox97', 'safari15.4'],
+    },
+  },
   nitro: {
     preset: 'node-listener',
     serveStatic: true,

@@ -1,9 +1,13 @@
-/** Lets somebody choose a file of this computer. */
-export function chooseFile(accept: string): Promise<File | undefined> {
+/** What shrinkPicture can open. */
+export const PICTURE_FILES = 'image/png,image/jpeg,image/webp'
+
+/** Lets somebody choose a file of this computer, or take a picture with it. */
+export function chooseFile(accept: string, { camera = false } = {}): Promise<File | undefined> {
   return new Promise((resolve) => {
     const input = document.createElement('input')
     input.type = 'file'
     input.accept = accept
+    if (camera) input.capture = 'environment'
     input.onchange = () => resolve(input.files?.[0])
     input.oncancel = () => resolve(undefined)
     input.click()

@@ -32,6 +32,10 @@ export async function focusTarget(target: string): Promise<void> {
   const found = look()
   if (!found) return
   for (let fold = found.closest('details'); fold; fold = fold.parentElement?.closest('details') ?? null) fold.open = true
+  const title = found.closest('.v-expansion-panel')?.querySelector<HTMLElement>('[aria-expanded="false"]')
+  title?.click()
+  if (title) await nextTick()
   found.scrollIntoView({ block: 'center' })
-  found.focus()
+  const field = found.querySelector<HTMLElement>('input, textarea')
+  ;(found.tabIndex < 0 && !found.hasAttribute('tabindex') && field ? field : found).focus()
 }

@@ -91,13 +91,13 @@ async function hold(change: Partial<School['held']>): Promise<void> {
 <template>
   <main class="cupboard">
     <header class="row head">
-      <NuxtLink to="/" class="button quiet">‹ Shelf</NuxtLink>
+      <QuietBtn to="/">‹ Shelf</QuietBtn>
       <h1>Cupboard</h1>
       <p class="soft">What there is, where, and who has booked it.</p>
       <div class="row tools">
-        <input v-model="search" class="box find" type="search" placeholder="Find a thing" aria-label="Find a thing" />
-        <a class="button small" href="/api/cupboard/file">Save as a table (CSV)</a>
-        <button type="button" class="button small" @click="openTable">Take in a table (CSV)</button>
+        <TextField bare label="Find a thing" class="find" v-model="search" type="search" placeholder="Find a thing" />
+        <VBtn size="small" href="/api/cupboard/file">Save as a table (CSV)</VBtn>
+        <VBtn size="small" @click="openTable">Take in a table (CSV)</VBtn>
       </div>
     </header>
 
@@ -158,17 +158,17 @@ async function hold(change: Partial<School['held']>): Promise<void> {
 .cupboard {
   width: min(1180px, 100%);
   margin: 0 auto;
-  padding: 22px 24px 80px;
+  padding: var(--gap-block) var(--gap-block) var(--gap-far);
 }
 .head {
   margin-bottom: 14px;
 }
 h1 {
   color: var(--green);
-  font-size: 26px;
+  font-size: var(--type-huge);
 }
 h2 {
-  font-size: 16px;
+  font-size: var(--type-body);
 }
 .tools {
   margin-left: auto;
@@ -180,7 +180,7 @@ h2 {
   margin-bottom: 12px;
   border-color: var(--brass-mark);
   background: var(--brass-light);
-  padding: 8px 14px;
+  padding: var(--gap-near) var(--gap-wide);
 }
 .add {
   width: 320px;
@@ -188,6 +188,6 @@ h2 {
 }
 .held {
   margin-top: 18px;
-  gap: 6px;
+  gap: var(--gap-close);
 }
 </style>

@@ -106,17 +106,18 @@ async function attempt(work: () => Promise<void>): Promise<void> {
         <p class="soft">One question, one fair test, one conclusion the class can defend.</p>
       </div>
       <div class="row tools">
-        <input
+        <TextField
+          bare
+          label="Find a lesson"
+          class="find"
           ref="searchBox"
           v-model="find"
-          class="box find"
           type="search"
           placeholder="Find a lesson  /"
-          aria-label="Find a lesson"
         />
-        <NuxtLink to="/cupboard" class="button">Cupboard</NuxtLink>
-        <button type="button" class="button" @click="openFile">Open a file</button>
-        <button type="button" class="button main" @click="openChooser">New lesson</button>
+        <VBtn to="/cupboard">Cupboard</VBtn>
+        <VBtn @click="openFile">Open a file</VBtn>
+        <MainBtn @click="openChooser">New lesson</MainBtn>
         <MoreMenu label="More for the shelf" :items="more" />
       </div>
     </header>
@@ -125,9 +126,9 @@ async function attempt(work: () => Promise<void>): Promise<void> {
 
     <section class="board-top" aria-labelledby="shelf-heading">
       <h2 id="shelf-heading">{{ showArchived ? 'Put away' : mode?.own ? `On the shelf of ${mode.own.name}` : 'On the shelf' }}</h2>
-      <button v-if="putAway > 0 || showArchived" type="button" class="button quiet small" @click="showArchived = !showArchived">
+      <QuietBtn v-if="putAway > 0 || showArchived" size="small" @click="showArchived = !showArchived">
         {{ showArchived ? 'Back to the shelf' : `Put away: ${putAway}` }}
-      </button>
+      </QuietBtn>
     </section>
 
     <ul v-if="lessons?.length" class="lessons">
@@ -148,9 +149,7 @@ async function attempt(work: () => Promise<void>): Promise<void> {
       Start from a ready one and change what you like.
     </div>
 
-    <button v-if="left > 0" type="button" class="button more" @click="showMore">
-      Show more: {{ counted(left, 'further lesson') }}
-    </button>
+    <VBtn v-if="left > 0" class="more" @click="showMore"> Show more: {{ counted(left, 'further lesson') }} </VBtn>
 
     <LazyDesksDialog v-if="arranging" v-model="arranging" :desks="desks" @changed="lookAtDesks" />
     <LazyHandOver
@@ -165,19 +164,19 @@ async function attempt(work: () => Promise<void>): Promise<void> {
     <LazyAppDialog v-if="choosing" v-model="choosing" title="Start a lesson" :width="620">
       <ul class="choices">
         <li v-for="investigation in investigations" :key="investigation.id">
-          <button type="button" class="choice" @click="start(investigation.id)">
+          <VBtn class="choice" @click="start(investigation.id)">
             <strong>{{ investigation.title }}</strong>
             <span>{{ investigation.summary }}</span>
-          </button>
+          </VBtn>
         </li>
         <li>
-          <button type="button" class="choice plain" @click="start(null)">
+          <VBtn class="choice plain" @click="start(null)">
             <strong>From nothing</strong>
             <span>Your own question: start with what the class notices and wonders.</span>
-          </button>
+          </VBtn>
         </li>
       </ul>
-      <template #actions><button type="button" class="button quiet" @click="choosing = false">Not now</button></template>
+      <template #actions><QuietBtn @click="choosing = false">Not now</QuietBtn></template>
     </LazyAppDialog>
     <NoticeBar />
   </main>
@@ -187,17 +186,17 @@ async function attempt(work: () => Promise<void>): Promise<void> {
 .shelf {
   width: min(1080px, 100%);
   margin: 0 auto;
-  padding: 28px 24px 80px;
+  padding: var(--gap-far) var(--gap-block) var(--gap-far);
 }
 .head {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 16px;
+  gap: var(--gap-part);
 }
 .head h1 {
   color: var(--green);
-  font-size: 30px;
+  font-size: var(--type-huge);
 }
 .tools {
   margin-left: auto;
@@ -210,11 +209,11 @@ async function attempt(work: () => Promise<void>): Promise<void> {
   align-items: baseline;
   justify-content: space-between;
   margin-top: 34px;
-  padding-bottom: 6px;
+  padding-bottom: var(--gap-close);
   border-bottom: 3px solid var(--ink);
 }
 .board-top h2 {
-  font-size: 20px;
+  font-size: var(--type-title);
 }
 .empty-note,
 .more {
@@ -222,27 +221,24 @@ async function attempt(work: () => Promise<void>): Promise<void> {
 }
 .choices {
   display: grid;
-  gap: 10px;
+  gap: var(--gap-near);
 }
 .choice {
-  display: grid;
-  gap: 2px;
+  justify-content: flex-start;
   width: 100%;
-  padding: 12px 14px;
-  border: 1.5px solid var(--green);
-  border-radius: var(--corner);
-  background: var(--card);
+  padding: var(--gap-wide);
+  font-weight: 400;
   text-align: left;
-  cursor: pointer;
-}
-.choice:hover {
-  background: var(--green-light);
 }
 .choice.plain {
   border: 1.5px dashed var(--mark);
 }
+.choice :deep(.v-btn__content) {
+  display: grid;
+  gap: var(--gap-hair);
+}
 .choice strong {
   font-family: var(--heading);
-  font-size: 18px;
+  font-size: var(--type-lead);
 }
 </style>

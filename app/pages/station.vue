@@ -5,6 +5,17 @@ import type { Cell } from '~~/core/record'
 import { stationState, type StationWish } from '~~/core/station'
 import { comingWords, counted, missedWords, refusedWords, soonWords } from '~~/core/wording'
 
+/** What a child's finger hits. */
+const FOR_FINGERS = {
+  VBtn: { size: 'x-large' },
+  MainBtn: { size: 'x-large' },
+  QuietBtn: { size: 'x-large' },
+  LinkBtn: { size: 'x-large' },
+  VTextField: { density: 'default' },
+  VTextarea: { density: 'default' },
+  VSelect: { density: 'default' },
+}
+
 /** A group's own page: join, predict, then one trial at a time. */
 const station = useStation()
 const { plan, record, board, group, locked, ownReadings, waiting } = station
@@ -53,137 +64,139 @@ async function written(readings: NewReading[]): Promise<void> {
 </script>
 
 <template>
-  <main class="station">
-    <p v-if="station.state.value === 'opening'" class="centre">
-      {{ station.connected.value ? 'Opening …' : 'The line is down. Trying again …' }}
-    </p>
-    <StationJoin v-else-if="station.state.value === 'joining'" :join="station.join" />
-    <template v-else-if="plan && own && now">
-      <header>
-        <span class="who">
-          <ShapeBadge :size="22" :shape="own.shape" />
-          {{ own.name }}
-        </span>
-        <span>{{ now.progress.done }} of {{ now.progress.all }} done</span>
-        <span class="line" :class="{ bad: lineState.bad }" role="status">
-          <span v-if="lineState.bad" aria-hidden="true">▲</span>
-          {{ lineState.words }}
-        </span>
-      </header>
-      <section v-if="waiting.refused.length > 0" class="refused" role="alert">
-        <p>{{ counted(waiting.refused.length, 'entry', 'entries') }} could not be taken. Show this to your teacher:</p>
-        <ul>
-          <li v-for="one in waiting.refused" :key="one.id">{{ refusedWords(one.body) }}: {{ one.why }}</li>
-        </ul>
-        <button type="button" class="button" @click="station.clearRefused">My teacher has seen it</button>
-      </section>
-      <p v-if="next" class="coming" :class="{ now: next.seconds <= 0 }" role="timer">
-        {{ comingWords(plan, next, group) }} <strong class="nowrap">{{ soonWords(next.seconds) }}</strong>
+  <VDefaultsProvider :defaults="FOR_FINGERS">
+    <main class="station">
+      <p v-if="station.state.value === 'opening'" class="centre">
+        {{ station.connected.value ? 'Opening …' : 'The line is down. Trying again …' }}
       </p>
-      <p v-if="now.missed.length > 0" class="missed">
-        {{ missedWords(now.missed.length) }}
-      </p>
-      <div v-if="locked" class="paused" role="status">
-        <h1>Your teacher has paused the stations</h1>
-        <p>Look at the board. What you have entered is kept.</p>
+      <StationJoin v-else-if="station.state.value === 'joining'" :join="station.join" />
+      <template v-else-if="plan && own && now">
+        <header>
+          <span class="who">
+            <ShapeBadge :size="22" :shape="own.shape" />
+            {{ own.name }}
+          </span>
+          <span>{{ now.progress.done }} of {{ now.progress.all }} done</span>
+          <span class="line" :class="{ bad: lineState.bad }" role="status">
+            <span v-if="lineState.bad" aria-hidden="true">▲</span>
+            {{ lineState.words }}
+          </span>
+        </header>
+        <section v-if="waiting.refused.length > 0" class="refused" role="alert">
+          <p>{{ counted(waiting.refused.length, 'entry', 'entries') }} could not be taken. Show this to your teacher:</p>
+          <ul>
+            <li v-for="one in waiting.refused" :key="one.id">{{ refusedWords(one.body) }}: {{ one.why }}</li>
+          </ul>
+          <VBtn @click="station.clearRefused">My teacher has seen it</VBtn>
+        </section>
+        <p v-if="next" class="coming" :class="{ now: next.seconds <= 0 }" role="timer">
+          {{ comingWords(plan, next, group) }} <strong class="nowrap">{{ soonWords(next.seconds) }}</strong>
+        </p>
+        <p v-if="now.missed.length > 0" class="missed">
+          {{ missedWords(now.missed.length) }}
+        </p>
+        <div v-if="locked" class="paused" role="status">
+          <h1>Your teacher has paused the stations</h1>
+          <p>Look at the board. What you have entered is kept.</p>
+        </div>
+        <div class="work" :inert="locked">
+          <StationWonder
+            v-if="now.step.show === 'say'"
+            :plan="plan"
+            :group="group"
+            :said="record.remarks"
+            :picture-of="station.pictureOf"
+            :closable="now.testing"
+            @say="station.say"
+            @close="doing = 'testing'"
+          />
+          <StationObserve
+            v-else-if="now.step.show === 'observe'"
+            :plan="plan"
+            :group="group"
+            :condition="now.step.condition"
+            :seen="record.observations"
+            :picture-of="station.pictureOf"
+            @observe="station.observe"
+            @close="doing = 'testing'"
+          />
+          <StationPropose
+            v-else-if="now.step.show === 'propose'"
+            :plan="plan"
+            :record="record"
+            :all="station.all.value"
+            :group="group"
+            @propose="station.propose"
+            @close="doing = 'testing'"
+          />
+          <StationPredict
+            v-else-if="now.step.show === 'predict'"
+            :plan="plan"
+            :group="group"
+            @stamp="station.writePrediction"
+            @later="skipped.prediction = true"
+          />
+          <StationBalance
+            v-else-if="trial && now.step.show === 'balance'"
+            :key="`balance-${trial.repeat}-${trial.practice}`"
+            :plan="plan"
+            :trial="trial"
+            @written="written"
+            @skip-practice="skipped.practice = true"
+          />
+          <StationOrder
+            v-else-if="trial && now.step.show === 'order'"
+            :key="`order-${trial.repeat}-${trial.practice}`"
+            :plan="plan"
+            :trial="trial"
+            @written="written"
+            @skip-practice="skipped.practice = true"
+          />
+          <StationPlaces
+            v-else-if="places"
+            :key="`places-${places[0]!.condition}-${places[0]!.repeat}-${places[0]!.moment}`"
+            :plan="plan"
+            :check="station.check"
+            :cells="places"
+            @written="written"
+            @skip="wanted = $event"
+          />
+          <StationTrial
+            v-else-if="trial"
+            :key="`${trial.condition}-${trial.repeat}-${trial.moment}-${trial.practice}-${fixing?.id ?? ''}`"
+            :plan="plan"
+            :record="record"
+            :check="station.check"
+            :trial="trial"
+            :group="own"
+            :picture-of="station.pictureOf"
+            :progress="now.progress"
+            :fixing="fixing"
+            :last="last"
+            @written="written([$event])"
+            @several="written"
+            @fix="fixing = last"
+            @back="fixing = undefined"
+            @skip-practice="skipped.practice = true"
+            @choose="wanted = $event"
+          />
+          <StationDone v-else :plan="plan" :progress="now.progress" @fix="fixing = $event" @propose="propose" />
+        </div>
+        <footer :inert="locked">
+          <template v-if="doing === 'testing' && now.testing">
+            <LinkBtn class="leave" @click="doing = 'observing'">Write, sketch or photograph what you see</LinkBtn>
+            <LinkBtn class="leave" @click="doing = 'saying'">Say what you noticed</LinkBtn>
+            <LinkBtn v-if="now.begun" class="leave" @click="propose">Offer a sentence</LinkBtn>
+          </template>
+          <LinkBtn class="leave" @click="station.leave">Leave this station</LinkBtn>
+        </footer>
+      </template>
+      <div v-else class="centre">
+        <p>This group is not in the plan any more.</p>
+        <VBtn @click="station.leave">Join again</VBtn>
       </div>
-      <div class="work" :inert="locked">
-        <StationWonder
-          v-if="now.step.show === 'say'"
-          :plan="plan"
-          :group="group"
-          :said="record.remarks"
-          :picture-of="station.pictureOf"
-          :closable="now.testing"
-          @say="station.say"
-          @close="doing = 'testing'"
-        />
-        <StationObserve
-          v-else-if="now.step.show === 'observe'"
-          :plan="plan"
-          :group="group"
-          :condition="now.step.condition"
-          :seen="record.observations"
-          :picture-of="station.pictureOf"
-          @observe="station.observe"
-          @close="doing = 'testing'"
-        />
-        <StationPropose
-          v-else-if="now.step.show === 'propose'"
-          :plan="plan"
-          :record="record"
-          :all="station.all.value"
-          :group="group"
-          @propose="station.propose"
-          @close="doing = 'testing'"
-        />
-        <StationPredict
-          v-else-if="now.step.show === 'predict'"
-          :plan="plan"
-          :group="group"
-          @stamp="station.writePrediction"
-          @later="skipped.prediction = true"
-        />
-        <StationBalance
-          v-else-if="trial && now.step.show === 'balance'"
-          :key="`balance-${trial.repeat}-${trial.practice}`"
-          :plan="plan"
-          :trial="trial"
-          @written="written"
-          @skip-practice="skipped.practice = true"
-        />
-        <StationOrder
-          v-else-if="trial && now.step.show === 'order'"
-          :key="`order-${trial.repeat}-${trial.practice}`"
-          :plan="plan"
-          :trial="trial"
-          @written="written"
-          @skip-practice="skipped.practice = true"
-        />
-        <StationPlaces
-          v-else-if="places"
-          :key="`places-${places[0]!.condition}-${places[0]!.repeat}-${places[0]!.moment}`"
-          :plan="plan"
-          :check="station.check"
-          :cells="places"
-          @written="written"
-          @skip="wanted = $event"
-        />
-        <StationTrial
-          v-else-if="trial"
-          :key="`${trial.condition}-${trial.repeat}-${trial.moment}-${trial.practice}-${fixing?.id ?? ''}`"
-          :plan="plan"
-          :record="record"
-          :check="station.check"
-          :trial="trial"
-          :group="own"
-          :picture-of="station.pictureOf"
-          :progress="now.progress"
-          :fixing="fixing"
-          :last="last"
-          @written="written([$event])"
-          @several="written"
-          @fix="fixing = last"
-          @back="fixing = undefined"
-          @skip-practice="skipped.practice = true"
-          @choose="wanted = $event"
-        />
-        <StationDone v-else :plan="plan" :progress="now.progress" @fix="fixing = $event" @propose="propose" />
-      </div>
-      <footer :inert="locked">
-        <template v-if="doing === 'testing' && now.testing">
-          <button type="button" class="leave" @click="doing = 'observing'">Write, sketch or photograph what you see</button>
-          <button type="button" class="leave" @click="doing = 'saying'">Say what you noticed</button>
-          <button v-if="now.begun" type="button" class="leave" @click="propose">Offer a sentence</button>
-        </template>
-        <button type="button" class="leave" @click="station.leave">Leave this station</button>
-      </footer>
-    </template>
-    <div v-else class="centre">
-      <p>This group is not in the plan any more.</p>
-      <button type="button" class="button" @click="station.leave">Join again</button>
-    </div>
-  </main>
+    </main>
+  </VDefaultsProvider>
 </template>
 
 <style scoped>
@@ -193,25 +206,30 @@ async function written(readings: NewReading[]): Promise<void> {
   width: min(1060px, 100%);
   min-height: 100dvh;
   margin: 0 auto;
-  padding: 0 16px 8px;
+  padding: 0 var(--gap-part) var(--gap-near);
   font-family: var(--heading);
-  font-size: 18px;
+  font-size: var(--type-lead);
 }
 header {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
   justify-content: space-between;
-  gap: 4px 12px;
+  gap: var(--gap-tight) var(--gap-wide);
   margin: 0 -16px;
-  padding: 10px 16px;
+  padding: var(--gap-near) var(--gap-part);
   border-bottom: 1px solid var(--line);
-  font-size: 16px;
+  font-size: var(--type-body);
+}
+@media (height < 480px) {
+  header {
+    padding: var(--gap-hair) var(--gap-part);
+  }
 }
 .who {
   display: flex;
   align-items: center;
-  gap: 8px;
+  gap: var(--gap-near);
   font-weight: 700;
 }
 .line {
@@ -223,7 +241,7 @@ header {
 }
 .refused {
   margin-top: 8px;
-  padding: 8px 12px;
+  padding: var(--gap-near) var(--gap-wide);
   border: 1.5px solid var(--beet);
   border-radius: var(--corner);
   background: var(--beet-light);
@@ -234,9 +252,9 @@ header {
 .coming,
 .missed {
   margin-top: 8px;
-  padding: 8px 12px;
+  padding: var(--gap-near) var(--gap-wide);
   border-left: 4px solid var(--mark);
-  font-size: 20px;
+  font-size: var(--type-title);
 }
 .coming strong {
   font-variant-numeric: tabular-nums;
@@ -246,22 +264,22 @@ header {
   background: var(--brass-light);
 }
 .missed {
-  font-size: 16px;
+  font-size: var(--type-body);
 }
 .paused {
   position: fixed;
   inset: 0;
-  z-index: 2;
+  z-index: var(--layer-cover);
   display: grid;
-  gap: 10px;
+  gap: var(--gap-near);
   place-content: center;
-  padding: 20px;
+  padding: var(--gap-block);
   background: var(--paper);
   text-align: center;
 }
 .centre {
   display: grid;
-  gap: 12px;
+  gap: var(--gap-wide);
   margin: auto;
 }
 footer {
@@ -269,13 +287,7 @@ footer {
   text-align: center;
 }
 .leave {
-  min-height: 44px;
-  padding: 0 8px;
-  border: 0;
-  background: none;
   color: var(--soft);
-  font-size: 14px;
-  text-decoration: underline;
-  cursor: pointer;
+  font-size: var(--type-small);
 }
 </style>

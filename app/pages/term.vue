@@ -33,25 +33,18 @@ const print = () => window.print()
   <main class="paper">
     <div class="screen-only bar">
       <div class="row ends">
-        <NuxtLink to="/" class="button quiet">Back to the shelf</NuxtLink>
-        <button type="button" class="button main" @click="print">Print</button>
+        <QuietBtn to="/">Back to the shelf</QuietBtn>
+        <MainBtn @click="print">Print</MainBtn>
       </div>
       <div class="row">
-        <label class="row">
-          From
-          <input v-model="wanted.from" class="box" type="date" />
-        </label>
-        <label class="row">
-          to
-          <input v-model="wanted.to" class="box" type="date" />
-        </label>
-        <label class="row">
-          Class
-          <select v-model="wanted.className" class="box">
-            <option value="">all</option>
-            <option v-for="one in classes" :key="one" :value="one">{{ one }}</option>
-          </select>
-        </label>
+        <DayField inline label="From" v-model="wanted.from" />
+        <DayField inline label="to" v-model="wanted.to" />
+        <ChoiceField
+          inline
+          label="Class"
+          v-model="wanted.className"
+          :options="[{ value: '', title: 'all' }, ...classes.map((one) => ({ value: one, title: one }))]"
+        />
       </div>
     </div>
     <p v-if="lessons?.length === 0" class="empty-note">
@@ -70,8 +63,5 @@ const print = () => window.print()
 }
 .ends .quiet {
   padding-left: 0;
-}
-.box {
-  width: auto;
 }
 </style>

@@ -1,10 +1,15 @@
 import { defineStore } from 'pinia'
 
+interface Action {
+  label: string
+  run: () => void | Promise<void>
+}
+/** A message that waits to be shown, as the queue of notices takes it. */
 export interface Notice {
-  id: number
-  kind: 'done' | 'trouble'
   text: string
-  action?: { label: string; run: () => void | Promise<void> }
+  class: 'done' | 'trouble'
+  /** Milliseconds; -1 stays until it is closed. */
+  timeout: number
 }
 
 const SHOWN_FOR = 9000
@@ -12,25 +17,18 @@ const SHOWN_FOR = 9000
 /** Short messages at the foot of the page. */
 export const useNotices = defineStore('notices', () => {
   const list = ref<Notice[]>([])
-  let last = 0
+  const actions = new Map<string, Action>()
 
-  function show(notice: Omit<Notice, 'id'>): void {
-    const id = (last += 1)
-    list.value = [...list.value.slice(-2), { ...notice, id }]
-    if (notice.kind === 'done') setTimeout(() => close(id), SHOWN_FOR)
-  }
-  function close(id: number): void {
-    list.value = list.value.filter((notice) => notice.id !== id)
-  }
-  async function act(notice: Notice): Promise<void> {
-    close(notice.id)
-    await notice.action?.run()
+  function show(text: string, kind: Notice['class'], action: Action | undefined): void {
+    if (action) actions.set(text, action)
+    else actions.delete(text)
+    list.value = [...list.value, { text, class: kind, timeout: kind === 'done' ? SHOWN_FOR : -1 }]
   }
   return {
     list,
-    done: (text: string, action?: Notice['action']) => show({ kind: 'done', text, action }),
-    trouble: (text: string, action?: Notice['action']) => show({ kind: 'trouble', text, action }),
-    close,
-    act,
+    done: (text: string, action?: Action) => show(text, 'done', action),
+    trouble: (text: string, action?: Action) => show(text, 'trouble', action),
+    actionOf: (text: string) => actions.get(text),
+    act: (text: string) => actions.get(text)?.run(),
   }
 })

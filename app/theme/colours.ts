@@ -1,32 +1,53 @@
-/** The colours of the prep room; the same values stand as custom properties in base.css. */
+/** The colours of the prep room. Custom properties are made from them in base.css; nothing else names a colour of the interface. */
 export const jollyTheme = {
   dark: false,
   colors: {
     background: '#FAF7F0',
     surface: '#FFFFFF',
+    'on-background': '#1E2B2F',
+    'on-surface': '#1E2B2F',
     primary: '#0F5C4D',
+    'on-primary': '#FFFFFF',
     secondary: '#B7791F',
     error: '#8C1D4F',
     info: '#2F5F8A',
     success: '#2E7D32',
     warning: '#8A5A12',
-    'on-background': '#1E2B2F',
-    'on-surface': '#1E2B2F',
+    soft: '#51636A',
+    line: '#DDD6C8',
+    mark: '#8A826F',
+    panel: '#F4EFE3',
+    'primary-light': '#DCEBE5',
+    'primary-deep': '#0A4439',
+    'secondary-light': '#F3E3BF',
+    'error-light': '#F7E1EA',
+    'info-light': '#E1EBF4',
   },
 }
 
+/** For the board in a dim room. */
 export const projectorTheme = {
   dark: true,
   colors: {
     background: '#14201F',
     surface: '#1C2B2A',
+    'on-background': '#F5F1E6',
+    'on-surface': '#F5F1E6',
     primary: '#7FD1BC',
+    'on-primary': '#14201F',
     secondary: '#F0C36B',
     error: '#F29BC1',
     info: '#9CC6EE',
     success: '#8FD694',
     warning: '#F0C36B',
-    'on-background': '#F5F1E6',
-    'on-surface': '#F5F1E6',
+    soft: '#C4CEC9',
+    line: '#3B4C4A',
+    mark: '#8FA19D',
+    panel: '#1C2B2A',
+    'primary-light': '#234440',
+    'primary-deep': '#A5E0D1',
+    'secondary-light': '#4A3D20',
+    'error-light': '#4B2437',
+    'info-light': '#22384B',
   },
 }

@@ -2,7 +2,7 @@ import type { Browser, BrowserContext, Page } from '@playwright/test'
 import { readBy, withKind, type Kind, type Method } from '../../core/lesson'
 import { clientFor, type WholeLesson } from '../api/client'
 import { startApplication, temporaryFolder, type Application } from '../application'
-import { enterNumber, expect, joinStation, openStop, test } from './house'
+import { choose, enterNumber, expect, giveFile, joinStation, openStop, test } from './house'
 
 /** A whole class: tablets reach the server over plain http by a name of the network, which is no secure context. */
 test.describe.configure({ mode: 'serial' })
@@ -72,13 +72,13 @@ test('the teacher turns class mode on, four groups join by code, the desk sees w
   await board.goto(`/board/${lesson.id}`)
   await board.getByLabel('Passphrase').fill(PASSPHRASE)
   await board.keyboard.press('Enter')
-  await desk.getByLabel('The board shows').selectOption('Joining')
+  await choose(desk.getByRole('combobox', { name: 'The board shows' }), 'Joining')
   await expect(board.getByText(`${new URL(network()).host}/station`).first()).toBeVisible()
   await expect(board.getByText(lesson.code).first()).toBeVisible()
 })
 
 test('numbers arrive, one group loses the network, one slips by a point; the desk answers with one key', async () => {
-  await desk.getByLabel('The board shows').selectOption('Testing')
+  await choose(desk.getByRole('combobox', { name: 'The board shows' }), 'Testing')
   const [alder, birch, cedar, dogwood] = [...tablets.values()]
   await enterNumber(alder!.page, '61')
   await expect(board.getByText('Last in: Alder, A kitchen roll')).toBeVisible()
@@ -151,7 +151,7 @@ test('all are paused, one is moved, one is sent away and loses nothing', async (
   await expect(alder!.getByLabel('The number')).toHaveValue('4')
   await alder!.getByLabel('The number').fill('')
 
-  await dialog.getByLabel('Move Cedar to').selectOption('Elm')
+  await choose(dialog.getByRole('combobox', { name: 'Move Cedar to' }), 'Elm')
   await expect(cedar!.locator('header')).toContainText('Elm')
   await tablets.get('Alder')!.context.setOffline(true)
   await enterNumber(alder!, '51')
@@ -171,7 +171,11 @@ test('what is seen is kept in words and pictures, and the journal tells it all',
   await dogwood.getByRole('button', { name: 'Write, sketch or photograph what you see' }).click()
   await dogwood.getByLabel('In words').fill('the <b>tissue</b> fell apart')
   const picture = await dogwood.screenshot()
-  await dogwood.getByLabel('Photo of the apparatus').setInputFiles({ name: 'tray.png', mimeType: 'image/png', buffer: picture })
+  await giveFile(dogwood.getByRole('button', { name: 'Photo of the apparatus' }), {
+    name: 'tray.png',
+    mimeType: 'image/png',
+    buffer: picture,
+  })
   await expect(dogwood.getByRole('img', { name: 'Your photo' })).toBeVisible()
   await dogwood.getByRole('button', { name: 'Keep it' }).click()
   await expect(dogwood.getByRole('list', { name: 'What you have seen' })).toContainText('the <b>tissue</b> fell apart')
@@ -183,9 +187,9 @@ test('what is seen is kept in words and pictures, and the journal tells it all',
   const rows = journal.getByRole('row')
   await expect(rows.filter({ hasText: 'a station moved to Elm' })).toHaveCount(1)
   await expect(rows.filter({ hasText: 'put right: was written as 6,3' })).toHaveCount(1)
-  await journal.getByRole('combobox', { name: 'What' }).selectOption('Observations')
+  await choose(journal.getByRole('combobox', { name: 'What' }), 'Observations')
   await expect(rows).toHaveCount(2)
-  await journal.getByRole('combobox', { name: 'Group' }).selectOption('Alder')
+  await choose(journal.getByRole('combobox', { name: 'Group' }), 'Alder')
   await expect(journal.getByText('Nothing here yet')).toBeVisible()
   const download = journal.waitForEvent('download')
   await journal.getByRole('link', { name: 'Save as a table' }).click()

@@ -1,4 +1,4 @@
-import { cell, client, expect, lessonWith, openStop, saved, test } from './house'
+import { cell, choose, client, expect, lessonWith, openStop, saved, test, unfold } from './house'
 
 test('a lesson that is too long is mended with one click, and a phase is dragged with the keyboard', async ({ page, baseURL }) => {
   const lesson = await lessonWith(baseURL, (plan) => (plan.repeats = 5))
@@ -93,7 +93,7 @@ test('a circuit takes every group everywhere once, with something to write up in
     .all())
     await more.click()
   await expect(page.getByText(/^4 rounds of/)).toBeVisible()
-  await page.getByLabel('Groups move').selectOption({ label: 'each when it is ready' })
+  await choose(page.getByRole('combobox', { name: 'Groups move' }), 'each when it is ready')
   await expect(page.getByText(/^Ends after/)).toBeVisible()
 })
 
@@ -138,16 +138,12 @@ test('a child away changes the turns of its group at once, and the class set-up 
     ]
   })
   await openStop(page, lesson, 'clock')
-  await page.getByText('Jobs and sharing').click()
+  await unfold(page, 'Jobs and sharing')
   const turns = page.getByRole('row', { name: /^1 / })
   await expect(turns).toHaveText(/1\s*seat 1\s*seat 2\s*seat 3\s*seat 4/)
   await page.getByRole('button', { name: 'Alder, seat 2 is away' }).click()
   await expect(turns).toHaveText(/1\s*seat 1\s*seat 3\s*seat 4\s*seat 1/)
   await openStop(page, lesson, 'plan')
-  const groups = page.locator('details', { has: page.locator('summary', { hasText: 'Groups' }) })
-  // On a busy machine the page may still be taking shape under the first click.
-  await expect(async () => {
-    if ((await groups.getAttribute('open')) === null) await groups.locator('summary').click()
-    await expect(page.getByText('5 × stopwatch: 5 groups, or 2 rounds.')).toBeVisible({ timeout: 1000 })
-  }).toPass()
+  await unfold(page, 'Groups')
+  await expect(page.getByText('5 × stopwatch: 5 groups, or 2 rounds.')).toBeVisible()
 })

@@ -28,7 +28,7 @@ test('cards move between the trays by drag, by tap and by key, and undo takes ea
   await inChange('the kind of paper')
 
   await page.getByRole('button', { name: 'More for the water' }).click()
-  await page.getByRole('button', { name: 'Change this c' }).click()
+  await page.getByRole('menuitem', { name: 'Change this c' }).click()
   await inChange('the water')
   await page.getByRole('button', { name: 'More for the depth in the water' }).focus()
   await page.keyboard.press('c')
@@ -146,18 +146,18 @@ test('the shelf: duplicate, put away, undo; a lesson file travels; a foreign fil
   const titled = (name: string) => page.getByRole('listitem').filter({ has: page.getByRole('heading', { name, exact: true }) })
   await titled('Traveller').getByRole('button', { name: 'Duplicate' }).click()
   await expect(titled('Traveller (copy)')).toBeVisible()
-  await page.getByRole('status').getByRole('button', { name: 'Undo' }).click()
+  await page.locator('.v-snackbar').getByRole('button', { name: 'Undo' }).click()
   await expect(titled('Traveller (copy)')).toBeHidden()
   await titled('Traveller').getByRole('button', { name: 'Put away' }).click()
   await expect(titled('Traveller')).toBeHidden()
-  await page.getByRole('status').getByRole('button', { name: 'Undo' }).last().click()
+  await page.locator('.v-snackbar').getByRole('button', { name: 'Undo' }).last().click()
   await expect(titled('Traveller')).toBeVisible()
 
   await openStop(page, lesson, 'plan')
   await page.getByRole('button', { name: 'Print and files' }).click()
   const [download] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('link', { name: 'Save the lesson as a file' }).click(),
+    page.getByRole('menuitem', { name: 'Save the lesson as a file' }).click(),
   ])
   const path = info.outputPath('traveller.beaker.json')
   await download.saveAs(path)
@@ -172,7 +172,7 @@ test('the shelf: duplicate, put away, undo; a lesson file travels; a foreign fil
   const broken = info.outputPath('broken.json')
   writeFileSync(broken, readFileSync(path, 'utf8').replace('"repeats": 3', '"repeats": "three"'))
   await openFile(broken)
-  await expect(page.getByRole('alert')).toContainText('damaged at “plan.repeats”')
+  await expect(page.locator('.v-snackbar.trouble')).toContainText('damaged at “plan.repeats”')
   await openFile(path)
   await expect(page).toHaveURL(/\/lesson\/.*\/plan$/)
   await page.goto('/')

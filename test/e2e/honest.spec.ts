@@ -50,7 +50,7 @@ test('groups that each keep their own thing are told leaning where every reading
   await page.goto(`/print/${lesson.id}/report`)
   await expect(page.getByText(/How sure: leaning\./)).toBeVisible()
   await openStop(page, lesson, 'agree')
-  await page.locator('[data-target="conclusion"]').fill('We are sure that kitchen roll is highest with 48.3 mm.')
+  await page.locator('[data-target="conclusion"] textarea').fill('We are sure that kitchen roll is highest with 48.3 mm.')
   await expect(page.getByText('Claims more than the numbers')).toBeVisible()
 })
 
@@ -65,7 +65,7 @@ test('an unfair pair is nowhere called first, and what would mend it is named', 
   await expect(line).toContainText(
     'Kitchen roll is not a fair comparison: the width of the strip was different. Add kitchen roll with',
   )
-  await page.getByRole('navigation', { name: 'Parts of the results' }).getByRole('link', { name: 'How sure' }).click()
+  await page.getByRole('tab', { name: 'How sure' }).click()
   const sure = page.getByRole('region', { name: 'How sure, explained' })
   await sure.getByRole('radio', { name: 'For the teacher' }).click()
   await expect(sure.getByRole('row', { name: /tissue above/ }).first()).toBeVisible()
@@ -76,7 +76,7 @@ test('an unfair pair is nowhere called first, and what would mend it is named', 
   await expect(page.getByText(/kitchen roll first/)).toHaveCount(0)
   await openStop(page, lesson, 'agree')
   await expect(page.getByRole('region', { name: 'Ways to begin' })).not.toContainText(/kitchen roll/i)
-  await page.locator('[data-target="conclusion"]').fill('Kitchen roll is the highest with 71 mm. We are sure.')
+  await page.locator('[data-target="conclusion"] textarea').fill('Kitchen roll is the highest with 71 mm. We are sure.')
   await expect(page.getByRole('main').getByText('Not a fair comparison.')).toBeVisible()
 })
 
@@ -150,11 +150,11 @@ test('nothing is clear while a place is empty, until testing is said to be over;
   await fill(baseURL, alone, (group, _, repeat) => 58 + ((group + repeat) % 5))
   await openStop(page, alone, 'results')
   await expect(line).toContainText('We looked at kitchen roll only')
-  await page.getByRole('navigation', { name: 'Parts of the results' }).getByRole('link', { name: 'How sure' }).click()
+  await page.getByRole('tab', { name: 'How sure' }).click()
   await expect(page.getByText('How often each size came, of 21 readings')).toBeVisible()
   await openStop(page, alone, 'agree')
   await page.getByRole('button', { name: /^We measured kitchen roll: on average/ }).click()
-  await expect(page.locator('[data-target="conclusion"]')).toHaveValue(/^We measured kitchen roll/)
+  await expect(page.locator('[data-target="conclusion"] textarea')).toHaveValue(/^We measured kitchen roll/)
 })
 
 test('the plan asks whether things are fresh, says how often it comes out clear, and takes no name that the server refuses', async ({

@@ -50,6 +50,39 @@ export async function joinStation(page: Page, code: string, group: string): Prom
   await expect(page.getByText(/of \d+ done/)).toBeVisible()
 }
 
+/** Chooses from a list that opens. */
+export async function choose(field: Locator, option: string | RegExp): Promise<void> {
+  await field.press('Enter')
+  const found = field.page().getByRole('option', { name: option, exact: typeof option === 'string' })
+  await expect(found).toBeVisible()
+  // A list that scrolls is not still enough for the mouse of a test.
+  await found.dispatchEvent('click')
+}
+
+/** Opens what is folded away under this title. */
+export async function unfold(page: Page, title: string): Promise<void> {
+  const head = page.getByRole('button', { name: new RegExp(`^${title}`) }).and(page.locator('[aria-expanded]'))
+  if ((await head.getAttribute('aria-expanded')) === 'false') await head.click()
+}
+
+/** Opens all that is folded away. */
+export async function unfoldAll(page: Page): Promise<void> {
+  const folded = page.locator('.v-expansion-panel-title[aria-expanded="false"]')
+  while ((await folded.count()) > 0) await folded.first().click()
+}
+
+/** Gives a file to whatever asks for one when this is pressed. */
+export async function giveFile(button: Locator, file: { name: string; mimeType: string; buffer: Buffer }): Promise<void> {
+  const [chooser] = await Promise.all([button.page().waitForEvent('filechooser'), button.click()])
+  await chooser.setFiles(file)
+}
+
+/** Turns the board to another view, or turns one of its switches. */
+export async function turnBoard(board: Page, to: string): Promise<void> {
+  await board.locator('footer').getByRole('button').click()
+  await board.getByRole('menuitemradio', { name: to }).click()
+}
+
 /** Types a number on the pad and writes it down. */
 export async function enterNumber(page: Page, keys: string): Promise<void> {
   const names: Record<string, string> = { ',': 'comma', '½': 'and a half' }

@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
 import { readBy, withKind, type Method } from '../../core/lesson'
-import { client, enterNumber, expect, joinStation, lessonWith, openStop, saved, test } from './house'
+import { client, enterNumber, expect, giveFile, joinStation, lessonWith, openStop, saved, test, turnBoard, unfold } from './house'
 
 /** A station that measures soaked paper with another method, at its first trial that counts. */
 async function stationWith(page: Page, baseURL: string | undefined, method: Partial<Method>, device: string) {
@@ -171,7 +171,7 @@ test('several places of a jar are read at one go, by the countdown of the class�
   await expect(page.getByRole('timer').filter({ hasText: /Read A kitchen roll\s+now/ })).toBeVisible()
   const board = await page.context().newPage()
   await board.goto(`/board/${lesson.id}`)
-  await board.getByRole('button', { name: 'Testing' }).click()
+  await turnBoard(board, 'Testing')
   await expect(board.getByRole('list', { name: 'Coming up' })).toContainText('Everybody: read A kitchen roll')
 })
 
@@ -181,10 +181,14 @@ test('ordered words have pictures, the teacher’s own or a glass that fills', a
     plan.measures[0]!.method = readBy(plan.measures[0]!.method, 'words')
   })
   await openStop(page, lesson, 'plan')
-  await page.getByText('How we measure').click()
+  await unfold(page, 'How we measure')
   await page.getByRole('button', { name: 'Only yes or no' }).click()
   const picture = await page.screenshot()
-  await page.getByLabel('+ picture for yes').setInputFiles({ name: 'yes.png', mimeType: 'image/png', buffer: picture })
+  await giveFile(page.getByRole('button', { name: '+ picture for yes' }), {
+    name: 'yes.png',
+    mimeType: 'image/png',
+    buffer: picture,
+  })
   await expect(page.getByRole('button', { name: 'yes without its picture' })).toBeVisible()
   await saved(page)
   const station = await page.context().newPage()
@@ -193,5 +197,5 @@ test('ordered words have pictures, the teacher’s own or a glass that fills', a
   const words = station.getByRole('radiogroup', { name: 'Which word fits?' })
   await expect(words.locator('img')).toHaveJSProperty('complete', true)
   expect(await words.locator('img').evaluate((image: HTMLImageElement) => image.naturalWidth)).toBeGreaterThan(0)
-  await expect(words.getByRole('radio', { name: 'no' }).locator('svg')).toBeVisible()
+  await expect(words.getByText('no', { exact: true }).locator('svg[viewBox="0 0 28 30"]')).toBeVisible()
 })

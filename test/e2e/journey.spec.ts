@@ -1,4 +1,4 @@
-import { cell, enterNumber, expect, joinStation, openStop, saved, test } from './house'
+import { cell, enterNumber, expect, joinStation, openStop, saved, test, unfold } from './house'
 
 /** A new user's way through all eight stops, from an empty lesson to a printed conclusion, with a station and the board. */
 test('an empty lesson becomes a class conclusion', async ({ page, browser, context }) => {
@@ -47,7 +47,7 @@ test('an empty lesson becomes a class conclusion', async ({ page, browser, conte
     await expect(page.getByText(/As planned it comes out clear in nearly 100 in 100 classes like yours/)).toBeVisible()
     await page.getByText('How we measure').click()
     await page.getByLabel('Measured with').fill('metre stick')
-    await page.locator('summary', { hasText: 'Groups' }).click()
+    await unfold(page, 'Groups')
     await page.getByRole('textbox', { name: 'Groups', exact: true }).fill('2')
     await page.keyboard.press('Enter')
     await expect(page.getByRole('textbox', { name: 'Name of group 2' })).toHaveValue('Birch')
@@ -122,7 +122,7 @@ test('an empty lesson becomes a class conclusion', async ({ page, browser, conte
     await expect(page.getByRole('heading', { name: 'Clear' })).toBeVisible()
     await expect(page.getByText('2 of 2 groups put 150\u202fcm first.')).toBeVisible()
     await expect(page.getByRole('img', { name: /^Points with a line\. Averages: A 50/ })).toBeVisible()
-    await page.getByRole('link', { name: 'Table' }).click()
+    await page.getByRole('tab', { name: 'Table' }).click()
     await expect(page.getByRole('row', { name: /150/ }).first()).toContainText('82.2')
     await expect(board.getByText(/^Clear\./)).toBeVisible()
   })

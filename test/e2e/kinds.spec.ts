@@ -1,5 +1,5 @@
 import { reading } from '../api/client'
-import { cell, client, expect, joinStation, lessonWith, openStop, paste, saved, test } from './house'
+import { cell, choose, client, expect, joinStation, lessonWith, openStop, paste, saved, test, unfold } from './house'
 
 const POTS = [
   'pot\tsize\tlid\tplace\tcolour',
@@ -103,7 +103,7 @@ test('the stopwatch warm-up measures the class’s own wobble', async ({ page, b
   await expect(page.getByText('6 timings')).toBeVisible()
   await page.getByRole('button', { name: 'Use this wobble' }).click()
   await page.clock.runFor(2000)
-  await page.locator('summary', { hasText: 'How we measure' }).click()
+  await unfold(page, 'How we measure')
   const wobble = Number(await page.getByLabel('Timing wobble').inputValue())
   expect(wobble).toBeGreaterThan(0.1)
   expect(wobble).toBeLessThan(0.12)
@@ -114,7 +114,7 @@ test('each kind of test asks for its own things, and what was there comes back',
   await openStop(page, lesson, 'plan')
   const kind = async (name: string) => {
     await page.getByRole('button', { name: /^Kind of test/ }).click()
-    await page.getByRole('button', { name: new RegExp(`^(✓ )?${name}`) }).click()
+    await page.getByRole('menuitemradio', { name: new RegExp(`^${name}`) }).click()
   }
   await kind('Before and after')
   await expect(page.getByRole('heading', { name: 'What happens' })).toBeVisible()
@@ -133,8 +133,8 @@ test('each kind of test asks for its own things, and what was there comes back',
   await expect(page.getByRole('heading', { name: 'Make better' })).toBeVisible()
   await expect(page.getByText('Fair check')).toBeHidden()
   await kind('Describe')
-  await page.locator('summary', { hasText: 'How we measure' }).click()
-  await page.getByLabel('Pick an instrument').selectOption('words')
+  await unfold(page, 'How we measure')
+  await choose(page.getByRole('combobox', { name: 'Pick an instrument' }), 'ordered words')
   await page.getByLabel('Ordered words, the least first').fill('soggy')
   await page.keyboard.press('Tab')
   await expect(page.getByRole('heading', { name: 'Which words?' })).toBeVisible()
@@ -162,7 +162,7 @@ test('before and after: keyed in two halves, the change is worked out, and the s
   await expect(page.getByRole('region', { name: 'How sure we can be' })).toContainText(
     'Melting made no difference that our instrument can show.',
   )
-  await page.getByRole('link', { name: 'Table' }).click()
+  await page.getByRole('tab', { name: 'Table' }).click()
   const ice = page.getByRole('row', { name: /a bag of ice/ }).first()
   await expect(ice.getByRole('cell').nth(1)).toHaveText('0.0\u202fg')
   await page.keyboard.press('8')
@@ -187,7 +187,7 @@ test('over time: every jar is read at its times, and the lines stand in a table 
   await call('POST', `/api/lessons/${lesson.id}/readings`, { readings: rows })
   await openStop(page, lesson, 'results')
   await expect(page.getByRole('img', { name: /^Lines over time\. Averages: A windowsill: day 0 1\.0/ })).toBeVisible()
-  await page.getByRole('link', { name: 'Table' }).click()
+  await page.getByRole('tab', { name: 'Table' }).click()
   await expect(page.getByRole('row', { name: /windowsill/ }).last()).toContainText('73.0')
   await openStop(page, lesson, 'test')
   await expect(page.getByRole('textbox', { name: 'Alder, A windowsill, repeat 1, day 9', exact: true })).toHaveValue('72')
@@ -273,7 +273,7 @@ test('an order is weighed out at a station, words are chosen, and what cannot be
   await tablet.getByRole('button', { name: 'Write it down' }).click()
   await expect(tablet.getByText('1 of 12 done')).toBeVisible()
   await openStop(page, damp, 'results')
-  await page.getByRole('link', { name: 'Table' }).click()
+  await page.getByRole('tab', { name: 'Table' }).click()
   await expect(page.getByRole('row', { name: /kitchen roll/ }).last()).toContainText('1')
   await context.close()
 })
@@ -286,7 +286,7 @@ test('predictions from two stations, each of its kind, are tallied; hands up are
   const { newLesson, open } = client(baseURL)
   const { lesson } = await newLesson('bounce-back')
   await openStop(page, lesson, 'predict')
-  await page.getByLabel('They predict').selectOption('line')
+  await choose(page.getByRole('combobox', { name: 'They predict' }), 'a sketched line')
   await saved(page)
   const tablets = await Promise.all(
     ['Alder', 'Birch'].map(async (group) => {

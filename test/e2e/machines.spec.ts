@@ -2,6 +2,7 @@ import { expect, test } from '@playwright/test'
 import { clientFor, reading, type WholeLesson } from '../api/client'
 import { startApplication } from '../application'
 import { startPostgres } from '../postgres'
+import { choose, turnBoard } from './house'
 
 test('a number sent to one process appears on the board of the other, and a class’s own desk opens at both', async ({
   browser,
@@ -16,7 +17,7 @@ test('a number sent to one process appears on the board of the other, and a clas
 
   const page = await browser.newPage()
   await page.goto(two!.base)
-  await page.getByLabel('Whose desk').selectOption('Wren')
+  await choose(page.getByRole('combobox', { name: 'Whose desk' }), 'Wren')
   await page.getByLabel('Passphrase').fill('a nest of twigs')
   await page.getByRole('button', { name: 'Open the desk' }).click()
   await expect(page.getByRole('heading', { name: 'On the shelf of Wren' })).toBeVisible()
@@ -26,7 +27,7 @@ test('a number sent to one process appears on the board of the other, and a clas
   const id = /lesson\/([0-9a-f-]{36})/.exec(page.url())![1]!
   const { lesson } = (await at.call<WholeLesson>('GET', `/api/lessons/${id}`, undefined, desk)).body
   await page.goto(`${two!.base}/board/${id}`)
-  await page.getByRole('button', { name: 'Testing' }).click()
+  await turnBoard(page, 'Testing')
   const token = await at.joinStation(lesson.code, lesson.plan.groups[0]!.id)
   await at.call('POST', '/api/station/readings', { readings: [reading(lesson.plan)] }, token)
   await expect(page.getByText(/Last in: Alder/)).toBeVisible()
@@ -37,7 +38,7 @@ test('a number sent to one process appears on the board of the other, and a clas
   await expect(page.getByText('Handed over to the head desk.')).toBeVisible()
   await expect(page.getByRole('heading', { name: 'The shelf is empty' }).or(page.getByText('The shelf is empty'))).toBeVisible()
   await page.getByRole('button', { name: 'More for the shelf' }).click()
-  await page.getByRole('button', { name: 'Leave the desk on this device' }).click()
+  await page.getByRole('menuitem', { name: 'Leave the desk on this device' }).click()
   await expect(page.getByRole('heading', { name: 'The desk is closed' })).toBeVisible()
   await page.close()
   await Promise.all([one!.stop(), two!.stop()])

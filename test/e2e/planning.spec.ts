@@ -1,6 +1,6 @@
 import { fitOf } from '../../core/clock'
 import { newRemark, type Method } from '../../core/lesson'
-import { client, expect, lessonWith, openStop, saved, test } from './house'
+import { choose, client, expect, lessonWith, openStop, saved, test, unfold } from './house'
 
 const stopwatch: Partial<Method> = {
   tool: 'stopwatch',
@@ -59,10 +59,10 @@ test('the adviser offers what would let the class see it, with its cost, and doe
   await ways.getByRole('button', { name: 'Time 2 at once' }).click()
   await expect(ways).toBeHidden()
   await expect(page.getByText('As planned it comes out clear in 93 in 100 classes like yours.')).toBeVisible()
-  await page.locator('summary', { hasText: 'How we measure' }).click()
+  await unfold(page, 'How we measure')
   await expect(page.getByRole('textbox', { name: 'Timed at once (ten swings)' })).toHaveValue('2')
 
-  await page.getByLabel('Pick an instrument').selectOption('thermometer')
+  await choose(page.getByRole('combobox', { name: 'Pick an instrument' }), /^thermometer/)
   await expect(page.getByLabel('Measured with')).toHaveValue('thermometer')
   await expect(page.getByText('Say the lowest and the highest result you expect')).toBeVisible()
   await page.keyboard.press('Escape')
@@ -90,9 +90,9 @@ test('what sounds like a guess under Noticed is asked about, and can be moved or
 test('the class’s own words stand on board and paper, and frame its prediction', async ({ page, baseURL }) => {
   const { lesson } = await client(baseURL).newLesson()
   await openStop(page, lesson, 'plan')
-  await page.locator('summary', { hasText: 'Words of the class' }).click()
-  await page.getByLabel('The variables are called').selectOption('independent-dependent')
-  await page.getByLabel('A prediction says').selectOption('if-then')
+  await unfold(page, 'Words of the class')
+  await choose(page.getByRole('combobox', { name: 'The variables are called' }), 'independent, dependent, control variables')
+  await choose(page.getByRole('combobox', { name: 'A prediction says' }), 'If … then … because …')
   await saved(page)
   await page.goto(`/board/${lesson.id}`)
   await expect(page.getByRole('heading', { name: 'Control variables' })).toBeVisible()
@@ -154,7 +154,7 @@ test('a plan full of nonsense stays editable, is explained and loses nothing', a
   await page.getByLabel('Condition C', { exact: true }).fill('55')
   await expect(page.getByRole('heading', { name: 'C is not a number' })).toBeHidden()
   await page.getByRole('button', { name: /^Kind of test/ }).click()
-  await page.getByRole('button', { name: /^Build and improve/ }).click()
+  await page.getByRole('menuitemradio', { name: /^Build and improve/ }).click()
   await saved(page)
   const { plan } = (await client(baseURL).open(lesson.id)).lesson
   expect(plan.conditions).toHaveLength(16)

@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto'
 import type { Page } from '@playwright/test'
 import type { Plan } from '../../core/lesson'
 import { reading, type WholeLesson } from '../api/client'
-import { cell, client, enterNumber, expect, joinStation, lessonWith, openStop, saved, test } from './house'
+import { cell, choose, client, enterNumber, expect, joinStation, lessonWith, openStop, saved, test, turnBoard } from './house'
 
 /** Kitchen roll, tissue, writing paper, card; two repeats by every group, one reading far out. */
 async function measured(baseURL: string | undefined, change: (plan: Plan) => void = () => {}): Promise<WholeLesson['lesson']> {
@@ -23,8 +23,7 @@ async function measured(baseURL: string | undefined, change: (plan: Plan) => voi
   await client(baseURL).call('POST', `/api/lessons/${lesson.id}/readings`, { readings: rows })
   return lesson
 }
-const part = (page: Page, name: string | RegExp) =>
-  page.getByRole('navigation', { name: 'Parts of the results' }).getByRole('link', { name })
+const part = (page: Page, name: string | RegExp) => page.getByRole('tab', { name })
 
 test('the right graph has its reason, another says what is lost, and both go out as pictures', async ({ page, baseURL }) => {
   const lesson = await measured(baseURL)
@@ -32,9 +31,9 @@ test('the right graph has its reason, another says what is lost, and both go out
   const graph = page.getByRole('region', { name: 'Graph' })
   await expect(graph).toContainText('comes in kinds with nothing between them')
   await expect(graph.getByRole('img')).toHaveAttribute('aria-label', /^Bars with dots\. Averages: A kitchen roll 62\./)
-  await graph.getByLabel('Graph').selectOption('points')
+  await choose(graph.getByRole('combobox', { name: 'Graph' }), /^Points with a line/)
   await expect(graph).toContainText('What is lost: A line between two kinds says that there is something halfway.')
-  await graph.getByLabel('Graph').selectOption('by-group')
+  await choose(graph.getByRole('combobox', { name: 'Graph' }), /^A panel for each group/)
   await expect(graph.locator('svg').getByText('Gorse')).toBeVisible()
   await graph.getByRole('button', { name: 'As a table' }).click()
   await expect(graph.getByRole('row', { name: /card/ })).toContainText('Elm: 60')
@@ -50,7 +49,7 @@ test('the right graph has its reason, another says what is lost, and both go out
 
   await saved(page)
   await page.reload()
-  await expect(graph.getByLabel('Graph')).toHaveValue('by-group')
+  await expect(graph.getByLabel('Graph')).toHaveValue('A panel for each group')
   await graph.getByRole('button', { name: 'Back to bars with dots' }).click()
   await expect(graph).toContainText('comes in kinds')
 })
@@ -70,10 +69,10 @@ test('how sure in three depths, the table with its working, a scale that is chec
 
   await part(page, 'Table').click()
   const table = page.getByRole('region', { name: 'Table' })
-  await table.getByLabel('Whose table').selectOption({ label: 'Alder' })
+  await choose(table.getByRole('combobox', { name: 'Whose table' }), 'Alder')
   await table.getByLabel('show the working').check()
   await expect(table.getByRole('row', { name: /kitchen roll/ })).toContainText(/61 \+ 62 = 123.*123 ÷ 2 = 61\.5/)
-  await table.getByLabel('Average').selectOption('median')
+  await choose(table.getByRole('combobox', { name: 'Average' }), /^Middle value/)
   await expect(table.getByRole('row', { name: /kitchen roll/ })).toContainText('Two stand in the middle')
   await expect(table.getByRole('row', { name: /kitchen roll/ })).toContainText('+45.0')
 
@@ -137,7 +136,7 @@ test('groups offer sentences, the class takes one up, the board shows it grow, a
 
   const board = await context.newPage()
   await board.goto(`/board/${lesson.id}`)
-  await board.getByRole('button', { name: 'Conclusion' }).click()
+  await turnBoard(board, 'Conclusion')
   await expect(board.getByText('9 hands')).toBeVisible()
   const text = 'Kitchen roll came first with 62 mm, card last with 17 mm. We are sure, because all groups agree.'
   await page.getByRole('textbox', { name: 'Our conclusion' }).fill(text)
@@ -176,7 +175,10 @@ test('reports go out as HTML and Markdown, a data package comes back as a lesson
 
   await openStop(page, lesson, 'results')
   await page.getByRole('button', { name: 'Print and files' }).click()
-  const [zip] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Data package (zip)' }).click()])
+  const [zip] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('menuitem', { name: 'Data package (zip)' }).click(),
+  ])
   const file = info.outputPath('lesson.data.zip')
   await zip.saveAs(file)
   await page.goto('/')
@@ -200,7 +202,7 @@ test('reports go out as HTML and Markdown, a data package comes back as a lesson
   await page.getByRole('button', { name: 'More for the shelf' }).click()
   const [backup] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Save everything as one file' }).click(),
+    page.getByRole('menuitem', { name: 'Save everything as one file' }).click(),
   ])
   const all = info.outputPath('all.beaker.zip')
   await backup.saveAs(all)
@@ -218,15 +220,12 @@ test('another class with the same test is compared and put together; another tes
   await openStop(page, lesson, 'results')
   await part(page, 'Another class').click()
   const other = page.getByRole('region', { name: 'Another class' })
-  const choose = async (name: string) => {
-    const value = await other.getByRole('option', { name: new RegExp(name) }).getAttribute('value')
-    await other.getByRole('combobox').selectOption(value)
-  }
-  await choose(title)
+  const another = other.getByRole('combobox', { name: 'The same investigation in' })
+  await choose(another, new RegExp(title))
   await expect(other).toContainText('It is the same test in all that was written down.')
   await expect(other.getByRole('row', { name: /kitchen roll/ })).toContainText(/of 14.*of 14.*of 28/)
   await expect(other).toContainText('so they may be put together')
-  await choose(elsewhere)
+  await choose(another, new RegExp(elsewhere))
   await expect(other).toContainText('This is not the same test.')
   await expect(other.getByRole('table')).toHaveCount(0)
 })

@@ -1,5 +1,5 @@
 import { reading } from '../api/client'
-import { client, enterNumber, expect, joinStation, lessonWith, test } from './house'
+import { client, enterNumber, expect, joinStation, lessonWith, test, turnBoard } from './house'
 
 test.use({ viewport: { width: 360, height: 640 }, hasTouch: true })
 
@@ -103,7 +103,7 @@ test('a page that nobody sees lets its line go, so that a class of tabs fits one
   let streams = 0
   page.on('request', (request) => (streams += request.url().includes('/events') ? 1 : 0))
   await page.goto(`/board/${lesson.id}`)
-  await page.getByRole('button', { name: 'Testing' }).click()
+  await turnBoard(page, 'Testing')
   await expect.poll(() => streams).toBe(1)
   const show = (shown: boolean) =>
     page.evaluate((value) => (window as unknown as { show(shown: boolean): void }).show(value), shown)

@@ -5,17 +5,30 @@ import { newRemark, type BoardState } from '../../core/lesson'
 import { prediction, reading } from '../api/client'
 import { startApplication, temporaryFolder } from '../application'
 import { snapshotsOf } from '../faults/library'
-import { cell, client, enterNumber, expect, joinStation, lessonWith, openStop, saved, test } from './house'
+import {
+  cell,
+  choose,
+  client,
+  enterNumber,
+  expect,
+  joinStation,
+  lessonWith,
+  openStop,
+  saved,
+  test,
+  turnBoard,
+  unfold,
+} from './house'
 
 test('wonder: what was said moves between the lists, and private notes stay private', async ({ page, baseURL }) => {
   const lesson = await lessonWith(baseURL, (plan) => (plan.wonder.noticed = [newRemark('one', 'it must be thirsty')]))
   await openStop(page, lesson, 'wonder')
   await page.getByRole('button', { name: 'More for: it must be thirsty' }).click()
-  await page.getByRole('button', { name: 'Move to Maybe' }).last().click()
+  await page.getByRole('menuitem', { name: 'Move to Maybe' }).click()
   await expect(
     page.getByRole('region', { name: 'Maybe' }).getByRole('textbox', { name: 'Maybe: it must be thirsty' }),
   ).toBeVisible()
-  await page.getByText('Notes for you alone').click()
+  await unfold(page, 'Notes for you alone')
   await page.getByRole('textbox', { name: 'Notes for you alone' }).fill('Elm quarrels about the ruler')
   await saved(page)
   await page.getByLabel('Children').fill('25')
@@ -36,7 +49,7 @@ test('plan: a number of groups that is out of range, a baseline, a condition lef
 }) => {
   const { lesson } = await client(baseURL).newLesson()
   await openStop(page, lesson, 'plan')
-  await page.locator('summary', { hasText: 'Groups' }).click()
+  await unfold(page, 'Groups')
   await page.getByRole('textbox', { name: 'Groups', exact: true }).fill('11')
   await page.keyboard.press('Enter')
   await expect(page.getByRole('alert')).toHaveText('Between 1 and 10, please.')
@@ -58,7 +71,7 @@ test('plan: a bar of the chart sets the repeats, and a wobble that drowns the di
   await openStop(page, lesson, 'plan')
   await page.getByRole('button', { name: /^5 repeats: clear/ }).click()
   await expect(page.getByRole('textbox', { name: 'Repeats of each condition' })).toHaveValue('5')
-  await page.locator('summary', { hasText: 'How we measure' }).click()
+  await unfold(page, 'How we measure')
   await page.getByLabel('Trial-to-trial wobble').fill('20 cm')
   await page.keyboard.press('Enter')
   await expect(page.getByText('Twelve repeats would not make it clear nine times in ten.')).toBeVisible()
@@ -111,7 +124,7 @@ test('test: practice columns, two in one place, and a table from a file that is 
     await chooser.setFiles(file)
   }
   await page.getByRole('button', { name: 'Print and files' }).click()
-  await page.getByRole('button', { name: 'Take readings in from a table', exact: true }).click()
+  await page.getByRole('menuitem', { name: 'Take readings in from a table' }).click()
   await takeIn('group,condition,repeat,value,unit\nCedar,A,1,60,mm\nCedar,A,2,sixty,mm\nYew,A,2,61,mm\n')
   const dialog = page.getByRole('dialog')
   await expect(dialog.getByRole('status')).toHaveText('1 reading would be taken in, 2 passed over.')
@@ -119,9 +132,9 @@ test('test: practice columns, two in one place, and a table from a file that is 
   await expect(dialog).toContainText('line 4 no group is called “Yew”')
   await takeIn('Team;A1;tissue;odd one\nCedar;6,1 cm;50;12\n')
   await expect(dialog).toContainText('line 2 Cedar, A kitchen roll, repeat 1: 61')
-  await page.getByLabel('Column odd one holds').selectOption({ label: 'result of D card' })
+  await choose(page.getByRole('combobox', { name: 'Column odd one holds' }), 'result of D card')
   await expect(dialog.getByRole('status')).toHaveText('3 readings would be taken in, 0 passed over.')
-  await page.getByLabel('Column odd one holds').selectOption({ label: 'nothing for us' })
+  await choose(page.getByRole('combobox', { name: 'Column odd one holds' }), 'nothing for us')
   await page.getByRole('button', { name: 'Take 2 readings in' }).click()
   await expect(page.getByText('2 readings taken in.')).toBeVisible()
   await expect(page.getByRole('row', { name: /^Cedar/ })).toContainText('2 of 12')
@@ -140,7 +153,7 @@ test('results and agree: a leaning result says so, and a sentence that claims mo
   await call('POST', `/api/lessons/${lesson.id}/readings`, { readings: rows })
   await openStop(page, lesson, 'results')
   await expect(page.getByRole('region', { name: 'How sure we can be' })).toContainText(/Leaning|Can't tell yet/)
-  await page.getByRole('link', { name: 'Table' }).click()
+  await page.getByRole('tab', { name: 'Table' }).click()
   await expect(page.getByText('(it leaked)')).toHaveCount(7)
 
   await page.keyboard.press('8')
@@ -180,7 +193,7 @@ test('desk, board and station find each other again after the server was started
   const { lesson } = await client(first.base).newLesson()
   const [board, tablet] = await Promise.all([browser.newPage(), browser.newPage({ viewport: { width: 390, height: 844 } })])
   await board.goto(`${first.base}/board/${lesson.id}`)
-  await board.getByRole('button', { name: 'Testing' }).click()
+  await turnBoard(board, 'Testing')
   await tablet.goto(`${first.base}/station?code=${encodeURIComponent(lesson.code)}`)
   await tablet.getByRole('button', { name: 'Gorse' }).click()
   await tablet.getByRole('button', { name: 'Later' }).click()
@@ -207,7 +220,7 @@ test('a station offers again what it sent when the server comes back with the da
   const board = await browser.newPage()
   const tablet = await browser.newPage({ viewport: { width: 390, height: 844 } })
   await board.goto(`${first.base}/board/${lesson.id}`)
-  await board.getByRole('button', { name: 'Testing' }).click()
+  await turnBoard(board, 'Testing')
   await tablet.goto(`${first.base}/station?code=${encodeURIComponent(lesson.code)}`)
   await tablet.getByRole('button', { name: 'Gorse' }).click()
   await tablet.getByRole('button', { name: 'Later' }).click()
@@ -275,7 +288,7 @@ test('desk and board steer one board by their keys: view, clock, numbers, sound;
   await board.goto(`/board/${lesson.id}`)
   await expect(board.getByRole('heading', { level: 1 })).toBeVisible()
   await page.bringToFront()
-  await page.getByLabel('The board shows').selectOption('Testing')
+  await choose(page.getByRole('combobox', { name: 'The board shows' }), 'Testing')
   await page.locator('#work').focus()
   await page.keyboard.press('t')
   await expect.poll(async () => (await state()).clockStarted).not.toBeNull()
@@ -288,7 +301,7 @@ test('desk and board steer one board by their keys: view, clock, numbers, sound;
   await board.keyboard.press('ArrowRight')
   await expect.poll(async () => (await state()).view).toBe('results')
   await page.bringToFront()
-  await expect(page.getByLabel('The board shows')).toHaveValue('results')
+  await expect(page.getByLabel('The board shows')).toHaveValue('Results')
   await expect(page.getByLabel('live numbers')).toBeChecked()
   await board.bringToFront()
   await board.keyboard.press('Escape')

@@ -1,4 +1,4 @@
-import { client, expect, joinStation, lessonWith, openStop, saved, test } from './house'
+import { choose, client, expect, giveFile, joinStation, lessonWith, openStop, saved, test, turnBoard } from './house'
 
 /** A small picture made by the page itself, as a file. */
 const PICTURE = {
@@ -10,7 +10,7 @@ const PICTURE = {
 test('the hook has words, a picture and a sketch, and the board shows them', async ({ page, baseURL }) => {
   const { lesson } = await client(baseURL).newLesson()
   await openStop(page, lesson, 'wonder')
-  await page.locator('input[type=file]').setInputFiles(PICTURE)
+  await giveFile(page.getByRole('button', { name: '+ picture' }), PICTURE)
   await expect(page.getByRole('img', { name: 'jar on the sill' })).toBeVisible()
   await page.getByRole('button', { name: '+ sketch' }).click()
   await expect(page.getByRole('button', { name: 'Keep the sketch' })).toBeDisabled()
@@ -23,7 +23,7 @@ test('the hook has words, a picture and a sketch, and the board shows them', asy
   await expect(page.getByRole('img', { name: 'a sketch' })).toBeVisible()
   await saved(page)
   await page.goto(`/board/${lesson.id}`)
-  await page.getByRole('button', { name: 'Noticed and wondered' }).click()
+  await turnBoard(page, 'Noticed and wondered')
   for (const name of ['jar on the sill', 'a sketch']) {
     const shown = page.getByRole('img', { name })
     await expect(shown).toBeVisible()
@@ -69,10 +69,11 @@ test('what groups say at their stations joins the lists; one wondering is weighe
   await page.getByRole('button', { name: /^Could we test it\? .*width of the strip/ }).click()
   await expect(panel).toContainText('It is about the width of the strip.')
   await expect(panel).toContainText('How does the width of the strip change how high water climbs in 60 s?')
-  await panel.getByLabel('Your answer: Is it safe for children?').selectOption('no')
+  await choose(panel.getByRole('combobox', { name: 'Your answer: Is it safe for children?' }), 'I say no')
   await expect(page.getByRole('button', { name: /^Could we test it\? not yet: does the width/ })).toBeVisible()
-  await panel.getByLabel('Your answer: Is it safe for children?').selectOption('')
-  await panel.getByLabel('Merge another wondering').selectOption('why does it climb?')
+  await choose(panel.getByRole('combobox', { name: 'Your answer: Is it safe for children?' }), 'as it looks')
+  await panel.getByRole('button', { name: 'Merge with …' }).click()
+  await page.getByText('why does it climb?', { exact: true }).last().click()
   await expect(
     wondered.getByRole('textbox', { name: 'Wondered: does the width of the strip matter? / why does it climb?' }),
   ).toBeVisible()
@@ -96,7 +97,7 @@ test('a wondering waits for next time, and a group’s own question becomes a le
   await page.keyboard.press('l')
   await expect(page.getByText('next time', { exact: true })).toBeVisible()
   await page.getByText('Each group its own').click()
-  await page.getByLabel('Question of Cedar').selectOption('does the time in the water matter?')
+  await choose(page.getByRole('combobox', { name: 'Question of Cedar' }), 'does the time in the water matter?')
   await page.getByRole('button', { name: 'Make its own lesson' }).click()
   await page.getByRole('button', { name: 'Open it' }).click()
   await expect(page.getByText('Cedar: does the time in the water matter?')).toBeVisible()

@@ -2,7 +2,7 @@
 import { dayOf } from '~~/core/clock'
 import { classSentences, CONCLUSION_PARTS, doubtsOfConclusion, isUnfinished, originOf, partsOf, wordsUsed } from '~~/core/agree'
 import { evidenceOf } from '~~/core/evidence'
-import { BOUNDS, LONGEST, AGES, type Age, type Conclusion } from '~~/core/lesson'
+import { BOUNDS, LONGEST, AGES, type Conclusion } from '~~/core/lesson'
 import { stampedOrders } from '~~/core/predictions'
 import {
   dayWords,
@@ -23,7 +23,8 @@ const plan = computed(() => lesson.plan!)
 const evidence = computed(() => evidenceOf(plan.value, lesson.record))
 const sentences = computed(() => classSentences(lesson.record.conclusions))
 const last = computed(() => sentences.value[0])
-const box = ref<HTMLTextAreaElement>()
+const control = useTemplateRef<{ $el: HTMLElement }>('control')
+const box = computed(() => control.value?.$el.querySelector('textarea') ?? undefined)
 const { text, from, take, waiting } = useSentence(last, box)
 const hands = ref<number | null>(last.value?.hands ?? null)
 
@@ -85,11 +86,12 @@ async function keep(agreed: boolean): Promise<void> {
               : 'the board shows every word as it is written; other desks write along'
           }}</span>
         </h3>
-        <textarea
-          ref="box"
+        <VTextarea
+          ref="control"
           v-model="text"
-          class="box"
+          class="sentence"
           rows="4"
+          no-resize
           :maxlength="LONGEST.text"
           data-target="conclusion"
           aria-labelledby="conclusion"
@@ -120,17 +122,10 @@ async function keep(agreed: boolean): Promise<void> {
             whole
             @update:model-value="hands = $event"
           />
-          <button
-            type="button"
-            class="button main"
-            :disabled="text.trim() === '' || isUnfinished(text) || (asStored && last!.agreed)"
-            @click="keep(true)"
-          >
+          <MainBtn :disabled="text.trim() === '' || isUnfinished(text) || (asStored && last!.agreed)" @click="keep(true)">
             {{ asStored && last!.agreed ? 'Agreed' : 'We agree on this' }}
-          </button>
-          <button type="button" class="button" :disabled="text.trim() === '' || asStored" @click="keep(false)">
-            Keep as a draft
-          </button>
+          </MainBtn>
+          <VBtn :disabled="text.trim() === '' || asStored" @click="keep(false)"> Keep as a draft </VBtn>
           <p v-if="last?.agreed" class="hint">
             Agreed on {{ dayWords(dayOf(new Date(last.at)))
             }}<template v-if="last.hands !== null"> with {{ last.hands }} hands up</template
@@ -149,18 +144,18 @@ async function keep(agreed: boolean): Promise<void> {
         <h3 id="starters">
           Ways to begin
           <span class="soft">that say no more than “{{ gradeName(evidence).toLowerCase() }}”, for children of</span>
-          <select
-            class="box age"
-            aria-label="Age of the children"
-            :value="plan.age"
-            @change="lesson.edit((draft) => (draft.age = ($event.target as HTMLSelectElement).value as Age))"
-          >
-            <option v-for="age in AGES" :key="age" :value="age">{{ age.replace('-', ' to ') }}</option>
-          </select>
+          <ChoiceField
+            bare
+            label="Age of the children"
+            class="age"
+            :model-value="plan.age"
+            @update:model-value="lesson.edit((draft) => (draft.age = $event))"
+            :options="AGES.map((age) => ({ value: age, title: age.replace('-', ' to ') }))"
+          />
         </h3>
         <ul class="starters">
           <li v-for="starter in starters" :key="starter">
-            <button type="button" @click="begin(starter)">{{ starter }}</button>
+            <VBtn class="starter" @click="begin(starter)">{{ starter }}</VBtn>
           </li>
         </ul>
       </section>
@@ -172,12 +167,11 @@ async function keep(agreed: boolean): Promise<void> {
         <NextTests />
       </div>
       <GroupNotes :plan="plan" :record="lesson.record" />
-      <details v-if="sentences.length > 1" class="fold">
-        <summary><strong>Earlier wordings</strong> {{ sentences.length - 1 }}</summary>
+      <AppFold title="Earlier wordings" :hint="`${sentences.length - 1}`" v-if="sentences.length > 1">
         <ul>
           <li v-for="one in sentences.slice(1)" :key="one.id" class="soft">{{ one.text }}</li>
         </ul>
-      </details>
+      </AppFold>
     </template>
   </div>
 </template>
@@ -187,58 +181,48 @@ async function keep(agreed: boolean): Promise<void> {
   margin-left: auto;
 }
 .asked {
-  font-size: 20px;
+  font-size: var(--type-title);
 }
 .first {
   margin-top: 8px;
 }
 h3 {
   margin-bottom: 6px;
-  font-size: 17px;
+  font-size: var(--type-lead);
 }
 h3 span {
   font-family: var(--dense);
-  font-size: 15px;
+  font-size: var(--type-body);
   font-weight: 400;
-}
-.age {
-  width: auto;
-  margin-left: 6px;
-  min-height: 30px;
-  font-family: var(--dense);
-  font-size: 15px;
 }
 .starters {
   display: grid;
-  gap: 8px;
+  gap: var(--gap-near);
 }
-.starters button {
+.age {
+  display: inline-flex;
+  width: 110px;
+  margin-left: 6px;
+}
+.starter {
+  justify-content: flex-start;
   width: 100%;
-  padding: 9px 14px;
-  border: 1px solid var(--line);
+  border-color: var(--line);
   border-left: 4px solid var(--green);
-  border-radius: var(--corner);
-  background: var(--card);
+  color: var(--ink);
   font-family: var(--heading);
+  font-weight: 400;
   text-align: left;
-  cursor: pointer;
 }
-.starters button:hover {
-  background: var(--green-light);
-}
-.section .box {
+.sentence {
   font-family: var(--heading);
-  font-size: 19px;
-}
-.section .age {
-  font-family: var(--dense);
-  font-size: 15px;
+  font-size: var(--type-lead);
 }
 .doubts {
   margin: 8px 0;
 }
 .doubts li {
-  padding: 6px 10px;
+  padding: var(--gap-close) var(--gap-near);
   border-left: 4px solid var(--beet);
   background: var(--beet-light);
 }
@@ -249,7 +233,7 @@ h3 span {
 .ticks {
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 16px;
+  gap: var(--gap-hair) var(--gap-part);
   margin: 6px 0;
   color: var(--soft);
 }
@@ -263,14 +247,14 @@ h3 span {
 .words {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 8px;
+  gap: var(--gap-tight) var(--gap-near);
   margin-top: 8px;
-  font-size: 15px;
+  font-size: var(--type-body);
 }
 .word {
-  padding: 0 8px;
+  padding: 0 var(--gap-near);
   border: 1px solid var(--line);
-  border-radius: 10px;
+  border-radius: var(--corner-glass);
 }
 .word.there {
   border-color: var(--leaf);
@@ -279,6 +263,6 @@ h3 span {
 .two {
   display: grid;
   grid-template-columns: 1fr 1.6fr;
-  gap: 24px;
+  gap: var(--gap-block);
 }
 </style>

@@ -25,8 +25,7 @@ function write(group: string, key: 'well' | 'next', text: string): void {
 </script>
 
 <template>
-  <details class="fold">
-    <summary><strong>My notes on the groups</strong> never on board, station or report</summary>
+  <AppFold title="My notes on the groups" hint="never on board, station or report">
     <table class="ruled">
       <thead>
         <tr>
@@ -55,5 +54,5 @@ function write(group: string, key: 'well' | 'next', text: string): void {
       </tbody>
     </table>
     <p class="hint">What the record shows stands in grey; what you write takes its place in the teacher’s notes.</p>
-  </details>
+  </AppFold>
 </template>

@@ -46,22 +46,29 @@ function count(sentence: Conclusion, hands: number | null): void {
           @update:model-value="count(one, $event)"
         />
         <span class="hint">hands</span>
-        <button type="button" class="button small" @click="emit('use', one)">Take it up</button>
+        <VBtn size="small" @click="emit('use', one)">Take it up</VBtn>
       </li>
     </ul>
     <form class="row" @submit.prevent="add">
-      <select v-model="saying.group" class="box who" aria-label="Which group says it">
-        <option value="">{{ missing[0]?.name ?? plan.groups[0]?.name }}</option>
-        <option v-for="one in plan.groups" :key="one.id" :value="one.id">{{ one.name }}</option>
-      </select>
-      <input
+      <ChoiceField
+        bare
+        label="Which group says it"
+        class="who"
+        v-model="saying.group"
+        :options="[
+          { value: '', title: (missing[0] ?? plan.groups[0])?.name ?? '' },
+          ...plan.groups.map((one) => ({ value: one.id, title: one.name })),
+        ]"
+      />
+      <TextField
+        bare
+        label="A group’s sentence"
+        class="grow"
         v-model="saying.text"
-        class="box grow"
-        :maxlength="LONGEST.proposal"
-        aria-label="A group’s sentence"
+        :longest="LONGEST.proposal"
         placeholder="We found that …"
       />
-      <button type="submit" class="button" :disabled="saying.text.trim() === ''">Write it down</button>
+      <VBtn type="submit" :disabled="saying.text.trim() === ''">Write it down</VBtn>
     </form>
   </section>
 </template>
@@ -69,18 +76,18 @@ function count(sentence: Conclusion, hands: number | null): void {
 <style scoped>
 h3 {
   margin-bottom: 6px;
-  font-size: 17px;
+  font-size: var(--type-lead);
 }
 h3 span {
   font-family: var(--dense);
-  font-size: 15px;
+  font-size: var(--type-body);
   font-weight: 400;
 }
 .offers li {
   display: flex;
   align-items: center;
-  gap: 10px;
-  padding: 5px 0;
+  gap: var(--gap-near);
+  padding: var(--gap-close) 0;
   border-bottom: 1px solid var(--line);
 }
 .offers p {

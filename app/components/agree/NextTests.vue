@@ -21,7 +21,7 @@ async function begin(next: NextTest): Promise<void> {
     <ul>
       <li v-for="one in tests" :key="one.id">
         <span class="grow">{{ nextQuestion(one) }}</span>
-        <button type="button" class="button small" :disabled="busy" @click="begin(one)">Plan it</button>
+        <VBtn size="small" :disabled="busy" @click="begin(one)">Plan it</VBtn>
       </li>
     </ul>
     <p v-if="tests.length === 0" class="soft">No cards are left over. Wonderings kept for later stand here, too.</p>
@@ -31,12 +31,12 @@ async function begin(next: NextTest): Promise<void> {
 <style scoped>
 h3 {
   margin-bottom: 6px;
-  font-size: 17px;
+  font-size: var(--type-lead);
 }
 li {
   display: flex;
   align-items: center;
-  gap: 10px;
-  padding: 3px 0;
+  gap: var(--gap-near);
+  padding: var(--gap-tight) 0;
 }
 </style>

@@ -40,35 +40,35 @@ const FEW = 5
 <style scoped>
 .agree {
   display: grid;
-  gap: 18px;
+  gap: var(--gap-block);
   align-content: start;
   height: 100%;
-  padding-top: 12px;
+  padding-top: var(--gap-wide);
   overflow: auto;
 }
 .text {
-  padding: 20px 34px;
+  padding: var(--gap-block) var(--gap-far);
   border: 2.5px solid var(--ink);
   border-top: 0;
-  border-radius: 0 0 24px 24px;
-  font-size: 42px;
+  border-radius: 0 0 var(--corner-glass) var(--corner-glass);
+  font-size: var(--type-figure);
   line-height: 1.35;
   overflow-wrap: anywhere;
 }
 .text.long {
-  font-size: 32px;
+  font-size: var(--type-huge);
 }
 .offers li {
   display: flex;
   align-items: baseline;
-  gap: 18px;
-  padding: 8px 0;
+  gap: var(--gap-block);
+  padding: var(--gap-near) 0;
   border-bottom: 1px solid var(--line);
 }
 .offers.many {
-  font-size: 28px;
+  font-size: var(--type-huge);
 }
 .offers.many li {
-  padding: 2px 0;
+  padding: var(--gap-hair) 0;
 }
 </style>

@@ -15,7 +15,7 @@ const written = computed(() => stopwatchWords(props.state.secondsLeft))
       <p>{{ PHASE_NAMES[state.phase] }}</p>
       <p class="time" role="timer">{{ written }}</p>
       <p>{{ state.running ? (state.secondsLeft > 0 ? 'left' : 'time is up') : 'for all trials' }}</p>
-      <button type="button" class="button" @click="emit('turn')">{{ byHand ? 'Stop the clock' : 'Start the test clock' }}</button>
+      <VBtn class="turn" @click="emit('turn')">{{ byHand ? 'Stop the clock' : 'Start the test clock' }}</VBtn>
     </div>
   </section>
 </template>
@@ -24,7 +24,7 @@ const written = computed(() => stopwatchWords(props.state.secondsLeft))
 .clock {
   display: grid;
   grid-template-columns: 44px 1fr;
-  gap: 18px;
+  gap: var(--gap-block);
   align-self: start;
   height: 330px;
 }
@@ -32,7 +32,7 @@ const written = computed(() => stopwatchWords(props.state.secondsLeft))
   position: relative;
   border: 2.5px solid var(--ink);
   border-top: 0;
-  border-radius: 0 0 16px 16px;
+  border-radius: 0 0 var(--corner-glass) var(--corner-glass);
   overflow: hidden;
 }
 .level span {
@@ -43,17 +43,17 @@ const written = computed(() => stopwatchWords(props.state.secondsLeft))
 }
 .words {
   display: grid;
-  gap: 6px;
+  gap: var(--gap-close);
   align-content: start;
 }
 .time {
-  font-size: 84px;
+  font-size: var(--type-clock);
   font-weight: 700;
   line-height: 1.05;
 }
-.button {
+.turn {
   justify-self: start;
   margin-top: 12px;
-  font-size: 18px;
+  font-size: var(--type-lead);
 }
 </style>

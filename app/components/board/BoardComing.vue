@@ -25,13 +25,13 @@ const next = computed(() => props.coming.slice(0, SHOWN))
 <style scoped>
 .coming {
   display: grid;
-  gap: 8px;
+  gap: var(--gap-near);
   margin-top: 14px;
-  font-size: 28px;
+  font-size: var(--type-huge);
   line-height: 1.2;
 }
 li {
-  padding-left: 12px;
+  padding-left: var(--gap-wide);
   border-left: 4px solid var(--mark);
 }
 .now {

@@ -25,7 +25,7 @@ const link = computed(() => stationLink(address.value, props.code))
 .join {
   display: grid;
   grid-template-columns: minmax(0, 1fr) min(44vh, 420px);
-  gap: 40px;
+  gap: var(--gap-far);
   align-items: center;
   height: 100%;
 }
@@ -34,7 +34,7 @@ li {
 }
 .large {
   margin-bottom: 20px;
-  font-size: clamp(38px, 3.6vw, 64px);
+  font-size: var(--type-figure);
   font-weight: 700;
   overflow-wrap: anywhere;
 }
@@ -42,14 +42,14 @@ li {
   letter-spacing: 6px;
 }
 .picture {
-  padding: 12px;
+  padding: var(--gap-wide);
   border: 2.5px solid var(--ink);
   border-top: 0;
-  border-radius: 0 0 22px 22px;
+  border-radius: 0 0 var(--corner-glass) var(--corner-glass);
   background: var(--card);
 }
 .picture p {
-  font-size: 28px;
+  font-size: var(--type-huge);
   line-height: 1.2;
 }
 </style>

@@ -17,9 +17,9 @@ const counting = ref(done.value === 0 && handsOf(props.record.predictions) !== u
     <h2>
       What do we think?
       <span v-if="!counting" class="soft">{{ done }} of {{ groups.length }} groups have said</span>
-      <button v-if="comparing" type="button" class="button turn" @click="counting = !counting">
+      <VBtn v-if="comparing" class="turn" @click="counting = !counting">
         {{ counting ? 'What the groups said' : 'Hands up' }}
-      </button>
+      </VBtn>
     </h2>
     <HandsUp v-if="counting && comparing" big :plan="plan" :predictions="record.predictions" @count="$emit('count', $event)" />
     <PredictionTally v-else big :plan="plan" :predictions="record.predictions" />
@@ -30,16 +30,16 @@ const counting = ref(done.value === 0 && handsOf(props.record.predictions) !== u
 h2 {
   display: flex;
   align-items: baseline;
-  gap: 16px;
+  gap: var(--gap-part);
   margin-bottom: 10px;
-  font-size: 34px;
+  font-size: var(--type-figure);
 }
 h2 span {
-  font-size: 30px;
+  font-size: var(--type-huge);
   font-weight: 400;
 }
 .turn {
   margin-left: auto;
-  font-size: 28px;
+  font-size: var(--type-huge);
 }
 </style>

@@ -40,16 +40,16 @@ const care = computed(() =>
 .question {
   display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(0, 1.2fr);
-  gap: 24px 60px;
-  padding-top: 20px;
+  gap: var(--gap-block) var(--gap-far);
+  padding-top: var(--gap-block);
 }
 .conditions {
   display: grid;
-  gap: 16px;
+  gap: var(--gap-part);
   align-content: start;
 }
 .many .conditions {
-  gap: 6px;
+  gap: var(--gap-close);
 }
 .conditions li > span:last-child {
   display: -webkit-box;
@@ -58,7 +58,7 @@ const care = computed(() =>
   -webkit-line-clamp: 2;
 }
 .many .conditions li {
-  font-size: 28px;
+  font-size: var(--type-huge);
   line-height: 1.15;
 }
 .many .conditions li > span:last-child {
@@ -67,23 +67,23 @@ const care = computed(() =>
 .conditions li {
   display: flex;
   align-items: center;
-  gap: 18px;
-  font-size: 34px;
+  gap: var(--gap-block);
+  font-size: var(--type-figure);
 }
 .same {
-  padding: 4px 30px 20px;
+  padding: var(--gap-tight) var(--gap-far) var(--gap-block);
   border: 2px solid var(--ink);
   border-top: 0;
-  border-radius: 0 0 20px 20px;
+  border-radius: 0 0 var(--corner-glass) var(--corner-glass);
 }
 .same h2 {
   margin-bottom: 10px;
-  font-size: 32px;
+  font-size: var(--type-huge);
 }
 .same li {
   display: -webkit-box;
   overflow: hidden;
-  padding: 3px 0;
+  padding: var(--gap-tight) 0;
   -webkit-box-orient: vertical;
   -webkit-line-clamp: 2;
 }

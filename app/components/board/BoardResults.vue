@@ -16,7 +16,7 @@ const evidence = computed(() => evidenceOf(props.plan, props.record))
   <div v-if="!shown" class="hidden">
     <p class="large">Numbers stay hidden until every group is done.</p>
     <p>{{ done.done }} of {{ done.all }} written down. What do you expect now?</p>
-    <button type="button" class="button show" @click="emit('show')">Show them now</button>
+    <VBtn class="show" @click="emit('show')">Show them now</VBtn>
   </div>
   <div v-else-if="evidence && evidence.summaries.length > 0" class="results">
     <div class="chart"><ResultsChart big :dark="dark" :plan="plan" :record="record" /></div>
@@ -31,21 +31,21 @@ const evidence = computed(() => evidenceOf(props.plan, props.record))
 <style scoped>
 .hidden {
   display: grid;
-  gap: 20px;
+  gap: var(--gap-block);
   height: 100%;
   place-content: center;
 }
 .show {
   justify-self: start;
-  font-size: 20px;
+  font-size: var(--type-title);
 }
 .large {
-  font-size: 44px;
+  font-size: var(--type-figure);
 }
 .results {
   display: flex;
   flex-direction: column;
-  gap: 8px;
+  gap: var(--gap-near);
   height: 100%;
 }
 .chart {

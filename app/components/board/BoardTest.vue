@@ -109,7 +109,7 @@ const shapeOf = (id: string) => props.plan.groups.find((group) => group.id === i
 .test {
   display: grid;
   grid-template-columns: 300px minmax(0, 1fr);
-  gap: 40px;
+  gap: var(--gap-far);
   height: 100%;
 }
 .groups {
@@ -129,7 +129,7 @@ th {
 th span {
   display: flex;
   align-items: center;
-  gap: 12px;
+  gap: var(--gap-wide);
 }
 tr {
   border-bottom: 1px solid var(--line);
@@ -162,14 +162,14 @@ tr {
 }
 .dots .asked {
   border-color: var(--brass);
-  border-radius: 3px;
+  border-radius: var(--corner-small);
   background: var(--brass-light);
 }
 .change {
   margin-top: 14px;
 }
 .to {
-  padding: 0 12px;
+  padding: 0 var(--gap-wide);
   font-weight: 700;
 }
 .count {
@@ -180,7 +180,7 @@ tr {
   margin-top: 12px;
 }
 .latest strong {
-  font-size: 38px;
+  font-size: var(--type-figure);
 }
 .vessel {
   position: relative;
@@ -191,7 +191,7 @@ tr {
   overflow: hidden;
   border: 2px solid var(--ink);
   border-top: 0;
-  border-radius: 0 0 8px 8px;
+  border-radius: 0 0 var(--corner-glass) var(--corner-glass);
 }
 .vessel i {
   position: absolute;
@@ -201,7 +201,7 @@ tr {
 }
 .vessel b {
   position: relative;
-  font-size: 28px;
+  font-size: var(--type-huge);
   line-height: 1;
 }
 .vessel.asked {

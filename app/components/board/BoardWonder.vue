@@ -36,14 +36,14 @@ const MOST_SHOWN = 5
 .wonder {
   display: flex;
   flex-direction: column;
-  gap: 20px;
+  gap: var(--gap-block);
   height: 100%;
   overflow: hidden;
 }
 .hook {
   display: flex;
   align-items: center;
-  gap: 24px;
+  gap: var(--gap-block);
 }
 .hook img {
   max-height: 260px;
@@ -53,16 +53,16 @@ const MOST_SHOWN = 5
 .lists {
   display: grid;
   grid-template-columns: repeat(3, minmax(0, 1fr));
-  gap: 32px;
+  gap: var(--gap-far);
 }
 h2 {
   border-bottom: 3px solid var(--green);
-  font-size: 32px;
+  font-size: var(--type-huge);
 }
 li {
-  padding: 6px 0;
+  padding: var(--gap-close) 0;
   border-bottom: 1px solid var(--line);
-  font-size: 28px;
+  font-size: var(--type-huge);
   line-height: 1.25;
   overflow-wrap: anywhere;
 }

@@ -10,15 +10,7 @@ import {
   walkedTimes,
 } from '~~/core/arrangement'
 import { fitOf, testStartOf } from '~~/core/clock'
-import {
-  BOUNDS,
-  LONGEST,
-  activeConditions,
-  TRIAL_ORDERS,
-  type Arrangement,
-  type ArrangementWay,
-  type ExtraStation,
-} from '~~/core/lesson'
+import { BOUNDS, LONGEST, activeConditions, TRIAL_ORDERS, type Arrangement, type ExtraStation } from '~~/core/lesson'
 import { ARRANGEMENT_WORDS, circuitVerdict, counted, ORDER_WORDS, secondWords } from '~~/core/wording'
 
 /** Who does which condition: everything, some of them, in a circuit, or all at one apparatus. */
@@ -62,45 +54,42 @@ const verdict = computed(() => circuitVerdict(circuit.value))
 <template>
   <section class="section sheet" aria-labelledby="arrangement">
     <h3 id="arrangement">Who does what</h3>
-    <div class="ways" role="radiogroup" aria-label="Arrangement">
-      <button
-        v-for="one in ways"
-        :key="one"
-        type="button"
-        role="radio"
-        class="way"
-        :aria-checked="way === one"
-        :class="{ on: way === one }"
-        @click="set({ way: one as ArrangementWay })"
-      >
-        <strong>{{ ARRANGEMENT_WORDS[one].name }}</strong>
-        <span>{{ ARRANGEMENT_WORDS[one].what }}</span>
-      </button>
-    </div>
+    <PickOne
+      class="ways"
+      tiles
+      label="Arrangement"
+      :model-value="way"
+      :options="ways.map((one) => ({ value: one, title: ARRANGEMENT_WORDS[one].name }))"
+      @update:model-value="set({ way: $event })"
+    >
+      <template #default="{ option }">
+        <span class="way">
+          <strong>{{ option.title }}</strong>
+          <span>{{ ARRANGEMENT_WORDS[option.value].what }}</span>
+        </span>
+      </template>
+    </PickOne>
     <div v-if="canMix" class="order">
-      <div class="row" role="radiogroup" aria-label="Order of trials">
-        <span>Order of trials</span>
-        <label v-for="one in TRIAL_ORDERS" :key="one" class="one">
-          <input
-            type="radio"
-            name="trial-order"
-            :value="one"
-            :checked="plan.arrangement.order === one"
-            data-target="trial-order"
-            @change="set({ order: one })"
-          />
-          {{ ORDER_WORDS[one].name }}
-        </label>
-        <label v-if="plan.arrangement.order === 'blocks'" class="why">
-          <span class="soft">because</span>
-          <input
-            class="box"
-            :maxlength="LONGEST.name"
-            placeholder="for example: the water stays hot for one condition only"
-            :value="plan.arrangement.orderReason"
-            @change="set({ orderReason: ($event.target as HTMLInputElement).value.trim() })"
-          />
-        </label>
+      <div class="row">
+        <span aria-hidden="true">Order of trials</span>
+        <PickOne
+          label="Order of trials"
+          target="trial-order"
+          :model-value="plan.arrangement.order"
+          :options="TRIAL_ORDERS.map((one) => ({ value: one, title: ORDER_WORDS[one].name }))"
+          @update:model-value="set({ order: $event })"
+        />
+        <TextField
+          v-if="plan.arrangement.order === 'blocks'"
+          label="because"
+          inline
+          class="why"
+          lazy
+          :longest="LONGEST.name"
+          placeholder="for example: the water stays hot for one condition only"
+          :model-value="plan.arrangement.orderReason"
+          @update:model-value="set({ orderReason: $event.trim() })"
+        />
       </div>
       <p class="hint">{{ ORDER_WORDS[plan.arrangement.order].what }}</p>
     </div>
@@ -114,29 +103,25 @@ const verdict = computed(() => circuitVerdict(circuit.value))
         :most="active.length"
         @update:model-value="set({ each: $event ?? 2 })"
       />
-      <label v-if="hasBaseline" class="check">
-        <input
-          type="checkbox"
-          :checked="plan.arrangement.baselineInEvery"
-          @change="set({ baselineInEvery: ($event.target as HTMLInputElement).checked })"
-        />
-        every group does the baseline
-      </label>
+      <TickField
+        v-if="hasBaseline"
+        label="every group does the baseline"
+        :model-value="plan.arrangement.baselineInEvery"
+        @update:model-value="set({ baselineInEvery: $event })"
+      />
       <p class="hint">Every condition is done by at least two groups, and two conditions meet in a group as evenly as can be.</p>
     </div>
     <template v-if="way === 'circuit'">
       <div class="row">
-        <label class="field">
-          <span>Groups move</span>
-          <select
-            class="box"
-            :value="plan.arrangement.change"
-            @change="set({ change: ($event.target as HTMLSelectElement).value as Arrangement['change'] })"
-          >
-            <option value="at-bell">all together, at a bell</option>
-            <option value="when-ready">each when it is ready</option>
-          </select>
-        </label>
+        <ChoiceField
+          label="Groups move"
+          :model-value="plan.arrangement.change"
+          @update:model-value="set({ change: $event })"
+          :options="[
+            { value: 'at-bell', title: 'all together, at a bell' },
+            { value: 'when-ready', title: 'each when it is ready' },
+          ]"
+        />
         <NumberField
           label="Walk to the next"
           unit="s"
@@ -146,29 +131,23 @@ const verdict = computed(() => circuitVerdict(circuit.value))
         />
         <p class="hint grow">{{ verdict }}</p>
         <template v-if="whenReady && circuit.finish > circuit.bound">
-          <button
-            v-if="share === undefined"
-            type="button"
-            class="button small"
-            @click="look(plan.groups.length, walkedTimes(plan))"
-          >
+          <VBtn v-if="share === undefined" size="small" @click="look(plan.groups.length, walkedTimes(plan))">
             Look for a better rota
-          </button>
-          <button v-else type="button" class="button small" @click="stop">
-            Stop <progress :value="share" aria-label="How far the search is" />
-          </button>
+          </VBtn>
+          <VBtn v-else size="small" @click="stop"> Stop <progress :value="share" aria-label="How far the search is" /> </VBtn>
         </template>
       </div>
       <ul class="stations" aria-label="Stations">
         <li v-for="station in circuitStations(plan)" :key="station.id">
           <ConditionName v-if="station.measures" :plan="plan" :id="station.id" />
-          <input
+          <TextField
+            bare
+            label="Name of the station"
+            class="name"
             v-else
-            class="box name"
-            :maxlength="LONGEST.name"
-            aria-label="Name of the station"
-            :value="plan.arrangement.extra.find(({ id }) => id === station.id)!.name"
-            @input="setExtra(station.id, { name: ($event.target as HTMLInputElement).value })"
+            :longest="LONGEST.name"
+            :model-value="plan.arrangement.extra.find(({ id }) => id === station.id)!.name"
+            @update:model-value="setExtra(station.id, { name: $event })"
           />
           <span v-if="station.measures" class="soft">{{ secondWords(station.seconds) }}</span>
           <NumberField
@@ -189,15 +168,14 @@ const verdict = computed(() => circuitVerdict(circuit.value))
             v-bind="BOUNDS.copies"
             @update:model-value="station.measures ? setCopies(station.id, $event) : setExtra(station.id, { copies: $event ?? 1 })"
           />
-          <button
+          <QuietBtn
             v-if="!station.measures"
-            type="button"
-            class="button small quiet"
+            size="small"
             aria-label="Take the station away"
             @click="set({ extra: plan.arrangement.extra.filter(({ id }) => id !== station.id) })"
           >
             ✕
-          </button>
+          </QuietBtn>
         </li>
       </ul>
       <QuickAdd
@@ -216,74 +194,43 @@ const verdict = computed(() => circuitVerdict(circuit.value))
 </template>
 
 <style scoped>
+.why {
+  flex: 1;
+}
 .order {
   margin: 8px 0;
 }
-.one {
-  display: inline-flex;
-  gap: 6px;
-  align-items: baseline;
-}
-.why {
-  display: flex;
-  flex: 1;
-  gap: 8px;
-  align-items: center;
-}
 h3 {
-  font-size: 17px;
+  font-size: var(--type-lead);
 }
 .ways {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(165px, 1fr));
-  gap: 8px;
   margin: 8px 0 12px;
 }
 .way {
-  display: flex;
-  flex-direction: column;
-  gap: 2px;
-  padding: 8px 10px;
-  border: 1.5px solid var(--mark);
-  border-radius: var(--corner);
-  background: var(--card);
-  text-align: left;
-  cursor: pointer;
+  display: grid;
 }
 .way span {
   color: var(--soft);
-  font-size: 14px;
+  font-size: var(--type-small);
   line-height: 1.3;
-}
-.way.on {
-  border-color: var(--green);
-  background: var(--green-light);
-  box-shadow: inset 0 0 0 1px var(--green);
 }
 .row {
   margin-bottom: 10px;
 }
-.check {
-  display: inline-flex;
-  gap: 6px;
-}
-.check input {
-  accent-color: var(--green);
-}
 .stations {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(330px, 1fr));
-  gap: 4px 18px;
+  gap: var(--gap-tight) var(--gap-block);
   margin-bottom: 8px;
 }
 .stations li {
   display: grid;
   grid-template-columns: 1fr auto auto auto;
-  gap: 10px;
+  gap: var(--gap-near);
   align-items: center;
 }
 .name {
   min-height: 30px;
-  padding: 2px 6px;
+  padding: var(--gap-hair) var(--gap-close);
 }
 </style>

@@ -147,7 +147,7 @@ const copyOf = (station: number, copy: number) => (circuit.value!.stations[stati
 }
 .who th,
 .who td {
-  padding: 4px 6px;
+  padding: var(--gap-tight) var(--gap-close);
   vertical-align: middle;
 }
 .who thead th {
@@ -155,33 +155,33 @@ const copyOf = (station: number, copy: number) => (circuit.value!.stations[stati
 }
 .at {
   color: var(--soft);
-  font-size: 13px;
+  font-size: var(--type-small);
   font-weight: 400;
   white-space: nowrap;
 }
 .idle {
   color: var(--soft);
-  font-size: 14px;
+  font-size: var(--type-small);
   font-style: italic;
 }
 .extra {
   display: inline-block;
   min-width: 26px;
-  padding: 0 5px;
+  padding: 0 var(--gap-close);
   border: 1.5px solid currentcolor;
-  border-radius: 14px;
+  border-radius: var(--corner-glass);
   text-align: center;
 }
 .legend {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 16px;
+  gap: var(--gap-tight) var(--gap-part);
   margin-top: 8px;
-  font-size: 15px;
+  font-size: var(--type-body);
 }
 .visit {
   display: inline-flex;
-  gap: 5px;
+  gap: var(--gap-close);
   align-items: center;
   margin-right: 14px;
 }

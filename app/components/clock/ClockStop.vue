@@ -33,25 +33,13 @@ function set<Part extends keyof Clock>(part: Part, value: Clock[Part]): void {
     <TimeBar :plan="plan" :fit="fit" @resize="resize" />
     <MendsPanel />
     <section class="section sheet when">
-      <label class="field">
-        <span>Day</span>
-        <input
-          class="box"
-          type="date"
-          data-target="date"
-          :value="plan.date"
-          @change="lesson.edit((draft) => (draft.date = ($event.target as HTMLInputElement).value))"
-        />
-      </label>
-      <label class="field">
-        <span>Starts at</span>
-        <input
-          class="box"
-          type="time"
-          :value="plan.clock.start"
-          @change="set('start', ($event.target as HTMLInputElement).value.slice(0, 5))"
-        />
-      </label>
+      <DayField
+        label="Day"
+        target="date"
+        :model-value="plan.date"
+        @update:model-value="lesson.edit((draft) => (draft.date = $event))"
+      />
+      <TimeField label="Starts at" :model-value="plan.clock.start" @update:model-value="set('start', $event)" />
       <NumberField
         steps
         label="Minutes until the bell"
@@ -103,14 +91,11 @@ function set<Part extends keyof Clock>(part: Part, value: Clock[Part]): void {
             @update:model-value="lesson.edit((draft) => (draft.clock.phases[phase] = $event ?? 0))"
           />
         </div>
-        <label class="check">
-          <input
-            type="checkbox"
-            :checked="plan.clock.fetchWhilePredicting"
-            @change="set('fetchWhilePredicting', ($event.target as HTMLInputElement).checked)"
-          />
-          one child of each group fetches while the others predict
-        </label>
+        <TickField
+          label="one child of each group fetches while the others predict"
+          :model-value="plan.clock.fetchWhilePredicting"
+          @update:model-value="set('fetchWhilePredicting', $event)"
+        />
       </section>
     </div>
     <OverDaysPanel />
@@ -125,7 +110,7 @@ function set<Part extends keyof Clock>(part: Part, value: Clock[Part]): void {
 }
 .check {
   display: inline-flex;
-  gap: 6px;
+  gap: var(--gap-close);
   margin-top: 10px;
 }
 .check input {
@@ -135,7 +120,7 @@ function set<Part extends keyof Clock>(part: Part, value: Clock[Part]): void {
   margin-bottom: 12px;
   color: var(--green);
   font-family: var(--heading);
-  font-size: 26px;
+  font-size: var(--type-huge);
   font-weight: 700;
 }
 .verdict.over {
@@ -143,13 +128,13 @@ function set<Part extends keyof Clock>(part: Part, value: Clock[Part]): void {
 }
 .ends {
   color: var(--ink);
-  font-size: 17px;
+  font-size: var(--type-lead);
   font-weight: 400;
 }
 .when {
   display: flex;
   flex-wrap: wrap;
-  gap: 18px;
+  gap: var(--gap-block);
 }
 .when .field {
   width: 170px;
@@ -157,18 +142,18 @@ function set<Part extends keyof Clock>(part: Part, value: Clock[Part]): void {
 .two {
   display: grid;
   grid-template-columns: 1fr 1.3fr;
-  gap: 16px;
+  gap: var(--gap-part);
 }
 .two .section {
   margin-top: 16px;
 }
 h3 {
-  font-size: 17px;
+  font-size: var(--type-lead);
 }
 .fields {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(136px, 1fr));
-  gap: 10px;
+  gap: var(--gap-near);
   margin-top: 8px;
 }
 @media (width < 700px) {

@@ -23,39 +23,31 @@ function toggle(id: string, seat: number): void {
 </script>
 
 <template>
-  <details class="fold">
-    <summary>
-      <strong>Jobs and sharing</strong>
-      <span class="soft">{{ plan.jobs.join(', ') }}; {{ counted(rounds, 'round') }} to hear every other group</span>
-    </summary>
+  <AppFold title="Jobs and sharing" :hint="`${plan.jobs.join(', ')}; ${counted(rounds, 'round')} to hear every other group`">
     <div class="row">
-      <label class="field jobs">
-        <span>Jobs, with commas between</span>
-        <input
-          class="box"
-          :value="plan.jobs.join(', ')"
-          @change="lesson.edit((draft) => (draft.jobs = readNames(($event.target as HTMLInputElement).value, MOST_JOBS)))"
-        />
-      </label>
+      <TextField
+        label="Jobs, with commas between"
+        class="jobs"
+        lazy
+        :model-value="plan.jobs.join(', ')"
+        @update:model-value="lesson.edit((draft) => (draft.jobs = readNames($event, MOST_JOBS)))"
+      />
       <PrintMenu :names="['jobs', 'rota']" />
     </div>
-    <label class="second">
-      <input
-        type="checkbox"
-        :checked="plan.secondReader"
-        @change="lesson.edit((draft) => (draft.secondReader = ($event.target as HTMLInputElement).checked))"
-      />
-      A second child reads every number at the station before it is written down
-    </label>
+    <TickField
+      label="A second child reads every number at the station before it is written down"
+      class="second"
+      :model-value="plan.secondReader"
+      @update:model-value="lesson.edit((draft) => (draft.secondReader = $event))"
+    />
     <p class="hint">Tap a seat that is empty today; the turns are worked out anew.</p>
     <ul class="groups">
       <li v-for="one in plan.groups" :key="one.id">
         <GroupName :group="one" />
         <span class="seats">
-          <button
+          <VBtn
             v-for="seat in one.seats"
             :key="seat"
-            type="button"
             class="seat"
             :aria-pressed="one.away.includes(seat)"
             :aria-label="`${one.name}, seat ${seat} is away`"
@@ -63,17 +55,12 @@ function toggle(id: string, seat: number): void {
             @click="toggle(one.id, seat)"
           >
             {{ seat }}
-          </button>
+          </VBtn>
         </span>
       </li>
     </ul>
     <div v-if="group && plan.jobs.length > 0" class="row turns">
-      <label class="field">
-        <span>Turns of</span>
-        <select v-model="chosen" class="box">
-          <option v-for="one in plan.groups" :key="one.id" :value="one.id">{{ one.name }}</option>
-        </select>
-      </label>
+      <ChoiceField label="Turns of" v-model="chosen" :options="plan.groups.map((one) => ({ value: one.id, title: one.name }))" />
       <table class="ruled">
         <thead>
           <tr>
@@ -93,7 +80,7 @@ function toggle(id: string, seat: number): void {
       Afterwards every group hears every other one in {{ counted(rounds, 'round') }}: {{ minuteWords(rounds * MINUTES_EACH) }} at
       {{ MINUTES_EACH }} minutes each. The rota is on the printout.
     </p>
-  </details>
+  </AppFold>
 </template>
 
 <style scoped>
@@ -103,7 +90,7 @@ function toggle(id: string, seat: number): void {
 }
 .second {
   display: flex;
-  gap: 8px;
+  gap: var(--gap-near);
   margin-top: 8px;
 }
 .second input {
@@ -115,17 +102,17 @@ function toggle(id: string, seat: number): void {
 .groups {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(240px, 1fr));
-  gap: 4px 20px;
+  gap: var(--gap-tight) var(--gap-block);
   margin: 6px 0;
 }
 .groups li {
   display: flex;
   justify-content: space-between;
-  gap: 10px;
+  gap: var(--gap-near);
 }
 .seats {
   display: inline-flex;
-  gap: 3px;
+  gap: var(--gap-tight);
 }
 .seat {
   width: 26px;
@@ -145,7 +132,7 @@ function toggle(id: string, seat: number): void {
 }
 .turns td,
 .turns th {
-  padding: 3px 8px;
+  padding: var(--gap-tight) var(--gap-near);
 }
 .turns {
   align-items: flex-start;

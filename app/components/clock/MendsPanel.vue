@@ -13,14 +13,9 @@ const mends = computed(() => mendsOf(plan.value).map((mend) => ({ mend, ...mendW
     <h3 id="mends">What would make it fit <span class="soft">what takes the least from the children first</span></h3>
     <ul>
       <li v-for="{ mend, label, effect } in mends" :key="mend.code" :class="{ part: !mend.fits }">
-        <button
-          type="button"
-          class="button small"
-          :class="{ main: mend === mends[0]!.mend && mend.fits }"
-          @click="lesson.replace(takeMend(plan, mend))"
-        >
+        <VBtn size="small" :class="{ main: mend === mends[0]!.mend && mend.fits }" @click="lesson.replace(takeMend(plan, mend))">
           {{ label }}
-        </button>
+        </VBtn>
         <span>{{ effect }}</span>
       </li>
     </ul>
@@ -33,18 +28,18 @@ const mends = computed(() => mendsOf(plan.value).map((mend) => ({ mend, ...mendW
 }
 h3 {
   margin-bottom: 4px;
-  font-size: 17px;
+  font-size: var(--type-lead);
 }
 h3 span {
-  font-size: 14px;
+  font-size: var(--type-small);
   font-weight: 400;
 }
 li {
   display: grid;
   grid-template-columns: 220px 1fr;
-  gap: 12px;
+  gap: var(--gap-wide);
   align-items: center;
-  padding: 3px 0;
+  padding: var(--gap-tight) 0;
 }
 .part span {
   color: var(--soft);

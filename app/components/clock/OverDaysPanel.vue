@@ -42,15 +42,18 @@ function add(kind: Stretch): void {
   const from = plan.value.date || today
   void save({ [kind]: [...calendar.value[kind], { name: kind === 'terms' ? 'Term' : 'Holiday', from, to: from }] })
 }
-const value = (event: Event) => (event.target as HTMLInputElement).value
 </script>
 
 <template>
   <section class="section sheet" aria-labelledby="over-days">
     <div class="row">
       <h3 id="over-days" data-target="over-days" tabindex="-1">{{ overDays ? 'Over days' : 'School calendar' }}</h3>
-      <a v-if="overDays && plan.date" class="button small" :href="`/api/lessons/${lesson.id}/calendar.ics?what=reading-days`"
-        >Save for a calendar</a
+      <VBtn
+        v-if="overDays && plan.date"
+        class="aside"
+        size="small"
+        :href="`/api/lessons/${lesson.id}/calendar.ics?what=reading-days`"
+        >Save for a calendar</VBtn
       >
     </div>
     <template v-if="overDays">
@@ -62,87 +65,81 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
       </ol>
       <p v-if="starts.length > 0 && !hasBegun(lesson.record.readings)" class="row starts">
         <span class="hint">Start on</span>
-        <button
+        <VBtn
           v-for="one in starts"
           :key="one.start"
-          type="button"
-          class="button small"
-          :class="{ main: one.start === plan.date }"
+          size="small"
+          :variant="one.start === plan.date ? 'flat' : undefined"
           @click="lesson.edit((draft) => (draft.date = one.start))"
         >
           {{ dayWords(one.start) }}: {{ one.lost === 0 ? 'nothing lost' : `${counted(one.lost, 'reading')} lost` }}
-        </button>
+        </VBtn>
       </p>
     </template>
-    <details>
-      <summary>School days of class {{ plan.className || 'without a name' }}</summary>
+    <AppFold :title="`School days of class ${plan.className || 'without a name'}`">
       <p class="row">
-        <label v-for="(name, place) in WEEKDAYS" :key="name" class="check">
-          <input
-            type="checkbox"
-            :checked="calendar.weekdays[place]"
-            @change="
-              save({
-                weekdays: calendar.weekdays.map((on, at) => (at === place ? ($event.target as HTMLInputElement).checked : on)),
-              })
-            "
-          />
-          {{ name }}
-        </label>
+        <TickField
+          v-for="(name, place) in WEEKDAYS"
+          :key="name"
+          :label="name"
+          :model-value="calendar.weekdays[place]!"
+          @update:model-value="
+            save({
+              weekdays: calendar.weekdays.map((on, at) => (at === place ? $event : on)),
+            })
+          "
+        />
       </p>
       <div v-for="kind in ['terms', 'holidays'] as const" :key="kind" class="stretches">
         <p class="hint">{{ kind === 'terms' ? 'Terms (none: the whole year is term)' : 'Holidays and days off' }}</p>
         <p v-for="(days_, place) in calendar[kind]" :key="place" class="row">
-          <input
-            class="box name"
-            :maxlength="LONGEST.name"
-            aria-label="Name"
-            :value="days_.name"
-            @change="change(kind, place, { name: value($event) })"
+          <TextField
+            bare
+            label="Name"
+            class="name"
+            lazy
+            :longest="LONGEST.name"
+            :model-value="days_.name"
+            @update:model-value="change(kind, place, { name: $event })"
           />
-          <input
-            class="box"
-            type="date"
-            :aria-label="`${days_.name} from`"
-            :value="days_.from"
-            @change="value($event) && change(kind, place, { from: value($event) })"
+          <DayField
+            bare
+            :label="`${days_.name} from`"
+            :model-value="days_.from"
+            @update:model-value="$event && change(kind, place, { from: $event })"
           />
           to
-          <input
-            class="box"
-            type="date"
-            :aria-label="`${days_.name} to`"
-            :value="days_.to"
-            @change="value($event) && change(kind, place, { to: value($event) })"
+          <DayField
+            bare
+            :label="`${days_.name} to`"
+            :model-value="days_.to"
+            @update:model-value="$event && change(kind, place, { to: $event })"
           />
-          <button
-            type="button"
-            class="button small quiet"
+          <QuietBtn
+            size="small"
             :aria-label="`Take ${days_.name} away`"
             @click="save({ [kind]: calendar[kind].filter((_, at) => at !== place) })"
           >
             ✕
-          </button>
+          </QuietBtn>
         </p>
-        <button type="button" class="button small quiet" @click="add(kind)">
-          + {{ kind === 'terms' ? 'a term' : 'a holiday' }}
-        </button>
+        <QuietBtn size="small" @click="add(kind)"> + {{ kind === 'terms' ? 'a term' : 'a holiday' }} </QuietBtn>
       </div>
-    </details>
+    </AppFold>
   </section>
 </template>
 
 <style scoped>
 h3 {
-  font-size: 17px;
+  font-size: var(--type-lead);
 }
-.row .button.small:only-of-type {
+.aside {
   margin-left: auto;
 }
 .days {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(230px, 1fr));
-  gap: 2px 16px;
+  gap: var(--gap-hair) var(--gap-part);
   margin: 6px 0;
 }
 .off {
@@ -151,9 +148,6 @@ h3 {
 .starts {
   margin: 6px 0;
 }
-.starts .button {
-  margin: 0 !important;
-}
 summary {
   width: fit-content;
   color: var(--slate);
@@ -161,7 +155,7 @@ summary {
 }
 .check {
   display: inline-flex;
-  gap: 5px;
+  gap: var(--gap-close);
 }
 .check input {
   accent-color: var(--green);
@@ -171,8 +165,5 @@ summary {
 }
 .stretches .row {
   margin: 4px 0;
-}
-.stretches .box {
-  width: 160px;
 }
 </style>

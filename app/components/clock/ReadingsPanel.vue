@@ -27,17 +27,16 @@ function set(change: Partial<Watch>): void {
         v-bind="BOUNDS.instruments"
         @update:model-value="set({ instruments: $event ?? 1 })"
       />
-      <label v-if="!together" class="field">
-        <span>They belong to</span>
-        <select
-          class="box"
-          :value="plan.watch.among"
-          @change="set({ among: ($event.target as HTMLSelectElement).value as Watch['among'] })"
-        >
-          <option value="group">each group its own</option>
-          <option value="class">the whole class</option>
-        </select>
-      </label>
+      <ChoiceField
+        v-if="!together"
+        label="They belong to"
+        :model-value="plan.watch.among"
+        @update:model-value="set({ among: $event })"
+        :options="[
+          { value: 'group', title: 'each group its own' },
+          { value: 'class', title: 'the whole class' },
+        ]"
+      />
       <p class="hint grow">
         {{ counted(timetable.starts.length, 'jar') }}, last reading ends after {{ minuteWords(timetable.finish)
         }}{{ timetable.soonest ? '; it cannot end sooner' : '' }}. One reading takes what stands under “Read”.
@@ -49,7 +48,7 @@ function set(change: Partial<Watch>): void {
 
 <style scoped>
 h3 {
-  font-size: 17px;
+  font-size: var(--type-lead);
 }
 .row {
   margin: 8px 0;

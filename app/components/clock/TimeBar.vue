@@ -90,7 +90,7 @@ function onKey(event: KeyboardEvent, phase: Exclude<Phase, 'test'>, minutes: num
 <style scoped>
 .bar {
   position: relative;
-  padding: 22px 0 22px;
+  padding: var(--gap-block) 0 var(--gap-block);
 }
 ol {
   display: flex;
@@ -104,7 +104,7 @@ li {
   flex-direction: column;
   justify-content: space-between;
   min-width: 0;
-  padding: 6px 6px 4px;
+  padding: var(--gap-close) var(--gap-close) var(--gap-tight);
   overflow: hidden;
   border-right: 1px solid var(--line);
 }
@@ -121,7 +121,7 @@ li.spare {
   background: repeating-linear-gradient(45deg, transparent 0 7px, var(--line) 7px 8px);
 }
 .name {
-  font-size: 14.5px;
+  font-size: var(--type-small);
   line-height: 1.15;
 }
 .narrow .name {
@@ -129,11 +129,11 @@ li.spare {
   writing-mode: vertical-rl;
   max-height: 62px;
   overflow: hidden;
-  font-size: 13px;
+  font-size: var(--type-small);
   line-height: 1;
 }
 .minutes {
-  font-size: 14px;
+  font-size: var(--type-small);
   white-space: nowrap;
 }
 .edge {
@@ -169,7 +169,7 @@ li.spare {
   top: -2px;
   right: 5px;
   color: var(--green);
-  font-size: 14px;
+  font-size: var(--type-small);
   font-weight: 700;
 }
 .bell.over {
@@ -185,7 +185,7 @@ li.spare {
 .scale span {
   position: absolute;
   color: var(--soft);
-  font-size: 13px;
+  font-size: var(--type-small);
   transform: translateX(-50%);
 }
 .scale span:first-child {

@@ -16,8 +16,7 @@ const when = (at: string) =>
 </script>
 
 <template>
-  <details class="fold">
-    <summary><strong>What happened</strong><span class="soft">the newest first</span></summary>
+  <AppFold title="What happened" hint="the newest first">
     <table class="ruled">
       <tbody>
         <tr v-for="move in moves" :key="move.number">
@@ -34,5 +33,5 @@ const when = (at: string) =>
         </tr>
       </tbody>
     </table>
-  </details>
+  </AppFold>
 </template>

@@ -73,7 +73,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
           <td v-for="(column, place) in THING_FIELDS" :key="column" :class="column">
             <select
               v-if="column === 'unit'"
-              class="box entry-cell"
+              class="entry-cell"
               :value="thing.unit"
               :aria-label="`${thing.name}: unit`"
               :data-row="row"
@@ -112,14 +112,12 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
                 <span aria-hidden="true">▲</span> {{ amountWords(booking.short, thing.unit) }} short
               </span>
             </span>
-            <button v-if="booked.get(thing.id)!.others > 0" type="button" class="button small quiet" @click="wholly.add(thing.id)">
+            <QuietBtn v-if="booked.get(thing.id)!.others > 0" size="small" @click="wholly.add(thing.id)">
               {{ counted(booked.get(thing.id)!.others, 'other booking') }}
-            </button>
+            </QuietBtn>
           </td>
           <td>
-            <button type="button" class="button small quiet" :aria-label="`Take ${thing.name} out`" @click="emit('takeOut', thing)">
-              ✕
-            </button>
+            <QuietBtn size="small" :aria-label="`Take ${thing.name} out`" @click="emit('takeOut', thing)"> ✕ </QuietBtn>
           </td>
         </tr>
       </tbody>
@@ -132,7 +130,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
 
 <style scoped>
 td {
-  padding: 2px 4px !important;
+  padding: var(--gap-hair) var(--gap-tight) !important;
 }
 .number {
   text-align: right;
@@ -157,7 +155,7 @@ td.unit {
 }
 .booked span {
   display: block;
-  font-size: 14px;
+  font-size: var(--type-small);
 }
 .booked .short {
   margin-left: 6px;

@@ -35,28 +35,27 @@ async function open(): Promise<void> {
     <h1>The desk is closed</h1>
     <p>Class mode is on: stations join with the code on the board, the desk opens with the teacher’s passphrase.</p>
     <form @submit.prevent="open">
-      <label v-if="desks.length > 0" class="field">
-        <span>Whose desk</span>
-        <select v-model="desk" class="box">
-          <option :value="null">The head desk, for all classes</option>
-          <option v-for="one in desks" :key="one.id" :value="one.id">{{ one.name }}</option>
-        </select>
-      </label>
-      <label class="field">
-        <span>Passphrase</span>
-        <input
-          v-model="passphrase"
-          class="box"
-          type="password"
-          autocomplete="current-password"
-          autofocus
-          :maxlength="LONGEST.passphrase"
-        />
-      </label>
+      <ChoiceField
+        v-if="desks.length > 0"
+        label="Whose desk"
+        v-model="desk"
+        :options="[
+          { value: null, title: 'The head desk, for all classes' },
+          ...desks.map((one) => ({ value: one.id, title: one.name })),
+        ]"
+      />
+      <TextField
+        label="Passphrase"
+        v-model="passphrase"
+        type="password"
+        autocomplete="current-password"
+        autofocus
+        :longest="LONGEST.passphrase"
+      />
       <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
-      <button type="submit" class="button main" :disabled="passphrase.trim() === ''">Open the desk</button>
+      <MainBtn type="submit" :disabled="passphrase.trim() === ''">Open the desk</MainBtn>
     </form>
-    <NuxtLink class="button quiet" to="/station" @click="leave">This is a group’s station</NuxtLink>
+    <QuietBtn to="/station" @click="leave">This is a group’s station</QuietBtn>
   </main>
 </template>
 
@@ -64,13 +63,13 @@ async function open(): Promise<void> {
 .door,
 form {
   display: grid;
-  gap: 14px;
+  gap: var(--gap-wide);
   justify-items: center;
 }
 .door {
   max-width: 440px;
   margin: 12vh auto 0;
-  padding: 0 20px;
+  padding: 0 var(--gap-block);
   text-align: center;
 }
 form,

@@ -34,33 +34,30 @@ const importing = ref(false)
       {{ SAVED[lesson.saveState] }}<template v-if="!lesson.connected">, line is down</template>
     </p>
     <div class="row tools">
-      <button type="button" class="button small quiet" :disabled="!lesson.canUndo" title="Ctrl+Z" @click="lesson.undo()">
-        Undo
-      </button>
-      <button type="button" class="button small" @click="$emit('board')">Board</button>
+      <QuietBtn size="small" :disabled="!lesson.canUndo" title="Ctrl+Z" @click="lesson.undo()"> Undo </QuietBtn>
+      <VBtn size="small" @click="$emit('board')">Board</VBtn>
       <VMenu>
         <template #activator="{ props }">
-          <button type="button" class="button small" v-bind="props">Print and files</button>
+          <VBtn size="small" v-bind="props">Print and files</VBtn>
         </template>
-        <div class="menu sheet">
-          <h2>Print</h2>
-          <ul class="prints">
-            <li v-for="name in PRINTOUT_NAMES" :key="name">
-              <NuxtLink class="button quiet" :to="`/print/${lesson.id}/${name}`" target="_blank">{{
-                PRINTOUTS[name].label
-              }}</NuxtLink>
-            </li>
-          </ul>
-          <h2>Files</h2>
-          <ul class="prints">
-            <li><a class="button quiet" :href="`/api/lessons/${lesson.id}/file`">Save the lesson as a file</a></li>
-            <li><a class="button quiet" :href="`/api/lessons/${lesson.id}/package`">Data package (zip)</a></li>
-            <li><a class="button quiet" :href="`/api/lessons/${lesson.id}/spreadsheet`">Results as a spreadsheet (XLSX)</a></li>
-            <li><a class="button quiet" :href="`/api/lessons/${lesson.id}/readings.csv`">Readings as a table (CSV)</a></li>
-            <li><button type="button" class="button quiet" @click="importing = true">Take readings in from a table</button></li>
-            <li><button type="button" class="button quiet" @click="$emit('keys')">Keys</button></li>
-          </ul>
-        </div>
+        <VList role="menu" density="compact" class="ways">
+          <VListSubheader role="presentation">Print</VListSubheader>
+          <VListItem
+            role="menuitem"
+            v-for="name in PRINTOUT_NAMES"
+            :key="name"
+            :title="PRINTOUTS[name].label"
+            :href="`/print/${lesson.id}/${name}`"
+            target="_blank"
+          />
+          <VListSubheader role="presentation">Files</VListSubheader>
+          <VListItem role="menuitem" title="Save the lesson as a file" :href="`/api/lessons/${lesson.id}/file`" />
+          <VListItem role="menuitem" title="Data package (zip)" :href="`/api/lessons/${lesson.id}/package`" />
+          <VListItem role="menuitem" title="Results as a spreadsheet (XLSX)" :href="`/api/lessons/${lesson.id}/spreadsheet`" />
+          <VListItem role="menuitem" title="Readings as a table (CSV)" :href="`/api/lessons/${lesson.id}/readings.csv`" />
+          <VListItem role="menuitem" title="Take readings in from a table" @click="importing = true" />
+          <VListItem role="menuitem" title="Keys" @click="$emit('keys')" />
+        </VList>
       </VMenu>
       <span v-if="next" class="sr-only">Next: {{ STOP_NAMES[next] }}</span>
     </div>
@@ -72,15 +69,15 @@ const importing = ref(false)
 .head {
   display: flex;
   align-items: center;
-  gap: 14px;
-  padding: 12px 26px 8px;
+  gap: var(--gap-wide);
+  padding: var(--gap-wide) var(--gap-block) var(--gap-near);
 }
 .names {
   flex: 1;
   min-width: 0;
 }
 .names p {
-  font-size: 15px;
+  font-size: var(--type-body);
 }
 .tools {
   flex: none;
@@ -88,36 +85,21 @@ const importing = ref(false)
 }
 .head h1 {
   overflow: hidden;
-  font-size: 17px;
+  font-size: var(--type-lead);
   text-overflow: ellipsis;
   white-space: nowrap;
 }
 .state {
   flex: none;
   color: var(--soft);
-  font-size: 14px;
+  font-size: var(--type-small);
 }
 .state.away,
 .state.refused {
   color: var(--beet);
   font-weight: 700;
 }
-.menu {
-  padding: 8px;
-}
-.menu h2 {
-  padding: 4px 14px 0;
-  color: var(--soft);
-  font-family: var(--dense);
-  font-size: 14px;
-  font-weight: 600;
-}
-.prints {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-}
-.menu .button {
-  width: 100%;
-  justify-content: flex-start;
+.ways {
+  columns: 2;
 }
 </style>

@@ -50,16 +50,16 @@ const filled = computed(() => {
   position: sticky;
   top: 0;
   height: 100vh;
-  padding: 20px 12px 20px 18px;
+  padding: var(--gap-block) var(--gap-wide) var(--gap-block) var(--gap-block);
   border-right: 1px solid var(--line);
 }
 .home {
   display: flex;
   align-items: center;
-  gap: 8px;
+  gap: var(--gap-near);
   color: var(--green);
   font-family: var(--heading);
-  font-size: 18px;
+  font-size: var(--type-lead);
   font-weight: 700;
   text-decoration: none;
 }
@@ -70,7 +70,7 @@ const filled = computed(() => {
   justify-content: space-between;
   height: min(600px, calc(100vh - 130px));
   margin-top: 26px;
-  padding: 8px 0;
+  padding: var(--gap-near) 0;
 }
 .tube::before {
   content: '';
@@ -78,20 +78,20 @@ const filled = computed(() => {
   inset: 0 auto 0 14px;
   width: 16px;
   border: 1.5px solid var(--soft);
-  border-radius: 9px;
+  border-radius: var(--corner-glass);
   background: linear-gradient(var(--green-light), var(--green-light)) top / 100% calc(var(--filled) * 100%) no-repeat var(--card);
 }
 .tube a {
   position: relative;
   display: flex;
   align-items: center;
-  gap: 10px;
+  gap: var(--gap-near);
   min-height: 40px;
-  padding: 2px 6px 2px 9px;
+  padding: var(--gap-hair) var(--gap-close) var(--gap-hair) var(--gap-near);
   border-radius: var(--corner);
   color: var(--ink);
   font-family: var(--heading);
-  font-size: 17px;
+  font-size: var(--type-lead);
   text-decoration: none;
 }
 .tube a:hover .name {
@@ -110,12 +110,12 @@ const filled = computed(() => {
 }
 .count {
   min-width: 20px;
-  padding: 0 6px;
-  border-radius: 10px;
+  padding: 0 var(--gap-close);
+  border-radius: var(--corner-glass);
   background: var(--beet-light);
   color: var(--beet);
   font-family: var(--dense);
-  font-size: 13px;
+  font-size: var(--type-small);
   font-weight: 700;
   line-height: 20px;
   text-align: center;

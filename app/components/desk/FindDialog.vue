@@ -7,6 +7,7 @@ const open = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ board: [] }>()
 const lesson = useLesson()
 const words = ref('')
+const list = useTemplateRef<{ focus(place: 'first'): void }>('list')
 watch(open, () => (words.value = ''))
 
 const everything = computed(() => [
@@ -37,19 +38,18 @@ function run(place: number): void {
 
 <template>
   <AppDialog v-model="open" title="Find">
-    <input
+    <TextField
       v-model="words"
-      class="box"
+      bare
+      label="Find a stop, a finding or a print"
       type="search"
       autofocus
-      aria-label="Find a stop, a finding or a print"
       @keydown.enter="run(0)"
+      @keydown.down.prevent="list?.focus('first')"
     />
-    <ul>
-      <li v-for="(one, place) in found" :key="one.label">
-        <button type="button" class="button quiet" @click="run(place)">{{ one.label }}</button>
-      </li>
-    </ul>
+    <VList v-if="found.length > 0" ref="list" density="compact" aria-label="Found">
+      <VListItem v-for="(one, place) in found" :key="one.label" :title="one.label" @click="run(place)" />
+    </VList>
     <p v-if="found.length === 0" class="soft">Nothing here has these letters.</p>
   </AppDialog>
 </template>

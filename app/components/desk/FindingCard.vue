@@ -28,36 +28,35 @@ const KIND = { wrong: 'Wrong', attention: 'Worth a look', note: 'Note' }
       {{ words.why }}
     </details>
     <div class="row">
-      <button
+      <VBtn
         v-for="(fix, place) in finding.fixes"
         :key="place"
-        type="button"
-        class="button small"
-        :class="{ main: place === 0 && finding.severity === 'wrong' }"
+        size="small"
+        :variant="place === 0 && finding.severity === 'wrong' ? 'flat' : undefined"
         @click="lesson.apply(fix)"
       >
         {{ fixWords(fix, lesson.plan!) }}
-      </button>
+      </VBtn>
     </div>
   </li>
 </template>
 
 <style scoped>
 .finding {
-  padding: 10px 0 12px;
+  padding: var(--gap-near) 0 var(--gap-wide);
   border-top: 1px solid var(--line);
   overflow-wrap: anywhere;
 }
 .finding h3 {
-  font-size: 16px;
+  font-size: var(--type-body);
 }
 .finding p {
-  font-size: 15px;
+  font-size: var(--type-body);
 }
 .finding details {
   margin: 2px 0 8px;
   color: var(--soft);
-  font-size: 14px;
+  font-size: var(--type-small);
 }
 .finding summary {
   width: fit-content;

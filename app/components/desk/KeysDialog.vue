@@ -27,7 +27,7 @@ const KEYS = [
         <dd>{{ what }}</dd>
       </template>
     </dl>
-    <template #actions><button type="button" class="button" @click="open = false">Close</button></template>
+    <template #actions><VBtn @click="open = false">Close</VBtn></template>
   </AppDialog>
 </template>
 
@@ -35,6 +35,6 @@ const KEYS = [
 .keys {
   display: grid;
   grid-template-columns: 130px 1fr;
-  gap: 6px 14px;
+  gap: var(--gap-close) var(--gap-wide);
 }
 </style>

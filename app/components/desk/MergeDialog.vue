@@ -25,40 +25,18 @@ function settle(): void {
   <AppDialog v-model="open" title="Another desk changed the same place" :width="640">
     <template v-if="lesson.merging">
       <p>Everything else from both desks is kept. Choose for each of these:</p>
-      <fieldset v-for="(clash, place) in lesson.merging.clashes" :key="clash.path.join('/')">
-        <legend>{{ clashPlace(lesson.merging.plan, clash) }}</legend>
-        <label>
-          <input v-model="taken[place]" type="radio" value="mine" />
-          yours: <strong>{{ clashValue(clash.mine) }}</strong>
-        </label>
-        <label>
-          <input v-model="taken[place]" type="radio" value="theirs" />
-          the other desk’s: <strong>{{ clashValue(clash.theirs) }}</strong>
-        </label>
-      </fieldset>
+      <section v-for="(clash, place) in lesson.merging.clashes" :key="clash.path.join('/')" class="sheet">
+        <h3>{{ clashPlace(lesson.merging.plan, clash) }}</h3>
+        <PickOne
+          v-model="taken[place]"
+          :label="clashPlace(lesson.merging.plan, clash)"
+          :options="[
+            { value: 'mine', title: `yours: ${clashValue(clash.mine)}` },
+            { value: 'theirs', title: `the other desk’s: ${clashValue(clash.theirs)}` },
+          ]"
+        />
+      </section>
     </template>
-    <template #actions><button type="button" class="button main" @click="settle">Go on with these</button></template>
+    <template #actions><MainBtn @click="settle">Go on with these</MainBtn></template>
   </AppDialog>
 </template>
-
-<style scoped>
-fieldset {
-  display: grid;
-  gap: 4px;
-  padding: 8px 12px;
-  border: 1px solid var(--line);
-  border-radius: var(--corner);
-}
-legend {
-  padding: 0 6px;
-  font-family: var(--heading);
-}
-label {
-  display: flex;
-  gap: 8px;
-  overflow-wrap: anywhere;
-}
-input {
-  accent-color: var(--green);
-}
-</style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mdiChevronLeft, mdiChevronRight } from '@mdi/js'
 import type { Stop } from '~~/core/lesson'
 
 /** What the computation found in the whole lesson, worst first; this stop's own first among equals. Folds away to a count. */
@@ -15,16 +16,16 @@ const serious = computed(() => lesson.findings.filter((finding) => finding.sever
 
 <template>
   <aside class="look screen-only" :class="{ folded: lesson.lookFolded }" aria-labelledby="second-look">
-    <button
-      type="button"
-      class="fold"
+    <QuietBtn
+      class="turn"
+      size="small"
       :aria-expanded="!lesson.lookFolded"
       :aria-label="lesson.lookFolded ? 'Open the Second look' : 'Fold the Second look away'"
+      :append-icon="lesson.lookFolded ? mdiChevronLeft : mdiChevronRight"
       @click="lesson.lookFolded = !lesson.lookFolded"
     >
       <span class="badge" :class="{ none: serious === 0 }">{{ lesson.findings.length }}</span>
-      <span aria-hidden="true">{{ lesson.lookFolded ? '‹' : '›' }}</span>
-    </button>
+    </QuietBtn>
     <template v-if="!lesson.lookFolded">
       <h2 id="second-look">Second look</h2>
       <p class="soft lead">worked out, worst first</p>
@@ -47,40 +48,28 @@ const serious = computed(() => lesson.findings.filter((finding) => finding.sever
   width: 300px;
   height: 100vh;
   overflow-y: auto;
-  padding: 20px 18px 60px;
+  padding: var(--gap-block) var(--gap-block) var(--gap-far);
   border-left: 1px solid var(--line);
   background: var(--panel);
 }
 .look.folded {
   width: 58px;
-  padding: 20px 6px;
+  padding: var(--gap-block) var(--gap-close);
 }
 .look h2 {
-  font-size: 18px;
+  font-size: var(--type-lead);
 }
 .lead {
   margin-bottom: 10px;
-  font-size: 14px;
+  font-size: var(--type-small);
 }
-.fold {
+.turn {
   float: right;
-  display: flex;
-  align-items: center;
-  gap: 6px;
-  min-height: 30px;
-  padding: 2px 6px;
-  border: 1px solid transparent;
-  border-radius: var(--corner);
-  background: none;
-  cursor: pointer;
-}
-.fold:hover {
-  border-color: var(--mark);
 }
 .badge {
   min-width: 24px;
-  padding: 0 7px;
-  border-radius: 12px;
+  padding: 0 var(--gap-close);
+  border-radius: var(--corner-glass);
   background: var(--beet-light);
   color: var(--beet);
   font-weight: 700;
@@ -91,7 +80,7 @@ const serious = computed(() => lesson.findings.filter((finding) => finding.sever
   color: var(--green);
 }
 .fine {
-  padding-top: 12px;
+  padding-top: var(--gap-wide);
   border-top: 1px solid var(--line);
 }
 @media (width < 900px) {

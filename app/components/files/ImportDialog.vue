@@ -108,7 +108,7 @@ const wideOptions = (match: ColumnMatch) =>
         A CSV file or a spreadsheet (XLSX), however its columns are called: one row a reading, or a column for each condition.
         Decimal commas and units in the cells are understood. You see what is taken in before anything is written.
       </p>
-      <button type="button" class="button main" @click="choose">Choose a table</button>
+      <MainBtn @click="choose">Choose a table</MainBtn>
     </div>
     <template v-else>
       <p>
@@ -120,16 +120,17 @@ const wideOptions = (match: ColumnMatch) =>
             <tr>
               <th v-for="(match, column) in matches" :key="column" scope="col">
                 <span>{{ heading[column] || `column ${column + 1}` }}</span>
-                <select
-                  class="box"
+                <ChoiceField
+                  bare
+                  :label="`Column ${heading[column] || column + 1} holds`"
                   :class="{ on: match.role !== 'skip' }"
-                  :aria-label="`Column ${heading[column] || column + 1} holds`"
-                  :value="valueOf(match)"
-                  @change="setRole(column, ($event.target as HTMLSelectElement).value)"
-                >
-                  <option v-for="role in roles" :key="role" :value="role">{{ ROLE_WORDS[role] }}</option>
-                  <option v-for="wide in wideOptions(match)" :key="wide.value" :value="wide.value">{{ wide.words }}</option>
-                </select>
+                  :model-value="valueOf(match)"
+                  @update:model-value="setRole(column, $event)"
+                  :options="[
+                    ...roles.map((role) => ({ value: role, title: ROLE_WORDS[role] })),
+                    ...wideOptions(match).map((wide) => ({ value: wide.value, title: wide.words })),
+                  ]"
+                />
               </th>
             </tr>
           </thead>
@@ -141,19 +142,20 @@ const wideOptions = (match: ColumnMatch) =>
         </table>
       </div>
       <div class="row choices">
-        <label v-if="groupMissing" class="row">
-          All rows belong to
-          <select v-model="group" class="box">
-            <option :value="null">choose a group</option>
-            <option v-for="one in plan.groups" :key="one.id" :value="one.id">{{ one.name }}</option>
-          </select>
-        </label>
-        <label v-if="units.length > 1" class="row">
-          Bare numbers are in
-          <select v-model="unit" class="box">
-            <option v-for="code in units" :key="code" :value="code">{{ unitOf(code).symbol }}</option>
-          </select>
-        </label>
+        <ChoiceField
+          inline
+          v-if="groupMissing"
+          label="All rows belong to"
+          v-model="group"
+          :options="[{ value: null, title: 'choose a group' }, ...plan.groups.map((one) => ({ value: one.id, title: one.name }))]"
+        />
+        <ChoiceField
+          inline
+          v-if="units.length > 1"
+          label="Bare numbers are in"
+          v-model="unit"
+          :options="units.map((code) => ({ value: code, title: unitOf(code).symbol }))"
+        />
       </div>
       <p role="status">
         <strong>{{ counted(taken.length, 'reading') }}</strong> would be taken in, <strong>{{ skipped.length }}</strong> passed
@@ -181,10 +183,8 @@ const wideOptions = (match: ColumnMatch) =>
         </section>
       </div>
       <div class="row">
-        <button type="button" class="button main" :disabled="taken.length === 0 || busy" @click="takeIn">
-          Take {{ counted(taken.length, 'reading') }} in
-        </button>
-        <button type="button" class="button" @click="choose">Another table</button>
+        <MainBtn :disabled="taken.length === 0 || busy" @click="takeIn"> Take {{ counted(taken.length, 'reading') }} in </MainBtn>
+        <VBtn @click="choose">Another table</VBtn>
       </div>
     </template>
   </AppDialog>
@@ -193,7 +193,7 @@ const wideOptions = (match: ColumnMatch) =>
 <style scoped>
 .start {
   display: grid;
-  gap: 14px;
+  gap: var(--gap-wide);
   justify-items: start;
 }
 .columns th span {
@@ -201,28 +201,22 @@ const wideOptions = (match: ColumnMatch) =>
   margin-bottom: 4px;
   color: var(--ink);
 }
-.columns .box {
-  min-width: 200px;
-}
 .columns .on {
   border-color: var(--green);
   background: var(--green-light);
 }
 .choices {
-  gap: 6px 20px;
+  gap: var(--gap-close) var(--gap-block);
   margin: 10px 0;
-}
-.choices .box {
-  width: auto;
 }
 .two {
   display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 20px;
+  gap: var(--gap-block);
   margin: 8px 0 14px;
 }
 h3 {
-  font-size: 16px;
+  font-size: var(--type-body);
 }
 .list {
   max-height: 220px;
@@ -231,7 +225,7 @@ h3 {
   border-radius: var(--corner);
 }
 .list li {
-  padding: 3px 10px;
+  padding: var(--gap-tight) var(--gap-near);
   border-bottom: 1px solid var(--line);
 }
 </style>

@@ -12,8 +12,8 @@ const count = computed(() => Number(text.value) || 0)
     <output class="figure-large">{{ count }}</output>
     <button type="button" class="press" @click="text = String(count + 1)">One more</button>
     <div class="row">
-      <button type="button" class="button large" :disabled="count === 0" @click="text = String(count - 1)">One back</button>
-      <button type="button" class="button large" :disabled="text === ''" @click="text = ''">From the start</button>
+      <VBtn :disabled="count === 0" @click="text = String(count - 1)">One back</VBtn>
+      <VBtn :disabled="text === ''" @click="text = ''">From the start</VBtn>
     </div>
   </div>
 </template>

@@ -56,7 +56,7 @@ function finish(): void {
     <button v-if="began === undefined" type="button" class="press" @click="start">Start all</button>
     <ul v-else class="finishers">
       <li v-for="condition in conditions" :key="condition">
-        <button type="button" class="button large" :disabled="laps.has(condition)" @click="tap(condition)">
+        <VBtn class="finisher" :disabled="laps.has(condition)" @click="tap(condition)">
           <ConditionBadge
             :size="34"
             :letter="letterOf(plan, condition)"
@@ -64,13 +64,13 @@ function finish(): void {
           />
           {{ nameOfCondition(plan, condition) }}
           <strong v-if="laps.has(condition)" class="nowrap">{{ writeReading(plan, timeOf(condition)!, method.unit) }}</strong>
-        </button>
+        </VBtn>
       </li>
     </ul>
     <div v-if="began !== undefined" class="row">
-      <button type="button" class="button large" :disabled="laps.size === 0" @click="takeBack">One back</button>
-      <button type="button" class="button large" @click="reset">From the start</button>
-      <button type="button" class="button main large grow" :disabled="laps.size === 0" @click="finish">Write these down</button>
+      <VBtn :disabled="laps.size === 0" @click="takeBack">One back</VBtn>
+      <VBtn @click="reset">From the start</VBtn>
+      <MainBtn class="grow" :disabled="laps.size === 0" @click="finish">Write these down</MainBtn>
     </div>
   </div>
 </template>
@@ -78,9 +78,9 @@ function finish(): void {
 <style scoped>
 .finishers {
   display: grid;
-  gap: 8px;
+  gap: var(--gap-near);
 }
-.finishers .button {
+.finisher {
   justify-content: flex-start;
   width: 100%;
 }

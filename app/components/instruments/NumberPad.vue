@@ -67,16 +67,16 @@ function press(key: (typeof KEYS)[number]): void {
 .pad {
   display: grid;
   grid-template-columns: minmax(0, 1fr);
-  gap: 8px;
+  gap: var(--gap-near);
 }
 .display {
   display: flex;
   align-items: baseline;
   height: 84px;
-  padding: 0 12px;
+  padding: 0 var(--gap-wide);
   border: 2px solid var(--ink);
   border-top: 0;
-  border-radius: 0 0 14px 14px;
+  border-radius: 0 0 var(--corner-glass) var(--corner-glass);
   background: var(--card);
 }
 .display.wrong {
@@ -94,44 +94,55 @@ function press(key: (typeof KEYS)[number]): void {
   outline: none;
   background: none;
   font-family: var(--heading);
-  font-size: 50px;
+  font-size: var(--type-figure);
   font-weight: 700;
   text-align: right;
 }
 .display select,
 .unit {
-  padding: 0 2px 0 10px;
+  padding: 0 var(--gap-hair) 0 var(--gap-near);
   border: 0;
   background: none;
-  font-size: 26px;
+  font-size: var(--type-huge);
 }
 .keys {
   display: grid;
   grid-template-columns: repeat(4, minmax(0, 1fr));
-  gap: 8px;
+  gap: var(--gap-near);
 }
 .keys button {
   min-height: 56px;
   border: 1px solid var(--mark);
   border-radius: var(--corner);
   background: var(--card);
-  font-size: 24px;
+  font-size: var(--type-large);
   cursor: pointer;
 }
 .keys button:active {
   background: var(--green-light);
 }
 .trouble {
-  font-size: 17px;
+  font-size: var(--type-lead);
 }
 /* A phone lying on its side. */
 @media (height < 480px) {
+  .pad,
+  .keys {
+    gap: var(--gap-tight);
+  }
   .display {
-    height: 58px;
+    height: 40px;
   }
   .display input {
-    height: 54px;
-    font-size: 36px;
+    height: 36px;
+    font-size: var(--type-huge);
+  }
+  .display select,
+  .unit {
+    font-size: var(--type-large);
+  }
+  .keys button {
+    min-height: 48px;
   }
 }
 </style>

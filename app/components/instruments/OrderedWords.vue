@@ -14,34 +14,16 @@ const pictureOf = (word: string) => {
 </script>
 
 <template>
-  <div class="words" role="radiogroup" aria-label="Which word fits?">
-    <button
-      v-for="word in method.words"
-      :key="word"
-      type="button"
-      class="button large"
-      role="radio"
-      :aria-checked="text === word"
-      :class="{ on: text === word }"
-      @click="text = word"
-    >
-      <WordPicture :picture="pictureOf(word)" :share="shareOfWord(method.words, word)" />
-      {{ word }}
-    </button>
-  </div>
+  <PickOne
+    v-model="text"
+    class="words"
+    tiles
+    label="Which word fits?"
+    :options="method.words.map((word) => ({ value: word, title: word }))"
+  >
+    <template #default="{ option }">
+      <WordPicture :picture="pictureOf(option.value)" :share="shareOfWord(method.words, option.value)" />
+      {{ option.title }}
+    </template>
+  </PickOne>
 </template>
-
-<style scoped>
-.words {
-  display: grid;
-  gap: 8px;
-}
-.button {
-  justify-content: flex-start;
-  gap: 14px;
-}
-.on {
-  border-color: var(--green);
-  background: var(--green-light);
-}
-</style>

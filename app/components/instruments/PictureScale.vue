@@ -47,7 +47,7 @@ const shape = computed(() => unitOf(method.value.unit).dimension)
 .picture {
   grid-template-columns: 130px minmax(0, 1fr);
   align-items: center;
-  font-size: 22px;
+  font-size: var(--type-large);
 }
 .tube {
   position: relative;
@@ -56,16 +56,16 @@ const shape = computed(() => unitOf(method.value.unit).dimension)
   margin: 8px 0;
   border: 2px solid var(--ink);
   border-top: 0;
-  border-radius: 0 0 12px 12px;
+  border-radius: 0 0 var(--corner-glass) var(--corner-glass);
   background: var(--card);
 }
 .tube.length {
   border: 2px solid var(--ink);
-  border-radius: 3px;
+  border-radius: var(--corner-small);
 }
 .tube.temperature {
   width: 34px;
-  border-radius: 17px;
+  border-radius: var(--corner-glass);
 }
 .tube:focus-within {
   outline: 3px solid var(--slate);
@@ -92,7 +92,7 @@ input {
 .mark {
   position: absolute;
   left: calc(100% + 8px);
-  font-size: 15px;
+  font-size: var(--type-body);
   line-height: 1;
   transform: translateY(50%);
 }

@@ -25,19 +25,22 @@ watch(text, (now) => {
 
 <template>
   <div class="device">
-    <label class="field">
-      <span>{{ empty ? 'Empty' : 'At the start' }}</span>
-      <span class="row"
-        ><input v-model="first" class="box" inputmode="decimal" autocomplete="off" maxlength="25" /> {{ unitOf(unit).symbol }}</span
-      >
-    </label>
-    <label class="field">
-      <span>{{ empty ? 'Full' : 'At the finish' }}</span>
-      <span class="row"
-        ><input v-model="second" class="box" inputmode="decimal" autocomplete="off" maxlength="25" />
-        {{ unitOf(unit).symbol }}</span
-      >
-    </label>
+    <TextField
+      v-model="first"
+      class="reading"
+      :label="empty ? 'Empty' : 'At the start'"
+      :longest="25"
+      inputmode="decimal"
+      :suffix="unitOf(unit).symbol"
+    />
+    <TextField
+      v-model="second"
+      class="reading"
+      :label="empty ? 'Full' : 'At the finish'"
+      :longest="25"
+      inputmode="decimal"
+      :suffix="unitOf(unit).symbol"
+    />
     <p v-if="difference" role="status">
       <template v-if="difference.ok">
         That makes <strong>{{ writeReading(plan, difference.value, difference.unit) }}</strong>.
@@ -46,12 +49,3 @@ watch(text, (now) => {
     </p>
   </div>
 </template>
-
-<style scoped>
-.box {
-  width: 200px;
-  min-height: 60px;
-  font-size: 30px;
-  text-align: right;
-}
-</style>

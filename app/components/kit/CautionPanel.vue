@@ -13,7 +13,7 @@ const names = (ids: string[]) =>
 /** The caution whose reason for not applying is being written. */
 const answering = ref<Caution>()
 
-const reasonBox = ref<HTMLInputElement[]>()
+const reasonBox = ref<{ focus(): void }[]>()
 watch(answering, (now) => now && nextTick(() => reasonBox.value?.[0]?.focus()))
 
 function note(caution: Caution, on: boolean): void {
@@ -37,7 +37,6 @@ function addOwn(text: string): void {
   lesson.edit((draft) => draft.ownCautions.push({ id: newId(), text, doer: 'adult-beside', acknowledged: false }))
 }
 const value = (event: Event) => (event.target as HTMLInputElement).value
-const checked = (event: Event) => (event.target as HTMLInputElement).checked
 </script>
 
 <template>
@@ -45,69 +44,64 @@ const checked = (event: Event) => (event.target as HTMLInputElement).checked
     <h3 id="cautions">Take care</h3>
     <ul>
       <li v-for="one in cautions" :key="one.caution">
-        <label>
-          <input
-            type="checkbox"
-            :checked="one.acknowledged || one.notHere !== undefined"
-            :disabled="one.notHere !== undefined"
-            @change="note(one.caution, checked($event))"
-          />
+        <TickField
+          :label="`${cautionWords(one.caution).name}: ${doerWords(one.doer)}. ${cautionWords(one.caution).what}`"
+          :model-value="one.acknowledged || one.notHere !== undefined"
+          :disabled="one.notHere !== undefined"
+          @update:model-value="note(one.caution, $event)"
+        >
           <span :class="{ soft: one.notHere !== undefined }">
             <strong>{{ cautionWords(one.caution).name }}: {{ doerWords(one.doer) }}.</strong>
             {{ cautionWords(one.caution).what }}
             <span class="soft">({{ cautionSourceWords(names(one.materials), one.from) }})</span>
             <template v-if="one.notHere !== undefined"> <strong>Not here:</strong> {{ one.notHere }}</template>
           </span>
-        </label>
-        <input
+        </TickField>
+        <TextField
+          bare
+          :label="`Why ${cautionWords(one.caution).name} does not apply here`"
+          class="reason"
           v-if="answering === one.caution"
           ref="reasonBox"
-          class="box reason"
-          :maxlength="LONGEST.name"
+          :longest="LONGEST.name"
           placeholder="Why not here? Enter keeps it"
-          :aria-label="`Why ${cautionWords(one.caution).name} does not apply here`"
-          :value="one.notHere ?? ''"
+          :model-value="one.notHere ?? ''"
           @keydown.enter="answer(one.caution, value($event))"
           @keydown.esc.stop="answering = undefined"
           @blur="answering === one.caution && answer(one.caution, value($event))"
         />
-        <button
+        <QuietBtn
           v-else
-          type="button"
-          class="button small quiet"
+          size="small"
           :aria-label="`${cautionWords(one.caution).name}: ${one.notHere === undefined ? 'does not apply' : 'it does apply'}`"
           @click="one.notHere === undefined ? (answering = one.caution) : answer(one.caution, '')"
         >
           {{ one.notHere === undefined ? 'does not apply' : 'it does apply' }}
-        </button>
+        </QuietBtn>
       </li>
       <li v-for="(own, place) in plan.ownCautions" :key="own.id">
-        <label>
-          <input
-            type="checkbox"
-            :checked="own.acknowledged"
-            @change="lesson.edit((draft) => (draft.ownCautions[place]!.acknowledged = checked($event)))"
-          />
-          <span
-            ><strong>{{ own.text }}</strong> <span class="soft">(your own)</span></span
-          >
-        </label>
-        <select
-          class="box doer"
-          :aria-label="`Who does it: ${own.text}`"
-          :value="own.doer"
-          @change="lesson.edit((draft) => (draft.ownCautions[place]!.doer = value($event) as Doer))"
+        <TickField
+          :label="own.text"
+          :model-value="own.acknowledged"
+          @update:model-value="lesson.edit((draft) => (draft.ownCautions[place]!.acknowledged = $event))"
         >
-          <option v-for="doer in doers" :key="doer" :value="doer">{{ doerWords(doer) }}</option>
-        </select>
-        <button
-          type="button"
-          class="button small quiet"
+          <strong>{{ own.text }}</strong> <span class="soft">(your own)</span>
+        </TickField>
+        <ChoiceField
+          bare
+          :label="`Who does it: ${own.text}`"
+          class="doer"
+          :model-value="own.doer"
+          @update:model-value="lesson.edit((draft) => (draft.ownCautions[place]!.doer = $event))"
+          :options="doers.map((doer) => ({ value: doer, title: doerWords(doer) }))"
+        />
+        <QuietBtn
+          size="small"
           :aria-label="`Take away: ${own.text}`"
           @click="lesson.edit((draft) => (draft.ownCautions = draft.ownCautions.filter(({ id }) => id !== own.id)))"
         >
           ✕
-        </button>
+        </QuietBtn>
       </li>
     </ul>
     <QuickAdd
@@ -121,29 +115,18 @@ const checked = (event: Event) => (event.target as HTMLInputElement).checked
 </template>
 
 <style scoped>
+.tick-field {
+  flex: 1;
+}
 h3 {
   margin-bottom: 6px;
-  font-size: 17px;
+  font-size: var(--type-lead);
 }
 li {
   display: flex;
   align-items: flex-start;
-  gap: 8px;
-  padding: 3px 0;
-}
-label {
-  display: flex;
-  flex: 1;
-  align-items: flex-start;
-  gap: 10px;
-  cursor: pointer;
-}
-label input {
-  flex: none;
-  width: 18px;
-  height: 18px;
-  margin-top: 3px;
-  accent-color: var(--green);
+  gap: var(--gap-near);
+  padding: var(--gap-tight) 0;
 }
 .reason {
   width: 230px;
@@ -153,7 +136,7 @@ label input {
 }
 .last {
   margin-top: 8px;
-  padding-top: 8px;
+  padding-top: var(--gap-near);
   border-top: 1px solid var(--line);
   font-weight: 650;
 }

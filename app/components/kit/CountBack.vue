@@ -41,10 +41,7 @@ async function count(): Promise<void> {
 </script>
 
 <template>
-  <details v-if="rows.length > 0" class="fold">
-    <summary>
-      <strong>After the lesson: count back</strong><span class="soft">{{ counted(rows.length, 'thing') }} from the cupboard</span>
-    </summary>
+  <AppFold title="After the lesson: count back" :hint="`${counted(rows.length, 'thing')} from the cupboard`" v-if="rows.length > 0">
     <table class="ruled">
       <thead>
         <tr>
@@ -82,8 +79,8 @@ async function count(): Promise<void> {
       </tbody>
     </table>
     <div class="row">
-      <button type="button" class="button" @click="count">Put it back into the cupboard</button>
+      <VBtn @click="count">Put it back into the cupboard</VBtn>
       <span class="hint">Counting again replaces the count; nothing is counted twice.</span>
     </div>
-  </details>
+  </AppFold>
 </template>

@@ -16,10 +16,10 @@ const dated = computed(() => plan.value.date !== '' && plan.value.clock.start !=
     <div class="row head">
       <h3 id="getting-ready" data-target="getting-ready" tabindex="-1">Getting ready</h3>
       <span class="soft">{{ spanWords(work) }} of work in all</span>
-      <a v-if="dated" class="button small" :href="`/api/lessons/${lesson.id}/calendar.ics?what=getting-ready`"
-        >Save for a calendar</a
+      <VBtn v-if="dated" class="aside" size="small" :href="`/api/lessons/${lesson.id}/calendar.ics?what=getting-ready`"
+        >Save for a calendar</VBtn
       >
-      <NuxtLink v-else class="button small" :to="`/lesson/${lesson.id}/clock`">Choose day and start</NuxtLink>
+      <VBtn v-else class="aside" size="small" :to="`/lesson/${lesson.id}/clock`">Choose day and start</VBtn>
     </div>
     <ol>
       <li v-for="(step, place) in steps" :key="place" :class="{ moved: step.moved.some((why) => why !== 'clash') }">
@@ -46,17 +46,17 @@ const dated = computed(() => plan.value.date !== '' && plan.value.clock.start !=
 .head {
   justify-content: flex-start;
 }
-.head .button {
+.aside {
   margin-left: auto;
 }
 h3 {
-  font-size: 17px;
+  font-size: var(--type-lead);
 }
 li {
   display: grid;
   grid-template-columns: 150px 1fr;
-  gap: 12px;
-  padding: 4px 0;
+  gap: var(--gap-wide);
+  padding: var(--gap-tight) 0;
   border-top: 1px solid var(--line);
 }
 .when {
@@ -69,6 +69,6 @@ li {
 .why {
   display: block;
   color: var(--soft);
-  font-size: 14px;
+  font-size: var(--type-small);
 }
 </style>

@@ -41,16 +41,10 @@ const PRINTS = ['trays', 'labels', 'picking', 'shopping', 'getting-ready', 'coun
       <h2>Kit</h2>
       <p class="soft figures">{{ trialSum(plan) }}</p>
       <div class="row tools">
-        <button
-          v-if="plan.materials.length > 0"
-          type="button"
-          class="button small"
-          :aria-pressed="whole"
-          @click="showWhole(!whole)"
-        >
+        <VBtn v-if="plan.materials.length > 0" size="small" :aria-pressed="whole" @click="showWhole(!whole)">
           {{ whole ? 'Fewer columns' : 'All columns' }}
-        </button>
-        <NuxtLink class="button small" to="/cupboard">Cupboard</NuxtLink>
+        </VBtn>
+        <VBtn size="small" to="/cupboard">Cupboard</VBtn>
         <PrintMenu :names="PRINTS" />
       </div>
     </div>
@@ -71,9 +65,7 @@ const PRINTS = ['trays', 'labels', 'picking', 'shopping', 'getting-ready', 'coun
     />
     <p v-if="offered.length > 0" class="row offered">
       <span class="hint">From the plan:</span>
-      <button v-for="one in offered" :key="one.name" type="button" class="button small quiet" @click="take(one.name)">
-        + {{ one.name }}
-      </button>
+      <QuietBtn v-for="one in offered" :key="one.name" size="small" @click="take(one.name)"> + {{ one.name }} </QuietBtn>
     </p>
     <p v-if="bill || spoons" class="hint">{{ bill }} {{ spoons }}</p>
     <WaysOutPanel :needs="needs" />
@@ -93,9 +85,9 @@ const PRINTS = ['trays', 'labels', 'picking', 'shopping', 'getting-ready', 'coun
 }
 .offered {
   margin-top: 6px;
-  gap: 4px 8px;
+  gap: var(--gap-tight) var(--gap-near);
 }
 .figures {
-  font-size: 15px;
+  font-size: var(--type-body);
 }
 </style>

@@ -31,7 +31,6 @@ function set<Part extends keyof Material>(part: Part, value: Material[Part], typ
     typing && `${typing}-${props.material.id}`,
   )
 }
-const text = (event: Event) => (event.target as HTMLInputElement).value
 
 function toggleCaution(caution: Caution, on: boolean): void {
   const { cautions: own } = props.material
@@ -58,22 +57,27 @@ function addSubstitute(name: string): void {
   <div class="more">
     <p class="hint">{{ needSum(need, material) }}</p>
     <div class="row">
-      <label class="field">
-        <span>Only for</span>
-        <select class="box" :value="material.condition ?? ''" @change="set('condition', text($event) || null)">
-          <option value="">all conditions</option>
-          <option v-for="condition in activeConditions(plan)" :key="condition.id" :value="condition.id">
-            {{ letterOf(plan, condition.id) }} {{ condition.label }}
-          </option>
-        </select>
-      </label>
-      <label class="field">
-        <span>Afterwards</span>
-        <select class="box" :value="material.use" @change="set('use', text($event) as Material['use'])">
-          <option value="up">used up</option>
-          <option value="again">used again</option>
-        </select>
-      </label>
+      <ChoiceField
+        label="Only for"
+        :model-value="material.condition ?? ''"
+        @update:model-value="set('condition', $event || null)"
+        :options="[
+          { value: '', title: 'all conditions' },
+          ...activeConditions(plan).map((condition) => ({
+            value: condition.id,
+            title: `${letterOf(plan, condition.id)} ${condition.label}`,
+          })),
+        ]"
+      />
+      <ChoiceField
+        label="Afterwards"
+        :model-value="material.use"
+        @update:model-value="set('use', $event)"
+        :options="[
+          { value: 'up', title: 'used up' },
+          { value: 'again', title: 'used again' },
+        ]"
+      />
       <NumberField
         label="Spares, in 100"
         :model-value="Math.round(material.spare * 100)"
@@ -100,15 +104,19 @@ function addSubstitute(name: string): void {
       </template>
     </div>
     <div class="row">
-      <label class="field wide">
-        <span>In the cupboard it is</span>
-        <select class="box" :value="supply.thing?.id ?? ''" @change="set('thing', text($event) || null)">
-          <option value="">not from the cupboard</option>
-          <option v-for="thing in lesson.school.things" :key="thing.id" :value="thing.id">
-            {{ thing.name }} ({{ amountWords(thing.stock, thing.unit) }})
-          </option>
-        </select>
-      </label>
+      <ChoiceField
+        label="In the cupboard it is"
+        class="wide"
+        :model-value="supply.thing?.id ?? ''"
+        @update:model-value="set('thing', $event || null)"
+        :options="[
+          { value: '', title: 'not from the cupboard' },
+          ...lesson.school.things.map((thing) => ({
+            value: thing.id,
+            title: `${thing.name} (${amountWords(thing.stock, thing.unit)})`,
+          })),
+        ]"
+      />
       <template v-if="supply.thing">
         <p class="hint booked">
           {{ supply.place || 'no place' }}{{ supply.price === undefined ? '' : `, ${moneyWords(supply.price)} a pack` }}.
@@ -119,7 +127,7 @@ function addSubstitute(name: string): void {
         </p>
       </template>
       <template v-else>
-        <label
+        <TextField
           v-for="[part, words] in [
             ['stock', 'There'],
             ['pack', 'One pack'],
@@ -127,11 +135,12 @@ function addSubstitute(name: string): void {
             ['place', 'Place'],
           ] as const"
           :key="part"
-          class="field short"
-        >
-          <span>{{ words }}</span>
-          <input class="box" :maxlength="LONGEST.name" :value="material[part]" @input="set(part, text($event), part)" />
-        </label>
+          :label="words"
+          class="short"
+          :longest="LONGEST.name"
+          :model-value="material[part]"
+          @update:model-value="set(part, $event, part)"
+        />
       </template>
       <NumberField
         v-if="isVolumeOrMass"
@@ -142,36 +151,29 @@ function addSubstitute(name: string): void {
         v-bind="BOUNDS.density"
         @update:model-value="set('density', $event)"
       />
-      <label class="check">
-        <input type="checkbox" :checked="material.toBuy" @change="set('toBuy', ($event.target as HTMLInputElement).checked)" />
-        to buy
-      </label>
+      <TickField label="to buy" :model-value="material.toBuy" @update:model-value="set('toBuy', $event)" />
     </div>
     <fieldset>
       <legend>Getting ready</legend>
       <div class="row">
-        <label class="field">
-          <span>What to do</span>
-          <select
-            class="box"
-            :value="material.preparation?.kind ?? ''"
-            @change="text($event) ? prepare({ kind: text($event) as Preparation['kind'] }) : set('preparation', null)"
-          >
-            <option value="">nothing</option>
-            <option v-for="kind in PREPARATIONS" :key="kind" :value="kind">{{ PREPARATION_WORDS[kind] }}</option>
-          </select>
-        </label>
+        <ChoiceField
+          label="What to do"
+          :model-value="material.preparation?.kind ?? null"
+          @update:model-value="$event ? prepare({ kind: $event }) : set('preparation', null)"
+          :options="[
+            { value: null, title: 'nothing' },
+            ...PREPARATIONS.map((kind) => ({ value: kind, title: PREPARATION_WORDS[kind] })),
+          ]"
+        />
         <template v-if="material.preparation">
-          <label class="field wide">
-            <span>How</span>
-            <input
-              class="box"
-              :maxlength="LONGEST.name"
-              placeholder="2 cm wide, on the guillotine"
-              :value="material.preparation.words"
-              @input="prepare({ words: text($event) })"
-            />
-          </label>
+          <TextField
+            label="How"
+            class="wide"
+            :longest="LONGEST.name"
+            placeholder="2 cm wide, on the guillotine"
+            :model-value="material.preparation.words"
+            @update:model-value="prepare({ words: $event })"
+          />
           <NumberField
             label="Work"
             unit="min"
@@ -199,25 +201,36 @@ function addSubstitute(name: string): void {
     <fieldset>
       <legend>Could be taken instead</legend>
       <div v-for="one in material.substitutes" :key="one.id" class="row substitute">
-        <label class="field wide"
-          ><span>Thing</span
-          ><input class="box" :maxlength="LONGEST.name" :value="one.name" @input="substitute(one.id, { name: text($event) })"
-        /></label>
-        <label class="field short"
-          ><span>Amount, if other</span
-          ><input class="box" :maxlength="LONGEST.name" :value="one.amount" @input="substitute(one.id, { amount: text($event) })"
-        /></label>
-        <label class="field short"
-          ><span>There</span
-          ><input class="box" :maxlength="LONGEST.name" :value="one.stock" @input="substitute(one.id, { stock: text($event) })"
-        /></label>
-        <label class="field wide"
-          ><span>What changes</span
-          ><input class="box" :maxlength="LONGEST.name" :value="one.note" @input="substitute(one.id, { note: text($event) })"
-        /></label>
-        <button
-          type="button"
-          class="button small quiet"
+        <TextField
+          label="Thing"
+          class="wide"
+          :longest="LONGEST.name"
+          :model-value="one.name"
+          @update:model-value="substitute(one.id, { name: $event })"
+        />
+        <TextField
+          label="Amount, if other"
+          class="short"
+          :longest="LONGEST.name"
+          :model-value="one.amount"
+          @update:model-value="substitute(one.id, { amount: $event })"
+        />
+        <TextField
+          label="There"
+          class="short"
+          :longest="LONGEST.name"
+          :model-value="one.stock"
+          @update:model-value="substitute(one.id, { stock: $event })"
+        />
+        <TextField
+          label="What changes"
+          class="wide"
+          :longest="LONGEST.name"
+          :model-value="one.note"
+          @update:model-value="substitute(one.id, { note: $event })"
+        />
+        <QuietBtn
+          size="small"
           :aria-label="`Take away ${one.name}`"
           @click="
             set(
@@ -227,7 +240,7 @@ function addSubstitute(name: string): void {
           "
         >
           ✕
-        </button>
+        </QuietBtn>
       </div>
       <QuickAdd
         v-if="material.substitutes.length < 6"
@@ -239,30 +252,46 @@ function addSubstitute(name: string): void {
     </fieldset>
     <fieldset>
       <legend>Cautions. Those in its name are added by themselves.</legend>
-      <label v-for="caution in CAUTIONS" :key="caution" class="check">
-        <input
-          type="checkbox"
-          :checked="cautions.includes(caution)"
-          :disabled="cautions.includes(caution) && !material.cautions.includes(caution)"
-          @change="toggleCaution(caution, ($event.target as HTMLInputElement).checked)"
-        />
-        {{ cautionWords(caution).name }}
-      </label>
+      <div class="row">
+        <VChip
+          v-for="caution in cautions"
+          :key="caution"
+          :closable="material.cautions.includes(caution)"
+          :close-label="`${cautionWords(caution).name} does not belong to it`"
+          @click:close="toggleCaution(caution, false)"
+        >
+          {{ cautionWords(caution).name }}
+        </VChip>
+        <VMenu>
+          <template #activator="{ props: activator }">
+            <VBtn size="small" v-bind="activator">{{ cautions.length === 0 ? 'Add a caution' : 'Another caution' }}</VBtn>
+          </template>
+          <VList role="menu" density="compact" class="all-cautions">
+            <VListItem
+              role="menuitem"
+              v-for="caution in CAUTIONS.filter((one) => !cautions.includes(one))"
+              :key="caution"
+              :title="cautionWords(caution).name"
+              @click="toggleCaution(caution, true)"
+            />
+          </VList>
+        </VMenu>
+      </div>
     </fieldset>
-    <button
-      type="button"
-      class="button small quiet off"
+    <QuietBtn
+      size="small"
+      class="off"
       @click="lesson.edit((draft) => (draft.materials = draft.materials.filter((one) => one.id !== material.id)))"
     >
       Take {{ material.name || 'it' }} off the list
-    </button>
+    </QuietBtn>
   </div>
 </template>
 
 <style scoped>
 .more {
   display: grid;
-  gap: 10px;
+  gap: var(--gap-near);
 }
 .row {
   align-items: flex-end;
@@ -280,17 +309,8 @@ function addSubstitute(name: string): void {
 legend {
   margin-bottom: 4px;
   color: var(--soft);
-  font-size: 14px;
+  font-size: var(--type-small);
   font-weight: 650;
-}
-.check {
-  display: inline-flex;
-  gap: 5px;
-  margin-right: 14px;
-  font-size: 15px;
-}
-.check input {
-  accent-color: var(--green);
 }
 .off {
   justify-self: start;

@@ -77,7 +77,7 @@ const valueOf = (event: Event) => (event.target as HTMLInputElement).value
     <td v-for="column in columns" :key="column" :class="column">
       <select
         v-if="column === 'per' || column === 'use'"
-        class="box"
+        class="entry-cell"
         :value="material[column]"
         :aria-label="`${label}: ${COLUMN_NAMES[column]}`"
         :data-row="row"
@@ -128,16 +128,15 @@ const valueOf = (event: Event) => (event.target as HTMLInputElement).value
       <span v-else-if="fromCupboard" class="spare">in the cupboard</span>
     </td>
     <td class="last">
-      <button
-        type="button"
-        class="button small quiet"
+      <QuietBtn
+        size="small"
         :aria-expanded="more"
         :aria-label="`More about ${label}`"
         :data-target="`more-${material.id}`"
         @click="more = !more"
       >
         {{ more ? 'less' : 'more' }}
-      </button>
+      </QuietBtn>
     </td>
   </tr>
   <tr v-if="troubles.length > 0" class="explain">
@@ -154,7 +153,7 @@ const valueOf = (event: Event) => (event.target as HTMLInputElement).value
 
 <style scoped>
 td {
-  padding: 2px 4px !important;
+  padding: var(--gap-hair) var(--gap-tight) !important;
 }
 .name {
   min-width: 190px;
@@ -176,17 +175,13 @@ td {
 .use {
   width: 138px;
 }
-.box {
-  min-height: 30px;
-  padding: 2px 6px;
-}
 .amount .entry-cell,
 .whole .entry-cell {
   border-color: var(--mark);
   background: var(--card);
 }
 .said {
-  padding: 0 5px;
+  padding: 0 var(--gap-close);
 }
 .strong {
   font-weight: 700;
@@ -195,17 +190,17 @@ span.spare {
   display: block;
   width: auto;
   color: var(--soft);
-  font-size: 13px;
+  font-size: var(--type-small);
   font-weight: 400;
 }
 .there .trouble {
   display: block;
 }
 .explain td {
-  padding: 0 8px 6px !important;
+  padding: 0 var(--gap-near) var(--gap-close) !important;
 }
 .more td {
-  padding: 8px 10px 14px !important;
+  padding: var(--gap-near) var(--gap-near) var(--gap-wide) !important;
   background: var(--panel);
 }
 </style>

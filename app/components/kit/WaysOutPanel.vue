@@ -36,7 +36,7 @@ const take = (way: WayOut) => lesson.replace(takeWayOut(plan.value, way, newId))
       </p>
       <ul :aria-label="`Ways out for ${material.name}`">
         <li v-for="({ way, label, effect }, place) in ways" :key="place">
-          <button type="button" class="button small" @click="take(way)">{{ label }}</button>
+          <VBtn size="small" @click="take(way)">{{ label }}</VBtn>
           <span>{{ effect }}</span>
         </li>
       </ul>
@@ -46,10 +46,10 @@ const take = (way: WayOut) => lesson.replace(takeWayOut(plan.value, way, newId))
 
 <style scoped>
 h3 {
-  font-size: 17px;
+  font-size: var(--type-lead);
 }
 .thing {
-  padding: 6px 0;
+  padding: var(--gap-close) 0;
   border-top: 1px solid var(--line);
 }
 .thing:first-of-type {
@@ -58,8 +58,8 @@ h3 {
 li {
   display: grid;
   grid-template-columns: 190px 1fr;
-  gap: 12px;
+  gap: var(--gap-wide);
   align-items: center;
-  padding: 3px 0;
+  padding: var(--gap-tight) 0;
 }
 </style>

@@ -19,11 +19,11 @@ const heading = useId()
 .dialog {
   display: flex;
   flex-direction: column;
-  gap: 12px;
-  padding: 20px 22px;
+  gap: var(--gap-wide);
+  padding: var(--gap-block) var(--gap-block);
 }
 .dialog h2 {
-  font-size: 20px;
+  font-size: var(--type-title);
 }
 .actions {
   justify-content: flex-end;

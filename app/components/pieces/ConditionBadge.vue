@@ -25,7 +25,7 @@ const side = computed(() => props.size ?? 30)
   align-items: center;
   justify-content: center;
   border: 1.5px solid #1e2b2f;
-  border-radius: 4px;
+  border-radius: var(--corner-small);
   background-color: var(--colour);
   background-repeat: repeat;
   color: #fff;

@@ -21,7 +21,7 @@ defineProps<{ plan: Plan; id: string; size?: number }>()
 .condition-name {
   display: inline-flex;
   align-items: center;
-  gap: 8px;
+  gap: var(--gap-near);
   overflow-wrap: anywhere;
 }
 </style>

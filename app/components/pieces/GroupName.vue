@@ -13,7 +13,7 @@ defineProps<{ group: Group }>()
 .group-name {
   display: inline-flex;
   align-items: center;
-  gap: 6px;
+  gap: var(--gap-close);
   white-space: nowrap;
 }
 </style>

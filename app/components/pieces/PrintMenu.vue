@@ -9,22 +9,17 @@ const lesson = useLesson()
 <template>
   <VMenu>
     <template #activator="{ props }">
-      <button type="button" class="button small main" v-bind="props">Print</button>
+      <MainBtn size="small" v-bind="props">Print</MainBtn>
     </template>
-    <ul class="menu sheet">
-      <li v-for="name in names" :key="name">
-        <NuxtLink class="button quiet" :to="`/print/${lesson.id}/${name}`" target="_blank">{{ PRINTOUTS[name].label }}</NuxtLink>
-      </li>
-    </ul>
+    <VList role="menu" density="compact">
+      <VListItem
+        role="menuitem"
+        v-for="name in names"
+        :key="name"
+        :title="PRINTOUTS[name].label"
+        :href="`/print/${lesson.id}/${name}`"
+        target="_blank"
+      />
+    </VList>
   </VMenu>
 </template>
-
-<style scoped>
-.menu {
-  padding: 6px;
-}
-.menu .button {
-  justify-content: flex-start;
-  width: 100%;
-}
-</style>

@@ -17,7 +17,7 @@ const ROOM = 22
 .picture {
   width: 64px;
   height: 52px;
-  border-radius: 4px;
+  border-radius: var(--corner-small);
   object-fit: cover;
 }
 </style>

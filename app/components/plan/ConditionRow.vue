@@ -57,33 +57,24 @@ function itemsFor(condition: Condition) {
       <h3 id="conditions" data-target="conditions" tabindex="-1">{{ words.name }}</h3>
       <span class="soft">{{ what }}</span>
       <span v-if="plan.kind !== 'improve'" class="as">
-        <label class="kind">
-          <input
-            type="radio"
-            name="as"
-            :checked="plan.conditionsAs === 'kinds'"
-            @change="lesson.edit((draft) => (draft.conditionsAs = 'kinds'))"
-          />
-          kinds
-        </label>
-        <label class="kind">
-          <input
-            type="radio"
-            name="as"
-            :checked="plan.conditionsAs === 'numbers'"
-            @change="lesson.edit((draft) => (draft.conditionsAs = 'numbers'))"
-          />
-          numbers
-        </label>
-        <select
+        <PickOne
+          label="What the conditions are"
+          :model-value="plan.conditionsAs"
+          :options="[
+            { value: 'kinds', title: 'kinds' },
+            { value: 'numbers', title: 'numbers' },
+          ]"
+          @update:model-value="lesson.edit((draft) => (draft.conditionsAs = $event!))"
+        />
+        <ChoiceField
+          bare
+          label="Unit of the numbers"
+          class="unit"
           v-if="plan.conditionsAs === 'numbers'"
-          class="box unit"
-          aria-label="Unit of the numbers"
-          :value="plan.conditionUnit"
-          @change="lesson.edit((draft) => (draft.conditionUnit = ($event.target as HTMLSelectElement).value as never))"
-        >
-          <option v-for="code in units" :key="code" :value="code">{{ unitOf(code).symbol || 'a count' }}</option>
-        </select>
+          :model-value="plan.conditionUnit"
+          @update:model-value="lesson.edit((draft) => (draft.conditionUnit = $event))"
+          :options="units.map((code) => ({ value: code, title: unitOf(code).symbol || 'a count' }))"
+        />
       </span>
     </header>
     <ul class="conditions">
@@ -119,32 +110,24 @@ function itemsFor(condition: Condition) {
 
 <style scoped>
 .head h3 {
-  font-size: 17px;
+  font-size: var(--type-lead);
 }
 .as {
   display: flex;
   align-items: center;
-  gap: 12px;
+  gap: var(--gap-wide);
   margin-left: auto;
-  font-size: 15px;
-}
-.kind {
-  display: flex;
-  gap: 5px;
-  cursor: pointer;
-}
-.kind input {
-  accent-color: var(--green);
+  font-size: var(--type-body);
 }
 .unit {
   width: 80px;
   min-height: 30px;
-  padding: 1px 6px;
+  padding: 1px var(--gap-close);
 }
 .conditions {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px;
+  gap: var(--gap-near);
   margin-top: 8px;
 }
 .condition {
@@ -152,9 +135,9 @@ function itemsFor(condition: Condition) {
   flex: 1 1 148px;
   max-width: 240px;
   align-items: center;
-  gap: 4px;
+  gap: var(--gap-tight);
   min-height: 46px;
-  padding: 4px 2px 4px 8px;
+  padding: var(--gap-tight) var(--gap-hair) var(--gap-tight) var(--gap-near);
   border: 1px solid var(--line);
   border-radius: var(--corner);
   background: var(--card);
@@ -172,27 +155,19 @@ function itemsFor(condition: Condition) {
   text-decoration: line-through;
 }
 .mark {
-  padding-left: 6px;
-  font-size: 13px;
+  padding-left: var(--gap-close);
+  font-size: var(--type-small);
 }
 .condition.new {
-  flex: 0 1 96px;
+  flex: 0 1 110px;
   padding: 0;
-  border: 1.5px dashed var(--mark);
+  border: 0;
   background: transparent;
 }
 .condition.new.only {
   flex-basis: 220px;
 }
-.new input {
-  width: 100%;
-  min-height: 42px;
-  padding: 4px 10px;
-  border: 0;
-  background: none;
-}
-.new input::placeholder {
-  color: var(--soft);
-  opacity: 1;
+.new > :first-child {
+  flex: 1;
 }
 </style>

@@ -63,15 +63,15 @@ function takeAway(): void {
 <style scoped>
 .how {
   color: var(--soft);
-  font-size: 14.5px;
+  font-size: var(--type-small);
 }
 .unsaid .how::placeholder {
   color: var(--beet);
 }
 .note {
-  padding: 0 6px;
+  padding: 0 var(--gap-close);
   color: var(--soft);
-  font-size: 14.5px;
+  font-size: var(--type-small);
 }
 .note.wrong {
   color: var(--beet);

@@ -108,9 +108,7 @@ function onPaste(event: ClipboardEvent, row: number, column: number): void {
         <ul class="hidden">
           <li v-for="one in words.hidden" :key="`${one.comparison.factor}/${one.comparison.conditions.join()}`">
             {{ one.text }}
-            <button type="button" class="button small" @click="lesson.replace(takeComparison(plan, one.comparison))">
-              Compare these
-            </button>
+            <VBtn size="small" @click="lesson.replace(takeComparison(plan, one.comparison))"> Compare these </VBtn>
           </li>
         </ul>
       </template>
@@ -122,7 +120,7 @@ function onPaste(event: ClipboardEvent, row: number, column: number): void {
 <style scoped>
 .fair {
   margin-top: 12px;
-  padding: 8px 12px;
+  padding: var(--gap-near) var(--gap-wide);
   border: 1px solid var(--line);
   border-radius: var(--corner);
   background: var(--card);
@@ -143,7 +141,7 @@ summary {
 .link {
   float: right;
   color: var(--slate);
-  font-size: 14.5px;
+  font-size: var(--type-small);
   text-decoration: underline;
 }
 .scroll {
@@ -162,7 +160,7 @@ th[scope='row'] {
 }
 .hidden {
   display: grid;
-  gap: 4px;
+  gap: var(--gap-tight);
   margin: 4px 0 8px;
 }
 th :deep(.badge) {
@@ -171,14 +169,14 @@ th :deep(.badge) {
 td {
   position: relative;
   min-width: 96px;
-  padding: 3px 4px !important;
+  padding: var(--gap-tight) var(--gap-tight) !important;
 }
 td input,
 .name input {
   width: 100%;
-  padding: 3px 6px;
+  padding: var(--gap-tight) var(--gap-close);
   border: 1px solid transparent;
-  border-radius: 4px;
+  border-radius: var(--corner-small);
   background: transparent;
   text-overflow: ellipsis;
 }
@@ -191,7 +189,7 @@ td input::placeholder {
   opacity: 1;
 }
 td.odd input {
-  padding-left: 22px;
+  padding-left: var(--gap-block);
   border-color: var(--beet);
   background: var(--beet-light);
   font-weight: 700;
@@ -201,6 +199,6 @@ td.odd input {
   top: 7px;
   left: 10px;
   color: var(--beet);
-  font-size: 13px;
+  font-size: var(--type-small);
 }
 </style>

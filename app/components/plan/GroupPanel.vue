@@ -27,21 +27,16 @@ function goRound(material: string, stock: number): void {
 </script>
 
 <template>
-  <details class="fold">
-    <summary>
-      <strong>Groups</strong>
-      <span class="soft">{{ counted(plan.children, 'child', 'children') }} in {{ counted(plan.groups.length, 'group') }}</span>
-    </summary>
+  <AppFold title="Groups" :hint="`${counted(plan.children, 'child', 'children')} in ${counted(plan.groups.length, 'group')}`">
     <div class="row">
-      <label class="field class">
-        <span>Class</span>
-        <input
-          class="box"
-          :maxlength="LONGEST.name"
-          :value="plan.className"
-          @change="lesson.edit((draft) => (draft.className = ($event.target as HTMLInputElement).value.trim()))"
-        />
-      </label>
+      <TextField
+        label="Class"
+        class="class"
+        lazy
+        :longest="LONGEST.name"
+        :model-value="plan.className"
+        @update:model-value="lesson.edit((draft) => (draft.className = $event.trim()))"
+      />
       <NumberField label="Children" :model-value="plan.children" v-bind="BOUNDS.children" whole @update:model-value="setChildren" />
       <NumberField
         label="Children in a group"
@@ -65,25 +60,22 @@ function goRound(material: string, stock: number): void {
     <ul v-if="limits.length > 0" class="limits">
       <li v-for="limit in limits" :key="limit.material" class="row">
         <span><span aria-hidden="true">▲</span> {{ limitWords(limit, plan) }}</span>
-        <button v-if="limit.groups" type="button" class="button small" @click="resize(limit.groups)">
-          Make {{ counted(limit.groups, 'group') }}
-        </button>
-        <button type="button" class="button small" @click="goRound(limit.material, limit.stock)">
+        <VBtn v-if="limit.groups" size="small" @click="resize(limit.groups)"> Make {{ counted(limit.groups, 'group') }} </VBtn>
+        <VBtn size="small" @click="goRound(limit.material, limit.stock)">
           {{ counted(limit.rounds, 'round') }}
-        </button>
+        </VBtn>
       </li>
     </ul>
     <ul class="groups">
       <li v-for="(group, place) in plan.groups" :key="group.id">
         <ShapeBadge :shape="group.shape" />
-        <input
-          class="box"
-          :value="group.name"
-          :maxlength="LONGEST.groupName"
-          :aria-label="`Name of group ${place + 1}`"
-          @change="
-            lesson.edit((draft) => (draft.groups[place]!.name = ($event.target as HTMLInputElement).value.trim() || group.name))
-          "
+        <TextField
+          bare
+          :label="`Name of group ${place + 1}`"
+          lazy
+          :model-value="group.name"
+          :longest="LONGEST.groupName"
+          @update:model-value="lesson.edit((draft) => (draft.groups[place]!.name = $event.trim() || group.name))"
         />
         <NumberField
           bare
@@ -96,7 +88,7 @@ function goRound(material: string, stock: number): void {
         <span class="soft">seats</span>
       </li>
     </ul>
-  </details>
+  </AppFold>
 </template>
 
 <style scoped>
@@ -109,12 +101,12 @@ function goRound(material: string, stock: number): void {
 .groups {
   display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 8px 24px;
+  gap: var(--gap-near) var(--gap-block);
   margin-top: 10px;
 }
 .groups li {
   display: flex;
   align-items: center;
-  gap: 8px;
+  gap: var(--gap-near);
 }
 </style>

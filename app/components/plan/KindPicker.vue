@@ -11,30 +11,25 @@ const open = ref(false)
 <template>
   <VMenu v-model="open" location="bottom end">
     <template #activator="{ props: activator }">
-      <button
-        type="button"
-        class="button small kind"
-        v-bind="activator"
-        :aria-label="`Kind of test: ${KIND_WORDS[plan.kind].name}`"
-      >
+      <VBtn size="small" class="kind" v-bind="activator" :aria-label="`Kind of test: ${KIND_WORDS[plan.kind].name}`">
         {{ KIND_WORDS[plan.kind].name }}
         <span aria-hidden="true">▾</span>
-      </button>
+      </VBtn>
     </template>
-    <div role="dialog" aria-label="Kinds of test">
-      <ul class="sheet kinds">
-        <li v-for="kind in KINDS" :key="kind">
-          <button type="button" class="choice" :aria-pressed="plan.kind === kind" @click="lesson.replace(withKind(plan, kind))">
-            <strong>
-              <span v-if="plan.kind === kind" aria-hidden="true">✓</span>
-              {{ KIND_WORDS[kind].name }}
-            </strong>
-            <span>{{ KIND_WORDS[kind].what }}</span>
-            <em>{{ KIND_WORDS[kind].example }}</em>
-          </button>
-        </li>
-      </ul>
-    </div>
+    <VList role="menu" class="kinds" aria-label="Kinds of test">
+      <VListItem
+        role="menuitemradio"
+        v-for="kind in KINDS"
+        :key="kind"
+        :active="plan.kind === kind"
+        :aria-checked="plan.kind === kind"
+        :title="KIND_WORDS[kind].name"
+        :subtitle="KIND_WORDS[kind].what"
+        @click="lesson.replace(withKind(plan, kind))"
+      >
+        <em class="soft">{{ KIND_WORDS[kind].example }}</em>
+      </VListItem>
+    </VList>
   </VMenu>
 </template>
 
@@ -45,27 +40,5 @@ const open = ref(false)
 }
 .kinds {
   width: 460px;
-  padding: 6px;
-  list-style: none;
-}
-.choice {
-  display: grid;
-  width: 100%;
-  padding: 7px 12px;
-  border: 0;
-  border-radius: var(--corner);
-  background: none;
-  text-align: left;
-  cursor: pointer;
-}
-.choice:hover,
-.choice[aria-pressed='true'] {
-  background: var(--green-light);
-}
-.choice strong {
-  font-family: var(--heading);
-}
-.choice em {
-  color: var(--soft);
 }
 </style>

@@ -42,16 +42,10 @@ const begun = computed(() => hasBegun(lesson.record.readings))
       :most="12"
       @update:model-value="count = $event ?? GOOD_LEVELS"
     />
-    <button
-      v-if="suggested.length > 0"
-      type="button"
-      class="button small"
-      :disabled="taken"
-      @click="lesson.replace(withLevels(plan, suggested, newId))"
-    >
+    <VBtn v-if="suggested.length > 0" size="small" :disabled="taken" @click="lesson.replace(withLevels(plan, suggested, newId))">
       {{ taken ? '✓' : 'Take' }} {{ suggested.map((value) => writeShort(value)).join(', ') }}
       {{ unitOf(plan.conditionUnit).symbol }}
-    </button>
+    </VBtn>
   </div>
 </template>
 
@@ -60,12 +54,8 @@ const begun = computed(() => hasBegun(lesson.record.readings))
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 6px 10px;
+  gap: var(--gap-close) var(--gap-near);
   margin-top: 8px;
-  font-size: 15px;
-}
-.levels :deep(.box) {
-  width: 66px;
-  min-height: 30px;
+  font-size: var(--type-body);
 }
 </style>

@@ -30,17 +30,17 @@ const items = computed(() => [
 
 <template>
   <TrayCard :name="measure.name" :items="items" @rename="write">
-    <button type="button" class="method" @click="focusTarget('method-tool')">{{ methodWords(measure.method) }}</button>
+    <LinkBtn class="method" @click="focusTarget('method-tool')">{{ methodWords(measure.method) }}</LinkBtn>
   </TrayCard>
 </template>
 
 <style scoped>
 .method {
-  padding: 0 6px;
+  padding: 0 var(--gap-close);
   border: 0;
   background: none;
   color: var(--slate);
-  font-size: 14.5px;
+  font-size: var(--type-small);
   text-align: left;
   text-decoration: underline;
   text-underline-offset: 3px;

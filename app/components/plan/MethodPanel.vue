@@ -18,9 +18,8 @@ function addLine(text: string): void {
 }
 
 /** Takes a ready instrument with its wobble; its name stands in the field afterwards, to be edited. */
-function pick(select: HTMLSelectElement): void {
-  const instrument = INSTRUMENTS.find(({ code }) => code === select.value)
-  select.value = ''
+function pick(chosen: string): void {
+  const instrument = INSTRUMENTS.find(({ code }) => code === chosen)
   if (instrument) lesson.edit((draft) => (measuredCard(draft)!.method = withInstrument(method.value!, instrument)))
 }
 
@@ -50,41 +49,34 @@ const WOBBLES = [
 </script>
 
 <template>
-  <details class="fold">
-    <summary>
-      <strong>How we measure</strong>
-      <span class="soft">{{ method ? methodWords(method) : 'nothing to measure yet' }}</span>
-    </summary>
+  <AppFold title="How we measure" :hint="method ? methodWords(method) : 'nothing to measure yet'">
     <div v-if="method" class="method">
-      <label v-if="method.instrument !== 'words'" class="field">
-        <span>Measured with</span>
-        <input
-          class="box"
-          data-target="method-tool"
-          :value="method.tool"
-          :maxlength="LONGEST.name"
-          placeholder="ruler, kitchen scale, stopwatch"
-          @input="set('tool', ($event.target as HTMLInputElement).value, 'tool')"
-        />
-      </label>
-      <label class="field">
-        <span>Pick an instrument</span>
-        <select class="box" value="" @change="pick($event.target as HTMLSelectElement)">
-          <option value="">our own</option>
-          <option v-for="one in instrumentsFor(plan.kind)" :key="one.code" :value="one.code">{{ instrumentWords(one) }}</option>
-        </select>
-      </label>
-      <label v-if="byNumber" class="field">
-        <span>Unit</span>
-        <select
-          class="box"
-          data-target="method-unit"
-          :value="method.unit"
-          @change="set('unit', ($event.target as HTMLSelectElement).value as never)"
-        >
-          <option v-for="code in NUMBER_UNITS" :key="code" :value="code">{{ unitOf(code).symbol || 'a count' }}</option>
-        </select>
-      </label>
+      <TextField
+        v-if="method.instrument !== 'words'"
+        label="Measured with"
+        target="method-tool"
+        :model-value="method.tool"
+        :longest="LONGEST.name"
+        placeholder="ruler, kitchen scale, stopwatch"
+        @update:model-value="set('tool', $event, 'tool')"
+      />
+      <ChoiceField
+        label="Pick an instrument"
+        :model-value="''"
+        :options="[
+          { value: '', title: 'our own' },
+          ...instrumentsFor(plan.kind).map((one) => ({ value: one.code, title: instrumentWords(one) })),
+        ]"
+        @update:model-value="pick"
+      />
+      <ChoiceField
+        v-if="byNumber"
+        label="Unit"
+        target="method-unit"
+        :model-value="method.unit"
+        @update:model-value="set('unit', $event)"
+        :options="NUMBER_UNITS.map((code) => ({ value: code, title: unitOf(code).symbol || 'a count' }))"
+      />
       <NumberField
         v-if="byNumber"
         label="Smallest mark"
@@ -93,19 +85,19 @@ const WOBBLES = [
         v-bind="BOUNDS.resolution"
         @update:model-value="set('resolution', $event ?? 1)"
       />
-      <label v-if="method.instrument === 'words'" class="field words">
-        <span>Ordered words, the least first</span>
-        <input
-          class="box"
-          data-target="words"
-          :value="method.words.join(', ')"
-          placeholder="dry, damp, wet"
-          @change="set('words', readNames(($event.target as HTMLInputElement).value, MOST_WORDS))"
-        />
-      </label>
-      <button v-if="method.instrument === 'words'" type="button" class="button small quiet yes-no" @click="set('words', YES_NO)">
+      <TextField
+        v-if="method.instrument === 'words'"
+        label="Ordered words, the least first"
+        class="words"
+        lazy
+        target="words"
+        :model-value="method.words.join(', ')"
+        placeholder="dry, damp, wet"
+        @update:model-value="set('words', readNames($event, MOST_WORDS))"
+      />
+      <QuietBtn v-if="method.instrument === 'words'" size="small" class="yes-no" @click="set('words', YES_NO)">
         Only yes or no
-      </button>
+      </QuietBtn>
       <div v-for="wobble in shownWobbles" :key="wobble.part">
         <NumberField
           :label="wobble.label"
@@ -138,25 +130,20 @@ const WOBBLES = [
           :model-value="line"
           @update:model-value="lesson.edit((draft) => (draft.resetList[place] = $event.slice(0, 200)), `reset-${place}`)"
         />
-        <button
-          type="button"
-          class="button small quiet"
-          :aria-label="`Take away: ${line}`"
-          @click="lesson.edit((draft) => draft.resetList.splice(place, 1))"
-        >
+        <QuietBtn size="small" :aria-label="`Take away: ${line}`" @click="lesson.edit((draft) => draft.resetList.splice(place, 1))">
           ✕
-        </button>
+        </QuietBtn>
       </li>
     </ul>
     <QuickAdd label="Add to the list before every trial" placeholder="+ fresh, dry strip" :longest="LONGEST.name" @add="addLine" />
-  </details>
+  </AppFold>
 </template>
 
 <style scoped>
 .method {
   display: grid;
   grid-template-columns: repeat(3, minmax(0, 1fr));
-  gap: 12px 18px;
+  gap: var(--gap-wide) var(--gap-block);
   margin: 12px 0;
 }
 .yes-no {

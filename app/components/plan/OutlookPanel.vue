@@ -117,11 +117,11 @@ function take(from: 'practice' | 'bench'): void {
             </dd>
           </template>
           <dd v-if="practice || bench || timed" class="sources">
-            <button v-if="practice" type="button" class="button small" @click="take('practice')">
+            <VBtn v-if="practice" size="small" @click="take('practice')">
               Take {{ counted(practice.count, 'practice reading') }}
-            </button>
-            <button v-if="bench" type="button" class="button small" @click="take('bench')">Simulate it</button>
-            <button v-if="timed" type="button" class="button small" @click="warming = true">Stopwatch warm-up</button>
+            </VBtn>
+            <VBtn v-if="bench" size="small" @click="take('bench')">Simulate it</VBtn>
+            <VBtn v-if="timed" size="small" @click="warming = true">Stopwatch warm-up</VBtn>
           </dd>
         </dl>
         <div v-if="outlook" class="answer">
@@ -136,9 +136,9 @@ function take(from: 'practice' | 'bench'): void {
           </p>
           <ul v-if="ways.length > 0" class="ways" aria-label="What would do it">
             <li v-for="way in ways" :key="way.code">
-              <button type="button" class="button small" @click="lesson.replace(applyWay(plan, way, newId))">
+              <VBtn size="small" @click="lesson.replace(applyWay(plan, way, newId))">
                 {{ wayWords(way, plan) }}
-              </button>
+              </VBtn>
               <span class="hint">{{ wayChance(way) }}, {{ wayCost(way) }}</span>
             </li>
           </ul>
@@ -159,11 +159,11 @@ function take(from: 'practice' | 'bench'): void {
 
 <style scoped>
 .head h3 {
-  font-size: 17px;
+  font-size: var(--type-lead);
 }
 .settings {
   margin-left: auto;
-  gap: 6px;
+  gap: var(--gap-close);
 }
 .settings span {
   margin-right: 8px;
@@ -172,7 +172,7 @@ function take(from: 'practice' | 'bench'): void {
 .panel {
   display: grid;
   grid-template-columns: 268px minmax(0, 1fr);
-  gap: 20px;
+  gap: var(--gap-block);
   margin-top: 8px;
 }
 dl {
@@ -180,7 +180,7 @@ dl {
   grid-template-columns: auto 1fr;
   align-items: center;
   align-content: start;
-  gap: 5px 12px;
+  gap: var(--gap-close) var(--gap-wide);
 }
 dt {
   color: var(--soft);
@@ -190,14 +190,14 @@ dd {
 }
 .ways {
   display: grid;
-  gap: 6px;
+  gap: var(--gap-close);
   margin-top: 6px;
 }
 .ways li {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 2px 10px;
+  gap: var(--gap-hair) var(--gap-near);
 }
 .answer {
   min-width: 0;
@@ -210,7 +210,7 @@ dd {
   display: flex;
   flex-wrap: wrap;
   grid-column: 1 / -1;
-  gap: 6px;
+  gap: var(--gap-close);
 }
 .whole {
   grid-column: 1 / -1;

@@ -29,10 +29,10 @@ const lesson = useLesson()
   display: flex;
   align-items: flex-start;
   justify-content: space-between;
-  gap: 20px;
+  gap: var(--gap-block);
   margin-bottom: 14px;
 }
 .asked {
-  font-size: 25px;
+  font-size: var(--type-large);
 }
 </style>

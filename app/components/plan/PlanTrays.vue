@@ -154,7 +154,7 @@ const dragging = { animation: 120, filter: 'textarea, input, button', preventOnF
 .trays {
   display: grid;
   grid-template-columns: 1fr 1fr 1.6fr;
-  gap: 16px;
+  gap: var(--gap-part);
 }
 .tray {
   position: relative;
@@ -162,10 +162,10 @@ const dragging = { animation: 120, filter: 'textarea, input, button', preventOnF
   flex-direction: column;
   min-height: 214px;
   margin-top: 10px;
-  padding: 18px 10px 10px;
+  padding: var(--gap-block) var(--gap-near) var(--gap-near);
   border: 1.5px solid var(--ink);
   border-top: 0;
-  border-radius: 0 0 12px 12px;
+  border-radius: 0 0 var(--corner-glass) var(--corner-glass);
 }
 /* The rim of the tray: two short lips that leave room for its name. */
 .tray header {
@@ -174,7 +174,7 @@ const dragging = { animation: 120, filter: 'textarea, input, button', preventOnF
   display: flex;
   align-items: center;
   justify-content: space-between;
-  gap: 8px;
+  gap: var(--gap-near);
 }
 .tray header::before,
 .tray header::after {
@@ -184,17 +184,17 @@ const dragging = { animation: 120, filter: 'textarea, input, button', preventOnF
   border-top: 1.5px solid var(--ink);
 }
 .tray header h3 {
-  font-size: 16px;
+  font-size: var(--type-body);
 }
 .tray header span {
   flex: 1;
   color: var(--soft);
-  font-size: 13px;
+  font-size: var(--type-small);
   text-align: right;
 }
 .cards {
   display: grid;
-  gap: 8px;
+  gap: var(--gap-near);
   align-content: start;
   flex: 1;
   min-height: 60px;
@@ -210,21 +210,21 @@ const dragging = { animation: 120, filter: 'textarea, input, button', preventOnF
 .add {
   min-height: 32px;
   margin-top: 8px;
-  padding: 3px 8px;
+  padding: var(--gap-tight) var(--gap-near);
 }
 .heap {
   margin-top: 14px;
-  padding: 10px 12px;
+  padding: var(--gap-near) var(--gap-wide);
   border: 1.5px dashed var(--mark);
   border-radius: var(--corner);
 }
 .heap h3 {
-  font-size: 15px;
+  font-size: var(--type-body);
 }
 .loose {
   display: grid;
   grid-template-columns: repeat(3, minmax(0, 1fr));
-  gap: 8px;
+  gap: var(--gap-near);
   min-height: 20px;
   margin: 6px 0;
 }

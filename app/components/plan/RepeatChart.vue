@@ -57,7 +57,7 @@ const line = computed(() => `${(1 - props.wanted) * 100}%`)
 .bars {
   position: relative;
   display: flex;
-  gap: 6px;
+  gap: var(--gap-close);
   height: 82px;
   border-bottom: 1px solid var(--ink);
 }
@@ -87,7 +87,7 @@ const line = computed(() => `${(1 - props.wanted) * 100}%`)
 }
 .goal {
   position: absolute;
-  z-index: 1;
+  z-index: var(--layer-raised);
   right: 0;
   left: 0;
   border-top: 1.5px dashed var(--brass);
@@ -97,15 +97,15 @@ const line = computed(() => `${(1 - props.wanted) * 100}%`)
   position: absolute;
   bottom: -9px;
   left: 100%;
-  padding-left: 6px;
+  padding-left: var(--gap-close);
   white-space: nowrap;
   color: var(--brass);
-  font-size: 12.5px;
+  font-size: var(--type-small);
 }
 .counts {
   display: flex;
-  gap: 6px;
-  font-size: 14px;
+  gap: var(--gap-close);
+  font-size: var(--type-small);
 }
 .counts span {
   flex: 1;
@@ -119,9 +119,9 @@ const line = computed(() => `${(1 - props.wanted) * 100}%`)
 .key {
   display: flex;
   align-items: center;
-  gap: 6px;
+  gap: var(--gap-close);
   margin-bottom: 6px;
-  font-size: 13px;
+  font-size: var(--type-small);
 }
 .swatch {
   width: 14px;

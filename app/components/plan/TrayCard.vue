@@ -18,7 +18,7 @@ defineEmits<{ rename: [name: string] }>()
 
 <style scoped>
 .card {
-  padding: 5px 2px 6px 6px;
+  padding: var(--gap-close) var(--gap-hair) var(--gap-close) var(--gap-close);
   border: 1px solid var(--line);
   border-radius: var(--corner);
   background: var(--card);
@@ -32,6 +32,7 @@ defineEmits<{ rename: [name: string] }>()
   align-items: flex-start;
 }
 .name {
+  flex: 1;
   font-family: var(--heading);
   font-weight: 700;
 }

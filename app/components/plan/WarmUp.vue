@@ -116,9 +116,9 @@ onBeforeUnmount(() => {
       <strong v-if="wobble !== undefined">{{ withUnit(writeNumber(wobble, 2), 's') }}</strong>
     </p>
     <template #actions>
-      <button v-if="errors.length > 0" type="button" class="button quiet" @click="errors = []">Start over</button>
-      <button type="button" class="button quiet" @click="open = false">Not now</button>
-      <button type="button" class="button main" :disabled="wobble === undefined" @click="use">Use this wobble</button>
+      <QuietBtn v-if="errors.length > 0" @click="errors = []">Start over</QuietBtn>
+      <QuietBtn @click="open = false">Not now</QuietBtn>
+      <MainBtn :disabled="wobble === undefined" @click="use">Use this wobble</MainBtn>
     </template>
   </AppDialog>
 </template>
@@ -127,14 +127,14 @@ onBeforeUnmount(() => {
 .signal {
   display: grid;
   justify-items: center;
-  gap: 12px;
+  gap: var(--gap-wide);
   width: 100%;
-  padding: 24px;
+  padding: var(--gap-block);
   border: 1.5px solid var(--ink);
   border-radius: var(--corner);
   background: var(--card);
   font-family: var(--heading);
-  font-size: 24px;
+  font-size: var(--type-large);
   cursor: pointer;
 }
 .lamp {

@@ -19,37 +19,37 @@ function writeTimes(text: string): void {
   <section class="section" aria-labelledby="watch">
     <div class="row">
       <h3 id="watch">Read it</h3>
-      <label class="field times">
-        <span class="sr-only">Times of reading</span>
-        <input
-          class="box"
-          data-target="times"
-          :value="written"
-          placeholder="0, 1, 2, 5"
-          aria-label="Times of reading"
-          :aria-invalid="trouble ? true : undefined"
-          @change="writeTimes(($event.target as HTMLInputElement).value)"
-        />
-      </label>
-      <select
-        class="box unit"
-        aria-label="Unit of the times"
-        :value="plan.watch.unit"
-        @change="lesson.edit((draft) => (draft.watch.unit = ($event.target as HTMLSelectElement).value as 'min' | 'day'))"
-      >
-        <option value="min">minutes after the start</option>
-        <option value="day">days after the start</option>
-      </select>
-      <label class="field places">
-        <span class="sr-only">Places in each</span>
-        <input
-          class="box"
-          :value="plan.watch.places.join(', ')"
-          placeholder="places in each: top, middle, bottom"
-          aria-label="Places in each"
-          @change="lesson.edit((draft) => (draft.watch.places = readNames(($event.target as HTMLInputElement).value, MOST_PLACES)))"
-        />
-      </label>
+      <TextField
+        bare
+        label="Times of reading"
+        class="times"
+        lazy
+        target="times"
+        :model-value="written"
+        placeholder="0, 1, 2, 5"
+        :aria-invalid="trouble ? true : undefined"
+        @update:model-value="writeTimes($event)"
+      />
+      <ChoiceField
+        bare
+        label="Unit of the times"
+        class="unit"
+        :model-value="plan.watch.unit"
+        @update:model-value="lesson.edit((draft) => (draft.watch.unit = $event))"
+        :options="[
+          { value: 'min', title: 'minutes after the start' },
+          { value: 'day', title: 'days after the start' },
+        ]"
+      />
+      <TextField
+        bare
+        label="Places in each"
+        class="places"
+        lazy
+        :model-value="plan.watch.places.join(', ')"
+        placeholder="places in each: top, middle, bottom"
+        @update:model-value="lesson.edit((draft) => (draft.watch.places = readNames($event, MOST_PLACES)))"
+      />
     </div>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
     <p v-else class="hint">
@@ -65,7 +65,7 @@ function writeTimes(text: string): void {
 
 <style scoped>
 h3 {
-  font-size: 17px;
+  font-size: var(--type-lead);
 }
 .times {
   width: 170px;

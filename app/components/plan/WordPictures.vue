@@ -8,8 +8,8 @@ const notices = useNotices()
 const method = computed(() => measuredCard(lesson.plan!)!.method)
 const pictureOf = (word: string) => method.value.wordPictures[word]
 
-async function choose(word: string, files: FileList | null): Promise<void> {
-  const file = files?.[0]
+async function choose(word: string): Promise<void> {
+  const file = await chooseFile(PICTURE_FILES)
   if (!file) return
   const data = await shrinkPicture(file).catch(() => undefined)
   if (data === undefined) return notices.trouble('This picture cannot be opened. Save it as PNG or JPEG and choose it again.')
@@ -32,24 +32,12 @@ function without(word: string): void {
         :share="shareOfWord(method.words, word)"
       />
       {{ word }}
-      <label class="button small file">
-        {{ pictureOf(word) ? 'another' : '+ picture' }}<span class="sr-only"> for {{ word }}</span>
-        <input
-          type="file"
-          class="sr-only"
-          accept="image/png,image/jpeg,image/webp"
-          @change="choose(word, ($event.target as HTMLInputElement).files)"
-        />
-      </label>
-      <button
-        v-if="pictureOf(word)"
-        type="button"
-        class="button small quiet"
-        :aria-label="`${word} without its picture`"
-        @click="without(word)"
-      >
+      <VBtn size="small" :aria-label="`${pictureOf(word) ? 'another' : '+'} picture for ${word}`" @click="choose(word)">
+        {{ pictureOf(word) ? 'another' : '+ picture' }}
+      </VBtn>
+      <QuietBtn v-if="pictureOf(word)" size="small" :aria-label="`${word} without its picture`" @click="without(word)">
         ✕
-      </button>
+      </QuietBtn>
     </li>
   </ul>
 </template>
@@ -58,15 +46,11 @@ function without(word: string): void {
 .pictures {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 20px;
+  gap: var(--gap-near) var(--gap-block);
 }
 li {
   display: flex;
-  gap: 8px;
+  gap: var(--gap-near);
   align-items: center;
-}
-.file:has(:focus-visible) {
-  outline: 3px solid var(--slate);
-  outline-offset: 2px;
 }
 </style>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { WORD_SETS, type WordSet } from '~~/core/lesson'
+import { WORD_SETS } from '~~/core/lesson'
 import { FRAME_WORDS, VARIABLE_WORDS } from '~~/core/wording'
 
 /** What this class calls its variables and how it predicts: on board, station and paper. */
@@ -8,26 +8,18 @@ const plan = computed(() => lesson.plan!)
 </script>
 
 <template>
-  <details class="fold">
-    <summary>
-      <strong>Words of the class</strong>
-      <span class="soft">{{ VARIABLE_WORDS[plan.words].name }}; {{ FRAME_WORDS[plan.frame].name }}</span>
-    </summary>
+  <AppFold title="Words of the class" :hint="`${VARIABLE_WORDS[plan.words].name}; ${FRAME_WORDS[plan.frame].name}`">
     <div class="row choices">
-      <label class="field">
-        <span>The variables are called</span>
-        <select
-          class="box"
-          :value="plan.words"
-          @change="lesson.edit((draft) => (draft.words = ($event.target as HTMLSelectElement).value as WordSet))"
-        >
-          <option v-for="set in WORD_SETS" :key="set" :value="set">{{ VARIABLE_WORDS[set].name }}</option>
-        </select>
-      </label>
+      <ChoiceField
+        label="The variables are called"
+        :model-value="plan.words"
+        @update:model-value="lesson.edit((draft) => (draft.words = $event))"
+        :options="WORD_SETS.map((set) => ({ value: set, title: VARIABLE_WORDS[set].name }))"
+      />
       <FrameChoice label="A prediction says" />
-      <NuxtLink class="button" :to="`/print/${lesson.id}/words`" target="_blank">Print the word mat</NuxtLink>
+      <VBtn :to="`/print/${lesson.id}/words`" target="_blank">Print the word mat</VBtn>
     </div>
-  </details>
+  </AppFold>
 </template>
 
 <style scoped>

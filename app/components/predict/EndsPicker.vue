@@ -18,69 +18,39 @@ const placeOf = (id: string) => props.plan.conditions.findIndex((one) => one.id 
 
 <template>
   <div class="ends" :class="{ big }">
-    <fieldset v-for="(row, place) in ROWS" :key="row">
-      <legend>{{ row }}</legend>
-      <label
-        v-for="condition in activeConditions(plan)"
-        :key="condition.id"
-        class="chip"
-        :class="{ on: ends[place] === condition.id }"
+    <div v-for="(row, place) in ROWS" :key="row" class="end">
+      <span class="row-name" aria-hidden="true">{{ row }}</span>
+      <PickOne
+        tiles
+        :label="row"
+        :model-value="ends[place] || undefined"
+        :options="activeConditions(plan).map((condition) => ({ value: condition.id, title: conditionName(plan, condition) }))"
+        @update:model-value="choose(place, $event!)"
       >
-        <input
-          class="sr-only"
-          type="radio"
-          :name="row"
-          :checked="ends[place] === condition.id"
-          @change="choose(place, condition.id)"
-        />
-        <ConditionBadge :size="big ? 34 : 24" :letter="letterOf(plan, condition.id)" :place="placeOf(condition.id)" />
-        {{ conditionName(plan, condition) }}
-        <span v-if="ends[place] === condition.id" class="tick" aria-hidden="true">✓</span>
-      </label>
-    </fieldset>
+        <template #default="{ option }">
+          <ConditionBadge :size="big ? 34 : 24" :letter="letterOf(plan, option.value)" :place="placeOf(option.value)" />
+          {{ option.title }}
+        </template>
+      </PickOne>
+    </div>
   </div>
 </template>
 
 <style scoped>
 .ends {
   display: grid;
-  gap: 10px;
+  gap: var(--gap-near);
 }
-fieldset {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  min-width: 0;
-  border: 0;
+.end {
+  display: grid;
+  grid-template-columns: 58px minmax(0, 1fr);
+  align-items: center;
 }
-legend {
-  float: left;
-  width: 58px;
-  padding: 6px 0;
+.row-name {
   color: var(--soft);
 }
-.chip {
-  border-color: var(--mark);
-}
-.chip.on {
-  border-color: var(--green);
-  background: var(--green-light);
-}
-.chip:has(:focus-visible) {
-  outline: 3px solid var(--slate);
-  outline-offset: 2px;
-}
-.tick {
-  color: var(--green);
-  font-weight: 700;
-}
-.big .chip {
-  min-height: 56px;
-  font-size: 20px;
-}
-.big legend {
-  float: none;
-  width: auto;
-  font-size: 18px;
+.big .end {
+  grid-template-columns: minmax(0, 1fr);
+  font-size: var(--type-title);
 }
 </style>

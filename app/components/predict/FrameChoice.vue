@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { FRAMES, type Frame } from '~~/core/lesson'
+import { FRAMES } from '~~/core/lesson'
 import { FRAME_WORDS } from '~~/core/wording'
 
 /** In which words a prediction is said. */
@@ -8,14 +8,10 @@ const lesson = useLesson()
 </script>
 
 <template>
-  <label class="field">
-    <span>{{ label }}</span>
-    <select
-      class="box"
-      :value="lesson.plan!.frame"
-      @change="lesson.edit((draft) => (draft.frame = ($event.target as HTMLSelectElement).value as Frame))"
-    >
-      <option v-for="frame in FRAMES" :key="frame" :value="frame">{{ FRAME_WORDS[frame].name }}</option>
-    </select>
-  </label>
+  <ChoiceField
+    :label="label"
+    :model-value="lesson.plan!.frame"
+    @update:model-value="lesson.edit((draft) => (draft.frame = $event))"
+    :options="FRAMES.map((frame) => ({ value: frame, title: FRAME_WORDS[frame].name }))"
+  />
 </template>

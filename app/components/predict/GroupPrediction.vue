@@ -43,21 +43,20 @@ async function stamp(prediction: NewPrediction): Promise<void> {
         <li v-if="near" class="near">{{ near }}</li>
         <li v-if="all.length === 0" class="soft">nothing yet</li>
       </ul>
-      <button
+      <VBtn
         v-if="!taking"
-        type="button"
-        class="button small"
+        size="small"
         :class="{ quiet: all.length > 0 }"
         :data-target="`order-${group.id}`"
         :aria-label="`${again}: ${group.name}`"
         @click="taking = true"
       >
         {{ again }}
-      </button>
+      </VBtn>
     </div>
     <PredictionForm v-if="taking" v-slot="{ whole }" class="sheet form" :plan="plan" :group="group.id" @stamp="stamp">
-      <button type="submit" class="button main" :disabled="!whole">{{ begun ? 'Keep as a change of mind' : 'Stamp it' }}</button>
-      <button type="button" class="button quiet" @click="taking = false">Not now</button>
+      <MainBtn type="submit" :disabled="!whole">{{ begun ? 'Keep as a change of mind' : 'Stamp it' }}</MainBtn>
+      <QuietBtn @click="taking = false">Not now</QuietBtn>
       <span v-if="begun" class="hint">This group has begun to test, so it is kept beside the first one.</span>
     </PredictionForm>
   </li>
@@ -65,7 +64,7 @@ async function stamp(prediction: NewPrediction): Promise<void> {
 
 <style scoped>
 .group {
-  padding: 8px 0;
+  padding: var(--gap-near) 0;
   border-bottom: 1px solid var(--line);
 }
 .line {
@@ -75,7 +74,7 @@ async function stamp(prediction: NewPrediction): Promise<void> {
   display: flex;
   flex: none;
   align-items: center;
-  gap: 8px;
+  gap: var(--gap-near);
   width: 120px;
   font-family: var(--heading);
 }
@@ -86,7 +85,7 @@ async function stamp(prediction: NewPrediction): Promise<void> {
 .said li {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 10px;
+  gap: var(--gap-tight) var(--gap-near);
 }
 .order {
   font-family: var(--heading);

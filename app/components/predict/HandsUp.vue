@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { activeConditions, conditionName, WHOLE_CLASS, type Plan, type Prediction } from '~~/core/lesson'
+import { activeConditions, BOUNDS, conditionName, WHOLE_CLASS, type Plan, type Prediction } from '~~/core/lesson'
 import { allHands, countedHands, handsOf } from '~~/core/predictions'
 import type { NewPrediction } from '~~/core/lesson'
 
@@ -43,29 +43,26 @@ onBeforeUnmount(() => {
       <ConditionName class="name" :plan="plan" :id="condition.id" :size="big ? 44 : 26" />
       <span class="bar"><i :style="{ width: `${(100 * (hands[condition.id] ?? 0)) / Math.max(plan.children, all, 1)}%` }" /></span>
       <span class="count">
-        <button
-          type="button"
-          class="button"
+        <VBtn
           :aria-label="`One hand less for ${conditionName(plan, condition)}`"
           @click="set(condition.id, (hands[condition.id] ?? 0) - 1)"
         >
           −
-        </button>
-        <input
-          class="box"
-          inputmode="numeric"
-          :value="hands[condition.id] ?? 0"
-          :aria-label="`Hands for ${conditionName(plan, condition)}`"
-          @change="set(condition.id, Number(($event.target as HTMLInputElement).value))"
+        </VBtn>
+        <NumberField
+          bare
+          whole
+          :label="`Hands for ${conditionName(plan, condition)}`"
+          :model-value="hands[condition.id] ?? 0"
+          v-bind="BOUNDS.hands"
+          @update:model-value="set(condition.id, $event ?? 0)"
         />
-        <button
-          type="button"
-          class="button"
+        <VBtn
           :aria-label="`One hand more for ${conditionName(plan, condition)}`"
           @click="set(condition.id, (hands[condition.id] ?? 0) + 1)"
         >
           +
-        </button>
+        </VBtn>
       </span>
     </li>
   </ul>
@@ -75,13 +72,13 @@ onBeforeUnmount(() => {
 <style scoped>
 .hands {
   display: grid;
-  gap: 6px;
+  gap: var(--gap-close);
 }
 li {
   display: grid;
   grid-template-columns: minmax(120px, 220px) minmax(40px, 1fr) auto;
   align-items: center;
-  gap: 12px;
+  gap: var(--gap-wide);
 }
 .name {
   font-family: var(--heading);
@@ -98,29 +95,16 @@ li {
 }
 .count {
   display: flex;
-  gap: 4px;
-}
-.count .box {
-  width: 56px;
-  text-align: center;
+  gap: var(--gap-tight);
 }
 .big {
-  font-size: 30px;
+  font-size: var(--type-huge);
 }
 .big li {
   grid-template-columns: minmax(200px, 380px) minmax(80px, 1fr) auto;
 }
 .big .bar {
   height: 34px;
-}
-.big .button,
-.big .box {
-  min-width: 56px;
-  min-height: 56px;
-  font-size: 30px;
-}
-.big .box {
-  width: 84px;
 }
 .sum {
   margin-top: 6px;

@@ -143,7 +143,7 @@ svg {
 text {
   fill: var(--soft);
   font-family: var(--heading);
-  font-size: 15px;
+  font-size: var(--type-body);
 }
 .line {
   fill: none;

@@ -69,17 +69,17 @@ const dragging = { group: useId(), animation: 120, draggable: '.item', forceFall
 <style scoped>
 .picker {
   display: grid;
-  gap: 10px;
+  gap: var(--gap-near);
 }
 .slots {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
-  gap: 8px;
+  gap: var(--gap-near);
 }
 .rank {
   display: block;
   color: var(--soft);
-  font-size: 14px;
+  font-size: var(--type-small);
 }
 .hole {
   display: block;
@@ -90,7 +90,7 @@ const dragging = { group: useId(), animation: 120, draggable: '.item', forceFall
 .rest {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px;
+  gap: var(--gap-near);
 }
 .slots .chip {
   width: 100%;
@@ -106,13 +106,13 @@ const dragging = { group: useId(), animation: 120, draggable: '.item', forceFall
 .big .chip,
 .big .hole {
   min-height: 56px;
-  font-size: 20px;
+  font-size: var(--type-title);
 }
 .big .rank {
-  font-size: 18px;
+  font-size: var(--type-lead);
 }
 .big .rank small {
   display: block;
-  font-size: 15px;
+  font-size: var(--type-body);
 }
 </style>

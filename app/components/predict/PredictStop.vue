@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { activeConditions, predictionOf, predictionsFor, type PredictAs } from '~~/core/lesson'
+import { activeConditions, predictionOf, predictionsFor } from '~~/core/lesson'
 import { predictionsByGroup, resultsForPredictions } from '~~/core/predictions'
 import { PREDICT_WORDS, predictionPrompt } from '~~/core/wording'
 
@@ -17,7 +17,7 @@ const ways = computed(() => predictionsFor(plan.value))
     <div class="stop-head">
       <h2>Predict</h2>
       <p class="soft">{{ predictionPrompt(plan) }}</p>
-      <NuxtLink class="button small slips" :to="`/print/${lesson.id}/slips`" target="_blank">Print slips</NuxtLink>
+      <VBtn size="small" class="slips" :to="`/print/${lesson.id}/slips`" target="_blank">Print slips</VBtn>
     </div>
     <div v-if="activeConditions(plan).length === 0 || ways.length === 0" class="empty-note">
       <strong>Nothing to predict yet</strong>
@@ -27,16 +27,12 @@ const ways = computed(() => predictionsFor(plan.value))
     </div>
     <template v-else>
       <div class="row ways">
-        <label class="field">
-          <span>They predict</span>
-          <select
-            class="box"
-            :value="predictionOf(plan)"
-            @change="lesson.edit((draft) => (draft.predictAs = ($event.target as HTMLSelectElement).value as PredictAs))"
-          >
-            <option v-for="way in ways" :key="way" :value="way">{{ PREDICT_WORDS[way] }}</option>
-          </select>
-        </label>
+        <ChoiceField
+          label="They predict"
+          :model-value="predictionOf(plan)"
+          @update:model-value="lesson.edit((draft) => (draft.predictAs = $event))"
+          :options="ways.map((way) => ({ value: way, title: PREDICT_WORDS[way] }))"
+        />
         <FrameChoice label="in the words" />
       </div>
       <section class="sheet tally" aria-labelledby="tally">
@@ -46,13 +42,13 @@ const ways = computed(() => predictionsFor(plan.value))
         </h3>
         <PredictionTally :plan="plan" :predictions="lesson.record.predictions" />
       </section>
-      <details v-if="activeConditions(plan).length > 1" class="fold">
-        <summary>
-          <strong>Hands up</strong>
-          <span class="soft">without tablets or slips: the whole class, counted here or on the board</span>
-        </summary>
+      <AppFold
+        title="Hands up"
+        hint="without tablets or slips: the whole class, counted here or on the board"
+        v-if="activeConditions(plan).length > 1"
+      >
         <HandsUp :plan="plan" :predictions="lesson.record.predictions" @count="lesson.addPrediction" />
-      </details>
+      </AppFold>
       <ul class="groups">
         <GroupPrediction v-for="one in groups" :key="one.group" :prediction="one" :result="result" />
       </ul>
@@ -66,12 +62,12 @@ const ways = computed(() => predictionsFor(plan.value))
 }
 .tally h3 {
   margin-bottom: 4px;
-  font-size: 17px;
+  font-size: var(--type-lead);
 }
 .tally h3 span {
   margin-left: 8px;
   font-family: var(--dense);
-  font-size: 15px;
+  font-size: var(--type-body);
   font-weight: 400;
 }
 .groups {

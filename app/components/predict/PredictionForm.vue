@@ -35,10 +35,15 @@ function stamp(): void {
       :big="big"
       :words="draft.as === 'change' ? 'change' : measuredCard(plan)?.method.instrument === 'words' ? 'words' : undefined"
     />
-    <label v-if="whole || !big" class="because">
-      <span>{{ FRAME_WORDS[plan.frame].reason }}</span>
-      <textarea v-model="reason" class="box" :rows="big ? 2 : 1" :maxlength="LONGEST.text" placeholder="it is the fluffiest" />
-    </label>
+    <LongField
+      v-if="whole || !big"
+      :label="FRAME_WORDS[plan.frame].reason"
+      class="because"
+      v-model="reason"
+      :rows="big ? 2 : 1"
+      :longest="LONGEST.text"
+      placeholder="it is the fluffiest"
+    />
     <div class="row actions"><slot :whole="whole" /></div>
   </form>
 </template>
@@ -47,17 +52,17 @@ function stamp(): void {
 .form {
   display: grid;
   grid-template-columns: minmax(0, 1fr);
-  gap: 12px;
+  gap: var(--gap-wide);
 }
 .because {
   display: grid;
-  gap: 4px;
+  gap: var(--gap-tight);
 }
 .because textarea {
-  padding: 6px 10px;
+  padding: var(--gap-close) var(--gap-near);
 }
 .big .because textarea {
   border: 1.5px solid var(--ink);
-  font-size: 20px;
+  font-size: var(--type-title);
 }
 </style>

@@ -63,18 +63,18 @@ thead th {
 tbody th {
   display: flex;
   align-items: center;
-  gap: 10px;
+  gap: var(--gap-near);
   font-family: var(--heading);
   font-weight: 400;
 }
 td,
 th {
-  padding: 4px 8px 4px 0;
+  padding: var(--gap-tight) var(--gap-near) var(--gap-tight) 0;
 }
 .squares {
   display: inline-flex;
   flex-wrap: wrap;
-  gap: 3px;
+  gap: var(--gap-tight);
   margin-right: 6px;
 }
 .squares i {
@@ -87,18 +87,18 @@ th {
   background: none;
 }
 .big {
-  font-size: 30px;
+  font-size: var(--type-huge);
 }
 .big th,
 .big td {
-  padding: 10px 16px 10px 0;
+  padding: var(--gap-near) var(--gap-part) var(--gap-near) 0;
 }
 .big.many {
   line-height: 1.2;
 }
 .big.many th,
 .big.many td {
-  padding: 3px 16px 3px 0;
+  padding: var(--gap-tight) var(--gap-part) var(--gap-tight) 0;
 }
 .big.many tbody th span:last-child {
   overflow: hidden;

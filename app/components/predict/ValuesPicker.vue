@@ -9,8 +9,8 @@ const values = defineModel<Record<string, number>>({ required: true })
 const method = computed(() => measuredCard(props.plan)?.method)
 const choices = computed(() =>
   props.words === 'change'
-    ? [1, 0, -1].map((value) => ({ value, name: changeWords(value) }))
-    : (method.value?.words ?? []).map((name, place) => ({ value: place + 1, name })),
+    ? [1, 0, -1].map((value) => ({ value, title: changeWords(value) }))
+    : (method.value?.words ?? []).map((title, place) => ({ value: place + 1, title })),
 )
 
 function set(id: string, value: number | null): void {
@@ -23,21 +23,14 @@ function set(id: string, value: number | null): void {
   <ul class="values" :class="{ big }">
     <li v-for="condition in activeConditions(plan)" :key="condition.id">
       <ConditionName class="name" :plan="plan" :id="condition.id" :size="big ? 34 : 24" />
-      <span v-if="words" class="choices" role="radiogroup" :aria-label="conditionName(plan, condition)">
-        <button
-          v-for="choice in choices"
-          :key="choice.value"
-          type="button"
-          class="button"
-          role="radio"
-          :aria-checked="values[condition.id] === choice.value"
-          :class="{ on: values[condition.id] === choice.value }"
-          @click="set(condition.id, choice.value)"
-        >
-          <span v-if="values[condition.id] === choice.value" aria-hidden="true">✓</span>
-          {{ choice.name }}
-        </button>
-      </span>
+      <PickOne
+        v-if="words"
+        tiles
+        :label="conditionName(plan, condition)"
+        :model-value="values[condition.id]"
+        :options="choices"
+        @update:model-value="set(condition.id, $event!)"
+      />
       <NumberField
         v-else
         bare
@@ -54,36 +47,18 @@ function set(id: string, value: number | null): void {
 <style scoped>
 .values {
   display: grid;
-  gap: 8px;
+  gap: var(--gap-near);
 }
 li {
   display: grid;
   grid-template-columns: minmax(120px, 240px) minmax(0, 1fr);
   align-items: center;
-  gap: 6px 12px;
+  gap: var(--gap-close) var(--gap-wide);
 }
 .name {
   font-family: var(--heading);
 }
-.choices {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-}
-.on {
-  border-color: var(--green);
-  background: var(--green-light);
-}
 .big li {
   grid-template-columns: minmax(0, 1fr);
-}
-.big .button {
-  flex: 1 0 90px;
-  min-height: 56px;
-  font-size: 20px;
-}
-.big :deep(.box) {
-  min-height: 56px;
-  font-size: 22px;
 }
 </style>

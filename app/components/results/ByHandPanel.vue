@@ -40,12 +40,8 @@ const problems = computed(() => {
           whole
           @update:model-value="squares = $event"
         />
-        <NuxtLink class="button" :to="`/print/${lesson.id}/squared?squares=${squares ?? 24}`" target="_blank">
-          Paper with numbered axes
-        </NuxtLink>
-        <NuxtLink class="button" :to="`/print/${lesson.id}/squared-blank?squares=${squares ?? 24}`" target="_blank">
-          Paper with blank axes
-        </NuxtLink>
+        <VBtn :to="`/print/${lesson.id}/squared?squares=${squares ?? 24}`" target="_blank"> Paper with numbered axes </VBtn>
+        <VBtn :to="`/print/${lesson.id}/squared-blank?squares=${squares ?? 24}`" target="_blank"> Paper with blank axes </VBtn>
       </div>
       <div class="sheet check">
         <h4>A scale that a child proposes</h4>
@@ -84,7 +80,7 @@ const problems = computed(() => {
 <style scoped>
 .large {
   font-family: var(--heading);
-  font-size: 24px;
+  font-size: var(--type-large);
 }
 .row {
   align-items: flex-end;
@@ -94,7 +90,7 @@ const problems = computed(() => {
   margin-top: 14px;
 }
 h4 {
-  font-size: 16px;
+  font-size: var(--type-body);
 }
 .fine {
   color: var(--leaf);

@@ -71,7 +71,7 @@ const ends = computed(() => props.drawing.rows.map(({ average }) => x(average)))
 }
 .name {
   fill: var(--ink);
-  font-size: 15px;
+  font-size: var(--type-body);
   font-weight: 700;
 }
 .rule {
@@ -96,7 +96,7 @@ const ends = computed(() => props.drawing.rows.map(({ average }) => x(average)))
 }
 .bracket text {
   fill: var(--green);
-  font-size: 15px;
+  font-size: var(--type-body);
   font-weight: 700;
   paint-order: stroke;
   stroke: var(--card);
@@ -104,7 +104,7 @@ const ends = computed(() => props.drawing.rows.map(({ average }) => x(average)))
 }
 .tick {
   fill: var(--soft);
-  font-size: 13px;
+  font-size: var(--type-small);
 }
 .axis {
   stroke: var(--ink);

@@ -34,10 +34,8 @@ const SHORT: Partial<Record<Grade, string>> = { same: 'The same' }
       </p>
       <p v-if="anew" class="soft">{{ anew }}</p>
       <p v-if="unfinished" class="open">
-        <NuxtLink class="button small" :to="`/lesson/${lesson.id}/test`">Fill the empty places</NuxtLink>
-        <button type="button" class="button small" @click="lesson.apply({ code: 'leave-gaps' })">
-          Testing is over: they stay empty
-        </button>
+        <VBtn size="small" :to="`/lesson/${lesson.id}/test`">Fill the empty places</VBtn>
+        <VBtn size="small" @click="lesson.apply({ code: 'leave-gaps' })"> Testing is over: they stay empty </VBtn>
       </p>
     </div>
   </section>
@@ -47,8 +45,8 @@ const SHORT: Partial<Record<Grade, string>> = { same: 'The same' }
 .line {
   display: grid;
   grid-template-columns: 150px minmax(0, 1fr);
-  gap: 18px;
-  padding: 10px 14px;
+  gap: var(--gap-block);
+  padding: var(--gap-near) var(--gap-wide);
   border: 1.5px solid var(--ink);
   border-radius: var(--corner);
   background: var(--card);
@@ -58,14 +56,14 @@ const SHORT: Partial<Record<Grade, string>> = { same: 'The same' }
 }
 .scale {
   display: grid;
-  gap: 2px;
+  gap: var(--gap-hair);
   align-content: center;
 }
 .scale li {
-  padding: 1px 8px;
+  padding: 1px var(--gap-near);
   border-left: 4px solid var(--line);
   color: var(--soft);
-  font-size: 14.5px;
+  font-size: var(--type-small);
 }
 .scale .here {
   border-color: var(--green);
@@ -75,7 +73,7 @@ const SHORT: Partial<Record<Grade, string>> = { same: 'The same' }
 }
 h3 {
   color: var(--green);
-  font-size: 22px;
+  font-size: var(--type-large);
 }
 .leaning,
 .cannot-tell {
@@ -87,12 +85,12 @@ h3 {
 .open {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px;
+  gap: var(--gap-near);
   margin-top: 6px;
 }
 .main {
   font-family: var(--heading);
-  font-size: 17px;
+  font-size: var(--type-lead);
 }
 @media (width < 700px) {
   .line {

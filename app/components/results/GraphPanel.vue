@@ -37,27 +37,29 @@ async function savePng(): Promise<void> {
 <template>
   <section aria-label="Graph">
     <div class="row tools">
-      <label class="row">
-        <span class="soft">Graph</span>
-        <select class="box" :value="graph?.kind" @change="choose(($event.target as HTMLSelectElement).value as GraphKind)">
-          <option v-for="one in choices.choices" :key="one.kind" :value="one.kind">
-            {{ GRAPH_NAMES[one.kind] }}{{ one.kind === choices.best ? ' (fits)' : '' }}
-          </option>
-        </select>
-      </label>
+      <ChoiceField
+        inline
+        label="Graph"
+        :model-value="graph?.kind ?? choices.best"
+        @update:model-value="choose($event)"
+        :options="
+          choices.choices.map((one) => ({
+            value: one.kind,
+            title: `${GRAPH_NAMES[one.kind]}${one.kind === choices.best ? ' (fits)' : ''}`,
+          }))
+        "
+      />
       <span class="grow" />
-      <button type="button" class="button small" :aria-pressed="asTable" @click="asTable = !asTable">
+      <VBtn size="small" :aria-pressed="asTable" @click="asTable = !asTable">
         {{ asTable ? 'As a graph' : 'As a table' }}
-      </button>
-      <button type="button" class="button small" @click="saveSvg">Save as SVG</button>
-      <button type="button" class="button small" @click="savePng">Save as PNG</button>
+      </VBtn>
+      <VBtn size="small" @click="saveSvg">Save as SVG</VBtn>
+      <VBtn size="small" @click="savePng">Save as PNG</VBtn>
     </div>
     <p v-if="chosen?.loss" class="loss">
       <strong>What is lost:</strong>
       {{ graphLoss(chosen.loss) }}
-      <button type="button" class="button small" @click="choose(choices.best)">
-        Back to {{ GRAPH_NAMES[choices.best].toLowerCase() }}
-      </button>
+      <VBtn size="small" @click="choose(choices.best)"> Back to {{ GRAPH_NAMES[choices.best].toLowerCase() }} </VBtn>
     </p>
     <p v-else class="soft">{{ graphReason(plan, choices.reason) }}</p>
     <GraphTable v-if="asTable && graph" :plan="plan" :graph="graph" />
@@ -74,7 +76,7 @@ async function savePng(): Promise<void> {
 .chart {
   height: 380px;
   margin-top: 8px;
-  padding: 8px;
+  padding: var(--gap-near);
   border: 1px solid var(--line);
   border-radius: var(--corner);
   background: var(--card);
@@ -83,11 +85,8 @@ async function savePng(): Promise<void> {
   height: 480px;
 }
 .loss {
-  padding: 6px 12px;
+  padding: var(--gap-close) var(--gap-wide);
   border-left: 4px solid var(--brass-mark);
   background: var(--brass-light);
-}
-.box {
-  width: auto;
 }
 </style>

@@ -30,20 +30,13 @@ const model = computed(() => modelLines(props.plan, props.evidence))
 
 <template>
   <section aria-label="How sure, explained">
-    <div class="row depths" role="radiogroup" aria-label="Explained">
-      <button
-        v-for="one in DEPTHS"
-        :key="one"
-        type="button"
-        class="button small"
-        role="radio"
-        :aria-checked="depth === one"
-        :class="{ quiet: depth !== one }"
-        @click="depth = one"
-      >
-        {{ DEPTH_NAMES[one] }}
-      </button>
-    </div>
+    <PickOne
+      v-model="depth"
+      class="depths"
+      tiles
+      label="Explained"
+      :options="DEPTHS.map((one) => ({ value: one, title: DEPTH_NAMES[one] }))"
+    />
 
     <template v-if="depth === 'child'">
       <p class="large">{{ childSentence(plan, evidence) }}</p>
@@ -124,30 +117,17 @@ const model = computed(() => modelLines(props.plan, props.evidence))
       <ul>
         <li v-for="one in surer" :key="one.code">
           {{ surerSentence(one) }}
-          <button
-            v-if="one.code === 'fill-places'"
-            type="button"
-            class="button small"
-            @click="lesson.apply({ code: 'leave-gaps' })"
-          >
+          <VBtn v-if="one.code === 'fill-places'" size="small" @click="lesson.apply({ code: 'leave-gaps' })">
             They stay empty
-          </button>
-          <button
-            v-if="one.code === 'fresh-things'"
-            type="button"
-            class="button small"
-            @click="lesson.apply({ code: 'take-fresh' })"
-          >
-            Plan it
-          </button>
-          <button
+          </VBtn>
+          <VBtn v-if="one.code === 'fresh-things'" size="small" @click="lesson.apply({ code: 'take-fresh' })"> Plan it </VBtn>
+          <VBtn
             v-if="one.code === 'more-repeats'"
-            type="button"
-            class="button small"
+            size="small"
             @click="lesson.apply({ code: 'set-repeats', repeats: one.repeats })"
           >
             Plan {{ one.extra === 1 ? 'it' : 'them' }}
-          </button>
+          </VBtn>
         </li>
       </ul>
     </div>
@@ -160,21 +140,21 @@ const model = computed(() => modelLines(props.plan, props.evidence))
 }
 .large {
   font-family: var(--heading);
-  font-size: 24px;
+  font-size: var(--type-large);
   line-height: 1.4;
 }
 .points li {
-  padding: 2px 0;
+  padding: var(--gap-hair) 0;
 }
 .two {
   display: grid;
   grid-template-columns: 1.2fr 1fr;
-  gap: 20px;
+  gap: var(--gap-block);
 }
 dl {
   display: grid;
   grid-template-columns: auto 1fr;
-  gap: 2px 14px;
+  gap: var(--gap-hair) var(--gap-wide);
   align-content: start;
 }
 dt {
@@ -186,17 +166,17 @@ dt {
 }
 .surer {
   margin-top: 10px;
-  padding: 8px 14px;
+  padding: var(--gap-near) var(--gap-wide);
   border-left: 4px solid var(--brass-mark);
   background: var(--brass-light);
 }
 .surer li {
-  padding: 3px 0;
+  padding: var(--gap-tight) 0;
 }
-.surer .button {
+.way {
   margin-left: 8px;
 }
 h4 {
-  font-size: 16px;
+  font-size: var(--type-body);
 }
 </style>

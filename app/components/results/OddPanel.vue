@@ -28,10 +28,10 @@ const dropRetests = () => lesson.replace(withoutOpenRetests(props.plan, props.re
     <template v-else>
       <div class="row head">
         <p class="grow">Nobody can say from here what happened. Ask the group, then explain it, keep it, or test it again.</p>
-        <button v-if="open.length > 0" type="button" class="button main" @click="retestAll">
+        <MainBtn v-if="open.length > 0" @click="retestAll">
           Test {{ open.length === 1 ? 'it' : `these ${open.length}` }} again
-        </button>
-        <button v-if="plan.retests.length > 0" type="button" class="button" @click="dropRetests">Drop the re-tests</button>
+        </MainBtn>
+        <VBtn v-if="plan.retests.length > 0" @click="dropRetests">Drop the re-tests</VBtn>
       </div>
       <ul>
         <li v-for="one in odd" :key="one.reading.id" class="sheet">
@@ -44,14 +44,13 @@ const dropRetests = () => lesson.replace(withoutOpenRetests(props.plan, props.re
               {{ explanationWords(plan, explanation, one.reading.group) }}
             </li>
           </ul>
-          <details v-if="one.explanations.length > FIRST">
-            <summary>{{ counted(one.explanations.length - FIRST, 'more question') }}</summary>
+          <AppFold :title="counted(one.explanations.length - FIRST, 'more question')" v-if="one.explanations.length > FIRST">
             <ul class="why">
               <li v-for="(explanation, place) in one.explanations.slice(FIRST)" :key="place">
                 {{ explanationWords(plan, explanation, one.reading.group) }}
               </li>
             </ul>
-          </details>
+          </AppFold>
           <p v-if="one.retest" class="planned">
             <span aria-hidden="true">✓</span> A further trial is planned: the station asks for it, and the grid has a place for it.
           </p>
@@ -67,13 +66,13 @@ const dropRetests = () => lesson.replace(withoutOpenRetests(props.plan, props.re
 }
 .sheet {
   margin-bottom: 8px;
-  padding: 8px 14px;
+  padding: var(--gap-near) var(--gap-wide);
 }
 .state {
   color: var(--soft);
 }
 .why li {
-  padding-left: 14px;
+  padding-left: var(--gap-wide);
   border-left: 3px solid var(--line);
 }
 .planned {

@@ -67,7 +67,7 @@ const groups = computed(() => groupAverages(props.plan, props.record.readings, o
 <style scoped>
 .large {
   font-family: var(--heading);
-  font-size: 20px;
+  font-size: var(--type-title);
 }
 .heap {
   margin: 12px 0;
@@ -75,7 +75,7 @@ const groups = computed(() => groupAverages(props.plan, props.record.readings, o
 .heap ol {
   display: flex;
   align-items: flex-end;
-  gap: 4px;
+  gap: var(--gap-tight);
   margin-top: 6px;
 }
 .heap li {
@@ -95,6 +95,6 @@ const groups = computed(() => groupAverages(props.plan, props.record.readings, o
 }
 .range {
   color: var(--soft);
-  font-size: 14px;
+  font-size: var(--type-small);
 }
 </style>

@@ -62,15 +62,18 @@ watch(chosen, async (id) => {
 
 <template>
   <section aria-label="Another class">
-    <label class="field choose">
-      <span>The same investigation in</span>
-      <select v-model="chosen" class="box">
-        <option value="">choose a lesson</option>
-        <option v-for="one in shelf" :key="one.id" :value="one.id">
-          {{ one.title || 'Lesson without a name' }}, class {{ one.className }}{{ one.date ? `, ${dayWords(one.date)}` : '' }}
-        </option>
-      </select>
-    </label>
+    <ChoiceField
+      label="The same investigation in"
+      class="choose"
+      v-model="chosen"
+      :options="[
+        { value: '', title: 'choose a lesson' },
+        ...shelf.map((one) => ({
+          value: one.id,
+          title: `${one.title || 'Lesson without a name'}, class ${one.className}${one.date ? `, ${dayWords(one.date)}` : ''}`,
+        })),
+      ]"
+    />
     <p v-if="chosen === ''" class="hint">
       A lesson of another teacher can be opened on the shelf from its file. Then both classes are compared here, group by group.
     </p>
@@ -126,7 +129,7 @@ watch(chosen, async (id) => {
   max-width: 520px;
 }
 .differences li {
-  padding: 2px 12px;
+  padding: var(--gap-hair) var(--gap-wide);
   border-left: 4px solid var(--brass-mark);
 }
 .differences .grave {
@@ -142,6 +145,6 @@ watch(chosen, async (id) => {
 .large {
   margin: 8px 0;
   font-family: var(--heading);
-  font-size: 19px;
+  font-size: var(--type-lead);
 }
 </style>

@@ -32,9 +32,9 @@ function addCondition(): void {
       <h4>A prediction to test next</h4>
       <div class="row">
         <NumberField label="At" :model-value="at" :unit="plan.conditionUnit" optional @update:model-value="at = $event" />
-        <button type="button" class="button" :disabled="at === null || known" @click="addCondition">
+        <VBtn :disabled="at === null || known" @click="addCondition">
           {{ known ? `${there} is in the plan` : `Add ${there} to the plan` }}
-        </button>
+        </VBtn>
       </div>
       <p v-if="foretold" :class="{ warn: foretold.outside }">
         <span v-if="foretold.outside" aria-hidden="true">▲ </span>{{ foretoldWords(plan, at!, foretold) }}
@@ -53,35 +53,34 @@ function addCondition(): void {
         <p v-for="line in numberForWords(plan, wanted!, found)" :key="line">{{ line }}</p>
       </template>
     </div>
-    <details class="fold">
-      <summary><strong>For the teacher</strong> the line, what a bend adds to it, and a second opinion</summary>
+    <AppFold title="For the teacher" hint="the line, what a bend adds to it, and a second opinion">
       <p v-for="line in trendLines(trend)" :key="line">{{ line }}</p>
-    </details>
+    </AppFold>
   </section>
 </template>
 
 <style scoped>
 h3 {
   color: var(--green);
-  font-size: 22px;
+  font-size: var(--type-large);
 }
 h4 {
-  font-size: 16px;
+  font-size: var(--type-body);
 }
 .large {
   font-family: var(--heading);
-  font-size: 20px;
+  font-size: var(--type-title);
 }
 .next {
   display: grid;
-  gap: 8px;
+  gap: var(--gap-near);
   margin-top: 12px;
 }
 .next .row {
   align-items: flex-end;
 }
 .warn {
-  padding: 6px 10px;
+  padding: var(--gap-close) var(--gap-near);
   border-left: 4px solid var(--brass-mark);
   background: var(--brass-light);
 }

@@ -58,7 +58,7 @@ const changed = computed(() => rows.value.filter(({ later }) => later.length > 0
 .large {
   margin-bottom: 8px;
   font-family: var(--heading);
-  font-size: 20px;
+  font-size: var(--type-title);
 }
 .ruled td,
 .ruled th {

@@ -23,6 +23,7 @@ const names = computed<Record<Part, string>>(() => ({
 }))
 const shown = computed(() => PARTS.filter((part) => part !== 'pattern' || trend.value))
 const part = computed<Part>(() => shown.value.find((one) => one === route.query.part) ?? 'graph')
+const turn = (to: unknown) => void navigateTo({ query: to === 'graph' ? {} : { part: String(to) } }, { replace: true })
 </script>
 
 <template>
@@ -30,21 +31,13 @@ const part = computed<Part>(() => shown.value.find((one) => one === route.query.
     <div class="stop-head">
       <h2>Results</h2>
       <p class="soft">What the class found, and how sure it can be.</p>
-      <NuxtLink class="button small print" :to="`/print/${lesson.id}/report`" target="_blank">Class report</NuxtLink>
+      <VBtn size="small" class="print" :to="`/print/${lesson.id}/report`" target="_blank">Class report</VBtn>
     </div>
     <template v-if="evidence && evidence.summaries.length > 0">
       <GradeLine :plan="plan" :record="lesson.record" :evidence="evidence" />
-      <nav class="parts" aria-label="Parts of the results">
-        <NuxtLink
-          v-for="one in shown"
-          :key="one"
-          :to="{ query: one === 'graph' ? {} : { part: one } }"
-          :aria-current="one === part ? 'page' : undefined"
-          replace
-        >
-          {{ names[one] }}
-        </NuxtLink>
-      </nav>
+      <VTabs :model-value="part" class="parts" aria-label="Parts of the results" @update:model-value="turn">
+        <VTab v-for="one in shown" :key="one" :value="one">{{ names[one] }}</VTab>
+      </VTabs>
       <GraphPanel v-if="part === 'graph'" :plan="plan" :record="lesson.record" />
       <OneThing
         v-else-if="part === 'sure' && evidence.grade === 'one-condition'"
@@ -74,27 +67,6 @@ const part = computed<Part>(() => shown.value.find((one) => one === route.query.
   margin-left: auto;
 }
 .parts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px;
   margin: 12px 0;
-  border-bottom: 1.5px solid var(--ink);
-}
-.parts a {
-  padding: 5px 9px;
-  border: 1.5px solid transparent;
-  border-bottom: 0;
-  border-radius: var(--corner) var(--corner) 0 0;
-  color: var(--green);
-  font-weight: 650;
-  text-decoration: none;
-}
-.parts a:hover {
-  background: var(--green-light);
-}
-.parts a[aria-current] {
-  border-color: var(--ink);
-  background: var(--card);
-  color: var(--ink);
 }
 </style>

@@ -18,21 +18,20 @@ import {
 /** The results of the class or of one group, in one unit: every reading, the class's average with its working, what is worked out from it. */
 const props = defineProps<{ plan: Plan; record: LessonRecord }>()
 const lesson = useLesson()
-const group = ref<string>()
+const group = ref('')
+const ofGroup = computed(() => group.value || undefined)
 const showsWorking = ref(false)
 const unit = computed(() => measuredCard(props.plan)!.method.unit)
 const numeric = computed(() => measuredCard(props.plan)?.method.instrument === 'number')
 const rows = computed(() =>
-  resultsTable(props.plan, props.record.readings, group.value).map((row) => ({
+  resultsTable(props.plan, props.record.readings, ofGroup.value).map((row) => ({
     ...row,
     summary: summarise(row.results),
     pieces: readingPieces(props.plan, row),
   })),
 )
 /** The class's averages with the groups evened out, where that changes them. */
-const evened = computed(() =>
-  group.value === undefined ? evenedAverages(props.plan, evidenceOf(props.plan, props.record)) : undefined,
-)
+const evened = computed(() => (group.value === '' ? evenedAverages(props.plan, evidenceOf(props.plan, props.record)) : undefined))
 const columns = computed(() => workedOutFor(props.plan))
 const compared = computed(
   () =>
@@ -55,33 +54,32 @@ const setDigits = (to: string) => lesson.edit((draft) => (draft.averageTo = to =
 <template>
   <section aria-label="Table">
     <div class="row tools">
-      <label class="row">
-        <span class="soft">Of</span>
-        <select v-model="group" class="box" aria-label="Whose table">
-          <option :value="undefined">the class</option>
-          <option v-for="one in plan.groups" :key="one.id" :value="one.id">{{ one.name }}</option>
-        </select>
-      </label>
+      <ChoiceField
+        inline
+        label="Whose table"
+        v-model="group"
+        :options="[{ value: '', title: 'the class' }, ...plan.groups.map((one) => ({ value: one.id, title: one.name }))]"
+      />
       <template v-if="numeric">
-        <label class="row">
-          <span class="soft">Average</span>
-          <select class="box" :value="plan.average" @change="setAverage(($event.target as HTMLSelectElement).value as AverageWay)">
-            <option v-for="way in AVERAGE_WAYS" :key="way" :value="way" :title="AVERAGE_WORDS[way].what">
-              {{ AVERAGE_WORDS[way].name }}
-            </option>
-          </select>
-        </label>
-        <label v-if="averageTitle" class="row">
-          <span class="soft">written</span>
-          <select class="box" :value="plan.averageTo" @change="setDigits(($event.target as HTMLSelectElement).value)">
-            <option value="one-more">with one digit more</option>
-            <option value="mark">to the instrument’s mark</option>
-          </select>
-        </label>
-        <label v-if="averageTitle" class="tick">
-          <input v-model="showsWorking" type="checkbox" />
-          show the working
-        </label>
+        <ChoiceField
+          inline
+          label="Average"
+          :model-value="plan.average"
+          @update:model-value="setAverage($event)"
+          :options="AVERAGE_WAYS.map((way) => ({ value: way, title: AVERAGE_WORDS[way].name, hint: AVERAGE_WORDS[way].what }))"
+        />
+        <ChoiceField
+          inline
+          v-if="averageTitle"
+          label="written"
+          :model-value="plan.averageTo"
+          @update:model-value="setDigits($event)"
+          :options="[
+            { value: 'one-more', title: 'with one digit more' },
+            { value: 'mark', title: 'to the instrument’s mark' },
+          ]"
+        />
+        <TickField v-if="averageTitle" label="show the working" v-model="showsWorking" />
       </template>
     </div>
     <div class="scroll" tabindex="0" role="group" :aria-label="`Results of ${tableTitle(plan, group).toLowerCase()}`">
@@ -148,11 +146,8 @@ const setDigits = (to: string) => lesson.edit((draft) => (draft.averageTo = to =
 
 <style scoped>
 .tools {
-  gap: 6px 16px;
+  gap: var(--gap-close) var(--gap-part);
   margin-bottom: 8px;
-}
-.box {
-  width: auto;
 }
 .below {
   display: block;
@@ -175,7 +170,7 @@ small {
 }
 .working {
   margin-top: 4px;
-  padding: 4px 10px;
+  padding: var(--gap-tight) var(--gap-near);
   border-left: 3px solid var(--green);
   font-family: var(--heading);
 }

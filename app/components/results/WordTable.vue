@@ -34,7 +34,7 @@ const rows = computed(() => wordCounts(props.plan, props.record.readings))
 .squares {
   display: inline-flex;
   flex-wrap: wrap;
-  gap: 2px;
+  gap: var(--gap-hair);
   max-width: 120px;
 }
 .squares i {

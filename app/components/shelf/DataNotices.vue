@@ -29,7 +29,7 @@ onMounted(async () => {
       <span aria-hidden="true">▲</span>
       {{ mendedWords(notice) }}
     </p>
-    <button type="button" class="button" @click="dismiss(notice)">I have read this</button>
+    <VBtn @click="dismiss(notice)">I have read this</VBtn>
   </section>
 </template>
 
@@ -38,9 +38,9 @@ onMounted(async () => {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 12px;
+  gap: var(--gap-wide);
   margin-top: 16px;
-  padding: 12px 16px;
+  padding: var(--gap-wide) var(--gap-part);
   border: 1.5px solid var(--beet);
   border-radius: var(--corner);
   background: var(--beet-light);

@@ -47,37 +47,29 @@ const remove = (desk: DeskName) => attempt(() => callServer('DELETE /api/desks/[
     <ul v-if="desks.length > 0" class="desks" aria-label="Desks">
       <li v-for="desk in desks" :key="desk.id">
         <strong>{{ desk.name }}</strong>
-        <button type="button" class="button quiet small" :aria-label="`Change ${desk.name}`" @click="edit(desk)">Change</button>
-        <button type="button" class="button quiet small" :aria-label="`Take ${desk.name} away`" @click="remove(desk)">
+        <QuietBtn size="small" :aria-label="`Change ${desk.name}`" @click="edit(desk)">Change</QuietBtn>
+        <QuietBtn size="small" :aria-label="`Take ${desk.name} away`" @click="remove(desk)">
           Take away, its lessons come here
-        </button>
+        </QuietBtn>
       </li>
     </ul>
     <form id="desk" class="form" @submit.prevent="save">
-      <label class="field">
-        <span>Name of the desk</span>
-        <input v-model="name" class="box" :maxlength="LONGEST.name" />
-      </label>
-      <label class="field">
-        <span>{{ editing ? 'New passphrase' : 'Passphrase' }}, 8 letters or more</span>
-        <input
-          v-model="passphrase"
-          class="box"
-          type="text"
-          autocomplete="off"
-          autocapitalize="off"
-          spellcheck="false"
-          :maxlength="LONGEST.passphrase"
-        />
-      </label>
+      <TextField label="Name of the desk" v-model="name" :longest="LONGEST.name" />
+      <TextField
+        :label="`${editing ? 'New passphrase' : 'Passphrase'}, 8 letters or more`"
+        v-model="passphrase"
+        autocapitalize="off"
+        spellcheck="false"
+        :longest="LONGEST.passphrase"
+      />
     </form>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
     <template #actions>
-      <button type="button" class="button quiet" @click="open = false">Close</button>
-      <button v-if="editing" type="button" class="button quiet" @click="edit(undefined)">Add another instead</button>
-      <button type="submit" form="desk" class="button main" :disabled="name.trim() === '' || passphrase.trim().length < 8">
+      <QuietBtn @click="open = false">Close</QuietBtn>
+      <QuietBtn v-if="editing" @click="edit(undefined)">Add another instead</QuietBtn>
+      <MainBtn type="submit" form="desk" :disabled="name.trim() === '' || passphrase.trim().length < 8">
         {{ editing ? 'Change this desk' : 'Add this desk' }}
-      </button>
+      </MainBtn>
     </template>
   </AppDialog>
 </template>
@@ -92,8 +84,8 @@ const remove = (desk: DeskName) => attempt(() => callServer('DELETE /api/desks/[
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 8px;
-  padding: 6px 0;
+  gap: var(--gap-near);
+  padding: var(--gap-close) 0;
   border-bottom: 1px solid var(--line);
 }
 .desks strong {
@@ -103,7 +95,7 @@ const remove = (desk: DeskName) => attempt(() => callServer('DELETE /api/desks/[
 .form {
   display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 16px;
+  gap: var(--gap-part);
   margin-top: 12px;
 }
 </style>

@@ -23,9 +23,9 @@ async function handTo(desk: DeskName | null): Promise<void> {
     <p>Its plan, its readings and its pictures go with it. It then stands on that desk’s shelf.</p>
     <ul class="desks">
       <li v-for="desk in desks" :key="desk.id">
-        <button type="button" class="button" @click="handTo(desk)">{{ desk.name }}</button>
+        <VBtn @click="handTo(desk)">{{ desk.name }}</VBtn>
       </li>
-      <li><button type="button" class="button quiet" @click="handTo(null)">The head desk</button></li>
+      <li><QuietBtn @click="handTo(null)">The head desk</QuietBtn></li>
     </ul>
   </AppDialog>
 </template>
@@ -34,7 +34,7 @@ async function handTo(desk: DeskName | null): Promise<void> {
 .desks {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px;
+  gap: var(--gap-near);
   margin-top: 12px;
   padding: 0;
   list-style: none;

@@ -27,7 +27,7 @@ const percent = computed(() => Math.round(props.lesson.level * 100))
       </p>
     </div>
     <div class="next">
-      <NuxtLink class="button" :to="there">{{ lesson.judged ? nextThing(lesson.next) : 'Open' }}</NuxtLink>
+      <VBtn :to="there">{{ lesson.judged ? nextThing(lesson.next) : 'Open' }}</VBtn>
       <p v-if="!lesson.judged" class="soft">being looked through …</p>
       <p v-else-if="lesson.troubles > 0" class="trouble">
         <span aria-hidden="true">▲</span>
@@ -35,26 +35,17 @@ const percent = computed(() => Math.round(props.lesson.level * 100))
       </p>
     </div>
     <div class="tools">
-      <button type="button" class="button quiet small" :aria-label="`Duplicate ${lesson.title}`" @click="$emit('duplicate')">
-        Duplicate
-      </button>
-      <button
-        type="button"
-        class="button quiet small"
+      <QuietBtn size="small" :aria-label="`Duplicate ${lesson.title}`" @click="$emit('duplicate')"> Duplicate </QuietBtn>
+      <QuietBtn
+        size="small"
         :aria-label="`${lesson.archived ? 'Take back' : 'Put away'} ${lesson.title}`"
         @click="$emit('archive')"
       >
         {{ lesson.archived ? 'Take back' : 'Put away' }}
-      </button>
-      <button
-        v-if="mayHandOver"
-        type="button"
-        class="button quiet small"
-        :aria-label="`Hand over ${lesson.title}`"
-        @click="$emit('handOver')"
-      >
+      </QuietBtn>
+      <QuietBtn v-if="mayHandOver" size="small" :aria-label="`Hand over ${lesson.title}`" @click="$emit('handOver')">
         Hand over
-      </button>
+      </QuietBtn>
     </div>
   </li>
 </template>
@@ -63,13 +54,13 @@ const percent = computed(() => Math.round(props.lesson.level * 100))
 .lesson {
   display: grid;
   grid-template-columns: 72px minmax(0, 1fr) 200px 110px;
-  gap: 20px;
+  gap: var(--gap-block);
   align-items: center;
-  padding: 16px 4px;
+  padding: var(--gap-part) var(--gap-tight);
   border-bottom: 1px solid var(--line);
 }
 .lesson h3 {
-  font-size: 20px;
+  font-size: var(--type-title);
 }
 .lesson h3 a {
   color: var(--ink);
@@ -84,7 +75,7 @@ const percent = computed(() => Math.round(props.lesson.level * 100))
 }
 .next {
   display: grid;
-  gap: 4px;
+  gap: var(--gap-tight);
   justify-items: start;
 }
 .tools {

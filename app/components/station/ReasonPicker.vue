@@ -8,18 +8,18 @@ const own = ref('')
 </script>
 
 <template>
-  <button v-for="reason in REASONS" :key="reason" type="button" class="button large" @click="emit('why', reason)">
+  <VBtn v-for="reason in REASONS" :key="reason" @click="emit('why', reason)">
     {{ reason }}
-  </button>
+  </VBtn>
   <form class="own" @submit.prevent="own.trim() && emit('why', own.trim())">
-    <input v-model="own" class="box" :maxlength="LONGEST.reason" aria-label="Something else" placeholder="something else" />
-    <button type="submit" class="button large" :disabled="own.trim() === ''">Set aside</button>
+    <TextField bare label="Something else" v-model="own" :longest="LONGEST.reason" placeholder="something else" />
+    <VBtn type="submit" :disabled="own.trim() === ''">Set aside</VBtn>
   </form>
 </template>
 
 <style scoped>
 .own {
   display: flex;
-  gap: 8px;
+  gap: var(--gap-near);
 }
 </style>

@@ -16,14 +16,12 @@ const sayingWhy = ref(false)
     <p class="number">{{ writeReading(plan, value, unit) }}</p>
     <p>{{ doubtWords(plan, value, unit, doubt) }}</p>
     <template v-if="!sayingWhy">
-      <button v-if="suggested !== undefined" type="button" class="button main large" @click="emit('mend', suggested)">
+      <MainBtn v-if="suggested !== undefined" @click="emit('mend', suggested)">
         It is {{ writeReading(plan, suggested, unit) }}
-      </button>
-      <button type="button" class="button large" @click="emit('right')">
-        {{ writeReading(plan, value, unit) }} is right: keep it
-      </button>
-      <button type="button" class="button large" @click="emit('again')">Type it again</button>
-      <button type="button" class="button large" @click="sayingWhy = true">Something went wrong in this trial</button>
+      </MainBtn>
+      <VBtn @click="emit('right')"> {{ writeReading(plan, value, unit) }} is right: keep it </VBtn>
+      <VBtn @click="emit('again')">Type it again</VBtn>
+      <VBtn @click="sayingWhy = true">Something went wrong in this trial</VBtn>
     </template>
     <ReasonPicker v-else @why="emit('aside', $event)" />
   </div>
@@ -32,15 +30,15 @@ const sayingWhy = ref(false)
 <style scoped>
 .ask {
   display: grid;
-  gap: 10px;
+  gap: var(--gap-near);
   align-content: start;
-  padding: 14px;
+  padding: var(--gap-wide);
   border: 2px solid var(--brass-mark);
   border-radius: var(--corner);
   background: var(--brass-light);
 }
 .number {
-  font-size: 40px;
+  font-size: var(--type-figure);
   font-weight: 700;
   line-height: 1.1;
 }

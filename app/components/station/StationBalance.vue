@@ -59,13 +59,13 @@ function write(): void {
       <li v-for="line in plan.resetList" :key="line"><span aria-hidden="true">✓</span> {{ line }}</li>
     </ul>
     <div v-if="pair" class="pans">
-      <button type="button" class="button large pan" @click="answer('left')">
+      <VBtn class="pan" @click="answer('left')">
         <ConditionName :plan="plan" :id="pair[0]" :size="40" />
-      </button>
-      <button type="button" class="button large" @click="answer('same')">they stay level</button>
-      <button type="button" class="button large pan" @click="answer('right')">
+      </VBtn>
+      <VBtn @click="answer('same')">they stay level</VBtn>
+      <VBtn class="pan" @click="answer('right')">
         <ConditionName :plan="plan" :id="pair[1]" :size="40" />
-      </button>
+      </VBtn>
     </div>
     <template v-else-if="state.order">
       <ol class="order" aria-label="The order, the heaviest first">
@@ -73,27 +73,26 @@ function write(): void {
           <ConditionName v-for="id in together" :key="id" :plan="plan" :id="id" :size="34" />
         </li>
       </ol>
-      <button type="button" class="button main large" @click="write">Write it down</button>
+      <MainBtn @click="write">Write it down</MainBtn>
     </template>
     <div v-else role="alert">
       <p>Round and round: these cannot all be true. Weigh the one you are least sure of again.</p>
       <ul class="done">
         <li v-for="(one, place) in state.loop" :key="place">
           <span>{{ weighingWords(plan, one) }}</span>
-          <button type="button" class="button" @click="again = [one.left, one.right]">weigh again</button>
+          <VBtn @click="again = [one.left, one.right]">weigh again</VBtn>
         </li>
       </ul>
     </div>
-    <details v-if="standing.length > 0 && state.loop.length === 0">
-      <summary>What we weighed ({{ standing.length }})</summary>
+    <AppFold :title="`What we weighed (${standing.length})`" v-if="standing.length > 0 && state.loop.length === 0">
       <ul class="done">
         <li v-for="(one, place) in standing" :key="place">
           <span>{{ weighingWords(plan, one) }}</span>
-          <button type="button" class="button" @click="again = [one.left, one.right]">weigh again</button>
+          <VBtn @click="again = [one.left, one.right]">weigh again</VBtn>
         </li>
       </ul>
-    </details>
-    <button v-if="trial.practice" type="button" class="button large" @click="emit('skipPractice')">Skip practice</button>
+    </AppFold>
+    <VBtn v-if="trial.practice" @click="emit('skipPractice')">Skip practice</VBtn>
   </section>
 </template>
 
@@ -101,25 +100,25 @@ function write(): void {
 .balance {
   display: grid;
   grid-template-columns: minmax(0, 1fr);
-  gap: 12px;
-  padding: 14px 0;
+  gap: var(--gap-wide);
+  padding: var(--gap-wide) 0;
 }
 h1 {
-  font-size: 22px;
+  font-size: var(--type-large);
 }
 .pans {
   display: grid;
-  gap: 10px;
+  gap: var(--gap-near);
 }
 .pan {
   min-height: 84px;
-  font-size: 20px;
+  font-size: var(--type-title);
 }
 .order {
   display: grid;
-  gap: 8px;
-  padding-left: 28px;
-  font-size: 20px;
+  gap: var(--gap-near);
+  padding-left: var(--gap-far);
+  font-size: var(--type-title);
   list-style: decimal;
 }
 .order li > * + * {
@@ -129,12 +128,8 @@ h1 {
   display: flex;
   align-items: center;
   justify-content: space-between;
-  gap: 10px;
-  padding: 4px 0;
-}
-.done .button {
-  flex: none;
-  min-height: 48px;
+  gap: var(--gap-near);
+  padding: var(--gap-tight) 0;
 }
 summary {
   min-height: 44px;

@@ -13,22 +13,20 @@ defineEmits<{ fix: [reading: Reading]; propose: [] }>()
   <div class="done">
     <h1>{{ progress.done < progress.all ? 'All written down for today' : 'All written down' }}</h1>
     <p>Clear away, then look at the board. Tap a number to put it right.</p>
-    <button type="button" class="button main large" @click="$emit('propose')">Say what you found out</button>
+    <MainBtn @click="$emit('propose')">Say what you found out</MainBtn>
     <ul>
       <li v-for="condition in activeConditions(plan)" :key="condition.id">
         <ConditionBadge :size="36" :letter="letterOf(plan, condition.id)" :place="plan.conditions.indexOf(condition)" />
         <span class="name">{{ nameOfCondition(plan, condition.id) }}</span>
         <span class="values">
           <template v-for="cell in progress.cells" :key="cellKey(cell)">
-            <button
+            <VBtn
               v-for="reading in cell.condition === condition.id ? cell.kept : []"
               :key="reading.id"
-              type="button"
-              class="button"
               @click="$emit('fix', reading)"
             >
               {{ writeReading(plan, reading.value, reading.unit) }}
-            </button>
+            </VBtn>
           </template>
         </span>
       </li>
@@ -39,18 +37,18 @@ defineEmits<{ fix: [reading: Reading]; propose: [] }>()
 <style scoped>
 .done {
   display: grid;
-  gap: 12px;
-  padding-top: 20px;
+  gap: var(--gap-wide);
+  padding-top: var(--gap-block);
 }
 h1 {
-  font-size: 28px;
+  font-size: var(--type-huge);
 }
 li {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 8px 10px;
-  padding: 8px 0;
+  gap: var(--gap-near) var(--gap-near);
+  padding: var(--gap-near) 0;
   border-bottom: 1px solid var(--line);
 }
 .name {
@@ -61,12 +59,7 @@ li {
   display: flex;
   flex-wrap: wrap;
   justify-content: flex-end;
-  gap: 8px;
+  gap: var(--gap-near);
   max-width: 62%;
-}
-li .button {
-  min-height: 56px;
-  font-family: var(--heading);
-  font-size: 18px;
 }
 </style>

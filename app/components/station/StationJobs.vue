@@ -20,13 +20,13 @@ const turn = computed(() => nextTurn({ jobs: props.jobs, seats: props.group.seat
 .jobs {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 12px;
-  font-size: 16px;
+  gap: var(--gap-tight) var(--gap-wide);
+  font-size: var(--type-body);
 }
 li {
   display: inline-flex;
   align-items: center;
-  gap: 6px;
+  gap: var(--gap-close);
 }
 .seat {
   display: inline-grid;

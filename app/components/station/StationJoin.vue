@@ -23,17 +23,17 @@ if (code.value) onMounted(look)
     <BeakerMark :size="64" :level="0.5" />
     <form v-if="!lesson" @submit.prevent="look">
       <h1>Type the code from the board</h1>
-      <input
-        v-model="code"
+      <TextField
+        bare
+        label="Code from the board"
         class="code"
-        aria-label="Code from the board"
+        v-model="code"
         placeholder="FERN 42"
-        autocomplete="off"
         autocapitalize="characters"
-        :maxlength="LONGEST.code"
+        :longest="LONGEST.code"
       />
       <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
-      <button type="submit" class="button main big" :disabled="code.trim() === ''">Next</button>
+      <MainBtn type="submit" :disabled="code.trim() === ''">Next</MainBtn>
     </form>
     <template v-else>
       <h1>Which group are you?</h1>
@@ -41,10 +41,10 @@ if (code.value) onMounted(look)
       <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
       <ul>
         <li v-for="group in lesson.groups" :key="group.id">
-          <button type="button" class="button big" @click="choose(group.id)">
+          <VBtn @click="choose(group.id)">
             <ShapeBadge :size="26" :shape="group.shape" />
             {{ group.name }}
-          </button>
+          </VBtn>
         </li>
       </ul>
       <p v-if="lesson.groups.length === 0">This lesson has no groups yet. Ask your teacher.</p>
@@ -56,7 +56,7 @@ if (code.value) onMounted(look)
 .join,
 form {
   display: grid;
-  gap: 14px;
+  gap: var(--gap-wide);
   justify-items: center;
   width: min(460px, 100%);
   margin: 0 auto;
@@ -66,36 +66,36 @@ form {
   padding-top: 0;
 }
 h1 {
-  font-size: 24px;
+  font-size: var(--type-large);
   text-align: center;
 }
 .code {
   width: 260px;
   height: 72px;
   border: 2px solid var(--ink);
-  border-radius: 0 0 14px 14px;
+  border-radius: 0 0 var(--corner-glass) var(--corner-glass);
   border-top-color: var(--line);
   background: var(--card);
-  font-size: 32px;
+  font-size: var(--type-huge);
   font-weight: 700;
   letter-spacing: 2px;
   text-align: center;
   text-transform: uppercase;
 }
 .trouble {
-  font-size: 17px;
+  font-size: var(--type-lead);
 }
 ul {
   display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 12px;
+  gap: var(--gap-wide);
   width: 100%;
 }
 .big {
   width: 100%;
   min-height: 60px;
   font-family: var(--heading);
-  font-size: 21px;
+  font-size: var(--type-title);
 }
 ul .big {
   justify-content: flex-start;

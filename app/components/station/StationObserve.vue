@@ -20,8 +20,8 @@ const sketching = ref(false)
 const trouble = ref('')
 const own = computed(() => props.seen.filter((one) => one.group === props.group).reverse())
 
-async function photo(files: FileList | null): Promise<void> {
-  const file = files?.[0]
+async function photo(): Promise<void> {
+  const file = await chooseFile('image/*', { camera: true })
   if (!file) return
   const data = await shrinkPicture(file).catch(() => undefined)
   trouble.value = data === undefined ? 'This is not a picture that can be opened. Take another one.' : ''
@@ -52,45 +52,38 @@ function keep(): void {
 <template>
   <form class="station-form" @submit.prevent="keep">
     <h1>What do you see, hear or feel?</h1>
-    <label class="field">
-      <span>About</span>
-      <select v-model="about" class="box">
-        <option value="">the whole test</option>
-        <option v-for="one in activeConditions(plan)" :key="one.id" :value="one.id">
-          {{ letterOf(plan, one.id) }} {{ nameOfCondition(plan, one.id) }}
-        </option>
-      </select>
-    </label>
-    <textarea
+    <NativeChoice
+      label="About"
+      v-model="about"
+      :options="[
+        { value: '', title: 'the whole test' },
+        ...activeConditions(plan).map((one) => ({
+          value: one.id,
+          title: `${letterOf(plan, one.id)} ${nameOfCondition(plan, one.id)}`,
+        })),
+      ]"
+    />
+    <LongField
+      bare
+      label="In words"
       v-model="text"
-      class="box"
-      rows="2"
-      :maxlength="LONGEST.observation"
-      aria-label="In words"
+      :rows="2"
+      :longest="LONGEST.observation"
       placeholder="the water climbs in spikes"
     />
     <div class="row">
-      <button type="button" class="button large" @click="sketching = true">Sketch it</button>
-      <label class="button large">
-        Photo of the apparatus
-        <input
-          type="file"
-          class="sr-only"
-          accept="image/*"
-          capture="environment"
-          @change="photo(($event.target as HTMLInputElement).files)"
-        />
-      </label>
+      <VBtn @click="sketching = true">Sketch it</VBtn>
+      <VBtn @click="photo">Photo of the apparatus</VBtn>
     </div>
     <p class="soft">Only the things on the table: no faces, no names.</p>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
     <figure v-if="picture">
       <img :src="picture.data" :alt="picture.kind === 'sketch' ? 'Your sketch' : 'Your photo'" />
-      <button type="button" class="button" @click="picture = undefined">Without it</button>
+      <VBtn @click="picture = undefined">Without it</VBtn>
     </figure>
     <div class="row">
-      <button type="button" class="button large" @click="emit('close')">Back</button>
-      <button type="submit" class="button main large grow" :disabled="text.trim() === '' && !picture">Keep it</button>
+      <VBtn @click="emit('close')">Back</VBtn>
+      <MainBtn type="submit" class="grow" :disabled="text.trim() === '' && !picture">Keep it</MainBtn>
     </div>
     <ul v-if="own.length > 0" aria-label="What you have seen">
       <li v-for="one in own" :key="one.id">
@@ -109,17 +102,9 @@ function keep(): void {
 </template>
 
 <style scoped>
-.box {
-  min-height: 48px;
-  font-size: 19px;
-}
-label.button:focus-within {
-  outline: 3px solid var(--slate);
-  outline-offset: 2px;
-}
 figure {
   display: flex;
-  gap: 12px;
+  gap: var(--gap-wide);
   align-items: center;
 }
 img {
@@ -128,7 +113,7 @@ img {
   border: 1px solid var(--line);
 }
 li {
-  padding: 6px 0;
+  padding: var(--gap-close) 0;
   border-bottom: 1px solid var(--line);
   overflow-wrap: anywhere;
 }

@@ -45,7 +45,7 @@ function write(): void {
         {{ line }}
       </li>
     </ul>
-    <button v-if="began === undefined" type="button" class="button large" @click="start">Start the lap timer</button>
+    <VBtn v-if="began === undefined" @click="start">Start the lap timer</VBtn>
     <p v-else role="status">
       The clock runs: tap each as it comes in.
       <template v-for="id in order" :key="id">
@@ -54,8 +54,8 @@ function write(): void {
     </p>
     <OrderPicker v-model="order" :plan="plan" big ends="first and last" />
     <div class="row">
-      <button v-if="trial.practice" type="button" class="button large" @click="emit('skipPractice')">Skip practice</button>
-      <button type="submit" class="button main large grow" :disabled="!whole">Write it down</button>
+      <VBtn v-if="trial.practice" @click="emit('skipPractice')">Skip practice</VBtn>
+      <MainBtn type="submit" class="grow" :disabled="!whole">Write it down</MainBtn>
     </div>
   </form>
 </template>
@@ -64,10 +64,10 @@ function write(): void {
 .order {
   display: grid;
   grid-template-columns: minmax(0, 1fr);
-  gap: 12px;
-  padding: 14px 0;
+  gap: var(--gap-wide);
+  padding: var(--gap-wide) 0;
 }
 h1 {
-  font-size: 22px;
+  font-size: var(--type-large);
 }
 </style>

@@ -10,7 +10,7 @@ const props = defineProps<{ plan: Plan; check: (entries: AskedEntry[]) => Promis
 const emit = defineEmits<{ written: [readings: NewReading[]]; skip: [cell: Cell] }>()
 const unit = computed(() => measuredCard(props.plan)!.method.unit)
 const first = computed(() => props.cells[0]!)
-const texts = ref<Record<string, string>>({})
+const texts = ref<Record<string, string>>(Object.fromEntries(props.cells.map((cell) => [cellKey(cell), ''])))
 const troubles = ref<Record<string, string>>({})
 const asked = ref<Record<string, { value: number; doubt: Doubt }>>({})
 /** Numbers that were asked about and said to be right. */
@@ -75,32 +75,29 @@ async function submit(): Promise<void> {
         <p v-if="plan.repeats > 1">trial {{ first.repeat }} of {{ plan.repeats }}</p>
       </div>
     </div>
-    <label v-for="cell in cells" :key="cellKey(cell)" class="place">
-      <span>{{ placeOf(cell) }}</span>
-      <span class="entry">
-        <input
-          v-model="texts[cellKey(cell)]"
-          class="box"
-          inputmode="decimal"
-          autocomplete="off"
-          :maxlength="LONGEST.entry"
-          :aria-invalid="troubles[cellKey(cell)] ? true : undefined"
-        />
-        {{ unitOf(unit).symbol }}
-      </span>
-      <span v-if="troubles[cellKey(cell)]" class="trouble" role="alert">{{ troubles[cellKey(cell)] }}</span>
-      <span v-if="asked[cellKey(cell)]" class="ask" role="alert">
+    <div v-for="cell in cells" :key="cellKey(cell)" class="place">
+      <TextField
+        v-model="texts[cellKey(cell)]!"
+        class="reading"
+        inline
+        :label="placeOf(cell)"
+        :longest="LONGEST.entry"
+        inputmode="decimal"
+        :suffix="unitOf(unit).symbol"
+        :error="troubles[cellKey(cell)]"
+      />
+      <div v-if="asked[cellKey(cell)]" class="ask" role="alert">
         {{ doubtWords(plan, asked[cellKey(cell)]!.value, unit, asked[cellKey(cell)]!.doubt) }}
-        <span class="row">
-          <button v-if="suggestedFor(cell) !== undefined" type="button" class="button" @click="answer(cell, suggestedFor(cell))">
+        <div class="row">
+          <VBtn v-if="suggestedFor(cell) !== undefined" @click="answer(cell, suggestedFor(cell))">
             It is {{ writeReading(plan, suggestedFor(cell)!, unit) }}
-          </button>
-          <button type="button" class="button" @click="answer(cell, undefined)">It is right</button>
-        </span>
-      </span>
-    </label>
-    <button type="submit" class="button main large">Write them down</button>
-    <button type="button" class="linked" @click="emit('skip', first)">One at a time, with another instrument</button>
+          </VBtn>
+          <VBtn @click="answer(cell, undefined)">It is right</VBtn>
+        </div>
+      </div>
+    </div>
+    <MainBtn type="submit">Write them down</MainBtn>
+    <LinkBtn @click="emit('skip', first)">One at a time, with another instrument</LinkBtn>
   </form>
 </template>
 
@@ -108,54 +105,32 @@ async function submit(): Promise<void> {
 .places {
   display: grid;
   grid-template-columns: minmax(0, 1fr);
-  gap: 12px;
+  gap: var(--gap-wide);
   max-width: 520px;
-  padding: 14px 0;
+  padding: var(--gap-wide) 0;
 }
 .condition {
   display: flex;
-  gap: 14px;
+  gap: var(--gap-wide);
   align-items: center;
 }
 h1 {
-  font-size: 26px;
+  font-size: var(--type-huge);
 }
 .moment {
-  font-size: 22px;
+  font-size: var(--type-large);
   font-weight: 700;
 }
 .place {
   display: grid;
-  grid-template-columns: minmax(90px, 1fr) auto;
-  gap: 4px 12px;
-  align-items: center;
-  font-size: 22px;
-}
-.entry {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-}
-.entry .box {
-  width: 150px;
-  min-height: 60px;
-  font-size: 30px;
-  text-align: right;
-}
-.trouble,
-.ask {
-  grid-column: 1 / -1;
-  font-size: 17px;
+  gap: var(--gap-tight);
 }
 .ask {
   display: grid;
-  gap: 8px;
-  padding: 10px;
+  gap: var(--gap-near);
+  padding: var(--gap-near);
   border: 2px solid var(--brass-mark);
   border-radius: var(--corner);
   background: var(--brass-light);
-}
-.ask .button {
-  min-height: 56px;
 }
 </style>

@@ -13,8 +13,8 @@ defineEmits<{ stamp: [prediction: NewPrediction]; later: [] }>()
     <QuestionLine :plan="plan" />
     <h1>{{ predictionPrompt(plan) }}</h1>
     <PredictionForm v-slot="{ whole }" big :plan="plan" :group="group" @stamp="$emit('stamp', $event)">
-      <button type="button" class="button large" @click="$emit('later')">Later</button>
-      <button type="submit" class="button main large grow" :disabled="!whole">This is our prediction</button>
+      <VBtn @click="$emit('later')">Later</VBtn>
+      <MainBtn type="submit" class="grow" :disabled="!whole">This is our prediction</MainBtn>
     </PredictionForm>
   </div>
 </template>
@@ -23,10 +23,10 @@ defineEmits<{ stamp: [prediction: NewPrediction]; later: [] }>()
 .predict {
   display: grid;
   grid-template-columns: minmax(0, 1fr);
-  gap: 14px;
-  padding: 14px 0;
+  gap: var(--gap-wide);
+  padding: var(--gap-wide) 0;
 }
 h1 {
-  font-size: 20px;
+  font-size: var(--type-title);
 }
 </style>

@@ -11,7 +11,7 @@ const props = defineProps<{ plan: Plan; record: LessonRecord; all: boolean; grou
 const emit = defineEmits<{ propose: [sentence: NewProposal]; close: [] }>()
 const own = computed(() => offersOf(props.plan, props.record.conclusions).find(({ group }) => group === props.group))
 const text = ref(own.value?.text ?? '')
-const box = ref<HTMLTextAreaElement>()
+const field = useTemplateRef('field')
 /** Class results show in the starters only when the board may show them. */
 const evidence = computed(() => (props.all ? evidenceOf(props.plan, props.record) : undefined))
 const starters = computed(() => {
@@ -27,9 +27,7 @@ const offered = computed(() => own.value !== undefined && own.value.text === tex
 async function begin(starter: string): Promise<void> {
   text.value = starter
   await nextTick()
-  const hole = starter.indexOf('…')
-  box.value?.focus()
-  if (hole >= 0) box.value?.setSelectionRange(hole, hole + 1)
+  field.value?.chooseHole()
 }
 function offer(): void {
   if (!unfinished.value) emit('propose', { id: newId(), from: own.value?.id ?? null, text: text.value.trim() })
@@ -41,22 +39,27 @@ function offer(): void {
     <h1>What did we find out?</h1>
     <ul v-if="text === ''" aria-label="Ways to begin">
       <li v-for="starter in starters" :key="starter">
-        <button type="button" class="button begin" @click="begin(starter)">{{ starter }}</button>
+        <VBtn class="begin" @click="begin(starter)">{{ starter }}</VBtn>
       </li>
     </ul>
-    <label>
-      <span class="sr-only">Our sentence</span>
-      <textarea ref="box" v-model="text" class="box" rows="4" :maxlength="LONGEST.proposal" placeholder="We found that …" />
-    </label>
+    <LongField
+      bare
+      label="Our sentence"
+      ref="field"
+      v-model="text"
+      :rows="4"
+      :longest="LONGEST.proposal"
+      placeholder="We found that …"
+    />
     <p v-if="doubt" class="doubt" aria-live="polite">
       <strong>{{ doubtLead(doubt, plan) }}</strong>
       {{ doubtWordsOfConclusion(doubt, plan).why }}
     </p>
     <div class="row">
-      <button type="button" class="button large" @click="emit('close')">Back</button>
-      <button type="submit" class="button main large grow" :disabled="unfinished || offered">
+      <VBtn @click="emit('close')">Back</VBtn>
+      <MainBtn type="submit" class="grow" :disabled="unfinished || offered">
         {{ offered ? 'The class can see it' : 'Offer it to the class' }}
-      </button>
+      </MainBtn>
     </div>
   </form>
 </template>
@@ -64,24 +67,19 @@ function offer(): void {
 <style scoped>
 ul {
   display: grid;
-  gap: 8px;
+  gap: var(--gap-near);
 }
 .begin {
   width: 100%;
   min-height: 56px;
   justify-content: flex-start;
   font-family: var(--heading);
-  font-size: 17px;
+  font-size: var(--type-lead);
   font-weight: 400;
   text-align: left;
 }
-textarea {
-  padding: 8px 12px;
-  border: 1.5px solid var(--ink);
-  font-size: 20px;
-}
 .doubt {
-  padding: 8px 12px;
+  padding: var(--gap-near) var(--gap-wide);
   border-left: 4px solid var(--brass-mark);
   background: var(--brass-light);
 }

@@ -34,29 +34,25 @@ function take(taken: { value: number; entered: string }, other: { entered: strin
     <h2>Second reader: look yourself. What do you see?</h2>
     <NumberPad v-model="text" :plan="plan" :condition="condition" device="pad" :trouble="trouble" :picture-of="pictureOf" />
     <div class="row">
-      <button type="button" class="button large" @click="emit('again')">Back</button>
-      <button type="submit" class="button main large grow">That is what I see</button>
+      <VBtn @click="emit('again')">Back</VBtn>
+      <MainBtn type="submit" class="grow">That is what I see</MainBtn>
     </div>
   </form>
   <div v-else class="second" role="group" aria-label="Two readers">
     <h2>You saw different numbers. Look once more together.</h2>
-    <button type="button" class="button large" @click="take(first, second)">
-      It is {{ writeReading(plan, first.value, method.unit) }}
-    </button>
-    <button type="button" class="button large" @click="take(second, first)">
-      It is {{ writeReading(plan, second.value, method.unit) }}
-    </button>
-    <button type="button" class="button large" @click="emit('again')">Neither: read it again</button>
+    <VBtn @click="take(first, second)"> It is {{ writeReading(plan, first.value, method.unit) }} </VBtn>
+    <VBtn @click="take(second, first)"> It is {{ writeReading(plan, second.value, method.unit) }} </VBtn>
+    <VBtn @click="emit('again')">Neither: read it again</VBtn>
   </div>
 </template>
 
 <style scoped>
 .second {
   display: grid;
-  gap: 10px;
+  gap: var(--gap-near);
   align-content: start;
 }
 h2 {
-  font-size: 22px;
+  font-size: var(--type-large);
 }
 </style>

@@ -153,12 +153,14 @@ function setAside(reason: string): void {
       @back="emit('back')"
       @choose="emit('choose', $event)"
     >
-      <label v-if="devices.length > 1 && !fixing && !asking" class="with">
-        <span>Measure with</span>
-        <select v-model="device" class="box">
-          <option v-for="one in devices" :key="one" :value="one">{{ DEVICE_WORDS[one] }}</option>
-        </select>
-      </label>
+      <NativeChoice
+        v-if="devices.length > 1 && !fixing && !asking"
+        label="Measure with"
+        inline
+        class="with"
+        v-model="device"
+        :options="devices.map((one) => ({ value: one, title: DEVICE_WORDS[one] }))"
+      />
     </TrialHead>
     <StationAsk
       v-if="asked"
@@ -202,10 +204,10 @@ function setAside(reason: string): void {
       />
       <p v-if="device !== 'pad' && trouble" class="trouble" role="alert">{{ trouble }}</p>
       <div class="row">
-        <button type="button" class="button wrong" @click="sayingWhy = true">something went wrong</button>
-        <button type="submit" class="button main big">Write it down</button>
+        <VBtn class="wrong" @click="sayingWhy = true">something went wrong</VBtn>
+        <MainBtn type="submit" class="write">Write it down</MainBtn>
       </div>
-      <button v-if="trial.practice" type="button" class="linked" @click="emit('skipPractice')">Start the trials that count</button>
+      <LinkBtn v-if="trial.practice" @click="emit('skipPractice')">Start the trials that count</LinkBtn>
     </form>
   </div>
 </template>
@@ -214,34 +216,25 @@ function setAside(reason: string): void {
 .trial {
   display: grid;
   grid-template-columns: minmax(0, 1fr);
-  gap: 12px;
-  padding-top: 14px;
+  gap: var(--gap-wide);
+  padding-top: var(--gap-wide);
 }
 .with {
-  display: flex;
   flex: 1;
-  gap: 10px;
-  align-items: center;
-  min-width: 0;
-}
-.with .box {
-  flex: 1;
-  min-width: 0;
-  min-height: 44px;
 }
 .entry {
   display: grid;
   grid-template-columns: minmax(0, 1fr);
   align-content: start;
-  gap: 10px;
+  gap: var(--gap-near);
 }
 /* Always in reach, however small the tablet is. */
 .entry > .row {
   position: sticky;
   bottom: 0;
-  z-index: 1;
+  z-index: var(--layer-raised);
   flex-wrap: nowrap;
-  padding: 6px 0;
+  padding: var(--gap-close) 0;
   background: var(--paper);
 }
 .wrong {
@@ -251,27 +244,54 @@ function setAside(reason: string): void {
   border-color: var(--ink);
   color: var(--ink);
   font-family: var(--heading);
-  font-size: 16px;
+  font-size: var(--type-body);
   font-weight: 400;
   line-height: 1.15;
 }
-.big {
+.write {
   flex: 1;
-  min-height: 60px;
-  font-family: var(--heading);
-  font-size: 20px;
+  font-size: var(--type-title);
+}
+/* On a phone the number comes right after its condition; what else is to be known of the trial stands below. */
+@media (width < 600px) and (height < 800px) {
+  .trial {
+    display: flex;
+    flex-direction: column;
+    gap: var(--gap-near);
+    padding-top: var(--gap-near);
+  }
+  .trial > .entry {
+    order: 1;
+  }
+}
+@media (height < 480px) {
+  .entry {
+    gap: var(--gap-tight);
+  }
+  .entry > .row {
+    padding: 0;
+  }
+  .wrong,
+  .write {
+    min-height: 48px;
+  }
 }
 @media (width >= 600px) {
   .trial {
     grid-template-columns: minmax(0, 1fr) minmax(300px, 420px);
-    gap: 20px;
-    padding-top: 10px;
+    gap: var(--gap-block);
+    padding-top: var(--gap-near);
   }
 }
 @media (width >= 720px) {
   .trial {
-    gap: 36px;
-    padding-top: 28px;
+    gap: var(--gap-far);
+    padding-top: var(--gap-far);
+  }
+}
+@media (height < 480px) {
+  .trial {
+    padding-top: var(--gap-tight);
   }
 }
 </style>

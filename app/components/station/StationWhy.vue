@@ -13,14 +13,14 @@ const emit = defineEmits<{ why: [reason: string]; back: [] }>()
       <ReasonPicker @why="emit('why', $event)" />
     </template>
     <p v-else>No number yet? Do this trial again. If you have one, type it first, even if it is odd.</p>
-    <button type="button" class="button main large" @click="emit('back')">Back to the trial</button>
+    <MainBtn @click="emit('back')">Back to the trial</MainBtn>
   </div>
 </template>
 
 <style scoped>
 .why {
   display: grid;
-  gap: 10px;
+  gap: var(--gap-near);
   align-content: start;
 }
 </style>

@@ -30,28 +30,30 @@ function say(): void {
       <p v-if="plan.wonder.hook">{{ plan.wonder.hook }}</p>
     </div>
     <h1>Look closely. What do you say?</h1>
-    <div class="lists" role="radiogroup" aria-label="Which list">
-      <button
-        v-for="name in REMARK_LISTS"
-        :key="name"
-        type="button"
-        class="button"
-        role="radio"
-        :aria-checked="list === name"
-        :class="{ on: list === name }"
-        @click="list = name"
-      >
-        <strong>{{ WONDER_WORDS[name].name }}</strong>
-        <span>{{ WONDER_WORDS[name].what }}</span>
-      </button>
-    </div>
-    <label>
-      <span class="sr-only">{{ WONDER_WORDS[list].name }}</span>
-      <textarea v-model="text" class="box" rows="2" :maxlength="LONGEST.said" :placeholder="WONDER_WORDS[list].example" />
-    </label>
+    <PickOne
+      v-model="list"
+      tiles
+      label="Which list"
+      :options="REMARK_LISTS.map((name) => ({ value: name, title: WONDER_WORDS[name].name }))"
+    >
+      <template #default="{ option }">
+        <span class="list">
+          <strong>{{ option.title }}</strong>
+          <span>{{ WONDER_WORDS[option.value].what }}</span>
+        </span>
+      </template>
+    </PickOne>
+    <LongField
+      bare
+      :label="WONDER_WORDS[list].name"
+      v-model="text"
+      :rows="2"
+      :longest="LONGEST.said"
+      :placeholder="WONDER_WORDS[list].example"
+    />
     <div class="row">
-      <button v-if="closable" type="button" class="button large" @click="emit('close')">Back</button>
-      <button type="submit" class="button main large grow" :disabled="text.trim() === ''">Say it</button>
+      <VBtn v-if="closable" @click="emit('close')">Back</VBtn>
+      <MainBtn type="submit" class="grow" :disabled="text.trim() === ''">Say it</MainBtn>
     </div>
     <ul v-if="own.length > 0" aria-label="What you said">
       <li v-for="remark in own" :key="remark.id">
@@ -67,7 +69,7 @@ function say(): void {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 12px;
+  gap: var(--gap-wide);
 }
 .hook img {
   max-width: min(100%, 340px);
@@ -77,16 +79,16 @@ function say(): void {
 .lists {
   display: grid;
   grid-template-columns: repeat(3, minmax(0, 1fr));
-  gap: 8px;
+  gap: var(--gap-near);
 }
-.lists .button {
+.list {
   display: grid;
   min-height: 64px;
-  padding: 6px 4px;
+  padding: var(--gap-close) var(--gap-tight);
   line-height: 1.2;
 }
 .lists span {
-  font-size: 15px;
+  font-size: var(--type-body);
   font-weight: 400;
 }
 .lists .on {
@@ -94,12 +96,12 @@ function say(): void {
   background: var(--green-light);
 }
 textarea {
-  padding: 8px 12px;
+  padding: var(--gap-near) var(--gap-wide);
   border: 1.5px solid var(--ink);
-  font-size: 20px;
+  font-size: var(--type-title);
 }
 li {
-  padding: 6px 0;
+  padding: var(--gap-close) 0;
   border-bottom: 1px solid var(--line);
   overflow-wrap: anywhere;
 }

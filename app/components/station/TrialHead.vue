@@ -58,20 +58,19 @@ const moment = computed(() => momentWords(props.plan, props.trial.moment))
       Last: {{ letterOf(plan, last.condition) }} <strong>{{ writeReading(plan, last.value, last.unit) }}</strong>{{
         last.practice ? ', practice' : ''
       }}{{ last.status === 'set-aside' ? ', set aside' : '' }}
-      <button type="button" class="linked" @click="emit('fix')">fix it</button>
+      <LinkBtn @click="emit('fix')">fix it</LinkBtn>
     </p>
     <p v-if="fixing" class="last">
       Writing {{ writeReading(plan, fixing.value, fixing.unit) }} anew.
-      <button type="button" class="linked" @click="emit('back')">leave it</button>
+      <LinkBtn @click="emit('back')">leave it</LinkBtn>
     </p>
-    <details v-if="open.length > 0 && !fixing && !asking" class="another">
-      <summary>Do another one</summary>
+    <AppFold title="Do another one" v-if="open.length > 0 && !fixing && !asking" class="another">
       <div class="row">
-        <button v-for="cell in open" :key="cellKey(cell)" type="button" class="button" @click="emit('choose', cell)">
+        <VBtn v-for="cell in open" :key="cellKey(cell)" @click="emit('choose', cell)">
           {{ letterOf(plan, cell.condition) }} {{ cell.repeat }} {{ momentWords(plan, cell.moment) }}
-        </button>
+        </VBtn>
       </div>
-    </details>
+    </AppFold>
   </div>
 </template>
 
@@ -81,24 +80,25 @@ const moment = computed(() => momentWords(props.plan, props.trial.moment))
 }
 .what {
   display: grid;
-  gap: 8px;
+  grid-template-columns: minmax(0, 1fr);
+  gap: var(--gap-near);
   align-content: start;
 }
 .condition {
   display: flex;
   align-items: center;
-  gap: 14px;
+  gap: var(--gap-wide);
 }
 h1 {
-  font-size: 26px;
+  font-size: var(--type-huge);
   overflow-wrap: anywhere;
 }
 .moment {
-  font-size: 24px;
+  font-size: var(--type-large);
   font-weight: 700;
 }
 .practice {
-  padding: 0 10px;
+  padding: 0 var(--gap-near);
   border-radius: var(--corner);
   background: var(--brass-light);
 }
@@ -106,7 +106,7 @@ h1 {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 2px 8px;
+  gap: var(--gap-hair) var(--gap-near);
 }
 .dots i {
   width: 18px;
@@ -123,7 +123,7 @@ h1 {
 }
 .tools {
   display: flex;
-  gap: 10px;
+  gap: var(--gap-near);
   align-items: center;
 }
 .last {
@@ -131,18 +131,21 @@ h1 {
 }
 .last strong {
   color: var(--ink);
-  font-size: 22px;
+  font-size: var(--type-large);
   white-space: nowrap;
 }
 .another {
   color: var(--soft);
 }
-.another summary {
-  min-height: 32px;
-  cursor: pointer;
-}
-.another .button {
-  min-width: 58px;
-  min-height: 56px;
+@media (width < 600px) and (height < 800px) {
+  .what {
+    display: contents;
+  }
+  .what > * {
+    order: 2;
+  }
+  .what > .condition {
+    order: 0;
+  }
 }
 </style>

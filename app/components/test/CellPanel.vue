@@ -52,37 +52,28 @@ async function setAside(reading: Reading): Promise<void> {
           </strong>
           <span class="soft">written “{{ reading.entered }}” at the {{ reading.by }}, {{ timeWords(reading.at) }}</span>
           <span v-if="reading.status === 'set-aside'">set aside: {{ reading.reason }}</span>
-          <button
+          <VBtn
             v-if="reading.status === 'set-aside'"
-            type="button"
-            class="button small"
+            size="small"
             @click="lesson.supersede(reading, { status: 'kept', reason: 'taken back' })"
           >
             Count it again
-          </button>
-          <button v-else-if="settingAside !== reading.id" type="button" class="button small" @click="settingAside = reading.id">
-            Set aside …
-          </button>
+          </VBtn>
+          <VBtn v-else-if="settingAside !== reading.id" size="small" @click="settingAside = reading.id"> Set aside … </VBtn>
         </div>
         <div v-for="one in doubtsOf(reading)" :key="one.doubt.code" class="row doubt">
           <span>{{ doubtWords(plan, one.reading.value, one.reading.unit, one.doubt) }}</span>
-          <button
-            v-for="fix in answersTo(one.doubt, one.reading)"
-            :key="fix.code"
-            type="button"
-            class="button small"
-            @click="lesson.apply(fix)"
-          >
+          <VBtn v-for="fix in answersTo(one.doubt, one.reading)" :key="fix.code" size="small" @click="lesson.apply(fix)">
             {{ fixWords(fix, plan) }}
-          </button>
+          </VBtn>
         </div>
         <form v-if="settingAside === reading.id" class="row why" @submit.prevent="setAside(reading)">
-          <button v-for="ready in REASONS" :key="ready" type="button" class="button small quiet" @click="reason = ready">
+          <QuietBtn v-for="ready in REASONS" :key="ready" size="small" @click="reason = ready">
             {{ ready }}
-          </button>
-          <input v-model="reason" class="box" :maxlength="LONGEST.reason" aria-label="Why it is set aside" placeholder="why?" />
-          <button type="submit" class="button small main" :disabled="reason.trim() === ''">Set aside</button>
-          <button type="button" class="button small quiet" @click="settingAside = undefined">Leave it</button>
+          </QuietBtn>
+          <TextField bare label="Why it is set aside" v-model="reason" :longest="LONGEST.reason" placeholder="why?" />
+          <MainBtn type="submit" size="small" :disabled="reason.trim() === ''">Set aside</MainBtn>
+          <QuietBtn size="small" @click="settingAside = undefined">Leave it</QuietBtn>
         </form>
         <p v-for="earlier in earlierOf(reading).slice(0, SHOWN)" :key="earlier.id" class="soft earlier">
           before: {{ writeReading(plan, earlier.value, earlier.unit)
@@ -102,16 +93,16 @@ async function setAside(reading: Reading): Promise<void> {
 }
 h3 {
   margin-bottom: 6px;
-  font-size: 16px;
+  font-size: var(--type-body);
 }
 li + li {
   margin-top: 8px;
-  padding-top: 8px;
+  padding-top: var(--gap-near);
   border-top: 1px solid var(--line);
 }
 .value {
   font-family: var(--heading);
-  font-size: 22px;
+  font-size: var(--type-large);
   white-space: nowrap;
 }
 .value.aside {
@@ -119,18 +110,18 @@ li + li {
 }
 .doubt {
   margin-top: 6px;
-  padding: 6px 10px;
+  padding: var(--gap-close) var(--gap-near);
   border-left: 4px solid var(--brass-mark);
   background: var(--brass-light);
 }
 .why {
-  gap: 4px 6px;
+  gap: var(--gap-tight) var(--gap-close);
   margin-top: 8px;
 }
-.why .box {
+.why .field {
   width: 220px;
 }
 .earlier {
-  font-size: 14px;
+  font-size: var(--type-small);
 }
 </style>

@@ -199,9 +199,9 @@ td {
 }
 thead th,
 thead td {
-  padding: 3px 2px;
+  padding: var(--gap-tight) var(--gap-hair);
   color: var(--soft);
-  font-size: 14px;
+  font-size: var(--type-small);
   text-align: center;
   vertical-align: bottom;
 }
@@ -214,38 +214,38 @@ thead tr:first-child > * {
 .condition {
   color: var(--ink);
   font-family: var(--heading);
-  font-size: 15px;
+  font-size: var(--type-body);
 }
 .condition span {
   display: inline-flex;
   align-items: center;
-  gap: 6px;
+  gap: var(--gap-close);
   line-height: 1.15;
 }
 .corner,
 tbody th {
   position: sticky;
   left: 0;
-  z-index: 1;
+  z-index: var(--layer-raised);
   background: var(--paper);
   text-align: left !important;
 }
 tbody th span {
   display: flex;
   align-items: center;
-  gap: 6px;
-  padding-right: 8px;
+  gap: var(--gap-close);
+  padding-right: var(--gap-near);
   font-family: var(--heading);
 }
 .first {
   border-left: 1.5px solid var(--ink) !important;
 }
 .done {
-  padding-left: 8px !important;
+  padding-left: var(--gap-near) !important;
   border-right: 0 !important;
   background: none !important;
   color: var(--soft);
-  font-size: 14px;
+  font-size: var(--type-small);
   white-space: nowrap;
 }
 </style>

@@ -49,29 +49,24 @@ async function set(on: boolean): Promise<void> {
         Now only this computer reaches Jolly Beaker. With class mode, tablets on the school’s network can join as stations; the desk
         then needs a passphrase, on this computer as well.
       </p>
-      <label class="field">
-        <span>{{ mode.on ? 'New passphrase' : 'Passphrase' }} for the desk, 8 letters or more</span>
-        <input
-          v-model="passphrase"
-          class="box"
-          type="text"
-          autocomplete="off"
-          autocapitalize="off"
-          spellcheck="false"
-          :maxlength="LONGEST.passphrase"
-        />
-      </label>
+      <TextField
+        :label="`${mode.on ? 'New passphrase' : 'Passphrase'} for the desk, 8 letters or more`"
+        v-model="passphrase"
+        autocapitalize="off"
+        spellcheck="false"
+        :longest="LONGEST.passphrase"
+      />
     </form>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
     <template #actions>
-      <button type="button" class="button quiet" @click="open = false">Close</button>
+      <QuietBtn @click="open = false">Close</QuietBtn>
       <template v-if="mode.on && !changing">
-        <button type="button" class="button quiet" @click="changing = true">Another passphrase</button>
-        <button type="button" class="button" @click="set(false)">Turn class mode off</button>
+        <QuietBtn @click="changing = true">Another passphrase</QuietBtn>
+        <VBtn @click="set(false)">Turn class mode off</VBtn>
       </template>
-      <button v-else type="submit" form="class-mode" class="button main" :disabled="passphrase.trim().length < 8">
+      <MainBtn v-else type="submit" form="class-mode" :disabled="passphrase.trim().length < 8">
         {{ mode.on ? 'Take this passphrase' : 'Turn class mode on' }}
-      </button>
+      </MainBtn>
     </template>
   </AppDialog>
 </template>
@@ -80,12 +75,12 @@ async function set(on: boolean): Promise<void> {
 .on {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 190px;
-  gap: 20px;
+  gap: var(--gap-block);
 }
 .words,
 .off {
   display: grid;
-  gap: 10px;
+  gap: var(--gap-near);
   align-content: start;
 }
 .break {

@@ -66,7 +66,7 @@ td {
 input {
   width: 100%;
   height: 40px;
-  padding: 0 6px;
+  padding: 0 var(--gap-close);
   border: 0;
   background: none;
   text-align: right;
@@ -92,7 +92,7 @@ input {
   top: 0;
   left: 4px;
   color: var(--brass);
-  font-size: 13px;
+  font-size: var(--type-small);
   font-weight: 700;
   pointer-events: none;
 }

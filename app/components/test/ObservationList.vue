@@ -19,23 +19,27 @@ async function add(): Promise<void> {
 </script>
 
 <template>
-  <details class="fold" :open="seen.length > 0">
-    <summary>
-      <strong>Observations</strong>
-      <span class="soft">{{ seen.length === 0 ? 'what groups see while they test' : `${seen.length} so far` }}</span>
-    </summary>
+  <AppFold
+    title="Observations"
+    :hint="seen.length === 0 ? 'what groups see while they test' : `${seen.length} so far`"
+    :model-value="seen.length > 0"
+  >
     <form class="row add" @submit.prevent="add">
-      <select v-model="group" class="box who" aria-label="Who saw it">
-        <option v-for="one in plan.groups" :key="one.id" :value="one.id">{{ one.name }}</option>
-      </select>
-      <input
+      <ChoiceField
+        bare
+        label="Who saw it"
+        class="who"
+        v-model="group"
+        :options="plan.groups.map((one) => ({ value: one.id, title: one.name }))"
+      />
+      <TextField
+        bare
+        label="What was seen"
         v-model="text"
-        class="box"
-        :maxlength="LONGEST.observation"
-        aria-label="What was seen"
+        :longest="LONGEST.observation"
         placeholder="the tissue fell apart at the bottom"
       />
-      <button type="submit" class="button small nowrap" :disabled="text.trim() === ''">Write it down</button>
+      <VBtn type="submit" size="small" class="nowrap" :disabled="text.trim() === ''">Write it down</VBtn>
     </form>
     <ul>
       <li v-for="one in seen" :key="one.id">
@@ -55,7 +59,7 @@ async function add(): Promise<void> {
         </span>
       </li>
     </ul>
-  </details>
+  </AppFold>
 </template>
 
 <style scoped>
@@ -69,11 +73,11 @@ async function add(): Promise<void> {
 ul {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(280px, 1fr));
-  gap: 8px 18px;
+  gap: var(--gap-near) var(--gap-block);
 }
 li {
   display: flex;
-  gap: 10px;
+  gap: var(--gap-near);
   overflow-wrap: anywhere;
 }
 img {

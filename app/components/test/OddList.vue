@@ -72,27 +72,25 @@ useKeys({ o: () => rowsOf()[0]?.focus() })
         <span class="why">{{ doubtWords(plan, one.finding.value, one.finding.unit, one.finding.doubt) }}</span>
         <span class="answers">
           <template v-if="settingAside !== one.reading.id">
-            <button
+            <VBtn
               v-for="answer in one.answers"
               :key="answer.code"
-              type="button"
-              class="button small"
+              size="small"
               @click="answered(() => lesson.apply(answer), place)"
             >
               {{ fixWords(answer, plan) }} <kbd>{{ KEYS[answer.code] }}</kbd>
-            </button>
-            <button type="button" class="button small" @click="settingAside = one.reading.id">Set aside … <kbd>a</kbd></button>
+            </VBtn>
+            <VBtn size="small" @click="settingAside = one.reading.id">Set aside … <kbd>a</kbd></VBtn>
           </template>
           <template v-else>
-            <button
+            <VBtn
               v-for="(reason, at) in REASONS"
               :key="reason"
-              type="button"
-              class="button small"
+              size="small"
               @click="answered(() => lesson.supersede(one.reading, { status: 'set-aside', reason }), place)"
             >
               <kbd>{{ at + 1 }}</kbd> {{ reason }}
-            </button>
+            </VBtn>
           </template>
         </span>
       </li>
@@ -103,13 +101,13 @@ useKeys({ o: () => rowsOf()[0]?.focus() })
 <style scoped>
 .odd {
   margin-bottom: 12px;
-  padding: 8px 12px;
+  padding: var(--gap-near) var(--gap-wide);
   border: 1.5px solid var(--brass-mark);
   border-radius: var(--corner);
   background: var(--brass-light);
 }
 h3 {
-  font-size: 16px;
+  font-size: var(--type-body);
 }
 h3 .hint {
   margin-left: 8px;
@@ -117,13 +115,13 @@ h3 .hint {
 }
 ul {
   display: grid;
-  gap: 6px;
+  gap: var(--gap-close);
   max-height: 230px;
   margin-top: 6px;
   overflow-y: auto;
 }
 li {
-  padding: 6px 8px;
+  padding: var(--gap-close) var(--gap-near);
   border: 1px solid var(--line);
   border-radius: var(--corner);
   background: var(--card);
@@ -134,7 +132,7 @@ li {
 .answers {
   display: flex;
   flex-wrap: wrap;
-  gap: 6px;
+  gap: var(--gap-close);
   margin-top: 4px;
 }
 </style>

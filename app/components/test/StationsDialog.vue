@@ -64,29 +64,29 @@ async function attempt(work: () => Promise<unknown>): Promise<void> {
             <span v-if="station.locked"> · paused</span>
           </td>
           <td class="figure">
-            <select
-              class="box move"
-              :aria-label="`Move ${nameOf(station)}${numberOf(station)} to`"
-              :value="station.group"
-              @change="change([station.id], { group: ($event.target as HTMLSelectElement).value })"
-            >
-              <option v-for="group in groups" :key="group.id" :value="group.id">{{ group.name }}</option>
-            </select>
-            <button type="button" class="button small" @click="change([station.id], { locked: !station.locked })">
+            <ChoiceField
+              bare
+              :label="`Move ${nameOf(station)}${numberOf(station)} to`"
+              class="move"
+              :model-value="station.group"
+              @update:model-value="change([station.id], { group: $event })"
+              :options="groups.map((group) => ({ value: group.id, title: group.name }))"
+            />
+            <VBtn size="small" @click="change([station.id], { locked: !station.locked })">
               {{ station.locked ? 'Go on' : 'Pause' }}<span class="sr-only"> {{ nameOf(station) }}{{ numberOf(station) }}</span>
-            </button>
-            <button type="button" class="button small quiet" @click="remove(station)">
+            </VBtn>
+            <QuietBtn size="small" @click="remove(station)">
               Send away<span class="sr-only"> {{ nameOf(station) }}{{ numberOf(station) }}</span>
-            </button>
+            </QuietBtn>
           </td>
         </tr>
       </tbody>
     </table>
     <template #actions>
-      <button type="button" class="button quiet" @click="open = false">Close</button>
-      <button v-if="stations.length > 0" type="button" class="button" @click="change(undefined, { locked: !paused })">
+      <QuietBtn @click="open = false">Close</QuietBtn>
+      <VBtn v-if="stations.length > 0" @click="change(undefined, { locked: !paused })">
         {{ paused ? 'Let all go on' : 'Pause all: eyes on the board' }}
-      </button>
+      </VBtn>
     </template>
   </AppDialog>
 </template>
@@ -101,7 +101,7 @@ async function attempt(work: () => Promise<unknown>): Promise<void> {
 .move {
   width: 130px;
   min-height: 30px;
-  padding: 2px 6px;
+  padding: var(--gap-hair) var(--gap-close);
 }
 .figure > * {
   margin-left: 6px;

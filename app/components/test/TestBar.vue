@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { BOARD_VIEWS, type BoardViewName } from '~~/core/lesson'
+import { BOARD_VIEWS } from '~~/core/lesson'
 import { BOARD_WORDS, comingWords, counted, PHASE_NAMES, soonWords, stopwatchWords } from '~~/core/wording'
 
 /** The lesson in hand from the desk: the clock, what the board shows, who has joined. */
@@ -27,47 +27,35 @@ useKeys({
     <div class="part">
       <span class="label">{{ PHASE_NAMES[state.phase] }}</span>
       <span class="time" role="timer">{{ stopwatchWords(state.secondsLeft) }}</span>
-      <button type="button" class="button small" title="t" @click="turnClock">{{ byHand ? 'Stop' : 'Start the clock' }}</button>
+      <VBtn size="small" title="t" @click="turnClock">{{ byHand ? 'Stop' : 'Start the clock' }}</VBtn>
     </div>
     <div class="part">
-      <button type="button" class="button small" @click="dialog = 'stations'">
+      <VBtn size="small" @click="dialog = 'stations'">
         {{ stations.length === 0 ? 'Stations' : `${there} of ${counted(stations.length, 'station')} there` }}
-      </button>
-      <button v-if="mode" type="button" class="button small" :class="{ quiet: mode.on }" @click="dialog = 'class-mode'">
+      </VBtn>
+      <VBtn v-if="mode" size="small" :variant="mode.on ? 'text' : undefined" @click="dialog = 'class-mode'">
         {{ mode.on ? 'Class mode is on' : 'Let tablets join …' }}
-      </button>
+      </VBtn>
       <a class="code" :href="`/station?code=${encodeURIComponent(lesson.code)}`" target="_blank">{{ lesson.code }}</a>
     </div>
     <div class="part">
-      <label class="sr-only" for="board-view">The board shows</label>
-      <span class="label" aria-hidden="true">Board</span>
-      <select
-        id="board-view"
-        class="box view"
-        :value="board.view ?? ''"
-        @change="lesson.show({ view: (($event.target as HTMLSelectElement).value || null) as BoardViewName | null })"
-      >
-        <option value="">what fits</option>
-        <option v-for="view in BOARD_VIEWS" :key="view" :value="view">{{ BOARD_WORDS[view] }}</option>
-      </select>
-      <label class="tick" title="q">
-        <input
-          type="checkbox"
-          :checked="board.results === 'live'"
-          @change="lesson.show({ results: ($event.target as HTMLInputElement).checked ? 'live' : 'quiet' })"
-        />
-        live numbers
-      </label>
-      <label class="tick">
-        <input
-          type="checkbox"
-          :checked="board.sound"
-          @change="lesson.show({ sound: ($event.target as HTMLInputElement).checked })"
-        />
-        sound
-      </label>
-      <NuxtLink class="button small quiet" :to="`/print/${lesson.id}/record`" target="_blank">Record sheets</NuxtLink>
-      <NuxtLink class="button small quiet" :to="`/journal/${lesson.id}`" target="_blank">Journal</NuxtLink>
+      <ChoiceField
+        label="The board shows"
+        inline
+        class="view"
+        :model-value="board.view"
+        :options="[{ value: null, title: 'what fits' }, ...BOARD_VIEWS.map((view) => ({ value: view, title: BOARD_WORDS[view] }))]"
+        @update:model-value="lesson.show({ view: $event })"
+      />
+      <TickField
+        title="q"
+        label="live numbers"
+        :model-value="board.results === 'live'"
+        @update:model-value="lesson.show({ results: $event ? 'live' : 'quiet' })"
+      />
+      <TickField label="sound" :model-value="board.sound" @update:model-value="lesson.show({ sound: $event })" />
+      <QuietBtn size="small" :to="`/print/${lesson.id}/record`" target="_blank">Record sheets</QuietBtn>
+      <QuietBtn size="small" :to="`/journal/${lesson.id}`" target="_blank">Journal</QuietBtn>
     </div>
     <p v-if="coming.length > 0" class="coming" role="status">
       Next: {{ comingWords(plan!, coming[0]!) }} <strong>{{ soonWords(coming[0]!.seconds) }}</strong>
@@ -81,9 +69,9 @@ useKeys({
 .bar {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px 18px;
+  gap: var(--gap-near) var(--gap-block);
   margin-bottom: 12px;
-  padding: 8px 12px;
+  padding: var(--gap-near) var(--gap-wide);
   border: 1px solid var(--line);
   border-radius: var(--corner);
   background: var(--card);
@@ -91,30 +79,16 @@ useKeys({
 .part {
   display: flex;
   align-items: center;
-  gap: 8px;
+  gap: var(--gap-near);
 }
 .label {
   color: var(--soft);
 }
 .time {
   font-family: var(--heading);
-  font-size: 21px;
+  font-size: var(--type-title);
   font-weight: 700;
   font-variant-numeric: tabular-nums;
-}
-.view {
-  width: auto;
-  min-height: 30px;
-  padding: 2px 6px;
-}
-.tick {
-  display: inline-flex;
-  gap: 5px;
-  align-items: center;
-  white-space: nowrap;
-}
-.tick input {
-  accent-color: var(--green);
 }
 .code {
   color: var(--ink);

@@ -26,10 +26,7 @@ const look = (reading: Reading) => void (lesson.target = cellTarget(reading))
     <template v-if="ready">
       <OddList @look="look" />
       <ClassGrid v-model:chosen="chosen" :with-practice="withPractice" />
-      <label class="practice">
-        <input v-model="withPractice" type="checkbox" />
-        practice columns
-      </label>
+      <TickField label="practice columns" class="practice" v-model="withPractice" />
       <CellPanel v-if="chosen" :place="chosen" />
       <ObservationList />
     </template>
@@ -44,7 +41,7 @@ const look = (reading: Reading) => void (lesson.target = cellTarget(reading))
 <style scoped>
 .practice {
   display: inline-flex;
-  gap: 6px;
+  gap: var(--gap-close);
   margin-top: 6px;
 }
 .practice input {

@@ -20,6 +20,11 @@ async function addFiles(files: FileList | File[] | null): Promise<void> {
   await add(data, file.name.replace(/\.\w+$/, '').slice(0, 200))
 }
 
+async function choose(): Promise<void> {
+  const file = await chooseFile(PICTURE_FILES)
+  if (file) await addFiles([file])
+}
+
 async function add(data: string, caption: string): Promise<void> {
   busy.value = true
   const id = await lesson.addPicture(data)
@@ -54,34 +59,27 @@ function onPaste(event: ClipboardEvent): void {
       />
       <figure v-for="picture in plan.wonder.pictures" :key="picture.id">
         <img :src="`/api/lessons/${lesson.id}/pictures/${picture.id}`" :alt="picture.caption || 'Picture of the hook'" />
-        <input
+        <TextField
+          bare
+          :label="`What the picture shows: ${picture.caption}`"
           class="caption"
-          :value="picture.caption"
-          :maxlength="LONGEST.name"
-          :aria-label="`What the picture shows: ${picture.caption}`"
+          :model-value="picture.caption"
+          :longest="LONGEST.name"
           placeholder="what it shows"
-          @input="caption(picture, ($event.target as HTMLInputElement).value)"
+          @update:model-value="caption(picture, $event)"
         />
-        <button
-          type="button"
-          class="button small quiet away"
+        <QuietBtn
+          size="small"
+          class="away"
           :aria-label="`Take the picture away: ${picture.caption}`"
           @click="lesson.edit((draft) => (draft.wonder.pictures = draft.wonder.pictures.filter(({ id }) => id !== picture.id)))"
         >
           ✕
-        </button>
+        </QuietBtn>
       </figure>
       <div v-if="!full" class="adders">
-        <label class="button small file" :class="{ busy }">
-          {{ busy ? 'Keeping it …' : '+ picture' }}
-          <input
-            type="file"
-            class="sr-only"
-            accept="image/png,image/jpeg,image/webp"
-            @change="addFiles(($event.target as HTMLInputElement).files)"
-          />
-        </label>
-        <button type="button" class="button small" @click="sketching = true">+ sketch</button>
+        <VBtn size="small" :loading="busy" @click="choose">+ picture</VBtn>
+        <VBtn size="small" @click="sketching = true">+ sketch</VBtn>
       </div>
     </div>
     <SketchPad v-if="sketching" v-model="sketching" @done="add($event, 'a sketch')" />
@@ -94,12 +92,12 @@ function onPaste(event: ClipboardEvent): void {
 }
 .label {
   color: var(--soft);
-  font-size: 14.5px;
+  font-size: var(--type-small);
 }
 .parts {
   display: flex;
   align-items: flex-start;
-  gap: 10px;
+  gap: var(--gap-near);
 }
 .parts > :first-child {
   flex: 1;
@@ -119,29 +117,17 @@ img {
   background: var(--card);
   object-fit: cover;
 }
-.caption {
-  width: 100%;
-  padding: 0 2px;
-  border: 0;
-  background: none;
-  color: var(--soft);
-  font-size: 13px;
-}
 .away {
   position: absolute;
   top: 2px;
   right: 2px;
   min-height: 24px;
-  padding: 0 7px;
+  padding: 0 var(--gap-close);
   background: var(--card);
 }
 .adders {
   display: grid;
-  gap: 4px;
+  gap: var(--gap-tight);
   align-content: start;
-}
-.file:has(:focus-visible) {
-  outline: 3px solid var(--slate);
-  outline-offset: 2px;
 }
 </style>

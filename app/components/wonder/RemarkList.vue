@@ -92,10 +92,10 @@ function itemsFor(remark: Remark) {
           @update:model-value="write(remark.id, $event)"
         />
         <span v-if="guesses.has(remark.id)" class="tag" :title="`sounds like a guess: ${guesses.get(remark.id)}`">guess?</span>
-        <button
+        <VBtn
           v-if="verdicts.has(remark.id)"
-          type="button"
-          class="tag verdict"
+          class="verdict"
+          size="small"
           :aria-pressed="looking === remark.id"
           :aria-label="`Could we test it? ${verdicts.get(remark.id)!.name}: ${remark.text}`"
           @click="emit('look', remark.id)"
@@ -106,7 +106,7 @@ function itemsFor(remark: Remark) {
             <span aria-hidden="true">{{ verdicts.get(remark.id)!.mark }}</span>
             {{ verdicts.get(remark.id)!.name }}
           </template>
-        </button>
+        </VBtn>
         <MoreMenu :label="`More for: ${remark.text}`" :items="itemsFor(remark)" />
       </li>
     </VueDraggable>
@@ -125,14 +125,14 @@ function itemsFor(remark: Remark) {
   display: flex;
   flex-direction: column;
   min-height: 236px;
-  padding: 10px 12px 12px;
+  padding: var(--gap-near) var(--gap-wide) var(--gap-wide);
   border: 1px solid var(--line);
   border-top: 4px solid var(--green);
   border-radius: var(--corner);
   background: var(--card);
 }
 .list h3 {
-  font-size: 17px;
+  font-size: var(--type-lead);
 }
 .hint {
   margin-bottom: 6px;
@@ -140,29 +140,41 @@ function itemsFor(remark: Remark) {
 .remarks {
   flex: 1;
   min-height: 40px;
-  padding-bottom: 8px;
+  padding-bottom: var(--gap-near);
 }
 .tag {
   grid-area: tag;
   justify-self: start;
   margin-left: 6px;
-  padding: 0 6px;
+  padding: 0 var(--gap-close);
   border: 0;
-  border-radius: 9px;
+  border-radius: var(--corner-glass);
   background: var(--brass-light);
   color: var(--ink);
-  font-size: 13px;
+  font-size: var(--type-small);
   white-space: nowrap;
 }
 .verdict {
+  grid-area: tag;
+  justify-self: start;
   min-height: 24px;
+  margin-left: 6px;
+  padding: 0 var(--gap-close);
   border: 1px solid var(--mark);
-  background: var(--card);
-  cursor: pointer;
+  color: var(--ink);
+  font-size: var(--type-small);
+  font-weight: 400;
 }
 .chosen .verdict {
-  border-color: var(--green);
-  background: var(--green-light);
+  grid-area: tag;
+  justify-self: start;
+  min-height: 24px;
+  margin-left: 6px;
+  padding: 0 var(--gap-close);
+  border: 1px solid var(--mark);
+  color: var(--ink);
+  font-size: var(--type-small);
+  font-weight: 400;
 }
 .later {
   color: var(--soft);
@@ -172,17 +184,17 @@ function itemsFor(remark: Remark) {
 }
 .by {
   grid-area: by;
-  padding: 7px 0 0 2px;
+  padding: var(--gap-close) 0 0 var(--gap-hair);
 }
 .remark {
   display: grid;
   grid-template: 'by text menu' auto 'by tag tag' auto / auto minmax(0, 1fr) auto;
   align-items: start;
-  padding: 2px 0 4px;
+  padding: var(--gap-hair) 0 var(--gap-tight);
   border-bottom: 1px solid var(--line);
   cursor: grab;
 }
-.remark > :deep(textarea) {
+.remark > :deep(.field) {
   grid-area: text;
 }
 .remark > :deep(.more) {

@@ -50,22 +50,21 @@ function finish(): void {
   <AppDialog v-model="open" :title="title ?? 'Sketch what they look at'" :width="760">
     <canvas ref="canvas" class="sheet-of-paper" aria-label="Sketching sheet" role="img" />
     <div class="row tools">
-      <button
+      <VBtn
         v-for="(one, place) in PENS"
         :key="one.name"
-        type="button"
-        class="button small"
+        size="small"
         :aria-pressed="pen === place"
         :class="{ on: pen === place }"
         @click="take(place)"
       >
         {{ one.name }} pen
-      </button>
-      <button type="button" class="button small" :disabled="empty" @click="undo">Last stroke away</button>
+      </VBtn>
+      <VBtn size="small" :disabled="empty" @click="undo">Last stroke away</VBtn>
     </div>
     <template #actions>
-      <button type="button" class="button quiet" @click="open = false">Not now</button>
-      <button type="button" class="button main" :disabled="empty" @click="finish">Keep the sketch</button>
+      <QuietBtn @click="open = false">Not now</QuietBtn>
+      <MainBtn :disabled="empty" @click="finish">Keep the sketch</MainBtn>
     </template>
   </AppDialog>
 </template>
@@ -73,9 +72,6 @@ function finish(): void {
 <style scoped>
 /* A child's finger, not a mouse. */
 @media (pointer: coarse) {
-  .button {
-    min-height: 56px;
-  }
 }
 .sheet-of-paper {
   display: block;

@@ -22,10 +22,8 @@ function answer(check: TestableCheck, said: string): void {
   })
 }
 
-function merge(select: HTMLSelectElement): void {
-  const from = select.value
-  select.value = ''
-  if (from !== '') lesson.replace(mergeWonderings(plan.value, props.id, from))
+function merge(from: string): void {
+  lesson.replace(mergeWonderings(plan.value, props.id, from))
 }
 
 function choose(): void {
@@ -38,7 +36,7 @@ function choose(): void {
     <header class="row">
       <h3 id="testable" tabindex="-1" data-target="testable">Could we test it?</h3>
       <p class="wondering">“{{ wondering.text }}”</p>
-      <button type="button" class="button small quiet close" @click="emit('close')">Close</button>
+      <QuietBtn size="small" class="close" @click="emit('close')">Close</QuietBtn>
     </header>
     <ul class="checks">
       <li v-for="one in testable.answers" :key="one.check" :class="one.answer">
@@ -50,16 +48,17 @@ function choose(): void {
             <span class="soft">{{ becauseWords(one.because, plan) }}</span>
           </p>
         </div>
-        <select
-          class="box"
-          :aria-label="`Your answer: ${CHECK_WORDS[one.check]}`"
-          :value="one.byTeacher ? (one.answer === 'yes' ? 'yes' : 'no') : ''"
-          @change="answer(one.check, ($event.target as HTMLSelectElement).value)"
-        >
-          <option value="">as it looks</option>
-          <option value="yes">I say yes</option>
-          <option value="no">I say no</option>
-        </select>
+        <ChoiceField
+          bare
+          :label="`Your answer: ${CHECK_WORDS[one.check]}`"
+          :model-value="one.byTeacher ? (one.answer === 'yes' ? 'yes' : 'no') : ''"
+          @update:model-value="answer(one.check, $event)"
+          :options="[
+            { value: '', title: 'as it looks' },
+            { value: 'yes', title: 'I say yes' },
+            { value: 'no', title: 'I say no' },
+          ]"
+        />
       </li>
     </ul>
     <p v-if="nearest" class="nearest">
@@ -68,22 +67,20 @@ function choose(): void {
     </p>
     <p v-else class="soft nearest">No card is near it yet. Say in the plan what could be changed and measured.</p>
     <div class="row">
-      <button type="button" class="button main" :disabled="chosen" @click="choose">
+      <MainBtn :disabled="chosen" @click="choose">
         {{ chosen ? 'This is our question' : 'Choose it' }}
-      </button>
-      <button type="button" class="button" @click="lesson.replace(keepForLater(plan, id, !wondering.later))">
+      </MainBtn>
+      <VBtn @click="lesson.replace(keepForLater(plan, id, !wondering.later))">
         {{ wondering.later ? 'Back from next time' : 'Keep for next time' }}
-      </button>
-      <select
-        v-if="others.length > 0"
-        class="box merge"
-        value=""
-        aria-label="Merge another wondering into this one"
-        @change="merge($event.target as HTMLSelectElement)"
-      >
-        <option value="">Merge with …</option>
-        <option v-for="other in others" :key="other.id" :value="other.id">{{ other.text.slice(0, 60) }}</option>
-      </select>
+      </VBtn>
+      <VMenu v-if="others.length > 0">
+        <template #activator="{ props: activator }">
+          <VBtn v-bind="activator">Merge with …</VBtn>
+        </template>
+        <VList role="menu" aria-label="Merge another wondering into this one">
+          <VListItem role="menuitem" v-for="other in others" :key="other.id" :title="other.text" @click="merge(other.id)" />
+        </VList>
+      </VMenu>
     </div>
   </section>
 </template>
@@ -93,7 +90,7 @@ function choose(): void {
   margin-top: 14px;
 }
 h3 {
-  font-size: 17px;
+  font-size: var(--type-lead);
 }
 .wondering {
   flex: 1;
@@ -104,14 +101,14 @@ h3 {
 .checks {
   display: grid;
   grid-template-columns: repeat(2, minmax(0, 1fr));
-  gap: 6px 24px;
+  gap: var(--gap-close) var(--gap-block);
   margin: 8px 0;
 }
 li {
   display: grid;
-  grid-template-columns: 22px minmax(0, 1fr) 106px;
+  grid-template-columns: 22px minmax(0, 1fr) 132px;
   align-items: start;
-  gap: 6px;
+  gap: var(--gap-close);
 }
 .mark {
   font-weight: 700;
@@ -126,12 +123,7 @@ li {
   color: var(--beet);
 }
 li p {
-  font-size: 14.5px;
-}
-li .box {
-  min-height: 30px;
-  padding: 1px 4px;
-  font-size: 14px;
+  font-size: var(--type-small);
 }
 .nearest {
   margin: 4px 0 10px;
@@ -140,10 +132,7 @@ li .box {
 .nearest .soft {
   display: block;
   font-family: var(--dense);
-  font-size: 14.5px;
-}
-.merge {
-  width: 160px;
+  font-size: var(--type-small);
 }
 @media (width < 900px) {
   .checks {

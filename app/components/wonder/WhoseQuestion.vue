@@ -26,18 +26,16 @@ async function makeOwn(group: string): Promise<void> {
 
 <template>
   <div class="whose">
-    <fieldset class="ways">
-      <legend class="sr-only">Whose question is it?</legend>
-      <label v-for="whose in WHOSE_QUESTION" :key="whose" :title="WHOSE_WORDS[whose].what">
-        <input
-          type="radio"
-          name="whose"
-          :checked="plan.asked.whose === whose"
-          @change="lesson.edit((draft) => (draft.asked.whose = whose))"
-        />
-        {{ WHOSE_WORDS[whose].name }}
-      </label>
-    </fieldset>
+    <PickOne
+      label="Whose question is it?"
+      :model-value="plan.asked.whose"
+      :options="WHOSE_QUESTION.map((whose) => ({ value: whose, title: WHOSE_WORDS[whose].name }))"
+      @update:model-value="lesson.edit((draft) => (draft.asked.whose = $event!))"
+    >
+      <template #default="{ option }">
+        <span :title="WHOSE_WORDS[option.value].what">{{ option.title }}</span>
+      </template>
+    </PickOne>
     <p v-if="plan.asked.whose === 'class'" class="hint">
       {{
         chosen
@@ -51,56 +49,38 @@ async function makeOwn(group: string): Promise<void> {
           <ShapeBadge :size="18" :shape="group.shape" />
           {{ group.name }}
         </span>
-        <select
-          class="box"
-          :value="group.wondering ?? ''"
-          :aria-label="`Question of ${group.name}`"
-          @change="pick(group.id, ($event.target as HTMLSelectElement).value)"
-        >
-          <option value="">{{ wonderings.length === 0 ? 'nothing wondered yet' : 'no question yet' }}</option>
-          <option v-for="wondering in wonderings" :key="wondering.id" :value="wondering.id">
-            {{ wondering.text.slice(0, 80) }}
-          </option>
-        </select>
-        <button v-if="group.wondering" type="button" class="button small" @click="makeOwn(group.id)">Make its own lesson</button>
+        <ChoiceField
+          bare
+          :label="`Question of ${group.name}`"
+          :model-value="group.wondering ?? ''"
+          @update:model-value="pick(group.id, $event)"
+          :options="[
+            { value: '', title: wonderings.length === 0 ? 'nothing wondered yet' : 'no question yet' },
+            ...wonderings.map((wondering) => ({ value: wondering.id, title: wondering.text.slice(0, 80) })),
+          ]"
+        />
+        <VBtn v-if="group.wondering" size="small" @click="makeOwn(group.id)">Make its own lesson</VBtn>
       </li>
     </ul>
   </div>
 </template>
 
 <style scoped>
-.ways {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 18px;
-  border: 0;
-}
-.ways label {
-  display: flex;
-  gap: 6px;
-  cursor: pointer;
-}
-.ways input {
-  accent-color: var(--green);
-}
 .groups {
   display: grid;
-  gap: 6px;
+  gap: var(--gap-close);
   margin-top: 8px;
 }
 .groups li {
   display: grid;
   grid-template-columns: 110px minmax(0, 1fr) 170px;
   align-items: center;
-  gap: 10px;
+  gap: var(--gap-near);
 }
 .who {
   display: flex;
   align-items: center;
-  gap: 8px;
+  gap: var(--gap-near);
   font-family: var(--heading);
-}
-.groups .box {
-  min-height: 32px;
 }
 </style>

@@ -30,26 +30,21 @@ const ready = computed(
       <p class="soft">Something to look at, what the class says of it, and one question that can be tested.</p>
     </div>
     <div class="names">
-      <label class="field name">
-        <span>Name of the lesson</span>
-        <input
-          class="box"
-          :value="plan.title"
-          data-target="title"
-          :maxlength="LONGEST.name"
-          placeholder="such as Soak-up strips"
-          @input="lesson.edit((draft) => (draft.title = ($event.target as HTMLInputElement).value), 'title')"
-        />
-      </label>
-      <label class="field">
-        <span>Class</span>
-        <input
-          class="box"
-          :value="plan.className"
-          :maxlength="LONGEST.name"
-          @input="lesson.edit((draft) => (draft.className = ($event.target as HTMLInputElement).value), 'class')"
-        />
-      </label>
+      <TextField
+        label="Name of the lesson"
+        class="name"
+        :model-value="plan.title"
+        target="title"
+        :longest="LONGEST.name"
+        placeholder="such as Soak-up strips"
+        @update:model-value="lesson.edit((draft) => (draft.title = $event), 'title')"
+      />
+      <TextField
+        label="Class"
+        :model-value="plan.className"
+        :longest="LONGEST.name"
+        @update:model-value="lesson.edit((draft) => (draft.className = $event), 'class')"
+      />
       <NumberField
         label="Children"
         :model-value="plan.children"
@@ -70,21 +65,20 @@ const ready = computed(
       <QuestionLine :plan="plan" class="line" />
       <WhoseQuestion />
       <div class="row">
-        <NuxtLink :to="`/lesson/${lesson.id}/plan`" class="button main">
+        <MainBtn :to="`/lesson/${lesson.id}/plan`">
           {{ ready ? 'On to the plan' : 'Choose the cards for it' }}
-        </NuxtLink>
+        </MainBtn>
         <p class="hint">It is put together from the cards in the trays, so question and plan never disagree.</p>
       </div>
     </section>
-    <details class="section">
-      <summary>Notes for you alone</summary>
+    <AppFold title="Notes for you alone" class="section">
       <GrowingField
         label="Notes for you alone"
         :model-value="plan.notes"
         placeholder="never on the board, a station or the report"
         @update:model-value="lesson.edit((draft) => (draft.notes = $event), 'notes')"
       />
-    </details>
+    </AppFold>
   </div>
 </template>
 
@@ -92,26 +86,23 @@ const ready = computed(
 .names {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 150px 110px;
-  gap: 12px;
+  gap: var(--gap-wide);
 }
 .lists {
   display: grid;
   grid-template-columns: repeat(3, minmax(0, 1fr));
-  gap: 14px;
+  gap: var(--gap-wide);
   margin-top: 16px;
 }
 .asked {
   display: grid;
-  gap: 10px;
+  gap: var(--gap-near);
 }
 .line {
-  font-size: 23px;
+  font-size: var(--type-large);
 }
 .asked .row {
   flex-wrap: nowrap;
-}
-.asked .button {
-  flex: none;
 }
 @media (width < 700px) {
   .names,

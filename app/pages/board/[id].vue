@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mdiBellOffOutline, mdiBellOutline, mdiChevronUp, mdiEyeOffOutline, mdiEyeOutline, mdiThemeLightDark } from '@mdi/js'
 import { useLocalStorage } from '@vueuse/core'
 import { BOARD_VIEWS, type BoardViewName } from '~~/core/lesson'
 import { boardViewFor, numbersAreShown } from '~~/core/secondLook'
@@ -24,10 +25,26 @@ const step = (by: number) =>
 const turnClock = () => show(clockTurned(board.value))
 const turnNumbers = () => show({ results: board.value.results === 'live' ? 'quiet' : 'live' })
 const turnSound = () => show({ sound: !board.value.sound })
+const turnDark = () => (dark.value = !dark.value)
+const switches = computed(() => [
+  {
+    key: 'q',
+    title: board.value.results === 'live' ? 'Hide numbers until all are done' : 'Show numbers as they come',
+    icon: board.value.results === 'live' ? mdiEyeOffOutline : mdiEyeOutline,
+    turn: turnNumbers,
+  },
+  {
+    key: 'm',
+    title: board.value.sound ? 'Sound off' : 'Sound on',
+    icon: board.value.sound ? mdiBellOffOutline : mdiBellOutline,
+    turn: turnSound,
+  },
+  { key: 'd', title: dark.value ? 'Light board' : 'Dark board', icon: mdiThemeLightDark, turn: turnDark },
+])
 useKeys({
   ArrowRight: () => void step(1),
   ArrowLeft: () => void step(-1),
-  d: () => (dark.value = !dark.value),
+  d: turnDark,
   Escape: () => void show({ view: null }),
   s: () => void turnClock(),
   q: () => void turnNumbers(),
@@ -36,7 +53,7 @@ useKeys({
 </script>
 
 <template>
-  <div class="board" :class="{ projector: dark }">
+  <VThemeProvider class="board" with-background :theme="dark ? 'projector' : 'jolly'">
     <p v-if="missing" class="message">This lesson is not here. Close this window and open the board from the desk.</p>
     <p v-else-if="!plan" class="message">Opening …</p>
     <template v-else>
@@ -70,54 +87,35 @@ useKeys({
         <BoardAgree v-else :plan="plan" :record="record" :board="board" />
       </main>
       <footer>
-        <nav aria-label="Views of the board">
-          <button
-            v-for="one in BOARD_VIEWS"
-            :key="one"
-            type="button"
-            :aria-current="one === view ? 'page' : undefined"
-            :aria-label="BOARD_WORDS[one]"
-            :title="BOARD_WORDS[one]"
-            @click="show({ view: one })"
-          >
-            <i :class="{ here: one === view }" />
-          </button>
-          <button
-            type="button"
-            :aria-label="board.results === 'live' ? 'Hide numbers until all are done' : 'Show numbers as they come'"
-            :title="`${board.results === 'live' ? 'Numbers are shown as they come' : 'Numbers are hidden until all are done'} (q)`"
-            @click="turnNumbers"
-          >
-            <svg viewBox="0 0 24 24" width="28" height="28" aria-hidden="true" fill="none" stroke="currentColor" stroke-width="2">
-              <path d="M2 12c4-7 16-7 20 0-4 7-16 7-20 0z" />
-              <circle cx="12" cy="12" r="3" />
-              <path v-if="board.results === 'quiet'" d="M4 21L20 3" />
-            </svg>
-          </button>
-          <button
-            type="button"
-            :aria-label="board.sound ? 'Sound off' : 'Sound on'"
-            :title="`Sound is ${board.sound ? 'on' : 'off'} (m)`"
-            @click="turnSound"
-          >
-            <svg viewBox="0 0 24 24" width="28" height="28" aria-hidden="true" fill="none" stroke="currentColor" stroke-width="2">
-              <path d="M5 17h14l-2-3v-4a5 5 0 0 0-10 0v4zM10 20a2 2 0 0 0 4 0" />
-              <path v-if="!board.sound" d="M3 21L21 3" />
-            </svg>
-          </button>
-          <button
-            type="button"
-            class="mode"
-            :aria-label="dark ? 'Light board' : 'Dark board'"
-            :title="`${dark ? 'Light' : 'Dark'} board (d)`"
-            @click="dark = !dark"
-          >
-            <svg viewBox="0 0 24 24" width="26" height="26" aria-hidden="true">
-              <circle cx="12" cy="12" r="9" fill="none" stroke="currentColor" stroke-width="2" />
-              <path d="M12 3a9 9 0 0 1 0 18z" fill="currentColor" />
-            </svg>
-          </button>
-        </nav>
+        <VMenu location="top start">
+          <template #activator="{ props: activator }">
+            <VBtn v-bind="activator" class="show" :append-icon="mdiChevronUp">{{ BOARD_WORDS[view] }}</VBtn>
+          </template>
+          <VList role="menu" aria-label="What the board shows" class="views">
+            <VListItem
+              role="menuitemradio"
+              v-for="one in BOARD_VIEWS"
+              :key="one"
+              :title="BOARD_WORDS[one]"
+              :active="one === view"
+              :aria-checked="one === view"
+              @click="show({ view: one })"
+            />
+            <VDivider />
+            <VListItem
+              role="menuitem"
+              v-for="one in switches"
+              :key="one.key"
+              :title="one.title"
+              :prepend-icon="one.icon"
+              @click="one.turn"
+            >
+              <template #append>
+                <kbd>{{ one.key }}</kbd>
+              </template>
+            </VListItem>
+          </VList>
+        </VMenu>
         <p v-if="connected" class="join">
           join at
           <span class="nowrap">{{ address }}/station</span>
@@ -130,38 +128,46 @@ useKeys({
         </p>
       </footer>
     </template>
-  </div>
+  </VThemeProvider>
 </template>
 
 <style scoped>
+/* Sizes grow with the width of the wall. */
 .board {
+  --type-body: clamp(24px, 2.2vw, 54px);
+  --type-lead: clamp(24px, 2.2vw, 54px);
+  --type-title: clamp(24px, 2.2vw, 54px);
+  --type-large: clamp(24px, 2.2vw, 54px);
+  --type-huge: clamp(26px, 2.35vw, 58px);
+  --type-figure: clamp(32px, 3.1vw, 76px);
+  --type-clock: clamp(64px, 6.4vw, 160px);
   display: flex;
   flex-direction: column;
   height: 100vh;
-  padding: 30px 44px 16px;
+  padding: 2vh 3vw 1.5vh;
   background: var(--paper);
   color: var(--ink);
   font-family: var(--heading);
-  font-size: 30px;
+  font-size: var(--type-huge);
 }
 header h1 {
-  font-size: clamp(34px, 3.1vw, 60px);
+  font-size: var(--type-figure);
 }
 main {
   flex: 1;
   min-height: 0;
-  padding: 16px 0;
+  padding: var(--gap-part) 0;
 }
 footer {
   display: flex;
   align-items: center;
   justify-content: space-between;
-  gap: 20px;
-  padding-top: 10px;
+  gap: var(--gap-block);
+  padding-top: var(--gap-near);
   border-top: 2px solid var(--ink);
 }
 .join {
-  font-size: 28px;
+  font-size: var(--type-huge);
 }
 .join strong {
   letter-spacing: 3px;
@@ -169,27 +175,9 @@ footer {
 .down {
   color: var(--beet);
 }
-nav {
-  display: flex;
-}
-nav button {
-  display: grid;
-  place-items: center;
-  width: 40px;
-  height: 44px;
-  border: 0;
-  background: none;
-  color: var(--ink);
-  cursor: pointer;
-}
-nav i {
-  width: 20px;
-  height: 20px;
-  border: 2px solid var(--ink);
-  border-radius: 50%;
-}
-nav .here {
-  background: var(--green);
+.show {
+  font-family: var(--heading);
+  font-size: inherit;
 }
 .message {
   margin: auto;

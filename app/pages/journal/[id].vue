@@ -42,29 +42,25 @@ const MOST_SHOWN = 400
           <p class="soft">Everything that happened, the latest first.</p>
         </div>
         <div class="row">
-          <a class="button small" :href="`/api/lessons/${lesson.id}/journal.csv`">Save as a table (CSV)</a>
-          <NuxtLink class="button small quiet" :to="`/lesson/${lesson.id}/test`">Back to the lesson</NuxtLink>
+          <VBtn size="small" :href="`/api/lessons/${lesson.id}/journal.csv`">Save as a table (CSV)</VBtn>
+          <QuietBtn size="small" :to="`/lesson/${lesson.id}/test`">Back to the lesson</QuietBtn>
         </div>
       </header>
       <div class="row filters">
-        <label class="field">
-          <span>What</span>
-          <select v-model="kind" class="box">
-            <option value="">everything</option>
-            <option v-for="one in JOURNAL_KINDS" :key="one" :value="one">{{ JOURNAL_WORDS[one] }}</option>
-          </select>
-        </label>
-        <label class="field">
-          <span>Group</span>
-          <select v-model="group" class="box">
-            <option value="">all groups</option>
-            <option v-for="one in lesson.plan.groups" :key="one.id" :value="one.id">{{ one.name }}</option>
-          </select>
-        </label>
-        <label class="field words">
-          <span>With these letters</span>
-          <input v-model="words" class="box" type="search" />
-        </label>
+        <ChoiceField
+          label="What"
+          v-model="kind"
+          :options="[
+            { value: '', title: 'everything' },
+            ...JOURNAL_KINDS.map((one) => ({ value: one, title: JOURNAL_WORDS[one] })),
+          ]"
+        />
+        <ChoiceField
+          label="Group"
+          v-model="group"
+          :options="[{ value: '', title: 'all groups' }, ...lesson.plan.groups.map((one) => ({ value: one.id, title: one.name }))]"
+        />
+        <TextField label="With these letters" class="words" v-model="words" type="search" />
       </div>
       <p v-if="lines.length === 0" class="empty-note">
         <strong>Nothing here yet</strong>
@@ -111,17 +107,17 @@ const MOST_SHOWN = 400
 .journal {
   max-width: 1120px;
   margin: 0 auto;
-  padding: 24px 26px 60px;
+  padding: var(--gap-block) var(--gap-block) var(--gap-far);
 }
 header {
   display: flex;
   flex-wrap: wrap;
   align-items: flex-start;
   justify-content: space-between;
-  gap: 10px 20px;
+  gap: var(--gap-near) var(--gap-block);
 }
 h1 {
-  font-size: 22px;
+  font-size: var(--type-large);
 }
 .filters {
   align-items: flex-end;

@@ -46,7 +46,7 @@ useKeys({
   '?': () => (keysOpen.value = true),
   '/': () => (finding.value = true),
   b: () => openBoard(),
-  n: () => document.querySelector<HTMLElement>('[data-new]')?.focus(),
+  n: () => document.querySelector<HTMLElement>('[data-new] input')?.focus(),
   'mod+z': () => lesson.undo(),
   'mod+shift+z': () => lesson.redo(),
   'mod+y': () => lesson.redo(),
@@ -105,14 +105,14 @@ watch(
   min-width: 0;
 }
 .work {
-  padding: 4px 26px 60px;
+  padding: var(--gap-tight) var(--gap-block) var(--gap-far);
   outline: none;
 }
 .skip {
   position: absolute;
   left: -9999px;
-  z-index: 10;
-  padding: 8px 14px;
+  z-index: var(--layer-head);
+  padding: var(--gap-near) var(--gap-wide);
   background: var(--card);
 }
 .skip:focus {
@@ -121,9 +121,9 @@ watch(
 }
 .missing {
   display: grid;
-  gap: 12px;
+  gap: var(--gap-wide);
   justify-items: center;
-  padding: 18vh 20px;
+  padding: 18vh var(--gap-block);
 }
 @media (width < 900px) {
   .desk {

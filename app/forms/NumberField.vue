@@ -17,6 +17,7 @@ const props = defineProps<{
   /** Shows buttons for one less and one more. */
   steps?: boolean
   bare?: boolean
+  inline?: boolean
   /** What holds while nothing is said. */
   placeholder?: string
 }>()
@@ -24,8 +25,7 @@ const emit = defineEmits<{ 'update:modelValue': [value: number | null] }>()
 const written = computed(() => (props.modelValue === null ? '' : writeShort(props.modelValue).replace(/\s/g, '').replace('−', '-')))
 const draft = ref(written.value)
 const trouble = ref('')
-const hint = useId()
-const field = useId()
+const id = useId()
 watch(written, (text) => {
   draft.value = text
   trouble.value = ''
@@ -52,75 +52,45 @@ function take(value: number | null): void {
 </script>
 
 <template>
-  <div class="number-field" :class="{ bare }">
-    <label :for="field" class="label" :class="{ 'sr-only': bare }">{{ label }}</label>
+  <FieldFrame :id="id" :label="label" :bare="bare" :inline="inline" :target="target" class="number-field">
     <span class="entry">
-      <button v-if="steps" type="button" class="step" :aria-label="`One less: ${label}`" @click="take((modelValue ?? 0) - 1)">
-        −
-      </button>
-      <input
-        :id="field"
+      <VBtn v-if="steps" size="small" :aria-label="`One less: ${label}`" @click="take((modelValue ?? 0) - 1)">−</VBtn>
+      <VTextField
+        :id="id"
         v-model="draft"
-        class="box"
-        :class="{ wrong: trouble }"
+        class="figure"
         inputmode="decimal"
         autocomplete="off"
+        hide-details
         :placeholder="placeholder"
-        :data-target="target"
+        :error="trouble !== ''"
         :aria-invalid="trouble ? true : undefined"
-        :aria-describedby="trouble ? hint : undefined"
+        :aria-describedby="trouble ? `${id}-trouble` : undefined"
         @change="keep"
         @keydown.enter="keep"
       />
-      <button v-if="steps" type="button" class="step" :aria-label="`One more: ${label}`" @click="take((modelValue ?? 0) + 1)">
-        +
-      </button>
+      <VBtn v-if="steps" size="small" :aria-label="`One more: ${label}`" @click="take((modelValue ?? 0) + 1)">+</VBtn>
       <span v-if="symbol" class="symbol">{{ symbol }}</span>
     </span>
-    <span v-if="trouble" :id="hint" class="trouble" role="alert">{{ trouble }}</span>
-  </div>
+    <span v-if="trouble" :id="`${id}-trouble`" class="trouble" role="alert">{{ trouble }}</span>
+  </FieldFrame>
 </template>
 
 <style scoped>
 .number-field {
-  display: grid;
-  align-content: start;
-  gap: 2px;
-  max-width: 200px;
-}
-.label {
-  color: var(--soft);
-  font-size: 14px;
+  max-width: 220px;
 }
 .entry {
   display: flex;
   align-items: center;
-  gap: 4px;
+  gap: var(--gap-tight);
 }
-.box {
-  width: 64px;
-  text-align: right;
-}
-.bare .box {
-  min-height: 30px;
-  padding: 2px 6px;
+.figure {
+  flex: none;
+  width: 76px;
 }
 .symbol {
   color: var(--soft);
   white-space: nowrap;
-}
-.step {
-  width: 30px;
-  height: 36px;
-  border: 1px solid var(--mark);
-  border-radius: var(--corner);
-  background: var(--card);
-  cursor: pointer;
-}
-.bare .step {
-  height: 30px;
-}
-.step:hover {
-  background: var(--green-light);
 }
 </style>

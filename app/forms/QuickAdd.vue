@@ -8,6 +8,7 @@ withDefaults(defineProps<{ label: string; placeholder: string; target?: string; 
 })
 const emit = defineEmits<{ add: [text: string] }>()
 const draft = ref('')
+const id = useId()
 
 function add(): void {
   const text = draft.value.trim()
@@ -18,26 +19,17 @@ function add(): void {
 </script>
 
 <template>
-  <input
-    v-model="draft"
-    class="box quick-add"
-    :aria-label="label"
-    :placeholder="placeholder"
-    :maxlength="longest"
-    :data-target="target"
-    :data-new="isNew ? '' : undefined"
-    @keydown.enter="add"
-    @blur="add"
-  />
+  <FieldFrame :id="id" :label="label" bare :target="target">
+    <VTextField
+      :id="id"
+      v-model="draft"
+      class="quick-add"
+      autocomplete="off"
+      :placeholder="placeholder"
+      :maxlength="longest"
+      :data-new="isNew ? '' : undefined"
+      @keydown.enter="add"
+      @blur="add"
+    />
+  </FieldFrame>
 </template>
-
-<style scoped>
-.quick-add {
-  border-style: dashed;
-  background: transparent;
-}
-.quick-add::placeholder {
-  color: var(--soft);
-  opacity: 1;
-}
-</style>
