@@ -5,7 +5,7 @@ const closed = computed(() => deskClosed.value && route.path !== '/station')
 
 <template>
   <VApp>
-    <DeskDoor v-if="closed" />
+    <LazyDeskDoor v-if="closed" />
     <NuxtPage v-else />
   </VApp>
 </template>

@@ -194,6 +194,9 @@ async function attempt(work: () => Promise<void>): Promise<void> {
   align-items: center;
   gap: var(--gap-part);
 }
+.head > :nth-child(2) {
+  flex: 1 1 260px;
+}
 .head h1 {
   color: var(--green);
   font-size: var(--type-huge);

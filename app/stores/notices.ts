@@ -17,15 +17,25 @@ const SHOWN_FOR = 9000
 /** Short messages at the foot of the page. */
 export const useNotices = defineStore('notices', () => {
   const list = ref<Notice[]>([])
+  const any = ref(false)
   const actions = new Map<string, Action>()
 
   function show(text: string, kind: Notice['class'], action: Action | undefined): void {
     if (action) actions.set(text, action)
     else actions.delete(text)
+    any.value = true
     list.value = [...list.value, { text, class: kind, timeout: kind === 'done' ? SHOWN_FOR : -1 }]
+  }
+  /** Those that wait, to be shown now. */
+  function take(): Notice[] {
+    const waiting = list.value
+    list.value = []
+    return waiting
   }
   return {
     list,
+    any,
+    take,
     done: (text: string, action?: Action) => show(text, 'done', action),
     trouble: (text: string, action?: Action) => show(text, 'trouble', action),
     actionOf: (text: string) => actions.get(text),

@@ -58,7 +58,8 @@ async function stationsToBoard(base: string, { stations, seconds }: { stations: 
   const browser = await chromium.launch(CHROMIUM)
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
   await page.goto(`${base}/board/${lesson.id}`)
-  await page.getByRole('button', { name: 'Testing' }).click()
+  await page.locator('footer').getByRole('button').click()
+  await page.getByRole('menuitemradio', { name: 'Testing' }).click()
   // Numbers stay hidden until all are done unless the teacher says otherwise.
   await page.keyboard.press('q')
   await page.evaluate(NOTE_EACH_FIGURE)

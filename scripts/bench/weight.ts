@@ -8,28 +8,34 @@ import { CHROMIUM } from '../../playwright.config'
 import { freePort, startApplication, temporaryFolder } from '../../test/application'
 import type { Row, Size } from './figures'
 
-/** Script that the first page loads, against an empty page of Nuxt and Vuetify built here and now. Both gzipped. */
+interface Weight {
+  script: number
+  style: number
+}
+
+/** Script and style that the first page loads, against an empty page of Nuxt and Vuetify built here and now. All gzipped. */
 export async function benchWeight(size: Size): Promise<Row[]> {
   // Building a second application takes a minute; in the small size the page is weighed beside itself.
   const empty = size === 'full' ? await weightOfEmptyPage() : undefined
   const { folder, remove } = temporaryFolder()
   const application = await startApplication({ data: folder })
-  const own = await scriptWeight(application.base)
+  const own = await weigh(application.base)
   await application.stop()
   remove()
   const kilobytes = (bytes: number) => `${(bytes / 1000).toFixed(0)} kB`
-  return [
-    {
-      what: 'script of the first page',
-      figure: kilobytes(own),
-      wanted: 'at most 1.3 x an empty page',
-      reference:
-        empty === undefined ? 'not built' : `${(own / empty).toFixed(2)} x an empty Nuxt + Vuetify page (${kilobytes(empty)})`,
-    },
-  ]
+  const row = (what: keyof Weight, wanted: number): Row => ({
+    what: `${what} of the first page`,
+    figure: kilobytes(own[what]),
+    wanted: `at most ${wanted} x an empty page`,
+    reference:
+      empty === undefined
+        ? 'not built'
+        : `${(own[what] / empty[what]).toFixed(2)} x an empty Nuxt + Vuetify page (${kilobytes(empty[what])})`,
+  })
+  return [row('script', 1.45), row('style', 1.2)]
 }
 
-async function weightOfEmptyPage(): Promise<number> {
+async function weightOfEmptyPage(): Promise<Weight> {
   const folder = mkdtempSync(join(tmpdir(), 'empty-nuxt-'))
   symlinkSync(join(process.cwd(), 'node_modules'), join(folder, 'node_modules'))
   mkdirSync(join(folder, 'app', 'pages'), { recursive: true })
@@ -40,7 +46,7 @@ async function weightOfEmptyPage(): Promise<number> {
       vuetify: { vuetifyOptions: { icons: { defaultSet: 'mdi-svg' } } }, vite: { build: { cssMinify: 'lightningcss' } } })`,
   )
   writeFileSync(join(folder, 'app', 'app.vue'), '<template><VApp><NuxtPage /></VApp></template>')
-  writeFileSync(join(folder, 'app', 'pages', 'index.vue'), '<template><VMain><VBtn>Empty</VBtn></VMain></template>')
+  writeFileSync(join(folder, 'app', 'pages', 'index.vue'), '<template><VMain><VBtn>Empty</VBtn><VTextField /></VMain></template>')
   const built = spawnSync('npx', ['nuxt', 'build'], {
     cwd: folder,
     encoding: 'utf8',
@@ -52,21 +58,21 @@ async function weightOfEmptyPage(): Promise<number> {
     env: { ...process.env, PORT: String(port), HOST: '127.0.0.1' },
   })
   try {
-    return await scriptWeight(`http://127.0.0.1:${port}`)
+    return await weigh(`http://127.0.0.1:${port}`)
   } finally {
     server.kill()
     rmSync(folder, { recursive: true, force: true })
   }
 }
 
-/** Gzipped bytes of all script that a page loads until it rests. */
-async function scriptWeight(address: string): Promise<number> {
+/** Gzipped bytes of all script and style that a page loads until it rests. */
+async function weigh(address: string): Promise<Weight> {
   const browser = await chromium.launch(CHROMIUM)
   const page = await browser.newPage()
   // A preloaded script answers twice and is loaded once.
   const bodies = new Map<string, Promise<number>>()
   page.on('response', (response) => {
-    if (response.ok() && /\.js(\?|$)/.test(response.url()))
+    if (response.ok() && /\.(?:js|css)(\?|$)/.test(response.url()))
       bodies.set(
         response.url(),
         response.body().then((body) => gzipSync(body).length),
@@ -77,7 +83,8 @@ async function scriptWeight(address: string): Promise<number> {
     if (opened) break
     await new Promise((next) => setTimeout(next, 100))
   }
-  const weights = await Promise.all(bodies.values())
+  const weights = await Promise.all([...bodies].map(async ([url, body]) => ({ url, weight: await body })))
   await browser.close()
-  return weights.reduce((sum, weight) => sum + weight, 0)
+  const sum = (ending: RegExp) => weights.reduce((all, { url, weight }) => all + (ending.test(url) ? weight : 0), 0)
+  return { script: sum(/\.js(\?|$)/), style: sum(/\.css(\?|$)/) }
 }

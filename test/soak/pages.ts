@@ -23,7 +23,8 @@ export async function watchPages(
   await context.addCookies([{ name: name!, value: value!, url: base }])
   const [board, stop] = [await context.newPage(), await context.newPage()]
   await board.goto(`${base}/board/${lesson}`)
-  await board.getByRole('button', { name: 'Testing' }).click()
+  await board.locator('footer').getByRole('button').click()
+  await board.getByRole('menuitemradio', { name: 'Testing' }).click()
   await stop.goto(`${base}/lesson/${lesson}/test`)
   await stop.getByRole('table').first().waitFor()
   for (const page of [board, stop]) await note(page)

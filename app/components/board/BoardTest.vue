@@ -73,7 +73,7 @@ const shapeOf = (id: string) => props.plan.groups.find((group) => group.id === i
                 <i :style="{ height: `${shareDone(one, condition.id) * 100}%` }" />
                 <b>{{ letterOf(plan, condition.id) }}{{ anyAsked(one, condition.id) ? '?' : '' }}</b>
               </span>
-              <span v-else class="dots" :style="{ '--dot': `${size}px` }">
+              <span v-else class="dots" :style="{ '--dot': `${size * 0.078}vw` }">
                 <b>{{ letterOf(plan, condition.id) }}</b>
                 <i v-for="cell in ofCondition(one, condition.id)" :key="cell.repeat" :class="stateOf(cell)">{{
                   stateOf(cell) === 'asked' ? '?' : ''
@@ -108,8 +108,8 @@ const shapeOf = (id: string) => props.plan.groups.find((group) => group.id === i
 <style scoped>
 .test {
   display: grid;
-  grid-template-columns: 300px minmax(0, 1fr);
-  gap: var(--gap-far);
+  grid-template-columns: minmax(0, 23.5vw) minmax(0, 1fr);
+  gap: 2.5vw;
   height: 100%;
 }
 .groups {
@@ -120,7 +120,6 @@ const shapeOf = (id: string) => props.plan.groups.find((group) => group.id === i
 table {
   width: 100%;
   flex: 1;
-  max-height: 530px;
 }
 th {
   font-weight: 400;

@@ -204,6 +204,7 @@ h3 {
   font-size: var(--type-lead);
 }
 .ways {
+  --tile: 165px;
   margin: 8px 0 12px;
 }
 .way {

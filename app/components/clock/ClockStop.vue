@@ -108,14 +108,6 @@ function set<Part extends keyof Clock>(part: Part, value: Clock[Part]): void {
   margin-left: auto;
   align-self: center;
 }
-.check {
-  display: inline-flex;
-  gap: var(--gap-close);
-  margin-top: 10px;
-}
-.check input {
-  accent-color: var(--green);
-}
 .verdict {
   margin-bottom: 12px;
   color: var(--green);

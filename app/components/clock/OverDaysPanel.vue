@@ -153,10 +153,6 @@ summary {
   color: var(--slate);
   cursor: pointer;
 }
-.check {
-  display: inline-flex;
-  gap: var(--gap-close);
-}
 .check input {
   accent-color: var(--green);
 }
@@ -165,5 +161,8 @@ summary {
 }
 .stretches .row {
   margin: 4px 0;
+}
+.name {
+  width: 150px;
 }
 </style>

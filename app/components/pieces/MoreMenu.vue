@@ -9,6 +9,9 @@ export interface MenuItem {
 }
 const props = defineProps<{ label: string; items: MenuItem[]; target?: string }>()
 const open = ref(false)
+const button = useTemplateRef<{ $el: HTMLElement }>('button')
+/** The list is loaded when it is first wanted. */
+const wanted = ref(false)
 
 function onKey(event: KeyboardEvent): void {
   if (event.ctrlKey || event.metaKey || event.altKey) return
@@ -26,24 +29,17 @@ function choose(item: MenuItem): void {
 </script>
 
 <template>
-  <VMenu v-model="open">
-    <template #activator="{ props: activator }">
-      <SignBtn
-        class="more"
-        size="small"
-        :icon="mdiDotsVertical"
-        v-bind="activator"
-        :aria-label="label"
-        :data-target="target"
-        @keydown="onKey"
-      />
-    </template>
-    <VList role="menu" density="compact" @keydown="onKey">
-      <VListItem role="menuitem" v-for="item in items" :key="item.label" :title="item.label" @click="choose(item)">
-        <template v-if="item.key" #append>
-          <kbd>{{ item.key }}</kbd>
-        </template>
-      </VListItem>
-    </VList>
-  </VMenu>
+  <SignBtn
+    ref="button"
+    class="more"
+    size="small"
+    :icon="mdiDotsVertical"
+    :aria-label="label"
+    :data-target="target"
+    aria-haspopup="menu"
+    :aria-expanded="open"
+    @click="((wanted = true), (open = !open))"
+    @keydown="onKey"
+  />
+  <LazyMoreList v-if="wanted" v-model="open" :items="items" :activator="button!.$el" @key="onKey" @choose="choose" />
 </template>

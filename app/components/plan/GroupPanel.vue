@@ -109,4 +109,7 @@ function goRound(material: string, stock: number): void {
   align-items: center;
   gap: var(--gap-near);
 }
+.groups li > .field:not(.number-field) {
+  flex: 1;
+}
 </style>

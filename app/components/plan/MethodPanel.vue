@@ -156,4 +156,7 @@ h4 {
 .resets li {
   display: flex;
 }
+.resets li > .field {
+  flex: 1;
+}
 </style>

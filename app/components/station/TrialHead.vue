@@ -137,6 +137,14 @@ h1 {
 .another {
   color: var(--soft);
 }
+@media (height < 480px) {
+  h1 {
+    font-size: var(--type-title);
+  }
+  .condition {
+    align-items: flex-start;
+  }
+}
 @media (width < 600px) and (height < 800px) {
   .what {
     display: contents;

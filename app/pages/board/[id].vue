@@ -151,7 +151,11 @@ useKeys({
   font-size: var(--type-huge);
 }
 header h1 {
-  font-size: var(--type-figure);
+  font-size: clamp(28px, 2.75vw, 66px);
+}
+.views {
+  font-family: var(--heading);
+  font-size: clamp(20px, 1.9vw, 40px);
 }
 main {
   flex: 1;
