@@ -174,6 +174,59 @@ test('a station has nothing for axe to find and fits 360 x 640', async ({ page, 
     .locator('.keys button, .entry .row button')
     .evaluateAll((buttons) => buttons.filter((button) => button.getBoundingClientRect().height < 56).length)
   expect(small).toBe(0)
+  for (const [width, height] of [
+    [360, 640],
+    [360, 740],
+    [640, 360],
+    [667, 375],
+    [844, 390],
+  ] as const) {
+    await page.setViewportSize({ width, height })
+    const covered = await page.locator('.keys button').evaluateAll((keys) => {
+      window.scrollTo(0, 0)
+      const isHit = (key: Element) => {
+        const { left, top, width, height } = key.getBoundingClientRect()
+        return document.elementFromPoint(left + width / 2, top + height - 4)?.closest('button') === key
+      }
+      return keys.filter((key) => !isHit(key)).length
+    })
+    expect(covered, `keys that cannot be hit at ${width} x ${height}`).toBe(0)
+    await expectNothingSticksOut(page, `a trial at ${width} x ${height}`)
+    expect((await page.getByLabel('Measure with').boundingBox())!.width).toBeGreaterThanOrEqual(120)
+  }
+})
+
+test('the board fits smaller walls and grows with larger ones', async ({ page, baseURL }) => {
+  const { lesson } = await client(baseURL).newLesson()
+  await page.goto(`/board/${lesson.id}`)
+  await turnBoard(page, BOARD_WORDS.test)
+  for (const [width, height, least] of [
+    [1024, 768, 22],
+    [1280, 720, 28],
+    [1920, 1080, 42],
+  ] as const) {
+    await page.setViewportSize({ width, height })
+    const { past, smallest } = await page.evaluate(() => {
+      const frame = document.querySelector('.board > main')!.getBoundingClientRect()
+      const words = [...document.querySelectorAll('.board main *, .board footer *')].filter(
+        (one) =>
+          one.getBoundingClientRect().width > 1 &&
+          [...one.childNodes].some((node) => node.nodeType === 3 && node.nodeValue!.trim()),
+      )
+      const isPast = (one: Element) => {
+        const { right, bottom } = one.getBoundingClientRect()
+        return right > frame.right + 1 || (one.closest('main') !== null && bottom > frame.bottom + 1)
+      }
+      return {
+        past: words.filter(isPast).map((one) => one.textContent),
+        smallest: Math.min(
+          ...words.filter((one) => !one.closest('.dots')).map((one) => parseFloat(getComputedStyle(one).fontSize)),
+        ),
+      }
+    })
+    expect(past, `${width} x ${height}`).toEqual([])
+    expect(smallest, `${width} x ${height}`).toBeGreaterThanOrEqual(least)
+  }
 })
 
 test('axe finds nothing in the journal and where class mode and stations are looked after', async ({ page, baseURL }) => {
