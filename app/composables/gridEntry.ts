@@ -97,5 +97,5 @@ export function useGridEntry() {
     })
   }
 
-  return { drafts, troubles, textOf, write }
+  return { drafts, troubles, textOf, storedText, write }
 }

@@ -54,6 +54,21 @@ describe('calling the server', () => {
     expect(asked[0]!.options.headers).toMatchObject({ authorization: 'Bearer abc', 'x-waited-ms': '0' })
   })
 
+  it('a line that hangs counts as away, whether nothing comes or the answer stops half way', async () => {
+    vi.useFakeTimers()
+    const aborted = (signal: AbortSignal) =>
+      new Promise<never>((_, fail) => signal.addEventListener('abort', () => fail(new Error('aborted'))))
+    for (const half of [false, true]) {
+      vi.stubGlobal('fetch', (_address: string, { signal }: { signal: AbortSignal }) =>
+        half ? Promise.resolve({ ok: true, headers: new Headers(), json: () => aborted(signal) }) : aborted(signal),
+      )
+      const call = refused(callServer('GET /api/lessons'))
+      await vi.advanceTimersByTimeAsync(12_000)
+      expect((await call).code).toBe('away')
+    }
+    vi.useRealTimers()
+  })
+
   it('a page that goes away has a short body carried on, and does not ask that of a long one', async () => {
     serverThat(200, { board: {} })
     const path = { lesson: 'l' }

@@ -19,6 +19,10 @@ export class ServerRefusal extends Error {
   }
 }
 
+/** A line that hangs never answers: after so many milliseconds the server counts as away. A picture has longer. */
+const PATIENCE = 12_000
+const PATIENCE_WITH_MUCH = 90_000
+const MUCH = 100_000
 // Browsers carry on at most 64 kB of a page that is gone.
 const MOST_TO_CARRY_ON = 60_000
 
@@ -70,16 +74,35 @@ export async function callServer<Name extends RouteName>(name: Name, ...[said]: 
   const keepalive = leaving && (text?.length ?? 0) < MOST_TO_CARRY_ON
   const method = name.slice(0, name.indexOf(' '))
   const address = (addressOf as (name: string, said: unknown) => string)(name, said)
-  const response = await fetch(address, { method, headers, body: file ?? text, keepalive }).catch(() => {
-    throw new ServerRefusal('away', refusalWords('away'))
-  })
+  const { response, answer } = await fetchPatiently(address, { method, headers, body: file ?? text, keepalive })
   setServerClock(response.headers.get('date'))
-  const answer: unknown = await response.json().catch(() => ({}))
   if (response.ok) return answer as AnswerOf<Name>
   const refused = answer as Partial<RefusalBody>
   if (refused.code === 'desk-closed') deskClosed.value = true
   if (response.status === 503) throw new ServerRefusal('away', refusalWords('getting-ready'))
   throw new ServerRefusal(refused.code ?? 'internal', refused.message ?? refusalWords('internal'), refused.field)
+}
+
+/** An answer and what is in it, or that the server is away: also where the line hangs and nothing comes for too long. */
+async function fetchPatiently(address: string, options: RequestInit): Promise<{ response: Response; answer: unknown }> {
+  const { body } = options
+  const giveUp = new AbortController()
+  const { signal } = giveUp
+  const isMuch = typeof body === 'string' && body.length > MUCH
+  // A whole library takes as long as it takes.
+  const timer = body instanceof Blob ? undefined : setTimeout(() => giveUp.abort(), isMuch ? PATIENCE_WITH_MUCH : PATIENCE)
+  try {
+    const response = await fetch(address, { ...options, signal })
+    const answer: unknown = await response.json().catch((error: unknown) => {
+      if (signal.aborted) throw error
+      return {}
+    })
+    return { response, answer }
+  } catch {
+    throw new ServerRefusal('away', refusalWords('away'))
+  } finally {
+    clearTimeout(timer)
+  }
 }
 
 /** What to show for anything that was thrown. */

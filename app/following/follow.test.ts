@@ -157,6 +157,20 @@ describe('a line', () => {
     expect(states).toEqual([false, false, true])
   })
 
+  it('that hangs counts as down and is opened anew, as often as it takes, until it speaks', async () => {
+    const { clock, last, open, sources, states } = line()
+    last().onopen!()
+    await clock.pass(11_000)
+    last().onmessage({ lastEventId: '8', data: JSON.stringify(event(3)) })
+    await clock.pass(11_000)
+    expect(states).toEqual([true])
+    await clock.pass(14_000)
+    expect([states, sources.length, open()]).toEqual([[true, false, false], 3, 1])
+    last().onopen!()
+    await clock.pass(11_000)
+    expect([states.at(-1), sources.at(-1)!.address]).toEqual([true, '/events?since=8'])
+  })
+
   it('ended, opens nothing any more', async () => {
     const { clock, last, sources, show, end } = line()
     last().readyState = 2

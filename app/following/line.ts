@@ -3,6 +3,8 @@ import { deviceClock, type Clock } from './clock'
 
 const TRY_AGAIN_AFTER = 2000
 const REST_AFTER = 5000
+/** The server says every few seconds that it is still there; a line that says nothing for so long hangs. */
+const SILENT_FOR = 12_000
 
 /** What a line needs of the browser; a test brings its own. */
 export interface Browser {
@@ -34,7 +36,8 @@ export interface LineListeners {
 /**
  * A lesson's events as they come, from a number on. A browser reconnects by itself after a lost line, but gives up when the server
  * answers that it is not ready: then a new stream goes on from the last number seen. A page that nobody sees lets its stream go
- * and catches up when it is shown again, since a browser keeps only six open.
+ * and catches up when it is shown again, since a browser keeps only six open. A line can hang without ever closing; then it is
+ * opened anew, again and again.
  * @param address of the events since a number
  * @returns ends it
  */
@@ -48,17 +51,32 @@ export function openLine(
   let last = since
   let source: EventSource | undefined
   let cancel = () => {}
+  let cancelSilence = () => {}
+
+  function heard(): void {
+    cancelSilence()
+    cancelSilence = clock.after(SILENT_FOR, () => {
+      listeners.state(false)
+      open()
+    })
+  }
 
   function open(): void {
     rest()
+    heard()
     source = browser.open(address(last))
+    source.addEventListener('still-here', heard)
     source.onmessage = (message: MessageEvent<string>) => {
+      heard()
       last = Number(message.lastEventId) || last
       listeners.event(JSON.parse(message.data) as LessonEvent)
     }
     if (listeners.presence) source.addEventListener('presence', listeners.presence)
     if (listeners.older) source.addEventListener('older', listeners.older)
-    source.onopen = () => listeners.state(true)
+    source.onopen = () => {
+      heard()
+      listeners.state(true)
+    }
     source.onerror = () => {
       listeners.state(false)
       if (source?.readyState === source?.CLOSED) cancel = clock.after(TRY_AGAIN_AFTER, open)
@@ -67,6 +85,7 @@ export function openLine(
 
   function rest(): void {
     cancel()
+    cancelSilence()
     source?.close()
     source = undefined
   }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { concerns } from '~~/core/clock'
 import type { NewReading } from '~~/core/lesson'
-import type { Cell } from '~~/core/record'
+import { cellKey, type Cell } from '~~/core/record'
 import { stationState, type StationWish } from '~~/core/station'
 import { comingWords, counted, missedWords, refusedWords, soonWords } from '~~/core/wording'
 
@@ -56,6 +56,13 @@ function propose(): void {
   station.lookAgain()
 }
 
+/** Whoever goes by keyboard or by ear goes on where the group does: at its number, or at what it is asked. */
+const page = useTemplateRef<HTMLElement>('page')
+const place = computed(() =>
+  [station.state.value, now.value?.step.show, trial.value && cellKey(trial.value), fixing.value?.id].join(),
+)
+watch(place, () => focusHeading(page.value), { flush: 'post' })
+
 async function written(readings: NewReading[]): Promise<void> {
   wanted.value = undefined
   fixing.value = undefined
@@ -65,7 +72,7 @@ async function written(readings: NewReading[]): Promise<void> {
 
 <template>
   <VDefaultsProvider :defaults="FOR_FINGERS">
-    <main class="station">
+    <main ref="page" class="station">
       <p v-if="station.state.value === 'opening'" class="centre">
         {{ station.connected.value ? 'Opening …' : 'The line is down. Trying again …' }}
       </p>

@@ -8,7 +8,8 @@ import type { StoredLesson } from '../database/lessons'
 import type { Database } from '../database/open'
 import { enter, watchPresence } from './presence'
 
-const KEEP_ALIVE_EVERY = 20_000
+/** A page takes a line that is silent for twelve seconds for one that hangs. */
+const KEEP_ALIVE_EVERY = 5000
 /** A page that takes nothing is let go when so many bytes wait for it, or so many events while it still catches up. */
 const MOST_BYTES = 2_000_000
 const MOST_EVENTS = 20_000

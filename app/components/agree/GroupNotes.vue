@@ -40,6 +40,7 @@ function write(group: string, key: 'well' | 'next', text: string): void {
           <th scope="row"><GroupName :group="groupOf(plan, one.group)!" /></th>
           <td v-for="key in ['well', 'next'] as const" :key="key">
             <textarea
+              v-grow
               class="entry-cell"
               rows="2"
               :maxlength="LONGEST.note"

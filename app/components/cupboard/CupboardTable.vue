@@ -86,6 +86,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
               </option>
             </select>
             <textarea
+              v-grow
               v-else
               rows="1"
               class="entry-cell"

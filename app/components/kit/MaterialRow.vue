@@ -89,6 +89,7 @@ const valueOf = (event: Event) => (event.target as HTMLInputElement).value
       </select>
       <span v-else-if="cupboardSays(column) !== undefined" class="said" title="from the cupboard">{{ cupboardSays(column) }}</span>
       <textarea
+        v-grow
         v-else
         rows="1"
         class="entry-cell"

@@ -8,12 +8,14 @@ import { doubtWords, writeReading } from '~~/core/wording'
 const props = defineProps<{ plan: Plan; value: number; unit: UnitCode; doubt: Doubt }>()
 const emit = defineEmits<{ right: []; mend: [value: number]; again: []; aside: [reason: string] }>()
 const suggested = computed(() => ('suggested' in props.doubt ? props.doubt.suggested : undefined))
+const part = useTemplateRef<HTMLElement>('part')
+onMounted(() => focusHeading(part.value))
 const sayingWhy = ref(false)
 </script>
 
 <template>
-  <div class="ask" role="group" aria-label="A question about this number">
-    <p class="number">{{ writeReading(plan, value, unit) }}</p>
+  <div ref="part" class="ask" role="group" aria-label="A question about this number">
+    <p class="number" data-asks>{{ writeReading(plan, value, unit) }}</p>
     <p>{{ doubtWords(plan, value, unit, doubt) }}</p>
     <template v-if="!sayingWhy">
       <MainBtn v-if="suggested !== undefined" @click="emit('mend', suggested)">

@@ -7,6 +7,8 @@ const props = defineProps<{ join: (code: string, group: string) => Promise<void>
 const route = useRoute()
 const code = ref(typeof route.query.code === 'string' ? route.query.code : '')
 const lesson = ref<{ title: string; groups: { id: string; name: string; shape: Shape }[] }>()
+const part = useTemplateRef<HTMLElement>('part')
+watch(lesson, () => focusHeading(part.value), { flush: 'post' })
 const trouble = ref('')
 
 async function attempt(work: () => Promise<void>): Promise<void> {
@@ -19,7 +21,7 @@ if (code.value) onMounted(look)
 </script>
 
 <template>
-  <div class="join">
+  <div ref="part" class="join">
     <BeakerMark :size="64" :level="0.5" />
     <form v-if="!lesson" @submit.prevent="look">
       <h1>Type the code from the board</h1>

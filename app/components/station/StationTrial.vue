@@ -51,6 +51,9 @@ const device = computed({
     trouble.value = ''
   },
 })
+/** After a question the number is there again. */
+const entry = useTemplateRef<HTMLElement>('entry')
+watch(entry, (form) => focusHeading(form))
 // The next trial begins at its heading.
 onMounted(() => window.scrollTo({ top: 0 }))
 const asked = shallowRef<{ value: number; entered: string; doubts: Doubt[]; confirmed: boolean }>()
@@ -190,7 +193,7 @@ function setAside(reason: string): void {
       @why="setAside"
       @back="sayingWhy = false"
     />
-    <form v-else class="entry" @submit.prevent="submit">
+    <form v-else ref="entry" class="entry" @submit.prevent="submit">
       <component
         :is="INSTRUMENTS[device]"
         v-if="device !== 'laps'"

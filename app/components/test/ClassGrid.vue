@@ -22,7 +22,7 @@ const columns = computed(() => [
 ])
 const perCondition = computed(() => columns.value.length)
 const rows = computed(() => gridRows(plan.value, lesson.record.readings, props.withPractice))
-const { drafts, troubles, textOf, write } = useGridEntry()
+const { drafts, troubles, textOf, storedText, write } = useGridEntry()
 const doubtful = computed(
   () => new Set(lesson.findings.flatMap((finding) => (finding.code === 'doubtful' ? [finding.reading] : []))),
 )
@@ -79,6 +79,8 @@ function onKey(event: KeyboardEvent, row: number, column: number): void {
     follow(event, row, column, () => void write([{ cell, text: field.value }]))
     return
   }
+  // The first Escape takes back what was typed, the next one leaves the table: keys are the desk's again.
+  if (!troubles.value.has(cellKey(cell)) && field.value === storedText(cell)) return grid.value?.focus()
   drafts.value.delete(cellKey(cell))
   troubles.value.delete(cellKey(cell))
   field.value = textOf(cell)
@@ -114,7 +116,7 @@ function onPaste(event: ClipboardEvent, row: number, column: number): void {
 
 <template>
   <div class="scroll">
-    <table ref="grid" class="grid">
+    <table ref="grid" class="grid" tabindex="-1">
       <caption class="sr-only">
         Readings in
         {{
