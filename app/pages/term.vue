@@ -61,7 +61,4 @@ const print = () => window.print()
   justify-content: space-between;
   margin-bottom: 10px;
 }
-.ends .quiet {
-  padding-left: 0;
-}
 </style>

@@ -93,9 +93,6 @@ function toggle(id: string, seat: number): void {
   gap: var(--gap-near);
   margin-top: 8px;
 }
-.second input {
-  accent-color: var(--green);
-}
 .jobs {
   flex: 1;
 }

@@ -148,14 +148,6 @@ h3 {
 .starts {
   margin: 6px 0;
 }
-summary {
-  width: fit-content;
-  color: var(--slate);
-  cursor: pointer;
-}
-.check input {
-  accent-color: var(--green);
-}
 .stretches {
   margin-top: 8px;
 }

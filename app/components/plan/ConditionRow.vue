@@ -151,9 +151,6 @@ function itemsFor(condition: Condition) {
   border-style: dashed;
   background: transparent;
 }
-.condition.out textarea {
-  text-decoration: line-through;
-}
 .mark {
   padding-left: var(--gap-close);
   font-size: var(--type-small);

@@ -58,11 +58,4 @@ function stamp(): void {
   display: grid;
   gap: var(--gap-tight);
 }
-.because textarea {
-  padding: var(--gap-close) var(--gap-near);
-}
-.big .because textarea {
-  border: 1.5px solid var(--ink);
-  font-size: var(--type-title);
-}
 </style>

@@ -173,9 +173,6 @@ dt {
 .surer li {
   padding: var(--gap-tight) 0;
 }
-.way {
-  margin-left: 8px;
-}
 h4 {
   font-size: var(--type-body);
 }

@@ -78,9 +78,4 @@ const dropRetests = () => lesson.replace(withoutOpenRetests(props.plan, props.re
 .planned {
   color: var(--leaf);
 }
-summary {
-  width: fit-content;
-  color: var(--slate);
-  cursor: pointer;
-}
 </style>

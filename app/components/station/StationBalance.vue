@@ -131,10 +131,6 @@ h1 {
   gap: var(--gap-near);
   padding: var(--gap-tight) 0;
 }
-summary {
-  min-height: 44px;
-  cursor: pointer;
-}
 @media (width >= 720px) {
   .pans {
     grid-template-columns: minmax(0, 1fr) auto minmax(0, 1fr);

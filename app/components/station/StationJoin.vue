@@ -28,7 +28,7 @@ if (code.value) onMounted(look)
       <TextField
         bare
         label="Code from the board"
-        class="code"
+        class="reading code"
         v-model="code"
         placeholder="FERN 42"
         autocapitalize="characters"
@@ -73,16 +73,8 @@ h1 {
 }
 .code {
   width: 260px;
-  height: 72px;
-  border: 2px solid var(--ink);
-  border-radius: 0 0 var(--corner-glass) var(--corner-glass);
-  border-top-color: var(--line);
-  background: var(--card);
-  font-size: var(--type-huge);
   font-weight: 700;
   letter-spacing: 2px;
-  text-align: center;
-  text-transform: uppercase;
 }
 .trouble {
   font-size: var(--type-lead);
@@ -92,14 +84,5 @@ ul {
   grid-template-columns: 1fr 1fr;
   gap: var(--gap-wide);
   width: 100%;
-}
-.big {
-  width: 100%;
-  min-height: 60px;
-  font-family: var(--heading);
-  font-size: var(--type-title);
-}
-ul .big {
-  justify-content: flex-start;
 }
 </style>

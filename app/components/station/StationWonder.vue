@@ -91,15 +91,6 @@ function say(): void {
   font-size: var(--type-body);
   font-weight: 400;
 }
-.lists .on {
-  border-color: var(--green);
-  background: var(--green-light);
-}
-textarea {
-  padding: var(--gap-near) var(--gap-wide);
-  border: 1.5px solid var(--ink);
-  font-size: var(--type-title);
-}
 li {
   padding: var(--gap-close) 0;
   border-bottom: 1px solid var(--line);

@@ -44,7 +44,4 @@ const look = (reading: Reading) => void (lesson.target = cellTarget(reading))
   gap: var(--gap-close);
   margin-top: 6px;
 }
-.practice input {
-  accent-color: var(--green);
-}
 </style>
