@@ -3,7 +3,8 @@
  * pressed and is gone.
  */
 export function focusHeading(part: HTMLElement | null | undefined): void {
-  const first = part?.querySelector<HTMLElement>('.display input') ?? part?.querySelector<HTMLElement>('h1, [data-asks]')
+  const first =
+    part?.querySelector<HTMLElement>('.display input, .code input') ?? part?.querySelector<HTMLElement>('h1, [data-asks]')
   if (!first) return
   if (!first.matches('input')) first.tabIndex = -1
   first.focus({ preventScroll: true })
