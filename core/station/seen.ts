@@ -8,6 +8,8 @@ export interface StationSight {
   group: string
   /** Numbers of the whole class are shown. */
   all: boolean
+  /** They are because the teacher lets them, and not because nobody has anything left to measure. */
+  live: boolean
 }
 
 /**
@@ -68,7 +70,7 @@ export function doubtSeenBy(doubt: Doubt, { all }: Pick<StationSight, 'all'>): D
 }
 
 /** Does a station hear of this event. */
-export function isHeardBy(event: LessonEvent, { station, group, all }: StationSight): boolean {
+export function isHeardBy(event: LessonEvent, { station, group, all }: Omit<StationSight, 'live'>): boolean {
   if (event.kind === 'plan' || event.kind === 'board') return true
   if (event.kind === 'station') return event.station === station
   return all || isOf(group, (event as unknown as Record<string, { group: string | null }>)[event.kind]!.group)
@@ -76,10 +78,13 @@ export function isHeardBy(event: LessonEvent, { station, group, all }: StationSi
 
 /**
  * What a station may see once this has happened: a show of hands on the board, or its own move to another group.
- * @example seesAfter({ station: 's1', group: 'g1', all: false }, { kind: 'station', station: 's1', change: 'moved', to: 'g2' }).group // => 'g2'
+ * @example seesAfter({ station: 's1', group: 'g1', all: false, live: false }, { kind: 'station', station: 's1', change: 'moved', to: 'g2' }).group // => 'g2'
  */
 export function seesAfter(sight: StationSight, event: LessonEvent): StationSight {
-  if (event.kind === 'board') return { ...sight, all: event.board.results === 'live' }
+  if (event.kind === 'board') {
+    const live = event.board.results === 'live'
+    return live === sight.live ? sight : { ...sight, live, all: live }
+  }
   if (event.kind !== 'station' || event.station !== sight.station || event.change !== 'moved') return sight
   return { ...sight, group: event.to ?? sight.group }
 }

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { reading, soakUpPlan } from '../../test/soakUp'
 import { planFrom, INVESTIGATIONS } from '../../library'
-import { EMPTY_RECORD, readBy, type LessonRecord, type Plan, type Reading } from '../lesson'
+import { EMPTY_RECORD, readBy, USUAL_BOARD, type LessonRecord, type Plan, type Reading } from '../lesson'
 import { nextTrial, progressOf, withEvents } from '../record'
-import { foreseen, stationState, type StationWish } from '.'
+import { foreseen, seesAfter, stationState, type StationWish } from '.'
 
 const AT = '2026-03-12T10:00:00.000Z'
 const NOTHING: StationWish = { doing: 'testing', skipped: { prediction: false, practice: false } }
@@ -130,5 +130,26 @@ describe('what is shown before the server has it', () => {
       { kind: 'remark', remark: { id: 'e', group: 'g1', list: 'noticed', text: 'it drips', at: AT } },
       { kind: 'observation', observation: { id: 'f', group: 'g1', by: 'station', at: AT } },
     ])
+  })
+})
+
+describe('what a station may see once something has happened', () => {
+  const sight = { station: 's1', group: 'g1', all: true, live: false }
+  const board = (results: 'live' | 'quiet') => ({ kind: 'board' as const, board: { ...USUAL_BOARD, results } })
+
+  it('stays all while nobody has anything left to measure, whatever the board turns to', () => {
+    expect(seesAfter(sight, board('quiet'))).toEqual(sight)
+  })
+
+  it('turns with the teacher’s show of numbers, both ways', () => {
+    const shown = seesAfter({ ...sight, all: false }, board('live'))
+    expect(shown).toMatchObject({ all: true, live: true })
+    expect(seesAfter(shown, board('quiet'))).toMatchObject({ all: false, live: false })
+  })
+
+  it('follows its own move to another group, and nobody else’s', () => {
+    const move = (station: string) => ({ kind: 'station' as const, station, group: 'g1', change: 'moved' as const, to: 'g2' })
+    expect(seesAfter(sight, move('s1')).group).toBe('g2')
+    expect(seesAfter(sight, move('s2')).group).toBe('g1')
   })
 })

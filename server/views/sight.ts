@@ -15,5 +15,5 @@ export async function sightOf(
 ): Promise<StationSight> {
   const live = board.results === 'live'
   const all = live || numbersAreShown(plan, readings ?? (await listRows(database, ROW_KINDS.reading, id)), board)
-  return { station: station.id, group: station.group, all }
+  return { station: station.id, group: station.group, all, live }
 }
