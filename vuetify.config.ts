@@ -5,7 +5,7 @@ const button = { ripple: false, elevation: 0 } as const
 const field = { variant: 'outlined', density: 'compact', hideDetails: 'auto', color: 'primary' } as const
 const tick = { density: 'compact', hideDetails: true, color: 'primary', ripple: false } as const
 
-/** Every control begins here; app/theme/controls.css is what it wears. */
+/** Every control begins here; app/theme/controls/ is what it wears. */
 export default defineVuetifyConfiguration({
   icons: { defaultSet: 'mdi-svg' },
   theme: { defaultTheme: 'jolly', themes: { jolly: jollyTheme, projector: projectorTheme } },

@@ -1,6 +1,6 @@
 import Joi from 'joi'
 import { COLUMN_ROLES, type ColumnMatch, type ImportChoices } from '../core/formats'
-import { BOARD_VIEWS, BOUNDS, LONGEST, RESULTS_SHOWN, type BoardChange, type Plan } from '../core/lesson'
+import { BOARD_VIEWS, BOUNDS, LONGEST, SHORTEST_PASSPHRASE, RESULTS_SHOWN, type BoardChange, type Plan } from '../core/lesson'
 import type { AskedEntry } from '../core/record'
 import type { Term } from '../core/wording/reports'
 import type { ShelfQuestion } from './contract'
@@ -83,7 +83,6 @@ export const joinSchema = Joi.object<{ code: string; group: string }, true>({
   group: planId,
 }).required()
 
-const SHORTEST_PASSPHRASE = 8
 const passphrase = Joi.string().trim().max(LONGEST.passphrase).required()
 /** A new one has to be long enough. */
 const newPassphrase = passphrase.min(SHORTEST_PASSPHRASE).messages({

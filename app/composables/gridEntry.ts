@@ -76,8 +76,9 @@ export function useGridEntry() {
     troubles.value.delete(key)
     if (text === storedText(cell)) return void drafts.value.delete(key)
     if (text === '') {
-      drafts.value.delete(key)
-      if (last) notices.done('Readings are not deleted. Set it aside below and say why.')
+      // Enter and leaving the cell right after say it once.
+      const emptied = drafts.value.delete(key)
+      if (last && emptied) notices.done('Readings are not deleted. Set it aside below and say why.')
       return undefined
     }
     const read = readEntry(lesson.plan!, text, { startAndFinish: writesStartAndFinish(lesson.record.readings) })

@@ -15,7 +15,7 @@ const { longest = LONGEST.text, rows = 1 } = defineProps<{
 }>()
 const { class: look, ...others } = useAttrs()
 const id = useId()
-const control = useTemplateRef<{ focus(): void; setSelectionRange(from: number, to: number): void }>('control')
+const control = useTemplateRef<{ $el: HTMLElement; focus(): void; setSelectionRange(from: number, to: number): void }>('control')
 const isFull = computed(() => value.value.length >= longest)
 
 /** Puts the focus on the first "…" of a sentence that was begun, so that typing fills it. */
@@ -25,7 +25,11 @@ function chooseHole(): void {
   if (hole >= 0) control.value?.setSelectionRange(hole, hole + 1)
 }
 
-defineExpose({ focus: () => control.value?.focus(), chooseHole })
+defineExpose({
+  chooseHole,
+  /** Where it is written, for whoever keeps the caret at its words. */
+  element: () => control.value?.$el.querySelector('textarea') ?? undefined,
+})
 </script>
 
 <template>

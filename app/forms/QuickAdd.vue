@@ -8,7 +8,6 @@ withDefaults(defineProps<{ label: string; placeholder: string; target?: string; 
 })
 const emit = defineEmits<{ add: [text: string] }>()
 const draft = ref('')
-const id = useId()
 
 function add(): void {
   const text = draft.value.trim()
@@ -19,17 +18,16 @@ function add(): void {
 </script>
 
 <template>
-  <FieldFrame :id="id" :label="label" bare :target="target">
-    <VTextField
-      :id="id"
-      v-model="draft"
-      class="quick-add"
-      autocomplete="off"
-      :placeholder="placeholder"
-      :maxlength="longest"
-      :data-new="isNew ? '' : undefined"
-      @keydown.enter="add"
-      @blur="add"
-    />
-  </FieldFrame>
+  <TextField
+    v-model="draft"
+    bare
+    class="quick-add"
+    :label="label"
+    :placeholder="placeholder"
+    :longest="longest"
+    :target="target"
+    :data-new="isNew ? '' : undefined"
+    @keydown.enter="add"
+    @blur="add"
+  />
 </template>

@@ -37,8 +37,8 @@ const print = () => window.print()
         <MainBtn @click="print">Print</MainBtn>
       </div>
       <div class="row">
-        <DayField inline label="From" v-model="wanted.from" />
-        <DayField inline label="to" v-model="wanted.to" />
+        <WhenField is="day" inline label="From" v-model="wanted.from" />
+        <WhenField is="day" inline label="to" v-model="wanted.to" />
         <ChoiceField
           inline
           label="Class"

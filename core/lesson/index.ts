@@ -20,7 +20,7 @@ export {
   WHOSE_QUESTION,
   WORD_SETS,
 } from './plan'
-export { BOUNDS, LONGEST, MOST, MOST_TRIALS, PICTURES } from './limits'
+export { BOUNDS, LONGEST, MOST, MOST_TRIALS, PICTURES, SHORTEST_PASSPHRASE } from './limits'
 export { DOERS, PER, PREPARATIONS, USES } from './material'
 export { ARRANGEMENTS, CHANGES, PHASES, TRIAL_ORDERS } from './timing'
 export type {

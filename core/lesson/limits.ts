@@ -18,6 +18,9 @@ export const LONGEST = {
   passphrase: 200,
 } as const
 
+/** A passphrase with fewer letters is too easily guessed. */
+export const SHORTEST_PASSPHRASE = 8
+
 /** No condition is done more often by one group. */
 export const MOST_TRIALS = 20
 

@@ -2,7 +2,7 @@
 import { dayOf } from '~~/core/clock'
 import { classSentences, CONCLUSION_PARTS, doubtsOfConclusion, isUnfinished, originOf, partsOf, wordsUsed } from '~~/core/agree'
 import { evidenceOf } from '~~/core/evidence'
-import { BOUNDS, LONGEST, AGES, type Conclusion } from '~~/core/lesson'
+import { BOUNDS, AGES, type Conclusion } from '~~/core/lesson'
 import { stampedOrders } from '~~/core/predictions'
 import {
   dayWords,
@@ -23,8 +23,8 @@ const plan = computed(() => lesson.plan!)
 const evidence = computed(() => evidenceOf(plan.value, lesson.record))
 const sentences = computed(() => classSentences(lesson.record.conclusions))
 const last = computed(() => sentences.value[0])
-const control = useTemplateRef<{ $el: HTMLElement }>('control')
-const box = computed(() => control.value?.$el.querySelector('textarea') ?? undefined)
+const field = useTemplateRef('field')
+const box = computed(() => field.value?.element())
 const { text, from, take, waiting } = useSentence(last, box)
 const hands = ref<number | null>(last.value?.hands ?? null)
 
@@ -49,9 +49,7 @@ const origin = computed(() => last.value && originOf(last.value, lesson.record.c
 async function begin(starter: string, source: Conclusion | undefined = undefined): Promise<void> {
   take(starter, source)
   await nextTick()
-  const hole = starter.indexOf('…')
-  box.value?.focus()
-  if (hole >= 0) box.value?.setSelectionRange(hole, hole + 1)
+  field.value?.chooseHole()
 }
 
 async function keep(agreed: boolean): Promise<void> {
@@ -86,15 +84,14 @@ async function keep(agreed: boolean): Promise<void> {
               : 'the board shows every word as it is written; other desks write along'
           }}</span>
         </h3>
-        <VTextarea
-          ref="control"
+        <LongField
+          ref="field"
           v-model="text"
+          bare
           class="sentence"
-          rows="4"
-          no-resize
-          :maxlength="LONGEST.text"
-          data-target="conclusion"
-          aria-labelledby="conclusion"
+          label="Our conclusion"
+          target="conclusion"
+          :rows="4"
           placeholder="We found that …"
         />
         <ul v-if="doubts.length > 0" class="doubts" aria-live="polite">

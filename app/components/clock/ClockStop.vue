@@ -33,13 +33,14 @@ function set<Part extends keyof Clock>(part: Part, value: Clock[Part]): void {
     <TimeBar :plan="plan" :fit="fit" @resize="resize" />
     <MendsPanel />
     <section class="section sheet when">
-      <DayField
+      <WhenField
+        is="day"
         label="Day"
         target="date"
         :model-value="plan.date"
         @update:model-value="lesson.edit((draft) => (draft.date = $event))"
       />
-      <TimeField label="Starts at" :model-value="plan.clock.start" @update:model-value="set('start', $event)" />
+      <WhenField is="time" label="Starts at" :model-value="plan.clock.start" @update:model-value="set('start', $event)" />
       <NumberField
         steps
         label="Minutes until the bell"

@@ -13,7 +13,11 @@ const mends = computed(() => mendsOf(plan.value).map((mend) => ({ mend, ...mendW
     <h3 id="mends">What would make it fit <span class="soft">what takes the least from the children first</span></h3>
     <ul>
       <li v-for="{ mend, label, effect } in mends" :key="mend.code" :class="{ part: !mend.fits }">
-        <VBtn size="small" :class="{ main: mend === mends[0]!.mend && mend.fits }" @click="lesson.replace(takeMend(plan, mend))">
+        <VBtn
+          size="small"
+          :variant="mend === mends[0]!.mend && mend.fits ? 'flat' : undefined"
+          @click="lesson.replace(takeMend(plan, mend))"
+        >
           {{ label }}
         </VBtn>
         <span>{{ effect }}</span>

@@ -102,14 +102,16 @@ function add(kind: Stretch): void {
             :model-value="days_.name"
             @update:model-value="change(kind, place, { name: $event })"
           />
-          <DayField
+          <WhenField
+            is="day"
             bare
             :label="`${days_.name} from`"
             :model-value="days_.from"
             @update:model-value="$event && change(kind, place, { from: $event })"
           />
           to
-          <DayField
+          <WhenField
+            is="day"
             bare
             :label="`${days_.name} to`"
             :model-value="days_.to"

@@ -123,7 +123,6 @@ const wideOptions = (match: ColumnMatch) =>
                 <ChoiceField
                   bare
                   :label="`Column ${heading[column] || column + 1} holds`"
-                  :class="{ on: match.role !== 'skip' }"
                   :model-value="valueOf(match)"
                   @update:model-value="setRole(column, $event)"
                   :options="[
@@ -200,10 +199,6 @@ const wideOptions = (match: ColumnMatch) =>
   display: block;
   margin-bottom: 4px;
   color: var(--ink);
-}
-.columns .on {
-  border-color: var(--green);
-  background: var(--green-light);
 }
 .choices {
   gap: var(--gap-close) var(--gap-block);

@@ -24,6 +24,8 @@ function onKey(event: KeyboardEvent): void {
 
 function choose(item: MenuItem): void {
   open.value = false
+  // The list goes; whoever chose by keyboard goes on from the dots, unless the choice leads elsewhere.
+  button.value?.$el.focus()
   item.run()
 }
 </script>

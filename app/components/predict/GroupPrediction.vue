@@ -46,7 +46,7 @@ async function stamp(prediction: NewPrediction): Promise<void> {
       <VBtn
         v-if="!taking"
         size="small"
-        :class="{ quiet: all.length > 0 }"
+        :variant="all.length > 0 ? 'text' : undefined"
         :data-target="`order-${group.id}`"
         :aria-label="`${again}: ${group.name}`"
         @click="taking = true"

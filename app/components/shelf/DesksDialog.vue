@@ -9,6 +9,7 @@ const { desks } = defineProps<{ desks: DeskName[] }>()
 const editing = ref<DeskName>()
 const name = ref('')
 const passphrase = ref('')
+const field = useTemplateRef<{ whole: boolean }>('field')
 const trouble = ref('')
 
 function edit(desk: DeskName | undefined): void {
@@ -55,19 +56,13 @@ const remove = (desk: DeskName) => attempt(() => callServer('DELETE /api/desks/[
     </ul>
     <form id="desk" class="form" @submit.prevent="save">
       <TextField label="Name of the desk" v-model="name" :longest="LONGEST.name" />
-      <TextField
-        :label="`${editing ? 'New passphrase' : 'Passphrase'}, 8 letters or more`"
-        v-model="passphrase"
-        autocapitalize="off"
-        spellcheck="false"
-        :longest="LONGEST.passphrase"
-      />
+      <NewPassphrase ref="field" v-model="passphrase" :label="editing ? 'New passphrase' : 'Passphrase'" />
     </form>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
     <template #actions>
       <QuietBtn @click="open = false">Close</QuietBtn>
       <QuietBtn v-if="editing" @click="edit(undefined)">Add another instead</QuietBtn>
-      <MainBtn type="submit" form="desk" :disabled="name.trim() === '' || passphrase.trim().length < 8">
+      <MainBtn type="submit" form="desk" :disabled="name.trim() === '' || !field?.whole">
         {{ editing ? 'Change this desk' : 'Add this desk' }}
       </MainBtn>
     </template>

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { LONGEST } from '~~/core/lesson'
 import type { ClassMode } from '~~/schemas/contract'
 
 /** Turns class mode on with a passphrase for the desk, and off again. */
@@ -7,6 +6,7 @@ const props = defineProps<{ mode: ClassMode; code: string; address: string }>()
 const emit = defineEmits<{ changed: [] }>()
 const open = defineModel<boolean>({ required: true })
 const passphrase = ref('')
+const field = useTemplateRef<{ whole: boolean }>('field')
 const trouble = ref('')
 const changing = ref(false)
 const link = computed(() => stationLink(props.address, props.code))
@@ -49,13 +49,7 @@ async function set(on: boolean): Promise<void> {
         Now only this computer reaches Jolly Beaker. With class mode, tablets on the school’s network can join as stations; the desk
         then needs a passphrase, on this computer as well.
       </p>
-      <TextField
-        :label="`${mode.on ? 'New passphrase' : 'Passphrase'} for the desk, 8 letters or more`"
-        v-model="passphrase"
-        autocapitalize="off"
-        spellcheck="false"
-        :longest="LONGEST.passphrase"
-      />
+      <NewPassphrase ref="field" v-model="passphrase" :label="`${mode.on ? 'New passphrase' : 'Passphrase'} for the desk`" />
     </form>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
     <template #actions>
@@ -64,7 +58,7 @@ async function set(on: boolean): Promise<void> {
         <QuietBtn @click="changing = true">Another passphrase</QuietBtn>
         <VBtn @click="set(false)">Turn class mode off</VBtn>
       </template>
-      <MainBtn v-else type="submit" form="class-mode" :disabled="passphrase.trim().length < 8">
+      <MainBtn v-else type="submit" form="class-mode" :disabled="!field?.whole">
         {{ mode.on ? 'Take this passphrase' : 'Turn class mode on' }}
       </MainBtn>
     </template>

@@ -99,9 +99,8 @@ async function attempt(work: () => Promise<unknown>): Promise<void> {
   color: var(--brass);
 }
 .move {
+  display: inline-flex;
   width: 130px;
-  min-height: 30px;
-  padding: var(--gap-hair) var(--gap-close);
 }
 .figure > * {
   margin-left: 6px;

@@ -1,0 +1,94 @@
+import { cell, client, expect, joinStation, lessonWith, openStop, saved, test, unfold } from './house'
+
+test('menus, lists, circles and tabs go by arrows, Home, End and letters', async ({ page, baseURL }) => {
+  const { lesson } = await client(baseURL).newLesson()
+  await openStop(page, lesson, 'plan')
+  const dots = page.getByRole('button', { name: 'More for condition D' })
+  await dots.focus()
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('menuitem').first()).toBeVisible()
+  await page.keyboard.press('ArrowDown')
+  await page.keyboard.press('End')
+  await expect(page.getByRole('menuitem', { name: 'Take away' })).toBeFocused()
+  await page.keyboard.press('Home')
+  await expect(page.getByRole('menuitem', { name: 'Mark as baseline' })).toBeFocused()
+  await page.keyboard.press('ArrowDown')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('left out', { exact: true })).toBeVisible()
+  await expect(dots).toBeFocused()
+
+  await page.getByRole('radio', { name: 'kinds' }).focus()
+  await page.keyboard.press('ArrowRight')
+  await expect(page.getByRole('radio', { name: 'numbers' })).toBeChecked()
+  await unfold(page, 'How we measure')
+  const unit = page.getByRole('combobox', { name: 'Unit', exact: true })
+  await unit.focus()
+  await page.keyboard.type('cm')
+  await expect(page.locator('[data-target="method-unit"]')).toContainText('cm')
+  await saved(page)
+  expect((await client(baseURL).open(lesson.id)).lesson.plan.measures[0]!.method.unit).toBe('cm')
+})
+
+test('Escape takes back what was typed into the grid, a second one leaves it, and a digit then changes the stop', async ({
+  page,
+  baseURL,
+}) => {
+  const { lesson } = await client(baseURL).newLesson()
+  await openStop(page, lesson, 'test')
+  const first = cell(page, 'Alder', 'A kitchen roll', 1)
+  await first.fill('61')
+  await first.press('Enter')
+  await first.focus()
+  await page.keyboard.type('9')
+  await page.keyboard.press('Escape')
+  await expect(first).toHaveValue('61')
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('7')
+  await expect(page).toHaveURL(/\/results$/)
+  const { readings } = (await client(baseURL).open(lesson.id)).record
+  expect(readings.map(({ value }) => value)).toEqual([61])
+})
+
+test('a notice waits while it is pointed at, and goes when it is let alone', async ({ page, baseURL }) => {
+  await page.clock.install()
+  const { lesson } = await client(baseURL).newLesson()
+  await openStop(page, lesson, 'test')
+  const first = cell(page, 'Alder', 'A kitchen roll', 1)
+  await first.fill('61')
+  await first.press('Enter')
+  await first.fill('')
+  await first.press('Enter')
+  const notice = page.locator('.v-snackbar', { hasText: 'Readings are not deleted.' })
+  await expect(notice).toBeVisible()
+  await notice.getByText('Readings are not deleted.').hover()
+  await page.clock.fastForward(30_000)
+  await expect(notice).toBeVisible()
+  await page.mouse.move(5, 5)
+  await page.clock.fastForward(10_000)
+  await expect(notice).toBeHidden()
+})
+
+test('a station’s focus goes where the group goes on, and a line that hangs is said and mended', async ({ page, baseURL }) => {
+  const lesson = await lessonWith(baseURL, (plan) => Object.assign(plan, { practice: 0 }))
+  await page.goto('/station')
+  await expect(page.getByLabel('Code from the board')).toBeFocused()
+  await page.keyboard.type(lesson.code)
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'Which group are you?' })).toBeFocused()
+  await joinStation(page, lesson.code, 'Fir')
+  await page.getByRole('button', { name: 'Later' }).click()
+  await expect(page.getByLabel('The number')).toBeFocused()
+
+  // The network takes what is sent and never answers.
+  const held: (() => void)[] = []
+  await page.route('**/api/station/readings', (route) => held.push(() => void route.abort()))
+  await page.keyboard.type('61')
+  await page.keyboard.press('Enter')
+  await expect(page.getByLabel('The number')).toBeFocused()
+  await expect(page.getByText('line is down, 1 waiting')).toBeVisible({ timeout: 15_000 })
+  await page.unroute('**/api/station/readings')
+  await expect
+    .poll(async () => (await client(baseURL).open(lesson.id)).record.readings.map(({ value }) => value), { timeout: 20_000 })
+    .toEqual([61])
+  await expect(page.getByText('sent', { exact: true })).toBeVisible()
+})
