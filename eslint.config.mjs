@@ -1,6 +1,7 @@
 // @ts-check
 import js from '@eslint/js'
 import vue from 'eslint-plugin-vue'
+import accessibility from 'eslint-plugin-vuejs-accessibility'
 import typescript from 'typescript-eslint'
 
 const NOT_IN_CORE = 'core/ computes: time, ids and random numbers come in as arguments (docs/decisions.md).'
@@ -10,6 +11,7 @@ export default typescript.config(
   js.configs.recommended,
   ...typescript.configs.strict,
   ...vue.configs['flat/recommended'],
+  ...accessibility.configs['flat/recommended'],
   {
     files: ['**/*.{ts,vue,mjs,cjs}'],
     languageOptions: { parserOptions: { parser: typescript.parser } },
@@ -30,6 +32,28 @@ export default typescript.config(
       '@typescript-eslint/no-unused-vars': ['error', { varsIgnorePattern: '^_', argsIgnorePattern: '^_' }],
       // Indexed access is checked by the compiler; an exclamation mark says that the place is known to be there.
       '@typescript-eslint/no-non-null-assertion': 'off',
+    },
+  },
+  {
+    files: ['app/**/*.vue'],
+    rules: {
+      // A frame puts the label before a control that it does not draw itself.
+      'vuejs-accessibility/label-has-for': ['error', { required: { some: ['nesting', 'id'] } }],
+      // A dialog or a door that has one field begins in it.
+      'vuejs-accessibility/no-autofocus': 'off',
+      // What is dragged, pasted into or listened to has keys of its own, which the browser tests press.
+      'vuejs-accessibility/no-static-element-interactions': 'off',
+    },
+  },
+  // A promise that nobody waits for is a failure that nobody hears of.
+  {
+    files: ['{core,server,schemas,library,app,test}/**/*.ts', 'app/**/*.vue'],
+    languageOptions: {
+      parserOptions: { projectService: true, extraFileExtensions: ['.vue'], tsconfigRootDir: import.meta.dirname },
+    },
+    rules: {
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: false }],
     },
   },
   {

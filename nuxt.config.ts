@@ -23,7 +23,7 @@ export default defineNuxtConfig({
     '@fontsource/andika/700.css',
     '@fontsource-variable/atkinson-hyperlegible-next/index.css',
     '~/theme/base.css',
-    ...['buttons', 'fields', 'choices', 'floating'].map((part) => `~/theme/controls/${part}.css`),
+    ...['buttons', 'fields', 'choices', 'floating', 'tables'].map((part) => `~/theme/controls/${part}.css`),
     '~/theme/pieces.css',
     '~/theme/print.css',
   ],

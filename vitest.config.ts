@@ -28,12 +28,13 @@ export default defineConfig({
           fileParallelism: false,
         },
       },
-      // The same on a PostgreSQL server, but for what is about folders; and what several processes on it have to do.
+      // The same on a PostgreSQL server, but for what is about folders or refusals, whatever the database; and what several
+      // processes on it have to do.
       {
         test: {
           name: 'postgres',
           include: ['test/api/**/*.test.ts', 'test/machines/**/*.test.ts'],
-          exclude: ['test/api/{database,start,versionBefore}.test.ts'],
+          exclude: ['test/api/{database,start,versionBefore,hostile}.test.ts'],
           globalSetup: ['test/machines/globalPostgres.ts', 'test/api/globalApplication.ts'],
           testTimeout: 120_000,
           hookTimeout: 120_000,

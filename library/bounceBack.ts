@@ -2,6 +2,8 @@ import { newMaterial, NOTHING_SAID } from '../core/lesson'
 import { conditions, factor, investigation, measure } from './investigation'
 
 export const bounceBack = investigation('bounce-back', {
+  topic: 'movement',
+  ages: ['7-9', '9-11'],
   summary: 'Does a ball that falls further bounce higher? One ball, a wall with a tape on it, five heights.',
   title: 'Bounce back',
   wonder: { ...NOTHING_SAID, hook: 'Let a ball go without pushing it, and listen: the bounces get quicker and lower.' },

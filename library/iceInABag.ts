@@ -2,6 +2,8 @@ import { newMaterial, NOTHING_SAID } from '../core/lesson'
 import { conditions, factor, investigation, measure } from './investigation'
 
 export const iceInABag = investigation('ice-in-a-bag', {
+  topic: 'hot-and-cold',
+  ages: ['7-9', '9-11'],
   summary: 'Does a closed bag of ice weigh less when the ice has melted? Weighed before and after.',
   kind: 'before-after',
   title: 'Ice in a bag, weighed',

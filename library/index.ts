@@ -7,7 +7,8 @@ import { soakUpStrips } from './soakUpStrips'
 import { sproutWatch } from './sproutWatch'
 import { whichIsHeaviest } from './whichIsHeaviest'
 
-export type { Investigation } from './investigation'
+export { TOPICS } from './investigation'
+export type { Investigation, OnTheCard, Topic } from './investigation'
 
 /** The investigations that ship, by id. */
 export const INVESTIGATIONS: Record<string, Investigation> = {
@@ -21,6 +22,6 @@ export const INVESTIGATIONS: Record<string, Investigation> = {
 
 /** A plan for this class from a ready investigation. */
 export function planFrom(investigation: Investigation, className: string, children: number, newId: () => string): Plan {
-  const { summary: _summary, ...rest } = structuredClone(investigation)
+  const { summary: _summary, topic: _topic, ages: _ages, ...rest } = structuredClone(investigation)
   return { ...rest, className, children, date: '', notes: '', groups: splitIntoGroups(children, 7, newId) }
 }

@@ -1,10 +1,21 @@
-import { emptyPlan, newMeasure, type Condition, type Factor, type Measure, type Method, type Plan } from '../core/lesson'
+import { emptyPlan, newMeasure, type Age, type Condition, type Factor, type Measure, type Method, type Plan } from '../core/lesson'
+
+/** What an investigation is about. */
+export const TOPICS = ['materials', 'movement', 'living-things', 'hot-and-cold'] as const
+export type Topic = (typeof TOPICS)[number]
+
+/** What a card in the library says of an investigation beside its plan. */
+export interface OnTheCard {
+  summary: string
+  topic: Topic
+  ages: Age[]
+}
 
 /** What a ready investigation brings along; the class and the groups are the teacher's own. */
-export type Investigation = Omit<Plan, 'className' | 'children' | 'groups' | 'date' | 'notes'> & { summary: string }
+export type Investigation = Omit<Plan, 'className' | 'children' | 'groups' | 'date' | 'notes'> & OnTheCard
 
 /** An investigation with what an empty lesson has wherever nothing else is said. */
-export function investigation(id: string, change: Partial<Plan> & { title: string; summary: string }): Investigation {
+export function investigation(id: string, change: Partial<Plan> & OnTheCard & { title: string }): Investigation {
   const {
     className: _class,
     children: _children,

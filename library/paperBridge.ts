@@ -2,6 +2,8 @@ import { newMaterial, NOTHING_SAID } from '../core/lesson'
 import { conditions, factor, investigation, measure } from './investigation'
 
 export const paperBridge = investigation('paper-bridge', {
+  topic: 'movement',
+  ages: ['7-9', '9-11'],
   summary: 'How much can a bridge of one sheet hold? Three tries, each a little better than the last.',
   kind: 'improve',
   title: 'Paper bridge',

@@ -2,6 +2,8 @@ import { newMaterial, NOTHING_SAID, type Plan } from '../core/lesson'
 import { conditions, factor, investigation, measure } from './investigation'
 
 export const soakUpStrips = investigation('soak-up-strips', {
+  topic: 'materials',
+  ages: ['7-9', '9-11'],
   summary: 'Which paper drinks water highest? Strips stand in a little water for a minute; a ruler shows the wet edge.',
   title: 'Soak-up strips',
   things: 'fresh',

@@ -2,6 +2,8 @@ import { FIRST_WATCH, newMaterial, NOTHING_SAID } from '../core/lesson'
 import { conditions, factor, investigation, measure } from './investigation'
 
 export const sproutWatch = investigation('sprout-watch', {
+  topic: 'living-things',
+  ages: ['5-7', '7-9', '9-11'],
   summary: 'How does cress grow in five places? Read every few days for ten days.',
   kind: 'over-time',
   title: 'Sprout watch',

@@ -4,6 +4,8 @@ import { conditions, factor, investigation, measure } from './investigation'
 const heaviness = measure('heavy', 'how heavy it is', { trialWobble: 1 })
 
 export const whichIsHeaviest = investigation('which-is-heaviest', {
+  topic: 'materials',
+  ages: ['5-7', '7-9'],
   summary: 'Which is heaviest? Five things from the room, two at a time on a balance.',
   kind: 'order',
   title: 'Which is heaviest?',

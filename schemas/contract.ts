@@ -1,20 +1,22 @@
-import type { Booking, CountedBack, School, Thing } from '../core/kit'
+import type { Booking, CountedBack, School, Stocked, Thing } from '../core/kit'
 import type { AskedEntry, Doubt } from '../core/record'
-import type { Calendar } from '../core/clock'
+import type { SmallBar } from '../core/charts'
+import type { Calendar, PartOfShelf } from '../core/clock'
 import type { FilePicture, ImportChoices } from '../core/formats'
 import type {
   BoardChange,
   BoardState,
   Group,
+  Kind,
   LessonEvent,
   LessonRecord,
   ListOf,
   Plan,
   RowKindName,
   RowOf,
-  Stop,
 } from '../core/lesson'
-import type { Term, TermLesson } from '../core/wording/reports'
+import type { OnTheCard } from '../library'
+import type { Judged, Term, TermLesson } from '../core/wording/reports'
 import type { RowBody, StationBody } from './rows'
 import type { CalendarBody, HeldBody } from './school'
 
@@ -81,17 +83,21 @@ export interface ShelfEntry {
   date: string
   start: string
   archived: boolean
+  part: PartOfShelf
   /** 0 to 1. */
   level: number
-  next: Stop | null
-  troubles: number
-  /** Nobody has worked it out yet: level, next and troubles say nothing. */
+  /** What it waits for most, and how much besides. */
+  matters: Judged['matters']
+  picture: SmallBar[]
+  /** Nobody has worked it out yet: level, matters and picture say nothing. */
   judged: boolean
 }
 
-/** Which lessons of the shelf: words that are in them, put away or not, and which page of them. */
+/** Which lessons of the shelf: words that are in them, of which class, put away or not, and which page of them. */
 export interface ShelfQuestion {
   find: string
+  /** Empty for all classes. */
+  className: string
   archived?: boolean
   from: number
   most: number
@@ -102,6 +108,8 @@ export interface ShelfPage {
   /** How many there are, on all pages. */
   all: number
   putAway: number
+  /** The classes that lessons of this desk are for. */
+  classes: string[]
   /** So many of those shown are being worked out anew; it is worth looking again. */
   renewing: number
 }
@@ -165,6 +173,32 @@ export interface Notice extends Mended {
   at: string
 }
 
+/** What a lesson begins from; without class and children it is for the class of the last one. */
+export interface NewLesson {
+  investigation: string | null
+  className?: string
+  children?: number
+}
+
+/** One card of the library. */
+export interface InvestigationCard extends OnTheCard {
+  id: string
+  title: string
+  question: string
+  kind: Kind
+  minutes: number
+  /** Counted for the class of the last lesson. */
+  needs: { name: string; stocked: Stocked }[]
+}
+
+export interface Investigations {
+  investigations: InvestigationCard[]
+  /** Whom the next lesson is for, as long as nobody says another. */
+  className: string
+  children: number
+  classes: string[]
+}
+
 interface Begun {
   answer: { id: string }
 }
@@ -194,9 +228,12 @@ interface Contract extends DeskRows, StationRows {
   'DELETE /api/desks/[desk]': { answer: { done: boolean } }
 
   'GET /api/lessons': { query: ShelfQuestion; answer: ShelfPage }
-  'POST /api/lessons': Begun & { body: { investigation: string | null } }
+  'POST /api/lessons': Begun & { body: NewLesson }
   'POST /api/lessons/open': Begun & { body: { text: string } }
-  'GET /api/investigations': { answer: { investigations: { id: string; title: string; summary: string }[] } }
+  'GET /api/investigations': { answer: Investigations }
+  'POST /api/demo': Begun
+  'GET /api/demo/walk': { answer: { lesson: string | null } }
+  'DELETE /api/demo/walk': { answer: { done: boolean } }
   'GET /api/term': { query: Term; answer: { lessons: TermLesson[]; classes: string[]; renewing: number } }
   'GET /api/notices': { answer: { notices: Notice[] } }
   'DELETE /api/notices/[notice]': { answer: { done: boolean } }

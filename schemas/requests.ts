@@ -3,7 +3,7 @@ import { COLUMN_ROLES, type ColumnMatch, type ImportChoices } from '../core/form
 import { BOARD_VIEWS, BOUNDS, LONGEST, SHORTEST_PASSPHRASE, RESULTS_SHOWN, type BoardChange, type Plan } from '../core/lesson'
 import type { AskedEntry } from '../core/record'
 import type { Term } from '../core/wording/reports'
-import type { ShelfQuestion } from './contract'
+import type { NewLesson, ShelfQuestion } from './contract'
 import { day, isoTime, measureNumber, moment, planId, shortText, unit, uuid, whole, wholeIn } from './parts'
 import { planSchema } from './plan'
 
@@ -14,6 +14,7 @@ export const pathSchema = (names: string[]) =>
 const MOST_ON_A_PAGE = 1000
 export const shelfSchema = Joi.object<ShelfQuestion>({
   find: Joi.string().allow('').max(LONGEST.name).default(''),
+  className: Joi.string().allow('').max(LONGEST.name).default(''),
   archived: Joi.boolean(),
   from: Joi.number().integer().min(0).max(1_000_000).default(0),
   most: Joi.number().integer().min(1).max(MOST_ON_A_PAGE).default(60),
@@ -53,8 +54,10 @@ export const nextTestSchema = Joi.object<{ from: 'wondering' | 'factor'; id: str
   id: planId,
 }).required()
 
-export const newLessonSchema = Joi.object<{ investigation: string | null }, true>({
+export const newLessonSchema = Joi.object<NewLesson, true>({
   investigation: planId.allow(null),
+  className: shortText.optional(),
+  children: wholeIn(BOUNDS.children).optional(),
 }).required()
 
 export const savePlanSchema = Joi.object<{ plan: Plan; revision: number }, true>({

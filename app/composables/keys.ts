@@ -24,14 +24,21 @@ function isTyping(target: EventTarget | null): boolean {
 const LOOK_EVERY = 50
 const LOOKS = 40
 
-/** Puts the focus on what carries this target, once its page stands, opening whatever folds it away. */
-export async function focusTarget(target: string): Promise<void> {
-  const look = () => document.querySelector<HTMLElement>(`[data-target="${CSS.escape(target)}"]`)
+/** What carries this target, once its page stands; undefined where it does not come. */
+export async function whenThere(target: string): Promise<HTMLElement | undefined> {
+  const look = () => document.querySelector<HTMLElement>(`[data-target="${CSS.escape(target)}"]`) ?? undefined
   await nextTick()
   for (let looks = 0; looks < LOOKS && !look(); looks += 1) await new Promise((next) => setTimeout(next, LOOK_EVERY))
-  const found = look()
+  return look()
+}
+
+/** Puts the focus on what carries this target, once its page stands, opening whatever folds it away. */
+export async function focusTarget(target: string): Promise<void> {
+  const found = await whenThere(target)
   if (!found) return
   for (let fold = found.closest('details'); fold; fold = fold.parentElement?.closest('details') ?? null) fold.open = true
+  const shut = found.closest<HTMLElement>('[data-opened-by]')
+  if (shut && !shut.checkVisibility()) (await whenThere(shut.dataset.openedBy!))?.click()
   const title = found.closest('.v-expansion-panel')?.querySelector<HTMLElement>('[aria-expanded="false"]')
   title?.click()
   if (title) await nextTick()

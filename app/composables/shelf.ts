@@ -8,12 +8,14 @@ const MOST_AT_ONCE = 1000
 /** The shelf a page at a time, as it is looked through: the server finds and sorts. */
 export function useShelf(trouble: (error: unknown) => void) {
   const find = ref('')
+  const className = ref('')
   const archived = ref(false)
   const lessons = shallowRef<ShelfEntry[]>()
   /** How many lessons fit, on all pages. */
   const all = ref(0)
   const putAway = ref(0)
-  const asked = computed(() => ({ find: find.value, archived: archived.value }))
+  const classes = ref<string[]>([])
+  const asked = computed(() => ({ find: find.value, className: className.value, archived: archived.value }))
   const left = computed(() => all.value - (lessons.value?.length ?? 0))
   const again = useLookAgain(load)
 
@@ -42,6 +44,7 @@ export function useShelf(trouble: (error: unknown) => void) {
       lessons.value = [...rest.slice(0, from).flat(), ...page.lessons, ...rest.slice(from).flat()]
       all.value = page.all
       putAway.value = page.putAway
+      classes.value = page.classes
       again(page.renewing)
     } catch (error) {
       trouble(error)
@@ -49,7 +52,7 @@ export function useShelf(trouble: (error: unknown) => void) {
   }
 
   onMounted(load)
-  watch(archived, fromTheTop)
+  watch([archived, className], fromTheTop)
   watchDebounced(find, fromTheTop, { debounce: FIND_AFTER })
-  return { find, archived, lessons, left, putAway, load, more }
+  return { find, className, classes, archived, lessons, left, putAway, load, more }
 }

@@ -2,7 +2,7 @@ import { afterEach, describe, expect, it, vi } from 'vitest'
 import { soakUpPlan } from '../../test/soakUp'
 import { addressOf, callServer, messageOf, ServerRefusal } from './callServer'
 import { deskClosed } from './deskDoor'
-import { serverNow } from './serverClock'
+import { schoolDay, serverNow } from './serverClock'
 
 const asked: { address: string; options: RequestInit }[] = []
 
@@ -120,4 +120,13 @@ it('a device whose clock is off goes by the server’s, and small differences ar
   serverThat(200, {}, { date: new Date(Date.now() + 301_000).toUTCString() })
   await callServer('GET /api/investigations')
   expect(serverNow() - Date.now()).toBeCloseTo(before, -2)
+})
+
+it('the day is the school’s, on a device of another year in another zone', async () => {
+  serverThat(200, {}, { date: 'Thu, 12 Mar 2026 23:30:00 GMT', 'x-minutes-east': '120' })
+  await callServer('GET /api/investigations')
+  expect(schoolDay()).toBe('2026-03-13')
+  serverThat(200, {}, { date: 'Thu, 12 Mar 2026 00:30:00 GMT', 'x-minutes-east': '-300' })
+  await callServer('GET /api/investigations')
+  expect(schoolDay()).toBe('2026-03-11')
 })

@@ -75,7 +75,7 @@ export async function callServer<Name extends RouteName>(name: Name, ...[said]: 
   const method = name.slice(0, name.indexOf(' '))
   const address = (addressOf as (name: string, said: unknown) => string)(name, said)
   const { response, answer } = await fetchPatiently(address, { method, headers, body: file ?? text, keepalive })
-  setServerClock(response.headers.get('date'))
+  setServerClock(response.headers.get('date'), response.headers.get('x-minutes-east'))
   if (response.ok) return answer as AnswerOf<Name>
   const refused = answer as Partial<RefusalBody>
   if (refused.code === 'desk-closed') deskClosed.value = true

@@ -2,10 +2,10 @@
 import { LONGEST } from '~~/core/lesson'
 
 /** A line that adds what is typed: Enter adds and stays for the next one, leaving it adds too, so that nothing typed is lost. */
-withDefaults(defineProps<{ label: string; placeholder: string; target?: string; isNew?: boolean; longest?: number }>(), {
-  target: undefined,
-  longest: LONGEST.text,
-})
+withDefaults(
+  defineProps<{ label: string; placeholder?: string; example?: string; target?: string; isNew?: boolean; longest?: number }>(),
+  { placeholder: '+ add', example: undefined, target: undefined, longest: LONGEST.text },
+)
 const emit = defineEmits<{ add: [text: string] }>()
 const draft = ref('')
 
@@ -23,7 +23,7 @@ function add(): void {
     bare
     class="quick-add"
     :label="label"
-    :placeholder="placeholder"
+    :placeholder="example ? `${placeholder}, for example ${example}` : placeholder"
     :longest="longest"
     :target="target"
     :data-new="isNew ? '' : undefined"

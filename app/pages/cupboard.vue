@@ -113,16 +113,16 @@ async function hold(change: Partial<School['held']>): Promise<void> {
     </section>
 
     <CupboardTable v-if="shown.length > 0" :things="shown" :bookings="bookings" @save="save" @take-out="takeOut" />
-    <div v-if="things && things.length === 0" class="empty-note">
-      <strong>The cupboard is empty</strong>
+    <EmptyNote v-if="things && things.length === 0" title="The cupboard is empty">
       Put in what the school has, such as “30 cm ruler”, or take in a table with the columns thing and stock. Lessons then know what
       is there and what another lesson has booked.
-    </div>
+    </EmptyNote>
     <QuickAdd
       class="add"
       is-new
       label="Put a thing into the cupboard"
-      placeholder="+ a thing: thermometer"
+      placeholder="+ a thing"
+      example="a thermometer"
       :longest="LONGEST.name"
       @add="add"
     />

@@ -1,11 +1,13 @@
 <script setup lang="ts">
-import { counted, restoredWords } from '~~/core/wording'
+import { counted, restoredWords, SHELF_PARTS } from '~~/core/wording'
 import type { ShelfEntry } from '~~/schemas/contract'
 
 useHead({ title: 'Jolly Beaker' })
 const notices = useNotices()
 const {
   find,
+  className,
+  classes,
   archived: showArchived,
   lessons,
   left,
@@ -13,26 +15,20 @@ const {
   load,
   more: showMore,
 } = useShelf((error) => notices.trouble(messageOf(error)))
-const choosing = ref(false)
-const investigations = ref<{ id: string; title: string; summary: string }[]>([])
+/** As they come, under the heading of their part. */
+const parts = computed(() =>
+  SHELF_PARTS.map(({ part, name }) => ({ name, lessons: lessons.value?.filter((one) => one.part === part) ?? [] })).filter(
+    (one) => one.lessons.length > 0,
+  ),
+)
+const whichClass = computed(() => [
+  { value: '', title: 'All classes' },
+  ...classes.value.map((name) => ({ value: name, title: `Class ${name}` })),
+])
 const searchBox = ref<HTMLInputElement>()
 
-useKeys({ n: () => void openChooser(), '/': () => searchBox.value?.focus() })
-
-async function openChooser(): Promise<void> {
-  choosing.value = true
-  await attempt(async () => {
-    investigations.value = (await callServer('GET /api/investigations')).investigations
-  })
-}
-
-async function start(investigation: string | null): Promise<void> {
-  await attempt(async () => {
-    const { id } = await callServer('POST /api/lessons', { body: { investigation } })
-    choosing.value = false
-    await navigateTo(`/lesson/${id}/${investigation ? 'plan' : 'wonder'}`)
-  })
-}
+useKeys({ n: () => void navigateTo('/new'), '/': () => searchBox.value?.focus(), '?': () => (keysOpen.value = true) })
+const keysOpen = ref(false)
 
 async function duplicate(lesson: ShelfEntry): Promise<void> {
   await attempt(async () => {
@@ -117,37 +113,42 @@ async function attempt(work: () => Promise<void>): Promise<void> {
         />
         <VBtn to="/cupboard">Cupboard</VBtn>
         <VBtn @click="openFile">Open a file</VBtn>
-        <MainBtn @click="openChooser">New lesson</MainBtn>
+        <MainBtn to="/new">New lesson</MainBtn>
         <MoreMenu label="More for the shelf" :items="more" />
       </div>
     </header>
 
     <DataNotices />
+    <WalkOffer v-if="!find" />
 
     <section class="board-top" aria-labelledby="shelf-heading">
       <h2 id="shelf-heading">{{ showArchived ? 'Put away' : mode?.own ? `On the shelf of ${mode.own.name}` : 'On the shelf' }}</h2>
+      <ChoiceField v-if="classes.length > 1" v-model="className" bare class="of-class" label="Lessons of" :options="whichClass" />
       <QuietBtn v-if="putAway > 0 || showArchived" size="small" @click="showArchived = !showArchived">
         {{ showArchived ? 'Back to the shelf' : `Put away: ${putAway}` }}
       </QuietBtn>
     </section>
 
-    <ul v-if="lessons?.length" class="lessons">
-      <ShelfLesson
-        v-for="lesson in lessons"
-        :key="lesson.id"
-        :lesson="lesson"
-        :may-hand-over="desks.length > 0"
-        @duplicate="duplicate(lesson)"
-        @archive="archive(lesson)"
-        @hand-over="handing = lesson"
-      />
-    </ul>
-    <p v-else-if="lessons && find" class="empty-note">No lesson has “{{ find }}” in its name, question or class.</p>
-    <div v-else-if="lessons && !showArchived" class="empty-note">
-      <strong>The shelf is empty</strong>
-      A lesson starts with something to look at and one question, such as “How does the kind of paper change how high water climbs?”
-      Start from a ready one and change what you like.
-    </div>
+    <template v-if="lessons?.length">
+      <section v-for="part in parts" :key="part.name" class="part">
+        <h3>{{ part.name }}</h3>
+        <ul class="lessons">
+          <ShelfLesson
+            v-for="lesson in part.lessons"
+            :key="lesson.id"
+            :lesson="lesson"
+            :may-hand-over="desks.length > 0"
+            @duplicate="duplicate(lesson)"
+            @archive="archive(lesson)"
+            @hand-over="handing = lesson"
+          />
+        </ul>
+      </section>
+    </template>
+    <p v-else-if="lessons && (find || className)" class="soft none">
+      No lesson{{ className ? ` of class ${className}` : '' }} has {{ find ? `“${find}” in it` : 'been begun' }}.
+    </p>
+    <FirstWay v-else-if="lessons && !showArchived" />
 
     <VBtn v-if="left > 0" class="more" @click="showMore"> Show more: {{ counted(left, 'further lesson') }} </VBtn>
 
@@ -161,23 +162,7 @@ async function attempt(work: () => Promise<void>): Promise<void> {
       @done="handed"
     />
 
-    <LazyAppDialog v-if="choosing" v-model="choosing" title="Start a lesson" :width="620">
-      <ul class="choices">
-        <li v-for="investigation in investigations" :key="investigation.id">
-          <VBtn class="choice" @click="start(investigation.id)">
-            <strong>{{ investigation.title }}</strong>
-            <span>{{ investigation.summary }}</span>
-          </VBtn>
-        </li>
-        <li>
-          <VBtn class="choice plain" @click="start(null)">
-            <strong>From nothing</strong>
-            <span>Your own question: start with what the class notices and wonders.</span>
-          </VBtn>
-        </li>
-      </ul>
-      <template #actions><QuietBtn @click="choosing = false">Not now</QuietBtn></template>
-    </LazyAppDialog>
+    <LazyKeysDialog v-if="keysOpen" v-model="keysOpen" view="shelf" />
     <NoticeBar />
   </main>
 </template>
@@ -209,8 +194,8 @@ async function attempt(work: () => Promise<void>): Promise<void> {
 }
 .board-top {
   display: flex;
-  align-items: baseline;
-  justify-content: space-between;
+  align-items: center;
+  gap: var(--gap-wide);
   margin-top: 34px;
   padding-bottom: var(--gap-close);
   border-bottom: 3px solid var(--ink);
@@ -218,30 +203,21 @@ async function attempt(work: () => Promise<void>): Promise<void> {
 .board-top h2 {
   font-size: var(--type-title);
 }
-.empty-note,
+.board-top h2 {
+  margin-right: auto;
+}
+.of-class {
+  width: 170px;
+}
+.part {
+  margin-top: 18px;
+}
+.part h3 {
+  color: var(--soft);
+  font-size: var(--type-lead);
+}
+.none,
 .more {
   margin-top: 20px;
-}
-.choices {
-  display: grid;
-  gap: var(--gap-near);
-}
-.choice {
-  justify-content: flex-start;
-  width: 100%;
-  padding: var(--gap-wide);
-  font-weight: 400;
-  text-align: left;
-}
-.choice.plain {
-  border: 1.5px dashed var(--mark);
-}
-.choice :deep(.v-btn__content) {
-  display: grid;
-  gap: var(--gap-hair);
-}
-.choice strong {
-  font-family: var(--heading);
-  font-size: var(--type-lead);
 }
 </style>

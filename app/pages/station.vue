@@ -28,7 +28,7 @@ const wanted = shallowRef<Cell>()
 const fixing = shallowRef<NewReading>()
 const now = computed(() => {
   const wish = { doing: doing.value, skipped: skipped.value, wanted: wanted.value, fixing: fixing.value }
-  return plan.value && stationState(plan.value, record.value, group.value, localDay(), wish)
+  return plan.value && stationState(plan.value, record.value, group.value, schoolDay(), wish)
 })
 const step = computed(() => now.value?.step)
 const places = computed(() => (step.value && 'cells' in step.value ? step.value.cells : undefined))

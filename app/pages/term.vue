@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { counted } from '~~/core/wording'
 import { termOverview, type Term, type TermLesson } from '~~/core/wording/reports'
 
 /** What was investigated in a term and which skills were practised: for the teacher's own planning, and for a folder. */
@@ -47,10 +46,9 @@ const print = () => window.print()
         />
       </div>
     </div>
-    <p v-if="lessons?.length === 0" class="empty-note">
-      <strong>No lesson in these days</strong>
-      {{ counted(0, 'lesson') }} found. Choose other days, or give your lessons a day in the Clock.
-    </p>
+    <EmptyNote v-if="lessons?.length === 0" title="No lesson in these days">
+      Choose other days, or give your lessons a day in the Clock.
+    </EmptyNote>
     <ReportSheet v-else-if="report" :report="report" />
     <NoticeBar />
   </main>

@@ -27,6 +27,33 @@ export function daysBetween(from: string, to: string): number {
   return differenceInCalendarDays(parseISO(to), parseISO(from))
 }
 
+/** From Monday to Sunday. */
+export interface Week {
+  from: string
+  to: string
+}
+
+/**
+ * The week that a day lies in.
+ * @example weekAround('2026-03-12') // => { from: '2026-03-09', to: '2026-03-15' }
+ */
+export function weekAround(day: string): Week {
+  const from = dayAfter(day, -weekdayOf(day))
+  return { from, to: dayAfter(from, 6) }
+}
+
+export type PartOfShelf = 'this-week' | 'coming' | 'no-day' | 'earlier'
+
+/**
+ * Where a lesson stands on the shelf; an empty day is none yet.
+ * @example partOfShelf('2026-03-16', weekAround('2026-03-12')) // => 'coming'
+ */
+export function partOfShelf(day: string, { from, to }: Week): PartOfShelf {
+  if (day === '') return 'no-day'
+  if (day < from) return 'earlier'
+  return day > to ? 'coming' : 'this-week'
+}
+
 /**
  * Monday 0 to Sunday 6.
  * @example weekdayOf('2026-03-12') // => 3

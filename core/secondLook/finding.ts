@@ -11,6 +11,9 @@ import type { Doubt, Place } from '../record'
 /** `wrong` spoils the lesson, `attention` may, `note` is only worth knowing. */
 export type Severity = 'wrong' | 'attention' | 'note'
 
+/** Worst first. */
+export const SEVERITY_ORDER: Record<Severity, number> = { wrong: 0, attention: 1, note: 2 }
+
 /** What a button does. All but the last three change the plan and are carried out by `mend`. */
 export type Fix =
   | { code: 'choose-change'; factor: string }
@@ -106,7 +109,17 @@ export type Finding = Base &
     | { code: 'no-school-that-day'; why: Exclude<DayOff, undefined>; name: string }
     | { code: 'readings-lost'; days: number[]; best: { start: string; lost: number } | undefined }
     | { code: 'predictions-missing'; groups: string[] }
-    | { code: 'doubtful'; reading: string; group: string; condition: string; value: number; unit: UnitCode; doubt: Doubt }
+    | {
+        code: 'doubtful'
+        reading: string
+        group: string
+        condition: string
+        value: number
+        unit: UnitCode
+        doubt: Doubt
+        /** Its place in the class grid. */
+        target: string
+      }
     | { code: 'two-in-one-place'; group: string; condition: string; repeat: number; readings: string[] }
     | { code: 'wrong-kind-of-unit'; count: number; unit: UnitCode }
     | { code: 'homeless'; count: number }

@@ -3,7 +3,8 @@ import { NO_SCHOOL, type School } from '../kit'
 import type { LessonRecord, Plan } from '../lesson'
 import { hasBegun } from '../record'
 import { withSaid } from '../wonder'
-import type { Finding, Severity } from './finding'
+import { SEVERITY_ORDER, type Finding } from './finding'
+import { firstSteps, NOT_YET } from './firstSteps'
 import { findingsOfClock } from './ofClock'
 import { findingsOfKit } from './ofKit'
 import { findingsOfConditions, findingsOfFairness, findingsOfMeasuring, findingsOfQuestion } from './ofPlan'
@@ -14,13 +15,20 @@ export { answersTo } from './ofRecord'
 export { HOW_WORDS, isPlanFix, mend } from './mend'
 export type { PlanFix } from './mend'
 export { readinessOf } from './readiness'
-export type { Bead, Readiness, StopReadiness } from './readiness'
+export type { Bead, Open, Readiness, StopReadiness } from './readiness'
 export { cellTarget } from './finding'
+export { firstSteps } from './firstSteps'
+export type { FirstStep, FirstStepCode } from './firstSteps'
+export { hourOf, sortedByHour } from './hour'
+export type { Hour, Sorted } from './hour'
+export { mattersOf } from './matters'
+export type { Matter } from './matters'
 export type { Finding, FindingCode, Fix, Severity } from './finding'
 
-const WEIGHT: Record<Severity, number> = { wrong: 0, attention: 1, note: 2 }
-
-/** Everything the computation finds in a lesson, worst first; within one severity in the order of the stops. */
+/**
+ * Everything the computation finds in a lesson, worst first; within one severity in the order of the stops. What a lesson that has
+ * only begun cannot have yet is not found, its first steps say it.
+ */
 export function secondLook(plan: Plan, record: LessonRecord, school: School = NO_SCHOOL): Finding[] {
   const evidence = evidenceOf(plan, record)
   const findings = [
@@ -35,5 +43,7 @@ export function secondLook(plan: Plan, record: LessonRecord, school: School = NO
     ...findingsOfEvidence(plan, record, evidence),
     ...findingsOfConclusion(plan, record, evidence),
   ]
-  return findings.sort((a, b) => WEIGHT[a.severity] - WEIGHT[b.severity])
+  const begins = firstSteps(plan, record) !== undefined
+  const worth = begins ? findings.filter(({ code }) => !NOT_YET.has(code)) : findings
+  return worth.sort((a, b) => SEVERITY_ORDER[a.severity] - SEVERITY_ORDER[b.severity])
 }

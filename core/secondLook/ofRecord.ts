@@ -37,6 +37,7 @@ export function findingsOfReadings(plan: Plan, record: LessonRecord): Finding[] 
       value: reading.value,
       unit: reading.unit,
       doubt,
+      target: cellTarget(reading),
       fixes: fixes.slice(0, 2),
     })
   }

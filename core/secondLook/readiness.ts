@@ -12,17 +12,35 @@ import {
   type Stop,
 } from '../lesson'
 import { handsOf, predictionsByGroup } from '../predictions'
-import { progressOf } from '../record'
+import { doneByAll, progressOf } from '../record'
 import { withSaid } from '../wonder'
 import type { Finding } from './finding'
+import { hourOf, isOfHour } from './hour'
 
 export type Bead = 'empty' | 'half' | 'full'
+
+/** What is still open at a stop. */
+export type Open =
+  | { code: 'something-seen' }
+  | { code: 'question' }
+  | { code: 'conditions' }
+  | { code: 'groups' }
+  | { code: 'kit' }
+  | { code: 'trial-time' }
+  | { code: 'day' }
+  | { code: 'predictions'; done: number; all: number }
+  | { code: 'readings'; done: number; all: number }
+  | { code: 'results' }
+  | { code: 'sentence' }
+  | { code: 'agreement' }
 
 export interface StopReadiness {
   stop: Stop
   bead: Bead
-  /** Findings that are more than a note. */
+  /** Findings of this hour that are more than a note. */
   troubles: number
+  /** What it still lacks; findings aside. */
+  open: Open | undefined
 }
 
 export interface Readiness {
@@ -33,56 +51,81 @@ export interface Readiness {
   next: Stop | undefined
 }
 
-/** How far each stop is: empty, begun, or done with nothing left to mend; and how full that makes the beaker. */
+/**
+ * How far each stop is: empty, begun, or done with nothing left to mend; and how full that makes the beaker.
+ * What belongs to another hour is not to be mended now.
+ */
 export function readinessOf(plan: Plan, record: LessonRecord, findings: Finding[]): Readiness {
+  const hour = hourOf(plan, record)
   const stops = STOPS.map((stop): StopReadiness => {
-    const own = findings.filter((finding) => finding.stop === stop && finding.severity !== 'note')
-    const share = shareDone(stop, plan, record)
+    const own = findings.filter((one) => one.stop === stop && one.severity !== 'note' && isOfHour(one, hour))
+    const { share, open } = howFar(stop, plan, record)
     const bead = share === 0 ? 'empty' : share === 1 && own.length === 0 ? 'full' : 'half'
-    return { stop, bead, troubles: own.length }
+    return { stop, bead, troubles: own.length, open }
   })
   const points = stops.reduce((sum, { bead }) => sum + (bead === 'full' ? 1 : bead === 'half' ? 0.5 : 0), 0)
   return { stops, level: points / stops.length, next: stops.find(({ bead }) => bead !== 'full')?.stop }
 }
 
-/** 0 nothing, 1 all, between them begun. */
-function shareDone(stop: Stop, plan: Plan, record: LessonRecord): number {
+interface HowFar {
+  /** 0 nothing, 1 all, between them begun. */
+  share: number
+  open?: Open
+}
+
+function howFar(stop: Stop, plan: Plan, record: LessonRecord): HowFar {
   const { needsChange, fewestConditions } = KIND_SHAPES[plan.kind]
   const questionStands = (changedFactor(plan) !== undefined || !needsChange) && measuredCard(plan) !== undefined
   const { noticed, maybe, wondered } = withSaid(plan, record.remarks).wonder
   switch (stop) {
-    case 'wonder':
-      return half(noticed.length + maybe.length + wondered.length > 0 || plan.wonder.hook !== '', questionStands)
-    case 'plan':
-      return half(
-        plan.factors.length + plan.measures.length > 0,
-        questionStands && activeConditions(plan).length >= fewestConditions && plan.groups.length > 0,
-      )
+    case 'wonder': {
+      const seen = noticed.length + maybe.length + wondered.length > 0 || plan.wonder.hook !== ''
+      return half(seen, [!seen && 'something-seen', !questionStands && 'question'], questionStands)
+    }
+    case 'plan': {
+      const begun = plan.factors.length + plan.measures.length > 0
+      const enough = activeConditions(plan).length >= fewestConditions
+      return half(begun, [!questionStands && 'question', !enough && 'conditions', plan.groups.length === 0 && 'groups'])
+    }
     case 'kit':
-      return plan.materials.length > 0 ? 1 : 0
-    case 'clock':
-      return half(plan.date !== '' || fitOf(plan).trialSeconds > 0, plan.date !== '' && fitOf(plan).trialSeconds > 0)
+      return half(false, [plan.materials.length === 0 && 'kit'])
+    case 'clock': {
+      const timed = fitOf(plan).trialSeconds > 0
+      return half(plan.date !== '' || timed, [!timed && 'trial-time', plan.date === '' && 'day'])
+    }
     case 'predict': {
       const groups = predictionsByGroup(plan, record.predictions)
-      const done = groups.filter((group) => group.stamped).length
-      return handsOf(record.predictions) ? 1 : groups.length === 0 ? 0 : done / groups.length
+      if (handsOf(record.predictions)) return { share: 1 }
+      return partOf('predictions', groups.filter((group) => group.stamped).length, groups.length)
     }
     case 'test': {
-      const progress = progressOf(plan, record.readings)
-      const all = progress.reduce((sum, one) => sum + one.all, 0)
-      return all === 0 ? 0 : progress.reduce((sum, one) => sum + one.done, 0) / all
+      const { done, all } = doneByAll(progressOf(plan, record.readings))
+      return partOf('readings', done, all)
     }
     case 'results': {
       const grade = evidenceOf(plan, record)?.grade ?? 'nothing-yet'
-      return grade === 'nothing-yet' ? 0 : shareDone('test', plan, record) === 1 ? 1 : 0.5
+      if (grade === 'nothing-yet') return { share: 0, open: { code: 'results' } }
+      return howFar('test', plan, record).share === 1 ? { share: 1 } : { share: 0.5 }
     }
     case 'agree': {
       const last = classConclusion(record.conclusions)
-      return half(last !== undefined && last.text !== '', last?.agreed ?? false)
+      const written = last !== undefined && last.text !== ''
+      return half(written, [written ? !last.agreed && 'agreement' : 'sentence'])
     }
   }
 }
 
-function half(begun: boolean, done: boolean): number {
-  return done ? 1 : begun ? 0.5 : 0
+/** Begun or not, and the first thing that is open; all done when nothing is. */
+function half(
+  begun: boolean,
+  missing: (Exclude<Open['code'], 'predictions' | 'readings'> | false)[],
+  done = missing.every((one) => one === false),
+): HowFar {
+  const code = missing.find((one) => one !== false)
+  return { share: done ? 1 : begun ? 0.5 : 0, open: !done && code ? { code } : undefined }
+}
+
+function partOf(code: 'predictions' | 'readings', done: number, all: number): HowFar {
+  if (all === 0) return { share: 0 }
+  return { share: done / all, open: done < all ? { code, done, all } : undefined }
 }

@@ -67,6 +67,7 @@ export { lapWords, missedWords, raceEntry, refusedWords, trialAloud } from './st
 export { journalGroup, journalWords, JOURNAL_WORDS } from './journal'
 export { clashPlace, clashValue } from './merge'
 export {
+  classWords,
   BOARD_WORDS,
   chanceWords,
   conditionWithLetter,
@@ -95,7 +96,12 @@ export { ANSWER_WORDS, becauseWords, CHECK_WORDS, nearestQuestion, VERDICT_WORDS
 export { SOURCE_WORDS, wayChance, wayCost, wayWords } from './ways'
 export { changeWords, predictionOrderWords, predictionPrompt } from './predictions'
 export { FRAME_WORDS, predictionSentence, VARIABLE_WORDS, variableWords, wordMat } from './vocabulary'
-export { nextThing } from './next'
+export { agesWords, stockWords, TOPIC_WORDS } from './library'
+export { WALK } from './walk'
+export { keysOf } from './keys'
+export type { KeysView } from './keys'
+export { firstStepWords, HOUR_WORDS, matterWords, openWords, otherHourWords, SHELF_PARTS } from './matters'
+export type { MatterWords } from './matters'
 export { foresight, gradeFigure, handsForesight, nearnessWords, pairWords } from './results'
 export { PART_WORDS } from './agree'
 export {
@@ -126,6 +132,15 @@ export {
   trendLines,
 } from './sureness'
 export type { Depth } from './sureness'
-export { evenedAverages, readingPieces, tableTitle, workedOutName, workedOutWords, workingSteps, writeFigure } from './tables'
+export {
+  evenedAverages,
+  gapWords,
+  readingPieces,
+  tableTitle,
+  workedOutName,
+  workedOutWords,
+  workingSteps,
+  writeFigure,
+} from './tables'
 export { classColumns, interactionSentence, pooledAgreement, testDifferenceWords } from './twoClasses'
 export { importedWords, ROLE_WORDS, skipWords } from './imports'

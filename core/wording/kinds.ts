@@ -50,11 +50,23 @@ export function takeWords(kind: Kind): string {
   return TAKE_WORDS[kind] ?? 'Change this'
 }
 
+interface TrayWords {
+  name: string
+  hint: string
+}
+
+/** The trays, with a card that could lie in the second and what the third says while it is empty. */
+export interface Trays {
+  change: TrayWords
+  measure: TrayWords & { example: string }
+  keep: TrayWords & { empty: string }
+}
+
 /** What the three trays are called on the teacher's side, and what is asked for in each. */
-export function trayWords(kind: Kind): Record<'change' | 'measure' | 'keep', { name: string; hint: string; empty: string }> {
+export function trayWords(kind: Kind): Trays {
   const usual = {
-    change: { name: 'Change', hint: 'one thing', empty: 'Drag one card here, or press c on its dots.' },
-    measure: { name: 'Measure', hint: 'one thing', empty: '+ how high it climbs' },
+    change: { name: 'Change', hint: 'one thing' },
+    measure: { name: 'Measure', hint: 'one thing', example: 'how high it climbs' },
     keep: {
       name: 'Keep the same',
       hint: 'and say how',
@@ -66,27 +78,27 @@ export function trayWords(kind: Kind): Record<'change' | 'measure' | 'keep', { n
       return {
         ...usual,
         change: { ...usual.change, name: 'What happens', hint: 'in between' },
-        measure: { ...usual.measure, empty: '+ how heavy it is' },
+        measure: { ...usual.measure, example: 'how heavy it is' },
       }
     case 'over-time':
       return {
         ...usual,
         change: { ...usual.change, hint: 'or only time' },
-        measure: { ...usual.measure, hint: 'each time', empty: '+ how tall it is' },
+        measure: { ...usual.measure, hint: 'each time', example: 'how tall it is' },
       }
     case 'order':
-      return { ...usual, measure: { ...usual.measure, name: 'Put in order by', hint: 'first to last', empty: '+ how heavy it is' } }
+      return { ...usual, measure: { ...usual.measure, name: 'Put in order by', hint: 'first to last', example: 'how heavy it is' } }
     case 'improve':
       return {
         change: { ...usual.change, name: 'Make better', hint: 'the design' },
-        measure: { ...usual.measure, name: 'Going by', hint: 'how good it is', empty: '+ how much it holds' },
+        measure: { ...usual.measure, name: 'Going by', hint: 'how good it is', example: 'how much it holds' },
         keep: { name: 'The rules', hint: 'for every try', empty: 'What every try has to keep to comes here.' },
       }
     case 'describe':
       return {
         ...usual,
         change: { ...usual.change, name: 'Compare', hint: 'one thing' },
-        measure: { ...usual.measure, name: 'Describe', hint: 'words or counts', empty: '+ how damp it feels' },
+        measure: { ...usual.measure, name: 'Describe', hint: 'words or counts', example: 'how damp it feels' },
       }
     case 'fair-test':
       return usual

@@ -175,3 +175,8 @@ export function chanceWords(chance: number): string {
 function resolutionOf(plan: Plan): number {
   return measuredCard(plan)?.method.resolution ?? 1
 }
+
+/** A class in one line: `classWords(plan) // 'Class Puffin, 26 children in 7 groups'` */
+export function classWords({ className, children, groups }: Pick<Plan, 'className' | 'children' | 'groups'>): string {
+  return `Class ${className}, ${counted(children, 'child', 'children')} in ${counted(groups.length, 'group')}`
+}

@@ -1,5 +1,5 @@
 import { median } from 'simple-statistics'
-import { averageOf, summarise, type Evidence } from '../evidence'
+import { averageOf, summarise, type Evidence, type Gap } from '../evidence'
 import { measuredCard, type Plan, type Reading } from '../lesson'
 import { decimalsOf, withoutNoise, writeNumber, writeQuantity, type UnitCode } from '../quantity'
 import type { TableRow, WorkedOut } from '../record'
@@ -9,6 +9,12 @@ import { list, momentWords, nameOfCondition, nameOfGroup, writeAverage, writeRea
 export function writeFigure(plan: Plan, value: number, unit: UnitCode): string {
   if (unit === 'words' || unit === 'place' || plan.averageTo === 'one-more') return writeAverage(plan, value, unit)
   return writeQuantity(value, unit, decimalsOf(measuredCard(plan)?.method.resolution ?? 1))
+}
+
+/** The gap as a figure that fits beside its drawing: "gap 13.2 mm = 2.5 wobbles". */
+export function gapWords(plan: Plan, { difference, wobbles }: Gap): string {
+  const figure = writeFigure(plan, difference, measuredCard(plan)?.method.unit ?? 'count')
+  return `gap ${figure}${wobbles === undefined ? '' : ` = ${writeNumber(wobbles, 1)} wobbles`}`
 }
 
 /**

@@ -1,5 +1,6 @@
 import { and, asc, eq, gt, inArray, isNotNull, isNull, ne, or, sql, type SQL } from 'drizzle-orm'
 import { isDeepStrictEqual } from 'node:util'
+import type { Week } from '../../core/clock'
 import type { Taking } from '../../core/kit'
 import type { Plan } from '../../core/lesson'
 import { faceOf, type Judged, type LessonFace, type Term } from '../../core/wording/reports'
@@ -7,7 +8,7 @@ import type { ShelfQuestion } from '../../schemas/contract'
 import { announce } from './hearing'
 import { MADE_BY } from './madeBy'
 import type { Database } from './open'
-import { events, lessons, summaries } from './schema'
+import { events, lessons, moves, summaries } from './schema'
 import { seenAt } from './seenAt'
 
 /** What is stored of a lesson for lists, and from when. */
@@ -16,6 +17,8 @@ export interface Summary {
   archived: boolean
   face: LessonFace
   judged: Judged | null
+  /** What it took out of the cupboard was counted back. */
+  countedBack: boolean
   /** Plan or record changed since it was judged. */
   outOfDate: boolean
   /** The school as it was judged with. */
@@ -25,14 +28,20 @@ export interface Summary {
 /** Writes what follows from the plan alone, together with the plan. */
 export async function saveFace(database: Database, lesson: string, plan: Plan): Promise<void> {
   const face = faceOf(plan)
-  const { title, question, className, date } = face
+  const { className, date } = face
   const [before] = await database.select({ face: summaries.face }).from(summaries).where(eq(summaries.lesson, lesson))
-  const row = { face, date, className, words: `${title} ${question} ${className}`.toLowerCase(), madeBy: MADE_BY }
+  const row = { face, date, className, words: wordsOf(plan, face), madeBy: MADE_BY }
   await database
     .insert(summaries)
     .values({ lesson, ...row })
     .onConflictDoUpdate({ target: summaries.lesson, set: row })
   if (!isDeepStrictEqual(takingOf(before?.face), takingOf(face))) await announce(database, { what: 'school' })
+}
+
+/** What a lesson is found by. */
+function wordsOf({ conditions, materials }: Plan, { title, question, className }: LessonFace): string {
+  const listed = [...conditions.map(({ label }) => label), ...materials.map(({ name }) => name)]
+  return [title, question, className, ...listed].join(' ').toLowerCase()
 }
 
 /** What of a face other lessons notice. */
@@ -63,6 +72,7 @@ function select(database: Database) {
       archived: sql<boolean>`${lessons.archivedAt} is not null`,
       face: summaries.face,
       judged: summaries.judged,
+      countedBack: sql<boolean>`exists(select 1 from ${moves} where ${moves.lesson} = ${lessons.id} and ${moves.why} = 'counted-back')`,
       outOfDate,
       judgedWith: summaries.judgedSchool,
     })
@@ -79,26 +89,40 @@ const byDay = [
   asc(lessons.id),
 ]
 
-/** One page of the shelf, by day; lessons without a day come last. */
+/** This week's lessons, those to come, those without a day, and last the earlier ones, the latest of them first. */
+function byPart({ from, to }: Week): SQL[] {
+  const isEarlier = sql`${summaries.date} <> '' and ${summaries.date} < ${from}`
+  return [
+    sql`case when ${summaries.date} = '' then 2 when ${isEarlier} then 3 when ${summaries.date} > ${to} then 1 else 0 end`,
+    sql`case when ${isEarlier} then ${summaries.date} end desc`,
+    ...byDay,
+  ]
+}
+
+const said = sql`${summaries.words} || ' ' || lower(coalesce(${summaries.judged}->>'conclusion', ''))`
+
+/** One page of the shelf, in the order of its parts; every word that is looked for is in a lesson's plan or conclusion. */
 export async function listShelf(
   database: Database,
-  { find, archived, from, most }: ShelfQuestion,
+  { find, className, archived, from, most }: ShelfQuestion,
+  week: Week,
   desk: string | null,
 ): Promise<{ page: Summary[]; all: number; putAway: number }> {
-  const words = find.trim().toLowerCase()
+  const words = find.toLowerCase().split(/\s+/).filter(Boolean)
   const where = and(
     seenAt(desk),
     archived === undefined ? undefined : archived ? isNotNull(lessons.archivedAt) : isNull(lessons.archivedAt),
-    words === '' ? undefined : gt(sql`strpos(${summaries.words}, ${words})`, 0),
+    className === '' ? undefined : eq(summaries.className, className),
+    ...words.map((word) => gt(sql`strpos(${said}, ${word})`, 0)),
   )
-  const ids = await idsByDay(database, where)
+  const ids = await idsInOrder(database, where, byPart(week))
   const page = await listSummaries(database, ids.slice(from, from + most))
   return { page, all: ids.length, putAway: await database.$count(lessons, and(isNotNull(lessons.archivedAt), seenAt(desk))) }
 }
 
 /** The lessons that a term takes in, by day; one without a day is in every term that has no end. */
 export async function listTerm(database: Database, { from, to, className }: Term, desk: string | null): Promise<Summary[]> {
-  const ids = await idsByDay(
+  const ids = await idsInOrder(
     database,
     and(
       seenAt(desk),
@@ -110,13 +134,13 @@ export async function listTerm(database: Database, { from, to, className }: Term
   return listSummaries(database, ids)
 }
 
-async function idsByDay(database: Database, where: SQL | undefined): Promise<string[]> {
+async function idsInOrder(database: Database, where: SQL | undefined, order: SQL[] = byDay): Promise<string[]> {
   const rows = await database
     .select({ id: lessons.id })
     .from(lessons)
     .innerJoin(summaries, eq(summaries.lesson, lessons.id))
     .where(where)
-    .orderBy(...byDay)
+    .orderBy(...order)
   return rows.map(({ id }) => id)
 }
 
@@ -155,7 +179,7 @@ export async function listTakings(database: Database): Promise<Taking[]> {
     ne(summaries.date, ''),
     sql`jsonb_array_length(${summaries.face}->'takes'->'of') > 0`,
   )
-  const rows = await inPieces(await idsByDay(database, taking), (some) =>
+  const rows = await inPieces(await idsInOrder(database, taking), (some) =>
     database.select({ id: summaries.lesson, face: summaries.face }).from(summaries).where(inArray(summaries.lesson, some)),
   )
   return rows.map(({ id, face }) => ({ id, ...face }))

@@ -1,21 +1,13 @@
-import { randomUUID } from 'node:crypto'
 import { defineNitroPlugin } from 'nitropack/runtime'
-import { dayOf } from '../../core/clock'
-import { withThings } from '../../core/kit'
-import { demoLessons } from '../../library/demo'
-import { demoCalendar, demoCupboard } from '../../library/demoSchool'
-import { saveCalendar } from '../database/calendars'
 import { resumeClassMode, turnOff } from '../access/classMode'
 import { closeDatabase, openOnce } from '../database/connection'
-import { saveThing } from '../database/cupboard'
-import type { Database } from '../database/open'
 import { forgetOldTries } from '../access/slowDown'
 import { mendedWords } from '../../core/wording'
 import { listNotices } from '../database/notices'
 import { sharePresence } from '../live/presence'
 import { endStreams } from '../live/stream'
 import { keepSummaries } from '../views/renewing'
-import { addLesson } from '../record/wholeLesson'
+import { putDemo } from '../record/demo'
 
 /** How scripts/start.mjs, which serves the built server, learns that it is ready and tells it to close. */
 export interface Lifecycle {
@@ -27,7 +19,7 @@ const AN_HOUR = 3_600_000
 
 export default defineNitroPlugin(() => {
   const ready = openOnce().then(async ({ database, fresh, alone }) => {
-    if (fresh && process.env.JOLLY_BEAKER_DEMO === 'yes') await loadDemo(database)
+    if (fresh && process.env.JOLLY_BEAKER_DEMO === 'yes') await putDemo(database, null)
     await keepSummaries(database)
     if (process.env.JOLLY_BEAKER_CLASS_MODE === 'off') await turnOff()
     sharePresence(database, alone)
@@ -42,11 +34,3 @@ export default defineNitroPlugin(() => {
   }
   Object.assign(globalThis, { jollyBeaker: { ready, close } satisfies Lifecycle })
 })
-
-async function loadDemo(database: Database): Promise<void> {
-  const today = dayOf(new Date())
-  const things = demoCupboard(randomUUID)
-  for (const thing of things) await saveThing(database, thing)
-  await saveCalendar(database, 'Puffin', demoCalendar(today))
-  for (const { plan, record } of demoLessons(today, randomUUID)) await addLesson(database, withThings(plan, things), record)
-}

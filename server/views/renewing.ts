@@ -103,7 +103,7 @@ function renewWhenQuiet(database: Database, lesson: string): void {
   const wait = Math.max(0, Math.min(QUIET, since + AT_LATEST - Date.now()))
   const timer = setTimeout(() => {
     quietTimers.delete(lesson)
-    renew(database, [lesson])
+    void renew(database, [lesson])
   }, wait)
   timer.unref()
   quietTimers.set(lesson, { timer, since })

@@ -1,4 +1,5 @@
-import { NOT_JUDGED, type Term, type TermLesson } from '../../core/wording/reports'
+import { dayOf, partOfShelf, weekAround, type Week } from '../../core/clock'
+import { NOT_JUDGED, waitsFor, type Term, type TermLesson } from '../../core/wording/reports'
 import type { AnswerOf, ShelfEntry, ShelfPage, ShelfQuestion } from '../../schemas/contract'
 import type { Database } from '../database/open'
 import { listClasses, listShelf, listTerm, type Summary } from '../database/summaries'
@@ -6,10 +7,12 @@ import { renewShown } from './renewing'
 
 /** One page of the shelf. Nothing is worked out for it but what changed a moment ago. */
 export async function loadShelf(database: Database, question: ShelfQuestion, desk: string | null): Promise<ShelfPage> {
-  const shelf = await listShelf(database, question, desk)
+  const week = weekAround(dayOf(new Date()))
+  const shelf = await listShelf(database, question, week, desk)
   const { stale, left } = await renewShown(database, shelf.page, true)
-  const { page, all, putAway } = stale > left ? await listShelf(database, question, desk) : shelf
-  return { lessons: page.map(shelfEntry), all, putAway, renewing: left }
+  const { page, all, putAway } = stale > left ? await listShelf(database, question, week, desk) : shelf
+  const classes = await listClasses(database, desk)
+  return { lessons: page.map((one) => shelfEntry(one, week)), all, putAway, classes, renewing: left }
 }
 
 /** What was investigated between two days, and what it practised; put-away lessons are among it. */
@@ -20,10 +23,15 @@ export async function loadTerm(database: Database, term: Term, desk: string | nu
   return { lessons: lessons.map(termLesson), classes: await listClasses(database, desk), renewing: left }
 }
 
-function shelfEntry({ id, archived, face, judged }: Summary): ShelfEntry {
+function shelfEntry({ id, archived, face, judged, countedBack }: Summary, week: Week): ShelfEntry {
   const { title, question, className, date, start } = face
-  const { level, next, troubles } = judged ?? NOT_JUDGED
-  return { id, title, question, className, date, start, archived, level, next, troubles, judged: judged !== null }
+  const { level, picture } = judged ?? NOT_JUDGED
+  return {
+    ...{ id, title, question, className, date, start, archived, level, picture },
+    part: partOfShelf(date, week),
+    matters: waitsFor(judged ?? NOT_JUDGED, face, countedBack),
+    judged: judged !== null,
+  }
 }
 
 function termLesson({ id, face, judged }: Summary): TermLesson {

@@ -1,9 +1,10 @@
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { faceOf, judgedOf, type TermLesson } from '../../core/wording/reports'
+import { faceOf, judgedOf, waitsFor, type TermLesson } from '../../core/wording/reports'
+import { dayAfter, dayOf } from '../../core/clock'
 import type { School, Thing } from '../../core/kit'
 import type { Plan } from '../../core/lesson'
-import type { ShelfPage } from '../../schemas/contract'
+import type { ShelfEntry, ShelfPage } from '../../schemas/contract'
 import { startApplication, temporaryFolder, type Application } from '../application'
 import { clientFor, reading } from './client'
 
@@ -34,6 +35,8 @@ async function lessonWith(change: (plan: Plan) => Partial<Plan>) {
   return (await client.open(lesson.id)).lesson
 }
 
+const waits = ({ matters }: ShelfEntry) => matters.more + (matters.first ? 1 : 0)
+
 /** Waits until something that is renewed beside the server says so. */
 async function until(check: () => Promise<boolean>): Promise<void> {
   for (let tries = 0; tries < 100 && !(await check()); tries += 1) await new Promise((next) => setTimeout(next, 100))
@@ -42,7 +45,7 @@ async function until(check: () => Promise<boolean>): Promise<void> {
 
 describe('the shelf', () => {
   it('comes a page at a time, by day, without doubling or losing any', async () => {
-    const days = ['2026-05-04', '', '2026-03-02', '2026-04-13', '']
+    const days = ['2096-05-04', '', '2096-03-02', '2096-04-13', '']
     for (const [place, date] of days.entries()) await lessonWith(() => ({ date, title: `Page ${place}`, className: 'Wren' }))
     const pages = [await shelf('find=page&most=2'), await shelf('find=page&most=2&from=2'), await shelf('find=page&most=2&from=4')]
     expect(pages.map(({ all }) => all)).toEqual([5, 5, 5])
@@ -54,6 +57,21 @@ describe('the shelf', () => {
       'Page 4',
       'Page 1',
     ])
+  })
+
+  it('puts this week first, then what comes, what has no day, and the past with the latest first; and one class alone', async () => {
+    const today = dayOf(new Date())
+    const days = { now: today, next: dayAfter(today, 8), long: dayAfter(today, -30), last: dayAfter(today, -9), none: '' }
+    for (const [title, date] of Object.entries(days)) await lessonWith(() => ({ date, title, className: 'Heron' }))
+    const { lessons, classes } = await shelf('className=Heron')
+    expect(lessons.map(({ title, part }) => [title, part])).toEqual([
+      ['now', 'this-week'],
+      ['next', 'coming'],
+      ['none', 'no-day'],
+      ['last', 'earlier'],
+      ['long', 'earlier'],
+    ])
+    expect(classes).toContain('Heron')
   })
 
   it('is found through by title, question and class, whatever the case, and words that mean something to a database are words', async () => {
@@ -84,10 +102,13 @@ describe('what lists say of a lesson', () => {
     const lesson = await lessonWith(() => ({ title: 'Judged', date: '2026-03-12' }))
     const says = async () => {
       const { lesson: now, record } = await client.open(lesson.id)
-      return { ...faceOf(now.plan), ...judgedOf(now.plan, record, await schoolOf(lesson.id)) }
+      const [face, judged] = [faceOf(now.plan), judgedOf(now.plan, record, await schoolOf(lesson.id))]
+      return { ...face, ...judged, matters: waitsFor(judged, face, false) }
     }
     const first = await entry(lesson.id)
-    expect(await says()).toMatchObject({ level: first.level, next: first.next, troubles: first.troubles, title: first.title })
+    const { level, matters, title } = first
+    expect(await says()).toMatchObject({ level, matters, title })
+    expect(first.picture).toEqual([])
 
     const rows = lesson.plan.groups.flatMap(({ id: group }) =>
       lesson.plan.conditions.flatMap(({ id: condition }, kind) =>
@@ -100,7 +121,14 @@ describe('what lists say of a lesson', () => {
     const tested = await entry(lesson.id)
     expect(tested.level).toBeGreaterThan(first.level)
     const told = await says()
-    expect([tested.level, tested.troubles]).toEqual([told.level, told.troubles])
+    expect([tested.level, tested.matters]).toEqual([told.level, told.matters])
+    expect(tested.matters.first).toEqual({ text: 'Write a conclusion', stop: 'agree', target: 'conclusion' })
+    expect(tested.picture.map(({ letter, share }) => [letter, share.toFixed(2)])).toEqual([
+      ['A', '1.00'],
+      ['B', '0.83'],
+      ['C', '0.67'],
+      ['D', '0.50'],
+    ])
     const term = (await client.call<{ lessons: TermLesson[] }>('GET', '/api/term')).body.lessons.find(({ id }) => id === lesson.id)!
     expect([term.grade, term.skills]).toEqual([told.grade, told.skills])
     expect(term.grade).toBe('Clear')
@@ -137,17 +165,17 @@ describe('what lists say of a lesson', () => {
     const later = await lessonWith(taking('2026-06-04'))
     const alone = await entry(later.id)
     const earlier = await lessonWith(taking('2026-06-03'))
-    await until(async () => (await entry(later.id)).troubles === alone.troubles + 1)
-    expect((await entry(earlier.id)).troubles).toBe(alone.troubles)
+    await until(async () => waits(await entry(later.id)) === waits(alone) + 1)
+    expect(waits(await entry(earlier.id))).toBe(waits(alone))
 
     // Bought more, everybody has theirs again.
     await client.call('PUT', '/api/cupboard', { ...thing, stock: 20 })
-    await until(async () => (await entry(later.id)).troubles === alone.troubles)
+    await until(async () => waits(await entry(later.id)) === waits(alone))
     // And with the earlier lesson put away, few are enough.
     await client.call('PUT', '/api/cupboard', thing)
-    await until(async () => (await entry(later.id)).troubles === alone.troubles + 1)
+    await until(async () => waits(await entry(later.id)) === waits(alone) + 1)
     await client.call('PUT', `/api/lessons/${earlier.id}/archived`, { archived: true })
-    await until(async () => (await entry(later.id)).troubles === alone.troubles)
+    await until(async () => waits(await entry(later.id)) === waits(alone))
   })
 
   it('is still there after a restart', async () => {

@@ -91,7 +91,7 @@ describe('npm start', () => {
     const first = await startApplication({ data: own.folder, demo: true })
     const titles = async (base: string) =>
       (await clientFor(base).call<{ lessons: { title: string }[] }>('GET', '/api/lessons')).body.lessons.map(({ title }) => title)
-    expect(await titles(first.base)).toEqual(['Sprout watch', 'Soak-up strips', 'Soak-up strips, a second look'])
+    expect(await titles(first.base)).toEqual(['Soak-up strips', 'Soak-up strips, a second look', 'Sprout watch'])
     await first.stop()
     const second = await startApplication({ data: own.folder, demo: true })
     expect(await titles(second.base)).toHaveLength(3)

@@ -1,4 +1,4 @@
-import { cell, choose, client, expect, lessonWith, openStop, saved, test, unfold } from './house'
+import { cell, choose, client, expect, lessonWith, openClass, openStop, saved, test, unfold } from './house'
 
 test('a lesson that is too long is mended with one click, and a phase is dragged with the keyboard', async ({ page, baseURL }) => {
   const lesson = await lessonWith(baseURL, (plan) => (plan.repeats = 5))
@@ -141,9 +141,9 @@ test('a child away changes the turns of its group at once, and the class set-up 
   await unfold(page, 'Jobs and sharing')
   const turns = page.getByRole('row', { name: /^1 / })
   await expect(turns).toHaveText(/1\s*seat 1\s*seat 2\s*seat 3\s*seat 4/)
-  await page.getByRole('button', { name: 'Alder, seat 2 is away' }).click()
+  const set = await openClass(page)
+  await set.getByRole('button', { name: 'Alder, seat 2 is away' }).click()
+  await expect(set.getByText('5 × stopwatch: 5 groups, or 2 rounds.')).toBeVisible()
+  await set.getByRole('button', { name: 'Done' }).click()
   await expect(turns).toHaveText(/1\s*seat 1\s*seat 3\s*seat 4\s*seat 1/)
-  await openStop(page, lesson, 'plan')
-  await unfold(page, 'Groups')
-  await expect(page.getByText('5 × stopwatch: 5 groups, or 2 rounds.')).toBeVisible()
 })

@@ -174,6 +174,7 @@ test('the plan asks whether things are fresh, says how often it comes out clear,
   await page.getByRole('radio', { name: 'Blocks' }).check()
   await page.getByPlaceholder(/for example: the water stays hot/).fill('the water stays hot')
   await page.keyboard.press('Tab')
+  await page.getByRole('button', { name: /^\d+ more$/ }).click()
   await expect(page.getByRole('complementary').getByText('All of one condition before the next')).toBeVisible()
   await openStop(page, lesson, 'test')
   await cell(page, 'Alder', 'B tissue', 1).fill('10 to 12')

@@ -50,6 +50,14 @@ export async function joinStation(page: Page, code: string, group: string): Prom
   await expect(page.getByText(/of \d+ done/)).toBeVisible()
 }
 
+/** Opens the set-up of the class. */
+export async function openClass(page: Page): Promise<Locator> {
+  await page.getByRole('button', { name: /^Class .* in \d+ groups?$/ }).click()
+  const dialog = page.getByRole('dialog', { name: 'The class' })
+  await expect(dialog).toBeVisible()
+  return dialog
+}
+
 /** Chooses from a list that opens. */
 export async function choose(field: Locator, option: string | RegExp): Promise<void> {
   await field.press('Enter')

@@ -1,10 +1,10 @@
-import { cell, enterNumber, expect, joinStation, openStop, saved, test, unfold } from './house'
+import { cell, enterNumber, expect, joinStation, openClass, openStop, saved, test } from './house'
 
 /** A new user's way through all eight stops, from an empty lesson to a printed conclusion, with a station and the board. */
 test('an empty lesson becomes a class conclusion', async ({ page, browser, context }) => {
   await page.goto('/')
-  await page.getByRole('button', { name: 'New lesson' }).click()
-  await page.getByRole('button', { name: /From nothing/ }).click()
+  await page.getByRole('link', { name: 'New lesson' }).click()
+  await page.getByRole('button', { name: 'From nothing: begin' }).click()
 
   await test.step('wonder', async () => {
     await page.getByLabel('Name of the lesson').fill('Bounce back')
@@ -20,7 +20,7 @@ test('an empty lesson becomes a class conclusion', async ({ page, browser, conte
   })
 
   await test.step('plan', async () => {
-    await expect(page.getByRole('heading', { name: 'Nothing to change yet' })).toBeVisible()
+    await expect(page.getByRole('heading', { name: 'One card into “Change”' })).toBeVisible()
     for (const factor of ['the drop height', 'the ball', 'the floor']) {
       await page.getByRole('textbox', { name: 'Add a thing we could change' }).fill(factor)
       await page.keyboard.press('Enter')
@@ -47,10 +47,11 @@ test('an empty lesson becomes a class conclusion', async ({ page, browser, conte
     await expect(page.getByText(/As planned it comes out clear in nearly 100 in 100 classes like yours/)).toBeVisible()
     await page.getByText('How we measure').click()
     await page.getByLabel('Measured with').fill('metre stick')
-    await unfold(page, 'Groups')
+    const set = await openClass(page)
     await page.getByRole('textbox', { name: 'Groups', exact: true }).fill('2')
     await page.keyboard.press('Enter')
     await expect(page.getByRole('textbox', { name: 'Name of group 2' })).toHaveValue('Birch')
+    await set.getByRole('button', { name: 'Done' }).click()
   })
 
   await test.step('kit', async () => {

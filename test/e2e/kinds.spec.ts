@@ -316,7 +316,7 @@ test('predictions from two stations, each of its kind, are tallied; hands up are
     await birch.keyboard.press(place === 0 ? 'PageUp' : 'ArrowUp')
   }
   await birch.getByRole('button', { name: 'This is our prediction' }).click()
-  await expect(page.getByText('2 of 7 groups')).toBeVisible()
+  await expect(page.getByRole('region', { name: 'The class so far' })).toContainText('2 of 7 groups')
   await expect(page.getByText('“because it falls further”')).toBeVisible()
   const { predictions } = (await open(lesson.id)).record
   const drawn = predictions.find(({ group }) => group === lesson.plan.groups[0]!.id)!

@@ -148,6 +148,7 @@ test('a plan full of nonsense stays editable, is explained and loses nothing', a
     await expect(page.getByRole('heading', { level: 2 }).first()).toBeAttached()
   }
   await openStop(page, lesson, 'plan')
+  await page.getByRole('button', { name: /^\d+ more$/ }).click()
   await expect(page.getByRole('heading', { name: 'Nothing to measure yet' })).toBeVisible()
   await expect(page.getByRole('heading', { name: /are the same$/ }).first()).toBeVisible()
   await expect(page.getByRole('heading', { name: 'C is not a number' })).toBeVisible()

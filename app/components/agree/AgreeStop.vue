@@ -68,12 +68,14 @@ async function keep(agreed: boolean): Promise<void> {
       </span>
     </div>
     <QuestionLine :plan="plan" class="asked" />
-    <div v-if="!evidence || evidence.grade === 'nothing-yet'" class="empty-note">
-      <strong>Nothing to conclude from yet</strong>
+    <EmptyNote
+      v-if="!evidence || evidence.grade === 'nothing-yet'"
+      title="Nothing to conclude from yet"
+      begin="Take readings first"
+      :to="`/lesson/${lesson.id}/test`"
+    >
       The sentences here grow out of the result, such as “Kitchen roll came highest, and six of seven groups agree”.
-      <NuxtLink :to="`/lesson/${lesson.id}/test`">Readings</NuxtLink>
-      are needed first.
-    </div>
+    </EmptyNote>
     <template v-else>
       <section class="section first" aria-labelledby="conclusion">
         <h3 id="conclusion">

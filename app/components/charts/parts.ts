@@ -1,4 +1,4 @@
-import { BarChart, LineChart, ScatterChart } from 'echarts/charts'
+import { BarChart, CustomChart, LineChart, ScatterChart } from 'echarts/charts'
 import { AriaComponent, GridComponent, LegendComponent, TitleComponent, TooltipComponent } from 'echarts/components'
 import { use } from 'echarts/core'
 import { LabelLayout } from 'echarts/features'
@@ -8,6 +8,7 @@ import { SVGRenderer } from 'echarts/renderers'
 export function useChartParts(): void {
   use([
     BarChart,
+    CustomChart,
     LineChart,
     ScatterChart,
     GridComponent,

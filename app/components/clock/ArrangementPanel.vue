@@ -181,7 +181,8 @@ const verdict = computed(() => circuitVerdict(circuit.value))
       <QuickAdd
         v-if="plan.arrangement.extra.length < 8"
         label="Add a station without measuring"
-        placeholder="+ a station without measuring: draw the set-up"
+        placeholder="+ a station without measuring"
+        example="draw the set-up"
         :longest="LONGEST.name"
         @add="addExtra"
       />

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { fitOf } from '~~/core/clock'
-import { BOUNDS, PHASES, type Clock, type Phase } from '~~/core/lesson'
-import { endWords, fitVerdict, PHASE_NAMES, testSum, trialParts } from '~~/core/wording'
+import { BOUNDS, type Clock, type Phase } from '~~/core/lesson'
+import { endWords, fitVerdict } from '~~/core/wording'
 
 /** Does it fit: the phases on one bar, with the bell, and the sum behind the test. */
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
 const fit = computed(() => fitOf(plan.value))
-const fixedPhases = PHASES.filter((phase): phase is Exclude<Phase, 'test'> => phase !== 'test')
+const phase = ref<Phase>('test')
 
 const resize = (phase: Exclude<Phase, 'test'>, minutes: number) =>
   lesson.edit((draft) => (draft.clock.phases[phase] = minutes), `phase-${phase}`)
@@ -30,7 +30,8 @@ function set<Part extends keyof Clock>(part: Part, value: Clock[Part]): void {
       {{ fitVerdict(fit) }}
       <span class="ends">{{ endWords(plan, fit) }}</span>
     </p>
-    <TimeBar :plan="plan" :fit="fit" @resize="resize" />
+    <TimeBar v-model="phase" data-target="time-bar" :plan="plan" :fit="fit" @resize="resize" />
+    <PhasePanel v-model="phase" :fit="fit" />
     <MendsPanel />
     <section class="section sheet when">
       <WhenField
@@ -52,53 +53,6 @@ function set<Part extends keyof Clock>(part: Part, value: Clock[Part]): void {
     </section>
     <ArrangementPanel />
     <ReadingsPanel v-if="plan.kind === 'over-time' && plan.watch.unit === 'min' && plan.watch.times.length > 0" />
-    <div class="two">
-      <section class="section sheet" aria-labelledby="one-trial">
-        <h3 id="one-trial">One trial</h3>
-        <p class="hint">{{ testSum(fit) }}</p>
-        <div class="fields">
-          <NumberField
-            v-for="{ part, label } in trialParts(plan)"
-            :key="part"
-            :label="label"
-            unit="s"
-            :target="`trial-${part}`"
-            :model-value="plan.clock.trial[part]"
-            v-bind="BOUNDS.trialSeconds"
-            @update:model-value="lesson.edit((draft) => (draft.clock.trial[part] = $event ?? 0))"
-          />
-          <NumberField
-            v-if="fit.oneAfterTheOther"
-            steps
-            whole
-            label="Trials side by side"
-            :model-value="plan.clock.sideBySide"
-            v-bind="BOUNDS.sideBySide"
-            @update:model-value="set('sideBySide', $event ?? 1)"
-          />
-        </div>
-      </section>
-      <section class="section sheet" aria-labelledby="other-phases">
-        <h3 id="other-phases">Everything else</h3>
-        <p class="hint">Minutes of each phase; the test is worked out.</p>
-        <div class="fields">
-          <NumberField
-            v-for="phase in fixedPhases"
-            :key="phase"
-            :label="PHASE_NAMES[phase]"
-            unit="min"
-            :model-value="plan.clock.phases[phase]"
-            v-bind="BOUNDS.minutes"
-            @update:model-value="lesson.edit((draft) => (draft.clock.phases[phase] = $event ?? 0))"
-          />
-        </div>
-        <TickField
-          label="one child of each group fetches while the others predict"
-          :model-value="plan.clock.fetchWhilePredicting"
-          @update:model-value="set('fetchWhilePredicting', $event)"
-        />
-      </section>
-    </div>
     <OverDaysPanel />
     <JobsPanel />
   </div>
@@ -139,9 +93,6 @@ function set<Part extends keyof Clock>(part: Part, value: Clock[Part]): void {
 }
 .two .section {
   margin-top: 16px;
-}
-h3 {
-  font-size: var(--type-lead);
 }
 .fields {
   display: grid;

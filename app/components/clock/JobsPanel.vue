@@ -3,7 +3,7 @@ import { jobsFor, seatsThere, sharingRota } from '~~/core/arrangement'
 import { readNames } from '~~/core/lesson'
 import { counted, minuteWords } from '~~/core/wording'
 
-/** Jobs that turn in every group, who is away today, and how the groups tell each other afterwards. */
+/** Jobs that turn in every group, and how the groups tell each other afterwards. */
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
 const chosen = ref(plan.value.groups[0]?.id ?? '')
@@ -13,13 +13,6 @@ const turns = computed(() => (group.value ? jobsFor(seatsThere(group.value), pla
 const rounds = computed(() => sharingRota(plan.value.groups.length).length)
 const MOST_JOBS = 6
 const MINUTES_EACH = 2
-
-function toggle(id: string, seat: number): void {
-  lesson.edit((draft) => {
-    const own = draft.groups.find((one) => one.id === id)!
-    own.away = own.away.includes(seat) ? own.away.filter((one) => one !== seat) : [...own.away, seat]
-  })
-}
 </script>
 
 <template>
@@ -40,25 +33,7 @@ function toggle(id: string, seat: number): void {
       :model-value="plan.secondReader"
       @update:model-value="lesson.edit((draft) => (draft.secondReader = $event))"
     />
-    <p class="hint">Tap a seat that is empty today; the turns are worked out anew.</p>
-    <ul class="groups">
-      <li v-for="one in plan.groups" :key="one.id">
-        <GroupName :group="one" />
-        <span class="seats">
-          <VBtn
-            v-for="seat in one.seats"
-            :key="seat"
-            class="seat"
-            :aria-pressed="one.away.includes(seat)"
-            :aria-label="`${one.name}, seat ${seat} is away`"
-            :class="{ away: one.away.includes(seat) }"
-            @click="toggle(one.id, seat)"
-          >
-            {{ seat }}
-          </VBtn>
-        </span>
-      </li>
-    </ul>
+    <p class="hint">Who is away today is said in the class, under the name of the lesson; the turns follow.</p>
     <div v-if="group && plan.jobs.length > 0" class="row turns">
       <ChoiceField label="Turns of" v-model="chosen" :options="plan.groups.map((one) => ({ value: one.id, title: one.name }))" />
       <table class="ruled">
@@ -95,34 +70,6 @@ function toggle(id: string, seat: number): void {
 }
 .jobs {
   flex: 1;
-}
-.groups {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(240px, 1fr));
-  gap: var(--gap-tight) var(--gap-block);
-  margin: 6px 0;
-}
-.groups li {
-  display: flex;
-  justify-content: space-between;
-  gap: var(--gap-near);
-}
-.seats {
-  display: inline-flex;
-  gap: var(--gap-tight);
-}
-.seat {
-  width: 26px;
-  height: 26px;
-  border: 1.5px solid var(--mark);
-  border-radius: 50%;
-  background: var(--card);
-  cursor: pointer;
-}
-.seat.away {
-  border-style: dashed;
-  background: var(--brass-light);
-  text-decoration: line-through;
 }
 .turns .ruled {
   flex: 1;

@@ -11,7 +11,7 @@ const plan = computed(() => lesson.plan!)
 const calendar = computed(() => lesson.school.calendar)
 const overDays = computed(() => plan.value.kind === 'over-time' && plan.value.watch.unit === 'day')
 const days = computed(() => (plan.value.date === '' ? [] : readingDays(calendar.value, plan.value.date, plan.value.watch.times)))
-const today = localDay()
+const today = schoolDay()
 const LOOK_AHEAD = 21
 const SHOWN = 5
 const starts = computed(() => {

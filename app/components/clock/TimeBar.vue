@@ -4,9 +4,11 @@ import { timeAt, type Fit } from '~~/core/clock'
 import type { Phase, Plan } from '~~/core/lesson'
 import { minuteWords, PHASE_NAMES } from '~~/core/wording'
 
-/** The phases one after the other, as long as they take, with a line where the bell rings. Their edges can be dragged. */
+/** The phases one after the other, as long as they take, with a line where the bell rings. One is pressed to be set; edges are dragged. */
 const props = defineProps<{ plan: Plan; fit: Fit }>()
 const emit = defineEmits<{ resize: [phase: Exclude<Phase, 'test'>, minutes: number] }>()
+/** The phase that is set below the bar. */
+const chosen = defineModel<Phase>({ required: true })
 const whole = computed(() => Math.max(props.fit.needed, props.plan.clock.minutes, 1))
 const share = (minutes: number) => (minutes / whole.value) * 100
 const ticks = computed(() => {
@@ -49,12 +51,21 @@ function onKey(event: KeyboardEvent, phase: Exclude<Phase, 'test'>, minutes: num
       <li
         v-for="{ phase, start, minutes } in fit.phases"
         :key="phase"
-        :class="{ test: phase === 'test', narrow: share(minutes) < 8, none: minutes === 0 }"
+        :class="{ test: phase === 'test', narrow: share(minutes) < 8, none: minutes === 0, chosen: phase === chosen }"
         :style="{ width: `${share(minutes)}%` }"
-        :title="`${PHASE_NAMES[phase]}: ${minuteWords(minutes)}${timeAt(plan.clock.start, start) ? `, from ${timeAt(plan.clock.start, start)}` : ''}`"
       >
-        <span class="name">{{ PHASE_NAMES[phase] }}</span>
-        <span class="minutes">{{ minutes }}</span>
+        <button
+          v-if="minutes > 0"
+          type="button"
+          :title="`${PHASE_NAMES[phase]}: ${minuteWords(minutes)}${timeAt(plan.clock.start, start) ? `, from ${timeAt(plan.clock.start, start)}` : ''}`"
+          :aria-label="`${PHASE_NAMES[phase]}, ${minuteWords(minutes)}: set`"
+          :aria-pressed="phase === chosen"
+          :data-target="`phase-${phase}`"
+          @click="chosen = phase"
+        >
+          <span class="name">{{ PHASE_NAMES[phase] }}</span>
+          <span class="minutes">{{ minutes }}</span>
+        </button>
       </li>
       <li v-if="fit.spare > 0" class="spare" :style="{ width: `${share(fit.spare)}%` }">
         <span v-if="share(fit.spare) > 5" class="minutes">{{ fit.spare }} spare</span>
@@ -100,23 +111,43 @@ ol {
   background: var(--card);
 }
 li {
-  display: flex;
-  flex-direction: column;
-  justify-content: space-between;
   min-width: 0;
-  padding: var(--gap-close) var(--gap-close) var(--gap-tight);
   overflow: hidden;
   border-right: 1px solid var(--line);
 }
 li.none {
-  padding: 0;
   border: 0;
+}
+button,
+li.spare {
+  display: flex;
+  flex-direction: column;
+  justify-content: space-between;
+  padding: var(--gap-close) var(--gap-close) var(--gap-tight);
+}
+button {
+  width: 100%;
+  height: 100%;
+  border: 0;
+  border-bottom: 5px solid transparent;
+  background: none;
+  color: inherit;
+  font: inherit;
+  text-align: left;
+  cursor: pointer;
+}
+button:hover .name {
+  text-decoration: underline;
+}
+.chosen button {
+  border-bottom-color: var(--green);
 }
 li.test {
   background: var(--green-light);
   font-weight: 700;
 }
 li.spare {
+  justify-content: flex-end;
   border: 0;
   background: repeating-linear-gradient(45deg, transparent 0 7px, var(--line) 7px 8px);
 }

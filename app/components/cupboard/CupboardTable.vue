@@ -16,7 +16,7 @@ const booked = computed(
     new Map(
       props.things.map((thing) => {
         const all = bookedOf(thing, props.bookings)
-        return [thing.id, wholly.value.has(thing.id) ? { soon: all, others: 0 } : bookedSoon(all, localDay())]
+        return [thing.id, wholly.value.has(thing.id) ? { soon: all, others: 0 } : bookedSoon(all, schoolDay())]
       }),
     ),
 )

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { dayWords, STOP_NAMES } from '~~/core/wording'
+import { classWords, dayWords, STOP_NAMES } from '~~/core/wording'
 import type { SaveState } from '~/following/saving'
 
 /** Name, class and day of the lesson, whether all is saved, and the ways out: board, print, files. */
@@ -16,6 +16,7 @@ const SAVED: Record<SaveState, string> = {
 }
 const next = computed(() => lesson.readiness?.next)
 const importing = ref(false)
+const settingUp = ref(false)
 </script>
 
 <template>
@@ -23,8 +24,8 @@ const importing = ref(false)
     <div class="names">
       <h1>{{ plan.title || 'Lesson without a name' }}</h1>
       <p class="soft">
-        Class {{ plan.className
-        }}<template v-if="when">
+        <LinkBtn data-target="class" @click="settingUp = true">{{ classWords(plan) }}</LinkBtn>
+        <template v-if="when">
           ·
           <span class="nowrap">{{ when }}</span>
         </template>
@@ -61,6 +62,7 @@ const importing = ref(false)
       </VMenu>
       <span v-if="next" class="sr-only">Next: {{ STOP_NAMES[next] }}</span>
     </div>
+    <LazyClassDialog v-if="settingUp" v-model="settingUp" />
     <LazyImportDialog v-if="importing" v-model="importing" />
   </header>
 </template>

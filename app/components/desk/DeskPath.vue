@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import type { Stop } from '~~/core/lesson'
 import type { Bead } from '~~/core/secondLook'
-import { counted, STOP_NAMES } from '~~/core/wording'
+import { counted, openWords, STOP_NAMES } from '~~/core/wording'
 
-/** The eight stops as beads in a glass tube; filled up to the last one that is done. */
+/** The eight stops as beads in a glass tube, each with what is open at it; filled up to the last one that is done. */
 defineProps<{ lessonId: string; stop: Stop }>()
 const lesson = useLesson()
 const stops = computed(() => lesson.readiness?.stops ?? [])
@@ -15,7 +15,7 @@ const filled = computed(() => {
 </script>
 
 <template>
-  <nav class="path screen-only" aria-label="The stops of this lesson">
+  <nav class="path screen-only" data-target="path" aria-label="The stops of this lesson">
     <NuxtLink to="/" class="home">
       <BeakerMark :size="34" :level="lesson.readiness?.level ?? 0" />
       <span>Jolly Beaker</span>
@@ -33,8 +33,11 @@ const filled = computed(() => {
             <circle v-if="one.bead === 'full'" cx="13" cy="13" r="10.5" fill="var(--green)" />
             <circle cx="13" cy="13" r="10.5" fill="none" stroke="var(--ink)" stroke-width="1.8" />
           </svg>
-          <span class="name">{{ STOP_NAMES[one.stop] }}</span>
-          <span class="sr-only">, {{ BEAD_WORDS[one.bead] }}, key {{ place + 1 }}</span>
+          <span class="says">
+            <span class="name">{{ STOP_NAMES[one.stop] }}</span>
+            <span class="sr-only">, {{ BEAD_WORDS[one.bead] }}, key {{ place + 1 }}<template v-if="one.open">, </template></span>
+            <span v-if="one.open" class="open">{{ openWords(one.open) }}</span>
+          </span>
           <span v-if="one.troubles > 0" class="count" :title="`${counted(one.troubles, 'thing')} to mend`">
             {{ one.troubles }}
             <span class="sr-only">to mend</span>
@@ -102,6 +105,18 @@ const filled = computed(() => {
   font-weight: 700;
   text-decoration: underline 2px;
   text-underline-offset: 5px;
+}
+.says {
+  gap: var(--gap-hair);
+  flex: 1;
+  display: grid;
+  min-width: 0;
+  line-height: 1.2;
+}
+.open {
+  color: var(--soft);
+  font-family: var(--dense);
+  font-size: var(--type-small);
 }
 .bead {
   flex: none;

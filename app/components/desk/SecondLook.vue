@@ -1,21 +1,24 @@
 <script setup lang="ts">
 import { mdiChevronLeft, mdiChevronRight } from '@mdi/js'
 import type { Stop } from '~~/core/lesson'
+import { firstSteps, hourOf, sortedByHour } from '~~/core/secondLook'
+import { HOUR_WORDS, otherHourWords } from '~~/core/wording'
 
-/** What the computation found in the whole lesson, worst first; this stop's own first among equals. Folds away to a count. */
+/**
+ * What the computation found that matters at this hour of the lesson, worst first and five at most; the rest is folded. A lesson that
+ * has only begun has its first steps here. Folds away to a count.
+ */
 const props = defineProps<{ stop: Stop }>()
 const lesson = useLesson()
-const RANK = { wrong: 0, attention: 1, note: 2 }
-const findings = computed(() =>
-  [...lesson.findings].sort(
-    (a, b) => RANK[a.severity] - RANK[b.severity] || Number(b.stop === props.stop) - Number(a.stop === props.stop),
-  ),
-)
-const serious = computed(() => lesson.findings.filter((finding) => finding.severity !== 'note').length)
+const hour = computed(() => hourOf(lesson.plan!, lesson.record))
+const steps = computed(() => firstSteps(lesson.plan!, lesson.record))
+const sorted = computed(() => sortedByHour(lesson.findings, hour.value, props.stop))
+const now = computed(() => [...sorted.value.open, ...sorted.value.more])
+const serious = computed(() => now.value.some((finding) => finding.severity !== 'note'))
 </script>
 
 <template>
-  <aside class="look screen-only" :class="{ folded: lesson.lookFolded }" aria-labelledby="second-look">
+  <aside class="look screen-only" data-target="second-look" :class="{ folded: lesson.lookFolded }" aria-labelledby="second-look">
     <QuietBtn
       class="turn"
       size="small"
@@ -24,18 +27,32 @@ const serious = computed(() => lesson.findings.filter((finding) => finding.sever
       :append-icon="lesson.lookFolded ? mdiChevronLeft : mdiChevronRight"
       @click="lesson.lookFolded = !lesson.lookFolded"
     >
-      <span class="badge" :class="{ none: serious === 0 }">{{ lesson.findings.length }}</span>
+      <span class="badge" :class="{ none: !serious }">{{ now.length }}</span>
     </QuietBtn>
     <template v-if="!lesson.lookFolded">
       <h2 id="second-look">Second look</h2>
-      <p class="soft lead">worked out, worst first</p>
-      <ul v-if="findings.length > 0">
-        <FindingCard v-for="finding in findings" :key="finding.key" :finding="finding" :here="stop" />
+      <FirstSteps v-if="steps" :steps="steps" />
+      <p v-else class="soft lead">{{ HOUR_WORDS[hour] }}</p>
+      <ul v-if="now.length > 0">
+        <FindingCard v-for="finding in sorted.open" :key="finding.key" :finding="finding" :here="stop" />
       </ul>
-      <p v-else class="fine">
+      <p v-else-if="!steps" class="fine">
         <strong>Nothing found.</strong>
         Fair, measurable, counted and in time, as far as sums can tell.
       </p>
+      <FindingsFold v-if="sorted.more.length > 0" :title="`${sorted.more.length} more`" :findings="sorted.more" :here="stop" />
+      <FindingsFold
+        v-if="sorted.past.length > 0"
+        :title="otherHourWords(sorted.past.length, 'past', hour)"
+        :findings="sorted.past"
+        :here="stop"
+      />
+      <FindingsFold
+        v-if="sorted.coming.length > 0"
+        :title="otherHourWords(sorted.coming.length, 'coming', hour)"
+        :findings="sorted.coming"
+        :here="stop"
+      />
     </template>
     <h2 v-else id="second-look" class="sr-only">Second look</h2>
   </aside>

@@ -15,7 +15,10 @@ const matches = ref<ColumnMatch[]>([])
 const group = ref<string | null>(null)
 const unit = ref<UnitCode>('count')
 const busy = ref(false)
-const MOST_SHOWN = 60
+const COLUMNS = [
+  { key: 'line', title: 'Line' },
+  { key: 'words', title: 'What' },
+]
 const OUR_OWN = ['id', 'supersedes', 'entered']
 
 const heading = computed(() => (hasHeading(plan.value, rows.value) ? (rows.value[0] ?? []) : []))
@@ -26,6 +29,10 @@ const cells = computed(() =>
 )
 const taken = computed(() => cells.value.filter(({ reading }) => reading !== undefined))
 const skipped = computed(() => cells.value.filter(({ skip }) => skip !== undefined))
+const preview = computed(() => ({
+  taken: taken.value.map((cell) => ({ line: cell.line, words: importedWords(plan.value, cell) })),
+  skipped: skipped.value.map((cell) => ({ line: cell.line, words: skipWords(cell) })),
+}))
 const groupMissing = computed(() => !matches.value.some(({ role }) => role === 'group'))
 const units = computed(() => {
   const own = measuredCard(plan.value)?.method
@@ -163,22 +170,12 @@ const wideOptions = (match: ColumnMatch) =>
       <div class="two">
         <section>
           <h3>Taken in</h3>
-          <ul class="list">
-            <li v-for="cell in taken.slice(0, MOST_SHOWN)" :key="`${cell.line}/${cell.column}`">
-              <span class="soft">line {{ cell.line }}</span> {{ importedWords(plan, cell) }}
-            </li>
-            <li v-if="taken.length > MOST_SHOWN" class="soft">and {{ taken.length - MOST_SHOWN }} more</li>
-          </ul>
+          <ReadTable class="list" :rows="preview.taken" :columns="COLUMNS" caption="Taken in" />
         </section>
         <section>
           <h3>Passed over, and why</h3>
-          <ul class="list">
-            <li v-for="cell in skipped.slice(0, MOST_SHOWN)" :key="`${cell.line}/${cell.column}`">
-              <span class="soft">line {{ cell.line }}</span> {{ skipWords(cell) }}
-            </li>
-            <li v-if="skipped.length > MOST_SHOWN" class="soft">and {{ skipped.length - MOST_SHOWN }} more</li>
-            <li v-if="skipped.length === 0" class="soft">nothing</li>
-          </ul>
+          <ReadTable v-if="skipped.length > 0" class="list" :rows="preview.skipped" :columns="COLUMNS" caption="Passed over" />
+          <p v-else class="soft">nothing</p>
         </section>
       </div>
       <div class="row">
@@ -218,9 +215,5 @@ h3 {
   overflow: auto;
   border: 1px solid var(--line);
   border-radius: var(--corner);
-}
-.list li {
-  padding: var(--gap-tight) var(--gap-near);
-  border-bottom: 1px solid var(--line);
 }
 </style>

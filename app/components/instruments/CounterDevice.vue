@@ -9,7 +9,7 @@ const count = computed(() => Number(text.value) || 0)
 
 <template>
   <div class="device">
-    <output class="figure-large">{{ count }}</output>
+    <output class="figure-large" aria-label="Counted">{{ count }}</output>
     <button type="button" class="press" @click="text = String(count + 1)">One more</button>
     <div class="row">
       <VBtn :disabled="count === 0" @click="text = String(count - 1)">One back</VBtn>

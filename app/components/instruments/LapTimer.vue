@@ -52,7 +52,7 @@ function finish(): void {
 
 <template>
   <div class="device">
-    <output class="figure-large" aria-live="off">{{ stopwatchWords(Math.floor(passed / 1000)) }}</output>
+    <output aria-label="Time" class="figure-large" aria-live="off">{{ stopwatchWords(Math.floor(passed / 1000)) }}</output>
     <button v-if="began === undefined" type="button" class="press" @click="start">Start all</button>
     <ul v-else class="finishers">
       <li v-for="condition in conditions" :key="condition">

@@ -33,7 +33,7 @@ function press(): void {
 
 <template>
   <div class="device">
-    <output class="figure-large" aria-live="off">{{ shown }} s</output>
+    <output aria-label="Time" class="figure-large" aria-live="off">{{ shown }} s</output>
     <button type="button" class="press" :class="{ on: began !== undefined }" @click="press">
       {{ began === undefined ? (text ? 'Start again' : 'Start') : 'Stop' }}
     </button>

@@ -15,7 +15,9 @@ onBeforeUnmount(source.open((value) => (sent.value = value)))
 
 <template>
   <div class="device">
-    <output class="figure-large" aria-live="off">{{ sent === undefined ? 'no signal' : writeReading(plan, sent, unit) }}</output>
+    <output aria-label="What it shows" class="figure-large" aria-live="off">{{
+      sent === undefined ? 'no signal' : writeReading(plan, sent, unit)
+    }}</output>
     <button type="button" class="press" :disabled="sent === undefined" @click="text = String(sent)">Take this one</button>
     <p v-if="text" role="status">
       Taken: <strong>{{ writeReading(plan, Number(text), unit) }}</strong>

@@ -106,7 +106,8 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
     </ul>
     <QuickAdd
       label="Add a caution of your own"
-      placeholder="+ a caution of your own: the floor by the sink is slippery"
+      placeholder="+ a caution of your own"
+      example="the floor by the sink is slippery"
       :longest="LONGEST.name"
       @add="addOwn"
     />

@@ -41,7 +41,12 @@ async function count(): Promise<void> {
 </script>
 
 <template>
-  <AppFold title="After the lesson: count back" :hint="`${counted(rows.length, 'thing')} from the cupboard`" v-if="rows.length > 0">
+  <AppFold
+    target="count-back"
+    title="After the lesson: count back"
+    :hint="`${counted(rows.length, 'thing')} from the cupboard`"
+    v-if="rows.length > 0"
+  >
     <table class="ruled">
       <thead>
         <tr>

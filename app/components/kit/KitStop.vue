@@ -48,18 +48,24 @@ const PRINTS = ['trays', 'labels', 'picking', 'shopping', 'getting-ready', 'coun
         <PrintMenu :names="PRINTS" />
       </div>
     </div>
-    <KitTable v-if="plan.materials.length > 0" :columns="whole ? [...COLUMNS] : FIRST_COLUMNS" :needs="needOf" :whole="whole" />
-    <div v-else class="empty-note">
-      <strong>What does one tray hold?</strong>
+    <KitTable
+      data-target="kit-table"
+      v-if="plan.materials.length > 0"
+      :columns="whole ? [...COLUMNS] : FIRST_COLUMNS"
+      :needs="needOf"
+      :whole="whole"
+    />
+    <EmptyNote v-else title="What does one tray hold?" begin="List the first thing" @begin="focusTarget('new-material')">
       Name a thing and how much {{ PER_WORDS.group }} or {{ PER_WORDS.trial }} takes, such as “1 strip” {{ PER_WORDS.trial }}.
       Conditions, repeats, groups and spares are multiplied for you.
-    </div>
+    </EmptyNote>
     <QuickAdd
       class="add"
       is-new
       target="new-material"
       label="Add a thing to the kit"
-      placeholder="+ another thing: shallow tray"
+      placeholder="+ another thing"
+      example="a shallow tray"
       :longest="LONGEST.name"
       @add="add"
     />

@@ -12,8 +12,8 @@ import {
 } from '~~/core/lesson'
 import { amountWords, cautionWords, civilWords, moneyWords, needSum, PREPARATION_WORDS } from '~~/core/wording'
 
-/** What else there is to say of one thing: cupboard, packs, drying, substitutes, getting ready, cautions. */
-const props = defineProps<{ material: Material; need: Need; shared: boolean }>()
+/** What else there is to say of one thing, one idea after the other: how it is used, where it comes from, getting ready, instead, cautions. */
+const props = defineProps<{ material: Material; need: Need }>()
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
 const cautions = computed(() => cautionsOfMaterial(props.material))
@@ -56,105 +56,111 @@ function addSubstitute(name: string): void {
 <template>
   <div class="more">
     <p class="hint">{{ needSum(need, material) }}</p>
-    <div class="row">
-      <ChoiceField
-        label="Only for"
-        :model-value="material.condition ?? ''"
-        @update:model-value="set('condition', $event || null)"
-        :options="[
-          { value: '', title: 'all conditions' },
-          ...activeConditions(plan).map((condition) => ({
-            value: condition.id,
-            title: `${letterOf(plan, condition.id)} ${condition.label}`,
-          })),
-        ]"
-      />
-      <ChoiceField
-        label="Afterwards"
-        :model-value="material.use"
-        @update:model-value="set('use', $event)"
-        :options="[
-          { value: 'up', title: 'used up' },
-          { value: 'again', title: 'used again' },
-        ]"
-      />
-      <NumberField
-        label="Spares, in 100"
-        :model-value="Math.round(material.spare * 100)"
-        :least="0"
-        :most="500"
-        @update:model-value="set('spare', ($event ?? 0) / 100)"
-      />
-      <template v-if="again">
-        <NumberField
-          label="Rinse and dry"
-          unit="min"
-          :model-value="material.rinse"
-          v-bind="BOUNDS.rinseSeconds"
-          @update:model-value="set('rinse', $event ?? 0)"
+    <section>
+      <h3>How it is used</h3>
+      <div class="row">
+        <ChoiceField
+          label="Only for"
+          :model-value="material.condition ?? ''"
+          @update:model-value="set('condition', $event || null)"
+          :options="[
+            { value: '', title: 'all conditions' },
+            ...activeConditions(plan).map((condition) => ({
+              value: condition.id,
+              title: `${letterOf(plan, condition.id)} ${condition.label}`,
+            })),
+          ]"
+        />
+        <ChoiceField
+          label="Afterwards"
+          :model-value="material.use"
+          @update:model-value="set('use', $event)"
+          :options="[
+            { value: 'up', title: 'used up' },
+            { value: 'again', title: 'used again' },
+          ]"
         />
         <NumberField
-          label="Go round in all"
+          label="Spares, in 100"
+          :model-value="Math.round(material.spare * 100)"
+          :least="0"
+          :most="500"
+          @update:model-value="set('spare', ($event ?? 0) / 100)"
+        />
+        <template v-if="again">
+          <NumberField
+            label="Rinse and dry"
+            unit="min"
+            :model-value="material.rinse"
+            v-bind="BOUNDS.rinseSeconds"
+            @update:model-value="set('rinse', $event ?? 0)"
+          />
+          <NumberField
+            label="Go round in all"
+            optional
+            whole
+            :model-value="material.goesRound"
+            v-bind="BOUNDS.goesRound"
+            @update:model-value="set('goesRound', $event)"
+          />
+        </template>
+      </div>
+    </section>
+    <section>
+      <h3>Where it comes from</h3>
+      <div class="row">
+        <ChoiceField
+          label="In the cupboard it is"
+          class="wide"
+          :model-value="supply.thing?.id ?? ''"
+          @update:model-value="set('thing', $event || null)"
+          :options="[
+            { value: '', title: 'not from the cupboard' },
+            ...lesson.school.things.map((thing) => ({
+              value: thing.id,
+              title: `${thing.name} (${amountWords(thing.stock, thing.unit)})`,
+            })),
+          ]"
+        />
+        <template v-if="supply.thing">
+          <p class="hint booked">
+            {{ supply.place || 'no place' }}{{ supply.price === undefined ? '' : `, ${moneyWords(supply.price)} a pack` }}.
+            <template v-for="booking in supply.taken" :key="booking.lesson">
+              “{{ booking.title || 'Lesson' }}” has {{ amountWords(booking.amount, supply.thing.unit) }} on
+              {{ civilWords({ day: booking.date, time: booking.start || 'no time' }) }}.
+            </template>
+          </p>
+        </template>
+        <template v-else>
+          <TextField
+            v-for="[part, words] in [
+              ['stock', 'There'],
+              ['pack', 'One pack'],
+              ['price', 'Price of a pack'],
+              ['place', 'Place'],
+            ] as const"
+            :key="part"
+            :label="words"
+            class="short"
+            :longest="LONGEST.name"
+            :model-value="material[part]"
+            @update:model-value="set(part, $event, part)"
+          />
+        </template>
+        <NumberField
+          v-if="isVolumeOrMass"
+          label="1 mL weighs (g)"
           optional
-          whole
-          :model-value="material.goesRound"
-          v-bind="BOUNDS.goesRound"
-          @update:model-value="set('goesRound', $event)"
+          :target="`density-${material.id}`"
+          :model-value="material.density"
+          v-bind="BOUNDS.density"
+          @update:model-value="set('density', $event)"
         />
-      </template>
-    </div>
-    <div class="row">
-      <ChoiceField
-        label="In the cupboard it is"
-        class="wide"
-        :model-value="supply.thing?.id ?? ''"
-        @update:model-value="set('thing', $event || null)"
-        :options="[
-          { value: '', title: 'not from the cupboard' },
-          ...lesson.school.things.map((thing) => ({
-            value: thing.id,
-            title: `${thing.name} (${amountWords(thing.stock, thing.unit)})`,
-          })),
-        ]"
-      />
-      <template v-if="supply.thing">
-        <p class="hint booked">
-          {{ supply.place || 'no place' }}{{ supply.price === undefined ? '' : `, ${moneyWords(supply.price)} a pack` }}.
-          <template v-for="booking in supply.taken" :key="booking.lesson">
-            “{{ booking.title || 'Lesson' }}” has {{ amountWords(booking.amount, supply.thing.unit) }} on
-            {{ civilWords({ day: booking.date, time: booking.start || 'no time' }) }}.
-          </template>
-        </p>
-      </template>
-      <template v-else>
-        <TextField
-          v-for="[part, words] in [
-            ['stock', 'There'],
-            ['pack', 'One pack'],
-            ['price', 'Price of a pack'],
-            ['place', 'Place'],
-          ] as const"
-          :key="part"
-          :label="words"
-          class="short"
-          :longest="LONGEST.name"
-          :model-value="material[part]"
-          @update:model-value="set(part, $event, part)"
-        />
-      </template>
-      <NumberField
-        v-if="isVolumeOrMass"
-        label="1 mL weighs (g)"
-        optional
-        :target="`density-${material.id}`"
-        :model-value="material.density"
-        v-bind="BOUNDS.density"
-        @update:model-value="set('density', $event)"
-      />
-      <TickField label="to buy" :model-value="material.toBuy" @update:model-value="set('toBuy', $event)" />
-    </div>
-    <fieldset>
-      <legend>Getting ready</legend>
+        <TickField label="to buy" :model-value="material.toBuy" @update:model-value="set('toBuy', $event)" />
+      </div>
+    </section>
+    <section>
+      <h3>Getting ready</h3>
       <div class="row">
         <ChoiceField
           label="What to do"
@@ -170,7 +176,7 @@ function addSubstitute(name: string): void {
             label="How"
             class="wide"
             :longest="LONGEST.name"
-            placeholder="2 cm wide, on the guillotine"
+            placeholder="for example 2 cm wide, on the guillotine"
             :model-value="material.preparation.words"
             @update:model-value="prepare({ words: $event })"
           />
@@ -197,9 +203,9 @@ function addSubstitute(name: string): void {
           />
         </template>
       </div>
-    </fieldset>
-    <fieldset>
-      <legend>Could be taken instead</legend>
+    </section>
+    <section>
+      <h3>Could be taken instead</h3>
       <div v-for="one in material.substitutes" :key="one.id" class="row substitute">
         <TextField
           label="Thing"
@@ -245,13 +251,15 @@ function addSubstitute(name: string): void {
       <QuickAdd
         v-if="material.substitutes.length < 6"
         label="Add a substitute"
-        placeholder="+ a substitute: plastic cup"
+        placeholder="+ a substitute"
+        example="a plastic cup"
         :longest="LONGEST.name"
         @add="addSubstitute"
       />
-    </fieldset>
-    <fieldset>
-      <legend>Cautions. Those in its name are added by themselves.</legend>
+    </section>
+    <section>
+      <h3>Cautions</h3>
+      <p class="hint">Those in its name are added by themselves.</p>
       <div class="row">
         <VChip
           v-for="caution in cautions"
@@ -277,7 +285,7 @@ function addSubstitute(name: string): void {
           </VList>
         </VMenu>
       </div>
-    </fieldset>
+    </section>
     <QuietBtn
       size="small"
       class="off"
@@ -289,33 +297,31 @@ function addSubstitute(name: string): void {
 </template>
 
 <style scoped>
-.more {
+.more,
+section {
   display: grid;
   gap: var(--gap-near);
+}
+.more {
+  gap: var(--gap-part);
+}
+section {
+  padding-top: var(--gap-near);
+  border-top: 1px solid var(--line);
+}
+h3 {
+  font-size: var(--type-lead);
 }
 .row {
   align-items: flex-end;
 }
-.wide {
-  flex: 1;
-  min-width: 170px;
+.row > .field {
+  flex: 1 1 150px;
 }
-.short {
-  width: 104px;
-}
-.booked {
-  flex: 1;
-}
-legend {
-  margin-bottom: 4px;
-  color: var(--soft);
-  font-size: var(--type-small);
-  font-weight: 650;
+.row > .wide {
+  flex-basis: 100%;
 }
 .off {
   justify-self: start;
-}
-.substitute {
-  margin-bottom: 6px;
 }
 </style>

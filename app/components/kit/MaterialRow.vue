@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { LONGEST } from '~~/core/lesson'
-import { arrangementOf } from '~~/core/arrangement'
 import { COLUMNS, withWritten, type Column, type Need } from '~~/core/kit'
 import type { Material } from '~~/core/lesson'
 import { amountWords, measuredWords, moneyWords, PER_WORDS, readErrorWords, USE_WORDS } from '~~/core/wording'
@@ -16,7 +15,6 @@ const drafts = ref<Partial<Record<Column, string>>>({})
 const label = computed(() => props.material.name || 'a thing without a name')
 const fromCupboard = computed(() => props.need.supply.thing !== undefined)
 const trayDiffers = computed(() => new Set(Object.values(props.need.trays)).size > 1)
-const shared = computed(() => arrangementOf(lesson.plan!) === 'share-out')
 
 const troubles = computed(() => {
   const { amount, supply } = props.need
@@ -131,23 +129,21 @@ const valueOf = (event: Event) => (event.target as HTMLInputElement).value
     <td class="last">
       <QuietBtn
         size="small"
-        :aria-expanded="more"
+        aria-haspopup="dialog"
         :aria-label="`More about ${label}`"
         :data-target="`more-${material.id}`"
-        @click="more = !more"
+        @click="more = true"
       >
-        {{ more ? 'less' : 'more' }}
+        more
       </QuietBtn>
+      <LazyAppDrawer v-if="more" v-model="more" :title="material.name || 'A thing without a name'">
+        <MaterialMore :material="material" :need="need" />
+      </LazyAppDrawer>
     </td>
   </tr>
   <tr v-if="troubles.length > 0" class="explain">
     <td :colspan="columns.length + (whole ? 2 : 4)">
       <p v-for="[column, words] in troubles" :key="column" class="trouble" role="alert">{{ COLUMN_NAMES[column] }}: {{ words }}</p>
-    </td>
-  </tr>
-  <tr v-if="more" class="more">
-    <td :colspan="columns.length + (whole ? 2 : 4)">
-      <MaterialMore :material="material" :need="need" :shared="shared" />
     </td>
   </tr>
 </template>
@@ -199,9 +195,5 @@ span.spare {
 }
 .explain td {
   padding: 0 var(--gap-near) var(--gap-close) !important;
-}
-.more td {
-  padding: var(--gap-near) var(--gap-near) var(--gap-wide) !important;
-  background: var(--panel);
 }
 </style>

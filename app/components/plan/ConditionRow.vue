@@ -55,7 +55,12 @@ function itemsFor(condition: Condition) {
   <section class="section" aria-labelledby="conditions">
     <header class="row head">
       <h3 id="conditions" data-target="conditions" tabindex="-1">{{ words.name }}</h3>
-      <span class="soft">{{ what }}</span>
+      <span class="soft">
+        {{ what
+        }}<template v-if="plan.conditions.length === 0 && plan.conditionsAs === 'kinds'"
+          >, for example {{ words.example }}</template
+        >
+      </span>
       <span v-if="plan.kind !== 'improve'" class="as">
         <PickOne
           label="What the conditions are"
@@ -99,7 +104,7 @@ function itemsFor(condition: Condition) {
           target="new-condition"
           label="Add a condition"
           :longest="LONGEST.name"
-          :placeholder="plan.conditions.length === 0 ? (plan.conditionsAs === 'kinds' ? words.example : '40 cm') : '+ another'"
+          :placeholder="plan.conditions.length === 0 ? '+ the first' : '+ another'"
           @add="add"
         />
       </li>

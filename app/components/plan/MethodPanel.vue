@@ -57,7 +57,7 @@ const WOBBLES = [
         target="method-tool"
         :model-value="method.tool"
         :longest="LONGEST.name"
-        placeholder="ruler, kitchen scale, stopwatch"
+        placeholder="for example a ruler"
         @update:model-value="set('tool', $event, 'tool')"
       />
       <ChoiceField
@@ -92,7 +92,7 @@ const WOBBLES = [
         lazy
         target="words"
         :model-value="method.words.join(', ')"
-        placeholder="dry, damp, wet"
+        placeholder="for example dry, damp, wet"
         @update:model-value="set('words', readNames($event, MOST_WORDS))"
       />
       <QuietBtn v-if="method.instrument === 'words'" size="small" class="yes-no" @click="set('words', YES_NO)">
@@ -135,7 +135,7 @@ const WOBBLES = [
         </QuietBtn>
       </li>
     </ul>
-    <QuickAdd label="Add to the list before every trial" placeholder="+ fresh, dry strip" :longest="LONGEST.name" @add="addLine" />
+    <QuickAdd label="Add to the list before every trial" example="a fresh, dry strip" :longest="LONGEST.name" @add="addLine" />
   </AppFold>
 </template>
 

@@ -19,7 +19,6 @@ const lesson = useLesson()
     <ThingsLine v-if="lesson.plan.kind !== 'over-time'" />
     <OutlookPanel />
     <MethodPanel />
-    <GroupPanel />
     <WordsPanel />
   </div>
 </template>

@@ -73,7 +73,7 @@ const dragging = { animation: 120, filter: 'textarea, input, button', preventOnF
 
 <template>
   <div>
-    <div class="trays">
+    <div class="trays" data-target="trays">
       <section class="tray" aria-labelledby="tray-change">
         <header>
           <h3 id="tray-change">{{ words.change.name }}</h3>
@@ -96,11 +96,12 @@ const dragging = { animation: 120, filter: 'textarea, input, button', preventOnF
         <VueDraggable v-model="inMeasure" group="measures" v-bind="dragging" class="cards" data-tray="measure">
           <MeasureCard v-for="measure in inMeasure" :key="measure.id" :measure="measure" chosen />
         </VueDraggable>
+        <p v-if="!measured" class="hint empty">For example: {{ words.measure.example }}.</p>
         <QuickAdd
           class="add"
           target="new-measure"
           label="Add a thing we could measure"
-          :placeholder="measured ? '+ another' : words.measure.empty"
+          :placeholder="measured ? '+ another' : '+ add a card'"
           @add="addMeasure"
         />
       </section>
@@ -136,7 +137,8 @@ const dragging = { animation: 120, filter: 'textarea, input, button', preventOnF
           is-new
           target="new-factor"
           label="Add a thing we could change"
-          placeholder="the kind of paper"
+          placeholder="+ add a card"
+          example="the kind of paper"
           @add="addFactor"
         />
       </template>

@@ -26,7 +26,7 @@ function writeTimes(text: string): void {
         lazy
         target="times"
         :model-value="written"
-        placeholder="0, 1, 2, 5"
+        placeholder="for example 0, 1, 2, 5"
         :aria-invalid="trouble ? true : undefined"
         @update:model-value="writeTimes($event)"
       />
@@ -47,7 +47,7 @@ function writeTimes(text: string): void {
         class="places"
         lazy
         :model-value="plan.watch.places.join(', ')"
-        placeholder="places in each: top, middle, bottom"
+        placeholder="for example top, middle, bottom"
         @update:model-value="lesson.edit((draft) => (draft.watch.places = readNames($event, MOST_PLACES)))"
       />
     </div>

@@ -19,12 +19,15 @@ const ways = computed(() => predictionsFor(plan.value))
       <p class="soft">{{ predictionPrompt(plan) }}</p>
       <VBtn size="small" class="slips" :to="`/print/${lesson.id}/slips`" target="_blank">Print slips</VBtn>
     </div>
-    <div v-if="activeConditions(plan).length === 0 || ways.length === 0" class="empty-note">
-      <strong>Nothing to predict yet</strong>
+    <EmptyNote
+      v-if="activeConditions(plan).length === 0 || ways.length === 0"
+      title="Nothing to predict yet"
+      begin="Name what you compare"
+      :to="`/lesson/${lesson.id}/plan`"
+    >
       A prediction is an order of the conditions, a number or a line, such as “kitchen roll, tissue, card, because it is the
       fluffiest”.
-      <NuxtLink :to="`/lesson/${lesson.id}/plan`">Name what you compare first</NuxtLink>.
-    </div>
+    </EmptyNote>
     <template v-else>
       <div class="row ways">
         <ChoiceField
@@ -35,7 +38,7 @@ const ways = computed(() => predictionsFor(plan.value))
         />
         <FrameChoice label="in the words" />
       </div>
-      <section class="sheet tally" aria-labelledby="tally">
+      <section class="sheet tally" data-target="predictions" aria-labelledby="tally">
         <h3 id="tally">
           The class so far
           <span class="soft">{{ stamped }} of {{ groups.length }} groups</span>

@@ -42,7 +42,7 @@ function stamp(): void {
       v-model="reason"
       :rows="big ? 2 : 1"
       :longest="LONGEST.text"
-      placeholder="it is the fluffiest"
+      placeholder="for example it is the fluffiest"
     />
     <div class="row actions"><slot :whole="whole" /></div>
   </form>

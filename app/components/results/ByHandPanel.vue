@@ -24,10 +24,9 @@ const problems = computed(() => {
 
 <template>
   <section aria-label="By hand">
-    <p v-if="!graph || !up" class="empty-note">
-      <strong>Nothing to draw by hand yet</strong>
+    <EmptyNote v-if="!graph || !up" title="Nothing to draw by hand yet">
       With numbers measured, the scale for squared paper stands here, such as “Count in 5s, two squares each, up to 60”.
-    </p>
+    </EmptyNote>
     <template v-else>
       <p class="large">{{ scaleSentence(up, graph.unit) }}</p>
       <p v-if="across" class="soft">Along the bottom: {{ scaleSentence(across, graph.across!.unit) }}</p>

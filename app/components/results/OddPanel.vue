@@ -20,11 +20,10 @@ const dropRetests = () => lesson.replace(withoutOpenRetests(props.plan, props.re
 
 <template>
   <section aria-label="Odd results">
-    <p v-if="odd.length === 0" class="empty-note">
-      <strong>Nothing odd</strong>
+    <EmptyNote v-if="odd.length === 0" title="Nothing odd">
       No reading lies far from its fellows, and none was set aside. Where one does, it stands here with what may explain it, such as
       “Was the depth of water kept the same?”
-    </p>
+    </EmptyNote>
     <template v-else>
       <div class="row head">
         <p class="grow">Nobody can say from here what happened. Ask the group, then explain it, keep it, or test it again.</p>

@@ -25,10 +25,9 @@ const changed = computed(() => rows.value.filter(({ later }) => later.length > 0
 <template>
   <section aria-label="Predictions and result">
     <p v-if="evidence && orders.length > 0" class="large">{{ foresight(plan, evidence, orders) }}</p>
-    <p v-if="orders.length === 0" class="empty-note">
-      <strong>Nobody predicted beforehand</strong>
+    <EmptyNote v-if="orders.length === 0" title="Nobody predicted beforehand">
       Predictions that are written down before the first reading stand here beside the result.
-    </p>
+    </EmptyNote>
     <table v-else class="ruled">
       <thead>
         <tr>

@@ -34,7 +34,7 @@ const turn = (to: unknown) => void navigateTo({ query: to === 'graph' ? {} : { p
       <VBtn size="small" class="print" :to="`/print/${lesson.id}/report`" target="_blank">Class report</VBtn>
     </div>
     <template v-if="evidence && evidence.summaries.length > 0">
-      <GradeLine :plan="plan" :record="lesson.record" :evidence="evidence" />
+      <GradeLine data-target="grade" :plan="plan" :record="lesson.record" :evidence="evidence" />
       <VTabs :model-value="part" class="parts" aria-label="Parts of the results" @update:model-value="turn">
         <VTab v-for="one in shown" :key="one" :value="one">{{ names[one] }}</VTab>
       </VTabs>
@@ -53,12 +53,10 @@ const turn = (to: unknown) => void navigateTo({ query: to === 'graph' ? {} : { p
       <ByHandPanel v-else-if="part === 'by-hand'" :plan="plan" :record="lesson.record" />
       <OtherClassPanel v-else :plan="plan" :record="lesson.record" />
     </template>
-    <div v-else class="empty-note">
-      <strong>No readings yet</strong>
+    <EmptyNote v-else title="No readings yet" begin="Key readings in" :to="`/lesson/${lesson.id}/test`">
       Here the averages, every reading as a dot, and how sure the class can be will stand, such as “Clear: the gap is 2.1 times the
       wobble”.
-      <NuxtLink :to="`/lesson/${lesson.id}/test`">Key readings in</NuxtLink>, or take a table in from CSV or a spreadsheet.
-    </div>
+    </EmptyNote>
   </div>
 </template>
 

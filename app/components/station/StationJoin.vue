@@ -30,7 +30,7 @@ if (code.value) onMounted(look)
         label="Code from the board"
         class="reading code"
         v-model="code"
-        placeholder="FERN 42"
+        placeholder="for example FERN 42"
         autocapitalize="characters"
         :longest="LONGEST.code"
       />

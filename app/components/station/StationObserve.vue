@@ -69,7 +69,7 @@ function keep(): void {
       v-model="text"
       :rows="2"
       :longest="LONGEST.observation"
-      placeholder="the water climbs in spikes"
+      placeholder="for example the water climbs in spikes"
     />
     <div class="row">
       <VBtn @click="sketching = true">Sketch it</VBtn>

@@ -193,7 +193,16 @@ function setAside(reason: string): void {
       @why="setAside"
       @back="sayingWhy = false"
     />
-    <form v-else ref="entry" class="entry" @submit.prevent="submit">
+    <!-- What is pressed while the number is looked at would belong to the next trial, and is not taken for this one. -->
+    <form
+      v-else
+      ref="entry"
+      class="entry"
+      :class="{ checking }"
+      :aria-busy="checking"
+      @submit.prevent="submit"
+      @keydown.capture="checking && $event.preventDefault()"
+    >
       <component
         :is="INSTRUMENTS[device]"
         v-if="device !== 'laps'"
@@ -230,6 +239,9 @@ function setAside(reason: string): void {
   grid-template-columns: minmax(0, 1fr);
   align-content: start;
   gap: var(--gap-near);
+}
+.checking {
+  pointer-events: none;
 }
 /* Always in reach, however small the tablet is. */
 .entry > .row {

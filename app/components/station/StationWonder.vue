@@ -49,7 +49,7 @@ function say(): void {
       v-model="text"
       :rows="2"
       :longest="LONGEST.said"
-      :placeholder="WONDER_WORDS[list].example"
+      :placeholder="`for example ${WONDER_WORDS[list].example}`"
     />
     <div class="row">
       <VBtn v-if="closable" @click="emit('close')">Back</VBtn>

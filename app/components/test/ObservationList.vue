@@ -37,7 +37,7 @@ async function add(): Promise<void> {
         label="What was seen"
         v-model="text"
         :longest="LONGEST.observation"
-        placeholder="the tissue fell apart at the bottom"
+        placeholder="for example the tissue fell apart at the bottom"
       />
       <VBtn type="submit" size="small" class="nowrap" :disabled="text.trim() === ''">Write it down</VBtn>
     </form>

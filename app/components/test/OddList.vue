@@ -51,7 +51,7 @@ useKeys({ o: () => rowsOf()[0]?.focus() })
 </script>
 
 <template>
-  <section v-if="odd.length > 0" class="odd" aria-label="Odd numbers">
+  <section v-if="odd.length > 0" class="odd" data-target="odd" aria-label="Odd numbers">
     <h3>
       {{ odd.length }} to look at
       <span class="hint">o comes here; k keeps, f puts a slip right, a sets aside, Enter shows the place</span>

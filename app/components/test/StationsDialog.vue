@@ -9,13 +9,25 @@ const lesson = useLesson()
 const notices = useNotices()
 const groups = computed(() => lesson.plan!.groups)
 const paused = computed(() => props.stations.length > 0 && props.stations.every(({ locked }) => locked))
-const rows = computed(() =>
+const inOrder = computed(() =>
   [...props.stations].sort((a, b) => placeOf(a.group) - placeOf(b.group) || a.joinedAt.localeCompare(b.joinedAt)),
 )
+const rows = computed(() =>
+  inOrder.value.map((station) => ({
+    station,
+    name: `${nameOf(station)}${numberOf(station)}`,
+    there: station.present ? '' : (station.lastSeenAt ?? 'never'),
+  })),
+)
+const COLUMNS = [
+  { key: 'name', title: 'Group' },
+  { key: 'there', title: 'There?' },
+  { key: 'do', title: 'What to do', figure: true, fixed: true },
+]
 const placeOf = (group: string) => groups.value.findIndex(({ id }) => id === group)
 const nameOf = (station: JoinedStation) => groups.value.find(({ id }) => id === station.group)?.name ?? 'a group that is gone'
 const numberOf = (station: JoinedStation) => {
-  const same = rows.value.filter(({ group }) => group === station.group)
+  const same = inOrder.value.filter(({ group }) => group === station.group)
   return same.length > 1 ? ` ${same.indexOf(station) + 1}` : ''
 }
 
@@ -39,49 +51,37 @@ async function attempt(work: () => Promise<unknown>): Promise<void> {
 
 <template>
   <AppDialog v-model="open" title="Stations" :width="760">
-    <p v-if="stations.length === 0" class="empty-note">
-      <strong>Nobody has joined yet</strong>
+    <EmptyNote v-if="stations.length === 0" title="Nobody has joined yet">
       A group opens the station page, types {{ lesson.code }} and taps its name. Then it stands here.
-    </p>
-    <table v-else class="ruled">
-      <thead>
-        <tr>
-          <th scope="col">Group</th>
-          <th scope="col">There?</th>
-          <th scope="col"><span class="sr-only">What to do</span></th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="station in rows" :key="station.id">
-          <th scope="row">
-            <GroupName v-if="placeOf(station.group) >= 0" :group="groups[placeOf(station.group)]!" />
-            <template v-else>{{ nameOf(station) }}</template>
-            {{ numberOf(station) }}
-          </th>
-          <td>
-            <span v-if="station.present" class="there">● there</span>
-            <span v-else class="away">▲ away{{ station.lastSeenAt ? ` since ${timeWords(station.lastSeenAt)}` : '' }}</span>
-            <span v-if="station.locked"> · paused</span>
-          </td>
-          <td class="figure">
-            <ChoiceField
-              bare
-              :label="`Move ${nameOf(station)}${numberOf(station)} to`"
-              class="move"
-              :model-value="station.group"
-              @update:model-value="change([station.id], { group: $event })"
-              :options="groups.map((group) => ({ value: group.id, title: group.name }))"
-            />
-            <VBtn size="small" @click="change([station.id], { locked: !station.locked })">
-              {{ station.locked ? 'Go on' : 'Pause' }}<span class="sr-only"> {{ nameOf(station) }}{{ numberOf(station) }}</span>
-            </VBtn>
-            <QuietBtn size="small" @click="remove(station)">
-              Send away<span class="sr-only"> {{ nameOf(station) }}{{ numberOf(station) }}</span>
-            </QuietBtn>
-          </td>
-        </tr>
-      </tbody>
-    </table>
+    </EmptyNote>
+    <ReadTable v-else :rows="rows" :columns="COLUMNS" caption="Stations that have joined">
+      <template #name="{ row: { station } }">
+        <GroupName v-if="placeOf(station.group) >= 0" :group="groups[placeOf(station.group)]!" />
+        <template v-else>{{ nameOf(station) }}</template>
+        {{ numberOf(station) }}
+      </template>
+      <template #there="{ row: { station } }">
+        <span v-if="station.present" class="there">● there</span>
+        <span v-else class="away">▲ away{{ station.lastSeenAt ? ` since ${timeWords(station.lastSeenAt)}` : '' }}</span>
+        <span v-if="station.locked"> · paused</span>
+      </template>
+      <template #do="{ row: { station } }">
+        <ChoiceField
+          bare
+          :label="`Move ${nameOf(station)}${numberOf(station)} to`"
+          class="move"
+          :model-value="station.group"
+          @update:model-value="change([station.id], { group: $event })"
+          :options="groups.map((group) => ({ value: group.id, title: group.name }))"
+        />
+        <VBtn size="small" @click="change([station.id], { locked: !station.locked })">
+          {{ station.locked ? 'Go on' : 'Pause' }}<span class="sr-only"> {{ nameOf(station) }}{{ numberOf(station) }}</span>
+        </VBtn>
+        <QuietBtn size="small" @click="remove(station)">
+          Send away<span class="sr-only"> {{ nameOf(station) }}{{ numberOf(station) }}</span>
+        </QuietBtn>
+      </template>
+    </ReadTable>
     <template #actions>
       <QuietBtn @click="open = false">Close</QuietBtn>
       <VBtn v-if="stations.length > 0" @click="change(undefined, { locked: !paused })">
@@ -102,7 +102,7 @@ async function attempt(work: () => Promise<unknown>): Promise<void> {
   display: inline-flex;
   width: 130px;
 }
-.figure > * {
-  margin-left: 6px;
+.move + * {
+  margin: 0 var(--gap-close);
 }
 </style>

@@ -30,11 +30,9 @@ const look = (reading: Reading) => void (lesson.target = cellTarget(reading))
       <CellPanel v-if="chosen" :place="chosen" />
       <ObservationList />
     </template>
-    <div v-else class="empty-note">
-      <strong>Nothing to write down yet</strong>
+    <EmptyNote v-else title="Nothing to write down yet" begin="Say what is changed and measured" :to="`/lesson/${lesson.id}/plan`">
       Readings go into a table of groups and conditions, such as “Alder, kitchen roll, first trial: 61 mm”.
-      <NuxtLink :to="`/lesson/${lesson.id}/plan`">Say what is changed and measured first</NuxtLink>.
-    </div>
+    </EmptyNote>
   </div>
 </template>
 

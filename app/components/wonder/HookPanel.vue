@@ -54,7 +54,7 @@ function onPaste(event: ClipboardEvent): void {
       <GrowingField
         label="The hook"
         :model-value="plan.wonder.hook"
-        placeholder="an object, a picture, a quick demonstration"
+        placeholder="for example an object, a picture, a quick demonstration"
         @update:model-value="lesson.edit((draft) => (draft.wonder.hook = $event), 'hook')"
       />
       <figure v-for="picture in plan.wonder.pictures" :key="picture.id">

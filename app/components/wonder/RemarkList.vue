@@ -66,6 +66,7 @@ function itemsFor(remark: Remark) {
   <section class="list" :aria-labelledby="`list-${name}`">
     <h3 :id="`list-${name}`">{{ words.name }}</h3>
     <p class="hint">{{ words.what }}</p>
+    <p v-if="remarks.length === 0" class="hint">For example: {{ words.example }}</p>
     <VueDraggable
       v-model="remarks"
       tag="ul"
@@ -110,13 +111,7 @@ function itemsFor(remark: Remark) {
         <MoreMenu :label="`More for: ${remark.text}`" :items="itemsFor(remark)" />
       </li>
     </VueDraggable>
-    <QuickAdd
-      :label="`Add to ${words.name}`"
-      :placeholder="`+ ${words.example}`"
-      :target="name"
-      :is-new="name === 'noticed'"
-      @add="add"
-    />
+    <QuickAdd :label="`Add to ${words.name}`" :target="name" :is-new="name === 'noticed'" @add="add" />
   </section>
 </template>
 

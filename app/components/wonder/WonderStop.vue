@@ -1,13 +1,9 @@
 <script setup lang="ts">
-import { BOUNDS, LONGEST, KIND_SHAPES, REMARK_LISTS, withGroups } from '~~/core/lesson'
+import { LONGEST, KIND_SHAPES, REMARK_LISTS } from '~~/core/lesson'
 
 /** What the class saw, guessed and asked, and the question that comes of it. */
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
-/** One child away, or one more: the seats are split anew. */
-function setChildren(children: number): void {
-  lesson.replace(withGroups({ ...plan.value, children }, plan.value.groups.length, newId))
-}
 
 const chosenToLook = ref<string>()
 /** The wondering that is looked at, as long as it is there. */
@@ -29,30 +25,15 @@ const ready = computed(
       <h2>Wonder</h2>
       <p class="soft">Something to look at, what the class says of it, and one question that can be tested.</p>
     </div>
-    <div class="names">
-      <TextField
-        label="Name of the lesson"
-        class="name"
-        :model-value="plan.title"
-        target="title"
-        :longest="LONGEST.name"
-        placeholder="such as Soak-up strips"
-        @update:model-value="lesson.edit((draft) => (draft.title = $event), 'title')"
-      />
-      <TextField
-        label="Class"
-        :model-value="plan.className"
-        :longest="LONGEST.name"
-        @update:model-value="lesson.edit((draft) => (draft.className = $event), 'class')"
-      />
-      <NumberField
-        label="Children"
-        :model-value="plan.children"
-        v-bind="BOUNDS.children"
-        whole
-        @update:model-value="setChildren($event ?? 0)"
-      />
-    </div>
+    <TextField
+      label="Name of the lesson"
+      class="name"
+      :model-value="plan.title"
+      target="title"
+      :longest="LONGEST.name"
+      placeholder="for example Soak-up strips"
+      @update:model-value="lesson.edit((draft) => (draft.title = $event), 'title')"
+    />
     <HookPanel />
 
     <div class="lists">
@@ -83,11 +64,6 @@ const ready = computed(
 </template>
 
 <style scoped>
-.names {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 150px 110px;
-  gap: var(--gap-wide);
-}
 .lists {
   display: grid;
   grid-template-columns: repeat(3, minmax(0, 1fr));
@@ -105,7 +81,6 @@ const ready = computed(
   flex-wrap: nowrap;
 }
 @media (width < 700px) {
-  .names,
   .lists {
     grid-template-columns: minmax(0, 1fr);
   }

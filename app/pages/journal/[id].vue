@@ -24,12 +24,23 @@ onBeforeUnmount(() => lesson.close())
 const lines = computed(() =>
   lesson.plan
     ? filteredJournal(journalOf(lesson.record, others.value), { kind: kind.value || undefined, group: group.value || undefined })
-        .map((line) => ({ line, who: journalGroup(lesson.plan!, line), words: journalWords(lesson.plan!, line) }))
+        .map((line) => ({
+          line,
+          at: line.at,
+          what: JOURNAL_WORDS[line.event.kind],
+          who: journalGroup(lesson.plan!, line),
+          words: journalWords(lesson.plan!, line),
+        }))
         .filter((one) => `${one.who} ${one.words}`.toLowerCase().includes(words.value.trim().toLowerCase()))
         .reverse()
     : [],
 )
-const MOST_SHOWN = 400
+const COLUMNS = [
+  { key: 'at', title: 'Time' },
+  { key: 'what', title: 'What' },
+  { key: 'who', title: 'Who' },
+  { key: 'words', title: 'Words' },
+]
 </script>
 
 <template>
@@ -62,42 +73,23 @@ const MOST_SHOWN = 400
         />
         <TextField label="With these letters" class="words" v-model="words" type="search" />
       </div>
-      <p v-if="lines.length === 0" class="empty-note">
-        <strong>Nothing here yet</strong>
+      <EmptyNote v-if="lines.length === 0" title="Nothing here yet">
         Readings, observations, predictions, changes of the plan, the board and the stations stand here with their times.
-      </p>
-      <table v-else class="ruled">
-        <caption class="sr-only">
-          What happened, the latest first
-        </caption>
-        <thead>
-          <tr>
-            <th scope="col">Time</th>
-            <th scope="col">What</th>
-            <th scope="col">Who</th>
-            <th scope="col">Words</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="(one, place) in lines.slice(0, MOST_SHOWN)" :key="place">
-            <td class="nowrap">{{ momentOfDayWords(one.line.at) }}</td>
-            <td>{{ JOURNAL_WORDS[one.line.event.kind] }}</td>
-            <td>{{ one.who }}</td>
-            <td class="what">
-              {{ one.words }}
-              <a
-                v-if="one.line.event.kind === 'observation' && one.line.event.observation.picture"
-                :href="`/api/lessons/${lesson.id}/pictures/${one.line.event.observation.picture}`"
-                target="_blank"
-                >look at it</a
-              >
-            </td>
-          </tr>
-        </tbody>
-      </table>
-      <p v-if="lines.length > MOST_SHOWN" class="hint">
-        {{ lines.length - MOST_SHOWN }} earlier ones are not shown; the table (CSV) has them all.
-      </p>
+      </EmptyNote>
+      <ReadTable v-else :rows="lines" :columns="COLUMNS" caption="What happened, the latest first">
+        <template #at="{ row }">
+          <span class="nowrap">{{ momentOfDayWords(row.at) }}</span>
+        </template>
+        <template #words="{ row }">
+          <span class="what">{{ row.words }}</span>
+          <a
+            v-if="row.line.event.kind === 'observation' && row.line.event.observation.picture"
+            :href="`/api/lessons/${lesson.id}/pictures/${row.line.event.observation.picture}`"
+            target="_blank"
+            >look at it</a
+          >
+        </template>
+      </ReadTable>
     </template>
     <p v-else class="soft">Opening …</p>
   </main>

@@ -1,7 +1,7 @@
 export { classReport, groupReport, teacherNotes } from './lessonReports'
 export { resultsBlock, sureWords } from './results'
 export { signWords } from './signs'
-export { faceOf, judgedOf, NOT_JUDGED } from './summary'
+export { faceOf, judgedOf, NOT_JUDGED, waitsFor } from './summary'
 export type { Judged, LessonFace } from './summary'
 export { termOverview } from './termOverview'
 export type { Term, TermLesson } from './termOverview'

@@ -1,11 +1,13 @@
 import { classConclusion } from '../../agree'
+import { smallBars, type SmallBar } from '../../charts'
 import { takesOf, type School, type Takes } from '../../kit'
-import type { LessonRecord, Plan, Stop } from '../../lesson'
+import type { LessonRecord, Plan } from '../../lesson'
 import { skillsOf, type Skill } from '../../reports'
-import { readinessOf, secondLook } from '../../secondLook'
+import { hourOf, mattersOf, readinessOf, secondLook, type Hour } from '../../secondLook'
 import { evidenceOf, judgedBefore } from '../../evidence'
 import { GRADE_NAMES, gradeName } from '../evidence'
 import { question } from '../kinds'
+import { matterWords, type MatterWords } from '../matters'
 
 /** What a list shows of a lesson that follows from its plan alone. */
 export interface LessonFace {
@@ -21,9 +23,11 @@ export interface LessonFace {
 export interface Judged {
   /** How far its beaker is filled, 0 to 1. */
   level: number
-  next: Stop | null
-  /** Findings of the Second look that want mending. */
-  troubles: number
+  hour: Hour
+  /** What it waits for, the most urgent first; all else is only counted. */
+  matters: { first: MatterWords | null; more: number }
+  /** A small picture of what came out, where something did. */
+  picture: SmallBar[]
   grade: string
   conclusion: string
   agreed: boolean
@@ -33,8 +37,9 @@ export interface Judged {
 /** What a list shows of a lesson that nobody has judged yet. */
 export const NOT_JUDGED: Judged = {
   level: 0,
-  next: null,
-  troubles: 0,
+  hour: 'before',
+  matters: { first: null, more: 0 },
+  picture: [],
   grade: 'being worked out',
   conclusion: '',
   agreed: false,
@@ -62,15 +67,26 @@ export function judgedOf(plan: Plan, record: LessonRecord, school: School): Judg
   const findings = secondLook(plan, record, school)
   const readiness = readinessOf(plan, record, findings)
   const conclusion = classConclusion(record.conclusions)
+  const [first, ...more] = mattersOf(plan, record, findings, readiness)
   return {
     level: readiness.level,
-    next: readiness.next ?? null,
-    troubles: findings.filter(({ severity }) => severity !== 'note').length,
+    hour: hourOf(plan, record),
+    matters: { first: first ? matterWords(first, plan) : null, more: more.length },
+    picture: smallBars(plan, record.readings),
     grade: gradeWords(plan, record),
     conclusion: conclusion?.text ?? '',
     agreed: conclusion?.agreed ?? false,
     skills: skillsOf(plan, record),
   }
+}
+
+const COUNT_BACK: MatterWords = { text: 'Count the kit back', stop: 'kit', target: 'count-back' }
+
+/** What a lesson waits for, its kit among it: what came out of the cupboard is counted back once all is measured. */
+export function waitsFor(judged: Judged, { takes }: Pick<LessonFace, 'takes'>, countedBack: boolean): Judged['matters'] {
+  const { first, more } = judged.matters
+  if (judged.hour !== 'after' || takes.of.length === 0 || countedBack) return judged.matters
+  return first === null ? { first: COUNT_BACK, more } : { first, more: more + 1 }
 }
 
 /** The grade, and that another one stood here before. */

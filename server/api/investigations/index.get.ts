@@ -1,7 +1,5 @@
-import { INVESTIGATIONS } from '../../../library'
 import { deskRoute } from '../../access/route'
+import { loadInvestigations } from '../../views/investigations'
 
-/** The ready investigations of the library. */
-export default deskRoute<'GET /api/investigations'>({}, async () => ({
-  investigations: Object.entries(INVESTIGATIONS).map(([id, { title, summary }]) => ({ id, title, summary })),
-}))
+/** The ready investigations of the library, as cards. */
+export default deskRoute<'GET /api/investigations'>({}, ({ database, desk }) => loadInvestigations(database, desk))

@@ -9,9 +9,10 @@ import { listThings } from '../../database/cupboard'
 import { lastClass } from '../../database/lessons'
 import { addLesson } from '../../record/wholeLesson'
 
-/** A new lesson, from the library or from nothing, for the class of the last one. */
+/** A new lesson, from the library or from nothing, for the class that is said or that of the last one. */
 export default deskRoute<'POST /api/lessons'>({ body: newLessonSchema }, async ({ database, body, desk }) => {
-  const { className, children } = await lastClass(database, desk)
+  const last = await lastClass(database, desk)
+  const [className, children] = [body.className ?? last.className, body.children ?? last.children]
   if (body.investigation === null) {
     return { id: (await addLesson(database, emptyPlan(className, children, randomUUID), undefined, [], { desk })).id }
   }

@@ -10,6 +10,7 @@ const notices = useNotices()
 const missing = ref(false)
 const keysOpen = ref(false)
 const finding = ref(false)
+const walking = ref(false)
 
 const stop = computed<Stop>(() => STOPS.find((one) => one === route.params.stop) ?? 'wonder')
 const work = {
@@ -28,6 +29,8 @@ useHead({ title: () => `${STOP_NAMES[stop.value]} · ${lesson.plan?.title || 'Le
 onMounted(async () => {
   try {
     await lesson.open(String(route.params.id))
+    if (route.query.walk !== undefined) await beginWalk()
+    if (typeof route.query.at === 'string') lesson.target = route.query.at
   } catch (error) {
     missing.value = true
     notices.trouble(messageOf(error))
@@ -38,6 +41,11 @@ onBeforeUnmount(() => {
   window.removeEventListener('pagehide', sendRest)
   lesson.close()
 })
+/** Shown once: whoever leaves it knows where things are. */
+async function beginWalk(): Promise<void> {
+  walking.value = true
+  await callServer('DELETE /api/demo/walk').catch(() => undefined)
+}
 const sendRest = () => void lesson.flush()
 
 const goTo = (to: Stop) => navigateTo(`/lesson/${route.params.id}/${to}`)
@@ -88,7 +96,8 @@ watch(
       </main>
     </div>
     <SecondLook v-if="lesson.plan" :stop="stop" />
-    <KeysDialog v-model="keysOpen" />
+    <LazyDeskWalk v-if="walking && lesson.plan" @leave="walking = false" />
+    <LazyKeysDialog v-if="keysOpen" v-model="keysOpen" :view="stop" />
     <FindDialog v-model="finding" @board="openBoard" />
     <MergeDialog />
     <NoticeBar />

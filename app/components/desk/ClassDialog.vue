@@ -3,7 +3,8 @@ import { BOUNDS, LONGEST, groupsBySize, MOST_GROUPS, withGroups } from '~~/core/
 import { scarceLimits } from '~~/core/waysOut'
 import { counted, limitWords, list } from '~~/core/wording'
 
-/** The class in groups: each has a name and a shape; a child is a seat number. */
+/** The class set up in one place: its name, how many children, the groups with their names, shapes and seats. */
+const open = defineModel<boolean>({ required: true })
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
 
@@ -20,6 +21,12 @@ function resize(groups: number | null): void {
 function setChildren(children: number | null): void {
   lesson.replace(withGroups({ ...plan.value, children: children ?? 0 }, plan.value.groups.length, newId))
 }
+function toggle(id: string, seat: number): void {
+  lesson.edit((draft) => {
+    const own = draft.groups.find((one) => one.id === id)!
+    own.away = own.away.includes(seat) ? own.away.filter((one) => one !== seat) : [...own.away, seat]
+  })
+}
 /** A scarce thing goes round between all the groups, in as many rounds as it takes. */
 function goRound(material: string, stock: number): void {
   lesson.edit((draft) => (draft.materials.find((one) => one.id === material)!.goesRound = stock))
@@ -27,7 +34,7 @@ function goRound(material: string, stock: number): void {
 </script>
 
 <template>
-  <AppFold title="Groups" :hint="`${counted(plan.children, 'child', 'children')} in ${counted(plan.groups.length, 'group')}`">
+  <AppDialog v-model="open" title="The class" :width="720">
     <div class="row">
       <TextField
         label="Class"
@@ -86,9 +93,24 @@ function goRound(material: string, stock: number): void {
           @update:model-value="lesson.edit((draft) => (draft.groups[place]!.seats = $event ?? 0))"
         />
         <span class="soft">seats</span>
+        <span class="seats" role="group" :aria-label="`Who is away in ${group.name}`">
+          <VBtn
+            v-for="seat in group.seats"
+            :key="seat"
+            size="small"
+            :aria-pressed="group.away.includes(seat)"
+            :aria-label="`${group.name}, seat ${seat} is away`"
+            :class="{ away: group.away.includes(seat) }"
+            @click="toggle(group.id, seat)"
+          >
+            {{ seat }}
+          </VBtn>
+        </span>
       </li>
     </ul>
-  </AppFold>
+    <p class="hint">Press a seat that is empty today: turns and jobs are worked out anew.</p>
+    <template #actions><VBtn @click="open = false">Done</VBtn></template>
+  </AppDialog>
 </template>
 
 <style scoped>
@@ -98,9 +120,15 @@ function goRound(material: string, stock: number): void {
 .limits {
   margin-top: 8px;
 }
+.seats {
+  display: flex;
+  gap: var(--gap-tight);
+}
+.away {
+  text-decoration: line-through;
+}
 .groups {
   display: grid;
-  grid-template-columns: 1fr 1fr;
   gap: var(--gap-near) var(--gap-block);
   margin-top: 10px;
 }

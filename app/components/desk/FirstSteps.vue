@@ -1,0 +1,55 @@
+<script setup lang="ts">
+import type { FirstStep } from '~~/core/secondLook'
+import { firstStepWords } from '~~/core/wording'
+
+/** The way to a question that can be tested: what is done, what is next, what comes after. */
+const props = defineProps<{ steps: FirstStep[] }>()
+const lesson = useLesson()
+const next = computed(() => props.steps.find(({ done }) => !done))
+const goTo = ({ stop, target }: FirstStep) => lesson.apply({ code: 'go', stop, target })
+</script>
+
+<template>
+  <div>
+    <p class="soft">first steps</p>
+    <ol class="steps">
+      <li v-for="(step, place) in steps" :key="step.code" :class="{ done: step.done }">
+        <span class="number" aria-hidden="true">{{ step.done ? '✓' : place + 1 }}</span>
+        <div>
+          <h3>
+            {{ firstStepWords(step.code, lesson.plan!).title }}
+            <span v-if="step.done" class="sr-only">, done</span>
+          </h3>
+          <template v-if="step === next">
+            <p>{{ firstStepWords(step.code, lesson.plan!).example }}</p>
+            <VBtn size="small" @click="goTo(step)">Begin here</VBtn>
+          </template>
+        </div>
+      </li>
+    </ol>
+  </div>
+</template>
+
+<style scoped>
+.steps {
+  padding: 0;
+  list-style: none;
+}
+.steps li {
+  display: grid;
+  grid-template-columns: 26px minmax(0, 1fr);
+  padding: var(--gap-near) 0;
+  border-top: 1px solid var(--line);
+}
+.steps h3 {
+  font-size: var(--type-body);
+}
+.number {
+  color: var(--green);
+  font-weight: 700;
+}
+.done h3 {
+  color: var(--soft);
+  font-weight: 400;
+}
+</style>

@@ -1,0 +1,128 @@
+<script setup lang="ts">
+import { BOUNDS, KINDS, LONGEST, type Kind } from '~~/core/lesson'
+import { KIND_WORDS, TOPIC_WORDS } from '~~/core/wording'
+import { TOPICS, type Topic } from '~~/library/investigation'
+import type { Investigations } from '~~/schemas/contract'
+
+/** Which lesson? The library as cards, for the class that stands above them. */
+useHead({ title: 'Which lesson? · Jolly Beaker' })
+const notices = useNotices()
+const library = shallowRef<Investigations>()
+const className = ref('')
+const children = ref<number | null>(null)
+const topic = ref<Topic | ''>('')
+const kind = ref<Kind | ''>('')
+const minutes = ref(0)
+
+onMounted(() =>
+  attempt(async () => {
+    library.value = await callServer('GET /api/investigations')
+    className.value = library.value.className
+    children.value = library.value.children
+  }),
+)
+
+const TIMES = [45, 60, 75, 90]
+const filters = {
+  topic: [{ value: '', title: 'Any topic' }, ...TOPICS.map((value) => ({ value, title: TOPIC_WORDS[value] }))],
+  kind: [{ value: '', title: 'Any kind of test' }, ...KINDS.map((value) => ({ value, title: KIND_WORDS[value].name }))],
+  minutes: [{ value: 0, title: 'Any length' }, ...TIMES.map((value) => ({ value, title: `Up to ${value} min` }))],
+} as const
+const shown = computed(() =>
+  library.value?.investigations.filter(
+    (one) =>
+      (topic.value === '' || one.topic === topic.value) &&
+      (kind.value === '' || one.kind === kind.value) &&
+      (minutes.value === 0 || one.minutes <= minutes.value),
+  ),
+)
+function showAll(): void {
+  topic.value = ''
+  kind.value = ''
+  minutes.value = 0
+}
+
+async function start(investigation: string | null): Promise<void> {
+  await attempt(async () => {
+    const body = { investigation, className: className.value, children: children.value ?? undefined }
+    const { id } = await callServer('POST /api/lessons', { body })
+    await navigateTo(`/lesson/${id}/${investigation ? 'plan' : 'wonder'}`)
+  })
+}
+
+async function attempt(work: () => Promise<void>): Promise<void> {
+  await work().catch((error: unknown) => notices.trouble(messageOf(error)))
+}
+</script>
+
+<template>
+  <main class="library">
+    <header class="row head">
+      <QuietBtn to="/">‹ Shelf</QuietBtn>
+      <h1>Which lesson?</h1>
+      <p class="soft">Ready ones to change as you like, or your own from nothing.</p>
+    </header>
+    <div class="row choices">
+      <TextField v-model="className" inline label="For class" :longest="LONGEST.name" class="class" />
+      <NumberField v-model="children" inline label="Children" v-bind="BOUNDS.children" whole />
+      <span class="row filters">
+        <ChoiceField v-model="topic" bare label="Topic" :options="filters.topic" />
+        <ChoiceField v-model="kind" bare label="Kind of test" :options="filters.kind" />
+        <ChoiceField v-model="minutes" bare label="Length" :options="filters.minutes" />
+      </span>
+    </div>
+    <ul v-if="shown" class="cards" aria-label="Lessons to begin from">
+      <InvestigationCard v-for="one in shown" :key="one.id" :investigation="one" @take="start(one.id)" />
+      <li class="sheet own">
+        <h2>From nothing</h2>
+        <p>Your own question: start with what the class notices and wonders.</p>
+        <VBtn aria-label="From nothing: begin" @click="start(null)">Begin</VBtn>
+      </li>
+    </ul>
+    <p v-if="shown?.length === 0" class="row none">
+      No ready lesson fits all three.
+      <VBtn size="small" @click="showAll">Show all</VBtn>
+    </p>
+    <NoticeBar />
+  </main>
+</template>
+
+<style scoped>
+.library {
+  width: min(1180px, 100%);
+  margin: 0 auto;
+  padding: var(--gap-block);
+}
+.head h1 {
+  font-size: var(--type-huge);
+}
+.choices {
+  margin: 14px 0 18px;
+}
+.class {
+  width: 210px;
+}
+.filters {
+  margin-left: auto;
+}
+.filters > * {
+  width: 170px;
+}
+.cards {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(330px, 1fr));
+  gap: var(--gap-block);
+  padding: 0;
+  list-style: none;
+}
+.own {
+  display: grid;
+  gap: var(--gap-near);
+  align-content: center;
+  justify-items: start;
+  border-style: dashed;
+}
+.own h2 {
+  font-size: var(--type-title);
+}
+</style>

@@ -1,0 +1,20 @@
+import { activeConditions, letterOf, type Plan, type Reading } from '../lesson'
+import { averageResults } from '../record'
+
+/** One bar of a picture that is as small as a stamp. */
+export interface SmallBar {
+  letter: string
+  /** Of the longest bar, -1 to 1. */
+  share: number
+}
+
+/** The averages as bars beside each other; empty until two conditions have one. */
+export function smallBars(plan: Plan, readings: Reading[]): SmallBar[] {
+  const averages = averageResults(plan, readings)
+  const longest = Math.max(...Object.values(averages).map(Math.abs), 0)
+  const bars = activeConditions(plan).flatMap(({ id }) => {
+    const average = averages[id]
+    return average === undefined ? [] : [{ letter: letterOf(plan, id), share: longest === 0 ? 0 : average / longest }]
+  })
+  return bars.length > 1 ? bars : []
+}

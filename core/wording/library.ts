@@ -1,0 +1,38 @@
+import type { Age } from '../lesson'
+import type { Stocked } from '../kit'
+import { list } from './names'
+
+const MOST_NAMES = 4
+
+/** What investigations are about, as a teacher says it. */
+export const TOPIC_WORDS = {
+  materials: 'Materials',
+  movement: 'Forces and movement',
+  'living-things': 'Living things',
+  'hot-and-cold': 'Hot and cold',
+} as const
+
+/** Ages on a card: `agesWords(['5-7', '7-9']) // '5 to 9 years'` */
+export function agesWords(ages: Age[]): string {
+  const years = ages.flatMap((age) => age.split('-').map(Number))
+  return `${Math.min(...years)} to ${Math.max(...years)} years`
+}
+
+/**
+ * What a lesson needs, and what the cupboard lacks of it; it lacks nothing where it lists none of it.
+ * `{ needs: '30 cm ruler and water', lacks: 'Too few in the cupboard: 30 cm ruler.' }`
+ */
+export function stockWords(needs: { name: string; stocked: Stocked }[]): { needs: string; lacks: string } {
+  const named = (state?: Stocked) => namesOf(needs.filter(({ stocked }) => state === undefined || stocked === state))
+  if (needs.every(({ stocked }) => stocked === 'not-listed')) return { needs: named(), lacks: '' }
+  const [tooFew, unlisted] = [named('too-few'), named('not-listed')]
+  const lacks = [tooFew && `Too few in the cupboard: ${tooFew}.`, unlisted && `Not in the cupboard: ${unlisted}.`].filter(Boolean)
+  return { needs: named(), lacks: lacks.length === 0 ? 'The cupboard has all of it.' : lacks.join(' ') }
+}
+
+/** The first few, and how many more. */
+function namesOf(things: { name: string }[]): string {
+  // What is said behind a comma is for whoever packs it.
+  const names = [...new Set(things.map(({ name }) => name.split(',')[0]!))]
+  return list(names.length > MOST_NAMES ? [...names.slice(0, MOST_NAMES - 1), `${names.length - MOST_NAMES + 1} more`] : names)
+}
