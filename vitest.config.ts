@@ -1,3 +1,4 @@
+import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vitest/config'
 import aliases from './scripts/aliases.mjs'
 
@@ -16,6 +17,16 @@ export default defineConfig({
             'app/following/*.test.ts',
             'test/unit/**/*.test.ts',
           ],
+        },
+      },
+      {
+        resolve: aliases.resolve,
+        plugins: [vue()],
+        test: {
+          name: 'components',
+          include: ['app/componentTests/*.test.ts'],
+          environment: 'happy-dom',
+          server: { deps: { inline: ['vuetify'] } },
         },
       },
       {
@@ -40,6 +51,10 @@ export default defineConfig({
           hookTimeout: 120_000,
           fileParallelism: false,
         },
+      },
+      {
+        resolve: aliases.resolve,
+        test: { name: 'firefox', include: ['test/firefox/*.test.ts'], testTimeout: 180_000, hookTimeout: 120_000 },
       },
       // A minute of its own, most of it spent waiting.
       { test: { name: 'soak', include: ['test/soak/*.test.ts'] } },

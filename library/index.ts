@@ -7,8 +7,7 @@ import { soakUpStrips } from './soakUpStrips'
 import { sproutWatch } from './sproutWatch'
 import { whichIsHeaviest } from './whichIsHeaviest'
 
-export { TOPICS } from './investigation'
-export type { Investigation, OnTheCard, Topic } from './investigation'
+export type { Investigation } from './investigation'
 
 /** The investigations that ship, by id. */
 export const INVESTIGATIONS: Record<string, Investigation> = {

@@ -1,15 +1,13 @@
-import { emptyPlan, newMeasure, type Age, type Condition, type Factor, type Measure, type Method, type Plan } from '../core/lesson'
-
-/** What an investigation is about. */
-export const TOPICS = ['materials', 'movement', 'living-things', 'hot-and-cold'] as const
-export type Topic = (typeof TOPICS)[number]
-
-/** What a card in the library says of an investigation beside its plan. */
-export interface OnTheCard {
-  summary: string
-  topic: Topic
-  ages: Age[]
-}
+import {
+  emptyPlan,
+  newMeasure,
+  type Condition,
+  type Factor,
+  type Measure,
+  type Method,
+  type OnTheCard,
+  type Plan,
+} from '../core/lesson'
 
 /** What a ready investigation brings along; the class and the groups are the teacher's own. */
 export type Investigation = Omit<Plan, 'className' | 'children' | 'groups' | 'date' | 'notes'> & OnTheCard

@@ -11,11 +11,11 @@ import type {
   LessonEvent,
   LessonRecord,
   ListOf,
+  OnTheCard,
   Plan,
   RowKindName,
   RowOf,
 } from '../core/lesson'
-import type { OnTheCard } from '../library'
 import type { Judged, Term, TermLesson } from '../core/wording/reports'
 import type { RowBody, StationBody } from './rows'
 import type { CalendarBody, HeldBody } from './school'

@@ -3,7 +3,7 @@
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { installBrowser } from './browser.mjs'
+import { installBrowser, installFirefox } from './browser.mjs'
 import { installPostgres } from './postgres.mjs'
 import { buildApplication, finished, installPackages } from './prepare.mjs'
 
@@ -11,11 +11,16 @@ const results = mkdtempSync(join(tmpdir(), 'jolly-beaker-test-'))
 
 await installPackages()
 await installBrowser()
+await installFirefox()
 await installPostgres()
 await check('types are prepared', 'npx', ['nuxt', 'prepare'])
 // Two things go on at a time wherever they can: this is meant for machines of two cores.
 await Promise.all([buildApplication(), checkScripts({ format: 'format:check', lint: 'lint', imports: 'imports' })])
-const beside = [suite('soak', vitest, { beside: true }), suite('unit', vitest, { beside: true })]
+const beside = [
+  suite('soak', vitest, { beside: true }),
+  suite('unit', vitest, { beside: true }),
+  suite('components', vitest, { beside: true }),
+]
 await Promise.all([checkScripts({ types: 'types' }), checkScripts({ 'unused code': 'unused' })])
 const first = await Promise.all(beside)
 // Every bench once in a small size, so that none can rot unseen.
@@ -23,7 +28,7 @@ const [api] = await Promise.all([
   suite('api', vitest),
   check('benches, in a small size', 'npx', ['tsx', 'scripts/bench.ts', '--small']),
 ])
-const suites = [...first, api, await suite('postgres', vitest), await suite('browser', playwright)]
+const suites = [...first, api, await suite('postgres', vitest), await suite('browser', playwright), await suite('firefox', vitest)]
 rmSync(results, { recursive: true, force: true })
 for (const { name, failed, printed } of suites) {
   if (failed > 0) console.log(`\n${name} tests ended with\n${printed.split('\n').slice(-60).join('\n')}`)

@@ -1,8 +1,8 @@
 import { measuredCard } from '~~/core/lesson'
 import { writeNumber, decimalsOf } from '~~/core/quantity'
 import { cellKey, currentReadings, readEntry, writesStartAndFinish, type Cell } from '~~/core/record'
-import { readErrorWords, writeReading } from '~~/core/wording'
-import type { NewReading } from '~~/core/lesson'
+import { pastedWords, readErrorWords, writeReading } from '~~/core/wording'
+import type { NewReading, Reading } from '~~/core/lesson'
 
 interface Entry {
   cell: Cell
@@ -35,14 +35,15 @@ export function useGridEntry() {
     return drafts.value.get(cellKey(cell)) ?? storedText(cell)
   }
 
-  async function write(typed: Entry[]): Promise<void> {
+  /** @returns what is stored of it by now */
+  async function write(typed: Entry[]): Promise<NewReading[]> {
     const over = typed.filter(({ cell, text }) => ![undefined, text.trim()].includes(onItsWay.get(cellKey(cell))))
     const entries = over.length === 0 ? typed : await afterEarlier(typed, over)
     const rows = entries.flatMap(({ cell, text }) => {
       const row = rowFor(cell, text.trim())
       return row ? [{ cell, row, text }] : []
     })
-    if (rows.length === 0) return
+    if (rows.length === 0) return []
     for (const { cell, text } of rows) {
       drafts.value.set(cellKey(cell), text)
       onItsWay.set(cellKey(cell), text.trim())
@@ -56,6 +57,19 @@ export function useGridEntry() {
       if (written) drafts.value.delete(cellKey(cell))
       else troubles.value.set(cellKey(cell), 'This is not stored yet. Press Enter in it to try again.')
     }
+    return written ? rows.map(({ row }) => row) : []
+  }
+
+  /** Writes a block from elsewhere, says what became of it, and takes it back whole when that is wanted. */
+  async function paste(entries: Entry[]): Promise<void> {
+    const before = new Map(entries.map(({ cell }) => [cellKey(cell), cell.kept.at(-1)]))
+    const rows = await write(entries)
+    const unread = entries.filter(({ cell }) => troubles.value.has(cellKey(cell))).length
+    notices.done(pastedWords(rows.length, unread), {
+      label: 'Undo',
+      run: () => void lesson.addReadings(rows.map((row) => takenBack(row, before.get(cellKey(row))))),
+    })
+    drafts.value = new Map([...drafts.value].filter(([key]) => !before.has(key) || troubles.value.has(key)))
   }
 
   /** What is typed over a number that is still on its way corrects that number once it is there. */
@@ -98,5 +112,13 @@ export function useGridEntry() {
     })
   }
 
-  return { drafts, troubles, textOf, storedText, write }
+  return { drafts, troubles, textOf, storedText, write, paste }
+}
+
+/** A pasted number gives way to what stood there, or is set aside where nothing did: nothing is deleted. */
+function takenBack(pasted: NewReading, before: Reading | undefined): NewReading {
+  const reason = 'taken back after pasting'
+  if (!before) return superseding(pasted, { status: 'set-aside', reason })
+  const { value, unit, entered, confirmed } = before
+  return superseding(pasted, { value, unit, entered, confirmed, reason })
 }

@@ -1,4 +1,4 @@
-import type { Stop } from '~~/core/lesson'
+import type { Stop } from '../../core/lesson'
 
 export type PrintoutName =
   | 'trays'

@@ -183,7 +183,7 @@ h2 {
   padding: var(--gap-near) var(--gap-wide);
 }
 .add {
-  width: 320px;
+  width: min(320px, 100%);
   margin-top: 8px;
 }
 .held {

@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import { BOUNDS, KINDS, LONGEST, type Kind } from '~~/core/lesson'
+import { BOUNDS, KINDS, LONGEST, TOPICS, type Kind, type Topic } from '~~/core/lesson'
 import { KIND_WORDS, TOPIC_WORDS } from '~~/core/wording'
-import { TOPICS, type Topic } from '~~/library/investigation'
 import type { Investigations } from '~~/schemas/contract'
 
 /** Which lesson? The library as cards, for the class that stands above them. */
@@ -110,7 +109,7 @@ async function attempt(work: () => Promise<void>): Promise<void> {
 }
 .cards {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(330px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(330px, 100%), 1fr));
   gap: var(--gap-block);
   padding: 0;
   list-style: none;

@@ -116,3 +116,5 @@ export { FIRST_TIMES, FIRST_WORDS, KIND_SHAPES, predictionOf, predictionsFor, re
 export type { KindShape } from './kinds'
 export { MOST_PLACES, MOST_TIMES, MOST_WORDS, momentOf, momentsOf, readNames, readTimes } from './moments'
 export type { Moment } from './moments'
+export { TOPICS } from './topics'
+export type { OnTheCard, Topic } from './topics'

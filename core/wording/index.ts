@@ -20,7 +20,7 @@ export { dayWords, momentOfDayWords, timeWords } from './days'
 export { DEVICE_WORDS } from './devices'
 export { doubtWords, REASONS } from './doubts'
 export { readErrorWords } from './errors'
-export { mendedWords } from './notices'
+export { mendedWords, pastedWords } from './notices'
 export {
   agreementSentence,
   fewGroupsSentence,

@@ -1,4 +1,5 @@
 import { momentOfDayWords } from './days'
+import { counted } from './names'
 
 interface Mended {
   damage: string
@@ -19,4 +20,10 @@ export function mendedWords({ damage, takenAt, aside, passedOver }: Mended): str
   const passed =
     passedOver.length === 0 ? '' : ` ${passedOver.length === 1 ? 'A newer snapshot was' : 'Newer snapshots were'} damaged too.`
   return `The data were damaged. What you see is from ${day}. Stations offer again what they sent since; ${lies}.${passed} (The database said: ${damage}.)`
+}
+
+/** What became of a block that was pasted: "12 numbers pasted." or with those that cannot be read. */
+export function pastedWords(written: number, unread: number): string {
+  const rest = unread === 0 ? '' : ` ${counted(unread, 'cell')} cannot be read and ${unread === 1 ? 'is' : 'are'} marked.`
+  return `${counted(written, 'number')} pasted.${rest}`
 }

@@ -301,3 +301,31 @@ test('the whole plan can be worked from the keyboard', async ({ page, baseURL })
     await expect(page.getByRole('heading', { name: 'Keys' })).toBeHidden({ timeout: 1000 })
   }).toPass()
 })
+
+test('no page is wider than a window of 320, and no letter at the desk is smaller than 14 px', async ({ page, baseURL }) => {
+  const { id } = await demoLesson(baseURL)
+  const parts = ['sure', 'table', 'odd', 'predictions', 'by-hand'].map((part) => `results?part=${part}`)
+  const desk = [...STOPS, ...parts].map((stop) => `/lesson/${id}/${stop}`)
+  const pages = ['/', '/new', '/cupboard', '/term', `/journal/${id}`, ...desk, `/board/${id}`, '/station']
+  const found: string[] = []
+  for (const path of pages) {
+    await page.setViewportSize({ width: 320, height: 640 })
+    await page.goto(path)
+    await expect(page.locator('h1, h2').first()).toBeAttached()
+    await expect(page.getByText('Opening')).toBeHidden()
+    await page.waitForTimeout(300)
+    const wide = await page.evaluate(() => document.documentElement.scrollWidth)
+    if (wide > 320) found.push(`${path} is ${wide} wide`)
+    if (!path.startsWith('/lesson')) continue
+    const small = await page.evaluate(() =>
+      [...document.querySelectorAll<HTMLElement>('body *:not(svg *)')].flatMap((one) => {
+        const writes = [...one.childNodes].some((node) => node.nodeType === Node.TEXT_NODE && node.textContent!.trim() !== '')
+        return writes && one.checkVisibility() && parseFloat(getComputedStyle(one).fontSize) < 14
+          ? [one.className || one.tagName]
+          : []
+      }),
+    )
+    if (small.length > 0) found.push(`${path} has small letters in ${small.join(', ')}`)
+  }
+  expect(found).toEqual([])
+})

@@ -1,4 +1,5 @@
-import { cell, client, expect, joinStation, lessonWith, openStop, saved, test, unfold } from './house'
+import { reading } from '../api/client'
+import { cell, client, expect, joinStation, lessonWith, openStop, paste, saved, test, unfold } from './house'
 
 test('menus, lists, circles and tabs go by arrows, Home, End and letters', async ({ page, baseURL }) => {
   const { lesson } = await client(baseURL).newLesson()
@@ -91,4 +92,31 @@ test('a station’s focus goes where the group goes on, and a line that hangs is
     .poll(async () => (await client(baseURL).open(lesson.id)).record.readings.map(({ value }) => value), { timeout: 20_000 })
     .toEqual([61])
   await expect(page.getByText('sent', { exact: true })).toBeVisible()
+})
+
+test('a block is pasted into the grid, what cannot be read is said and stays, and Undo takes the block back', async ({
+  page,
+  baseURL,
+}) => {
+  const { call, newLesson, open } = client(baseURL)
+  const { lesson } = await newLesson()
+  const before = reading(lesson.plan, { value: 60, entered: '60' })
+  await call('POST', `/api/lessons/${lesson.id}/readings`, { readings: [before] })
+  await openStop(page, lesson, 'test')
+  await paste(cell(page, 'Alder', 'A kitchen roll', 1), '61\t62\t6,3 cm\n58\twet\t57')
+  await expect(page.locator('.v-snackbar')).toContainText('5 numbers pasted. 1 cell cannot be read and is marked.')
+  await expect(cell(page, 'Alder', 'A kitchen roll', 3)).toHaveValue('63')
+  await expect(cell(page, 'Birch', 'A kitchen roll', 2)).toHaveValue('wet')
+  await expect(cell(page, 'Birch', 'A kitchen roll', 2)).toHaveAttribute('aria-invalid', 'true')
+  await page.locator('.v-snackbar').getByRole('button', { name: 'Undo' }).click()
+  await expect(cell(page, 'Alder', 'A kitchen roll', 1)).toHaveValue('60')
+  await expect(cell(page, 'Alder', 'A kitchen roll', 2)).toHaveValue('')
+  const { readings } = (await open(lesson.id)).record
+  expect(readings).toHaveLength(11)
+  expect(
+    readings
+      .filter(({ reason }) => reason === 'taken back after pasting')
+      .map(({ status }) => status)
+      .sort(),
+  ).toEqual(['kept', 'set-aside', 'set-aside', 'set-aside', 'set-aside'])
 })

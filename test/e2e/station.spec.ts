@@ -1,3 +1,5 @@
+import type { Page } from '@playwright/test'
+import { dayAfter, dayOf } from '../../core/clock'
 import { reading } from '../api/client'
 import { client, enterNumber, expect, joinStation, lessonWith, test, turnBoard } from './house'
 
@@ -115,4 +117,33 @@ test('a page that nobody sees lets its line go, so that a class of tabs fits one
   await show(true)
   await expect(page.getByText('Last in: Alder, A kitchen roll')).toBeVisible()
   expect(streams).toBe(2)
+})
+
+test('a tablet whose clock stands in another year and zone has the trial, the day and the clock of the desk', async ({
+  browser,
+  baseURL,
+  page,
+}) => {
+  const today = dayOf(new Date())
+  const lesson = await lessonWith(baseURL, (plan) => (plan.date = dayAfter(today, -2)), 'sprout-watch')
+  const { call, joinStation: join } = client(baseURL)
+  const token = await join(lesson.code, lesson.plan.groups[0]!.id)
+  const day0 = lesson.plan.conditions.map(({ id }) => reading(lesson.plan, { condition: id, moment: 't0' }))
+  await call('POST', '/api/station/readings', { readings: day0 }, token)
+  await call('PUT', `/api/lessons/${lesson.id}/board`, { clockStarted: new Date(Date.now() - 600_000).toISOString() })
+
+  const elsewhere = await browser.newContext({ timezoneId: 'Pacific/Kiritimati', baseURL: baseURL! })
+  const tablet = await elsewhere.newPage()
+  await tablet.clock.setSystemTime('2019-07-01T03:00:00Z')
+  await joinStation(tablet, lesson.code, 'Alder')
+  // Day 2 is asked for, and day 4 has not come: by the tablet's own clock the lesson lies years ahead.
+  await expect(tablet.getByText('day 2', { exact: false }).first()).toBeVisible()
+  const board = await elsewhere.newPage()
+  await board.clock.setSystemTime('2019-07-01T03:00:00Z')
+  await board.goto(`/board/${lesson.id}`)
+  await turnBoard(board, 'Testing')
+  await page.goto(`/board/${lesson.id}`)
+  const left = async (one: Page) => Number(/(\d+):\d\d/.exec((await one.getByRole('timer').textContent()) ?? '')![1])
+  expect(Math.abs((await left(board)) - (await left(page)))).toBeLessThanOrEqual(1)
+  await elsewhere.close()
 })

@@ -36,6 +36,7 @@ const written = computed(() => stopwatchWords(props.state.secondsLeft))
   overflow: hidden;
 }
 .level span {
+  forced-color-adjust: none;
   position: absolute;
   inset: auto 0 0;
   border-top: 3px solid var(--green);

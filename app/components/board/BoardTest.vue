@@ -135,6 +135,7 @@ tr {
 }
 .dots {
   display: inline-flex;
+  flex-wrap: wrap;
   align-items: center;
   gap: calc(var(--dot) * 0.36);
 }
@@ -142,6 +143,7 @@ tr {
   margin-right: 2px;
 }
 .dots i {
+  forced-color-adjust: none;
   display: inline-grid;
   place-items: center;
   width: var(--dot);
@@ -205,5 +207,14 @@ tr {
 }
 .vessel.asked {
   border-color: var(--brass);
+}
+@media (width < 700px) {
+  .test {
+    grid-template-columns: minmax(0, 1fr);
+    height: auto;
+  }
+  .groups {
+    overflow-x: auto;
+  }
 }
 </style>

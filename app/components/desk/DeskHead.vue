@@ -104,4 +104,16 @@ const settingUp = ref(false)
 .ways {
   columns: 2;
 }
+@media (width < 900px) {
+  .head,
+  .tools {
+    flex-wrap: wrap;
+  }
+  .head .names {
+    flex-basis: 100%;
+  }
+  .ways {
+    columns: 1;
+  }
+}
 </style>

@@ -89,7 +89,7 @@ const filled = computed(() => {
   display: flex;
   align-items: center;
   gap: var(--gap-near);
-  min-height: 40px;
+  min-height: 44px;
   padding: var(--gap-hair) var(--gap-close) var(--gap-hair) var(--gap-near);
   border-radius: var(--corner);
   color: var(--ink);

@@ -3,6 +3,8 @@ import { lookOf } from '~/theme/conditions'
 
 /** A condition's letter on its colour and hatch. */
 const props = defineProps<{ letter: string; place: number; size?: number }>()
+/** Nobody at a desk reads smaller letters. */
+const SMALLEST = 14
 const look = computed(() => lookOf(props.place))
 const side = computed(() => props.size ?? 30)
 </script>
@@ -12,7 +14,7 @@ const side = computed(() => props.size ?? 30)
     class="badge"
     :class="look.hatch"
     aria-hidden="true"
-    :style="{ '--colour': look.colour, width: `${side}px`, height: `${side}px`, fontSize: `${side * 0.52}px` }"
+    :style="{ '--colour': look.colour, width: `${side}px`, height: `${side}px`, fontSize: `${Math.max(SMALLEST, side * 0.52)}px` }"
   >
     {{ letter }}
   </span>

@@ -70,6 +70,7 @@ const line = computed(() => `${(1 - props.wanted) * 100}%`)
   cursor: pointer;
 }
 .bar {
+  forced-color-adjust: none;
   position: absolute;
   inset: auto 0 0;
   background: #cfc6b2;

@@ -89,6 +89,7 @@ li {
   background: var(--card);
 }
 .bar i {
+  forced-color-adjust: none;
   display: block;
   height: 100%;
   background: var(--green);

@@ -117,7 +117,7 @@ dt {
 .ruled th {
   padding: 0.7mm 1.5mm;
   color: #000;
-  font-size: 10pt;
+  font-size: 10.5pt;
   vertical-align: top;
 }
 .text {

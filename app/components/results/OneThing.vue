@@ -86,6 +86,7 @@ const groups = computed(() => groupAverages(props.plan, props.record.readings, o
   text-align: center;
 }
 .bar {
+  forced-color-adjust: none;
   border: 1.5px solid var(--ink);
   border-bottom-width: 2.5px;
   background: var(--brass-light);

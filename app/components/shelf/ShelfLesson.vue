@@ -80,8 +80,12 @@ const more = computed(() => [
   .lesson {
     grid-template-columns: 64px minmax(0, 1fr) 36px;
   }
+  .lesson > :deep(svg[role='img']:not(:first-child)),
   .next {
     grid-column: 2;
+  }
+  .lesson > :last-child {
+    grid-area: 1 / 3;
   }
 }
 </style>

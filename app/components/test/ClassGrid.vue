@@ -4,7 +4,7 @@ import { activeConditions, letterOf, measuredCard, type Reading } from '~~/core/
 import { unitOf } from '~~/core/quantity'
 import { cellKey, gridRows, nextTrial, progressOf, type Cell } from '~~/core/record'
 import { cellTarget } from '~~/core/secondLook'
-import { momentWords, nameOfCondition, readingHeading, readingHeadings } from '~~/core/wording'
+import { doubtWords, momentWords, nameOfCondition, readingHeading, readingHeadings } from '~~/core/wording'
 
 /** Groups by conditions by repeats, keyed in like a spreadsheet. What cannot be read stays in its place until it is mended. */
 const NOTHING: Reading[] = []
@@ -22,9 +22,15 @@ const columns = computed(() => [
 ])
 const perCondition = computed(() => columns.value.length)
 const rows = computed(() => gridRows(plan.value, lesson.record.readings, props.withPractice))
-const { drafts, troubles, textOf, storedText, write } = useGridEntry()
-const doubtful = computed(
-  () => new Set(lesson.findings.flatMap((finding) => (finding.code === 'doubtful' ? [finding.reading] : []))),
+const { drafts, troubles, textOf, storedText, write, paste } = useGridEntry()
+/** What is odd about which reading, in words. */
+const odd = computed(
+  () =>
+    new Map(
+      lesson.findings.flatMap((finding) =>
+        finding.code === 'doubtful' ? [[finding.reading, doubtWords(plan.value, finding.value, finding.unit, finding.doubt)]] : [],
+      ),
+    ),
 )
 const grid = ref<HTMLElement>()
 
@@ -44,9 +50,9 @@ const nextCells = computed(
       }),
     ),
 )
-const isDoubtful = (cell: Cell) => cell.kept.some((reading) => doubtful.value.has(reading.id))
+const oddIn = (cell: Cell) => cell.kept.map(({ id }) => odd.value.get(id)).find((words) => words !== undefined)
 function markOf(cell: Cell): string {
-  if (isDoubtful(cell)) return '?'
+  if (oddIn(cell) !== undefined) return '?'
   if (cell.kept.length > 1) return `${cell.kept.length}×`
   if (cell.kept.length === 0 && cell.setAside.length > 0) return '⊘'
   return nextCells.value.has(cellKey(cell)) ? '›' : ''
@@ -110,7 +116,7 @@ function onPaste(event: ClipboardEvent, row: number, column: number): void {
       return cell ? [{ cell, text }] : []
     }),
   )
-  void write(entries)
+  void paste(entries)
 }
 </script>
 
@@ -126,7 +132,7 @@ function onPaste(event: ClipboardEvent, row: number, column: number): void {
       </caption>
       <thead>
         <tr>
-          <td class="corner">{{ unitOf(unit).symbol }}</td>
+          <td id="grid-unit" class="corner">{{ unitOf(unit).symbol }}</td>
           <th v-for="condition in conditions" :key="condition.id" scope="colgroup" :colspan="perCondition" class="condition">
             <span>
               <ConditionBadge :size="24" :letter="letterOf(plan, condition.id)" :place="plan.conditions.indexOf(condition)" />
@@ -168,7 +174,7 @@ function onPaste(event: ClipboardEvent, row: number, column: number): void {
               :chosen="isChosen(cell)"
               :practice="cell.practice"
               :aside="cell.kept.length === 0 && cell.setAside.length > 0"
-              :doubtful="isDoubtful(cell)"
+              :odd="oddIn(cell)"
               @type="onType"
               @chosen="onFocus"
               @left="onLeft"

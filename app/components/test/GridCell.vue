@@ -17,7 +17,8 @@ defineProps<{
   chosen: boolean
   practice: boolean
   aside: boolean
-  doubtful: boolean
+  /** What is odd about the number. */
+  odd: string | undefined
 }>()
 const emit = defineEmits<{
   type: [row: number, column: number, text: string]
@@ -30,7 +31,7 @@ const textIn = (event: Event) => (event.target as HTMLInputElement).value
 </script>
 
 <template>
-  <td :class="{ first, chosen, practice, aside, doubtful, wrong: trouble !== undefined }">
+  <td :class="{ first, chosen, practice, aside, doubtful: odd !== undefined, wrong: trouble !== undefined }">
     <input
       :value="text"
       autocomplete="off"
@@ -40,6 +41,7 @@ const textIn = (event: Event) => (event.target as HTMLInputElement).value
       :data-column="column"
       :data-target="target"
       :title="trouble"
+      :aria-describedby="odd === undefined ? 'grid-unit' : `odd-${row}-${column} grid-unit`"
       :aria-invalid="trouble === undefined ? undefined : true"
       @input="emit('type', row, column, textIn($event))"
       @focus="emit('chosen', row, column)"
@@ -47,6 +49,7 @@ const textIn = (event: Event) => (event.target as HTMLInputElement).value
       @keydown="emit('key', $event, row, column)"
       @paste="emit('paste', $event, row, column)"
     />
+    <span v-if="odd !== undefined" :id="`odd-${row}-${column}`" class="sr-only">{{ odd }}</span>
     <span v-if="mark" class="mark" :class="{ soft: aside }" aria-hidden="true">{{ mark }}</span>
   </td>
 </template>

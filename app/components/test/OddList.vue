@@ -19,6 +19,17 @@ const odd = computed(() =>
       return reading ? [{ finding, reading, answers: answersTo(finding.doubt, reading) }] : []
     }),
 )
+/** The number that was found odd last is said once, wherever the focus is. */
+const told = ref('')
+watch(
+  () => odd.value.map(({ reading }) => reading.id),
+  (now, before = []) => {
+    const fresh = odd.value.find(({ reading }) => !before.includes(reading.id) && now.includes(reading.id))
+    if (!fresh) return
+    const { reading, finding } = fresh
+    told.value = `${nameOfGroup(plan.value, reading.group)}, ${nameOfCondition(plan.value, reading.condition)}: ${doubtWords(plan.value, finding.value, finding.unit, finding.doubt)}`
+  },
+)
 const list = ref<HTMLElement>()
 const settingAside = ref<string>()
 const KEYS = { 'keep-reading': 'k', 'correct-reading': 'f' } as Record<string, string>
@@ -51,6 +62,7 @@ useKeys({ o: () => rowsOf()[0]?.focus() })
 </script>
 
 <template>
+  <p class="sr-only" role="status">{{ told }}</p>
   <section v-if="odd.length > 0" class="odd" data-target="odd" aria-label="Odd numbers">
     <h3>
       {{ odd.length }} to look at

@@ -78,6 +78,7 @@ useKeys({
 }
 .part {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
   gap: var(--gap-near);
 }

@@ -186,4 +186,21 @@ footer {
 .message {
   margin: auto;
 }
+/* A board that is magnified reads down; what does not fit scrolls in its own frame. */
+@media (width < 700px) {
+  .board {
+    height: auto;
+    min-height: 100vh;
+  }
+  main {
+    overflow-x: auto;
+  }
+  footer {
+    flex-wrap: wrap;
+  }
+  .join .nowrap {
+    overflow-wrap: anywhere;
+    white-space: normal;
+  }
+}
 </style>

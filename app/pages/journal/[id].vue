@@ -97,7 +97,7 @@ const COLUMNS = [
 
 <style scoped>
 .journal {
-  max-width: 1120px;
+  width: min(1120px, 100%);
   margin: 0 auto;
   padding: var(--gap-block) var(--gap-block) var(--gap-far);
 }
@@ -116,7 +116,8 @@ h1 {
   margin: 14px 0;
 }
 .words {
-  flex: 1;
+  flex: 1 1 160px;
+  min-width: 0;
   max-width: 320px;
 }
 .what {
