@@ -36,6 +36,7 @@ async function takeAll(): Promise<void> {
   const at = (whole: typeof finished, stop: string) => `/lesson/${whole!.lesson.id}/${stop}`
 
   await take(desk, 'shelf', '/', '.lesson')
+  await take(desk, 'library', '/new', '.cards img')
   await desk.setViewportSize({ width: 1280, height: 1190 })
   await desk.goto(application.base + at(sprouting, 'wonder'))
   await desk.getByRole('button', { name: /^Could we test it\? .*why is it yellow/ }).click()
@@ -65,8 +66,6 @@ async function takeAll(): Promise<void> {
   await desk.screenshot({ path: `${OUT}/board-results-dark.png` })
 
   await desk.keyboard.press('d')
-  await call('PUT', `/api/lessons/${finished!.lesson.id}/board`, { view: 'join' })
-  await take(desk, 'board-join', `/board/${finished!.lesson.id}`, '.qr')
   await take(desk, 'journal', `/journal/${finished!.lesson.id}`, 'tbody tr')
 
   const paper = await newPage({ width: 794, height: 1123 })
