@@ -19,6 +19,7 @@ export default defineVuetifyConfiguration({
     VTextField: field,
     VTextarea: field,
     VSelect: field,
+    VAutocomplete: { ...field, menuIcon: '' },
     VMenu: { transition: false },
     VDialog: { transition: false },
     VTooltip: { transition: false },

@@ -116,9 +116,12 @@ export function otherHourWords(count: number, side: 'past' | 'coming', hour: Hou
   return `${count} about the plan, ${hour === 'before' ? 'for later' : 'which has run'}`
 }
 
-/** What the list of an hour says of itself. */
-export const HOUR_WORDS: Record<Hour, string> = {
-  before: 'before testing, worst first',
-  during: 'while testing, worst first',
-  after: 'after testing, worst first',
+/** What the list of an hour says of itself, and what it says when it is empty. */
+export const HOUR_WORDS: Record<Hour, { title: string; calm: string }> = {
+  before: {
+    title: 'before testing, worst first',
+    calm: 'Fair, measurable, counted and in time, as far as sums can tell.',
+  },
+  during: { title: 'while testing, worst first', calm: 'No odd number, no gap, no clash so far.' },
+  after: { title: 'after testing, worst first', calm: 'Numbers, evidence and sentence go together, as far as sums can tell.' },
 }

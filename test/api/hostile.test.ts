@@ -7,7 +7,8 @@ import { addressOf, ROUTES } from './routes'
 const base = inject('base')
 const { call, newLesson, open, joinStation } = clientFor(base)
 
-const taking = ROUTES.filter(({ method, path }) => (method === 'POST' || method === 'PUT') && !path.endsWith('/duplicate'))
+/** What wants a body; a copy and the demo class are made without one. */
+const taking = ROUTES.filter(({ method, path }) => (method === 'POST' || method === 'PUT') && !/\/(duplicate|demo)$/.test(path))
 
 const THING = randomUUID()
 let lesson: WholeLesson['lesson']

@@ -120,3 +120,38 @@ test('a block is pasted into the grid, what cannot be read is said and stays, an
       .sort(),
   ).toEqual(['kept', 'set-aside', 'set-aside', 'set-aside', 'set-aside'])
 })
+
+test.describe('by finger', () => {
+  test.use({ hasTouch: true, isMobile: true, viewport: { width: 1024, height: 768 } })
+
+  test('a swipe over cards scrolls, and a short hold drags a card from anywhere on it', async ({ page, context, baseURL }) => {
+    const lesson = await lessonWith(baseURL, (plan) => (plan.changed = null))
+    await openStop(page, lesson, 'plan')
+    const box = (await page.locator('[data-tray="heap"] > *').first().boundingBox())!
+    const tray = (await page.locator('[data-tray="change"]').boundingBox())!
+    const from = { x: box.x + 40, y: box.y + 22 }
+    const to = { x: tray.x + 60, y: tray.y + 40 }
+    const finger = await context.newCDPSession(page)
+    const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', at?: { x: number; y: number }) =>
+      finger.send('Input.dispatchTouchEvent', { type, touchPoints: at ? [at] : [] })
+    const moveTo = async (end: { x: number; y: number }) => {
+      for (let step = 1; step <= 8; step += 1) {
+        await page.waitForTimeout(40)
+        await touch('touchMove', { x: from.x + ((end.x - from.x) * step) / 8, y: from.y + ((end.y - from.y) * step) / 8 })
+      }
+    }
+
+    await touch('touchStart', from)
+    await moveTo(to)
+    await touch('touchEnd')
+    await expect(page.locator('[data-tray="change"] > *')).toHaveCount(0)
+
+    await page.evaluate(() => window.scrollTo(0, 0))
+    await touch('touchStart', from)
+    await page.waitForTimeout(260)
+    await moveTo(to)
+    await page.waitForTimeout(200)
+    await touch('touchEnd')
+    await expect(page.locator('[data-tray="change"] > *')).toHaveCount(1)
+  })
+})

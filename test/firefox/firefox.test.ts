@@ -59,6 +59,8 @@ describe.skipIf(!FIREFOX_IS_HERE)('in Firefox', () => {
     for (const name of PRINTOUT_NAMES) {
       await page.goto(`${application.base}/print/${demo.lesson.id}/${name}`)
       await see('main.paper > :nth-child(2)')
+      // Some ask for the journal as well.
+      await page.waitForNetworkIdle({ idleTime: 400 })
       pages.set(name, (await PDFDocument.load(await page.pdf({ format: 'A4' }))).getPageCount())
     }
     const many: [PrintoutName, number][] = [

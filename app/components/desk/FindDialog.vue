@@ -2,14 +2,10 @@
 import { STOPS } from '~~/core/lesson'
 import { findingWords, fixWords, STOP_NAMES } from '~~/core/wording'
 
-/** Finds a stop, a finding's button or a printout by a few letters. */
+/** Finds a stop, a finding's button or a printout by a few letters: arrows choose among what has them, Enter goes there. */
 const open = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ board: [] }>()
 const lesson = useLesson()
-const words = ref('')
-const list = useTemplateRef<{ focus(place: 'first'): void }>('list')
-watch(open, () => (words.value = ''))
-
 const everything = computed(() => [
   ...STOPS.map((stop) => ({ label: `Go to ${STOP_NAMES[stop]}`, run: () => navigateTo(`/lesson/${lesson.id}/${stop}`) })),
   { label: 'Open the board', run: () => emit('board') },
@@ -24,12 +20,8 @@ const everything = computed(() => [
     })),
   ),
 ])
-const found = computed(() =>
-  everything.value.filter(({ label }) => label.toLowerCase().includes(words.value.trim().toLowerCase())).slice(0, 9),
-)
 
-function run(place: number): void {
-  const chosen = found.value[place]
+function run(chosen: { run: () => unknown } | null): void {
   if (!chosen) return
   open.value = false
   void chosen.run()
@@ -38,18 +30,15 @@ function run(place: number): void {
 
 <template>
   <AppDialog v-model="open" title="Find">
-    <TextField
-      v-model="words"
-      bare
-      label="Find a stop, a finding or a print"
-      type="search"
+    <VAutocomplete
+      :items="everything"
+      item-title="label"
+      return-object
       autofocus
-      @keydown.enter="run(0)"
-      @keydown.down.prevent="list?.focus('first')"
+      auto-select-first
+      aria-label="Find a stop, a finding or a print"
+      no-data-text="Nothing here has these letters."
+      @update:model-value="run"
     />
-    <VList v-if="found.length > 0" ref="list" density="compact" aria-label="Found">
-      <VListItem v-for="(one, place) in found" :key="one.label" :title="one.label" @click="run(place)" />
-    </VList>
-    <p v-if="found.length === 0" class="soft">Nothing here has these letters.</p>
   </AppDialog>
 </template>

@@ -32,13 +32,13 @@ const serious = computed(() => now.value.some((finding) => finding.severity !== 
     <template v-if="!lesson.lookFolded">
       <h2 id="second-look">Second look</h2>
       <FirstSteps v-if="steps" :steps="steps" />
-      <p v-else class="soft lead">{{ HOUR_WORDS[hour] }}</p>
+      <p v-else class="soft lead">{{ HOUR_WORDS[hour].title }}</p>
       <ul v-if="now.length > 0">
         <FindingCard v-for="finding in sorted.open" :key="finding.key" :finding="finding" :here="stop" />
       </ul>
       <p v-else-if="!steps" class="fine">
         <strong>Nothing found.</strong>
-        Fair, measurable, counted and in time, as far as sums can tell.
+        {{ HOUR_WORDS[hour].calm }}
       </p>
       <FindingsFold v-if="sorted.more.length > 0" :title="`${sorted.more.length} more`" :findings="sorted.more" :here="stop" />
       <FindingsFold

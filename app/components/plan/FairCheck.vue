@@ -16,15 +16,12 @@ const factors = computed(() => tableFactors(plan.value))
 const odd = computed(
   () => new Set((check.value ? oddCells(check.value) : []).map(({ factor, condition }) => `${factor}/${condition}`)),
 )
+const sheet = ref<HTMLElement>()
+const { follow } = useSheetKeys(sheet)
 const open = computed(() => !check.value || (!check.value.fair && check.value.pairs.length > 0))
 
 function write(factor: string, condition: string, text: string): void {
   lesson.replace(withCell(plan.value, factor, condition, text))
-}
-
-function toCell(event: KeyboardEvent, step: number): void {
-  const cells = [...(event.currentTarget as HTMLElement).closest('table')!.querySelectorAll('input')]
-  cells[cells.indexOf(event.currentTarget as HTMLInputElement) + step]?.focus()
 }
 
 function onPaste(event: ClipboardEvent, row: number, column: number): void {
@@ -45,7 +42,7 @@ function onPaste(event: ClipboardEvent, row: number, column: number): void {
       <span class="link">Conditions by factors</span>
     </summary>
     <div class="scroll" tabindex="0" role="group" aria-label="Conditions by factors">
-      <table class="ruled">
+      <table ref="sheet" class="ruled">
         <thead>
           <tr>
             <th scope="col">Condition</th>
@@ -63,8 +60,10 @@ function onPaste(event: ClipboardEvent, row: number, column: number): void {
                 :maxlength="LONGEST.name"
                 :aria-label="`Name of condition ${letterOf(plan, condition.id)}`"
                 @change="lesson.replace(withLabel(plan, condition.id, ($event.target as HTMLInputElement).value))"
+                :data-row="row"
+                :data-column="0"
                 @paste="onPaste($event, row, -1)"
-                @keydown.enter="toCell($event, factors.length + 1)"
+                @keydown="follow($event, row, 0)"
               />
             </th>
             <td v-for="(factor, column) in factors" :key="factor.id" :class="{ odd: odd.has(`${factor.id}/${condition.id}`) }">
@@ -77,9 +76,9 @@ function onPaste(event: ClipboardEvent, row: number, column: number): void {
                 :aria-label="`${factor.name} for ${condition.label}`"
                 @change="write(factor.id, condition.id, ($event.target as HTMLInputElement).value)"
                 @paste="onPaste($event, row, column)"
-                @keydown.enter="toCell($event, factors.length + 1)"
-                @keydown.down.prevent="toCell($event, factors.length + 1)"
-                @keydown.up.prevent="toCell($event, -factors.length - 1)"
+                :data-row="row"
+                :data-column="column + 1"
+                @keydown="follow($event, row, column + 1)"
               />
             </td>
           </tr>

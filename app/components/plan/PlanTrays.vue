@@ -68,7 +68,7 @@ function addMeasure(name: string): void {
 }
 
 const words = computed(() => trayWords(plan.value.kind))
-const dragging = { animation: 120, filter: 'textarea, input, button', preventOnFilter: false, forceFallback: true }
+const dragging = useDragging()
 </script>
 
 <template>

@@ -21,7 +21,8 @@ const rank = (place: number) => {
   const [first, last] = props.ends ? ['first', 'last'] : ['most', 'least']
   return place === 0 ? first : place === count.value - 1 ? last : ''
 }
-const dragging = { group: useId(), animation: 120, draggable: '.item', forceFallback: true, fallbackTolerance: 4 }
+// A condition is dragged by its own face, which is a button.
+const dragging = { ...useDragging(), filter: '', group: useId(), draggable: '.item' }
 </script>
 
 <template>

@@ -10,6 +10,7 @@ const emit = defineEmits<{ look: [id: string] }>()
 const lesson = useLesson()
 const plan = computed(() => lesson.heard!)
 const words = computed(() => WONDER_WORDS[props.name])
+const dragging = useDragging()
 const remarks = computed<Remark[]>({
   get: () => plan.value.wonder[props.name],
   set: (list) => lesson.replace(withList(plan.value, props.name, list), 'drag-remark'),
@@ -67,15 +68,7 @@ function itemsFor(remark: Remark) {
     <h3 :id="`list-${name}`">{{ words.name }}</h3>
     <p class="hint">{{ words.what }}</p>
     <p v-if="remarks.length === 0" class="hint">For example: {{ words.example }}</p>
-    <VueDraggable
-      v-model="remarks"
-      tag="ul"
-      group="remarks"
-      filter="textarea, button"
-      :prevent-on-filter="false"
-      :animation="120"
-      class="remarks"
-    >
+    <VueDraggable v-model="remarks" tag="ul" group="remarks" v-bind="dragging" class="remarks">
       <li
         v-for="remark in remarks"
         :key="remark.id"

@@ -98,7 +98,7 @@ watch(
     <SecondLook v-if="lesson.plan" :stop="stop" />
     <LazyDeskWalk v-if="walking && lesson.plan" @leave="walking = false" />
     <LazyKeysDialog v-if="keysOpen" v-model="keysOpen" :view="stop" />
-    <FindDialog v-model="finding" @board="openBoard" />
+    <LazyFindDialog v-if="finding" v-model="finding" @board="openBoard" />
     <MergeDialog />
     <NoticeBar />
   </div>
