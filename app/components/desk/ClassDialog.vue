@@ -122,6 +122,7 @@ function goRound(material: string, stock: number): void {
 }
 .seats {
   display: flex;
+  min-width: 150px;
   gap: var(--gap-tight);
 }
 .away {
