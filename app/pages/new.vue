@@ -16,8 +16,9 @@ const minutes = ref(0)
 onMounted(() =>
   attempt(async () => {
     library.value = await callServer('GET /api/investigations')
-    className.value = library.value.className
-    children.value = library.value.children
+    // What was typed meanwhile stays.
+    className.value ||= library.value.className
+    children.value ??= library.value.children
   }),
 )
 
