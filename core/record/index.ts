@@ -1,7 +1,9 @@
 export { balanceOrder, placesOf } from './balance'
 export type { Weighing } from './balance'
-export { checkEntry, checkReading, doubtfulReadings, isSlip } from './check'
-export type { AskedEntry, Doubt, Slip, Surroundings } from './check'
+export { checkReading, doubtfulReadings } from './check'
+export type { AskedEntry } from './check'
+export { checkEntry, isSlip } from './slips'
+export type { Doubt, Slip, Surroundings } from './slips'
 export { readEntry, writesStartAndFinish } from './entry'
 export type { EntryErrorCode, EntryOptions, EntryResult } from './entry'
 export {

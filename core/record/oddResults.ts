@@ -9,7 +9,8 @@ import {
   type Plan,
   type Reading,
 } from '../lesson'
-import { doubtsAmong, isSlip, type Doubt } from './check'
+import { doubtsAmong } from './check'
+import { isSlip, type Doubt } from './slips'
 import { countedReadings, currentReadings, historyOf } from './readings'
 
 /** What may lie behind an odd result; somebody who was there has to judge. */
