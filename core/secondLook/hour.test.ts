@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { conclusion, counter, emptyRecord, reading, soakUpPlan } from '../../test/soakUp'
 import { smallBars } from '../charts'
-import { emptyPlan, type LessonRecord, type Plan } from '../lesson'
+import { takesOf } from '../kit'
+import { emptyPlan, FIRST_WATCH, type LessonRecord, type Plan } from '../lesson'
 import { firstStepWords, matterWords, openWords } from '../wording'
+import { NOT_JUDGED, waitsFor as withCountBack, type LessonFace } from '../wording/reports'
 import { firstSteps, hourOf, mattersOf, readinessOf, secondLook, sortedByHour } from '.'
 
 /** Every place of a plan, but for the last so many. */
@@ -81,10 +83,37 @@ describe('what matters now', () => {
       text: expect.stringMatching(/^Answer for Alder’s 5.mm$/) as string,
       target: expect.stringMatching(/^cell-/) as string,
     })
-    expect(waitsFor(calm, measured(calm, 3))).toEqual([{ text: 'Fill 3 gaps', stop: 'test', target: null }])
+    expect(waitsFor(calm, measured(calm, 3))).toEqual([{ text: 'Take 3 more readings', stop: 'test', target: null }])
     expect(waitsFor(calm, whole).map(({ text }) => text)).toEqual(['Write a conclusion'])
     const agreed = conclusion({ text: 'Kitchen roll came first with 60 mm, card last with 30 mm.', agreed: true })
     expect(waitsFor(calm, { ...whole, conclusions: [agreed] })).toEqual([])
+  })
+
+  it('is the next reading while a class watches over days, though nothing is missing today', () => {
+    const watching = {
+      ...soakUpPlan({
+        date: '2026-03-12',
+        gapsStay: false,
+        repeats: 1,
+        kind: 'over-time',
+        cautionsAcknowledged: ['spill', 'blade'],
+      }),
+      watch: { ...FIRST_WATCH, unit: 'day' as const, times: [0, 4] },
+    }
+    const today = watching.groups.flatMap(({ id: group }) =>
+      watching.conditions.map(({ id: condition }, kind) => reading({ group, condition, moment: 't0', value: 60 - 10 * kind })),
+    )
+    expect(waitsFor(watching, { ...emptyRecord, readings: today })).toEqual([{ text: 'Take readings', stop: 'test', target: null }])
+  })
+
+  it('is counting the kit back once all is agreed, where something came out of the cupboard', () => {
+    const judged = { ...NOT_JUDGED, hour: 'after' as const }
+    const takes = { takes: { ...takesOf(plan), of: [{ thing: 'ruler', amount: 7, again: true }] } } as unknown as LessonFace
+    expect(withCountBack(judged, takes, false).first).toMatchObject({ text: 'Count the kit back', stop: 'kit' })
+    expect(withCountBack(judged, takes, true).first).toBeNull()
+    expect(withCountBack({ ...judged, hour: 'during' }, takes, false).first).toBeNull()
+    const sentence = { text: 'Write a conclusion', stop: 'agree' as const, target: null }
+    expect(withCountBack({ ...judged, matters: { first: sentence, more: 0 } }, takes, false)).toEqual({ first: sentence, more: 1 })
   })
 
   it('is shown with a picture once two conditions have an average', () => {

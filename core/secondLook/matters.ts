@@ -1,6 +1,5 @@
 import { classConclusion } from '../agree'
 import type { LessonRecord, Plan } from '../lesson'
-import { hasBegun } from '../record'
 import type { Finding } from './finding'
 import { firstSteps, type FirstStep } from './firstSteps'
 import { hourOf, isOfHour } from './hour'
@@ -24,8 +23,11 @@ export function mattersOf(plan: Plan, record: LessonRecord, findings: Finding[],
   const said = classConclusion(record.conclusions)
   const agreeing: Matter[] = hour === 'after' && !said?.agreed ? [{ code: 'agree', written: (said?.text ?? '') !== '' }] : []
   const predicted = stops.find(({ stop }) => stop === 'predict')?.bead === 'full'
+  // A class that watches over days has no gap until its next day, and is not done.
   const goingOn: Matter[] =
-    steps.length > 0 || hasBegun(record.readings) ? [] : [{ code: 'next', stop: predicted ? 'test' : 'predict' }]
+    steps.length > 0 || hour === 'after' || gaps.length > 0
+      ? []
+      : [{ code: 'next', stop: predicted || hour === 'during' ? 'test' : 'predict' }]
   return [
     ...steps.slice(0, 1).map((step): Matter => ({ code: 'first-step', step })),
     ...found.filter(({ severity }) => severity !== 'note').map((finding): Matter => ({ code: 'mend', finding })),

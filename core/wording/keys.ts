@@ -12,16 +12,12 @@ export type KeysView = Stop | 'shelf'
 
 const keys = (...pairs: [key: string, what: string][]): KeyWords[] => pairs.map(([key, what]) => ({ key, what }))
 
-const GRID = keys(
-  ['Enter', 'down, and keep what was typed'],
-  ['Tab', 'to the right'],
-  ['Esc', 'take back what was typed; again: leave'],
-)
-const CARDS = keys(['n', 'a new one'], ['Delete', 'take this away'])
+const GRID = keys(['Enter', 'in a table: down, and keep what was typed'], ['Tab', 'to the right'])
+const CARDS = keys(['n', 'a new one'], ['Delete', 'on the dots of a card: take it away'])
 
 const OF_STOP: Record<Stop, KeyWords[]> = {
-  wonder: [...CARDS, ...keys(['t', 'on a wondering: could we test it?'], ['l', 'on a wondering: keep for next time'])],
-  plan: [...CARDS, ...keys(['c  m  k', 'on a card: change, measure, keep the same']), ...GRID],
+  wonder: [...CARDS, ...keys(['t', 'on the dots of a wondering: could we test it?'], ['l', 'on them: keep it for next time'])],
+  plan: [...CARDS, ...keys(['c  m  k', 'on the dots of a card: change, measure, keep the same']), ...GRID],
   kit: [...keys(['n', 'another thing']), ...GRID],
   clock: keys(['← →', 'on the end of a phase: a minute less or more']),
   predict: keys(['↑ ↓', 'on the end of a line: higher or lower']),
@@ -32,6 +28,7 @@ const OF_STOP: Record<Stop, KeyWords[]> = {
       ['o', 'the odd numbers; then k keeps, f puts right, a sets aside'],
     ),
     ...GRID,
+    ...keys(['Esc', 'take back what was typed; again: leave the table']),
   ],
   results: keys(['← →', 'on a part: the one before or after']),
   agree: [],

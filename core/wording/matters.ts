@@ -40,7 +40,7 @@ export function matterWords(matter: Matter, plan: Plan): MatterWords {
         ? { text: 'Take predictions', stop: 'predict', target: null }
         : { text: 'Take readings', stop: 'test', target: null }
     case 'gaps':
-      return { text: `Fill ${counted(matter.count, 'gap')}`, stop: 'test', target: null }
+      return { text: `Take ${counted(matter.count, 'more reading', 'more readings')}`, stop: 'test', target: null }
     case 'agree':
       return { text: matter.written ? 'Agree on the sentence' : 'Write a conclusion', stop: 'agree', target: 'conclusion' }
   }
@@ -110,10 +110,9 @@ export const SHELF_PARTS: { part: PartOfShelf; name: string }[] = [
   { part: 'earlier', name: 'Earlier' },
 ]
 
-/** What is folded away because it belongs to another hour. */
-export function otherHourWords(count: number, side: 'past' | 'coming', hour: Hour): string {
-  if (side === 'coming') return `${count} for later`
-  return `${count} about the plan, ${hour === 'before' ? 'for later' : 'which has run'}`
+/** What is folded away because it belongs to another hour: `otherHourWords(7, 'past') // '7 about the plan, which has run'` */
+export function otherHourWords(count: number, side: 'past' | 'coming'): string {
+  return side === 'coming' ? `${count} for later` : `${count} about the plan, which has run`
 }
 
 /** What the list of an hour says of itself, and what it says when it is empty. */

@@ -43,13 +43,13 @@ const serious = computed(() => now.value.some((finding) => finding.severity !== 
       <FindingsFold v-if="sorted.more.length > 0" :title="`${sorted.more.length} more`" :findings="sorted.more" :here="stop" />
       <FindingsFold
         v-if="sorted.past.length > 0"
-        :title="otherHourWords(sorted.past.length, 'past', hour)"
+        :title="otherHourWords(sorted.past.length, 'past')"
         :findings="sorted.past"
         :here="stop"
       />
       <FindingsFold
         v-if="sorted.coming.length > 0"
-        :title="otherHourWords(sorted.coming.length, 'coming', hour)"
+        :title="otherHourWords(sorted.coming.length, 'coming')"
         :findings="sorted.coming"
         :here="stop"
       />
