@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { BOUNDS, KINDS, LONGEST, TOPICS, type Kind, type Topic } from '~~/core/lesson'
+import { BOUNDS, fittingCards, KINDS, LONGEST, TOPICS, type LookedFor } from '~~/core/lesson'
 import { KIND_WORDS, TOPIC_WORDS } from '~~/core/wording'
 import type { Investigations } from '~~/schemas/contract'
 
@@ -9,9 +9,8 @@ const notices = useNotices()
 const library = shallowRef<Investigations>()
 const className = ref('')
 const children = ref<number | null>(null)
-const topic = ref<Topic | ''>('')
-const kind = ref<Kind | ''>('')
-const minutes = ref(0)
+const ANYTHING: LookedFor = { topic: '', kind: '', minutes: 0 }
+const wanted = ref({ ...ANYTHING })
 
 onMounted(() =>
   attempt(async () => {
@@ -28,19 +27,7 @@ const filters = {
   kind: [{ value: '', title: 'Any kind of test' }, ...KINDS.map((value) => ({ value, title: KIND_WORDS[value].name }))],
   minutes: [{ value: 0, title: 'Any length' }, ...TIMES.map((value) => ({ value, title: `Up to ${value} min` }))],
 } as const
-const shown = computed(() =>
-  library.value?.investigations.filter(
-    (one) =>
-      (topic.value === '' || one.topic === topic.value) &&
-      (kind.value === '' || one.kind === kind.value) &&
-      (minutes.value === 0 || one.minutes <= minutes.value),
-  ),
-)
-function showAll(): void {
-  topic.value = ''
-  kind.value = ''
-  minutes.value = 0
-}
+const shown = computed(() => library.value && fittingCards(library.value.investigations, wanted.value))
 
 async function start(investigation: string | null): Promise<void> {
   await attempt(async () => {
@@ -66,9 +53,9 @@ async function attempt(work: () => Promise<void>): Promise<void> {
       <TextField v-model="className" inline label="For class" :longest="LONGEST.name" class="class" />
       <NumberField v-model="children" inline label="Children" v-bind="BOUNDS.children" whole />
       <span class="row filters">
-        <ChoiceField v-model="topic" bare label="Topic" :options="filters.topic" />
-        <ChoiceField v-model="kind" bare label="Kind of test" :options="filters.kind" />
-        <ChoiceField v-model="minutes" bare label="Length" :options="filters.minutes" />
+        <ChoiceField v-model="wanted.topic" bare label="Topic" :options="filters.topic" />
+        <ChoiceField v-model="wanted.kind" bare label="Kind of test" :options="filters.kind" />
+        <ChoiceField v-model="wanted.minutes" bare label="Length" :options="filters.minutes" />
       </span>
     </div>
     <ul v-if="shown" class="cards" aria-label="Lessons to begin from">
@@ -81,7 +68,7 @@ async function attempt(work: () => Promise<void>): Promise<void> {
     </ul>
     <p v-if="shown?.length === 0" class="row none">
       No ready lesson fits all three.
-      <VBtn size="small" @click="showAll">Show all</VBtn>
+      <VBtn size="small" @click="wanted = { ...ANYTHING }">Show all</VBtn>
     </p>
     <NoticeBar />
   </main>

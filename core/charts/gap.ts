@@ -27,8 +27,3 @@ export function gapDrawing(plan: Plan, readings: Reading[], { spread, wobble, su
   const all = rows.flatMap(({ average, values }) => [...values, average - wobble, average + wobble])
   return { axis: axisFor(all, false), rows, wobble }
 }
-
-/** From where to where the gap reaches: from the first average to the second. */
-export function gapBracket({ rows }: GapDrawing): [from: number, to: number] {
-  return [rows[0]!.average, rows[1]!.average]
-}

@@ -176,3 +176,11 @@ export function emptyPlan(className: string, children: number, newId: () => stri
 export function groupsBySize(children: number, size: number): number {
   return Math.max(1, Math.min(MOST_GROUPS, Math.ceil(children / Math.max(1, size))))
 }
+
+/**
+ * How many children sit in the largest group.
+ * @example largestGroup([{ seats: 4 }, { seats: 3 }]) // => 4
+ */
+export function largestGroup(groups: { seats: number }[]): number {
+  return Math.max(0, ...groups.map(({ seats }) => seats))
+}

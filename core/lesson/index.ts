@@ -105,6 +105,7 @@ export {
   newRemark,
   NOTHING_SAID,
   groupsBySize,
+  largestGroup,
   splitIntoGroups,
   withGroups,
 } from './empty'
@@ -116,5 +117,5 @@ export { FIRST_TIMES, FIRST_WORDS, KIND_SHAPES, predictionOf, predictionsFor, re
 export type { KindShape } from './kinds'
 export { MOST_PLACES, MOST_TIMES, MOST_WORDS, momentOf, momentsOf, readNames, readTimes } from './moments'
 export type { Moment } from './moments'
-export { TOPICS } from './topics'
-export type { OnTheCard, Topic } from './topics'
+export { fittingCards, TOPICS } from './topics'
+export type { LookedFor, OnTheCard, Topic } from './topics'

@@ -1,4 +1,4 @@
-import type { GraphLoss, GraphReason, ResultLine, ResultsGraph, ScaleProblem, SquareScale } from '../charts'
+import type { GraphLoss, GraphReason, ResultLine, ResultsGraph, ScaleProblem, SmallBar, SquareScale } from '../charts'
 import { changedFactor, measuredCard, type AverageWay, type GraphKind, type Plan } from '../lesson'
 import { unitOf, withUnit, writeNumber, writeShort, type UnitCode } from '../quantity'
 import { sentenceCase } from './evidence'
@@ -69,6 +69,12 @@ export const AVERAGE_WORDS: Record<AverageWay, { name: string; what: string }> =
   median: { name: 'Middle value', what: 'the one in the middle when they stand in order' },
   mode: { name: 'Most common', what: 'the one that came most often' },
   none: { name: 'No average', what: 'every reading stands for itself' },
+}
+
+/** A picture as small as a stamp, for whoever listens: `smallBarsWords([{ letter: 'A', share: 0.4 }, { letter: 'B', share: 1 }]) // 'Averages, the highest first: B, A'` */
+export function smallBarsWords(bars: SmallBar[]): string {
+  const inOrder = [...bars].sort((a, b) => b.share - a.share)
+  return `Averages, the highest first: ${inOrder.map(({ letter }) => letter).join(', ')}`
 }
 
 /** What stands along the two axes. `{ up: 'how high water climbs in 60 s (mm)', across: … }` */

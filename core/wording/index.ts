@@ -68,6 +68,7 @@ export { journalGroup, journalWords, JOURNAL_WORDS } from './journal'
 export { clashPlace, clashValue } from './merge'
 export {
   classWords,
+  sizesWords,
   BOARD_WORDS,
   chanceWords,
   conditionWithLetter,
@@ -112,6 +113,7 @@ export {
   GRAPH_NAMES,
   graphLoss,
   graphReason,
+  smallBarsWords,
   lineEnd,
   lineWords,
   scaleProblemWords,

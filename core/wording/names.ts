@@ -180,3 +180,10 @@ function resolutionOf(plan: Plan): number {
 export function classWords({ className, children, groups }: Pick<Plan, 'className' | 'children' | 'groups'>): string {
   return `Class ${className}, ${counted(children, 'child', 'children')} in ${counted(groups.length, 'group')}`
 }
+
+/** How the class is split: `sizesWords([{ seats: 4 }, { seats: 3 }, { seats: 4 }]) // '2 of 4 and 1 of 3'` */
+export function sizesWords(groups: { seats: number }[]): string {
+  const seats = groups.map((group) => group.seats)
+  const different = [...new Set(seats)].sort((a, b) => b - a)
+  return list(different.map((size) => `${seats.filter((one) => one === size).length} of ${size}`))
+}

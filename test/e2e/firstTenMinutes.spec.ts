@@ -39,7 +39,7 @@ test('an empty shelf shows the way: the demo class, a walk that is shown once, a
   await page.goto('/')
   await expect(page.getByRole('heading', { name: 'This week' })).toBeVisible()
   await expect(page.getByText('New here?')).toBeHidden()
-  await expect(page.getByRole('img', { name: 'Averages, longest first: A, B, C, D' })).toBeVisible()
+  await expect(page.getByRole('img', { name: 'Averages, the highest first: A, B, C, D' })).toBeVisible()
 
   await page.keyboard.press('n')
   await expect(page.getByRole('heading', { name: 'Which lesson?' })).toBeVisible()

@@ -1,15 +1,14 @@
 import type { EChartsOption } from 'echarts'
-import { gapBracket, type GapDrawing } from '~~/core/charts'
+import type { GapDrawing } from '~~/core/charts'
 import { letterOf, type Plan } from '~~/core/lesson'
 import { gapWords, nameOfCondition } from '~~/core/wording'
 import type { Evidence } from '~~/core/evidence'
+import { jollyTheme } from '~/theme/colours'
+import { styleFor, valueAxis } from './surface'
 
-const INK = '#1e2b2f'
-const GREEN = '#0f5c4d'
-const RULE = '#8a7f6b'
-const BRASS = { fill: '#f3e3bf', stroke: '#b7791f' }
-const SIZE = 14.5
-const text = { color: INK, fontFamily: 'Andika', fontSize: SIZE }
+const { primary: GREEN, mark: RULE, surface: WHITE, secondary: BRASS, 'secondary-light': PALE_BRASS } = jollyTheme.colors
+const STYLE = styleFor({ big: false, dark: false, paper: false })
+const { ink: INK, text } = STYLE
 /** Dots of one row lie a little above and below each other, so that like ones are seen. */
 const JITTER = [-0.12, -0.06, 0, 0.06, 0.12]
 const HALF_ROW = 0.16
@@ -17,21 +16,13 @@ const HALF_ROW = 0.16
 /** The drawing instructions for two averages, the gap between them and one wobble about each. */
 export function gapOption(plan: Plan, evidence: Evidence, drawing: GapDrawing): EChartsOption {
   const { axis, rows, wobble } = drawing
-  const [from, to] = gapBracket(drawing)
+  const [from, to] = rows.map(({ average }) => average) as [number, number]
   return {
     animation: false,
     aria: { enabled: false },
     textStyle: text,
     grid: { left: 12, right: 24, top: 12, bottom: 8, containLabel: true },
-    xAxis: {
-      type: 'value',
-      min: axis.from,
-      max: axis.to,
-      interval: axis.step,
-      axisLabel: text,
-      axisLine: { show: true, onZero: false, lineStyle: { color: INK, width: 1.5 } },
-      splitLine: { show: false },
-    },
+    xAxis: { ...valueAxis(STYLE, axis, ''), splitLine: { show: false } },
     yAxis: {
       type: 'value',
       min: -0.4,
@@ -72,7 +63,7 @@ export function gapOption(plan: Plan, evidence: Evidence, drawing: GapDrawing): 
           return {
             type: 'rect',
             shape: { x: left, y: top, width: right - left, height: bottom - top, r: 4 },
-            style: { fill: BRASS.fill, stroke: BRASS.stroke, lineWidth: 1 },
+            style: { fill: PALE_BRASS, stroke: BRASS, lineWidth: 1 },
           }
         },
       },
@@ -80,7 +71,7 @@ export function gapOption(plan: Plan, evidence: Evidence, drawing: GapDrawing): 
         type: 'scatter',
         silent: true,
         symbolSize: 9,
-        itemStyle: { color: '#fff', borderColor: INK, borderWidth: 1.4 },
+        itemStyle: { color: WHITE, borderColor: INK, borderWidth: 1.4 },
         data: rows.flatMap(({ values }, place) => values.map((value, dot) => [value, place + JITTER[dot % JITTER.length]!])),
       },
       {
@@ -114,11 +105,10 @@ export function gapOption(plan: Plan, evidence: Evidence, drawing: GapDrawing): 
           show: true,
           position: 'top',
           formatter: evidence.spread ? gapWords(plan, evidence.spread) : '',
+          ...text,
           color: GREEN,
-          fontFamily: 'Andika',
-          fontSize: SIZE,
           fontWeight: 'bold',
-          textBorderColor: '#fff',
+          textBorderColor: WHITE,
           textBorderWidth: 4,
         },
         z: 7,

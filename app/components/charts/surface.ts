@@ -11,23 +11,29 @@ export interface Surface {
   paper: boolean
 }
 
-/** Everything that the drawings of all kinds of graph share. */
-export interface Pen extends Surface {
-  plan: Plan
-  graph: ResultsGraph
+/** How letters and lines look on a surface. */
+export interface Style extends Surface {
   ink: string
   size: number
   text: { color: string; fontFamily: string; fontSize: number }
   line: { lineStyle: { color: string; width: number } }
 }
 
+/** Everything that the drawings of all kinds of results graph share. */
+export interface Pen extends Style {
+  plan: Plan
+  graph: ResultsGraph
+}
+
 export function penFor(plan: Plan, graph: ResultsGraph, surface: Surface): Pen {
+  return { ...styleFor(surface), plan, graph }
+}
+
+export function styleFor(surface: Surface): Style {
   const ink = surface.dark ? '#f5f1e6' : surface.paper ? '#000' : '#1e2b2f'
   const size = surface.big ? 28 : surface.paper ? 13 : 14.5
   return {
     ...surface,
-    plan,
-    graph,
     ink,
     size,
     text: { color: ink, fontFamily: 'Andika', fontSize: size },
@@ -36,7 +42,7 @@ export function penFor(plan: Plan, graph: ResultsGraph, surface: Surface): Pen {
 }
 
 /** A number axis with the steps that core/charts chose. */
-export function valueAxis({ text, line, dark }: Pen, axis: Axis, name: string) {
+export function valueAxis({ text, line, dark }: Style, axis: Axis, name: string) {
   return {
     type: 'value' as const,
     min: axis.from,

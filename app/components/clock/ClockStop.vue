@@ -86,23 +86,4 @@ function set<Part extends keyof Clock>(part: Part, value: Clock[Part]): void {
 .when .field {
   width: 170px;
 }
-.two {
-  display: grid;
-  grid-template-columns: 1fr 1.3fr;
-  gap: var(--gap-part);
-}
-.two .section {
-  margin-top: 16px;
-}
-.fields {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(136px, 1fr));
-  gap: var(--gap-near);
-  margin-top: 8px;
-}
-@media (width < 700px) {
-  .two {
-    grid-template-columns: minmax(0, 1fr);
-  }
-}
 </style>

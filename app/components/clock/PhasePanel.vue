@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Fit } from '~~/core/clock'
-import { BOUNDS, PHASES, type Phase } from '~~/core/lesson'
+import { BOUNDS, type Phase } from '~~/core/lesson'
 import { PHASE_NAMES, testSum, trialParts } from '~~/core/wording'
 
 /** How long the chosen phase takes; the test is worked out from one trial. */
@@ -10,9 +10,7 @@ const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
 const fixed = computed(() => (chosen.value === 'test' ? undefined : chosen.value))
 /** Without minutes they have no place on the bar. */
-const without = computed(() =>
-  PHASES.filter((phase) => phase !== chosen.value && !props.fit.phases.some((one) => one.phase === phase && one.minutes > 0)),
-)
+const without = computed(() => props.fit.phases.filter(({ phase, minutes }) => minutes === 0 && phase !== chosen.value))
 </script>
 
 <template>
@@ -23,7 +21,7 @@ const without = computed(() =>
       <p v-else class="hint">Press another part of the bar to set that; the test is worked out.</p>
       <span v-if="without.length > 0" class="row without">
         <span class="soft">Without time:</span>
-        <QuietBtn v-for="phase in without" :key="phase" size="small" :data-target="`phase-${phase}`" @click="chosen = phase">
+        <QuietBtn v-for="{ phase } in without" :key="phase" size="small" :data-target="`phase-${phase}`" @click="chosen = phase">
           {{ PHASE_NAMES[phase] }}
         </QuietBtn>
       </span>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { BOUNDS, LONGEST, groupsBySize, MOST_GROUPS, withGroups } from '~~/core/lesson'
+import { BOUNDS, LONGEST, groupsBySize, largestGroup, MOST_GROUPS, withGroups } from '~~/core/lesson'
 import { scarceLimits } from '~~/core/waysOut'
-import { counted, limitWords, list } from '~~/core/wording'
+import { counted, limitWords, sizesWords } from '~~/core/wording'
 
 /** The class set up in one place: its name, how many children, the groups with their names, shapes and seats. */
 const open = defineModel<boolean>({ required: true })
@@ -9,11 +9,6 @@ const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
 
 const limits = computed(() => scarceLimits(plan.value, lesson.school))
-const sizes = computed(() => {
-  const seats = plan.value.groups.map((group) => group.seats)
-  const different = [...new Set(seats)].sort((a, b) => b - a)
-  return list(different.map((size) => `${seats.filter((one) => one === size).length} of ${size}`))
-})
 
 function resize(groups: number | null): void {
   lesson.replace(withGroups(plan.value, groups ?? 1, newId))
@@ -47,7 +42,7 @@ function goRound(material: string, stock: number): void {
       <NumberField label="Children" :model-value="plan.children" v-bind="BOUNDS.children" whole @update:model-value="setChildren" />
       <NumberField
         label="Children in a group"
-        :model-value="Math.max(0, ...plan.groups.map((group) => group.seats))"
+        :model-value="largestGroup(plan.groups)"
         :least="1"
         :most="60"
         whole
@@ -62,7 +57,9 @@ function goRound(material: string, stock: number): void {
         whole
         @update:model-value="resize"
       />
-      <p class="hint">{{ sizes }}. Up to {{ MOST_GROUPS }} groups; those that wrote something stay when you make more.</p>
+      <p class="hint">
+        {{ sizesWords(plan.groups) }}. Up to {{ MOST_GROUPS }} groups; those that wrote something stay when you make more.
+      </p>
     </div>
     <ul v-if="limits.length > 0" class="limits">
       <li v-for="limit in limits" :key="limit.material" class="row">

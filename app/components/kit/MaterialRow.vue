@@ -114,7 +114,7 @@ const valueOf = (event: Event) => (event.target as HTMLInputElement).value
     </td>
     <td class="figure strong">
       {{ measuredWords(need.forClass, need.unit)
-      }}<span v-if="need.spare > 0 && !whole" class="spare">{{ amountWords(need.spare, need.unit) }} spare</span>
+      }}<span v-if="need.spare > 0 && !whole" class="spare">with {{ amountWords(need.spare, need.unit) }} spare</span>
       <span v-else-if="material.use === 'again' && material.goesRound !== null" class="spare">goes round</span>
     </td>
     <td v-if="!whole" class="figure there">

@@ -24,29 +24,9 @@ onMounted(async () => {
 </script>
 
 <template>
-  <section v-for="notice in told" :key="notice.id" class="told" role="alert">
-    <p>
-      <span aria-hidden="true">▲</span>
-      {{ mendedWords(notice) }}
-    </p>
-    <VBtn @click="dismiss(notice)">I have read this</VBtn>
-  </section>
+  <ShelfBanner v-for="notice in told" :key="notice.id" trouble role="alert">
+    <span aria-hidden="true">▲</span>
+    {{ mendedWords(notice) }}
+    <template #actions><VBtn @click="dismiss(notice)">I have read this</VBtn></template>
+  </ShelfBanner>
 </template>
-
-<style scoped>
-.told {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: var(--gap-wide);
-  margin-top: 16px;
-  padding: var(--gap-wide) var(--gap-part);
-  border: 1.5px solid var(--beet);
-  border-radius: var(--corner);
-  background: var(--beet-light);
-}
-.told p {
-  flex: 1 1 420px;
-  overflow-wrap: anywhere;
-}
-</style>

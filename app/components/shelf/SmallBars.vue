@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { SmallBar } from '~~/core/charts'
+import { smallBarsWords } from '~~/core/wording'
 
 /** What came out, as a stamp: bars from nothing, each with the letter of its condition. */
 const props = defineProps<{ bars: SmallBar[] }>()
@@ -14,13 +15,6 @@ const drawn = computed(() => {
     return { letter, x: place * WIDE, y: share < 0 ? zero : zero - height, height }
   })
 })
-const label = computed(
-  () =>
-    `Averages, longest first: ${[...props.bars]
-      .sort((a, b) => b.share - a.share)
-      .map(({ letter }) => letter)
-      .join(', ')}`,
-)
 </script>
 
 <template>
@@ -30,7 +24,7 @@ const label = computed(
     :height="HIGH + 14"
     :viewBox="`0 0 ${drawn.length * WIDE} ${HIGH + 14}`"
     role="img"
-    :aria-label="label"
+    :aria-label="smallBarsWords(bars)"
   >
     <g v-for="bar in drawn" :key="bar.letter">
       <rect :x="bar.x + 2" :y="bar.y" width="10" :height="bar.height" fill="var(--green)" />

@@ -15,26 +15,11 @@ async function notNow(): Promise<void> {
 </script>
 
 <template>
-  <section v-if="lesson" class="offer" aria-label="Walk through the demo lesson">
-    <p><strong>New here?</strong> Three minutes through a lesson that is nearly finished show where everything is.</p>
-    <VBtn :to="`/lesson/${lesson}/wonder?walk`">Show me round</VBtn>
-    <QuietBtn @click="notNow">No, thank you</QuietBtn>
-  </section>
+  <ShelfBanner v-if="lesson" aria-label="Walk through the demo lesson">
+    <strong>New here?</strong> Three minutes through a lesson that is nearly finished show where everything is.
+    <template #actions>
+      <VBtn :to="`/lesson/${lesson}/wonder?walk`">Show me round</VBtn>
+      <QuietBtn @click="notNow">No, thank you</QuietBtn>
+    </template>
+  </ShelfBanner>
 </template>
-
-<style scoped>
-.offer {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: var(--gap-wide);
-  margin-top: 16px;
-  padding: var(--gap-wide) var(--gap-part);
-  border: 1.5px solid var(--brass);
-  border-radius: var(--corner);
-  background: var(--brass-light);
-}
-.offer p {
-  flex: 1 1 420px;
-}
-</style>

@@ -2,7 +2,7 @@
 import { letterOf, type Reading } from '~~/core/lesson'
 import { currentReadings } from '~~/core/record'
 import { answersTo, type Finding } from '~~/core/secondLook'
-import { doubtWords, fixWords, nameOfCondition, nameOfGroup, REASONS } from '~~/core/wording'
+import { doubtWords, findingWords, fixWords, nameOfCondition, nameOfGroup, REASONS } from '~~/core/wording'
 
 /** Numbers that look odd, as they come in, each answered with one key while the beaker is still wet. */
 const emit = defineEmits<{ look: [reading: Reading] }>()
@@ -26,8 +26,8 @@ watch(
   (now, before = []) => {
     const fresh = odd.value.find(({ reading }) => !before.includes(reading.id) && now.includes(reading.id))
     if (!fresh) return
-    const { reading, finding } = fresh
-    told.value = `${nameOfGroup(plan.value, reading.group)}, ${nameOfCondition(plan.value, reading.condition)}: ${doubtWords(plan.value, finding.value, finding.unit, finding.doubt)}`
+    const { title, text } = findingWords(fresh.finding, plan.value)
+    told.value = `${title}. ${text}`
   },
 )
 const list = ref<HTMLElement>()
