@@ -35,8 +35,8 @@ export function useGridEntry() {
     return drafts.value.get(cellKey(cell)) ?? storedText(cell)
   }
 
-  /** @returns what is stored of it by now */
-  async function write(typed: Entry[]): Promise<NewReading[]> {
+  /** @returns what was written of it; undefined where it could not be stored, which the cells say */
+  async function write(typed: Entry[]): Promise<NewReading[] | undefined> {
     const over = typed.filter(({ cell, text }) => ![undefined, text.trim()].includes(onItsWay.get(cellKey(cell))))
     const entries = over.length === 0 ? typed : await afterEarlier(typed, over)
     const rows = entries.flatMap(({ cell, text }) => {
@@ -57,19 +57,17 @@ export function useGridEntry() {
       if (written) drafts.value.delete(cellKey(cell))
       else troubles.value.set(cellKey(cell), 'This is not stored yet. Press Enter in it to try again.')
     }
-    return written ? rows.map(({ row }) => row) : []
+    return written ? rows.map(({ row }) => row) : undefined
   }
 
   /** Writes a block from elsewhere, says what became of it, and takes it back whole when that is wanted. */
   async function paste(entries: Entry[]): Promise<void> {
     const before = new Map(entries.map(({ cell }) => [cellKey(cell), cell.kept.at(-1)]))
     const rows = await write(entries)
+    if (!rows) return
     const unread = entries.filter(({ cell }) => troubles.value.has(cellKey(cell))).length
-    notices.done(pastedWords(rows.length, unread), {
-      label: 'Undo',
-      run: () => void lesson.addReadings(rows.map((row) => takenBack(row, before.get(cellKey(row))))),
-    })
-    drafts.value = new Map([...drafts.value].filter(([key]) => !before.has(key) || troubles.value.has(key)))
+    const takeBack = () => lesson.addReadings(rows.map((row) => takenBack(row, before.get(cellKey(row)))))
+    notices.done(pastedWords(rows.length, unread), rows.length > 0 ? { label: 'Undo', run: () => void takeBack() } : undefined)
   }
 
   /** What is typed over a number that is still on its way corrects that number once it is there. */
