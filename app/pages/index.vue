@@ -25,6 +25,8 @@ const whichClass = computed(() => [
   { value: '', title: 'All classes' },
   ...classes.value.map((name) => ({ value: name, title: `Class ${name}` })),
 ])
+// A lesson is what most people open next.
+onMounted(() => whenIdle(() => void preloadRouteComponents('/lesson/any/test')))
 const searchBox = ref<HTMLInputElement>()
 
 useKeys({ n: () => void navigateTo('/new'), '/': () => searchBox.value?.focus(), '?': () => (keysOpen.value = true) })

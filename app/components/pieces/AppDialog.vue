@@ -3,6 +3,7 @@
 defineProps<{ title: string; width?: number }>()
 const open = defineModel<boolean>({ required: true })
 const heading = useId()
+useReturningFocus(open)
 </script>
 
 <template>

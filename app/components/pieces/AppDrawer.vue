@@ -3,6 +3,7 @@
 defineProps<{ title: string }>()
 const open = defineModel<boolean>({ required: true })
 const heading = useId()
+useReturningFocus(open)
 </script>
 
 <template>

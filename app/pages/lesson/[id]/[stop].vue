@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Component } from 'vue'
 import { STOPS, type Stop } from '~~/core/lesson'
 import { STOP_NAMES } from '~~/core/wording'
 
@@ -13,15 +14,21 @@ const finding = ref(false)
 const walking = ref(false)
 
 const stop = computed<Stop>(() => STOPS.find((one) => one === route.params.stop) ?? 'wonder')
-const work = {
-  wonder: defineAsyncComponent(() => import('~/components/wonder/WonderStop.vue')),
-  plan: defineAsyncComponent(() => import('~/components/plan/PlanStop.vue')),
-  kit: defineAsyncComponent(() => import('~/components/kit/KitStop.vue')),
-  clock: defineAsyncComponent(() => import('~/components/clock/ClockStop.vue')),
-  predict: defineAsyncComponent(() => import('~/components/predict/PredictStop.vue')),
-  test: defineAsyncComponent(() => import('~/components/test/TestStop.vue')),
-  results: defineAsyncComponent(() => import('~/components/results/ResultsStop.vue')),
-  agree: defineAsyncComponent(() => import('~/components/agree/AgreeStop.vue')),
+const load: Record<Stop, () => Promise<Component>> = {
+  wonder: () => import('~/components/wonder/WonderStop.vue'),
+  plan: () => import('~/components/plan/PlanStop.vue'),
+  kit: () => import('~/components/kit/KitStop.vue'),
+  clock: () => import('~/components/clock/ClockStop.vue'),
+  predict: () => import('~/components/predict/PredictStop.vue'),
+  test: () => import('~/components/test/TestStop.vue'),
+  results: () => import('~/components/results/ResultsStop.vue'),
+  agree: () => import('~/components/agree/AgreeStop.vue'),
+}
+const work = Object.fromEntries(STOPS.map((one) => [one, defineAsyncComponent(load[one])])) as Record<Stop, Component>
+
+/** The other stops are there before anybody goes to them; whatever does not come now is asked for when it is wanted. */
+async function loadOthers(): Promise<void> {
+  for (const one of STOPS) await load[one]().catch(() => undefined)
 }
 
 useHead({ title: () => `${STOP_NAMES[stop.value]} · ${lesson.plan?.title || 'Lesson'} · Jolly Beaker` })
@@ -29,6 +36,7 @@ useHead({ title: () => `${STOP_NAMES[stop.value]} · ${lesson.plan?.title || 'Le
 onMounted(async () => {
   try {
     await lesson.open(String(route.params.id))
+    whenIdle(() => void loadOthers())
     if (route.query.walk !== undefined) await beginWalk()
     if (typeof route.query.at === 'string') lesson.target = route.query.at
   } catch (error) {
