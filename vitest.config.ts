@@ -54,7 +54,13 @@ export default defineConfig({
       },
       {
         resolve: aliases.resolve,
-        test: { name: 'firefox', include: ['test/firefox/*.test.ts'], testTimeout: 180_000, hookTimeout: 120_000 },
+        test: {
+          name: 'browsers',
+          include: ['test/browsers/*.test.ts'],
+          testTimeout: 180_000,
+          hookTimeout: 120_000,
+          fileParallelism: false,
+        },
       },
       // A minute of its own, most of it spent waiting.
       { test: { name: 'soak', include: ['test/soak/*.test.ts'] } },

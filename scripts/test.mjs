@@ -3,16 +3,12 @@
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { installBrowser, installFirefox } from './browser.mjs'
-import { installPostgres } from './postgres.mjs'
 import { buildApplication, finished, installPackages } from './prepare.mjs'
+import { installSystemPackages } from './systemPackages.mjs'
 
 const results = mkdtempSync(join(tmpdir(), 'jolly-beaker-test-'))
 
-await installPackages()
-await installBrowser()
-await installFirefox()
-await installPostgres()
+await Promise.all([installPackages(), installSystemPackages()])
 await check('types are prepared', 'npx', ['nuxt', 'prepare'])
 // Two things go on at a time wherever they can: this is meant for machines of two cores.
 await Promise.all([buildApplication(), checkScripts({ format: 'format:check', lint: 'lint', imports: 'imports' })])
@@ -23,12 +19,12 @@ const beside = [
 ]
 await Promise.all([checkScripts({ types: 'types' }), checkScripts({ 'unused code': 'unused' })])
 const first = await Promise.all(beside)
+const api = suite('api', vitest)
 // Every bench once in a small size, so that none can rot unseen.
-const [api] = await Promise.all([
-  suite('api', vitest),
-  check('benches, in a small size', 'npx', ['tsx', 'scripts/bench.ts', '--small']),
-])
-const suites = [...first, api, await suite('postgres', vitest), await suite('browser', playwright), await suite('firefox', vitest)]
+await check('benches, in a small size', 'npx', ['tsx', 'scripts/bench.ts', '--small'])
+const postgres = await suite('postgres', vitest, { beside: true })
+const families = await suite('browsers', vitest, { beside: true })
+const suites = [...first, await api, postgres, families, await suite('browser', playwright)]
 rmSync(results, { recursive: true, force: true })
 for (const { name, failed, printed } of suites) {
   if (failed > 0) console.log(`\n${name} tests ended with\n${printed.split('\n').slice(-60).join('\n')}`)

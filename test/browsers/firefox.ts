@@ -1,17 +1,14 @@
-import { spawn, type ChildProcess } from 'node:child_process'
 import { existsSync } from 'node:fs'
 import { launch, type Browser } from 'puppeteer-core'
 import { FIREFOX } from '../../scripts/browser.mjs'
+import { hiddenScreen } from './screen'
 
 export const FIREFOX_IS_HERE = existsSync(FIREFOX)
 
 const DISPLAY = ':94'
-const SCREEN_TAKES = 800
 
-/** Firefox in a window that nobody sees: without one it does not focus its pages. */
 export async function startFirefox(): Promise<{ browser: Browser; stop(): Promise<void> }> {
-  const screen: ChildProcess = spawn('Xvfb', [DISPLAY, '-screen', '0', '1280x900x24'], { stdio: 'ignore' })
-  await new Promise((next) => setTimeout(next, SCREEN_TAKES))
+  const screen = await hiddenScreen(DISPLAY)
   const browser = await launch({
     browser: 'firefox',
     executablePath: FIREFOX,
@@ -21,7 +18,7 @@ export async function startFirefox(): Promise<{ browser: Browser; stop(): Promis
   })
   const stop = async () => {
     await browser.close()
-    screen.kill()
+    screen.close()
   }
   return { browser, stop }
 }
