@@ -25,8 +25,8 @@ const whichClass = computed(() => [
   { value: '', title: 'All classes' },
   ...classes.value.map((name) => ({ value: name, title: `Class ${name}` })),
 ])
-// A lesson is what most people open next.
-onMounted(() => whenIdle(() => void preloadRouteComponents('/lesson/any/test')))
+// A lesson is what most people open next, where there is one.
+watch(lessons, (first) => first?.length && loadDeskWhenIdle(), { once: true })
 const searchBox = ref<HTMLInputElement>()
 
 useKeys({ n: () => void navigateTo('/new'), '/': () => searchBox.value?.focus(), '?': () => (keysOpen.value = true) })
@@ -125,7 +125,7 @@ async function attempt(work: () => Promise<void>): Promise<void> {
 
     <section class="board-top" aria-labelledby="shelf-heading">
       <h2 id="shelf-heading">{{ showArchived ? 'Put away' : mode?.own ? `On the shelf of ${mode.own.name}` : 'On the shelf' }}</h2>
-      <ChoiceField v-if="classes.length > 1" v-model="className" bare class="of-class" label="Lessons of" :options="whichClass" />
+      <LazyChoiceField v-if="classes.length > 1" v-model="className" bare class="of-class" label="Lessons of" :options="whichClass" />
       <QuietBtn v-if="putAway > 0 || showArchived" size="small" @click="showArchived = !showArchived">
         {{ showArchived ? 'Back to the shelf' : `Put away: ${putAway}` }}
       </QuietBtn>

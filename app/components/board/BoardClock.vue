@@ -48,6 +48,7 @@ const written = computed(() => stopwatchWords(props.state.secondsLeft))
   align-content: start;
 }
 .time {
+  forced-color-adjust: none;
   font-size: var(--type-clock);
   font-weight: 700;
   line-height: 1.05;

@@ -3,6 +3,7 @@ import { KIND_SHAPES } from '~~/core/lesson'
 
 /** The kind of test, the trays, the conditions, whether that is fair, and whether the class will see a difference. */
 const lesson = useLesson()
+const painted = usePainted()
 </script>
 
 <template>
@@ -16,10 +17,12 @@ const lesson = useLesson()
     <ConditionRow />
     <WatchPanel v-if="lesson.plan.kind === 'over-time'" />
     <FairCheck v-if="KIND_SHAPES[lesson.plan.kind].compares" />
-    <ThingsLine v-if="lesson.plan.kind !== 'over-time'" />
-    <OutlookPanel />
-    <MethodPanel />
-    <WordsPanel />
+    <template v-if="painted">
+      <ThingsLine v-if="lesson.plan.kind !== 'over-time'" />
+      <OutlookPanel />
+      <MethodPanel />
+      <WordsPanel />
+    </template>
   </div>
 </template>
 

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import type { Component } from 'vue'
 import { STOPS, type Stop } from '~~/core/lesson'
 import { STOP_NAMES } from '~~/core/wording'
 
@@ -14,29 +13,12 @@ const finding = ref(false)
 const walking = ref(false)
 
 const stop = computed<Stop>(() => STOPS.find((one) => one === route.params.stop) ?? 'wonder')
-const load: Record<Stop, () => Promise<Component>> = {
-  wonder: () => import('~/components/wonder/WonderStop.vue'),
-  plan: () => import('~/components/plan/PlanStop.vue'),
-  kit: () => import('~/components/kit/KitStop.vue'),
-  clock: () => import('~/components/clock/ClockStop.vue'),
-  predict: () => import('~/components/predict/PredictStop.vue'),
-  test: () => import('~/components/test/TestStop.vue'),
-  results: () => import('~/components/results/ResultsStop.vue'),
-  agree: () => import('~/components/agree/AgreeStop.vue'),
-}
-const work = Object.fromEntries(STOPS.map((one) => [one, defineAsyncComponent(load[one])])) as Record<Stop, Component>
-
-/** The other stops are there before anybody goes to them; whatever does not come now is asked for when it is wanted. */
-async function loadOthers(): Promise<void> {
-  for (const one of STOPS) await load[one]().catch(() => undefined)
-}
-
 useHead({ title: () => `${STOP_NAMES[stop.value]} · ${lesson.plan?.title || 'Lesson'} · Jolly Beaker` })
 
 onMounted(async () => {
   try {
     await lesson.open(String(route.params.id))
-    whenIdle(() => void loadOthers())
+    loadDeskWhenIdle()
     if (route.query.walk !== undefined) await beginWalk()
     if (typeof route.query.at === 'string') lesson.target = route.query.at
   } catch (error) {
@@ -99,7 +81,7 @@ watch(
     <div class="middle">
       <DeskHead v-if="lesson.plan" @board="openBoard" @keys="keysOpen = true" />
       <main id="work" class="work" tabindex="-1">
-        <component :is="work[stop]" v-if="lesson.plan" :key="stop" />
+        <component :is="STOP_WORK[stop]" v-if="lesson.plan" :key="stop" />
         <p v-else class="soft">Opening the lesson …</p>
       </main>
     </div>
