@@ -13,7 +13,10 @@ const LOAD: Record<Stop, () => Promise<Component>> = {
 }
 
 /** What stands in the middle of the desk at each stop. */
-export const STOP_WORK = Object.fromEntries(STOPS.map((stop) => [stop, defineAsyncComponent(LOAD[stop])])) as Record<Stop, Component>
+export const STOP_WORK = Object.fromEntries(STOPS.map((stop) => [stop, defineAsyncComponent(LOAD[stop])])) as Record<
+  Stop,
+  Component
+>
 
 /** The desk is there before anybody goes to it; whatever does not come now is asked for when it is wanted. */
 export function loadDeskWhenIdle(): void {

@@ -125,7 +125,14 @@ async function attempt(work: () => Promise<void>): Promise<void> {
 
     <section class="board-top" aria-labelledby="shelf-heading">
       <h2 id="shelf-heading">{{ showArchived ? 'Put away' : mode?.own ? `On the shelf of ${mode.own.name}` : 'On the shelf' }}</h2>
-      <LazyChoiceField v-if="classes.length > 1" v-model="className" bare class="of-class" label="Lessons of" :options="whichClass" />
+      <LazyChoiceField
+        v-if="classes.length > 1"
+        v-model="className"
+        bare
+        class="of-class"
+        label="Lessons of"
+        :options="whichClass"
+      />
       <QuietBtn v-if="putAway > 0 || showArchived" size="small" @click="showArchived = !showArchived">
         {{ showArchived ? 'Back to the shelf' : `Put away: ${putAway}` }}
       </QuietBtn>
