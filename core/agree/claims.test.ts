@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { recordOf, soakUpPlan } from '../../test/soakUp'
 import { evidenceOf } from '../evidence'
-import { sentenceStarters } from '../wording'
-import { doubtsOfConclusion, partsOf } from '.'
+import { doubtWordsOfConclusion, sentenceStarters } from '../wording'
+import { doubtsOfConclusion, partsOf, readBack, readConclusion, readOffer } from '.'
 
 const plan = soakUpPlan()
 const results = {
@@ -30,7 +30,8 @@ describe('doubtsOfConclusion', () => {
   })
 
   it('flags another winner, missing numbers and silence on how sure', () => {
-    expect(codes('Tissue is the highest with 61 mm. We are sure.', 'clear')).toEqual(['names-another-winner'])
+    expect(codes('Tissue is the highest with 50 mm. We are sure.', 'clear')).toEqual(['names-another-winner'])
+    expect(codes('Tissue is the highest with 61 mm. We are sure.', 'clear')).toEqual(['wrong-number', 'names-another-winner'])
     expect(codes('Kitchen roll is the highest.', 'clear')).toEqual(['no-numbers', 'does-not-say-how-sure'])
   })
 
@@ -54,11 +55,11 @@ describe('doubtsOfConclusion', () => {
     const record = recordOf({ n0: [20, 21, 20, 21, 20, 21, 20, 21], n1: [40, 41, 40, 41, 40, 41, 41, 40] }, 4)
     const found = (text: string) => doubtsOfConclusion(text, numbers, evidenceOf(numbers, record)!).map(({ code }) => code)
     for (const name of ['40 cm', '40cm', '40\u202fcm', '40\u00a0CM']) {
-      expect(found(`${name} is the highest with 40 mm. We are sure.`)).toEqual(['names-another-winner'])
+      expect(found(`${name} is the highest with 20.5 mm. We are sure.`)).toEqual(['names-another-winner'])
     }
     expect(found('140 cm is not here, and 60 cm is the highest with 40.5 mm. We are sure.')).toEqual([])
     expect(partsOf('At 60cm it was 40 mm.', numbers)).toContain('answer')
-    expect(codes('Tissues were highest with 61 mm. We are sure.', 'clear')).toEqual(['names-another-winner'])
+    expect(codes('Tissues were highest with 50 mm. We are sure.', 'clear')).toEqual(['names-another-winner'])
   })
 
   it('does not let an unfair pair be compared', () => {
@@ -70,5 +71,34 @@ describe('doubtsOfConclusion', () => {
     expect(doubtsOfConclusion('Tissue is the highest with 61 mm. We are sure.', wide, found).map(({ code }) => code)).toContain(
       'not-fair',
     )
+  })
+})
+
+describe('what is read back', () => {
+  const read = (text: string) => readConclusion(text, plan, evidence('clear'))
+  it('underlines what the table has and marks what it has not, where it stands', () => {
+    const text = 'Kitchen roll was highest with 61 mm, card reached 95 mm.'
+    expect(readBack(text, read(text))).toEqual([
+      { text: 'Kitchen roll', mark: 'right' },
+      { text: ' was ', mark: undefined },
+      { text: 'highest', mark: 'right' },
+      { text: ' with ', mark: undefined },
+      { text: '61 mm', mark: 'right' },
+      { text: ', card reached ', mark: undefined },
+      { text: '95 mm', mark: 'doubt' },
+      { text: '.', mark: undefined },
+    ])
+    expect(read(text).doubts[0]).toMatchObject({ code: 'wrong-number', said: '95 mm', condition: 'card', table: 14.5 })
+    expect(doubtWordsOfConclusion(read(text).doubts[0]!, plan).text).toBe('The table has 14.5\u202fmm for card.')
+  })
+
+  it('lets a group quote its own numbers, and asks a group that sees no other nothing but those', () => {
+    const own = evidenceOf(plan, recordOf({ 'kitchen-roll': [70, 72], card: [20, 22] }, 1))!
+    const offered = (text: string, ofClass?: ReturnType<typeof evidence>) =>
+      readOffer(text, plan, { own, ofClass }).doubts.map(({ code }) => code)
+    expect(offered('Our kitchen roll reached 71 mm.', evidence('clear'))).toEqual(['does-not-say-how-sure'])
+    expect(offered('Our kitchen roll reached 61 mm, that is clear.')).toEqual(['wrong-number'])
+    expect(offered('Kitchen roll is always highest.')).toEqual([])
+    expect(offered('Card climbed higher than kitchen roll.')).toEqual(['wrong-direction'])
   })
 })

@@ -1,5 +1,5 @@
 import { activeConditions, changedFactor, conditionName, measuredCard, type Plan } from '../lesson'
-import { HEDGED, HOW_SURE } from './claims'
+import { HEDGED, HOW_SURE } from './conclusion/lexicon'
 import { matchable, placesOf } from './names'
 
 /** What a whole conclusion has in it. */

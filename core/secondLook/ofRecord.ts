@@ -119,7 +119,7 @@ export function findingsOfConclusion(plan: Plan, record: LessonRecord, evidence:
   }
   return doubtsOfConclusion(text, plan, evidence).map((doubt) => ({
     code: 'conclusion-doubt',
-    key: `conclusion-doubt/${doubt.code}`,
+    key: ['conclusion-doubt', doubt.code, ...(doubt.code === 'wrong-number' ? [doubt.said] : [])].join('/'),
     stop: 'agree',
     severity: LEFT_OUT.includes(doubt.code) ? 'note' : 'wrong',
     doubt,

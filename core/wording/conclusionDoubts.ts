@@ -1,8 +1,9 @@
 import type { ClaimDoubt } from '../agree'
-import type { Plan } from '../lesson'
+import { measuredCard, type Plan } from '../lesson'
 import { GRADE_NAMES, sentenceCase } from './evidence'
 import type { FindingWords } from './findings'
 import { list, nameOfCondition } from './names'
+import { writeFigure } from './tables'
 
 /** What a conclusion claims or leaves out, in words. */
 export function doubtWordsOfConclusion(doubt: ClaimDoubt, plan: Plan): FindingWords {
@@ -32,6 +33,39 @@ export function doubtWordsOfConclusion(doubt: ClaimDoubt, plan: Plan): FindingWo
         text: `${doubt.named ? sentenceCase(nameOfCondition(plan, doubt.named)) : 'What it compares'} differs in more than what we changed, so the numbers do not answer that.`,
         why: 'Say what the fair pairs show, or test the one that is missing for a fair pair.',
       }
+    case 'wrong-direction':
+      return {
+        title: 'The other way round',
+        text:
+          doubt.other === undefined
+            ? 'The averages go the other way.'
+            : `The averages of ${nameOfCondition(plan, doubt.named)} and ${nameOfCondition(plan, doubt.other)} stand the other way round.`,
+        why: 'Compare the sentence with the table once more.',
+      }
+    case 'wrong-number':
+      return {
+        title: `Is it ${doubt.said}?`,
+        text: tableSays(doubt, plan),
+        why: `${tableSays(doubt, plan)} Rounding is fine; look it up once more.`,
+      }
+    case 'outside-tested':
+      return {
+        title: 'Nobody tested that',
+        text: `${sentenceCase(doubt.said)} lies outside what the class tried.`,
+        why: 'Say that it is a guess: “at … we would expect about …”, or test it next time.',
+      }
+    case 'not-tested':
+      return {
+        title: 'We did not change that',
+        text: `${sentenceCase(plan.factors.find(({ id }) => id === doubt.factor)?.name ?? 'That')} was kept the same, so our numbers cannot tell what it does.`,
+        why: 'It may be a good question for another test.',
+      }
+    case 'proof-words':
+      return {
+        title: 'One class’s test proves nothing for good',
+        text: `It says ${quoted(doubt.words)}. Another class could find something else.`,
+        why: 'Say “we found” or “in our test”.',
+      }
     case 'no-numbers':
       return {
         title: 'No numbers in it',
@@ -57,6 +91,13 @@ export function doubtWordsOfConclusion(doubt: ClaimDoubt, plan: Plan): FindingWo
         why: 'A fair test shows that the change made the difference. How it does so is an idea, and an idea wants its reason.',
       }
   }
+}
+
+/** What the table has instead of a number: `'The table has 60.6 mm for kitchen roll.'` */
+function tableSays({ condition, table }: Extract<ClaimDoubt, { code: 'wrong-number' }>, plan: Plan): string {
+  const unit = measuredCard(plan)?.method.unit
+  if (condition === undefined || table === undefined || !unit) return 'The table has no such number.'
+  return `The table has ${writeFigure(plan, table, unit)} for ${nameOfCondition(plan, condition)}.`
 }
 
 /** What a doubt is about, as the beginning of a line. `'No numbers in it.'`, `'How sure are you?'` */

@@ -177,3 +177,21 @@ it('whatever a lesson looks like, no sentence about it is broken', () => {
     { numRuns: 60 },
   )
 })
+
+it('what is offered to begin with passes the reading that every sentence gets', () => {
+  const LEFT_OUT = ['no-numbers', 'does-not-say-how-sure', 'cause-without-reason', 'unfinished']
+  fc.assert(
+    fc.property(anyLesson, ({ plan, record }) => {
+      const evidence = evidenceOf(plan, record)
+      if (!evidence || evidence.grade === 'nothing-yet') return
+      const ready = [...words.sentenceStarters(plan, evidence), words.childSentence(plan, evidence)]
+      const blamed = ready.flatMap((text) =>
+        doubtsOfConclusion(text, plan, evidence)
+          .filter(({ code }) => !LEFT_OUT.includes(code))
+          .map((doubt) => [text, doubt]),
+      )
+      expect(blamed).toEqual([])
+    }),
+    { numRuns: 200 },
+  )
+})

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { dayOf } from '~~/core/clock'
-import { classSentences, CONCLUSION_PARTS, doubtsOfConclusion, isUnfinished, originOf, partsOf, wordsUsed } from '~~/core/agree'
+import { classSentences, CONCLUSION_PARTS, isUnfinished, originOf, partsOf, readConclusion, wordsUsed } from '~~/core/agree'
 import { evidenceOf } from '~~/core/evidence'
 import { BOUNDS, AGES, type Conclusion } from '~~/core/lesson'
 import { stampedOrders } from '~~/core/predictions'
@@ -28,8 +28,8 @@ const box = computed(() => field.value?.element())
 const { text, from, take, waiting } = useSentence(last, box)
 const hands = ref<number | null>(last.value?.hands ?? null)
 
-const doubts = computed(() =>
-  evidence.value && text.value.trim() !== '' ? doubtsOfConclusion(text.value, plan.value, evidence.value) : [],
+const read = computed(() =>
+  evidence.value && text.value.trim() !== '' ? readConclusion(text.value, plan.value, evidence.value) : undefined,
 )
 const starters = computed(() => (evidence.value ? sentenceStarters(plan.value, evidence.value) : []))
 const parts = computed(() => partsOf(text.value, plan.value))
@@ -96,13 +96,14 @@ async function keep(agreed: boolean): Promise<void> {
           :rows="4"
           placeholder="We found that …"
         />
-        <ul v-if="doubts.length > 0" class="doubts" aria-live="polite">
-          <li v-for="doubt in doubts" :key="doubt.code">
+        <ReadBack v-if="read" :text="text" :read="read" />
+        <ul v-if="read && read.doubts.length > 0" class="doubts" aria-live="polite">
+          <li v-for="(doubt, place) in read.doubts" :key="place">
             <strong>{{ doubtLead(doubt, plan) }}</strong>
             {{ doubtWordsOfConclusion(doubt, plan).text }}
           </li>
         </ul>
-        <p v-else-if="text.trim() !== ''" class="fine">
+        <p v-else-if="read" class="fine">
           <span aria-hidden="true">✓</span>
           It says what the numbers carry, and how sure you are.
         </p>

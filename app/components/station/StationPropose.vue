@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { LONGEST } from '~~/core/lesson'
-import { doubtsOfConclusion, isUnfinished, offersOf } from '~~/core/agree'
+import { isUnfinished, offersOf, readOffer } from '~~/core/agree'
 import { evidenceOf } from '~~/core/evidence'
 import type { LessonRecord, Plan } from '~~/core/lesson'
 import { doubtLead, doubtWordsOfConclusion, FIRST_WORDS_OF_SENTENCE, sentenceStarters } from '~~/core/wording'
@@ -18,9 +18,15 @@ const starters = computed(() => {
   const known = evidence.value ? sentenceStarters(props.plan, evidence.value) : []
   return known.length > 0 ? known : FIRST_WORDS_OF_SENTENCE
 })
-const doubt = computed(() =>
-  evidence.value && text.value.trim() !== '' ? doubtsOfConclusion(text.value, props.plan, evidence.value)[0] : undefined,
+/** The group's own numbers are its to quote, seen by the class or not. */
+const ownEvidence = computed(() => {
+  const readings = props.record.readings.filter(({ group }) => group === props.group)
+  return evidenceOf(props.plan, { ...props.record, readings })
+})
+const read = computed(() =>
+  text.value.trim() === '' ? undefined : readOffer(text.value, props.plan, { own: ownEvidence.value, ofClass: evidence.value }),
 )
+const doubt = computed(() => read.value?.doubts[0])
 const unfinished = computed(() => text.value.trim() === '' || isUnfinished(text.value))
 const offered = computed(() => own.value !== undefined && own.value.text === text.value.trim())
 
@@ -51,6 +57,7 @@ function offer(): void {
       :longest="LONGEST.proposal"
       placeholder="We found that …"
     />
+    <ReadBack v-if="read" :text="text" :read="read" />
     <p v-if="doubt" class="doubt" aria-live="polite">
       <strong>{{ doubtLead(doubt, plan) }}</strong>
       {{ doubtWordsOfConclusion(doubt, plan).why }}

@@ -1,0 +1,128 @@
+/** Which end of the table a word points to. */
+export type Side = 'more' | 'less'
+
+/** What a comparing word is about; `size` and `rank` fit every result, `speed` turns round where the result is a time. */
+export type Quality =
+  | 'size'
+  | 'rank'
+  | 'speed'
+  | 'length'
+  | 'distance'
+  | 'height'
+  | 'width'
+  | 'depth'
+  | 'weight'
+  | 'warmth'
+  | 'loudness'
+  | 'strength'
+  | 'light'
+  | 'wetness'
+
+export interface ComparingWord {
+  word: string
+  side: Side
+  superlative: boolean
+  quality: Quality
+}
+
+/** Quality, side, the comparing form, the highest form: one line a word. */
+const FORMS = `
+size more: more most, higher highest, bigger biggest, larger largest, greater greatest
+size less: less least, fewer fewest, lower lowest, smaller smallest, littler littlest
+rank more: better best
+rank less: worse worst
+speed more: faster fastest, quicker quickest, sooner soonest, speedier speediest, earlier earliest
+speed less: slower slowest, later latest
+length more: longer longest
+length less: shorter shortest
+distance more: further furthest, farther farthest
+distance less: closer closest, nearer nearest
+height more: taller tallest
+width more: wider widest, thicker thickest, broader broadest, fatter fattest
+width less: narrower narrowest, thinner thinnest
+depth more: deeper deepest
+depth less: shallower shallowest
+weight more: heavier heaviest
+weight less: lighter lightest
+warmth more: warmer warmest, hotter hottest
+warmth less: colder coldest, cooler coolest
+loudness more: louder loudest, noisier noisiest
+loudness less: quieter quietest, softer softest
+strength more: stronger strongest, tougher toughest
+strength less: weaker weakest
+light more: brighter brightest
+light less: darker darkest, dimmer dimmest
+wetness more: wetter wettest, damper dampest
+wetness less: drier driest, dryer dryest
+`
+
+/** By its letters: every word that compares. */
+export const COMPARING = new Map<string, ComparingWord>(
+  FORMS.trim()
+    .split('\n')
+    .flatMap((line) => {
+      const [head, words] = line.split(': ') as [string, string]
+      const [quality, side] = head.split(' ') as [Quality, Side]
+      return words
+        .split(', ')
+        .flatMap((pair) =>
+          pair.split(' ').map((word, place): [string, ComparingWord] => [word, { word, side, superlative: place === 1, quality }]),
+        )
+    }),
+)
+
+/** Phrases that put somebody first or last. */
+export const PLACED: { words: RegExp; side: Side; superlative: boolean }[] = [
+  {
+    words: /\b(?:came|comes|come|finish\w*|was|is|were|be) (?:out )?first\b|\bfirst with\b|\bwon\b|\bthe winner\b|\bon top\b/g,
+    side: 'more',
+    superlative: true,
+  },
+  { words: /\b(?:came|comes|come|finish\w*|was|is|were|be) last\b|\blast with\b/g, side: 'less', superlative: true },
+  { words: /\bahead\b|\bbeats?\b|\bin front\b/g, side: 'more', superlative: false },
+]
+
+/** Words by which a card of the plan is known to be about a quality. */
+export const QUALITY_NAMES: Record<Quality, string[]> = {
+  size: [],
+  rank: [],
+  speed: ['fast', 'quick', 'speed', 'slow', 'soon'],
+  length: ['long', 'length', 'short', 'time', 'last'],
+  distance: ['distance', 'far', 'close', 'near'],
+  height: ['height', 'high', 'tall'],
+  width: ['width', 'wide', 'thick', 'thickness', 'layers'],
+  depth: ['depth', 'deep'],
+  weight: ['weight', 'mass', 'heavy', 'weighs'],
+  warmth: ['temperature', 'warm', 'hot', 'heat', 'cold', 'cool'],
+  loudness: ['loud', 'sound', 'noise', 'quiet'],
+  strength: ['strength', 'strong', 'force', 'pull'],
+  light: ['light', 'bright', 'dark', 'shade'],
+  wetness: ['wet', 'damp', 'dry'],
+}
+
+export const HEDGED =
+  /\b(may|might|maybe|perhaps|seems?|looks? (?:like|as if)|probably|lean\w*|not (?:quite |completely |very )?sure|unsure|cannot (?:yet )?tell|can't tell|could not tell|not (?:yet )?(?:tell|say)|could be|not clear|unclear|too close to (?:tell|say|call)|we think|i think)\b/i
+export const HOW_SURE =
+  /\b(sure|clear|clearly|tell|show|shown|groups? (?:agree\w*|found|got|put)|probably|lean\w*|evidence|wobble|certain)\b/i
+/** More than the usual firmness of a sentence. */
+export const CERTAIN =
+  /\b(prove[sdn]?|proof|definitely|certain(?:ly)?|always|every time|for sure|without (?:a |any )?doubt|we know|we are sure|shows? (?:clearly|that)|clearly|is clear(?:ly)?|must be)\b/gi
+/** One class's test never proves for good. */
+export const PROOF =
+  /\b(prove[sdn]?|proof|always|every single time|without (?:a |any )?doubt|100 ?%|in all cases|for certain|it is a fact)(?![a-z])/gi
+/** Said of how they worked and not of what came out. */
+export const OF_THE_METHOD =
+  /\b(kept|keep|used|use|poured|cut|put|took turns|measured|read it|were careful|made sure|fair|repeat\w*|same (?:amount|size|way|person))\b/i
+/** About another day, or about what was expected. */
+export const NOT_FOUND =
+  /\b(next (?:time|we|week|lesson)|would|should|want to|could have|let us|predict\w*|guess\w*|thought|expected|wonder\w*|if we)\b/i
+export const NEGATED = /\b(not|never|no|nor|neither|cannot|can't|isn't|wasn't|didn't|doesn't|don't|hardly)\b|n't\b/i
+export const EFFECT =
+  /\b(changes?|changed|affects?|affected|matters?|mattered|(?:makes?|made|does make) (?:a |the )?(?:big |real |clear |clear )?difference|ha[sd] (?:an? )?(?:\w+ )?effect|decides?|depends? on)\b/i
+export const MAKES = /\b(makes?|made|causes?|caused|lets?|helps?|changes?|changed|affects?|affected|matters?|mattered)\b/i
+export const NO_DIFFERENCE =
+  /\b(?:no (?:real |clear |big )?difference|makes? no|made no|(?:does|did) not (?:matter|change|affect)|(?:doesn't|didn't) (?:matter|change|affect)|not change|no effect|(?:are|were|is|was|came out|stayed|all|both) (?:all |both |about |nearly |almost |exactly |just )*(?:the same|equal))\b/gi
+export const LOST = /\b(lost|loses?|losing|shrank|shrunk|shrinks?|dropped|drops?|fell|falls?|cooled|cools?|used up|melted away)\b/i
+export const ABOUT =
+  /\b(about|around|nearly|almost|roughly|close to|near|just (?:over|under)|over|under|more than|less than|approximately|some)\s*$/i
+export const AVERAGED = /\b(average[sd]?|averaging|mean|on average|middle value|median)\b/i

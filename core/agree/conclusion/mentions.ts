@@ -1,0 +1,236 @@
+import { oncePer } from '../../chance'
+import {
+  activeConditions,
+  changedFactor,
+  conditionName,
+  conditionValue,
+  keptFactors,
+  measuredCard,
+  type Factor,
+  type Plan,
+} from '../../lesson'
+import { convert, decimalsOf, unitNamed, unitOf, type UnitCode } from '../../quantity'
+import { COMPARING, PLACED, QUALITY_NAMES, type ComparingWord, type Quality } from './lexicon'
+
+/** A stretch of a text, from its first letter to behind its last. */
+export interface Span {
+  from: number
+  to: number
+}
+
+export interface ConditionMention extends Span {
+  kind: 'condition'
+  id: string
+}
+
+export interface FigureMention extends Span {
+  kind: 'figure'
+  /** In `unit`, as it was said. */
+  value: number
+  decimals: number
+  /** What was said beside the number, else the plan's own. */
+  unit: UnitCode
+  unitSaid: boolean
+}
+
+export interface ComparingMention extends Span, ComparingWord {
+  kind: 'comparing'
+}
+
+export type Mention = ConditionMention | FigureMention | ComparingMention
+
+/** A sentence, or one part of it, with what it mentions, in the order of the text. Positions are those of the whole text. */
+export interface Stretch extends Span {
+  text: string
+  mentions: Mention[]
+}
+
+/** Letters stay where they are, so that every place found is a place of the text. */
+export function plainly(text: string): string {
+  return text
+    .replace(/[A-Z]/g, (letter) => letter.toLowerCase())
+    .replace(/[\s\u00a0\u2009\u202f]/g, ' ')
+    .replace(/[\u2019]/g, "'")
+}
+
+const SENTENCES = /[^.!?;\n]+(?:\.(?=\d)[^.!?;\n]+)*[.!?;\n]*/g
+const JOINTS = /,\s|:\s|\s(?:and|but|while|whereas|so|because|since)\s/g
+
+/** The sentences of a text. `sentencesOf('It was 6.1 cm. We are sure.', plan).length // 2` */
+export function sentencesOf(text: string, plan: Plan): Stretch[] {
+  const plain = plainly(text)
+  return [...plain.matchAll(SENTENCES)].map((match) => {
+    const from = match.index
+    const sentence = match[0]
+    return { from, to: from + sentence.length, text: sentence, mentions: mentionsIn(sentence, from, plan) }
+  })
+}
+
+/** The parts of a sentence between commas and joining words. */
+export function clausesOf(sentence: Stretch): Stretch[] {
+  const ends = [...sentence.text.matchAll(JOINTS)].map(({ index }) => index)
+  return [...ends, sentence.text.length].map((end, place) => {
+    const start = place === 0 ? 0 : ends[place - 1]!
+    const span = { from: sentence.from + start, to: sentence.from + end }
+    return { ...span, text: sentence.text.slice(start, end), mentions: sentence.mentions.filter((one) => within(one, span)) }
+  })
+}
+
+export function within(inner: Span, outer: Span): boolean {
+  return inner.from >= outer.from && inner.to <= outer.to
+}
+
+function mentionsIn(sentence: string, offset: number, plan: Plan): Mention[] {
+  const conditions = namesOf(plan).flatMap(({ id, pattern }) =>
+    [...sentence.matchAll(pattern)].map((match): ConditionMention => spanned(match, offset, { kind: 'condition', id })),
+  )
+  const numbers = figuresIn(sentence, offset, plan).filter((figure) => !conditions.some((one) => overlap(one, figure)))
+  const named = numbers.flatMap((figure): ConditionMention[] => {
+    const id = conditionOfNumber(figure, sentence, offset, plan)
+    return id === undefined ? [] : [{ kind: 'condition', id, from: figure.from, to: figure.to }]
+  })
+  const figures = numbers.filter((figure) => !named.some((one) => one.from === figure.from))
+  const comparing = comparingIn(sentence, offset).filter((word) => !conditions.some((one) => overlap(one, word)))
+  const longest = conditions.filter(
+    (one) => !conditions.some((other) => other !== one && within(one, other) && size(other) > size(one)),
+  )
+  return [...longest, ...named, ...figures, ...comparing].sort((a, b) => a.from - b.from)
+}
+
+const overlap = (a: Span, b: Span) => a.from < b.to && b.from < a.to
+const size = ({ from, to }: Span) => to - from
+
+function spanned<Rest extends object>(match: RegExpExecArray, offset: number, rest: Rest): Rest & Span {
+  return { ...rest, from: offset + match.index, to: offset + match.index + match[0].length }
+}
+
+/** How each condition is called: its name whatever the spacing, in the plural and compared ("thicker"), and the first word of it where that is its own. */
+const namesOf = oncePer((plan: Plan) => {
+  const active = activeConditions(plan)
+  const names = active.map((condition) => plainly(conditionName(plan, condition)).trim())
+  const taken = stemsOf([measuredCard(plan)?.name, changedFactor(plan)?.name].join(' '))
+  return active.flatMap((condition, place) => {
+    const words = names[place]!.split(/[\s-]+/).filter((word) => word !== '')
+    if (words.length === 0) return []
+    const [first] = words as [string]
+    const others = names.filter((_, other) => other !== place).join(' ')
+    const alone =
+      words.length > 1 && first.length > 3 && !/\d/.test(first) && !others.includes(first) && !taken.includes(stemOf(first))
+    const pattern = words.map((word) => escaped(word).replace(/(\d)(?=\p{L})/gu, '$1\\s*')).join('[\\s-]*')
+    const ending = /\p{L}$/u.test(words.at(-1)!) ? '(?:e?s|e?r|i?er|e?st|i?est)?' : ''
+    const made = (source: string) => ({
+      id: condition.id,
+      pattern: new RegExp(`(?<![\\p{L}\\p{N}.])${source}(?![\\p{L}\\p{N}])`, 'gu'),
+    })
+    return [made(pattern + ending), ...(alone ? [made(escaped(first))] : [])]
+  })
+})
+
+function escaped(text: string): string {
+  return text.replace(/[.*+?^${}()|[\]\\/]/g, '\\$&')
+}
+
+const NUMBER = /(?<![\p{L}\p{N}.,])[-−]?\d+(?:[.,]\d+)?(?![\d]|[.,]\d)/gu
+/** Behind a number that says how many there were, and not how much was measured. */
+const COUNTED_THINGS =
+  /^\s*(?:of\b|out of\b|\/|st\b|nd\b|rd\b|th\b|groups?\b|readings?\b|repeats?\b|trials?\b|tries\b|times\b|children\b|people\b|of us\b|%|per cent\b|percent\b)/
+
+function figuresIn(sentence: string, offset: number, plan: Plan): FigureMention[] {
+  const own = measuredCard(plan)?.method.unit ?? 'count'
+  return [...sentence.matchAll(NUMBER)].flatMap((match): FigureMention[] => {
+    const after = sentence.slice(match.index + match[0].length)
+    if (COUNTED_THINGS.test(after) || /\b(?:out of|of) $/.test(sentence.slice(0, match.index))) return []
+    const written = unitAfter(after, own, plan.conditionUnit)
+    const digits = match[0].replace('−', '-').replace(',', '.')
+    const figure = spanned(match, offset, {
+      kind: 'figure' as const,
+      value: Number(digits),
+      decimals: decimalsOf(Number(digits)) > 0 ? decimalsOf(Number(digits)) : (digits.split('.')[1]?.length ?? 0),
+      unit: written?.unit ?? own,
+      unitSaid: written !== undefined,
+    })
+    // "3 jars" is no figure of the table, "12 clips" is where clips are counted.
+    const noun = /^\s+(\p{L}{3,})/u.exec(after)?.[1]
+    const counts = stemsOf(measuredCard(plan)?.name ?? '')
+    if (!written && noun && !SMALL_AFTER.test(noun) && !counts.includes(stemOf(noun))) return []
+    return [{ ...figure, to: figure.to + (written?.length ?? 0) }]
+  })
+}
+
+const SMALL_AFTER =
+  /^(and|but|for|with|while|whereas|against|compared|than|average|averaged|long|high|tall|far|wide|deep|were|was|then)$/
+
+/** The unit that is written behind a number, and how many letters it takes. */
+function unitAfter(after: string, own: UnitCode, ofConditions: UnitCode): { unit: UnitCode; length: number } | undefined {
+  const match = /^\s?(\p{L}+|°\s?[cf]|["'])(?![\p{L}])/u.exec(after)
+  const unit = match && unitNamed(match[1]!.replace(/\s/g, ''))
+  if (!unit) return undefined
+  // "61 in the jar" is no inch, unless inches are about.
+  if (unit === 'in' && match[1] === 'in' && own !== 'in' && ofConditions !== 'in') return undefined
+  return { unit, length: match[0].length }
+}
+
+/** A number that stands for a condition: "0.4 m" for 40 cm, and "at 40" where nothing else is 40. */
+function conditionOfNumber(figure: FigureMention, sentence: string, offset: number, plan: Plan): string | undefined {
+  if (plan.conditionsAs !== 'numbers') return undefined
+  const before = sentence.slice(0, figure.from - offset)
+  const placed = /\b(?:at|from|for|with|of|the|between|and|to)\s*$/.test(before)
+  const same = unitOf(plan.conditionUnit).dimension === unitOf(measuredCard(plan)?.method.unit ?? 'count').dimension
+  if (figure.unitSaid ? same && !placed : !placed) return undefined
+  const value = figure.unitSaid ? convert(figure.value, figure.unit, plan.conditionUnit) : figure.value
+  return activeConditions(plan).find((condition) => value !== undefined && conditionValue(plan, condition) === value)?.id
+}
+
+function comparingIn(sentence: string, offset: number): ComparingMention[] {
+  const words = [...sentence.matchAll(/\p{L}+/gu)].flatMap((match): ComparingMention[] => {
+    const word = COMPARING.get(match[0])
+    if (!word || isIdle(match[0], sentence.slice(0, match.index), sentence.slice(match.index + match[0].length))) return []
+    return [spanned(match, offset, { ...word, kind: 'comparing' as const })]
+  })
+  const placed = PLACED.flatMap(({ words: pattern, side, superlative }) =>
+    [...sentence.matchAll(pattern)].map((match) =>
+      spanned(match, offset, { kind: 'comparing' as const, word: match[0], side, superlative, quality: 'rank' as const }),
+    ),
+  )
+  return [...words, ...placed]
+}
+
+/** "At least", "no longer", "most groups", "more and more": nothing is compared. */
+function isIdle(word: string, before: string, after: string): boolean {
+  if (/\b(?:at|no|any|once|a little|far) $/.test(before) && /^(least|most|longer|more|best|last)$/.test(word)) return true
+  return word === 'most' && /^\s+(?:of\b|groups?\b|children\b|people\b|readings?\b)/.test(after)
+}
+
+/** Does a card of the plan speak of this quality: by its name, or by the unit of what is measured. */
+export function isAbout(name: string, quality: Quality): boolean {
+  const said = plainly(name).split(/[^\p{L}]+/u)
+  return QUALITY_NAMES[quality].some((word) => said.includes(word))
+}
+
+/** Do the main words of a factor all stand in a text. */
+export function namesFactor(factor: Factor | undefined, text: string): boolean {
+  const wanted = stemsOf(factor?.name ?? '')
+  const said = stemsOf(text)
+  return wanted.length > 0 && wanted.every((stem) => said.includes(stem))
+}
+
+/** A factor kept the same whose quality and thing a comparing word and the noun behind it name: "wider strips". */
+export function keptFactorOf(word: ComparingMention, sentence: Stretch, plan: Plan): Factor | undefined {
+  const noun = /^\s+(\p{L}{3,})/u.exec(sentence.text.slice(word.to - sentence.from))?.[1]
+  if (!noun) return undefined
+  return keptFactors(plan).find((factor) => isAbout(factor.name, word.quality) && stemsOf(factor.name).includes(stemOf(noun)))
+}
+
+const SMALL = new Set(
+  'the a an of in on at to is it its and or how what which kind kinds sort type much many our each per'.split(' '),
+)
+
+export function stemsOf(text: string): string[] {
+  const words = plainly(text).match(/\p{L}{3,}/gu) ?? []
+  return [...new Set(words.filter((word) => !SMALL.has(word)).map(stemOf))]
+}
+
+/** A word without its ending: "strips" and "strip" are one. */
+export function stemOf(word: string): string {
+  return word.replace(/(?:ies|es|s|ing|ed)$/, '')
+}
