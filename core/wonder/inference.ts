@@ -2,7 +2,7 @@ import type { Plan, Remark } from '../lesson'
 
 // Words that give a guess away: a cause, a certainty that cannot be seen, a name for what it "really" is, a wish of a thing.
 const GIVEAWAYS =
-  /\b(because(?: of)?|must be|must have|has to be|so that|which is why|that'?s why|that is an?|it is an?|probably|maybe|perhaps|i (?:think|guess|bet)|(?:wants?|likes?|tries|trying|needs?) to|caused? by|due to)\b/gi
+  /\b(because(?: of)?|must be|must have|has to be|so that|which is why|that'?s why|that is an?|it is an?|(?:that|it|this)(?: is|'s) \p{L}+ (?:growing|coming|eating|leaking|breathing|hiding|escaping)|probably|maybe|perhaps|i (?:think|guess|bet)|(?:wants?|likes?|tries|trying|needs?) to|caused? by|due to)\b/giu
 
 /**
  * The words in a remark that sound like a guess at a cause rather than something seen, heard or felt.

@@ -1,12 +1,15 @@
 import { fitOf } from '../clock'
 import { cautionsInWords, DOER, type Caution } from '../kit'
 import { type Doer, conditionName, TESTABLE_CHECKS, type Factor, type Plan, type Remark, type TestableCheck } from '../lesson'
+import { changeableIn, changesNothing } from './changeable'
+import { measurableIn, measureCardOf } from './measurable'
 
 export type Because =
   | { code: 'names-factor'; factor: string }
   | { code: 'sounds-changeable'; thing: string }
   | { code: 'asks-why' }
   | { code: 'nothing-to-change' }
+  | { code: 'ask-change' }
   | { code: 'names-measure'; measure: string }
   | { code: 'sounds-measurable'; word: string }
   | { code: 'can-be-ranked'; word: string }
@@ -15,6 +18,7 @@ export type Because =
   | { code: 'fits'; minutes: number; spare: number }
   | { code: 'too-long'; minutes: number; over: number }
   | { code: 'takes-days'; word: string }
+  | { code: 'takes-a-while'; word: string }
   | { code: 'time-unknown' }
   | { code: 'nothing-dangerous' }
   | { code: 'needs-care'; caution: Caution; doer: Doer }
@@ -42,25 +46,12 @@ export interface Testable {
   nearest: { change: CardOrNew; measure: CardOrNew }
 }
 
-// What a wondering would change: "does the X change …", "what if we use X", "does it work with X".
-const CHANGES = [
-  /\b(?:does|do|will|would|can)\s+(?:the\s+)?(.{2,60}?)\s+(?:change|changes|affect|matter|make (?:a|any) difference)\b/i,
-  /\bwhat (?:happens|would happen|if)\b.*?\bwe (?:use|used|change|changed|add|added|put)\s+(.{2,60}?)(?:\?|$)/i,
-  /\bwhat (?:happens|would happen)\b.*?\b(?:if|when)\s+(.{2,60}?)(?:\?|$)/i,
-  /\b(?:does|do|will|would)\s+(?:it|they|this)\s+\w+\s+(?:with|in|on|at|under|without)\s+(.{2,60}?)(?:\?|$)/i,
-  /\b(?:which|what)\s+(?:kinds? of |sorts? of |types? of )?([\p{L} -]{2,40}?)\s+(?:is|are|has|have|goes|go|does|do|makes?|lasts?|comes?|holds?|will|would|works?)\b/iu,
-  /\bdoes\s+(?:every|each|all|any)\s+([\p{L} -]{2,40}?)\s+(?:do|does|work|go|have)\b/iu,
-]
 /** "Which one goes highest?" is about what is on the table. */
 const WHICH_OF_THEM = /\bwhich (?:one|of (?:them|these)|is|goes|comes|does)\b/i
 const WHY = /^\s*(?:why|how come|what makes|what is it that|how does it work)\b/i
-const MEASURABLE =
-  /\b(how (?:far|high|tall|long|fast|many|much|heavy|hot|cold|warm|loud|big|wide|deep|often|strong|quickly|soon)|time|seconds?|minutes?|centimetres?|temperature|weigh\w*|mass|height|length|distance|count)\b/i
-const RANKED =
-  /\b(most|least|more|less|highest|higher|longest|longer|fastest|faster|quickest|best|better|biggest|bigger|furthest|further|heaviest|heavier|tallest|taller|strongest|stronger|slowest|slower|smallest|smaller|first|last|loudest|warmest|coldest|darkest|every|all)\b/i
-const OPINION =
-  /\b(pretty|prettier|prettiest|beautiful|nice|nicer|nicest|fun|funny|cool|cute|happy|sad|like it|feel (?:happy|sad|pain))\b/i
-const DAYS = /\b(days?|weeks?|overnight|grow\w*|sprout\w*|tomorrow|rot\w*|mould\w*|for ever|forever|months?)\b/i
+const DAYS = /\b(days?|weeks?|overnight|grow\w*|sprout\w*|tomorrow|rot\w*|rust\w*|mould\w*|for ever|forever|months?)\b/i
+/** Minutes or days, by how much there is of it. */
+const A_WHILE = /\b(dry|dries|dried|drying|melt\w*|freez\w*|cools?|cooling|go(?:es)? brown)\b/i
 const NOT_FOR_CHILDREN =
   /\b(explo\w*|mains|socket|plug|bleach|acid|petrol|poison\w*|drink it|eat it|taste it|set (?:it )?on fire|burn it|jump off|roof|microwave|lightning)\b/i
 
@@ -101,21 +92,20 @@ function checkChange(plan: Plan, text: string): Checked {
   const among = WHICH_OF_THEM.test(text) && plan.conditions.length > 1
   const named = namedIn(plan.factors, text) ?? (among || namesCondition(plan, text) ? changedOf(plan) : undefined)
   if (named) return { answer: 'yes', because: { code: 'names-factor', factor: named.id } }
-  const thing = changeableIn(text)
-  return thing
-    ? { answer: 'yes', because: { code: 'sounds-changeable', thing } }
-    : { answer: 'no', because: { code: 'nothing-to-change' } }
+  const thing = changeableIn(text)?.thing
+  if (thing) return { answer: 'yes', because: { code: 'sounds-changeable', thing } }
+  return changesNothing(text)
+    ? { answer: 'no', because: { code: 'nothing-to-change' } }
+    : { answer: 'partly', because: { code: 'ask-change' } }
 }
 
 function checkMeasure(plan: Plan, text: string): Checked {
   const named = namedIn(plan.measures, text)
   if (named) return { answer: 'yes', because: { code: 'names-measure', measure: named.id } }
-  const opinion = OPINION.exec(text)?.[0]
-  if (opinion) return { answer: 'no', because: { code: 'opinion', word: opinion.toLowerCase() } }
-  const measurable = MEASURABLE.exec(text)?.[0]
-  if (measurable) return { answer: 'yes', because: { code: 'sounds-measurable', word: measurable.toLowerCase() } }
-  const ranked = RANKED.exec(text)?.[0]
-  if (ranked) return { answer: 'yes', because: { code: 'can-be-ranked', word: ranked.toLowerCase() } }
+  const looked = measurableIn(text)
+  if (looked?.code === 'opinion') return { answer: 'no', because: { code: 'opinion', word: looked.word } }
+  if (looked?.code === 'measured') return { answer: 'yes', because: { code: 'sounds-measurable', word: looked.word } }
+  if (looked) return { answer: 'yes', because: { code: 'can-be-ranked', word: looked.word } }
   return { answer: plan.measures.length > 0 ? 'partly' : 'no', because: { code: 'nothing-to-measure' } }
 }
 
@@ -124,6 +114,8 @@ function checkTime(plan: Plan, text: string): Checked {
   if (days && !(plan.kind === 'over-time' && plan.watch.unit === 'day')) {
     return { answer: 'partly', because: { code: 'takes-days', word: days.toLowerCase() } }
   }
+  const slow = plan.kind === 'over-time' ? undefined : A_WHILE.exec(text)?.[0]
+  if (slow) return { answer: 'partly', because: { code: 'takes-a-while', word: slow.toLowerCase() } }
   const fit = fitOf(plan)
   const minutes = fit.phases.find(({ phase }) => phase === 'test')!.minutes
   if (minutes === 0) return { answer: 'yes', because: { code: 'time-unknown' } }
@@ -146,9 +138,9 @@ function nearestChange(plan: Plan, text: string): CardOrNew {
   const named = namedIn(plan.factors, text)
   if (named) return named
   const thing = WHY.test(text) || namesCondition(plan, text) ? undefined : changeableIn(text)
-  const close = thing === undefined ? closest(plan.factors, text) : closest(plan.factors, thing)
+  const close = closest(plan.factors, thing?.thing ?? text)
   if (close) return close
-  if (thing) return { id: undefined, name: asCard(thing) }
+  if (thing && thing.card !== '') return { id: undefined, name: thing.card }
   return changedOf(plan) ?? plan.factors[0] ?? NO_CARD
 }
 
@@ -157,26 +149,12 @@ function nearestMeasure(plan: Plan, text: string): CardOrNew {
   if (named) return named
   const own = plan.measures.find((measure) => measure.id === plan.measured) ?? plan.measures[0]
   if (own) return own
-  const phrase =
-    /\b(how (?:far|high|tall|long|fast|many|much|heavy|hot|cold|warm|loud|big|wide|deep|soon)\b.{0,60}?)(?:\?|$)/i.exec(text)
-  return { id: undefined, name: phrase?.[1]?.trim() ?? '' }
+  const countsChange = changeableIn(text)?.card.startsWith('the number of')
+  return { id: undefined, name: countsChange ? '' : measureCardOf(text) }
 }
 
 function changedOf(plan: Plan): Factor | undefined {
   return plan.factors.find((factor) => factor.id === plan.changed)
-}
-
-function changeableIn(text: string): string | undefined {
-  for (const pattern of CHANGES) {
-    const found = pattern.exec(text)?.[1]?.trim()
-    if (found && !/^(it|this|that|they|we|you|one|ones)$/i.test(found)) return found
-  }
-  return undefined
-}
-
-/** "warm water" becomes "the warm water"; "the width" stays. */
-function asCard(thing: string): string {
-  return /^(the|a|an|how|our|its)\b/i.test(thing) ? thing : `the ${thing}`
 }
 
 function namesCondition(plan: Plan, text: string): boolean {

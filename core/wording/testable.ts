@@ -30,6 +30,8 @@ export function becauseWords(because: Because, plan: Plan): string {
       return 'A “why” cannot be tested as it stands. Ask what would change it.'
     case 'nothing-to-change':
       return 'It does not say what we would make different.'
+    case 'ask-change':
+      return 'What would we make different? Ask whoever wonders.'
     case 'names-measure':
       return `We could measure ${plan.measures.find(({ id }) => id === because.measure)?.name ?? 'a card of yours'}.`
     case 'sounds-measurable':
@@ -48,6 +50,8 @@ export function becauseWords(because: Because, plan: Plan): string {
       return `About ${minuteWords(because.minutes)} of testing, ${minuteWords(because.over)} too long. The Clock shows what would help.`
     case 'takes-days':
       return `“${sentenceCase(because.word)}” takes longer than a lesson: watch over time, on several days.`
+    case 'takes-a-while':
+      return `“${sentenceCase(because.word)}” can take minutes or days: try it out before the lesson.`
     case 'time-unknown':
       return 'Nothing speaks against it; the Clock has no trial times yet.'
     case 'nothing-dangerous':

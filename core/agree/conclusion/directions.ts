@@ -1,7 +1,7 @@
 import type { Evidence, Grade } from '../../evidence'
 import { changedFactor, measuredCard, type Plan } from '../../lesson'
-import { unitOf } from '../../quantity'
-import { LOST, NEGATED, NOT_FOUND, type Side } from './lexicon'
+import { unitOf, type Side } from '../../quantity'
+import { LOST, NEGATED, NOT_FOUND } from './lexicon'
 import { clausesOf, isAbout, keptFactorOf, type ComparingMention, type ConditionMention, type Span, type Stretch } from './mentions'
 
 /** What the order of the averages says to a comparing word. */

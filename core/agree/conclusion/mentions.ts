@@ -9,8 +9,8 @@ import {
   type Factor,
   type Plan,
 } from '../../lesson'
-import { convert, decimalsOf, unitNamed, unitOf, type UnitCode } from '../../quantity'
-import { COMPARING, PLACED, QUALITY_NAMES, type ComparingWord, type Quality } from './lexicon'
+import { COMPARING, convert, decimalsOf, unitNamed, unitOf, type ComparingWord, type Quality, type UnitCode } from '../../quantity'
+import { PLACED, QUALITY_NAMES } from './lexicon'
 
 /** A stretch of a text, from its first letter to behind its last. */
 export interface Span {
