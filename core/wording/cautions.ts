@@ -11,6 +11,14 @@ const CAUTION_WORDS: Record<Caution, { name: string; what: string }> = {
     name: 'Flame or stove',
     what: 'An adult lights and puts out. Hair and sleeves tied back, water and a fire blanket at hand.',
   },
+  mains: {
+    name: 'Mains electricity',
+    what: 'An adult plugs in and out, away from water, the lead where nobody trips. Children neither touch nor move it.',
+  },
+  'very-cold': {
+    name: 'Very cold',
+    what: 'An adult handles it, with gloves and goggles, in a room with open windows. Children look from a distance.',
+  },
   blade: {
     name: 'Cutting',
     what: 'Cut beforehand where you can; guillotines and sharp knives are for adults. Scissors: sitting down, one pair a group, handed over handles first.',
@@ -38,6 +46,11 @@ const CAUTION_WORDS: Record<Caution, { name: string; what: string }> = {
   },
   mould: { name: 'Mould', what: 'Keep it sealed, never open it, and put it in the bin unopened.' },
   'burning-liquid': { name: 'Liquid that burns', what: 'An adult only, with windows open and no flame in the room.' },
+  irritant: {
+    name: 'Stings or burns the skin',
+    what: 'An adult measures it out. Gloves and goggles, wash hands afterwards; rinse with plenty of water whatever it touches.',
+  },
+  eyes: { name: 'Eyes', what: 'Goggles on, faces not over it, hands off eyes until they are washed.' },
   snapping: { name: 'Things that fly or snap', what: 'Goggles on, never aimed at anybody, stretched no further than agreed.' },
   climbing: { name: 'Height', what: 'An adult climbs and drops. Children stay outside a marked circle.' },
   spill: { name: 'Slips', what: 'Trays under everything, cloths ready, wipe the floor at once.' },
