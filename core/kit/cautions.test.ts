@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { soakUpPlan } from '../../test/soakUp'
 import { newMaterial, type Plan } from '../lesson'
-import { cautionsOf, cautionsSeen, doerOf } from '.'
+import { mindLines } from '../wording'
+import { cautionsAtTrial, cautionsOf, cautionsSeen, doerOf } from '.'
 
 const thing = newMaterial('thing', 'thing')
 
@@ -56,5 +57,23 @@ describe('cautionsOf', () => {
     expect(cautionsOf(plan).find(({ caution }) => caution === 'blade')).toMatchObject({ notHere: 'cut at home' })
     expect(cautionsSeen(plan)).toBe(true)
     expect(cautionsSeen({ ...plan, ownCautions: [{ id: 'o', text: 'wet floor', doer: 'child', acknowledged: false }] })).toBe(false)
+  })
+})
+
+describe('at a trial', () => {
+  const kettle = { ...thing, id: 'kettle', name: 'kettle of hot water', condition: 'tissue' }
+  it('a group is told what it meets there, and nobody is offered an adult’s step', () => {
+    const plan = soakUpPlan({ materials: [kettle, { ...thing, name: 'guillotine' }, { ...thing, id: 'b', name: 'glass jar' }] })
+    expect(cautionsAtTrial(plan, 'tissue')).toEqual(['hot', 'glass', 'spill'])
+    expect(cautionsAtTrial(plan, 'card')).toEqual(['glass', 'spill'])
+    expect(mindLines(plan, 'tissue')[0]).toBe('Hot: an adult pours. Wait, and do not touch.')
+  })
+  it('what does not apply is not said, and an adult’s own caution neither', () => {
+    const ownCautions = [
+      { id: 'a', text: 'wet floor by the sink', doer: 'child' as const, acknowledged: true },
+      { id: 'b', text: 'I pour the acid', doer: 'adult-only' as const, acknowledged: true },
+    ]
+    const plan = soakUpPlan({ cautionsNotHere: { spill: 'outside' }, ownCautions })
+    expect(mindLines(plan, 'tissue')).toEqual(['wet floor by the sink'])
   })
 })

@@ -54,7 +54,7 @@ export const DOER: Record<Caution, Doer> = {
 const ADULT_BLADE = /\b(guillotine|knife|knives|craft blades?|saw|skewers?)\b/
 
 /** From here on water scalds: the usual limit for what children touch. In degrees Celsius. */
-const HOT_FROM = 45
+export const HOT_FROM = 45
 
 // Words that call for a caution. The list only ever adds; a teacher can add more to a material by hand.
 const TELLTALE: Record<Caution, string> = {

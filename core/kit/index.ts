@@ -1,5 +1,6 @@
 export { readAmount, readCount, readPrice, sensible, turnInto } from './amount'
 export type { Amount, AmountErrorCode } from './amount'
+export { cautionsAtTrial } from './cautionsAtTrial'
 export { CAUTIONS, cautionsInWords, cautionsOf, cautionsOfMaterial, cautionsSeen, DOER, doerOf, isForAdultsOnly } from './cautions'
 export type { Caution, CautionOfPlan, CautionSource } from './cautions'
 export {

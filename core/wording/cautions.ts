@@ -1,4 +1,4 @@
-import { cautionsOf, type Caution, type CautionSource } from '../kit'
+import { cautionsAtTrial, cautionsOf, type Caution, type CautionSource } from '../kit'
 import type { Doer, Plan } from '../lesson'
 import { list } from './names'
 
@@ -58,6 +58,30 @@ const CAUTION_WORDS: Record<Caution, { name: string; what: string }> = {
   sun: { name: 'Sun', what: 'Hats and shade. Never look at the sun, not through anything.' },
 }
 
+/** The same to children, at the trial that meets it: never an adult's step. */
+const CHILD_LINES: Record<Caution, string> = {
+  hot: 'Hot: an adult pours. Wait, and do not touch.',
+  flame: 'Flame: only the adult goes near.',
+  mains: 'Plugs and leads: only the adult touches them.',
+  'very-cold': 'Very cold: only the adult touches it.',
+  blade: 'Sharp: sit down to cut, points away from everybody.',
+  glass: 'Glass: hold it with both hands. If it breaks, call an adult.',
+  latex: 'Latex: if it makes you itch, tell an adult now.',
+  'food-allergy': 'Not for eating. If you must not touch it, tell an adult now.',
+  'small-parts': 'Small parts: never near mouth, nose or ears. Count them back.',
+  magnets: 'Magnets: never near the mouth. Count them back.',
+  batteries: 'Batteries: never opened, never near the mouth.',
+  mould: 'Mould: it stays shut.',
+  'burning-liquid': 'It can burn: only the adult touches it.',
+  irritant: 'It stings: gloves on, hands off your face.',
+  eyes: 'Goggles on, hands off your eyes.',
+  snapping: 'It can snap: goggles on, never aim at anybody.',
+  climbing: 'High up: only the adult climbs. Stay outside the circle.',
+  spill: 'Wipe up what spills at once.',
+  soil: 'Wash your hands afterwards.',
+  sun: 'Never look at the sun.',
+}
+
 const SOURCE_OF: Record<CautionSource, string> = {
   conditions: 'the conditions',
   'kept-the-same': 'what is kept the same',
@@ -109,4 +133,13 @@ export function careLines(plan: Plan): { doer: Doer; who: string; what: string }
     const own = all.filter((one) => one.doer === doer).map(({ words }) => words)
     return own.length > 0 ? [{ doer, who: DOER_HEADS[doer], what: own.join('; ') }] : []
   })
+}
+
+/**
+ * What children are told at a trial, in the order of the list; the teacher's own last.
+ * @example mindLines(soakUpPlan(), 'tissue') // => ['Wipe up what spills at once.']
+ */
+export function mindLines(plan: Plan, condition: string): string[] {
+  const own = plan.ownCautions.filter(({ doer }) => doer !== 'adult-only').map(({ text }) => text)
+  return [...cautionsAtTrial(plan, condition).map((caution) => CHILD_LINES[caution]), ...own]
 }

@@ -1,5 +1,5 @@
 export { weighingWords } from './balance'
-export { careLines, cautionSourceWords, cautionWords, doerWords, SAFETY_LAST_WORD } from './cautions'
+export { careLines, mindLines, cautionSourceWords, cautionWords, doerWords, SAFETY_LAST_WORD } from './cautions'
 export {
   ARRANGEMENT_WORDS,
   circuitVerdict,

@@ -8,7 +8,9 @@ const plan = soakUpPlan()
 const trial: Cell = { group: 'g1', condition: 'tissue', repeat: 2, moment: '', practice: false, kept: [], setAside: [] }
 
 it('a trial is read aloud with what has to be so before it', () => {
-  expect(trialAloud(plan, trial)).toBe('tissue. trial 2. fresh, dry strip. ruler touching zero. in to the line, start at the bell')
+  expect(trialAloud(plan, trial)).toBe(
+    'tissue. trial 2. fresh, dry strip. ruler touching zero. in to the line, start at the bell. Wipe up what spills at once',
+  )
   expect(trialAloud(plan, { ...trial, practice: true })).toContain('tissue. Practice: it does not count. ')
 })
 

@@ -1,5 +1,6 @@
 import type { Cell } from '../record'
 import type { Plan } from '../lesson'
+import { mindLines } from './cautions'
 import { counted, momentWords, nameOfCondition, writeReading } from './names'
 
 const A_SECOND = 1000
@@ -7,7 +8,10 @@ const A_SECOND = 1000
 /** What a station reads aloud before a trial. */
 export function trialAloud(plan: Plan, { condition, moment, practice, repeat }: Cell): string {
   const which = practice ? 'Practice: it does not count' : `trial ${repeat}`
-  return [nameOfCondition(plan, condition), momentWords(plan, moment), which, ...plan.resetList].filter(Boolean).join('. ')
+  const minds = mindLines(plan, condition).map((line) => line.replace(/\.$/, ''))
+  return [nameOfCondition(plan, condition), momentWords(plan, moment), which, ...plan.resetList, ...minds]
+    .filter(Boolean)
+    .join('. ')
 }
 
 /** A time on a lap timer, as a child's hand takes it. `lapWords(4312) // '4.3 s'` */

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { mdiAlertOutline } from '@mdi/js'
 import { letterOf, type Group, type Plan, type Reading } from '~~/core/lesson'
 import { cellKey, runsDone, type Cell, type Progress } from '~~/core/record'
-import { momentWords, nameOfCondition, trialAloud, trialNumbers, writeReading } from '~~/core/wording'
+import { mindLines, momentWords, nameOfCondition, trialAloud, trialNumbers, writeReading } from '~~/core/wording'
 import type { NewReading } from '~~/core/lesson'
 
 /** Which trial it is, who does what in it, what has to be so before it; the number before it, and the ways to another one. */
@@ -21,6 +22,8 @@ const dots = computed(() =>
 )
 const open = computed(() => props.progress.cells.filter((cell) => cell.kept.length === 0 && cellKey(cell) !== cellKey(props.trial)))
 const nth = computed(() => trialNumbers(props.plan, props.group.id).get(`${props.trial.condition}/${props.trial.repeat}`))
+/** What the group has to take care of in this very trial. */
+const minds = computed(() => mindLines(props.plan, props.trial.condition))
 const moment = computed(() => momentWords(props.plan, props.trial.moment))
 </script>
 
@@ -49,6 +52,9 @@ const moment = computed(() => momentWords(props.plan, props.trial.moment))
         <span aria-hidden="true">✓</span>
         {{ line }}
       </li>
+    </ul>
+    <ul v-if="!asking && minds.length > 0" class="minds" aria-label="Mind">
+      <li v-for="line in minds" :key="line"><VIcon :icon="mdiAlertOutline" size="18" aria-hidden="true" /> {{ line }}</li>
     </ul>
     <div class="tools">
       <slot />
@@ -121,6 +127,14 @@ h1 {
   background: var(--brass-light);
   box-shadow: 0 0 0 2px var(--brass-mark);
 }
+.minds {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--gap-hair) var(--gap-part);
+  padding: var(--gap-tight) var(--gap-near);
+  border-left: 4px solid var(--brass-mark);
+  background: var(--brass-light);
+}
 .tools {
   display: flex;
   gap: var(--gap-near);
@@ -145,10 +159,15 @@ h1 {
     align-items: flex-start;
   }
 }
-@media (width < 600px) and (height < 800px) {
+@media (width < 600px) {
   .what {
     display: contents;
   }
+  .what > .another {
+    order: 2;
+  }
+}
+@media (width < 600px) and (height < 800px) {
   .what > * {
     order: 2;
   }

@@ -1,0 +1,31 @@
+import { conditionName, conditionValue, keptFactors, measuredCard, type Plan } from '../lesson'
+import { convert } from '../quantity'
+import { CAUTIONS, cautionsInWords, cautionsOf, doerOf, HOT_FROM, type Caution } from './cautions'
+
+/**
+ * What a group meets in a trial of one condition and has to be told there: from the things that lie before it, its condition and how it is done. What
+ * was cut or boiled beforehand is not met, and what does not apply here is left out.
+ * @example cautionsAtTrial(soakUpPlan(), 'tissue') // => ['spill']
+ */
+export function cautionsAtTrial(plan: Plan, condition: string): Caution[] {
+  const own = plan.conditions.find(({ id }) => id === condition)
+  const value = own && conditionValue(plan, own)
+  const hot = value !== undefined && (convert(value, plan.conditionUnit, 'degC') ?? -Infinity) > HOT_FROM
+  const things = plan.materials.filter((material) => material.condition === null || material.condition === condition)
+  const measure = measuredCard(plan)
+  const ofThings = things.flatMap(({ name, cautions }) => [...cautionsInWords(name), ...cautions].filter(isMet(name)))
+  const said = [
+    ...keptFactors(plan).map(({ how }) => how),
+    ...(measure ? [measure.name, measure.method.tool] : []),
+    ...plan.resetList,
+    ...(own ? [conditionName(plan, own)] : []),
+  ]
+  const found = [...ofThings, ...said.flatMap((text) => cautionsInWords(text).filter(isMet(text))), ...(hot ? ['hot'] : [])]
+  const applies = cautionsOf(plan).flatMap(({ caution, notHere }) => (notHere === undefined ? [caution] : []))
+  return CAUTIONS.filter((caution) => found.includes(caution) && applies.includes(caution))
+}
+
+/** Guillotines and knives are for the adult who cuts beforehand. */
+function isMet(words: string): (caution: string) => boolean {
+  return (caution) => caution !== 'blade' || doerOf('blade', words) !== 'adult-only'
+}
