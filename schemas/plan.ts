@@ -8,6 +8,7 @@ import {
   CHANGES,
   CONDITIONS_AS,
   DOERS,
+  BEST,
   EXPECTED_FROM,
   INSTRUMENTS,
   LONGEST,
@@ -125,6 +126,8 @@ const method = Joi.object<Method, true>({
   warmUp: Joi.array().items(Joi.number().min(-10).max(10)).max(MOST.warmUps).required(),
   wordPictures: Joi.object().pattern(Joi.string().max(LONGEST.name), uuid).max(MOST.wordPictures).required(),
   differenceThatMatters: wobble,
+  best: oneOf(BEST).allow(null),
+  bestNumber: measureNumber.allow(null).required(),
 }).required()
 
 const measure = Joi.object<Measure, true>({ id: planId, name: longText, method })

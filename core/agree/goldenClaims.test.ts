@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { counter, emptyRecord, reading } from '../../test/soakUp'
 import { evidenceOf } from '../evidence'
-import { emptyPlan, newMeasure, type Group, type LessonRecord, type Plan } from '../lesson'
+import { emptyPlan, newMeasure, type Best, type Group, type LessonRecord, type Plan } from '../lesson'
 import type { UnitCode } from '../quantity'
 import { doubtsOfConclusion } from '.'
 
@@ -13,6 +13,7 @@ interface Fixture {
   mark: number
   conditions: string[]
   differenceThatMatters?: number
+  best: Best
   keptTheSame: Record<string, string>
   exceptions?: Record<string, Record<string, string>>
   readings: { group: string; condition: string; value: number }[]
@@ -60,6 +61,7 @@ function lessonOf(fixture: Fixture): { plan: Plan; record: LessonRecord } {
   measure!.method = {
     ...measure!.method,
     unit: fixture.unit,
+    best: fixture.best,
     resolution: fixture.mark,
     differenceThatMatters: fixture.differenceThatMatters ?? 0,
   }

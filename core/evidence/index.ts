@@ -1,3 +1,4 @@
+export { bestFirst } from './best'
 export { averageOf, summarise } from './averages'
 export type { Summary } from './averages'
 export { cellsOf, fitCells, wobbleWithin } from './cells'

@@ -92,6 +92,16 @@ const steps: Record<number, (plan: Loose) => Loose> = {
       ? plan.measures.map((measure) => into(measure, { method: wobblesOfSix(isLoose(measure) ? measure.method : {}) }))
       : plan.measures,
   }),
+  // What is best.
+  7: (plan) => ({
+    ...plan,
+    schemaVersion: 8,
+    measures: Array.isArray(plan.measures)
+      ? plan.measures.map((measure) =>
+          into(measure, { method: into(isLoose(measure) ? measure.method : {}, { best: null, bestNumber: null }) }),
+        )
+      : plan.measures,
+  }),
 }
 
 /** Something that is used up in every trial was a fresh one each time. */

@@ -68,6 +68,8 @@ export function newMeasure(id: string, name: string): Measure {
       warmUp: [],
       wordPictures: {},
       differenceThatMatters: 0,
+      best: null,
+      bestNumber: null,
     },
   }
 }

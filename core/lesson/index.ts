@@ -1,8 +1,11 @@
+export { bestNumberOf, bestOf } from './best'
+export type { Best } from './best'
 export {
   AGES,
   AMONG,
   AVERAGE_TO,
   CONDITIONS_AS,
+  BEST,
   EXPECTED_FROM,
   INSTRUMENTS,
   WATCH_UNITS,

@@ -3,7 +3,7 @@ import type { Material, OwnCaution } from './material'
 import type { Arrangement, Clock } from './timing'
 
 /** A change of the plan's shape raises it, with a step in core/formats/migrate.ts. */
-export const PLAN_VERSION = 7
+export const PLAN_VERSION = 8
 
 /**
  * The plan is one document: stored as it is, sent as it is, saved as the lesson file. Its Joi description stands in
@@ -82,6 +82,7 @@ export const AVERAGE_TO = ['mark', 'one-more'] as const
 export const WATCH_UNITS = ['min', 'day'] as const
 export const AMONG = ['group', 'class'] as const
 export const INSTRUMENTS = ['number', 'words', 'race', 'balance'] as const
+export const BEST = ['most', 'least', 'nearest', 'none'] as const
 export const EXPECTED_FROM = ['guess', 'practice', 'bench'] as const
 
 export const THINGS = ['fresh', 'same'] as const
@@ -233,6 +234,10 @@ export interface Method {
   warmUp: number[]
   /** The smallest difference worth talking about, in `unit`; 0 leaves it to the instrument. */
   differenceThatMatters: number
+  /** What is best; null while nobody was asked (core/lesson/best.ts). */
+  best: (typeof BEST)[number] | null
+  /** The number that the best one comes nearest to, in `unit`. */
+  bestNumber: number | null
 }
 
 export interface Condition {

@@ -162,6 +162,6 @@ it('asks and repeats what was said in the frame of the class', () => {
     'If we change melting, then it will be: a bag of ice less because it leaks.',
   )
   expect(predictionOrderWords(soakUpPlan(), { as: 'most-least', order: ['card', 'tissue'], values: {} })).toBe(
-    'card most, tissue least',
+    'card highest, tissue lowest',
   )
 })

@@ -110,12 +110,10 @@ export function changesNothing(text: string): boolean {
 }
 
 /**
- * What was said, as a card that fits between "How does" and "change"; empty where it makes none.
- * @example cardOf('a longer string') // => 'the length of the string'
- * @example cardOf('two layers of card') // => 'the number of layers of card'
- * @example cardOf('we fold it twice') // => 'folding it twice'
+ * What was said, as a card that fits between "How does" and "change", empty where it makes none: "a longer string" becomes "the length of the string",
+ * "two layers of card" becomes "the number of layers of card", "we fold it twice" becomes "folding it twice".
  */
-export function cardOf(said: string): string {
+function cardOf(said: string): string {
   const two = /^(.+) or (.+)$/i.exec(said)
   if (two) return twoCard(two[1]!, two[2]!)
   const clause = /^(we|you|it|they|the \p{L}+) (\p{L}+)\b\s*(.*)$/iu.exec(said)

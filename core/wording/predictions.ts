@@ -1,5 +1,6 @@
 import { changedFactor, measuredCard, momentOf, predictionOf, type Plan, type Prediction } from '../lesson'
 import { expectedUnit } from '../measuring'
+import { endsOf } from './best'
 import { list, momentWords, nameOfCondition, writeReading } from './names'
 
 /** What a child is asked, in the frame of the class. */
@@ -9,11 +10,12 @@ export function predictionPrompt(plan: Plan): string {
     plan.frame === 'i-think' ? 'What do you think?' : `If we ${plan.kind === 'fair-test' ? `change ${change}` : 'do it'}, then`
   const iThink = plan.frame === 'i-think'
   const measure = measuredCard(plan)?.name ?? 'what we measure'
+  const { most, least } = endsOf(plan)
   switch (predictionOf(plan)) {
     case 'order':
-      return iThink ? `${begin} Put them in order, the most first.` : `${begin} which comes first? Put them in order.`
+      return `${begin} ${iThink ? 'Put' : 'put'} them in order, the ${most} first.`
     case 'most-least':
-      return iThink ? `${begin} Which gives most, which least?` : `${begin} which gives most, which least?`
+      return `${begin} ${iThink ? 'Which' : 'which'} is the ${most}, which the ${least}?`
     case 'number':
       return measuredCard(plan)?.method.instrument === 'words'
         ? `${begin} ${iThink ? 'Which' : 'which'} word for each?`
@@ -34,8 +36,9 @@ export function predictionOrderWords(plan: Plan, { as, order, values }: Pick<Pre
   const method = measuredCard(plan)?.method
   if (as === 'order') return order.map((id) => nameOfCondition(plan, id)).join(', ')
   if (as === 'most-least') {
-    const [most, least] = [order[0], order.length > 1 ? order.at(-1) : undefined]
-    return `${nameOfCondition(plan, most ?? '')} most${least ? `, ${nameOfCondition(plan, least)} least` : ''}`
+    const [first, last] = [order[0], order.length > 1 ? order.at(-1) : undefined]
+    const { most, least } = endsOf(plan)
+    return `${nameOfCondition(plan, first ?? '')} ${most}${last ? `, ${nameOfCondition(plan, last)} ${least}` : ''}`
   }
   const nameOf = (id: string) => (momentOf(plan, id) ? momentWords(plan, id) : nameOfCondition(plan, id))
   return list(

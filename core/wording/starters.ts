@@ -1,6 +1,7 @@
 import type { Evidence } from '../evidence'
-import { changedFactor, measuredCard, type Plan } from '../lesson'
+import { bestOf, changedFactor, measuredCard, type Plan } from '../lesson'
 import { writeNumber } from '../quantity'
+import { endsOf, endWordsOf } from './best'
 import { sentenceCase } from './evidence'
 import { counted, nameOfCondition } from './names'
 import { writeFigure } from './tables'
@@ -50,7 +51,7 @@ function startersOfYoungest(plan: Plan, evidence: Evidence): string[] {
   switch (evidence.grade) {
     case 'clear':
       return evidence.lead?.grade === 'clear'
-        ? [`${sentenceCase(most)} came first. ${numbers} We are sure.`, `${numbers} It is clear, because …`]
+        ? [`${sentenceCase(most)} ${endWordsOf(plan, 'most')}. ${numbers} We are sure.`, `${numbers} It is clear, because …`]
         : [`${sentenceCase(change)} makes a difference. ${numbers} We are sure, because …`]
     case 'leaning':
       return level
@@ -113,12 +114,12 @@ function clearStarters(plan: Plan, evidence: Evidence): string[] {
   const numbers = `${most} averaged ${mostValue} and ${least} ${leastValue}`
   if (evidence.lead?.grade === 'clear')
     return [
-      `We found that ${change} changes ${measure}. ${sentenceCase(most)} came first with an average of ${mostValue}, ${least} last with ${leastValue}. We are sure, because the gap is much bigger than ${yardstick}${groups}.`,
+      `We found that ${change} changes ${measure}. ${endsSaid(plan, evidence)}. We are sure, because the gap is much bigger than ${yardstick}${groups}.`,
       `Our averages say that ${change} matters: ${numbers}. That is clear, because …`,
     ]
   return [
     evidence.order.length > 2
-      ? `We found that ${change} changes ${measure}: ${numbers}. We are sure of that gap, but we cannot tell yet which of the top two comes first.`
+      ? `We found that ${change} changes ${measure}: ${numbers}. We are sure of that gap, but we cannot tell yet which of the top two ${bestOf(plan) === 'most' ? 'comes first' : `is the ${endsOf(plan).most}`}.`
       : `We found that ${change} changes ${measure}: ${numbers}. We are sure of that, because …`,
     `It is clear that ${change} matters: ${numbers}. What we are not sure of is …`,
   ]
@@ -156,6 +157,16 @@ function beforeAndAfterStarters(plan: Plan, evidence: Evidence): string[] {
           : `It looks as if ${change} may change ${measure}: ${numbers}. To be surer we would …`,
       ]
   }
+}
+
+/** Both ends with their averages, the best one first where something is best. */
+function endsSaid(plan: Plan, evidence: Evidence): string {
+  const { most, least, mostValue, leastValue } = starterWords(plan, evidence)
+  const best = bestOf(plan)
+  if (best === 'most') return `${sentenceCase(most)} came first with an average of ${mostValue}, ${least} last with ${leastValue}`
+  if (best === 'least') return `${sentenceCase(least)} came first with an average of ${leastValue}, ${most} last with ${mostValue}`
+  const ends = endsOf(plan)
+  return `${sentenceCase(most)} had the ${ends.most} with an average of ${mostValue}, ${least} the ${ends.least} with ${leastValue}`
 }
 
 function starterWords(plan: Plan, evidence: Evidence) {

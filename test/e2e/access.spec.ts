@@ -293,8 +293,11 @@ test('the whole plan can be worked from the keyboard', async ({ page, baseURL })
   const find = page.getByRole('combobox', { name: /^Find a stop/ })
   await find.fill('go to')
   await expect(page.getByRole('option')).toHaveCount(8)
-  await page.keyboard.press('ArrowDown')
-  await expect(page.locator('[role=option]:focus')).toHaveCount(1)
+  // The list takes arrows a moment after it is there.
+  await expect(async () => {
+    await page.keyboard.press('ArrowDown')
+    await expect(page.locator('[role=option]:focus')).toHaveCount(1, { timeout: 1000 })
+  }).toPass()
   await find.fill('one for all')
   await expect(page.getByRole('option')).toHaveCount(1)
   await page.keyboard.press('Enter')

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Measure } from '~~/core/lesson'
-import { methodWords } from '~~/core/wording'
+import { bestIs, methodWords } from '~~/core/wording'
 
 /** A thing we could measure, and with what. */
 const props = defineProps<{ measure: Measure; chosen: boolean }>()
@@ -31,10 +31,16 @@ const items = computed(() => [
 <template>
   <TrayCard :name="measure.name" :items="items" @rename="write">
     <LinkBtn class="method" @click="focusTarget('method-tool')">{{ methodWords(measure.method) }}</LinkBtn>
+    <p v-if="chosen && bestIs(lesson.plan!)" class="best">{{ bestIs(lesson.plan!) }}</p>
   </TrayCard>
 </template>
 
 <style scoped>
+.best {
+  padding: 0 var(--gap-close);
+  color: var(--soft);
+  font-size: var(--type-small);
+}
 .method {
   padding: 0 var(--gap-close);
   border: 0;

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { BOUNDS, LONGEST, measuredCard, MOST_WORDS, readNames, type Method } from '~~/core/lesson'
+import { bestOf, BOUNDS, LONGEST, measuredCard, MOST_WORDS, readNames, type Method } from '~~/core/lesson'
 import { expectedUnit, INSTRUMENTS, instrumentsFor, readingSdOf, trialSdOf, withInstrument } from '~~/core/measuring'
 import { NUMBER_UNITS, unitOf, writeShort } from '~~/core/quantity'
-import { instrumentWords, methodWords } from '~~/core/wording'
+import { bestChoices, instrumentWords, methodWords } from '~~/core/wording'
 
 /** How we measure, how much that wobbles, and what has to be so before every trial. */
 const lesson = useLesson()
@@ -98,6 +98,21 @@ const WOBBLES = [
       <QuietBtn v-if="method.instrument === 'words'" size="small" class="yes-no" @click="set('words', YES_NO)">
         Only yes or no
       </QuietBtn>
+      <ChoiceField
+        label="What is best"
+        target="best"
+        :model-value="bestOf(plan)"
+        @update:model-value="set('best', $event)"
+        :options="bestChoices(plan)"
+      />
+      <NumberField
+        v-if="method.best === 'nearest'"
+        label="Nearest to"
+        optional
+        :unit="method.unit"
+        :model-value="method.bestNumber"
+        @update:model-value="set('bestNumber', $event)"
+      />
       <div v-for="wobble in shownWobbles" :key="wobble.part">
         <NumberField
           :label="wobble.label"

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { activeConditions, conditionName, letterOf, type Plan } from '~~/core/lesson'
+import { endsOf } from '~~/core/wording'
 
 /** The most and the least only: one tap in each row. */
 const props = defineProps<{ plan: Plan; big?: boolean }>()
 /** [most, least]; an empty string where nothing is chosen yet. */
 const ends = defineModel<string[]>({ required: true })
-const ROWS = ['most', 'least'] as const
+const rows = computed(() => [endsOf(props.plan).most, endsOf(props.plan).least])
 
 function choose(place: number, id: string): void {
   const both = [ends.value[0] ?? '', ends.value[1] ?? '']
@@ -18,7 +19,7 @@ const placeOf = (id: string) => props.plan.conditions.findIndex((one) => one.id 
 
 <template>
   <div class="ends" :class="{ big }">
-    <div v-for="(row, place) in ROWS" :key="row" class="end">
+    <div v-for="(row, place) in rows" :key="row" class="end">
       <span class="row-name" aria-hidden="true">{{ row }}</span>
       <PickOne
         tiles
@@ -43,7 +44,7 @@ const placeOf = (id: string) => props.plan.conditions.findIndex((one) => one.id 
 }
 .end {
   display: grid;
-  grid-template-columns: 58px minmax(0, 1fr);
+  grid-template-columns: 80px minmax(0, 1fr);
   align-items: center;
 }
 .row-name {

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { VueDraggable } from 'vue-draggable-plus'
 import { activeConditions, conditionName, letterOf, type Plan } from '~~/core/lesson'
+import { endsOf } from '~~/core/wording'
 
-/** An order put together by tapping or dragging: the most first. A tap on a chosen one takes it out again. */
+/** An order put together by tapping or dragging: the longest, highest, most first. A tap on a chosen one takes it out again. */
 const props = defineProps<{ plan: Plan; big?: boolean; target?: string; ends?: 'first and last' }>()
 const order = defineModel<string[]>({ required: true })
 const placeOf = (id: string) => props.plan.conditions.findIndex((one) => one.id === id)
@@ -17,9 +18,10 @@ const rest = computed({
   set: () => undefined,
 })
 const count = computed(() => known.value.length + rest.value.length)
+const names = computed(() => (props.ends ? { most: 'first', least: 'last' } : endsOf(props.plan)))
 const rank = (place: number) => {
-  const [first, last] = props.ends ? ['first', 'last'] : ['most', 'least']
-  return place === 0 ? first : place === count.value - 1 ? last : ''
+  if (place === 0) return names.value.most
+  return place === count.value - 1 ? names.value.least : ''
 }
 // A condition is dragged by its own face, which is a button.
 const dragging = { ...useDragging(), filter: '', group: useId(), draggable: '.item' }
@@ -27,7 +29,7 @@ const dragging = { ...useDragging(), filter: '', group: useId(), draggable: '.it
 
 <template>
   <div class="picker" :class="{ big }">
-    <VueDraggable v-model="known" v-bind="dragging" tag="ol" class="slots" aria-label="Chosen order, the most first">
+    <VueDraggable v-model="known" v-bind="dragging" tag="ol" class="slots" :aria-label="`Chosen order, the ${names.most} first`">
       <li v-for="(id, place) in known" :key="id" class="item">
         <span class="rank">
           {{ place + 1 }}

@@ -1,13 +1,16 @@
 <script setup lang="ts">
 import { letterOf, predictionOf, type Plan, type Prediction } from '~~/core/lesson'
 import { changeTally, tallyOf } from '~~/core/predictions'
-import { nameOfCondition } from '~~/core/wording'
+import { endsOf, nameOfCondition } from '~~/core/wording'
 
 /** How many groups put each condition first and last, or say that it goes up or down: one square a group. */
 const props = defineProps<{ plan: Plan; predictions: Prediction[]; big?: boolean }>()
 const tally = computed(() => tallyOf(props.plan, props.predictions))
 const counted = computed(() => tally.value.some(({ hands }) => hands !== undefined))
-const columns = computed(() => (predictionOf(props.plan) === 'change' ? ['more', 'the same', 'less'] : ['most', 'least']))
+const ends = computed(() => endsOf(props.plan))
+const columns = computed(() =>
+  predictionOf(props.plan) === 'change' ? ['more', 'the same', 'less'] : [ends.value.most, ends.value.least],
+)
 const rows = computed(() =>
   predictionOf(props.plan) === 'change'
     ? changeTally(props.plan, props.predictions).map(({ condition, up, same, down }) => ({

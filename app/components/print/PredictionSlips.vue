@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { activeConditions, letterOf, predictionOf, type Plan } from '~~/core/lesson'
 import { linePoints } from '~~/core/predictions'
-import { FRAME_WORDS, momentWords, nameOfCondition, predictionPrompt, question } from '~~/core/wording'
+import { endsOf, FRAME_WORDS, momentWords, nameOfCondition, predictionPrompt, question } from '~~/core/wording'
 
-/** A slip for every group to cut out: its order, the most first, and why. Four to a page. */
+/** A slip for every group to cut out: its order, the longest or highest first, and why. Four to a page. */
 const props = defineProps<{ plan: Plan }>()
 const as = computed(() => predictionOf(props.plan))
 const points = computed(() => linePoints(props.plan))
@@ -31,9 +31,9 @@ const pages = computed(() =>
         </p>
         <p>{{ predictionPrompt(plan) }}</p>
         <p v-if="as === 'order' || as === 'most-least'" class="order">
-          most
+          {{ endsOf(plan).most }}
           <span v-for="n in as === 'order' ? activeConditions(plan).length : 2" :key="n" class="box" />
-          least
+          {{ endsOf(plan).least }}
         </p>
         <svg v-else-if="as === 'line'" viewBox="0 0 300 150" class="axes" aria-hidden="true">
           <path d="M40 8V126H292" fill="none" stroke="#000" stroke-width="1.5" />

@@ -2,7 +2,7 @@
 import { classConclusion } from '~~/core/agree'
 import { evidenceOf } from '~~/core/evidence'
 import { activeConditions, changedFactor, keptFactors, measuredCard, type LessonRecord, type Plan } from '~~/core/lesson'
-import { dayWords, gradeName, list, question, variableWords } from '~~/core/wording'
+import { dayWords, gradeName, list, podiumOf, question, variableWords } from '~~/core/wording'
 import { resultsBlock, sureWords } from '~~/core/wording/reports'
 
 /** The investigation for the wall: on one A3 sheet, or on four A4 sheets to be joined. */
@@ -10,6 +10,7 @@ const PaperChart = defineAsyncComponent(() => import('~/components/charts/PaperC
 const props = defineProps<{ plan: Plan; record: LessonRecord; sheets: 'a3' | 'four-a4' }>()
 const QUARTERS = ['top left', 'top right', 'bottom left', 'bottom right']
 const evidence = computed(() => evidenceOf(props.plan, props.record))
+const podium = computed(() => (evidence.value ? podiumOf(props.plan, evidence.value) : []))
 const words = computed(() => variableWords(props.plan))
 const conclusion = computed(() => classConclusion(props.record.conclusions))
 const table = computed(() => resultsBlock(props.plan, props.record)[0])
@@ -60,6 +61,9 @@ const table = computed(() => resultsBlock(props.plan, props.record)[0])
               </tr>
             </tbody>
           </table>
+          <ol v-if="podium.length > 0" class="podium">
+            <li v-for="line in podium" :key="line">{{ line }}</li>
+          </ol>
           <p class="sure">{{ sureWords(plan, record) }}</p>
           <div class="conclusion">
             <h2>We agreed{{ evidence && evidence.grade !== 'nothing-yet' ? ` (${gradeName(evidence).toLowerCase()})` : '' }}</h2>
@@ -163,6 +167,13 @@ td {
 th:first-child,
 td:first-child {
   text-align: left;
+}
+.podium {
+  display: flex;
+  gap: 8mm;
+  padding: 0;
+  font-weight: 700;
+  list-style: none;
 }
 .sure {
   font-size: 0.85em;

@@ -1,5 +1,5 @@
 import type { Evidence, Grade } from '../../evidence'
-import { changedFactor, measuredCard, type Plan } from '../../lesson'
+import { bestOf, changedFactor, measuredCard, type Plan } from '../../lesson'
 import { unitOf, type Side } from '../../quantity'
 import { LOST, NEGATED, NOT_FOUND } from './lexicon'
 import { clausesOf, isAbout, keptFactorOf, type ComparingMention, type ConditionMention, type Span, type Stretch } from './mentions'
@@ -79,10 +79,11 @@ function fitsResult({ quality }: ComparingMention, plan: Plan): boolean {
   )
 }
 
-/** Which end is best; undefined where nobody said it and it cannot be told. */
+/** Which end is best; undefined where none is, or a number between them. */
 function bestSideOf(plan: Plan): Side | undefined {
-  const method = measuredCard(plan)?.method
-  return method && unitOf(method.unit).dimension === 'time' ? undefined : 'more'
+  const best = bestOf(plan)
+  if (best === 'most') return 'more'
+  return best === 'least' ? 'less' : undefined
 }
 
 /** The end of the order that the word points to. */
@@ -91,7 +92,8 @@ function sideOf(word: ComparingMention, clause: string, plan: Plan, { summaries 
   const turned = word.quality === 'speed' && unit.dimension === 'time'
   // "Lost most" is the largest change downwards.
   const lost = word.quality === 'size' && LOST.test(clause) && summaries.some(({ evened }) => evened < 0)
-  return turned !== lost ? (word.side === 'more' ? 'less' : 'more') : word.side
+  const least = word.quality === 'rank' && bestSideOf(plan) === 'less'
+  return [turned, lost, least].filter(Boolean).length % 2 === 1 ? (word.side === 'more' ? 'less' : 'more') : word.side
 }
 
 function judgeSuperlative({ word, subject, side }: Claim, evidence: Evidence, hedged: boolean): Judged[] {

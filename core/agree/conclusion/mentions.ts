@@ -76,7 +76,7 @@ export function clausesOf(sentence: Stretch): Stretch[] {
   })
 }
 
-export function within(inner: Span, outer: Span): boolean {
+function within(inner: Span, outer: Span): boolean {
   return inner.from >= outer.from && inner.to <= outer.to
 }
 
@@ -225,12 +225,12 @@ const SMALL = new Set(
   'the a an of in on at to is it its and or how what which kind kinds sort type much many our each per'.split(' '),
 )
 
-export function stemsOf(text: string): string[] {
+function stemsOf(text: string): string[] {
   const words = plainly(text).match(/\p{L}{3,}/gu) ?? []
   return [...new Set(words.filter((word) => !SMALL.has(word)).map(stemOf))]
 }
 
 /** A word without its ending: "strips" and "strip" are one. */
-export function stemOf(word: string): string {
+function stemOf(word: string): string {
   return word.replace(/(?:ies|es|s|ing|ed)$/, '')
 }
