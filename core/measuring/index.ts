@@ -1,4 +1,5 @@
 export { chanceBestIsBest, chanceRightOrder, repeatsNeeded } from './chances'
+export { instrumentForCard, misfitOf, withNamedInstrument } from './cardInstrument'
 export { chanceOfClear } from './clear'
 export {
   chancesByRepeats,

@@ -27,6 +27,7 @@ export type Fix =
   | { code: 'treat-as-kinds' }
   | { code: 'set-repeats'; repeats: number }
   | { code: 'take-fresh' }
+  | { code: 'take-instrument'; instrument: string }
   | { code: 'mix-trials' }
   | { code: 'leave-gaps' }
   | { code: 'take-levels'; values: number[] }
@@ -55,6 +56,7 @@ interface Base {
 export type Finding = Base &
   (
     | { code: 'no-title' }
+    | { code: 'instrument-misfit'; instrument: string }
     | { code: 'nothing-wondered' }
     | { code: 'sounds-like-a-guess'; remark: string; words: string[] }
     | { code: 'nothing-to-change' }

@@ -28,6 +28,7 @@ const BELONGS: Record<FindingCode, readonly Hour[]> = {
   'sounds-like-a-guess': PLANNING,
   'nothing-to-change': PLANNING,
   'nothing-to-measure': PLANNING,
+  'instrument-misfit': PLANNING,
   'too-few-conditions': PLANNING,
   'label-empty': PLANNING,
   'same-label': PLANNING,

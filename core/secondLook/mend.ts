@@ -1,6 +1,6 @@
 import { chooseChange, settingOf, takeComparison, UNKNOWN, withLevels } from '../fairness'
 import { activeConditions, withGroups, withMethod, type Plan } from '../lesson'
-import { applyWay } from '../measuring'
+import { applyWay, INSTRUMENTS, withInstrument } from '../measuring'
 import { takeMend, takeWayOut } from '../waysOut'
 import type { Fix } from './finding'
 
@@ -63,6 +63,10 @@ export function mend(plan: Plan, fix: PlanFix, newId: () => string): Plan {
       return { ...plan, conditionsAs: 'kinds' }
     case 'set-repeats':
       return { ...plan, repeats: fix.repeats, gapsStay: false }
+    case 'take-instrument': {
+      const instrument = INSTRUMENTS.find(({ code }) => code === fix.instrument)
+      return instrument ? withMethod(plan, (method) => withInstrument(method, instrument)) : plan
+    }
     case 'take-fresh':
       return { ...plan, things: 'fresh' }
     case 'mix-trials':

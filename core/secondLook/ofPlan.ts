@@ -13,7 +13,7 @@ import {
   type Factor,
   type Plan,
 } from '../lesson'
-import { expectedUnit, outlookOf, waysToSee, WANTED_CHANCE, type LearnedWobble } from '../measuring'
+import { expectedUnit, misfitOf, outlookOf, waysToSee, WANTED_CHANCE, type LearnedWobble } from '../measuring'
 import { readQuantity } from '../quantity'
 import { doubtfulRemarks } from '../wonder'
 import { go, type Finding, type Fix } from './finding'
@@ -78,6 +78,17 @@ export function findingsOfQuestion(plan: Plan): Finding[] {
       stop: 'plan',
       severity: 'wrong',
       fixes: [...choose, go('plan', 'new-measure')],
+    })
+  }
+  const misfit = misfitOf(plan)
+  if (misfit) {
+    findings.push({
+      code: 'instrument-misfit',
+      key: 'instrument-misfit',
+      stop: 'plan',
+      severity: 'wrong',
+      instrument: misfit.code,
+      fixes: [{ code: 'take-instrument', instrument: misfit.code }, go('plan', 'method-tool')],
     })
   }
   // Where the table says it for every condition, nothing is left unsaid.

@@ -1,4 +1,5 @@
 import { begunAnew, newMeasure, type Group, type Plan } from '../lesson'
+import { withNamedInstrument } from '../measuring'
 import { testableOf, type CardOrNew } from './testable'
 
 /**
@@ -24,7 +25,7 @@ function withChange(plan: Plan, { id, name }: CardOrNew, newId: () => string): P
 function withMeasure(plan: Plan, { id, name }: CardOrNew, newId: () => string): Plan {
   if (id !== undefined) return { ...plan, measured: id }
   if (name === '') return plan
-  const measure = newMeasure(newId(), name)
+  const measure = withNamedInstrument(newMeasure(newId(), name), plan.kind)
   return { ...plan, measures: [...plan.measures, measure], measured: measure.id }
 }
 

@@ -1,5 +1,5 @@
 import type { SupplyField } from '../kit'
-import { changedFactor, letterOf, type Plan } from '../lesson'
+import { changedFactor, letterOf, measuredCard, type Plan } from '../lesson'
 import { unitOf, writeShort, withUnit } from '../quantity'
 import type { Finding } from '../secondLook'
 import { conditionsWords, KIND_WORDS, trayWords } from './kinds'
@@ -11,7 +11,7 @@ import { doubtWordsOfConclusion } from './conclusionDoubts'
 import { dayWords } from './days'
 import { amountWords, civilWords, movedWords, PREPARATION_WORDS } from './kit'
 import { DAY_OFF_WORDS, minuteWords, secondWords } from './clock'
-import { chanceWords, conditionWithLetter, counted, list, nameOfGroup, writeReading } from './names'
+import { chanceWords, conditionWithLetter, counted, instrumentNamed, list, measuredWith, nameOfGroup, writeReading } from './names'
 
 export interface FindingWords {
   title: string
@@ -22,6 +22,7 @@ export interface FindingWords {
 
 /** One finding of the Second look in words. */
 export function findingWords(finding: Finding, plan: Plan): FindingWords {
+  const measured = measuredCard(plan)
   const letters = (ids: string[]) => list(ids.map((id) => letterOf(plan, id)))
   const factor = (id: string) => plan.factors.find((one) => one.id === id)?.name ?? 'a factor'
   const material = (id: string) => plan.materials.find((one) => one.id === id)?.name || 'a material without a name'
@@ -32,6 +33,12 @@ export function findingWords(finding: Finding, plan: Plan): FindingWords {
         title: 'No name yet',
         text: 'Give the lesson a name, so that you find it on the shelf.',
         why: 'The name also heads the board and the report.',
+      }
+    case 'instrument-misfit':
+      return {
+        title: 'Another instrument is called for',
+        text: `${sentenceCase(measured?.name ?? 'What we measure')} is read ${measured ? measuredWith(measured.method) : 'in another way'}; its name calls for ${instrumentNamed(finding.instrument)}.`,
+        why: 'Sums, graph and station go by the unit. A card keeps its name whatever it is measured with.',
       }
     case 'nothing-wondered':
       return {

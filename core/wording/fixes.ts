@@ -2,7 +2,7 @@ import { letterOf, type Plan } from '../lesson'
 import { unitOf, writeShort } from '../quantity'
 import type { Fix } from '../secondLook'
 import { dayWords } from './days'
-import { counted, list, STOP_NAMES, writeReading } from './names'
+import { counted, instrumentNamed, list, STOP_NAMES, writeReading } from './names'
 import { wayWords } from './ways'
 import { mendWords, wayOutWords } from './waysOut'
 
@@ -30,6 +30,8 @@ export function fixWords(fix: Fix, plan: Plan): string {
       return 'They are kinds'
     case 'set-repeats':
       return `Do ${counted(fix.repeats, 'repeat')}`
+    case 'take-instrument':
+      return `Take ${instrumentNamed(fix.instrument)}`
     case 'take-fresh':
       return 'A fresh one each time'
     case 'mix-trials':

@@ -12,7 +12,7 @@ import {
   type RemarkList,
   type Stop,
 } from '../lesson'
-import type { Instrument } from '../measuring'
+import { INSTRUMENTS, type Instrument } from '../measuring'
 import { decimalsOf, unitOf, withUnit, writeNumber, writeQuantity, writeShort, type UnitCode } from '../quantity'
 
 export const STOP_NAMES: Record<Stop, string> = {
@@ -155,6 +155,12 @@ export function workedOutColumn(plan: Plan): string {
 /** How an instrument is offered. `'ruler (mm)'` */
 export function instrumentWords({ reads, tool, unit }: Instrument): string {
   return reads === 'number' ? `${tool} (${unitOf(unit).symbol || 'a count'})` : tool || 'ordered words'
+}
+
+/** An instrument by its code, for the middle of a sentence. `instrumentNamed('stopwatch-child') // 'stopwatch, in a child’s hand (s)'` */
+export function instrumentNamed(code: string): string {
+  const instrument = INSTRUMENTS.find((one) => one.code === code)
+  return instrument ? instrumentWords(instrument) : 'another instrument'
 }
 
 /** Names in a row: `list(['A', 'B', 'C']) // 'A, B and C'` */

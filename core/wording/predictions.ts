@@ -13,7 +13,7 @@ export function predictionPrompt(plan: Plan): string {
   const { most, least } = endsOf(plan)
   switch (predictionOf(plan)) {
     case 'order':
-      return `${begin} ${iThink ? 'Put' : 'put'} them in order, the ${most} first.`
+      return `${begin}${iThink ? '' : ' what will come out?'} Put them in order, the ${most} first.`
     case 'most-least':
       return `${begin} ${iThink ? 'Which' : 'which'} is the ${most}, which the ${least}?`
     case 'number':

@@ -104,7 +104,9 @@ test('the class’s own words stand on board and paper, and frame its prediction
   await page.goto(`/station?code=${encodeURIComponent(lesson.code)}`)
   await page.getByRole('button', { name: 'Alder' }).click()
   await expect(
-    page.getByRole('heading', { name: 'If we change the kind of paper, then which comes first? Put them in order.' }),
+    page.getByRole('heading', {
+      name: 'If we change the kind of paper, then what will come out? Put them in order, the highest first.',
+    }),
   ).toBeVisible()
 })
 

@@ -246,6 +246,7 @@ test('a station offers again what it sent when the server comes back with the da
   await shelf.goto(second.base)
   await expect(shelf.getByText(/The data were damaged\. What you see is from/)).toBeVisible()
   await shelf.getByRole('button', { name: 'I have read this' }).click()
+  await expect(shelf.getByText(/The data were damaged/)).toBeHidden()
   await shelf.reload()
   await expect(shelf.getByRole('heading', { name: 'On the shelf' })).toBeVisible()
   await expect(shelf.getByText(/The data were damaged/)).toBeHidden()

@@ -11,6 +11,7 @@ import {
   type Factor,
   type Measure,
 } from '~~/core/lesson'
+import { withNamedInstrument } from '~~/core/measuring'
 import { trayWords } from '~~/core/wording'
 
 /** Three trays and what is not in one yet. Exactly one card lies in Change and one in Measure; every other factor is kept the same. */
@@ -62,7 +63,7 @@ function addMeasure(name: string): void {
     const measure = newMeasure(id, name)
     const { instruments } = KIND_SHAPES[draft.kind]
     const method = instruments.includes('number') ? measure.method : readBy(measure.method, instruments[0]!)
-    draft.measures.push({ ...measure, method })
+    draft.measures.push(withNamedInstrument({ ...measure, method }, draft.kind))
     draft.measured ??= id
   })
 }

@@ -1,0 +1,46 @@
+import { KIND_SHAPES, measuredCard, type Kind, type Measure, type Method, type Plan } from '../lesson'
+import { unitOf } from '../quantity'
+import { INSTRUMENTS, withInstrument, type Instrument } from './instruments'
+
+/** What the name of a measure card calls for, one kind of quantity a line: by its first words that fit. */
+const CALLED_FOR: [string, RegExp][] = [
+  ['counter', /\bhow many\b|\bthe number of\b/i],
+  ['thermometer', /\btemperature\b|\bhow (?:hot|warm|cold|cool)\b/i],
+  ['scale', /\bmass\b|\bweight\b|\bweighs?\b|\bhow heavy\b/i],
+  ['force-meter', /\bforce\b|\bnewtons?\b|\bhow (?:strong|hard) .*\bpull/i],
+  ['stopwatch-child', /\b(?:the|what) time\b|\bhow (?:soon|quickly)\b|\bhow long\b.*\b(?:takes?|lasts?|stays?|until|before)\b/i],
+  ['words', /\bhow (?:wet|damp|dry|cloudy|clear|dark|mouldy|rusty)\b/i],
+  ['tape', /\bhow far\b|\bthe distance\b/i],
+  ['ruler-mm', /\bhow (?:high|tall|wide|deep)\b|\bthe (?:height|length|width|depth)\b|\bhow long\b.*\b(?:is|gets|grows)\b/i],
+]
+
+/**
+ * The instrument that a card's name calls for; undefined where the name leaves it open.
+ * @example instrumentForCard('how long it takes to melt')?.unit // => 's'
+ */
+export function instrumentForCard(name: string): Instrument | undefined {
+  const code = CALLED_FOR.find(([, words]) => words.test(name))?.[0]
+  return INSTRUMENTS.find((instrument) => instrument.code === code)
+}
+
+/** A new card with the instrument that its name calls for, where this kind of test can be read with it. */
+export function withNamedInstrument(measure: Measure, kind: Kind): Measure {
+  const instrument = instrumentForCard(measure.name)
+  if (!instrument || !KIND_SHAPES[kind].instruments.includes(instrument.reads)) return measure
+  return { ...measure, method: withInstrument(measure.method, instrument) }
+}
+
+/**
+ * The instrument that the measured card's name calls for where the plan has one for something else: seconds for a height.
+ * @example misfitOf(soakUpPlan()) // => undefined
+ */
+export function misfitOf(plan: Plan): Instrument | undefined {
+  const measure = measuredCard(plan)
+  const wanted = measure && instrumentForCard(measure.name)
+  if (!measure || !wanted || !KIND_SHAPES[plan.kind].instruments.includes(wanted.reads)) return undefined
+  const { instrument, unit }: Method = measure.method
+  if (instrument === 'race' || instrument === 'balance') return undefined
+  const fits = wanted.reads === instrument && (instrument === 'words' || unitOf(wanted.unit).dimension === unitOf(unit).dimension)
+  // A height may be told in words, and nobody has to weigh what can be counted.
+  return fits || (instrument === 'words' && wanted.reads === 'number') ? undefined : wanted
+}
