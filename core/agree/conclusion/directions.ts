@@ -27,12 +27,13 @@ export function readDirections(sentence: Stretch, plan: Plan, evidence: Evidence
 }
 
 function clausesJudged(sentence: Stretch, plan: Plan, evidence: Evidence, hedged: boolean): Judged[] {
+  // Who a sentence began with stays its subject: "card was lower than tissue, but higher than …".
   let last: ConditionMention | undefined
   return clausesOf(sentence).flatMap((clause) => {
     const conditions = clause.mentions.filter((one): one is ConditionMention => one.kind === 'condition')
     const words = clause.mentions.filter((one): one is ComparingMention => one.kind === 'comparing')
     const before = last
-    last = conditions.at(-1) ?? last
+    last = conditions[0] ?? last
     if (NOT_FOUND.test(clause.text)) return []
     return words.flatMap((word): Judged[] => {
       const kept = keptFactorOf(word, sentence, plan)
@@ -50,7 +51,7 @@ function clausesJudged(sentence: Stretch, plan: Plan, evidence: Evidence, hedged
   })
 }
 
-/** Who is meant: named nearest before the word, else behind it; else who the sentence spoke of last. */
+/** Who is meant: named nearest before the word, else behind it; else who the sentence began with. */
 function subjectOf(
   word: ComparingMention,
   conditions: ConditionMention[],

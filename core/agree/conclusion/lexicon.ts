@@ -41,7 +41,7 @@ export const PROOF =
   /\b(prove[sdn]?|proof|always|every single time|without (?:a |any )?doubt|100 ?%|in all cases|for certain|it is a fact)(?![a-z])/gi
 /** Said of how they worked and not of what came out. */
 export const OF_THE_METHOD =
-  /\b(kept|keep|used|use|poured|cut|put|took turns|measured|read it|were careful|made sure|fair|repeat\w*|same (?:amount|size|way|person))\b/i
+  /\b(kept|keep|used|use|poured|cut|put|took turns|measured|read it|were careful|made sure|fair|repeat\w*|same (?:amount|size|way|person|for (?:everybody|everyone|every group|each group|all groups)|every time|each time))\b/i
 /** About another day, or about what was expected. */
 export const NOT_FOUND =
   /\b(next (?:time|we|week|lesson)|would|should|want to|could have|let us|predict\w*|guess\w*|thought|expected|wonder\w*|if we)\b/i
