@@ -2,6 +2,8 @@ import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vitest/config'
 import aliases from './scripts/aliases.mjs'
 
+const STARTING = ['test/api/{start,versionBefore}.test.ts']
+
 export default defineConfig({
   test: {
     projects: [
@@ -33,19 +35,24 @@ export default defineConfig({
         test: {
           name: 'api',
           include: ['test/api/**/*.test.ts'],
+          exclude: STARTING,
           globalSetup: ['test/api/globalApplication.ts'],
           testTimeout: 120_000,
           hookTimeout: 120_000,
           fileParallelism: false,
         },
       },
-      // The same on a PostgreSQL server, but for what is about folders or refusals, whatever the database; and what several
+      // What starts applications of its own; beside the others, so that two cores have work.
+      {
+        test: { name: 'start', include: STARTING, testTimeout: 120_000, hookTimeout: 120_000, fileParallelism: false },
+      },
+      // The same on a PostgreSQL server, but for what is about folders, refusals or access, whatever the database; and what several
       // processes on it have to do.
       {
         test: {
           name: 'postgres',
           include: ['test/api/**/*.test.ts', 'test/machines/**/*.test.ts'],
-          exclude: ['test/api/{database,start,versionBefore,hostile}.test.ts'],
+          exclude: [...STARTING, 'test/api/{database,hostile,classMode,keptApart,wonder}.test.ts'],
           globalSetup: ['test/machines/globalPostgres.ts', 'test/api/globalApplication.ts'],
           testTimeout: 120_000,
           hookTimeout: 120_000,

@@ -23,8 +23,9 @@ const api = suite('api', vitest)
 // Every bench once in a small size, so that none can rot unseen.
 await check('benches, in a small size', 'npx', ['tsx', 'scripts/bench.ts', '--small'])
 const postgres = await suite('postgres', vitest, { beside: true })
+const starts = await suite('start', vitest, { beside: true })
 const families = await suite('browsers', vitest, { beside: true })
-const suites = [...first, await api, postgres, families, await suite('browser', playwright)]
+const suites = [...first, await api, postgres, starts, families, await suite('browser', playwright)]
 rmSync(results, { recursive: true, force: true })
 for (const { name, failed, printed } of suites) {
   if (failed > 0) console.log(`\n${name} tests ended with\n${printed.split('\n').slice(-60).join('\n')}`)

@@ -142,7 +142,7 @@ async function attempt(work: () => Promise<void>): Promise<void> {
       <section v-for="part in parts" :key="part.name" class="part">
         <h3>{{ part.name }}</h3>
         <ul class="lessons">
-          <ShelfLesson
+          <LazyShelfLesson
             v-for="lesson in part.lessons"
             :key="lesson.id"
             :lesson="lesson"

@@ -3,7 +3,17 @@ import { recordOf, soakUpPlan } from '../../test/soakUp'
 import { doubtsOfConclusion } from '../agree'
 import { bestFirst, evidenceOf } from '../evidence'
 import { withMethod, type Plan } from '../lesson'
-import { agreementSentence, bestChoices, bestIs, endsOf, foresight, podiumOf, predictionPrompt, sentenceStarters } from '.'
+import {
+  agreementSentence,
+  bestChoices,
+  bestIs,
+  endsOf,
+  foresight,
+  podiumOf,
+  predictionPrompt,
+  sentenceStarters,
+  writeFigure,
+} from '.'
 
 const conditions = ['thin', 'medium', 'thick'].map((label) => ({ id: label, label, baseline: false, leftOut: false }))
 /** How long a bead takes to sink in three syrups, read in seconds. */
@@ -57,4 +67,12 @@ describe('what is best', () => {
     expect(codes('Thick was best with 6.6 s. We are sure.', syrup({ best: 'least' }))).toEqual(['names-another-winner'])
     expect(codes('Thick was best with 6.6 s. We are sure.', syrup({ best: 'none' }))).toEqual([])
   })
+})
+
+it('an average is no finer than the hand that stops the clock', () => {
+  const by = (method: Partial<Plan['measures'][number]['method']>) =>
+    writeFigure(syrup({ resolution: 0.01, ...method }), 1.28049, 's')
+  expect(by({ timingWobble: 0.15 })).toBe('1.28\u202fs')
+  expect(by({ timingWobble: 0.15, atOnce: 10 })).toBe('1.280\u202fs')
+  expect(by({ timingWobble: 0 })).toBe('1.280\u202fs')
 })

@@ -60,5 +60,6 @@ function verdictOf(check: FairCheck, fair: number): string {
   const all = check.pairs.length
   if (all === 0) return 'Two conditions are needed before anything can be compared.'
   if (check.fair) return all === 1 ? 'The one pair is fair.' : `All ${all} pairs are fair.`
+  if (all === 1) return 'The one pair is not fair.'
   return fair === 0 ? `None of the ${all} pairs is fair.` : `${fair} of ${all} pairs ${fair === 1 ? 'is' : 'are'} fair.`
 }

@@ -99,11 +99,22 @@ function placeWords(value: number): string {
   return `${value}${['th', 'st', 'nd', 'rd'][value % 100 > 10 && value % 100 < 14 ? 0 : value % 10] ?? 'th'}`
 }
 
-/** An average: one digit more than the instrument shows; of ordered words the word nearest to it. */
+/** A digit that is worth a twentieth of a hand's wobble says nothing any more. */
+const HAND_SHOWS = 20
+
+/** Digits behind the point that an average is worth: one more than the instrument shows, and no finer than the hand that stops the clock. */
+function averageDecimals(plan: Plan): number {
+  const finest = decimalsOf(resolutionOf(plan)) + 1
+  const method = measuredCard(plan)?.method
+  const hand = method && unitOf(method.unit).dimension === 'time' ? method.timingWobble / method.atOnce : 0
+  return hand > 0 ? Math.max(0, Math.min(finest, Math.floor(Math.log10(HAND_SHOWS / hand)))) : finest
+}
+
+/** An average, as fine as it is worth; of ordered words the word nearest to it. */
 export function writeAverage(plan: Plan, value: number, unit: UnitCode): string {
   if (unit === 'words') return `about “${writeReading(plan, Math.round(value), unit)}”`
   if (unit === 'place') return `place ${writeNumber(value, 1)}`
-  return writeQuantity(value, unit, decimalsOf(resolutionOf(plan)) + 1)
+  return writeQuantity(value, unit, averageDecimals(plan))
 }
 
 /** With what something is measured, and how finely. `methodWords(plan.measures[0]!.method) // 'ruler, to the nearest mm'` */
