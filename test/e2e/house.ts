@@ -61,10 +61,14 @@ export async function openClass(page: Page): Promise<Locator> {
 /** Chooses from a list that opens. */
 export async function choose(field: Locator, option: string | RegExp): Promise<void> {
   await field.press('Enter')
+  const options = field.page().getByRole('option')
   const found = field.page().getByRole('option', { name: option, exact: typeof option === 'string' })
-  await expect(found).toBeVisible()
-  // A list that scrolls is not still enough for the mouse of a test.
-  await found.dispatchEvent('click')
+  await expect(options.first()).toBeVisible()
+  // Only what is near is drawn of a list, and a list that scrolls is not still enough for the mouse of a test.
+  await expect(async () => {
+    if ((await found.count()) === 0) await field.page().keyboard.press('ArrowDown')
+    await found.dispatchEvent('click', undefined, { timeout: 200 })
+  }).toPass({ intervals: [50] })
 }
 
 /** Opens what is folded away under this title. */
