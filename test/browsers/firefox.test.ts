@@ -4,33 +4,26 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { STOPS } from '../../core/lesson'
 import { STOP_NAMES } from '../../core/wording'
 import type { PrintoutName } from '../../app/composables/printouts'
-import type { ShelfPage } from '../../schemas/contract'
-import { clientFor, type WholeLesson } from '../api/client'
-import { startApplication, temporaryFolder, type Application } from '../application'
+import type { WholeLesson } from '../api/client'
+import { ownLibrary } from '../api/ownLibrary'
 import { FIREFOX_IS_HERE, startFirefox } from './firefox'
 
 /** The station's whole way, a look at each stop of the desk, and paper, in the other family of browsers. */
 describe.skipIf(!FIREFOX_IS_HERE)('in Firefox', () => {
-  const { folder, remove } = temporaryFolder()
-  let application: Application
+  const { base, client: api, demoLesson } = ownLibrary({ demo: true })
   let firefox: { browser: Browser; stop(): Promise<void> }
   let page: Page
   let demo: WholeLesson
   const trouble: string[] = []
-  const api = () => clientFor(application.base)
 
   beforeAll(async () => {
-    application = await startApplication({ data: folder, demo: true })
-    const { lessons } = (await api().call<ShelfPage>('GET', '/api/lessons')).body
-    demo = await api().open(lessons.find(({ title }) => title === 'Soak-up strips')!.id)
+    demo = await demoLesson()
     firefox = await startFirefox()
     page = await firefox.browser.newPage()
     page.on('pageerror', (error) => trouble.push(String(error)))
   })
   afterAll(async () => {
     await firefox?.stop()
-    await application.stop()
-    remove()
     expect(trouble).toEqual([])
   })
 
@@ -67,7 +60,7 @@ describe.skipIf(!FIREFOX_IS_HERE)('in Firefox', () => {
     ]
     const pages: typeof wanted = []
     for (const [name] of wanted) {
-      await page.goto(`${application.base}/print/${demo.lesson.id}/${name}`)
+      await page.goto(`${base()}/print/${demo.lesson.id}/${name}`)
       await see('main.paper > :nth-child(2)')
       // Some ask for the journal as well.
       await page.waitForNetworkIdle({ idleTime: 400 })
@@ -78,11 +71,11 @@ describe.skipIf(!FIREFOX_IS_HERE)('in Firefox', () => {
 
   it('each stop of the desk opens, an odd number is put right, and a key goes on', async () => {
     for (const stop of STOPS) {
-      await page.goto(`${application.base}/lesson/${demo.lesson.id}/${stop}`)
+      await page.goto(`${base()}/lesson/${demo.lesson.id}/${stop}`)
       await seeWords(STOP_NAMES[stop], 'h2')
       await seeWords('Second look', 'h2')
     }
-    await page.goto(`${application.base}/lesson/${demo.lesson.id}/test`)
+    await page.goto(`${base()}/lesson/${demo.lesson.id}/test`)
     await press('Make it 70\u202fmm')
     await page.waitForFunction(() =>
       [...document.querySelectorAll('input')].some(
@@ -105,7 +98,7 @@ describe.skipIf(!FIREFOX_IS_HERE)('in Firefox', () => {
 
   it('a group joins, predicts later, types a number by keyboard and by the pad, and has the focus where it goes on', async () => {
     const { lesson } = await api().newLesson()
-    await page.goto(`${application.base}/station`)
+    await page.goto(`${base()}/station`)
     await see('input')
     expect(await page.evaluate(() => document.activeElement?.tagName)).toBe('INPUT')
     await page.keyboard.type(lesson.code)
@@ -130,7 +123,7 @@ describe.skipIf(!FIREFOX_IS_HERE)('in Firefox', () => {
   })
 
   it('the board shows its view and turns to another by key', async () => {
-    await page.goto(`${application.base}/board/${demo.lesson.id}`)
+    await page.goto(`${base()}/board/${demo.lesson.id}`)
     await see('footer button')
     const before = await page.evaluate(() => document.querySelector('footer button')?.textContent)
     await page.click('main')

@@ -2,36 +2,29 @@ import { By, Key, until, type WebDriver } from 'selenium-webdriver'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { STOPS } from '../../core/lesson'
 import { STOP_NAMES } from '../../core/wording'
-import type { ShelfPage } from '../../schemas/contract'
-import { clientFor, type WholeLesson } from '../api/client'
-import { startApplication, temporaryFolder, type Application } from '../application'
+import type { WholeLesson } from '../api/client'
+import { ownLibrary } from '../api/ownLibrary'
 import { startWebkit, WEBKIT_IS_HERE } from './webkit'
 
 const PATIENCE = 30_000
 
 /** The family of browsers that old tablets have: the station's way, each stop of the desk and the board. */
 describe.skipIf(!WEBKIT_IS_HERE)('in WebKit', () => {
-  const { folder, remove } = temporaryFolder()
-  let application: Application
+  const { base, client: api, demoLesson } = ownLibrary({ demo: true })
   let webkit: { browser: WebDriver; stop(): Promise<void> }
   let browser: WebDriver
   let demo: WholeLesson
-  const api = () => clientFor(application.base)
 
   beforeAll(async () => {
-    application = await startApplication({ data: folder, demo: true })
-    const { lessons } = (await api().call<ShelfPage>('GET', '/api/lessons')).body
-    demo = await api().open(lessons.find(({ title }) => title === 'Soak-up strips')!.id)
+    demo = await demoLesson()
     webkit = await startWebkit()
     browser = webkit.browser
   })
   afterAll(async () => {
     await webkit?.stop()
-    await application.stop()
-    remove()
   })
 
-  const open = (path: string) => browser.get(`${application.base}${path}`)
+  const open = (path: string) => browser.get(`${base()}${path}`)
   const see = (selector: string) => browser.wait(until.elementLocated(By.css(selector)), PATIENCE)
   const named = (tag: string, words: string) =>
     browser.wait(until.elementLocated(By.xpath(`//${tag}[normalize-space()='${words}']`)), PATIENCE)
