@@ -1,28 +1,18 @@
 import type { Evidence, Grade } from '../evidence'
-import { activeConditions, changedFactor, conditionValue, keptFactors, measuredCard, type Plan } from '../lesson'
-import { convert, unitOf } from '../quantity'
-import { gradeBetween, readDirections } from './conclusion/directions'
+import type { Plan } from '../lesson'
+import { readDirections } from './conclusion/directions'
 import { readFigures } from './conclusion/figures'
-import {
-  CERTAIN,
-  EFFECT,
-  HEDGED,
-  HOW_SURE,
-  MAKES,
-  NEGATED,
-  NO_DIFFERENCE,
-  NOT_FOUND,
-  OF_THE_METHOD,
-  PROOF,
-} from './conclusion/lexicon'
-import { clausesOf, namesFactor, plainly, sentencesOf, type ConditionMention, type Span, type Stretch } from './conclusion/mentions'
+import { HEDGED, HOW_SURE, NOT_FOUND } from './conclusion/lexicon'
+import { sentencesOf, type Span, type Stretch } from './conclusion/mentions'
+import { effects, noDifference, outsideTested, proof, tooCertain } from './conclusion/statements'
 
 /** What may be said against a conclusion, with the places where it says so; what is left out has no place. */
 export type ClaimDoubt = { at: Span[] } & (
   | { code: 'claims-too-much'; grade: Grade; words: string[] }
   | { code: 'claims-no-difference'; grade: Grade; words: string[] }
   | { code: 'names-another-winner'; named: string; winner: string }
-  | { code: 'wrong-direction'; named: string; other: string | undefined }
+  /** Two that stand the other way round; of a line that goes the other way, none. */
+  | { code: 'wrong-direction'; named: [string, string] | undefined }
   | { code: 'wrong-number'; said: string; condition: string | undefined; table: number | undefined }
   | { code: 'not-fair'; named: string | undefined }
   | { code: 'not-tested'; factor: string }
@@ -95,103 +85,11 @@ function readSentence(
     for (const { from, to, ...wrong } of figures.wrong) doubts.push({ code: 'wrong-number', ...wrong, at: [{ from, to }] })
   }
   for (const judged of readDirections(sentence, plan, evidence, hedged)) {
-    if (judged.code === 'right') right.push(...judged.spans.map(({ from, to }) => ({ from, to })))
-    else doubts.push(doubtOf(judged))
+    if (judged.code === 'right') right.push(...judged.at)
+    else doubts.push(judged)
   }
   doubts.push(...effects(sentence, plan, evidence, hedged), ...noDifference(sentence, evidence, hedged), ...proof(sentence))
   return { doubts, right }
-}
-
-function doubtOf(judged: Exclude<ReturnType<typeof readDirections>[number], { code: 'right' }>): ClaimDoubt {
-  const at = judged.spans.map(({ from, to }) => ({ from, to }))
-  switch (judged.code) {
-    case 'too-much':
-      return { code: 'claims-too-much', grade: judged.grade, words: judged.words, at }
-    case 'another-winner':
-      return { code: 'names-another-winner', named: judged.named, winner: judged.winner, at }
-    case 'wrong-direction':
-      return { code: 'wrong-direction', named: judged.named, other: judged.other, at }
-    case 'not-fair':
-      return { code: 'not-fair', named: judged.named, at }
-    case 'not-tested':
-      return { code: 'not-tested', factor: judged.factor, at }
-  }
-}
-
-/** A number of the thing that was changed, beyond all that were tested. */
-function outsideTested(sentence: Stretch, plan: Plan): ClaimDoubt | undefined {
-  if (plan.conditionsAs !== 'numbers' || NOT_FOUND.test(sentence.text)) return undefined
-  const tested = activeConditions(plan).flatMap((condition) => conditionValue(plan, condition) ?? [])
-  const alike = unitOf(plan.conditionUnit).dimension === unitOf(measuredCard(plan)?.method.unit ?? 'count').dimension
-  const found = sentence.mentions.find((figure) => {
-    if (figure.kind !== 'figure' || !figure.unitSaid || (alike && figure.unit !== plan.conditionUnit)) return false
-    const value = convert(figure.value, figure.unit, plan.conditionUnit)
-    const before = sentence.text.slice(0, figure.from - sentence.from)
-    const placed =
-      /\b(?:at|from|beyond|past)\s*$/.test(before) || (!alike && /\b(?:with|of|over|above|below|under)\s*$/.test(before))
-    return placed && value !== undefined && (value > Math.max(...tested) || value < Math.min(...tested))
-  })
-  if (!found || tested.length === 0) return undefined
-  const { from, to } = found
-  return { code: 'outside-tested', said: sentence.text.slice(from - sentence.from, to - sentence.from).trim(), at: [{ from, to }] }
-}
-
-/** What is said to change the result: the thing that was changed, as far as the grade goes; anything else was not tested. */
-function effects(sentence: Stretch, plan: Plan, evidence: Evidence, hedged: boolean): ClaimDoubt[] {
-  return clausesOf(sentence).flatMap((clause): ClaimDoubt[] => {
-    if (NEGATED.test(clause.text) || NOT_FOUND.test(clause.text) || / no /.test(clause.text)) return []
-    const kept = OF_THE_METHOD.test(clause.text)
-      ? undefined
-      : keptFactors(plan).find((factor) => namesFactor(factor, beforeVerb(clause.text, MAKES)))
-    if (kept && !namesFactor(changedFactor(plan), clause.text))
-      return [{ code: 'not-tested', factor: kept.id, at: [placeOf(clause, MAKES)] }]
-    const word = EFFECT.exec(clause.text)
-    if (!word || !namesFactor(changedFactor(plan), clause.text)) return []
-    const at = [placeOf(clause, EFFECT)]
-    if (evidence.grade === 'not-fair') return [{ code: 'not-fair', named: undefined, at }]
-    const carried = evidence.grade === 'clear' || evidence.grade === 'one-condition' || hedged
-    return carried ? [] : [{ code: 'claims-too-much', grade: evidence.grade, words: [word[0]], at }]
-  })
-}
-
-function beforeVerb(text: string, verb: RegExp): string {
-  const found = verb.exec(text)
-  return found ? text.slice(0, found.index) : ''
-}
-
-function placeOf(stretch: Stretch, words: RegExp): Span {
-  const found = words.exec(stretch.text)!
-  return { from: stretch.from + found.index, to: stretch.from + found.index + found[0].length }
-}
-
-function noDifference(sentence: Stretch, evidence: Evidence, hedged: boolean): ClaimDoubt[] {
-  const found = [...sentence.text.matchAll(NO_DIFFERENCE)]
-  if (found.length === 0 || hedged || OF_THE_METHOD.test(sentence.text) || NOT_FOUND.test(sentence.text)) return []
-  const named = [
-    ...new Set(sentence.mentions.filter((one): one is ConditionMention => one.kind === 'condition').map(({ id }) => id)),
-  ]
-  const grade = named.length === 2 ? gradeBetween(named[0]!, named[1]!, evidence) : evidence.grade
-  if (grade === 'same' || grade === 'one-condition') return []
-  if (named.length === 2 && grade === 'cannot-tell' && /\b(about|nearly|almost)\b/.test(sentence.text)) return []
-  const at = found.map((match) => ({ from: sentence.from + match.index, to: sentence.from + match.index + match[0].length }))
-  return [{ code: 'claims-no-difference', grade, words: found.map(([word]) => word), at }]
-}
-
-function proof(sentence: Stretch): ClaimDoubt[] {
-  const found = [...sentence.text.matchAll(PROOF)]
-  if (found.length === 0 || OF_THE_METHOD.test(sentence.text) || NOT_FOUND.test(sentence.text) || NEGATED.test(sentence.text))
-    return []
-  const at = found.map((match) => ({ from: sentence.from + match.index, to: sentence.from + match.index + match[0].length }))
-  return [{ code: 'proof-words', words: found.map(([word]) => word), at }]
-}
-
-/** Words that are surer than the evidence. */
-function tooCertain(text: string, { grade }: Evidence): ClaimDoubt[] {
-  if (grade === 'clear' || grade === 'same' || grade === 'one-condition' || NEGATED.test(text)) return []
-  const found = [...plainly(text).matchAll(CERTAIN)]
-  if (found.length === 0) return []
-  const at = found.map((match) => ({ from: match.index, to: match.index + match[0].length }))
-  return [{ code: 'claims-too-much', grade, words: found.map(([word]) => word), at }]
 }
 
 /** What a whole conclusion has and this one has not. */

@@ -1,6 +1,6 @@
-import { activeConditions, changedFactor, conditionName, measuredCard, type Plan } from '../lesson'
+import { changedFactor, isNamed, measuredCard, type Plan } from '../lesson'
 import { HEDGED, HOW_SURE } from './conclusion/lexicon'
-import { matchable, placesOf } from './names'
+import { sentencesOf } from './conclusion/mentions'
 
 /** What a whole conclusion has in it. */
 export const CONCLUSION_PARTS = ['answer', 'numbers', 'how-sure', 'prediction', 'better', 'next'] as const
@@ -16,14 +16,10 @@ const NEXT = /\b(next|would like to (?:test|try|find)|want to (?:test|try|know|f
  * @example partsOf('Kitchen roll was highest with 61 mm.', soakUpPlan()) // => ['answer', 'numbers']
  */
 export function partsOf(text: string, plan: Plan): ConclusionPart[] {
-  const plain = matchable(text)
-  const names = [
-    changedFactor(plan)?.name,
-    measuredCard(plan)?.name,
-    ...activeConditions(plan).map((condition) => conditionName(plan, condition)),
-  ]
+  const cards = [changedFactor(plan)?.name ?? '', measuredCard(plan)?.name ?? '']
+  const namesCondition = sentencesOf(text, plan).some(({ mentions }) => mentions.some(({ kind }) => kind === 'condition'))
   const has: Record<ConclusionPart, boolean> = {
-    answer: names.some((name) => name && placesOf(matchable(name), plain).length > 0),
+    answer: namesCondition || cards.some((name) => isNamed(name, text)),
     numbers: /\d/.test(text),
     'how-sure': HOW_SURE.test(text) || HEDGED.test(text),
     prediction: PREDICTED.test(text),

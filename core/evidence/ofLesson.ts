@@ -45,6 +45,14 @@ export const evidenceOf = oncePerPair((plan: Plan, record: LessonRecord): Eviden
   }
 })
 
+/**
+ * The evidence of one group's own readings: its table, and what it says by itself.
+ * @example evidenceOfGroup(soakUpPlan(), EMPTY_RECORD, 'g1')!.grade // => 'nothing-yet'
+ */
+export function evidenceOfGroup(plan: Plan, record: LessonRecord, group: string): Evidence | undefined {
+  return evidenceOf(plan, { ...record, readings: record.readings.filter((reading) => reading.group === group) })
+}
+
 /** Averages of everything that was read; a grade only where two of the conditions are a fair comparison. */
 function unfairly(
   evidence: Evidence,

@@ -1,32 +1,8 @@
 import { activeConditions, conditionName, conditionValue, measuredCard, type Material, type Plan, type Doer } from '../lesson'
 import { convert } from '../quantity'
-
-export const CAUTIONS = [
-  'hot',
-  'flame',
-  'mains',
-  'very-cold',
-  'blade',
-  'glass',
-  'latex',
-  'food-allergy',
-  'small-parts',
-  'magnets',
-  'batteries',
-  'mould',
-  'burning-liquid',
-  'irritant',
-  'eyes',
-  'snapping',
-  'climbing',
-  'spill',
-  'soil',
-  'sun',
-] as const
-export type Caution = (typeof CAUTIONS)[number]
+import { CAUTIONS, OTHERWISE, TELLTALE, type Caution } from './cautionNames'
 
 /** Who may do the step that the caution is about. */
-
 export const DOER: Record<Caution, Doer> = {
   hot: 'adult-only',
   flame: 'adult-only',
@@ -55,93 +31,6 @@ const ADULT_BLADE = /\b(guillotine|knife|knives|craft blades?|saw|skewers?)\b/
 
 /** From here on water scalds: the usual limit for what children touch. In degrees Celsius. */
 export const HOT_FROM = 45
-
-// Words that call for a caution. The list only ever adds; a teacher can add more to a material by hand.
-const TELLTALE: Record<Caution, string> = {
-  hot: 'hot, boil, boils, boiled, boiling, kettle, steam, steaming, iron, lamp, microwave, oven, toaster, hair dryer, hairdryer, glue gun, hot plate, heater, radiator, plaster of paris',
-  flame:
-    'candle, candles, flame, flames, match, matches, lighter, tea light, tea lights, tealight, tealights, stove, hob, burner, splint, splints',
-  mains:
-    'lamp, microwave, oven, toaster, hair dryer, hairdryer, glue gun, hot plate, heater, electric, plug, plug in, plugged in, mains, extension lead, fan heater, socket, vacuum cleaner',
-  'very-cold': 'dry ice, freezer spray, freeze spray, liquid nitrogen, cool spray',
-  blade:
-    'scissors, scissor, knife, knives, blade, blades, cutter, cutters, guillotine, saw, skewer, skewers, scalpel, drawing pin, drawing pins, pin, pins, needle, needles, cocktail stick, cocktail sticks, nail, nails, grater, peeler',
-  glass: 'glass, mirror, mirrors, light bulb, light bulbs',
-  latex: 'latex, rubber glove, rubber gloves, balloon, balloons, elastic, rubber band, rubber bands, elastic band, elastic bands',
-  'food-allergy':
-    'nut, nuts, peanut, peanuts, almond, almonds, hazelnut, hazelnuts, walnut, walnuts, egg, eggs, milk, cream, yoghurt, yogurt, cheese, butter, wheat, flour, bread, yeast, sesame, soya, honey, custard, chocolate, biscuit, biscuits, crackers, pasta',
-  'small-parts':
-    'bead, beads, paper clip, paper clips, paperclip, paperclips, clips, small part, small parts, washer, washers, drawing pin, drawing pins, pin, pins, seed, seeds, dried peas, dried beans, dried bean, pea, peas, bean, beans, lentils, rice, coin, coins, button, buttons, ball bearing, ball bearings, sequins, googly eyes, pom poms, nuts and bolts, bolt, bolts, screw, screws',
-  magnets: 'magnet, magnets, magnetic',
-  batteries: 'battery, batteries, button cell, button cells, coin cell, coin cells, torch, torches',
-  mould: 'mould, mouldy, moulds, mold, moldy, rotting, rotten, rot, stale bread',
-  'burning-liquid':
-    'spirit, spirits, alcohol, petrol, acetone, paraffin, hand gel, sanitiser, sanitizer, hand sanitiser, lighter fluid, lighter fuel, nail varnish remover, nail polish remover, methylated, meths, white spirit, perfume, turpentine, lamp oil, hairspray',
-  irritant:
-    'bleach, washing soda, chilli, chili, pepper powder, caustic, ammonia, drain cleaner, oven cleaner, washing powder, dishwasher tablet, dishwasher tablets, detergent powder, lime, plaster of paris, cement, acid, peroxide',
-  eyes: 'sanitiser, sanitizer, freezer spray, freeze spray, spray, bleach, vinegar, lemon juice, chilli, chili, talc, talcum, talcum powder, pepper, sand, glitter, launcher, catapult, skewer, skewers, filings, washing powder, plaster of paris, salt spray, wire, wires, flying, dust, acid, peroxide',
-  snapping: 'elastic, rubber band, rubber bands, catapult, spring, springs, launch, launcher, launched, launching, stretched wire',
-  climbing:
-    'ladder, step ladder, stepladder, balcony rail, climbing frame, climb on, climb onto, from the roof, from upstairs, from a wall, from the wall, from a height, from high up',
-  spill: 'water, ice, syrup, oil, tray of, jug, juice, soap, milk, vinegar, shampoo, washing-up liquid, paint',
-  soil: 'soil, compost, earth, seed, seeds, plant, plants, cress, pollen, flower, flowers, hay, straw, feathers, leaves',
-  sun: 'sunlight, sunshine, outdoors, in the sun, magnifying glass, magnifier, burning glass, hand lens',
-}
-
-/** Names in which such a word means something else, with what they call for themselves. */
-const OTHERWISE: Record<string, Caution[]> = {
-  'magnifying glass': ['sun'],
-  'glass bead': ['small-parts'],
-  'glass beads': ['small-parts'],
-  'glass of': [],
-  'milk carton': [],
-  'milk bottle': [],
-  'egg box': [],
-  'egg boxes': [],
-  'egg cup': [],
-  'egg timer': [],
-  'shaving cream': ['eyes'],
-  'hand cream': [],
-  'sun cream': [],
-  'butter bean': ['small-parts'],
-  'butter beans': ['small-parts'],
-  'butter knife': [],
-  'bread board': [],
-  'bread bag': [],
-  'wing nut': ['small-parts'],
-  'button cell': ['batteries'],
-  'button cells': ['batteries'],
-  'coin cell': ['batteries'],
-  'dry ice': ['very-cold'],
-  'ironing board': [],
-  'iron filings': ['eyes', 'magnets'],
-  'iron nail': ['blade', 'small-parts'],
-  'iron nails': ['blade', 'small-parts'],
-  'nail varnish remover': ['burning-liquid'],
-  'nail polish remover': ['burning-liquid'],
-  'barbecue lighter fluid': ['burning-liquid'],
-  'lighter fluid': ['burning-liquid'],
-  'lamp oil': ['burning-liquid', 'spill'],
-  'white spirit': ['burning-liquid'],
-  'spirit level': [],
-  'spring balance': [],
-  'spring balances': [],
-  'spring water': ['spill'],
-  'spring onion': [],
-  'jelly mould': [],
-  'cake mould': [],
-  'clothes pin': [],
-  'rolling pin': [],
-  'pin board': [],
-  'match box': [],
-  'water-based paint': ['spill'],
-  'lime green': [],
-  'pepper pot': [],
-  'plant pot': [],
-  'plant pots': [],
-  'flower pot': [],
-  'coin battery': ['batteries'],
-}
 
 /** Words as they stand in a text, with nothing of a word before or behind. */
 function standing(words: string[]): RegExp {

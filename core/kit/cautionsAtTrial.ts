@@ -1,6 +1,7 @@
 import { conditionName, conditionValue, keptFactors, measuredCard, type Plan } from '../lesson'
 import { convert } from '../quantity'
-import { CAUTIONS, cautionsInWords, cautionsOf, doerOf, HOT_FROM, type Caution } from './cautions'
+import { CAUTIONS, type Caution } from './cautionNames'
+import { cautionsInWords, cautionsOf, doerOf, HOT_FROM } from './cautions'
 
 /**
  * What a group meets in a trial of one condition and has to be told there: from the things that lie before it, its condition and how it is done. What

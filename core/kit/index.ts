@@ -1,8 +1,10 @@
 export { readAmount, readCount, readPrice, sensible, turnInto } from './amount'
 export type { Amount, AmountErrorCode } from './amount'
 export { cautionsAtTrial } from './cautionsAtTrial'
-export { CAUTIONS, cautionsInWords, cautionsOf, cautionsOfMaterial, cautionsSeen, DOER, doerOf, isForAdultsOnly } from './cautions'
-export type { Caution, CautionOfPlan, CautionSource } from './cautions'
+export { CAUTIONS } from './cautionNames'
+export type { Caution } from './cautionNames'
+export { cautionsInWords, cautionsOf, cautionsOfMaterial, cautionsSeen, DOER, doerOf, isForAdultsOnly } from './cautions'
+export type { CautionOfPlan, CautionSource } from './cautions'
 export {
   bookedOf,
   bookedSoon,

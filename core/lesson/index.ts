@@ -1,4 +1,5 @@
 export { bestNumberOf, bestOf } from './best'
+export { isNamed, mainWords, withoutEnding } from './mainWords'
 export type { Best } from './best'
 export {
   AGES,

@@ -37,9 +37,7 @@ const PLAIN: Record<string, string> = {
 
 const THING = String.raw`(?:the |a |an |our |its )?[\p{L}][\p{L} '-]{1,40}?`
 
-/**
- * How a wondering says what it would change, one way a line; the first that fits is taken. `thing` is what is said, `or` stands for two of a kind.
- */
+/** How a wondering says what it would change, one way a line; the first that fits is taken, and the name of what it catches says what becomes of it. */
 const WAYS: RegExp[] = [
   // "does the length of the string change …", "does it matter how full …"
   new RegExp(
@@ -57,13 +55,16 @@ const WAYS: RegExp[] = [
   /\b(?<among>which (?:one|of (?:them|these)|is|goes|comes|does))\b/iu,
   // "does a longer string …", "does more yeast …", "would hot water …", "does the thick card stop …"
   new RegExp(
-    String.raw`^\s*(?:is|are|does|do|will|would|can|could)\s+(?<compared>(?:a |an |the )?(?:${[...COMPARING.keys(), ...Object.keys(PLAIN)].join('|')})\s+\p{L}+)`,
+    String.raw`^\s*(?:is|are|does|do|will|would|can|could)\s+(?<adjective>(?:a |an |the )?(?:${[...COMPARING.keys(), ...Object.keys(PLAIN)].join('|')})\s+\p{L}+)`,
     'iu',
   ),
   // "a wet strip … than a dry one", "the thick one or the thin one", "in the sun or in the shade", "as warm as wool"
-  new RegExp(String.raw`\b(?:is|are|does|do|will|would|can|could)\s+(?<kind2>${THING})\s+.*\bthan\s+(?:a |an |the )?\p{L}+`, 'iu'),
+  new RegExp(
+    String.raw`\b(?:is|are|does|do|will|would|can|could)\s+(?<against>${THING})\s+.*\bthan\s+(?:a |an |the )?\p{L}+`,
+    'iu',
+  ),
   new RegExp(String.raw`(?<thing>${THING} or ${THING})(?:\?|$)`, 'iu'),
-  new RegExp(String.raw`\b(?:is|are|does|do|will|would|can|could)\s+(?<kind3>${THING})\s+.*\bas \p{L}+ as\s+\p{L}+`, 'iu'),
+  new RegExp(String.raw`\b(?:is|are|does|do|will|would|can|could)\s+(?<asMuchAs>${THING})\s+.*\bas \p{L}+ as\s+\p{L}+`, 'iu'),
   // "do different soaps …", "how many layers stop …"
   /\b(?:do|does|will|would|can) different (?<different>\p{L}+)/iu,
   /\bhow many (?<number>\p{L}+) (?:stop|change|make|block|let|hold back)\b/iu,
@@ -71,7 +72,7 @@ const WAYS: RegExp[] = [
   /\b(?:does|do|will|would|can)\s+(?<thing>(?:the |a |an )?[\p{L} ]{3,30}?)\s+(?:make|makes|stop|stops|block|keep|help|let)\b/iu,
   // "can plants grow without soil", "last longer with sugar in the mix", "grow taller in the dark"
   /\b(?:does|do|will|would|can)\s+.*?\b(?:with|in|on|at|under|without)\s+(?<thing>.{2,60}?)(?:\?|$)/iu,
-  /\bdoes\s+(?:every|each|all|any)\s+(?<kind4>[\p{L} -]{2,40}?)\s+(?:do|does|work|go|have)\b/iu,
+  /\bdoes\s+(?:every|each|all|any)\s+(?<everyKind>[\p{L} -]{2,40}?)\s+(?:do|does|work|go|have)\b/iu,
 ]
 
 const NOTHING = /^(it|this|that|they|we|you|one|ones|the)$/i
@@ -87,13 +88,13 @@ export function changeableIn(text: string): Changeable | undefined {
   for (const way of WAYS) {
     const groups = way.exec(text)?.groups
     if (!groups) continue
-    const { thing, kind, kind2, kind3, kind4, among, compared, different, number } = groups
+    const { thing, kind, against, asMuchAs, everyKind, among, adjective, different, number } = groups
     if (among) return { thing: 'the kinds of it', card: '' }
-    const said = (thing ?? kind ?? kind2 ?? kind3 ?? kind4 ?? compared ?? different ?? number ?? '').trim()
+    const said = (thing ?? kind ?? against ?? asMuchAs ?? everyKind ?? adjective ?? different ?? number ?? '').trim()
     if (NOTHING.test(said) || (AMOUNT_ONLY.test(text) && !thing && !number)) continue
     if (number) return { thing: `the number of ${number}`, card: `the number of ${number}` }
-    if (kind ?? kind4 ?? different) return { thing: `the kind of ${singular(said)}`, card: `the kind of ${singular(said)}` }
-    if (kind2 ?? kind3) return { thing: said, card: choiceCard(said, text) }
+    if (kind ?? everyKind ?? different) return { thing: `the kind of ${singular(said)}`, card: `the kind of ${singular(said)}` }
+    if (against ?? asMuchAs) return { thing: said, card: choiceCard(said, text) }
     return { thing: said, card: cardOf(said) }
   }
   return undefined

@@ -1,6 +1,15 @@
 import { fitOf } from '../clock'
 import { cautionsInWords, DOER, type Caution } from '../kit'
-import { type Doer, conditionName, TESTABLE_CHECKS, type Factor, type Plan, type Remark, type TestableCheck } from '../lesson'
+import {
+  type Doer,
+  conditionName,
+  mainWords,
+  TESTABLE_CHECKS,
+  type Factor,
+  type Plan,
+  type Remark,
+  type TestableCheck,
+} from '../lesson'
 import { changeableIn, changesNothing } from './changeable'
 import { measurableIn, measureCardOf } from './measurable'
 
@@ -166,32 +175,20 @@ function namesCondition(plan: Plan, text: string): boolean {
 
 /** The card whose main words all stand in the text; of several the one with most of them. */
 function namedIn<Card extends { id: string; name: string }>(cards: Card[], text: string): Card | undefined {
-  const said = stemsOf(text)
+  const said = mainWords(text)
   const named = cards
-    .map((card) => ({ card, own: stemsOf(card.name) }))
+    .map((card) => ({ card, own: mainWords(card.name) }))
     .filter(({ own }) => own.length > 0 && own.every((stem) => said.includes(stem)))
   return named.sort((a, b) => b.own.length - a.own.length)[0]?.card
 }
 
 /** The card that shares most main words with the text, when it shares any. */
 function closest<Card extends { id: string; name: string }>(cards: Card[], text: string): Card | undefined {
-  const said = stemsOf(text)
+  const said = mainWords(text)
   const shared = cards
-    .map((card) => ({ card, count: stemsOf(card.name).filter((stem) => said.includes(stem)).length }))
+    .map((card) => ({ card, count: mainWords(card.name).filter((stem) => said.includes(stem)).length }))
     .filter(({ count }) => count > 0)
   return shared.sort((a, b) => b.count - a.count)[0]?.card
 }
 
 const NO_CARD: CardOrNew = { id: undefined, name: '' }
-
-const SMALL_WORDS = new Set(
-  'the a an of in on at to is it its and or how what which why does do did will would can we you they this that with for from if when so be are was our kind kinds sort type much many long far high'.split(
-    ' ',
-  ),
-)
-
-/** Main words without their endings, so that "papers" finds "paper". `stemsOf('the kinds of papers') // ['paper']` */
-function stemsOf(text: string): string[] {
-  const words = text.toLowerCase().match(/[\p{L}]{3,}/gu) ?? []
-  return [...new Set(words.filter((word) => !SMALL_WORDS.has(word)).map((word) => word.replace(/(?:ies|es|s|ing|ed|er|est)$/, '')))]
-}

@@ -9,7 +9,7 @@ import {
   bestIs,
   endsOf,
   foresight,
-  podiumOf,
+  podiumLines,
   predictionPrompt,
   sentenceStarters,
   writeFigure,
@@ -48,11 +48,11 @@ describe('what is best', () => {
     const plan = syrup()
     expect(agreementSentence(plan, weighed(plan))).toMatch(/found thick the longest/)
     expect(foresight(plan, weighed(plan), [['thick', 'medium', 'thin']])).toBe('1 of 1 group predicted that thick is the longest.')
-    expect(sentenceStarters(plan, weighed(plan))[0]).toMatch(/Thick had the longest with an average of 6\.57.s, thin the shortest/)
+    expect(sentenceStarters(plan, weighed(plan))[0]).toMatch(/Thick was the longest with an average of 6\.57.s, thin the shortest/)
     const quick = syrup({ best: 'least' })
     expect(sentenceStarters(quick, weighed(quick))[0]).toMatch(/Thin came first with an average of 2\.18.s, thick last/)
-    expect(podiumOf(quick, weighed(quick)).map((line) => line.slice(0, 9))).toEqual(['1st thin,', '2nd mediu', '3rd thick'])
-    expect(podiumOf(plan, weighed(plan))).toEqual([])
+    expect(podiumLines(quick, weighed(quick)).map((line) => line.slice(0, 9))).toEqual(['1st thin,', '2nd mediu', '3rd thick'])
+    expect(podiumLines(plan, weighed(plan))).toEqual([])
   })
 
   it('can be what comes nearest to a number', () => {

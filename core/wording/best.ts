@@ -1,4 +1,4 @@
-import { bestFirst, type Evidence, type Grade } from '../evidence'
+import { podium, type Evidence } from '../evidence'
 import { bestOf, measuredCard, type Best, type Plan } from '../lesson'
 import { unitOf, withUnit, writeShort, type Dimension } from '../quantity'
 import { nameOfCondition } from './names'
@@ -9,6 +9,7 @@ interface Ends {
   least: string
 }
 
+const USUAL: Ends = { most: 'highest', least: 'lowest' }
 const BY_DIMENSION: Partial<Record<Dimension, Ends>> = {
   time: { most: 'longest', least: 'shortest' },
   temperature: { most: 'warmest', least: 'coldest' },
@@ -16,28 +17,27 @@ const BY_DIMENSION: Partial<Record<Dimension, Ends>> = {
   sound: { most: 'loudest', least: 'quietest' },
   force: { most: 'strongest', least: 'weakest' },
   length: { most: 'longest', least: 'shortest' },
-  number: { most: 'most', least: 'fewest' },
   order: { most: 'first', least: 'last' },
 }
 /** A length goes by what its card says of it. */
 const BY_NAME: [RegExp, Ends][] = [
-  [/\b(?:how high|height|climbs?|bounces?)\b/i, { most: 'highest', least: 'lowest' }],
+  [/\b(?:how high|height|climbs?|bounces?)\b/i, USUAL],
   [/\b(?:how tall)\b/i, { most: 'tallest', least: 'shortest' }],
   [/\b(?:how far|distance)\b/i, { most: 'furthest', least: 'nearest' }],
   [/\b(?:how deep|depth)\b/i, { most: 'deepest', least: 'shallowest' }],
 ]
 
 /**
- * What the two ends of the measured thing are called. A change has more and less, whatever it is a change of.
+ * What the two ends of the measured thing are called. Numbers of things and changes are high and low, whatever they are of: a change of −5 g is higher than one
+ * of −7 g.
  * @example endsOf(soakUpPlan()) // => { most: 'highest', least: 'lowest' }
  */
 export function endsOf(plan: Plan): Ends {
   const measure = measuredCard(plan)
-  const usual = { most: 'most', least: 'least' }
-  if (!measure || plan.kind === 'before-after') return usual
+  if (!measure || plan.kind === 'before-after') return USUAL
   const { dimension } = unitOf(measure.method.unit)
   const named = dimension === 'length' ? BY_NAME.find(([words]) => words.test(measure.name))?.[1] : undefined
-  return named ?? BY_DIMENSION[dimension] ?? usual
+  return named ?? BY_DIMENSION[dimension] ?? USUAL
 }
 
 /** The choices of what is best, in the words of what is measured. `bestChoices(plan)[1].title // 'the lowest'` */
@@ -60,38 +60,41 @@ export function bestIs(plan: Plan): string {
   return method.bestNumber === null ? '' : `nearest to ${withUnit(writeShort(method.bestNumber), method.unit)} is best`
 }
 
-/**
- * A condition at one end: it came first where that is best, else it had the most of it.
- * @example endWordsOf(soakUpPlan(), 'most') // => 'came first'
- */
-export function endWordsOf(plan: Plan, end: 'most' | 'least'): string {
+/** Are both ends called first and last: because the most is best, or because places were read. */
+function saysFirst(plan: Plan): boolean {
   const best = bestOf(plan)
-  const places = measuredCard(plan)?.method.unit === 'place'
-  if (best === 'most' || (places && best !== 'least')) return end === 'most' ? 'came first' : 'came last'
-  if (best === 'least') return end === 'least' ? 'came first' : 'came last'
-  return `had the ${endsOf(plan)[end]}`
+  return best === 'most' || (best !== 'least' && measuredCard(plan)?.method.unit === 'place')
+}
+
+/**
+ * A condition at the upper end, in the past: it came first where that is best, else it was the longest, highest, most.
+ * @example cameWords(soakUpPlan()) // => 'came first'
+ */
+export function cameWords(plan: Plan): string {
+  return saysFirst(plan) ? 'came first' : `was the ${endsOf(plan).most}`
+}
+
+/** The same of what will be. `comesWords(soakUpPlan()) // 'comes first'` */
+export function comesWords(plan: Plan): string {
+  return saysFirst(plan) ? 'comes first' : `is the ${endsOf(plan).most}`
+}
+
+/** What groups did with the condition at the upper end. `putWords(soakUpPlan(), 'card') // 'put card first'` */
+export function putWords(plan: Plan, name: string): string {
+  return saysFirst(plan) ? `put ${name} first` : `found ${name} the ${endsOf(plan).most}`
 }
 
 const PLACES = ['1st', '2nd', '3rd']
 
 /**
- * Who stands on the podium, each with its average; empty where nothing is best, or where two that follow each other cannot be told apart.
- * @example podiumOf(soakUpPlan(), evidence)[0] // => '1st kitchen roll, 60.8\u202fmm'
+ * Who stands on the podium, each with its average; empty where nobody can be put there.
+ * @example podiumLines(soakUpPlan(), evidence)[0] // => '1st kitchen roll, 60.8\u202fmm'
  */
-export function podiumOf(plan: Plan, evidence: Evidence): string[] {
-  const ranked = bestFirst(plan, evidence)?.slice(0, PLACES.length) ?? []
-  const told = ranked.slice(1).every((id, place) => gradeOfPair(evidence, ranked[place]!, id) === 'clear')
+export function podiumLines(plan: Plan, evidence: Evidence): string[] {
   const unit = measuredCard(plan)?.method.unit
-  if (ranked.length < 2 || !told || !unit || evidence.grade !== 'clear') return []
-  return ranked.map((id, place) => {
+  return podium(plan, evidence).map((id, place) => {
     const found = evidence.summaries.find(({ condition }) => condition === id)
-    const figure = !found || unit === 'place' ? '' : `, ${writeFigure(plan, found.evened, unit)}`
+    const figure = !found || !unit || unit === 'place' ? '' : `, ${writeFigure(plan, found.evened, unit)}`
     return `${PLACES[place]} ${nameOfCondition(plan, id)}${figure}`
   })
-}
-
-function gradeOfPair({ pairs, neighbours, grade }: Evidence, a: string, b: string): Grade {
-  const both = [a, b]
-  const pair = pairs.find((one) => both.includes(one.a) && both.includes(one.b))
-  return (pair ?? neighbours.find(({ more, less }) => both.includes(more) && both.includes(less)))?.grade ?? grade
 }

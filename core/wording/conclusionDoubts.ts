@@ -37,9 +37,9 @@ export function doubtWordsOfConclusion(doubt: ClaimDoubt, plan: Plan): FindingWo
       return {
         title: 'The other way round',
         text:
-          doubt.other === undefined
+          doubt.named === undefined
             ? 'The averages go the other way.'
-            : `The averages of ${nameOfCondition(plan, doubt.named)} and ${nameOfCondition(plan, doubt.other)} stand the other way round.`,
+            : `The averages of ${list(doubt.named.map((id) => nameOfCondition(plan, id)))} stand the other way round.`,
         why: 'Compare the sentence with the table once more.',
       }
     case 'wrong-number':

@@ -11,8 +11,10 @@ import { gettingReady, needsOf, NO_SCHOOL, withThings, type School } from '../ki
 import {
   AGES,
   AVERAGE_WAYS,
+  BEST,
   measuredCard,
   momentsOf,
+  withMethod,
   type LessonEvent,
   type LessonRecord,
   type Plan,
@@ -40,10 +42,16 @@ const anyLesson = fc
     jitter: fc.array(fc.integer({ min: -4, max: 4 }), { minLength: 9, maxLength: 9 }),
     gapEvery: fc.integer({ min: 2, max: 9 }),
     oddAt: fc.integer({ min: 0, max: 60 }),
+    best: fc.constantFrom(null, ...BEST),
+    gapsStay: fc.boolean(),
   })
-  .map(({ investigation, children, low, step, jitter, gapEvery, oddAt, minutes, retells, ...change }) => {
+  .map(({ investigation, children, low, step, jitter, gapEvery, oddAt, minutes, retells, best, ...change }) => {
     const begun = { ...planFrom(INVESTIGATIONS[investigation]!, 'Puffin', children, counter('g')), ...change }
-    const plan = { ...begun, date: '2026-03-12', clock: { ...begun.clock, minutes } }
+    const plan = withMethod({ ...begun, date: '2026-03-12', clock: { ...begun.clock, minutes } }, (method) => ({
+      ...method,
+      best,
+      bestNumber: best === 'nearest' ? low + step : null,
+    }))
     const unit = measuredCard(plan)!.method.unit
     const places = plan.groups.flatMap(({ id: group }) =>
       plan.conditions.flatMap(({ id: condition }, at) =>
@@ -144,6 +152,8 @@ function allThatIsSaid({ plan, record }: { plan: Plan; record: LessonRecord }): 
       words.modelLines(plan, evidence),
       surerBy(plan, evidence).map((one) => words.surerSentence(one)),
       words.sentenceStarters(plan, evidence),
+      words.podiumLines(plan, evidence),
+      [words.bestChoices(plan), words.bestIs(plan) || 'none'],
       record.conclusions.flatMap(({ text }) =>
         doubtsOfConclusion(text, plan, evidence).map((doubt) => words.doubtWordsOfConclusion(doubt, plan)),
       ),

@@ -1,8 +1,8 @@
 import type { NextTest } from '../agree'
 import type { Evidence, Gap, Grade } from '../evidence'
-import { bestOf, changedFactor, measuredCard, type Plan } from '../lesson'
+import { changedFactor, measuredCard, type Plan } from '../lesson'
 import { writeNumber } from '../quantity'
-import { endsOf } from './best'
+import { putWords } from './best'
 import { counted, list, nameOfCondition, nameOfGroup, writeAverage, writeReading } from './names'
 
 export const GRADE_NAMES: Record<Grade, string> = {
@@ -138,11 +138,7 @@ export function agreementSentence(plan: Plan, evidence: Evidence): string {
   const not = others.length > 0 && others.length < 4 ? `; ${named(others)} did not` : ''
   if (first === 'before' || first === 'after')
     return `${share} had more ${first} than ${first === 'before' ? 'after' : 'before'}${level}${not}.`
-  const put =
-    bestOf(plan) === 'most'
-      ? `put ${nameOfCondition(plan, first)} first`
-      : `found ${nameOfCondition(plan, first)} the ${endsOf(plan).most}`
-  return `${share} ${put}${level}${not}.`
+  return `${share} ${putWords(plan, nameOfCondition(plan, first))}${level}${not}.`
 
   function levelWords(ids: string[]): string {
     return ids.length < 4 ? `${named(ids)} had it level` : `${ids.length} had it level`

@@ -1,4 +1,4 @@
-export { bestChoices, bestIs, endsOf, endWordsOf, podiumOf } from './best'
+export { bestChoices, bestIs, endsOf, podiumLines } from './best'
 export { weighingWords } from './balance'
 export { careLines, mindLines, cautionSourceWords, cautionWords, doerWords, SAFETY_LAST_WORD } from './cautions'
 export {

@@ -1,8 +1,8 @@
 import type { Evidence, GradedPair } from '../evidence'
-import { bestOf, measuredCard, type LessonRecord, type Plan } from '../lesson'
+import { measuredCard, type LessonRecord, type Plan } from '../lesson'
 import { handsOf, type Nearness } from '../predictions'
 import { writeNumber } from '../quantity'
-import { endsOf, endWordsOf } from './best'
+import { cameWords, comesWords } from './best'
 import { GRADE_NAMES } from './evidence'
 import { chanceWords, conditionWithLetter, counted, nameOfCondition, writeAverage } from './names'
 
@@ -61,12 +61,7 @@ export function handsForesight(plan: Plan, evidence: Evidence, { predictions }: 
   if (!winner || !hands || evidence.tied.length > 1) return ''
   const all = Object.values(hands.values).reduce((sum, count) => sum + count, 0)
   if (all === 0) return ''
-  return `${hands.values[winner] ?? 0} of ${counted(all, 'hand')} ${all === 1 ? 'was' : 'were'} for ${nameOfCondition(plan, winner)}, which ${endWordsOf(plan, 'most')}.`
-}
-
-/** `'comes first'`, or `'is the longest'` where the most is not the best. */
-function comesOf(plan: Plan): string {
-  return bestOf(plan) === 'most' ? 'comes first' : `is the ${endsOf(plan).most}`
+  return `${hands.values[winner] ?? 0} of ${counted(all, 'hand')} ${all === 1 ? 'was' : 'were'} for ${nameOfCondition(plan, winner)}, which ${cameWords(plan)}.`
 }
 
 /** Who foresaw it. `'3 of 7 groups predicted that kitchen roll comes first.'` */
@@ -74,5 +69,5 @@ export function foresight(plan: Plan, evidence: Evidence, orders: string[][]): s
   const winner = evidence.order[0]
   if (!winner || orders.length === 0 || evidence.tied.length > 1) return ''
   const right = orders.filter((order) => order[0] === winner).length
-  return `${right} of ${counted(orders.length, 'group')} predicted that ${nameOfCondition(plan, winner)} ${comesOf(plan)}.`
+  return `${right} of ${counted(orders.length, 'group')} predicted that ${nameOfCondition(plan, winner)} ${comesWords(plan)}.`
 }

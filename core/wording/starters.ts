@@ -1,7 +1,7 @@
-import type { Evidence } from '../evidence'
+import { endsAreTold, type Evidence } from '../evidence'
 import { bestOf, changedFactor, measuredCard, type Plan } from '../lesson'
 import { writeNumber } from '../quantity'
-import { endsOf, endWordsOf } from './best'
+import { cameWords, comesWords, endsOf } from './best'
 import { sentenceCase } from './evidence'
 import { counted, nameOfCondition } from './names'
 import { writeFigure } from './tables'
@@ -51,7 +51,7 @@ function startersOfYoungest(plan: Plan, evidence: Evidence): string[] {
   switch (evidence.grade) {
     case 'clear':
       return evidence.lead?.grade === 'clear'
-        ? [`${sentenceCase(most)} ${endWordsOf(plan, 'most')}. ${numbers} We are sure.`, `${numbers} It is clear, because …`]
+        ? [`${sentenceCase(most)} ${cameWords(plan)}. ${numbers} We are sure.`, `${numbers} It is clear, because …`]
         : [`${sentenceCase(change)} makes a difference. ${numbers} We are sure, because …`]
     case 'leaning':
       return level
@@ -112,14 +112,14 @@ function usualStarters(plan: Plan, evidence: Evidence): string[] {
 function clearStarters(plan: Plan, evidence: Evidence): string[] {
   const { change, measure, most, least, mostValue, leastValue, groups, yardstick } = starterWords(plan, evidence)
   const numbers = `${most} averaged ${mostValue} and ${least} ${leastValue}`
-  if (evidence.lead?.grade === 'clear')
+  if (endsAreTold(evidence))
     return [
       `We found that ${change} changes ${measure}. ${endsSaid(plan, evidence)}. We are sure, because the gap is much bigger than ${yardstick}${groups}.`,
       `Our averages say that ${change} matters: ${numbers}. That is clear, because …`,
     ]
   return [
     evidence.order.length > 2
-      ? `We found that ${change} changes ${measure}: ${numbers}. We are sure of that gap, but we cannot tell yet which of the top two ${bestOf(plan) === 'most' ? 'comes first' : `is the ${endsOf(plan).most}`}.`
+      ? `We found that ${change} changes ${measure}: ${numbers}. We are sure of that gap, but we cannot tell yet ${untold(plan, evidence)}.`
       : `We found that ${change} changes ${measure}: ${numbers}. We are sure of that, because …`,
     `It is clear that ${change} matters: ${numbers}. What we are not sure of is …`,
   ]
@@ -159,14 +159,20 @@ function beforeAndAfterStarters(plan: Plan, evidence: Evidence): string[] {
   }
 }
 
+/** Where the order is not told apart: at its upper end, else at its lower one. */
+function untold(plan: Plan, { lead }: Evidence): string {
+  if (lead?.grade !== 'clear') return `which of the top two ${comesWords(plan)}`
+  return `which of the last two is the ${endsOf(plan).least}`
+}
+
 /** Both ends with their averages, the best one first where something is best. */
 function endsSaid(plan: Plan, evidence: Evidence): string {
   const { most, least, mostValue, leastValue } = starterWords(plan, evidence)
   const best = bestOf(plan)
-  if (best === 'most') return `${sentenceCase(most)} came first with an average of ${mostValue}, ${least} last with ${leastValue}`
   if (best === 'least') return `${sentenceCase(least)} came first with an average of ${leastValue}, ${most} last with ${mostValue}`
+  if (best === 'most') return `${sentenceCase(most)} came first with an average of ${mostValue}, ${least} last with ${leastValue}`
   const ends = endsOf(plan)
-  return `${sentenceCase(most)} had the ${ends.most} with an average of ${mostValue}, ${least} the ${ends.least} with ${leastValue}`
+  return `${sentenceCase(most)} was the ${ends.most} with an average of ${mostValue}, ${least} the ${ends.least} with ${leastValue}`
 }
 
 function starterWords(plan: Plan, evidence: Evidence) {

@@ -1,7 +1,7 @@
-import { endsOf } from './best'
+import { putWords } from './best'
 import type { Pooled, TestDifference } from '../evidence'
 import { sentenceCase } from './evidence'
-import { bestOf, type Plan } from '../lesson'
+import type { Plan } from '../lesson'
 import { chanceWords, counted, list, nameOfCondition } from './names'
 
 /** Where two lessons are not the same test. */
@@ -46,9 +46,7 @@ export function interactionSentence({ interaction, ours, theirs }: Pooled): stri
 export function pooledAgreement(plan: Plan, { evidence }: Pooled): string {
   const [first, agreement] = [evidence.order[0], evidence.agreement]
   if (!first || !agreement) return ''
-  const name = nameOfCondition(plan, first)
-  const put = bestOf(plan) === 'most' ? `put ${name} first` : `found ${name} the ${endsOf(plan).most}`
-  return `${agreement.agreeing.length} of ${counted(agreement.asked.length, 'group')} of both classes ${put}.`
+  return `${agreement.agreeing.length} of ${counted(agreement.asked.length, 'group')} of both classes ${putWords(plan, nameOfCondition(plan, first))}.`
 }
 
 /** How the two are told apart in a table. `classColumns('Puffin', 'Wren') // ['Class Puffin', 'Class Wren']` */

@@ -2,7 +2,7 @@
 import { classConclusion } from '~~/core/agree'
 import { evidenceOf } from '~~/core/evidence'
 import { activeConditions, changedFactor, keptFactors, measuredCard, type LessonRecord, type Plan } from '~~/core/lesson'
-import { dayWords, gradeName, list, podiumOf, question, variableWords } from '~~/core/wording'
+import { dayWords, gradeName, list, podiumLines, question, variableWords } from '~~/core/wording'
 import { resultsBlock, sureWords } from '~~/core/wording/reports'
 
 /** The investigation for the wall: on one A3 sheet, or on four A4 sheets to be joined. */
@@ -10,7 +10,7 @@ const PaperChart = defineAsyncComponent(() => import('~/components/charts/PaperC
 const props = defineProps<{ plan: Plan; record: LessonRecord; sheets: 'a3' | 'four-a4' }>()
 const QUARTERS = ['top left', 'top right', 'bottom left', 'bottom right']
 const evidence = computed(() => evidenceOf(props.plan, props.record))
-const podium = computed(() => (evidence.value ? podiumOf(props.plan, evidence.value) : []))
+const podium = computed(() => (evidence.value ? podiumLines(props.plan, evidence.value) : []))
 const words = computed(() => variableWords(props.plan))
 const conclusion = computed(() => classConclusion(props.record.conclusions))
 const table = computed(() => resultsBlock(props.plan, props.record)[0])

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { LONGEST } from '~~/core/lesson'
 import { isUnfinished, offersOf, readOffer } from '~~/core/agree'
-import { evidenceOf } from '~~/core/evidence'
+import { evidenceOf, evidenceOfGroup } from '~~/core/evidence'
 import type { LessonRecord, Plan } from '~~/core/lesson'
 import { doubtLead, doubtWordsOfConclusion, FIRST_WORDS_OF_SENTENCE, sentenceStarters } from '~~/core/wording'
 import type { NewProposal } from '~~/core/lesson'
@@ -19,10 +19,7 @@ const starters = computed(() => {
   return known.length > 0 ? known : FIRST_WORDS_OF_SENTENCE
 })
 /** The group's own numbers are its to quote, seen by the class or not. */
-const ownEvidence = computed(() => {
-  const readings = props.record.readings.filter(({ group }) => group === props.group)
-  return evidenceOf(props.plan, { ...props.record, readings })
-})
+const ownEvidence = computed(() => evidenceOfGroup(props.plan, props.record, props.group))
 const read = computed(() =>
   text.value.trim() === '' ? undefined : readOffer(text.value, props.plan, { own: ownEvidence.value, ofClass: evidence.value }),
 )

@@ -1,17 +1,12 @@
-import type { Evidence, Grade } from '../../evidence'
-import { bestOf, changedFactor, measuredCard, type Plan } from '../../lesson'
+import { gradeBetween, type Evidence } from '../../evidence'
+import { bestOf, changedFactor, conditionValue, measuredCard, type Plan } from '../../lesson'
 import { unitOf, type Side } from '../../quantity'
+import type { ClaimDoubt } from '../claims'
 import { LOST, NEGATED, NOT_FOUND } from './lexicon'
 import { clausesOf, isAbout, keptFactorOf, type ComparingMention, type ConditionMention, type Span, type Stretch } from './mentions'
 
-/** What the order of the averages says to a comparing word. */
-export type Judged =
-  | { code: 'right'; spans: Span[] }
-  | { code: 'too-much'; grade: Grade; spans: Span[]; words: string[] }
-  | { code: 'another-winner'; named: string; winner: string; spans: Span[] }
-  | { code: 'wrong-direction'; named: string; other: string | undefined; spans: Span[] }
-  | { code: 'not-fair'; named: string | undefined; spans: Span[] }
-  | { code: 'not-tested'; factor: string; spans: Span[] }
+/** What the order of the averages says to a comparing word: something against it, or that it is so. */
+export type Judged = ClaimDoubt | { code: 'right'; at: Span[] }
 
 interface Claim {
   word: ComparingMention
@@ -21,7 +16,6 @@ interface Claim {
 
 /** Every comparison that a sentence makes, against the order of the averages. */
 export function readDirections(sentence: Stretch, plan: Plan, evidence: Evidence, hedged: boolean): Judged[] {
-  if (NOT_FOUND.test(sentence.text) && !/\bas we\b/.test(sentence.text)) return clausesJudged(sentence, plan, evidence, hedged)
   const trend = readTrend(sentence, plan, evidence, hedged)
   return trend ? [trend] : clausesJudged(sentence, plan, evidence, hedged)
 }
@@ -37,7 +31,7 @@ function clausesJudged(sentence: Stretch, plan: Plan, evidence: Evidence, hedged
     if (NOT_FOUND.test(clause.text)) return []
     return words.flatMap((word): Judged[] => {
       const kept = keptFactorOf(word, sentence, plan)
-      if (kept) return [{ code: 'not-tested', factor: kept.id, spans: [word] }]
+      if (kept) return [{ code: 'not-tested', factor: kept.id, at: placesOf(word) }]
       if (!fitsResult(word, plan) || NEGATED.test(clause.text.slice(0, word.from - clause.from))) return []
       const subject = subjectOf(word, conditions, before)
       if (!subject) return []
@@ -98,19 +92,19 @@ function sideOf(word: ComparingMention, clause: string, plan: Plan, { summaries 
 }
 
 function judgeSuperlative({ word, subject, side }: Claim, evidence: Evidence, hedged: boolean): Judged[] {
-  const spans = [subject, word]
-  if (isApart(subject.id, evidence)) return [{ code: 'not-fair', named: subject.id, spans }]
+  const at = placesOf(subject, word)
+  if (isApart(subject.id, evidence)) return [{ code: 'not-fair', named: subject.id, at }]
   const order = side === 'more' ? evidence.order : [...evidence.order].reverse()
   const [winner, next] = order
   if (!winner || !order.includes(subject.id)) return []
   if (subject.id !== winner) {
     const tellable = isTold(subject.id, winner, evidence) || (hedged && differ(subject.id, winner, evidence))
-    if (tellable) return [{ code: 'another-winner', named: subject.id, winner, spans }]
-    return hedged ? [] : [{ code: 'too-much', grade: evidence.grade, spans, words: [word.word] }]
+    if (tellable) return [{ code: 'names-another-winner', named: subject.id, winner, at }]
+    return hedged ? [] : [{ code: 'claims-too-much', grade: evidence.grade, at, words: [word.word] }]
   }
-  const grade = next === undefined ? 'clear' : gradeBetween(winner, next, evidence)
-  if (grade !== 'clear' && !hedged) return [{ code: 'too-much', grade, spans, words: [word.word] }]
-  return [{ code: 'right', spans }]
+  const grade = next === undefined ? 'clear' : gradeBetween(evidence, winner, next)
+  if (grade !== 'clear' && !hedged) return [{ code: 'claims-too-much', grade, at, words: [word.word] }]
+  return [{ code: 'right', at }]
 }
 
 function judgeComparative(
@@ -120,9 +114,9 @@ function judgeComparative(
   evidence: Evidence,
   hedged: boolean,
 ): Judged[] {
-  const spans = [subject, word, ...(object ? [object] : [])]
+  const at = placesOf(subject, word, ...(object ? [object] : []))
   const apart = [subject, ...(object ? [object] : [])].find(({ id }) => isApart(id, evidence))
-  if (apart) return [{ code: 'not-fair', named: apart.id, spans }]
+  if (apart) return [{ code: 'not-fair', named: apart.id, at }]
   const others = object ? [object.id] : evidence.order.filter((id) => id !== subject.id)
   const place = (id: string) => evidence.order.indexOf(id)
   if (place(subject.id) < 0 || others.length === 0 || others.some((id) => place(id) < 0)) return []
@@ -132,30 +126,22 @@ function judgeComparative(
     const against =
       wrong.find((id) => isTold(subject.id, id, evidence)) ??
       (hedged ? wrong.find((id) => differ(subject.id, id, evidence)) : undefined)
-    if (against) return [{ code: 'wrong-direction', named: subject.id, other: against, spans }]
-    return hedged ? [] : [{ code: 'too-much', grade: evidence.grade, spans, words: [word.word] }]
+    if (against) return [{ code: 'wrong-direction', named: [subject.id, against], at }]
+    return hedged ? [] : [{ code: 'claims-too-much', grade: evidence.grade, at, words: [word.word] }]
   }
   // Of several, "is higher" may mean some of them.
   if (wrong.length > 0) return []
-  const grades = others.map((id) => gradeBetween(subject.id, id, evidence))
-  if (!grades.includes('clear') && !hedged) return [{ code: 'too-much', grade: grades[0]!, spans, words: [word.word] }]
-  return [{ code: 'right', spans }]
+  const grades = others.map((id) => gradeBetween(evidence, subject.id, id))
+  if (!grades.includes('clear') && !hedged) return [{ code: 'claims-too-much', grade: grades[0]!, at, words: [word.word] }]
+  return [{ code: 'right', at }]
 }
 
 function isApart(id: string, { grade, notFair }: Evidence): boolean {
   return grade === 'not-fair' || (notFair?.apart.some(({ condition }) => condition === id) ?? false)
 }
 
-/** How sure the comparison of two is. */
-export function gradeBetween(a: string, b: string, evidence: Evidence): Grade {
-  const pair = evidence.pairs.find((one) => (one.a === a && one.b === b) || (one.a === b && one.b === a))
-  if (pair) return pair.grade
-  const next = evidence.neighbours.find((one) => [one.more, one.less].includes(a) && [one.more, one.less].includes(b))
-  return next?.grade ?? evidence.grade
-}
-
 function isTold(a: string, b: string, evidence: Evidence): boolean {
-  const grade = gradeBetween(a, b, evidence)
+  const grade = gradeBetween(evidence, a, b)
   return grade === 'clear' || grade === 'leaning'
 }
 
@@ -175,17 +161,15 @@ function readTrend(sentence: Stretch, plan: Plan, evidence: Evidence, hedged: bo
   const joined = CORRELATED.test(sentence.text) || /\b(makes?|made|gives?|means?|lets?)\b/.test(sentence.text)
   const changed = changedFactor(plan)
   const about = cause && changed && (isAbout(changed.name, cause.quality) || cause.quality === 'size' || joined)
-  if (!cause || !effect || !about || NEGATED.test(sentence.text)) return undefined
-  const spans = [cause, effect]
+  if (!cause || !effect || !about || NEGATED.test(sentence.text) || NOT_FOUND.test(sentence.text)) return undefined
+  const at = placesOf(cause, effect)
   const rising = risingOf(plan, evidence)
   const said = (cause.side === 'more') === (sideOf(effect, sentence.text, plan, evidence) === 'more')
-  if (evidence.grade === 'not-fair') return { code: 'not-fair', named: undefined, spans }
+  if (evidence.grade === 'not-fair') return { code: 'not-fair', named: undefined, at }
   if (evidence.grade !== 'clear' && !hedged)
-    return { code: 'too-much', grade: evidence.grade, spans, words: words.map(({ word }) => word) }
+    return { code: 'claims-too-much', grade: evidence.grade, at, words: words.map(({ word }) => word) }
   if (rising === undefined) return undefined
-  return said === rising
-    ? { code: 'right', spans }
-    : { code: 'wrong-direction', named: evidence.order[0]!, other: undefined, spans }
+  return said === rising ? { code: 'right', at } : { code: 'wrong-direction', named: undefined, at }
 }
 
 /** Do the averages go up with the numbers all the way, or down; undefined where they do neither. */
@@ -193,11 +177,15 @@ function risingOf(plan: Plan, { summaries, order }: Evidence): boolean | undefin
   const sorted = order
     .flatMap((id) => {
       const condition = plan.conditions.find((one) => one.id === id)
-      const label = Number.parseFloat(condition?.label.replace(',', '.') ?? '')
+      const number = condition && conditionValue(plan, condition)
       const evened = summaries.find((one) => one.condition === id)?.evened
-      return Number.isNaN(label) || evened === undefined ? [] : [{ label, evened }]
+      return number === undefined || evened === undefined ? [] : [{ number, evened }]
     })
-    .sort((a, b) => a.label - b.label)
+    .sort((a, b) => a.number - b.number)
   const steps = sorted.slice(1).map((one, place) => Math.sign(one.evened - sorted[place]!.evened))
   return steps.length > 0 && steps.every((step) => step === steps[0] && step !== 0) ? steps[0] === 1 : undefined
+}
+
+function placesOf(...spans: Span[]): Span[] {
+  return spans.map(({ from, to }) => ({ from, to }))
 }

@@ -100,8 +100,7 @@ function ownersOf({ mentions }: Stretch, plan: Plan): { figure: FigureMention; o
     const later = runOf(placed.slice(place + 1))
     const [nearest, other] = before ? [earlier, later] : [later, earlier]
     const owners = nearest.length > 0 ? nearest : other
-    const follows = placed[place + (before ? 1 : -1)]?.kind === 'figure'
-    return [{ figure, owners: [...new Set(owners)], strict: owners.length === 1 && !(follows && owners.length !== 1) }]
+    return [{ figure, owners: [...new Set(owners)], strict: owners.length === 1 }]
   })
 }
 

@@ -5,11 +5,13 @@ import {
   conditionName,
   conditionValue,
   keptFactors,
+  mainWords,
   measuredCard,
+  withoutEnding,
   type Factor,
   type Plan,
 } from '../../lesson'
-import { COMPARING, convert, decimalsOf, unitNamed, unitOf, type ComparingWord, type Quality, type UnitCode } from '../../quantity'
+import { COMPARING, convert, unitNamed, unitOf, type ComparingWord, type Quality, type UnitCode } from '../../quantity'
 import { PLACED, QUALITY_NAMES } from './lexicon'
 
 /** A stretch of a text, from its first letter to behind its last. */
@@ -68,7 +70,9 @@ export function sentencesOf(text: string, plan: Plan): Stretch[] {
 
 /** The parts of a sentence between commas and joining words. */
 export function clausesOf(sentence: Stretch): Stretch[] {
-  const ends = [...sentence.text.matchAll(JOINTS)].map(({ index }) => index)
+  // A comma of a name parts nothing: "outside, in the shade".
+  const inName = (at: number) => sentence.mentions.some(({ from, to }) => from < sentence.from + at && sentence.from + at < to)
+  const ends = [...sentence.text.matchAll(JOINTS)].map(({ index }) => index).filter((at) => !inName(at))
   return [...ends, sentence.text.length].map((end, place) => {
     const start = place === 0 ? 0 : ends[place - 1]!
     const span = { from: sentence.from + start, to: sentence.from + end }
@@ -108,14 +112,14 @@ function spanned<Rest extends object>(match: RegExpExecArray, offset: number, re
 const namesOf = oncePer((plan: Plan) => {
   const active = activeConditions(plan)
   const names = active.map((condition) => plainly(conditionName(plan, condition)).trim())
-  const taken = stemsOf([measuredCard(plan)?.name, changedFactor(plan)?.name].join(' '))
+  const taken = mainWords([measuredCard(plan)?.name, changedFactor(plan)?.name].join(' '))
   return active.flatMap((condition, place) => {
     const words = names[place]!.split(/[\s-]+/).filter((word) => word !== '')
     if (words.length === 0) return []
     const [first] = words as [string]
     const others = names.filter((_, other) => other !== place).join(' ')
     const alone =
-      words.length > 1 && first.length > 3 && !/\d/.test(first) && !others.includes(first) && !taken.includes(stemOf(first))
+      words.length > 1 && first.length > 3 && !/\d/.test(first) && !others.includes(first) && !taken.includes(withoutEnding(first))
     const pattern = words.map((word) => escaped(word).replace(/(\d)(?=\p{L})/gu, '$1\\s*')).join('[\\s-]*')
     const ending = /\p{L}$/u.test(words.at(-1)!) ? '(?:e?s|e?r|i?er|e?st|i?est)?' : ''
     const made = (source: string) => ({
@@ -145,14 +149,14 @@ function figuresIn(sentence: string, offset: number, plan: Plan): FigureMention[
     const figure = spanned(match, offset, {
       kind: 'figure' as const,
       value: Number(digits),
-      decimals: decimalsOf(Number(digits)) > 0 ? decimalsOf(Number(digits)) : (digits.split('.')[1]?.length ?? 0),
+      decimals: digits.split('.')[1]?.length ?? 0,
       unit: written?.unit ?? own,
       unitSaid: written !== undefined,
     })
     // "3 jars" is no figure of the table, "12 clips" is where clips are counted.
     const noun = /^\s+(\p{L}{3,})/u.exec(after)?.[1]
-    const counts = stemsOf(measuredCard(plan)?.name ?? '')
-    if (!written && noun && !SMALL_AFTER.test(noun) && !counts.includes(stemOf(noun))) return []
+    const counts = mainWords(measuredCard(plan)?.name ?? '')
+    if (!written && noun && !SMALL_AFTER.test(noun) && !counts.includes(withoutEnding(noun))) return []
     return [{ ...figure, to: figure.to + (written?.length ?? 0) }]
   })
 }
@@ -207,30 +211,11 @@ export function isAbout(name: string, quality: Quality): boolean {
   return QUALITY_NAMES[quality].some((word) => said.includes(word))
 }
 
-/** Do the main words of a factor all stand in a text. */
-export function namesFactor(factor: Factor | undefined, text: string): boolean {
-  const wanted = stemsOf(factor?.name ?? '')
-  const said = stemsOf(text)
-  return wanted.length > 0 && wanted.every((stem) => said.includes(stem))
-}
-
 /** A factor kept the same whose quality and thing a comparing word and the noun behind it name: "wider strips". */
 export function keptFactorOf(word: ComparingMention, sentence: Stretch, plan: Plan): Factor | undefined {
   const noun = /^\s+(\p{L}{3,})/u.exec(sentence.text.slice(word.to - sentence.from))?.[1]
   if (!noun) return undefined
-  return keptFactors(plan).find((factor) => isAbout(factor.name, word.quality) && stemsOf(factor.name).includes(stemOf(noun)))
-}
-
-const SMALL = new Set(
-  'the a an of in on at to is it its and or how what which kind kinds sort type much many our each per'.split(' '),
-)
-
-function stemsOf(text: string): string[] {
-  const words = plainly(text).match(/\p{L}{3,}/gu) ?? []
-  return [...new Set(words.filter((word) => !SMALL.has(word)).map(stemOf))]
-}
-
-/** A word without its ending: "strips" and "strip" are one. */
-function stemOf(word: string): string {
-  return word.replace(/(?:ies|es|s|ing|ed)$/, '')
+  return keptFactors(plan).find(
+    (factor) => isAbout(factor.name, word.quality) && mainWords(factor.name).includes(withoutEnding(noun)),
+  )
 }

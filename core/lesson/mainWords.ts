@@ -1,0 +1,26 @@
+const SMALL_WORDS = new Set(
+  'the a an of in on at to is it its and or how what which why do does did will would can we you they this that with for from if when so be are was our each per kind kinds sort type much many long far high'.split(
+    ' ',
+  ),
+)
+
+/**
+ * Main words without their endings, so that "papers" finds "paper".
+ * @example mainWords('the kinds of papers') // => ['paper']
+ */
+export function mainWords(text: string): string[] {
+  const words = text.toLowerCase().match(/[\p{L}]{3,}/gu) ?? []
+  return [...new Set(words.filter((word) => !SMALL_WORDS.has(word)).map(withoutEnding))]
+}
+
+/** `withoutEnding('strips') // 'strip'` */
+export function withoutEnding(word: string): string {
+  return word.replace(/(?:ies|es|s|ing|ed|er|est)$/, '')
+}
+
+/** Do the main words of a card's name all stand in a text. `isNamed('the width of the strip', 'how wide the strip, its width') // true` */
+export function isNamed(name: string, text: string): boolean {
+  const wanted = mainWords(name)
+  const said = mainWords(text)
+  return wanted.length > 0 && wanted.every((word) => said.includes(word))
+}
