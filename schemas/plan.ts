@@ -7,6 +7,8 @@ import {
   BOUNDS,
   CHANGES,
   CONDITIONS_AS,
+  COUNTED,
+  EACH_IS,
   DOERS,
   BEST,
   EXPECTED_FROM,
@@ -126,6 +128,18 @@ const method = Joi.object<Method, true>({
   warmUp: Joi.array().items(Joi.number().min(-10).max(10)).max(MOST.warmUps).required(),
   wordPictures: Joi.object().pattern(Joi.string().max(LONGEST.name), uuid).max(MOST.wordPictures).required(),
   differenceThatMatters: wobble,
+  eachIs: oneOf(EACH_IS),
+  counts: oneOf(COUNTED).allow(null),
+  countsPlace: Joi.number()
+    .integer()
+    .min(0)
+    .max(MOST_PLACES - 1)
+    .allow(null)
+    .required(),
+  countsUntil: measureNumber.allow(null).required(),
+  known: measureNumber.allow(null).required(),
+  knownName: shortText,
+  knownWeekly: within(BOUNDS.timesAWeek).allow(null),
   best: oneOf(BEST).allow(null),
   bestNumber: measureNumber.allow(null).required(),
 }).required()

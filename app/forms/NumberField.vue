@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { readQuantity, writeShort, unitOf, type UnitCode } from '~~/core/quantity'
+import { plainUnit, readQuantity, writeShort, unitOf, type ResultUnit } from '~~/core/quantity'
 import { readErrorWords } from '~~/core/wording'
 
 /** A number as people write it, kept when it can be read and lies in range; what cannot be read stays to be mended. */
@@ -7,7 +7,7 @@ const props = defineProps<{
   modelValue: number | null
   label: string
   /** Written in this unit, and read in any unit of its kind. */
-  unit?: UnitCode
+  unit?: ResultUnit
   least?: number
   most?: number
   whole?: boolean
@@ -36,7 +36,7 @@ const symbol = computed(() => (props.unit ? unitOf(props.unit).symbol : ''))
 function keep(): void {
   const text = draft.value.trim()
   if (text === '' && props.optional) return take(null)
-  const read = readQuantity(text, { unit: props.unit ?? 'count' })
+  const read = readQuantity(text, { unit: plainUnit(props.unit ?? 'count') })
   if (!read.ok) return void (trouble.value = readErrorWords(read.code))
   take(read.value)
 }

@@ -1,5 +1,5 @@
 import { evidenceOf } from '../evidence'
-import { activeConditions, conditionValue, measuredCard, momentsOf, type LessonRecord, type Plan } from '../lesson'
+import { activeConditions, conditionValue, countsOf, measuredCard, momentsOf, type LessonRecord, type Plan } from '../lesson'
 import { unitOf, type UnitCode } from '../quantity'
 import { averagesByMoment } from '../record'
 import { areNumbers } from './choose'
@@ -28,6 +28,8 @@ export function handGraph(plan: Plan, record: LessonRecord): HandGraph | undefin
       across: times.length > 1 ? { values: times, unit: plan.watch.unit } : undefined,
     }
   }
+  // What was not reached has no place on a scale.
+  if (countsOf(plan) === 'until') return undefined
   const values = evidence.summaries.flatMap(({ mean, lowest, highest }) => (plan.average === 'none' ? [lowest, highest] : [mean]))
   if (values.length === 0) return undefined
   const numbers = areNumbers(plan) ? activeConditions(plan).map((one) => conditionValue(plan, one)!) : undefined

@@ -7,6 +7,8 @@ export type GraphReason =
   | 'numbers'
   | 'numbers-bend'
   | 'over-time'
+  | 'words-over-time'
+  | 'changes'
   | 'same-thing-twice'
   | 'places'
   | 'words'
@@ -20,6 +22,7 @@ export type GraphLoss =
   | 'uneven-steps'
   | 'what-happened-between'
   | 'which-belongs-together'
+  | 'change-by-itself'
   | 'places-are-no-amounts'
   | 'words-are-no-amounts'
   | 'order-of-tries'
@@ -60,8 +63,10 @@ export function graphOf(plan: Plan, record: LessonRecord): GraphKind {
 function bestGraph(plan: Plan, record: LessonRecord): { best: GraphKind; reason: GraphReason } {
   const instrument = measuredCard(plan)?.method.instrument
   if (instrument === 'race' || instrument === 'balance') return { best: 'places', reason: 'places' }
-  if (instrument === 'words') return { best: 'words', reason: 'words' }
-  if (plan.kind === 'before-after') return { best: 'pairs', reason: 'same-thing-twice' }
+  if (instrument === 'words')
+    return watches(plan) ? { best: 'stages', reason: 'words-over-time' } : { best: 'words', reason: 'words' }
+  if (plan.kind === 'before-after')
+    return activeConditions(plan).length > 1 ? { best: 'bars', reason: 'changes' } : { best: 'pairs', reason: 'same-thing-twice' }
   if (watches(plan)) return { best: 'lines', reason: 'over-time' }
   if (plan.kind === 'improve') return { best: 'tries', reason: 'tries' }
   if (!areNumbers(plan))
@@ -72,6 +77,7 @@ function bestGraph(plan: Plan, record: LessonRecord): { best: GraphKind; reason:
 
 const OTHERS: Record<GraphKind, GraphChoice[]> = {
   bars: [
+    { kind: 'pairs', loss: 'change-by-itself' },
     { kind: 'by-group', loss: 'class-as-one' },
     { kind: 'number-line', loss: 'averages-among-dots' },
     { kind: 'points', loss: 'nothing-between-kinds' },
@@ -92,6 +98,7 @@ const OTHERS: Record<GraphKind, GraphChoice[]> = {
     { kind: 'bars', loss: 'what-happened-between' },
     { kind: 'by-group', loss: 'class-as-one' },
   ],
+  stages: [{ kind: 'bars', loss: 'what-happened-between' }],
   pairs: [{ kind: 'bars', loss: 'which-belongs-together' }],
   'number-line': [
     { kind: 'bars', loss: undefined },
@@ -109,6 +116,8 @@ const OTHERS: Record<GraphKind, GraphChoice[]> = {
 
 function canDraw(plan: Plan, kind: GraphKind): boolean {
   if (kind === 'by-group') return plan.groups.length > 1
+  if (kind === 'pairs') return plan.kind === 'before-after'
+  if (kind === 'points' && plan.kind === 'before-after') return false
   if (kind === 'curve') return areNumbers(plan) && activeConditions(plan).length > 2
   return true
 }

@@ -1,9 +1,8 @@
-import { activeConditions, type LessonRecord, type Plan } from '../lesson'
-import { convert, type UnitCode } from '../quantity'
-import { currentReadings } from '../record'
+import { activeConditions, measuredCard, type LessonRecord, type Plan } from '../lesson'
+import { convert } from '../quantity'
+import { currentReadings, trialResults } from '../record'
 
 export interface ResultDot {
-  reading: string
   group: string
   condition: string
   x: number
@@ -12,14 +11,25 @@ export interface ResultDot {
   counted: boolean
 }
 
+/** A dot with the moment of its reading. */
+export type MomentDot = Omit<ResultDot, 'x'> & { moment: string }
+
 /** Every reading of a group and condition of the plan, in the plan's unit, set-aside ones too. */
-export function readingDots(plan: Plan, record: LessonRecord, unit: UnitCode): (Omit<ResultDot, 'x'> & { moment: string })[] {
+export function readingDots(plan: Plan, record: LessonRecord): MomentDot[] {
+  const unit = measuredCard(plan)?.method.unit ?? 'count'
   const groups = new Set(plan.groups.map((group) => group.id))
   const conditions = new Set(activeConditions(plan).map(({ id }) => id))
   return currentReadings(record.readings).flatMap((reading) => {
     const value = convert(reading.value, reading.unit, unit)
-    const { id, group, condition, status, moment } = reading
+    const { group, condition, status, moment } = reading
     if (reading.practice || value === undefined || !groups.has(group) || !conditions.has(condition)) return []
-    return [{ reading: id, group, condition, value, moment, counted: status === 'kept' }]
+    return [{ group, condition, value, moment, counted: status === 'kept' }]
   })
+}
+
+/** What every trial came to, where that is worked out of several readings; what was not reached has no place on a scale. */
+export function workedOutDots(plan: Plan, record: LessonRecord): MomentDot[] {
+  return trialResults(plan, record.readings)
+    .filter(({ value }) => Number.isFinite(value))
+    .map(({ group, condition, value }) => ({ group, condition, value, moment: '', counted: true }))
 }

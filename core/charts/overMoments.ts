@@ -1,6 +1,6 @@
-import { momentsOf, type LessonRecord, type Moment, type Plan } from '../lesson'
-import type { UnitCode } from '../quantity'
-import { averagesByMoment, countedReadings, wholeTrials } from '../record'
+import { mean } from 'simple-statistics'
+import { countedPlace, momentsOf, type LessonRecord, type Moment, type Plan, type Reading } from '../lesson'
+import { averagesByMoment, countedReadings, seriesOf, wholeTrials } from '../record'
 import { readingDots, type ResultDot } from './dots'
 import type { ResultMark } from './results'
 
@@ -22,8 +22,9 @@ function xOfMoment({ time, half }: Moment): number {
   return time ?? (half === 'after' ? 1 : 0)
 }
 
-/** The averages of each condition over the moments; each place that is read has a line of its own. */
+/** The averages of each condition over the moments; each place that is read has a line of its own, unless the difference between them counts. */
 export function linesOf(plan: Plan, record: LessonRecord, marks: ResultMark[]): ResultLine[] {
+  if (countedPlace(plan) === 'apart') return differencesOf(plan, record, marks)
   const averages = averagesByMoment(plan, record.readings)
   const moments = momentsOf(plan)
   const places = [...new Set(moments.map(({ place }) => place))]
@@ -45,6 +46,36 @@ export function linesOf(plan: Plan, record: LessonRecord, marks: ResultMark[]): 
   )
 }
 
+/** How far the first place was above the last, on average of the trials. */
+function differencesOf(plan: Plan, record: LessonRecord, marks: ResultMark[]): ResultLine[] {
+  const moments = momentsOf(plan)
+  const differences = differencesByTrial(plan, record)
+  return marks.map(({ condition, letter, name, place }) => ({
+    condition,
+    letter,
+    name,
+    where: undefined,
+    place,
+    dash: place,
+    points: plan.watch.times.flatMap((time) => {
+      const values = differences.filter((one) => one.condition === condition && one.time === time).map(({ value }) => value)
+      const moment = moments.find((one) => one.time === time)
+      return values.length === 0 || !moment ? [] : [{ x: time, moment: moment.id, average: mean(values) }]
+    }),
+  }))
+}
+
+function differencesByTrial(plan: Plan, record: LessonRecord): { group: string; condition: string; time: number; value: number }[] {
+  const trials = new Map<string, Reading[]>()
+  for (const reading of countedReadings(plan, record.readings)) {
+    const key = `${reading.group}/${reading.condition}/${reading.repeat}`
+    trials.set(key, [...(trials.get(key) ?? []), reading])
+  }
+  return [...trials.values()].flatMap((own) =>
+    seriesOf(plan, own).map((at) => ({ group: own[0]!.group, condition: own[0]!.condition, ...at })),
+  )
+}
+
 /** Every whole trial, before and after. */
 export function pairsOf(plan: Plan, record: LessonRecord): [number, number][] {
   const whole = wholeTrials(countedReadings(plan, record.readings))
@@ -59,9 +90,11 @@ export function pairsOf(plan: Plan, record: LessonRecord): [number, number][] {
     })
 }
 
-export function momentDots(plan: Plan, record: LessonRecord, unit: UnitCode): ResultDot[] {
+export function momentDots(plan: Plan, record: LessonRecord): ResultDot[] {
+  if (countedPlace(plan) === 'apart')
+    return differencesByTrial(plan, record).map(({ time, ...dot }) => ({ ...dot, x: time, counted: true }))
   const moments = new Map(momentsOf(plan).map((moment) => [moment.id, moment]))
-  return readingDots(plan, record, unit).flatMap(({ moment, ...dot }) => {
+  return readingDots(plan, record).flatMap(({ moment, ...dot }) => {
     const found = moments.get(moment)
     return found ? [{ ...dot, x: xOfMoment(found) }] : []
   })

@@ -1,20 +1,25 @@
 import { averageOf, classAverages, evidenceOf, summarise, trendOf } from '../evidence'
 import {
   activeConditions,
+  canBeNothing,
   conditionName,
   conditionValue,
+  countedPlace,
+  countsOf,
   letterOf,
   measuredCard,
+  resultUnit,
   type GraphKind,
   type LessonRecord,
   type Plan,
 } from '../lesson'
-import { unitOf, type UnitCode } from '../quantity'
+import { unitOf, type ResultUnit } from '../quantity'
 import { trialResults, wordCounts } from '../record'
 import { axisFor, type Axis } from './axis'
 import { areNumbers, graphOf } from './choose'
-import { readingDots, type ResultDot } from './dots'
+import { readingDots, workedOutDots, type ResultDot } from './dots'
 import { linesOf, momentDots, pairsOf, type ResultLine } from './overMoments'
+import { stagesOf, type StageBand } from './stages'
 
 export interface ResultMark {
   condition: string
@@ -40,10 +45,14 @@ export interface ResultPanel {
 
 export interface ResultsGraph {
   kind: GraphKind
-  unit: UnitCode
+  unit: ResultUnit
   marks: ResultMark[]
   /** Over the moments of a trial; empty elsewhere. */
   lines: ResultLine[]
+  /** A value known from elsewhere, where it is of the kind that stands at the axis. */
+  known: number | undefined
+  /** Words over times: what each condition was in the middle of its trials, from when to when; empty elsewhere. */
+  bands: StageBand[]
   /** One trial's value before and after; empty elsewhere. */
   pairs: [before: number, after: number][]
   /** The line or bend that is said, point by point; empty elsewhere. */
@@ -72,28 +81,66 @@ export function resultsGraph(plan: Plan, record: LessonRecord): ResultsGraph | u
   if (!method) return undefined
   const kind = graphOf(plan, record)
   const marks = marksOf(plan, record, kind)
-  const dots = OVER_MOMENTS.includes(kind) ? momentDots(plan, record, method.unit) : dotsOf(plan, record, method.unit, marks, kind)
-  const ordinal = method.instrument !== 'number'
-  // Degrees have no zero that a bar could stand on.
-  const withZero = FROM_ZERO.includes(kind) && unitOf(method.unit).dimension !== 'temperature' && !ordinal
+  const unit = unitOn(plan, kind)
+  const dots = OVER_MOMENTS.includes(kind) ? momentDots(plan, record) : dotsOf(plan, record, marks, kind)
+  const ordinal = unit === 'words' || unit === 'place'
+  // Degrees have no zero that a bar could stand on; what can be nothing stands on that, up where it is more and down where it is less.
+  const standsOnZero = canBeNothing(plan) || (unitOf(unit).dimension !== 'temperature' && !ordinal)
+  const withZero =
+    (FROM_ZERO.includes(kind) && standsOnZero) || (kind === 'lines' && canBeNothing(plan) && countedPlace(plan) === 'apart')
+  const known = knownOn(plan, kind)
+  const bands = kind === 'stages' ? stagesOf(plan, record) : []
   return {
     kind,
-    unit: method.unit,
+    unit,
     marks,
     lines: OVER_MOMENTS.includes(kind) ? linesOf(plan, record, marks) : [],
     pairs: kind === 'pairs' ? pairsOf(plan, record) : [],
     curve: kind === 'curve' ? curveOf(plan, record) : [],
     panels: kind === 'by-group' ? plan.groups.map(({ id }) => panelOf(plan, record, marks, dots, id)) : [],
     dots,
-    axis: axisFor([...dots.map((dot) => dot.value), ...(ordinal ? scaleOf(plan) : [])], withZero),
+    known,
+    bands,
+    axis:
+      kind === 'stages'
+        ? timesAxis(plan)
+        : axisFor(
+            [
+              ...dots.map((dot) => dot.value),
+              ...(ordinal ? scaleOf(plan) : []),
+              ...watchedFor(plan),
+              ...(known === undefined ? [] : [known]),
+            ],
+            withZero,
+          ),
     across: acrossOf(plan, kind, marks),
   }
+}
+
+/** Over the moments of a trial stand its readings; elsewhere what counts. */
+function unitOn(plan: Plan, kind: GraphKind): ResultUnit {
+  const read = measuredCard(plan)!.method.unit
+  if (kind === 'stages') return plan.watch.unit
+  return kind === 'lines' || kind === 'pairs' || kind === 'words' ? read : resultUnit(plan)
+}
+
+const WITH_KNOWN: GraphKind[] = ['bars', 'points', 'curve', 'number-line', 'tries']
+
+function knownOn(plan: Plan, kind: GraphKind): number | undefined {
+  const known = measuredCard(plan)!.method.known ?? undefined
+  const asRead = kind === 'lines' && ['last', 'average', 'highest'].includes(countsOf(plan))
+  return asRead || (WITH_KNOWN.includes(kind) && resultUnit(plan) !== 'words') ? known : undefined
+}
+
+/** A bar of something that was not reached goes as far as anybody watched. */
+function watchedFor(plan: Plan): number[] {
+  return countsOf(plan) === 'until' ? [Math.max(...plan.watch.times)] : []
 }
 
 function marksOf(plan: Plan, record: LessonRecord, kind: GraphKind): ResultMark[] {
   const evidence = OVER_MOMENTS.includes(kind) ? undefined : evidenceOf(plan, record)
   // Places and words have an average for telling who is ahead, and no other.
-  const ordinal = measuredCard(plan)?.method.instrument !== 'number'
+  const ordinal = measuredCard(plan)?.method.instrument !== 'number' || countsOf(plan) === 'until'
   const averages = evidence ? classAverages(ordinal ? { ...plan, average: 'mean' } : plan, evidence) : new Map<string, number>()
   const numbers = ON_NUMBERS.includes(kind) && areNumbers(plan)
   const counts = kind === 'words' ? wordCounts(plan, record.readings) : []
@@ -123,8 +170,14 @@ function panelOf(plan: Plan, record: LessonRecord, marks: ResultMark[], dots: Re
   }
 }
 
+/** From the start on; there is no half a day of reading. */
+function timesAxis({ watch }: Plan): Axis {
+  const axis = axisFor(watch.times, true)
+  return watch.times.every(Number.isInteger) && axis.step < 1 ? { ...axis, step: 1 } : axis
+}
+
 function acrossOf(plan: Plan, kind: GraphKind, marks: ResultMark[]): Axis | undefined {
-  if (kind === 'lines') return axisFor(plan.watch.times, true)
+  if (kind === 'lines') return timesAxis(plan)
   if (!ON_NUMBERS.includes(kind) || !areNumbers(plan)) return undefined
   return axisFor(
     marks.map((mark) => mark.x),
@@ -147,10 +200,11 @@ function curveOf(plan: Plan, record: LessonRecord): [number, number][] {
   })
 }
 
-function dotsOf(plan: Plan, record: LessonRecord, unit: UnitCode, marks: ResultMark[], kind: GraphKind): ResultDot[] {
+function dotsOf(plan: Plan, record: LessonRecord, marks: ResultMark[], kind: GraphKind): ResultDot[] {
   const groups = plan.groups.map((group) => group.id)
   const alone = (ON_NUMBERS.includes(kind) && areNumbers(plan)) || kind === 'by-group'
-  return readingDots(plan, record, unit).flatMap(({ moment: _moment, ...dot }) => {
+  const dots = countsOf(plan) === 'reading' ? readingDots(plan, record) : workedOutDots(plan, record)
+  return dots.flatMap(({ moment: _moment, ...dot }) => {
     const mark = marks.find((one) => one.condition === dot.condition)
     const aside = alone ? 0 : ((groups.indexOf(dot.group) + 0.5) / groups.length - 0.5) * SPREAD
     return mark ? [{ ...dot, x: mark.x + aside }] : []

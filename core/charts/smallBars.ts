@@ -11,10 +11,17 @@ export interface SmallBar {
 /** The averages as bars beside each other; empty until two conditions have one. */
 export function smallBars(plan: Plan, readings: Reading[]): SmallBar[] {
   const averages = averageResults(plan, readings)
-  const longest = Math.max(...Object.values(averages).map(Math.abs), 0)
+  const longest = Math.max(...Object.values(averages).filter(Number.isFinite).map(Math.abs), 0)
   const bars = activeConditions(plan).flatMap(({ id }) => {
     const average = averages[id]
-    return average === undefined ? [] : [{ letter: letterOf(plan, id), share: longest === 0 ? 0 : average / longest }]
+    return average === undefined
+      ? []
+      : [
+          {
+            letter: letterOf(plan, id),
+            share: Number.isFinite(average) && longest > 0 ? average / longest : Number(average === Infinity),
+          },
+        ]
   })
   return bars.length > 1 ? bars : []
 }

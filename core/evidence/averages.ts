@@ -1,4 +1,5 @@
-import { mean, median } from 'simple-statistics'
+import { mean } from 'simple-statistics'
+import { middleValue } from '../record'
 import type { AverageWay } from '../lesson'
 
 export interface Summary {
@@ -20,11 +21,11 @@ export function summarise(values: number[]): Summary | undefined {
   return {
     count: values.length,
     mean: mean(values),
-    median: median(values),
+    median: middleValue(values),
     modes: modesOf(values),
     lowest,
     highest,
-    range: highest - lowest,
+    range: highest === lowest ? 0 : highest - lowest,
   }
 }
 

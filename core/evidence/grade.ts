@@ -2,6 +2,7 @@ import { summarise, type Summary } from './averages'
 import { fitCells, type CellFit } from './cells'
 import type { Friedman } from './friedman'
 import type { FromNothing } from './fromNothing'
+import type { AgainstKnown } from './known'
 import { type Model, type Observation, type PairContrast } from './model'
 import type { Neighbours, Reach } from './neighbours'
 import { rangeByLuck } from '../chance'
@@ -80,6 +81,8 @@ export interface Evidence {
   agreement: Agreement | undefined
   /** Changes against nothing at all, by condition. */
   fromNothing: FromNothing[]
+  /** Against a value known from elsewhere; undefined where there is none. */
+  known: AgainstKnown | undefined
   /** What cannot be compared fairly, and what would mend it. */
   notFair: NotFair | undefined
 }
@@ -110,6 +113,7 @@ export const NOTHING_WEIGHED: Evidence = {
   reach: undefined,
   agreement: undefined,
   fromNothing: [],
+  known: undefined,
   notFair: undefined,
 }
 

@@ -1,5 +1,5 @@
 import { oncePerPair } from '../chance'
-import { measuredCard, type Plan, type Reading } from '../lesson'
+import { countsOf, measuredCard, resultMark, type Plan, type Reading } from '../lesson'
 import type { LearnedWobble } from '../measuring'
 import { doubtfulReadings, trialResults } from '../record'
 import { fitCells } from './cells'
@@ -17,8 +17,8 @@ export const learnedWobble = oncePerPair((plan: Plan, readings: Reading[]): Lear
   // What somebody should look at first says nothing of the wobble yet.
   const doubtful = new Set(doubtfulReadings(plan, readings).map(({ reading }) => reading.id))
   const results = trialResults(plan, doubtful.size === 0 ? readings : readings.filter(({ id }) => !doubtful.has(id)))
-  if (method?.instrument !== 'number' || results.length === 0) return undefined
-  const { cells, model, wobble, perCell, onCells } = fitCells(results, method.resolution)
+  if (method?.instrument !== 'number' || countsOf(plan) === 'until' || results.length === 0) return undefined
+  const { cells, model, wobble, perCell, onCells } = fitCells(results, resultMark(plan))
   if (wobble === undefined || results.length - cells.length < FEWEST_FREEDOM) return undefined
   const ownVariance = model && onCells ? model.residualVariance - wobble ** 2 / perCell : 0
   return { sd: wobble, own: Math.sqrt(Math.max(0, ownVariance)) }

@@ -2,9 +2,12 @@ import { oncePerPair } from '../chance'
 import { arrangementOf } from '../arrangement'
 import {
   activeConditions,
+  canBeNothing,
   comesAgain,
+  countsOf,
   measuredCard,
   momentsOf,
+  resultMark,
   WHOLE_CLASS,
   type LessonRecord,
   type Method,
@@ -15,10 +18,11 @@ import { countedReadings, hasEmptyPlaces, trialResults, wholeTrials, type TrialR
 import { unfairAmong } from './fairly'
 import { changesFromNothing } from './fromNothing'
 import { capped, noSurerThan, NOTHING_WEIGHED, weighEvidence, type Evidence, type EvidenceOptions, type Grade } from './grade'
+import { againstKnown } from './known'
 import { learnedWobble } from './learned'
-import type { Observation } from './model'
 import { weighOrder } from './ordering'
 import { pooledGrade } from './pooled'
+import { weighTimesUntil } from './timesUntil'
 
 /**
  * The evidence of a lesson as it stands; undefined while nothing is chosen to measure. Conditions come in the plan's order, and only fair ones are
@@ -32,18 +36,22 @@ export const evidenceOf = oncePerPair((plan: Plan, record: LessonRecord): Eviden
   const results = resultsAsBlocks(plan, record)
   const notFair = unfairAmong(plan, [...new Set(results.map(({ condition }) => condition))])
   const compared = notFair ? results.filter(({ condition }) => notFair.compared.includes(condition)) : results
-  const evidence =
-    method.instrument === 'number'
-      ? weighEvidence(compared, options)
-      : weighOrder(compared, method.instrument === 'words' ? 'words' : 'places', options)
+  const evidence = weighed(plan, method, compared, options)
   return {
     ...evidence,
     ...(notFair ? unfairly(evidence, results, options, notFair) : {}),
     // Everybody takes turns at the same apparatus: there are no groups that could agree.
     agreement: oneApparatus(plan) ? undefined : evidence.agreement,
-    fromNothing: plan.kind === 'before-after' ? changesFromNothing(results, options, evidence.limits) : [],
+    fromNothing: canBeNothing(plan) ? changesFromNothing(results, options, evidence.limits) : [],
+    known: againstKnown(plan, results, evidence.summaries, options, evidence.limits),
   }
 })
+
+function weighed(plan: Plan, { instrument }: Method, results: TrialResult[], options: EvidenceOptions): Evidence {
+  if (countsOf(plan) === 'until') return weighTimesUntil(results, options)
+  if (instrument === 'number') return weighEvidence(results, options)
+  return weighOrder(results, instrument === 'words' ? 'words' : 'places', options)
+}
 
 /**
  * The evidence of one group's own readings: its table, and what it says by itself.
@@ -56,11 +64,13 @@ export function evidenceOfGroup(plan: Plan, record: LessonRecord, group: string)
 /** Averages of everything that was read; a grade only where two of the conditions are a fair comparison. */
 function unfairly(
   evidence: Evidence,
-  results: Observation[],
+  results: TrialResult[],
   options: EvidenceOptions,
   notFair: NonNullable<Evidence['notFair']>,
 ): Partial<Evidence> {
-  const { summaries } = weighEvidence(results, options)
+  const { summaries } = results.every(({ value }) => Number.isFinite(value))
+    ? weighEvidence(results, options)
+    : weighTimesUntil(results, options)
   return notFair.compared.length > 0
     ? { summaries: summaries.map((one) => evidence.summaries.find(({ condition }) => condition === one.condition) ?? one), notFair }
     : { ...NOTHING_WEIGHED, summaries, grade: 'not-fair', notFair }
@@ -77,7 +87,7 @@ function comparesWithItself(plan: Plan): boolean {
 
 function optionsOf(plan: Plan, { readings }: LessonRecord, method: Method): EvidenceOptions {
   return {
-    resolution: method.resolution,
+    resolution: resultMark(plan),
     totalSd: methodTotalSd(plan, method, learnedWobble(plan, readings)),
     differenceThatMatters: method.differenceThatMatters,
     sameThing: comesAgain(plan),
@@ -102,11 +112,12 @@ const FIRST_ON_CELLS = 7
  */
 export function judgedBefore(plan: Plan, record: LessonRecord): Grade | undefined {
   const method = measuredCard(plan)?.method
-  if (plan.begunIn >= FIRST_ON_CELLS || method?.instrument !== 'number' || comparesWithItself(plan)) return undefined
+  if (plan.begunIn >= FIRST_ON_CELLS || method?.instrument !== 'number' || comparesWithItself(plan) || countsOf(plan) === 'until')
+    return undefined
   const results = resultsAsBlocks(plan, record)
   const now = evidenceOf(plan, record)?.grade
   if (new Set(results.map(({ condition }) => condition)).size < 2) return undefined
-  const before = pooledGrade(results, method.resolution)
+  const before = pooledGrade(results, resultMark(plan))
   return before === now ? undefined : before
 }
 

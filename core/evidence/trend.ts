@@ -1,5 +1,5 @@
 import { fAbove, oncePerPair } from '../chance'
-import { activeConditions, conditionValue, measuredCard, type LessonRecord, type Plan } from '../lesson'
+import { activeConditions, conditionValue, countsOf, measuredCard, resultMark, type LessonRecord, type Plan } from '../lesson'
 import { trialResults } from '../record'
 import { fitCells, type CellFit } from './cells'
 import type { Grade } from './grade'
@@ -56,6 +56,7 @@ export const trendOf = oncePerPair((plan: Plan, record: LessonRecord): Trend | u
   const method = measuredCard(plan)?.method
   const evidence = evidenceOf(plan, record)
   if (!evidence || !method || method.instrument !== 'number' || plan.kind === 'before-after') return undefined
+  if (countsOf(plan) === 'until') return undefined
   const compared = activeConditions(plan).filter(({ id }) => !evidence.notFair || evidence.notFair.compared.includes(id))
   const numbers = new Map(compared.map((one) => [one.id, conditionValue(plan, one)]))
   const oneBlock = evidence.fit?.groups === 1
@@ -63,7 +64,7 @@ export const trendOf = oncePerPair((plan: Plan, record: LessonRecord): Trend | u
     const x = numbers.get(condition)
     return x === undefined ? [] : [{ group: oneBlock ? 'class' : group, x, y: value }]
   })
-  return findTrend(points, { resolution: method.resolution, grade: evidence.grade, counts: plan.conditionUnit === 'count' })
+  return findTrend(points, { resolution: resultMark(plan), grade: evidence.grade, counts: plan.conditionUnit === 'count' })
 })
 
 /**

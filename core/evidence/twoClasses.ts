@@ -1,17 +1,21 @@
 import {
   activeConditions,
+  canBeNothing,
   changedFactor,
   comesAgain,
   conditionName,
   conditionValue,
+  countsOf,
   keptFactors,
   measuredCard,
+  resultMark,
+  resultUnit,
   type LessonRecord,
   type Plan,
 } from '../lesson'
 import { methodTotalSd } from '../measuring'
-import { convert, unitOf, withoutNoise } from '../quantity'
-import { trialResults } from '../record'
+import { convert, unitOf, withoutNoise, type ResultUnit } from '../quantity'
+import { resultsAs } from '../record'
 import { fAbove } from '../chance'
 import { weighEvidence, type Evidence } from './grade'
 import { evidenceOf } from './ofLesson'
@@ -94,9 +98,9 @@ export interface Pooled {
  */
 export function poolClasses(us: OtherClass, them: OtherClass, { shared }: TwoTests): Pooled | undefined {
   const method = measuredCard(us.plan)?.method
-  if (!method || method.instrument !== 'number') return undefined
+  if (!method || method.instrument !== 'number' || countsOf(us.plan) === 'until') return undefined
   const options = {
-    resolution: Math.max(method.resolution, theirMark(them.plan, method.unit)),
+    resolution: Math.max(resultMark(us.plan), theirMark(them.plan, us.plan)),
     totalSd: methodTotalSd(us.plan, method),
     differenceThatMatters: method.differenceThatMatters,
     sameThing: comesAgain(us.plan) || comesAgain(them.plan),
@@ -138,19 +142,24 @@ function observationsOf(
   idOf: (id: string) => string | undefined,
   ours: Plan,
 ): Observation[] {
-  const [from, to] = [measuredCard(plan)?.method.unit, measuredCard(ours)?.method.unit]
-  if (!from || !to) return []
-  return trialResults(plan, record.readings).flatMap(({ group, condition, value }) => {
-    const [id, converted] = [idOf(condition), convert(value, from, to)]
+  const counted = countsOf(ours)
+  const [from, to] = [resultUnit(plan, counted), resultUnit(ours)]
+  const turned = (value: number) => (canBeNothing(ours) ? stepIn(value, from, to) : convert(value, from, to))
+  return resultsAs(plan, record.readings, counted).flatMap(({ group, condition, value }) => {
+    const [id, converted] = [idOf(condition), turned(value)]
     return id === undefined || converted === undefined ? [] : [{ group: `${side}/${group}`, condition: id, value: converted }]
   })
 }
 
-function theirMark(plan: Plan, unit: NonNullable<ReturnType<typeof measuredCard>>['method']['unit']): number {
-  const method = measuredCard(plan)?.method
-  // A step of the mark, not a point on the scale: degrees differ by a zero that drops out.
-  const [one, none] = method ? [convert(method.resolution, method.unit, unit), convert(0, method.unit, unit)] : []
-  return one === undefined || none === undefined ? 0 : withoutNoise(Math.abs(one - none))
+function theirMark(theirs: Plan, ours: Plan): number {
+  const counted = countsOf(ours)
+  return Math.abs(stepIn(resultMark(theirs, counted), resultUnit(theirs, counted), resultUnit(ours)) ?? 0)
+}
+
+/** A step and not a point on the scale: degrees differ by a zero that drops out. */
+function stepIn(step: number, from: ResultUnit, to: ResultUnit): number | undefined {
+  const [one, none] = [convert(step, from, to), convert(0, from, to)]
+  return one === undefined || none === undefined ? undefined : withoutNoise(one - none)
 }
 
 function sharedConditions(ours: Plan, theirs: Plan): TwoTests['shared'] {

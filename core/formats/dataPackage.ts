@@ -1,9 +1,11 @@
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
 import {
   conditionName,
+  countsOf,
   EVERY_KIND,
   letterOf,
   measuredCard,
+  resultUnit,
   rowsOf,
   WHOLE_CLASS,
   type AnyKind,
@@ -14,6 +16,7 @@ import {
   type RowKindName,
 } from '../lesson'
 import { unitOf } from '../quantity'
+import { trialResults } from '../record'
 import type { LessonFile } from './lessonFile'
 import { writeReadingsCsv } from './readingsCsv'
 import { writeTable } from './spreadsheet'
@@ -34,7 +37,7 @@ interface Field {
 export function writeDataPackage(file: LessonFile): Uint8Array {
   const { plan } = file
   const others = EVERY_KIND.filter((kind) => kind.kind !== 'reading').map((kind) => rowsTable(plan, file, kind))
-  const tables = [readingsTable(plan, file), conditionsTable(plan), groupsTable(plan), ...others]
+  const tables = [readingsTable(plan, file), resultsOfTrials(plan, file), conditionsTable(plan), groupsTable(plan), ...others]
   const description = {
     profile: 'tabular-data-package',
     name: 'jolly-beaker-lesson',
@@ -114,6 +117,39 @@ function readingsTable(plan: Plan, { readings }: LessonRecord): Table {
       text('supersedes', 'Identifier of the row whose place it takes'),
     ],
     csv: writeReadingsCsv(plan, readings),
+  }
+}
+
+/** What every trial came to, as the class lets it count. */
+function resultsOfTrials(plan: Plan, { readings }: LessonRecord): Table {
+  const unit = unitOf(resultUnit(plan)).symbol
+  const name = (id: string) => plan.conditions.find((one) => one.id === id)
+  return {
+    name: 'results',
+    title: 'What every trial came to, as the class lets it count',
+    fields: [
+      text('group', 'Name of the group'),
+      text('condition', 'What the factor was changed to'),
+      { name: 'repeat', type: 'integer', description: 'Trial of this group and condition, 1 is the first' },
+      { name: 'value', type: 'number', description: `What counts, in ${unit || 'counts'}; empty where it was not reached` },
+      text(
+        'counts',
+        'Which figure of the trial it is: reading, last, change, loss, of-100, rate, total, average, highest or until',
+      ),
+    ],
+    csv: writeTable([
+      ['group', 'condition', 'repeat', 'value', 'counts'],
+      ...trialResults(plan, readings).map(({ group, condition, repeat, value }) => {
+        const found = name(condition)
+        return [
+          plan.groups.find((one) => one.id === group)?.name ?? '',
+          found ? conditionName(plan, found) : '',
+          String(repeat),
+          Number.isFinite(value) ? String(value) : '',
+          countsOf(plan),
+        ]
+      }),
+    ]),
   }
 }
 

@@ -93,15 +93,26 @@ const steps: Record<number, (plan: Loose) => Loose> = {
       : plan.measures,
   }),
   // What is best.
-  7: (plan) => ({
+  7: (plan) => ({ ...plan, schemaVersion: 8, measures: methodsInto(plan.measures, { best: null, bestNumber: null }) }),
+  // What counts, and a known value.
+  8: (plan) => ({
     ...plan,
-    schemaVersion: 8,
-    measures: Array.isArray(plan.measures)
-      ? plan.measures.map((measure) =>
-          into(measure, { method: into(isLoose(measure) ? measure.method : {}, { best: null, bestNumber: null }) }),
-        )
-      : plan.measures,
+    schemaVersion: 9,
+    measures: methodsInto(plan.measures, {
+      eachIs: 'shown',
+      counts: null,
+      countsPlace: null,
+      countsUntil: null,
+      known: null,
+      knownName: '',
+      knownWeekly: null,
+    }),
   }),
+}
+
+function methodsInto(measures: unknown, more: Loose): unknown {
+  if (!Array.isArray(measures)) return measures
+  return measures.map((measure) => into(measure, { method: into(isLoose(measure) ? measure.method : {}, more) }))
 }
 
 /** Something that is used up in every trial was a fresh one each time. */

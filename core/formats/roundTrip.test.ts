@@ -109,7 +109,7 @@ describe('a lesson that goes out and comes back', () => {
       resources: { path: string; title: string; schema: { fields: { name: string; description: string }[] } }[]
     }
     // One for the readings, two for the plan, and one for each further kind of row.
-    expect(resources).toHaveLength(EVERY_KIND.length + 2)
+    expect(resources).toHaveLength(EVERY_KIND.length + 3)
     for (const { path, title, schema } of resources) {
       const [heading] = strFromU8(zip[path]!).split('\r\n')
       expect(heading).toBe(schema.fields.map(({ name }) => name).join(','))

@@ -1,19 +1,20 @@
 import { unitOf } from '../quantity'
 import { measuredCard } from './cards'
+import { canBeNothing, resultUnit } from './counts'
 import { BEST, type Plan } from './plan'
 
 export type Best = (typeof BEST)[number]
 
 /**
- * What is best: what the class said; where nobody was asked, of places the first and of amounts the most, while times and temperatures have no best.
+ * What is best: what the class said; where nobody was asked, of places the first and of amounts the most, while times, temperatures, changes and losses have no best.
  * @example bestOf(soakUpPlan()) // => 'most'
  */
 export function bestOf(plan: Plan): Best {
   const method = measuredCard(plan)?.method
   if (!method) return 'none'
   if (method.best !== null) return method.best
-  const { dimension } = unitOf(method.unit)
-  return dimension === 'time' || dimension === 'temperature' || plan.kind === 'before-after' ? 'none' : 'most'
+  const { dimension } = unitOf(resultUnit(plan))
+  return dimension === 'time' || dimension === 'temperature' || canBeNothing(plan) || method.eachIs === 'used' ? 'none' : 'most'
 }
 
 /** The number that the best one comes nearest to; undefined where another thing is best. */

@@ -2,10 +2,24 @@ export { bestNumberOf, bestOf } from './best'
 export { isNamed, mainWords, withoutEnding } from './mainWords'
 export type { Best } from './best'
 export {
+  canBeNothing,
+  countedFor,
+  countedPlace,
+  countedUntil,
+  countsOf,
+  readingsInResult,
+  resultMark,
+  resultUnit,
+  watchedPlaces,
+} from './counts'
+export type { Counted } from './counts'
+export {
   AGES,
   AMONG,
   AVERAGE_TO,
   CONDITIONS_AS,
+  COUNTED,
+  EACH_IS,
   BEST,
   EXPECTED_FROM,
   INSTRUMENTS,

@@ -35,6 +35,7 @@ export const BOUNDS = {
   resolution: { least: 1e-6, most: 1e6 },
   wobble: { least: 0, most: 1e9 },
   timedAtOnce: { least: 1, most: 100 },
+  timesAWeek: { least: 0, most: 200 },
   lessonMinutes: { least: 1, most: 600 },
   minutes: { least: 0, most: 600 },
   trialSeconds: { least: 0, most: 86_400 },

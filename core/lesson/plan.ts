@@ -3,7 +3,7 @@ import type { Material, OwnCaution } from './material'
 import type { Arrangement, Clock } from './timing'
 
 /** A change of the plan's shape raises it, with a step in core/formats/migrate.ts. */
-export const PLAN_VERSION = 8
+export const PLAN_VERSION = 9
 
 /**
  * The plan is one document: stored as it is, sent as it is, saved as the lesson file. Its Joi description stands in
@@ -82,6 +82,8 @@ export const AVERAGE_TO = ['mark', 'one-more'] as const
 export const WATCH_UNITS = ['min', 'day'] as const
 export const AMONG = ['group', 'class'] as const
 export const INSTRUMENTS = ['number', 'words', 'race', 'balance'] as const
+export const EACH_IS = ['shown', 'risen', 'used'] as const
+export const COUNTED = ['last', 'change', 'loss', 'of-100', 'rate', 'total', 'average', 'highest', 'until'] as const
 export const BEST = ['most', 'least', 'nearest', 'none'] as const
 export const EXPECTED_FROM = ['guess', 'practice', 'bench'] as const
 
@@ -103,6 +105,7 @@ export const GRAPH_KINDS = [
   'points',
   'curve',
   'lines',
+  'stages',
   'pairs',
   'number-line',
   'places',
@@ -234,6 +237,19 @@ export interface Method {
   warmUp: number[]
   /** The smallest difference worth talking about, in `unit`; 0 leaves it to the instrument. */
   differenceThatMatters: number
+  /** What one number is: what the instrument shows, finish less start, or start less what is left. */
+  eachIs: (typeof EACH_IS)[number]
+  /** Which figure speaks for a trial that is read several times; null while nobody was asked (core/lesson/counts.ts). */
+  counts: (typeof COUNTED)[number] | null
+  /** Where a trial is read in several places: the one that counts, 0 for the first; null for the first less the last. */
+  countsPlace: number | null
+  /** What it has to reach, where the time until then counts: a number in `unit`, or a word's place in the list. */
+  countsUntil: number | null
+  /** A value known from elsewhere, in the unit of the result: a usual amount, or what a rule foretells. */
+  known: number | null
+  knownName: string
+  /** How often a week one child does what was measured; null leaves out what a saving adds up to. */
+  knownWeekly: number | null
   /** What is best; null while nobody was asked (core/lesson/best.ts). */
   best: (typeof BEST)[number] | null
   /** The number that the best one comes nearest to, in `unit`. */

@@ -28,8 +28,14 @@ const DEVICES_OF: Partial<Record<Dimension, Device[]>> = {
  * The devices that give a reading of this kind, the usual one first. A place in an order that is put right is typed.
  * @example devicesFor({ instrument: 'number', unit: 's' }) // => ['pad', 'stopwatch', 'laps', 'gate']
  */
-export function devicesFor({ instrument, unit }: Pick<Method, 'instrument' | 'unit'>): Device[] {
+export function devicesFor({
+  instrument,
+  unit,
+  eachIs = 'shown',
+}: Pick<Method, 'instrument' | 'unit'> & Partial<Method>): Device[] {
   if (instrument === 'words') return ['words']
+  // What was used or gained is two readings, and they are asked for one by one.
+  if (instrument === 'number' && eachIs !== 'shown') return ['start-and-finish', 'pad']
   return instrument === 'number' ? ['pad', ...(DEVICES_OF[unitOf(unit).dimension] ?? [])] : ['pad']
 }
 

@@ -1,6 +1,16 @@
 import { arrangementOf, conditionsByGroup } from '../arrangement'
-import { activeConditions, comesAgain, measuredCard, type Method, type Plan } from '../lesson'
-import type { UnitCode } from '../quantity'
+import {
+  activeConditions,
+  comesAgain,
+  countsOf,
+  measuredCard,
+  readingsInResult,
+  resultMark,
+  resultUnit,
+  type Method,
+  type Plan,
+} from '../lesson'
+import type { ResultUnit } from '../quantity'
 import { chanceBestIsBest, chanceRightOrder } from './chances'
 import { chanceOfClear } from './clear'
 import { chancesByRaces, racesComeOutClear } from './races'
@@ -57,10 +67,14 @@ export function methodMeasuringSd(method: Method): number {
   })
 }
 
-/** Measuring wobble of one result: what changed, or was used, is read twice. */
+/** Measuring wobble of one result: what changed, or was used, is read twice, and a time until something is known to a step of watching. */
 export function resultMeasuringSd(plan: Plan, method: Method): number {
-  const twice = plan.kind === 'before-after' && activeConditions(plan).length > 1
-  return methodMeasuringSd(method) * (twice ? Math.SQRT2 : 1)
+  const counted = countsOf(plan)
+  if (counted === 'until') return resultMark(plan) / Math.sqrt(12)
+  // How big a share of the contents one mark is, nobody knows before.
+  if (counted === 'of-100') return 0
+  const withItself = plan.kind === 'before-after' && activeConditions(plan).length === 1
+  return methodMeasuringSd(method) * (withItself ? 1 : Math.sqrt(readingsInResult(plan, method)))
 }
 
 /**
@@ -73,8 +87,9 @@ export function methodTotalSd(plan: Plan, method: Method, learned?: LearnedWobbl
 }
 
 /** The unit in which results are expected: finishing times behind a race, masses behind a balance. */
-export function expectedUnit(method: Method): UnitCode {
-  return method.instrument === 'race' ? 's' : method.instrument === 'balance' ? 'g' : method.unit
+export function expectedUnit(plan: Plan): ResultUnit {
+  const instrument = measuredCard(plan)?.method.instrument
+  return instrument === 'race' ? 's' : instrument === 'balance' ? 'g' : resultUnit(plan)
 }
 
 /**

@@ -1,5 +1,5 @@
-export { convert, unitNamed, unitOf, withoutNoise, NUMBER_UNITS, UNIT_CODES } from './units'
-export type { Dimension, KitchenRegion, Unit, UnitCode } from './units'
+export { convert, plainUnit, unitNamed, unitOf, withoutNoise, NUMBER_UNITS, UNIT_CODES } from './units'
+export type { Dimension, KitchenRegion, ResultUnit, Unit, UnitCode } from './units'
 export { readQuantity } from './read'
 export type { ReadErrorCode, ReadOptions, ReadResult } from './read'
 export { decimalsOf, onTheMark, roundToMark } from './round'

@@ -1,4 +1,5 @@
-export type Dimension = 'length' | 'mass' | 'volume' | 'time' | 'temperature' | 'force' | 'sound' | 'number' | 'order' | 'words'
+export type Dimension =
+  'length' | 'mass' | 'volume' | 'time' | 'temperature' | 'force' | 'sound' | 'number' | 'order' | 'words' | 'share' | 'rate'
 export type KitchenRegion = 'metric' | 'us' | 'uk'
 
 export type UnitCode =
@@ -31,8 +32,11 @@ export type UnitCode =
   | 'place'
   | 'words'
 
+/** The unit of a result: what counts may be a share of a hundred, or so much a minute or a day. */
+export type ResultUnit = UnitCode | 'of-100' | `${UnitCode}/${'min' | 'day'}`
+
 export interface Unit {
-  code: UnitCode
+  code: ResultUnit
   symbol: string
   dimension: Dimension
   /** How many of the dimension's base unit (mm, g, mL, s, degC, N, dB, one) make one of this. */
@@ -101,10 +105,30 @@ export const UNIT_CODES = Object.keys(UNITS) as UnitCode[]
 export const NUMBER_UNITS = UNIT_CODES.filter((code) => code !== 'place' && code !== 'words')
 
 /** The unit of a code, with the kitchen sizes of a region. `unitOf('cup', 'us').size // 236.58824` */
-export function unitOf(code: UnitCode, region: KitchenRegion = 'metric'): Unit {
+export function unitOf(code: ResultUnit, region: KitchenRegion = 'metric'): Unit {
+  if (code === 'of-100') return OF_100
+  if (isRate(code)) return rateUnit(code)
   const found = UNITS[code]
   const size = REGIONAL_SIZES[region][code]
   return size === undefined ? found : { ...found, size }
+}
+
+const OF_100: Unit = { code: 'of-100', symbol: '%', dimension: 'share', size: 1, shift: 0, spellings: [] }
+
+/** What a number of a result is read in: a share or so much a day is a bare number. `plainUnit('cm/day') // 'count'` */
+export function plainUnit(unit: ResultUnit): UnitCode {
+  return unit === 'of-100' || isRate(unit) ? 'count' : unit
+}
+
+function isRate(code: ResultUnit): code is Extract<ResultUnit, `${string}/${string}`> {
+  return code.includes('/')
+}
+
+/** So much a minute or a day: `'3.4 cm a day'`. */
+function rateUnit(code: `${UnitCode}/${'min' | 'day'}`): Unit {
+  const [of, each] = code.split('/') as [UnitCode, 'min' | 'day']
+  const { symbol, size } = UNITS[of]
+  return { code, symbol: `${symbol} a ${each}`.trim(), dimension: 'rate', size: size / UNITS[each].size, shift: 0, spellings: [] }
 }
 
 /** The unit that a word stands for, whatever its case; undefined when it is none. `unitNamed('Metres') // 'm'` */
@@ -117,11 +141,11 @@ export function unitNamed(word: string): UnitCode | undefined {
  * The same amount in another unit, or undefined when the two measure different things.
  * @example convert(5.31, 'm', 'cm') // => 531
  */
-export function convert(value: number, from: UnitCode, to: UnitCode, region: KitchenRegion = 'metric'): number | undefined {
+export function convert(value: number, from: ResultUnit, to: ResultUnit, region: KitchenRegion = 'metric'): number | undefined {
   const source = unitOf(from, region)
   const target = unitOf(to, region)
-  if (source.dimension !== target.dimension) return undefined
   if (from === to) return value
+  if (source.dimension !== target.dimension) return undefined
   return withoutNoise((value * source.size + source.shift - target.shift) / target.size)
 }
 

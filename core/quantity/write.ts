@@ -1,4 +1,4 @@
-import { unitOf, type UnitCode } from './units'
+import { unitOf, type ResultUnit } from './units'
 
 const THIN_SPACE = '\u202f'
 
@@ -19,12 +19,12 @@ export function writeShort(value: number): string {
 }
 
 /** A number and its unit that never part at the end of a line. `writeQuantity(21, 'mm', 0) // '21 mm'` */
-export function writeQuantity(value: number, unit: UnitCode, decimals: number): string {
+export function writeQuantity(value: number, unit: ResultUnit, decimals: number): string {
   return withUnit(writeNumber(value, decimals), unit)
 }
 
 /** Joins written digits and a unit by a thin space that does not break. `withUnit('21', 'mm') // '21 mm'` */
-export function withUnit(digits: string, unit: UnitCode): string {
-  const symbol = unitOf(unit).symbol
+export function withUnit(digits: string, unit: ResultUnit): string {
+  const symbol = unitOf(unit).symbol.replaceAll(' ', THIN_SPACE)
   return symbol === '' ? digits : `${digits}${THIN_SPACE}${symbol}`
 }

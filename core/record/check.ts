@@ -1,6 +1,6 @@
 import { oncePerPair } from '../chance'
-import { activeConditions, measuredCard, momentOf, momentsOf, type Method, type Plan, type Reading } from '../lesson'
-import { resultMeasuringSd, totalSd, trialSdOf } from '../measuring'
+import { activeConditions, measuredCard, momentOf, momentsOf, resultUnit, type Method, type Plan, type Reading } from '../lesson'
+import { methodMeasuringSd, totalSd, trialSdOf } from '../measuring'
 import { convert, onTheMark, readQuantity, unitOf, type UnitCode } from '../quantity'
 import { FELLOWS_ENOUGH, fellowship, fellowsOf, keyOf, middleOf, rawFellowsOf, type Fellowship } from './fellowship'
 import { countedReadings } from './readings'
@@ -104,8 +104,10 @@ function at(value: number): Near {
 
 /** The larger of what the plan expects and what the class shows; what was only assumed gives way to what is shown. */
 function sdFor(plan: Plan, method: Method, { pooledSd, ownSd, middleOfAll }: Fellowship, entry: AskedEntry): number {
-  const measuring = resultMeasuringSd(plan, method)
-  const { sd, from } = trialSdOf(method, measuring, undefined)
+  const measuring = methodMeasuringSd(method) * (method.eachIs === 'shown' ? 1 : Math.SQRT2)
+  // What is said of results in another unit says nothing of a reading.
+  const said = resultUnit(plan) === method.unit ? method : { ...method, trialWobble: null, expectedLow: null, expectedHigh: null }
+  const { sd, from } = trialSdOf(said, measuring, undefined)
   const assumed = sd === 0 ? ASSUMED_SHARE * Math.abs(middleOfAll ?? 0) : sd
   const planned = from === 'said' ? totalSd(sd, measuring) : pooledSd === undefined ? totalSd(assumed, measuring) : measuring
   return Math.max(planned, pooledSd ?? 0, ownSd.get(keyOf(entry)) ?? 0)

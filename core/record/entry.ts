@@ -11,11 +11,12 @@ export interface EntryOptions {
 
 const RANGE = /^\s*(.+?)\s+to\s+(.+?)\s*$/i
 const LESS = /^\s*(\S.*?)\s+[-−–]\s+(\S.*?)\s*$/
-const DASHED = /^\s*\d+(?:[.,]\d+)?[-−–]\d+(?:[.,]\d+)?\s*$/
+const DASHED = /^\s*(\d+(?:[.,]\d+)?)[-−–](\d+(?:[.,]\d+)?)\s*$/
 
 /**
  * What was typed for one reading, in the plan's unit: a number with or without its unit, a sum of parts, one less another, one of the ordered words, or a
- * place in an order. From a start to a finish it is the difference that counts; where nobody said that two numbers are that, it is asked.
+ * place in an order. From a start to a finish it is the difference that counts, from a start to what is left what was used; where nobody said that two
+ * numbers are that, it is asked.
  * @example readEntry(plan, '15 + 30') // => { ok: true, value: 45, unit: 'mm' }
  * @example readEntry(plan, '12 to 68', { startAndFinish: true }) // => { ok: true, value: 56, unit: 'mm' }
  * @example readEntry(inWords, 'Damp') // => { ok: true, value: 2, unit: 'words' }
@@ -25,14 +26,28 @@ export function readEntry(plan: Plan, text: string, { startAndFinish = false }: 
   if (method?.instrument === 'words') return readWord(method.words, text.trim())
   if (method?.instrument === 'race' || method?.instrument === 'balance') return readPlace(plan, text.trim())
   const unit = method?.unit ?? 'count'
-  const [, start, finish] = RANGE.exec(text) ?? []
-  if (start && finish)
-    return startAndFinish ? readDifference(start, finish, unit) : { ok: false, code: 'start-or-range', position: start.length }
+  const eachIs = method?.eachIs ?? 'shown'
+  const both = startAndFinish || eachIs !== 'shown'
+  const [, start, finish] = RANGE.exec(text) ?? (eachIs === 'shown' ? [] : (DASHED.exec(text) ?? []))
+  if (start && finish) {
+    if (!both) return { ok: false, code: 'start-or-range', position: start.length }
+    return eachIs === 'used' ? readDifference(finish, start, unit) : readDifference(start, finish, unit)
+  }
   if (DASHED.test(text)) return { ok: false, code: 'start-or-range', position: 0 }
   const [, whole, taken] = LESS.exec(text) ?? []
   if (whole && taken) return readDifference(taken, whole, unit)
   const parts = text.split('+')
   return parts.length > 1 && parts.every((part) => part.trim() !== '') ? readSum(parts, unit) : readQuantity(text, { unit })
+}
+
+/**
+ * What a reading in several parts comes to, so that it can be shown while it is typed; undefined for a single number, and for what cannot be read yet.
+ * @example workedOutEntry(soakUpPlan(), '15 + 30') // => 45
+ */
+export function workedOutEntry(plan: Plan, text: string, options: EntryOptions = {}): number | undefined {
+  if (![RANGE, LESS, DASHED, /\S\s*\+\s*\S/].some((form) => form.test(text))) return undefined
+  const read = readEntry(plan, text, options)
+  return read.ok && read.unit !== 'words' && read.unit !== 'place' ? read.value : undefined
 }
 
 /** Does this class write a start and a finish: somebody's device or hand did. `writesStartAndFinish([]) // false` */

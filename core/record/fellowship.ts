@@ -88,10 +88,13 @@ function levelsOf(byKey: Map<string, Reading[]>): Map<string, number> {
 
 /** What most readings began from, where they were taken from empty to full: "23 to 85". */
 function emptyOf(plan: Plan, counted: Reading[]): number | undefined {
-  const unit = measuredCard(plan)?.method.unit
+  const method = measuredCard(plan)?.method
+  // A start less what is left begins full.
+  if (!method || method.eachIs === 'used') return undefined
+  const { unit } = method
   const starts = counted.flatMap(({ entered }) => {
     const start = / to /i.test(entered) ? entered.split(/ to /i)[0]! : ''
-    const read = unit && start !== '' ? readQuantity(start, { unit }) : undefined
+    const read = start !== '' ? readQuantity(start, { unit }) : undefined
     return read?.ok ? [read.value] : []
   })
   const middle = middleOf(starts.sort((a, b) => a - b))

@@ -4,7 +4,7 @@ export { checkReading, doubtfulReadings } from './check'
 export type { AskedEntry } from './check'
 export { checkEntry, isSlip } from './slips'
 export type { Doubt, Slip, Surroundings } from './slips'
-export { readEntry, writesStartAndFinish } from './entry'
+export { readEntry, workedOutEntry, writesStartAndFinish } from './entry'
 export type { EntryErrorCode, EntryOptions, EntryResult } from './entry'
 export {
   cellsInOrder,
@@ -31,7 +31,17 @@ export { groupAverages } from './groupAverages'
 export { practiceFigures } from './practice'
 export type { PracticeFigures } from './practice'
 export { asksSecondReader, readersAgree } from './secondReader'
-export { averageResults, averagesByMoment, trialResults, wholeTrials, wordCounts } from './results'
+export {
+  averageResults,
+  averagesByMoment,
+  middleOf,
+  middleValue,
+  resultsAs,
+  seriesOf,
+  trialResults,
+  wholeTrials,
+  wordCounts,
+} from './results'
 export type { MomentAverage, TrialResult } from './results'
 export { withEvents } from './withEvents'
 export { comparedWith, resultsTable, workedOutFor } from './workedOut'

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { reading, soakUpPlan } from '../../test/soakUp'
 import { evidenceOf } from '../evidence'
-import { FIRST_WATCH, EMPTY_RECORD, readBy, withKind, type Plan, type Reading } from '../lesson'
+import { EMPTY_RECORD, FIRST_WATCH, readBy, withKind, withMethod, type Plan, type Reading } from '../lesson'
 import {
   averageResults,
   averagesByMoment,
@@ -14,6 +14,7 @@ import {
   shareDone,
   trialResults,
   wordCounts,
+  workedOutEntry,
   writesStartAndFinish,
 } from '.'
 
@@ -79,11 +80,11 @@ describe('over time', () => {
     reading({ moment: 't5p2', value: 30 }),
   ]
 
-  it('the result is what it had come to at the last time, its places averaged', () => {
-    expect(trialResults(jars, rows).map(({ value }) => value)).toEqual([35])
+  it('the result is how far its places were apart at the last time', () => {
+    expect(trialResults(jars, rows).map(({ value }) => value)).toEqual([10])
     expect(trialResults(jars, rows.slice(0, 2))).toEqual([])
     const dayOne = [reading({ moment: 't0p1', value: 60 }), reading({ moment: 't0p2', value: 50 })]
-    expect(trialResults(jars, dayOne).map(({ value }) => value)).toEqual([55])
+    expect(trialResults(jars, dayOne).map(({ value }) => value)).toEqual([10])
     expect(averagesByMoment(jars, rows).map(({ moment, average }) => [moment, average])).toEqual([
       ['t0p1', 60],
       ['t5p1', 40],
@@ -143,6 +144,28 @@ describe('readEntry', () => {
     [soakUpPlan(), '68 to', expect.objectContaining({ ok: false })],
     [soakUpPlan(), '2 g to 4 g', expect.objectContaining({ ok: false })],
   ])('%#: reads “%s”', (plan, text, wanted) => expect(readEntry(plan, text, { startAndFinish: true })).toEqual(wanted))
+
+  it.each([
+    ['used', '300 to 240', 60],
+    ['used', '300-240', 60],
+    ['used', '300 - 240', 60],
+    ['used', '240', 240],
+    ['risen', '12 to 68', 56],
+    ['risen', '12-68', 56],
+  ] as const)('what is %s: reads “%s” as %d', (eachIs, text, value) =>
+    expect(
+      readEntry(
+        withMethod(soakUpPlan(), (method) => ({ ...method, eachIs })),
+        text,
+      ),
+    ).toEqual(expect.objectContaining({ ok: true, value })),
+  )
+
+  it('shows what parts come to while they are typed', () => {
+    const used = withMethod(soakUpPlan(), (method) => ({ ...method, eachIs: 'used' }))
+    const shown = ['300 to 240', '15 + 30', '61', '15 +', 'damp'].map((text) => workedOutEntry(used, text))
+    expect(shown).toEqual([60, 45, undefined, undefined, undefined])
+  })
 
   it('asks whether two numbers are a start and a finish, unless the class writes them so', () => {
     expect(readEntry(soakUpPlan(), '10 to 12')).toEqual({ ok: false, code: 'start-or-range', position: 2 })

@@ -1,6 +1,17 @@
 import { oncePerPair } from '../chance'
 import { mean } from 'simple-statistics'
-import { activeConditions, measuredCard, momentsOf, type Moment, type Plan, type Reading } from '../lesson'
+import {
+  activeConditions,
+  countedPlace,
+  countedUntil,
+  countsOf,
+  measuredCard,
+  momentsOf,
+  type Counted,
+  type Moment,
+  type Plan,
+  type Reading,
+} from '../lesson'
 import { withoutNoise } from '../quantity'
 import { countedReadings } from './readings'
 
@@ -13,34 +24,94 @@ export interface TrialResult {
 }
 
 /**
- * One result a trial: the reading itself; after less before; or what it had come to at the last time that anybody has
- * read so far, its places averaged. A trial that lacks a reading for that has no result yet. Several readings in one place each make a result of their
- * own where a trial is read once, and are averaged elsewhere.
+ * One result a trial, as the class lets it count: the reading itself, or what the readings of the trial come to by the last time that anybody has read so far.
+ * A trial that lacks a reading for that has no result yet. A time until something that was not reached is `Infinity`: longer than anybody watched.
+ * Several readings in one place each make a result of their own where a trial is read once, and are averaged elsewhere.
  * @example trialResults({ ...plan, kind: 'before-after' }, [reading({ moment: 'before', value: 68 }), reading({ moment: 'after', value: 61 })])
  *   // => [{ value: -7, … }]
  */
-export const trialResults = oncePerPair((plan: Plan, readings: Reading[]): TrialResult[] => {
-  const counted = countedReadings(plan, readings)
-  if (plan.kind !== 'before-after' && plan.kind !== 'over-time') return counted
-  const last = lastReadSoFar(plan, counted)
+export const trialResults = oncePerPair((plan: Plan, readings: Reading[]): TrialResult[] =>
+  resultsAs(plan, readings, countsOf(plan)),
+)
+
+/** The same with another figure than the one that counts. */
+export function resultsAs(plan: Plan, readings: Reading[], counted: Counted): TrialResult[] {
+  const kept = countedReadings(plan, readings)
+  if (counted === 'reading') return kept
+  const times = timesReadSoFar(plan, kept)
+  const until = counted === 'until' ? countedUntil(plan) : undefined
   const trials = new Map<string, Reading[]>()
-  for (const reading of counted) {
+  for (const reading of kept) {
     const key = `${reading.group}/${reading.condition}/${reading.repeat}`
     trials.set(key, [...(trials.get(key) ?? []), reading])
   }
   return [...trials.values()].flatMap((own) => {
-    const value = plan.kind === 'before-after' ? changeOf(own) : valueAt(last, own)
+    const series = seriesOf(plan, own)
+    const value = counted === 'until' ? timeUntil(series, times, until) : figureOf(counted, series, times)
     const { group, condition, repeat } = own[0]!
-    return value === undefined ? [] : [{ group, condition, repeat, value }]
+    return value === undefined ? [] : [{ group, condition, repeat, value: withoutNoise(value) }]
   })
-})
+}
 
-/** The moments of the latest time that has a reading: watching goes on for days, and results are looked at before the last one. */
-function lastReadSoFar(plan: Plan, counted: Reading[]): Moment[] {
-  const read = new Set(counted.map(({ moment }) => moment))
+/** What one trial was at a time: in the place that counts, or the first place less the last. */
+interface AtTime {
+  time: number
+  value: number
+}
+
+/** Times of before and after are 0 and 1. */
+function timeOf({ time, half }: Moment): number {
+  return time ?? (half === 'after' ? 1 : 0)
+}
+
+/** The times up to the latest that has a reading: watching goes on for days, and results are looked at before the last one. */
+function timesReadSoFar(plan: Plan, counted: Reading[]): number[] {
   const moments = momentsOf(plan)
-  const latest = moments.findLast(({ id }) => read.has(id))?.time
-  return moments.filter(({ time }) => time === latest)
+  const times = [...new Set(moments.map(timeOf))]
+  if (plan.kind === 'before-after') return times
+  const read = new Set(counted.map(({ moment }) => moment))
+  const latest = moments.findLast(({ id }) => read.has(id))
+  return latest ? times.filter((time) => time <= timeOf(latest)) : []
+}
+
+/** What one trial was at each time that it was read, as the place that counts has it. */
+export function seriesOf(plan: Plan, own: Reading[]): AtTime[] {
+  const place = countedPlace(plan)
+  const moments = momentsOf(plan)
+  return [...new Set(moments.map(timeOf))].flatMap((time) => {
+    const values = moments.filter((moment) => timeOf(moment) === time).map(({ id }) => averageAt(own, id))
+    const value = place === 'apart' ? apart(values[0], values.at(-1)) : values[place ?? 0]
+    return value === undefined ? [] : [{ time, value }]
+  })
+}
+
+function apart(first: number | undefined, last: number | undefined): number | undefined {
+  return first === undefined || last === undefined ? undefined : first - last
+}
+
+function figureOf(counted: Exclude<Counted, 'reading' | 'until'>, series: AtTime[], times: number[]): number | undefined {
+  const [first, last] = [series.find(({ time }) => time === times[0]), series.find(({ time }) => time === times.at(-1))]
+  const whole = series.length === times.length ? series.map(({ value }) => value) : undefined
+  if (counted === 'last') return last?.value
+  if (counted === 'highest') return whole && Math.max(...whole)
+  if (counted === 'total') return whole?.reduce((sum, value) => sum + value, 0)
+  if (counted === 'average') return whole && mean(whole)
+  if (!first || !last || times.length < 2) return undefined
+  const change = last.value - first.value
+  if (counted === 'change') return change
+  if (counted === 'loss') return -change
+  if (counted === 'rate') return change / (last.time - first.time)
+  return first.value > 0 ? (-change / first.value) * 100 : undefined
+}
+
+/** When it first was there, coming from the side on which it began; `Infinity` where it was not by the last time that anybody has read. */
+function timeUntil(series: AtTime[], times: number[], until: number | undefined): number | undefined {
+  const [first] = series
+  if (!first || until === undefined) return undefined
+  const falls = first.value > until
+  const reached = series.find(({ value }) => (falls ? value <= until : value >= until))
+  if (reached) return reached.time
+  return series.some(({ time }) => time === times.at(-1)) ? Infinity : undefined
 }
 
 /** Readings of trials that were read before and after: half a trial would shift one average and not the other. */
@@ -51,19 +122,24 @@ export function wholeTrials(readings: Reading[]): Reading[] {
   return readings.filter((reading) => before.has(key(reading)) && after.has(key(reading)))
 }
 
-function changeOf(own: Reading[]): number | undefined {
-  const [before, after] = [averageAt(own, 'before'), averageAt(own, 'after')]
-  return before === undefined || after === undefined ? undefined : withoutNoise(after - before)
-}
-
-function valueAt(last: Moment[], own: Reading[]): number | undefined {
-  const values = last.map(({ id }) => averageAt(own, id))
-  return values.every((value) => value !== undefined) ? withoutNoise(mean(values as number[])) : undefined
-}
-
 function averageAt(own: Reading[], moment: string): number | undefined {
   const values = own.filter((reading) => reading.moment === moment).map(({ value }) => value)
   return values.length === 0 ? undefined : mean(values)
+}
+
+/**
+ * The one in the middle, or halfway between the two there; two that were both not reached are not halfway anywhere.
+ * @example middleValue([1, Infinity, Infinity]) // => Infinity
+ */
+export function middleValue(values: number[]): number {
+  const sorted = [...values].sort((a, b) => a - b)
+  const [low, high] = [sorted[Math.floor((sorted.length - 1) / 2)]!, sorted[Math.floor(sorted.length / 2)]!]
+  return low === high ? low : (low + high) / 2
+}
+
+/** The middle of times until something, since one that was not reached has no sum; of everything else the mean. */
+export function middleOf(plan: Plan, values: number[]): number {
+  return countsOf(plan) === 'until' ? middleValue(values) : mean(values)
 }
 
 /** Average result of every condition that has one, by condition id. */
@@ -72,7 +148,7 @@ export function averageResults(plan: Plan, readings: Reading[]): Record<string, 
   return Object.fromEntries(
     activeConditions(plan).flatMap(({ id }) => {
       const values = results.filter((one) => one.condition === id).map(({ value }) => value)
-      return values.length === 0 ? [] : [[id, mean(values)]]
+      return values.length === 0 ? [] : [[id, middleOf(plan, values)]]
     }),
   )
 }

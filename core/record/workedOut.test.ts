@@ -26,16 +26,16 @@ describe('the table of results', () => {
     const [before, after] = [412, 405].map((value, place) =>
       reading({ condition: ice.conditions[0]!.id, moment: place === 0 ? 'before' : 'after', value, unit: 'g' }),
     )
-    const lost = resultsTable(ice, [before!, after!])[0]!.workedOut
-    expect(lost.change).toBe(-7)
-    expect(workedOutWords(ice, 'per-cent-lost', lost['per-cent-lost']!, 'g')).toBe('1.7 %')
+    const lost = resultsTable(ice, [before!, after!])[0]!
+    expect(lost.results).toEqual([-7])
+    expect(workedOutWords(ice, 'of-100', lost.workedOut['of-100']!)).toBe('1.7\u202f%')
 
     const sprouts = ready('sprout-watch')
     const grown = [0, 3, 9].map((value, place) =>
       reading({ condition: sprouts.conditions[0]!.id, moment: `t${[0, 2, 4][place]}`, value, unit: 'mm' }),
     )
     const worked = resultsTable(sprouts, grown)[0]!.workedOut
-    expect(worked).toMatchObject({ change: 9, 'per-time': 2.25, total: 12 })
+    expect(worked).toMatchObject({ change: 9, rate: 2.25, total: 12 })
     expect(workedOutFor(sprouts)).toContain('total')
   })
 

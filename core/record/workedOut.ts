@@ -1,21 +1,46 @@
 import { mean } from 'simple-statistics'
-import { activeConditions, measuredCard, momentsOf, type Plan, type Reading } from '../lesson'
+import {
+  activeConditions,
+  countedFor,
+  countsOf,
+  measuredCard,
+  momentsOf,
+  type Counted,
+  type Method,
+  type Plan,
+  type Reading,
+} from '../lesson'
 import { unitOf, withoutNoise } from '../quantity'
-import { countedReadings, currentReadings } from './readings'
-import { trialResults, wholeTrials } from './results'
+import { currentReadings } from './readings'
+import { middleOf, resultsAs, trialResults } from './results'
 
-/** Columns that are worked out from the readings. */
-export type WorkedOut = 'difference' | 'change' | 'per-cent-lost' | 'per-time' | 'total'
+/** Columns that are worked out beside what counts: the difference from another condition, or what else the readings of a trial come to. */
+export type WorkedOut = 'difference' | 'from-known' | 'of-known' | Exclude<Counted, 'reading'>
+
+/** Figures that stand in the table beside the one that counts. */
+const BESIDE = ['change', 'rate', 'of-100', 'total'] as const
 
 /** What can be worked out for this kind of test, in the order of the table. */
 export function workedOutFor(plan: Plan): WorkedOut[] {
   const method = measuredCard(plan)?.method
   if (method?.instrument !== 'number') return []
-  const amount = unitOf(method.unit).dimension !== 'temperature'
-  if (plan.kind === 'before-after') return ['change', ...(amount ? (['per-cent-lost'] as const) : [])]
-  if (plan.kind === 'over-time' && plan.watch.times.length > 1)
-    return ['change', 'per-time', ...(amount ? (['per-cent-lost', 'total'] as const) : [])]
-  return activeConditions(plan).length > 1 ? ['difference'] : []
+  const beside = othersFor(plan, method)
+  const difference: WorkedOut[] = beside.length === 0 && activeConditions(plan).length > 1 ? ['difference'] : []
+  const known: WorkedOut[] =
+    method.known === null || countsOf(plan) === 'until' ? [] : ['from-known', ...(method.known > 0 ? (['of-known'] as const) : [])]
+  return [...beside, ...difference, ...known]
+}
+
+function othersFor(plan: Plan, method: Method): Exclude<Counted, 'reading'>[] {
+  const counted = countsOf(plan)
+  // What each reading used is no level that changes from one to the next.
+  if (method.eachIs !== 'shown' && plan.kind === 'over-time') return counted === 'total' ? [] : ['total']
+  // A loss is the change with its sign turned.
+  const said = counted === 'loss' ? 'change' : counted
+  const possible = countedFor(plan)
+  // One thing compared with itself is judged by its readings; what it lost of a hundred is worth knowing all the same.
+  const share = possible.includes('loss') && unitOf(method.unit).dimension !== 'temperature'
+  return BESIDE.filter((one) => (possible.includes(one) || (one === 'of-100' && share)) && one !== said)
 }
 
 /** What one row of the table says: every reading, kept or set aside, and the results that are averaged. */
@@ -36,7 +61,6 @@ export function resultsTable(plan: Plan, readings: Reading[], group?: string): T
   const own = group === undefined ? readings : readings.filter((reading) => reading.group === group)
   const results = trialResults(plan, own)
   const current = currentReadings(own).filter(({ practice }) => !practice)
-  const counted = countedReadings(plan, own)
   const moments = momentsOf(plan).map(({ id }) => id)
   const order = ({ repeat, moment }: Reading) => repeat * (moments.length + 1) + moments.indexOf(moment)
   const rows = activeConditions(plan).map(({ id: condition }) => ({
@@ -44,20 +68,37 @@ export function resultsTable(plan: Plan, readings: Reading[], group?: string): T
     readings: current.filter((reading) => reading.condition === condition).sort((a, b) => order(a) - order(b)),
     results: results.filter((result) => result.condition === condition).map(({ value }) => value),
   }))
-  const averages = new Map(rows.flatMap((row) => (row.results.length > 0 ? [[row.condition, mean(row.results)] as const] : [])))
+  const averages = new Map(
+    rows.flatMap((row) => (row.results.length > 0 ? [[row.condition, middleOf(plan, row.results)] as const] : [])),
+  )
   const compared = comparedWith(plan, averages)
   return rows.map((row) => ({
     ...row,
     workedOut: Object.fromEntries(
       workedOutFor(plan).flatMap((column) => {
+        const average = averages.get(row.condition)
         const value =
           column === 'difference'
-            ? differenceFrom(compared, averages.get(row.condition), row.condition)
-            : overMoments(plan, counted, row.condition, column)
+            ? differenceFrom(compared, average, row.condition)
+            : column === 'from-known' || column === 'of-known'
+              ? besideKnown(plan, average, column)
+              : averageAs(plan, own, row.condition, column)
         return value === undefined ? [] : [[column, withoutNoise(value)]]
       }),
     ),
   }))
+}
+
+/** How much more than the known value it is, or how many of a hundred of it. */
+function besideKnown(plan: Plan, average: number | undefined, column: 'from-known' | 'of-known'): number | undefined {
+  const known = measuredCard(plan)?.method.known
+  if (average === undefined || known === undefined || known === null) return undefined
+  return column === 'from-known' ? average - known : (average / known) * 100
+}
+
+function averageAs(plan: Plan, readings: Reading[], condition: string, counted: Exclude<Counted, 'reading'>): number | undefined {
+  const values = resultsAs(plan, readings, counted).filter((one) => one.condition === condition)
+  return values.length === 0 ? undefined : mean(values.map(({ value }) => value))
 }
 
 /** What differences are counted from: the baseline, else the condition with the smallest average. */
@@ -75,23 +116,4 @@ function differenceFrom(
 ): number | undefined {
   if (!compared || average === undefined || compared.condition === condition) return undefined
   return average - compared.average
-}
-
-/** From the first to the last moment that has readings, averages of each moment taken first. */
-function overMoments(plan: Plan, counted: Reading[], condition: string, column: WorkedOut): number | undefined {
-  const whole = plan.kind === 'before-after' ? wholeTrials(counted) : counted
-  const own = whole.filter((reading) => reading.condition === condition)
-  const times = [...new Set(momentsOf(plan).map((moment) => moment.time ?? (moment.half === 'after' ? 1 : 0)))]
-  const averages = times.flatMap((time) => {
-    const here = momentsOf(plan).filter((moment) => (moment.time ?? (moment.half === 'after' ? 1 : 0)) === time)
-    const values = own.filter(({ moment }) => here.some(({ id }) => id === moment)).map(({ value }) => value)
-    return values.length === 0 ? [] : [{ time, average: mean(values) }]
-  })
-  const [first, last] = [averages[0], averages.at(-1)]
-  if (!first || !last || first === last) return undefined
-  const change = last.average - first.average
-  if (column === 'change') return change
-  if (column === 'per-time') return change / (last.time - first.time)
-  if (column === 'per-cent-lost') return first.average > 0 ? (-change / first.average) * 100 : undefined
-  return averages.reduce((sum, { average }) => sum + average, 0)
 }

@@ -5,7 +5,7 @@ import type { AmountErrorCode, Caution, CautionSource, CivilMoment, MovedBecause
 import type { Mend, WayOut } from '../waysOut'
 import type { Doer, Stop } from '../lesson'
 import type { Way } from '../measuring'
-import type { ReadErrorCode, UnitCode } from '../quantity'
+import type { ReadErrorCode, ResultUnit, UnitCode } from '../quantity'
 import type { Doubt, Place } from '../record'
 
 /** `wrong` spoils the lesson, `attention` may, `note` is only worth knowing. */
@@ -76,10 +76,10 @@ export type Finding = Base &
     | { code: 'how-not-said'; factor: string }
     | { code: 'one-reading-each' }
     | { code: 'too-few-repeats'; repeats: number; chance: number; needed: number }
-    | { code: 'hopeless'; closest: number; total: number; unit: UnitCode; chance: number }
+    | { code: 'hopeless'; closest: number; total: number; unit: ResultUnit; chance: number }
     | { code: 'one-group-same-thing' }
     | { code: 'blocks'; reason: string }
-    | { code: 'drift'; slope: number; explains: number; unit: UnitCode }
+    | { code: 'drift'; slope: number; explains: number; unit: ResultUnit }
     | { code: 'no-groups' }
     | { code: 'kit-empty' }
     | { code: 'amount-unreadable'; material: string; problem: AmountErrorCode; position: number }

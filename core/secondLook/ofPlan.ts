@@ -301,7 +301,7 @@ function findingsOfChance(plan: Plan, learned: LearnedWobble | undefined): Findi
   const { closest, total, clear: chance, needed } = outlook
   const at = { stop: 'plan', severity: 'attention', fixes } as const
   return needed === undefined
-    ? [{ ...at, code: 'hopeless', key: 'hopeless', closest, total, unit: expectedUnit(method), chance }]
+    ? [{ ...at, code: 'hopeless', key: 'hopeless', closest, total, unit: expectedUnit(plan), chance }]
     : [{ ...at, code: 'too-few-repeats', key: 'too-few-repeats', repeats: plan.repeats, chance, needed }]
 }
 

@@ -1,5 +1,5 @@
 import { podium, type Evidence } from '../evidence'
-import { bestOf, measuredCard, type Best, type Plan } from '../lesson'
+import { bestOf, countedPlace, countsOf, measuredCard, resultUnit, type Best, type Counted, type Plan } from '../lesson'
 import { unitOf, withUnit, writeShort, type Dimension } from '../quantity'
 import { nameOfCondition } from './names'
 import { writeFigure } from './tables'
@@ -19,6 +19,22 @@ const BY_DIMENSION: Partial<Record<Dimension, Ends>> = {
   length: { most: 'longest', least: 'shortest' },
   order: { most: 'first', least: 'last' },
 }
+/** What a trial comes to has ends of its own, whatever it is a change or a sum of. */
+const BY_FIGURE: Partial<Record<Counted, Ends>> = {
+  change: { most: 'highest change', least: 'lowest change' },
+  loss: { most: 'biggest loss', least: 'smallest loss' },
+  'of-100': { most: 'biggest loss', least: 'smallest loss' },
+  rate: { most: 'highest rate', least: 'lowest rate' },
+  total: { most: 'biggest total', least: 'smallest total' },
+  average: { most: 'highest average', least: 'lowest average' },
+  until: { most: 'slowest', least: 'quickest' },
+}
+
+/** Are the ends something that a condition has, and not what it is: a loss, a change, a total. */
+export function hasEnds(plan: Plan): boolean {
+  return (BY_FIGURE[countsOf(plan)] !== undefined && countsOf(plan) !== 'until') || countedPlace(plan) === 'apart'
+}
+
 /** A length goes by what its card says of it. */
 const BY_NAME: [RegExp, Ends][] = [
   [/\b(?:how high|height|climbs?|bounces?)\b/i, USUAL],
@@ -28,13 +44,16 @@ const BY_NAME: [RegExp, Ends][] = [
 ]
 
 /**
- * What the two ends of the measured thing are called. Numbers of things and changes are high and low, whatever they are of: a change of −5 g is higher than one
- * of −7 g.
+ * What the two ends of the results are called. Numbers of things are high and low; a change, a loss or a total is what it is, whatever it is of: a change of
+ * −5 g is higher than one of −7 g.
  * @example endsOf(soakUpPlan()) // => { most: 'highest', least: 'lowest' }
  */
 export function endsOf(plan: Plan): Ends {
   const measure = measuredCard(plan)
-  if (!measure || plan.kind === 'before-after') return USUAL
+  if (!measure) return USUAL
+  const ofFigure = BY_FIGURE[countsOf(plan)]
+  if (ofFigure) return ofFigure
+  if (countedPlace(plan) === 'apart') return { most: 'biggest difference', least: 'smallest difference' }
   const { dimension } = unitOf(measure.method.unit)
   const named = dimension === 'length' ? BY_NAME.find(([words]) => words.test(measure.name))?.[1] : undefined
   return named ?? BY_DIMENSION[dimension] ?? USUAL
@@ -57,13 +76,13 @@ export function bestIs(plan: Plan): string {
   const method = measuredCard(plan)?.method
   if (best === 'none' || !method) return ''
   if (best !== 'nearest') return `the ${endsOf(plan)[best]} is best`
-  return method.bestNumber === null ? '' : `nearest to ${withUnit(writeShort(method.bestNumber), method.unit)} is best`
+  return method.bestNumber === null ? '' : `nearest to ${withUnit(writeShort(method.bestNumber), resultUnit(plan))} is best`
 }
 
 /** Are both ends called first and last: because the most is best, or because places were read. */
 function saysFirst(plan: Plan): boolean {
   const best = bestOf(plan)
-  return best === 'most' || (best !== 'least' && measuredCard(plan)?.method.unit === 'place')
+  return best === 'most' || (best !== 'least' && resultUnit(plan) === 'place')
 }
 
 /**
@@ -71,17 +90,18 @@ function saysFirst(plan: Plan): boolean {
  * @example cameWords(soakUpPlan()) // => 'came first'
  */
 export function cameWords(plan: Plan): string {
-  return saysFirst(plan) ? 'came first' : `was the ${endsOf(plan).most}`
+  return saysFirst(plan) ? 'came first' : `${hasEnds(plan) ? 'had' : 'was'} the ${endsOf(plan).most}`
 }
 
 /** The same of what will be. `comesWords(soakUpPlan()) // 'comes first'` */
 export function comesWords(plan: Plan): string {
-  return saysFirst(plan) ? 'comes first' : `is the ${endsOf(plan).most}`
+  return saysFirst(plan) ? 'comes first' : `${hasEnds(plan) ? 'has' : 'is'} the ${endsOf(plan).most}`
 }
 
 /** What groups did with the condition at the upper end. `putWords(soakUpPlan(), 'card') // 'put card first'` */
 export function putWords(plan: Plan, name: string): string {
-  return saysFirst(plan) ? `put ${name} first` : `found ${name} the ${endsOf(plan).most}`
+  if (saysFirst(plan)) return `put ${name} first`
+  return hasEnds(plan) ? `found the ${endsOf(plan).most} with ${name}` : `found ${name} the ${endsOf(plan).most}`
 }
 
 const PLACES = ['1st', '2nd', '3rd']
@@ -91,10 +111,10 @@ const PLACES = ['1st', '2nd', '3rd']
  * @example podiumLines(soakUpPlan(), evidence)[0] // => '1st kitchen roll, 60.8\u202fmm'
  */
 export function podiumLines(plan: Plan, evidence: Evidence): string[] {
-  const unit = measuredCard(plan)?.method.unit
+  const unit = resultUnit(plan)
   return podium(plan, evidence).map((id, place) => {
     const found = evidence.summaries.find(({ condition }) => condition === id)
-    const figure = !found || !unit || unit === 'place' ? '' : `, ${writeFigure(plan, found.evened, unit)}`
+    const figure = !found || unit === 'place' ? '' : `, ${writeFigure(plan, found.evened, unit)}`
     return `${PLACES[place]} ${nameOfCondition(plan, id)}${figure}`
   })
 }

@@ -1,6 +1,7 @@
 import type { ClaimDoubt } from '../agree'
-import { measuredCard, type Plan } from '../lesson'
-import { GRADE_NAMES, sentenceCase } from './evidence'
+import { resultUnit, type Plan } from '../lesson'
+import { sentenceCase } from './evidence'
+import { GRADE_NAMES } from './grades'
 import type { FindingWords } from './findings'
 import { list, nameOfCondition } from './names'
 import { writeFigure } from './tables'
@@ -95,8 +96,8 @@ export function doubtWordsOfConclusion(doubt: ClaimDoubt, plan: Plan): FindingWo
 
 /** What the table has instead of a number: `'The table has 60.6 mm for kitchen roll.'` */
 function tableSays({ condition, table }: Extract<ClaimDoubt, { code: 'wrong-number' }>, plan: Plan): string {
-  const unit = measuredCard(plan)?.method.unit
-  if (condition === undefined || table === undefined || !unit) return 'The table has no such number.'
+  const unit = resultUnit(plan)
+  if (condition === undefined || table === undefined) return 'The table has no such number.'
   return `The table has ${writeFigure(plan, table, unit)} for ${nameOfCondition(plan, condition)}.`
 }
 

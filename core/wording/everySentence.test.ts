@@ -12,8 +12,11 @@ import {
   AGES,
   AVERAGE_WAYS,
   BEST,
+  COUNTED,
+  EACH_IS,
   measuredCard,
   momentsOf,
+  readBy,
   withMethod,
   type LessonEvent,
   type LessonRecord,
@@ -44,42 +47,72 @@ const anyLesson = fc
     oddAt: fc.integer({ min: 0, max: 60 }),
     best: fc.constantFrom(null, ...BEST),
     gapsStay: fc.boolean(),
+    counting: fc.record({
+      counts: fc.constantFrom(null, ...COUNTED),
+      countsPlace: fc.constantFrom(null, 0, 1),
+      countsUntil: fc.constantFrom(null, 2, 20),
+      eachIs: fc.constantFrom(...EACH_IS),
+      known: fc.constantFrom(null, 12, -3),
+      knownName: fc.constantFrom('', 'the usual amount'),
+      knownWeekly: fc.constantFrom(null, 14),
+    }),
+    twoPlaces: fc.boolean(),
+    saidInWords: fc.boolean(),
   })
-  .map(({ investigation, children, low, step, jitter, gapEvery, oddAt, minutes, retells, best, ...change }) => {
-    const begun = { ...planFrom(INVESTIGATIONS[investigation]!, 'Puffin', children, counter('g')), ...change }
-    const plan = withMethod({ ...begun, date: '2026-03-12', clock: { ...begun.clock, minutes } }, (method) => ({
-      ...method,
+  .map(
+    ({
+      investigation,
+      children,
+      low,
+      step,
+      jitter,
+      gapEvery,
+      oddAt,
+      minutes,
+      retells,
       best,
-      bestNumber: best === 'nearest' ? low + step : null,
-    }))
-    const unit = measuredCard(plan)!.method.unit
-    const places = plan.groups.flatMap(({ id: group }) =>
-      plan.conditions.flatMap(({ id: condition }, at) =>
-        Array.from({ length: plan.repeats }, (_, repeat) =>
-          momentsOf(plan).map(({ id: moment }, time) => ({ group, condition, repeat: repeat + 1, moment, size: at + time })),
-        ).flat(),
-      ),
-    )
-    const orders = unit === 'place' || unit === 'words'
-    const readings = places.flatMap(({ size, ...place }, nth): Reading[] => {
-      if (nth % gapEvery === gapEvery - 1) return []
-      const value = orders ? (size % 3) + 1 : low + step * size + jitter[nth % 9]! + (nth === oddAt ? 300 : 0)
-      const row = reading({ ...place, id: `r${nth}`, value, unit, entered: String(value) })
-      if (nth === oddAt + 1) return [{ ...row, status: 'set-aside', reason: 'it leaked' }]
-      if (nth === oddAt + 2 && retells) return [row, { ...row, id: `r${nth}b`, supersedes: row.id, reason: 'read again' }]
-      return [row]
-    })
-    const record: LessonRecord = {
-      ...emptyRecord,
-      readings,
-      conclusions: [
-        conclusion({ group: 'g1', agreed: false, text: 'It is always the best, because we saw it.' }),
-        conclusion({ text: 'We found no difference.', hands: 12 }),
-      ],
-      remarks: [{ id: 'm', group: 'g1', list: 'wondered', text: 'why is it so', at: '2026-03-12T10:40:00.000Z' }],
-    }
-    return { plan, record }
-  })
+      counting,
+      twoPlaces,
+      saidInWords,
+      ...change
+    }) => {
+      const begun = { ...planFrom(INVESTIGATIONS[investigation]!, 'Puffin', children, counter('g')), ...change }
+      const watch = twoPlaces ? { ...begun.watch, places: ['top', 'bottom'] } : begun.watch
+      const plan = withMethod({ ...begun, watch, date: '2026-03-12', clock: { ...begun.clock, minutes } }, (method) => ({
+        ...(saidInWords && begun.kind === 'over-time' ? readBy(method, 'words') : method),
+        ...counting,
+        best,
+        bestNumber: best === 'nearest' ? low + step : null,
+      }))
+      const unit = measuredCard(plan)!.method.unit
+      const places = plan.groups.flatMap(({ id: group }) =>
+        plan.conditions.flatMap(({ id: condition }, at) =>
+          Array.from({ length: plan.repeats }, (_, repeat) =>
+            momentsOf(plan).map(({ id: moment }, time) => ({ group, condition, repeat: repeat + 1, moment, size: at + time })),
+          ).flat(),
+        ),
+      )
+      const orders = unit === 'place' || unit === 'words'
+      const readings = places.flatMap(({ size, ...place }, nth): Reading[] => {
+        if (nth % gapEvery === gapEvery - 1) return []
+        const value = orders ? (size % 3) + 1 : low + step * size + jitter[nth % 9]! + (nth === oddAt ? 300 : 0)
+        const row = reading({ ...place, id: `r${nth}`, value, unit, entered: String(value) })
+        if (nth === oddAt + 1) return [{ ...row, status: 'set-aside', reason: 'it leaked' }]
+        if (nth === oddAt + 2 && retells) return [row, { ...row, id: `r${nth}b`, supersedes: row.id, reason: 'read again' }]
+        return [row]
+      })
+      const record: LessonRecord = {
+        ...emptyRecord,
+        readings,
+        conclusions: [
+          conclusion({ group: 'g1', agreed: false, text: 'It is always the best, because we saw it.' }),
+          conclusion({ text: 'We found no difference.', hands: 12 }),
+        ],
+        remarks: [{ id: 'm', group: 'g1', list: 'wondered', text: 'why is it so', at: '2026-03-12T10:40:00.000Z' }],
+      }
+      return { plan, record }
+    },
+  )
 
 const SCHOOL: School = { ...NO_SCHOOL, things: demoCupboard(counter('t')) }
 const TERM = { from: '2026-01-01', to: '', className: 'Puffin' }
@@ -137,7 +170,7 @@ function allThatIsSaid({ plan, record }: { plan: Plan; record: LessonRecord }): 
       words.readingPieces(plan, { results, workedOut, ...row }),
       workedOutFor(plan).map((column) => [
         words.workedOutName(plan, column, compared?.condition),
-        workedOut[column] === undefined ? 'none' : words.workedOutWords(plan, column, workedOut[column], method.unit),
+        workedOut[column] === undefined ? 'none' : words.workedOutWords(plan, column, workedOut[column]),
       ]),
     ]),
     oddResults(plan, record, EVENTS).map((odd) => [

@@ -1,19 +1,12 @@
 import type { NextTest } from '../agree'
 import type { Evidence, Gap, Grade } from '../evidence'
-import { changedFactor, measuredCard, type Plan } from '../lesson'
+import { changedFactor, countsOf, resultUnit, type Plan } from '../lesson'
 import { writeNumber } from '../quantity'
-import { putWords } from './best'
-import { counted, list, nameOfCondition, nameOfGroup, writeAverage, writeReading } from './names'
-
-export const GRADE_NAMES: Record<Grade, string> = {
-  clear: 'Clear',
-  leaning: 'Leaning',
-  'cannot-tell': "Can't tell yet",
-  same: 'The same, as far as we can show',
-  'nothing-yet': 'Nothing to compare yet',
-  'one-condition': 'One thing, nothing to compare',
-  'not-fair': 'Not a fair comparison',
-}
+import { hasEnds, putWords } from './best'
+import { GRADE_NAMES } from './grades'
+import { knownSentences } from './known'
+import { countsWords } from './counts'
+import { counted, list, nameOfCondition, nameOfGroup, notWithin, writeAverage, writeReading } from './names'
 
 /** The grade as it is shown, said to be the state of things while places are empty. `'Leaning, so far'` */
 export function gradeName({ grade, limits }: Pick<Evidence, 'grade' | 'limits'>): string {
@@ -81,13 +74,14 @@ function cannotTellSentence({ limits, wobble, friedman, tied, order }: Evidence)
 /** "We looked at kitchen roll only: 61.2 mm on average, from 55 to 66 mm in 21 readings." */
 function oneConditionSentence(plan: Plan, { summaries }: Evidence): string {
   const [only] = summaries
-  const unit = measuredCard(plan)?.method.unit ?? 'count'
+  const unit = resultUnit(plan)
   if (!only) return 'There are no readings yet.'
   const range =
     only.count > 1
       ? `, from ${writeReading(plan, only.lowest, unit)} to ${writeReading(plan, only.highest, unit)} in ${only.count} readings`
       : ', in one reading'
-  return `We looked at ${nameOfCondition(plan, only.condition)} only: ${writeAverage(plan, only.evened, unit)} on average${range}.`
+  const figure = writeAverage(plan, only.evened, unit)
+  return `We looked at ${nameOfCondition(plan, only.condition)} only: ${countsOf(plan) === 'until' ? figure : `${figure} on average`}${range}.`
 }
 
 /** Why even a wide gap is hardly told apart; empty where there are groups enough. */
@@ -112,13 +106,16 @@ function whatMadeIt(plan: Plan): string {
 
 /** "Kitchen roll is 13.2 mm above tissue: 2.5 times the wobble." What no digit shows is level. */
 export function gapSentence(plan: Plan, gap: Gap): string {
-  const unit = measuredCard(plan)?.method.unit ?? 'count'
+  const unit = resultUnit(plan)
   const wobbles = gap.wobbles === undefined ? '' : `: ${writeNumber(gap.wobbles, 1)} times the wobble`
   const [more, less] = [sentenceCase(nameOfCondition(plan, gap.more)), nameOfCondition(plan, gap.less)]
   const half = gap.more === 'before' || gap.more === 'after'
   const ordinal = unit === 'place' || unit === 'words'
+  if (countsOf(plan) === 'until' && gap.difference === Infinity) return `${more}: ${notWithin(plan)}; ${less} was quicker.`
   const difference = ordinal ? writeNumber(Math.abs(gap.difference), 1) : writeAverage(plan, gap.difference, unit)
   if (!/[1-9]/.test(difference)) return half ? 'Before and after came out level.' : `${more} and ${less} came out level.`
+  if (countsOf(plan) === 'until') return `${more} took ${difference} longer than ${less}.`
+  if (hasEnds(plan) && !half) return `${more} is ${difference} above ${less}: ${countsWords(plan)}${wobbles.replace(':', ',')}.`
   if (half) return `${more} was ${difference} more than ${less}${wobbles}.`
   if (unit === 'place') return `${more} came in ${difference} places before ${less}, on average.`
   if (unit === 'words') return `${more} is ${difference} words further along than ${less}, on average.`
@@ -148,7 +145,7 @@ export function agreementSentence(plan: Plan, evidence: Evidence): string {
 /** Each thing's own change, against none at all. `'Each changed by itself: ice by −5.2 g (clear).'` */
 export function fromNothingSentence(plan: Plan, { fromNothing }: Evidence): string {
   if (fromNothing.length === 0) return ''
-  const unit = measuredCard(plan)?.method.unit ?? 'count'
+  const unit = resultUnit(plan)
   const each = fromNothing.map(({ condition, mean, grade }) => {
     return `${nameOfCondition(plan, condition)} by ${writeAverage(plan, mean, unit)} (${grade === 'same' ? 'no change we can show' : GRADE_NAMES[grade].toLowerCase()})`
   })
@@ -185,6 +182,7 @@ export function sureSentences(plan: Plan, evidence: Evidence): string[] {
     gradeSentence(plan, evidence),
     fewGroupsSentence(evidence),
     fromNothingSentence(plan, evidence),
+    ...knownSentences(plan, evidence.known),
     evidence.spread ? agreementSentence(plan, evidence) : '',
     ...unfairSentences(plan, evidence),
   ].filter((sentence) => sentence !== '')

@@ -1,8 +1,10 @@
-import type { GraphLoss, GraphReason, ResultLine, ResultsGraph, ScaleProblem, SmallBar, SquareScale } from '../charts'
-import { changedFactor, measuredCard, type AverageWay, type GraphKind, type Plan } from '../lesson'
-import { unitOf, withUnit, writeNumber, writeShort, type UnitCode } from '../quantity'
+import type { GraphLoss, GraphReason, ResultLine, ResultsGraph, ScaleProblem, SmallBar, SquareScale, StageBand } from '../charts'
+import { changedFactor, countedPlace, measuredCard, resultUnit, type GraphKind, type Plan } from '../lesson'
+import { unitOf, withUnit, writeNumber, writeShort, type ResultUnit, type UnitCode } from '../quantity'
 import { sentenceCase } from './evidence'
-import { counted, list, whenWords, writeReading } from './names'
+import { conditionWithLetter, counted, list, whenWords, writeReading } from './names'
+import { countedPlaceWords, resultName } from './counts'
+import { knownName } from './known'
 import { writeFigure } from './tables'
 
 export const GRAPH_NAMES: Record<GraphKind, string> = {
@@ -10,6 +12,7 @@ export const GRAPH_NAMES: Record<GraphKind, string> = {
   points: 'Points with a line',
   curve: 'Points with a curve',
   lines: 'Lines over time',
+  stages: 'Words over time',
   pairs: 'Before and after',
   'number-line': 'Number lines',
   places: 'Finishing order',
@@ -32,6 +35,10 @@ export function graphReason(plan: Plan, reason: GraphReason): string {
       return `${sentenceCase(change)} is a number and the points bend, so a curve follows them better than a straight line.`
     case 'over-time':
       return 'The same thing was read again and again, so time goes along the bottom and a line joins what belongs together.'
+    case 'words-over-time':
+      return 'Words came one after another, so each condition has a band over the time: which word its middle trial was, and when it turned.'
+    case 'changes':
+      return 'What counts is how much each changed, so bars stand on no change at all: up is more, down is less.'
     case 'same-thing-twice':
       return 'Each thing was read before and after, so a line joins its two readings: up, down or level is seen at once.'
     case 'places':
@@ -50,6 +57,7 @@ const LOSS_WORDS: Record<GraphLoss, string> = {
   'uneven-steps': 'Bars stand evenly whatever their numbers are, so the pattern can look straighter or more bent than it is.',
   'what-happened-between': 'Only where it ended is left. What happened on the way is lost.',
   'which-belongs-together': 'Which reading belongs to which is lost; only the average change is left.',
+  'change-by-itself': 'Each thing’s own two readings are seen, but how much each kind changed has to be worked out by eye.',
   'places-are-no-amounts': 'A bar makes an amount of a place: third is not three times first.',
   'words-are-no-amounts': 'A bar makes an amount of a word: wet is not three times dry.',
   'order-of-tries': 'That each try grew from the one before is no longer seen.',
@@ -64,13 +72,6 @@ export function graphLoss(loss: GraphLoss | undefined): string {
   return loss === undefined ? '' : LOSS_WORDS[loss]
 }
 
-export const AVERAGE_WORDS: Record<AverageWay, { name: string; what: string }> = {
-  mean: { name: 'Mean', what: 'all added up and shared out' },
-  median: { name: 'Middle value', what: 'the one in the middle when they stand in order' },
-  mode: { name: 'Most common', what: 'the one that came most often' },
-  none: { name: 'No average', what: 'every reading stands for itself' },
-}
-
 /** A picture as small as a stamp, for whoever listens: `smallBarsWords([{ letter: 'A', share: 0.4 }, { letter: 'B', share: 1 }]) // 'Averages, the highest first: B, A'` */
 export function smallBarsWords(bars: SmallBar[]): string {
   const inOrder = [...bars].sort((a, b) => b.share - a.share)
@@ -78,11 +79,17 @@ export function smallBarsWords(bars: SmallBar[]): string {
 }
 
 /** What stands along the two axes. `{ up: 'how high water climbs in 60 s (mm)', across: … }` */
-export function axisTitles(plan: Plan): { up: string; across: string } {
-  const measure = measuredCard(plan)
-  const [up, across] = [unitOf(measure?.method.unit ?? 'count').symbol, unitOf(plan.conditionUnit).symbol]
+export function axisTitles(plan: Plan, kind?: GraphKind): { up: string; across: string } {
+  // Over the moments of a trial stand the readings themselves.
+  const asRead = kind === 'lines' || kind === 'pairs'
+  const read = [measuredCard(plan)?.name ?? '', countedPlace(plan) === 'apart' ? countedPlaceWords(plan) : '']
+    .filter(Boolean)
+    .join(': ')
+  const name = asRead ? read : resultName(plan)
+  const up = unitOf(asRead ? (measuredCard(plan)?.method.unit ?? 'count') : resultUnit(plan)).symbol
+  const across = unitOf(plan.conditionUnit).symbol
   return {
-    up: up === '' ? (measure?.name ?? '') : `${measure?.name ?? ''} (${up})`,
+    up: up === '' ? name : `${name} (${up})`,
     across:
       plan.kind === 'over-time'
         ? `time (${plan.watch.unit === 'day' ? 'days' : 'min'})`
@@ -110,8 +117,9 @@ export function chartWords(plan: Plan, graph: ResultsGraph): string {
       )
       return `${lineWords(line)}: ${points.length === 0 ? 'no readings' : list(points)}`
     })
-    return `${name}. Averages: ${lines.join('; ')}; every reading as a dot.`
+    return `${name}. Averages: ${lines.join('; ')}; every reading as a dot.${knownLine(plan, graph)}`
   }
+  if (graph.kind === 'stages') return `${name}. ${graph.bands.map((band) => bandWords(plan, band)).join('; ')}.`
   if (graph.kind === 'words') {
     const words = measuredCard(plan)?.method.words ?? []
     const stacks = graph.marks.map(
@@ -125,7 +133,19 @@ export function chartWords(plan: Plan, graph: ResultsGraph): string {
     ({ letter, name: condition, average }) =>
       `${letter} ${condition} ${average === undefined ? 'no average' : writeFigure(plan, average, graph.unit)}`,
   )
-  return `${name}. Averages: ${list(averages)}; every reading as a dot.`
+  return `${name}. Averages: ${list(averages)}; every reading as a dot.${knownLine(plan, graph)}`
+}
+
+/** The line of a known value. */
+function knownLine(plan: Plan, { known, unit }: ResultsGraph): string {
+  return known === undefined ? '' : ` A line stands for ${knownName(plan)}: ${withUnit(writeShort(known), unit)}.`
+}
+
+/** One band in words. `'A felt: dry from 0\u202fmin, damp from 2\u202fmin, wet from 5\u202fmin'` */
+function bandWords(plan: Plan, { condition, stages }: StageBand): string {
+  const words = measuredCard(plan)?.method.words ?? []
+  const said = stages.map(({ word, from }) => `${words[word]} from ${withUnit(writeShort(from), plan.watch.unit)}`)
+  return `${conditionWithLetter(plan, condition)}: ${said.length === 0 ? 'no readings' : said.join(', ')}`
 }
 
 /** "Count in 5s, two squares each, up to 60." */
@@ -158,6 +178,6 @@ export function scaleProblemWords(problem: ScaleProblem): string {
 }
 
 /** One dot of the graph, for those who point at it. `'Alder: 61 mm, set aside'` */
-export function dotWords(plan: Plan, dot: { value: number; counted: boolean }, group: string, unit: UnitCode): string {
+export function dotWords(plan: Plan, dot: { value: number; counted: boolean }, group: string, unit: ResultUnit): string {
   return `${group}: ${writeReading(plan, dot.value, unit)}${dot.counted ? '' : ', set aside'}`
 }

@@ -27,7 +27,6 @@ export {
   fewGroupsSentence,
   fromNothingSentence,
   gapSentence,
-  GRADE_NAMES,
   gradeName,
   gradeSentence,
   judgedAnewSentence,
@@ -106,8 +105,10 @@ export { firstStepWords, HOUR_WORDS, matterWords, openWords, otherHourWords, SHE
 export type { MatterWords } from './matters'
 export { foresight, gradeFigure, handsForesight, nearnessWords, pairWords } from './results'
 export { PART_WORDS } from './agree'
+export { GRADE_NAMES } from './grades'
+export { knownName } from './known'
+export { countedChoice, countedName, countedPlaceWords, countsWords, eachExample, eachIsChoices, resultName } from './counts'
 export {
-  AVERAGE_WORDS,
   axisTitles,
   chartWords,
   dotWords,
@@ -136,14 +137,19 @@ export {
 } from './sureness'
 export type { Depth } from './sureness'
 export {
+  AVERAGE_WORDS,
+  averageHeading,
+  averageWay,
   evenedAverages,
   gapWords,
+  rangeWords,
   readingPieces,
   tableTitle,
   workedOutName,
   workedOutWords,
   workingSteps,
   writeFigure,
+  writeResult,
 } from './tables'
 export { classColumns, interactionSentence, pooledAgreement, testDifferenceWords } from './twoClasses'
 export { importedWords, ROLE_WORDS, skipWords } from './imports'

@@ -1,10 +1,13 @@
 import {
   conditionName,
+  countsOf,
   letterOf,
   measuredCard,
   momentOf,
-  mostRepeats,
   momentsOf,
+  mostRepeats,
+  resultMark,
+  resultUnit,
   type BoardViewName,
   type Method,
   type Phase,
@@ -13,7 +16,8 @@ import {
   type Stop,
 } from '../lesson'
 import { INSTRUMENTS, type Instrument } from '../measuring'
-import { decimalsOf, unitOf, withUnit, writeNumber, writeQuantity, writeShort, type UnitCode } from '../quantity'
+import { decimalsOf, unitOf, withUnit, writeNumber, writeQuantity, writeShort, type ResultUnit } from '../quantity'
+import { countedName } from './counts'
 
 export const STOP_NAMES: Record<Stop, string> = {
   wonder: 'Wonder',
@@ -87,10 +91,27 @@ export function nameOfGroup(plan: Plan, id: string): string {
 }
 
 /** A reading with the digits that the instrument can show, or more where it was written with more. */
-export function writeReading(plan: Plan, value: number, unit: UnitCode): string {
+export function writeReading(plan: Plan, value: number, unit: ResultUnit): string {
+  if (!Number.isFinite(value)) return notWithin(plan)
   if (unit === 'words') return measuredCard(plan)?.method.words[value - 1] || `word ${writeShort(value)}`
   if (unit === 'place') return placeWords(value)
-  return writeQuantity(value, unit, Math.max(decimalsOf(resolutionOf(plan)), decimalsOf(value)))
+  return writeQuantity(value, unit, Math.max(decimalsOf(markOf(plan, unit)), Math.min(MOST_DECIMALS, decimalsOf(value))))
+}
+
+/** Nobody reads more digits than these; what has more was worked out. */
+const MOST_DECIMALS = 3
+
+/** What was not reached while anybody watched. `'not within 30\u202fmin'` */
+export function notWithin({ watch }: Plan): string {
+  return `not within ${withUnit(writeShort(Math.max(...watch.times)), watch.unit)}`
+}
+
+/** The smallest step of what is written in this unit: the instrument's mark, or that of what counts. `markOf(soakUpPlan(), 'mm') // 1` */
+export function markOf(plan: Plan, unit: ResultUnit): number {
+  if (unit === 'of-100') return resultMark(plan, 'of-100')
+  if (unit.includes('/')) return resultMark(plan, 'rate')
+  const method = measuredCard(plan)?.method
+  return countsOf(plan) === 'until' && unit !== method?.unit ? resultMark(plan) : (method?.resolution ?? 1)
 }
 
 /** `placeWords(1) // '1st'`, `placeWords(2.5) // 'shared 2.5'` */
@@ -103,18 +124,21 @@ function placeWords(value: number): string {
 const HAND_SHOWS = 20
 
 /** Digits behind the point that an average is worth: one more than the instrument shows, and no finer than the hand that stops the clock. */
-function averageDecimals(plan: Plan): number {
-  const finest = decimalsOf(resolutionOf(plan)) + 1
+function averageDecimals(plan: Plan, unit: ResultUnit): number {
+  const finest = decimalsOf(markOf(plan, unit)) + 1
   const method = measuredCard(plan)?.method
-  const hand = method && unitOf(method.unit).dimension === 'time' ? method.timingWobble / method.atOnce : 0
+  const hand = method && unit === method.unit && unitOf(unit).dimension === 'time' ? method.timingWobble / method.atOnce : 0
   return hand > 0 ? Math.max(0, Math.min(finest, Math.floor(Math.log10(HAND_SHOWS / hand)))) : finest
 }
 
 /** An average, as fine as it is worth; of ordered words the word nearest to it. */
-export function writeAverage(plan: Plan, value: number, unit: UnitCode): string {
+export function writeAverage(plan: Plan, value: number, unit: ResultUnit): string {
+  if (!Number.isFinite(value)) return notWithin(plan)
+  // The middle of some times of reading is one of them, or halfway between two.
+  if (countsOf(plan) === 'until' && unit === resultUnit(plan)) return withUnit(writeShort(value), unit)
   if (unit === 'words') return `about “${writeReading(plan, Math.round(value), unit)}”`
   if (unit === 'place') return `place ${writeNumber(value, 1)}`
-  return writeQuantity(value, unit, averageDecimals(plan))
+  return writeQuantity(value, unit, averageDecimals(plan, unit))
 }
 
 /** With what something is measured, and how finely. `methodWords(plan.measures[0]!.method) // 'ruler, to the nearest mm'` */
@@ -159,7 +183,7 @@ export function readingHeading(plan: Plan, trial: string): string[] {
 /** What a group works out in the last column of its sheet; empty where there is nothing to work out. `'average'` */
 export function workedOutColumn(plan: Plan): string {
   if (plan.kind === 'improve') return 'what we changed'
-  if (plan.kind === 'before-after') return 'change'
+  if (plan.kind === 'before-after') return countedName(plan, countsOf(plan)).toLowerCase()
   return plan.kind === 'over-time' || measuredCard(plan)?.method.instrument !== 'number' ? '' : 'average'
 }
 
@@ -187,10 +211,6 @@ export function counted(count: number, one: string, many = `${one}s`): string {
 /** A share in words that children hear: `chanceWords(0.87) // '87 in 100'` */
 export function chanceWords(chance: number): string {
   return chance >= 0.995 ? 'nearly 100 in 100' : `${Math.round(chance * 100)} in 100`
-}
-
-function resolutionOf(plan: Plan): number {
-  return measuredCard(plan)?.method.resolution ?? 1
 }
 
 /** A class in one line: `classWords(plan) // 'Class Puffin, 26 children in 7 groups'` */

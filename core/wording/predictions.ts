@@ -44,7 +44,7 @@ export function predictionOrderWords(plan: Plan, { as, order, values }: Pick<Pre
   return list(
     Object.entries(values).map(([id, value]) => {
       if (as === 'change') return `${nameOf(id)} ${changeWords(value)}`
-      return `${nameOf(id)} ${as === 'hands' ? value : writeReading(plan, value, method ? expectedUnit(method) : 'count')}`
+      return `${nameOf(id)} ${as === 'hands' ? value : writeReading(plan, value, as === 'line' && plan.kind === 'over-time' ? (method?.unit ?? 'count') : expectedUnit(plan))}`
     }),
   )
 }

@@ -1,9 +1,9 @@
 import type { Evidence, GradedPair } from '../evidence'
-import { measuredCard, type LessonRecord, type Plan } from '../lesson'
+import { resultUnit, type LessonRecord, type Plan } from '../lesson'
 import { handsOf, type Nearness } from '../predictions'
 import { writeNumber } from '../quantity'
 import { cameWords, comesWords } from './best'
-import { GRADE_NAMES } from './evidence'
+import { GRADE_NAMES } from './grades'
 import { chanceWords, conditionWithLetter, counted, nameOfCondition, writeAverage } from './names'
 
 /** What the grade rests on, with its figure. */
@@ -27,7 +27,7 @@ export function pairWords(
   plan: Plan,
   pair: GradedPair,
 ): { pair: string; apart: string; interval: string; p: string; grade: string } {
-  const unit = measuredCard(plan)?.method.unit ?? 'count'
+  const unit = resultUnit(plan)
   const [more, less] = pair.difference > 0 ? [pair.b, pair.a] : [pair.a, pair.b]
   const [low, high] = pair.difference > 0 ? [pair.low, pair.high] : [-pair.high, -pair.low]
   return {
@@ -41,7 +41,7 @@ export function pairWords(
 
 /** How near a group's prediction was, kindly: a wrong one is where something was learned. `'5 of 6 pairs came out as they said.'` */
 export function nearnessWords(plan: Plan, { right, all, of, away }: Nearness): string {
-  const unit = measuredCard(plan)?.method.unit ?? 'count'
+  const unit = resultUnit(plan)
   const by = away === undefined || unit === 'words' || unit === 'place' ? '' : ` On average ${writeAverage(plan, away, unit)} away.`
   if (all === 0) return by.trim()
   if (right === all)

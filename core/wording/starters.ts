@@ -1,8 +1,9 @@
 import { endsAreTold, type Evidence } from '../evidence'
-import { bestOf, changedFactor, measuredCard, type Plan } from '../lesson'
+import { bestOf, changedFactor, countsOf, measuredCard, resultUnit, type Plan } from '../lesson'
 import { writeNumber } from '../quantity'
-import { cameWords, comesWords, endsOf } from './best'
+import { cameWords, comesWords, endsOf, hasEnds } from './best'
 import { sentenceCase } from './evidence'
+import { twoFigures } from './counts'
 import { counted, nameOfCondition } from './names'
 import { writeFigure } from './tables'
 
@@ -27,7 +28,7 @@ export const FIRST_WORDS_OF_SENTENCE = ['We found that …', 'Our numbers show �
 function oneConditionStarters(plan: Plan, { summaries }: Evidence): string[] {
   const [only] = summaries
   if (!only) return []
-  const unit = measuredCard(plan)?.method.unit ?? 'count'
+  const unit = resultUnit(plan)
   const name = nameOfCondition(plan, only.condition)
   const figure = writeFigure(plan, only.evened, unit)
   if (plan.age === '5-7') return [`We measured ${name}: ${figure}. Next we would …`]
@@ -76,7 +77,7 @@ function weighingStarter(plan: Plan, { grade, spread, agreement, tied }: Evidenc
 
 function usualStarters(plan: Plan, evidence: Evidence): string[] {
   const { change, measure, most, least, mostValue, leastValue, because, level } = starterWords(plan, evidence)
-  const numbers = `${most} averaged ${mostValue} and ${least} ${leastValue}`
+  const numbers = twoFigures(plan, [most, mostValue], [least, leastValue])
   switch (evidence.grade) {
     case 'clear':
       return clearStarters(plan, evidence)
@@ -111,7 +112,7 @@ function usualStarters(plan: Plan, evidence: Evidence): string[] {
 
 function clearStarters(plan: Plan, evidence: Evidence): string[] {
   const { change, measure, most, least, mostValue, leastValue, groups, yardstick } = starterWords(plan, evidence)
-  const numbers = `${most} averaged ${mostValue} and ${least} ${leastValue}`
+  const numbers = twoFigures(plan, [most, mostValue], [least, leastValue])
   if (endsAreTold(evidence))
     return [
       `We found that ${change} changes ${measure}. ${endsSaid(plan, evidence)}. We are sure, because the gap is much bigger than ${yardstick}${groups}.`,
@@ -131,7 +132,7 @@ function isBeforeAndAfter({ order }: Evidence): boolean {
 }
 
 function beforeAndAfterStarters(plan: Plan, evidence: Evidence): string[] {
-  const unit = measuredCard(plan)?.method.unit ?? 'count'
+  const unit = resultUnit(plan)
   const at = (moment: string) => writeFigure(plan, evidence.summaries.find(({ condition }) => condition === moment)!.evened, unit)
   const change = changedFactor(plan)?.name ?? 'what happened'
   const measure = measuredCard(plan)?.name ?? 'what we measured'
@@ -168,15 +169,23 @@ function untold(plan: Plan, { lead }: Evidence): string {
 /** Both ends with their averages, the best one first where something is best. */
 function endsSaid(plan: Plan, evidence: Evidence): string {
   const { most, least, mostValue, leastValue } = starterWords(plan, evidence)
+  const of = (value: string) => figureOf(plan, value)
   const best = bestOf(plan)
-  if (best === 'least') return `${sentenceCase(least)} came first with an average of ${leastValue}, ${most} last with ${mostValue}`
-  if (best === 'most') return `${sentenceCase(most)} came first with an average of ${mostValue}, ${least} last with ${leastValue}`
+  if (best === 'least') return `${sentenceCase(least)} came first with ${of(leastValue)}, ${most} last with ${of(mostValue)}`
+  if (best === 'most') return `${sentenceCase(most)} came first with ${of(mostValue)}, ${least} last with ${of(leastValue)}`
   const ends = endsOf(plan)
-  return `${sentenceCase(most)} was the ${ends.most} with an average of ${mostValue}, ${least} the ${ends.least} with ${leastValue}`
+  const verb = hasEnds(plan) ? 'had' : 'was'
+  return `${sentenceCase(most)} ${verb} the ${ends.most}${hasEnds(plan) ? ':' : ' with'} ${of(mostValue)}, ${least} the ${ends.least}${hasEnds(plan) ? ':' : ' with'} ${of(leastValue)}`
+}
+
+/** A figure behind a winner: of times the middle one, of everything else an average. */
+function figureOf(plan: Plan, value: string): string {
+  if (countsOf(plan) === 'until') return value
+  return hasEnds(plan) ? `${value} on average` : `an average of ${value}`
 }
 
 function starterWords(plan: Plan, evidence: Evidence) {
-  const unit = measuredCard(plan)?.method.unit ?? 'count'
+  const unit = resultUnit(plan)
   const [first, last] = [evidence.order[0] ?? '', evidence.order.at(-1) ?? '']
   const average = (id: string) => {
     const found = evidence.summaries.find((summary) => summary.condition === id)

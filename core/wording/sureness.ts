@@ -1,7 +1,8 @@
 import type { Evidence, Foretold, NumberFor, Pattern, Surer, Trend } from '../evidence'
-import { changedFactor, measuredCard, numberName, type Plan } from '../lesson'
+import { changedFactor, measuredCard, numberName, resultUnit, type Plan } from '../lesson'
 import { withUnit, writeNumber, writeQuantity } from '../quantity'
-import { GRADE_NAMES, sentenceCase } from './evidence'
+import { sentenceCase } from './evidence'
+import { GRADE_NAMES } from './grades'
 import { chanceWords, conditionWithLetter, counted, nameOfCondition } from './names'
 import { pWords } from './results'
 import { writeFigure } from './tables'
@@ -82,7 +83,7 @@ export interface ModelLine {
 /** The model and its figures, and what it takes for granted. */
 export function modelLines(plan: Plan, evidence: Evidence): { figures: ModelLine[]; assumptions: string[] } {
   const { model, friedman, fit, wobble } = evidence
-  const unit = measuredCard(plan)?.method.unit ?? 'count'
+  const unit = resultUnit(plan)
   if (friedman) return orderLines(evidence, friedman)
   if (!model || !fit) return { figures: [], assumptions: ['Nothing is left over to judge luck by.'] }
   const spread = Math.sqrt(model.residualVariance)
@@ -163,7 +164,7 @@ const PATTERN_NAMES: Record<Pattern, string> = {
 export function patternWords(plan: Plan, { pattern, rising, line, turn }: Trend): { name: string; text: string } {
   const change = changedFactor(plan)?.name ?? 'what we change'
   const measure = measuredCard(plan)?.name ?? 'the result'
-  const unit = measuredCard(plan)?.method.unit ?? 'count'
+  const unit = resultUnit(plan)
   const way = `As ${change} goes up, ${measure} goes ${rising ? 'up' : 'down'}`
   const step = rising ? 'adds' : 'takes off'
   const about = `about ${writeQuantity(Math.abs(line.c1), unit, digitsFor(line.c1))} for each ${withUnit('1', plan.conditionUnit)} more`
@@ -200,7 +201,7 @@ function numberWords(plan: Plan, value: number, apart = value): string {
 
 /** A prediction to test next, for one of these groups and for another one. */
 export function foretoldWords(plan: Plan, at: number, { value, reach, another, outside }: Foretold): string {
-  const unit = measuredCard(plan)?.method.unit ?? 'count'
+  const unit = resultUnit(plan)
   const figure = (one: number) => writeFigure(plan, one, unit)
   const own = `At ${numberName(plan, at)} a group should come to about ${figure(value)}. One of these groups would lie within ${figure(reach)} of its own line, 95 times in 100`
   const other = another
@@ -211,7 +212,7 @@ export function foretoldWords(plan: Plan, at: number, { value, reach, another, o
 
 /** Which number gives a wanted result, and with what safety. */
 export function numberForWords(plan: Plan, wanted: number, found: NumberFor): string[] {
-  const unit = measuredCard(plan)?.method.unit ?? 'count'
+  const unit = resultUnit(plan)
   const goal = writeFigure(plan, wanted, unit)
   if (found.x === undefined) return [`No number that was tested comes to ${goal}.`]
   const between =

@@ -1,19 +1,22 @@
 import { median } from 'simple-statistics'
-import { averageOf, summarise, type Evidence, type Gap } from '../evidence'
-import { measuredCard, type Plan, type Reading } from '../lesson'
-import { decimalsOf, withoutNoise, writeNumber, writeQuantity, type UnitCode } from '../quantity'
+import { averageOf, summarise, type Evidence, type Gap, type Summary } from '../evidence'
+import { countsOf, measuredCard, resultUnit, type AverageWay, type Plan, type Reading } from '../lesson'
+import { decimalsOf, withoutNoise, withUnit, writeNumber, writeQuantity, type ResultUnit } from '../quantity'
 import type { TableRow, WorkedOut } from '../record'
-import { list, momentWords, nameOfCondition, nameOfGroup, writeAverage, writeReading } from './names'
+import { countedName } from './counts'
+import { knownName } from './known'
+import { list, markOf, momentWords, nameOfCondition, nameOfGroup, notWithin, writeAverage, writeReading } from './names'
 
 /** An average as the class writes it: to the instrument's mark or with one digit more. `writeFigure(plan, 13 / 3, 'mm') // '4.3 mm'` */
-export function writeFigure(plan: Plan, value: number, unit: UnitCode): string {
-  if (unit === 'words' || unit === 'place' || plan.averageTo === 'one-more') return writeAverage(plan, value, unit)
-  return writeQuantity(value, unit, decimalsOf(measuredCard(plan)?.method.resolution ?? 1))
+export function writeFigure(plan: Plan, value: number, unit: ResultUnit): string {
+  if (unit === 'words' || unit === 'place' || plan.averageTo === 'one-more' || !Number.isFinite(value))
+    return writeAverage(plan, value, unit)
+  return writeQuantity(value, unit, decimalsOf(markOf(plan, unit)))
 }
 
 /** The gap as a figure that fits beside its drawing: "gap 13.2 mm = 2.5 wobbles". */
 export function gapWords(plan: Plan, { difference, wobbles }: Gap): string {
-  const figure = writeFigure(plan, difference, measuredCard(plan)?.method.unit ?? 'count')
+  const figure = writeFigure(plan, difference, resultUnit(plan))
   return `gap ${figure}${wobbles === undefined ? '' : ` = ${writeNumber(wobbles, 1)} wobbles`}`
 }
 
@@ -23,8 +26,8 @@ export function gapWords(plan: Plan, { difference, wobbles }: Gap): string {
  * @returns undefined where both say the same
  */
 export function evenedAverages(plan: Plan, evidence: Evidence | undefined): Map<string, number> | undefined {
-  const unit = measuredCard(plan)?.method.unit
-  if (!evidence?.fit || !unit) return undefined
+  const unit = resultUnit(plan)
+  if (!evidence?.fit) return undefined
   const compared = evidence.summaries.filter(({ condition }) => evidence.order.includes(condition))
   const differs = compared.some(({ mean, evened }) => writeFigure(plan, mean, unit) !== writeFigure(plan, evened, unit))
   return differs ? new Map(compared.map(({ condition, evened }) => [condition, evened])) : undefined
@@ -32,39 +35,32 @@ export function evenedAverages(plan: Plan, evidence: Evidence | undefined): Map<
 
 /** Headings of worked-out columns. */
 export function workedOutName(plan: Plan, column: WorkedOut, compared?: string): string {
-  switch (column) {
-    case 'difference':
-      return compared === undefined ? 'Difference' : `More than ${nameOfCondition(plan, compared)}`
-    case 'change':
-      return 'Change'
-    case 'per-cent-lost':
-      return 'Lost, of 100'
-    case 'per-time':
-      return plan.watch.unit === 'day' ? 'Each day' : 'Each minute'
-    case 'total':
-      return 'Total of all times'
-  }
+  if (column === 'from-known') return `More than ${knownName(plan)}`
+  if (column === 'of-known') return `Of 100 of ${knownName(plan)}`
+  if (column !== 'difference') return countedName(plan, column)
+  return compared === undefined ? 'Difference' : `More than ${nameOfCondition(plan, compared)}`
 }
 
-/** One worked-out figure. `'12 %'`, `'+3.4 mm'` */
-export function workedOutWords(plan: Plan, column: WorkedOut, value: number, unit: UnitCode): string {
-  const sign = value > 0 && column !== 'total' && column !== 'per-cent-lost' ? '+' : ''
-  if (column === 'per-cent-lost') return `${writeNumber(value, 1)} %`
-  if (column === 'per-time') {
-    const each = plan.watch.unit === 'day' ? 'day' : 'min'
-    return `${sign}${writeQuantity(value, unit, decimalsOf(measuredCard(plan)?.method.resolution ?? 1) + 2)} a ${each}`
-  }
-  return `${sign}${writeAverage(plan, value, unit)}`
+/** One worked-out figure. `'12.3\u202f%'`, `'+3.4\u202fmm'` */
+export function workedOutWords(plan: Plan, column: WorkedOut, value: number): string {
+  const sign = value > 0 && SIGNED.includes(column) ? '+' : ''
+  if (column === 'of-known') return writeQuantity(value, 'of-100', 0)
+  const asResult = column === 'difference' || column === 'from-known'
+  return `${sign}${writeAverage(plan, value, asResult ? resultUnit(plan) : resultUnit(plan, column))}`
 }
+
+const SIGNED: WorkedOut[] = ['difference', 'from-known', 'change', 'rate']
 
 /**
  * How the class's average is worked out, a step a line, for children who are learning it.
  * @example workingSteps(plan, [4, 5, 4], 'mm') // => ['4 + 5 + 4 = 13', '13 ÷ 3 = 4.3 mm']
  */
-export function workingSteps(plan: Plan, values: number[], unit: UnitCode): string[] {
+export function workingSteps(plan: Plan, values: number[], unit: ResultUnit): string[] {
   const summary = summarise(values)
   if (!summary) return []
-  const digits = Math.max(decimalsOf(measuredCard(plan)?.method.resolution ?? 1), ...values.map(decimalsOf))
+  // What was not reached cannot be added up.
+  if (values.some((value) => !Number.isFinite(value))) return []
+  const digits = Math.max(decimalsOf(markOf(plan, unit)), ...values.map((value) => Math.min(3, decimalsOf(value))))
   const write = (value: number) => writeNumber(value, digits)
   const sorted = [...values].sort((a, b) => a - b)
   switch (plan.average) {
@@ -102,9 +98,57 @@ export function workingSteps(plan: Plan, values: number[], unit: UnitCode): stri
   }
 }
 
+/** How a class can sum up. */
+export const AVERAGE_WORDS: Record<AverageWay, { name: string; what: string }> = {
+  mean: { name: 'Mean', what: 'all added up and shared out' },
+  median: { name: 'Middle value', what: 'the one in the middle when they stand in order' },
+  mode: { name: 'Most common', what: 'the one that came most often' },
+  none: { name: 'No average', what: 'every reading stands for itself' },
+}
+
+/** How the class sums up these results: times until something by the middle one, places and words by an average of their order. */
+export function averageWay(plan: Plan): AverageWay {
+  if (countsOf(plan) === 'until') return 'median'
+  return measuredCard(plan)?.method.instrument === 'number' ? plan.average : 'mean'
+}
+
+/** What stands over the averages. `averageHeading(soakUpPlan()) // 'Mean'` */
+export function averageHeading(plan: Plan): string {
+  const unit = resultUnit(plan)
+  return unit === 'words' || unit === 'place' ? 'Average' : AVERAGE_WORDS[averageWay(plan)].name
+}
+
+/** From the lowest to the highest result. `rangeWords(soakUpPlan(), { lowest: 55, highest: 66 }) // '55 to 66\u202fmm'` */
+export function rangeWords(plan: Plan, { lowest, highest }: Pick<Summary, 'lowest' | 'highest'>): string {
+  const unit = resultUnit(plan)
+  if (unit === 'words' || unit === 'place') return `${writeReading(plan, lowest, unit)} to ${writeReading(plan, highest, unit)}`
+  if (lowest === highest) return Number.isFinite(lowest) ? withUnit(writeResult(plan, lowest), unit) : notWithin(plan)
+  const upper = Number.isFinite(highest) ? withUnit(writeResult(plan, highest), unit) : writeResult(plan, highest)
+  return `${writeResult(plan, lowest)} to ${upper}`
+}
+
 /** Whose table it is. `tableTitle(plan, 'g1') // 'Alder'`, `'The class'` */
 export function tableTitle(plan: Plan, group: string | undefined): string {
   return group === undefined ? 'The class' : nameOfGroup(plan, group)
+}
+
+/** One result without its unit, as fine as it is worth. `writeResult(soakUpPlan(), 61) // '61'` */
+export function writeResult(plan: Plan, value: number): string {
+  if (!Number.isFinite(value)) return notWithin(plan)
+  const unit = resultUnit(plan)
+  if (unit === 'words') return writeReading(plan, value, unit)
+  return writeNumber(
+    value,
+    unit === 'of-100' || unit.includes('/') ? 1 : Math.max(decimalsOf(markOf(plan, unit)), Math.min(2, decimalsOf(value))),
+  )
+}
+
+/** What was not reached is said once, with how often. `'1, 2, not within 10\u202fmin (3 times)'` */
+function eachResult(plan: Plan, results: number[]): string[] {
+  const reached = results.filter(Number.isFinite)
+  const beyond = results.length - reached.length
+  const said = beyond < 2 ? '' : ` (${beyond} times)`
+  return [...reached.map((value) => writeResult(plan, value)), ...(beyond > 0 ? [`${notWithin(plan)}${said}`] : [])]
 }
 
 /**
@@ -117,9 +161,7 @@ export function readingPieces(plan: Plan, { readings, results }: TableRow): { te
   const unit = measuredCard(plan)?.method.unit
   const write = ({ value, unit: own }: Reading) =>
     writeReading(plan, value, own === unit && own !== 'words' && own !== 'place' ? 'count' : own)
-  const kept = several
-    ? results.map((value) => writeReading(plan, value, 'count'))
-    : readings.filter(({ status }) => status === 'kept').map(write)
+  const kept = several ? eachResult(plan, results) : readings.filter(({ status }) => status === 'kept').map(write)
   const aside = readings.filter(({ status }) => status === 'set-aside')
   return [
     ...(kept.length === 0 ? [] : [{ text: kept.join(', ') }]),

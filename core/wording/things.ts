@@ -1,7 +1,7 @@
 import { arrangementOf } from '../arrangement'
 import { comesAgain, measuredCard, type Plan, type Things } from '../lesson'
 import type { Outlook } from '../measuring'
-import { withUnit, writeShort, type UnitCode } from '../quantity'
+import { withUnit, writeShort, type ResultUnit } from '../quantity'
 import { chanceWords, counted } from './names'
 
 export const THINGS_WORDS: Record<Things, { name: string; example: string }> = {
@@ -49,6 +49,6 @@ export function wobbleSourceWords(plan: Plan, { wobbleFrom }: Pick<Outlook, 'wob
 }
 
 /** A figure of the adviser, to three digits. */
-export function adviserFigure(value: number, unit: UnitCode): string {
+export function adviserFigure(value: number, unit: ResultUnit): string {
   return withUnit(writeShort(Number(value.toPrecision(3))), unit)
 }

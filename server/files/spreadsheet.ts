@@ -1,9 +1,19 @@
 import writeSheets, { type SheetData } from 'write-excel-file/node'
 import { averageOf, evidenceOf, summarise } from '../../core/evidence'
-import { measuredCard, type LessonRecord, type Plan } from '../../core/lesson'
+import { resultUnit, type LessonRecord, type Plan } from '../../core/lesson'
 import { unitOf } from '../../core/quantity'
 import { currentReadings, resultsTable } from '../../core/record'
-import { AVERAGE_WORDS, conditionWithLetter, evenedAverages, momentWords, nameOfGroup, trialNumbers } from '../../core/wording'
+import {
+  averageHeading,
+  averageWay,
+  conditionWithLetter,
+  countsWords,
+  evenedAverages,
+  momentWords,
+  nameOfGroup,
+  trialNumbers,
+  writeResult,
+} from '../../core/wording'
 import { classReport, sureWords } from '../../core/wording/reports'
 
 const bold = (value: string) => ({ value, fontWeight: 'bold' as const })
@@ -24,28 +34,33 @@ export async function lessonSpreadsheet(plan: Plan, record: LessonRecord): Promi
 }
 
 function resultsSheet(plan: Plan, record: LessonRecord): SheetData {
-  const unit = unitOf(measuredCard(plan)?.method.unit ?? 'count').symbol
+  const unit = unitOf(resultUnit(plan)).symbol
+  const way = averageWay(plan)
   const evened = evenedAverages(plan, evidenceOf(plan, record))
-  const average = plan.average === 'none' ? [] : [bold(AVERAGE_WORDS[plan.average].name)]
+  const average = way === 'none' ? [] : [bold(averageHeading(plan))]
   const head = [
-    bold(`Condition${unit === '' ? '' : `, in ${unit}`}`),
+    bold(`${['Condition', countsWords(plan)].filter(Boolean).join(': ')}${unit === '' ? '' : `, in ${unit}`}`),
     ...average,
     ...(evened ? [bold('Groups evened out')] : []),
     ...['Middle value', 'Lowest', 'Highest', 'Range', 'Results'].map(bold),
   ]
   const rows = resultsTable(plan, record.readings).map(({ condition, results }) => {
     const summary = summarise(results)
-    const figure = summary && averageOf(summary, plan.average)
+    const figure = summary && averageOf(summary, way)
     const numbers = summary
       ? [summary.median, summary.lowest, summary.highest, summary.range, summary.count]
       : [null, null, null, null, 0]
     return [
       text(conditionWithLetter(plan, condition)),
-      ...(plan.average === 'none' ? [] : [figure === undefined ? null : number(figure)]),
+      ...(way === 'none' ? [] : [figure === undefined ? null : result(figure)]),
       ...(evened ? [evened.has(condition) ? number(evened.get(condition)!) : null] : []),
-      ...numbers.map((value) => (value === null ? null : number(value))),
+      ...numbers.map((value) => (value === null ? null : result(value))),
     ]
   })
+  // What was not reached is no number: a spreadsheet says so in words.
+  function result(value: number) {
+    return Number.isFinite(value) ? number(value) : text(writeResult(plan, value))
+  }
   const sure = sureWords(plan, record)
   return [head, ...rows, ...(sure === '' ? [] : [[], [text(sure)]])]
 }

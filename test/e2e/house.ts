@@ -68,7 +68,7 @@ export async function choose(field: Locator, option: string | RegExp): Promise<v
   await expect(async () => {
     if ((await found.count()) === 0) await field.page().keyboard.press('ArrowDown')
     await found.dispatchEvent('click', undefined, { timeout: 200 })
-  }).toPass({ intervals: [50] })
+  }).toPass({ intervals: [50], timeout: 30_000 })
 }
 
 /** Opens what is folded away under this title. */

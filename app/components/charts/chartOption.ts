@@ -3,7 +3,18 @@ import type { ResultMark, ResultsGraph } from '~~/core/charts'
 import { measuredCard, type Plan } from '~~/core/lesson'
 import { axisTitles, lineEnd, lineWords, nameOfGroup, writeFigure } from '~~/core/wording'
 import { lookOf } from '~/theme/conditions'
-import { fill, penFor, readingsSeries, resultAxis, roomFor, valueAxis, wordFill, type Pen, type Surface } from './surface'
+import {
+  fill,
+  knownSeries,
+  penFor,
+  readingsSeries,
+  resultAxis,
+  roomFor,
+  valueAxis,
+  wordFill,
+  type Pen,
+  type Surface,
+} from './surface'
 
 // Lines are told apart by their letter, their symbol and their dashes, not by colour alone.
 const SYMBOLS = ['circle', 'triangle', 'rect', 'diamond', 'roundRect', 'pin']
@@ -34,6 +45,8 @@ function drawing(pen: Pen): EChartsOption {
       return numberLines(pen)
     case 'words':
       return stackedWords(pen)
+    case 'stages':
+      return wordBands(pen)
     case 'by-group':
       return panels(pen)
     case 'tries':
@@ -89,7 +102,10 @@ function onKinds(pen: Pen, averages: 'bar' | 'line' | 'none'): EChartsOption {
         barWidth: '62%',
         data:
           averages === 'bar'
-            ? graph.marks.map((mark) => ({ value: mark.average ?? 0, itemStyle: fill(pen, lookOf(mark.place)) }))
+            ? graph.marks.map((mark) => ({
+                value: Math.min(mark.average ?? 0, graph.axis.to),
+                itemStyle: fill(pen, lookOf(mark.place)),
+              }))
             : [],
         tooltip: { show: false },
       },
@@ -107,6 +123,7 @@ function onKinds(pen: Pen, averages: 'bar' | 'line' | 'none'): EChartsOption {
             },
           ]
         : []),
+      ...knownSeries(pen, -0.5, graph.marks.length - 0.5).map((series) => ({ ...series, xAxisIndex: 1 })),
       ...readingsSeries(pen, graph.dots).map((series) => ({ ...series, xAxisIndex: 1 })),
     ],
   }
@@ -138,6 +155,7 @@ function onNumbers(pen: Pen): EChartsOption {
         itemStyle: { color: pen.paper ? '#000' : lookOf(0).colour },
         tooltip: { show: false },
       },
+      ...knownSeries(pen, graph.across!.from, graph.across!.to),
       ...readingsSeries(pen, graph.dots),
     ],
   }
@@ -148,7 +166,7 @@ function numberLines(pen: Pen): EChartsOption {
   const { graph, plan, text, ink, big, line } = pen
   return {
     grid: { ...roomFor(pen), top: 14, bottom: big ? 46 : 30 },
-    xAxis: { ...valueAxis(pen, graph.axis, axisTitles(plan).up), nameLocation: 'middle', nameGap: big ? 48 : 28 },
+    xAxis: { ...valueAxis(pen, graph.axis, axisTitles(plan, graph.kind).up), nameLocation: 'middle', nameGap: big ? 48 : 28 },
     yAxis: [
       {
         type: 'category',
@@ -170,6 +188,7 @@ function numberLines(pen: Pen): EChartsOption {
         itemStyle: { color: ink },
         silent: true,
       },
+      ...knownSeries(pen, -0.5, graph.marks.length - 0.5, true).map((series) => ({ ...series, yAxisIndex: 1 })),
       ...readingsSeries(pen, graph.dots, true).map((series) => ({ ...series, yAxisIndex: 1 })),
     ],
   }
@@ -204,6 +223,47 @@ function stackedWords(pen: Pen): EChartsOption {
         borderRadius: 3,
         padding: [2, 6],
         formatter: ({ value }: { value?: unknown }) => `${word} ${String(value)}`,
+      },
+    })),
+  }
+}
+
+/** Which word each condition was in the middle of its trials, as a band from one time to the next. */
+function wordBands(pen: Pen): EChartsOption {
+  const { graph, plan, text, ink, big, line } = pen
+  const words = measuredCard(plan)!.method.words
+  const most = Math.max(0, ...graph.bands.map(({ stages }) => stages.length))
+  return {
+    grid: { ...roomFor(pen), top: big ? 20 : 10, bottom: big ? 56 : 34 },
+    xAxis: { ...valueAxis(pen, graph.axis, axisTitles(plan).across), nameLocation: 'middle', nameGap: big ? 48 : 28 },
+    yAxis: {
+      type: 'category',
+      inverse: true,
+      data: graph.marks.map(({ letter, name }) => `{letter|${letter}}\u00a0${name}`),
+      axisLabel: { ...text, width: big ? 260 : 150, overflow: 'truncate', rich: { letter: { ...text, fontWeight: 'bold' } } },
+      axisTick: { show: false },
+      axisLine: line,
+    },
+    series: Array.from({ length: most }, (_, place) => ({
+      type: 'bar' as const,
+      stack: 'time',
+      barWidth: '62%',
+      silent: true,
+      data: graph.marks.map(({ condition }) => {
+        const stage = graph.bands.find((band) => band.condition === condition)?.stages[place]
+        if (!stage) return '-'
+        return { value: stage.to - stage.from, name: words[stage.word] ?? '', itemStyle: wordFill(pen, stage.word, words.length) }
+      }),
+      label: {
+        show: true,
+        ...text,
+        color: pen.dark ? '#fff' : '#000',
+        backgroundColor: pen.dark ? '#14201f' : '#fff',
+        borderColor: ink,
+        borderWidth: 1,
+        borderRadius: 3,
+        padding: [2, 6],
+        formatter: ({ name }: { name?: string }) => name ?? '',
       },
     })),
   }
@@ -312,6 +372,7 @@ function overMoments(pen: Pen): EChartsOption {
           endLabel: { show: true, formatter: lineEnd(one), ...text, fontWeight: 'bold' as const },
         }
       }),
+      ...(graph.across ? knownSeries(pen, graph.across.from, graph.across.to) : []),
       ...readingsSeries(pen, graph.dots),
     ],
   }

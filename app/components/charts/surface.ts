@@ -1,7 +1,7 @@
 import { format } from 'echarts/core'
 import type { Axis, ResultDot, ResultsGraph } from '~~/core/charts'
 import type { Plan } from '~~/core/lesson'
-import { axisTitles, dotWords, nameOfGroup, writeReading } from '~~/core/wording'
+import { axisTitles, dotWords, knownName, nameOfGroup, writeReading } from '~~/core/wording'
 import type { ConditionLook } from '~/theme/conditions'
 
 /** Where a graph is drawn: desk, board (big, perhaps dark) or paper. */
@@ -59,7 +59,7 @@ export function valueAxis({ text, line, dark }: Style, axis: Axis, name: string)
 /** The axis of the results; the first place stands on top, and words and places have no values between them. */
 export function resultAxis(pen: Pen, axis = pen.graph.axis) {
   const { graph, plan, text } = pen
-  const usual = { ...valueAxis(pen, axis, axisTitles(plan).up), nameTextStyle: { ...text, align: 'left' as const } }
+  const usual = { ...valueAxis(pen, axis, axisTitles(plan, graph.kind).up), nameTextStyle: { ...text, align: 'left' as const } }
   if (graph.unit !== 'place' && graph.unit !== 'words') return usual
   return {
     ...usual,
@@ -116,6 +116,33 @@ function oneSeries({ plan, graph, ink, dark, big }: Pen, dots: ResultDot[], coun
       },
     },
   }
+}
+
+/** A value known from elsewhere as a dashed line right across, with its name. `turned` swaps the axes. */
+export function knownSeries({ plan, graph, ink, text, big }: Pen, from: number, to: number, turned = false) {
+  const { known } = graph
+  if (known === undefined) return []
+  const at = (along: number) => (turned ? [known, along] : [along, known])
+  const label = {
+    show: true,
+    position: 'top' as const,
+    align: 'left' as const,
+    offset: [6, 0],
+    ...text,
+    fontWeight: 'bold' as const,
+  }
+  return [
+    {
+      type: 'line' as const,
+      data: [{ value: at(from), label: { ...label, formatter: knownName(plan) } }, { value: at(to) }],
+      symbol: 'circle',
+      symbolSize: 1,
+      silent: true,
+      lineStyle: { color: ink, width: big ? 4 : 2.5, type: 'dashed' as const },
+      itemStyle: { color: ink },
+      z: 4,
+    },
+  ]
 }
 
 /** Room round a graph. */

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { measuredCard } from '~~/core/lesson'
 import { UNIT_CODES, unitOf, type UnitCode } from '~~/core/quantity'
+import { workedOutEntry } from '~~/core/record'
+import { writeReading } from '~~/core/wording'
 import type { InstrumentProps } from './instrument'
 
 /** A number pad with fraction, comma and minus; the unit stays in sight. A keyboard works too. */
@@ -15,6 +17,7 @@ const whole = computed(() => {
   return typed === '' || unit.value === planUnit.value || /[a-z°"']/i.test(typed) ? typed : `${typed} ${unit.value}`
 })
 watch(whole, (now) => (text.value = now))
+const worked = computed(() => workedOutEntry(props.plan, whole.value))
 watch(text, (now) => {
   if (now !== whole.value) digits.value = now
 })
@@ -55,6 +58,9 @@ function press(key: (typeof KEYS)[number]): void {
       <span v-else class="unit">{{ symbol }}</span>
     </div>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    <p v-else-if="worked !== undefined" role="status">
+      That makes <strong>{{ writeReading(plan, worked, planUnit) }}</strong>.
+    </p>
     <div class="keys">
       <button v-for="key in KEYS" :key="key" type="button" :aria-label="LABELS[key]" @click="press(key)">
         {{ key === 'back' ? '⌫' : key === 'space' ? '␣' : key }}

@@ -8,8 +8,12 @@ import type { InstrumentProps } from './instrument'
 /** Two readings whose difference counts: at the start and at the finish, or empty and full. */
 const props = defineProps<InstrumentProps>()
 const text = defineModel<string>({ required: true })
-const empty = computed(() => props.device === 'empty-and-full')
-const unit = computed(() => measuredCard(props.plan)!.method.unit)
+const method = computed(() => measuredCard(props.plan)!.method)
+const unit = computed(() => method.value.unit)
+const labels = computed(() => {
+  if (method.value.eachIs === 'used') return ['At the start', 'What is left']
+  return props.device === 'empty-and-full' ? ['Empty', 'Full'] : ['At the start', 'At the finish']
+})
 const first = ref('')
 const second = ref('')
 const both = computed(() => `${first.value.trim()} to ${second.value.trim()}`)
@@ -28,7 +32,7 @@ watch(text, (now) => {
     <TextField
       v-model="first"
       class="reading"
-      :label="empty ? 'Empty' : 'At the start'"
+      :label="labels[0]!"
       :longest="25"
       inputmode="decimal"
       :suffix="unitOf(unit).symbol"
@@ -36,7 +40,7 @@ watch(text, (now) => {
     <TextField
       v-model="second"
       class="reading"
-      :label="empty ? 'Full' : 'At the finish'"
+      :label="labels[1]!"
       :longest="25"
       inputmode="decimal"
       :suffix="unitOf(unit).symbol"

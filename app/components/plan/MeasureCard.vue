@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { Measure } from '~~/core/lesson'
-import { bestIs, methodWords } from '~~/core/wording'
+import { countedFor, countsOf, type Measure } from '~~/core/lesson'
+import { bestIs, countedChoice, countsWords, methodWords } from '~~/core/wording'
 
 /** A thing we could measure, and with what. */
 const props = defineProps<{ measure: Measure; chosen: boolean }>()
@@ -11,6 +11,14 @@ function write(name: string): void {
     draft.measures.find((one) => one.id === props.measure.id)!.name = name
   }, `measure-${props.measure.id}`)
 }
+
+/** What counts of each trial, with numbers that this plan could have, and what is best. */
+const countsSaid = computed(() => {
+  const plan = lesson.plan!
+  const counts = countsWords(plan)
+  const { hint } = countedChoice(plan, countsOf(plan))
+  return [counts && `counts: ${counts}${hint && ` (${hint})`}`, bestIs(plan)].filter(Boolean).join('; ')
+})
 
 const items = computed(() => [
   props.chosen
@@ -31,16 +39,16 @@ const items = computed(() => [
 <template>
   <TrayCard :name="measure.name" :items="items" @rename="write">
     <LinkBtn class="method" @click="focusTarget('method-tool')">{{ methodWords(measure.method) }}</LinkBtn>
-    <p v-if="chosen && bestIs(lesson.plan!)" class="best">{{ bestIs(lesson.plan!) }}</p>
+    <LinkBtn
+      v-if="chosen && countsSaid"
+      class="method"
+      @click="focusTarget(countedFor(lesson.plan!).length > 1 ? 'counts' : 'best')"
+      >{{ countsSaid }}</LinkBtn
+    >
   </TrayCard>
 </template>
 
 <style scoped>
-.best {
-  padding: 0 var(--gap-close);
-  color: var(--soft);
-  font-size: var(--type-small);
-}
 .method {
   padding: 0 var(--gap-close);
   border: 0;

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { bestOf, BOUNDS, LONGEST, measuredCard, MOST_WORDS, readNames, type Method } from '~~/core/lesson'
+import { BOUNDS, LONGEST, measuredCard, MOST_WORDS, readNames, type Method } from '~~/core/lesson'
 import { expectedUnit, INSTRUMENTS, instrumentsFor, readingSdOf, trialSdOf, withInstrument } from '~~/core/measuring'
 import { NUMBER_UNITS, unitOf, writeShort } from '~~/core/quantity'
-import { bestChoices, instrumentWords, methodWords } from '~~/core/wording'
+import { instrumentWords, methodWords } from '~~/core/wording'
 
 /** How we measure, how much that wobbles, and what has to be so before every trial. */
 const lesson = useLesson()
@@ -50,7 +50,7 @@ const WOBBLES = [
 
 <template>
   <AppFold title="How we measure" :hint="method ? methodWords(method) : 'nothing to measure yet'">
-    <div v-if="method" class="method">
+    <div v-if="method" class="three-columns">
       <TextField
         v-if="method.instrument !== 'words'"
         label="Measured with"
@@ -98,25 +98,10 @@ const WOBBLES = [
       <QuietBtn v-if="method.instrument === 'words'" size="small" class="yes-no" @click="set('words', YES_NO)">
         Only yes or no
       </QuietBtn>
-      <ChoiceField
-        label="What is best"
-        target="best"
-        :model-value="bestOf(plan)"
-        @update:model-value="set('best', $event)"
-        :options="bestChoices(plan)"
-      />
-      <NumberField
-        v-if="method.best === 'nearest'"
-        label="Nearest to"
-        optional
-        :unit="method.unit"
-        :model-value="method.bestNumber"
-        @update:model-value="set('bestNumber', $event)"
-      />
       <div v-for="wobble in shownWobbles" :key="wobble.part">
         <NumberField
           :label="wobble.label"
-          :unit="expectedUnit(method)"
+          :unit="expectedUnit(plan)"
           :model-value="method[wobble.part]"
           :optional="wobble.follows"
           :placeholder="wobble.follows ? followed(wobble.part) : ''"
@@ -155,12 +140,6 @@ const WOBBLES = [
 </template>
 
 <style scoped>
-.method {
-  display: grid;
-  grid-template-columns: repeat(3, minmax(0, 1fr));
-  gap: var(--gap-wide) var(--gap-block);
-  margin: 12px 0;
-}
 .yes-no {
   align-self: end;
   justify-self: start;

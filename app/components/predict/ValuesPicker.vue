@@ -36,7 +36,7 @@ function set(id: string, value: number | null): void {
         bare
         optional
         :label="`What will we read for ${conditionName(plan, condition)}`"
-        :unit="method ? expectedUnit(method) : 'count'"
+        :unit="expectedUnit(plan)"
         :model-value="values[condition.id] ?? null"
         @update:model-value="set(condition.id, $event)"
       />

@@ -1,23 +1,22 @@
 <script setup lang="ts">
-import { activeConditions, measuredCard, momentsOf, type LessonRecord, type Plan } from '~~/core/lesson'
+import { activeConditions, measuredCard, momentsOf, resultUnit, type LessonRecord, type Plan } from '~~/core/lesson'
 import { averagesByMoment, averageResults } from '~~/core/record'
-import { momentWords, writeAverage } from '~~/core/wording'
+import { countsWords, momentWords, writeAverage, writeFigure } from '~~/core/wording'
 
-/** Averages at every moment of a trial: before and after with the change worked out, or one column a time of watching. */
+/** Averages at every moment of a trial: before and after or one column a time of watching, and what counts of them. */
 const props = defineProps<{ plan: Plan; record: LessonRecord }>()
 const unit = computed(() => measuredCard(props.plan)!.method.unit)
 const moments = computed(() => momentsOf(props.plan))
 const averages = computed(() => averagesByMoment(props.plan, props.record.readings))
-const changes = computed(() => averageResults(props.plan, props.record.readings))
+const counted = computed(() => averageResults(props.plan, props.record.readings))
 
 function averageAt(condition: string, moment: string): string {
   const found = averages.value.find((one) => one.condition === condition && one.moment === moment)
   return found ? writeAverage(props.plan, found.average, unit.value) : '–'
 }
-function changeOf(condition: string): string {
-  const change = changes.value[condition]
-  if (change === undefined) return '–'
-  return `${change > 0 ? '+' : ''}${writeAverage(props.plan, change, unit.value)}`
+function countedOf(condition: string): string {
+  const figure = counted.value[condition]
+  return figure === undefined ? '–' : writeFigure(props.plan, figure, resultUnit(props.plan))
 }
 </script>
 
@@ -28,19 +27,19 @@ function changeOf(condition: string): string {
         <tr>
           <th scope="col">On average</th>
           <th v-for="moment in moments" :key="moment.id" scope="col" class="figure">{{ momentWords(plan, moment.id) }}</th>
-          <th v-if="plan.kind === 'before-after'" scope="col" class="figure">change</th>
+          <th scope="col" class="figure">{{ countsWords(plan) }}</th>
         </tr>
       </thead>
       <tbody>
         <tr v-for="condition in activeConditions(plan)" :key="condition.id">
-          <th scope="row">
+          <th scope="row" class="nowrap">
             <ConditionName :plan="plan" :id="condition.id" />
           </th>
           <td v-for="moment in moments" :key="moment.id" class="figure">
             {{ averageAt(condition.id, moment.id) }}
           </td>
-          <td v-if="plan.kind === 'before-after'" class="figure">
-            <strong>{{ changeOf(condition.id) }}</strong>
+          <td class="figure">
+            <strong>{{ countedOf(condition.id) }}</strong>
           </td>
         </tr>
       </tbody>

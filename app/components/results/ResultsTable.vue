@@ -1,18 +1,22 @@
 <script setup lang="ts">
 import { averageOf, evidenceOf, summarise } from '~~/core/evidence'
-import { AVERAGE_WAYS, measuredCard, type AverageWay, type LessonRecord, type Plan } from '~~/core/lesson'
-import { unitOf } from '~~/core/quantity'
+import { AVERAGE_WAYS, resultUnit, type AverageWay, type LessonRecord, type Plan } from '~~/core/lesson'
+import { unitOf, withUnit } from '~~/core/quantity'
 import { comparedWith, resultsTable, workedOutFor } from '~~/core/record'
 import {
   AVERAGE_WORDS,
+  averageHeading,
+  averageWay,
+  countsWords,
   evenedAverages,
+  rangeWords,
   readingPieces,
   tableTitle,
   workedOutName,
   workedOutWords,
   workingSteps,
   writeFigure,
-  writeReading,
+  writeResult,
 } from '~~/core/wording'
 
 /** The results of the class or of one group, in one unit: every reading, the class's average with its working, what is worked out from it. */
@@ -21,8 +25,9 @@ const lesson = useLesson()
 const group = ref('')
 const ofGroup = computed(() => group.value || undefined)
 const showsWorking = ref(false)
-const unit = computed(() => measuredCard(props.plan)!.method.unit)
-const numeric = computed(() => measuredCard(props.plan)?.method.instrument === 'number')
+const unit = computed(() => resultUnit(props.plan))
+/** Whether the class has a choice of averages: times until something have their middle one only. */
+const numeric = computed(() => averageWay(props.plan) === props.plan.average && unit.value !== 'words' && unit.value !== 'place')
 const rows = computed(() =>
   resultsTable(props.plan, props.record.readings, ofGroup.value).map((row) => ({
     ...row,
@@ -40,11 +45,11 @@ const compared = computed(
       new Map(rows.value.flatMap(({ condition, summary }) => (summary ? [[condition, summary.mean] as const] : []))),
     )?.condition,
 )
-const averageTitle = computed(() => (props.plan.average === 'none' ? undefined : AVERAGE_WORDS[props.plan.average].name))
+const averageTitle = computed(() => (averageWay(props.plan) === 'none' ? undefined : averageHeading(props.plan)))
 const several = computed(() => props.plan.kind === 'before-after' || props.plan.kind === 'over-time')
 
 function figure(row: (typeof rows.value)[number]): string {
-  const average = row.summary && averageOf(row.summary, numeric.value ? props.plan.average : 'mean')
+  const average = row.summary && averageOf(row.summary, averageWay(props.plan))
   return average === undefined ? '–' : writeFigure(props.plan, average, unit.value)
 }
 const setAverage = (way: AverageWay) => lesson.edit((draft) => (draft.average = way))
@@ -86,9 +91,11 @@ const setDigits = (to: string) => lesson.edit((draft) => (draft.averageTo = to =
       <table class="ruled">
         <thead>
           <tr>
-            <th scope="col">{{ several ? 'Result of each' : 'Condition' }}, in {{ unitOf(unit).symbol || 'counts' }}</th>
+            <th scope="col">
+              {{ ['Condition', countsWords(plan)].filter(Boolean).join(': ') }}, in {{ unitOf(unit).symbol || 'counts' }}
+            </th>
             <th scope="col">{{ several ? 'Each result' : 'Readings' }}</th>
-            <th v-if="averageTitle || !numeric" scope="col" class="figure">{{ numeric ? averageTitle : 'Average' }}</th>
+            <th v-if="averageTitle" scope="col" class="figure">{{ averageTitle }}</th>
             <th v-if="evened" scope="col" class="figure">Groups evened out</th>
             <template v-if="unit !== 'words'">
               <th scope="col" class="figure">Lowest to highest</th>
@@ -112,7 +119,7 @@ const setDigits = (to: string) => lesson.edit((draft) => (draft.averageTo = to =
                 <p v-for="step in workingSteps(plan, row.results, unit)" :key="step">{{ step }}</p>
               </div>
             </td>
-            <td v-if="averageTitle || !numeric" class="figure">
+            <td v-if="averageTitle" class="figure">
               <strong>{{ figure(row) }}</strong>
             </td>
             <td v-if="evened" class="figure">
@@ -121,14 +128,13 @@ const setDigits = (to: string) => lesson.edit((draft) => (draft.averageTo = to =
             <template v-if="unit !== 'words'">
               <td class="figure">
                 <template v-if="row.summary">
-                  {{ writeReading(plan, row.summary.lowest, numeric ? 'count' : unit) }} to
-                  {{ writeReading(plan, row.summary.highest, unit) }}
-                  <small v-if="numeric" class="below">range {{ writeReading(plan, row.summary.range, unit) }}</small>
+                  {{ rangeWords(plan, row.summary) }}
+                  <small v-if="numeric" class="below">range {{ withUnit(writeResult(plan, row.summary.range), unit) }}</small>
                 </template>
               </td>
             </template>
             <td v-for="column in columns" :key="column" class="figure">
-              {{ row.workedOut[column] === undefined ? '–' : workedOutWords(plan, column, row.workedOut[column]!, unit) }}
+              {{ row.workedOut[column] === undefined ? '–' : workedOutWords(plan, column, row.workedOut[column]!) }}
             </td>
           </tr>
         </tbody>

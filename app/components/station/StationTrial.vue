@@ -40,11 +40,11 @@ const method = computed(() => measuredCard(props.plan)!.method)
 const unit = computed(() => method.value.unit)
 const text = ref(props.fixing?.entered ?? '')
 const trouble = ref('')
-/** What this tablet measures with, until it is changed. */
-const chosenDevice = useLocalStorage<Device>('jolly-beaker-device', 'pad')
+/** What somebody chose to measure with on this tablet; nobody has where it is empty. */
+const chosenDevice = useLocalStorage<Device | ''>('jolly-beaker-measured-with', '')
 const devices = computed(() => devicesFor(method.value))
 const device = computed({
-  get: () => (!props.fixing && devices.value.includes(chosenDevice.value) ? chosenDevice.value : devices.value[0]!),
+  get: () => devices.value.find((one) => !props.fixing && one === chosenDevice.value) ?? devices.value[0]!,
   set: (device) => {
     chosenDevice.value = device
     text.value = ''

@@ -2,9 +2,9 @@
 import { readBlock } from '~~/core/formats'
 import { activeConditions, letterOf, measuredCard, type Reading } from '~~/core/lesson'
 import { unitOf } from '~~/core/quantity'
-import { cellKey, gridRows, nextTrial, progressOf, type Cell } from '~~/core/record'
+import { cellKey, gridRows, nextTrial, progressOf, workedOutEntry, writesStartAndFinish, type Cell } from '~~/core/record'
 import { cellTarget } from '~~/core/secondLook'
-import { doubtWords, momentWords, nameOfCondition, readingHeading, readingHeadings } from '~~/core/wording'
+import { doubtWords, momentWords, nameOfCondition, readingHeading, readingHeadings, writeReading } from '~~/core/wording'
 
 /** Groups by conditions by repeats, keyed in like a spreadsheet. What cannot be read stays in its place until it is mended. */
 const NOTHING: Reading[] = []
@@ -50,6 +50,13 @@ const nextCells = computed(
       }),
     ),
 )
+/** What a number in several parts comes to while it is typed: "15 + 30 = 45 mm". */
+const worked = computed(() => {
+  const typed = chosen.value && drafts.value.get(cellKey(chosen.value))
+  const options = { startAndFinish: writesStartAndFinish(lesson.record.readings) }
+  const value = typed === undefined ? undefined : workedOutEntry(plan.value, typed, options)
+  return value === undefined ? '' : `${typed!.trim()} makes ${writeReading(plan.value, value, unit.value)}`
+})
 const oddIn = (cell: Cell) => cell.kept.map(({ id }) => odd.value.get(id)).find((words) => words !== undefined)
 function markOf(cell: Cell): string {
   if (oddIn(cell) !== undefined) return '?'
@@ -124,11 +131,9 @@ function onPaste(event: ClipboardEvent, row: number, column: number): void {
   <div class="scroll">
     <table ref="grid" class="grid" tabindex="-1">
       <caption class="sr-only">
-        Readings in
         {{
-          unitOf(unit).symbol
+          ['Readings', unitOf(unit).symbol && `in ${unitOf(unit).symbol}`, 'of every group'].filter(Boolean).join(' ')
         }}
-        of every group
       </caption>
       <thead>
         <tr>
@@ -186,6 +191,7 @@ function onPaste(event: ClipboardEvent, row: number, column: number): void {
         </tr>
       </tbody>
     </table>
+    <p v-if="worked" class="hint" role="status">{{ worked }}</p>
     <p v-for="[key, message] in troubles" :key="key" class="trouble" role="alert">“{{ drafts.get(key) }}”: {{ message }}</p>
   </div>
 </template>

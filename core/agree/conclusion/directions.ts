@@ -1,5 +1,5 @@
 import { gradeBetween, type Evidence } from '../../evidence'
-import { bestOf, changedFactor, conditionValue, measuredCard, type Plan } from '../../lesson'
+import { bestOf, canBeNothing, changedFactor, conditionValue, countsOf, measuredCard, resultUnit, type Plan } from '../../lesson'
 import { unitOf, type Side } from '../../quantity'
 import type { ClaimDoubt } from '../claims'
 import { LOST, NEGATED, NOT_FOUND } from './lexicon'
@@ -63,8 +63,11 @@ function fitsResult({ quality }: ComparingMention, plan: Plan): boolean {
   if (!measure) return false
   if (quality === 'size' || quality === 'speed') return true
   if (quality === 'rank') return bestSideOf(plan) !== undefined
-  if (isAbout(measure.name, quality)) return true
-  const { dimension } = unitOf(measure.method.unit)
+  const counted = countsOf(plan)
+  // The heavier one may well have lost less: of a change only its size is spoken of.
+  if (canBeNothing(plan) || counted === 'total') return false
+  if (counted !== 'until' && isAbout(measure.name, quality)) return true
+  const { dimension } = unitOf(resultUnit(plan))
   if (dimension === 'length') return quality === 'length' || quality === 'height' || quality === 'distance'
   if (dimension === 'time') return quality === 'length'
   return (
@@ -83,7 +86,7 @@ function bestSideOf(plan: Plan): Side | undefined {
 
 /** The end of the order that the word points to. */
 function sideOf(word: ComparingMention, clause: string, plan: Plan, { summaries }: Evidence): Side {
-  const unit = unitOf(measuredCard(plan)!.method.unit)
+  const unit = unitOf(resultUnit(plan))
   const turned = word.quality === 'speed' && unit.dimension === 'time'
   // "Lost most" is the largest change downwards.
   const lost = word.quality === 'size' && LOST.test(clause) && summaries.some(({ evened }) => evened < 0)

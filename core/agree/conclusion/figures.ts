@@ -1,5 +1,5 @@
 import type { Evidence } from '../../evidence'
-import { measuredCard, type Plan } from '../../lesson'
+import { countsOf, measuredCard, resultMark, resultUnit, type Plan } from '../../lesson'
 import { convert, decimalsOf } from '../../quantity'
 import { ABOUT, AVERAGED } from './lexicon'
 import type { FigureMention, Mention, Span, Stretch } from './mentions'
@@ -73,8 +73,8 @@ export function readFigures(
 
 /** Could it be one of the readings: between the lowest and the highest, and no finer than the instrument. */
 function isReading(figure: FigureMention, { lowest, highest }: { lowest: number; highest: number }, plan: Plan): boolean {
-  const { unit, resolution } = measuredCard(plan)!.method
-  const value = convert(figure.value, figure.unit, unit)
+  const resolution = resultMark(plan)
+  const value = convert(figure.value, figure.unit, resultUnit(plan))
   return value !== undefined && value >= lowest && value <= highest && decimalsOf(value) <= decimalsOf(resolution)
 }
 
@@ -91,8 +91,10 @@ function saysDifference(sentence: Stretch, figure: Span): boolean {
  * Whose each figure is. In "A … 5, B … 3" a figure follows its condition, in "5 on A, 3 on B" it goes before; where several of one
  * come together, any of the neighbours may be meant.
  */
-function ownersOf({ mentions }: Stretch, plan: Plan): { figure: FigureMention; owners: string[]; strict: boolean }[] {
-  const placed = mentions.filter((one) => one.kind === 'condition' || (one.kind === 'figure' && !isOfPlan(one, plan)))
+function ownersOf(sentence: Stretch, plan: Plan): { figure: FigureMention; owners: string[]; strict: boolean }[] {
+  const placed = sentence.mentions.filter(
+    (one) => one.kind === 'condition' || (one.kind === 'figure' && !isOfPlan(one, sentence, plan)),
+  )
   const before = placed[0]?.kind === 'condition'
   return placed.flatMap((figure, place) => {
     if (figure.kind !== 'figure') return []
@@ -111,18 +113,21 @@ function runOf(mentions: Mention[]): string[] {
 }
 
 /** A time, a width or another number that the plan itself has, or of another dimension than what was measured. */
-function isOfPlan(figure: FigureMention, plan: Plan): boolean {
+function isOfPlan(figure: FigureMention, sentence: Stretch, plan: Plan): boolean {
   const method = measuredCard(plan)?.method
-  if (!method || method.instrument !== 'number') return true
-  if (figure.unitSaid && convert(figure.value, figure.unit, method.unit) === undefined) return true
+  const unit = resultUnit(plan)
+  if (!method || unit === 'words' || unit === 'place') return true
+  if (figure.unitSaid && convert(figure.value, figure.unit, unit) === undefined) return true
   // Where lengths change and lengths are measured, the unit tells which of them is meant.
-  if (plan.conditionsAs === 'numbers' && figure.unit === plan.conditionUnit && figure.unit !== method.unit) return true
+  if (plan.conditionsAs === 'numbers' && figure.unit === plan.conditionUnit && figure.unit !== unit) return true
+  // "Not within 30 min" says how long anybody watched.
+  if (/\bwithin\s*$/.test(sentence.text.slice(0, figure.from - sentence.from))) return true
   const said = String(figure.value)
   const written = [
     measuredCard(plan)?.name,
     ...plan.factors.flatMap(({ name, how, exceptions }) => [name, how, ...Object.values(exceptions)]),
   ]
-  const times = plan.kind === 'over-time' ? plan.watch.times.map(String) : []
+  const times = plan.kind === 'over-time' && countsOf(plan) !== 'until' ? plan.watch.times.map(String) : []
   return (
     times.includes(said) ||
     written
@@ -134,7 +139,7 @@ function isOfPlan(figure: FigureMention, plan: Plan): boolean {
 
 /** Is a value what was said: rounded to as many digits, or near it where the sentence says "about". */
 function isSaid(figure: FigureMention, value: number, plan: Plan, { about = false, leeway = 0 }): boolean {
-  const inSaid = convert(value, measuredCard(plan)!.method.unit, figure.unit)
+  const inSaid = convert(value, resultUnit(plan), figure.unit)
   if (inSaid === undefined) return false
   const away = Math.abs(Math.abs(inSaid) - Math.abs(figure.value))
   return away <= 0.5 * 10 ** -figure.decimals * (1 + leeway) + 1e-9 || (about && away <= 0.06 * Math.abs(inSaid))

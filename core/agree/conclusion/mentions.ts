@@ -7,11 +7,21 @@ import {
   keptFactors,
   mainWords,
   measuredCard,
+  resultUnit,
   withoutEnding,
   type Factor,
   type Plan,
 } from '../../lesson'
-import { COMPARING, convert, unitNamed, unitOf, type ComparingWord, type Quality, type UnitCode } from '../../quantity'
+import {
+  COMPARING,
+  convert,
+  unitNamed,
+  unitOf,
+  type ComparingWord,
+  type Quality,
+  type ResultUnit,
+  type UnitCode,
+} from '../../quantity'
 import { PLACED, QUALITY_NAMES } from './lexicon'
 
 /** A stretch of a text, from its first letter to behind its last. */
@@ -30,8 +40,8 @@ export interface FigureMention extends Span {
   /** In `unit`, as it was said. */
   value: number
   decimals: number
-  /** What was said beside the number, else the plan's own. */
-  unit: UnitCode
+  /** What was said beside the number, else that of the results. */
+  unit: ResultUnit
   unitSaid: boolean
 }
 
@@ -140,7 +150,7 @@ const COUNTED_THINGS =
   /^\s*(?:of\b|out of\b|\/|st\b|nd\b|rd\b|th\b|groups?\b|readings?\b|repeats?\b|trials?\b|tries\b|times\b|children\b|people\b|of us\b|%|per cent\b|percent\b)/
 
 function figuresIn(sentence: string, offset: number, plan: Plan): FigureMention[] {
-  const own = measuredCard(plan)?.method.unit ?? 'count'
+  const own = resultUnit(plan)
   return [...sentence.matchAll(NUMBER)].flatMap((match): FigureMention[] => {
     const after = sentence.slice(match.index + match[0].length)
     if (COUNTED_THINGS.test(after) || /\b(?:out of|of) $/.test(sentence.slice(0, match.index))) return []
@@ -165,7 +175,7 @@ const SMALL_AFTER =
   /^(and|but|for|with|while|whereas|against|compared|than|average|averaged|long|high|tall|far|wide|deep|were|was|then)$/
 
 /** The unit that is written behind a number, and how many letters it takes. */
-function unitAfter(after: string, own: UnitCode, ofConditions: UnitCode): { unit: UnitCode; length: number } | undefined {
+function unitAfter(after: string, own: ResultUnit, ofConditions: UnitCode): { unit: UnitCode; length: number } | undefined {
   const match = /^\s?(\p{L}+|°\s?[cf]|["'])(?![\p{L}])/u.exec(after)
   const unit = match && unitNamed(match[1]!.replace(/\s/g, ''))
   if (!unit) return undefined
@@ -179,7 +189,7 @@ function conditionOfNumber(figure: FigureMention, sentence: string, offset: numb
   if (plan.conditionsAs !== 'numbers') return undefined
   const before = sentence.slice(0, figure.from - offset)
   const placed = /\b(?:at|from|for|with|of|the|between|and|to)\s*$/.test(before)
-  const same = unitOf(plan.conditionUnit).dimension === unitOf(measuredCard(plan)?.method.unit ?? 'count').dimension
+  const same = unitOf(plan.conditionUnit).dimension === unitOf(resultUnit(plan)).dimension
   if (figure.unitSaid ? same && !placed : !placed) return undefined
   const value = figure.unitSaid ? convert(figure.value, figure.unit, plan.conditionUnit) : figure.value
   return activeConditions(plan).find((condition) => value !== undefined && conditionValue(plan, condition) === value)?.id

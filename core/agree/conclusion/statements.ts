@@ -1,5 +1,5 @@
 import { gradeBetween, type Evidence } from '../../evidence'
-import { activeConditions, changedFactor, conditionValue, isNamed, keptFactors, measuredCard, type Plan } from '../../lesson'
+import { activeConditions, changedFactor, conditionValue, isNamed, keptFactors, resultUnit, type Plan } from '../../lesson'
 import { convert, unitOf } from '../../quantity'
 import type { ClaimDoubt } from '../claims'
 import { CERTAIN, EFFECT, MAKES, NEGATED, NO_DIFFERENCE, NOT_FOUND, OF_THE_METHOD, PROOF } from './lexicon'
@@ -9,7 +9,7 @@ import { clausesOf, plainly, type ConditionMention, type Span, type Stretch } fr
 export function outsideTested(sentence: Stretch, plan: Plan): ClaimDoubt | undefined {
   if (plan.conditionsAs !== 'numbers' || NOT_FOUND.test(sentence.text)) return undefined
   const tested = activeConditions(plan).flatMap((condition) => conditionValue(plan, condition) ?? [])
-  const alike = unitOf(plan.conditionUnit).dimension === unitOf(measuredCard(plan)?.method.unit ?? 'count').dimension
+  const alike = unitOf(plan.conditionUnit).dimension === unitOf(resultUnit(plan)).dimension
   const found = sentence.mentions.find((figure) => {
     if (figure.kind !== 'figure' || !figure.unitSaid || (alike && figure.unit !== plan.conditionUnit)) return false
     const value = convert(figure.value, figure.unit, plan.conditionUnit)

@@ -1,34 +1,35 @@
 import { averageOf, evidenceOf, judgedBefore, summarise, trendOf, type Evidence } from '../../evidence'
-import { activeConditions, measuredCard, type LessonRecord, type Plan } from '../../lesson'
+import { activeConditions, measuredCard, resultUnit, type LessonRecord, type Plan } from '../../lesson'
 import { stampedOrders } from '../../predictions'
 import { resultsTable } from '../../record'
 import type { Block } from '../../reports'
 import { gradeName, judgedAnewSentence, sureSentences } from '../evidence'
-import { AVERAGE_WORDS } from '../graphs'
-import { conditionWithLetter, writeReading } from '../names'
+import { countsWords } from '../counts'
+import { conditionWithLetter } from '../names'
 import { patternWords } from '../sureness'
 import { foresight, handsForesight } from '../results'
-import { evenedAverages, writeFigure } from '../tables'
+import { averageHeading, averageWay, evenedAverages, rangeWords, writeFigure } from '../tables'
 
 /** The table of results, of the class or of one group. */
 export function resultsBlock(plan: Plan, record: LessonRecord, group?: string): Block[] {
   const method = measuredCard(plan)?.method
   if (!method) return []
-  const numeric = method.instrument === 'number'
+  const unit = resultUnit(plan)
+  const numeric = unit !== 'words' && unit !== 'place'
   const rows = resultsTable(plan, record.readings, group).map(({ condition, results }) => ({
     condition,
     summary: summarise(results),
   }))
   if (rows.every(({ summary }) => summary === undefined)) return []
-  const average = numeric ? plan.average : 'mean'
-  const middle = average === 'none' ? [] : [numeric ? AVERAGE_WORDS[average].name : 'Average']
+  const average = averageWay(plan)
+  const middle = average === 'none' ? [] : [averageHeading(plan)]
   const evened = group === undefined && numeric ? evenedAverages(plan, evidenceOf(plan, record)) : undefined
   return [
     {
       kind: 'table',
       caption: 'Results',
       head: [
-        plan.kind === 'before-after' ? 'Change of each' : 'Condition',
+        ['Condition', countsWords(plan)].filter(Boolean).join(', '),
         ...middle,
         ...(evened ? ['Groups evened out'] : []),
         'Lowest to highest',
@@ -39,11 +40,9 @@ export function resultsBlock(plan: Plan, record: LessonRecord, group?: string): 
         const figure = summary && averageOf(summary, average)
         return [
           conditionWithLetter(plan, condition),
-          ...(average === 'none' ? [] : [figure === undefined ? '–' : writeFigure(plan, figure, method.unit)]),
-          ...(evened ? [evened.has(condition) ? writeFigure(plan, evened.get(condition)!, method.unit) : '–'] : []),
-          summary
-            ? `${writeReading(plan, summary.lowest, numeric ? 'count' : method.unit)} to ${writeReading(plan, summary.highest, method.unit)}`
-            : '–',
+          ...(average === 'none' ? [] : [figure === undefined ? '–' : writeFigure(plan, figure, unit)]),
+          ...(evened ? [evened.has(condition) ? writeFigure(plan, evened.get(condition)!, unit) : '–'] : []),
+          summary ? rangeWords(plan, summary) : '–',
           String(summary?.count ?? 0),
         ]
       }),

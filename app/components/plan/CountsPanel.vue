@@ -1,0 +1,137 @@
+<script setup lang="ts">
+import {
+  bestOf,
+  BOUNDS,
+  countedFor,
+  countedPlace,
+  countedUntil,
+  countsOf,
+  LONGEST,
+  measuredCard,
+  resultUnit,
+  watchedPlaces,
+  type Method,
+} from '~~/core/lesson'
+import { bestChoices, bestIs, countedChoice, countsWords, eachExample, eachIsChoices } from '~~/core/wording'
+
+/** Which figure speaks for a trial, what is best, and what is known of it from elsewhere. */
+const lesson = useLesson()
+const plan = computed(() => lesson.plan!)
+const method = computed(() => measuredCard(plan.value)?.method)
+const choices = computed(() => countedFor(plan.value).map((value) => ({ value, ...countedChoice(plan.value, value) })))
+const example = computed(() => choices.value.find(({ value }) => value === countsOf(plan.value))?.hint)
+const places = computed(() => watchedPlaces(plan.value))
+const byNumber = computed(() => method.value?.instrument === 'number')
+const hint = computed(() => [countsWords(plan.value) || 'the reading', bestIs(plan.value)].filter(Boolean).join('; '))
+/** The difference of words is nothing that anybody could read. */
+const placeChoices = computed(() => [
+  ...(byNumber.value && countsOf(plan.value) !== 'until'
+    ? [{ value: null, title: `the difference: ${places.value[0]} less ${places.value.at(-1)}` }]
+    : []),
+  ...places.value.map((title, value) => ({ value, title })),
+])
+
+function set<Part extends keyof Method>(part: Part, value: Method[Part], typing = ''): void {
+  lesson.edit((draft) => (measuredCard(draft)!.method[part] = value), typing)
+}
+const setCounts = (value: string) => value !== 'reading' && set('counts', value as Method['counts'])
+</script>
+
+<template>
+  <AppFold v-if="method && (byNumber || choices.length > 1)" title="What counts" :hint="hint">
+    <div class="three-columns">
+      <div v-if="choices.length > 1">
+        <ChoiceField
+          label="What counts of each trial"
+          target="counts"
+          :model-value="countsOf(plan)"
+          :options="choices"
+          @update:model-value="setCounts"
+        />
+        <p class="hint">{{ example }}</p>
+      </div>
+      <div v-if="byNumber">
+        <ChoiceField
+          label="Each number is"
+          target="each-is"
+          :model-value="method.eachIs"
+          :options="eachIsChoices()"
+          @update:model-value="set('eachIs', $event)"
+        />
+        <p class="hint">{{ eachExample(plan) }}</p>
+      </div>
+      <ChoiceField
+        v-if="places.length > 0"
+        label="Which place counts"
+        :model-value="countedPlace(plan) === 'apart' ? null : (countedPlace(plan) as number)"
+        :options="placeChoices"
+        @update:model-value="set('countsPlace', $event)"
+      />
+      <template v-if="countsOf(plan) === 'until'">
+        <ChoiceField
+          v-if="method.instrument === 'words'"
+          label="Until it is"
+          :model-value="countedUntil(plan) ?? 1"
+          :options="method.words.map((title, place) => ({ value: place + 1, title }))"
+          @update:model-value="set('countsUntil', $event)"
+        />
+        <NumberField
+          v-else
+          label="Until it reaches"
+          target="counts-until"
+          optional
+          :unit="method.unit"
+          :model-value="method.countsUntil"
+          @update:model-value="set('countsUntil', $event)"
+        />
+      </template>
+      <ChoiceField
+        label="What is best"
+        target="best"
+        :model-value="bestOf(plan)"
+        @update:model-value="set('best', $event)"
+        :options="bestChoices(plan)"
+      />
+      <NumberField
+        v-if="method.best === 'nearest'"
+        label="Nearest to"
+        optional
+        :unit="resultUnit(plan)"
+        :model-value="method.bestNumber"
+        @update:model-value="set('bestNumber', $event)"
+      />
+      <template v-if="byNumber">
+        <div>
+          <NumberField
+            label="A value known from elsewhere"
+            target="known"
+            optional
+            :unit="resultUnit(plan)"
+            :model-value="method.known"
+            @update:model-value="set('known', $event)"
+          />
+          <p class="hint">a usual amount, or what a rule foretells: a line on the graph</p>
+        </div>
+        <template v-if="method.known !== null">
+          <TextField
+            label="What it is"
+            :model-value="method.knownName"
+            :longest="LONGEST.name"
+            placeholder="for example the usual amount"
+            @update:model-value="set('knownName', $event, 'known-name')"
+          />
+          <div>
+            <NumberField
+              label="How often a week one child does it"
+              optional
+              :model-value="method.knownWeekly"
+              v-bind="BOUNDS.timesAWeek"
+              @update:model-value="set('knownWeekly', $event)"
+            />
+            <p class="hint">then Results say what a saving adds up to</p>
+          </div>
+        </template>
+      </template>
+    </div>
+  </AppFold>
+</template>

@@ -1,0 +1,51 @@
+import { activeConditions, measuredCard, momentsOf, type LessonRecord, type Plan } from '../lesson'
+import { countedReadings, seriesOf } from '../record'
+
+/** One stretch of time in which the trials of a condition were one word, by the middle one of them. */
+interface Stage {
+  /** Place of the word in its list, 0 for the first. */
+  word: number
+  from: number
+  to: number
+}
+
+export interface StageBand {
+  condition: string
+  stages: Stage[]
+}
+
+/**
+ * Ordered words over times, as a band for each condition: which word the middle trial had from one time to the next. The last time has no stretch behind it;
+ * its word shows in the table beside.
+ * @example stagesOf(soakUpPlan(), EMPTY_RECORD) // => []
+ */
+export function stagesOf(plan: Plan, record: LessonRecord): StageBand[] {
+  const times = [...new Set(momentsOf(plan).flatMap(({ time }) => (time === undefined ? [] : [time])))]
+  if (measuredCard(plan)?.method.instrument !== 'words' || times.length < 2) return []
+  const readings = countedReadings(plan, record.readings)
+  return activeConditions(plan).map(({ id: condition }) => {
+    const trials = new Map<string, typeof readings>()
+    for (const reading of readings.filter((one) => one.condition === condition)) {
+      const key = `${reading.group}/${reading.repeat}`
+      trials.set(key, [...(trials.get(key) ?? []), reading])
+    }
+    const all = [...trials.values()].flatMap((own) => seriesOf(plan, own))
+    const stages = times.slice(0, -1).flatMap((from, place): Stage[] => {
+      const words = all
+        .filter(({ time }) => time === from)
+        .map(({ value }) => value)
+        .sort((a, b) => a - b)
+      if (words.length === 0) return []
+      return [{ word: Math.round(words[Math.floor((words.length - 1) / 2)]!) - 1, from, to: times[place + 1]! }]
+    })
+    return { condition, stages: joined(stages) }
+  })
+}
+
+/** Neighbouring stretches of one word are one. */
+function joined(stages: Stage[]): Stage[] {
+  return stages.reduce<Stage[]>((all, stage) => {
+    const last = all.at(-1)
+    return last?.word === stage.word && last.to === stage.from ? [...all.slice(0, -1), { ...last, to: stage.to }] : [...all, stage]
+  }, [])
+}

@@ -1,0 +1,44 @@
+import { countsOf, measuredCard, type Plan } from '../lesson'
+import type { TrialResult } from '../record'
+import { changesFromNothing, type FromNothing } from './fromNothing'
+import type { ConditionSummary, EvidenceOptions, Limit } from './grade'
+
+export interface AgainstKnown {
+  value: number
+  /** How far each condition is from it, and how sure that is; `mean` is the difference. */
+  rows: FromNothing[]
+  /** What each condition saves in a week, in the unit of the result: one child alone, and the class. Less than nothing where more was used. */
+  savings: { condition: string; child: number; class: number }[]
+}
+
+/**
+ * The results against a value that is known from elsewhere: Student's t of the cells less that value, with Holm's correction over the conditions.
+ * @returns undefined where no value is known, or nothing can be taken from it
+ * @example againstKnown(soakUpPlan(), [], [], { resolution: 1, totalSd: 0, differenceThatMatters: 0 }, []) // => undefined
+ */
+export function againstKnown(
+  plan: Plan,
+  results: TrialResult[],
+  summaries: ConditionSummary[],
+  options: EvidenceOptions,
+  limits: Limit[],
+): AgainstKnown | undefined {
+  const method = measuredCard(plan)?.method
+  if (!method || method.known === null || method.instrument !== 'number' || countsOf(plan) === 'until') return undefined
+  const { known, knownWeekly } = method
+  return {
+    value: known,
+    rows: changesFromNothing(
+      results.map((one) => ({ ...one, value: one.value - known })),
+      options,
+      limits,
+    ),
+    savings:
+      knownWeekly === null
+        ? []
+        : summaries.map(({ condition, mean }) => {
+            const child = (known - mean) * knownWeekly
+            return { condition, child, class: child * plan.children }
+          }),
+  }
+}

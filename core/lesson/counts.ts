@@ -1,0 +1,110 @@
+import { unitOf, type ResultUnit } from '../quantity'
+import { measuredCard } from './cards'
+import { COUNTED, type Method, type Plan } from './plan'
+
+/** Which figure speaks for a trial: its one reading, or what its readings come to. */
+export type Counted = 'reading' | (typeof COUNTED)[number]
+
+/**
+ * The figures that can speak for a trial of this kind, the usual one first.
+ * @example countedFor(soakUpPlan()) // => ['reading']
+ */
+export function countedFor(plan: Plan): Counted[] {
+  const method = measuredCard(plan)?.method
+  if (!method) return ['reading']
+  const amount = unitOf(method.unit).dimension !== 'temperature'
+  if (plan.kind === 'before-after') {
+    // One thing alone is compared with itself: before with after.
+    const compared = plan.conditions.filter(({ leftOut }) => !leftOut).length > 1
+    return amount && compared ? ['change', 'loss', 'of-100'] : ['change', 'loss']
+  }
+  if (plan.kind !== 'over-time' || plan.watch.times.length === 0) return ['reading']
+  if (plan.watch.times.length === 1) return ['last']
+  if (method.instrument === 'words') return ['until', 'last']
+  return COUNTED.filter((one) => amount || (one !== 'of-100' && one !== 'total'))
+}
+
+/**
+ * What counts: what the class chose where its kind of test allows it, else the usual one.
+ * @example countsOf(soakUpPlan()) // => 'reading'
+ */
+export function countsOf(plan: Plan): Counted {
+  const allowed = countedFor(plan)
+  const chosen = measuredCard(plan)?.method.counts
+  return allowed.find((one) => one === chosen) ?? allowed[0]!
+}
+
+/** The places in which a trial is read, where there are several. */
+export function watchedPlaces(plan: Plan): string[] {
+  if (plan.kind !== 'over-time') return []
+  const places = plan.watch.places.filter((place) => place.trim() !== '')
+  return places.length > 1 ? places : []
+}
+
+/**
+ * Which of several places counts, 0 for the first, or `apart`: the first less the last. Words are not taken from each other.
+ * @returns undefined where a trial is read in one place
+ * @example countedPlace(soakUpPlan()) // => undefined
+ */
+export function countedPlace(plan: Plan): 'apart' | number | undefined {
+  const places = watchedPlaces(plan)
+  const method = measuredCard(plan)?.method
+  if (places.length === 0 || !method) return undefined
+  const { countsPlace } = method
+  if (countsPlace !== null && countsPlace < places.length) return countsPlace
+  return method.instrument === 'words' || countsOf(plan) === 'until' ? 0 : 'apart'
+}
+
+/** What has to be reached, where the time until then counts: of words the last unless another was chosen; undefined until a number is. */
+export function countedUntil(plan: Plan): number | undefined {
+  const method = measuredCard(plan)?.method
+  if (!method || countsOf(plan) !== 'until') return undefined
+  if (method.instrument !== 'words') return method.countsUntil ?? undefined
+  const { countsUntil, words } = method
+  return countsUntil !== null && Number.isInteger(countsUntil) && countsUntil >= 1 && countsUntil <= words.length
+    ? countsUntil
+    : words.length
+}
+
+/**
+ * The unit of a result: what counts may be a share, a time or so much a day.
+ * @example resultUnit(soakUpPlan()) // => 'mm'
+ */
+export function resultUnit(plan: Plan, counted = countsOf(plan)): ResultUnit {
+  const unit = measuredCard(plan)?.method.unit ?? 'count'
+  if (counted === 'of-100') return 'of-100'
+  if (counted === 'until') return plan.watch.unit
+  return counted === 'rate' ? `${unit}/${plan.watch.unit}` : unit
+}
+
+/** The smallest step between two results, in their unit. `resultMark(soakUpPlan()) // 1` */
+export function resultMark(plan: Plan, counted = countsOf(plan)): number {
+  const resolution = measuredCard(plan)?.method.resolution ?? 1
+  const times = [...plan.watch.times].sort((a, b) => a - b)
+  // Finer than its first digit a step of a rate is nothing that anybody reads.
+  if (counted === 'rate') return Number((resolution / (times.at(-1)! - times[0]!)).toPrecision(1))
+  if (counted === 'until') return Math.min(...times.slice(1).map((time, place) => time - times[place]!))
+  return counted === 'of-100' ? 1 : resolution
+}
+
+/**
+ * Can a result be more or less than nothing, so that nothing at all is worth comparing it with: a change, a loss, a difference.
+ * @example canBeNothing(soakUpPlan()) // => false
+ */
+export function canBeNothing(plan: Plan): boolean {
+  const counted = countsOf(plan)
+  return ['change', 'loss', 'of-100', 'rate'].includes(counted) || (countedPlace(plan) === 'apart' && counted !== 'until')
+}
+
+/** How many marks of the instrument are read for one result, by the sum of their squares: a difference is read twice. */
+export function readingsInResult(plan: Plan, method: Method): number {
+  const counted = countsOf(plan)
+  const each = method.eachIs === 'shown' ? 1 : 2
+  const places = countedPlace(plan) === 'apart' ? 2 : 1
+  const times = plan.watch.times.length
+  if (counted === 'change' || counted === 'loss') return 2 * each * places
+  if (counted === 'rate') return (2 * each * places) / (Math.max(...plan.watch.times) - Math.min(...plan.watch.times)) ** 2
+  if (counted === 'total') return times * each * places
+  if (counted === 'average') return (each * places) / times
+  return each * places
+}

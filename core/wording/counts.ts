@@ -1,0 +1,197 @@
+import {
+  canBeNothing,
+  countedPlace,
+  countedUntil,
+  countsOf,
+  EACH_IS,
+  measuredCard,
+  watchedPlaces,
+  type Counted,
+  type Method,
+  type Plan,
+} from '../lesson'
+import { decimalsOf, roundToMark, unitOf, withUnit, writeNumber, writeQuantity, writeShort } from '../quantity'
+
+/**
+ * What counts, as a heading.
+ * @example countedName(soakUpPlan(), 'loss') // => 'Lost'
+ */
+export function countedName(plan: Plan, counted: Counted): string {
+  switch (counted) {
+    case 'reading':
+      return 'Reading'
+    case 'last':
+      return 'Last reading'
+    case 'change':
+      return 'Change'
+    case 'loss':
+      return 'Lost'
+    case 'of-100':
+      return 'Lost, of 100'
+    case 'rate':
+      return plan.watch.unit === 'day' ? 'Each day' : 'Each minute'
+    case 'total':
+      return 'Total of all times'
+    case 'average':
+      return 'Average of all times'
+    case 'highest':
+      return 'Highest'
+    case 'until':
+      return `Time until ${untilWords(plan)}`
+  }
+}
+
+/** What has to be reached: `'wet'`, `'30\u202f°C'`; three dots while nobody has said it. */
+function untilWords(plan: Plan): string {
+  const until = countedUntil(plan)
+  const method = measuredCard(plan)?.method
+  if (until === undefined || !method) return '…'
+  return method.instrument === 'words' ? method.words[until - 1] || '…' : withUnit(writeShort(until), method.unit)
+}
+
+/** Which place counts, or that the difference does: `'top less bottom'`; empty where there is one place. */
+export function countedPlaceWords(plan: Plan): string {
+  const place = countedPlace(plan)
+  const places = watchedPlaces(plan)
+  if (place === undefined) return ''
+  return place === 'apart' ? `${places[0]} less ${places.at(-1)}` : places[place]!
+}
+
+/**
+ * What speaks for a trial, in a few words; empty where that is its one reading.
+ * @example countsWords(soakUpPlan()) // => ''
+ */
+export function countsWords(plan: Plan): string {
+  const counted = countsOf(plan)
+  if (counted === 'reading') return EACH_WORDS[measuredCard(plan)?.method.eachIs ?? 'shown'].short
+  return [countedName(plan, counted).toLowerCase(), countedPlaceWords(plan)].filter(Boolean).join(', ')
+}
+
+/** What is measured with what counts of it, for a heading or an axis. `resultName(soakUpPlan()) // 'how high water climbs in 60 s'` */
+export function resultName(plan: Plan): string {
+  return [measuredCard(plan)?.name ?? '', countsWords(plan)].filter(Boolean).join(': ')
+}
+
+const EACH_WORDS: Record<Method['eachIs'], { short: string; title: string; hint: string }> = {
+  shown: { short: '', title: 'what we read', hint: 'the number as the instrument shows it' },
+  risen: { short: 'finish less start', title: 'finish less start', hint: 'what was added, gained or risen' },
+  used: { short: 'used', title: 'start less what is left', hint: 'what was used, lost or taken away' },
+}
+
+/** The choices of what one number is. */
+export function eachIsChoices(): { value: Method['eachIs']; title: string; hint: string }[] {
+  return EACH_IS.map((value) => ({ value, ...EACH_WORDS[value] }))
+}
+
+/**
+ * The choice of a figure as it is offered, with numbers that this plan could have.
+ * @example countedChoice(sprouts, 'loss').hint // => 'day 0 65\u202fmm, day 9 20\u202fmm: lost 45\u202fmm'
+ */
+export function countedChoice(plan: Plan, counted: Counted): { title: string; hint: string } {
+  return { title: CHOICE_TITLES[counted](plan), hint: countedExample(plan, counted) }
+}
+
+const CHOICE_TITLES: Record<Counted, (plan: Plan) => string> = {
+  reading: () => 'the reading',
+  last: () => 'the last reading',
+  change: ({ kind }) => (kind === 'before-after' ? 'the change: after less before' : 'the change: last less first'),
+  loss: ({ kind }) =>
+    kind === 'before-after' ? 'what was lost or used: before less after' : 'what was lost or used: first less last',
+  'of-100': () => 'lost or used, of 100',
+  rate: ({ watch }) => (watch.unit === 'day' ? 'so much a day' : 'so much a minute'),
+  total: () => 'the total of all times',
+  average: () => 'the average of all times',
+  highest: () => 'the highest',
+  until: (plan) => (measuredCard(plan)?.method.instrument === 'words' ? 'the time until a word' : 'the time until a number'),
+}
+
+/** What counts with numbers that this plan could have, so that nobody has to imagine them. */
+function countedExample(plan: Plan, counted: Counted): string {
+  const method = measuredCard(plan)?.method
+  if (!method) return ''
+  const [first, last] = plan.kind === 'before-after' ? ['before', 'after'] : endsOfWatching(plan)
+  if (method.instrument === 'words') return wordsExample(plan, counted, method)
+  const { high, low } = exampleNumbers(method)
+  const write = (value: number) => writeQuantity(value, method.unit, decimalsOf(method.resolution))
+  const falls = counted === 'loss' || counted === 'of-100'
+  const [start, end] = falls ? [high, low] : [low, high]
+  const readings = `${first} ${write(start)}, ${last} ${write(end)}`
+  switch (counted) {
+    case 'reading':
+      return eachExample(plan)
+    case 'last':
+      return `${readings}: ${write(end)}`
+    case 'change':
+      return `${readings}: +${write(end - start)}`
+    case 'loss':
+      return `${readings}: lost ${write(start - end)}`
+    case 'of-100':
+      return `${readings}: lost ${Math.round(((start - end) / start) * 100)} of 100`
+    case 'rate': {
+      const span = Math.max(...plan.watch.times) - Math.min(...plan.watch.times)
+      return `${readings}: ${writeNumber((end - start) / span, 1)} ${unitOf(`${method.unit}/${plan.watch.unit}`).symbol}`.trim()
+    }
+    case 'total':
+      return `${write(low)} and ${write(high)}: ${write(low + high)}`
+    case 'average':
+      return `${write(low)} and ${write(high)}: ${write(roundToMark((low + high) / 2, method.resolution))}`
+    case 'highest':
+      return `${write(low)} and ${write(high)}: ${write(high)}`
+    case 'until':
+      return `first ${untilWords(plan) === '…' ? write(high) : untilWords(plan)} at ${last}: ${withUnit(writeShort(Math.max(...plan.watch.times)), plan.watch.unit)}`
+  }
+}
+
+/** What one number is, with numbers that this plan could have. `'start 300 mL, left 240 mL: used 60 mL'` */
+export function eachExample(plan: Plan): string {
+  const method = measuredCard(plan)?.method
+  if (!method || method.instrument !== 'number') return ''
+  const { high, low } = exampleNumbers(method)
+  const write = (value: number) => writeQuantity(value, method.unit, decimalsOf(method.resolution))
+  if (method.eachIs === 'used') return `start ${write(high)}, left ${write(low)}: used ${write(high - low)}`
+  return method.eachIs === 'risen' ? `start ${write(low)}, finish ${write(high)}: ${write(high - low)}` : ''
+}
+
+function wordsExample(plan: Plan, counted: Counted, { words }: Method): string {
+  const [, later] = endsOfWatching(plan)
+  const word = counted === 'until' ? untilWords(plan) : (words.at(-1) ?? '…')
+  const time = withUnit(writeShort(Math.max(...plan.watch.times)), plan.watch.unit)
+  return counted === 'until' ? `first “${word}” at ${later}: ${time}` : `${later} “${word}”`
+}
+
+function endsOfWatching({ watch }: Plan): [string, string] {
+  const when = (time: number) => (watch.unit === 'day' ? `day ${writeShort(time)}` : withUnit(writeShort(time), 'min'))
+  return [when(Math.min(...watch.times)), when(Math.max(...watch.times))]
+}
+
+/** Two numbers that this instrument could show: what the teacher expects, else so many of its marks. */
+function exampleNumbers({ expectedHigh, expectedLow, resolution }: Method): { high: number; low: number } {
+  if (expectedHigh !== null && expectedLow !== null && expectedLow > 0 && expectedHigh > expectedLow)
+    return { high: expectedHigh, low: expectedLow }
+  return { high: 300 * resolution, low: 240 * resolution }
+}
+
+/**
+ * Two conditions with what they came to, as a class says it of this figure.
+ * @example twoFigures(soakUpPlan(), ['card', '14.8 mm'], ['felt', '20.1 mm']) // => 'card averaged 14.8 mm and felt 20.1 mm'
+ */
+export function twoFigures(plan: Plan, [one, ofOne]: [string, string], [other, ofOther]: [string, string]): string {
+  const verb = VERBS[countsOf(plan)]
+  const apart = canBeNothing(plan) && countedPlace(plan) === 'apart'
+  if (apart) return `${one} differed by ${ofOne} and ${other} by ${ofOther}, ${countedPlaceWords(plan)}`
+  if (!verb) return `${one} averaged ${ofOne} and ${other} ${ofOther}`
+  const said = (figure: string) =>
+    figure.startsWith('not ') ? figure.replace('not', `was not ${untilWords(plan)}`) : `${verb} ${figure}`
+  return `${one} ${said(ofOne)} and ${other} ${said(ofOther)}${countsOf(plan) === 'until' ? '' : ', on average'}`
+}
+
+/** How a condition came to its figure; the others average. */
+const VERBS: Partial<Record<Counted, string>> = {
+  change: 'changed by',
+  loss: 'lost',
+  'of-100': 'lost',
+  rate: 'changed by',
+  total: 'came in all to',
+  highest: 'reached',
+  until: 'took',
+}
