@@ -1,5 +1,5 @@
-import { activeConditions, measuredCard, momentsOf, type LessonRecord, type Plan } from '../lesson'
-import { countedReadings, seriesOf } from '../record'
+import { activeConditions, measuredCard, momentsOf, withMethod, type LessonRecord, type Plan, type Reading } from '../lesson'
+import { countedReadings, middleValue, resultsAs, seriesOf } from '../record'
 
 /** One stretch of time in which the trials of a condition were one word, by the middle one of them. */
 interface Stage {
@@ -40,6 +40,26 @@ export function stagesOf(plan: Plan, record: LessonRecord): StageBand[] {
     })
     return { condition, stages: joined(stages) }
   })
+}
+
+/**
+ * When each condition first was each word, in the middle of its trials: the first word has no time of its own.
+ * @example timesToWords(soakUpPlan(), []) // => []
+ */
+export function timesToWords(plan: Plan, readings: Reading[]): { condition: string; times: (number | undefined)[] }[] {
+  const words = measuredCard(plan)?.method.words ?? []
+  if (plan.kind !== 'over-time' || plan.watch.times.length < 2) return []
+  const byWord = words.slice(1).map((_, place) => {
+    const asUntil = withMethod(plan, (method) => ({ ...method, counts: 'until', countsUntil: place + 2 }))
+    return resultsAs(asUntil, readings, 'until')
+  })
+  return activeConditions(plan).map(({ id: condition }) => ({
+    condition,
+    times: byWord.map((results) => {
+      const own = results.filter((one) => one.condition === condition).map(({ value }) => value)
+      return own.length === 0 ? undefined : middleValue(own)
+    }),
+  }))
 }
 
 /** Neighbouring stretches of one word are one. */

@@ -1,4 +1,4 @@
-import { checkPlan, settingOf } from '../fairness'
+import { checkPlan, isSameChange, mendingOf, withFairTwin, type FairComparison, type Mending } from '../fairness'
 import { activeConditions, KIND_SHAPES, type Plan } from '../lesson'
 
 /** What of a class's conditions cannot be compared fairly with the rest. */
@@ -7,8 +7,8 @@ export interface NotFair {
   compared: string[]
   /** Conditions that are not, each with what differs or is unknown. */
   apart: Apart[]
-  /** Further sets that are fair among themselves. */
-  alsoFair: string[][]
+  /** What the set-up can answer beside or instead of the question: other factors, each with the conditions that differ in it alone. */
+  answers: FairComparison[]
 }
 
 export interface Apart {
@@ -16,8 +16,11 @@ export interface Apart {
   /** Factors that differ from those of the compared ones. */
   differing: string[]
   unknown: string[]
-  /** The condition to add so that this one's value can be compared: all else as the compared ones have it. */
-  mend: { factor: string; value: string }[]
+  /** One of the compared ones, and what the condition to add would have from it so that this one's value can be compared. */
+  like: string
+  mend: Mending[]
+  /** All of those values are known: the condition can be added. */
+  canBeAdded: boolean
 }
 
 /**
@@ -30,23 +33,25 @@ export function unfairAmong(plan: Plan, having: string[]): NotFair | undefined {
   const check = KIND_SHAPES[plan.kind].compares ? checkPlan(plan) : undefined
   if (!check || check.fair || having.length < 2) return undefined
   const sets = check.fairAmong.map((set) => set.filter((id) => having.includes(id))).filter((set) => set.length > 1)
-  const [compared = [], ...alsoFair] = sets.sort((a, b) => b.length - a.length)
+  const [compared = []] = sets.sort((a, b) => b.length - a.length)
   const apartIds = having.filter((id) => !compared.includes(id))
   if (apartIds.length === 0) return undefined
   const pattern = compared[0] ?? having[0]!
-  const factors = plan.factors.filter(({ id }) => id !== plan.changed)
   const apart = apartIds.map((condition): Apart => {
     const pair = check.pairs.find(({ a, b }) => (a === condition && b === pattern) || (b === condition && a === pattern))
     const unknown = check.unknown.filter((one) => one.conditions.includes(condition)).map(({ factor }) => factor)
     const differing = pair?.differing ?? []
-    const mend = factors
-      .filter(({ id }) => differing.includes(id) || unknown.includes(id))
-      .map((factor) => ({ factor: factor.id, value: settingOf(factor, pattern) }))
-    return { condition, differing, unknown, mend }
+    const wanted = isSameChange(plan, condition, pattern) ? [] : mendingOf(plan, condition, pattern)
+    const mend = wanted.filter(({ factor }) => differing.includes(factor) || unknown.includes(factor))
+    const canBeAdded = withFairTwin(plan, condition, pattern, () => '') !== undefined
+    return { condition, differing, unknown, like: pattern, mend, canBeAdded }
   })
   // Two that have the same value of the changed factor are no unfair pair, only one condition twice.
   if (compared.length > 0 && apart.every(({ differing, unknown }) => differing.length + unknown.length === 0)) return undefined
   const active = activeConditions(plan).map(({ id }) => id)
   const inOrder = (ids: string[]) => active.filter((id) => ids.includes(id))
-  return { compared: inOrder(compared), apart, alsoFair: alsoFair.map(inOrder) }
+  const answers = check.otherQuestions
+    .map(({ factor, conditions }) => ({ factor, conditions: inOrder(conditions.filter((id) => having.includes(id))) }))
+    .filter(({ conditions }) => conditions.length > 1)
+  return { compared: inOrder(compared), apart, answers }
 }

@@ -1,3 +1,5 @@
+export { isSameChange, mendingOf, withFairTwin } from './addition'
+export type { Mending } from './addition'
 export { checkFairness, hiddenComparisons, oddCells } from './compare'
 export type { DifferingFactor, FairCheck, FairComparison, Pair, Setting } from './compare'
 export { checkPlan, settingOf, settingsOf, UNKNOWN } from './settings'

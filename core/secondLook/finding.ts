@@ -23,6 +23,7 @@ export type Fix =
   | { code: 'make-factor-same'; factor: string; conditions: string[] }
   | { code: 'leave-out'; conditions: string[] }
   | { code: 'say-how'; factor: string; how: 'one-for-all' | 'same-each-time' }
+  | { code: 'add-fair-twin'; condition: string; like: string }
   | { code: 'remove-condition'; condition: string }
   | { code: 'treat-as-kinds' }
   | { code: 'set-repeats'; repeats: number }

@@ -1,4 +1,4 @@
-import { chooseChange, settingOf, takeComparison, UNKNOWN, withLevels } from '../fairness'
+import { chooseChange, settingOf, takeComparison, UNKNOWN, withFairTwin, withLevels } from '../fairness'
 import { activeConditions, withGroups, withMethod, type Plan } from '../lesson'
 import { applyWay, INSTRUMENTS, withInstrument } from '../measuring'
 import { takeMend, takeWayOut } from '../waysOut'
@@ -57,6 +57,8 @@ export function mend(plan: Plan, fix: PlanFix, newId: () => string): Plan {
         ...plan,
         factors: plan.factors.map((factor) => (factor.id === fix.factor ? { ...factor, how: HOW_WORDS[fix.how] } : factor)),
       }
+    case 'add-fair-twin':
+      return withFairTwin(plan, fix.condition, fix.like, newId) ?? plan
     case 'remove-condition':
       return { ...plan, conditions: plan.conditions.filter((condition) => condition.id !== fix.condition) }
     case 'treat-as-kinds':

@@ -1,6 +1,7 @@
 import type { NextTest } from '../agree'
-import type { Evidence, Gap, Grade } from '../evidence'
-import { changedFactor, countsOf, resultUnit, type Plan } from '../lesson'
+import type { Apart, Evidence, Gap, Grade } from '../evidence'
+import type { Mending } from '../fairness'
+import { changedFactor, countsOf, measuredCard, resultUnit, type Plan } from '../lesson'
 import { writeNumber } from '../quantity'
 import { hasEnds, putWords } from './best'
 import { GRADE_NAMES } from './grades'
@@ -152,22 +153,38 @@ export function fromNothingSentence(plan: Plan, { fromNothing }: Evidence): stri
   return `Against no change at all: ${list(each)}.`
 }
 
-/** What cannot be compared and why, and the condition that would mend it. */
+/** What cannot be compared and why, the condition that would mend it, and what this set-up can answer all the same. */
 export function unfairSentences(plan: Plan, { notFair }: Evidence): string[] {
   if (!notFair) return []
-  const factorName = (id: string) => plan.factors.find((factor) => factor.id === id)?.name ?? 'a factor'
   const apart = notFair.compared.length > 0 ? notFair.apart : notFair.apart.slice(1)
-  return apart.map(({ condition, differing, unknown, mend }) => {
-    const name = nameOfCondition(plan, condition)
-    const why = [
-      ...differing.map((id) => `${factorName(id)} was different`),
-      ...unknown.filter((id) => !differing.includes(id)).map((id) => `nobody knows ${factorName(id)}`),
-    ]
-    const known = mend.filter(({ value }) => value !== '' && value !== '?')
-    const add =
-      known.length > 0 ? ` Add ${name} with ${list(known.map(({ factor, value }) => `${factorName(factor)}: ${value}`))}.` : ''
-    return `${sentenceCase(name)} is not a fair comparison${why.length > 0 ? `: ${list(why)}` : ''}.${add}`
-  })
+  const measure = measuredCard(plan)?.name ?? 'the result'
+  return [
+    ...apart.map((one) => apartSentence(plan, one)),
+    ...notFair.answers.map(
+      ({ factor, conditions }) =>
+        `It can answer how ${factorName(plan, factor)} changes ${measure}: ${list(conditions.map((id) => nameOfCondition(plan, id)))} differ in nothing else.`,
+    ),
+  ]
+}
+
+function apartSentence(plan: Plan, { condition, differing, unknown, mend }: Apart): string {
+  const name = nameOfCondition(plan, condition)
+  const why = [
+    ...differing.map((id) => `${factorName(plan, id)} was different`),
+    ...unknown.filter((id) => !differing.includes(id)).map((id) => `nobody knows ${factorName(plan, id)}`),
+  ]
+  const known = mend.filter(({ value }) => value !== '' && value !== '?')
+  const add = known.length > 0 ? ` Add ${name} with ${mendingWords(plan, known)}.` : ''
+  return `${sentenceCase(name)} is not a fair comparison${why.length > 0 ? `: ${list(why)}` : ''}.${add}`
+}
+
+/** `'lid: none and place: sill'` */
+export function mendingWords(plan: Plan, mending: Mending[]): string {
+  return list(mending.map(({ factor, value }) => `${factorName(plan, factor)}: ${value}`))
+}
+
+function factorName(plan: Plan, id: string): string {
+  return plan.factors.find((factor) => factor.id === id)?.name || 'a factor'
 }
 
 /** Why a lesson that was graded before has another grade now; empty where it has not. */

@@ -1,8 +1,10 @@
+import { mendingOf } from '../fairness'
 import { letterOf, type Plan } from '../lesson'
 import { unitOf, writeShort } from '../quantity'
 import type { Fix } from '../secondLook'
 import { dayWords } from './days'
-import { counted, instrumentNamed, list, STOP_NAMES, writeReading } from './names'
+import { mendingWords } from './evidence'
+import { counted, instrumentNamed, list, nameOfCondition, STOP_NAMES, writeReading } from './names'
 import { wayWords } from './ways'
 import { mendWords, wayOutWords } from './waysOut'
 
@@ -24,6 +26,10 @@ export function fixWords(fix: Fix, plan: Plan): string {
       return `Leave ${letters(fix.conditions)} out`
     case 'say-how':
       return 'One for all'
+    case 'add-fair-twin': {
+      const mending = mendingOf(plan, fix.condition, fix.like)
+      return `Add ${nameOfCondition(plan, fix.condition)} with ${mendingWords(plan, mending)}`
+    }
     case 'remove-condition':
       return `Take ${letterOf(plan, fix.condition)} out`
     case 'treat-as-kinds':

@@ -119,7 +119,8 @@ export function chartWords(plan: Plan, graph: ResultsGraph): string {
     })
     return `${name}. Averages: ${lines.join('; ')}; every reading as a dot.${knownLine(plan, graph)}`
   }
-  if (graph.kind === 'stages') return `${name}. ${graph.bands.map((band) => bandWords(plan, band)).join('; ')}.`
+  if (graph.kind === 'stages')
+    return `${name}. ${graph.bands.map((band) => `${conditionWithLetter(plan, band.condition)}: ${stageWords(plan, band)}`).join('; ')}.`
   if (graph.kind === 'words') {
     const words = measuredCard(plan)?.method.words ?? []
     const stacks = graph.marks.map(
@@ -141,11 +142,11 @@ function knownLine(plan: Plan, { known, unit }: ResultsGraph): string {
   return known === undefined ? '' : ` A line stands for ${knownName(plan)}: ${withUnit(writeShort(known), unit)}.`
 }
 
-/** One band in words. `'A felt: dry from 0\u202fmin, damp from 2\u202fmin, wet from 5\u202fmin'` */
-function bandWords(plan: Plan, { condition, stages }: StageBand): string {
+/** What a condition was from when on. `'dry from 0\u202fmin, damp from 2\u202fmin, wet from 5\u202fmin'` */
+export function stageWords(plan: Plan, { stages }: StageBand): string {
   const words = measuredCard(plan)?.method.words ?? []
   const said = stages.map(({ word, from }) => `${words[word]} from ${withUnit(writeShort(from), plan.watch.unit)}`)
-  return `${conditionWithLetter(plan, condition)}: ${said.length === 0 ? 'no readings' : said.join(', ')}`
+  return said.length === 0 ? 'no readings' : said.join(', ')
 }
 
 /** "Count in 5s, two squares each, up to 60." */

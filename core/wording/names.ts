@@ -106,6 +106,11 @@ export function notWithin({ watch }: Plan): string {
   return `not within ${withUnit(writeShort(Math.max(...watch.times)), watch.unit)}`
 }
 
+/** A time of watching at which something was there, or that it was not. `timeReached(sprouts, 2) // '2\u202fdays'` */
+export function timeReached(plan: Plan, time: number): string {
+  return Number.isFinite(time) ? withUnit(writeShort(time), plan.watch.unit) : notWithin(plan)
+}
+
 /** The smallest step of what is written in this unit: the instrument's mark, or that of what counts. `markOf(soakUpPlan(), 'mm') // 1` */
 export function markOf(plan: Plan, unit: ResultUnit): number {
   if (unit === 'of-100') return resultMark(plan, 'of-100')

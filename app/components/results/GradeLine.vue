@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { judgedBefore, type Evidence, type Grade } from '~~/core/evidence'
 import type { LessonRecord, Plan } from '~~/core/lesson'
-import { GRADE_NAMES, gradeName, judgedAnewSentence, sureSentences } from '~~/core/wording'
+import { fixWords, GRADE_NAMES, gradeName, judgedAnewSentence, sureSentences } from '~~/core/wording'
 
 /** The grade on its scale, and what it means here in one sentence. "The same" is an answer like the others. */
 const props = defineProps<{ plan: Plan; record: LessonRecord; evidence: Evidence }>()
@@ -9,6 +9,12 @@ const lesson = useLesson()
 const sentences = computed(() => sureSentences(props.plan, props.evidence))
 const anew = computed(() => judgedAnewSentence(judgedBefore(props.plan, props.record)))
 const unfinished = computed(() => props.evidence.limits.includes('unfinished'))
+/** The conditions that would make the wished comparison, where all that they need is known. */
+const twins = computed(() =>
+  (props.evidence.notFair?.apart ?? [])
+    .filter(({ canBeAdded }) => canBeAdded)
+    .map(({ condition, like }) => ({ code: 'add-fair-twin' as const, condition, like })),
+)
 const SCALE: Grade[] = ['clear', 'leaning', 'cannot-tell', 'same']
 const SHORT: Partial<Record<Grade, string>> = { same: 'The same' }
 </script>
@@ -33,6 +39,9 @@ const SHORT: Partial<Record<Grade, string>> = { same: 'The same' }
         <NuxtLink :to="{ query: { part: 'sure' } }" data-target="surer" replace>why, and what would make it surer</NuxtLink>
       </p>
       <p v-if="anew" class="soft">{{ anew }}</p>
+      <p v-if="twins.length > 0" class="open">
+        <VBtn v-for="fix in twins" :key="fix.condition" size="small" @click="lesson.apply(fix)">{{ fixWords(fix, plan) }}</VBtn>
+      </p>
       <p v-if="unfinished" class="open">
         <VBtn size="small" :to="`/lesson/${lesson.id}/test`">Fill the empty places</VBtn>
         <VBtn size="small" @click="lesson.apply({ code: 'leave-gaps' })"> Testing is over: they stay empty </VBtn>

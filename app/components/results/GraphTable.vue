@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { ResultsGraph } from '~~/core/charts'
 import { measuredCard, type Plan } from '~~/core/lesson'
-import { dotWords, nameOfGroup, whenWords, writeFigure } from '~~/core/wording'
+import { dotWords, nameOfGroup, stageWords, whenWords, writeFigure } from '~~/core/wording'
 
 /** What the graph shows, as a table: for those who do not see it, or would rather read. */
 const props = defineProps<{ plan: Plan; graph: ResultsGraph }>()
@@ -11,6 +11,10 @@ const dotsOf = (condition: string) =>
     .filter((dot) => dot.condition === condition)
     .map((dot) => dotWords(props.plan, dot, nameOfGroup(props.plan, dot.group), props.graph.unit))
     .join('; ')
+const stagesOf = (condition: string) => {
+  const band = props.graph.bands.find((one) => one.condition === condition)
+  return band ? stageWords(props.plan, band) : ''
+}
 const pointsOf = (condition: string) =>
   props.graph.lines
     .filter((line) => line.condition === condition)
@@ -31,7 +35,9 @@ const pointsOf = (condition: string) =>
           <template v-if="graph.kind === 'words'">
             <th v-for="(word, place) in words" :key="place" scope="col" class="figure">{{ word }}</th>
           </template>
-          <th v-else scope="col">{{ graph.lines.length > 0 ? 'Averages' : 'Average' }}</th>
+          <th v-else scope="col">
+            {{ graph.kind === 'stages' ? 'In the middle of its trials' : graph.lines.length > 0 ? 'Averages' : 'Average' }}
+          </th>
           <th scope="col">Readings</th>
         </tr>
       </thead>
@@ -41,6 +47,7 @@ const pointsOf = (condition: string) =>
           <template v-if="graph.kind === 'words'">
             <td v-for="(count, place) in mark.counts" :key="place" class="figure">{{ count }}</td>
           </template>
+          <td v-else-if="graph.kind === 'stages'">{{ stagesOf(mark.condition) }}</td>
           <td v-else-if="graph.lines.length > 0">
             <p v-for="line in pointsOf(mark.condition)" :key="line">{{ line }}</p>
           </td>

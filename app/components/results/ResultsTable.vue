@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { averageOf, evidenceOf, summarise } from '~~/core/evidence'
-import { AVERAGE_WAYS, resultUnit, type AverageWay, type LessonRecord, type Plan } from '~~/core/lesson'
+import { AVERAGE_WAYS, measuredCard, resultUnit, type AverageWay, type LessonRecord, type Plan } from '~~/core/lesson'
 import { unitOf, withUnit } from '~~/core/quantity'
 import { comparedWith, resultsTable, workedOutFor } from '~~/core/record'
 import {
@@ -146,7 +146,7 @@ const setDigits = (to: string) => lesson.edit((draft) => (draft.averageTo = to =
     </p>
     <p class="hint">What was set aside is struck through with its reason and counts nowhere. Practice is not shown.</p>
     <MomentTable v-if="several" class="section" :plan="plan" :record="record" />
-    <WordTable v-if="unit === 'words'" class="section" :plan="plan" :record="record" />
+    <WordTable v-if="measuredCard(plan)?.method.instrument === 'words'" class="section" :plan="plan" :record="record" />
   </section>
 </template>
 

@@ -1,15 +1,34 @@
 <script setup lang="ts">
 import { activeConditions, measuredCard, type LessonRecord, type Plan } from '~~/core/lesson'
+import { timesToWords } from '~~/core/charts'
 import { wordCounts } from '~~/core/record'
+import { timeReached } from '~~/core/wording'
 
-/** How often each of the ordered words was chosen. */
+/** How often each of the ordered words was chosen; over times, when each came first. */
 const props = defineProps<{ plan: Plan; record: LessonRecord }>()
 const words = computed(() => measuredCard(props.plan)!.method.words)
 const rows = computed(() => wordCounts(props.plan, props.record.readings))
+const times = computed(() => timesToWords(props.plan, props.record.readings))
 </script>
 
 <template>
-  <table class="ruled">
+  <table v-if="times.length > 0" class="ruled">
+    <thead>
+      <tr>
+        <th scope="col">First, in the middle of the trials</th>
+        <th v-for="word in words.slice(1)" :key="word" scope="col">{{ word }}</th>
+      </tr>
+    </thead>
+    <tbody>
+      <tr v-for="row in times" :key="row.condition">
+        <th scope="row"><ConditionName :plan="plan" :id="row.condition" /></th>
+        <td v-for="(time, place) in row.times" :key="place">
+          {{ time === undefined ? '–' : timeReached(plan, time) }}
+        </td>
+      </tr>
+    </tbody>
+  </table>
+  <table v-else class="ruled">
     <thead>
       <tr>
         <th scope="col">How often</th>

@@ -2,10 +2,12 @@ import { arrangementOf, conditionsEach } from '../../arrangement'
 import { classConclusion, nextTests, offersOf } from '../../agree'
 import { resultsGraph } from '../../charts'
 import { evidenceOf } from '../../evidence'
-import { activeConditions, changedFactor, keptFactors, measuredCard, type LessonRecord, type Plan } from '../../lesson'
+import { UNKNOWN } from '../../fairness'
+import { activeConditions, changedFactor, keptFactors, measuredCard, type Factor, type LessonRecord, type Plan } from '../../lesson'
 import { handsOf, nearnessOfPrediction, predictionsByGroup, resultsForPredictions, tallyOf } from '../../predictions'
 import { oddResults } from '../../record'
 import { groupSigns, skillsOf, type Block, type Report } from '../../reports'
+import { resultName } from '../counts'
 import { nextQuestion } from '../evidence'
 import { chartWords } from '../graphs'
 import { dayWords } from '../days'
@@ -141,12 +143,12 @@ function methodRows(plan: Plan): { term: string; text: string }[] {
   const words = variableWords(plan)
   const measure = measuredCard(plan)
   const conditions = list(activeConditions(plan).map(({ id }) => conditionWithLetter(plan, id)))
-  const kept = keptFactors(plan).map(({ name, how }) => (how === '' ? name : `${name} (${how})`))
+  const kept = keptFactors(plan).map((factor) => keptWords(plan, factor))
   const used = plan.materials.filter(({ per }) => per !== 'class').map(({ name }) => name)
   const before = plan.resetList.length === 0 ? '' : ` Before every trial: ${plan.resetList.join('; ')}.`
   return [
     { term: words.changed, text: `${changedFactor(plan)?.name ?? '…'}: ${conditions || '…'}` },
-    { term: words.measured, text: measure ? `${measure.name}, ${measuredWith(measure.method)}` : '…' },
+    { term: words.measured, text: measure ? `${resultName(plan)}, ${measuredWith(measure.method)}` : '…' },
     { term: words.kept, text: kept.join('; ') || '…' },
     { term: 'We used', text: used.join('; ') || '…' },
     {
@@ -154,6 +156,16 @@ function methodRows(plan: Plan): { term: string; text: string }[] {
       text: `${doneWords(plan)}${before}`,
     },
   ]
+}
+
+/** How something was kept the same, and where it was not. `'the place (sill; but Pot 4: shelf; Pot 6: nobody knows)'` */
+function keptWords(plan: Plan, { name, how, exceptions }: Factor): string {
+  const others = activeConditions(plan).flatMap(({ id }) => {
+    const value = exceptions[id]
+    return value === undefined ? [] : [`${nameOfCondition(plan, id)}: ${value === UNKNOWN ? 'nobody knows' : value}`]
+  })
+  const said = [how, ...(others.length > 0 ? [`but ${others.join('; ')}`] : [])].filter((one) => one !== '')
+  return said.length === 0 ? name : `${name} (${said.join('; ')})`
 }
 
 /** How often each condition was done, and by whom. `'7 groups, each condition 3 times.'` */
