@@ -1,12 +1,13 @@
 import type { LessonRecord, NewReading, Plan, Stop } from '~~/core/lesson'
 import { isPlanFix, mend, type Fix } from '~~/core/secondLook'
+import type { UnitCode } from '~~/core/quantity'
 import { writeReading } from '~~/core/wording'
 import { superseding } from './readingRow'
 
 /** What a button of the Second look comes to. */
 export type Command =
   | { do: 'replace'; plan: Plan }
-  | { do: 'write'; reading: NewReading }
+  | { do: 'write'; readings: NewReading[]; /** Writes what stood there before. */ back?: NewReading[] }
   | { do: 'go'; stop: Stop; target: string | undefined }
   /** It was about a reading that is not there any more. */
   | { do: 'nothing' }
@@ -15,13 +16,23 @@ export type Command =
 export function commandFor(plan: Plan, record: LessonRecord, fix: Fix, newId: () => string): Command {
   if (isPlanFix(fix)) return { do: 'replace', plan: mend(plan, fix, newId) }
   if (fix.code === 'go') return { do: 'go', stop: fix.stop, target: fix.target }
+  if (fix.code === 'these-were') return turned(record, fix.readings, fix.unit)
   const reading = record.readings.find(({ id }) => id === fix.reading)
   if (!reading) return { do: 'nothing' }
-  if (fix.code === 'keep-reading') return { do: 'write', reading: superseding(reading, { confirmed: true }) }
+  if (fix.code === 'keep-reading') return { do: 'write', readings: [superseding(reading, { confirmed: true })] }
   const { value, unit } = fix
   const reason = `was written as ${reading.entered}`
   return {
     do: 'write',
-    reading: superseding(reading, { value, unit, entered: writeReading(plan, value, unit), reason, confirmed: true }),
+    readings: [superseding(reading, { value, unit, entered: writeReading(plan, value, unit), reason, confirmed: true })],
   }
+}
+
+/** The same numbers in another unit: they were read so and written down under a wrong one. */
+function turned(record: LessonRecord, ids: string[], unit: UnitCode): Command {
+  const wrong = record.readings.filter(({ id }) => ids.includes(id))
+  if (wrong.length === 0) return { do: 'nothing' }
+  const readings = wrong.map((one) => superseding(one, { unit, reason: `was written in ${one.unit}` }))
+  const back = readings.map((one, place) => superseding(one, { unit: wrong[place]!.unit, reason: `taken back from ${unit}` }))
+  return { do: 'write', readings, back }
 }

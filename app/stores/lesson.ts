@@ -5,6 +5,7 @@ import { EMPTY_RECORD, USUAL_BOARD, type BoardState, type LessonEvent, type Less
 import { withEvents } from '~~/core/record'
 import { readinessOf, type Fix } from '~~/core/secondLook'
 import { withSaid } from '~~/core/wonder'
+import { counted } from '~~/core/wording'
 import type { WholeLesson } from '~~/schemas/contract'
 import { commandFor } from '~/following/commands'
 import { afterChange, noHistory, stepBack, stepForward } from '~/following/history'
@@ -198,7 +199,14 @@ export const useLesson = defineStore('lesson', () => {
     if (!heard.value) return
     const command = commandFor(heard.value, record.value, fix, newId)
     if (command.do === 'replace') replace(command.plan)
-    if (command.do === 'write') await writing.addReadings([command.reading])
+    if (command.do === 'write') {
+      const { readings, back } = command
+      if ((await writing.addReadings(readings)) && back)
+        notices.done(`${counted(readings.length, 'reading')} put right.`, {
+          label: 'Undo',
+          run: () => void writing.addReadings(back),
+        })
+    }
     if (command.do !== 'go') return
     await navigateTo(`/lesson/${id.value}/${command.stop}`)
     target.value = command.target

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { readAmount, readPrice, sensible, turnInto } from '.'
+import { piecesCut, readAmount, readPrice, sensible, turnInto } from '.'
 
 describe('readAmount', () => {
   it.each([
@@ -9,12 +9,26 @@ describe('readAmount', () => {
     ['200mL', { ok: true, value: 200, unit: 'mL', whole: false }],
     ['a pinch', { ok: true, value: 1, unit: 'pieces', whole: true }],
     ['12 x 4 cm', { ok: true, value: 1, unit: 'pieces', whole: true }],
+    ['2 pencils', { ok: true, value: 2, unit: 'pieces', whole: true }],
+    ['4 x 30 cm string', { ok: true, value: 120, unit: 'cm', whole: false }],
+    ['2 x 1.5 m of cotton thread', { ok: true, value: 3, unit: 'm', whole: false }],
+    ['2 x 12 x 18 cm', { ok: true, value: 2, unit: 'pieces', whole: true }],
+    ['3 sheets of 10 cm x 20 cm', { ok: true, value: 3, unit: 'pieces', whole: true }],
     ['some', { ok: false, code: 'no-number', position: 0 }],
     ['-2', { ok: false, code: 'negative', position: 0 }],
     ['1e9', { ok: false, code: 'too-much', position: 0 }],
     ['1000000000', { ok: false, code: 'too-much', position: 0 }],
     ['', { ok: false, code: 'empty', position: 0 }],
   ])('reads “%s”', (text, amount) => expect(readAmount(text)).toEqual(amount))
+
+  it.each([
+    ['12 x 18 cm', '45 cm x 10 m', 166],
+    ['12 x 18 cm', '30 x 42 cm', 4],
+    ['20 x 20 cm', '15 cm x 5 m', 0],
+    ['12 x 18 cm', '2 x 30 x 42 cm', 8],
+    ['12 x 18 cm', '40', undefined],
+    ['2', '45 cm x 10 m', undefined],
+  ])('“%s” out of “%s”', (piece, from, count) => expect(piecesCut(piece, from)).toBe(count))
 
   it('says where it stops understanding', () => expect(readAmount('2..5 g')).toMatchObject({ ok: false, code: 'not-a-number' }))
   it('reads prices with and without a sign', () => {

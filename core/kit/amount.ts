@@ -11,14 +11,52 @@ const TRAILING_WORDS = /[\s\u00a0\u2009\u202f]*([A-Za-z°℃℉"″”'′’][A
 /** No kit of a class needs more of one thing than this, in whatever unit: it is a slip of the finger. */
 const MOST = 1_000_000
 
+// "4 x 30 cm string": so many lengths of it, and no sheet of four by thirty.
+const LENGTHS =
+  /^\s*(\d+)\s*[x×]\s*([\d.,]+\s*(?:mm|cm|m|in|ft))\s+(?:of\s+)?(?:\w+\s+)*(?:string|thread|yarn|wool|ribbon|rope|twine|tape|wire|tube|tubing|cord|elastic|foil|film)s?\s*$/i
+const SHEET =
+  /^\s*(?:(\d+)\s*(?:[x×]|(?:sheets?|pieces?|strips?|squares?)(?:\s+of)?)\s*)?([\d.,]+)\s*(mm|cm|m|in)?\s*[x×]\s*([\d.,]+)\s*(mm|cm|m|in)\b[a-z\s]*$/i
+
+/** A piece with two sides, in millimetres, and how many of it. */
+interface Sheet {
+  count: number
+  sides: [number, number]
+}
+
+/** `readSheet('2 x 12 x 18 cm') // { count: 2, sides: [120, 180] }` */
+function readSheet(text: string): Sheet | undefined {
+  const [, count, first, firstUnit, second, unit] = SHEET.exec(text) ?? []
+  if (first === undefined || second === undefined || unit === undefined) return undefined
+  const side = (digits: string, written: string) => convert(Number(digits.replace(',', '.')), unitNamed(written)!, 'mm')!
+  const sides: [number, number] = [side(first, firstUnit ?? unit), side(second, unit)]
+  return sides.every((one) => one > 0 && Number.isFinite(one)) ? { count: Number(count ?? 1), sides } : undefined
+}
+
+/**
+ * How many pieces of a size can be cut out of a roll or a sheet, all of them lying the same way.
+ * @returns undefined where one of the two has no size
+ * @example piecesCut('12 x 18 cm', '45 cm x 10 m') // => 166
+ */
+export function piecesCut(piece: string, from: string): number | undefined {
+  const [small, large] = [readSheet(piece), readSheet(from)]
+  if (!small || !large) return undefined
+  const fits = (length: number, part: number) => Math.floor(withoutNoise(length / part))
+  const [a, b] = small.sides
+  const [wide, long] = large.sides
+  return large.count * Math.max(fits(wide, a) * fits(long, b), fits(wide, b) * fits(long, a))
+}
+
 /**
  * Reads the amount of one material as people write it. What has no unit, or a word that is none ("2 strips"), is counted in
- * pieces and comes whole; "12 x 4 cm" is one piece of that size.
+ * pieces and comes whole; "12 x 4 cm" is one piece of that size, "4 x 30 cm string" so many lengths.
  * @example readAmount('2 tbsp') // => { ok: true, value: 2, unit: 'tbsp', whole: false }
  */
 export function readAmount(text: string): Amount {
   if (ONE_OF_IT.test(text)) return { ok: true, value: 1, unit: 'pieces', whole: true }
-  if (/^\s*[\d.,]+\s*[x×]\s*[\d.,]+\s*(mm|cm|m|in)\s*$/i.test(text)) return { ok: true, value: 1, unit: 'pieces', whole: true }
+  const [, lengths, length] = LENGTHS.exec(text) ?? []
+  if (lengths !== undefined && length !== undefined) return timesLength(Number(lengths), length)
+  const sheet = readSheet(text)
+  if (sheet) return { ok: true, value: sheet.count, unit: 'pieces', whole: true }
   if (text.trim() !== '' && !/[\d½¼¾⅓⅔⅛]/.test(text)) return { ok: false, code: 'no-number', position: 0 }
   if (/^\s*[-−]/.test(text)) return { ok: false, code: 'negative', position: 0 }
   if (/\d[eE][+-]?\d/.test(text)) return { ok: false, code: 'too-much', position: 0 }
@@ -30,6 +68,13 @@ export function readAmount(text: string): Amount {
   if (!read.ok) return read
   if (read.value > MOST) return { ok: false, code: 'too-much', position: 0 }
   return { ok: true, value: read.value, unit: read.unit, whole: countable }
+}
+
+function timesLength(count: number, length: string): Amount {
+  const read = readQuantity(length, { unit: unitNamed(/[a-z]+$/i.exec(length.trim())![0])! })
+  if (!read.ok) return read
+  const value = withoutNoise(count * read.value)
+  return value > MOST ? { ok: false, code: 'too-much', position: 0 } : { ok: true, value, unit: read.unit, whole: false }
 }
 
 /**

@@ -25,6 +25,14 @@ export function likelyBack({ forClass, spare }: Need, use: Material['use'], brok
 }
 
 /**
+ * How many of a thing that is used again neither came back nor broke: somebody has to say what became of them.
+ * @example missingOf('again', { taken: 7, back: 5, broken: 1 }) // => 1
+ */
+export function missingOf(use: Material['use'], { taken, back, broken }: Omit<CountedBack, 'material'>): number {
+  return use === 'again' ? Math.max(0, withoutNoise(taken - back - broken)) : 0
+}
+
+/**
  * By how much counting back changes the stock of a thing. What is used again went out and came back but for what broke; of what
  * is used up the rest came back.
  */

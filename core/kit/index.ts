@@ -1,4 +1,4 @@
-export { readAmount, readCount, readPrice, sensible, turnInto } from './amount'
+export { piecesCut, readAmount, readCount, readPrice, sensible, turnInto } from './amount'
 export type { Amount, AmountErrorCode } from './amount'
 export { cautionsAtTrial } from './cautionsAtTrial'
 export { CAUTIONS } from './cautionNames'
@@ -20,7 +20,7 @@ export {
   withThings,
 } from './cupboard'
 export type { Booked, BookingsInOrder, Booking, School, Thing, ThingField } from './cupboard'
-export { likelyBack, stockChanges } from './countBack'
+export { likelyBack, missingOf, stockChanges } from './countBack'
 export type { CountedBack, StockChange } from './countBack'
 export { bookingsBefore, bookingsOf, takesOf } from './bookings'
 export type { Taking, Takes } from './bookings'

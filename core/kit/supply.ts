@@ -1,6 +1,6 @@
 import type { Material, Plan } from '../lesson'
 import type { UnitCode } from '../quantity'
-import { readAmount, readPrice, turnInto, type AmountErrorCode } from './amount'
+import { piecesCut, readAmount, readPrice, turnInto, type AmountErrorCode } from './amount'
 import { freeOf, takenBefore, type Booking, type School, type Thing } from './cupboard'
 
 export type SupplyField = 'stock' | 'pack' | 'price'
@@ -35,6 +35,8 @@ function fromPlan(material: Material, unit: UnitCode): Supply {
   const amount = (field: 'stock' | 'pack'): number | undefined => {
     const text = material[field]
     if (text.trim() === '') return undefined
+    const cut = piecesCut(material.amount, text)
+    if (cut !== undefined) return cut
     const read = readAmount(text)
     if (!read.ok) return void problems.push({ field, code: read.code })
     // A bare number is in the unit of the amount: "500" beside "20 mL" is 500 mL.

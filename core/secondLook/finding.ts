@@ -42,6 +42,7 @@ export type Fix =
   | { code: 'acknowledge'; caution: Caution }
   | { code: 'acknowledge-own'; caution: string }
   | { code: 'set-date'; date: string }
+  | { code: 'these-were'; unit: UnitCode; readings: string[] }
   | { code: 'keep-reading'; reading: string }
   | { code: 'correct-reading'; reading: string; value: number; unit: UnitCode }
   | { code: 'go'; stop: Stop; target?: string }

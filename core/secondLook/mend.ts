@@ -11,10 +11,10 @@ export const HOW_WORDS = {
 } as const
 
 /** A fix that changes the plan; the others change the record or only lead somewhere. */
-export type PlanFix = Exclude<Fix, { code: 'keep-reading' | 'correct-reading' | 'go' }>
+export type PlanFix = Exclude<Fix, { code: 'keep-reading' | 'correct-reading' | 'these-were' | 'go' }>
 
 export function isPlanFix(fix: Fix): fix is PlanFix {
-  return fix.code !== 'keep-reading' && fix.code !== 'correct-reading' && fix.code !== 'go'
+  return fix.code !== 'keep-reading' && fix.code !== 'correct-reading' && fix.code !== 'these-were' && fix.code !== 'go'
 }
 
 /**

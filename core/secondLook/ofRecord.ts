@@ -3,7 +3,7 @@ import { driftOf, surerBy, type Evidence } from '../evidence'
 import { activeConditions, measuredCard, predictionsFor, type LessonRecord, type Plan, type Reading } from '../lesson'
 import { handsOf, predictionsByGroup } from '../predictions'
 import { currentReadings, doubtfulReadings, gapsOf, hasPlace, isCounted, isSlip, progressOf, type Doubt } from '../record'
-import { unitOf } from '../quantity'
+import { unitOf, type UnitCode } from '../quantity'
 import { cellTarget, go, type Finding, type Fix } from './finding'
 
 /** Who has not predicted yet. */
@@ -142,7 +142,7 @@ function findingsOfStrays(plan: Plan, record: LessonRecord): Finding[] {
       severity: 'wrong',
       count: foreign.length,
       unit,
-      fixes: [go('plan', 'method-unit')],
+      fixes: [...theseWere(unit, foreign), go('plan', 'method-unit')],
     })
   }
   if (homeless.length > 0) {
@@ -168,4 +168,11 @@ function findingsOfGaps(plan: Plan, progress: ReturnType<typeof progressOf>): Fi
   const groups = progress.map(({ group }) => group).filter((group) => behind.has(group))
   const fixes: Fix[] = [go('test', cellTarget(first)), { code: 'leave-gaps' }]
   return [{ code: 'gaps', key: 'gaps', stop: 'test', severity: 'note', count: gaps.length, groups, fixes }]
+}
+
+/** The numbers may be right and only their unit wrong; a word or a place is no number. */
+function theseWere(unit: UnitCode, readings: Reading[]): Fix[] {
+  const isNumber = (code: UnitCode) => code !== 'words' && code !== 'place'
+  const numbers = readings.filter((one) => isNumber(one.unit))
+  return isNumber(unit) && numbers.length > 0 ? [{ code: 'these-were', unit, readings: numbers.map(({ id }) => id) }] : []
 }

@@ -1,4 +1,4 @@
-import { conditionsEach, fewestGoingRound, fewestShared, secondsOfTrial } from '../arrangement'
+import { arrangementOf, conditionsEach, fewestGoingRound, fewestShared, secondsOfTrial, trialsByGroup } from '../arrangement'
 import { fitOf } from '../clock'
 import { needsOf, readAmount, type Need, type School } from '../kit'
 import { measuredCard, withGroups, withMethod, type Material, type Plan } from '../lesson'
@@ -12,6 +12,12 @@ type SubstituteEffect =
   /** It is only for one condition: that condition is then something else. */
   | 'other-condition'
 
+/** How likely it comes out clear, before and after. */
+interface Chances {
+  before: number
+  after: number
+}
+
 /** A way out of a shortage of one material, worked out on a copy of the plan. */
 export type WayOut = { material: string; /** Minutes that the lesson gets longer. */ minutes: number } & (
   | {
@@ -21,16 +27,24 @@ export type WayOut = { material: string; /** Minutes that the lesson gets longer
       /** Still short of the substitute; undefined when nobody counted it. */
       stillShort: number | undefined
       /** The chance of the best one coming out best, before and after, where the substitute is the instrument. */
-      chances: { before: number; after: number } | undefined
+      chances: Chances | undefined
     }
   | { code: 'rota'; copies: number }
   | { code: 'buy'; packs: number | undefined; amount: number; cost: number | undefined; leftOver: number | undefined }
-  | { code: 'share-out'; each: number }
+  | { code: 'share-out'; each: number; chances: Chances | undefined }
+  | { code: 'together'; trials: number; chances: Chances | undefined }
   | { code: 'fewer-groups'; groups: number; largest: number }
 )
 
 /** What a class gives up, the least first; equal ones by the minutes they cost. */
-const RANK: Record<WayOut['code'], number> = { rota: 0, substitute: 1, buy: 2, 'share-out': 3, 'fewer-groups': 4 }
+const RANK: Record<WayOut['code'], number> = {
+  rota: 0,
+  substitute: 1,
+  buy: 2,
+  'share-out': 3,
+  together: 4,
+  'fewer-groups': 5,
+}
 const LARGEST_GROUP = 6
 /** A rota that makes the lesson this much longer is no better than sharing out. */
 const LONG = 5
@@ -50,6 +64,7 @@ export function waysOut(plan: Plan, need: Need, school: School, newId: () => str
     ...rota(plan, material, need),
     ...(material.toBuy ? [] : [buy(material, need)]),
     ...shareOut(plan, material, school),
+    ...together(plan, material, school),
     ...fewerGroups(plan, material, school, newId),
   ]
   const rank = ({ code, minutes }: WayOut) => RANK[code] + (code === 'rota' && minutes > LONG ? 3.5 : 0)
@@ -71,6 +86,8 @@ export function takeWayOut(plan: Plan, way: WayOut, newId: () => string): Plan {
       return change(() => ({ toBuy: true }))
     case 'share-out':
       return { ...plan, arrangement: { ...plan.arrangement, way: 'share-out', each: way.each } }
+    case 'together':
+      return togetherOn(plan)
     case 'fewer-groups':
       return withGroups(plan, way.groups, newId)
   }
@@ -121,7 +138,6 @@ function substitutes(plan: Plan, material: Material, need: Need): Open<'substitu
       const after = withSubstitute(plan, material.id, substitute.id)
       const there = substitute.stock.trim() === '' ? undefined : readAmount(substitute.stock)
       const wanted = needsOf({ ...after, materials: after.materials.filter(({ id }) => id === material.id) })[0]!
-      const chances = { before: outlookOf(plan)?.clear, after: outlookOf(after)?.clear }
       const changed = JSON.stringify(measuredCard(plan)) !== JSON.stringify(measuredCard(after))
       return {
         code: 'substitute',
@@ -129,10 +145,7 @@ function substitutes(plan: Plan, material: Material, need: Need): Open<'substitu
         substitute: substitute.id,
         effect: material.condition === null ? 'all-alike' : 'other-condition',
         stillShort: there?.ok ? wanted.short : undefined,
-        chances:
-          changed && chances.before !== undefined && chances.after !== undefined
-            ? { before: chances.before, after: chances.after }
-            : undefined,
+        chances: changed ? chancesOf(plan, after) : undefined,
       }
     })
 }
@@ -162,10 +175,28 @@ function shareOut(plan: Plan, material: Material, school: School): Open<'share-o
   for (let each = conditionsEach(plan) - 1; each >= fewestShared(plan); each -= 1) {
     const after: Plan = { ...plan, arrangement: { ...plan.arrangement, way: 'share-out', each } }
     if (conditionsEach(after) === each && shortOf(after, material, school) === 0) {
-      return [{ code: 'share-out', material: material.id, each }]
+      return [{ code: 'share-out', material: material.id, each, chances: chancesOf(plan, after) }]
     }
   }
   return []
+}
+
+/** One apparatus at which all groups take turns, where there is at least one of what is scarce. */
+function together(plan: Plan, material: Material, school: School): Open<'together'>[] {
+  const after = togetherOn(plan)
+  const possible = material.use === 'again' && arrangementOf(plan) !== 'together' && arrangementOf(after) === 'together'
+  if (!possible || shortOf(after, material, school) > 0) return []
+  const trials = [...trialsByGroup(after).values()].reduce((sum, own) => sum + own.length, 0)
+  return [{ code: 'together', material: material.id, trials, chances: chancesOf(plan, after) }]
+}
+
+function togetherOn(plan: Plan): Plan {
+  return { ...plan, arrangement: { ...plan.arrangement, way: 'together' } }
+}
+
+function chancesOf(before: Plan, after: Plan): Chances | undefined {
+  const [now, then] = [outlookOf(before)?.clear, outlookOf(after)?.clear]
+  return now === undefined || then === undefined ? undefined : { before: now, after: then }
 }
 
 /** The most groups for which it is enough, none larger than six. */

@@ -27,6 +27,16 @@ describe('waysOut', () => {
     expect(needsOf(takeWayOut(scales, rota!, counter('n')))[0]).toMatchObject({ forClass: 3, short: 0 })
   })
 
+  it('all together and shared out stand beside it, with their figures', () => {
+    const scales = planOf({ use: 'again', stock: '1' })
+    const together = ways(scales).find(({ code }) => code === 'together')!
+    expect(together).toMatchObject({ trials: expect.any(Number), minutes: expect.any(Number) })
+    expect(needsOf(takeWayOut(scales, together, counter('n')))[0]!.short).toBe(0)
+    const shared = ways(strips).find(({ code }) => code === 'share-out')!
+    const { before, after } = (shared as { chances: { before: number; after: number } }).chances
+    expect(after).toBeLessThanOrEqual(before)
+  })
+
   it('says what a substitute does to fairness and to the chance of seeing the difference', () => {
     const tape = { id: 's', name: 'tape measure', amount: '', stock: '9', note: 'bends' }
     const plan = withMethod(planOf({ name: 'ruler', use: 'again', stock: '3', substitutes: [tape] }), (method) => ({

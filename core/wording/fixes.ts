@@ -1,6 +1,6 @@
 import { mendingOf } from '../fairness'
 import { letterOf, type Plan } from '../lesson'
-import { unitOf, writeShort } from '../quantity'
+import { unitOf, writeShort, type UnitCode } from '../quantity'
 import type { Fix } from '../secondLook'
 import { dayWords } from './days'
 import { mendingWords } from './evidence'
@@ -65,6 +65,8 @@ export function fixWords(fix: Fix, plan: Plan): string {
     case 'acknowledge-own':
     case 'acknowledge':
       return 'Noted'
+    case 'these-were':
+      return `These were ${NAMES_OF_UNITS[fix.unit] ?? unitOf(fix.unit).symbol}`
     case 'keep-reading':
       return 'It is right'
     case 'correct-reading':
@@ -101,4 +103,25 @@ const GO_WORDS: Record<string, string> = {
   cell: 'Show it',
   conclusion: 'Write it',
   surer: 'What would help',
+}
+
+const NAMES_OF_UNITS: Partial<Record<UnitCode, string>> = {
+  mm: 'millimetres',
+  cm: 'centimetres',
+  m: 'metres',
+  in: 'inches',
+  g: 'grams',
+  kg: 'kilograms',
+  mL: 'millilitres',
+  L: 'litres',
+  s: 'seconds',
+  min: 'minutes',
+  h: 'hours',
+  day: 'days',
+  degC: 'degrees Celsius',
+  degF: 'degrees Fahrenheit',
+  N: 'newtons',
+  dB: 'decibels',
+  count: 'counts',
+  pieces: 'pieces',
 }

@@ -76,7 +76,7 @@ describe('ways out say what they change', () => {
     expect(said.get('substitute')!.effect).toMatch(/^still fair, as long as every condition gets it.*Dries slowly\.$/)
     expect(said.get('rota')!.label).toBe('Let 5 go round')
     expect(said.get('fewer-groups')!.effect).toMatch(/^up to \d+ children in a group; /)
-    const shared: WayOut = { code: 'share-out', material: 'cloth', each: 2, minutes: -6 }
+    const shared: WayOut = { code: 'share-out', material: 'cloth', each: 2, chances: undefined, minutes: -6 }
     expect(wayOutWords(shared, plan, 'pieces')).toEqual({
       label: 'Share out: 2 each',
       effect: 'each group does 2 conditions; 6 minutes shorter',

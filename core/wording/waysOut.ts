@@ -21,9 +21,6 @@ export function wayOutWords(way: WayOut, plan: Plan, unit: UnitCode): { label: s
         way.effect === 'all-alike'
           ? 'still fair, as long as every condition gets it'
           : 'that condition is then something else, and takes its name'
-      const chance = way.chances
-        ? `; it comes out clear in ${chanceWords(way.chances.after)} instead of ${chanceWords(way.chances.before)}`
-        : ''
       const short =
         way.stillShort === undefined
           ? ''
@@ -31,7 +28,7 @@ export function wayOutWords(way: WayOut, plan: Plan, unit: UnitCode): { label: s
             ? `; ${amountWords(way.stillShort, unit)} of it short too`
             : '; there is enough of it'
       const note = substitute?.note ? `. ${substitute.note}` : ''
-      return { label: `Take ${substitute?.name || 'the substitute'}`, effect: fair + chance + short + note }
+      return { label: `Take ${substitute?.name || 'the substitute'}`, effect: fair + chancesSaid(way.chances) + short + note }
     }
     case 'rota':
       return { label: `Let ${way.copies} go round`, effect: `groups take turns with ${counted(way.copies, 'piece')}; ${time}` }
@@ -47,13 +44,25 @@ export function wayOutWords(way: WayOut, plan: Plan, unit: UnitCode): { label: s
           .join(', '),
       }
     case 'share-out':
-      return { label: `Share out: ${way.each} each`, effect: `each group does ${counted(way.each, 'condition')}; ${time}` }
+      return {
+        label: `Share out: ${way.each} each`,
+        effect: `each group does ${counted(way.each, 'condition')}; ${time}${chancesSaid(way.chances)}`,
+      }
+    case 'together':
+      return {
+        label: 'All together',
+        effect: `one apparatus, everybody takes turns: ${counted(way.trials, 'trial')} in all; ${time}${chancesSaid(way.chances)}`,
+      }
     case 'fewer-groups':
       return {
         label: `Make ${counted(way.groups, 'group')}`,
         effect: `up to ${counted(way.largest, 'child', 'children')} in a group; ${time}`,
       }
   }
+}
+
+function chancesSaid(chances: { before: number; after: number } | undefined): string {
+  return chances ? `; it comes out clear in ${chanceWords(chances.after)} instead of ${chanceWords(chances.before)}` : ''
 }
 
 /** What a button for a shorter lesson says, and what it costs. */

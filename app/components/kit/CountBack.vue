@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { BOUNDS } from '~~/core/lesson'
-import { likelyBack, type Need } from '~~/core/kit'
+import { likelyBack, missingOf, type Need } from '~~/core/kit'
 import type { Material } from '~~/core/lesson'
 import { amountWords, counted } from '~~/core/wording'
 
@@ -20,7 +20,27 @@ const broken = ref<Record<string, number>>({})
 const brokenOf = (need: Need) => broken.value[need.material] ?? 0
 const backOf = (need: Need, { use }: Material) => back.value[need.material] ?? likelyBack(need, use, brokenOf(need))
 
+/** What neither came back nor broke, thing by thing. */
+const missing = computed(() =>
+  rows.value.flatMap(({ need, material }) => {
+    const row = { taken: need.forClass, back: backOf(need, material), broken: brokenOf(need) }
+    const count = missingOf(material.use, row)
+    return count > 0
+      ? [
+          {
+            id: need.material,
+            name: material.name,
+            count: amountWords(count, need.unit),
+            lost: row.broken + count,
+            found: row.back + count,
+          },
+        ]
+      : []
+  }),
+)
+
 async function count(): Promise<void> {
+  if (missing.value.length > 0) return void notices.trouble('Say first what became of the things that are missing.')
   await lesson.flush()
   const body = {
     rows: rows.value.map(({ need, material }) => ({
@@ -83,6 +103,11 @@ async function count(): Promise<void> {
         </tr>
       </tbody>
     </table>
+    <div v-for="one in missing" :key="one.id" class="row" role="status">
+      <span>{{ one.name }}: {{ one.count }} neither came back nor broke.</span>
+      <VBtn size="small" @click="broken = { ...broken, [one.id]: one.lost }">It is lost</VBtn>
+      <VBtn size="small" @click="back = { ...back, [one.id]: one.found }">It will turn up</VBtn>
+    </div>
     <div class="row">
       <VBtn @click="count">Put it back into the cupboard</VBtn>
       <span class="hint">Counting again replaces the count; nothing is counted twice.</span>

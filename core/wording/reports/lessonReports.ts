@@ -145,12 +145,17 @@ function methodRows(plan: Plan): { term: string; text: string }[] {
   const conditions = list(activeConditions(plan).map(({ id }) => conditionWithLetter(plan, id)))
   const kept = keptFactors(plan).map((factor) => keptWords(plan, factor))
   const used = plan.materials.filter(({ per }) => per !== 'class').map(({ name }) => name)
+  const shared = plan.materials.filter(({ per }) => per === 'class').map(({ name }) => name)
   const before = plan.resetList.length === 0 ? '' : ` Before every trial: ${plan.resetList.join('; ')}.`
   return [
     { term: words.changed, text: `${changedFactor(plan)?.name ?? '…'}: ${conditions || '…'}` },
     { term: words.measured, text: measure ? `${resultName(plan)}, ${measuredWith(measure.method)}` : '…' },
     { term: words.kept, text: kept.join('; ') || '…' },
-    { term: 'We used', text: used.join('; ') || '…' },
+    {
+      term: 'We used',
+      text:
+        [used.join('; '), shared.length > 0 ? `for the whole class: ${shared.join('; ')}` : ''].filter(Boolean).join('; ') || '…',
+    },
     {
       term: 'How we did it',
       text: `${doneWords(plan)}${before}`,
