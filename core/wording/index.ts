@@ -106,6 +106,7 @@ export { firstStepWords, HOUR_WORDS, matterWords, openWords, otherHourWords, SHE
 export type { MatterWords } from './matters'
 export { foresight, gradeFigure, handsForesight, nearnessWords, pairWords } from './results'
 export { PART_WORDS } from './agree'
+export { tellingWords } from './tellings'
 export { GRADE_NAMES } from './grades'
 export { knownName } from './known'
 export { countedChoice, countedName, countedPlaceWords, countsWords, eachExample, eachIsChoices, resultName } from './counts'

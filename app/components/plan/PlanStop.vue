@@ -20,6 +20,7 @@ const painted = usePainted()
     <template v-if="painted">
       <ThingsLine v-if="lesson.plan.kind !== 'over-time'" />
       <OutlookPanel />
+      <TellingPanel />
       <CountsPanel />
       <MethodPanel />
       <WordsPanel />
