@@ -129,6 +129,11 @@ const method = Joi.object<Method, true>({
   wordPictures: Joi.object().pattern(Joi.string().max(LONGEST.name), uuid).max(MOST.wordPictures).required(),
   differenceThatMatters: wobble,
   eachIs: oneOf(EACH_IS),
+  weighsEmpty: Joi.boolean().required(),
+  empties: Joi.object()
+    .pattern(Joi.string().max(LONGEST.name), measureNumber.required())
+    .max(MOST.groups * MOST.conditions)
+    .required(),
   counts: oneOf(COUNTED).allow(null),
   countsPlace: Joi.number()
     .integer()

@@ -145,4 +145,19 @@ describe('what counts of a trial that is read several times', () => {
     expect(sureSentences(plan, evidenceOf(plan, record)!).join(' ')).toContain('and our 30 children 5.94\u202fL.')
     expect(resultsGraph({ ...plan, graph: 'bars' }, record)!.known).toBe(100)
   })
+
+  it('weighs containers empty once: only what is in them counts, and one that was not weighed has no result', () => {
+    const grams = {
+      unit: 'g',
+      counts: 'of-100',
+      weighsEmpty: true,
+      empties: { [`${groups[0]}/${sprouts.conditions[0]!.id}`]: 100 },
+    } as const
+    const plan = jars(grams)
+    const rows = [...read(plan, 0, groups[0]!, [300, 280, 240]), ...read(plan, 0, groups[1]!, [300, 280, 240])]
+    expect(trialResults(plan, rows).map(({ value }) => value)).toEqual([30])
+    // A loss is the same with its container.
+    expect(trialResults(jars({ ...grams, counts: 'loss' }), rows).map(({ value }) => value)).toEqual([60, 60])
+    expect(trialResults(jars({ ...grams, counts: 'last' }), rows).map(({ value }) => value)).toEqual([140])
+  })
 })

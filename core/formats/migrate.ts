@@ -100,6 +100,8 @@ const steps: Record<number, (plan: Loose) => Loose> = {
     schemaVersion: 9,
     measures: methodsInto(plan.measures, {
       eachIs: 'shown',
+      weighsEmpty: false,
+      empties: {},
       counts: null,
       countsPlace: null,
       countsUntil: null,

@@ -108,3 +108,23 @@ export function readingsInResult(plan: Plan, method: Method): number {
   if (counted === 'average') return (each * places) / times
   return each * places
 }
+
+/** How a container is named in `empties`. */
+export function containerKey({ group, condition }: { group: string; condition: string }): string {
+  return `${group}/${condition}`
+}
+
+/** Can containers be weighed empty first: what is measured is a mass. `canWeighEmpty(soakUpPlan()) // false` */
+export function canWeighEmpty(plan: Plan): boolean {
+  const method = measuredCard(plan)?.method
+  return method?.instrument === 'number' && unitOf(method.unit).dimension === 'mass'
+}
+
+/**
+ * What the container of a group and condition weighs empty: nothing where none is weighed; undefined where it still has to be.
+ * @example emptyOf(soakUpPlan(), { group: 'g1', condition: 'card' }) // => 0
+ */
+export function emptyOf(plan: Plan, container: { group: string; condition: string }): number | undefined {
+  const method = measuredCard(plan)?.method
+  return method?.weighsEmpty && canWeighEmpty(plan) ? method.empties[containerKey(container)] : 0
+}

@@ -69,6 +69,8 @@ export function newMeasure(id: string, name: string): Measure {
       wordPictures: {},
       differenceThatMatters: 0,
       eachIs: 'shown',
+      weighsEmpty: false,
+      empties: {},
       counts: null,
       countsPlace: null,
       countsUntil: null,

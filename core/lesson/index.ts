@@ -3,10 +3,13 @@ export { isNamed, mainWords, withoutEnding } from './mainWords'
 export type { Best } from './best'
 export {
   canBeNothing,
+  canWeighEmpty,
+  containerKey,
   countedFor,
   countedPlace,
   countedUntil,
   countsOf,
+  emptyOf,
   readingsInResult,
   resultMark,
   resultUnit,

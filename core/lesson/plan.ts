@@ -239,6 +239,10 @@ export interface Method {
   differenceThatMatters: number
   /** What one number is: what the instrument shows, finish less start, or start less what is left. */
   eachIs: (typeof EACH_IS)[number]
+  /** Containers are weighed empty first, and only what is in them counts. */
+  weighsEmpty: boolean
+  /** What each container weighs empty, in `unit`, by `group/condition`. */
+  empties: Record<string, number>
   /** Which figure speaks for a trial that is read several times; null while nobody was asked (core/lesson/counts.ts). */
   counts: (typeof COUNTED)[number] | null
   /** Where a trial is read in several places: the one that counts, 0 for the first; null for the first less the last. */

@@ -5,6 +5,7 @@ import {
   countedPlace,
   countedUntil,
   countsOf,
+  emptyOf,
   measuredCard,
   momentsOf,
   type Counted,
@@ -37,7 +38,7 @@ export const trialResults = oncePerPair((plan: Plan, readings: Reading[]): Trial
 /** The same with another figure than the one that counts. */
 export function resultsAs(plan: Plan, readings: Reading[], counted: Counted): TrialResult[] {
   const kept = countedReadings(plan, readings)
-  if (counted === 'reading') return kept
+  if (counted === 'reading') return contentsOf(plan, kept)
   const times = timesReadSoFar(plan, kept)
   const until = counted === 'until' ? countedUntil(plan) : undefined
   const trials = new Map<string, Reading[]>()
@@ -46,10 +47,22 @@ export function resultsAs(plan: Plan, readings: Reading[], counted: Counted): Tr
     trials.set(key, [...(trials.get(key) ?? []), reading])
   }
   return [...trials.values()].flatMap((own) => {
-    const series = seriesOf(plan, own)
+    const empty = emptyOf(plan, own[0]!)
+    // What only changes is the same with and without its container.
+    const gross = empty === undefined && !['change', 'loss', 'rate'].includes(counted)
+    const series = gross ? [] : seriesOf(plan, own)
     const value = counted === 'until' ? timeUntil(series, times, until) : figureOf(counted, series, times)
     const { group, condition, repeat } = own[0]!
     return value === undefined ? [] : [{ group, condition, repeat, value: withoutNoise(value) }]
+  })
+}
+
+/** What is in its container; one that was not weighed empty has no result yet. */
+function contentsOf(plan: Plan, kept: Reading[]): TrialResult[] {
+  if (!measuredCard(plan)?.method.weighsEmpty) return kept
+  return kept.flatMap((reading) => {
+    const empty = emptyOf(plan, reading)
+    return empty === undefined ? [] : [{ ...reading, value: withoutNoise(reading.value - empty) }]
   })
 }
 
@@ -78,8 +91,12 @@ function timesReadSoFar(plan: Plan, counted: Reading[]): number[] {
 export function seriesOf(plan: Plan, own: Reading[]): AtTime[] {
   const place = countedPlace(plan)
   const moments = momentsOf(plan)
+  const empty = (own[0] && emptyOf(plan, own[0])) ?? 0
   return [...new Set(moments.map(timeOf))].flatMap((time) => {
-    const values = moments.filter((moment) => timeOf(moment) === time).map(({ id }) => averageAt(own, id))
+    const values = moments
+      .filter((moment) => timeOf(moment) === time)
+      .map(({ id }) => averageAt(own, id))
+      .map((value) => (value === undefined ? undefined : value - empty))
     const value = place === 'apart' ? apart(values[0], values.at(-1)) : values[place ?? 0]
     return value === undefined ? [] : [{ time, value }]
   })

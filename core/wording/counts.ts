@@ -1,5 +1,6 @@
 import {
   canBeNothing,
+  canWeighEmpty,
   countedPlace,
   countedUntil,
   countsOf,
@@ -63,8 +64,10 @@ export function countedPlaceWords(plan: Plan): string {
  */
 export function countsWords(plan: Plan): string {
   const counted = countsOf(plan)
-  if (counted === 'reading') return EACH_WORDS[measuredCard(plan)?.method.eachIs ?? 'shown'].short
-  return [countedName(plan, counted).toLowerCase(), countedPlaceWords(plan)].filter(Boolean).join(', ')
+  const method = measuredCard(plan)?.method
+  const contents = method?.weighsEmpty && canWeighEmpty(plan) ? 'contents only' : ''
+  const figure = counted === 'reading' ? EACH_WORDS[method?.eachIs ?? 'shown'].short : countedName(plan, counted).toLowerCase()
+  return [figure, countedPlaceWords(plan), contents].filter(Boolean).join(', ')
 }
 
 /** What is measured with what counts of it, for a heading or an axis. `resultName(soakUpPlan()) // 'how high water climbs in 60 s'` */

@@ -180,7 +180,11 @@ export async function listTakings(database: Database): Promise<Taking[]> {
     sql`jsonb_array_length(${summaries.face}->'takes'->'of') > 0`,
   )
   const rows = await inPieces(await idsInOrder(database, taking), (some) =>
-    database.select({ id: summaries.lesson, face: summaries.face }).from(summaries).where(inArray(summaries.lesson, some)),
+    database
+      .select({ id: summaries.lesson, face: summaries.face })
+      .from(summaries)
+      .where(inArray(summaries.lesson, some))
+      .orderBy(summaries.date, summaries.lesson),
   )
   return rows.map(({ id, face }) => ({ id, ...face }))
 }

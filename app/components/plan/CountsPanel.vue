@@ -2,6 +2,7 @@
 import {
   bestOf,
   BOUNDS,
+  canWeighEmpty,
   countedFor,
   countedPlace,
   countedUntil,
@@ -59,6 +60,14 @@ const setCounts = (value: string) => value !== 'reading' && set('counts', value 
           @update:model-value="set('eachIs', $event)"
         />
         <p class="hint">{{ eachExample(plan) }}</p>
+      </div>
+      <div v-if="canWeighEmpty(plan)">
+        <TickField
+          label="Containers are weighed empty first"
+          :model-value="method.weighsEmpty"
+          @update:model-value="set('weighsEmpty', $event)"
+        />
+        <p class="hint">then only what is in them counts; the empty ones are written down at Test</p>
       </div>
       <ChoiceField
         v-if="places.length > 0"

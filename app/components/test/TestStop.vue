@@ -28,6 +28,7 @@ const look = (reading: Reading) => void (lesson.target = cellTarget(reading))
       <ClassGrid v-model:chosen="chosen" :with-practice="withPractice" />
       <TickField label="practice columns" class="practice" v-model="withPractice" />
       <CellPanel v-if="chosen" :place="chosen" />
+      <EmptyContainers />
       <ObservationList />
     </template>
     <EmptyNote v-else title="Nothing to write down yet" begin="Say what is changed and measured" :to="`/lesson/${lesson.id}/plan`">

@@ -1,0 +1,61 @@
+<script setup lang="ts">
+import { activeConditions, canWeighEmpty, conditionName, containerKey, emptyOf, letterOf, measuredCard } from '~~/core/lesson'
+import { counted } from '~~/core/wording'
+
+/** What each group's containers weigh empty, once for each. */
+const lesson = useLesson()
+const plan = computed(() => lesson.plan!)
+const method = computed(() => measuredCard(plan.value)?.method)
+const conditions = computed(() => activeConditions(plan.value))
+const open = computed(
+  () =>
+    plan.value.groups.flatMap(({ id: group }) =>
+      conditions.value.filter(({ id: condition }) => emptyOf(plan.value, { group, condition }) === undefined),
+    ).length,
+)
+
+function set(group: string, condition: string, value: number | null): void {
+  const key = containerKey({ group, condition })
+  lesson.edit((draft) => {
+    const { [key]: _old, ...others } = measuredCard(draft)!.method.empties
+    measuredCard(draft)!.method.empties = value === null ? others : { ...others, [key]: value }
+  }, `empty-${key}`)
+}
+</script>
+
+<template>
+  <AppFold
+    v-if="method?.weighsEmpty && canWeighEmpty(plan)"
+    title="Empty containers"
+    target="empties"
+    :hint="open === 0 ? 'all weighed' : `${counted(open, 'container')} still to weigh; without it there is no result`"
+  >
+    <div class="scroll" tabindex="0" role="group" aria-label="Empty containers">
+      <table class="ruled">
+        <thead>
+          <tr>
+            <th scope="col">Empty</th>
+            <th v-for="condition in conditions" :key="condition.id" scope="col">
+              {{ letterOf(plan, condition.id) }} {{ conditionName(plan, condition) }}
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="group in plan.groups" :key="group.id">
+            <th scope="row">{{ group.name }}</th>
+            <td v-for="condition in conditions" :key="condition.id">
+              <NumberField
+                bare
+                optional
+                :label="`${group.name}, ${conditionName(plan, condition)}, empty`"
+                :unit="method.unit"
+                :model-value="method.empties[containerKey({ group: group.id, condition: condition.id })] ?? null"
+                @update:model-value="set(group.id, condition.id, $event)"
+              />
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+  </AppFold>
+</template>
