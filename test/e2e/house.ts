@@ -64,10 +64,12 @@ export async function choose(field: Locator, option: string | RegExp): Promise<v
   const options = field.page().getByRole('option')
   const found = field.page().getByRole('option', { name: option, exact: typeof option === 'string' })
   await expect(options.first()).toBeVisible()
-  // Only what is near is drawn of a list, and a list that scrolls is not still enough for the mouse of a test.
+  // Only what is near is drawn of a list, and a list that scrolls is not still enough for the mouse of a test. It shuts when one is chosen.
   await expect(async () => {
+    if ((await options.count()) === 0) return
     if ((await found.count()) === 0) await field.page().keyboard.press('ArrowDown')
-    await found.dispatchEvent('click', undefined, { timeout: 200 })
+    await found.first().dispatchEvent('click', undefined, { timeout: 1000 })
+    await expect(options).toHaveCount(0, { timeout: 3000 })
   }).toPass({ intervals: [50], timeout: 30_000 })
 }
 
