@@ -7,7 +7,7 @@ export interface AgainstKnown {
   value: number
   /** How far each condition is from it, and how sure that is; `mean` is the difference. */
   rows: FromNothing[]
-  /** What each condition saves in a week, in the unit of the result: one child alone, and the class. Less than nothing where more was used. */
+  /** What each condition saves in a week where its difference is clear, in the unit of the result: one child alone, and the class. Less than nothing where more was used. */
   savings: { condition: string; child: number; class: number }[]
 }
 
@@ -26,19 +26,23 @@ export function againstKnown(
   const method = measuredCard(plan)?.method
   if (!method || method.known === null || method.instrument !== 'number' || countsOf(plan) === 'until') return undefined
   const { known, knownWeekly } = method
+  const rows = changesFromNothing(
+    results.map((one) => ({ ...one, value: one.value - known })),
+    options,
+    limits,
+  )
+  const isClear = (id: string) => rows.some(({ condition, grade }) => condition === id && grade === 'clear')
   return {
     value: known,
-    rows: changesFromNothing(
-      results.map((one) => ({ ...one, value: one.value - known })),
-      options,
-      limits,
-    ),
+    rows,
     savings:
       knownWeekly === null
         ? []
-        : summaries.map(({ condition, mean }) => {
-            const child = (known - mean) * knownWeekly
-            return { condition, child, class: child * plan.children }
-          }),
+        : summaries
+            .filter(({ condition }) => isClear(condition))
+            .map(({ condition, mean }) => {
+              const child = (known - mean) * knownWeekly
+              return { condition, child, class: child * plan.children }
+            }),
   }
 }
