@@ -78,7 +78,7 @@ module.exports = {
       from: { path: '^(core|schemas|server|library|app)/' },
       to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
     },
-    { name: 'resolvable', severity: 'error', from: {}, to: { couldNotResolve: true, pathNot: '^#' } },
+    { name: 'resolvable', severity: 'error', from: {}, to: { couldNotResolve: true, pathNot: '^(#|virtual:)' } },
   ],
   options: {
     doNotFollow: { path: 'node_modules' },

@@ -1,5 +1,6 @@
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import UnoCSS from '@unocss/vite'
 import { build as bundle } from 'esbuild'
 
 export default defineNuxtConfig({
@@ -46,6 +47,7 @@ export default defineNuxtConfig({
   },
   // Browsers from 2022 on: the first that know the layers that Vuetify's styles come in.
   vite: {
+    plugins: [UnoCSS()],
     build: {
       cssMinify: 'lightningcss',
       cssTarget: ['chrome99', 'firefox97', 'safari15.4'],

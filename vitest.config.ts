@@ -46,13 +46,13 @@ export default defineConfig({
       {
         test: { name: 'start', include: STARTING, testTimeout: 120_000, hookTimeout: 120_000, fileParallelism: false },
       },
-      // The same on a PostgreSQL server, but for what is about folders, refusals or access, whatever the database; and what several
+      // The same on a PostgreSQL server, but for what is about folders, refusals, files or access, whatever the database; and what several
       // processes on it have to do.
       {
         test: {
           name: 'postgres',
           include: ['test/api/**/*.test.ts', 'test/machines/**/*.test.ts'],
-          exclude: [...STARTING, 'test/api/{database,hostile,classMode,keptApart,wonder}.test.ts'],
+          exclude: [...STARTING, 'test/api/{database,hostile,classMode,keptApart,putBack,wonder}.test.ts'],
           globalSetup: ['test/machines/globalPostgres.ts', 'test/api/globalApplication.ts'],
           testTimeout: 120_000,
           hookTimeout: 120_000,

@@ -54,7 +54,7 @@ async function takeAll(): Promise<void> {
   await desk.setViewportSize(DESK)
   await take(desk, 'cupboard', '/cupboard', '.low')
   await take(desk, 'predict', at(finished, 'predict'), '.tally')
-  await take(desk, 'test', at(finished, 'test'), '.grid')
+  await take(desk, 'test', at(finished, 'test'), '.cells')
   await take(desk, 'results', at(finished, 'results'), '.results-chart svg')
   await take(desk, 'agree', at(finished, 'agree'), '.starters')
   await take(desk, 'board', `/board/${finished!.lesson.id}`, '.groups')

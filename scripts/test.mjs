@@ -10,22 +10,11 @@ const results = mkdtempSync(join(tmpdir(), 'jolly-beaker-test-'))
 
 await Promise.all([installPackages(), installSystemPackages()])
 await check('types are prepared', 'npx', ['nuxt', 'prepare'])
-// Two things go on at a time wherever they can: this is meant for machines of two cores.
-await Promise.all([buildApplication(), checkScripts({ format: 'format:check', lint: 'lint', imports: 'imports' })])
-const beside = [
-  suite('soak', vitest, { beside: true }),
-  suite('unit', vitest, { beside: true }),
-  suite('components', vitest, { beside: true }),
-]
-await Promise.all([checkScripts({ types: 'types' }), checkScripts({ 'unused code': 'unused' })])
-const first = await Promise.all(beside)
-const api = suite('api', vitest)
-// Every bench once in a small size, so that none can rot unseen.
-await check('benches, in a small size', 'npx', ['tsx', 'scripts/bench.ts', '--small'])
-const postgres = await suite('postgres', vitest, { beside: true })
-const starts = await suite('start', vitest, { beside: true })
-const families = await suite('browsers', vitest, { beside: true })
-const suites = [...first, await api, postgres, starts, families, await suite('browser', playwright)]
+// Two lanes, since this is meant for machines of two cores; the browser tests need both for themselves.
+const built = buildApplication()
+const quiet = { beside: true }
+const suites = (await Promise.all([aside(), alongside()])).flat()
+suites.push(await suite('browser', playwright))
 rmSync(results, { recursive: true, force: true })
 for (const { name, failed, printed } of suites) {
   if (failed > 0) console.log(`\n${name} tests ended with\n${printed.split('\n').slice(-60).join('\n')}`)
@@ -33,6 +22,21 @@ for (const { name, failed, printed } of suites) {
 const [passed, failed] = ['passed', 'failed'].map((key) => suites.reduce((sum, one) => sum + one[key], 0))
 console.log(`\nTests: ${passed} passed, ${failed} failed`)
 process.exit(failed > 0 || passed === 0 ? 1 : 0)
+
+async function aside() {
+  await checkScripts({ format: 'format:check', lint: 'lint', imports: 'imports', 'unused code': 'unused' })
+  await built
+  await checkScripts({ types: 'types' })
+  // Every bench once in a small size, so that none can rot unseen.
+  await check('benches, in a small size', 'npx', ['tsx', 'scripts/bench.ts', '--small'])
+  return [await suite('postgres', vitest, quiet), await suite('start', vitest, quiet), await suite('browsers', vitest, quiet)]
+}
+
+async function alongside() {
+  await built
+  const waiting = suite('soak', vitest, quiet)
+  return [await suite('unit', vitest, quiet), await suite('components', vitest, quiet), await waiting, await suite('api', vitest)]
+}
 
 /** A check without a count: says how long it took, ends everything when it fails. */
 async function check(name, command, args) {

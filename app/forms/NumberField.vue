@@ -53,12 +53,12 @@ function take(value: number | null): void {
 
 <template>
   <FieldFrame :id="id" :label="label" :bare="bare" :inline="inline" :target="target" class="number-field">
-    <span class="entry">
+    <span class="entry flex items-center gap-tight">
       <VBtn v-if="steps" size="small" :aria-label="`One less: ${label}`" @click="take((modelValue ?? 0) - 1)">−</VBtn>
       <VTextField
         :id="id"
         v-model="draft"
-        class="figure"
+        class="figure flex-none w-76px"
         inputmode="decimal"
         autocomplete="off"
         hide-details
@@ -70,7 +70,7 @@ function take(value: number | null): void {
         @keydown.enter="keep"
       />
       <VBtn v-if="steps" size="small" :aria-label="`One more: ${label}`" @click="take((modelValue ?? 0) + 1)">+</VBtn>
-      <span v-if="symbol" class="symbol">{{ symbol }}</span>
+      <span v-if="symbol" class="text-soft nowrap">{{ symbol }}</span>
     </span>
     <span v-if="trouble" :id="`${id}-trouble`" class="trouble" role="alert">{{ trouble }}</span>
   </FieldFrame>
@@ -79,18 +79,5 @@ function take(value: number | null): void {
 <style scoped>
 .number-field {
   max-width: 220px;
-}
-.entry {
-  display: flex;
-  align-items: center;
-  gap: var(--gap-tight);
-}
-.figure {
-  flex: none;
-  width: 76px;
-}
-.symbol {
-  color: var(--soft);
-  white-space: nowrap;
 }
 </style>

@@ -90,11 +90,11 @@ async function hold(change: Partial<School['held']>): Promise<void> {
 
 <template>
   <main class="cupboard">
-    <header class="row head">
+    <header class="row mb-14px">
       <QuietBtn to="/">‹ Shelf</QuietBtn>
-      <h1>Cupboard</h1>
+      <h1 class="text-green text-huge">Cupboard</h1>
       <p class="soft">What there is, where, and who has booked it.</p>
-      <div class="row tools">
+      <div class="row ml-auto">
         <TextField bare label="Find a thing" class="find" v-model="search" type="search" placeholder="Find a thing" />
         <VBtn size="small" href="/api/cupboard/file">Save as a table (CSV)</VBtn>
         <VBtn size="small" @click="openTable">Take in a table (CSV)</VBtn>
@@ -102,7 +102,7 @@ async function hold(change: Partial<School['held']>): Promise<void> {
     </header>
 
     <section v-if="runsLow.low.length > 0" class="sheet low" aria-labelledby="low">
-      <h2 id="low"><span aria-hidden="true">▲</span> Runs low</h2>
+      <h2 class="text-body" id="low"><span aria-hidden="true">▲</span> Runs low</h2>
       <p>
         <span v-for="({ thing, packs }, place) in runsLow.low" :key="thing.id">
           {{ place > 0 ? ' · ' : '' }}<strong>{{ thing.name }}</strong> {{ amountWords(thing.stock, thing.unit) }} of
@@ -127,7 +127,7 @@ async function hold(change: Partial<School['held']>): Promise<void> {
       @add="add"
     />
 
-    <section class="row held">
+    <section class="row held mt-18px gap-close">
       <span>Things that are used again are held for a lesson from</span>
       <NumberField
         bare
@@ -160,19 +160,6 @@ async function hold(change: Partial<School['held']>): Promise<void> {
   margin: 0 auto;
   padding: var(--gap-block) var(--gap-block) var(--gap-far);
 }
-.head {
-  margin-bottom: 14px;
-}
-h1 {
-  color: var(--green);
-  font-size: var(--type-huge);
-}
-h2 {
-  font-size: var(--type-body);
-}
-.tools {
-  margin-left: auto;
-}
 .find {
   width: 130px;
 }
@@ -185,9 +172,5 @@ h2 {
 .add {
   width: min(320px, 100%);
   margin-top: 8px;
-}
-.held {
-  margin-top: 18px;
-  gap: var(--gap-close);
 }
 </style>

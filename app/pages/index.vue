@@ -97,13 +97,13 @@ async function attempt(work: () => Promise<void>): Promise<void> {
 
 <template>
   <main class="shelf">
-    <header class="head">
+    <header class="head flex flex-wrap items-center gap-part">
       <BeakerMark :size="56" :level="0.6" />
       <div>
-        <h1>Jolly Beaker</h1>
+        <h1 class="text-green text-huge">Jolly Beaker</h1>
         <p class="soft">One question, one fair test, one conclusion the class can defend.</p>
       </div>
-      <div class="row tools">
+      <div class="row ml-auto">
         <TextField
           bare
           label="Find a lesson"
@@ -123,8 +123,10 @@ async function attempt(work: () => Promise<void>): Promise<void> {
     <DataNotices />
     <WalkOffer v-if="!find" />
 
-    <section class="board-top" aria-labelledby="shelf-heading">
-      <h2 id="shelf-heading">{{ showArchived ? 'Put away' : mode?.own ? `On the shelf of ${mode.own.name}` : 'On the shelf' }}</h2>
+    <section class="board-top flex items-center gap-wide mt-34px pb-close edge-bottom-3-ink" aria-labelledby="shelf-heading">
+      <h2 class="text-title mr-auto" id="shelf-heading">
+        {{ showArchived ? 'Put away' : mode?.own ? `On the shelf of ${mode.own.name}` : 'On the shelf' }}
+      </h2>
       <LazyChoiceField
         v-if="classes.length > 1"
         v-model="className"
@@ -139,8 +141,8 @@ async function attempt(work: () => Promise<void>): Promise<void> {
     </section>
 
     <template v-if="lessons?.length">
-      <section v-for="part in parts" :key="part.name" class="part">
-        <h3>{{ part.name }}</h3>
+      <section v-for="part in parts" :key="part.name" class="part mt-18px">
+        <h3 class="text-soft text-lead">{{ part.name }}</h3>
         <ul class="lessons">
           <LazyShelfLesson
             v-for="lesson in part.lessons"
@@ -182,48 +184,14 @@ async function attempt(work: () => Promise<void>): Promise<void> {
   margin: 0 auto;
   padding: var(--gap-far) var(--gap-block) var(--gap-far);
 }
-.head {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: var(--gap-part);
-}
 .head > :nth-child(2) {
   flex: 1 1 260px;
-}
-.head h1 {
-  color: var(--green);
-  font-size: var(--type-huge);
-}
-.tools {
-  margin-left: auto;
 }
 .find {
   width: 150px;
 }
-.board-top {
-  display: flex;
-  align-items: center;
-  gap: var(--gap-wide);
-  margin-top: 34px;
-  padding-bottom: var(--gap-close);
-  border-bottom: 3px solid var(--ink);
-}
-.board-top h2 {
-  font-size: var(--type-title);
-}
-.board-top h2 {
-  margin-right: auto;
-}
 .of-class {
   width: 170px;
-}
-.part {
-  margin-top: 18px;
-}
-.part h3 {
-  color: var(--soft);
-  font-size: var(--type-lead);
 }
 .none,
 .more {

@@ -46,13 +46,13 @@ async function attempt(work: () => Promise<void>): Promise<void> {
   <main class="library">
     <header class="row head">
       <QuietBtn to="/">‹ Shelf</QuietBtn>
-      <h1>Which lesson?</h1>
+      <h1 class="text-huge">Which lesson?</h1>
       <p class="soft">Ready ones to change as you like, or your own from nothing.</p>
     </header>
-    <div class="row choices">
+    <div class="row mx-0 mt-14px mb-18px">
       <TextField v-model="className" inline label="For class" :longest="LONGEST.name" class="class" />
       <NumberField v-model="children" inline label="Children" v-bind="BOUNDS.children" whole />
-      <span class="row filters">
+      <span class="row filters ml-auto">
         <ChoiceField v-model="wanted.topic" bare label="Topic" :options="filters.topic" />
         <ChoiceField v-model="wanted.kind" bare label="Kind of test" :options="filters.kind" />
         <ChoiceField v-model="wanted.minutes" bare label="Length" :options="filters.minutes" />
@@ -61,7 +61,7 @@ async function attempt(work: () => Promise<void>): Promise<void> {
     <ul v-if="shown" class="cards" aria-label="Lessons to begin from">
       <InvestigationCard v-for="one in shown" :key="one.id" :investigation="one" @take="start(one.id)" />
       <li class="sheet own">
-        <h2>From nothing</h2>
+        <h2 class="text-title">From nothing</h2>
         <p>Your own question: start with what the class notices and wonders.</p>
         <VBtn aria-label="From nothing: begin" @click="start(null)">Begin</VBtn>
       </li>
@@ -80,17 +80,8 @@ async function attempt(work: () => Promise<void>): Promise<void> {
   margin: 0 auto;
   padding: var(--gap-block);
 }
-.head h1 {
-  font-size: var(--type-huge);
-}
-.choices {
-  margin: 14px 0 18px;
-}
 .class {
   width: 210px;
-}
-.filters {
-  margin-left: auto;
 }
 .filters > * {
   width: 170px;
@@ -108,8 +99,5 @@ async function attempt(work: () => Promise<void>): Promise<void> {
   align-content: center;
   justify-items: start;
   border-style: dashed;
-}
-.own h2 {
-  font-size: var(--type-title);
 }
 </style>

@@ -73,33 +73,37 @@ async function written(readings: NewReading[]): Promise<void> {
 <template>
   <VDefaultsProvider :defaults="FOR_FINGERS">
     <main ref="page" class="station">
-      <p v-if="station.state.value === 'opening'" class="centre">
+      <p v-if="station.state.value === 'opening'" class="grid gap-wide m-auto">
         {{ station.connected.value ? 'Opening …' : 'The line is down. Trying again …' }}
       </p>
       <StationJoin v-else-if="station.state.value === 'joining'" :join="station.join" />
       <template v-else-if="plan && own && now">
         <header>
-          <span class="who">
+          <span class="flex items-center gap-near font-bold">
             <ShapeBadge :size="22" :shape="own.shape" />
             {{ own.name }}
           </span>
           <span>{{ now.progress.done }} of {{ now.progress.all }} done</span>
-          <span class="line" :class="{ bad: lineState.bad }" role="status">
+          <span class="line text-leaf" :class="{ bad: lineState.bad }" role="status">
             <span v-if="lineState.bad" aria-hidden="true">▲</span>
             {{ lineState.words }}
           </span>
         </header>
-        <section v-if="waiting.refused.length > 0" class="refused" role="alert">
+        <section
+          v-if="waiting.refused.length > 0"
+          class="refused mt-near py-near px-wide edge-1.5-beet rounded bg-beet-light"
+          role="alert"
+        >
           <p>{{ counted(waiting.refused.length, 'entry', 'entries') }} could not be taken. Show this to your teacher:</p>
-          <ul>
+          <ul class="my-close mx-0">
             <li v-for="one in waiting.refused" :key="one.id">{{ refusedWords(one.body) }}: {{ one.why }}</li>
           </ul>
           <VBtn @click="station.clearRefused">My teacher has seen it</VBtn>
         </section>
-        <p v-if="next" class="coming" :class="{ now: next.seconds <= 0 }" role="timer">
-          {{ comingWords(plan, next, group) }} <strong class="nowrap">{{ soonWords(next.seconds) }}</strong>
+        <p v-if="next" class="coming text-title" :class="{ now: next.seconds <= 0 }" role="timer">
+          {{ comingWords(plan, next, group) }} <strong class="nowrap tabular-nums">{{ soonWords(next.seconds) }}</strong>
         </p>
-        <p v-if="now.missed.length > 0" class="missed">
+        <p v-if="now.missed.length > 0" class="missed text-body">
           {{ missedWords(now.missed.length) }}
         </p>
         <div v-if="locked" class="paused" role="status">
@@ -189,7 +193,7 @@ async function written(readings: NewReading[]): Promise<void> {
           />
           <StationDone v-else :plan="plan" :progress="now.progress" @fix="fixing = $event" @propose="propose" />
         </div>
-        <footer :inert="locked">
+        <footer class="mt-auto text-center" :inert="locked">
           <template v-if="doing === 'testing' && now.testing">
             <LinkBtn class="leave" @click="doing = 'observing'">Write, sketch or photograph what you see</LinkBtn>
             <LinkBtn class="leave" @click="doing = 'saying'">Say what you noticed</LinkBtn>
@@ -198,7 +202,7 @@ async function written(readings: NewReading[]): Promise<void> {
           <LinkBtn class="leave" @click="station.leave">Leave this station</LinkBtn>
         </footer>
       </template>
-      <div v-else class="centre">
+      <div v-else class="grid gap-wide m-auto">
         <p>This group is not in the plan any more.</p>
         <VBtn @click="station.leave">Join again</VBtn>
       </div>
@@ -233,45 +237,19 @@ header {
     padding: var(--gap-hair) var(--gap-part);
   }
 }
-.who {
-  display: flex;
-  align-items: center;
-  gap: var(--gap-near);
-  font-weight: 700;
-}
-.line {
-  color: var(--leaf);
-}
 .line.bad {
   color: var(--beet);
   font-weight: 700;
-}
-.refused {
-  margin-top: 8px;
-  padding: var(--gap-near) var(--gap-wide);
-  border: 1.5px solid var(--beet);
-  border-radius: var(--corner);
-  background: var(--beet-light);
-}
-.refused ul {
-  margin: 6px 0;
 }
 .coming,
 .missed {
   margin-top: 8px;
   padding: var(--gap-near) var(--gap-wide);
   border-left: 4px solid var(--mark);
-  font-size: var(--type-title);
-}
-.coming strong {
-  font-variant-numeric: tabular-nums;
 }
 .coming.now {
   border-color: var(--brass-mark);
   background: var(--brass-light);
-}
-.missed {
-  font-size: var(--type-body);
 }
 .paused {
   position: fixed;
@@ -282,15 +260,6 @@ header {
   place-content: center;
   padding: var(--gap-block);
   background: var(--paper);
-  text-align: center;
-}
-.centre {
-  display: grid;
-  gap: var(--gap-wide);
-  margin: auto;
-}
-footer {
-  margin-top: auto;
   text-align: center;
 }
 .leave {

@@ -31,7 +31,7 @@ const print = () => window.print()
 <template>
   <main class="paper">
     <div class="screen-only bar">
-      <div class="row ends">
+      <div class="row justify-between mb-10px">
         <QuietBtn to="/">Back to the shelf</QuietBtn>
         <MainBtn @click="print">Print</MainBtn>
       </div>
@@ -53,10 +53,3 @@ const print = () => window.print()
     <NoticeBar />
   </main>
 </template>
-
-<style scoped>
-.ends {
-  justify-content: space-between;
-  margin-bottom: 10px;
-}
-</style>

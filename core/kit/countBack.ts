@@ -26,10 +26,15 @@ export function likelyBack({ forClass, spare }: Need, use: Material['use'], brok
 
 /**
  * How many of a thing that is used again neither came back nor broke: somebody has to say what became of them.
- * @example missingOf('again', { taken: 7, back: 5, broken: 1 }) // => 1
+ * @returns undefined where none is missing; else what stands in the table once they are lost, or once they are found
+ * @example missingOf('again', { taken: 7, back: 5, broken: 1 }) // => { count: 1, lost: 2, found: 6 }
  */
-export function missingOf(use: Material['use'], { taken, back, broken }: Omit<CountedBack, 'material'>): number {
-  return use === 'again' ? Math.max(0, withoutNoise(taken - back - broken)) : 0
+export function missingOf(
+  use: Material['use'],
+  { taken, back, broken }: Omit<CountedBack, 'material'>,
+): { count: number; lost: number; found: number } | undefined {
+  const count = use === 'again' ? withoutNoise(taken - back - broken) : 0
+  return count > 0 ? { count, lost: withoutNoise(broken + count), found: withoutNoise(back + count) } : undefined
 }
 
 /**

@@ -1,6 +1,7 @@
 import { podium, type Evidence } from '../evidence'
 import { bestOf, countedPlace, countsOf, measuredCard, resultUnit, type Best, type Counted, type Plan } from '../lesson'
 import { unitOf, withUnit, writeShort, type Dimension } from '../quantity'
+import { countedChoice, countsWords } from './counts'
 import { nameOfCondition } from './names'
 import { writeFigure } from './tables'
 
@@ -117,4 +118,12 @@ export function podiumLines(plan: Plan, evidence: Evidence): string[] {
     const figure = !found || unit === 'place' ? '' : `, ${writeFigure(plan, found.evened, unit)}`
     return `${PLACES[place]} ${nameOfCondition(plan, id)}${figure}`
   })
+}
+
+/** What counts and what is best, in one line; with numbers that this plan could have where asked. */
+export function countsLine(plan: Plan, { example = false } = {}): string {
+  const counts = countsWords(plan)
+  const { hint } = countedChoice(plan, countsOf(plan))
+  if (!example) return [counts || 'the reading', bestIs(plan)].filter(Boolean).join('; ')
+  return [counts && `counts: ${counts}${hint && ` (${hint})`}`, bestIs(plan)].filter(Boolean).join('; ')
 }

@@ -70,6 +70,14 @@ export function countsWords(plan: Plan): string {
   return [figure, countedPlaceWords(plan), contents].filter(Boolean).join(', ')
 }
 
+/** The places of a jar as choices; the difference of words is nothing that anybody could read. */
+export function placeChoices(plan: Plan): { value: number | null; title: string }[] {
+  const places = watchedPlaces(plan)
+  const byNumber = measuredCard(plan)?.method.instrument === 'number'
+  const apart = { value: null, title: `the difference: ${places[0]} less ${places.at(-1)}` }
+  return [...(byNumber && countsOf(plan) !== 'until' ? [apart] : []), ...places.map((title, value) => ({ value, title }))]
+}
+
 /** What is measured with what counts of it, for a heading or an axis. `resultName(soakUpPlan()) // 'how high water climbs in 60 s'` */
 export function resultName(plan: Plan): string {
   return [measuredCard(plan)?.name ?? '', countsWords(plan)].filter(Boolean).join(': ')

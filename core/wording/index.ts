@@ -1,4 +1,4 @@
-export { bestChoices, bestIs, endsOf, podiumLines } from './best'
+export { bestChoices, bestIs, countsLine, endsOf, podiumLines } from './best'
 export { weighingWords } from './balance'
 export { careLines, mindLines, cautionSourceWords, cautionWords, doerWords, SAFETY_LAST_WORD } from './cautions'
 export {
@@ -109,7 +109,16 @@ export { PART_WORDS } from './agree'
 export { tellingWords } from './tellings'
 export { GRADE_NAMES } from './grades'
 export { knownName } from './known'
-export { countedChoice, countedName, countedPlaceWords, countsWords, eachExample, eachIsChoices, resultName } from './counts'
+export {
+  countedChoice,
+  countedName,
+  countedPlaceWords,
+  countsWords,
+  eachExample,
+  eachIsChoices,
+  placeChoices,
+  resultName,
+} from './counts'
 export {
   axisTitles,
   chartWords,

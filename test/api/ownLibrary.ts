@@ -7,6 +7,8 @@ import { clientFor, type WholeLesson } from './client'
 export function ownLibrary({ demo = false } = {}): {
   base(): string
   client(): ReturnType<typeof clientFor>
+  call: ReturnType<typeof clientFor>['call']
+  newLesson: ReturnType<typeof clientFor>['newLesson']
   /** The demo lesson that is nearly finished. */
   demoLesson(): Promise<WholeLesson>
 } {
@@ -25,5 +27,11 @@ export function ownLibrary({ demo = false } = {}): {
     const { lessons } = (await client().call<ShelfPage>('GET', '/api/lessons')).body
     return client().open(lessons.find(({ title }) => title === 'Soak-up strips')!.id)
   }
-  return { base, client, demoLesson }
+  return {
+    base,
+    client,
+    call: (...request) => client().call(...request),
+    newLesson: (...investigation) => client().newLesson(...investigation),
+    demoLesson,
+  }
 }

@@ -3,7 +3,7 @@ import { Socket } from 'node:net'
 import Papa from 'papaparse'
 import fc from 'fast-check'
 import { unzipSync } from 'fflate'
-import { describe, expect, inject, it } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import { EVERY_KIND, type AnyKind, type Column, type LessonRecord, type Plan } from '../../core/lesson'
 import { NUMBER_UNITS } from '../../core/quantity'
 import type { LessonFile } from '../../core/formats'
@@ -11,9 +11,11 @@ import type { Restored } from '../../schemas/contract'
 import { startApplication, temporaryFolder } from '../application'
 import { whileOthersAsk, withLastCorner } from '../faults/hostileTable'
 import { clientFor, reading } from './client'
+import { ownLibrary } from './ownLibrary'
 
-const base = inject('base')
-const { call, newLesson } = clientFor(base)
+// What is written here would make every backup of the other tests heavy.
+const library = ownLibrary()
+const { call, newLesson } = library
 
 /** Whatever a child, a teacher or a foreign spreadsheet may write. */
 const anyText = (most: number) =>
@@ -206,9 +208,9 @@ describe('a hostile file', () => {
   it('that is a spreadsheet with a cell in its last corner is refused, and nobody waits for it', async () => {
     const { lesson } = await newLesson()
     await call('POST', `/api/lessons/${lesson.id}/readings`, { readings: [reading(lesson.plan)] })
-    const sheet = new Uint8Array(await (await fetch(`${base}/api/lessons/${lesson.id}/spreadsheet`)).arrayBuffer())
+    const sheet = new Uint8Array(await (await fetch(`${library.base()}/api/lessons/${lesson.id}/spreadsheet`)).arrayBuffer())
     const data = Buffer.from(withLastCorner(sheet)).toString('base64')
-    const { answer, seconds, longest } = await whileOthersAsk(base, call('POST', '/api/tables', { data }))
+    const { answer, seconds, longest } = await whileOthersAsk(library.base(), call('POST', '/api/tables', { data }))
     expect(answer).toMatchObject({ status: 400, body: { code: 'table-too-large' } })
     expect(seconds).toBeLessThan(20)
     expect(longest).toBeLessThan(3000)
@@ -216,7 +218,7 @@ describe('a hostile file', () => {
 
   it('that is a huge table of things is refused, and nobody waits for it', async () => {
     const text = `thing,stock\n${'ruler,3\n'.repeat(1_500_000)}`
-    const { answer, seconds, longest } = await whileOthersAsk(base, call('POST', '/api/cupboard/file', { text }))
+    const { answer, seconds, longest } = await whileOthersAsk(library.base(), call('POST', '/api/cupboard/file', { text }))
     expect(answer).toMatchObject({ status: 400, body: { code: 'csv-too-many-rows' } })
     expect(seconds).toBeLessThan(20)
     expect(longest).toBeLessThan(3000)
@@ -231,7 +233,7 @@ it('a reader that never reads is let go', async () => {
     socket.on('close', resolve)
     socket.on('error', () => undefined)
   })
-  socket.connect(Number(new URL(base).port), '127.0.0.1')
+  socket.connect(Number(new URL(library.base()).port), '127.0.0.1')
   socket.write(`GET /api/lessons/${lesson.id}/events HTTP/1.1\r\nHost: localhost\r\n\r\n`)
   await new Promise((next) => setTimeout(next, 500))
   socket.pause()

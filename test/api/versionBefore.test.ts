@@ -25,7 +25,11 @@ afterAll(async () => {
   remove()
 })
 
-const shelf = async () => (await client.call<ShelfPage>('GET', '/api/lessons')).body
+/** The shelf once every lesson was looked through: a slow machine answers before that, and says so. */
+async function shelf(): Promise<ShelfPage> {
+  const { body } = await client.call<ShelfPage>('GET', '/api/lessons')
+  return body.renewing === 0 ? body : shelf()
+}
 
 it('a folder of the version before opens with the shelf as it was', async () => {
   const { lessons, all, putAway } = await shelf()

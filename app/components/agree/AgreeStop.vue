@@ -63,7 +63,7 @@ async function keep(agreed: boolean): Promise<void> {
     <div class="stop-head">
       <h2>Agree</h2>
       <p class="soft">One sentence the whole class can defend.</p>
-      <span class="print">
+      <span class="ml-auto">
         <PrintMenu :names="['report', 'group-report', 'poster-a3', 'poster-4a4', 'teacher-notes']" />
       </span>
     </div>
@@ -77,10 +77,10 @@ async function keep(agreed: boolean): Promise<void> {
       The sentences here grow out of the result, such as “Kitchen roll came highest, and six of seven groups agree”.
     </EmptyNote>
     <template v-else>
-      <section class="section first" aria-labelledby="conclusion">
-        <h3 id="conclusion">
+      <section class="section first mt-near" aria-labelledby="conclusion">
+        <h3 class="mb-close text-lead" id="conclusion">
           Our conclusion
-          <span class="soft" role="status">{{
+          <span class="soft font-dense text-body font-normal" role="status">{{
             waiting
               ? 'not on the board yet: the server cannot be reached, your words are kept'
               : 'the board shows every word as it is written; other desks write along'
@@ -97,23 +97,26 @@ async function keep(agreed: boolean): Promise<void> {
           placeholder="We found that …"
         />
         <ReadBack v-if="read" :text="text" :read="read" />
-        <ul v-if="read && read.doubts.length > 0" class="doubts" aria-live="polite">
-          <li v-for="(doubt, place) in read.doubts" :key="place">
+        <ul v-if="read && read.doubts.length > 0" class="doubts my-near mx-0" aria-live="polite">
+          <li class="py-close px-near edge-left-4-beet bg-beet-light" v-for="(doubt, place) in read.doubts" :key="place">
             <strong>{{ doubtLead(doubt, plan) }}</strong>
             {{ doubtWordsOfConclusion(doubt, plan).text }}
           </li>
         </ul>
-        <p v-else-if="read" class="fine">
+        <p v-else-if="read" class="my-close mx-0 text-leaf">
           <span aria-hidden="true">✓</span>
           It says what the numbers carry, and how sure you are.
         </p>
-        <ul class="ticks" aria-label="What a whole conclusion has in it">
+        <ul
+          class="ticks flex flex-wrap gap-y-hair gap-x-part my-close mx-0 text-soft"
+          aria-label="What a whole conclusion has in it"
+        >
           <li v-for="part in CONCLUSION_PARTS" :key="part" :class="{ there: parts.includes(part) }">
             <span aria-hidden="true">{{ parts.includes(part) ? '✓' : '○' }}</span>
             {{ PART_WORDS[part] }}<span class="sr-only">{{ parts.includes(part) ? ', is in it' : ', is missing' }}</span>
           </li>
         </ul>
-        <div class="row">
+        <div class="row items-end mt-near">
           <NumberField
             optional
             label="Hands up for it"
@@ -132,7 +135,7 @@ async function keep(agreed: boolean): Promise<void> {
             ><template v-if="origin">, grown from what {{ nameOfGroup(plan, origin) }} said</template>.
           </p>
         </div>
-        <p class="words">
+        <p class="words flex flex-wrap gap-y-tight gap-x-near mt-near text-body">
           <span class="soft">Our words:</span>
           <span v-for="word in words" :key="word" class="word" :class="{ there: used.has(word) }"
             >{{ used.has(word) ? '✓ ' : '' }}{{ word }}</span
@@ -141,9 +144,11 @@ async function keep(agreed: boolean): Promise<void> {
       </section>
       <GroupSentences :plan="plan" :record="lesson.record" @use="begin($event.text, $event)" />
       <section class="section" aria-labelledby="starters">
-        <h3 id="starters">
+        <h3 class="mb-close text-lead" id="starters">
           Ways to begin
-          <span class="soft">that say no more than “{{ gradeName(evidence).toLowerCase() }}”, for children of</span>
+          <span class="soft font-dense text-body font-normal"
+            >that say no more than “{{ gradeName(evidence).toLowerCase() }}”, for children of</span
+          >
           <ChoiceField
             bare
             label="Age of the children"
@@ -153,7 +158,7 @@ async function keep(agreed: boolean): Promise<void> {
             :options="AGES.map((age) => ({ value: age, title: age.replace('-', ' to ') }))"
           />
         </h3>
-        <ul class="starters">
+        <ul class="starters grid gap-near">
           <li v-for="starter in starters" :key="starter">
             <VBtn class="starter" @click="begin(starter)">{{ starter }}</VBtn>
           </li>
@@ -161,7 +166,7 @@ async function keep(agreed: boolean): Promise<void> {
       </section>
       <div class="two">
         <section class="section" aria-labelledby="foreseen">
-          <h3 id="foreseen">What we predicted</h3>
+          <h3 class="mb-close text-lead" id="foreseen">What we predicted</h3>
           <p>{{ foreseen || 'No group predicted beforehand.' }}</p>
         </section>
         <NextTests />
@@ -177,27 +182,8 @@ async function keep(agreed: boolean): Promise<void> {
 </template>
 
 <style scoped>
-.print {
-  margin-left: auto;
-}
 .asked {
   font-size: var(--type-title);
-}
-.first {
-  margin-top: 8px;
-}
-h3 {
-  margin-bottom: 6px;
-  font-size: var(--type-lead);
-}
-h3 span {
-  font-family: var(--dense);
-  font-size: var(--type-body);
-  font-weight: 400;
-}
-.starters {
-  display: grid;
-  gap: var(--gap-near);
 }
 .age {
   display: inline-flex;
@@ -218,38 +204,8 @@ h3 span {
   font-family: var(--heading);
   font-size: var(--type-lead);
 }
-.doubts {
-  margin: 8px 0;
-}
-.doubts li {
-  padding: var(--gap-close) var(--gap-near);
-  border-left: 4px solid var(--beet);
-  background: var(--beet-light);
-}
-.fine {
-  margin: 6px 0;
-  color: var(--leaf);
-}
-.ticks {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--gap-hair) var(--gap-part);
-  margin: 6px 0;
-  color: var(--soft);
-}
 .ticks .there {
   color: var(--leaf);
-}
-.row {
-  align-items: flex-end;
-  margin-top: 8px;
-}
-.words {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--gap-tight) var(--gap-near);
-  margin-top: 8px;
-  font-size: var(--type-body);
 }
 .word {
   padding: 0 var(--gap-near);

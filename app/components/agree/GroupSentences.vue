@@ -28,14 +28,16 @@ function count(sentence: Conclusion, hands: number | null): void {
 
 <template>
   <section class="section" aria-labelledby="offers">
-    <h3 id="offers">
+    <h3 class="mb-close text-lead" id="offers">
       What the groups say
-      <span class="soft">{{ offers.length === 0 ? 'from their stations, or said aloud and written here' : '' }}</span>
+      <span class="soft font-dense text-body font-normal">{{
+        offers.length === 0 ? 'from their stations, or said aloud and written here' : ''
+      }}</span>
     </h3>
     <ul class="offers">
       <li v-for="one in offers" :key="one.id">
         <GroupName :group="groupOf(plan, one.group)!" />
-        <p class="grow">{{ one.text }}</p>
+        <p class="grow font-heading break-anywhere">{{ one.text }}</p>
         <NumberField
           bare
           optional
@@ -49,7 +51,7 @@ function count(sentence: Conclusion, hands: number | null): void {
         <VBtn size="small" @click="emit('use', one)">Take it up</VBtn>
       </li>
     </ul>
-    <form class="row" @submit.prevent="add">
+    <form class="row mt-near" @submit.prevent="add">
       <ChoiceField
         bare
         label="Which group says it"
@@ -74,15 +76,6 @@ function count(sentence: Conclusion, hands: number | null): void {
 </template>
 
 <style scoped>
-h3 {
-  margin-bottom: 6px;
-  font-size: var(--type-lead);
-}
-h3 span {
-  font-family: var(--dense);
-  font-size: var(--type-body);
-  font-weight: 400;
-}
 .offers li {
   display: flex;
   align-items: center;
@@ -90,14 +83,7 @@ h3 span {
   padding: var(--gap-close) 0;
   border-bottom: 1px solid var(--line);
 }
-.offers p {
-  font-family: var(--heading);
-  overflow-wrap: anywhere;
-}
 .who {
   width: auto;
-}
-.row {
-  margin-top: 8px;
 }
 </style>

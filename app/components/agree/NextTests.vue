@@ -17,7 +17,7 @@ async function begin(next: NextTest): Promise<void> {
 
 <template>
   <section class="section" aria-labelledby="next">
-    <h3 id="next">What we could test next</h3>
+    <h3 class="mb-close text-lead" id="next">What we could test next</h3>
     <ul>
       <li v-for="one in tests" :key="one.id">
         <span class="grow">{{ nextQuestion(one) }}</span>
@@ -29,10 +29,6 @@ async function begin(next: NextTest): Promise<void> {
 </template>
 
 <style scoped>
-h3 {
-  margin-bottom: 6px;
-  font-size: var(--type-lead);
-}
 li {
   display: flex;
   align-items: center;

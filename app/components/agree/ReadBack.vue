@@ -19,7 +19,7 @@ const marks = computed(() => new Set(pieces.value.map(({ mark }) => mark)))
         piece.text
       }}</component>
     </p>
-    <p class="soft key">
+    <p class="soft key flex flex-wrap gap-y-tight gap-x-part mt-tight font-dense text-small">
       <span v-if="marks.has('right')"><mark class="right">like this</mark>: the table says so, too</span>
       <span v-if="marks.has('doubt')"><mark class="doubt">like this</mark>: look again</span>
     </p>
@@ -44,13 +44,5 @@ mark {
 mark.doubt {
   background: var(--beet-light);
   text-decoration: underline wavy 2px var(--beet);
-}
-.key {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--gap-tight) var(--gap-part);
-  margin-top: 4px;
-  font-family: var(--dense);
-  font-size: var(--type-small);
 }
 </style>

@@ -17,7 +17,7 @@ const FEW = 5
 </script>
 
 <template>
-  <div class="agree">
+  <div class="grid gap-block content-start h-full pt-wide overflow-auto">
     <p v-if="text" class="text" :class="{ long: text.length > 220 }">{{ text }}</p>
     <p v-else class="text soft">What do we agree on?</p>
     <p v-if="agreed && last">
@@ -38,14 +38,6 @@ const FEW = 5
 </template>
 
 <style scoped>
-.agree {
-  display: grid;
-  gap: var(--gap-block);
-  align-content: start;
-  height: 100%;
-  padding-top: var(--gap-wide);
-  overflow: auto;
-}
 .text {
   padding: var(--gap-block) var(--gap-far);
   border: 2.5px solid var(--ink);

@@ -11,11 +11,13 @@ const written = computed(() => stopwatchWords(props.state.secondsLeft))
 <template>
   <section class="clock" aria-label="Clock">
     <div class="level" aria-hidden="true"><span :style="{ height: `${state.share * 100}%` }" /></div>
-    <div class="words">
+    <div class="words grid gap-close content-start">
       <p>{{ PHASE_NAMES[state.phase] }}</p>
-      <p class="time" role="timer">{{ written }}</p>
+      <p class="as-drawn text-clock font-bold leading-1.05" role="timer">{{ written }}</p>
       <p>{{ state.running ? (state.secondsLeft > 0 ? 'left' : 'time is up') : 'for all trials' }}</p>
-      <VBtn class="turn" @click="emit('turn')">{{ byHand ? 'Stop the clock' : 'Start the test clock' }}</VBtn>
+      <VBtn class="justify-self-start mt-wide text-lead" @click="emit('turn')">{{
+        byHand ? 'Stop the clock' : 'Start the test clock'
+      }}</VBtn>
     </div>
   </section>
 </template>
@@ -41,21 +43,5 @@ const written = computed(() => stopwatchWords(props.state.secondsLeft))
   inset: auto 0 0;
   border-top: 3px solid var(--green);
   background: var(--green-light);
-}
-.words {
-  display: grid;
-  gap: var(--gap-close);
-  align-content: start;
-}
-.time {
-  forced-color-adjust: none;
-  font-size: var(--type-clock);
-  font-weight: 700;
-  line-height: 1.05;
-}
-.turn {
-  justify-self: start;
-  margin-top: 12px;
-  font-size: var(--type-lead);
 }
 </style>

@@ -8,15 +8,15 @@ const link = computed(() => stationLink(address.value, props.code))
 <template>
   <div class="join">
     <ol>
-      <li>Scan the picture, or type this into the browser:</li>
-      <li class="large">{{ address }}/station</li>
-      <li>The code of this lesson:</li>
-      <li class="large code">{{ code }}</li>
-      <li>Tap your group.</li>
+      <li class="leading-1.3">Scan the picture, or type this into the browser:</li>
+      <li class="large leading-1.3 mb-block text-figure font-bold break-anywhere">{{ address }}/station</li>
+      <li class="leading-1.3">The code of this lesson:</li>
+      <li class="large code leading-1.3 mb-block text-figure font-bold break-anywhere">{{ code }}</li>
+      <li class="leading-1.3">Tap your group.</li>
     </ol>
     <div class="picture">
       <QrPicture :text="link" :label="`Opens ${link}`" />
-      <p v-if="mode && !mode.on">Only on this computer: class mode is off.</p>
+      <p class="text-huge leading-1.2" v-if="mode && !mode.on">Only on this computer: class mode is off.</p>
     </div>
   </div>
 </template>
@@ -29,15 +29,6 @@ const link = computed(() => stationLink(address.value, props.code))
   align-items: center;
   height: 100%;
 }
-li {
-  line-height: 1.3;
-}
-.large {
-  margin-bottom: 20px;
-  font-size: var(--type-figure);
-  font-weight: 700;
-  overflow-wrap: anywhere;
-}
 .code {
   letter-spacing: 6px;
 }
@@ -47,9 +38,5 @@ li {
   border-top: 0;
   border-radius: 0 0 var(--corner-glass) var(--corner-glass);
   background: var(--card);
-}
-.picture p {
-  font-size: var(--type-huge);
-  line-height: 1.2;
 }
 </style>

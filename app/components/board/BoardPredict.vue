@@ -16,8 +16,8 @@ const counting = ref(done.value === 0 && handsOf(props.record.predictions) !== u
   <div class="predict">
     <h2>
       What do we think?
-      <span v-if="!counting" class="soft">{{ done }} of {{ groups.length }} groups have said</span>
-      <VBtn v-if="comparing" class="turn" @click="counting = !counting">
+      <span v-if="!counting" class="soft text-huge font-normal">{{ done }} of {{ groups.length }} groups have said</span>
+      <VBtn v-if="comparing" class="ml-auto text-huge" @click="counting = !counting">
         {{ counting ? 'What the groups said' : 'Hands up' }}
       </VBtn>
     </h2>
@@ -33,13 +33,5 @@ h2 {
   gap: var(--gap-part);
   margin-bottom: 10px;
   font-size: var(--type-figure);
-}
-h2 span {
-  font-size: var(--type-huge);
-  font-weight: 400;
-}
-.turn {
-  margin-left: auto;
-  font-size: var(--type-huge);
 }
 </style>

@@ -14,7 +14,7 @@ const care = computed(() =>
 
 <template>
   <div class="question" :class="{ many: activeConditions(plan).length > 6 }">
-    <ul class="conditions" aria-label="Conditions">
+    <ul class="conditions grid gap-part content-start" aria-label="Conditions">
       <li v-for="condition in activeConditions(plan)" :key="condition.id">
         <ConditionBadge
           :size="activeConditions(plan).length > 6 ? 42 : 52"
@@ -25,14 +25,14 @@ const care = computed(() =>
       </li>
     </ul>
     <div class="same">
-      <h2>{{ variableWords(plan).kept }}</h2>
+      <h2 class="mb-10px text-huge">{{ variableWords(plan).kept }}</h2>
       <ul>
         <li v-for="factor in keptFactors(plan).slice(0, 6)" :key="factor.id">
           {{ factor.name }}<span v-if="factor.how" class="soft">: {{ factor.how }}</span>
         </li>
       </ul>
     </div>
-    <p v-if="care.length > 0" class="care"><strong>Take care:</strong> {{ care.join(', ') }}</p>
+    <p v-if="care.length > 0" class="col-span-full"><strong>Take care:</strong> {{ care.join(', ') }}</p>
   </div>
 </template>
 
@@ -42,11 +42,6 @@ const care = computed(() =>
   grid-template-columns: minmax(0, 1fr) minmax(0, 1.2fr);
   gap: var(--gap-block) var(--gap-far);
   padding-top: var(--gap-block);
-}
-.conditions {
-  display: grid;
-  gap: var(--gap-part);
-  align-content: start;
 }
 .many .conditions {
   gap: var(--gap-close);
@@ -76,18 +71,11 @@ const care = computed(() =>
   border-top: 0;
   border-radius: 0 0 var(--corner-glass) var(--corner-glass);
 }
-.same h2 {
-  margin-bottom: 10px;
-  font-size: var(--type-huge);
-}
 .same li {
   display: -webkit-box;
   overflow: hidden;
   padding: var(--gap-tight) 0;
   -webkit-box-orient: vertical;
   -webkit-line-clamp: 2;
-}
-.care {
-  grid-column: 1 / -1;
 }
 </style>

@@ -13,13 +13,13 @@ const evidence = computed(() => evidenceOf(props.plan, props.record))
 </script>
 
 <template>
-  <div v-if="!shown" class="hidden">
-    <p class="large">Numbers stay hidden until every group is done.</p>
+  <div v-if="!shown" class="covered">
+    <p class="large text-figure">Numbers stay hidden until every group is done.</p>
     <p>{{ done.done }} of {{ done.all }} written down. What do you expect now?</p>
-    <VBtn class="show" @click="emit('show')">Show them now</VBtn>
+    <VBtn class="show justify-self-start text-title" @click="emit('show')">Show them now</VBtn>
   </div>
-  <div v-else-if="evidence && evidence.summaries.length > 0" class="results">
-    <div class="chart"><ResultsChart big :dark="dark" :plan="plan" :record="record" /></div>
+  <div v-else-if="evidence && evidence.summaries.length > 0" class="results flex flex-col gap-near h-full">
+    <div class="flex-1 min-h-0"><ResultsChart big :dark="dark" :plan="plan" :record="record" /></div>
     <p>
       <strong>{{ gradeName(evidence) }}.</strong>
       {{ sureSentences(plan, evidence).join(' ') }}
@@ -29,27 +29,10 @@ const evidence = computed(() => evidenceOf(props.plan, props.record))
 </template>
 
 <style scoped>
-.hidden {
+.covered {
   display: grid;
   gap: var(--gap-block);
   height: 100%;
   place-content: center;
-}
-.show {
-  justify-self: start;
-  font-size: var(--type-title);
-}
-.large {
-  font-size: var(--type-figure);
-}
-.results {
-  display: flex;
-  flex-direction: column;
-  gap: var(--gap-near);
-  height: 100%;
-}
-.chart {
-  flex: 1;
-  min-height: 0;
 }
 </style>

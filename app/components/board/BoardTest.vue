@@ -50,20 +50,20 @@ const shapeOf = (id: string) => props.plan.groups.find((group) => group.id === i
     <div>
       <BoardClock :state="clock" :by-hand="byHand" @turn="emit('turnClock')" />
       <BoardComing v-if="moves.size === 0" :plan="plan" :coming="coming" />
-      <p v-else class="change">
+      <p v-else class="change mt-14px">
         {{ plan.arrangement.change === 'at-bell' ? 'All change' : 'Next change' }}
         <strong class="nowrap">{{ soonWords(coming[0]!.seconds) }}</strong>
       </p>
     </div>
-    <div class="groups">
-      <table>
+    <div class="groups flex flex-col min-h-0">
+      <table class="w-full flex-1">
         <caption class="sr-only">
           Trials done by each group
         </caption>
         <tbody>
-          <tr v-for="one in progress" :key="one.group">
-            <th scope="row">
-              <span>
+          <tr class="edge-bottom-1-line" v-for="one in progress" :key="one.group">
+            <th class="font-normal text-left" scope="row">
+              <span class="flex items-center gap-wide">
                 <ShapeBadge :size="26" :shape="shapeOf(one.group)" />
                 {{ nameOfGroup(plan, one.group) }}
               </span>
@@ -71,25 +71,27 @@ const shapeOf = (id: string) => props.plan.groups.find((group) => group.id === i
             <td v-for="condition in conditions" :key="condition.id">
               <span v-if="compact" class="vessel" :class="{ asked: anyAsked(one, condition.id) }">
                 <i :style="{ height: `${shareDone(one, condition.id) * 100}%` }" />
-                <b>{{ letterOf(plan, condition.id) }}{{ anyAsked(one, condition.id) ? '?' : '' }}</b>
+                <b class="relative text-huge leading-1"
+                  >{{ letterOf(plan, condition.id) }}{{ anyAsked(one, condition.id) ? '?' : '' }}</b
+                >
               </span>
               <span v-else class="dots" :style="{ '--dot': `${size * 0.078}vw` }">
-                <b>{{ letterOf(plan, condition.id) }}</b>
+                <b class="mr-hair">{{ letterOf(plan, condition.id) }}</b>
                 <i v-for="cell in ofCondition(one, condition.id)" :key="cell.repeat" :class="stateOf(cell)">{{
                   stateOf(cell) === 'asked' ? '?' : ''
                 }}</i>
               </span>
             </td>
-            <td v-if="moves.has(one.group)" class="to">
+            <td v-if="moves.has(one.group)" class="to py-0 px-wide font-bold">
               <span aria-hidden="true">→</span>
               <span class="sr-only">next</span>
               {{ stationWords(plan, moves.get(one.group)!) }}
             </td>
-            <td class="count">{{ one.done }} of {{ one.all }}</td>
+            <td class="count text-right nowrap">{{ one.done }} of {{ one.all }}</td>
           </tr>
         </tbody>
       </table>
-      <p class="latest" aria-live="off">
+      <p class="latest mt-wide" aria-live="off">
         <template v-if="latest && !shown">
           Last in: {{ nameOfGroup(plan, latest.group) }}, {{ letterOf(plan, latest.condition) }}
           {{ nameOfCondition(plan, latest.condition) }}
@@ -97,7 +99,7 @@ const shapeOf = (id: string) => props.plan.groups.find((group) => group.id === i
         <template v-else-if="latest">
           Last in: {{ nameOfGroup(plan, latest.group) }}, {{ letterOf(plan, latest.condition) }}
           {{ nameOfCondition(plan, latest.condition) }}
-          <strong class="nowrap">{{ writeReading(plan, latest.value, latest.unit) }}</strong>
+          <strong class="nowrap text-figure">{{ writeReading(plan, latest.value, latest.unit) }}</strong>
         </template>
         <template v-else>The first number is still to come.</template>
       </p>
@@ -112,35 +114,11 @@ const shapeOf = (id: string) => props.plan.groups.find((group) => group.id === i
   gap: 2.5vw;
   height: 100%;
 }
-.groups {
-  display: flex;
-  flex-direction: column;
-  min-height: 0;
-}
-table {
-  width: 100%;
-  flex: 1;
-}
-th {
-  font-weight: 400;
-  text-align: left;
-}
-th span {
-  display: flex;
-  align-items: center;
-  gap: var(--gap-wide);
-}
-tr {
-  border-bottom: 1px solid var(--line);
-}
 .dots {
   display: inline-flex;
   flex-wrap: wrap;
   align-items: center;
   gap: calc(var(--dot) * 0.36);
-}
-.dots b {
-  margin-right: 2px;
 }
 .dots i {
   forced-color-adjust: none;
@@ -166,23 +144,6 @@ tr {
   border-radius: var(--corner-small);
   background: var(--brass-light);
 }
-.change {
-  margin-top: 14px;
-}
-.to {
-  padding: 0 var(--gap-wide);
-  font-weight: 700;
-}
-.count {
-  text-align: right;
-  white-space: nowrap;
-}
-.latest {
-  margin-top: 12px;
-}
-.latest strong {
-  font-size: var(--type-figure);
-}
 .vessel {
   position: relative;
   display: inline-grid;
@@ -199,11 +160,6 @@ tr {
   inset: auto 0 0;
   background: var(--green-light);
   border-top: 2px solid var(--green);
-}
-.vessel b {
-  position: relative;
-  font-size: var(--type-huge);
-  line-height: 1;
 }
 .vessel.asked {
   border-color: var(--brass);

@@ -10,8 +10,8 @@ const MOST_SHOWN = 5
 </script>
 
 <template>
-  <div class="wonder">
-    <div v-if="plan.wonder.pictures.length > 0 || plan.wonder.hook" class="hook">
+  <div class="wonder flex flex-col gap-block h-full overflow-hidden">
+    <div v-if="plan.wonder.pictures.length > 0 || plan.wonder.hook" class="hook flex items-center gap-block">
       <img
         v-for="picture in plan.wonder.pictures.slice(0, 2)"
         :key="picture.id"
@@ -20,9 +20,9 @@ const MOST_SHOWN = 5
       />
       <p v-if="plan.wonder.hook">{{ plan.wonder.hook }}</p>
     </div>
-    <div class="lists">
+    <div class="grid grid-cols-3 gap-far">
       <section v-for="name in REMARK_LISTS" :key="name">
-        <h2>{{ WONDER_WORDS[name].name }}</h2>
+        <h2 class="edge-bottom-3-green text-huge">{{ WONDER_WORDS[name].name }}</h2>
         <ul>
           <li v-for="remark in heard.wonder[name].slice(-MOST_SHOWN).reverse()" :key="remark.id">{{ remark.text }}</li>
         </ul>
@@ -33,31 +33,10 @@ const MOST_SHOWN = 5
 </template>
 
 <style scoped>
-.wonder {
-  display: flex;
-  flex-direction: column;
-  gap: var(--gap-block);
-  height: 100%;
-  overflow: hidden;
-}
-.hook {
-  display: flex;
-  align-items: center;
-  gap: var(--gap-block);
-}
 .hook img {
   max-height: 260px;
   max-width: 44%;
   border-radius: var(--corner);
-}
-.lists {
-  display: grid;
-  grid-template-columns: repeat(3, minmax(0, 1fr));
-  gap: var(--gap-far);
-}
-h2 {
-  border-bottom: 3px solid var(--green);
-  font-size: var(--type-huge);
 }
 li {
   padding: var(--gap-close) 0;

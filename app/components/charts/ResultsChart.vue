@@ -16,7 +16,7 @@ const option = computed(
 </script>
 
 <template>
-  <div v-if="graph && option" class="results-chart" role="img" :aria-label="chartWords(plan, graph)">
+  <div v-if="graph && option" class="results-chart w-full h-full min-h-200px" role="img" :aria-label="chartWords(plan, graph)">
     <VChart
       :option="option"
       :update-options="{ notMerge: true }"
@@ -26,11 +26,3 @@ const option = computed(
     />
   </div>
 </template>
-
-<style scoped>
-.results-chart {
-  width: 100%;
-  height: 100%;
-  min-height: 200px;
-}
-</style>

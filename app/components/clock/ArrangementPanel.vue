@@ -53,7 +53,7 @@ const verdict = computed(() => circuitVerdict(circuit.value))
 
 <template>
   <section class="section sheet" aria-labelledby="arrangement">
-    <h3 id="arrangement">Who does what</h3>
+    <h3 class="text-lead" id="arrangement">Who does what</h3>
     <PickOne
       class="ways"
       tiles
@@ -63,14 +63,14 @@ const verdict = computed(() => circuitVerdict(circuit.value))
       @update:model-value="set({ way: $event })"
     >
       <template #default="{ option }">
-        <span class="way">
+        <span class="way grid">
           <strong>{{ option.title }}</strong>
-          <span>{{ ARRANGEMENT_WORDS[option.value].what }}</span>
+          <span class="text-soft text-small leading-1.3">{{ ARRANGEMENT_WORDS[option.value].what }}</span>
         </span>
       </template>
     </PickOne>
-    <div v-if="canMix" class="order">
-      <div class="row">
+    <div v-if="canMix" class="order my-near mx-0">
+      <div class="row mb-10px">
         <span aria-hidden="true">Order of trials</span>
         <PickOne
           label="Order of trials"
@@ -93,7 +93,7 @@ const verdict = computed(() => circuitVerdict(circuit.value))
       </div>
       <p class="hint">{{ ORDER_WORDS[plan.arrangement.order].what }}</p>
     </div>
-    <div v-if="way === 'share-out'" class="row">
+    <div v-if="way === 'share-out'" class="row mb-10px">
       <NumberField
         steps
         whole
@@ -112,7 +112,7 @@ const verdict = computed(() => circuitVerdict(circuit.value))
       <p class="hint">Every condition is done by at least two groups, and two conditions meet in a group as evenly as can be.</p>
     </div>
     <template v-if="way === 'circuit'">
-      <div class="row">
+      <div class="row mb-10px">
         <ChoiceField
           label="Groups move"
           :model-value="plan.arrangement.change"
@@ -198,26 +198,9 @@ const verdict = computed(() => circuitVerdict(circuit.value))
 .why {
   flex: 1;
 }
-.order {
-  margin: 8px 0;
-}
-h3 {
-  font-size: var(--type-lead);
-}
 .ways {
   --tile: 165px;
   margin: 8px 0 12px;
-}
-.way {
-  display: grid;
-}
-.way span {
-  color: var(--soft);
-  font-size: var(--type-small);
-  line-height: 1.3;
-}
-.row {
-  margin-bottom: 10px;
 }
 .stations {
   display: grid;

@@ -49,9 +49,11 @@ const copyOf = (station: number, copy: number) => (circuit.value!.stations[stati
     <table v-if="circuit?.rounds" class="ruled who">
       <thead>
         <tr>
-          <th scope="col">Group</th>
-          <th v-for="round in circuit.rounds.count" :key="round" scope="col">
-            {{ round }}<br /><span class="at">{{ clockOf((round - 1) * circuit.rounds.seconds) }}</span>
+          <th class="font-semibold" scope="col">Group</th>
+          <th class="font-semibold" v-for="round in circuit.rounds.count" :key="round" scope="col">
+            {{ round }}<br /><span class="at text-soft text-small font-normal nowrap">{{
+              clockOf((round - 1) * circuit.rounds.seconds)
+            }}</span>
           </th>
         </tr>
       </thead>
@@ -60,7 +62,7 @@ const copyOf = (station: number, copy: number) => (circuit.value!.stations[stati
           <th scope="row"><GroupName :group="group" /></th>
           <td v-for="round in circuit.rounds.count" :key="round">
             <template v-for="visit in [inRound(place, round - 1)]" :key="visit?.station">
-              <span v-if="!visit" class="idle">write up</span>
+              <span v-if="!visit" class="idle text-soft text-small italic">write up</span>
               <ConditionBadge
                 v-else-if="stationName(visit.station).measures"
                 :letter="letterOf(plan, stationName(visit.station).id) + copyOf(visit.station, visit.copy)"
@@ -79,8 +81,10 @@ const copyOf = (station: number, copy: number) => (circuit.value!.stations[stati
         <tr v-for="(group, place) in plan.groups" :key="group.id">
           <th scope="row"><GroupName :group="group" /></th>
           <td>
-            <span v-for="(visit, at) in visitsOf(place)" :key="at" class="visit">
-              <span v-if="visit.start > (visitsOf(place)[at - 1]?.end ?? 0)" class="idle">write up</span>
+            <span v-for="(visit, at) in visitsOf(place)" :key="at" class="inline-flex gap-close items-center mr-14px">
+              <span v-if="visit.start > (visitsOf(place)[at - 1]?.end ?? 0)" class="idle text-soft text-small italic"
+                >write up</span
+              >
               <ConditionBadge
                 v-if="stationName(visit.station).measures"
                 :size="26"
@@ -88,7 +92,7 @@ const copyOf = (station: number, copy: number) => (circuit.value!.stations[stati
                 :place="plan.conditions.findIndex(({ id }) => id === stationName(visit.station).id)"
               />
               <span v-else class="extra">{{ extraNumber(stationName(visit.station).id) }}</span>
-              <span class="at">{{ clockOf(visit.start) }}</span>
+              <span class="at text-soft text-small font-normal nowrap">{{ clockOf(visit.start) }}</span>
             </span>
           </td>
         </tr>
@@ -97,11 +101,11 @@ const copyOf = (station: number, copy: number) => (circuit.value!.stations[stati
     <table v-else class="ruled who">
       <thead>
         <tr>
-          <th scope="col">Group</th>
-          <th v-for="condition in active" :key="condition.id" scope="col">
+          <th class="font-semibold" scope="col">Group</th>
+          <th class="font-semibold" v-for="condition in active" :key="condition.id" scope="col">
             <ConditionName :plan="plan" :id="condition.id" :size="22" />
           </th>
-          <th v-if="ordered" scope="col">In this order</th>
+          <th class="font-semibold" v-if="ordered" scope="col">In this order</th>
         </tr>
       </thead>
       <tbody>
@@ -120,7 +124,9 @@ const copyOf = (station: number, copy: number) => (circuit.value!.stations[stati
                 }}
               </template>
               <template v-else>{{ turnsOf(group.id, condition.id).length }} ×</template>
-              <span v-if="beginOf(group.id, condition.id)" class="at begins">from {{ beginOf(group.id, condition.id) }}</span>
+              <span v-if="beginOf(group.id, condition.id)" class="at begins text-soft text-small font-normal nowrap"
+                >from {{ beginOf(group.id, condition.id) }}</span
+              >
             </template>
             <span v-else class="soft">–</span>
           </td>
@@ -130,7 +136,7 @@ const copyOf = (station: number, copy: number) => (circuit.value!.stations[stati
         </tr>
       </tbody>
     </table>
-    <p v-if="circuit" class="legend">
+    <p v-if="circuit" class="flex flex-wrap gap-y-tight gap-x-part mt-near text-body">
       <ConditionName v-for="condition in active" :key="condition.id" :plan="plan" :id="condition.id" :size="20" />
       <span v-for="one in extras" :key="one.id"
         ><span class="extra">{{ extraNumber(one.id) }}</span> {{ one.name || 'a station' }}</span
@@ -150,20 +156,6 @@ const copyOf = (station: number, copy: number) => (circuit.value!.stations[stati
   padding: var(--gap-tight) var(--gap-close);
   vertical-align: middle;
 }
-.who thead th {
-  font-weight: 600;
-}
-.at {
-  color: var(--soft);
-  font-size: var(--type-small);
-  font-weight: 400;
-  white-space: nowrap;
-}
-.idle {
-  color: var(--soft);
-  font-size: var(--type-small);
-  font-style: italic;
-}
 .extra {
   display: inline-block;
   min-width: 26px;
@@ -171,19 +163,6 @@ const copyOf = (station: number, copy: number) => (circuit.value!.stations[stati
   border: 1.5px solid currentcolor;
   border-radius: var(--corner-glass);
   text-align: center;
-}
-.legend {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--gap-tight) var(--gap-part);
-  margin-top: 8px;
-  font-size: var(--type-body);
-}
-.visit {
-  display: inline-flex;
-  gap: var(--gap-close);
-  align-items: center;
-  margin-right: 14px;
 }
 @media print {
   .who th,

@@ -23,17 +23,17 @@ function set<Part extends keyof Clock>(part: Part, value: Clock[Part]): void {
     <div class="stop-head">
       <h2>Clock</h2>
       <p class="soft">Does it fit before the bell?</p>
-      <div class="tools"><PrintMenu :names="['rota', 'jobs']" /></div>
+      <div class="ml-auto self-center"><PrintMenu :names="['rota', 'jobs']" /></div>
     </div>
-    <p class="verdict" :class="{ over: fit.spare < 0 }">
+    <p class="verdict mb-wide text-green font-heading text-huge font-bold" :class="{ over: fit.spare < 0 }">
       <span v-if="fit.spare < 0" aria-hidden="true">▲</span>
       {{ fitVerdict(fit) }}
-      <span class="ends">{{ endWords(plan, fit) }}</span>
+      <span class="text-ink text-lead font-normal">{{ endWords(plan, fit) }}</span>
     </p>
     <TimeBar v-model="phase" data-target="time-bar" :plan="plan" :fit="fit" @resize="resize" />
     <PhasePanel v-model="phase" :fit="fit" />
     <MendsPanel />
-    <section class="section sheet when">
+    <section class="section sheet when flex flex-wrap gap-block">
       <WhenField
         is="day"
         label="Day"
@@ -59,29 +59,8 @@ function set<Part extends keyof Clock>(part: Part, value: Clock[Part]): void {
 </template>
 
 <style scoped>
-.tools {
-  margin-left: auto;
-  align-self: center;
-}
-.verdict {
-  margin-bottom: 12px;
-  color: var(--green);
-  font-family: var(--heading);
-  font-size: var(--type-huge);
-  font-weight: 700;
-}
 .verdict.over {
   color: var(--beet);
-}
-.ends {
-  color: var(--ink);
-  font-size: var(--type-lead);
-  font-weight: 400;
-}
-.when {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--gap-block);
 }
 .when .field {
   width: 170px;

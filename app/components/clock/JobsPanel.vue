@@ -36,7 +36,7 @@ const MINUTES_EACH = 2
     <p class="hint">Who is away today is said in the class, under the name of the lesson; the turns follow.</p>
     <div v-if="group && plan.jobs.length > 0" class="row turns">
       <ChoiceField label="Turns of" v-model="chosen" :options="plan.groups.map((one) => ({ value: one.id, title: one.name }))" />
-      <table class="ruled">
+      <table class="ruled flex-1">
         <thead>
           <tr>
             <th scope="col">Trial</th>
@@ -69,9 +69,6 @@ const MINUTES_EACH = 2
   margin-top: 8px;
 }
 .jobs {
-  flex: 1;
-}
-.turns .ruled {
   flex: 1;
 }
 .turns td,

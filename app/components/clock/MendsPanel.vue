@@ -9,8 +9,10 @@ const mends = computed(() => mendsOf(plan.value).map((mend) => ({ mend, ...mendW
 </script>
 
 <template>
-  <section v-if="mends.length > 0" class="mends sheet" aria-labelledby="mends">
-    <h3 id="mends">What would make it fit <span class="soft">what takes the least from the children first</span></h3>
+  <section v-if="mends.length > 0" class="sheet mb-part" aria-labelledby="mends">
+    <h3 class="mb-tight text-lead" id="mends">
+      What would make it fit <span class="soft text-small font-normal">what takes the least from the children first</span>
+    </h3>
     <ul>
       <li v-for="{ mend, label, effect } in mends" :key="mend.code" :class="{ part: !mend.fits }">
         <VBtn
@@ -27,17 +29,6 @@ const mends = computed(() => mendsOf(plan.value).map((mend) => ({ mend, ...mendW
 </template>
 
 <style scoped>
-.mends {
-  margin-bottom: 16px;
-}
-h3 {
-  margin-bottom: 4px;
-  font-size: var(--type-lead);
-}
-h3 span {
-  font-size: var(--type-small);
-  font-weight: 400;
-}
 li {
   display: grid;
   grid-template-columns: 220px 1fr;

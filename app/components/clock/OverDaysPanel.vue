@@ -47,10 +47,12 @@ function add(kind: Stretch): void {
 <template>
   <section class="section sheet" aria-labelledby="over-days">
     <div class="row">
-      <h3 id="over-days" data-target="over-days" tabindex="-1">{{ overDays ? 'Over days' : 'School calendar' }}</h3>
+      <h3 class="text-lead" id="over-days" data-target="over-days" tabindex="-1">
+        {{ overDays ? 'Over days' : 'School calendar' }}
+      </h3>
       <VBtn
         v-if="overDays && plan.date"
-        class="aside"
+        class="ml-auto"
         size="small"
         :href="`/api/lessons/${lesson.id}/calendar.ics?what=reading-days`"
         >Save for a calendar</VBtn
@@ -63,7 +65,7 @@ function add(kind: Stretch): void {
           <span v-if="off.why"> <span aria-hidden="true">▲</span> {{ off.name || DAY_OFF_WORDS[off.why] }}</span>
         </li>
       </ol>
-      <p v-if="starts.length > 0 && !hasBegun(lesson.record.readings)" class="row starts">
+      <p v-if="starts.length > 0 && !hasBegun(lesson.record.readings)" class="row my-close mx-0">
         <span class="hint">Start on</span>
         <VBtn
           v-for="one in starts"
@@ -90,9 +92,9 @@ function add(kind: Stretch): void {
           "
         />
       </p>
-      <div v-for="kind in ['terms', 'holidays'] as const" :key="kind" class="stretches">
+      <div v-for="kind in ['terms', 'holidays'] as const" :key="kind" class="stretches mt-near">
         <p class="hint">{{ kind === 'terms' ? 'Terms (none: the whole year is term)' : 'Holidays and days off' }}</p>
-        <p v-for="(days_, place) in calendar[kind]" :key="place" class="row">
+        <p v-for="(days_, place) in calendar[kind]" :key="place" class="row my-tight mx-0">
           <TextField
             bare
             label="Name"
@@ -132,12 +134,6 @@ function add(kind: Stretch): void {
 </template>
 
 <style scoped>
-h3 {
-  font-size: var(--type-lead);
-}
-.aside {
-  margin-left: auto;
-}
 .days {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(230px, 1fr));
@@ -146,15 +142,6 @@ h3 {
 }
 .off {
   color: var(--beet);
-}
-.starts {
-  margin: 6px 0;
-}
-.stretches {
-  margin-top: 8px;
-}
-.stretches .row {
-  margin: 4px 0;
 }
 .name {
   width: 150px;

@@ -16,10 +16,10 @@ const without = computed(() => props.fit.phases.filter(({ phase, minutes }) => m
 <template>
   <section class="sheet" aria-labelledby="phase">
     <div class="row">
-      <h3 id="phase">{{ fixed ? PHASE_NAMES[fixed] : 'One trial' }}</h3>
+      <h3 class="text-lead" id="phase">{{ fixed ? PHASE_NAMES[fixed] : 'One trial' }}</h3>
       <p v-if="!fixed" class="hint">{{ testSum(fit) }}</p>
       <p v-else class="hint">Press another part of the bar to set that; the test is worked out.</p>
-      <span v-if="without.length > 0" class="row without">
+      <span v-if="without.length > 0" class="row ml-auto">
         <span class="soft">Without time:</span>
         <QuietBtn v-for="{ phase } in without" :key="phase" size="small" :data-target="`phase-${phase}`" @click="chosen = phase">
           {{ PHASE_NAMES[phase] }}
@@ -67,12 +67,6 @@ const without = computed(() => props.fit.phases.filter(({ phase, minutes }) => m
 </template>
 
 <style scoped>
-h3 {
-  font-size: var(--type-lead);
-}
-.without {
-  margin-left: auto;
-}
 .fields {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(136px, 1fr));

@@ -17,8 +17,8 @@ function set(change: Partial<Watch>): void {
 
 <template>
   <section class="section sheet" aria-labelledby="readings">
-    <h3 id="readings">Reading timetable</h3>
-    <div class="row">
+    <h3 class="text-lead" id="readings">Reading timetable</h3>
+    <div class="row my-near mx-0">
       <NumberField
         steps
         whole
@@ -45,12 +45,3 @@ function set(change: Partial<Watch>): void {
     <ReadingTable :plan="plan" />
   </section>
 </template>
-
-<style scoped>
-h3 {
-  font-size: var(--type-lead);
-}
-.row {
-  margin: 8px 0;
-}
-</style>

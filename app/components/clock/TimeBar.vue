@@ -46,9 +46,10 @@ function onKey(event: KeyboardEvent, phase: Exclude<Phase, 'test'>, minutes: num
 </script>
 
 <template>
-  <div class="bar">
+  <div class="bar relative py-block px-0">
     <ol ref="bar">
       <li
+        class="min-w-0 overflow-hidden edge-right-1-line"
         v-for="{ phase, start, minutes } in fit.phases"
         :key="phase"
         :class="{ test: phase === 'test', narrow: share(minutes) < 8, none: minutes === 0, chosen: phase === chosen }"
@@ -63,11 +64,11 @@ function onKey(event: KeyboardEvent, phase: Exclude<Phase, 'test'>, minutes: num
           :data-target="`phase-${phase}`"
           @click="chosen = phase"
         >
-          <span class="name">{{ PHASE_NAMES[phase] }}</span>
+          <span class="name text-small leading-1.15">{{ PHASE_NAMES[phase] }}</span>
           <span class="minutes">{{ minutes }}</span>
         </button>
       </li>
-      <li v-if="fit.spare > 0" class="spare" :style="{ width: `${share(fit.spare)}%` }">
+      <li v-if="fit.spare > 0" class="spare min-w-0 overflow-hidden edge-right-1-line" :style="{ width: `${share(fit.spare)}%` }">
         <span v-if="share(fit.spare) > 5" class="minutes">{{ fit.spare }} spare</span>
       </li>
     </ol>
@@ -89,8 +90,13 @@ function onKey(event: KeyboardEvent, phase: Exclude<Phase, 'test'>, minutes: num
       @pointercancel="drag = undefined"
       @keydown="onKey($event, phase, minutes)"
     />
-    <span class="bell" :class="{ over: fit.spare < 0 }" :style="{ left: `${share(plan.clock.minutes)}%` }"><span>bell</span></span>
-    <div class="scale" aria-hidden="true">
+    <span
+      class="bell absolute top-hair bottom-block edge-left-3-green pointer-events-none"
+      :class="{ over: fit.spare < 0 }"
+      :style="{ left: `${share(plan.clock.minutes)}%` }"
+      ><span>bell</span></span
+    >
+    <div class="scale relative h-16px" aria-hidden="true">
       <span v-for="tick in ticks" :key="tick" :style="{ left: `${share(tick)}%` }">
         {{ timeAt(plan.clock.start, tick) ?? tick }}
       </span>
@@ -99,21 +105,12 @@ function onKey(event: KeyboardEvent, phase: Exclude<Phase, 'test'>, minutes: num
 </template>
 
 <style scoped>
-.bar {
-  position: relative;
-  padding: var(--gap-block) 0 var(--gap-block);
-}
 ol {
   display: flex;
   height: 92px;
   border: 1.5px solid var(--ink);
   border-radius: var(--corner);
   background: var(--card);
-}
-li {
-  min-width: 0;
-  overflow: hidden;
-  border-right: 1px solid var(--line);
 }
 li.none {
   border: 0;
@@ -151,10 +148,6 @@ li.spare {
   border: 0;
   background: repeating-linear-gradient(45deg, transparent 0 7px, var(--line) 7px 8px);
 }
-.name {
-  font-size: var(--type-small);
-  line-height: 1.15;
-}
 .narrow .name {
   align-self: flex-start;
   writing-mode: vertical-rl;
@@ -188,13 +181,6 @@ li.spare {
   inset: 8px 4px;
   border-color: var(--slate);
 }
-.bell {
-  position: absolute;
-  top: 2px;
-  bottom: 20px;
-  border-left: 3px solid var(--green);
-  pointer-events: none;
-}
 .bell span {
   position: absolute;
   top: -2px;
@@ -208,10 +194,6 @@ li.spare {
 }
 .bell.over span {
   color: var(--beet);
-}
-.scale {
-  position: relative;
-  height: 16px;
 }
 .scale span {
   position: absolute;

@@ -105,12 +105,16 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
               @keydown="follow($event, row, place)"
             />
           </td>
-          <td class="booked">
-            <span v-for="booking in booked.get(thing.id)!.soon" :key="`${booking.lesson}${booking.amount}`">
+          <td class="booked min-w-250px">
+            <span
+              class="block text-small"
+              v-for="booking in booked.get(thing.id)!.soon"
+              :key="`${booking.lesson}${booking.amount}`"
+            >
               {{ amountWords(booking.amount, thing.unit) }} on {{ dayWords(booking.date) }}
-              <span class="soft">{{ booking.title }}</span>
-              <span v-if="booking.short > 0" class="trouble short">
-                <span aria-hidden="true">▲</span> {{ amountWords(booking.short, thing.unit) }} short
+              <span class="soft block text-small">{{ booking.title }}</span>
+              <span v-if="booking.short > 0" class="trouble short block text-small ml-close nowrap">
+                <span class="block text-small" aria-hidden="true">▲</span> {{ amountWords(booking.short, thing.unit) }} short
               </span>
             </span>
             <QuietBtn v-if="booked.get(thing.id)!.others > 0" size="small" @click="wholly.add(thing.id)">
@@ -150,17 +154,6 @@ td.unit {
 }
 .place {
   min-width: 130px;
-}
-.booked {
-  min-width: 250px;
-}
-.booked span {
-  display: block;
-  font-size: var(--type-small);
-}
-.booked .short {
-  margin-left: 6px;
-  white-space: nowrap;
 }
 .booked span span {
   display: inline;

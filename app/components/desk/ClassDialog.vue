@@ -61,7 +61,7 @@ function goRound(material: string, stock: number): void {
         {{ sizesWords(plan.groups) }}. Up to {{ MOST_GROUPS }} groups; those that wrote something stay when you make more.
       </p>
     </div>
-    <ul v-if="limits.length > 0" class="limits">
+    <ul v-if="limits.length > 0" class="mt-near">
       <li v-for="limit in limits" :key="limit.material" class="row">
         <span><span aria-hidden="true">▲</span> {{ limitWords(limit, plan) }}</span>
         <VBtn v-if="limit.groups" size="small" @click="resize(limit.groups)"> Make {{ counted(limit.groups, 'group') }} </VBtn>
@@ -70,8 +70,8 @@ function goRound(material: string, stock: number): void {
         </VBtn>
       </li>
     </ul>
-    <ul class="groups">
-      <li v-for="(group, place) in plan.groups" :key="group.id">
+    <ul class="groups grid gap-y-near gap-x-block mt-10px">
+      <li class="flex items-center gap-near" v-for="(group, place) in plan.groups" :key="group.id">
         <ShapeBadge :shape="group.shape" />
         <TextField
           bare
@@ -90,7 +90,7 @@ function goRound(material: string, stock: number): void {
           @update:model-value="lesson.edit((draft) => (draft.groups[place]!.seats = $event ?? 0))"
         />
         <span class="soft">seats</span>
-        <span class="seats" role="group" :aria-label="`Who is away in ${group.name}`">
+        <span class="flex min-w-150px gap-tight" role="group" :aria-label="`Who is away in ${group.name}`">
           <VBtn
             v-for="seat in group.seats"
             :key="seat"
@@ -114,26 +114,8 @@ function goRound(material: string, stock: number): void {
 .class {
   width: 130px;
 }
-.limits {
-  margin-top: 8px;
-}
-.seats {
-  display: flex;
-  min-width: 150px;
-  gap: var(--gap-tight);
-}
 .away {
   text-decoration: line-through;
-}
-.groups {
-  display: grid;
-  gap: var(--gap-near) var(--gap-block);
-  margin-top: 10px;
-}
-.groups li {
-  display: flex;
-  align-items: center;
-  gap: var(--gap-near);
 }
 .groups li > .field:not(.number-field) {
   flex: 1;

@@ -52,7 +52,7 @@ async function open(): Promise<void> {
         autofocus
         :longest="LONGEST.passphrase"
       />
-      <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+      <p v-if="trouble" class="trouble text-left" role="alert">{{ trouble }}</p>
       <MainBtn type="submit" :disabled="passphrase.trim() === ''">Open the desk</MainBtn>
     </form>
     <QuietBtn to="/station" @click="leave">This is a group’s station</QuietBtn>
@@ -75,8 +75,5 @@ form {
 form,
 .field {
   width: 100%;
-}
-.trouble {
-  text-align: left;
 }
 </style>

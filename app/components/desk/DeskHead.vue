@@ -20,10 +20,10 @@ const settingUp = ref(false)
 </script>
 
 <template>
-  <header class="head screen-only">
-    <div class="names">
+  <header class="head screen-only flex items-center gap-wide px-block pt-wide pb-near">
+    <div class="names flex-1 min-w-0">
       <h1>{{ plan.title || 'Lesson without a name' }}</h1>
-      <p class="soft">
+      <p class="soft text-body">
         <LinkBtn data-target="class" @click="settingUp = true">{{ classWords(plan) }}</LinkBtn>
         <template v-if="when">
           ·
@@ -31,10 +31,10 @@ const settingUp = ref(false)
         </template>
       </p>
     </div>
-    <p class="state" :class="lesson.saveState" role="status">
+    <p class="state flex-none text-soft text-small" :class="lesson.saveState" role="status">
       {{ SAVED[lesson.saveState] }}<template v-if="!lesson.connected">, line is down</template>
     </p>
-    <div class="row tools">
+    <div class="row tools flex-none flex-nowrap">
       <QuietBtn size="small" :disabled="!lesson.canUndo" title="Ctrl+Z" @click="lesson.undo()"> Undo </QuietBtn>
       <VBtn size="small" @click="$emit('board')">Board</VBtn>
       <VMenu>
@@ -68,33 +68,11 @@ const settingUp = ref(false)
 </template>
 
 <style scoped>
-.head {
-  display: flex;
-  align-items: center;
-  gap: var(--gap-wide);
-  padding: var(--gap-wide) var(--gap-block) var(--gap-near);
-}
-.names {
-  flex: 1;
-  min-width: 0;
-}
-.names p {
-  font-size: var(--type-body);
-}
-.tools {
-  flex: none;
-  flex-wrap: nowrap;
-}
 .head h1 {
   overflow: hidden;
   font-size: var(--type-lead);
   text-overflow: ellipsis;
   white-space: nowrap;
-}
-.state {
-  flex: none;
-  color: var(--soft);
-  font-size: var(--type-small);
 }
 .state.away,
 .state.refused {

@@ -27,16 +27,16 @@ const filled = computed(() => {
           :class="{ here: one.stop === stop }"
           :aria-current="one.stop === stop ? 'step' : undefined"
         >
-          <svg class="bead" viewBox="0 0 26 26" aria-hidden="true">
+          <svg class="flex-none w-26px h-26px" viewBox="0 0 26 26" aria-hidden="true">
             <circle cx="13" cy="13" r="10.5" fill="var(--card)" />
             <path v-if="one.bead === 'half'" d="M2.5 13a10.5 10.5 0 0 0 21 0z" fill="var(--green)" />
             <circle v-if="one.bead === 'full'" cx="13" cy="13" r="10.5" fill="var(--green)" />
             <circle cx="13" cy="13" r="10.5" fill="none" stroke="var(--ink)" stroke-width="1.8" />
           </svg>
-          <span class="says">
+          <span class="gap-hair flex-1 grid min-w-0 leading-1.2">
             <span class="name">{{ STOP_NAMES[one.stop] }}</span>
             <span class="sr-only">, {{ BEAD_WORDS[one.bead] }}, key {{ place + 1 }}<template v-if="one.open">, </template></span>
-            <span v-if="one.open" class="open">{{ openWords(one.open) }}</span>
+            <span v-if="one.open" class="open text-soft font-dense text-small">{{ openWords(one.open) }}</span>
           </span>
           <span v-if="one.troubles > 0" class="count" :title="`${counted(one.troubles, 'thing')} to mend`">
             {{ one.troubles }}
@@ -105,23 +105,6 @@ const filled = computed(() => {
   font-weight: 700;
   text-decoration: underline 2px;
   text-underline-offset: 5px;
-}
-.says {
-  gap: var(--gap-hair);
-  flex: 1;
-  display: grid;
-  min-width: 0;
-  line-height: 1.2;
-}
-.open {
-  color: var(--soft);
-  font-family: var(--dense);
-  font-size: var(--type-small);
-}
-.bead {
-  flex: none;
-  width: 26px;
-  height: 26px;
 }
 .count {
   min-width: 20px;

@@ -23,7 +23,7 @@ const KIND = { wrong: 'Wrong', attention: 'Worth a look', note: 'Note' }
     <p>{{ words.text }}</p>
     <details>
       <summary>
-        why?<span v-if="finding.stop !== here" class="at">· {{ STOP_NAMES[finding.stop] }}</span>
+        why?<span v-if="finding.stop !== here" class="at ml-close text-soft">· {{ STOP_NAMES[finding.stop] }}</span>
       </summary>
       {{ words.why }}
     </details>
@@ -62,9 +62,5 @@ const KIND = { wrong: 'Wrong', attention: 'Worth a look', note: 'Note' }
   width: fit-content;
   color: var(--slate);
   cursor: pointer;
-}
-.at {
-  margin-left: 6px;
-  color: var(--soft);
 }
 </style>

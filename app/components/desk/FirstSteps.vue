@@ -12,11 +12,11 @@ const goTo = ({ stop, target }: FirstStep) => lesson.apply({ code: 'go', stop, t
 <template>
   <div>
     <p class="soft">first steps</p>
-    <ol class="steps">
+    <ol class="steps p-0 list-none">
       <li v-for="(step, place) in steps" :key="step.code" :class="{ done: step.done }">
-        <span class="number" aria-hidden="true">{{ step.done ? '✓' : place + 1 }}</span>
+        <span class="text-green font-bold" aria-hidden="true">{{ step.done ? '✓' : place + 1 }}</span>
         <div>
-          <h3>
+          <h3 class="text-body">
             {{ firstStepWords(step.code, lesson.plan!).title }}
             <span v-if="step.done" class="sr-only">, done</span>
           </h3>
@@ -31,22 +31,11 @@ const goTo = ({ stop, target }: FirstStep) => lesson.apply({ code: 'go', stop, t
 </template>
 
 <style scoped>
-.steps {
-  padding: 0;
-  list-style: none;
-}
 .steps li {
   display: grid;
   grid-template-columns: 26px minmax(0, 1fr);
   padding: var(--gap-near) 0;
   border-top: 1px solid var(--line);
-}
-.steps h3 {
-  font-size: var(--type-body);
-}
-.number {
-  color: var(--green);
-  font-weight: 700;
 }
 .done h3 {
   color: var(--soft);

@@ -30,13 +30,13 @@ const serious = computed(() => now.value.some((finding) => finding.severity !== 
       <span class="badge" :class="{ none: !serious }">{{ now.length }}</span>
     </QuietBtn>
     <template v-if="!lesson.lookFolded">
-      <h2 id="second-look">Second look</h2>
+      <h2 class="text-lead" id="second-look">Second look</h2>
       <FirstSteps v-if="steps" :steps="steps" />
-      <p v-else class="soft lead">{{ HOUR_WORDS[hour].title }}</p>
+      <p v-else class="soft lead mb-10px text-small">{{ HOUR_WORDS[hour].title }}</p>
       <ul v-if="now.length > 0">
         <FindingCard v-for="finding in sorted.open" :key="finding.key" :finding="finding" :here="stop" />
       </ul>
-      <p v-else-if="!steps" class="fine">
+      <p v-else-if="!steps" class="pt-wide edge-top-1-line">
         <strong>Nothing found.</strong>
         {{ HOUR_WORDS[hour].calm }}
       </p>
@@ -54,7 +54,7 @@ const serious = computed(() => now.value.some((finding) => finding.severity !== 
         :here="stop"
       />
     </template>
-    <h2 v-else id="second-look" class="sr-only">Second look</h2>
+    <h2 v-else id="second-look" class="sr-only text-lead">Second look</h2>
   </aside>
 </template>
 
@@ -73,13 +73,6 @@ const serious = computed(() => now.value.some((finding) => finding.severity !== 
   width: 58px;
   padding: var(--gap-block) var(--gap-close);
 }
-.look h2 {
-  font-size: var(--type-lead);
-}
-.lead {
-  margin-bottom: 10px;
-  font-size: var(--type-small);
-}
 .turn {
   float: right;
 }
@@ -95,10 +88,6 @@ const serious = computed(() => now.value.some((finding) => finding.severity !== 
 .badge.none {
   background: var(--green-light);
   color: var(--green);
-}
-.fine {
-  padding-top: var(--gap-wide);
-  border-top: 1px solid var(--line);
 }
 @media (width < 900px) {
   .look {

@@ -110,7 +110,7 @@ const wideOptions = (match: ColumnMatch) =>
 
 <template>
   <AppDialog v-model="open" title="Take readings in from a table" :width="1000">
-    <div v-if="rows.length === 0" class="start">
+    <div v-if="rows.length === 0" class="start grid gap-wide justify-items-start">
       <p>
         A CSV file or a spreadsheet (XLSX), however its columns are called: one row a reading, or a column for each condition.
         Decimal commas and units in the cells are understood. You see what is taken in before anything is written.
@@ -126,7 +126,7 @@ const wideOptions = (match: ColumnMatch) =>
           <thead>
             <tr>
               <th v-for="(match, column) in matches" :key="column" scope="col">
-                <span>{{ heading[column] || `column ${column + 1}` }}</span>
+                <span class="block mb-tight text-ink">{{ heading[column] || `column ${column + 1}` }}</span>
                 <ChoiceField
                   bare
                   :label="`Column ${heading[column] || column + 1} holds`"
@@ -147,7 +147,7 @@ const wideOptions = (match: ColumnMatch) =>
           </tbody>
         </table>
       </div>
-      <div class="row choices">
+      <div class="row gap-y-close gap-x-block my-10px mx-0">
         <ChoiceField
           inline
           v-if="groupMissing"
@@ -169,11 +169,11 @@ const wideOptions = (match: ColumnMatch) =>
       </p>
       <div class="two">
         <section>
-          <h3>Taken in</h3>
+          <h3 class="text-body">Taken in</h3>
           <ReadTable class="list" :rows="preview.taken" :columns="COLUMNS" caption="Taken in" />
         </section>
         <section>
-          <h3>Passed over, and why</h3>
+          <h3 class="text-body">Passed over, and why</h3>
           <ReadTable v-if="skipped.length > 0" class="list" :rows="preview.skipped" :columns="COLUMNS" caption="Passed over" />
           <p v-else class="soft">nothing</p>
         </section>
@@ -187,28 +187,11 @@ const wideOptions = (match: ColumnMatch) =>
 </template>
 
 <style scoped>
-.start {
-  display: grid;
-  gap: var(--gap-wide);
-  justify-items: start;
-}
-.columns th span {
-  display: block;
-  margin-bottom: 4px;
-  color: var(--ink);
-}
-.choices {
-  gap: var(--gap-close) var(--gap-block);
-  margin: 10px 0;
-}
 .two {
   display: grid;
   grid-template-columns: 1fr 1fr;
   gap: var(--gap-block);
   margin: 8px 0 14px;
-}
-h3 {
-  font-size: var(--type-body);
 }
 .list {
   max-height: 220px;

@@ -54,16 +54,18 @@ function finish(): void {
   <div class="device">
     <output aria-label="Time" class="figure-large" aria-live="off">{{ stopwatchWords(Math.floor(passed / 1000)) }}</output>
     <button v-if="began === undefined" type="button" class="press" @click="start">Start all</button>
-    <ul v-else class="finishers">
+    <ul v-else class="finishers grid gap-near">
       <li v-for="condition in conditions" :key="condition">
-        <VBtn class="finisher" :disabled="laps.has(condition)" @click="tap(condition)">
+        <VBtn class="justify-start w-full" :disabled="laps.has(condition)" @click="tap(condition)">
           <ConditionBadge
             :size="34"
             :letter="letterOf(plan, condition)"
             :place="plan.conditions.findIndex(({ id }) => id === condition)"
           />
           {{ nameOfCondition(plan, condition) }}
-          <strong v-if="laps.has(condition)" class="nowrap">{{ writeReading(plan, timeOf(condition)!, method.unit) }}</strong>
+          <strong v-if="laps.has(condition)" class="nowrap ml-auto text-ink">{{
+            writeReading(plan, timeOf(condition)!, method.unit)
+          }}</strong>
         </VBtn>
       </li>
     </ul>
@@ -74,18 +76,3 @@ function finish(): void {
     </div>
   </div>
 </template>
-
-<style scoped>
-.finishers {
-  display: grid;
-  gap: var(--gap-near);
-}
-.finisher {
-  justify-content: flex-start;
-  width: 100%;
-}
-.finishers strong {
-  margin-left: auto;
-  color: var(--ink);
-}
-</style>

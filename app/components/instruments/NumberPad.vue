@@ -41,7 +41,7 @@ function press(key: (typeof KEYS)[number]): void {
 </script>
 
 <template>
-  <div class="pad">
+  <div class="pad grid grid-cols-1 gap-near">
     <div class="display" :class="{ wrong: trouble }">
       <input
         v-model="digits"
@@ -61,7 +61,7 @@ function press(key: (typeof KEYS)[number]): void {
     <p v-else-if="worked !== undefined" role="status">
       That makes <strong>{{ writeReading(plan, worked, planUnit) }}</strong>.
     </p>
-    <div class="keys">
+    <div class="keys grid grid-cols-4 gap-near">
       <button v-for="key in KEYS" :key="key" type="button" :aria-label="LABELS[key]" @click="press(key)">
         {{ key === 'back' ? '⌫' : key === 'space' ? '␣' : key }}
       </button>
@@ -70,11 +70,6 @@ function press(key: (typeof KEYS)[number]): void {
 </template>
 
 <style scoped>
-.pad {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: var(--gap-near);
-}
 .display {
   display: flex;
   align-items: baseline;
@@ -110,11 +105,6 @@ function press(key: (typeof KEYS)[number]): void {
   border: 0;
   background: none;
   font-size: var(--type-huge);
-}
-.keys {
-  display: grid;
-  grid-template-columns: repeat(4, minmax(0, 1fr));
-  gap: var(--gap-near);
 }
 .keys button {
   min-height: 56px;

@@ -41,7 +41,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
 
 <template>
   <section class="section sheet" aria-labelledby="cautions">
-    <h3 id="cautions">Take care</h3>
+    <h3 class="mb-close text-lead" id="cautions">Take care</h3>
     <ul>
       <li v-for="one in cautions" :key="one.caution">
         <TickField
@@ -118,10 +118,6 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
 <style scoped>
 .tick-field {
   flex: 1;
-}
-h3 {
-  margin-bottom: 6px;
-  font-size: var(--type-lead);
 }
 li {
   display: flex;

@@ -23,19 +23,8 @@ const backOf = (need: Need, { use }: Material) => back.value[need.material] ?? l
 /** What neither came back nor broke, thing by thing. */
 const missing = computed(() =>
   rows.value.flatMap(({ need, material }) => {
-    const row = { taken: need.forClass, back: backOf(need, material), broken: brokenOf(need) }
-    const count = missingOf(material.use, row)
-    return count > 0
-      ? [
-          {
-            id: need.material,
-            name: material.name,
-            count: amountWords(count, need.unit),
-            lost: row.broken + count,
-            found: row.back + count,
-          },
-        ]
-      : []
+    const gone = missingOf(material.use, { taken: need.forClass, back: backOf(need, material), broken: brokenOf(need) })
+    return gone ? [{ ...gone, id: need.material, words: `${material.name}: ${amountWords(gone.count, need.unit)}` }] : []
   }),
 )
 
@@ -104,7 +93,7 @@ async function count(): Promise<void> {
       </tbody>
     </table>
     <div v-for="one in missing" :key="one.id" class="row" role="status">
-      <span>{{ one.name }}: {{ one.count }} neither came back nor broke.</span>
+      <span>{{ one.words }} neither came back nor broke.</span>
       <VBtn size="small" @click="broken = { ...broken, [one.id]: one.lost }">It is lost</VBtn>
       <VBtn size="small" @click="back = { ...back, [one.id]: one.found }">It will turn up</VBtn>
     </div>

@@ -13,13 +13,13 @@ const dated = computed(() => plan.value.date !== '' && plan.value.clock.start !=
 
 <template>
   <section v-if="steps.length > 0" class="section sheet" aria-labelledby="getting-ready">
-    <div class="row head">
-      <h3 id="getting-ready" data-target="getting-ready" tabindex="-1">Getting ready</h3>
+    <div class="row justify-start">
+      <h3 class="text-lead" id="getting-ready" data-target="getting-ready" tabindex="-1">Getting ready</h3>
       <span class="soft">{{ spanWords(work) }} of work in all</span>
-      <VBtn v-if="dated" class="aside" size="small" :href="`/api/lessons/${lesson.id}/calendar.ics?what=getting-ready`"
+      <VBtn v-if="dated" class="ml-auto" size="small" :href="`/api/lessons/${lesson.id}/calendar.ics?what=getting-ready`"
         >Save for a calendar</VBtn
       >
-      <VBtn v-else class="aside" size="small" :to="`/lesson/${lesson.id}/clock`">Choose day and start</VBtn>
+      <VBtn v-else class="ml-auto" size="small" :to="`/lesson/${lesson.id}/clock`">Choose day and start</VBtn>
     </div>
     <ol>
       <li v-for="(step, place) in steps" :key="place" :class="{ moved: step.moved.some((why) => why !== 'clash') }">
@@ -43,15 +43,6 @@ const dated = computed(() => plan.value.date !== '' && plan.value.clock.start !=
 </template>
 
 <style scoped>
-.head {
-  justify-content: flex-start;
-}
-.aside {
-  margin-left: auto;
-}
-h3 {
-  font-size: var(--type-lead);
-}
 li {
   display: grid;
   grid-template-columns: 150px 1fr;

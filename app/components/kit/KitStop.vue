@@ -39,8 +39,8 @@ const PRINTS = ['trays', 'labels', 'picking', 'shopping', 'getting-ready', 'coun
   <div>
     <div class="stop-head">
       <h2>Kit</h2>
-      <p class="soft figures">{{ trialSum(plan) }}</p>
-      <div class="row tools">
+      <p class="soft figures text-body">{{ trialSum(plan) }}</p>
+      <div class="row ml-auto self-center">
         <VBtn v-if="plan.materials.length > 0" size="small" :aria-pressed="whole" @click="showWhole(!whole)">
           {{ whole ? 'Fewer columns' : 'All columns' }}
         </VBtn>
@@ -69,7 +69,7 @@ const PRINTS = ['trays', 'labels', 'picking', 'shopping', 'getting-ready', 'coun
       :longest="LONGEST.name"
       @add="add"
     />
-    <p v-if="offered.length > 0" class="row offered">
+    <p v-if="offered.length > 0" class="row mt-close gap-y-tight gap-x-near">
       <span class="hint">From the plan:</span>
       <QuietBtn v-for="one in offered" :key="one.name" size="small" @click="take(one.name)"> + {{ one.name }} </QuietBtn>
     </p>
@@ -82,18 +82,7 @@ const PRINTS = ['trays', 'labels', 'picking', 'shopping', 'getting-ready', 'coun
 </template>
 
 <style scoped>
-.tools {
-  margin-left: auto;
-  align-self: center;
-}
 .add {
   margin-top: 8px;
-}
-.offered {
-  margin-top: 6px;
-  gap: var(--gap-tight) var(--gap-near);
-}
-.figures {
-  font-size: var(--type-body);
 }
 </style>

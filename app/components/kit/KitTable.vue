@@ -35,7 +35,7 @@ const rows = computed<{ material: Material; need: Need }[]>(() =>
 
 <template>
   <div class="scroll" tabindex="0" role="group" aria-label="Materials">
-    <table ref="sheet" class="ruled kit" :class="{ whole }">
+    <table ref="sheet" class="ruled kit min-w-700px" :class="{ whole }">
       <thead>
         <tr>
           <th v-for="column in columns" :key="column" scope="col">{{ COLUMN_NAMES[column] }}</th>
@@ -63,9 +63,6 @@ const rows = computed<{ material: Material; need: Need }[]>(() =>
 </template>
 
 <style scoped>
-.kit {
-  min-width: 700px;
-}
 .kit.whole {
   min-width: 1180px;
 }

@@ -54,11 +54,11 @@ function addSubstitute(name: string): void {
 </script>
 
 <template>
-  <div class="more">
+  <div class="grid gap-part">
     <p class="hint">{{ needSum(need, material) }}</p>
-    <section>
-      <h3>How it is used</h3>
-      <div class="row">
+    <section class="pt-near edge-top-1-line">
+      <h3 class="text-lead">How it is used</h3>
+      <div class="row items-end">
         <ChoiceField
           label="Only for"
           :model-value="material.condition ?? ''"
@@ -106,9 +106,9 @@ function addSubstitute(name: string): void {
         </template>
       </div>
     </section>
-    <section>
-      <h3>Where it comes from</h3>
-      <div class="row">
+    <section class="pt-near edge-top-1-line">
+      <h3 class="text-lead">Where it comes from</h3>
+      <div class="row items-end">
         <ChoiceField
           label="In the cupboard it is"
           class="wide"
@@ -159,9 +159,9 @@ function addSubstitute(name: string): void {
         <TickField label="to buy" :model-value="material.toBuy" @update:model-value="set('toBuy', $event)" />
       </div>
     </section>
-    <section>
-      <h3>Getting ready</h3>
-      <div class="row">
+    <section class="pt-near edge-top-1-line">
+      <h3 class="text-lead">Getting ready</h3>
+      <div class="row items-end">
         <ChoiceField
           label="What to do"
           :model-value="material.preparation?.kind ?? null"
@@ -204,9 +204,9 @@ function addSubstitute(name: string): void {
         </template>
       </div>
     </section>
-    <section>
-      <h3>Could be taken instead</h3>
-      <div v-for="one in material.substitutes" :key="one.id" class="row substitute">
+    <section class="pt-near edge-top-1-line">
+      <h3 class="text-lead">Could be taken instead</h3>
+      <div v-for="one in material.substitutes" :key="one.id" class="row substitute items-end">
         <TextField
           label="Thing"
           class="wide"
@@ -257,10 +257,10 @@ function addSubstitute(name: string): void {
         @add="addSubstitute"
       />
     </section>
-    <section>
-      <h3>Cautions</h3>
+    <section class="pt-near edge-top-1-line">
+      <h3 class="text-lead">Cautions</h3>
       <p class="hint">Those in its name are added by themselves.</p>
-      <div class="row">
+      <div class="row items-end">
         <VChip
           v-for="caution in cautions"
           :key="caution"
@@ -288,7 +288,7 @@ function addSubstitute(name: string): void {
     </section>
     <QuietBtn
       size="small"
-      class="off"
+      class="off justify-self-start"
       @click="lesson.edit((draft) => (draft.materials = draft.materials.filter((one) => one.id !== material.id)))"
     >
       Take {{ material.name || 'it' }} off the list
@@ -297,31 +297,14 @@ function addSubstitute(name: string): void {
 </template>
 
 <style scoped>
-.more,
 section {
   display: grid;
   gap: var(--gap-near);
-}
-.more {
-  gap: var(--gap-part);
-}
-section {
-  padding-top: var(--gap-near);
-  border-top: 1px solid var(--line);
-}
-h3 {
-  font-size: var(--type-lead);
-}
-.row {
-  align-items: flex-end;
 }
 .row > .field {
   flex: 1 1 150px;
 }
 .row > .wide {
   flex-basis: 100%;
-}
-.off {
-  justify-self: start;
 }
 </style>

@@ -85,7 +85,9 @@ const valueOf = (event: Event) => (event.target as HTMLInputElement).value
       >
         <option v-for="(words, value) in column === 'per' ? PER_WORDS : USE_WORDS" :key="value" :value="value">{{ words }}</option>
       </select>
-      <span v-else-if="cupboardSays(column) !== undefined" class="said" title="from the cupboard">{{ cupboardSays(column) }}</span>
+      <span v-else-if="cupboardSays(column) !== undefined" class="said py-0 px-close" title="from the cupboard">{{
+        cupboardSays(column)
+      }}</span>
       <textarea
         v-grow
         v-else
@@ -112,7 +114,7 @@ const valueOf = (event: Event) => (event.target as HTMLInputElement).value
       <template v-if="need.perTray === undefined">–</template>
       <template v-else>{{ trayDiffers ? 'up to ' : '' }}{{ measuredWords(need.perTray, need.unit) }}</template>
     </td>
-    <td class="figure strong">
+    <td class="figure font-bold">
       {{ measuredWords(need.forClass, need.unit)
       }}<span v-if="need.spare > 0 && !whole" class="spare">with {{ amountWords(need.spare, need.unit) }} spare</span>
       <span v-else-if="material.use === 'again' && material.goesRound !== null" class="spare">goes round</span>
@@ -120,7 +122,7 @@ const valueOf = (event: Event) => (event.target as HTMLInputElement).value
     <td v-if="!whole" class="figure there">
       <template v-if="need.supply.stock !== undefined">{{ amountWords(need.supply.stock, need.unit) }}</template>
       <template v-else>–</template>
-      <span v-if="need.short > 0" class="trouble">
+      <span v-if="need.short > 0" class="trouble block">
         <span aria-hidden="true">▲</span>
         {{ amountWords(need.short, need.unit) }} short{{ material.toBuy ? ', to buy' : '' }}
       </span>
@@ -177,21 +179,12 @@ td {
   border-color: var(--mark);
   background: var(--card);
 }
-.said {
-  padding: 0 var(--gap-close);
-}
-.strong {
-  font-weight: 700;
-}
 span.spare {
   display: block;
   width: auto;
   color: var(--soft);
   font-size: var(--type-small);
   font-weight: 400;
-}
-.there .trouble {
-  display: block;
 }
 .explain td {
   padding: 0 var(--gap-near) var(--gap-close) !important;

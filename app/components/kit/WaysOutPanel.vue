@@ -21,11 +21,11 @@ const take = (way: WayOut) => lesson.replace(takeWayOut(plan.value, way, newId))
 
 <template>
   <section v-if="short.length > 0" class="section sheet" aria-labelledby="ways-out">
-    <h3 id="ways-out">Runs short</h3>
+    <h3 class="text-lead" id="ways-out">Runs short</h3>
     <div
       v-for="{ need, material, ways } in short"
       :key="need.material"
-      class="thing"
+      class="thing py-close px-0 edge-top-1-line"
       :data-target="`ways-${material.id}`"
       tabindex="-1"
     >
@@ -45,13 +45,6 @@ const take = (way: WayOut) => lesson.replace(takeWayOut(plan.value, way, newId))
 </template>
 
 <style scoped>
-h3 {
-  font-size: var(--type-lead);
-}
-.thing {
-  padding: var(--gap-close) 0;
-  border-top: 1px solid var(--line);
-}
 .thing:first-of-type {
   border: 0;
 }

@@ -8,27 +8,15 @@ useReturningFocus(open)
 
 <template>
   <VDialog v-model="open" :max-width="width ?? 520" :aria-labelledby="heading" scrim="#1e2b2f">
-    <div class="sheet dialog">
-      <h2 :id="heading">{{ title }}</h2>
+    <div class="sheet dialog flex flex-col gap-wide p-block">
+      <h2 class="text-title" :id="heading">{{ title }}</h2>
       <slot />
-      <div class="row actions"><slot name="actions" /></div>
+      <div class="row actions justify-end"><slot name="actions" /></div>
     </div>
   </VDialog>
 </template>
 
 <style scoped>
-.dialog {
-  display: flex;
-  flex-direction: column;
-  gap: var(--gap-wide);
-  padding: var(--gap-block) var(--gap-block);
-}
-.dialog h2 {
-  font-size: var(--type-title);
-}
-.actions {
-  justify-content: flex-end;
-}
 .actions:empty {
   display: none;
 }

@@ -8,28 +8,12 @@ useReturningFocus(open)
 
 <template>
   <VDialog v-model="open" class="drawer" :aria-labelledby="heading" :scrim="false">
-    <div class="inside">
-      <div class="row head">
-        <h2 :id="heading">{{ title }}</h2>
+    <div class="inside grid gap-part p-block">
+      <div class="row flex-nowrap">
+        <h2 class="flex-1 min-w-0 text-title" :id="heading">{{ title }}</h2>
         <VBtn size="small" @click="open = false">Done</VBtn>
       </div>
       <slot />
     </div>
   </VDialog>
 </template>
-
-<style scoped>
-.inside {
-  display: grid;
-  gap: var(--gap-part);
-  padding: var(--gap-block);
-}
-.head {
-  flex-wrap: nowrap;
-}
-h2 {
-  flex: 1;
-  min-width: 0;
-  font-size: var(--type-title);
-}
-</style>

@@ -7,7 +7,7 @@ defineProps<{ plan: Plan; id: string; size?: number }>()
 </script>
 
 <template>
-  <span class="condition-name">
+  <span class="inline-flex items-center gap-near break-anywhere">
     <ConditionBadge
       :size="size ?? 24"
       :letter="letterOf(plan, id)"
@@ -16,12 +16,3 @@ defineProps<{ plan: Plan; id: string; size?: number }>()
     <span>{{ nameOfCondition(plan, id) }}</span>
   </span>
 </template>
-
-<style scoped>
-.condition-name {
-  display: inline-flex;
-  align-items: center;
-  gap: var(--gap-near);
-  overflow-wrap: anywhere;
-}
-</style>

@@ -6,8 +6,8 @@ defineEmits<{ begin: [] }>()
 
 <template>
   <div class="empty-note">
-    <strong>{{ title }}</strong>
-    <p><slot /></p>
+    <strong class="font-heading text-lead">{{ title }}</strong>
+    <p class="text-soft"><slot /></p>
     <MainBtn v-if="begin" :to="to" @click="$emit('begin')">{{ begin }}</MainBtn>
   </div>
 </template>
@@ -20,12 +20,5 @@ defineEmits<{ begin: [] }>()
   padding: var(--gap-block);
   border: 1.5px dashed var(--mark);
   border-radius: var(--corner);
-}
-strong {
-  font-family: var(--heading);
-  font-size: var(--type-lead);
-}
-p {
-  color: var(--soft);
 }
 </style>

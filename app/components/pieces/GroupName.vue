@@ -6,14 +6,7 @@ defineProps<{ group: Group }>()
 </script>
 
 <template>
-  <span class="group-name"><ShapeBadge :size="15" :shape="group.shape" /> {{ group.name }}</span>
+  <span class="group-name inline-flex items-center gap-close nowrap"
+    ><ShapeBadge :size="15" :shape="group.shape" /> {{ group.name }}</span
+  >
 </template>
-
-<style scoped>
-.group-name {
-  display: inline-flex;
-  align-items: center;
-  gap: var(--gap-close);
-  white-space: nowrap;
-}
-</style>

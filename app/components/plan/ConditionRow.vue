@@ -54,14 +54,14 @@ function itemsFor(condition: Condition) {
 <template>
   <section class="section" aria-labelledby="conditions">
     <header class="row head">
-      <h3 id="conditions" data-target="conditions" tabindex="-1">{{ words.name }}</h3>
+      <h3 class="text-lead" id="conditions" data-target="conditions" tabindex="-1">{{ words.name }}</h3>
       <span class="soft">
         {{ what
         }}<template v-if="plan.conditions.length === 0 && plan.conditionsAs === 'kinds'"
           >, for example {{ words.example }}</template
         >
       </span>
-      <span v-if="plan.kind !== 'improve'" class="as">
+      <span v-if="plan.kind !== 'improve'" class="as flex items-center gap-wide ml-auto text-body">
         <PickOne
           label="What the conditions are"
           :model-value="plan.conditionsAs"
@@ -82,10 +82,10 @@ function itemsFor(condition: Condition) {
         />
       </span>
     </header>
-    <ul class="conditions">
+    <ul class="conditions flex flex-wrap gap-near mt-near">
       <li v-for="(condition, place) in plan.conditions" :key="condition.id" class="condition" :class="{ out: condition.leftOut }">
         <ConditionBadge :letter="letterOf(plan, condition.id)" :place="place" />
-        <div class="words">
+        <div class="words flex-1 min-w-0">
           <GrowingField
             plain
             :label="`Condition ${letterOf(plan, condition.id)}`"
@@ -95,7 +95,9 @@ function itemsFor(condition: Condition) {
             :longest="LONGEST.name"
             @update:model-value="lesson.replace(withLabel(plan, condition.id, $event), `condition-${condition.id}`)"
           />
-          <p v-if="condition.baseline || condition.leftOut" class="hint mark">{{ condition.leftOut ? 'left out' : 'baseline' }}</p>
+          <p v-if="condition.baseline || condition.leftOut" class="hint pl-close text-small">
+            {{ condition.leftOut ? 'left out' : 'baseline' }}
+          </p>
         </div>
         <MoreMenu :label="`More for condition ${letterOf(plan, condition.id)}`" :items="itemsFor(condition)" />
       </li>
@@ -114,26 +116,10 @@ function itemsFor(condition: Condition) {
 </template>
 
 <style scoped>
-.head h3 {
-  font-size: var(--type-lead);
-}
-.as {
-  display: flex;
-  align-items: center;
-  gap: var(--gap-wide);
-  margin-left: auto;
-  font-size: var(--type-body);
-}
 .unit {
   width: 80px;
   min-height: 30px;
   padding: 1px var(--gap-close);
-}
-.conditions {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--gap-near);
-  margin-top: 8px;
 }
 .condition {
   display: flex;
@@ -148,17 +134,9 @@ function itemsFor(condition: Condition) {
   background: var(--card);
   font-family: var(--heading);
 }
-.words {
-  flex: 1;
-  min-width: 0;
-}
 .condition.out {
   border-style: dashed;
   background: transparent;
-}
-.mark {
-  padding-left: var(--gap-close);
-  font-size: var(--type-small);
 }
 .condition.new {
   flex: 0 1 110px;

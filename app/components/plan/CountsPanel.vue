@@ -13,7 +13,7 @@ import {
   watchedPlaces,
   type Method,
 } from '~~/core/lesson'
-import { bestChoices, bestIs, countedChoice, countsWords, eachExample, eachIsChoices } from '~~/core/wording'
+import { bestChoices, countedChoice, countsLine, eachExample, eachIsChoices, placeChoices } from '~~/core/wording'
 
 /** Which figure speaks for a trial, what is best, and what is known of it from elsewhere. */
 const lesson = useLesson()
@@ -23,15 +23,6 @@ const choices = computed(() => countedFor(plan.value).map((value) => ({ value, .
 const example = computed(() => choices.value.find(({ value }) => value === countsOf(plan.value))?.hint)
 const places = computed(() => watchedPlaces(plan.value))
 const byNumber = computed(() => method.value?.instrument === 'number')
-const hint = computed(() => [countsWords(plan.value) || 'the reading', bestIs(plan.value)].filter(Boolean).join('; '))
-/** The difference of words is nothing that anybody could read. */
-const placeChoices = computed(() => [
-  ...(byNumber.value && countsOf(plan.value) !== 'until'
-    ? [{ value: null, title: `the difference: ${places.value[0]} less ${places.value.at(-1)}` }]
-    : []),
-  ...places.value.map((title, value) => ({ value, title })),
-])
-
 function set<Part extends keyof Method>(part: Part, value: Method[Part], typing = ''): void {
   lesson.edit((draft) => (measuredCard(draft)!.method[part] = value), typing)
 }
@@ -39,7 +30,7 @@ const setCounts = (value: string) => value !== 'reading' && set('counts', value 
 </script>
 
 <template>
-  <AppFold v-if="method && (byNumber || choices.length > 1)" title="What counts" :hint="hint">
+  <AppFold v-if="method && (byNumber || choices.length > 1)" title="What counts" :hint="countsLine(plan)">
     <div class="three-columns">
       <div v-if="choices.length > 1">
         <ChoiceField
@@ -73,7 +64,7 @@ const setCounts = (value: string) => value !== 'reading' && set('counts', value 
         v-if="places.length > 0"
         label="Which place counts"
         :model-value="countedPlace(plan) === 'apart' ? null : (countedPlace(plan) as number)"
-        :options="placeChoices"
+        :options="placeChoices(plan)"
         @update:model-value="set('countsPlace', $event)"
       />
       <template v-if="countsOf(plan) === 'until'">

@@ -50,10 +50,10 @@ function takeAway(): void {
       placeholder="how will you keep it?"
       @update:model-value="write('how', $event)"
     />
-    <p v-if="tray === 'change'" class="note">
+    <p v-if="tray === 'change'" class="note py-0 px-close text-soft text-small">
       {{ counted(activeConditions(plan).length, 'condition') }}, {{ plan.conditionsAs === 'kinds' ? 'named kinds' : 'numbers' }}
     </p>
-    <p v-if="differs" class="note wrong">
+    <p v-if="differs" class="note wrong py-0 px-close text-soft text-small">
       <span aria-hidden="true">▲</span>
       not the same for all
     </p>
@@ -67,11 +67,6 @@ function takeAway(): void {
 }
 .unsaid .how::placeholder {
   color: var(--beet);
-}
-.note {
-  padding: 0 var(--gap-close);
-  color: var(--soft);
-  font-size: var(--type-small);
 }
 .note.wrong {
   color: var(--beet);

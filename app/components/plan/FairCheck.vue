@@ -34,14 +34,16 @@ function onPaste(event: ClipboardEvent, row: number, column: number): void {
 </script>
 
 <template>
-  <details class="fair" :open="open">
-    <summary tabindex="0" data-target="fair-check">
-      <span class="mark" :class="{ good: check?.fair }" aria-hidden="true">{{ check?.fair ? '✓' : check ? '▲' : '' }}</span>
+  <details class="mt-wide py-near px-wide edge-1-line rounded bg-card" :open="open">
+    <summary class="cursor-pointer list-none" tabindex="0" data-target="fair-check">
+      <span class="mark inline-block w-20px text-beet" :class="{ good: check?.fair }" aria-hidden="true">{{
+        check?.fair ? '✓' : check ? '▲' : ''
+      }}</span>
       <strong>Fair check</strong>
       {{ words?.verdict ?? 'Choose what to change, or paste a table of what you have.' }}
       <span class="link">Conditions by factors</span>
     </summary>
-    <div class="scroll" tabindex="0" role="group" aria-label="Conditions by factors">
+    <div class="scroll my-near mx-0" tabindex="0" role="group" aria-label="Conditions by factors">
       <table ref="sheet" class="ruled">
         <thead>
           <tr>
@@ -67,7 +69,12 @@ function onPaste(event: ClipboardEvent, row: number, column: number): void {
               />
             </th>
             <td v-for="(factor, column) in factors" :key="factor.id" :class="{ odd: odd.has(`${factor.id}/${condition.id}`) }">
-              <span v-if="odd.has(`${factor.id}/${condition.id}`)" class="triangle" aria-hidden="true">▲</span>
+              <span
+                v-if="odd.has(`${factor.id}/${condition.id}`)"
+                class="absolute top-7px left-10px text-beet text-small"
+                aria-hidden="true"
+                >▲</span
+              >
               <input
                 :value="cellOf(plan, factor, condition)"
                 placeholder="the same"
@@ -104,7 +111,7 @@ function onPaste(event: ClipboardEvent, row: number, column: number): void {
         <p>
           <strong>{{ check.fair ? 'It could also answer:' : 'Fair comparisons hidden in it:' }}</strong>
         </p>
-        <ul class="hidden">
+        <ul class="mixed grid gap-tight mx-0 mt-tight mb-near">
           <li v-for="one in words.hidden" :key="`${one.comparison.factor}/${one.comparison.conditions.join()}`">
             {{ one.text }}
             <VBtn size="small" @click="lesson.replace(takeComparison(plan, one.comparison))"> Compare these </VBtn>
@@ -117,22 +124,6 @@ function onPaste(event: ClipboardEvent, row: number, column: number): void {
 </template>
 
 <style scoped>
-.fair {
-  margin-top: 12px;
-  padding: var(--gap-near) var(--gap-wide);
-  border: 1px solid var(--line);
-  border-radius: var(--corner);
-  background: var(--card);
-}
-summary {
-  cursor: pointer;
-  list-style: none;
-}
-.mark {
-  display: inline-block;
-  width: 20px;
-  color: var(--beet);
-}
 .mark.good {
   color: var(--leaf);
   font-weight: 700;
@@ -143,24 +134,13 @@ summary {
   font-size: var(--type-small);
   text-decoration: underline;
 }
-.scroll {
-  margin: 8px 0;
-}
 th[scope='row'] {
   color: var(--ink);
   white-space: nowrap;
 }
-.name input {
-  width: 150px;
-}
 .changed {
   text-decoration: underline 2px var(--green);
   text-underline-offset: 4px;
-}
-.hidden {
-  display: grid;
-  gap: var(--gap-tight);
-  margin: 4px 0 8px;
 }
 th :deep(.badge) {
   margin-right: 4px;
@@ -192,12 +172,5 @@ td.odd input {
   border-color: var(--beet);
   background: var(--beet-light);
   font-weight: 700;
-}
-.triangle {
-  position: absolute;
-  top: 7px;
-  left: 10px;
-  color: var(--beet);
-  font-size: var(--type-small);
 }
 </style>

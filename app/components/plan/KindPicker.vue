@@ -11,12 +11,17 @@ const open = ref(false)
 <template>
   <VMenu v-model="open" location="bottom end">
     <template #activator="{ props: activator }">
-      <VBtn size="small" class="kind" v-bind="activator" :aria-label="`Kind of test: ${KIND_WORDS[plan.kind].name}`">
+      <VBtn
+        size="small"
+        class="kind flex-none mt-tight"
+        v-bind="activator"
+        :aria-label="`Kind of test: ${KIND_WORDS[plan.kind].name}`"
+      >
         {{ KIND_WORDS[plan.kind].name }}
         <span aria-hidden="true">▾</span>
       </VBtn>
     </template>
-    <VList role="menu" class="kinds" aria-label="Kinds of test">
+    <VList role="menu" class="w-460px" aria-label="Kinds of test">
       <VListItem
         role="menuitemradio"
         v-for="kind in KINDS"
@@ -32,13 +37,3 @@ const open = ref(false)
     </VList>
   </VMenu>
 </template>
-
-<style scoped>
-.kind {
-  flex: none;
-  margin-top: 4px;
-}
-.kinds {
-  width: 460px;
-}
-</style>

@@ -27,7 +27,7 @@ const begun = computed(() => hasBegun(lesson.record.readings))
 </script>
 
 <template>
-  <div v-if="!begun" class="levels">
+  <div v-if="!begun" class="flex flex-wrap items-center gap-y-close gap-x-near mt-near text-body">
     <span class="soft">Even steps from</span>
     <NumberField v-model="low" bare optional label="Lowest number" :unit="plan.conditionUnit" />
     <span class="soft">to</span>
@@ -48,14 +48,3 @@ const begun = computed(() => hasBegun(lesson.record.readings))
     </VBtn>
   </div>
 </template>
-
-<style scoped>
-.levels {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: var(--gap-close) var(--gap-near);
-  margin-top: 8px;
-  font-size: var(--type-body);
-}
-</style>

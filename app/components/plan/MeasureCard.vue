@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { countedFor, countsOf, type Measure } from '~~/core/lesson'
-import { bestIs, countedChoice, countsWords, methodWords } from '~~/core/wording'
+import { countedFor, type Measure } from '~~/core/lesson'
+import { countsLine, methodWords } from '~~/core/wording'
 
 /** A thing we could measure, and with what. */
 const props = defineProps<{ measure: Measure; chosen: boolean }>()
@@ -12,13 +12,7 @@ function write(name: string): void {
   }, `measure-${props.measure.id}`)
 }
 
-/** What counts of each trial, with numbers that this plan could have, and what is best. */
-const countsSaid = computed(() => {
-  const plan = lesson.plan!
-  const counts = countsWords(plan)
-  const { hint } = countedChoice(plan, countsOf(plan))
-  return [counts && `counts: ${counts}${hint && ` (${hint})`}`, bestIs(plan)].filter(Boolean).join('; ')
-})
+const countsSaid = computed(() => countsLine(lesson.plan!, { example: true }))
 
 const items = computed(() => [
   props.chosen

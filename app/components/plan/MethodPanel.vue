@@ -95,7 +95,7 @@ const WOBBLES = [
         placeholder="for example dry, damp, wet"
         @update:model-value="set('words', readNames($event, MOST_WORDS))"
       />
-      <QuietBtn v-if="method.instrument === 'words'" size="small" class="yes-no" @click="set('words', YES_NO)">
+      <QuietBtn v-if="method.instrument === 'words'" size="small" class="self-end justify-self-start" @click="set('words', YES_NO)">
         Only yes or no
       </QuietBtn>
       <div v-for="wobble in shownWobbles" :key="wobble.part">
@@ -121,9 +121,9 @@ const WOBBLES = [
       v-bind="BOUNDS.timedAtOnce"
       @update:model-value="set('atOnce', $event ?? 1)"
     />
-    <h4>Before every trial</h4>
+    <h4 class="mx-0 mt-10px mb-tight">Before every trial</h4>
     <ul class="resets">
-      <li v-for="(line, place) in plan.resetList" :key="place">
+      <li class="flex" v-for="(line, place) in plan.resetList" :key="place">
         <GrowingField
           plain
           :label="`Before every trial: ${line}`"
@@ -140,16 +140,6 @@ const WOBBLES = [
 </template>
 
 <style scoped>
-.yes-no {
-  align-self: end;
-  justify-self: start;
-}
-h4 {
-  margin: 10px 0 4px;
-}
-.resets li {
-  display: flex;
-}
 .resets li > .field {
   flex: 1;
 }

@@ -51,8 +51,8 @@ function take(from: 'practice' | 'bench'): void {
 <template>
   <section class="section" aria-labelledby="outlook">
     <header class="row head">
-      <h3 id="outlook">Will we see it?</h3>
-      <div class="row settings">
+      <h3 class="text-lead" id="outlook">Will we see it?</h3>
+      <div class="row settings ml-auto gap-close">
         <NumberField
           bare
           steps
@@ -62,7 +62,7 @@ function take(from: 'practice' | 'bench'): void {
           whole
           @update:model-value="lesson.edit((draft) => (draft.repeats = $event ?? 1))"
         />
-        <span>repeats</span>
+        <span class="mr-near text-soft">repeats</span>
         <NumberField
           bare
           steps
@@ -72,16 +72,16 @@ function take(from: 'practice' | 'bench'): void {
           whole
           @update:model-value="lesson.edit((draft) => (draft.practice = $event ?? 0))"
         />
-        <span>practice</span>
+        <span class="mr-near text-soft">practice</span>
       </div>
     </header>
     <div class="sheet panel">
-      <p v-if="method?.instrument === 'words'" class="hint whole">
+      <p v-if="method?.instrument === 'words'" class="hint whole col-span-full">
         Words are compared by how often each was chosen: two or three children looking at each are enough to see whether they agree.
       </p>
       <template v-else-if="method">
         <dl>
-          <dt>lowest we expect</dt>
+          <dt class="text-soft">lowest we expect</dt>
           <dd>
             <NumberField
               bare
@@ -93,7 +93,7 @@ function take(from: 'practice' | 'bench'): void {
               @update:model-value="guess('expectedLow', $event)"
             />
           </dd>
-          <dt>highest we expect</dt>
+          <dt class="text-soft">highest we expect</dt>
           <dd>
             <NumberField
               bare
@@ -104,19 +104,19 @@ function take(from: 'practice' | 'bench'): void {
               @update:model-value="guess('expectedHigh', $event)"
             />
           </dd>
-          <dt>they come from</dt>
+          <dt class="text-soft">they come from</dt>
           <dd>{{ SOURCE_WORDS[method.expectedFrom] }}</dd>
           <template v-if="outlook">
-            <dt>neighbours apart</dt>
+            <dt class="text-soft">neighbours apart</dt>
             <dd>{{ amount(outlook.closest) }}</dd>
-            <dt>wobble per reading</dt>
+            <dt class="text-soft">wobble per reading</dt>
             <dd>{{ amount(outlook.total) }}</dd>
             <dd class="hint from">
               {{ wobbleSourceWords(plan, outlook) }}
               <NuxtLink v-if="outlook.wobbleFrom === 'assumed'" :to="`/lesson/${lesson.id}/test?practice=yes`">practise</NuxtLink>
             </dd>
           </template>
-          <dd v-if="practice || bench || timed" class="sources">
+          <dd v-if="practice || bench || timed" class="flex flex-wrap col-span-full gap-close">
             <VBtn v-if="practice" size="small" @click="take('practice')">
               Take {{ counted(practice.count, 'practice reading') }}
             </VBtn>
@@ -124,7 +124,7 @@ function take(from: 'practice' | 'bench'): void {
             <VBtn v-if="timed" size="small" @click="warming = true">Stopwatch warm-up</VBtn>
           </dd>
         </dl>
-        <div v-if="outlook" class="answer">
+        <div v-if="outlook" class="answer min-w-0">
           <RepeatChart
             :chances="chances"
             :repeats="plan.repeats"
@@ -134,7 +134,7 @@ function take(from: 'practice' | 'bench'): void {
           <p>
             <strong>{{ clearWords(outlook) }}</strong> {{ bestWords(outlook) }} {{ neededWords(outlook, plan.repeats) }}
           </p>
-          <ul v-if="ways.length > 0" class="ways" aria-label="What would do it">
+          <ul v-if="ways.length > 0" class="ways grid gap-close mt-close" aria-label="What would do it">
             <li v-for="way in ways" :key="way.code">
               <VBtn size="small" @click="lesson.replace(applyWay(plan, way, newId))">
                 {{ wayWords(way, plan) }}
@@ -143,7 +143,7 @@ function take(from: 'practice' | 'bench'): void {
             </li>
           </ul>
         </div>
-        <p v-else class="hint answer">
+        <p v-else class="hint answer min-w-0">
           {{
             activeConditions(plan).length < 2
               ? 'Two conditions are needed first.'
@@ -158,17 +158,6 @@ function take(from: 'practice' | 'bench'): void {
 </template>
 
 <style scoped>
-.head h3 {
-  font-size: var(--type-lead);
-}
-.settings {
-  margin-left: auto;
-  gap: var(--gap-close);
-}
-.settings span {
-  margin-right: 8px;
-  color: var(--soft);
-}
 .panel {
   display: grid;
   grid-template-columns: 268px minmax(0, 1fr);
@@ -182,16 +171,8 @@ dl {
   align-content: start;
   gap: var(--gap-close) var(--gap-wide);
 }
-dt {
-  color: var(--soft);
-}
 dd {
   white-space: nowrap;
-}
-.ways {
-  display: grid;
-  gap: var(--gap-close);
-  margin-top: 6px;
 }
 .ways li {
   display: flex;
@@ -199,21 +180,9 @@ dd {
   align-items: center;
   gap: var(--gap-hair) var(--gap-near);
 }
-.answer {
-  min-width: 0;
-}
 .from {
   grid-column: 1 / -1;
   white-space: normal;
-}
-.sources {
-  display: flex;
-  flex-wrap: wrap;
-  grid-column: 1 / -1;
-  gap: var(--gap-close);
-}
-.whole {
-  grid-column: 1 / -1;
 }
 @media (width < 700px) {
   .panel {

@@ -9,7 +9,7 @@ const painted = usePainted()
 <template>
   <div v-if="lesson.plan">
     <h2 class="sr-only">Plan</h2>
-    <div class="top">
+    <div class="flex items-start justify-between gap-block mb-14px">
       <QuestionLine :plan="lesson.plan" class="asked" />
       <KindPicker />
     </div>
@@ -29,13 +29,6 @@ const painted = usePainted()
 </template>
 
 <style scoped>
-.top {
-  display: flex;
-  align-items: flex-start;
-  justify-content: space-between;
-  gap: var(--gap-block);
-  margin-bottom: 14px;
-}
 .asked {
   font-size: var(--type-large);
 }

@@ -78,7 +78,7 @@ const dragging = useDragging()
       <section class="tray" aria-labelledby="tray-change">
         <header>
           <h3 id="tray-change">{{ words.change.name }}</h3>
-          <span>{{ words.change.hint }}</span>
+          <span class="flex-1 text-soft text-small text-right">{{ words.change.hint }}</span>
         </header>
         <VueDraggable v-model="inChange" group="factors" v-bind="dragging" class="cards" data-tray="change">
           <FactorCard v-for="factor in inChange" :key="factor.id" :factor="factor" tray="change" />
@@ -92,7 +92,7 @@ const dragging = useDragging()
       <section class="tray" aria-labelledby="tray-measure">
         <header>
           <h3 id="tray-measure">{{ words.measure.name }}</h3>
-          <span>{{ words.measure.hint }}</span>
+          <span class="flex-1 text-soft text-small text-right">{{ words.measure.hint }}</span>
         </header>
         <VueDraggable v-model="inMeasure" group="measures" v-bind="dragging" class="cards" data-tray="measure">
           <MeasureCard v-for="measure in inMeasure" :key="measure.id" :measure="measure" chosen />
@@ -109,7 +109,7 @@ const dragging = useDragging()
       <section class="tray keep" aria-labelledby="tray-keep">
         <header>
           <h3 id="tray-keep">{{ words.keep.name }}</h3>
-          <span>{{ words.keep.hint }}</span>
+          <span class="flex-1 text-soft text-small text-right">{{ words.keep.hint }}</span>
         </header>
         <VueDraggable v-model="inKeep" group="factors" v-bind="dragging" class="cards two" data-tray="keep">
           <FactorCard v-for="factor in inKeep" :key="factor.id" :factor="factor" tray="keep" />
@@ -129,7 +129,7 @@ const dragging = useDragging()
 
     <section v-if="!changed || spareMeasures.length > 0" class="heap" aria-label="Cards not in a tray yet">
       <template v-if="!changed">
-        <h3>Things we could change</h3>
+        <h3 class="text-body">Things we could change</h3>
         <VueDraggable v-model="inHeap" group="factors" v-bind="dragging" class="loose" data-tray="heap">
           <FactorCard v-for="factor in inHeap" :key="factor.id" :factor="factor" tray="heap" />
         </VueDraggable>
@@ -144,7 +144,7 @@ const dragging = useDragging()
         />
       </template>
       <template v-if="spareMeasures.length > 0">
-        <h3>Things we could measure</h3>
+        <h3 class="text-body">Things we could measure</h3>
         <VueDraggable v-model="inMeasureHeap" group="measures" v-bind="dragging" class="loose" data-tray="measure-heap">
           <MeasureCard v-for="measure in inMeasureHeap" :key="measure.id" :measure="measure" :chosen="false" />
         </VueDraggable>
@@ -189,12 +189,6 @@ const dragging = useDragging()
 .tray header h3 {
   font-size: var(--type-body);
 }
-.tray header span {
-  flex: 1;
-  color: var(--soft);
-  font-size: var(--type-small);
-  text-align: right;
-}
 .cards {
   display: grid;
   gap: var(--gap-near);
@@ -220,9 +214,6 @@ const dragging = useDragging()
   padding: var(--gap-near) var(--gap-wide);
   border: 1.5px dashed var(--mark);
   border-radius: var(--corner);
-}
-.heap h3 {
-  font-size: var(--type-body);
 }
 .loose {
   display: grid;

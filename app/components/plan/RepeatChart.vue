@@ -19,7 +19,7 @@ const line = computed(() => `${(1 - props.wanted) * 100}%`)
 
 <template>
   <div class="chart" role="group" aria-label="Chance that it comes out clear, for 1 to 12 repeats">
-    <div class="bars">
+    <div class="bars relative flex gap-close h-82px edge-bottom-1-ink">
       <span class="goal" :style="{ top: line }">
         <span>{{ label }}</span>
       </span>
@@ -37,10 +37,10 @@ const line = computed(() => `${(1 - props.wanted) * 100}%`)
         <span class="order" :style="{ bottom: `${one.bestInClass * 100}%` }" />
       </button>
     </div>
-    <div class="counts" aria-hidden="true">
+    <div class="counts flex gap-close text-small" aria-hidden="true">
       <span v-for="one in chances" :key="one.repeats" :class="{ chosen: one.repeats === repeats }">{{ one.repeats }}</span>
     </div>
-    <p class="hint key" aria-hidden="true">
+    <p class="hint key flex items-center gap-close mb-close text-small" aria-hidden="true">
       <span class="swatch" />
       comes out clear
       <span class="swatch dash" />
@@ -53,13 +53,6 @@ const line = computed(() => `${(1 - props.wanted) * 100}%`)
 .bars,
 .counts {
   margin-right: 74px;
-}
-.bars {
-  position: relative;
-  display: flex;
-  gap: var(--gap-close);
-  height: 82px;
-  border-bottom: 1px solid var(--ink);
 }
 .bars button {
   position: relative;
@@ -103,11 +96,6 @@ const line = computed(() => `${(1 - props.wanted) * 100}%`)
   color: var(--brass);
   font-size: var(--type-small);
 }
-.counts {
-  display: flex;
-  gap: var(--gap-close);
-  font-size: var(--type-small);
-}
 .counts span {
   flex: 1;
   color: var(--soft);
@@ -116,13 +104,6 @@ const line = computed(() => `${(1 - props.wanted) * 100}%`)
 .counts .chosen {
   color: var(--green);
   font-weight: 700;
-}
-.key {
-  display: flex;
-  align-items: center;
-  gap: var(--gap-close);
-  margin-bottom: 6px;
-  font-size: var(--type-small);
 }
 .swatch {
   width: 14px;

@@ -11,8 +11,8 @@ function choose(things: Things | undefined): void {
 </script>
 
 <template>
-  <div class="things">
-    <div class="row">
+  <div class="things mt-14px">
+    <div class="row gap-y-close gap-x-block">
       <span aria-hidden="true">Each trial takes</span>
       <PickOne
         label="What each trial takes"
@@ -29,12 +29,3 @@ function choose(things: Things | undefined): void {
     <p class="hint">{{ thingsMeaning(plan) }}</p>
   </div>
 </template>
-
-<style scoped>
-.things {
-  margin-top: 14px;
-}
-.row {
-  gap: var(--gap-close) var(--gap-block);
-}
-</style>

@@ -8,7 +8,7 @@ defineEmits<{ rename: [name: string] }>()
 
 <template>
   <div class="card" :class="{ wrong }">
-    <div class="top">
+    <div class="flex items-start">
       <GrowingField plain class="name" :label="`Name: ${name}`" :model-value="name" @update:model-value="$emit('rename', $event)" />
       <MoreMenu :label="`More for ${name}`" :items="items" />
     </div>
@@ -26,10 +26,6 @@ defineEmits<{ rename: [name: string] }>()
 }
 .card.wrong {
   border-color: var(--beet);
-}
-.top {
-  display: flex;
-  align-items: flex-start;
 }
 .name {
   flex: 1;

@@ -105,7 +105,7 @@ onBeforeUnmount(() => {
       Space or Enter works too. Without sound, the word on the light tells.
     </p>
     <button type="button" class="signal" :class="state" @click="press">
-      <span class="lamp" aria-hidden="true" />
+      <span class="lamp w-84px h-84px edge-3-ink rounded-full bg-paper" aria-hidden="true" />
       {{ WORDS[state] }}
     </button>
     <p class="sr-only" role="status">{{ WORDS[state] }}</p>
@@ -136,13 +136,6 @@ onBeforeUnmount(() => {
   font-family: var(--heading);
   font-size: var(--type-large);
   cursor: pointer;
-}
-.lamp {
-  width: 84px;
-  height: 84px;
-  border: 3px solid var(--ink);
-  border-radius: 50%;
-  background: var(--paper);
 }
 .lit .lamp,
 .sounding .lamp {

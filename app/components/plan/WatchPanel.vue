@@ -18,7 +18,7 @@ function writeTimes(text: string): void {
 <template>
   <section class="section" aria-labelledby="watch">
     <div class="row">
-      <h3 id="watch">Read it</h3>
+      <h3 class="text-lead" id="watch">Read it</h3>
       <TextField
         bare
         label="Times of reading"
@@ -64,9 +64,6 @@ function writeTimes(text: string): void {
 </template>
 
 <style scoped>
-h3 {
-  font-size: var(--type-lead);
-}
 .times {
   width: 170px;
 }

@@ -25,8 +25,8 @@ function without(word: string): void {
 </script>
 
 <template>
-  <ul v-if="method.words.length > 0" class="pictures">
-    <li v-for="word in method.words" :key="word">
+  <ul v-if="method.words.length > 0" class="pictures flex flex-wrap gap-y-near gap-x-block">
+    <li class="flex gap-near items-center" v-for="word in method.words" :key="word">
       <WordPicture
         :picture="pictureOf(word) && `/api/lessons/${lesson.id}/pictures/${pictureOf(word)}`"
         :share="shareOfWord(method.words, word)"
@@ -41,16 +41,3 @@ function without(word: string): void {
     </li>
   </ul>
 </template>
-
-<style scoped>
-.pictures {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--gap-near) var(--gap-block);
-}
-li {
-  display: flex;
-  gap: var(--gap-near);
-  align-items: center;
-}
-</style>

@@ -9,7 +9,7 @@ const plan = computed(() => lesson.plan!)
 
 <template>
   <AppFold title="Words of the class" :hint="`${VARIABLE_WORDS[plan.words].name}; ${FRAME_WORDS[plan.frame].name}`">
-    <div class="row choices">
+    <div class="row items-end mt-10px">
       <ChoiceField
         label="The variables are called"
         :model-value="plan.words"
@@ -21,10 +21,3 @@ const plan = computed(() => lesson.plan!)
     </div>
   </AppFold>
 </template>
-
-<style scoped>
-.choices {
-  align-items: flex-end;
-  margin-top: 10px;
-}
-</style>

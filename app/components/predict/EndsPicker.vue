@@ -18,9 +18,9 @@ const placeOf = (id: string) => props.plan.conditions.findIndex((one) => one.id 
 </script>
 
 <template>
-  <div class="ends" :class="{ big }">
+  <div class="grid gap-near" :class="{ big }">
     <div v-for="(row, place) in rows" :key="row" class="end">
-      <span class="row-name" aria-hidden="true">{{ row }}</span>
+      <span class="text-soft" aria-hidden="true">{{ row }}</span>
       <PickOne
         tiles
         :label="row"
@@ -38,17 +38,10 @@ const placeOf = (id: string) => props.plan.conditions.findIndex((one) => one.id 
 </template>
 
 <style scoped>
-.ends {
-  display: grid;
-  gap: var(--gap-near);
-}
 .end {
   display: grid;
   grid-template-columns: 80px minmax(0, 1fr);
   align-items: center;
-}
-.row-name {
-  color: var(--soft);
 }
 .big .end {
   grid-template-columns: minmax(0, 1fr);

@@ -27,21 +27,23 @@ async function stamp(prediction: NewPrediction): Promise<void> {
 </script>
 
 <template>
-  <li class="group">
-    <div class="row line">
-      <span class="who">
+  <li class="group py-near px-0 edge-bottom-1-line">
+    <div class="row line flex-nowrap">
+      <span class="flex flex-none items-center gap-near w-120px font-heading">
         <ShapeBadge :shape="group.shape" />
         {{ group.name }}
       </span>
-      <ul class="said">
-        <li v-for="one in all" :key="one.id">
-          <strong v-if="one.late" class="late">later:</strong>
-          <span class="order" :title="predictionSentence(plan, one)">{{ predictionOrderWords(plan, one) }}</span>
+      <ul class="said flex-1 min-w-0">
+        <li class="flex flex-wrap gap-y-tight gap-x-near" v-for="one in all" :key="one.id">
+          <strong v-if="one.late" class="late text-brass">later:</strong>
+          <span class="order font-heading font-bold" :title="predictionSentence(plan, one)">{{
+            predictionOrderWords(plan, one)
+          }}</span>
           <span v-if="one.reason">“because {{ one.reason }}”</span>
           <span class="soft">{{ timeWords(one.at) }}</span>
         </li>
-        <li v-if="near" class="near">{{ near }}</li>
-        <li v-if="all.length === 0" class="soft">nothing yet</li>
+        <li v-if="near" class="flex flex-wrap gap-y-tight gap-x-near text-leaf">{{ near }}</li>
+        <li v-if="all.length === 0" class="soft flex flex-wrap gap-y-tight gap-x-near">nothing yet</li>
       </ul>
       <VBtn
         v-if="!taking"
@@ -63,40 +65,6 @@ async function stamp(prediction: NewPrediction): Promise<void> {
 </template>
 
 <style scoped>
-.group {
-  padding: var(--gap-near) 0;
-  border-bottom: 1px solid var(--line);
-}
-.line {
-  flex-wrap: nowrap;
-}
-.who {
-  display: flex;
-  flex: none;
-  align-items: center;
-  gap: var(--gap-near);
-  width: 120px;
-  font-family: var(--heading);
-}
-.said {
-  flex: 1;
-  min-width: 0;
-}
-.said li {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--gap-tight) var(--gap-near);
-}
-.order {
-  font-family: var(--heading);
-  font-weight: 700;
-}
-.near {
-  color: var(--leaf);
-}
-.late {
-  color: var(--brass);
-}
 .form {
   margin: 8px 0;
 }

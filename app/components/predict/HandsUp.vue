@@ -38,11 +38,15 @@ onBeforeUnmount(() => {
 </script>
 
 <template>
-  <ul class="hands" :class="{ big }" aria-label="Hands up">
+  <ul class="grid gap-close" :class="{ big }" aria-label="Hands up">
     <li v-for="condition in activeConditions(plan)" :key="condition.id">
       <ConditionName class="name" :plan="plan" :id="condition.id" :size="big ? 44 : 26" />
-      <span class="bar"><i :style="{ width: `${(100 * (hands[condition.id] ?? 0)) / Math.max(plan.children, all, 1)}%` }" /></span>
-      <span class="count">
+      <span class="bar h-16px edge-1-line bg-card"
+        ><i
+          class="as-drawn block h-full bg-green"
+          :style="{ width: `${(100 * (hands[condition.id] ?? 0)) / Math.max(plan.children, all, 1)}%` }"
+      /></span>
+      <span class="count flex gap-tight">
         <VBtn
           :aria-label="`One hand less for ${conditionName(plan, condition)}`"
           @click="set(condition.id, (hands[condition.id] ?? 0) - 1)"
@@ -66,14 +70,10 @@ onBeforeUnmount(() => {
       </span>
     </li>
   </ul>
-  <p class="soft sum" :class="{ big }">{{ all }} of {{ plan.children }} hands</p>
+  <p class="soft mt-close" :class="{ big }">{{ all }} of {{ plan.children }} hands</p>
 </template>
 
 <style scoped>
-.hands {
-  display: grid;
-  gap: var(--gap-close);
-}
 li {
   display: grid;
   grid-template-columns: minmax(120px, 220px) minmax(40px, 1fr) auto;
@@ -83,21 +83,6 @@ li {
 .name {
   font-family: var(--heading);
 }
-.bar {
-  height: 16px;
-  border: 1px solid var(--line);
-  background: var(--card);
-}
-.bar i {
-  forced-color-adjust: none;
-  display: block;
-  height: 100%;
-  background: var(--green);
-}
-.count {
-  display: flex;
-  gap: var(--gap-tight);
-}
 .big {
   font-size: var(--type-huge);
 }
@@ -106,8 +91,5 @@ li {
 }
 .big .bar {
   height: 34px;
-}
-.sum {
-  margin-top: 6px;
 }
 </style>

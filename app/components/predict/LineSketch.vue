@@ -86,7 +86,7 @@ function onKey(event: KeyboardEvent, id: string): void {
       @pointerup="drawing = false"
       @pointercancel="drawing = false"
     >
-      <g class="grid" aria-hidden="true">
+      <g class="ruling" aria-hidden="true">
         <template v-for="mark in marks" :key="mark">
           <line :x1="EDGE.left" :x2="WIDTH - EDGE.right" :y1="up(mark)" :y2="up(mark)" />
           <text :x="EDGE.left - 8" :y="up(mark) + 5" text-anchor="end">{{ writeReading(plan, mark, 'count') }}</text>
@@ -133,10 +133,10 @@ svg {
 .big svg {
   width: min(720px, 100%);
 }
-.grid line {
+.ruling line {
   stroke: var(--line);
 }
-.grid .upright {
+.ruling .upright {
   stroke-dasharray: 2 5;
   stroke: var(--mark);
 }

@@ -28,16 +28,16 @@ const dragging = { ...useDragging(), filter: '', group: useId(), draggable: '.it
 </script>
 
 <template>
-  <div class="picker" :class="{ big }">
+  <div class="grid gap-near" :class="{ big }">
     <VueDraggable v-model="known" v-bind="dragging" tag="ol" class="slots" :aria-label="`Chosen order, the ${names.most} first`">
       <li v-for="(id, place) in known" :key="id" class="item">
-        <span class="rank">
+        <span class="rank block text-soft text-small">
           {{ place + 1 }}
           <small v-if="rank(place)">{{ rank(place) }}</small>
         </span>
         <button
           type="button"
-          class="chip"
+          class="chip w-full"
           :aria-label="`Take out ${nameOf(id)}`"
           @click="order = order.filter((other) => other !== id)"
         >
@@ -46,7 +46,7 @@ const dragging = { ...useDragging(), filter: '', group: useId(), draggable: '.it
         </button>
       </li>
       <li v-for="hole in rest.length" :key="hole">
-        <span class="rank">
+        <span class="rank block text-soft text-small">
           {{ known.length + hole }}
           <small v-if="rank(known.length + hole - 1)">{{ rank(known.length + hole - 1) }}</small>
         </span>
@@ -70,19 +70,10 @@ const dragging = { ...useDragging(), filter: '', group: useId(), draggable: '.it
 </template>
 
 <style scoped>
-.picker {
-  display: grid;
-  gap: var(--gap-near);
-}
 .slots {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
   gap: var(--gap-near);
-}
-.rank {
-  display: block;
-  color: var(--soft);
-  font-size: var(--type-small);
 }
 .hole {
   display: block;
@@ -94,9 +85,6 @@ const dragging = { ...useDragging(), filter: '', group: useId(), draggable: '.it
   display: flex;
   flex-wrap: wrap;
   gap: var(--gap-near);
-}
-.slots .chip {
-  width: 100%;
 }
 .big .slots {
   grid-template-columns: minmax(0, 1fr);

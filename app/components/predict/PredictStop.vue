@@ -17,7 +17,7 @@ const ways = computed(() => predictionsFor(plan.value))
     <div class="stop-head">
       <h2>Predict</h2>
       <p class="soft">{{ predictionPrompt(plan) }}</p>
-      <VBtn size="small" class="slips" :to="`/print/${lesson.id}/slips`" target="_blank">Print slips</VBtn>
+      <VBtn size="small" class="ml-auto" :to="`/print/${lesson.id}/slips`" target="_blank">Print slips</VBtn>
     </div>
     <EmptyNote
       v-if="activeConditions(plan).length === 0 || ways.length === 0"
@@ -29,7 +29,7 @@ const ways = computed(() => predictionsFor(plan.value))
       fluffiest”.
     </EmptyNote>
     <template v-else>
-      <div class="row ways">
+      <div class="row items-end mb-wide">
         <ChoiceField
           label="They predict"
           :model-value="predictionOf(plan)"
@@ -39,9 +39,9 @@ const ways = computed(() => predictionsFor(plan.value))
         <FrameChoice label="in the words" />
       </div>
       <section class="sheet tally" data-target="predictions" aria-labelledby="tally">
-        <h3 id="tally">
+        <h3 class="mb-tight text-lead" id="tally">
           The class so far
-          <span class="soft">{{ stamped }} of {{ groups.length }} groups</span>
+          <span class="soft ml-near font-dense text-body font-normal">{{ stamped }} of {{ groups.length }} groups</span>
         </h3>
         <PredictionTally :plan="plan" :predictions="lesson.record.predictions" />
       </section>
@@ -52,32 +52,9 @@ const ways = computed(() => predictionsFor(plan.value))
       >
         <HandsUp :plan="plan" :predictions="lesson.record.predictions" @count="lesson.addPrediction" />
       </AppFold>
-      <ul class="groups">
+      <ul class="groups mt-14px">
         <GroupPrediction v-for="one in groups" :key="one.group" :prediction="one" :result="result" />
       </ul>
     </template>
   </div>
 </template>
-
-<style scoped>
-.slips {
-  margin-left: auto;
-}
-.tally h3 {
-  margin-bottom: 4px;
-  font-size: var(--type-lead);
-}
-.tally h3 span {
-  margin-left: 8px;
-  font-family: var(--dense);
-  font-size: var(--type-body);
-  font-weight: 400;
-}
-.groups {
-  margin-top: 14px;
-}
-.ways {
-  align-items: flex-end;
-  margin-bottom: 12px;
-}
-</style>

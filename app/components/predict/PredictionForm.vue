@@ -24,7 +24,7 @@ function stamp(): void {
 </script>
 
 <template>
-  <form class="form" :class="{ big }" @submit.prevent="stamp">
+  <form class="grid grid-cols-1 gap-wide" :class="{ big }" @submit.prevent="stamp">
     <OrderPicker v-if="draft.as === 'order'" v-model="draft.order" :plan="plan" :big="big" />
     <EndsPicker v-else-if="draft.as === 'most-least'" v-model="draft.order" :plan="plan" :big="big" />
     <LineSketch v-else-if="draft.as === 'line'" v-model="draft.values" :plan="plan" :big="big" />
@@ -49,11 +49,6 @@ function stamp(): void {
 </template>
 
 <style scoped>
-.form {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: var(--gap-wide);
-}
 .because {
   display: grid;
   gap: var(--gap-tight);

@@ -27,14 +27,14 @@ const placeOf = (id: string) => props.plan.conditions.findIndex((one) => one.id 
   <table class="tally" :class="{ big, many: tally.length > 5 }">
     <thead>
       <tr>
-        <th scope="col"><span class="sr-only">Condition</span></th>
-        <th v-for="column in columns" :key="column" scope="col">{{ column }}</th>
-        <th v-if="counted" scope="col">hands up</th>
+        <th class="text-left" scope="col"><span class="sr-only">Condition</span></th>
+        <th class="text-left" v-for="column in columns" :key="column" scope="col">{{ column }}</th>
+        <th class="text-left" v-if="counted" scope="col">hands up</th>
       </tr>
     </thead>
     <tbody>
       <tr v-for="one in rows" :key="one.condition">
-        <th scope="row">
+        <th class="text-left" scope="row">
           <ConditionBadge
             :size="big ? (tally.length > 5 ? 34 : 44) : 26"
             :letter="letterOf(plan, one.condition)"
@@ -43,7 +43,9 @@ const placeOf = (id: string) => props.plan.conditions.findIndex((one) => one.id 
           <span>{{ nameOfCondition(plan, one.condition) }}</span>
         </th>
         <td v-for="(count, column) in one.counts" :key="column">
-          <span class="squares" :class="{ hollow: column > 0 }"><i v-for="n in count" :key="n" /></span>
+          <span class="squares inline-flex flex-wrap gap-tight mr-close" :class="{ hollow: column > 0 }"
+            ><i class="w-15px h-15px edge-1.5-ink bg-green" v-for="n in count" :key="n"
+          /></span>
           {{ count }}
         </td>
         <td v-if="counted">{{ one.hands }}</td>
@@ -55,9 +57,6 @@ const placeOf = (id: string) => props.plan.conditions.findIndex((one) => one.id 
 <style scoped>
 .tally {
   width: 100%;
-}
-th {
-  text-align: left;
 }
 thead th {
   color: var(--soft);
@@ -73,18 +72,6 @@ tbody th {
 td,
 th {
   padding: var(--gap-tight) var(--gap-near) var(--gap-tight) 0;
-}
-.squares {
-  display: inline-flex;
-  flex-wrap: wrap;
-  gap: var(--gap-tight);
-  margin-right: 6px;
-}
-.squares i {
-  width: 15px;
-  height: 15px;
-  border: 1.5px solid var(--ink);
-  background: var(--green);
 }
 .squares.hollow i {
   background: none;

@@ -20,7 +20,7 @@ function set(id: string, value: number | null): void {
 </script>
 
 <template>
-  <ul class="values" :class="{ big }">
+  <ul class="values grid gap-near" :class="{ big }">
     <li v-for="condition in activeConditions(plan)" :key="condition.id">
       <ConditionName class="name" :plan="plan" :id="condition.id" :size="big ? 34 : 24" />
       <PickOne
@@ -45,10 +45,6 @@ function set(id: string, value: number | null): void {
 </template>
 
 <style scoped>
-.values {
-  display: grid;
-  gap: var(--gap-near);
-}
 li {
   display: grid;
   grid-template-columns: minmax(120px, 240px) minmax(0, 1fr);

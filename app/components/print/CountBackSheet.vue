@@ -15,7 +15,7 @@ const rows = computed(() =>
 <template>
   <div>
     <KitTitle :plan="plan" what="Counting back" />
-    <table class="ruled">
+    <table class="ruled font-heading">
       <thead>
         <tr>
           <th>Thing</th>
@@ -28,7 +28,8 @@ const rows = computed(() =>
       <tbody>
         <tr v-for="{ need, material } in rows" :key="need.material">
           <td>
-            {{ material.name || 'a thing without a name' }}<small v-if="material.use === 'up'"> used up; what is left counts</small>
+            {{ material.name || 'a thing without a name'
+            }}<small class="block" v-if="material.use === 'up'"> used up; what is left counts</small>
           </td>
           <td>{{ need.supply.place }}</td>
           <td class="figure">{{ measuredWords(need.forClass, need.unit) }}</td>
@@ -41,9 +42,6 @@ const rows = computed(() =>
 </template>
 
 <style scoped>
-.ruled {
-  font-family: var(--heading);
-}
 .ruled td,
 .ruled th {
   padding: 2mm;
@@ -52,8 +50,5 @@ const rows = computed(() =>
 .write {
   width: 27mm;
   border-left: 1px solid #000;
-}
-small {
-  display: block;
 }
 </style>

@@ -14,7 +14,7 @@ const adultOnly = (id: string) => props.plan.materials.some((material) => materi
   <div>
     <KitTitle :plan="plan" what="Getting ready" />
     <p v-if="steps.length === 0">Nothing has to be done beforehand.</p>
-    <table v-else class="ruled">
+    <table v-else class="ruled font-heading">
       <thead>
         <tr>
           <th><span class="sr-only">Done</span></th>
@@ -26,44 +26,28 @@ const adultOnly = (id: string) => props.plan.materials.some((material) => materi
       </thead>
       <tbody>
         <tr v-for="(step, place) in steps" :key="place">
-          <td class="tick"><span class="square" /></td>
-          <td class="when">
+          <td class="w-9mm"><span class="square" /></td>
+          <td class="when font-bold nowrap">
             {{ step.planned ? civilWords(step.planned) : step.hours > 0 ? `${spanWords(step.hours * 60)} before` : 'just before' }}
           </td>
           <td>
             {{ stepWords(step, plan, needs) }}
             <em v-if="adultOnly(step.material)"> Adult only.</em>
-            <small v-if="step.moved.length > 0"> {{ movedWords(step.moved) }}</small>
+            <small class="block" v-if="step.moved.length > 0"> {{ movedWords(step.moved) }}</small>
           </td>
           <td class="figure">{{ spanWords(step.minutes) }}</td>
           <td class="figure">{{ step.hours > 0 && step.kind !== 'shop' ? spanWords(step.hours * 60) : '' }}</td>
         </tr>
       </tbody>
     </table>
-    <p class="last">{{ SAFETY_LAST_WORD }}</p>
+    <p class="last mt-4mm">{{ SAFETY_LAST_WORD }}</p>
   </div>
 </template>
 
 <style scoped>
-.ruled {
-  font-family: var(--heading);
-}
 .ruled td,
 .ruled th {
   padding: 1.4mm 2mm;
   color: #000;
-}
-.tick {
-  width: 9mm;
-}
-.when {
-  font-weight: 700;
-  white-space: nowrap;
-}
-small {
-  display: block;
-}
-.last {
-  margin-top: 4mm;
 }
 </style>

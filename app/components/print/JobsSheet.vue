@@ -21,11 +21,11 @@ const nameAt = (place: number) => props.plan.groups[place]!.name
 <template>
   <div>
     <KitTitle :plan="plan" what="Jobs and sharing" />
-    <div class="groups">
+    <div class="groups grid grid-cols-2 gap-y-2mm gap-x-8mm">
       <section v-for="{ group, turns } in sheets" :key="group.id" class="keep-together">
         <h2><ShapeBadge :size="20" :shape="group.shape" /> {{ group.name }}</h2>
         <p v-if="group.away.length > 0">{{ counted(group.away.length, 'seat') }} empty today: {{ group.away.join(', ') }}.</p>
-        <table class="ruled">
+        <table class="ruled font-heading">
           <thead>
             <tr>
               <th>Trial</th>
@@ -43,15 +43,17 @@ const nameAt = (place: number) => props.plan.groups[place]!.name
     </div>
     <section v-if="sharing.length > 0" class="keep-together">
       <h2>Sharing: who sits with whom</h2>
-      <table class="ruled">
+      <table class="ruled font-heading">
         <tbody>
           <tr v-for="(round, place) in sharing" :key="place">
             <td>
-              <strong class="pair">round {{ place + 1 }}</strong>
+              <strong class="inline-block mr-6mm nowrap">round {{ place + 1 }}</strong>
             </td>
             <td>
-              <span v-for="([a, b], at) in round.pairs" :key="at" class="pair">{{ nameAt(a) }} – {{ nameAt(b) }}</span>
-              <span v-if="round.rests !== undefined" class="pair">{{ nameAt(round.rests) }} writes up</span>
+              <span v-for="([a, b], at) in round.pairs" :key="at" class="inline-block mr-6mm nowrap"
+                >{{ nameAt(a) }} – {{ nameAt(b) }}</span
+              >
+              <span v-if="round.rests !== undefined" class="inline-block mr-6mm nowrap">{{ nameAt(round.rests) }} writes up</span>
             </td>
           </tr>
         </tbody>
@@ -61,11 +63,6 @@ const nameAt = (place: number) => props.plan.groups[place]!.name
 </template>
 
 <style scoped>
-.groups {
-  display: grid;
-  grid-template-columns: repeat(2, minmax(0, 1fr));
-  gap: 2mm 8mm;
-}
 h2 {
   display: flex;
   align-items: center;
@@ -73,18 +70,10 @@ h2 {
   margin: 3mm 0 1mm;
   font-size: 14pt;
 }
-.ruled {
-  font-family: var(--heading);
-}
 .ruled td,
 .ruled th {
   padding: 0.6mm 1mm 0.6mm 0;
   color: #000;
   font-size: 11pt;
-}
-.pair {
-  display: inline-block;
-  margin-right: 6mm;
-  white-space: nowrap;
 }
 </style>

@@ -8,7 +8,7 @@ defineProps<{ plan: Plan; what: string }>()
 
 <template>
   <header>
-    <h1>{{ what }}</h1>
+    <h1 class="text-20pt">{{ what }}</h1>
     <p>
       {{ plan.title || 'Lesson' }}, class {{ plan.className }}{{ plan.date ? `, ${dayWords(plan.date)}` : ''
       }}{{ plan.clock.start ? `, ${plan.clock.start}` : '' }}
@@ -20,8 +20,5 @@ defineProps<{ plan: Plan; what: string }>()
 header {
   margin-bottom: 4mm;
   border-bottom: 2px solid #000;
-}
-h1 {
-  font-size: 20pt;
 }
 </style>

@@ -20,38 +20,19 @@ const places = computed(() => {
   <div>
     <KitTitle :plan="plan" what="Picking list" />
     <section v-for="{ place, rows } in places" :key="place" class="keep-together">
-      <h2>{{ place || 'No place written down' }}</h2>
-      <table class="ruled">
+      <h2 class="mx-0 mt-4mm mb-1mm text-14pt">{{ place || 'No place written down' }}</h2>
+      <table class="ruled font-heading">
         <tbody>
           <tr v-for="{ need, name } in rows" :key="need.material">
-            <td class="tick"><span class="square" /></td>
-            <td>{{ name }}</td>
-            <td class="figure">
+            <td class="py-1.2mm px-2mm w-11mm"><span class="square" /></td>
+            <td class="py-1.2mm px-2mm">{{ name }}</td>
+            <td class="figure py-1.2mm px-2mm">
               <strong>{{ measuredWords(need.forClass, need.unit) }}</strong>
             </td>
-            <td class="short">{{ need.short > 0 ? `${amountWords(need.short, need.unit)} short` : '' }}</td>
+            <td class="short py-1.2mm px-2mm w-34mm">{{ need.short > 0 ? `${amountWords(need.short, need.unit)} short` : '' }}</td>
           </tr>
         </tbody>
       </table>
     </section>
   </div>
 </template>
-
-<style scoped>
-h2 {
-  margin: 4mm 0 1mm;
-  font-size: 14pt;
-}
-.ruled {
-  font-family: var(--heading);
-}
-.ruled td {
-  padding: 1.2mm 2mm;
-}
-.tick {
-  width: 11mm;
-}
-.short {
-  width: 34mm;
-}
-</style>

@@ -34,42 +34,44 @@ const LINES = 4
   <div>
     <section v-for="(group, place) in sheets" :key="group?.id ?? 'blank'" class="sheet-page" :class="{ 'new-page': place > 0 }">
       <header>
-        <h1>{{ plan.title || 'Our test' }}</h1>
-        <p v-if="group" class="who"><ShapeBadge :size="20" :shape="group.shape" /> {{ group.name }}</p>
-        <p v-else class="who">Group <span class="line short" /></p>
+        <h1 class="text-19pt">{{ plan.title || 'Our test' }}</h1>
+        <p v-if="group" class="flex items-center gap-2mm text-14pt">
+          <ShapeBadge :size="20" :shape="group.shape" /> {{ group.name }}
+        </p>
+        <p v-else class="flex items-center gap-2mm text-14pt">Group <span class="line short" /></p>
       </header>
-      <p v-if="!blank" class="question">{{ question(plan) }}</p>
-      <p v-else class="question">
+      <p v-if="!blank" class="question my-4mm mx-0 text-15pt font-bold">{{ question(plan) }}</p>
+      <p v-else class="question my-4mm mx-0 text-15pt font-bold">
         <template v-for="(segment, part) in questionSegments(plan)" :key="part"
           ><span v-if="segment.card" class="line" /><template v-else>{{ segment.text }}</template></template
         >
       </p>
       <dl>
-        <dt>{{ words.changed }}</dt>
+        <dt class="font-bold">{{ words.changed }}</dt>
         <dd>
           <template v-if="!blank">{{ changedFactor(plan)?.name ?? '…' }}</template>
           <span v-else class="line wide" />
         </dd>
-        <dt>{{ words.measured }}</dt>
+        <dt class="font-bold">{{ words.measured }}</dt>
         <dd>
           <template v-if="!blank">{{ measuredCard(plan)?.name ?? '…' }}</template>
           <span v-else class="line wide" />
         </dd>
-        <dt>{{ words.kept }}</dt>
+        <dt class="font-bold">{{ words.kept }}</dt>
         <dd>
           <ul v-if="!blank">
             <li v-for="factor in kept" :key="factor.id">{{ factor.name }}{{ factor.how ? `: ${factor.how}` : '' }}</li>
           </ul>
           <span v-for="line in LINES" v-else :key="line" class="line wide" />
         </dd>
-        <dt>Before every trial</dt>
+        <dt class="font-bold">Before every trial</dt>
         <dd>
           <ul v-if="!blank">
             <li v-for="line in plan.resetList" :key="line"><span class="square" /> {{ line }}</li>
           </ul>
           <span v-for="line in 3" v-else :key="line" class="line wide" />
         </dd>
-        <dt>{{ FRAME_WORDS[plan.frame].name }}</dt>
+        <dt class="font-bold">{{ FRAME_WORDS[plan.frame].name }}</dt>
         <dd><span class="line wide" /><span class="line wide" /></dd>
       </dl>
       <table>
@@ -88,14 +90,14 @@ const LINES = 4
           </tr>
         </tbody>
       </table>
-      <p v-if="!blank && care.length > 0" class="care">
+      <p v-if="!blank && care.length > 0" class="care mt-3mm text-11pt">
         <strong>Take care.</strong>
         <span v-for="{ doer, who, what } in care" :key="doer">
           <strong>{{ doer === 'adult-only' ? 'An adult does this for you' : who }}:</strong> {{ what }}.
         </span>
         The school’s own rules come first.
       </p>
-      <p class="found">We found that <span class="line wide" /><span class="line wide" /></p>
+      <p class="found mt-4mm font-bold">We found that <span class="line wide" /><span class="line wide" /></p>
     </section>
   </div>
 </template>
@@ -104,37 +106,16 @@ const LINES = 4
 .care span::before {
   content: ' ';
 }
-.care {
-  margin-top: 3mm;
-  font-size: 11pt;
-}
 header {
   display: flex;
   align-items: baseline;
   justify-content: space-between;
   border-bottom: 2px solid #000;
 }
-h1 {
-  font-size: 19pt;
-}
-.who {
-  display: flex;
-  align-items: center;
-  gap: 2mm;
-  font-size: 14pt;
-}
-.question {
-  margin: 4mm 0;
-  font-size: 15pt;
-  font-weight: 700;
-}
 dl {
   display: grid;
   grid-template-columns: 42mm 1fr;
   gap: 2.5mm 4mm;
-}
-dt {
-  font-weight: 700;
 }
 .line {
   display: inline-block;
@@ -171,9 +152,5 @@ td {
 }
 th:first-child {
   width: 44mm;
-}
-.found {
-  margin-top: 4mm;
-  font-weight: 700;
 }
 </style>

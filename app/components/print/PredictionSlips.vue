@@ -22,20 +22,20 @@ const pages = computed(() =>
     <h1 class="screen-only">Prediction slips</h1>
     <div v-for="(groups, page) in pages" :key="page" class="slips" :class="{ 'new-page': page > 0 }">
       <section v-for="group in groups" :key="group.id" class="slip keep-together">
-        <h2><ShapeBadge :size="18" :shape="group.shape" /> {{ group.name }}</h2>
-        <p class="question">{{ question(plan) }}</p>
-        <p class="conditions">
+        <h2 class="flex items-center gap-2mm text-15pt"><ShapeBadge :size="18" :shape="group.shape" /> {{ group.name }}</h2>
+        <p class="question my-2mm mx-0 text-12.5pt font-bold">{{ question(plan) }}</p>
+        <p class="conditions flex flex-wrap gap-y-1mm gap-x-5mm">
           <span v-for="condition in activeConditions(plan)" :key="condition.id"
             ><strong>{{ letterOf(plan, condition.id) }}</strong> {{ nameOfCondition(plan, condition.id) }}</span
           >
         </p>
         <p>{{ predictionPrompt(plan) }}</p>
-        <p v-if="as === 'order' || as === 'most-least'" class="order">
+        <p v-if="as === 'order' || as === 'most-least'" class="order flex flex-wrap items-center gap-2mm my-4mm mx-0">
           {{ endsOf(plan).most }}
           <span v-for="n in as === 'order' ? activeConditions(plan).length : 2" :key="n" class="box" />
           {{ endsOf(plan).least }}
         </p>
-        <svg v-else-if="as === 'line'" viewBox="0 0 300 150" class="axes" aria-hidden="true">
+        <svg v-else-if="as === 'line'" viewBox="0 0 300 150" class="axes w-full" aria-hidden="true">
           <path d="M40 8V126H292" fill="none" stroke="#000" stroke-width="1.5" />
           <template v-for="(point, place) in points" :key="point.id">
             <line :x1="xOf(place)" :x2="xOf(place)" y1="126" y2="131" stroke="#000" />
@@ -43,7 +43,7 @@ const pages = computed(() =>
           </template>
         </svg>
         <ul v-else class="values">
-          <li v-for="condition in activeConditions(plan)" :key="condition.id">
+          <li class="flex gap-3mm py-1mm px-0" v-for="condition in activeConditions(plan)" :key="condition.id">
             <strong>{{ letterOf(plan, condition.id) }}</strong>
             <template v-if="as === 'change'">more · the same · less</template>
             <span v-else class="line" />
@@ -68,29 +68,6 @@ const pages = computed(() =>
   padding: 5mm;
   border: 1px dashed #000;
 }
-h2 {
-  display: flex;
-  align-items: center;
-  gap: 2mm;
-  font-size: 15pt;
-}
-.question {
-  margin: 2mm 0;
-  font-size: 12.5pt;
-  font-weight: 700;
-}
-.conditions {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 1mm 5mm;
-}
-.order {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 2mm;
-  margin: 4mm 0;
-}
 .box {
   width: 11mm;
   height: 11mm;
@@ -100,15 +77,7 @@ h2 {
   height: 9mm;
   border-bottom: 1px solid #000;
 }
-.axes {
-  width: 100%;
-}
 .axes text {
   font-size: 11px;
-}
-.values li {
-  display: flex;
-  gap: 3mm;
-  padding: 1mm 0;
 }
 </style>

@@ -43,17 +43,17 @@ const ODD_LINES = 2
   <div>
     <section v-for="(group, place) in plan.groups" :key="group.id" class="sheet-page" :class="{ 'new-page': place > 0 }">
       <header>
-        <h1>{{ plan.title || 'Our test' }}: what we measure</h1>
-        <p class="who"><ShapeBadge :size="20" :shape="group.shape" /> {{ group.name }}</p>
+        <h1 class="text-17pt">{{ plan.title || 'Our test' }}: what we measure</h1>
+        <p class="flex gap-2mm items-center text-14pt nowrap"><ShapeBadge :size="20" :shape="group.shape" /> {{ group.name }}</p>
       </header>
-      <p v-if="plan.changed && plan.measured" class="question">{{ question(plan) }}</p>
-      <ul v-if="plan.resetList.length > 0" class="resets">
-        <li v-for="line in plan.resetList" :key="line"><span class="square" /> {{ line }}</li>
+      <p v-if="plan.changed && plan.measured" class="question my-3mm mx-0 text-13pt font-bold">{{ question(plan) }}</p>
+      <ul v-if="plan.resetList.length > 0" class="resets flex flex-wrap gap-y-1.5mm gap-x-7mm">
+        <li class="flex gap-2mm items-center" v-for="line in plan.resetList" :key="line"><span class="square" /> {{ line }}</li>
       </ul>
-      <p v-if="orderLine(plan, group.id)" class="order">
+      <p v-if="orderLine(plan, group.id)" class="order my-2mm mx-0">
         <strong>Do your trials in this order:</strong> {{ orderLine(plan, group.id) }}. The small numbers say the same.
       </p>
-      <p v-if="method?.instrument === 'words'" class="words">Words, the least first: {{ method.words.join(' · ') }}</p>
+      <p v-if="method?.instrument === 'words'" class="words mt-2mm">Words, the least first: {{ method.words.join(' · ') }}</p>
       <table v-if="!down">
         <thead>
           <tr>
@@ -102,17 +102,17 @@ const ODD_LINES = 2
           </tr>
         </tbody>
       </table>
-      <p v-if="plan.jobs.length > 0 && turnsOf(group).length > 0" class="jobs">
+      <p v-if="plan.jobs.length > 0 && turnsOf(group).length > 0" class="mt-3mm text-11pt">
         <strong>Jobs turn with every trial.</strong>
         <span v-for="turn in turnsOf(group)" :key="turn.trials[0]">
           Trial {{ turn.trials[0] }}: {{ plan.jobs.map((job, at) => `${job} ${turn.seats[at]}`).join(', ') }}.
         </span>
         Then from the start.
       </p>
-      <h2>A number that went wrong: cross it out once, write why, do the trial again</h2>
-      <p class="hint">{{ REASONS.join(' · ') }}</p>
+      <h2 class="mt-5mm text-12pt">A number that went wrong: cross it out once, write why, do the trial again</h2>
+      <p class="hint text-10pt">{{ REASONS.join(' · ') }}</p>
       <span v-for="line in ODD_LINES" :key="line" class="line" />
-      <h2>What we saw, with the time</h2>
+      <h2 class="mt-5mm text-12pt">What we saw, with the time</h2>
       <span v-for="line in SEEN_LINES" :key="line" class="line" />
     </section>
   </div>
@@ -125,38 +125,6 @@ header {
   align-items: baseline;
   justify-content: space-between;
   border-bottom: 2px solid #000;
-}
-h1 {
-  font-size: 17pt;
-}
-h2 {
-  margin-top: 5mm;
-  font-size: 12pt;
-}
-.who {
-  display: flex;
-  gap: 2mm;
-  align-items: center;
-  font-size: 14pt;
-  white-space: nowrap;
-}
-.question {
-  margin: 3mm 0;
-  font-size: 13pt;
-  font-weight: 700;
-}
-.resets {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 1.5mm 7mm;
-}
-.resets li {
-  display: flex;
-  gap: 2mm;
-  align-items: center;
-}
-.words {
-  margin-top: 2mm;
 }
 table {
   width: 100%;
@@ -188,22 +156,12 @@ td {
 .practice {
   border-style: dashed;
 }
-.order {
-  margin: 2mm 0;
-}
 .nth {
   float: left;
   font-size: 9pt;
 }
 .none {
   background: repeating-linear-gradient(45deg, transparent 0 3mm, #000 3mm 3.15mm);
-}
-.jobs {
-  margin-top: 3mm;
-  font-size: 11pt;
-}
-.hint {
-  font-size: 10pt;
 }
 .line {
   display: block;

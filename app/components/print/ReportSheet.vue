@@ -21,29 +21,29 @@ function saveMarkdown(): void {
 </script>
 
 <template>
-  <article class="report">
-    <div class="screen-only row files">
+  <article class="report text-10.5pt leading-1.35">
+    <div class="screen-only row files mb-6mm">
       <button type="button" class="button small" @click="saveHtml">Save as HTML</button>
       <button type="button" class="button small" @click="saveMarkdown">Save as Markdown</button>
     </div>
     <header>
-      <h1>{{ report.title }}</h1>
-      <p>{{ report.under }}</p>
+      <h1 class="text-18pt">{{ report.title }}</h1>
+      <p class="flex-none">{{ report.under }}</p>
     </header>
-    <p class="question">{{ report.question }}</p>
+    <p class="question my-2.5mm mx-0 text-13.5pt font-bold">{{ report.question }}</p>
     <template v-for="(block, place) in report.blocks" :key="place">
-      <h2 v-if="block.kind === 'heading'">{{ block.text }}</h2>
-      <p v-else-if="block.kind === 'text'" class="text">{{ block.text }}</p>
+      <h2 class="mt-2mm text-12.5pt" v-if="block.kind === 'heading'">{{ block.text }}</h2>
+      <p v-else-if="block.kind === 'text'" class="text my-1mm mx-0">{{ block.text }}</p>
       <dl v-else-if="block.kind === 'facts'">
         <template v-for="row in block.rows" :key="row.term">
-          <dt>{{ row.term }}</dt>
+          <dt class="font-bold">{{ row.term }}</dt>
           <dd>{{ row.text }}</dd>
         </template>
       </dl>
       <ul v-else-if="block.kind === 'list'">
         <li v-for="(item, at) in block.items" :key="at">{{ item }}</li>
       </ul>
-      <table v-else-if="block.kind === 'table'" class="ruled">
+      <table v-else-if="block.kind === 'table'" class="ruled my-2mm mx-0 font-heading">
         <caption class="sr-only">
           {{
             block.caption
@@ -61,11 +61,11 @@ function saveMarkdown(): void {
           </tr>
         </tbody>
       </table>
-      <div v-else-if="block.kind === 'chart' && plan && record" class="chart keep-together">
+      <div v-else-if="block.kind === 'chart' && plan && record" class="keep-together my-2mm mx-0">
         <PaperChart :plan="plan" :record="record" />
       </div>
       <div v-else-if="block.kind === 'quote'" class="quote keep-together">
-        <p>{{ block.text || ' ' }}</p>
+        <p class="min-h-8mm text-12pt whitespace-pre-wrap">{{ block.text || ' ' }}</p>
         <small v-if="block.note">{{ block.note }}</small>
       </div>
     </template>
@@ -73,15 +73,8 @@ function saveMarkdown(): void {
 </template>
 
 <style scoped>
-.report {
-  font-size: 10.5pt;
-  line-height: 1.35;
-}
 .report + .report {
   break-before: page;
-}
-.files {
-  margin-bottom: 6mm;
 }
 header {
   display: flex;
@@ -90,28 +83,10 @@ header {
   gap: 6mm;
   border-bottom: 2px solid #000;
 }
-header p {
-  flex: none;
-}
-h1 {
-  font-size: 18pt;
-}
-.question {
-  margin: 2.5mm 0;
-  font-size: 13.5pt;
-  font-weight: 700;
-}
 dl {
   display: grid;
   grid-template-columns: 34mm 1fr;
   gap: 0.6mm 3mm;
-}
-dt {
-  font-weight: 700;
-}
-.ruled {
-  margin: 2mm 0;
-  font-family: var(--heading);
 }
 .ruled td,
 .ruled th {
@@ -120,28 +95,13 @@ dt {
   font-size: 10.5pt;
   vertical-align: top;
 }
-.text {
-  margin: 1mm 0;
-}
 ul {
   padding-left: 5mm;
   list-style: disc;
-}
-.chart {
-  margin: 2mm 0;
-}
-h2 {
-  margin-top: 2mm;
-  font-size: 12.5pt;
 }
 .quote {
   padding: 2mm 3mm;
   border: 1.5px solid #000;
   border-radius: 2mm;
-}
-.quote p {
-  min-height: 8mm;
-  font-size: 12pt;
-  white-space: pre-wrap;
 }
 </style>

@@ -17,7 +17,7 @@ const bill = computed(() => billOf(rows.value.map(({ need }) => need)))
   <div>
     <KitTitle :plan="plan" what="Shopping list" />
     <p v-if="rows.length === 0">Nothing is short.</p>
-    <table v-else class="ruled">
+    <table v-else class="ruled font-heading">
       <thead>
         <tr>
           <th><span class="sr-only">Got</span></th>
@@ -30,7 +30,7 @@ const bill = computed(() => billOf(rows.value.map(({ need }) => need)))
       </thead>
       <tbody>
         <tr v-for="{ need, material } in rows" :key="need.material">
-          <td class="tick"><span class="square" /></td>
+          <td class="w-9mm"><span class="square" /></td>
           <td>{{ material.name || 'a thing without a name' }}</td>
           <td>
             <strong>{{
@@ -59,15 +59,9 @@ const bill = computed(() => billOf(rows.value.map(({ need }) => need)))
 </template>
 
 <style scoped>
-.ruled {
-  font-family: var(--heading);
-}
 .ruled td,
 .ruled th {
   padding: 1.4mm 2mm;
   color: #000;
-}
-.tick {
-  width: 9mm;
 }
 </style>

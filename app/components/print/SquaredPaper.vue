@@ -26,13 +26,19 @@ const kindAt = (place: number) => ((place + 0.5) / conditions.value.length) * AC
 
 <template>
   <article class="squared">
-    <h1>{{ question(plan) }}</h1>
-    <p v-if="!blank && up && graph" class="sentence">
+    <h1 class="text-15pt">{{ question(plan) }}</h1>
+    <p v-if="!blank && up && graph" class="sentence mx-0 mt-2mm mb-3mm text-13pt">
       {{ scaleSentence(up, graph.unit) }}
       <template v-if="across"> Along the bottom: {{ scaleSentence(across, graph.across!.unit) }}</template>
     </p>
-    <p v-else class="sentence">Count in …… s, …… squares each, up to ……</p>
-    <svg :viewBox="`0 0 ${wide} ${high}`" :style="{ width: `${wide}mm` }" role="img" aria-label="Squared paper with axes">
+    <p v-else class="sentence mx-0 mt-2mm mb-3mm text-13pt">Count in …… s, …… squares each, up to ……</p>
+    <svg
+      class="block max-w-full h-auto"
+      :viewBox="`0 0 ${wide} ${high}`"
+      :style="{ width: `${wide}mm` }"
+      role="img"
+      aria-label="Squared paper with axes"
+    >
       <line v-for="n in rows + 1" :key="`r${n}`" :x1="x(0)" :x2="x(ACROSS)" :y1="y(n - 1)" :y2="y(n - 1)" class="square" />
       <line v-for="n in ACROSS + 1" :key="`c${n}`" :x1="x(n - 1)" :x2="x(n - 1)" :y1="y(0)" :y2="y(rows)" class="square" />
       <line :x1="x(0)" :x2="x(0)" :y1="y(0)" :y2="y(rows) - 2" class="axis" />
@@ -58,26 +64,14 @@ const kindAt = (place: number) => ((place + 0.5) / conditions.value.length) * AC
         >
           {{ letterOf(plan, condition.id) }}{{ conditions.length < 5 ? ` ${nameOfCondition(plan, condition.id)}` : '' }}
         </text>
-        <text :x="x(0) + 1" y="3" class="title">{{ titles.up }}</text>
-        <text :x="x(ACROSS)" :y="y(0) + 11" text-anchor="end" class="title">{{ titles.across }}</text>
+        <text :x="x(0) + 1" y="3" class="title font-bold">{{ titles.up }}</text>
+        <text :x="x(ACROSS)" :y="y(0) + 11" text-anchor="end" class="title font-bold">{{ titles.across }}</text>
       </template>
     </svg>
   </article>
 </template>
 
 <style scoped>
-h1 {
-  font-size: 15pt;
-}
-.sentence {
-  margin: 2mm 0 3mm;
-  font-size: 13pt;
-}
-svg {
-  display: block;
-  max-width: 100%;
-  height: auto;
-}
 .square {
   stroke: #777;
   stroke-width: 0.18;
@@ -89,8 +83,5 @@ svg {
 text {
   font-family: var(--heading);
   font-size: 3.6px;
-}
-.title {
-  font-weight: 700;
 }
 </style>

@@ -43,7 +43,7 @@ useFitInside(sheet, '.label')
         <template v-if="'group' in label">
           <h2><ShapeBadge :size="30" :shape="label.group.shape" /> {{ label.group.name }}</h2>
           <p class="title">
-            {{ plan.title }} · <span>{{ counted(label.group.seats, 'seat') }}</span>
+            {{ plan.title }} · <span class="nowrap">{{ counted(label.group.seats, 'seat') }}</span>
           </p>
           <p class="conditions">
             <template v-for="id in own.get(label.group.id)" :key="id">
@@ -56,7 +56,7 @@ useFitInside(sheet, '.label')
               <ConditionName v-else :plan="plan" :id="id" :size="34" />
             </template>
           </p>
-          <p v-if="orderLine(plan, label.group.id)" class="order">In this order: {{ orderLine(plan, label.group.id) }}</p>
+          <p v-if="orderLine(plan, label.group.id)" class="order text-11pt">In this order: {{ orderLine(plan, label.group.id) }}</p>
         </template>
         <template v-else>
           <h2>
@@ -109,18 +109,12 @@ h2 {
   font-size: calc(11pt * var(--fit));
   line-height: 1.2;
 }
-.title span {
-  white-space: nowrap;
-}
 .conditions {
   display: flex;
   flex-wrap: wrap;
   gap: 1mm 3mm;
   font-size: calc(14pt * var(--fit));
   line-height: 1.15;
-}
-.order {
-  font-size: 11pt;
 }
 .care {
   margin-top: auto;

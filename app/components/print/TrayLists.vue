@@ -32,12 +32,12 @@ const care = computed(() => careLines(props.plan))
 <template>
   <div>
     <section>
-      <h1>{{ plan.title || 'Lesson' }}: for the whole class</h1>
+      <h1 class="text-20pt">{{ plan.title || 'Lesson' }}: for the whole class</h1>
       <p>Class {{ plan.className }}{{ plan.date ? `, ${dayWords(plan.date)}` : '' }}. {{ trialSum(plan) }}.</p>
-      <table class="ruled list">
+      <table class="ruled list mt-3mm font-heading">
         <thead>
           <tr>
-            <th class="tick">Got</th>
+            <th class="w-11mm">Got</th>
             <th>Thing</th>
             <th class="figure">Class</th>
             <th class="figure">of it spare</th>
@@ -47,7 +47,7 @@ const care = computed(() => careLines(props.plan))
         </thead>
         <tbody>
           <tr v-for="need in needs" :key="need.material">
-            <td class="tick"><span class="square" /></td>
+            <td class="w-11mm"><span class="square" /></td>
             <td>{{ need.name }}</td>
             <td class="figure">
               <strong>{{ measuredWords(need.forClass, need.unit) }}</strong>
@@ -66,7 +66,7 @@ const care = computed(() => careLines(props.plan))
       </table>
       <h2>Take care</h2>
       <ul class="care">
-        <li v-for="one in cautions" :key="one.caution">
+        <li class="flex gap-3mm py-0.8mm px-0" v-for="one in cautions" :key="one.caution">
           <span class="square" />
           <span>
             <strong>{{ cautionWords(one.caution).name }}: {{ doerWords(one.doer) }}.</strong>
@@ -74,31 +74,31 @@ const care = computed(() => careLines(props.plan))
             <template v-if="one.notHere"> Not here: {{ one.notHere }}.</template>
           </span>
         </li>
-        <li v-for="own in plan.ownCautions" :key="own.id">
+        <li class="flex gap-3mm py-0.8mm px-0" v-for="own in plan.ownCautions" :key="own.id">
           <span class="square" />
           <span
             ><strong>{{ own.text }}</strong> ({{ doerWords(own.doer) }})</span
           >
         </li>
       </ul>
-      <p class="last">{{ SAFETY_LAST_WORD }}</p>
+      <p class="last mt-3mm font-bold">{{ SAFETY_LAST_WORD }}</p>
     </section>
     <section
       v-for="(group, place) in plan.groups"
       :key="group.id"
-      class="tray keep-together"
+      class="tray keep-together pb-6mm"
       :class="{ 'new-page': place % 2 === 0 }"
     >
       <h2>
         <ShapeBadge :size="22" :shape="group.shape" />
         {{ group.name }}
-        <span class="soft">{{ counted(group.seats, 'seat') }}</span>
+        <span class="soft text-11pt font-normal">{{ counted(group.seats, 'seat') }}</span>
       </h2>
       <p>{{ question(plan) }}</p>
-      <table class="ruled list">
+      <table class="ruled list mt-3mm font-heading">
         <tbody>
           <tr v-for="need in onTray(group.id)" :key="need.material">
-            <td class="tick"><span class="square" /></td>
+            <td class="w-11mm"><span class="square" /></td>
             <td>{{ need.name }}</td>
             <td class="figure">
               <strong>{{ measuredWords(need.trays[group.id]!, need.unit) }}</strong>
@@ -106,25 +106,22 @@ const care = computed(() => careLines(props.plan))
           </tr>
         </tbody>
       </table>
-      <p v-if="elsewhere.length > 0" class="care">
+      <p v-if="elsewhere.length > 0" class="care mt-2mm text-10pt">
         Not on the tray:
         {{ elsewhere.map(({ name, forClass, unit }) => `${name} (${measuredWords(forClass, unit)} for the class)`).join(', ') }}.
       </p>
-      <p v-if="care.length > 0" class="care">
+      <p v-if="care.length > 0" class="care mt-2mm text-10pt">
         <strong>Take care.</strong>
         <span v-for="{ doer, who, what } in care" :key="doer">
           <strong>{{ who }}:</strong> {{ what }}.
         </span>
       </p>
-      <p class="care">{{ SAFETY_LAST_WORD }}</p>
+      <p class="care mt-2mm text-10pt">{{ SAFETY_LAST_WORD }}</p>
     </section>
   </div>
 </template>
 
 <style scoped>
-h1 {
-  font-size: 20pt;
-}
 h2 {
   display: flex;
   align-items: center;
@@ -132,38 +129,11 @@ h2 {
   margin: 5mm 0 2mm;
   font-size: 15pt;
 }
-h2 span {
-  font-size: 11pt;
-  font-weight: 400;
-}
-.list {
-  margin-top: 3mm;
-  font-family: var(--heading);
-}
 .list td {
   padding: 1.1mm 2mm;
 }
-.tick {
-  width: 11mm;
-}
-ul.care li {
-  display: flex;
-  gap: 3mm;
-  padding: 0.8mm 0;
-}
 p.care span::before {
   content: ' ';
-}
-p.care {
-  margin-top: 2mm;
-  font-size: 10pt;
-}
-.last {
-  margin-top: 3mm;
-  font-weight: 700;
-}
-.tray {
-  padding-bottom: 6mm;
 }
 .tray + .tray:not(.new-page) {
   border-top: 1.5px dashed #000;

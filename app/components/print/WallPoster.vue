@@ -26,28 +26,32 @@ const table = computed(() => resultsBlock(props.plan, props.record)[0])
       role="group"
       :aria-label="quarter || 'Poster'"
     >
-      <p v-if="quarter" class="where">{{ quarter }}: trim along the dashed line and join</p>
+      <p v-if="quarter" class="text-9pt">{{ quarter }}: trim along the dashed line and join</p>
       <div class="window">
-        <section class="poster" :class="quarter.replace(' ', '-')" :aria-hidden="quarter !== '' && quarter !== 'top left'">
+        <section
+          class="poster flex flex-col gap-7mm p-8mm text-black text-20pt leading-1.3"
+          :class="quarter.replace(' ', '-')"
+          :aria-hidden="quarter !== '' && quarter !== 'top left'"
+        >
           <h1>{{ question(plan) }}</h1>
           <p class="under">{{ plan.title }} · class {{ plan.className }}{{ plan.date ? `, ${dayWords(plan.date)}` : '' }}</p>
           <div class="columns">
             <dl>
-              <dt>{{ words.changed }}</dt>
-              <dd>
+              <dt class="font-bold">{{ words.changed }}</dt>
+              <dd class="mb-4mm">
                 {{ changedFactor(plan)?.name ?? '…' }}
                 <ul class="conditions">
-                  <li v-for="condition in activeConditions(plan)" :key="condition.id">
+                  <li class="py-1mm px-0" v-for="condition in activeConditions(plan)" :key="condition.id">
                     <ConditionName :id="condition.id" :plan="plan" :size="34" />
                   </li>
                 </ul>
               </dd>
-              <dt>{{ words.measured }}</dt>
-              <dd>{{ measuredCard(plan)?.name ?? '…' }}</dd>
-              <dt>{{ words.kept }}</dt>
-              <dd>{{ list(keptFactors(plan).map(({ name }) => name)) || '…' }}</dd>
+              <dt class="font-bold">{{ words.measured }}</dt>
+              <dd class="mb-4mm">{{ measuredCard(plan)?.name ?? '…' }}</dd>
+              <dt class="font-bold">{{ words.kept }}</dt>
+              <dd class="mb-4mm">{{ list(keptFactors(plan).map(({ name }) => name)) || '…' }}</dd>
             </dl>
-            <div class="graph"><PaperChart :plan="plan" :record="record" :width="440" :height="430" /></div>
+            <div class="graph min-h-0"><PaperChart :plan="plan" :record="record" :width="440" :height="430" /></div>
           </div>
           <table v-if="table?.kind === 'table'">
             <thead>
@@ -61,7 +65,7 @@ const table = computed(() => resultsBlock(props.plan, props.record)[0])
               </tr>
             </tbody>
           </table>
-          <ol v-if="podium.length > 0" class="podium">
+          <ol v-if="podium.length > 0" class="flex gap-8mm p-0 font-bold list-none">
             <li v-for="line in podium" :key="line">{{ line }}</li>
           </ol>
           <p class="sure">{{ sureWords(plan, record) }}</p>
@@ -91,15 +95,6 @@ const table = computed(() => resultsBlock(props.plan, props.record)[0])
   width: var(--wide);
   height: var(--high);
 }
-.poster {
-  display: flex;
-  flex-direction: column;
-  gap: 7mm;
-  padding: 8mm;
-  color: #000;
-  font-size: 20pt;
-  line-height: 1.3;
-}
 .four-a4 .poster {
   font-size: 27pt;
 }
@@ -123,9 +118,6 @@ const table = computed(() => resultsBlock(props.plan, props.record)[0])
 .bottom-right {
   margin-top: calc(var(--high) / -2);
 }
-.where {
-  font-size: 9pt;
-}
 h1 {
   font-size: 2.1em;
   line-height: 1.15;
@@ -143,18 +135,6 @@ h2 {
   gap: 8mm;
   min-height: 0;
 }
-dt {
-  font-weight: 700;
-}
-dd {
-  margin-bottom: 4mm;
-}
-.conditions li {
-  padding: 1mm 0;
-}
-.graph {
-  min-height: 0;
-}
 table {
   border-collapse: collapse;
 }
@@ -167,13 +147,6 @@ td {
 th:first-child,
 td:first-child {
   text-align: left;
-}
-.podium {
-  display: flex;
-  gap: 8mm;
-  padding: 0;
-  font-weight: 700;
-  list-style: none;
 }
 .sure {
   font-size: 0.85em;

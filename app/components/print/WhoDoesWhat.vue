@@ -38,8 +38,8 @@ const clockOf = (seconds: number) => {
 <template>
   <div>
     <KitTitle :plan="plan" what="Who does what, and when" />
-    <p class="question">{{ question(plan) }}</p>
-    <table class="ruled phases">
+    <p class="question mb-3mm text-13pt font-bold">{{ question(plan) }}</p>
+    <table class="ruled w-90mm font-heading">
       <tbody>
         <tr v-for="{ phase, start, minutes } in phases" :key="phase">
           <td>{{ timeAt(plan.clock.start, start) ?? `minute ${start}` }}</td>
@@ -52,16 +52,16 @@ const clockOf = (seconds: number) => {
     </table>
     <p>{{ endWords(plan, fit) }}</p>
     <section class="keep-together">
-      <h2>{{ ARRANGEMENT_WORDS[way].name }}</h2>
+      <h2 class="mx-0 mt-5mm mb-1mm text-14pt">{{ ARRANGEMENT_WORDS[way].name }}</h2>
       <ArrangementTable :plan="plan" :test-start="testStart" />
     </section>
     <section v-if="jars" class="keep-together">
-      <h2>Reading timetable</h2>
+      <h2 class="mx-0 mt-5mm mb-1mm text-14pt">Reading timetable</h2>
       <ReadingTable :plan="plan" :test-start="testStart" />
     </section>
     <section v-if="round.length > 0" class="keep-together">
-      <h2>Who has {{ things.join(' and ') }} when</h2>
-      <table class="ruled">
+      <h2 class="mx-0 mt-5mm mb-1mm text-14pt">Who has {{ things.join(' and ') }} when</h2>
+      <table class="ruled font-heading">
         <thead>
           <tr>
             <th>From</th>
@@ -87,24 +87,9 @@ const clockOf = (seconds: number) => {
 </template>
 
 <style scoped>
-.question {
-  margin-bottom: 3mm;
-  font-size: 13pt;
-  font-weight: 700;
-}
-.phases {
-  width: 90mm;
-}
-.ruled {
-  font-family: var(--heading);
-}
 .ruled td,
 .ruled th {
   padding: 0.8mm 2mm;
   color: #000;
-}
-h2 {
-  margin: 5mm 0 1mm;
-  font-size: 14pt;
 }
 </style>

@@ -8,21 +8,17 @@ defineProps<{ plan: Plan }>()
 
 <template>
   <section>
-    <h1>{{ question(plan) }}</h1>
+    <h1 class="mb-5mm text-19pt">{{ question(plan) }}</h1>
     <dl>
       <div v-for="(one, place) in wordMat(plan)" :key="one.word" class="keep-together" :class="{ own: place < 3 }">
-        <dt>{{ one.word }}</dt>
-        <dd>{{ one.meaning }}</dd>
+        <dt class="text-17pt font-bold">{{ one.word }}</dt>
+        <dd class="text-12.5pt">{{ one.meaning }}</dd>
       </div>
     </dl>
   </section>
 </template>
 
 <style scoped>
-h1 {
-  margin-bottom: 5mm;
-  font-size: 19pt;
-}
 dl {
   display: grid;
   grid-template-columns: repeat(6, 1fr);
@@ -37,12 +33,5 @@ dl > div {
 dl > .own {
   grid-column: span 2;
   border-width: 3px;
-}
-dt {
-  font-size: 17pt;
-  font-weight: 700;
-}
-dd {
-  font-size: 12.5pt;
 }
 </style>

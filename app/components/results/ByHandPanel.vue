@@ -28,9 +28,9 @@ const problems = computed(() => {
       With numbers measured, the scale for squared paper stands here, such as “Count in 5s, two squares each, up to 60”.
     </EmptyNote>
     <template v-else>
-      <p class="large">{{ scaleSentence(up, graph.unit) }}</p>
+      <p class="large font-heading text-large">{{ scaleSentence(up, graph.unit) }}</p>
       <p v-if="across" class="soft">Along the bottom: {{ scaleSentence(across, graph.across!.unit) }}</p>
-      <div class="row">
+      <div class="row items-end mt-near">
         <NumberField
           label="Squares up the paper"
           :model-value="squares"
@@ -42,9 +42,9 @@ const problems = computed(() => {
         <VBtn :to="`/print/${lesson.id}/squared?squares=${squares ?? 24}`" target="_blank"> Paper with numbered axes </VBtn>
         <VBtn :to="`/print/${lesson.id}/squared-blank?squares=${squares ?? 24}`" target="_blank"> Paper with blank axes </VBtn>
       </div>
-      <div class="sheet check">
-        <h4>A scale that a child proposes</h4>
-        <div class="row">
+      <div class="sheet check mt-14px">
+        <h4 class="text-body">A scale that a child proposes</h4>
+        <div class="row items-end mt-near">
           <NumberField
             label="Begin at"
             :model-value="proposed.from"
@@ -63,7 +63,7 @@ const problems = computed(() => {
           />
         </div>
         <div aria-live="polite">
-          <p v-if="problems?.length === 0" class="fine">
+          <p v-if="problems?.length === 0" class="text-leaf">
             <span aria-hidden="true">✓</span> That works: all numbers fit and can be read.
           </p>
           <ul v-else-if="problems">
@@ -75,23 +75,3 @@ const problems = computed(() => {
     </template>
   </section>
 </template>
-
-<style scoped>
-.large {
-  font-family: var(--heading);
-  font-size: var(--type-large);
-}
-.row {
-  align-items: flex-end;
-  margin-top: 8px;
-}
-.check {
-  margin-top: 14px;
-}
-h4 {
-  font-size: var(--type-body);
-}
-.fine {
-  color: var(--leaf);
-}
-</style>

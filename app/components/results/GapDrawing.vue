@@ -14,7 +14,7 @@ const option = computed(() => gapOption(props.plan, props.evidence, props.drawin
 </script>
 
 <template>
-  <div class="gap" role="img" :aria-label="evidence.spread ? gapSentence(plan, evidence.spread) : ''">
+  <div class="w-full max-w-860px h-210px" role="img" :aria-label="evidence.spread ? gapSentence(plan, evidence.spread) : ''">
     <VChart
       :option="option"
       :update-options="{ notMerge: true }"
@@ -24,11 +24,3 @@ const option = computed(() => gapOption(props.plan, props.evidence, props.drawin
     />
   </div>
 </template>
-
-<style scoped>
-.gap {
-  width: 100%;
-  max-width: 860px;
-  height: 210px;
-}
-</style>

@@ -32,17 +32,17 @@ const SHORT: Partial<Record<Grade, string>> = { same: 'The same' }
       </li>
     </ol>
     <div>
-      <h3 :class="evidence.grade">{{ gradeName(evidence) }}</h3>
-      <p class="main">{{ sentences[0] }}</p>
+      <h3 class="text-green text-large" :class="evidence.grade">{{ gradeName(evidence) }}</h3>
+      <p class="font-heading text-lead">{{ sentences[0] }}</p>
       <p class="soft">
         {{ sentences.slice(1).join(' ') }}{{ ' ' }}
         <NuxtLink :to="{ query: { part: 'sure' } }" data-target="surer" replace>why, and what would make it surer</NuxtLink>
       </p>
       <p v-if="anew" class="soft">{{ anew }}</p>
-      <p v-if="twins.length > 0" class="open">
+      <p v-if="twins.length > 0" class="open flex flex-wrap gap-near mt-close">
         <VBtn v-for="fix in twins" :key="fix.condition" size="small" @click="lesson.apply(fix)">{{ fixWords(fix, plan) }}</VBtn>
       </p>
-      <p v-if="unfinished" class="open">
+      <p v-if="unfinished" class="open flex flex-wrap gap-near mt-close">
         <VBtn size="small" :to="`/lesson/${lesson.id}/test`">Fill the empty places</VBtn>
         <VBtn size="small" @click="lesson.apply({ code: 'leave-gaps' })"> Testing is over: they stay empty </VBtn>
       </p>
@@ -80,26 +80,12 @@ const SHORT: Partial<Record<Grade, string>> = { same: 'The same' }
   color: var(--ink);
   font-weight: 700;
 }
-h3 {
-  color: var(--green);
-  font-size: var(--type-large);
-}
 .leaning,
 .cannot-tell {
   color: var(--brass);
 }
 .same {
   color: var(--slate);
-}
-.open {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--gap-near);
-  margin-top: 6px;
-}
-.main {
-  font-family: var(--heading);
-  font-size: var(--type-lead);
 }
 @media (width < 700px) {
   .line {

@@ -36,7 +36,7 @@ async function savePng(): Promise<void> {
 
 <template>
   <section aria-label="Graph">
-    <div class="row tools">
+    <div class="row mb-tight">
       <ChoiceField
         inline
         label="Graph"
@@ -56,37 +56,25 @@ async function savePng(): Promise<void> {
       <VBtn size="small" @click="saveSvg">Save as SVG</VBtn>
       <VBtn size="small" @click="savePng">Save as PNG</VBtn>
     </div>
-    <p v-if="chosen?.loss" class="loss">
+    <p v-if="chosen?.loss" class="py-close px-wide edge-left-4-brass-mark bg-brass-light">
       <strong>What is lost:</strong>
       {{ graphLoss(chosen.loss) }}
       <VBtn size="small" @click="choose(choices.best)"> Back to {{ GRAPH_NAMES[choices.best].toLowerCase() }} </VBtn>
     </p>
     <p v-else class="soft">{{ graphReason(plan, choices.reason) }}</p>
     <GraphTable v-if="asTable && graph" :plan="plan" :graph="graph" />
-    <div v-show="!asTable" class="chart" :class="{ tall: graph?.kind === 'by-group' && plan.groups.length > 4 }">
+    <div
+      v-show="!asTable"
+      class="h-380px mt-near p-near edge-1-line rounded bg-card"
+      :class="{ tall: graph?.kind === 'by-group' && plan.groups.length > 4 }"
+    >
       <ResultsChart :plan="plan" :record="record" />
     </div>
   </section>
 </template>
 
 <style scoped>
-.tools {
-  margin-bottom: 4px;
-}
-.chart {
-  height: 380px;
-  margin-top: 8px;
-  padding: var(--gap-near);
-  border: 1px solid var(--line);
-  border-radius: var(--corner);
-  background: var(--card);
-}
 .tall {
   height: 480px;
-}
-.loss {
-  padding: var(--gap-close) var(--gap-wide);
-  border-left: 4px solid var(--brass-mark);
-  background: var(--brass-light);
 }
 </style>

@@ -39,8 +39,8 @@ const model = computed(() => modelLines(props.plan, props.evidence))
     />
 
     <template v-if="depth === 'child'">
-      <p class="large">{{ childSentence(plan, evidence) }}</p>
-      <p class="large">{{ overlapSentence(plan, evidence) }}</p>
+      <p class="large font-heading text-large leading-1.4">{{ childSentence(plan, evidence) }}</p>
+      <p class="large font-heading text-large leading-1.4">{{ overlapSentence(plan, evidence) }}</p>
     </template>
     <ul v-else-if="depth === 'class'" class="points">
       <li v-if="evidence.spread">{{ gapSentence(plan, evidence.spread) }}</li>
@@ -58,12 +58,12 @@ const model = computed(() => modelLines(props.plan, props.evidence))
     <div v-else class="two">
       <dl>
         <template v-for="line in model.figures" :key="line.term">
-          <dt>{{ line.term }}</dt>
+          <dt class="text-soft">{{ line.term }}</dt>
           <dd>{{ line.value }}</dd>
         </template>
       </dl>
       <div>
-        <h4>Taken for granted</h4>
+        <h4 class="text-body">Taken for granted</h4>
         <ul>
           <li v-for="line in model.assumptions" :key="line">{{ line }}</li>
         </ul>
@@ -112,8 +112,8 @@ const model = computed(() => modelLines(props.plan, props.evidence))
       </tbody>
     </table>
 
-    <div v-if="surer.length > 0" class="surer">
-      <h4>What would make it surer</h4>
+    <div v-if="surer.length > 0" class="surer mt-10px py-near px-wide edge-left-4-brass-mark bg-brass-light">
+      <h4 class="text-body">What would make it surer</h4>
       <ul>
         <li v-for="one in surer" :key="one.code">
           {{ surerSentence(one) }}
@@ -138,11 +138,6 @@ const model = computed(() => modelLines(props.plan, props.evidence))
 .depths {
   margin-bottom: 8px;
 }
-.large {
-  font-family: var(--heading);
-  font-size: var(--type-large);
-  line-height: 1.4;
-}
 .points li {
   padding: var(--gap-hair) 0;
 }
@@ -157,23 +152,11 @@ dl {
   gap: var(--gap-hair) var(--gap-wide);
   align-content: start;
 }
-dt {
-  color: var(--soft);
-}
 .drawing {
   display: block;
   margin: 10px 0;
 }
-.surer {
-  margin-top: 10px;
-  padding: var(--gap-near) var(--gap-wide);
-  border-left: 4px solid var(--brass-mark);
-  background: var(--brass-light);
-}
 .surer li {
   padding: var(--gap-tight) 0;
-}
-h4 {
-  font-size: var(--type-body);
 }
 </style>

@@ -26,8 +26,10 @@ function countedOf(condition: string): string {
       <thead>
         <tr>
           <th scope="col">On average</th>
-          <th v-for="moment in moments" :key="moment.id" scope="col" class="figure">{{ momentWords(plan, moment.id) }}</th>
-          <th scope="col" class="figure">{{ countsWords(plan) }}</th>
+          <th v-for="moment in moments" :key="moment.id" scope="col" class="figure text-right nowrap">
+            {{ momentWords(plan, moment.id) }}
+          </th>
+          <th scope="col" class="figure text-right nowrap">{{ countsWords(plan) }}</th>
         </tr>
       </thead>
       <tbody>
@@ -35,10 +37,10 @@ function countedOf(condition: string): string {
           <th scope="row" class="nowrap">
             <ConditionName :plan="plan" :id="condition.id" />
           </th>
-          <td v-for="moment in moments" :key="moment.id" class="figure">
+          <td v-for="moment in moments" :key="moment.id" class="figure text-right nowrap">
             {{ averageAt(condition.id, moment.id) }}
           </td>
-          <td class="figure">
+          <td class="figure text-right nowrap">
             <strong>{{ countedOf(condition.id) }}</strong>
           </td>
         </tr>
@@ -46,10 +48,3 @@ function countedOf(condition: string): string {
     </table>
   </div>
 </template>
-
-<style scoped>
-.figure {
-  text-align: right;
-  white-space: nowrap;
-}
-</style>

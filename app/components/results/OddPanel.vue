@@ -25,7 +25,7 @@ const dropRetests = () => lesson.replace(withoutOpenRetests(props.plan, props.re
       “Was the depth of water kept the same?”
     </EmptyNote>
     <template v-else>
-      <div class="row head">
+      <div class="row mb-10px">
         <p class="grow">Nobody can say from here what happened. Ask the group, then explain it, keep it, or test it again.</p>
         <MainBtn v-if="open.length > 0" @click="retestAll">
           Test {{ open.length === 1 ? 'it' : `these ${open.length}` }} again
@@ -33,24 +33,24 @@ const dropRetests = () => lesson.replace(withoutOpenRetests(props.plan, props.re
         <VBtn v-if="plan.retests.length > 0" @click="dropRetests">Drop the re-tests</VBtn>
       </div>
       <ul>
-        <li v-for="one in odd" :key="one.reading.id" class="sheet">
+        <li v-for="one in odd" :key="one.reading.id" class="sheet mb-near py-near px-wide">
           <div class="row">
             <strong class="grow">{{ oddWords(plan, one) }}</strong>
-            <span class="state">{{ ODD_STATE_WORDS[one.state] }}</span>
+            <span class="state text-soft">{{ ODD_STATE_WORDS[one.state] }}</span>
           </div>
           <ul class="why">
-            <li v-for="(explanation, place) in one.explanations.slice(0, FIRST)" :key="place">
+            <li class="pl-wide edge-left-3-line" v-for="(explanation, place) in one.explanations.slice(0, FIRST)" :key="place">
               {{ explanationWords(plan, explanation, one.reading.group) }}
             </li>
           </ul>
           <AppFold :title="counted(one.explanations.length - FIRST, 'more question')" v-if="one.explanations.length > FIRST">
             <ul class="why">
-              <li v-for="(explanation, place) in one.explanations.slice(FIRST)" :key="place">
+              <li class="pl-wide edge-left-3-line" v-for="(explanation, place) in one.explanations.slice(FIRST)" :key="place">
                 {{ explanationWords(plan, explanation, one.reading.group) }}
               </li>
             </ul>
           </AppFold>
-          <p v-if="one.retest" class="planned">
+          <p v-if="one.retest" class="text-leaf">
             <span aria-hidden="true">✓</span> A further trial is planned: the station asks for it, and the grid has a place for it.
           </p>
         </li>
@@ -58,23 +58,3 @@ const dropRetests = () => lesson.replace(withoutOpenRetests(props.plan, props.re
     </template>
   </section>
 </template>
-
-<style scoped>
-.head {
-  margin-bottom: 10px;
-}
-.sheet {
-  margin-bottom: 8px;
-  padding: var(--gap-near) var(--gap-wide);
-}
-.state {
-  color: var(--soft);
-}
-.why li {
-  padding-left: var(--gap-wide);
-  border-left: 3px solid var(--line);
-}
-.planned {
-  color: var(--leaf);
-}
-</style>

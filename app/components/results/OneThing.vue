@@ -23,17 +23,17 @@ const groups = computed(() => groupAverages(props.plan, props.record.readings, o
 
 <template>
   <section aria-label="How sure, explained">
-    <p class="large">{{ gradeSentence(plan, evidence) }}</p>
+    <p class="large font-heading text-title">{{ gradeSentence(plan, evidence) }}</p>
     <p v-if="evidence.wobble !== undefined">
       The wobble is {{ writeAverage(plan, evidence.wobble, unit) }}: about so far a group’s readings lie from their own average.
     </p>
-    <figure v-if="bins" class="heap">
+    <figure v-if="bins" class="heap my-wide mx-0">
       <figcaption>How often each size came, of {{ counted(only.count, 'reading') }}</figcaption>
-      <ol>
+      <ol class="flex items-end gap-tight mt-close">
         <li v-for="(bin, place) in bins" :key="bin.from">
-          <span class="count">{{ bin.count }}</span>
+          <span class="count font-bold">{{ bin.count }}</span>
           <span class="bar" :style="{ height: `${(bin.count / tallest) * 120}px` }" aria-hidden="true" />
-          <span class="range">{{
+          <span class="text-soft text-small">{{
             place < bins.length - 1 ? `from ${writeShort(bin.from)}` : `${writeShort(bin.from)} to ${writeShort(bin.to)}`
           }}</span>
         </li>
@@ -65,19 +65,6 @@ const groups = computed(() => groupAverages(props.plan, props.record.readings, o
 </template>
 
 <style scoped>
-.large {
-  font-family: var(--heading);
-  font-size: var(--type-title);
-}
-.heap {
-  margin: 12px 0;
-}
-.heap ol {
-  display: flex;
-  align-items: flex-end;
-  gap: var(--gap-tight);
-  margin-top: 6px;
-}
 .heap li {
   display: grid;
   flex: 1;
@@ -90,12 +77,5 @@ const groups = computed(() => groupAverages(props.plan, props.record.readings, o
   border: 1.5px solid var(--ink);
   border-bottom-width: 2.5px;
   background: var(--brass-light);
-}
-.count {
-  font-weight: 700;
-}
-.range {
-  color: var(--soft);
-  font-size: var(--type-small);
 }
 </style>

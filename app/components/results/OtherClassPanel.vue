@@ -78,13 +78,20 @@ watch(chosen, async (id) => {
       A lesson of another teacher can be opened on the shelf from its file. Then both classes are compared here, group by group.
     </p>
     <template v-if="tests">
-      <p v-if="!tests.comparable" class="not-same">
+      <p v-if="!tests.comparable" class="mt-10px text-beet">
         <strong>This is not the same test.</strong> Its numbers do not answer our question, so nothing is put together.
       </p>
       <p v-else-if="tests.differences.length > 0"><strong>Nearly the same test.</strong> Keep in mind:</p>
-      <p v-else class="fine"><span aria-hidden="true">✓</span> It is the same test in all that was written down.</p>
+      <p v-else class="text-leaf"><span aria-hidden="true">✓</span> It is the same test in all that was written down.</p>
       <ul v-if="tests.differences.length > 0" class="differences">
-        <li v-for="(one, place) in tests.differences" :key="place" :class="{ grave: one.grave }">{{ testDifferenceWords(one) }}</li>
+        <li
+          class="py-hair px-wide edge-left-4-brass-mark"
+          v-for="(one, place) in tests.differences"
+          :key="place"
+          :class="{ grave: one.grave }"
+        >
+          {{ testDifferenceWords(one) }}
+        </li>
       </ul>
     </template>
     <template v-if="pooled">
@@ -113,7 +120,7 @@ watch(chosen, async (id) => {
           </tr>
         </tbody>
       </table>
-      <p class="large">{{ interactionSentence(pooled) }}</p>
+      <p class="large my-near mx-0 font-heading text-lead">{{ interactionSentence(pooled) }}</p>
       <p>
         <strong>Together:</strong> {{ gradeSentence(plan, pooled.evidence) }}
         {{ pooledAgreement(plan, pooled) }}
@@ -128,23 +135,7 @@ watch(chosen, async (id) => {
 .choose {
   max-width: 520px;
 }
-.differences li {
-  padding: var(--gap-hair) var(--gap-wide);
-  border-left: 4px solid var(--brass-mark);
-}
 .differences .grave {
   border-color: var(--beet);
-}
-.not-same {
-  margin-top: 10px;
-  color: var(--beet);
-}
-.fine {
-  color: var(--leaf);
-}
-.large {
-  margin: 8px 0;
-  font-family: var(--heading);
-  font-size: var(--type-lead);
 }
 </style>

@@ -26,11 +26,11 @@ function addCondition(): void {
 
 <template>
   <section aria-label="Pattern">
-    <h3>{{ words.name }}</h3>
-    <p class="large">{{ words.text }}</p>
-    <div class="sheet next">
-      <h4>A prediction to test next</h4>
-      <div class="row">
+    <h3 class="text-green text-large">{{ words.name }}</h3>
+    <p class="large font-heading text-title">{{ words.text }}</p>
+    <div class="sheet next grid gap-near mt-wide">
+      <h4 class="text-body">A prediction to test next</h4>
+      <div class="row items-end">
         <NumberField label="At" :model-value="at" :unit="plan.conditionUnit" optional @update:model-value="at = $event" />
         <VBtn :disabled="at === null || known" @click="addCondition">
           {{ known ? `${there} is in the plan` : `Add ${there} to the plan` }}
@@ -40,8 +40,8 @@ function addCondition(): void {
         <span v-if="foretold.outside" aria-hidden="true">▲ </span>{{ foretoldWords(plan, at!, foretold) }}
       </p>
     </div>
-    <div class="sheet next">
-      <h4>Backwards: which number gives a result we want</h4>
+    <div class="sheet next grid gap-near mt-wide">
+      <h4 class="text-body">Backwards: which number gives a result we want</h4>
       <NumberField
         label="Wanted result"
         :model-value="wanted"
@@ -60,25 +60,6 @@ function addCondition(): void {
 </template>
 
 <style scoped>
-h3 {
-  color: var(--green);
-  font-size: var(--type-large);
-}
-h4 {
-  font-size: var(--type-body);
-}
-.large {
-  font-family: var(--heading);
-  font-size: var(--type-title);
-}
-.next {
-  display: grid;
-  gap: var(--gap-near);
-  margin-top: 12px;
-}
-.next .row {
-  align-items: flex-end;
-}
 .warn {
   padding: var(--gap-close) var(--gap-near);
   border-left: 4px solid var(--brass-mark);

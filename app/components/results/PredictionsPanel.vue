@@ -24,7 +24,9 @@ const changed = computed(() => rows.value.filter(({ later }) => later.length > 0
 
 <template>
   <section aria-label="Predictions and result">
-    <p v-if="evidence && orders.length > 0" class="large">{{ foresight(plan, evidence, orders) }}</p>
+    <p v-if="evidence && orders.length > 0" class="large mb-near font-heading text-title">
+      {{ foresight(plan, evidence, orders) }}
+    </p>
     <EmptyNote v-if="orders.length === 0" title="Nobody predicted beforehand">
       Predictions that are written down before the first reading stand here beside the result.
     </EmptyNote>
@@ -54,11 +56,6 @@ const changed = computed(() => rows.value.filter(({ later }) => later.length > 0
 </template>
 
 <style scoped>
-.large {
-  margin-bottom: 8px;
-  font-family: var(--heading);
-  font-size: var(--type-title);
-}
 .ruled td,
 .ruled th {
   vertical-align: top;

@@ -31,11 +31,11 @@ const turn = (to: unknown) => void navigateTo({ query: to === 'graph' ? {} : { p
     <div class="stop-head">
       <h2>Results</h2>
       <p class="soft">What the class found, and how sure it can be.</p>
-      <VBtn size="small" class="print" :to="`/print/${lesson.id}/report`" target="_blank">Class report</VBtn>
+      <VBtn size="small" class="ml-auto" :to="`/print/${lesson.id}/report`" target="_blank">Class report</VBtn>
     </div>
     <template v-if="evidence && evidence.summaries.length > 0">
       <GradeLine data-target="grade" :plan="plan" :record="lesson.record" :evidence="evidence" />
-      <VTabs :model-value="part" class="parts" aria-label="Parts of the results" @update:model-value="turn">
+      <VTabs :model-value="part" class="parts my-wide mx-0" aria-label="Parts of the results" @update:model-value="turn">
         <VTab v-for="one in shown" :key="one" :value="one">{{ names[one] }}</VTab>
       </VTabs>
       <GraphPanel v-if="part === 'graph'" :plan="plan" :record="lesson.record" />
@@ -59,12 +59,3 @@ const turn = (to: unknown) => void navigateTo({ query: to === 'graph' ? {} : { p
     </EmptyNote>
   </div>
 </template>
-
-<style scoped>
-.print {
-  margin-left: auto;
-}
-.parts {
-  margin: 12px 0;
-}
-</style>

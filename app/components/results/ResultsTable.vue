@@ -58,7 +58,7 @@ const setDigits = (to: string) => lesson.edit((draft) => (draft.averageTo = to =
 
 <template>
   <section aria-label="Table">
-    <div class="row tools">
+    <div class="row gap-y-close gap-x-part mb-near">
       <ChoiceField
         inline
         label="Whose table"
@@ -105,17 +105,17 @@ const setDigits = (to: string) => lesson.edit((draft) => (draft.averageTo = to =
         </thead>
         <tbody>
           <tr v-for="row in rows" :key="row.condition">
-            <th scope="row"><ConditionName :id="row.condition" :plan="plan" /></th>
-            <td class="readings">
+            <th class="min-w-150px" scope="row"><ConditionName :id="row.condition" :plan="plan" /></th>
+            <td class="readings min-w-200px leading-1.5">
               <template v-for="(piece, place) in row.pieces" :key="place">
                 <template v-if="piece.aside === undefined">{{ piece.text }}</template>
                 <template v-else>
-                  <s>{{ piece.text }}</s> <small class="why">({{ piece.aside }})</small></template
+                  <s class="text-beet">{{ piece.text }}</s> <small class="why">({{ piece.aside }})</small></template
                 >{{ place < row.pieces.length - 1 ? ', ' : '' }}
               </template>
-              <small v-if="row.summary" class="below">{{ row.summary.count }} counted</small>
+              <small v-if="row.summary" class="block text-soft">{{ row.summary.count }} counted</small>
               <span v-if="row.readings.length === 0" class="soft">no readings yet</span>
-              <div v-if="showsWorking && row.results.length > 0" class="working">
+              <div v-if="showsWorking && row.results.length > 0" class="mt-tight py-tight px-near edge-left-3-green font-heading">
                 <p v-for="step in workingSteps(plan, row.results, unit)" :key="step">{{ step }}</p>
               </div>
             </td>
@@ -129,7 +129,9 @@ const setDigits = (to: string) => lesson.edit((draft) => (draft.averageTo = to =
               <td class="figure">
                 <template v-if="row.summary">
                   {{ rangeWords(plan, row.summary) }}
-                  <small v-if="numeric" class="below">range {{ withUnit(writeResult(plan, row.summary.range), unit) }}</small>
+                  <small v-if="numeric" class="block text-soft"
+                    >range {{ withUnit(writeResult(plan, row.summary.range), unit) }}</small
+                  >
                 </template>
               </td>
             </template>
@@ -151,33 +153,7 @@ const setDigits = (to: string) => lesson.edit((draft) => (draft.averageTo = to =
 </template>
 
 <style scoped>
-.tools {
-  gap: var(--gap-close) var(--gap-part);
-  margin-bottom: 8px;
-}
-.below {
-  display: block;
-}
-tbody th {
-  min-width: 150px;
-}
-.readings {
-  min-width: 200px;
-  line-height: 1.5;
-}
-s {
-  color: var(--beet);
-}
 .why {
   color: var(--beet);
-}
-small {
-  color: var(--soft);
-}
-.working {
-  margin-top: 4px;
-  padding: var(--gap-tight) var(--gap-near);
-  border-left: 3px solid var(--green);
-  font-family: var(--heading);
 }
 </style>

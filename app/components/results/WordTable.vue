@@ -41,25 +41,12 @@ const times = computed(() => timesToWords(props.plan, props.record.readings))
           <ConditionName :plan="plan" :id="condition.id" />
         </th>
         <td v-for="(count, place) in rows[row]?.counts" :key="place">
-          <span class="squares" aria-hidden="true"><i v-for="n in count" :key="n" /></span>
+          <span class="squares inline-flex flex-wrap gap-hair max-w-120px" aria-hidden="true"
+            ><i class="w-11px h-11px edge-1-ink bg-green" v-for="n in count" :key="n"
+          /></span>
           {{ count }}
         </td>
       </tr>
     </tbody>
   </table>
 </template>
-
-<style scoped>
-.squares {
-  display: inline-flex;
-  flex-wrap: wrap;
-  gap: var(--gap-hair);
-  max-width: 120px;
-}
-.squares i {
-  width: 11px;
-  height: 11px;
-  border: 1px solid var(--ink);
-  background: var(--green);
-}
-</style>

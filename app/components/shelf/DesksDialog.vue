@@ -45,9 +45,9 @@ const remove = (desk: DeskName) => attempt(() => callServer('DELETE /api/desks/[
       Each class’s desk opens with a passphrase of its own and shows that class’s lessons. All share the cupboard and the calendars;
       this head desk sees everything.
     </p>
-    <ul v-if="desks.length > 0" class="desks" aria-label="Desks">
+    <ul v-if="desks.length > 0" class="desks my-wide mx-0 p-0 list-none" aria-label="Desks">
       <li v-for="desk in desks" :key="desk.id">
-        <strong>{{ desk.name }}</strong>
+        <strong class="flex-1 break-anywhere">{{ desk.name }}</strong>
         <QuietBtn size="small" :aria-label="`Change ${desk.name}`" @click="edit(desk)">Change</QuietBtn>
         <QuietBtn size="small" :aria-label="`Take ${desk.name} away`" @click="remove(desk)">
           Take away, its lessons come here
@@ -70,11 +70,6 @@ const remove = (desk: DeskName) => attempt(() => callServer('DELETE /api/desks/[
 </template>
 
 <style scoped>
-.desks {
-  margin: 12px 0;
-  padding: 0;
-  list-style: none;
-}
 .desks li {
   display: flex;
   flex-wrap: wrap;
@@ -82,10 +77,6 @@ const remove = (desk: DeskName) => attempt(() => callServer('DELETE /api/desks/[
   gap: var(--gap-near);
   padding: var(--gap-close) 0;
   border-bottom: 1px solid var(--line);
-}
-.desks strong {
-  flex: 1;
-  overflow-wrap: anywhere;
 }
 .form {
   display: grid;

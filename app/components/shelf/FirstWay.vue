@@ -18,19 +18,19 @@ async function lookAround(): Promise<void> {
 <template>
   <ol class="way">
     <li class="sheet">
-      <h3>1 Look around</h3>
+      <h3 class="text-lead">1 Look around</h3>
       <p>
         A made-up class with three lessons: one nearly finished, one half planned and unfair, one that watches cress. Three minutes.
       </p>
       <VBtn :loading="busy" @click="lookAround">Put the demo class on the shelf</VBtn>
     </li>
     <li class="sheet">
-      <h3>2 Plan a first lesson</h3>
+      <h3 class="text-lead">2 Plan a first lesson</h3>
       <p>Take a ready one, such as “How does the kind of paper change how high water climbs?”, and change what you like.</p>
       <MainBtn to="/new">Choose a lesson</MainBtn>
     </li>
     <li class="sheet">
-      <h3>3 Say who is in it</h3>
+      <h3 class="text-lead">3 Say who is in it</h3>
       <p>The name of your class and how many children stand above the ready lessons; groups and who is away follow in the plan.</p>
     </li>
   </ol>
@@ -50,8 +50,5 @@ async function lookAround(): Promise<void> {
   grid-template-rows: auto 1fr auto;
   gap: var(--gap-near);
   justify-items: start;
-}
-.way h3 {
-  font-size: var(--type-lead);
 }
 </style>

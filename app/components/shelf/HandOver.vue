@@ -21,7 +21,7 @@ async function handTo(desk: DeskName | null): Promise<void> {
 <template>
   <AppDialog v-model="open" :title="`Hand over “${lesson.title || 'Lesson without a name'}”`" :width="460">
     <p>Its plan, its readings and its pictures go with it. It then stands on that desk’s shelf.</p>
-    <ul class="desks">
+    <ul class="desks flex flex-wrap gap-near mt-wide p-0 list-none">
       <li v-for="desk in desks" :key="desk.id">
         <VBtn @click="handTo(desk)">{{ desk.name }}</VBtn>
       </li>
@@ -29,14 +29,3 @@ async function handTo(desk: DeskName | null): Promise<void> {
     </ul>
   </AppDialog>
 </template>
-
-<style scoped>
-.desks {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--gap-near);
-  margin-top: 12px;
-  padding: 0;
-  list-style: none;
-}
-</style>

@@ -10,14 +10,14 @@ const stock = computed(() => stockWords(props.investigation.needs))
 
 <template>
   <li class="sheet card">
-    <img :src="`/drawings/${investigation.id}.svg`" alt="" width="200" height="120" />
-    <h2>{{ investigation.title }}</h2>
+    <img class="justify-self-center" :src="`/drawings/${investigation.id}.svg`" alt="" width="200" height="120" />
+    <h2 class="text-title">{{ investigation.title }}</h2>
     <p class="soft">
       {{ KIND_WORDS[investigation.kind].name }} · <span class="nowrap">{{ investigation.minutes }} min</span> ·
       <span class="nowrap">{{ agesWords(investigation.ages) }}</span>
     </p>
     <p>{{ investigation.summary }}</p>
-    <p class="soft small">Needs {{ stock.needs }}.<br v-if="stock.lacks" />{{ stock.lacks }}</p>
+    <p class="soft text-small">Needs {{ stock.needs }}.<br v-if="stock.lacks" />{{ stock.lacks }}</p>
     <VBtn :aria-label="`${investigation.title}: take this one`" @click="$emit('take')">Take this one</VBtn>
   </li>
 </template>
@@ -28,14 +28,5 @@ const stock = computed(() => stockWords(props.investigation.needs))
   grid-template-rows: auto auto auto auto 1fr auto;
   gap: var(--gap-near);
   justify-items: start;
-}
-.card img {
-  justify-self: center;
-}
-.card h2 {
-  font-size: var(--type-title);
-}
-.small {
-  font-size: var(--type-small);
 }
 </style>

@@ -28,17 +28,17 @@ const more = computed(() => [
   <li class="lesson">
     <BeakerMark :size="56" :level="lesson.level" :label="lesson.judged ? `${percent} in 100 ready` : 'being worked out'" />
     <div>
-      <h4>
+      <h4 class="text-title">
         <NuxtLink :to="there">{{ lesson.title || 'Lesson without a name' }}</NuxtLink>
       </h4>
-      <p class="question">{{ lesson.question || 'No question yet' }}</p>
+      <p class="question font-heading break-anywhere">{{ lesson.question || 'No question yet' }}</p>
       <p class="soft">
         Class {{ lesson.className }} ·
         <span class="nowrap">{{ when }}</span>
       </p>
     </div>
     <SmallBars :bars="lesson.picture" />
-    <div class="next">
+    <div class="next grid gap-tight justify-items-start">
       <VBtn :to="there">{{ matter?.text ?? 'Open' }}</VBtn>
       <p v-if="!lesson.judged" class="soft">being looked through …</p>
       <p v-else-if="!matter" class="soft">all done</p>
@@ -57,24 +57,12 @@ const more = computed(() => [
   padding: var(--gap-part) var(--gap-tight);
   border-bottom: 1px solid var(--line);
 }
-.lesson h4 {
-  font-size: var(--type-title);
-}
 .lesson h4 a {
   color: var(--ink);
   text-decoration: none;
 }
 .lesson h4 a:hover {
   text-decoration: underline;
-}
-.question {
-  font-family: var(--heading);
-  overflow-wrap: anywhere;
-}
-.next {
-  display: grid;
-  gap: var(--gap-tight);
-  justify-items: start;
 }
 @media (width < 860px) {
   .lesson {

@@ -7,16 +7,19 @@ const { can, reading, read } = useReadAloud()
 </script>
 
 <template>
-  <VBtn v-if="can" class="aloud" size="small" :prepend-icon="mdiVolumeHigh" :aria-pressed="reading" @click="read(text)">
+  <VBtn
+    v-if="can"
+    class="justify-self-start min-h-48px"
+    size="small"
+    :prepend-icon="mdiVolumeHigh"
+    :aria-pressed="reading"
+    @click="read(text)"
+  >
     <span class="word">{{ reading ? 'Stop' : 'Read aloud' }}</span>
   </VBtn>
 </template>
 
 <style scoped>
-.aloud {
-  justify-self: start;
-  min-height: 48px;
-}
 /* On a phone the sign alone says it. */
 @media (width < 480px) {
   .word {

@@ -11,15 +11,8 @@ const own = ref('')
   <VBtn v-for="reason in REASONS" :key="reason" @click="emit('why', reason)">
     {{ reason }}
   </VBtn>
-  <form class="own" @submit.prevent="own.trim() && emit('why', own.trim())">
+  <form class="own flex gap-near" @submit.prevent="own.trim() && emit('why', own.trim())">
     <TextField bare label="Something else" v-model="own" :longest="LONGEST.reason" placeholder="something else" />
     <VBtn type="submit" :disabled="own.trim() === ''">Set aside</VBtn>
   </form>
 </template>
-
-<style scoped>
-.own {
-  display: flex;
-  gap: var(--gap-near);
-}
-</style>

@@ -14,8 +14,13 @@ const sayingWhy = ref(false)
 </script>
 
 <template>
-  <div ref="part" class="ask" role="group" aria-label="A question about this number">
-    <p class="number" data-asks>{{ writeReading(plan, value, unit) }}</p>
+  <div
+    ref="part"
+    class="ask grid gap-near content-start p-wide edge-2-brass-mark rounded bg-brass-light"
+    role="group"
+    aria-label="A question about this number"
+  >
+    <p class="text-figure font-bold leading-1.1" data-asks>{{ writeReading(plan, value, unit) }}</p>
     <p>{{ doubtWords(plan, value, unit, doubt) }}</p>
     <template v-if="!sayingWhy">
       <MainBtn v-if="suggested !== undefined" @click="emit('mend', suggested)">
@@ -28,20 +33,3 @@ const sayingWhy = ref(false)
     <ReasonPicker v-else @why="emit('aside', $event)" />
   </div>
 </template>
-
-<style scoped>
-.ask {
-  display: grid;
-  gap: var(--gap-near);
-  align-content: start;
-  padding: var(--gap-wide);
-  border: 2px solid var(--brass-mark);
-  border-radius: var(--corner);
-  background: var(--brass-light);
-}
-.number {
-  font-size: var(--type-figure);
-  font-weight: 700;
-  line-height: 1.1;
-}
-</style>

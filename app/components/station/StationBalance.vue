@@ -45,8 +45,8 @@ function write(): void {
 </script>
 
 <template>
-  <section class="balance" aria-labelledby="balance">
-    <h1 id="balance">
+  <section class="grid grid-cols-1 gap-wide py-wide px-0" aria-labelledby="balance">
+    <h1 class="text-large" id="balance">
       {{
         pair ? 'Put these two on the balance. Which one goes down?' : state.order ? 'That settles it.' : 'Something does not fit.'
       }}
@@ -58,12 +58,12 @@ function write(): void {
     <ul v-if="weighings.length === 0" class="reset-list">
       <li v-for="line in plan.resetList" :key="line"><span aria-hidden="true">✓</span> {{ line }}</li>
     </ul>
-    <div v-if="pair" class="pans">
-      <VBtn class="pan" @click="answer('left')">
+    <div v-if="pair" class="pans grid gap-near">
+      <VBtn class="pan min-h-84px text-title" @click="answer('left')">
         <ConditionName :plan="plan" :id="pair[0]" :size="40" />
       </VBtn>
       <VBtn @click="answer('same')">they stay level</VBtn>
-      <VBtn class="pan" @click="answer('right')">
+      <VBtn class="pan min-h-84px text-title" @click="answer('right')">
         <ConditionName :plan="plan" :id="pair[1]" :size="40" />
       </VBtn>
     </div>
@@ -97,23 +97,6 @@ function write(): void {
 </template>
 
 <style scoped>
-.balance {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: var(--gap-wide);
-  padding: var(--gap-wide) 0;
-}
-h1 {
-  font-size: var(--type-large);
-}
-.pans {
-  display: grid;
-  gap: var(--gap-near);
-}
-.pan {
-  min-height: 84px;
-  font-size: var(--type-title);
-}
 .order {
   display: grid;
   gap: var(--gap-near);

@@ -10,8 +10,8 @@ defineEmits<{ fix: [reading: Reading]; propose: [] }>()
 </script>
 
 <template>
-  <div class="done">
-    <h1>{{ progress.done < progress.all ? 'All written down for today' : 'All written down' }}</h1>
+  <div class="done grid gap-wide pt-block">
+    <h1 class="text-huge">{{ progress.done < progress.all ? 'All written down for today' : 'All written down' }}</h1>
     <p>Clear away, then look at the board. Tap a number to put it right.</p>
     <MainBtn @click="$emit('propose')">Say what you found out</MainBtn>
     <ul>
@@ -35,14 +35,6 @@ defineEmits<{ fix: [reading: Reading]; propose: [] }>()
 </template>
 
 <style scoped>
-.done {
-  display: grid;
-  gap: var(--gap-wide);
-  padding-top: var(--gap-block);
-}
-h1 {
-  font-size: var(--type-huge);
-}
 li {
   display: flex;
   flex-wrap: wrap;

@@ -8,33 +8,10 @@ const turn = computed(() => nextTurn({ jobs: props.jobs, seats: props.group.seat
 </script>
 
 <template>
-  <ul v-if="turn.length > 0" class="jobs" aria-label="Jobs in this trial">
-    <li v-for="one in turn" :key="one.job">
-      <span class="seat">{{ one.seat }}</span>
+  <ul v-if="turn.length > 0" class="flex flex-wrap gap-y-tight gap-x-wide text-body" aria-label="Jobs in this trial">
+    <li class="inline-flex items-center gap-close" v-for="one in turn" :key="one.job">
+      <span class="inline-grid place-items-center w-26px h-26px edge-1.5-ink rounded-full font-bold">{{ one.seat }}</span>
       {{ one.job }}
     </li>
   </ul>
 </template>
-
-<style scoped>
-.jobs {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--gap-tight) var(--gap-wide);
-  font-size: var(--type-body);
-}
-li {
-  display: inline-flex;
-  align-items: center;
-  gap: var(--gap-close);
-}
-.seat {
-  display: inline-grid;
-  place-items: center;
-  width: 26px;
-  height: 26px;
-  border: 1.5px solid var(--ink);
-  border-radius: 50%;
-  font-weight: 700;
-}
-</style>

@@ -23,8 +23,8 @@ if (code.value) onMounted(look)
 <template>
   <div ref="part" class="join">
     <BeakerMark :size="64" :level="0.5" />
-    <form v-if="!lesson" @submit.prevent="look">
-      <h1>Type the code from the board</h1>
+    <form class="pt-0" v-if="!lesson" @submit.prevent="look">
+      <h1 class="text-large text-center">Type the code from the board</h1>
       <TextField
         bare
         label="Code from the board"
@@ -34,13 +34,13 @@ if (code.value) onMounted(look)
         autocapitalize="characters"
         :longest="LONGEST.code"
       />
-      <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+      <p v-if="trouble" class="trouble text-lead" role="alert">{{ trouble }}</p>
       <MainBtn type="submit" :disabled="code.trim() === ''">Next</MainBtn>
     </form>
     <template v-else>
-      <h1>Which group are you?</h1>
+      <h1 class="text-large text-center">Which group are you?</h1>
       <p class="soft">{{ lesson.title }}</p>
-      <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+      <p v-if="trouble" class="trouble text-lead" role="alert">{{ trouble }}</p>
       <ul>
         <li v-for="group in lesson.groups" :key="group.id">
           <VBtn @click="choose(group.id)">
@@ -64,20 +64,10 @@ form {
   margin: 0 auto;
   padding-top: 6vh;
 }
-form {
-  padding-top: 0;
-}
-h1 {
-  font-size: var(--type-large);
-  text-align: center;
-}
 .code {
   width: 260px;
   font-weight: 700;
   letter-spacing: 2px;
-}
-.trouble {
-  font-size: var(--type-lead);
 }
 ul {
   display: grid;

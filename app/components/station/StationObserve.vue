@@ -77,8 +77,12 @@ function keep(): void {
     </div>
     <p class="soft">Only the things on the table: no faces, no names.</p>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
-    <figure v-if="picture">
-      <img :src="picture.data" :alt="picture.kind === 'sketch' ? 'Your sketch' : 'Your photo'" />
+    <figure class="flex gap-wide items-center" v-if="picture">
+      <img
+        class="max-w-220px max-h-160px edge-1-line"
+        :src="picture.data"
+        :alt="picture.kind === 'sketch' ? 'Your sketch' : 'Your photo'"
+      />
       <VBtn @click="picture = undefined">Without it</VBtn>
     </figure>
     <div class="row">
@@ -86,7 +90,7 @@ function keep(): void {
       <MainBtn type="submit" class="grow" :disabled="text.trim() === '' && !picture">Keep it</MainBtn>
     </div>
     <ul v-if="own.length > 0" aria-label="What you have seen">
-      <li v-for="one in own" :key="one.id">
+      <li class="py-close px-0 edge-bottom-1-line break-anywhere" v-for="one in own" :key="one.id">
         <span class="soft">{{ timeWords(one.at) }}{{ one.condition ? ` · ${letterOf(plan, one.condition)}` : '' }}</span>
         {{ one.text || (one.kind === 'sketch' ? 'a sketch' : 'a photo') }}
         <span v-if="one.picture && one.text" class="soft">+ {{ one.kind }}</span>
@@ -100,21 +104,3 @@ function keep(): void {
     />
   </form>
 </template>
-
-<style scoped>
-figure {
-  display: flex;
-  gap: var(--gap-wide);
-  align-items: center;
-}
-img {
-  max-width: 220px;
-  max-height: 160px;
-  border: 1px solid var(--line);
-}
-li {
-  padding: var(--gap-close) 0;
-  border-bottom: 1px solid var(--line);
-  overflow-wrap: anywhere;
-}
-</style>

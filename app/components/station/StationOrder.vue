@@ -35,8 +35,8 @@ function write(): void {
 </script>
 
 <template>
-  <form class="order" @submit.prevent="write">
-    <h1>Who came first? Tap them as they came in.</h1>
+  <form class="order grid grid-cols-1 gap-wide py-wide px-0" @submit.prevent="write">
+    <h1 class="text-large">Who came first? Tap them as they came in.</h1>
     <p v-if="trial.practice" class="soft">Practice: it does not count</p>
     <p v-else class="soft">Race {{ trial.repeat }} of {{ plan.repeats }}</p>
     <ul class="reset-list">
@@ -59,15 +59,3 @@ function write(): void {
     </div>
   </form>
 </template>
-
-<style scoped>
-.order {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: var(--gap-wide);
-  padding: var(--gap-wide) 0;
-}
-h1 {
-  font-size: var(--type-large);
-}
-</style>

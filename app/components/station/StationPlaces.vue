@@ -62,20 +62,20 @@ async function submit(): Promise<void> {
 </script>
 
 <template>
-  <form class="places" @submit.prevent="submit">
-    <div class="condition">
+  <form class="grid grid-cols-1 gap-wide max-w-520px py-wide px-0" @submit.prevent="submit">
+    <div class="condition flex gap-wide items-center">
       <ConditionBadge
         :size="58"
         :letter="letterOf(plan, first.condition)"
         :place="plan.conditions.findIndex(({ id }) => id === first.condition)"
       />
       <div>
-        <h1>{{ nameOfCondition(plan, first.condition) }}</h1>
-        <p class="moment">{{ whenWords(plan, first.moment) }}</p>
+        <h1 class="text-huge">{{ nameOfCondition(plan, first.condition) }}</h1>
+        <p class="text-large font-bold">{{ whenWords(plan, first.moment) }}</p>
         <p v-if="plan.repeats > 1">trial {{ first.repeat }} of {{ plan.repeats }}</p>
       </div>
     </div>
-    <div v-for="cell in cells" :key="cellKey(cell)" class="place">
+    <div v-for="cell in cells" :key="cellKey(cell)" class="place grid gap-tight">
       <TextField
         v-model="texts[cellKey(cell)]!"
         class="reading"
@@ -86,7 +86,7 @@ async function submit(): Promise<void> {
         :suffix="unitOf(unit).symbol"
         :error="troubles[cellKey(cell)]"
       />
-      <div v-if="asked[cellKey(cell)]" class="ask" role="alert">
+      <div v-if="asked[cellKey(cell)]" class="ask grid gap-near p-near edge-2-brass-mark rounded bg-brass-light" role="alert">
         {{ doubtWords(plan, asked[cellKey(cell)]!.value, unit, asked[cellKey(cell)]!.doubt) }}
         <div class="row">
           <VBtn v-if="suggestedFor(cell) !== undefined" @click="answer(cell, suggestedFor(cell))">
@@ -100,37 +100,3 @@ async function submit(): Promise<void> {
     <LinkBtn @click="emit('skip', first)">One at a time, with another instrument</LinkBtn>
   </form>
 </template>
-
-<style scoped>
-.places {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: var(--gap-wide);
-  max-width: 520px;
-  padding: var(--gap-wide) 0;
-}
-.condition {
-  display: flex;
-  gap: var(--gap-wide);
-  align-items: center;
-}
-h1 {
-  font-size: var(--type-huge);
-}
-.moment {
-  font-size: var(--type-large);
-  font-weight: 700;
-}
-.place {
-  display: grid;
-  gap: var(--gap-tight);
-}
-.ask {
-  display: grid;
-  gap: var(--gap-near);
-  padding: var(--gap-near);
-  border: 2px solid var(--brass-mark);
-  border-radius: var(--corner);
-  background: var(--brass-light);
-}
-</style>

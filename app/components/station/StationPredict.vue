@@ -9,24 +9,12 @@ defineEmits<{ stamp: [prediction: NewPrediction]; later: [] }>()
 </script>
 
 <template>
-  <div class="predict">
+  <div class="grid grid-cols-1 gap-wide py-wide px-0">
     <QuestionLine :plan="plan" />
-    <h1>{{ predictionPrompt(plan) }}</h1>
+    <h1 class="text-title">{{ predictionPrompt(plan) }}</h1>
     <PredictionForm v-slot="{ whole }" big :plan="plan" :group="group" @stamp="$emit('stamp', $event)">
       <VBtn @click="$emit('later')">Later</VBtn>
       <MainBtn type="submit" class="grow" :disabled="!whole">This is our prediction</MainBtn>
     </PredictionForm>
   </div>
 </template>
-
-<style scoped>
-.predict {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: var(--gap-wide);
-  padding: var(--gap-wide) 0;
-}
-h1 {
-  font-size: var(--type-title);
-}
-</style>

@@ -40,9 +40,11 @@ function offer(): void {
 <template>
   <form class="station-form" @submit.prevent="offer">
     <h1>What did we find out?</h1>
-    <ul v-if="text === ''" aria-label="Ways to begin">
+    <ul class="grid gap-near" v-if="text === ''" aria-label="Ways to begin">
       <li v-for="starter in starters" :key="starter">
-        <VBtn class="begin" @click="begin(starter)">{{ starter }}</VBtn>
+        <VBtn class="w-full min-h-56px justify-start font-heading text-lead font-normal text-left" @click="begin(starter)">{{
+          starter
+        }}</VBtn>
       </li>
     </ul>
     <LongField
@@ -55,7 +57,7 @@ function offer(): void {
       placeholder="We found that …"
     />
     <ReadBack v-if="read" :text="text" :read="read" />
-    <p v-if="doubt" class="doubt" aria-live="polite">
+    <p v-if="doubt" class="doubt py-near px-wide edge-left-4-brass-mark bg-brass-light" aria-live="polite">
       <strong>{{ doubtLead(doubt, plan) }}</strong>
       {{ doubtWordsOfConclusion(doubt, plan).why }}
     </p>
@@ -67,24 +69,3 @@ function offer(): void {
     </div>
   </form>
 </template>
-
-<style scoped>
-ul {
-  display: grid;
-  gap: var(--gap-near);
-}
-.begin {
-  width: 100%;
-  min-height: 56px;
-  justify-content: flex-start;
-  font-family: var(--heading);
-  font-size: var(--type-lead);
-  font-weight: 400;
-  text-align: left;
-}
-.doubt {
-  padding: var(--gap-near) var(--gap-wide);
-  border-left: 4px solid var(--brass-mark);
-  background: var(--brass-light);
-}
-</style>

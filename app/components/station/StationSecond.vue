@@ -30,29 +30,18 @@ function take(taken: { value: number; entered: string }, other: { entered: strin
 </script>
 
 <template>
-  <form v-if="!second" class="second" @submit.prevent="look">
-    <h2>Second reader: look yourself. What do you see?</h2>
+  <form v-if="!second" class="grid gap-near content-start" @submit.prevent="look">
+    <h2 class="text-large">Second reader: look yourself. What do you see?</h2>
     <NumberPad v-model="text" :plan="plan" :condition="condition" device="pad" :trouble="trouble" :picture-of="pictureOf" />
     <div class="row">
       <VBtn @click="emit('again')">Back</VBtn>
       <MainBtn type="submit" class="grow">That is what I see</MainBtn>
     </div>
   </form>
-  <div v-else class="second" role="group" aria-label="Two readers">
-    <h2>You saw different numbers. Look once more together.</h2>
+  <div v-else class="grid gap-near content-start" role="group" aria-label="Two readers">
+    <h2 class="text-large">You saw different numbers. Look once more together.</h2>
     <VBtn @click="take(first, second)"> It is {{ writeReading(plan, first.value, method.unit) }} </VBtn>
     <VBtn @click="take(second, first)"> It is {{ writeReading(plan, second.value, method.unit) }} </VBtn>
     <VBtn @click="emit('again')">Neither: read it again</VBtn>
   </div>
 </template>
-
-<style scoped>
-.second {
-  display: grid;
-  gap: var(--gap-near);
-  align-content: start;
-}
-h2 {
-  font-size: var(--type-large);
-}
-</style>

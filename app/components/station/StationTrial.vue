@@ -143,7 +143,7 @@ function setAside(reason: string): void {
 </script>
 
 <template>
-  <div class="trial">
+  <div class="trial grid grid-cols-1 gap-wide pt-wide">
     <TrialHead
       :plan="plan"
       :trial="trial"
@@ -197,7 +197,7 @@ function setAside(reason: string): void {
     <form
       v-else
       ref="entry"
-      class="entry"
+      class="entry grid grid-cols-1 content-start gap-near"
       :class="{ checking }"
       :aria-busy="checking"
       @submit.prevent="submit"
@@ -217,7 +217,7 @@ function setAside(reason: string): void {
       <p v-if="device !== 'pad' && trouble" class="trouble" role="alert">{{ trouble }}</p>
       <div class="row">
         <VBtn class="wrong" @click="sayingWhy = true">something went wrong</VBtn>
-        <MainBtn type="submit" class="write">Write it down</MainBtn>
+        <MainBtn type="submit" class="write flex-1 text-title">Write it down</MainBtn>
       </div>
       <LinkBtn v-if="trial.practice" @click="emit('skipPractice')">Start the trials that count</LinkBtn>
     </form>
@@ -225,20 +225,8 @@ function setAside(reason: string): void {
 </template>
 
 <style scoped>
-.trial {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: var(--gap-wide);
-  padding-top: var(--gap-wide);
-}
 .with {
   flex: 1;
-}
-.entry {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  align-content: start;
-  gap: var(--gap-near);
 }
 .checking {
   pointer-events: none;
@@ -262,10 +250,6 @@ function setAside(reason: string): void {
   font-size: var(--type-body);
   font-weight: 400;
   line-height: 1.15;
-}
-.write {
-  flex: 1;
-  font-size: var(--type-title);
 }
 /* On a phone the number comes right after its condition; what else is to be known of the trial stands below. */
 @media (width < 600px) and (height < 800px) {

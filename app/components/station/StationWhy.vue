@@ -5,7 +5,7 @@ const emit = defineEmits<{ why: [reason: string]; back: [] }>()
 </script>
 
 <template>
-  <div class="why">
+  <div class="why grid gap-near content-start">
     <h2>What went wrong?</h2>
     <template v-if="hasNumber">
       <p>The number is kept with the reason and not counted. Then do this trial again.</p>
@@ -16,11 +16,3 @@ const emit = defineEmits<{ why: [reason: string]; back: [] }>()
     <MainBtn @click="emit('back')">Back to the trial</MainBtn>
   </div>
 </template>
-
-<style scoped>
-.why {
-  display: grid;
-  gap: var(--gap-near);
-  align-content: start;
-}
-</style>

@@ -20,7 +20,7 @@ function say(): void {
 
 <template>
   <form class="station-form" @submit.prevent="say">
-    <div v-if="plan.wonder.hook || plan.wonder.pictures.length > 0" class="hook">
+    <div v-if="plan.wonder.hook || plan.wonder.pictures.length > 0" class="hook flex flex-wrap items-center gap-wide">
       <img
         v-for="picture in plan.wonder.pictures"
         :key="picture.id"
@@ -37,7 +37,7 @@ function say(): void {
       :options="REMARK_LISTS.map((name) => ({ value: name, title: WONDER_WORDS[name].name }))"
     >
       <template #default="{ option }">
-        <span class="list">
+        <span class="list grid min-h-64px py-close px-tight leading-1.2">
           <strong>{{ option.title }}</strong>
           <span>{{ WONDER_WORDS[option.value].what }}</span>
         </span>
@@ -56,7 +56,7 @@ function say(): void {
       <MainBtn type="submit" class="grow" :disabled="text.trim() === ''">Say it</MainBtn>
     </div>
     <ul v-if="own.length > 0" aria-label="What you said">
-      <li v-for="remark in own" :key="remark.id">
+      <li class="py-close px-0 edge-bottom-1-line break-anywhere" v-for="remark in own" :key="remark.id">
         <span class="soft">{{ WONDER_WORDS[remark.list].name }}:</span>
         {{ remark.text }}
       </li>
@@ -65,12 +65,6 @@ function say(): void {
 </template>
 
 <style scoped>
-.hook {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: var(--gap-wide);
-}
 .hook img {
   max-width: min(100%, 340px);
   max-height: 220px;
@@ -81,19 +75,8 @@ function say(): void {
   grid-template-columns: repeat(3, minmax(0, 1fr));
   gap: var(--gap-near);
 }
-.list {
-  display: grid;
-  min-height: 64px;
-  padding: var(--gap-close) var(--gap-tight);
-  line-height: 1.2;
-}
 .lists span {
   font-size: var(--type-body);
   font-weight: 400;
-}
-li {
-  padding: var(--gap-close) 0;
-  border-bottom: 1px solid var(--line);
-  overflow-wrap: anywhere;
 }
 </style>

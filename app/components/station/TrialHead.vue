@@ -28,21 +28,30 @@ const moment = computed(() => momentWords(props.plan, props.trial.moment))
 </script>
 
 <template>
-  <div class="what">
-    <div class="condition">
+  <div class="what grid grid-cols-1 gap-near content-start">
+    <div class="condition flex items-center gap-wide">
       <ConditionBadge
         :size="58"
         :letter="letterOf(plan, trial.condition)"
         :place="plan.conditions.findIndex(({ id }) => id === trial.condition)"
       />
       <div>
-        <h1>{{ nameOfCondition(plan, trial.condition) }}</h1>
-        <p v-if="moment" class="moment">{{ moment }}</p>
-        <p v-if="trial.practice" class="practice">Practice: it does not count</p>
-        <p v-else class="dots" :aria-label="`Trial ${trial.repeat} of ${plan.repeats}`">
-          <i v-for="cell in dots" :key="cell.repeat" :class="{ done: cell.kept.length > 0, now: cell.repeat === trial.repeat }" />
-          <span class="nth">trial {{ trial.repeat }}</span>
-          <span v-if="nth" class="nth">no. {{ nth }} in your order</span>
+        <h1 class="text-huge break-anywhere">{{ nameOfCondition(plan, trial.condition) }}</h1>
+        <p v-if="moment" class="text-large font-bold">{{ moment }}</p>
+        <p v-if="trial.practice" class="practice py-0 px-near rounded bg-brass-light">Practice: it does not count</p>
+        <p
+          v-else
+          class="dots flex flex-wrap items-center gap-y-hair gap-x-near"
+          :aria-label="`Trial ${trial.repeat} of ${plan.repeats}`"
+        >
+          <i
+            class="w-18px h-18px edge-1.5-ink rounded-full"
+            v-for="cell in dots"
+            :key="cell.repeat"
+            :class="{ done: cell.kept.length > 0, now: cell.repeat === trial.repeat }"
+          />
+          <span class="nth nowrap">trial {{ trial.repeat }}</span>
+          <span v-if="nth" class="nth nowrap">no. {{ nth }} in your order</span>
         </p>
       </div>
     </div>
@@ -56,17 +65,18 @@ const moment = computed(() => momentWords(props.plan, props.trial.moment))
     <ul v-if="!asking && minds.length > 0" class="minds" aria-label="Mind">
       <li v-for="line in minds" :key="line"><VIcon :icon="mdiAlertOutline" size="18" aria-hidden="true" /> {{ line }}</li>
     </ul>
-    <div class="tools">
+    <div class="flex gap-near items-center">
       <slot />
       <ReadAloud :text="trialAloud(plan, trial)" />
     </div>
-    <p v-if="last && !fixing" class="last">
-      Last: {{ letterOf(plan, last.condition) }} <strong>{{ writeReading(plan, last.value, last.unit) }}</strong>{{
+    <p v-if="last && !fixing" class="last text-soft">
+      Last: {{ letterOf(plan, last.condition) }}
+      <strong class="text-ink text-large nowrap">{{ writeReading(plan, last.value, last.unit) }}</strong>{{
         last.practice ? ', practice' : ''
       }}{{ last.status === 'set-aside' ? ', set aside' : '' }}
       <LinkBtn @click="emit('fix')">fix it</LinkBtn>
     </p>
-    <p v-if="fixing" class="last">
+    <p v-if="fixing" class="last text-soft">
       Writing {{ writeReading(plan, fixing.value, fixing.unit) }} anew.
       <LinkBtn @click="emit('back')">leave it</LinkBtn>
     </p>
@@ -81,45 +91,6 @@ const moment = computed(() => momentWords(props.plan, props.trial.moment))
 </template>
 
 <style scoped>
-.nth {
-  white-space: nowrap;
-}
-.what {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: var(--gap-near);
-  align-content: start;
-}
-.condition {
-  display: flex;
-  align-items: center;
-  gap: var(--gap-wide);
-}
-h1 {
-  font-size: var(--type-huge);
-  overflow-wrap: anywhere;
-}
-.moment {
-  font-size: var(--type-large);
-  font-weight: 700;
-}
-.practice {
-  padding: 0 var(--gap-near);
-  border-radius: var(--corner);
-  background: var(--brass-light);
-}
-.dots {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: var(--gap-hair) var(--gap-near);
-}
-.dots i {
-  width: 18px;
-  height: 18px;
-  border: 1.5px solid var(--ink);
-  border-radius: 50%;
-}
 .dots .done {
   background: var(--green);
 }
@@ -135,24 +106,11 @@ h1 {
   border-left: 4px solid var(--brass-mark);
   background: var(--brass-light);
 }
-.tools {
-  display: flex;
-  gap: var(--gap-near);
-  align-items: center;
-}
-.last {
-  color: var(--soft);
-}
-.last strong {
-  color: var(--ink);
-  font-size: var(--type-large);
-  white-space: nowrap;
-}
 .another {
   color: var(--soft);
 }
 @media (height < 480px) {
-  h1 {
+  .condition h1 {
     font-size: var(--type-title);
   }
   .condition {

@@ -37,8 +37,8 @@ async function setAside(reading: Reading): Promise<void> {
 </script>
 
 <template>
-  <section class="sheet panel" aria-label="The chosen place">
-    <h3>
+  <section class="sheet mt-14px" aria-label="The chosen place">
+    <h3 class="mb-close text-body">
       {{ nameOfGroup(plan, place.group) }} · {{ letterOf(plan, place.condition) }} {{ nameOfCondition(plan, place.condition) }} ·
       {{ place.practice ? 'practice, never counted' : `repeat ${place.repeat}`
       }}{{ place.moment === '' ? '' : `, ${momentWords(plan, place.moment)}` }}
@@ -47,7 +47,7 @@ async function setAside(reading: Reading): Promise<void> {
     <ul>
       <li v-for="reading in shown" :key="reading.id">
         <div class="row">
-          <strong class="value" :class="{ aside: reading.status === 'set-aside' }">
+          <strong class="value font-heading text-large nowrap" :class="{ aside: reading.status === 'set-aside' }">
             {{ writeReading(plan, reading.value, reading.unit) }}
           </strong>
           <span class="soft">written “{{ reading.entered }}” at the {{ reading.by }}, {{ timeWords(reading.at) }}</span>
@@ -61,13 +61,21 @@ async function setAside(reading: Reading): Promise<void> {
           </VBtn>
           <VBtn v-else-if="settingAside !== reading.id" size="small" @click="settingAside = reading.id"> Set aside … </VBtn>
         </div>
-        <div v-for="one in doubtsOf(reading)" :key="one.doubt.code" class="row doubt">
+        <div
+          v-for="one in doubtsOf(reading)"
+          :key="one.doubt.code"
+          class="row doubt mt-close py-close px-near edge-left-4-brass-mark bg-brass-light"
+        >
           <span>{{ doubtWords(plan, one.reading.value, one.reading.unit, one.doubt) }}</span>
           <VBtn v-for="fix in answersTo(one.doubt, one.reading)" :key="fix.code" size="small" @click="lesson.apply(fix)">
             {{ fixWords(fix, plan) }}
           </VBtn>
         </div>
-        <form v-if="settingAside === reading.id" class="row why" @submit.prevent="setAside(reading)">
+        <form
+          v-if="settingAside === reading.id"
+          class="row why gap-y-tight gap-x-close mt-near"
+          @submit.prevent="setAside(reading)"
+        >
           <QuietBtn v-for="ready in REASONS" :key="ready" size="small" @click="reason = ready">
             {{ ready }}
           </QuietBtn>
@@ -75,11 +83,11 @@ async function setAside(reading: Reading): Promise<void> {
           <MainBtn type="submit" size="small" :disabled="reason.trim() === ''">Set aside</MainBtn>
           <QuietBtn size="small" @click="settingAside = undefined">Leave it</QuietBtn>
         </form>
-        <p v-for="earlier in earlierOf(reading).slice(0, SHOWN)" :key="earlier.id" class="soft earlier">
+        <p v-for="earlier in earlierOf(reading).slice(0, SHOWN)" :key="earlier.id" class="soft text-small">
           before: {{ writeReading(plan, earlier.value, earlier.unit)
           }}{{ earlier.status === 'set-aside' ? `, set aside: ${earlier.reason}` : '' }}, {{ timeWords(earlier.at) }}
         </p>
-        <p v-if="earlierOf(reading).length > SHOWN" class="soft earlier">
+        <p v-if="earlierOf(reading).length > SHOWN" class="soft text-small">
           and {{ earlierOf(reading).length - SHOWN }} before that: see the journal
         </p>
       </li>
@@ -88,40 +96,15 @@ async function setAside(reading: Reading): Promise<void> {
 </template>
 
 <style scoped>
-.panel {
-  margin-top: 14px;
-}
-h3 {
-  margin-bottom: 6px;
-  font-size: var(--type-body);
-}
 li + li {
   margin-top: 8px;
   padding-top: var(--gap-near);
   border-top: 1px solid var(--line);
 }
-.value {
-  font-family: var(--heading);
-  font-size: var(--type-large);
-  white-space: nowrap;
-}
 .value.aside {
   text-decoration: line-through;
 }
-.doubt {
-  margin-top: 6px;
-  padding: var(--gap-close) var(--gap-near);
-  border-left: 4px solid var(--brass-mark);
-  background: var(--brass-light);
-}
-.why {
-  gap: var(--gap-tight) var(--gap-close);
-  margin-top: 8px;
-}
 .why .field {
   width: 220px;
-}
-.earlier {
-  font-size: var(--type-small);
 }
 </style>

@@ -129,7 +129,7 @@ function onPaste(event: ClipboardEvent, row: number, column: number): void {
 
 <template>
   <div class="scroll">
-    <table ref="grid" class="grid" tabindex="-1">
+    <table ref="grid" class="cells" tabindex="-1">
       <caption class="sr-only">
         {{
           ['Readings', unitOf(unit).symbol && `in ${unitOf(unit).symbol}`, 'of every group'].filter(Boolean).join(' ')
@@ -200,7 +200,7 @@ function onPaste(event: ClipboardEvent, row: number, column: number): void {
 .none {
   background: repeating-linear-gradient(45deg, transparent 0 5px, var(--line) 5px 6px);
 }
-.grid {
+.cells {
   width: 100%;
   border-collapse: separate;
   border-spacing: 0;

@@ -30,8 +30,9 @@ async function set(on: boolean): Promise<void> {
     <div v-if="mode.on && !changing" class="on">
       <div class="words">
         <p>
-          <strong>On.</strong> Tablets on the same network open <strong class="break">http://{{ address }}/station</strong> and type
-          <strong class="nowrap">{{ code }}</strong>. The desk opens on other devices with the passphrase.
+          <strong>On.</strong> Tablets on the same network open
+          <strong class="break-anywhere">http://{{ address }}/station</strong> and type <strong class="nowrap">{{ code }}</strong>.
+          The desk opens on other devices with the passphrase.
         </p>
         <p v-if="mode.addresses.length === 0" class="trouble">
           This computer is on no network now. Join the school’s network; the address then appears here.
@@ -76,9 +77,6 @@ async function set(on: boolean): Promise<void> {
   display: grid;
   gap: var(--gap-near);
   align-content: start;
-}
-.break {
-  overflow-wrap: anywhere;
 }
 .picture {
   border: 1px solid var(--line);

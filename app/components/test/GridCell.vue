@@ -50,7 +50,13 @@ const textIn = (event: Event) => (event.target as HTMLInputElement).value
       @paste="emit('paste', $event, row, column)"
     />
     <span v-if="odd !== undefined" :id="`odd-${row}-${column}`" class="sr-only">{{ odd }}</span>
-    <span v-if="mark" class="mark" :class="{ soft: aside }" aria-hidden="true">{{ mark }}</span>
+    <span
+      v-if="mark"
+      class="absolute top-0 left-tight text-brass text-small font-bold pointer-events-none"
+      :class="{ soft: aside }"
+      aria-hidden="true"
+      >{{ mark }}</span
+    >
   </td>
 </template>
 
@@ -89,14 +95,5 @@ input {
 }
 .wrong {
   box-shadow: inset 0 0 0 2px var(--beet);
-}
-.mark {
-  position: absolute;
-  top: 0;
-  left: 4px;
-  color: var(--brass);
-  font-size: var(--type-small);
-  font-weight: 700;
-  pointer-events: none;
 }
 </style>

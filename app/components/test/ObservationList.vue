@@ -24,7 +24,7 @@ async function add(): Promise<void> {
     :hint="seen.length === 0 ? 'what groups see while they test' : `${seen.length} so far`"
     :model-value="seen.length > 0"
   >
-    <form class="row add" @submit.prevent="add">
+    <form class="row add flex-nowrap my-near mx-0" @submit.prevent="add">
       <ChoiceField
         bare
         label="Who saw it"
@@ -42,7 +42,7 @@ async function add(): Promise<void> {
       <VBtn type="submit" size="small" class="nowrap" :disabled="text.trim() === ''">Write it down</VBtn>
     </form>
     <ul>
-      <li v-for="one in seen" :key="one.id">
+      <li class="flex gap-near break-anywhere" v-for="one in seen" :key="one.id">
         <a v-if="one.picture" :href="`/api/lessons/${lesson.id}/pictures/${one.picture}`" target="_blank">
           <img
             :src="`/api/lessons/${lesson.id}/pictures/${one.picture}`"
@@ -51,7 +51,7 @@ async function add(): Promise<void> {
         </a>
         <span>
           <GroupName v-if="groupOf(one.group)" :group="groupOf(one.group)!" />
-          <span class="soft when"
+          <span class="soft when ml-near"
             >{{ timeWords(one.at)
             }}{{ one.condition ? `, ${letterOf(plan, one.condition)} ${nameOfCondition(plan, one.condition)}` : '' }}</span
           >
@@ -63,10 +63,6 @@ async function add(): Promise<void> {
 </template>
 
 <style scoped>
-.add {
-  flex-wrap: nowrap;
-  margin: 8px 0;
-}
 .who {
   width: 140px;
 }
@@ -74,11 +70,6 @@ ul {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(280px, 1fr));
   gap: var(--gap-near) var(--gap-block);
-}
-li {
-  display: flex;
-  gap: var(--gap-near);
-  overflow-wrap: anywhere;
 }
 img {
   display: block;
@@ -88,8 +79,5 @@ img {
   border-radius: var(--corner);
   background: #fff;
   object-fit: contain;
-}
-.when {
-  margin-left: 8px;
 }
 </style>

@@ -63,10 +63,15 @@ useKeys({ o: () => rowsOf()[0]?.focus() })
 
 <template>
   <p class="sr-only" role="status">{{ told }}</p>
-  <section v-if="odd.length > 0" class="odd" data-target="odd" aria-label="Odd numbers">
-    <h3>
+  <section
+    v-if="odd.length > 0"
+    class="mb-wide py-near px-wide edge-1.5-brass-mark rounded bg-brass-light"
+    data-target="odd"
+    aria-label="Odd numbers"
+  >
+    <h3 class="text-body">
       {{ odd.length }} to look at
-      <span class="hint">o comes here; k keeps, f puts a slip right, a sets aside, Enter shows the place</span>
+      <span class="hint ml-near font-normal">o comes here; k keeps, f puts a slip right, a sets aside, Enter shows the place</span>
     </h3>
     <ul ref="list">
       <li
@@ -77,12 +82,12 @@ useKeys({ o: () => rowsOf()[0]?.focus() })
         :aria-label="`${nameOfGroup(plan, one.reading.group)}: ${doubtWords(plan, one.finding.value, one.finding.unit, one.finding.doubt)}`"
         @keydown="onKey($event, place)"
       >
-        <span class="where">
+        <span class="mr-near">
           {{ nameOfGroup(plan, one.reading.group) }}, {{ letterOf(plan, one.reading.condition) }}
           {{ nameOfCondition(plan, one.reading.condition) }}:
         </span>
         <span class="why">{{ doubtWords(plan, one.finding.value, one.finding.unit, one.finding.doubt) }}</span>
-        <span class="answers">
+        <span class="flex flex-wrap gap-close mt-tight">
           <template v-if="settingAside !== one.reading.id">
             <VBtn
               v-for="answer in one.answers"
@@ -111,20 +116,6 @@ useKeys({ o: () => rowsOf()[0]?.focus() })
 </template>
 
 <style scoped>
-.odd {
-  margin-bottom: 12px;
-  padding: var(--gap-near) var(--gap-wide);
-  border: 1.5px solid var(--brass-mark);
-  border-radius: var(--corner);
-  background: var(--brass-light);
-}
-h3 {
-  font-size: var(--type-body);
-}
-h3 .hint {
-  margin-left: 8px;
-  font-weight: 400;
-}
 ul {
   display: grid;
   gap: var(--gap-close);
@@ -137,14 +128,5 @@ li {
   border: 1px solid var(--line);
   border-radius: var(--corner);
   background: var(--card);
-}
-.where {
-  margin-right: 8px;
-}
-.answers {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--gap-close);
-  margin-top: 4px;
 }
 </style>

@@ -61,8 +61,8 @@ async function attempt(work: () => Promise<unknown>): Promise<void> {
         {{ numberOf(station) }}
       </template>
       <template #there="{ row: { station } }">
-        <span v-if="station.present" class="there">● there</span>
-        <span v-else class="away">▲ away{{ station.lastSeenAt ? ` since ${timeWords(station.lastSeenAt)}` : '' }}</span>
+        <span v-if="station.present" class="there text-leaf">● there</span>
+        <span v-else class="away text-brass">▲ away{{ station.lastSeenAt ? ` since ${timeWords(station.lastSeenAt)}` : '' }}</span>
         <span v-if="station.locked"> · paused</span>
       </template>
       <template #do="{ row: { station } }">
@@ -92,12 +92,6 @@ async function attempt(work: () => Promise<unknown>): Promise<void> {
 </template>
 
 <style scoped>
-.there {
-  color: var(--leaf);
-}
-.away {
-  color: var(--brass);
-}
 .move {
   display: inline-flex;
   width: 130px;

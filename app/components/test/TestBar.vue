@@ -24,12 +24,12 @@ useKeys({
 
 <template>
   <section class="bar" aria-label="The lesson in hand">
-    <div class="part">
-      <span class="label">{{ PHASE_NAMES[state.phase] }}</span>
-      <span class="time" role="timer">{{ stopwatchWords(state.secondsLeft) }}</span>
+    <div class="flex flex-wrap items-center gap-near">
+      <span class="label text-soft">{{ PHASE_NAMES[state.phase] }}</span>
+      <span class="font-heading text-title font-bold tabular-nums" role="timer">{{ stopwatchWords(state.secondsLeft) }}</span>
       <VBtn size="small" title="t" @click="turnClock">{{ byHand ? 'Stop' : 'Start the clock' }}</VBtn>
     </div>
-    <div class="part">
+    <div class="flex flex-wrap items-center gap-near">
       <VBtn size="small" @click="dialog = 'stations'">
         {{ stations.length === 0 ? 'Stations' : `${there} of ${counted(stations.length, 'station')} there` }}
       </VBtn>
@@ -38,7 +38,7 @@ useKeys({
       </VBtn>
       <a class="code" :href="`/station?code=${encodeURIComponent(lesson.code)}`" target="_blank">{{ lesson.code }}</a>
     </div>
-    <div class="part">
+    <div class="flex flex-wrap items-center gap-near">
       <ChoiceField
         label="The board shows"
         inline
@@ -57,7 +57,7 @@ useKeys({
       <QuietBtn size="small" :to="`/print/${lesson.id}/record`" target="_blank">Record sheets</QuietBtn>
       <QuietBtn size="small" :to="`/journal/${lesson.id}`" target="_blank">Journal</QuietBtn>
     </div>
-    <p v-if="coming.length > 0" class="coming" role="status">
+    <p v-if="coming.length > 0" class="w-full" role="status">
       Next: {{ comingWords(plan!, coming[0]!) }} <strong>{{ soonWords(coming[0]!.seconds) }}</strong>
     </p>
     <StationsDialog v-model="stationsOpen" :stations="stations" />
@@ -76,29 +76,11 @@ useKeys({
   border-radius: var(--corner);
   background: var(--card);
 }
-.part {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: var(--gap-near);
-}
-.label {
-  color: var(--soft);
-}
-.time {
-  font-family: var(--heading);
-  font-size: var(--type-title);
-  font-weight: 700;
-  font-variant-numeric: tabular-nums;
-}
 .code {
   color: var(--ink);
   font-family: var(--heading);
   font-weight: 700;
   letter-spacing: 1px;
   white-space: nowrap;
-}
-.coming {
-  width: 100%;
 }
 </style>

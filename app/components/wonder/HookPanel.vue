@@ -48,16 +48,16 @@ function onPaste(event: ClipboardEvent): void {
 </script>
 
 <template>
-  <div class="hook" @paste="onPaste" @dragover.prevent @drop.prevent="addFiles($event.dataTransfer?.files ?? null)">
-    <span class="label">The hook: what the class looks at first</span>
-    <div class="parts">
+  <div class="mt-10px" @paste="onPaste" @dragover.prevent @drop.prevent="addFiles($event.dataTransfer?.files ?? null)">
+    <span class="label text-soft text-small">The hook: what the class looks at first</span>
+    <div class="parts flex items-start gap-near">
       <GrowingField
         label="The hook"
         :model-value="plan.wonder.hook"
         placeholder="for example an object, a picture, a quick demonstration"
         @update:model-value="lesson.edit((draft) => (draft.wonder.hook = $event), 'hook')"
       />
-      <figure v-for="picture in plan.wonder.pictures" :key="picture.id">
+      <figure class="relative flex-none w-116px" v-for="picture in plan.wonder.pictures" :key="picture.id">
         <img :src="`/api/lessons/${lesson.id}/pictures/${picture.id}`" :alt="picture.caption || 'Picture of the hook'" />
         <TextField
           bare
@@ -70,14 +70,14 @@ function onPaste(event: ClipboardEvent): void {
         />
         <QuietBtn
           size="small"
-          class="away"
+          class="away absolute top-hair right-hair min-h-24px py-0 px-close bg-card"
           :aria-label="`Take the picture away: ${picture.caption}`"
           @click="lesson.edit((draft) => (draft.wonder.pictures = draft.wonder.pictures.filter(({ id }) => id !== picture.id)))"
         >
           ✕
         </QuietBtn>
       </figure>
-      <div v-if="!full" class="adders">
+      <div v-if="!full" class="grid gap-tight content-start">
         <VBtn size="small" :loading="busy" @click="choose">+ picture</VBtn>
         <VBtn size="small" @click="sketching = true">+ sketch</VBtn>
       </div>
@@ -87,26 +87,9 @@ function onPaste(event: ClipboardEvent): void {
 </template>
 
 <style scoped>
-.hook {
-  margin-top: 10px;
-}
-.label {
-  color: var(--soft);
-  font-size: var(--type-small);
-}
-.parts {
-  display: flex;
-  align-items: flex-start;
-  gap: var(--gap-near);
-}
 .parts > :first-child {
   flex: 1;
   min-width: 0;
-}
-figure {
-  position: relative;
-  flex: none;
-  width: 116px;
 }
 img {
   display: block;
@@ -116,18 +99,5 @@ img {
   border-radius: var(--corner);
   background: var(--card);
   object-fit: cover;
-}
-.away {
-  position: absolute;
-  top: 2px;
-  right: 2px;
-  min-height: 24px;
-  padding: 0 var(--gap-close);
-  background: var(--card);
-}
-.adders {
-  display: grid;
-  gap: var(--gap-tight);
-  align-content: start;
 }
 </style>

@@ -65,9 +65,9 @@ function itemsFor(remark: Remark) {
 
 <template>
   <section class="list" :aria-labelledby="`list-${name}`">
-    <h3 :id="`list-${name}`">{{ words.name }}</h3>
-    <p class="hint">{{ words.what }}</p>
-    <p v-if="remarks.length === 0" class="hint">For example: {{ words.example }}</p>
+    <h3 class="text-lead" :id="`list-${name}`">{{ words.name }}</h3>
+    <p class="hint mb-close">{{ words.what }}</p>
+    <p v-if="remarks.length === 0" class="hint mb-close">For example: {{ words.example }}</p>
     <VueDraggable v-model="remarks" tag="ul" group="remarks" v-bind="dragging" class="remarks">
       <li
         v-for="remark in remarks"
@@ -118,12 +118,6 @@ function itemsFor(remark: Remark) {
   border-top: 4px solid var(--green);
   border-radius: var(--corner);
   background: var(--card);
-}
-.list h3 {
-  font-size: var(--type-lead);
-}
-.hint {
-  margin-bottom: 6px;
 }
 .remarks {
   flex: 1;

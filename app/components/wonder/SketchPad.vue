@@ -49,7 +49,7 @@ function finish(): void {
 <template>
   <AppDialog v-model="open" :title="title ?? 'Sketch what they look at'" :width="760">
     <canvas ref="canvas" class="sheet-of-paper" aria-label="Sketching sheet" role="img" />
-    <div class="row tools">
+    <div class="row mt-near">
       <VBtn
         v-for="(one, place) in PENS"
         :key="one.name"
@@ -82,9 +82,6 @@ function finish(): void {
   background: #fff;
   cursor: crosshair;
   touch-action: none;
-}
-.tools {
-  margin-top: 8px;
 }
 .on {
   border-color: var(--green);

@@ -32,18 +32,20 @@ function choose(): void {
 </script>
 
 <template>
-  <section class="sheet testable" aria-labelledby="testable">
+  <section class="sheet mt-14px" aria-labelledby="testable">
     <header class="row">
-      <h3 id="testable" tabindex="-1" data-target="testable">Could we test it?</h3>
-      <p class="wondering">“{{ wondering.text }}”</p>
+      <h3 class="text-lead" id="testable" tabindex="-1" data-target="testable">Could we test it?</h3>
+      <p class="flex-1 min-w-0 font-heading break-anywhere">“{{ wondering.text }}”</p>
       <QuietBtn size="small" class="close" @click="emit('close')">Close</QuietBtn>
     </header>
-    <ul class="checks">
+    <ul class="checks grid grid-cols-2 gap-y-close gap-x-block my-near mx-0">
       <li v-for="one in testable.answers" :key="one.check" :class="one.answer">
-        <span class="mark" aria-hidden="true">{{ one.answer === 'yes' ? '✓' : one.answer === 'partly' ? '~' : '✗' }}</span>
+        <span class="mark font-bold" aria-hidden="true">{{
+          one.answer === 'yes' ? '✓' : one.answer === 'partly' ? '~' : '✗'
+        }}</span>
         <div>
           <strong>{{ CHECK_WORDS[one.check] }}</strong>
-          <p>
+          <p class="text-small">
             {{ ANSWER_WORDS[one.answer] }}{{ one.byTeacher ? ', you say.' : '.' }}
             <span class="soft">{{ becauseWords(one.because, plan) }}</span>
           </p>
@@ -61,11 +63,13 @@ function choose(): void {
         />
       </li>
     </ul>
-    <p v-if="nearest" class="nearest">
-      <span class="soft">The nearest question we could test:</span>
+    <p v-if="nearest" class="nearest mx-0 mt-tight mb-10px font-heading">
+      <span class="soft block font-dense text-small">The nearest question we could test:</span>
       {{ nearest }}
     </p>
-    <p v-else class="soft nearest">No card is near it yet. Say in the plan what could be changed and measured.</p>
+    <p v-else class="soft nearest mx-0 mt-tight mb-10px font-heading">
+      No card is near it yet. Say in the plan what could be changed and measured.
+    </p>
     <div class="row">
       <MainBtn :disabled="chosen" @click="choose">
         {{ chosen ? 'This is our question' : 'Choose it' }}
@@ -86,32 +90,11 @@ function choose(): void {
 </template>
 
 <style scoped>
-.testable {
-  margin-top: 14px;
-}
-h3 {
-  font-size: var(--type-lead);
-}
-.wondering {
-  flex: 1;
-  min-width: 0;
-  font-family: var(--heading);
-  overflow-wrap: anywhere;
-}
-.checks {
-  display: grid;
-  grid-template-columns: repeat(2, minmax(0, 1fr));
-  gap: var(--gap-close) var(--gap-block);
-  margin: 8px 0;
-}
 li {
   display: grid;
   grid-template-columns: 22px minmax(0, 1fr) 132px;
   align-items: start;
   gap: var(--gap-close);
-}
-.mark {
-  font-weight: 700;
 }
 .yes .mark {
   color: var(--leaf);
@@ -121,18 +104,6 @@ li {
 }
 .no .mark {
   color: var(--beet);
-}
-li p {
-  font-size: var(--type-small);
-}
-.nearest {
-  margin: 4px 0 10px;
-  font-family: var(--heading);
-}
-.nearest .soft {
-  display: block;
-  font-family: var(--dense);
-  font-size: var(--type-small);
 }
 @media (width < 900px) {
   .checks {

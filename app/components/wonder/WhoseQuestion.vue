@@ -43,9 +43,9 @@ async function makeOwn(group: string): Promise<void> {
           : 'Pick a wondering above and see whether it could be tested, then choose it.'
       }}
     </p>
-    <ul v-if="plan.asked.whose === 'groups'" class="groups">
+    <ul v-if="plan.asked.whose === 'groups'" class="groups grid gap-close mt-near">
       <li v-for="group in plan.groups" :key="group.id">
-        <span class="who">
+        <span class="flex items-center gap-near font-heading">
           <ShapeBadge :size="18" :shape="group.shape" />
           {{ group.name }}
         </span>
@@ -66,21 +66,10 @@ async function makeOwn(group: string): Promise<void> {
 </template>
 
 <style scoped>
-.groups {
-  display: grid;
-  gap: var(--gap-close);
-  margin-top: 8px;
-}
 .groups li {
   display: grid;
   grid-template-columns: 110px minmax(0, 1fr) 170px;
   align-items: center;
   gap: var(--gap-near);
-}
-.who {
-  display: flex;
-  align-items: center;
-  gap: var(--gap-near);
-  font-family: var(--heading);
 }
 </style>

@@ -36,16 +36,16 @@ const ready = computed(
     />
     <HookPanel />
 
-    <div class="lists">
+    <div class="lists grid grid-cols-3 gap-wide mt-part">
       <RemarkList v-for="name in REMARK_LISTS" :key="name" :name="name" :looking="looking" @look="look" />
     </div>
     <TestablePanel v-if="looking" :id="looking" @close="chosenToLook = undefined" />
 
-    <section class="section sheet asked" aria-labelledby="our-question">
+    <section class="section sheet asked grid gap-near" aria-labelledby="our-question">
       <h3 id="our-question">Our question</h3>
       <QuestionLine :plan="plan" class="line" />
       <WhoseQuestion />
-      <div class="row">
+      <div class="row flex-nowrap">
         <MainBtn :to="`/lesson/${lesson.id}/plan`">
           {{ ready ? 'On to the plan' : 'Choose the cards for it' }}
         </MainBtn>
@@ -64,21 +64,8 @@ const ready = computed(
 </template>
 
 <style scoped>
-.lists {
-  display: grid;
-  grid-template-columns: repeat(3, minmax(0, 1fr));
-  gap: var(--gap-wide);
-  margin-top: 16px;
-}
-.asked {
-  display: grid;
-  gap: var(--gap-near);
-}
 .line {
   font-size: var(--type-large);
-}
-.asked .row {
-  flex-wrap: nowrap;
 }
 @media (width < 700px) {
   .lists {

@@ -54,14 +54,14 @@ useKeys({
 
 <template>
   <VThemeProvider class="board" with-background :theme="dark ? 'projector' : 'jolly'">
-    <p v-if="missing" class="message">This lesson is not here. Close this window and open the board from the desk.</p>
-    <p v-else-if="!plan" class="message">Opening …</p>
+    <p v-if="missing" class="message m-auto">This lesson is not here. Close this window and open the board from the desk.</p>
+    <p v-else-if="!plan" class="message m-auto">Opening …</p>
     <template v-else>
       <header>
         <h1 v-if="view === 'wonder'">What do we see? What do we wonder?</h1>
         <QuestionLine v-else as="h1" :plan="plan" />
       </header>
-      <main>
+      <main class="flex-1 min-h-0 py-part px-0">
         <BoardJoin v-if="view === 'join'" :code="code" />
         <BoardWonder v-else-if="view === 'wonder'" :plan="plan" :record="record" :lesson="String(route.params.id)" />
         <BoardQuestion v-else-if="view === 'question'" :plan="plan" />
@@ -116,13 +116,13 @@ useKeys({
             </VListItem>
           </VList>
         </VMenu>
-        <p v-if="connected" class="join">
+        <p v-if="connected" class="join text-huge">
           join at
           <span class="nowrap">{{ address }}/station</span>
           with
           <strong class="nowrap">{{ code }}</strong>
         </p>
-        <p v-else class="join down">
+        <p v-else class="join down text-huge text-beet">
           <span aria-hidden="true">▲</span>
           the line is down, numbers may be old
         </p>
@@ -157,11 +157,6 @@ header h1 {
   font-family: var(--heading);
   font-size: clamp(20px, 1.9vw, 40px);
 }
-main {
-  flex: 1;
-  min-height: 0;
-  padding: var(--gap-part) 0;
-}
 footer {
   display: flex;
   align-items: center;
@@ -170,21 +165,12 @@ footer {
   padding-top: var(--gap-near);
   border-top: 2px solid var(--ink);
 }
-.join {
-  font-size: var(--type-huge);
-}
 .join strong {
   letter-spacing: 3px;
-}
-.down {
-  color: var(--beet);
 }
 .show {
   font-family: var(--heading);
   font-size: inherit;
-}
-.message {
-  margin: auto;
 }
 /* A board that is magnified reads down; what does not fit scrolls in its own frame. */
 @media (width < 700px) {

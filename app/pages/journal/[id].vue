@@ -49,7 +49,7 @@ const COLUMNS = [
     <template v-else-if="lesson.plan">
       <header>
         <div>
-          <h1>Journal: {{ lesson.plan.title || 'Lesson without a name' }}</h1>
+          <h1 class="text-large">Journal: {{ lesson.plan.title || 'Lesson without a name' }}</h1>
           <p class="soft">Everything that happened, the latest first.</p>
         </div>
         <div class="row">
@@ -57,7 +57,7 @@ const COLUMNS = [
           <QuietBtn size="small" :to="`/lesson/${lesson.id}/test`">Back to the lesson</QuietBtn>
         </div>
       </header>
-      <div class="row filters">
+      <div class="row items-end my-14px mx-0">
         <ChoiceField
           label="What"
           v-model="kind"
@@ -81,7 +81,7 @@ const COLUMNS = [
           <span class="nowrap">{{ momentOfDayWords(row.at) }}</span>
         </template>
         <template #words="{ row }">
-          <span class="what">{{ row.words }}</span>
+          <span class="what break-anywhere">{{ row.words }}</span>
           <a
             v-if="row.line.event.kind === 'observation' && row.line.event.observation.picture"
             :href="`/api/lessons/${lesson.id}/pictures/${row.line.event.observation.picture}`"
@@ -108,19 +108,9 @@ header {
   justify-content: space-between;
   gap: var(--gap-near) var(--gap-block);
 }
-h1 {
-  font-size: var(--type-large);
-}
-.filters {
-  align-items: flex-end;
-  margin: 14px 0;
-}
 .words {
   flex: 1 1 160px;
   min-width: 0;
   max-width: 320px;
-}
-.what {
-  overflow-wrap: anywhere;
 }
 </style>

@@ -78,7 +78,7 @@ watch(
   <div v-else class="desk">
     <a class="skip" href="#work">Skip to the work</a>
     <DeskPath :lesson-id="String(route.params.id)" :stop="stop" />
-    <div class="middle">
+    <div class="min-w-0">
       <DeskHead v-if="lesson.plan" @board="openBoard" @keys="keysOpen = true" />
       <main id="work" class="work" tabindex="-1">
         <component :is="STOP_WORK[stop]" v-if="lesson.plan" :key="stop" />
@@ -99,9 +99,6 @@ watch(
   display: grid;
   grid-template-columns: 200px minmax(0, 1fr) auto;
   min-height: 100vh;
-}
-.middle {
-  min-width: 0;
 }
 .work {
   padding: var(--gap-tight) var(--gap-block) var(--gap-far);
