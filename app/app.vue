@@ -1,6 +1,8 @@
 <script setup lang="ts">
 const route = useRoute()
 const closed = computed(() => deskClosed.value && route.path !== '/station')
+const { customs } = useCustoms()
+useHead({ htmlAttrs: { lang: () => (customs.value.english === 'american' ? 'en-US' : 'en-GB') } })
 </script>
 
 <template>

@@ -1,4 +1,4 @@
-import type { Booking, CountedBack, School, Stocked, Thing } from '../core/kit'
+import type { Booking, CountedBack, Customs, School, Stocked, Thing } from '../core/kit'
 import type { AskedEntry, Doubt } from '../core/record'
 import type { SmallBar } from '../core/charts'
 import type { Calendar, PartOfShelf } from '../core/clock'
@@ -276,6 +276,7 @@ interface Contract extends DeskRows, StationRows {
   'GET /api/cupboard': { answer: { things: Thing[]; bookings: Booking[]; moves: Move[]; held: School['held'] } }
   'PUT /api/cupboard': { body: Thing; answer: { thing: Thing } }
   'PUT /api/cupboard/held': { body: HeldBody; answer: { held: HeldBody } }
+  'PUT /api/cupboard/customs': { body: Customs; answer: { customs: Customs } }
   'POST /api/cupboard/[thing]/out': { answer: { out: boolean } }
   'GET /api/cupboard/file': { answer: Download }
   'POST /api/cupboard/file': { body: { text: string }; answer: { added: number; changed: number } }

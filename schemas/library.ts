@@ -1,8 +1,8 @@
 import Joi from 'joi'
 import type { Calendar } from '../core/clock'
-import type { School, Thing } from '../core/kit'
+import { USUAL_CUSTOMS, type Customs, type School, type Thing } from '../core/kit'
 import { MOVE_REASONS, type Move } from './contract'
-import { calendarSchema, heldSchema, thingFields } from './school'
+import { calendarSchema, customsSchema, heldSchema, thingFields } from './school'
 import { isoTime, oneOf, uuid, whole } from './parts'
 
 /** A thing of the cupboard with all that happened to it. */
@@ -29,6 +29,7 @@ export interface LibraryFile {
   cupboard: { things: SavedThing[]; moves: SavedMove[] }
   calendars: { className: string; calendar: Calendar }[]
   held: School['held']
+  customs: Customs
 }
 
 /** A backup holds no more, and so the cupboard takes no more. */
@@ -68,4 +69,6 @@ export const librarySchema = Joi.object<LibraryFile>({
   }).required(),
   calendars: Joi.array().items(calendarSchema.optional()).max(MOST_IN_LIBRARY.calendars).required(),
   held: heldSchema,
+  // Older backups do not say.
+  customs: customsSchema.optional().default(USUAL_CUSTOMS),
 }).required()

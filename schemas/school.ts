@@ -1,9 +1,9 @@
 import Joi from 'joi'
 import type { Calendar, Days } from '../core/clock'
-import type { CountedBack, Thing } from '../core/kit'
+import { CURRENCIES, ENGLISH, type CountedBack, type Customs, type Thing } from '../core/kit'
 import { BOUNDS, LONGEST, MOST } from '../core/lesson'
 import { NUMBER_UNITS } from '../core/quantity'
-import { day, planId, shortText, uuid, wholeIn, within } from './parts'
+import { day, oneOf, planId, shortText, uuid, wholeIn, within } from './parts'
 
 const MOST_DAYS = 60
 const amount = within(BOUNDS.stock)
@@ -49,6 +49,11 @@ export interface HeldBody {
 export const heldSchema = Joi.object<HeldBody, true>({
   before: wholeIn(BOUNDS.heldDays),
   after: wholeIn(BOUNDS.heldDays),
+}).required()
+
+export const customsSchema = Joi.object<Customs, true>({
+  english: oneOf(ENGLISH),
+  currency: oneOf(CURRENCIES),
 }).required()
 
 export const countBackSchema = Joi.object<{ rows: CountedBack[] }, true>({

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { BOUNDS, LONGEST } from '~~/core/lesson'
-import { runningLow, type Booking, type School, type Thing } from '~~/core/kit'
-import { amountWords, counted, moneyWords } from '~~/core/wording'
+import { runningLow, type Booking, type Customs, type School, type Thing } from '~~/core/kit'
+import { amountWords, counted, CURRENCY_CHOICES, ENGLISH_CHOICES } from '~~/core/wording'
 import type { Move } from '~~/schemas/contract'
 
 /** What stands in the school's cupboard, who has booked it, what runs low, and what happened to it. */
 useHead({ title: 'Cupboard · Jolly Beaker' })
 const notices = useNotices()
+const { customs, money } = useCustoms()
 const things = ref<Thing[]>()
 const bookings = ref<Booking[]>([])
 const moves = ref<Move[]>([])
@@ -86,6 +87,11 @@ async function hold(change: Partial<School['held']>): Promise<void> {
     await load()
   })
 }
+
+async function write(change: Partial<Customs>): Promise<void> {
+  const body = { ...customs.value, ...change }
+  if (await attempt(() => callServer('PUT /api/cupboard/customs', { body }))) customs.value = body
+}
 </script>
 
 <template>
@@ -108,7 +114,7 @@ async function hold(change: Partial<School['held']>): Promise<void> {
           {{ place > 0 ? ' · ' : '' }}<strong>{{ thing.name }}</strong> {{ amountWords(thing.stock, thing.unit) }} of
           {{ amountWords(thing.minimum!, thing.unit) }}{{ packs === undefined ? '' : `: ${counted(packs, 'pack')}` }}
         </span>
-        <span v-if="runsLow.cost > 0" class="soft"> · {{ moneyWords(runsLow.cost) }} in all</span>
+        <span v-if="runsLow.cost > 0" class="soft"> · {{ money(runsLow.cost) }} in all</span>
       </p>
     </section>
 
@@ -147,6 +153,23 @@ async function hold(change: Partial<School['held']>): Promise<void> {
         @update:model-value="hold({ after: $event ?? 0 })"
       />
       <span>days after it.</span>
+    </section>
+
+    <section class="row mt-wide" aria-label="How the school writes">
+      <ChoiceField
+        label="Words, spoons and cups"
+        target="english"
+        :model-value="customs.english"
+        :options="ENGLISH_CHOICES"
+        @update:model-value="write({ english: $event })"
+      />
+      <ChoiceField
+        label="Prices are in"
+        target="currency"
+        :model-value="customs.currency"
+        :options="CURRENCY_CHOICES"
+        @update:model-value="write({ currency: $event })"
+      />
     </section>
 
     <CupboardHistory :moves="moves" :things="things ?? []" />

@@ -1,4 +1,13 @@
-import { convert, readQuantity, unitNamed, unitOf, withoutNoise, type ReadErrorCode, type UnitCode } from '../quantity'
+import {
+  convert,
+  readQuantity,
+  unitNamed,
+  unitOf,
+  withoutNoise,
+  type KitchenRegion,
+  type ReadErrorCode,
+  type UnitCode,
+} from '../quantity'
 
 export type AmountErrorCode = ReadErrorCode | 'no-number' | 'negative' | 'too-much' | 'not-a-price'
 
@@ -51,7 +60,7 @@ export function piecesCut(piece: string, from: string): number | undefined {
  * pieces and comes whole; "12 x 4 cm" is one piece of that size, "4 x 30 cm string" so many lengths.
  * @example readAmount('2 tbsp') // => { ok: true, value: 2, unit: 'tbsp', whole: false }
  */
-export function readAmount(text: string): Amount {
+export function readAmount(text: string, kitchen: KitchenRegion = 'metric'): Amount {
   if (ONE_OF_IT.test(text)) return { ok: true, value: 1, unit: 'pieces', whole: true }
   const [, lengths, length] = LENGTHS.exec(text) ?? []
   if (lengths !== undefined && length !== undefined) return timesLength(Number(lengths), length)
@@ -64,7 +73,7 @@ export function readAmount(text: string): Amount {
   const unit = word === '' ? 'pieces' : unitNamed(word.replace(/\s+/g, ' '))
   const countable = unit === undefined || unit === 'pieces' || unit === 'count'
   const digits = countable ? text.replace(TRAILING_WORDS, '') : text
-  const read = readQuantity(digits, { unit: countable ? 'pieces' : unit })
+  const read = readQuantity(digits, { unit: countable ? 'pieces' : unit, region: kitchen })
   if (!read.ok) return read
   if (read.value > MOST) return { ok: false, code: 'too-much', position: 0 }
   return { ok: true, value: read.value, unit: read.unit, whole: countable }
@@ -103,14 +112,20 @@ export function readCount(text: string): number | undefined {
  * @returns undefined where the two measure different things
  * @example turnInto(100, 'mL', 'g', 0.85) // => 85
  */
-export function turnInto(value: number, from: UnitCode, to: UnitCode, density: number | null): number | undefined {
+export function turnInto(
+  value: number,
+  from: UnitCode,
+  to: UnitCode,
+  density: number | null,
+  kitchen: KitchenRegion = 'metric',
+): number | undefined {
   if (countsPieces(from) && countsPieces(to)) return value
-  const direct = convert(value, from, to)
+  const direct = convert(value, from, to, kitchen)
   if (direct !== undefined) return direct
   const kinds = [unitOf(from).dimension, unitOf(to).dimension].join()
   if (!density) return undefined
-  if (kinds === 'volume,mass') return convert(withoutNoise(convert(value, from, 'mL')! * density), 'g', to)
-  if (kinds === 'mass,volume') return convert(withoutNoise(convert(value, from, 'g')! / density), 'mL', to)
+  if (kinds === 'volume,mass') return convert(withoutNoise(convert(value, from, 'mL', kitchen)! * density), 'g', to)
+  if (kinds === 'mass,volume') return convert(withoutNoise(convert(value, from, 'g')! / density), 'mL', to, kitchen)
   return undefined
 }
 
@@ -119,15 +134,16 @@ function countsPieces(unit: UnitCode): boolean {
 }
 
 /**
- * The same amount in the unit that somebody would measure it with: spoons up to four, then millilitres; litres and kilograms from
- * a thousand on. An amount that is in such a unit already stays as it is.
+ * The same amount in the unit that somebody would measure it with: spoons up to four, then millilitres, in the United States cups;
+ * litres and kilograms from a thousand on. An amount that is in such a unit already stays as it is.
  * @example sensible(21, 'tbsp') // => { value: 315, unit: 'mL' }
  */
-export function sensible(value: number, unit: UnitCode): { value: number; unit: UnitCode } {
-  const into = (to: UnitCode) => ({ value: convert(value, unit, to)!, unit: to })
-  if (unit === 'tsp' && value >= 3) return sensible(convert(value, 'tsp', 'tbsp')!, 'tbsp')
+export function sensible(value: number, unit: UnitCode, kitchen: KitchenRegion = 'metric'): { value: number; unit: UnitCode } {
+  const into = (to: UnitCode) => ({ value: convert(value, unit, to, kitchen)!, unit: to })
+  if (unit === 'tsp' && value >= 3) return sensible(withoutNoise(value / 3), 'tbsp', kitchen)
+  if (unit === 'tbsp' && value > 4 && kitchen === 'us') return { value: withoutNoise(value / 16), unit: 'cup' }
   if (unit === 'tbsp' && value > 4) return sensible(convert(value, 'tbsp', 'mL')!, 'mL')
-  if (unit === 'cup' && value >= 4) return into('L')
+  if (unit === 'cup' && value >= 4 && kitchen !== 'us') return into('L')
   if (unit === 'mL' && value >= 1000) return into('L')
   if (unit === 'g' && value >= 1000) return into('kg')
   if (unit === 'mm' && value >= 1000) return into('m')

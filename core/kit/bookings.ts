@@ -1,5 +1,5 @@
 import type { Material, Plan } from '../lesson'
-import type { UnitCode } from '../quantity'
+import type { KitchenRegion, UnitCode } from '../quantity'
 import { bookedBefore, heldDays, inUnitOf, lastDayOf, orderOf, type Booking, type BookingsInOrder, type School } from './cupboard'
 import { needsOf } from './needs'
 
@@ -33,12 +33,17 @@ export interface Taking {
 }
 
 /** What a lesson takes out of the cupboard and when, in the units of the things. */
-export function bookingsOf({ id, title, date, start, takes }: Taking, things: School['things'], held: School['held']): Booking[] {
+export function bookingsOf(
+  { id, title, date, start, takes }: Taking,
+  things: School['things'],
+  held: School['held'],
+  kitchen: KitchenRegion = 'metric',
+): Booking[] {
   const days = heldDays({ date, lastDay: takes.lastDay }, held)
   if (!days) return []
   return takes.of.flatMap(({ thing: wanted, amount: value, unit, density, use }): Booking[] => {
     const thing = things.find((one) => one.id === wanted)
-    const amount = thing && inUnitOf(thing, value, unit, density)
+    const amount = thing && inUnitOf(thing, value, { unit, density, kitchen })
     return thing && amount !== undefined ? [{ thing: thing.id, lesson: id, title, date, start, ...days, amount, use }] : []
   })
 }

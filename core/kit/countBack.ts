@@ -1,5 +1,5 @@
 import type { Material, Plan } from '../lesson'
-import { withoutNoise } from '../quantity'
+import { withoutNoise, type KitchenRegion } from '../quantity'
 import { readAmount } from './amount'
 import { inUnitOf, type Thing } from './cupboard'
 import type { Need } from './needs'
@@ -54,14 +54,15 @@ function stockChange({ use, taken, back, broken }: { use: Material['use']; taken
  *   [{ material: plan.materials[0]!.id, taken: 7, back: 6, broken: 1 }],
  * ) // => [{ thing: 'thermometers', change: -1, broken: 1 }]
  */
-export function stockChanges(plan: Plan, things: Thing[], rows: CountedBack[]): StockChange[] {
+export function stockChanges(plan: Plan, things: Thing[], rows: CountedBack[], kitchen: KitchenRegion = 'metric'): StockChange[] {
   const sums = new Map<string, StockChange>()
   for (const row of rows) {
     const material = plan.materials.find(({ id }) => id === row.material)
     const thing = things.find(({ id }) => id === material?.thing)
     if (!material || !thing) continue
-    const amount = readAmount(material.amount)
-    const turned = (value: number) => (amount.ok ? inUnitOf(thing, value, amount.unit, material.density) : undefined)
+    const amount = readAmount(material.amount, kitchen)
+    const turned = (value: number) =>
+      amount.ok ? inUnitOf(thing, value, { unit: amount.unit, density: material.density, kitchen }) : undefined
     const [taken, back, broken] = [turned(row.taken), turned(row.back), turned(row.broken)]
     if (taken === undefined || back === undefined || broken === undefined) continue
     const before = sums.get(thing.id) ?? { thing: thing.id, change: 0, broken: 0 }

@@ -1,8 +1,9 @@
 import { oncePer } from '../chance'
 import { dayAfter, USUAL_CALENDAR, type Calendar } from '../clock'
 import type { Material, Plan } from '../lesson'
-import { NUMBER_UNITS, withoutNoise, type UnitCode } from '../quantity'
+import { NUMBER_UNITS, withoutNoise, type KitchenRegion, type UnitCode } from '../quantity'
 import { readCount, readPrice, turnInto } from './amount'
+import { USUAL_CUSTOMS, type Customs } from './customs'
 
 /** A thing in the school's cupboard, counted in its own unit. */
 export interface Thing {
@@ -63,12 +64,20 @@ export interface School {
   lesson: string
   /** Things that are used again are held from so many days before a lesson until so many after. */
   held: { before: number; after: number }
+  customs: Customs
 }
 
 /** Long enough that two lessons in one week do not count on the same things. */
 export const USUAL_HELD = { before: 3, after: 1 }
 
-export const NO_SCHOOL: School = { things: [], bookings: [], calendar: USUAL_CALENDAR, lesson: '', held: USUAL_HELD }
+export const NO_SCHOOL: School = {
+  things: [],
+  bookings: [],
+  calendar: USUAL_CALENDAR,
+  lesson: '',
+  held: USUAL_HELD,
+  customs: USUAL_CUSTOMS,
+}
 
 /** From when until when a lesson holds what it uses again; undefined while it has no day. */
 export function heldDays(
@@ -211,6 +220,10 @@ export function runningLow(things: Thing[]): { low: { thing: Thing; packs: numbe
 }
 
 /** An amount of a material in the unit of its thing; undefined where they measure different things. */
-export function inUnitOf(thing: Thing, value: number, unit: UnitCode, density: number | null): number | undefined {
-  return turnInto(value, unit, thing.unit, density)
+export function inUnitOf(
+  thing: Thing,
+  value: number,
+  { unit, density, kitchen }: { unit: UnitCode; density: number | null; kitchen: KitchenRegion },
+): number | undefined {
+  return turnInto(value, unit, thing.unit, density, kitchen)
 }

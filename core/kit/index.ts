@@ -1,5 +1,7 @@
 export { piecesCut, readAmount, readCount, readPrice, sensible, turnInto } from './amount'
 export type { Amount, AmountErrorCode } from './amount'
+export { CURRENCIES, ENGLISH, kitchenOf, USUAL_CUSTOMS } from './customs'
+export type { Customs } from './customs'
 export { cautionsAtTrial } from './cautionsAtTrial'
 export { CAUTIONS } from './cautionNames'
 export type { Caution } from './cautionNames'

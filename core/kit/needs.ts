@@ -3,6 +3,7 @@ import { activeConditions, comesAgain, type Group, type Material, type Plan } fr
 import { withoutNoise, type UnitCode } from '../quantity'
 import { readAmount, type Amount } from './amount'
 import { NO_SCHOOL, type School } from './cupboard'
+import { kitchenOf } from './customs'
 import { supplyOf, type Supply } from './supply'
 
 export interface Need {
@@ -70,7 +71,7 @@ function workOf(plan: Plan): Work {
 }
 
 function needOf(plan: Plan, material: Material, work: Work, school: School): Need {
-  const amount = readAmount(material.amount)
+  const amount = readAmount(material.amount, kitchenOf(school.customs))
   const value = amount.ok ? amount.value : 0
   const whole = amount.ok && amount.whole
   const unit = amount.ok ? amount.unit : 'pieces'

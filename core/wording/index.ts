@@ -51,6 +51,8 @@ export {
   amountWords,
   civilWords,
   measuredWords,
+  CURRENCY_CHOICES,
+  ENGLISH_CHOICES,
   moneyWords,
   movedWords,
   needSum,
@@ -109,6 +111,7 @@ export { PART_WORDS } from './agree'
 export { tellingWords } from './tellings'
 export { GRADE_NAMES } from './grades'
 export { knownName } from './known'
+export { spelled, spelledHeadings, spelledThrough } from './spelling'
 export {
   countedChoice,
   countedName,

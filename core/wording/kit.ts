@@ -1,7 +1,7 @@
 import { arrangementOf, conditionsEach } from '../arrangement'
-import { sensible, type CivilMoment, type MovedBecause, type Need, type Step } from '../kit'
+import { sensible, type CivilMoment, CURRENCIES, type Customs, type MovedBecause, type Need, type Step } from '../kit'
 import { activeConditions, type Material, type Plan, type PreparationKind } from '../lesson'
-import { unitOf, withUnit, writeNumber, writeShort, type UnitCode } from '../quantity'
+import { unitOf, withUnit, writeNumber, writeShort, type KitchenRegion, type UnitCode } from '../quantity'
 import { counted, list } from './names'
 import { dayWords } from './days'
 
@@ -33,8 +33,8 @@ export function amountWords(value: number, unit: UnitCode): string {
  * An amount as somebody would measure it, with the unit it was written in behind it where the two differ.
  * @example measuredWords(21, 'tbsp') // => '315\u202fmL (21\u202ftbsp)'
  */
-export function measuredWords(value: number, unit: UnitCode): string {
-  const handy = sensible(value, unit)
+export function measuredWords(value: number, unit: UnitCode, kitchen: KitchenRegion = 'metric'): string {
+  const handy = sensible(value, unit, kitchen)
   const written = amountWords(value, unit)
   if (handy.unit === unit) return written
   const sameFamily = [unit, handy.unit].every((code) => ['mL', 'L', 'g', 'kg', 'mm', 'cm', 'm'].includes(code))
@@ -42,15 +42,27 @@ export function measuredWords(value: number, unit: UnitCode): string {
 }
 
 /** What a spoon or a cup is taken for. `spoonWords(['tbsp']) // '1 tbsp is 15 mL.'`; empty without any. */
-export function spoonWords(units: UnitCode[]): string {
-  const kitchen = (['tsp', 'tbsp', 'cup', 'fl-oz', 'pint'] as UnitCode[]).filter((unit) => units.includes(unit))
-  if (kitchen.length === 0) return ''
-  return `${list(kitchen.map((unit) => `1 ${unitOf(unit).symbol} is ${withUnit(writeShort(unitOf(unit).size), 'mL')}`))}.`
+export function spoonWords(units: UnitCode[], kitchen: KitchenRegion = 'metric'): string {
+  const spoons = (['tsp', 'tbsp', 'cup', 'fl-oz', 'pint'] as UnitCode[]).filter((unit) => units.includes(unit))
+  if (spoons.length === 0) return ''
+  const size = (unit: UnitCode) => writeShort(unitOf(unit, kitchen).size)
+  return `${list(spoons.map((unit) => `1 ${unitOf(unit).symbol} is ${withUnit(size(unit), 'mL')}`))}.`
 }
 
-/** `moneyWords(7.5) // '7.50'` */
-export function moneyWords(value: number): string {
-  return writeNumber(value, 2)
+export const ENGLISH_CHOICES: { value: Customs['english']; title: string; hint: string }[] = [
+  { value: 'british', title: 'British, metric cups', hint: 'colour, litre; a cup is 250 mL' },
+  { value: 'american', title: 'American, US cups', hint: 'color, liter; a cup is 237 mL' },
+]
+
+export const CURRENCY_CHOICES: { value: Customs['currency']; title: string }[] = CURRENCIES.map((value) => ({
+  value,
+  title: value === 'none' ? 'bare numbers' : value,
+}))
+
+/** A price as the school writes it, a bare number where it has chosen none. `moneyWords(7.5, 'GBP') // '£7.50'` */
+export function moneyWords(value: number, currency: Customs['currency'] = 'none'): string {
+  if (currency === 'none') return writeNumber(value, 2)
+  return new Intl.NumberFormat('en', { style: 'currency', currency, currencyDisplay: 'narrowSymbol' }).format(value)
 }
 
 /** The multiplication behind the kit. `'4 conditions × (3 repeats + 1 practice) × 7 groups = 112 trials'` */

@@ -1,3 +1,4 @@
+import type { Customs } from '../kit'
 import type { Plan } from '../lesson'
 import type { Mend, ScarceLimit, WayOut } from '../waysOut'
 import { minuteWords } from './clock'
@@ -6,7 +7,12 @@ import { chanceWords, counted } from './names'
 import type { UnitCode } from '../quantity'
 
 /** What a button for a way out of a shortage says, and what it changes. */
-export function wayOutWords(way: WayOut, plan: Plan, unit: UnitCode): { label: string; effect: string } {
+export function wayOutWords(
+  way: WayOut,
+  plan: Plan,
+  unit: UnitCode,
+  currency: Customs['currency'] = 'none',
+): { label: string; effect: string } {
   const material = plan.materials.find(({ id }) => id === way.material)
   const time =
     way.minutes > 0
@@ -36,7 +42,7 @@ export function wayOutWords(way: WayOut, plan: Plan, unit: UnitCode): { label: s
       return {
         label: way.packs === undefined ? `Buy ${amountWords(way.amount, unit)}` : `Buy ${counted(way.packs, 'pack')}`,
         effect: [
-          way.cost === undefined ? '' : `costs ${moneyWords(way.cost)}`,
+          way.cost === undefined ? '' : `costs ${moneyWords(way.cost, currency)}`,
           !way.leftOver ? '' : `${amountWords(way.leftOver, unit)} left over`,
           'goes on the shopping list',
         ]
@@ -62,7 +68,9 @@ export function wayOutWords(way: WayOut, plan: Plan, unit: UnitCode): { label: s
 }
 
 function chancesSaid(chances: { before: number; after: number } | undefined): string {
-  return chances ? `; it comes out clear in ${chanceWords(chances.after)} instead of ${chanceWords(chances.before)}` : ''
+  if (!chances) return ''
+  const [before, after] = [chanceWords(chances.before), chanceWords(chances.after)]
+  return before === after ? `; it still comes out clear in ${after}` : `; it comes out clear in ${after} instead of ${before}`
 }
 
 /** What a button for a shorter lesson says, and what it costs. */

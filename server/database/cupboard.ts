@@ -1,7 +1,7 @@
 import { and, asc, desc, eq, isNotNull, isNull } from 'drizzle-orm'
 import { isDeepStrictEqual } from 'node:util'
 import type { NewThing } from '../../core/formats'
-import { USUAL_HELD, type School, type StockChange, type Thing } from '../../core/kit'
+import { USUAL_CUSTOMS, USUAL_HELD, type Customs, type School, type StockChange, type Thing } from '../../core/kit'
 import { withoutNoise } from '../../core/quantity'
 import type { Move } from '../../schemas/contract'
 import type { LibraryFile } from '../../schemas/library'
@@ -11,6 +11,7 @@ import { lessons, moves, things } from './schema'
 import { loadSetting, saveSetting } from './settings'
 
 const HELD = 'held-days'
+const CUSTOMS = 'customs'
 const MOST_MOVES = 300
 
 export async function listThings(database: Database): Promise<Thing[]> {
@@ -153,6 +154,15 @@ export async function heldDaysOf(database: Database): Promise<School['held']> {
 
 export async function saveHeldDays(database: Database, value: School['held']): Promise<void> {
   await changingSchool(database, (transaction) => saveSetting(transaction, HELD, value))
+}
+
+/** How the school writes: its English with its spoons and cups, and its money. */
+export async function customsOf(database: Database): Promise<Customs> {
+  return (await loadSetting<Customs>(database, CUSTOMS)) ?? USUAL_CUSTOMS
+}
+
+export async function saveCustoms(database: Database, value: Customs): Promise<void> {
+  await changingSchool(database, (transaction) => saveSetting(transaction, CUSTOMS, value))
 }
 
 function toThing({ goneAt: _gone, ...thing }: typeof things.$inferSelect): Thing {

@@ -6,7 +6,7 @@ import type { Restored } from '../../schemas/contract'
 import { librarySchema, MOST_IN_LIBRARY, type LibraryFile } from '../../schemas/library'
 import { refusal, Refusal } from '../access/refusal'
 import { listCalendars, saveCalendar } from '../database/calendars'
-import { heldDaysOf, listCupboard, restoreCupboard, saveHeldDays } from '../database/cupboard'
+import { customsOf, heldDaysOf, listCupboard, restoreCupboard, saveCustoms, saveHeldDays } from '../database/cupboard'
 import { findLesson, listLessonIds } from '../database/lessons'
 import type { Database } from '../database/open'
 import { rowsAreKnown } from '../record/rows'
@@ -46,6 +46,7 @@ export async function writeLibrary(database: Database, savedAt: string, desk: st
     cupboard: await listCupboard(database, MOST_IN_LIBRARY.moves),
     calendars: [...(await listCalendars(database))].map(([className, calendar]) => ({ className, calendar })),
     held: await heldDaysOf(database),
+    customs: await customsOf(database),
   }
   await add(CONTENTS, library)
   for (const { id } of lessons) await add(nameOf(id), await wholeFile(database, id, savedAt))
@@ -77,7 +78,10 @@ export async function restoreLibrary(database: Database, bytes: Uint8Array, desk
     const known = await listCalendars(transaction)
     for (const { className, calendar } of library.calendars)
       if (!known.has(className)) await saveCalendar(transaction, className, calendar)
-    if (restored.added > 0 && restored.alreadyThere === 0 && restored.beside === 0) await saveHeldDays(transaction, library.held)
+    if (restored.added > 0 && restored.alreadyThere === 0 && restored.beside === 0) {
+      await saveHeldDays(transaction, library.held)
+      await saveCustoms(transaction, library.customs)
+    }
     return restored
   })
 }

@@ -1,8 +1,9 @@
 import { NO_SCHOOL, stockedFor, withThings } from '../../core/kit'
+import { spelled, spelledThrough } from '../../core/wording'
 import { faceOf } from '../../core/wording/reports'
 import { INVESTIGATIONS, planFrom } from '../../library'
 import type { Investigations } from '../../schemas/contract'
-import { listThings } from '../database/cupboard'
+import { customsOf, listThings } from '../database/cupboard'
 import { lastClass } from '../database/lessons'
 import type { Database } from '../database/open'
 import { listClasses } from '../database/summaries'
@@ -11,16 +12,20 @@ import { listClasses } from '../database/summaries'
 export async function loadInvestigations(database: Database, desk: string | null): Promise<Investigations> {
   const { className, children } = await lastClass(database, desk)
   const things = await listThings(database)
+  const customs = await customsOf(database)
   const investigations = Object.entries(INVESTIGATIONS).map(([id, investigation]) => {
     let groups = 0
     const plan = withThings(
-      planFrom(investigation, className, children, () => `g${(groups += 1)}`),
+      spelledThrough(
+        planFrom(investigation, className, children, () => `g${(groups += 1)}`),
+        customs.english,
+      ),
       things,
     )
     const { title, question } = faceOf(plan)
     const { summary, topic, ages, kind, clock } = investigation
-    const needs = stockedFor(plan, { ...NO_SCHOOL, things })
-    return { id, title, question, summary, topic, ages, kind, minutes: clock.minutes, needs }
+    const needs = stockedFor(plan, { ...NO_SCHOOL, things, customs })
+    return { id, title, question, summary: spelled(summary, customs.english), topic, ages, kind, minutes: clock.minutes, needs }
   })
   return { investigations, className, children, classes: await listClasses(database, desk) }
 }

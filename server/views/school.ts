@@ -1,20 +1,23 @@
 import { createHash } from 'node:crypto'
 import { USUAL_CALENDAR } from '../../core/clock'
-import { bookingsBefore, bookingsInOrder, bookingsOf, type Booking, type School } from '../../core/kit'
+import { bookingsBefore, bookingsInOrder, bookingsOf, kitchenOf, type Booking, type School } from '../../core/kit'
 import type { LessonFace } from '../../core/wording/reports'
 import { listCalendars } from '../database/calendars'
-import { countedBack, heldDaysOf, listThings } from '../database/cupboard'
+import { countedBack, customsOf, heldDaysOf, listThings } from '../database/cupboard'
 import type { Database } from '../database/open'
 import { listTakings } from '../database/summaries'
 
 const PIECE = 50
 
 /** What the lessons on the shelf take out of the cupboard; those that were counted back have given it back. */
-export async function bookingsOfShelf(database: Database, things: School['things'], held: School['held']): Promise<Booking[]> {
+export async function bookingsOfShelf(
+  database: Database,
+  { things, held, customs }: Pick<School, 'things' | 'held' | 'customs'>,
+): Promise<Booking[]> {
   const done = await countedBack(database)
   const bookings: Booking[] = []
   for (const [place, lesson] of (await listTakings(database)).entries()) {
-    if (!done.has(lesson.id)) bookings.push(...bookingsOf(lesson, things, held))
+    if (!done.has(lesson.id)) bookings.push(...bookingsOf(lesson, things, held, kitchenOf(customs)))
     // Whoever knocks meanwhile is heard.
     if (place % PIECE === PIECE - 1) await new Promise((heard) => setImmediate(heard))
   }
@@ -25,11 +28,13 @@ export async function bookingsOfShelf(database: Database, things: School['things
 export async function schoolFor(database: Database): Promise<(lesson: string, className: string) => School> {
   const things = await listThings(database)
   const held = await heldDaysOf(database)
-  const bookings = await bookingsOfShelf(database, things, held)
+  const customs = await customsOf(database)
+  const bookings = await bookingsOfShelf(database, { things, held, customs })
   const calendars = await listCalendars(database)
   return (lesson, className) => ({
     things,
     held,
+    customs,
     bookings,
     lesson,
     calendar: calendars.get(className) ?? USUAL_CALENDAR,
@@ -51,6 +56,7 @@ export async function readBooks(database: Database): Promise<SchoolBooks> {
     of: (lesson, face) => ({
       things: [...new Set(face.takes.of.map(({ thing }) => thing))].flatMap((id) => things.get(id) ?? []),
       held: whole.held,
+      customs: whole.customs,
       bookings: bookingsBefore(inOrder, { id: lesson, ...face }, whole.held),
       lesson,
       calendar: calendars.get(face.className) ?? USUAL_CALENDAR,
@@ -59,10 +65,10 @@ export async function readBooks(database: Database): Promise<SchoolBooks> {
 }
 
 /** A short name for a school as a lesson sees it: another one means that something changed which makes a difference. */
-export function nameOfSchool({ things, held, bookings, calendar }: School): string {
+export function nameOfSchool({ things, held, customs, bookings, calendar }: School): string {
   const taken = new Map<string, number>()
   for (const { thing, amount } of bookings) taken.set(thing, (taken.get(thing) ?? 0) + amount)
   return createHash('sha1')
-    .update(JSON.stringify([things, held, [...taken], calendar]))
+    .update(JSON.stringify([things, held, [...taken], calendar, kitchenOf(customs)]))
     .digest('base64')
 }

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto'
+import { strFromU8, unzipSync } from 'fflate'
 import ICAL from 'ical.js'
 import { describe, expect, inject, it } from 'vitest'
 import type { Calendar } from '../../core/clock'
@@ -189,4 +190,21 @@ describe('calendar files', () => {
     const answer = await call('GET', `/api/lessons/${lesson.id}/calendar.ics?what=getting-ready`)
     expect(answer).toMatchObject({ status: 409, body: { code: 'no-date' } })
   })
+})
+
+it('a school that writes American gets its lessons so, and its backup says it', async () => {
+  expect((await call('PUT', '/api/cupboard/customs', { english: 'cockney', currency: 'USD' })).body).toMatchObject({
+    field: 'english',
+  })
+  try {
+    expect((await call('PUT', '/api/cupboard/customs', { english: 'american', currency: 'USD' })).status).toBe(200)
+    expect((await newLesson()).lesson.plan.conditions[0]!.label).toBe('paper towel')
+    const school = (await call<{ school: School }>('GET', `/api/lessons/${(await newLesson(null)).lesson.id}/school`)).body.school
+    expect(school.customs).toEqual({ english: 'american', currency: 'USD' })
+    const backup = unzipSync(new Uint8Array(await (await fetch(`${inject('base')}/api/library`)).arrayBuffer()))
+    expect(JSON.parse(strFromU8(backup['library.json']!))).toMatchObject({ customs: school.customs })
+  } finally {
+    await call('PUT', '/api/cupboard/customs', { english: 'british', currency: 'none' })
+  }
+  expect((await newLesson()).lesson.plan.conditions[0]!.label).toBe('kitchen roll')
 })

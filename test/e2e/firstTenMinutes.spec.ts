@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto'
 import { WALK } from '../../core/wording'
 import type { ShelfPage } from '../../schemas/contract'
 import { clientFor } from '../api/client'
@@ -121,4 +122,29 @@ test('an empty lesson begins with its first steps, each leading to its place, an
   await expect(page.getByRole('link', { name: /^Agree/ })).toContainText('no sentence yet')
   await page.keyboard.press('?')
   await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('On the board')
+})
+
+test('a school in the United States chooses once: words, cups and prices follow, also those of what it takes from the library', async ({
+  page,
+  own,
+}) => {
+  const { call, newLesson } = clientFor(own.base)
+  const thing = { id: randomUUID(), name: 'droppers', unit: 'pieces', stock: 1, place: '', minimum: 9, pack: 4, price: 2.5 }
+  await call('PUT', '/api/cupboard', thing)
+  await page.goto('/cupboard')
+  await expect(page.locator('html')).toHaveAttribute('lang', 'en-GB')
+  await choose(page.getByLabel('Words, spoons and cups'), /American/)
+  await choose(page.getByLabel('Prices are in'), 'USD')
+  await expect(page.getByText('$5.00 in all')).toBeVisible()
+  await page.reload()
+  await expect(page.locator('html')).toHaveAttribute('lang', 'en-US')
+  await expect(page.getByText('$5.00 in all')).toBeVisible()
+
+  const { lesson } = await newLesson('soak-up-strips')
+  const materials = lesson.plan.materials.map((one, place) => (place === 0 ? { ...one, amount: '1/2 cup', per: 'class' } : one))
+  await call('PUT', `/api/lessons/${lesson.id}/plan`, { plan: { ...lesson.plan, materials }, revision: lesson.revision })
+  await page.goto(`/lesson/${lesson.id}/kit`)
+  await expect(page.getByText('1 cup is 237\u202fmL')).toBeVisible()
+  await expect(page.getByText(/paper towel/).first()).toBeVisible()
+  await expect(page.getByText(/kitchen roll/)).toHaveCount(0)
 })

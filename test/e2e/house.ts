@@ -61,8 +61,11 @@ export async function openClass(page: Page): Promise<Locator> {
 /** Chooses from a list that opens. */
 export async function choose(field: Locator, option: string | RegExp): Promise<void> {
   await field.press('Enter')
-  const options = field.page().getByRole('option')
-  const found = field.page().getByRole('option', { name: option, exact: typeof option === 'string' })
+  const options = field.page().getByRole('listbox').getByRole('option')
+  const found = field
+    .page()
+    .getByRole('listbox')
+    .getByRole('option', { name: option, exact: typeof option === 'string' })
   await expect(options.first()).toBeVisible()
   // Only what is near is drawn of a list, and a list that scrolls is not still enough for the mouse of a test. It shuts when one is chosen.
   await expect(async () => {

@@ -19,6 +19,7 @@ import {
 
 /** From the groups' sentences to one that the class agrees on, with a flag where it claims more than the evidence carries. */
 const lesson = useLesson()
+const { say } = useCustoms()
 const plan = computed(() => lesson.plan!)
 const evidence = computed(() => evidenceOf(plan.value, lesson.record))
 const sentences = computed(() => classSentences(lesson.record.conclusions))
@@ -74,7 +75,7 @@ async function keep(agreed: boolean): Promise<void> {
       begin="Take readings first"
       :to="`/lesson/${lesson.id}/test`"
     >
-      The sentences here grow out of the result, such as “Kitchen roll came highest, and six of seven groups agree”.
+      The sentences here grow out of the result, such as “{{ say('Kitchen roll') }} came highest, and six of seven groups agree”.
     </EmptyNote>
     <template v-else>
       <section class="section first mt-near" aria-labelledby="conclusion">

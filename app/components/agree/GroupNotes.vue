@@ -7,6 +7,7 @@ import { signWords } from '~~/core/wording/reports'
 /** For the teacher alone: one thing done well and one to work on for each group, begun from what the record shows. */
 const props = defineProps<{ plan: Plan; record: LessonRecord }>()
 const lesson = useLesson()
+const { say } = useCustoms()
 const signs = computed(() =>
   groupSigns(
     props.plan,
@@ -54,6 +55,6 @@ function write(group: string, key: 'well' | 'next', text: string): void {
         </tr>
       </tbody>
     </table>
-    <p class="hint">What the record shows stands in grey; what you write takes its place in the teacher’s notes.</p>
+    <p class="hint">What the record shows stands in {{ say('grey') }}; what you write takes its place in the teacher’s notes.</p>
   </AppFold>
 </template>

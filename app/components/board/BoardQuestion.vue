@@ -5,10 +5,11 @@ import { cautionWords, doerWords, nameOfCondition, variableWords } from '~~/core
 
 /** The start of the lesson: what we change, what stays the same, and what to be careful with. */
 const props = defineProps<{ plan: Plan }>()
+const { say } = useCustoms()
 const care = computed(() =>
   cautionsOf(props.plan)
     .filter(({ notHere }) => notHere === undefined)
-    .map(({ caution, doer }) => `${cautionWords(caution).name.toLowerCase()} (${doerWords(doer)})`),
+    .map(({ caution, doer }) => `${say(cautionWords(caution).name).toLowerCase()} (${doerWords(doer)})`),
 )
 </script>
 

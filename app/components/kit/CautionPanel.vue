@@ -5,6 +5,7 @@ import { cautionSourceWords, cautionWords, doerWords, SAFETY_LAST_WORD } from '~
 
 /** What to be careful with, who does it, and the tick that the teacher has seen it. None can be taken away, only answered. */
 const lesson = useLesson()
+const { say } = useCustoms()
 const plan = computed(() => lesson.plan!)
 const cautions = computed(() => cautionsOf(plan.value))
 const doers = [...new Set<Doer>(Object.values(DOER))]
@@ -45,21 +46,21 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
     <ul>
       <li v-for="one in cautions" :key="one.caution">
         <TickField
-          :label="`${cautionWords(one.caution).name}: ${doerWords(one.doer)}. ${cautionWords(one.caution).what}`"
+          :label="`${say(cautionWords(one.caution).name)}: ${doerWords(one.doer)}. ${say(cautionWords(one.caution).what)}`"
           :model-value="one.acknowledged || one.notHere !== undefined"
           :disabled="one.notHere !== undefined"
           @update:model-value="note(one.caution, $event)"
         >
           <span :class="{ soft: one.notHere !== undefined }">
-            <strong>{{ cautionWords(one.caution).name }}: {{ doerWords(one.doer) }}.</strong>
-            {{ cautionWords(one.caution).what }}
+            <strong>{{ say(cautionWords(one.caution).name) }}: {{ doerWords(one.doer) }}.</strong>
+            {{ say(cautionWords(one.caution).what) }}
             <span class="soft">({{ cautionSourceWords(names(one.materials), one.from) }})</span>
             <template v-if="one.notHere !== undefined"> <strong>Not here:</strong> {{ one.notHere }}</template>
           </span>
         </TickField>
         <TextField
           bare
-          :label="`Why ${cautionWords(one.caution).name} does not apply here`"
+          :label="`Why ${say(cautionWords(one.caution).name)} does not apply here`"
           class="reason"
           v-if="answering === one.caution"
           ref="reasonBox"
@@ -73,7 +74,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
         <QuietBtn
           v-else
           size="small"
-          :aria-label="`${cautionWords(one.caution).name}: ${one.notHere === undefined ? 'does not apply' : 'it does apply'}`"
+          :aria-label="`${say(cautionWords(one.caution).name)}: ${one.notHere === undefined ? 'does not apply' : 'it does apply'}`"
           @click="one.notHere === undefined ? (answering = one.caution) : answer(one.caution, '')"
         >
           {{ one.notHere === undefined ? 'does not apply' : 'it does apply' }}

@@ -1,21 +1,27 @@
 <script setup lang="ts">
 import { billOf, COLUMNS, likelyThing, materialsFromPlan, needsOf } from '~~/core/kit'
 import { LONGEST, newMaterial } from '~~/core/lesson'
-import { counted, moneyWords, PER_WORDS, spoonWords, trialSum } from '~~/core/wording'
+import { counted, PER_WORDS, spoonWords, trialSum } from '~~/core/wording'
 import { FIRST_COLUMNS } from './columns'
 
 /** What every tray holds, multiplied for the class; what runs short and what to do about it; getting ready; cautions. */
 const lesson = useLesson()
+const { kitchen, money } = useCustoms()
 const plan = computed(() => lesson.plan!)
 const needs = computed(() => needsOf(plan.value, lesson.school))
 const needOf = computed(() => new Map(needs.value.map((need) => [need.material, need])))
 const whole = ref(false)
 const offered = computed(() => materialsFromPlan(plan.value, () => ''))
-const spoons = computed(() => spoonWords(needs.value.map(({ unit }) => unit)))
+const spoons = computed(() =>
+  spoonWords(
+    needs.value.map(({ unit }) => unit),
+    kitchen.value,
+  ),
+)
 const bill = computed(() => {
   const onList = new Set(plan.value.materials.filter(({ toBuy }) => toBuy).map(({ id }) => id))
   const { things, cost } = billOf(needs.value.filter(({ material }) => onList.has(material)))
-  return things === 0 ? '' : `To buy: ${counted(things, 'thing')}${cost > 0 ? `, ${moneyWords(cost)}` : ''}.`
+  return things === 0 ? '' : `To buy: ${counted(things, 'thing')}${cost > 0 ? `, ${money(cost)}` : ''}.`
 })
 onMounted(() => lesson.lookAround())
 

@@ -10,11 +10,12 @@ import {
   type Preparation,
   type Substitute,
 } from '~~/core/lesson'
-import { amountWords, cautionWords, civilWords, moneyWords, needSum, PREPARATION_WORDS } from '~~/core/wording'
+import { amountWords, cautionWords, civilWords, needSum, PREPARATION_WORDS } from '~~/core/wording'
 
 /** What else there is to say of one thing, one idea after the other: how it is used, where it comes from, getting ready, instead, cautions. */
 const props = defineProps<{ material: Material; need: Need }>()
 const lesson = useLesson()
+const { money, say } = useCustoms()
 const plan = computed(() => lesson.plan!)
 const cautions = computed(() => cautionsOfMaterial(props.material))
 const supply = computed(() => props.need.supply)
@@ -124,7 +125,7 @@ function addSubstitute(name: string): void {
         />
         <template v-if="supply.thing">
           <p class="hint booked">
-            {{ supply.place || 'no place' }}{{ supply.price === undefined ? '' : `, ${moneyWords(supply.price)} a pack` }}.
+            {{ supply.place || 'no place' }}{{ supply.price === undefined ? '' : `, ${money(supply.price)} a pack` }}.
             <template v-for="booking in supply.taken" :key="booking.lesson">
               “{{ booking.title || 'Lesson' }}” has {{ amountWords(booking.amount, supply.thing.unit) }} on
               {{ civilWords({ day: booking.date, time: booking.start || 'no time' }) }}.
@@ -265,10 +266,10 @@ function addSubstitute(name: string): void {
           v-for="caution in cautions"
           :key="caution"
           :closable="material.cautions.includes(caution)"
-          :close-label="`${cautionWords(caution).name} does not belong to it`"
+          :close-label="`${say(cautionWords(caution).name)} does not belong to it`"
           @click:close="toggleCaution(caution, false)"
         >
-          {{ cautionWords(caution).name }}
+          {{ say(cautionWords(caution).name) }}
         </VChip>
         <VMenu>
           <template #activator="{ props: activator }">
@@ -279,7 +280,7 @@ function addSubstitute(name: string): void {
               role="menuitem"
               v-for="caution in CAUTIONS.filter((one) => !cautions.includes(one))"
               :key="caution"
-              :title="cautionWords(caution).name"
+              :title="say(cautionWords(caution).name)"
               @click="toggleCaution(caution, true)"
             />
           </VList>

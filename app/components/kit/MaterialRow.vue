@@ -2,13 +2,14 @@
 import { LONGEST } from '~~/core/lesson'
 import { COLUMNS, withWritten, type Column, type Need } from '~~/core/kit'
 import type { Material } from '~~/core/lesson'
-import { amountWords, measuredWords, moneyWords, PER_WORDS, readErrorWords, USE_WORDS } from '~~/core/wording'
+import { amountWords, measuredWords, PER_WORDS, readErrorWords, USE_WORDS } from '~~/core/wording'
 import { COLUMN_NAMES } from './columns'
 
 /** One thing of the kit: what is written of it, and what that makes for a tray and for the class. */
 const props = defineProps<{ material: Material; need: Need; columns: Column[]; row: number; whole: boolean }>()
 defineEmits<{ key: [event: KeyboardEvent, column: Column]; paste: [event: ClipboardEvent, column: Column] }>()
 const lesson = useLesson()
+const { kitchen, money } = useCustoms()
 const more = ref(false)
 /** What was typed into a cell that takes a choice or a number, until it can be one. */
 const drafts = ref<Partial<Record<Column, string>>>({})
@@ -40,7 +41,7 @@ function cupboardSays(column: Column): string | undefined {
   if (!supply.thing) return undefined
   if (column === 'stock') return supply.stock === undefined ? '?' : amountWords(supply.stock, unit)
   if (column === 'pack') return supply.pack === undefined ? '–' : amountWords(supply.pack, unit)
-  if (column === 'price') return supply.price === undefined ? '–' : moneyWords(supply.price)
+  if (column === 'price') return supply.price === undefined ? '–' : money(supply.price)
   return column === 'place' ? supply.place || '–' : undefined
 }
 
@@ -112,10 +113,10 @@ const valueOf = (event: Event) => (event.target as HTMLInputElement).value
     </td>
     <td v-if="!whole" class="figure">
       <template v-if="need.perTray === undefined">–</template>
-      <template v-else>{{ trayDiffers ? 'up to ' : '' }}{{ measuredWords(need.perTray, need.unit) }}</template>
+      <template v-else>{{ trayDiffers ? 'up to ' : '' }}{{ measuredWords(need.perTray, need.unit, kitchen) }}</template>
     </td>
     <td class="figure font-bold">
-      {{ measuredWords(need.forClass, need.unit)
+      {{ measuredWords(need.forClass, need.unit, kitchen)
       }}<span v-if="need.spare > 0 && !whole" class="spare">with {{ amountWords(need.spare, need.unit) }} spare</span>
       <span v-else-if="material.use === 'again' && material.goesRound !== null" class="spare">goes round</span>
     </td>

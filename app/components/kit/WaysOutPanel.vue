@@ -6,6 +6,7 @@ import { amountWords, wayOutWords } from '~~/core/wording'
 /** What runs short, and for each thing the ways out, worked out and done with one click. */
 const props = defineProps<{ needs: Need[] }>()
 const lesson = useLesson()
+const { currency } = useCustoms()
 const plan = computed(() => lesson.plan!)
 const short = computed(() =>
   props.needs
@@ -13,7 +14,7 @@ const short = computed(() =>
     .map((need) => {
       const material = plan.value.materials.find(({ id }) => id === need.material)!
       const ways = waysOut(plan.value, need, lesson.school, () => '')
-      return { need, material, ways: ways.map((way) => ({ way, ...wayOutWords(way, plan.value, need.unit) })) }
+      return { need, material, ways: ways.map((way) => ({ way, ...wayOutWords(way, plan.value, need.unit, currency.value) })) }
     }),
 )
 const take = (way: WayOut) => lesson.replace(takeWayOut(plan.value, way, newId))

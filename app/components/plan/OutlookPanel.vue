@@ -20,6 +20,7 @@ import {
 
 /** Will we see it: how often this plan comes out clear, and what would help. A bar sets the repeats. */
 const lesson = useLesson()
+const { say } = useCustoms()
 const plan = computed(() => lesson.plan!)
 const method = computed(() => measuredCard(plan.value)?.method)
 /** What the class's own readings show of its wobble, once there are enough. */
@@ -107,13 +108,15 @@ function take(from: 'practice' | 'bench'): void {
           <dt class="text-soft">they come from</dt>
           <dd>{{ SOURCE_WORDS[method.expectedFrom] }}</dd>
           <template v-if="outlook">
-            <dt class="text-soft">neighbours apart</dt>
+            <dt class="text-soft">{{ say('neighbours') }} apart</dt>
             <dd>{{ amount(outlook.closest) }}</dd>
             <dt class="text-soft">wobble per reading</dt>
             <dd>{{ amount(outlook.total) }}</dd>
             <dd class="hint from">
               {{ wobbleSourceWords(plan, outlook) }}
-              <NuxtLink v-if="outlook.wobbleFrom === 'assumed'" :to="`/lesson/${lesson.id}/test?practice=yes`">practise</NuxtLink>
+              <NuxtLink v-if="outlook.wobbleFrom === 'assumed'" :to="`/lesson/${lesson.id}/test?practice=yes`">{{
+                say('practise')
+              }}</NuxtLink>
             </dd>
           </template>
           <dd v-if="practice || bench || timed" class="flex flex-wrap col-span-full gap-close">

@@ -5,6 +5,7 @@ import { PREDICT_WORDS, predictionPrompt } from '~~/core/wording'
 
 /** Every group's prediction and reason, stamped before its first counted reading; hands up; and the tally of the class. */
 const lesson = useLesson()
+const { say } = useCustoms()
 const plan = computed(() => lesson.plan!)
 const groups = computed(() => predictionsByGroup(plan.value, lesson.record.predictions))
 const result = computed(() => resultsForPredictions(plan.value, lesson.record))
@@ -25,8 +26,8 @@ const ways = computed(() => predictionsFor(plan.value))
       begin="Name what you compare"
       :to="`/lesson/${lesson.id}/plan`"
     >
-      A prediction is an order of the conditions, a number or a line, such as “kitchen roll, tissue, card, because it is the
-      fluffiest”.
+      A prediction is an order of the conditions, a number or a line, such as “{{ say('kitchen roll') }}, tissue, card, because it
+      is the fluffiest”.
     </EmptyNote>
     <template v-else>
       <div class="row items-end mb-wide">

@@ -5,6 +5,7 @@ import { measuredWords } from '~~/core/wording'
 
 /** What went out, with room for what came back and what broke. */
 const props = defineProps<{ plan: Plan; school: School }>()
+const { kitchen } = useCustoms()
 const rows = computed(() =>
   needsOf(props.plan, props.school)
     .filter(({ forClass }) => forClass > 0)
@@ -32,7 +33,7 @@ const rows = computed(() =>
             }}<small class="block" v-if="material.use === 'up'"> used up; what is left counts</small>
           </td>
           <td>{{ need.supply.place }}</td>
-          <td class="figure">{{ measuredWords(need.forClass, need.unit) }}</td>
+          <td class="figure">{{ measuredWords(need.forClass, need.unit, kitchen) }}</td>
           <td class="write" />
           <td class="write" />
         </tr>

@@ -5,6 +5,7 @@ import { amountWords, measuredWords } from '~~/core/wording'
 
 /** What to fetch, place by place, so that nobody walks twice. */
 const props = defineProps<{ plan: Plan; school: School }>()
+const { kitchen } = useCustoms()
 const places = computed(() => {
   const rows = needsOf(props.plan, props.school)
     .filter(({ forClass }) => forClass > 0)
@@ -27,7 +28,7 @@ const places = computed(() => {
             <td class="py-1.2mm px-2mm w-11mm"><span class="square" /></td>
             <td class="py-1.2mm px-2mm">{{ name }}</td>
             <td class="figure py-1.2mm px-2mm">
-              <strong>{{ measuredWords(need.forClass, need.unit) }}</strong>
+              <strong>{{ measuredWords(need.forClass, need.unit, kitchen) }}</strong>
             </td>
             <td class="short py-1.2mm px-2mm w-34mm">{{ need.short > 0 ? `${amountWords(need.short, need.unit)} short` : '' }}</td>
           </tr>

@@ -2,21 +2,23 @@
 import { reportHtml, reportMarkdown } from '~~/core/formats'
 import type { LessonRecord, Plan } from '~~/core/lesson'
 import type { Report } from '~~/core/reports'
-import { fileNameOf } from '~~/core/wording'
+import { fileNameOf, spelledHeadings } from '~~/core/wording'
 
 /** A report on paper, and as a file: one HTML document, or Markdown. */
 const PaperChart = defineAsyncComponent(() => import('~/components/charts/PaperChart.vue'))
 const props = defineProps<{ report: Report; plan?: Plan; record?: LessonRecord }>()
+const { customs } = useCustoms()
+const report = computed(() => spelledHeadings(props.report, customs.value.english))
 
 async function saveHtml(): Promise<void> {
   const { svgOf } = await import('~/components/charts/pictureOf')
-  const { plan, record, report } = props
+  const { plan, record } = props
   const surface = { big: false, dark: false, paper: false }
   const chart = plan && record ? svgOf(plan, record, surface, { width: 760, height: 380 }) : undefined
-  saveFile(fileNameOf(report.title, 'html'), reportHtml(report, chart), 'text/html')
+  saveFile(fileNameOf(report.value.title, 'html'), reportHtml(report.value, chart), 'text/html')
 }
 function saveMarkdown(): void {
-  saveFile(fileNameOf(props.report.title, 'md'), reportMarkdown(props.report), 'text/markdown')
+  saveFile(fileNameOf(report.value.title, 'md'), reportMarkdown(report.value), 'text/markdown')
 }
 </script>
 

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { billOf, needsOf, type School } from '~~/core/kit'
 import type { Plan } from '~~/core/lesson'
-import { amountWords, counted, measuredWords, moneyWords } from '~~/core/wording'
+import { amountWords, counted, measuredWords } from '~~/core/wording'
 
 /** What is short, in whole packs, with what it costs and what is left over. */
 const props = defineProps<{ plan: Plan; school: School }>()
+const { kitchen, money } = useCustoms()
 const rows = computed(() =>
   needsOf(props.plan, props.school)
     .filter(({ short }) => short > 0)
@@ -36,12 +37,12 @@ const bill = computed(() => billOf(rows.value.map(({ need }) => need)))
             <strong>{{
               need.packs
                 ? `${counted(need.packs.count, 'pack')} of ${amountWords(need.supply.pack!, need.unit)}`
-                : measuredWords(need.short, need.unit)
+                : measuredWords(need.short, need.unit, kitchen)
             }}</strong>
           </td>
           <td class="figure">{{ amountWords(need.short, need.unit) }}</td>
           <td class="figure">{{ need.packs ? amountWords(need.packs.leftOver, need.unit) : '' }}</td>
-          <td class="figure">{{ need.packs?.cost === undefined ? '' : moneyWords(need.packs.cost) }}</td>
+          <td class="figure">{{ need.packs?.cost === undefined ? '' : money(need.packs.cost) }}</td>
         </tr>
       </tbody>
       <tfoot>
@@ -50,7 +51,7 @@ const bill = computed(() => billOf(rows.value.map(({ need }) => need)))
             <strong>In all</strong>{{ bill.unpriced > 0 ? `, ${counted(bill.unpriced, 'thing')} without a price` : '' }}
           </td>
           <td class="figure">
-            <strong>{{ moneyWords(bill.cost) }}</strong>
+            <strong>{{ money(bill.cost) }}</strong>
           </td>
         </tr>
       </tfoot>

@@ -16,6 +16,7 @@ import {
 
 /** What the class needs on one page, then a list with tick boxes for every group's tray. */
 const props = defineProps<{ plan: Plan; school: School }>()
+const { kitchen, say } = useCustoms()
 const needs = computed(() =>
   needsOf(props.plan, props.school)
     .filter(({ forClass }) => forClass > 0)
@@ -24,7 +25,9 @@ const needs = computed(() =>
 const onTray = (group: string) => needs.value.filter((need) => (need.trays[group] ?? 0) > 0)
 const elsewhere = computed(() => needs.value.filter((need) => need.perTray === undefined && need.forClass > 0))
 const eachTray = ({ trays, perTray, unit }: Need) =>
-  perTray === undefined ? '' : `${new Set(Object.values(trays)).size > 1 ? 'up to ' : ''}${measuredWords(perTray, unit)}`
+  perTray === undefined
+    ? ''
+    : `${new Set(Object.values(trays)).size > 1 ? 'up to ' : ''}${measuredWords(perTray, unit, kitchen.value)}`
 const cautions = computed(() => cautionsOf(props.plan))
 const care = computed(() => careLines(props.plan))
 </script>
@@ -50,7 +53,7 @@ const care = computed(() => careLines(props.plan))
             <td class="w-11mm"><span class="square" /></td>
             <td>{{ need.name }}</td>
             <td class="figure">
-              <strong>{{ measuredWords(need.forClass, need.unit) }}</strong>
+              <strong>{{ measuredWords(need.forClass, need.unit, kitchen) }}</strong>
             </td>
             <td class="figure">{{ need.spare > 0 ? amountWords(need.spare, need.unit) : '' }}</td>
             <td class="figure">{{ eachTray(need) }}</td>
@@ -69,8 +72,8 @@ const care = computed(() => careLines(props.plan))
         <li class="flex gap-3mm py-0.8mm px-0" v-for="one in cautions" :key="one.caution">
           <span class="square" />
           <span>
-            <strong>{{ cautionWords(one.caution).name }}: {{ doerWords(one.doer) }}.</strong>
-            {{ cautionWords(one.caution).what }}
+            <strong>{{ say(cautionWords(one.caution).name) }}: {{ doerWords(one.doer) }}.</strong>
+            {{ say(cautionWords(one.caution).what) }}
             <template v-if="one.notHere"> Not here: {{ one.notHere }}.</template>
           </span>
         </li>
@@ -101,14 +104,18 @@ const care = computed(() => careLines(props.plan))
             <td class="w-11mm"><span class="square" /></td>
             <td>{{ need.name }}</td>
             <td class="figure">
-              <strong>{{ measuredWords(need.trays[group.id]!, need.unit) }}</strong>
+              <strong>{{ measuredWords(need.trays[group.id]!, need.unit, kitchen) }}</strong>
             </td>
           </tr>
         </tbody>
       </table>
       <p v-if="elsewhere.length > 0" class="care mt-2mm text-10pt">
         Not on the tray:
-        {{ elsewhere.map(({ name, forClass, unit }) => `${name} (${measuredWords(forClass, unit)} for the class)`).join(', ') }}.
+        {{
+          elsewhere
+            .map(({ name, forClass, unit }) => `${name} (${measuredWords(forClass, unit, kitchen)} for the class)`)
+            .join(', ')
+        }}.
       </p>
       <p v-if="care.length > 0" class="care mt-2mm text-10pt">
         <strong>Take care.</strong>

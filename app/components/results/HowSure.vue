@@ -22,6 +22,7 @@ import {
 /** How sure, in three depths: do the dots overlap; the gap in wobbles; the model and its figures. And what would make it surer. */
 const props = defineProps<{ plan: Plan; record: LessonRecord; evidence: Evidence }>()
 const lesson = useLesson()
+const { say } = useCustoms()
 const depth = useLocalStorage<Depth>('results-depth', 'class')
 const drawing = computed(() => gapDrawing(props.plan, props.record.readings, props.evidence))
 const surer = computed(() => surerBy(props.plan, props.evidence))
@@ -96,7 +97,7 @@ const model = computed(() => modelLines(props.plan, props.evidence))
     <table v-if="depth === 'teacher' && evidence.neighbours.length > 0" class="ruled">
       <thead>
         <tr>
-          <th scope="col">Neighbours</th>
+          <th scope="col">{{ say('Neighbours') }}</th>
           <th scope="col" class="figure">Orders for and against</th>
           <th scope="col" class="figure">p (sign test, Holm)</th>
           <th scope="col">How sure</th>

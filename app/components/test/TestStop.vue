@@ -5,6 +5,7 @@ import { cellTarget, placeToLookAt } from '~~/core/secondLook'
 
 /** The class grid to key readings in, the place that is chosen in it and what else happens meanwhile. */
 const lesson = useLesson()
+const { say } = useCustoms()
 const plan = computed(() => lesson.plan!)
 const ready = computed(
   () => measuredCard(plan.value) !== undefined && activeConditions(plan.value).length > 0 && plan.value.groups.length > 0,
@@ -32,7 +33,7 @@ const look = (reading: Reading) => void (lesson.target = cellTarget(reading))
       <ObservationList />
     </template>
     <EmptyNote v-else title="Nothing to write down yet" begin="Say what is changed and measured" :to="`/lesson/${lesson.id}/plan`">
-      Readings go into a table of groups and conditions, such as “Alder, kitchen roll, first trial: 61 mm”.
+      Readings go into a table of groups and conditions, such as “Alder, {{ say('kitchen roll') }}, first trial: 61 mm”.
     </EmptyNote>
   </div>
 </template>

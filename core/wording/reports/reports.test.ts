@@ -97,7 +97,7 @@ describe('reports', () => {
       '2',
       'Soak-up; Again',
     ])
-    expect(texts(blocks)).toContain('Not practised yet: noticing closely')
+    expect(texts(blocks)).toContain('Still to come: noticing closely')
   })
 
   it('a term says what it takes in, and what a lesson brought', () => {

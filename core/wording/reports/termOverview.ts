@@ -52,9 +52,7 @@ export function termOverview(lessons: TermLesson[], { from, to, className }: Ter
             .join('; ') || '–',
         ]),
       },
-      ...(never.length > 0 && lessons.length > 0
-        ? [{ kind: 'text' as const, text: `Not practised yet: ${never.join(', ')}.` }]
-        : []),
+      ...(never.length > 0 && lessons.length > 0 ? [{ kind: 'text' as const, text: `Still to come: ${never.join(', ')}.` }] : []),
     ],
   }
 }

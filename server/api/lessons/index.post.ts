@@ -1,11 +1,12 @@
 import { randomUUID } from 'node:crypto'
 import { withThings } from '../../../core/kit'
 import { emptyPlan } from '../../../core/lesson'
+import { spelledThrough } from '../../../core/wording'
 import { INVESTIGATIONS, planFrom } from '../../../library'
 import { newLessonSchema } from '../../../schemas/requests'
 import { deskRoute } from '../../access/route'
 import { notFound } from '../../access/refusal'
-import { listThings } from '../../database/cupboard'
+import { customsOf, listThings } from '../../database/cupboard'
 import { lastClass } from '../../database/lessons'
 import { addLesson } from '../../record/wholeLesson'
 
@@ -18,6 +19,8 @@ export default deskRoute<'POST /api/lessons'>({ body: newLessonSchema }, async (
   }
   const investigation = Object.hasOwn(INVESTIGATIONS, body.investigation) ? INVESTIGATIONS[body.investigation] : undefined
   if (!investigation) throw notFound('investigation')
-  const plan = withThings(planFrom(investigation, className, children, randomUUID), await listThings(database))
+  const { english } = await customsOf(database)
+  const written = spelledThrough(planFrom(investigation, className, children, randomUUID), english)
+  const plan = withThings(written, await listThings(database))
   return { id: (await addLesson(database, plan, undefined, [], { desk })).id }
 })
