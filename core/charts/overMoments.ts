@@ -1,6 +1,6 @@
 import { mean } from 'simple-statistics'
-import { countedPlace, momentsOf, type LessonRecord, type Moment, type Plan, type Reading } from '../lesson'
-import { averagesByMoment, countedReadings, seriesOf, wholeTrials } from '../record'
+import { countedPlace, momentsOf, type LessonRecord, type Moment, type Plan } from '../lesson'
+import { averagesByMoment, countedReadings, readingsByTrial, seriesOf, wholeTrials } from '../record'
 import { readingDots, type ResultDot } from './dots'
 import type { ResultMark } from './results'
 
@@ -66,12 +66,7 @@ function differencesOf(plan: Plan, record: LessonRecord, marks: ResultMark[]): R
 }
 
 function differencesByTrial(plan: Plan, record: LessonRecord): { group: string; condition: string; time: number; value: number }[] {
-  const trials = new Map<string, Reading[]>()
-  for (const reading of countedReadings(plan, record.readings)) {
-    const key = `${reading.group}/${reading.condition}/${reading.repeat}`
-    trials.set(key, [...(trials.get(key) ?? []), reading])
-  }
-  return [...trials.values()].flatMap((own) =>
+  return readingsByTrial(plan, record.readings).flatMap((own) =>
     seriesOf(plan, own).map((at) => ({ group: own[0]!.group, condition: own[0]!.condition, ...at })),
   )
 }

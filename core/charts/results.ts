@@ -124,7 +124,7 @@ function unitOn(plan: Plan, kind: GraphKind): ResultUnit {
   return kind === 'lines' || kind === 'pairs' || kind === 'words' ? read : resultUnit(plan)
 }
 
-const WITH_KNOWN: GraphKind[] = ['bars', 'points', 'curve', 'number-line', 'tries']
+const WITH_KNOWN: GraphKind[] = ['bars', 'points', 'curve', 'number-line', 'tries', 'by-group']
 
 function knownOn(plan: Plan, kind: GraphKind): number | undefined {
   const known = measuredCard(plan)!.method.known ?? undefined

@@ -1,5 +1,5 @@
 import { activeConditions, measuredCard, momentsOf, withMethod, type LessonRecord, type Plan, type Reading } from '../lesson'
-import { countedReadings, middleValue, resultsAs, seriesOf } from '../record'
+import { middleValue, readingsByTrial, resultsAs, seriesOf } from '../record'
 
 /** One stretch of time in which the trials of a condition were one word, by the middle one of them. */
 interface Stage {
@@ -22,14 +22,9 @@ export interface StageBand {
 export function stagesOf(plan: Plan, record: LessonRecord): StageBand[] {
   const times = [...new Set(momentsOf(plan).flatMap(({ time }) => (time === undefined ? [] : [time])))]
   if (measuredCard(plan)?.method.instrument !== 'words' || times.length < 2) return []
-  const readings = countedReadings(plan, record.readings)
+  const trials = readingsByTrial(plan, record.readings)
   return activeConditions(plan).map(({ id: condition }) => {
-    const trials = new Map<string, typeof readings>()
-    for (const reading of readings.filter((one) => one.condition === condition)) {
-      const key = `${reading.group}/${reading.repeat}`
-      trials.set(key, [...(trials.get(key) ?? []), reading])
-    }
-    const all = [...trials.values()].flatMap((own) => seriesOf(plan, own))
+    const all = trials.filter(([first]) => first!.condition === condition).flatMap((own) => seriesOf(plan, own))
     const stages = times.slice(0, -1).flatMap((from, place): Stage[] => {
       const words = all
         .filter(({ time }) => time === from)

@@ -55,3 +55,9 @@ export function unfairAmong(plan: Plan, having: string[]): NotFair | undefined {
     .filter(({ conditions }) => conditions.length > 1)
   return { compared: inOrder(compared), apart, answers }
 }
+
+/** The conditions that would make the wished comparison, where all that they need is known: what can be offered to be added. */
+export function twinsToAdd(notFair: NotFair | undefined): { code: 'add-fair-twin'; condition: string; like: string }[] {
+  const addable = (notFair?.apart ?? []).filter(({ canBeAdded }) => canBeAdded)
+  return addable.map(({ condition, like }) => ({ code: 'add-fair-twin', condition, like }))
+}

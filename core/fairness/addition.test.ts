@@ -1,10 +1,11 @@
 import { expect, it } from 'vitest'
 import { emptyRecord, reading, soakUpPlan } from '../../test/soakUp'
-import { evidenceOf } from '../evidence'
+import { evidenceOf, twinsToAdd } from '../evidence'
+import { NO_SCHOOL } from '../kit'
 import type { Factor, Plan } from '../lesson'
 import { secondLook } from '../secondLook'
 import { fixWords, sureSentences, unfairSentences } from '../wording'
-import { classReport } from '../wording/reports'
+import { classReport, judgedOf } from '../wording/reports'
 import { checkPlan, withFairTwin } from '.'
 
 const factor = (id: string, name: string, how: string, exceptions: Record<string, string>): Factor => ({
@@ -45,7 +46,11 @@ it('a muddle names no winner; it says what it can answer, and which one jar more
     'Jar 3 is not a fair comparison: the place was different. Add Jar 3 with the place: sill.',
     'It can answer how the lid changes how high water climbs in 60 s: Jar 1 and Jar 2 differ in nothing else.',
   ])
+  expect(judgedOf(plan, record(plan), NO_SCHOOL).grade).toBe(
+    'Not a fair comparison. It can answer how the lid changes how high water climbs in 60 s: Jar 1 and Jar 2 differ in nothing else',
+  )
   const fix = { code: 'add-fair-twin' as const, condition: 'c', like: 'a' }
+  expect(twinsToAdd(evidence.notFair)).toEqual([fix])
   expect(fixWords(fix, plan)).toBe('Add Jar 3 with the place: sill')
   const more = withFairTwin(plan, 'c', 'a', () => 'd')!
   const pair = checkPlan(more)!.pairs.find(({ a, b }) => a === 'a' && b === 'd')!

@@ -24,7 +24,17 @@ export {
   shareDone,
 } from './grid'
 export type { Cell, Place, Progress } from './grid'
-export { cellKey, countedReadings, currentReadings, hasPlace, historyOf, hasBegun, isCounted, usedIn } from './readings'
+export {
+  cellKey,
+  countedReadings,
+  currentReadings,
+  hasPlace,
+  historyOf,
+  hasBegun,
+  isCounted,
+  readingsByTrial,
+  usedIn,
+} from './readings'
 export { filteredJournal, JOURNAL_KINDS, journalOf } from './journal'
 export type { JournalKind, JournalLine } from './journal'
 export { groupAverages } from './groupAverages'

@@ -81,3 +81,15 @@ export function usedIn(record: LessonRecord): { conditions: Set<string>; groups:
   const groups = rows.flatMap(({ row: { group } }) => (group === null || group === WHOLE_CLASS ? [] : [group]))
   return { conditions: new Set(rows.flatMap(({ conditions }) => conditions)), groups: new Set(groups) }
 }
+
+/** The readings that count, put together by the trial that they belong to. */
+export function readingsByTrial(plan: Plan, readings: Reading[]): Reading[][] {
+  const trials = new Map<string, Reading[]>()
+  for (const reading of countedReadings(plan, readings)) {
+    const key = `${reading.group}/${reading.condition}/${reading.repeat}`
+    const own = trials.get(key)
+    if (own) own.push(reading)
+    else trials.set(key, [reading])
+  }
+  return [...trials.values()]
+}

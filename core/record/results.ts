@@ -14,7 +14,7 @@ import {
   type Reading,
 } from '../lesson'
 import { withoutNoise } from '../quantity'
-import { countedReadings } from './readings'
+import { countedReadings, readingsByTrial } from './readings'
 
 /** What one trial says about its condition, worked out where it is read more than once. */
 export interface TrialResult {
@@ -41,12 +41,7 @@ export function resultsAs(plan: Plan, readings: Reading[], counted: Counted): Tr
   if (counted === 'reading') return contentsOf(plan, kept)
   const times = timesReadSoFar(plan, kept)
   const until = counted === 'until' ? countedUntil(plan) : undefined
-  const trials = new Map<string, Reading[]>()
-  for (const reading of kept) {
-    const key = `${reading.group}/${reading.condition}/${reading.repeat}`
-    trials.set(key, [...(trials.get(key) ?? []), reading])
-  }
-  return [...trials.values()].flatMap((own) => {
+  return readingsByTrial(plan, readings).flatMap((own) => {
     const empty = emptyOf(plan, own[0]!)
     // What only changes is the same with and without its container.
     const gross = empty === undefined && !['change', 'loss', 'rate'].includes(counted)

@@ -157,14 +157,16 @@ export function fromNothingSentence(plan: Plan, { fromNothing }: Evidence): stri
 export function unfairSentences(plan: Plan, { notFair }: Evidence): string[] {
   if (!notFair) return []
   const apart = notFair.compared.length > 0 ? notFair.apart : notFair.apart.slice(1)
+  return [...apart.map((one) => apartSentence(plan, one)), ...answerSentences(plan, { notFair })]
+}
+
+/** Which questions a set-up that is not fair can answer all the same. */
+export function answerSentences(plan: Plan, { notFair }: Pick<Evidence, 'notFair'>): string[] {
   const measure = measuredCard(plan)?.name ?? 'the result'
-  return [
-    ...apart.map((one) => apartSentence(plan, one)),
-    ...notFair.answers.map(
-      ({ factor, conditions }) =>
-        `It can answer how ${factorName(plan, factor)} changes ${measure}: ${list(conditions.map((id) => nameOfCondition(plan, id)))} differ in nothing else.`,
-    ),
-  ]
+  return (notFair?.answers ?? []).map(
+    ({ factor, conditions }) =>
+      `It can answer how ${factorName(plan, factor)} changes ${measure}: ${list(conditions.map((id) => nameOfCondition(plan, id)))} differ in nothing else.`,
+  )
 }
 
 function apartSentence(plan: Plan, { condition, differing, unknown, mend }: Apart): string {

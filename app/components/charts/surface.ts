@@ -145,6 +145,37 @@ export function knownSeries({ plan, graph, ink, text, big }: Pen, from: number, 
   ]
 }
 
+/** The names of the conditions down the side, each with its letter. */
+export function namesAxis({ graph, text, big, line }: Pen) {
+  return {
+    type: 'category' as const,
+    inverse: true,
+    data: graph.marks.map(({ letter, name }) => `{letter|${letter}}\u00a0${name}`),
+    axisLabel: {
+      ...text,
+      width: big ? 260 : 150,
+      overflow: 'truncate' as const,
+      rich: { letter: { ...text, fontWeight: 'bold' as const } },
+    },
+    axisTick: { show: false },
+    axisLine: line,
+  }
+}
+
+/** A word on a filled bar, legible on every hatch. */
+export function wordLabel({ text, dark, ink }: Pen) {
+  return {
+    show: true,
+    ...text,
+    color: dark ? '#fff' : '#000',
+    backgroundColor: dark ? '#14201f' : '#fff',
+    borderColor: ink,
+    borderWidth: 1,
+    borderRadius: 3,
+    padding: [2, 6],
+  }
+}
+
 /** Room round a graph. */
 export function roomFor({ big }: Pen) {
   return { left: big ? 24 : 12, right: big ? 30 : 18, top: big ? 56 : 34, bottom: 8, containLabel: true }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { judgedBefore, type Evidence, type Grade } from '~~/core/evidence'
+import { judgedBefore, twinsToAdd, type Evidence, type Grade } from '~~/core/evidence'
 import type { LessonRecord, Plan } from '~~/core/lesson'
 import { fixWords, GRADE_NAMES, gradeName, judgedAnewSentence, sureSentences } from '~~/core/wording'
 
@@ -9,12 +9,7 @@ const lesson = useLesson()
 const sentences = computed(() => sureSentences(props.plan, props.evidence))
 const anew = computed(() => judgedAnewSentence(judgedBefore(props.plan, props.record)))
 const unfinished = computed(() => props.evidence.limits.includes('unfinished'))
-/** The conditions that would make the wished comparison, where all that they need is known. */
-const twins = computed(() =>
-  (props.evidence.notFair?.apart ?? [])
-    .filter(({ canBeAdded }) => canBeAdded)
-    .map(({ condition, like }) => ({ code: 'add-fair-twin' as const, condition, like })),
-)
+const twins = computed(() => twinsToAdd(props.evidence.notFair))
 const SCALE: Grade[] = ['clear', 'leaning', 'cannot-tell', 'same']
 const SHORT: Partial<Record<Grade, string>> = { same: 'The same' }
 </script>

@@ -5,7 +5,7 @@ import type { LessonRecord, Plan } from '../../lesson'
 import { skillsOf, type Skill } from '../../reports'
 import { hourOf, mattersOf, readinessOf, secondLook, type Hour } from '../../secondLook'
 import { evidenceOf, judgedBefore } from '../../evidence'
-import { gradeName } from '../evidence'
+import { answerSentences, gradeName } from '../evidence'
 import { GRADE_NAMES } from '../grades'
 import { question } from '../kinds'
 import { matterWords, type MatterWords } from '../matters'
@@ -90,10 +90,11 @@ export function waitsFor(judged: Judged, { takes }: Pick<LessonFace, 'takes'>, c
   return first === null ? { first: COUNT_BACK, more } : { first, more: more + 1 }
 }
 
-/** The grade, and that another one stood here before. */
+/** The grade, what an unfair set-up can answer all the same, and that another grade stood here before. */
 function gradeWords(plan: Plan, record: LessonRecord): string {
   const evidence = evidenceOf(plan, record)
   const before = judgedBefore(plan, record)
   const anew = before === undefined ? '' : ` (judged anew; was ${GRADE_NAMES[before].toLowerCase()})`
-  return `${evidence ? gradeName(evidence) : GRADE_NAMES['nothing-yet']}${anew}`
+  const answers = evidence ? answerSentences(plan, evidence).map((sentence) => `. ${sentence.replace(/\.$/, '')}`) : []
+  return `${evidence ? gradeName(evidence) : GRADE_NAMES['nothing-yet']}${answers.join('')}${anew}`
 }

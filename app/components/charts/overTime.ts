@@ -1,0 +1,99 @@
+import type { EChartsOption } from 'echarts'
+import { measuredCard } from '~~/core/lesson'
+import { axisTitles, lineEnd, lineWords } from '~~/core/wording'
+import { lookOf } from '~/theme/conditions'
+import { knownSeries, namesAxis, readingsSeries, resultAxis, roomFor, valueAxis, wordFill, wordLabel, type Pen } from './surface'
+
+// Lines are told apart by their letter, their symbol and their dashes, not by colour alone.
+const SYMBOLS = ['circle', 'triangle', 'rect', 'diamond', 'roundRect', 'pin']
+const DASHES = ['solid', 'dashed', 'dotted'] as const
+
+/** Which word each condition was in the middle of its trials, as a band from one time to the next. */
+export function wordBands(pen: Pen): EChartsOption {
+  const { graph, plan, big } = pen
+  const words = measuredCard(plan)!.method.words
+  const most = Math.max(0, ...graph.bands.map(({ stages }) => stages.length))
+  return {
+    grid: { ...roomFor(pen), top: big ? 20 : 10, bottom: big ? 56 : 34 },
+    xAxis: { ...valueAxis(pen, graph.axis, axisTitles(plan).across), nameLocation: 'middle', nameGap: big ? 48 : 28 },
+    yAxis: namesAxis(pen),
+    series: Array.from({ length: most }, (_, place) => ({
+      type: 'bar' as const,
+      stack: 'time',
+      barWidth: '62%',
+      silent: true,
+      data: graph.marks.map(({ condition }) => {
+        const stage = graph.bands.find((band) => band.condition === condition)?.stages[place]
+        if (!stage) return '-'
+        return { value: stage.to - stage.from, name: words[stage.word] ?? '', itemStyle: wordFill(pen, stage.word, words.length) }
+      }),
+      label: {
+        ...wordLabel(pen),
+        formatter: ({ name }: { name?: string }) => name ?? '',
+      },
+    })),
+  }
+}
+
+/** Lines over the moments of a trial. */
+export function overMoments(pen: Pen): EChartsOption {
+  const { graph, plan, text, ink, big, paper, line } = pen
+  const names = graph.kind === 'pairs' ? ['before', 'after'] : []
+  return {
+    legend: graph.lines.length > 1 ? { textStyle: text, bottom: 0, left: 'center', itemGap: big ? 26 : 14 } : undefined,
+    grid: { ...roomFor(pen), bottom: (big ? 46 : 30) + legendRoom(pen), right: (big ? 60 : 40) + longestEnd(pen) },
+    xAxis: graph.across
+      ? { ...valueAxis(pen, graph.across, axisTitles(plan).across), nameLocation: 'middle', nameGap: big ? 48 : 28 }
+      : {
+          type: 'value',
+          min: -0.3,
+          max: 1.3,
+          interval: 1,
+          splitLine: { show: false },
+          axisLine: line,
+          axisTick: { show: false },
+          axisLabel: { ...text, customValues: [0, 1], formatter: (value: number) => names[value] ?? '' },
+        },
+    yAxis: resultAxis(pen),
+    series: [
+      ...graph.pairs.map(([before, after]) => ({
+        type: 'line' as const,
+        data: [
+          [0, before],
+          [1, after],
+        ],
+        symbol: 'none',
+        silent: true,
+        lineStyle: { color: ink, width: 1, opacity: 0.45 },
+      })),
+      ...graph.lines.map((one) => {
+        const look = lookOf(one.place)
+        return {
+          type: 'line' as const,
+          name: lineWords(one),
+          data: one.points.map((point) => [point.x, point.average]),
+          symbol: SYMBOLS[one.dash % SYMBOLS.length]!,
+          symbolSize: big ? 20 : 12,
+          lineStyle: { color: paper ? '#000' : look.colour, width: big ? 5 : 3, type: DASHES[one.dash % DASHES.length]! },
+          itemStyle: { color: paper ? '#000' : look.colour },
+          labelLayout: { moveOverlap: 'shiftY' as const },
+          endLabel: { show: true, formatter: lineEnd(one), ...text, fontWeight: 'bold' as const },
+        }
+      }),
+      ...(graph.across ? knownSeries(pen, graph.across.from, graph.across.to) : []),
+      ...readingsSeries(pen, graph.dots),
+    ],
+  }
+}
+
+/** Room for the legend under the graph, by how much its names take. */
+function legendRoom({ graph, size, big }: Pen): number {
+  if (graph.lines.length < 2) return 0
+  const letters = graph.lines.reduce((sum, line) => sum + lineWords(line).length + 6, 0)
+  return Math.ceil(letters / (big ? 80 : 95)) * size * 1.6 + 6
+}
+
+/** Room for the words at the end of a line. */
+function longestEnd({ graph, size }: Pen): number {
+  return Math.max(0, ...graph.lines.map((line) => lineEnd(line).length - 1)) * size * 0.6
+}
