@@ -18,7 +18,7 @@ export function knownSentences(plan: Plan, against: AgainstKnown | undefined): s
     if (grade === 'same') return `${name} the same as far as we can show`
     return `${name} ${writeAverage(plan, Math.abs(mean), unit)} ${mean < 0 ? 'less' : 'more'} (${GRADE_NAMES[grade].toLowerCase()})`
   })
-  const line = `Against ${knownName(plan)} of ${withUnit(writeShort(against.value), unit)}`
+  const line = `Against ${withUnit(writeShort(against.value), unit)} (${knownName(plan)})`
   const { children } = plan
   const times = counted(measuredCard(plan)?.method.knownWeekly ?? 0, 'time')
   return [

@@ -120,7 +120,7 @@ test('what was used on each of five days, start less left at a station, adds up 
   await page.goto(`/lesson/${lesson.id}/results`)
   await expect(
     page.getByText(
-      /Against the usual amount of 250\u202fmL: slow drip 60\.0\u202fmL more \(clear\) and closed tap 200\.0\u202fmL less \(clear\)/,
+      /Against 250\u202fmL \(the usual amount\): slow drip 60\.0\u202fmL more \(clear\) and closed tap 200\.0\u202fmL less \(clear\)/,
     ),
   ).toBeVisible()
   await expect(page.getByText(/closed tap saves one child 1\.4\u202fL a week, and our \d+ children/)).toBeVisible()
