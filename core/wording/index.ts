@@ -51,9 +51,6 @@ export {
   amountWords,
   civilWords,
   measuredWords,
-  CURRENCY_CHOICES,
-  ENGLISH_CHOICES,
-  moneyWords,
   movedWords,
   needSum,
   PER_WORDS,
@@ -111,6 +108,7 @@ export { PART_WORDS } from './agree'
 export { tellingWords } from './tellings'
 export { GRADE_NAMES } from './grades'
 export { knownName } from './known'
+export { CURRENCY_CHOICES, ENGLISH_CHOICES, moneyWords } from './money'
 export { spelled, spelledHeadings, spelledThrough } from './spelling'
 export {
   countedChoice,

@@ -1,7 +1,7 @@
 import { arrangementOf, conditionsEach } from '../arrangement'
-import { sensible, type CivilMoment, CURRENCIES, type Customs, type MovedBecause, type Need, type Step } from '../kit'
+import { sensible, type CivilMoment, type MovedBecause, type Need, type Step } from '../kit'
 import { activeConditions, type Material, type Plan, type PreparationKind } from '../lesson'
-import { unitOf, withUnit, writeNumber, writeShort, type KitchenRegion, type UnitCode } from '../quantity'
+import { unitOf, withUnit, writeShort, type KitchenRegion, type UnitCode } from '../quantity'
 import { counted, list } from './names'
 import { dayWords } from './days'
 
@@ -47,22 +47,6 @@ export function spoonWords(units: UnitCode[], kitchen: KitchenRegion = 'metric')
   if (spoons.length === 0) return ''
   const size = (unit: UnitCode) => writeShort(unitOf(unit, kitchen).size)
   return `${list(spoons.map((unit) => `1 ${unitOf(unit).symbol} is ${withUnit(size(unit), 'mL')}`))}.`
-}
-
-export const ENGLISH_CHOICES: { value: Customs['english']; title: string; hint: string }[] = [
-  { value: 'british', title: 'British, metric cups', hint: 'colour, litre; a cup is 250 mL' },
-  { value: 'american', title: 'American, US cups', hint: 'color, liter; a cup is 237 mL' },
-]
-
-export const CURRENCY_CHOICES: { value: Customs['currency']; title: string }[] = CURRENCIES.map((value) => ({
-  value,
-  title: value === 'none' ? 'bare numbers' : value,
-}))
-
-/** A price as the school writes it, a bare number where it has chosen none. `moneyWords(7.5, 'GBP') // '£7.50'` */
-export function moneyWords(value: number, currency: Customs['currency'] = 'none'): string {
-  if (currency === 'none') return writeNumber(value, 2)
-  return new Intl.NumberFormat('en', { style: 'currency', currency, currencyDisplay: 'narrowSymbol' }).format(value)
 }
 
 /** The multiplication behind the kit. `'4 conditions × (3 repeats + 1 practice) × 7 groups = 112 trials'` */
