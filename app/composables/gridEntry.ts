@@ -15,6 +15,7 @@ interface Entry {
  */
 export function useGridEntry() {
   const lesson = useLesson()
+  const { kitchen } = useCustoms()
   const method = computed(() => measuredCard(lesson.plan!)!.method)
   const notices = useNotices()
   const drafts = ref(new Map<string, string>())
@@ -93,7 +94,8 @@ export function useGridEntry() {
       if (last && emptied) notices.done('Readings are not deleted. Set it aside below and say why.')
       return undefined
     }
-    const read = readEntry(lesson.plan!, text, { startAndFinish: writesStartAndFinish(lesson.record.readings) })
+    const options = { startAndFinish: writesStartAndFinish(lesson.record.readings), kitchen: kitchen.value }
+    const read = readEntry(lesson.plan!, text, options)
     if (!read.ok) {
       drafts.value.set(key, text)
       troubles.value.set(key, readErrorWords(read.code))

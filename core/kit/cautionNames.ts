@@ -39,7 +39,7 @@ export const TELLTALE: Record<Caution, string> = {
   'small-parts':
     'bead, beads, paper clip, paper clips, paperclip, paperclips, clips, small part, small parts, washer, washers, drawing pin, drawing pins, pin, pins, seed, seeds, dried peas, dried beans, dried bean, pea, peas, bean, beans, lentils, rice, coin, coins, button, buttons, ball bearing, ball bearings, sequins, googly eyes, pom poms, nuts and bolts, bolt, bolts, screw, screws',
   magnets: 'magnet, magnets, magnetic',
-  batteries: 'battery, batteries, button cell, button cells, coin cell, coin cells, torch, torches',
+  batteries: 'battery, batteries, button cell, button cells, coin cell, coin cells, torch, torches, flashlight, flashlights',
   mould: 'mould, mouldy, moulds, mold, moldy, rotting, rotten, rot, stale bread',
   'burning-liquid':
     'spirit, spirits, alcohol, petrol, acetone, paraffin, hand gel, sanitiser, sanitizer, hand sanitiser, lighter fluid, lighter fuel, nail varnish remover, nail polish remover, methylated, meths, white spirit, perfume, turpentine, lamp oil, hairspray',

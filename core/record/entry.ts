@@ -1,5 +1,5 @@
 import { measuredCard, type Plan } from '../lesson'
-import { readQuantity, withoutNoise, type ReadErrorCode, type UnitCode } from '../quantity'
+import { readQuantity, withoutNoise, type KitchenRegion, type ReadErrorCode, type ReadOptions, type UnitCode } from '../quantity'
 
 export type EntryErrorCode = ReadErrorCode | 'not-one-of-the-words' | 'not-a-place' | 'start-or-range'
 export type EntryResult = { ok: true; value: number; unit: UnitCode } | { ok: false; code: EntryErrorCode; position: number }
@@ -7,6 +7,8 @@ export type EntryResult = { ok: true; value: number; unit: UnitCode } | { ok: fa
 export interface EntryOptions {
   /** Two numbers with "to" between them are a start and a finish: a device that takes both, or a class that writes them so. */
   startAndFinish?: boolean
+  /** Whose cups and spoons a number is typed in. */
+  kitchen?: KitchenRegion
 }
 
 const RANGE = /^\s*(.+?)\s+to\s+(.+?)\s*$/i
@@ -21,23 +23,27 @@ const DASHED = /^\s*(\d+(?:[.,]\d+)?)[-−–](\d+(?:[.,]\d+)?)\s*$/
  * @example readEntry(plan, '12 to 68', { startAndFinish: true }) // => { ok: true, value: 56, unit: 'mm' }
  * @example readEntry(inWords, 'Damp') // => { ok: true, value: 2, unit: 'words' }
  */
-export function readEntry(plan: Plan, text: string, { startAndFinish = false }: EntryOptions = {}): EntryResult {
+export function readEntry(
+  plan: Plan,
+  text: string,
+  { startAndFinish = false, kitchen = 'metric' }: EntryOptions = {},
+): EntryResult {
   const method = measuredCard(plan)?.method
   if (method?.instrument === 'words') return readWord(method.words, text.trim())
   if (method?.instrument === 'race' || method?.instrument === 'balance') return readPlace(plan, text.trim())
-  const unit = method?.unit ?? 'count'
+  const read: ReadOptions = { unit: method?.unit ?? 'count', region: kitchen }
   const eachIs = method?.eachIs ?? 'shown'
   const both = startAndFinish || eachIs !== 'shown'
   const [, start, finish] = RANGE.exec(text) ?? (eachIs === 'shown' ? [] : (DASHED.exec(text) ?? []))
   if (start && finish) {
     if (!both) return { ok: false, code: 'start-or-range', position: start.length }
-    return eachIs === 'used' ? readDifference(finish, start, unit) : readDifference(start, finish, unit)
+    return eachIs === 'used' ? readDifference(finish, start, read) : readDifference(start, finish, read)
   }
   if (DASHED.test(text)) return { ok: false, code: 'start-or-range', position: 0 }
   const [, whole, taken] = LESS.exec(text) ?? []
-  if (whole && taken) return readDifference(taken, whole, unit)
+  if (whole && taken) return readDifference(taken, whole, read)
   const parts = text.split('+')
-  return parts.length > 1 && parts.every((part) => part.trim() !== '') ? readSum(parts, unit) : readQuantity(text, { unit })
+  return parts.length > 1 && parts.every((part) => part.trim() !== '') ? readSum(parts, read) : readQuantity(text, read)
 }
 
 /**
@@ -55,20 +61,20 @@ export function writesStartAndFinish(readings: { entered: string }[]): boolean {
   return readings.some(({ entered }) => RANGE.test(entered))
 }
 
-function readSum(parts: string[], unit: UnitCode): EntryResult {
+function readSum(parts: string[], options: ReadOptions): EntryResult {
   let sum = 0
   for (const part of parts) {
-    const read = readQuantity(part, { unit })
+    const read = readQuantity(part, options)
     if (!read.ok) return read
     sum += read.value
   }
-  return { ok: true, value: withoutNoise(sum), unit }
+  return { ok: true, value: withoutNoise(sum), unit: options.unit }
 }
 
-function readDifference(start: string, finish: string, unit: UnitCode): EntryResult {
-  const [from, to] = [readQuantity(start, { unit }), readQuantity(finish, { unit })]
+function readDifference(start: string, finish: string, options: ReadOptions): EntryResult {
+  const [from, to] = [readQuantity(start, options), readQuantity(finish, options)]
   if (!from.ok) return from
-  return to.ok ? { ok: true, value: withoutNoise(to.value - from.value), unit } : to
+  return to.ok ? { ok: true, value: withoutNoise(to.value - from.value), unit: options.unit } : to
 }
 
 function readWord(words: string[], text: string): EntryResult {

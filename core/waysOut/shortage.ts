@@ -1,6 +1,6 @@
 import { arrangementOf, conditionsEach, fewestGoingRound, fewestShared, secondsOfTrial, trialsByGroup } from '../arrangement'
 import { fitOf } from '../clock'
-import { needsOf, readAmount, type Need, type School } from '../kit'
+import { kitchenOf, needsOf, NO_SCHOOL, readAmount, type Need, type School } from '../kit'
 import { measuredCard, withGroups, withMethod, type Material, type Plan } from '../lesson'
 import { INSTRUMENTS, outlookOf, withInstrument } from '../measuring'
 import { withoutNoise } from '../quantity'
@@ -60,7 +60,7 @@ export function waysOut(plan: Plan, need: Need, school: School, newId: () => str
       minutes: withoutNoise(fitOf(takeWayOut(plan, way as unknown as WayOut, newId)).needed - before),
     }) as unknown as WayOut
   const ways = [
-    ...substitutes(plan, material, need),
+    ...substitutes(plan, material, school),
     ...rota(plan, material, need),
     ...(material.toBuy ? [] : [buy(material, need)]),
     ...shareOut(plan, material, school),
@@ -131,20 +131,20 @@ function withOtherInstrument(plan: Plan, oldName: string, newName: string): Plan
 
 type Open<Code extends WayOut['code']> = Omit<Extract<WayOut, { code: Code }>, 'minutes'>
 
-function substitutes(plan: Plan, material: Material, need: Need): Open<'substitute'>[] {
+function substitutes(plan: Plan, material: Material, { customs }: School): Open<'substitute'>[] {
   return material.substitutes
     .filter(({ name }) => name.trim() !== '')
     .map((substitute) => {
       const after = withSubstitute(plan, material.id, substitute.id)
-      const there = substitute.stock.trim() === '' ? undefined : readAmount(substitute.stock)
-      const wanted = needsOf({ ...after, materials: after.materials.filter(({ id }) => id === material.id) })[0]!
+      const there = substitute.stock.trim() === '' ? undefined : readAmount(substitute.stock, kitchenOf(customs))
+      const short = shortOf(after, material, { ...NO_SCHOOL, customs })
       const changed = JSON.stringify(measuredCard(plan)) !== JSON.stringify(measuredCard(after))
       return {
         code: 'substitute',
-        material: need.material,
+        material: material.id,
         substitute: substitute.id,
         effect: material.condition === null ? 'all-alike' : 'other-condition',
-        stillShort: there?.ok ? wanted.short : undefined,
+        stillShort: there?.ok ? short : undefined,
         chances: changed ? chancesOf(plan, after) : undefined,
       }
     })

@@ -71,7 +71,7 @@ const CHILD_LINES: Record<Caution, string> = {
   'small-parts': 'Small parts: never near mouth, nose or ears. Count them back.',
   magnets: 'Magnets: never near the mouth. Count them back.',
   batteries: 'Batteries: never opened, never near the mouth.',
-  mould: 'Mould: it stays shut.',
+  mould: 'It stays shut: never open it.',
   'burning-liquid': 'It can burn: only the adult touches it.',
   irritant: 'It stings: gloves on, hands off your face.',
   eyes: 'Goggles on, hands off your eyes.',

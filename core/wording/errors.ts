@@ -19,7 +19,7 @@ const READ_ERRORS: Record<EntryErrorCode | AmountErrorCode | SupplyProblem['code
   'too-much': 'That is more than a class could carry. Check the number.',
   'not-a-price': 'Write a price like 2.50.',
   'other-unit': 'It measures something else than the amount does, so the two cannot be compared.',
-  'density-missing': 'One is a volume and the other a mass. Say how many grams one millilitre weighs.',
+  'density-missing': 'One is a volume and the other a mass. Say how many grams 1 mL weighs.',
   'divided-by-nothing': 'A fraction cannot have 0 at the bottom.',
 }
 

@@ -168,7 +168,7 @@ export function findingWords(finding: Finding, plan: Plan): FindingWords {
     case 'hopeless':
       return {
         title: 'The difference drowns in wobble',
-        text: `You expect neighbours ${withUnit(writeShort(finding.closest), finding.unit)} apart; one reading wobbles by ${withUnit(writeShort(finding.total), finding.unit)}. As planned it comes out clear in ${chanceWords(finding.chance)} classes, and no more repeats make that nine in ten.`,
+        text: `You expect ${withUnit(writeShort(finding.closest), finding.unit)} from one to the next; one reading wobbles by ${withUnit(writeShort(finding.total), finding.unit)}. As planned it comes out clear in ${chanceWords(finding.chance)} classes, and no more repeats make that nine in ten.`,
         why: 'Try bigger steps between the conditions, more groups, or a way of measuring that wobbles less.',
       }
     case 'one-group-same-thing':

@@ -1,15 +1,17 @@
 import { mendingOf } from '../fairness'
+import type { Customs } from '../kit'
 import { letterOf, type Plan } from '../lesson'
 import { unitOf, writeShort, type UnitCode } from '../quantity'
 import type { Fix } from '../secondLook'
 import { dayWords } from './days'
 import { mendingWords } from './evidence'
 import { counted, instrumentNamed, list, nameOfCondition, STOP_NAMES, writeReading } from './names'
+import { spelled } from './spelling'
 import { wayWords } from './ways'
 import { mendWords, wayOutWords } from './waysOut'
 
 /** What a button of the Second look says. */
-export function fixWords(fix: Fix, plan: Plan): string {
+export function fixWords(fix: Fix, plan: Plan, english: Customs['english'] = 'british'): string {
   const letters = (ids: string[]) => list(ids.map((id) => letterOf(plan, id)))
   switch (fix.code) {
     case 'choose-change':
@@ -66,7 +68,7 @@ export function fixWords(fix: Fix, plan: Plan): string {
     case 'acknowledge':
       return 'Noted'
     case 'these-were':
-      return `These were ${NAMES_OF_UNITS[fix.unit] ?? unitOf(fix.unit).symbol}`
+      return `These were ${spelled(NAMES_OF_UNITS[fix.unit] ?? unitOf(fix.unit).symbol, english)}`
     case 'keep-reading':
       return 'It is right'
     case 'correct-reading':

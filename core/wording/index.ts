@@ -108,7 +108,7 @@ export { PART_WORDS } from './agree'
 export { tellingWords } from './tellings'
 export { GRADE_NAMES } from './grades'
 export { knownName } from './known'
-export { CURRENCY_CHOICES, ENGLISH_CHOICES, moneyWords } from './money'
+export { CURRENCY_CHOICES, ENGLISH_CHOICES, moneyWords, priceHeading } from './money'
 export { spelled, spelledHeadings, spelledThrough } from './spelling'
 export {
   countedChoice,

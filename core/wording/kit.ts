@@ -96,7 +96,7 @@ export function needSum(need: Need, material: Material): string {
 }
 
 /** One step of getting ready. `'Cut 31 strips of card'` */
-export function stepWords(step: Step, plan: Plan, needs: Need[]): string {
+export function stepWords(step: Step, plan: Plan, needs: Need[], kitchen: KitchenRegion = 'metric'): string {
   if (step.kind === 'pack') return `Pack ${counted(plan.groups.length, 'tray')}`
   if (step.kind === 'shop') {
     const bought = plan.materials.filter(({ toBuy }) => toBuy).map(({ name }) => name || 'a thing without a name')
@@ -104,7 +104,7 @@ export function stepWords(step: Step, plan: Plan, needs: Need[]): string {
   }
   const material = plan.materials.find(({ id }) => id === step.material)
   const need = needs.find((one) => one.material === step.material)
-  const amount = need ? measuredWords(need.forClass, need.unit) : ''
+  const amount = need ? measuredWords(need.forClass, need.unit, kitchen) : ''
   const said = material?.preparation?.words.trim()
   return `${PREPARATION_WORDS[step.kind]}: ${amount} ${material?.name || 'a thing without a name'}${said ? `, ${said}` : ''}`
 }

@@ -16,3 +16,8 @@ export function moneyWords(value: number, currency: Customs['currency'] = 'none'
   if (currency === 'none') return writeNumber(value, 2)
   return new Intl.NumberFormat('en', { style: 'currency', currency, currencyDisplay: 'narrowSymbol' }).format(value)
 }
+
+/** Over a column of prices that are keyed in as bare numbers. `priceHeading('GBP') // 'Price (GBP)'` */
+export function priceHeading(currency: Customs['currency']): string {
+  return currency === 'none' ? 'Price' : `Price (${currency})`
+}

@@ -1,34 +1,45 @@
 import { describe, expect, it } from 'vitest'
-import { NO_SCHOOL, needsOf } from '../kit'
+import { cautionsOf, NO_SCHOOL, needsOf } from '../kit'
+import { readEntry } from '../record'
+import { planSchema } from '../../schemas/plan'
 import { INVESTIGATIONS, planFrom } from '../../library'
 import { soakUpPlan } from '../../test/soakUp'
-import { measuredWords, moneyWords, spelled, spelledThrough, spoonWords } from '.'
+import { fixWords, measuredWords, moneyWords, spelled, spelledThrough, spoonWords } from '.'
+
+function sequence(): () => string {
+  let count = 0
+  return () => `n${(count += 1)}`
+}
 
 describe('a school in the United States', () => {
   it.each([
     ['Kitchen roll in coloured water', 'Paper towel in colored water'],
-    ['kitchen rolls, torches, neighbours and 3 millilitres', 'paper towels, flashlights, neighbors and 3 milliliters'],
-    ['What the class practised; practising in the centre', 'What the class practiced; practicing in the center'],
-    ['Mould stays shut. A mouldy grey crust, 2 metres of Aluminium', 'Mold stays shut. A moldy gray crust, 2 meters of Aluminum'],
+    ['kitchen rolls, neighbours and 3 millilitres', 'paper towels, neighbors and 3 milliliters'],
+    ['What the class practised; Practising', 'What the class practiced; Practicing'],
+    ['Mould stays shut. A mouldy grey crust, 2 metres on', 'Mold stays shut. A moldy gray crust, 2 meters on'],
     ['thermometers and parameters', 'thermometers and parameters'],
   ])('writes %j as %j', (british, american) => {
     expect(spelled(british, 'american')).toBe(american)
     expect(spelled(british, 'british')).toBe(british)
   })
 
-  it('gets every investigation whole: only words change, never a code', () => {
-    for (const investigation of Object.values(INVESTIGATIONS)) {
-      let ids = 0
-      const plan = planFrom(investigation, '4B', 24, () => `n${(ids += 1)}`)
-      const written = spelledThrough(plan, 'american')
-      expect(JSON.stringify(written)).not.toMatch(/kitchen roll|colour|mould(?!")|litre|metre/i)
-      const bare = (value: unknown): string =>
-        JSON.stringify(value).replace(
-          /paper towel|kitchen (?:roll|towel)|color|colour|center|centre|gr[ae]y|mou?ld|liter|litre|meter|metre/gi,
-          '',
-        )
-      expect(bare(written)).toBe(bare(plan))
+  it('gets every investigation whole: its words, never its codes or the name of the class', () => {
+    for (const [id, investigation] of Object.entries(INVESTIGATIONS)) {
+      const planned = (one: typeof investigation) => planFrom(one, 'Grey Neighbours', 24, sequence())
+      const [british, american] = [planned(investigation), planned(spelledThrough(investigation, 'american'))]
+      expect(american.className).toBe('Grey Neighbours')
+      expect(JSON.stringify({ ...american, className: '' }), id).not.toMatch(/kitchen roll|colour|litre|metre/i)
+      expect(planSchema.validate(american).error, id).toBeUndefined()
+      expect(american.conditions.map((one) => one.id)).toEqual(british.conditions.map((one) => one.id))
+      expect(cautionsOf(american).map(({ caution }) => caution)).toEqual(cautionsOf(british).map(({ caution }) => caution))
     }
+  })
+
+  it('has its things in the list of cautions too', () => {
+    const [material] = soakUpPlan().materials
+    const cautions = (name: string) => cautionsOf(soakUpPlan({ materials: [{ ...material!, name }] })).map(({ caution }) => caution)
+    expect(cautions('3 flashlights')).toEqual(cautions('3 torches'))
+    expect(cautions('3 flashlights')).toContain('batteries')
   })
 
   it('measures with its own cups and spoons, and writes its own money', () => {
@@ -47,5 +58,14 @@ describe('a school in the United States', () => {
     ])
     expect(spoonWords(['cup', 'tbsp'], 'us')).toBe('1 tbsp is 14.8\u202fmL and 1 cup is 237\u202fmL.')
     expect([moneyWords(1234.5), moneyWords(7.5, 'USD'), moneyWords(7.5, 'GBP')]).toEqual(['1234.50', '$7.50', '£7.50'])
+  })
+
+  it('reads half a cup as its own, and names a unit its own way without touching a name', () => {
+    const plan = soakUpPlan({
+      measures: soakUpPlan().measures.map((one) => ({ ...one, method: { ...one.method, unit: 'mL' as const } })),
+    })
+    expect(readEntry(plan, '1/2 cup')).toMatchObject({ value: 125 })
+    expect(readEntry(plan, '1/2 cup + 1/2 cup', { kitchen: 'us' })).toMatchObject({ value: 236.58824, unit: 'mL' })
+    expect(fixWords({ code: 'these-were', unit: 'm', readings: [] }, plan, 'american')).toBe('These were meters')
   })
 })

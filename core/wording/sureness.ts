@@ -34,7 +34,7 @@ export function surerSentence(surer: Surer): string {
     case 'bigger-steps':
       return 'Conditions that lie further apart, so that the gap grows and the wobble stays.'
     case 'more-orders':
-      return `More ${surer.of}: ${counted(surer.now, 'order')} can be compared now, and ${surer.needed} or more could also tell neighbours apart.`
+      return `More ${surer.of}: ${counted(surer.now, 'order')} can be compared now, and ${surer.needed} or more could also tell one from the next.`
   }
 }
 
@@ -126,7 +126,7 @@ function orderLines({ reach }: Evidence, { statistic, blocks, p }: NonNullable<E
       { term: 'Orders compared', value: String(blocks) },
       { term: 'p', value: pWords(p) },
       ...(reach ? [{ term: 'Least p that so many orders can reach', value: pWords(reach.whole) }] : []),
-      ...(reach ? [{ term: 'The same for neighbours (sign test, Holm)', value: pWords(reach.neighbours) }] : []),
+      ...(reach ? [{ term: 'The same for one and the next (sign test, Holm)', value: pWords(reach.neighbours) }] : []),
     ],
     assumptions: [
       'Each group or round is one order of its own; nobody copied.',

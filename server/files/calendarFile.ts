@@ -1,6 +1,6 @@
 import ical, { ICalAlarmType, type ICalCalendar } from 'ical-generator'
 import { nextSchoolDay, readingDays } from '../../core/clock'
-import { gettingReady, isForAdultsOnly, needsOf, type School } from '../../core/kit'
+import { gettingReady, isForAdultsOnly, kitchenOf, needsOf, type School } from '../../core/kit'
 import type { Plan } from '../../core/lesson'
 import { doerWords, movedWords, SAFETY_LAST_WORD, stepWords } from '../../core/wording'
 
@@ -24,7 +24,7 @@ export function gettingReadyCalendar({ id, plan }: Of, school: School): string {
       id: `${id}-step-${place}`,
       start,
       minutes: Math.max(5, step.minutes),
-      summary: stepWords(step, plan, needs),
+      summary: stepWords(step, plan, needs, kitchenOf(school.customs)),
       description: [movedWords(step.moved), adult ? `Take care: ${doerWords('adult-only')}. ${SAFETY_LAST_WORD}` : '']
         .filter(Boolean)
         .join('\n'),

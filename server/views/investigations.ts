@@ -1,5 +1,5 @@
 import { NO_SCHOOL, stockedFor, withThings } from '../../core/kit'
-import { spelled, spelledThrough } from '../../core/wording'
+import { spelledThrough } from '../../core/wording'
 import { faceOf } from '../../core/wording/reports'
 import { INVESTIGATIONS, planFrom } from '../../library'
 import type { Investigations } from '../../schemas/contract'
@@ -13,19 +13,16 @@ export async function loadInvestigations(database: Database, desk: string | null
   const { className, children } = await lastClass(database, desk)
   const things = await listThings(database)
   const customs = await customsOf(database)
-  const investigations = Object.entries(INVESTIGATIONS).map(([id, investigation]) => {
+  const investigations = Object.entries(spelledThrough(INVESTIGATIONS, customs.english)).map(([id, investigation]) => {
     let groups = 0
     const plan = withThings(
-      spelledThrough(
-        planFrom(investigation, className, children, () => `g${(groups += 1)}`),
-        customs.english,
-      ),
+      planFrom(investigation, className, children, () => `g${(groups += 1)}`),
       things,
     )
     const { title, question } = faceOf(plan)
     const { summary, topic, ages, kind, clock } = investigation
     const needs = stockedFor(plan, { ...NO_SCHOOL, things, customs })
-    return { id, title, question, summary: spelled(summary, customs.english), topic, ages, kind, minutes: clock.minutes, needs }
+    return { id, title, question, summary, topic, ages, kind, minutes: clock.minutes, needs }
   })
   return { investigations, className, children, classes: await listClasses(database, desk) }
 }

@@ -136,9 +136,16 @@ test('a school in the United States chooses once: words, cups and prices follow,
   await choose(page.getByLabel('Words, spoons and cups'), /American/)
   await choose(page.getByLabel('Prices are in'), 'USD')
   await expect(page.getByText(/^\s*· \$\d+\.\d\d in all/)).toBeVisible()
+  // Prices are keyed in as bare numbers, whatever the money.
+  const price = page.getByRole('textbox', { name: 'droppers: Price' })
+  await expect(price).toHaveValue('2.50')
+  await price.fill('1250')
+  await price.press('Tab')
+  await expect(price).toHaveValue('1250.00')
+  await expect(page.getByText(/\$2,5\d\d\.\d\d in all/)).toBeVisible()
   await page.reload()
   await expect(page.locator('html')).toHaveAttribute('lang', 'en-US')
-  await expect(page.getByText(/^\s*· \$\d+\.\d\d in all/)).toBeVisible()
+  await expect(page.getByText(/\$2,5\d\d\.\d\d in all/)).toBeVisible()
 
   const { lesson } = await newLesson('soak-up-strips')
   const materials = lesson.plan.materials.map((one, place) => (place === 0 ? { ...one, amount: '1/2 cup', per: 'class' } : one))

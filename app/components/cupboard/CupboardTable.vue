@@ -2,11 +2,11 @@
 import { LONGEST } from '~~/core/lesson'
 import { bookedOf, bookedSoon, THING_FIELDS, withField, type Booking, type Thing, type ThingField } from '~~/core/kit'
 import { unitOf, NUMBER_UNITS, type UnitCode } from '~~/core/quantity'
-import { amountWords, counted, dayWords } from '~~/core/wording'
+import { amountWords, counted, dayWords, moneyWords, priceHeading } from '~~/core/wording'
 
 /** What stands in the cupboard, keyed in like a spreadsheet, and who has booked it. */
 const props = defineProps<{ things: Thing[]; bookings: Booking[] }>()
-const { money } = useCustoms()
+const { customs } = useCustoms()
 const emit = defineEmits<{ save: [thing: Thing]; takeOut: [thing: Thing] }>()
 const sheet = ref<HTMLElement>()
 const { follow } = useSheetKeys(sheet)
@@ -43,7 +43,7 @@ function written(thing: Thing, column: ThingField): string {
   const draft = typing.value?.key === key ? typing.value.text : drafts.value[key]
   if (draft !== undefined) return draft
   const value = thing[column]
-  return value === null ? '' : column === 'price' ? money(value as number) : String(value)
+  return value === null ? '' : column === 'price' ? moneyWords(value as number) : String(value)
 }
 
 function write(thing: Thing, column: ThingField, text: string): void {
@@ -63,7 +63,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
       <thead>
         <tr>
           <th v-for="column in THING_FIELDS" :key="column" scope="col" :class="{ figure: !WORDED.includes(column) }">
-            {{ NAMES[column] }}
+            {{ column === 'price' ? priceHeading(customs.currency) : NAMES[column] }}
           </th>
           <th scope="col">Booked</th>
           <th scope="col"><span class="sr-only">Take out</span></th>

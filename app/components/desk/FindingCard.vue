@@ -6,7 +6,7 @@ import { findingWords, fixWords, STOP_NAMES } from '~~/core/wording'
 /** One finding: what it is, the figure, the reason on demand, and what mends it. */
 const props = defineProps<{ finding: Finding; here: Stop }>()
 const lesson = useLesson()
-const { say } = useCustoms()
+const { customs } = useCustoms()
 const words = computed(() => findingWords(props.finding, lesson.plan!))
 const KIND = { wrong: 'Wrong', attention: 'Worth a look', note: 'Note' }
 </script>
@@ -21,7 +21,7 @@ const KIND = { wrong: 'Wrong', attention: 'Worth a look', note: 'Note' }
       </svg>
       {{ words.title }}
     </h3>
-    <p>{{ say(words.text) }}</p>
+    <p>{{ words.text }}</p>
     <details>
       <summary>
         why?<span v-if="finding.stop !== here" class="at ml-close text-soft">· {{ STOP_NAMES[finding.stop] }}</span>
@@ -36,7 +36,7 @@ const KIND = { wrong: 'Wrong', attention: 'Worth a look', note: 'Note' }
         :variant="place === 0 && finding.severity === 'wrong' ? 'flat' : undefined"
         @click="lesson.apply(fix)"
       >
-        {{ say(fixWords(fix, lesson.plan!)) }}
+        {{ fixWords(fix, lesson.plan!, customs.english) }}
       </VBtn>
     </div>
   </li>

@@ -7,6 +7,7 @@ import type { InstrumentProps } from './instrument'
 
 /** A number pad with fraction, comma and minus; the unit stays in sight. A keyboard works too. */
 const props = defineProps<InstrumentProps>()
+const { kitchen } = useCustoms()
 const text = defineModel<string>({ required: true })
 const planUnit = computed(() => measuredCard(props.plan)!.method.unit)
 const unit = ref<UnitCode>(planUnit.value)
@@ -17,7 +18,7 @@ const whole = computed(() => {
   return typed === '' || unit.value === planUnit.value || /[a-z°"']/i.test(typed) ? typed : `${typed} ${unit.value}`
 })
 watch(whole, (now) => (text.value = now))
-const worked = computed(() => workedOutEntry(props.plan, whole.value))
+const worked = computed(() => workedOutEntry(props.plan, whole.value, { kitchen: kitchen.value }))
 watch(text, (now) => {
   if (now !== whole.value) digits.value = now
 })

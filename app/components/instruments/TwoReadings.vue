@@ -7,6 +7,7 @@ import type { InstrumentProps } from './instrument'
 
 /** Two readings whose difference counts: at the start and at the finish, or empty and full. */
 const props = defineProps<InstrumentProps>()
+const { kitchen } = useCustoms()
 const text = defineModel<string>({ required: true })
 const method = computed(() => measuredCard(props.plan)!.method)
 const unit = computed(() => method.value.unit)
@@ -18,7 +19,9 @@ const first = ref('')
 const second = ref('')
 const both = computed(() => `${first.value.trim()} to ${second.value.trim()}`)
 const difference = computed(() =>
-  first.value.trim() && second.value.trim() ? readEntry(props.plan, both.value, { startAndFinish: true }) : undefined,
+  first.value.trim() && second.value.trim()
+    ? readEntry(props.plan, both.value, { startAndFinish: true, kitchen: kitchen.value })
+    : undefined,
 )
 watch([first, second], () => (text.value = difference.value ? both.value : ''))
 watch(text, (now) => {

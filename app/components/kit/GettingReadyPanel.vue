@@ -4,6 +4,7 @@ import { civilWords, movedWords, spanWords, stepWords } from '~~/core/wording'
 
 /** What has to be done before the lesson, backwards from its start. */
 const props = defineProps<{ needs: Need[] }>()
+const { kitchen } = useCustoms()
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
 const steps = computed(() => gettingReady(plan.value, lesson.school))
@@ -27,7 +28,7 @@ const dated = computed(() => plan.value.date !== '' && plan.value.clock.start !=
           step.planned ? civilWords(step.planned) : step.hours > 0 ? `${spanWords(step.hours * 60)} before` : 'just before'
         }}</span>
         <span>
-          {{ stepWords(step, plan, props.needs) }}
+          {{ stepWords(step, plan, props.needs, kitchen) }}
           <span class="soft">
             {{ spanWords(step.minutes)
             }}{{ step.hours > 0 && step.kind !== 'shop' ? `, then it stands ${spanWords(step.hours * 60)}` : '' }}

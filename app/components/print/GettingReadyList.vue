@@ -5,6 +5,7 @@ import { civilWords, movedWords, SAFETY_LAST_WORD, spanWords, stepWords } from '
 
 /** Everything to be done before the lesson, the first thing first. */
 const props = defineProps<{ plan: Plan; school: School }>()
+const { kitchen } = useCustoms()
 const needs = computed(() => needsOf(props.plan, props.school))
 const steps = computed(() => gettingReady(props.plan, props.school))
 const adultOnly = (id: string) => props.plan.materials.some((material) => material.id === id && isForAdultsOnly(material))
@@ -31,7 +32,7 @@ const adultOnly = (id: string) => props.plan.materials.some((material) => materi
             {{ step.planned ? civilWords(step.planned) : step.hours > 0 ? `${spanWords(step.hours * 60)} before` : 'just before' }}
           </td>
           <td>
-            {{ stepWords(step, plan, needs) }}
+            {{ stepWords(step, plan, needs, kitchen) }}
             <em v-if="adultOnly(step.material)"> Adult only.</em>
             <small class="block" v-if="step.moved.length > 0"> {{ movedWords(step.moved) }}</small>
           </td>

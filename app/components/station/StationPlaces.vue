@@ -7,6 +7,7 @@ import type { NewReading } from '~~/core/lesson'
 
 /** Several places in one jar read at one go: a number for each, all written down together. */
 const props = defineProps<{ plan: Plan; check: (entries: AskedEntry[]) => Promise<Doubt[][]>; cells: Cell[] }>()
+const { kitchen } = useCustoms()
 const emit = defineEmits<{ written: [readings: NewReading[]]; skip: [cell: Cell] }>()
 const unit = computed(() => measuredCard(props.plan)!.method.unit)
 const first = computed(() => props.cells[0]!)
@@ -39,7 +40,7 @@ async function submit(): Promise<void> {
     const key = cellKey(cell)
     const text = (texts.value[key] ?? '').trim()
     if (text === '') return []
-    const found = readEntry(props.plan, text)
+    const found = readEntry(props.plan, text, { kitchen: kitchen.value })
     if (!found.ok) {
       troubles.value[key] = readErrorWords(found.code)
       return []

@@ -10,6 +10,7 @@ const props = defineProps<{
   first: { value: number; entered: string }
   pictureOf: (id: string) => string
 }>()
+const { kitchen } = useCustoms()
 const emit = defineEmits<{ agreed: [entry: { value: number; entered: string; reason: string }]; again: [] }>()
 const NumberPad = defineAsyncComponent(() => import('../instruments/NumberPad.vue'))
 const method = computed(() => measuredCard(props.plan)!.method)
@@ -18,7 +19,7 @@ const trouble = ref('')
 const second = shallowRef<{ value: number; entered: string }>()
 
 function look(): void {
-  const found = readEntry(props.plan, text.value)
+  const found = readEntry(props.plan, text.value, { kitchen: kitchen.value })
   trouble.value = found.ok ? '' : readErrorWords(found.code)
   if (!found.ok) return
   if (readersAgree(props.first.value, found.value, method.value)) emit('agreed', { ...props.first, reason: '' })

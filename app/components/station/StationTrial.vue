@@ -28,6 +28,7 @@ const props = defineProps<{
   fixing?: NewReading
   last?: Reading
 }>()
+const { kitchen } = useCustoms()
 const emit = defineEmits<{
   written: [reading: NewReading]
   several: [readings: NewReading[]]
@@ -67,7 +68,7 @@ function read(): { value: number; entered: string } | undefined {
   const entered = text.value.trim()
   const startAndFinish =
     device.value === 'start-and-finish' || device.value === 'empty-and-full' || writesStartAndFinish(props.record.readings)
-  const found = readEntry(props.plan, entered, { startAndFinish })
+  const found = readEntry(props.plan, entered, { startAndFinish, kitchen: kitchen.value })
   trouble.value = found.ok ? '' : readErrorWords(found.code)
   return found.ok ? { value: found.value, entered } : undefined
 }

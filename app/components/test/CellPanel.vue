@@ -7,7 +7,7 @@ import { timeWords, doubtWords, fixWords, momentWords, nameOfCondition, nameOfGr
 /** One place of the grid: what was written, what is asked about it, how it came to be; and the ways to set it right. */
 const props = defineProps<{ place: Cell }>()
 const lesson = useLesson()
-const { say } = useCustoms()
+const { customs } = useCustoms()
 const plan = computed(() => lesson.plan!)
 const settingAside = ref<string>()
 const reason = ref('')
@@ -69,7 +69,7 @@ async function setAside(reading: Reading): Promise<void> {
         >
           <span>{{ doubtWords(plan, one.reading.value, one.reading.unit, one.doubt) }}</span>
           <VBtn v-for="fix in answersTo(one.doubt, one.reading)" :key="fix.code" size="small" @click="lesson.apply(fix)">
-            {{ say(fixWords(fix, plan)) }}
+            {{ fixWords(fix, plan, customs.english) }}
           </VBtn>
         </div>
         <form

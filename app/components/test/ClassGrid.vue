@@ -9,6 +9,7 @@ import { doubtWords, momentWords, nameOfCondition, readingHeading, readingHeadin
 /** Groups by conditions by repeats, keyed in like a spreadsheet. What cannot be read stays in its place until it is mended. */
 const NOTHING: Reading[] = []
 const props = defineProps<{ withPractice: boolean }>()
+const { kitchen } = useCustoms()
 const chosen = defineModel<Cell>('chosen')
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
@@ -53,7 +54,7 @@ const nextCells = computed(
 /** What a number in several parts comes to while it is typed: "15 + 30 = 45 mm". */
 const worked = computed(() => {
   const typed = chosen.value && drafts.value.get(cellKey(chosen.value))
-  const options = { startAndFinish: writesStartAndFinish(lesson.record.readings) }
+  const options = { startAndFinish: writesStartAndFinish(lesson.record.readings), kitchen: kitchen.value }
   const value = typed === undefined ? undefined : workedOutEntry(plan.value, typed, options)
   return value === undefined ? '' : `${typed!.trim()} makes ${writeReading(plan.value, value, unit.value)}`
 })

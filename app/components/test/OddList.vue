@@ -8,7 +8,7 @@ import { doubtWords, findingWords, fixWords, nameOfCondition, nameOfGroup, REASO
 const emit = defineEmits<{ look: [reading: Reading] }>()
 type Doubtful = Extract<Finding, { code: 'doubtful' }>
 const lesson = useLesson()
-const { say } = useCustoms()
+const { customs } = useCustoms()
 const plan = computed(() => lesson.plan!)
 const current = computed(() => new Map(currentReadings(lesson.record.readings).map((reading) => [reading.id, reading])))
 const odd = computed(() =>
@@ -96,7 +96,7 @@ useKeys({ o: () => rowsOf()[0]?.focus() })
               size="small"
               @click="answered(() => lesson.apply(answer), place)"
             >
-              {{ say(fixWords(answer, plan)) }} <kbd>{{ KEYS[answer.code] }}</kbd>
+              {{ fixWords(answer, plan, customs.english) }} <kbd>{{ KEYS[answer.code] }}</kbd>
             </VBtn>
             <VBtn size="small" @click="settingAside = one.reading.id">Set aside … <kbd>a</kbd></VBtn>
           </template>

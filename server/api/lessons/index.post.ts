@@ -20,7 +20,6 @@ export default deskRoute<'POST /api/lessons'>({ body: newLessonSchema }, async (
   const investigation = Object.hasOwn(INVESTIGATIONS, body.investigation) ? INVESTIGATIONS[body.investigation] : undefined
   if (!investigation) throw notFound('investigation')
   const { english } = await customsOf(database)
-  const written = spelledThrough(planFrom(investigation, className, children, randomUUID), english)
-  const plan = withThings(written, await listThings(database))
-  return { id: (await addLesson(database, plan, undefined, [], { desk })).id }
+  const plan = planFrom(spelledThrough(investigation, english), className, children, randomUUID)
+  return { id: (await addLesson(database, withThings(plan, await listThings(database)), undefined, [], { desk })).id }
 })
