@@ -21,6 +21,8 @@ Object.assign(globalThis, {
     disconnect() {}
   },
 })
+const { useCustoms } = await import('~/composables/customs')
+Object.assign(globalThis, { useCustoms })
 
 const vuetify = createVuetify({ components: { VBtn, VCheckbox, VListItem, VRadio, VRadioGroup, VSelect, VTextField, VTextarea } })
 const components = { MainBtn: VBtn, FieldFrame, LongField, PickOne, TextField, ConditionBadge, WordPicture }

@@ -14,6 +14,7 @@ import {
   readingSdOf,
   trialSdOf,
 } from '.'
+import { neededWords } from '../wording'
 
 const withMethod = (change: Partial<Method>, plan: Plan = soakUpPlan()): Plan => ({
   ...plan,
@@ -29,6 +30,12 @@ describe('outlookOf', () => {
     expect(outlook.total).toBeCloseTo(Math.sqrt(25 + 1 / 12 + 1), 9)
     expect(outlook.needed).toBe(2)
     expect(outlook.clear).toBeCloseTo(1, 9)
+  })
+
+  it('asks for no more repeats of a single trial that comes out clear already', () => {
+    const outlook = outlookOf({ ...soakUpPlan(), repeats: 1 })!
+    expect(outlook.clear).toBeGreaterThan(0.9)
+    expect([outlook.needed, neededWords(outlook, 1)]).toEqual([1, ''])
   })
 
   it('has no answer before there are two conditions and two different guesses', () => {

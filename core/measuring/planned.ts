@@ -46,7 +46,7 @@ export interface Outlook extends Design {
   /** Chance that the best one comes out best: over the whole class, and in one group alone. */
   bestInClass: number
   bestInGroup: number
-  /** Fewest repeats that make it clear nine times in ten; undefined when even twelve will not do. */
+  /** Fewest repeats that make it clear nine times in ten, a single one only where the plan has it; undefined when even twelve will not do. */
   needed: number | undefined
 }
 
@@ -122,7 +122,7 @@ export function outlookOf(plan: Plan, learned?: LearnedWobble): Outlook | undefi
     clear: now.clear,
     bestInClass: now.bestInClass,
     bestInGroup: now.bestInGroup,
-    needed: repeatsNeededToBeClear(design),
+    needed: now.clear >= WANTED_CHANCE && plan.repeats < FEWEST_REPEATS ? plan.repeats : repeatsNeededToBeClear(design),
   }
 }
 

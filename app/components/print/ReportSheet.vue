@@ -25,8 +25,8 @@ function saveMarkdown(): void {
 <template>
   <article class="report text-10.5pt leading-1.35">
     <div class="screen-only row files mb-6mm">
-      <button type="button" class="button small" @click="saveHtml">Save as HTML</button>
-      <button type="button" class="button small" @click="saveMarkdown">Save as Markdown</button>
+      <VBtn size="small" @click="saveHtml">Save as HTML</VBtn>
+      <VBtn size="small" @click="saveMarkdown">Save as Markdown</VBtn>
     </div>
     <header>
       <h1 class="text-18pt">{{ report.title }}</h1>

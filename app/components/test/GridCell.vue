@@ -34,6 +34,7 @@ const textIn = (event: Event) => (event.target as HTMLInputElement).value
   <td :class="{ first, chosen, practice, aside, doubtful: odd !== undefined, wrong: trouble !== undefined }">
     <input
       :value="text"
+      :style="{ minWidth: `calc(${text.length}ch + 14px)` }"
       autocomplete="off"
       :maxlength="LONGEST.entry"
       :aria-label="label"

@@ -70,8 +70,8 @@ const print = () => window.print()
 <template>
   <main class="paper">
     <div class="screen-only row bar">
-      <NuxtLink :to="`/lesson/${$route.params.id}/${PRINTOUTS[what].from}`" class="button quiet"> Back to the lesson </NuxtLink>
-      <button type="button" class="button main" @click="print">Print</button>
+      <QuietBtn :to="`/lesson/${$route.params.id}/${PRINTOUTS[what].from}`">Back to the lesson</QuietBtn>
+      <MainBtn @click="print">Print</MainBtn>
       <span class="hint">A4 or Letter, made for black and white. The browser can also save it as PDF.</span>
     </div>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
