@@ -16,6 +16,8 @@ export default typescript.config(
     files: ['**/*.{ts,vue,mjs,cjs}'],
     languageOptions: { parserOptions: { parser: typescript.parser } },
     rules: {
+      // The compiler knows a ref, too; looking for one took a sixth of the time.
+      'vue/no-ref-as-operand': 'off',
       // The type checker knows what is not defined, and Prettier decides how things look.
       'no-undef': 'off',
       'vue/html-self-closing': 'off',

@@ -12,10 +12,10 @@ export const uuid = Joi.string()
   .required()
 export const shortText = Joi.string().allow('').max(LONGEST.name).required()
 export const longText = Joi.string().allow('').max(LONGEST.text).required()
-/** Which moment of a trial: `before`, `t5`, `t0.5p2`; empty where it is read once. */
+/** Which moment of a trial: `before`, `t5`, `t0.5p2`, `n2`, with the card's mark behind it where several things are measured; empty where it is read once. */
 export const moment = Joi.string()
   .allow('')
-  .pattern(/^[a-z0-9.]{1,20}$/, 'moment')
+  .pattern(/^[a-z0-9.]{0,20}(?:@[A-Za-z0-9_-]{1,64})?$/, 'moment')
   .required()
 export const unit = Joi.string()
   .valid(...UNIT_CODES)

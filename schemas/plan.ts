@@ -15,6 +15,9 @@ import {
   INSTRUMENTS,
   LONGEST,
   MOST,
+  MOST_MEASURED,
+  MOST_NAMED,
+  MOST_SERIES,
   PER,
   USES,
   WATCH_UNITS,
@@ -46,12 +49,14 @@ import {
   type Material,
   type Measure,
   type Method,
+  type NamedMoment,
   type OwnCaution,
   type Picture,
   type Plan,
   type Preparation,
   type Remark,
   type Retest,
+  type Series,
   type Substitute,
   type Watch,
   type Wonder,
@@ -94,9 +99,12 @@ const asked = Joi.object<Asked, true>({
   chosen: planId.allow(null),
 }).required()
 
+const namedMoment = Joi.object<NamedMoment, true>({ id: planId, name: shortText, atHome: Joi.boolean().required() })
+
 const watch = Joi.object<Watch, true>({
   unit: oneOf(WATCH_UNITS),
   times: Joi.array().items(Joi.number().min(0).max(1000)).max(MOST_TIMES).unique().required(),
+  named: Joi.array().items(namedMoment).max(MOST_NAMED).unique('id').required(),
   places: Joi.array().items(shortText.optional()).max(MOST_PLACES).required(),
   instruments: wholeIn(BOUNDS.instruments),
   among: oneOf(AMONG),
@@ -156,6 +164,12 @@ const condition = Joi.object<Condition, true>({
   label: shortText,
   baseline: Joi.boolean().required(),
   leftOut: Joi.boolean().required(),
+})
+
+const series = Joi.object<Series, true>({
+  id: planId,
+  name: shortText,
+  conditions: Joi.array().items(planId.optional()).max(MOST.conditions).unique().required(),
 })
 
 const group = Joi.object<Group, true>({
@@ -272,9 +286,17 @@ export const planSchema = Joi.object<Plan, true>({
   changed: planId.allow(null),
   measures: Joi.array().items(measure).max(MOST.cards).unique('id').required(),
   measured: planId.allow(null),
+  alsoMeasured: Joi.array()
+    .items(planId.optional())
+    .max(MOST_MEASURED - 1)
+    .unique()
+    .required(),
+  unmarked: planId.allow(null),
   conditionsAs: oneOf(CONDITIONS_AS),
   conditionUnit: unit,
   conditions: Joi.array().items(condition).max(MOST.conditions).unique('id').required(),
+  seriesFactor: planId.allow(null),
+  series: Joi.array().items(series).max(MOST_SERIES).unique('id').required(),
   watch,
   repeats: wholeIn(BOUNDS.repeats),
   practice: wholeIn(BOUNDS.practice),

@@ -33,6 +33,8 @@ const columnMatch = Joi.object<ColumnMatch, true>({
     .required(),
   condition: planId.allow(null),
   repeat: wholeIn(BOUNDS.repeats).allow(null),
+  // Pages from before several things were measured do not say it.
+  measure: planId.allow(null).optional().default(null),
 })
 export const importSchema = Joi.object<{ rows: string[][]; choices: ImportChoices }, true>({
   rows: Joi.array().items(Joi.array().items(cell).max(100)).max(5000).required(),

@@ -4,7 +4,7 @@ import { matchColumns } from '../core/formats'
 import { bookingsOf, needsOf, NO_SCHOOL, takesOf, USUAL_HELD, type School, type Thing } from '../core/kit'
 import { EMPTY_RECORD, measuredCard, newRemark, type Plan, type Reading } from '../core/lesson'
 import { INVESTIGATIONS, planFrom } from '../library'
-import { conclusion, counter, reading, recordOf, soakUpPlan } from './soakUp'
+import { conclusion, counter, reading, recordOf, soakUpPlan, twoMeasures, twoSeries } from './soakUp'
 
 // What the examples in the doc comments of core may name besides core itself.
 export { conclusion, counter, reading, recordOf, soakUpPlan }
@@ -25,6 +25,10 @@ export const circuit = soakUpPlan({ arrangement: { ...plan.arrangement, way: 'ci
 export const sprouts = planFrom(INVESTIGATIONS['sprout-watch']!, 'Puffin', 26, counter('s'))
 /** What is measured is said in words. */
 export const inWords = withMethodOf(plan, { instrument: 'words', unit: 'words', words: ['dry', 'damp', 'wet'] })
+/** Height and dripping of each strip. */
+export const inTwoMeasures = twoMeasures()
+/** Every paper in strips of two widths. */
+export const inTwoSeries = twoSeries()
 /** Read at 0 and 5 minutes, at the top and at the bottom. */
 export const inTwoPlaces = soakUpPlan({ kind: 'over-time', watch: { ...plan.watch, times: [0, 5], places: ['top', 'bottom'] } })
 /** Conditions that are numbers. */

@@ -1,4 +1,13 @@
-import { EMPTY_RECORD, type Conclusion, type LessonRecord, type Plan, type Reading } from '../core/lesson'
+import {
+  EMPTY_RECORD,
+  newMeasure,
+  withMeasuredToo,
+  withSeries,
+  type Conclusion,
+  type LessonRecord,
+  type Plan,
+  type Reading,
+} from '../core/lesson'
 import { INVESTIGATIONS, planFrom } from '../library'
 
 /** Ids that count up: `counter('g')() // 'g1'` */
@@ -10,6 +19,19 @@ export function counter(prefix: string): () => string {
 /** Soak-up strips for class Puffin: four papers, three repeats, seven groups with the ids g1 to g7. Places that are empty stay so. */
 export function soakUpPlan(change: Partial<Plan> = {}): Plan {
   return { ...planFrom(INVESTIGATIONS['soak-up-strips']!, 'Puffin', 26, counter('g')), gapsStay: true, ...change }
+}
+
+/** The same strips, with the seconds that each drips behind it as a second measure. */
+export function twoMeasures(change: Partial<Plan> = {}): Plan {
+  const plan = soakUpPlan()
+  const drips = newMeasure('seconds', 'how long the strip drips')
+  const method = { ...drips.method, tool: 'stopwatch', unit: 's' as const, resolution: 0.1, timingWobble: 0.15 }
+  return withMeasuredToo({ ...plan, measures: [...plan.measures, { ...drips, method }], ...change }, 'seconds')
+}
+
+/** Strips of two widths: every paper in each. */
+export function twoSeries(change: Partial<Plan> = {}): Plan {
+  return withSeries(soakUpPlan(change), 'width', ['2 cm wide', '4 cm wide'], counter('s'))
 }
 
 const nextReading = counter('r')

@@ -1,4 +1,4 @@
-import { measuredCard } from '~~/core/lesson'
+import { atMoment, measuredCard } from '~~/core/lesson'
 import { writeNumber, decimalsOf } from '~~/core/quantity'
 import { cellKey, currentReadings, readEntry, writesStartAndFinish, type Cell } from '~~/core/record'
 import { pastedWords, readErrorWords, writeReading } from '~~/core/wording'
@@ -16,7 +16,7 @@ interface Entry {
 export function useGridEntry() {
   const lesson = useLesson()
   const { kitchen } = useCustoms()
-  const method = computed(() => measuredCard(lesson.plan!)!.method)
+  const planOf = ({ moment }: Cell) => atMoment(lesson.plan!, moment)
   const notices = useNotices()
   const drafts = ref(new Map<string, string>())
   const troubles = ref(new Map<string, string>())
@@ -24,12 +24,13 @@ export function useGridEntry() {
   const onItsWay = new Map<string, string>()
   let earlier: Promise<unknown> = Promise.resolve()
 
-  function storedText({ kept }: Cell): string {
-    const last = kept.at(-1)
-    if (last && method.value.instrument !== 'number') return writeReading(lesson.plan!, last.value, last.unit)
-    return last
-      ? writeNumber(last.value, decimalsOf(last.value)).replace('−', '-') + (last.unit === method.value.unit ? '' : ` ${last.unit}`)
-      : ''
+  function storedText(cell: Cell): string {
+    const last = cell.kept.at(-1)
+    if (!last) return ''
+    const plan = planOf(cell)
+    const { instrument, unit } = measuredCard(plan)!.method
+    if (instrument !== 'number') return writeReading(plan, last.value, last.unit)
+    return writeNumber(last.value, decimalsOf(last.value)).replace('−', '-') + (last.unit === unit ? '' : ` ${last.unit}`)
   }
 
   function textOf(cell: Cell): string {
@@ -95,7 +96,7 @@ export function useGridEntry() {
       return undefined
     }
     const options = { startAndFinish: writesStartAndFinish(lesson.record.readings), kitchen: kitchen.value }
-    const read = readEntry(lesson.plan!, text, options)
+    const read = readEntry(planOf(cell), text, options)
     if (!read.ok) {
       drafts.value.set(key, text)
       troubles.value.set(key, readErrorWords(read.code))

@@ -1,4 +1,4 @@
-import type { LessonRecord, NewReading, Plan, Stop } from '~~/core/lesson'
+import { backIntoWhole, forMeasure, type LessonRecord, type NewReading, type Plan, type Stop } from '~~/core/lesson'
 import { isPlanFix, mend, type Fix } from '~~/core/secondLook'
 import type { UnitCode } from '~~/core/quantity'
 import { writeReading } from '~~/core/wording'
@@ -14,6 +14,7 @@ export type Command =
 
 /** What is to be done for a fix. @param plan with what stations said in its lists */
 export function commandFor(plan: Plan, record: LessonRecord, fix: Fix, newId: () => string): Command {
+  if (fix.code === 'on-measure') return ofMeasure(plan, fix.measure, (view) => commandFor(view, record, fix.fix, newId))
   if (isPlanFix(fix)) return { do: 'replace', plan: mend(plan, fix, newId) }
   if (fix.code === 'go') return { do: 'go', stop: fix.stop, target: fix.target }
   if (fix.code === 'these-were') return turned(record, fix.readings, fix.unit)
@@ -26,6 +27,13 @@ export function commandFor(plan: Plan, record: LessonRecord, fix: Fix, newId: ()
     do: 'write',
     readings: [superseding(reading, { value, unit, entered: writeReading(plan, value, unit), reason, confirmed: true })],
   }
+}
+
+/** What is to be done about one of several measures, for the whole lesson. */
+function ofMeasure(plan: Plan, measure: string, command: (view: Plan) => Command): Command {
+  const view = forMeasure(plan, measure)
+  const made = command(view)
+  return made.do === 'replace' ? { do: 'replace', plan: backIntoWhole(plan, view, made.plan) } : made
 }
 
 /** The same numbers in another unit: they were read so and written down under a wrong one. */

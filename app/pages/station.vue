@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { concerns } from '~~/core/clock'
-import type { NewReading } from '~~/core/lesson'
+import { firstSeries, type NewReading } from '~~/core/lesson'
 import { cellKey, type Cell } from '~~/core/record'
 import { stationState, type StationWish } from '~~/core/station'
 import { comingWords, counted, missedWords, refusedWords, soonWords } from '~~/core/wording'
@@ -142,7 +142,7 @@ async function written(readings: NewReading[]): Promise<void> {
           />
           <StationPredict
             v-else-if="now.step.show === 'predict'"
-            :plan="plan"
+            :plan="firstSeries(plan)"
             :group="group"
             @stamp="station.writePrediction"
             @later="skipped.prediction = true"

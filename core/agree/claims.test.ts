@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { recordOf, soakUpPlan } from '../../test/soakUp'
+import { EMPTY_RECORD } from '../lesson'
 import { evidenceOf } from '../evidence'
 import { doubtWordsOfConclusion, sentenceStarters } from '../wording'
-import { doubtsOfConclusion, partsOf, readBack, readConclusion, readOffer } from '.'
+import { doubtsOfConclusion, partsOf, readBack, readConclusion, readForGroup } from '.'
 
 const plan = soakUpPlan()
 const results = {
@@ -93,10 +94,14 @@ describe('what is read back', () => {
   })
 
   it('lets a group quote its own numbers, and asks a group that sees no other nothing but those', () => {
-    const own = evidenceOf(plan, recordOf({ 'kitchen-roll': [70, 72], card: [20, 22] }, 1))!
-    const offered = (text: string, ofClass?: ReturnType<typeof evidence>) =>
-      readOffer(text, plan, { own, ofClass }).doubts.map(({ code }) => code)
-    expect(offered('Our kitchen roll reached 71 mm.', evidence('clear'))).toEqual(['does-not-say-how-sure'])
+    const own = recordOf({ 'kitchen-roll': [70, 72], card: [20, 22] }, 1).readings
+    const others = recordOf({ 'kitchen-roll': [60, 62, 60, 62, 61, 61], card: [14, 15, 14, 15, 15, 14] }, 3).readings
+    const ofAll = {
+      ...EMPTY_RECORD,
+      readings: [...own, ...others.map((one) => ({ ...one, id: `o${one.id}`, group: `g${Number(one.group.slice(1)) + 1}` }))],
+    }
+    const offered = (text: string, ofClass = false) => readForGroup(text, plan, ofAll, 'g1', ofClass).doubts.map(({ code }) => code)
+    expect(offered('Our kitchen roll reached 71 mm.', true)).toEqual(['does-not-say-how-sure'])
     expect(offered('Our kitchen roll reached 61 mm, that is clear.')).toEqual(['wrong-number'])
     expect(offered('Kitchen roll is always highest.')).toEqual([])
     expect(offered('Card climbed higher than kitchen roll.')).toEqual(['wrong-direction'])

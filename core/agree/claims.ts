@@ -7,7 +7,7 @@ import { sentencesOf, type Span, type Stretch } from './conclusion/mentions'
 import { effects, noDifference, outsideTested, proof, tooCertain } from './conclusion/statements'
 
 /** What may be said against a conclusion, with the places where it says so; what is left out has no place. */
-export type ClaimDoubt = { at: Span[] } & (
+export type ClaimDoubt = { at: Span[]; /** Of which of several measures, where that is not the first. */ measure?: string } & (
   | { code: 'claims-too-much'; grade: Grade; words: string[] }
   | { code: 'claims-no-difference'; grade: Grade; words: string[] }
   | { code: 'names-another-winner'; named: string; winner: string }
@@ -124,17 +124,7 @@ export function isUnfinished(text: string): boolean {
 /** What only the numbers can say against a sentence: a group that does not see the class's results yet is not asked how sure it is. */
 const SEEN_IN_OWN_TABLE: ClaimDoubt['code'][] = ['unfinished', 'wrong-number', 'names-another-winner', 'wrong-direction']
 
-/**
- * A group's own sentence, read before it is offered: against the class's table where the group sees it, else against its own alone.
- * @example readOffer('Card reached 90 mm.', plan, { own: evidence, ofClass: undefined }).doubts[0].code // => 'wrong-number'
- */
-export function readOffer(
-  text: string,
-  plan: Plan,
-  { own, ofClass }: { own: Evidence | undefined; ofClass: Evidence | undefined },
-): ReadConclusion {
-  if (ofClass) return readConclusion(text, plan, ofClass, own)
-  if (!own) return { doubts: [], right: [] }
-  const read = readConclusion(text, plan, own)
-  return { ...read, doubts: read.doubts.filter(({ code }) => SEEN_IN_OWN_TABLE.includes(code)) }
+/** What of a reading against a group's own table alone is said to the group. */
+export function seenInOwnTable({ doubts, right }: ReadConclusion): ReadConclusion {
+  return { doubts: doubts.filter(({ code }) => SEEN_IN_OWN_TABLE.includes(code)), right }
 }

@@ -1,5 +1,7 @@
-export { doubtsOfConclusion, isUnfinished, readConclusion, readOffer } from './claims'
+export { doubtsOfConclusion, isUnfinished, readConclusion } from './claims'
 export type { ClaimDoubt, ReadConclusion } from './claims'
+export { readAgainstEach, readForClass, readForGroup } from './againstEach'
+export type { ReadTable } from './againstEach'
 export { readBack } from './conclusion/readBack'
 export type { Piece } from './conclusion/readBack'
 export { CONCLUSION_PARTS, partsOf, wordsUsed } from './parts'

@@ -1,4 +1,4 @@
-import { activeConditions, begunAnew, conditionName, measuredCard, withMethod, type Plan } from '../lesson'
+import { activeConditions, begunAnew, levelName, measuredCard, withMethod, type Condition, type Factor, type Plan } from '../lesson'
 import { chooseWondering } from '../wonder'
 
 /** What could be tested next: a wondering kept for later, or a card that nobody has changed yet. */
@@ -11,7 +11,7 @@ export function nextTests(plan: Plan): NextTest[] {
   const wonderings = later.map(({ id, text }): NextTest => ({ from: 'wondering', id, text }))
   const measure = measuredCard(plan)?.name
   if (!measure || activeConditions(plan).length === 0) return wonderings
-  const factors = plan.factors.filter(({ id }) => id !== plan.changed)
+  const factors = plan.factors.filter(({ id }) => id !== plan.changed && id !== plan.seriesFactor)
   return [...wonderings, ...factors.map(({ id, name }): NextTest => ({ from: 'factor', id, factor: name, measure }))]
 }
 
@@ -29,12 +29,11 @@ export function planNext(plan: Plan, next: NextTest, kept: string | undefined, n
     investigation: null,
     changed: null,
     conditions: [],
+    unmarked: null,
+    seriesFactor: null,
+    series: [],
     conditionsAs: 'kinds',
-    factors: plan.factors.map((factor) => ({
-      ...factor,
-      how: factor.id === plan.changed && factor.how === '' && stays ? conditionName(plan, stays) : factor.how,
-      exceptions: {},
-    })),
+    factors: plan.factors.map((factor) => ({ ...factor, how: howNext(plan, factor, stays), exceptions: {} })),
     materials: plan.materials.filter(({ condition }) => condition === null).map((one) => ({ ...one, toBuy: false })),
     cautionsAcknowledged: [],
     graph: null,
@@ -47,4 +46,10 @@ export function planNext(plan: Plan, next: NextTest, kept: string | undefined, n
   if (next.from === 'wondering') return { ...chooseWondering(fresh, next.id, newId), title: next.text.slice(0, 200) }
   const factors = fresh.factors.map((factor) => (factor.id === next.id ? { ...factor, how: '' } : factor))
   return { ...fresh, factors, changed: next.id, title: `Next: ${next.factor}`.slice(0, 200) }
+}
+
+/** How the next lesson keeps a factor: what was changed as the condition that stays had it, a second factor as the first series had it. */
+function howNext(plan: Plan, factor: Factor, stays: Condition | undefined): string {
+  if (factor.id === plan.seriesFactor) return plan.series[0]?.name ?? factor.how
+  return factor.id === plan.changed && factor.how === '' && stays ? levelName(plan, stays) : factor.how
 }

@@ -1,4 +1,4 @@
-import { activeConditions, measuredCard, type LessonRecord, type Plan } from '../lesson'
+import { activeConditions, measuredCard, momentsOf, type LessonRecord, type Plan } from '../lesson'
 import { convert } from '../quantity'
 import { currentReadings, trialResults } from '../record'
 
@@ -19,10 +19,12 @@ export function readingDots(plan: Plan, record: LessonRecord): MomentDot[] {
   const unit = measuredCard(plan)?.method.unit ?? 'count'
   const groups = new Set(plan.groups.map((group) => group.id))
   const conditions = new Set(activeConditions(plan).map(({ id }) => id))
+  const moments = new Set(momentsOf(plan).map(({ id }) => id))
   return currentReadings(record.readings).flatMap((reading) => {
     const value = convert(reading.value, reading.unit, unit)
     const { group, condition, status, moment } = reading
-    if (reading.practice || value === undefined || !groups.has(group) || !conditions.has(condition)) return []
+    if (reading.practice || value === undefined || !groups.has(group) || !conditions.has(condition) || !moments.has(moment))
+      return []
     return [{ group, condition, value, moment, counted: status === 'kept' }]
   })
 }

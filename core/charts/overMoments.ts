@@ -1,5 +1,5 @@
 import { mean } from 'simple-statistics'
-import { countedPlace, momentsOf, type LessonRecord, type Moment, type Plan } from '../lesson'
+import { countedPlace, momentOf, momentsOf, type LessonRecord, type Moment, type Plan } from '../lesson'
 import { averagesByMoment, countedReadings, readingsByTrial, seriesOf, wholeTrials } from '../record'
 import { readingDots, type ResultDot } from './dots'
 import type { ResultMark } from './results'
@@ -74,11 +74,12 @@ function differencesByTrial(plan: Plan, record: LessonRecord): { group: string; 
 /** Every whole trial, before and after. */
 export function pairsOf(plan: Plan, record: LessonRecord): [number, number][] {
   const whole = wholeTrials(countedReadings(plan, record.readings))
+  const halfOf = ({ moment }: { moment: string }) => momentOf(plan, moment)?.half
   const after = new Map(
-    whole.flatMap((one) => (one.moment === 'after' ? [[`${one.group}/${one.condition}/${one.repeat}`, one.value] as const] : [])),
+    whole.flatMap((one) => (halfOf(one) === 'after' ? [[`${one.group}/${one.condition}/${one.repeat}`, one.value] as const] : [])),
   )
   return whole
-    .filter(({ moment }) => moment === 'before')
+    .filter((one) => halfOf(one) === 'before')
     .flatMap(({ group, condition, repeat, value }): [number, number][] => {
       const then = after.get(`${group}/${condition}/${repeat}`)
       return then === undefined ? [] : [[value, then]]

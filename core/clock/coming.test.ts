@@ -8,7 +8,7 @@ import { comingUp, concerns, timetableOf } from '.'
 describe('what comes up while the class tests', () => {
   const jars: Plan = {
     ...withKind(soakUpPlan(), 'over-time'),
-    watch: { unit: 'min', times: [0, 2, 9], places: [], instruments: 1, among: 'group' },
+    watch: { unit: 'min', times: [0, 2, 9], named: [], places: [], instruments: 1, among: 'group' },
     repeats: 1,
   }
 

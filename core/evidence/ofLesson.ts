@@ -5,9 +5,11 @@ import {
   canBeNothing,
   comesAgain,
   countsOf,
+  forSeries,
   measuredCard,
   momentsOf,
   resultMark,
+  seriesIn,
   WHOLE_CLASS,
   type LessonRecord,
   type Method,
@@ -26,11 +28,13 @@ import { weighTimesUntil } from './timesUntil'
 
 /**
  * The evidence of a lesson as it stands; undefined while nothing is chosen to measure. Conditions come in the plan's order, and only fair ones are
- * compared. One thing read before and after is compared with itself: `before` and `after` stand for the conditions then.
+ * compared. Of several measures the first is meant, of several series the first. One thing read before and after is compared with itself: `before` and `after` stand for the conditions then.
  */
 export const evidenceOf = oncePerPair((plan: Plan, record: LessonRecord): Evidence | undefined => {
   const method = measuredCard(plan)?.method
   if (!method) return undefined
+  const [first] = seriesIn(plan)
+  if (first) return evidenceOf(forSeries(plan, first), record)
   const options = optionsOf(plan, record, method)
   if (comparesWithItself(plan)) return beforeAndAfter(plan, record, options)
   const results = resultsAsBlocks(plan, record)
@@ -58,7 +62,12 @@ function weighed(plan: Plan, { instrument }: Method, results: TrialResult[], opt
  * @example evidenceOfGroup(soakUpPlan(), EMPTY_RECORD, 'g1')!.grade // => 'nothing-yet'
  */
 export function evidenceOfGroup(plan: Plan, record: LessonRecord, group: string): Evidence | undefined {
-  return evidenceOf(plan, { ...record, readings: record.readings.filter((reading) => reading.group === group) })
+  return evidenceOf(plan, readingsOfGroup(record, group))
+}
+
+/** The record with only one group's readings. */
+export function readingsOfGroup(record: LessonRecord, group: string): LessonRecord {
+  return { ...record, readings: record.readings.filter((reading) => reading.group === group) }
 }
 
 /** Averages of everything that was read; a grade only where two of the conditions are a fair comparison. */
@@ -126,10 +135,10 @@ function beforeAndAfter(plan: Plan, record: LessonRecord, options: EvidenceOptio
   const condition = activeConditions(plan)[0]!.id
   const counted = wholeTrials(countedReadings(plan, record.readings)).filter((reading) => reading.condition === condition)
   const oneGroup = oneApparatus(plan) || new Set(counted.map(({ group }) => group)).size === 1
-  const at = momentsOf(plan).flatMap(({ id }) =>
+  const at = momentsOf(plan).flatMap(({ id, half = id }) =>
     counted
       .filter(({ moment }) => moment === id)
-      .map(({ group, repeat, value }) => ({ group: oneGroup ? `${group}/${repeat}` : group, condition: id, value })),
+      .map(({ group, repeat, value }) => ({ group: oneGroup ? `${group}/${repeat}` : group, condition: half, value })),
   )
   const evidence = weighEvidence(at, options)
   const limited = oneGroup && options.sameThing ? sameThingAgain(evidence) : evidence

@@ -32,8 +32,12 @@ export function withFairTwin(plan: Plan, condition: string, like: string, newId:
   const label = [unfair.label, ...named].join(', ').slice(0, 200)
   if (plan.conditions.some((one) => one.label === label)) return undefined
   const spelledOut = condition in changed.exceptions || Object.keys(changed.exceptions).length > 0
+  const series = plan.series.map((one) =>
+    one.conditions.includes(condition) ? { ...one, conditions: [...one.conditions, id] } : one,
+  )
   return {
     ...withCondition(plan, id, label),
+    series,
     factors: plan.factors.map((factor) => {
       const value = settingOf(factor, factor.id === changed.id ? condition : like)
       const wanted = factor.id !== changed.id || spelledOut

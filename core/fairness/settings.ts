@@ -1,5 +1,14 @@
-import { activeConditions, changedFactor, conditionValue, type Factor, type Plan } from '../lesson'
-import { checkFairness, type FairCheck, type Setting } from './compare'
+import {
+  activeConditions,
+  atLevel,
+  changedFactor,
+  conditionValue,
+  seriesIn,
+  seriesOfCondition,
+  type Factor,
+  type Plan,
+} from '../lesson'
+import { checkFairness, type FairCheck, type Pair, type Setting } from './compare'
 
 export const UNKNOWN = '?'
 
@@ -34,7 +43,29 @@ export function checkPlan(plan: Plan): FairCheck | undefined {
   const changed = changedFactor(plan)
   if (!changed) return undefined
   const factors = plan.factors.map((factor) => factor.id)
-  return checkFairness(settingsOf(plan), factors, changed.id)
+  const check = checkFairness(settingsOf(plan), factors, changed.id)
+  const second = plan.seriesFactor
+  return second === null || seriesIn(plan).length === 0 ? check : bothWays(plan, check, factors, second)
+}
+
+/**
+ * Within a series what is changed differs and nothing else, across series at one level what makes the series differ and nothing else. Pairs that differ in
+ * both are no comparison that anybody makes.
+ */
+function bothWays(plan: Plan, check: FairCheck, factors: string[], second: string): FairCheck {
+  const across = checkFairness(settingsOf(plan), factors, second)
+  const isSame = ({ a, b }: Pair) => seriesOfCondition(plan, a)?.id === seriesOfCondition(plan, b)?.id
+  const isLevel = ({ a, b }: Pair) => !isSame({ a, b } as Pair) && atLevel(plan, a).includes(b)
+  const pairs = [...check.pairs.filter(isSame), ...across.pairs.filter(isLevel)]
+  const other = ({ factor }: { factor: string }) => factor !== second
+  return {
+    fair: pairs.length > 0 && pairs.every(({ status }) => status === 'fair'),
+    pairs,
+    differing: check.differing.filter(other),
+    unknown: check.unknown.filter(other),
+    fairAmong: check.fairAmong,
+    otherQuestions: check.otherQuestions.filter(other),
+  }
 }
 
 function spelled(value: string): string | null {

@@ -1,4 +1,13 @@
-import { activeConditions, changedFactor, keptFactors, withLabel, type Condition, type Factor, type Plan } from '../lesson'
+import {
+  activeConditions,
+  changedFactor,
+  keptFactors,
+  seriesFactor,
+  withLabel,
+  type Condition,
+  type Factor,
+  type Plan,
+} from '../lesson'
 import type { FairComparison } from './compare'
 import { settingOf } from './settings'
 
@@ -63,6 +72,8 @@ export function pasteTable(plan: Plan, block: string[][], at: { row: number; col
   rows.forEach((cells, down) => {
     if (cells.every((cell) => cell.trim() === '')) return
     let condition = activeConditions(next)[at.row + down]
+    // A row more would belong to no series.
+    if (!condition && next.series.length > 0) return
     if (!condition) {
       condition = { id: newId(), label: '', baseline: false, leftOut: false }
       next = { ...next, conditions: [...next.conditions, condition] }
@@ -91,7 +102,9 @@ function headingOf(plan: Plan, block: string[][], at: { row: number; column: num
 export function tableFactors(plan: Plan): Factor[] {
   const changed = changedFactor(plan)
   if (!changed) return plan.factors
-  return isSpelledOut(plan, changed) ? [changed, ...keptFactors(plan)] : keptFactors(plan)
+  const second = seriesFactor(plan)
+  const others = [...(second ? [second] : []), ...keptFactors(plan)]
+  return isSpelledOut(plan, changed) ? [changed, ...others] : others
 }
 
 /**

@@ -2,6 +2,7 @@ import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
 import {
   conditionName,
   countsOf,
+  eachMeasure,
   EVERY_KIND,
   letterOf,
   measuredCard,
@@ -100,6 +101,7 @@ function readingsTable(plan: Plan, { readings }: LessonRecord): Table {
       text('condition', 'What the factor was changed to'),
       { name: 'repeat', type: 'integer', description: 'Trial of this group and condition, 1 is the first' },
       text('moment', 'When and where in the trial, empty where it is read once'),
+      text('measure', 'What was measured'),
       {
         name: 'value',
         type: 'number',
@@ -120,9 +122,9 @@ function readingsTable(plan: Plan, { readings }: LessonRecord): Table {
   }
 }
 
-/** What every trial came to, as the class lets it count. */
+/** What every trial came to, as the class lets it count, measure by measure. */
 function resultsOfTrials(plan: Plan, { readings }: LessonRecord): Table {
-  const unit = unitOf(resultUnit(plan)).symbol
+  const units = eachMeasure(plan).map((view) => unitOf(resultUnit(view)).symbol || 'counts')
   const name = (id: string) => plan.conditions.find((one) => one.id === id)
   return {
     name: 'results',
@@ -131,24 +133,30 @@ function resultsOfTrials(plan: Plan, { readings }: LessonRecord): Table {
       text('group', 'Name of the group'),
       text('condition', 'What the factor was changed to'),
       { name: 'repeat', type: 'integer', description: 'Trial of this group and condition, 1 is the first' },
-      { name: 'value', type: 'number', description: `What counts, in ${unit || 'counts'}; empty where it was not reached` },
+      text('measure', 'What was measured'),
+      { name: 'value', type: 'number', description: `What counts, in ${units.join(' or ')}; empty where it was not reached` },
+      text('unit', 'Unit of the value'),
       text(
         'counts',
         'Which figure of the trial it is: reading, last, change, loss, of-100, rate, total, average, highest or until',
       ),
     ],
     csv: writeTable([
-      ['group', 'condition', 'repeat', 'value', 'counts'],
-      ...trialResults(plan, readings).map(({ group, condition, repeat, value }) => {
-        const found = name(condition)
-        return [
-          plan.groups.find((one) => one.id === group)?.name ?? '',
-          found ? conditionName(plan, found) : '',
-          String(repeat),
-          Number.isFinite(value) ? String(value) : '',
-          countsOf(plan),
-        ]
-      }),
+      ['group', 'condition', 'repeat', 'measure', 'value', 'unit', 'counts'],
+      ...eachMeasure(plan).flatMap((view) =>
+        trialResults(view, readings).map(({ group, condition, repeat, value }) => {
+          const found = name(condition)
+          return [
+            plan.groups.find((one) => one.id === group)?.name ?? '',
+            found ? conditionName(plan, found) : '',
+            String(repeat),
+            measuredCard(view)?.name ?? '',
+            Number.isFinite(value) ? String(value) : '',
+            unitOf(resultUnit(view)).symbol,
+            countsOf(view),
+          ]
+        }),
+      ),
     ]),
   }
 }

@@ -1,4 +1,4 @@
-import { MOST_TRIALS, measuredCard, momentsOf, type Plan, type Reading } from '../lesson'
+import { forMeasure, MOST_TRIALS, measuredCard, momentsOf, type Plan, type Reading } from '../lesson'
 import { readQuantity, unitNamed, unitOf, type ReadErrorCode, type UnitCode } from '../quantity'
 import { cellKey, currentReadings, readEntry } from '../record'
 import { conditionNamed, groupNamed, hasHeading, momentNamed, unitInHeading, type ColumnMatch } from './matchColumns'
@@ -77,7 +77,7 @@ export function readImport(plan: Plan, rows: string[][], choices: ImportChoices,
 }
 
 function readCell(
-  plan: Plan,
+  whole: Plan,
   row: string[],
   column: number,
   heading: string[],
@@ -89,6 +89,7 @@ function readCell(
     return at < 0 ? undefined : (row[at] ?? '').trim()
   }
   const match = matches[column]!
+  const plan = forMeasure(whole, match.measure)
   const text = (row[column] ?? '').trim()
   if (text === '') return { code: 'no-value', detail: '' }
 
@@ -114,7 +115,13 @@ function readCell(
     return { code: 'bad-repeat', detail: repeatText ?? String(repeat) }
   counted.set(key, repeat)
 
-  const value = readNumber(plan, text, of('unit'), unitInHeading(heading[column] ?? ''), usual)
+  const value = readNumber(
+    plan,
+    text,
+    of('unit'),
+    unitInHeading(heading[column] ?? ''),
+    match.measure === null ? usual : (measuredCard(plan)?.method.unit ?? usual),
+  )
   if ('code' in value) return value
   const reason = (of('reason') ?? '').slice(0, 300)
   const aside = /^(set aside|not counted|odd|wrong|leave out)\b/i.test(reason)

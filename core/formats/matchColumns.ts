@@ -1,5 +1,5 @@
-import { conditionName, letterOf, measuredCard, momentsOf, type Plan } from '../lesson'
-import { unitNamed, type UnitCode } from '../quantity'
+import { conditionName, letterOf, measuredCards, momentsOf, type Plan } from '../lesson'
+import { unitNamed, unitOf, type UnitCode } from '../quantity'
 
 /** What a column of a foreign table holds. A wide table has a column of results for each condition, or for each of its repeats. */
 export interface ColumnMatch {
@@ -7,6 +7,8 @@ export interface ColumnMatch {
   /** Only for results of a wide table. */
   condition: string | null
   repeat: number | null
+  /** Of which of several measures the results are; null for the first. */
+  measure: string | null
 }
 
 export const COLUMN_ROLES: ColumnMatch['role'][] = ['group', 'condition', 'repeat', 'moment', 'value', 'unit', 'reason', 'skip']
@@ -22,7 +24,7 @@ const HEADINGS: Record<Exclude<ColumnMatch['role'], 'skip'>, RegExp> = {
 }
 /** This share of a column's cells has to be names of groups or conditions for it to be taken as such. */
 const MOST_OF = 0.6
-const SKIPPED: ColumnMatch = { role: 'skip', condition: null, repeat: null }
+const SKIPPED: ColumnMatch = { role: 'skip', condition: null, repeat: null, measure: null }
 
 /** Does the first row name the columns? It does unless it holds a reading of its own. */
 export function hasHeading(plan: Plan, rows: string[][]): boolean {
@@ -40,11 +42,11 @@ export function matchColumns(plan: Plan, rows: string[][]): ColumnMatch[] {
   const heading = hasHeading(plan, rows) ? (rows[0] ?? []) : []
   const body = heading.length > 0 ? rows.slice(1) : rows
   const width = Math.max(0, ...rows.map((row) => row.length))
-  const taken = new Set<ColumnMatch['role']>()
-  const once = (role: ColumnMatch['role']): ColumnMatch => {
-    if (taken.has(role)) return SKIPPED
-    taken.add(role)
-    return { ...SKIPPED, role }
+  const taken = new Set<string>()
+  const once = (role: ColumnMatch['role'], measure: string | null = null): ColumnMatch => {
+    if (taken.has(`${role}/${measure}`)) return SKIPPED
+    taken.add(`${role}/${measure}`)
+    return { ...SKIPPED, role, measure }
   }
   const matches = Array.from({ length: width }, (_, column): ColumnMatch => {
     const name = (heading[column] ?? '').trim()
@@ -53,12 +55,12 @@ export function matchColumns(plan: Plan, rows: string[][]): ColumnMatch[] {
     if (shareOf(cells, (cell) => cell.length > 1 && conditionNamed(plan, cell) !== undefined) >= MOST_OF) return once('condition')
     if (shareOf(cells, (cell) => unitNamed(cell) !== undefined && !/\d/.test(cell)) >= MOST_OF) return once('unit')
     const wide = wideHeading(plan, name)
-    if (wide) return { role: 'value', ...wide }
+    const measure = measureInHeading(plan, name)
+    if (wide) return { role: 'value', ...wide, measure: measure ?? null }
     const role = (Object.keys(HEADINGS) as (keyof typeof HEADINGS)[]).find((one) => HEADINGS[one].test(name))
     if (role && role !== 'value') return once(role)
     if (shareOf(cells, (cell) => conditionNamed(plan, cell) !== undefined) >= MOST_OF) return once('condition')
-    const measure = measuredCard(plan)?.name.toLowerCase()
-    if (role === 'value' || (measure && name.toLowerCase().includes(measure))) return once('value')
+    if (role === 'value' || measure !== undefined) return once('value', measure)
     return SKIPPED
   })
   if (matches.some(({ role }) => role === 'value')) return matches
@@ -72,6 +74,19 @@ export function matchColumns(plan: Plan, rows: string[][]): ColumnMatch[] {
       ) >= MOST_OF,
   )
   return matches.map((match, column) => (column === numbers ? { ...SKIPPED, role: 'value' } : match))
+}
+
+/** The measure whose results a heading announces, by its name or by a unit that no other has; null for the first, undefined where it is none's. */
+function measureInHeading(plan: Plan, heading: string): string | null | undefined {
+  const cards = measuredCards(plan)
+  const plain = heading.toLowerCase()
+  const unit = cards.length > 1 ? unitInHeading(heading) : undefined
+  const inUnit = unit ? cards.filter(({ method }) => unitOf(method.unit).dimension === unitOf(unit).dimension) : []
+  const found =
+    cards.find(({ name }) => name.trim() !== '' && plain.includes(name.trim().toLowerCase())) ??
+    (inUnit.length === 1 ? inUnit[0] : undefined)
+  if (!found) return undefined
+  return found.id === plan.measured ? null : found.id
 }
 
 /** A unit named in a heading. `unitInHeading('Height (cm)') // 'cm'` */
@@ -95,7 +110,7 @@ export function conditionNamed(plan: Plan, text: string): string | undefined {
 export function momentNamed(plan: Plan, text: string): string | undefined {
   const moments = momentsOf(plan)
   const plain = text.trim().toLowerCase()
-  const exact = moments.find(({ id, half }) => id === plain || half === plain)
+  const exact = moments.find(({ id, half, name }) => id === plain || half === plain || name?.trim().toLowerCase() === plain)
   if (exact) return exact.id
   const number = /^(?:day\s*)?(\d+(?:[.,]\d+)?)\s*(?:min|minutes?|days?)?$/.exec(plain)?.[1]
   return number === undefined ? undefined : moments.find(({ time }) => time === Number(number.replace(',', '.')))?.id

@@ -110,6 +110,16 @@ const steps: Record<number, (plan: Loose) => Loose> = {
       knownWeekly: null,
     }),
   }),
+  // More than one thing at a time: measures, a second factor, moments with names.
+  9: (plan) => ({
+    ...plan,
+    schemaVersion: 10,
+    alsoMeasured: [],
+    unmarked: null,
+    seriesFactor: null,
+    series: [],
+    watch: into(plan.watch, { named: [] }),
+  }),
 }
 
 function methodsInto(measures: unknown, more: Loose): unknown {

@@ -1,5 +1,16 @@
 import Papa from 'papaparse'
-import { MOST_TRIALS, conditionName, letterOf, measuredCard, momentOf, type Plan, type Reading } from '../lesson'
+import {
+  atMoment,
+  conditionName,
+  eachMeasure,
+  letterOf,
+  markOf,
+  measuredCard,
+  momentOf,
+  MOST_TRIALS,
+  type Plan,
+  type Reading,
+} from '../lesson'
 import { readQuantity, unitNamed, unitOf, UNIT_CODES, type UnitCode } from '../quantity'
 import { readEntry } from '../record'
 import { FORMULA, GUARDED } from './spreadsheet'
@@ -9,6 +20,7 @@ const COLUMNS = [
   'condition',
   'repeat',
   'moment',
+  'measure',
   'value',
   'unit',
   'status',
@@ -31,6 +43,7 @@ export type CsvProblemCode =
   | 'unknown-condition'
   | 'bad-repeat'
   | 'unknown-moment'
+  | 'unknown-measure'
   | 'bad-value'
   | 'unknown-unit'
   | 'wrong-kind-of-unit'
@@ -59,6 +72,8 @@ export function writeReadingsCsv(plan: Plan, readings: Reading[]): string {
   const superseded = new Set(readings.map((reading) => reading.supersedes))
   const rows = readings.map((reading) => ({
     ...reading,
+    moment: reading.moment.split('@')[0]!,
+    measure: measuredCard(atMoment(plan, reading.moment))?.name ?? '',
     group: groups.get(reading.group) ?? reading.group,
     condition: conditions.get(reading.condition) ?? reading.condition,
     status: superseded.has(reading.id) ? `${reading.status}, superseded` : reading.status,
@@ -117,12 +132,15 @@ function readRow(plan: Plan, row: Record<string, string>, line: number, newId: (
   if (!condition) return bad('unknown-condition', 'condition')
   const repeat = Number(cell('repeat'))
   if (!Number.isInteger(repeat) || repeat < 1 || repeat > MOST_TRIALS) return bad('bad-repeat', 'repeat')
-  if (!momentOf(plan, cell('moment'))) return bad('unknown-moment', 'moment')
+  const own = measureNamed(plan, cell('measure'))
+  if (!own) return bad('unknown-measure', 'measure')
+  const moment = `${cell('moment')}${own.measured === null ? '' : markOf(plan, own.measured)}`
+  if (!momentOf(plan, moment)) return bad('unknown-moment', 'moment')
   const unit = unitFrom(cell('unit'))
   if (!unit) return bad('unknown-unit', 'unit')
-  const method = measuredCard(plan)?.method
+  const method = measuredCard(own)?.method
   if (method && unitOf(method.unit).dimension !== unitOf(unit).dimension) return bad('wrong-kind-of-unit', 'unit')
-  const value = readValue(plan, cell('value'), unit)
+  const value = readValue(own, cell('value'), unit)
   if (value === undefined) return bad('bad-value', 'value')
   const status =
     cell('status')
@@ -142,7 +160,7 @@ function readRow(plan: Plan, row: Record<string, string>, line: number, newId: (
       group: group.id,
       condition: condition.id,
       repeat,
-      moment: cell('moment'),
+      moment,
       practice,
       value,
       unit,
@@ -155,6 +173,13 @@ function readRow(plan: Plan, row: Record<string, string>, line: number, newId: (
       at: !A_TIME.test(cell('at')) || Number.isNaN(Date.parse(cell('at'))) ? now : new Date(cell('at')).toISOString(),
     },
   }
+}
+
+/** The lesson as the measure of this name sees it; without a name, or where there is one only, the first. */
+function measureNamed(plan: Plan, name: string): Plan | undefined {
+  const views = eachMeasure(plan)
+  if (name === '' || views.length === 1) return views[0]
+  return views.find((view) => same(measuredCard(view)?.name ?? '', name))
 }
 
 function findStrays(readings: Reading[]): CsvProblem[] {

@@ -12,9 +12,12 @@ figure { margin: 1rem 0; } figure svg { width: 100%; height: auto; }
 
 /**
  * A report as one HTML document that needs nothing else: its style and its graph are in it.
- * @param chart the graph as an SVG document, made by this application
+ * @param chartOf the graph of a measure as an SVG document, made by this application
  */
-export function reportHtml({ title, under, question, blocks }: Report, chart?: string): string {
+export function reportHtml(
+  { title, under, question, blocks }: Report,
+  chartOf?: (measure: string | null) => string | undefined,
+): string {
   return `<!doctype html>
 <html lang="en-GB">
 <head>
@@ -27,13 +30,13 @@ export function reportHtml({ title, under, question, blocks }: Report, chart?: s
 <h1>${escaped(title)}</h1>
 <p class="under">${escaped(under)}</p>
 <p class="question">${escaped(question)}</p>
-${blocks.map((block) => blockHtml(block, chart)).join('\n')}
+${blocks.map((block) => blockHtml(block, chartOf)).join('\n')}
 </body>
 </html>
 `
 }
 
-function blockHtml(block: Block, chart: string | undefined): string {
+function blockHtml(block: Block, chartOf: ((measure: string | null) => string | undefined) | undefined): string {
   switch (block.kind) {
     case 'heading':
       return `<h2>${escaped(block.text)}</h2>`
@@ -53,7 +56,7 @@ function blockHtml(block: Block, chart: string | undefined): string {
       return `<table><caption>${escaped(block.caption)}</caption><thead><tr>${head}</tr></thead><tbody>${rows.join('')}</tbody></table>`
     }
     case 'chart':
-      return `<figure role="img" aria-label="${escaped(block.words)}">${chart ?? ''}</figure>`
+      return `<figure role="img" aria-label="${escaped(block.words)}">${chartOf?.(block.measure) ?? ''}</figure>`
     case 'quote':
       return `<blockquote>${escaped(block.text) || '…'}${block.note === '' ? '' : `<br><small>${escaped(block.note)}</small>`}</blockquote>`
   }

@@ -3,7 +3,18 @@ import { unzipSync, strFromU8 } from 'fflate'
 import { describe, expect, it } from 'vitest'
 import { conclusion, counter, emptyRecord, reading, soakUpPlan } from '../../test/soakUp'
 import { INVESTIGATIONS, planFrom } from '../../library'
-import { AGES, AVERAGE_WAYS, EVERY_KIND, GRAPH_KINDS, type LessonRecord, type Plan } from '../lesson'
+import {
+  AGES,
+  AVERAGE_WAYS,
+  EVERY_KIND,
+  everyMomentOf,
+  GRAPH_KINDS,
+  newMeasure,
+  withMeasuredToo,
+  withSeries,
+  type LessonRecord,
+  type Plan,
+} from '../lesson'
 import { lessonFileSchema } from '../../schemas/record'
 import { lessonOfPackage, openLessonFile, strayReference, writeDataPackage, writeLessonFile } from '.'
 
@@ -24,9 +35,17 @@ const anyPlan: fc.Arbitrary<Plan> = fc
     graph: fc.option(fc.constantFrom(...GRAPH_KINDS)),
     age: fc.constantFrom(...AGES),
     well: anyText,
+    measures: fc.integer({ min: 1, max: 3 }),
+    series: fc.array(anyText, { maxLength: 4 }),
+    named: fc.array(fc.record({ name: anyText, atHome: fc.boolean() }), { maxLength: 12 }),
   })
-  .map(({ investigation, well, ...change }) => {
-    const plan = planFrom(INVESTIGATIONS[investigation]!, 'Puffin', 26, counter('g'))
+  .map(({ investigation, well, measures, series, named, ...change }) => {
+    const ready = planFrom(INVESTIGATIONS[investigation]!, 'Puffin', 26, counter('g'))
+    const watch = { ...ready.watch, named: named.map((one, place) => ({ id: `n${place + 1}`, ...one })) }
+    const more = Array.from({ length: measures - 1 }, (_, place) => newMeasure(`more${place}`, `more ${place}`))
+    const whole = { ...ready, watch, measures: [...ready.measures, ...more] }
+    const measured = more.reduce((plan, { id }) => withMeasuredToo(plan, id), whole)
+    const plan = withSeries(measured, ready.factors[0]?.id ?? 'none', series, counter('s'))
     const retests = [{ group: 'g1', condition: plan.conditions[0]!.id, repeat: change.repeats + 1 }]
     return { ...plan, ...change, retests, groupNotes: { g1: { well, next: '' } } }
   })
@@ -44,6 +63,7 @@ const anyLesson = anyPlan.chain((plan) =>
         reading({
           id: uuid(1, place),
           condition,
+          moment: everyMomentOf(plan).at(-1)!.id,
           value,
           entered: String(value).slice(0, 60),
           supersedes: place === 1 ? uuid(1, 0) : null,

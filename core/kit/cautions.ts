@@ -1,4 +1,4 @@
-import { activeConditions, conditionName, conditionValue, measuredCard, type Material, type Plan, type Doer } from '../lesson'
+import { activeConditions, conditionName, conditionValue, measuredCards, type Material, type Plan, type Doer } from '../lesson'
 import { convert } from '../quantity'
 import { CAUTIONS, OTHERWISE, TELLTALE, type Caution } from './cautionNames'
 
@@ -119,7 +119,7 @@ export function cautionsOf(plan: Plan): CautionOfPlan[] {
 
 function cautionsOfMethod(plan: Plan): [CautionSource, Caution[]][] {
   const active = activeConditions(plan)
-  const measured = measuredCard(plan)
+  const measured = measuredCards(plan).flatMap(({ name, method }) => [name, method.tool])
   const hot = active.some((condition) => {
     const value = conditionValue(plan, condition)
     return value !== undefined && (convert(value, plan.conditionUnit, 'degC') ?? -Infinity) > HOT_FROM
@@ -129,7 +129,7 @@ function cautionsOfMethod(plan: Plan): [CautionSource, Caution[]][] {
   return [
     ['conditions', hot ? [...new Set<Caution>(['hot', ...inConditions])] : inConditions],
     ['kept-the-same', cautionsInWords(kept.map(({ how }) => how).join(', '))],
-    ['method', cautionsInWords([measured?.name, measured?.method.tool, ...plan.resetList].join(', '))],
+    ['method', cautionsInWords([...measured, ...plan.resetList].join(', '))],
   ]
 }
 

@@ -1,4 +1,4 @@
-import { conditionName, conditionValue, keptFactors, measuredCard, type Plan } from '../lesson'
+import { conditionName, conditionValue, keptFactors, measuredCards, type Plan } from '../lesson'
 import { convert } from '../quantity'
 import { CAUTIONS, type Caution } from './cautionNames'
 import { cautionsInWords, cautionsOf, doerOf, HOT_FROM } from './cautions'
@@ -13,11 +13,10 @@ export function cautionsAtTrial(plan: Plan, condition: string): Caution[] {
   const value = own && conditionValue(plan, own)
   const hot = value !== undefined && (convert(value, plan.conditionUnit, 'degC') ?? -Infinity) > HOT_FROM
   const things = plan.materials.filter((material) => material.condition === null || material.condition === condition)
-  const measure = measuredCard(plan)
   const ofThings = things.flatMap(({ name, cautions }) => [...cautionsInWords(name), ...cautions].filter(isMet(name)))
   const said = [
     ...keptFactors(plan).map(({ how }) => how),
-    ...(measure ? [measure.name, measure.method.tool] : []),
+    ...measuredCards(plan).flatMap(({ name, method }) => [name, method.tool]),
     ...plan.resetList,
     ...(own ? [conditionName(plan, own)] : []),
   ]

@@ -1,4 +1,4 @@
-import { activeConditions, conditionName, measuredCard, newMaterial, type Material, type Plan } from '../lesson'
+import { activeConditions, conditionName, measuredCards, newMaterial, type Material, type Plan } from '../lesson'
 
 /**
  * Things that the plan speaks of and the kit does not have yet: what it is measured with, and one for every condition that is a
@@ -9,8 +9,10 @@ import { activeConditions, conditionName, measuredCard, newMaterial, type Materi
 export function materialsFromPlan(plan: Plan, newId: () => string): Material[] {
   const known = plan.materials.map(({ name }) => name.toLowerCase())
   const missing = (name: string) => name !== '' && !known.some((other) => other.includes(name.toLowerCase()))
-  const tool = measuredCard(plan)?.method.tool.split(',')[0]!.trim() ?? ''
-  const measuring = missing(tool) && tool !== 'counting' ? [{ ...newMaterial(newId(), tool), use: 'again' as const }] : []
+  const tools = [...new Set(measuredCards(plan).map(({ method }) => method.tool.split(',')[0]!.trim()))]
+  const measuring = tools
+    .filter((tool) => missing(tool) && tool !== 'counting')
+    .map((tool) => ({ ...newMaterial(newId(), tool), use: 'again' as const }))
   if (plan.conditionsAs !== 'kinds') return measuring
   const served = new Set(plan.materials.map(({ condition }) => condition))
   const kinds = activeConditions(plan)

@@ -21,9 +21,14 @@ export function withMethod(plan: Plan, change: (method: Method) => Method): Plan
   return { ...plan, measures }
 }
 
-/** Every other thing we could change, once something is chosen to change. */
+/** Every other thing we could change, once something is chosen to change; what makes the series differ is not kept the same either. */
 export function keptFactors(plan: Plan): Factor[] {
-  return changedFactor(plan) ? plan.factors.filter((factor) => factor.id !== plan.changed) : []
+  return changedFactor(plan) ? plan.factors.filter(({ id }) => id !== plan.changed && id !== plan.seriesFactor) : []
+}
+
+/** The second thing that differs on purpose. */
+export function seriesFactor(plan: Plan): Factor | undefined {
+  return plan.factors.find((factor) => factor.id === plan.seriesFactor)
 }
 
 /** The conditions that are really tested. */
@@ -46,8 +51,14 @@ export function conditionValue(plan: Plan, condition: Condition): number | undef
   return read.ok ? read.value : undefined
 }
 
-/** A condition as people read it: numbers get their unit. `conditionName(lengths('40'), { label: '40' }) // '40 cm'` */
+/** A condition as people read it: numbers get their unit, and a series' own its name. `conditionName(lengths('40'), { label: '40' }) // '40 cm'` */
 export function conditionName(plan: Plan, condition: Condition): string {
+  const series = plan.series.length > 1 ? plan.series.find(({ conditions }) => conditions.includes(condition.id)) : undefined
+  return series ? `${levelName(plan, condition)}, ${series.name.trim() || 'no name yet'}` : levelName(plan, condition)
+}
+
+/** The same without the series that it belongs to: what was changed. */
+export function levelName(plan: Plan, condition: Condition): string {
   const value = conditionValue(plan, condition)
   return value === undefined ? condition.label.trim() || 'no name yet' : numberName(plan, value)
 }

@@ -110,7 +110,7 @@ export function newMaterial(id: string, name: string, amount = '1'): Material {
 
 export const NOTHING_SAID: Wonder = { hook: '', pictures: [], noticed: [], maybe: [], wondered: [], takenAway: [] }
 
-export const FIRST_WATCH: Watch = { unit: 'min', times: [], places: [], instruments: 1, among: 'group' }
+export const FIRST_WATCH: Watch = { unit: 'min', times: [], named: [], places: [], instruments: 1, among: 'group' }
 const FIRST_JOBS = ['starter', 'measurer', 'recorder', 'checker']
 const FIRST_ARRANGEMENT: Arrangement = {
   way: 'every-group',
@@ -146,9 +146,13 @@ export function emptyPlan(className: string, children: number, newId: () => stri
     changed: null,
     measures: [],
     measured: null,
+    alsoMeasured: [],
+    unmarked: null,
     conditionsAs: 'kinds',
     conditionUnit: 'cm',
     conditions: [],
+    seriesFactor: null,
+    series: [],
     watch: { ...FIRST_WATCH },
     repeats: 3,
     practice: 1,

@@ -56,12 +56,14 @@ export type {
   Kind,
   Measure,
   Method,
+  NamedMoment,
   Picture,
   Plan,
   PredictAs,
   Remark,
   RemarkList,
   Retest,
+  Series,
   Shape,
   Stop,
   TestableCheck,
@@ -111,9 +113,11 @@ export {
   groupOf,
   keptFactors,
   letterOf,
+  levelName,
   measuredCard,
   mostRepeats,
   numberName,
+  seriesFactor,
   withMethod,
 } from './cards'
 export {
@@ -136,7 +140,49 @@ export type { Clash, Merged } from './merge'
 export { namedPictures } from './pictures'
 export { FIRST_TIMES, FIRST_WORDS, KIND_SHAPES, predictionOf, predictionsFor, readBy, withKind } from './kinds'
 export type { KindShape } from './kinds'
-export { MOST_PLACES, MOST_TIMES, MOST_WORDS, momentOf, momentsOf, readNames, readTimes } from './moments'
+export {
+  atMoment,
+  backIntoWhole,
+  eachMeasure,
+  forMeasure,
+  markOf,
+  measuredCards,
+  MOST_MEASURED,
+  withFirstMeasured,
+  withMeasuredToo,
+  withMethodOf,
+  withoutMeasured,
+} from './measures'
+export {
+  everyMomentOf,
+  MOST_NAMED,
+  MOST_PLACES,
+  MOST_TIMES,
+  MOST_WORDS,
+  momentOf,
+  momentsOf,
+  readNames,
+  readTimes,
+} from './moments'
+export {
+  atLevel,
+  baseConditions,
+  eachSeries,
+  firstSeries,
+  forSeries,
+  levelsAcross,
+  MOST_SERIES,
+  seriesIn,
+  seriesOfCondition,
+  withConditionInEach,
+  withLevel,
+  withLevelLabel,
+  withOneSeriesMore,
+  withoutLevel,
+  withoutSeries,
+  withSeries,
+  withSeriesName,
+} from './series'
 export type { Moment } from './moments'
 export { fittingCards, TOPICS } from './topics'
 export type { LookedFor, OnTheCard, Topic } from './topics'

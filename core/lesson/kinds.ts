@@ -89,7 +89,7 @@ export function withKind(plan: Plan, kind: Kind): Plan {
     watch:
       kind === 'over-time' && plan.watch.times.length === 0 ? { ...plan.watch, times: FIRST_TIMES[plan.watch.unit] } : plan.watch,
     measures: plan.measures.map((measure) =>
-      measure.id !== plan.measured || instruments.includes(measure.method.instrument)
+      (measure.id !== plan.measured && !plan.alsoMeasured.includes(measure.id)) || instruments.includes(measure.method.instrument)
         ? measure
         : { ...measure, method: readBy(measure.method, instruments[0]!) },
     ),

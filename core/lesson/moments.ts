@@ -1,3 +1,4 @@
+import { eachMeasure, markOf } from './measures'
 import type { Plan } from './plan'
 
 /** One of the times or places at which a trial is read; a trial that is read once has the empty moment only. */
@@ -7,21 +8,41 @@ export interface Moment {
   /** In the plan's unit of watching. */
   time: number | undefined
   place: string | undefined
+  /** What the class calls it, where it has a name instead of a time. */
+  name?: string
 }
 
 const ONCE: Moment[] = [{ id: '', half: undefined, time: undefined, place: undefined }]
 
 /**
- * The moments of one trial, in the order in which they come.
- * @example momentsOf({ kind: 'over-time', watch: { times: [0, 5], places: ['top', 'bottom'] } }).map(({ id }) => id)
+ * The moments of one trial in which the measure is read, in the order in which they come.
+ * @example momentsOf(inTwoPlaces).map(({ id }) => id)
  *   // => ['t0p1', 't0p2', 't5p1', 't5p2']
  */
 export function momentsOf(plan: Plan): Moment[] {
+  const mark = plan.measured === null ? '' : markOf(plan, plan.measured)
+  return mark === '' ? timesOf(plan) : timesOf(plan).map((moment) => ({ ...moment, id: `${moment.id}${mark}` }))
+}
+
+/**
+ * The moments of one trial with all that is measured: one thing after the other at each.
+ * @example everyMomentOf(inTwoMeasures).map(({ id }) => id) // => ['', '@seconds']
+ */
+export function everyMomentOf(plan: Plan): Moment[] {
+  const views = eachMeasure(plan)
+  if (views.length === 1) return momentsOf(views[0]!)
+  const each = views.map(momentsOf)
+  return each[0]!.flatMap((_, place) => each.map((moments) => moments[place]!))
+}
+
+function timesOf(plan: Plan): Moment[] {
   if (plan.kind === 'before-after') {
     return (['before', 'after'] as const).map((half) => ({ id: half, half, time: undefined, place: undefined }))
   }
-  if (plan.kind !== 'over-time' || plan.watch.times.length === 0) return ONCE
+  if (plan.kind !== 'over-time' || (plan.watch.times.length === 0 && plan.watch.named.length === 0)) return ONCE
   const places = plan.watch.places.filter((place) => place.trim() !== '')
+  if (plan.watch.named.length > 0)
+    return plan.watch.named.map(({ id, name }, time) => ({ id, half: undefined, time, place: undefined, name }))
   const times = [...plan.watch.times].sort((a, b) => a - b)
   return times.flatMap((time): Moment[] =>
     places.length < 2
@@ -32,10 +53,11 @@ export function momentsOf(plan: Plan): Moment[] {
 
 /** The moment of a reading, as the plan has it now. */
 export function momentOf(plan: Plan, id: string): Moment | undefined {
-  return momentsOf(plan).find((moment) => moment.id === id)
+  return everyMomentOf(plan).find((moment) => moment.id === id)
 }
 
 export const MOST_TIMES = 15
+export const MOST_NAMED = 12
 export const MOST_PLACES = 5
 export const MOST_WORDS = 12
 

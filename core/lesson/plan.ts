@@ -3,7 +3,7 @@ import type { Material, OwnCaution } from './material'
 import type { Arrangement, Clock } from './timing'
 
 /** A change of the plan's shape raises it, with a step in core/formats/migrate.ts. */
-export const PLAN_VERSION = 9
+export const PLAN_VERSION = 10
 
 /**
  * The plan is one document: stored as it is, sent as it is, saved as the lesson file. Its Joi description stands in
@@ -35,11 +35,18 @@ export interface Plan {
   /** The one factor in the Change tray. Every other factor is kept the same. */
   changed: string | null
   measures: Measure[]
-  /** The one card in the Measure tray. */
+  /** The card in the Measure tray; the first one where there are several. */
   measured: string | null
+  /** What is measured on every trial besides, at most two (core/lesson/measures.ts). */
+  alsoMeasured: string[]
+  /** The card that readings without a mark belong to, once there were several; null for the one in the tray. */
+  unmarked: string | null
   conditionsAs: (typeof CONDITIONS_AS)[number]
   conditionUnit: UnitCode
   conditions: Condition[]
+  /** The second thing that differs on purpose, and its values, each with its own conditions; none for most lessons (core/lesson/series.ts). */
+  seriesFactor: string | null
+  series: Series[]
   /** When and where a trial is read, for tests that watch over time. */
   watch: Watch
   repeats: number
@@ -185,12 +192,21 @@ export interface Watch {
   unit: (typeof WATCH_UNITS)[number]
   /** Since the trial's own start, ascending. */
   times: number[]
+  /** Moments that have names instead of times ("dry", "wet", "dry again"), in their order; none where times say when. */
+  named: NamedMoment[]
   /** Places in each jar, such as "top"; none stands for one place. */
   places: string[]
   /** How many instruments take turns at the jars. */
   instruments: number
   /** Whether these are one group's own or all that the class has. */
   among: (typeof AMONG)[number]
+}
+
+export interface NamedMoment {
+  id: string
+  name: string
+  /** It is read at home, on a day without school. */
+  atHome: boolean
 }
 
 export interface Factor {
@@ -267,6 +283,14 @@ export interface Condition {
   baseline: boolean
   /** Left out of the test, its readings kept. */
   leftOut: boolean
+}
+
+/** One value of the second thing that differs: a line of its own. */
+export interface Series {
+  id: string
+  name: string
+  /** Its conditions, by id. */
+  conditions: string[]
 }
 
 export const SHAPES = ['circle', 'triangle', 'square', 'diamond', 'star', 'hexagon', 'cross', 'heart', 'drop', 'moon'] as const

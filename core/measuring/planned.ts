@@ -3,6 +3,7 @@ import {
   activeConditions,
   comesAgain,
   countsOf,
+  firstSeries,
   measuredCard,
   readingsInResult,
   resultMark,
@@ -98,7 +99,8 @@ export function expectedUnit(plan: Plan): ResultUnit {
  * @param learned what the class's own readings show of its wobble
  * @returns undefined until there are two conditions, a measure with numbers or places, and two different guesses
  */
-export function outlookOf(plan: Plan, learned?: LearnedWobble): Outlook | undefined {
+export function outlookOf(whole: Plan, learned?: LearnedWobble): Outlook | undefined {
+  const plan = firstSeries(whole)
   const expected = expectedOf(plan)
   if (!expected) return undefined
   const { method, means } = expected

@@ -1,11 +1,14 @@
 import { fitOf } from '../clock'
 import {
   activeConditions,
+  atLevel,
   comesAgain,
   conditionValue,
+  firstSeries,
   measuredCard,
   MOST_GROUPS,
   readBy,
+  seriesIn,
   withGroups,
   withMethod,
   type Method,
@@ -84,10 +87,10 @@ export function applyWay(plan: Plan, way: Change, newId: () => string): Plan {
       return instrument ? withMethod(plan, (method) => withInstrument(method, instrument)) : plan
     }
     case 'bigger-steps': {
-      const ids = activeConditions(plan).map(({ id }) => id)
+      const ids = activeConditions(firstSeries(plan)).map(({ id }) => atLevel(plan, id))
       const conditions = plan.conditions.map((condition) => ({
         ...condition,
-        label: way.labels[ids.indexOf(condition.id)] ?? condition.label,
+        label: way.labels[ids.findIndex((level) => level.includes(condition.id))] ?? condition.label,
       }))
       return withMethod({ ...plan, conditions }, (method) => ({
         ...method,
@@ -169,12 +172,12 @@ function measureChanges(plan: Plan): Change[] {
 function orderChange(plan: Plan): Change[] {
   const method = measuredCard(plan)?.method
   const timed = method?.instrument === 'number' && unitOf(method.unit).dimension === 'time'
-  return timed && plan.kind === 'fair-test' ? [{ code: 'order-instead' }] : []
+  return timed && plan.kind === 'fair-test' && seriesIn(plan).length === 0 ? [{ code: 'order-instead' }] : []
 }
 
 /** The numbers spread wider from the lowest one on. */
 function stepChanges(plan: Plan): Change[] {
-  const values = activeConditions(plan).map((condition) => conditionValue(plan, condition))
+  const values = activeConditions(firstSeries(plan)).map((condition) => conditionValue(plan, condition))
   if (values.length === 0 || values.some((value) => value === undefined)) return []
   const known = values as number[]
   const lowest = Math.min(...known)

@@ -1,5 +1,15 @@
 import { oncePerPair } from '../chance'
-import { activeConditions, measuredCard, momentOf, momentsOf, resultUnit, type Method, type Plan, type Reading } from '../lesson'
+import {
+  activeConditions,
+  atMoment,
+  measuredCard,
+  momentOf,
+  momentsOf,
+  resultUnit,
+  type Method,
+  type Plan,
+  type Reading,
+} from '../lesson'
 import { methodMeasuringSd, totalSd, trialSdOf } from '../measuring'
 import { convert, onTheMark, readQuantity, unitOf, type UnitCode } from '../quantity'
 import { FELLOWS_ENOUGH, fellowship, fellowsOf, keyOf, middleOf, rawFellowsOf, type Fellowship } from './fellowship'
@@ -22,7 +32,8 @@ export interface AskedEntry {
 }
 
 /** What to ask about a reading, or about a number about to become one, among its fellows in the lesson. */
-export function checkReading(plan: Plan, readings: Reading[], entry: AskedEntry): Doubt[] {
+export function checkReading(whole: Plan, readings: Reading[], entry: AskedEntry): Doubt[] {
+  const plan = atMoment(whole, entry.moment)
   const method = measuredCard(plan)?.method
   return method ? checkAmong(plan, method, fellowship(plan, readings), entry) : []
 }

@@ -1,7 +1,17 @@
 import { oncePerPair } from '../chance'
 import { practiceByGroup, runsOf, trialOrderOf, trialsByGroup, type OwnTrial } from '../arrangement'
 import { daysBetween } from '../clock'
-import { activeConditions, momentOf, momentsOf, mostRepeats, type Plan, type Reading } from '../lesson'
+import {
+  activeConditions,
+  atMoment,
+  everyMomentOf,
+  measuredCards,
+  momentOf,
+  momentsOf,
+  mostRepeats,
+  type Plan,
+  type Reading,
+} from '../lesson'
 import { cellKey, currentReadings, hasPlace } from './readings'
 
 export interface Cell {
@@ -25,7 +35,7 @@ export interface Progress {
 /** The class grid: for every group the cells of its own trials, condition by condition, repeat by repeat and moment by moment. */
 export const progressOf = oncePerPair((plan: Plan, readings: Reading[]): Progress[] => {
   const cellAt = cellFinder(readings)
-  const moments = momentsOf(plan)
+  const moments = everyMomentOf(plan)
   const trials = trialsByGroup(plan)
   return plan.groups.map(({ id: group }) => {
     const cells = [...trials.get(group)!, ...strays(plan, readings, group, trials.get(group)!)].flatMap(({ condition, repeat }) =>
@@ -39,7 +49,7 @@ export const progressOf = oncePerPair((plan: Plan, readings: Reading[]): Progres
 function strays(plan: Plan, readings: Reading[], group: string, own: OwnTrial[]): OwnTrial[] {
   const known = new Set(own.map(({ condition, repeat }) => `${condition}/${repeat}`))
   const isThere = hasPlace(plan)
-  const anyMoment = momentsOf(plan)[0]!.id
+  const anyMoment = everyMomentOf(plan)[0]!.id
   const found = new Map<string, OwnTrial>()
   for (const { group: by, condition, repeat, practice } of readings) {
     const key = `${condition}/${repeat}`
@@ -47,6 +57,22 @@ function strays(plan: Plan, readings: Reading[], group: string, own: OwnTrial[])
     found.set(key, { condition, repeat })
   }
   return [...found.values()]
+}
+
+/**
+ * A group's trials of one condition, where several things are read of each: done when all of them are.
+ * @example trialsOf(progressOf(inTwoMeasures, [])[0]!, 'tissue').length // => 3
+ */
+export function trialsOf({ cells }: Progress, condition: string): Cell[] {
+  const trials = new Map<string, Cell>()
+  for (const cell of cells.filter((one) => one.condition === condition)) {
+    const [moment = ''] = cell.moment.split('@')
+    const key = `${cell.repeat}/${moment}`
+    const before = trials.get(key)
+    const kept = !before || (before.kept.length > 0 && cell.kept.length > 0) ? [...(before?.kept ?? []), ...cell.kept] : []
+    trials.set(key, { ...cell, moment, kept, setAside: [...(before?.setAside ?? []), ...cell.setAside] })
+  }
+  return [...trials.values()]
 }
 
 /** How much of one condition a group has done, 0 to 1; nothing to do counts as done. */
@@ -60,7 +86,7 @@ export function shareDone({ cells }: Progress, condition: string): number {
  * @param withPractice puts the practice places in front of each condition's own
  */
 export function gridRows(plan: Plan, readings: Reading[], withPractice: boolean): (Cell | undefined)[][] {
-  const moments = momentsOf(plan)
+  const moments = everyMomentOf(plan)
   const practice = withPractice ? practiceOf(plan, readings) : []
   const repeats = Array.from({ length: mostRepeats(plan) }, (_, place) => place + 1)
   return progressOf(plan, readings).map(({ group, cells }) => {
@@ -82,7 +108,7 @@ export function practiceOf(plan: Plan, readings: Reading[]): Cell[] {
     tried
       .get(group)!
       .flatMap((condition) =>
-        momentsOf(plan).map((moment) => cellAt({ group, condition, repeat: 1, moment: moment.id, practice: true })),
+        everyMomentOf(plan).map((moment) => cellAt({ group, condition, repeat: 1, moment: moment.id, practice: true })),
       ),
   )
 }
@@ -114,7 +140,7 @@ function cellFinder(readings: Reading[]): (place: Place) => Cell {
  *   since what was missed cannot be seen any more
  */
 export function nextTrial(plan: Plan, progress: Progress, day = Infinity): Cell | undefined {
-  const moments = momentsOf(plan)
+  const moments = everyMomentOf(plan)
   const asked = overDays(plan) && day < Infinity ? latestDue(plan, day) : undefined
   const anyTime = !overDays(plan) || day === Infinity
   const due = new Set(moments.filter(({ time }) => anyTime || (asked !== undefined && time === asked)).map(({ id }) => id))
@@ -123,12 +149,17 @@ export function nextTrial(plan: Plan, progress: Progress, day = Infinity): Cell 
 
 /** All places of a group in the order in which they are filled. */
 export function cellsInOrder(plan: Plan, { group, cells }: Progress): Cell[] {
-  const moments = momentsOf(plan).map(({ id }) => id)
+  const moments = everyMomentOf(plan).map(({ id }) => id)
   const order = new Map((trialOrderOf(plan).get(group) ?? []).map((trial, place) => [trialKey(trial), place]))
-  const together = moments.length > 1
+  const measures = Math.max(1, measuredCards(plan).length)
+  const together = moments.length > measures
   const turn = (cell: Cell) => {
     const place = order.get(trialKey(cell)) ?? order.size
-    return together ? (cell.repeat * moments.length + moments.indexOf(cell.moment)) * (order.size + 1) + place : place
+    const at = moments.indexOf(cell.moment)
+    const step = Math.floor(at / measures)
+    const trial = together ? (cell.repeat * moments.length + step) * (order.size + 1) + place : place
+    // Whoever has the thing before them reads all that is measured on it.
+    return trial * measures + (at % measures)
   }
   return [...cells].sort((a, b) => turn(a) - turn(b))
 }
@@ -144,7 +175,7 @@ function trialKey({ condition, repeat }: { condition: string; repeat: number }):
 export function missedReadings(plan: Plan, { cells }: Progress, day: number | undefined): Cell[] {
   const latest = overDays(plan) && day !== undefined ? latestDue(plan, day) : undefined
   if (latest === undefined) return []
-  const times = new Map(momentsOf(plan).map(({ id, time }) => [id, time ?? 0]))
+  const times = new Map(everyMomentOf(plan).map(({ id, time }) => [id, time ?? 0]))
   return cells.filter(({ moment, kept }) => kept.length === 0 && (times.get(moment) ?? latest) < latest)
 }
 
@@ -154,7 +185,7 @@ function overDays({ kind, watch }: Plan): boolean {
 
 /** The latest time of reading that has come by this day. */
 function latestDue(plan: Plan, day: number): number | undefined {
-  const times = momentsOf(plan).flatMap(({ time }) => (time === undefined || time > day ? [] : [time]))
+  const times = everyMomentOf(plan).flatMap(({ time }) => (time === undefined || time > day ? [] : [time]))
   return times.length === 0 ? undefined : Math.max(...times)
 }
 
@@ -162,7 +193,7 @@ function latestDue(plan: Plan, day: number): number | undefined {
 export function readTogether(plan: Plan, progress: Progress, trial: Cell): Cell[] {
   const time = momentOf(plan, trial.moment)?.time
   if (time === undefined || trial.practice) return [trial]
-  const together = new Set(momentsOf(plan).flatMap((moment) => (moment.time === time ? [moment.id] : [])))
+  const together = new Set(momentsOf(atMoment(plan, trial.moment)).flatMap((moment) => (moment.time === time ? [moment.id] : [])))
   return progress.cells.filter(
     ({ condition, repeat, moment, kept }) =>
       condition === trial.condition && repeat === trial.repeat && together.has(moment) && kept.length === 0,
@@ -208,7 +239,7 @@ export function hasEmptyPlaces(plan: Plan, readings: Reading[]): boolean {
   const filled = new Map<string, Set<string>>(plan.groups.map(({ id }) => [id, new Set()]))
   for (const { group, condition, repeat, moment, status, practice } of currentReadings(readings))
     if (status === 'kept' && !practice) filled.get(group)?.add(`${condition}/${repeat}/${moment}`)
-  const moments = momentsOf(plan).map(({ id }) => id)
+  const moments = everyMomentOf(plan).map(({ id }) => id)
   return [...trialsByGroup(plan)].some(([group, trials]) =>
     trials.some(({ condition, repeat }) => moments.some((id) => !filled.get(group)?.has(`${condition}/${repeat}/${id}`))),
   )
@@ -222,7 +253,7 @@ export function gapsOf(plan: Plan, progress: Progress[]): Cell[] {
   if (plan.gapsStay) return []
   const cells = progress.flatMap((one) => one.cells)
   const read = new Set(cells.filter((cell) => cell.kept.length > 0).map(({ moment }) => moment))
-  const moments = momentsOf(plan)
+  const moments = everyMomentOf(plan)
   const latest = plan.kind === 'over-time' ? (moments.findLast(({ id }) => read.has(id))?.time ?? 0) : Infinity
   const ahead = new Set(moments.filter(({ time }) => (time ?? 0) > latest).map(({ id }) => id))
   return cells.filter((cell) => cell.kept.length === 0 && !ahead.has(cell.moment))

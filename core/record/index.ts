@@ -22,6 +22,7 @@ export {
   readTogether,
   runsDone,
   shareDone,
+  trialsOf,
 } from './grid'
 export type { Cell, Place, Progress } from './grid'
 export {
@@ -33,6 +34,7 @@ export {
   hasBegun,
   isCounted,
   readingsByTrial,
+  isRead,
   usedIn,
 } from './readings'
 export { filteredJournal, JOURNAL_KINDS, journalOf } from './journal'

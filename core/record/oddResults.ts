@@ -3,6 +3,7 @@ import {
   MOST_TRIALS,
   activeConditions,
   keptFactors,
+  momentsOf,
   type LessonEvent,
   type LessonRecord,
   type Observation,
@@ -54,8 +55,9 @@ export function oddResults(plan: Plan, record: LessonRecord, others: OtherEvents
   const active = new Set(activeConditions(plan).map(({ id }) => id))
   const groups = new Set(plan.groups.map(({ id }) => id))
   const counted = countedReadings(plan, record.readings)
+  const moments = new Set(momentsOf(plan).map(({ id }) => id))
   const current = currentReadings(record.readings).filter(
-    ({ practice, condition, group }) => !practice && active.has(condition) && groups.has(group),
+    ({ practice, condition, group, moment }) => !practice && active.has(condition) && groups.has(group) && moments.has(moment),
   )
   const doubts = new Map(doubtsAmong(plan, record.readings, current).map((found) => [found.reading.id, found.doubts]))
   return current.flatMap((reading) => {

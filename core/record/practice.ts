@@ -1,5 +1,5 @@
 import { mean } from 'simple-statistics'
-import { activeConditions, measuredCard, type Plan, type Reading } from '../lesson'
+import { activeConditions, measuredCard, momentsOf, type Plan, type Reading } from '../lesson'
 import { convert } from '../quantity'
 import { currentReadings } from './readings'
 
@@ -21,7 +21,10 @@ export interface PracticeFigures {
 export function practiceFigures(plan: Plan, readings: Reading[]): PracticeFigures | undefined {
   const unit = measuredCard(plan)?.method.unit
   if (!unit) return undefined
-  const practice = currentReadings(readings).filter((reading) => reading.practice && reading.status === 'kept')
+  const moments = new Set(momentsOf(plan).map(({ id }) => id))
+  const practice = currentReadings(readings).filter(
+    ({ practice, status, moment }) => practice && status === 'kept' && moments.has(moment),
+  )
   const byCondition = activeConditions(plan).flatMap(({ id }) => {
     const values = practice
       .filter((reading) => reading.condition === id)

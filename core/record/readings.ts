@@ -2,6 +2,8 @@ import { oncePer, oncePerPair } from '../chance'
 import {
   activeConditions,
   conditionsOf,
+  everyMomentOf,
+  forMeasure,
   EVERY_KIND,
   measuredCard,
   momentsOf,
@@ -41,7 +43,7 @@ export function cellKey(place: Pick<Reading, 'group' | 'condition' | 'repeat' | 
 export function hasPlace(plan: Plan): (place: Pick<Reading, 'group' | 'condition' | 'repeat' | 'moment'>) => boolean {
   const groups = new Set(plan.groups.map((group) => group.id))
   const conditions = new Set(activeConditions(plan).map((condition) => condition.id))
-  const moments = new Set(momentsOf(plan).map(({ id }) => id))
+  const moments = new Set(everyMomentOf(plan).map(({ id }) => id))
   const again = new Set(plan.retests.map(({ group, condition, repeat }) => `${group}/${condition}/${repeat}`))
   return ({ group, condition, repeat, moment }) =>
     groups.has(group) &&
@@ -52,14 +54,16 @@ export function hasPlace(plan: Plan): (place: Pick<Reading, 'group' | 'condition
 
 /**
  * What the results are worked out from: current, kept, not practice, of a place that the plan has, in the
- * plan's unit. Readings in a unit of another kind are left out; the second look names them.
+ * plan's unit. Where several things are measured, those of the first; `forMeasure` gives the plan of another. Readings in a unit of another kind are left
+ * out; the second look names them.
  */
 export const countedReadings = oncePerPair((plan: Plan, readings: Reading[]): Reading[] => {
   const unit = measuredCard(plan)?.method.unit
   if (!unit) return []
   const isThere = hasPlace(plan)
+  const ofMeasure = new Set(momentsOf(plan).map(({ id }) => id))
   return currentReadings(readings).flatMap((reading) => {
-    if (reading.practice || reading.status !== 'kept' || !isThere(reading)) return []
+    if (reading.practice || reading.status !== 'kept' || !ofMeasure.has(reading.moment) || !isThere(reading)) return []
     const value = convert(reading.value, reading.unit, unit)
     return value === undefined ? [] : [{ ...reading, value, unit }]
   })
@@ -73,6 +77,12 @@ export function isCounted(reading: Reading): boolean {
 /** Has this group, or anybody, a reading that counts: predictions are final from then on. */
 export function hasBegun(readings: Reading[], group?: string): boolean {
   return readings.some((reading) => isCounted(reading) && (group === undefined || reading.group === group))
+}
+
+/** Has anybody read this card: it stays in the plan, so that no reading loses the thing it was of. */
+export function isRead(plan: Plan, readings: Reading[], measure: string): boolean {
+  const moments = new Set(momentsOf(forMeasure(plan, measure)).map(({ id }) => id))
+  return readings.some(({ moment }) => moments.has(moment))
 }
 
 /** Conditions and groups that somebody wrote something about: they stay in the plan, so that nothing loses its place. */

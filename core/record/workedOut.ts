@@ -60,8 +60,8 @@ export interface TableRow {
 export function resultsTable(plan: Plan, readings: Reading[], group?: string): TableRow[] {
   const own = group === undefined ? readings : readings.filter((reading) => reading.group === group)
   const results = trialResults(plan, own)
-  const current = currentReadings(own).filter(({ practice }) => !practice)
   const moments = momentsOf(plan).map(({ id }) => id)
+  const current = currentReadings(own).filter(({ practice, moment }) => !practice && moments.includes(moment))
   const order = ({ repeat, moment }: Reading) => repeat * (moments.length + 1) + moments.indexOf(moment)
   const rows = activeConditions(plan).map(({ id: condition }) => ({
     condition,

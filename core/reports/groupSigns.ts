@@ -1,5 +1,5 @@
-import { offersOf, readOffer, wordsUsed } from '../agree'
-import { evidenceOf, evidenceOfGroup } from '../evidence'
+import { offersOf, readForGroup, wordsUsed } from '../agree'
+import { evidenceOf } from '../evidence'
 import type { LessonRecord, Plan } from '../lesson'
 import { predictionsByGroup } from '../predictions'
 import { currentReadings, doubtfulReadings, progressOf } from '../record'
@@ -50,10 +50,7 @@ export function groupSigns(plan: Plan, record: LessonRecord, vocabulary: string[
     const aside = own.find(({ status, reason }) => status === 'set-aside' && reason !== '')
     const mended = own.filter(({ supersedes, status }) => supersedes !== null && status === 'kept').length
     const odd = doubtful.filter(({ reading }) => reading.group === group).length
-    const doubts =
-      sentence && evidence
-        ? readOffer(sentence.text, plan, { own: evidenceOfGroup(plan, record, group), ofClass: evidence }).doubts
-        : []
+    const doubts = sentence && evidence ? readForGroup(sentence.text, plan, record, group, true).doubts : []
     const well: (GroupSign | false)[] = [
       all > 0 && done === all && { code: 'all-trials', trials: all },
       stamped !== undefined && stamped.reason !== '' && { code: 'reason-given', reason: stamped.reason },

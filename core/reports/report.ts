@@ -6,7 +6,8 @@ export type Block =
   | { kind: 'list'; items: string[] }
   /** The first column names the row; the others hold figures where `figures` says so. */
   | { kind: 'table'; caption: string; head: string[]; rows: string[][]; figures: boolean }
-  | { kind: 'chart'; words: string }
+  /** `measure` says of which of several things that were measured. */
+  | { kind: 'chart'; words: string; measure: string | null }
   | { kind: 'quote'; text: string; note: string }
 
 export interface Report {

@@ -3,7 +3,7 @@ import type { Grade, Limit } from '../evidence'
 import type { DayOff } from '../clock'
 import type { AmountErrorCode, Caution, CautionSource, CivilMoment, MovedBecause, Step, SupplyField, SupplyProblem } from '../kit'
 import type { Mend, WayOut } from '../waysOut'
-import type { Doer, Stop } from '../lesson'
+import { eachMeasure, type Doer, type Plan, type Stop } from '../lesson'
 import type { Way } from '../measuring'
 import type { ReadErrorCode, ResultUnit, UnitCode } from '../quantity'
 import type { Doubt, Place } from '../record'
@@ -43,6 +43,8 @@ export type Fix =
   | { code: 'acknowledge-own'; caution: string }
   | { code: 'set-date'; date: string }
   | { code: 'these-were'; unit: UnitCode; readings: string[] }
+  /** About one of several measures. */
+  | { code: 'on-measure'; measure: string; fix: Fix }
   | { code: 'keep-reading'; reading: string }
   | { code: 'correct-reading'; reading: string; value: number; unit: UnitCode }
   | { code: 'go'; stop: Stop; target?: string }
@@ -53,6 +55,8 @@ interface Base {
   stop: Stop
   severity: Severity
   fixes: Fix[]
+  /** Which of several things that are measured it is about, where that is not the first. */
+  measure?: string
 }
 
 export type Finding = Base &
@@ -136,6 +140,33 @@ export type Finding = Base &
 /** What a button that leads to a place of the class grid aims at. */
 export function cellTarget({ group, condition, repeat, moment }: Pick<Place, 'group' | 'condition' | 'repeat' | 'moment'>): string {
   return `cell-${group}-${condition}-${repeat}${moment === '' ? '' : `-${moment}`}`
+}
+
+/** What can be said of one measure alone. */
+const OF_A_MEASURE: ReadonlySet<FindingCode> = new Set<FindingCode>([
+  'instrument-misfit',
+  'too-few-words',
+  'hopeless',
+  'too-few-repeats',
+  'doubtful',
+  'wrong-kind-of-unit',
+  'drift',
+  'not-sure',
+])
+
+/** What is found of a lesson that measures several things: of the first all, of the others what is about them. */
+export function ofEachMeasure(plan: Plan, find: (view: Plan) => Finding[]): Finding[] {
+  return eachMeasure(plan).flatMap((view, place) => {
+    const { measured: measure } = view
+    if (place === 0 || measure === null) return find(view)
+    const about = find(view).filter(({ code }) => OF_A_MEASURE.has(code))
+    return about.map((finding) => ({
+      ...finding,
+      measure,
+      key: `${finding.key}@${measure}`,
+      fixes: finding.fixes.map((fix): Fix => ({ code: 'on-measure', measure, fix })),
+    }))
+  })
 }
 
 /** A button that leads to a place: a stop and what carries the target there. */

@@ -3,7 +3,7 @@ import { NO_SCHOOL, type School } from '../kit'
 import type { LessonRecord, Plan } from '../lesson'
 import { hasBegun } from '../record'
 import { withSaid } from '../wonder'
-import { SEVERITY_ORDER, type Finding } from './finding'
+import { ofEachMeasure, SEVERITY_ORDER, type Finding } from './finding'
 import { firstSteps, NOT_YET } from './firstSteps'
 import { findingsOfClock } from './ofClock'
 import { findingsOfKit } from './ofKit'
@@ -32,15 +32,15 @@ export type { Finding, FindingCode, Fix, Severity } from './finding'
 export function secondLook(plan: Plan, record: LessonRecord, school: School = NO_SCHOOL): Finding[] {
   const evidence = evidenceOf(plan, record)
   const findings = [
-    ...findingsOfQuestion(withSaid(plan, record.remarks)),
+    ...ofEachMeasure(withSaid(plan, record.remarks), findingsOfQuestion),
     ...findingsOfConditions(plan, hasBegun(record.readings)),
     ...findingsOfFairness(plan),
-    ...findingsOfMeasuring(plan, learnedWobble(plan, record.readings)),
+    ...ofEachMeasure(plan, (view) => findingsOfMeasuring(view, learnedWobble(view, record.readings))),
     ...findingsOfKit(plan, school),
     ...findingsOfClock(plan, school, hasBegun(record.readings)),
     ...findingsOfPredictions(plan, record),
     ...findingsOfReadings(plan, record),
-    ...findingsOfEvidence(plan, record, evidence),
+    ...ofEachMeasure(plan, (view) => findingsOfEvidence(view, record, evidenceOf(view, record))),
     ...findingsOfConclusion(plan, record, evidence),
   ]
   const begins = firstSteps(plan, record) !== undefined

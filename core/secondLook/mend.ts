@@ -1,5 +1,5 @@
 import { chooseChange, settingOf, takeComparison, UNKNOWN, withFairTwin, withLevels } from '../fairness'
-import { activeConditions, withGroups, withMethod, type Plan } from '../lesson'
+import { activeConditions, withGroups, withMethod, withoutLevel, type Plan } from '../lesson'
 import { applyWay, INSTRUMENTS, withInstrument } from '../measuring'
 import { takeMend, takeWayOut } from '../waysOut'
 import type { Fix } from './finding'
@@ -11,10 +11,12 @@ export const HOW_WORDS = {
 } as const
 
 /** A fix that changes the plan; the others change the record or only lead somewhere. */
-export type PlanFix = Exclude<Fix, { code: 'keep-reading' | 'correct-reading' | 'these-were' | 'go' }>
+export type PlanFix = Exclude<Fix, { code: 'keep-reading' | 'correct-reading' | 'these-were' | 'go' | 'on-measure' }>
+
+const NOT_OF_THE_PLAN: readonly Fix['code'][] = ['keep-reading', 'correct-reading', 'these-were', 'go', 'on-measure']
 
 export function isPlanFix(fix: Fix): fix is PlanFix {
-  return fix.code !== 'keep-reading' && fix.code !== 'correct-reading' && fix.code !== 'these-were' && fix.code !== 'go'
+  return !NOT_OF_THE_PLAN.includes(fix.code)
 }
 
 /**
@@ -60,7 +62,7 @@ export function mend(plan: Plan, fix: PlanFix, newId: () => string): Plan {
     case 'add-fair-twin':
       return withFairTwin(plan, fix.condition, fix.like, newId) ?? plan
     case 'remove-condition':
-      return { ...plan, conditions: plan.conditions.filter((condition) => condition.id !== fix.condition) }
+      return withoutLevel(plan, fix.condition)
     case 'treat-as-kinds':
       return { ...plan, conditionsAs: 'kinds' }
     case 'set-repeats':

@@ -4,12 +4,15 @@ import {
   activeConditions,
   changedFactor,
   comesAgain,
+  eachSeries,
+  firstSeries,
   conditionValue,
   FIRST_TIMES,
   FIRST_WORDS,
   keptFactors,
   KIND_SHAPES,
   measuredCard,
+  seriesIn,
   type Factor,
   type Plan,
 } from '../lesson'
@@ -121,7 +124,7 @@ export function findingsOfConditions(plan: Plan, begun: boolean): Finding[] {
       count: active.length,
       fixes: [go('plan', 'new-condition')],
     })
-  } else findings.push(...findingsOfLevels(plan, begun))
+  } else findings.push(...findingsOfLevels(firstSeries(plan), begun || seriesIn(plan).length > 0))
   for (const condition of active) {
     const target = `condition-${condition.id}`
     const remove: Fix = { code: 'remove-condition', condition: condition.id }
@@ -148,7 +151,7 @@ export function findingsOfConditions(plan: Plan, begun: boolean): Finding[] {
       }
     }
   }
-  for (const conditions of sameLabels(plan)) {
+  for (const conditions of eachSeries(plan).flatMap((one) => sameLabels(one.plan))) {
     findings.push({
       ...at,
       code: 'same-label',

@@ -1,10 +1,10 @@
-import { classConclusion, doubtsOfConclusion, type ClaimDoubt } from '../agree'
+import { classConclusion, readForClass, type ClaimDoubt } from '../agree'
 import { driftOf, surerBy, type Evidence } from '../evidence'
-import { activeConditions, measuredCard, predictionsFor, type LessonRecord, type Plan, type Reading } from '../lesson'
+import { activeConditions, measuredCard, momentsOf, predictionsFor, type LessonRecord, type Plan, type Reading } from '../lesson'
 import { handsOf, predictionsByGroup } from '../predictions'
 import { currentReadings, doubtfulReadings, gapsOf, hasPlace, isCounted, isSlip, progressOf, type Doubt } from '../record'
 import { unitOf, type UnitCode } from '../quantity'
-import { cellTarget, go, type Finding, type Fix } from './finding'
+import { cellTarget, go, ofEachMeasure, type Finding, type Fix } from './finding'
 
 /** Who has not predicted yet. */
 export function findingsOfPredictions(plan: Plan, record: LessonRecord): Finding[] {
@@ -22,25 +22,7 @@ export function findingsOfPredictions(plan: Plan, record: LessonRecord): Finding
 export function findingsOfReadings(plan: Plan, record: LessonRecord): Finding[] {
   const current = currentReadings(record.readings)
   if (!current.some(isCounted)) return []
-  const findings: Finding[] = []
-  for (const { reading, doubts } of doubtfulReadings(plan, record.readings)) {
-    const doubt = doubts[0]!
-    const fixes: Fix[] = [...answersTo(doubt, reading), go('test', cellTarget(reading))]
-    findings.push({
-      code: 'doubtful',
-      key: `doubtful/${reading.id}`,
-      stop: 'test',
-      severity: doubt.code === 'odd' ? 'attention' : 'wrong',
-      reading: reading.id,
-      group: reading.group,
-      condition: reading.condition,
-      value: reading.value,
-      unit: reading.unit,
-      doubt,
-      target: cellTarget(reading),
-      fixes: fixes.slice(0, 2),
-    })
-  }
+  const findings = ofEachMeasure(plan, (view) => [...findingsOfDoubts(view, record), ...findingsOfUnits(view, record)])
   const progress = progressOf(plan, record.readings)
   for (const cell of progress.flatMap((one) => one.cells).filter((one) => one.kept.length > 1)) {
     const { group, condition, repeat, moment } = cell
@@ -57,6 +39,27 @@ export function findingsOfReadings(plan: Plan, record: LessonRecord): Finding[] 
     })
   }
   return [...findings, ...findingsOfStrays(plan, record), ...findingsOfGaps(plan, progress)]
+}
+
+function findingsOfDoubts(plan: Plan, record: LessonRecord): Finding[] {
+  return doubtfulReadings(plan, record.readings).map(({ reading, doubts }) => {
+    const doubt = doubts[0]!
+    const fixes: Fix[] = [...answersTo(doubt, reading), go('test', cellTarget(reading))]
+    return {
+      code: 'doubtful',
+      key: `doubtful/${reading.id}`,
+      stop: 'test',
+      severity: doubt.code === 'odd' ? 'attention' : 'wrong',
+      reading: reading.id,
+      group: reading.group,
+      condition: reading.condition,
+      value: reading.value,
+      unit: reading.unit,
+      doubt,
+      target: cellTarget(reading),
+      fixes: fixes.slice(0, 2),
+    }
+  })
 }
 
 /** What can be answered to a doubt about a reading: mend the slip, where one was seen, or say that it is right. */
@@ -117,7 +120,7 @@ export function findingsOfConclusion(plan: Plan, record: LessonRecord, evidence:
   if (text.trim() === '') {
     return [{ code: 'conclusion-missing', key: 'conclusion-missing', stop: 'agree', severity: 'note', fixes }]
   }
-  return doubtsOfConclusion(text, plan, evidence).map((doubt) => ({
+  return readForClass(text, plan, record).doubts.map((doubt) => ({
     code: 'conclusion-doubt',
     key: ['conclusion-doubt', doubt.code, ...(doubt.code === 'wrong-number' ? [doubt.said] : [])].join('/'),
     stop: 'agree',
@@ -127,15 +130,17 @@ export function findingsOfConclusion(plan: Plan, record: LessonRecord, evidence:
   }))
 }
 
-function findingsOfStrays(plan: Plan, record: LessonRecord): Finding[] {
+/** Readings that cannot be turned into the unit of their measure. */
+function findingsOfUnits(plan: Plan, record: LessonRecord): Finding[] {
   const unit = measuredCard(plan)?.method.unit
-  const isThere = hasPlace(plan)
-  const counted = currentReadings(record.readings).filter((reading) => isCounted(reading) && reading.status === 'kept')
-  const homeless = counted.filter((reading) => !isThere(reading))
-  const findings: Finding[] = []
-  const foreign = unit ? counted.filter((one) => unitOf(one.unit).dimension !== unitOf(unit).dimension) : []
-  if (unit && foreign.length > 0) {
-    findings.push({
+  const moments = new Set(momentsOf(plan).map(({ id }) => id))
+  const own = currentReadings(record.readings).filter(
+    (reading) => isCounted(reading) && reading.status === 'kept' && moments.has(reading.moment),
+  )
+  const foreign = unit ? own.filter((one) => unitOf(one.unit).dimension !== unitOf(unit).dimension) : []
+  if (!unit || foreign.length === 0) return []
+  return [
+    {
       code: 'wrong-kind-of-unit',
       key: 'wrong-kind-of-unit',
       stop: 'test',
@@ -143,21 +148,28 @@ function findingsOfStrays(plan: Plan, record: LessonRecord): Finding[] {
       count: foreign.length,
       unit,
       fixes: [...theseWere(unit, foreign), go('plan', 'method-unit')],
-    })
-  }
-  if (homeless.length > 0) {
-    const most = Math.max(...homeless.map((reading) => reading.repeat))
-    const more: Fix[] = most > plan.repeats ? [{ code: 'set-repeats', repeats: most }] : []
-    findings.push({
+    },
+  ]
+}
+
+/** Readings of a condition, group, time, repeat or measure that the plan does not have any more. */
+function findingsOfStrays(plan: Plan, record: LessonRecord): Finding[] {
+  const isThere = hasPlace(plan)
+  const counted = currentReadings(record.readings).filter((reading) => isCounted(reading) && reading.status === 'kept')
+  const homeless = counted.filter((reading) => !isThere(reading))
+  if (homeless.length === 0) return []
+  const most = Math.max(...homeless.map((reading) => reading.repeat))
+  const more: Fix[] = most > plan.repeats ? [{ code: 'set-repeats', repeats: most }] : []
+  return [
+    {
       code: 'homeless',
       key: 'homeless',
       stop: 'test',
       severity: 'note',
       count: homeless.length,
       fixes: [...more, go('plan', 'conditions')],
-    })
-  }
-  return findings
+    },
+  ]
 }
 
 function findingsOfGaps(plan: Plan, progress: ReturnType<typeof progressOf>): Finding[] {

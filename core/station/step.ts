@@ -1,4 +1,4 @@
-import { measuredCard, predictionsFor, type LessonRecord, type NewReading, type Plan } from '../lesson'
+import { atMoment, measuredCard, predictionsFor, type LessonRecord, type NewReading, type Plan } from '../lesson'
 import {
   dayOfWatching,
   hasBegun,
@@ -75,7 +75,7 @@ export function stationState(
 
 function trialStep(plan: Plan, progress: Progress, trial: Cell | undefined, { wanted, fixing }: StationWish): StationStep {
   if (!trial) return { show: 'done' }
-  const { instrument } = measuredCard(plan)!.method
+  const { instrument } = measuredCard(atMoment(plan, trial.moment))!.method
   if (fixing) return { show: 'trial', trial }
   if (instrument === 'balance') return { show: 'balance', trial }
   if (instrument === 'race') return { show: 'order', trial }

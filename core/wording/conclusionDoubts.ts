@@ -1,5 +1,5 @@
 import type { ClaimDoubt } from '../agree'
-import { resultUnit, type Plan } from '../lesson'
+import { forMeasure, resultUnit, type Plan } from '../lesson'
 import { sentenceCase } from './evidence'
 import { GRADE_NAMES } from './grades'
 import type { FindingWords } from './findings'
@@ -7,7 +7,8 @@ import { list, nameOfCondition } from './names'
 import { writeFigure } from './tables'
 
 /** What a conclusion claims or leaves out, in words. */
-export function doubtWordsOfConclusion(doubt: ClaimDoubt, plan: Plan): FindingWords {
+export function doubtWordsOfConclusion(doubt: ClaimDoubt, whole: Plan): FindingWords {
+  const plan = doubt.measure === undefined ? whole : forMeasure(whole, doubt.measure)
   const quoted = (words: string[]) => list(words.slice(0, 3).map((word) => `“${word}”`))
   switch (doubt.code) {
     case 'claims-too-much':

@@ -36,6 +36,8 @@ function csvProblemWords({ code, line, column, detail }: CsvProblem): string {
       return `${at}: “${detail}” is not a repeat from 1 to 20.`
     case 'unknown-moment':
       return `${at}: the plan has no moment called “${detail}”.`
+    case 'unknown-measure':
+      return `${at}: nothing that is measured is called “${detail}”.`
     case 'bad-value':
       return `${at}: “${detail}” is not a number.`
     case 'unknown-unit':

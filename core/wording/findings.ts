@@ -1,5 +1,5 @@
 import type { SupplyField } from '../kit'
-import { changedFactor, letterOf, measuredCard, type Plan } from '../lesson'
+import { changedFactor, forMeasure, letterOf, measuredCard, type Plan } from '../lesson'
 import { unitOf, writeShort, withUnit } from '../quantity'
 import type { Finding } from '../secondLook'
 import { conditionsWords, KIND_WORDS, trayWords } from './kinds'
@@ -22,6 +22,13 @@ export interface FindingWords {
 
 /** One finding of the Second look in words. */
 export function findingWords(finding: Finding, plan: Plan): FindingWords {
+  if (finding.measure === undefined) return wordsOf(finding, plan)
+  const view = forMeasure(plan, finding.measure)
+  const words = wordsOf(finding, view)
+  return { ...words, text: `${sentenceCase(measuredCard(view)?.name.trim() || 'The other measure')}: ${words.text}` }
+}
+
+function wordsOf(finding: Finding, plan: Plan): FindingWords {
   const measured = measuredCard(plan)
   const letters = (ids: string[]) => list(ids.map((id) => letterOf(plan, id)))
   const factor = (id: string) => plan.factors.find((one) => one.id === id)?.name ?? 'a factor'
@@ -316,7 +323,7 @@ export function findingWords(finding: Finding, plan: Plan): FindingWords {
     case 'homeless':
       return {
         title: `${counted(finding.count, 'reading')} not in the table`,
-        text: 'They belong to a condition, group, time or repeat that the plan no longer has.',
+        text: 'They belong to a condition, group, time, repeat or measure that the plan no longer has.',
         why: 'Nothing is lost: bring it back into the plan and they return.',
       }
     case 'gaps':

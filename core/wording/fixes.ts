@@ -1,6 +1,6 @@
 import { mendingOf } from '../fairness'
 import type { Customs } from '../kit'
-import { letterOf, type Plan } from '../lesson'
+import { forMeasure, letterOf, type Plan } from '../lesson'
 import { unitOf, writeShort, type UnitCode } from '../quantity'
 import type { Fix } from '../secondLook'
 import { dayWords } from './days'
@@ -14,6 +14,8 @@ import { mendWords, wayOutWords } from './waysOut'
 export function fixWords(fix: Fix, plan: Plan, english: Customs['english'] = 'british'): string {
   const letters = (ids: string[]) => list(ids.map((id) => letterOf(plan, id)))
   switch (fix.code) {
+    case 'on-measure':
+      return fixWords(fix.fix, forMeasure(plan, fix.measure), english)
     case 'choose-change':
       return `Change ${plan.factors.find((one) => one.id === fix.factor)?.name ?? 'it'}`
     case 'choose-measure':

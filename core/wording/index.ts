@@ -77,7 +77,10 @@ export {
   measuredWith,
   methodWords,
   timeReached,
+  measureKey,
   momentWords,
+  readingWords,
+  unitsOfTrial,
   nameOfCondition,
   nameOfGroup,
   PHASE_NAMES,
@@ -166,3 +169,5 @@ export {
 } from './tables'
 export { classColumns, interactionSentence, pooledAgreement, testDifferenceWords } from './twoClasses'
 export { importedWords, ROLE_WORDS, skipWords } from './imports'
+export { gradesInOne, startersOfEach, tableName } from './severalTables'
+export { acrossFigures, acrossSentences, seriesChartWords, seriesNames } from './series'

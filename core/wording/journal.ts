@@ -1,6 +1,6 @@
 import { letterOf, WHOLE_CLASS, type Plan, type Reading } from '../lesson'
 import type { JournalKind, JournalLine } from '../record'
-import { BOARD_WORDS, momentWords, nameOfCondition, nameOfGroup, writeReading, WONDER_WORDS } from './names'
+import { BOARD_WORDS, momentWords, nameOfCondition, nameOfGroup, readingWords, WONDER_WORDS } from './names'
 import { trialNumberWords } from './order'
 import { predictionSentence } from './vocabulary'
 
@@ -27,7 +27,7 @@ const STATION_WORDS = {
 export function journalWords(plan: Plan, { event, times }: JournalLine): string {
   switch (event.kind) {
     case 'reading':
-      return readingWords(plan, event.reading)
+      return readingLine(plan, event.reading)
     case 'observation': {
       const { condition, kind, text } = event.observation
       const about = condition === null ? '' : `${letterOf(plan, condition)} ${nameOfCondition(plan, condition)}: `
@@ -60,8 +60,8 @@ export function journalGroup(plan: Plan, { group }: JournalLine): string {
   return group === undefined ? '' : groupWords(plan, group)
 }
 
-function readingWords(plan: Plan, reading: Reading): string {
-  const { condition, practice, repeat, moment, value, unit, status, reason, confirmed, supersedes } = reading
+function readingLine(plan: Plan, reading: Reading): string {
+  const { condition, practice, repeat, moment, status, reason, confirmed, supersedes } = reading
   const place = [
     `${letterOf(plan, condition)} ${nameOfCondition(plan, condition)}`,
     practice ? 'practice' : `repeat ${repeat}`,
@@ -77,7 +77,7 @@ function readingWords(plan: Plan, reading: Reading): string {
         : confirmed && reason === ''
           ? ', said to be right'
           : `, put right${why}`
-  return `${place.filter(Boolean).join(', ')}: ${writeReading(plan, value, unit)}${became}`
+  return `${place.filter(Boolean).join(', ')}: ${readingWords(plan, reading)}${became}`
 }
 
 function groupWords(plan: Plan, group: string): string {

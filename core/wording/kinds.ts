@@ -1,4 +1,13 @@
-import { changedFactor, measuredCard, type Kind, type Plan, type PredictAs, type WhoseQuestion } from '../lesson'
+import {
+  changedFactor,
+  measuredCards,
+  seriesFactor,
+  seriesIn,
+  type Kind,
+  type Plan,
+  type PredictAs,
+  type WhoseQuestion,
+} from '../lesson'
 
 export interface KindWords {
   name: string
@@ -130,24 +139,44 @@ export interface Segment {
 
 /** The question in its parts, so that a page can underline the cards. */
 export function questionSegments(plan: Plan): Segment[] {
-  const [changed, measured] = [changedFactor(plan)?.name.trim(), measuredCard(plan)?.name.trim()]
+  const changed = changedFactor(plan)?.name.trim()
   const change: Segment = changed ? { text: bound(changed), card: 'change' } : { text: OPEN_CHANGE[plan.kind], card: 'open' }
-  const measure: Segment = measured ? { text: bound(measured), card: 'measure' } : { text: 'something we measure', card: 'open' }
+  const measure = measureSegments(plan)
   switch (plan.kind) {
     case 'fair-test':
     case 'before-after':
-      return [{ text: 'How does ' }, change, { text: ' change ' }, measure, { text: '?' }]
+      return [{ text: 'How does ' }, change, { text: ' change ' }, ...measure, ...secondly(plan), { text: '?' }]
     case 'over-time':
       return changed
-        ? [{ text: 'How does ' }, measure, { text: ' change over time, and does ' }, change, { text: ' matter?' }]
-        : [{ text: 'How does ' }, measure, { text: ' change over time?' }]
+        ? [{ text: 'How does ' }, ...measure, { text: ' change over time, and does ' }, change, { text: ' matter?' }]
+        : [{ text: 'How does ' }, ...measure, { text: ' change over time?' }]
     case 'order':
-      return [{ text: 'Which ' }, bare(change), { text: ' comes first, going by ' }, measure, { text: '?' }]
+      return [{ text: 'Which ' }, bare(change), { text: ' comes first, going by ' }, ...measure, { text: '?' }]
     case 'improve':
-      return [{ text: 'How can we make ' }, change, { text: ' better, going by ' }, measure, { text: '?' }]
+      return [{ text: 'How can we make ' }, change, { text: ' better, going by ' }, ...measure, { text: '?' }]
     case 'describe':
-      return [{ text: 'What do we find for each ' }, bare(change), { text: ': ' }, measure, { text: '?' }]
+      return [{ text: 'What do we find for each ' }, bare(change), { text: ': ' }, ...measure, ...secondly(plan), { text: '?' }]
   }
+}
+
+/** The second thing that differs on purpose, where there is one. */
+function secondly(plan: Plan): Segment[] {
+  const second = seriesFactor(plan)?.name.trim()
+  return second && seriesIn(plan).length > 0
+    ? [{ text: ', and does ' }, { text: bound(second), card: 'change' }, { text: ' matter' }]
+    : []
+}
+
+/** Everything that is measured, in a row. */
+function measureSegments(plan: Plan): Segment[] {
+  const named = measuredCards(plan).flatMap(({ name }): Segment[] =>
+    name.trim() === '' ? [] : [{ text: bound(name.trim()), card: 'measure' }],
+  )
+  if (named.length === 0) return [{ text: 'something we measure', card: 'open' }]
+  return named.flatMap((segment, place) => [
+    ...(place === 0 ? [] : [{ text: place === named.length - 1 ? ' and ' : ', ' }]),
+    segment,
+  ])
 }
 
 const OPEN_CHANGE: Record<Kind, string> = {

@@ -1,17 +1,21 @@
 import {
+  atMoment,
   conditionName,
   countsOf,
+  everyMomentOf,
   letterOf,
   measuredCard,
+  measuredCards,
   momentOf,
-  momentsOf,
   mostRepeats,
   resultMark,
   resultUnit,
   type BoardViewName,
+  type Measure,
   type Method,
   type Phase,
   type Plan,
+  type Reading,
   type RemarkList,
   type Stop,
 } from '../lesson'
@@ -75,13 +79,19 @@ export function nameOfCondition(plan: Plan, id: string): string {
 export function momentWords(plan: Plan, id: string): string {
   const moment = momentOf(plan, id)
   if (!moment) return id === '' ? '' : 'a time no longer in the plan'
-  return [whenWords(plan, id), moment.place].filter(Boolean).join(', ')
+  return [whenWords(plan, id), moment.place, nameOfMeasureAt(plan, id)].filter(Boolean).join(', ')
+}
+
+/** Which of several things a reading is of; empty where only one is measured. */
+function nameOfMeasureAt(plan: Plan, moment: string): string {
+  return measuredCards(plan).length < 2 ? '' : (measuredCard(atMoment(plan, moment))?.name.trim() ?? '')
 }
 
 /** When a trial is read, wherever in it. `whenWords(inTwoPlaces, 't5p1') // '5 min'` */
 export function whenWords(plan: Plan, id: string): string {
-  const { half, time } = momentOf(plan, id) ?? {}
+  const { half, time, name } = momentOf(plan, id) ?? {}
   if (half) return half
+  if (name !== undefined) return name.trim() || 'a moment without a name'
   if (time === undefined) return ''
   return plan.watch.unit === 'day' ? `day ${writeShort(time)}` : withUnit(writeShort(time), 'min')
 }
@@ -96,6 +106,11 @@ export function writeReading(plan: Plan, value: number, unit: ResultUnit): strin
   if (unit === 'words') return measuredCard(plan)?.method.words[value - 1] || `word ${writeShort(value)}`
   if (unit === 'place') return placeWords(value)
   return writeQuantity(value, unit, Math.max(decimalsOf(markOf(plan, unit)), Math.min(MOST_DECIMALS, decimalsOf(value))))
+}
+
+/** A reading of the record, as the thing that it is of is written. */
+export function readingWords(plan: Plan, { value, unit, moment }: Pick<Reading, 'value' | 'unit' | 'moment'>): string {
+  return writeReading(atMoment(plan, moment), value, unit)
 }
 
 /** Nobody reads more digits than these; what has more was worked out. */
@@ -170,24 +185,51 @@ export function readingHeadings(plan: Plan): string[] {
   return readingPlaces(plan).map(({ text }) => text)
 }
 
-/** The same with the repeat that each stands over. */
-export function readingPlaces(plan: Plan): { text: string; repeat: number }[] {
+/** The same with the repeat that each stands over, and the sign of its unit. */
+export function readingPlaces(plan: Plan): { text: string; repeat: number; unit: string }[] {
   const repeats = Array.from({ length: mostRepeats(plan) }, (_, place) => place + 1)
-  return repeats.flatMap((repeat) => readingHeading(plan, String(repeat)).map((text) => ({ text, repeat })))
+  const units = unitsOfTrial(plan)
+  return repeats.flatMap((repeat) =>
+    readingHeading(plan, String(repeat)).map((text, place) => ({ text, repeat, unit: units[place]! })),
+  )
+}
+
+/** The signs of the units in which one trial is read, moment by moment. `unitsOfTrial(plan) // ['mm']` */
+export function unitsOfTrial(plan: Plan): string[] {
+  return everyMomentOf(plan).map(({ id }) => unitOf(measuredCard(atMoment(plan, id))?.method.unit ?? 'count').symbol)
 }
 
 /** Headings of one trial, at every moment. `readingHeading(plan, 'practice') // ['practice']` */
 export function readingHeading(plan: Plan, trial: string): string[] {
-  return momentsOf(plan).map(({ id }) => {
-    const when = momentWords(plan, id)
+  return everyMomentOf(plan).map(({ id }) => {
+    const when = [whenWords(plan, id), momentOf(plan, id)?.place, measureSign(plan, id)].filter(Boolean).join(', ')
     if (when === '') return trial
     return plan.repeats === 1 && trial === '1' ? when : `${trial}: ${when}`
   })
 }
 
+/** How a column says of which measure it is: by its unit where no other has it, else by its name; nothing where there is one. */
+function measureSign(plan: Plan, moment: string): string {
+  const cards = measuredCards(plan)
+  const own = measuredCard(atMoment(plan, moment))
+  if (cards.length < 2 || !own) return ''
+  const symbol = ({ method }: Measure) => unitOf(method.unit).symbol
+  return symbol(own) !== '' && cards.every((one) => one.id === own.id || symbol(one) !== symbol(own))
+    ? symbol(own)
+    : own.name.trim()
+}
+
+/** What the signs of several measures stand for. `measureKey(plan) // ''` */
+export function measureKey(plan: Plan): string {
+  const cards = measuredCards(plan)
+  if (cards.length < 2) return ''
+  return cards.map(({ name, method }) => `${name.trim() || 'no name yet'}: ${methodWords(method)}`).join('; ')
+}
+
 /** What a group works out in the last column of its sheet; empty where there is nothing to work out. `'average'` */
 export function workedOutColumn(plan: Plan): string {
   if (plan.kind === 'improve') return 'what we changed'
+  if (measuredCards(plan).length > 1) return ''
   if (plan.kind === 'before-after') return countedName(plan, countsOf(plan)).toLowerCase()
   return plan.kind === 'over-time' || measuredCard(plan)?.method.instrument !== 'number' ? '' : 'average'
 }

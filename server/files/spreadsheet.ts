@@ -1,6 +1,6 @@
 import writeSheets, { type SheetData } from 'write-excel-file/node'
-import { averageOf, evidenceOf, summarise } from '../../core/evidence'
-import { resultUnit, type LessonRecord, type Plan } from '../../core/lesson'
+import { averageOf, everyTable, evidenceOf, summarise, type Table } from '../../core/evidence'
+import { atMoment, measuredCard, resultUnit, type LessonRecord, type Plan } from '../../core/lesson'
 import { unitOf } from '../../core/quantity'
 import { currentReadings, resultsTable } from '../../core/record'
 import {
@@ -11,6 +11,7 @@ import {
   evenedAverages,
   momentWords,
   nameOfGroup,
+  tableName,
   trialNumbers,
   writeResult,
 } from '../../core/wording'
@@ -22,18 +23,24 @@ const text = (value: string) => ({ value, type: String })
 /** A lesson as a spreadsheet of three sheets: the class's results, every reading that stands, and the plan in words. Numbers are numbers. */
 export async function lessonSpreadsheet(plan: Plan, record: LessonRecord): Promise<Buffer> {
   const file = await writeSheets([
-    { sheet: 'Results', data: resultsSheet(plan, record), columns: [{ width: 28 }, ...Array(6).fill({ width: 16 })] },
+    {
+      sheet: 'Results',
+      data: everyTable(plan, record).flatMap((table, _, tables) => resultsOf(table, tables)),
+      columns: [{ width: 28 }, ...Array(6).fill({ width: 16 })],
+    },
     {
       sheet: 'Readings',
       data: readingsSheet(plan, record),
-      columns: [{ width: 14 }, { width: 24 }, ...Array(8).fill({ width: 14 })],
+      columns: [{ width: 14 }, { width: 24 }, ...Array(9).fill({ width: 14 })],
     },
     { sheet: 'Plan', data: planSheet(plan, record), columns: [{ width: 24 }, { width: 90 }] },
   ])
   return file.toBuffer()
 }
 
-function resultsSheet(plan: Plan, record: LessonRecord): SheetData {
+/** The class's results of one measure and series, with its name over it where there are several. */
+function resultsOf(table: Table, tables: Table[]): SheetData {
+  const { plan, record } = table
   const unit = unitOf(resultUnit(plan)).symbol
   const way = averageWay(plan)
   const evened = evenedAverages(plan, evidenceOf(plan, record))
@@ -62,7 +69,9 @@ function resultsSheet(plan: Plan, record: LessonRecord): SheetData {
     return Number.isFinite(value) ? number(value) : text(writeResult(plan, value))
   }
   const sure = sureWords(plan, record)
-  return [head, ...rows, ...(sure === '' ? [] : [[], [text(sure)]])]
+  const name = tableName(table, tables)
+  const own = [head, ...rows, ...(sure === '' ? [] : [[], [text(sure)]])]
+  return name === '' ? own : [[bold(name)], ...own, []]
 }
 
 function readingsSheet(plan: Plan, record: LessonRecord): SheetData {
@@ -71,6 +80,7 @@ function readingsSheet(plan: Plan, record: LessonRecord): SheetData {
     'Condition',
     'Repeat',
     'When',
+    'Measure',
     'Value',
     'Unit',
     'Status',
@@ -83,7 +93,8 @@ function readingsSheet(plan: Plan, record: LessonRecord): SheetData {
     text(nameOfGroup(plan, reading.group)),
     text(conditionWithLetter(plan, reading.condition)),
     number(reading.repeat),
-    text(momentWords(plan, reading.moment)),
+    text(momentWords(atMoment(plan, reading.moment), reading.moment)),
+    text(measuredCard(atMoment(plan, reading.moment))?.name ?? ''),
     number(reading.value),
     text(unitOf(reading.unit).symbol),
     text(reading.status === 'kept' ? 'kept' : 'set aside'),

@@ -257,7 +257,8 @@ for (const { kind, investigation, method, enter, stored: row } of KINDS) {
     const { id } = await ask<{ id: string }>('POST', '/api/lessons', { investigation })
     const whole = await ask<WholeLesson>('GET', `/api/lessons/${id}`)
     const plan = { ...withKind(whole.lesson.plan, kind), practice: 0 }
-    if (kind === 'over-time') plan.watch = { unit: 'min', times: [1, 3], places: ['top', 'bottom'], instruments: 1, among: 'group' }
+    if (kind === 'over-time')
+      plan.watch = { unit: 'min', times: [1, 3], named: [], places: ['top', 'bottom'], instruments: 1, among: 'group' }
     if (method) plan.measures = plan.measures.map((card) => ({ ...card, method: readBy(card.method, method) }))
     await ask('PUT', `/api/lessons/${id}/plan`, { plan, revision: whole.lesson.revision })
     const { page, context } = await open(browser, { width: 390, height: 844 }, network())

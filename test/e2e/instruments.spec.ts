@@ -144,7 +144,7 @@ test('a second reader looks without having seen the first number, jobs turn by s
 test('several places of a jar are read at one go, by the countdown of the class’s clock', async ({ page, baseURL }) => {
   const lesson = await lessonWith(baseURL, (plan) => {
     Object.assign(plan, withKind(plan, 'over-time'))
-    plan.watch = { unit: 'min', times: [0, 3], places: ['top', 'bottom'], instruments: 1, among: 'group' }
+    plan.watch = { unit: 'min', times: [0, 3], named: [], places: ['top', 'bottom'], instruments: 1, among: 'group' }
     plan.practice = 0
     plan.repeats = 1
   })

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { dayOf } from '~~/core/clock'
-import { classSentences, CONCLUSION_PARTS, isUnfinished, originOf, partsOf, readConclusion, wordsUsed } from '~~/core/agree'
-import { evidenceOf } from '~~/core/evidence'
+import { classSentences, CONCLUSION_PARTS, isUnfinished, originOf, partsOf, readForClass, wordsUsed } from '~~/core/agree'
+import { everyTable, evidenceOf } from '~~/core/evidence'
 import { BOUNDS, AGES, type Conclusion } from '~~/core/lesson'
 import { stampedOrders } from '~~/core/predictions'
 import {
@@ -9,11 +9,11 @@ import {
   doubtLead,
   doubtWordsOfConclusion,
   foresight,
-  gradeName,
+  gradesInOne,
   handsForesight,
   nameOfGroup,
   PART_WORDS,
-  sentenceStarters,
+  startersOfEach,
   wordMat,
 } from '~~/core/wording'
 
@@ -30,9 +30,10 @@ const { text, from, take, waiting } = useSentence(last, box)
 const hands = ref<number | null>(last.value?.hands ?? null)
 
 const read = computed(() =>
-  evidence.value && text.value.trim() !== '' ? readConclusion(text.value, plan.value, evidence.value) : undefined,
+  evidence.value && text.value.trim() !== '' ? readForClass(text.value, plan.value, lesson.record) : undefined,
 )
-const starters = computed(() => (evidence.value ? sentenceStarters(plan.value, evidence.value) : []))
+const tables = computed(() => everyTable(plan.value, lesson.record))
+const starters = computed(() => startersOfEach(tables.value))
 const parts = computed(() => partsOf(text.value, plan.value))
 const words = computed(() => wordMat(plan.value).map(({ word }) => word.toLowerCase()))
 const used = computed(() => new Set(wordsUsed(text.value, words.value)))
@@ -148,7 +149,7 @@ async function keep(agreed: boolean): Promise<void> {
         <h3 class="mb-close text-lead" id="starters">
           Ways to begin
           <span class="soft font-dense text-body font-normal"
-            >that say no more than “{{ gradeName(evidence).toLowerCase() }}”, for children of</span
+            >that say no more than “{{ gradesInOne(tables).toLowerCase() }}”, for children of</span
           >
           <ChoiceField
             bare

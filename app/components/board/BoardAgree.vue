@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { classConclusion, offersOf } from '~~/core/agree'
-import { evidenceOf } from '~~/core/evidence'
+import { everyTable, evidenceOf } from '~~/core/evidence'
 import { groupOf, type BoardState, type LessonRecord, type Plan } from '~~/core/lesson'
 import { stampedOrders } from '~~/core/predictions'
-import { foresight, gradeName, handsForesight } from '~~/core/wording'
+import { foresight, gradesInOne, handsForesight } from '~~/core/wording'
 
 /** The class's sentence in large letters, as it is being written; the groups' sentences until there is one. */
 const props = defineProps<{ plan: Plan; record: LessonRecord; board: BoardState }>()
@@ -23,8 +23,8 @@ const FEW = 5
     <p v-if="agreed && last">
       Agreed<template v-if="last.hands !== null">, {{ last.hands }} hands up</template>.
       <template v-if="evidence"
-        >How sure: <strong>{{ gradeName(evidence).toLowerCase() }}</strong>. {{ foresight(plan, evidence, orders) }}
-        {{ handsForesight(plan, evidence, record) }}</template
+        >How sure: <strong>{{ gradesInOne(everyTable(plan, record)).toLowerCase() }}</strong>.
+        {{ foresight(plan, evidence, orders) }} {{ handsForesight(plan, evidence, record) }}</template
       >
     </p>
     <ul v-else class="offers" :class="{ many: offers.length > FEW }">

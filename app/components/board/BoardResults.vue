@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { evidenceOf } from '~~/core/evidence'
+import { everyTable, evidenceOf } from '~~/core/evidence'
 import type { LessonRecord, Plan } from '~~/core/lesson'
 import { doneByAll, progressOf } from '~~/core/record'
 import { gradeName, sureSentences } from '~~/core/wording'
@@ -9,6 +9,10 @@ const ResultsChart = defineAsyncComponent(() => import('~/components/charts/Resu
 const props = defineProps<{ plan: Plan; record: LessonRecord; dark: boolean; shown: boolean }>()
 const emit = defineEmits<{ show: [] }>()
 const done = computed(() => doneByAll(progressOf(props.plan, props.record.readings)))
+const several = computed(() => {
+  const tables = everyTable(props.plan, props.record)
+  return tables.length > 1 && tables.some((table) => table.evidence.summaries.length > 0)
+})
 const evidence = computed(() => evidenceOf(props.plan, props.record))
 </script>
 
@@ -18,6 +22,7 @@ const evidence = computed(() => evidenceOf(props.plan, props.record))
     <p>{{ done.done }} of {{ done.all }} written down. What do you expect now?</p>
     <VBtn class="show justify-self-start text-title" @click="emit('show')">Show them now</VBtn>
   </div>
+  <SideBySide v-else-if="several" big :dark="dark" :plan="plan" :record="record" />
   <div v-else-if="evidence && evidence.summaries.length > 0" class="results flex flex-col gap-near h-full">
     <div class="flex-1 min-h-0"><ResultsChart big :dark="dark" :plan="plan" :record="record" /></div>
     <p>

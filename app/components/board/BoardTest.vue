@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { Coming } from '~~/core/clock'
-import { activeConditions, letterOf, type LessonRecord, type Plan } from '~~/core/lesson'
-import { currentReadings, doubtfulReadings, progressOf, shareDone, type Cell, type Progress } from '~~/core/record'
-import { nameOfCondition, nameOfGroup, soonWords, stationWords, writeReading } from '~~/core/wording'
+import { activeConditions, eachMeasure, letterOf, type LessonRecord, type Plan } from '~~/core/lesson'
+import { currentReadings, doubtfulReadings, progressOf, shareDone, trialsOf, type Cell, type Progress } from '~~/core/record'
+import { nameOfCondition, nameOfGroup, soonWords, stationWords, readingWords } from '~~/core/wording'
 import type { RunningClock } from '~~/core/clock'
 
 /** What each group has done and has left, the clock, and the number that came in last. */
@@ -17,14 +17,21 @@ const props = defineProps<{
 const emit = defineEmits<{ turnClock: [] }>()
 const conditions = computed(() => activeConditions(props.plan))
 const progress = computed(() => progressOf(props.plan, props.record.readings))
-const asked = computed(() => new Set(doubtfulReadings(props.plan, props.record.readings).map(({ reading }) => reading.id)))
+const asked = computed(
+  () =>
+    new Set(
+      eachMeasure(props.plan).flatMap((view) => doubtfulReadings(view, props.record.readings).map(({ reading }) => reading.id)),
+    ),
+)
 const latest = computed(() =>
   currentReadings(props.record.readings)
     .filter((reading) => !reading.practice)
     .at(-1),
 )
 // With many trials a dot each would be too small to see from the back: a vessel for each condition fills instead.
-const trials = computed(() => (progress.value[0]?.all ?? 0) / Math.max(1, conditions.value.length))
+const trials = computed(() =>
+  Math.max(0, ...conditions.value.map(({ id }) => (progress.value[0] ? trialsOf(progress.value[0], id).length : 0))),
+)
 const compact = computed(() => conditions.value.length * trials.value > 24 || conditions.value.length > 6)
 const size = computed(() => Math.max(9, Math.min(22, Math.floor(620 / (conditions.value.length * (trials.value + 1.5)) - 5))))
 
@@ -40,8 +47,7 @@ function stateOf(cell: Cell): string {
   if (cell.kept.length > 0) return 'done'
   return cell.setAside.length > 0 ? 'aside' : 'open'
 }
-const ofCondition = (one: Progress, id: string) => one.cells.filter((cell) => cell.condition === id)
-const anyAsked = (one: Progress, id: string) => ofCondition(one, id).some((cell) => stateOf(cell) === 'asked')
+const anyAsked = (one: Progress, id: string) => trialsOf(one, id).some((cell) => stateOf(cell) === 'asked')
 const shapeOf = (id: string) => props.plan.groups.find((group) => group.id === id)!.shape
 </script>
 
@@ -77,7 +83,7 @@ const shapeOf = (id: string) => props.plan.groups.find((group) => group.id === i
               </span>
               <span v-else class="dots" :style="{ '--dot': `${size * 0.078}vw` }">
                 <b class="mr-hair">{{ letterOf(plan, condition.id) }}</b>
-                <i v-for="cell in ofCondition(one, condition.id)" :key="cell.repeat" :class="stateOf(cell)">{{
+                <i v-for="cell in trialsOf(one, condition.id)" :key="`${cell.repeat}${cell.moment}`" :class="stateOf(cell)">{{
                   stateOf(cell) === 'asked' ? '?' : ''
                 }}</i>
               </span>
@@ -99,7 +105,7 @@ const shapeOf = (id: string) => props.plan.groups.find((group) => group.id === i
         <template v-else-if="latest">
           Last in: {{ nameOfGroup(plan, latest.group) }}, {{ letterOf(plan, latest.condition) }}
           {{ nameOfCondition(plan, latest.condition) }}
-          <strong class="nowrap text-figure">{{ writeReading(plan, latest.value, latest.unit) }}</strong>
+          <strong class="nowrap text-figure">{{ readingWords(plan, latest) }}</strong>
         </template>
         <template v-else>The first number is still to come.</template>
       </p>

@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import { resultsGraph } from '~~/core/charts'
 import type { LessonRecord, Plan } from '~~/core/lesson'
-import { chartWords } from '~~/core/wording'
+import { wordsOf } from './optionOf'
 import { svgOf } from './pictureOf'
 
 /** The results graph for paper: drawn once at a size of its own, so that it fits whatever sheet it is printed on. */
@@ -10,7 +9,6 @@ const props = withDefaults(defineProps<{ plan: Plan; record: LessonRecord; width
   height: 300,
 })
 const place = ref<HTMLElement>()
-const graph = computed(() => resultsGraph(props.plan, props.record))
 const svg = computed(() =>
   svgOf(props.plan, props.record, { big: false, dark: false, paper: true }, { width: props.width, height: props.height }),
 )
@@ -25,7 +23,7 @@ watchEffect(
 </script>
 
 <template>
-  <div v-if="graph" ref="place" class="paper-chart" role="img" :aria-label="chartWords(plan, graph)" />
+  <div v-if="svg !== undefined" ref="place" class="paper-chart" role="img" :aria-label="wordsOf(plan, record)" />
 </template>
 
 <style scoped>

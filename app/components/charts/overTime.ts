@@ -5,8 +5,8 @@ import { lookOf } from '~/theme/conditions'
 import { knownSeries, namesAxis, readingsSeries, resultAxis, roomFor, valueAxis, wordFill, wordLabel, type Pen } from './surface'
 
 // Lines are told apart by their letter, their symbol and their dashes, not by colour alone.
-const SYMBOLS = ['circle', 'triangle', 'rect', 'diamond', 'roundRect', 'pin']
-const DASHES = ['solid', 'dashed', 'dotted'] as const
+export const SYMBOLS = ['circle', 'triangle', 'rect', 'diamond', 'roundRect', 'pin']
+export const DASHES = ['solid', 'dashed', 'dotted'] as const
 
 /** Which word each condition was in the middle of its trials, as a band from one time to the next. */
 export function wordBands(pen: Pen): EChartsOption {

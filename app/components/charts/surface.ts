@@ -177,7 +177,7 @@ export function wordLabel({ text, dark, ink }: Pen) {
 }
 
 /** Room round a graph. */
-export function roomFor({ big }: Pen) {
+export function roomFor({ big }: Style) {
   return { left: big ? 24 : 12, right: big ? 30 : 18, top: big ? 56 : 34, bottom: 8, containLabel: true }
 }
 
@@ -214,7 +214,7 @@ const DECALS: Record<ConditionLook['hatch'], object> = {
 }
 
 /** A filled area in a condition's colour and hatch, in black and white on paper. */
-export function fill({ paper, dark, ink }: Pen, look: ConditionLook) {
+export function fill({ paper, dark, ink }: Style, look: ConditionLook) {
   return {
     color: paper ? '#fff' : dark ? look.colour : `${look.colour}44`,
     borderColor: ink,

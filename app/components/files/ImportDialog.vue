@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { COLUMN_ROLES, hasHeading, matchColumns, readImport, type ColumnMatch } from '~~/core/formats'
-import { activeConditions, measuredCard, momentsOf } from '~~/core/lesson'
+import { activeConditions, measuredCard, measuredCards, momentsOf } from '~~/core/lesson'
 import { NUMBER_UNITS, unitOf, type UnitCode } from '~~/core/quantity'
 import { conditionWithLetter, counted, importedWords, ROLE_WORDS, skipWords } from '~~/core/wording'
 
@@ -95,17 +95,28 @@ function done(added: number, others: number, why: string): void {
 }
 
 function setRole(column: number, value: string): void {
-  const [role, condition, repeat] = value.split('/') as [ColumnMatch['role'], string?, string?]
-  const own = { role, condition: condition || null, repeat: repeat ? Number(repeat) : null }
+  const [role, condition, repeat, measure] = value.split('/') as [ColumnMatch['role'], string?, string?, string?]
+  const own = { role, condition: condition || null, repeat: repeat ? Number(repeat) : null, measure: measure || null }
   matches.value = matches.value.map((match, at) => (at === column ? own : match))
 }
-const valueOf = ({ role, condition, repeat }: ColumnMatch) => [role, condition ?? '', repeat ?? ''].join('/').replace(/\/+$/, '')
+const valueOf = ({ role, condition, repeat, measure }: ColumnMatch) =>
+  [role, condition ?? '', repeat ?? '', measure ?? ''].join('/').replace(/\/+$/, '')
+/** Results of another measure than the first. */
+const others = computed(() => measuredCards(plan.value).slice(1))
+const ofMeasure = computed(() =>
+  others.value.map(({ id, name }) => ({
+    value: valueOf({ role: 'value', condition: null, repeat: null, measure: id }),
+    title: `result: ${name}`,
+  })),
+)
 /** A wide column keeps its repeat when it is offered again. */
 const wideOptions = (match: ColumnMatch) =>
-  activeConditions(plan.value).map(({ id }) => ({
-    value: valueOf({ role: 'value', condition: id, repeat: match.repeat }),
-    words: `result of ${conditionWithLetter(plan.value, id)}${match.repeat === null ? '' : `, repeat ${match.repeat}`}`,
-  }))
+  [undefined, ...others.value].flatMap((card) =>
+    activeConditions(plan.value).map(({ id }) => ({
+      value: valueOf({ role: 'value', condition: id, repeat: match.repeat, measure: card?.id ?? null }),
+      words: `result of ${conditionWithLetter(plan.value, id)}${match.repeat === null ? '' : `, repeat ${match.repeat}`}${card ? `: ${card.name}` : ''}`,
+    })),
+  )
 </script>
 
 <template>
@@ -134,6 +145,7 @@ const wideOptions = (match: ColumnMatch) =>
                   @update:model-value="setRole(column, $event)"
                   :options="[
                     ...roles.map((role) => ({ value: role, title: ROLE_WORDS[role] })),
+                    ...ofMeasure,
                     ...wideOptions(match).map((wide) => ({ value: wide.value, title: wide.words })),
                   ]"
                 />

@@ -1,6 +1,18 @@
 <script setup lang="ts">
 import type { Condition } from '~~/core/lesson'
-import { LONGEST, changedFactor, letterOf, withCondition, withLabel } from '~~/core/lesson'
+import {
+  atLevel,
+  baseConditions,
+  changedFactor,
+  letterOf,
+  LONGEST,
+  seriesIn,
+  withCondition,
+  withConditionInEach,
+  withLevel,
+  withLevelLabel,
+  withoutLevel,
+} from '~~/core/lesson'
 import { NUMBER_UNITS, unitOf } from '~~/core/quantity'
 import { conditionsWords } from '~~/core/wording'
 import { usedIn } from '~~/core/record'
@@ -16,18 +28,18 @@ const what = computed(() =>
 )
 const numbers = computed(() => plan.value.conditionsAs === 'numbers' && plan.value.kind !== 'improve')
 
-function add(label: string): void {
-  lesson.replace(withCondition(plan.value, newId(), label))
-}
+/** Of several series the levels are shown once: what is done to one is done in every series. */
+const shown = computed(() => baseConditions(plan.value))
 
-function change(id: string, what: (condition: Condition) => void, typing = ''): void {
-  lesson.edit((draft) => what(draft.conditions.find((one) => one.id === id)!), typing)
+function add(label: string): void {
+  const several = seriesIn(plan.value).length > 0
+  lesson.replace(several ? withConditionInEach(plan.value, label, newId) : withCondition(plan.value, newId(), label))
 }
 
 function markBaseline(id: string): void {
-  lesson.edit((draft) => {
-    for (const one of draft.conditions) one.baseline = one.id === id && !one.baseline
-  })
+  const none = { ...plan.value, conditions: plan.value.conditions.map((one) => ({ ...one, baseline: false })) }
+  const was = plan.value.conditions.find((one) => one.id === id)!.baseline
+  lesson.replace(was ? none : withLevel(none, id, (one) => ({ ...one, baseline: true })))
 }
 
 function itemsFor(condition: Condition) {
@@ -36,15 +48,15 @@ function itemsFor(condition: Condition) {
     {
       label: condition.leftOut ? 'Bring back' : 'Leave out',
       key: 'x',
-      run: () => change(condition.id, (one) => (one.leftOut = !one.leftOut)),
+      run: () => lesson.replace(withLevel(plan.value, condition.id, (one) => ({ ...one, leftOut: !condition.leftOut }))),
     },
-    ...(used.value.has(condition.id)
+    ...(atLevel(plan.value, condition.id).some((id) => used.value.has(id))
       ? []
       : [
           {
             label: 'Take away',
             key: 'Delete',
-            run: () => lesson.edit((draft) => (draft.conditions = draft.conditions.filter((one) => one.id !== condition.id))),
+            run: () => lesson.replace(withoutLevel(plan.value, condition.id)),
           },
         ]),
   ]
@@ -83,8 +95,8 @@ function itemsFor(condition: Condition) {
       </span>
     </header>
     <ul class="conditions flex flex-wrap gap-near mt-near">
-      <li v-for="(condition, place) in plan.conditions" :key="condition.id" class="condition" :class="{ out: condition.leftOut }">
-        <ConditionBadge :letter="letterOf(plan, condition.id)" :place="place" />
+      <li v-for="condition in shown" :key="condition.id" class="condition" :class="{ out: condition.leftOut }">
+        <ConditionBadge :letter="letterOf(plan, condition.id)" :place="plan.conditions.indexOf(condition)" />
         <div class="words flex-1 min-w-0">
           <GrowingField
             plain
@@ -93,7 +105,7 @@ function itemsFor(condition: Condition) {
             :model-value="condition.label"
             placeholder="no name yet"
             :longest="LONGEST.name"
-            @update:model-value="lesson.replace(withLabel(plan, condition.id, $event), `condition-${condition.id}`)"
+            @update:model-value="lesson.replace(withLevelLabel(plan, condition.id, $event), `condition-${condition.id}`)"
           />
           <p v-if="condition.baseline || condition.leftOut" class="hint pl-close text-small">
             {{ condition.leftOut ? 'left out' : 'baseline' }}
@@ -111,7 +123,8 @@ function itemsFor(condition: Condition) {
         />
       </li>
     </ul>
-    <LevelHelper v-if="numbers" />
+    <SeriesRows v-if="seriesIn(plan).length > 0" />
+    <LevelHelper v-if="numbers && seriesIn(plan).length === 0" />
   </section>
 </template>
 

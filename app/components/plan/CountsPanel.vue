@@ -8,7 +8,6 @@ import {
   countedUntil,
   countsOf,
   LONGEST,
-  measuredCard,
   resultUnit,
   watchedPlaces,
   type Method,
@@ -16,15 +15,13 @@ import {
 import { bestChoices, countedChoice, countsLine, eachExample, eachIsChoices, placeChoices } from '~~/core/wording'
 
 /** Which figure speaks for a trial, what is best, and what is known of it from elsewhere. */
-const lesson = useLesson()
-const plan = computed(() => lesson.plan!)
-const method = computed(() => measuredCard(plan.value)?.method)
+const { plan, method, editMethod } = useMeasureInHand()
 const choices = computed(() => countedFor(plan.value).map((value) => ({ value, ...countedChoice(plan.value, value) })))
 const example = computed(() => choices.value.find(({ value }) => value === countsOf(plan.value))?.hint)
 const places = computed(() => watchedPlaces(plan.value))
 const byNumber = computed(() => method.value?.instrument === 'number')
 function set<Part extends keyof Method>(part: Part, value: Method[Part], typing = ''): void {
-  lesson.edit((draft) => (measuredCard(draft)!.method[part] = value), typing)
+  editMethod((own) => ({ ...own, [part]: value }), typing)
 }
 const setCounts = (value: string) => value !== 'reading' && set('counts', value as Method['counts'])
 </script>

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { activeConditions, type Factor } from '~~/core/lesson'
+import { activeConditions, seriesIn, withSeries, type Factor } from '~~/core/lesson'
 import { chooseChange } from '~~/core/fairness'
-import { counted, takeWords } from '~~/core/wording'
+import { counted, seriesNames, takeWords } from '~~/core/wording'
 
 /** A thing we could change. Kept the same, it asks how. */
-const props = defineProps<{ factor: Factor; tray: 'heap' | 'change' | 'keep' }>()
+const props = defineProps<{ factor: Factor; tray: 'heap' | 'change' | 'second' | 'keep' }>()
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
 const unsaid = computed(() => props.tray === 'keep' && props.factor.how.trim() === '')
@@ -18,17 +18,30 @@ function write(part: 'name' | 'how', text: string): void {
   }, `${part}-${props.factor.id}`)
 }
 
+/** A second thing may differ, too, where there is something to compare and none does yet. */
+const mayDiffer = computed(
+  () =>
+    props.tray === 'keep' &&
+    ['fair-test', 'before-after', 'over-time', 'describe'].includes(plan.value.kind) &&
+    activeConditions(plan.value).length > 0 &&
+    seriesIn(plan.value).length === 0,
+)
 const items = computed(() => [
-  {
-    label: takeWords(plan.value.kind),
-    key: 'c',
-    run: () => lesson.replace(chooseChange(plan.value, props.factor.id)),
-  },
+  ...(props.tray === 'second'
+    ? []
+    : [{ label: takeWords(plan.value.kind), key: 'c', run: () => lesson.replace(chooseChange(plan.value, props.factor.id)) }]),
+  ...(mayDiffer.value ? [{ label: 'Test two of these as well', key: 's', run: differToo }] : []),
   ...(props.tray === 'change'
     ? [{ label: 'Keep the same', key: 'k', run: () => lesson.edit((draft) => (draft.changed = null)) }]
     : []),
-  { label: 'Take away', key: 'Delete', run: takeAway },
+  ...(props.tray === 'second' ? [] : [{ label: 'Take away', key: 'Delete', run: takeAway }]),
 ])
+
+/** What it was kept at is the first of two; the other waits for its name. */
+function differToo(): void {
+  lesson.replace(withSeries(plan.value, props.factor.id, [props.factor.how.trim() || 'the first', ''], newId))
+  lesson.target = `series-${plan.value.series.at(-1)!.id}`
+}
 
 function takeAway(): void {
   lesson.edit((draft) => {
@@ -53,6 +66,7 @@ function takeAway(): void {
     <p v-if="tray === 'change'" class="note py-0 px-close text-soft text-small">
       {{ counted(activeConditions(plan).length, 'condition') }}, {{ plan.conditionsAs === 'kinds' ? 'named kinds' : 'numbers' }}
     </p>
+    <p v-if="tray === 'second'" class="note py-0 px-close text-soft text-small">{{ seriesNames(plan) }}, every condition in each</p>
     <p v-if="differs" class="note wrong py-0 px-close text-soft text-small">
       <span aria-hidden="true">▲</span>
       not the same for all

@@ -1,10 +1,22 @@
 <script setup lang="ts">
-import { countedFor, type Measure } from '~~/core/lesson'
+import {
+  countedFor,
+  forMeasure,
+  measuredCards,
+  MOST_MEASURED,
+  withFirstMeasured,
+  withMeasuredToo,
+  withoutMeasured,
+  type Measure,
+} from '~~/core/lesson'
+import { isRead } from '~~/core/record'
 import { countsLine, methodWords } from '~~/core/wording'
 
 /** A thing we could measure, and with what. */
 const props = defineProps<{ measure: Measure; chosen: boolean }>()
 const lesson = useLesson()
+const notices = useNotices()
+const emit = defineEmits<{ look: [] }>()
 
 function write(name: string): void {
   lesson.edit((draft) => {
@@ -12,33 +24,56 @@ function write(name: string): void {
   }, `measure-${props.measure.id}`)
 }
 
-const countsSaid = computed(() => countsLine(lesson.plan!, { example: true }))
+/** The lesson as this card sees it. */
+const plan = computed(() => forMeasure(lesson.plan!, props.measure.id))
+const countsSaid = computed(() => countsLine(plan.value, { example: true }))
+const place = computed(() => measuredCards(lesson.plan!).findIndex(({ id }) => id === props.measure.id))
+const room = computed(() => {
+  const { length } = measuredCards(lesson.plan!)
+  return lesson.plan!.kind !== 'order' && length > 0 && length < MOST_MEASURED
+})
 
 const items = computed(() => [
-  props.chosen
-    ? { label: 'Put it aside', key: 'k', run: () => lesson.edit((draft) => (draft.measured = null)) }
-    : { label: 'Measure this', key: 'm', run: () => lesson.edit((draft) => (draft.measured = props.measure.id)) },
-  {
-    label: 'Take away',
-    key: 'Delete',
-    run: () =>
-      lesson.edit((draft) => {
-        draft.measures = draft.measures.filter((one) => one.id !== props.measure.id)
-        if (draft.measured === props.measure.id) draft.measured = null
-      }),
-  },
+  ...(props.chosen
+    ? [
+        ...(place.value > 0
+          ? [{ label: 'Put it first', key: 'f', run: () => lesson.replace(withFirstMeasured(lesson.plan!, props.measure.id)) }]
+          : []),
+        { label: 'Put it aside', key: 'k', run: () => lesson.replace(withoutMeasured(lesson.plan!, props.measure.id)) },
+      ]
+    : [
+        { label: 'Measure this', key: 'm', run: () => lesson.replace(withFirstMeasured(lesson.plan!, props.measure.id)) },
+        ...(room.value
+          ? [{ label: 'Measure this too', key: 't', run: () => lesson.replace(withMeasuredToo(lesson.plan!, props.measure.id)) }]
+          : []),
+      ]),
+  { label: 'Take away', key: 'Delete', run: takeAway },
 ])
+
+/** The panels below speak of this card then. */
+async function look(target: string): Promise<void> {
+  emit('look')
+  await nextTick()
+  await focusTarget(target)
+}
+
+function takeAway(): void {
+  const without = withoutMeasured(lesson.plan!, props.measure.id)
+  const several = measuredCards(lesson.plan!).length > 1 || !props.chosen
+  if (several && isRead(lesson.plan!, lesson.record.readings, props.measure.id)) {
+    if (props.chosen) lesson.replace(without)
+    return notices.done('It has readings, so it stays beside the trays.')
+  }
+  lesson.replace({ ...without, measures: without.measures.filter(({ id }) => id !== props.measure.id) })
+}
 </script>
 
 <template>
   <TrayCard :name="measure.name" :items="items" @rename="write">
-    <LinkBtn class="method" @click="focusTarget('method-tool')">{{ methodWords(measure.method) }}</LinkBtn>
-    <LinkBtn
-      v-if="chosen && countsSaid"
-      class="method"
-      @click="focusTarget(countedFor(lesson.plan!).length > 1 ? 'counts' : 'best')"
-      >{{ countsSaid }}</LinkBtn
-    >
+    <LinkBtn class="method" @click="look('method-tool')">{{ methodWords(measure.method) }}</LinkBtn>
+    <LinkBtn v-if="chosen && countsSaid" class="method" @click="look(countedFor(plan).length > 1 ? 'counts' : 'best')">{{
+      countsSaid
+    }}</LinkBtn>
   </TrayCard>
 </template>
 

@@ -1,16 +1,15 @@
 <script setup lang="ts">
-import { BOUNDS, LONGEST, measuredCard, MOST_WORDS, readNames, type Method } from '~~/core/lesson'
+import { BOUNDS, LONGEST, MOST_WORDS, readNames, type Method } from '~~/core/lesson'
 import { expectedUnit, INSTRUMENTS, instrumentsFor, readingSdOf, trialSdOf, withInstrument } from '~~/core/measuring'
 import { NUMBER_UNITS, unitOf, writeShort } from '~~/core/quantity'
 import { instrumentWords, methodWords } from '~~/core/wording'
 
 /** How we measure, how much that wobbles, and what has to be so before every trial. */
 const lesson = useLesson()
-const plan = computed(() => lesson.plan!)
-const method = computed(() => measuredCard(plan.value)?.method)
+const { plan, method, editMethod } = useMeasureInHand()
 
 function set<Part extends keyof Method>(part: Part, value: Method[Part], typing = ''): void {
-  lesson.edit((draft) => (measuredCard(draft)!.method[part] = value), typing)
+  editMethod((own) => ({ ...own, [part]: value }), typing)
 }
 
 function addLine(text: string): void {
@@ -20,7 +19,7 @@ function addLine(text: string): void {
 /** Takes a ready instrument with its wobble; its name stands in the field afterwards, to be edited. */
 function pick(chosen: string): void {
   const instrument = INSTRUMENTS.find(({ code }) => code === chosen)
-  if (instrument) lesson.edit((draft) => (measuredCard(draft)!.method = withInstrument(method.value!, instrument)))
+  if (instrument) editMethod((own) => withInstrument(own, instrument))
 }
 
 const byNumber = computed(() => method.value?.instrument === 'number')

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { BOUNDS, activeConditions, measuredCard } from '~~/core/lesson'
+import { BOUNDS, activeConditions } from '~~/core/lesson'
 import { benchFigures, hasBench } from '~~/core/benches'
 import { learnedWobble } from '~~/core/evidence'
 import { applyWay, expectedUnit, outlookOf, waysToSee, WANTED_CHANCE, withExpected } from '~~/core/measuring'
@@ -21,8 +21,7 @@ import {
 /** Will we see it: how often this plan comes out clear, and what would help. A bar sets the repeats. */
 const lesson = useLesson()
 const { say } = useCustoms()
-const plan = computed(() => lesson.plan!)
-const method = computed(() => measuredCard(plan.value)?.method)
+const { plan, method, editMethod, replace } = useMeasureInHand()
 /** What the class's own readings show of its wobble, once there are enough. */
 const learned = computed(() => learnedWobble(plan.value, lesson.record.readings))
 const outlook = computed(() => outlookOf(plan.value, learned.value))
@@ -37,15 +36,12 @@ const warming = ref(false)
 const WarmUp = defineAsyncComponent(() => import('~/components/plan/WarmUp.vue'))
 
 function guess(part: 'expectedLow' | 'expectedHigh', value: number | null): void {
-  lesson.edit((draft) => {
-    const own = measuredCard(draft)!.method
-    Object.assign(own, { [part]: value, expected: {}, expectedFrom: 'guess' })
-  })
+  editMethod((own) => ({ ...own, [part]: value, expected: {}, expectedFrom: 'guess' }))
 }
 
 function take(from: 'practice' | 'bench'): void {
   const figures = from === 'practice' ? practice.value : benchFigures(plan.value)
-  if (figures) lesson.edit((draft) => (measuredCard(draft)!.method = withExpected(method.value!, figures, from)))
+  if (figures) editMethod((own) => withExpected(own, figures, from))
 }
 </script>
 
@@ -139,7 +135,7 @@ function take(from: 'practice' | 'bench'): void {
           </p>
           <ul v-if="ways.length > 0" class="ways grid gap-close mt-close" aria-label="What would do it">
             <li v-for="way in ways" :key="way.code">
-              <VBtn size="small" @click="lesson.replace(applyWay(plan, way, newId))">
+              <VBtn size="small" @click="replace(applyWay(plan, way, newId))">
                 {{ wayWords(way, plan) }}
               </VBtn>
               <span class="hint">{{ wayChance(way) }}, {{ wayCost(way) }}</span>

@@ -4,6 +4,7 @@ import { KIND_SHAPES } from '~~/core/lesson'
 /** The kind of test, the trays, the conditions, whether that is fair, and whether the class will see a difference. */
 const lesson = useLesson()
 const painted = usePainted()
+const { cards, inHand } = provideMeasureInHand()
 </script>
 
 <template>
@@ -13,12 +14,13 @@ const painted = usePainted()
       <QuestionLine :plan="lesson.plan" class="asked" />
       <KindPicker />
     </div>
-    <PlanTrays />
+    <PlanTrays @look="inHand = $event" />
     <ConditionRow />
     <WatchPanel v-if="lesson.plan.kind === 'over-time'" />
     <FairCheck v-if="KIND_SHAPES[lesson.plan.kind].compares" />
     <template v-if="painted">
       <ThingsLine v-if="lesson.plan.kind !== 'over-time'" />
+      <MeasureInHand v-model="inHand" label="Which measure" :options="cards" />
       <OutlookPanel />
       <TellingPanel />
       <CountsPanel />

@@ -4,9 +4,13 @@ import { chooseChange } from '~~/core/fairness'
 import {
   changedFactor,
   keptFactors,
-  measuredCard,
+  measuredCards,
   newMeasure,
   readBy,
+  seriesFactor,
+  withFirstMeasured,
+  withMeasuredToo,
+  withoutMeasured,
   KIND_SHAPES,
   type Factor,
   type Measure,
@@ -15,17 +19,19 @@ import { withNamedInstrument } from '~~/core/measuring'
 import { trayWords } from '~~/core/wording'
 
 /** Three trays and what is not in one yet. Exactly one card lies in Change and one in Measure; every other factor is kept the same. */
+const emit = defineEmits<{ look: [measure: string] }>()
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
 const changed = computed(() => changedFactor(plan.value))
-const measured = computed(() => measuredCard(plan.value))
-const spareMeasures = computed(() => plan.value.measures.filter((measure) => measure.id !== plan.value.measured))
+const measured = computed(() => measuredCards(plan.value))
+const spareMeasures = computed(() => plan.value.measures.filter((measure) => !measured.value.includes(measure)))
 
 // What lies in a tray follows from the plan; a drop only says which card is the chosen one, or in which order the others lie.
 const inChange = tray<Factor>(() => (changed.value ? [changed.value] : []), chooseChanged)
 const inKeep = tray<Factor>(() => keptFactors(plan.value), reorderFactors)
+const second = computed(() => seriesFactor(plan.value))
 const inHeap = tray<Factor>(() => (changed.value ? [] : plan.value.factors), reorderFactors)
-const inMeasure = tray<Measure>(() => (measured.value ? [measured.value] : []), chooseMeasured)
+const inMeasure = tray<Measure>(() => measured.value, chooseMeasured)
 const inMeasureHeap = tray<Measure>(
   () => spareMeasures.value,
   () => undefined,
@@ -41,13 +47,18 @@ function chooseChanged(cards: Factor[]): void {
   else if (id !== plan.value.changed) lesson.replace(chooseChange(plan.value, id))
 }
 
+/** A card that is dropped takes the place of the only one, or lies down beside several. */
 function chooseMeasured(cards: Measure[]): void {
-  const id = cards.find((card) => card.id !== plan.value.measured)?.id ?? cards[0]?.id ?? null
-  if (id !== plan.value.measured) lesson.edit((draft) => (draft.measured = id))
+  const before = measured.value.map(({ id }) => id)
+  const dropped = cards.find(({ id }) => !before.includes(id))
+  const gone = before.find((id) => !cards.some((card) => card.id === id))
+  if (dropped) lesson.replace((before.length > 1 ? withMeasuredToo : withFirstMeasured)(plan.value, dropped.id))
+  else if (gone !== undefined) lesson.replace(withoutMeasured(plan.value, gone))
+  else if (cards[0] && cards[0].id !== before[0]) lesson.replace(withFirstMeasured(plan.value, cards[0].id))
 }
 
 function reorderFactors(cards: Factor[]): void {
-  const others = plan.value.factors.filter((factor) => factor.id !== plan.value.changed)
+  const others = keptFactors(plan.value)
   if (cards.length !== others.length) return
   const order = cards.map((card) => card.id)
   lesson.edit((draft) => draft.factors.sort((a, b) => order.indexOf(a.id) - order.indexOf(b.id)))
@@ -78,11 +89,12 @@ const dragging = useDragging()
       <section class="tray" aria-labelledby="tray-change">
         <header>
           <h3 id="tray-change">{{ words.change.name }}</h3>
-          <span class="flex-1 text-soft text-small text-right">{{ words.change.hint }}</span>
+          <span class="flex-1 text-soft text-small text-right">{{ second ? 'two things' : words.change.hint }}</span>
         </header>
         <VueDraggable v-model="inChange" group="factors" v-bind="dragging" class="cards" data-tray="change">
           <FactorCard v-for="factor in inChange" :key="factor.id" :factor="factor" tray="change" />
         </VueDraggable>
+        <FactorCard v-if="second && changed" :factor="second" tray="second" class="mt-near" />
         <p v-if="!changed" class="hint empty">
           Drag one card here, or press
           <kbd>c</kbd>
@@ -92,17 +104,19 @@ const dragging = useDragging()
       <section class="tray" aria-labelledby="tray-measure">
         <header>
           <h3 id="tray-measure">{{ words.measure.name }}</h3>
-          <span class="flex-1 text-soft text-small text-right">{{ words.measure.hint }}</span>
+          <span class="flex-1 text-soft text-small text-right">{{
+            measured.length > 1 ? `${measured.length} things` : words.measure.hint
+          }}</span>
         </header>
         <VueDraggable v-model="inMeasure" group="measures" v-bind="dragging" class="cards" data-tray="measure">
-          <MeasureCard v-for="measure in inMeasure" :key="measure.id" :measure="measure" chosen />
+          <MeasureCard v-for="measure in inMeasure" :key="measure.id" :measure="measure" chosen @look="emit('look', measure.id)" />
         </VueDraggable>
-        <p v-if="!measured" class="hint empty">For example: {{ words.measure.example }}.</p>
+        <p v-if="measured.length === 0" class="hint empty">For example: {{ words.measure.example }}.</p>
         <QuickAdd
           class="add"
           target="new-measure"
           label="Add a thing we could measure"
-          :placeholder="measured ? '+ another' : '+ add a card'"
+          :placeholder="measured.length > 0 ? '+ another' : '+ add a card'"
           @add="addMeasure"
         />
       </section>

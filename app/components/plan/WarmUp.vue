@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { measuredCard } from '~~/core/lesson'
 import { FEWEST_WARM_UPS, timingWobbleOf, warmUpSignals, withTiming, withWarmUp } from '~~/core/measuring'
 import { withUnit, writeNumber } from '~~/core/quantity'
 import { counted } from '~~/core/wording'
@@ -9,9 +8,8 @@ import { counted } from '~~/core/wording'
  * children press is the class's own timing wobble. One child after the other; ten timings or more are best.
  */
 const open = defineModel<boolean>({ required: true })
-const lesson = useLesson()
-const method = computed(() => measuredCard(lesson.plan!)!.method)
-const errors = ref<number[]>([...method.value.warmUp])
+const { method, editMethod } = useMeasureInHand()
+const errors = ref<number[]>([...method.value!.warmUp])
 type State = 'ready' | 'waiting' | 'lit' | 'sounding' | 'early'
 const state = ref<State>('ready')
 const pressed = ref<number>()
@@ -88,7 +86,7 @@ function beep(): void {
 }
 
 function use(): void {
-  lesson.edit((draft) => (measuredCard(draft)!.method = withWarmUp(method.value, errors.value)))
+  editMethod((own) => withWarmUp(own, errors.value))
   open.value = false
 }
 

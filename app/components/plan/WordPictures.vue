@@ -1,12 +1,11 @@
 <script setup lang="ts">
-import { measuredCard } from '~~/core/lesson'
 import { shareOfWord } from '~~/core/measuring'
 
 /** A picture for each of the ordered words, so that early readers can choose. */
 const lesson = useLesson()
 const notices = useNotices()
-const method = computed(() => measuredCard(lesson.plan!)!.method)
-const pictureOf = (word: string) => method.value.wordPictures[word]
+const { method, editMethod } = useMeasureInHand()
+const pictureOf = (word: string) => method.value!.wordPictures[word]
 
 async function choose(word: string): Promise<void> {
   const file = await chooseFile(PICTURE_FILES)
@@ -14,18 +13,18 @@ async function choose(word: string): Promise<void> {
   const data = await shrinkPicture(file).catch(() => undefined)
   if (data === undefined) return notices.trouble('This picture cannot be opened. Save it as PNG or JPEG and choose it again.')
   const id = await lesson.addPicture(data)
-  if (id !== undefined) lesson.edit((draft) => (measuredCard(draft)!.method.wordPictures[word] = id))
+  if (id !== undefined) editMethod((own) => ({ ...own, wordPictures: { ...own.wordPictures, [word]: id } }))
 }
 function without(word: string): void {
-  lesson.edit((draft) => {
-    const { [word]: _gone, ...rest } = measuredCard(draft)!.method.wordPictures
-    measuredCard(draft)!.method.wordPictures = rest
+  editMethod((own) => {
+    const { [word]: _gone, ...rest } = own.wordPictures
+    return { ...own, wordPictures: rest }
   })
 }
 </script>
 
 <template>
-  <ul v-if="method.words.length > 0" class="pictures flex flex-wrap gap-y-near gap-x-block">
+  <ul v-if="method && method.words.length > 0" class="pictures flex flex-wrap gap-y-near gap-x-block">
     <li class="flex gap-near items-center" v-for="word in method.words" :key="word">
       <WordPicture
         :picture="pictureOf(word) && `/api/lessons/${lesson.id}/pictures/${pictureOf(word)}`"

@@ -2,12 +2,12 @@
 import { nearnessOfPrediction, type GroupPrediction, type PredictionResults } from '~~/core/predictions'
 import { hasBegun } from '~~/core/record'
 import { timeWords, nearnessWords, predictionOrderWords, predictionSentence } from '~~/core/wording'
-import type { NewPrediction } from '~~/core/lesson'
+import { firstSeries, type NewPrediction } from '~~/core/lesson'
 
 /** One group's prediction at the desk: as it was stamped, later changes of mind, or the form to take it down. */
 const props = defineProps<{ prediction: GroupPrediction; result?: PredictionResults }>()
 const lesson = useLesson()
-const plan = computed(() => lesson.plan!)
+const plan = computed(() => firstSeries(lesson.plan!))
 const group = computed(() => plan.value.groups.find((one) => one.id === props.prediction.group)!)
 const begun = computed(() => hasBegun(lesson.record.readings, group.value.id))
 const taking = ref(false)

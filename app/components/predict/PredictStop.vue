@@ -1,12 +1,14 @@
 <script setup lang="ts">
-import { activeConditions, predictionOf, predictionsFor } from '~~/core/lesson'
+import { activeConditions, firstSeries, predictionOf, predictionsFor, seriesIn } from '~~/core/lesson'
 import { predictionsByGroup, resultsForPredictions } from '~~/core/predictions'
 import { PREDICT_WORDS, predictionPrompt } from '~~/core/wording'
 
 /** Every group's prediction and reason, stamped before its first counted reading; hands up; and the tally of the class. */
 const lesson = useLesson()
 const { say } = useCustoms()
-const plan = computed(() => lesson.plan!)
+/** Of several series the first is predicted. */
+const plan = computed(() => firstSeries(lesson.plan!))
+const series = computed(() => seriesIn(lesson.plan!)[0])
 const groups = computed(() => predictionsByGroup(plan.value, lesson.record.predictions))
 const result = computed(() => resultsForPredictions(plan.value, lesson.record))
 const stamped = computed(() => groups.value.filter((one) => one.stamped).length)
@@ -17,7 +19,7 @@ const ways = computed(() => predictionsFor(plan.value))
   <div>
     <div class="stop-head">
       <h2>Predict</h2>
-      <p class="soft">{{ predictionPrompt(plan) }}</p>
+      <p class="soft">{{ predictionPrompt(plan) }}{{ series ? ` It is about ${series.name}.` : '' }}</p>
       <VBtn size="small" class="ml-auto" :to="`/print/${lesson.id}/slips`" target="_blank">Print slips</VBtn>
     </div>
     <EmptyNote

@@ -1,6 +1,15 @@
 <script setup lang="ts">
 import { conditionsByGroup } from '~~/core/arrangement'
-import { activeConditions, changedFactor, keptFactors, letterOf, measuredCard, type Group, type Plan } from '~~/core/lesson'
+import {
+  activeConditions,
+  changedFactor,
+  keptFactors,
+  letterOf,
+  measuredCard,
+  measuredCards,
+  type Group,
+  type Plan,
+} from '~~/core/lesson'
 import { unitOf } from '~~/core/quantity'
 import {
   careLines,
@@ -54,7 +63,11 @@ const LINES = 4
         </dd>
         <dt class="font-bold">{{ words.measured }}</dt>
         <dd>
-          <template v-if="!blank">{{ measuredCard(plan)?.name ?? '…' }}</template>
+          <template v-if="!blank">{{
+            measuredCards(plan)
+              .map(({ name }) => name)
+              .join('; ') || '…'
+          }}</template>
           <span v-else class="line wide" />
         </dd>
         <dt class="font-bold">{{ words.kept }}</dt>

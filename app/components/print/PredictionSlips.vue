@@ -1,14 +1,16 @@
 <script setup lang="ts">
-import { activeConditions, letterOf, predictionOf, type Plan } from '~~/core/lesson'
+import { activeConditions, firstSeries, letterOf, predictionOf, type Plan } from '~~/core/lesson'
 import { linePoints } from '~~/core/predictions'
 import { endsOf, FRAME_WORDS, momentWords, nameOfCondition, predictionPrompt, question } from '~~/core/wording'
 
 /** A slip for every group to cut out: its order, the longest or highest first, and why. Four to a page. */
 const props = defineProps<{ plan: Plan }>()
-const as = computed(() => predictionOf(props.plan))
-const points = computed(() => linePoints(props.plan))
+/** Of several series the first is predicted. */
+const asked = computed(() => firstSeries(props.plan))
+const as = computed(() => predictionOf(asked.value))
+const points = computed(() => linePoints(asked.value))
 const xOf = (place: number) => 60 + (place * 220) / Math.max(1, points.value.length - 1)
-const pointName = (id: string) => (props.plan.kind === 'over-time' ? momentWords(props.plan, id) : nameOfCondition(props.plan, id))
+const pointName = (id: string) => (props.plan.kind === 'over-time' ? momentWords(props.plan, id) : nameOfCondition(asked.value, id))
 const A_PAGE = 4
 const pages = computed(() =>
   Array.from({ length: Math.ceil(props.plan.groups.length / A_PAGE) }, (_, page) =>
@@ -25,15 +27,15 @@ const pages = computed(() =>
         <h2 class="flex items-center gap-2mm text-15pt"><ShapeBadge :size="18" :shape="group.shape" /> {{ group.name }}</h2>
         <p class="question my-2mm mx-0 text-12.5pt font-bold">{{ question(plan) }}</p>
         <p class="conditions flex flex-wrap gap-y-1mm gap-x-5mm">
-          <span v-for="condition in activeConditions(plan)" :key="condition.id"
-            ><strong>{{ letterOf(plan, condition.id) }}</strong> {{ nameOfCondition(plan, condition.id) }}</span
+          <span v-for="condition in activeConditions(asked)" :key="condition.id"
+            ><strong>{{ letterOf(plan, condition.id) }}</strong> {{ nameOfCondition(asked, condition.id) }}</span
           >
         </p>
-        <p>{{ predictionPrompt(plan) }}</p>
+        <p>{{ predictionPrompt(asked) }}</p>
         <p v-if="as === 'order' || as === 'most-least'" class="order flex flex-wrap items-center gap-2mm my-4mm mx-0">
-          {{ endsOf(plan).most }}
-          <span v-for="n in as === 'order' ? activeConditions(plan).length : 2" :key="n" class="box" />
-          {{ endsOf(plan).least }}
+          {{ endsOf(asked).most }}
+          <span v-for="n in as === 'order' ? activeConditions(asked).length : 2" :key="n" class="box" />
+          {{ endsOf(asked).least }}
         </p>
         <svg v-else-if="as === 'line'" viewBox="0 0 300 150" class="axes w-full" aria-hidden="true">
           <path d="M40 8V126H292" fill="none" stroke="#000" stroke-width="1.5" />
@@ -43,7 +45,7 @@ const pages = computed(() =>
           </template>
         </svg>
         <ul v-else class="values">
-          <li class="flex gap-3mm py-1mm px-0" v-for="condition in activeConditions(plan)" :key="condition.id">
+          <li class="flex gap-3mm py-1mm px-0" v-for="condition in activeConditions(asked)" :key="condition.id">
             <strong>{{ letterOf(plan, condition.id) }}</strong>
             <template v-if="as === 'change'">more · the same · less</template>
             <span v-else class="line" />

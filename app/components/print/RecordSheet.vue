@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { conditionsByGroup, jobRounds, seatsThere, trialsByGroup } from '~~/core/arrangement'
-import { activeConditions, letterOf, measuredCard, type Group, type Plan } from '~~/core/lesson'
-import { unitOf } from '~~/core/quantity'
+import { activeConditions, letterOf, measuredCards, type Group, type Plan } from '~~/core/lesson'
 import {
+  measureKey,
   nameOfCondition,
   orderLine,
   question,
@@ -10,15 +10,27 @@ import {
   readingPlaces,
   REASONS,
   trialNumbers,
+  unitsOfTrial,
   workedOutColumn,
 } from '~~/core/wording'
 
 /** One page for a group to write down what it measures and sees, where there is no tablet. It is keyed into the class grid later. */
 const props = defineProps<{ plan: Plan }>()
-const method = computed(() => measuredCard(props.plan)?.method)
-const unit = computed(() => (method.value ? unitOf(method.value.unit).symbol : ''))
+/** The unit of every number; of several measures each column says its own. */
+const unit = computed(() => {
+  const units = new Set(unitsOfTrial(props.plan))
+  return units.size === 1 ? [...units][0]! : ''
+})
+const inWords = computed(() => measuredCards(props.plan).filter(({ method }) => method.instrument === 'words'))
 const headings = computed(() => [
-  ...(props.plan.practice > 0 ? readingHeading(props.plan, 'practice').map((text) => ({ text, practice: true, repeat: 0 })) : []),
+  ...(props.plan.practice > 0
+    ? readingHeading(props.plan, 'practice').map((text, place) => ({
+        text,
+        practice: true,
+        repeat: 0,
+        unit: unitsOfTrial(props.plan)[place]!,
+      }))
+    : []),
   ...readingPlaces(props.plan).map((place) => ({ ...place, practice: false })),
 ])
 /** The number of the trial in the group's own order, small in its place. */
@@ -53,7 +65,8 @@ const ODD_LINES = 2
       <p v-if="orderLine(plan, group.id)" class="order my-2mm mx-0">
         <strong>Do your trials in this order:</strong> {{ orderLine(plan, group.id) }}. The small numbers say the same.
       </p>
-      <p v-if="method?.instrument === 'words'" class="words mt-2mm">Words, the least first: {{ method.words.join(' · ') }}</p>
+      <p v-if="measureKey(plan)" class="mt-2mm">{{ measureKey(plan) }}.</p>
+      <p v-for="card in inWords" :key="card.id" class="words mt-2mm">Words, the least first: {{ card.method.words.join(' · ') }}</p>
       <table v-if="!down">
         <thead>
           <tr>
@@ -71,7 +84,7 @@ const ODD_LINES = 2
               :class="{ practice: heading.practice, none: !isOwn(group, condition.id, heading) }"
             >
               <template v-if="isOwn(group, condition.id, heading)">
-                <span class="nth">{{ numberIn(group, condition.id, heading) }}</span> {{ unit }}
+                <span class="nth">{{ numberIn(group, condition.id, heading) }}</span> {{ heading.unit }}
               </template>
             </td>
             <td v-if="worked" />
@@ -96,7 +109,7 @@ const ODD_LINES = 2
               :class="{ practice: heading.practice, none: !isOwn(group, condition.id, heading) }"
             >
               <template v-if="isOwn(group, condition.id, heading)">
-                <span class="nth">{{ numberIn(group, condition.id, heading) }}</span> {{ unit }}
+                <span class="nth">{{ numberIn(group, condition.id, heading) }}</span> {{ heading.unit }}
               </template>
             </td>
           </tr>

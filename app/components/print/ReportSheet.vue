@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { reportHtml, reportMarkdown } from '~~/core/formats'
-import type { LessonRecord, Plan } from '~~/core/lesson'
+import { forMeasure, type LessonRecord, type Plan } from '~~/core/lesson'
 import type { Report } from '~~/core/reports'
 import { fileNameOf, spelledHeadings } from '~~/core/wording'
 
@@ -12,10 +12,11 @@ const report = computed(() => spelledHeadings(props.report, customs.value.englis
 
 async function saveHtml(): Promise<void> {
   const { svgOf } = await import('~/components/charts/pictureOf')
-  const { plan, record } = props
   const surface = { big: false, dark: false, paper: false }
-  const chart = plan && record ? svgOf(plan, record, surface, { width: 760, height: 380 }) : undefined
-  saveFile(fileNameOf(report.value.title, 'html'), reportHtml(report.value, chart), 'text/html')
+  const { plan, record } = props
+  const chartOf = (measure: string | null) =>
+    plan && record && svgOf(forMeasure(plan, measure), record, surface, { width: 760, height: 380 })
+  saveFile(fileNameOf(report.value.title, 'html'), reportHtml(report.value, chartOf), 'text/html')
 }
 function saveMarkdown(): void {
   saveFile(fileNameOf(report.value.title, 'md'), reportMarkdown(report.value), 'text/markdown')
@@ -64,7 +65,7 @@ function saveMarkdown(): void {
         </tbody>
       </table>
       <div v-else-if="block.kind === 'chart' && plan && record" class="keep-together my-2mm mx-0">
-        <PaperChart :plan="plan" :record="record" />
+        <PaperChart :plan="forMeasure(plan, block.measure)" :record="record" />
       </div>
       <div v-else-if="block.kind === 'quote'" class="quote keep-together">
         <p class="min-h-8mm text-12pt whitespace-pre-wrap">{{ block.text || ' ' }}</p>

@@ -1,8 +1,17 @@
 <script setup lang="ts">
 import { classConclusion } from '~~/core/agree'
-import { evidenceOf } from '~~/core/evidence'
-import { activeConditions, changedFactor, keptFactors, measuredCard, type LessonRecord, type Plan } from '~~/core/lesson'
-import { dayWords, gradeName, list, podiumLines, question, variableWords } from '~~/core/wording'
+import { acrossSeries, everyTable, evidenceOf } from '~~/core/evidence'
+import {
+  activeConditions,
+  changedFactor,
+  eachMeasure,
+  keptFactors,
+  measuredCard,
+  measuredCards,
+  type LessonRecord,
+  type Plan,
+} from '~~/core/lesson'
+import { acrossSentences, dayWords, gradesInOne, list, podiumLines, question, tableName, variableWords } from '~~/core/wording'
 import { resultsBlock, sureWords } from '~~/core/wording/reports'
 
 /** The investigation for the wall: on one A3 sheet, or on four A4 sheets to be joined. */
@@ -12,8 +21,18 @@ const QUARTERS = ['top left', 'top right', 'bottom left', 'bottom right']
 const evidence = computed(() => evidenceOf(props.plan, props.record))
 const podium = computed(() => (evidence.value ? podiumLines(props.plan, evidence.value) : []))
 const words = computed(() => variableWords(props.plan))
+const acrossOf = (view: Plan) => {
+  const across = acrossSeries(view, props.record)
+  return across ? acrossSentences(view, across) : []
+}
 const conclusion = computed(() => classConclusion(props.record.conclusions))
-const table = computed(() => resultsBlock(props.plan, props.record)[0])
+const tables = computed(() =>
+  everyTable(props.plan, props.record).map((own, _, all) => ({
+    ...own,
+    name: tableName(own, all),
+    block: resultsBlock(own.plan, own.record)[0],
+  })),
+)
 </script>
 
 <template>
@@ -35,7 +54,7 @@ const table = computed(() => resultsBlock(props.plan, props.record)[0])
         >
           <h1>{{ question(plan) }}</h1>
           <p class="under">{{ plan.title }} · class {{ plan.className }}{{ plan.date ? `, ${dayWords(plan.date)}` : '' }}</p>
-          <div class="columns">
+          <div class="columns" :class="{ several: tables.length > 1 }">
             <dl>
               <dt class="font-bold">{{ words.changed }}</dt>
               <dd class="mb-4mm">
@@ -47,30 +66,47 @@ const table = computed(() => resultsBlock(props.plan, props.record)[0])
                 </ul>
               </dd>
               <dt class="font-bold">{{ words.measured }}</dt>
-              <dd class="mb-4mm">{{ measuredCard(plan)?.name ?? '…' }}</dd>
+              <dd v-for="card in measuredCards(plan)" :key="card.id" class="mb-4mm">{{ card.name }}</dd>
               <dt class="font-bold">{{ words.kept }}</dt>
               <dd class="mb-4mm">{{ list(keptFactors(plan).map(({ name }) => name)) || '…' }}</dd>
             </dl>
-            <div class="graph min-h-0"><PaperChart :plan="plan" :record="record" :width="440" :height="430" /></div>
+            <div v-if="tables.length < 2" class="graph min-h-0">
+              <PaperChart :plan="plan" :record="record" :width="440" :height="430" />
+            </div>
           </div>
-          <table v-if="table?.kind === 'table'">
-            <thead>
-              <tr>
-                <th v-for="cell in table.head" :key="cell" scope="col">{{ cell }}</th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr v-for="row in table.rows" :key="row[0]">
-                <td v-for="(cell, at) in row" :key="at">{{ cell }}</td>
-              </tr>
-            </tbody>
-          </table>
+          <div v-if="tables.length > 1" class="graphs">
+            <div v-for="view in eachMeasure(plan)" :key="view.measured ?? ''" class="min-w-0">
+              <p class="font-bold">{{ measuredCard(view)?.name }}</p>
+              <PaperChart :plan="view" :record="record" :width="440" :height="340" />
+              <p v-for="sentence in acrossOf(view)" :key="sentence">{{ sentence }}</p>
+            </div>
+          </div>
+          <template v-for="{ block, name } in tables" :key="name">
+            <table v-if="tables.length < 2 && block?.kind === 'table'">
+              <thead>
+                <tr>
+                  <th v-for="cell in block.head" :key="cell" scope="col">{{ cell }}</th>
+                </tr>
+              </thead>
+              <tbody>
+                <tr v-for="row in block.rows" :key="row[0]">
+                  <td v-for="(cell, at) in row" :key="at">{{ cell }}</td>
+                </tr>
+              </tbody>
+            </table>
+          </template>
           <ol v-if="podium.length > 0" class="flex gap-8mm p-0 font-bold list-none">
             <li v-for="line in podium" :key="line">{{ line }}</li>
           </ol>
-          <p class="sure">{{ sureWords(plan, record) }}</p>
+          <p v-for="own in tables" :key="own.name" class="sure">
+            <strong v-if="own.name">{{ own.name }}. </strong>{{ sureWords(own.plan, own.record) }}
+          </p>
           <div class="conclusion">
-            <h2>We agreed{{ evidence && evidence.grade !== 'nothing-yet' ? ` (${gradeName(evidence).toLowerCase()})` : '' }}</h2>
+            <h2>
+              We agreed{{
+                evidence && evidence.grade !== 'nothing-yet' ? ` (${gradesInOne(everyTable(plan, record)).toLowerCase()})` : ''
+              }}
+            </h2>
             <p>{{ conclusion?.text || ' ' }}</p>
             <p v-if="conclusion?.agreed && conclusion.hands !== null" class="hands">{{ conclusion.hands }} hands up</p>
           </div>
@@ -134,6 +170,23 @@ h2 {
   grid-template-columns: 0.8fr 1.5fr;
   gap: 8mm;
   min-height: 0;
+}
+.columns.several {
+  flex: none;
+  grid-template-columns: 1fr;
+}
+.several dl {
+  columns: 3;
+}
+.several dt {
+  break-after: avoid;
+}
+.graphs {
+  display: grid;
+  flex: 1;
+  grid-template-columns: repeat(auto-fit, minmax(40%, 1fr));
+  gap: 8mm;
+  align-content: start;
 }
 table {
   border-collapse: collapse;

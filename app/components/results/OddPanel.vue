@@ -13,9 +13,9 @@ const FIRST = 4
 
 function retestAll(): void {
   const places = open.value.map(({ reading }) => reading)
-  lesson.replace(withRetests(props.plan, places))
+  lesson.replace(withRetests(lesson.plan!, places))
 }
-const dropRetests = () => lesson.replace(withoutOpenRetests(props.plan, props.record.readings))
+const dropRetests = () => lesson.replace(withoutOpenRetests(lesson.plan!, props.record.readings))
 </script>
 
 <template>

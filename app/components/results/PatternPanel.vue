@@ -1,6 +1,14 @@
 <script setup lang="ts">
 import { foretell, numberFor, type Trend } from '~~/core/evidence'
-import { activeConditions, conditionValue, measuredCard, numberName, withCondition, type Plan } from '~~/core/lesson'
+import {
+  activeConditions,
+  conditionValue,
+  measuredCard,
+  numberName,
+  withCondition,
+  withConditionInEach,
+  type Plan,
+} from '~~/core/lesson'
 import { writeShort } from '~~/core/quantity'
 import { foretoldWords, numberForWords, patternWords, trendLines } from '~~/core/wording'
 
@@ -20,7 +28,8 @@ const there = computed(() => (at.value === null ? '…' : numberName(props.plan,
 const known = computed(() => activeConditions(props.plan).some((one) => conditionValue(props.plan, one) === at.value))
 
 function addCondition(): void {
-  lesson.replace(withCondition(props.plan, newId(), writeShort(at.value!)))
+  const [label, whole] = [writeShort(at.value!), lesson.plan!]
+  lesson.replace(whole.series.length > 0 ? withConditionInEach(whole, label, newId) : withCondition(whole, newId(), label))
 }
 </script>
 

@@ -1,17 +1,25 @@
 <script setup lang="ts">
-import { evidenceOf, trendOf } from '~~/core/evidence'
+import { everyTable, trendOf } from '~~/core/evidence'
 import { oddResults } from '~~/core/record'
+import { tableName } from '~~/core/wording'
 
 /** How sure we can be in one line, then one thing at a time: graph, table, pattern, what is odd, predictions, by hand, another class. */
-const PARTS = ['graph', 'sure', 'table', 'pattern', 'odd', 'predictions', 'by-hand', 'other-class'] as const
+const PARTS = ['together', 'graph', 'sure', 'table', 'pattern', 'odd', 'predictions', 'by-hand', 'other-class'] as const
 type Part = (typeof PARTS)[number]
 const route = useRoute()
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
-const evidence = computed(() => evidenceOf(plan.value, lesson.record))
-const trend = computed(() => trendOf(plan.value, lesson.record))
-const odd = computed(() => oddResults(plan.value, lesson.record).length)
+const tables = computed(() => everyTable(plan.value, lesson.record))
+/** Which of several measures and series is looked at. */
+const chosen = ref<number>(0)
+const table = computed(() => tables.value[chosen.value] ?? tables.value[0])
+const view = computed(() => table.value?.plan ?? plan.value)
+const record = computed(() => table.value?.record ?? lesson.record)
+const evidence = computed(() => table.value?.evidence)
+const trend = computed(() => trendOf(view.value, record.value))
+const odd = computed(() => oddResults(view.value, record.value).length)
 const names = computed<Record<Part, string>>(() => ({
+  together: 'Side by side',
   graph: 'Graph',
   sure: 'How sure',
   table: 'Table',
@@ -21,9 +29,15 @@ const names = computed<Record<Part, string>>(() => ({
   'by-hand': 'By hand',
   'other-class': 'Another class',
 }))
-const shown = computed(() => PARTS.filter((part) => part !== 'pattern' || trend.value))
-const part = computed<Part>(() => shown.value.find((one) => one === route.query.part) ?? 'graph')
-const turn = (to: unknown) => void navigateTo({ query: to === 'graph' ? {} : { part: String(to) } }, { replace: true })
+const shown = computed(() =>
+  PARTS.filter((part) => {
+    if (part === 'together') return tables.value.length > 1
+    if (part === 'predictions') return record.value === lesson.record
+    return part !== 'pattern' || trend.value
+  }),
+)
+const part = computed<Part>(() => shown.value.find((one) => one === route.query.part) ?? shown.value[0]!)
+const turn = (to: unknown) => void navigateTo({ query: to === shown.value[0] ? {} : { part: String(to) } }, { replace: true })
 </script>
 
 <template>
@@ -34,24 +48,31 @@ const turn = (to: unknown) => void navigateTo({ query: to === 'graph' ? {} : { p
       <VBtn size="small" class="ml-auto" :to="`/print/${lesson.id}/report`" target="_blank">Class report</VBtn>
     </div>
     <template v-if="evidence && evidence.summaries.length > 0">
-      <GradeLine data-target="grade" :plan="plan" :record="lesson.record" :evidence="evidence" />
+      <MeasureInHand
+        v-if="part !== 'together'"
+        v-model="chosen"
+        label="Which table"
+        :options="tables.map((one, value) => ({ value, title: tableName(one, tables) }))"
+      />
+      <GradeLine v-if="part !== 'together'" data-target="grade" :plan="view" :record="record" :evidence="evidence" />
       <VTabs :model-value="part" class="parts my-wide mx-0" aria-label="Parts of the results" @update:model-value="turn">
         <VTab v-for="one in shown" :key="one" :value="one">{{ names[one] }}</VTab>
       </VTabs>
-      <GraphPanel v-if="part === 'graph'" :plan="plan" :record="lesson.record" />
+      <SideBySide v-if="part === 'together'" :plan="plan" :record="lesson.record" />
+      <GraphPanel v-else-if="part === 'graph'" :plan="view" :record="record" />
       <OneThing
         v-else-if="part === 'sure' && evidence.grade === 'one-condition'"
-        :plan="plan"
-        :record="lesson.record"
+        :plan="view"
+        :record="record"
         :evidence="evidence"
       />
-      <HowSure v-else-if="part === 'sure'" :plan="plan" :record="lesson.record" :evidence="evidence" />
-      <ResultsTable v-else-if="part === 'table'" :plan="plan" :record="lesson.record" />
-      <PatternPanel v-else-if="part === 'pattern' && trend" :plan="plan" :trend="trend" />
-      <OddPanel v-else-if="part === 'odd'" :plan="plan" :record="lesson.record" />
-      <PredictionsPanel v-else-if="part === 'predictions'" :plan="plan" :record="lesson.record" />
-      <ByHandPanel v-else-if="part === 'by-hand'" :plan="plan" :record="lesson.record" />
-      <OtherClassPanel v-else :plan="plan" :record="lesson.record" />
+      <HowSure v-else-if="part === 'sure'" :plan="view" :record="record" :evidence="evidence" />
+      <ResultsTable v-else-if="part === 'table'" :plan="view" :record="record" />
+      <PatternPanel v-else-if="part === 'pattern' && trend" :plan="view" :trend="trend" />
+      <OddPanel v-else-if="part === 'odd'" :plan="view" :record="record" />
+      <PredictionsPanel v-else-if="part === 'predictions'" :plan="view" :record="record" />
+      <ByHandPanel v-else-if="part === 'by-hand'" :plan="view" :record="record" />
+      <OtherClassPanel v-else :plan="view" :record="record" />
     </template>
     <EmptyNote v-else title="No readings yet" begin="Key readings in" :to="`/lesson/${lesson.id}/test`">
       Here the averages, every reading as a dot, and how sure the class can be will stand, such as “Clear: the gap is 2.1 times the

@@ -2,7 +2,7 @@
 import { activeConditions, letterOf, type Plan } from '~~/core/lesson'
 import type { Reading } from '~~/core/lesson'
 import { cellKey, type Progress } from '~~/core/record'
-import { nameOfCondition, writeReading } from '~~/core/wording'
+import { nameOfCondition, readingWords } from '~~/core/wording'
 
 /** All is written down: the group's own numbers, each of which can still be put right. */
 defineProps<{ plan: Plan; progress: Progress }>()
@@ -25,7 +25,7 @@ defineEmits<{ fix: [reading: Reading]; propose: [] }>()
               :key="reading.id"
               @click="$emit('fix', reading)"
             >
-              {{ writeReading(plan, reading.value, reading.unit) }}
+              {{ readingWords(plan, reading) }}
             </VBtn>
           </template>
         </span>

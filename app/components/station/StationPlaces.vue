@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { LONGEST, letterOf, measuredCard, momentOf, type Plan } from '~~/core/lesson'
+import { atMoment, LONGEST, letterOf, measuredCard, momentOf, type Plan } from '~~/core/lesson'
 import { unitOf } from '~~/core/quantity'
 import { cellKey, readEntry, type AskedEntry, type Cell, type Doubt } from '~~/core/record'
 import { doubtWords, nameOfCondition, readErrorWords, whenWords, writeReading } from '~~/core/wording'
@@ -9,8 +9,10 @@ import type { NewReading } from '~~/core/lesson'
 const props = defineProps<{ plan: Plan; check: (entries: AskedEntry[]) => Promise<Doubt[][]>; cells: Cell[] }>()
 const { kitchen } = useCustoms()
 const emit = defineEmits<{ written: [readings: NewReading[]]; skip: [cell: Cell] }>()
-const unit = computed(() => measuredCard(props.plan)!.method.unit)
 const first = computed(() => props.cells[0]!)
+/** The lesson as the measure of these places sees it. */
+const ofMeasure = computed(() => atMoment(props.plan, first.value.moment))
+const unit = computed(() => measuredCard(ofMeasure.value)!.method.unit)
 const texts = ref<Record<string, string>>(Object.fromEntries(props.cells.map((cell) => [cellKey(cell), ''])))
 const troubles = ref<Record<string, string>>({})
 const asked = ref<Record<string, { value: number; doubt: Doubt }>>({})
@@ -40,7 +42,7 @@ async function submit(): Promise<void> {
     const key = cellKey(cell)
     const text = (texts.value[key] ?? '').trim()
     if (text === '') return []
-    const found = readEntry(props.plan, text, { kitchen: kitchen.value })
+    const found = readEntry(ofMeasure.value, text, { kitchen: kitchen.value })
     if (!found.ok) {
       troubles.value[key] = readErrorWords(found.code)
       return []
@@ -88,10 +90,10 @@ async function submit(): Promise<void> {
         :error="troubles[cellKey(cell)]"
       />
       <div v-if="asked[cellKey(cell)]" class="ask grid gap-near p-near edge-2-brass-mark rounded bg-brass-light" role="alert">
-        {{ doubtWords(plan, asked[cellKey(cell)]!.value, unit, asked[cellKey(cell)]!.doubt) }}
+        {{ doubtWords(ofMeasure, asked[cellKey(cell)]!.value, unit, asked[cellKey(cell)]!.doubt) }}
         <div class="row">
           <VBtn v-if="suggestedFor(cell) !== undefined" @click="answer(cell, suggestedFor(cell))">
-            It is {{ writeReading(plan, suggestedFor(cell)!, unit) }}
+            It is {{ writeReading(ofMeasure, suggestedFor(cell)!, unit) }}
           </VBtn>
           <VBtn @click="answer(cell, undefined)">It is right</VBtn>
         </div>

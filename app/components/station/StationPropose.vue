@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { LONGEST } from '~~/core/lesson'
-import { isUnfinished, offersOf, readOffer } from '~~/core/agree'
-import { evidenceOf, evidenceOfGroup } from '~~/core/evidence'
+import { isUnfinished, offersOf, readForGroup } from '~~/core/agree'
+import { everyTable } from '~~/core/evidence'
 import type { LessonRecord, Plan } from '~~/core/lesson'
-import { doubtLead, doubtWordsOfConclusion, FIRST_WORDS_OF_SENTENCE, sentenceStarters } from '~~/core/wording'
+import { doubtLead, doubtWordsOfConclusion, FIRST_WORDS_OF_SENTENCE, startersOfEach } from '~~/core/wording'
 import type { NewProposal } from '~~/core/lesson'
 
 /** The group's own sentence for the class: a way to begin, words of its own, and a question where it says more than the numbers. */
@@ -13,15 +13,13 @@ const own = computed(() => offersOf(props.plan, props.record.conclusions).find((
 const text = ref(own.value?.text ?? '')
 const field = useTemplateRef('field')
 /** Class results show in the starters only when the board may show them. */
-const evidence = computed(() => (props.all ? evidenceOf(props.plan, props.record) : undefined))
 const starters = computed(() => {
-  const known = evidence.value ? sentenceStarters(props.plan, evidence.value) : []
+  const known = props.all ? startersOfEach(everyTable(props.plan, props.record)) : []
   return known.length > 0 ? known : FIRST_WORDS_OF_SENTENCE
 })
 /** The group's own numbers are its to quote, seen by the class or not. */
-const ownEvidence = computed(() => evidenceOfGroup(props.plan, props.record, props.group))
 const read = computed(() =>
-  text.value.trim() === '' ? undefined : readOffer(text.value, props.plan, { own: ownEvidence.value, ofClass: evidence.value }),
+  text.value.trim() === '' ? undefined : readForGroup(text.value, props.plan, props.record, props.group, props.all),
 )
 const doubt = computed(() => read.value?.doubts[0])
 const unfinished = computed(() => text.value.trim() === '' || isUnfinished(text.value))

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core'
-import { measuredCard, type Group, type LessonRecord, type Plan, type Reading } from '~~/core/lesson'
+import { atMoment, measuredCard, type Group, type LessonRecord, type Plan, type Reading } from '~~/core/lesson'
 import { devicesFor, type Device } from '~~/core/measuring'
 import {
   asksSecondReader,
@@ -37,7 +37,9 @@ const emit = defineEmits<{
   skipPractice: []
   choose: [cell: Cell]
 }>()
-const method = computed(() => measuredCard(props.plan)!.method)
+/** The lesson as the measure of this trial sees it. */
+const ofMeasure = computed(() => atMoment(props.plan, props.trial.moment))
+const method = computed(() => measuredCard(ofMeasure.value)!.method)
 const unit = computed(() => method.value.unit)
 const text = ref(props.fixing?.entered ?? '')
 const trouble = ref('')
@@ -68,7 +70,7 @@ function read(): { value: number; entered: string } | undefined {
   const entered = text.value.trim()
   const startAndFinish =
     device.value === 'start-and-finish' || device.value === 'empty-and-full' || writesStartAndFinish(props.record.readings)
-  const found = readEntry(props.plan, entered, { startAndFinish, kitchen: kitchen.value })
+  const found = readEntry(ofMeasure.value, entered, { startAndFinish, kitchen: kitchen.value })
   trouble.value = found.ok ? '' : readErrorWords(found.code)
   return found.ok ? { value: found.value, entered } : undefined
 }
@@ -99,7 +101,7 @@ function kept(): void {
 /** Writes a number down, once a second reader has seen it where the class wants that and the thing can be looked at again. */
 function settle(entry: { value: number; entered: string }, more: Partial<NewReading> = {}): void {
   asked.value = undefined
-  if (asksSecondReader(props.plan, props.trial, device.value)) toConfirm.value = { ...entry, more }
+  if (asksSecondReader(ofMeasure.value, props.trial, device.value)) toConfirm.value = { ...entry, more }
   else write(entry, more)
 }
 
@@ -168,7 +170,7 @@ function setAside(reason: string): void {
     </TrialHead>
     <StationAsk
       v-if="asked"
-      :plan="plan"
+      :plan="ofMeasure"
       :value="asked.value"
       :unit="unit"
       :doubt="asked.doubts[0]!"
@@ -179,14 +181,19 @@ function setAside(reason: string): void {
     />
     <StationSecond
       v-else-if="toConfirm"
-      :plan="plan"
+      :plan="ofMeasure"
       :condition="trial.condition"
       :first="toConfirm"
       :picture-of="pictureOf"
       @agreed="agreed"
       @again="toConfirm = undefined"
     />
-    <LapTimer v-else-if="device === 'laps' && !sayingWhy" :plan="plan" :conditions="openBeside(progress, trial)" @taken="lapped" />
+    <LapTimer
+      v-else-if="device === 'laps' && !sayingWhy"
+      :plan="ofMeasure"
+      :conditions="openBeside(progress, trial)"
+      @taken="lapped"
+    />
     <StationWhy
       v-else-if="sayingWhy"
       :has-number="text.trim() !== ''"
@@ -209,7 +216,7 @@ function setAside(reason: string): void {
         v-if="device !== 'laps'"
         :key="device"
         v-model="text"
-        :plan="plan"
+        :plan="ofMeasure"
         :condition="trial.condition"
         :device="device"
         :trouble="trouble"

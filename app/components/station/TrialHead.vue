@@ -2,7 +2,7 @@
 import { mdiAlertOutline } from '@mdi/js'
 import { letterOf, type Group, type Plan, type Reading } from '~~/core/lesson'
 import { cellKey, runsDone, type Cell, type Progress } from '~~/core/record'
-import { mindLines, momentWords, nameOfCondition, trialAloud, trialNumbers, writeReading } from '~~/core/wording'
+import { mindLines, momentWords, nameOfCondition, readingWords, trialAloud, trialNumbers } from '~~/core/wording'
 import type { NewReading } from '~~/core/lesson'
 
 /** Which trial it is, who does what in it, what has to be so before it; the number before it, and the ways to another one. */
@@ -71,13 +71,12 @@ const moment = computed(() => momentWords(props.plan, props.trial.moment))
     </div>
     <p v-if="last && !fixing" class="last text-soft">
       Last: {{ letterOf(plan, last.condition) }}
-      <strong class="text-ink text-large nowrap">{{ writeReading(plan, last.value, last.unit) }}</strong>{{
-        last.practice ? ', practice' : ''
+      <strong class="text-ink text-large nowrap">{{ readingWords(plan, last) }}</strong>{{ last.practice ? ', practice' : ''
       }}{{ last.status === 'set-aside' ? ', set aside' : '' }}
       <LinkBtn @click="emit('fix')">fix it</LinkBtn>
     </p>
     <p v-if="fixing" class="last text-soft">
-      Writing {{ writeReading(plan, fixing.value, fixing.unit) }} anew.
+      Writing {{ readingWords(plan, fixing) }} anew.
       <LinkBtn @click="emit('back')">leave it</LinkBtn>
     </p>
     <AppFold title="Do another one" v-if="open.length > 0 && !fixing && !asking" class="another">

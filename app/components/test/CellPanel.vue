@@ -1,14 +1,16 @@
 <script setup lang="ts">
-import { LONGEST, letterOf, type Reading } from '~~/core/lesson'
+import { atMoment, LONGEST, letterOf, type Reading } from '~~/core/lesson'
 import { answersTo } from '~~/core/secondLook'
 import { cellKey, checkReading, countedReadings, historyOf, type Cell } from '~~/core/record'
-import { timeWords, doubtWords, fixWords, momentWords, nameOfCondition, nameOfGroup, REASONS, writeReading } from '~~/core/wording'
+import { timeWords, doubtWords, fixWords, momentWords, nameOfCondition, nameOfGroup, REASONS, readingWords } from '~~/core/wording'
 
 /** One place of the grid: what was written, what is asked about it, how it came to be; and the ways to set it right. */
 const props = defineProps<{ place: Cell }>()
 const lesson = useLesson()
 const { customs } = useCustoms()
 const plan = computed(() => lesson.plan!)
+/** The lesson as the measure of this place sees it. */
+const own = computed(() => atMoment(plan.value, props.place.moment))
 const settingAside = ref<string>()
 const reason = ref('')
 watch(
@@ -19,9 +21,9 @@ watch(
 const shown = computed(() => [...props.place.kept, ...props.place.setAside])
 // In the plan's unit, whatever unit it was written in.
 const asked = computed(() =>
-  countedReadings(plan.value, lesson.record.readings)
+  countedReadings(own.value, lesson.record.readings)
     .filter((reading) => !reading.confirmed && props.place.kept.some(({ id }) => id === reading.id))
-    .flatMap((reading) => checkReading(plan.value, lesson.record.readings, reading).map((doubt) => ({ reading, doubt }))),
+    .flatMap((reading) => checkReading(own.value, lesson.record.readings, reading).map((doubt) => ({ reading, doubt }))),
 )
 const doubtsOf = (reading: Reading) => asked.value.filter((one) => one.reading.id === reading.id)
 /** The latest of its earlier forms; the journal has them all. */
@@ -49,7 +51,7 @@ async function setAside(reading: Reading): Promise<void> {
       <li v-for="reading in shown" :key="reading.id">
         <div class="row">
           <strong class="value font-heading text-large nowrap" :class="{ aside: reading.status === 'set-aside' }">
-            {{ writeReading(plan, reading.value, reading.unit) }}
+            {{ readingWords(plan, reading) }}
           </strong>
           <span class="soft">written “{{ reading.entered }}” at the {{ reading.by }}, {{ timeWords(reading.at) }}</span>
           <span v-if="reading.status === 'set-aside'">set aside: {{ reading.reason }}</span>
@@ -67,9 +69,9 @@ async function setAside(reading: Reading): Promise<void> {
           :key="one.doubt.code"
           class="row doubt mt-close py-close px-near edge-left-4-brass-mark bg-brass-light"
         >
-          <span>{{ doubtWords(plan, one.reading.value, one.reading.unit, one.doubt) }}</span>
+          <span>{{ doubtWords(own, one.reading.value, one.reading.unit, one.doubt) }}</span>
           <VBtn v-for="fix in answersTo(one.doubt, one.reading)" :key="fix.code" size="small" @click="lesson.apply(fix)">
-            {{ fixWords(fix, plan, customs.english) }}
+            {{ fixWords(fix, own, customs.english) }}
           </VBtn>
         </div>
         <form
@@ -85,8 +87,8 @@ async function setAside(reading: Reading): Promise<void> {
           <QuietBtn size="small" @click="settingAside = undefined">Leave it</QuietBtn>
         </form>
         <p v-for="earlier in earlierOf(reading).slice(0, SHOWN)" :key="earlier.id" class="soft text-small">
-          before: {{ writeReading(plan, earlier.value, earlier.unit)
-          }}{{ earlier.status === 'set-aside' ? `, set aside: ${earlier.reason}` : '' }}, {{ timeWords(earlier.at) }}
+          before: {{ readingWords(plan, earlier) }}{{ earlier.status === 'set-aside' ? `, set aside: ${earlier.reason}` : '' }},
+          {{ timeWords(earlier.at) }}
         </p>
         <p v-if="earlierOf(reading).length > SHOWN" class="soft text-small">
           and {{ earlierOf(reading).length - SHOWN }} before that: see the journal

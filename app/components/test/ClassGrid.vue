@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { readBlock } from '~~/core/formats'
-import { activeConditions, letterOf, measuredCard, type Reading } from '~~/core/lesson'
+import { activeConditions, atMoment, forMeasure, letterOf, measuredCard, measuredCards, type Reading } from '~~/core/lesson'
 import { unitOf } from '~~/core/quantity'
 import { cellKey, gridRows, nextTrial, progressOf, workedOutEntry, writesStartAndFinish, type Cell } from '~~/core/record'
 import { cellTarget } from '~~/core/secondLook'
@@ -13,7 +13,11 @@ const { kitchen } = useCustoms()
 const chosen = defineModel<Cell>('chosen')
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
-const unit = computed(() => measuredCard(plan.value)!.method.unit)
+/** The unit of all readings; of several measures each column says its own. */
+const unit = computed(() => {
+  const cards = measuredCards(plan.value)
+  return cards.length === 1 ? unitOf(cards[0]!.method.unit).symbol : ''
+})
 const conditions = computed(() => activeConditions(plan.value))
 const progress = computed(() => progressOf(plan.value, lesson.record.readings))
 /** Headings under each condition: practice, then every repeat, at every moment it is read. */
@@ -29,7 +33,9 @@ const odd = computed(
   () =>
     new Map(
       lesson.findings.flatMap((finding) =>
-        finding.code === 'doubtful' ? [[finding.reading, doubtWords(plan.value, finding.value, finding.unit, finding.doubt)]] : [],
+        finding.code === 'doubtful'
+          ? [[finding.reading, doubtWords(forMeasure(plan.value, finding.measure), finding.value, finding.unit, finding.doubt)]]
+          : [],
       ),
     ),
 )
@@ -55,8 +61,9 @@ const nextCells = computed(
 const worked = computed(() => {
   const typed = chosen.value && drafts.value.get(cellKey(chosen.value))
   const options = { startAndFinish: writesStartAndFinish(lesson.record.readings), kitchen: kitchen.value }
-  const value = typed === undefined ? undefined : workedOutEntry(plan.value, typed, options)
-  return value === undefined ? '' : `${typed!.trim()} makes ${writeReading(plan.value, value, unit.value)}`
+  const own = chosen.value && atMoment(plan.value, chosen.value.moment)
+  const value = typed === undefined || !own ? undefined : workedOutEntry(own, typed, options)
+  return value === undefined ? '' : `${typed!.trim()} makes ${writeReading(own!, value, measuredCard(own!)!.method.unit)}`
 })
 const oddIn = (cell: Cell) => cell.kept.map(({ id }) => odd.value.get(id)).find((words) => words !== undefined)
 function markOf(cell: Cell): string {
@@ -133,12 +140,12 @@ function onPaste(event: ClipboardEvent, row: number, column: number): void {
     <table ref="grid" class="cells" tabindex="-1">
       <caption class="sr-only">
         {{
-          ['Readings', unitOf(unit).symbol && `in ${unitOf(unit).symbol}`, 'of every group'].filter(Boolean).join(' ')
+          ['Readings', unit && `in ${unit}`, 'of every group'].filter(Boolean).join(' ')
         }}
       </caption>
       <thead>
         <tr>
-          <td id="grid-unit" class="corner">{{ unitOf(unit).symbol }}</td>
+          <td id="grid-unit" class="corner">{{ unit }}</td>
           <th v-for="condition in conditions" :key="condition.id" scope="colgroup" :colspan="perCondition" class="condition">
             <span>
               <ConditionBadge :size="24" :letter="letterOf(plan, condition.id)" :place="plan.conditions.indexOf(condition)" />

@@ -1,25 +1,37 @@
 <script setup lang="ts">
-import { activeConditions, canWeighEmpty, conditionName, containerKey, emptyOf, letterOf, measuredCard } from '~~/core/lesson'
+import {
+  activeConditions,
+  canWeighEmpty,
+  conditionName,
+  containerKey,
+  emptyOf,
+  letterOf,
+  measuredCard,
+  withMethodOf,
+  type Method,
+  type Plan,
+} from '~~/core/lesson'
 import { counted } from '~~/core/wording'
 
 /** What each group's containers weigh empty, once for each. */
+const props = defineProps<{ plan: Plan }>()
 const lesson = useLesson()
-const plan = computed(() => lesson.plan!)
-const method = computed(() => measuredCard(plan.value)?.method)
-const conditions = computed(() => activeConditions(plan.value))
+const method = computed(() => measuredCard(props.plan)?.method)
+const conditions = computed(() => activeConditions(props.plan))
 const open = computed(
   () =>
-    plan.value.groups.flatMap(({ id: group }) =>
-      conditions.value.filter(({ id: condition }) => emptyOf(plan.value, { group, condition }) === undefined),
+    props.plan.groups.flatMap(({ id: group }) =>
+      conditions.value.filter(({ id: condition }) => emptyOf(props.plan, { group, condition }) === undefined),
     ).length,
 )
 
 function set(group: string, condition: string, value: number | null): void {
   const key = containerKey({ group, condition })
-  lesson.edit((draft) => {
-    const { [key]: _old, ...others } = measuredCard(draft)!.method.empties
-    measuredCard(draft)!.method.empties = value === null ? others : { ...others, [key]: value }
-  }, `empty-${key}`)
+  const weighed = (own: Method): Method => {
+    const { [key]: _old, ...others } = own.empties
+    return { ...own, empties: value === null ? others : { ...others, [key]: value } }
+  }
+  lesson.edit((draft) => Object.assign(draft, withMethodOf(draft, props.plan.measured, weighed)), `empty-${key}`)
 }
 </script>
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { letterOf, type Reading } from '~~/core/lesson'
+import { atMoment, letterOf, type Reading } from '~~/core/lesson'
 import { currentReadings } from '~~/core/record'
 import { answersTo, type Finding } from '~~/core/secondLook'
 import { doubtWords, findingWords, fixWords, nameOfCondition, nameOfGroup, REASONS } from '~~/core/wording'
@@ -17,7 +17,9 @@ const odd = computed(() =>
     .flatMap((finding) => {
       // What was answered a moment ago is gone before the Second look has looked again.
       const reading = current.value.get(finding.reading)
-      return reading ? [{ finding, reading, answers: answersTo(finding.doubt, reading) }] : []
+      return reading
+        ? [{ finding, reading, view: atMoment(plan.value, reading.moment), answers: answersTo(finding.doubt, reading) }]
+        : []
     }),
 )
 /** The number that was found odd last is said once, wherever the focus is. */
@@ -80,14 +82,14 @@ useKeys({ o: () => rowsOf()[0]?.focus() })
         :key="one.reading.id"
         data-odd
         tabindex="0"
-        :aria-label="`${nameOfGroup(plan, one.reading.group)}: ${doubtWords(plan, one.finding.value, one.finding.unit, one.finding.doubt)}`"
+        :aria-label="`${nameOfGroup(plan, one.reading.group)}: ${doubtWords(one.view, one.finding.value, one.finding.unit, one.finding.doubt)}`"
         @keydown="onKey($event, place)"
       >
         <span class="mr-near">
           {{ nameOfGroup(plan, one.reading.group) }}, {{ letterOf(plan, one.reading.condition) }}
           {{ nameOfCondition(plan, one.reading.condition) }}:
         </span>
-        <span class="why">{{ doubtWords(plan, one.finding.value, one.finding.unit, one.finding.doubt) }}</span>
+        <span class="why">{{ doubtWords(one.view, one.finding.value, one.finding.unit, one.finding.doubt) }}</span>
         <span class="flex flex-wrap gap-close mt-tight">
           <template v-if="settingAside !== one.reading.id">
             <VBtn
@@ -96,7 +98,7 @@ useKeys({ o: () => rowsOf()[0]?.focus() })
               size="small"
               @click="answered(() => lesson.apply(answer), place)"
             >
-              {{ fixWords(answer, plan, customs.english) }} <kbd>{{ KEYS[answer.code] }}</kbd>
+              {{ fixWords(answer, one.view, customs.english) }} <kbd>{{ KEYS[answer.code] }}</kbd>
             </VBtn>
             <VBtn size="small" @click="settingAside = one.reading.id">Set aside … <kbd>a</kbd></VBtn>
           </template>

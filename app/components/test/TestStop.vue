@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { activeConditions, measuredCard, type Reading } from '~~/core/lesson'
+import { activeConditions, eachMeasure, measuredCard, type Reading } from '~~/core/lesson'
 import type { Cell } from '~~/core/record'
 import { cellTarget, placeToLookAt } from '~~/core/secondLook'
 
@@ -29,7 +29,7 @@ const look = (reading: Reading) => void (lesson.target = cellTarget(reading))
       <ClassGrid v-model:chosen="chosen" :with-practice="withPractice" />
       <TickField label="practice columns" class="practice" v-model="withPractice" />
       <CellPanel v-if="chosen" :place="chosen" />
-      <EmptyContainers />
+      <EmptyContainers v-for="view in eachMeasure(plan)" :key="view.measured ?? ''" :plan="view" />
       <ObservationList />
     </template>
     <EmptyNote v-else title="Nothing to write down yet" begin="Say what is changed and measured" :to="`/lesson/${lesson.id}/plan`">

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiBellOffOutline, mdiBellOutline, mdiChevronUp, mdiEyeOffOutline, mdiEyeOutline, mdiThemeLightDark } from '@mdi/js'
 import { useLocalStorage } from '@vueuse/core'
-import { BOARD_VIEWS, type BoardViewName } from '~~/core/lesson'
+import { BOARD_VIEWS, firstSeries, type BoardViewName } from '~~/core/lesson'
 import { boardViewFor, numbersAreShown } from '~~/core/secondLook'
 import { BOARD_WORDS } from '~~/core/wording'
 
@@ -65,7 +65,7 @@ useKeys({
         <BoardJoin v-if="view === 'join'" :code="code" />
         <BoardWonder v-else-if="view === 'wonder'" :plan="plan" :record="record" :lesson="String(route.params.id)" />
         <BoardQuestion v-else-if="view === 'question'" :plan="plan" />
-        <BoardPredict v-else-if="view === 'predict'" :plan="plan" :record="record" @count="addPrediction" />
+        <BoardPredict v-else-if="view === 'predict'" :plan="firstSeries(plan)" :record="record" @count="addPrediction" />
         <BoardTest
           v-else-if="view === 'test'"
           :plan="plan"

@@ -1,20 +1,34 @@
 import { arrangementOf, conditionsEach } from '../../arrangement'
 import { classConclusion, nextTests, offersOf } from '../../agree'
-import { resultsGraph } from '../../charts'
-import { evidenceOf } from '../../evidence'
+import { resultsGraph, seriesGraph } from '../../charts'
+import { acrossSeries, everyTable, type Table } from '../../evidence'
 import { UNKNOWN } from '../../fairness'
-import { activeConditions, changedFactor, keptFactors, measuredCard, type Factor, type LessonRecord, type Plan } from '../../lesson'
+import {
+  activeConditions,
+  changedFactor,
+  eachMeasure,
+  firstSeries,
+  keptFactors,
+  measuredCard,
+  seriesFactor,
+  seriesIn,
+  type Factor,
+  type LessonRecord,
+  type Plan,
+} from '../../lesson'
 import { handsOf, nearnessOfPrediction, predictionsByGroup, resultsForPredictions, tallyOf } from '../../predictions'
 import { oddResults } from '../../record'
 import { groupSigns, skillsOf, type Block, type Report } from '../../reports'
 import { resultName } from '../counts'
-import { nextQuestion } from '../evidence'
+import { nextQuestion, sentenceCase } from '../evidence'
 import { chartWords } from '../graphs'
 import { dayWords } from '../days'
 import { question } from '../kinds'
 import { conditionWithLetter, counted, list, measuredWith, nameOfCondition, nameOfGroup } from '../names'
 import { oddWords } from '../odd'
 import { nearnessWords } from '../results'
+import { acrossSentences, seriesChartWords, seriesNames } from '../series'
+import { tableName } from '../severalTables'
 import { predictionSentence, variableWords, wordMat } from '../vocabulary'
 import { hasResults, resultsBlock, sureWords } from './results'
 import { SKILL_WORDS, signWords } from './signs'
@@ -43,7 +57,7 @@ export function groupReport(plan: Plan, record: LessonRecord, group: string): Re
   const nearness =
     own?.stamped && results ? nearnessOfPrediction(own.stamped, results.order, results.values, results.same) : undefined
   const seen = record.observations.filter((one) => one.group === group && one.text !== '').map(({ text }) => text)
-  const odd = oddResults(plan, record).filter(({ reading }) => reading.group === group)
+  const odd = oddLines(plan, record, group)
   const sentence = offersOf(plan, record.conclusions).find((one) => one.group === group)
   const table = besideTheClass(plan, record, group)
   return {
@@ -61,7 +75,7 @@ export function groupReport(plan: Plan, record: LessonRecord, group: string): Re
         ],
       },
       ...(table.length > 0 ? [{ kind: 'heading' as const, text: 'What we measured, beside the class' }, ...table] : []),
-      ...(odd.length > 0 ? [{ kind: 'list' as const, items: odd.map((one) => oddLine(plan, one)) }] : []),
+      ...(odd.length > 0 ? [{ kind: 'list' as const, items: odd }] : []),
       ...(seen.length > 0
         ? [
             { kind: 'heading' as const, text: 'What we saw' },
@@ -141,15 +155,20 @@ function predictedWords(plan: Plan, record: LessonRecord): string {
 
 function methodRows(plan: Plan): { term: string; text: string }[] {
   const words = variableWords(plan)
-  const measure = measuredCard(plan)
-  const conditions = list(activeConditions(plan).map(({ id }) => conditionWithLetter(plan, id)))
+  const measured = eachMeasure(plan).flatMap((view) => {
+    const card = measuredCard(view)
+    return card ? [`${resultName(view)}, ${measuredWith(card.method)}`] : []
+  })
+  const first = firstSeries(plan)
+  const conditions = list(activeConditions(first).map(({ id }) => conditionWithLetter(first, id)))
   const kept = keptFactors(plan).map((factor) => keptWords(plan, factor))
   const used = plan.materials.filter(({ per }) => per !== 'class').map(({ name }) => name)
   const shared = plan.materials.filter(({ per }) => per === 'class').map(({ name }) => name)
   const before = plan.resetList.length === 0 ? '' : ` Before every trial: ${plan.resetList.join('; ')}.`
   return [
     { term: words.changed, text: `${changedFactor(plan)?.name ?? '…'}: ${conditions || '…'}` },
-    { term: words.measured, text: measure ? `${resultName(plan)}, ${measuredWith(measure.method)}` : '…' },
+    ...(seriesIn(plan).length > 0 ? [{ term: 'And', text: `${seriesFactor(plan)?.name ?? '…'}: ${seriesNames(plan)}` }] : []),
+    { term: words.measured, text: measured.join('; ') || '…' },
     { term: words.kept, text: kept.join('; ') || '…' },
     {
       term: 'We used',
@@ -186,22 +205,50 @@ function doneWords(plan: Plan): string {
   }
 }
 
-/** A group's own table with the class's figures in a last column. */
+/** A group's own tables with the class's figures in a last column. */
 function besideTheClass(plan: Plan, record: LessonRecord, group: string): Block[] {
-  const [own] = resultsBlock(plan, record, group)
-  const [all] = resultsBlock(plan, record)
-  if (own?.kind !== 'table' || all?.kind !== 'table') return []
-  const figures = new Map(all.rows.map(([name = '', figure = '']) => [name, figure]))
-  return [{ ...own, head: [...own.head, 'The class'], rows: own.rows.map((row) => [...row, figures.get(row[0] ?? '') ?? '–']) }]
+  return everyTable(plan, record).flatMap((one, _, tables): Block[] => {
+    const [own] = resultsBlock(one.plan, record, group)
+    const [all] = resultsBlock(one.plan, record)
+    if (own?.kind !== 'table' || all?.kind !== 'table') return []
+    const figures = new Map(all.rows.map(([name = '', figure = '']) => [name, figure]))
+    const rows = own.rows.map((row) => [...row, figures.get(row[0] ?? '') ?? '–'])
+    return [...named(one, tables), { ...own, head: [...own.head, 'The class'], rows }]
+  })
 }
 
+/** Which of several tables it is, over it. */
+function named(table: Table, tables: Table[]): Block[] {
+  return tables.length < 2 ? [] : [{ kind: 'heading', text: sentenceCase(tableName(table, tables)) }]
+}
+
+/** Of each measure the table of each series, how sure, and the graph: of several series all on one. */
 function resultsAndGraph(plan: Plan, record: LessonRecord): Block[] {
-  const graph = resultsGraph(plan, record)
-  if (!hasResults(plan, evidenceOf(plan, record)) || !graph) return []
+  const tables = everyTable(plan, record)
+  return eachMeasure(plan).flatMap((view): Block[] => {
+    const own = tables.filter((table) => table.plan.measured === view.measured)
+    const blocks = own.flatMap((one): Block[] => {
+      const graph = resultsGraph(one.plan, one.record)
+      if (!hasResults(one.plan, one.evidence) || !graph) return []
+      return [
+        ...named(one, tables),
+        ...resultsBlock(one.plan, one.record),
+        { kind: 'text', text: sureWords(one.plan, one.record) },
+        ...(own.length > 1 ? [] : [{ kind: 'chart' as const, words: chartWords(one.plan, graph), measure: one.plan.measured }]),
+      ]
+    })
+    return blocks.length > 0 ? [...blocks, ...acrossBlocks(view, record)] : []
+  })
+}
+
+/** Series laid beside each other. */
+function acrossBlocks(plan: Plan, record: LessonRecord): Block[] {
+  const [across, graph] = [acrossSeries(plan, record), seriesGraph(plan, record)]
+  if (!across || !graph) return []
   return [
-    ...resultsBlock(plan, record),
-    { kind: 'text', text: sureWords(plan, record) },
-    { kind: 'chart', words: chartWords(plan, graph) },
+    { kind: 'heading', text: `${sentenceCase(seriesNames(plan))} beside each other` },
+    { kind: 'chart', words: seriesChartWords(plan, graph), measure: plan.measured },
+    { kind: 'text', text: acrossSentences(plan, across).join(' ') },
   ]
 }
 
@@ -221,16 +268,25 @@ function nextBlocks(plan: Plan): Block[] {
       ]
 }
 
+/** Every odd or set-aside result of the class, or of one group. */
+function oddLines(plan: Plan, record: LessonRecord, group?: string): string[] {
+  return eachMeasure(plan).flatMap((view) =>
+    oddResults(view, record)
+      .filter(({ reading }) => group === undefined || reading.group === group)
+      .map((one) => oddLine(view, one)),
+  )
+}
+
 function oddLine(plan: Plan, one: ReturnType<typeof oddResults>[number]): string {
   const { status, reason } = one.reading
   return `${oddWords(plan, one)}${status === 'set-aside' ? ` Set aside: ${reason}.` : ''}`
 }
 
 function oddBlocks(plan: Plan, record: LessonRecord): Block[] {
-  const odd = oddResults(plan, record)
-  if (odd.length === 0) return []
+  const items = oddLines(plan, record)
+  if (items.length === 0) return []
   return [
     { kind: 'heading', text: 'Odd readings' },
-    { kind: 'list', items: odd.map((one) => oddLine(plan, one)) },
+    { kind: 'list', items },
   ]
 }

@@ -121,7 +121,7 @@ describe('files of a report', () => {
   })
 
   it('HTML carries no markup from words, and the graph as it was drawn', () => {
-    const html = reportHtml(nasty, '<svg id="graph"></svg>')
+    const html = reportHtml(nasty, () => '<svg id="graph"></svg>')
     expect(html).toContain('&lt;script&gt;')
     expect(html).not.toContain('<script>')
     expect(html).toContain('<svg id="graph">')

@@ -4,11 +4,12 @@ import { takesOf, type School, type Takes } from '../../kit'
 import type { LessonRecord, Plan } from '../../lesson'
 import { skillsOf, type Skill } from '../../reports'
 import { hourOf, mattersOf, readinessOf, secondLook, type Hour } from '../../secondLook'
-import { evidenceOf, judgedBefore } from '../../evidence'
+import { everyTable, judgedBefore } from '../../evidence'
 import { answerSentences, gradeName } from '../evidence'
 import { GRADE_NAMES } from '../grades'
 import { question } from '../kinds'
 import { matterWords, type MatterWords } from '../matters'
+import { gradesInOne } from '../severalTables'
 
 /** What a list shows of a lesson that follows from its plan alone. */
 export interface LessonFace {
@@ -90,11 +91,13 @@ export function waitsFor(judged: Judged, { takes }: Pick<LessonFace, 'takes'>, c
   return first === null ? { first: COUNT_BACK, more } : { first, more: more + 1 }
 }
 
-/** The grade, what an unfair set-up can answer all the same, and that another grade stood here before. */
+/** The grade, what an unfair set-up can answer all the same, and that another grade stood here before; of several tables the grade of each. */
 function gradeWords(plan: Plan, record: LessonRecord): string {
-  const evidence = evidenceOf(plan, record)
+  const tables = everyTable(plan, record)
+  const [only] = tables
+  if (tables.length > 1) return gradesInOne(tables)
   const before = judgedBefore(plan, record)
   const anew = before === undefined ? '' : ` (judged anew; was ${GRADE_NAMES[before].toLowerCase()})`
-  const answers = evidence ? answerSentences(plan, evidence).map((sentence) => `. ${sentence.replace(/\.$/, '')}`) : []
-  return `${evidence ? gradeName(evidence) : GRADE_NAMES['nothing-yet']}${answers.join('')}${anew}`
+  const answers = only ? answerSentences(plan, only.evidence).map((sentence) => `. ${sentence.replace(/\.$/, '')}`) : []
+  return `${only ? gradeName(only.evidence) : GRADE_NAMES['nothing-yet']}${answers.join('')}${anew}`
 }

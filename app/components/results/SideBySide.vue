@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import { acrossSeries, everyTable } from '~~/core/evidence'
+import { eachMeasure, measuredCard, type LessonRecord, type Plan } from '~~/core/lesson'
+import { acrossFigures, acrossSentences, gradeName, sureSentences } from '~~/core/wording'
+
+/** What was found of each measure, the graphs beside each other; of several series all on one graph, and whether they differ. */
+const ResultsChart = defineAsyncComponent(() => import('~/components/charts/ResultsChart.vue'))
+const props = defineProps<{ plan: Plan; record: LessonRecord; big?: boolean; dark?: boolean }>()
+const measures = computed(() => {
+  const tables = everyTable(props.plan, props.record)
+  return eachMeasure(props.plan).map((view) => ({
+    view,
+    name: measuredCard(view)?.name.trim() || 'no name yet',
+    tables: tables.filter(({ plan }) => plan.measured === view.measured),
+    across: acrossSeries(view, props.record),
+  }))
+})
+</script>
+
+<template>
+  <div class="measures" :class="{ big }">
+    <section
+      v-for="{ view, name, tables, across } in measures"
+      :key="name"
+      class="flex flex-col min-w-0 gap-close"
+      :aria-label="name"
+    >
+      <h3 v-if="measures.length > 1" class="text-lead">{{ name }}</h3>
+      <template v-if="tables.some(({ evidence }) => evidence.summaries.length > 0)">
+        <div class="chart">
+          <ResultsChart :big="big ?? false" :dark="dark ?? false" :plan="view" :record="record" />
+        </div>
+        <p v-for="sentence in across ? acrossSentences(view, across) : []" :key="sentence" class="font-heading text-lead">
+          {{ sentence }}
+        </p>
+        <p v-for="table in tables" :key="table.series?.id ?? ''">
+          <strong>{{ table.series ? `${table.series.name}: ` : '' }}{{ gradeName(table.evidence) }}.</strong>
+          {{ sureSentences(table.plan, table.evidence)[0] }}
+        </p>
+        <AppFold v-if="across && !('code' in across) && !big" title="For the teacher" hint="the figures behind it">
+          <p v-for="line in acrossFigures(across)" :key="line">{{ line }}</p>
+        </AppFold>
+      </template>
+      <p v-else class="soft">No numbers yet.</p>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.measures {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(100%, 340px), 1fr));
+  gap: var(--gap-block);
+}
+.measures.big {
+  height: 100%;
+}
+.chart {
+  min-height: 260px;
+}
+.big .chart {
+  flex: 1;
+  min-height: 0;
+}
+</style>

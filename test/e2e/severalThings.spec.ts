@@ -1,0 +1,128 @@
+import { reading } from '../api/client'
+import { client, enterNumber, expect, joinStation, lessonWith, openStop, saved, test } from './house'
+
+test('two measures on one trial: planned, keyed, asked one after the other, graded each and read together', async ({
+  page,
+  baseURL,
+  browser,
+}) => {
+  const lesson = await lessonWith(baseURL, (plan) => (plan.conditions = plan.conditions.slice(0, 3)), 'bounce-back')
+  await openStop(page, lesson, 'plan')
+  const advice = page.getByRole('radiogroup', { name: 'Which measure' })
+  await expect(advice).toBeHidden()
+  await page.getByRole('button', { name: 'More for the time until it lands again' }).click()
+  await page.getByRole('menuitem', { name: 'Measure this too' }).click()
+  await expect(page.locator('[data-tray="measure"]').getByRole('textbox')).toHaveCount(2)
+  await expect(page.getByText('how high it bounces back and the time until it lands again?')).toBeVisible()
+  await expect(page.getByLabel('Highest result we expect')).toHaveValue('66')
+  await advice.getByLabel('the time until it lands again').check()
+  await expect(page.getByLabel('Highest result we expect')).toHaveValue('1.23')
+  await saved(page)
+
+  const { call, open } = client(baseURL)
+  const { plan } = (await open(lesson.id)).lesson
+  const heights = [44, 55, 66]
+  const readings = plan.groups.slice(1).flatMap(({ id: group }, at) =>
+    plan.conditions.flatMap(({ id: condition }, place) =>
+      [1, 2, 3].flatMap((repeat) => {
+        const place_ = { group, condition, repeat, unit: 'cm' as const }
+        const value = heights[place]! + ((at + repeat) % 3) - 1
+        const time = Number((1.1 + (((at * 7 + repeat * 5 + place * 3) % 9) - 4) / 20).toFixed(2))
+        return [
+          reading(plan, { ...place_, value, entered: String(value) }),
+          reading(plan, { ...place_, moment: '@time', unit: 's', value: time, entered: String(time) }),
+        ]
+      }),
+    ),
+  )
+  expect((await call('POST', `/api/lessons/${lesson.id}/readings`, { readings })).status).toBe(200)
+
+  const station = await (await browser.newContext()).newPage()
+  await station.goto(baseURL!)
+  await joinStation(station, lesson.code, 'Alder')
+  await station.getByRole('button', { name: 'Later' }).click()
+  await station.getByRole('button', { name: 'Start the trials that count' }).click()
+  await expect(station.getByText('how high it bounces back', { exact: true })).toBeVisible()
+  await enterNumber(station, '44')
+  await expect(station.getByText('the time until it lands again', { exact: true })).toBeVisible()
+  await expect(station.getByRole('button', { name: 'Press to begin' }).or(station.getByLabel('Measure with'))).toBeVisible()
+  await station.context().close()
+
+  await openStop(page, lesson, 'test')
+  await expect(page.getByRole('columnheader', { name: '1: cm' })).toHaveCount(3)
+  const time = page.getByRole('textbox', { name: /^Alder, B 90.cm, repeat 1, the time until it lands again$/ })
+  await time.fill('1.05')
+  await time.press('Enter')
+  await expect(page.getByText('2 of 18')).toBeVisible()
+  await time.fill('12')
+  await time.press('Enter')
+  await expect(page.getByRole('region', { name: 'Odd numbers' })).toContainText('1.20')
+
+  await openStop(page, lesson, 'results')
+  const tables = page.getByRole('region').filter({ has: page.getByRole('heading', { level: 3 }) })
+  await expect(tables.filter({ hasText: 'how high it bounces back' })).toContainText('Leaning')
+  await expect(tables.filter({ hasText: 'the time until it lands again' })).toContainText("Can't tell yet")
+  await page.getByRole('tab', { name: 'Table' }).click()
+  await page.getByRole('radiogroup', { name: 'Which table' }).getByLabel('the time until it lands again').check()
+  await expect(page.getByRole('columnheader', { name: 'Condition, in s' })).toBeVisible()
+
+  await openStop(page, lesson, 'agree')
+  const sentence = page.getByRole('textbox', { name: 'Our conclusion' })
+  await sentence.fill(
+    'It may bounce higher from 100 cm, 66 cm against 44 cm from 80 cm; the time was 5 s for 80 cm, and we are not sure.',
+  )
+  await expect(page.getByText(/The table has \d\.\d+.s for 80.cm/)).toBeVisible()
+  await sentence.fill('It may bounce higher from 100 cm, 66 cm against 44 cm from 80 cm, and we are not sure.')
+  await expect(page.getByText('It says what the numbers carry')).toBeVisible()
+})
+
+test('two series: the ball differs on purpose, both ways are fair, each has its line, and whether they differ is said', async ({
+  page,
+  baseURL,
+}) => {
+  const lesson = await lessonWith(baseURL, (plan) => (plan.conditions = plan.conditions.slice(0, 3)), 'bounce-back')
+  await openStop(page, lesson, 'plan')
+  await page.getByRole('button', { name: 'More for the ball' }).click()
+  await page.getByRole('menuitem', { name: 'Test two of these as well' }).click()
+  await expect(page.getByLabel('Name of series 1')).toHaveValue('the same tennis ball for all')
+  await page.getByLabel('Name of series 1').fill('tennis ball')
+  await page.getByLabel('Name of series 2').fill('rubber ball')
+  await expect(page.getByText(', and does the ball matter?')).toBeVisible()
+  await expect(page.getByText('All 9 pairs are fair.')).toBeVisible()
+  await page.getByLabel('Condition A', { exact: true }).fill('75')
+  await page.getByLabel('Condition A', { exact: true }).press('Tab')
+  await saved(page)
+
+  const { call, open } = client(baseURL)
+  const { plan } = (await open(lesson.id)).lesson
+  expect(plan.conditions.filter(({ label }) => label === '75')).toHaveLength(2)
+  const readings = plan.groups.flatMap(({ id: group }, at) =>
+    plan.conditions.flatMap(({ id: condition }, place) =>
+      [1, 2, 3].map((repeat) => {
+        const value = 40 + 8 * (place % 3) + 12 * Math.floor(place / 3) + ((at * 5 + repeat * 3 + place) % 4)
+        return reading(plan, { group, condition, repeat, unit: 'cm', value, entered: String(value) })
+      }),
+    ),
+  )
+  expect((await call('POST', `/api/lessons/${lesson.id}/readings`, { readings })).status).toBe(200)
+
+  await openStop(page, lesson, 'results')
+  await expect(
+    page.getByText(/^The ball makes a clear difference\. Rubber ball: 1\d\.\d.cm more than tennis ball on average/),
+  ).toBeVisible()
+  await expect(page.getByRole('img', { name: /^A line for each of tennis ball and rubber ball/ })).toBeVisible()
+  await page.getByRole('tab', { name: 'Table' }).click()
+  await page.getByRole('radiogroup', { name: 'Which table' }).getByLabel('rubber ball').check()
+  await expect(page.getByRole('row', { name: /^75.cm 5\d, / })).toBeVisible()
+
+  await page.goto(`/print/${lesson.id}/report`)
+  await expect(page.getByRole('heading', { name: 'Tennis ball and rubber ball beside each other' })).toBeVisible()
+  await openStop(page, lesson, 'test')
+  await expect(page.getByRole('columnheader', { name: /75.cm, rubber ball/ })).toBeVisible()
+  await openStop(page, lesson, 'plan')
+  await page.getByRole('button', { name: 'Take away rubber ball' }).click()
+  await expect(page.getByLabel('Name of series 1')).toBeHidden()
+  await expect(page.getByLabel('How the ball is kept the same')).toHaveValue('tennis ball')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByLabel('Name of series 2')).toHaveValue('rubber ball')
+})
