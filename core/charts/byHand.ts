@@ -1,5 +1,14 @@
 import { evidenceOf } from '../evidence'
-import { activeConditions, conditionValue, countsOf, measuredCard, momentsOf, type LessonRecord, type Plan } from '../lesson'
+import {
+  activeConditions,
+  conditionValue,
+  countsOf,
+  hasNamedMoments,
+  measuredCard,
+  momentsOf,
+  type LessonRecord,
+  type Plan,
+} from '../lesson'
 import { unitOf, type UnitCode } from '../quantity'
 import { averagesByMoment } from '../record'
 import { areNumbers } from './choose'
@@ -25,7 +34,7 @@ export function handGraph(plan: Plan, record: LessonRecord): HandGraph | undefin
     return {
       unit: method.unit,
       up: { values, withZero: false },
-      across: times.length > 1 ? { values: times, unit: plan.watch.unit } : undefined,
+      across: times.length > 1 && !hasNamedMoments(plan) ? { values: times, unit: plan.watch.unit } : undefined,
     }
   }
   // What was not reached has no place on a scale.

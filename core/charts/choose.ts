@@ -1,5 +1,13 @@
 import { trendOf } from '../evidence'
-import { activeConditions, conditionValue, measuredCard, type GraphKind, type LessonRecord, type Plan } from '../lesson'
+import {
+  activeConditions,
+  conditionValue,
+  hasNamedMoments,
+  measuredCard,
+  type GraphKind,
+  type LessonRecord,
+  type Plan,
+} from '../lesson'
 
 /** Why a graph shows these results best. */
 export type GraphReason =
@@ -64,7 +72,9 @@ function bestGraph(plan: Plan, record: LessonRecord): { best: GraphKind; reason:
   const instrument = measuredCard(plan)?.method.instrument
   if (instrument === 'race' || instrument === 'balance') return { best: 'places', reason: 'places' }
   if (instrument === 'words')
-    return watches(plan) ? { best: 'stages', reason: 'words-over-time' } : { best: 'words', reason: 'words' }
+    return watches(plan) && !hasNamedMoments(plan)
+      ? { best: 'stages', reason: 'words-over-time' }
+      : { best: 'words', reason: 'words' }
   if (plan.kind === 'before-after')
     return activeConditions(plan).length > 1 ? { best: 'bars', reason: 'changes' } : { best: 'pairs', reason: 'same-thing-twice' }
   if (watches(plan)) return { best: 'lines', reason: 'over-time' }

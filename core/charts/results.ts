@@ -6,6 +6,7 @@ import {
   conditionValue,
   countedPlace,
   countsOf,
+  hasNamedMoments,
   letterOf,
   measuredCard,
   resultUnit,
@@ -177,7 +178,7 @@ function timesAxis({ watch }: Plan): Axis {
 }
 
 function acrossOf(plan: Plan, kind: GraphKind, marks: ResultMark[]): Axis | undefined {
-  if (kind === 'lines') return timesAxis(plan)
+  if (kind === 'lines') return hasNamedMoments(plan) ? undefined : timesAxis(plan)
   if (!ON_NUMBERS.includes(kind) || !areNumbers(plan)) return undefined
   return axisFor(
     marks.map((mark) => mark.x),

@@ -1,4 +1,13 @@
-import { activeConditions, measuredCard, momentsOf, withMethod, type LessonRecord, type Plan, type Reading } from '../lesson'
+import {
+  activeConditions,
+  hasNamedMoments,
+  measuredCard,
+  momentsOf,
+  withMethod,
+  type LessonRecord,
+  type Plan,
+  type Reading,
+} from '../lesson'
 import { middleValue, readingsByTrial, resultsAs, seriesOf } from '../record'
 
 /** One stretch of time in which the trials of a condition were one word, by the middle one of them. */
@@ -43,7 +52,7 @@ export function stagesOf(plan: Plan, record: LessonRecord): StageBand[] {
  */
 export function timesToWords(plan: Plan, readings: Reading[]): { condition: string; times: (number | undefined)[] }[] {
   const words = measuredCard(plan)?.method.words ?? []
-  if (plan.kind !== 'over-time' || plan.watch.times.length < 2) return []
+  if (plan.kind !== 'over-time' || plan.watch.times.length < 2 || hasNamedMoments(plan)) return []
   const byWord = words.slice(1).map((_, place) => {
     const asUntil = withMethod(plan, (method) => ({ ...method, counts: 'until', countsUntil: place + 2 }))
     return resultsAs(asUntil, readings, 'until')

@@ -1,6 +1,6 @@
 import { arrangementOf, circuitOf } from '../arrangement'
 import { withoutNoise } from '../quantity'
-import type { Plan } from '../lesson'
+import { isReadByClock, type Plan } from '../lesson'
 import { jarsOf, timetableOf, type Jar } from './fit'
 
 /** What is to be done soon while the class tests; `seconds` from now, below zero when it has just come due. */
@@ -19,12 +19,7 @@ const STAYS = 20
  *   // => { what: 'read', jar: { condition: 'tissue', repeat: 1 }, minute: 0, seconds: -10, … }
  */
 export function comingUp(plan: Plan, elapsed: number): Coming[] {
-  const all =
-    plan.kind === 'over-time' && plan.watch.unit === 'min'
-      ? readingsOf(plan)
-      : arrangementOf(plan) === 'circuit'
-        ? movesOf(plan)
-        : []
+  const all = isReadByClock(plan) ? readingsOf(plan) : arrangementOf(plan) === 'circuit' ? movesOf(plan) : []
   return all
     .map((one) => ({ ...one, seconds: withoutNoise(one.seconds - elapsed) }))
     .filter(({ seconds }) => seconds > -STAYS)

@@ -8,7 +8,7 @@ import {
   secondsOfTrial,
   secondsOfTrials,
 } from '../arrangement'
-import { activeConditions, measuredCard, PHASES, type Phase, type Plan } from '../lesson'
+import { activeConditions, hasNamedMoments, measuredCard, PHASES, type Phase, type Plan } from '../lesson'
 import { withoutNoise } from '../quantity'
 import { readingTimetable, type Timetable } from './readingTimetable'
 
@@ -113,7 +113,7 @@ function minutesOfPhase({ clock }: Plan, phase: Exclude<Phase, 'test'>): number 
  *   all conditions at once. All together at one apparatus takes as long: each trial is then done once for the class.
  * - shared out: only the conditions that a group does; a circuit: until its last visit
  * - before and after: everything waits together, so the run counts once
- * - over time: until the last reading of the timetable; over days only today's reading
+ * - over time: until the last reading of the timetable; over days only today's reading; moments with names are read one after the other, those at home not here
  * - on a balance: as many weighings as an order of k things takes at least, log2(k!) rounded up
  */
 function secondsOfTest(plan: Plan, repeats: number, withWaiting = true): number {
@@ -123,6 +123,7 @@ function secondsOfTest(plan: Plan, repeats: number, withWaiting = true): number 
   if (plan.kind === 'before-after') return all * (setUp + 2 * read + reset) + run
   if (plan.kind === 'over-time') {
     if (plan.watch.unit === 'day') return rounds * repeats * (setUp + read + reset)
+    if (hasNamedMoments(plan)) return all * (setUp + reset + plan.watch.named.filter(({ atHome }) => !atHome).length * read) + run
     const practice = rounds * plan.practice * (setUp + read + reset)
     return practice + rounds * repeats * (setUp + reset) + timetableOf(plan, repeats).finish * 60
   }

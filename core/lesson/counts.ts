@@ -1,5 +1,6 @@
 import { unitOf, type ResultUnit } from '../quantity'
 import { measuredCard } from './cards'
+import { hasNamedMoments } from './moments'
 import { COUNTED, type Method, type Plan } from './plan'
 
 /** Which figure speaks for a trial: its one reading, or what its readings come to. */
@@ -20,6 +21,11 @@ export function countedFor(plan: Plan): Counted[] {
   }
   if (plan.kind !== 'over-time' || plan.watch.times.length === 0) return ['reading']
   if (plan.watch.times.length === 1) return ['last']
+  // Moments with names have no time between them that anything could be reckoned by.
+  if (hasNamedMoments(plan)) {
+    if (method.instrument === 'words') return ['last']
+    return COUNTED.filter((one) => one !== 'rate' && one !== 'until' && (amount || (one !== 'of-100' && one !== 'total')))
+  }
   if (method.instrument === 'words') return ['until', 'last']
   return COUNTED.filter((one) => amount || (one !== 'of-100' && one !== 'total'))
 }

@@ -138,7 +138,7 @@ export { withCondition, withLabel } from './conditions'
 export { mergePlans, withClashAs } from './merge'
 export type { Clash, Merged } from './merge'
 export { namedPictures } from './pictures'
-export { FIRST_TIMES, FIRST_WORDS, KIND_SHAPES, predictionOf, predictionsFor, readBy, withKind } from './kinds'
+export { FIRST_WORDS, KIND_SHAPES, predictionOf, predictionsFor, readBy, withKind } from './kinds'
 export type { KindShape } from './kinds'
 export {
   atMoment,
@@ -155,6 +155,9 @@ export {
 } from './measures'
 export {
   everyMomentOf,
+  FIRST_TIMES,
+  hasNamedMoments,
+  isReadByClock,
   MOST_NAMED,
   MOST_PLACES,
   MOST_TIMES,
@@ -163,6 +166,8 @@ export {
   momentsOf,
   readNames,
   readTimes,
+  withNamedMoment,
+  withNamedMoments,
 } from './moments'
 export {
   atLevel,

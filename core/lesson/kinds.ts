@@ -1,3 +1,4 @@
+import { FIRST_TIMES } from './moments'
 import type { Kind, Method, Plan, PredictAs } from './plan'
 
 /** What a kind of test asks for; what it then shows follows from this, stop by stop. */
@@ -109,5 +110,4 @@ export function readBy(method: Method, instrument: Method['instrument']): Method
 }
 
 /** What a plan begins with where nobody has said anything else. */
-export const FIRST_TIMES = { min: [0, 1, 2, 5], day: [0, 2, 4, 7] }
 export const FIRST_WORDS = ['dry', 'damp', 'wet']

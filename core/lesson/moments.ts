@@ -1,5 +1,8 @@
 import { eachMeasure, markOf } from './measures'
-import type { Plan } from './plan'
+import type { NamedMoment, Plan } from './plan'
+
+/** What a test over time begins with where nobody has said anything else. */
+export const FIRST_TIMES = { min: [0, 1, 2, 5], day: [0, 2, 4, 7] }
 
 /** One of the times or places at which a trial is read; a trial that is read once has the empty moment only. */
 export interface Moment {
@@ -39,16 +42,54 @@ function timesOf(plan: Plan): Moment[] {
   if (plan.kind === 'before-after') {
     return (['before', 'after'] as const).map((half) => ({ id: half, half, time: undefined, place: undefined }))
   }
-  if (plan.kind !== 'over-time' || (plan.watch.times.length === 0 && plan.watch.named.length === 0)) return ONCE
+  if (plan.kind !== 'over-time' || plan.watch.times.length === 0) return ONCE
   const places = plan.watch.places.filter((place) => place.trim() !== '')
-  if (plan.watch.named.length > 0)
-    return plan.watch.named.map(({ id, name }, time) => ({ id, half: undefined, time, place: undefined, name }))
+  if (hasNamedMoments(plan))
+    return plan.watch.named.map(({ id, name, atHome }, time) => ({
+      id,
+      half: undefined,
+      time,
+      place: undefined,
+      name: `${name.trim() || 'a moment without a name'}${atHome ? ' (at home)' : ''}`,
+    }))
   const times = [...plan.watch.times].sort((a, b) => a - b)
   return times.flatMap((time): Moment[] =>
     places.length < 2
       ? [{ id: `t${time}`, half: undefined, time, place: places[0] }]
       : places.map((place, index) => ({ id: `t${time}p${index + 1}`, half: undefined, time, place })),
   )
+}
+
+/**
+ * Has each moment a name instead of a time.
+ * @example hasNamedMoments(soakUpPlan()) // => false
+ */
+export function hasNamedMoments({ kind, watch }: Plan): boolean {
+  return kind === 'over-time' && watch.named.length > 0
+}
+
+/**
+ * Is a trial read by the clock: at minutes after its start.
+ * @example isReadByClock(inTwoPlaces) // => true
+ */
+export function isReadByClock(plan: Plan): boolean {
+  return plan.kind === 'over-time' && plan.watch.unit === 'min' && plan.watch.times.length > 0 && !hasNamedMoments(plan)
+}
+
+/**
+ * The plan with these moments, each with its name; none brings the times back. The order of the moments stands in for their times.
+ * @example withNamedMoments(inTwoPlaces, [{ id: 'n1', name: 'dry', atHome: false }]).watch.times // => [0]
+ */
+export function withNamedMoments(plan: Plan, named: NamedMoment[]): Plan {
+  const times = named.length > 0 ? named.map((_, place) => place) : FIRST_TIMES.min
+  return { ...plan, watch: { ...plan.watch, named: named.slice(0, MOST_NAMED), times: times.slice(0, MOST_NAMED), unit: 'min' } }
+}
+
+/** The plan with a moment more: its id is one that no moment has. */
+export function withNamedMoment(plan: Plan, name: string): Plan {
+  const taken = plan.watch.named.map(({ id }) => Number(id.slice(1)))
+  const id = `n${Math.max(0, ...taken) + 1}`
+  return plan.watch.named.length >= MOST_NAMED ? plan : withNamedMoments(plan, [...plan.watch.named, { id, name, atHome: false }])
 }
 
 /** The moment of a reading, as the plan has it now. */

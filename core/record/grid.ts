@@ -5,6 +5,7 @@ import {
   activeConditions,
   atMoment,
   everyMomentOf,
+  hasNamedMoments,
   measuredCards,
   momentOf,
   momentsOf,
@@ -144,7 +145,20 @@ export function nextTrial(plan: Plan, progress: Progress, day = Infinity): Cell 
   const asked = overDays(plan) && day < Infinity ? latestDue(plan, day) : undefined
   const anyTime = !overDays(plan) || day === Infinity
   const due = new Set(moments.filter(({ time }) => anyTime || (asked !== undefined && time === asked)).map(({ id }) => id))
-  return cellsInOrder(plan, progress).find((cell) => cell.kept.length === 0 && due.has(cell.moment))
+  const cells = cellsInOrder(plan, progress)
+  const past = hasNamedMoments(plan) ? pastMoments(plan, progress) : undefined
+  return cells.find((cell) => cell.kept.length === 0 && due.has(cell.moment) && !past?.has(cellKey(cell)))
+}
+
+/** Places of moments with names that have gone by: a later moment of the same trial has been read, and nobody can see the earlier one any more. */
+function pastMoments(plan: Plan, { cells }: Progress): Set<string> {
+  const time = new Map(everyMomentOf(plan).map((moment) => [moment.id, moment.time ?? 0]))
+  const latest = new Map<string, number>()
+  for (const cell of cells.filter(({ kept }) => kept.length > 0))
+    latest.set(trialKey(cell), Math.max(latest.get(trialKey(cell)) ?? 0, time.get(cell.moment) ?? 0))
+  return new Set(
+    cells.filter((cell) => (time.get(cell.moment) ?? 0) < (latest.get(trialKey(cell)) ?? 0)).map((cell) => cellKey(cell)),
+  )
 }
 
 /** All places of a group in the order in which they are filled. */

@@ -6,9 +6,11 @@ import {
   countsOf,
   EACH_IS,
   measuredCard,
+  momentsOf,
   watchedPlaces,
   type Counted,
   type Method,
+  type Moment,
   type Plan,
 } from '../lesson'
 import { decimalsOf, roundToMark, unitOf, withUnit, writeNumber, writeQuantity, writeShort } from '../quantity'
@@ -170,9 +172,11 @@ function wordsExample(plan: Plan, counted: Counted, { words }: Method): string {
   return counted === 'until' ? `first “${word}” at ${later}: ${time}` : `${later} “${word}”`
 }
 
-function endsOfWatching({ watch }: Plan): [string, string] {
-  const when = (time: number) => (watch.unit === 'day' ? `day ${writeShort(time)}` : withUnit(writeShort(time), 'min'))
-  return [when(Math.min(...watch.times)), when(Math.max(...watch.times))]
+function endsOfWatching(plan: Plan): [string, string] {
+  const when = ({ time = 0, name }: Moment) =>
+    name ?? (plan.watch.unit === 'day' ? `day ${writeShort(time)}` : withUnit(writeShort(time), 'min'))
+  const moments = momentsOf(plan)
+  return [when(moments[0]!), when(moments.at(-1)!)]
 }
 
 /** Two numbers that this instrument could show: what the teacher expects, else so many of its marks. */

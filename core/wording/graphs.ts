@@ -1,5 +1,5 @@
 import type { GraphLoss, GraphReason, ResultLine, ResultsGraph, ScaleProblem, SmallBar, SquareScale, StageBand } from '../charts'
-import { changedFactor, countedPlace, measuredCard, resultUnit, type GraphKind, type Plan } from '../lesson'
+import { changedFactor, countedPlace, hasNamedMoments, measuredCard, resultUnit, type GraphKind, type Plan } from '../lesson'
 import { unitOf, withUnit, writeNumber, writeShort, type ResultUnit, type UnitCode } from '../quantity'
 import { sentenceCase } from './evidence'
 import { conditionWithLetter, counted, list, whenWords, writeReading } from './names'
@@ -91,9 +91,11 @@ export function axisTitles(plan: Plan, kind?: GraphKind): { up: string; across: 
   return {
     up: up === '' ? name : `${name} (${up})`,
     across:
-      plan.kind === 'over-time'
-        ? `time (${plan.watch.unit === 'day' ? 'days' : 'min'})`
-        : `${changedFactor(plan)?.name ?? ''}${plan.conditionsAs === 'numbers' && across !== '' ? ` (${across})` : ''}`,
+      plan.kind === 'over-time' && hasNamedMoments(plan)
+        ? ''
+        : plan.kind === 'over-time'
+          ? `time (${plan.watch.unit === 'day' ? 'days' : 'min'})`
+          : `${changedFactor(plan)?.name ?? ''}${plan.conditionsAs === 'numbers' && across !== '' ? ` (${across})` : ''}`,
   }
 }
 

@@ -1,5 +1,5 @@
 import { reading } from '../api/client'
-import { client, enterNumber, expect, joinStation, lessonWith, openStop, saved, test } from './house'
+import { choose, client, enterNumber, expect, joinStation, lessonWith, openStop, saved, test } from './house'
 
 test('two measures on one trial: planned, keyed, asked one after the other, graded each and read together', async ({
   page,
@@ -125,4 +125,46 @@ test('two series: the ball differs on purpose, both ways are fair, each has its 
   await expect(page.getByLabel('How the ball is kept the same')).toHaveValue('tennis ball')
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(page.getByLabel('Name of series 2')).toHaveValue('rubber ball')
+})
+
+test('moments with names: days at school and at home, a missing one is shown as a gap and never asked for again', async ({
+  page,
+  baseURL,
+  browser,
+}) => {
+  const lesson = await lessonWith(baseURL, (plan) => {
+    plan.kind = 'over-time'
+    plan.repeats = 1
+    plan.conditions = plan.conditions.slice(0, 2)
+  })
+  await openStop(page, lesson, 'plan')
+  await choose(page.getByLabel('Unit of the times'), 'at moments with names')
+  await expect(page.getByRole('textbox', { name: 'Moment 3' })).toHaveValue('dry again')
+  for (const [place, name] of ['Friday', 'Saturday', 'Monday'].entries())
+    await page.getByRole('textbox', { name: `Moment ${place + 1}` }).fill(name)
+  await page.getByRole('checkbox', { name: 'at home' }).nth(1).check()
+  await expect(page.getByText('3 readings of each: Friday; Saturday (at home); Monday')).toBeVisible()
+  await saved(page)
+
+  const station = await (await browser.newContext()).newPage()
+  await station.goto(baseURL!)
+  await joinStation(station, lesson.code, 'Alder')
+  await station.getByRole('button', { name: 'Later' }).click()
+  await station.getByRole('button', { name: 'Start the trials that count' }).click()
+  await expect(station.getByText('Friday', { exact: true })).toBeVisible()
+  await station.context().close()
+
+  await openStop(page, lesson, 'test')
+  const place = (group: string, day: string) => page.getByRole('textbox', { name: `${group}, A kitchen roll, repeat 1, ${day}` })
+  for (const [day, value] of Object.entries({ Friday: '10', Monday: '40' })) {
+    await place('Alder', day).fill(value)
+    await place('Alder', day).press('Enter')
+  }
+  await expect(page.getByText('2 of 6')).toBeVisible()
+  await page.getByRole('button', { name: 'They stay empty' }).click()
+  await openStop(page, lesson, 'results')
+  await expect(page.getByRole('img', { name: /Averages: A kitchen roll: Friday 10\.0.mm and Monday 40\.0.mm/ })).toBeVisible()
+  await page.getByRole('tab', { name: 'Table' }).click()
+  const row = page.getByRole('group', { name: 'Averages at every moment' }).getByRole('row', { name: /kitchen roll/ })
+  await expect(row.getByRole('cell').nth(1)).toHaveText('–')
 })

@@ -1,5 +1,5 @@
 import type { EChartsOption } from 'echarts'
-import { measuredCard } from '~~/core/lesson'
+import { hasNamedMoments, measuredCard, momentsOf } from '~~/core/lesson'
 import { axisTitles, lineEnd, lineWords } from '~~/core/wording'
 import { lookOf } from '~/theme/conditions'
 import { knownSeries, namesAxis, readingsSeries, resultAxis, roomFor, valueAxis, wordFill, wordLabel, type Pen } from './surface'
@@ -38,7 +38,8 @@ export function wordBands(pen: Pen): EChartsOption {
 /** Lines over the moments of a trial. */
 export function overMoments(pen: Pen): EChartsOption {
   const { graph, plan, text, ink, big, paper, line } = pen
-  const names = graph.kind === 'pairs' ? ['before', 'after'] : []
+  const moments = hasNamedMoments(plan) ? momentsOf(plan) : []
+  const names = graph.kind === 'pairs' ? ['before', 'after'] : moments.map(({ name }) => name ?? '')
   return {
     legend: graph.lines.length > 1 ? { textStyle: text, bottom: 0, left: 'center', itemGap: big ? 26 : 14 } : undefined,
     grid: { ...roomFor(pen), bottom: (big ? 46 : 30) + legendRoom(pen), right: (big ? 60 : 40) + longestEnd(pen) },
@@ -47,12 +48,12 @@ export function overMoments(pen: Pen): EChartsOption {
       : {
           type: 'value',
           min: -0.3,
-          max: 1.3,
+          max: Math.max(1, names.length - 1) + 0.3,
           interval: 1,
           splitLine: { show: false },
           axisLine: line,
           axisTick: { show: false },
-          axisLabel: { ...text, customValues: [0, 1], formatter: (value: number) => names[value] ?? '' },
+          axisLabel: { ...text, customValues: names.map((_, place) => place), formatter: (value: number) => names[value] ?? '' },
         },
     yAxis: resultAxis(pen),
     series: [
@@ -71,7 +72,11 @@ export function overMoments(pen: Pen): EChartsOption {
         return {
           type: 'line' as const,
           name: lineWords(one),
-          data: one.points.map((point) => [point.x, point.average]),
+          // Where nobody read, the line has a gap.
+          data:
+            moments.length > 0
+              ? moments.map(({ id, time }) => [time!, one.points.find((point) => point.moment === id)?.average ?? '-'])
+              : one.points.map((point) => [point.x, point.average]),
           symbol: SYMBOLS[one.dash % SYMBOLS.length]!,
           symbolSize: big ? 20 : 12,
           lineStyle: { color: paper ? '#000' : look.colour, width: big ? 5 : 3, type: DASHES[one.dash % DASHES.length]! },

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { fitOf } from '~~/core/clock'
-import { BOUNDS, type Clock, type Phase } from '~~/core/lesson'
+import { isReadByClock, BOUNDS, type Clock, type Phase } from '~~/core/lesson'
 import { endWords, fitVerdict } from '~~/core/wording'
 
 /** Does it fit: the phases on one bar, with the bell, and the sum behind the test. */
@@ -52,7 +52,7 @@ function set<Part extends keyof Clock>(part: Part, value: Clock[Part]): void {
       />
     </section>
     <ArrangementPanel />
-    <ReadingsPanel v-if="plan.kind === 'over-time' && plan.watch.unit === 'min' && plan.watch.times.length > 0" />
+    <ReadingsPanel v-if="isReadByClock(plan)" />
     <OverDaysPanel />
     <JobsPanel />
   </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { isReadByClock } from '~~/core/lesson'
 import { arrangementOf, secondsOfBatch, turnsGoingRound } from '~~/core/arrangement'
 import { fitOf, scarcest, testStartOf, timeAt } from '~~/core/clock'
 import type { Plan } from '~~/core/lesson'
@@ -10,7 +11,7 @@ const fit = computed(() => fitOf(props.plan))
 const phases = computed(() => fit.value.phases.filter(({ minutes }) => minutes > 0))
 const testStart = computed(() => testStartOf(fit.value))
 const way = computed(() => arrangementOf(props.plan))
-const jars = computed(() => props.plan.kind === 'over-time' && props.plan.watch.unit === 'min' && props.plan.watch.times.length > 0)
+const jars = computed(() => isReadByClock(props.plan))
 const copies = computed(() => scarcest(props.plan))
 const SHOWN_TRIALS = 4
 /** Who has a shared thing in the first trials; it goes on in the same rhythm. */
