@@ -301,6 +301,7 @@ export const planSchema = Joi.object<Plan, true>({
   repeats: wholeIn(BOUNDS.repeats),
   practice: wholeIn(BOUNDS.practice),
   things: oneOf(THINGS),
+  challenge: planId.allow(null),
   gapsStay: Joi.boolean().required(),
   groups: Joi.array().items(group).max(MOST.groups).unique('id').required(),
   resetList: Joi.array().items(shortText.optional()).max(MOST.resetLines).required(),

@@ -147,7 +147,15 @@ async function written(readings: NewReading[]): Promise<void> {
             @stamp="station.writePrediction"
             @later="skipped.prediction = true"
           />
-          <StationBalance
+          <StationChallenge
+            v-else-if="now.step.show === 'challenge'"
+            :plan="plan"
+            :group="group"
+            :guess="now.step.guess"
+            @stamp="station.writePrediction"
+            @written="written"
+          />
+          <BalanceRound
             v-else-if="trial && now.step.show === 'balance'"
             :key="`balance-${trial.repeat}-${trial.practice}`"
             :plan="plan"

@@ -21,7 +21,7 @@ export type { Agreement, ConditionSummary, Evidence, EvidenceOptions, Gap, Grade
 export { learnedWobble } from './learned'
 export { fitGroupsAndConditions } from './model'
 export type { Model, Observation, PairContrast } from './model'
-export { signTest } from './neighbours'
+export { furtherBlocks, signTest } from './neighbours'
 export type { Neighbours, Reach } from './neighbours'
 export { everyTable } from './everyTable'
 export type { Table } from './everyTable'

@@ -12,6 +12,8 @@ export interface Neighbours {
   p: number
   pHolm: number
   grade: Grade
+  /** So many further blocks that put `more` first, at the fewest, would tell these two apart; undefined where a dozen would not. */
+  further: number | undefined
 }
 
 /** The smallest p that so many blocks can reach, however well they agree. */
@@ -60,8 +62,21 @@ export function neighboursOf(order: string[], blocks: Map<string, number>[], who
   const corrected = holm(chances)
   return counted.map((one, place) => {
     const own = one.wins > one.losses ? gradeOfP(corrected[place]!) : 'cannot-tell'
-    return { ...one, p: chances[place]!, pHolm: corrected[place]!, grade: noSurerThan(whole, own) }
+    const further = own === 'clear' ? 0 : furtherBlocks(one, counted.length)
+    return { ...one, p: chances[place]!, pHolm: corrected[place]!, grade: noSurerThan(whole, own), further }
   })
+}
+
+const MOST_FURTHER = 12
+
+/**
+ * How many further blocks, all for the same one, bring a sign test below five in a hundred among so many pairs.
+ * @example furtherBlocks({ wins: 4, losses: 0 }, 1) // => 2
+ */
+export function furtherBlocks({ wins, losses }: { wins: number; losses: number }, pairs: number): number | undefined {
+  for (let further = 1; further <= MOST_FURTHER; further += 1)
+    if (signTest(wins + further, losses) * pairs <= CLEAR_BELOW) return further
+  return undefined
 }
 
 /**

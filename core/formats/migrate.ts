@@ -118,6 +118,7 @@ const steps: Record<number, (plan: Loose) => Loose> = {
     unmarked: null,
     seriesFactor: null,
     series: [],
+    challenge: null,
     watch: into(plan.watch, { named: [] }),
   }),
 }

@@ -88,5 +88,5 @@ export function comesAgain({ kind, things }: Pick<Plan, 'kind' | 'things'>): boo
 
 /** A plan that another lesson begins with: nothing that only this one's readings were about. */
 export function begunAnew(plan: Plan): Plan {
-  return { ...plan, begunIn: PLAN_VERSION, gapsStay: false, retests: [] }
+  return { ...plan, begunIn: PLAN_VERSION, challenge: null, gapsStay: false, retests: [] }
 }

@@ -157,6 +157,7 @@ export function emptyPlan(className: string, children: number, newId: () => stri
     repeats: 3,
     practice: 1,
     things: 'same',
+    challenge: null,
     gapsStay: false,
     groups: splitIntoGroups(children, 7, newId),
     resetList: [],

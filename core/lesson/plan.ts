@@ -53,6 +53,8 @@ export interface Plan {
   practice: number
   /** Each trial has a fresh thing (a new strip, a new cup), or the same one comes again (one ball, one boat). */
   things: Things
+  /** The condition that each group predicts and tests as a last challenge; it is left out of the test itself (core/predictions/challenge.ts). */
+  challenge: string | null
   /** Testing is over: places that are still empty stay so. */
   gapsStay: boolean
   groups: Group[]

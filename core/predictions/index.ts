@@ -1,3 +1,5 @@
+export { challengeMoment, challengeOf, challengeTable, guessOf, seenBy, withChallenge, withoutChallenge } from './challenge'
+export type { Challenge, ChallengeRow } from './challenge'
 export { emptyDraft, finished, isWhole, lineAxes, linePoints, onSketch } from './draft'
 export type { LinePoint, PredictionDraft } from './draft'
 export { nearnessOf, nearnessOfPrediction } from './nearness'

@@ -12,7 +12,7 @@ export interface GroupPrediction {
 /** Every group's prediction, in the plan's order of groups. */
 export function predictionsByGroup(plan: Plan, predictions: Prediction[]): GroupPrediction[] {
   return plan.groups.map(({ id: group }) => {
-    const own = predictions.filter((prediction) => prediction.group === group)
+    const own = predictions.filter((prediction) => prediction.group === group && prediction.as !== 'challenge')
     return {
       group,
       stamped: own.filter((prediction) => !prediction.late).at(-1),

@@ -156,7 +156,7 @@ function findingsOfUnits(plan: Plan, record: LessonRecord): Finding[] {
 function findingsOfStrays(plan: Plan, record: LessonRecord): Finding[] {
   const isThere = hasPlace(plan)
   const counted = currentReadings(record.readings).filter((reading) => isCounted(reading) && reading.status === 'kept')
-  const homeless = counted.filter((reading) => !isThere(reading))
+  const homeless = counted.filter((reading) => !isThere(reading) && reading.condition !== plan.challenge)
   if (homeless.length === 0) return []
   const most = Math.max(...homeless.map((reading) => reading.repeat))
   const more: Fix[] = most > plan.repeats ? [{ code: 'set-repeats', repeats: most }] : []

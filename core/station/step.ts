@@ -1,4 +1,5 @@
 import { atMoment, measuredCard, predictionsFor, type LessonRecord, type NewReading, type Plan } from '../lesson'
+import { challengeOf, guessOf, seenBy } from '../predictions'
 import {
   dayOfWatching,
   hasBegun,
@@ -25,6 +26,8 @@ export interface StationWish {
 export type StationStep =
   | { show: 'say' | 'propose' | 'predict' | 'done' }
   | { show: 'observe'; condition: string | null }
+  /** Something new: guessed first, then tested once. */
+  | { show: 'challenge'; guess: number | undefined }
   | { show: 'balance' | 'order' | 'trial'; trial: Cell }
   /** Places that are read at one go. */
   | { show: 'places'; cells: Cell[] }
@@ -67,10 +70,18 @@ export function stationState(
   if (wish.doing === 'saying' || !testing) return { ...state, step: { show: 'say' } }
   if (wish.doing === 'observing') return { ...state, step: { show: 'observe', condition: trial?.condition ?? null } }
   if (wish.doing === 'proposing') return { ...state, step: { show: 'propose' } }
-  const predicted = record.predictions.some((one) => one.group === group)
+  const predicted = record.predictions.some((one) => one.group === group && one.as !== 'challenge')
   if (!predicted && !begun && !wish.skipped.prediction && predictionsFor(plan).length > 0)
     return { ...state, step: { show: 'predict' } }
-  return { ...state, step: trialStep(plan, progress, trial, wish) }
+  const challenge = trial ? undefined : challengeStep(plan, record, group)
+  return { ...state, step: challenge ?? trialStep(plan, progress, trial, wish) }
+}
+
+/** The last challenge, once all else is written down and until the group has seen what it gives. */
+function challengeStep(plan: Plan, record: LessonRecord, group: string): StationStep | undefined {
+  const condition = challengeOf(plan)
+  if (!condition || seenBy(plan, record.readings, group)) return undefined
+  return { show: 'challenge', guess: guessOf(plan, record.predictions, group)?.values[condition.id] }
 }
 
 function trialStep(plan: Plan, progress: Progress, trial: Cell | undefined, { wanted, fixing }: StationWish): StationStep {

@@ -171,3 +171,4 @@ export { classColumns, interactionSentence, pooledAgreement, testDifferenceWords
 export { importedWords, ROLE_WORDS, skipWords } from './imports'
 export { gradesInOne, startersOfEach, tableName } from './severalTables'
 export { acrossFigures, acrossSentences, seriesChartWords, seriesNames } from './series'
+export { challengePrompt, challengeSentences } from './challenge'

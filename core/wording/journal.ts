@@ -37,6 +37,7 @@ export function journalWords(plan: Plan, { event, times }: JournalLine): string 
       return `${WONDER_WORDS[event.remark.list].name}: ${event.remark.text}`
     case 'prediction': {
       const { prediction } = event
+      if (prediction.as === 'challenge') return 'guessed the last challenge'
       if (prediction.as === 'hands') return 'hands up counted'
       return `${prediction.late ? 'changed their mind: ' : ''}${predictionSentence(plan, prediction)}`
     }

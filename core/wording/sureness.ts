@@ -135,16 +135,28 @@ function orderLines({ reach }: Evidence, { statistic, blocks, p }: NonNullable<E
   }
 }
 
-/** One condition and the next, where values only say an order. */
+/** One condition and the next in the order, in a row of a table: who puts them so, whether that tells them apart, and what would. */
 export function neighbourWords(
   plan: Plan,
-  { more, less, wins, losses, level, pHolm, grade }: Evidence['neighbours'][number],
-): { pair: string; wins: string; p: string; grade: string } {
+  { more, less, wins, losses, level, pHolm, grade, further }: Evidence['neighbours'][number],
+  evidence: Pick<Evidence, 'agreement'>,
+): { pair: string; wins: string; p: string; grade: string; told: string; further: string } {
+  const block = evidence.agreement ? 'group' : 'round'
+  const levels = level > 0 ? `, ${level} had them level` : ''
   return {
     pair: `${conditionWithLetter(plan, more)} before ${conditionWithLetter(plan, less)}`,
-    wins: `${wins} to ${losses}${level > 0 ? `, ${level} level` : ''}`,
+    wins: `${counted(wins, block)} so, ${losses} the other way${levels}`,
     p: pWords(pHolm),
     grade: GRADE_NAMES[grade],
+    told: grade === 'clear' ? 'told apart' : grade === 'leaning' ? 'perhaps' : 'not told apart',
+    further:
+      further === 0
+        ? grade === 'clear'
+          ? ''
+          : 'the places that are still empty'
+        : further === undefined
+          ? 'a dozen more would not settle it'
+          : `${further} more ${block}${further === 1 ? '' : 's'} that ${further === 1 ? 'says' : 'say'} the same`,
   }
 }
 

@@ -1,5 +1,5 @@
 import { reading } from '../api/client'
-import { choose, client, enterNumber, expect, joinStation, lessonWith, openStop, saved, test } from './house'
+import { choose, client, enterNumber, expect, joinStation, lessonWith, openStop, saved, test, unfold } from './house'
 
 test('two measures on one trial: planned, keyed, asked one after the other, graded each and read together', async ({
   page,
@@ -167,4 +167,93 @@ test('moments with names: days at school and at home, a missing one is shown as 
   await page.getByRole('tab', { name: 'Table' }).click()
   const row = page.getByRole('group', { name: 'Averages at every moment' }).getByRole('row', { name: /kitchen roll/ })
   await expect(row.getByRole('cell').nth(1)).toHaveText('–')
+})
+
+test('a pattern is checked: each group guesses what a new height will give at its station, tests it once, and both are laid beside', async ({
+  page,
+  baseURL,
+  browser,
+}) => {
+  const lesson = await lessonWith(
+    baseURL,
+    (plan) =>
+      Object.assign(plan, { conditions: plan.conditions.slice(0, 3), repeats: 1, practice: 0, groups: plan.groups.slice(0, 3) }),
+    'bounce-back',
+  )
+  const { call } = client(baseURL)
+  const readings = lesson.plan.groups.flatMap(({ id: group }, at) =>
+    lesson.plan.conditions.map(({ id: condition }, place) => {
+      const value = 40 + 6 * place + at
+      return reading(lesson.plan, { group, condition, unit: 'cm', value, entered: String(value) })
+    }),
+  )
+  expect((await call('POST', `/api/lessons/${lesson.id}/readings`, { readings })).status).toBe(200)
+  await openStop(page, lesson, 'results')
+  await page.getByRole('tab', { name: 'Pattern' }).click()
+  await page.getByLabel('At', { exact: true }).fill('110')
+  await page.getByRole('button', { name: 'Give it to the stations as a last challenge' }).click()
+  await expect(page.getByRole('heading', { name: /Last challenge: 110.cm/ })).toBeVisible()
+  await expect(page.getByText(/^The class’s line says 59\.\d.cm for 110.cm/)).toBeVisible()
+  await saved(page)
+
+  const station = await (await browser.newContext()).newPage()
+  await station.goto(baseURL!)
+  await joinStation(station, lesson.code, 'Alder')
+  await station.getByLabel('Our guess').fill('58')
+  await station.getByLabel('Because').fill('six more each time')
+  await station.getByRole('button', { name: 'This is our guess' }).click()
+  await expect(station.getByText(/You guessed 58.cm/)).toBeVisible()
+  await station.getByLabel('What we saw').fill('57')
+  await station.getByRole('button', { name: 'Write it down' }).click()
+  await expect(station.getByRole('heading', { name: 'All written down' })).toBeVisible()
+  await station.context().close()
+
+  await expect(page.getByLabel('Alder guessed')).toHaveValue(/58/)
+  await expect(page.getByLabel('Alder saw')).toHaveValue(/57/)
+  await expect(page.getByText('six more each time')).toBeVisible()
+  await page.getByLabel('Birch guessed').fill('80')
+  await page.getByLabel('Birch guessed').press('Enter')
+  await page.getByLabel('Birch saw').fill('60')
+  await page.getByLabel('Birch saw').press('Enter')
+  await expect(page.getByText('Nearest: Alder.')).toBeVisible()
+  await page.getByRole('tab', { name: 'Table' }).click()
+  await expect(page.getByRole('row', { name: /110/ })).toHaveCount(0)
+})
+
+test('neighbours in an order: pairs are weighed at the desk, and the table says what tells two apart and what would settle it', async ({
+  page,
+  baseURL,
+}) => {
+  const lesson = await lessonWith(
+    baseURL,
+    (plan) => Object.assign(plan, { conditions: plan.conditions.slice(0, 3), gapsStay: true }),
+    'which-is-heaviest',
+  )
+  const { call } = client(baseURL)
+  const readings = lesson.plan.groups.slice(1).flatMap(({ id: group }, at) =>
+    [1, 2].flatMap((repeat) =>
+      lesson.plan.conditions.map(({ id: condition }, place) => {
+        const value = at === 0 && place > 0 ? 2.5 : place + 1
+        return reading(lesson.plan, { group, condition, repeat, unit: 'place', value, entered: String(value) })
+      }),
+    ),
+  )
+  expect((await call('POST', `/api/lessons/${lesson.id}/readings`, { readings })).status).toBe(200)
+  await openStop(page, lesson, 'test')
+  await unfold(page, 'Weigh in pairs here')
+  await expect(page.getByRole('heading', { name: 'Put these two on the balance. Which one goes down?' })).toBeVisible()
+  for (let weighing = 0; weighing < 3; weighing += 1) {
+    const pans = page.locator('.pan')
+    if ((await pans.count()) === 0) break
+    const heavier = (await pans.first().textContent())!.includes('pebble') || !(await pans.last().textContent())!.includes('pebble')
+    await (heavier ? pans.first() : pans.last()).click()
+  }
+  await page.getByRole('button', { name: 'Write it down' }).click()
+  await expect(page.getByText('3 of 6')).toBeVisible()
+  await openStop(page, lesson, 'results')
+  await page.getByRole('tab', { name: 'How sure' }).click()
+  const table = page.getByRole('table', { name: 'Which can be told apart' })
+  await expect(table.getByRole('row').nth(1)).toContainText('A pebble before')
+  await expect(table.getByRole('row').nth(1)).toContainText('told apart')
+  await expect(page.getByText('Level means: closer than this balance can tell.')).toBeVisible()
 })

@@ -2,7 +2,7 @@
 import { useLocalStorage } from '@vueuse/core'
 import { gapDrawing } from '~~/core/charts'
 import { surerBy, type Evidence } from '~~/core/evidence'
-import type { LessonRecord, Plan } from '~~/core/lesson'
+import { measuredCard, type LessonRecord, type Plan } from '~~/core/lesson'
 import {
   childSentence,
   DEPTH_NAMES,
@@ -26,6 +26,10 @@ const { say } = useCustoms()
 const depth = useLocalStorage<Depth>('results-depth', 'class')
 const drawing = computed(() => gapDrawing(props.plan, props.record.readings, props.evidence))
 const surer = computed(() => surerBy(props.plan, props.evidence))
+const neighbours = computed(() => props.evidence.neighbours.map((pair) => neighbourWords(props.plan, pair, props.evidence)))
+const levels = computed(
+  () => measuredCard(props.plan)?.method.instrument === 'balance' && props.evidence.neighbours.some(({ level }) => level > 0),
+)
 const model = computed(() => modelLines(props.plan, props.evidence))
 </script>
 
@@ -94,24 +98,32 @@ const model = computed(() => modelLines(props.plan, props.evidence))
       </tbody>
     </table>
 
-    <table v-if="depth === 'teacher' && evidence.neighbours.length > 0" class="ruled">
+    <table v-if="depth !== 'child' && evidence.neighbours.length > 0" class="ruled">
+      <caption class="sr-only">
+        Which can be told apart
+      </caption>
       <thead>
         <tr>
-          <th scope="col">{{ say('Neighbours') }}</th>
-          <th scope="col" class="figure">Orders for and against</th>
-          <th scope="col" class="figure">p (sign test, Holm)</th>
-          <th scope="col">How sure</th>
+          <th scope="col">{{ say('Neighbours') }} in the order</th>
+          <th scope="col">Who put them so</th>
+          <th scope="col">Can we tell?</th>
+          <th scope="col">What would settle it</th>
+          <th v-if="depth === 'teacher'" scope="col" class="figure">p (sign test, Holm)</th>
         </tr>
       </thead>
       <tbody>
-        <tr v-for="one in evidence.neighbours.map((pair) => neighbourWords(plan, pair))" :key="one.pair">
+        <tr v-for="one in neighbours" :key="one.pair">
           <td>{{ one.pair }}</td>
-          <td class="figure">{{ one.wins }}</td>
-          <td class="figure">{{ one.p }}</td>
-          <td>{{ one.grade }}</td>
+          <td>{{ one.wins }}</td>
+          <td>
+            <strong>{{ one.told }}</strong>
+          </td>
+          <td>{{ one.further || '–' }}</td>
+          <td v-if="depth === 'teacher'" class="figure">{{ one.p }}</td>
         </tr>
       </tbody>
     </table>
+    <p v-if="levels" class="hint">Level means: closer than this balance can tell. It does not say that two weigh the same.</p>
 
     <div v-if="surer.length > 0" class="surer mt-10px py-near px-wide edge-left-4-brass-mark bg-brass-light">
       <h4 class="text-body">What would make it surer</h4>

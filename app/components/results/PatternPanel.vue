@@ -9,6 +9,7 @@ import {
   withConditionInEach,
   type Plan,
 } from '~~/core/lesson'
+import { withChallenge } from '~~/core/predictions'
 import { writeShort } from '~~/core/quantity'
 import { foretoldWords, numberForWords, patternWords, trendLines } from '~~/core/wording'
 
@@ -27,6 +28,11 @@ const found = computed(() => (wanted.value === null ? undefined : numberFor(prop
 const there = computed(() => (at.value === null ? '…' : numberName(props.plan, at.value)))
 const known = computed(() => activeConditions(props.plan).some((one) => conditionValue(props.plan, one) === at.value))
 
+/** Each group guesses it at its station, tests it once, and both are laid beside each other. */
+function challenge(): void {
+  lesson.replace(withChallenge(lesson.plan!, writeShort(at.value!), newId))
+  void navigateTo({ query: { part: 'check' } }, { replace: true })
+}
 function addCondition(): void {
   const [label, whole] = [writeShort(at.value!), lesson.plan!]
   lesson.replace(whole.series.length > 0 ? withConditionInEach(whole, label, newId) : withCondition(whole, newId(), label))
@@ -44,6 +50,7 @@ function addCondition(): void {
         <VBtn :disabled="at === null || known" @click="addCondition">
           {{ known ? `${there} is in the plan` : `Add ${there} to the plan` }}
         </VBtn>
+        <VBtn :disabled="at === null || known" @click="challenge">Give it to the stations as a last challenge</VBtn>
       </div>
       <p v-if="foretold" :class="{ warn: foretold.outside }">
         <span v-if="foretold.outside" aria-hidden="true">▲ </span>{{ foretoldWords(plan, at!, foretold) }}

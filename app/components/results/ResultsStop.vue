@@ -4,7 +4,7 @@ import { oddResults } from '~~/core/record'
 import { tableName } from '~~/core/wording'
 
 /** How sure we can be in one line, then one thing at a time: graph, table, pattern, what is odd, predictions, by hand, another class. */
-const PARTS = ['together', 'graph', 'sure', 'table', 'pattern', 'odd', 'predictions', 'by-hand', 'other-class'] as const
+const PARTS = ['together', 'graph', 'sure', 'table', 'pattern', 'odd', 'predictions', 'check', 'by-hand', 'other-class'] as const
 type Part = (typeof PARTS)[number]
 const route = useRoute()
 const lesson = useLesson()
@@ -26,13 +26,14 @@ const names = computed<Record<Part, string>>(() => ({
   pattern: 'Pattern',
   odd: odd.value > 0 ? `Odd ones (${odd.value})` : 'Odd ones',
   predictions: 'Predictions',
+  check: 'Check it',
   'by-hand': 'By hand',
   'other-class': 'Another class',
 }))
 const shown = computed(() =>
   PARTS.filter((part) => {
     if (part === 'together') return tables.value.length > 1
-    if (part === 'predictions') return record.value === lesson.record
+    if (part === 'predictions' || part === 'check') return record.value === lesson.record
     return part !== 'pattern' || trend.value
   }),
 )
@@ -71,6 +72,7 @@ const turn = (to: unknown) => void navigateTo({ query: to === shown.value[0] ? {
       <PatternPanel v-else-if="part === 'pattern' && trend" :plan="view" :trend="trend" />
       <OddPanel v-else-if="part === 'odd'" :plan="view" :record="record" />
       <PredictionsPanel v-else-if="part === 'predictions'" :plan="view" :record="record" />
+      <ChallengePanel v-else-if="part === 'check'" :plan="view" :record="record" />
       <ByHandPanel v-else-if="part === 'by-hand'" :plan="view" :record="record" />
       <OtherClassPanel v-else :plan="view" :record="record" />
     </template>

@@ -29,6 +29,7 @@ const look = (reading: Reading) => void (lesson.target = cellTarget(reading))
       <ClassGrid v-model:chosen="chosen" :with-practice="withPractice" />
       <TickField label="practice columns" class="practice" v-model="withPractice" />
       <CellPanel v-if="chosen" :place="chosen" />
+      <DeskBalance />
       <EmptyContainers v-for="view in eachMeasure(plan)" :key="view.measured ?? ''" :plan="view" />
       <ObservationList />
     </template>

@@ -5,7 +5,8 @@ import { rowKind, SOURCES, type Source } from './rowKind'
 export interface Prediction {
   id: string
   group: string
-  as: PredictAs | 'hands'
+  /** `hands` is the class's count, `challenge` a group's guess of something new after it has tested. */
+  as: PredictAs | 'hands' | 'challenge'
   /** Condition ids, the most first; the most and the least only, where no more was asked. */
   order: string[]
   /** By condition or moment id: expected results, 1 / 0 / -1 for up / same / down, or hands. */
@@ -23,7 +24,7 @@ export const PREDICTION = rowKind<Prediction>()({
   columns: {
     id: { is: 'row-id' },
     group: { is: 'plan-id' },
-    as: { is: 'one-of', words: [...PREDICT_AS, 'hands'] },
+    as: { is: 'one-of', words: [...PREDICT_AS, 'hands', 'challenge'] },
     order: { is: 'plan-ids', most: MOST.conditions },
     values: { is: 'numbers', most: MOST.conditions },
     reason: { is: 'text', most: LONGEST.text },

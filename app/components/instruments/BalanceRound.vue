@@ -62,7 +62,7 @@ function write(): void {
       <VBtn class="pan min-h-84px text-title" @click="answer('left')">
         <ConditionName :plan="plan" :id="pair[0]" :size="40" />
       </VBtn>
-      <VBtn @click="answer('same')">they stay level</VBtn>
+      <VBtn @click="answer('same')">they stay level: too close to tell</VBtn>
       <VBtn class="pan min-h-84px text-title" @click="answer('right')">
         <ConditionName :plan="plan" :id="pair[1]" :size="40" />
       </VBtn>

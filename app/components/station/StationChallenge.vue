@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import { conditionName, LONGEST, measuredCard, type NewPrediction, type NewReading, type Plan } from '~~/core/lesson'
+import { unitOf } from '~~/core/quantity'
+import { challengeMoment, challengeOf } from '~~/core/predictions'
+import { readEntry } from '~~/core/record'
+import { challengePrompt, readErrorWords, writeReading } from '~~/core/wording'
+
+/** The last challenge: the group guesses what something new will give, then tests it once. */
+const props = defineProps<{ plan: Plan; group: string; guess: number | undefined }>()
+const emit = defineEmits<{ stamp: [prediction: NewPrediction]; written: [readings: NewReading[]] }>()
+const { kitchen } = useCustoms()
+const condition = computed(() => challengeOf(props.plan)!)
+const unit = computed(() => measuredCard(props.plan)!.method.unit)
+const text = ref('')
+const reason = ref('')
+const trouble = ref('')
+watch(
+  () => props.guess,
+  () => (text.value = ''),
+)
+
+function submit(): void {
+  const found = readEntry(props.plan, text.value, { kitchen: kitchen.value })
+  trouble.value = found.ok ? '' : readErrorWords(found.code)
+  if (!found.ok) return
+  const { group } = props
+  const { id } = condition.value
+  if (props.guess === undefined) {
+    const values = { [id]: found.value }
+    return emit('stamp', { id: newId(), group, as: 'challenge', order: [], values, reason: reason.value.trim() })
+  }
+  const place = { group, condition: id, repeat: 1, moment: challengeMoment(props.plan), practice: false }
+  emit('written', [readingRow(place, found.value, unit.value, text.value.trim())])
+}
+</script>
+
+<template>
+  <form class="station-form" @submit.prevent="submit">
+    <p class="soft">Last challenge</p>
+    <h1>{{ conditionName(plan, condition) }}</h1>
+    <p v-if="guess === undefined">{{ challengePrompt(plan, conditionName(plan, condition)) }}</p>
+    <p v-else>
+      You guessed <strong>{{ writeReading(plan, guess, unit) }}</strong>. Test it once and write down what you see.
+    </p>
+    <TextField
+      v-model="text"
+      :label="guess === undefined ? 'Our guess' : 'What we saw'"
+      :longest="LONGEST.entry"
+      inputmode="decimal"
+      :suffix="unitOf(unit).symbol"
+      :error="trouble"
+    />
+    <TextField v-if="guess === undefined" v-model="reason" label="Because" :longest="LONGEST.said" />
+    <MainBtn type="submit" :disabled="text.trim() === ''">
+      {{ guess === undefined ? 'This is our guess' : 'Write it down' }}
+    </MainBtn>
+  </form>
+</template>

@@ -1,0 +1,29 @@
+import { measuredCard, resultUnit, type Plan } from '../lesson'
+import type { Challenge } from '../predictions'
+import { counted, list, nameOfGroup } from './names'
+import { writeFigure } from './tables'
+
+/** What a group is asked: `'What will 150 cm give? How high it bounces back, in cm.'` */
+export function challengePrompt(plan: Plan, name: string): string {
+  return `What will ${name} give? Guess from what you found: ${measuredCard(plan)?.name ?? 'the result'}.`
+}
+
+/** What the line foretold, what was guessed and what was seen, laid beside each other. */
+export function challengeSentences(plan: Plan, { name, foretold, rows, seen, nearest, place }: Challenge): string[] {
+  const unit = resultUnit(plan)
+  const write = (value: number) => writeFigure(plan, value, unit)
+  const guessed = rows.filter(({ guess }) => guess !== undefined).length
+  const line = foretold
+    ? `The class’s line says ${write(foretold.value)} for ${name}, give or take ${write(foretold.reach)}${foretold.outside ? ', and nobody tested that far out' : ''}.`
+    : ''
+  const said = `${counted(guessed, 'group')} of ${rows.length} guessed.`
+  const came =
+    seen === undefined
+      ? 'Nobody has tested it yet.'
+      : `It came to ${write(seen)} in the middle of the groups${foretold ? (Math.abs(seen - foretold.value) <= foretold.reach ? ', as the line foretold' : ', which the line did not foretell') : ''}.`
+  const where = place
+    ? `Among what was tested it comes ${place.seen === 1 ? 'first' : place.seen === place.of ? 'last' : `number ${place.seen} of ${place.of}`}, the most first.`
+    : ''
+  const best = nearest.length > 0 ? `Nearest: ${list(nearest.map((id) => nameOfGroup(plan, id)))}.` : ''
+  return [line, said, came, where, best].filter(Boolean)
+}
