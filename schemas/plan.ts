@@ -329,6 +329,7 @@ export const planSchema = Joi.object<Plan, true>({
     .allow(null)
     .required(),
   age: oneOf(AGES),
+  criteria: Joi.array().items(shortText.optional()).max(MOST.criteria).required(),
   groupNotes: Joi.object()
     .pattern(/^[A-Za-z0-9_.-]{1,64}$/, Joi.object({ well: groupNote, next: groupNote }).required())
     .max(MOST.conditions)

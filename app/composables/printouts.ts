@@ -9,6 +9,7 @@ export type PrintoutName =
   | 'count-back'
   | 'rota'
   | 'jobs'
+  | 'visit-slips'
   | 'planning'
   | 'planning-blank'
   | 'slips'
@@ -32,6 +33,7 @@ export const PRINTOUTS: Record<PrintoutName, { name: string; label: string; from
   'count-back': { name: 'Counting back', label: 'Count-back sheet', from: 'kit' },
   rota: { name: 'Who does what', label: 'Who does what, and when', from: 'clock' },
   jobs: { name: 'Jobs', label: 'Jobs and sharing', from: 'clock' },
+  'visit-slips': { name: 'Visit slips', label: 'Slips for after a visit', from: 'agree' },
   planning: { name: 'Group sheets', label: 'Group sheets, filled in', from: 'plan' },
   'planning-blank': { name: 'Planning sheet', label: 'Planning sheet to fill in', from: 'plan' },
   slips: { name: 'Prediction slips', label: 'Prediction slips', from: 'predict' },

@@ -140,6 +140,14 @@ async function written(readings: NewReading[]): Promise<void> {
             @propose="station.propose"
             @close="doing = 'testing'"
           />
+          <StationFeedback
+            v-else-if="now.step.show === 'tell'"
+            :plan="plan"
+            :group="group"
+            :told="record.feedbacks"
+            @tell="station.tell"
+            @close="doing = 'testing'"
+          />
           <StationPredict
             v-else-if="now.step.show === 'predict'"
             :plan="firstSeries(plan)"
@@ -206,6 +214,7 @@ async function written(readings: NewReading[]): Promise<void> {
             <LinkBtn class="leave" @click="doing = 'observing'">Write, sketch or photograph what you see</LinkBtn>
             <LinkBtn class="leave" @click="doing = 'saying'">Say what you noticed</LinkBtn>
             <LinkBtn v-if="now.begun" class="leave" @click="propose">Offer a sentence</LinkBtn>
+            <LinkBtn v-if="now.begun && plan.criteria.length > 0" class="leave" @click="doing = 'telling'">After a visit</LinkBtn>
           </template>
           <LinkBtn class="leave" @click="station.leave">Leave this station</LinkBtn>
         </footer>

@@ -203,6 +203,7 @@ const ROW_TITLES: Record<Exclude<RowKindName, 'reading'>, string> = {
   conclusion: 'Sentences of the groups and of the class',
   remark: 'What groups noticed, guessed and wondered',
   observation: 'What groups saw while they tested',
+  feedback: 'What groups told each other after a visit: one thing well, one to work on',
 }
 
 /** What the columns of rows hold, whichever kind they are of. */
@@ -222,6 +223,9 @@ const COLUMN_WORDS: Record<string, string> = {
   agreed: 'yes where the class agreed on it',
   list: 'noticed, maybe or wondered',
   kind: 'words, sketch or photo',
+  about: 'Name of the group that it is about',
+  well: 'One thing done well',
+  next: 'One thing to work on',
   picture: 'Identifier of the picture in the lesson file',
   by: 'desk, station or import',
   at: 'When it was written',
@@ -236,7 +240,7 @@ function rowsTable(plan: Plan, record: LessonRecord, kind: AnyKind<RowKindName, 
   const conditions = new Map(plan.conditions.map((condition) => [condition.id, conditionName(plan, condition)]))
   const cell = (name: string, value: unknown): string => {
     if (value === null) return ''
-    if (name === 'group') return names.get(value as string) ?? ''
+    if (name === 'group' || name === 'about') return names.get(value as string) ?? ''
     if (name === 'condition') return conditions.get(value as string) ?? ''
     if (typeof value === 'boolean') return value ? 'yes' : 'no'
     return typeof value === 'object' ? JSON.stringify(value) : String(value)

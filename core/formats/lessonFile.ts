@@ -1,6 +1,7 @@
 import {
   conditionsOf,
   EVERY_KIND,
+  otherGroupOf,
   PLAN_VERSION,
   recordOf,
   rowsOf,
@@ -93,6 +94,8 @@ function strayColumn(
   const known = row.group === null || groups.has(row.group) || (row.group === WHOLE_CLASS && kind.ofWholeClass?.(row))
   if (!known) return 'group'
   if (conditionsOf(kind, row).some((id) => !conditions.has(id))) return kind.conditions
+  const other = otherGroupOf(kind, row)
+  if (other !== null && !groups.has(other)) return kind.otherGroup
   const before = supersededBy(kind, row)
   return before !== null && !earlier.has(before) ? kind.supersedes : undefined
 }

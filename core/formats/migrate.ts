@@ -119,6 +119,7 @@ const steps: Record<number, (plan: Loose) => Loose> = {
     seriesFactor: null,
     series: [],
     challenge: null,
+    criteria: [],
     watch: into(plan.watch, { named: [] }),
   }),
 }
@@ -190,6 +191,7 @@ export function migrateRows(content: Loose, from: number): Loose {
   }
   if (from < 5) rows = { ...rows, observations: [] }
   if (from < 6) rows = { ...rows, conclusions: listInto(rows.conclusions, { group: null, from: null, by: 'desk' }) }
+  if (from < 10) rows = { ...rows, feedbacks: [] }
   return rows
 }
 

@@ -181,6 +181,7 @@ export function emptyPlan(className: string, children: number, newId: () => stri
     averageTo: 'one-more',
     graph: null,
     age: '7-9',
+    criteria: [],
     groupNotes: {},
   }
 }

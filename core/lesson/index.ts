@@ -85,6 +85,7 @@ export type {
   ListName,
   ListOf,
   NewConclusion,
+  NewFeedback,
   NewObservation,
   NewPrediction,
   NewProposal,
@@ -96,9 +97,10 @@ export type {
   RowOf,
   StationRow,
 } from './rows'
-export { conditionsOf, supersededBy, WHOLE_CLASS, withIds } from './rows/rowKind'
+export { conditionsOf, otherGroupOf, supersededBy, WHOLE_CLASS, withIds } from './rows/rowKind'
 export type { AnyKind, AnyRow, Column, Source } from './rows/rowKind'
 export type { Conclusion } from './rows/conclusion'
+export type { Feedback } from './rows/feedback'
 export type { Observation } from './rows/observation'
 export type { Prediction } from './rows/prediction'
 export type { Reading } from './rows/reading'

@@ -72,6 +72,7 @@ export const MOST = {
   jobs: 6,
   retests: 200,
   warmUps: 400,
+  criteria: 6,
 } as const
 
 /** How many pictures a lesson keeps and how large they may be together: as many as its file can hold, and nobody all of them. */

@@ -82,6 +82,8 @@ export interface Plan {
   graph: GraphKind | null
   /** How old the children are, for how their sentences begin. */
   age: Age
+  /** What the class looks for when groups visit each other: what makes a test a good one. */
+  criteria: string[]
   /** For the teacher only: what a group did well and what comes next for it, by group id. */
   groupNotes: Record<string, { well: string; next: string }>
 }

@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest'
 import { counter, soakUpPlan } from '../../test/soakUp'
 import { settingOf } from '../fairness'
-import type { Plan } from '../lesson'
+import { EMPTY_RECORD, type Plan } from '../lesson'
 import { mend, secondLook } from '.'
 
 const withExceptions = (how: string, exceptions: Record<string, string>): Plan =>
@@ -17,7 +17,7 @@ it('“make B the same” writes what most of the others have, and never a value
   const places = withExceptions('', { 'kitchen-roll': 'fridge', tissue: 'room', 'writing-paper': 'fridge' })
   expect(settingOf(made(places, ['tissue']), 'tissue')).toBe('fridge')
   // What the button says is what it does.
-  const found = secondLook(places, { readings: [], predictions: [], conclusions: [], remarks: [], observations: [] })
+  const found = secondLook(places, EMPTY_RECORD)
   const differs = found.find((one) => one.code === 'factor-differs' && one.odd.conditions.includes('tissue'))!
   expect(differs).toMatchObject({ usual: 'fridge', fixes: [{ conditions: ['tissue'] }, {}] })
 })

@@ -1,5 +1,5 @@
 import type { Doubt } from '../record'
-import { namedPictures, recordOf, rowsOf, WHOLE_CLASS, type LessonEvent, type LessonRecord, type Plan } from '../lesson'
+import { EVERY_KIND, namedPictures, recordOf, rowsOf, WHOLE_CLASS, type LessonEvent, type LessonRecord, type Plan } from '../lesson'
 
 /** What a group's station may see: its own work, and that of all once the class may see its numbers. */
 export interface StationSight {
@@ -58,7 +58,10 @@ export function publicPlan(plan: Plan): Plan {
 
 /** The rows that a group's station sees: its own and the class's, or all. */
 export function recordSeenBy(record: LessonRecord, { group, all }: Pick<StationSight, 'group' | 'all'>): LessonRecord {
-  return all ? record : recordOf((kind) => rowsOf(record, kind).filter((row) => isOf(group, row.group)))
+  return recordOf((kind) => {
+    const rows = rowsOf(record, kind)
+    return all && !kind.confidential ? rows : rows.filter((row) => isOf(group, row.group))
+  })
 }
 
 /**
@@ -69,11 +72,21 @@ export function doubtSeenBy(doubt: Doubt, { all }: Pick<StationSight, 'all'>): D
   return all || !('middle' in doubt) ? doubt : { ...doubt, middle: null }
 }
 
+const CONFIDENTIAL: ReadonlySet<string> = new Set(EVERY_KIND.flatMap(({ kind, confidential }) => (confidential ? [kind] : [])))
+
+/** The record as the board sees it: without what groups tell each other in confidence. */
+export function publicRecord(record: LessonRecord): LessonRecord {
+  return recordOf((kind) => (kind.confidential ? [] : rowsOf(record, kind)))
+}
+
 /** Does a station hear of this event. */
 export function isHeardBy(event: LessonEvent, { station, group, all }: Omit<StationSight, 'live'>): boolean {
   if (event.kind === 'plan' || event.kind === 'board') return true
   if (event.kind === 'station') return event.station === station
-  return all || isOf(group, (event as unknown as Record<string, { group: string | null }>)[event.kind]!.group)
+  return (
+    (all && !CONFIDENTIAL.has(event.kind)) ||
+    isOf(group, (event as unknown as Record<string, { group: string | null }>)[event.kind]!.group)
+  )
 }
 
 /**

@@ -14,7 +14,7 @@ import {
 
 /** What the group at a station wants, besides going on. */
 export interface StationWish {
-  doing: 'testing' | 'saying' | 'observing' | 'proposing'
+  doing: 'testing' | 'saying' | 'observing' | 'proposing' | 'telling'
   skipped: { prediction: boolean; practice: boolean }
   /** A trial that it chose itself. */
   wanted?: Cell | undefined
@@ -24,7 +24,7 @@ export interface StationWish {
 
 /** What a station shows next. */
 export type StationStep =
-  | { show: 'say' | 'propose' | 'predict' | 'done' }
+  | { show: 'say' | 'propose' | 'predict' | 'tell' | 'done' }
   | { show: 'observe'; condition: string | null }
   /** Something new: guessed first, then tested once. */
   | { show: 'challenge'; guess: number | undefined }
@@ -70,6 +70,7 @@ export function stationState(
   if (wish.doing === 'saying' || !testing) return { ...state, step: { show: 'say' } }
   if (wish.doing === 'observing') return { ...state, step: { show: 'observe', condition: trial?.condition ?? null } }
   if (wish.doing === 'proposing') return { ...state, step: { show: 'propose' } }
+  if (wish.doing === 'telling') return { ...state, step: { show: 'tell' } }
   const predicted = record.predictions.some((one) => one.group === group && one.as !== 'challenge')
   if (!predicted && !begun && !wish.skipped.prediction && predictionsFor(plan).length > 0)
     return { ...state, step: { show: 'predict' } }

@@ -20,10 +20,16 @@ export function challengeSentences(plan: Plan, { name, foretold, rows, seen, nea
   const came =
     seen === undefined
       ? 'Nobody has tested it yet.'
-      : `It came to ${write(seen)} in the middle of the groups${foretold ? (Math.abs(seen - foretold.value) <= foretold.reach ? ', as the line foretold' : ', which the line did not foretell') : ''}.`
+      : `It came to ${write(seen)} in the middle of the groups${foretold ? (isWithin(seen, foretold) ? ', as the line foretold' : ', which the line did not foretell') : ''}.`
   const where = place
     ? `Among what was tested it comes ${place.seen === 1 ? 'first' : place.seen === place.of ? 'last' : `number ${place.seen} of ${place.of}`}, the most first.`
     : ''
   const best = nearest.length > 0 ? `Nearest: ${list(nearest.map((id) => nameOfGroup(plan, id)))}.` : ''
   return [line, said, came, where, best].filter(Boolean)
+}
+
+/** Does what was seen lie where another group's average would 95 times in 100; of one group alone, where its own would. */
+function isWithin(seen: number, { value, reach, another }: NonNullable<Challenge['foretold']>): boolean {
+  const { low, high } = another ?? { low: value - reach, high: value + reach }
+  return seen >= low && seen <= high
 }

@@ -10,6 +10,7 @@ export const JOURNAL_WORDS: Record<JournalKind, string> = {
   remark: 'Noticed and wondered',
   prediction: 'Predictions',
   conclusion: 'Conclusions',
+  feedback: 'What groups told each other',
   station: 'Stations',
   board: 'Board and clock',
   plan: 'The plan',
@@ -43,6 +44,10 @@ export function journalWords(plan: Plan, { event, times }: JournalLine): string 
     }
     case 'conclusion':
       return `${event.conclusion.agreed ? 'agreed: ' : 'proposed: '}${event.conclusion.text}${event.conclusion.hands === null ? '' : ` (${event.conclusion.hands} hands)`}`
+    case 'feedback': {
+      const { about, well, next } = event.feedback
+      return `to ${groupWords(plan, about)}: ${[well && `well: ${well}`, next && `to work on: ${next}`].filter(Boolean).join('; ')}`
+    }
     case 'station':
       return `${STATION_WORDS[event.change]}${event.to === undefined ? '' : ` to ${groupWords(plan, event.to)}`}`
     case 'board': {

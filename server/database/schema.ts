@@ -61,9 +61,11 @@ export const conclusions = rowTable(ROW_KINDS.conclusion, ofLesson)
 export const remarks = rowTable(ROW_KINDS.remark, ofLesson)
 /** What groups saw while they tested. */
 export const observations = rowTable(ROW_KINDS.observation, ofLesson)
+/** What groups told each other after a visit. */
+export const feedbacks = rowTable(ROW_KINDS.feedback, ofLesson)
 
 /** The table of each kind of row, by its list. */
-export const ROW_TABLES: Record<ListName, RowTable> = { readings, predictions, conclusions, remarks, observations }
+export const ROW_TABLES: Record<ListName, RowTable> = { readings, predictions, conclusions, remarks, observations, feedbacks }
 
 /**
  * What lists say of a lesson, so that none of them works one out. The face follows from the plan and is written with it; what is

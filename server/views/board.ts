@@ -1,5 +1,5 @@
 import { EMPTY_RECORD } from '../../core/lesson'
-import { planSeenBy, publicPlan, recordSeenBy } from '../../core/station'
+import { planSeenBy, publicPlan, publicRecord, recordSeenBy } from '../../core/station'
 import type { BoardView, StationView } from '../../schemas/contract'
 import { notFound } from '../access/refusal'
 import { epochOf } from '../database/epoch'
@@ -12,7 +12,7 @@ import { sightOf } from './sight'
 /** @param withRecord without it the record is empty: for a page that follows the events and only wants the plan anew */
 export async function loadBoard(database: Database, stored: StoredLesson, withRecord: boolean): Promise<BoardView> {
   const { lesson, record, event } = withRecord ? await whole(database, stored) : { lesson: stored, record: EMPTY_RECORD, event: 0 }
-  return { plan: publicPlan(lesson.plan), code: lesson.code, board: lesson.board, record, event }
+  return { plan: publicPlan(lesson.plan), code: lesson.code, board: lesson.board, record: publicRecord(record), event }
 }
 
 /** What a station knows: its own group's work, and everybody's once the class may see its numbers. */

@@ -158,7 +158,7 @@ describe('readings as a table', () => {
     const { body: table, headers } = await call<string>('GET', `/api/lessons/${id}/readings.csv`)
     expect(headers.get('content-type')).toContain('text/csv')
     expect(table.split('\r\n')[0]).toBe(
-      'group,condition,repeat,moment,value,unit,status,reason,practice,confirmed,entered,by,at,id,supersedes',
+      'group,condition,repeat,moment,measure,value,unit,status,reason,practice,confirmed,entered,by,at,id,supersedes',
     )
     expect(await call('POST', `/api/lessons/${id}/readings.csv`, { text: table })).toMatchObject({
       status: 200,

@@ -114,7 +114,7 @@ describe('data out and in', () => {
     const onlyFirst = await call<{ rows: string[][] }>('POST', '/api/tables', { data })
     expect(onlyFirst.body.rows[0]![0]).toBe('Condition, in mm')
     const rows = sheets[1]!.data.map((row) => row.map((cell) => (cell === null ? '' : String(cell))))
-    const roles = ['group', 'condition', 'repeat', 'skip', 'value', 'unit', 'skip', 'skip', 'skip', 'skip', 'skip']
+    const roles = ['group', 'condition', 'repeat', 'skip', 'skip', 'value', 'unit', 'skip', 'skip', 'skip', 'skip', 'skip']
     const choices = { matches: roles.map((role) => ({ role, condition: null, repeat: null })), unit: 'mm', group: null }
     const answer = await call('POST', `/api/lessons/${other.id}/import`, { rows, choices })
     expect(answer.body).toEqual({ added: 16, skipped: 0 })

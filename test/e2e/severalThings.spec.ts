@@ -257,3 +257,50 @@ test('neighbours in an order: pairs are weighed at the desk, and the table says 
   await expect(table.getByRole('row').nth(1)).toContainText('told apart')
   await expect(page.getByText('Level means: closer than this balance can tell.')).toBeVisible()
 })
+
+test('after a visit a group tells another one thing well and one to work on; the teacher and that group’s report have it, nobody else', async ({
+  page,
+  baseURL,
+  browser,
+}) => {
+  const lesson = await lessonWith(baseURL, () => undefined)
+  const { call } = client(baseURL)
+  expect((await call('POST', `/api/lessons/${lesson.id}/readings`, { readings: [reading(lesson.plan)] })).status).toBe(200)
+  await openStop(page, lesson, 'agree')
+  await unfold(page, 'After a visit')
+  const criteria = page.getByLabel('What we look for, with commas between')
+  await criteria.fill('the ruler touched zero, every trial was written down')
+  await criteria.press('Enter')
+  await saved(page)
+
+  const stations = await browser.newContext()
+  const alder = await stations.newPage()
+  await alder.goto(baseURL!)
+  await joinStation(alder, lesson.code, 'Alder')
+  await alder.getByRole('button', { name: 'After a visit' }).click()
+  await expect(alder.getByText('the ruler touched zero')).toBeVisible()
+  await alder.getByLabel('The group you visited').selectOption('Birch')
+  await alder.getByLabel('One thing they did well').fill('they read at eye level')
+  await alder.getByLabel('One thing to work on').fill('wait for the whole minute')
+  await alder.getByRole('button', { name: 'Tell them' }).click()
+  await expect(alder.getByText('Birch: told')).toBeVisible()
+  await stations.close()
+
+  const row = page.getByRole('table', { name: 'What groups told each other' }).getByRole('row', { name: /^Birch/ })
+  await expect(row).toContainText('they read at eye level')
+  const slip = page.locator('form').filter({ has: page.getByLabel('To work on', { exact: true }) })
+  await slip.getByLabel('Done well').fill('many words of their own')
+  await slip.getByRole('button', { name: 'Write it down' }).click()
+  await expect(page.getByText('many words of their own')).toBeVisible()
+  const board = (await call<{ record: { feedbacks: unknown[] } }>('GET', `/api/lessons/${lesson.id}/board`)).body
+  expect(board.record.feedbacks).toEqual([])
+  await page.goto(`/print/${lesson.id}/group-report`)
+  const birch = page.getByRole('article').filter({ has: page.getByRole('heading', { name: /^Group Birch/ }) })
+  await expect(birch).toContainText('Alder: well, they read at eye level')
+  await expect(page.getByText('wait for the whole minute')).toHaveCount(1)
+  await page.goto(`/print/${lesson.id}/report`)
+  await expect(page.getByRole('heading', { name: 'Soak-up strips' })).toBeVisible()
+  await expect(page.getByText('they read at eye level')).toHaveCount(0)
+  await page.goto(`/print/${lesson.id}/jobs`)
+  await expect(page.getByRole('heading', { name: /^Visits: who goes/ })).toBeVisible()
+})

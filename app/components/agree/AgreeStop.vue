@@ -173,6 +173,7 @@ async function keep(agreed: boolean): Promise<void> {
         </section>
         <NextTests />
       </div>
+      <VisitFeedback :plan="plan" :record="lesson.record" />
       <GroupNotes :plan="plan" :record="lesson.record" />
       <AppFold title="Earlier wordings" :hint="`${sentences.length - 1}`" v-if="sentences.length > 1">
         <ul>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { jobsFor, seatsThere, sharingRota } from '~~/core/arrangement'
+import { jobsFor, seatsThere, sharingRota, visitRota } from '~~/core/arrangement'
 import { readNames } from '~~/core/lesson'
 import { counted, minuteWords } from '~~/core/wording'
 
@@ -11,6 +11,9 @@ const group = computed(() => plan.value.groups.find(({ id }) => id === chosen.va
 const SHOWN = 6
 const turns = computed(() => (group.value ? jobsFor(seatsThere(group.value), plan.value.jobs.length, SHOWN) : []))
 const rounds = computed(() => sharingRota(plan.value.groups.length).length)
+const visits = computed(() => visitRota(plan.value.groups))
+/** Two rounds let everybody go and stay once; the printout has them all. */
+const ROUNDS = 4
 const MOST_JOBS = 6
 const MINUTES_EACH = 2
 </script>
@@ -51,6 +54,25 @@ const MINUTES_EACH = 2
         </tbody>
       </table>
     </div>
+    <table v-if="visits.length > 0" class="ruled mt-near">
+      <caption class="sr-only">
+        Visits: who goes and listens
+      </caption>
+      <thead>
+        <tr>
+          <th scope="col">Visits: seats that go and listen</th>
+          <th v-for="(_, round) in visits.slice(0, ROUNDS)" :key="round" scope="col">round {{ round + 1 }}</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="({ group: from }, at) in visits[0]" :key="from">
+          <th scope="row">{{ plan.groups[from]!.name }}</th>
+          <td v-for="(round, place) in visits.slice(0, ROUNDS)" :key="place">
+            {{ round[at]!.going.join(', ') || '–' }} to {{ plan.groups[round[at]!.to]!.name }}
+          </td>
+        </tr>
+      </tbody>
+    </table>
     <p class="hint">
       Afterwards every group hears every other one in {{ counted(rounds, 'round') }}: {{ minuteWords(rounds * MINUTES_EACH) }} at
       {{ MINUTES_EACH }} minutes each. The rota is on the printout.

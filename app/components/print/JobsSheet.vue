@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { jobRounds, runsInAll, seatsThere, sharingRota } from '~~/core/arrangement'
+import { jobRounds, runsInAll, seatsThere, sharingRota, visitRota, type GroupVisit } from '~~/core/arrangement'
 import type { Plan } from '~~/core/lesson'
 import { counted } from '~~/core/wording'
 
@@ -15,6 +15,9 @@ const SHOWN = 3
 /** `trialsWords([2, 6, 10, 14]) // '2, 6, 10 …'`: who goes on is clear from the first few. */
 const trialsWords = (trials: number[]) => trials.slice(0, SHOWN).join(', ') + (trials.length > SHOWN ? ' …' : '')
 const sharing = computed(() => sharingRota(props.plan.groups.length))
+const visits = computed(() => visitRota(props.plan.groups))
+const visitWords = ({ to, going }: GroupVisit) =>
+  going.length === 0 ? 'all stay' : `${counted(going.length, 'seat')} ${going.join(', ')} to ${nameAt(to)}`
 const nameAt = (place: number) => props.plan.groups[place]!.name
 </script>
 
@@ -41,6 +44,24 @@ const nameAt = (place: number) => props.plan.groups[place]!.name
         </table>
       </section>
     </div>
+    <section v-if="visits.length > 0" class="keep-together">
+      <h2>Visits: who goes and listens, who stays and explains</h2>
+      <p v-if="plan.criteria.length > 0">We look for: {{ plan.criteria.join(' · ') }}</p>
+      <table class="ruled font-heading">
+        <thead>
+          <tr>
+            <th>Group</th>
+            <th v-for="(_, round) in visits" :key="round">round {{ round + 1 }}</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="({ group }, at) in visits[0]" :key="group">
+            <th>{{ nameAt(group) }}</th>
+            <td v-for="(round, place) in visits" :key="place">{{ visitWords(round[at]!) }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </section>
     <section v-if="sharing.length > 0" class="keep-together">
       <h2>Sharing: who sits with whom</h2>
       <table class="ruled font-heading">

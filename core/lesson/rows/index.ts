@@ -1,4 +1,5 @@
 import { CONCLUSION } from './conclusion'
+import { FEEDBACK } from './feedback'
 import { OBSERVATION } from './observation'
 import { PREDICTION } from './prediction'
 import { READING } from './reading'
@@ -12,6 +13,7 @@ export const ROW_KINDS = {
   conclusion: CONCLUSION,
   remark: REMARK,
   observation: OBSERVATION,
+  feedback: FEEDBACK,
 } as const
 
 type Kinds = typeof ROW_KINDS
@@ -34,6 +36,7 @@ export type StationRow<Name extends RowKindName> = Name extends RowKindName
 export type NewReading = NewRow<'reading'>
 export type NewPrediction = NewRow<'prediction'>
 export type NewConclusion = NewRow<'conclusion'>
+export type NewFeedback = NewRow<'feedback'>
 export type NewObservation = NewRow<'observation'>
 export type NewRemark = StationRow<'remark'>
 /** What a station may say of its group's sentence. */

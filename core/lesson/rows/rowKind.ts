@@ -41,6 +41,10 @@ export interface AnyKind<Kind extends string = string, List extends string = str
   unsaid: object
   /** The desk writes such rows, too. */
   desk: boolean
+  /** For its own group and the teacher: no other group's station and no board sees it. */
+  confidential?: boolean
+  /** The column that names another group of the plan. */
+  otherGroup?: string
   /** The column that names conditions of the plan. */
   conditions?: string
   /** This row may stand for the whole class instead of a group. */
@@ -65,6 +69,7 @@ export interface RowKind<
   stamped: readonly Stamped[]
   station: readonly Station[]
   unsaid: Partial<Row>
+  otherGroup?: keyof Row & string
   conditions?: keyof Row & string
   ofWholeClass?(row: Row): boolean
   supersedes?: keyof Row & string
@@ -92,6 +97,11 @@ function columnOf(row: AnyRow, column: string | undefined): unknown {
 /** The conditions that a row is about. */
 export function conditionsOf({ conditions }: AnyKind, row: AnyRow): string[] {
   return [columnOf(row, conditions) ?? []].flat() as string[]
+}
+
+/** The other group that a row is about; null where there is none. */
+export function otherGroupOf({ otherGroup }: AnyKind, row: AnyRow): string | null {
+  return (columnOf(row, otherGroup) ?? null) as string | null
 }
 
 /** The row whose place this one takes; null where it takes none's. */

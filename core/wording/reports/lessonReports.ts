@@ -82,6 +82,7 @@ export function groupReport(plan: Plan, record: LessonRecord, group: string): Re
             { kind: 'list' as const, items: seen },
           ]
         : []),
+      ...toldBlocks(plan, record, group),
       { kind: 'heading', text: 'What the class found' },
       ...resultsAndGraph(plan, record).filter(({ kind }) => kind !== 'table'),
       { kind: 'heading', text: 'We say' },
@@ -122,6 +123,7 @@ export function teacherNotes(plan: Plan, record: LessonRecord): Report {
           ]
         }),
       },
+      ...toldToEach(plan, record),
       { kind: 'heading', text: 'What the class practised' },
       {
         kind: 'text',
@@ -288,5 +290,39 @@ function oddBlocks(plan: Plan, record: LessonRecord): Block[] {
   return [
     { kind: 'heading', text: 'Odd readings' },
     { kind: 'list', items },
+  ]
+}
+
+/** What other groups told one after a visit. */
+function toldBlocks(plan: Plan, record: LessonRecord, group: string): Block[] {
+  const told = record.feedbacks.filter(({ about }) => about === group)
+  const said = (from: string, text: string) => `${nameOfGroup(plan, from)}: ${text}`
+  const well = told.flatMap(({ group: from, well: text }) => (text === '' ? [] : [said(from, `well, ${text}`)]))
+  const next = told.flatMap(({ group: from, next: text }) => (text === '' ? [] : [said(from, `to work on, ${text}`)]))
+  return told.length === 0
+    ? []
+    : [
+        { kind: 'heading', text: 'What others told us' },
+        { kind: 'list', items: [...well, ...next] },
+      ]
+}
+
+/** The same of every group, for the teacher. */
+function toldToEach(plan: Plan, record: LessonRecord): Block[] {
+  if (record.feedbacks.length === 0) return []
+  const rows = record.feedbacks.map(({ group, about, well, next }) => [
+    nameOfGroup(plan, about),
+    well,
+    next,
+    nameOfGroup(plan, group),
+  ])
+  return [
+    {
+      kind: 'table',
+      caption: 'What groups told each other',
+      head: ['About', 'Done well', 'To work on', 'From'],
+      figures: false,
+      rows,
+    },
   ]
 }

@@ -21,6 +21,7 @@ const sheets: Record<PrintoutName, Component> = {
   'count-back': defineAsyncComponent(() => import('~/components/print/CountBackSheet.vue')),
   rota: defineAsyncComponent(() => import('~/components/print/WhoDoesWhat.vue')),
   jobs: defineAsyncComponent(() => import('~/components/print/JobsSheet.vue')),
+  'visit-slips': defineAsyncComponent(() => import('~/components/print/VisitSlips.vue')),
   planning: defineAsyncComponent(() => import('~/components/print/PlanningSheet.vue')),
   'planning-blank': defineAsyncComponent(() => import('~/components/print/PlanningSheet.vue')),
   slips: defineAsyncComponent(() => import('~/components/print/PredictionSlips.vue')),
