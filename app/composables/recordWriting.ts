@@ -1,4 +1,13 @@
-import type { LessonEvent, NewConclusion, NewFeedback, NewObservation, NewPrediction, NewReading, Reading } from '~~/core/lesson'
+import type {
+  LessonEvent,
+  NewConclusion,
+  NewFeedback,
+  NewImprovement,
+  NewObservation,
+  NewPrediction,
+  NewReading,
+  Reading,
+} from '~~/core/lesson'
 
 /** What the desk writes into the record of a lesson; it is shown as soon as the server has it. */
 export function useRecordWriting(
@@ -41,6 +50,10 @@ export function useRecordWriting(
     addConclusion: (body: NewConclusion) =>
       attempt(async () =>
         show([{ kind: 'conclusion', ...(await callServer('POST /api/lessons/[lesson]/conclusions', { path: path(), body })) }]),
+      ),
+    addImprovement: (body: NewImprovement) =>
+      attempt(async () =>
+        show([{ kind: 'improvement', ...(await callServer('POST /api/lessons/[lesson]/improvements', { path: path(), body })) }]),
       ),
     addFeedback: (body: NewFeedback) =>
       attempt(async () =>

@@ -140,6 +140,15 @@ async function written(readings: NewReading[]): Promise<void> {
             @propose="station.propose"
             @close="doing = 'testing'"
           />
+          <StationImprove
+            v-else-if="now.step.show === 'improve'"
+            :plan="plan"
+            :record="record"
+            :group="group"
+            :condition="now.step.condition"
+            @said="station.improve"
+            @picture="doing = 'observing'"
+          />
           <StationFeedback
             v-else-if="now.step.show === 'tell'"
             :plan="plan"

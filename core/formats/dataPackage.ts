@@ -203,6 +203,7 @@ const ROW_TITLES: Record<Exclude<RowKindName, 'reading'>, string> = {
   conclusion: 'Sentences of the groups and of the class',
   remark: 'What groups noticed, guessed and wondered',
   observation: 'What groups saw while they tested',
+  improvement: 'What groups changed for each try, and why',
   feedback: 'What groups told each other after a visit: one thing well, one to work on',
 }
 
@@ -223,6 +224,8 @@ const COLUMN_WORDS: Record<string, string> = {
   agreed: 'yes where the class agreed on it',
   list: 'noticed, maybe or wondered',
   kind: 'words, sketch or photo',
+  what: 'What was changed',
+  why: 'Why it was thought to help',
   about: 'Name of the group that it is about',
   well: 'One thing done well',
   next: 'One thing to work on',

@@ -191,7 +191,7 @@ export function migrateRows(content: Loose, from: number): Loose {
   }
   if (from < 5) rows = { ...rows, observations: [] }
   if (from < 6) rows = { ...rows, conclusions: listInto(rows.conclusions, { group: null, from: null, by: 'desk' }) }
-  if (from < 10) rows = { ...rows, feedbacks: [] }
+  if (from < 10) rows = { ...rows, feedbacks: [], improvements: [] }
   return rows
 }
 

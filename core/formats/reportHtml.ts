@@ -16,7 +16,7 @@ figure { margin: 1rem 0; } figure svg { width: 100%; height: auto; }
  */
 export function reportHtml(
   { title, under, question, blocks }: Report,
-  chartOf?: (measure: string | null) => string | undefined,
+  chartOf?: (measure: string | null, group?: string) => string | undefined,
 ): string {
   return `<!doctype html>
 <html lang="en-GB">
@@ -36,7 +36,7 @@ ${blocks.map((block) => blockHtml(block, chartOf)).join('\n')}
 `
 }
 
-function blockHtml(block: Block, chartOf: ((measure: string | null) => string | undefined) | undefined): string {
+function blockHtml(block: Block, chartOf: ((measure: string | null, group?: string) => string | undefined) | undefined): string {
   switch (block.kind) {
     case 'heading':
       return `<h2>${escaped(block.text)}</h2>`
@@ -56,7 +56,7 @@ function blockHtml(block: Block, chartOf: ((measure: string | null) => string | 
       return `<table><caption>${escaped(block.caption)}</caption><thead><tr>${head}</tr></thead><tbody>${rows.join('')}</tbody></table>`
     }
     case 'chart':
-      return `<figure role="img" aria-label="${escaped(block.words)}">${chartOf?.(block.measure) ?? ''}</figure>`
+      return `<figure role="img" aria-label="${escaped(block.words)}">${chartOf?.(block.measure, block.group) ?? ''}</figure>`
     case 'quote':
       return `<blockquote>${escaped(block.text) || '…'}${block.note === '' ? '' : `<br><small>${escaped(block.note)}</small>`}</blockquote>`
   }

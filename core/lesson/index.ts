@@ -86,6 +86,7 @@ export type {
   ListOf,
   NewConclusion,
   NewFeedback,
+  NewImprovement,
   NewObservation,
   NewPrediction,
   NewProposal,
@@ -101,6 +102,7 @@ export { conditionsOf, otherGroupOf, supersededBy, WHOLE_CLASS, withIds } from '
 export type { AnyKind, AnyRow, Column, Source } from './rows/rowKind'
 export type { Conclusion } from './rows/conclusion'
 export type { Feedback } from './rows/feedback'
+export type { Improvement } from './rows/improvement'
 export type { Observation } from './rows/observation'
 export type { Prediction } from './rows/prediction'
 export type { Reading } from './rows/reading'

@@ -6,8 +6,8 @@ export type Block =
   | { kind: 'list'; items: string[] }
   /** The first column names the row; the others hold figures where `figures` says so. */
   | { kind: 'table'; caption: string; head: string[]; rows: string[][]; figures: boolean }
-  /** `measure` says of which of several things that were measured. */
-  | { kind: 'chart'; words: string; measure: string | null }
+  /** `measure` says of which of several things that were measured, `group` of whose readings alone where it is one group's. */
+  | { kind: 'chart'; words: string; measure: string | null; group?: string }
   | { kind: 'quote'; text: string; note: string }
 
 export interface Report {

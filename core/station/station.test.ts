@@ -22,6 +22,11 @@ function wholeLesson(plan: Plan, today: string): { shown: string[]; record: Less
   const shown: string[] = []
   for (let step = state(plan, record, NOTHING, today).step; step.show !== 'done'; step = state(plan, record, NOTHING, today).step) {
     shown.push(step.show)
+    if (step.show === 'improve') {
+      const said = { id: `i${shown.length}`, group: plan.groups[0]!.id, condition: step.condition, what: 'folded', why: '' }
+      record = withEvents(record, foreseen('improvement', said, said.group, AT))
+      continue
+    }
     const cells = 'cells' in step ? step.cells : 'trial' in step ? [step.trial] : []
     if (cells.length === 0 || shown.length > 200) throw new Error(`It stays at ${step.show}`)
     const readings: Reading[] = cells.map(({ group, condition, repeat, moment, practice }, place) =>
@@ -68,7 +73,7 @@ describe('what a station does next', () => {
       const own = planFrom(INVESTIGATIONS[id]!, 'Puffin', 26, () => `id-${(count += 1)}`)
       return new Set(wholeLesson(own, '').shown)
     })
-    expect(new Set(ways.flatMap((shown) => [...shown]))).toEqual(new Set(['trial', 'balance']))
+    expect(new Set(ways.flatMap((shown) => [...shown]))).toEqual(new Set(['trial', 'balance', 'improve']))
   })
 
   it('reads places of one time at one go, and puts runners in an order', () => {

@@ -8,6 +8,7 @@ import {
   nextTrial,
   progressOf,
   readTogether,
+  tryToExplain,
   type Cell,
   type Progress,
 } from '../record'
@@ -26,6 +27,8 @@ export interface StationWish {
 export type StationStep =
   | { show: 'say' | 'propose' | 'predict' | 'tell' | 'done' }
   | { show: 'observe'; condition: string | null }
+  /** What is changed for the next try, and why. */
+  | { show: 'improve'; condition: string }
   /** Something new: guessed first, then tested once. */
   | { show: 'challenge'; guess: number | undefined }
   | { show: 'balance' | 'order' | 'trial'; trial: Cell }
@@ -74,6 +77,8 @@ export function stationState(
   const predicted = record.predictions.some((one) => one.group === group && one.as !== 'challenge')
   if (!predicted && !begun && !wish.skipped.prediction && predictionsFor(plan).length > 0)
     return { ...state, step: { show: 'predict' } }
+  if (trial && !wish.fixing && tryToExplain(plan, record, group, trial.condition))
+    return { ...state, step: { show: 'improve', condition: trial.condition } }
   const challenge = trial ? undefined : challengeStep(plan, record, group)
   return { ...state, step: challenge ?? trialStep(plan, progress, trial, wish) }
 }

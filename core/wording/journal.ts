@@ -11,6 +11,7 @@ export const JOURNAL_WORDS: Record<JournalKind, string> = {
   prediction: 'Predictions',
   conclusion: 'Conclusions',
   feedback: 'What groups told each other',
+  improvement: 'Changes for the next try',
   station: 'Stations',
   board: 'Board and clock',
   plan: 'The plan',
@@ -44,6 +45,10 @@ export function journalWords(plan: Plan, { event, times }: JournalLine): string 
     }
     case 'conclusion':
       return `${event.conclusion.agreed ? 'agreed: ' : 'proposed: '}${event.conclusion.text}${event.conclusion.hands === null ? '' : ` (${event.conclusion.hands} hands)`}`
+    case 'improvement': {
+      const { condition, what, why } = event.improvement
+      return `${nameOfCondition(plan, condition)}: ${what}${why === '' ? '' : `, because ${why}`}`
+    }
     case 'feedback': {
       const { about, well, next } = event.feedback
       return `to ${groupWords(plan, about)}: ${[well && `well: ${well}`, next && `to work on: ${next}`].filter(Boolean).join('; ')}`

@@ -63,9 +63,19 @@ export const remarks = rowTable(ROW_KINDS.remark, ofLesson)
 export const observations = rowTable(ROW_KINDS.observation, ofLesson)
 /** What groups told each other after a visit. */
 export const feedbacks = rowTable(ROW_KINDS.feedback, ofLesson)
+/** What groups changed for each try. */
+export const improvements = rowTable(ROW_KINDS.improvement, ofLesson)
 
 /** The table of each kind of row, by its list. */
-export const ROW_TABLES: Record<ListName, RowTable> = { readings, predictions, conclusions, remarks, observations, feedbacks }
+export const ROW_TABLES: Record<ListName, RowTable> = {
+  readings,
+  predictions,
+  conclusions,
+  remarks,
+  observations,
+  feedbacks,
+  improvements,
+}
 
 /**
  * What lists say of a lesson, so that none of them works one out. The face follows from the plan and is written with it; what is

@@ -304,3 +304,47 @@ test('after a visit a group tells another one thing well and one to work on; the
   await page.goto(`/print/${lesson.id}/jobs`)
   await expect(page.getByRole('heading', { name: /^Visits: who goes/ })).toBeVisible()
 })
+
+test('build and improve: what and why before the next try, the best so far, the gain, which changes helped, and the group’s own graph', async ({
+  page,
+  baseURL,
+  browser,
+}) => {
+  const lesson = await lessonWith(baseURL, (plan) => Object.assign(plan, { repeats: 1, gapsStay: true }), 'paper-bridge')
+  const { call } = client(baseURL)
+  const [first, second] = lesson.plan.conditions
+  const birch = lesson.plan.groups[1]!.id
+  const readings = [
+    reading(lesson.plan, { condition: first!.id, unit: 'count', value: 5, entered: '5' }),
+    reading(lesson.plan, { group: birch, condition: first!.id, unit: 'count', value: 6, entered: '6' }),
+    reading(lesson.plan, { group: birch, condition: second!.id, unit: 'count', value: 11, entered: '11' }),
+  ]
+  expect((await call('POST', `/api/lessons/${lesson.id}/readings`, { readings })).status).toBe(200)
+
+  const station = await (await browser.newContext()).newPage()
+  await station.goto(baseURL!)
+  await joinStation(station, lesson.code, 'Alder')
+  await expect(station.getByRole('heading', { name: 'second try: what do you change?' })).toBeVisible()
+  await expect(station.getByText('Best so far: 5, first try.')).toBeVisible()
+  await station.getByLabel('We change').fill('folded once along the middle')
+  await station.getByLabel('We think it helps because').fill('a fold is stiff')
+  await station.getByRole('button', { name: 'Now we build it' }).click()
+  await enterNumber(station, '14')
+  await expect(station.getByRole('heading', { name: 'third try: what do you change?' })).toBeVisible()
+  await expect(
+    station.getByText(/second try: folded once along the middle, because a fold is stiff\. 14, 9 better\./),
+  ).toBeVisible()
+  await station.context().close()
+
+  await openStop(page, lesson, 'results')
+  await page.getByRole('tab', { name: 'Try by try' }).click()
+  await page.getByLabel('Birch, second try: what was changed').fill('folded twice because two folds are stiffer')
+  await page.getByLabel('Birch, second try: what was changed').press('Enter')
+  const helped = page.getByRole('region', { name: 'Try by try' }).getByRole('listitem')
+  await expect(helped).toHaveText([/^9 better folded once along the middle \(Alder\)$/, /^5 better folded twice \(Birch\)$/])
+  await expect(page.getByText('“fold” helped 2 of 2 times')).toBeVisible()
+  await page.goto(`/print/${lesson.id}/group-report`)
+  const alder = page.getByRole('article').filter({ has: page.getByRole('heading', { name: /^Group Alder/ }) })
+  await expect(alder.getByRole('heading', { name: 'How we made it better' })).toBeVisible()
+  await expect(alder.getByRole('img')).toHaveCount(2)
+})

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { readingsOfGroup } from '~~/core/evidence'
 import { reportHtml, reportMarkdown } from '~~/core/formats'
 import { forMeasure, type LessonRecord, type Plan } from '~~/core/lesson'
 import type { Report } from '~~/core/reports'
@@ -10,12 +11,15 @@ const props = defineProps<{ report: Report; plan?: Plan; record?: LessonRecord }
 const { customs } = useCustoms()
 const report = computed(() => spelledHeadings(props.report, customs.value.english))
 
+const recordOf = (record: LessonRecord, group: string | undefined) =>
+  group === undefined ? record : readingsOfGroup(record, group)
+
 async function saveHtml(): Promise<void> {
   const { svgOf } = await import('~/components/charts/pictureOf')
   const surface = { big: false, dark: false, paper: false }
   const { plan, record } = props
-  const chartOf = (measure: string | null) =>
-    plan && record && svgOf(forMeasure(plan, measure), record, surface, { width: 760, height: 380 })
+  const chartOf = (measure: string | null, group?: string) =>
+    plan && record && svgOf(forMeasure(plan, measure), recordOf(record, group), surface, { width: 760, height: 380 })
   saveFile(fileNameOf(report.value.title, 'html'), reportHtml(report.value, chartOf), 'text/html')
 }
 function saveMarkdown(): void {
@@ -65,7 +69,7 @@ function saveMarkdown(): void {
         </tbody>
       </table>
       <div v-else-if="block.kind === 'chart' && plan && record" class="keep-together my-2mm mx-0">
-        <PaperChart :plan="forMeasure(plan, block.measure)" :record="record" />
+        <PaperChart :plan="forMeasure(plan, block.measure)" :record="recordOf(record, block.group)" />
       </div>
       <div v-else-if="block.kind === 'quote'" class="quote keep-together">
         <p class="min-h-8mm text-12pt whitespace-pre-wrap">{{ block.text || ' ' }}</p>

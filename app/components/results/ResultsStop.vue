@@ -4,7 +4,19 @@ import { oddResults } from '~~/core/record'
 import { tableName } from '~~/core/wording'
 
 /** How sure we can be in one line, then one thing at a time: graph, table, pattern, what is odd, predictions, by hand, another class. */
-const PARTS = ['together', 'graph', 'sure', 'table', 'pattern', 'odd', 'predictions', 'check', 'by-hand', 'other-class'] as const
+const PARTS = [
+  'together',
+  'graph',
+  'tries',
+  'sure',
+  'table',
+  'pattern',
+  'odd',
+  'predictions',
+  'check',
+  'by-hand',
+  'other-class',
+] as const
 type Part = (typeof PARTS)[number]
 const route = useRoute()
 const lesson = useLesson()
@@ -21,6 +33,7 @@ const odd = computed(() => oddResults(view.value, record.value).length)
 const names = computed<Record<Part, string>>(() => ({
   together: 'Side by side',
   graph: 'Graph',
+  tries: 'Try by try',
   sure: 'How sure',
   table: 'Table',
   pattern: 'Pattern',
@@ -32,6 +45,7 @@ const names = computed<Record<Part, string>>(() => ({
 }))
 const shown = computed(() =>
   PARTS.filter((part) => {
+    if (part === 'tries') return plan.value.kind === 'improve'
     if (part === 'together') return tables.value.length > 1
     if (part === 'predictions' || part === 'check') return record.value === lesson.record
     return part !== 'pattern' || trend.value
@@ -61,6 +75,7 @@ const turn = (to: unknown) => void navigateTo({ query: to === shown.value[0] ? {
       </VTabs>
       <SideBySide v-if="part === 'together'" :plan="plan" :record="lesson.record" />
       <GraphPanel v-else-if="part === 'graph'" :plan="view" :record="record" />
+      <TriesPanel v-else-if="part === 'tries'" :plan="view" :record="record" />
       <OneThing
         v-else-if="part === 'sure' && evidence.grade === 'one-condition'"
         :plan="view"

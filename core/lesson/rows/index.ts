@@ -1,5 +1,6 @@
 import { CONCLUSION } from './conclusion'
 import { FEEDBACK } from './feedback'
+import { IMPROVEMENT } from './improvement'
 import { OBSERVATION } from './observation'
 import { PREDICTION } from './prediction'
 import { READING } from './reading'
@@ -14,6 +15,7 @@ export const ROW_KINDS = {
   remark: REMARK,
   observation: OBSERVATION,
   feedback: FEEDBACK,
+  improvement: IMPROVEMENT,
 } as const
 
 type Kinds = typeof ROW_KINDS
@@ -37,6 +39,7 @@ export type NewReading = NewRow<'reading'>
 export type NewPrediction = NewRow<'prediction'>
 export type NewConclusion = NewRow<'conclusion'>
 export type NewFeedback = NewRow<'feedback'>
+export type NewImprovement = NewRow<'improvement'>
 export type NewObservation = NewRow<'observation'>
 export type NewRemark = StationRow<'remark'>
 /** What a station may say of its group's sentence. */

@@ -1,7 +1,7 @@
 import { arrangementOf, conditionsEach } from '../../arrangement'
 import { classConclusion, nextTests, offersOf } from '../../agree'
 import { resultsGraph, seriesGraph } from '../../charts'
-import { acrossSeries, everyTable, type Table } from '../../evidence'
+import { acrossSeries, everyTable, readingsOfGroup, type Table } from '../../evidence'
 import { UNKNOWN } from '../../fairness'
 import {
   activeConditions,
@@ -17,7 +17,7 @@ import {
   type Plan,
 } from '../../lesson'
 import { handsOf, nearnessOfPrediction, predictionsByGroup, resultsForPredictions, tallyOf } from '../../predictions'
-import { oddResults } from '../../record'
+import { oddResults, triesOf } from '../../record'
 import { groupSigns, skillsOf, type Block, type Report } from '../../reports'
 import { resultName } from '../counts'
 import { nextQuestion, sentenceCase } from '../evidence'
@@ -29,6 +29,7 @@ import { oddWords } from '../odd'
 import { nearnessWords } from '../results'
 import { acrossSentences, seriesChartWords, seriesNames } from '../series'
 import { tableName } from '../severalTables'
+import { bestSoFarWords, tryLine } from '../tries'
 import { predictionSentence, variableWords, wordMat } from '../vocabulary'
 import { hasResults, resultsBlock, sureWords } from './results'
 import { SKILL_WORDS, signWords } from './signs'
@@ -75,6 +76,7 @@ export function groupReport(plan: Plan, record: LessonRecord, group: string): Re
         ],
       },
       ...(table.length > 0 ? [{ kind: 'heading' as const, text: 'What we measured, beside the class' }, ...table] : []),
+      ...triesBlocks(plan, record, group),
       ...(odd.length > 0 ? [{ kind: 'list' as const, items: odd }] : []),
       ...(seen.length > 0
         ? [
@@ -324,5 +326,20 @@ function toldToEach(plan: Plan, record: LessonRecord): Block[] {
       figures: false,
       rows,
     },
+  ]
+}
+
+/** A group's own building: each try with what was changed and what it gained, and its own graph. */
+function triesBlocks(plan: Plan, record: LessonRecord, group: string): Block[] {
+  if (plan.kind !== 'improve') return []
+  const own = readingsOfGroup(record, group)
+  const tries = triesOf(plan, record, group)
+  const graph = resultsGraph(plan, own)
+  if (!graph || tries.every(({ result }) => result === undefined)) return []
+  return [
+    { kind: 'heading', text: 'How we made it better' },
+    { kind: 'list', items: tries.map((one) => sentenceCase(tryLine(plan, one))) },
+    { kind: 'text', text: bestSoFarWords(plan, tries) },
+    { kind: 'chart', words: chartWords(plan, graph), measure: plan.measured, group },
   ]
 }

@@ -1,0 +1,90 @@
+import { mean } from 'simple-statistics'
+import { activeConditions, bestOf, mainWords, type Improvement, type LessonRecord, type Plan } from '../lesson'
+import { withoutNoise } from '../quantity'
+import { trialResults } from './results'
+
+/** One try of a group at a better one. */
+export interface Try {
+  condition: string
+  /** What was changed for it and why, as it was said before. */
+  change: Improvement | undefined
+  /** Average of what it came to; undefined until it was tested. */
+  result: number | undefined
+  /** How much better than the best before it; less than nothing where it was worse, undefined for the first. */
+  gain: number | undefined
+  /** The best of all tries so far. */
+  best: boolean
+  /** The latest picture of it. */
+  picture: string | undefined
+}
+
+/** A change with what it brought. */
+export interface ChangeMade {
+  group: string
+  condition: string
+  what: string
+  gain: number
+}
+
+/**
+ * The tries of one group in their order, with what each gained. More is better unless the class chose less.
+ * @example triesOf(plan, record, 'g1').map(({ best }) => best) // => [true, false, false, false]
+ */
+export function triesOf(plan: Plan, record: LessonRecord, group: string): Try[] {
+  const results = trialResults(plan, record.readings).filter((one) => one.group === group && Number.isFinite(one.value))
+  const sign = bestOf(plan) === 'least' ? -1 : 1
+  let bestSoFar: number | undefined
+  const tries = activeConditions(plan).map(({ id }): Try => {
+    const own = results.filter(({ condition }) => condition === id).map(({ value }) => value)
+    const result = own.length === 0 ? undefined : withoutNoise(mean(own))
+    const gain = result === undefined || bestSoFar === undefined ? undefined : withoutNoise(sign * (result - bestSoFar))
+    if (result !== undefined && (bestSoFar === undefined || sign * (result - bestSoFar) > 0)) bestSoFar = result
+    return {
+      condition: id,
+      change: record.improvements.findLast((one) => one.group === group && one.condition === id),
+      result,
+      gain,
+      best: false,
+      picture:
+        record.observations.findLast((one) => one.group === group && one.condition === id && one.picture !== null)?.picture ??
+        undefined,
+    }
+  })
+  return tries.map((one) => ({ ...one, best: bestSoFar !== undefined && one.result === bestSoFar }))
+}
+
+/** Every change of the class with what it brought, the most helpful first. */
+export function changesMade(plan: Plan, record: LessonRecord): ChangeMade[] {
+  return plan.groups
+    .flatMap(({ id: group }) =>
+      triesOf(plan, record, group).flatMap(({ condition, change, gain }) =>
+        change && gain !== undefined ? [{ group, condition, what: change.what, gain }] : [],
+      ),
+    )
+    .sort((a, b) => b.gain - a.gain)
+}
+
+/**
+ * What several changes have in common by their words, and how often it helped: the most often used first.
+ * @example wordsThatHelped([]) // => []
+ */
+export function wordsThatHelped(changes: ChangeMade[]): { word: string; helped: number; of: number }[] {
+  const words = new Map<string, ChangeMade[]>()
+  for (const change of changes) for (const word of mainWords(change.what)) words.set(word, [...(words.get(word) ?? []), change])
+  return [...words]
+    .filter(([, own]) => new Set(own.map(({ group }) => group)).size > 1)
+    .map(([word, own]) => ({ word, helped: own.filter(({ gain }) => gain > 0).length, of: own.length }))
+    .sort((a, b) => b.of - a.of || b.helped - a.helped)
+}
+
+/**
+ * The try before which a group has to say what it changes: the next one, once the one before was tested and nothing was said yet.
+ * @example tryToExplain(plan, record, 'g1', 'tissue') // => false
+ */
+export function tryToExplain(plan: Plan, record: LessonRecord, group: string, condition: string): boolean {
+  if (plan.kind !== 'improve') return false
+  const tries = triesOf(plan, record, group)
+  const place = tries.findIndex((one) => one.condition === condition)
+  const own = tries[place]
+  return place > 0 && own !== undefined && own.result === undefined && own.change === undefined
+}

@@ -1,0 +1,25 @@
+import { resultUnit, type Plan } from '../lesson'
+import type { Try } from '../record'
+import { nameOfCondition } from './names'
+import { writeFigure } from './tables'
+
+/** What a try gained on the best before it. `'+5 better'`, `'2 worse'` */
+export function gainWords(plan: Plan, gain: number | undefined): string {
+  if (gain === undefined) return ''
+  if (gain === 0) return 'no better, no worse'
+  return `${writeFigure(plan, Math.abs(gain), resultUnit(plan))} ${gain > 0 ? 'better' : 'worse'}`
+}
+
+/** The best of a group so far, for its station; empty before the first result. `'Best so far: 14, second try.'` */
+export function bestSoFarWords(plan: Plan, tries: Try[]): string {
+  const best = tries.find((one) => one.best)
+  if (best?.result === undefined) return ''
+  return `Best so far: ${writeFigure(plan, best.result, resultUnit(plan))}, ${nameOfCondition(plan, best.condition)}.`
+}
+
+/** One try of the journal in a line. `'second try: folded once, because it is stiffer. 14, 5 better.'` */
+export function tryLine(plan: Plan, { condition, change, result, gain }: Try): string {
+  const said = change ? `: ${change.what}${change.why === '' ? '' : `, because ${change.why}`}` : ''
+  const came = result === undefined ? 'not tested' : writeFigure(plan, result, resultUnit(plan))
+  return `${nameOfCondition(plan, condition)}${said}. ${[came, gainWords(plan, gain)].filter(Boolean).join(', ')}.`
+}
