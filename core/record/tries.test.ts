@@ -44,9 +44,9 @@ describe('tries at a better one', () => {
       [14, 5, true],
       [12, -2, false],
     ])
-    expect(bestSoFarWords(plan, tries)).toBe('Best so far: 14.0\u202fmm, tissue.')
-    expect(tryLine(plan, tries[1]!)).toBe('tissue: folded once, because it is stiffer. 14.0\u202fmm, 5.0\u202fmm better.')
-    expect(gainWords(plan, -2)).toBe('2.0\u202fmm worse')
+    expect(bestSoFarWords(plan, tries)).toBe('Best so far: 14\u202fmm, tissue.')
+    expect(tryLine(plan, tries[1]!)).toBe('tissue: folded once, because it is stiffer. 14\u202fmm, 5\u202fmm better.')
+    expect(gainWords(plan, -2)).toBe('2\u202fmm worse')
     const least = { ...plan, measures: plan.measures.map((one) => ({ ...one, method: { ...one.method, best: 'least' as const } })) }
     expect(triesOf(least, record, 'g1').map(({ best }) => best)).toEqual([true, false, false])
   })

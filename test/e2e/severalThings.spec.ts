@@ -346,5 +346,5 @@ test('build and improve: what and why before the next try, the best so far, the 
   await page.goto(`/print/${lesson.id}/group-report`)
   const alder = page.getByRole('article').filter({ has: page.getByRole('heading', { name: /^Group Alder/ }) })
   await expect(alder.getByRole('heading', { name: 'How we made it better' })).toBeVisible()
-  await expect(alder.getByRole('img')).toHaveCount(2)
+  await expect(alder.locator('.paper-chart')).toHaveCount(2)
 })

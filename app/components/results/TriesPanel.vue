@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { resultUnit, type LessonRecord, type Plan } from '~~/core/lesson'
+import type { LessonRecord, Plan } from '~~/core/lesson'
 import { changesMade, triesOf, wordsThatHelped } from '~~/core/record'
-import { gainWords, nameOfCondition, nameOfGroup, writeFigure } from '~~/core/wording'
+import { gainWords, nameOfCondition, nameOfGroup, tryFigure } from '~~/core/wording'
 
 /** The journal of building: each group’s tries with what was changed, why, and what it gained; and which changes helped across groups. */
 const props = defineProps<{ plan: Plan; record: LessonRecord }>()
@@ -68,8 +68,7 @@ async function say(group: string, condition: string, text: string): Promise<void
               />
             </td>
             <td class="figure">
-              <strong v-if="one.best">★ </strong
-              >{{ one.result === undefined ? '–' : writeFigure(plan, one.result, resultUnit(plan)) }}
+              <strong v-if="one.best">★ </strong>{{ one.result === undefined ? '–' : tryFigure(plan, one.result) }}
               <span v-if="one.best" class="sr-only">the best so far</span>
             </td>
             <td>{{ gainWords(plan, one.gain) }}</td>
