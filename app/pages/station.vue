@@ -218,7 +218,7 @@ async function written(readings: NewReading[]): Promise<void> {
           />
           <StationDone v-else :plan="plan" :progress="now.progress" @fix="fixing = $event" @propose="propose" />
         </div>
-        <footer class="mt-auto text-center" :inert="locked">
+        <footer class="flex flex-wrap justify-center gap-x-block mt-auto text-center" :inert="locked">
           <template v-if="doing === 'testing' && now.testing">
             <LinkBtn class="leave" @click="doing = 'observing'">Write, sketch or photograph what you see</LinkBtn>
             <LinkBtn class="leave" @click="doing = 'saying'">Say what you noticed</LinkBtn>

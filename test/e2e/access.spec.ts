@@ -8,7 +8,7 @@ import { choose, client, expect, joinStation, openStop, test, turnBoard, unfold,
 const PRINTOUTS = [
   ...['trays', 'labels', 'picking', 'shopping', 'getting-ready', 'count-back', 'rota', 'jobs'],
   ...['planning', 'planning-blank', 'slips', 'words', 'record', 'report'],
-  ...['squared', 'squared-blank', 'group-report', 'poster-a3', 'poster-4a4', 'teacher-notes'],
+  ...['squared', 'squared-blank', 'group-report', 'poster-a3', 'poster-4a4', 'teacher-notes', 'visit-slips'],
 ]
 const STOPS = ['wonder', 'plan', 'kit', 'clock', 'predict', 'test', 'results', 'agree']
 

@@ -16,8 +16,16 @@ const SHOWN = 3
 const trialsWords = (trials: number[]) => trials.slice(0, SHOWN).join(', ') + (trials.length > SHOWN ? ' …' : '')
 const sharing = computed(() => sharingRota(props.plan.groups.length))
 const visits = computed(() => visitRota(props.plan.groups))
+/** No more rounds stand in one table, so that it stays on its paper. */
+const ROUNDS = 4
+const tables = computed(() =>
+  Array.from({ length: Math.ceil(visits.value.length / ROUNDS) }, (_, part) => ({
+    first: part * ROUNDS,
+    rounds: visits.value.slice(part * ROUNDS, (part + 1) * ROUNDS),
+  })),
+)
 const visitWords = ({ to, going }: GroupVisit) =>
-  going.length === 0 ? 'all stay' : `${counted(going.length, 'seat')} ${going.join(', ')} to ${nameAt(to)}`
+  going.length === 0 ? 'all stay' : `${going.length === 1 ? 'seat' : 'seats'} ${going.join(', ')} to ${nameAt(to)}`
 const nameAt = (place: number) => props.plan.groups[place]!.name
 </script>
 
@@ -47,17 +55,17 @@ const nameAt = (place: number) => props.plan.groups[place]!.name
     <section v-if="visits.length > 0" class="keep-together">
       <h2>Visits: who goes and listens, who stays and explains</h2>
       <p v-if="plan.criteria.length > 0">We look for: {{ plan.criteria.join(' · ') }}</p>
-      <table class="ruled font-heading">
+      <table v-for="{ first, rounds } in tables" :key="first" class="ruled font-heading keep-together">
         <thead>
           <tr>
             <th>Group</th>
-            <th v-for="(_, round) in visits" :key="round">round {{ round + 1 }}</th>
+            <th v-for="(_, place) in rounds" :key="place">round {{ first + place + 1 }}</th>
           </tr>
         </thead>
         <tbody>
-          <tr v-for="({ group }, at) in visits[0]" :key="group">
+          <tr v-for="({ group }, at) in rounds[0]" :key="group">
             <th>{{ nameAt(group) }}</th>
-            <td v-for="(round, place) in visits" :key="place">{{ visitWords(round[at]!) }}</td>
+            <td v-for="(round, place) in rounds" :key="place">{{ visitWords(round[at]!) }}</td>
           </tr>
         </tbody>
       </table>

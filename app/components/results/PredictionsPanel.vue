@@ -52,6 +52,9 @@ const changed = computed(() => rows.value.filter(({ later }) => later.length > 0
         </tr>
       </tbody>
     </table>
+    <p v-if="plan.challenge === null" class="mt-wide">
+      <QuietBtn size="small" :to="{ query: { part: 'check' } }" replace>Check it with something new …</QuietBtn>
+    </p>
   </section>
 </template>
 

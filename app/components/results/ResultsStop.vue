@@ -47,7 +47,9 @@ const shown = computed(() =>
   PARTS.filter((part) => {
     if (part === 'tries') return plan.value.kind === 'improve'
     if (part === 'together') return tables.value.length > 1
-    if (part === 'predictions' || part === 'check') return record.value === lesson.record
+    if (part === 'predictions') return record.value === lesson.record
+    // Until somebody asks for it, a lesson shows nothing of it.
+    if (part === 'check') return record.value === lesson.record && (plan.value.challenge !== null || route.query.part === 'check')
     return part !== 'pattern' || trend.value
   }),
 )
