@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { acrossSeries, everyTable } from '~~/core/evidence'
 import { eachMeasure, measuredCard, type LessonRecord, type Plan } from '~~/core/lesson'
-import { acrossFigures, acrossSentences, gradeName, sureSentences } from '~~/core/wording'
+import { acrossFigures, acrossSentences, gradeName, gradesInOne, sentenceCase, sureSentences } from '~~/core/wording'
 
 /** What was found of each measure, the graphs beside each other; of several series all on one graph, and whether they differ. */
 const ResultsChart = defineAsyncComponent(() => import('~/components/charts/ResultsChart.vue'))
@@ -15,6 +15,8 @@ const measures = computed(() => {
     across: acrossSeries(view, props.record),
   }))
 })
+const saidAcross = (view: Plan, across: (typeof measures.value)[number]['across']) =>
+  across ? acrossSentences(view, across).slice(0, props.big ? 1 : undefined) : []
 </script>
 
 <template>
@@ -30,13 +32,19 @@ const measures = computed(() => {
         <div class="chart">
           <ResultsChart :big="big ?? false" :dark="dark ?? false" :plan="view" :record="record" />
         </div>
-        <p v-for="sentence in across ? acrossSentences(view, across) : []" :key="sentence" class="font-heading text-lead">
+        <p v-for="sentence in saidAcross(view, across)" :key="sentence" class="font-heading" :class="{ 'text-lead': !big }">
           {{ sentence }}
         </p>
-        <p v-for="table in tables" :key="table.series?.id ?? ''">
-          <strong>{{ table.series ? `${table.series.name}: ` : '' }}{{ gradeName(table.evidence) }}.</strong>
-          {{ sureSentences(table.plan, table.evidence)[0] }}
+        <!-- Read from the back, each series has no more than its grade. -->
+        <p v-if="big && across">
+          <strong>{{ sentenceCase(gradesInOne(tables)) }}.</strong>
         </p>
+        <template v-else>
+          <p v-for="table in tables" :key="table.series?.id ?? ''">
+            <strong>{{ table.series ? `${table.series.name}: ` : '' }}{{ gradeName(table.evidence) }}.</strong>
+            {{ sureSentences(table.plan, table.evidence)[0] }}
+          </p>
+        </template>
         <AppFold v-if="across && !('code' in across) && !big" title="For the teacher" hint="the figures behind it">
           <p v-for="line in acrossFigures(across)" :key="line">{{ line }}</p>
         </AppFold>
