@@ -2,6 +2,7 @@ import { conditionName, conditionValue, keptFactors, measuredCards, type Plan } 
 import { convert } from '../quantity'
 import { CAUTIONS, type Caution } from './cautionNames'
 import { cautionsInWords, cautionsOf, doerOf, HOT_FROM } from './cautions'
+import { isFor } from './isFor'
 
 /**
  * What a group meets in a trial of one condition and has to be told there: from the things that lie before it, its condition and how it is done. What
@@ -12,7 +13,7 @@ export function cautionsAtTrial(plan: Plan, condition: string): Caution[] {
   const own = plan.conditions.find(({ id }) => id === condition)
   const value = own && conditionValue(plan, own)
   const hot = value !== undefined && (convert(value, plan.conditionUnit, 'degC') ?? -Infinity) > HOT_FROM
-  const things = plan.materials.filter((material) => material.condition === null || material.condition === condition)
+  const things = plan.materials.filter((material) => isFor(plan, material, condition))
   const ofThings = things.flatMap(({ name, cautions }) => [...cautionsInWords(name), ...cautions].filter(isMet(name)))
   const said = [
     ...keptFactors(plan).map(({ how }) => how),

@@ -1,9 +1,10 @@
 import { arrangementOf, circuitStations, conditionsByGroup, practiceByGroup, secondsOfBatch, trialsByGroup } from '../arrangement'
-import { activeConditions, comesAgain, type Group, type Material, type Plan } from '../lesson'
+import { activeConditions, atLevel, comesAgain, type Group, type Material, type Plan } from '../lesson'
 import { withoutNoise, type UnitCode } from '../quantity'
 import { readAmount, type Amount } from './amount'
 import { NO_SCHOOL, type School } from './cupboard'
 import { kitchenOf } from './customs'
+import { isFor } from './isFor'
 import { supplyOf, type Supply } from './supply'
 
 export interface Need {
@@ -130,7 +131,7 @@ export function billOf(needs: Need[]): { things: number; cost: number; unpriced:
 
 /** How many times one group wants the amount on its own tray. */
 function timesOfGroup(plan: Plan, material: Material, work: Work, { id: group, seats }: Group): number {
-  const chosen = (condition: string) => material.condition === null || material.condition === condition
+  const chosen = (condition: string) => isFor(plan, material, condition)
   switch (material.per) {
     case 'class':
       return 0
@@ -141,7 +142,8 @@ function timesOfGroup(plan: Plan, material: Material, work: Work, { id: group, s
     case 'condition':
       return work.conditions.get(group)!.filter(chosen).length
     case 'trial': {
-      if (isOneForAll(plan, material)) return work.trials.get(group)!.has(material.condition!) ? 1 : 0
+      if (isOneForAll(plan, material))
+        return atLevel(plan, material.condition!).filter((condition) => work.trials.get(group)!.has(condition)).length
       const counts = [...work.trials.get(group)!].flatMap(([condition, count]) => (chosen(condition) ? [count] : []))
       // A race runs all its conditions at once.
       const trials = plan.kind === 'order' ? Math.max(0, ...counts) : counts.reduce((sum, count) => sum + count, 0)
@@ -185,7 +187,7 @@ function inHand(plan: Plan, { rinse }: Material): { used: number; drying: number
 
 function conditionsOf(plan: Plan, material: Material): string[] {
   const ids = activeConditions(plan).map(({ id }) => id)
-  return ids.filter((id) => material.condition === null || material.condition === id)
+  return ids.filter((id) => isFor(plan, material, id))
 }
 
 /** What belongs to a condition is what is tested: where the same one comes again in every trial, each group has one of each. */

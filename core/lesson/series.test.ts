@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { counter, reading, soakUpPlan, twoSeries } from '../../test/soakUp'
 import { planSchema } from '../../schemas/plan'
 import { checkPlan } from '../fairness'
+import { cautionsAtTrial, needsOf } from '../kit'
 import { doubtfulReadings, gridRows } from '../record'
 import { secondLook } from '../secondLook'
 import { question } from '../wording'
@@ -65,6 +66,13 @@ describe('a lesson with two series', () => {
     expect(doubtfulReadings(plan, readings)).toEqual([])
     const slip = reading({ group: 'g6', condition: narrow!.conditions[0]!, value: 310 })
     expect(doubtfulReadings(plan, [...readings, slip]).map((one) => one.reading.id)).toEqual([slip.id])
+  })
+
+  it('takes twice the kit, and meets the cautions of a thing in every series', () => {
+    const ofCard = soakUpPlan().materials.find(({ condition }) => condition === 'card')!.id
+    const amount = (of: typeof plan) => needsOf(of).find(({ material }) => material === ofCard)!.forClass
+    expect(amount(plan)).toBe(2 * amount(soakUpPlan()))
+    expect(cautionsAtTrial(plan, wide!.conditions[3]!)).toEqual(cautionsAtTrial(plan, 'card'))
   })
 
   it('changes a level in every series at once', () => {
