@@ -1,7 +1,7 @@
 import { arrangementOf, conditionsEach, fewestGoingRound, fewestShared, secondsOfTrial, trialsByGroup } from '../arrangement'
 import { fitOf } from '../clock'
 import { kitchenOf, needsOf, NO_SCHOOL, readAmount, type Need, type School } from '../kit'
-import { measuredCard, withGroups, withMethod, type Material, type Plan } from '../lesson'
+import { measuredCard, withGroups, withLevelLabel, withMethod, type Material, type Plan } from '../lesson'
 import { INSTRUMENTS, outlookOf, withInstrument } from '../measuring'
 import { withoutNoise } from '../quantity'
 
@@ -111,10 +111,9 @@ function withSubstitute(plan: Plan, materialId: string, substituteId: string): P
     substitutes: material.substitutes.map((one) => (one.id === substitute.id ? old : one)),
   }
   const materials = plan.materials.map((one) => (one.id === materialId ? taken : one))
-  const renamed = plan.conditions.map((condition) =>
-    condition.id === material.condition && plan.conditionsAs === 'kinds' ? { ...condition, label: substitute.name } : condition,
-  )
-  return withOtherInstrument({ ...plan, materials, conditions: renamed }, material.name, substitute.name)
+  const isTested = material.condition !== null && plan.conditionsAs === 'kinds'
+  const renamed = isTested ? withLevelLabel(plan, material.condition!, substitute.name) : plan
+  return withOtherInstrument({ ...renamed, materials }, material.name, substitute.name)
 }
 
 /** Where the material was what is measured with, the method changes with it, marks and wobble and all. */
