@@ -29,13 +29,18 @@ async function aside() {
   await checkScripts({ types: 'types' })
   // Every bench once in a small size, so that none can rot unseen.
   await check('benches, in a small size', 'npx', ['tsx', 'scripts/bench.ts', '--small'])
-  return [await suite('postgres', vitest, quiet), await suite('start', vitest, quiet), await suite('browsers', vitest, quiet)]
+  return [await suite('postgres', vitest, quiet), await suite('start', vitest, quiet)]
 }
 
 async function alongside() {
   await built
   const waiting = suite('soak', vitest, quiet)
-  return [await suite('unit', vitest, quiet), await suite('components', vitest, quiet), await waiting, await suite('api', vitest)]
+  const first = [
+    await suite('unit', vitest, quiet),
+    await suite('components', vitest, quiet),
+    await suite('browsers', vitest, quiet),
+  ]
+  return [...first, await waiting, await suite('api', vitest)]
 }
 
 /** A check without a count: says how long it took, ends everything when it fails. */
