@@ -3,7 +3,9 @@ import {
   changedFactor,
   keptFactors,
   seriesFactor,
-  withLabel,
+  seriesIn,
+  withConditionInEach,
+  withLevelLabel,
   type Condition,
   type Factor,
   type Plan,
@@ -72,8 +74,12 @@ export function pasteTable(plan: Plan, block: string[][], at: { row: number; col
   rows.forEach((cells, down) => {
     if (cells.every((cell) => cell.trim() === '')) return
     let condition = activeConditions(next)[at.row + down]
-    // A row more would belong to no series.
-    if (!condition && next.series.length > 0) return
+    if (!condition && seriesIn(next).length > 0) {
+      // Of several series a row more is one in each.
+      const before = new Set(next.conditions.map(({ id }) => id))
+      next = withConditionInEach(next, cells[columns.indexOf(null)]?.trim().slice(0, 200) ?? '', newId)
+      condition = next.conditions.find(({ id }) => !before.has(id))!
+    }
     if (!condition) {
       condition = { id: newId(), label: '', baseline: false, leftOut: false }
       next = { ...next, conditions: [...next.conditions, condition] }
@@ -83,7 +89,7 @@ export function pasteTable(plan: Plan, block: string[][], at: { row: number; col
       const text = cell.trim()
       const factor = columns[place]
       if (factor === null && text !== '') {
-        next = withLabel(next, id, text.slice(0, 200))
+        next = withLevelLabel(next, id, text.slice(0, 200))
       } else if (typeof factor === 'string') next = withCell(next, factor, id, text)
     })
   })

@@ -8,6 +8,7 @@ import {
   measuredCard,
   momentOf,
   MOST_TRIALS,
+  withoutMark,
   type Plan,
   type Reading,
 } from '../lesson'
@@ -72,7 +73,7 @@ export function writeReadingsCsv(plan: Plan, readings: Reading[]): string {
   const superseded = new Set(readings.map((reading) => reading.supersedes))
   const rows = readings.map((reading) => ({
     ...reading,
-    moment: reading.moment.split('@')[0]!,
+    moment: withoutMark(reading.moment),
     measure: measuredCard(atMoment(plan, reading.moment))?.name ?? '',
     group: groups.get(reading.group) ?? reading.group,
     condition: conditions.get(reading.condition) ?? reading.condition,

@@ -15,10 +15,12 @@ export function measuredCard(plan: Plan): Measure | undefined {
 
 /** The plan with the method of the card in the Measure tray changed; the given plan is left as it is. */
 export function withMethod(plan: Plan, change: (method: Method) => Method): Plan {
-  const measures = plan.measures.map((measure) =>
-    measure.id === plan.measured ? { ...measure, method: change(measure.method) } : measure,
-  )
-  return { ...plan, measures }
+  return withMethodOf(plan, plan.measured, change)
+}
+
+/** The plan with the method of one of its cards changed. */
+export function withMethodOf(plan: Plan, measure: string | null, change: (method: Method) => Method): Plan {
+  return { ...plan, measures: plan.measures.map((one) => (one.id === measure ? { ...one, method: change(one.method) } : one)) }
 }
 
 /** Every other thing we could change, once something is chosen to change; what makes the series differ is not kept the same either. */

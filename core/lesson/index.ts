@@ -123,6 +123,7 @@ export {
   numberName,
   seriesFactor,
   withMethod,
+  withMethodOf,
 } from './cards'
 export {
   emptyPlan,
@@ -150,11 +151,12 @@ export {
   eachMeasure,
   forMeasure,
   markOf,
+  mayMeasureMore,
   measuredCards,
   MOST_MEASURED,
   withFirstMeasured,
   withMeasuredToo,
-  withMethodOf,
+  withoutMark,
   withoutMeasured,
 } from './measures'
 export {
@@ -180,6 +182,7 @@ export {
   firstSeries,
   forSeries,
   levelsAcross,
+  mayHaveSeries,
   MOST_SERIES,
   seriesIn,
   seriesOfCondition,

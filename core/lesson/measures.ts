@@ -1,5 +1,5 @@
 import { measuredCard } from './cards'
-import type { Measure, Method, Plan } from './plan'
+import type { Measure, Plan } from './plan'
 
 /** No trial is read for more things than these: a child does one after the other. */
 export const MOST_MEASURED = 3
@@ -13,6 +13,14 @@ export function measuredCards(plan: Plan): Measure[] {
   if (!first || plan.kind === 'order') return first ? [first] : []
   const beside = plan.alsoMeasured.flatMap((id) => plan.measures.find((one) => one.id === id && id !== first.id) ?? [])
   return [first, ...beside]
+}
+
+/**
+ * When and where a reading was taken, whatever it is of.
+ * @example withoutMark('t5p2@seconds') // => 't5p2'
+ */
+export function withoutMark(moment: string): string {
+  return moment.split('@')[0]!
 }
 
 /** Which card the readings without a mark belong to. */
@@ -95,9 +103,13 @@ export function withoutMeasured(plan: Plan, measure: string): Plan {
   return { ...plan, measured: next, alsoMeasured: rest }
 }
 
-/** The plan with the method of one of its cards changed. */
-export function withMethodOf(plan: Plan, measure: string | null, change: (method: Method) => Method): Plan {
-  return { ...plan, measures: plan.measures.map((one) => (one.id === measure ? { ...one, method: change(one.method) } : one)) }
+/**
+ * Is there room for one card more in the Measure tray, beside what is measured already.
+ * @example mayMeasureMore(soakUpPlan()) // => true
+ */
+export function mayMeasureMore(plan: Plan): boolean {
+  const { length } = measuredCards(plan)
+  return plan.kind !== 'order' && length > 0 && length < MOST_MEASURED
 }
 
 /**

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { counter, reading, soakUpPlan, twoSeries } from '../../test/soakUp'
 import { planSchema } from '../../schemas/plan'
-import { checkPlan } from '../fairness'
+import { checkPlan, pasteTable } from '../fairness'
 import { cautionsAtTrial, needsOf } from '../kit'
 import { doubtfulReadings, gridRows } from '../record'
 import { secondLook } from '../secondLook'
@@ -84,6 +84,15 @@ describe('a lesson with two series', () => {
     const more = withConditionInEach(plan, 'felt', counter('f'))
     expect(levelsAcross(more)).toHaveLength(5)
     expect(checkPlan(more)!.fair).toBe(true)
+  })
+
+  it('takes a pasted row and another name in every series, and keeps the kit of a level whose series goes', () => {
+    const pasted = pasteTable(plan, [['felt']], { row: 8, column: -1 }, counter('p'))
+    expect(pasted.conditions.filter(({ label }) => label === 'felt')).toHaveLength(2)
+    expect(checkPlan(pasteTable(plan, [['towel']], { row: 0, column: -1 }, counter('p')))!.pairs).toHaveLength(16)
+    const amount = (of: typeof plan) => needsOf(of).reduce((sum, { forClass }) => sum + forClass, 0)
+    expect(amount(withoutSeries(plan, narrow!.id, new Set()))).toBe(amount(soakUpPlan()))
+    expect(seriesIn({ ...plan, kind: 'order' })).toEqual([])
   })
 
   it('takes a third series, another name, and comes back to one without losing what was read', () => {

@@ -1,6 +1,6 @@
 import { activeConditions, levelName } from './cards'
 import { withLabel } from './conditions'
-import type { Condition, Plan, Series } from './plan'
+import type { Condition, Kind, Plan, Series } from './plan'
 
 /** So many lines can be told apart on one graph. */
 export const MOST_SERIES = 4
@@ -10,7 +10,18 @@ export const MOST_SERIES = 4
  * @example seriesIn(soakUpPlan()) // => []
  */
 export function seriesIn(plan: Plan): Series[] {
-  return plan.series.length > 1 ? plan.series : []
+  return plan.series.length > 1 && WITH_SERIES.includes(plan.kind) ? plan.series : []
+}
+
+/** What is put in an order, or built better and better, has no second thing that differs. */
+const WITH_SERIES: Kind[] = ['fair-test', 'before-after', 'over-time', 'describe']
+
+/**
+ * May a second thing differ, too: there is something to compare, and none does yet.
+ * @example mayHaveSeries(soakUpPlan()) // => true
+ */
+export function mayHaveSeries(plan: Plan): boolean {
+  return WITH_SERIES.includes(plan.kind) && plan.series.length === 0 && activeConditions(plan).length > 0
 }
 
 /**
@@ -115,11 +126,15 @@ export function withSeriesName(plan: Plan, id: string, name: string): Plan {
  */
 export function withoutSeries(plan: Plan, id: string, used: Set<string>): Plan {
   const gone = new Set(plan.series.find((one) => one.id === id)?.conditions)
+  // What the kit has for one of its conditions stays for that level in another series.
+  const stays = (condition: string | null) =>
+    condition !== null && gone.has(condition) ? (atLevel(plan, condition).find((one) => !gone.has(one)) ?? condition) : condition
+  const materials = plan.materials.map((one) => ({ ...one, condition: stays(one.condition) }))
   const series = plan.series.filter((one) => one.id !== id)
   const conditions = plan.conditions
     .filter((one) => !gone.has(one.id) || used.has(one.id))
     .map((one) => (gone.has(one.id) ? { ...one, leftOut: true } : one))
-  const left = { ...plan, series, conditions }
+  const left = { ...plan, series, conditions, materials }
   return withSettings(series.length > 1 ? left : withOnlySeries(left))
 }
 

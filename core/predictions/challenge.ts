@@ -1,3 +1,4 @@
+import { median } from 'simple-statistics'
 import { everyTable, foretell, trendOf, type Foretold } from '../evidence'
 import {
   conditionName,
@@ -19,6 +20,8 @@ export interface ChallengeRow {
   guess: number | undefined
   reason: string
   seen: number | undefined
+  /** How far the guess was from that. */
+  apart: number | undefined
 }
 
 /** Something new that the class predicts out of what it found, tested and laid beside. */
@@ -83,16 +86,15 @@ export function challengeTable(plan: Plan, record: LessonRecord): Challenge | un
   const rows = plan.groups.map(({ id: group }): ChallengeRow => {
     const guess = guessOf(plan, record.predictions, group)
     const reading = seenBy(plan, record.readings, group)
-    return {
-      group,
-      guess: guess?.values[condition.id],
-      reason: guess?.reason ?? '',
-      seen: reading && convert(reading.value, reading.unit, method.unit),
-    }
+    const guessed = guess?.values[condition.id]
+    const own = reading && convert(reading.value, reading.unit, method.unit)
+    const apart = guessed === undefined || own === undefined ? undefined : Math.abs(guessed - own)
+    return { group, guess: guessed, reason: guess?.reason ?? '', seen: own, apart }
   })
   const x = conditionValue(plan, condition)
   const trend = x === undefined ? undefined : trendOf(plan, record)
-  const seen = middle(rows.flatMap((row) => row.seen ?? []))
+  const own = rows.flatMap((row) => row.seen ?? [])
+  const seen = own.length === 0 ? undefined : median(own)
   const off = ({ guess, seen: own }: ChallengeRow) => (guess === undefined || own === undefined ? Infinity : Math.abs(guess - own))
   const nearest = Math.min(...rows.map(off))
   const averages = everyTable(plan, record)[0]?.evidence.summaries.map(({ evened }) => evened) ?? []
@@ -113,10 +115,4 @@ export function challengeTable(plan: Plan, record: LessonRecord): Challenge | un
 /** The moment at which the new thing is read: the last one of a trial. */
 export function challengeMoment(plan: Plan): string {
   return momentsOf(plan).at(-1)!.id
-}
-
-function middle(values: number[]): number | undefined {
-  if (values.length === 0) return undefined
-  const sorted = [...values].sort((a, b) => a - b)
-  return (sorted[Math.floor((sorted.length - 1) / 2)]! + sorted[Math.floor(sorted.length / 2)]!) / 2
 }

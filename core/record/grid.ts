@@ -10,6 +10,7 @@ import {
   momentOf,
   momentsOf,
   mostRepeats,
+  withoutMark,
   type Plan,
   type Reading,
 } from '../lesson'
@@ -67,7 +68,7 @@ function strays(plan: Plan, readings: Reading[], group: string, own: OwnTrial[])
 export function trialsOf({ cells }: Progress, condition: string): Cell[] {
   const trials = new Map<string, Cell>()
   for (const cell of cells.filter((one) => one.condition === condition)) {
-    const [moment = ''] = cell.moment.split('@')
+    const moment = withoutMark(cell.moment)
     const key = `${cell.repeat}/${moment}`
     const before = trials.get(key)
     const kept = !before || (before.kept.length > 0 && cell.kept.length > 0) ? [...(before?.kept ?? []), ...cell.kept] : []

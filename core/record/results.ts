@@ -8,6 +8,7 @@ import {
   emptyOf,
   measuredCard,
   momentsOf,
+  withoutMark,
   type Counted,
   type Moment,
   type Plan,
@@ -129,7 +130,7 @@ function timeUntil(series: AtTime[], times: number[], until: number | undefined)
 /** Readings of trials that were read before and after: half a trial would shift one average and not the other. */
 export function wholeTrials(readings: Reading[]): Reading[] {
   const key = ({ group, condition, repeat }: Reading) => `${group}/${condition}/${repeat}`
-  const having = (half: string) => new Set(readings.filter(({ moment }) => moment.split('@')[0] === half).map(key))
+  const having = (half: string) => new Set(readings.filter(({ moment }) => withoutMark(moment) === half).map(key))
   const [before, after] = [having('before'), having('after')]
   return readings.filter((reading) => before.has(key(reading)) && after.has(key(reading)))
 }

@@ -53,6 +53,15 @@ export function triesOf(plan: Plan, record: LessonRecord, group: string): Try[] 
   return tries.map((one) => ({ ...one, best: bestSoFar !== undefined && one.result === bestSoFar }))
 }
 
+/**
+ * What was changed and why, as a teacher keys it in from a sheet.
+ * @example readChange('folded twice, because it is stiffer') // => { what: 'folded twice', why: 'it is stiffer' }
+ */
+export function readChange(text: string): { what: string; why: string } {
+  const [what = '', ...why] = text.split(/,?\s*\bbecause\b\s*/i)
+  return { what: what.trim(), why: why.join(' because ').trim() }
+}
+
 /** Every change of the class with what it brought, the most helpful first. */
 export function changesMade(plan: Plan, record: LessonRecord): ChangeMade[] {
   return plan.groups

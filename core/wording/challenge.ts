@@ -13,6 +13,7 @@ export function challengeSentences(plan: Plan, { name, foretold, rows, seen, nea
   const unit = resultUnit(plan)
   const write = (value: number) => writeFigure(plan, value, unit)
   const guessed = rows.filter(({ guess }) => guess !== undefined).length
+  const tested = rows.filter((row) => row.seen !== undefined).length
   const line = foretold
     ? `The class’s line says ${write(foretold.value)} for ${name}, give or take ${write(foretold.reach)}${foretold.outside ? ', and nobody tested that far out' : ''}.`
     : ''
@@ -20,7 +21,7 @@ export function challengeSentences(plan: Plan, { name, foretold, rows, seen, nea
   const came =
     seen === undefined
       ? 'Nobody has tested it yet.'
-      : `It came to ${write(seen)} in the middle of the groups${foretold ? (isWithin(seen, foretold) ? ', as the line foretold' : ', which the line did not foretell') : ''}.`
+      : `${tested === 1 ? 'One group tested it' : `${tested} groups tested it, in their middle`}: ${write(seen)}${foretold ? (isWithin(seen, foretold) ? ', as the line foretold' : ', which the line did not foretell') : ''}.`
   const where = place
     ? `Among what was tested it comes ${place.seen === 1 ? 'first' : place.seen === place.of ? 'last' : `number ${place.seen} of ${place.of}`}, the most first.`
     : ''

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { activeConditions, seriesIn, withSeries, type Factor } from '~~/core/lesson'
+import { activeConditions, mayHaveSeries, withSeries, type Factor } from '~~/core/lesson'
 import { chooseChange } from '~~/core/fairness'
 import { counted, seriesNames, takeWords } from '~~/core/wording'
 
@@ -18,19 +18,11 @@ function write(part: 'name' | 'how', text: string): void {
   }, `${part}-${props.factor.id}`)
 }
 
-/** A second thing may differ, too, where there is something to compare and none does yet. */
-const mayDiffer = computed(
-  () =>
-    props.tray === 'keep' &&
-    ['fair-test', 'before-after', 'over-time', 'describe'].includes(plan.value.kind) &&
-    activeConditions(plan.value).length > 0 &&
-    seriesIn(plan.value).length === 0,
-)
 const items = computed(() => [
   ...(props.tray === 'second'
     ? []
     : [{ label: takeWords(plan.value.kind), key: 'c', run: () => lesson.replace(chooseChange(plan.value, props.factor.id)) }]),
-  ...(mayDiffer.value ? [{ label: 'Test two of these as well', key: 's', run: differToo }] : []),
+  ...(props.tray === 'keep' && mayHaveSeries(plan.value) ? [{ label: 'Test two of these as well', key: 's', run: differToo }] : []),
   ...(props.tray === 'change'
     ? [{ label: 'Keep the same', key: 'k', run: () => lesson.edit((draft) => (draft.changed = null)) }]
     : []),

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { cellOf, checkPlan, oddCells, pasteTable, tableFactors, takeComparison, withCell } from '~~/core/fairness'
 import { readBlock } from '~~/core/formats'
-import { LONGEST, activeConditions, letterOf, withLabel } from '~~/core/lesson'
+import { LONGEST, activeConditions, letterOf, withLevelLabel } from '~~/core/lesson'
 import { fairWords } from '~~/core/wording'
 
 /**
@@ -61,7 +61,7 @@ function onPaste(event: ClipboardEvent, row: number, column: number): void {
                 :value="condition.label"
                 :maxlength="LONGEST.name"
                 :aria-label="`Name of condition ${letterOf(plan, condition.id)}`"
-                @change="lesson.replace(withLabel(plan, condition.id, ($event.target as HTMLInputElement).value))"
+                @change="lesson.replace(withLevelLabel(plan, condition.id, ($event.target as HTMLInputElement).value))"
                 :data-row="row"
                 :data-column="0"
                 @paste="onPaste($event, row, -1)"

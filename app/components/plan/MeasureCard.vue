@@ -3,7 +3,7 @@ import {
   countedFor,
   forMeasure,
   measuredCards,
-  MOST_MEASURED,
+  mayMeasureMore,
   withFirstMeasured,
   withMeasuredToo,
   withoutMeasured,
@@ -28,11 +28,6 @@ function write(name: string): void {
 const plan = computed(() => forMeasure(lesson.plan!, props.measure.id))
 const countsSaid = computed(() => countsLine(plan.value, { example: true }))
 const place = computed(() => measuredCards(lesson.plan!).findIndex(({ id }) => id === props.measure.id))
-const room = computed(() => {
-  const { length } = measuredCards(lesson.plan!)
-  return lesson.plan!.kind !== 'order' && length > 0 && length < MOST_MEASURED
-})
-
 const items = computed(() => [
   ...(props.chosen
     ? [
@@ -43,7 +38,7 @@ const items = computed(() => [
       ]
     : [
         { label: 'Measure this', key: 'm', run: () => lesson.replace(withFirstMeasured(lesson.plan!, props.measure.id)) },
-        ...(room.value
+        ...(mayMeasureMore(lesson.plan!)
           ? [{ label: 'Measure this too', key: 't', run: () => lesson.replace(withMeasuredToo(lesson.plan!, props.measure.id)) }]
           : []),
       ]),

@@ -104,9 +104,7 @@ async function see(group: string, text: string): Promise<void> {
               />
             </td>
             <td class="figure">
-              {{
-                row.guess === undefined || row.seen === undefined ? '–' : writeFigure(plan, Math.abs(row.guess - row.seen), unit)
-              }}
+              {{ row.apart === undefined ? '–' : writeFigure(plan, row.apart, unit) }}
             </td>
             <td>{{ row.reason }}</td>
           </tr>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { LessonRecord, Plan } from '~~/core/lesson'
-import { changesMade, triesOf, wordsThatHelped } from '~~/core/record'
+import { changesMade, readChange, triesOf, wordsThatHelped } from '~~/core/record'
 import { gainWords, nameOfCondition, nameOfGroup, tryFigure } from '~~/core/wording'
 
 /** The journal of building: each group’s tries with what was changed, why, and what it gained; and which changes helped across groups. */
@@ -14,7 +14,7 @@ const pictureOf = (picture: string) =>
   addressOf('GET /api/lessons/[lesson]/pictures/[picture]', { path: { lesson: lesson.id, picture } })
 
 async function say(group: string, condition: string, text: string): Promise<void> {
-  const [what = '', why = ''] = text.split(/\bbecause\b/i).map((part) => part.trim().replace(/,$/, ''))
+  const { what, why } = readChange(text)
   if (what !== '') await lesson.addImprovement({ id: newId(), group, condition, what, why })
 }
 </script>
