@@ -1,4 +1,4 @@
-import { activeConditions, letterOf, type Plan, type Reading } from '../lesson'
+import { activeConditions, firstSeries, letterOf, type Plan, type Reading } from '../lesson'
 import { averageResults } from '../record'
 
 /** One bar of a picture that is as small as a stamp. */
@@ -8,8 +8,9 @@ export interface SmallBar {
   share: number
 }
 
-/** The averages as bars beside each other; empty until two conditions have one. */
-export function smallBars(plan: Plan, readings: Reading[]): SmallBar[] {
+/** The averages as bars beside each other, of several series those of the first; empty until two conditions have one. */
+export function smallBars(whole: Plan, readings: Reading[]): SmallBar[] {
+  const plan = firstSeries(whole)
   const averages = averageResults(plan, readings)
   const longest = Math.max(...Object.values(averages).filter(Number.isFinite).map(Math.abs), 0)
   const bars = activeConditions(plan).flatMap(({ id }) => {

@@ -86,6 +86,11 @@ describe('acrossSeries', () => {
     expect(acrossSentences(plan, same)[0]).toMatch(
       /^The width of the strip makes a clear difference\. Wide: 3\d.\d.mm more than narrow on average/,
     )
+    const alike = judged(
+      plan,
+      recordWith(plan, (g, l) => 100 + 20 * l + g),
+    )
+    expect(acrossSentences(plan, alike)[0]).toContain('Wide and narrow are level on average.')
     const steeper = judged(
       plan,
       recordWith(plan, (g, l, s) => 100 + 20 * l * (1 + s) + wobble(g, l, s)),

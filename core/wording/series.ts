@@ -51,8 +51,9 @@ function differenceWords(
 ): string {
   const unit = resultUnit(plan)
   const [own, first] = [nameOf(plan, series), nameOf(plan, seriesIn(plan)[0]!.id)]
-  const more = difference >= 0 ? 'more' : 'less'
   const size = writeFigure(plan, Math.abs(difference), unit)
+  if (size === writeFigure(plan, 0, unit)) return `${sentenceCase(own)} and ${first} are level on average.`
+  const more = difference >= 0 ? 'more' : 'less'
   const ends = [low, high].map((one) => (one === undefined ? undefined : Math.abs(difference) === difference ? one : -one))
   const [from, to] = [...ends].sort((a, b) => (a ?? 0) - (b ?? 0))
   const between =

@@ -52,6 +52,7 @@ async function see(group: string, text: string): Promise<void> {
       <div class="row items-end">
         <TextField
           v-model="label"
+          class="new"
           label="Something new to test"
           :longest="LONGEST.name"
           placeholder="for example another kind, or a number in between"
@@ -113,3 +114,9 @@ async function see(group: string, text: string): Promise<void> {
     </template>
   </section>
 </template>
+
+<style scoped>
+.new {
+  flex: 1;
+}
+</style>
