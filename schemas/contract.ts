@@ -6,6 +6,7 @@ import type { FilePicture, ImportChoices } from '../core/formats'
 import type {
   BoardChange,
   BoardState,
+  Each,
   Group,
   Kind,
   LessonEvent,
@@ -283,13 +284,27 @@ interface Contract extends DeskRows, StationRows {
   'PUT /api/calendar': { body: CalendarBody; answer: { calendar: Calendar } }
   'POST /api/tables': { body: { data: string }; answer: { rows: string[][] } }
 
-  'GET /api/stations': { query: { code: string }; answer: { title: string; groups: Pick<Group, 'id' | 'name' | 'shape'>[] } }
-  'POST /api/stations': { body: { code: string; group: string }; answer: { token: string } }
+  'GET /api/stations': { query: { code: string }; answer: JoinView }
+  'POST /api/stations': { body: JoinBody; answer: { token: string } }
   'GET /api/station': { query: { record: boolean }; answer: StationView }
   'POST /api/station/check': { body: { readings: AskedEntry[] }; answer: { doubts: Doubt[][] } }
   'GET /api/station/events': { query: { since: number; token: string }; answer: Stream }
   'POST /api/station/pictures': { body: FilePicture; answer: { id: string } }
   'GET /api/station/pictures/[picture]': { answer: Download }
+}
+
+/** Who opens a station: a group that is tapped, or a child by the code of its own. */
+export interface JoinBody {
+  code: string
+  group?: string
+  own?: string
+}
+
+/** What a lesson's code opens: its groups, or none where each child types its own code. */
+export interface JoinView {
+  title: string
+  each: Each
+  groups: Pick<Group, 'id' | 'name' | 'shape'>[]
 }
 
 export type RouteName = keyof Contract & string

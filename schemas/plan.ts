@@ -8,6 +8,7 @@ import {
   CHANGES,
   CONDITIONS_AS,
   COUNTED,
+  EACH,
   EACH_IS,
   DOERS,
   BEST,
@@ -140,7 +141,7 @@ const method = Joi.object<Method, true>({
   weighsEmpty: Joi.boolean().required(),
   empties: Joi.object()
     .pattern(Joi.string().max(LONGEST.name), measureNumber.required())
-    .max(MOST.groups * MOST.conditions)
+    .max(MOST.children * MOST.conditions)
     .required(),
   counts: oneOf(COUNTED).allow(null),
   countsPlace: Joi.number()
@@ -303,7 +304,13 @@ export const planSchema = Joi.object<Plan, true>({
   things: oneOf(THINGS),
   challenge: planId.allow(null),
   gapsStay: Joi.boolean().required(),
-  groups: Joi.array().items(group).max(MOST.groups).unique('id').required(),
+  each: oneOf(EACH),
+  groups: Joi.array()
+    .items(group)
+    .max(MOST.groups)
+    .when('each', { is: 'child', then: Joi.array().max(MOST.children) })
+    .unique('id')
+    .required(),
   resetList: Joi.array().items(shortText.optional()).max(MOST.resetLines).required(),
   materials: Joi.array().items(material).max(MOST.materials).unique('id').required(),
   cautionsAcknowledged: Joi.array()

@@ -3,7 +3,7 @@ import { COLUMN_ROLES, type ColumnMatch, type ImportChoices } from '../core/form
 import { BOARD_VIEWS, BOUNDS, LONGEST, SHORTEST_PASSPHRASE, RESULTS_SHOWN, type BoardChange, type Plan } from '../core/lesson'
 import type { AskedEntry } from '../core/record'
 import type { Term } from '../core/wording/reports'
-import type { NewLesson, ShelfQuestion } from './contract'
+import type { JoinBody, NewLesson, ShelfQuestion } from './contract'
 import { day, isoTime, measureNumber, moment, planId, shortText, unit, uuid, whole, wholeIn } from './parts'
 import { planSchema } from './plan'
 
@@ -83,10 +83,14 @@ export const textFileSchema = Joi.object<{ text: string }, true>({ text: Joi.str
 
 export const stationCodeSchema = Joi.object<{ code: string }>({ code: shortText })
 
-export const joinSchema = Joi.object<{ code: string; group: string }, true>({
+/** A group is tapped; a child types the code of its own. */
+export const joinSchema = Joi.object<JoinBody>({
   code: Joi.string().max(LONGEST.code).required(),
-  group: planId,
-}).required()
+  group: planId.optional(),
+  own: Joi.string().max(LONGEST.code),
+})
+  .xor('group', 'own')
+  .required()
 
 const passphrase = Joi.string().trim().max(LONGEST.passphrase).required()
 /** A new one has to be long enough. */

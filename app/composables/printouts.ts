@@ -10,6 +10,7 @@ export type PrintoutName =
   | 'rota'
   | 'jobs'
   | 'visit-slips'
+  | 'codes'
   | 'planning'
   | 'planning-blank'
   | 'slips'
@@ -34,6 +35,7 @@ export const PRINTOUTS: Record<PrintoutName, { name: string; label: string; from
   rota: { name: 'Who does what', label: 'Who does what, and when', from: 'clock' },
   jobs: { name: 'Jobs', label: 'Jobs and sharing', from: 'clock' },
   'visit-slips': { name: 'Visit slips', label: 'Slips for after a visit', from: 'agree' },
+  codes: { name: 'Code strips', label: 'Strips with the children’s codes', from: 'test' },
   planning: { name: 'Group sheets', label: 'Group sheets, filled in', from: 'plan' },
   'planning-blank': { name: 'Planning sheet', label: 'Planning sheet to fill in', from: 'plan' },
   slips: { name: 'Prediction slips', label: 'Prediction slips', from: 'predict' },

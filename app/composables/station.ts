@@ -17,7 +17,7 @@ import {
 } from '~~/core/lesson'
 import { foreseen } from '~~/core/station'
 import { checkReading, withEvents, type AskedEntry, type Doubt } from '~~/core/record'
-import type { StationView } from '~~/schemas/contract'
+import type { JoinBody, StationView } from '~~/schemas/contract'
 import type { Sent, Waiting, WaitingState } from '~/following/waitingLine'
 
 const TOKEN = 'jolly-beaker-station'
@@ -36,6 +36,8 @@ export function useStation() {
   const record = shallowRef<LessonRecord>(EMPTY_RECORD)
   const board = ref<BoardState>(USUAL_BOARD)
   const group = ref('')
+  /** The code of the lesson, for whoever takes the tablet next. */
+  const code = ref('')
   const locked = ref(false)
   /** The record is the whole class's. */
   const all = ref(false)
@@ -80,6 +82,7 @@ export function useStation() {
 
   function takeView(view: StationView): void {
     group.value = view.group
+    code.value = view.code
     locked.value = view.locked
     plan.value = view.plan
     board.value = view.board
@@ -87,10 +90,10 @@ export function useStation() {
   }
 
   /** What waited for the token of before, of the same lesson and group, goes under this one. */
-  async function takeUpFormer({ code, group: now }: StationView): Promise<void> {
+  async function takeUpFormer({ code: at, group: now }: StationView): Promise<void> {
     const former = JSON.parse(localStorage.getItem(FORMER) ?? 'null') as { token: string; code: string; group: string } | null
-    if (former && former.token !== token && former.code === code && former.group === now) await line.underToken(former.token, token)
-    localStorage.setItem(FORMER, JSON.stringify({ token, code, group: now }))
+    if (former && former.token !== token && former.code === at && former.group === now) await line.underToken(former.token, token)
+    localStorage.setItem(FORMER, JSON.stringify({ token, code: at, group: now }))
   }
 
   /** Other data than before are those of a snapshot: they lack what was sent since. */
@@ -121,8 +124,8 @@ export function useStation() {
     }
   }
 
-  async function join(code: string, chosen: string): Promise<void> {
-    const answer = await callServer('POST /api/stations', { body: { code, group: chosen } })
+  async function join(body: JoinBody): Promise<void> {
+    const answer = await callServer('POST /api/stations', { body })
     localStorage.setItem(TOKEN, answer.token)
     open()
   }
@@ -183,6 +186,7 @@ export function useStation() {
     record,
     board,
     group,
+    code,
     locked,
     all,
     lookAgain: open,

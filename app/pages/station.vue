@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { concerns } from '~~/core/clock'
-import { firstSeries, type NewReading } from '~~/core/lesson'
+import { firstSeries, isEachChild, type NewReading } from '~~/core/lesson'
 import { cellKey, type Cell } from '~~/core/record'
 import { stationState, type StationWish } from '~~/core/station'
 import { comingWords, counted, missedWords, refusedWords, soonWords } from '~~/core/wording'
@@ -56,12 +56,27 @@ function propose(): void {
   station.lookAgain()
 }
 
+/** A child that is done may see the class's numbers, once the server has its own and all others are done too. */
+const done = computed(() => now.value?.step.show === 'done' && waiting.value.line.length === 0)
+watch(done, (is) => {
+  if (is && plan.value && isEachChild(plan.value) && !station.all.value) station.lookAgain()
+})
+
 /** Whoever goes by keyboard or by ear goes on where the group does: at its number, or at what it is asked. */
 const page = useTemplateRef<HTMLElement>('page')
 const place = computed(() =>
   [station.state.value, now.value?.step.show, trial.value && cellKey(trial.value), fixing.value?.id].join(),
 )
 watch(place, () => focusHeading(page.value), { flush: 'post' })
+
+/** The tablet goes to another child, which types its own code. */
+const before = ref('')
+function nextChild(): void {
+  before.value = station.code.value
+  skipped.value = { prediction: false, practice: false }
+  doing.value = 'testing'
+  station.leave()
+}
 
 async function written(readings: NewReading[]): Promise<void> {
   wanted.value = undefined
@@ -76,7 +91,7 @@ async function written(readings: NewReading[]): Promise<void> {
       <p v-if="station.state.value === 'opening'" class="grid gap-wide m-auto">
         {{ station.connected.value ? 'Opening …' : 'The line is down. Trying again …' }}
       </p>
-      <StationJoin v-else-if="station.state.value === 'joining'" :join="station.join" />
+      <StationJoin v-else-if="station.state.value === 'joining'" :join="station.join" :before="before" />
       <template v-else-if="plan && own && now">
         <header>
           <span class="flex items-center gap-near font-bold">
@@ -216,7 +231,17 @@ async function written(readings: NewReading[]): Promise<void> {
             @skip-practice="skipped.practice = true"
             @choose="wanted = $event"
           />
-          <StationDone v-else :plan="plan" :progress="now.progress" @fix="fixing = $event" @propose="propose" />
+          <StationDone
+            v-else
+            :plan="plan"
+            :record="record"
+            :group="group"
+            :all="station.all.value"
+            :progress="now.progress"
+            @fix="fixing = $event"
+            @propose="propose"
+            @next="nextChild"
+          />
         </div>
         <footer class="flex flex-wrap justify-center gap-x-block mt-auto text-center" :inert="locked">
           <template v-if="doing === 'testing' && now.testing">

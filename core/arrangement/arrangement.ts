@@ -1,4 +1,4 @@
-import { activeConditions, type ArrangementWay, type Kind, type Plan } from '../lesson'
+import { activeConditions, isEachChild, type ArrangementWay, type Kind, type Plan } from '../lesson'
 import { orderOfRepeat } from './balancedOrder'
 import { shareOut } from './shareOut'
 
@@ -16,8 +16,9 @@ const WAYS_OF_KIND: Record<Kind, ArrangementWay[]> = {
   order: ['every-group', 'together'],
 }
 
-/** The arrangements that a kind of test can have. One condition can neither be shared out nor walked around. */
+/** The arrangements that a kind of test can have. Where each child has its own, each does everything. One condition can neither be shared out nor walked around. */
 export function arrangementsFor(plan: Plan): ArrangementWay[] {
+  if (isEachChild(plan)) return ['every-group']
   const several = activeConditions(plan).length > 1
   return WAYS_OF_KIND[plan.kind].filter((way) => several || (way !== 'share-out' && way !== 'circuit'))
 }
@@ -101,12 +102,18 @@ export function runsInAll(plan: Plan, group: string): number {
 function usualTrials(plan: Plan): Map<string, OwnTrial[]> {
   if (arrangementOf(plan) === 'together') return turns(plan)
   const repeats = Array.from({ length: plan.repeats }, (_, place) => place + 1)
+  const absent = childrenAway(plan)
   return new Map(
     [...conditionsByGroup(plan)].map(([group, conditions]) => [
       group,
-      conditions.flatMap((condition) => repeats.map((repeat) => ({ condition, repeat }))),
+      (absent.has(group) ? [] : conditions).flatMap((condition) => repeats.map((repeat) => ({ condition, repeat }))),
     ]),
   )
+}
+
+/** Children with a record of their own who are not there: nothing is left open for them, and what they wrote down before stays. */
+function childrenAway(plan: Plan): Set<string> {
+  return new Set(isEachChild(plan) ? plan.groups.filter(({ away }) => away.length > 0).map(({ id }) => id) : [])
 }
 
 /**

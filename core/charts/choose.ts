@@ -3,6 +3,7 @@ import {
   activeConditions,
   conditionValue,
   hasNamedMoments,
+  isEachChild,
   measuredCard,
   type GraphKind,
   type LessonRecord,
@@ -23,6 +24,7 @@ export type GraphReason =
   | 'tries'
   | 'no-average'
   | 'few-numbers'
+  | 'one-for-each-child'
 
 /** What another graph would lose or pretend. */
 export type GraphLoss =
@@ -38,6 +40,7 @@ export type GraphLoss =
   | 'class-as-one'
   | 'bend-not-shown'
   | 'bend-not-believed'
+  | 'who-has-which'
 
 export interface GraphChoice {
   kind: GraphKind
@@ -79,6 +82,7 @@ function bestGraph(plan: Plan, record: LessonRecord): { best: GraphKind; reason:
     return activeConditions(plan).length > 1 ? { best: 'bars', reason: 'changes' } : { best: 'pairs', reason: 'same-thing-twice' }
   if (watches(plan)) return { best: 'lines', reason: 'over-time' }
   if (plan.kind === 'improve') return { best: 'tries', reason: 'tries' }
+  if (isEachChild(plan) && activeConditions(plan).length === 1) return { best: 'histogram', reason: 'one-for-each-child' }
   if (!areNumbers(plan))
     return plan.average === 'none' ? { best: 'number-line', reason: 'no-average' } : { best: 'bars', reason: 'kinds' }
   if (bendShows(trendOf(plan, record))) return { best: 'curve', reason: 'numbers-bend' }
@@ -90,6 +94,7 @@ const OTHERS: Record<GraphKind, GraphChoice[]> = {
     { kind: 'pairs', loss: 'change-by-itself' },
     { kind: 'by-group', loss: 'class-as-one' },
     { kind: 'number-line', loss: 'averages-among-dots' },
+    { kind: 'histogram', loss: 'who-has-which' },
     { kind: 'points', loss: 'nothing-between-kinds' },
   ],
   points: [
@@ -122,10 +127,15 @@ const OTHERS: Record<GraphKind, GraphChoice[]> = {
     { kind: 'number-line', loss: 'averages-among-dots' },
   ],
   'by-group': [],
+  histogram: [
+    { kind: 'number-line', loss: undefined },
+    { kind: 'bars', loss: 'averages-among-dots' },
+  ],
 }
 
 function canDraw(plan: Plan, kind: GraphKind): boolean {
-  if (kind === 'by-group') return plan.groups.length > 1
+  if (kind === 'by-group') return plan.groups.length > 1 && !isEachChild(plan)
+  if (kind === 'histogram') return isEachChild(plan) && measuredCard(plan)?.method.instrument === 'number'
   if (kind === 'pairs') return plan.kind === 'before-after'
   if (kind === 'points' && plan.kind === 'before-after') return false
   if (kind === 'curve') return areNumbers(plan) && activeConditions(plan).length > 2

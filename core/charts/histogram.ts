@@ -15,11 +15,26 @@ export interface Bin {
  * @example histogram([1, 2, 2, 3, 3, 3, 4, 4, 5, 9])!.map(({ count }) => count) // => [1, 2, 3, 2, 1, 0, 0, 1]
  */
 export function histogram(values: number[]): Bin[] | undefined {
-  if (values.length < FEWEST_FOR_HISTOGRAM) return undefined
-  const ticks = axisTicks(axisFor(values, false))
-  return ticks.slice(1).map((to, place) => {
-    const from = ticks[place]!
-    const last = place === ticks.length - 2
-    return { from, to, count: values.filter((value) => value >= from && (value < to || (last && value <= to))).length }
-  })
+  return values.length < FEWEST_FOR_HISTOGRAM ? undefined : heapsOf([values])[0]
+}
+
+/**
+ * Several heaps on the same steps, so that they can be laid beside each other.
+ * @example heapsOf([[1, 2], [2, 3]]).map((bins) => bins.reduce((sum, { count }) => sum + count, 0)) // => [2, 2]
+ */
+export function heapsOf(lists: number[][]): Bin[][] {
+  const all = lists.flat()
+  if (all.length === 0) return lists.map(() => [])
+  const ticks = axisTicks(axisFor(all, false))
+  return lists.map((values) =>
+    ticks.slice(1).map((to, place) => {
+      const [from, last] = [ticks[place]!, place === ticks.length - 2]
+      return { from, to, count: values.filter((value) => isIn(value, { from, to }, last)).length }
+    }),
+  )
+}
+
+/** Does a value belong to this step? @param last of all steps, which has its upper border too */
+export function isIn(value: number, { from, to }: Pick<Bin, 'from' | 'to'>, last: boolean): boolean {
+  return value >= from && (value < to || (last && value <= to))
 }

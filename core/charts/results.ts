@@ -20,6 +20,7 @@ import { axisFor, type Axis } from './axis'
 import { areNumbers, graphOf } from './choose'
 import { readingDots, workedOutDots, type ResultDot } from './dots'
 import { linesOf, momentDots, pairsOf, type ResultLine } from './overMoments'
+import { heapsOf, type Bin } from './histogram'
 import { stagesOf, type StageBand } from './stages'
 
 export interface ResultMark {
@@ -58,6 +59,8 @@ export interface ResultsGraph {
   pairs: [before: number, after: number][]
   /** The line or bend that is said, point by point; empty elsewhere. */
   curve: [x: number, y: number][]
+  /** How often each size came, for each condition on the same steps; empty where nothing is heaped up. */
+  heaps: Bin[][]
   /** A panel for each group, where they stand apart. */
   panels: ResultPanel[]
   dots: ResultDot[]
@@ -98,6 +101,7 @@ export function resultsGraph(plan: Plan, record: LessonRecord): ResultsGraph | u
     lines: OVER_MOMENTS.includes(kind) ? linesOf(plan, record, marks) : [],
     pairs: kind === 'pairs' ? pairsOf(plan, record) : [],
     curve: kind === 'curve' ? curveOf(plan, record) : [],
+    heaps: kind === 'histogram' ? heapsOn(marks, dots) : [],
     panels: kind === 'by-group' ? plan.groups.map(({ id }) => panelOf(plan, record, marks, dots, id)) : [],
     dots,
     known,
@@ -116,6 +120,13 @@ export function resultsGraph(plan: Plan, record: LessonRecord): ResultsGraph | u
           ),
     across: acrossOf(plan, kind, marks),
   }
+}
+
+/** What counts of each condition, heaped up. */
+function heapsOn(marks: ResultMark[], dots: ResultDot[]): Bin[][] {
+  return heapsOf(
+    marks.map(({ condition }) => dots.filter((dot) => dot.counted && dot.condition === condition).map(({ value }) => value)),
+  )
 }
 
 /** Over the moments of a trial stand its readings; elsewhere what counts. */

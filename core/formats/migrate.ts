@@ -122,6 +122,8 @@ const steps: Record<number, (plan: Loose) => Loose> = {
     criteria: [],
     watch: into(plan.watch, { named: [] }),
   }),
+  // Whose a record is.
+  10: (plan) => ({ ...plan, schemaVersion: 11, each: 'group' }),
 }
 
 function methodsInto(measures: unknown, more: Loose): unknown {

@@ -25,7 +25,9 @@ export function withMethodOf(plan: Plan, measure: string | null, change: (method
 
 /** Every other thing we could change, once something is chosen to change; what makes the series differ is not kept the same either. */
 export function keptFactors(plan: Plan): Factor[] {
-  return changedFactor(plan) ? plan.factors.filter(({ id }) => id !== plan.changed && id !== plan.seriesFactor) : []
+  // A class in which each child measures for itself keeps everything the same, even where nothing is changed.
+  if (!changedFactor(plan) && plan.each === 'group') return []
+  return plan.factors.filter(({ id }) => id !== plan.changed && id !== plan.seriesFactor)
 }
 
 /** The second thing that differs on purpose. */

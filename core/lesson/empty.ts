@@ -29,6 +29,7 @@ export function splitIntoGroups(children: number, groups: number, newId: () => s
  * @example withGroups(plan, 8, newId).groups.at(-1)!.name // => 'Hazel'
  */
 export function withGroups(plan: Plan, groups: number, newId: () => string): Plan {
+  if (plan.each === 'child') return plan
   const fresh = splitIntoGroups(plan.children, groups, newId)
   const names = new Set(plan.groups.slice(0, groups).map((group) => group.name))
   const free = GROUP_NAMES.filter((name) => !names.has(name))
@@ -159,6 +160,7 @@ export function emptyPlan(className: string, children: number, newId: () => stri
     things: 'same',
     challenge: null,
     gapsStay: false,
+    each: 'group',
     groups: splitIntoGroups(children, 7, newId),
     resetList: [],
     materials: [],

@@ -22,6 +22,7 @@ export {
   AVERAGE_TO,
   CONDITIONS_AS,
   COUNTED,
+  EACH,
   EACH_IS,
   BEST,
   EXPECTED_FROM,
@@ -51,6 +52,7 @@ export type {
   Condition,
   Factor,
   Frame,
+  Each,
   GraphKind,
   Group,
   Kind,
@@ -77,6 +79,7 @@ export type { Doer, Material, OwnCaution, Preparation, PreparationKind, Substitu
 export type { Arrangement, ArrangementWay, Clock, ExtraStation, Phase, TrialOrder } from './timing'
 export { BOARD_VIEWS, RESULTS_SHOWN, USUAL_BOARD, withBoardChange } from './board'
 export type { BoardChange, BoardState, BoardViewName } from './board'
+export { isEachChild, recordByCode, seatOf, withEachChild, withoutEachChild, withRecords } from './eachChild'
 export { caretAfter, mergeText } from './mergeText'
 export type { LessonEvent, StationEvent } from './event'
 export { EMPTY_RECORD, EVERY_KIND, recordOf, ROW_KINDS, rowsOf } from './rows'
@@ -143,7 +146,7 @@ export { withCondition, withLabel } from './conditions'
 export { mergePlans, withClashAs } from './merge'
 export type { Clash, Merged } from './merge'
 export { namedPictures } from './pictures'
-export { FIRST_WORDS, KIND_SHAPES, predictionOf, predictionsFor, readBy, withKind } from './kinds'
+export { FIRST_WORDS, KIND_SHAPES, predictionOf, predictionsFor, readBy, shapeOf, withKind } from './kinds'
 export type { KindShape } from './kinds'
 export {
   atMoment,

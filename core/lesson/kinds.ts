@@ -59,6 +59,12 @@ export const KIND_SHAPES: Record<Kind, KindShape> = {
   },
 }
 
+/** What this plan asks for: its kind's own, and of a class in which each child measures for itself one thing is enough. */
+export function shapeOf(plan: Pick<Plan, 'kind' | 'each'>): KindShape {
+  const shape = KIND_SHAPES[plan.kind]
+  return plan.each === 'child' ? { ...shape, fewestConditions: 1, needsChange: false } : shape
+}
+
 /** How this class predicts: what the plan says where its kind of test allows it, else the kind's own way. */
 export function predictionOf(plan: Plan): PredictAs {
   const allowed = predictionsFor(plan)

@@ -64,6 +64,8 @@ export const MOST = {
   pictures: 4,
   wordPictures: 12,
   groups: 10,
+  /** Where each child has a record of its own. */
+  children: 34,
   materials: 100,
   substitutes: 6,
   ownCautions: 20,

@@ -3,7 +3,7 @@ import type { Material, OwnCaution } from './material'
 import type { Arrangement, Clock } from './timing'
 
 /** A change of the plan's shape raises it, with a step in core/formats/migrate.ts. */
-export const PLAN_VERSION = 10
+export const PLAN_VERSION = 11
 
 /**
  * The plan is one document: stored as it is, sent as it is, saved as the lesson file. Its Joi description stands in
@@ -57,6 +57,9 @@ export interface Plan {
   challenge: string | null
   /** Testing is over: places that are still empty stay so. */
   gapsStay: boolean
+  /** Whose the records are: each group's, or each child's own (core/lesson/eachChild.ts). */
+  each: Each
+  /** Who writes down a record: groups with their seats, or children, each with one seat and its code for a name. */
   groups: Group[]
   /** What has to be so before each trial; shown on the station. */
   resetList: string[]
@@ -87,6 +90,9 @@ export interface Plan {
   /** For the teacher only: what a group did well and what comes next for it, by group id. */
   groupNotes: Record<string, { well: string; next: string }>
 }
+
+export const EACH = ['group', 'child'] as const
+export type Each = (typeof EACH)[number]
 
 export const CONDITIONS_AS = ['kinds', 'numbers'] as const
 export const AVERAGE_TO = ['mark', 'one-more'] as const
@@ -123,6 +129,7 @@ export const GRAPH_KINDS = [
   'words',
   'tries',
   'by-group',
+  'histogram',
 ] as const
 export type GraphKind = (typeof GRAPH_KINDS)[number]
 

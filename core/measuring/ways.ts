@@ -132,6 +132,7 @@ const weighedId = () => 'weighed'
 
 /** Smaller groups, as long as two children are in each. */
 function groupChanges(plan: Plan): Change[] {
+  if (plan.each === 'child') return []
   const most = Math.min(MOST_GROUPS, Math.floor(plan.children / FEWEST_IN_A_GROUP))
   return Array.from({ length: Math.max(0, most - plan.groups.length) }, (_, more) => ({
     code: 'more-groups',

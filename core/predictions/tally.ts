@@ -26,6 +26,16 @@ export function stampedOrders(plan: Plan, predictions: Prediction[]): string[][]
   return predictionsByGroup(plan, predictions).flatMap(({ stamped }) => (stamped ? [stamped.order] : []))
 }
 
+/** The numbers that stand, where one thing alone is predicted; none where several are. */
+export function guessesOf(plan: Plan, predictions: Prediction[]): number[] {
+  const conditions = activeConditions(plan)
+  const only = conditions.length === 1 ? conditions[0] : undefined
+  return predictionsByGroup(plan, predictions).flatMap(({ stamped }) => {
+    const guess = stamped?.as === 'number' && only ? stamped.values[only.id] : undefined
+    return guess === undefined ? [] : [guess]
+  })
+}
+
 /** The class's count of hands that stands: the last one before the first counted reading. */
 export function handsOf(predictions: Prediction[]): Prediction | undefined {
   return predictions.filter((one) => one.group === WHOLE_CLASS && one.as === 'hands' && !one.late).at(-1)

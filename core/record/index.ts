@@ -37,6 +37,7 @@ export {
   isRead,
   usedIn,
 } from './readings'
+export { nextSeat, placeOfSeat } from './bySeat'
 export { filteredJournal, JOURNAL_KINDS, journalOf } from './journal'
 export type { JournalKind, JournalLine } from './journal'
 export { groupAverages } from './groupAverages'

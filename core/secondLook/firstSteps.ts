@@ -1,4 +1,4 @@
-import { activeConditions, changedFactor, KIND_SHAPES, measuredCard, type LessonRecord, type Plan, type Stop } from '../lesson'
+import { activeConditions, changedFactor, shapeOf, measuredCard, type LessonRecord, type Plan, type Stop } from '../lesson'
 import { hasBegun } from '../record'
 import { withSaid } from '../wonder'
 import type { FindingCode } from './finding'
@@ -21,7 +21,7 @@ export interface FirstStep {
  */
 export function firstSteps(plan: Plan, record: LessonRecord): FirstStep[] | undefined {
   if (hasBegun(record.readings)) return undefined
-  const { needsChange, fewestConditions } = KIND_SHAPES[plan.kind]
+  const { needsChange, fewestConditions } = shapeOf(plan)
   const { noticed, maybe, wondered } = withSaid(plan, record.remarks).wonder
   const change: FirstStep[] = needsChange
     ? [{ code: 'change', stop: 'plan', target: 'new-factor', done: changedFactor(plan) !== undefined }]

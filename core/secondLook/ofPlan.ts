@@ -10,7 +10,9 @@ import {
   FIRST_TIMES,
   FIRST_WORDS,
   keptFactors,
+  isEachChild,
   KIND_SHAPES,
+  shapeOf,
   measuredCard,
   seriesIn,
   type Factor,
@@ -63,7 +65,7 @@ export function findingsOfQuestion(plan: Plan): Finding[] {
       fixes: [{ code: 'go', stop: 'wonder', target: 'title' }],
     })
   }
-  if (!changedFactor(plan) && KIND_SHAPES[plan.kind].needsChange) {
+  if (!changedFactor(plan) && shapeOf(plan).needsChange) {
     const choose: Fix[] = plan.factors.slice(0, 1).map((factor) => ({ code: 'choose-change', factor: factor.id }))
     findings.push({
       code: 'nothing-to-change',
@@ -111,7 +113,7 @@ export function findingsOfQuestion(plan: Plan): Finding[] {
 
 /** What is wrong with the conditions themselves. */
 export function findingsOfConditions(plan: Plan, begun: boolean): Finding[] {
-  const shape = KIND_SHAPES[plan.kind]
+  const shape = shapeOf(plan)
   if (!changedFactor(plan) && shape.needsChange) return []
   const findings: Finding[] = []
   const active = activeConditions(plan)
@@ -277,7 +279,8 @@ export function findingsOfMeasuring(plan: Plan, learned?: LearnedWobble): Findin
     const fixes: Fix[] = [{ code: 'mix-trials' }, go('clock', 'trial-order')]
     findings.push({ ...at, severity: 'note', code: 'blocks', key: 'blocks', reason, fixes })
   }
-  const several = plan.kind !== 'describe' && plan.kind !== 'over-time'
+  // Where each child measures for itself, the children are the repeats.
+  const several = plan.kind !== 'describe' && plan.kind !== 'over-time' && !isEachChild(plan)
   const oneBlock = plan.groups.length === 1 || arrangementOf(plan) === 'together'
   if (several && plan.repeats < FEWEST_REPEATS) {
     findings.push({

@@ -1,16 +1,7 @@
 import { classConclusion } from '../agree'
 import { fitOf } from '../clock'
 import { evidenceOf } from '../evidence'
-import {
-  activeConditions,
-  changedFactor,
-  KIND_SHAPES,
-  measuredCard,
-  STOPS,
-  type LessonRecord,
-  type Plan,
-  type Stop,
-} from '../lesson'
+import { activeConditions, changedFactor, shapeOf, measuredCard, STOPS, type LessonRecord, type Plan, type Stop } from '../lesson'
 import { handsOf, predictionsByGroup } from '../predictions'
 import { doneByAll, progressOf } from '../record'
 import { withSaid } from '../wonder'
@@ -74,7 +65,7 @@ interface HowFar {
 }
 
 function howFar(stop: Stop, plan: Plan, record: LessonRecord): HowFar {
-  const { needsChange, fewestConditions } = KIND_SHAPES[plan.kind]
+  const { needsChange, fewestConditions } = shapeOf(plan)
   const questionStands = (changedFactor(plan) !== undefined || !needsChange) && measuredCard(plan) !== undefined
   const { noticed, maybe, wondered } = withSaid(plan, record.remarks).wonder
   switch (stop) {

@@ -1,7 +1,7 @@
 import { arrangementOf, conditionsEach, fewestGoingRound, fewestShared, secondsOfTrial, trialsByGroup } from '../arrangement'
 import { fitOf } from '../clock'
 import { kitchenOf, needsOf, NO_SCHOOL, readAmount, type Need, type School } from '../kit'
-import { measuredCard, withGroups, withLevelLabel, withMethod, type Material, type Plan } from '../lesson'
+import { isEachChild, measuredCard, withGroups, withLevelLabel, withMethod, type Material, type Plan } from '../lesson'
 import { INSTRUMENTS, outlookOf, withInstrument } from '../measuring'
 import { withoutNoise } from '../quantity'
 
@@ -200,6 +200,7 @@ function chancesOf(before: Plan, after: Plan): Chances | undefined {
 
 /** The most groups for which it is enough, none larger than six. */
 function fewerGroups(plan: Plan, material: Material, school: School, newId: () => string): Open<'fewer-groups'>[] {
+  if (isEachChild(plan)) return []
   for (let groups = plan.groups.length - 1; groups >= 2; groups -= 1) {
     const largest = Math.ceil(plan.children / groups)
     if (largest > LARGEST_GROUP) break
@@ -233,7 +234,7 @@ export function scarceLimits(plan: Plan, school: School): ScarceLimit[] {
     const material = plan.materials[place]!
     const stock = Math.floor(need.supply.stock ?? 0)
     if (need.short === 0 || material.use !== 'again' || material.per !== 'group' || stock < 1) return []
-    const fits = stock >= 2 && Math.ceil(plan.children / stock) <= LARGEST_GROUP
+    const fits = !isEachChild(plan) && stock >= 2 && Math.ceil(plan.children / stock) <= LARGEST_GROUP
     const enoughGoingRound = fewestGoingRound({
       groups: plan.groups.length,
       trial: secondsOfTrial(plan),

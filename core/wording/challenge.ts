@@ -1,7 +1,8 @@
 import { measuredCard, resultUnit, type Plan } from '../lesson'
 import type { Challenge } from '../predictions'
-import { counted, list, nameOfGroup } from './names'
+import { list, nameOfGroup } from './names'
 import { writeFigure } from './tables'
+import { countedOwners } from './owners'
 
 /** What a group is asked: `'What will 150 cm give? How high it bounces back, in cm.'` */
 export function challengePrompt(plan: Plan, name: string): string {
@@ -17,7 +18,7 @@ export function challengeSentences(plan: Plan, { name, foretold, rows, seen, nea
   const line = foretold
     ? `The class’s line says ${write(foretold.value)} for ${name}, give or take ${write(foretold.reach)}${foretold.outside ? ', and nobody tested that far out' : ''}.`
     : ''
-  const said = `${counted(guessed, 'group')} of ${rows.length} guessed.`
+  const said = `${countedOwners(plan, guessed)} of ${rows.length} guessed.`
   const came =
     seen === undefined
       ? 'Nobody has tested it yet.'

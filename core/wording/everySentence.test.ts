@@ -147,7 +147,7 @@ function allThatIsSaid({ plan, record }: { plan: Plan; record: LessonRecord }): 
     [words.testSum(fitOf(plan)), words.fitVerdict(fitOf(plan)), words.endWords(plan, fitOf(plan))],
     findings.map((finding) => [words.findingWords(finding, stocked), finding.fixes.map((fix) => words.fixWords(fix, stocked))]),
     needs.map((need, place) => [
-      words.needSum(need, stocked.materials[place]!),
+      words.needSum(need, stocked.materials[place]!, stocked),
       words.measuredWords(need.forClass, need.unit),
       waysOut(stocked, need, SCHOOL, counter('w')).map((way) => words.wayOutWords(way, stocked, need.unit)),
     ]),

@@ -1,13 +1,14 @@
 import type { NextTest } from '../agree'
 import type { Apart, Evidence, Gap, Grade } from '../evidence'
 import type { Mending } from '../fairness'
-import { changedFactor, countsOf, measuredCard, resultUnit, type Plan } from '../lesson'
+import { changedFactor, countsOf, isEachChild, measuredCard, resultUnit, type Plan } from '../lesson'
 import { writeNumber } from '../quantity'
 import { hasEnds, putWords } from './best'
 import { GRADE_NAMES } from './grades'
 import { knownSentences } from './known'
 import { countsWords } from './counts'
-import { counted, list, nameOfCondition, nameOfGroup, notWithin, writeAverage, writeReading } from './names'
+import { list, nameOfCondition, nameOfGroup, notWithin, writeAverage, writeReading } from './names'
+import { countedOwners } from './owners'
 
 /** The grade as it is shown, said to be the state of things while places are empty. `'Leaning, so far'` */
 export function gradeName({ grade, limits }: Pick<Evidence, 'grade' | 'limits'>): string {
@@ -82,6 +83,8 @@ function oneConditionSentence(plan: Plan, { summaries }: Evidence): string {
       ? `, from ${writeReading(plan, only.lowest, unit)} to ${writeReading(plan, only.highest, unit)} in ${only.count} readings`
       : ', in one reading'
   const figure = writeAverage(plan, only.evened, unit)
+  if (isEachChild(plan))
+    return `${sentenceCase(nameOfCondition(plan, only.condition))}, each child for itself: ${figure} on average${range}.`
   return `We looked at ${nameOfCondition(plan, only.condition)} only: ${countsOf(plan) === 'until' ? figure : `${figure} on average`}${range}.`
 }
 
@@ -131,7 +134,7 @@ export function agreementSentence(plan: Plan, evidence: Evidence): string {
   if (!first || !agreement || agreement.asked.length === 0) return ''
   const named = (ids: string[]) => list(ids.map((group) => nameOfGroup(plan, group)))
   const others = agreement.asked.filter((group) => !agreement.agreeing.includes(group) && !agreement.level.includes(group))
-  const share = `${agreement.agreeing.length} of ${counted(agreement.asked.length, 'group')}`
+  const share = `${agreement.agreeing.length} of ${countedOwners(plan, agreement.asked.length)}`
   const level = agreement.level.length === 0 ? '' : `; ${levelWords(agreement.level)}`
   const not = others.length > 0 && others.length < 4 ? `; ${named(others)} did not` : ''
   if (first === 'before' || first === 'after')

@@ -12,6 +12,7 @@ import { dayWords } from './days'
 import { amountWords, civilWords, movedWords, PREPARATION_WORDS } from './kit'
 import { DAY_OFF_WORDS, minuteWords, secondWords } from './clock'
 import { chanceWords, conditionWithLetter, counted, instrumentNamed, list, measuredWith, nameOfGroup, writeReading } from './names'
+import { countedOwners } from './owners'
 
 export interface FindingWords {
   title: string
@@ -298,7 +299,7 @@ function wordsOf(finding: Finding, plan: Plan): FindingWords {
       }
     case 'predictions-missing':
       return {
-        title: `${counted(finding.groups.length, 'group')} without a prediction`,
+        title: `${countedOwners(plan, finding.groups.length)} without a prediction`,
         text: `${list(finding.groups.map((id) => nameOfGroup(plan, id)))}.`,
         why: 'A prediction counts when it is made before the first reading.',
       }

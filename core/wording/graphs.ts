@@ -1,4 +1,14 @@
-import type { GraphLoss, GraphReason, ResultLine, ResultsGraph, ScaleProblem, SmallBar, SquareScale, StageBand } from '../charts'
+import type {
+  Bin,
+  GraphLoss,
+  GraphReason,
+  ResultLine,
+  ResultsGraph,
+  ScaleProblem,
+  SmallBar,
+  SquareScale,
+  StageBand,
+} from '../charts'
 import { changedFactor, countedPlace, hasNamedMoments, measuredCard, resultUnit, type GraphKind, type Plan } from '../lesson'
 import { unitOf, withUnit, writeNumber, writeShort, type ResultUnit, type UnitCode } from '../quantity'
 import { sentenceCase } from './evidence'
@@ -19,6 +29,7 @@ export const GRAPH_NAMES: Record<GraphKind, string> = {
   words: 'Stacked words',
   tries: 'Try by try',
   'by-group': 'A panel for each group',
+  histogram: 'How often each size came',
 }
 
 /** Why this graph. */
@@ -49,6 +60,8 @@ export function graphReason(plan: Plan, reason: GraphReason): string {
       return 'Each try grew from the one before, so they stand in their order and a line shows whether it got better.'
     case 'no-average':
       return 'The class uses no average, so every reading stands on its own number line.'
+    case 'one-for-each-child':
+      return 'Each child has a number of its own, so they are heaped up by size: how many came out about so, and who is far from the others.'
   }
 }
 
@@ -64,6 +77,7 @@ const LOSS_WORDS: Record<GraphLoss, string> = {
   'averages-among-dots': 'The averages are small marks among the dots, and no bar shows how many times as much one is.',
   'class-as-one': 'The class’s own averages are not drawn; what all groups share is harder to see.',
   'bend-not-shown': 'A line from average to average hides the bend, and every wobble becomes a corner.',
+  'who-has-which': 'Who had more of the one and less of the other is lost: each child’s numbers no longer stand together.',
   'bend-not-believed': 'The numbers do not show a bend that could be told from wobble; a curve pretends one.',
 }
 
@@ -131,12 +145,24 @@ export function chartWords(plan: Plan, graph: ResultsGraph): string {
     )
     return `${name}. ${stacks.join('; ')}.`
   }
+  if (graph.kind === 'histogram') {
+    const of = graph.heaps.map((bins, place) => {
+      const name = graph.heaps.length > 1 ? `${graph.marks[place]!.letter} ${graph.marks[place]!.name}: ` : ''
+      return `${name}${list(bins.filter(({ count }) => count > 0).map((bin) => `${binWords(bin)} ${bin.count}`)) || 'no readings'}`
+    })
+    return `${GRAPH_NAMES.histogram}, in ${unitOf(graph.unit).symbol || 'numbers'}. ${of.join('; ')}.`
+  }
   if (graph.marks.every(({ average }) => average === undefined)) return `${name}: every reading as a dot, and no averages.`
   const averages = graph.marks.map(
     ({ letter, name: condition, average }) =>
       `${letter} ${condition} ${average === undefined ? 'no average' : writeFigure(plan, average, graph.unit)}`,
   )
   return `${name}. Averages: ${list(averages)}; every reading as a dot.${knownLine(plan, graph)}`
+}
+
+/** `binWords({ from: 40, to: 50, count: 3 }) // '40 to 50'` */
+function binWords({ from, to }: Bin): string {
+  return `${writeShort(from)} to ${writeShort(to)}`
 }
 
 /** The line of a known value. */

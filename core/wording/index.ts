@@ -54,6 +54,7 @@ export {
   movedWords,
   needSum,
   PER_WORDS,
+  perWords,
   PREPARATION_WORDS,
   spanWords,
   spoonWords,
@@ -173,3 +174,5 @@ export { gradesInOne, startersOfEach, tableName } from './severalTables'
 export { acrossFigures, acrossSentences, seriesChartWords, seriesNames } from './series'
 export { challengePrompt, challengeSentences } from './challenge'
 export { bestSoFarWords, gainWords, tryFigure, tryLine } from './tries'
+export { guessedWords, guessesWords, guessWords, heapSentences, ownerHeading, seatWords } from './eachChild'
+export { countedOwners, ownersWord, ownerWord } from './owners'

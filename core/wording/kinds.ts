@@ -1,5 +1,6 @@
 import {
   changedFactor,
+  isEachChild,
   measuredCards,
   seriesFactor,
   seriesIn,
@@ -142,6 +143,8 @@ export function questionSegments(plan: Plan): Segment[] {
   const changed = changedFactor(plan)?.name.trim()
   const change: Segment = changed ? { text: bound(changed), card: 'change' } : { text: OPEN_CHANGE[plan.kind], card: 'open' }
   const measure = measureSegments(plan)
+  if (isEachChild(plan) && !changed && plan.kind !== 'over-time')
+    return [{ text: 'What does each of us find: ' }, ...measure, { text: '?' }]
   switch (plan.kind) {
     case 'fair-test':
     case 'before-after':

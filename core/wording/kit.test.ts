@@ -40,7 +40,7 @@ describe('amounts of the kit', () => {
       { ...newMaterial('scale', 'scale', '1'), use: 'again', goesRound: 2 },
       newMaterial('odd', 'odd', '???'),
     )
-    const sums = needsOf(plan).map((need, place) => needSum(need, plan.materials[place]!))
+    const sums = needsOf(plan).map((need, place) => needSum(need, plan.materials[place]!, plan))
     expect(sums).toEqual(['1 × 28 trials = 28, and 3 spare', '1 × 26 children = 26', '2 go round between the groups', ''])
   })
 

@@ -4,6 +4,7 @@ import { activeConditions, type Material, type Plan, type PreparationKind } from
 import { unitOf, withUnit, writeShort, type KitchenRegion, type UnitCode } from '../quantity'
 import { counted, list } from './names'
 import { dayWords } from './days'
+import { countedOwners } from './owners'
 
 export const PER_WORDS: Record<Material['per'], string> = {
   class: 'for the class',
@@ -11,6 +12,12 @@ export const PER_WORDS: Record<Material['per'], string> = {
   child: 'each child',
   condition: 'each condition',
   trial: 'each trial',
+}
+
+/** For what an amount is; where each child measures for itself, what a group has a child has. */
+export function perWords({ each }: Pick<Plan, 'each'>): Partial<Record<Material['per'], string>> {
+  const { child, group, ...others } = PER_WORDS
+  return each === 'child' ? { ...others, group: child } : { ...PER_WORDS, group }
 }
 
 export const USE_WORDS: Record<Material['use'], string> = { up: 'used up', again: 'used again' }
@@ -58,7 +65,7 @@ export function trialSum(plan: Plan): string {
   const repeats =
     plan.practice === 0 ? counted(plan.repeats, 'repeat') : `(${counted(plan.repeats, 'repeat')} + ${plan.practice} practice)`
   const of = way === 'share-out' ? ` of ${activeConditions(plan).length}` : ''
-  const by = way === 'together' ? 'one apparatus' : counted(groups, 'group')
+  const by = way === 'together' ? 'one apparatus' : countedOwners(plan, groups)
   return `${counted(conditions, 'condition')}${of} × ${repeats} × ${by} = ${counted(conditions * each * groups, 'trial')}`
 }
 
@@ -67,12 +74,12 @@ function raceSum(plan: Plan): string {
   const groups = arrangementOf(plan) === 'together' ? 1 : plan.groups.length
   const repeats =
     plan.practice === 0 ? counted(plan.repeats, 'repeat') : `(${counted(plan.repeats, 'repeat')} + ${plan.practice} practice)`
-  const by = groups === 1 && arrangementOf(plan) === 'together' ? 'one apparatus' : counted(groups, 'group')
+  const by = groups === 1 && arrangementOf(plan) === 'together' ? 'one apparatus' : countedOwners(plan, groups)
   return `${repeats} × ${by} = ${counted((plan.repeats + plan.practice) * groups, 'trial')}`
 }
 
 /** How one need was worked out. `'1 × 28 trials = 28, and 3 spare'` */
-export function needSum(need: Need, material: Material): string {
+export function needSum(need: Need, material: Material, plan: Pick<Plan, 'each'>): string {
   const { amount, times, spare, unit, atOnce } = need
   if (!amount.ok) return ''
   const what: Record<Material['per'], [string, string?]> = {
@@ -87,7 +94,7 @@ export function needSum(need: Need, material: Material): string {
   const again = atOnce ? `${atOnce.used} in use and ${atOnce.drying} drying at a time` : 'in use at a time'
   const [one, many] = what[material.per]
   const counts = need.comesAgain
-    ? `${counted(times, 'group')}, the same one in each trial,`
+    ? `${countedOwners(plan, times)}, the same one in each trial,`
     : material.use === 'again' && material.per === 'trial'
       ? `${writeShort(times)} ${again}`
       : counted(times, one, many)

@@ -52,8 +52,10 @@ describe('a card of the library', () => {
 
 it('the class in one line, and how it is split', () => {
   const groups = splitIntoGroups(11, 3, counter('g'))
-  expect(classWords({ className: 'Wren', children: 11, groups })).toBe('Class Wren, 11 children in 3 groups')
-  expect(classWords({ className: 'Wren', children: 1, groups: groups.slice(0, 1) })).toBe('Class Wren, 1 child in 1 group')
+  expect(classWords({ each: 'group', className: 'Wren', children: 11, groups })).toBe('Class Wren, 11 children in 3 groups')
+  expect(classWords({ each: 'group', className: 'Wren', children: 1, groups: groups.slice(0, 1) })).toBe(
+    'Class Wren, 1 child in 1 group',
+  )
   expect(sizesWords(groups)).toBe('2 of 4 and 1 of 3')
 })
 

@@ -1,5 +1,5 @@
 import type { PartOfShelf } from '../clock'
-import { KIND_SHAPES, type Plan, type Stop } from '../lesson'
+import { shapeOf, type Plan, type Stop } from '../lesson'
 import type { FirstStepCode, Hour, Matter, Open } from '../secondLook'
 import { findingWords } from './findings'
 import { conditionsWords, trayWords } from './kinds'
@@ -66,7 +66,7 @@ export function firstStepWords(step: FirstStepCode, plan: Plan): FirstStepWords 
       return { title: `One card into “${measure.name}”`, example: `For example: ${measure.example}.` }
     case 'conditions': {
       const { name, example } = conditionsWords(plan.kind)
-      const few = KIND_SHAPES[plan.kind].fewestConditions > 1 ? 'at least two' : 'at least one'
+      const few = shapeOf(plan).fewestConditions > 1 ? 'at least two' : 'at least one'
       return { title: `${name}: ${few}`, example: `For example: ${example}.` }
     }
   }
@@ -90,7 +90,7 @@ export function openWords(open: Open): string {
     case 'day':
       return 'no day yet'
     case 'predictions':
-      return `${open.done} of ${counted(open.all, 'group')}`
+      return `${open.done} of ${open.all} predicted`
     case 'readings':
       return `${open.done} of ${open.all} read`
     case 'results':

@@ -261,7 +261,13 @@ export function chanceWords(chance: number): string {
 }
 
 /** A class in one line: `classWords(plan) // 'Class Puffin, 26 children in 7 groups'` */
-export function classWords({ className, children, groups }: Pick<Plan, 'className' | 'children' | 'groups'>): string {
+export function classWords({
+  className,
+  children,
+  each,
+  groups,
+}: Pick<Plan, 'className' | 'children' | 'each' | 'groups'>): string {
+  if (each === 'child') return `Class ${className}, ${counted(groups.length, 'child', 'children')}, each with a record of its own`
   return `Class ${className}, ${counted(children, 'child', 'children')} in ${counted(groups.length, 'group')}`
 }
 

@@ -1,4 +1,13 @@
-import { changedFactor, measuredCard, momentOf, predictionOf, type Plan, type Prediction } from '../lesson'
+import {
+  activeConditions,
+  changedFactor,
+  isEachChild,
+  measuredCard,
+  momentOf,
+  predictionOf,
+  type Plan,
+  type Prediction,
+} from '../lesson'
 import { expectedUnit } from '../measuring'
 import { endsOf } from './best'
 import { list, momentWords, nameOfCondition, writeReading } from './names'
@@ -19,7 +28,7 @@ export function predictionPrompt(plan: Plan): string {
     case 'number':
       return measuredCard(plan)?.method.instrument === 'words'
         ? `${begin} ${iThink ? 'Which' : 'which'} word for each?`
-        : `${begin} ${iThink ? 'What' : 'what'} will we read for each?`
+        : `${begin} ${iThink ? 'What' : 'what'} will ${isEachChild(plan) ? 'you' : 'we'} read${activeConditions(plan).length > 1 ? ' for each' : ''}?`
     case 'line':
       return `${begin} ${iThink ? 'How' : 'how'} will the line go? Draw it.`
     case 'change':

@@ -16,6 +16,7 @@ const SAID: Record<RefusalCode, string> = {
   'wrong-passphrase': refusalWords('wrong-passphrase'),
   'slow-down': refusalWords('slow-down', { seconds: 4 }),
   'unknown-code': refusalWords('unknown-code'),
+  'unknown-own-code': 'Nobody in this lesson has this code. Look at your strip and type it again.',
   'not-joined': refusalWords('not-joined'),
   locked: refusalWords('locked'),
   'other-group': refusalWords('other-group'),

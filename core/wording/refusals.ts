@@ -19,6 +19,7 @@ const WORDS = {
   'desk-name-taken': () => 'Another class has a desk of this name. Give this one another name.',
   'slow-down': ({ seconds }: { seconds: number }) => `That was wrong too often. Wait ${seconds} s, then try again.`,
   'unknown-code': () => 'No lesson has this code. Look at the board and type it again.',
+  'unknown-own-code': () => 'Nobody in this lesson has this code. Look at your strip and type it again.',
   'not-joined': () => 'This station is not part of a lesson. Type in the code from the board.',
   locked: () => 'Your teacher has paused this station. What you entered is kept.',
   'other-group': () => 'A station writes for its own group only. Join again to change groups.',

@@ -5,6 +5,7 @@ import { writeNumber } from '../quantity'
 import { cameWords, comesWords } from './best'
 import { GRADE_NAMES } from './grades'
 import { chanceWords, conditionWithLetter, counted, nameOfCondition, writeAverage } from './names'
+import { countedOwners } from './owners'
 
 /** What the grade rests on, with its figure. */
 export function gradeFigure(evidence: Evidence): string {
@@ -67,7 +68,7 @@ export function handsForesight(plan: Plan, evidence: Evidence, { predictions }: 
 /** Who foresaw it. `'3 of 7 groups predicted that kitchen roll comes first.'` */
 export function foresight(plan: Plan, evidence: Evidence, orders: string[][]): string {
   const winner = evidence.order[0]
-  if (!winner || orders.length === 0 || evidence.tied.length > 1) return ''
+  if (!winner || evidence.order.length < 2 || orders.length === 0 || evidence.tied.length > 1) return ''
   const right = orders.filter((order) => order[0] === winner).length
-  return `${right} of ${counted(orders.length, 'group')} predicted that ${nameOfCondition(plan, winner)} ${comesWords(plan)}.`
+  return `${right} of ${countedOwners(plan, orders.length)} predicted that ${nameOfCondition(plan, winner)} ${comesWords(plan)}.`
 }

@@ -1,11 +1,12 @@
 import { endsAreTold, type Evidence } from '../evidence'
-import { bestOf, changedFactor, countsOf, measuredCard, resultUnit, type Plan } from '../lesson'
+import { bestOf, changedFactor, countsOf, isEachChild, measuredCard, resultUnit, type Plan } from '../lesson'
 import { writeNumber } from '../quantity'
 import { cameWords, comesWords, endsOf, hasEnds } from './best'
 import { sentenceCase } from './evidence'
 import { twoFigures } from './counts'
 import { counted, nameOfCondition } from './names'
 import { writeFigure } from './tables'
+import { countedOwners } from './owners'
 
 /**
  * Ways to begin the class's sentence that say no more than the evidence does, fitted to the children's age: short ones for the youngest, and for the oldest
@@ -32,6 +33,11 @@ function oneConditionStarters(plan: Plan, { summaries }: Evidence): string[] {
   const name = nameOfCondition(plan, only.condition)
   const figure = writeFigure(plan, only.evened, unit)
   if (plan.age === '5-7') return [`We measured ${name}: ${figure}. Next we would …`]
+  if (isEachChild(plan))
+    return [
+      `Each of us measured for ourselves: on average ${figure}. Most of us came to between … and …. We are … sure, because …`,
+      `We are not all alike: our numbers went from ${writeFigure(plan, only.lowest, unit)} to ${writeFigure(plan, only.highest, unit)}, perhaps because …`,
+    ]
   return [
     `We measured ${name}: on average ${figure}, in ${counted(only.count, 'reading')}. Our readings went from … to …, because …`,
     `${sentenceCase(name)} came to ${figure} on average. To know what makes it more or less we would compare it with …`,
@@ -69,7 +75,7 @@ function startersOfYoungest(plan: Plan, evidence: Evidence): string[] {
 function weighingStarter(plan: Plan, { grade, spread, agreement, tied }: Evidence): string[] {
   if (!spread?.wobbles || tied.length > 1 || (grade !== 'clear' && grade !== 'leaning')) return []
   const gap = `The gap between ${nameOfCondition(plan, spread.more)} and ${nameOfCondition(plan, spread.less)} is ${writeNumber(spread.wobbles, 1)} times the wobble`
-  const groups = agreement ? `, and ${agreement.agreeing.length} of ${counted(agreement.asked.length, 'group')} agree` : ''
+  const groups = agreement ? `, and ${agreement.agreeing.length} of ${countedOwners(plan, agreement.asked.length)} agree` : ''
   return grade === 'clear'
     ? [`${gap}${groups}. That is clear, and we think it happens because …`]
     : [`${gap}${groups}. So it may be so, and we are not sure yet: …`]
@@ -203,7 +209,7 @@ function starterWords(plan: Plan, evidence: Evidence) {
     /** What the gap is held against, and what could make one by itself: nobody speaks of a wobble that was not measured. */
     yardstick: measured ? 'the wobble' : 'what the groups differ by',
     because: measured ? 'wobble' : 'luck',
-    groups: agreement ? ` and ${agreement.agreeing.length} of ${counted(agreement.asked.length, 'group')} agree` : '',
+    groups: agreement ? ` and ${agreement.agreeing.length} of ${countedOwners(plan, agreement.asked.length)} agree` : '',
     level: tied.length > 1,
   }
 }

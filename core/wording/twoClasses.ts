@@ -2,7 +2,8 @@ import { putWords } from './best'
 import type { Pooled, TestDifference } from '../evidence'
 import { sentenceCase } from './evidence'
 import type { Plan } from '../lesson'
-import { chanceWords, counted, list, nameOfCondition } from './names'
+import { chanceWords, list, nameOfCondition } from './names'
+import { countedOwners } from './owners'
 
 /** Where two lessons are not the same test. */
 export function testDifferenceWords(difference: TestDifference): string {
@@ -46,7 +47,7 @@ export function interactionSentence({ interaction, ours, theirs }: Pooled): stri
 export function pooledAgreement(plan: Plan, { evidence }: Pooled): string {
   const [first, agreement] = [evidence.order[0], evidence.agreement]
   if (!first || !agreement) return ''
-  return `${agreement.agreeing.length} of ${counted(agreement.asked.length, 'group')} of both classes ${putWords(plan, nameOfCondition(plan, first))}.`
+  return `${agreement.agreeing.length} of ${countedOwners(plan, agreement.asked.length)} of both classes ${putWords(plan, nameOfCondition(plan, first))}.`
 }
 
 /** How the two are told apart in a table. `classColumns('Puffin', 'Wren') // ['Class Puffin', 'Class Wren']` */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { offersOf } from '~~/core/agree'
 import { BOUNDS, LONGEST, groupOf, type Conclusion, type LessonRecord, type Plan } from '~~/core/lesson'
-import { sentenceCase } from '~~/core/wording'
+import { ownersWord, sentenceCase } from '~~/core/wording'
 
 /** The sentences that groups offer, from their stations or said aloud and written here; hands are counted for each. */
 const props = defineProps<{ plan: Plan; record: LessonRecord }>()
@@ -29,7 +29,7 @@ function count(sentence: Conclusion, hands: number | null): void {
 <template>
   <section class="section" aria-labelledby="offers">
     <h3 class="mb-close text-lead" id="offers">
-      What the groups say
+      What the {{ ownersWord(plan) }} say
       <span class="soft font-dense text-body font-normal">{{
         offers.length === 0 ? 'from their stations, or said aloud and written here' : ''
       }}</span>

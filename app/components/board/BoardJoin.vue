@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** How a group's tablet gets to its station. */
-const props = defineProps<{ code: string }>()
+const props = defineProps<{ code: string; alone: boolean }>()
 const { mode, address } = useClassMode()
 const link = computed(() => stationLink(address.value, props.code))
 </script>
@@ -12,7 +12,7 @@ const link = computed(() => stationLink(address.value, props.code))
       <li class="large leading-1.3 mb-block text-figure font-bold break-anywhere">{{ address }}/station</li>
       <li class="leading-1.3">The code of this lesson:</li>
       <li class="large code leading-1.3 mb-block text-figure font-bold break-anywhere">{{ code }}</li>
-      <li class="leading-1.3">Tap your group.</li>
+      <li class="leading-1.3">{{ alone ? 'Type the code from your strip.' : 'Tap your group.' }}</li>
     </ol>
     <div class="picture">
       <QrPicture :text="link" :label="`Opens ${link}`" />

@@ -2,6 +2,7 @@
 import { activeConditions, type LessonRecord, type Plan } from '~~/core/lesson'
 import { handsOf, predictionsByGroup } from '~~/core/predictions'
 import type { NewPrediction } from '~~/core/lesson'
+import { countedOwners, ownersWord } from '~~/core/wording'
 
 /** What the class expects, while it does not know yet: the groups' tally, or hands up counted for all to see. */
 const props = defineProps<{ plan: Plan; record: LessonRecord }>()
@@ -16,9 +17,11 @@ const counting = ref(done.value === 0 && handsOf(props.record.predictions) !== u
   <div class="predict">
     <h2>
       What do we think?
-      <span v-if="!counting" class="soft text-huge font-normal">{{ done }} of {{ groups.length }} groups have said</span>
+      <span v-if="!counting" class="soft text-huge font-normal"
+        >{{ done }} of {{ countedOwners(plan, groups.length) }} have said</span
+      >
       <VBtn v-if="comparing" class="ml-auto text-huge" @click="counting = !counting">
-        {{ counting ? 'What the groups said' : 'Hands up' }}
+        {{ counting ? `What the ${ownersWord(plan)} said` : 'Hands up' }}
       </VBtn>
     </h2>
     <HandsUp v-if="counting && comparing" big :plan="plan" :predictions="record.predictions" @count="$emit('count', $event)" />

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Coming } from '~~/core/clock'
-import { activeConditions, eachMeasure, letterOf, type LessonRecord, type Plan } from '~~/core/lesson'
+import { activeConditions, eachMeasure, isEachChild, letterOf, type LessonRecord, type Plan } from '~~/core/lesson'
 import { currentReadings, doubtfulReadings, progressOf, shareDone, trialsOf, type Cell, type Progress } from '~~/core/record'
 import { nameOfCondition, nameOfGroup, soonWords, stationWords, readingWords } from '~~/core/wording'
 import type { RunningClock } from '~~/core/clock'
@@ -62,7 +62,13 @@ const shapeOf = (id: string) => props.plan.groups.find((group) => group.id === i
       </p>
     </div>
     <div class="groups flex flex-col min-h-0">
-      <table class="w-full flex-1">
+      <ul v-if="isEachChild(plan)" class="children" aria-label="Trials done by each child">
+        <li v-for="one in progress" :key="one.group" :class="{ whole: one.done === one.all }">
+          <b>{{ nameOfGroup(plan, one.group) }}</b>
+          <span>{{ one.all === 0 ? 'away' : one.done === one.all ? '✓' : one.all === 1 ? '' : `${one.done} of ${one.all}` }}</span>
+        </li>
+      </ul>
+      <table v-else class="w-full flex-1">
         <caption class="sr-only">
           Trials done by each group
         </caption>
@@ -169,6 +175,25 @@ const shapeOf = (id: string) => props.plan.groups.find((group) => group.id === i
 }
 .vessel.asked {
   border-color: var(--brass);
+}
+.children {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(118px, 1fr));
+  gap: var(--gap-near);
+  align-content: start;
+  flex: 1;
+  font-size: var(--type-large);
+}
+.children li {
+  display: flex;
+  gap: var(--gap-near);
+  justify-content: space-between;
+  padding: var(--gap-tight) var(--gap-near);
+  border: 2px solid var(--ink);
+  border-radius: var(--corner);
+}
+.children .whole {
+  background: var(--green-light);
 }
 @media (width < 700px) {
   .test {

@@ -3,6 +3,7 @@ import type { ResultsGraph } from '~~/core/charts'
 import type { Plan } from '~~/core/lesson'
 import { axisTitles } from '~~/core/wording'
 import { lookOf } from '~/theme/conditions'
+import { heaped } from './heaped'
 import { numberLines, onKinds, panels, stackedWords } from './onKinds'
 import { overMoments, wordBands } from './overTime'
 import { knownSeries, penFor, readingsSeries, resultAxis, roomFor, valueAxis, type Pen, type Surface } from './surface'
@@ -41,6 +42,8 @@ function drawing(pen: Pen): EChartsOption {
       return onKinds(pen, 'none')
     case 'bars':
       return onKinds(pen, 'bar')
+    case 'histogram':
+      return heaped(pen)
   }
 }
 

@@ -1,5 +1,18 @@
 <script setup lang="ts">
-import { BOUNDS, LONGEST, groupsBySize, largestGroup, MOST_GROUPS, withGroups } from '~~/core/lesson'
+import {
+  BOUNDS,
+  isEachChild,
+  LONGEST,
+  groupsBySize,
+  largestGroup,
+  MOST,
+  MOST_GROUPS,
+  withEachChild,
+  withGroups,
+  withoutEachChild,
+  withRecords,
+  type Each,
+} from '~~/core/lesson'
 import { scarceLimits } from '~~/core/waysOut'
 import { counted, limitWords, sizesWords } from '~~/core/wording'
 
@@ -13,7 +26,24 @@ const limits = computed(() => scarceLimits(plan.value, lesson.school))
 function resize(groups: number | null): void {
   lesson.replace(withGroups(plan.value, groups ?? 1, newId))
 }
+const alone = computed(() => isEachChild(plan.value))
+/** What is written down belongs to somebody: from then on it stays as it is. */
+const written = computed(() => lesson.record.readings.length + lesson.record.predictions.length > 0)
+/** More children than have room in one table measure in groups. */
+const owners = computed(() => [
+  { value: 'group' as const, title: 'each group' },
+  ...(plan.value.children <= MOST.children ? [{ value: 'child' as const, title: 'each child' }] : []),
+])
+function setOwners(each: Each): void {
+  if (each === plan.value.each) return
+  lesson.replace(
+    each === 'child'
+      ? withEachChild(plan.value, newId, Math.random)
+      : withoutEachChild(plan.value, groupsBySize(plan.value.children, 4), newId),
+  )
+}
 function setChildren(children: number | null): void {
+  if (alone.value) return lesson.replace(withRecords(plan.value, children ?? 1, newId, Math.random))
   lesson.replace(withGroups({ ...plan.value, children: children ?? 0 }, plan.value.groups.length, newId))
 }
 function toggle(id: string, seat: number): void {
@@ -40,7 +70,15 @@ function goRound(material: string, stock: number): void {
         @update:model-value="lesson.edit((draft) => (draft.className = $event.trim()))"
       />
       <NumberField label="Children" :model-value="plan.children" v-bind="BOUNDS.children" whole @update:model-value="setChildren" />
+      <ChoiceField
+        label="Writes down its own"
+        :disabled="written"
+        :model-value="plan.each"
+        :options="owners"
+        @update:model-value="setOwners"
+      />
       <NumberField
+        v-if="!alone"
         label="Children in a group"
         :model-value="largestGroup(plan.groups)"
         :least="1"
@@ -49,6 +87,7 @@ function goRound(material: string, stock: number): void {
         @update:model-value="resize(groupsBySize(plan.children, $event ?? 4))"
       />
       <NumberField
+        v-if="!alone"
         steps
         label="Groups"
         :model-value="plan.groups.length"
@@ -57,7 +96,8 @@ function goRound(material: string, stock: number): void {
         whole
         @update:model-value="resize"
       />
-      <p class="hint">
+      <p v-if="written" class="hint">Something is written down, so whose it is stays. Copy the lesson to begin it otherwise.</p>
+      <p v-if="!alone" class="hint">
         {{ sizesWords(plan.groups) }}. Up to {{ MOST_GROUPS }} groups; those that wrote something stay when you make more.
       </p>
     </div>
@@ -70,7 +110,8 @@ function goRound(material: string, stock: number): void {
         </VBtn>
       </li>
     </ul>
-    <ul class="groups grid gap-y-near gap-x-block mt-10px">
+    <ChildRecords v-if="alone" />
+    <ul v-else class="groups grid gap-y-near gap-x-block mt-10px">
       <li class="flex items-center gap-near" v-for="(group, place) in plan.groups" :key="group.id">
         <ShapeBadge :shape="group.shape" />
         <TextField
@@ -105,7 +146,7 @@ function goRound(material: string, stock: number): void {
         </span>
       </li>
     </ul>
-    <p class="hint">Press a seat that is empty today: turns and jobs are worked out anew.</p>
+    <p v-if="!alone" class="hint">Press a seat that is empty today: turns and jobs are worked out anew.</p>
     <template #actions><VBtn @click="open = false">Done</VBtn></template>
   </AppDialog>
 </template>

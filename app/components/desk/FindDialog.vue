@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { STOPS } from '~~/core/lesson'
+import { isEachChild, STOPS } from '~~/core/lesson'
 import { findingWords, fixWords, STOP_NAMES } from '~~/core/wording'
 
 /** Finds a stop, a finding's button or a printout by a few letters: arrows choose among what has them, Enter goes there. */
@@ -9,7 +9,7 @@ const lesson = useLesson()
 const everything = computed(() => [
   ...STOPS.map((stop) => ({ label: `Go to ${STOP_NAMES[stop]}`, run: () => navigateTo(`/lesson/${lesson.id}/${stop}`) })),
   { label: 'Open the board', run: () => emit('board') },
-  ...PRINTOUT_NAMES.map((name) => ({
+  ...PRINTOUT_NAMES.filter((name) => name !== 'codes' || isEachChild(lesson.plan!)).map((name) => ({
     label: `Print: ${PRINTOUTS[name].label}`,
     run: () => void window.open(`/print/${lesson.id}/${name}`),
   })),

@@ -56,7 +56,7 @@ function addSubstitute(name: string): void {
 
 <template>
   <div class="grid gap-part">
-    <p class="hint">{{ needSum(need, material) }}</p>
+    <p class="hint">{{ needSum(need, material, lesson.plan!) }}</p>
     <section class="pt-near edge-top-1-line">
       <h3 class="text-lead">How it is used</h3>
       <div class="row items-end">

@@ -2,7 +2,7 @@
 import { LONGEST } from '~~/core/lesson'
 import { COLUMNS, withWritten, type Column, type Need } from '~~/core/kit'
 import type { Material } from '~~/core/lesson'
-import { amountWords, measuredWords, PER_WORDS, readErrorWords, USE_WORDS } from '~~/core/wording'
+import { amountWords, measuredWords, PER_WORDS, perWords, readErrorWords, USE_WORDS } from '~~/core/wording'
 import { COLUMN_NAMES } from './columns'
 
 /** One thing of the kit: what is written of it, and what that makes for a tray and for the class. */
@@ -14,6 +14,7 @@ const more = ref(false)
 /** What was typed into a cell that takes a choice or a number, until it can be one. */
 const drafts = ref<Partial<Record<Column, string>>>({})
 const label = computed(() => props.material.name || 'a thing without a name')
+const per = computed(() => (props.material.per === 'child' ? PER_WORDS : perWords(lesson.plan!)))
 const fromCupboard = computed(() => props.need.supply.thing !== undefined)
 const trayDiffers = computed(() => new Set(Object.values(props.need.trays)).size > 1)
 
@@ -84,7 +85,7 @@ const valueOf = (event: Event) => (event.target as HTMLInputElement).value
         @change="write(column, valueOf($event) === 'up' ? 'used up' : valueOf($event))"
         @keydown="$emit('key', $event, column)"
       >
-        <option v-for="(words, value) in column === 'per' ? PER_WORDS : USE_WORDS" :key="value" :value="value">{{ words }}</option>
+        <option v-for="(words, value) in column === 'per' ? per : USE_WORDS" :key="value" :value="value">{{ words }}</option>
       </select>
       <span v-else-if="cupboardSays(column) !== undefined" class="said py-0 px-close" title="from the cupboard">{{
         cupboardSays(column)

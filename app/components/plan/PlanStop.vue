@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { KIND_SHAPES } from '~~/core/lesson'
+import { isEachChild, KIND_SHAPES } from '~~/core/lesson'
 
 /** The kind of test, the trays, the conditions, whether that is fair, and whether the class will see a difference. */
 const lesson = useLesson()
@@ -17,7 +17,7 @@ const { cards, inHand } = provideMeasureInHand()
     <PlanTrays @look="inHand = $event" />
     <ConditionRow />
     <WatchPanel v-if="lesson.plan.kind === 'over-time'" />
-    <FairCheck v-if="KIND_SHAPES[lesson.plan.kind].compares" />
+    <FairCheck v-if="KIND_SHAPES[lesson.plan.kind].compares && (lesson.plan.changed !== null || !isEachChild(lesson.plan))" />
     <template v-if="painted">
       <ThingsLine v-if="lesson.plan.kind !== 'over-time'" />
       <MeasureInHand v-model="inHand" label="Which measure" :options="cards" />

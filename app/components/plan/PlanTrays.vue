@@ -3,6 +3,7 @@ import { VueDraggable } from 'vue-draggable-plus'
 import { chooseChange } from '~~/core/fairness'
 import {
   changedFactor,
+  isEachChild,
   keptFactors,
   measuredCards,
   newMeasure,
@@ -29,6 +30,7 @@ const spareMeasures = computed(() => plan.value.measures.filter((measure) => !me
 // What lies in a tray follows from the plan; a drop only says which card is the chosen one, or in which order the others lie.
 const inChange = tray<Factor>(() => (changed.value ? [changed.value] : []), chooseChanged)
 const inKeep = tray<Factor>(() => keptFactors(plan.value), reorderFactors)
+const alone = computed(() => isEachChild(plan.value))
 const second = computed(() => seriesFactor(plan.value))
 const inHeap = tray<Factor>(() => (changed.value ? [] : plan.value.factors), reorderFactors)
 const inMeasure = tray<Measure>(() => measured.value, chooseMeasured)
@@ -95,7 +97,10 @@ const dragging = useDragging()
           <FactorCard v-for="factor in inChange" :key="factor.id" :factor="factor" tray="change" />
         </VueDraggable>
         <FactorCard v-if="second && changed" :factor="second" tray="second" class="mt-near" />
-        <p v-if="!changed" class="hint empty">
+        <p v-if="alone && !changed" class="hint empty">
+          Each child measures the same thing. A card here would make it a comparison.
+        </p>
+        <p v-else-if="!changed" class="hint empty">
           Drag one card here, or press
           <kbd>c</kbd>
           on its dots.
@@ -128,7 +133,7 @@ const dragging = useDragging()
         <VueDraggable v-model="inKeep" group="factors" v-bind="dragging" class="cards two" data-tray="keep">
           <FactorCard v-for="factor in inKeep" :key="factor.id" :factor="factor" tray="keep" />
         </VueDraggable>
-        <p v-if="!changed" class="hint empty">{{ words.keep.empty }}</p>
+        <p v-if="!changed && !alone" class="hint empty">{{ words.keep.empty }}</p>
         <QuickAdd
           v-else
           class="add"
@@ -141,8 +146,8 @@ const dragging = useDragging()
       </section>
     </div>
 
-    <section v-if="!changed || spareMeasures.length > 0" class="heap" aria-label="Cards not in a tray yet">
-      <template v-if="!changed">
+    <section v-if="(!changed && !alone) || spareMeasures.length > 0" class="heap" aria-label="Cards not in a tray yet">
+      <template v-if="!changed && !alone">
         <h3 class="text-body">Things we could change</h3>
         <VueDraggable v-model="inHeap" group="factors" v-bind="dragging" class="loose" data-tray="heap">
           <FactorCard v-for="factor in inHeap" :key="factor.id" :factor="factor" tray="heap" />

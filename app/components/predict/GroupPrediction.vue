@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { nearnessOfPrediction, type GroupPrediction, type PredictionResults } from '~~/core/predictions'
+import { nearnessOfPrediction, ownGuesses, type GroupPrediction, type PredictionResults } from '~~/core/predictions'
 import { hasBegun } from '~~/core/record'
-import { timeWords, nearnessWords, predictionOrderWords, predictionSentence } from '~~/core/wording'
-import { firstSeries, type NewPrediction } from '~~/core/lesson'
+import { guessWords, timeWords, nearnessWords, predictionOrderWords, predictionSentence } from '~~/core/wording'
+import { firstSeries, isEachChild, type NewPrediction } from '~~/core/lesson'
 
 /** One group's prediction at the desk: as it was stamped, later changes of mind, or the form to take it down. */
 const props = defineProps<{ prediction: GroupPrediction; result?: PredictionResults }>()
@@ -15,7 +15,9 @@ const all = computed(() => [...(props.prediction.stamped ? [props.prediction.sta
 // Once every condition has a result there is something to lay the prediction beside.
 const near = computed(() => {
   const { stamped } = props.prediction
-  if (!stamped || !props.result) return ''
+  const own = ownGuesses(plan.value, lesson.record).filter((guess) => guess.group === group.value.id)
+  if (isEachChild(plan.value) && own.length > 0) return own.map((guess) => guessWords(plan.value, guess)).join('; ')
+  if (!stamped || !props.result || isEachChild(plan.value)) return ''
   const { order, values, same } = props.result
   return nearnessWords(plan.value, nearnessOfPrediction(stamped, order, values, same))
 })

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { activeConditions, firstSeries, predictionOf, predictionsFor, seriesIn } from '~~/core/lesson'
 import { predictionsByGroup, resultsForPredictions } from '~~/core/predictions'
-import { PREDICT_WORDS, predictionPrompt } from '~~/core/wording'
+import { countedOwners, PREDICT_WORDS, predictionPrompt } from '~~/core/wording'
 
 /** Every group's prediction and reason, stamped before its first counted reading; hands up; and the tally of the class. */
 const lesson = useLesson()
@@ -44,7 +44,9 @@ const ways = computed(() => predictionsFor(plan.value))
       <section class="sheet tally" data-target="predictions" aria-labelledby="tally">
         <h3 class="mb-tight text-lead" id="tally">
           The class so far
-          <span class="soft ml-near font-dense text-body font-normal">{{ stamped }} of {{ groups.length }} groups</span>
+          <span class="soft ml-near font-dense text-body font-normal"
+            >{{ stamped }} of {{ countedOwners(plan, groups.length) }}</span
+          >
         </h3>
         <PredictionTally :plan="plan" :predictions="lesson.record.predictions" />
       </section>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { letterOf, predictionOf, type Plan, type Prediction } from '~~/core/lesson'
-import { changeTally, tallyOf } from '~~/core/predictions'
+import { letterOf, predictionOf, resultUnit, type Plan, type Prediction } from '~~/core/lesson'
+import { heapsOf } from '~~/core/charts'
+import { changeTally, guessesOf, tallyOf } from '~~/core/predictions'
 import { endsOf, nameOfCondition } from '~~/core/wording'
 
 /** How many groups put each condition first and last, or say that it goes up or down: one square a group. */
@@ -20,11 +21,19 @@ const rows = computed(() =>
       }))
     : tally.value.map(({ condition, most, least, hands }) => ({ condition, counts: [most, least], hands })),
 )
+/** Of one thing alone there is no most and least: its guesses are heaped up. */
+const guesses = computed(() => (tally.value.length === 1 ? guessesOf(props.plan, props.predictions) : []))
 const placeOf = (id: string) => props.plan.conditions.findIndex((one) => one.id === id)
 </script>
 
 <template>
-  <table class="tally" :class="{ big, many: tally.length > 5 }">
+  <HeapOfNumbers
+    v-if="guesses.length > 0"
+    :class="{ 'text-huge': big }"
+    :bins="heapsOf([guesses])[0]!"
+    :caption="`What we guess, in ${resultUnit(plan)}`"
+  />
+  <table v-else class="tally" :class="{ big, many: tally.length > 5 }">
     <thead>
       <tr>
         <th class="text-left" scope="col"><span class="sr-only">Condition</span></th>

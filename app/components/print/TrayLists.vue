@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { cautionsOf, needsOf, type Need, type School } from '~~/core/kit'
-import type { Plan } from '~~/core/lesson'
+import { isEachChild, type Plan } from '~~/core/lesson'
 import {
   dayWords,
   amountWords,
@@ -28,6 +28,8 @@ const eachTray = ({ trays, perTray, unit }: Need) =>
   perTray === undefined
     ? ''
     : `${new Set(Object.values(trays)).size > 1 ? 'up to ' : ''}${measuredWords(perTray, unit, kitchen.value)}`
+/** The trays of children are all alike. */
+const trays = computed(() => (isEachChild(props.plan) ? props.plan.groups.slice(0, 1) : props.plan.groups))
 const cautions = computed(() => cautionsOf(props.plan))
 const care = computed(() => careLines(props.plan))
 </script>
@@ -87,15 +89,18 @@ const care = computed(() => careLines(props.plan))
       <p class="last mt-3mm font-bold">{{ SAFETY_LAST_WORD }}</p>
     </section>
     <section
-      v-for="(group, place) in plan.groups"
+      v-for="(group, place) in trays"
       :key="group.id"
       class="tray keep-together pb-6mm"
       :class="{ 'new-page': place % 2 === 0 }"
     >
       <h2>
-        <ShapeBadge :size="22" :shape="group.shape" />
-        {{ group.name }}
-        <span class="soft text-11pt font-normal">{{ counted(group.seats, 'seat') }}</span>
+        <template v-if="isEachChild(plan)">For each child, {{ counted(plan.groups.length, 'time') }}</template>
+        <template v-else>
+          <ShapeBadge :size="22" :shape="group.shape" />
+          {{ group.name }}
+          <span class="soft text-11pt font-normal">{{ counted(group.seats, 'seat') }}</span>
+        </template>
       </h2>
       <p>{{ question(plan) }}</p>
       <table class="ruled list mt-3mm font-heading">

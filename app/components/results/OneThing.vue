@@ -1,54 +1,53 @@
 <script setup lang="ts">
 import { histogram } from '~~/core/charts'
-import type { Evidence } from '~~/core/evidence'
-import { groupOf, measuredCard, type LessonRecord, type Plan } from '~~/core/lesson'
-import { writeShort } from '~~/core/quantity'
+import { oneHeap, type Evidence } from '~~/core/evidence'
+import { groupOf, isEachChild, measuredCard, type LessonRecord, type Plan } from '~~/core/lesson'
 import { groupAverages, trialResults } from '~~/core/record'
-import { counted, gradeSentence, nameOfCondition, writeAverage } from '~~/core/wording'
+import { counted, gradeSentence, heapSentences, nameOfCondition, ownerHeading, ownerWord, writeAverage } from '~~/core/wording'
 
 /** One condition: nothing to compare with, but an average, a wobble, a heap of readings and what each group found. */
 const props = defineProps<{ plan: Plan; record: LessonRecord; evidence: Evidence }>()
 const unit = computed(() => measuredCard(props.plan)!.method.unit)
 const only = computed(() => props.evidence.summaries[0]!)
-const bins = computed(() =>
-  histogram(
-    trialResults(props.plan, props.record.readings)
-      .filter(({ condition }) => condition === only.value.condition)
-      .map(({ value }) => value),
-  ),
-)
-const tallest = computed(() => Math.max(1, ...(bins.value ?? []).map(({ count }) => count)))
 const groups = computed(() => groupAverages(props.plan, props.record.readings, only.value.condition))
+/** Every reading, or of each child its own number once. */
+const values = computed(() =>
+  isEachChild(props.plan)
+    ? groups.value.map(({ average }) => average)
+    : trialResults(props.plan, props.record.readings)
+        .filter(({ condition }) => condition === only.value.condition)
+        .map(({ value }) => value),
+)
+const bins = computed(() => histogram(values.value))
+const sentences = computed(() => {
+  const heap = isEachChild(props.plan) && oneHeap(props.plan, props.record, only.value.condition)
+  return heap ? heapSentences(props.plan, heap) : []
+})
 </script>
 
 <template>
   <section aria-label="How sure, explained">
     <p class="large font-heading text-title">{{ gradeSentence(plan, evidence) }}</p>
     <p v-if="evidence.wobble !== undefined">
-      The wobble is {{ writeAverage(plan, evidence.wobble, unit) }}: about so far a group’s readings lie from their own average.
+      The wobble is {{ writeAverage(plan, evidence.wobble, unit) }}: about so far one {{ ownerWord(plan) }}’s readings lie from
+      their own average.
     </p>
-    <figure v-if="bins" class="heap my-wide mx-0">
-      <figcaption>How often each size came, of {{ counted(only.count, 'reading') }}</figcaption>
-      <ol class="flex items-end gap-tight mt-close">
-        <li v-for="(bin, place) in bins" :key="bin.from">
-          <span class="count font-bold">{{ bin.count }}</span>
-          <span class="bar" :style="{ height: `${(bin.count / tallest) * 120}px` }" aria-hidden="true" />
-          <span class="text-soft text-small">{{
-            place < bins.length - 1 ? `from ${writeShort(bin.from)}` : `${writeShort(bin.from)} to ${writeShort(bin.to)}`
-          }}</span>
-        </li>
-      </ol>
-    </figure>
+    <p v-for="one in sentences" :key="one">{{ one }}</p>
+    <HeapOfNumbers v-if="bins" :bins="bins" :caption="`How often each size came, of ${counted(values.length, 'number')}`" />
     <table class="ruled">
       <caption class="sr-only">
-        What each group found of
+        What each
+        {{
+          ownerWord(plan)
+        }}
+        found of
         {{
           nameOfCondition(plan, only.condition)
         }}
       </caption>
       <thead>
         <tr>
-          <th scope="col">Group</th>
+          <th scope="col">{{ ownerHeading(plan) }}</th>
           <th scope="col" class="figure">Average</th>
           <th scope="col" class="figure">Readings</th>
         </tr>
@@ -63,19 +62,3 @@ const groups = computed(() => groupAverages(props.plan, props.record.readings, o
     </table>
   </section>
 </template>
-
-<style scoped>
-.heap li {
-  display: grid;
-  flex: 1;
-  max-width: 96px;
-  justify-items: stretch;
-  text-align: center;
-}
-.bar {
-  forced-color-adjust: none;
-  border: 1.5px solid var(--ink);
-  border-bottom-width: 2.5px;
-  background: var(--brass-light);
-}
-</style>

@@ -1,20 +1,35 @@
 <script setup lang="ts">
-import { evidenceOf } from '~~/core/evidence'
-import type { LessonRecord, Plan } from '~~/core/lesson'
-import { nearnessOfPrediction, predictionsByGroup, resultsForPredictions, stampedOrders } from '~~/core/predictions'
-import { foresight, nearnessWords, predictionSentence } from '~~/core/wording'
+import { evidenceOf, readingsOfGroup } from '~~/core/evidence'
+import { isEachChild, type LessonRecord, type Plan, type Prediction } from '~~/core/lesson'
+import {
+  guessesInSum,
+  type Nearness,
+  nearnessOfPrediction,
+  ownGuesses,
+  predictionsByGroup,
+  resultsForPredictions,
+  stampedOrders,
+} from '~~/core/predictions'
+import { foresight, guessesWords, guessWords, nearnessWords, ownerHeading, predictionSentence } from '~~/core/wording'
 
 /** What each group predicted beside what came, and what changed its mind. */
 const props = defineProps<{ plan: Plan; record: LessonRecord }>()
-const results = computed(() => resultsForPredictions(props.plan, props.record))
+const alone = computed(() => isEachChild(props.plan))
+/** A group's guess lies beside what the class found, a child's beside its own. */
+const resultsFor = (group: string) =>
+  resultsForPredictions(props.plan, alone.value ? readingsOfGroup(props.record, group) : props.record)
+const guesses = computed(() => (alone.value ? ownGuesses(props.plan, props.record) : []))
+const inSum = computed(() => guessesInSum(props.plan, guesses.value))
+function howItCame(group: string, stamped: Prediction | undefined): Nearness | undefined {
+  const results = stamped && resultsFor(group)
+  return results && nearnessOfPrediction(stamped, results.order, results.values, results.same)
+}
 const rows = computed(() =>
   predictionsByGroup(props.plan, props.record.predictions).map((one) => ({
     ...one,
     found: props.plan.groups.find(({ id }) => id === one.group)!,
-    nearness:
-      one.stamped && results.value
-        ? nearnessOfPrediction(one.stamped, results.value.order, results.value.values, results.value.same)
-        : undefined,
+    guesses: guesses.value.filter(({ group }) => group === one.group),
+    nearness: howItCame(one.group, one.stamped),
   })),
 )
 const evidence = computed(() => evidenceOf(props.plan, props.record))
@@ -25,7 +40,7 @@ const changed = computed(() => rows.value.filter(({ later }) => later.length > 0
 <template>
   <section aria-label="Predictions and result">
     <p v-if="evidence && orders.length > 0" class="large mb-near font-heading text-title">
-      {{ foresight(plan, evidence, orders) }}
+      {{ inSum ? guessesWords(plan, inSum) : foresight(plan, evidence, orders) }}
     </p>
     <EmptyNote v-if="orders.length === 0" title="Nobody predicted beforehand">
       Predictions that are written down before the first reading stand here beside the result.
@@ -33,7 +48,7 @@ const changed = computed(() => rows.value.filter(({ later }) => later.length > 0
     <table v-else class="ruled">
       <thead>
         <tr>
-          <th scope="col">Group</th>
+          <th scope="col">{{ ownerHeading(plan) }}</th>
           <th scope="col">Predicted</th>
           <th scope="col">How it came</th>
           <th v-if="changed > 0" scope="col">Changed its mind</th>
@@ -44,7 +59,16 @@ const changed = computed(() => rows.value.filter(({ later }) => later.length > 0
           <th scope="row"><GroupName :group="row.found" /></th>
           <td>{{ row.stamped ? predictionSentence(plan, row.stamped) : 'nothing written down' }}</td>
           <td>
-            {{ row.nearness ? nearnessWords(plan, row.nearness) : row.stamped ? 'when every condition has a result' : '' }}
+            <p v-for="guess in row.guesses" :key="guess.condition">{{ guessWords(plan, guess) }}</p>
+            {{
+              row.guesses.length > 0
+                ? ''
+                : row.nearness
+                  ? nearnessWords(plan, row.nearness)
+                  : row.stamped
+                    ? 'when every condition has a result'
+                    : ''
+            }}
           </td>
           <td v-if="changed > 0">
             <p v-for="one in row.later" :key="one.id">{{ predictionSentence(plan, one) }}</p>

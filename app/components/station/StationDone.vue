@@ -1,19 +1,46 @@
 <script setup lang="ts">
-import { activeConditions, letterOf, type Plan } from '~~/core/lesson'
-import type { Reading } from '~~/core/lesson'
-import { cellKey, type Progress } from '~~/core/record'
-import { nameOfCondition, readingWords } from '~~/core/wording'
+import { histogram } from '~~/core/charts'
+import { activeConditions, isEachChild, letterOf, type LessonRecord, type Plan, type Reading } from '~~/core/lesson'
+import { ownGuesses } from '~~/core/predictions'
+import { cellKey, groupAverages, type Progress } from '~~/core/record'
+import { counted, guessWords, nameOfCondition, readingWords } from '~~/core/wording'
 
-/** All is written down: the group's own numbers, each of which can still be put right. */
-defineProps<{ plan: Plan; progress: Progress }>()
-defineEmits<{ fix: [reading: Reading]; propose: [] }>()
+/** All is written down: the group's own numbers, each of which can still be put right; a child's beside its guess and among the class's. */
+const props = defineProps<{ plan: Plan; record: LessonRecord; group: string; all: boolean; progress: Progress }>()
+defineEmits<{ fix: [reading: Reading]; propose: []; next: [] }>()
+const alone = computed(() => isEachChild(props.plan))
+const guesses = computed(() =>
+  alone.value ? ownGuesses(props.plan, props.record).filter(({ group }) => group === props.group) : [],
+)
+/** The class's numbers lie beside one's own once the class may see them. */
+const heaps = computed(() => {
+  if (!alone.value || !props.all) return []
+  return activeConditions(props.plan).flatMap(({ id }) => {
+    const averages = groupAverages(props.plan, props.record.readings, id)
+    const bins = histogram(averages.map(({ average }) => average))
+    const own = averages.find(({ group }) => group === props.group)?.average
+    return bins ? [{ id, bins, own, count: averages.length }] : []
+  })
+})
 </script>
 
 <template>
   <div class="done grid gap-wide pt-block">
     <h1 class="text-huge">{{ progress.done < progress.all ? 'All written down for today' : 'All written down' }}</h1>
     <p>Clear away, then look at the board. Tap a number to put it right.</p>
-    <MainBtn @click="$emit('propose')">Say what you found out</MainBtn>
+    <p v-for="guess in guesses" :key="guess.condition" class="text-lead">You {{ guessWords(plan, guess) }}.</p>
+    <HeapOfNumbers
+      v-for="heap in heaps"
+      :key="heap.id"
+      :bins="heap.bins"
+      :own="heap.own"
+      :caption="`${nameOfCondition(plan, heap.id)}: ${counted(heap.count, 'child', 'children')}`"
+    />
+    <div class="flex flex-wrap gap-near">
+      <MainBtn v-if="alone" @click="$emit('next')">Next child</MainBtn>
+      <QuietBtn v-if="alone" @click="$emit('propose')">Say what you found out</QuietBtn>
+      <MainBtn v-else @click="$emit('propose')">Say what you found out</MainBtn>
+    </div>
     <ul>
       <li v-for="condition in activeConditions(plan)" :key="condition.id">
         <ConditionBadge :size="36" :letter="letterOf(plan, condition.id)" :place="plan.conditions.indexOf(condition)" />

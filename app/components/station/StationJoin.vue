@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { LONGEST } from '~~/core/lesson'
-import type { Shape } from '~~/core/lesson'
+import type { JoinBody, JoinView } from '~~/schemas/contract'
 
-/** The code from the board, then the own group. */
-const props = defineProps<{ join: (code: string, group: string) => Promise<void> }>()
+/** The code from the board, then one's own group, or a child's own code. */
+const props = defineProps<{ join: (body: JoinBody) => Promise<void>; before: string }>()
 const route = useRoute()
-const code = ref(typeof route.query.code === 'string' ? route.query.code : '')
-const lesson = ref<{ title: string; groups: { id: string; name: string; shape: Shape }[] }>()
+const code = ref(props.before || (typeof route.query.code === 'string' ? route.query.code : ''))
+const own = ref('')
+const lesson = ref<JoinView>()
 const part = useTemplateRef<HTMLElement>('part')
 watch(lesson, () => focusHeading(part.value), { flush: 'post' })
 const trouble = ref('')
@@ -16,7 +17,8 @@ async function attempt(work: () => Promise<void>): Promise<void> {
   await work().catch((error: unknown) => (trouble.value = messageOf(error)))
 }
 const look = () => attempt(async () => void (lesson.value = await callServer('GET /api/stations', { query: { code: code.value } })))
-const choose = (group: string) => attempt(() => props.join(code.value, group))
+const choose = (group: string) => attempt(() => props.join({ code: code.value, group }))
+const chooseOwn = () => attempt(() => props.join({ code: code.value, own: own.value }))
 if (code.value) onMounted(look)
 </script>
 
@@ -36,6 +38,21 @@ if (code.value) onMounted(look)
       />
       <p v-if="trouble" class="trouble text-lead" role="alert">{{ trouble }}</p>
       <MainBtn type="submit" :disabled="code.trim() === ''">Next</MainBtn>
+    </form>
+    <form v-else-if="lesson.each === 'child'" class="pt-0" @submit.prevent="chooseOwn">
+      <h1 class="text-large text-center">Type the code from your strip</h1>
+      <p class="soft">{{ lesson.title }}</p>
+      <TextField
+        bare
+        label="Your own code"
+        class="reading code"
+        v-model="own"
+        placeholder="for example K 37"
+        autocapitalize="characters"
+        :longest="LONGEST.code"
+      />
+      <p v-if="trouble" class="trouble text-lead" role="alert">{{ trouble }}</p>
+      <MainBtn type="submit" :disabled="own.trim() === ''">Begin</MainBtn>
     </form>
     <template v-else>
       <h1 class="text-large text-center">Which group are you?</h1>
@@ -68,6 +85,12 @@ form {
   width: 260px;
   font-weight: 700;
   letter-spacing: 2px;
+}
+.code :deep(input::placeholder) {
+  font-size: var(--type-body);
+  font-weight: 400;
+  letter-spacing: 0;
+  text-transform: none;
 }
 ul {
   display: grid;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Plan } from '~~/core/lesson'
+import { isEachChild, type Plan } from '~~/core/lesson'
 import { predictionPrompt } from '~~/core/wording'
 import type { NewPrediction } from '~~/core/lesson'
 
@@ -14,7 +14,7 @@ defineEmits<{ stamp: [prediction: NewPrediction]; later: [] }>()
     <h1 class="text-title">{{ predictionPrompt(plan) }}</h1>
     <PredictionForm v-slot="{ whole }" big :plan="plan" :group="group" @stamp="$emit('stamp', $event)">
       <VBtn @click="$emit('later')">Later</VBtn>
-      <MainBtn type="submit" class="grow" :disabled="!whole">This is our prediction</MainBtn>
+      <MainBtn type="submit" class="grow" :disabled="!whole">This is {{ isEachChild(plan) ? 'my' : 'our' }} prediction</MainBtn>
     </PredictionForm>
   </div>
 </template>

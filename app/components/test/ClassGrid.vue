@@ -1,6 +1,15 @@
 <script setup lang="ts">
 import { readBlock } from '~~/core/formats'
-import { activeConditions, atMoment, forMeasure, letterOf, measuredCard, measuredCards, type Reading } from '~~/core/lesson'
+import {
+  activeConditions,
+  atMoment,
+  forMeasure,
+  isEachChild,
+  letterOf,
+  measuredCard,
+  measuredCards,
+  type Reading,
+} from '~~/core/lesson'
 import { unitOf } from '~~/core/quantity'
 import { cellKey, gridRows, nextTrial, progressOf, workedOutEntry, writesStartAndFinish, type Cell } from '~~/core/record'
 import { cellTarget } from '~~/core/secondLook'
@@ -166,7 +175,8 @@ function onPaste(event: ClipboardEvent, row: number, column: number): void {
         <tr v-for="(cells, row) in rows" :key="progress[row]!.group" v-memo="[plan, withPractice, signatures[row]]">
           <th scope="row">
             <span>
-              <ShapeBadge :size="15" :shape="plan.groups[row]!.shape" />
+              <span v-if="isEachChild(plan)" class="seat">{{ row + 1 }}</span>
+              <ShapeBadge v-else :size="15" :shape="plan.groups[row]!.shape" />
               {{ plan.groups[row]!.name }}
             </span>
           </th>
@@ -195,7 +205,7 @@ function onPaste(event: ClipboardEvent, row: number, column: number): void {
               @paste="onPaste"
             />
           </template>
-          <td class="done">{{ progress[row]!.done }} of {{ progress[row]!.all }}</td>
+          <td class="done">{{ progress[row]!.all === 0 ? 'away' : `${progress[row]!.done} of ${progress[row]!.all}` }}</td>
         </tr>
       </tbody>
     </table>
@@ -251,6 +261,11 @@ tbody th {
   z-index: var(--layer-raised);
   background: var(--paper);
   text-align: left !important;
+}
+.seat {
+  min-width: 2ch;
+  color: var(--soft);
+  text-align: right;
 }
 tbody th span {
   display: flex;

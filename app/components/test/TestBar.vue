@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { BOARD_VIEWS } from '~~/core/lesson'
+import { BOARD_VIEWS, isEachChild } from '~~/core/lesson'
 import { BOARD_WORDS, comingWords, counted, PHASE_NAMES, soonWords, stopwatchWords } from '~~/core/wording'
 
 /** The lesson in hand from the desk: the clock, what the board shows, who has joined. */
@@ -54,7 +54,8 @@ useKeys({
         @update:model-value="lesson.show({ results: $event ? 'live' : 'quiet' })"
       />
       <TickField label="sound" :model-value="board.sound" @update:model-value="lesson.show({ sound: $event })" />
-      <QuietBtn size="small" :to="`/print/${lesson.id}/record`" target="_blank">Record sheets</QuietBtn>
+      <QuietBtn v-if="isEachChild(plan!)" size="small" :to="`/print/${lesson.id}/codes`" target="_blank">Code strips</QuietBtn>
+      <QuietBtn v-else size="small" :to="`/print/${lesson.id}/record`" target="_blank">Record sheets</QuietBtn>
       <QuietBtn size="small" :to="`/journal/${lesson.id}`" target="_blank">Journal</QuietBtn>
     </div>
     <p v-if="coming.length > 0" class="w-full" role="status">

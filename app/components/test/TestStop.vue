@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { activeConditions, eachMeasure, measuredCard, type Reading } from '~~/core/lesson'
+import { activeConditions, eachMeasure, isEachChild, measuredCard, type Reading } from '~~/core/lesson'
 import type { Cell } from '~~/core/record'
 import { cellTarget, placeToLookAt } from '~~/core/secondLook'
 
@@ -25,6 +25,7 @@ const look = (reading: Reading) => void (lesson.target = cellTarget(reading))
     </div>
     <TestBar />
     <template v-if="ready">
+      <SeatKeying v-if="isEachChild(plan)" />
       <OddList @look="look" />
       <ClassGrid v-model:chosen="chosen" :with-practice="withPractice" />
       <TickField label="practice columns" class="practice" v-model="withPractice" />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { LONGEST, KIND_SHAPES, REMARK_LISTS } from '~~/core/lesson'
+import { LONGEST, REMARK_LISTS, shapeOf } from '~~/core/lesson'
 
 /** What the class saw, guessed and asked, and the question that comes of it. */
 const lesson = useLesson()
@@ -14,9 +14,7 @@ function look(id: string): void {
   if (chosenToLook.value) void nextTick(() => focusTarget('testable'))
 }
 
-const ready = computed(
-  () => plan.value.measured !== null && (plan.value.changed !== null || !KIND_SHAPES[plan.value.kind].needsChange),
-)
+const ready = computed(() => plan.value.measured !== null && (plan.value.changed !== null || !shapeOf(plan.value).needsChange))
 </script>
 
 <template>

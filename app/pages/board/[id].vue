@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiBellOffOutline, mdiBellOutline, mdiChevronUp, mdiEyeOffOutline, mdiEyeOutline, mdiThemeLightDark } from '@mdi/js'
 import { useLocalStorage } from '@vueuse/core'
-import { BOARD_VIEWS, firstSeries, type BoardViewName } from '~~/core/lesson'
+import { BOARD_VIEWS, firstSeries, isEachChild, type BoardViewName } from '~~/core/lesson'
 import { boardViewFor, numbersAreShown } from '~~/core/secondLook'
 import { BOARD_WORDS } from '~~/core/wording'
 
@@ -62,7 +62,7 @@ useKeys({
         <QuestionLine v-else as="h1" :plan="plan" />
       </header>
       <main class="flex-1 min-h-0 py-part px-0">
-        <BoardJoin v-if="view === 'join'" :code="code" />
+        <BoardJoin v-if="view === 'join'" :code="code" :alone="isEachChild(plan)" />
         <BoardWonder v-else-if="view === 'wonder'" :plan="plan" :record="record" :lesson="String(route.params.id)" />
         <BoardQuestion v-else-if="view === 'question'" :plan="plan" />
         <BoardPredict v-else-if="view === 'predict'" :plan="firstSeries(plan)" :record="record" @count="addPrediction" />

@@ -1,7 +1,7 @@
 import type { Evidence } from '../../evidence'
 import { countsOf, measuredCard, resultMark, resultUnit, type Plan } from '../../lesson'
 import { convert, decimalsOf } from '../../quantity'
-import { ABOUT, AVERAGED } from './lexicon'
+import { ABOUT, AVERAGED, RANGED } from './lexicon'
 import type { FigureMention, Mention, Span, Stretch } from './mentions'
 
 /** What the table has of every condition, in the plan's unit. */
@@ -43,9 +43,11 @@ export function readFigures(
   const differences = tables.flatMap((table) => table.differences)
   const wrong: WrongFigure[] = []
   const right: Span[] = []
-  const onAverage = AVERAGED.test(sentence.text)
+  const averaged = AVERAGED.test(sentence.text)
   for (const { figure, owners, strict } of ownersOf(sentence, plan)) {
     const about = ABOUT.test(sentence.text.slice(0, figure.from - sentence.from))
+    // "50 on average, and most of us from 44 to 52": a range is one of readings.
+    const onAverage = averaged && !RANGED.test(clauseAt(sentence, figure))
     const isOf = (id: string) => {
       const rows = tables.flatMap((table) => table.rows.get(id) ?? [])
       const reading = !onAverage && rows.some((row) => isReading(figure, row, plan))
@@ -69,6 +71,13 @@ export function readFigures(
     }
   }
   return { wrong, right }
+}
+
+/** What stands round a figure, from one comma to the next. */
+function clauseAt({ text, from }: Stretch, figure: Span): string {
+  const [begin, end] = [figure.from - from, figure.to - from]
+  const after = text.slice(end).search(/[,;:]/)
+  return text.slice(text.slice(0, begin).search(/[,;:][^,;:]*$/) + 1, after < 0 ? undefined : end + after)
 }
 
 /** Could it be one of the readings: between the lowest and the highest, and no finer than the instrument. */

@@ -29,6 +29,9 @@ export const QUALITY_NAMES: Record<Quality, string[]> = {
   wetness: ['wet', 'damp', 'dry'],
 }
 
+/** Says from where to where readings went. */
+export const RANGED = /\b(?:between|from|half of us|most of us|ranged?)\b/i
+
 export const HEDGED =
   /\b(may|might|maybe|perhaps|seems?|looks? (?:like|as if)|probably|lean\w*|not (?:quite |completely |very )?sure|unsure|cannot (?:yet )?tell|can't tell|could not tell|not (?:yet )?(?:tell|say)|could be|not clear|unclear|too close to (?:tell|say|call)|we think|i think)\b/i
 export const HOW_SURE =

@@ -8,6 +8,7 @@ import {
   changedFactor,
   eachMeasure,
   firstSeries,
+  isEachChild,
   keptFactors,
   measuredCard,
   seriesFactor,
@@ -16,7 +17,15 @@ import {
   type LessonRecord,
   type Plan,
 } from '../../lesson'
-import { handsOf, nearnessOfPrediction, predictionsByGroup, resultsForPredictions, tallyOf } from '../../predictions'
+import {
+  guessesOf,
+  handsOf,
+  nearnessOfPrediction,
+  ownGuesses,
+  predictionsByGroup,
+  resultsForPredictions,
+  tallyOf,
+} from '../../predictions'
 import { oddResults, triesOf } from '../../record'
 import { groupSigns, skillsOf, type Block, type Report } from '../../reports'
 import { resultName } from '../counts'
@@ -33,6 +42,8 @@ import { bestSoFarWords, tryLine } from '../tries'
 import { predictionSentence, variableWords, wordMat } from '../vocabulary'
 import { hasResults, resultsBlock, sureWords } from './results'
 import { SKILL_WORDS, signWords } from './signs'
+import { guessedWords, guessWords, ownerHeading } from '../eachChild'
+import { countedOwners } from '../owners'
 
 const MOST_NEXT = 3
 const MOST_SIGNS = 2
@@ -54,7 +65,9 @@ export function classReport(plan: Plan, record: LessonRecord): Report {
 /** One group's own report: its prediction, its numbers beside the class's, what it saw and said. */
 export function groupReport(plan: Plan, record: LessonRecord, group: string): Report {
   const own = predictionsByGroup(plan, record.predictions).find((one) => one.group === group)
-  const results = resultsForPredictions(plan, record)
+  const alone = isEachChild(plan)
+  const results = resultsForPredictions(plan, alone ? readingsOfGroup(record, group) : record)
+  const guesses = alone ? ownGuesses(plan, record).filter((one) => one.group === group) : []
   const nearness =
     own?.stamped && results ? nearnessOfPrediction(own.stamped, results.order, results.values, results.same) : undefined
   const seen = record.observations.filter((one) => one.group === group && one.text !== '').map(({ text }) => text)
@@ -62,20 +75,31 @@ export function groupReport(plan: Plan, record: LessonRecord, group: string): Re
   const sentence = offersOf(plan, record.conclusions).find((one) => one.group === group)
   const table = besideTheClass(plan, record, group)
   return {
-    ...headOf(plan, `Group ${nameOfGroup(plan, group)}: ${plan.title || 'our test'}`),
+    ...headOf(plan, `${ownerHeading(plan)} ${nameOfGroup(plan, group)}: ${plan.title || 'our test'}`),
     blocks: [
       {
         kind: 'facts',
         rows: [
-          { term: 'We predicted', text: own?.stamped ? predictionSentence(plan, own.stamped) : 'No prediction was written down.' },
-          ...(nearness ? [{ term: 'How it came', text: nearnessWords(plan, nearness) }] : []),
+          {
+            term: alone ? 'I predicted' : 'We predicted',
+            text: own?.stamped ? predictionSentence(plan, own.stamped) : 'No prediction was written down.',
+          },
+          ...guesses.map((guess) => ({ term: 'How it came', text: `${sentenceCase(guessWords(plan, guess))}.` })),
+          ...(nearness && guesses.length === 0 ? [{ term: 'How it came', text: nearnessWords(plan, nearness) }] : []),
           ...(own?.later.length
-            ? [{ term: 'We changed our mind', text: own.later.map((one) => predictionSentence(plan, one)).join(' ') }]
+            ? [
+                {
+                  term: alone ? 'I changed my mind' : 'We changed our mind',
+                  text: own.later.map((one) => predictionSentence(plan, one)).join(' '),
+                },
+              ]
             : []),
           ...methodRows(plan).slice(0, 3),
         ],
       },
-      ...(table.length > 0 ? [{ kind: 'heading' as const, text: 'What we measured, beside the class' }, ...table] : []),
+      ...(table.length > 0
+        ? [{ kind: 'heading' as const, text: `What ${alone ? 'I' : 'we'} measured, beside the class` }, ...table]
+        : []),
       ...triesBlocks(plan, record, group),
       ...(odd.length > 0 ? [{ kind: 'list' as const, items: odd }] : []),
       ...(seen.length > 0
@@ -107,7 +131,7 @@ export function teacherNotes(plan: Plan, record: LessonRecord): Report {
       {
         kind: 'table',
         caption: 'Group by group',
-        head: ['Group', 'Done well', 'To work on next', 'Our words used'],
+        head: [ownerHeading(plan), 'Done well', 'To work on next', 'Our words used'],
         figures: false,
         rows: signs.map(({ group, well, next, words }) => {
           const said = plan.groupNotes[group]
@@ -147,9 +171,11 @@ function headOf(plan: Plan, title: string): Pick<Report, 'title' | 'under' | 'qu
 }
 
 function predictedWords(plan: Plan, record: LessonRecord): string {
+  const guesses = guessesOf(plan, record.predictions)
+  if (guesses.length > 0) return guessedWords(plan, guesses)
   const most = tallyOf(plan, record.predictions)
     .filter((one) => one.most > 0)
-    .map((one) => `${counted(one.most, 'group')} said ${nameOfCondition(plan, one.condition)} most`)
+    .map((one) => `${countedOwners(plan, one.most)} said ${nameOfCondition(plan, one.condition)} most`)
   const hands = Object.entries(handsOf(record.predictions)?.values ?? {})
     .filter(([, count]) => count > 0)
     .map(([id, count]) => `${counted(count, 'hand')} for ${nameOfCondition(plan, id)}`)
@@ -170,7 +196,9 @@ function methodRows(plan: Plan): { term: string; text: string }[] {
   const shared = plan.materials.filter(({ per }) => per === 'class').map(({ name }) => name)
   const before = plan.resetList.length === 0 ? '' : ` Before every trial: ${plan.resetList.join('; ')}.`
   return [
-    { term: words.changed, text: `${changedFactor(plan)?.name ?? '…'}: ${conditions || '…'}` },
+    ...(isEachChild(plan) && !changedFactor(plan)
+      ? []
+      : [{ term: words.changed, text: `${changedFactor(plan)?.name ?? '…'}: ${conditions || '…'}` }]),
     ...(seriesIn(plan).length > 0 ? [{ term: 'And', text: `${seriesFactor(plan)?.name ?? '…'}: ${seriesNames(plan)}` }] : []),
     { term: words.measured, text: measured.join('; ') || '…' },
     { term: words.kept, text: kept.join('; ') || '…' },
@@ -203,9 +231,9 @@ function doneWords(plan: Plan): string {
     case 'together':
       return `The class together, at one apparatus, each condition ${times}.`
     case 'share-out':
-      return `${counted(plan.groups.length, 'group')}, ${conditionsEach(plan)} of ${counted(activeConditions(plan).length, 'condition')} each, ${times}.`
+      return `${countedOwners(plan, plan.groups.length)}, ${conditionsEach(plan)} of ${counted(activeConditions(plan).length, 'condition')} each, ${times}.`
     default:
-      return `${counted(plan.groups.length, 'group')}, each condition ${times}.`
+      return `${countedOwners(plan, plan.groups.length)}, each condition ${times}.`
   }
 }
 

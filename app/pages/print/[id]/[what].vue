@@ -11,6 +11,7 @@ const school = shallowRef<School>(NO_SCHOOL)
 const trouble = ref('')
 /** What is counted with the cupboard in mind. */
 const KIT: PrintoutName[] = ['trays', 'picking', 'shopping', 'getting-ready', 'count-back']
+const WITH_CODE: PrintoutName[] = ['codes']
 const REPORTS: PrintoutName[] = ['report', 'group-report', 'teacher-notes']
 const sheets: Record<PrintoutName, Component> = {
   trays: defineAsyncComponent(() => import('~/components/print/TrayLists.vue')),
@@ -21,6 +22,7 @@ const sheets: Record<PrintoutName, Component> = {
   'count-back': defineAsyncComponent(() => import('~/components/print/CountBackSheet.vue')),
   rota: defineAsyncComponent(() => import('~/components/print/WhoDoesWhat.vue')),
   jobs: defineAsyncComponent(() => import('~/components/print/JobsSheet.vue')),
+  codes: defineAsyncComponent(() => import('~/components/print/CodeStrips.vue')),
   'visit-slips': defineAsyncComponent(() => import('~/components/print/VisitSlips.vue')),
   planning: defineAsyncComponent(() => import('~/components/print/PlanningSheet.vue')),
   'planning-blank': defineAsyncComponent(() => import('~/components/print/PlanningSheet.vue')),
@@ -43,6 +45,7 @@ const more = computed(() => {
   if (what.value === 'poster-a3' || what.value === 'poster-4a4')
     return { record, sheets: what.value === 'poster-a3' ? 'a3' : 'four-a4' }
   if (REPORTS.includes(what.value)) return { record }
+  if (WITH_CODE.includes(what.value)) return { code: whole.value?.lesson.code ?? '' }
   if (KIT.includes(what.value)) return { school: school.value }
   return what.value === 'planning-blank' ? { blank: true } : {}
 })

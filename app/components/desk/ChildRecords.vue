@@ -1,0 +1,51 @@
+<script setup lang="ts">
+/** Each child's own record: its seat, its code, and whether the seat is empty today. */
+const lesson = useLesson()
+const plan = computed(() => lesson.plan!)
+function toggle(place: number): void {
+  lesson.edit((draft) => {
+    const record = draft.groups[place]!
+    record.away = record.away.length > 0 ? [] : [1]
+  })
+}
+</script>
+
+<template>
+  <section aria-label="A record for each child" class="mt-near">
+    <p>
+      Each child has a seat, which you know, and a code, which it keeps to itself: the code opens its own page on a tablet and
+      stands for it in tables.
+    </p>
+    <ul class="seats mt-near">
+      <li v-for="(child, place) in plan.groups" :key="child.id">
+        <VBtn
+          size="small"
+          :aria-pressed="child.away.length > 0"
+          :aria-label="`Seat ${place + 1}, ${child.name}, is away`"
+          :class="{ away: child.away.length > 0 }"
+          @click="toggle(place)"
+        >
+          {{ place + 1 }} <strong class="ml-tight">{{ child.name }}</strong>
+        </VBtn>
+      </li>
+    </ul>
+    <p class="row hint">
+      <span class="grow">Press a seat that is empty today: nothing is left open for it.</span>
+      <VBtn size="small" :href="`/print/${lesson.id}/codes`" target="_blank">Print the strips with the codes</VBtn>
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.seats {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(92px, 1fr));
+  gap: var(--gap-close);
+}
+.seats :deep(.v-btn) {
+  width: 100%;
+}
+.away {
+  text-decoration: line-through;
+}
+</style>
