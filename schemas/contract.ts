@@ -17,6 +17,7 @@ import type {
   RowKindName,
   RowOf,
 } from '../core/lesson'
+import type { HeapOfCards, OwnQuestion, Together, TogetherChange, TogetherWay } from '../core/together'
 import type { Judged, Term, TermLesson } from '../core/wording/reports'
 import type { RowBody, StationBody } from './rows'
 import type { CalendarBody, HeldBody } from './school'
@@ -36,6 +37,8 @@ export interface DeskLesson {
   archived: boolean
   /** Whose it is; null for the head desk. */
   desk: string | null
+  /** The lessons it runs together with. */
+  together: string | null
   savedAt: string
 }
 
@@ -63,6 +66,7 @@ export interface StationView extends BoardView {
   epoch: string
   /** The record is the whole class's, since its numbers may be seen. */
   all: boolean
+  together: StationTogether | null
 }
 
 /** A station as the desk sees it. */
@@ -230,7 +234,7 @@ interface Contract extends DeskRows, StationRows {
 
   'GET /api/lessons': { query: ShelfQuestion; answer: ShelfPage }
   'POST /api/lessons': Begun & { body: NewLesson }
-  'POST /api/lessons/open': Begun & { body: { text: string } }
+  'POST /api/lessons/open': { body: { text: string }; answer: { id: string; together?: string } }
   'GET /api/investigations': { answer: Investigations }
   'POST /api/demo': Begun
   'GET /api/demo/walk': { answer: { lesson: string | null } }
@@ -284,6 +288,18 @@ interface Contract extends DeskRows, StationRows {
   'PUT /api/calendar': { body: CalendarBody; answer: { calendar: Calendar } }
   'POST /api/tables': { body: { data: string }; answer: { rows: string[][] } }
 
+  'GET /api/together': { answer: { together: TogetherEntry[] } }
+  'POST /api/together': { body: { lessons: string[] }; answer: { id: string } }
+  'GET /api/together/[together]': { answer: TogetherView }
+  'PUT /api/together/[together]': { body: TogetherChange; answer: { together: Together } }
+  'DELETE /api/together/[together]': { answer: { done: true } }
+  'PUT /api/together/[together]/lessons': { body: { lessons: string[] }; answer: { done: true } }
+  'PUT /api/together/[together]/groups': { body: GroupTogetherBody; answer: { done: true } }
+  'GET /api/together/[together]/events': { query: { since: number }; answer: Stream }
+  'GET /api/together/[together]/school': { answer: { school: School } }
+  'GET /api/together/[together]/file': { answer: Download }
+
+  'POST /api/stations/own-question': { body: OwnQuestionBody; answer: { lesson: string } }
   'GET /api/stations': { query: { code: string }; answer: JoinView }
   'POST /api/stations': { body: JoinBody; answer: { token: string } }
   'GET /api/station': { query: { record: boolean }; answer: StationView }
@@ -298,13 +314,62 @@ export interface JoinBody {
   code: string
   group?: string
   own?: string
+  /** One of several lessons that run together, and the name of the group. */
+  lesson?: string
+  name?: string
 }
 
-/** What a lesson's code opens: its groups, or none where each child types its own code. */
+/** What a code opens: the groups of a lesson, or none where each child types its own code; or several lessons that run together. */
 export interface JoinView {
   title: string
   each: Each
   groups: Pick<Group, 'id' | 'name' | 'shape'>[]
+  together: JoinTogether | null
+}
+
+/** Of lessons that run together: who is in which, and what a question of one's own can be made of. */
+export interface JoinTogether {
+  way: TogetherWay
+  groups: Pick<Group, 'name' | 'shape'>[]
+  lessons: { id: string; title: string; question: string; groups: string[] }[]
+  /** Nothing where groups may not ask their own. */
+  heap: HeapOfCards | null
+}
+
+export interface GroupTogetherBody {
+  lesson: string
+  name: string
+  takesPart: boolean
+}
+
+export interface OwnQuestionBody extends OwnQuestion {
+  code: string
+  name: string
+}
+
+/** Several lessons that run together, as desk and board see them. */
+export interface TogetherView {
+  id: string
+  code: string
+  together: Together
+  lessons: { id: string; code: string; plan: Plan; board: BoardState; record: LessonRecord; revision: number }[]
+  event: number
+}
+
+/** Lessons that run together, on the shelf. */
+export interface TogetherEntry {
+  id: string
+  title: string
+  lessons: { id: string; title: string }[]
+}
+
+/** What a station knows of the lessons that its own runs together with. */
+export interface StationTogether {
+  code: string
+  way: TogetherWay
+  ownQuestions: boolean
+  /** Those its group may go on to, its own among them. */
+  lessons: { id: string; title: string; here: boolean }[]
 }
 
 export type RouteName = keyof Contract & string

@@ -88,8 +88,11 @@ export const joinSchema = Joi.object<JoinBody>({
   code: Joi.string().max(LONGEST.code).required(),
   group: planId.optional(),
   own: Joi.string().max(LONGEST.code),
+  lesson: uuid.optional(),
+  name: Joi.string().trim().min(1).max(LONGEST.groupName),
 })
-  .xor('group', 'own')
+  .xor('group', 'own', 'name')
+  .and('lesson', 'name')
   .required()
 
 const passphrase = Joi.string().trim().max(LONGEST.passphrase).required()

@@ -17,7 +17,7 @@ import {
 } from '~~/core/lesson'
 import { foreseen } from '~~/core/station'
 import { checkReading, withEvents, type AskedEntry, type Doubt } from '~~/core/record'
-import type { JoinBody, StationView } from '~~/schemas/contract'
+import type { JoinBody, StationTogether, StationView } from '~~/schemas/contract'
 import type { Sent, Waiting, WaitingState } from '~/following/waitingLine'
 
 const TOKEN = 'jolly-beaker-station'
@@ -39,6 +39,7 @@ export function useStation() {
   /** The code of the lesson, for whoever takes the tablet next. */
   const code = ref('')
   const locked = ref(false)
+  const together = shallowRef<StationTogether | null>(null)
   /** The record is the whole class's. */
   const all = ref(false)
   const connected = ref(true)
@@ -83,6 +84,7 @@ export function useStation() {
   function takeView(view: StationView): void {
     group.value = view.group
     code.value = view.code
+    together.value = view.together
     locked.value = view.locked
     plan.value = view.plan
     board.value = view.board
@@ -112,7 +114,12 @@ export function useStation() {
       // Others' numbers come, or go.
       if (turned) open()
     }
-    if (events.some((event) => event.kind === 'plan' || (event.kind === 'station' && event.station === own))) void refresh()
+    if (
+      events.some(
+        (event) => event.kind === 'plan' || event.kind === 'together' || (event.kind === 'station' && event.station === own),
+      )
+    )
+      void refresh()
   }
 
   async function refresh(): Promise<void> {
@@ -187,6 +194,7 @@ export function useStation() {
     board,
     group,
     code,
+    together,
     locked,
     all,
     lookAgain: open,

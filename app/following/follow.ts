@@ -5,14 +5,14 @@ import { openLine, type LineListeners } from './line'
 const GATHER_FOR = 100
 const LOOK_AGAIN_AFTER = 3000
 
-export interface Followed<View> {
+export interface Followed<View, Happened = LessonEvent> {
   /** The whole of it, with the number of the last event in it. */
   load(): Promise<View & { event: number }>
   /** Where its further events come from. */
   events(since: number): string
   opened(view: View): void | Promise<void>
   /** Events that came close together. */
-  take(events: LessonEvent[]): void
+  take(events: Happened[]): void
   /** Does the line stand. */
   state?(stands: boolean): void
   presence?(): void
@@ -30,18 +30,18 @@ export interface Followed<View> {
  * again while it cannot be reached.
  * @returns ends it
  */
-export function follow<View>(
-  followed: Followed<View>,
+export function follow<View, Happened = LessonEvent>(
+  followed: Followed<View, Happened>,
   clock: Clock = deviceClock,
-  line: (address: (since: number) => string, since: number, listeners: LineListeners) => () => void = openLine,
+  line: (address: (since: number) => string, since: number, listeners: LineListeners<Happened>) => () => void = openLine,
 ): () => void {
   let ended = false
-  let gathered: LessonEvent[] = []
+  let gathered: Happened[] = []
   let cancelGathering: (() => void) | undefined
   let cancelLooking = () => {}
   let endLine = () => {}
 
-  function gather(event: LessonEvent): void {
+  function gather(event: Happened): void {
     gathered.push(event)
     cancelGathering ??= clock.after(followed.gatherFor ?? GATHER_FOR, () => {
       cancelGathering = undefined

@@ -23,8 +23,8 @@ const thisBrowser: Browser = {
   },
 }
 
-export interface LineListeners {
-  event(event: LessonEvent): void
+export interface LineListeners<Happened = LessonEvent> {
+  event(event: Happened): void
   /** Does the line stand. */
   state(stands: boolean): void
   /** A station came or went. */
@@ -41,10 +41,10 @@ export interface LineListeners {
  * @param address of the events since a number
  * @returns ends it
  */
-export function openLine(
+export function openLine<Happened = LessonEvent>(
   address: (since: number) => string,
   since: number,
-  listeners: LineListeners,
+  listeners: LineListeners<Happened>,
   clock: Clock = deviceClock,
   browser: Browser = thisBrowser,
 ): () => void {
@@ -69,7 +69,7 @@ export function openLine(
     source.onmessage = (message: MessageEvent<string>) => {
       heard()
       last = Number(message.lastEventId) || last
-      listeners.event(JSON.parse(message.data) as LessonEvent)
+      listeners.event(JSON.parse(message.data) as Happened)
     }
     if (listeners.presence) source.addEventListener('presence', listeners.presence)
     if (listeners.older) source.addEventListener('older', listeners.older)

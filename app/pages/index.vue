@@ -62,8 +62,8 @@ async function openFile(): Promise<void> {
     const { lessonOfPackage } = zipped ? await import('~~/core/formats') : { lessonOfPackage: () => undefined }
     const text = zipped ? lessonOfPackage(new Uint8Array(await file.arrayBuffer())) : await file.text()
     if (text === undefined) return restore(file)
-    const { id } = await callServer('POST /api/lessons/open', { body: { text } })
-    await navigateTo(`/lesson/${id}/plan`)
+    const { id, together } = await callServer('POST /api/lessons/open', { body: { text } })
+    await navigateTo(together ? `/together/${together}` : `/lesson/${id}/plan`)
   })
 }
 
@@ -76,6 +76,7 @@ async function restore(file: File): Promise<void> {
 const { mode, desks, others, look: lookAtDesks, leave } = useDesks()
 const arranging = ref(false)
 const handing = shallowRef<ShelfEntry>()
+const joining = shallowRef<ShelfEntry>()
 const more = computed(() => [
   { label: 'Term overview', run: () => void navigateTo('/term') },
   { label: 'Save everything as one file', run: () => void navigateTo('/api/library', { external: true }) },
@@ -140,6 +141,7 @@ async function attempt(work: () => Promise<void>): Promise<void> {
       </QuietBtn>
     </section>
 
+    <LazyTogetherShelf v-if="lessons && lessons.length > 1 && !find" />
     <template v-if="lessons?.length">
       <section v-for="part in parts" :key="part.name" class="part mt-18px">
         <h3 class="text-soft text-lead">{{ part.name }}</h3>
@@ -152,6 +154,7 @@ async function attempt(work: () => Promise<void>): Promise<void> {
             @duplicate="duplicate(lesson)"
             @archive="archive(lesson)"
             @hand-over="handing = lesson"
+            @together="joining = lesson"
           />
         </ul>
       </section>
@@ -171,6 +174,14 @@ async function attempt(work: () => Promise<void>): Promise<void> {
       :desks="others"
       @update:model-value="handing = undefined"
       @done="handed"
+    />
+
+    <LazyRunTogether
+      v-if="joining"
+      :model-value="true"
+      :lesson="joining"
+      :lessons="lessons ?? []"
+      @update:model-value="joining = undefined"
     />
 
     <LazyKeysDialog v-if="keysOpen" v-model="keysOpen" view="shelf" />

@@ -70,9 +70,16 @@ const place = computed(() =>
 watch(place, () => focusHeading(page.value), { flush: 'post' })
 
 /** The tablet goes to another child, which types its own code. */
-const before = ref('')
+const before = ref({ code: '', name: '' })
 function nextChild(): void {
-  before.value = station.code.value
+  leaveFor({ code: station.code.value, name: '' })
+}
+/** The group goes on to another of the investigations that run together. */
+function nextInvestigation(): void {
+  leaveFor({ code: station.together.value!.code, name: own.value?.name ?? '' })
+}
+function leaveFor(next: { code: string; name: string }): void {
+  before.value = next
   skipped.value = { prediction: false, practice: false }
   doing.value = 'testing'
   station.leave()
@@ -237,10 +244,12 @@ async function written(readings: NewReading[]): Promise<void> {
             :record="record"
             :group="group"
             :all="station.all.value"
+            :together="station.together.value"
             :progress="now.progress"
             @fix="fixing = $event"
             @propose="propose"
             @next="nextChild"
+            @next-investigation="nextInvestigation"
           />
         </div>
         <footer class="flex flex-wrap justify-center gap-x-block mt-auto text-center" :inert="locked">
@@ -250,6 +259,7 @@ async function written(readings: NewReading[]): Promise<void> {
             <LinkBtn v-if="now.begun" class="leave" @click="propose">Offer a sentence</LinkBtn>
             <LinkBtn v-if="now.begun && plan.criteria.length > 0" class="leave" @click="doing = 'telling'">After a visit</LinkBtn>
           </template>
+          <LinkBtn v-if="station.together.value" class="leave" @click="nextInvestigation">Another investigation</LinkBtn>
           <LinkBtn class="leave" @click="station.leave">Leave this station</LinkBtn>
         </footer>
       </template>

@@ -18,6 +18,8 @@ export const useLesson = defineStore('lesson', () => {
   const notices = useNotices()
   const id = ref('')
   const code = ref('')
+  /** The lessons that it runs together with. */
+  const together = ref<string | null>(null)
   const board = ref<BoardState>(USUAL_BOARD)
   /** Goes up when a station of this lesson came, went, or was changed. */
   const stationsChanged = ref(0)
@@ -77,6 +79,7 @@ export const useLesson = defineStore('lesson', () => {
     saver?.end()
     id.value = lesson.id
     code.value = lesson.code
+    together.value = lesson.together
     board.value = lesson.board
     plan.value = lesson.plan
     history.value = noHistory()
@@ -215,6 +218,7 @@ export const useLesson = defineStore('lesson', () => {
   return {
     id,
     code,
+    together,
     board,
     stationsChanged,
     merging,

@@ -27,7 +27,9 @@ export function readAgainstEach(text: string, tables: ReadTable[]): ReadConclusi
     concerned(span).every((table) => has(reads[tables.indexOf(table)]!.doubts, code, span))
   const doubts: ClaimDoubt[] = []
   const met = new Set<string>()
-  const all = reads.flatMap((read, place) => read.doubts.map((doubt) => ({ ...doubt, ...measureOf(tables, place) })))
+  const all = reads.flatMap((read, place) =>
+    read.doubts.map((doubt) => ({ ...doubt, ...measureOf(tables, place), ...(place > 0 && { table: place }) })),
+  )
   for (const doubt of all) {
     const at = doubt.at.filter((span) => !met.has(`${doubt.code}/${span.from}`) && isAgainst(doubt.code, span))
     const unplaced =
@@ -79,7 +81,19 @@ function namedIn(part: string, from: number, text: string, tables: ReadTable[]):
   const inSeries = tables.filter(({ series }) => series && isSaid(series.name, part))
   const among = inSeries.length > 0 ? inSeries : tables
   const byMeasure = among.filter(({ plan }) => isOfMeasure(part, from, text, plan, tables))
+  const byCondition = ofConditions(part, from, text, byMeasure.length > 0 ? byMeasure : among)
+  if (byCondition.length > 0) return byCondition
   return byMeasure.length > 0 ? byMeasure : inSeries
+}
+
+/** Of tables of different lessons those that have what a part of the text names; none where that tells none of them apart. */
+function ofConditions(part: string, from: number, text: string, tables: ReadTable[]): ReadTable[] {
+  const named = tables.filter(({ plan }) =>
+    sentencesOf(text, plan).some(({ mentions }) =>
+      mentions.some((one) => one.kind === 'condition' && one.from >= from && one.from < from + part.length),
+    ),
+  )
+  return named.length < tables.length ? named : []
 }
 
 function isSaid(name: string, part: string): boolean {

@@ -7,7 +7,11 @@ import { sentencesOf, type Span, type Stretch } from './conclusion/mentions'
 import { effects, noDifference, outsideTested, proof, tooCertain } from './conclusion/statements'
 
 /** What may be said against a conclusion, with the places where it says so; what is left out has no place. */
-export type ClaimDoubt = { at: Span[]; /** Of which of several measures, where that is not the first. */ measure?: string } & (
+export type ClaimDoubt = {
+  at: Span[]
+  /** Of which of several measures, where that is not the first. */ measure?: string
+  /** Which of several tables it is said of, where that is not the first one. */ table?: number
+} & (
   | { code: 'claims-too-much'; grade: Grade; words: string[] }
   | { code: 'claims-no-difference'; grade: Grade; words: string[] }
   | { code: 'names-another-winner'; named: string; winner: string }

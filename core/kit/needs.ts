@@ -105,7 +105,7 @@ function needOf(plan: Plan, material: Material, work: Work, school: School): Nee
   }
 }
 
-function packsFor(short: number, needed: number, { pack, price, stock }: Supply): Need['packs'] {
+export function packsFor(short: number, needed: number, { pack, price, stock }: Supply): Need['packs'] {
   if (!pack || short === 0) return undefined
   const count = Math.ceil(withoutNoise(short / pack))
   return {
@@ -119,7 +119,7 @@ function packsFor(short: number, needed: number, { pack, price, stock }: Supply)
  * What buying everything that is short costs, and how many of the things have no price.
  * @example billOf(needs) // => { things: 0, cost: 0, unpriced: 0 }
  */
-export function billOf(needs: Need[]): { things: number; cost: number; unpriced: number } {
+export function billOf(needs: Pick<Need, 'short' | 'packs'>[]): { things: number; cost: number; unpriced: number } {
   const short = needs.filter((need) => need.short > 0)
   const costs = short.flatMap(({ packs }) => (packs?.cost === undefined ? [] : [packs.cost]))
   return {

@@ -1,7 +1,7 @@
 import { EVERY_KIND, rowsOf, USUAL_BOARD, type BoardState, type LessonEvent, type LessonRecord } from '../lesson'
 
 export type JournalKind = LessonEvent['kind']
-export const JOURNAL_KINDS: readonly JournalKind[] = [...EVERY_KIND.map(({ kind }) => kind), 'station', 'board', 'plan']
+export const JOURNAL_KINDS: readonly JournalKind[] = [...EVERY_KIND.map(({ kind }) => kind), 'station', 'board', 'plan', 'together']
 
 /** One thing that happened. */
 export interface JournalLine {

@@ -81,7 +81,7 @@ export function publicRecord(record: LessonRecord): LessonRecord {
 
 /** Does a station hear of this event. */
 export function isHeardBy(event: LessonEvent, { station, group, all }: Omit<StationSight, 'live'>): boolean {
-  if (event.kind === 'plan' || event.kind === 'board') return true
+  if (event.kind === 'plan' || event.kind === 'board' || event.kind === 'together') return true
   if (event.kind === 'station') return event.station === station
   return (
     (all && !CONFIDENTIAL.has(event.kind)) ||

@@ -176,3 +176,14 @@ export { challengePrompt, challengeSentences } from './challenge'
 export { bestSoFarWords, gainWords, tryFigure, tryLine } from './tries'
 export { guessedWords, guessesWords, guessWords, heapSentences, ownerHeading, seatWords } from './eachChild'
 export { countedOwners, ownersWord, ownerWord } from './owners'
+export {
+  boundWords,
+  circuitTogetherWords,
+  fitTogetherWords,
+  foundWords,
+  ownCheckLines,
+  ownProblemWords,
+  stepTogetherWords,
+  TOGETHER_VIEW_WORDS,
+  WAY_WORDS,
+} from './together'

@@ -15,6 +15,7 @@ export const JOURNAL_WORDS: Record<JournalKind, string> = {
   station: 'Stations',
   board: 'Board and clock',
   plan: 'The plan',
+  together: 'Running together',
 }
 
 const STATION_WORDS = {
@@ -61,6 +62,8 @@ export function journalWords(plan: Plan, { event, times }: JournalLine): string 
       const clock = clockStarted === null ? 'clock by the timetable' : 'test clock runs'
       return `board: ${shown}, ${clock}, numbers ${results === 'live' ? 'shown' : 'hidden'}, sound ${sound ? 'on' : 'off'}`
     }
+    case 'together':
+      return times === 1 ? 'what runs together was changed' : `what runs together was changed, ${times} times`
     case 'plan':
       return times === 1 ? 'the plan was changed' : `the plan was changed, ${times} times`
   }

@@ -33,6 +33,9 @@ const WORDS = {
   'supersedes-unknown': () => 'The reading to be corrected is not in this lesson and group. Load the page again.',
   'no-such-card': () => 'This card is not left over any more. Load the page again and choose another.',
   'no-own-question': () => 'This group has not picked a wondering yet. Pick one for it first.',
+  'own-question-open': () =>
+    'This question is not whole yet. Tap what you change and what you measure, and name two things to try.',
+  'together-full': ({ most }: { most: number }) => `No more than ${most} lessons run together. Take one out first.`,
   'no-date': () => 'The lesson has no day or no start yet. Choose both at the Clock, then save the calendar file.',
 
   'not-a-picture': () => 'This is not a picture that can be shown. Choose a PNG, JPEG or WebP picture.',

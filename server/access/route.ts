@@ -6,6 +6,7 @@ import { pathSchema } from '../../schemas/requests'
 import { findLesson, type StoredLesson } from '../database/lessons'
 import { useDatabase } from '../database/connection'
 import type { Database } from '../database/open'
+import { findTogether, type StoredTogether } from '../database/together'
 import { findStation, type Station } from '../database/stations'
 import { readJsonBody, type BodyKind } from './body'
 import { pathWords } from './pathWords'
@@ -70,6 +71,24 @@ export function lessonRoute<Name extends RouteName>(
     const at = await requireDesk(event)
     return answer({ ...(await readCall<Name>(event, shape)), ...at, lesson: await lessonOf(event, at) })
   })
+}
+
+/** A route of a desk about lessons that run together, named in the path. */
+export function togetherRoute<Name extends RouteName>(
+  shape: Shape<Name>,
+  answer: (call: Call<Name> & AtDesk & { together: StoredTogether }) => Answer<Name>,
+): EventHandler {
+  return guarded(async (event) => {
+    const at = await requireDesk(event)
+    return answer({ ...(await readCall<Name>(event, shape)), ...at, together: await togetherOf(event, at) })
+  })
+}
+
+async function togetherOf(event: H3Event, { desk }: AtDesk): Promise<StoredTogether> {
+  const { together: id } = checked(pathSchema(['together']), getRouterParams(event))
+  const together = await findTogether(await useDatabase(), id!)
+  if (!together || (desk !== null && together.desk !== desk)) throw notFound('together')
+  return together
 }
 
 /** What a station's route knows besides: `entered` is when the children typed it in, earlier than now where it had to wait for the line. */

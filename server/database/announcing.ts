@@ -132,7 +132,7 @@ export async function lastEventNumber(database: Database, lesson: string): Promi
 
 /** What happened besides the rows of the record: the plan's changes, the board's, the stations'. */
 export async function listOtherEvents(database: Database, lesson: string): Promise<{ at: string; body: LessonEvent }[]> {
-  const kinds: LessonEvent['kind'][] = ['plan', 'board', 'station']
+  const kinds: LessonEvent['kind'][] = ['plan', 'board', 'station', 'together']
   const rows = await database
     .select({ at: events.at, body: events.body })
     .from(events)

@@ -106,6 +106,7 @@ export function toLesson(row: typeof lessons.$inferSelect): StoredLesson {
     board: { ...USUAL_BOARD, ...row.board },
     archived: row.archivedAt !== null,
     desk: row.desk,
+    together: row.together,
     savedAt: row.savedAt.toISOString(),
   }
 }

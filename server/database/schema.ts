@@ -16,6 +16,7 @@ import {
 import type { Calendar } from '../../core/clock'
 import type { Thing } from '../../core/kit'
 import { ROW_KINDS, type BoardState, type LessonEvent, type ListName, type Plan } from '../../core/lesson'
+import type { Together } from '../../core/together'
 import type { Judged, LessonFace } from '../../core/wording/reports'
 import type { Move } from '../../schemas/contract'
 import { rowTable, type RowTable } from './rowTable'
@@ -37,6 +38,15 @@ export const desks = pgTable('desks', {
   hash: text('hash').notNull(),
 })
 
+/** Lessons that run together: one code, and what they have in common. */
+export const togethers = pgTable('togethers', {
+  id: uuid('id').primaryKey(),
+  code: text('code').notNull().unique(),
+  body: jsonb('body').$type<Together>().notNull(),
+  desk: uuid('desk').references(() => desks.id),
+  createdAt: when('created_at'),
+})
+
 export const lessons = pgTable('lessons', {
   id: uuid('id').primaryKey(),
   plan: jsonb('plan').$type<Plan>().notNull(),
@@ -49,6 +59,9 @@ export const lessons = pgTable('lessons', {
   /** What the board shows; null until somebody changes it. */
   board: jsonb('board').$type<BoardState>(),
   archivedAt: timestamp('archived_at', { withTimezone: true, mode: 'date' }),
+  /** What it runs together with, and since when. */
+  together: uuid('together').references(() => togethers.id),
+  togetherSince: timestamp('together_since', { withTimezone: true, mode: 'date' }),
   createdAt: when('created_at'),
   savedAt: when('saved_at'),
 })

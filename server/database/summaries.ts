@@ -1,7 +1,7 @@
 import { and, asc, eq, gt, inArray, isNotNull, isNull, ne, or, sql, type SQL } from 'drizzle-orm'
 import { isDeepStrictEqual } from 'node:util'
 import type { Week } from '../../core/clock'
-import type { Taking } from '../../core/kit'
+import { takesOf, type Taking } from '../../core/kit'
 import type { Plan } from '../../core/lesson'
 import { faceOf, type Judged, type LessonFace, type Term } from '../../core/wording/reports'
 import type { ShelfQuestion } from '../../schemas/contract'
@@ -10,6 +10,7 @@ import { MADE_BY } from './madeBy'
 import type { Database } from './open'
 import { events, lessons, moves, summaries } from './schema'
 import { seenAt } from './seenAt'
+import { planAsTaken } from './takenTogether'
 
 /** What is stored of a lesson for lists, and from when. */
 export interface Summary {
@@ -27,7 +28,7 @@ export interface Summary {
 
 /** Writes what follows from the plan alone, together with the plan. */
 export async function saveFace(database: Database, lesson: string, plan: Plan): Promise<void> {
-  const face = faceOf(plan)
+  const face = { ...faceOf(plan), takes: takesOf(await planAsTaken(database, lesson, plan)) }
   const { className, date } = face
   const [before] = await database.select({ face: summaries.face }).from(summaries).where(eq(summaries.lesson, lesson))
   const row = { face, date, className, words: wordsOf(plan, face), madeBy: MADE_BY }

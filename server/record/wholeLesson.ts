@@ -6,6 +6,7 @@ import { lastEventNumber } from '../database/announcing'
 import { CODE_WORDS } from '../database/codeWords'
 import { findLesson, findLessonByCode, toLesson, type StoredLesson } from '../database/lessons'
 import type { Database } from '../database/open'
+import { findTogetherByCode } from '../database/together'
 import type { StoredPicture } from '../database/pictures'
 import { lessons, pictures } from '../database/schema'
 import { saveFace } from '../database/summaries'
@@ -37,18 +38,18 @@ export async function addLesson(
     await saveFace(transaction, id, plan)
     if (record) for (const kind of EVERY_KIND) await insertRows(transaction, kind, id, rowsOf(record, kind))
     for (const picture of hook) await transaction.insert(pictures).values({ ...picture, lesson: id, at: now })
-    return toLesson({ ...row, board: null })
+    return toLesson({ ...row, board: null, together: null, togetherSince: null })
   })
 }
 
 const ASKED_FOR_SHORT = 20
 
-/** A code that no lesson has; one lesson after the other looks for one, in whatever process. Where many are taken it gets longer. */
-async function freeCode(database: Database): Promise<string> {
+/** A code that neither a lesson has nor several that run together; one lesson after the other looks for one, in whatever process. Where many are taken it gets longer. */
+export async function freeCode(database: Database): Promise<string> {
   await database.execute(sql`select pg_advisory_xact_lock(${CHOOSING_CODES})`)
   for (let asked = 0; ; asked += 1) {
     const most = asked < ASKED_FOR_SHORT ? 100 : 10_000
     const code = `${CODE_WORDS[randomInt(CODE_WORDS.length)]} ${randomInt(most / 10, most)}`
-    if (!(await findLessonByCode(database, code))) return code
+    if (!(await findLessonByCode(database, code)) && !(await findTogetherByCode(database, code))) return code
   }
 }

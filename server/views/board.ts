@@ -7,6 +7,7 @@ import type { StoredLesson } from '../database/lessons'
 import type { Database } from '../database/open'
 import type { Station } from '../database/stations'
 import { loadLesson } from '../record/wholeLesson'
+import { stationTogether } from './joinTogether'
 import { sightOf } from './sight'
 
 /** @param withRecord without it the record is empty: for a page that follows the events and only wants the plan anew */
@@ -35,6 +36,7 @@ export async function loadStation(
     board: lesson.board,
     record: withRecord ? recordSeenBy(record, sight) : EMPTY_RECORD,
     event: withRecord ? event : 0,
+    together: await stationTogether(database, lesson, station),
   }
 }
 

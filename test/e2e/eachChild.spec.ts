@@ -8,7 +8,6 @@ test('every child its own: codes on strips, keyed by seat, a station of its own,
   const lesson = await lessonWith(
     baseURL,
     (plan) => {
-      plan.children = 12
       plan.changed = null
       plan.conditions = plan.conditions.slice(0, 1)
       plan.repeats = 1
@@ -20,12 +19,16 @@ test('every child its own: codes on strips, keyed by seat, a station of its own,
   await openStop(page, lesson, 'plan')
   const dialog = await openClass(page)
   await choose(dialog.getByLabel('Writes down its own'), 'each child')
-  await expect(dialog.getByRole('button', { name: /^Seat \d+, [A-Z]\d\d, is away$/ })).toHaveCount(12)
+  await expect(dialog.getByRole('button', { name: /^Seat \d+, [A-Z]\d\d, is away$/ })).toHaveCount(lesson.plan.children)
   await dialog.getByRole('button', { name: /^Seat 3, / }).click()
   await dialog.getByRole('button', { name: 'Done' }).click()
   await saved(page)
   await expect(page.getByText('What does each of us find')).toBeVisible()
-  const { plan } = (await client(baseURL).open(lesson.id)).lesson
+  const { call, open } = client(baseURL)
+  const { plan, revision } = (await open(lesson.id)).lesson
+  // A dozen of them are there.
+  for (const child of plan.groups.slice(12)) child.away = [1]
+  expect((await call('PUT', `/api/lessons/${lesson.id}/plan`, { plan, revision })).status).toBe(200)
   const codes = plan.groups.map(({ name }) => name)
 
   await page.goto(`/print/${lesson.id}/codes`)

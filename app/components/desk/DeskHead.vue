@@ -25,6 +25,9 @@ const settingUp = ref(false)
       <h1>{{ plan.title || 'Lesson without a name' }}</h1>
       <p class="soft text-body">
         <LinkBtn data-target="class" @click="settingUp = true">{{ classWords(plan) }}</LinkBtn>
+        <template v-if="lesson.together">
+          · <NuxtLink :to="`/together/${lesson.together}`">runs together with others</NuxtLink></template
+        >
         <template v-if="when">
           ·
           <span class="nowrap">{{ when }}</span>

@@ -33,7 +33,11 @@ const sentences = computed(() => {
       their own average.
     </p>
     <p v-for="one in sentences" :key="one">{{ one }}</p>
-    <HeapOfNumbers v-if="bins" :bins="bins" :caption="`How often each size came, of ${counted(values.length, 'number')}`" />
+    <HeapOfNumbers
+      v-if="bins"
+      :bins="bins"
+      :caption="`How often each size came, of ${counted(values.length, isEachChild(plan) ? 'number' : 'reading')}`"
+    />
     <table class="ruled">
       <caption class="sr-only">
         What each

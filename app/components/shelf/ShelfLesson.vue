@@ -4,7 +4,7 @@ import type { ShelfEntry } from '~~/schemas/contract'
 
 /** One lesson on the shelf: how full its beaker is, when it is, what came out, and what it waits for. */
 const props = defineProps<{ lesson: ShelfEntry; mayHandOver: boolean }>()
-const emit = defineEmits<{ duplicate: []; archive: []; handOver: [] }>()
+const emit = defineEmits<{ duplicate: []; archive: []; handOver: []; together: [] }>()
 const when = computed(() => {
   const { date, start } = props.lesson
   return date === '' ? 'no day yet' : `${dayWords(date)}${start ? `, ${start}` : ''}`
@@ -19,6 +19,7 @@ const there = computed(() => {
 })
 const more = computed(() => [
   { label: 'Duplicate', run: () => emit('duplicate') },
+  { label: 'Run together with …', run: () => emit('together') },
   { label: props.lesson.archived ? 'Take back' : 'Put away', run: () => emit('archive') },
   ...(props.mayHandOver ? [{ label: 'Hand over', run: () => emit('handOver') }] : []),
 ])

@@ -3,11 +3,19 @@ import { histogram } from '~~/core/charts'
 import { activeConditions, isEachChild, letterOf, type LessonRecord, type Plan, type Reading } from '~~/core/lesson'
 import { ownGuesses } from '~~/core/predictions'
 import { cellKey, groupAverages, type Progress } from '~~/core/record'
+import type { StationTogether } from '~~/schemas/contract'
 import { counted, guessWords, nameOfCondition, readingWords } from '~~/core/wording'
 
 /** All is written down: the group's own numbers, each of which can still be put right; a child's beside its guess and among the class's. */
-const props = defineProps<{ plan: Plan; record: LessonRecord; group: string; all: boolean; progress: Progress }>()
-defineEmits<{ fix: [reading: Reading]; propose: []; next: [] }>()
+const props = defineProps<{
+  plan: Plan
+  record: LessonRecord
+  group: string
+  all: boolean
+  together: StationTogether | null
+  progress: Progress
+}>()
+defineEmits<{ fix: [reading: Reading]; propose: []; next: []; nextInvestigation: [] }>()
 const alone = computed(() => isEachChild(props.plan))
 const guesses = computed(() =>
   alone.value ? ownGuesses(props.plan, props.record).filter(({ group }) => group === props.group) : [],
@@ -37,6 +45,7 @@ const heaps = computed(() => {
       :caption="`${nameOfCondition(plan, heap.id)}: ${counted(heap.count, 'child', 'children')}`"
     />
     <div class="flex flex-wrap gap-near">
+      <MainBtn v-if="together && together.lessons.length > 1" @click="$emit('nextInvestigation')">Next investigation</MainBtn>
       <MainBtn v-if="alone" @click="$emit('next')">Next child</MainBtn>
       <QuietBtn v-if="alone" @click="$emit('propose')">Say what you found out</QuietBtn>
       <MainBtn v-else @click="$emit('propose')">Say what you found out</MainBtn>

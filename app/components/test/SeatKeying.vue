@@ -3,7 +3,7 @@ import { activeConditions, LONGEST, measuredCard } from '~~/core/lesson'
 import { unitOf } from '~~/core/quantity'
 import { asksOneGuess, finished } from '~~/core/predictions'
 import { nextSeat, placeOfSeat, readEntry, writesStartAndFinish } from '~~/core/record'
-import { nameOfCondition, nameOfGroup, readErrorWords, readingWords, writeReading } from '~~/core/wording'
+import { nameOfCondition, readErrorWords, readingWords, seatWords, sentenceCase, writeReading } from '~~/core/wording'
 
 /** Strips keyed in one after the other: seat, guess, number, Enter, and the next seat that is still open. */
 const lesson = useLesson()
@@ -37,7 +37,7 @@ async function write(): Promise<void> {
   if (!read.ok) return void (trouble.value = readErrorWords(read.code))
   if (asksGuess.value && guess.value.trim() !== '' && !(await writeGuess())) return
   const row = readingRow(place.value, read.value, read.unit, number.value)
-  const name = `Seat ${seat.value}, ${nameOfGroup(plan.value, row.group)}`
+  const name = sentenceCase(seatWords(plan.value, row.group))
   if (!(await lesson.addReadings([row]))) return
   last.value = `${name}: ${readingWords(plan.value, row)}`
   const next = nextSeat(plan.value, readings.value, seat.value!)

@@ -4,10 +4,12 @@ import { textFileSchema } from '../../../schemas/requests'
 import { deskRoute } from '../../access/route'
 import { openedFile } from '../../files/readBeside'
 import { pictureBytes } from '../../files/pictureBytes'
+import { isTogetherFile, openTogether } from '../../files/together'
 import { addLesson } from '../../record/wholeLesson'
 
-/** Opens a lesson file as a further lesson. A file that is not whole changes nothing. */
+/** Opens a lesson file as a further lesson, or all lessons of a file of several that run together. A file that is not whole changes nothing. */
 export default deskRoute<'POST /api/lessons/open'>({ body: textFileSchema, large: 'file' }, async ({ database, body, desk }) => {
+  if (isTogetherFile(body.text)) return openTogether(database, body.text, desk)
   const file = await openedFile(body.text)
   return {
     id: (await addLesson(database, file.plan, withFreshIds(file, randomUUID), file.pictures.map(pictureBytes), { desk })).id,

@@ -1,0 +1,90 @@
+<script setup lang="ts">
+import { LONGEST } from '~~/core/lesson'
+import { checkOwnQuestion, MOST_OWN, type HeapOfCards } from '~~/core/together'
+import { ownCheckLines, ownProblemWords } from '~~/core/wording'
+
+/** A group's own question: one card of what could be changed, one of what could be measured, what it tries, and a look at whether that is fair. */
+const props = defineProps<{ heap: HeapOfCards; code: string; name: string }>()
+const emit = defineEmits<{ asked: [lesson: string]; back: [] }>()
+const change = ref('')
+const measure = ref('')
+const tries = ref(['', '', ''])
+const trouble = ref('')
+const asked = computed(() => ({ change: change.value, measure: measure.value, conditions: tries.value }))
+const check = computed(() => checkOwnQuestion(props.heap, asked.value))
+
+async function ask(): Promise<void> {
+  trouble.value = ''
+  try {
+    const body = { code: props.code, name: props.name, ...asked.value }
+    emit('asked', (await callServer('POST /api/stations/own-question', { body })).lesson)
+  } catch (error) {
+    trouble.value = messageOf(error)
+  }
+}
+</script>
+
+<template>
+  <form class="own" @submit.prevent="ask">
+    <h1 class="text-large text-center">Our own question</h1>
+    <p class="text-title font-heading" role="status">
+      How does <strong>{{ change || '…' }}</strong> change <strong>{{ measure || '…' }}</strong>?
+    </p>
+    <fieldset>
+      <legend>Tap what you change: one card</legend>
+      <VBtn v-for="one in heap.changes" :key="one.name" :aria-pressed="one.name === change" @click="change = one.name">{{
+        one.name
+      }}</VBtn>
+    </fieldset>
+    <fieldset>
+      <legend>Tap what you measure: one card</legend>
+      <VBtn v-for="one in heap.measures" :key="one.name" :aria-pressed="one.name === measure" @click="measure = one.name">{{
+        one.name
+      }}</VBtn>
+    </fieldset>
+    <fieldset v-if="change">
+      <legend>What do you try? At least two</legend>
+      <TextField
+        v-for="(_, place) in tries"
+        :key="place"
+        bare
+        :label="`Try ${place + 1}`"
+        v-model="tries[place]!"
+        :longest="LONGEST.name"
+        :placeholder="place === 0 ? 'for example 2 cm' : ''"
+      />
+      <LinkBtn v-if="tries.length < MOST_OWN" @click="tries.push('')">One more</LinkBtn>
+    </fieldset>
+    <section v-if="change && measure" aria-label="Is it fair?" class="sheet">
+      <h2 class="text-lead">Is it fair?</h2>
+      <p v-for="problem in check.problems" :key="problem"><span aria-hidden="true">○</span> {{ ownProblemWords(problem) }}</p>
+      <template v-if="check.problems.length === 0">
+        <p v-for="line in ownCheckLines(check)" :key="line"><span aria-hidden="true">✓</span> {{ line }}</p>
+      </template>
+    </section>
+    <p v-if="trouble" class="trouble text-lead" role="alert">{{ trouble }}</p>
+    <div class="flex flex-wrap gap-near">
+      <VBtn @click="$emit('back')">Back</VBtn>
+      <MainBtn type="submit" :disabled="check.problems.length > 0">This is our question</MainBtn>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.own {
+  display: grid;
+  gap: var(--gap-part);
+  width: 100%;
+}
+fieldset {
+  display: flex;
+  flex-wrap: wrap;
+  gap: var(--gap-near);
+  border: 0;
+}
+legend {
+  width: 100%;
+  margin-bottom: var(--gap-close);
+  font-weight: 700;
+}
+</style>

@@ -1,0 +1,41 @@
+<script setup lang="ts">
+import type { Found } from '~~/core/together'
+import { foundWords, question } from '~~/core/wording'
+
+/** What each investigation found, how sure, in one line with a small graph; the same at the desk and on the board. */
+defineProps<{ found: Found[]; big?: boolean }>()
+</script>
+
+<template>
+  <ul class="found" :class="{ big }" aria-label="What each found">
+    <li v-for="one in found" :key="one.lesson">
+      <SmallBars :bars="one.bars" />
+      <div>
+        <h2 class="font-heading">
+          <span v-if="big">{{ one.plan.title || 'Lesson without a name' }}</span>
+          <NuxtLink v-else :to="`/lesson/${one.lesson}/results`">{{ one.plan.title || 'Lesson without a name' }}</NuxtLink>
+        </h2>
+        <p class="soft">{{ question(one.plan) }}</p>
+        <p class="said">{{ foundWords(one) }}</p>
+      </div>
+      <span class="soft nowrap">{{ one.done }} of {{ one.all }} read</span>
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+li {
+  display: grid;
+  grid-template-columns: 120px minmax(0, 1fr) auto;
+  gap: var(--gap-block);
+  align-items: center;
+  padding: var(--gap-wide) 0;
+  border-bottom: 1px solid var(--line);
+}
+h2 {
+  font-size: var(--type-title);
+}
+.said {
+  font-weight: 700;
+}
+</style>

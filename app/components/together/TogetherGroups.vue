@@ -1,0 +1,130 @@
+<script setup lang="ts">
+import { BOUNDS } from '~~/core/lesson'
+import { circuitTogether, groupsTogether, MOST_SETS, TOGETHER_WAYS } from '~~/core/together'
+import { circuitTogetherWords, question, WAY_WORDS } from '~~/core/wording'
+import type { TogetherView } from '~~/schemas/contract'
+
+/** Who does what: a tick for each group in each lesson, or the rota where all go round. */
+const props = defineProps<{ running: ReturnType<typeof useTogether>; view: TogetherView }>()
+const members = computed(() => props.running.members.value)
+const together = computed(() => props.view.together)
+const groups = computed(() => groupsTogether(members.value))
+const circuit = computed(() => circuitTogether(members.value, together.value))
+const titleOf = (lesson: string | undefined) =>
+  members.value.find((one) => one.lesson === lesson)?.plan.title || 'a lesson without a name'
+const setsOf = (lesson: string) => together.value.sets[lesson] ?? 1
+const ways = TOGETHER_WAYS.map((value) => ({ value, title: WAY_WORDS[value].name, hint: WAY_WORDS[value].what }))
+async function addMissing(): Promise<void> {
+  for (const { lesson, group } of circuit.value.missing) await props.running.setGroup(lesson, group, true)
+}
+const takeOut = (lesson: string) => props.running.setLessons(props.view.lessons.map(({ id }) => id).filter((id) => id !== lesson))
+</script>
+
+<template>
+  <section aria-label="Who does what">
+    <div class="row items-end">
+      <ChoiceField
+        label="Groups and investigations"
+        :model-value="together.way"
+        :options="ways"
+        @update:model-value="running.change({ way: $event })"
+      />
+      <TickField
+        label="groups may ask their own question"
+        :model-value="together.ownQuestions"
+        @update:model-value="running.change({ ownQuestions: $event })"
+      />
+      <NumberField
+        v-if="together.way === 'circuit'"
+        whole
+        label="Seconds to the next place"
+        :model-value="together.walk"
+        v-bind="BOUNDS.walkSeconds"
+        @update:model-value="running.change({ walk: $event ?? 0 })"
+      />
+    </div>
+    <p class="hint">{{ WAY_WORDS[together.way].what }}</p>
+
+    <ul class="lessons">
+      <li v-for="one in view.lessons" :key="one.id" class="row">
+        <NuxtLink :to="`/lesson/${one.id}/plan`" class="font-heading font-bold">{{
+          one.plan.title || 'Lesson without a name'
+        }}</NuxtLink>
+        <span class="grow soft">{{ question(one.plan) }}</span>
+        <NumberField
+          v-if="together.way === 'circuit'"
+          inline
+          whole
+          label="Sets in the room"
+          :model-value="setsOf(one.id)"
+          :least="1"
+          :most="MOST_SETS"
+          @update:model-value="running.change({ sets: { ...together.sets, [one.id]: $event ?? 1 } })"
+        />
+        <QuietBtn size="small" :aria-label="`Take out ${one.plan.title}`" @click="takeOut(one.id)">Take out</QuietBtn>
+      </li>
+    </ul>
+
+    <template v-if="together.way === 'circuit'">
+      <p class="large mt-wide" role="status">{{ circuitTogetherWords(circuit, together.minutes) }}</p>
+      <p v-if="circuit.missing.length > 0" class="row">
+        <span><span aria-hidden="true">▲</span> Not every group is in every investigation yet.</span>
+        <VBtn size="small" @click="addMissing">Put every group into each</VBtn>
+      </p>
+      <div class="scroll" tabindex="0" role="group" aria-label="Rota">
+        <table class="ruled">
+          <thead>
+            <tr>
+              <th scope="col">Group</th>
+              <th v-for="(_, round) in circuit.rounds" :key="round" scope="col">round {{ round + 1 }}</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="(name, place) in circuit.groups" :key="name">
+              <th scope="row">
+                <span class="flex items-center gap-near"><ShapeBadge :shape="groups[place]!.shape" /> {{ name }}</span>
+              </th>
+              <td v-for="(row, round) in circuit.rounds" :key="round">{{ row[place] ? titleOf(row[place]) : 'writes up' }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+    </template>
+    <div v-else class="scroll" tabindex="0" role="group" aria-label="Groups in each lesson">
+      <table class="ruled">
+        <thead>
+          <tr>
+            <th scope="col">Group</th>
+            <th v-for="one in view.lessons" :key="one.id" scope="col">{{ one.plan.title || 'Lesson without a name' }}</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="group in groups" :key="group.name">
+            <th scope="row">
+              <span class="flex items-center gap-near"><ShapeBadge :shape="group.shape" /> {{ group.name }}</span>
+            </th>
+            <td v-for="one in view.lessons" :key="one.id">
+              <TickField
+                :label="`${group.name} does ${one.plan.title}`"
+                :model-value="group.ids[one.id] !== undefined"
+                @update:model-value="running.setGroup(one.id, group.name, $event)"
+              >
+                <span class="sr-only">{{ group.name }} does {{ one.plan.title }}</span>
+              </TickField>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.lessons {
+  margin: var(--gap-wide) 0;
+}
+.lessons li {
+  padding: var(--gap-close) 0;
+  border-bottom: 1px solid var(--line);
+}
+</style>

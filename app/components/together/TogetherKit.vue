@@ -1,0 +1,61 @@
+<script setup lang="ts">
+import { NO_SCHOOL, type School } from '~~/core/kit'
+import { kitTogether, type Member, type Together } from '~~/core/together'
+import { amountWords, counted, measuredWords } from '~~/core/wording'
+
+/** The kits of all lessons as one sum. */
+const props = defineProps<{ id: string; members: Member[]; together: Together }>()
+const { kitchen, money } = useCustoms()
+const school = shallowRef<School>(NO_SCHOOL)
+onMounted(async () => {
+  const path = { together: props.id }
+  const answer = await callServer('GET /api/together/[together]/school', { path }).catch(() => undefined)
+  if (answer) school.value = answer.school
+})
+const rows = computed(() => kitTogether(props.members, props.together, school.value))
+const titleOf = (lesson: string) => props.members.find((one) => one.lesson === lesson)?.plan.title || 'Lesson without a name'
+const short = computed(() => rows.value.filter((row) => row.short > 0).length)
+</script>
+
+<template>
+  <section aria-label="Kit of all lessons">
+    <p class="large" role="status">
+      {{ counted(rows.length, 'thing') }} for all lessons{{
+        short > 0 ? `, ${short} of them short` : ', enough of each as far as it is counted'
+      }}.
+    </p>
+    <div class="scroll" tabindex="0" role="group" aria-label="Things">
+      <table class="ruled">
+        <thead>
+          <tr>
+            <th scope="col">Thing</th>
+            <th scope="col" class="figure">For all</th>
+            <th scope="col">Of that</th>
+            <th scope="col">Place</th>
+            <th scope="col" class="figure">There</th>
+            <th scope="col" class="figure">Short</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="row in rows" :key="row.name + row.unit">
+            <th scope="row">{{ row.name || 'a thing without a name' }}</th>
+            <td class="figure">
+              <strong>{{ measuredWords(row.amount, row.unit, kitchen) }}</strong>
+            </td>
+            <td>{{ row.parts.map(({ lesson, amount }) => `${titleOf(lesson)} ${amountWords(amount, row.unit)}`).join(', ') }}</td>
+            <td>{{ row.supply.place }}</td>
+            <td class="figure">{{ row.supply.stock === undefined ? '–' : amountWords(row.supply.stock, row.unit) }}</td>
+            <td class="figure">
+              <template v-if="row.short > 0">
+                <span aria-hidden="true">▲ </span>{{ amountWords(row.short, row.unit) }}
+                <template v-if="row.packs">
+                  : {{ counted(row.packs.count, 'pack') }}{{ row.packs.cost === undefined ? '' : `, ${money(row.packs.cost)}` }}
+                </template>
+              </template>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+  </section>
+</template>

@@ -1,0 +1,98 @@
+import type { LessonEvent } from '~~/core/lesson'
+import { withEvents } from '~~/core/record'
+import { overviewOf, titleTogether, type Member, type TogetherChange } from '~~/core/together'
+import type { TogetherView } from '~~/schemas/contract'
+
+/** An event of one of the lessons. */
+interface Happened {
+  lesson: string
+  event: LessonEvent
+}
+
+/** Lessons that run together, kept up to date by the events of all of them: for the desk and for the board. */
+export function useTogether(id: string) {
+  const path = { together: id }
+  const view = shallowRef<TogetherView>()
+  const connected = ref(true)
+  const missing = ref(false)
+  const notices = useNotices()
+  let end = () => {}
+  const load = () => callServer('GET /api/together/[together]', { path })
+
+  onMounted(() => {
+    end = follow<TogetherView, Happened>({
+      load,
+      events: (since) => addressOf('GET /api/together/[together]/events', { path, query: { since } }),
+      opened: (whole) => void (view.value = whole),
+      take,
+      state: (stands) => (connected.value = stands),
+      failed: (error) => {
+        missing.value = error instanceof ServerRefusal && !error.away
+        return !missing.value
+      },
+    })
+  })
+  onBeforeUnmount(() => end())
+
+  function take(happened: Happened[]): void {
+    const now = view.value
+    if (!now) return
+    const anew = happened.some(({ event, lesson }) => event.kind === 'together' || (event.kind === 'plan' && isHere(lesson)))
+    const lessons = now.lessons.map((lesson) => {
+      const events = happened.filter((one) => one.lesson === lesson.id).map(({ event }) => event)
+      return events.length === 0 ? lesson : { ...lesson, record: withEvents(lesson.record, events) }
+    })
+    view.value = { ...now, lessons }
+    if (anew) void refresh()
+  }
+  const isHere = (lesson: string) => view.value?.lessons.some(({ id: one }) => one === lesson) ?? false
+
+  async function refresh(): Promise<void> {
+    const whole = await load().catch(() => undefined)
+    if (whole) view.value = whole
+  }
+
+  async function attempt(work: () => Promise<unknown>): Promise<boolean> {
+    try {
+      await work()
+      return true
+    } catch (error) {
+      notices.trouble(messageOf(error))
+      return false
+    }
+  }
+
+  /** Shown at once, and put right when the server says otherwise. */
+  async function change(body: TogetherChange): Promise<boolean> {
+    const { conclusionFrom: _from, ...shown } = body
+    if (view.value) view.value = { ...view.value, together: { ...view.value.together, ...shown } }
+    const done = await attempt(() => callServer('PUT /api/together/[together]', { path, body }))
+    if (!done) await refresh()
+    return done
+  }
+
+  async function setLessons(lessons: string[]): Promise<void> {
+    await attempt(() => callServer('PUT /api/together/[together]/lessons', { path, body: { lessons } }))
+    await refresh()
+  }
+
+  async function setGroup(lesson: string, name: string, takesPart: boolean): Promise<void> {
+    await attempt(() => callServer('PUT /api/together/[together]/groups', { path, body: { lesson, name, takesPart } }))
+    await refresh()
+  }
+
+  const members = computed<Member[]>(() => view.value?.lessons.map(({ id: lesson, plan }) => ({ lesson, plan })) ?? [])
+  return {
+    view,
+    connected,
+    missing,
+    change,
+    setLessons,
+    setGroup,
+    refresh,
+    attempt,
+    members,
+    title: computed(() => view.value?.together.title || titleTogether(members.value) || 'Running together'),
+    found: computed(() => overviewOf(view.value?.lessons.map(({ id: lesson, plan, record }) => ({ lesson, plan, record })) ?? [])),
+  }
+}

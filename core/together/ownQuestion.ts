@@ -1,0 +1,169 @@
+import { begunAnew, changedFactor, measuredCard, newMeasure, type Factor, type Group, type Measure, type Plan } from '../lesson'
+import { withNamedInstrument } from '../measuring'
+import { groupNamed, type Member } from './together'
+
+/** What the class could change, and what it could measure: every card of every lesson once, by its name. */
+export interface HeapOfCards {
+  changes: { name: string; how: string }[]
+  measures: { name: string; tool: string; repeats: number }[]
+}
+
+/** A group's own question as it taps and types it. */
+export interface OwnQuestion {
+  change: string
+  measure: string
+  /** What it wants to try: at least two. */
+  conditions: string[]
+}
+
+/** What a fair test of it takes, for a child to check. */
+export interface OwnCheck {
+  change: string
+  conditions: string[]
+  measure: string
+  tool: string
+  repeats: number
+  /** What stays the same, and how where that was said. */
+  kept: { name: string; how: string }[]
+  problems: OwnProblem[]
+}
+
+export type OwnProblem = 'no-change' | 'no-measure' | 'same-card' | 'few-conditions' | 'twice'
+
+export const FEWEST_OWN = 2
+export const MOST_OWN = 6
+
+/**
+ * The class's heap of cards.
+ * @example cardsTogether([{ lesson: 'a', plan: soakUpPlan() }]).measures[0]!.name // => 'how high water climbs in 60 s'
+ */
+export function cardsTogether(members: Member[]): HeapOfCards {
+  return {
+    changes: distinct(members.flatMap(({ plan }) => plan.factors.map(({ name, how }) => ({ name, how })))),
+    measures: distinct(
+      members.flatMap(({ plan }) => plan.measures.map(({ name, method }) => ({ name, tool: method.tool, repeats: plan.repeats }))),
+    ),
+  }
+}
+
+/**
+ * Is it a question that this group can test: two cards, at least two things to try, nothing twice; and what a fair test of it takes.
+ * @example checkOwnQuestion(cardsTogether([{ lesson: 'a', plan: soakUpPlan() }]), { change: 'the kind of paper', measure: '', conditions: [] }).problems // => ['no-measure', 'few-conditions']
+ */
+export function checkOwnQuestion(heap: HeapOfCards, { change, measure, conditions }: OwnQuestion): OwnCheck {
+  const named = trimmed(conditions)
+  const card = heap.measures.find(({ name }) => isSame(name, measure))
+  const problems: OwnProblem[] = []
+  if (!heap.changes.some(({ name }) => isSame(name, change))) problems.push('no-change')
+  if (!card) problems.push('no-measure')
+  if (change !== '' && isSame(change, measure)) problems.push('same-card')
+  if (named.length < FEWEST_OWN) problems.push('few-conditions')
+  if (distinct(named.map((name) => ({ name }))).length < named.length) problems.push('twice')
+  return {
+    ...{ change, conditions: named, measure, problems },
+    tool: card?.tool ?? '',
+    repeats: card?.repeats ?? 0,
+    kept: heap.changes.filter(({ name }) => !isSame(name, change) && !isSame(name, measure)),
+  }
+}
+
+/**
+ * The lesson in which the same is asked of the same things: the numbers count together. Undefined where it is a new question.
+ * @example sameQuestion([{ lesson: 'a', plan: soakUpPlan() }], { change: 'the width', measure: 'how long', conditions: [] }) // => undefined
+ */
+export function sameQuestion(members: Member[], asked: OwnQuestion): string | undefined {
+  return members.find(({ plan }) => asksTheSame(plan, { ...asked, conditions: trimmed(asked.conditions) }))?.lesson
+}
+
+/**
+ * A lesson of its own for a group that asks its own question: the class, day, kit and cards of the lesson that is nearest to it, the group alone, what it tries.
+ * @param group as it stands in any of the lessons
+ * @returns undefined where the cards are not the class's
+ * @example ownQuestionPlan([{ lesson: 'a', plan: soakUpPlan() }], soakUpPlan().groups[0]!, { change: 'the width', measure: 'how high water climbs in 60 s', conditions: ['1 cm', '4 cm'] }, newId)!.conditions.length // => 2
+ */
+export function ownQuestionPlan(members: Member[], group: Group, asked: OwnQuestion, newId: () => string): Plan | undefined {
+  const base = baseFor(members, asked.change, asked.measure)?.plan
+  if (!base) return undefined
+  const factor = base.factors.find(({ name }) => isSame(name, asked.change)) ?? factorOf(asked.change, newId)
+  const measure = base.measures.find(({ name }) => isSame(name, asked.measure)) ?? measureOf(members, asked.measure, base, newId)
+  const labels = trimmed(asked.conditions)
+  const known = changedFactor(base)?.id === factor.id ? base.conditions : []
+  const conditions = labels.map((label) => ({
+    ...(known.find((condition) => isSame(condition.label, label)) ?? { id: newId(), baseline: false }),
+    label,
+    leftOut: false,
+  }))
+  const ids = new Set(conditions.map(({ id }) => id))
+  const kept = (exceptions: Record<string, string>) => Object.fromEntries(Object.entries(exceptions).filter(([id]) => ids.has(id)))
+  const numbers = labels.every((label) => /^[\d.,]+\s*\S{0,4}$/.test(label))
+  return {
+    ...begunAnew(base),
+    title: `${group.name}: ${asked.change}`.slice(0, 200),
+    children: group.seats,
+    groups: [{ ...group, wondering: null }],
+    asked: { whose: 'groups', chosen: null },
+    factors: (base.factors.includes(factor) ? base.factors : [...base.factors, factor]).map((one) => ({
+      ...one,
+      exceptions: kept(one.exceptions),
+    })),
+    changed: factor.id,
+    measures: base.measures.includes(measure) ? base.measures : [...base.measures, measure],
+    measured: measure.id,
+    alsoMeasured: [],
+    unmarked: null,
+    conditions,
+    conditionsAs: numbers && base.conditionsAs === 'numbers' && known.length > 0 ? 'numbers' : 'kinds',
+    seriesFactor: null,
+    series: [],
+    arrangement: { ...base.arrangement, way: 'every-group' },
+    // What belongs to a condition of before belongs to none of these.
+    materials: base.materials.filter(({ condition }) => condition === null || ids.has(condition)),
+    cautionsAcknowledged: [],
+    groupNotes: {},
+  }
+}
+
+/** The lesson that has both cards, else the one with the thing to measure. */
+function baseFor(members: Member[], change: string, measure: string): Member | undefined {
+  const measuring = members.filter(({ plan }) => plan.measures.some(({ name }) => isSame(name, measure)))
+  return measuring.find(({ plan }) => plan.factors.some(({ name }) => isSame(name, change))) ?? measuring[0]
+}
+
+function factorOf(name: string, newId: () => string): Factor {
+  return { id: newId(), name, how: '', exceptions: {} }
+}
+
+/** A card of another lesson goes along with its instrument. */
+function measureOf(members: Member[], name: string, base: Plan, newId: () => string): Measure {
+  const there = members.flatMap(({ plan }) => plan.measures).find((card) => isSame(card.name, name))
+  return there ?? withNamedInstrument(newMeasure(newId(), name), base.kind)
+}
+
+/** The same thing changed to the same conditions, and the same measured. */
+function asksTheSame(plan: Plan, { change, measure, conditions }: OwnQuestion): boolean {
+  const active = plan.conditions.filter(({ leftOut }) => !leftOut).map(({ label }) => label)
+  return (
+    isSame(changedFactor(plan)?.name ?? '', change) &&
+    isSame(measuredCard(plan)?.name ?? '', measure) &&
+    active.length === conditions.length &&
+    conditions.every((label) => active.some((other) => isSame(label, other)))
+  )
+}
+
+/** Where the group stands in any of the lessons; undefined in none. */
+export function groupInAny(members: Member[], name: string): Group | undefined {
+  return members.map(({ plan }) => groupNamed(plan, name)).find((group) => group !== undefined)
+}
+
+function isSame(a: string, b: string): boolean {
+  return a.trim().toLowerCase() === b.trim().toLowerCase()
+}
+
+function trimmed(labels: string[]): string[] {
+  return labels.map((label) => label.trim()).filter((label) => label !== '')
+}
+
+/** Each name once, those without one left out. */
+function distinct<Card extends { name: string }>(cards: Card[]): Card[] {
+  return cards.filter(({ name }, at) => name.trim() !== '' && cards.findIndex((other) => isSame(other.name, name)) === at)
+}

@@ -1,0 +1,88 @@
+import type {
+  CircuitTogether,
+  FitTogether,
+  Found,
+  Interleaving,
+  OwnCheck,
+  OwnProblem,
+  TimedStep,
+  TogetherView,
+  TogetherWay,
+} from '../together'
+import type { Plan } from '../lesson'
+import { gradesInOne } from './severalTables'
+import { counted, list, nameOfCondition } from './names'
+import { gapSentence, gradeName, gradeSentence } from './evidence'
+import { stopwatchWords } from './clock'
+
+export const WAY_WORDS: Record<TogetherWay, { name: string; what: string }> = {
+  given: { name: 'Each group has its own', what: 'You say which group does what.' },
+  choose: { name: 'Groups choose', what: 'A group takes what it likes at its station, one after the other.' },
+  circuit: { name: 'All go round', what: 'Each investigation stays at its place, and every group comes to each once.' },
+}
+
+export const TOGETHER_VIEW_WORDS: Record<TogetherView, string> = {
+  join: 'How to join',
+  test: 'Testing',
+  overview: 'What each found',
+  agree: 'Our sentence',
+}
+
+const PROBLEM_WORDS: Record<OwnProblem, string> = {
+  'no-change': 'Tap one card: what do you change?',
+  'no-measure': 'Tap one card: what do you measure?',
+  'same-card': 'You cannot change what you measure. Take another card.',
+  'few-conditions': 'Name at least two things to try.',
+  twice: 'One of them stands there twice.',
+}
+
+/** What is still missing from a group's own question. */
+export function ownProblemWords(problem: OwnProblem): string {
+  return PROBLEM_WORDS[problem]
+}
+
+/** A fair test in children's words, line by line. `['We change only the width: 1 cm, 2 cm.', …]` */
+export function ownCheckLines({ change, conditions, measure, tool, repeats, kept }: OwnCheck): string[] {
+  const how = kept.map((one) => (one.how === '' ? one.name : `${one.name} (${one.how})`))
+  return [
+    `We change only ${change}: ${list(conditions)}.`,
+    ...(how.length > 0 ? [`We keep the same: ${list(how)}.`] : []),
+    `We measure ${measure}${tool === '' ? '' : ` with a ${tool.replace(/^(?:a|an|the)\s+/i, '')}`}, ${counted(repeats, 'time')} each.`,
+  ]
+}
+
+/** Does what all groups do fit into the time. `'All 42 trials are done after 31:30, of 40 minutes.'` */
+export function fitTogetherWords({ seconds, there, fits, within, all }: FitTogether): string {
+  if (all === 0) return 'No trials yet: name what each investigation compares.'
+  const minutes = counted(there / 60, 'minute')
+  return fits
+    ? `All ${counted(all, 'trial')} are done after ${stopwatchWords(seconds)}, of ${minutes}.`
+    : `${within} of ${counted(all, 'trial')} are done within ${minutes}; all of them take ${stopwatchWords(seconds)}.`
+}
+
+/** How near the timetable is to the best that can be. `'No timetable can end before 30:00; this one ends 5 in 100 later.'` */
+export function boundWords({ finish, bound }: Interleaving): string {
+  if (finish <= bound) return `No timetable can end before ${stopwatchWords(bound)}, and this one does not end later.`
+  return `No timetable can end before ${stopwatchWords(bound)}; this one ends ${Math.ceil((finish / bound - 1) * 100)} in 100 later.`
+}
+
+/** A circuit in one line. `'7 rounds of 6:30: 45:30, of 40 minutes.'` */
+export function circuitTogetherWords({ rounds, round, seconds, fits }: CircuitTogether, minutes: number): string {
+  const all = `${counted(rounds.length, 'round')} of ${stopwatchWords(round)}: ${stopwatchWords(seconds)}`
+  return `${all}, of ${counted(minutes, 'minute')}${fits ? '' : '. That does not fit: fewer repeats, or more sets of an investigation, make it shorter'}.`
+}
+
+/** `'tissue, trial 2'` */
+export function stepTogetherWords(plan: Plan, { condition, repeat }: Pick<TimedStep, 'condition' | 'repeat'>): string {
+  return plan.kind === 'order' ? `trial ${repeat}` : `${nameOfCondition(plan, condition)}, trial ${repeat}`
+}
+
+/** What one lesson found, in one line. `'Clear. Kitchen roll came first with 61 mm.'` */
+export function foundWords({ tables, done }: Pick<Found, 'tables' | 'done'>): string {
+  if (done === 0) return 'Nothing measured yet.'
+  if (tables.length > 1) return `${gradesInOne(tables)}.`
+  const [only] = tables
+  if (!only) return 'Nothing to compare yet.'
+  const { evidence } = only
+  return `${gradeName(evidence)}. ${evidence.spread ? gapSentence(only.plan, evidence.spread) : gradeSentence(only.plan, evidence)}`
+}

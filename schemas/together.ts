@@ -1,0 +1,45 @@
+import Joi from 'joi'
+import { BOUNDS, LONGEST } from '../core/lesson'
+import { MOST_OWN, MOST_SETS, MOST_TOGETHER, TOGETHER_VIEWS, TOGETHER_WAYS, WAITINGS, type TogetherChange } from '../core/together'
+import type { GroupTogetherBody, OwnQuestionBody } from './contract'
+import { isoTime, shortText, uuid } from './parts'
+
+const lessons = Joi.array().items(uuid.optional()).max(MOST_TOGETHER).unique().required()
+
+/** Which lessons run together. */
+export const lessonsSchema = Joi.object<{ lessons: string[] }, true>({ lessons }).required()
+
+const byLesson = (value: Joi.Schema) => Joi.object().pattern(uuid.optional(), value).max(MOST_TOGETHER)
+
+export const togetherSchema = Joi.object<TogetherChange>({
+  title: shortText.optional(),
+  way: Joi.string().valid(...TOGETHER_WAYS),
+  minutes: Joi.number().min(BOUNDS.lessonMinutes.least).max(BOUNDS.lessonMinutes.most),
+  walk: Joi.number().min(BOUNDS.walkSeconds.least).max(BOUNDS.walkSeconds.most),
+  ownQuestions: Joi.boolean(),
+  waiting: byLesson(Joi.string().valid(...WAITINGS)),
+  sets: byLesson(Joi.number().integer().min(1).max(MOST_SETS)),
+  conclusion: Joi.string().allow('').max(LONGEST.text),
+  conclusionFrom: Joi.string().allow('').max(LONGEST.text),
+  agreed: Joi.boolean(),
+  view: Joi.string()
+    .valid(...TOGETHER_VIEWS)
+    .allow(null),
+  clockStarted: isoTime.optional().allow(null),
+}).required()
+
+/** A group of the class takes part in one of the lessons, or not. */
+export const groupTogetherSchema = Joi.object<GroupTogetherBody, true>({
+  lesson: uuid,
+  name: Joi.string().trim().min(1).max(LONGEST.groupName).required(),
+  takesPart: Joi.boolean().required(),
+}).required()
+
+/** A group's own question, from its station. */
+export const ownQuestionSchema = Joi.object<OwnQuestionBody, true>({
+  code: Joi.string().max(LONGEST.code).required(),
+  name: Joi.string().trim().min(1).max(LONGEST.groupName).required(),
+  change: shortText,
+  measure: shortText,
+  conditions: Joi.array().items(shortText.optional()).max(MOST_OWN).required(),
+}).required()
