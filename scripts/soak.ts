@@ -1,5 +1,6 @@
 // npm run soak: thirty stations for ten minutes, the server killed twice, every station cut off once; prints what was lost.
 // A second desk opens the shelf of a thousand lessons and the term meanwhile. Options: --seconds 600 --stations 30 --lessons 1000 --no-pages
+// --together 3: the stations are in so many lessons that run together, with one code and one board.
 // --postgres: two processes on a PostgreSQL server, which restarts once; stations and board are spread over both.
 import { parseArgs } from 'node:util'
 import { soak } from '../test/soak/soak'
@@ -11,6 +12,7 @@ const { values } = parseArgs({
     lessons: { type: 'string' },
     'no-pages': { type: 'boolean' },
     postgres: { type: 'boolean' },
+    together: { type: 'string' },
   },
 })
 const [seconds, stations] = [Number(values.seconds ?? 600), Number(values.stations ?? 30)]
@@ -22,6 +24,7 @@ const { pages, shelf, stretches, ...figures } = await soak({
   pages: !values['no-pages'],
   lessons,
   postgres: values.postgres,
+  investigations: Number(values.together ?? 1),
 })
 const growth = (100 * (figures.memoryAfter - figures.memoryBefore)) / figures.memoryBefore
 console.log(

@@ -4,7 +4,8 @@ import { groupNamed, type Member } from './together'
 
 /** What the class could change, and what it could measure: every card of every lesson once, by its name. */
 export interface HeapOfCards {
-  changes: { name: string; how: string }[]
+  /** `beside`: what could be measured in a lesson that has this card. */
+  changes: { name: string; how: string; beside: string[] }[]
   measures: { name: string; tool: string; repeats: number }[]
 }
 
@@ -39,7 +40,9 @@ export const MOST_OWN = 6
  */
 export function cardsTogether(members: Member[]): HeapOfCards {
   return {
-    changes: distinct(members.flatMap(({ plan }) => plan.factors.map(({ name, how }) => ({ name, how })))),
+    changes: distinct(
+      members.flatMap(({ plan }) => plan.factors.map(({ name, how }) => ({ name, how, beside: measuredWhere(members, name) }))),
+    ),
     measures: distinct(
       members.flatMap(({ plan }) => plan.measures.map(({ name, method }) => ({ name, tool: method.tool, repeats: plan.repeats }))),
     ),
@@ -63,7 +66,9 @@ export function checkOwnQuestion(heap: HeapOfCards, { change, measure, condition
     ...{ change, conditions: named, measure, problems },
     tool: card?.tool ?? '',
     repeats: card?.repeats ?? 0,
-    kept: heap.changes.filter(({ name }) => !isSame(name, change) && !isSame(name, measure)),
+    kept: heap.changes
+      .filter(({ name, beside }) => !isSame(name, change) && beside.some((other) => isSame(other, measure)))
+      .map(({ name, how }) => ({ name, how })),
   }
 }
 
@@ -121,6 +126,12 @@ export function ownQuestionPlan(members: Member[], group: Group, asked: OwnQuest
     cautionsAcknowledged: [],
     groupNotes: {},
   }
+}
+
+/** What is measured in lessons that have a card of this name. */
+function measuredWhere(members: Member[], name: string): string[] {
+  const there = members.filter(({ plan }) => plan.factors.some((factor) => isSame(factor.name, name)))
+  return [...new Set(there.flatMap(({ plan }) => plan.measures.map((card) => card.name)))]
 }
 
 /** The lesson that has both cards, else the one with the thing to measure. */

@@ -24,6 +24,7 @@ const FOR_EVERYBODY = [
   'DELETE /api/desk',
   'GET /api/stations',
   'POST /api/stations',
+  'POST /api/stations/own-question',
 ]
 
 /** By another name than this computer's own, as a tablet on the network would ask. */

@@ -23,5 +23,5 @@ export const ROUTES: Route[] = ROUTE_FILES.flatMap(({ method, path }) =>
 
 /** The address of a route about this lesson, and about things that nobody has. */
 export function addressOf(path: string, lesson: string, unknown: string): string {
-  return path.replace('[lesson]', lesson).replace(/\[(thing|station|picture|desk|notice)\]/, unknown)
+  return path.replace('[lesson]', lesson).replace(/\[(thing|station|picture|desk|notice|together)\]/, unknown)
 }

@@ -37,7 +37,7 @@ export function followEvents(address: string, headers: Record<string, string>): 
 
   function take(block: string): void {
     last = Number(/^id: (\d+)$/m.exec(block)?.[1] ?? last)
-    const data = /^data: (\{"kind":"reading".*)$/m.exec(block)?.[1]
+    const data = /^data: (?:\{"lesson":"[^"]+","event":)?(\{"kind":"reading".*)$/m.exec(block)?.[1]
     const id = data && /"reading":\{"id":"([^"]+)"|"id":"([0-9a-f-]{36})"/.exec(data)
     const reading = id && (id[1] ?? id[2])
     if (reading && !arrived.has(reading)) arrived.set(reading, performance.now())

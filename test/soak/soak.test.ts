@@ -25,3 +25,17 @@ it('at two processes on one database server, which restarts in the middle, nothi
   expect(shelf.opened).toBeGreaterThan(10)
   expect(trouble).toMatchObject({ lost: 0, doubled: 0, outOfOrder: 0, refused: 0, stillWaiting: 0, unseen: 0 })
 }, 300_000)
+
+it('thirty stations in three investigations that run together, with one code and one board, lose nothing either', async () => {
+  const { entered, acknowledged, shelf, ...trouble } = await soak({
+    seconds: 40,
+    stations: 30,
+    pages: false,
+    lessons: 0,
+    investigations: 3,
+  })
+  expect(entered).toBeGreaterThan(300)
+  expect(acknowledged).toBe(entered)
+  expect(shelf.opened).toBeGreaterThan(10)
+  expect(trouble).toMatchObject({ lost: 0, doubled: 0, outOfOrder: 0, refused: 0, stillWaiting: 0, unseen: 0 })
+}, 300_000)

@@ -16,6 +16,8 @@ export interface SoakOptions {
   pages: boolean
   /** Two processes on a PostgreSQL server, which restarts once; without it one process on a folder. */
   postgres?: boolean
+  /** In how many lessons that run together, with one code, the stations are; one lesson alone where nothing is said. */
+  investigations?: number
   /** How many lessons of other classes stand on the shelf, which a second desk opens again and again, and the term with it. */
   lessons: number
 }
@@ -57,7 +59,14 @@ const SETTLES = 4000
 const LOOK_AGAIN = 300
 
 /** A whole class at its stations while the server is killed twice and every station loses the network once. */
-export async function soak({ seconds, stations: count, pages, lessons, postgres = false }: SoakOptions): Promise<SoakFigures> {
+export async function soak({
+  seconds,
+  stations: count,
+  pages,
+  lessons,
+  postgres = false,
+  investigations = 1,
+}: SoakOptions): Promise<SoakFigures> {
   const { folder, remove } = temporaryFolder()
   const port = await freePort()
   process.env.JOLLY_BEAKER_MEASURE = 'yes'
@@ -73,14 +82,15 @@ export async function soak({ seconds, stations: count, pages, lessons, postgres 
   const random = seededRandom(7)
   const whole = seconds * 1000
   try {
-    const { id, plan, desk, tokens } = await prepare(base, count)
-    const board = followEvents(`${baseOf(1)}/api/lessons/${id}/events`, desk)
+    const { ids, together, desk, tokens } = await prepare(base, count, investigations)
+    const [id] = ids
+    const board = followEvents(`${baseOf(1)}/api/${together ? `together/${together}` : `lessons/${id}`}/events`, desk)
     const lines = tokens.map(({ headers }, place) =>
       followEvents(`${baseOf(place)}/api/station/events?token=${headers.authorization!.slice(7)}`, {}),
     )
-    const watched = pages ? await watchPages(base, id, desk) : undefined
+    const watched = pages ? await watchPages(base, id!, desk) : undefined
     const stations = tokens.map(
-      ({ group, headers }, place) => new SoakStation(baseOf(place), headers, plan, group, () => 40 + 20 * random()),
+      ({ group, headers, plan }, place) => new SoakStation(baseOf(place), headers, plan, group, () => 40 + 20 * random()),
     )
     const outages: [number, number][] = []
     const start = performance.now()
@@ -130,14 +140,16 @@ export async function soak({ seconds, stations: count, pages, lessons, postgres 
     board.close()
     for (const line of lines) line.close()
 
-    const stored = (
-      await clientFor(base).call<{ record: { readings: { id: string; group: string }[] } }>(
+    const stored = []
+    for (const lesson of ids) {
+      const { body } = await clientFor(base).call<{ record: { readings: { id: string; group: string }[] } }>(
         'GET',
-        `/api/lessons/${id}`,
+        `/api/lessons/${lesson}`,
         undefined,
         desk,
       )
-    ).body.record.readings
+      stored.push(...body.record.readings)
+    }
     const times = latencies(stations, board.arrived, outages)
     return {
       ...compare(stations, stored),
@@ -185,21 +197,30 @@ function isBusy(share: number): boolean {
   return share >= BUSY.from && share < BUSY.from + BUSY.share
 }
 
-async function prepare(base: string, count: number) {
-  const { call, newLesson, joinStation, open } = clientFor(base)
-  const { lesson } = await newLesson()
+async function prepare(base: string, count: number, investigations: number) {
+  const { call, newLesson, open } = clientFor(base)
   const groups = Math.min(count, GROUP_NAMES.length)
-  const plan: Plan = { ...withGroups(lesson.plan, groups, () => crypto.randomUUID()), repeats: 5 }
-  await call('PUT', `/api/lessons/${lesson.id}/plan`, { plan, revision: lesson.revision })
-  const stored = (await open(lesson.id)).lesson
+  const lessons = []
+  for (let place = 0; place < investigations; place += 1) {
+    const { lesson } = await newLesson()
+    const plan: Plan = { ...withGroups(lesson.plan, groups, () => crypto.randomUUID()), repeats: 5 }
+    await call('PUT', `/api/lessons/${lesson.id}/plan`, { plan, revision: lesson.revision })
+    lessons.push((await open(lesson.id)).lesson)
+  }
+  const ids = lessons.map(({ id }) => id)
+  const together = investigations > 1 ? (await call<{ id: string }>('POST', '/api/together', { lessons: ids })).body.id : undefined
+  const code = together && (await call<{ code: string }>('GET', `/api/together/${together}`)).body.code
   const opened = await call('PUT', '/api/class-mode', { passphrase: 'a whole class at once' })
   const cookie = opened.headers.getSetCookie()[0]?.split(';')[0] ?? ''
   const tokens = []
   for (let place = 0; place < count; place += 1) {
-    const group = stored.plan.groups[place % groups]!.id
-    tokens.push({ group, headers: await joinStation(stored.code, group) })
+    const { id: lesson, code: own, plan } = lessons[place % investigations]!
+    const { id: group, name } = plan.groups[Math.floor(place / investigations) % groups]!
+    const joins = together ? { code, lesson, name } : { code: own, group }
+    const { body } = await call<{ token: string }>('POST', '/api/stations', joins)
+    tokens.push({ group, plan, headers: { authorization: `Bearer ${body.token}` } })
   }
-  return { id: lesson.id, plan: stored.plan, desk: { cookie }, tokens }
+  return { ids, together, desk: { cookie }, tokens }
 }
 
 async function killed(application: Application, data: string, port: number, environment: NodeJS.ProcessEnv): Promise<Application> {

@@ -82,6 +82,10 @@ fieldset {
   gap: var(--gap-near);
   border: 0;
 }
+.own :deep([aria-pressed='true']) {
+  border-width: 2.5px;
+  background: var(--green-light);
+}
 legend {
   width: 100%;
   margin-bottom: var(--gap-close);

@@ -35,6 +35,13 @@ li {
 h2 {
   font-size: var(--type-title);
 }
+.big :deep(svg) {
+  width: 150px;
+  height: auto;
+}
+.big li {
+  grid-template-columns: 170px minmax(0, 1fr) auto;
+}
 .said {
   font-weight: 700;
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { BOUNDS } from '~~/core/lesson'
-import { circuitTogether, groupsTogether, MOST_SETS, TOGETHER_WAYS } from '~~/core/together'
+import { circuitTogether, groupsTogether, MOST_SETS, TOGETHER_WAYS, type TogetherWay } from '~~/core/together'
 import { circuitTogetherWords, question, WAY_WORDS } from '~~/core/wording'
 import type { TogetherView } from '~~/schemas/contract'
 
@@ -17,18 +17,19 @@ const ways = TOGETHER_WAYS.map((value) => ({ value, title: WAY_WORDS[value].name
 async function addMissing(): Promise<void> {
   for (const { lesson, group } of circuit.value.missing) await props.running.setGroup(lesson, group, true)
 }
+/** In a circuit there is room for everybody at every time, until somebody says otherwise. */
+function choose(way: TogetherWay): void {
+  const enough = Math.max(1, Math.ceil(groups.value.length / Math.max(1, members.value.length)))
+  const sets = Object.fromEntries(members.value.map(({ lesson }) => [lesson, together.value.sets[lesson] ?? enough]))
+  void props.running.change(way === 'circuit' ? { way, sets } : { way })
+}
 const takeOut = (lesson: string) => props.running.setLessons(props.view.lessons.map(({ id }) => id).filter((id) => id !== lesson))
 </script>
 
 <template>
   <section aria-label="Who does what">
     <div class="row items-end">
-      <ChoiceField
-        label="Groups and investigations"
-        :model-value="together.way"
-        :options="ways"
-        @update:model-value="running.change({ way: $event })"
-      />
+      <ChoiceField label="Groups and investigations" :model-value="together.way" :options="ways" @update:model-value="choose" />
       <TickField
         label="groups may ask their own question"
         :model-value="together.ownQuestions"

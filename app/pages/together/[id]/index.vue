@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { LONGEST } from '~~/core/lesson'
+import { counted } from '~~/core/wording'
 
 /** Several lessons that run in one time: who does what, the clock, the kit, what each found, and one sentence across all. */
 const route = useRoute()
@@ -44,6 +45,7 @@ const openBoard = () => void window.open(`/together/${id}/board`, `board-${id}`)
       <TextField
         inline
         lazy
+        class="name"
         label="Name of it all"
         :placeholder="title"
         :longest="LONGEST.name"
@@ -68,6 +70,9 @@ const openBoard = () => void window.open(`/together/${id}/board`, `board-${id}`)
   width: min(1180px, 100%);
   margin: 0 auto;
   padding: var(--gap-block) var(--gap-block) var(--gap-far);
+}
+.name {
+  max-width: 560px;
 }
 .code {
   color: var(--ink);

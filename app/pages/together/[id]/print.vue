@@ -120,10 +120,12 @@ useHead({ title: () => `Print · ${title.value}` })
       <template v-if="together.way !== 'circuit' && fit && timetable">
         <h2 class="new-page">By the clock</h2>
         <p>{{ fitTogetherWords(fit) }} {{ boundWords(timetable) }}</p>
-        <section v-for="row in rows" :key="row.group" class="keep-together">
-          <h3>{{ row.group }}</h3>
-          <TogetherSteps :steps="row.steps" :members="members" />
-        </section>
+        <div class="columns">
+          <section v-for="row in rows" :key="row.group">
+            <h3>{{ row.group }}</h3>
+            <TogetherSteps :steps="row.steps" :members="members" />
+          </section>
+        </div>
       </template>
     </template>
   </main>
@@ -133,6 +135,16 @@ useHead({ title: () => `Print · ${title.value}` })
 h2 {
   margin: 5mm 0 2mm;
   font-size: 15pt;
+}
+.columns {
+  columns: 2;
+  column-gap: 8mm;
+  font-size: 9pt;
+}
+.columns :deep(td),
+.columns :deep(th) {
+  padding: 0.3mm 1mm;
+  font-size: 9pt;
 }
 h3 {
   margin: 3mm 0 1mm;
