@@ -328,7 +328,7 @@ export interface JoinView {
 }
 
 /** Of lessons that run together: who is in which, and what a question of one's own can be made of. */
-export interface JoinTogether {
+interface JoinTogether {
   way: TogetherWay
   groups: Pick<Group, 'name' | 'shape'>[]
   lessons: { id: string; title: string; question: string; groups: string[] }[]

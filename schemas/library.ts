@@ -1,8 +1,10 @@
 import Joi from 'joi'
 import type { Calendar } from '../core/clock'
+import { MOST_TOGETHER, type Together } from '../core/together'
 import { USUAL_CUSTOMS, type Customs, type School, type Thing } from '../core/kit'
 import { MOVE_REASONS, type Move } from './contract'
 import { calendarSchema, customsSchema, heldSchema, thingFields } from './school'
+import { togetherSchema } from './together'
 import { isoTime, oneOf, uuid, whole } from './parts'
 
 /** A thing of the cupboard with all that happened to it. */
@@ -30,6 +32,8 @@ export interface LibraryFile {
   calendars: { className: string; calendar: Calendar }[]
   held: School['held']
   customs: Customs
+  /** Which lessons run together, and what they have in common. */
+  togethers: { lessons: string[]; together: Together }[]
 }
 
 /** A backup holds no more, and so the cupboard takes no more. */
@@ -71,4 +75,8 @@ export const librarySchema = Joi.object<LibraryFile>({
   held: heldSchema,
   // Older backups do not say.
   customs: customsSchema.optional().default(USUAL_CUSTOMS),
+  togethers: Joi.array()
+    .items(Joi.object({ lessons: Joi.array().items(uuid.optional()).max(MOST_TOGETHER).required(), together: togetherSchema }))
+    .max(MOST_IN_LIBRARY.lessons)
+    .default([]),
 }).required()

@@ -6,6 +6,7 @@ import { benchRotas } from './bench/rotas'
 import { benchScreen } from './bench/screen'
 import { benchServer } from './bench/server'
 import { benchShelf } from './bench/shelf'
+import { benchTogether } from './bench/together'
 import { benchWeight } from './bench/weight'
 import type { Row, Size } from './bench/figures'
 
@@ -18,6 +19,7 @@ const parts: Record<string, (size: Size) => Row[] | Promise<Row[]>> = {
   screen: benchScreen,
   server: benchServer,
   shelf: benchShelf,
+  together: benchTogether,
   weight: benchWeight,
 }
 for (const [name, bench] of Object.entries(parts)) {

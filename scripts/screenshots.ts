@@ -26,6 +26,7 @@ async function takeAll(): Promise<void> {
   const [finished, halfPlanned, sprouting] = await Promise.all(
     ['Soak-up strips', 'Soak-up strips, a second look', 'Sprout watch'].map(called),
   )
+  const begin = async (investigation: string) => (await call<{ id: string }>('POST', '/api/lessons', { investigation })).body
   const desk = await newPage(DESK)
   const take = async (page: Page, name: string, path: string, ready: string) => {
     await page.goto(application.base + path)
@@ -53,7 +54,10 @@ async function takeAll(): Promise<void> {
   await take(desk, 'clock', at(finished, 'clock'), '.verdict')
   await desk.setViewportSize(DESK)
   await take(desk, 'cupboard', '/cupboard', '.low')
-  await take(desk, 'predict', at(finished, 'predict'), '.tally')
+  const lessons = [finished!.lesson.id, (await begin('bounce-back')).id, (await begin('ice-in-a-bag')).id]
+  const { body: together } = await call<{ id: string }>('POST', '/api/together', { lessons })
+  await take(desk, 'together', `/together/${together.id}?part=clock`, 'svg rect')
+  await call('DELETE', `/api/together/${together.id}`)
   await take(desk, 'test', at(finished, 'test'), '.cells')
   await take(desk, 'results', at(finished, 'results'), '.results-chart svg')
   await take(desk, 'agree', at(finished, 'agree'), '.starters')

@@ -1,6 +1,6 @@
 import type { LessonEvent } from '~~/core/lesson'
 import { withEvents } from '~~/core/record'
-import { overviewOf, titleTogether, type Member, type TogetherChange } from '~~/core/together'
+import { overviewOf, titleTogether, type Member, type Together, type TogetherChange } from '~~/core/together'
 import type { TogetherView } from '~~/schemas/contract'
 
 /** An event of one of the lessons. */
@@ -12,7 +12,12 @@ interface Happened {
 /** Lessons that run together, kept up to date by the events of all of them: for the desk and for the board. */
 export function useTogether(id: string) {
   const path = { together: id }
-  const view = shallowRef<TogetherView>()
+  const stored = shallowRef<TogetherView>()
+  /** What is on its way to the server: it stays as it was chosen, whatever older state comes in meanwhile. */
+  const onItsWay = shallowRef<TogetherChange[]>([])
+  const view = computed<TogetherView | undefined>(
+    () => stored.value && { ...stored.value, together: Object.assign({}, stored.value.together, ...onItsWay.value) as Together },
+  )
   const connected = ref(true)
   const missing = ref(false)
   const notices = useNotices()
@@ -23,7 +28,7 @@ export function useTogether(id: string) {
     end = follow<TogetherView, Happened>({
       load,
       events: (since) => addressOf('GET /api/together/[together]/events', { path, query: { since } }),
-      opened: (whole) => void (view.value = whole),
+      opened: (whole) => void (stored.value = whole),
       take,
       state: (stands) => (connected.value = stands),
       failed: (error) => {
@@ -35,21 +40,21 @@ export function useTogether(id: string) {
   onBeforeUnmount(() => end())
 
   function take(happened: Happened[]): void {
-    const now = view.value
+    const now = stored.value
     if (!now) return
     const anew = happened.some(({ event, lesson }) => event.kind === 'together' || (event.kind === 'plan' && isHere(lesson)))
     const lessons = now.lessons.map((lesson) => {
       const events = happened.filter((one) => one.lesson === lesson.id).map(({ event }) => event)
       return events.length === 0 ? lesson : { ...lesson, record: withEvents(lesson.record, events) }
     })
-    view.value = { ...now, lessons }
+    stored.value = { ...now, lessons }
     if (anew) void refresh()
   }
   const isHere = (lesson: string) => view.value?.lessons.some(({ id: one }) => one === lesson) ?? false
 
   async function refresh(): Promise<void> {
     const whole = await load().catch(() => undefined)
-    if (whole) view.value = whole
+    if (whole) stored.value = whole
   }
 
   async function attempt(work: () => Promise<unknown>): Promise<boolean> {
@@ -62,12 +67,15 @@ export function useTogether(id: string) {
     }
   }
 
-  /** Shown at once, and put right when the server says otherwise. */
+  /** Shown at once; what the server does not take is shown as it was. */
   async function change(body: TogetherChange): Promise<boolean> {
     const { conclusionFrom: _from, ...shown } = body
-    if (view.value) view.value = { ...view.value, together: { ...view.value.together, ...shown } }
-    const done = await attempt(() => callServer('PUT /api/together/[together]', { path, body }))
-    if (!done) await refresh()
+    onItsWay.value = [...onItsWay.value, shown]
+    const done = await attempt(async () => {
+      const { together } = await callServer('PUT /api/together/[together]', { path, body })
+      if (stored.value) stored.value = { ...stored.value, together }
+    })
+    onItsWay.value = onItsWay.value.filter((one) => one !== shown)
     return done
   }
 

@@ -28,7 +28,7 @@ export function readAgainstEach(text: string, tables: ReadTable[]): ReadConclusi
   const doubts: ClaimDoubt[] = []
   const met = new Set<string>()
   const all = reads.flatMap((read, place) =>
-    read.doubts.map((doubt) => ({ ...doubt, ...measureOf(tables, place), ...(place > 0 && { table: place }) })),
+    read.doubts.map((doubt) => ({ ...doubt, ...measureOf(tables, place), ...(place > 0 && { ofTable: place }) })),
   )
   for (const doubt of all) {
     const at = doubt.at.filter((span) => !met.has(`${doubt.code}/${span.from}`) && isAgainst(doubt.code, span))

@@ -10,7 +10,7 @@ import { effects, noDifference, outsideTested, proof, tooCertain } from './concl
 export type ClaimDoubt = {
   at: Span[]
   /** Of which of several measures, where that is not the first. */ measure?: string
-  /** Which of several tables it is said of, where that is not the first one. */ table?: number
+  /** Which of several tables it is said of, counted from 0, where that is not the first one. */ ofTable?: number
 } & (
   | { code: 'claims-too-much'; grade: Grade; words: string[] }
   | { code: 'claims-no-difference'; grade: Grade; words: string[] }

@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { unzipSync, strFromU8 } from 'fflate'
 import { describe, expect, it } from 'vitest'
 import { conclusion, counter, emptyRecord, reading, soakUpPlan } from '../../test/soakUp'
+import { seededRandom } from '../chance'
 import { INVESTIGATIONS, planFrom } from '../../library'
 import {
   AGES,
@@ -10,6 +11,7 @@ import {
   everyMomentOf,
   GRAPH_KINDS,
   newMeasure,
+  withEachChild,
   withMeasuredToo,
   withSeries,
   type LessonRecord,
@@ -37,15 +39,17 @@ const anyPlan: fc.Arbitrary<Plan> = fc
     well: anyText,
     measures: fc.integer({ min: 1, max: 3 }),
     series: fc.array(anyText, { maxLength: 4 }),
+    eachChild: fc.boolean(),
     named: fc.array(fc.record({ name: anyText, atHome: fc.boolean() }), { maxLength: 12 }),
   })
-  .map(({ investigation, well, measures, series, named, ...change }) => {
+  .map(({ investigation, well, measures, series, named, eachChild, ...change }) => {
     const ready = planFrom(INVESTIGATIONS[investigation]!, 'Puffin', 26, counter('g'))
     const watch = { ...ready.watch, named: named.map((one, place) => ({ id: `n${place + 1}`, ...one })) }
     const more = Array.from({ length: measures - 1 }, (_, place) => newMeasure(`more${place}`, `more ${place}`))
     const whole = { ...ready, watch, measures: [...ready.measures, ...more] }
     const measured = more.reduce((plan, { id }) => withMeasuredToo(plan, id), whole)
-    const plan = withSeries(measured, ready.factors[0]?.id ?? 'none', series, counter('s'))
+    const inSeries = withSeries(measured, ready.factors[0]?.id ?? 'none', series, counter('s'))
+    const plan = eachChild ? withEachChild(inSeries, counter('g'), seededRandom(series.length)) : inSeries
     const retests = [{ group: 'g1', condition: plan.conditions[0]!.id, repeat: change.repeats + 1 }]
     return { ...plan, ...change, retests, groupNotes: { g1: { well, next: '' } } }
   })

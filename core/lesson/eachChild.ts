@@ -1,3 +1,4 @@
+import { withCondition } from './conditions'
 import { splitIntoGroups } from './empty'
 import { MOST } from './limits'
 import { SHAPES, type Group, type Plan } from './plan'
@@ -18,9 +19,8 @@ export function isEachChild({ each }: Pick<Plan, 'each'>): boolean {
  * @example withEachChild(soakUpPlan(), newId, () => 0).groups.length // => 26
  */
 export function withEachChild(plan: Plan, newId: () => string, random: () => number): Plan {
-  const condition = { id: newId(), label: 'what each of us measured', baseline: false, leftOut: false }
-  const conditions = plan.conditions.length > 0 ? plan.conditions : [condition]
-  return withRecords({ ...plan, each: 'child', groups: [], conditions }, plan.children, newId, random)
+  const compared = plan.conditions.length > 0 ? plan : withCondition(plan, newId(), 'what each of us measured')
+  return withRecords({ ...compared, each: 'child', groups: [] }, plan.children, newId, random)
 }
 
 /** The class in groups again. */

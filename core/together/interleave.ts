@@ -66,7 +66,6 @@ export function interleave(ask: InterleaveAsk, goesOn: (tried: number) => boolea
   let tried = 0
   let order = ask.trials.map((_, place) => place)
   let best = place(ask, order)
-  let now = best
   const isDone = () => best.finish <= bound || !goesOn(tried)
   for (const rank of firstRanks(ask, random)) {
     if (isDone()) break
@@ -77,7 +76,7 @@ export function interleave(ask: InterleaveAsk, goesOn: (tried: number) => boolea
     best = found
     order = ranked
   }
-  now = best
+  let now = best
   while (!isDone()) {
     const changed = reordered(order, random)
     const found = place(ask, changed)

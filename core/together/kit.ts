@@ -17,9 +17,8 @@ export interface NeedTogether {
 
 /**
  * The plan as it stands in the room where all go round: what is used again stays at its place, one for each set; what is used up is still needed by every group.
- * @example asStanding(soakUpPlan(), 2).materials.find(({ use }) => use === 'again')!.goesRound // => 2
  */
-export function asStanding(plan: Plan, sets: number): Plan {
+function asStanding(plan: Plan, sets: number): Plan {
   const stays = (material: Material) => material.use === 'again' && material.per !== 'class'
   return {
     ...plan,

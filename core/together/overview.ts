@@ -39,7 +39,7 @@ export function overviewOf(members: { lesson: string; plan: Plan; record: Lesson
 
 /**
  * One sentence across all lessons, each part of it read against the tables that it speaks of.
- * @returns `plans` are those of the tables, by the `table` of a doubt
+ * @returns `plans` are those of the tables, by the `ofTable` of a doubt
  * @example readTogether('It is higher.', []).read.doubts // => []
  */
 export function readTogether(text: string, found: Found[]): { read: ReadConclusion; plans: Plan[] } {

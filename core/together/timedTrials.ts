@@ -13,9 +13,9 @@ export interface TrialTogether {
 }
 
 /** Nobody begins something else in a shorter wait. */
-export const SHORTEST_WAIT = 60
+const SHORTEST_WAIT = 60
 /** A timetable for people goes by half minutes. */
-export const GRID = 30
+const GRID = 30
 
 /** Does a trial of this plan wait by itself: what the teacher said; else where it is watched over time, has others beside it, or waits for long. */
 export function waitingOf(plan: Plan, said: Waiting | undefined): Waiting {

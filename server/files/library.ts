@@ -10,7 +10,8 @@ import { customsOf, heldDaysOf, listCupboard, restoreCupboard, saveCustoms, save
 import { findLesson, listLessonIds } from '../database/lessons'
 import type { Database } from '../database/open'
 import { rowsAreKnown } from '../record/rows'
-import { addLesson } from '../record/wholeLesson'
+import { addTogether, listTogethers, setLessons } from '../database/together'
+import { addLesson, freeCode } from '../record/wholeLesson'
 import { pictureBytes } from './pictureBytes'
 import { openedFile } from './readBeside'
 import { wholeFile } from './wholeFile'
@@ -47,6 +48,10 @@ export async function writeLibrary(database: Database, savedAt: string, desk: st
     calendars: [...(await listCalendars(database))].map(([className, calendar]) => ({ className, calendar })),
     held: await heldDaysOf(database),
     customs: await customsOf(database),
+    togethers: (await listTogethers(database, desk)).map(({ body, lessons: own }) => ({
+      lessons: own.map(({ id }) => id),
+      together: body,
+    })),
   }
   await add(CONTENTS, library)
   for (const { id } of lessons) await add(nameOf(id), await wholeFile(database, id, savedAt))
@@ -74,6 +79,7 @@ export async function restoreLibrary(database: Database, bytes: Uint8Array, desk
       if (what) restored[what] += 1
       await new Promise((heard) => setImmediate(heard))
     }
+    await restoreTogethers(transaction, library.togethers, desk)
     restored.things = await restoreCupboard(transaction, library.cupboard)
     const known = await listCalendars(transaction)
     for (const { className, calendar } of library.calendars)
@@ -101,6 +107,17 @@ async function restoreLesson(
   const record = known ? withFreshIds(file, randomUUID) : file
   await addLesson(database, file.plan, record, file.pictures.map(pictureBytes), { id: here ? randomUUID() : id, ...place })
   return here ? 'beside' : 'added'
+}
+
+/** Lessons that came back alone run together again; those that stand here already stay as they are. */
+async function restoreTogethers(database: Database, togethers: LibraryFile['togethers'], desk: string | null): Promise<void> {
+  for (const { lessons, together } of togethers) {
+    const alone = []
+    for (const id of lessons) if ((await findLesson(database, id))?.together === null) alone.push(id)
+    if (alone.length < 2) continue
+    const id = await addTogether(database, { code: await freeCode(database), body: together, desk })
+    await setLessons(database, id, alone)
+  }
 }
 
 function readContents(bytes: Uint8Array): LibraryFile {

@@ -1,7 +1,7 @@
 import { createEventStream, type H3Event } from 'h3'
 import { listEventsSince, watch, type WrittenEvent } from '../database/announcing'
 import type { Database } from '../database/open'
-import type { StoredTogether } from '../database/together'
+import { findTogether, type StoredTogether } from '../database/together'
 
 const KEEP_ALIVE_EVERY = 5000
 /** A page that takes nothing is let go when so many bytes wait for it. */
@@ -10,44 +10,54 @@ const MOST_BYTES = 2_000_000
 const SENT_AGAIN = 100
 
 /**
- * The events of all lessons that run together in one stream, each with its lesson. A page takes up a row once however often it comes, so a page that comes back is
- * sent a little more than it missed.
+ * The events of all lessons that run together in one stream, each with its lesson; of those that join later as well. A page takes up a row once however often it
+ * comes, so a page that comes back is sent a little more than it missed.
  */
-export function streamTogether(event: H3Event, database: Database, { lessons }: StoredTogether, since: number) {
+export function streamTogether(event: H3Event, database: Database, { id, lessons }: StoredTogether, since: number) {
   const stream = createEventStream(event)
   const { req, res } = event.node
   const lastSeen = Number(req.headers['last-event-id'])
-  const from = Math.max(0, (Number.isSafeInteger(lastSeen) && lastSeen > since ? lastSeen : since) - SENT_AGAIN)
-  let highest = from
+  let highest = Number.isSafeInteger(lastSeen) && lastSeen > since ? lastSeen : since
+  const watched = new Map<string, Promise<() => void>>()
   const push = (lesson: string, { number, data }: WrittenEvent) => {
     highest = Math.max(highest, number)
     if (res.writableLength > MOST_BYTES) res.destroy()
     else void stream.push({ id: String(highest), data: `{"lesson":"${lesson}","event":${data}}` })
   }
-  const sayStillHere = () => void stream.push({ event: 'still-here', data: String(highest) })
-  const keepAlive = setInterval(sayStillHere, KEEP_ALIVE_EVERY)
-  const watching = lessons.map(async ({ id }) => {
+  const follow = async (lesson: string): Promise<() => void> => {
+    const from = Math.max(0, highest - SENT_AGAIN)
     let sent = from
     const pass = (fresh: WrittenEvent) => {
       if (fresh.number <= sent) return
       sent = fresh.number
-      push(id, fresh)
+      push(lesson, fresh)
+      if (fresh.body.kind === 'together') void followNew()
     }
     let early: WrittenEvent[] | undefined = []
-    const end = await watch(database, id, (fresh) => (early ? early.push(fresh) : pass(fresh)))
-    for (const missed of await listEventsSince(database, id, from)) pass(missed)
+    const end = await watch(database, lesson, (fresh) => (early ? early.push(fresh) : pass(fresh)))
+    for (const missed of await listEventsSince(database, lesson, from)) pass(missed)
     for (const fresh of early) pass(fresh)
     early = undefined
     return end
-  })
+  }
+  const begin = (lesson: string) => {
+    if (!watched.has(lesson)) watched.set(lesson, follow(lesson))
+  }
+  const followNew = async () => {
+    const now = await findTogether(database, id).catch(() => undefined)
+    for (const lesson of now?.lessons ?? []) begin(lesson.id)
+  }
+  const sayStillHere = () => void stream.push({ event: 'still-here', data: String(highest) })
+  const keepAlive = setInterval(sayStillHere, KEEP_ALIVE_EVERY)
+  for (const lesson of lessons) begin(lesson.id)
   stream.onClosed(() => {
     clearInterval(keepAlive)
-    for (const one of watching)
+    for (const one of watched.values())
       void one.then(
         (unwatch) => unwatch(),
         () => undefined,
       )
   })
-  void Promise.all(watching).then(sayStillHere, () => void stream.close())
+  void Promise.all(watched.values()).then(sayStillHere, () => void stream.close())
   return stream.send()
 }

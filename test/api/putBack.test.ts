@@ -125,6 +125,8 @@ describe('what is accepted can be put back', () => {
     for (const what of ['readings', 'predictions', 'conclusions', 'observations', 'things', 'plans'])
       expect(accepted[what], what).toBeGreaterThan(3)
 
+    const beside = (await newLesson('bounce-back')).lesson
+    await call('POST', '/api/together', { lessons: [lesson.id, beside.id] })
     const backup = new Uint8Array(await (await fetch(`${base}/api/library`)).arrayBuffer())
     const other = await startApplication({ data: two.folder })
     const restored = await fetch(`${other.base}/api/library`, { method: 'POST', body: backup })
@@ -134,6 +136,11 @@ describe('what is accepted can be put back', () => {
     const fileAt = async (address: string) =>
       (await clientFor(address).call<LessonFile>('GET', `/api/lessons/${lesson.id}/file`)).body
     expect({ ...(await fileAt(other.base)), savedAt: '' }).toEqual({ ...(await fileAt(base)), savedAt: '' })
+    const { body: running } = await clientFor(other.base).call<{ together: { lessons: { id: string }[] }[] }>(
+      'GET',
+      '/api/together',
+    )
+    expect(running.together.map((one) => one.lessons.map(({ id }) => id))).toEqual([[lesson.id, beside.id]])
     // And its tables are harmless in a spreadsheet.
     for (const path of [`/api/lessons/${lesson.id}/readings.csv`, `/api/lessons/${lesson.id}/journal.csv`, '/api/cupboard/file']) {
       const { body: table } = await call<string>('GET', path)

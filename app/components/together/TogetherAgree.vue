@@ -38,8 +38,8 @@ function keep(agreed: boolean): void {
     <ReadBack v-if="read" :text="text" :read="read.read" />
     <ul v-if="read && read.read.doubts.length > 0" class="my-near mx-0" aria-live="polite">
       <li v-for="(doubt, place) in read.read.doubts" :key="place" class="py-close px-near edge-left-4-beet bg-beet-light">
-        <strong>{{ doubtLead(doubt, read.plans[doubt.table ?? 0]!) }}</strong>
-        {{ doubtWordsOfConclusion(doubt, read.plans[doubt.table ?? 0]!).text }}
+        <strong>{{ doubtLead(doubt, read.plans[doubt.ofTable ?? 0]!) }}</strong>
+        {{ doubtWordsOfConclusion(doubt, read.plans[doubt.ofTable ?? 0]!).text }}
       </li>
     </ul>
     <p v-else-if="read && read.plans.length > 0" class="my-close mx-0 text-leaf">

@@ -30,13 +30,15 @@ const openBoard = () => void window.open(`/together/${id}/board`, `board-${id}`)
     <p v-if="missing">These lessons do not run together any more. <NuxtLink to="/">Back to the shelf</NuxtLink></p>
     <p v-else-if="!view || !together">Opening …</p>
     <template v-else>
-      <header class="row mb-14px">
+      <header class="flex items-start gap-wide mb-14px">
         <QuietBtn to="/">‹ Shelf</QuietBtn>
-        <h1 class="text-green text-large">{{ title }}</h1>
-        <p class="soft">
-          {{ view.lessons.length }} lessons in one time, one code: <strong class="code">{{ view.code }}</strong>
-        </p>
-        <div class="row ml-auto">
+        <div class="flex-1 min-w-0">
+          <h1 class="text-green text-large">{{ title }}</h1>
+          <p class="soft">
+            {{ counted(view.lessons.length, 'lesson') }} in one time, with one code: <strong class="code">{{ view.code }}</strong>
+          </p>
+        </div>
+        <div class="row flex-none">
           <VBtn @click="openBoard">Board</VBtn>
           <VBtn :href="`/together/${id}/print`" target="_blank">Print</VBtn>
           <MoreMenu label="More for all" :items="more" />
