@@ -295,6 +295,8 @@ interface Contract extends DeskRows, StationRows {
   'DELETE /api/together/[together]': { answer: { done: true } }
   'PUT /api/together/[together]/lessons': { body: { lessons: string[] }; answer: { done: true } }
   'PUT /api/together/[together]/groups': { body: GroupTogetherBody; answer: { done: true } }
+  'POST /api/together/[together]/split': { body: SplitBody; answer: { id: string } }
+  'POST /api/together/[together]/join': { body: JoinLessonsBody; answer: { done: true } }
   'GET /api/together/[together]/events': { query: { since: number }; answer: Stream }
   'GET /api/together/[together]/school': { answer: { school: School } }
   'GET /api/together/[together]/file': { answer: Download }
@@ -340,6 +342,17 @@ export interface GroupTogetherBody {
   lesson: string
   name: string
   takesPart: boolean
+}
+
+export interface SplitBody {
+  lesson: string
+  /** The names of those that go. */
+  groups: string[]
+}
+
+export interface JoinLessonsBody {
+  from: string
+  into: string
 }
 
 export interface OwnQuestionBody extends OwnQuestion {

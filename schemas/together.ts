@@ -1,7 +1,7 @@
 import Joi from 'joi'
-import { BOUNDS, LONGEST } from '../core/lesson'
+import { BOUNDS, LONGEST, MOST } from '../core/lesson'
 import { MOST_OWN, MOST_SETS, MOST_TOGETHER, TOGETHER_VIEWS, TOGETHER_WAYS, WAITINGS, type TogetherChange } from '../core/together'
-import type { GroupTogetherBody, OwnQuestionBody } from './contract'
+import type { GroupTogetherBody, JoinLessonsBody, OwnQuestionBody, SplitBody } from './contract'
 import { isoTime, shortText, uuid } from './parts'
 
 const lessons = Joi.array().items(uuid.optional()).max(MOST_TOGETHER).unique().required()
@@ -34,6 +34,15 @@ export const groupTogetherSchema = Joi.object<GroupTogetherBody, true>({
   name: Joi.string().trim().min(1).max(LONGEST.groupName).required(),
   takesPart: Joi.boolean().required(),
 }).required()
+
+/** Which groups of a lesson go into one of their own. */
+export const splitSchema = Joi.object<SplitBody, true>({
+  lesson: uuid,
+  groups: Joi.array().items(Joi.string().trim().min(1).max(LONGEST.groupName)).min(1).max(MOST.children).required(),
+}).required()
+
+/** Which lesson goes into which. */
+export const joinLessonsSchema = Joi.object<JoinLessonsBody, true>({ from: uuid, into: uuid }).required()
 
 /** A group's own question, from its station. */
 export const ownQuestionSchema = Joi.object<OwnQuestionBody, true>({

@@ -89,6 +89,18 @@ export function useTogether(id: string) {
     await refresh()
   }
 
+  /** These groups of a lesson go into one of their own, with what they wrote down. */
+  async function splitOff(lesson: string, groups: string[]): Promise<boolean> {
+    const done = await attempt(() => callServer('POST /api/together/[together]/split', { path, body: { lesson, groups } }))
+    await refresh()
+    return done
+  }
+
+  async function joinInto(from: string, into: string): Promise<void> {
+    await attempt(() => callServer('POST /api/together/[together]/join', { path, body: { from, into } }))
+    await refresh()
+  }
+
   const members = computed<Member[]>(() => view.value?.lessons.map(({ id: lesson, plan }) => ({ lesson, plan })) ?? [])
   return {
     view,
@@ -97,6 +109,8 @@ export function useTogether(id: string) {
     change,
     setLessons,
     setGroup,
+    splitOff,
+    joinInto,
     refresh,
     attempt,
     members,

@@ -28,6 +28,14 @@ export function stepsByGroup(
   return groups.map((group) => ({ group, steps: steps.filter((step) => step.group === group) }))
 }
 
+/**
+ * The minutes of a lesson that its other phases leave for testing.
+ * @example minutesForTesting({ clock: { ...soakUpPlan().clock, minutes: 60, phases: { gather: 4, wonder: 5, plan: 5, predict: 4, fetch: 3, clearAway: 4, results: 6, agree: 5 } } }) // => 24
+ */
+export function minutesForTesting({ clock }: Pick<Member['plan'], 'clock'>): number {
+  return Math.max(1, clock.minutes - Object.values(clock.phases).reduce((sum, minutes) => sum + minutes, 0))
+}
+
 /** What fits into the time: trials that end within it, of how many. */
 export interface FitTogether {
   seconds: number

@@ -1,4 +1,4 @@
-export { circuitTogether, fitTogether, roundAt, stepsByGroup } from './clock'
+export { circuitTogether, fitTogether, minutesForTesting, roundAt, stepsByGroup } from './clock'
 export type { CircuitTogether, FitTogether, TimedStep } from './clock'
 export { interleave, soonestEnd } from './interleave'
 export type { InterleaveAsk, Interleaving, PlacedTrial, TimedTrial } from './interleave'
@@ -8,6 +8,7 @@ export { overviewOf, readTogether } from './overview'
 export type { Found } from './overview'
 export { cardsTogether, checkOwnQuestion, FEWEST_OWN, groupInAny, MOST_OWN, ownQuestionPlan, sameQuestion } from './ownQuestion'
 export type { HeapOfCards, OwnCheck, OwnProblem, OwnQuestion } from './ownQuestion'
+export { joinPlans, splitPlan } from './split'
 export { timedTrials, waitingOf } from './timedTrials'
 export type { TrialTogether } from './timedTrials'
 export {

@@ -17,6 +17,8 @@ const SAID: Record<RefusalCode, string> = {
   'slow-down': refusalWords('slow-down', { seconds: 4 }),
   'unknown-code': refusalWords('unknown-code'),
   'own-question-open': refusalWords('own-question-open'),
+  'nothing-to-split': refusalWords('nothing-to-split'),
+  'not-the-same-test': refusalWords('not-the-same-test'),
   'together-full': refusalWords('together-full', { most: 12 }),
   'unknown-own-code': refusalWords('unknown-own-code'),
   'not-joined': refusalWords('not-joined'),

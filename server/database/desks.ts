@@ -1,7 +1,7 @@
 import { asc, eq } from 'drizzle-orm'
 import { Known } from './known'
 import type { Database } from './open'
-import { desks, lessons } from './schema'
+import { desks, lessons, togethers } from './schema'
 
 export type Desk = typeof desks.$inferSelect
 
@@ -34,6 +34,7 @@ export async function saveDesk(database: Database, desk: Desk): Promise<boolean>
 export async function removeDesk(database: Database, id: string): Promise<boolean> {
   const gone = await database.transaction(async (transaction) => {
     await transaction.update(lessons).set({ desk: null }).where(eq(lessons.desk, id))
+    await transaction.update(togethers).set({ desk: null }).where(eq(togethers.desk, id))
     return transaction.delete(desks).where(eq(desks.id, id)).returning({ id: desks.id })
   })
   known.forgetAll()

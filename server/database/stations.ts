@@ -1,5 +1,5 @@
 import { createHash, randomBytes, randomUUID } from 'node:crypto'
-import { and, asc, eq } from 'drizzle-orm'
+import { and, asc, eq, inArray } from 'drizzle-orm'
 import type { StationEvent } from '../../core/lesson'
 import { storeAndAnnounce } from './announcing'
 import { Known } from './known'
@@ -40,6 +40,15 @@ export async function addStation(
   })
   knownStations.forgetAll()
   return token
+}
+
+/** The stations of these groups go along with them into another lesson. */
+export async function moveStations(database: Database, from: string, to: string, groups: string[]): Promise<void> {
+  await database
+    .update(stations)
+    .set({ lesson: to })
+    .where(and(eq(stations.lesson, from), inArray(stations.group, groups)))
+  knownStations.forgetAll()
 }
 
 export const knownStations = new Known<Station>()

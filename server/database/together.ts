@@ -86,6 +86,11 @@ export async function setLessons(database: Database, id: string, wanted: string[
   for (const lesson of before.filter((one) => !gone.includes(one))) await sayChanged(database, lesson)
 }
 
+/** A lesson stands alone again, whatever it ran together with. */
+export function standAlone(database: Database, lesson: string): Promise<void> {
+  return moveInto(database, lesson, null)
+}
+
 async function moveInto(database: Database, lesson: string, together: string | null): Promise<void> {
   await storeAndAnnounce(database, lesson, async (transaction, record) => {
     await transaction

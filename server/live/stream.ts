@@ -17,10 +17,16 @@ const AT_ONCE = 200
 const PATIENCE = 30_000
 
 interface Open {
-  lesson: string
+  lessons: string[]
   end(): void
 }
 const open = new Set<Open>()
+
+/** A stream that is ended with all others, or with those of one of its lessons; the answer forgets it. */
+export function keepTrack(stream: Open): () => void {
+  open.add(stream)
+  return () => open.delete(stream)
+}
 
 /** A station that watches: it is there as long as its stream is, and sees what `sees` lets through. */
 export interface WatchingStation {
@@ -69,8 +75,7 @@ export function streamLesson(event: H3Event, database: Database, lesson: StoredL
   }
   const watching = watch(database, lesson.id, (fresh) => listener(fresh))
   const end = () => void stream.close()
-  const self = { lesson: lesson.id, end }
-  open.add(self)
+  const forget = keepTrack({ lessons: [lesson.id], end })
   stream.onClosed(() => {
     clearInterval(keepAlive)
     void watching.then(
@@ -78,7 +83,7 @@ export function streamLesson(event: H3Event, database: Database, lesson: StoredL
       () => undefined,
     )
     gone()
-    open.delete(self)
+    forget()
   })
   void watching
     .then(() => listEventsSince(database, lesson.id, sent))
@@ -106,7 +111,7 @@ function drains(response: ServerResponse): Promise<boolean> {
 
 /** Ends all streams, so that the server can close or pages look again; those of one lesson where it is named. */
 export function endStreams(lesson?: string): void {
-  for (const one of open) if (lesson === undefined || one.lesson === lesson) one.end()
+  for (const one of open) if (lesson === undefined || one.lessons.includes(lesson)) one.end()
 }
 
 hear((announcement) => {

@@ -1,6 +1,7 @@
 import { createEventStream, type H3Event } from 'h3'
 import { listEventsSince, watch, type WrittenEvent } from '../database/announcing'
 import type { Database } from '../database/open'
+import { keepTrack } from './stream'
 import { findTogether, type StoredTogether } from '../database/together'
 
 const KEEP_ALIVE_EVERY = 5000
@@ -50,8 +51,10 @@ export function streamTogether(event: H3Event, database: Database, { id, lessons
   const sayStillHere = () => void stream.push({ event: 'still-here', data: String(highest) })
   const keepAlive = setInterval(sayStillHere, KEEP_ALIVE_EVERY)
   for (const lesson of lessons) begin(lesson.id)
+  const forget = keepTrack({ lessons: lessons.map((lesson) => lesson.id), end: () => void stream.close() })
   stream.onClosed(() => {
     clearInterval(keepAlive)
+    forget()
     for (const one of watched.values())
       void one.then(
         (unwatch) => unwatch(),

@@ -29,6 +29,21 @@ export async function listRows<Name extends RowKindName>(
   return rows.map(toRow) as unknown as RowOf<Name>[]
 }
 
+/**
+ * Rows change the lesson that they are in, and nothing else about them.
+ * @param groups whose rows; all of the lesson's, the class's own with them, where nothing is said
+ */
+export async function moveRows(database: Database, from: string, to: string, groups?: string[]): Promise<void> {
+  for (const { list } of EVERY_KIND) {
+    const table = ROW_TABLES[list]
+    const whose = groups && inArray(table.group, groups)
+    await database
+      .update(table)
+      .set({ lesson: to })
+      .where(and(eq(table.lesson, from), whose))
+  }
+}
+
 /** Everything recorded in a lesson. */
 export async function loadRecord(database: Database, lesson: string): Promise<LessonRecord> {
   const lists = new Map<string, AnyRow[]>()

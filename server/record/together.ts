@@ -1,22 +1,26 @@
 import { randomUUID } from 'node:crypto'
-import type { Group, Plan } from '../../core/lesson'
+import { namedPictures, type Group, type Plan } from '../../core/lesson'
 import {
   cardsTogether,
   checkOwnQuestion,
   groupInAny,
   groupNamed,
+  joinPlans,
   ownQuestionPlan,
   sameQuestion,
+  splitPlan,
   withGroupOfClass,
   withoutGroupOfClass,
   type Member,
 } from '../../core/together'
-import type { GroupTogetherBody, OwnQuestionBody } from '../../schemas/contract'
+import type { GroupTogetherBody, JoinLessonsBody, OwnQuestionBody, SplitBody } from '../../schemas/contract'
 import { refusal } from '../access/refusal'
-import { findLesson, savePlan } from '../database/lessons'
+import { findLesson, savePlan, setArchived, type StoredLesson } from '../database/lessons'
 import type { Database } from '../database/open'
+import { addPicture, listPictures } from '../database/pictures'
+import { moveStations } from '../database/stations'
 import { setLessons, type StoredTogether } from '../database/together'
-import { usedPlaces } from './rows'
+import { loadRecord, moveRows, usedPlaces } from './rows'
 import { addLesson } from './wholeLesson'
 
 /** How often a plan is looked at anew when somebody else saved it meanwhile. */
@@ -74,4 +78,57 @@ export async function askOwnQuestion(database: Database, together: StoredTogethe
   const { id } = await addLesson(database, plan, undefined, [], { desk: together.desk })
   await setLessons(database, together.id, [...together.lessons.map((lesson) => lesson.id), id])
   return id
+}
+
+/** Some groups of a lesson go into a lesson of their own that runs together with it, with all that they wrote down. */
+export async function splitOff(database: Database, together: StoredTogether, { lesson: id, groups }: SplitBody): Promise<string> {
+  const stored = memberOf(together, id)
+  const split = splitPlan(stored.plan, groups)
+  if (!split) throw refusal(409, 'nothing-to-split', 'groups')
+  const moving = split.goes.groups.map((group) => group.id)
+  const { observations } = await loadRecord(database, id)
+  const named = namedPictures(
+    split.goes,
+    observations.filter(({ group }) => group !== null && moving.includes(group)),
+  )
+  const pictures = await listPictures(database, id, named)
+  const fresh = await database.transaction(async (transaction) => {
+    const added = await addLesson(transaction, split.goes, undefined, pictures, { desk: stored.desk })
+    await moveRows(transaction, id, added.id, moving)
+    await moveStations(transaction, id, added.id, moving)
+    if (!(await savePlan(transaction, id, split.stays, stored.revision)).ok) throw refusal(409, 'stale', 'revision')
+    return added.id
+  })
+  await setLessons(database, together.id, [...together.lessons.map((lesson) => lesson.id), fresh])
+  return fresh
+}
+
+/** A lesson goes into another one of the same test, with all that was written down in it; the empty one is put away. */
+export async function joinInto(database: Database, together: StoredTogether, { from, into }: JoinLessonsBody): Promise<void> {
+  const [gone, stays] = [memberOf(together, from), memberOf(together, into)]
+  const plan = from === into ? undefined : joinPlans(stays.plan, gone.plan)
+  if (!plan) throw refusal(409, 'not-the-same-test', 'from')
+  const { observations } = await loadRecord(database, from)
+  const pictures = await listPictures(database, from, namedPictures(gone.plan, observations))
+  const moving = gone.plan.groups.map((group) => group.id)
+  await database.transaction(async (transaction) => {
+    if (!(await savePlan(transaction, into, plan, stays.revision)).ok) throw refusal(409, 'stale', 'revision')
+    for (const picture of pictures) await addPicture(transaction, into, picture)
+    await moveRows(transaction, from, into)
+    await moveStations(transaction, from, into, moving)
+    if (!(await savePlan(transaction, from, { ...gone.plan, groups: [], retests: [] }, gone.revision)).ok)
+      throw refusal(409, 'stale', 'revision')
+  })
+  await setLessons(
+    database,
+    together.id,
+    together.lessons.map((lesson) => lesson.id).filter((lesson) => lesson !== from),
+  )
+  await setArchived(database, from, true)
+}
+
+function memberOf({ lessons }: StoredTogether, id: string): StoredLesson {
+  const lesson = lessons.find((one) => one.id === id)
+  if (!lesson) throw refusal(404, 'not-found', undefined, { what: 'lesson' })
+  return lesson
 }

@@ -179,6 +179,14 @@ describe('a class’s own desk', () => {
         403,
       )
 
+    // What runs together is a desk's own; a lesson that is handed over leaves it, and a desk that is taken away leaves it to the head.
+    const running = [lesson.id, (await newLesson(wren)).id]
+    const { body: together } = await asDesk<{ id: string }>('POST', '/api/together', { lessons: running }, wren)
+    const seen = async (at: Record<string, string>) => (await asDesk('GET', `/api/together/${together.id}`, undefined, at)).status
+    expect([await seen(wren), await seen(seeds), await seen(desk)]).toEqual([200, 404, 200])
+    expect((await asDesk('POST', '/api/together', { lessons: [headLesson.id] }, wren)).status).toBe(404)
+    await asDesk('PUT', `/api/lessons/${running[1]}/desk`, { desk: null }, wren)
+
     await asDesk('PUT', `/api/lessons/${lesson.id}/desk`, { desk: finch.body.id }, wren)
     expect([await shelf(wren), await shelf(seeds)]).toEqual([[], [lesson.id]])
     const backup = await fetch(`${application.base}/api/library`, { headers: seeds })
@@ -189,6 +197,8 @@ describe('a class’s own desk', () => {
     expect((await asDesk('GET', '/api/lessons', undefined, seeds)).status).toBe(401)
     await asDesk('DELETE', `/api/desks/${finch.body.id}`)
     expect(await shelf(desk)).toContain(lesson.id)
+    expect((await asDesk('DELETE', `/api/desks/${added.body.id}`)).status).toBe(200)
+    expect(await seen(desk)).toBe(200)
   })
 
   it('is left on one device alone', async () => {

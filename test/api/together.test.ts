@@ -134,3 +134,45 @@ it('in a circuit a kit stands once and not with every group, and the cupboard sa
   await call('DELETE', `/api/together/${id}`)
   expect(await booked()).toEqual([plan.groups.length])
 })
+
+it('some groups get a lesson of their own and go back: no row is lost, changed or doubled, and their stations go along', async () => {
+  const { id, lessons, view } = await made('soak-up-strips', 'bounce-back')
+  const [{ id: lesson, plan }] = lessons as [(typeof lessons)[number]]
+  const birch = plan.groups.find(({ name }) => name === 'Birch')!
+  const rows = plan.groups.map(({ id: group }, at) => reading(plan, { group, value: 40 + at }))
+  await call('POST', `/api/lessons/${lesson}/readings`, { readings: rows })
+  await call('POST', `/api/lessons/${lesson}/readings`, {
+    readings: [reading(plan, { group: birch.id, value: 99, supersedes: rows[1]!.id })],
+  })
+  await call('POST', `/api/lessons/${lesson}/predictions`, prediction(plan, { group: birch.id }))
+  const before = (await open(lesson)).record
+  const { body: joined } = await call<{ token: string }>('POST', '/api/stations', { code: view.code, lesson, name: 'Birch' })
+  const station = { authorization: `Bearer ${joined.token}` }
+  const path = `/api/together/${id}`
+  expect((await call('POST', `${path}/split`, { lesson, groups: plan.groups.map(({ name }) => name) })).status).toBe(409)
+  const { body: fresh } = await call<{ id: string }>('POST', `${path}/split`, { lesson, groups: ['Birch', 'Elm'] })
+  const [stays, goes] = [await open(lesson), await open(fresh.id)]
+  expect(goes.lesson.plan.groups.map(({ name }) => name)).toEqual(['Birch', 'Elm'])
+  expect(stays.lesson.plan.groups).toHaveLength(plan.groups.length - 2)
+  const sorted = ({ readings, predictions }: LessonRecord, other?: LessonRecord) =>
+    [...readings, ...predictions, ...(other?.readings ?? []), ...(other?.predictions ?? [])].sort((a, b) =>
+      a.id.localeCompare(b.id),
+    )
+  expect(sorted(stays.record, goes.record)).toEqual(sorted(before))
+  expect(goes.record.readings).toHaveLength(3)
+  // Whoever sits at the station goes on writing where its group is now.
+  expect(
+    (await call('POST', '/api/station/readings', { readings: [reading(plan, { group: birch.id, repeat: 2 })] }, station)).status,
+  ).toBe(200)
+  expect((await open(fresh.id)).record.readings).toHaveLength(4)
+
+  expect((await call('POST', `${path}/join`, { from: fresh.id, into: lessons[1]!.id })).status).toBe(409)
+  expect((await call('POST', `${path}/join`, { from: fresh.id, into: lesson })).status).toBe(200)
+  const whole = await open(lesson)
+  expect(whole.record.readings).toHaveLength(before.readings.length + 1)
+  expect(sorted(before).every((row) => sorted(whole.record).some((other) => JSON.stringify(other) === JSON.stringify(row)))).toBe(
+    true,
+  )
+  expect(whole.lesson.plan.groups.map(({ name }) => name).sort()).toEqual(plan.groups.map(({ name }) => name).sort())
+  expect((await open(fresh.id)).lesson).toMatchObject({ archived: true, together: null })
+})

@@ -110,6 +110,19 @@ test('three investigations run together: one code, a group’s own question, one
   await expect(paper.getByRole('heading', { name: 'What to fetch' })).toBeVisible()
   await expect(paper.getByRole('columnheader', { name: 'round 3' })).toBeVisible()
 
+  // Two groups get a lesson of their own, and go back.
+  await page.getByRole('button', { name: `More for Strips ${name}` }).click()
+  await page.getByRole('menuitem', { name: 'Split off some groups …' }).click()
+  await page.getByRole('dialog').getByLabel('Elm').check()
+  await page.getByRole('button', { name: 'Split them off' }).click()
+  await expect(page.getByRole('link', { name: `Strips ${name}` })).toHaveCount(2)
+  await page
+    .getByRole('button', { name: `More for Strips ${name}` })
+    .last()
+    .click()
+  await page.getByRole('menuitem', { name: `Put its groups back into Strips ${name}` }).click()
+  await expect(page.getByRole('link', { name: `Strips ${name}` })).toHaveCount(1)
+
   const before = (await open(soak.id)).record
   await page.getByRole('button', { name: 'More for all' }).click()
   await page.getByRole('menuitem', { name: 'Split: every lesson alone again' }).click()

@@ -30,7 +30,8 @@ function complaints(side: 'app' | 'server', name: string, contract: string): str
 describe('the contract', () => {
   it('every route is written for the method and path at which it stands', () => {
     const named = ROUTE_FILES.filter(({ path }) => !path.includes('[list]')).map(({ file, method, path }) => {
-      const [, name] = /(?:open|desk|head|lesson|station|together)Route<'([^']+)'>/.exec(readFileSync(`server/api/${file}`, 'utf8')) ?? []
+      const [, name] =
+        /(?:open|desk|head|lesson|station|together)Route<'([^']+)'>/.exec(readFileSync(`server/api/${file}`, 'utf8')) ?? []
       return [name, `${method} ${path}`]
     })
     expect(named.length).toBeGreaterThan(40)

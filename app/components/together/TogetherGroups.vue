@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { BOUNDS } from '~~/core/lesson'
-import { circuitTogether, groupsTogether, MOST_SETS, TOGETHER_WAYS, type TogetherWay } from '~~/core/together'
+import { circuitTogether, groupsTogether, joinPlans, MOST_SETS, TOGETHER_WAYS, type TogetherWay } from '~~/core/together'
 import { circuitTogetherWords, question, WAY_WORDS } from '~~/core/wording'
 import type { TogetherView } from '~~/schemas/contract'
 
@@ -16,6 +16,19 @@ const setsOf = (lesson: string) => together.value.sets[lesson] ?? 1
 const ways = TOGETHER_WAYS.map((value) => ({ value, title: WAY_WORDS[value].name, hint: WAY_WORDS[value].what }))
 async function addMissing(): Promise<void> {
   for (const { lesson, group } of circuit.value.missing) await props.running.setGroup(lesson, group, true)
+}
+const splitting = ref<string>()
+const waysOf = (lesson: string) => {
+  const plan = members.value.find((one) => one.lesson === lesson)!.plan
+  const twins = members.value.filter((one) => one.lesson !== lesson && joinPlans(one.plan, plan))
+  return [
+    ...(plan.groups.length > 1 ? [{ label: 'Split off some groups …', run: () => void (splitting.value = lesson) }] : []),
+    ...twins.map((twin) => ({
+      label: `Put its groups back into ${titleOf(twin.lesson)}`,
+      run: () => void props.running.joinInto(lesson, twin.lesson),
+    })),
+    { label: 'Take out: it stands alone again', run: () => void takeOut(lesson) },
+  ]
 }
 /** In a circuit there is room for everybody at every time, until somebody says otherwise. */
 function choose(way: TogetherWay): void {
@@ -62,7 +75,7 @@ const takeOut = (lesson: string) => props.running.setLessons(props.view.lessons.
           :most="MOST_SETS"
           @update:model-value="running.change({ sets: { ...together.sets, [one.id]: $event ?? 1 } })"
         />
-        <QuietBtn size="small" :aria-label="`Take out ${one.plan.title}`" @click="takeOut(one.id)">Take out</QuietBtn>
+        <MoreMenu :label="`More for ${one.plan.title || 'the lesson without a name'}`" :items="waysOf(one.id)" />
       </li>
     </ul>
 
@@ -117,6 +130,13 @@ const takeOut = (lesson: string) => props.running.setLessons(props.view.lessons.
         </tbody>
       </table>
     </div>
+    <SplitOff
+      v-if="splitting"
+      :model-value="true"
+      :plan="members.find(({ lesson }) => lesson === splitting)!.plan"
+      @update:model-value="splitting = undefined"
+      @split="running.splitOff(splitting, $event)"
+    />
   </section>
 </template>
 

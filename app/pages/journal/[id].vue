@@ -35,6 +35,10 @@ const lines = computed(() =>
         .reverse()
     : [],
 )
+/** A lesson that runs alone has nothing of running together. */
+const kinds = computed(() =>
+  JOURNAL_KINDS.filter((one) => one !== 'together' || others.value.some(({ body }) => body.kind === one)),
+)
 const COLUMNS = [
   { key: 'at', title: 'Time' },
   { key: 'what', title: 'What' },
@@ -61,10 +65,7 @@ const COLUMNS = [
         <ChoiceField
           label="What"
           v-model="kind"
-          :options="[
-            { value: '', title: 'everything' },
-            ...JOURNAL_KINDS.map((one) => ({ value: one, title: JOURNAL_WORDS[one] })),
-          ]"
+          :options="[{ value: '', title: 'everything' }, ...kinds.map((one) => ({ value: one, title: JOURNAL_WORDS[one] }))]"
         />
         <ChoiceField
           label="Group"

@@ -1,0 +1,12 @@
+import { joinLessonsSchema } from '../../../../schemas/together'
+import { togetherRoute } from '../../../access/route'
+import { joinInto } from '../../../record/together'
+
+/** A lesson goes into another one of the same test, with all that was written down in it. */
+export default togetherRoute<'POST /api/together/[together]/join'>(
+  { body: joinLessonsSchema },
+  async ({ database, together, body }) => {
+    await joinInto(database, together, body)
+    return { done: true as const }
+  },
+)
