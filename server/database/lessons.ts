@@ -47,7 +47,8 @@ export async function lastClass(database: Database, desk: string | null): Promis
   const [row] = await database
     .select()
     .from(lessons)
-    .where(and(isNull(lessons.archivedAt), seenAt(desk)))
+    // What runs together may be a part of the class.
+    .where(and(isNull(lessons.archivedAt), isNull(lessons.together), seenAt(desk)))
     .orderBy(desc(lessons.createdAt))
     .limit(1)
   return row ? { className: row.plan.className, children: row.plan.children } : { className: 'My class', children: 28 }
