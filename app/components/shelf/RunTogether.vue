@@ -25,7 +25,7 @@ async function begin(): Promise<void> {
 <template>
   <AppDialog v-model="open" :title="`Run “${lesson.title || 'Lesson without a name'}” together with`" :width="560">
     <p>One code, one board and one clock for all of them. Each stays a lesson of its own, and can stand alone again at any time.</p>
-    <ul class="mt-near">
+    <ul class="others mt-near">
       <li v-for="one in others" :key="one.id">
         <TickField
           :label="`${one.title || 'Lesson without a name'}, class ${one.className}`"
@@ -42,3 +42,11 @@ async function begin(): Promise<void> {
     </template>
   </AppDialog>
 </template>
+
+<style scoped>
+/* However many lessons stand on the shelf, the buttons stay in sight. */
+.others {
+  max-height: 45vh;
+  overflow-y: auto;
+}
+</style>
