@@ -17,10 +17,20 @@ import type {
   RowKindName,
   RowOf,
 } from '../core/lesson'
-import type { HeapOfCards, OwnQuestion, Together, TogetherChange, TogetherWay } from '../core/together'
+import type { Together, TogetherChange } from '../core/together'
 import type { Judged, Term, TermLesson } from '../core/wording/reports'
 import type { RowBody, StationBody } from './rows'
 import type { CalendarBody, HeldBody } from './school'
+import type {
+  GroupTogetherBody,
+  JoinLessonsBody,
+  JoinTogether,
+  OwnQuestionBody,
+  SplitBody,
+  StationTogether,
+  TogetherEntry,
+  WholeTogether,
+} from './togetherContract'
 
 /** A file to keep, or a picture: followed by a link, never called. */
 type Download = string | Uint8Array
@@ -290,7 +300,7 @@ interface Contract extends DeskRows, StationRows {
 
   'GET /api/together': { answer: { together: TogetherEntry[] } }
   'POST /api/together': { body: { lessons: string[] }; answer: { id: string } }
-  'GET /api/together/[together]': { answer: TogetherView }
+  'GET /api/together/[together]': { answer: WholeTogether }
   'PUT /api/together/[together]': { body: TogetherChange; answer: { together: Together } }
   'DELETE /api/together/[together]': { answer: { done: true } }
   'PUT /api/together/[together]/lessons': { body: { lessons: string[] }; answer: { done: true } }
@@ -327,62 +337,6 @@ export interface JoinView {
   each: Each
   groups: Pick<Group, 'id' | 'name' | 'shape'>[]
   together: JoinTogether | null
-}
-
-/** Of lessons that run together: who is in which, and what a question of one's own can be made of. */
-interface JoinTogether {
-  way: TogetherWay
-  groups: Pick<Group, 'name' | 'shape'>[]
-  lessons: { id: string; title: string; question: string; groups: string[] }[]
-  /** Nothing where groups may not ask their own. */
-  heap: HeapOfCards | null
-}
-
-export interface GroupTogetherBody {
-  lesson: string
-  name: string
-  takesPart: boolean
-}
-
-export interface SplitBody {
-  lesson: string
-  /** The names of those that go. */
-  groups: string[]
-}
-
-export interface JoinLessonsBody {
-  from: string
-  into: string
-}
-
-export interface OwnQuestionBody extends OwnQuestion {
-  code: string
-  name: string
-}
-
-/** Several lessons that run together, as desk and board see them. */
-export interface TogetherView {
-  id: string
-  code: string
-  together: Together
-  lessons: { id: string; code: string; plan: Plan; board: BoardState; record: LessonRecord; revision: number }[]
-  event: number
-}
-
-/** Lessons that run together, on the shelf. */
-export interface TogetherEntry {
-  id: string
-  title: string
-  lessons: { id: string; title: string }[]
-}
-
-/** What a station knows of the lessons that its own runs together with. */
-export interface StationTogether {
-  code: string
-  way: TogetherWay
-  ownQuestions: boolean
-  /** Those its group may go on to, its own among them. */
-  lessons: { id: string; title: string; here: boolean }[]
 }
 
 export type RouteName = keyof Contract & string

@@ -1,6 +1,6 @@
-import { timedTrials, type Interleaving, type Member, type Together } from '~~/core/together'
+import { fitTogether, stepsByGroup, timedTrials, type Interleaving, type Member, type Together } from '~~/core/together'
 
-/** The timetable of all trials of all groups, worked out beside the page whenever plans or ways change. */
+/** The timetable of all trials of all groups, worked out beside the page whenever plans or ways change; what fits of it, and group by group. */
 export function useInterleaving(members: Ref<Member[]>, together: Ref<Together | undefined>) {
   const timetable = shallowRef<Interleaving>()
   const timed = computed(() => together.value && timedTrials(members.value, together.value))
@@ -26,5 +26,14 @@ export function useInterleaving(members: Ref<Member[]>, together: Ref<Together |
     worker?.terminate()
     worker = undefined
   }
-  return { timetable, timed }
+  const fit = computed(() =>
+    timetable.value && timed.value && together.value
+      ? fitTogether(timetable.value, timed.value.of, together.value.minutes)
+      : undefined,
+  )
+  const rows = computed(() =>
+    timetable.value && timed.value ? stepsByGroup(timetable.value, timed.value.of, timed.value.groups) : [],
+  )
+  const looking = computed(() => timetable.value === undefined && (timed.value?.ask.trials.length ?? 0) > 0)
+  return { timetable, fit, rows, looking }
 }

@@ -17,7 +17,8 @@ import {
 } from '~~/core/lesson'
 import { foreseen } from '~~/core/station'
 import { checkReading, withEvents, type AskedEntry, type Doubt } from '~~/core/record'
-import type { JoinBody, StationTogether, StationView } from '~~/schemas/contract'
+import type { JoinBody, StationView } from '~~/schemas/contract'
+import type { StationTogether } from '~~/schemas/togetherContract'
 import type { Sent, Waiting, WaitingState } from '~/following/waitingLine'
 
 const TOKEN = 'jolly-beaker-station'

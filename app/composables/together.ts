@@ -1,7 +1,7 @@
 import type { LessonEvent } from '~~/core/lesson'
 import { withEvents } from '~~/core/record'
-import { overviewOf, titleTogether, type Member, type Together, type TogetherChange } from '~~/core/together'
-import type { TogetherView } from '~~/schemas/contract'
+import { overviewOf, nameTogether, type Member, type Together, type TogetherChange } from '~~/core/together'
+import type { WholeTogether } from '~~/schemas/togetherContract'
 
 /** An event of one of the lessons. */
 interface Happened {
@@ -12,10 +12,10 @@ interface Happened {
 /** Lessons that run together, kept up to date by the events of all of them: for the desk and for the board. */
 export function useTogether(id: string) {
   const path = { together: id }
-  const stored = shallowRef<TogetherView>()
+  const stored = shallowRef<WholeTogether>()
   /** What is on its way to the server: it stays as it was chosen, whatever older state comes in meanwhile. */
   const onItsWay = shallowRef<TogetherChange[]>([])
-  const view = computed<TogetherView | undefined>(
+  const view = computed<WholeTogether | undefined>(
     () => stored.value && { ...stored.value, together: Object.assign({}, stored.value.together, ...onItsWay.value) as Together },
   )
   const connected = ref(true)
@@ -25,7 +25,7 @@ export function useTogether(id: string) {
   const load = () => callServer('GET /api/together/[together]', { path })
 
   onMounted(() => {
-    end = follow<TogetherView, Happened>({
+    end = follow<WholeTogether, Happened>({
       load,
       events: (since) => addressOf('GET /api/together/[together]/events', { path, query: { since } }),
       opened: (whole) => void (stored.value = whole),
@@ -114,7 +114,7 @@ export function useTogether(id: string) {
     refresh,
     attempt,
     members,
-    title: computed(() => view.value?.together.title || titleTogether(members.value) || 'Running together'),
+    title: computed(() => (view.value && nameTogether(view.value.together, members.value)) || 'Running together'),
     found: computed(() => overviewOf(view.value?.lessons.map(({ id: lesson, plan, record }) => ({ lesson, plan, record })) ?? [])),
   }
 }

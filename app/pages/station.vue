@@ -259,7 +259,7 @@ async function written(readings: NewReading[]): Promise<void> {
             <LinkBtn v-if="now.begun" class="leave" @click="propose">Offer a sentence</LinkBtn>
             <LinkBtn v-if="now.begun && plan.criteria.length > 0" class="leave" @click="doing = 'telling'">After a visit</LinkBtn>
           </template>
-          <LinkBtn v-if="station.together.value" class="leave" @click="nextInvestigation">Another investigation</LinkBtn>
+          <LinkBtn v-if="station.together.value?.goesOn" class="leave" @click="nextInvestigation">Another investigation</LinkBtn>
           <LinkBtn class="leave" @click="station.leave">Leave this station</LinkBtn>
         </footer>
       </template>

@@ -36,12 +36,12 @@ export function withRecords(plan: Plan, children: number, newId: () => string, r
   while (groups.length < count) {
     const name = freeCode(taken, random)
     taken.add(name)
-    groups.push(recordOf(newId(), name, groups.length))
+    groups.push(childAt(newId(), name, groups.length))
   }
-  return { ...plan, children, groups }
+  return { ...plan, children: count, groups }
 }
 
-function recordOf(id: string, name: string, place: number): Group {
+function childAt(id: string, name: string, place: number): Group {
   return { id, name, shape: SHAPES[place % SHAPES.length]!, seats: 1, wondering: null, away: [] }
 }
 

@@ -1,6 +1,6 @@
 import { changeTogether, fewestRounds, runsOf, secondsOfTrials, trialsByGroup } from '../arrangement'
 import type { Interleaving } from './interleave'
-import { groupsTogether, type Member, type Together } from './together'
+import { groupsTogether, inGroups, type Member, type Together } from './together'
 import type { TrialTogether } from './timedTrials'
 
 /** What a group does at which time. */
@@ -29,11 +29,27 @@ export function stepsByGroup(
 }
 
 /**
- * The minutes of a lesson that its other phases leave for testing.
- * @example minutesForTesting({ clock: { ...soakUpPlan().clock, minutes: 60, phases: { gather: 4, wonder: 5, plan: 5, predict: 4, fetch: 3, clearAway: 4, results: 6, agree: 5 } } }) // => 24
+ * The minutes that the longest of the lessons leaves for testing, its other phases taken off.
+ * @example minutesForTesting([{ clock: { ...soakUpPlan().clock, minutes: 60, phases: { gather: 4, wonder: 5, plan: 5, predict: 4, fetch: 3, clearAway: 4, results: 6, agree: 5 } } }]) // => 24
  */
-export function minutesForTesting({ clock }: Pick<Member['plan'], 'clock'>): number {
-  return Math.max(1, clock.minutes - Object.values(clock.phases).reduce((sum, minutes) => sum + minutes, 0))
+export function minutesForTesting(plans: Pick<Member['plan'], 'clock'>[]): number {
+  const left = plans.map(({ clock }) => clock.minutes - Object.values(clock.phases).reduce((sum, minutes) => sum + minutes, 0))
+  return Math.max(1, ...left)
+}
+
+/**
+ * Trials that are under way at the same time, told apart: each with the first lane that is free when it begins.
+ * @param steps by their beginning
+ * @example lanesOf([{ start: 0, end: 60 }, { start: 30, end: 90 }, { start: 60, end: 70 }]).map(({ lane }) => lane) // => [0, 1, 0]
+ */
+export function lanesOf<Step extends { start: number; end: number }>(steps: Step[]): { step: Step; lane: number }[] {
+  const ends: number[] = []
+  return steps.map((step) => {
+    const free = ends.findIndex((end) => end <= step.start)
+    const lane = free < 0 ? ends.length : free
+    ends[lane] = step.end
+    return { step, lane }
+  })
 }
 
 /** What fits into the time: trials that end within it, of how many. */
@@ -77,7 +93,8 @@ export interface CircuitTogether {
  * Every group at every investigation once, in the fewest rounds, all changing together: nobody in two places, no set with two groups.
  * @example circuitTogether([{ lesson: 'a', plan: soakUpPlan() }, { lesson: 'b', plan: soakUpPlan() }], NEW_TOGETHER).rounds.length // => 7
  */
-export function circuitTogether(members: Member[], { sets, walk, minutes }: Together): CircuitTogether {
+export function circuitTogether(all: Member[], { sets, walk, minutes }: Together): CircuitTogether {
+  const members = inGroups(all)
   const groups = groupsTogether(members)
   const copies = members.map(({ lesson }) => sets[lesson] ?? 1)
   const rota = groups.length === 0 ? [] : changeTogether({ groups: groups.length, copies })
@@ -108,4 +125,24 @@ function secondsAtOne(plan: Member['plan']): number {
 export function roundAt({ rounds, round }: CircuitTogether, seconds: number): number | undefined {
   const at = Math.floor(seconds / Math.max(1, round))
   return seconds < 0 || at >= rounds.length ? undefined : at
+}
+
+/**
+ * Where each group of a circuit is in a round: its name and the lesson's id, undefined where it has nothing to do.
+ * @example placesInRound({ groups: ['Alder'], rounds: [['a']], round: 60, seconds: 60, fits: true, missing: [] }, 0) // => [{ group: 'Alder', lesson: 'a' }]
+ */
+export function placesInRound({ groups, rounds }: CircuitTogether, round: number): { group: string; lesson: string | undefined }[] {
+  return groups.map((group, place) => ({ group, lesson: rounds[round]?.[place] }))
+}
+
+/**
+ * Which lesson each group is at, by the running rounds; nothing while none run.
+ * @param now milliseconds, as the clock of the server has them
+ * @example placesNow([], { ...NEW_TOGETHER, way: 'circuit' }, 0) // => []
+ */
+export function placesNow(members: Member[], together: Together, now: number): { group: string; lesson: string | undefined }[] {
+  if (together.way !== 'circuit' || together.clockStarted === null) return []
+  const circuit = circuitTogether(members, together)
+  const round = roundAt(circuit, (now - Date.parse(together.clockStarted)) / 1000)
+  return round === undefined ? [] : placesInRound(circuit, round)
 }

@@ -1,12 +1,12 @@
-export { circuitTogether, fitTogether, minutesForTesting, roundAt, stepsByGroup } from './clock'
+export { circuitTogether, fitTogether, lanesOf, minutesForTesting, placesInRound, placesNow, roundAt, stepsByGroup } from './clock'
 export type { CircuitTogether, FitTogether, TimedStep } from './clock'
 export { interleave, soonestEnd } from './interleave'
 export type { InterleaveAsk, Interleaving, PlacedTrial, TimedTrial } from './interleave'
 export { kitTogether, takenTogether } from './kit'
 export type { NeedTogether } from './kit'
-export { overviewOf, readTogether } from './overview'
+export { overviewOf, readTogether, viewTogether } from './overview'
 export type { Found } from './overview'
-export { cardsTogether, checkOwnQuestion, FEWEST_OWN, groupInAny, MOST_OWN, ownQuestionPlan, sameQuestion } from './ownQuestion'
+export { cardsTogether, checkOwnQuestion, groupInAny, MOST_OWN, OWN_PART, ownQuestionPlan, sameQuestion } from './ownQuestion'
 export type { HeapOfCards, OwnCheck, OwnProblem, OwnQuestion } from './ownQuestion'
 export { joinPlans, splitPlan } from './split'
 export { timedTrials, waitingOf } from './timedTrials'
@@ -14,14 +14,18 @@ export type { TrialTogether } from './timedTrials'
 export {
   groupNamed,
   groupsTogether,
+  inGroups,
+  mayGoTo,
   MOST_SETS,
   MOST_TOGETHER,
+  nameTogether,
   NEW_TOGETHER,
-  titleTogether,
   TOGETHER_VIEWS,
   TOGETHER_WAYS,
   WAITINGS,
+  wayChosen,
   withGroupOfClass,
+  withTogetherChange,
   withoutGroupOfClass,
 } from './together'
 export type { Member, Together, TogetherChange, TogetherGroup, TogetherView, TogetherWay, Waiting } from './together'

@@ -3,6 +3,7 @@ import { smallBars, type SmallBar } from '../charts'
 import { everyTable, type Table } from '../evidence'
 import type { LessonRecord, Plan } from '../lesson'
 import { progressOf } from '../record'
+import type { Together, TogetherView } from './together'
 
 /** What one of the lessons found, as it stands in one line of the overview. */
 export interface Found {
@@ -35,6 +36,16 @@ export function overviewOf(members: { lesson: string; plan: Plan; record: Lesson
       bars: smallBars(plan, record.readings),
     }
   })
+}
+
+/**
+ * What the board shows: what somebody chose, else how to join until somebody has measured, and what each found once all are done.
+ * @example viewTogether({ view: null }, []) // => 'join'
+ */
+export function viewTogether({ view }: Pick<Together, 'view'>, found: Pick<Found, 'done' | 'all'>[]): TogetherView {
+  if (view !== null) return view
+  if (found.every(({ done }) => done === 0)) return 'join'
+  return found.every(({ done, all }) => all > 0 && done === all) ? 'overview' : 'test'
 }
 
 /**

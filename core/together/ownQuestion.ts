@@ -31,7 +31,16 @@ export interface OwnCheck {
 
 export type OwnProblem = 'no-change' | 'no-measure' | 'same-card' | 'few-conditions' | 'twice'
 
-export const FEWEST_OWN = 2
+/** Which part of the question each problem is about. */
+export const OWN_PART: Record<OwnProblem, keyof OwnQuestion> = {
+  'no-change': 'change',
+  'no-measure': 'measure',
+  'same-card': 'change',
+  'few-conditions': 'conditions',
+  twice: 'conditions',
+}
+
+const FEWEST_OWN = 2
 export const MOST_OWN = 6
 
 /**

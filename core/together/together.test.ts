@@ -120,7 +120,7 @@ describe('one clock that uses the waiting of one for the trials of another', () 
     const found = interleave(ask, (tried) => tried < 50)
     expect(found.finish).toBe(found.bound + 0)
     expect(found.finish).toBeLessThan(2 * 420)
-    expect(boundWords(found)).toBe('No timetable can end before 9:00, and this one does not end later.')
+    expect(boundWords(found)).toBe('No timetable in half minutes can end before 9:00, and this one does not end later.')
   })
 })
 

@@ -1,4 +1,4 @@
-import { LONGEST, type Group, type Plan } from '../lesson'
+import { isEachChild, LONGEST, mergeText, type Group, type Plan } from '../lesson'
 
 /** Who does what: each group has its own, chooses, or all go round. */
 export const TOGETHER_WAYS = ['given', 'choose', 'circuit'] as const
@@ -60,6 +60,16 @@ export const NEW_TOGETHER: Together = {
   clockStarted: null,
 }
 
+/**
+ * After a change. A sentence that another desk changed meanwhile keeps that change.
+ * @example withTogetherChange(NEW_TOGETHER, { minutes: 30 }).minutes // => 30
+ */
+export function withTogetherChange(together: Together, { conclusionFrom, ...change }: TogetherChange): Together {
+  const next = { ...together, ...change }
+  if (change.conclusion === undefined || conclusionFrom === undefined) return next
+  return { ...next, conclusion: mergeText(conclusionFrom, change.conclusion, together.conclusion) }
+}
+
 /** One of the lessons. */
 export interface Member {
   lesson: string
@@ -74,13 +84,18 @@ export interface TogetherGroup {
   ids: Record<string, string>
 }
 
+/** The lessons that are done in groups; where each child has its own, it joins with its own code. */
+export function inGroups(members: Member[]): Member[] {
+  return members.filter(({ plan }) => !isEachChild(plan))
+}
+
 /**
  * The groups of the class, in the order in which they are met: a group goes by its name, whatever its id in each lesson.
  * @example groupsTogether([{ lesson: 'a', plan: soakUpPlan() }, { lesson: 'b', plan: soakUpPlan() }])[0]!.ids // => { a: 'g1', b: 'g1' }
  */
 export function groupsTogether(members: Member[]): TogetherGroup[] {
   const groups = new Map<string, TogetherGroup>()
-  for (const { lesson, plan } of members)
+  for (const { lesson, plan } of inGroups(members))
     for (const { id, name, shape } of plan.groups) {
       const key = nameKey(name)
       const known = groups.get(key) ?? { name, shape, ids: {} }
@@ -112,11 +127,31 @@ export function withoutGroupOfClass(plan: Plan, name: string): Plan {
   return group ? { ...plan, groups: plan.groups.filter((one) => one !== group) } : plan
 }
 
-/** How a title for all is made of theirs, where nobody wrote one. */
-export function titleTogether(members: Member[]): string {
-  return members
-    .map(({ plan }) => plan.title)
-    .filter((title) => title !== '')
-    .join(' · ')
-    .slice(0, LONGEST.name)
+/**
+ * What it is all called: as somebody named it, else after its lessons; empty where none of them has a name.
+ * @example nameTogether({ title: '' }, [{ lesson: 'a', plan: soakUpPlan() }]) // => 'Soak-up strips'
+ */
+export function nameTogether({ title }: Pick<Together, 'title'>, members: Member[]): string {
+  if (title !== '') return title
+  const titles = members.map(({ plan }) => plan.title).filter((one) => one !== '')
+  return titles.join(' · ').slice(0, LONGEST.name)
+}
+
+/**
+ * The change to another way. Where all go round there is room for everybody at every time, until somebody says otherwise.
+ * @example wayChosen('circuit', NEW_TOGETHER, [{ lesson: 'a', plan: soakUpPlan() }, { lesson: 'b', plan: soakUpPlan() }]).sets // => { a: 4, b: 4 }
+ */
+export function wayChosen(way: TogetherWay, { sets }: Pick<Together, 'sets'>, members: Member[]): TogetherChange {
+  if (way !== 'circuit') return { way }
+  const enough = Math.ceil(groupsTogether(members).length / Math.max(1, members.length))
+  return { way, sets: Object.fromEntries(members.map(({ lesson }) => [lesson, sets[lesson] ?? Math.max(1, enough)])) }
+}
+
+/**
+ * Where a group of this name may go: into the lessons that it is in, and where groups choose into the others after them.
+ * @example mayGoTo([{ id: 'a', groups: ['Alder'] }, { id: 'b', groups: [] }], 'choose', 'Alder').map(({ id }) => id) // => ['a', 'b']
+ */
+export function mayGoTo<Lesson extends { groups: string[] }>(lessons: Lesson[], way: TogetherWay, name: string): Lesson[] {
+  const isIn = ({ groups }: Lesson) => groups.some((group) => nameKey(group) === nameKey(name))
+  return [...lessons.filter(isIn), ...(way === 'choose' ? lessons.filter((lesson) => !isIn(lesson)) : [])]
 }

@@ -3,17 +3,21 @@ import type {
   FitTogether,
   Found,
   Interleaving,
+  Member,
+  NeedTogether,
   OwnCheck,
   OwnProblem,
   TimedStep,
   TogetherView,
   TogetherWay,
+  Waiting,
 } from '../together'
 import type { Plan } from '../lesson'
 import { gradesInOne } from './severalTables'
 import { counted, list, nameOfCondition } from './names'
 import { gapSentence, gradeName, gradeSentence } from './evidence'
 import { stopwatchWords } from './clock'
+import { amountWords } from './kit'
 
 export const WAY_WORDS: Record<TogetherWay, { name: string; what: string }> = {
   given: { name: 'Each group has its own', what: 'You say which group does what.' },
@@ -26,6 +30,39 @@ export const TOGETHER_VIEW_WORDS: Record<TogetherView, string> = {
   test: 'Testing',
   overview: 'What each found',
   agree: 'Our sentence',
+}
+
+export const WAITING_WORDS: Record<Waiting, string> = {
+  free: 'hands are free while it runs',
+  watched: 'somebody watches all the time',
+}
+
+/** What one of the lessons is called; `titleOfMember([], 'a') // 'Lesson without a name'` */
+export function titleOfMember(members: Member[], lesson: string): string {
+  return members.find((one) => one.lesson === lesson)?.plan.title || 'Lesson without a name'
+}
+
+/** Where a group is in a round; who has nothing to do writes up. `placeWords([], undefined) // 'writes up'` */
+export function placeWords(members: Member[], lesson: string | undefined): string {
+  return lesson === undefined ? 'writes up' : titleOfMember(members, lesson)
+}
+
+/** The kits of all lessons in a line. `kitTogetherWords([]) // '0 things for all lessons, enough of each as far as it is counted.'` */
+export function kitTogetherWords(rows: NeedTogether[]): string {
+  const short = rows.filter((row) => row.short > 0).length
+  const said = short > 0 ? `${short} of them short` : 'enough of each as far as it is counted'
+  return `${counted(rows.length, 'thing')} for all lessons, ${said}.`
+}
+
+/** What of a sum is for which lesson. `'Soak-up strips 31, Bounce back 7'` */
+export function partsWords(members: Member[], { parts, unit }: Pick<NeedTogether, 'parts' | 'unit'>): string {
+  return parts.map(({ lesson, amount }) => `${titleOfMember(members, lesson)} ${amountWords(amount, unit)}`).join(', ')
+}
+
+/** Trials that do not end in time, lesson by lesson; empty where all do. `lateWords([], { late: {} }) // ''` */
+export function lateWords(members: Member[], { late }: Pick<FitTogether, 'late'>): string {
+  const each = Object.entries(late).map(([lesson, count]) => `${titleOfMember(members, lesson)} ${count}`)
+  return each.length === 0 ? '' : `Not in time: ${each.join(', ')}.`
 }
 
 const PROBLEM_WORDS: Record<OwnProblem, string> = {
@@ -60,10 +97,11 @@ export function fitTogetherWords({ seconds, there, fits, within, all }: FitToget
     : `${within} of ${counted(all, 'trial')} are done within ${minutes}; all of them take ${stopwatchWords(seconds)}.`
 }
 
-/** How near the timetable is to the best that can be. `'No timetable can end before 30:00; this one ends 5 in 100 later.'` */
+/** How near the timetable is to the best that can be. `'No timetable in half minutes can end before 30:00; this one ends 5 in 100 later.'` */
 export function boundWords({ finish, bound }: Interleaving): string {
-  if (finish <= bound) return `No timetable can end before ${stopwatchWords(bound)}, and this one does not end later.`
-  return `No timetable can end before ${stopwatchWords(bound)}; this one ends ${Math.ceil((finish / bound - 1) * 100)} in 100 later.`
+  if (finish <= bound)
+    return `No timetable in half minutes can end before ${stopwatchWords(bound)}, and this one does not end later.`
+  return `No timetable in half minutes can end before ${stopwatchWords(bound)}; this one ends ${Math.ceil((finish / bound - 1) * 100)} in 100 later.`
 }
 
 /** A circuit in one line. `'7 rounds of 6:30: 45:30, of 40 minutes.'` */

@@ -1,7 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { and, asc, desc, eq, inArray, isNull } from 'drizzle-orm'
-import { mergeText } from '../../core/lesson'
-import { NEW_TOGETHER, type Together, type TogetherChange } from '../../core/together'
+import { NEW_TOGETHER, withTogetherChange, type Together, type TogetherChange } from '../../core/together'
 import { storeAndAnnounce } from './announcing'
 import { knownLessons, toLesson, type StoredLesson } from './lessons'
 import type { Database } from './open'
@@ -110,20 +109,12 @@ export async function removeTogether(database: Database, id: string): Promise<vo
   await database.delete(togethers).where(eq(togethers.id, id))
 }
 
-/** Changes what they have in common, and tells everybody who watches one of them. */
-export async function saveTogether(
-  database: Database,
-  id: string,
-  { conclusionFrom, ...change }: TogetherChange,
-): Promise<Together> {
+/** Changes what they have in common, and tells everybody who watches one of them; undefined where they do not run together any more. */
+export async function saveTogether(database: Database, id: string, change: TogetherChange): Promise<Together | undefined> {
   const body = await database.transaction(async (transaction) => {
     const [row] = await transaction.select().from(togethers).where(eq(togethers.id, id)).for('update')
-    const current = { ...NEW_TOGETHER, ...row!.body }
-    const alone = change.conclusion === undefined || conclusionFrom === undefined
-    const text = alone
-      ? (change.conclusion ?? current.conclusion)
-      : mergeText(conclusionFrom, change.conclusion!, current.conclusion)
-    const next = { ...current, ...change, conclusion: text }
+    if (!row) return undefined
+    const next = withTogetherChange({ ...NEW_TOGETHER, ...row.body }, change)
     await transaction.update(togethers).set({ body: next }).where(eq(togethers.id, id))
     return next
   })

@@ -9,9 +9,9 @@ import type { Database } from '../database/open'
 import { enter, watchPresence } from './presence'
 
 /** A page takes a line that is silent for twelve seconds for one that hangs. */
-const KEEP_ALIVE_EVERY = 5000
+export const KEEP_ALIVE_EVERY = 5000
 /** A page that takes nothing is let go when so many bytes wait for it, or so many events while it still catches up. */
-const MOST_BYTES = 2_000_000
+export const MOST_BYTES = 2_000_000
 const MOST_EVENTS = 20_000
 const AT_ONCE = 200
 const PATIENCE = 30_000

@@ -1,12 +1,9 @@
 import { createEventStream, type H3Event } from 'h3'
 import { listEventsSince, watch, type WrittenEvent } from '../database/announcing'
 import type { Database } from '../database/open'
-import { keepTrack } from './stream'
+import { KEEP_ALIVE_EVERY, keepTrack, MOST_BYTES } from './stream'
 import { findTogether, type StoredTogether } from '../database/together'
 
-const KEEP_ALIVE_EVERY = 5000
-/** A page that takes nothing is let go when so many bytes wait for it. */
-const MOST_BYTES = 2_000_000
 /** Events of two lessons can be stored in another order than they are numbered: so many before the last one are sent once more, and taken up once. */
 const SENT_AGAIN = 100
 

@@ -6,6 +6,7 @@ import {
   groupInAny,
   groupNamed,
   joinPlans,
+  OWN_PART,
   ownQuestionPlan,
   sameQuestion,
   splitPlan,
@@ -13,7 +14,7 @@ import {
   withoutGroupOfClass,
   type Member,
 } from '../../core/together'
-import type { GroupTogetherBody, JoinLessonsBody, OwnQuestionBody, SplitBody } from '../../schemas/contract'
+import type { GroupTogetherBody, JoinLessonsBody, OwnQuestionBody, SplitBody } from '../../schemas/togetherContract'
 import { refusal } from '../access/refusal'
 import { findLesson, savePlan, setArchived, type StoredLesson } from '../database/lessons'
 import type { Database } from '../database/open'
@@ -67,7 +68,7 @@ export async function askOwnQuestion(database: Database, together: StoredTogethe
   const group = groupInAny(members, asked.name)
   if (!group) throw refusal(404, 'unknown-group', 'name')
   const { problems } = checkOwnQuestion(cardsTogether(members), asked)
-  if (problems.length > 0) throw refusal(409, 'own-question-open', problems[0]!.includes('measure') ? 'measure' : 'change')
+  if (problems.length > 0) throw refusal(409, 'own-question-open', OWN_PART[problems[0]!])
   const same = sameQuestion(members, asked)
   if (same !== undefined) {
     await takePart(database, together, { lesson: same, name: asked.name, takesPart: true })

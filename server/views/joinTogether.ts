@@ -1,27 +1,30 @@
-import { cardsTogether, groupsTogether, titleTogether } from '../../core/together'
+import { cardsTogether, groupsTogether, inGroups, mayGoTo, nameTogether, placesNow } from '../../core/together'
 import { question } from '../../core/wording'
-import type { JoinView, StationTogether } from '../../schemas/contract'
+import type { JoinView } from '../../schemas/contract'
+import type { StationTogether } from '../../schemas/togetherContract'
 import type { StoredLesson } from '../database/lessons'
 import type { Database } from '../database/open'
 import type { Station } from '../database/stations'
 import { findTogether, type StoredTogether } from '../database/together'
 import { membersOf } from '../record/together'
 
-/** What a station may join, where several lessons run together. */
+/** What a station may join, where several lessons run together; a lesson in which each child has its own is joined with its own code. */
 export function joinTogether(together: StoredTogether): JoinView {
-  const members = membersOf(together)
-  const { way, title, ownQuestions } = together.body
+  const members = inGroups(membersOf(together))
+  const { way, ownQuestions } = together.body
   return {
-    title: title || titleTogether(members),
+    title: nameTogether(together.body, membersOf(together)),
     each: 'group',
     groups: [],
     together: {
       way,
       groups: groupsTogether(members).map(({ name, shape }) => ({ name, shape })),
-      lessons: together.lessons.map(({ id, plan }) => ({
-        ...{ id, title: plan.title, question: question(plan) },
-        groups: plan.groups.map(({ name }) => name),
-      })),
+      lessons: openLessons(together),
+      now: Object.fromEntries(
+        placesNow(members, together.body, Date.now()).flatMap(({ group, lesson }) =>
+          lesson === undefined ? [] : [[group, lesson]],
+        ),
+      ),
       heap: ownQuestions ? cardsTogether(members) : null,
     },
   }
@@ -36,11 +39,14 @@ export async function stationTogether(
   const together = lesson.together === null ? undefined : await findTogether(database, lesson.together)
   if (!together || together.lessons.length < 2) return null
   const own = lesson.plan.groups.find(({ id }) => id === station.group)?.name ?? ''
-  const group = groupsTogether(membersOf(together)).find(({ name }) => name === own)
   const { way, ownQuestions } = together.body
-  const open = together.lessons.filter(({ id }) => way === 'choose' || id === lesson.id || group?.ids[id] !== undefined)
-  return {
-    ...{ code: together.code, way, ownQuestions },
-    lessons: open.map(({ id, plan }) => ({ id, title: plan.title || question(plan), here: id === lesson.id })),
-  }
+  const others = mayGoTo(openLessons(together), way, own).filter(({ id }) => id !== lesson.id)
+  return { code: together.code, goesOn: others.length > 0 || ownQuestions }
+}
+
+function openLessons(together: StoredTogether): { id: string; title: string; question: string; groups: string[] }[] {
+  return inGroups(membersOf(together)).map(({ lesson, plan }) => ({
+    ...{ id: lesson, title: plan.title, question: question(plan) },
+    groups: plan.groups.map(({ name }) => name),
+  }))
 }

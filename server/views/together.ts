@@ -1,4 +1,4 @@
-import type { TogetherView } from '../../schemas/contract'
+import type { WholeTogether } from '../../schemas/togetherContract'
 import { notFound } from '../access/refusal'
 import { lastEventNumber } from '../database/announcing'
 import { findLesson, type StoredLesson } from '../database/lessons'
@@ -18,9 +18,9 @@ export async function seenLessons(database: Database, ids: string[], desk: strin
 }
 
 /** The event number is taken first, so that nothing falls between. */
-export async function loadTogether(database: Database, { id, code, body, lessons }: StoredTogether): Promise<TogetherView> {
+export async function loadTogether(database: Database, { id, code, body, lessons }: StoredTogether): Promise<WholeTogether> {
   const numbers = await Promise.all(lessons.map((lesson) => lastEventNumber(database, lesson.id)))
-  const whole: TogetherView['lessons'] = []
+  const whole: WholeTogether['lessons'] = []
   for (const lesson of lessons) {
     const loaded = await loadLesson(database, lesson.id)
     if (!loaded) continue

@@ -184,7 +184,7 @@ describe('a class’s own desk', () => {
     const { body: together } = await asDesk<{ id: string }>('POST', '/api/together', { lessons: running }, wren)
     const seen = async (at: Record<string, string>) => (await asDesk('GET', `/api/together/${together.id}`, undefined, at)).status
     expect([await seen(wren), await seen(seeds), await seen(desk)]).toEqual([200, 404, 200])
-    expect((await asDesk('POST', '/api/together', { lessons: [headLesson.id] }, wren)).status).toBe(404)
+    expect((await asDesk('POST', '/api/together', { lessons: [running[1], headLesson.id] }, wren)).status).toBe(404)
     await asDesk('PUT', `/api/lessons/${running[1]}/desk`, { desk: null }, wren)
 
     await asDesk('PUT', `/api/lessons/${lesson.id}/desk`, { desk: finch.body.id }, wren)

@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto'
 import { expect, inject, it } from 'vitest'
 import type { LessonRecord, Plan } from '../../core/lesson'
-import type { JoinView, TogetherView } from '../../schemas/contract'
+import type { JoinView } from '../../schemas/contract'
+import type { WholeTogether } from '../../schemas/togetherContract'
 import { clientFor, prediction, reading } from './client'
 
 const { call, newLesson, open } = clientFor(inject('base'))
@@ -10,7 +11,7 @@ const made = async (...investigations: string[]) => {
   const lessons = []
   for (const one of investigations) lessons.push((await newLesson(one)).lesson)
   const { body } = await call<{ id: string }>('POST', '/api/together', { lessons: lessons.map(({ id }) => id) })
-  const view = (await call<TogetherView>('GET', `/api/together/${body.id}`)).body
+  const view = (await call<WholeTogether>('GET', `/api/together/${body.id}`)).body
   return { id: body.id, lessons, view }
 }
 
@@ -79,7 +80,7 @@ it('all of them go out as one file and come back with every row; a damaged one c
   await call('POST', `/api/lessons/${lessons[0]!.id}/readings`, { readings: [reading(plan)] })
   const file = JSON.stringify((await call<object>('GET', `/api/together/${id}/file`)).body)
   const opened = (await call<{ together: string }>('POST', '/api/lessons/open', { text: file })).body
-  const { body: copy } = await call<TogetherView>('GET', `/api/together/${opened.together}`)
+  const { body: copy } = await call<WholeTogether>('GET', `/api/together/${opened.together}`)
   expect(copy.lessons.map((one) => one.plan)).toEqual(lessons.map((one) => one.plan))
   expect(copy.together).toMatchObject({ way: 'circuit', conclusion: 'Both are clear.', sets: { [copy.lessons[0]!.id]: 3 } })
   const values = ({ readings }: LessonRecord) => readings.map(({ value, group }) => [value, group])

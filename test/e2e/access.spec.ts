@@ -1,9 +1,20 @@
-import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
-import { BOARD_VIEWS, withEachChild, withGroups, type Plan } from '../../core/lesson'
+import { BOARD_VIEWS, withGroups, type Plan } from '../../core/lesson'
 import { BOARD_WORDS } from '../../core/wording'
 import { randomUUID } from 'node:crypto'
-import { choose, client, expect, joinStation, openStop, test, turnBoard, unfold, unfoldAll } from './house'
+import {
+  choose,
+  client,
+  expect,
+  expectAccessible,
+  expectNothingSticksOut,
+  joinStation,
+  openStop,
+  test,
+  turnBoard,
+  unfold,
+  unfoldAll,
+} from './house'
 
 const PRINTOUTS = [
   ...['trays', 'labels', 'picking', 'shopping', 'getting-ready', 'count-back', 'rota', 'jobs'],
@@ -20,23 +31,6 @@ async function demoLesson(baseURL: string | undefined): Promise<{ id: string; co
   const { body } = await call<{ lessons: { id: string; title: string }[] }>('GET', '/api/lessons')
   const { lesson } = await open(body.lessons.find(({ title }) => title === 'Soak-up strips')!.id)
   return lesson
-}
-
-/** @param without rules that do not hold here */
-async function expectAccessible(page: Page, name: string, without: string[] = []): Promise<void> {
-  // No page has frames, and nobody reads what passed: both take axe most of its time.
-  const axe = new AxeBuilder({ page })
-    .setLegacyMode(true)
-    .options({ resultTypes: ['violations'] })
-    .disableRules(without)
-  const { violations } = await axe.analyze()
-  expect(violations.map(({ id, nodes }) => `${name}: ${id} ${nodes[0]?.target.join(' ')} ${nodes[0]?.failureSummary}`)).toEqual([])
-}
-
-/** Nothing sticks out to the right, and no button or field is cut off. */
-async function expectNothingSticksOut(page: Page, name: string): Promise<void> {
-  const [content, window] = await page.evaluate(() => [document.documentElement.scrollWidth, document.documentElement.clientWidth])
-  expect(content, name).toBeLessThanOrEqual(window!)
 }
 
 test('axe finds nothing at the desk', async ({ page, baseURL }) => {
@@ -338,62 +332,4 @@ test('no page is wider than a window of 320, and no letter at the desk is smalle
     if (small.length > 0) found.push(`${path} has small letters in ${small.join(', ')}`)
   }
   expect(found).toEqual([])
-})
-
-test('axe finds nothing where lessons run together and where each child has its own, and neither sticks out of a station', async ({
-  page,
-  baseURL,
-  browser,
-}) => {
-  const { call, newLesson, open } = client(baseURL)
-  const lessons = [(await newLesson('soak-up-strips')).lesson.id, (await newLesson('bounce-back')).lesson.id]
-  const { body: made } = await call<{ id: string }>('POST', '/api/together', { lessons })
-  const { body: view } = await call<{ code: string }>('GET', `/api/together/${made.id}`)
-  await call('PUT', `/api/together/${made.id}`, { ownQuestions: true, conclusion: 'Kitchen roll was best.' })
-  for (const part of ['who', 'clock', 'kit', 'found', 'agree']) {
-    await page.goto(`/together/${made.id}?part=${part}`)
-    await expect(page.getByRole('tab', { selected: true })).toBeVisible()
-    await page.waitForTimeout(600)
-    await expectAccessible(page, `together ${part}`)
-  }
-  await call('PUT', `/api/together/${made.id}`, { way: 'circuit' })
-  await page.goto(`/together/${made.id}`)
-  await expect(page.getByRole('columnheader', { name: 'round 1' })).toBeVisible()
-  await expectAccessible(page, 'together circuit')
-  for (const shown of ['join', 'test', 'overview', 'agree']) {
-    await call('PUT', `/api/together/${made.id}`, { view: shown })
-    await page.goto(`/together/${made.id}/board`)
-    await expect(page.getByRole('contentinfo')).toBeVisible()
-    await expectAccessible(page, `board together ${shown}`)
-  }
-  await page.goto(`/together/${made.id}/print`)
-  await expect(page.getByRole('heading', { name: 'What to fetch' })).toBeVisible()
-  await expectAccessible(page, 'together on paper')
-
-  const station = await (await browser.newContext({ viewport: { width: 360, height: 640 } })).newPage()
-  await station.goto(`${baseURL}/station?code=${encodeURIComponent(view.code)}`)
-  await station.getByRole('button', { name: 'Birch' }).click()
-  await station.getByRole('button', { name: 'Ask our own question' }).click()
-  await station.getByRole('button', { name: 'the width of the strip' }).click()
-  await expectAccessible(station, 'own question')
-  await expectNothingSticksOut(station, 'own question')
-  await call('DELETE', `/api/together/${made.id}`)
-
-  const { lesson } = await open(lessons[0]!)
-  let number = 0
-  const plan = withEachChild({ ...lesson.plan, changed: null, conditions: lesson.plan.conditions.slice(0, 1) }, randomUUID, () => {
-    number = (number + 0.37) % 1
-    return number
-  })
-  expect((await call('PUT', `/api/lessons/${lesson.id}/plan`, { plan, revision: lesson.revision })).status).toBe(200)
-  await openStop(page, lesson.id, 'test')
-  await expectAccessible(page, 'keyed by seat')
-  await page.goto(`/print/${lesson.id}/codes`)
-  await expect(page.getByText(plan.groups[0]!.name).first()).toBeVisible()
-  await expectAccessible(page, 'codes')
-  await station.goto(`${baseURL}/station?code=${encodeURIComponent(lesson.code)}`)
-  await expect(station.getByLabel('Your own code')).toBeVisible()
-  await expectAccessible(station, 'own code')
-  await expectNothingSticksOut(station, 'own code')
-  await station.context().close()
 })

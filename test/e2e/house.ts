@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright'
 import { expect, test as base, type Locator, type Page } from '@playwright/test'
 import type { Plan } from '../../core/lesson'
 import { clientFor, type WholeLesson } from '../api/client'
@@ -122,3 +123,20 @@ export async function paste(field: Locator, text: string): Promise<void> {
 
 /** Everything on the plan is on the server. */
 export const saved = (page: Page) => expect(page.getByRole('status').filter({ hasText: /^\s*saved\s*$/ })).toBeVisible()
+
+/** @param without rules that do not hold here */
+export async function expectAccessible(page: Page, name: string, without: string[] = []): Promise<void> {
+  // No page has frames, and nobody reads what passed: both take axe most of its time.
+  const axe = new AxeBuilder({ page })
+    .setLegacyMode(true)
+    .options({ resultTypes: ['violations'] })
+    .disableRules(without)
+  const { violations } = await axe.analyze()
+  expect(violations.map(({ id, nodes }) => `${name}: ${id} ${nodes[0]?.target.join(' ')} ${nodes[0]?.failureSummary}`)).toEqual([])
+}
+
+/** Nothing sticks out to the right, and no button or field is cut off. */
+export async function expectNothingSticksOut(page: Page, name: string): Promise<void> {
+  const [content, window] = await page.evaluate(() => [document.documentElement.scrollWidth, document.documentElement.clientWidth])
+  expect(content, name).toBeLessThanOrEqual(window!)
+}

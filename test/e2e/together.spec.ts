@@ -1,5 +1,7 @@
+import { randomUUID } from 'node:crypto'
+import { withEachChild } from '../../core/lesson'
 import { reading } from '../api/client'
-import { choose, client, enterNumber, expect, saved, test } from './house'
+import { choose, client, enterNumber, expect, expectAccessible, expectNothingSticksOut, openStop, saved, test } from './house'
 
 test('three investigations run together: one code, a group’s own question, one clock, one kit, what each found, one sentence, and apart again', async ({
   page,
@@ -46,8 +48,8 @@ test('three investigations run together: one code, a group’s own question, one
   await expect(station.getByRole('button', { name: new RegExp(`^Balls ${name}`) })).toBeVisible()
   await expect(station.getByRole('button', { name: new RegExp(`^Strips ${name}`) })).toBeHidden()
   await station.getByRole('button', { name: 'Ask our own question' }).click()
-  await station.getByRole('button', { name: 'the width of the strip' }).click()
-  await station.getByRole('button', { name: 'how high water climbs in 60 s' }).click()
+  await station.getByRole('radio', { name: 'the width of the strip' }).check()
+  await station.getByRole('radio', { name: 'how high water climbs in 60 s' }).check()
   await station.getByLabel('Try 1').fill('1 cm')
   await expect(station.getByText('Name at least two things to try.')).toBeVisible()
   await station.getByLabel('Try 2').fill('4 cm')
@@ -77,9 +79,9 @@ test('three investigations run together: one code, a group’s own question, one
 
   await page.getByRole('tab', { name: 'Clock' }).click()
   await expect(page.getByText(/\d+ trials are done (after|within)/)).toBeVisible()
-  await expect(page.getByText(/^No timetable can end before/)).toBeVisible()
+  await expect(page.getByText(/^No timetable in half minutes can end before/)).toBeVisible()
   await choose(page.getByLabel(`Strips ${name}`), 'hands are free while it runs')
-  await expect(page.getByText(/^No timetable can end before/)).toBeVisible()
+  await expect(page.getByText(/^No timetable in half minutes can end before/)).toBeVisible()
   await page.getByRole('tab', { name: 'Kit' }).click()
   await expect(page.getByRole('row', { name: /^30 cm ruler / })).toContainText(`Strips ${name}`)
 
@@ -137,4 +139,62 @@ test('a lesson that runs alone shows nothing of it', async ({ page, baseURL }) =
   await page.goto(`/lesson/${lesson.id}/plan`)
   await saved(page)
   await expect(page.getByText('runs together')).toBeHidden()
+})
+
+test('axe finds nothing where lessons run together and where each child has its own, and neither sticks out of a station', async ({
+  page,
+  baseURL,
+  browser,
+}) => {
+  const { call, newLesson, open } = client(baseURL)
+  const lessons = [(await newLesson('soak-up-strips')).lesson.id, (await newLesson('bounce-back')).lesson.id]
+  const { body: made } = await call<{ id: string }>('POST', '/api/together', { lessons })
+  const { body: view } = await call<{ code: string }>('GET', `/api/together/${made.id}`)
+  await call('PUT', `/api/together/${made.id}`, { ownQuestions: true, conclusion: 'Kitchen roll was best.' })
+  for (const part of ['who', 'clock', 'kit', 'found', 'agree']) {
+    await page.goto(`/together/${made.id}?part=${part}`)
+    await expect(page.getByRole('tab', { selected: true })).toBeVisible()
+    await page.waitForTimeout(600)
+    await expectAccessible(page, `together ${part}`)
+  }
+  await call('PUT', `/api/together/${made.id}`, { way: 'circuit' })
+  await page.goto(`/together/${made.id}`)
+  await expect(page.getByRole('columnheader', { name: 'round 1' })).toBeVisible()
+  await expectAccessible(page, 'together circuit')
+  for (const shown of ['join', 'test', 'overview', 'agree']) {
+    await call('PUT', `/api/together/${made.id}`, { view: shown })
+    await page.goto(`/together/${made.id}/board`)
+    await expect(page.getByRole('contentinfo')).toBeVisible()
+    await expectAccessible(page, `board together ${shown}`)
+  }
+  await page.goto(`/together/${made.id}/print`)
+  await expect(page.getByRole('heading', { name: 'What to fetch' })).toBeVisible()
+  await expectAccessible(page, 'together on paper')
+
+  const station = await (await browser.newContext({ viewport: { width: 360, height: 640 } })).newPage()
+  await station.goto(`${baseURL}/station?code=${encodeURIComponent(view.code)}`)
+  await station.getByRole('button', { name: 'Birch' }).click()
+  await station.getByRole('button', { name: 'Ask our own question' }).click()
+  await station.getByRole('radio', { name: 'the width of the strip' }).check()
+  await expectAccessible(station, 'own question')
+  await expectNothingSticksOut(station, 'own question')
+  await call('DELETE', `/api/together/${made.id}`)
+
+  const { lesson } = await open(lessons[0]!)
+  let number = 0
+  const plan = withEachChild({ ...lesson.plan, changed: null, conditions: lesson.plan.conditions.slice(0, 1) }, randomUUID, () => {
+    number = (number + 0.37) % 1
+    return number
+  })
+  expect((await call('PUT', `/api/lessons/${lesson.id}/plan`, { plan, revision: lesson.revision })).status).toBe(200)
+  await openStop(page, lesson.id, 'test')
+  await expectAccessible(page, 'keyed by seat')
+  await page.goto(`/print/${lesson.id}/codes`)
+  await expect(page.getByText(plan.groups[0]!.name).first()).toBeVisible()
+  await expectAccessible(page, 'codes')
+  await station.goto(`${baseURL}/station?code=${encodeURIComponent(lesson.code)}`)
+  await expect(station.getByLabel('Your own code')).toBeVisible()
+  await expectAccessible(station, 'own code')
+  await expectNothingSticksOut(station, 'own code')
+  await station.context().close()
 })

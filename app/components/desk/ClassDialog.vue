@@ -69,7 +69,13 @@ function goRound(material: string, stock: number): void {
         :model-value="plan.className"
         @update:model-value="lesson.edit((draft) => (draft.className = $event.trim()))"
       />
-      <NumberField label="Children" :model-value="plan.children" v-bind="BOUNDS.children" whole @update:model-value="setChildren" />
+      <NumberField
+        label="Children"
+        :model-value="plan.children"
+        v-bind="alone ? { least: 1, most: MOST.children } : BOUNDS.children"
+        whole
+        @update:model-value="setChildren"
+      />
       <ChoiceField
         label="Writes down its own"
         :disabled="written"

@@ -1,20 +1,21 @@
 <script setup lang="ts">
-import { needsOf, type School } from '~~/core/kit'
+import { byPlace, needsOf, type School } from '~~/core/kit'
 import type { Plan } from '~~/core/lesson'
 import { amountWords, measuredWords } from '~~/core/wording'
 
 /** What to fetch, place by place, so that nobody walks twice. */
 const props = defineProps<{ plan: Plan; school: School }>()
 const { kitchen } = useCustoms()
-const places = computed(() => {
-  const rows = needsOf(props.plan, props.school)
-    .filter(({ forClass }) => forClass > 0)
-    .map((need) => ({ need, name: props.plan.materials.find(({ id }) => id === need.material)!.name || 'a thing without a name' }))
-  const names = [...new Set(rows.map(({ need }) => need.supply.place.trim()))].sort((a, b) =>
-    a === '' ? 1 : b === '' ? -1 : a.localeCompare(b),
-  )
-  return names.map((place) => ({ place, rows: rows.filter(({ need }) => need.supply.place.trim() === place) }))
-})
+const places = computed(() =>
+  byPlace(
+    needsOf(props.plan, props.school)
+      .filter(({ forClass }) => forClass > 0)
+      .map((need) => ({
+        ...need,
+        name: props.plan.materials.find(({ id }) => id === need.material)!.name || 'a thing without a name',
+      })),
+  ),
+)
 </script>
 
 <template>
@@ -24,9 +25,9 @@ const places = computed(() => {
       <h2 class="mx-0 mt-4mm mb-1mm text-14pt">{{ place || 'No place written down' }}</h2>
       <table class="ruled font-heading">
         <tbody>
-          <tr v-for="{ need, name } in rows" :key="need.material">
+          <tr v-for="need in rows" :key="need.material">
             <td class="py-1.2mm px-2mm w-11mm"><span class="square" /></td>
-            <td class="py-1.2mm px-2mm">{{ name }}</td>
+            <td class="py-1.2mm px-2mm">{{ need.name }}</td>
             <td class="figure py-1.2mm px-2mm">
               <strong>{{ measuredWords(need.forClass, need.unit, kitchen) }}</strong>
             </td>

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { histogram } from '~~/core/charts'
+import { classHeap } from '~~/core/charts'
 import { oneHeap, type Evidence } from '~~/core/evidence'
 import { groupOf, isEachChild, measuredCard, type LessonRecord, type Plan } from '~~/core/lesson'
-import { groupAverages, trialResults } from '~~/core/record'
+import { groupAverages } from '~~/core/record'
 import { counted, gradeSentence, heapSentences, nameOfCondition, ownerHeading, ownerWord, writeAverage } from '~~/core/wording'
 
 /** One condition: nothing to compare with, but an average, a wobble, a heap of readings and what each group found. */
@@ -10,18 +10,10 @@ const props = defineProps<{ plan: Plan; record: LessonRecord; evidence: Evidence
 const unit = computed(() => measuredCard(props.plan)!.method.unit)
 const only = computed(() => props.evidence.summaries[0]!)
 const groups = computed(() => groupAverages(props.plan, props.record.readings, only.value.condition))
-/** Every reading, or of each child its own number once. */
-const values = computed(() =>
-  isEachChild(props.plan)
-    ? groups.value.map(({ average }) => average)
-    : trialResults(props.plan, props.record.readings)
-        .filter(({ condition }) => condition === only.value.condition)
-        .map(({ value }) => value),
-)
-const bins = computed(() => histogram(values.value))
+const heap = computed(() => classHeap(props.plan, props.record.readings, only.value.condition))
 const sentences = computed(() => {
-  const heap = isEachChild(props.plan) && oneHeap(props.plan, props.record, only.value.condition)
-  return heap ? heapSentences(props.plan, heap) : []
+  const quarters = isEachChild(props.plan) && oneHeap(props.plan, props.record, only.value.condition)
+  return quarters ? heapSentences(props.plan, quarters) : []
 })
 </script>
 
@@ -34,9 +26,9 @@ const sentences = computed(() => {
     </p>
     <p v-for="one in sentences" :key="one">{{ one }}</p>
     <HeapOfNumbers
-      v-if="bins"
-      :bins="bins"
-      :caption="`How often each size came, of ${counted(values.length, isEachChild(plan) ? 'number' : 'reading')}`"
+      v-if="heap"
+      :bins="heap.bins"
+      :caption="`How often each size came, of ${counted(heap.count, isEachChild(plan) ? 'number' : 'reading')}`"
     />
     <table class="ruled">
       <caption class="sr-only">

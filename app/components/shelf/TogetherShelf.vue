@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { TogetherEntry } from '~~/schemas/contract'
+import type { TogetherEntry } from '~~/schemas/togetherContract'
 
 /** What runs together, above the lessons; nothing where nothing does. */
 const together = shallowRef<TogetherEntry[]>([])

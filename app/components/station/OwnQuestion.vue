@@ -9,6 +9,7 @@ const emit = defineEmits<{ asked: [lesson: string]; back: [] }>()
 const change = ref('')
 const measure = ref('')
 const tries = ref(['', '', ''])
+const cards = (all: { name: string }[]) => all.map(({ name }) => ({ value: name, title: name }))
 const trouble = ref('')
 const asked = computed(() => ({ change: change.value, measure: measure.value, conditions: tries.value }))
 const check = computed(() => checkOwnQuestion(props.heap, asked.value))
@@ -30,18 +31,10 @@ async function ask(): Promise<void> {
     <p class="text-title font-heading" role="status">
       How does <strong>{{ change || '…' }}</strong> change <strong>{{ measure || '…' }}</strong>?
     </p>
-    <fieldset>
-      <legend>Tap what you change: one card</legend>
-      <VBtn v-for="one in heap.changes" :key="one.name" :aria-pressed="one.name === change" @click="change = one.name">{{
-        one.name
-      }}</VBtn>
-    </fieldset>
-    <fieldset>
-      <legend>Tap what you measure: one card</legend>
-      <VBtn v-for="one in heap.measures" :key="one.name" :aria-pressed="one.name === measure" @click="measure = one.name">{{
-        one.name
-      }}</VBtn>
-    </fieldset>
+    <h2 class="text-lead">Tap what you change: one card</h2>
+    <PickOne v-model="change" tiles label="What we change" :options="cards(heap.changes)" />
+    <h2 class="text-lead">Tap what you measure: one card</h2>
+    <PickOne v-model="measure" tiles label="What we measure" :options="cards(heap.measures)" />
     <fieldset v-if="change">
       <legend>What do you try? At least two</legend>
       <TextField
@@ -81,10 +74,6 @@ fieldset {
   flex-wrap: wrap;
   gap: var(--gap-near);
   border: 0;
-}
-.own :deep([aria-pressed='true']) {
-  border-width: 2.5px;
-  background: var(--green-light);
 }
 legend {
   width: 100%;

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { histogram } from '~~/core/charts'
+import { classHeap } from '~~/core/charts'
 import { activeConditions, isEachChild, letterOf, type LessonRecord, type Plan, type Reading } from '~~/core/lesson'
 import { ownGuesses } from '~~/core/predictions'
-import { cellKey, groupAverages, type Progress } from '~~/core/record'
-import type { StationTogether } from '~~/schemas/contract'
+import { cellKey, type Progress } from '~~/core/record'
+import type { StationTogether } from '~~/schemas/togetherContract'
 import { counted, guessWords, nameOfCondition, readingWords } from '~~/core/wording'
 
 /** All is written down: the group's own numbers, each of which can still be put right; a child's beside its guess and among the class's. */
@@ -21,15 +21,14 @@ const guesses = computed(() =>
   alone.value ? ownGuesses(props.plan, props.record).filter(({ group }) => group === props.group) : [],
 )
 /** The class's numbers lie beside one's own once the class may see them. */
-const heaps = computed(() => {
-  if (!alone.value || !props.all) return []
-  return activeConditions(props.plan).flatMap(({ id }) => {
-    const averages = groupAverages(props.plan, props.record.readings, id)
-    const bins = histogram(averages.map(({ average }) => average))
-    const own = averages.find(({ group }) => group === props.group)?.average
-    return bins ? [{ id, bins, own, count: averages.length }] : []
-  })
-})
+const heaps = computed(() =>
+  alone.value && props.all
+    ? activeConditions(props.plan).flatMap(({ id }) => {
+        const heap = classHeap(props.plan, props.record.readings, id, props.group)
+        return heap ? [{ id, ...heap }] : []
+      })
+    : [],
+)
 </script>
 
 <template>
@@ -45,7 +44,7 @@ const heaps = computed(() => {
       :caption="`${nameOfCondition(plan, heap.id)}: ${counted(heap.count, 'child', 'children')}`"
     />
     <div class="flex flex-wrap gap-near">
-      <MainBtn v-if="together && together.lessons.length > 1" @click="$emit('nextInvestigation')">Next investigation</MainBtn>
+      <MainBtn v-if="together?.goesOn" @click="$emit('nextInvestigation')">Next investigation</MainBtn>
       <MainBtn v-if="alone" @click="$emit('next')">Next child</MainBtn>
       <QuietBtn v-if="alone" @click="$emit('propose')">Say what you found out</QuietBtn>
       <MainBtn v-else @click="$emit('propose')">Say what you found out</MainBtn>

@@ -8,18 +8,11 @@ const route = useRoute()
 const code = ref(props.before.code || (typeof route.query.code === 'string' ? route.query.code : ''))
 const own = ref('')
 const lesson = ref<JoinView>()
-/** Of several lessons that run together: who one is, and then what one does. */
+/** Of several lessons that run together: who one is. */
 const name = ref(props.before.name)
-const asking = ref(false)
-const together = computed(() => lesson.value?.together)
-const mine = computed(() => {
-  const all = together.value?.lessons ?? []
-  const own = all.filter(({ groups }) => groups.includes(name.value))
-  return together.value?.way === 'choose' ? [...own, ...all.filter((one) => !own.includes(one))] : own
-})
+const trouble = ref('')
 const part = useTemplateRef<HTMLElement>('part')
 watch(lesson, () => focusHeading(part.value), { flush: 'post' })
-const trouble = ref('')
 
 async function attempt(work: () => Promise<void>): Promise<void> {
   trouble.value = ''
@@ -28,12 +21,6 @@ async function attempt(work: () => Promise<void>): Promise<void> {
 const look = () => attempt(async () => void (lesson.value = await callServer('GET /api/stations', { query: { code: code.value } })))
 const choose = (group: string) => attempt(() => props.join({ code: code.value, group }))
 const begin = (id: string) => attempt(() => props.join({ code: code.value, lesson: id, name: name.value }))
-/** Whoever has one thing to do begins with it. */
-function chooseName(group: string): void {
-  name.value = group
-  if (mine.value.length === 1 && together.value?.heap === null && together.value.way === 'given') void begin(mine.value[0]!.id)
-}
-watch([name, asking], () => focusHeading(part.value), { flush: 'post' })
 const chooseOwn = () => attempt(() => props.join({ code: code.value, own: own.value }))
 if (code.value) onMounted(look)
 </script>
@@ -70,42 +57,15 @@ if (code.value) onMounted(look)
       <p v-if="trouble" class="trouble text-lead" role="alert">{{ trouble }}</p>
       <MainBtn type="submit" :disabled="own.trim() === ''">Begin</MainBtn>
     </form>
-    <template v-else-if="together && name === ''">
-      <h1 class="text-large text-center">Which group are you?</h1>
-      <p class="soft">{{ lesson.title }}</p>
-      <ul>
-        <li v-for="group in together.groups" :key="group.name">
-          <VBtn @click="chooseName(group.name)">
-            <ShapeBadge :size="26" :shape="group.shape" />
-            {{ group.name }}
-          </VBtn>
-        </li>
-      </ul>
-    </template>
-    <OwnQuestion
-      v-else-if="together && asking"
-      :heap="together.heap!"
+    <JoinTogether
+      v-else-if="lesson.together"
+      v-model:name="name"
       :code="code"
-      :name="name"
-      @asked="begin"
-      @back="asking = false"
+      :title="lesson.title"
+      :together="lesson.together"
+      :trouble="trouble"
+      @begin="begin"
     />
-    <template v-else-if="together">
-      <h1 class="text-large text-center">{{ name }}: what do you do now?</h1>
-      <p v-if="trouble" class="trouble text-lead" role="alert">{{ trouble }}</p>
-      <ul class="investigations">
-        <li v-for="one in mine" :key="one.id">
-          <VBtn class="investigation" @click="begin(one.id)">
-            <span
-              ><strong>{{ one.title || 'Investigation' }}</strong> <small>{{ one.question }}</small></span
-            >
-          </VBtn>
-        </li>
-      </ul>
-      <p v-if="mine.length === 0">Nothing yet for your group. Ask your teacher.</p>
-      <VBtn v-if="together.heap" @click="asking = true">Ask our own question</VBtn>
-      <LinkBtn @click="name = ''">We are another group</LinkBtn>
-    </template>
     <template v-else>
       <h1 class="text-large text-center">Which group are you?</h1>
       <p class="soft">{{ lesson.title }}</p>
@@ -149,19 +109,5 @@ ul {
   grid-template-columns: 1fr 1fr;
   gap: var(--gap-wide);
   width: 100%;
-}
-.investigations {
-  grid-template-columns: 1fr;
-}
-.investigation {
-  width: 100%;
-  height: auto;
-  padding-block: var(--gap-near);
-  text-align: left;
-  white-space: normal;
-}
-.investigation small {
-  display: block;
-  font-weight: 400;
 }
 </style>

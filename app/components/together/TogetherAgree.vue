@@ -13,7 +13,9 @@ let from = props.together.conclusion
 watch(
   () => props.together.conclusion,
   (now) => {
-    if (text.value === from) text.value = now
+    // Whoever is writing keeps what was there when it began; the server puts both together.
+    if (text.value !== from) return
+    text.value = now
     from = now
   },
 )

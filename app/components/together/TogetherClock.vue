@@ -1,21 +1,15 @@
 <script setup lang="ts">
 import { BOUNDS } from '~~/core/lesson'
-import { fitTogether, stepsByGroup, waitingOf, WAITINGS, type Member, type Together, type TogetherChange } from '~~/core/together'
-import { boundWords, fitTogetherWords, stopwatchWords } from '~~/core/wording'
+import { circuitTogether, waitingOf, WAITINGS, type Member, type Together, type TogetherChange } from '~~/core/together'
+import { boundWords, circuitTogetherWords, fitTogetherWords, lateWords, stopwatchWords, WAITING_WORDS } from '~~/core/wording'
 
-/** One clock for all: the waiting of one investigation is used for the trials of another, group by group. */
+/** One clock for all: the waiting of one investigation is used for the trials of another, group by group; where all go round, their rounds. */
 const props = defineProps<{ members: Member[]; together: Together }>()
 defineEmits<{ change: [change: TogetherChange] }>()
-const { timetable, timed } = useInterleaving(toRef(props, 'members'), toRef(props, 'together'))
-const fit = computed(() => timetable.value && timed.value && fitTogether(timetable.value, timed.value.of, props.together.minutes))
-const rows = computed(() =>
-  timetable.value && timed.value ? stepsByGroup(timetable.value, timed.value.of, timed.value.groups) : [],
-)
+const { timetable, fit, rows, looking } = useInterleaving(toRef(props, 'members'), toRef(props, 'together'))
+const rounds = computed(() => (props.together.way === 'circuit' ? circuitTogether(props.members, props.together) : undefined))
 const chosen = ref('')
 const group = computed(() => rows.value.find((row) => row.group === chosen.value) ?? rows.value[0])
-const WAITING_NAMES = { free: 'hands are free while it runs', watched: 'somebody watches all the time' }
-const titleOf = (lesson: string) => props.members.find((one) => one.lesson === lesson)?.plan.title || 'Lesson without a name'
-const late = computed(() => Object.entries(fit.value?.late ?? {}).map(([lesson, count]) => `${titleOf(lesson)}: ${count}`))
 </script>
 
 <template>
@@ -32,23 +26,23 @@ const late = computed(() => Object.entries(fit.value?.late ?? {}).map(([lesson, 
         :key="lesson"
         :label="plan.title || 'Lesson without a name'"
         :model-value="waitingOf(plan, together.waiting[lesson])"
-        :options="WAITINGS.map((value) => ({ value, title: WAITING_NAMES[value] }))"
+        :options="WAITINGS.map((value) => ({ value, title: WAITING_WORDS[value] }))"
         @update:model-value="$emit('change', { waiting: { ...together.waiting, [lesson]: $event } })"
       />
     </div>
+    <p v-if="rounds" class="large mt-wide" :class="{ 'text-beet': !rounds.fits }">
+      <span v-if="!rounds.fits" aria-hidden="true">▲ </span>{{ circuitTogetherWords(rounds, together.minutes) }}
+    </p>
     <p v-if="!timetable" class="soft mt-wide" role="status">
-      {{
-        timed && timed.ask.trials.length > 0
-          ? 'Looking for the best timetable …'
-          : 'No trials yet: say in each lesson what is compared.'
-      }}
+      {{ looking ? 'Looking for the best timetable …' : 'No trials yet: say in each lesson what is compared.' }}
     </p>
     <template v-else-if="fit">
+      <h2 v-if="rounds" class="mt-wide text-lead">If every group moves on as soon as it is ready, the way there not counted</h2>
       <p class="large mt-wide" :class="{ 'text-beet': !fit.fits }" role="status">
         <span v-if="!fit.fits" aria-hidden="true">▲ </span>{{ fitTogetherWords(fit) }}
       </p>
-      <p v-if="late.length > 0">Not in time: {{ late.join('; ') }}.</p>
-      <p class="hint">{{ boundWords(timetable) }} In half minutes, so that people can keep to it.</p>
+      <p>{{ lateWords(members, fit) }}</p>
+      <p class="hint">{{ boundWords(timetable) }}</p>
       <TogetherTimeline :rows="rows" :members="members" :there="fit.there" :finish="timetable.finish" class="mt-wide" />
       <ChoiceField
         v-if="rows.length > 1"

@@ -1,17 +1,26 @@
 <script setup lang="ts">
 import { BOUNDS } from '~~/core/lesson'
-import { circuitTogether, groupsTogether, joinPlans, MOST_SETS, TOGETHER_WAYS, type TogetherWay } from '~~/core/together'
-import { circuitTogetherWords, question, WAY_WORDS } from '~~/core/wording'
-import type { TogetherView } from '~~/schemas/contract'
+import {
+  circuitTogether,
+  groupsTogether,
+  joinPlans,
+  inGroups,
+  MOST_SETS,
+  TOGETHER_WAYS,
+  wayChosen,
+  type TogetherWay,
+} from '~~/core/together'
+import { circuitTogetherWords, placeWords, question, titleOfMember, WAY_WORDS } from '~~/core/wording'
+import type { WholeTogether } from '~~/schemas/togetherContract'
 
 /** Who does what: a tick for each group in each lesson, or the rota where all go round. */
-const props = defineProps<{ running: ReturnType<typeof useTogether>; view: TogetherView }>()
+const props = defineProps<{ running: ReturnType<typeof useTogether>; view: WholeTogether }>()
 const members = computed(() => props.running.members.value)
 const together = computed(() => props.view.together)
+/** Where each child has its own, it joins with its own code. */
+const grouped = computed(() => inGroups(members.value))
 const groups = computed(() => groupsTogether(members.value))
 const circuit = computed(() => circuitTogether(members.value, together.value))
-const titleOf = (lesson: string | undefined) =>
-  members.value.find((one) => one.lesson === lesson)?.plan.title || 'a lesson without a name'
 const setsOf = (lesson: string) => together.value.sets[lesson] ?? 1
 const ways = TOGETHER_WAYS.map((value) => ({ value, title: WAY_WORDS[value].name, hint: WAY_WORDS[value].what }))
 async function addMissing(): Promise<void> {
@@ -24,18 +33,13 @@ const waysOf = (lesson: string) => {
   return [
     ...(plan.groups.length > 1 ? [{ label: 'Split off some groups …', run: () => void (splitting.value = lesson) }] : []),
     ...twins.map((twin) => ({
-      label: `Put its groups back into ${titleOf(twin.lesson)}`,
+      label: `Put its groups back into ${titleOfMember(members.value, twin.lesson)}`,
       run: () => void props.running.joinInto(lesson, twin.lesson),
     })),
     { label: 'Take out: it stands alone again', run: () => void takeOut(lesson) },
   ]
 }
-/** In a circuit there is room for everybody at every time, until somebody says otherwise. */
-function choose(way: TogetherWay): void {
-  const enough = Math.max(1, Math.ceil(groups.value.length / Math.max(1, members.value.length)))
-  const sets = Object.fromEntries(members.value.map(({ lesson }) => [lesson, together.value.sets[lesson] ?? enough]))
-  void props.running.change(way === 'circuit' ? { way, sets } : { way })
-}
+const choose = (way: TogetherWay) => props.running.change(wayChosen(way, together.value, members.value))
 const takeOut = (lesson: string) => props.running.setLessons(props.view.lessons.map(({ id }) => id).filter((id) => id !== lesson))
 </script>
 
@@ -98,7 +102,7 @@ const takeOut = (lesson: string) => props.running.setLessons(props.view.lessons.
               <th scope="row">
                 <span class="flex items-center gap-near"><ShapeBadge :shape="groups[place]!.shape" /> {{ name }}</span>
               </th>
-              <td v-for="(row, round) in circuit.rounds" :key="round">{{ row[place] ? titleOf(row[place]) : 'writes up' }}</td>
+              <td v-for="(row, round) in circuit.rounds" :key="round">{{ placeWords(members, row[place]) }}</td>
             </tr>
           </tbody>
         </table>
@@ -109,7 +113,7 @@ const takeOut = (lesson: string) => props.running.setLessons(props.view.lessons.
         <thead>
           <tr>
             <th scope="col">Group</th>
-            <th v-for="one in view.lessons" :key="one.id" scope="col">{{ one.plan.title || 'Lesson without a name' }}</th>
+            <th v-for="{ lesson } in grouped" :key="lesson" scope="col">{{ titleOfMember(members, lesson) }}</th>
           </tr>
         </thead>
         <tbody>
@@ -117,13 +121,13 @@ const takeOut = (lesson: string) => props.running.setLessons(props.view.lessons.
             <th scope="row">
               <span class="flex items-center gap-near"><ShapeBadge :shape="group.shape" /> {{ group.name }}</span>
             </th>
-            <td v-for="one in view.lessons" :key="one.id">
+            <td v-for="{ lesson } in grouped" :key="lesson">
               <TickField
-                :label="`${group.name} does ${one.plan.title}`"
-                :model-value="group.ids[one.id] !== undefined"
-                @update:model-value="running.setGroup(one.id, group.name, $event)"
+                :label="`${group.name} does ${titleOfMember(members, lesson)}`"
+                :model-value="group.ids[lesson] !== undefined"
+                @update:model-value="running.setGroup(lesson, group.name, $event)"
               >
-                <span class="sr-only">{{ group.name }} does {{ one.plan.title }}</span>
+                <span class="sr-only">{{ group.name }} does {{ titleOfMember(members, lesson) }}</span>
               </TickField>
             </td>
           </tr>

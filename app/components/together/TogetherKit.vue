@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { NO_SCHOOL, type School } from '~~/core/kit'
 import { kitTogether, type Member, type Together } from '~~/core/together'
-import { amountWords, counted, measuredWords } from '~~/core/wording'
+import { amountWords, counted, kitTogetherWords, measuredWords, partsWords } from '~~/core/wording'
 
 /** The kits of all lessons as one sum. */
 const props = defineProps<{ id: string; members: Member[]; together: Together }>()
@@ -13,16 +13,12 @@ onMounted(async () => {
   if (answer) school.value = answer.school
 })
 const rows = computed(() => kitTogether(props.members, props.together, school.value))
-const titleOf = (lesson: string) => props.members.find((one) => one.lesson === lesson)?.plan.title || 'Lesson without a name'
-const short = computed(() => rows.value.filter((row) => row.short > 0).length)
 </script>
 
 <template>
   <section aria-label="Kit of all lessons">
     <p class="large" role="status">
-      {{ counted(rows.length, 'thing') }} for all lessons{{
-        short > 0 ? `, ${short} of them short` : ', enough of each as far as it is counted'
-      }}.
+      {{ kitTogetherWords(rows) }}
     </p>
     <div class="scroll" tabindex="0" role="group" aria-label="Things">
       <table class="ruled">
@@ -42,7 +38,7 @@ const short = computed(() => rows.value.filter((row) => row.short > 0).length)
             <td class="figure">
               <strong>{{ measuredWords(row.amount, row.unit, kitchen) }}</strong>
             </td>
-            <td>{{ row.parts.map(({ lesson, amount }) => `${titleOf(lesson)} ${amountWords(amount, row.unit)}`).join(', ') }}</td>
+            <td>{{ partsWords(members, row) }}</td>
             <td>{{ row.supply.place }}</td>
             <td class="figure">{{ row.supply.stock === undefined ? '–' : amountWords(row.supply.stock, row.unit) }}</td>
             <td class="figure">

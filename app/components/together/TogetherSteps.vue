@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Member, TimedStep } from '~~/core/together'
-import { stepTogetherWords, stopwatchWords } from '~~/core/wording'
+import { stepTogetherWords, stopwatchWords, titleOfMember } from '~~/core/wording'
 
 /** One group's trials by the clock. */
 const props = defineProps<{ steps: TimedStep[]; members: Member[] }>()
@@ -20,7 +20,7 @@ const planOf = (lesson: string) => props.members.find((one) => one.lesson === le
     <tbody>
       <tr v-for="step in steps" :key="step.id">
         <td class="figure">{{ stopwatchWords(step.start) }}</td>
-        <td>{{ planOf(step.lesson).title }}</td>
+        <td>{{ titleOfMember(members, step.lesson) }}</td>
         <td>{{ stepTogetherWords(planOf(step.lesson), step) }}</td>
         <td class="figure">{{ stopwatchWords(step.clears) }}</td>
       </tr>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import type { Member, TimedStep } from '~~/core/together'
-import { stepTogetherWords, stopwatchWords } from '~~/core/wording'
+import { axisFor, axisTicks } from '~~/core/charts'
+import { lanesOf, type Member, type TimedStep } from '~~/core/together'
+import { stepTogetherWords, stopwatchWords, titleOfMember } from '~~/core/wording'
 import { lookOf } from '~/theme/conditions'
 
 /** Everybody's trials along one line of time: a bar from its beginning until it is cleared away, a row for those that run at the same time. */
@@ -16,32 +17,25 @@ const planOf = (lesson: string) => props.members[placeOf(lesson)]!.plan
 const drawn = computed(() => {
   let top = 4
   return props.rows.map(({ group, steps }) => {
-    const ends: number[] = []
-    const bars = steps.map((step) => {
-      const free = ends.findIndex((end) => end <= step.start)
-      const lane = free < 0 ? ends.push(step.end) - 1 : free
-      ends[lane] = step.end
-      return { step, lane }
-    })
-    const row = { group, bars, top, high: Math.max(1, ends.length) * LANE }
+    const bars = lanesOf(steps)
+    const row = { group, bars, top, high: Math.max(1, ...bars.map(({ lane }) => lane + 1)) * LANE }
     top += row.high + 8
     return row
   })
 })
 const high = computed(() => (drawn.value.at(-1)?.top ?? 0) + (drawn.value.at(-1)?.high ?? 0) + 24)
-const STEPS = [60, 120, 300, 600, 900, 1800]
-const marks = computed(() => {
-  const step = STEPS.find((seconds) => all.value / seconds <= 12) ?? 3600
-  return Array.from({ length: Math.floor(all.value / step) + 1 }, (_, place) => place * step)
-})
+const MINUTE = 60
+const marks = computed(() =>
+  axisTicks(axisFor([all.value / MINUTE], true)).flatMap((minute) => (minute * MINUTE <= all.value ? [minute * MINUTE] : [])),
+)
 </script>
 
 <template>
   <figure class="m-0">
     <ul class="row key">
-      <li v-for="({ lesson, plan }, place) in members" :key="lesson" class="flex items-center gap-tight">
+      <li v-for="({ lesson }, place) in members" :key="lesson" class="flex items-center gap-tight">
         <b class="letter" :style="{ borderColor: lookOf(place).colour }">{{ place + 1 }}</b>
-        {{ plan.title || 'Lesson without a name' }}
+        {{ titleOfMember(members, lesson) }}
       </li>
     </ul>
     <svg
@@ -59,7 +53,8 @@ const marks = computed(() => {
         <text x="0" :y="row.top + 12" font-size="14" fill="var(--ink)">{{ row.group }}</text>
         <g v-for="{ step, lane } in row.bars" :key="step.id">
           <title>
-            {{ planOf(step.lesson).title }}: {{ stepTogetherWords(planOf(step.lesson), step) }}, {{ stopwatchWords(step.start) }}
+            {{ titleOfMember(members, step.lesson) }}: {{ stepTogetherWords(planOf(step.lesson), step) }},
+            {{ stopwatchWords(step.start) }}
           </title>
           <rect
             :x="xOf(step.start) + 0.5"

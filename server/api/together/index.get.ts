@@ -1,12 +1,13 @@
 import { deskRoute } from '../../access/route'
 import { listTogethers } from '../../database/together'
-import { titleTogether } from '../../../core/together'
+import { nameTogether } from '../../../core/together'
+import { membersOf } from '../../record/together'
 
 /** What runs together, for the shelf. */
 export default deskRoute<'GET /api/together'>({}, async ({ database, desk }) => ({
   together: (await listTogethers(database, desk)).map(({ id, body, lessons }) => ({
     id,
-    title: body.title || titleTogether(lessons.map((lesson) => ({ lesson: lesson.id, plan: lesson.plan }))),
+    title: nameTogether(body, membersOf({ lessons })),
     lessons: lessons.map((lesson) => ({ id: lesson.id, title: lesson.plan.title })),
   })),
 }))

@@ -1,14 +1,24 @@
 <script setup lang="ts">
-import { NO_SCHOOL, billOf, type School } from '~~/core/kit'
-import { circuitTogether, fitTogether, groupsTogether, kitTogether, stepsByGroup } from '~~/core/together'
-import { amountWords, boundWords, circuitTogetherWords, counted, fitTogetherWords, measuredWords, question } from '~~/core/wording'
+import { NO_SCHOOL, billOf, byPlace, type School } from '~~/core/kit'
+import { circuitTogether, groupsTogether, kitTogether } from '~~/core/together'
+import {
+  amountWords,
+  boundWords,
+  circuitTogetherWords,
+  counted,
+  fitTogetherWords,
+  measuredWords,
+  partsWords,
+  placeWords,
+  question,
+} from '~~/core/wording'
 
 /** All of it on paper: who does what, each group's trials by the clock, what to fetch place by place, what to buy. */
 const route = useRoute()
 const id = String(route.params.id)
 const { view, missing, members, title } = useTogether(id)
 const together = computed(() => view.value?.together)
-const { timetable, timed } = useInterleaving(members, together)
+const { timetable, fit, rows } = useInterleaving(members, together)
 const { kitchen, money } = useCustoms()
 const school = shallowRef<School>(NO_SCHOOL)
 onMounted(async () => {
@@ -16,21 +26,11 @@ onMounted(async () => {
   if (answer) school.value = answer.school
 })
 const needs = computed(() => (together.value ? kitTogether(members.value, together.value, school.value) : []))
-const places = computed(() =>
-  [...new Set(needs.value.map(({ supply }) => supply.place.trim()))].map((place) => ({
-    place,
-    rows: needs.value.filter(({ supply }) => supply.place.trim() === place),
-  })),
-)
+const places = computed(() => byPlace(needs.value))
 const toBuy = computed(() => needs.value.filter(({ short }) => short > 0))
 const bill = computed(() => billOf(toBuy.value))
 const circuit = computed(() => together.value && circuitTogether(members.value, together.value))
 const groups = computed(() => groupsTogether(members.value))
-const rows = computed(() =>
-  timetable.value && timed.value ? stepsByGroup(timetable.value, timed.value.of, timed.value.groups) : [],
-)
-const fit = computed(() => timetable.value && timed.value && fitTogether(timetable.value, timed.value.of, together.value!.minutes))
-const titleOf = (lesson: string | undefined) => members.value.find((one) => one.lesson === lesson)?.plan.title || 'writes up'
 const print = () => window.print()
 useHead({ title: () => `Print · ${title.value}` })
 </script>
@@ -59,7 +59,7 @@ useHead({ title: () => `Print · ${title.value}` })
           <tbody>
             <tr v-for="(name, place) in circuit.groups" :key="name">
               <th>{{ name }}</th>
-              <td v-for="(row, round) in circuit.rounds" :key="round">{{ titleOf(row[place]) }}</td>
+              <td v-for="(row, round) in circuit.rounds" :key="round">{{ placeWords(members, row[place]) }}</td>
             </tr>
           </tbody>
         </table>
@@ -92,9 +92,7 @@ useHead({ title: () => `Print · ${title.value}` })
                 <td class="figure">
                   <strong>{{ measuredWords(row.amount, row.unit, kitchen) }}</strong>
                 </td>
-                <td>
-                  {{ row.parts.map(({ lesson, amount }) => `${titleOf(lesson)} ${amountWords(amount, row.unit)}`).join(', ') }}
-                </td>
+                <td>{{ partsWords(members, row) }}</td>
               </tr>
             </tbody>
           </table>
