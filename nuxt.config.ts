@@ -90,7 +90,7 @@ export default defineNuxtConfig({
         '../scripts/**/*.ts',
         '../test/**/*.ts',
         '../core/**/*.ts',
-        '../library/**/*.ts',
+        '../demo/**/*.ts',
         '../schemas/**/*.ts',
         '../*.config.ts',
       ],

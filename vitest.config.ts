@@ -17,7 +17,7 @@ export default defineConfig({
           include: [
             'core/**/*.test.ts',
             'schemas/**/*.test.ts',
-            'library/**/*.test.ts',
+            'demo/**/*.test.ts',
             'app/following/*.test.ts',
             'test/unit/**/*.test.ts',
           ],

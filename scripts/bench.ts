@@ -2,6 +2,7 @@
 // reference measured in the same run. With --small only as much as shows that each still runs.
 import { benchCalibration } from './bench/calibration'
 import { benchComputations } from './bench/computations'
+import { benchLibrary } from './bench/library'
 import { benchRotas } from './bench/rotas'
 import { benchScreen } from './bench/screen'
 import { benchServer } from './bench/server'
@@ -15,6 +16,7 @@ const wanted = process.argv.slice(2).filter((word) => !word.startsWith('--'))
 const parts: Record<string, (size: Size) => Row[] | Promise<Row[]>> = {
   calibration: benchCalibration,
   computations: benchComputations,
+  library: benchLibrary,
   rotas: benchRotas,
   screen: benchScreen,
   server: benchServer,

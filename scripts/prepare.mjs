@@ -11,6 +11,7 @@ export const home = dirname(dirname(fileURLToPath(import.meta.url)))
 const SOURCES = [
   'app',
   'core',
+  'demo',
   'library',
   'public',
   'schemas',

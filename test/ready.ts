@@ -3,7 +3,8 @@ import { evidenceOf, findTrend } from '../core/evidence'
 import { matchColumns } from '../core/formats'
 import { bookingsOf, needsOf, NO_SCHOOL, takesOf, USUAL_HELD, type School, type Thing } from '../core/kit'
 import { EMPTY_RECORD, measuredCard, newRemark, type Plan, type Reading } from '../core/lesson'
-import { INVESTIGATIONS, planFrom } from '../library'
+import { INVESTIGATIONS } from '../schemas/investigations'
+import { planFrom } from '../core/lesson'
 import { conclusion, counter, reading, recordOf, soakUpPlan, twoMeasures, twoSeries } from './soakUp'
 
 // What the examples in the doc comments of core may name besides core itself.

@@ -8,7 +8,8 @@ import {
   type Plan,
   type Reading,
 } from '../core/lesson'
-import { INVESTIGATIONS, planFrom } from '../library'
+import { INVESTIGATIONS } from '../schemas/investigations'
+import { planFrom } from '../core/lesson'
 
 /** Ids that count up: `counter('g')() // 'g1'` */
 export function counter(prefix: string): () => string {

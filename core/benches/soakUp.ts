@@ -14,7 +14,21 @@ export interface SoakUpBench {
   groupWobble: number
 }
 
+/** Capillary rise goes with the square root of time (Washburn); rates are of the size that strips of such papers show, ours by estimate. */
 export const SOAK_UP_RATES = { kitchenRoll: 8, tissue: 6.3, writingPaper: 2.8, card: 1.8 }
+
+export const SOAK_UP_BENCH: SoakUpBench = {
+  rates: {
+    'kitchen-roll': SOAK_UP_RATES.kitchenRoll,
+    tissue: SOAK_UP_RATES.tissue,
+    'writing-paper': SOAK_UP_RATES.writingPaper,
+    card: SOAK_UP_RATES.card,
+  },
+  seconds: 60,
+  stripWobble: 0.07,
+  readingWobble: 1,
+  groupWobble: 0.06,
+}
 
 /** Height of the wet edge, without any wobble: it grows with the square root of time. `soakHeight(8, 60) // 61.97` */
 export function soakHeight(rate: number, seconds: number): number {

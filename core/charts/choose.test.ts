@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { counter, emptyRecord, reading, recordOf, soakUpPlan } from '../../test/soakUp'
-import { INVESTIGATIONS, planFrom } from '../../library'
+import { INVESTIGATIONS } from '../../schemas/investigations'
+import { planFrom } from '../../core/lesson'
 import { FIRST_WATCH, GRAPH_KINDS, readBy, type Plan } from '../lesson'
 import { chartWords, graphLoss, graphReason } from '../wording'
 import { gapDrawing, graphChoices, handGraph, resultsGraph } from '.'

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { reading, soakUpPlan } from '../../test/soakUp'
-import { INVESTIGATIONS, planFrom } from '../../library'
+import { INVESTIGATIONS } from '../../schemas/investigations'
+import { planFrom } from '../../core/lesson'
 import { importedWords, skipWords } from '../wording'
 import { hasHeading, matchColumns, readCsv, readImport, type ColumnMatch } from '.'
 

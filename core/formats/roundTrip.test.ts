@@ -3,7 +3,8 @@ import { unzipSync, strFromU8 } from 'fflate'
 import { describe, expect, it } from 'vitest'
 import { conclusion, counter, emptyRecord, reading, soakUpPlan } from '../../test/soakUp'
 import { seededRandom } from '../chance'
-import { INVESTIGATIONS, planFrom } from '../../library'
+import { INVESTIGATIONS } from '../../schemas/investigations'
+import { planFrom } from '../../core/lesson'
 import {
   AGES,
   AVERAGE_WAYS,

@@ -199,5 +199,7 @@ export {
   withSeriesName,
 } from './series'
 export type { Moment } from './moments'
+export { NO_TEACHING, planForAll, planFrom, wholePlan } from './startingPoint'
+export type { PlanForAll, PlanInShort, StartingPoint, Teaching } from './startingPoint'
 export { fittingCards, TOPICS } from './topics'
 export type { LookedFor, OnTheCard, Topic } from './topics'

@@ -2,7 +2,8 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { soakUpPlan } from '../../test/soakUp'
 import { planSchema } from '../../schemas/plan'
-import { INVESTIGATIONS, planFrom } from '../../library'
+import { INVESTIGATIONS } from '../../schemas/investigations'
+import { planFrom } from '../../core/lesson'
 import {
   FIRST_WATCH,
   KIND_SHAPES,

@@ -1,7 +1,7 @@
 import type { Age, Kind } from './plan'
 
 /** What an investigation is about. */
-export const TOPICS = ['materials', 'movement', 'living-things', 'hot-and-cold'] as const
+export const TOPICS = ['materials', 'movement', 'light-and-sound', 'living-things', 'hot-and-cold'] as const
 export type Topic = (typeof TOPICS)[number]
 
 /** What a card of the library says of an investigation beside its plan. */

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { counter, emptyRecord, soakUpPlan } from '../../test/soakUp'
-import { INVESTIGATIONS, planFrom } from '../../library'
+import { INVESTIGATIONS } from '../../schemas/investigations'
+import { planFrom } from '../../core/lesson'
 import { newMeasure, withMethod } from '../lesson'
 import { mend, secondLook } from '../secondLook'
 import { findingWords } from '../wording'

@@ -1,7 +1,8 @@
 import { seededRandom } from '../chance'
 import { describe, expect, it } from 'vitest'
 import { counter, soakUpPlan } from '../../test/soakUp'
-import { INVESTIGATIONS, planFrom } from '../../library'
+import { INVESTIGATIONS } from '../../schemas/investigations'
+import { planFrom } from '../../core/lesson'
 import { benchFigures, hasBench } from '../benches'
 import { measuredCard, type Plan } from '../lesson'
 import {

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { counter, reading, soakUpPlan } from '../../test/soakUp'
-import { INVESTIGATIONS, planFrom } from '../../library'
+import { INVESTIGATIONS } from '../../schemas/investigations'
+import { planFrom } from '../../core/lesson'
 import { EMPTY_RECORD, FIRST_WATCH, WHOLE_CLASS, type Plan, type Prediction } from '../lesson'
 import { nearnessWords, predictionOrderWords, predictionPrompt, predictionSentence } from '../wording'
 import {

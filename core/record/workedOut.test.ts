@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { conclusion, counter, emptyRecord, reading, recordOf, soakUpPlan } from '../../test/soakUp'
-import { INVESTIGATIONS, planFrom } from '../../library'
+import { INVESTIGATIONS } from '../../schemas/investigations'
+import { planFrom } from '../../core/lesson'
 import type { LessonEvent, Plan } from '../lesson'
 import { explanationWords, oddWords, workedOutWords, workingSteps } from '../wording'
 import { oddResults, progressOf, resultsTable, withoutOpenRetests, withRetests, workedOutFor } from '.'

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { trialOrderOf } from '../arrangement'
 import { describe, expect, it } from 'vitest'
 import { conclusion, counter, emptyRecord, recordOf, reading, soakUpPlan } from '../../test/soakUp'
-import { demoLessons } from '../../library/demo'
+import { demoLessons } from '../../demo/lessons'
 import {
   emptyPlan,
   FIRST_WATCH,

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { reading, soakUpPlan } from '../../test/soakUp'
-import { planFrom, INVESTIGATIONS } from '../../library'
+import { INVESTIGATIONS } from '../../schemas/investigations'
+import { planFrom } from '../../core/lesson'
 import { EMPTY_RECORD, readBy, USUAL_BOARD, type LessonRecord, type Plan, type Reading } from '../lesson'
 import { nextTrial, progressOf, withEvents } from '../record'
 import { foreseen, seesAfter, stationState, type StationWish } from '.'

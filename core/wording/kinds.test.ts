@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { counter, reading, soakUpPlan } from '../../test/soakUp'
-import { INVESTIGATIONS, planFrom } from '../../library'
+import { INVESTIGATIONS } from '../../schemas/investigations'
+import { planFrom } from '../../core/lesson'
 import { resultsGraph } from '../charts'
 import { fitOf } from '../clock'
 import { evidenceOf } from '../evidence'

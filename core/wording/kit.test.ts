@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { counter, soakUpPlan } from '../../test/soakUp'
-import { demoCupboard } from '../../library/demoSchool'
+import { demoCupboard } from '../../demo/school'
 import { newMaterial, type Material, type Plan } from '../lesson'
 import { gettingReady, needsOf, NO_SCHOOL } from '../kit'
 import { waysToSee } from '../measuring'

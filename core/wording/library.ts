@@ -8,6 +8,7 @@ const MOST_NAMES = 4
 export const TOPIC_WORDS = {
   materials: 'Materials',
   movement: 'Forces and movement',
+  'light-and-sound': 'Light and sound',
   'living-things': 'Living things',
   'hot-and-cold': 'Hot and cold',
 } as const

@@ -3,7 +3,7 @@ import { recordOf, soakUpPlan } from '../../test/soakUp'
 import { fitOf } from '../clock'
 import { evidenceOf } from '../evidence'
 import { checkPlan } from '../fairness'
-import { demoLessons } from '../../library/demo'
+import { demoLessons } from '../../demo/lessons'
 import { counter } from '../../test/soakUp'
 import {
   agreementSentence,

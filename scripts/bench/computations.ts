@@ -7,7 +7,8 @@ import { evidenceOf } from '../../core/evidence'
 import { EMPTY_RECORD, newMaterial, withGroups, type LessonRecord, type Plan } from '../../core/lesson'
 import { chancesByRepeats, outlookOf } from '../../core/measuring'
 import { secondLook } from '../../core/secondLook'
-import { INVESTIGATIONS, planFrom } from '../../library'
+import { INVESTIGATIONS } from '../../schemas/investigations'
+import { planFrom } from '../../core/lesson'
 import { milliseconds, timeOf, type Row, type Size } from './figures'
 
 /** A plan of this size with a whole record, drawn from a seed. */

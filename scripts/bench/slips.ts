@@ -3,7 +3,8 @@ import { randomUUID } from 'node:crypto'
 import { withMethod, type Plan, type Reading } from '../../core/lesson'
 import { roundToMark } from '../../core/quantity'
 import { checkReading, doubtfulReadings, isSlip } from '../../core/record'
-import { INVESTIGATIONS, planFrom } from '../../library'
+import { INVESTIGATIONS } from '../../schemas/investigations'
+import { planFrom } from '../../core/lesson'
 import { withPercent, type Row, type Size } from './figures'
 
 const MEANS = [62, 48, 30, 24]

@@ -2,7 +2,8 @@ import { seededRandom } from '../../core/chance'
 import { interleave, NEW_TOGETHER, timedTrials, type Member, type Together, type Waiting } from '../../core/together'
 import { randomUUID } from 'node:crypto'
 import { newMeasure, type Plan } from '../../core/lesson'
-import { INVESTIGATIONS, planFrom } from '../../library'
+import { INVESTIGATIONS } from '../../schemas/investigations'
+import { planFrom } from '../../core/lesson'
 import { milliseconds, quantile, withPercent, type Row, type Size } from './figures'
 
 /** As long as the page's worker looks. */

@@ -1,7 +1,8 @@
 import { NO_SCHOOL, stockedFor, withThings } from '../../core/kit'
 import { spelledThrough } from '../../core/wording'
 import { faceOf } from '../../core/wording/reports'
-import { INVESTIGATIONS, planFrom } from '../../library'
+import { INVESTIGATIONS } from '../../schemas/investigations'
+import { planFrom } from '../../core/lesson'
 import type { Investigations } from '../../schemas/contract'
 import { customsOf, listThings } from '../database/cupboard'
 import { lastClass } from '../database/lessons'
@@ -20,7 +21,8 @@ export async function loadInvestigations(database: Database, desk: string | null
       things,
     )
     const { title, question } = faceOf(plan)
-    const { summary, topic, ages, kind, clock } = investigation
+    const { summary, topic, ages } = investigation
+    const { kind, clock } = plan
     const needs = stockedFor(plan, { ...NO_SCHOOL, things, customs })
     return { id, title, question, summary, topic, ages, kind, minutes: clock.minutes, needs }
   })

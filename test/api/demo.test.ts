@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { INVESTIGATIONS } from '../../library'
+import { INVESTIGATIONS } from '../../schemas/investigations'
 import type { Thing } from '../../core/kit'
 import type { Investigations, ShelfPage } from '../../schemas/contract'
 import { ownLibrary } from './ownLibrary'

@@ -4,6 +4,7 @@ import { drawDish, drawGroupHabit, simulateSoakUp, simulateSprout, SOAK_UP_BENCH
 import {
   EMPTY_RECORD,
   newRemark,
+  planFrom,
   type Conclusion,
   type LessonRecord,
   type Observation,
@@ -11,7 +12,7 @@ import {
   type Prediction,
   type Reading,
 } from '../core/lesson'
-import { INVESTIGATIONS, planFrom } from '.'
+import { INVESTIGATIONS } from '../schemas/investigations'
 
 export interface DemoLesson {
   plan: Plan

@@ -1,0 +1,185 @@
+import { existsSync, readdirSync, readFileSync, statSync } from 'node:fs'
+import { describe, expect, it } from 'vitest'
+import { INVESTIGATIONS, LIBRARY_FILES } from '../../schemas/investigations'
+import { startingPointSchema } from '../../schemas/startingPoint'
+import { fitOf } from '../clock'
+import { seededRandom } from '../chance'
+import { checkPlan } from '../fairness'
+import { evidenceOf } from '../evidence'
+import { AGES, EMPTY_RECORD, momentsOf, planFrom, shapeOf, type Plan } from '../lesson'
+import { chanceOfSameNow, outlookOf } from '../measuring'
+import { trueOrder } from '../rehearsal'
+import { drawReadings, modelOf } from '.'
+
+const IDS = Object.keys(INVESTIGATIONS)
+const ready = (id: string): Plan => {
+  let count = 0
+  return planFrom(INVESTIGATIONS[id]!, 'Puffin', 26, () => `g${(count += 1)}`)
+}
+
+/** Everything that a teacher reads in a file of the library. */
+function textsOf(value: unknown): string[] {
+  if (typeof value === 'string') return / /.test(value) ? [value] : []
+  return typeof value === 'object' && value !== null ? Object.values(value).flatMap(textsOf) : []
+}
+const sentencesOf = (text: string) => text.split(/(?<=[.!?:])\s+/).filter((sentence) => /\w/.test(sentence))
+const wordsOf = (text: string) => text.match(/[\p{L}’'-]+/gu) ?? []
+const syllablesOf = (word: string) =>
+  Math.max(
+    1,
+    (
+      word
+        .toLowerCase()
+        .replace(/e$|es$|ed$/, '')
+        .match(/[aeiouy]+/g) ?? []
+    ).length,
+  )
+
+/** Flesch and Kincaid's grade: 0.39 words a sentence + 11.8 syllables a word - 15.59; five years more are an age. */
+function readingAge(texts: string[]): number {
+  const sentences = texts.flatMap(sentencesOf)
+  const words = sentences.flatMap(wordsOf)
+  const syllables = words.reduce((sum, word) => sum + syllablesOf(word), 0)
+  return (0.39 * words.length) / sentences.length + (11.8 * syllables) / words.length - 15.59 + 5
+}
+
+describe('the library', () => {
+  it('is sixteen files of data, each fit for the schema that guards files from elsewhere', () => {
+    expect(readdirSync('library').sort()).toEqual(IDS.map((id) => `${id}.json`).sort())
+    expect(IDS).toHaveLength(16)
+    for (const [id, file] of Object.entries(LIBRARY_FILES))
+      expect(startingPointSchema.validate(file).error?.message, id).toBeUndefined()
+    const { 'swing-time': swing } = LIBRARY_FILES as Record<string, { plan: object }>
+    const broken = { ...swing, plan: { ...swing!.plan, repeats: 'many' } }
+    expect(startingPointSchema.validate(broken).error?.details[0]!.path).toEqual(['plan', 'repeats'])
+  })
+
+  it.each(IDS)('%s is whole: what a teacher needs who gives it for the first time, and a drawing in black and white', (id) => {
+    const { plan, teaching, ages } = INVESTIGATIONS[id]!
+    expect(teaching.goingOn).toHaveLength(5)
+    for (const lines of [teaching.thinking, teaching.goesWrong, teaching.questions]) expect(lines.length).toBeGreaterThan(2)
+    expect(teaching.versions.map(({ age }) => age)).toEqual([...AGES])
+    expect(ages.length).toBeGreaterThan(0)
+    expect(plan.wonder.hook.length).toBeGreaterThan(30)
+    expect(plan.resetList.length).toBeGreaterThan(1)
+    expect(plan.materials.length).toBeGreaterThan(1)
+    expect(plan.investigation).toBe(id)
+    const drawing = `public/drawings/${id}.svg`
+    expect(existsSync(drawing)).toBe(true)
+    expect(statSync(drawing).size).toBeLessThan(8000)
+    // Lines carry the drawing: no shape of it has a fill and no line.
+    expect(readFileSync(drawing, 'utf8')).toMatch(/<svg[^>]*viewBox="0 0 200 120"[^>]*stroke="#1e2b2f"/)
+  })
+
+  it.each(IDS)('%s is written plainly: no sentence over 25 words, and for readers of eleven', (id) => {
+    const texts = textsOf(LIBRARY_FILES[id])
+    const long = texts.flatMap(sentencesOf).filter((sentence) => wordsOf(sentence).length > 25)
+    expect(long).toEqual([])
+    expect(readingAge(textsOf((LIBRARY_FILES[id] as { teaching: object }).teaching))).toBeLessThan(11)
+  })
+
+  it.each(IDS)('%s as it ships is fair and fits its lesson; its tempting set-up is not fair', (id) => {
+    const plan = ready(id)
+    const { tempting } = INVESTIGATIONS[id]!.teaching
+    expect(checkPlan(plan)!.pairs.filter(({ status }) => status !== 'fair')).toEqual([])
+    expect(fitOf(plan).spare).toBeGreaterThanOrEqual(0)
+    expect(tempting!.factor).not.toBe(plan.changed)
+    expect(plan.factors.map((factor) => factor.id)).toContain(tempting!.factor)
+    const conditions = Object.keys(tempting!.exceptions)
+    // One thing before and after has no second condition that could differ.
+    expect(conditions.length > 0).toBe(plan.conditions.length > 1)
+    const fallenFor = plan.factors.map((factor) =>
+      factor.id === tempting!.factor ? { ...factor, exceptions: tempting!.exceptions } : factor,
+    )
+    const { pairs } = checkPlan({ ...plan, factors: fallenFor })!
+    for (const condition of conditions)
+      expect(pairs.filter(({ a, b }) => [a, b].includes(condition)).every(({ status }) => status === 'unfair')).toBe(true)
+  })
+
+  it.each(IDS)('%s comes out as it should: clear, or the same where nothing differs, and never the wrong way round', (id) => {
+    const plan = ready(id)
+    const truth = trueOrder(plan)!
+    const random = seededRandom(7)
+    const grades = Array.from({ length: 60 }, () => {
+      const readings = drawReadings(plan, random)!.map((reading, place) => ({ ...reading, id: `r${place}`, at: '' }))
+      const { grade, order } = evidenceOf(plan, { ...EMPTY_RECORD, readings })!
+      return grade === 'clear' && order[0] !== truth.order[0] ? 'wrong' : grade
+    })
+    expect(new Set(grades)).toEqual(new Set([truth.level ? 'same' : 'clear']))
+    const promised = truth.level ? chanceOfSameNow(plan) : outlookOf(plan)?.clear
+    if (promised !== undefined && shapeOf(plan).compares) expect(promised).toBeGreaterThan(0.95)
+  })
+})
+
+describe('the benches', () => {
+  const results = (id: string) => trueOrder(ready(id))!.results
+  const between = (value: number, least: number, most: number) => {
+    expect(value).toBeGreaterThan(least)
+    expect(value).toBeLessThan(most)
+  }
+
+  it('give numbers of the size that such a set-up gives, in the direction and the shape that it has', () => {
+    // A string of 1 m is the seconds pendulum: about 2 s there and back, and four times the length is twice the time.
+    const swing = results('swing-time')
+    between(swing.get('n100')!, 19.9, 20.3)
+    expect(swing.get('n80')! / swing.get('n20')!).toBeCloseTo(2, 9)
+    // A shadow is never shorter than the figure, and shrinks less and less.
+    const shadow = [...results('shadow-stretch').values()]
+    expect(Math.min(...shadow)).toBeGreaterThan(10)
+    expect(shadow[0]! - shadow[1]!).toBeGreaterThan(4 * (shadow[3]! - shadow[4]!))
+    // Sugar takes a minute or two in cold water and half as long or less thirty degrees warmer.
+    const sugar = results('sugar-vanish')
+    between(sugar.get('n15')!, 60, 180)
+    between(sugar.get('n45')! / sugar.get('n15')!, 0.25, 0.5)
+    // Thinned syrup: seconds for a hand's width, each spoonful of water matters less than the one before.
+    const syrup = [...results('syrup-race').values()]
+    between(syrup[0]!, 5, 60)
+    between(syrup[3]!, 1, 10)
+    expect(syrup[0]! / syrup[1]!).toBeGreaterThan(1.3)
+    // A small magnet lifts a dozen clips or so, and a few through a deck of card.
+    const clips = [...results('magnet-through-card').values()]
+    between(clips[0]!, 8, 30)
+    expect([...clips].sort((a, b) => b - a)).toEqual(clips)
+    // Half a kilogram weighs five newtons: sliding takes between a quarter and nine tenths of it.
+    for (const pull of results('grip-and-slide').values()) between(pull, 0.2 * 5.4, 0.9 * 5.4)
+    expect(trueOrder(ready('grip-and-slide'))!.order).toEqual(['sandpaper', 'towel', 'card', 'table'])
+    expect(trueOrder(ready('quiet-box'))!.order).toEqual(['none', 'bubble', 'towel', 'wool'])
+    for (const far of results('quiet-box').values()) between(far, 50, 1000)
+    expect(trueOrder(ready('bubble-life'))!.order[0]).toBe('glycerine')
+    expect(trueOrder(ready('which-is-heaviest'))!.order).toEqual(['stone', 'clay', 'glue', 'sponge', 'cork'])
+    expect([trueOrder(ready('mitten-mystery'))!.level, trueOrder(ready('ice-in-a-bag'))!.level]).toEqual([true, true])
+  })
+
+  it('froth goes up and then down in hand-warm water, and is still climbing in cold', () => {
+    const plan = ready('froth-tower')
+    const heights = (condition: string) => modelOf(plan)!.truth(condition)
+    const times = momentsOf(plan).map(({ time }) => time)
+    const body = heights('body')
+    expect(times[body.indexOf(Math.max(...body))]).toBe(20)
+    expect(body.at(-1)!).toBeLessThan(0.8 * Math.max(...body))
+    const cold = heights('cold')
+    expect([...cold].sort((a, b) => a - b)).toEqual(cold)
+  })
+
+  it('bubbles wobble hugely: one class’s best is another’s shortest now and then', () => {
+    const plan = { ...ready('bubble-life'), repeats: 1, groups: ready('bubble-life').groups.slice(0, 1) }
+    const random = seededRandom(3)
+    const firsts = Array.from({ length: 200 }, () => {
+      const readings = drawReadings(plan, random)!
+      return readings.reduce((best, one) => (one.value > best.value ? one : best)).condition
+    })
+    const share = firsts.filter((one) => one !== 'glycerine').length / firsts.length
+    expect(share).toBeGreaterThan(0.1)
+    expect(share).toBeLessThan(0.4)
+  })
+
+  it('reads with the plan’s own instrument, and stands back where it does not know what is measured', () => {
+    const plan = ready('swing-time')
+    const coarse = { ...plan, measures: plan.measures.map((one) => ({ ...one, method: { ...one.method, resolution: 0.5 } })) }
+    expect(drawReadings(coarse, seededRandom(1))!.every(({ value }) => Number.isInteger(value * 2))).toBe(true)
+    expect(modelOf(plan)!.from).toBe('bench')
+    const other = { ...plan, conditions: plan.conditions.map((one) => ({ ...one, label: 'long' })) }
+    expect(modelOf(other)?.from).not.toBe('bench')
+    expect(modelOf({ ...plan, investigation: null })!.from).toBe('guess')
+  })
+})

@@ -1,0 +1,153 @@
+import { drawNormal, type Random } from '../chance'
+import {
+  activeConditions,
+  comesAgain,
+  conditionValue,
+  countsOf,
+  measuredCard,
+  momentsOf,
+  type Condition,
+  type Method,
+  type Plan,
+} from '../lesson'
+import { expectedResultOf, expectedUnit, readingSdOf, resultMeasuringSd, trialSdOf } from '../measuring'
+import { convert, roundToMark, unitOf, type UnitCode } from '../quantity'
+import type { BenchMeasure } from './bench'
+import { BENCHES } from './models'
+
+/** What a group brings along for all its trials: how it works, and how its own thing differs from another's, in standard deviations. */
+export interface Own {
+  habit: number
+  thing: number
+}
+
+/** What one card in Measure would show in a plan, trial by trial. */
+export interface Model {
+  /** A model of the set-up, or what the teacher expects. */
+  from: 'bench' | 'guess'
+  /** What every moment of a trial would show if nothing wobbled, in the unit of the readings. */
+  truth(condition: string): number[]
+  /** What every moment of one trial is, before anybody reads it. */
+  draw(condition: string, own: Own, random: Random): number[]
+}
+
+/**
+ * The model behind a plan as it is: of its set-up where there is one that knows all its conditions, else of what the teacher expects.
+ * @returns undefined where neither is there
+ * @example modelOf(soakUpPlan())!.from // => 'bench'
+ */
+export function modelOf(plan: Plan): Model | undefined {
+  return benchModel(plan) ?? guessModel(plan)
+}
+
+/**
+ * Does a bench stand behind this plan as it is: asked on every edit, so it draws nothing.
+ * @example hasBench(soakUpPlan()) // => true
+ */
+export function hasBench(plan: Plan): boolean {
+  return benchModel(plan) !== undefined
+}
+
+export function benchModel(plan: Plan): Model | undefined {
+  const bench = plan.investigation !== null && Object.hasOwn(BENCHES, plan.investigation) ? BENCHES[plan.investigation] : undefined
+  const card = measuredCard(plan)
+  const measure = card && bench?.measures[card.id]
+  if (!bench || !card || !measure || card.method.instrument === 'words') return undefined
+  const unit = unitOfReadings(plan, card.method)
+  if (unitOf(unit).dimension !== unitOf(measure.unit).dimension) return undefined
+  const moments = momentsOf(plan)
+  const truths = new Map<string, number[]>()
+  for (const condition of activeConditions(plan)) {
+    const number = numberOf(plan, condition, bench.numbersIn)
+    if (bench.numbersIn !== undefined && number === undefined) return undefined
+    const values = moments.map((moment) => measure.truth({ condition: condition.id, number, moment }))
+    if (values.some((value) => value === undefined || !Number.isFinite(value))) return undefined
+    truths.set(condition.id, values as number[])
+  }
+  if (truths.size === 0) return undefined
+  const into = (value: number) => convert(value, measure.unit, unit)!
+  return {
+    from: 'bench',
+    truth: (condition) => truths.get(condition)!.map(into),
+    draw: (condition, own, random) => drawOnBench(measure, truths.get(condition)!, own, random).map(into),
+  }
+}
+
+function drawOnBench(measure: BenchMeasure, truths: number[], { habit, thing }: Own, random: Random): number[] {
+  const { trialShare, readingSd = 0, thingShare = 0, thingSd = 0, habitShare = 0, skewed = false } = measure
+  const z = trialShare * drawNormal(random)
+  const share = (1 + habitShare * habit) * (1 + thingShare * thing) * (skewed ? Math.exp(z) : 1 + z)
+  return truths.map((truth) => truth * Math.max(0, share) + thingSd * thing + (readingSd > 0 ? readingSd * drawNormal(random) : 0))
+}
+
+function numberOf(plan: Plan, condition: Condition, unit: UnitCode | undefined): number | undefined {
+  const value = conditionValue(plan, condition)
+  if (value === undefined || unit === undefined) return undefined
+  return unitOf(plan.conditionUnit).dimension === unitOf(unit).dimension ? convert(value, plan.conditionUnit, unit) : undefined
+}
+
+const unitOfReadings = (plan: Plan, { instrument, unit }: Method): UnitCode =>
+  instrument === 'number' ? unit : (expectedUnit(plan) as UnitCode)
+
+/** How far one group's own thing differs from another's, where nobody has measured it: the same half that the adviser reckons with. */
+const OWN_SHARE = 0.5
+
+function guessModel(plan: Plan): Model | undefined {
+  const method = measuredCard(plan)?.method
+  if (!method || method.instrument === 'words') return undefined
+  const conditions = activeConditions(plan)
+  const expected = new Map(conditions.map(({ id }) => [id, expectedResultOf(plan, id)]))
+  if (conditions.length === 0 || [...expected.values()].some((value) => value === undefined)) return undefined
+  const measuring = resultMeasuringSd(plan, method)
+  const trialSd = trialSdOf(method, measuring, undefined).sd
+  const own = comesAgain(plan) ? OWN_SHARE * Math.hypot(trialSd, measuring) : 0
+  return {
+    from: 'guess',
+    truth: (condition) => momentsShowing(plan, expected.get(condition)!),
+    draw: (condition, { thing }, random) =>
+      momentsShowing(plan, expected.get(condition)! + own * thing + trialSd * drawNormal(random)),
+  }
+}
+
+/** Readings of a trial whose result this is: nothing else is known of it, so that they rise evenly. */
+function momentsShowing(plan: Plan, result: number): number[] {
+  const moments = momentsOf(plan)
+  if (moments.length < 2) return [result]
+  const counted = countsOf(plan)
+  const times = moments.map(({ time }, place) => time ?? place)
+  const [first, last] = [times[0]!, times.at(-1)!]
+  const part = (time: number) => (last > first ? (time - first) / (last - first) : 1)
+  const start = 3 * Math.abs(result)
+  switch (counted) {
+    case 'change':
+      return times.map((time) => start + result * part(time))
+    case 'loss':
+      return times.map((time) => start - result * part(time))
+    case 'of-100':
+      return times.map((time) => 100 - result * part(time))
+    case 'rate':
+      return times.map((time) => result * (time - first))
+    case 'until':
+      return times.map((time) => (measuredCard(plan)!.method.countsUntil ?? 1) * (result > 0 ? time / result : 1))
+    case 'total':
+      return times.map(() => result / times.length)
+    case 'average':
+      return times.map(() => result)
+    default:
+      return times.map((time) => result * part(time))
+  }
+}
+
+/**
+ * How a child reads where something is: the instrument's own wobble, then its mark.
+ * @returns what is read of a value in the unit of the method
+ */
+export function readOff(method: Method): (value: number, random: Random) => number {
+  const sd = Math.hypot(readingSdOf(method), method.timingWobble / method.atOnce)
+  // No instrument but a thermometer goes below nought.
+  const below = unitOf(method.unit).dimension === 'temperature'
+  return (value, random) => {
+    const read = roundToMark(value + (sd > 0 ? sd * drawNormal(random) : 0), method.resolution)
+    return below || value < 0 ? read : Math.max(0, read)
+  }
+}

@@ -1,0 +1,119 @@
+import { emptyPlan, newMaterial, newMeasure, splitIntoGroups } from './empty'
+import type { Material } from './material'
+import type { Age, Condition, Factor, Measure, Method, Plan } from './plan'
+import type { OnTheCard } from './topics'
+
+/** What a teacher should know who gives this lesson for the first time. */
+export interface Teaching {
+  /** What is going on, in a few lines. */
+  goingOn: string[]
+  /** What children often think. */
+  thinking: string[]
+  /** What usually goes wrong. */
+  goesWrong: string[]
+  /** Questions to ask. */
+  questions: string[]
+  /** Easier and harder, by age. */
+  versions: { age: Age; text: string }[]
+  words: { word: string; meaning: string }[]
+  /** A set-up that is unfair and that classes fall for; without exceptions where no single condition differs. */
+  tempting: { factor: string; exceptions: Record<string, string>; why: string } | null
+}
+
+/** The part of a plan that does not belong to one class on one day. */
+export type PlanForAll = Omit<Plan, 'className' | 'children' | 'groups' | 'date' | 'notes'>
+
+/** A lesson to begin from: a ready investigation, or a lesson that a teacher kept for this. */
+export interface StartingPoint extends OnTheCard {
+  plan: PlanForAll
+  teaching: Teaching
+}
+
+type Some<T, Needed extends keyof T> = Pick<T, Needed> & Partial<T>
+
+/** A plan in short: whatever an empty lesson has may be missing. */
+export interface PlanInShort extends Partial<
+  Omit<PlanForAll, 'factors' | 'measures' | 'conditions' | 'materials' | 'clock' | 'watch' | 'wonder' | 'arrangement'>
+> {
+  factors?: Some<Factor, 'id' | 'name'>[]
+  measures?: (Pick<Measure, 'id' | 'name'> & { method: Partial<Method> })[]
+  conditions?: Some<Condition, 'id' | 'label'>[]
+  materials?: Some<Material, 'id' | 'name'>[]
+  clock?: Partial<PlanForAll['clock']>
+  watch?: Partial<PlanForAll['watch']>
+  wonder?: Partial<PlanForAll['wonder']>
+  arrangement?: Partial<PlanForAll['arrangement']>
+}
+
+export const NO_TEACHING: Teaching = {
+  goingOn: [],
+  thinking: [],
+  goesWrong: [],
+  questions: [],
+  versions: [],
+  words: [],
+  tempting: null,
+}
+
+/**
+ * A plan in short with what an empty lesson has wherever nothing is said.
+ * @example wholePlan({ title: 'Swing time', conditions: [{ id: 'n20', label: '20' }] }).conditions[0].leftOut // => false
+ */
+export function wholePlan(short: PlanInShort): PlanForAll {
+  const {
+    className: _class,
+    children: _children,
+    groups: _groups,
+    date: _date,
+    notes: _notes,
+    ...empty
+  } = emptyPlan('', 0, () => '')
+  return {
+    ...empty,
+    ...short,
+    factors: (short.factors ?? []).map((factor) => ({ how: '', exceptions: {}, ...factor })),
+    measures: (short.measures ?? []).map(({ id, name, method }) => ({
+      id,
+      name,
+      method: { ...newMeasure(id, name).method, ...method },
+    })),
+    conditions: (short.conditions ?? []).map((condition) => ({ baseline: false, leftOut: false, ...condition })),
+    materials: (short.materials ?? []).map((material) => ({ ...newMaterial(material.id, material.name), ...material })),
+    clock: { ...empty.clock, ...short.clock },
+    watch: { ...empty.watch, ...short.watch },
+    wonder: { ...empty.wonder, ...short.wonder },
+    arrangement: { ...empty.arrangement, ...short.arrangement },
+  }
+}
+
+/** A plan for this class from a lesson to begin from. */
+export function planFrom({ plan }: Pick<StartingPoint, 'plan'>, className: string, children: number, newId: () => string): Plan {
+  return { ...structuredClone(plan), className, children, date: '', notes: '', groups: splitIntoGroups(children, 7, newId) }
+}
+
+/**
+ * What can be kept of a lesson for others to begin from: no class, no day, no notes, nothing that children said, no pictures.
+ * @example planForAll(soakUpPlan()).wonder.noticed // => []
+ */
+export function planForAll(plan: Plan): PlanForAll {
+  const { className: _class, children: _children, groups: _groups, date: _date, notes: _notes, ...rest } = structuredClone(plan)
+  return {
+    ...rest,
+    wonder: { ...rest.wonder, pictures: [], noticed: [], maybe: [], wondered: [], takenAway: [] },
+    asked: { ...rest.asked, chosen: null },
+    measures: rest.measures.map((measure) => ({
+      ...measure,
+      method: { ...measure.method, wordPictures: {}, warmUp: [], empties: {} },
+    })),
+    materials: rest.materials.map((material) => ({ ...material, thing: null, toBuy: false })),
+    cautionsAcknowledged: [],
+    ownCautions: rest.ownCautions.map((caution) => ({ ...caution, acknowledged: false })),
+    clock: { ...rest.clock, start: '' },
+    gapsStay: false,
+    each: 'group',
+    retests: [],
+    criteria: rest.criteria,
+    groupNotes: {},
+    begunIn: rest.schemaVersion,
+  }
+}

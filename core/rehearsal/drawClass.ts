@@ -1,0 +1,180 @@
+import { trialOrderOf } from '../arrangement'
+import { drawReadings } from '../benches'
+import { drawNormal, oncePer, type Random } from '../chance'
+import { fitOf, type Fit } from '../clock'
+import { atMoment, EMPTY_RECORD, measuredCard, type LessonRecord, type Plan, type Reading } from '../lesson'
+import { roundToMark, unitOf, convert, type UnitCode } from '../quantity'
+import { checkReading } from '../record'
+
+/** How one made-up class gets on: assumptions, said beside the figures and not measured anywhere. */
+export const ASSUMED = {
+  /** One group's pace differs from the plan by so much, as a share: two in three keep within it. */
+  pace: 0.15,
+  /** The other phases of the lesson, all together. */
+  phases: 0.1,
+  /** One reading in so many has a slip: the point, the unit, two digits turned round. */
+  slipOneIn: 80,
+  /** Of slips that are asked about, so many are put right at the station or later at the desk. */
+  putRight: 0.95,
+  /** One trial in so many fails, and takes a fresh thing for the next go. */
+  failsOneIn: 25,
+} as const
+
+export interface MadeUpClass {
+  record: LessonRecord
+  /** The plan as the teacher closes it: what nobody had time for stays empty. */
+  plan: Plan
+  /** Minutes of the lesson when the last group has done its last trial, if nobody stops it. */
+  testEnds: number
+  /** Trials that there was no time for. */
+  leftOut: number
+  slips: { made: number; asked: number; left: number }
+  /** Trials that failed and were done again, by condition. */
+  failed: Map<string, number>
+}
+
+/**
+ * One class that might do this lesson: readings from the bench or the teacher's guess, slips and their mending, a pace for every group,
+ * and no more trials than there is time for.
+ * @param newId  ids of rows; a counter is quicker where nothing is stored
+ * @param stampOf ISO time of a minute of the lesson
+ * @returns undefined where there is nothing to draw from
+ * @example drawClass(soakUpPlan(), seededRandom(1))!.record.readings.length > 60 // => true
+ */
+export function drawClass(
+  plan: Plan,
+  random: Random,
+  { newId = counting(), stampOf = () => '2000-01-01T00:00:00.000Z', fit = fitOf(plan) }: DrawOptions = {},
+): MadeUpClass | undefined {
+  const drawn = drawReadings(plan, random)
+  if (!drawn) return undefined
+  const time = timesOf(plan, fit, random)
+  const order = trialOrderOf(plan)
+  const parts = partsOf(plan)
+  const readings: Reading[] = []
+  const skipped = new Set<string>()
+  for (const one of drawn) {
+    const part = parts.get(one.group)?.get(one.condition)?.[one.repeat] ?? 0
+    const pace = time.pace.get(one.group)!
+    if (time.cuts && part * pace >= time.share) skipped.add(keyOf(one.group, one.condition, one.repeat))
+    else readings.push(Object.assign(one, { id: newId(), at: stampOf(time.starts + part * pace * time.minutes) }))
+  }
+  const { readings: written, slips } = slip(plan, readings, random, newId)
+  return {
+    record: { ...EMPTY_RECORD, readings: written },
+    plan: skipped.size > 0 ? { ...plan, gapsStay: true } : plan,
+    testEnds: time.starts + Math.max(...time.pace.values()) * time.minutes,
+    leftOut: skipped.size,
+    slips,
+    failed: failuresOf(order, skipped, random),
+  }
+}
+
+/** How far through its testing a group begins each trial, from 0 to 1, by group, condition and repeat. */
+const partsOf = oncePer((plan: Plan): Map<string, Map<string, number[]>> => {
+  const parts = new Map<string, Map<string, number[]>>()
+  for (const [group, trials] of trialOrderOf(plan)) {
+    const own = new Map<string, number[]>()
+    for (const [at, { condition, repeat }] of trials.entries()) {
+      const known = own.get(condition) ?? []
+      known[repeat] = at / trials.length
+      own.set(condition, known)
+    }
+    parts.set(group, own)
+  }
+  return parts
+})
+
+export interface DrawOptions {
+  newId?: () => string
+  stampOf?: (minute: number) => string
+  /** Worked out once where many classes are drawn of one plan. */
+  fit?: Fit
+}
+
+/** Over days nobody runs out of time, and what is read by the class's clock ends with it. */
+const CUT_SHORT: Plan['kind'][] = ['fair-test', 'describe', 'order', 'improve']
+
+function timesOf(plan: Plan, { phases }: Fit, random: Random) {
+  const test = phases.find(({ phase }) => phase === 'test')!
+  const others = 1 + ASSUMED.phases * drawNormal(random)
+  const after = phases.filter(({ start }) => start > test.start).reduce((sum, { minutes }) => sum + minutes, 0)
+  const starts = test.start * Math.max(0.5, others)
+  const there = plan.clock.minutes - starts - after
+  const together = plan.arrangement.way === 'together' || plan.arrangement.way === 'circuit'
+  const one = Math.exp(ASSUMED.pace * drawNormal(random))
+  const pace = new Map(plan.groups.map(({ id }) => [id, together ? one : Math.exp(ASSUMED.pace * drawNormal(random))]))
+  return {
+    starts,
+    minutes: test.minutes,
+    share: Math.max(0, there) / Math.max(1, test.minutes),
+    pace,
+    cuts: CUT_SHORT.includes(plan.kind),
+  }
+}
+
+/** Slips that children make and that the station asks about, as it would in the lesson. Rows are put behind those they correct. */
+function slip(
+  plan: Plan,
+  readings: Reading[],
+  random: Random,
+  newId: () => string,
+): { readings: Reading[]; slips: MadeUpClass['slips'] } {
+  const slips = { made: 0, asked: 0, left: 0 }
+  const method = measuredCard(plan)?.method
+  if (method?.instrument !== 'number') return { readings, slips }
+  const corrections: Reading[] = []
+  for (const reading of readings) {
+    if (random() * ASSUMED.slipOneIn >= 1) continue
+    const right = reading.value
+    const wrong = slipped(
+      right,
+      measuredCard(atMoment(plan, reading.moment))?.method.resolution ?? method.resolution,
+      reading.unit,
+      random,
+    )
+    if (wrong === right) continue
+    slips.made += 1
+    Object.assign(reading, { value: wrong, entered: String(wrong) })
+    const asked = checkReading(plan, readings, reading).length > 0
+    if (asked) slips.asked += 1
+    if (!asked || random() >= ASSUMED.putRight) {
+      slips.left += 1
+      continue
+    }
+    corrections.push({ ...reading, id: newId(), value: right, entered: String(right), supersedes: reading.id, reason: 'a slip' })
+  }
+  // A new list: what was looked at above is remembered with the old one.
+  return { readings: [...readings, ...corrections], slips }
+}
+
+function slipped(value: number, mark: number, unit: UnitCode, random: Random): number {
+  const kind = random()
+  if (kind < 0.4) return roundToMark(value / 10, mark / 10)
+  if (kind < 0.6) return value * 10
+  if (kind < 0.85) {
+    const smaller = SMALLER[unit]
+    return smaller === undefined ? roundToMark(value / 10, mark / 10) : roundToMark(convert(value, unit, smaller)!, mark / 10)
+  }
+  const digits = String(value)
+  return digits.length === 2 ? Number(digits[1]! + digits[0]!) : value
+}
+
+/** The unit in which children say it instead. */
+const SMALLER: Partial<Record<UnitCode, UnitCode>> = { mm: 'cm', cm: 'mm', s: 'min', g: 'kg', mL: 'L' }
+
+function failuresOf(order: ReturnType<typeof trialOrderOf>, skipped: Set<string>, random: Random): Map<string, number> {
+  const failed = new Map<string, number>()
+  for (const [group, trials] of order)
+    for (const { condition, repeat } of trials)
+      if (!skipped.has(keyOf(group, condition, repeat)) && random() * ASSUMED.failsOneIn < 1)
+        failed.set(condition, (failed.get(condition) ?? 0) + 1)
+  return failed
+}
+
+const keyOf = (group: string, condition: string, repeat: number) => `${group}/${condition}/${repeat}`
+
+function counting(): () => string {
+  let count = 0
+  return () => `made-up-${(count += 1)}`
+}

@@ -1,0 +1,8 @@
+export { changesToTry, tryingChanges, wellShare, withTried } from './changes'
+export type { Tried, Trying } from './changes'
+export { ASSUMED, drawClass } from './drawClass'
+export type { DrawOptions, MadeUpClass } from './drawClass'
+export { canRehearse, kitCost, rehearse, rehearsing } from './rehearse'
+export type { Rehearsal } from './rehearse'
+export { trueOrder } from './truth'
+export type { Truth } from './truth'
