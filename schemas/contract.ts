@@ -16,6 +16,7 @@ import type {
   Plan,
   RowKindName,
   RowOf,
+  Teaching,
 } from '../core/lesson'
 import type { Together, TogetherChange } from '../core/together'
 import type { Judged, Term, TermLesson } from '../core/wording/reports'
@@ -191,6 +192,8 @@ export interface Notice extends Mended {
 /** What a lesson begins from; without class and children it is for the class of the last one. */
 export interface NewLesson {
   investigation: string | null
+  /** Changed so that the cupboard has what it needs. */
+  withWhatIsThere?: boolean
   className?: string
   children?: number
 }
@@ -204,6 +207,22 @@ export interface InvestigationCard extends OnTheCard {
   minutes: number
   /** Counted for the class of the last lesson. */
   needs: { name: string; stocked: Stocked }[]
+  /** A lesson that somebody kept to begin from; it can be taken away again. */
+  own: boolean
+  /** The investigation that it comes from and whose drawing it has; null for one from nothing. */
+  drawing: string | null
+}
+
+/** Everything that the library knows of one lesson to begin from. */
+export interface InvestigationInside {
+  card: InvestigationCard
+  teaching: Teaching
+  plan: Plan
+}
+
+/** A lesson kept for others to begin from. */
+export interface KeptLesson extends OnTheCard {
+  lesson: string
 }
 
 export interface Investigations {
@@ -243,9 +262,13 @@ interface Contract extends DeskRows, StationRows {
   'DELETE /api/desks/[desk]': { answer: { done: boolean } }
 
   'GET /api/lessons': { query: ShelfQuestion; answer: ShelfPage }
-  'POST /api/lessons': Begun & { body: NewLesson }
-  'POST /api/lessons/open': { body: { text: string }; answer: { id: string; together?: string } }
+  'POST /api/lessons': { body: NewLesson; answer: { id: string; changed: string[] } }
+  'POST /api/lessons/open': { body: { text: string }; answer: { id: string; together?: string; startingPoint?: true } }
   'GET /api/investigations': { answer: Investigations }
+  'POST /api/investigations': Begun & { body: KeptLesson }
+  'GET /api/investigations/[investigation]': { answer: InvestigationInside }
+  'DELETE /api/investigations/[investigation]': { answer: { done: boolean } }
+  'GET /api/investigations/[investigation]/file': { answer: Download }
   'POST /api/demo': Begun
   'GET /api/demo/walk': { answer: { lesson: string | null } }
   'DELETE /api/demo/walk': { answer: { done: boolean } }

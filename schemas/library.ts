@@ -34,10 +34,12 @@ export interface LibraryFile {
   customs: Customs
   /** Which lessons run together, and what they have in common. */
   togethers: { lessons: string[]; together: Together }[]
+  /** Lessons that were kept to begin from, each as its own file. */
+  startingPoints: { id: string; startingPoint: object }[]
 }
 
 /** A backup holds no more, and so the cupboard takes no more. */
-export const MOST_IN_LIBRARY = { lessons: 20_000, things: 5000, moves: 200_000, calendars: 500 } as const
+export const MOST_IN_LIBRARY = { lessons: 20_000, things: 5000, moves: 200_000, calendars: 500, startingPoints: 500 } as const
 
 const amount = Joi.number().min(-1e9).max(1e9).required()
 
@@ -78,5 +80,11 @@ export const librarySchema = Joi.object<LibraryFile>({
   togethers: Joi.array()
     .items(Joi.object({ lessons: Joi.array().items(uuid.optional()).max(MOST_TOGETHER).required(), together: togetherSchema }))
     .max(MOST_IN_LIBRARY.lessons)
+    .default([]),
+  // Each is read as a file of its own is.
+  startingPoints: Joi.array()
+    .items(Joi.object({ id: uuid, startingPoint: Joi.object().unknown().required() }))
+    .max(MOST_IN_LIBRARY.startingPoints)
+    .unique('id')
     .default([]),
 }).required()

@@ -3,13 +3,16 @@ import { COLUMN_ROLES, type ColumnMatch, type ImportChoices } from '../core/form
 import { BOARD_VIEWS, BOUNDS, LONGEST, SHORTEST_PASSPHRASE, RESULTS_SHOWN, type BoardChange, type Plan } from '../core/lesson'
 import type { AskedEntry } from '../core/record'
 import type { Term } from '../core/wording/reports'
-import type { JoinBody, NewLesson, ShelfQuestion } from './contract'
+import type { JoinBody, KeptLesson, NewLesson, ShelfQuestion } from './contract'
 import { day, isoTime, measureNumber, moment, planId, shortText, unit, uuid, whole, wholeIn } from './parts'
 import { planSchema } from './plan'
+import { cardFields } from './startingPoint'
 
-/** The ids in a path. */
+/** The ids in a path; an investigation that ships goes by its name. */
 export const pathSchema = (names: string[]) =>
-  Joi.object<Record<string, string>>(Object.fromEntries(names.map((name) => [name, uuid]))).unknown()
+  Joi.object<Record<string, string>>(
+    Object.fromEntries(names.map((name) => [name, name === 'investigation' ? planId : uuid])),
+  ).unknown()
 
 const MOST_ON_A_PAGE = 1000
 export const shelfSchema = Joi.object<ShelfQuestion>({
@@ -56,8 +59,11 @@ export const nextTestSchema = Joi.object<{ from: 'wondering' | 'factor'; id: str
   id: planId,
 }).required()
 
+export const keptLessonSchema = Joi.object<KeptLesson, true>({ lesson: uuid, ...cardFields }).required()
+
 export const newLessonSchema = Joi.object<NewLesson, true>({
   investigation: planId.allow(null),
+  withWhatIsThere: Joi.boolean(),
   className: shortText.optional(),
   children: wholeIn(BOUNDS.children).optional(),
 }).required()

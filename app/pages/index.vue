@@ -53,7 +53,7 @@ async function setArchived(id: string, archived: boolean): Promise<void> {
   })
 }
 
-/** A lesson, a data package with a lesson in it, or a backup of the whole library. */
+/** A lesson, one to begin from, a data package with a lesson in it, or a backup of the whole library. */
 async function openFile(): Promise<void> {
   const file = await chooseFile('.json,.zip,application/json,application/zip')
   if (!file) return
@@ -62,8 +62,8 @@ async function openFile(): Promise<void> {
     const { lessonOfPackage } = zipped ? await import('~~/core/formats') : { lessonOfPackage: () => undefined }
     const text = zipped ? lessonOfPackage(new Uint8Array(await file.arrayBuffer())) : await file.text()
     if (text === undefined) return restore(file)
-    const { id, together } = await callServer('POST /api/lessons/open', { body: { text } })
-    await navigateTo(together ? `/together/${together}` : `/lesson/${id}/plan`)
+    const { id, together, startingPoint } = await callServer('POST /api/lessons/open', { body: { text } })
+    await navigateTo(startingPoint ? '/new' : together ? `/together/${together}` : `/lesson/${id}/plan`)
   })
 }
 

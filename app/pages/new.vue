@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { BOUNDS, fittingCards, KINDS, LONGEST, TOPICS, type LookedFor } from '~~/core/lesson'
-import { KIND_WORDS, TOPIC_WORDS } from '~~/core/wording'
+import { AGES, BOUNDS, fittingCards, KINDS, LONGEST, TOPICS, type LookedFor } from '~~/core/lesson'
+import { AGE_WORDS, KIND_WORDS, TOPIC_WORDS } from '~~/core/wording'
 import type { Investigations } from '~~/schemas/contract'
 
 /** Which lesson? The library as cards, for the class that stands above them. */
@@ -9,31 +9,54 @@ const notices = useNotices()
 const library = shallowRef<Investigations>()
 const className = ref('')
 const children = ref<number | null>(null)
-const ANYTHING: LookedFor = { topic: '', kind: '', minutes: 0 }
+const ANYTHING: LookedFor = { topic: '', kind: '', minutes: 0, age: '', there: false }
 const wanted = ref({ ...ANYTHING })
 
-onMounted(() =>
-  attempt(async () => {
-    library.value = await callServer('GET /api/investigations')
-    // What was typed meanwhile stays.
-    className.value ||= library.value.className
-    children.value ??= library.value.children
-  }),
-)
+const looking = ref<string>()
+onMounted(() => attempt(load))
+
+async function load(): Promise<void> {
+  library.value = await callServer('GET /api/investigations')
+  // What was typed meanwhile stays.
+  className.value ||= library.value.className
+  children.value ??= library.value.children
+}
 
 const TIMES = [45, 60, 75, 90]
 const filters = {
   topic: [{ value: '', title: 'Any topic' }, ...TOPICS.map((value) => ({ value, title: TOPIC_WORDS[value] }))],
   kind: [{ value: '', title: 'Any kind of test' }, ...KINDS.map((value) => ({ value, title: KIND_WORDS[value].name }))],
+  age: [{ value: '', title: 'Any age' }, ...AGES.map((value) => ({ value, title: AGE_WORDS[value] }))],
   minutes: [{ value: 0, title: 'Any length' }, ...TIMES.map((value) => ({ value, title: `Up to ${value} min` }))],
 } as const
 const shown = computed(() => library.value && fittingCards(library.value.investigations, wanted.value))
 
-async function start(investigation: string | null): Promise<void> {
+async function start(investigation: string | null, withWhatIsThere = false): Promise<void> {
   await attempt(async () => {
-    const body = { investigation, className: className.value, children: children.value ?? undefined }
-    const { id } = await callServer('POST /api/lessons', { body })
+    const body = { investigation, className: className.value, children: children.value ?? undefined, withWhatIsThere }
+    const { id, changed } = await callServer('POST /api/lessons', { body })
+    if (changed.length > 0) notices.done(`Changed to what the cupboard has. ${changed.join('. ')}.`)
+    else if (withWhatIsThere) notices.done('Nothing could be changed: buy what is missing, or ask around.')
     await navigateTo(`/lesson/${id}/${investigation ? 'plan' : 'wonder'}`)
+  })
+}
+
+async function remove(id: string): Promise<void> {
+  await attempt(async () => {
+    await callServer('DELETE /api/investigations/[investigation]', { path: { investigation: id } })
+    await load()
+    notices.done('Taken out of the library. Lessons that began from it stay.')
+  })
+}
+
+async function openFile(): Promise<void> {
+  const text = await chooseTextFile('.json,application/json')
+  if (text === undefined) return
+  await attempt(async () => {
+    const { id, startingPoint } = await callServer('POST /api/lessons/open', { body: { text } })
+    if (!startingPoint) return void (await navigateTo(`/lesson/${id}/plan`))
+    await load()
+    notices.done('It stands in the library now, among our own.')
   })
 }
 
@@ -48,6 +71,7 @@ async function attempt(work: () => Promise<void>): Promise<void> {
       <QuietBtn to="/">‹ Shelf</QuietBtn>
       <h1 class="text-huge">Which lesson?</h1>
       <p class="soft">Ready ones to change as you like, or your own from nothing.</p>
+      <QuietBtn class="ml-auto" @click="openFile">Open a file</QuietBtn>
     </header>
     <div class="row mx-0 mt-14px mb-18px">
       <TextField v-model="className" inline label="For class" :longest="LONGEST.name" class="class" />
@@ -55,11 +79,21 @@ async function attempt(work: () => Promise<void>): Promise<void> {
       <span class="row filters ml-auto">
         <ChoiceField v-model="wanted.topic" bare label="Topic" :options="filters.topic" />
         <ChoiceField v-model="wanted.kind" bare label="Kind of test" :options="filters.kind" />
+        <ChoiceField v-model="wanted.age" bare label="Age" :options="filters.age" />
         <ChoiceField v-model="wanted.minutes" bare label="Length" :options="filters.minutes" />
+        <TickField v-model="wanted.there" class="there" label="We have it all" />
       </span>
     </div>
     <ul v-if="shown" class="cards" aria-label="Lessons to begin from">
-      <InvestigationCard v-for="one in shown" :key="one.id" :investigation="one" @take="start(one.id)" />
+      <InvestigationCard
+        v-for="one in shown"
+        :key="one.id"
+        :investigation="one"
+        @take="start(one.id)"
+        @take-what-is-there="start(one.id, true)"
+        @look="looking = one.id"
+        @remove="remove(one.id)"
+      />
       <li class="sheet own">
         <h2 class="text-title">From nothing</h2>
         <p>Your own question: start with what the class notices and wonders.</p>
@@ -67,9 +101,18 @@ async function attempt(work: () => Promise<void>): Promise<void> {
       </li>
     </ul>
     <p v-if="shown?.length === 0" class="row none">
-      No ready lesson fits all three.
+      No lesson fits all of that.
       <VBtn size="small" @click="wanted = { ...ANYTHING }">Show all</VBtn>
     </p>
+    <LazyInvestigationInside
+      v-if="looking"
+      :key="looking"
+      :investigation="looking"
+      may-take
+      :model-value="true"
+      @update:model-value="looking = undefined"
+      @take="start(looking)"
+    />
     <NoticeBar />
   </main>
 </template>
@@ -84,7 +127,10 @@ async function attempt(work: () => Promise<void>): Promise<void> {
   width: 210px;
 }
 .filters > * {
-  width: 170px;
+  width: 150px;
+}
+.filters > .there {
+  width: auto;
 }
 .cards {
   display: grid;

@@ -17,17 +17,31 @@ export interface LookedFor {
   kind: Kind | ''
   /** At most so long. */
   minutes: number
+  age: Age | ''
+  /** Only what the cupboard has everything for. */
+  there: boolean
+}
+
+interface Card {
+  topic: Topic
+  kind: Kind
+  minutes: number
+  ages: Age[]
+  needs: { stocked: 'there' | 'too-few' | 'not-listed' }[]
 }
 
 /**
  * Those of the cards that are what is looked for.
- * @example fittingCards([{ topic: 'movement', kind: 'improve', minutes: 60 }], { topic: 'movement', kind: '', minutes: 45 }) // => []
+ * @example fittingCards([{ topic: 'movement', kind: 'improve', minutes: 60, ages: ['7-9'], needs: [] }], { topic: 'movement', kind: '', minutes: 45, age: '', there: false })
+ *   // => []
  */
-export function fittingCards<Card extends { topic: Topic; kind: Kind; minutes: number }>(cards: Card[], wanted: LookedFor): Card[] {
+export function fittingCards<One extends Card>(cards: One[], wanted: LookedFor): One[] {
   return cards.filter(
-    ({ topic, kind, minutes }) =>
+    ({ topic, kind, minutes, ages, needs }) =>
       (wanted.topic === '' || topic === wanted.topic) &&
       (wanted.kind === '' || kind === wanted.kind) &&
-      (wanted.minutes === 0 || minutes <= wanted.minutes),
+      (wanted.minutes === 0 || minutes <= wanted.minutes) &&
+      (wanted.age === '' || ages.includes(wanted.age)) &&
+      (!wanted.there || needs.every(({ stocked }) => stocked === 'there')),
   )
 }

@@ -62,7 +62,7 @@ export {
   trialSum,
   USE_WORDS,
 } from './kit'
-export { limitWords, mendWords, wayOutWords } from './waysOut'
+export { limitWords, mendWords, takenInsteadWords, wayOutWords } from './waysOut'
 export { lapWords, missedWords, raceEntry, refusedWords, trialAloud } from './station'
 export { journalGroup, journalWords, JOURNAL_WORDS } from './journal'
 export { clashPlace, clashValue } from './merge'
@@ -101,7 +101,7 @@ export { ANSWER_WORDS, becauseWords, CHECK_WORDS, nearestQuestion, VERDICT_WORDS
 export { SOURCE_WORDS, wayChance, wayCost, wayWords } from './ways'
 export { changeWords, predictionOrderWords, predictionPrompt } from './predictions'
 export { FRAME_WORDS, predictionSentence, VARIABLE_WORDS, variableWords, wordMat } from './vocabulary'
-export { agesWords, stockWords, TOPIC_WORDS } from './library'
+export { AGE_WORDS, agesWords, stockWords, temptingWords, TOPIC_WORDS } from './library'
 export { WALK } from './walk'
 export { keysOf } from './keys'
 export type { KeysView } from './keys'

@@ -39,13 +39,24 @@ describe('a card of the library', () => {
     expect([agesWords(['7-9', '5-7']), agesWords(['9-11'])]).toEqual(['5 to 9 years', '9 to 11 years'])
   })
 
-  it('is found by topic, kind and length together', () => {
-    const card = (topic: Topic, kind: Kind, minutes: number) => ({ topic, kind, minutes })
+  it('is found by topic, kind, length, age and what the cupboard has together', () => {
+    const card = (topic: Topic, kind: Kind, minutes: number) => ({
+      topic,
+      kind,
+      minutes,
+      ages: ['7-9' as const],
+      needs: [need('ruler', 'there')],
+    })
     const cards = [card('movement', 'fair-test', 70), card('movement', 'improve', 90), card('living-things', 'over-time', 40)]
-    const found = (topic: Topic | '', kind: Kind | '', minutes: number) => fittingCards(cards, { topic, kind, minutes }).length
+    const found = (topic: Topic | '', kind: Kind | '', minutes: number) =>
+      fittingCards(cards, { topic, kind, minutes, age: '', there: false }).length
     expect([found('', '', 0), found('movement', '', 0), found('movement', '', 75), found('living-things', 'improve', 0)]).toEqual([
       3, 2, 1, 0,
     ])
+    const anything = { topic: '', kind: '', minutes: 0 } as const
+    expect(fittingCards(cards, { ...anything, age: '5-7', there: false })).toEqual([])
+    const short = { ...cards[0]!, needs: [need('ruler', 'too-few')] }
+    expect(fittingCards([short, cards[1]!], { ...anything, age: '7-9', there: true })).toEqual([cards[1]])
     expect(KINDS.every((kind) => KIND_WORDS[kind].name !== '')).toBe(true)
   })
 })

@@ -1,6 +1,8 @@
-import type { Age } from '../lesson'
+import type { Age, Plan, Teaching } from '../lesson'
 import type { Stocked } from '../kit'
+import { sentenceCase } from './evidence'
 import { list } from './names'
+import { nameOfCondition } from './names'
 
 const MOST_NAMES = 4
 
@@ -12,6 +14,18 @@ export const TOPIC_WORDS = {
   'living-things': 'Living things',
   'hot-and-cold': 'Hot and cold',
 } as const
+
+export const AGE_WORDS: Record<Age, string> = { '5-7': '5 to 7 years', '7-9': '7 to 9 years', '9-11': '9 to 11 years' }
+
+/** How a class falls for an unfair set-up. `'The width of the strip: 4 cm for kitchen roll, 2 cm, cut on the guillotine for the others.'` */
+export function temptingWords(plan: Plan, tempting: NonNullable<Teaching['tempting']>): string {
+  const factor = plan.factors.find(({ id }) => id === tempting.factor)
+  if (!factor) return tempting.why
+  const other = Object.entries(tempting.exceptions).map(([id, value]) => `${value} for ${nameOfCondition(plan, id)}`)
+  const said =
+    other.length > 0 ? `${list(other)}, but “${factor.how || 'the same'}” for the others` : 'not the same before and after'
+  return `${sentenceCase(factor.name)}: ${said}.`
+}
 
 /** Ages on a card: `agesWords(['5-7', '7-9']) // '5 to 9 years'` */
 export function agesWords(ages: Age[]): string {

@@ -25,6 +25,7 @@ const SAID: Record<RefusalCode, string> = {
   locked: refusalWords('locked'),
   'other-group': refusalWords('other-group'),
   stale: refusalWords('stale'),
+  'investigation-ships': refusalWords('investigation-ships'),
   'group-in-use': refusalWords('group-in-use'),
   'condition-in-use': refusalWords('condition-in-use'),
   'unknown-group': refusalWords('unknown-group'),

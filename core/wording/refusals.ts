@@ -25,6 +25,7 @@ const WORDS = {
   'other-group': () => 'A station writes for its own group only. Join again to change groups.',
 
   stale: () => 'This plan was changed in another window meanwhile. Load the page again, then make your change once more.',
+  'investigation-ships': () => 'This lesson comes with the library and stays. Only lessons that somebody kept can be taken away.',
   'group-in-use': () => 'This group has readings or predictions. Keep it in the plan.',
   'condition-in-use': () => 'This condition has readings or predictions. Leave it out instead; nothing is lost then.',
   'unknown-group': () => 'The plan has no such group any more. Load the page again and enter it once more.',

@@ -1,6 +1,7 @@
 import type { Customs } from '../kit'
 import type { Plan } from '../lesson'
-import type { Mend, ScarceLimit, WayOut } from '../waysOut'
+import { sentenceCase } from './evidence'
+import type { Mend, ScarceLimit, TakenInstead, WayOut } from '../waysOut'
 import { minuteWords } from './clock'
 import { amountWords } from './kit'
 import { moneyWords } from './money'
@@ -111,4 +112,10 @@ export function limitWords({ material, stock, groups, rounds }: ScarceLimit, pla
   const name = plan.materials.find(({ id }) => id === material)?.name || 'a thing without a name'
   const choices = [groups === undefined ? '' : counted(groups, 'group'), counted(rounds, 'round')].filter(Boolean)
   return `${stock} × ${name}: ${choices.join(', or ')}.`
+}
+
+/** What was taken instead of what the cupboard lacks. `'Thermometer: 2 go round'` */
+export function takenInsteadWords({ way, plan, need }: TakenInstead): string {
+  const material = plan.materials.find(({ id }) => id === way.material)?.name ?? ''
+  return `${sentenceCase(material)}: ${wayOutWords(way, plan, need.unit).label}`
 }

@@ -15,7 +15,7 @@ import {
 } from 'drizzle-orm/pg-core'
 import type { Calendar } from '../../core/clock'
 import type { Thing } from '../../core/kit'
-import { ROW_KINDS, type BoardState, type LessonEvent, type ListName, type Plan } from '../../core/lesson'
+import { ROW_KINDS, type BoardState, type LessonEvent, type ListName, type Plan, type StartingPoint } from '../../core/lesson'
 import type { Together } from '../../core/together'
 import type { Judged, LessonFace } from '../../core/wording/reports'
 import type { Move } from '../../schemas/contract'
@@ -188,6 +188,17 @@ export const moves = pgTable(
 export const calendars = pgTable('calendars', {
   className: text('class_name').primaryKey(),
   calendar: jsonb('calendar').$type<Calendar>().notNull(),
+})
+
+/** Lessons that somebody kept for others to begin from; the whole school sees them, as it sees the cupboard. */
+export const startingPoints = pgTable('starting_points', {
+  id: uuid('id').primaryKey(),
+  /** The desk that kept it; null for the head desk. */
+  desk: uuid('desk'),
+  /** The version of the plan's shape that it was kept in. */
+  schemaVersion: integer('schema_version').notNull(),
+  body: jsonb('body').$type<StartingPoint>().notNull(),
+  createdAt: when('created_at'),
 })
 
 /** Settings of the whole school, by name. */

@@ -4,6 +4,7 @@ import { strFromU8, strToU8, unzipSync, Zip, ZipDeflate } from 'fflate'
 import { withFreshIds, type LessonFile } from '../../core/formats'
 import type { Restored } from '../../schemas/contract'
 import { librarySchema, MOST_IN_LIBRARY, type LibraryFile } from '../../schemas/library'
+import { startingPointFile } from '../../schemas/startingPoint'
 import { refusal, Refusal } from '../access/refusal'
 import { listCalendars, saveCalendar } from '../database/calendars'
 import { customsOf, heldDaysOf, listCupboard, restoreCupboard, saveCustoms, saveHeldDays } from '../database/cupboard'
@@ -11,9 +12,11 @@ import { findLesson, listLessonIds } from '../database/lessons'
 import type { Database } from '../database/open'
 import { rowsAreKnown } from '../record/rows'
 import { addTogether, listTogethers, setLessons } from '../database/together'
+import { addStartingPoint, listStartingPoints } from '../database/startingPoints'
 import { addLesson, freeCode } from '../record/wholeLesson'
 import { pictureBytes } from './pictureBytes'
 import { openedFile } from './readBeside'
+import { readStartingPoint } from './startingPoint'
 import { wholeFile } from './wholeFile'
 
 const FORMAT = 'jolly-beaker-library'
@@ -23,7 +26,7 @@ const CONTENTS = 'library.json'
 const MOST_OF_ONE = 200_000_000
 
 /**
- * Everything that a desk sees, as one zip: each lesson's file, the cupboard with its history, the calendars. No passphrase and no
+ * Everything that a desk sees, as one zip: each lesson's file, the cupboard with its history, the calendars, lessons to begin from. No passphrase and no
  * station. One lesson after the other, so that others are heard between.
  */
 export async function writeLibrary(database: Database, savedAt: string, desk: string | null): Promise<Uint8Array> {
@@ -52,6 +55,7 @@ export async function writeLibrary(database: Database, savedAt: string, desk: st
       lessons: own.map(({ id }) => id),
       together: body,
     })),
+    startingPoints: (await listStartingPoints(database)).map(({ id, body }) => ({ id, startingPoint: startingPointFile(body) })),
   }
   await add(CONTENTS, library)
   for (const { id } of lessons) await add(nameOf(id), await wholeFile(database, id, savedAt))
@@ -80,6 +84,8 @@ export async function restoreLibrary(database: Database, bytes: Uint8Array, desk
       await new Promise((heard) => setImmediate(heard))
     }
     await restoreTogethers(transaction, library.togethers, desk)
+    for (const { id, startingPoint } of library.startingPoints)
+      await addStartingPoint(transaction, readStartingPoint(JSON.stringify(startingPoint)), desk, id)
     restored.things = await restoreCupboard(transaction, library.cupboard)
     const known = await listCalendars(transaction)
     for (const { className, calendar } of library.calendars)

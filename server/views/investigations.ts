@@ -1,30 +1,72 @@
-import { NO_SCHOOL, stockedFor, withThings } from '../../core/kit'
+import { NO_SCHOOL, stockedFor, withThings, type School } from '../../core/kit'
+import { planFrom, type Plan, type StartingPoint } from '../../core/lesson'
 import { spelledThrough } from '../../core/wording'
 import { faceOf } from '../../core/wording/reports'
+import type { InvestigationCard, InvestigationInside, Investigations } from '../../schemas/contract'
 import { INVESTIGATIONS } from '../../schemas/investigations'
-import { planFrom } from '../../core/lesson'
-import type { Investigations } from '../../schemas/contract'
 import { customsOf, listThings } from '../database/cupboard'
 import { lastClass } from '../database/lessons'
 import type { Database } from '../database/open'
+import { findStartingPoint, listStartingPoints } from '../database/startingPoints'
 import { listClasses } from '../database/summaries'
 
-/** The library as cards, with what the cupboard has for each, counted for the class of the last lesson. */
+/** The library as cards, the school's own ones first, with what the cupboard has for each, counted for the class of the last lesson. */
 export async function loadInvestigations(database: Database, desk: string | null): Promise<Investigations> {
   const { className, children } = await lastClass(database, desk)
-  const things = await listThings(database)
-  const customs = await customsOf(database)
-  const investigations = Object.entries(spelledThrough(INVESTIGATIONS, customs.english)).map(([id, investigation]) => {
-    let groups = 0
-    const plan = withThings(
-      planFrom(investigation, className, children, () => `g${(groups += 1)}`),
-      things,
-    )
-    const { title, question } = faceOf(plan)
-    const { summary, topic, ages } = investigation
-    const { kind, clock } = plan
-    const needs = stockedFor(plan, { ...NO_SCHOOL, things, customs })
-    return { id, title, question, summary, topic, ages, kind, minutes: clock.minutes, needs }
-  })
+  const school = await schoolOf(database)
+  const own = (await listStartingPoints(database)).map(({ id, body }) => [id, body, true] as const)
+  const shipped = Object.entries(spelledThrough(INVESTIGATIONS, school.customs.english)).map(
+    ([id, body]) => [id, body, false] as const,
+  )
+  const investigations = [...own, ...shipped].map(([id, body, isOwn]) =>
+    cardOf(id, body, planOf(body, className, children, school), school, isOwn),
+  )
   return { investigations, className, children, classes: await listClasses(database, desk) }
+}
+
+/** One of them with all that is in it; undefined where there is none of this name. */
+export async function loadInvestigation(
+  database: Database,
+  desk: string | null,
+  id: string,
+): Promise<InvestigationInside | undefined> {
+  const found = await findInvestigation(database, id)
+  if (!found) return undefined
+  const { className, children } = await lastClass(database, desk)
+  const school = await schoolOf(database)
+  const plan = planOf(found.body, className, children, school)
+  return { card: cardOf(id, found.body, plan, school, found.own), teaching: found.body.teaching, plan }
+}
+
+/** A lesson to begin from, in the school's English where it is ours. */
+export async function findInvestigation(
+  database: Database,
+  id: string,
+): Promise<{ body: StartingPoint; own: boolean } | undefined> {
+  if (Object.hasOwn(INVESTIGATIONS, id)) {
+    return { body: spelledThrough(INVESTIGATIONS[id]!, (await customsOf(database)).english), own: false }
+  }
+  const found = UUID.test(id) ? await findStartingPoint(database, id) : undefined
+  return found && { body: found.body, own: true }
+}
+
+const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i
+
+async function schoolOf(database: Database): Promise<School> {
+  return { ...NO_SCHOOL, things: await listThings(database), customs: await customsOf(database) }
+}
+
+function planOf(body: StartingPoint, className: string, children: number, { things }: School): Plan {
+  let groups = 0
+  return withThings(
+    planFrom(body, className, children, () => `g${(groups += 1)}`),
+    things,
+  )
+}
+
+function cardOf(id: string, { summary, topic, ages }: StartingPoint, plan: Plan, school: School, own: boolean): InvestigationCard {
+  const { title, question } = faceOf(plan)
+  const needs = stockedFor(plan, school)
+  const { kind, investigation: drawing, clock } = plan
+  return { id, title, question, summary, topic, ages, kind, minutes: clock.minutes, needs, own, drawing }
 }

@@ -17,6 +17,8 @@ const SAVED: Record<SaveState, string> = {
 const next = computed(() => lesson.readiness?.next)
 const importing = ref(false)
 const settingUp = ref(false)
+const keeping = ref(false)
+const lookingInside = ref(false)
 </script>
 
 <template>
@@ -60,12 +62,16 @@ const settingUp = ref(false)
           <VListItem role="menuitem" title="Results as a spreadsheet (XLSX)" :href="`/api/lessons/${lesson.id}/spreadsheet`" />
           <VListItem role="menuitem" title="Readings as a table (CSV)" :href="`/api/lessons/${lesson.id}/readings.csv`" />
           <VListItem role="menuitem" title="Take readings in from a table" @click="importing = true" />
+          <VListItem role="menuitem" title="Keep for others to begin from" @click="keeping = true" />
+          <VListItem v-if="plan.investigation" role="menuitem" title="About this investigation" @click="lookingInside = true" />
           <VListItem role="menuitem" title="Keys" @click="$emit('keys')" />
         </VList>
       </VMenu>
       <span v-if="next" class="sr-only">Next: {{ STOP_NAMES[next] }}</span>
     </div>
     <LazyClassDialog v-if="settingUp" v-model="settingUp" />
+    <LazyKeepLesson v-if="keeping" v-model="keeping" />
+    <LazyInvestigationInside v-if="lookingInside" v-model="lookingInside" :investigation="plan.investigation!" />
     <LazyImportDialog v-if="importing" v-model="importing" />
   </header>
 </template>

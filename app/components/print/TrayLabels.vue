@@ -41,7 +41,10 @@ useFitInside(sheet, '.label')
     >
       <article v-for="(label, place) in labels" :key="place" class="label">
         <template v-if="'group' in label">
-          <h2><ShapeBadge :size="30" :shape="label.group.shape" /> {{ label.group.name }}</h2>
+          <h2>
+            <ShapeBadge :size="30" :shape="label.group.shape" /> {{ label.group.name }}
+            <SetUpDrawing class="drawing" :investigation="plan.investigation" />
+          </h2>
           <p class="title">
             {{ plan.title }} · <span class="nowrap">{{ counted(label.group.seats, 'seat') }}</span>
           </p>
@@ -104,6 +107,11 @@ h2 {
   font-size: calc(24pt * var(--fit));
   line-height: 1.1;
   overflow-wrap: anywhere;
+}
+.drawing {
+  width: auto;
+  height: calc(15mm * var(--fit));
+  margin: -1mm 0 -6mm auto;
 }
 .title {
   font-size: calc(11pt * var(--fit));

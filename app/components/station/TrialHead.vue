@@ -79,6 +79,9 @@ const moment = computed(() => momentWords(props.plan, props.trial.moment))
       Writing {{ readingWords(plan, fixing) }} anew.
       <LinkBtn @click="emit('back')">leave it</LinkBtn>
     </p>
+    <AppFold v-if="plan.investigation && !fixing && !asking" title="How it is set up" class="another">
+      <SetUpDrawing :investigation="plan.investigation" />
+    </AppFold>
     <AppFold title="Do another one" v-if="open.length > 0 && !fixing && !asking" class="another">
       <div class="row">
         <VBtn v-for="cell in open" :key="cellKey(cell)" @click="emit('choose', cell)">

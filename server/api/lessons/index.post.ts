@@ -1,26 +1,31 @@
 import { randomUUID } from 'node:crypto'
-import { withThings } from '../../../core/kit'
-import { emptyPlan } from '../../../core/lesson'
-import { spelledThrough } from '../../../core/wording'
-import { INVESTIGATIONS } from '../../../schemas/investigations'
-import { planFrom } from '../../../core/lesson'
+import { NO_SCHOOL, withThings } from '../../../core/kit'
+import { emptyPlan, planFrom } from '../../../core/lesson'
+import { withWhatIsThere } from '../../../core/waysOut'
+import { takenInsteadWords } from '../../../core/wording'
 import { newLessonSchema } from '../../../schemas/requests'
 import { deskRoute } from '../../access/route'
 import { notFound } from '../../access/refusal'
 import { customsOf, listThings } from '../../database/cupboard'
 import { lastClass } from '../../database/lessons'
 import { addLesson } from '../../record/wholeLesson'
+import { findInvestigation } from '../../views/investigations'
 
-/** A new lesson, from the library or from nothing, for the class that is said or that of the last one. */
+/** A new lesson, from the library or from nothing, for the class that is said or that of the last one; changed to what the cupboard has where that is wanted. */
 export default deskRoute<'POST /api/lessons'>({ body: newLessonSchema }, async ({ database, body, desk }) => {
   const last = await lastClass(database, desk)
   const [className, children] = [body.className ?? last.className, body.children ?? last.children]
   if (body.investigation === null) {
-    return { id: (await addLesson(database, emptyPlan(className, children, randomUUID), undefined, [], { desk })).id }
+    return { id: (await addLesson(database, emptyPlan(className, children, randomUUID), undefined, [], { desk })).id, changed: [] }
   }
-  const investigation = Object.hasOwn(INVESTIGATIONS, body.investigation) ? INVESTIGATIONS[body.investigation] : undefined
-  if (!investigation) throw notFound('investigation')
-  const { english } = await customsOf(database)
-  const plan = planFrom(spelledThrough(investigation, english), className, children, randomUUID)
-  return { id: (await addLesson(database, withThings(plan, await listThings(database)), undefined, [], { desk })).id }
+  const found = await findInvestigation(database, body.investigation)
+  if (!found) throw notFound('investigation')
+  const things = await listThings(database)
+  const customs = await customsOf(database)
+  const whole = withThings(planFrom(found.body, className, children, randomUUID), things)
+  const { plan, taken } = body.withWhatIsThere
+    ? withWhatIsThere(whole, { ...NO_SCHOOL, things, customs }, randomUUID)
+    : { plan: whole, taken: [] }
+  const changed = taken.map(takenInsteadWords)
+  return { id: (await addLesson(database, plan, undefined, [], { desk })).id, changed }
 })
