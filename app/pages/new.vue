@@ -25,7 +25,7 @@ async function load(): Promise<void> {
 const TIMES = [45, 60, 75, 90]
 const filters = {
   topic: [{ value: '', title: 'Any topic' }, ...TOPICS.map((value) => ({ value, title: TOPIC_WORDS[value] }))],
-  kind: [{ value: '', title: 'Any kind of test' }, ...KINDS.map((value) => ({ value, title: KIND_WORDS[value].name }))],
+  kind: [{ value: '', title: 'Any kind' }, ...KINDS.map((value) => ({ value, title: KIND_WORDS[value].name }))],
   age: [{ value: '', title: 'Any age' }, ...AGES.map((value) => ({ value, title: AGE_WORDS[value] }))],
   minutes: [{ value: 0, title: 'Any length' }, ...TIMES.map((value) => ({ value, title: `Up to ${value} min` }))],
 } as const

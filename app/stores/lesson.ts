@@ -3,6 +3,7 @@ import type { NextTest } from '~~/core/agree'
 import { NO_SCHOOL, type School } from '~~/core/kit'
 import { EMPTY_RECORD, USUAL_BOARD, type BoardState, type LessonEvent, type LessonRecord, type Plan } from '~~/core/lesson'
 import { withEvents } from '~~/core/record'
+import { madeUpClass, type MadeUp } from '~~/core/rehearsal'
 import { readinessOf, type Fix } from '~~/core/secondLook'
 import { withSaid } from '~~/core/wonder'
 import { counted } from '~~/core/wording'
@@ -12,6 +13,7 @@ import { afterChange, noHistory, stepBack, stepForward } from '~/following/histo
 import { saving, type Asked, type SaveState } from '~/following/saving'
 
 const DESK_GATHERS_FOR = 200
+const MOST_SEEDS = 1_000_000
 
 /** The lesson on the desk: its plan with undo, its record as it comes in, and what the computation says of both. */
 export const useLesson = defineStore('lesson', () => {
@@ -39,10 +41,14 @@ export const useLesson = defineStore('lesson', () => {
   let endFollowing = () => {}
   let opening = 0
 
+  /** A class that was made up for a rehearsal stands before the real one, until it is taken away; nothing of it is stored. */
+  const madeUp = shallowRef<MadeUp>()
+  const shownPlan = computed(() => madeUp.value?.plan ?? plan.value)
+  const shownRecord = computed(() => madeUp.value?.record ?? record.value)
   /** The plan with what stations said in its lists. */
-  const heard = computed(() => plan.value && withSaid(plan.value, record.value.remarks))
-  const findings = useFindings(plan, record, school)
-  const readiness = computed(() => (plan.value ? readinessOf(plan.value, record.value, findings.value) : undefined))
+  const heard = computed(() => shownPlan.value && withSaid(shownPlan.value, shownRecord.value.remarks))
+  const findings = useFindings(shownPlan, shownRecord, school)
+  const readiness = computed(() => (shownPlan.value ? readinessOf(shownPlan.value, shownRecord.value, findings.value) : undefined))
   const path = () => ({ lesson: id.value })
 
   /** Opens a lesson and follows it; throws where there is none. */
@@ -115,6 +121,7 @@ export const useLesson = defineStore('lesson', () => {
     saver = undefined
     endFollowing()
     plan.value = undefined
+    madeUp.value = undefined
     history.value = noHistory()
   }
 
@@ -126,7 +133,21 @@ export const useLesson = defineStore('lesson', () => {
       if (event.kind === 'plan' && saver?.shouldTake(event.revision)) void reload()
     }
   }
-  const writing = useRecordWriting(id, takeEvents, attempt)
+  const writing = useRecordWriting(id, takeEvents, async (work) => !isMadeUp() && attempt(work))
+
+  /** Nobody writes into a class that is not there. */
+  function isMadeUp(): boolean {
+    if (madeUp.value) notices.trouble('This class is made up: nothing is written down. Put it away first.', PUT_AWAY)
+    return madeUp.value !== undefined
+  }
+  const PUT_AWAY = { label: 'Put it away', run: () => void (madeUp.value = undefined) }
+
+  /** Puts a made-up class before the real one, another one each time; false where there is nothing to draw it from. */
+  function walkThrough(seed = Math.floor(Math.random() * MOST_SEEDS) + 1): boolean {
+    if (!plan.value) return false
+    madeUp.value = madeUpClass(plan.value, seed, beginningOf(plan.value))
+    return madeUp.value !== undefined
+  }
 
   async function attempt(work: () => Promise<void>): Promise<boolean> {
     try {
@@ -160,13 +181,14 @@ export const useLesson = defineStore('lesson', () => {
   }
 
   function replace(next: Plan, typing = ''): void {
-    if (!plan.value) return
+    if (!plan.value || isMadeUp()) return
     history.value = afterChange(history.value, plan.value, typing, Date.now())
     plan.value = next
     saver?.soon()
   }
 
   function step(to: typeof stepBack<Plan>): void {
+    if (isMadeUp()) return
     const stepped = plan.value && to(history.value, plan.value)
     if (!stepped) return
     history.value = stepped.history
@@ -222,9 +244,12 @@ export const useLesson = defineStore('lesson', () => {
     board,
     stationsChanged,
     merging,
-    plan,
+    plan: shownPlan,
     heard,
-    record,
+    record: shownRecord,
+    madeUp,
+    walkThrough,
+    putAway: PUT_AWAY.run,
     school,
     saveState,
     connected,

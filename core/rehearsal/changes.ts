@@ -51,42 +51,53 @@ export function changesToTry(plan: Plan): Trying[] {
   ]
 }
 
-/**
- * Tries every change on made-up classes, the same ones for all, and keeps the three that help most.
- * @param classes how many for each
- * @yields how many classes were drawn so far
- */
-export function* tryingChanges(plan: Plan, changes: Trying[], classes: number): Generator<number, Tried[]> {
-  const now = yield* counted(plan, classes, 0)
-  if (!now) return []
-  const before = wellShare(now)
-  const tried: Tried[] = []
-  let ids = 0
-  const newId = () => `tried-${(ids += 1)}`
-  for (const [place, change] of changes.entries()) {
-    const after = withTried(plan, change, newId)
-    const then = yield* counted(after, classes, (place + 1) * classes)
-    if (!then) continue
-    tried.push({
-      change,
-      before,
-      after: wellShare(then),
-      minutes: withoutNoise(fitOf(after).needed - fitOf(plan).needed),
-      cost: withoutNoise(kitCost(after) - kitCost(plan)),
-    })
-  }
-  return tried
-    .filter(({ after }) => after - before > WORTH_SAYING)
-    .sort((a, b) => b.after - a.after || a.minutes - b.minutes)
-    .slice(0, MOST_SHOWN)
+/** How many classes a change is tried on: a few for each, then more for those that look best. */
+const FIRST_LOOK = 30
+const SECOND_LOOK = 120
+
+/** How many classes `tryingChanges` draws at most. */
+export function classesToTry(changes: Trying[]): number {
+  return changes.length * FIRST_LOOK + Math.min(changes.length, MOST_SHOWN) * SECOND_LOOK
 }
 
-function* counted(plan: Plan, classes: number, done: number): Generator<number, Rehearsal | undefined> {
+/**
+ * Tries every change on made-up classes, the same ones for all, and keeps the three that help most.
+ * @param now what the plan came to without any change
+ * @yields how many classes were drawn so far
+ */
+export function* tryingChanges(plan: Plan, changes: Trying[], now: Rehearsal): Generator<number, Tried[]> {
+  const before = wellShare(now)
+  const needed = fitOf(plan).needed
+  const price = kitCost(plan)
+  let [ids, done] = [0, 0]
+  const plans = changes.map((change) => ({ change, after: withTried(plan, change, () => `tried-${(ids += 1)}`), share: 0 }))
+  for (const one of plans) {
+    one.share = yield* shareOf(one.after, FIRST_LOOK, done)
+    done += FIRST_LOOK
+  }
+  const best = plans.sort((a, b) => b.share - a.share).slice(0, MOST_SHOWN)
+  for (const one of best) {
+    one.share = yield* shareOf(one.after, SECOND_LOOK, done)
+    done += SECOND_LOOK
+  }
+  return best
+    .filter(({ share }) => share - before > WORTH_SAYING)
+    .map(({ change, after, share }) => ({
+      change,
+      before,
+      after: share,
+      minutes: withoutNoise(fitOf(after).needed - needed),
+      cost: withoutNoise(kitCost(after) - price),
+    }))
+    .sort((a, b) => b.after - a.after || a.minutes - b.minutes)
+}
+
+function* shareOf(plan: Plan, classes: number, done: number): Generator<number, number> {
   const work = rehearsing(plan, classes)
   let step = work.next()
   while (!step.done) {
     yield done + step.value
     step = work.next()
   }
-  return step.value
+  return step.value ? wellShare(step.value) : 0
 }

@@ -3,7 +3,7 @@ import { drawReadings } from '../benches'
 import { drawNormal, oncePer, type Random } from '../chance'
 import { fitOf, type Fit } from '../clock'
 import { atMoment, EMPTY_RECORD, measuredCard, type LessonRecord, type Plan, type Reading } from '../lesson'
-import { roundToMark, unitOf, convert, type UnitCode } from '../quantity'
+import { convert, roundToMark, type UnitCode } from '../quantity'
 import { checkReading } from '../record'
 
 /** How one made-up class gets on: assumptions, said beside the figures and not measured anywhere. */

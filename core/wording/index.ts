@@ -193,3 +193,4 @@ export {
   WAITING_WORDS,
   WAY_WORDS,
 } from './together'
+export { assumedLines, MADE_UP_MARK, ofHundred, rehearsalLines, rehearsalSentence, rehearsedGrades, triedWords } from './rehearsal'

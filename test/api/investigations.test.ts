@@ -11,7 +11,7 @@ it('the library shows sixteen investigations, and what is in each', async () => 
   const shipped = (await library()).filter(({ own }) => !own)
   expect(shipped.map(({ id }) => id)).toEqual(Object.keys(LIBRARY_FILES))
   const { body } = await call<InvestigationInside>('GET', '/api/investigations/froth-tower')
-  expect(body.card.question).toContain('how high the froth stands')
+  expect(body.card.question).toContain('the height of the froth')
   expect(body.teaching.goingOn).toHaveLength(5)
   expect((await call('GET', '/api/investigations/no-such-thing')).status).toBe(404)
   expect(await call('DELETE', '/api/investigations/froth-tower')).toMatchObject({

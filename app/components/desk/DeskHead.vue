@@ -18,6 +18,7 @@ const next = computed(() => lesson.readiness?.next)
 const importing = ref(false)
 const settingUp = ref(false)
 const keeping = ref(false)
+const rehearsing = ref(false)
 const lookingInside = ref(false)
 </script>
 
@@ -41,6 +42,7 @@ const lookingInside = ref(false)
     </p>
     <div class="row tools flex-none flex-nowrap">
       <QuietBtn size="small" :disabled="!lesson.canUndo" title="Ctrl+Z" @click="lesson.undo()"> Undo </QuietBtn>
+      <VBtn size="small" @click="rehearsing = true">Rehearse</VBtn>
       <VBtn size="small" @click="$emit('board')">Board</VBtn>
       <VMenu>
         <template #activator="{ props }">
@@ -53,7 +55,7 @@ const lookingInside = ref(false)
             v-for="name in PRINTOUT_NAMES"
             :key="name"
             :title="PRINTOUTS[name].label"
-            :href="`/print/${lesson.id}/${name}`"
+            :href="madeUpAddress(lesson, `/print/${lesson.id}/${name}`)"
             target="_blank"
           />
           <VListSubheader role="presentation">Files</VListSubheader>
@@ -70,6 +72,7 @@ const lookingInside = ref(false)
       <span v-if="next" class="sr-only">Next: {{ STOP_NAMES[next] }}</span>
     </div>
     <LazyClassDialog v-if="settingUp" v-model="settingUp" />
+    <LazyRehearsalDialog v-if="rehearsing" v-model="rehearsing" />
     <LazyKeepLesson v-if="keeping" v-model="keeping" />
     <LazyInvestigationInside v-if="lookingInside" v-model="lookingInside" :investigation="plan.investigation!" />
     <LazyImportDialog v-if="importing" v-model="importing" />

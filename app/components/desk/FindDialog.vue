@@ -11,7 +11,7 @@ const everything = computed(() => [
   { label: 'Open the board', run: () => emit('board') },
   ...PRINTOUT_NAMES.filter((name) => name !== 'codes' || isEachChild(lesson.plan!)).map((name) => ({
     label: `Print: ${PRINTOUTS[name].label}`,
-    run: () => void window.open(`/print/${lesson.id}/${name}`),
+    run: () => void window.open(madeUpAddress(lesson, `/print/${lesson.id}/${name}`)),
   })),
   ...lesson.findings.flatMap((finding) =>
     finding.fixes.map((fix) => ({

@@ -17,7 +17,7 @@ const lesson = useLesson()
         v-for="name in names"
         :key="name"
         :title="PRINTOUTS[name].label"
-        :href="`/print/${lesson.id}/${name}`"
+        :href="madeUpAddress(lesson, `/print/${lesson.id}/${name}`)"
         target="_blank"
       />
     </VList>

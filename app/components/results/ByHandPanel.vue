@@ -39,8 +39,12 @@ const problems = computed(() => {
           whole
           @update:model-value="squares = $event"
         />
-        <VBtn :to="`/print/${lesson.id}/squared?squares=${squares ?? 24}`" target="_blank"> Paper with numbered axes </VBtn>
-        <VBtn :to="`/print/${lesson.id}/squared-blank?squares=${squares ?? 24}`" target="_blank"> Paper with blank axes </VBtn>
+        <VBtn :to="madeUpAddress(lesson, `/print/${lesson.id}/squared?squares=${squares ?? 24}`)" target="_blank">
+          Paper with numbered axes
+        </VBtn>
+        <VBtn :to="madeUpAddress(lesson, `/print/${lesson.id}/squared-blank?squares=${squares ?? 24}`)" target="_blank">
+          Paper with blank axes
+        </VBtn>
       </div>
       <div class="sheet check mt-14px">
         <h4 class="text-body">A scale that a child proposes</h4>

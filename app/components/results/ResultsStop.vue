@@ -62,7 +62,9 @@ const turn = (to: unknown) => void navigateTo({ query: to === shown.value[0] ? {
     <div class="stop-head">
       <h2>Results</h2>
       <p class="soft">What the class found, and how sure it can be.</p>
-      <VBtn size="small" class="ml-auto" :to="`/print/${lesson.id}/report`" target="_blank">Class report</VBtn>
+      <VBtn size="small" class="ml-auto" :to="madeUpAddress(lesson, `/print/${lesson.id}/report`)" target="_blank"
+        >Class report</VBtn
+      >
     </div>
     <template v-if="evidence && evidence.summaries.length > 0">
       <MeasureInHand

@@ -136,7 +136,8 @@ h3 {
   font-size: var(--type-lead);
 }
 ul {
-  padding-left: 1.1em;
+  padding-left: 1.2em;
+  list-style: disc;
 }
 @media (width < 800px) {
   .parts {

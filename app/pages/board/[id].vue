@@ -7,7 +7,20 @@ import { BOARD_WORDS } from '~~/core/wording'
 
 /** The lesson on the projector: one message at a time. It turns to the view that fits by itself, until the teacher chooses one. */
 const route = useRoute()
-const { plan, record, board, code, connected, missing, addPrediction, show } = useBoard(String(route.params.id))
+const {
+  plan: realPlan,
+  record: realRecord,
+  board,
+  code,
+  connected,
+  missing,
+  addPrediction,
+  show,
+} = useBoard(String(route.params.id))
+/** A made-up class takes the place of the real one, drawn from the same seed as at the desk. */
+const madeUp = computed(() => realPlan.value && drawnFrom(route.query, realPlan.value))
+const plan = computed(() => madeUp.value?.plan ?? realPlan.value)
+const record = computed(() => madeUp.value?.record ?? realRecord.value)
 const { state, coming, byHand } = useTestClock(plan, board)
 const dark = useLocalStorage('board-dark', false)
 const view = computed<BoardViewName>(() => board.value.view ?? (plan.value ? boardViewFor(plan.value, record.value) : 'question'))
@@ -67,6 +80,7 @@ useKeys({
       <h1 v-if="view === 'wonder'">What do we see? What do we wonder?</h1>
       <QuestionLine v-else as="h1" :plan="plan!" />
     </template>
+    <MadeUpMark v-if="madeUp" class="on-board" />
     <template v-if="plan">
       <BoardJoin v-if="view === 'join'" :code="code" :alone="isEachChild(plan)" />
       <BoardWonder v-else-if="view === 'wonder'" :plan="plan" :record="record" :lesson="String(route.params.id)" />

@@ -51,7 +51,7 @@ useKeys({
 })
 
 function openBoard(): void {
-  window.open(`/board/${String(route.params.id)}`, `board-${String(route.params.id)}`)
+  window.open(madeUpAddress(lesson, `/board/${String(route.params.id)}`), `board-${String(route.params.id)}`)
 }
 
 /** Where a button of the Second look leads: the place may stand on another stop that is still to come. */
@@ -79,6 +79,10 @@ watch(
     <a class="skip" href="#work">Skip to the work</a>
     <DeskPath :lesson-id="String(route.params.id)" :stop="stop" />
     <div class="min-w-0">
+      <MadeUpMark v-if="lesson.madeUp" class="screen-only">
+        <VBtn size="small" @click="lesson.walkThrough()">Another class</VBtn>
+        <VBtn size="small" @click="lesson.putAway()">Put it away</VBtn>
+      </MadeUpMark>
       <DeskHead v-if="lesson.plan" @board="openBoard" @keys="keysOpen = true" />
       <main id="work" class="work" tabindex="-1">
         <component :is="STOP_WORK[stop]" v-if="lesson.plan" :key="stop" />

@@ -37,9 +37,16 @@ const sheets: Record<PrintoutName, Component> = {
   'poster-4a4': defineAsyncComponent(() => import('~/components/print/WallPoster.vue')),
   'teacher-notes': defineAsyncComponent(() => import('~/components/print/TeacherNotes.vue')),
 }
+/** A made-up class takes the place of the real one, drawn from the same seed as on the screen. */
+const madeUp = computed(() => whole.value && drawnFrom(route.query, whole.value.lesson.plan))
+const shown = computed(() =>
+  madeUp.value
+    ? { plan: madeUp.value.plan, record: madeUp.value.record }
+    : whole.value && { plan: whole.value.lesson.plan, record: whole.value.record },
+)
 const what = computed(() => PRINTOUT_NAMES.find((one) => one === route.params.what) ?? 'trays')
 const more = computed(() => {
-  const record = whole.value?.record
+  const record = shown.value?.record
   const squares = Number(route.query.squares) || undefined
   if (what.value === 'squared' || what.value === 'squared-blank') return { record, squares, blank: what.value === 'squared-blank' }
   if (what.value === 'poster-a3' || what.value === 'poster-4a4')
@@ -79,6 +86,7 @@ const print = () => window.print()
       <span class="hint">A4 or Letter, made for black and white. The browser can also save it as PDF.</span>
     </div>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
-    <component :is="sheets[what]" v-if="whole" v-bind="more" :plan="whole.lesson.plan" />
+    <MadeUpMark v-if="madeUp" />
+    <component :is="sheets[what]" v-if="shown" v-bind="more" :plan="shown.plan" />
   </main>
 </template>
