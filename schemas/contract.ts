@@ -279,6 +279,8 @@ interface Contract extends DeskRows, StationRows {
   'POST /api/library': { answer: Restored }
 
   'GET /api/lessons/[lesson]': { answer: WholeLesson }
+  'GET /api/lessons/[lesson]/warm-ups': { answer: { errors: number[] } }
+  'POST /api/lessons/[lesson]/warm-ups': { body: { error: number }; answer: { done: boolean } }
   'PUT /api/lessons/[lesson]/plan': { body: { plan: Plan; revision: number }; answer: { revision: number } }
   'PUT /api/lessons/[lesson]/archived': { body: { archived: boolean }; answer: { archived: boolean } }
   'PUT /api/lessons/[lesson]/desk': { body: { desk: string | null }; answer: { desk: string | null } }
@@ -337,6 +339,7 @@ interface Contract extends DeskRows, StationRows {
   'POST /api/stations/own-question': { body: OwnQuestionBody; answer: { lesson: string } }
   'GET /api/stations': { query: { code: string }; answer: JoinView }
   'POST /api/stations': { body: JoinBody; answer: { token: string } }
+  'POST /api/station/warm-ups': { body: { error: number }; answer: { done: boolean } }
   'GET /api/station': { query: { record: boolean }; answer: StationView }
   'POST /api/station/check': { body: { readings: AskedEntry[] }; answer: { doubts: Doubt[][] } }
   'GET /api/station/events': { query: { since: number; token: string }; answer: Stream }

@@ -59,6 +59,9 @@ export const nextTestSchema = Joi.object<{ from: 'wondering' | 'factor'; id: str
   id: planId,
 }).required()
 
+/** Marks by which a scale was read wrong. */
+export const warmUpSchema = Joi.object<{ error: number }, true>({ error: Joi.number().min(-1e6).max(1e6).required() }).required()
+
 export const keptLessonSchema = Joi.object<KeptLesson, true>({ lesson: uuid, ...cardFields }).required()
 
 export const newLessonSchema = Joi.object<NewLesson, true>({

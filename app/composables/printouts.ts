@@ -16,6 +16,7 @@ export type PrintoutName =
   | 'slips'
   | 'record'
   | 'words'
+  | 'warm-ups'
   | 'squared'
   | 'squared-blank'
   | 'report'
@@ -41,6 +42,7 @@ export const PRINTOUTS: Record<PrintoutName, { name: string; label: string; from
   slips: { name: 'Prediction slips', label: 'Prediction slips', from: 'predict' },
   record: { name: 'Record sheets', label: 'Record sheets for the groups', from: 'test' },
   words: { name: 'Word mat', label: 'Word mat for the wall', from: 'plan' },
+  'warm-ups': { name: 'Warm-ups', label: 'Scales to read, with answers', from: 'plan' },
   squared: { name: 'Squared paper', label: 'Squared paper, axes numbered', from: 'results' },
   'squared-blank': { name: 'Blank squared paper', label: 'Squared paper, axes blank', from: 'results' },
   report: { name: 'Report', label: 'Class report, one page', from: 'agree' },

@@ -199,6 +199,8 @@ export function useStation() {
     locked,
     all,
     lookAgain: open,
+    /** A try at a warm-up is told and forgotten; whether it arrives matters to nobody. */
+    warmUp: (error: number) => void callServer('POST /api/station/warm-ups', { body: { error }, token }).catch(() => undefined),
     connected,
     waiting,
     ownReadings: computed<Reading[]>(() => record.value.readings.filter((reading) => reading.group === group.value)),

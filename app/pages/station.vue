@@ -50,6 +50,9 @@ useBell(
   computed(() => board.value.sound && station.state.value === 'open'),
 )
 
+/** Practising on made-up scales; nothing of it is anybody's. */
+const warming = ref(false)
+
 /** By now the class may see its numbers. */
 function propose(): void {
   doing.value = 'proposing'
@@ -132,7 +135,12 @@ async function written(readings: NewReading[]): Promise<void> {
           <h1>Your teacher has paused the stations</h1>
           <p>Look at the board. What you have entered is kept.</p>
         </div>
-        <div class="work" :inert="locked">
+        <div v-if="warming" class="work" :inert="locked">
+          <h1 class="sr-only">Warm-up</h1>
+          <WarmUpPlay :plan="plan" @tried="station.warmUp" />
+          <p><VBtn @click="warming = false">Back to our work</VBtn></p>
+        </div>
+        <div v-else class="work" :inert="locked">
           <StationWonder
             v-if="now.step.show === 'say'"
             :plan="plan"
@@ -253,6 +261,7 @@ async function written(readings: NewReading[]): Promise<void> {
           />
         </div>
         <footer class="flex flex-wrap justify-center gap-x-block mt-auto text-center" :inert="locked">
+          <LinkBtn v-if="!warming" class="leave" @click="warming = true">Warm up</LinkBtn>
           <template v-if="doing === 'testing' && now.testing">
             <LinkBtn class="leave" @click="doing = 'observing'">Write, sketch or photograph what you see</LinkBtn>
             <LinkBtn class="leave" @click="doing = 'saying'">Say what you noticed</LinkBtn>

@@ -13,7 +13,6 @@ import { afterChange, noHistory, stepBack, stepForward } from '~/following/histo
 import { saving, type Asked, type SaveState } from '~/following/saving'
 
 const DESK_GATHERS_FOR = 200
-const MOST_SEEDS = 1_000_000
 
 /** The lesson on the desk: its plan with undo, its record as it comes in, and what the computation says of both. */
 export const useLesson = defineStore('lesson', () => {
@@ -143,7 +142,7 @@ export const useLesson = defineStore('lesson', () => {
   const PUT_AWAY = { label: 'Put it away', run: () => void (madeUp.value = undefined) }
 
   /** Puts a made-up class before the real one, another one each time; false where there is nothing to draw it from. */
-  function walkThrough(seed = Math.floor(Math.random() * MOST_SEEDS) + 1): boolean {
+  function walkThrough(seed = freshSeed()): boolean {
     if (!plan.value) return false
     madeUp.value = madeUpClass(plan.value, seed, beginningOf(plan.value))
     return madeUp.value !== undefined

@@ -194,3 +194,17 @@ export {
   WAY_WORDS,
 } from './together'
 export { assumedLines, MADE_UP_MARK, ofHundred, rehearsalLines, rehearsalSentence, rehearsedGrades, triedWords } from './rehearsal'
+export {
+  drawnAnswer,
+  EYE_WORDS,
+  eyeLines,
+  fairAnswer,
+  fooledWords,
+  LEVEL_WORDS,
+  SCALE_WORDS,
+  scaleAnswer,
+  scaleEntry,
+  scaleQuestion,
+  skillWords,
+  wobbleAnswer,
+} from './warmUps'

@@ -201,6 +201,17 @@ export const startingPoints = pgTable('starting_points', {
   createdAt: when('created_at'),
 })
 
+/** By how many marks somebody was off who read a scale to warm up; nobody's name, group or station is with it. */
+export const warmUps = pgTable(
+  'warm_ups',
+  {
+    number: bigserial('number', { mode: 'number' }).primaryKey(),
+    lesson: lesson(),
+    error: doublePrecision('error').notNull(),
+  },
+  (table) => [index('warm_ups_of_lesson').on(table.lesson)],
+)
+
 /** Settings of the whole school, by name. */
 export const settings = pgTable('settings', {
   name: text('name').primaryKey(),

@@ -1,4 +1,3 @@
-import type { Page } from '@playwright/test'
 import { BOARD_VIEWS, withGroups, type Plan } from '../../core/lesson'
 import { BOARD_WORDS } from '../../core/wording'
 import { randomUUID } from 'node:crypto'

@@ -3,6 +3,7 @@ import { axisFor, axisTicks } from '~~/core/charts'
 import { measuredCard } from '~~/core/lesson'
 import { pictureScale } from '~~/core/measuring'
 import { unitOf, writeShort } from '~~/core/quantity'
+import { scaleOf } from '~~/core/warmUps'
 import { writeReading } from '~~/core/wording'
 import type { InstrumentProps } from './instrument'
 
@@ -17,6 +18,13 @@ const share = (value: number) => (100 * (value - scale.value.low)) / (scale.valu
 const marks = computed(() => {
   const { low, high } = scale.value
   return axisTicks(axisFor([low, high], false)).filter((mark) => mark >= low && mark <= high)
+})
+/** Its true marks, in three sizes; more than an eye tells apart are not drawn. */
+const MOST_MARKS = 160
+const lines = computed(() => {
+  const { low, high, step } = scale.value
+  if ((high - low) / step > MOST_MARKS) return []
+  return scaleOf({ kind: 'cylinder', unit: method.value.unit, from: low, to: high, step }).marks
 })
 const shape = computed(() => unitOf(method.value.unit).dimension)
 </script>
@@ -35,6 +43,7 @@ const shape = computed(() => unitOf(method.value.unit).dimension)
         :aria-valuetext="writeReading(plan, level, method.unit)"
         @input="text = ($event.target as HTMLInputElement).value"
       />
+      <i v-for="{ value, size } in lines" :key="value" class="line" :class="size" :style="{ bottom: `${share(value)}%` }" />
       <span v-for="mark in marks" :key="mark" class="mark" :style="{ bottom: `${share(mark)}%` }">{{ writeShort(mark) }}</span>
     </div>
     <p role="status">
@@ -88,6 +97,19 @@ input {
   cursor: ns-resize;
   direction: rtl;
   writing-mode: vertical-lr;
+}
+.line {
+  position: absolute;
+  right: 0;
+  width: 6px;
+  border-top: 1px solid var(--ink);
+  pointer-events: none;
+}
+.line.middle {
+  width: 11px;
+}
+.line.large {
+  width: 17px;
 }
 .mark {
   position: absolute;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { BOUNDS, activeConditions } from '~~/core/lesson'
+import { BOUNDS, activeConditions, withMethod } from '~~/core/lesson'
+import { readingSkill, withReadingSkill, type ReadingSkill } from '~~/core/warmUps'
 import { benchFigures, hasBench } from '~~/core/benches'
 import { learnedWobble } from '~~/core/evidence'
 import { applyWay, expectedUnit, outlookOf, waysToSee, WANTED_CHANCE, withExpected } from '~~/core/measuring'
@@ -11,6 +12,7 @@ import {
   clearWords,
   counted,
   neededWords,
+  skillWords,
   SOURCE_WORDS,
   wayChance,
   wayCost,
@@ -33,6 +35,24 @@ const practice = computed(() => practiceFigures(plan.value, lesson.record.readin
 const bench = computed(() => hasBench(plan.value))
 const timed = computed(() => method.value?.instrument === 'number' && unitOf(method.value.unit).dimension === 'time')
 const warming = ref(false)
+/** What the class's warm-ups show of how it reads, and how many repeats that makes. */
+const skill = shallowRef<ReadingSkill>()
+onMounted(() => void lookAtWarmUps())
+async function lookAtWarmUps(): Promise<void> {
+  const path = { lesson: lesson.id }
+  const answer = await callServer('GET /api/lessons/[lesson]/warm-ups', { path }).catch(() => undefined)
+  skill.value = answer && readingSkill(answer.errors)
+}
+const read = computed(() => method.value?.instrument === 'number' && !timed.value && skill.value)
+const withSkill = computed(() => {
+  if (!read.value) return undefined
+  const after = outlookOf(
+    withMethod(plan.value, (own) => withReadingSkill(own, read.value as ReadingSkill)),
+    learned.value,
+  )
+  return skillWords(read.value, outlook.value?.needed, after?.needed)
+})
+const takeSkill = () => editMethod((own) => withReadingSkill(own, skill.value!))
 const WarmUp = defineAsyncComponent(() => import('~/components/plan/WarmUp.vue'))
 
 function guess(part: 'expectedLow' | 'expectedHigh', value: number | null): void {
@@ -121,6 +141,10 @@ function take(from: 'practice' | 'bench'): void {
             </VBtn>
             <VBtn v-if="bench" size="small" @click="take('bench')">Simulate it</VBtn>
             <VBtn v-if="timed" size="small" @click="warming = true">Stopwatch warm-up</VBtn>
+          </dd>
+          <dd class="hint from">
+            <NuxtLink :to="`/warm-ups/${lesson.id}`" target="_blank">Warm-ups for the class</NuxtLink>
+            <template v-if="withSkill"> · {{ withSkill }} <LinkBtn @click="takeSkill">Take that wobble</LinkBtn></template>
           </dd>
         </dl>
         <div v-if="outlook" class="answer min-w-0">

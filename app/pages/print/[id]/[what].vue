@@ -29,6 +29,7 @@ const sheets: Record<PrintoutName, Component> = {
   slips: defineAsyncComponent(() => import('~/components/print/PredictionSlips.vue')),
   record: defineAsyncComponent(() => import('~/components/print/RecordSheet.vue')),
   words: defineAsyncComponent(() => import('~/components/print/WordMat.vue')),
+  'warm-ups': defineAsyncComponent(() => import('~/components/print/WarmUpSheet.vue')),
   squared: defineAsyncComponent(() => import('~/components/print/SquaredPaper.vue')),
   'squared-blank': defineAsyncComponent(() => import('~/components/print/SquaredPaper.vue')),
   report: defineAsyncComponent(() => import('~/components/print/ClassReport.vue')),

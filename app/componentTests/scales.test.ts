@@ -1,0 +1,66 @@
+import { renderToString } from 'vue/server-renderer'
+import { createSSRApp } from 'vue'
+import { describe, expect, it } from 'vitest'
+import { seededRandom } from '~~/core/chance'
+import { drawScale, LEVELS, SCALE_KINDS, type ScaleKind } from '~~/core/warmUps'
+import './mounting'
+import ScalePicture from '~/components/pieces/ScalePicture.vue'
+
+const SCALES_OF_EACH = 500
+
+/** Lines of the picture with their ends, and where each number stands. */
+function read(svg: string) {
+  const number = (tag: string, name: string) => Number(new RegExp(` ${name}="([-\\d.e]+)"`).exec(tag)![1])
+  const lines = [...svg.matchAll(/<line [^>]*>/g)].map(([tag]) => ({
+    tag,
+    ends: [number(tag, 'x1'), number(tag, 'y1'), number(tag, 'x2'), number(tag, 'y2')] as [number, number, number, number],
+  }))
+  const numbers = [...svg.matchAll(/<text [^>]*>([^<]*)<\/text>/g)]
+    .filter(([, text]) => /^\s*-?[\d.]+\s*$/.test(text!))
+    .map(([tag, text]) => ({ value: Number(text), x: number(tag, 'x'), y: number(tag, 'y') }))
+  const pointer = lines.find(({ tag }) => tag.includes('data-pointer'))!
+  const marks = lines.filter(({ tag }) => tag.includes('data-size'))
+  return { numbers, pointer: pointer.ends, marks }
+}
+
+/** Where something lies along the scale, read off as an eye does: along its line, or round its dial from the bottom. */
+function placed(kind: ScaleKind, x: number, y: number): number {
+  if (kind !== 'dial') return ['cylinder', 'thermometer', 'force-meter'].includes(kind) ? -y : x
+  const turn = (Math.atan2(y - 150, x - 150) * 180) / Math.PI - 90
+  return (turn + 720) % 360
+}
+
+/** The value at a place, from the two numbered marks that lie furthest apart. */
+function valueAt(kind: ScaleKind, numbers: ReturnType<typeof read>['numbers'], place: number): number {
+  const sorted = [...numbers].sort((a, b) => a.value - b.value)
+  const [low, high] = [sorted[0]!, sorted.at(-1)!]
+  const [from, to] = [placed(kind, low.x, low.y), placed(kind, high.x, high.y)]
+  return low.value + ((place - from) / (to - from)) * (high.value - low.value)
+}
+
+describe('pictures of scales', () => {
+  it.each(SCALE_KINDS)(
+    '500 random ones of a %s are read back from their marks and numbers, and give the value again',
+    async (kind) => {
+      const random = seededRandom(SCALE_KINDS.indexOf(kind) + 1)
+      for (let drawn = 0; drawn < SCALES_OF_EACH; drawn += 1) {
+        const { scale, value } = drawScale(kind, LEVELS[drawn % LEVELS.length]!, random)
+        const svg = await renderToString(createSSRApp(ScalePicture, { scale, value, label: 'a scale' }))
+        const { numbers, pointer, marks } = read(svg)
+        expect(numbers.length).toBeGreaterThan(1)
+        const [x, y] = kind === 'dial' ? [pointer[2], pointer[3]] : [pointer[0], pointer[1]]
+        expect(Math.abs(valueAt(kind, numbers, placed(kind, x, y)) - value)).toBeLessThan(scale.step / 100)
+        // Every mark stands where its value lies, evenly, and the longer its line the rounder its value.
+        expect(marks).toHaveLength(Math.round((scale.to - scale.from) / scale.step) + 1)
+        const at = marks.map(({ ends }) => valueAt(kind, numbers, placed(kind, ends[0], ends[1])))
+        at.forEach((found, place) => expect(Math.abs(found - (scale.from + place * scale.step))).toBeLessThan(scale.step / 50))
+        const length = ([x1, y1, x2, y2]: [number, number, number, number]) => Math.hypot(x2 - x1, y2 - y1)
+        const long = Math.max(...marks.map(({ ends }) => length(ends)))
+        const numbered = marks.filter(({ ends }) => length(ends) > long - 0.01)
+        for (const { value: written } of numbers)
+          expect(Math.abs(written / scale.step - Math.round(written / scale.step))).toBeLessThan(1e-6)
+        expect(numbered.length).toBeGreaterThan(0)
+      }
+    },
+  )
+})

@@ -1,0 +1,38 @@
+<script setup lang="ts">
+import { writeShort } from '~~/core/quantity'
+
+/** Stop the clock at a number of seconds without seeing it; then see how far off. */
+const AT = [5, 8, 10, 12]
+const goal = ref(10)
+const began = ref<number>()
+const took = ref<number>()
+const all = ref<number[]>([])
+
+function press(): void {
+  if (began.value === undefined) {
+    ;[began.value, took.value] = [performance.now(), undefined]
+    return
+  }
+  took.value = (performance.now() - began.value) / 1000
+  began.value = undefined
+  all.value = [...all.value, took.value - goal.value]
+}
+const words = (seconds: number) => `${writeShort(Number(Math.abs(seconds).toFixed(2)))} s too ${seconds > 0 ? 'long' : 'short'}`
+</script>
+
+<template>
+  <div class="grid gap-wide justify-items-start">
+    <ChoiceField
+      v-model="goal"
+      label="Seconds"
+      :options="AT.map((value) => ({ value, title: `${value} seconds` }))"
+      :disabled="began !== undefined"
+    />
+    <p class="text-large">Start, count in your head, and stop at {{ goal }} seconds.</p>
+    <MainBtn size="x-large" @click="press">{{ began === undefined ? 'Start' : 'Stop' }}</MainBtn>
+    <p v-if="took !== undefined" class="text-lead" role="status">
+      It was {{ writeShort(Number(took.toFixed(2))) }} s: {{ words(took - goal) }}.
+    </p>
+    <p v-if="all.length > 1" class="soft">{{ all.map(words).join(' · ') }}</p>
+  </div>
+</template>

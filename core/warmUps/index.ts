@@ -1,0 +1,6 @@
+export { FEWEST_TRIES, readingSkill, withReadingSkill } from './learned'
+export type { ReadingSkill } from './learned'
+export { drawFair, drawMoving, drawWobble, judgeFair, movedTo } from './puzzles'
+export type { FairPuzzle, Moving, WobblePuzzle } from './puzzles'
+export { drawScale, judgeScale, seenFrom, scaleOf, EYES, LEVELS, SCALE_KINDS } from './scales'
+export type { Eye, Level, Mark, Scale, ScaleKind, ScaleTask } from './scales'
