@@ -1,5 +1,14 @@
 import { readQuantity, withUnit, writeNumber, type UnitCode } from '../quantity'
-import { EYES, judgeScale, seenFrom, type Eye, type FairPuzzle, type ReadingSkill, type ScaleKind, type ScaleTask } from '../warmUps'
+import {
+  EYES,
+  judgeScale,
+  seenFrom,
+  type Eye,
+  type FairPuzzle,
+  type ReadingSkill,
+  type ScaleKind,
+  type ScaleTask,
+} from '../warmUps'
 import { counted, list } from './names'
 
 /** With all its digits: half a mark is no place to round. */
