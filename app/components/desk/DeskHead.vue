@@ -102,6 +102,9 @@ const lookingInside = ref(false)
   .head .names {
     flex-basis: 100%;
   }
+  .tools {
+    max-width: 100%;
+  }
   .ways {
     columns: 1;
   }
