@@ -48,7 +48,7 @@ test('an empty shelf shows the way: the demo class, a walk that is shown once, a
   await page.getByLabel('Children').fill('22')
   const cards = page.getByRole('list', { name: 'Lessons to begin from' }).getByRole('heading')
   await choose(page.getByRole('combobox', { name: 'Topic' }), 'Living things')
-  await expect(cards).toHaveText(['Sprout watch', 'From nothing'])
+  await expect(cards).toHaveText(['Sprout watch', 'Froth tower', 'From nothing'])
   await choose(page.getByRole('combobox', { name: 'Kind of test' }), 'Fair test')
   await page.getByRole('button', { name: 'Show all' }).click()
   await choose(page.getByRole('combobox', { name: 'Length' }), 'Up to 60 min')
