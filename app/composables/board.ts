@@ -1,8 +1,11 @@
 import { EMPTY_RECORD, USUAL_BOARD, type BoardState, type LessonRecord, type NewPrediction, type Plan } from '~~/core/lesson'
 import { withEvents } from '~~/core/record'
 
-/** What the projector knows of a lesson, kept up to date by the lesson's events. */
-export function useBoard(lesson: string) {
+/**
+ * What the projector knows of a lesson, kept up to date by the lesson's events.
+ * @param madeUp a made-up class stands before the real one: what is turned here stays here, and nothing is counted
+ */
+export function useBoard(lesson: string, madeUp = false) {
   const path = { lesson }
   const plan = shallowRef<Plan>()
   const record = shallowRef<LessonRecord>(EMPTY_RECORD)
@@ -43,12 +46,14 @@ export function useBoard(lesson: string) {
 
   /** Hands up, counted on the board itself: shown when it is stored. */
   async function addPrediction(body: NewPrediction): Promise<void> {
+    if (madeUp) return
     await callServer('POST /api/lessons/[lesson]/predictions', { path, body }).catch(() => (connected.value = false))
   }
 
   /** At once here, and on every other board and station when it is stored. */
   async function show(change: Partial<BoardState>): Promise<void> {
     board.value = { ...board.value, ...change }
+    if (madeUp) return
     await callServer('PUT /api/lessons/[lesson]/board', { path, body: change }).catch(() => (connected.value = false))
   }
 

@@ -8,7 +8,7 @@ export function useSentence(last: Ref<Conclusion | undefined>, box: Ref<HTMLText
   const lesson = useLesson()
   const sentence = useGrowingSentence()
   sentence.open(lesson.id, lesson.board, last.value?.text ?? '')
-  const text = computed({ get: () => sentence.text, set: sentence.write })
+  const text = computed({ get: () => sentence.text, set: (words: string) => void (lesson.mayWrite() && sentence.write(words)) })
   const from = ref<string | null>(last.value?.id ?? null)
 
   watch(

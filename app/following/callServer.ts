@@ -73,6 +73,7 @@ export async function callServer<Name extends RouteName>(name: Name, ...[said]: 
   const text = body === undefined ? undefined : JSON.stringify(body)
   const keepalive = leaving && (text?.length ?? 0) < MOST_TO_CARRY_ON
   const method = name.slice(0, name.indexOf(' '))
+  if (held !== undefined && method !== 'GET') throw new ServerRefusal('made-up', held)
   const address = (addressOf as (name: string, said: unknown) => string)(name, said)
   const { response, answer } = await fetchPatiently(address, { method, headers, body: file ?? text, keepalive })
   setServerClock(response.headers.get('date'), response.headers.get('x-minutes-east'))
@@ -103,6 +104,13 @@ async function fetchPatiently(address: string, options: RequestInit): Promise<{ 
   } finally {
     clearTimeout(timer)
   }
+}
+
+let held: string | undefined
+
+/** While what stands on the page is made up, the page writes nothing: whatever it would send is refused here, in these words. */
+export function holdWrites(why: string | undefined): void {
+  held = why
 }
 
 /** What to show for anything that was thrown. */

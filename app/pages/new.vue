@@ -35,8 +35,7 @@ async function start(investigation: string | null, withWhatIsThere = false): Pro
   await attempt(async () => {
     const body = { investigation, className: className.value, children: children.value ?? undefined, withWhatIsThere }
     const { id, changed } = await callServer('POST /api/lessons', { body })
-    if (changed.length > 0) notices.done(`Changed to what the cupboard has. ${changed.join('. ')}.`)
-    else if (withWhatIsThere) notices.done('Nothing could be changed: buy what is missing, or ask around.')
+    if (changed !== '') notices.done(changed)
     await navigateTo(`/lesson/${id}/${investigation ? 'plan' : 'wonder'}`)
   })
 }

@@ -7,6 +7,7 @@ import { madeUpClass, type MadeUp } from '~~/core/rehearsal'
 import { readinessOf, type Fix } from '~~/core/secondLook'
 import { withSaid } from '~~/core/wonder'
 import { counted } from '~~/core/wording'
+import { MADE_UP_REFUSED } from '~~/core/wording'
 import type { WholeLesson } from '~~/schemas/contract'
 import { commandFor } from '~/following/commands'
 import { afterChange, noHistory, stepBack, stepForward } from '~/following/history'
@@ -132,19 +133,21 @@ export const useLesson = defineStore('lesson', () => {
       if (event.kind === 'plan' && saver?.shouldTake(event.revision)) void reload()
     }
   }
-  const writing = useRecordWriting(id, takeEvents, async (work) => !isMadeUp() && attempt(work))
+  const writing = useRecordWriting(id, takeEvents, attempt)
 
-  /** Nobody writes into a class that is not there. */
-  function isMadeUp(): boolean {
-    if (madeUp.value) notices.trouble('This class is made up: nothing is written down. Put it away first.', PUT_AWAY)
-    return madeUp.value !== undefined
+  /** Nobody writes into a class that is not there; whoever tries is told. */
+  function mayWrite(): boolean {
+    if (madeUp.value) notices.trouble(MADE_UP_REFUSED, PUT_AWAY)
+    return madeUp.value === undefined
   }
+  watch(madeUp, (made) => holdWrites(made && MADE_UP_REFUSED), { flush: 'sync' })
   const PUT_AWAY = { label: 'Put it away', run: () => void (madeUp.value = undefined) }
 
-  /** Puts a made-up class before the real one, another one each time; false where there is nothing to draw it from. */
-  function walkThrough(seed = freshSeed()): boolean {
-    if (!plan.value) return false
-    madeUp.value = madeUpClass(plan.value, seed, beginningOf(plan.value))
+  /** Puts a made-up class before the real one, another one each time; false where there is nothing to draw it from, or something unsaved. */
+  async function walkThrough(): Promise<boolean> {
+    await saver?.flush()
+    if (!plan.value || saveState.value !== 'saved') return false
+    madeUp.value = madeUpClass(plan.value, freshSeed(), beginningOf(plan.value))
     return madeUp.value !== undefined
   }
 
@@ -180,14 +183,14 @@ export const useLesson = defineStore('lesson', () => {
   }
 
   function replace(next: Plan, typing = ''): void {
-    if (!plan.value || isMadeUp()) return
+    if (!plan.value || !mayWrite()) return
     history.value = afterChange(history.value, plan.value, typing, Date.now())
     plan.value = next
     saver?.soon()
   }
 
   function step(to: typeof stepBack<Plan>): void {
-    if (isMadeUp()) return
+    if (!mayWrite()) return
     const stepped = plan.value && to(history.value, plan.value)
     if (!stepped) return
     history.value = stepped.history
@@ -197,6 +200,7 @@ export const useLesson = defineStore('lesson', () => {
 
   /** Changes what the board shows, here at once. */
   async function show(change: Partial<BoardState>): Promise<void> {
+    if (!mayWrite()) return
     board.value = { ...board.value, ...change }
     await attempt(async () => void (await callServer('PUT /api/lessons/[lesson]/board', { path: path(), body: change })))
   }
@@ -249,6 +253,7 @@ export const useLesson = defineStore('lesson', () => {
     madeUp,
     walkThrough,
     putAway: PUT_AWAY.run,
+    mayWrite,
     school,
     saveState,
     connected,

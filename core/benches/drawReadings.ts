@@ -1,38 +1,45 @@
-import { drawNormal, type Random } from '../chance'
-import { activeConditions, eachMeasure, measuredCard, momentsOf, type Plan, type Reading } from '../lesson'
+import { drawNormal, oncePer, type Random } from '../chance'
+import { activeConditions, comesAgain, eachMeasure, measuredCard, momentsOf, type Plan, type Reading } from '../lesson'
 import { trialsByGroup } from '../arrangement'
 import type { UnitCode } from '../quantity'
-import { containersFull } from './containers'
 import { modelOf, readOff, type Model, type Own } from './model'
 
-/** Whoever keeps it gives it an id and a time. */
-type Drawn = Omit<Reading, 'id' | 'at'>
+/** A made-up row; whoever keeps it gives it an id and a time. */
+export type MadeUpRow = Omit<Reading, 'id' | 'at'>
+
+/** The plan without weighing containers empty: what is drawn is what is in them. */
+export const withoutContainers = oncePer((plan: Plan): Plan => {
+  if (!plan.measures.some(({ method }) => method.weighsEmpty)) return plan
+  return { ...plan, measures: plan.measures.map((measure) => ({ ...measure, method: { ...measure.method, weighsEmpty: false } })) }
+})
+
+/** Each measure's own view of the plan with its model; undefined where there is neither a bench nor a guess for one of them. */
+const modelsOf = oncePer((plan: Plan): { view: Plan; model: Model }[] | undefined => {
+  const models = eachMeasure(plan).map((view) => ({ view, model: modelOf(view) }))
+  const whole = models.length > 0 && models.every(({ model }) => model !== undefined)
+  return whole ? (models as { view: Plan; model: Model }[]) : undefined
+})
 
 /**
  * What every group of a class might read: every trial of the plan, in each group's own order, with the instrument's marks and its own
- * wobble. Nothing slips, nothing is left out (core/rehearsal).
+ * wobble. Nothing slips, nothing is left out (core/rehearsal), and no container is weighed empty.
  * @returns undefined where there is neither a bench nor a guess for everything that is measured
  * @example drawReadings(soakUpPlan(), seededRandom(1))!.length // => 84
  */
-export function drawReadings(plan: Plan, random: Random): Drawn[] | undefined {
-  const views = eachMeasure(containersFull(plan))
-  const models = views.map(modelOf)
-  if (models.length === 0 || models.some((model) => model === undefined)) return undefined
+export function drawReadings(whole: Plan, random: Random): MadeUpRow[] | undefined {
+  const plan = withoutContainers(whole)
+  const models = modelsOf(plan)
+  if (!models) return undefined
   const trials = trialsByGroup(plan)
   return plan.groups.flatMap(({ id: group }) => {
     const own = trials.get(group) ?? []
     const habit = drawNormal(random)
-    return views.flatMap((view, place) => {
-      const things = new Map(activeConditions(plan).map(({ id }) => [id, thingOf(plan, random)]))
-      return readingsOf(view, models[place]!, group, own, (condition) => ({ habit, thing: things.get(condition)! }), random)
+    return models.flatMap(({ view, model }) => {
+      // A fresh thing in every trial differs within the trials and not between groups.
+      const things = new Map(activeConditions(plan).map(({ id }) => [id, comesAgain(plan) ? drawNormal(random) : 0]))
+      return readingsOf(view, model, group, own, (condition) => ({ habit, thing: things.get(condition)! }), random)
     })
   })
-}
-
-/** A fresh thing in every trial differs within the trials and not between groups. */
-function thingOf(plan: Plan, random: Random): number {
-  const z = drawNormal(random)
-  return plan.things === 'same' && plan.kind !== 'over-time' ? z : 0
 }
 
 function readingsOf(
@@ -42,32 +49,37 @@ function readingsOf(
   trials: { condition: string; repeat: number }[],
   own: (condition: string) => Own,
   random: Random,
-): Drawn[] {
+): MadeUpRow[] {
   const method = measuredCard(plan)!.method
   const moments = momentsOf(plan)
   const drawn = trials.map(({ condition, repeat }) => ({ condition, repeat, shown: model.draw(condition, own(condition), random) }))
   if (method.instrument !== 'number') return inPlaces(plan, group, drawn)
   const read = readOff(method)
-  const rows: Drawn[] = []
+  const rows: MadeUpRow[] = []
   for (const { condition, repeat, shown } of drawn)
     for (const [at, { id: moment }] of moments.entries())
-      rows.push(kept(group, condition, repeat, moment, read(shown[at]!, random), method.unit))
+      rows.push(madeUpRow({ group, condition, repeat, moment }, read(shown[at]!, random), method.unit))
   return rows
 }
 
 /** Who came in first, or whose pan went down: the order of what was drawn, 1 for the first. */
-function inPlaces(plan: Plan, group: string, drawn: { condition: string; repeat: number; shown: number[] }[]): Drawn[] {
+function inPlaces(plan: Plan, group: string, drawn: { condition: string; repeat: number; shown: number[] }[]): MadeUpRow[] {
   const heaviestFirst = measuredCard(plan)!.method.instrument === 'balance'
   const [moment] = momentsOf(plan)
   return drawn.map(({ condition, repeat, shown }) => {
     const others = drawn.filter((one) => one.repeat === repeat)
     const ahead = others.filter((one) => (heaviestFirst ? one.shown[0]! > shown[0]! : one.shown[0]! < shown[0]!))
     const value = ahead.length + 1
-    return kept(group, condition, repeat, moment!.id, value, 'place')
+    return madeUpRow({ group, condition, repeat, moment: moment!.id }, value, 'place')
   })
 }
 
-function kept(group: string, condition: string, repeat: number, moment: string, value: number, unit: UnitCode): Drawn {
+/** A kept row of a place, as a station would write it. All in one literal: many thousands of them are made. */
+export function madeUpRow(
+  { group, condition, repeat, moment }: Pick<Reading, 'group' | 'condition' | 'repeat' | 'moment'>,
+  value: number,
+  unit: UnitCode,
+): MadeUpRow {
   return {
     group,
     condition,

@@ -2,6 +2,7 @@ import { mean, rootMeanSquare, sampleStandardDeviation } from 'simple-statistics
 import { seededRandom } from '../chance'
 import { activeConditions, measuredCard, momentsOf, type Plan, type Reading } from '../lesson'
 import { trialResults } from '../record'
+import { madeUpRow } from './drawReadings'
 import { benchModel, readOff } from './model'
 
 const TRIALS = 400
@@ -29,14 +30,9 @@ export function benchFigures(plan: Plan): { expected: Record<string, number>; sd
       moments.map(({ id: moment }, at): Reading => {
         const value = read(shown[at]!, random)
         return {
-          ...EMPTY,
-          condition,
-          moment,
+          ...madeUpRow({ group: GROUP, condition, repeat: trial + 1, moment }, value, method.unit),
           id: `${trial}/${at}`,
-          repeat: trial + 1,
-          value,
-          unit: method.unit,
-          entered: String(value),
+          at: '',
         }
       }),
     )
@@ -47,14 +43,3 @@ export function benchFigures(plan: Plan): { expected: Record<string, number>; sd
     sd: rootMeanSquare(drawn.map(({ values }) => sampleStandardDeviation(values))),
   }
 }
-
-const EMPTY = {
-  group: GROUP,
-  practice: false,
-  status: 'kept',
-  reason: '',
-  confirmed: false,
-  supersedes: null,
-  by: 'desk',
-  at: '2000-01-01T00:00:00.000Z',
-} as const

@@ -1,7 +1,7 @@
 export type { Bench, BenchAt, BenchMeasure } from './bench'
 export { bounceHeight, secondTouch } from './bounce'
 export { STREAMING, streamed } from './devices'
-export { drawReadings } from './drawReadings'
+export { drawReadings, madeUpRow, withoutContainers } from './drawReadings'
 export { benchFigures } from './figures'
 export { frothHeight } from './froth'
 export { benchModel, hasBench, modelOf } from './model'

@@ -1,7 +1,6 @@
 import { drawNormal, type Random } from '../chance'
 import {
   activeConditions,
-  comesAgain,
   conditionValue,
   countsOf,
   measuredCard,
@@ -10,7 +9,7 @@ import {
   type Method,
   type Plan,
 } from '../lesson'
-import { expectedResultOf, expectedUnit, readingSdOf, resultMeasuringSd, trialSdOf } from '../measuring'
+import { expectedResultOf, expectedUnit, ownOf, readingSdOf, resultMeasuringSd, trialSdOf } from '../measuring'
 import { convert, roundToMark, unitOf, type UnitCode } from '../quantity'
 import type { BenchMeasure } from './bench'
 import { BENCHES } from './models'
@@ -89,23 +88,31 @@ function numberOf(plan: Plan, condition: Condition, unit: UnitCode | undefined):
 const unitOfReadings = (plan: Plan, { instrument, unit }: Method): UnitCode =>
   instrument === 'number' ? unit : (expectedUnit(plan) as UnitCode)
 
-/** How far one group's own thing differs from another's, where nobody has measured it: the same half that the adviser reckons with. */
-const OWN_SHARE = 0.5
-
 function guessModel(plan: Plan): Model | undefined {
   const method = measuredCard(plan)?.method
   if (!method || method.instrument === 'words') return undefined
-  const conditions = activeConditions(plan)
-  const expected = new Map(conditions.map(({ id }) => [id, expectedResultOf(plan, id)]))
-  if (conditions.length === 0 || [...expected.values()].some((value) => value === undefined)) return undefined
   const measuring = resultMeasuringSd(plan, method)
   const trialSd = trialSdOf(method, measuring, undefined).sd
-  const own = comesAgain(plan) ? OWN_SHARE * Math.hypot(trialSd, measuring) : 0
+  const conditions = activeConditions(plan)
+  if (plan.kind === 'before-after' && conditions.length === 1) return guessOfItself(method, trialSd)
+  const expected = new Map(conditions.map(({ id }) => [id, expectedResultOf(plan, id)]))
+  if (conditions.length === 0 || [...expected.values()].some((value) => value === undefined)) return undefined
+  const own = ownOf(plan, Math.hypot(trialSd, measuring))
   return {
     from: 'guess',
     truth: (condition) => momentsShowing(plan, expected.get(condition)!),
     draw: (condition, { thing }, random) =>
       momentsShowing(plan, expected.get(condition)! + own * thing + trialSd * drawNormal(random)),
+  }
+}
+
+/** One thing before and after: what is expected is what it shows then and then. */
+function guessOfItself({ expectedLow: low, expectedHigh: high }: Method, trialSd: number): Model | undefined {
+  if (low === null || high === null) return undefined
+  return {
+    from: 'guess',
+    truth: () => [low, high],
+    draw: (_condition, _own, random) => [low, high + trialSd * drawNormal(random)],
   }
 }
 

@@ -5,7 +5,14 @@ import type { Evidence, Grade } from './grade'
  * The conditions that are compared, the best first; undefined where nothing is best or the first two are level.
  * @example bestFirst(soakUpPlan(), evidence)[0] // => 'kitchen-roll'
  */
-export function bestFirst(plan: Plan, { order, tied, summaries }: Evidence): string[] | undefined {
+export function bestFirst(
+  plan: Plan,
+  {
+    order,
+    tied,
+    summaries,
+  }: Pick<Evidence, 'order' | 'tied'> & { summaries: Pick<Evidence['summaries'][number], 'condition' | 'evened'>[] },
+): string[] | undefined {
   const best = bestOf(plan)
   if (best === 'none' || order.length < 2) return undefined
   if (best === 'most') return tied.length > 1 ? undefined : order

@@ -9,6 +9,7 @@ export {
   methodTotalSd,
   MOST_REPEATS,
   outlookOf,
+  ownOf,
   resultMeasuringSd,
   WANTED_CHANCE,
   withExpected,

@@ -55,8 +55,13 @@ export interface Outlook extends Design {
 const RACES_COUNTED = 24
 /** The eye that says who was first, in seconds: two that finish closer together than this look the same. */
 const EYE_WOBBLE = 0.04
-/** A group that keeps one thing reads that thing's own height, length or speed every time. */
+/** A group that keeps one thing reads that thing's own height, length or speed every time: so much of all the wobble lies between groups, until readings say better. */
 const OWN_SHARE = 0.5
+
+/** How far one group's own thing differs from another's; nothing where every trial has a fresh one. */
+export function ownOf(plan: Plan, total: number, learned?: LearnedWobble): number {
+  return comesAgain(plan) ? (learned?.own ?? OWN_SHARE * total) : 0
+}
 
 /** Measuring wobble of one reading by this method. Side by side nobody's hand is on a clock: only the eye is left. */
 export function methodMeasuringSd(method: Method): number {
@@ -110,7 +115,7 @@ export function outlookOf(whole: Plan, learned?: LearnedWobble): Outlook | undef
   const design: Design = {
     means,
     total,
-    own: comesAgain(plan) ? (learned?.own ?? OWN_SHARE * total) : 0,
+    own: ownOf(plan, total, learned),
     byPlaces: method.instrument !== 'number',
     shares: sharesOf(plan, means.length),
     sameThing: comesAgain(plan),

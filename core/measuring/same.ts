@@ -1,7 +1,7 @@
 import { drawNormal, seededRandom, tLeaving } from '../chance'
-import { activeConditions, comesAgain, measuredCard, resultMark, type Plan } from '../lesson'
+import { activeConditions, measuredCard, resultMark, type Plan } from '../lesson'
 import { arrangementOf, conditionsByGroup } from '../arrangement'
-import { methodTotalSd } from './planned'
+import { methodTotalSd, ownOf } from './planned'
 import type { LearnedWobble } from './wobble'
 
 interface SameAsk {
@@ -67,7 +67,7 @@ export function chanceOfSameNow(plan: Plan, learned?: LearnedWobble): number | u
     groups: arrangementOf(plan) === 'together' ? 1 : cells / active,
     repeats: plan.repeats,
     sd,
-    own: comesAgain(plan) ? (learned?.own ?? sd / 2) : 0,
+    own: ownOf(plan, sd, learned),
     within: Math.max(method.differenceThatMatters, resultMark(plan)),
     resolution: resultMark(plan),
   })

@@ -1,8 +1,8 @@
-import { trialOrderOf } from '../arrangement'
-import { drawReadings } from '../benches'
+import { arrangementOf, trialOrderOf } from '../arrangement'
+import { drawReadings, withoutContainers } from '../benches'
 import { drawNormal, oncePer, type Random } from '../chance'
-import { fitOf, type Fit } from '../clock'
-import { atMoment, EMPTY_RECORD, measuredCard, type LessonRecord, type Plan, type Reading } from '../lesson'
+import { fitOf } from '../clock'
+import { atMoment, EMPTY_RECORD, isReadByClock, measuredCard, type LessonRecord, type Plan, type Reading } from '../lesson'
 import { convert, roundToMark, type UnitCode } from '../quantity'
 import { checkReading } from '../record'
 
@@ -42,13 +42,14 @@ export interface MadeUpClass {
  * @example drawClass(soakUpPlan(), seededRandom(1))!.record.readings.length > 60 // => true
  */
 export function drawClass(
-  plan: Plan,
+  whole: Plan,
   random: Random,
-  { newId = counting(), stampOf = () => '2000-01-01T00:00:00.000Z', fit = fitOf(plan) }: DrawOptions = {},
+  { newId = counting(), stampOf = () => '2000-01-01T00:00:00.000Z', times = timesOf(whole) }: DrawOptions = {},
 ): MadeUpClass | undefined {
+  const plan = withoutContainers(whole)
   const drawn = drawReadings(plan, random)
   if (!drawn) return undefined
-  const time = timesOf(plan, fit, random)
+  const time = paceOf(plan, times, random)
   const order = trialOrderOf(plan)
   const parts = partsOf(plan)
   const readings: Reading[] = []
@@ -89,29 +90,44 @@ export interface DrawOptions {
   newId?: () => string
   stampOf?: (minute: number) => string
   /** Worked out once where many classes are drawn of one plan. */
-  fit?: Fit
+  times?: Times
+}
+
+/** Minutes of the lesson at which testing begins by the plan, how long it takes, and when it has to end for what comes after. */
+export interface Times {
+  starts: number
+  takes: number
+  until: number
+}
+
+/**
+ * When testing happens by the plan.
+ * @example timesOf(soakUpPlan()).starts // => fitOf(soakUpPlan()).phases.find(({ phase }) => phase === 'test')!.start
+ */
+export function timesOf(plan: Plan): Times {
+  const { phases, needed } = fitOf(plan)
+  const { start, minutes } = phases.find(({ phase }) => phase === 'test')!
+  return { starts: start, takes: minutes, until: plan.clock.minutes - (needed - start - minutes) }
 }
 
 /** Over days nobody runs out of time, and what is read by the class's clock ends with it. */
 const CUT_SHORT: Plan['kind'][] = ['fair-test', 'describe', 'order', 'improve']
 
-function timesOf(plan: Plan, { phases }: Fit, random: Random) {
-  const test = phases.find(({ phase }) => phase === 'test')!
-  const others = 1 + ASSUMED.phases * drawNormal(random)
-  const after = phases.filter(({ start }) => start > test.start).reduce((sum, { minutes }) => sum + minutes, 0)
-  const starts = test.start * Math.max(0.5, others)
-  const there = plan.clock.minutes - starts - after
-  const together = plan.arrangement.way === 'together' || plan.arrangement.way === 'circuit'
-  const one = Math.exp(ASSUMED.pace * drawNormal(random))
-  const pace = new Map(plan.groups.map(({ id }) => [id, together ? one : Math.exp(ASSUMED.pace * drawNormal(random))]))
+/** How this class keeps to the times: where all take turns or read by one clock it has one pace, else each group its own. */
+function paceOf(plan: Plan, { starts, takes, until }: Times, random: Random) {
+  const begins = starts * Math.max(0.5, 1 + ASSUMED.phases * drawNormal(random))
+  const way = arrangementOf(plan)
+  const one = isReadByClock(plan) ? 1 : way === 'together' || way === 'circuit' ? drawPace(random) : undefined
   return {
-    starts,
-    minutes: test.minutes,
-    share: Math.max(0, there) / Math.max(1, test.minutes),
-    pace,
+    starts: begins,
+    minutes: takes,
+    share: Math.max(0, until - begins) / Math.max(1, takes),
+    pace: new Map(plan.groups.map(({ id }) => [id, one ?? drawPace(random)])),
     cuts: CUT_SHORT.includes(plan.kind),
   }
 }
+
+const drawPace = (random: Random) => Math.exp(ASSUMED.pace * drawNormal(random))
 
 /** Slips that children make and that the station asks about, as it would in the lesson. Rows are put behind those they correct. */
 function slip(

@@ -11,8 +11,6 @@ export interface MadeUp {
 }
 
 const MINUTE = 60_000
-/** Minutes before testing in which groups predict. */
-const PREDICTED_BEFORE = 10
 
 /**
  * The class of a seed: the same one wherever it is drawn, on every screen and printout. Nothing of it is stored anywhere.
@@ -42,8 +40,6 @@ function predictionsOf(plan: Plan, truth: Truth, random: Random, newId: () => st
     const guess = new Map(conditions.map((id) => [id, rank(id) + 2 * random() * Math.sqrt(conditions.length)]))
     const order = [...conditions].sort((a, b) => guess.get(a)! - guess.get(b)!)
     const said = as === 'order' ? order : [order[0]!, order.at(-1)!]
-    return { id: newId(), group, as, order: said, values: {}, reason: '', late: false, by: 'station', at: before(at) }
+    return { id: newId(), group, as, order: said, values: {}, reason: '', late: false, by: 'station', at }
   })
 }
-
-const before = (at: string) => new Date(Date.parse(at) - PREDICTED_BEFORE * MINUTE).toISOString()

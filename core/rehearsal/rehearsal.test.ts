@@ -35,7 +35,7 @@ describe('a rehearsal', () => {
     expect(found.from).toBe('bench')
     expect(found.slips.made).toBeGreaterThan(found.slips.asked)
     expect(found.slips.asked).toBeGreaterThan(found.slips.left)
-    expect(found.ends.nineInTen).toBeGreaterThan(found.ends.half)
+    expect(found.ends!.nineInTen).toBeGreaterThan(found.ends!.half)
     expect(found.runOut.map(({ material }) => material)).toContain('tissue-strips')
   })
 

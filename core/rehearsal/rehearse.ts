@@ -1,12 +1,11 @@
 import { quantileSorted } from 'simple-statistics'
 import { seededRandom } from '../chance'
-import { fitOf } from '../clock'
 import { evidenceOf, type Grade } from '../evidence'
 import { billOf, needsOf } from '../kit'
-import { activeConditions, shapeOf, type Material, type Plan } from '../lesson'
+import { activeConditions, isReadByClock, shapeOf, type Material, type Plan } from '../lesson'
 import { withoutNoise } from '../quantity'
-import { drawClass, type MadeUpClass } from './drawClass'
-import { trueOrder, type Truth } from './truth'
+import { drawClass, timesOf, type MadeUpClass } from './drawClass'
+import { isFooled, trueOrder, type Truth } from './truth'
 
 /** What many made-up classes came to. */
 export interface Rehearsal {
@@ -18,8 +17,8 @@ export interface Rehearsal {
   wrong: number
   /** Nothing differs in the model: the same is the honest answer. */
   level: boolean
-  /** Minutes of the lesson when testing ends: in half of the classes, and in nine of ten. */
-  ends: { half: number; nineInTen: number }
+  /** Minutes of the lesson when testing ends: in half of the classes, in nine of ten, and when it has to for the rest of the lesson; undefined where it goes on over days. */
+  ends: { half: number; nineInTen: number; until: number } | undefined
   /** Classes with trials that there was no time for, and how many trials are missing there. */
   short: { share: number; trials: number }
   /** A class's slips: made, asked about at the station, left in the record. */
@@ -61,15 +60,15 @@ export function* rehearsing(plan: Plan, classes: number): Generator<number, Rehe
     slips: { made: 0, asked: 0, left: 0 },
     runOut: new Map(),
   }
-  const fit = fitOf(plan)
+  const times = timesOf(plan)
   const spares = sparesOf(plan)
   while (tally.classes < classes) {
-    const one = drawClass(plan, random, { fit })!
+    const one = drawClass(plan, random, { times })!
     count(tally, one, truth)
     for (const material of runsOut(spares, one)) tally.runOut.set(material, (tally.runOut.get(material) ?? 0) + 1)
     yield tally.classes
   }
-  return summed(truth, tally)
+  return summed(truth, tally, isOverDays(plan) ? undefined : times.until)
 }
 
 /**
@@ -88,7 +87,7 @@ function count(tally: Tally, { plan, record, testEnds, leftOut, slips }: MadeUpC
   const grade = evidence?.grade ?? 'nothing-yet'
   tally.classes += 1
   tally.grades.set(grade, (tally.grades.get(grade) ?? 0) + 1)
-  if (grade === 'clear' && (truth.level || evidence!.order[0] !== truth.order[0])) tally.wrong += 1
+  if (evidence && isFooled(plan, evidence, truth)) tally.wrong += 1
   tally.ends.push(testEnds)
   if (leftOut > 0) tally.short += 1
   tally.leftOut += leftOut
@@ -97,7 +96,7 @@ function count(tally: Tally, { plan, record, testEnds, leftOut, slips }: MadeUpC
   tally.slips.left += slips.left
 }
 
-function summed({ from, level }: Truth, tally: Tally): Rehearsal {
+function summed({ from, level }: Truth, tally: Tally, until: number | undefined): Rehearsal {
   const { classes, ends } = tally
   ends.sort((a, b) => a - b)
   return {
@@ -106,7 +105,7 @@ function summed({ from, level }: Truth, tally: Tally): Rehearsal {
     grades: Object.fromEntries([...tally.grades].map(([grade, number]) => [grade, number / classes])),
     wrong: tally.wrong / classes,
     level,
-    ends: { half: quantileSorted(ends, 0.5), nineInTen: quantileSorted(ends, 0.9) },
+    ends: until === undefined ? undefined : { half: quantileSorted(ends, 0.5), nineInTen: quantileSorted(ends, 0.9), until },
     short: { share: tally.short / classes, trials: tally.short === 0 ? 0 : tally.leftOut / tally.short },
     slips: {
       made: tally.slips.made / classes,
@@ -117,6 +116,11 @@ function summed({ from, level }: Truth, tally: Tally): Rehearsal {
       .map(([material, number]) => ({ material, share: number / classes }))
       .sort((a, b) => b.share - a.share),
   }
+}
+
+/** A test whose readings lie on several days, or at moments that somebody named. */
+function isOverDays(plan: Plan): boolean {
+  return plan.kind === 'over-time' && !isReadByClock(plan)
 }
 
 /** How many trials may fail before a material that is used up in trials is gone. */

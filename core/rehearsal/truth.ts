@@ -1,5 +1,6 @@
-import { modelOf, type Model } from '../benches'
-import { activeConditions, eachMeasure, measuredCard, momentsOf, type Plan, type Reading } from '../lesson'
+import { madeUpRow, modelOf, withoutContainers, type Model } from '../benches'
+import { bestFirst, type Evidence } from '../evidence'
+import { activeConditions, eachMeasure, measuredCard, momentsOf, type Plan } from '../lesson'
 import { trialResults } from '../record'
 
 /** What the model says without any wobble. */
@@ -9,6 +10,8 @@ export interface Truth {
   order: string[]
   /** By condition, in the unit of the results; what one thing is before and after, where it is compared with itself. */
   results: Map<string, number>
+  /** Those that may come out best: more than one where they are level. */
+  winners: string[]
   /** Nothing differs: the honest answer is the same. */
   level: boolean
 }
@@ -19,54 +22,63 @@ const NOTHING = 1e-6
 /**
  * What a class would find if nothing wobbled.
  * @returns undefined where there is neither a bench nor a guess
- * @example trueOrder(soakUpPlan())!.order[0] // => 'kitchen-roll'
+ * @example trueOrder(soakUpPlan())!.winners // => ['kitchen-roll']
  */
 export function trueOrder(whole: Plan): Truth | undefined {
-  const plan = eachMeasure(whole)[0]
+  const plan = eachMeasure(withoutContainers(whole))[0]
   const model = plan && modelOf(plan)
-  const method = plan && measuredCard(plan)?.method
-  if (!plan || !model || !method || plan.groups.length === 0) return undefined
-  const conditions = activeConditions(plan).map(({ id }) => id)
-  const moments = momentsOf(plan)
-  const results = new Map<string, number>()
-  if (plan.kind === 'before-after' && conditions.length === 1) {
-    const [before, after] = model.truth(conditions[0]!)
-    results.set('before', before!).set('after', after!)
-  } else if (method.instrument !== 'number') {
-    for (const id of conditions) results.set(id, model.truth(id)[0]!)
-  } else {
-    const readings = conditions.flatMap((condition) =>
-      model.truth(condition).map((value, at): Reading => ({
-        ...READ,
-        group: plan.groups[0]!.id,
-        id: `${condition}/${at}`,
-        condition,
-        moment: moments[at]!.id,
-        value,
-        unit: method.unit,
-        entered: String(value),
-      })),
-    )
-    const bare = { ...plan, measures: plan.measures.map((one) => ({ ...one, method: { ...one.method, weighsEmpty: false } })) }
-    for (const { condition, value } of trialResults(bare, readings)) results.set(condition, value)
-  }
-  const sign = method.instrument === 'race' ? 1 : -1
-  const values = [...results.values()]
+  if (!plan || !model || plan.groups.length === 0) return undefined
+  const results = resultsOf(plan, model)
+  const sign = measuredCard(plan)!.method.instrument === 'race' ? 1 : -1
+  const order = [...results.keys()].sort((a, b) => sign * (results.get(a)! - results.get(b)!))
+  const largest = Math.max(...[...results.values()].map(Math.abs))
+  const isLevel = (a: string, b: string) => Math.abs(results.get(a)! - results.get(b)!) <= NOTHING * largest
+  const best = winnerOf(plan, {
+    order,
+    tied: [],
+    summaries: order.map((condition) => ({ condition, evened: results.get(condition)! })),
+  })
   return {
     from: model.from,
-    order: [...results.keys()].sort((a, b) => sign * (results.get(a)! - results.get(b)!)),
+    order,
     results,
-    level: Math.max(...values) - Math.min(...values) <= NOTHING * Math.max(...values.map(Math.abs)),
+    winners: best === undefined ? [] : order.filter((id) => isLevel(id, best)),
+    level: order.length > 0 && isLevel(order[0]!, order.at(-1)!),
   }
 }
 
-const READ = {
-  repeat: 1,
-  practice: false,
-  status: 'kept',
-  reason: '',
-  confirmed: false,
-  supersedes: null,
-  by: 'desk',
-  at: '2000-01-01T00:00:00.000Z',
-} as const
+/**
+ * Does the evidence say something clear that is not so: another winner than the model's, or one where nothing differs.
+ * @example isFooled(soakUpPlan(), { ...evidence, grade: 'cannot-tell' }, trueOrder(soakUpPlan())!) // => false
+ */
+export function isFooled(plan: Plan, evidence: Evidence, { level, winners }: Truth): boolean {
+  return evidence.grade === 'clear' && (level || !winners.includes(winnerOf(plan, evidence) ?? ''))
+}
+
+/** What is best by the plan's own word; where nothing is best, or the two best are level, what stands first. */
+function winnerOf(plan: Plan, evidence: Parameters<typeof bestFirst>[1]): string | undefined {
+  return (bestFirst(plan, evidence) ?? evidence.order)[0]
+}
+
+function resultsOf(plan: Plan, model: Model): Map<string, number> {
+  const conditions = activeConditions(plan).map(({ id }) => id)
+  const { instrument, unit } = measuredCard(plan)!.method
+  if (plan.kind === 'before-after' && conditions.length === 1) {
+    const [before, after] = model.truth(conditions[0]!)
+    return new Map([
+      ['before', before!],
+      ['after', after!],
+    ])
+  }
+  if (instrument !== 'number') return new Map(conditions.map((id) => [id, model.truth(id)[0]!]))
+  const moments = momentsOf(plan)
+  const group = plan.groups[0]!.id
+  const readings = conditions.flatMap((condition) =>
+    model.truth(condition).map((value, at) => ({
+      ...madeUpRow({ group, condition, repeat: 1, moment: moments[at]!.id }, value, unit),
+      id: `${condition}/${at}`,
+      at: '',
+    })),
+  )
+  return new Map(trialResults(plan, readings).map(({ condition, value }) => [condition, value]))
+}

@@ -62,7 +62,7 @@ export {
   trialSum,
   USE_WORDS,
 } from './kit'
-export { limitWords, mendWords, takenInsteadWords, wayOutWords } from './waysOut'
+export { limitWords, mendWords, takenInsteadWords, wayOutWords, whatIsThereWords } from './waysOut'
 export { lapWords, missedWords, raceEntry, refusedWords, trialAloud } from './station'
 export { journalGroup, journalWords, JOURNAL_WORDS } from './journal'
 export { clashPlace, clashValue } from './merge'
@@ -193,7 +193,16 @@ export {
   WAITING_WORDS,
   WAY_WORDS,
 } from './together'
-export { assumedLines, MADE_UP_MARK, ofHundred, rehearsalLines, rehearsalSentence, rehearsedGrades, triedWords } from './rehearsal'
+export {
+  assumedLines,
+  MADE_UP_MARK,
+  MADE_UP_REFUSED,
+  ofHundred,
+  rehearsalLines,
+  rehearsalSentence,
+  rehearsedGrades,
+  triedWords,
+} from './rehearsal'
 export {
   drawnAnswer,
   EYE_WORDS,

@@ -19,6 +19,7 @@ const SAID: Record<RefusalCode, string> = {
   'own-question-open': refusalWords('own-question-open'),
   'nothing-to-split': refusalWords('nothing-to-split'),
   'not-the-same-test': refusalWords('not-the-same-test'),
+  'library-full': refusalWords('library-full', { most: 500 }),
   'together-full': refusalWords('together-full', { most: 12 }),
   'unknown-own-code': refusalWords('unknown-own-code'),
   'not-joined': refusalWords('not-joined'),

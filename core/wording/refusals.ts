@@ -38,6 +38,7 @@ const WORDS = {
     'This question is not whole yet. Tap what you change and what you measure, and name two things to try.',
   'nothing-to-split': () => 'Some groups have to go and some to stay. Choose again.',
   'not-the-same-test': () => 'These two change or measure different things, or have a group in common, so they stay two lessons.',
+  'library-full': ({ most }: { most: number }) => `The library keeps no more than ${most} lessons of your own. Take one out first.`,
   'together-full': ({ most }: { most: number }) => `No more than ${most} lessons run together. Take one out first.`,
   'no-date': () => 'The lesson has no day or no start yet. Choose both at the Clock, then save the calendar file.',
 

@@ -1,7 +1,7 @@
-import { fitOf, timeAt } from '../clock'
+import { timeAt } from '../clock'
 import type { Grade } from '../evidence'
 import type { Customs } from '../kit'
-import { hasNamedMoments, type Plan } from '../lesson'
+import type { Plan } from '../lesson'
 import { writeShort } from '../quantity'
 import { ASSUMED, type Rehearsal, type Tried } from '../rehearsal'
 import { minuteWords } from './clock'
@@ -58,13 +58,10 @@ export function rehearsalLines(plan: Plan, { ends, short, slips, runOut }: Rehea
 }
 
 function timeLines(plan: Plan, ends: Rehearsal['ends'], short: Rehearsal['short']): string[] {
-  if (plan.kind === 'over-time' && (plan.watch.unit === 'day' || hasNamedMoments(plan))) return []
+  if (!ends) return []
   const at = (minute: number) => timeAt(plan.clock.start, minute) ?? `minute ${Math.round(minute)}`
-  const { phases } = fitOf(plan)
-  const after = phases.slice(phases.findIndex(({ phase }) => phase === 'test') + 1).reduce((sum, { minutes }) => sum + minutes, 0)
-  const until = plan.clock.minutes - after
   const lines = [
-    `Testing ends at ${at(ends.half)} in half of them, and by ${at(ends.nineInTen)} in nine of ten. For the rest of the lesson it should end at ${at(until)}.`,
+    `Testing ends at ${at(ends.half)} in half of them, and by ${at(ends.nineInTen)} in nine of ten. For the rest of the lesson it should end at ${at(ends.until)}.`,
   ]
   if (short.share > 0)
     lines.push(
@@ -112,3 +109,6 @@ export function assumedLines(from: Rehearsal['from']): string[] {
 
 /** What stands over everything that a made-up class shows. */
 export const MADE_UP_MARK = 'Made up for a rehearsal: no child measured this.'
+
+/** Why nothing can be written while it stands there. */
+export const MADE_UP_REFUSED = 'This class is made up: nothing is written down. Put it away first.'

@@ -5,7 +5,7 @@ import type { Mend, ScarceLimit, TakenInstead, WayOut } from '../waysOut'
 import { minuteWords } from './clock'
 import { amountWords } from './kit'
 import { moneyWords } from './money'
-import { chanceWords, counted } from './names'
+import { chanceWords, counted, list } from './names'
 import type { UnitCode } from '../quantity'
 
 /** What a button for a way out of a shortage says, and what it changes. */
@@ -114,8 +114,18 @@ export function limitWords({ material, stock, groups, rounds }: ScarceLimit, pla
   return `${stock} × ${name}: ${choices.join(', or ')}.`
 }
 
-/** What was taken instead of what the cupboard lacks. `'Thermometer: 2 go round'` */
+/** What was taken instead of one thing that the cupboard lacks. `'Thermometer: Let 2 go round'` */
 export function takenInsteadWords({ way, plan, need }: TakenInstead): string {
   const material = plan.materials.find(({ id }) => id === way.material)?.name ?? ''
   return `${sentenceCase(material)}: ${wayOutWords(way, plan, need.unit).label}`
+}
+
+/**
+ * What became of a lesson that should do with what is there.
+ * @example whatIsThereWords({ taken: [], short: ['yeast'] }) // => 'Nothing could be changed. Still short: yeast.'
+ */
+export function whatIsThereWords({ taken, short }: { taken: TakenInstead[]; short: string[] }): string {
+  const changed =
+    taken.length > 0 ? `Changed to what the cupboard has. ${taken.map(takenInsteadWords).join('. ')}.` : 'Nothing could be changed.'
+  return short.length > 0 ? `${changed} Still short: ${list(short)}.` : changed
 }

@@ -3,7 +3,7 @@ import { seededRandom } from '../../core/chance'
 import { evidenceOf } from '../../core/evidence'
 import { EMPTY_RECORD, planFrom, shapeOf, withGroups, type Plan } from '../../core/lesson'
 import { chanceOfSameNow, outlookOf } from '../../core/measuring'
-import { trueOrder } from '../../core/rehearsal'
+import { isFooled, trueOrder } from '../../core/rehearsal'
 import { INVESTIGATIONS } from '../../schemas/investigations'
 import { withPercent, type Row, type Size } from './figures'
 
@@ -33,7 +33,7 @@ function rowOf(id: string, name: string, plan: Plan, classes: number): Row {
     if (evidence.grade === 'same') same += 1
     if (evidence.grade !== 'clear') continue
     clear += 1
-    if (right.level || evidence.order[0] !== right.order[0]) wrong += 1
+    if (isFooled(plan, evidence, right)) wrong += 1
   }
   const promised = right.level ? chanceOfSameNow(plan) : outlookOf(plan)?.clear
   const share = (right.level ? same : clear) / classes

@@ -42,7 +42,7 @@ const lookingInside = ref(false)
     </p>
     <div class="row tools flex-none flex-nowrap">
       <QuietBtn size="small" :disabled="!lesson.canUndo" title="Ctrl+Z" @click="lesson.undo()"> Undo </QuietBtn>
-      <VBtn size="small" @click="rehearsing = true">Rehearse</VBtn>
+      <VBtn size="small" :disabled="lesson.madeUp !== undefined" @click="rehearsing = true">Rehearse</VBtn>
       <VBtn size="small" @click="$emit('board')">Board</VBtn>
       <VMenu>
         <template #activator="{ props }">

@@ -14,8 +14,8 @@ const turn = (age: Age) => (ages.value = AGES.filter((one) => ages.value.include
 
 async function keep(): Promise<void> {
   try {
-    const body = { lesson: lesson.id, summary: summary.value.trim(), topic: topic.value, ages: ages.value }
-    await callServer('POST /api/investigations', { body })
+    const body = { summary: summary.value.trim(), topic: topic.value, ages: ages.value }
+    await callServer('POST /api/lessons/[lesson]/keep', { path: { lesson: lesson.id }, body })
     open.value = false
     notices.done('Kept. It stands in the library under “New lesson”.', { label: 'Look', run: () => void navigateTo('/new') })
   } catch (error) {

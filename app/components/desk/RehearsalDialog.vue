@@ -20,11 +20,11 @@ function take({ change }: Tried): void {
   again()
 }
 
-function walk(): void {
+async function walk(): Promise<void> {
   stop()
-  if (!lesson.walkThrough()) return
+  if (!(await lesson.walkThrough())) return
   open.value = false
-  void navigateTo(`/lesson/${lesson.id}/test`)
+  await navigateTo(`/lesson/${lesson.id}/test`)
 }
 </script>
 

@@ -16,7 +16,7 @@ const {
   missing,
   addPrediction,
   show,
-} = useBoard(String(route.params.id))
+} = useBoard(String(route.params.id), route.query['made-up'] !== undefined)
 /** A made-up class takes the place of the real one, drawn from the same seed as at the desk. */
 const madeUp = computed(() => realPlan.value && drawnFrom(route.query, realPlan.value))
 const plan = computed(() => madeUp.value?.plan ?? realPlan.value)
