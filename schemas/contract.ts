@@ -220,11 +220,6 @@ export interface InvestigationInside {
   plan: Plan
 }
 
-/** A lesson kept for others to begin from. */
-export interface KeptLesson extends OnTheCard {
-  lesson: string
-}
-
 export interface Investigations {
   investigations: InvestigationCard[]
   /** Whom the next lesson is for, as long as nobody says another. */
@@ -262,10 +257,9 @@ interface Contract extends DeskRows, StationRows {
   'DELETE /api/desks/[desk]': { answer: { done: boolean } }
 
   'GET /api/lessons': { query: ShelfQuestion; answer: ShelfPage }
-  'POST /api/lessons': { body: NewLesson; answer: { id: string; changed: string[] } }
+  'POST /api/lessons': { body: NewLesson; answer: { id: string; changed: string } }
   'POST /api/lessons/open': { body: { text: string }; answer: { id: string; together?: string; startingPoint?: true } }
   'GET /api/investigations': { answer: Investigations }
-  'POST /api/investigations': Begun & { body: KeptLesson }
   'GET /api/investigations/[investigation]': { answer: InvestigationInside }
   'DELETE /api/investigations/[investigation]': { answer: { done: boolean } }
   'GET /api/investigations/[investigation]/file': { answer: Download }
@@ -279,6 +273,7 @@ interface Contract extends DeskRows, StationRows {
   'POST /api/library': { answer: Restored }
 
   'GET /api/lessons/[lesson]': { answer: WholeLesson }
+  'POST /api/lessons/[lesson]/keep': Begun & { body: OnTheCard }
   'GET /api/lessons/[lesson]/warm-ups': { answer: { errors: number[] } }
   'POST /api/lessons/[lesson]/warm-ups': { body: { error: number }; answer: { done: boolean } }
   'PUT /api/lessons/[lesson]/plan': { body: { plan: Plan; revision: number }; answer: { revision: number } }

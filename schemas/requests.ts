@@ -1,9 +1,18 @@
 import Joi from 'joi'
 import { COLUMN_ROLES, type ColumnMatch, type ImportChoices } from '../core/formats'
-import { BOARD_VIEWS, BOUNDS, LONGEST, SHORTEST_PASSPHRASE, RESULTS_SHOWN, type BoardChange, type Plan } from '../core/lesson'
+import {
+  BOARD_VIEWS,
+  BOUNDS,
+  LONGEST,
+  SHORTEST_PASSPHRASE,
+  RESULTS_SHOWN,
+  type BoardChange,
+  type OnTheCard,
+  type Plan,
+} from '../core/lesson'
 import type { AskedEntry } from '../core/record'
 import type { Term } from '../core/wording/reports'
-import type { JoinBody, KeptLesson, NewLesson, ShelfQuestion } from './contract'
+import type { JoinBody, NewLesson, ShelfQuestion } from './contract'
 import { day, isoTime, measureNumber, moment, planId, shortText, unit, uuid, whole, wholeIn } from './parts'
 import { planSchema } from './plan'
 import { cardFields } from './startingPoint'
@@ -62,7 +71,7 @@ export const nextTestSchema = Joi.object<{ from: 'wondering' | 'factor'; id: str
 /** Marks by which a scale was read wrong. */
 export const warmUpSchema = Joi.object<{ error: number }, true>({ error: Joi.number().min(-1e6).max(1e6).required() }).required()
 
-export const keptLessonSchema = Joi.object<KeptLesson, true>({ lesson: uuid, ...cardFields }).required()
+export const keepSchema = Joi.object<OnTheCard, true>(cardFields).required()
 
 export const newLessonSchema = Joi.object<NewLesson, true>({
   investigation: planId.allow(null),

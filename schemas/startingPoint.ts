@@ -15,13 +15,13 @@ import { longText, oneOf, planId, shortText } from './parts'
 import { planSchema } from './plan'
 
 export const STARTING_POINT_FORMAT = 'jolly-beaker-starting-point'
-const VERSION = 1
+export const STARTING_POINT_VERSION = 1
 const MOST_LINES = 12
 
 /** A lesson to begin from as a file: see docs/formats.md. The plan may leave out what an empty lesson has. */
 export interface StartingPointFile extends Omit<StartingPoint, 'plan'> {
   format: typeof STARTING_POINT_FORMAT
-  version: typeof VERSION
+  version: typeof STARTING_POINT_VERSION
   /** The version of the plan's shape; left out by what is written by hand for this one. */
   schemaVersion?: number
   plan: PlanInShort
@@ -79,7 +79,7 @@ const shortPlan = Joi.object({
 
 export const startingPointSchema = Joi.object<StartingPointFile, true>({
   format: Joi.string().valid(STARTING_POINT_FORMAT).required(),
-  version: Joi.number().valid(VERSION).required(),
+  version: Joi.number().valid(STARTING_POINT_VERSION).required(),
   schemaVersion: Joi.number().integer().valid(PLAN_VERSION),
   ...cardFields,
   plan: shortPlan.custom(asWholePlan),
@@ -102,5 +102,5 @@ export function startingPointOf({ summary, topic, ages, plan, teaching }: Starti
 }
 
 export function startingPointFile(startingPoint: StartingPoint): StartingPointFile {
-  return { format: STARTING_POINT_FORMAT, version: VERSION, schemaVersion: PLAN_VERSION, ...startingPoint }
+  return { format: STARTING_POINT_FORMAT, version: STARTING_POINT_VERSION, schemaVersion: PLAN_VERSION, ...startingPoint }
 }

@@ -204,7 +204,8 @@ export function migrateRows(content: Loose, from: number): Loose {
  */
 export function migratePlan(plan: unknown, from: number): unknown {
   let current = plan
-  for (let version = from; version < PLAN_VERSION && isLoose(current); version += 1) current = steps[version]?.(current) ?? current
+  for (let version = Math.max(1, Math.trunc(from)); version < PLAN_VERSION && isLoose(current); version += 1)
+    current = steps[version]?.(current) ?? current
   return current
 }
 

@@ -107,12 +107,12 @@ export function planForAll(plan: Plan): PlanForAll {
     })),
     materials: rest.materials.map((material) => ({ ...material, thing: null, toBuy: false })),
     cautionsAcknowledged: [],
+    cautionsNotHere: {},
     ownCautions: rest.ownCautions.map((caution) => ({ ...caution, acknowledged: false })),
     clock: { ...rest.clock, start: '' },
     gapsStay: false,
     each: 'group',
     retests: [],
-    criteria: rest.criteria,
     groupNotes: {},
     begunIn: rest.schemaVersion,
   }

@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto'
-import { desc, eq } from 'drizzle-orm'
+import { count, desc, eq } from 'drizzle-orm'
 import { migratePlan } from '../../core/formats'
 import { PLAN_VERSION, type PlanForAll, type StartingPoint } from '../../core/lesson'
+import { MOST_IN_LIBRARY } from '../../schemas/library'
 import type { Database } from './open'
 import { startingPoints } from './schema'
 
@@ -22,12 +23,15 @@ export async function findStartingPoint(database: Database, id: string): Promise
   return row && stored(row)
 }
 
+/** No more than a backup can hold; undefined where there is no room left. */
 export async function addStartingPoint(
   database: Database,
   body: StartingPoint,
   desk: string | null,
   id: string = randomUUID(),
-): Promise<string> {
+): Promise<string | undefined> {
+  const [kept] = await database.select({ all: count() }).from(startingPoints)
+  if ((kept?.all ?? 0) >= MOST_IN_LIBRARY.startingPoints) return undefined
   const row = { id, desk, schemaVersion: PLAN_VERSION, body, createdAt: new Date() }
   await database.insert(startingPoints).values(row).onConflictDoNothing()
   return id

@@ -1,15 +1,21 @@
+import { randomUUID } from 'node:crypto'
 import { migratePlan } from '../../core/formats'
-import { PLAN_VERSION, type StartingPoint } from '../../core/lesson'
+import { PLAN_VERSION, planForAll, planFrom, type StartingPoint } from '../../core/lesson'
 import { fileProblemWords } from '../../core/wording'
 import { INVESTIGATIONS } from '../../schemas/investigations'
-import { STARTING_POINT_FORMAT, startingPointOf, startingPointSchema, type StartingPointFile } from '../../schemas/startingPoint'
+import { MOST_IN_LIBRARY } from '../../schemas/library'
+import {
+  STARTING_POINT_FORMAT,
+  STARTING_POINT_VERSION,
+  startingPointOf,
+  startingPointSchema,
+  type StartingPointFile,
+} from '../../schemas/startingPoint'
 import { pathWords } from '../access/pathWords'
-import { Refusal } from '../access/refusal'
+import { refusal, Refusal } from '../access/refusal'
 import { unstorable } from '../access/storable'
 import { addStartingPoint } from '../database/startingPoints'
 import type { Database } from '../database/open'
-
-const VERSION = 1
 
 /** Is it a lesson to begin from? Its beginning says so, before all of it is read. */
 export function isStartingPointFile(text: string): boolean {
@@ -18,7 +24,9 @@ export function isStartingPointFile(text: string): boolean {
 
 /** Puts a lesson to begin from, out of a file, among the school's own ones. */
 export async function openStartingPoint(database: Database, text: string, desk: string | null): Promise<string> {
-  return addStartingPoint(database, readStartingPoint(text), desk)
+  const id = await addStartingPoint(database, readStartingPoint(text), desk)
+  if (id === undefined) throw refusal(409, 'library-full', undefined, { most: MOST_IN_LIBRARY.startingPoints })
+  return id
 }
 
 /** A lesson to begin from that is whole, brought up to date; refuses any other with the place that is wrong. */
@@ -30,7 +38,7 @@ export function readStartingPoint(text: string): StartingPoint {
     throw problem('broken', 'format')
   }
   const { version, schemaVersion = PLAN_VERSION } = content
-  if (Number(version) > VERSION) throw problem('newer', 'version')
+  if (Number(version) > STARTING_POINT_VERSION) throw problem('newer', 'version')
   if (Number(schemaVersion) > PLAN_VERSION) throw problem('newer', 'schemaVersion')
   const plan = migratePlan(content.plan, Number(schemaVersion))
   const whole = { ...content, schemaVersion: PLAN_VERSION, plan }
@@ -41,7 +49,9 @@ export function readStartingPoint(text: string): StartingPoint {
   const read = startingPointOf(value as StartingPointFile)
   const { investigation } = read.plan
   const known = investigation !== null && Object.hasOwn(INVESTIGATIONS, investigation)
-  return { ...read, plan: { ...read.plan, investigation: known ? investigation : null } }
+  // As if it had been kept here: what belongs to another class or names pictures that are not here stays behind.
+  const forAll = planForAll(planFrom(read, '', 0, randomUUID))
+  return { ...read, plan: { ...forAll, investigation: known ? investigation : null } }
 }
 
 function problem(code: 'broken' | 'newer', place: string): Refusal {

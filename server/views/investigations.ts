@@ -7,7 +7,7 @@ import { INVESTIGATIONS } from '../../schemas/investigations'
 import { customsOf, listThings } from '../database/cupboard'
 import { lastClass } from '../database/lessons'
 import type { Database } from '../database/open'
-import { findStartingPoint, listStartingPoints } from '../database/startingPoints'
+import { findStartingPoint, listStartingPoints, type OwnStartingPoint } from '../database/startingPoints'
 import { listClasses } from '../database/summaries'
 
 /** The library as cards, the school's own ones first, with what the cupboard has for each, counted for the class of the last lesson. */
@@ -35,19 +35,19 @@ export async function loadInvestigation(
   const { className, children } = await lastClass(database, desk)
   const school = await schoolOf(database)
   const plan = planOf(found.body, className, children, school)
-  return { card: cardOf(id, found.body, plan, school, found.own), teaching: found.body.teaching, plan }
+  return { card: cardOf(id, found.body, plan, school, found.own !== undefined), teaching: found.body.teaching, plan }
 }
 
 /** A lesson to begin from, in the school's English where it is ours. */
 export async function findInvestigation(
   database: Database,
   id: string,
-): Promise<{ body: StartingPoint; own: boolean } | undefined> {
+): Promise<{ body: StartingPoint; own: OwnStartingPoint | undefined } | undefined> {
   if (Object.hasOwn(INVESTIGATIONS, id)) {
-    return { body: spelledThrough(INVESTIGATIONS[id]!, (await customsOf(database)).english), own: false }
+    return { body: spelledThrough(INVESTIGATIONS[id]!, (await customsOf(database)).english), own: undefined }
   }
   const found = UUID.test(id) ? await findStartingPoint(database, id) : undefined
-  return found && { body: found.body, own: true }
+  return found && { body: found.body, own: found }
 }
 
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i

@@ -28,9 +28,9 @@ it('a lesson is kept to begin from without its class and record, goes out as a f
     readings: [reading(plan, { unit: 'cm', value: 300, entered: '300' })],
   })
   const card = { summary: 'Ours.', topic: 'light-and-sound', ages: ['9-11'] }
-  const { body: kept } = await call<{ id: string }>('POST', '/api/investigations', { lesson: lesson.id, ...card })
-  expect((await call('POST', '/api/investigations', { lesson: lesson.id, ...card, ages: [] })).status).toBe(400)
-  expect((await call('POST', '/api/investigations', { lesson: randomUUID(), ...card })).status).toBe(404)
+  const { body: kept } = await call<{ id: string }>('POST', `/api/lessons/${lesson.id}/keep`, card)
+  expect((await call('POST', `/api/lessons/${lesson.id}/keep`, { ...card, ages: [] })).status).toBe(400)
+  expect((await call('POST', `/api/lessons/${randomUUID()}/keep`, card)).status).toBe(404)
   expect((await library())[0]).toMatchObject({ id: kept.id, own: true, title: 'Quiet box of ours', drawing: 'quiet-box' })
 
   const file = (await call<object>('GET', `/api/investigations/${kept.id}/file`)).body
@@ -80,13 +80,13 @@ it('a lesson begins with what the cupboard has: a substitute that is there, too 
   })
   const things = [thing('Alarm clock that rings', 9), thing('ticking alarm clock', 8), thing('Towel', 30)]
   for (const one of things) await call('PUT', '/api/cupboard', one)
-  const { body } = await call<{ id: string; changed: string[] }>('POST', '/api/lessons', {
+  const { body } = await call<{ id: string; changed: string }>('POST', '/api/lessons', {
     investigation: 'quiet-box',
     className: 'Wren',
     children: 24,
     withWhatIsThere: true,
   })
-  expect(body.changed).toEqual(['Kitchen timer that ticks: Take ticking alarm clock'])
+  expect(body.changed).toMatch(/^Changed to what the cupboard has\. Kitchen timer that ticks: Take ticking alarm clock\./)
   const { plan } = (await open(body.id)).lesson
   expect(plan.materials.find(({ id }) => id === 'timers')).toMatchObject({ name: 'ticking alarm clock', thing: things[1]!.id })
 })

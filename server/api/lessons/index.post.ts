@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { NO_SCHOOL, withThings } from '../../../core/kit'
 import { emptyPlan, planFrom } from '../../../core/lesson'
 import { withWhatIsThere } from '../../../core/waysOut'
-import { takenInsteadWords } from '../../../core/wording'
+import { whatIsThereWords } from '../../../core/wording'
 import { newLessonSchema } from '../../../schemas/requests'
 import { deskRoute } from '../../access/route'
 import { notFound } from '../../access/refusal'
@@ -16,16 +16,14 @@ export default deskRoute<'POST /api/lessons'>({ body: newLessonSchema }, async (
   const last = await lastClass(database, desk)
   const [className, children] = [body.className ?? last.className, body.children ?? last.children]
   if (body.investigation === null) {
-    return { id: (await addLesson(database, emptyPlan(className, children, randomUUID), undefined, [], { desk })).id, changed: [] }
+    return { id: (await addLesson(database, emptyPlan(className, children, randomUUID), undefined, [], { desk })).id, changed: '' }
   }
   const found = await findInvestigation(database, body.investigation)
   if (!found) throw notFound('investigation')
   const things = await listThings(database)
   const customs = await customsOf(database)
   const whole = withThings(planFrom(found.body, className, children, randomUUID), things)
-  const { plan, taken } = body.withWhatIsThere
-    ? withWhatIsThere(whole, { ...NO_SCHOOL, things, customs }, randomUUID)
-    : { plan: whole, taken: [] }
-  const changed = taken.map(takenInsteadWords)
-  return { id: (await addLesson(database, plan, undefined, [], { desk })).id, changed }
+  const changed = body.withWhatIsThere ? withWhatIsThere(whole, { ...NO_SCHOOL, things, customs }, randomUUID) : undefined
+  const { id } = await addLesson(database, changed?.plan ?? whole, undefined, [], { desk })
+  return { id, changed: changed ? whatIsThereWords(changed) : '' }
 })
