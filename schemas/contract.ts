@@ -22,6 +22,7 @@ import type { Together, TogetherChange } from '../core/together'
 import type { Judged, Term, TermLesson } from '../core/wording/reports'
 import type { RowBody, StationBody } from './rows'
 import type { CalendarBody, HeldBody } from './school'
+import type { TermLessons, TermPlan, TermPlanAsk } from './termPlan'
 import type {
   GroupTogetherBody,
   JoinLessonsBody,
@@ -267,6 +268,8 @@ interface Contract extends DeskRows, StationRows {
   'GET /api/demo/walk': { answer: { lesson: string | null } }
   'DELETE /api/demo/walk': { answer: { done: boolean } }
   'GET /api/term': { query: Term; answer: { lessons: TermLesson[]; classes: string[]; renewing: number } }
+  'POST /api/term/plan': { body: TermPlanAsk; answer: TermPlan }
+  'POST /api/term/lessons': { body: TermLessons; answer: { ids: string[] } }
   'GET /api/notices': { answer: { notices: Notice[] } }
   'DELETE /api/notices/[notice]': { answer: { done: boolean } }
   'GET /api/library': { answer: Download }

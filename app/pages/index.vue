@@ -78,6 +78,7 @@ const arranging = ref(false)
 const handing = shallowRef<ShelfEntry>()
 const joining = shallowRef<ShelfEntry>()
 const more = computed(() => [
+  { label: 'Plan a term', run: () => void navigateTo('/term/plan') },
   { label: 'Term overview', run: () => void navigateTo('/term') },
   { label: 'Save everything as one file', run: () => void navigateTo('/api/library', { external: true }) },
   ...(mode.value?.on && mode.value.own === null

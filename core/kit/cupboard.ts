@@ -141,6 +141,11 @@ export function orderOf(date: string, start: string, lesson: string): string {
   return `${date} ${start} ${lesson}`
 }
 
+/** Which of two bookings comes first, to sort them. */
+export function orderOfBooking(a: Booking, b: Booking): number {
+  return orderOf(a.date, a.start, a.lesson) < orderOf(b.date, b.start, b.lesson) ? -1 : 1
+}
+
 /**
  * What is left of a thing for this lesson, in the thing's own unit; never below nothing.
  * @example freeOf(thermometers, { ...plan, date: '2026-03-12' }, schoolWith(takingSeven('earlier', '2026-03-10'))) // => 2
@@ -157,7 +162,7 @@ export function freeOf(thing: Thing, plan: Plan, school: School): number {
  */
 export function bookedOf(thing: Thing, bookings: Booking[]): Booked[] {
   const own = bookings.filter((booking) => booking.thing === thing.id)
-  own.sort((a, b) => `${a.date} ${a.start} ${a.lesson}`.localeCompare(`${b.date} ${b.start} ${b.lesson}`))
+  own.sort(orderOfBooking)
   let usedUp = 0
   let held: Booking[] = []
   return own.map((booking) => {

@@ -8,12 +8,14 @@ export type { Caution } from './cautionNames'
 export { cautionsInWords, cautionsOf, cautionsOfMaterial, cautionsSeen, DOER, doerOf, isForAdultsOnly } from './cautions'
 export type { CautionOfPlan, CautionSource } from './cautions'
 export {
+  bookedBefore,
   bookedOf,
   bookedSoon,
   bookingsInOrder,
   freeOf,
   likelyThing,
   NO_SCHOOL,
+  orderOfBooking,
   runningLow,
   takenBefore,
   THING_FIELDS,

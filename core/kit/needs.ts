@@ -105,7 +105,11 @@ function needOf(plan: Plan, material: Material, work: Work, school: School): Nee
   }
 }
 
-export function packsFor(short: number, needed: number, { pack, price, stock }: Supply): Need['packs'] {
+export function packsFor(
+  short: number,
+  needed: number,
+  { pack, price, stock }: Pick<Supply, 'pack' | 'price' | 'stock'>,
+): Need['packs'] {
   if (!pack || short === 0) return undefined
   const count = Math.ceil(withoutNoise(short / pack))
   return {

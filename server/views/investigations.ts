@@ -14,14 +14,20 @@ import { listClasses } from '../database/summaries'
 export async function loadInvestigations(database: Database, desk: string | null): Promise<Investigations> {
   const { className, children } = await lastClass(database, desk)
   const school = await schoolOf(database)
-  const own = (await listStartingPoints(database)).map(({ id, body }) => [id, body, true] as const)
-  const shipped = Object.entries(spelledThrough(INVESTIGATIONS, school.customs.english)).map(
-    ([id, body]) => [id, body, false] as const,
-  )
-  const investigations = [...own, ...shipped].map(([id, body, isOwn]) =>
+  const investigations = (await everyInvestigation(database, school)).map(([id, body, isOwn]) =>
     cardOf(id, body, planOf(body, className, children, school), school, isOwn),
   )
   return { investigations, className, children, classes: await listClasses(database, desk) }
+}
+
+/** Every lesson to begin from, the school's own ones first, ours in its English. */
+export async function everyInvestigation(
+  database: Database,
+  { customs }: Pick<School, 'customs'>,
+): Promise<[id: string, body: StartingPoint, own: boolean][]> {
+  const own = (await listStartingPoints(database)).map(({ id, body }): [string, StartingPoint, boolean] => [id, body, true])
+  const shipped = Object.entries(spelledThrough(INVESTIGATIONS, customs.english))
+  return [...own, ...shipped.map(([id, body]): [string, StartingPoint, boolean] => [id, body, false])]
 }
 
 /** One of them with all that is in it; undefined where there is none of this name. */
@@ -56,7 +62,8 @@ async function schoolOf(database: Database): Promise<School> {
   return { ...NO_SCHOOL, things: await listThings(database), customs: await customsOf(database) }
 }
 
-function planOf(body: StartingPoint, className: string, children: number, { things }: School): Plan {
+/** The lesson for a class, with what the cupboard has for it. */
+export function planOf(body: StartingPoint, className: string, children: number, { things }: Pick<School, 'things'>): Plan {
   let groups = 0
   return withThings(
     planFrom(body, className, children, () => `g${(groups += 1)}`),

@@ -1,10 +1,11 @@
 import { classConclusion } from '../../agree'
 import { smallBars, type SmallBar } from '../../charts'
 import { takesOf, type School, type Takes } from '../../kit'
-import type { LessonRecord, Plan } from '../../lesson'
+import type { Kind, LessonRecord, Plan } from '../../lesson'
 import { skillsOf, type Skill } from '../../reports'
 import { hourOf, mattersOf, readinessOf, secondLook, type Hour } from '../../secondLook'
 import { everyTable, judgedBefore } from '../../evidence'
+import { occasionsOf, type Occasion } from '../../term'
 import { answerSentences, gradeName } from '../evidence'
 import { GRADE_NAMES } from '../grades'
 import { question } from '../kinds'
@@ -19,6 +20,11 @@ export interface LessonFace {
   date: string
   start: string
   takes: Takes
+  kind: Kind
+  /** Which ready investigation it was started from. */
+  investigation: string | null
+  /** What it gives occasion to practise. */
+  practises: Occasion[]
 }
 
 /** What a list shows of a lesson that takes working out. */
@@ -61,6 +67,9 @@ export function faceOf(plan: Plan): LessonFace {
     date: plan.date,
     start: plan.clock.start,
     takes: takesOf(plan),
+    kind: plan.kind,
+    investigation: plan.investigation,
+    practises: occasionsOf(plan),
   }
 }
 

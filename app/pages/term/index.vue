@@ -32,7 +32,8 @@ const print = () => window.print()
   <main class="paper">
     <div class="screen-only bar">
       <div class="row justify-between mb-10px">
-        <QuietBtn to="/">Back to the shelf</QuietBtn>
+        <QuietBtn to="/">‹ Shelf</QuietBtn>
+        <QuietBtn class="ml-auto" to="/term/plan">Plan a term</QuietBtn>
         <MainBtn @click="print">Print</MainBtn>
       </div>
       <div class="row">

@@ -1,0 +1,7 @@
+export { layTerm } from './layTerm'
+export type { Candidate, LaidLesson, Standing, TermAsk, TermWeek } from './layTerm'
+export { occasionsOf, practisedIn } from './occasions'
+export type { Occasion } from './occasions'
+export { mostTaken, termNeeds } from './shopping'
+export type { TermNeed } from './shopping'
+export { termAround, weeksOf, withFirstDay } from './weeks'

@@ -1,0 +1,26 @@
+import { randomUUID } from 'node:crypto'
+import { withThings } from '../../../core/kit'
+import { planFrom, type Plan } from '../../../core/lesson'
+import { termLessonsSchema } from '../../../schemas/termPlan'
+import { deskRoute } from '../../access/route'
+import { notFound } from '../../access/refusal'
+import { listThings } from '../../database/cupboard'
+import { addLesson } from '../../record/wholeLesson'
+import { findInvestigation } from '../../views/investigations'
+
+/** Makes a lesson on its day of each investigation of a term: all of them, or none. */
+export default deskRoute<'POST /api/term/lessons'>({ body: termLessonsSchema }, async ({ database, body, desk }) => {
+  const things = await listThings(database)
+  const plans: Plan[] = []
+  for (const { investigation, date } of body.lessons) {
+    const found = await findInvestigation(database, investigation)
+    if (!found) throw notFound('investigation')
+    plans.push({ ...withThings(planFrom(found.body, body.className, body.children, randomUUID), things), date })
+  }
+  const ids = await database.transaction(async (transaction) => {
+    const made: string[] = []
+    for (const plan of plans) made.push((await addLesson(transaction, plan, undefined, [], { desk })).id)
+    return made
+  })
+  return { ids }
+})

@@ -1,0 +1,38 @@
+import { choose, client, expect, expectAccessible, expectNothingSticksOut, test } from './house'
+
+test('a term is laid over the weeks, changed by hand, printed with what to buy, and made into lessons', async ({
+  page,
+  baseURL,
+}) => {
+  const { call, newLesson } = client(baseURL)
+  const { lesson } = await newLesson('soak-up-strips')
+  const plan = { ...lesson.plan, className: 'Whinchat', date: '2098-03-05', title: 'Strips of ours' }
+  await call('PUT', `/api/lessons/${lesson.id}/plan`, { plan, revision: lesson.revision })
+
+  await page.goto('/')
+  await page.getByRole('button', { name: 'More' }).click()
+  await page.getByText('Plan a term').click()
+  await choose(page.getByLabel('Class', { exact: true }), 'Whinchat')
+  await page.getByLabel('From', { exact: true }).fill('2098-03-03')
+  await page.getByLabel('to', { exact: true }).fill('2098-04-04')
+  const weeks = page.getByRole('list', { name: 'Week by week' }).getByRole('listitem')
+  await expect(weeks).toHaveCount(5)
+  await expect(weeks.first()).toContainText('Strips of ours')
+  await choose(page.getByLabel('Weekday'), 'On Thursdays')
+  const second = page.getByLabel('Investigation, Thu 13 Mar')
+  await choose(second, 'Froth tower')
+  await expect(weeks.nth(1)).toContainText('For the first time:')
+  await choose(page.getByLabel('Investigation, Thu 27 Mar'), 'Leave this week free')
+  await expect(weeks.nth(3)).toContainText('Week of Mon 24 Mar')
+  await expect(second).toBeVisible()
+  await expect(page.getByRole('table', { name: 'Not in the cupboard’s list' })).toContainText('Froth tower')
+  await expectAccessible(page, 'planning a term')
+  await expectNothingSticksOut(page, 'planning a term')
+
+  await page.getByRole('button', { name: 'Make 3 lessons' }).click()
+  await expect(weeks.nth(1).getByRole('link', { name: 'Froth tower' })).toBeVisible()
+  const shelf = async () => (await call<{ all: number }>('GET', '/api/lessons?className=Whinchat&archived=false')).body.all
+  expect(await shelf()).toBe(4)
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect.poll(shelf).toBe(1)
+})
