@@ -38,6 +38,7 @@ async function takeAll(): Promise<void> {
 
   await take(desk, 'shelf', '/', '.lesson')
   await take(desk, 'library', '/new', '.cards img')
+  await take(desk, 'term', '/term/plan', '.weeks li')
   await desk.setViewportSize({ width: 1280, height: 1190 })
   await desk.goto(application.base + at(sprouting, 'wonder'))
   await desk.getByRole('button', { name: /^Could we test it\? .*why is it yellow/ }).click()

@@ -29,7 +29,7 @@ async function aside() {
   await checkScripts({ types: 'types' })
   // Every bench once in a small size, so that none can rot unseen.
   await check('benches, in a small size', 'npx', ['tsx', 'scripts/bench.ts', '--small'])
-  return [await suite('postgres', vitest, quiet), await suite('start', vitest, quiet)]
+  return [await suite('postgres', vitest, quiet)]
 }
 
 async function alongside() {
@@ -39,6 +39,7 @@ async function alongside() {
     await suite('unit', vitest, quiet),
     await suite('components', vitest, quiet),
     await suite('browsers', vitest, quiet),
+    await suite('start', vitest, quiet),
   ]
   return [...first, await waiting, await suite('api', vitest)]
 }

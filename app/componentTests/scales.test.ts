@@ -2,7 +2,7 @@ import { renderToString } from 'vue/server-renderer'
 import { createSSRApp } from 'vue'
 import { describe, expect, it } from 'vitest'
 import { seededRandom } from '~~/core/chance'
-import { drawScale, LEVELS, SCALE_KINDS, type ScaleKind } from '~~/core/warmUps'
+import { drawScale, isUpright, LEVELS, SCALE_KINDS, type ScaleKind } from '~~/core/warmUps'
 import './mounting'
 import ScalePicture from '~/components/pieces/ScalePicture.vue'
 
@@ -25,7 +25,7 @@ function read(svg: string) {
 
 /** Where something lies along the scale, read off as an eye does: along its line, or round its dial from the bottom. */
 function placed(kind: ScaleKind, x: number, y: number): number {
-  if (kind !== 'dial') return ['cylinder', 'thermometer', 'force-meter'].includes(kind) ? -y : x
+  if (kind !== 'dial') return isUpright(kind) ? -y : x
   const turn = (Math.atan2(y - 150, x - 150) * 180) / Math.PI - 90
   return (turn + 720) % 360
 }

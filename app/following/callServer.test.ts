@@ -1,6 +1,6 @@
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import { soakUpPlan } from '../../test/soakUp'
-import { addressOf, callServer, messageOf, ServerRefusal } from './callServer'
+import { addressOf, callServer, holdWrites, messageOf, ServerRefusal } from './callServer'
 import { deskClosed } from './deskDoor'
 import { schoolDay, serverNow } from './serverClock'
 
@@ -52,6 +52,21 @@ describe('calling the server', () => {
     const body = { id: 'r', list: 'noticed' as const, text: 'it drips' }
     await callServer('POST /api/station/remarks', { body, token: 'abc', waited: -5000 })
     expect(asked[0]!.options.headers).toMatchObject({ authorization: 'Bearer abc', 'x-waited-ms': '0' })
+  })
+
+  it('asks but writes nothing while the page holds its writes, and says why', async () => {
+    serverThat(200, { lessons: [] })
+    holdWrites('This class is made up.')
+    const body = { investigation: null }
+    expect(await refused(callServer('POST /api/lessons', { body }))).toMatchObject({
+      code: 'made-up',
+      message: 'This class is made up.',
+    })
+    expect(asked).toEqual([])
+    await callServer('GET /api/term', { query: { from: '', to: '', className: '' } })
+    holdWrites(undefined)
+    await callServer('POST /api/lessons', { body })
+    expect(asked.map(({ options }) => options.method)).toEqual(['GET', 'POST'])
   })
 
   it('a line that hangs counts as away, whether nothing comes or the answer stops half way', async () => {
@@ -130,3 +145,18 @@ it('the day is the school’s, on a device of another year in another zone', asy
   await callServer('GET /api/investigations')
   expect(schoolDay()).toBe('2026-03-11')
 })
+
+/** Never run: the type check of everything fails where one of the marked lines does compile. */
+export async function refusedByTheCompiler(): Promise<void> {
+  const [path, body] = [{ lesson: 'l' }, { plan: soakUpPlan(), revision: 3 }]
+  const { revision } = await callServer('PUT /api/lessons/[lesson]/plan', { path, body })
+  // @ts-expect-error The answer has no such part.
+  const { version } = await callServer('PUT /api/lessons/[lesson]/plan', { path, body })
+  // @ts-expect-error The body lacks a part.
+  await callServer('PUT /api/lessons/[lesson]/plan', { path, body: { plan: soakUpPlan() } })
+  // @ts-expect-error The path lacks its lesson.
+  await callServer('PUT /api/lessons/[lesson]/plan', { body })
+  // @ts-expect-error There is no such address.
+  await callServer('GET /api/lessons/[lesson]/nowhere', { path })
+  expect([revision, version]).toEqual([])
+}

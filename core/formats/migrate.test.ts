@@ -97,3 +97,7 @@ it('what is not a plan comes back for the schema to refuse', () => {
     expect(planSchema.validate(migratePlan(nonsense, 1)).error).toBeDefined()
   }
 })
+
+it('a file that says a version before the first is taken for the first, at once', () => {
+  expect(migratePlan(planOfVersion1(), -1e15)).toEqual(migratePlan(planOfVersion1(), 1))
+})

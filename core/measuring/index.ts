@@ -22,7 +22,7 @@ export { FEWEST_WARM_UPS, timingWobbleOf, warmUpSignals, withTiming, withWarmUp 
 export type { Signal } from './warmUp'
 export { INSTRUMENTS, instrumentsFor, withInstrument } from './instruments'
 export type { Instrument } from './instruments'
-export { chanceOfSame, chanceOfSameNow } from './same'
+export { chanceOfSame, chanceOfSameNow, expectsTheSame } from './same'
 export { applyWay, waysToSee } from './ways'
 export type { Way } from './ways'
 export { measuringSd, readingSdOf, totalSd, trialSdOf } from './wobble'

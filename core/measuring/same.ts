@@ -49,6 +49,17 @@ function chiSquared(df: number, random: () => number): number {
 }
 
 /**
+ * Does the teacher expect that nothing differs: every condition to give the same result?
+ * @example expectsTheSame(soakUpPlan()) // => false
+ */
+export function expectsTheSame(plan: Plan): boolean {
+  const method = measuredCard(plan)?.method
+  if (method?.instrument !== 'number' || method.expectedLow === null) return false
+  const single = activeConditions(plan).flatMap(({ id }) => method.expected[id] ?? [])
+  return method.expectedLow === method.expectedHigh && single.every((value) => value === method.expectedLow)
+}
+
+/**
  * The same for a plan as it stands: what the class can say if nothing differs. One thing read before and after is compared with itself.
  * @returns undefined where no number is measured, or nobody said which difference matters
  * @example chanceOfSameNow(soakUpPlan()) // => undefined

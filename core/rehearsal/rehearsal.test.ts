@@ -3,7 +3,7 @@ import { INVESTIGATIONS } from '../../schemas/investigations'
 import { counter } from '../../test/ready'
 import { seededRandom } from '../chance'
 import { currentReadings } from '../record'
-import { emptyPlan, newMeasure, planFrom, withGroups, type Plan } from '../lesson'
+import { emptyPlan, newMeasure, planFrom, withGroups, type Method, type Plan } from '../lesson'
 import { changesToTry, drawClass, rehearse, trueOrder, tryingChanges, wellShare, withTried } from '.'
 
 const ready = (id: string, change: Partial<Plan> = {}): Plan => ({
@@ -72,6 +72,45 @@ describe('a rehearsal', () => {
     for (const { record } of classes) expect(new Set(record.readings.map(({ id }) => id)).size).toBe(record.readings.length)
     const left = classes.reduce((sum, { slips }) => sum + slips.left, 0)
     expect(mended).toHaveLength(classes.reduce((sum, { slips }) => sum + slips.made, 0) - left)
+  })
+
+  it('looks for the winner that the class looks for, and takes the weight of an empty container off', () => {
+    const withMethod = (change: Partial<Method>): Plan => {
+      const plan = guessed(40, 80, 4)
+      return { ...plan, measures: plan.measures.map((one) => ({ ...one, method: { ...one.method, ...change } })) }
+    }
+    for (const best of ['most', 'least'] as const) {
+      const plan = withMethod({ best })
+      expect(trueOrder(plan)!.winners).toEqual([best === 'most' ? 'carpet' : 'lino'])
+      expect(rehearse(plan, 60)!.wrong).toBe(0)
+    }
+    const weighed = withMethod({ unit: 'g', resolution: 1, weighsEmpty: true, empties: { lino: 300, carpet: 20 } })
+    expect(rehearse(weighed, 40)!.grades).toEqual(
+      rehearse({ ...weighed, measures: withMethod({ unit: 'g', resolution: 1 }).measures }, 40)!.grades,
+    )
+    expect([...trueOrder(weighed)!.results.values()]).toEqual([40, 80])
+  })
+
+  it('of a test over days says no end, and of one thing before and after goes by its own guess', () => {
+    const sprouts = rehearse(ready('sprout-watch'), 5)!
+    expect([sprouts.ends, sprouts.short.share]).toEqual([undefined, 0])
+    const itself = { ...guessed(40, 80, 4), kind: 'before-after' as const }
+    const alone = { ...itself, conditions: itself.conditions.slice(0, 1) }
+    expect(trueOrder(alone)!.results).toEqual(
+      new Map([
+        ['before', 40],
+        ['after', 80],
+      ]),
+    )
+    expect(rehearse(alone, 30)!.grades.clear).toBeGreaterThan(0.9)
+  })
+
+  it('what is read by the class’s clock ends with it in every class', () => {
+    const plan = ready('sugar-vanish')
+    const ends = Array.from({ length: 8 }, (_, seed) =>
+      drawClass({ ...plan, kind: 'over-time', watch: { ...plan.watch, unit: 'min', times: [2, 4, 6] } }, seededRandom(seed))!,
+    )
+    expect(ends.every(({ leftOut }) => leftOut === 0)).toBe(true)
   })
 
   it('every kind of test that ships can be rehearsed', () => {

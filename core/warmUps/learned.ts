@@ -1,6 +1,7 @@
 import { sampleStandardDeviation } from 'simple-statistics'
-import type { Method } from '../lesson'
-import { withoutNoise } from '../quantity'
+import { measuredCard, withMethod, type Method, type Plan } from '../lesson'
+import { outlookOf, type LearnedWobble } from '../measuring'
+import { unitOf, withoutNoise } from '../quantity'
 
 /** Fewer tries say nothing of how well a class reads. */
 export const FEWEST_TRIES = 10
@@ -38,4 +39,36 @@ export function withReadingSkill<Of extends Pick<Method, 'resolution' | 'reading
   { wobble }: ReadingSkill,
 ): Of {
   return { ...method, readingWobble: withoutNoise(Number((wobble * method.resolution).toPrecision(3))) }
+}
+
+/** What the class's own wobble changes in a plan: how many repeats make it clear nine times in ten, before and with it. */
+export interface SkillChange {
+  /** False while nobody has said what is expected, so that no number of repeats can be told. */
+  foreseen: boolean
+  before: number | undefined
+  after: number | undefined
+}
+
+/**
+ * What taking the class's own reading wobble would change.
+ * @param learned what the class's readings of this lesson show
+ * @returns undefined where nothing is read from marks, or where the plan has this wobble already
+ * @example skillChange(soakUpPlan(), { tries: 20, wobble: 0, slips: 0 })!.after // => 2
+ */
+export function skillChange(plan: Plan, skill: ReadingSkill, learned?: LearnedWobble): SkillChange | undefined {
+  const method = measuredCard(plan)?.method
+  if (!method || !isReadFromMarks(method)) return undefined
+  if (withReadingSkill(method, skill).readingWobble === method.readingWobble) return undefined
+  const before = outlookOf(plan, learned)
+  const after = outlookOf(
+    withMethod(plan, (own) => withReadingSkill(own, skill)),
+    learned,
+  )
+  return { foreseen: before !== undefined, before: before?.needed, after: after?.needed }
+}
+
+/** Not from digits, which nobody misreads by a mark, and not counted or timed. */
+function isReadFromMarks({ instrument, unit, readingWobble }: Method): boolean {
+  const { dimension } = unitOf(unit)
+  return instrument === 'number' && dimension !== 'time' && dimension !== 'number' && readingWobble !== 0
 }

@@ -65,6 +65,14 @@ export function drawWobble(random: Random): WobblePuzzle {
   return { heaps: [heap(0), heap(difference)], difference }
 }
 
+/**
+ * Does a bet on a difference, or on none, miss what is behind the heaps?
+ * @example isFooledBy({ difference: 0 }, true) // => true
+ */
+export function isFooledBy({ difference }: Pick<WobblePuzzle, 'difference'>, saidReal: boolean): boolean {
+  return saidReal !== difference > 0
+}
+
 /** Things that move, to be counted: each goes its own way through a field of 100 x 60. */
 export interface Moving {
   x: number

@@ -73,7 +73,18 @@ const USUAL: Record<
 export const LEVELS = ['numbers', 'marks', 'between'] as const
 export type Level = (typeof LEVELS)[number]
 
-/** Where the eye is that looks at it: too high or too low it sees the wrong mark, since the pointer stands before the scale. */
+/** Those that stand upright, whose marks are on the glass or the tube before what they show. */
+const UPRIGHT: ScaleKind[] = ['cylinder', 'thermometer', 'force-meter']
+
+/**
+ * Does it stand upright, so that the eye can be too high or too low?
+ * @example isUpright('dial') // => false
+ */
+export function isUpright(kind: ScaleKind): boolean {
+  return UPRIGHT.includes(kind)
+}
+
+/** Where the eye is that looks at it: from above it looks through a mark that is too high, from below through one that is too low. */
 export const EYES = ['above', 'level', 'below'] as const
 export type Eye = (typeof EYES)[number]
 
@@ -89,7 +100,7 @@ const PARALLAX = 2
 
 /**
  * A scale to read, fresh for every drawing of the random numbers.
- * @param eyes whether the eye may stand too high or too low
+ * @param eyes whether the eye may stand too high or too low, at an upright one
  * @example drawScale('ruler', 'marks', seededRandom(3)).scale.unit // => 'cm'
  */
 export function drawScale(kind: ScaleKind, level: Level, random: Random, { eyes = false } = {}): ScaleTask {
@@ -109,7 +120,7 @@ export function drawScale(kind: ScaleKind, level: Level, random: Random, { eyes 
   const candidates = level === 'numbers' ? inner.filter(({ label }) => label !== undefined) : inner
   const mark = candidates[pick(0, candidates.length - 1)]!
   const value = level === 'between' ? withoutNoise(mark.value + step / 2) : mark.value
-  return { scale, value, eye: eyes ? EYES[pick(0, EYES.length - 1)]! : 'level' }
+  return { scale, value, eye: eyes && isUpright(kind) ? EYES[pick(0, EYES.length - 1)]! : 'level' }
 }
 
 /**
@@ -118,7 +129,7 @@ export function drawScale(kind: ScaleKind, level: Level, random: Random, { eyes 
  *   // => true
  */
 export function seenFrom({ scale, value }: Pick<ScaleTask, 'scale' | 'value'>, eye: Eye): number {
-  const away = eye === 'above' ? -PARALLAX : eye === 'below' ? PARALLAX : 0
+  const away = eye === 'above' ? PARALLAX : eye === 'below' ? -PARALLAX : 0
   return withoutNoise(value + away * scale.step)
 }
 

@@ -1,12 +1,13 @@
 import { describe, expect, it } from 'vitest'
 import { soakUpPlan } from '../../test/ready'
 import { seededRandom } from '../chance'
-import { measuredCard } from '../lesson'
+import { measuredCard, withMethod } from '../lesson'
 import {
   drawFair,
   drawMoving,
   drawScale,
   drawWobble,
+  isUpright,
   judgeFair,
   judgeScale,
   LEVELS,
@@ -15,6 +16,7 @@ import {
   readingSkill,
   SCALE_KINDS,
   scaleOf,
+  skillChange,
   withReadingSkill,
 } from '.'
 
@@ -36,6 +38,7 @@ describe('scales', () => {
     for (const kind of SCALE_KINDS)
       for (const level of LEVELS) {
         const tasks = Array.from({ length: 40 }, () => drawScale(kind, level, random, { eyes: true }))
+        if (!isUpright(kind)) expect(tasks.every(({ eye }) => eye === 'level')).toBe(true)
         expect(new Set(tasks.map(({ value, scale }) => `${value}/${scale.step}/${scale.from}`)).size).toBeGreaterThan(8)
         for (const { scale, value } of tasks) {
           expect(value).toBeGreaterThan(scale.from)
@@ -49,7 +52,7 @@ describe('scales', () => {
 
   it('an eye that is too high or too low reads the wrong mark, one that is level the right one', () => {
     const task = { scale: scaleOf({ kind: 'thermometer', unit: 'degC', from: 0, to: 50, step: 1 }), value: 21 }
-    expect([seenFrom(task, 'above'), seenFrom(task, 'level'), seenFrom(task, 'below')]).toEqual([19, 21, 23])
+    expect([seenFrom(task, 'above'), seenFrom(task, 'level'), seenFrom(task, 'below')]).toEqual([23, 21, 19])
     expect(judgeScale(task, 21.4)).toEqual({ right: true, error: 0.4 })
     expect(judgeScale(task, 19)).toEqual({ right: false, error: -2 })
   })
@@ -63,6 +66,24 @@ describe('what the class’s tries teach', () => {
     expect(skill.wobble).toBeCloseTo(0.559, 3)
     const method = measuredCard(soakUpPlan())!.method
     expect(withReadingSkill({ ...method, resolution: 2 }, skill).readingWobble).toBeCloseTo(1.12, 2)
+  })
+
+  it('is told with what it changes, and not where nothing is read from marks or where it stands in the plan already', () => {
+    const skill = { tries: 20, wobble: 40, slips: 0 }
+    const change = skillChange(soakUpPlan(), skill)!
+    expect(change).toEqual({ foreseen: true, before: 2, after: 4 })
+    const taken = withMethod(soakUpPlan(), (method) => withReadingSkill(method, skill))
+    expect(skillChange(taken, skill)).toBeUndefined()
+    for (const none of [{ readingWobble: 0 }, { unit: 's' as const }, { unit: 'count' as const }, { instrument: 'words' as const }])
+      expect(
+        skillChange(
+          withMethod(soakUpPlan(), (method) => ({ ...method, ...none })),
+          skill,
+        ),
+        JSON.stringify(none),
+      ).toBeUndefined()
+    const unsaid = withMethod(soakUpPlan(), (method) => ({ ...method, expected: {}, expectedLow: null, expectedHigh: null }))
+    expect(skillChange(unsaid, skill)).toEqual({ foreseen: false, before: undefined, after: undefined })
   })
 })
 

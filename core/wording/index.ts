@@ -35,7 +35,16 @@ export {
   sureSentences,
   unfairSentences,
 } from './evidence'
-export { bestWords, clearWords, neededWords, adviserFigure, THINGS_WORDS, thingsMeaning, wobbleSourceWords } from './things'
+export {
+  bestWords,
+  clearWords,
+  neededWords,
+  sameWords,
+  adviserFigure,
+  THINGS_WORDS,
+  thingsMeaning,
+  wobbleSourceWords,
+} from './things'
 export { ORDER_WORDS, orderLine, trialNumbers } from './order'
 export { FIRST_WORDS_OF_SENTENCE, sentenceStarters } from './starters'
 export { fairWords } from './fairness'
@@ -204,12 +213,15 @@ export {
   triedWords,
 } from './rehearsal'
 export {
+  clockAnswer,
+  countAnswer,
   drawnAnswer,
   EYE_WORDS,
   eyeLines,
   fairAnswer,
   fooledWords,
   LEVEL_WORDS,
+  offWords,
   SCALE_WORDS,
   scaleAnswer,
   scaleEntry,

@@ -23,6 +23,16 @@ export function clearWords({ clear }: Pick<Outlook, 'clear'>): string {
   return `As planned it comes out clear in ${chanceWords(clear)} classes like yours.`
 }
 
+/**
+ * How often a class can say that nothing differs, where the teacher expects just that.
+ * @example sameWords(undefined) // => 'You expect no difference. Say on the card from which difference on it would matter, and see how surely the class can say “the same”.'
+ */
+export function sameWords(chance: number | undefined): string {
+  if (chance === undefined)
+    return 'You expect no difference. Say on the card from which difference on it would matter, and see how surely the class can say “the same”.'
+  return `You expect no difference. If there is none, ${chanceWords(chance)} classes like yours can say “the same”.`
+}
+
 /** The two other chances, told apart. `'The best one is best in 97 in 100 classes, and in 71 in 100 single groups.'` */
 export function bestWords({ bestInClass, bestInGroup, byPlaces, shares }: Outlook): string {
   const best = byPlaces ? 'The first one comes first' : 'The best one comes out best'

@@ -58,14 +58,19 @@ export function predictionSentence(plan: Plan, prediction: Pick<Prediction, 'as'
   return `If we change ${changedFactor(plan)?.name ?? 'it'}, then ${that}${because}.`
 }
 
-/** The words of this lesson for a wall or a table: the class's own words for its variables first, then the words of testing. */
-export function wordMat(plan: Plan): { word: string; meaning: string }[] {
+/**
+ * The words of this lesson for a wall or a table: the class's own words for its variables first, then those of what is investigated, then
+ * the words of testing.
+ * @param about words of the investigation, with what they mean
+ */
+export function wordMat(plan: Plan, about: { word: string; meaning: string }[] = []): { word: string; meaning: string }[] {
   const words = variableWords(plan)
   const conditions = activeConditions(plan).map(({ id }) => `${letterOf(plan, id)} ${nameOfCondition(plan, id)}`)
   return [
     { word: words.changed, meaning: changedFactor(plan)?.name ?? '…' },
     { word: words.measured, meaning: measuredCard(plan)?.name ?? '…' },
     { word: words.kept, meaning: list(keptFactors(plan).map(({ name }) => name)) || '…' },
+    ...about,
     {
       word: 'Condition',
       meaning: conditions.length > 0 ? `one of the things we compare: ${list(conditions)}` : 'one of the things we compare',

@@ -11,9 +11,9 @@ it('a try at a scale is answered with what it shows, and with the eye where that
   expect(scaleEntry('21,5', 'degC')).toBe(21.5)
   expect(scaleEntry('warm', 'degC')).toBeUndefined()
   expect(plain(scaleAnswer(task, 21))).toBe('Right: 21 °C. One small mark is 1 °C.')
-  expect(plain(scaleAnswer(task, 19))).toBe('The eye sees 19 °C, because it is not level. It shows 21 °C.')
+  expect(plain(scaleAnswer(task, 23))).toBe('The eye sees 23 °C, because it is not level. It shows 21 °C.')
   expect(plain(scaleAnswer(task, 12))).toBe('It shows 21 °C. One small mark is 1 °C.')
-  expect(eyeLines(task).map(plain)).toContain('The eye is too low: it reads 23 °C.')
+  expect(eyeLines(task).map(plain)).toContain('The eye is too low: it reads 19 °C.')
   const cylinder = scaleOf({ kind: 'cylinder', unit: 'mL', from: 0, to: 250, step: 5 })
   expect(plain(drawnAnswer({ scale: cylinder, value: 217.5 }))).toBe('217.5 mL (one mark is 5 mL)')
 })
@@ -30,13 +30,20 @@ it('puzzles are answered with what was missed, and a bet with what was behind it
   expect(fairAnswer(puzzle, { right: false, missed: ['the water'], wrongly: ['the width'] })).toBe(
     'Look again: the water changed too; the width stayed the same.',
   )
-  expect(wobbleAnswer(0, true)).toBe('Fooled. Both came out of one hat: only wobble.')
+  expect(wobbleAnswer({ difference: 0 }, true)).toBe('Fooled. Both came out of one hat: only wobble.')
   expect(fooledWords(3, 10)).toMatch(/^Fooled 3 times out of 10\./)
 })
 
 it('the class’s own wobble is said with what it changes', () => {
   const skill = { tries: 23, wobble: 0.42, slips: 0 }
-  expect(skillWords(skill, 3, 4)).toBe('With your wobble of 0.42 marks, from 23 tries: 4 repeats instead of 3.')
-  expect(skillWords(skill, 3, 3)).toBe('With your wobble of 0.42 marks, from 23 tries: 3 repeats, as before.')
-  expect(skillWords(skill, 3, undefined)).toContain('no number of repeats')
+  expect(skillWords(skill, { foreseen: true, before: 3, after: 4 })).toBe(
+    'With your wobble of 0.42 marks, from 23 tries: 4 repeats instead of 3.',
+  )
+  expect(skillWords(skill, { foreseen: true, before: 3, after: 3 })).toBe(
+    'With your wobble of 0.42 marks, from 23 tries: 3 repeats, as before.',
+  )
+  expect(skillWords(skill, { foreseen: true, before: 3, after: undefined })).toContain('no number of repeats')
+  expect(skillWords(skill, { foreseen: false, before: undefined, after: undefined })).toBe(
+    'With your wobble of 0.42 marks, from 23 tries.',
+  )
 })

@@ -1,6 +1,7 @@
-import { readQuantity, withUnit, writeNumber, type UnitCode } from '../quantity'
+import { readQuantity, withUnit, writeNumber, writeShort, type UnitCode } from '../quantity'
 import {
   EYES,
+  isFooledBy,
   judgeScale,
   seenFrom,
   type Eye,
@@ -8,6 +9,8 @@ import {
   type ReadingSkill,
   type ScaleKind,
   type ScaleTask,
+  type SkillChange,
+  type WobblePuzzle,
 } from '../warmUps'
 import { counted, list } from './names'
 
@@ -87,11 +90,25 @@ export function fairAnswer(
   return `Look again: ${parts.join('; ')}.`
 }
 
+/** How far off a clock was stopped. `offWords(-0.42) // '0.42 s too short'` */
+export function offWords(seconds: number): string {
+  return `${withUnit(writeShort(Number(Math.abs(seconds).toFixed(2))), 's')} too ${seconds > 0 ? 'long' : 'short'}`
+}
+
+/** What came of stopping a clock. `clockAnswer(10.5, 10) // 'It was 10.5 s: 0.5 s too long.'` */
+export function clockAnswer(took: number, goal: number): string {
+  return `It was ${withUnit(writeShort(Number(took.toFixed(2))), 's')}: ${offWords(took - goal)}.`
+}
+
+/** What came of counting. `countAnswer(11, 12) // 'Not quite: 12. Counting twice and comparing helps.'` */
+export function countAnswer(said: number, all: number): string {
+  return `${said === all ? 'Right' : 'Not quite'}: ${all}. Counting twice and comparing helps.`
+}
+
 /** What came of a bet on two heaps. */
-export function wobbleAnswer(difference: number, saidReal: boolean): string {
-  const real = difference > 0
-  const truth = real ? 'There was a real difference behind them.' : 'Both came out of one hat: only wobble.'
-  return `${real === saidReal ? 'Right.' : 'Fooled.'} ${truth}`
+export function wobbleAnswer({ difference }: Pick<WobblePuzzle, 'difference'>, saidReal: boolean): string {
+  const truth = difference > 0 ? 'There was a real difference behind them.' : 'Both came out of one hat: only wobble.'
+  return `${isFooledBy({ difference }, saidReal) ? 'Fooled.' : 'Right.'} ${truth}`
 }
 
 /** How often a class was fooled. `'Fooled 3 times out of 10.'` */
@@ -100,8 +117,9 @@ export function fooledWords(fooled: number, bets: number): string {
 }
 
 /** What the class's own tries at reading change in the plan. `'With your wobble of 0.4 marks, from 23 tries: 4 repeats instead of 3.'` */
-export function skillWords({ tries, wobble }: ReadingSkill, before: number | undefined, after: number | undefined): string {
+export function skillWords({ tries, wobble }: ReadingSkill, { foreseen, before, after }: SkillChange): string {
   const own = `With your wobble of ${Number(wobble.toPrecision(2))} marks, from ${counted(tries, 'try', 'tries')}`
+  if (!foreseen) return `${own}.`
   if (after === undefined) return `${own}: no number of repeats makes this clear; look for another way.`
   if (before === undefined) return `${own}: ${counted(after, 'repeat')}.`
   if (before === after) return `${own}: ${counted(after, 'repeat')}, as before.`

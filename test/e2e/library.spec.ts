@@ -99,7 +99,6 @@ test('a lesson is rehearsed: how often it works, what would help, and one made-u
   }
   await expect(page.getByText(/Kitchen roll came first with an average of/).first()).toBeVisible()
   await page.getByRole('textbox', { name: 'Our conclusion' }).fill('We found it.')
-  await page.getByRole('button', { name: 'Keep as a draft' }).click()
   await expect(page.getByText('This class is made up: nothing is written down.', { exact: false })).toBeVisible()
 
   await page.getByRole('button', { name: 'Print and files' }).click()
@@ -117,7 +116,9 @@ test('a lesson is rehearsed: how often it works, what would help, and one made-u
 
   await page.getByRole('button', { name: 'Put it away' }).first().click()
   await expect(mark).toBeHidden()
-  const { record } = await open(lesson.id)
+  const { record, lesson: after } = await open(lesson.id)
+  // Not even word by word on the real board.
+  expect(after.board.draft).toBe('')
   expect([record.readings, record.predictions, record.conclusions]).toEqual([[], [], []])
 })
 

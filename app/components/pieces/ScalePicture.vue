@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { seenFrom, type Eye, type Mark, type Scale } from '~~/core/warmUps'
+import { isUpright, seenFrom, type Eye, type Mark, type Scale } from '~~/core/warmUps'
 import { unitOf } from '~~/core/quantity'
 
 /**
@@ -8,7 +8,7 @@ import { unitOf } from '~~/core/quantity'
  */
 const props = defineProps<{ scale: Scale; value: number; eye?: Eye | undefined; label: string }>()
 /** Which way its marks run. */
-const upright = computed(() => ['cylinder', 'thermometer', 'force-meter'].includes(props.scale.kind))
+const upright = computed(() => isUpright(props.scale.kind))
 const round = computed(() => props.scale.kind === 'dial')
 const LENGTH = 300
 const START = 34
@@ -22,7 +22,9 @@ const onDial = (value: number, radius: number) => ({
   x: DIAL.x + radius * Math.cos(turn(value)),
   y: DIAL.y + radius * Math.sin(turn(value)),
 })
-const box = computed(() => (round.value ? '0 0 300 300' : upright.value ? '0 0 190 372' : '0 0 368 124'))
+const box = computed(() =>
+  round.value ? '0 0 300 300' : upright.value ? (props.eye ? '0 -64 190 500' : '0 0 190 372') : '0 0 368 124',
+)
 
 function lineOf({ value, size }: Mark) {
   if (round.value) {
@@ -40,10 +42,15 @@ const labels = computed(() => props.scale.marks.filter(({ label }) => label !== 
 const level = computed(() => along(props.value))
 const pointer = computed(() => onDial(props.value, DIAL.radius - 16))
 const symbol = computed(() => unitOf(props.scale.unit).symbol)
-/** The line of sight of an eye that looks at the pointer, to the mark that it sees behind it. */
-const sight = computed(() =>
-  props.eye && !round.value ? along(seenFrom({ scale: props.scale, value: props.value }, props.eye)) : undefined,
-)
+/** The line of sight from what the instrument shows, through the mark that the eye sees before it. */
+const SHOWN_AT = 30
+const MARK_AT = 83
+const EYE_AT = 160
+const eyeLevel = computed(() => {
+  if (!props.eye || !upright.value) return undefined
+  const seen = along(seenFrom({ scale: props.scale, value: props.value }, props.eye))
+  return level.value + ((seen - level.value) * (EYE_AT - SHOWN_AT)) / (MARK_AT - SHOWN_AT)
+})
 </script>
 
 <template>
@@ -103,10 +110,10 @@ const sight = computed(() =>
     </template>
     <line v-else-if="upright" x1="20" :y1="level" x2="96" :y2="level" class="pointer" data-pointer />
     <line v-else :x1="level" y1="24" :x2="level" y2="106" class="pointer" data-pointer />
-    <g v-if="sight !== undefined && upright">
-      <line x1="30" :y1="level" x2="160" :y2="2 * level - sight + (level - sight) * 2.2" class="sight" stroke-dasharray="4 4" />
-      <circle cx="164" :cy="2 * level - sight + (level - sight) * 2.4" r="9" class="body" />
-      <circle cx="161" :cy="2 * level - sight + (level - sight) * 2.4" r="3.5" class="hub" />
+    <g v-if="eyeLevel !== undefined">
+      <line :x1="SHOWN_AT" :y1="level" :x2="EYE_AT" :y2="eyeLevel" class="sight" stroke-dasharray="4 4" />
+      <circle :cx="EYE_AT + 4" :cy="eyeLevel" r="9" class="body" />
+      <circle :cx="EYE_AT + 1" :cy="eyeLevel" r="3.5" class="hub" />
     </g>
   </svg>
 </template>

@@ -1,9 +1,18 @@
 <script setup lang="ts">
-import { BOUNDS, activeConditions, withMethod } from '~~/core/lesson'
-import { readingSkill, withReadingSkill, type ReadingSkill } from '~~/core/warmUps'
+import { BOUNDS, activeConditions } from '~~/core/lesson'
+import { readingSkill, skillChange, withReadingSkill, type ReadingSkill } from '~~/core/warmUps'
 import { benchFigures, hasBench } from '~~/core/benches'
 import { learnedWobble } from '~~/core/evidence'
-import { applyWay, expectedUnit, outlookOf, waysToSee, WANTED_CHANCE, withExpected } from '~~/core/measuring'
+import {
+  applyWay,
+  chanceOfSameNow,
+  expectedUnit,
+  expectsTheSame,
+  outlookOf,
+  waysToSee,
+  WANTED_CHANCE,
+  withExpected,
+} from '~~/core/measuring'
 import { practiceFigures } from '~~/core/record'
 import { unitOf } from '~~/core/quantity'
 import {
@@ -12,6 +21,7 @@ import {
   clearWords,
   counted,
   neededWords,
+  sameWords,
   skillWords,
   SOURCE_WORDS,
   wayChance,
@@ -43,15 +53,11 @@ async function lookAtWarmUps(): Promise<void> {
   const answer = await callServer('GET /api/lessons/[lesson]/warm-ups', { path }).catch(() => undefined)
   skill.value = answer && readingSkill(answer.errors)
 }
-const read = computed(() => method.value?.instrument === 'number' && !timed.value && skill.value)
-const withSkill = computed(() => {
-  if (!read.value) return undefined
-  const after = outlookOf(
-    withMethod(plan.value, (own) => withReadingSkill(own, read.value as ReadingSkill)),
-    learned.value,
-  )
-  return skillWords(read.value, outlook.value?.needed, after?.needed)
+const ownSkill = computed(() => {
+  const change = skill.value && skillChange(plan.value, skill.value, learned.value)
+  return change && skillWords(skill.value!, change)
 })
+const same = computed(() => (expectsTheSame(plan.value) ? sameWords(chanceOfSameNow(plan.value, learned.value)) : undefined))
 const takeSkill = () => editMethod((own) => withReadingSkill(own, skill.value!))
 const WarmUp = defineAsyncComponent(() => import('~/components/plan/WarmUp.vue'))
 
@@ -144,7 +150,7 @@ function take(from: 'practice' | 'bench'): void {
           </dd>
           <dd class="hint from">
             <NuxtLink :to="`/warm-ups/${lesson.id}`" target="_blank">Warm-ups for the class</NuxtLink>
-            <template v-if="withSkill"> · {{ withSkill }} <LinkBtn @click="takeSkill">Take that wobble</LinkBtn></template>
+            <template v-if="ownSkill"> · {{ ownSkill }} <LinkBtn @click="takeSkill">Take that wobble</LinkBtn></template>
           </dd>
         </dl>
         <div v-if="outlook" class="answer min-w-0">
@@ -166,6 +172,7 @@ function take(from: 'practice' | 'bench'): void {
             </li>
           </ul>
         </div>
+        <p v-else-if="same" class="answer min-w-0">{{ same }}</p>
         <p v-else class="hint answer min-w-0">
           {{
             activeConditions(plan).length < 2

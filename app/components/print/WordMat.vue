@@ -3,14 +3,22 @@ import type { Plan } from '~~/core/lesson'
 import { question, wordMat } from '~~/core/wording'
 
 /** The words of this lesson, large, for the wall or the middle of a table. */
-defineProps<{ plan: Plan }>()
+const props = defineProps<{ plan: Plan }>()
+/** What a ready investigation has for children; one from nothing has none. */
+const about = shallowRef<{ word: string; meaning: string }[]>([])
+onMounted(async () => {
+  const { investigation } = props.plan
+  if (investigation === null) return
+  const inside = await callServer('GET /api/investigations/[investigation]', { path: { investigation } }).catch(() => undefined)
+  about.value = inside?.teaching.words ?? []
+})
 </script>
 
 <template>
   <section>
     <h1 class="mb-5mm text-19pt">{{ question(plan) }}</h1>
     <dl>
-      <div v-for="(one, place) in wordMat(plan)" :key="one.word" class="keep-together" :class="{ own: place < 3 }">
+      <div v-for="(one, place) in wordMat(plan, about)" :key="one.word" class="keep-together" :class="{ own: place < 3 }">
         <dt class="text-17pt font-bold">{{ one.word }}</dt>
         <dd class="text-12.5pt">{{ one.meaning }}</dd>
       </div>

@@ -10,7 +10,7 @@ onMounted(async () => {
 
 async function notNow(): Promise<void> {
   lesson.value = null
-  await callServer('DELETE /api/demo/walk').catch(() => undefined)
+  await callServer('DELETE /api/demo/walk', { leaving: true }).catch(() => undefined)
 }
 </script>
 

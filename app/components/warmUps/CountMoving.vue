@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { seededRandom } from '~~/core/chance'
 import { drawMoving, movedTo } from '~~/core/warmUps'
-import { scaleEntry } from '~~/core/wording'
+import { countAnswer, scaleEntry } from '~~/core/wording'
 
 /** Count what moves. Whoever wants no movement on the screen counts the same things standing still. */
 const seed = ref(freshSeed())
@@ -47,9 +47,7 @@ function check(): void {
         said === undefined ? 'Check' : 'Next one'
       }}</MainBtn>
     </div>
-    <p v-if="said !== undefined" class="text-lead" role="status">
-      {{ said === things.length ? 'Right' : 'Not quite' }}: {{ things.length }}. Counting twice and comparing helps.
-    </p>
+    <p v-if="said !== undefined" class="text-lead" role="status">{{ countAnswer(said, things.length) }}</p>
   </form>
 </template>
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { seededRandom } from '~~/core/chance'
-import { drawScale, judgeScale, LEVELS, SCALE_KINDS, type Level, type ScaleKind } from '~~/core/warmUps'
+import { drawScale, isUpright, judgeScale, LEVELS, SCALE_KINDS, type Level, type ScaleKind } from '~~/core/warmUps'
 import { EYE_WORDS, eyeLines, LEVEL_WORDS, SCALE_WORDS, scaleAnswer, scaleEntry, scaleQuestion } from '~~/core/wording'
 
 /** Read the scale: another one each time, and why it was wrong. Every try is told with how many marks it was off, and with nobody's name. */
@@ -8,10 +8,12 @@ const emit = defineEmits<{ tried: [error: number] }>()
 const kind = ref<ScaleKind>('ruler')
 const level = ref<Level>('marks')
 const eyes = ref(false)
+/** Only of what stands upright can the eye be too high or too low. */
+const withEye = computed(() => eyes.value && isUpright(kind.value))
 const seed = ref(freshSeed())
 const text = ref('')
 const entered = ref<number>()
-const task = computed(() => drawScale(kind.value, level.value, seededRandom(seed.value), { eyes: eyes.value }))
+const task = computed(() => drawScale(kind.value, level.value, seededRandom(seed.value), { eyes: withEye.value }))
 const answer = computed(() => (entered.value === undefined ? undefined : scaleAnswer(task.value, entered.value)))
 const read = computed(() => scaleEntry(text.value, task.value.scale.unit))
 watch([kind, level, eyes], next)
@@ -38,14 +40,14 @@ function next(): void {
         :options="SCALE_KINDS.map((value) => ({ value, title: SCALE_WORDS[value] }))"
       />
       <ChoiceField v-model="level" label="How fine" :options="LEVELS.map((value) => ({ value, title: LEVEL_WORDS[value] }))" />
-      <TickField v-model="eyes" label="with an eye" />
+      <TickField v-if="isUpright(kind)" v-model="eyes" label="with an eye" />
     </div>
     <div class="task">
       <ScalePicture
         :scale="task.scale"
         :value="task.value"
-        :eye="eyes ? task.eye : undefined"
-        :label="`${SCALE_WORDS[kind]} to read${eyes ? `. ${EYE_WORDS[task.eye]}.` : ''}`"
+        :eye="withEye ? task.eye : undefined"
+        :label="`${SCALE_WORDS[kind]} to read${withEye ? `. ${EYE_WORDS[task.eye]}.` : ''}`"
       />
       <form ref="field" class="grid gap-wide content-start" @submit.prevent="check">
         <p class="text-large">{{ scaleQuestion(task) }}</p>
@@ -59,7 +61,7 @@ function next(): void {
         />
         <MainBtn type="submit" :disabled="entered === undefined && read === undefined">{{ answer ? 'Next one' : 'Check' }}</MainBtn>
         <p v-if="answer" class="text-lead" role="status">{{ answer }}</p>
-        <ul v-if="answer && eyes">
+        <ul v-if="answer && withEye">
           <li v-for="line in eyeLines(task)" :key="line">{{ line }}</li>
         </ul>
       </form>

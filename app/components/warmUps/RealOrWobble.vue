@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { seededRandom } from '~~/core/chance'
-import { drawWobble } from '~~/core/warmUps'
+import { drawWobble, isFooledBy } from '~~/core/warmUps'
 import { fooledWords, wobbleAnswer } from '~~/core/wording'
 
 /** Real or wobble? Two heaps of dots; would you bet on a difference? */
@@ -18,7 +18,7 @@ const along = (value: number) => 10 + (280 * (value - range.value.low)) / (range
 function bet(real: boolean): void {
   said.value = real
   bets.value += 1
-  if (real !== puzzle.value.difference > 0) fooled.value += 1
+  if (isFooledBy(puzzle.value, real)) fooled.value += 1
 }
 function next(): void {
   ;[seed.value, said.value] = [freshSeed(), undefined]
@@ -47,7 +47,7 @@ function next(): void {
       </template>
       <MainBtn v-else @click="next">Next one</MainBtn>
     </div>
-    <p v-if="said !== undefined" class="text-lead" role="status">{{ wobbleAnswer(puzzle.difference, said) }}</p>
+    <p v-if="said !== undefined" class="text-lead" role="status">{{ wobbleAnswer(puzzle, said) }}</p>
     <p v-if="bets > 2" class="soft">{{ fooledWords(fooled, bets) }}</p>
   </div>
 </template>

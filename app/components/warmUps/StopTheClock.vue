@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { writeShort } from '~~/core/quantity'
+import { clockAnswer, offWords } from '~~/core/wording'
 
 /** Stop the clock at a number of seconds without seeing it; then see how far off. */
 const AT = [5, 8, 10, 12]
@@ -17,7 +17,6 @@ function press(): void {
   began.value = undefined
   all.value = [...all.value, took.value - goal.value]
 }
-const words = (seconds: number) => `${writeShort(Number(Math.abs(seconds).toFixed(2)))} s too ${seconds > 0 ? 'long' : 'short'}`
 </script>
 
 <template>
@@ -30,9 +29,7 @@ const words = (seconds: number) => `${writeShort(Number(Math.abs(seconds).toFixe
     />
     <p class="text-large">Start, count in your head, and stop at {{ goal }} seconds.</p>
     <MainBtn size="x-large" @click="press">{{ began === undefined ? 'Start' : 'Stop' }}</MainBtn>
-    <p v-if="took !== undefined" class="text-lead" role="status">
-      It was {{ writeShort(Number(took.toFixed(2))) }} s: {{ words(took - goal) }}.
-    </p>
-    <p v-if="all.length > 1" class="soft">{{ all.map(words).join(' · ') }}</p>
+    <p v-if="took !== undefined" class="text-lead" role="status">{{ clockAnswer(took, goal) }}</p>
+    <p v-if="all.length > 1" class="soft">{{ all.map(offWords).join(' · ') }}</p>
   </div>
 </template>
