@@ -78,8 +78,6 @@ async function takeAll(): Promise<void> {
   await take(paper, 'report', `/print/${finished!.lesson.id}/report`, '.paper-chart svg')
   await take(paper, 'tray-labels', `/print/${finished!.lesson.id}/labels`, '.label')
 
-  await take(paper, 'group-sheet', `/print/${finished!.lesson.id}/planning`, '.sheet-page')
-
   const station = await newPage({ width: 390, height: 844 })
   await station.goto(`${application.base}/station?code=${encodeURIComponent(finished!.lesson.code)}`)
   await station.getByRole('button', { name: 'Fir' }).click()

@@ -138,7 +138,7 @@ async function written(readings: NewReading[]): Promise<void> {
         <div v-if="warming" class="work" :inert="locked">
           <h1 class="sr-only">Warm-up</h1>
           <WarmUpPlay :plan="plan" @tried="station.warmUp" />
-          <p><VBtn @click="warming = false">Back to our work</VBtn></p>
+          <p class="mt-wide"><VBtn @click="warming = false">Back to our work</VBtn></p>
         </div>
         <div v-else class="work" :inert="locked">
           <StationWonder

@@ -309,7 +309,7 @@ test('no page is wider than a window of 320, and no letter at the desk is smalle
   const { id } = await demoLesson(baseURL)
   const parts = ['sure', 'table', 'odd', 'predictions', 'by-hand'].map((part) => `results?part=${part}`)
   const desk = [...STOPS, ...parts].map((stop) => `/lesson/${id}/${stop}`)
-  const pages = ['/', '/new', '/cupboard', '/term', `/journal/${id}`, ...desk, `/board/${id}`, '/station']
+  const pages = ['/', '/new', '/cupboard', '/term', '/term/plan', `/journal/${id}`, ...desk, `/board/${id}`, '/station']
   const found: string[] = []
   for (const path of pages) {
     await page.setViewportSize({ width: 320, height: 640 })

@@ -25,30 +25,20 @@ function check(): void {
       We change {{ nameOfCondition(plan, puzzle.conditions[0]) }} to {{ nameOfCondition(plan, puzzle.conditions[1]) }}. What else
       changed? Tick it, or nothing.
     </p>
-    <table>
-      <thead>
-        <tr>
-          <td></td>
-          <th v-for="id in puzzle.conditions" :key="id" scope="col">{{ nameOfCondition(plan, id) }}</th>
-          <th scope="col">changed?</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="factor in puzzle.factors" :key="factor.id">
-          <th scope="row">{{ factor.name }}</th>
-          <td v-for="(value, place) in factor.values" :key="place">{{ value }}</td>
-          <td>
-            <TickField
-              bare
-              :label="`${factor.name} changed`"
-              :model-value="chosen.includes(factor.id)"
-              :disabled="judged !== undefined"
-              @update:model-value="turn(factor.id)"
-            />
-          </td>
-        </tr>
-      </tbody>
-    </table>
+    <ul class="factors">
+      <li v-for="factor in puzzle.factors" :key="factor.id">
+        <strong>{{ factor.name }}</strong>
+        <span v-for="(value, place) in factor.values" :key="place">
+          <span class="hint">{{ nameOfCondition(plan, puzzle.conditions[place]!) }}</span><br />{{ value }}
+        </span>
+        <TickField
+          :label="`${factor.name} changed`"
+          :model-value="chosen.includes(factor.id)"
+          :disabled="judged !== undefined"
+          @update:model-value="turn(factor.id)"
+        />
+      </li>
+    </ul>
     <MainBtn type="submit" class="justify-self-start">{{ judged ? 'Next one' : 'Check' }}</MainBtn>
     <p v-if="judged" class="text-lead" role="status">{{ fairAnswer(puzzle, judged) }}</p>
   </form>
@@ -56,13 +46,25 @@ function check(): void {
 </template>
 
 <style scoped>
-table {
-  border-collapse: collapse;
+.factors {
+  padding: 0;
+  list-style: none;
 }
-th,
-td {
-  padding: var(--gap-close) var(--gap-near);
+.factors li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) repeat(2, minmax(0, 1.4fr)) minmax(0, 1.2fr);
+  align-items: center;
+  gap: var(--gap-near) var(--gap-wide);
+  padding: var(--gap-near) 0;
   border-bottom: 1px solid var(--line);
-  text-align: left;
+}
+@media (width < 700px) {
+  .factors li {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+  }
+  .factors li > :first-child,
+  .factors li > :last-child {
+    grid-column: 1 / -1;
+  }
 }
 </style>

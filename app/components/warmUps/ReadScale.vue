@@ -40,7 +40,7 @@ function next(): void {
         :options="SCALE_KINDS.map((value) => ({ value, title: SCALE_WORDS[value] }))"
       />
       <ChoiceField v-model="level" label="How fine" :options="LEVELS.map((value) => ({ value, title: LEVEL_WORDS[value] }))" />
-      <TickField v-if="isUpright(kind)" v-model="eyes" label="with an eye" />
+      <TickField v-if="isUpright(kind)" v-model="eyes" class="self-end" label="with an eye" />
     </div>
     <div class="task">
       <ScalePicture
