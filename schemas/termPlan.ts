@@ -1,5 +1,5 @@
 import Joi from 'joi'
-import { daysBetween } from '../core/clock'
+import { daysBetween, type Calendar } from '../core/clock'
 import { AGES, BOUNDS, TOPICS, type Age, type Topic } from '../core/lesson'
 import type { Occasion, TermAsk, TermNeed, TermWeek } from '../core/term'
 import { day, planId, shortText, whole, wholeIn } from './parts'
@@ -20,6 +20,7 @@ export interface TermPlan {
   children: number
   classes: string[]
   weeks: TermWeek[]
+  calendar: Calendar
   /** What could be laid, by title. */
   candidates: { id: string; title: string }[]
   practised: Occasion[]

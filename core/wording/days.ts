@@ -1,5 +1,7 @@
 import { format, isValid, parseISO } from 'date-fns'
 
+export const WEEKDAY_WORDS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const
+
 /**
  * A day as people say it, short and with its weekday; what is no day stays as it is.
  * @example dayWords('2026-03-12') // => 'Thu 12 Mar'

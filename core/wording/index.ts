@@ -17,7 +17,7 @@ export {
   testSum,
   trialParts,
 } from './clock'
-export { dayWords, momentOfDayWords, timeWords } from './days'
+export { dayWords, momentOfDayWords, timeWords, WEEKDAY_WORDS } from './days'
 export { DEVICE_WORDS } from './devices'
 export { doubtWords, REASONS } from './doubts'
 export { readErrorWords } from './errors'

@@ -38,7 +38,7 @@ export async function loadTermPlan(database: Database, ask: TermPlanAsk, desk: s
     return found ? [{ id: found.id, title: found.plan.title, date: its.day, plan: found.plan }] : []
   })
   return {
-    ...{ from, to, className, children, weeks, practised, withoutDay, renewing },
+    ...{ from, to, className, children, calendar, weeks, practised, withoutDay, renewing },
     classes: await listClasses(database, desk),
     candidates: candidates.map(({ id, title }) => ({ id, title })),
     needs: termNeeds([...standing, ...laid], bookingsWith(laid, school, to), school),

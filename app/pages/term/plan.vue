@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { AGES, BOUNDS, TOPICS } from '~~/core/lesson'
+import { AGES, BOUNDS, LONGEST, TOPICS } from '~~/core/lesson'
 import { withFirstDay } from '~~/core/term'
-import { AGE_WORDS, counted, TOPIC_WORDS } from '~~/core/wording'
-import { emptyWeekWords, laidLines, termPlanReport, weekWords, WEEKDAY_WORDS } from '~~/core/wording/reports'
+import { AGE_WORDS, counted, TOPIC_WORDS, WEEKDAY_WORDS } from '~~/core/wording'
+import { emptyWeekWords, laidLines, termPlanReport, weekWords } from '~~/core/wording/reports'
 import type { TermPlan, TermPlanAsk } from '~~/schemas/termPlan'
 
 /** A term of investigations: laid over the school's weeks, changed by hand, made into lessons, and what to buy for all of them. */
@@ -41,9 +41,9 @@ const asked = computed(() => {
   const { from: first = '', to: last = '', className: ofLast = '', children: count = null } = plan.value ?? {}
   return { from: from || first, to: to || last, className: className || ofLast, children: children ?? count }
 })
-function change(by: Partial<TermPlanAsk>): void {
+function change(by: Partial<TermPlanAsk>): Promise<void> {
   ask.value = { ...ask.value, ...asked.value, ...by }
-  void load()
+  return load()
 }
 /** Another class has its own calendar, and so its own term. */
 const forClass = (className: string) => change({ className, from: '', to: '', chosen: {} })
@@ -59,14 +59,14 @@ const lessons = computed(() => [
   { value: null, title: 'Leave this week free' },
   ...(plan.value?.candidates ?? []).map(({ id, title }) => ({ value: id, title })),
 ])
-const classes = computed(() => [...new Set([plan.value?.className ?? '', ...(plan.value?.classes ?? [])])])
 
 async function make(): Promise<void> {
   const { className, children } = plan.value!
   making.value = true
   try {
     const { ids } = await callServer('POST /api/term/lessons', { body: { className, children, lessons: laid.value } })
-    change({ chosen: {} })
+    // Until they stand in their weeks nobody makes them a second time.
+    await change({ chosen: {} })
     const undo = () => putAway(ids)
     notices.done(`${counted(ids.length, 'lesson')} on the shelf, each on its day.`, { label: 'Undo', run: undo })
   } catch (error) {
@@ -94,13 +94,19 @@ const print = () => window.print()
       </div>
       <template v-if="plan">
         <div class="row">
-          <ChoiceField
+          <TextField
+            lazy
             inline
             label="Class"
+            list="classes"
+            class="class"
+            :longest="LONGEST.name"
             :model-value="asked.className"
-            :options="classes.map((one) => ({ value: one, title: one }))"
             @update:model-value="forClass"
           />
+          <datalist id="classes">
+            <option v-for="one in plan.classes" :key="one" :value="one" />
+          </datalist>
           <WhenField
             is="day"
             inline
@@ -148,6 +154,7 @@ const print = () => window.print()
             @update:model-value="change({ topic: $event })"
           />
         </div>
+        <SchoolDays class="mt-near" :class-name="plan.className" :calendar="plan.calendar" :begin="asked.from" @saved="load" />
         <ol class="weeks mt-wide" aria-label="Week by week">
           <li v-for="week in plan.weeks" :key="week.week.from" :class="{ soft: !week.isOpen && week.standing.length === 0 }">
             <span class="when">{{ weekWords(week) }}</span>
@@ -206,6 +213,9 @@ const print = () => window.print()
 }
 .standing {
   grid-column: 2 / -1;
+}
+.class {
+  width: 170px;
 }
 .when {
   font-weight: 700;

@@ -25,8 +25,6 @@ const MEASURE_WORDS: Record<Dimension, string> = {
   rate: 'Counting how often',
 }
 
-export const WEEKDAY_WORDS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const
-
 /** What is practised, by name. `occasionWords('kind:over-time') // 'Watch over time'` */
 export function occasionWords(occasion: Occasion): string {
   const [what, which] = occasion.split(':')

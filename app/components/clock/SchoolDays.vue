@@ -1,0 +1,116 @@
+<script setup lang="ts">
+import type { Calendar, Days } from '~~/core/clock'
+import { LONGEST } from '~~/core/lesson'
+import { WEEKDAY_WORDS } from '~~/core/wording'
+import type { CalendarBody } from '~~/schemas/school'
+
+/** When a class has school: its weekdays, terms, holidays. What is changed is stored at once. */
+const props = defineProps<{
+  className: string
+  calendar: Calendar
+  /** The day on which a new stretch of days begins. */
+  begin: string
+}>()
+const emit = defineEmits<{ saved: [calendar: Calendar] }>()
+const notices = useNotices()
+
+/** As it stands here, before the server has it; what comes from outside waits until all of this is stored. */
+const shown = ref(props.calendar)
+let writing: Promise<void> = Promise.resolve()
+let waiting = 0
+watch(
+  () => props.calendar,
+  (calendar) => waiting === 0 && (shown.value = calendar),
+)
+watch(
+  () => props.className,
+  () => (shown.value = props.calendar),
+)
+
+/** Writes go one after the other, so that the last one counts. */
+function save(change: Partial<Calendar>): void {
+  shown.value = { ...shown.value, ...change }
+  const body = { className: props.className, calendar: shown.value }
+  waiting += 1
+  writing = writing.then(() => store(body))
+}
+async function store(body: CalendarBody): Promise<void> {
+  const stored = await callServer('PUT /api/calendar', { body }).catch((error: unknown) => notices.trouble(messageOf(error)))
+  waiting -= 1
+  if (stored && waiting === 0) emit('saved', body.calendar)
+}
+type Stretch = 'terms' | 'holidays'
+function change(kind: Stretch, place: number, part: Partial<Days>): void {
+  save({ [kind]: shown.value[kind].map((one, at) => (at === place ? inOrder({ ...one, ...part }, part) : one)) })
+}
+/** Whichever end was written last holds; the other follows it. */
+function inOrder(days: Days, part: Partial<Days>): Days {
+  if (days.from <= days.to) return days
+  return part.from ? { ...days, to: days.from } : { ...days, from: days.to }
+}
+function add(kind: Stretch): void {
+  const name = kind === 'terms' ? 'Term' : 'Holiday'
+  save({ [kind]: [...shown.value[kind], { name, from: props.begin, to: props.begin }] })
+}
+</script>
+
+<template>
+  <AppFold :title="`School days of class ${className || 'without a name'}`">
+    <p class="row">
+      <TickField
+        v-for="(name, place) in WEEKDAY_WORDS"
+        :key="name"
+        :label="name"
+        :model-value="shown.weekdays[place]!"
+        @update:model-value="
+          save({
+            weekdays: shown.weekdays.map((on, at) => (at === place ? $event : on)),
+          })
+        "
+      />
+    </p>
+    <div v-for="kind in ['terms', 'holidays'] as const" :key="kind" class="stretches mt-near">
+      <p class="hint">{{ kind === 'terms' ? 'Terms (none: the whole year is term)' : 'Holidays and days off' }}</p>
+      <p v-for="(days_, place) in shown[kind]" :key="place" class="row my-tight mx-0">
+        <TextField
+          bare
+          label="Name"
+          class="name"
+          lazy
+          :longest="LONGEST.name"
+          :model-value="days_.name"
+          @update:model-value="change(kind, place, { name: $event })"
+        />
+        <WhenField
+          is="day"
+          bare
+          :label="`${days_.name} from`"
+          :model-value="days_.from"
+          @update:model-value="$event && change(kind, place, { from: $event })"
+        />
+        to
+        <WhenField
+          is="day"
+          bare
+          :label="`${days_.name} to`"
+          :model-value="days_.to"
+          @update:model-value="$event && change(kind, place, { to: $event })"
+        />
+        <QuietBtn
+          size="small"
+          :aria-label="`Take ${days_.name} away`"
+          @click="save({ [kind]: shown[kind].filter((_, at) => at !== place) })"
+        >
+          ✕
+        </QuietBtn>
+      </p>
+      <QuietBtn size="small" @click="add(kind)"> + {{ kind === 'terms' ? 'a term' : 'a holiday' }} </QuietBtn>
+    </div>
+  </AppFold>
+</template>
+
+<style scoped>
+.name {
+  width: 150px;
+}
+</style>
