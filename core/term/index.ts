@@ -1,4 +1,4 @@
-export { layTerm } from './layTerm'
+export { candidateOf, layTerm } from './layTerm'
 export type { Candidate, LaidLesson, Standing, TermAsk, TermWeek } from './layTerm'
 export { occasionsOf, practisedIn } from './occasions'
 export type { Occasion } from './occasions'

@@ -1,8 +1,8 @@
 import type { Calendar } from '../clock'
-import { bookedBefore, bookingsInOrder, bookingsOf, kitchenOf, type Booking, type School, type Takes } from '../kit'
-import type { Kind, Topic } from '../lesson'
+import { bookedBefore, bookingsInOrder, bookingsOf, kitchenOf, takesOf, type Booking, type School, type Takes } from '../kit'
+import type { Kind, Plan, Topic } from '../lesson'
 import { withoutNoise } from '../quantity'
-import type { Occasion } from './occasions'
+import { occasionsOf, type Occasion } from './occasions'
 import { startIn, weeksOf, type SchoolWeek, type Start } from './weeks'
 
 /** A lesson to begin from that could be laid into a week. */
@@ -15,6 +15,16 @@ export interface Candidate {
   /** Days after the first on which it is read; `[0]` where it takes one lesson. */
   times: number[]
   practises: Occasion[]
+}
+
+/**
+ * A plan as something that could be laid.
+ * @example candidateOf('soak-up-strips', soakUpPlan(), 'materials').times // => [0]
+ */
+export function candidateOf(id: string, plan: Plan, topic: Topic): Candidate {
+  const { title, kind, watch } = plan
+  const times = kind === 'over-time' && watch.unit === 'day' ? watch.times : [0]
+  return { id, title, kind, topic, takes: takesOf(plan), times, practises: occasionsOf(plan) }
 }
 
 /** A lesson that the class already has in this term. */

@@ -2,29 +2,27 @@ import { describe, expect, it } from 'vitest'
 import { soakUpPlan } from '../../test/ready'
 import { INVESTIGATIONS } from '../../schemas/investigations'
 import { USUAL_CALENDAR, type Calendar } from '../clock'
-import { NO_SCHOOL, takesOf, withThings, type Booking, type Thing } from '../kit'
+import { NO_SCHOOL, withThings, type Booking, type Thing } from '../kit'
 import { planFrom, type Plan } from '../lesson'
-import { layTerm, mostTaken, occasionsOf, practisedIn, termAround, termNeeds, weeksOf, type Candidate, type TermAsk } from '.'
+import {
+  candidateOf,
+  layTerm,
+  mostTaken,
+  occasionsOf,
+  practisedIn,
+  termAround,
+  termNeeds,
+  weeksOf,
+  type Candidate,
+  type TermAsk,
+} from '.'
 
 const ready = (id: string, things: Thing[] = []): Plan =>
   withThings(
     planFrom(INVESTIGATIONS[id]!, 'Puffin', 26, () => 'g'),
     things,
   )
-const candidate = (id: string, things: Thing[] = []): Candidate => {
-  const plan = ready(id, things)
-  const { kind, watch } = plan
-  const times = kind === 'over-time' && watch.unit === 'day' ? watch.times : [0]
-  return {
-    id,
-    title: plan.title,
-    kind,
-    topic: INVESTIGATIONS[id]!.topic,
-    takes: takesOf(plan),
-    times,
-    practises: occasionsOf(plan),
-  }
-}
+const candidate = (id: string): Candidate => candidateOf(id, ready(id), INVESTIGATIONS[id]!.topic)
 const ALL = Object.keys(INVESTIGATIONS).map((id) => candidate(id))
 const TERM: TermAsk = { from: '2027-01-04', to: '2027-03-26', weekday: 3, every: 1, chosen: {} }
 const calendar: Calendar = { ...USUAL_CALENDAR, holidays: [{ name: 'Winter week', from: '2027-02-15', to: '2027-02-19' }] }

@@ -1,7 +1,7 @@
 import { dayOf, USUAL_CALENDAR } from '../../core/clock'
 import { bookingsOf, kitchenOf, takesOf, type School } from '../../core/kit'
-import type { Plan, StartingPoint } from '../../core/lesson'
-import { layTerm, occasionsOf, practisedIn, termAround, termNeeds, type Candidate } from '../../core/term'
+import type { Plan } from '../../core/lesson'
+import { candidateOf, layTerm, practisedIn, termAround, termNeeds } from '../../core/term'
 import { NOT_JUDGED } from '../../core/wording/reports'
 import { INVESTIGATIONS } from '../../schemas/investigations'
 import type { TermPlan, TermPlanAsk } from '../../schemas/termPlan'
@@ -20,25 +20,27 @@ export async function loadTermPlan(database: Database, ask: TermPlanAsk, desk: s
   const calendar = (await listCalendars(database)).get(className) ?? USUAL_CALENDAR
   const around = termAround(calendar, dayOf(new Date()))
   const { from, to } = ask.from === '' || ask.to === '' ? around : ask
-  const { lessons, known, withoutDay, renewing } = await lessonsOfClass(database, { to, className }, desk)
+  const { lessons, undated, known, renewing } = await lessonsOfClass(database, { to, className }, desk)
   const school = (await schoolFor(database))('', className)
   const standing = lessons.filter(({ date, archived }) => date >= from && !archived)
-  const practised = lessons.filter(({ date, begun }) => date < from && begun).flatMap(({ practises }) => practises)
+  // One that was done without a day was practised, too.
+  const practised = [...lessons, ...undated].filter(({ date, begun }) => date < from && begun).flatMap(({ practises }) => practises)
   const fitting = (await everyInvestigation(database, school))
     .filter(([id, { ages, topic }]) => {
       const fits = (ask.age === '' || ages.includes(ask.age)) && (ask.topic === '' || ask.topic === topic)
       // One that the class has had is laid only where somebody chose it.
       return Object.values(ask.chosen).includes(id) || (fits && !known.has(id))
     })
-    .map(([id, body]) => ({ body, id, plan: planOf(body, className, children, school) }))
-  const candidates = fitting.map(candidateOf)
+    .map(([id, body]) => ({ id, topic: body.topic, plan: planOf(body, className, children, school) }))
+  const candidates = fitting.map(({ id, plan, topic }) => candidateOf(id, plan, topic))
   const weeks = layTerm({ ...ask, from, to }, { candidates, standing, practised, calendar, school })
   const laid = weeks.flatMap(({ laid: its }) => {
     const found = its && fitting.find(({ id }) => id === its.candidate)!
     return found ? [{ id: found.id, title: found.plan.title, date: its.day, plan: found.plan }] : []
   })
   return {
-    ...{ from, to, className, children, calendar, weeks, practised, withoutDay, renewing },
+    ...{ from, to, className, children, calendar, weeks, practised, renewing },
+    withoutDay: undated.filter(({ archived }) => !archived).length,
     classes: await listClasses(database, desk),
     candidates: candidates.map(({ id, title }) => ({ id, title })),
     needs: termNeeds([...standing, ...laid], bookingsWith(laid, school, to), school),
@@ -54,7 +56,7 @@ async function lessonsOfClass(database: Database, { to, className }: { to: strin
   return {
     lessons: all.filter(({ date }) => date !== '' && date <= to),
     known: new Set(all.flatMap(({ investigation }) => investigation ?? [])),
-    withoutDay: all.filter(({ date, archived }) => date === '' && !archived).length,
+    undated: all.filter(({ date }) => date === ''),
     renewing: left,
   }
 }
@@ -75,12 +77,6 @@ function standingOf({ id, archived, face, judged }: Summary) {
     begun,
     practises: practisedIn({ practises: face.practises, skills, begun }),
   }
-}
-
-function candidateOf({ id, body, plan }: { id: string; body: StartingPoint; plan: Plan }): Candidate {
-  const { title, kind, watch } = plan
-  const times = kind === 'over-time' && watch.unit === 'day' ? watch.times : [0]
-  return { id, title, kind, topic: body.topic, takes: takesOf(plan), times, practises: occasionsOf(plan) }
 }
 
 /** What all lessons take until the end of the term, those that are only laid among them. */

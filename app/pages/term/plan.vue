@@ -76,8 +76,12 @@ async function make(): Promise<void> {
 }
 
 async function putAway(ids: string[]): Promise<void> {
-  for (const lesson of ids) {
-    await callServer('PUT /api/lessons/[lesson]/archived', { path: { lesson }, body: { archived: true } })
+  try {
+    for (const lesson of ids) {
+      await callServer('PUT /api/lessons/[lesson]/archived', { path: { lesson }, body: { archived: true } })
+    }
+  } catch (error) {
+    notices.trouble(messageOf(error))
   }
   await load()
 }

@@ -1,4 +1,4 @@
-import type { Customs } from '../../kit'
+import { billOf, type Customs } from '../../kit'
 import type { Kind } from '../../lesson'
 import type { Dimension } from '../../quantity'
 import { SKILLS, type Report, type Skill } from '../../reports'
@@ -135,12 +135,8 @@ const timesWords = (times: number) => (times === 0 ? 'not yet' : counted(times, 
 function shopping(needs: TermNeed[], currency: Customs['currency']): Report['blocks'] {
   const short = needs.filter((need) => need.short > 0)
   const unlisted = needs.filter(({ there }) => there === undefined)
-  const costs = short.flatMap(({ packs }) => (packs?.cost === undefined ? [] : [packs.cost]))
-  const unpriced = short.length - costs.length
-  const bill = `In all ${moneyWords(
-    costs.reduce((sum, cost) => sum + cost, 0),
-    currency,
-  )}${unpriced > 0 ? `, ${counted(unpriced, 'thing')} without a price` : ''}.`
+  const { cost, unpriced } = billOf(needs)
+  const bill = `In all ${moneyWords(cost, currency)}${unpriced > 0 ? `, ${counted(unpriced, 'thing')} without a price` : ''}.`
   const of = ({ lessons }: TermNeed) => lessons.join(', ')
   return [
     ...(short.length === 0
