@@ -1,3 +1,4 @@
+import { oncePer } from '../chance'
 import {
   activeConditions,
   atLevel,
@@ -39,14 +40,14 @@ export function settingsOf(plan: Plan): Setting[] {
 }
 
 /** The fair check of a plan; undefined while nothing is chosen to change. */
-export function checkPlan(plan: Plan): FairCheck | undefined {
+export const checkPlan = oncePer((plan: Plan): FairCheck | undefined => {
   const changed = changedFactor(plan)
   if (!changed) return undefined
   const factors = plan.factors.map((factor) => factor.id)
   const check = checkFairness(settingsOf(plan), factors, changed.id)
   const second = plan.seriesFactor
   return second === null || seriesIn(plan).length === 0 ? check : bothWays(plan, check, factors, second)
-}
+})
 
 /**
  * Within a series what is changed differs and nothing else, across series at one level what makes the series differ and nothing else. Pairs that differ in

@@ -1,3 +1,4 @@
+import { oncePer } from '../chance'
 import { eachMeasure, markOf } from './measures'
 import type { NamedMoment, Plan } from './plan'
 
@@ -22,21 +23,21 @@ const ONCE: Moment[] = [{ id: '', half: undefined, time: undefined, place: undef
  * @example momentsOf(inTwoPlaces).map(({ id }) => id)
  *   // => ['t0p1', 't0p2', 't5p1', 't5p2']
  */
-export function momentsOf(plan: Plan): Moment[] {
+export const momentsOf = oncePer((plan: Plan): Moment[] => {
   const mark = plan.measured === null ? '' : markOf(plan, plan.measured)
   return mark === '' ? timesOf(plan) : timesOf(plan).map((moment) => ({ ...moment, id: `${moment.id}${mark}` }))
-}
+})
 
 /**
  * The moments of one trial with all that is measured: one thing after the other at each.
  * @example everyMomentOf(inTwoMeasures).map(({ id }) => id) // => ['', '@seconds']
  */
-export function everyMomentOf(plan: Plan): Moment[] {
+export const everyMomentOf = oncePer((plan: Plan): Moment[] => {
   const views = eachMeasure(plan)
   if (views.length === 1) return momentsOf(views[0]!)
   const each = views.map(momentsOf)
   return each[0]!.flatMap((_, place) => each.map((moments) => moments[place]!))
-}
+})
 
 function timesOf(plan: Plan): Moment[] {
   if (plan.kind === 'before-after') {

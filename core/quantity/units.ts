@@ -142,14 +142,15 @@ export function unitNamed(word: string): UnitCode | undefined {
  * @example convert(5.31, 'm', 'cm') // => 531
  */
 export function convert(value: number, from: ResultUnit, to: ResultUnit, region: KitchenRegion = 'metric'): number | undefined {
+  if (from === to) return value
   const source = unitOf(from, region)
   const target = unitOf(to, region)
-  if (from === to) return value
   if (source.dimension !== target.dimension) return undefined
   return withoutNoise((value * source.size + source.shift - target.shift) / target.size)
 }
 
 /** Takes away the binary noise of a short sum: `withoutNoise(0.1 + 0.2) // 0.3` */
 export function withoutNoise(value: number): number {
-  return Number(value.toPrecision(13))
+  // Whole numbers have none; rounding by way of digits takes long, and readings come in thousands.
+  return Number.isInteger(value) && Math.abs(value) < 1e13 ? value : Number(value.toPrecision(13))
 }

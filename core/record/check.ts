@@ -81,13 +81,14 @@ function checkAmong(plan: Plan, method: Method, fellows: Fellowship, entry: Aske
 
 /** In the middle of its many fellows, to the mark and in the plan's unit, there is nothing to ask: the desk looks through all readings twice a second. */
 function liesAmong(plan: Plan, method: Method, fellows: Fellowship, reading: Reading): boolean {
-  const own = fellows.values.get(keyOf(reading)) ?? []
+  const key = keyOf(reading)
+  const own = fellows.values.get(key) ?? []
   if (reading.unit !== method.unit || reading.value < 0 || own.length <= FELLOWS_ENOUGH + 1) return false
   const value = reading.value - (fellows.levels.get(reading.group) ?? 0)
   const half = Math.floor(own.length / 2)
   // Whichever one is left out, the middle lies among these.
   const middles = own.slice(half - 2, half + 2)
-  const reach = ODD_SDS * (fellows.pooledSd ?? 0)
+  const reach = ODD_SDS * Math.max(fellows.pooledSd ?? 0, fellows.ownSd.get(key) ?? 0)
   return middles.every((middle) => Math.abs(value - middle) <= reach) && onTheMark(reading.value, method.resolution)
 }
 

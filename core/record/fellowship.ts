@@ -22,6 +22,8 @@ interface Place {
 export interface Fellowship {
   counted: Reading[]
   byId: Map<string, Reading>
+  /** By condition and moment, their values ascending. */
+  byKey: Map<string, Reading[]>
   /** Values less their group's level, ascending, by condition and moment. */
   values: Map<string, number[]>
   levels: Map<string, number>
@@ -37,7 +39,8 @@ export interface Fellowship {
 export const fellowship = oncePerPair((plan: Plan, readings: Reading[]): Fellowship => {
   const counted = countedReadings(plan, readings)
   const byKey = new Map<string, Reading[]>()
-  for (const reading of [...counted].sort((a, b) => a.value - b.value)) addTo(byKey, keyOf(reading), reading)
+  for (const reading of counted) addTo(byKey, keyOf(reading), reading)
+  for (const own of byKey.values()) own.sort((a, b) => a.value - b.value)
   const levels = levelsOf(byKey)
   const values = new Map(
     [...byKey].map(([key, own]) => [key, own.map(({ group, value }) => value - (levels.get(group) ?? 0)).sort((a, b) => a - b)]),
@@ -51,6 +54,7 @@ export const fellowship = oncePerPair((plan: Plan, readings: Reading[]): Fellows
   return {
     counted,
     byId: new Map(counted.map((reading) => [reading.id, reading])),
+    byKey,
     values,
     levels,
     pooledSd: left.length >= RESIDUALS_TO_BE_ODD ? robust(left) : undefined,
@@ -111,11 +115,8 @@ export function fellowsOf({ values, levels, byId }: Fellowship, entry: Place): n
 }
 
 /** The same as they were written, ascending. */
-export function rawFellowsOf({ counted }: Fellowship, entry: Place): number[] {
-  return counted
-    .filter((one) => keyOf(one) === keyOf(entry) && one.id !== entry.id)
-    .map(({ value }) => value)
-    .sort((a, b) => a - b)
+export function rawFellowsOf({ byKey }: Fellowship, entry: Place): number[] {
+  return valuesOf((byKey.get(keyOf(entry)) ?? []).filter(({ id }) => id !== entry.id))
 }
 
 function leaveOut(ascending: number[], value: number): number[] {

@@ -40,7 +40,7 @@ export function cellKey(place: Pick<Reading, 'group' | 'condition' | 'repeat' | 
  * Does the plan have this place: its group, condition, moment and repeat, or a trial that was to be done once more.
  * @example hasPlace(soakUpPlan())(reading({ repeat: 4 })) // => false
  */
-export function hasPlace(plan: Plan): (place: Pick<Reading, 'group' | 'condition' | 'repeat' | 'moment'>) => boolean {
+export const hasPlace = oncePer((plan: Plan): ((place: Pick<Reading, 'group' | 'condition' | 'repeat' | 'moment'>) => boolean) => {
   const groups = new Set(plan.groups.map((group) => group.id))
   const conditions = new Set(activeConditions(plan).map((condition) => condition.id))
   const moments = new Set(everyMomentOf(plan).map(({ id }) => id))
@@ -50,7 +50,7 @@ export function hasPlace(plan: Plan): (place: Pick<Reading, 'group' | 'condition
     conditions.has(condition) &&
     moments.has(moment) &&
     (repeat <= plan.repeats || again.has(`${group}/${condition}/${repeat}`))
-}
+})
 
 /**
  * What the results are worked out from: current, kept, not practice, of a place that the plan has, in the
@@ -64,6 +64,7 @@ export const countedReadings = oncePerPair((plan: Plan, readings: Reading[]): Re
   const ofMeasure = new Set(momentsOf(plan).map(({ id }) => id))
   return currentReadings(readings).flatMap((reading) => {
     if (reading.practice || reading.status !== 'kept' || !ofMeasure.has(reading.moment) || !isThere(reading)) return []
+    if (reading.unit === unit) return [reading]
     const value = convert(reading.value, reading.unit, unit)
     return value === undefined ? [] : [{ ...reading, value, unit }]
   })

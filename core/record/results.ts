@@ -1,4 +1,4 @@
-import { oncePerPair } from '../chance'
+import { oncePer, oncePerPair } from '../chance'
 import { mean } from 'simple-statistics'
 import {
   activeConditions,
@@ -83,16 +83,21 @@ function timesReadSoFar(plan: Plan, counted: Reading[]): number[] {
   return latest ? times.filter((time) => time <= timeOf(latest)) : []
 }
 
+/** The moments of every time, one for each place. */
+const momentsByTime = oncePer((plan: Plan): { time: number; ids: string[] }[] => {
+  const moments = momentsOf(plan)
+  return [...new Set(moments.map(timeOf))].map((time) => ({
+    time,
+    ids: moments.filter((moment) => timeOf(moment) === time).map(({ id }) => id),
+  }))
+})
+
 /** What one trial was at each time that it was read, as the place that counts has it. */
 export function seriesOf(plan: Plan, own: Reading[]): AtTime[] {
   const place = countedPlace(plan)
-  const moments = momentsOf(plan)
   const empty = (own[0] && emptyOf(plan, own[0])) ?? 0
-  return [...new Set(moments.map(timeOf))].flatMap((time) => {
-    const values = moments
-      .filter((moment) => timeOf(moment) === time)
-      .map(({ id }) => averageAt(own, id))
-      .map((value) => (value === undefined ? undefined : value - empty))
+  return momentsByTime(plan).flatMap(({ time, ids }) => {
+    const values = ids.map((id) => averageAt(own, id)).map((value) => (value === undefined ? undefined : value - empty))
     const value = place === 'apart' ? apart(values[0], values.at(-1)) : values[place ?? 0]
     return value === undefined ? [] : [{ time, value }]
   })

@@ -63,13 +63,16 @@ export function drawClass(
   const { readings: written, slips } = slip(plan, readings, random, newId)
   return {
     record: { ...EMPTY_RECORD, readings: written },
-    plan: skipped.size > 0 ? { ...plan, gapsStay: true } : plan,
+    plan: skipped.size > 0 ? closed(plan) : plan,
     testEnds: time.starts + Math.max(...time.pace.values()) * time.minutes,
     leftOut: skipped.size,
     slips,
     failed: failuresOf(order, skipped, random),
   }
 }
+
+/** The plan as it is once testing is over. */
+const closed = oncePer((plan: Plan): Plan => ({ ...plan, gapsStay: true }))
 
 /** How far through its testing a group begins each trial, from 0 to 1, by group, condition and repeat. */
 const partsOf = oncePer((plan: Plan): Map<string, Map<string, number[]>> => {
