@@ -153,7 +153,7 @@ const mitten: Bench = {
       truth: byCondition({ bare: 20.5, wool: 20.5, fleece: 20.5 }),
       trialShare: 0,
       readingSd: 0.2,
-      thingSd: 0.15,
+      thingSd: 0.18,
       habitShare: 0.02,
     },
   },

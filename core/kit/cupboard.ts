@@ -1,6 +1,6 @@
 import { oncePer } from '../chance'
 import { dayAfter, USUAL_CALENDAR, type Calendar } from '../clock'
-import type { Material, Plan } from '../lesson'
+import { daysOfReading, type Material, type Plan } from '../lesson'
 import { NUMBER_UNITS, withoutNoise, type KitchenRegion, type UnitCode } from '../quantity'
 import { readCount, readPrice, turnInto } from './amount'
 import { USUAL_CUSTOMS, type Customs } from './customs'
@@ -88,8 +88,8 @@ export function heldDays(
 }
 
 /** How many days after the first a plan still needs its things. */
-export function lastDayOf({ kind, watch }: Pick<Plan, 'kind' | 'watch'>): number {
-  return kind === 'over-time' && watch.unit === 'day' ? Math.max(0, ...watch.times) : 0
+export function lastDayOf(plan: Pick<Plan, 'kind' | 'watch'>): number {
+  return Math.max(0, ...daysOfReading(plan))
 }
 
 /**

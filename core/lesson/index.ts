@@ -163,6 +163,7 @@ export {
   withoutMeasured,
 } from './measures'
 export {
+  daysOfReading,
   everyMomentOf,
   FIRST_TIMES,
   hasNamedMoments,
@@ -175,6 +176,7 @@ export {
   momentsOf,
   readNames,
   readTimes,
+  watchesOverDays,
   withNamedMoment,
   withNamedMoments,
 } from './moments'

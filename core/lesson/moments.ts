@@ -1,6 +1,6 @@
 import { oncePer } from '../chance'
 import { eachMeasure, markOf } from './measures'
-import type { NamedMoment, Plan } from './plan'
+import type { Kind, NamedMoment, Plan } from './plan'
 
 /** What a test over time begins with where nobody has said anything else. */
 export const FIRST_TIMES = { min: [0, 1, 2, 5], day: [0, 2, 4, 7] }
@@ -75,6 +75,22 @@ export function hasNamedMoments({ kind, watch }: Plan): boolean {
  */
 export function isReadByClock(plan: Plan): boolean {
   return plan.kind === 'over-time' && plan.watch.unit === 'min' && plan.watch.times.length > 0 && !hasNamedMoments(plan)
+}
+
+/**
+ * Is a trial read on several days, counted from the first.
+ * @example watchesOverDays(soakUpPlan()) // => false
+ */
+export function watchesOverDays({ kind, watch }: { kind: Kind; watch: Pick<Plan['watch'], 'unit'> }): boolean {
+  return kind === 'over-time' && watch.unit === 'day'
+}
+
+/**
+ * The days after the first on which there is something to read; the first alone where it takes one lesson.
+ * @example daysOfReading({ kind: 'over-time', watch: { unit: 'day', times: [0, 2, 4] } }) // => [0, 2, 4]
+ */
+export function daysOfReading(plan: { kind: Kind; watch: Pick<Plan['watch'], 'unit' | 'times'> }): number[] {
+  return watchesOverDays(plan) ? plan.watch.times : [0]
 }
 
 /**

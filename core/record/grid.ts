@@ -10,6 +10,7 @@ import {
   momentOf,
   momentsOf,
   mostRepeats,
+  watchesOverDays,
   withoutMark,
   type Plan,
   type Reading,
@@ -143,8 +144,8 @@ function cellFinder(readings: Reading[]): (place: Place) => Cell {
  */
 export function nextTrial(plan: Plan, progress: Progress, day = Infinity): Cell | undefined {
   const moments = everyMomentOf(plan)
-  const asked = overDays(plan) && day < Infinity ? latestDue(plan, day) : undefined
-  const anyTime = !overDays(plan) || day === Infinity
+  const asked = watchesOverDays(plan) && day < Infinity ? latestDue(plan, day) : undefined
+  const anyTime = !watchesOverDays(plan) || day === Infinity
   const due = new Set(moments.filter(({ time }) => anyTime || (asked !== undefined && time === asked)).map(({ id }) => id))
   const cells = cellsInOrder(plan, progress)
   const past = hasNamedMoments(plan) ? pastMoments(plan, progress) : undefined
@@ -188,14 +189,10 @@ function trialKey({ condition, repeat }: { condition: string; repeat: number }):
  * @example missedReadings(sprouts, progressOf(sprouts, [])[0]!, 2).every(({ moment }) => moment === 't0') // => true
  */
 export function missedReadings(plan: Plan, { cells }: Progress, day: number | undefined): Cell[] {
-  const latest = overDays(plan) && day !== undefined ? latestDue(plan, day) : undefined
+  const latest = watchesOverDays(plan) && day !== undefined ? latestDue(plan, day) : undefined
   if (latest === undefined) return []
   const times = new Map(everyMomentOf(plan).map(({ id, time }) => [id, time ?? 0]))
   return cells.filter(({ moment, kept }) => kept.length === 0 && (times.get(moment) ?? latest) < latest)
-}
-
-function overDays({ kind, watch }: Plan): boolean {
-  return kind === 'over-time' && watch.unit === 'day'
 }
 
 /** The latest time of reading that has come by this day. */

@@ -1,6 +1,6 @@
 import type { Calendar } from '../clock'
 import { bookedBefore, bookingsInOrder, bookingsOf, kitchenOf, takesOf, type Booking, type School, type Takes } from '../kit'
-import type { Kind, Plan, Topic } from '../lesson'
+import { daysOfReading, type Kind, type Plan, type Topic } from '../lesson'
 import { withoutNoise } from '../quantity'
 import { occasionsOf, type Occasion } from './occasions'
 import { startIn, weeksOf, type SchoolWeek, type Start } from './weeks'
@@ -22,9 +22,8 @@ export interface Candidate {
  * @example candidateOf('soak-up-strips', soakUpPlan(), 'materials').times // => [0]
  */
 export function candidateOf(id: string, plan: Plan, topic: Topic): Candidate {
-  const { title, kind, watch } = plan
-  const times = kind === 'over-time' && watch.unit === 'day' ? watch.times : [0]
-  return { id, title, kind, topic, takes: takesOf(plan), times, practises: occasionsOf(plan) }
+  const { title, kind } = plan
+  return { id, title, kind, topic, takes: takesOf(plan), times: daysOfReading(plan), practises: occasionsOf(plan) }
 }
 
 /** A lesson that the class already has in this term. */

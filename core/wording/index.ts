@@ -97,6 +97,7 @@ export {
   readingHeading,
   readingHeadings,
   readingPlaces,
+  lessonName,
   STOP_NAMES,
   WONDER_WORDS,
   whenWords,

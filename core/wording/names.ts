@@ -23,6 +23,11 @@ import { INSTRUMENTS, type Instrument } from '../measuring'
 import { decimalsOf, unitOf, withUnit, writeNumber, writeQuantity, writeShort, type ResultUnit } from '../quantity'
 import { countedName } from './counts'
 
+/** What a lesson is called, one that nobody has named among them. `lessonName('') // 'Lesson without a name'` */
+export function lessonName(title: string | undefined): string {
+  return title || 'Lesson without a name'
+}
+
 export const STOP_NAMES: Record<Stop, string> = {
   wonder: 'Wonder',
   plan: 'Plan',

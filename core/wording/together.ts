@@ -14,7 +14,7 @@ import type {
 } from '../together'
 import type { Plan } from '../lesson'
 import { gradesInOne } from './severalTables'
-import { counted, list, nameOfCondition } from './names'
+import { counted, list, nameOfCondition, lessonName } from './names'
 import { gapSentence, gradeName, gradeSentence } from './evidence'
 import { stopwatchWords } from './clock'
 import { amountWords } from './kit'
@@ -39,7 +39,7 @@ export const WAITING_WORDS: Record<Waiting, string> = {
 
 /** What one of the lessons is called; `titleOfMember([], 'a') // 'Lesson without a name'` */
 export function titleOfMember(members: Member[], lesson: string): string {
-  return members.find((one) => one.lesson === lesson)?.plan.title || 'Lesson without a name'
+  return lessonName(members.find((one) => one.lesson === lesson)?.plan.title)
 }
 
 /** Where a group is in a round; who has nothing to do writes up. `placeWords([], undefined) // 'writes up'` */

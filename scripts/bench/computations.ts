@@ -6,6 +6,7 @@ import { needsOf, NO_SCHOOL, type School, type Thing } from '../../core/kit'
 import { evidenceOf } from '../../core/evidence'
 import { EMPTY_RECORD, newMaterial, withGroups, type LessonRecord, type Plan } from '../../core/lesson'
 import { chancesByRepeats, outlookOf } from '../../core/measuring'
+import { changesToTry, rehearse, tryingChanges } from '../../core/rehearsal'
 import { secondLook } from '../../core/secondLook'
 import { INVESTIGATIONS } from '../../schemas/investigations'
 import { planFrom } from '../../core/lesson'
@@ -84,9 +85,13 @@ export async function benchComputations(size: Size): Promise<Row[]> {
     reference: against(time),
   })
   /** Lessons are made beforehand, so that only the work is timed. */
-  const timeOn = (of: { plan: Plan; record: LessonRecord }, work: (of: { plan: Plan; record: LessonRecord }) => unknown) => {
-    const lessons = Array.from({ length: 2 * rounds }, () => fresh(of))
-    return timeOf(() => work(lessons.pop()!), rounds)
+  const timeOn = (
+    of: { plan: Plan; record: LessonRecord },
+    work: (of: { plan: Plan; record: LessonRecord }) => unknown,
+    times = rounds,
+  ) => {
+    const lessons = Array.from({ length: 2 * times }, () => fresh(of))
+    return timeOf(() => work(lessons.pop()!), times)
   }
 
   const evidence = await timeOn(lesson, ({ plan, record }) => evidenceOf(plan, record))
@@ -103,6 +108,8 @@ export async function benchComputations(size: Size): Promise<Row[]> {
   const kit = kitOfSixty()
   const needs = await timeOn({ plan: kit.plan, record: EMPTY_RECORD }, ({ plan }) => needsOf(plan, kit.school))
   const whole = await timeOn({ plan: kit.plan, record: EMPTY_RECORD }, ({ plan, record }) => secondLook(plan, record, kit.school))
+  const classes = size === 'full' ? 1000 : 10
+  const rehearsed = await timeOn(rehearsalLesson(), ({ plan }) => rehearseWhole(plan, classes), 1)
   return [
     row('kit, 60 materials x 10 groups', needs, 'under 5 ms'),
     row('Second look of the same with a cupboard', whole, 'under 16 ms'),
@@ -112,7 +119,25 @@ export async function benchComputations(size: Size): Promise<Row[]> {
     row('a sentence of 400 letters against 12 conditions', reading, 'under 5 ms'),
     row('chances for 12 repeats of 6 conditions', chances, 'under 50 ms'),
     row('the same for races', races, 'under 50 ms'),
+    {
+      ...row(`rehearsal of ${classes} classes over days, and what would help`, rehearsed, 'under 5 s for 1000'),
+      missed: rehearsed > MOST_TO_REHEARSE,
+    },
   ]
+}
+
+/** Milliseconds that a teacher waits for 1,000 made-up classes. */
+const MOST_TO_REHEARSE = 5000
+
+/** The investigation with the most readings of a class: a dish is read on five days. */
+function rehearsalLesson(): { plan: Plan; record: LessonRecord } {
+  return { plan: planFrom(INVESTIGATIONS['sprout-watch']!, 'Puffin', 26, randomUUID), record: EMPTY_RECORD }
+}
+
+function rehearseWhole(plan: Plan, classes: number): void {
+  const found = rehearse(plan, classes)!
+  const trying = tryingChanges(plan, changesToTry(plan), found)
+  while (!trying.next().done);
 }
 
 const FOUR_HUNDRED_LETTERS =

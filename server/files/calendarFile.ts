@@ -1,7 +1,7 @@
 import ical, { ICalAlarmType, type ICalCalendar } from 'ical-generator'
 import { nextSchoolDay, readingDays } from '../../core/clock'
 import { gettingReady, isForAdultsOnly, kitchenOf, needsOf, type School } from '../../core/kit'
-import type { Plan } from '../../core/lesson'
+import { daysOfReading, type Plan } from '../../core/lesson'
 import { doerWords, movedWords, SAFETY_LAST_WORD, stepWords } from '../../core/wording'
 
 interface Of {
@@ -31,22 +31,21 @@ export function gettingReadyCalendar({ id, plan }: Of, school: School): string {
     })
   }
   const start = localTime(plan.date, plan.clock.start)
-  addEvent(calendar, { id: `${id}-lesson`, start, minutes: plan.clock.minutes, summary: lessonName(plan), description: '' })
+  addEvent(calendar, { id: `${id}-lesson`, start, minutes: plan.clock.minutes, summary: lessonInClass(plan), description: '' })
   return calendar.toString()
 }
 
 /** Every day on which the class reads, days without school named as such. */
 export function readingDaysCalendar({ id, plan }: Of, { calendar: days }: School): string {
   const calendar = calendarFor(`${plan.title || 'Lesson'}: reading days`)
-  const times = plan.watch.unit === 'day' ? plan.watch.times : [0]
-  for (const { after, day, off } of readingDays(days, plan.date, times)) {
+  for (const { after, day, off } of readingDays(days, plan.date, daysOfReading(plan))) {
     const next = nextSchoolDay(days, day)
     const moved = off.why === undefined ? '' : `Day ${after} has no school; read on the next school day.`
     addEvent(calendar, {
       id: `${id}-day-${after}`,
       start: localTime(off.why === undefined ? day : next, plan.clock.start || '09:00'),
       minutes: READING_MINUTES,
-      summary: `Read day ${after}: ${lessonName(plan)}`,
+      summary: `Read day ${after}: ${lessonInClass(plan)}`,
       description: moved,
     })
   }
@@ -83,6 +82,6 @@ function localTime(day: string, time: string): Date {
   return new Date(`${day}T${time}:00Z`)
 }
 
-function lessonName(plan: Plan): string {
+function lessonInClass(plan: Plan): string {
   return `${plan.title || 'Lesson'}, class ${plan.className}`
 }

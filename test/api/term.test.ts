@@ -1,6 +1,6 @@
 import { expect, inject, it } from 'vitest'
 import type { TermPlan, TermPlanAsk } from '../../schemas/termPlan'
-import { clientFor } from './client'
+import { clientFor, reading } from './client'
 
 const { call, newLesson, open } = clientFor(inject('base'))
 const ASK: TermPlanAsk = {
@@ -55,7 +55,11 @@ it('what is asked for is filtered by age and topic, stays where it was chosen, a
   const { lesson } = await newLesson('swing-time')
   const plan = { ...lesson.plan, className: 'Dunnock', date: '' }
   await call('PUT', `/api/lessons/${lesson.id}/plan`, { plan, revision: lesson.revision })
-  expect((await termOf(around)).withoutDay).toBe(1)
+  expect(await termOf(around)).toMatchObject({ withoutDay: 1, practised: [] })
+  // Once it has begun the class has practised it, although nobody said when.
+  const timed = { condition: plan.conditions[0]!.id, unit: 's' as const, value: 14.2, entered: '14.2' }
+  await call('POST', `/api/lessons/${lesson.id}/readings`, { readings: [reading(plan, timed)] })
+  expect((await termOf(around)).practised).toContain('measure:time')
   const next = await termOf({ ...around, from: '', to: '' })
   expect([next.from < next.to, next.weeks.length]).toEqual([true, expect.any(Number)])
   for (const wrong of [{ from: '2097-03-01' }, { to: '2199-01-01' }, { every: 0 }, { weekday: 7 }, { chosen: { monday: 'x' } }])

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { bestStarts, dayAfter, readingDays } from '~~/core/clock'
+import { watchesOverDays } from '~~/core/lesson'
 import { hasBegun } from '~~/core/record'
 import { counted, DAY_OFF_WORDS, dayWords } from '~~/core/wording'
 
@@ -7,7 +8,7 @@ import { counted, DAY_OFF_WORDS, dayWords } from '~~/core/wording'
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
 const calendar = computed(() => lesson.school.calendar)
-const overDays = computed(() => plan.value.kind === 'over-time' && plan.value.watch.unit === 'day')
+const overDays = computed(() => watchesOverDays(plan.value))
 const days = computed(() => (plan.value.date === '' ? [] : readingDays(calendar.value, plan.value.date, plan.value.watch.times)))
 const today = schoolDay()
 const LOOK_AHEAD = 21

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { classWords, dayWords, STOP_NAMES } from '~~/core/wording'
+import { classWords, dayWords, STOP_NAMES, lessonName } from '~~/core/wording'
 import type { SaveState } from '~/following/saving'
 
 /** Name, class and day of the lesson, whether all is saved, and the ways out: board, print, files. */
@@ -25,7 +25,7 @@ const lookingInside = ref(false)
 <template>
   <header class="head screen-only flex items-center gap-wide px-block pt-wide pb-near">
     <div class="names flex-1 min-w-0">
-      <h1>{{ plan.title || 'Lesson without a name' }}</h1>
+      <h1>{{ lessonName(plan.title) }}</h1>
       <p class="soft text-body">
         <LinkBtn data-target="class" @click="settingUp = true">{{ classWords(plan) }}</LinkBtn>
         <template v-if="lesson.together">

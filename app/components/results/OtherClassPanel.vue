@@ -10,6 +10,7 @@ import {
   pooledAgreement,
   testDifferenceWords,
   writeFigure,
+  lessonName,
 } from '~~/core/wording'
 import type { ShelfEntry } from '~~/schemas/contract'
 
@@ -70,7 +71,7 @@ watch(chosen, async (id) => {
         { value: '', title: 'choose a lesson' },
         ...shelf.map((one) => ({
           value: one.id,
-          title: `${one.title || 'Lesson without a name'}, class ${one.className}${one.date ? `, ${dayWords(one.date)}` : ''}`,
+          title: `${lessonName(one.title)}, class ${one.className}${one.date ? `, ${dayWords(one.date)}` : ''}`,
         })),
       ]"
     />

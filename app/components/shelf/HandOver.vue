@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { lessonName } from '~~/core/wording'
 import type { DeskName, ShelfEntry } from '~~/schemas/contract'
 
 /** Hands a lesson to a colleague's desk. */
@@ -19,7 +20,7 @@ async function handTo(desk: DeskName | null): Promise<void> {
 </script>
 
 <template>
-  <AppDialog v-model="open" :title="`Hand over “${lesson.title || 'Lesson without a name'}”`" :width="460">
+  <AppDialog v-model="open" :title="`Hand over “${lessonName(lesson.title)}”`" :width="460">
     <p>Its plan, its readings and its pictures go with it. It then stands on that desk’s shelf.</p>
     <ul class="desks flex flex-wrap gap-near mt-wide p-0 list-none">
       <li v-for="desk in desks" :key="desk.id">

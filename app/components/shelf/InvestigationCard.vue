@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { agesWords, KIND_WORDS, stockWords } from '~~/core/wording'
+import { agesWords, KIND_WORDS, stockWords, lessonName } from '~~/core/wording'
 import type { InvestigationCard } from '~~/schemas/contract'
 
 /** One lesson to begin from: its set-up, for whom and how long, what it needs and what the cupboard lacks. */
@@ -26,7 +26,7 @@ const more = computed(() => [
     <SetUpDrawing v-if="investigation.drawing" class="justify-self-center" :investigation="investigation.drawing" />
     <p v-else class="own-picture justify-self-center"><BeakerMark :size="84" :level="0.4" /></p>
     <header class="row w-full flex-nowrap">
-      <h2 class="text-title">{{ investigation.title || 'Lesson without a name' }}</h2>
+      <h2 class="text-title">{{ lessonName(investigation.title) }}</h2>
       <span class="ml-auto"><MoreMenu :label="`More for ${investigation.title}`" :items="more" /></span>
     </header>
     <p class="soft">

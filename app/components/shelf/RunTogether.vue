@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { lessonName } from '~~/core/wording'
 import { MOST_TOGETHER } from '~~/core/together'
 import type { ShelfEntry } from '~~/schemas/contract'
 
@@ -23,12 +24,12 @@ async function begin(): Promise<void> {
 </script>
 
 <template>
-  <AppDialog v-model="open" :title="`Run “${lesson.title || 'Lesson without a name'}” together with`" :width="560">
+  <AppDialog v-model="open" :title="`Run “${lessonName(lesson.title)}” together with`" :width="560">
     <p>One code, one board and one clock for all of them. Each stays a lesson of its own, and can stand alone again at any time.</p>
     <ul class="others mt-near">
       <li v-for="one in others" :key="one.id">
         <TickField
-          :label="`${one.title || 'Lesson without a name'}, class ${one.className}`"
+          :label="`${lessonName(one.title)}, class ${one.className}`"
           :model-value="chosen.includes(one.id)"
           :disabled="!chosen.includes(one.id) && chosen.length >= MOST_TOGETHER - 1"
           @update:model-value="turn(one.id)"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { dayWords } from '~~/core/wording'
+import { dayWords, lessonName } from '~~/core/wording'
 import type { ShelfEntry } from '~~/schemas/contract'
 
 /** One lesson on the shelf: how full its beaker is, when it is, what came out, and what it waits for. */
@@ -30,7 +30,7 @@ const more = computed(() => [
     <BeakerMark :size="56" :level="lesson.level" :label="lesson.judged ? `${percent} in 100 ready` : 'being worked out'" />
     <div>
       <h4 class="text-title">
-        <NuxtLink :to="there">{{ lesson.title || 'Lesson without a name' }}</NuxtLink>
+        <NuxtLink :to="there">{{ lessonName(lesson.title) }}</NuxtLink>
       </h4>
       <p class="question font-heading break-anywhere">{{ lesson.question || 'No question yet' }}</p>
       <p class="soft">
@@ -45,7 +45,7 @@ const more = computed(() => [
       <p v-else-if="!matter" class="soft">all done</p>
       <p v-else-if="lesson.matters.more > 0" class="soft">and {{ lesson.matters.more }} more</p>
     </div>
-    <MoreMenu :label="`More for ${lesson.title || 'the lesson without a name'}`" :items="more" />
+    <MoreMenu :label="`More for ${lessonName(lesson.title)}`" :items="more" />
   </li>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { lessonName } from '~~/core/wording'
 import type { TogetherEntry } from '~~/schemas/togetherContract'
 
 /** What runs together, above the lessons; nothing where nothing does. */
@@ -14,7 +15,7 @@ onMounted(async () => {
     <ul>
       <li v-for="one in together" :key="one.id" class="row py-near edge-bottom-1-line">
         <NuxtLink :to="`/together/${one.id}`" class="font-heading font-bold">{{ one.title || 'Running together' }}</NuxtLink>
-        <span class="soft">{{ one.lessons.map(({ title }) => title || 'Lesson without a name').join(' · ') }}</span>
+        <span class="soft">{{ one.lessons.map(({ title }) => lessonName(title)).join(' · ') }}</span>
       </li>
     </ul>
   </section>

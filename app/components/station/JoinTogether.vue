@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { lessonName } from '~~/core/wording'
 import { mayGoTo } from '~~/core/together'
 import type { JoinTogether } from '~~/schemas/togetherContract'
 
@@ -49,7 +50,7 @@ function choose(group: string): void {
         <li v-for="one in mine" :key="one.id">
           <VBtn class="investigation" :class="{ now: one.id === now }" @click="emit('begin', one.id)">
             <span
-              ><strong>{{ one.title || 'Lesson without a name' }}</strong
+              ><strong>{{ lessonName(one.title) }}</strong
               ><b v-if="one.id === now"> · this round</b> <small>{{ one.question }}</small></span
             >
           </VBtn>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { lessonName } from '~~/core/wording'
 import type { Plan } from '~~/core/lesson'
 
 /** Some groups of a lesson get one of their own, with the same plan to begin with and all that they wrote down. */
@@ -15,7 +16,7 @@ function split(): void {
 </script>
 
 <template>
-  <AppDialog v-model="open" :title="`Split “${plan.title || 'Lesson without a name'}”`" :width="520">
+  <AppDialog v-model="open" :title="`Split “${lessonName(plan.title)}”`" :width="520">
     <p>Who goes into a lesson of its own? It begins with the same plan, and everything that these groups wrote down goes along.</p>
     <ul class="mt-near">
       <li v-for="group in props.plan.groups" :key="group.id">

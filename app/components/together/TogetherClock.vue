@@ -1,7 +1,15 @@
 <script setup lang="ts">
 import { BOUNDS } from '~~/core/lesson'
 import { circuitTogether, waitingOf, WAITINGS, type Member, type Together, type TogetherChange } from '~~/core/together'
-import { boundWords, circuitTogetherWords, fitTogetherWords, lateWords, stopwatchWords, WAITING_WORDS } from '~~/core/wording'
+import {
+  boundWords,
+  circuitTogetherWords,
+  fitTogetherWords,
+  lateWords,
+  stopwatchWords,
+  WAITING_WORDS,
+  lessonName,
+} from '~~/core/wording'
 
 /** One clock for all: the waiting of one investigation is used for the trials of another, group by group; where all go round, their rounds. */
 const props = defineProps<{ members: Member[]; together: Together }>()
@@ -24,7 +32,7 @@ const group = computed(() => rows.value.find((row) => row.group === chosen.value
       <ChoiceField
         v-for="{ lesson, plan } in members"
         :key="lesson"
-        :label="plan.title || 'Lesson without a name'"
+        :label="lessonName(plan.title)"
         :model-value="waitingOf(plan, together.waiting[lesson])"
         :options="WAITINGS.map((value) => ({ value, title: WAITING_WORDS[value] }))"
         @update:model-value="$emit('change', { waiting: { ...together.waiting, [lesson]: $event } })"

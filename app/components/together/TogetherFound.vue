@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Found } from '~~/core/together'
-import { foundWords, question } from '~~/core/wording'
+import { foundWords, question, lessonName } from '~~/core/wording'
 
 /** What each investigation found, how sure, in one line with a small graph; the same at the desk and on the board. */
 defineProps<{ found: Found[]; big?: boolean }>()
@@ -12,8 +12,8 @@ defineProps<{ found: Found[]; big?: boolean }>()
       <SmallBars :bars="one.bars" />
       <div>
         <h2 class="font-heading">
-          <span v-if="big">{{ one.plan.title || 'Lesson without a name' }}</span>
-          <NuxtLink v-else :to="`/lesson/${one.lesson}/results`">{{ one.plan.title || 'Lesson without a name' }}</NuxtLink>
+          <span v-if="big">{{ lessonName(one.plan.title) }}</span>
+          <NuxtLink v-else :to="`/lesson/${one.lesson}/results`">{{ lessonName(one.plan.title) }}</NuxtLink>
         </h2>
         <p class="soft">{{ question(one.plan) }}</p>
         <p class="said">{{ foundWords(one) }}</p>

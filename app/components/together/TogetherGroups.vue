@@ -10,7 +10,7 @@ import {
   wayChosen,
   type TogetherWay,
 } from '~~/core/together'
-import { circuitTogetherWords, placeWords, question, titleOfMember, WAY_WORDS } from '~~/core/wording'
+import { circuitTogetherWords, placeWords, question, titleOfMember, WAY_WORDS, lessonName } from '~~/core/wording'
 import type { WholeTogether } from '~~/schemas/togetherContract'
 
 /** Who does what: a tick for each group in each lesson, or the rota where all go round. */
@@ -65,9 +65,7 @@ const takeOut = (lesson: string) => props.running.setLessons(props.view.lessons.
 
     <ul class="lessons">
       <li v-for="one in view.lessons" :key="one.id" class="row">
-        <NuxtLink :to="`/lesson/${one.id}/plan`" class="font-heading font-bold">{{
-          one.plan.title || 'Lesson without a name'
-        }}</NuxtLink>
+        <NuxtLink :to="`/lesson/${one.id}/plan`" class="font-heading font-bold">{{ lessonName(one.plan.title) }}</NuxtLink>
         <span class="grow soft">{{ question(one.plan) }}</span>
         <NumberField
           v-if="together.way === 'circuit'"
@@ -79,7 +77,7 @@ const takeOut = (lesson: string) => props.running.setLessons(props.view.lessons.
           :most="MOST_SETS"
           @update:model-value="running.change({ sets: { ...together.sets, [one.id]: $event ?? 1 } })"
         />
-        <MoreMenu :label="`More for ${one.plan.title || 'the lesson without a name'}`" :items="waysOf(one.id)" />
+        <MoreMenu :label="`More for ${lessonName(one.plan.title)}`" :items="waysOf(one.id)" />
       </li>
     </ul>
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { filteredJournal, JOURNAL_KINDS, journalOf, type JournalKind } from '~~/core/record'
-import { momentOfDayWords, journalGroup, JOURNAL_WORDS, journalWords } from '~~/core/wording'
+import { momentOfDayWords, journalGroup, JOURNAL_WORDS, journalWords, lessonName } from '~~/core/wording'
 
 /** Everything that happened in the lesson, with its time. */
 const route = useRoute()
@@ -53,7 +53,7 @@ const COLUMNS = [
     <template v-else-if="lesson.plan">
       <header>
         <div>
-          <h1 class="text-large">Journal: {{ lesson.plan.title || 'Lesson without a name' }}</h1>
+          <h1 class="text-large">Journal: {{ lessonName(lesson.plan.title) }}</h1>
           <p class="soft">Everything that happened, the latest first.</p>
         </div>
         <div class="row">

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { AGES, BOUNDS, LONGEST, TOPICS } from '~~/core/lesson'
 import { withFirstDay } from '~~/core/term'
-import { AGE_WORDS, counted, TOPIC_WORDS, WEEKDAY_WORDS } from '~~/core/wording'
+import { AGE_WORDS, counted, TOPIC_WORDS, WEEKDAY_WORDS, lessonName } from '~~/core/wording'
 import { emptyWeekWords, laidLines, termPlanReport, weekWords } from '~~/core/wording/reports'
 import type { TermPlan, TermPlanAsk } from '~~/schemas/termPlan'
 
@@ -164,7 +164,7 @@ const print = () => window.print()
             <span class="when">{{ weekWords(week) }}</span>
             <span v-if="week.standing.length > 0" class="standing">
               <NuxtLink v-for="one in week.standing" :key="one.id" :to="`/lesson/${one.id}/plan`" class="mr-near">{{
-                one.title || 'a lesson without a name'
+                lessonName(one.title)
               }}</NuxtLink>
               <span class="hint">on the shelf</span>
             </span>

@@ -1,6 +1,6 @@
 import { SKILLS, type Report } from '../../reports'
 import { dayWords } from '../days'
-import { counted } from '../names'
+import { counted, lessonName } from '../names'
 import { SKILL_WORDS } from './signs'
 import type { Judged, LessonFace } from './summary'
 
@@ -47,9 +47,7 @@ export function termOverview(lessons: TermLesson[], { from, to, className }: Ter
         rows: practised.map(({ skill, times }) => [
           SKILL_WORDS[skill],
           String(times),
-          lessons
-            .flatMap(({ skills, title: name }) => (skills.includes(skill) ? [name || 'a lesson without a name'] : []))
-            .join('; ') || '–',
+          lessons.flatMap(({ skills, title: name }) => (skills.includes(skill) ? [lessonName(name)] : [])).join('; ') || '–',
         ]),
       },
       ...(never.length > 0 && lessons.length > 0 ? [{ kind: 'text' as const, text: `Still to come: ${never.join(', ')}.` }] : []),

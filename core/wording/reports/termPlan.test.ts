@@ -55,7 +55,7 @@ it('a term on paper counts what is practised, and lists what to buy apart from w
   const { question, blocks } = termPlanReport({ ...plan, practised: ['measuring', 'kind:describe'] }, 'GBP')
   const tables = blocks.flatMap((block) => (block.kind === 'table' ? [block] : []))
   expect(question).toBe('2 investigations')
-  expect(tables[0]!.rows.map(([, name]) => name)).toEqual(['Ice', 'a lesson without a name', 'No school: Snow week'])
+  expect(tables[0]!.rows.map(([, name]) => name)).toEqual(['Ice', 'Lesson without a name', 'No school: Snow week'])
   expect(tables[1]!.rows).toContainEqual(['Measuring', '1 time', '2 times'])
   expect(tables[1]!.rows).toContainEqual(['Describe', '1 time', 'not yet'])
   expect(tables[2]!.rows.map(([thing, , , buy, cost]) => [thing, buy, cost])).toEqual([

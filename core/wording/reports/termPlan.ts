@@ -7,7 +7,7 @@ import { dayWords } from '../days'
 import { amountWords } from '../kit'
 import { KIND_WORDS } from '../kinds'
 import { moneyWords } from '../money'
-import { counted, list } from '../names'
+import { counted, list, lessonName } from '../names'
 import { SKILL_WORDS } from './signs'
 
 const MEASURE_WORDS: Record<Dimension, string> = {
@@ -108,11 +108,7 @@ export function termPlanReport(
 function weekRows(week: TermWeek, titles: Record<string, string>): string[][] {
   const { standing, laid } = week
   const unbroken = (words: string) => words.replaceAll(' ', '\u00a0')
-  const standingRows = standing.map(({ title, date }) => [
-    unbroken(dayWords(date)),
-    title || 'a lesson without a name',
-    'on the shelf already',
-  ])
+  const standingRows = standing.map(({ title, date }) => [unbroken(dayWords(date)), lessonName(title), 'on the shelf already'])
   const laidRows = laid ? [[unbroken(weekWords(week)), titles[laid.candidate]!, laidLines(laid).join('. ')]] : []
   const rows = [...standingRows, ...laidRows]
   return rows.length > 0 ? rows : [[unbroken(weekWords(week)), emptyWeekWords(week), '']]

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useIntervalFn, useLocalStorage } from '@vueuse/core'
 import { circuitTogether, placesInRound, roundAt, TOGETHER_VIEWS, viewTogether } from '~~/core/together'
-import { fitTogetherWords, placeWords, TOGETHER_VIEW_WORDS } from '~~/core/wording'
+import { fitTogetherWords, placeWords, TOGETHER_VIEW_WORDS, lessonName } from '~~/core/wording'
 
 /** All lessons that run together on the projector: one message at a time. */
 const route = useRoute()
@@ -69,7 +69,7 @@ useHead({ title: () => `Board · ${title.value}` })
         <ul class="investigations">
           <li v-for="one in found" :key="one.lesson">
             <h2>
-              {{ one.plan.title || 'Lesson without a name' }} <span class="soft">{{ one.done }} of {{ one.all }}</span>
+              {{ lessonName(one.plan.title) }} <span class="soft">{{ one.done }} of {{ one.all }}</span>
             </h2>
             <p class="groups">
               <span v-for="group in one.groups" :key="group.id" :class="{ whole: group.all > 0 && group.done === group.all }">
