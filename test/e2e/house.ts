@@ -61,13 +61,15 @@ export async function openClass(page: Page): Promise<Locator> {
 
 /** Chooses from a list that opens. */
 export async function choose(field: Locator, option: string | RegExp): Promise<void> {
-  await field.press('Enter')
   const options = field.page().getByRole('listbox').getByRole('option')
   const found = field
     .page()
     .getByRole('listbox')
     .getByRole('option', { name: option, exact: typeof option === 'string' })
-  await expect(options.first()).toBeVisible()
+  await expect(async () => {
+    if ((await options.count()) === 0) await field.press('Enter')
+    await expect(options.first()).toBeVisible({ timeout: 2000 })
+  }).toPass({ intervals: [50], timeout: 30_000 })
   // Only what is near is drawn of a list, and a list that scrolls is not still enough for the mouse of a test. It shuts when one is chosen.
   await expect(async () => {
     if ((await options.count()) === 0) return
