@@ -2,6 +2,7 @@ import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import UnoCSS from '@unocss/vite'
 import { build as bundle } from 'esbuild'
+import { EMPTY, openCluster } from './server/database/folder/cluster'
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
@@ -77,6 +78,7 @@ export default defineNuxtConfig({
             js: "import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(import.meta.url);",
           },
         })
+        await (await openCluster(join(options.output.serverDir, EMPTY))).close()
       },
     },
     errorHandler: fileURLToPath(new URL('./server/errorHandler.ts', import.meta.url)),

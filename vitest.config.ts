@@ -2,7 +2,8 @@ import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vitest/config'
 import aliases from './scripts/aliases.mjs'
 
-const STARTING = ['test/api/{start,versionBefore}.test.ts']
+const STARTING = ['test/api/{start,versionBefore,classMode,keptApart}.test.ts']
+const FOLDERS = ['test/api/{database,putBack}.test.ts']
 
 export default defineConfig({
   test: {
@@ -37,16 +38,19 @@ export default defineConfig({
         test: {
           name: 'api',
           include: ['test/api/**/*.test.ts'],
-          exclude: STARTING,
+          exclude: [...STARTING, ...FOLDERS],
           globalSetup: ['test/api/globalApplication.ts'],
           testTimeout: 120_000,
           hookTimeout: 120_000,
           fileParallelism: false,
         },
       },
-      // What starts applications of its own; beside the others, so that two cores have work.
+      // What starts applications of its own, and what befalls their data; beside the others, so that two cores have work.
       {
         test: { name: 'start', include: STARTING, testTimeout: 120_000, hookTimeout: 120_000, fileParallelism: false },
+      },
+      {
+        test: { name: 'folders', include: FOLDERS, testTimeout: 120_000, hookTimeout: 120_000, fileParallelism: false },
       },
       // The same on a PostgreSQL server, but for what is about folders, refusals, files or access, whatever the database; and what several
       // processes on it have to do.
@@ -54,7 +58,7 @@ export default defineConfig({
         test: {
           name: 'postgres',
           include: ['test/api/**/*.test.ts', 'test/machines/**/*.test.ts'],
-          exclude: [...STARTING, 'test/api/{database,hostile,classMode,keptApart,putBack,wonder}.test.ts'],
+          exclude: [...STARTING, ...FOLDERS, 'test/api/{hostile,wonder}.test.ts'],
           globalSetup: ['test/machines/globalPostgres.ts', 'test/api/globalApplication.ts'],
           testTimeout: 120_000,
           hookTimeout: 120_000,

@@ -8,12 +8,27 @@ import { installSystemPackages } from './systemPackages.mjs'
 
 const results = mkdtempSync(join(tmpdir(), 'jolly-beaker-test-'))
 
-await Promise.all([installPackages(), installSystemPackages()])
+// Browsers and a database server come from the system's packages meanwhile: the build does not need them.
+const system = installSystemPackages()
+await installPackages()
 await check('types are prepared', 'npx', ['nuxt', 'prepare'])
-// Two lanes, since this is meant for machines of two cores; the browser tests need both for themselves.
 const built = buildApplication()
 const quiet = { beside: true }
-const suites = (await Promise.all([aside(), alongside()])).flat()
+// What stands to be done once there is a build, the longest first.
+const toDo = [
+  () => checkScripts({ types: 'types' }),
+  () => suite('folders', vitest, quiet),
+  () => suite('start', vitest, quiet),
+  () => suite('browsers', vitest, quiet),
+  // Every bench once in a small size, so that none can rot unseen.
+  () => check('benches, in a small size', 'npx', ['tsx', 'scripts/bench.ts', '--small']),
+  () => suite('postgres', vitest, quiet),
+  () => suite('unit', vitest, quiet),
+  () => suite('api', vitest, quiet),
+  () => suite('components', vitest, quiet),
+]
+// Two lanes, since this is meant for machines of two cores; the browser tests need both for themselves.
+const suites = (await Promise.all([sources().then(lane), ready().then(lane), waiting()])).flat().filter(Boolean)
 suites.push(await suite('browser', playwright))
 rmSync(results, { recursive: true, force: true })
 for (const { name, failed, printed } of suites) {
@@ -23,25 +38,27 @@ const [passed, failed] = ['passed', 'failed'].map((key) => suites.reduce((sum, o
 console.log(`\nTests: ${passed} passed, ${failed} failed`)
 process.exit(failed > 0 || passed === 0 ? 1 : 0)
 
-async function aside() {
+/** What needs no build, beside the building. */
+async function sources() {
   await checkScripts({ format: 'format:check', lint: 'lint', imports: 'imports', 'unused code': 'unused' })
-  await built
-  await checkScripts({ types: 'types' })
-  // Every bench once in a small size, so that none can rot unseen.
-  await check('benches, in a small size', 'npx', ['tsx', 'scripts/bench.ts', '--small'])
-  return [await suite('postgres', vitest, quiet)]
+  await ready()
 }
 
-async function alongside() {
-  await built
-  const waiting = suite('soak', vitest, quiet)
-  const first = [
-    await suite('unit', vitest, quiet),
-    await suite('components', vitest, quiet),
-    await suite('browsers', vitest, quiet),
-    await suite('start', vitest, quiet),
-  ]
-  return [...first, await waiting, await suite('api', vitest)]
+async function ready() {
+  await Promise.all([built, system])
+}
+
+/** Takes what comes next until nothing is left. */
+async function lane() {
+  const done = []
+  for (let next = toDo.shift(); next; next = toDo.shift()) done.push(await next())
+  return done
+}
+
+/** Most of it is spent waiting: beside both lanes. */
+async function waiting() {
+  await ready()
+  return suite('soak', vitest, quiet)
 }
 
 /** A check without a count: says how long it took, ends everything when it fails. */

@@ -24,21 +24,22 @@ export async function benchServer(size: Size): Promise<Row[]> {
   const { folder, remove } = temporaryFolder()
   const application = await startApplication({ data: folder })
   try {
-    return [await opening(application.base), ...(await stationsToBoard(application.base, LOADS[size]))]
+    return [await opening(application.base, size), ...(await stationsToBoard(application.base, LOADS[size]))]
   } finally {
     await application.stop()
     remove()
   }
 }
 
-async function opening(base: string): Promise<Row> {
+async function opening(base: string, size: Size): Promise<Row> {
   const { call } = clientFor(base)
+  const rounds = size === 'full' ? 20 : 1
   const { plan, record } = bigLesson({ groups: 10, conditions: 15, repeats: 20 })
   const text = JSON.stringify(writeLessonFile(plan, record, [], new Date().toISOString()))
   const { status, body } = await call<{ id: string }>('POST', '/api/lessons/open', { text })
   if (status !== 200) throw new Error(JSON.stringify(body))
-  const time = await timeOf(() => call('GET', `/api/lessons/${body.id}`), 20)
-  const nothing = await timeOf(() => call('GET', '/api/investigations'), 20)
+  const time = await timeOf(() => call('GET', `/api/lessons/${body.id}`), rounds)
+  const nothing = await timeOf(() => call('GET', '/api/investigations'), rounds)
   return {
     what: `a lesson with ${record.readings.length} readings opens`,
     figure: milliseconds(time),

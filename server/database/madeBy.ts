@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto'
 import { existsSync, readFileSync } from 'node:fs'
-import { builtScript } from './builtScript'
+import { builtScript } from './built'
 
 /** Judges lessons beside the server. */
 export const JUDGE = builtScript('judge')

@@ -3,7 +3,7 @@ import { Worker } from 'node:worker_threads'
 import type { LessonFile } from '../../core/formats'
 import { fileProblemWords } from '../../core/wording'
 import { refusal, Refusal } from '../access/refusal'
-import { builtScript } from '../database/builtScript'
+import { builtScript } from '../database/built'
 import { checkFile, type CheckedFile } from './openedFile'
 import { readFile, type ReadingAnswers, type ReadingTask } from './reading'
 

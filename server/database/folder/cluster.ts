@@ -1,6 +1,8 @@
-import { fsyncSync } from 'node:fs'
+import { closeSync, cpSync, existsSync, fsyncSync, openSync, readdirSync } from 'node:fs'
+import { join } from 'node:path'
 import { PGlite } from '@electric-sql/pglite'
 import { NodeFS } from '@electric-sql/pglite/nodefs'
+import { built } from '../built'
 
 /** Emscripten's file system of folders, as far as it is changed here. */
 interface FolderOperations {
@@ -42,4 +44,29 @@ export async function openCluster(folder: string): Promise<PGlite> {
   } catch (error) {
     throw new ClusterError([String(error), ...said].join('\n'))
   }
+}
+
+/** Where the build keeps an empty database; see nuxt.config.ts. Making one takes four seconds, a copy of it a quarter of one. */
+export const EMPTY = 'empty-database'
+
+/** Makes an empty database in a folder that is not there yet. */
+export async function makeCluster(folder: string): Promise<void> {
+  const empty = built(EMPTY)
+  if (!existsSync(join(empty, 'PG_VERSION'))) return (await openCluster(folder)).close()
+  cpSync(empty, folder, { recursive: true })
+  flush(folder)
+}
+
+/** Sends what was copied to the disk: it is going to be the only one. */
+function flush(path: string): void {
+  for (const entry of readdirSync(path, { withFileTypes: true })) {
+    if (entry.isDirectory()) flush(join(path, entry.name))
+    else flushFile(join(path, entry.name))
+  }
+}
+
+function flushFile(path: string): void {
+  const file = openSync(path, 'r+')
+  fsyncSync(file)
+  closeSync(file)
 }

@@ -3,7 +3,7 @@ import { join } from 'node:path'
 import type { PGlite } from '@electric-sql/pglite'
 import type { Mended } from '../../../schemas/contract'
 import { StartError } from '../startError'
-import { ClusterError, openCluster } from './cluster'
+import { ClusterError, makeCluster, openCluster } from './cluster'
 import { asStartError, checkFolder } from './room'
 import { listSnapshots, type Snapshot } from './snapshots'
 import { findDamage, isOnlyAKey, remakeKeys } from './soundness'
@@ -55,7 +55,7 @@ function remains(folder: string): string[] {
 async function openFresh(folder: string): Promise<PGlite> {
   const [made, cluster] = [join(folder, NEW), join(folder, CLUSTER)]
   try {
-    await (await openCluster(made)).close()
+    await makeCluster(made)
     rmSync(cluster, { recursive: true, force: true })
     renameSync(made, cluster)
     return await openCluster(cluster)

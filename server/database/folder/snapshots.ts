@@ -2,7 +2,7 @@ import { existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from
 import { join } from 'node:path'
 import { Worker } from 'node:worker_threads'
 import type { PGlite } from '@electric-sql/pglite'
-import { builtScript } from '../builtScript'
+import { builtScript } from '../built'
 import { packCluster, type CopyEnd } from './packing'
 
 const AN_HOUR = 3_600_000
