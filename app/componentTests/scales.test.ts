@@ -2,7 +2,7 @@ import { renderToString } from 'vue/server-renderer'
 import { createSSRApp } from 'vue'
 import { describe, expect, it } from 'vitest'
 import { seededRandom } from '~~/core/chance'
-import { drawScale, isUpright, LEVELS, SCALE_KINDS, type ScaleKind } from '~~/core/warmUps'
+import { drawScale, hasParallax, isUpright, LEVELS, SCALE_KINDS, seenFrom, type ScaleKind } from '~~/core/warmUps'
 import './mounting'
 import ScalePicture from '~/components/pieces/ScalePicture.vue'
 
@@ -20,7 +20,7 @@ function read(svg: string) {
     .map(([tag, text]) => ({ value: Number(text), x: number(tag, 'x'), y: number(tag, 'y') }))
   const pointer = lines.find(({ tag }) => tag.includes('data-pointer'))!
   const marks = lines.filter(({ tag }) => tag.includes('data-size'))
-  return { numbers, pointer: pointer.ends, marks }
+  return { numbers, pointer: pointer.ends, marks, sight: lines.find(({ tag }) => tag.includes('sight'))?.ends }
 }
 
 /** Where something lies along the scale, read off as an eye does: along its line, or round its dial from the bottom. */
@@ -63,4 +63,27 @@ describe('pictures of scales', () => {
       }
     },
   )
+
+  it.each(SCALE_KINDS.filter(hasParallax))('the line of sight at a %s goes through the mark that the eye sees', async (kind) => {
+    const random = seededRandom(7)
+    for (let drawn = 0; drawn < 30; drawn += 1) {
+      const { scale, value, eye } = drawScale(kind, 'marks', random, { eyes: true })
+      const { numbers, marks, sight } = read(
+        await renderToString(createSSRApp(ScalePicture, { scale, value, eye, label: 'a scale' })),
+      )
+      const longest = marks.reduce(
+        (long, { ends: [x1, y1, x2, y2] }) => {
+          const one = { x: (x1 + x2) / 2, y: (y1 + y2) / 2, length: Math.hypot(x2 - x1, y2 - y1) }
+          return one.length > long.length ? one : long
+        },
+        { x: 0, y: 0, length: 0 },
+      )
+      const [x1, y1, x2, y2] = sight!
+      const part = isUpright(kind) ? (longest.x - x1) / (x2 - x1) : (longest.y - y1) / (y2 - y1)
+      expect(part).toBeGreaterThan(0)
+      expect(part).toBeLessThan(1)
+      const seen = valueAt(kind, numbers, placed(kind, x1 + part * (x2 - x1), y1 + part * (y2 - y1)))
+      expect(Math.abs(seen - seenFrom({ scale, value }, eye))).toBeLessThan(scale.step / 50)
+    }
+  })
 })

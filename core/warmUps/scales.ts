@@ -73,18 +73,30 @@ const USUAL: Record<
 export const LEVELS = ['numbers', 'marks', 'between'] as const
 export type Level = (typeof LEVELS)[number]
 
-/** Those that stand upright, whose marks are on the glass or the tube before what they show. */
+/** Those that stand upright. */
 const UPRIGHT: ScaleKind[] = ['cylinder', 'thermometer', 'force-meter']
 
 /**
- * Does it stand upright, so that the eye can be too high or too low?
- * @example isUpright('dial') // => false
+ * Does it stand upright, so that its numbers grow upwards?
+ * @example isUpright('ruler') // => false
  */
 export function isUpright(kind: ScaleKind): boolean {
   return UPRIGHT.includes(kind)
 }
 
-/** Where the eye is that looks at it: from above it looks through a mark that is too high, from below through one that is too low. */
+/**
+ * Can the eye be in the wrong place? Marks of a straight one are on the glass, or on the edge of a ruler, before what they show; a dial's needle lies on its
+ * face.
+ * @example hasParallax('dial') // => false
+ */
+export function hasParallax(kind: ScaleKind): boolean {
+  return kind !== 'dial'
+}
+
+/**
+ * Where the eye is that looks at it: above it looks through a mark that is too high, below through one that is too low. Of one that lies, above is on the side
+ * of the larger numbers.
+ */
 export const EYES = ['above', 'level', 'below'] as const
 export type Eye = (typeof EYES)[number]
 
@@ -100,7 +112,7 @@ const PARALLAX = 2
 
 /**
  * A scale to read, fresh for every drawing of the random numbers.
- * @param eyes whether the eye may stand too high or too low, at an upright one
+ * @param eyes whether the eye may be in the wrong place, where it can
  * @example drawScale('ruler', 'marks', seededRandom(3)).scale.unit // => 'cm'
  */
 export function drawScale(kind: ScaleKind, level: Level, random: Random, { eyes = false } = {}): ScaleTask {
@@ -120,7 +132,7 @@ export function drawScale(kind: ScaleKind, level: Level, random: Random, { eyes 
   const candidates = level === 'numbers' ? inner.filter(({ label }) => label !== undefined) : inner
   const mark = candidates[pick(0, candidates.length - 1)]!
   const value = level === 'between' ? withoutNoise(mark.value + step / 2) : mark.value
-  return { scale, value, eye: eyes && isUpright(kind) ? EYES[pick(0, EYES.length - 1)]! : 'level' }
+  return { scale, value, eye: eyes && hasParallax(kind) ? EYES[pick(0, EYES.length - 1)]! : 'level' }
 }
 
 /**

@@ -7,7 +7,7 @@ import {
   drawMoving,
   drawScale,
   drawWobble,
-  isUpright,
+  hasParallax,
   judgeFair,
   judgeScale,
   LEVELS,
@@ -38,7 +38,7 @@ describe('scales', () => {
     for (const kind of SCALE_KINDS)
       for (const level of LEVELS) {
         const tasks = Array.from({ length: 40 }, () => drawScale(kind, level, random, { eyes: true }))
-        if (!isUpright(kind)) expect(tasks.every(({ eye }) => eye === 'level')).toBe(true)
+        expect(new Set(tasks.map(({ eye }) => eye)).size).toBe(hasParallax(kind) ? 3 : 1)
         expect(new Set(tasks.map(({ value, scale }) => `${value}/${scale.step}/${scale.from}`)).size).toBeGreaterThan(8)
         for (const { scale, value } of tasks) {
           expect(value).toBeGreaterThan(scale.from)

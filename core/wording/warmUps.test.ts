@@ -14,6 +14,9 @@ it('a try at a scale is answered with what it shows, and with the eye where that
   expect(plain(scaleAnswer(task, 23))).toBe('The eye sees 23 °C, because it is not level. It shows 21 °C.')
   expect(plain(scaleAnswer(task, 12))).toBe('It shows 21 °C. One small mark is 1 °C.')
   expect(eyeLines(task).map(plain)).toContain('The eye is too low: it reads 19 °C.')
+  const ruler = { scale: scaleOf({ kind: 'ruler', unit: 'cm', from: 0, to: 30, step: 0.1 }), value: 12.3, eye: 'below' } as const
+  expect(eyeLines(ruler).map(plain)).toContain('The eye is too far left: it reads 12.1 cm.')
+  expect(plain(scaleAnswer(ruler, 12.1))).toBe('The eye sees 12.1 cm, because it is not straight above. It shows 12.3 cm.')
   const cylinder = scaleOf({ kind: 'cylinder', unit: 'mL', from: 0, to: 250, step: 5 })
   expect(plain(drawnAnswer({ scale: cylinder, value: 217.5 }))).toBe('217.5 mL (one mark is 5 mL)')
 })

@@ -2,6 +2,7 @@ import { readQuantity, withUnit, writeNumber, writeShort, type UnitCode } from '
 import {
   EYES,
   isFooledBy,
+  isUpright,
   judgeScale,
   seenFrom,
   type Eye,
@@ -28,10 +29,20 @@ export const SCALE_WORDS: Record<ScaleKind, string> = {
 }
 
 export const LEVEL_WORDS = { numbers: 'At the numbers', marks: 'At the marks', between: 'Between the marks' } as const
-export const EYE_WORDS: Record<Eye, string> = {
+const UPRIGHT_EYE: Record<Eye, string> = {
   above: 'The eye is too high',
   level: 'The eye is level',
   below: 'The eye is too low',
+}
+const LYING_EYE: Record<Eye, string> = {
+  above: 'The eye is too far right',
+  level: 'The eye is straight above',
+  below: 'The eye is too far left',
+}
+
+/** Where the eye is. `eyeWords('ruler', 'below') // 'The eye is too far left'` */
+export function eyeWords(kind: ScaleKind, eye: Eye): string {
+  return (isUpright(kind) ? UPRIGHT_EYE : LYING_EYE)[eye]
 }
 
 /** What a scale asks for. */
@@ -64,13 +75,14 @@ export function scaleAnswer(task: ScaleTask, entered: number): string {
   const judged = judgeScale(task, entered)
   if (judged.right) return `Right: ${right}. ${marks}`
   const byEye = eye !== 'level' && Math.abs(entered - seenFrom(task, eye)) <= scale.step / 2
-  if (byEye) return `The eye sees ${shown(seenFrom(task, eye), scale.unit)}, because it is not level. It shows ${right}.`
+  if (byEye)
+    return `The eye sees ${shown(seenFrom(task, eye), scale.unit)}, because it is ${isUpright(scale.kind) ? 'not level' : 'not straight above'}. It shows ${right}.`
   return `It shows ${right}. ${marks}`
 }
 
 /** Whoever looks from elsewhere sees something else. */
 export function eyeLines(task: Pick<ScaleTask, 'scale' | 'value'>): string[] {
-  return EYES.map((eye) => `${EYE_WORDS[eye]}: it reads ${shown(seenFrom(task, eye), task.scale.unit)}.`)
+  return EYES.map((eye) => `${eyeWords(task.scale.kind, eye)}: it reads ${shown(seenFrom(task, eye), task.scale.unit)}.`)
 }
 
 /** What came of looking for what else changed. */

@@ -107,6 +107,7 @@ test('the grid works like a spreadsheet: keys, a pasted block, a number that can
 test('what is typed while the server is away is kept and saved when it is back', async ({ page, baseURL, context }) => {
   const { lesson } = await client(baseURL).newLesson()
   await openStop(page, lesson, 'wonder')
+  await expect(page.getByLabel('Name of the lesson')).toBeVisible()
   await context.setOffline(true)
   await page.getByLabel('Name of the lesson').fill('Written in the dark')
   await expect(page.getByText('not saved: trying again')).toBeVisible()

@@ -22,9 +22,11 @@ const onDial = (value: number, radius: number) => ({
   x: DIAL.x + radius * Math.cos(turn(value)),
   y: DIAL.y + radius * Math.sin(turn(value)),
 })
-const box = computed(() =>
-  round.value ? '0 0 300 300' : upright.value ? (props.eye ? '0 -64 190 500' : '0 0 190 372') : '0 0 368 124',
-)
+const box = computed(() => {
+  if (round.value) return '0 0 300 300'
+  if (upright.value) return props.eye ? '0 -64 190 500' : '0 0 190 372'
+  return props.eye ? '-50 -70 468 194' : '0 0 368 124'
+})
 
 function lineOf({ value, size }: Mark) {
   if (round.value) {
@@ -42,14 +44,15 @@ const labels = computed(() => props.scale.marks.filter(({ label }) => label !== 
 const level = computed(() => along(props.value))
 const pointer = computed(() => onDial(props.value, DIAL.radius - 16))
 const symbol = computed(() => unitOf(props.scale.unit).symbol)
-/** The line of sight from what the instrument shows, through the mark that the eye sees before it. */
-const SHOWN_AT = 30
-const MARK_AT = 83
-const EYE_AT = 160
-const eyeLevel = computed(() => {
-  if (!props.eye || !upright.value) return undefined
+/** The line of sight from what the instrument shows, through the mark that the eye sees before it; across the scale. */
+const ACROSS = { upright: { shown: 30, mark: 83, eye: 160 }, lying: { shown: 93, mark: 37, eye: -44 } }
+const sight = computed(() => {
+  if (!props.eye || round.value) return undefined
+  const across = upright.value ? ACROSS.upright : ACROSS.lying
   const seen = along(seenFrom({ scale: props.scale, value: props.value }, props.eye))
-  return level.value + ((seen - level.value) * (EYE_AT - SHOWN_AT)) / (MARK_AT - SHOWN_AT)
+  const eye = level.value + ((seen - level.value) * (across.eye - across.shown)) / (across.mark - across.shown)
+  const at = (place: number, off: number) => (upright.value ? { x: off, y: place } : { x: place, y: off })
+  return { from: at(level.value, across.shown), to: at(eye, across.eye), pupil: at(eye, across.eye - (upright.value ? 3 : -3)) }
 })
 </script>
 
@@ -110,10 +113,10 @@ const eyeLevel = computed(() => {
     </template>
     <line v-else-if="upright" x1="20" :y1="level" x2="96" :y2="level" class="pointer" data-pointer />
     <line v-else :x1="level" y1="24" :x2="level" y2="106" class="pointer" data-pointer />
-    <g v-if="eyeLevel !== undefined">
-      <line :x1="SHOWN_AT" :y1="level" :x2="EYE_AT" :y2="eyeLevel" class="sight" stroke-dasharray="4 4" />
-      <circle :cx="EYE_AT + 4" :cy="eyeLevel" r="9" class="body" />
-      <circle :cx="EYE_AT + 1" :cy="eyeLevel" r="3.5" class="hub" />
+    <g v-if="sight">
+      <line :x1="sight.from.x" :y1="sight.from.y" :x2="sight.to.x" :y2="sight.to.y" class="sight" stroke-dasharray="4 4" />
+      <circle :cx="sight.to.x" :cy="sight.to.y" r="9" class="body" />
+      <circle :cx="sight.pupil.x" :cy="sight.pupil.y" r="3.5" class="hub" />
     </g>
   </svg>
 </template>

@@ -1,15 +1,14 @@
 <script setup lang="ts">
 import { seededRandom } from '~~/core/chance'
-import { drawScale, isUpright, judgeScale, LEVELS, SCALE_KINDS, type Level, type ScaleKind } from '~~/core/warmUps'
-import { EYE_WORDS, eyeLines, LEVEL_WORDS, SCALE_WORDS, scaleAnswer, scaleEntry, scaleQuestion } from '~~/core/wording'
+import { drawScale, hasParallax, judgeScale, LEVELS, SCALE_KINDS, type Level, type ScaleKind } from '~~/core/warmUps'
+import { eyeLines, eyeWords, LEVEL_WORDS, SCALE_WORDS, scaleAnswer, scaleEntry, scaleQuestion } from '~~/core/wording'
 
 /** Read the scale: another one each time, and why it was wrong. Every try is told with how many marks it was off, and with nobody's name. */
 const emit = defineEmits<{ tried: [error: number] }>()
 const kind = ref<ScaleKind>('ruler')
 const level = ref<Level>('marks')
 const eyes = ref(false)
-/** Only of what stands upright can the eye be too high or too low. */
-const withEye = computed(() => eyes.value && isUpright(kind.value))
+const withEye = computed(() => eyes.value && hasParallax(kind.value))
 const seed = ref(freshSeed())
 const text = ref('')
 const entered = ref<number>()
@@ -40,14 +39,14 @@ function next(): void {
         :options="SCALE_KINDS.map((value) => ({ value, title: SCALE_WORDS[value] }))"
       />
       <ChoiceField v-model="level" label="How fine" :options="LEVELS.map((value) => ({ value, title: LEVEL_WORDS[value] }))" />
-      <TickField v-if="isUpright(kind)" v-model="eyes" class="self-end" label="with an eye" />
+      <TickField v-if="hasParallax(kind)" v-model="eyes" class="self-end" label="with an eye" />
     </div>
     <div class="task">
       <ScalePicture
         :scale="task.scale"
         :value="task.value"
         :eye="withEye ? task.eye : undefined"
-        :label="`${SCALE_WORDS[kind]} to read${withEye ? `. ${EYE_WORDS[task.eye]}.` : ''}`"
+        :label="`${SCALE_WORDS[kind]} to read${withEye ? `. ${eyeWords(kind, task.eye)}.` : ''}`"
       />
       <form ref="field" class="grid gap-wide content-start" @submit.prevent="check">
         <p class="text-large">{{ scaleQuestion(task) }}</p>
