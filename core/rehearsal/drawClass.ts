@@ -143,7 +143,7 @@ function slip(
   const method = measuredCard(plan)?.method
   if (method?.instrument !== 'number') return { readings, slips }
   const corrections: Reading[] = []
-  for (const reading of readings) {
+  for (const [place, reading] of readings.entries()) {
     if (random() * ASSUMED.slipOneIn >= 1) continue
     const right = reading.value
     const wrong = slipped(
@@ -154,14 +154,15 @@ function slip(
     )
     if (wrong === right) continue
     slips.made += 1
-    Object.assign(reading, { value: wrong, entered: String(wrong) })
-    const asked = checkReading(plan, readings, reading).length > 0
+    const written = { ...reading, value: wrong, entered: String(wrong) }
+    readings[place] = written
+    const asked = checkReading(plan, readings, written).length > 0
     if (asked) slips.asked += 1
     if (!asked || random() >= ASSUMED.putRight) {
       slips.left += 1
       continue
     }
-    corrections.push({ ...reading, id: newId(), value: right, entered: String(right), supersedes: reading.id, reason: 'a slip' })
+    corrections.push({ ...reading, id: newId(), supersedes: reading.id, reason: 'a slip' })
   }
   // A new list: what was looked at above is remembered with the old one.
   return { readings: [...readings, ...corrections], slips }
