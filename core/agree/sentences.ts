@@ -7,6 +7,24 @@ export function offersOf(plan: Plan, conclusions: Conclusion[]): Conclusion[] {
   return plan.groups.flatMap(({ id }) => current.filter(({ group }) => group === id))
 }
 
+/**
+ * The id under which a group first said a sentence: it stays the same while hands are counted for it and its words change.
+ * @example firstSaid({ id: 'b', group: 'g3', from: 'a' }, [{ id: 'a', group: 'g3', from: null }]) // => 'a'
+ */
+export function firstSaid(sentence: Origin, conclusions: Origin[]): string {
+  const seen = new Set<string>()
+  let first = sentence
+  for (let at: Origin | undefined = sentence; at && !seen.has(at.id);) {
+    first = at
+    seen.add(at.id)
+    const { from, group }: Origin = at
+    at = conclusions.find((one) => one.id === from && one.group === group)
+  }
+  return first.id
+}
+
+type Origin = Pick<Conclusion, 'id' | 'group' | 'from'>
+
 /** The class's own sentence as it stands, and its earlier wordings, the newest first. */
 export function classSentences(conclusions: Conclusion[]): Conclusion[] {
   return conclusions.filter(({ group }) => group === null).reverse()

@@ -130,7 +130,10 @@ test('groups offer sentences, the class takes one up, the board shows it grow, a
   await expect(offers.getByText('Kitchen roll definitely wins due to magic.')).toBeVisible()
   await offers.getByLabel('Hands for Cedar').fill('9')
   await page.keyboard.press('Tab')
-  await offers.getByRole('button', { name: 'Take it up' }).click()
+  // Counting hands does not take the button away from under the fingers.
+  await expect(offers.getByRole('button', { name: 'Take it up' })).toBeFocused()
+  await saved(page)
+  await page.keyboard.press('Enter')
   await expect(page.getByText('A cause, and no reason.')).toBeVisible()
   await expect(page.getByText('No numbers in it.')).toBeVisible()
 

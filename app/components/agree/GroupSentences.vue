@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { offersOf } from '~~/core/agree'
+import { firstSaid, offersOf } from '~~/core/agree'
 import { BOUNDS, LONGEST, groupOf, type Conclusion, type LessonRecord, type Plan } from '~~/core/lesson'
 import { ownersWord, sentenceCase } from '~~/core/wording'
 
@@ -35,7 +35,7 @@ function count(sentence: Conclusion, hands: number | null): void {
       }}</span>
     </h3>
     <ul class="offers">
-      <li v-for="one in offers" :key="one.id">
+      <li v-for="one in offers" :key="firstSaid(one, record.conclusions)">
         <GroupName :group="groupOf(plan, one.group)!" />
         <p class="grow font-heading break-anywhere">{{ one.text }}</p>
         <NumberField
