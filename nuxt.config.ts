@@ -53,7 +53,7 @@ export default defineNuxtConfig({
       cssMinify: 'lightningcss',
       cssTarget: ['chrome99', 'firefox97', 'safari15.4'],
       target: ['chrome99', 'firefox97', 'safari15.4'],
-      // A part of a page brings its own imports along sooner than a list of all of them is gone through: half a second of the first page, on a slow network too.
+      // A part of a page brings its own imports along sooner than a list of all of them is gone through; see docs/decisions.md.
       modulePreload: { resolveDependencies: (_, parts) => parts.filter((part) => part.endsWith('.css')) },
     },
   },

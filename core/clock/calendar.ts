@@ -15,6 +15,15 @@ export interface Calendar {
   weekdays: boolean[]
 }
 
+/**
+ * A stretch of days with another end: whichever is written now holds, and the other follows where it would lie on the wrong side of it.
+ * @example withEnd({ name: 'Snow week', from: '2026-03-09', to: '2026-03-13' }, 'from', '2026-03-16').to // => '2026-03-16'
+ */
+export function withEnd(days: Days, end: 'from' | 'to', day: string): Days {
+  const changed = { ...days, [end]: day }
+  return changed.from <= changed.to ? changed : { ...changed, from: day, to: day }
+}
+
 export const USUAL_CALENDAR: Calendar = { terms: [], holidays: [], weekdays: [true, true, true, true, true, false, false] }
 
 export type DayOff = 'weekend' | 'holiday' | 'out-of-term' | undefined

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { expect, it } from 'vitest'
-import { decimalsOf, onTheMark, roundToMark, writeQuantity, writeShort } from '.'
+import { decimalsOf, onTheMark, roundToMark, withoutNoise, writeQuantity, writeShort } from '.'
 
 it('rounds to the nearest mark, halves away from zero, free of binary noise', () => {
   expect(roundToMark(2.675, 0.01)).toBe(2.68)
@@ -8,6 +8,16 @@ it('rounds to the nearest mark, halves away from zero, free of binary noise', ()
   expect(roundToMark(0.3, 0.1)).toBe(0.3)
   expect(roundToMark(17.4, 0.25)).toBe(17.5)
   expect(roundToMark(-0.2, 1)).toBe(0)
+})
+
+it('takes noise away from sums, and from nought its sign', () => {
+  expect([withoutNoise(0.1 + 0.2), withoutNoise(-7), withoutNoise(1e15 + 1), withoutNoise(Infinity)]).toEqual([
+    0.3,
+    -7,
+    1e15,
+    Infinity,
+  ])
+  expect(withoutNoise(-0)).toBe(0)
 })
 
 it('never moves a value by more than half a mark, and lands on a mark', () => {

@@ -151,6 +151,6 @@ export function convert(value: number, from: ResultUnit, to: ResultUnit, region:
 
 /** Takes away the binary noise of a short sum: `withoutNoise(0.1 + 0.2) // 0.3` */
 export function withoutNoise(value: number): number {
-  // Whole numbers have none; rounding by way of digits takes long, and readings come in thousands.
-  return Number.isInteger(value) && Math.abs(value) < 1e13 ? value : Number(value.toPrecision(13))
+  // Whole numbers have none; rounding by way of digits takes long, and readings come in thousands. A nought loses its sign, since people would see it.
+  return Number.isInteger(value) && Math.abs(value) < 1e13 ? value + 0 : Number(value.toPrecision(13))
 }

@@ -85,8 +85,8 @@ export function isUpright(kind: ScaleKind): boolean {
 }
 
 /**
- * Can the eye be in the wrong place? Marks of a straight one are on the glass, or on the edge of a ruler, before what they show; a dial's needle lies on its
- * face.
+ * Can the eye be in the wrong place? Marks of a straight one are on the glass, or on the edge of a ruler, before what they show. A dial is drawn
+ * from the front, where nobody sees how far its needle stands before its face.
  * @example hasParallax('dial') // => false
  */
 export function hasParallax(kind: ScaleKind): boolean {

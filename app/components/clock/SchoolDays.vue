@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Calendar, Days } from '~~/core/clock'
+import { withEnd, type Calendar, type Days } from '~~/core/clock'
 import { LONGEST } from '~~/core/lesson'
 import { WEEKDAY_WORDS } from '~~/core/wording'
 import type { CalendarBody } from '~~/schemas/school'
@@ -40,13 +40,8 @@ async function store(body: CalendarBody): Promise<void> {
   if (stored && waiting === 0) emit('saved', body.calendar)
 }
 type Stretch = 'terms' | 'holidays'
-function change(kind: Stretch, place: number, part: Partial<Days>): void {
-  save({ [kind]: shown.value[kind].map((one, at) => (at === place ? inOrder({ ...one, ...part }, part) : one)) })
-}
-/** Whichever end was written last holds; the other follows it. */
-function inOrder(days: Days, part: Partial<Days>): Days {
-  if (days.from <= days.to) return days
-  return part.from ? { ...days, to: days.from } : { ...days, from: days.to }
+function change(kind: Stretch, place: number, changed: Days): void {
+  save({ [kind]: shown.value[kind].map((one, at) => (at === place ? changed : one)) })
 }
 function add(kind: Stretch): void {
   const name = kind === 'terms' ? 'Term' : 'Holiday'
@@ -79,23 +74,18 @@ function add(kind: Stretch): void {
           lazy
           :longest="LONGEST.name"
           :model-value="days_.name"
-          @update:model-value="change(kind, place, { name: $event })"
+          @update:model-value="change(kind, place, { ...days_, name: $event })"
         />
-        <WhenField
-          is="day"
-          bare
-          :label="`${days_.name} from`"
-          :model-value="days_.from"
-          @update:model-value="$event && change(kind, place, { from: $event })"
-        />
-        to
-        <WhenField
-          is="day"
-          bare
-          :label="`${days_.name} to`"
-          :model-value="days_.to"
-          @update:model-value="$event && change(kind, place, { to: $event })"
-        />
+        <template v-for="end in ['from', 'to'] as const" :key="end">
+          {{ end === 'to' ? 'to' : '' }}
+          <WhenField
+            is="day"
+            bare
+            :label="`${days_.name} ${end}`"
+            :model-value="days_[end]"
+            @update:model-value="$event && change(kind, place, withEnd(days_, end, $event))"
+          />
+        </template>
         <QuietBtn
           size="small"
           :aria-label="`Take ${days_.name} away`"
