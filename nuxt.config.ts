@@ -68,6 +68,7 @@ export default defineNuxtConfig({
             judge: fileURLToPath(new URL('./server/workers/judge.ts', import.meta.url)),
             packWorker: fileURLToPath(new URL('./server/database/folder/packWorker.ts', import.meta.url)),
             reading: fileURLToPath(new URL('./server/workers/reading.ts', import.meta.url)),
+            parts: fileURLToPath(new URL('./server/workers/parts.ts', import.meta.url)),
           },
           outdir: join(options.output.serverDir, 'workers'),
           outExtension: { '.js': '.mjs' },

@@ -32,6 +32,7 @@ import type {
   StationTogether,
   TogetherEntry,
   WholeTogether,
+  LessonsBody,
 } from './togetherContract'
 
 /** A file to keep, or a picture: followed by a link, never called. */
@@ -170,6 +171,26 @@ export interface Restored {
   things: number
   /** Lessons that could not be read, with the reason. */
   damaged: { lesson: string; message: string }[]
+  /** What the backup says of the school and is said otherwise here; nothing of it was taken. Null where nothing is. */
+  differs: SchoolDiffers | null
+}
+
+/** What of a school is otherwise in a backup. */
+export interface SchoolDiffers {
+  /** The days for which used things are held back. */
+  held: boolean
+  /** Its English, kitchen measures and money. */
+  customs: boolean
+  /** Of these classes. */
+  calendars: string[]
+}
+
+/** What became of a file that was opened. */
+export interface Opened {
+  id: string
+  /** What its lessons run as, where it has several. */
+  together?: string
+  startingPoint?: true
 }
 
 /** What was damaged in the data, and what took its place. */
@@ -259,7 +280,7 @@ interface Contract extends DeskRows, StationRows {
 
   'GET /api/lessons': { query: ShelfQuestion; answer: ShelfPage }
   'POST /api/lessons': { body: NewLesson; answer: { id: string; changed: string } }
-  'POST /api/lessons/open': { body: { text: string }; answer: { id: string; together?: string; startingPoint?: true } }
+  'POST /api/lessons/open': { body: { text: string }; answer: Opened }
   'GET /api/investigations': { answer: Investigations }
   'GET /api/investigations/[investigation]': { answer: InvestigationInside }
   'DELETE /api/investigations/[investigation]': { answer: { done: boolean } }
@@ -273,7 +294,7 @@ interface Contract extends DeskRows, StationRows {
   'GET /api/notices': { answer: { notices: Notice[] } }
   'DELETE /api/notices/[notice]': { answer: { done: boolean } }
   'GET /api/library': { answer: Download }
-  'POST /api/library': { answer: Restored }
+  'POST /api/library': { query: { takeSchool: boolean }; answer: Restored }
 
   'GET /api/lessons/[lesson]': { answer: WholeLesson }
   'POST /api/lessons/[lesson]/keep': Begun & { body: OnTheCard }
@@ -326,7 +347,7 @@ interface Contract extends DeskRows, StationRows {
   'GET /api/together/[together]': { answer: WholeTogether }
   'PUT /api/together/[together]': { body: TogetherChange; answer: { together: Together } }
   'DELETE /api/together/[together]': { answer: { done: true } }
-  'PUT /api/together/[together]/lessons': { body: { lessons: string[] }; answer: { done: true } }
+  'PUT /api/together/[together]/lessons': { body: LessonsBody; answer: { done: true } }
   'PUT /api/together/[together]/groups': { body: GroupTogetherBody; answer: { done: true } }
   'POST /api/together/[together]/split': { body: SplitBody; answer: { id: string } }
   'POST /api/together/[together]/join': { body: JoinLessonsBody; answer: { done: true } }

@@ -179,6 +179,7 @@ const group = Joi.object<Group, true>({
   shape: oneOf(SHAPES),
   seats: wholeIn(BOUNDS.seats),
   wondering: planId.allow(null),
+  key: Joi.string().max(12).allow('').required(),
   away: Joi.array().items(Joi.number().integer().min(1).max(BOUNDS.seats.most)).max(BOUNDS.seats.most).unique().required(),
 })
 

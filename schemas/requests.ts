@@ -97,6 +97,9 @@ export const stationSinceSchema = Joi.object<{ since: number; token: string }>({
 /** A page that has the record already asks for the rest alone. */
 export const viewSchema = Joi.object<{ record: boolean }>({ record: Joi.boolean().default(true) })
 
+/** Does a backup bring the school's settings and calendars along, whatever is here. */
+export const restoringSchema = Joi.object<{ takeSchool: boolean }>({ takeSchool: Joi.boolean().default(false) })
+
 export const textFileSchema = Joi.object<{ text: string }, true>({ text: Joi.string().max(99_000_000).required() }).required()
 
 export const stationCodeSchema = Joi.object<{ code: string }>({ code: shortText })

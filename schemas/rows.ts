@@ -14,14 +14,15 @@ import { isoTime, measureNumber, moment, planId, unit, uuid, whole } from './par
 const MOST_AT_ONCE = 500
 const SOMETHING = /\S/
 
-const SCHEMA_OF: { [Is in Column['is']]: (column: Extract<Column, { is: Is }>) => Joi.Schema } = {
+/** @param written is it in a file: what was taken before is taken back */
+const SCHEMA_OF: { [Is in Column['is']]: (column: Extract<Column, { is: Is }>, written: boolean) => Joi.Schema } = {
   'row-id': () => uuid,
   'plan-id': () => planId,
   'plan-ids': ({ most }) => Joi.array().items(planId.optional()).max(most).unique().required(),
   moment: () => moment,
   picture: () => uuid,
-  text: ({ most, needed }) => {
-    const text = Joi.string().max(most).required()
+  text: ({ most, said, needed }, written) => {
+    const text = Joi.string().max(written ? most : (said ?? most)).required()
     return needed ? text.pattern(SOMETHING, 'words') : text.allow('')
   },
   unit: () => unit,
@@ -41,14 +42,14 @@ const SCHEMA_OF: { [Is in Column['is']]: (column: Extract<Column, { is: Is }>) =
 }
 
 /** One column, as `AnyKind` has it: its `is` says which of the makers fits. */
-function schemaOf(column: Column): Joi.Schema {
-  const schema = (SCHEMA_OF[column.is] as (column: Column) => Joi.Schema)(column)
+function schemaOf(column: Column, written: boolean): Joi.Schema {
+  const schema = (SCHEMA_OF[column.is] as (column: Column, written: boolean) => Joi.Schema)(column, written)
   return column.nullable ? schema.allow(null) : schema
 }
 
 /** A row of some of its columns; what is wrong with the whole is said at the column that is to blame. */
-function rowSchema(kind: AnyKind, columns: readonly string[]): Joi.ObjectSchema {
-  const fields = Object.fromEntries(columns.map((name) => [name, schemaOf(kind.columns[name]!)]))
+function rowSchema(kind: AnyKind, columns: readonly string[], written = false): Joi.ObjectSchema {
+  const fields = Object.fromEntries(columns.map((name) => [name, schemaOf(kind.columns[name]!, written)]))
   return Joi.object(fields)
     .custom((row: object, helpers) => {
       const fault = kind.faultOf?.(row)
@@ -89,7 +90,7 @@ export const stationBodySchemas = ofEveryKind((kind) => bodySchema(kind, kind.st
 /** The lists of a lesson file. */
 export const fileLists = ofEveryKind((kind) =>
   Joi.array()
-    .items(rowSchema(kind, Object.keys(kind.columns)).optional())
+    .items(rowSchema(kind, Object.keys(kind.columns), true).optional())
     .max(kind.most)
     .required(),
 )

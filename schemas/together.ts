@@ -1,7 +1,7 @@
 import Joi from 'joi'
 import { BOUNDS, LONGEST, MOST } from '../core/lesson'
 import { MOST_OWN, MOST_SETS, MOST_TOGETHER, TOGETHER_VIEWS, TOGETHER_WAYS, WAITINGS, type TogetherChange } from '../core/together'
-import type { GroupTogetherBody, JoinLessonsBody, OwnQuestionBody, SplitBody } from './togetherContract'
+import type { GroupTogetherBody, JoinLessonsBody, LessonsBody, OwnQuestionBody, SplitBody } from './togetherContract'
 import { isoTime, shortText, uuid } from './parts'
 
 const lessons = Joi.array().items(uuid.optional()).max(MOST_TOGETHER).unique().required()
@@ -9,8 +9,8 @@ const lessons = Joi.array().items(uuid.optional()).max(MOST_TOGETHER).unique().r
 /** Lessons that run together from now on: at least two. */
 export const newTogetherSchema = Joi.object<{ lessons: string[] }, true>({ lessons: lessons.min(2) }).required()
 
-/** Which lessons run together. */
-export const lessonsSchema = Joi.object<{ lessons: string[] }, true>({ lessons }).required()
+/** Which lessons run together, and which did when that was chosen. */
+export const lessonsSchema = Joi.object<LessonsBody>({ lessons, seen: lessons.optional() }).required()
 
 const byLesson = (value: Joi.Schema) => Joi.object().pattern(uuid.optional(), value).max(MOST_TOGETHER)
 

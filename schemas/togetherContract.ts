@@ -18,6 +18,12 @@ export interface GroupTogetherBody {
   takesPart: boolean
 }
 
+export interface LessonsBody {
+  lessons: string[]
+  /** Those that whoever chose knew of; one that joined since stays. All of them where nothing is said. */
+  seen?: string[]
+}
+
 export interface SplitBody {
   lesson: string
   /** The names of those that go. */

@@ -1,5 +1,5 @@
 import { EMPTY_RECORD, USUAL_BOARD, type BoardState, type LessonRecord, type NewPrediction, type Plan } from '~~/core/lesson'
-import { withEvents } from '~~/core/record'
+import { homed, withEvents } from '~~/core/record'
 
 /**
  * What the projector knows of a lesson, kept up to date by the lesson's events.
@@ -8,7 +8,8 @@ import { withEvents } from '~~/core/record'
 export function useBoard(lesson: string, madeUp = false) {
   const path = { lesson }
   const plan = shallowRef<Plan>()
-  const record = shallowRef<LessonRecord>(EMPTY_RECORD)
+  const all = shallowRef<LessonRecord>(EMPTY_RECORD)
+  const record = computed(() => (plan.value ? homed(plan.value, all.value).record : all.value))
   const board = ref<BoardState>(USUAL_BOARD)
   const code = ref('')
   const connected = ref(true)
@@ -21,14 +22,16 @@ export function useBoard(lesson: string, madeUp = false) {
       events: (since) => addressOf('GET /api/lessons/[lesson]/events', { path, query: { since } }),
       opened: (view) => {
         plan.value = view.plan
-        record.value = view.record
+        all.value = view.record
         board.value = view.board
         code.value = view.code
       },
       take: (events) => {
-        record.value = withEvents(record.value, events)
+        all.value = withEvents(all.value, events)
         for (const event of events) if (event.kind === 'board') board.value = event.board
         if (events.some(({ kind }) => kind === 'plan')) void refresh()
+        // Rows got a home that this page did not know of.
+        if (events.some(({ kind }) => kind === 'placing')) void refresh(true)
       },
       state: (stands) => (connected.value = stands),
       failed: (error) => {
@@ -39,9 +42,11 @@ export function useBoard(lesson: string, madeUp = false) {
   })
   onBeforeUnmount(() => end())
 
-  async function refresh(): Promise<void> {
-    const view = await callServer('GET /api/lessons/[lesson]/board', { path, query: { record: false } }).catch(() => undefined)
-    if (view) plan.value = view.plan
+  async function refresh(record = false): Promise<void> {
+    const view = await callServer('GET /api/lessons/[lesson]/board', { path, query: { record } }).catch(() => undefined)
+    if (!view) return
+    plan.value = view.plan
+    if (record) all.value = view.record
   }
 
   /** Hands up, counted on the board itself: shown when it is stored. */

@@ -4,6 +4,7 @@ import type {
   NewFeedback,
   NewImprovement,
   NewObservation,
+  NewPlacing,
   NewPrediction,
   NewReading,
   Reading,
@@ -58,6 +59,11 @@ export function useRecordWriting(
     addFeedback: (body: NewFeedback) =>
       attempt(async () =>
         show([{ kind: 'feedback', ...(await callServer('POST /api/lessons/[lesson]/feedbacks', { path: path(), body })) }]),
+      ),
+    /** Where a row belongs that the plan has no place for any more. */
+    addPlacing: (body: NewPlacing) =>
+      attempt(async () =>
+        show([{ kind: 'placing', ...(await callServer('POST /api/lessons/[lesson]/placings', { path: path(), body })) }]),
       ),
     addObservation: (body: NewObservation) =>
       attempt(async () =>

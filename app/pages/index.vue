@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { counted, restoredWords, SHELF_PARTS } from '~~/core/wording'
+import { counted, restoredWords, schoolDiffersWords, SHELF_PARTS } from '~~/core/wording'
 import type { ShelfEntry } from '~~/schemas/contract'
 
 useHead({ title: 'Jolly Beaker' })
@@ -67,10 +67,18 @@ async function openFile(): Promise<void> {
   })
 }
 
-async function restore(file: File): Promise<void> {
-  const answer = await callServer('POST /api/library', { file })
+/** A backup that says otherwise of the school than this one does; the head desk may take that, too. */
+const differing = shallowRef<{ file: File; words: string }>()
+
+async function restore(file: File, takeSchool = false): Promise<void> {
+  const answer = await callServer('POST /api/library', { file, query: { takeSchool } })
   await load()
   notices.done(restoredWords(answer))
+  differing.value = answer.differs ? { file, words: schoolDiffersWords(answer.differs) } : undefined
+}
+async function takeSchool({ file }: { file: File }): Promise<void> {
+  differing.value = undefined
+  await attempt(() => restore(file, true))
 }
 
 const { mode, desks, others, look: lookAtDesks, leave } = useDesks()
@@ -175,6 +183,15 @@ async function attempt(work: () => Promise<void>): Promise<void> {
       :desks="others"
       @update:model-value="handing = undefined"
       @done="handed"
+    />
+
+    <LazyDifferingSchool
+      v-if="differing"
+      :model-value="true"
+      :words="differing.words"
+      :may-take="!mode?.own"
+      @update:model-value="differing = undefined"
+      @take="takeSchool(differing)"
     />
 
     <LazyRunTogether

@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import type { NextTest } from '~~/core/agree'
 import { NO_SCHOOL, type School } from '~~/core/kit'
 import { EMPTY_RECORD, USUAL_BOARD, type BoardState, type LessonEvent, type LessonRecord, type Plan } from '~~/core/lesson'
-import { withEvents } from '~~/core/record'
+import { homed, withEvents } from '~~/core/record'
 import { madeUpClass, type MadeUp } from '~~/core/rehearsal'
 import { readinessOf, type Fix } from '~~/core/secondLook'
 import { withSaid } from '~~/core/wonder'
@@ -44,10 +44,13 @@ export const useLesson = defineStore('lesson', () => {
   /** A class that was made up for a rehearsal stands before the real one, until it is taken away; nothing of it is stored. */
   const madeUp = shallowRef<MadeUp>()
   const shownPlan = computed(() => madeUp.value?.plan ?? plan.value)
-  const shownRecord = computed(() => madeUp.value?.record ?? record.value)
+  const allRows = computed(() => madeUp.value?.record ?? record.value)
+  /** What the plan has a home for, and what it has none for. */
+  const home = computed(() => (shownPlan.value ? homed(shownPlan.value, allRows.value) : { record: allRows.value, strays: [], aside: [] }))
+  const shownRecord = computed(() => home.value.record)
   /** The plan with what stations said in its lists. */
   const heard = computed(() => shownPlan.value && withSaid(shownPlan.value, shownRecord.value.remarks))
-  const findings = useFindings(shownPlan, shownRecord, school)
+  const findings = useFindings(shownPlan, allRows, school)
   const readiness = computed(() => (shownPlan.value ? readinessOf(shownPlan.value, shownRecord.value, findings.value) : undefined))
   const path = () => ({ lesson: id.value })
 
@@ -250,6 +253,7 @@ export const useLesson = defineStore('lesson', () => {
     plan: shownPlan,
     heard,
     record: shownRecord,
+    strays: computed(() => home.value.strays),
     madeUp,
     walkThrough,
     putAway: PUT_AWAY.run,

@@ -205,11 +205,16 @@ const ROW_TITLES: Record<Exclude<RowKindName, 'reading'>, string> = {
   observation: 'What groups saw while they tested',
   improvement: 'What groups changed for each try, and why',
   feedback: 'What groups told each other after a visit: one thing well, one to work on',
+  placing: 'Rows that the plan had no place for any more, and where the teacher put each',
 }
 
 /** What the columns of rows hold, whichever kind they are of. */
 const COLUMN_WORDS: Record<string, string> = {
   id: 'Identifier of the row',
+  of: 'Which kind of row was given a place',
+  row: 'Identifier of the row that was given a place',
+  to: 'Group that it was given to; empty where its group stands',
+  aside: 'Whether it was put aside',
   group: 'Name of the group; empty for the class',
   condition: 'What the factor was changed to; empty where it belongs to none',
   repeat: 'Trial of this group and condition, 1 is the first',

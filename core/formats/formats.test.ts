@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import type { Reading } from '../lesson'
 import { counter, emptyRecord, reading, soakUpPlan } from '../../test/soakUp'
-import { openLessonFile, readBlock, readReadingsCsv, strayReference, withFreshIds, writeLessonFile, writeReadingsCsv } from '.'
+import { doubledId, openLessonFile, readBlock, readReadingsCsv, withFreshIds, withoutLostForms, writeLessonFile, writeReadingsCsv } from '.'
 
 const plan = soakUpPlan()
 const uuid = (last: number) => `00000000-0000-4000-8000-${String(last).padStart(12, '0')}`
@@ -56,16 +57,22 @@ describe('readings as a table', () => {
 })
 
 describe('the lesson file', () => {
+  const fileOf = (readings: Reading[]) => writeLessonFile(plan, { ...emptyRecord, readings }, [], '2026-03-12T11:00:00.000Z')
+
   it('is refused with the place when it is not whole', () => {
     expect(openLessonFile('{"a":\n  }')).toMatchObject({ ok: false, code: 'not-json', place: expect.stringMatching(/^line \d/) })
     expect(openLessonFile('[]')).toEqual({ ok: false, code: 'foreign', place: 'format' })
-    const file = writeLessonFile(
-      plan,
-      { ...emptyRecord, readings: [reading({ supersedes: 'nothing' })] },
-      [],
-      '2026-03-12T11:00:00.000Z',
-    )
-    expect(strayReference(file)).toEqual({ code: 'broken', place: 'readings[0].supersedes' })
+    const twice = reading()
+    expect(doubledId(fileOf([twice, twice]))).toEqual({ code: 'broken', place: 'readings[1].id' })
+  })
+
+  it('keeps a row without a home, and one whose earlier form is lost', () => {
+    const file = fileOf([reading({ group: 'gone' }), reading({ supersedes: 'nothing' })])
+    expect(doubledId(file)).toBeUndefined()
+    expect(withoutLostForms(file).readings.map(({ group, supersedes }) => [group, supersedes])).toEqual([
+      ['gone', null],
+      ['g1', null],
+    ])
   })
 
   it('gets new ids that still belong together', () => {

@@ -1,5 +1,5 @@
 export { readBlock } from './block'
-export { LESSON_FILE_FORMAT, openLessonFile, strayReference, withFreshIds, writeLessonFile } from './lessonFile'
+export { LESSON_FILE_FORMAT, openLessonFile, doubledId, withoutLostForms, withFreshIds, writeLessonFile } from './lessonFile'
 export type { FilePicture, FileProblem, LessonFile, OpenedFile } from './lessonFile'
 export { writeTable } from './spreadsheet'
 export { migratePlan } from './migrate'

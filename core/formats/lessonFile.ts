@@ -1,18 +1,4 @@
-import {
-  conditionsOf,
-  EVERY_KIND,
-  otherGroupOf,
-  PLAN_VERSION,
-  recordOf,
-  rowsOf,
-  supersededBy,
-  WHOLE_CLASS,
-  withIds,
-  type AnyKind,
-  type AnyRow,
-  type LessonRecord,
-  type Plan,
-} from '../lesson'
+import { EVERY_KIND, PLAN_VERSION, recordOf, rowsOf, supersededBy, withIds, type LessonRecord, type Plan } from '../lesson'
 import { migratePlan, migrateRows } from './migrate'
 
 export const LESSON_FILE_FORMAT = 'jolly-beaker-lesson'
@@ -66,47 +52,40 @@ export function openLessonFile(text: string): OpenedFile {
 }
 
 /**
- * What a well-shaped file still can have wrong: rows that refer to nothing, the same id twice.
+ * What a well-shaped file still can have wrong: the same id twice. A row without a home in the plan is none of it: it is kept, and the teacher is asked where it
+ * belongs (core/record/strays.ts).
  * @returns the first problem, or undefined
  */
-export function strayReference(file: LessonFile): FileProblem | undefined {
-  const groups = new Set(file.plan.groups.map((group) => group.id))
-  const conditions = new Set(file.plan.conditions.map((condition) => condition.id))
-  for (const kind of EVERY_KIND) {
-    const earlier = new Set<string>()
-    for (const [place, row] of rowsOf(file, kind).entries()) {
-      const column = strayColumn(kind, row, groups, conditions, earlier)
-      if (column !== undefined) return { code: 'broken', place: `${kind.list}[${place}].${column}` }
-      earlier.add(row.id)
+export function doubledId(file: LessonFile): FileProblem | undefined {
+  for (const { list } of EVERY_KIND) {
+    const known = new Set<string>()
+    for (const [place, { id }] of file[list].entries()) {
+      if (known.has(id)) return { code: 'broken', place: `${list}[${place}].id` }
+      known.add(id)
     }
   }
   return undefined
 }
 
-function strayColumn(
-  kind: AnyKind,
-  row: AnyRow,
-  groups: Set<string>,
-  conditions: Set<string>,
-  earlier: Set<string>,
-): string | undefined {
-  if (earlier.has(row.id)) return 'id'
-  const known = row.group === null || groups.has(row.group) || (row.group === WHOLE_CLASS && kind.ofWholeClass?.(row))
-  if (!known) return 'group'
-  if (conditionsOf(kind, row).some((id) => !conditions.has(id))) return kind.conditions
-  const other = otherGroupOf(kind, row)
-  if (other !== null && !groups.has(other)) return kind.otherGroup
-  const before = supersededBy(kind, row)
-  return before !== null && !earlier.has(before) ? kind.supersedes : undefined
+/** A row that takes the place of one which the file lacks takes nobody's. */
+export function withoutLostForms(file: LessonFile): LessonFile {
+  const rows = recordOf((kind) => {
+    const own = rowsOf(file, kind)
+    const earlier = new Set<string>()
+    return own.map((row) => {
+      const before = supersededBy(kind, row)
+      const there = before === null || earlier.has(before)
+      earlier.add(row.id)
+      return there ? row : { ...row, [kind.supersedes!]: null }
+    })
+  })
+  return { ...file, ...rows }
 }
 
 /** The same rows under new ids, so that a lesson can be opened beside itself. The plan's own ids stay. */
 export function withFreshIds(record: LessonRecord, newId: () => string): LessonRecord {
-  return recordOf((kind) => {
-    const rows = rowsOf(record, kind)
-    const fresh = new Map(rows.map(({ id }) => [id, newId()]))
-    return rows.map((row) => withIds(kind, row, (id) => fresh.get(id)))
-  })
+  const fresh = new Map(EVERY_KIND.flatMap((kind) => rowsOf(record, kind).map(({ id }) => [id, newId()] as const)))
+  return recordOf((kind) => rowsOf(record, kind).map((row) => withIds(kind, row, (id) => fresh.get(id))))
 }
 
 function placeOfSyntaxError(text: string, error: unknown): string {

@@ -124,6 +124,8 @@ const steps: Record<number, (plan: Loose) => Loose> = {
   }),
   // Whose a record is.
   10: (plan) => ({ ...plan, schemaVersion: 11, each: 'group' }),
+  // A child's code has a key beside it.
+  11: (plan) => ({ ...plan, schemaVersion: 12, groups: listInto(plan.groups, { key: '' }) }),
 }
 
 function methodsInto(measures: unknown, more: Loose): unknown {
@@ -194,6 +196,7 @@ export function migrateRows(content: Loose, from: number): Loose {
   if (from < 5) rows = { ...rows, observations: [] }
   if (from < 6) rows = { ...rows, conclusions: listInto(rows.conclusions, { group: null, from: null, by: 'desk' }) }
   if (from < 10) rows = { ...rows, feedbacks: [], improvements: [] }
+  if (from < 12) rows = { ...rows, placings: [] }
   return rows
 }
 

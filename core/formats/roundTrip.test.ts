@@ -19,7 +19,7 @@ import {
   type Plan,
 } from '../lesson'
 import { lessonFileSchema } from '../../schemas/record'
-import { lessonOfPackage, openLessonFile, strayReference, writeDataPackage, writeLessonFile } from '.'
+import { lessonOfPackage, doubledId, openLessonFile, writeDataPackage, writeLessonFile } from '.'
 
 const AT = '2026-03-12T11:00:00.000Z'
 const uuid = (kind: number, place: number) =>
@@ -92,7 +92,7 @@ describe('a lesson that goes out and comes back', () => {
           const opened = openLessonFile(text)
           const { error, value } = lessonFileSchema.validate(opened.ok ? opened.content : {})
           expect(error).toBeUndefined()
-          expect(strayReference(value)).toBeUndefined()
+          expect(doubledId(value)).toBeUndefined()
           // JSON knows no minus zero.
           expect(value).toEqual(JSON.parse(JSON.stringify(file)))
         }

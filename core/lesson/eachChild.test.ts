@@ -2,7 +2,7 @@ import { expect, it } from 'vitest'
 import { progressOf } from '../record'
 import { seededRandom } from '../chance'
 import { counter, soakUpPlan } from '../../test/soakUp'
-import { recordByCode, withEachChild, withoutEachChild, withRecords } from '.'
+import { codeOf, hasOldCodes, recordByCode, withFreshKeys, withEachChild, withoutEachChild, withRecords } from '.'
 
 it('each child gets a code that nobody else has, and keeps it when others come or go', () => {
   for (const [children, seed] of [
@@ -18,8 +18,20 @@ it('each child gets a code that nobody else has, and keeps it when others come o
     expect(codes.every((code) => /^[A-Z][2-9]{2}$/.test(code))).toBe(true)
     const fewer = withRecords(plan, Math.max(1, children - 3), counter('d'), seededRandom(9))
     expect(codes.slice(0, fewer.groups.length)).toEqual(fewer.groups.map(({ name }) => name))
-    expect(recordByCode(plan, ` ${codes[0]!.toLowerCase().replace(/(.)/, '$1 ')}`)).toBe(plan.groups[0]!.id)
+    const whole = codeOf(plan.groups[0]!)
+    expect(whole).toMatch(/^[A-Z][2-9]{2} [A-Z2-9]{4}$/)
+    expect(recordByCode(plan, ` ${whole.toLowerCase().replace(/(.)/, '$1 ')}`)).toBe(plan.groups[0]!.id)
+    // What stands on the board opens nothing.
+    expect(recordByCode(plan, codes[0]!)).toBeUndefined()
   }
+})
+
+it('a lesson from before there were keys opens with the code alone, until new ones are made', () => {
+  const plan = withEachChild(soakUpPlan(), counter('c'), seededRandom(5))
+  const old = { ...plan, groups: plan.groups.map((group) => ({ ...group, key: '' })) }
+  expect([hasOldCodes(old), recordByCode(old, old.groups[2]!.name)]).toEqual([true, old.groups[2]!.id])
+  const renewed = withFreshKeys(old, seededRandom(6))
+  expect([hasOldCodes(renewed), recordByCode(renewed, old.groups[2]!.name)]).toEqual([false, undefined])
 })
 
 it('nothing is left open for a child that is away, and what it wrote before stays', () => {

@@ -36,13 +36,13 @@ export function withRecords(plan: Plan, children: number, newId: () => string, r
   while (groups.length < count) {
     const name = freeCode(taken, random)
     taken.add(name)
-    groups.push(childAt(newId(), name, groups.length))
+    groups.push(childAt(newId(), name, freshKey(random), groups.length))
   }
   return { ...plan, children: count, groups }
 }
 
-function childAt(id: string, name: string, place: number): Group {
-  return { id, name, shape: SHAPES[place % SHAPES.length]!, seats: 1, wondering: null, away: [] }
+function childAt(id: string, name: string, key: string, place: number): Group {
+  return { id, name, shape: SHAPES[place % SHAPES.length]!, seats: 1, wondering: null, away: [], key }
 }
 
 /** A letter and two digits that nobody has yet, from wherever the dice begin. */
@@ -61,13 +61,41 @@ function codeAt(number: number): string {
   return `${LETTERS[Math.floor(number / DIGITS.length / DIGITS.length)]!}${DIGITS[first]!}${DIGITS[second]!}`
 }
 
+const KEY_LENGTH = 4
+
+/** What nobody guesses from what stands on the board: four letters and digits, one in half a million. */
+function freshKey(random: () => number): string {
+  const signs = LETTERS + DIGITS
+  return Array.from({ length: KEY_LENGTH }, () => signs[Math.floor(random() * signs.length)]!).join('')
+}
+
 /**
- * The record that a child's code opens, however it was typed.
- * @example recordByCode({ groups: [{ id: 'c1', name: 'K37' }] }, ' k 37') // => 'c1'
+ * What a child types to open its own record: its code, which stands in tables and on the board, and its key, which stands on its strip only. A lesson begun before
+ * there were keys has the code alone.
+ * @example codeOf({ name: 'K37', key: 'R4TP' }) // => 'K37 R4TP'
  */
-export function recordByCode({ groups }: { groups: Pick<Group, 'id' | 'name'>[] }, typed: string): string | undefined {
-  const code = typed.replaceAll(/[\s-]/g, '').toUpperCase()
-  return groups.find(({ name }) => name.toUpperCase() === code)?.id
+export function codeOf({ name, key }: Pick<Group, 'name' | 'key'>): string {
+  return key === '' ? name : `${name} ${key}`
+}
+
+/**
+ * The record that a child's whole code opens, however it was typed.
+ * @example recordByCode({ groups: [{ id: 'c1', name: 'K37', key: 'R4TP' }] }, ' k37-r4tp') // => 'c1'
+ */
+export function recordByCode({ groups }: { groups: Pick<Group, 'id' | 'name' | 'key'>[] }, typed: string): string | undefined {
+  const plain = (code: string) => code.replaceAll(/[\s-]/g, '').toUpperCase()
+  const code = plain(typed)
+  return code === '' ? undefined : groups.find((group) => plain(codeOf(group)) === code)?.id
+}
+
+/** Was it begun before children's codes had keys. */
+export function hasOldCodes(plan: Pick<Plan, 'each' | 'groups'>): boolean {
+  return isEachChild(plan) && plan.groups.some(({ key }) => key === '')
+}
+
+/** The plan with another key for every child: strips printed before open nothing any more. */
+export function withFreshKeys(plan: Plan, random: () => number): Plan {
+  return { ...plan, groups: plan.groups.map((group) => ({ ...group, key: freshKey(random) })) }
 }
 
 /** At which seat a child sits, counted from 1. */

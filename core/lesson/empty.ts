@@ -20,6 +20,7 @@ export function splitIntoGroups(children: number, groups: number, newId: () => s
     seats: Math.floor(children / count) + (place < children % count ? 1 : 0),
     wondering: null,
     away: [],
+    key: '',
   }))
 }
 

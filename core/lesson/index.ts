@@ -79,7 +79,9 @@ export type { Doer, Material, OwnCaution, Preparation, PreparationKind, Substitu
 export type { Arrangement, ArrangementWay, Clock, ExtraStation, Phase, TrialOrder } from './timing'
 export { BOARD_VIEWS, RESULTS_SHOWN, USUAL_BOARD, withBoardChange } from './board'
 export type { BoardChange, BoardState, BoardViewName } from './board'
-export { isEachChild, recordByCode, seatOf, withEachChild, withoutEachChild, withRecords } from './eachChild'
+export { homeOf, lostWith } from './homes'
+export type { Lacks, UsedPlaces } from './homes'
+export { codeOf, hasOldCodes, isEachChild, recordByCode, seatOf, withEachChild, withFreshKeys, withoutEachChild, withRecords } from './eachChild'
 export { caretAfter, mergeText } from './mergeText'
 export type { LessonEvent, StationEvent } from './event'
 export { EMPTY_RECORD, EVERY_KIND, recordOf, ROW_KINDS, rowsOf } from './rows'
@@ -91,6 +93,7 @@ export type {
   NewFeedback,
   NewImprovement,
   NewObservation,
+  NewPlacing,
   NewPrediction,
   NewProposal,
   NewReading,
@@ -101,13 +104,15 @@ export type {
   RowOf,
   StationRow,
 } from './rows'
-export { conditionsOf, otherGroupOf, supersededBy, WHOLE_CLASS, withIds } from './rows/rowKind'
+export { aboutRow, conditionsOf, otherGroupOf, placedAt, supersededBy, WHOLE_CLASS, withIds } from './rows/rowKind'
 export type { AnyKind, AnyRow, Column, Source } from './rows/rowKind'
 export type { Conclusion } from './rows/conclusion'
 export type { Feedback } from './rows/feedback'
 export type { Improvement } from './rows/improvement'
 export type { Observation } from './rows/observation'
 export type { Prediction } from './rows/prediction'
+export { PLACED_KINDS } from './rows/placing'
+export type { Placing } from './rows/placing'
 export type { Reading } from './rows/reading'
 export type { SaidRemark } from './rows/remark'
 export {

@@ -3,7 +3,7 @@ import type { Material, OwnCaution } from './material'
 import type { Arrangement, Clock } from './timing'
 
 /** A change of the plan's shape raises it, with a step in core/formats/migrate.ts. */
-export const PLAN_VERSION = 11
+export const PLAN_VERSION = 12
 
 /**
  * The plan is one document: stored as it is, sent as it is, saved as the lesson file. Its Joi description stands in
@@ -316,6 +316,8 @@ export interface Group {
   wondering: string | null
   /** Seat numbers of children who are not there today. */
   away: number[]
+  /** What a child types after its code, where each child has its own; on its strip only, never on a board. Empty for a group. */
+  key: string
 }
 
 export const STOPS = ['wonder', 'plan', 'kit', 'clock', 'predict', 'test', 'results', 'agree'] as const

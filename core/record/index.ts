@@ -56,6 +56,8 @@ export {
   wordCounts,
 } from './results'
 export type { MomentAverage, TrialResult } from './results'
+export { homed, missingPlaces } from './strays'
+export type { Homed, Stray } from './strays'
 export { withEvents } from './withEvents'
 export { comparedWith, resultsTable, workedOutFor } from './workedOut'
 export type { TableRow, WorkedOut } from './workedOut'

@@ -3,7 +3,7 @@ import type { Grade, Limit } from '../evidence'
 import type { DayOff } from '../clock'
 import type { AmountErrorCode, Caution, CautionSource, CivilMoment, MovedBecause, Step, SupplyField, SupplyProblem } from '../kit'
 import type { Mend, WayOut } from '../waysOut'
-import { eachMeasure, type Doer, type Plan, type Stop } from '../lesson'
+import { eachMeasure, type Doer, type Lacks, type Plan, type RowKindName, type Stop } from '../lesson'
 import type { Way } from '../measuring'
 import type { ReadErrorCode, ResultUnit, UnitCode } from '../quantity'
 import type { Doubt, Place } from '../record'
@@ -131,6 +131,7 @@ export type Finding = Base &
     | { code: 'two-in-one-place'; group: string; condition: string; repeat: number; readings: string[] }
     | { code: 'wrong-kind-of-unit'; count: number; unit: UnitCode }
     | { code: 'homeless'; count: number }
+    | { code: 'strays'; of: { kind: RowKindName; lacks: Lacks; count: number }[] }
     | { code: 'gaps'; count: number; groups: string[] }
     | { code: 'not-sure'; grade: Grade; p: number | undefined; limits: Limit[] }
     | { code: 'conclusion-missing' }

@@ -67,6 +67,7 @@ const BELONGS: Record<FindingCode, readonly Hour[]> = {
   'two-in-one-place': NUMBERS,
   'wrong-kind-of-unit': NUMBERS,
   homeless: NUMBERS,
+  strays: NUMBERS,
   gaps: NUMBERS,
   drift: CONCLUDING,
   'not-sure': CONCLUDING,

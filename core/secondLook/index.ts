@@ -1,14 +1,14 @@
 import { evidenceOf, learnedWobble } from '../evidence'
 import { NO_SCHOOL, type School } from '../kit'
 import type { LessonRecord, Plan } from '../lesson'
-import { hasBegun } from '../record'
+import { hasBegun, homed } from '../record'
 import { withSaid } from '../wonder'
 import { ofEachMeasure, SEVERITY_ORDER, type Finding } from './finding'
 import { firstSteps, NOT_YET } from './firstSteps'
 import { findingsOfClock } from './ofClock'
 import { findingsOfKit } from './ofKit'
 import { findingsOfConditions, findingsOfFairness, findingsOfMeasuring, findingsOfQuestion } from './ofPlan'
-import { findingsOfConclusion, findingsOfEvidence, findingsOfPredictions, findingsOfReadings } from './ofRecord'
+import { findingsOfConclusion, findingsOfEvidence, findingsOfPredictions, findingsOfReadings, findingsOfStrays } from './ofRecord'
 
 export { boardViewFor, numbersAreShown, placeToLookAt } from './views'
 export { answersTo } from './ofRecord'
@@ -29,13 +29,15 @@ export type { Finding, FindingCode, Fix, Severity } from './finding'
  * Everything the computation finds in a lesson, worst first; within one severity in the order of the stops. What a lesson that has
  * only begun cannot have yet is not found, its first steps say it.
  */
-export function secondLook(plan: Plan, record: LessonRecord, school: School = NO_SCHOOL): Finding[] {
+export function secondLook(plan: Plan, all: LessonRecord, school: School = NO_SCHOOL): Finding[] {
+  const { record, strays } = homed(plan, all)
   const evidence = evidenceOf(plan, record)
   const findings = [
     ...ofEachMeasure(withSaid(plan, record.remarks), findingsOfQuestion),
     ...findingsOfConditions(plan, hasBegun(record.readings)),
     ...findingsOfFairness(plan),
     ...ofEachMeasure(plan, (view) => findingsOfMeasuring(view, learnedWobble(view, record.readings))),
+    ...findingsOfStrays(strays),
     ...findingsOfKit(plan, school),
     ...findingsOfClock(plan, school, hasBegun(record.readings)),
     ...findingsOfPredictions(plan, record),

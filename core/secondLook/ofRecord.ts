@@ -2,7 +2,7 @@ import { classConclusion, readForClass, type ClaimDoubt } from '../agree'
 import { driftOf, surerBy, type Evidence } from '../evidence'
 import { activeConditions, measuredCard, momentsOf, predictionsFor, type LessonRecord, type Plan, type Reading } from '../lesson'
 import { handsOf, predictionsByGroup } from '../predictions'
-import { currentReadings, doubtfulReadings, gapsOf, hasPlace, isCounted, isSlip, progressOf, type Doubt } from '../record'
+import { currentReadings, doubtfulReadings, gapsOf, hasPlace, isCounted, isSlip, progressOf, type Doubt, type Stray } from '../record'
 import { unitOf, type UnitCode } from '../quantity'
 import { cellTarget, go, ofEachMeasure, type Finding, type Fix } from './finding'
 
@@ -38,7 +38,7 @@ export function findingsOfReadings(plan: Plan, record: LessonRecord): Finding[] 
       fixes: [go('test', cellTarget(cell))],
     })
   }
-  return [...findings, ...findingsOfStrays(plan, record), ...findingsOfGaps(plan, progress)]
+  return [...findings, ...findingsOfHomeless(plan, record), ...findingsOfGaps(plan, progress)]
 }
 
 function findingsOfDoubts(plan: Plan, record: LessonRecord): Finding[] {
@@ -153,7 +153,8 @@ function findingsOfUnits(plan: Plan, record: LessonRecord): Finding[] {
 }
 
 /** Readings of a condition, group, time, repeat or measure that the plan does not have any more. */
-function findingsOfStrays(plan: Plan, record: LessonRecord): Finding[] {
+/** Readings of a trial or a condition that the plan has left out. */
+function findingsOfHomeless(plan: Plan, record: LessonRecord): Finding[] {
   const isThere = hasPlace(plan)
   const counted = currentReadings(record.readings).filter((reading) => isCounted(reading) && reading.status === 'kept')
   const homeless = counted.filter((reading) => !isThere(reading) && reading.condition !== plan.challenge)
@@ -170,6 +171,17 @@ function findingsOfStrays(plan: Plan, record: LessonRecord): Finding[] {
       fixes: [...more, go('plan', 'conditions')],
     },
   ]
+}
+
+/** Rows that the plan has no home for: the teacher says where they belong. */
+export function findingsOfStrays(strays: Stray[]): Finding[] {
+  if (strays.length === 0) return []
+  const of = new Map<string, { kind: Stray['kind']; lacks: Stray['lacks']; count: number }>()
+  for (const { kind, lacks } of strays) {
+    const key = `${kind}/${lacks}`
+    of.set(key, { kind, lacks, count: (of.get(key)?.count ?? 0) + 1 })
+  }
+  return [{ code: 'strays', key: 'strays', stop: 'test', severity: 'attention', of: [...of.values()], fixes: [go('test', 'strays')] }]
 }
 
 function findingsOfGaps(plan: Plan, progress: ReturnType<typeof progressOf>): Finding[] {

@@ -140,7 +140,7 @@ describe('what is shown before the server has it', () => {
 })
 
 describe('what a station may see once something has happened', () => {
-  const sight = { station: 's1', group: 'g1', all: true, live: false }
+  const sight = { station: 's1', group: 'g1', all: true, live: false, alone: false }
   const board = (results: 'live' | 'quiet') => ({ kind: 'board' as const, board: { ...USUAL_BOARD, results } })
 
   it('stays all while nobody has anything left to measure, whatever the board turns to', () => {

@@ -35,7 +35,8 @@ const PLAIN: Record<string, string> = {
   less: 'amount',
 }
 
-const THING = String.raw`(?:the |a |an |our |its )?[\p{L}][\p{L} '-]{1,40}?`
+/** Up to six words. Everything that is looked for is bounded, so that reading takes time by the length of a text and no more. */
+const THING = String.raw`(?:the |a |an |our |its )?\p{L}[\p{L}'-]{1,30}(?: [\p{L}'-]{1,30}){0,5}?`
 
 /** How a wondering says what it would change, one way a line; the first that fits is taken, and the name of what it catches says what becomes of it. */
 const WAYS: RegExp[] = [
@@ -46,8 +47,8 @@ const WAYS: RegExp[] = [
   ),
   /\b(?:does|would|will) it (?:matter|make (?:a|any) difference) (?<thing>(?:how|which|what|where|if|whether) .{2,40}?)(?:\?|$)/iu,
   // "what if we use …", "what happens when …", "if the water were warm", "when it is folded"
-  /\bwhat (?:happens|would happen|if)\b.*?\bwe (?:use|used|change|changed|add|added|put)\s+(?<thing>.{2,60}?)(?:\?|$)/iu,
-  /\bwhat (?:happens|would happen)\b.*?\b(?:if|when)\s+(?<thing>.{2,60}?)(?:\?|$)/iu,
+  /\bwhat (?:happens|would happen|if)\b.{0,80}?\bwe (?:use|used|change|changed|add|added|put)\s+(?<thing>.{2,60}?)(?:\?|$)/iu,
+  /\bwhat (?:happens|would happen)\b.{0,80}?\b(?:if|when)\s+(?<thing>.{2,60}?)(?:\?|$)/iu,
   /\b(?:if|when) (?:we|you) (?:use|used|add|added|put|had|took|take)\s+(?<thing>.{2,40}?)(?:,|\?|$)/iu,
   /\b(?:if|when) (?<thing>(?:we|you|it|they|the [\p{L} ]+?) \p{L}+.{0,40}?)(?:,|\?|$)/iu,
   // "which paper …", "which one is …"
@@ -60,18 +61,18 @@ const WAYS: RegExp[] = [
   ),
   // "a wet strip … than a dry one", "the thick one or the thin one", "in the sun or in the shade", "as warm as wool"
   new RegExp(
-    String.raw`\b(?:is|are|does|do|will|would|can|could)\s+(?<against>${THING})\s+.*\bthan\s+(?:a |an |the )?\p{L}+`,
+    String.raw`\b(?:is|are|does|do|will|would|can|could)\s+(?<against>${THING})\s+.{0,80}\bthan\s+(?:a |an |the )?\p{L}+`,
     'iu',
   ),
   new RegExp(String.raw`(?<thing>${THING} or ${THING})(?:\?|$)`, 'iu'),
-  new RegExp(String.raw`\b(?:is|are|does|do|will|would|can|could)\s+(?<asMuchAs>${THING})\s+.*\bas \p{L}+ as\s+\p{L}+`, 'iu'),
+  new RegExp(String.raw`\b(?:is|are|does|do|will|would|can|could)\s+(?<asMuchAs>${THING})\s+.{0,80}\bas \p{L}+ as\s+\p{L}+`, 'iu'),
   // "do different soaps …", "how many layers stop …"
   /\b(?:do|does|will|would|can) different (?<different>\p{L}+)/iu,
   /\bhow many (?<number>\p{L}+) (?:stop|change|make|block|let|hold back)\b/iu,
   // "does stirring …", "does adding salt …", "does the mitten make … warmer", "would sandpaper grip better"
   /\b(?:does|do|will|would|can)\s+(?<thing>(?:the |a |an )?[\p{L} ]{3,30}?)\s+(?:make|makes|stop|stops|block|keep|help|let)\b/iu,
   // "can plants grow without soil", "last longer with sugar in the mix", "grow taller in the dark"
-  /\b(?:does|do|will|would|can)\s+.*?\b(?:with|in|on|at|under|without)\s+(?<thing>.{2,60}?)(?:\?|$)/iu,
+  /\b(?:does|do|will|would|can)\s+.{0,80}?\b(?:with|in|on|at|under|without)\s+(?<thing>.{2,60}?)(?:\?|$)/iu,
   /\bdoes\s+(?:every|each|all|any)\s+(?<everyKind>[\p{L} -]{2,40}?)\s+(?:do|does|work|go|have)\b/iu,
 ]
 

@@ -55,6 +55,9 @@ export interface Testable {
   nearest: { change: CardOrNew; measure: CardOrNew }
 }
 
+/** A wondering is a sentence or two; of a whole page the beginning is read. */
+const MOST_READ = 800
+
 /** "Which one goes highest?" is about what is on the table. */
 const WHICH_OF_THEM = /\bwhich (?:one|of (?:them|these)|is|goes|comes|does)\b/i
 const WHY = /^\s*(?:why|how come|what makes|what is it that|how does it work)\b/i
@@ -69,7 +72,8 @@ const NOT_FOR_CHILDREN =
  * words, at the plan's cards and at the clock; whatever the teacher answered goes before. Meant to start a talk, not to end one.
  * @example testableOf(plan, wondering('which paper drinks water highest?')).verdict // => 'yes'
  */
-export function testableOf(plan: Plan, { text, answers }: Pick<Remark, 'text' | 'answers'>): Testable {
+export function testableOf(plan: Plan, { text: said, answers }: Pick<Remark, 'text' | 'answers'>): Testable {
+  const text = said.slice(0, MOST_READ)
   const change = nearestChange(plan, text)
   const measure = nearestMeasure(plan, text)
   const suggested: Record<TestableCheck, Omit<TestableAnswer, 'check' | 'byTeacher'>> = {

@@ -95,6 +95,20 @@ export function cupboardProblemWords({ code, line, column, detail }: CupboardPro
   }
 }
 
+/**
+ * What a backup says of the school that is said otherwise here.
+ * @example schoolDiffersWords({ held: false, customs: true, calendars: ['Puffin'] })
+ *   // => 'The backup writes and measures otherwise (English, spoons and cups, money), and has other school days for Puffin. Nothing of that was taken.'
+ */
+export function schoolDiffersWords({ held, customs, calendars }: { held: boolean; customs: boolean; calendars: string[] }): string {
+  const parts = [
+    customs && 'writes and measures otherwise (English, spoons and cups, money)',
+    held && 'keeps used things back for other days',
+    calendars.length > 0 && `has other school days for ${list(calendars.slice(0, 5))}${calendars.length > 5 ? ' and others' : ''}`,
+  ].filter((part): part is string => part !== false)
+  return `The backup ${parts.join(', and ')}. Nothing of that was taken.`
+}
+
 /** What a backup brought back. `'12 lessons are back, 3 were here already.'` */
 export function restoredWords({
   added,

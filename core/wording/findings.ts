@@ -12,6 +12,7 @@ import { dayWords } from './days'
 import { amountWords, civilWords, movedWords, PREPARATION_WORDS } from './kit'
 import { DAY_OFF_WORDS, minuteWords, secondWords } from './clock'
 import { chanceWords, conditionWithLetter, counted, instrumentNamed, list, measuredWith, nameOfGroup, writeReading } from './names'
+import { strayCountWords } from './strays'
 import { countedOwners } from './owners'
 
 export interface FindingWords {
@@ -321,10 +322,16 @@ function wordsOf(finding: Finding, plan: Plan): FindingWords {
         text: `They cannot be turned into ${unitOf(finding.unit).symbol} and are left out.`,
         why: 'The unit of the measuring method was changed after they were written down.',
       }
+    case 'strays':
+      return {
+        title: finding.of.map(strayCountWords).join('; '),
+        text: 'They are kept and count nowhere. Give each to somebody who is here, or put it aside.',
+        why: 'The plan was changed while they were on their way, or they came with a file. Nothing of them is lost.',
+      }
     case 'homeless':
       return {
         title: `${counted(finding.count, 'reading')} not in the table`,
-        text: 'They belong to a condition, group, time, repeat or measure that the plan no longer has.',
+        text: 'They belong to a condition that is left out, or to a repeat that the plan no longer has.',
         why: 'Nothing is lost: bring it back into the plan and they return.',
       }
     case 'gaps':

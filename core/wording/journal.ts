@@ -2,6 +2,7 @@ import { letterOf, WHOLE_CLASS, type Plan, type Reading } from '../lesson'
 import type { JournalKind, JournalLine } from '../record'
 import { BOARD_WORDS, momentWords, nameOfCondition, nameOfGroup, readingWords, WONDER_WORDS } from './names'
 import { trialNumberWords } from './order'
+import { STRAY_WORDS } from './strays'
 import { predictionSentence } from './vocabulary'
 
 export const JOURNAL_WORDS: Record<JournalKind, string> = {
@@ -12,6 +13,7 @@ export const JOURNAL_WORDS: Record<JournalKind, string> = {
   conclusion: 'Conclusions',
   feedback: 'What groups told each other',
   improvement: 'Changes for the next try',
+  placing: 'Given another place',
   station: 'Stations',
   board: 'Board and clock',
   plan: 'The plan',
@@ -53,6 +55,12 @@ export function journalWords(plan: Plan, { event, times }: JournalLine): string 
     case 'feedback': {
       const { about, well, next } = event.feedback
       return `to ${groupWords(plan, about)}: ${[well && `well: ${well}`, next && `to work on: ${next}`].filter(Boolean).join('; ')}`
+    }
+    case 'placing': {
+      const { of, to, condition, aside } = event.placing
+      if (aside) return `a ${STRAY_WORDS[of].one} was put aside`
+      const places = [to && groupWords(plan, to), condition && nameOfCondition(plan, condition)].filter(Boolean)
+      return `a ${STRAY_WORDS[of].one} was given to ${places.join(', ')}`
     }
     case 'station':
       return `${STATION_WORDS[event.change]}${event.to === undefined ? '' : ` to ${groupWords(plan, event.to)}`}`

@@ -102,7 +102,9 @@ export function whenWords(plan: Plan, id: string): string {
 }
 
 export function nameOfGroup(plan: Plan, id: string): string {
-  return plan.groups.find((group) => group.id === id)?.name ?? 'a group no longer in the plan'
+  const group = plan.groups.find((one) => one.id === id)
+  // A child's page does not know what its classmates are called.
+  return group ? group.name || 'another child' : 'a group no longer in the plan'
 }
 
 /** A reading with the digits that the instrument can show, or more where it was written with more. */

@@ -2,7 +2,7 @@
 const WORDS = {
   'not-json': () => 'The request is not complete JSON. Send it again.',
   'bad-text': () => 'The text holds characters that cannot be kept. Type it again without them.',
-  'too-large': ({ megabytes }: { megabytes: number }) => `This is larger than ${megabytes} MB. Send a smaller one.`,
+  'too-large': ({ megabytes }: { megabytes: number }) => `This is larger than ${megabytes < 1 ? `${megabytes * 1000} kB` : `${megabytes} MB`}. Send a smaller one.`,
   invalid: ({ fault }: { fault: string | undefined }) =>
     `${fault ?? 'The request is not complete'}. Correct it and send it again.`.slice(0, 400),
   'bad-request': () => 'The request could not be understood. Go back to the shelf.',
@@ -12,6 +12,7 @@ const WORDS = {
   internal: () => 'Something broke on our side. Nothing was stored; try it once more.',
 
   'desk-closed': () => 'The desk is closed. Type in its passphrase.',
+  'desk-is-open': () => 'Class mode is off, so the desk is open to this computer. Go on to the shelf.',
   'wrong-passphrase': () =>
     'This is not the passphrase. If nobody knows it, stop Jolly Beaker and start it with: npm start -- --class-mode-off',
   'head-desk-only': () => 'This concerns every class. It is done at the head desk.',
@@ -28,6 +29,10 @@ const WORDS = {
   'investigation-ships': () => 'This lesson comes with the library and stays. Only lessons that somebody kept can be taken away.',
   'group-in-use': () => 'This group has readings or predictions. Keep it in the plan.',
   'condition-in-use': () => 'This condition has readings or predictions. Leave it out instead; nothing is lost then.',
+  'moment-in-use': () =>
+    'There are readings of this time, place or measure. Keep it in the plan, or set them aside first.',
+  'unknown-moment': () =>
+    'The plan has no such time, place or measure any more. Load the page again and enter it once more.',
   'unknown-group': () => 'The plan has no such group any more. Load the page again and enter it once more.',
   'unknown-condition': () => 'The plan has no such condition any more. Load the page again and enter it once more.',
   'id-taken': () => 'This entry already belongs to another lesson. Enter it again.',
@@ -54,6 +59,7 @@ const WORDS = {
   'not-a-spreadsheet': () => 'This file cannot be read as a spreadsheet. Save it as XLSX or CSV and choose it again.',
   'table-too-large': () =>
     'This table is too large to look through. Save the part with your numbers as a table of its own and choose that.',
+  'file-too-much': () => 'This file holds too much to be read. Nothing was changed; look for another copy of it.',
   'library-not-a-zip': () => libraryWords('This file cannot be opened: it is not a whole backup.'),
   'library-lesson-missing': () => 'The backup names this lesson and does not have it. Look for an older backup.',
   'library-foreign': () => libraryWords('This is not a backup of Jolly Beaker.'),

@@ -3,28 +3,35 @@ import type { ObjectSchema, ValidationError } from 'joi'
 import { refusalWords } from '../../core/wording'
 import type { AnswerOf, BodyOf, ParamsOf, QueryOf, RefusalBody, RouteName } from '../../schemas/contract'
 import { pathSchema } from '../../schemas/requests'
-import { findLesson, type StoredLesson } from '../database/lessons'
+import { findLesson, knownLessons, type StoredLesson } from '../database/lessons'
 import { useDatabase } from '../database/connection'
 import type { Database } from '../database/open'
 import { findTogether, type StoredTogether } from '../database/together'
-import { findStation, type Station } from '../database/stations'
+import { findStation, knownStations, type Station } from '../database/stations'
 import { readJsonBody, type BodyKind } from './body'
 import { pathWords } from './pathWords'
+import { isStorable } from './storable'
 import { requireDesk, requireHeadDesk, type AtDesk } from './door'
 import { notFound, refusal, Refusal, sendRefusal } from './refusal'
 import { awayRefusal } from './away'
 
 /** The schemas of what a route takes, where the contract says that it takes it. */
-type Shape<Name extends RouteName> = (BodyOf<Name> extends undefined ? object : { body: ObjectSchema<BodyOf<Name>> }) &
+type Shape<Name extends RouteName> = (BodyOf<Name> extends undefined
+  ? object
+  : { body: ObjectSchema<BodyOf<Name>> } | /** It is read beside the server. */ { beside: true }) &
   (QueryOf<Name> extends undefined ? object : { query: ObjectSchema<QueryOf<Name>> }) & {
     /** A picture or a whole file travels in the body. */
-    large?: Exclude<BodyKind, 'plain'>
+    large?: Large
+    /** Done before anything of the body is read: whoever has to wait is told so. */
+    first?: (event: H3Event, database: Database) => void | Promise<void>
   }
+type Large = Exclude<BodyKind, 'plain' | 'open'>
 
 interface AnyShape {
   body?: ObjectSchema
   query?: ObjectSchema
-  large?: Exclude<BodyKind, 'plain'>
+  large?: Large
+  first?: (event: H3Event, database: Database) => void | Promise<void>
 }
 
 interface Call<Name extends RouteName> {
@@ -38,9 +45,9 @@ interface Call<Name extends RouteName> {
 
 type Answer<Name extends RouteName> = AnswerOf<Name> | Promise<AnswerOf<Name>>
 
-/** A route for everybody who reaches the server: validates, calls, answers; every refusal comes out in the one error shape. */
+/** A route for everybody who reaches the server: validates, calls, answers; every refusal comes out in the one error shape. Its body is small. */
 export function openRoute<Name extends RouteName>(shape: Shape<Name>, answer: (call: Call<Name>) => Answer<Name>): EventHandler {
-  return guarded(async (event) => answer(await readCall<Name>(event, shape)))
+  return guarded(async (event) => answer(await readCall<Name>(event, shape, 'open')))
 }
 
 /** A route of a desk, told which one it is. */
@@ -98,14 +105,37 @@ export interface AtStation {
   entered: string
 }
 
+/** How often a station that is between two lessons is looked up again. */
+const LOOKED_UP = 3
+
+/**
+ * Does something for a station. Where its group went into another lesson meanwhile (some groups were split off, or joined again), it is done there: what was entered follows
+ * its group.
+ */
+export async function atStation<T>(event: H3Event, work: (joined: AtStation) => Promise<T>): Promise<T> {
+  for (let times = 1; ; times += 1) {
+    const joined = await stationOf(event)
+    try {
+      return await work(joined)
+    } catch (error) {
+      const gone = error instanceof Refusal && error.body.code === 'unknown-group' && times < LOOKED_UP
+      if (!gone) throw error
+      knownStations.forgetAll()
+      knownLessons.forget(joined.lesson.id)
+      if ((await stationOf(event)).lesson.id === joined.lesson.id) throw error
+    }
+  }
+}
+
 /** A route of a station: its token opens its own lesson and group, and nothing else. */
 export function stationRoute<Name extends RouteName>(
   shape: Shape<Name>,
   answer: (call: Call<Name> & AtStation) => Answer<Name>,
 ): EventHandler {
   return guarded(async (event) => {
-    const joined = await stationOf(event)
-    return answer({ ...(await readCall<Name>(event, shape)), ...joined })
+    await stationOf(event)
+    const call = await readCall<Name>(event, shape)
+    return atStation<AnswerOf<Name>>(event, async (joined) => answer({ ...call, ...joined }))
   })
 }
 
@@ -142,13 +172,19 @@ export function validationWords(error: ValidationError): RefusalBody {
   return { code: 'invalid', message, ...(field === '' ? {} : { field }) }
 }
 
-async function readCall<Name extends RouteName>(event: H3Event, { body, query, large }: AnyShape): Promise<Call<Name>> {
+async function readCall<Name extends RouteName>(
+  event: H3Event,
+  { body, query, large, first }: AnyShape,
+  usual: BodyKind = 'plain',
+): Promise<Call<Name>> {
   const params = getRouterParams(event)
+  const database = await useDatabase()
+  await first?.(event, database)
   return {
     event,
-    database: await useDatabase(),
+    database,
     path: checked(pathSchema(Object.keys(params)), params) as Record<ParamsOf<Name>, string>,
-    body: (body ? checked(body, await readJsonBody(event, large ?? 'plain')) : undefined) as BodyOf<Name>,
+    body: (body ? checked(body, await readJsonBody(event, large ?? usual)) : undefined) as BodyOf<Name>,
     query: (query ? checked(query, getQuery(event)) : undefined) as QueryOf<Name>,
   }
 }
@@ -157,6 +193,7 @@ async function readCall<Name extends RouteName>(event: H3Event, { body, query, l
 export function guarded(handler: (event: H3Event) => Promise<unknown>): EventHandler {
   return defineEventHandler(async (event) => {
     try {
+      refuseBadAddress(event)
       return await handler(event)
     } catch (error) {
       const refused = error instanceof Refusal ? error : awayRefusal(error)
@@ -164,6 +201,13 @@ export function guarded(handler: (event: H3Event) => Promise<unknown>): EventHan
       return sendRefusal(event, refused)
     }
   })
+}
+
+/** Nothing in an address holds what a database cannot. */
+function refuseBadAddress(event: H3Event): void {
+  const named = { ...getRouterParams(event, { decode: true }), ...getQuery(event) }
+  for (const [name, value] of Object.entries(named))
+    for (const text of [name, value].flat()) if (typeof text === 'string' && !isStorable(text)) throw refusal(400, 'bad-text', name)
 }
 
 /** An event stream cannot send headers from a browser, so there the token comes as a query. */

@@ -88,29 +88,51 @@ export function watchOwn(listener: (lesson: string) => void): void {
   ownListeners.add(listener)
 }
 
+/** Writes events into a lesson that is locked. */
+export type RecordEvents = (bodies: LessonEvent[], lesson?: string) => Promise<void>
+
 /**
  * Runs work in one transaction together with the events it records, and tells everybody who watches the lesson once all of it is
  * stored. Work that fails tells nobody anything. One lesson's transactions come one after the other, in whatever process: so the
- * numbers of its events are stored in their order, and nobody who has seen one has missed a lower one.
+ * numbers of its events are stored in their order, nobody who has seen one has missed a lower one, and what the work checks (is this group still in the plan) stays
+ * true until it has written.
  */
-export async function storeAndAnnounce<T>(
+export function storeAndAnnounce<T>(
   database: Database,
   lesson: string,
-  work: (transaction: Database, record: (bodies: LessonEvent[]) => Promise<void>) => Promise<T>,
+  work: (transaction: Database, record: RecordEvents) => Promise<T>,
 ): Promise<T> {
-  let recorded = false
+  return storeInSeveral(database, [lesson], work)
+}
+
+/**
+ * The same for work about several lessons: all of them are locked, in the order of their ids, so that no two wait for each other.
+ * @param lessons or what finds them, and locks what has to be locked before any lesson
+ */
+export async function storeInSeveral<T>(
+  database: Database,
+  lessons: string[] | ((transaction: Database) => Promise<string[]>),
+  work: (transaction: Database, record: RecordEvents) => Promise<T>,
+): Promise<T> {
+  const recorded = new Set<string>()
   const answer = await database.transaction(async (transaction) => {
-    await transaction.execute(sql`select pg_advisory_xact_lock(hashtextextended(${lesson}, 0))`)
-    return work(transaction, async (bodies) => {
+    const named = typeof lessons === 'function' ? await lessons(transaction) : lessons
+    for (const lesson of [...new Set(named)].sort()) await lock(transaction, lesson)
+    return work(transaction, async (bodies, lesson = named[0]!) => {
       if (bodies.length === 0) return
-      recorded = true
+      recorded.add(lesson)
       const at = new Date()
       await transaction.insert(events).values(bodies.map((body) => ({ lesson, body, at })))
       await announce(transaction, { what: 'lesson', lesson })
     })
   })
-  if (recorded) for (const listener of ownListeners) listener(lesson)
+  for (const lesson of recorded) for (const listener of ownListeners) listener(lesson)
   return answer
+}
+
+/** Nobody else writes about it until the transaction is over. Lessons that run together are locked by the id of what they have in common, before any of the lessons. */
+export async function lock(transaction: Database, id: string): Promise<void> {
+  await transaction.execute(sql`select pg_advisory_xact_lock(hashtextextended(${id}, 0))`)
 }
 
 export async function listEventsSince(database: Database, lesson: string, since: number): Promise<WrittenEvent[]> {

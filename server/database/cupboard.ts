@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, isNotNull, isNull } from 'drizzle-orm'
+import { and, asc, desc, eq, inArray, isNotNull, isNull } from 'drizzle-orm'
 import { isDeepStrictEqual } from 'node:util'
 import type { NewThing } from '../../core/formats'
 import { USUAL_CUSTOMS, USUAL_HELD, type Customs, type School, type StockChange, type Thing } from '../../core/kit'
@@ -179,20 +179,32 @@ export async function listCupboard(database: Database, mostMoves: number): Promi
   }
 }
 
-/** Adds the things that are not here yet, with their history; answers how many. */
-export async function restoreCupboard(database: Database, saved: LibraryFile['cupboard']): Promise<number> {
+/** Adds a thing that is not here yet, with the beginning of its history; false where it is here. */
+export function restoreThing(
+  database: Database,
+  thing: LibraryFile['cupboard']['things'][number],
+  history: LibraryFile['cupboard']['moves'],
+): Promise<boolean> {
   return changingSchool(database, async (transaction) => {
-    const known = new Set((await transaction.select({ id: things.id }).from(things)).map(({ id }) => id))
-    const here = new Set((await transaction.select({ id: lessons.id }).from(lessons)).map(({ id }) => id))
-    const missing = saved.things.filter(({ id }) => !known.has(id))
-    const added = new Set(missing.map(({ id }) => id))
-    for (const thing of missing)
-      await transaction.insert(things).values({ ...thing, goneAt: thing.goneAt === null ? null : new Date(thing.goneAt) })
-    for (const move of saved.moves) {
-      if (!added.has(move.thing)) continue
-      const lesson = move.lesson !== null && here.has(move.lesson) ? move.lesson : null
-      await transaction.insert(moves).values({ ...move, lesson, at: new Date(move.at) })
-    }
-    return missing.length
+    const row = { ...thing, goneAt: thing.goneAt === null ? null : new Date(thing.goneAt) }
+    const added = await transaction.insert(things).values(row).onConflictDoNothing().returning({ id: things.id })
+    if (added.length > 0) await restoreMoves(transaction, history)
+    return added.length > 0
   })
+}
+
+/** What happened to a thing; a lesson that is not here is not named. */
+export async function restoreMoves(database: Database, history: LibraryFile['cupboard']['moves']): Promise<void> {
+  if (history.length === 0) return
+  const named = [...new Set(history.flatMap(({ lesson }) => lesson ?? []))]
+  const here = new Set(
+    named.length === 0 ? [] : (await database.select({ id: lessons.id }).from(lessons).where(inArray(lessons.id, named))).map(({ id }) => id),
+  )
+  await database.insert(moves).values(
+    history.map((move) => ({
+      ...move,
+      lesson: move.lesson !== null && here.has(move.lesson) ? move.lesson : null,
+      at: new Date(move.at),
+    })),
+  )
 }

@@ -1,5 +1,7 @@
 import { asc, eq } from 'drizzle-orm'
+import { announce } from './hearing'
 import { Known } from './known'
+import { knownLessons } from './lessons'
 import type { Database } from './open'
 import { desks, lessons, togethers } from './schema'
 
@@ -24,6 +26,7 @@ export async function saveDesk(database: Database, desk: Desk): Promise<boolean>
     const [same] = await transaction.select({ id: desks.id }).from(desks).where(eq(desks.name, desk.name))
     if (same && same.id !== desk.id) return false
     await transaction.insert(desks).values(desk).onConflictDoUpdate({ target: desks.id, set: desk })
+    await announce(transaction, { what: 'desk', desk: desk.id })
     return true
   })
   known.forget(desk.id)
@@ -35,8 +38,10 @@ export async function removeDesk(database: Database, id: string): Promise<boolea
   const gone = await database.transaction(async (transaction) => {
     await transaction.update(lessons).set({ desk: null }).where(eq(lessons.desk, id))
     await transaction.update(togethers).set({ desk: null }).where(eq(togethers.desk, id))
+    await announce(transaction, { what: 'desk', desk: id })
     return transaction.delete(desks).where(eq(desks.id, id)).returning({ id: desks.id })
   })
   known.forgetAll()
+  knownLessons.forgetAll()
   return gone.length > 0
 }

@@ -8,6 +8,10 @@ export type Announcement =
   | { what: 'lesson'; lesson: string }
   /** It was put away, or taken out again. */
   | { what: 'archived'; lesson: string }
+  /** It went to another desk. */
+  | { what: 'handed-over'; lesson: string }
+  /** A class's desk got another passphrase, or is no more. */
+  | { what: 'desk'; desk: string }
   /** The cupboard, a calendar or what lessons take changed. */
   | { what: 'school' }
   /** Class mode was turned on or off, or a passphrase changed. */

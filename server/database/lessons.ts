@@ -2,7 +2,7 @@ import { and, desc, eq, isNull } from 'drizzle-orm'
 import { migratePlan } from '../../core/formats'
 import { USUAL_BOARD, withBoardChange, type BoardChange, type BoardState, type Plan } from '../../core/lesson'
 import type { DeskLesson } from '../../schemas/contract'
-import { storeAndAnnounce } from './announcing'
+import { storeAndAnnounce, type RecordEvents } from './announcing'
 import { announce } from './hearing'
 import { Known } from './known'
 import type { Database } from './open'
@@ -16,7 +16,10 @@ export const knownLessons = new Known<StoredLesson>()
 
 export function findLesson(database: Database, id: string): Promise<StoredLesson | undefined> {
   return knownLessons.find(id, async () => {
-    const [row] = await database.select().from(lessons).where(eq(lessons.id, id))
+    const [row] = await database
+      .select()
+      .from(lessons)
+      .where(and(eq(lessons.id, id), isNull(lessons.arriving)))
     return row && toLesson(row)
   })
 }
@@ -38,7 +41,10 @@ export async function listLessonIds(database: Database, desk: string | null = nu
 
 /** Hands a lesson to another desk. */
 export async function handOver(database: Database, id: string, desk: string | null): Promise<void> {
-  await database.update(lessons).set({ desk }).where(eq(lessons.id, id))
+  await database.transaction(async (transaction) => {
+    await transaction.update(lessons).set({ desk }).where(eq(lessons.id, id))
+    await announce(transaction, { what: 'handed-over', lesson: id })
+  })
   knownLessons.forget(id)
 }
 
@@ -54,23 +60,30 @@ export async function lastClass(database: Database, desk: string | null): Promis
   return row ? { className: row.plan.className, children: row.plan.children } : { className: 'My class', children: 28 }
 }
 
-export type SaveResult = { ok: true; revision: number } | { ok: false; code: 'stale' }
+/** The lesson as this transaction sees it, and not as it may be remembered. */
+export async function readLesson(transaction: Database, id: string): Promise<StoredLesson | undefined> {
+  const [row] = await transaction.select().from(lessons).where(eq(lessons.id, id))
+  return row && toLesson(row)
+}
 
-/** Stores a plan that was edited from the given revision; refuses when somebody else saved meanwhile. */
-export async function savePlan(database: Database, id: string, plan: Plan, revision: number): Promise<SaveResult> {
-  const saved = await storeAndAnnounce(database, id, async (transaction, record) => {
-    const [row] = await transaction
-      .update(lessons)
-      .set({ plan, revision: revision + 1, savedAt: new Date() })
-      .where(and(eq(lessons.id, id), eq(lessons.revision, revision)))
-      .returning({ revision: lessons.revision })
-    if (!row) return undefined
-    await saveFace(transaction, id, plan)
-    await record([{ kind: 'plan', revision: row.revision }])
-    return row
-  })
-  knownLessons.forget(id)
-  return saved ? { ok: true, revision: saved.revision } : { ok: false, code: 'stale' }
+/** The plan as it stands, read again only where it is another revision than the one that is remembered. */
+export async function readPlan(transaction: Database, { id, revision, plan }: Pick<StoredLesson, 'id' | 'revision' | 'plan'>): Promise<Plan> {
+  const [now] = await transaction.select({ revision: lessons.revision }).from(lessons).where(eq(lessons.id, id))
+  return now?.revision === revision ? plan : ((await readLesson(transaction, id))?.plan ?? plan)
+}
+
+/** Writes a plan down within a transaction that has locked the lesson; answers its new revision. */
+export async function writePlan(
+  transaction: Database,
+  record: RecordEvents,
+  { id, revision }: Pick<StoredLesson, 'id' | 'revision'>,
+  plan: Plan,
+): Promise<number> {
+  const next = revision + 1
+  await transaction.update(lessons).set({ plan, revision: next, savedAt: new Date() }).where(eq(lessons.id, id))
+  await saveFace(transaction, id, plan)
+  await record([{ kind: 'plan', revision: next }], id)
+  return next
 }
 
 /** Changes what the board shows, and tells everybody who watches. */

@@ -1,6 +1,6 @@
 import { and, count, eq, inArray, isNull, sql } from 'drizzle-orm'
 import type { Database } from './open'
-import { pictures } from './schema'
+import { pictures, stations } from './schema'
 
 export interface StoredPicture {
   id: string
@@ -24,6 +24,16 @@ export async function listPictures(database: Database, lesson: string, ids: stri
     .from(pictures)
     .where(and(eq(pictures.lesson, lesson), inArray(pictures.id, ids)))
   return rows.sort((a, b) => ids.indexOf(a.id) - ids.indexOf(b.id))
+}
+
+/** The ids of pictures that stations of these groups sent. */
+export async function picturesOfGroups(database: Database, lesson: string, groups: string[]): Promise<string[]> {
+  const rows = await database
+    .select({ id: pictures.id })
+    .from(pictures)
+    .innerJoin(stations, eq(stations.id, pictures.station))
+    .where(and(eq(pictures.lesson, lesson), eq(stations.lesson, lesson), inArray(stations.group, groups)))
+  return rows.map(({ id }) => id)
 }
 
 /** How many pictures a lesson keeps and how large they are together; of one sender alone, where it is named (null is the desk). */

@@ -59,6 +59,8 @@ export const lessons = pgTable('lessons', {
   /** What the board shows; null until somebody changes it. */
   board: jsonb('board').$type<BoardState>(),
   archivedAt: timestamp('archived_at', { withTimezone: true, mode: 'date' }),
+  /** Which file it comes out of, until all of that is there; nobody sees it before (server/record/arrival.ts). */
+  arriving: uuid('arriving'),
   /** What it runs together with, and since when. */
   together: uuid('together').references(() => togethers.id),
   togetherSince: timestamp('together_since', { withTimezone: true, mode: 'date' }),
@@ -79,6 +81,9 @@ export const feedbacks = rowTable(ROW_KINDS.feedback, ofLesson)
 /** What groups changed for each try. */
 export const improvements = rowTable(ROW_KINDS.improvement, ofLesson)
 
+/** Where the teacher put rows that the plan had no place for any more. */
+export const placings = rowTable(ROW_KINDS.placing, ofLesson)
+
 /** The table of each kind of row, by its list. */
 export const ROW_TABLES: Record<ListName, RowTable> = {
   readings,
@@ -88,6 +93,7 @@ export const ROW_TABLES: Record<ListName, RowTable> = {
   observations,
   feedbacks,
   improvements,
+  placings,
 }
 
 /**

@@ -12,10 +12,26 @@ const MOST_CONNECTIONS = 10
 const MIGRATING = 7_205_118
 const WAIT_FOR_AN_ANSWER = 10
 
+/** An address that is none is found before anybody connects. */
+function clientOf(address: string, options: postgres.Options<Record<string, never>>): postgres.Sql {
+  try {
+    const { protocol } = new URL(address)
+    if (!/^postgres(?:ql)?:$/.test(protocol)) throw new Error('it has to begin with postgres://')
+    return postgres(address, options)
+  } catch (error) {
+    throw unusable(error)
+  }
+}
+
+function unusable(cause: unknown): StartError {
+  const said = cause instanceof Error ? cause.message : String(cause)
+  return new StartError(`The database server in DATABASE_URL cannot be used: ${said}`)
+}
+
 /** A PostgreSQL server, which any number of application processes share. */
 export async function openServer(address: string, migrations: string): Promise<OpenDatabase> {
   const options = { onnotice: () => undefined, connect_timeout: WAIT_FOR_AN_ANSWER }
-  const client = postgres(address, { ...options, max: MOST_CONNECTIONS })
+  const client = clientOf(address, { ...options, max: MOST_CONNECTIONS })
   const database = drizzle(client, { schema })
   let fresh: boolean
   try {
@@ -32,7 +48,7 @@ export async function openServer(address: string, migrations: string): Promise<O
   } catch (error) {
     await client.end()
     const cause = error instanceof Error && error.cause instanceof Error ? error.cause : error
-    throw new StartError(`The database server in DATABASE_URL cannot be used: ${(cause as Error).message}`)
+    throw unusable(cause)
   }
   return {
     database,

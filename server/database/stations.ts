@@ -42,13 +42,12 @@ export async function addStation(
   return token
 }
 
-/** The stations of these groups go along with them into another lesson. */
+/** The stations of these groups go along with them into another lesson: within a transaction of `changeTogether`, which has them looked up anew. */
 export async function moveStations(database: Database, from: string, to: string, groups: string[]): Promise<void> {
   await database
     .update(stations)
     .set({ lesson: to })
     .where(and(eq(stations.lesson, from), inArray(stations.group, groups)))
-  knownStations.forgetAll()
 }
 
 export const knownStations = new Known<Station>()
@@ -59,6 +58,15 @@ export function findStation(database: Database, token: string): Promise<Station 
     const [row] = await database.select().from(stations).where(eq(stations.tokenHash, hash))
     return row && toStation(row)
   })
+}
+
+/** Is it this lesson's still. */
+export async function stationStands(database: Database, lesson: string, { id }: Pick<Station, 'id'>): Promise<boolean> {
+  const rows = await database
+    .select({ id: stations.id })
+    .from(stations)
+    .where(and(eq(stations.lesson, lesson), eq(stations.id, id)))
+  return rows.length > 0
 }
 
 export async function listStations(database: Database, lesson: string): Promise<Station[]> {

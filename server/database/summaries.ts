@@ -176,6 +176,7 @@ export async function listSummaries(database: Database, ids: string[]): Promise<
 /** What the lessons that are not put away take out of the cupboard. */
 export async function listTakings(database: Database): Promise<Taking[]> {
   const taking = and(
+    seenAt(null),
     isNull(lessons.archivedAt),
     ne(summaries.date, ''),
     sql`jsonb_array_length(${summaries.face}->'takes'->'of') > 0`,

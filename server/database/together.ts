@@ -1,10 +1,11 @@
 import { randomUUID } from 'node:crypto'
 import { and, asc, desc, eq, inArray, isNull } from 'drizzle-orm'
 import { NEW_TOGETHER, withTogetherChange, type Together, type TogetherChange } from '../../core/together'
-import { storeAndAnnounce } from './announcing'
+import { lock, storeInSeveral, type RecordEvents } from './announcing'
 import { knownLessons, toLesson, type StoredLesson } from './lessons'
 import type { Database } from './open'
 import { lessons, togethers } from './schema'
+import { knownStations } from './stations'
 import { saveFace } from './summaries'
 
 /** Lessons that run together, in the order in which they were joined. */
@@ -75,59 +76,93 @@ export async function addTogether(
   return id
 }
 
+/**
+ * Runs work about lessons that run together, in one transaction. Until it is over nobody else changes which ones they are, and nobody writes into one of them: what
+ * joins at the same time joins one after the other, and no group is between two lessons while it writes.
+ * @param come lessons that may come in
+ */
+export async function changeTogether<T>(
+  database: Database,
+  id: string,
+  come: string[],
+  work: (transaction: Database, together: StoredTogether | undefined, record: RecordEvents) => Promise<T>,
+): Promise<T> {
+  const find = async (transaction: Database) => {
+    await lock(transaction, id)
+    return [...(await lessonsOf(transaction, id)).map((lesson) => lesson.id), ...come]
+  }
+  try {
+    return await storeInSeveral(database, find, async (transaction, record) =>
+      work(transaction, await findTogether(transaction, id), record),
+    )
+  } finally {
+    knownLessons.forgetAll()
+    knownStations.forgetAll()
+  }
+}
+
 /** Which lessons run together from now on. A lesson keeps its own plan, record and code wherever it goes. */
-export async function setLessons(database: Database, id: string, wanted: string[]): Promise<void> {
-  const before = (await lessonsOf(database, id)).map(({ id: lesson }) => lesson)
-  const gone = before.filter((lesson) => !wanted.includes(lesson))
-  const come = wanted.filter((lesson) => !before.includes(lesson))
-  for (const lesson of gone) await moveInto(database, lesson, null)
-  for (const lesson of come) await moveInto(database, lesson, id)
-  for (const lesson of before.filter((one) => !gone.includes(one))) await sayChanged(database, lesson)
+export async function putTogether(
+  transaction: Database,
+  record: RecordEvents,
+  { id, lessons: before }: Pick<StoredTogether, 'id' | 'lessons'>,
+  wanted: string[],
+): Promise<void> {
+  const known = before.map((lesson) => lesson.id)
+  const since = Date.now()
+  for (const lesson of known.filter((one) => !wanted.includes(one))) await moveInto(transaction, lesson, null, since)
+  for (const [place, lesson] of wanted.entries()) if (!known.includes(lesson)) await moveInto(transaction, lesson, id, since + place)
+  for (const lesson of new Set([...known, ...wanted])) await record([{ kind: 'together' }], lesson)
 }
 
-/** A lesson stands alone again, whatever it ran together with. */
-export function standAlone(database: Database, lesson: string): Promise<void> {
-  return moveInto(database, lesson, null)
-}
-
-async function moveInto(database: Database, lesson: string, together: string | null): Promise<void> {
-  await storeAndAnnounce(database, lesson, async (transaction, record) => {
-    await transaction
-      .update(lessons)
-      .set({ together, togetherSince: together === null ? null : new Date() })
-      .where(eq(lessons.id, lesson))
-    await record([{ kind: 'together' }])
+/** The same by itself. @param seen the lessons that whoever chose knew of: one that came in since stays */
+export async function setLessons(database: Database, id: string, wanted: string[], seen?: string[]): Promise<void> {
+  await changeTogether(database, id, wanted, async (transaction, together, record) => {
+    if (!together) return
+    const cameSince = together.lessons.flatMap((lesson) => (seen === undefined || seen.includes(lesson.id) ? [] : [lesson.id]))
+    await putTogether(transaction, record, together, [...new Set([...wanted, ...cameSince])])
   })
-  knownLessons.forget(lesson)
-  await takeAnew(database, lesson)
+}
+
+/** A lesson stands alone again. */
+export async function standAlone(database: Database, id: string, lesson: string): Promise<void> {
+  await changeTogether(database, id, [lesson], async (transaction, together, record) => {
+    const others = together?.lessons.flatMap((one) => (one.id === lesson ? [] : [one.id])) ?? []
+    if (together) await putTogether(transaction, record, together, others)
+  })
+}
+
+async function moveInto(transaction: Database, lesson: string, together: string | null, since: number): Promise<void> {
+  await transaction
+    .update(lessons)
+    .set({ together, togetherSince: together === null ? null : new Date(since) })
+    .where(eq(lessons.id, lesson))
+  await takeAnew(transaction, lesson)
 }
 
 /** Ends it: all lessons stand alone again. */
 export async function removeTogether(database: Database, id: string): Promise<void> {
-  await setLessons(database, id, [])
-  await database.update(lessons).set({ together: null, togetherSince: null }).where(eq(lessons.together, id))
-  await database.delete(togethers).where(eq(togethers.id, id))
+  await changeTogether(database, id, [], async (transaction, together, record) => {
+    if (!together) return
+    await putTogether(transaction, record, together, [])
+    await transaction.update(lessons).set({ together: null, togetherSince: null }).where(eq(lessons.together, id))
+    await transaction.delete(togethers).where(eq(togethers.id, id))
+  })
 }
 
 /** Changes what they have in common, and tells everybody who watches one of them; undefined where they do not run together any more. */
 export async function saveTogether(database: Database, id: string, change: TogetherChange): Promise<Together | undefined> {
-  const body = await database.transaction(async (transaction) => {
-    const [row] = await transaction.select().from(togethers).where(eq(togethers.id, id)).for('update')
-    if (!row) return undefined
-    const next = withTogetherChange({ ...NEW_TOGETHER, ...row.body }, change)
-    await transaction.update(togethers).set({ body: next }).where(eq(togethers.id, id))
-    return next
+  return changeTogether(database, id, [], async (transaction, together, record) => {
+    if (!together) return undefined
+    const body = withTogetherChange(together.body, change)
+    await transaction.update(togethers).set({ body }).where(eq(togethers.id, id))
+    for (const { id: lesson } of together.lessons) {
+      await record([{ kind: 'together' }], lesson)
+      // Where all go round, a kit stands once and not with every group.
+      if (change.way !== undefined || change.sets !== undefined) await takeAnew(transaction, lesson)
+    }
+    return body
   })
-  for (const { id: lesson } of await lessonsOf(database, id)) {
-    await sayChanged(database, lesson)
-    // Where all go round, a kit stands once and not with every group.
-    if (change.way !== undefined || change.sets !== undefined) await takeAnew(database, lesson)
-  }
-  return body
-}
-
-function sayChanged(database: Database, lesson: string): Promise<void> {
-  return storeAndAnnounce(database, lesson, (_transaction, record) => record([{ kind: 'together' }]))
 }
 
 /** What it takes out of the cupboard follows from how it runs. */

@@ -1,4 +1,4 @@
-import { openLessonFile, strayReference, type FileProblem, type LessonFile } from '../../core/formats'
+import { doubledId, openLessonFile, withoutLostForms, type FileProblem, type LessonFile } from '../../core/formats'
 import { lessonFileSchema } from '../../schemas/record'
 import { pathWords } from '../access/pathWords'
 import { unstorable } from '../access/storable'
@@ -14,8 +14,8 @@ export function checkFile(text: string): CheckedFile {
   const { error, value } = lessonFileSchema.validate(opened.content)
   if (error) return broken(pathWords(error.details[0]?.path ?? []))
   const file = value as LessonFile
-  const problem = strayReference(file)
-  return problem ? { ok: false, problem } : { ok: true, file }
+  const problem = doubledId(file)
+  return problem ? { ok: false, problem } : { ok: true, file: withoutLostForms(file) }
 }
 
 function broken(place: string): CheckedFile {

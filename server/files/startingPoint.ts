@@ -3,7 +3,6 @@ import { migratePlan } from '../../core/formats'
 import { PLAN_VERSION, planForAll, planFrom, type StartingPoint } from '../../core/lesson'
 import { fileProblemWords } from '../../core/wording'
 import { INVESTIGATIONS } from '../../schemas/investigations'
-import { MOST_IN_LIBRARY } from '../../schemas/library'
 import {
   STARTING_POINT_FORMAT,
   STARTING_POINT_VERSION,
@@ -14,19 +13,10 @@ import {
 import { pathWords } from '../access/pathWords'
 import { refusal, Refusal } from '../access/refusal'
 import { unstorable } from '../access/storable'
-import { addStartingPoint } from '../database/startingPoints'
-import type { Database } from '../database/open'
 
 /** Is it a lesson to begin from? Its beginning says so, before all of it is read. */
 export function isStartingPointFile(text: string): boolean {
   return text.slice(0, 200).includes(`"${STARTING_POINT_FORMAT}"`)
-}
-
-/** Puts a lesson to begin from, out of a file, among the school's own ones. */
-export async function openStartingPoint(database: Database, text: string, desk: string | null): Promise<string> {
-  const id = await addStartingPoint(database, readStartingPoint(text), desk)
-  if (id === undefined) throw refusal(409, 'library-full', undefined, { most: MOST_IN_LIBRARY.startingPoints })
-  return id
 }
 
 /** A lesson to begin from that is whole, brought up to date; refuses any other with the place that is wrong. */

@@ -4,7 +4,8 @@ import { createEventStream, type EventStreamMessage, type H3Event } from 'h3'
 import type { LessonEvent } from '../../core/lesson'
 import { lastEventNumber, listEventsSince, watch, type WrittenEvent } from '../database/announcing'
 import { afterAway, hear } from '../database/hearing'
-import type { StoredLesson } from '../database/lessons'
+import { findLesson, type StoredLesson } from '../database/lessons'
+import { deskOf, type AtDesk } from '../access/door'
 import type { Database } from '../database/open'
 import { enter, watchPresence } from './presence'
 
@@ -18,6 +19,8 @@ const PATIENCE = 30_000
 
 interface Open {
   lessons: string[]
+  /** The desk whose page it is: a class's own, the head desk (null); undefined for a station. */
+  desk: string | null | undefined
   end(): void
 }
 const open = new Set<Open>()
@@ -32,14 +35,23 @@ export function keepTrack(stream: Open): () => void {
 export interface WatchingStation {
   id: string
   sees(event: LessonEvent): boolean
+  /** What it is told of an event that it sees. */
+  shown(event: LessonEvent): LessonEvent
 }
 
 /**
  * Streams a lesson's events: first all since the number that the page has, then every new one as it comes. A browser that
  * reconnects by itself names the last number it saw.
- * @param station has no stream any more once it was sent away. A page that is no station is told when stations come and go.
+ * @param watcher a station, which has no stream any more once it was sent away, or the page of a desk, which is told when stations come and go
  */
-export function streamLesson(event: H3Event, database: Database, lesson: StoredLesson, since: number, station?: WatchingStation) {
+export function streamLesson(
+  event: H3Event,
+  database: Database,
+  lesson: StoredLesson,
+  since: number,
+  watcher: { station: WatchingStation } | AtDesk,
+) {
+  const station = 'station' in watcher ? watcher.station : undefined
   const stream = createEventStream(event)
   const lastSeen = Number(event.node.req.headers['last-event-id'])
   let sent = Number.isSafeInteger(lastSeen) && lastSeen > since ? lastSeen : since
@@ -49,17 +61,22 @@ export function streamLesson(event: H3Event, database: Database, lesson: StoredL
     if (res.writableLength > MOST_BYTES) res.destroy()
     else void stream.push(message)
   }
-  const pass = ({ number, body, data }: WrittenEvent) => {
+  const written = ({ number, body, data }: WrittenEvent): EventStreamMessage => {
+    const shown = station?.shown(body) ?? body
+    return { id: String(number), data: shown === body ? data : JSON.stringify(shown) }
+  }
+  const pass = (fresh: WrittenEvent) => {
+    const { number, body } = fresh
     if (number <= sent) return
     sent = number
-    if (!station || station.sees(body)) push({ id: String(number), data })
+    if (!station || station.sees(body)) push(written(fresh))
     if (body.kind === 'station' && body.change === 'removed' && body.station === station?.id) end()
   }
   /** What was missed goes as fast as the page takes it. */
   const passAll = async (missed: WrittenEvent[]) => {
     const seen = missed.filter(({ number, body }) => number > sent && (!station || station.sees(body)))
     sent = Math.max(sent, ...missed.map(({ number }) => number))
-    await stream.push(seen.map(({ number, data }) => ({ id: String(number), data })))
+    await stream.push(seen.map(written))
     await new Promise((heard) => setImmediate(heard))
     const taken = res.writableLength < MOST_BYTES || (await drains(res))
     if (!taken) res.destroy()
@@ -75,7 +92,8 @@ export function streamLesson(event: H3Event, database: Database, lesson: StoredL
   }
   const watching = watch(database, lesson.id, (fresh) => listener(fresh))
   const end = () => void stream.close()
-  const forget = keepTrack({ lessons: [lesson.id], end })
+  const forget = keepTrack({ lessons: [lesson.id], desk: 'desk' in watcher ? watcher.desk : undefined, end })
+  if (!station) void mayStill(event, database, lesson.id).then((may) => may || end(), end)
   stream.onClosed(() => {
     clearInterval(keepAlive)
     void watching.then(
@@ -99,6 +117,12 @@ export function streamLesson(event: H3Event, database: Database, lesson: StoredL
   return stream.send()
 }
 
+/** Is a page still at its desk, and its lesson with it: asked once the stream is known, so that nothing falls between a look and a hand-over. */
+export async function mayStill(event: H3Event, database: Database, lesson: string): Promise<boolean> {
+  const at = await deskOf(event)
+  return at !== undefined && (at.desk === null || (await findLesson(database, lesson))?.desk === at.desk)
+}
+
 /** Takes the other side what waits for it. */
 function drains(response: ServerResponse): Promise<boolean> {
   const control = new AbortController()
@@ -118,5 +142,12 @@ hear((announcement) => {
   // Whoever watches comes back by itself, if it still may.
   if (announcement.what === 'archived') endStreams(announcement.lesson)
   if (announcement.what === 'access') endStreams()
+  // What a desk may not see any more it does not hear any more; a page that still may comes back by itself.
+  if (announcement.what === 'handed-over') endOf(({ lessons, desk }) => desk !== undefined && lessons.includes(announcement.lesson))
+  if (announcement.what === 'desk') endOf(({ desk }) => desk === announcement.desk)
 })
+
+function endOf(which: (stream: Open) => boolean): void {
+  for (const one of open) if (which(one)) one.end()
+}
 afterAway(() => endStreams())

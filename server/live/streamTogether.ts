@@ -1,7 +1,8 @@
 import { createEventStream, type H3Event } from 'h3'
 import { listEventsSince, watch, type WrittenEvent } from '../database/announcing'
+import type { AtDesk } from '../access/door'
 import type { Database } from '../database/open'
-import { KEEP_ALIVE_EVERY, keepTrack, MOST_BYTES } from './stream'
+import { KEEP_ALIVE_EVERY, keepTrack, mayStill, MOST_BYTES } from './stream'
 import { findTogether, type StoredTogether } from '../database/together'
 
 /** Events of two lessons can be stored in another order than they are numbered: so many before the last one are sent once more, and taken up once. */
@@ -11,7 +12,7 @@ const SENT_AGAIN = 100
  * The events of all lessons that run together in one stream, each with its lesson; of those that join later as well. A page takes up a row once however often it
  * comes, so a page that comes back is sent a little more than it missed.
  */
-export function streamTogether(event: H3Event, database: Database, { id, lessons }: StoredTogether, since: number) {
+export function streamTogether(event: H3Event, database: Database, { id, lessons }: StoredTogether, since: number, { desk }: AtDesk) {
   const stream = createEventStream(event)
   const { req, res } = event.node
   const lastSeen = Number(req.headers['last-event-id'])
@@ -48,7 +49,10 @@ export function streamTogether(event: H3Event, database: Database, { id, lessons
   const sayStillHere = () => void stream.push({ event: 'still-here', data: String(highest) })
   const keepAlive = setInterval(sayStillHere, KEEP_ALIVE_EVERY)
   for (const lesson of lessons) begin(lesson.id)
-  const forget = keepTrack({ lessons: lessons.map((lesson) => lesson.id), end: () => void stream.close() })
+  const [first] = lessons
+  const close = () => void stream.close()
+  if (first) void mayStill(event, database, first.id).then((may) => may || close(), close)
+  const forget = keepTrack({ lessons: lessons.map((lesson) => lesson.id), desk, end: () => void stream.close() })
   stream.onClosed(() => {
     clearInterval(keepAlive)
     forget()

@@ -7,6 +7,7 @@ import { listNotices } from '../database/notices'
 import { sharePresence } from '../live/presence'
 import { endStreams } from '../live/stream'
 import { keepSummaries } from '../views/renewing'
+import { mendArrivals } from '../record/arrival'
 import { putDemo } from '../record/demo'
 
 /** How scripts/start.mjs, which serves the built server, learns that it is ready and tells it to close. */
@@ -21,6 +22,7 @@ export default defineNitroPlugin(() => {
   const ready = openOnce().then(async ({ database, fresh, alone }) => {
     if (fresh && process.env.JOLLY_BEAKER_DEMO === 'yes') await putDemo(database, null)
     await keepSummaries(database)
+    void mendArrivals(database, alone).catch((error: unknown) => console.error(error))
     if (process.env.JOLLY_BEAKER_CLASS_MODE === 'off') await turnOff()
     sharePresence(database, alone)
     setInterval(() => void forgetOldTries(database).catch(() => undefined), AN_HOUR).unref()

@@ -6,6 +6,6 @@ import { refusal } from '../access/refusal'
 export function kindOf(event: H3Event, from: 'desk' | 'station'): (typeof EVERY_KIND)[number] {
   const list = getRouterParam(event, 'list')
   const kind = EVERY_KIND.find((one) => one.list === list)
-  if (!kind || (from === 'desk' && !kind.desk)) throw refusal(404, 'no-such-address')
+  if (!kind || (from === 'desk' ? !kind.desk : kind.deskOnly)) throw refusal(404, 'no-such-address')
   return kind
 }

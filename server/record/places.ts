@@ -1,16 +1,16 @@
-import { conditionsOf, otherGroupOf, WHOLE_CLASS, type AnyKind, type AnyRow, type Plan } from '../../core/lesson'
-import { refusal } from '../access/refusal'
+import { homeOf, supersededBy, type AnyKind, type AnyRow, type Lacks, type Plan } from '../../core/lesson'
+import { refusal, type Refusal } from '../access/refusal'
 
-/** Refuses rows about groups or conditions that the plan does not have. */
+/** Refuses rows that the plan has no home for. A further form of a row that is there already may stand at the moment where that stood. */
 export function checkPlaces(plan: Plan, kind: AnyKind, rows: AnyRow[]): void {
-  const groups = new Set(plan.groups.map((group) => group.id))
-  const conditions = new Set(plan.conditions.map((condition) => condition.id))
   for (const row of rows) {
-    const ofWholeClass = row.group === null || (row.group === WHOLE_CLASS && kind.ofWholeClass?.(row))
-    if (!ofWholeClass && !groups.has(row.group!)) throw refusal(409, 'unknown-group', 'group')
-    const other = otherGroupOf(kind, row)
-    if (other !== null && !groups.has(other)) throw refusal(409, 'unknown-group', kind.otherGroup)
-    if (conditionsOf(kind, row).some((condition) => !conditions.has(condition)))
-      throw refusal(409, 'unknown-condition', 'condition')
+    const lacks = homeOf(plan, kind, row)
+    if (lacks !== undefined && !(lacks === 'moment' && supersededBy(kind, row) !== null)) throw withoutHome(lacks, kind)
   }
+}
+
+function withoutHome(lacks: Lacks, { otherGroup }: AnyKind): Refusal {
+  if (lacks === 'group') return refusal(409, 'unknown-group', 'group')
+  if (lacks === 'other-group') return refusal(409, 'unknown-group', otherGroup)
+  return lacks === 'moment' ? refusal(409, 'unknown-moment', 'moment') : refusal(409, 'unknown-condition', 'condition')
 }

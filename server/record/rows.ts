@@ -1,7 +1,9 @@
-import { and, asc, eq, inArray } from 'drizzle-orm'
+import { and, asc, eq, gt, inArray, isNull } from 'drizzle-orm'
+import { alias } from 'drizzle-orm/pg-core'
 import {
   conditionsOf,
   EVERY_KIND,
+  otherGroupOf,
   recordOf,
   rowsOf,
   WHOLE_CLASS,
@@ -10,6 +12,7 @@ import {
   type ListName,
   type RowKindName,
   type RowOf,
+  type UsedPlaces,
 } from '../../core/lesson'
 import type { AnyKind } from '../../core/lesson'
 import type { Database } from '../database/open'
@@ -73,6 +76,25 @@ export async function insertRows(database: Database, { list }: Kind, lesson: str
   return written
 }
 
+const PAGE = 200
+
+/** The next page of a lesson's rows, in the order in which they were written, and the place of its last one. */
+export async function listRowsAfter(
+  database: Database,
+  { list }: Kind,
+  lesson: string,
+  after: number,
+): Promise<{ rows: AnyRow[]; last: number }> {
+  const table = ROW_TABLES[list]
+  const rows = await database
+    .select()
+    .from(table)
+    .where(and(eq(table.lesson, lesson), gt(table.sequence, after)))
+    .orderBy(asc(table.sequence))
+    .limit(PAGE)
+  return { rows: rows.map(toRow), last: rows.at(-1)?.sequence ?? after }
+}
+
 /** Are there more rows of a kind than so many. */
 export async function holdsMoreThan(database: Database, { list }: Kind, lesson: string, most: number): Promise<boolean> {
   const table = ROW_TABLES[list]
@@ -80,35 +102,35 @@ export async function holdsMoreThan(database: Database, { list }: Kind, lesson: 
   return beyond.length > 0
 }
 
-/** Is any of these rows stored already, in whatever lesson. */
-export async function rowsAreKnown(database: Database, record: LessonRecord): Promise<boolean> {
-  for (const kind of EVERY_KIND)
-    for (const some of chunks(rowsOf(record, kind)))
-      if (
-        (
-          await findRows(
-            database,
-            kind,
-            some.map(({ id }) => id),
-          )
-        ).length > 0
-      )
-        return true
-  return false
-}
-
-/** Groups and conditions that rows of a lesson name, and that so must stay in its plan. */
-export async function usedPlaces(database: Database, lesson: string): Promise<{ groups: Set<string>; conditions: Set<string> }> {
-  const used = { groups: new Set<string>(), conditions: new Set<string>() }
+/** Places that rows of a lesson name, and that so must stay in its plan. */
+export async function usedPlaces(database: Database, lesson: string): Promise<UsedPlaces> {
+  const used: UsedPlaces = { groups: new Set(), conditions: new Set(), moments: await usedMoments(database, lesson) }
   for (const kind of EVERY_KIND) {
     const table = ROW_TABLES[kind.list]
-    const columns = { group: table.group, ...(kind.conditions && { [kind.conditions]: table[kind.conditions as 'group'] }) }
+    const named = [kind.conditions, kind.otherGroup].filter((name) => name !== undefined)
+    const columns = { group: table.group, ...Object.fromEntries(named.map((name) => [name, table[name as 'group']])) }
     for (const row of await database.selectDistinct(columns).from(table).where(eq(table.lesson, lesson))) {
-      if (row.group !== null && row.group !== WHOLE_CLASS) used.groups.add(row.group)
+      for (const group of [row.group, otherGroupOf(kind, row as AnyRow)])
+        if (group !== null && group !== WHOLE_CLASS) used.groups.add(group)
       for (const condition of conditionsOf(kind, row as AnyRow)) used.conditions.add(condition)
     }
   }
   return used
+}
+
+/** The moments of readings that count as they stand now. */
+async function usedMoments(database: Database, lesson: string): Promise<Set<string>> {
+  const table = ROW_TABLES.readings
+  const column = (name: string) => table[name as 'group']
+  const later = alias(table, 'later')
+  const rows = await database
+    .selectDistinct({ moment: column('moment') })
+    .from(table)
+    .leftJoin(later, and(eq(later.lesson, lesson), eq(later['supersedes' as 'group'], table.id as never)))
+    .where(
+      and(eq(table.lesson, lesson), eq(column('practice'), false as never), eq(column('status'), 'kept'), isNull(later.id)),
+    )
+  return new Set(rows.map(({ moment }) => moment!))
 }
 
 /** Groups of a lesson that have a reading which counts. */

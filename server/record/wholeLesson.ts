@@ -38,7 +38,7 @@ export async function addLesson(
     await saveFace(transaction, id, plan)
     if (record) for (const kind of EVERY_KIND) await insertRows(transaction, kind, id, rowsOf(record, kind))
     for (const picture of hook) await transaction.insert(pictures).values({ ...picture, lesson: id, at: now })
-    return toLesson({ ...row, board: null, together: null, togetherSince: null })
+    return toLesson({ ...row, arriving: null, board: null, together: null, togetherSince: null })
   })
 }
 

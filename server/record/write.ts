@@ -10,7 +10,7 @@ import {
 } from '../../core/lesson'
 import { refusal, type Refusal } from '../access/refusal'
 import { storeAndAnnounce } from '../database/announcing'
-import type { StoredLesson } from '../database/lessons'
+import { readPlan, type StoredLesson } from '../database/lessons'
 import type { Database } from '../database/open'
 import { checkPlaces } from './places'
 import { findRows, groupsThatBegan, holdsMoreThan, insertRows } from './rows'
@@ -36,24 +36,28 @@ export function writeRows(
   stamp: { by: Source; at: string },
 ): Promise<Written> {
   const stamps = 'by' in kind.columns ? stamp : { at: stamp.at }
-  const rows = said.map((row) => ({ ...row, ...stamps }) as AnyRow)
-  checkPlaces(lesson.plan, kind, rows)
-  return addRows(database, lesson.id, kind, rows)
+  return addRows(
+    database,
+    lesson,
+    kind,
+    said.map((row) => ({ ...row, ...stamps }) as AnyRow),
+  )
 }
 
 /** The same for rows that have been stamped before: of a table or a file. */
-export function addRows(database: Database, lesson: string, kind: Kind, rows: AnyRow[]): Promise<Written> {
+export function addRows(database: Database, lesson: StoredLesson, kind: Kind, rows: AnyRow[]): Promise<Written> {
   return new Promise((resolve, reject) => {
-    const line = lines.get(lesson)
-    if (line) line.push({ kind, rows, resolve, reject })
+    const line = lines.get(lesson.id)
+    if (line) line.push({ lesson, kind, rows, resolve, reject })
     else {
-      lines.set(lesson, [{ kind, rows, resolve, reject }])
-      void writeLine(database, lesson)
+      lines.set(lesson.id, [{ lesson, kind, rows, resolve, reject }])
+      void writeLine(database, lesson.id)
     }
   })
 }
 
 interface Waiting {
+  lesson: StoredLesson
   kind: Kind
   rows: AnyRow[]
   resolve(written: Written): void
@@ -64,11 +68,11 @@ const MOST_TOGETHER = 50
 /** What waits to be written, by lesson; a lesson has a line as long as one of its transactions runs. */
 const lines = new Map<string, Waiting[]>()
 
-async function writeLine(database: Database, lesson: string): Promise<void> {
-  for (let line = lines.get(lesson)!; line.length > 0; line = lines.get(lesson)!) {
+async function writeLine(database: Database, id: string): Promise<void> {
+  for (let line = lines.get(id)!; line.length > 0; line = lines.get(id)!) {
     // The embedded database holds the thread until a transaction is over: whoever knocked meanwhile is heard first.
     await new Promise((heard) => setImmediate(heard))
-    const { kind } = line[0]!
+    const { kind, lesson } = line[0]!
     const others = line.findIndex((waiting) => waiting.kind !== kind)
     const together = line.splice(0, Math.min(MOST_TOGETHER, others === -1 ? line.length : others))
     const all = together.flatMap(({ rows }) => rows)
@@ -87,21 +91,34 @@ async function writeLine(database: Database, lesson: string): Promise<void> {
         )
     }
   }
-  lines.delete(lesson)
+  lines.delete(id)
 }
 
-function store(database: Database, lesson: string, kind: Kind, said: AnyRow[]): Promise<{ rows: AnyRow[]; fresh: Set<string> }> {
+/** Checked where it is written: nobody changes the plan, splits the lesson or joins it to another between the two. */
+function store(
+  database: Database,
+  stored: StoredLesson,
+  kind: Kind,
+  said: AnyRow[],
+): Promise<{ rows: AnyRow[]; fresh: Set<string> }> {
+  const lesson = stored.id
   return storeAndAnnounce(database, lesson, async (transaction, record) => {
+    const plan = await readPlan(transaction, stored)
     const rows = kind.stamped.includes('late') ? await withLate(transaction, lesson, said) : said
     const fresh = await insertRows(transaction, kind, lesson, rows)
+    checkPlaces(
+      plan,
+      kind,
+      rows.filter(({ id }) => fresh.has(id)),
+    )
     await checkCount(transaction, lesson, kind, fresh.size)
     const superseded = rows.flatMap((row) => supersededBy(kind, row) ?? [])
     const known = await findRows(transaction, kind, [...rows.flatMap(({ id }) => (fresh.has(id) ? [] : [id])), ...superseded])
     const trouble = troubleOf(lesson, kind, rows, known)
     if (trouble) throw trouble
-    const stored = new Map([...known.map(({ row }) => row), ...rows.filter(({ id }) => fresh.has(id))].map((row) => [row.id, row]))
-    await record([...fresh].map((id) => ({ kind: kind.kind, [kind.kind]: stored.get(id)! }) as unknown as LessonEvent))
-    return { rows: rows.map(({ id }) => stored.get(id)!), fresh }
+    const now = new Map([...known.map(({ row }) => row), ...rows.filter(({ id }) => fresh.has(id))].map((row) => [row.id, row]))
+    await record([...fresh].map((id) => ({ kind: kind.kind, [kind.kind]: now.get(id)! }) as unknown as LessonEvent))
+    return { rows: rows.map(({ id }) => now.get(id)!), fresh }
   })
 }
 
@@ -117,10 +134,11 @@ async function withLate(database: Database, lesson: string, rows: AnyRow[]): Pro
   return rows.map((row) => Object.assign({}, row, { late: row.group === WHOLE_CLASS ? began.size > 0 : began.has(row.group!) }))
 }
 
-/** A row whose id another lesson has, or that takes the place of one which is not of this lesson and group. */
+/** A row whose id another lesson or group has, so that nobody is answered with what is another's, or that takes the place of one which is not of this lesson and group. */
 function troubleOf(lesson: string, kind: Kind, rows: AnyRow[], known: { lesson: string; row: AnyRow }[]): Refusal | undefined {
-  const ids = new Set(rows.map(({ id }) => id))
-  if (known.some((other) => other.lesson !== lesson && ids.has(other.row.id))) return refusal(409, 'id-taken', 'id')
+  const said = new Map(rows.map((row) => [row.id, row.group]))
+  if (known.some(({ lesson: of, row }) => said.has(row.id) && (of !== lesson || said.get(row.id) !== row.group)))
+    return refusal(409, 'id-taken', 'id')
   const groupOf = new Map(known.filter((other) => other.lesson === lesson).map(({ row }) => [row.id, row.group]))
   const lost = rows.some((row) => {
     const earlier = supersededBy(kind, row)

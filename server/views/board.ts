@@ -1,4 +1,5 @@
 import { EMPTY_RECORD } from '../../core/lesson'
+import { homed } from '../../core/record'
 import { planSeenBy, publicPlan, publicRecord, recordSeenBy } from '../../core/station'
 import type { BoardView, StationView } from '../../schemas/contract'
 import { notFound } from '../access/refusal'
@@ -43,5 +44,5 @@ export async function loadStation(
 async function whole(database: Database, { id }: StoredLesson) {
   const loaded = await loadLesson(database, id)
   if (!loaded) throw notFound('lesson')
-  return loaded
+  return { ...loaded, record: homed(loaded.lesson.plan, loaded.record).record }
 }

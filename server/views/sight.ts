@@ -1,4 +1,4 @@
-import { ROW_KINDS, type Reading } from '../../core/lesson'
+import { isEachChild, ROW_KINDS, type Reading } from '../../core/lesson'
 import { numbersAreShown } from '../../core/secondLook'
 import type { StationSight } from '../../core/station'
 import type { StoredLesson } from '../database/lessons'
@@ -15,5 +15,5 @@ export async function sightOf(
 ): Promise<StationSight> {
   const live = board.results === 'live'
   const all = live || numbersAreShown(plan, readings ?? (await listRows(database, ROW_KINDS.reading, id)), board)
-  return { station: station.id, group: station.group, all, live }
+  return { station: station.id, group: station.group, all, live, alone: isEachChild(plan) }
 }

@@ -88,39 +88,3 @@ describe.each(FILES.map((file) => [file, examplesIn(file)] as const).filter(([, 
     })
   },
 )
-
-it('CONTRIBUTING says truthfully how many public functions have one', () => {
-  const faces = FILES.filter((file) => file.endsWith('index.ts'))
-  const withExample = new Set(
-    FILES.flatMap((file) =>
-      functionsIn(file)
-        .filter(({ hasExample }) => hasExample)
-        .map(({ name }) => name),
-    ),
-  )
-  const known = new Set(FILES.flatMap((file) => functionsIn(file).map(({ name }) => name)))
-  const publicNames = faces.flatMap((file) =>
-    [...readFileSync(join('core', file), 'utf8').matchAll(/export \{([^}]*)\}/g)].flatMap(([, names]) =>
-      names!.split(',').map((name) => name.trim()),
-    ),
-  )
-  const functions = [...new Set(publicNames)].filter((name) => known.has(name))
-  const having = functions.filter((name) => withExample.has(name))
-  const [, said, of] = /(\d+) of its (\d+) public functions/.exec(readFileSync('CONTRIBUTING.md', 'utf8')) ?? []
-  expect([said, of].map(Number), functions.filter((name) => !withExample.has(name)).join(' ')).toEqual([
-    having.length,
-    functions.length,
-  ])
-})
-
-/** The functions that a file exports, and whether the comment before each has an example. */
-function functionsIn(file: string): { name: string; hasExample: boolean }[] {
-  const text = readFileSync(join('core', file), 'utf8')
-  return [...text.matchAll(/^export (?:function |const )(\w+)(?=[<(]| = (?:oncePer|oncePerPair|remembered)\b| = \()/gm)].map(
-    ({ 1: name, index }) => {
-      const before = text.slice(0, index)
-      const comment = before.endsWith('*/\n') ? before.slice(before.lastIndexOf('/**')) : ''
-      return { name: name!, hasExample: /@example|`[^`]+? \/\/ [^`]+`/.test(comment) }
-    },
-  )
-}

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { hasOldCodes, withFreshKeys } from '~~/core/lesson'
+
 /** Each child's own record: its seat, its code, and whether the seat is empty today. */
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
@@ -13,8 +15,12 @@ function toggle(place: number): void {
 <template>
   <section aria-label="A record for each child" class="mt-near">
     <p>
-      Each child has a seat, which you know, and a code, which it keeps to itself: the code opens its own page on a tablet and
-      stands for it in tables.
+      Each child has a seat, which you know, and a code that stands for it in tables and on the board. On its strip the code has
+      four more letters, which open its own page on a tablet and stand nowhere else.
+    </p>
+    <p v-if="hasOldCodes(plan)" class="row mt-near" role="note">
+      <span class="grow">These codes are from before they had four more letters: whoever sees one on the board can open that page.</span>
+      <VBtn size="small" @click="lesson.replace(withFreshKeys(plan, secretRandom))">Make whole codes</VBtn>
     </p>
     <ul class="seats mt-near">
       <li v-for="(child, place) in plan.groups" :key="child.id">

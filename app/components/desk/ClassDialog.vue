@@ -38,12 +38,12 @@ function setOwners(each: Each): void {
   if (each === plan.value.each) return
   lesson.replace(
     each === 'child'
-      ? withEachChild(plan.value, newId, Math.random)
+      ? withEachChild(plan.value, newId, secretRandom)
       : withoutEachChild(plan.value, groupsBySize(plan.value.children, 4), newId),
   )
 }
 function setChildren(children: number | null): void {
-  if (alone.value) return lesson.replace(withRecords(plan.value, children ?? 1, newId, Math.random))
+  if (alone.value) return lesson.replace(withRecords(plan.value, children ?? 1, newId, secretRandom))
   lesson.replace(withGroups({ ...plan.value, children: children ?? 0 }, plan.value.groups.length, newId))
 }
 function toggle(id: string, seat: number): void {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Plan } from '~~/core/lesson'
+import { codeOf, type Plan } from '~~/core/lesson'
 import { question } from '~~/core/wording'
 
 /** A strip for every child to be cut out: the lesson's code, its own code, and room for its guess and its numbers. The last page is the teacher's. */
@@ -14,7 +14,7 @@ const WITH_ROOM_FOR = ['My guess', 'What I found']
       <li v-for="(child, place) in plan.groups" :key="child.id" class="strip keep-together">
         <span class="own">
           <small>my code</small>
-          <strong>{{ child.name }}</strong>
+          <strong>{{ codeOf(child) }}</strong>
         </span>
         <span class="ask">
           <b>{{ question(plan) }}</b>
@@ -30,7 +30,7 @@ const WITH_ROOM_FOR = ['My guess', 'What I found']
       <p>Class {{ plan.className }}. Keep this page to yourself.</p>
       <ol class="list">
         <li v-for="(child, place) in plan.groups" :key="child.id">
-          {{ place + 1 }} <strong>{{ child.name }}</strong> <span class="line" />
+          {{ place + 1 }} <strong>{{ codeOf(child) }}</strong> <span class="line" />
         </li>
       </ol>
     </section>
@@ -40,7 +40,7 @@ const WITH_ROOM_FOR = ['My guess', 'What I found']
 <style scoped>
 .strip {
   display: grid;
-  grid-template-columns: 26mm minmax(0, 1fr) 34mm 34mm;
+  grid-template-columns: 38mm minmax(0, 1fr) 32mm 32mm;
   gap: 3mm;
   align-items: stretch;
   min-height: 22mm;
@@ -52,7 +52,8 @@ small {
   font-size: 9pt;
 }
 .own strong {
-  font-size: 20pt;
+  font-size: 18pt;
+  white-space: nowrap;
 }
 .room {
   padding: 0.5mm 1.5mm;
@@ -65,7 +66,7 @@ small {
 }
 .list li {
   display: grid;
-  grid-template-columns: 8mm 16mm 1fr;
+  grid-template-columns: 8mm 26mm 1fr;
   align-items: end;
   min-height: 8mm;
   font-size: 12pt;

@@ -50,7 +50,7 @@ if (code.value) onMounted(look)
         label="Your own code"
         class="reading code"
         v-model="own"
-        placeholder="for example K 37"
+        placeholder="for example K37 R4TP"
         autocapitalize="characters"
         :longest="LONGEST.code"
       />

@@ -26,6 +26,7 @@ const look = (reading: Reading) => void (lesson.target = cellTarget(reading))
     <TestBar />
     <template v-if="ready">
       <SeatKeying v-if="isEachChild(plan)" />
+      <StraysList />
       <OddList @look="look" />
       <ClassGrid v-model:chosen="chosen" :with-practice="withPractice" />
       <TickField label="practice columns" class="practice" v-model="withPractice" />

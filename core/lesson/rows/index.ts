@@ -2,6 +2,7 @@ import { CONCLUSION } from './conclusion'
 import { FEEDBACK } from './feedback'
 import { IMPROVEMENT } from './improvement'
 import { OBSERVATION } from './observation'
+import { PLACING } from './placing'
 import { PREDICTION } from './prediction'
 import { READING } from './reading'
 import { REMARK } from './remark'
@@ -16,6 +17,7 @@ export const ROW_KINDS = {
   observation: OBSERVATION,
   feedback: FEEDBACK,
   improvement: IMPROVEMENT,
+  placing: PLACING,
 } as const
 
 type Kinds = typeof ROW_KINDS
@@ -41,6 +43,7 @@ export type NewConclusion = NewRow<'conclusion'>
 export type NewFeedback = NewRow<'feedback'>
 export type NewImprovement = NewRow<'improvement'>
 export type NewObservation = NewRow<'observation'>
+export type NewPlacing = NewRow<'placing'>
 export type NewRemark = StationRow<'remark'>
 /** What a station may say of its group's sentence. */
 export type NewProposal = StationRow<'conclusion'>

@@ -18,7 +18,7 @@ export const REMARK = rowKind<SaidRemark>()({
     id: { is: 'row-id' },
     group: { is: 'plan-id' },
     list: { is: 'one-of', words: REMARK_LISTS },
-    text: { is: 'text', most: LONGEST.text, needed: true },
+    text: { is: 'text', most: LONGEST.text, said: LONGEST.said, needed: true },
     at: { is: 'time' },
   },
   stamped: ['at'],

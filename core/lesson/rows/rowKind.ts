@@ -6,7 +6,8 @@ export type Column = { nullable?: boolean } & (
   | { is: 'plan-ids'; most: number }
   | { is: 'moment' }
   | { is: 'picture' }
-  | { is: 'text'; most: number; needed?: boolean }
+  /** `said` letters at most from now on, where rows of before may have more. */
+  | { is: 'text'; most: number; said?: number; needed?: boolean }
   | { is: 'unit' }
   | { is: 'number' }
   /** Numbers under ids or moments of the plan. */
@@ -43,6 +44,8 @@ export interface AnyKind<Kind extends string = string, List extends string = str
   desk: boolean
   /** For its own group and the teacher: no other group's station and no board sees it. */
   confidential?: boolean
+  /** For the teacher alone: no station writes or sees it, and no board. */
+  deskOnly?: boolean
   /** The column that names another group of the plan. */
   otherGroup?: string
   /** The column that names conditions of the plan. */
@@ -53,6 +56,8 @@ export interface AnyKind<Kind extends string = string, List extends string = str
   supersedes?: string
   /** The column that names the row it grew from, which need not be there any more. */
   grewFrom?: string
+  /** The column that names a row of whatever list. */
+  about?: string
   /** The column that is wrong although each is right for itself; undefined for a row that can be kept. */
   faultOf?(row: object): string | undefined
 }
@@ -74,6 +79,7 @@ export interface RowKind<
   ofWholeClass?(row: Row): boolean
   supersedes?: keyof Row & string
   grewFrom?: keyof Row & string
+  about?: keyof Row & string
   faultOf?(row: Row): (keyof Row & string) | undefined
 }
 
@@ -109,13 +115,26 @@ export function supersededBy({ supersedes }: AnyKind, row: AnyRow): string | nul
   return (columnOf(row, supersedes) ?? null) as string | null
 }
 
-/** The row with other ids for itself and for the rows of its list that it names. */
+/** The row that this one is about, of whatever list; null for most. */
+export function aboutRow({ about }: AnyKind, row: AnyRow): string | null {
+  return (columnOf(row, about) ?? null) as string | null
+}
+
+/** The row with its group, and its conditions, changed where they are said. */
+export function placedAt(kind: AnyKind, row: AnyRow, { group, condition }: { group: string | null; condition: string | null }): AnyRow {
+  const conditions = condition === null || kind.conditions === undefined ? {} : { [kind.conditions]: condition }
+  return { ...row, ...(group === null ? {} : { group }), ...conditions }
+}
+
+/** The row with other ids for itself and for the rows that it names. */
 export function withIds(kind: AnyKind, row: AnyRow, idOf: (id: string) => string | undefined): AnyRow {
   const renamed = (column: string | undefined) => {
     const id = columnOf(row, column) as string | null | undefined
     return column === undefined ? {} : { [column]: id ? (idOf(id) ?? null) : null }
   }
-  return { ...row, id: idOf(row.id)!, ...renamed(kind.supersedes), ...renamed(kind.grewFrom) }
+  const about = aboutRow(kind, row)
+  const named = about === null ? {} : { [kind.about!]: idOf(about) ?? about }
+  return { ...row, id: idOf(row.id)!, ...renamed(kind.supersedes), ...renamed(kind.grewFrom), ...named }
 }
 
 /** Where something was entered. */

@@ -2,6 +2,7 @@ import { classConclusion } from '../../agree'
 import { smallBars, type SmallBar } from '../../charts'
 import { takesOf, type School, type Takes } from '../../kit'
 import type { Kind, LessonRecord, Plan } from '../../lesson'
+import { homed } from '../../record'
 import { skillsOf, type Skill } from '../../reports'
 import { hourOf, mattersOf, readinessOf, secondLook, type Hour } from '../../secondLook'
 import { everyTable, judgedBefore } from '../../evidence'
@@ -74,8 +75,9 @@ export function faceOf(plan: Plan): LessonFace {
 }
 
 /** How ready a lesson is, what there is to mend in it, and what came of it. */
-export function judgedOf(plan: Plan, record: LessonRecord, school: School): Judged {
-  const findings = secondLook(plan, record, school)
+export function judgedOf(plan: Plan, all: LessonRecord, school: School): Judged {
+  const findings = secondLook(plan, all, school)
+  const { record } = homed(plan, all)
   const readiness = readinessOf(plan, record, findings)
   const conclusion = classConclusion(record.conclusions)
   const [first, ...more] = mattersOf(plan, record, findings, readiness)

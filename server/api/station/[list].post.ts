@@ -1,6 +1,6 @@
 import { stationBodySchemas } from '../../../schemas/rows'
 import { readJsonBody } from '../../access/body'
-import { checked, guarded, stationOf } from '../../access/route'
+import { atStation, checked, guarded, stationOf } from '../../access/route'
 import { useDatabase } from '../../database/connection'
 import { answerFor, rowsIn } from '../../record/answer'
 import { kindOf } from '../../record/kindOf'
@@ -9,10 +9,12 @@ import { writeRows } from '../../record/write'
 
 /** Rows of any kind that a station writes for its own group. */
 export default guarded(async (event) => {
-  const { lesson, station, entered } = await stationOf(event)
+  await stationOf(event)
   const kind = kindOf(event, 'station')
   const body = checked<object>(stationBodySchemas[kind.list], await readJsonBody(event, 'plain'))
   const database = await useDatabase()
-  const rows = await saidByStation(database, kind, rowsIn(kind, body), station)
-  return answerFor(kind, body, await writeRows(database, lesson, kind, rows, { by: 'station', at: entered }))
+  return atStation(event, async ({ lesson, station, entered }) => {
+    const rows = await saidByStation(database, kind, rowsIn(kind, body), station)
+    return answerFor(kind, body, await writeRows(database, lesson, kind, rows, { by: 'station', at: entered }))
+  })
 })

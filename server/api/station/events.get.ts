@@ -1,4 +1,4 @@
-import { isHeardBy, seesAfter } from '../../../core/station'
+import { eventSeenBy, isHeardBy, seesAfter } from '../../../core/station'
 import type { LessonEvent } from '../../../core/lesson'
 import { stationSinceSchema } from '../../../schemas/requests'
 import { stationRoute } from '../../access/route'
@@ -14,6 +14,7 @@ export default stationRoute<'GET /api/station/events'>(
       sight = seesAfter(sight, happened)
       return isHeardBy(happened, sight)
     }
-    return streamLesson(event, database, lesson, query.since, { id: station.id, sees })
+    const watching = { id: station.id, sees, shown: (happened: LessonEvent) => eventSeenBy(happened, sight) }
+    return streamLesson(event, database, lesson, query.since, { station: watching })
   },
 )

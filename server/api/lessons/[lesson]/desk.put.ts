@@ -9,7 +9,7 @@ import { standAlone } from '../../../database/together'
 export default lessonRoute<'PUT /api/lessons/[lesson]/desk'>({ body: handOverSchema }, async ({ database, lesson, body }) => {
   if (body.desk !== null && !(await findDesk(database, body.desk))) throw notFound('desk')
   // What runs together stands on one desk.
-  if (lesson.together !== null) await standAlone(database, lesson.id)
+  if (lesson.together !== null) await standAlone(database, lesson.together, lesson.id)
   await handOver(database, lesson.id, body.desk)
   return { desk: body.desk }
 })

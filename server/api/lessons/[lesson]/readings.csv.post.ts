@@ -19,7 +19,7 @@ export default lessonRoute<'POST /api/lessons/[lesson]/readings.csv'>(
         field: `line ${first!.line}${first!.column ? `, ${first!.column}` : ''}`,
       })
     }
-    const { added } = await addRows(database, lesson.id, ROW_KINDS.reading, read.readings)
+    const { added } = await addRows(database, lesson, ROW_KINDS.reading, read.readings)
     return { added, alreadyThere: read.readings.length - added }
   },
 )

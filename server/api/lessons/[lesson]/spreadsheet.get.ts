@@ -1,4 +1,5 @@
 import { setResponseHeader } from 'h3'
+import { homed } from '../../../../core/record'
 import { lessonRoute } from '../../../access/route'
 import { notFound } from '../../../access/refusal'
 import { attachment } from '../../../files/attachment'
@@ -11,5 +12,5 @@ export default lessonRoute<'GET /api/lessons/[lesson]/spreadsheet'>({}, async ({
   if (!whole) throw notFound('lesson')
   setResponseHeader(event, 'content-type', 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet')
   setResponseHeader(event, 'content-disposition', attachment(lesson.plan, 'xlsx'))
-  return lessonSpreadsheet(whole.lesson.plan, whole.record)
+  return lessonSpreadsheet(whole.lesson.plan, homed(whole.lesson.plan, whole.record).record)
 })

@@ -6,7 +6,7 @@ import { joinInto } from '../../../record/together'
 export default togetherRoute<'POST /api/together/[together]/join'>(
   { body: joinLessonsSchema },
   async ({ database, together, body }) => {
-    await joinInto(database, together, body)
+    await joinInto(database, together.id, body)
     return { done: true as const }
   },
 )

@@ -8,7 +8,7 @@ export default togetherRoute<'PUT /api/together/[together]/lessons'>(
   { body: lessonsSchema },
   async ({ database, together, body, desk }) => {
     await seenLessons(database, body.lessons, desk)
-    await setLessons(database, together.id, body.lessons)
+    await setLessons(database, together.id, body.lessons, body.seen)
     return { done: true as const }
   },
 )

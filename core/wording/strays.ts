@@ -1,0 +1,47 @@
+import type { AnyRow, Lacks, Observation, Plan, Prediction, Reading, RowKindName } from '../lesson'
+import type { Stray } from '../record'
+import { counted, nameOfCondition, nameOfGroup, readingWords } from './names'
+
+/** What a row of each kind is called. */
+export const STRAY_WORDS: Record<RowKindName, { one: string; many: string }> = {
+  reading: { one: 'reading', many: 'readings' },
+  prediction: { one: 'prediction', many: 'predictions' },
+  conclusion: { one: 'sentence', many: 'sentences' },
+  remark: { one: 'remark', many: 'remarks' },
+  observation: { one: 'observation', many: 'observations' },
+  feedback: { one: 'word to another group', many: 'words to other groups' },
+  improvement: { one: 'change for a try', many: 'changes for tries' },
+  placing: { one: 'answer about a place', many: 'answers about places' },
+}
+
+const LACKS_WORDS: Record<Lacks, string> = {
+  group: 'a group that is no longer here',
+  'other-group': 'to a group that is no longer here',
+  condition: 'a condition that is no longer here',
+  moment: 'a time, place or measure that is no longer here',
+}
+
+/**
+ * How many rows of a kind lack the same.
+ * @example strayCountWords({ kind: 'reading', lacks: 'group', count: 1 }) // => '1 reading of a group that is no longer here'
+ */
+export function strayCountWords({ kind, lacks, count }: { kind: Stray['kind']; lacks: Lacks; count: number }): string {
+  const words = STRAY_WORDS[kind]
+  return `${counted(count, words.one, words.many)} ${lacks === 'other-group' ? '' : 'of '}${LACKS_WORDS[lacks]}`
+}
+
+/** One row without a home, as far as its places are known. `'61 mm, tissue, Birch'` */
+export function strayWords(plan: Plan, { kind, row }: Stray): string {
+  const said = saidIn(plan, kind, row)
+  const condition = 'condition' in row && typeof row.condition === 'string' ? nameOfCondition(plan, row.condition) : ''
+  const group = row.group === null || row.group === '' ? '' : nameOfGroup(plan, row.group)
+  return [said, condition, group].filter(Boolean).join(', ')
+}
+
+function saidIn(plan: Plan, kind: Stray['kind'], row: AnyRow): string {
+  if (kind === 'reading') return readingWords(plan, row as Reading)
+  if (kind === 'prediction') return (row as Prediction).reason || 'a prediction'
+  if (kind === 'observation') return (row as Observation).text || 'a picture'
+  const texts = Object.entries(row).flatMap(([column, value]) => (['text', 'well', 'next', 'what'].includes(column) ? [String(value)] : []))
+  return texts.filter(Boolean).join('; ')
+}
