@@ -12,8 +12,8 @@ export interface PostgresServer {
   address: string
   /** The address of one of its databases, which is made where it is not there. */
   database(name: string): Promise<string>
-  /** Stops it in the middle of whatever it does, and starts it again. */
-  restart(): void
+  /** Stops it in the middle of whatever it does, or as its keeper would (every connection is ended), and starts it again. */
+  restart(how?: 'immediate' | 'fast'): void
   stop(): void
 }
 
@@ -36,14 +36,14 @@ export async function startPostgres(): Promise<PostgresServer> {
   const port = await freePort()
   const options = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c max_connections=80`
   const start = () => run('pg_ctl', 'start', '-w', '-D', data, '-l', join(home, 'log'), '-o', options)
-  const stop = () => run('pg_ctl', 'stop', '-w', '-m', 'immediate', '-D', data)
+  const stop = (how = 'immediate') => run('pg_ctl', 'stop', '-w', '-m', how, '-D', data)
   start()
   const address = `postgres://teacher@127.0.0.1:${port}`
   return {
     address,
     database: (name) => makeDatabase(address, name),
-    restart() {
-      stop()
+    restart(how) {
+      stop(how)
       start()
     },
     stop() {

@@ -1,4 +1,5 @@
 import { DatabaseAway, troubleOf } from '../database/away'
+import { sayAway } from '../database/outage'
 import { refusal, Refusal } from './refusal'
 
 const SOON = 2
@@ -7,6 +8,7 @@ const SOON = 2
 export function awayRefusal(error: unknown): Refusal | undefined {
   const reason = reasonOf(error)
   if (reason === undefined) return undefined
+  if (reason === 'connection') sayAway()
   const { body } = reason === 'disk-full' ? refusal(507, 'disk-full') : refusal(503, 'getting-ready')
   return new Refusal(reason === 'disk-full' ? 507 : 503, body, SOON)
 }

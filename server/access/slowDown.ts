@@ -48,14 +48,14 @@ export function refuseWhoWaits(who: string): void {
 /** One statement, so that it is right for any number of processes. */
 async function count(database: Database, who: string, { free, forgivenEvery }: Patience): Promise<void> {
   refuseWhoWaits(who)
-  const waited = sql`extract(epoch from now() - ${tries.last})`
+  const waited = sql`extract(epoch from clock_timestamp() - ${tries.last})`
   const wait = sql`case when ${tries.count} < ${free} then 0 else least(${LONGEST_WAIT}, ${FIRST_WAIT} * power(2, least(10, ${tries.count} - ${free}))) end`
   const [counted] = await database
     .insert(tries)
-    .values({ who, count: 1, last: sql`now()` as never })
+    .values({ who, count: 1, last: sql`clock_timestamp()` as never })
     .onConflictDoUpdate({
       target: tries.who,
-      set: { count: sql`greatest(0, ${tries.count} - floor(${waited} / ${forgivenEvery})::int) + 1`, last: sql`now()` },
+      set: { count: sql`greatest(0, ${tries.count} - floor(${waited} / ${forgivenEvery})::int) + 1`, last: sql`clock_timestamp()` },
       setWhere: sql`${waited} >= ${wait}`,
     })
     .returning({ count: tries.count })

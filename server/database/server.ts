@@ -11,6 +11,7 @@ const MOST_CONNECTIONS = 10
 /** Any number of processes may start at once: one of them brings the tables up to date, the others wait. */
 const MIGRATING = 7_205_118
 const WAIT_FOR_AN_ANSWER = 10
+const TRY_AGAIN_AFTER = 0.3
 
 /** An address that is none is found before anybody connects. */
 function clientOf(address: string, options: postgres.Options<Record<string, never>>): postgres.Sql {
@@ -30,7 +31,9 @@ function unusable(cause: unknown): StartError {
 
 /** A PostgreSQL server, which any number of application processes share. */
 export async function openServer(address: string, migrations: string): Promise<OpenDatabase> {
-  const options = { onnotice: () => undefined, connect_timeout: WAIT_FOR_AN_ANSWER }
+  // A server that restarts is found again as soon as it is there: whoever listens for what others write would else be deaf for up to twenty seconds.
+  const backoff = () => TRY_AGAIN_AFTER
+  const options = { onnotice: () => undefined, connect_timeout: WAIT_FOR_AN_ANSWER, backoff: backoff as unknown as boolean }
   const client = clientOf(address, { ...options, max: MOST_CONNECTIONS })
   const database = drizzle(client, { schema })
   let fresh: boolean

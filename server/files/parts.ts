@@ -38,7 +38,6 @@ type Parts = Generator<FilePart, void, Wanted>
 
 const ROWS_AT_ONCE = 40
 const MOVES_AT_ONCE = 100
-const FORMAT = 'jolly-beaker-library'
 const VERSION = 1
 const CONTENTS = 'library.json'
 const MOST_OF_CONTENTS = 20_000_000
@@ -195,8 +194,6 @@ function contentsOf(zip: ZipFiles): LibraryFile {
   }
   const bad = unstorable(content)
   if (bad !== undefined) throw broken(bad)
-  if (typeof content === 'object' && content !== null && 'format' in content && content.format !== FORMAT)
-    throw refusal(400, 'library-foreign')
   const { error, value } = librarySchema.validate(content)
   if (error) throw broken(error.details[0]?.path.join('.'))
   const library = value as LibraryFile

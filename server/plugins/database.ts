@@ -4,6 +4,7 @@ import { closeDatabase, openOnce } from '../database/connection'
 import { forgetOldTries } from '../access/slowDown'
 import { mendedWords } from '../../core/wording'
 import { listNotices } from '../database/notices'
+import { catchOutages } from '../database/outage'
 import { sharePresence } from '../live/presence'
 import { endStreams } from '../live/stream'
 import { keepSummaries } from '../views/renewing'
@@ -20,6 +21,7 @@ const AN_HOUR = 3_600_000
 
 export default defineNitroPlugin(() => {
   const ready = openOnce().then(async ({ database, fresh, alone }) => {
+    if (!alone) catchOutages()
     if (fresh && process.env.JOLLY_BEAKER_DEMO === 'yes') await putDemo(database, null)
     await keepSummaries(database)
     void mendArrivals(database, alone).catch((error: unknown) => console.error(error))

@@ -3,6 +3,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { clientFor, reading, type WholeLesson } from '../api/client'
 import { startApplication, type Application } from '../application'
 import { startPostgres, type PostgresServer } from '../postgres'
+import { deskAt, raceOwnQuestions, racePlanAgainstRows, raceSplitsAgainstRows, sumOf, TAKEN_AWAY } from '../races'
 import { followEvents } from '../soak/eventLine'
 
 const PASSPHRASE = 'grey heron by the pond'
@@ -13,7 +14,7 @@ let lesson: WholeLesson['lesson']
 
 const at = (machine: 0 | 1) => clientFor(machines[machine].base)
 const sleep = (milliseconds: number) => new Promise((next) => setTimeout(next, milliseconds))
-const until = async (holds: () => boolean | Promise<boolean>, within = 10_000) => {
+const until = async (holds: () => boolean | Promise<boolean>, within = 60_000) => {
   for (let rest = 0; rest < within && !(await holds()); rest += 50) await sleep(50)
   return holds()
 }
@@ -118,6 +119,49 @@ describe('two processes on one database', () => {
     expect(statuses.filter((status) => status === 429).length).toBeGreaterThanOrEqual(395)
   })
 
+  it.each(Object.keys(TAKEN_AWAY))('a plan without a %s at one and rows of it at the other: one of the two is told', async (what) => {
+    const desks = machines.map(({ base }) => deskAt(base, desk))
+    const all = []
+    for (const [place, after] of [0, 0, 0, 0, 1, 2, 5, 5].entries())
+      all.push(await racePlanAgainstRows(desks[place % 2]!, desks[1 - (place % 2)]!, what, after))
+    expect(sumOf(all)).toMatchObject({ lost: 0, homeless: 0, broken: [] })
+  })
+
+  it('groups are split off and joined again at both while they write at both', async () => {
+    const [one, other] = machines.map(({ base }) => deskAt(base, desk))
+    const raced = await raceSplitsAgainstRows(one!, other!, 10)
+    expect(raced).toMatchObject({ lost: 0, doubled: 0, homeless: 0, broken: [], splits: 10 })
+    expect(raced.taken).toBeGreaterThan(20)
+  })
+
+  it('questions that are asked at both at the same moment all run together', async () => {
+    const desks = machines.map(({ base }) => deskAt(base, desk))
+    expect(await raceOwnQuestions(desks)).toEqual({ refused: [], running: 5, joined: 5 })
+  })
+
+  it('a desk that got another passphrase, or lost a lesson, hears nothing more at the other process', async () => {
+    const added = await at(0).call<{ id: string }>('POST', '/api/desks', { name: 'Finch', passphrase: 'a bowl of seeds' }, desk)
+    const opened = await at(1).call('POST', '/api/desk', { passphrase: 'a bowl of seeds', desk: added.body.id })
+    const own = { cookie: opened.headers.getSetCookie()[0]!.split(';')[0]! }
+    const { body: made } = await at(1).call<{ id: string }>('POST', '/api/lessons', { investigation: 'swing-time' }, own)
+    const listen = async () => {
+      const stream = await fetch(`${machines[1].base}/api/lessons/${made.id}/events?since=0`, { headers: own })
+      let over = false
+      void stream.text().then(() => (over = true), () => (over = true))
+      await sleep(200)
+      return { status: stream.status, isOver: () => over }
+    }
+    const first = await listen()
+    await at(0).call('PUT', `/api/lessons/${made.id}/desk`, { desk: null }, desk)
+    expect(await until(first.isOver)).toBe(true)
+    expect((await listen()).status).toBe(404)
+    await at(0).call('PUT', `/api/lessons/${made.id}/desk`, { desk: added.body.id }, desk)
+    const second = await listen()
+    await at(0).call('PUT', `/api/desks/${added.body.id}`, { name: 'Finch', passphrase: 'another bowl of seeds' }, desk)
+    expect(await until(second.isOver)).toBe(true)
+    expect((await listen()).status).toBe(401)
+  })
+
   it('a database that goes away in the middle loses nothing of what was acknowledged, and is found again', async () => {
     const line = followEvents(`${machines[1].base}/api/lessons/${lesson.id}/events`, desk)
     await sleep(300)
@@ -140,9 +184,9 @@ describe('two processes on one database', () => {
     }
     const writers = Array.from({ length: 6 }, (_, writer) => write(writer))
     await sleep(700)
-    server.restart()
+    server.restart('fast')
     const before = acknowledged.length
-    expect(await until(() => acknowledged.length > before + 30, 20_000)).toBe(true)
+    expect(await until(() => acknowledged.length > before + 30)).toBe(true)
     goesOn = false
     await Promise.all(writers)
     const { record } = (await at(0).call<WholeLesson>('GET', `/api/lessons/${lesson.id}`, undefined, desk)).body
@@ -153,5 +197,10 @@ describe('two processes on one database', () => {
     line.close()
     // Whoever asked meanwhile was told to come back.
     expect([...statuses].filter((status) => ![200, 503].includes(status))).toEqual([])
+    // It is said in one line at each process, and not in the words of a program.
+    for (const machine of machines) {
+      expect(machine.printed().split('\n').filter((line) => line.includes('cannot be reached')).length).toBeLessThanOrEqual(1)
+      expect(machine.printed()).not.toMatch(/^\s+at /m)
+    }
   })
 })
