@@ -22,7 +22,9 @@ const SCHEMA_OF: { [Is in Column['is']]: (column: Extract<Column, { is: Is }>, w
   moment: () => moment,
   picture: () => uuid,
   text: ({ most, said, needed }, written) => {
-    const text = Joi.string().max(written ? most : (said ?? most)).required()
+    const text = Joi.string()
+      .max(written ? most : (said ?? most))
+      .required()
     return needed ? text.pattern(SOMETHING, 'words') : text.allow('')
   },
   unit: () => unit,

@@ -2,6 +2,7 @@
 // reference measured in the same run. With --small only as much as shows that each still runs.
 import { benchCalibration } from './bench/calibration'
 import { benchComputations } from './bench/computations'
+import { benchFiles } from './bench/files'
 import { benchLibrary } from './bench/library'
 import { benchRotas } from './bench/rotas'
 import { benchScreen } from './bench/screen'
@@ -16,6 +17,7 @@ const wanted = process.argv.slice(2).filter((word) => !word.startsWith('--'))
 const parts: Record<string, (size: Size) => Row[] | Promise<Row[]>> = {
   calibration: benchCalibration,
   computations: benchComputations,
+  files: benchFiles,
   library: benchLibrary,
   rotas: benchRotas,
   screen: benchScreen,

@@ -101,7 +101,11 @@ export async function runTogether(desk: Desk, ...investigations: string[]): Prom
  * Groups of a lesson are split off and joined again while all of them write. Answers what became of the rows that stations were told are stored: every one stands
  * once, in the lesson that its group is in.
  */
-export async function raceSplitsAgainstRows(one: Desk, other: Desk, times: number): Promise<Omit<Raced, 'saved'> & { doubled: number; splits: number }> {
+export async function raceSplitsAgainstRows(
+  one: Desk,
+  other: Desk,
+  times: number,
+): Promise<Omit<Raced, 'saved'> & { doubled: number; splits: number }> {
   const { id, code, lessons } = await runTogether(one, 'soak-up-strips', 'bounce-back')
   const [first] = lessons
   const { plan } = first!
@@ -118,7 +122,12 @@ export async function raceSplitsAgainstRows(one: Desk, other: Desk, times: numbe
     const desks = [one, other]
     for (let number = 0; !over; number += 1) {
       const row = reading(plan, { group: plan.groups[place]!.id, repeat: 1 + (number % plan.repeats), value: number })
-      const { status } = await desks[(place + number) % 2]!.call('POST', '/api/station/readings', { readings: [row] }, tokens[place])
+      const { status } = await desks[(place + number) % 2]!.call(
+        'POST',
+        '/api/station/readings',
+        { readings: [row] },
+        tokens[place],
+      )
       if (status === 200) acknowledged.push(row.id)
       else broken.push(status)
     }
@@ -126,7 +135,10 @@ export async function raceSplitsAgainstRows(one: Desk, other: Desk, times: numbe
   const split = async () => {
     for (let time = 0; time < times; time += 1) {
       const names = plan.groups.slice(time % 3, 2 + (time % 3)).map(({ name }) => name)
-      const { status, body } = await one.call<{ id: string }>('POST', `/api/together/${id}/split`, { lesson: first!.id, groups: names })
+      const { status, body } = await one.call<{ id: string }>('POST', `/api/together/${id}/split`, {
+        lesson: first!.id,
+        groups: names,
+      })
       if (status !== 200) {
         broken.push(status)
         continue

@@ -16,10 +16,17 @@ export function useTogether(id: string) {
   /** What is on its way to the server: it stays as it was chosen, whatever older state comes in meanwhile. */
   const onItsWay = shallowRef<TogetherChange[]>([])
   const view = computed<WholeTogether | undefined>(
-    () => stored.value && { ...stored.value, lessons: lessons.value, together: Object.assign({}, stored.value.together, ...onItsWay.value) as Together },
+    () =>
+      stored.value && {
+        ...stored.value,
+        lessons: lessons.value,
+        together: Object.assign({}, stored.value.together, ...onItsWay.value) as Together,
+      },
   )
   /** Only rows that have a home in their plan. */
-  const lessons = computed(() => (stored.value?.lessons ?? []).map((one) => ({ ...one, record: homed(one.plan, one.record).record })))
+  const lessons = computed(() =>
+    (stored.value?.lessons ?? []).map((one) => ({ ...one, record: homed(one.plan, one.record).record })),
+  )
   const connected = ref(true)
   const missing = ref(false)
   const notices = useNotices()
@@ -82,7 +89,12 @@ export function useTogether(id: string) {
   }
 
   async function setLessons(lessons: string[]): Promise<void> {
-    await attempt(() => callServer('PUT /api/together/[together]/lessons', { path, body: { lessons, seen: (stored.value?.lessons ?? []).map(({ id: one }) => one) } }))
+    await attempt(() =>
+      callServer('PUT /api/together/[together]/lessons', {
+        path,
+        body: { lessons, seen: (stored.value?.lessons ?? []).map(({ id: one }) => one) },
+      }),
+    )
     await refresh()
   }
 

@@ -46,7 +46,9 @@ export const useLesson = defineStore('lesson', () => {
   const shownPlan = computed(() => madeUp.value?.plan ?? plan.value)
   const allRows = computed(() => madeUp.value?.record ?? record.value)
   /** What the plan has a home for, and what it has none for. */
-  const home = computed(() => (shownPlan.value ? homed(shownPlan.value, allRows.value) : { record: allRows.value, strays: [], aside: [] }))
+  const home = computed(() =>
+    shownPlan.value ? homed(shownPlan.value, allRows.value) : { record: allRows.value, strays: [], aside: [] },
+  )
   const shownRecord = computed(() => home.value.record)
   /** The plan with what stations said in its lists. */
   const heard = computed(() => shownPlan.value && withSaid(shownPlan.value, shownRecord.value.remarks))

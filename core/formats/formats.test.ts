@@ -2,7 +2,16 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Reading } from '../lesson'
 import { counter, emptyRecord, reading, soakUpPlan } from '../../test/soakUp'
-import { doubledId, openLessonFile, readBlock, readReadingsCsv, withFreshIds, withoutLostForms, writeLessonFile, writeReadingsCsv } from '.'
+import {
+  doubledId,
+  openLessonFile,
+  readBlock,
+  readReadingsCsv,
+  withFreshIds,
+  withoutLostForms,
+  writeLessonFile,
+  writeReadingsCsv,
+} from '.'
 
 const plan = soakUpPlan()
 const uuid = (last: number) => `00000000-0000-4000-8000-${String(last).padStart(12, '0')}`

@@ -13,13 +13,11 @@ interface Places {
   moments: Set<string>
 }
 
-const placesOf = oncePer(
-  (plan: Plan): Places => ({
-    groups: new Set(plan.groups.map(({ id }) => id)),
-    conditions: new Set(plan.conditions.map(({ id }) => id)),
-    moments: new Set(everyMomentOf(plan).map(({ id }) => id)),
-  }),
-)
+const placesOf = oncePer((plan: Plan): Places => ({
+  groups: new Set(plan.groups.map(({ id }) => id)),
+  conditions: new Set(plan.conditions.map(({ id }) => id)),
+  moments: new Set(everyMomentOf(plan).map(({ id }) => id)),
+}))
 
 /**
  * What a plan lacks for a row to have a home in it; undefined where it has all. Practice has its home wherever its group and condition are, and so has a

@@ -81,7 +81,17 @@ export { BOARD_VIEWS, RESULTS_SHOWN, USUAL_BOARD, withBoardChange } from './boar
 export type { BoardChange, BoardState, BoardViewName } from './board'
 export { homeOf, lostWith } from './homes'
 export type { Lacks, UsedPlaces } from './homes'
-export { codeOf, hasOldCodes, isEachChild, recordByCode, seatOf, withEachChild, withFreshKeys, withoutEachChild, withRecords } from './eachChild'
+export {
+  codeOf,
+  hasOldCodes,
+  isEachChild,
+  recordByCode,
+  seatOf,
+  withEachChild,
+  withFreshKeys,
+  withoutEachChild,
+  withRecords,
+} from './eachChild'
 export { caretAfter, mergeText } from './mergeText'
 export type { LessonEvent, StationEvent } from './event'
 export { EMPTY_RECORD, EVERY_KIND, recordOf, ROW_KINDS, rowsOf } from './rows'

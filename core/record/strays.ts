@@ -63,7 +63,8 @@ export function missingPlaces(plan: Plan, { kind, row }: Stray): { group: boolea
   const group = plan.groups[0]?.id ?? null
   const condition = plan.conditions[0]?.id ?? null
   const single = own.conditions !== undefined && own.columns[own.conditions]!.is === 'plan-id'
-  const has = (place: { group: string | null; condition: string | null }) => homeOf(plan, own, placedAt(own, row, place)) === undefined
+  const has = (place: { group: string | null; condition: string | null }) =>
+    homeOf(plan, own, placedAt(own, row, place)) === undefined
   if (group !== null && has({ group, condition: null })) return { group: true, condition: false }
   if (single && condition !== null && has({ group: null, condition })) return { group: false, condition: true }
   const both = single && group !== null && condition !== null && has({ group, condition })
@@ -77,11 +78,7 @@ function keptOf(rows: AnyRow[], kept: (row: AnyRow) => AnyRow | never[]): AnyRow
 }
 
 /** Rows without a home, each with its earlier forms; an earlier form alone is none. */
-function straysAmong(
-  plan: Plan,
-  kind: AnyKind<RowKindName, ListName>,
-  rows: AnyRow[],
-): { stray: Stray; earlier: AnyRow[] }[] {
+function straysAmong(plan: Plan, kind: AnyKind<RowKindName, ListName>, rows: AnyRow[]): { stray: Stray; earlier: AnyRow[] }[] {
   // Where the teacher put something is looked at when it is taken up.
   const lost = kind.deskOnly ? [] : rows.filter((row) => homeOf(plan, kind, row) !== undefined)
   if (lost.length === 0) return []
@@ -94,7 +91,7 @@ function straysAmong(
 
 function earlierOf(kind: AnyKind, row: AnyRow, byId: Map<string, AnyRow>): AnyRow[] {
   const earlier: AnyRow[] = []
-  for (let id = supersededBy(kind, row); id !== null; ) {
+  for (let id = supersededBy(kind, row); id !== null;) {
     const before = byId.get(id)
     if (!before) break
     earlier.push(before)

@@ -2,7 +2,17 @@ import { classConclusion, readForClass, type ClaimDoubt } from '../agree'
 import { driftOf, surerBy, type Evidence } from '../evidence'
 import { activeConditions, measuredCard, momentsOf, predictionsFor, type LessonRecord, type Plan, type Reading } from '../lesson'
 import { handsOf, predictionsByGroup } from '../predictions'
-import { currentReadings, doubtfulReadings, gapsOf, hasPlace, isCounted, isSlip, progressOf, type Doubt, type Stray } from '../record'
+import {
+  currentReadings,
+  doubtfulReadings,
+  gapsOf,
+  hasPlace,
+  isCounted,
+  isSlip,
+  progressOf,
+  type Doubt,
+  type Stray,
+} from '../record'
 import { unitOf, type UnitCode } from '../quantity'
 import { cellTarget, go, ofEachMeasure, type Finding, type Fix } from './finding'
 
@@ -181,7 +191,9 @@ export function findingsOfStrays(strays: Stray[]): Finding[] {
     const key = `${kind}/${lacks}`
     of.set(key, { kind, lacks, count: (of.get(key)?.count ?? 0) + 1 })
   }
-  return [{ code: 'strays', key: 'strays', stop: 'test', severity: 'attention', of: [...of.values()], fixes: [go('test', 'strays')] }]
+  return [
+    { code: 'strays', key: 'strays', stop: 'test', severity: 'attention', of: [...of.values()], fixes: [go('test', 'strays')] },
+  ]
 }
 
 function findingsOfGaps(plan: Plan, progress: ReturnType<typeof progressOf>): Finding[] {

@@ -71,8 +71,7 @@ function classmatesHidden(groups: Group[], own: string): Group[] {
 
 /** A row as a child's page sees it: a classmate's under a name that opens nothing. */
 function rowSeenByChild(kind: AnyKind, row: AnyRow, own: string): AnyRow {
-  const hidden = (group: string | null) =>
-    group === null || group === own || group === WHOLE_CLASS ? group : hiddenId(group)
+  const hidden = (group: string | null) => (group === null || group === own || group === WHOLE_CLASS ? group : hiddenId(group))
   const other = otherGroupOf(kind, row)
   return { ...row, group: hidden(row.group), ...(other === null ? {} : { [kind.otherGroup!]: hidden(other) }) }
 }
@@ -108,7 +107,10 @@ export function publicPlan(plan: Plan): Plan {
 }
 
 /** The rows that a group's station sees: its own and the class's, or all. */
-export function recordSeenBy(record: LessonRecord, { group, all, alone }: Pick<StationSight, 'group' | 'all' | 'alone'>): LessonRecord {
+export function recordSeenBy(
+  record: LessonRecord,
+  { group, all, alone }: Pick<StationSight, 'group' | 'all' | 'alone'>,
+): LessonRecord {
   return recordOf((kind) => {
     if (kind.deskOnly) return []
     const rows = rowsOf(record, kind)

@@ -49,7 +49,15 @@ export { ORDER_WORDS, orderLine, trialNumbers } from './order'
 export { FIRST_WORDS_OF_SENTENCE, sentenceStarters } from './starters'
 export { fairWords } from './fairness'
 export type { FairWords } from './fairness'
-export { csvRefusal, cupboardProblemWords, cupboardRefusal, fileNameOf, fileProblemWords, restoredWords, schoolDiffersWords } from './files'
+export {
+  csvRefusal,
+  cupboardProblemWords,
+  cupboardRefusal,
+  fileNameOf,
+  fileProblemWords,
+  restoredWords,
+  schoolDiffersWords,
+} from './files'
 export { refusalWords } from './refusals'
 export type { RefusalCode, RefusalDetails } from './refusals'
 export { doubtLead, doubtWordsOfConclusion } from './conclusionDoubts'

@@ -2,7 +2,8 @@
 const WORDS = {
   'not-json': () => 'The request is not complete JSON. Send it again.',
   'bad-text': () => 'The text holds characters that cannot be kept. Type it again without them.',
-  'too-large': ({ megabytes }: { megabytes: number }) => `This is larger than ${megabytes < 1 ? `${megabytes * 1000} kB` : `${megabytes} MB`}. Send a smaller one.`,
+  'too-large': ({ megabytes }: { megabytes: number }) =>
+    `This is larger than ${megabytes < 1 ? `${megabytes * 1000} kB` : `${megabytes} MB`}. Send a smaller one.`,
   invalid: ({ fault }: { fault: string | undefined }) =>
     `${fault ?? 'The request is not complete'}. Correct it and send it again.`.slice(0, 400),
   'bad-request': () => 'The request could not be understood. Go back to the shelf.',
@@ -29,10 +30,8 @@ const WORDS = {
   'investigation-ships': () => 'This lesson comes with the library and stays. Only lessons that somebody kept can be taken away.',
   'group-in-use': () => 'This group has readings or predictions. Keep it in the plan.',
   'condition-in-use': () => 'This condition has readings or predictions. Leave it out instead; nothing is lost then.',
-  'moment-in-use': () =>
-    'There are readings of this time, place or measure. Keep it in the plan, or set them aside first.',
-  'unknown-moment': () =>
-    'The plan has no such time, place or measure any more. Load the page again and enter it once more.',
+  'moment-in-use': () => 'There are readings of this time, place or measure. Keep it in the plan, or set them aside first.',
+  'unknown-moment': () => 'The plan has no such time, place or measure any more. Load the page again and enter it once more.',
   'unknown-group': () => 'The plan has no such group any more. Load the page again and enter it once more.',
   'unknown-condition': () => 'The plan has no such condition any more. Load the page again and enter it once more.',
   'id-taken': () => 'This entry already belongs to another lesson. Enter it again.',

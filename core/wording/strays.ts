@@ -42,6 +42,8 @@ function saidIn(plan: Plan, kind: Stray['kind'], row: AnyRow): string {
   if (kind === 'reading') return readingWords(plan, row as Reading)
   if (kind === 'prediction') return (row as Prediction).reason || 'a prediction'
   if (kind === 'observation') return (row as Observation).text || 'a picture'
-  const texts = Object.entries(row).flatMap(([column, value]) => (['text', 'well', 'next', 'what'].includes(column) ? [String(value)] : []))
+  const texts = Object.entries(row).flatMap(([column, value]) =>
+    ['text', 'well', 'next', 'what'].includes(column) ? [String(value)] : [],
+  )
   return texts.filter(Boolean).join('; ')
 }

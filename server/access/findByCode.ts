@@ -29,7 +29,12 @@ export function refuseWhoTypesTooMuch(event: H3Event): void {
 const whoTypes = (event: H3Event) => `code ${addressOfCaller(event)}`
 
 /** The record that a child's own code opens; its tries are counted apart from those at codes of lessons. */
-export async function findByOwnCode(event: H3Event, database: Database, lesson: Pick<StoredLesson, 'id' | 'plan'>, typed: string): Promise<string> {
+export async function findByOwnCode(
+  event: H3Event,
+  database: Database,
+  lesson: Pick<StoredLesson, 'id' | 'plan'>,
+  typed: string,
+): Promise<string> {
   const found = await tryKey(database, `own ${lesson.id} ${addressOfCaller(event)}`, () =>
     Promise.resolve(recordByCode(lesson.plan, typed)),
   )

@@ -198,7 +198,9 @@ export async function restoreMoves(database: Database, history: LibraryFile['cup
   if (history.length === 0) return
   const named = [...new Set(history.flatMap(({ lesson }) => lesson ?? []))]
   const here = new Set(
-    named.length === 0 ? [] : (await database.select({ id: lessons.id }).from(lessons).where(inArray(lessons.id, named))).map(({ id }) => id),
+    named.length === 0
+      ? []
+      : (await database.select({ id: lessons.id }).from(lessons).where(inArray(lessons.id, named))).map(({ id }) => id),
   )
   await database.insert(moves).values(
     history.map((move) => ({

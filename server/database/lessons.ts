@@ -67,7 +67,10 @@ export async function readLesson(transaction: Database, id: string): Promise<Sto
 }
 
 /** The plan as it stands, read again only where it is another revision than the one that is remembered. */
-export async function readPlan(transaction: Database, { id, revision, plan }: Pick<StoredLesson, 'id' | 'revision' | 'plan'>): Promise<Plan> {
+export async function readPlan(
+  transaction: Database,
+  { id, revision, plan }: Pick<StoredLesson, 'id' | 'revision' | 'plan'>,
+): Promise<Plan> {
   const [now] = await transaction.select({ revision: lessons.revision }).from(lessons).where(eq(lessons.id, id))
   return now?.revision === revision ? plan : ((await readLesson(transaction, id))?.plan ?? plan)
 }

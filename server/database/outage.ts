@@ -10,7 +10,9 @@ const SETTLES_WITHIN = 10_000
 export function sayAway(): void {
   if (isOut || performance.now() - backSince < SETTLES_WITHIN) return
   isOut = true
-  console.error('The database server cannot be reached. Whoever asks meanwhile is told to come back; nothing that was acknowledged is lost.')
+  console.error(
+    'The database server cannot be reached. Whoever asks meanwhile is told to come back; nothing that was acknowledged is lost.',
+  )
 }
 
 /** What nobody caught: a connection that breaks off in the middle of a word is one more sign of the same. */

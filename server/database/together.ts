@@ -111,7 +111,8 @@ export async function putTogether(
   const known = before.map((lesson) => lesson.id)
   const since = Date.now()
   for (const lesson of known.filter((one) => !wanted.includes(one))) await moveInto(transaction, lesson, null, since)
-  for (const [place, lesson] of wanted.entries()) if (!known.includes(lesson)) await moveInto(transaction, lesson, id, since + place)
+  for (const [place, lesson] of wanted.entries())
+    if (!known.includes(lesson)) await moveInto(transaction, lesson, id, since + place)
   for (const lesson of new Set([...known, ...wanted])) await record([{ kind: 'together' }], lesson)
 }
 

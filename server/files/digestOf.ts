@@ -11,7 +11,7 @@ export async function digestOf(database: Database, { id, plan }: Pick<StoredLess
   const digest = new LessonDigest().plan(plan)
   const observations: AnyRow[] = []
   for (const kind of EVERY_KIND) {
-    for (let after = 0; ; ) {
+    for (let after = 0; ;) {
       const { rows, last } = await listRowsAfter(database, kind, id, after)
       if (rows.length === 0) break
       digest.rows(kind, rows)

@@ -55,7 +55,8 @@ async function openReader(task: FileTask, bytes: Uint8Array[]): Promise<Reader> 
   const worker = new Worker(READER, { resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY } })
   for (const [place, chunk] of bytes.entries()) {
     // What arrived is handed over; a chunk that shares its memory with others is copied.
-    const whole = chunk.byteLength === chunk.buffer.byteLength ? new Uint8Array(chunk.buffer as ArrayBuffer) : Uint8Array.from(chunk)
+    const whole =
+      chunk.byteLength === chunk.buffer.byteLength ? new Uint8Array(chunk.buffer as ArrayBuffer) : Uint8Array.from(chunk)
     worker.postMessage({ chunk: whole } satisfies PartQuestion, [whole.buffer])
     if (place % CHUNKS_AT_ONCE === 0) await new Promise((heard) => setImmediate(heard))
   }

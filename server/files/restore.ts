@@ -57,7 +57,8 @@ export async function restoreLibrary(database: Database, bytes: Uint8Array[], { 
       fresh.add(part.thing.id)
     }
     if (part.part === 'moves' && fresh.has(part.moves[0]?.thing ?? '')) await restoreMoves(database, part.moves)
-    if (part.part === 'school') restored.differs = await restoreSchool(database, part.school, takeSchool || (wasEmpty && desk === null))
+    if (part.part === 'school')
+      restored.differs = await restoreSchool(database, part.school, takeSchool || (wasEmpty && desk === null))
   }
 }
 
@@ -68,7 +69,9 @@ async function restoreSchool(
   take: boolean,
 ): Promise<SchoolDiffers | null> {
   const known = await listCalendars(database)
-  const others = calendars.filter(({ className, calendar }) => known.has(className) && !isDeepStrictEqual(known.get(className), calendar))
+  const others = calendars.filter(
+    ({ className, calendar }) => known.has(className) && !isDeepStrictEqual(known.get(className), calendar),
+  )
   const differs: SchoolDiffers = {
     held: !isDeepStrictEqual(await heldDaysOf(database), held),
     customs: !isDeepStrictEqual(await customsOf(database), customs),

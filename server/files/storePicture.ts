@@ -4,7 +4,7 @@ import { refusal } from '../access/refusal'
 import { storeAndAnnounce } from '../database/announcing'
 import type { Database } from '../database/open'
 import { stationStands, type Station } from '../database/stations'
-import { addPicture, findPicture, weighPictures } from '../database/pictures'
+import { addPicture, hasPicture, weighPictures } from '../database/pictures'
 import { pictureBytes } from './pictureBytes'
 
 /**
@@ -22,12 +22,17 @@ export async function storePicture(
   return storeAndAnnounce(database, lesson, async (transaction) => {
     // Its group may have gone into another lesson while it was on its way.
     if (sender && !(await stationStands(transaction, lesson, sender))) throw refusal(409, 'unknown-group', 'group')
-    if (await findPicture(transaction, lesson, picture.id)) return { id: picture.id }
+    if (await hasPicture(transaction, lesson, picture.id)) return { id: picture.id }
     const share = sender ? PICTURES.ofStation : PICTURES.ofDesk
     const own = await weighPictures(transaction, lesson, sender?.id ?? null)
     const all = await weighPictures(transaction, lesson)
     const size = bytes.bytes.length
-    if (own.count >= share.most || own.bytes + size > share.bytes || all.count >= PICTURES.most || all.bytes + size > PICTURES.bytes)
+    if (
+      own.count >= share.most ||
+      own.bytes + size > share.bytes ||
+      all.count >= PICTURES.most ||
+      all.bytes + size > PICTURES.bytes
+    )
       throw refusal(409, 'too-many-pictures', undefined, { most: own.count })
     await addPicture(transaction, lesson, bytes, sender?.id ?? null)
     return { id: picture.id }

@@ -26,7 +26,7 @@ const isOfPrograms = (mark: number) => mark === COMMENT || (mark >= 0xe1 && mark
 function plainJpeg(bytes: Uint8Array): Uint8Array {
   const parts = [bytes.subarray(0, 2)]
   let turned = 1
-  for (let at = 2; at + 1 < bytes.length && bytes[at] === MARK; ) {
+  for (let at = 2; at + 1 < bytes.length && bytes[at] === MARK;) {
     const mark = bytes[at + 1]!
     if (mark === END_OF_IMAGE) {
       parts.push(bytes.subarray(at, at + 2))
@@ -81,7 +81,7 @@ const PNG_TEXTS = ['eXIf', 'tEXt', 'iTXt', 'zTXt', 'tIME']
 function plainPng(bytes: Uint8Array): Uint8Array {
   const view = viewOf(bytes)
   const parts = [bytes.subarray(0, 8)]
-  for (let at = 8; at + 12 <= bytes.length; ) {
+  for (let at = 8; at + 12 <= bytes.length;) {
     const end = at + 12 + view.getUint32(at)
     if (end > bytes.length) break
     const name = String.fromCharCode(...bytes.subarray(at + 4, at + 8))
@@ -97,7 +97,7 @@ const [WEBP_EXIF, WEBP_XMP] = [0x08, 0x04]
 function plainWebp(bytes: Uint8Array): Uint8Array {
   const view = viewOf(bytes)
   const parts = [Uint8Array.from(bytes.subarray(0, 12))]
-  for (let at = 12; at + 8 <= bytes.length; ) {
+  for (let at = 12; at + 8 <= bytes.length;) {
     const size = view.getUint32(at + 4, true)
     const end = at + 8 + size + (size % 2)
     if (at + 8 + size > bytes.length) break

@@ -12,7 +12,13 @@ const SENT_AGAIN = 100
  * The events of all lessons that run together in one stream, each with its lesson; of those that join later as well. A page takes up a row once however often it
  * comes, so a page that comes back is sent a little more than it missed.
  */
-export function streamTogether(event: H3Event, database: Database, { id, lessons }: StoredTogether, since: number, { desk }: AtDesk) {
+export function streamTogether(
+  event: H3Event,
+  database: Database,
+  { id, lessons }: StoredTogether,
+  since: number,
+  { desk }: AtDesk,
+) {
   const stream = createEventStream(event)
   const { req, res } = event.node
   const lastSeen = Number(req.headers['last-event-id'])

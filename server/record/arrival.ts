@@ -4,8 +4,8 @@ import { EVERY_KIND, type AnyRow, type ListName, type Plan } from '../../core/le
 import type { Together } from '../../core/together'
 import { announce } from '../database/hearing'
 import type { Database } from '../database/open'
-import { addPicture, type StoredPicture } from '../database/pictures'
-import { events, lessons, pictures, ROW_TABLES, settings, summaries, warmUps } from '../database/schema'
+import { addPicture, forgetPieces, type StoredPicture } from '../database/pictures'
+import { events, lessons, picturePieces, pictures, ROW_TABLES, settings, summaries, warmUps } from '../database/schema'
 import { saveSetting } from '../database/settings'
 import { saveFace } from '../database/summaries'
 import { addTogether, setLessons } from '../database/together'
@@ -101,6 +101,7 @@ export class Arrival {
 
 /** After a cut: what was complete is shown, what was not is taken away. @param alone no other process is at work on one */
 export async function mendArrivals(database: Database, alone: boolean): Promise<void> {
+  if (alone) await forgetPieces(database)
   const rows = await database
     .select()
     .from(settings)
@@ -114,7 +115,7 @@ export async function mendArrivals(database: Database, alone: boolean): Promise<
 }
 
 async function finish(database: Database, id: string, togethers: ArrivingTogether[]): Promise<string[]> {
-  for (let shown = 1; shown > 0; ) {
+  for (let shown = 1; shown > 0;) {
     const some = database.select({ id: lessons.id }).from(lessons).where(eq(lessons.arriving, id)).limit(SHOWN_AT_ONCE)
     shown = (await database.update(lessons).set({ arriving: null }).where(inArray(lessons.id, some)).returning({ id: lessons.id }))
       .length
@@ -161,10 +162,11 @@ async function drop(database: Database, id: string): Promise<void> {
 async function deleteContent(database: Database, lesson: string): Promise<void> {
   for (const { list } of EVERY_KIND) {
     const table = ROW_TABLES[list]
-    for (let gone = DELETED_AT_ONCE; gone === DELETED_AT_ONCE; ) {
+    for (let gone = DELETED_AT_ONCE; gone === DELETED_AT_ONCE;) {
       const some = database.select({ id: table.id }).from(table).where(eq(table.lesson, lesson)).limit(DELETED_AT_ONCE)
       gone = (await database.delete(table).where(inArray(table.id, some)).returning({ id: table.id })).length
     }
   }
+  await database.delete(picturePieces).where(eq(picturePieces.lesson, lesson))
   await database.delete(pictures).where(eq(pictures.lesson, lesson))
 }

@@ -7,8 +7,8 @@ import { CODE_WORDS } from '../database/codeWords'
 import { findLesson, findLessonByCode, toLesson, type StoredLesson } from '../database/lessons'
 import type { Database } from '../database/open'
 import { findTogetherByCode } from '../database/together'
-import type { StoredPicture } from '../database/pictures'
-import { lessons, pictures } from '../database/schema'
+import { addPicture, type StoredPicture } from '../database/pictures'
+import { lessons } from '../database/schema'
 import { saveFace } from '../database/summaries'
 import { insertRows, loadRecord } from './rows'
 
@@ -37,7 +37,7 @@ export async function addLesson(
     await transaction.insert(lessons).values(row)
     await saveFace(transaction, id, plan)
     if (record) for (const kind of EVERY_KIND) await insertRows(transaction, kind, id, rowsOf(record, kind))
-    for (const picture of hook) await transaction.insert(pictures).values({ ...picture, lesson: id, at: now })
+    for (const picture of hook) await addPicture(transaction, id, picture)
     return toLesson({ ...row, arriving: null, board: null, together: null, togetherSince: null })
   })
 }

@@ -1,10 +1,13 @@
 import { existsSync } from 'node:fs'
 import { Worker } from 'node:worker_threads'
+import { EVERY_KIND, rowsOf, type LessonRecord } from '../../core/lesson'
 import { judgedOf, type Judged } from '../../core/wording/reports'
 import { JUDGE } from '../database/madeBy'
-import type { JudgeAnswer, JudgeQuestion } from '../workers/judge'
+import type { JudgeAnswer, JudgeQuestion, JudgeRows } from '../workers/judge'
 
-type Asked = Omit<JudgeQuestion, 'number'>
+type Asked = Omit<JudgeQuestion, 'number'> & { record: LessonRecord }
+
+const AT_ONCE = 500
 
 let worker: Worker | undefined
 let last = 0
@@ -15,10 +18,17 @@ export async function judge(asked: Asked): Promise<Judged> {
   if (!existsSync(JUDGE)) return judgedOf(asked.plan, asked.record, asked.school)
   worker ??= start()
   const number = (last += 1)
-  return new Promise((resolve, reject) => {
-    waiting.set(number, { resolve, reject })
-    worker!.postMessage({ number, ...asked } satisfies JudgeQuestion)
-  })
+  const own = worker
+  const judged = new Promise<Judged>((resolve, reject) => waiting.set(number, { resolve, reject }))
+  const { record, ...rest } = asked
+  // A long record goes over piece by piece: others are heard between.
+  for (const kind of EVERY_KIND)
+    for (let from = 0, rows = rowsOf(record, kind); from < rows.length; from += AT_ONCE) {
+      own.postMessage({ number, list: kind.list, rows: rows.slice(from, from + AT_ONCE) } satisfies JudgeRows)
+      if (rows.length > AT_ONCE) await new Promise((heard) => setImmediate(heard))
+    }
+  own.postMessage({ number, ...rest } satisfies JudgeQuestion)
+  return judged
 }
 
 function start(): Worker {

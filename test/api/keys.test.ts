@@ -83,7 +83,12 @@ it('what anybody may send is small: a large body is refused at once, and nobody 
 })
 
 it('an address that holds what a database cannot is refused', async () => {
-  for (const path of ['/api/stations?code=a%00b', '/api/lessons?find=%00', '/api/term?className=%00', '/api/lessons?className=a%00'])
+  for (const path of [
+    '/api/stations?code=a%00b',
+    '/api/lessons?find=%00',
+    '/api/term?className=%00',
+    '/api/lessons?className=a%00',
+  ])
     expect([path, (await call('GET', path)).status]).toEqual([path, 400])
 })
 
@@ -97,7 +102,13 @@ it('without class mode there is no passphrase to type', async () => {
 it('lessons that run together come out of a file that does not say how', async () => {
   const file = (await call<object>('GET', `/api/lessons/${(await newLesson()).lesson.id}/file`)).body
   const text = (together: object) =>
-    JSON.stringify({ format: 'jolly-beaker-together', version: 1, savedAt: '', together, lessons: [1, 2].map((id) => ({ id: `l${id}`, lesson: file })) })
+    JSON.stringify({
+      format: 'jolly-beaker-together',
+      version: 1,
+      savedAt: '',
+      together,
+      lessons: [1, 2].map((id) => ({ id: `l${id}`, lesson: file })),
+    })
   const { status, body } = await call<{ together: string }>('POST', '/api/lessons/open', { text: text({}) })
   expect(status).toBe(200)
   expect((await call<{ lessons: object[] }>('GET', `/api/together/${body.together}`)).body.lessons).toHaveLength(2)

@@ -2,7 +2,16 @@ import { randomUUID } from 'node:crypto'
 import { expect, inject, it } from 'vitest'
 import type { LessonFile } from '../../core/formats'
 import type { Restored } from '../../schemas/contract'
-import { deskAt, raceOwnQuestions, racePlanAgainstRows, raceSplitsAgainstRows, runningAt, runTogether, sumOf, TAKEN_AWAY } from '../races'
+import {
+  deskAt,
+  raceOwnQuestions,
+  racePlanAgainstRows,
+  raceSplitsAgainstRows,
+  runningAt,
+  runTogether,
+  sumOf,
+  TAKEN_AWAY,
+} from '../races'
 import { clientFor, reading } from './client'
 
 const base = inject('base')
@@ -55,8 +64,18 @@ it('rows without a home come in with a file, are kept, wait for the teacher, and
   const board = async () => (await call<{ record: { readings: object[] } }>('GET', `/api/lessons/${id}/board`)).body.record.readings
   expect(await board()).toHaveLength(1)
   const lost = whole.record.readings.find((row) => row.group === gone)!
-  const placing = { id: randomUUID(), group: null, of: 'reading', row: lost.id, to: plan.groups[1]!.id, condition: null, aside: false }
-  expect((await call('POST', `/api/lessons/${id}/placings`, { ...placing, to: gone })).body).toMatchObject({ code: 'unknown-group' })
+  const placing = {
+    id: randomUUID(),
+    group: null,
+    of: 'reading',
+    row: lost.id,
+    to: plan.groups[1]!.id,
+    condition: null,
+    aside: false,
+  }
+  expect((await call('POST', `/api/lessons/${id}/placings`, { ...placing, to: gone })).body).toMatchObject({
+    code: 'unknown-group',
+  })
   expect((await call('POST', `/api/lessons/${id}/placings`, { ...placing, aside: true })).status).toBe(400)
   expect((await call('POST', `/api/lessons/${id}/placings`, placing)).status).toBe(200)
   expect((await board()).map((row) => (row as { group: string }).group)).toContain(plan.groups[1]!.id)

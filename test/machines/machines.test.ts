@@ -119,13 +119,16 @@ describe('two processes on one database', () => {
     expect(statuses.filter((status) => status === 429).length).toBeGreaterThanOrEqual(395)
   })
 
-  it.each(Object.keys(TAKEN_AWAY))('a plan without a %s at one and rows of it at the other: one of the two is told', async (what) => {
-    const desks = machines.map(({ base }) => deskAt(base, desk))
-    const all = []
-    for (const [place, after] of [0, 0, 0, 0, 1, 2, 5, 5].entries())
-      all.push(await racePlanAgainstRows(desks[place % 2]!, desks[1 - (place % 2)]!, what, after))
-    expect(sumOf(all)).toMatchObject({ lost: 0, homeless: 0, broken: [] })
-  })
+  it.each(Object.keys(TAKEN_AWAY))(
+    'a plan without a %s at one and rows of it at the other: one of the two is told',
+    async (what) => {
+      const desks = machines.map(({ base }) => deskAt(base, desk))
+      const all = []
+      for (const [place, after] of [0, 0, 0, 0, 1, 2, 5, 5].entries())
+        all.push(await racePlanAgainstRows(desks[place % 2]!, desks[1 - (place % 2)]!, what, after))
+      expect(sumOf(all)).toMatchObject({ lost: 0, homeless: 0, broken: [] })
+    },
+  )
 
   it('groups are split off and joined again at both while they write at both', async () => {
     const [one, other] = machines.map(({ base }) => deskAt(base, desk))
@@ -147,7 +150,10 @@ describe('two processes on one database', () => {
     const listen = async () => {
       const stream = await fetch(`${machines[1].base}/api/lessons/${made.id}/events?since=0`, { headers: own })
       let over = false
-      void stream.text().then(() => (over = true), () => (over = true))
+      void stream.text().then(
+        () => (over = true),
+        () => (over = true),
+      )
       await sleep(200)
       return { status: stream.status, isOver: () => over }
     }
@@ -199,7 +205,12 @@ describe('two processes on one database', () => {
     expect([...statuses].filter((status) => ![200, 503].includes(status))).toEqual([])
     // It is said in one line at each process, and not in the words of a program.
     for (const machine of machines) {
-      expect(machine.printed().split('\n').filter((line) => line.includes('cannot be reached')).length).toBeLessThanOrEqual(1)
+      expect(
+        machine
+          .printed()
+          .split('\n')
+          .filter((line) => line.includes('cannot be reached')).length,
+      ).toBeLessThanOrEqual(1)
       expect(machine.printed()).not.toMatch(/^\s+at /m)
     }
   })

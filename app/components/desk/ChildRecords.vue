@@ -19,7 +19,9 @@ function toggle(place: number): void {
       four more letters, which open its own page on a tablet and stand nowhere else.
     </p>
     <p v-if="hasOldCodes(plan)" class="row mt-near" role="note">
-      <span class="grow">These codes are from before they had four more letters: whoever sees one on the board can open that page.</span>
+      <span class="grow"
+        >These codes are from before they had four more letters: whoever sees one on the board can open that page.</span
+      >
       <VBtn size="small" @click="lesson.replace(withFreshKeys(plan, secretRandom))">Make whole codes</VBtn>
     </p>
     <ul class="seats mt-near">

@@ -121,7 +121,11 @@ export function aboutRow({ about }: AnyKind, row: AnyRow): string | null {
 }
 
 /** The row with its group, and its conditions, changed where they are said. */
-export function placedAt(kind: AnyKind, row: AnyRow, { group, condition }: { group: string | null; condition: string | null }): AnyRow {
+export function placedAt(
+  kind: AnyKind,
+  row: AnyRow,
+  { group, condition }: { group: string | null; condition: string | null },
+): AnyRow {
   const conditions = condition === null || kind.conditions === undefined ? {} : { [kind.conditions]: condition }
   return { ...row, ...(group === null ? {} : { group }), ...conditions }
 }

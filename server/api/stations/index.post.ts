@@ -22,7 +22,10 @@ export default openRoute<'POST /api/stations'>(
     const own = (lesson: StoredLesson) => findByOwnCode(event, database, lesson, body.own ?? '')
     const joined = opened.together
       ? await joinedOf(database, opened.together, body)
-      : { lesson: opened.lesson.id, group: isEachChild(opened.lesson.plan) ? await own(opened.lesson) : groupOf(opened.lesson, body) }
+      : {
+          lesson: opened.lesson.id,
+          group: isEachChild(opened.lesson.plan) ? await own(opened.lesson) : groupOf(opened.lesson, body),
+        }
     await countTry(database, `join ${addressOfCaller(event)}`, JOINS)
     return { token: await addStation(database, joined, (station) => isPresent(joined.lesson, station)) }
   },
