@@ -18,7 +18,7 @@ const { values } = parseArgs({
 const [seconds, stations] = [Number(values.seconds ?? 600), Number(values.stations ?? 30)]
 console.log(`${stations} stations for ${seconds} s, the server killed and started again twice, every station cut off once ...`)
 const lessons = Number(values.lessons ?? 1000)
-const { pages, shelf, stretches, ...figures } = await soak({
+const { pages, shelf, stretches, changed, ...figures } = await soak({
   seconds,
   stations,
   pages: !values['no-pages'],
@@ -31,6 +31,9 @@ console.log(
   `entries                        ${figures.entered}, acknowledged ${figures.acknowledged}, refused ${figures.refused}, still waiting ${figures.stillWaiting}`,
 )
 console.log(`acknowledged entries lost      ${figures.lost}`)
+console.log(
+  `without a home                 ${figures.homeless}; plans saved ${changed.saved} times, groups split off and joined ${changed.splits} times, own questions ${changed.questions}`,
+)
 console.log(`stored twice                   ${figures.doubled}`)
 console.log(`out of order                   ${figures.outOfOrder}`)
 console.log(`never on the board             ${figures.unseen}`)
@@ -52,5 +55,7 @@ if (pages) {
     console.log(`tasks over 50 ms on the ${name.padEnd(5)}  ${count}, the longest ${longest} ms (wanted: none)`)
   }
 }
-const failed = figures.lost + figures.doubled + figures.outOfOrder + figures.refused + figures.stillWaiting + figures.unseen > 0
+const failed =
+  figures.lost + figures.homeless + figures.doubled + figures.outOfOrder + figures.refused + figures.stillWaiting + figures.unseen >
+  0
 process.exit(failed ? 1 : 0)

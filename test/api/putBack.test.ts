@@ -153,6 +153,31 @@ describe('what is accepted can be put back', () => {
     two.remove()
   })
 
+  it('the school’s own settings come along into an empty library; elsewhere ours stay until the head desk takes the backup’s', async () => {
+    const { folder, remove } = temporaryFolder()
+    const there = await startApplication({ data: folder })
+    const at = clientFor(there.base)
+    const customs = (english: string) => ({ english, currency: 'EUR' })
+    const calendar = (weekdays: number[]) => ({ className: 'Puffin', calendar: { weekdays, terms: [], holidays: [] } })
+    await newLesson()
+    await call('PUT', '/api/cupboard/customs', customs('american'))
+    await call('PUT', '/api/calendar', calendar([1, 2, 3]))
+    const backup = new Uint8Array(await (await fetch(`${library.base()}/api/library`)).arrayBuffer())
+    const put = async (query = '') =>
+      (await (await fetch(`${there.base}/api/library${query}`, { method: 'POST', body: backup })).json()) as Restored
+    const ours = async () => (await at.call<{ customs: object }>('GET', '/api/cupboard')).body.customs
+    expect((await put()).differs).toBeNull()
+    expect(await ours()).toEqual(customs('american'))
+    await at.call('PUT', '/api/cupboard/customs', customs('british'))
+    await at.call('PUT', '/api/calendar', calendar([1, 2, 3, 4]))
+    expect(await put()).toMatchObject({ added: 0, beside: 0, differs: { customs: true, held: false, calendars: ['Puffin'] } })
+    expect(await ours()).toEqual(customs('british'))
+    expect((await put('?takeSchool=true')).differs).toBeNull()
+    expect(await ours()).toEqual(customs('american'))
+    await there.stop()
+    remove()
+  })
+
   it('a lesson that is as full as a file may be takes no more at the door either', async () => {
     const { lesson } = await newLesson()
     const file = (await call<LessonFile>('GET', `/api/lessons/${lesson.id}/file`)).body

@@ -15,7 +15,11 @@ import {
 } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { PGlite } from '@electric-sql/pglite'
-import { startApplication } from '../application'
+import { strToU8, zipSync } from 'fflate'
+import type { LessonFile } from '../../core/formats'
+import { clientFor, reading } from '../api/client'
+import { startApplication, type Application } from '../application'
+import { deskAt, raceOwnQuestions, racePlanAgainstRows, raceSplitsAgainstRows, sumOf, TAKEN_AWAY, type Raced } from '../races'
 import { fill, mountTmpfs, unmount } from './disks'
 import { hostile, withLastCorner } from './hostileTable'
 import { addReadings, copyOf, isRoot, mayMount, sleep, snapshotsOf, startOn, type Outcome } from './library'
@@ -59,6 +63,45 @@ function damaged(
       })
     },
   }
+}
+
+/** Something that happens while it runs, and must leave what is stored whole. */
+function during(
+  name: string,
+  happens: (application: Application) => Promise<{ said: string; wrong: Record<string, boolean> }>,
+): Fault {
+  return {
+    name,
+    run: async (made) => {
+      const folder = copyOf(made.folder)
+      const application = await startApplication({ data: folder })
+      const { said, wrong } = await happens(application)
+      await application.stop()
+      const outcome = await startOn(folder, made)
+      rmSync(dirname(folder), { recursive: true })
+      return row(name, made, { ...outcome, said }, 0, wrong)
+    },
+  }
+}
+
+/** A backup of so many lessons that are nowhere else. */
+async function manyLessonsAsBackup(base: string, count: number): Promise<Uint8Array> {
+  const { call, newLesson } = clientFor(base)
+  const files: Record<string, Uint8Array> = {}
+  const ids: string[] = []
+  const { lesson } = await newLesson()
+  await call('POST', `/api/lessons/${lesson.id}/readings`, { readings: Array.from({ length: 300 }, () => reading(lesson.plan)) })
+  const { body: file } = await call<LessonFile>('GET', `/api/lessons/${lesson.id}/file`)
+  for (let place = 0; place < count; place += 1) {
+    ids.push(crypto.randomUUID())
+    const fresh = { ...file, readings: file.readings.map((one) => ({ ...one, id: crypto.randomUUID() })) }
+    files[`lessons/${ids.at(-1)}.beaker.json`] = strToU8(JSON.stringify(fresh))
+  }
+  const library = {
+    ...{ format: 'jolly-beaker-library', version: 1, savedAt: '2026-03-12T12:00:00.000Z', calendars: [] },
+    ...{ lessons: ids.map((id) => ({ id, archived: false })), cupboard: { things: [], moves: [] }, held: { before: 0, after: 0 } },
+  }
+  return zipSync({ 'library.json': strToU8(JSON.stringify(library)), ...files })
 }
 
 export function overwrite(path: string, bytes: Buffer, place: number): void {
@@ -293,6 +336,57 @@ export const FAULTS: Fault[] = [
       body: JSON.stringify({ text: `thing,stock\n${'ruler,3\n'.repeat(1_500_000)}` }),
     }),
   ),
+  during('plans lose places while rows of them are written', async (application) => {
+    const desk = deskAt(application.base)
+    const all: Raced[] = []
+    for (const what of Object.keys(TAKEN_AWAY))
+      for (const after of [0, 0, 5]) all.push(await racePlanAgainstRows(desk, desk, what, after))
+    const { saved, taken, lost, homeless } = sumOf(all)
+    return {
+      said: `${saved} plans saved, ${taken} rows taken, ${homeless} without a home`,
+      wrong: { 'leaves rows without a home': homeless === 0, 'loses what was acknowledged': lost === 0 },
+    }
+  }),
+  during('groups are split off and joined while they write', async (application) => {
+    const desk = deskAt(application.base)
+    const { splits, taken, lost, doubled, homeless } = await raceSplitsAgainstRows(desk, desk, 5)
+    const asked = await raceOwnQuestions([desk])
+    return {
+      said: `${splits} times, ${taken} rows taken meanwhile; of 5 questions asked at once ${asked.running} run`,
+      wrong: {
+        'leaves rows behind': lost === 0 && homeless === 0,
+        'has rows twice': doubled === 0,
+        'forgets a question': asked.running === 5 && asked.joined === 5,
+      },
+    }
+  }),
+  {
+    name: 'killed while a backup is put back',
+    short: true,
+    run: async (made) => {
+      const folder = copyOf(made.folder)
+      const first = await startApplication({ data: folder })
+      const backup = await manyLessonsAsBackup(first.base, 12)
+      const shelf = async (base: string) => (await clientFor(base).call<{ all: number }>('GET', '/api/lessons')).body.all
+      const before = await shelf(first.base)
+      void fetch(`${first.base}/api/library`, { method: 'POST', body: new Uint8Array(backup) }).catch(() => undefined)
+      await sleep(700)
+      first.process.kill('SIGKILL')
+      await first.stop()
+      const second = await startApplication({ data: folder })
+      const after = await shelf(second.base)
+      const restored = await fetch(`${second.base}/api/library`, { method: 'POST', body: new Uint8Array(backup) })
+      const { added, alreadyThere } = (await restored.json()) as { added: number; alreadyThere: number }
+      await second.stop()
+      const outcome = await startOn(folder, made)
+      rmSync(dirname(folder), { recursive: true })
+      const said = `${after - before} of its lessons are there; put back again, ${added} came`
+      return row('killed while a backup is put back', made, { ...outcome, said }, 0, {
+        'leaves half of it': after === before || after === before + 12,
+        'cannot be put back again': restored.status === 200 && added + alreadyThere >= 12,
+      })
+    },
+  },
   {
     name: 'the power is cut (copy of the disk while it writes)',
     needs: 'mount',

@@ -1,7 +1,8 @@
 import { execFileSync, spawnSync } from 'node:child_process'
-import { cpSync, existsSync, mkdtempSync, readdirSync, rmSync } from 'node:fs'
+import { cpSync, existsSync, mkdtempSync, readFileSync, readdirSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { PGlite } from '@electric-sql/pglite'
 import { clientFor, reading, type WholeLesson } from '../api/client'
 import { freePort, launch, startApplication, type Application } from '../application'
 
@@ -25,7 +26,7 @@ export interface Library {
   all: number
 }
 
-const SNAPSHOT_WITHIN = 20_000
+const SNAPSHOT_WITHIN = 300_000
 
 export function snapshotsOf(folder: string): string[] {
   const snapshots = join(folder, 'snapshots')
@@ -46,7 +47,17 @@ export async function makeLibrary(folder: string): Promise<Library> {
   for (let rest = 0; rest < SNAPSHOT_WITHIN && snapshotsOf(folder).length === 0; rest += 100) await sleep(100)
   await addReadings(second, lesson, 12)
   await second.stop()
-  return { lesson, before: 120, all: 132 }
+  const newest = snapshotsOf(folder).at(-1)
+  if (!newest) throw new Error(`No snapshot was taken within ${SNAPSHOT_WITHIN / 1000} s.`)
+  return { lesson, before: await readingsIn(join(folder, 'snapshots', newest)), all: 132 }
+}
+
+/** How many readings a snapshot really has: it may have been taken while they were written. */
+async function readingsIn(snapshot: string): Promise<number> {
+  const client = await PGlite.create({ loadDataDir: new Blob([readFileSync(snapshot)]) })
+  const { rows } = await client.query<{ all: number }>('select count(*)::int as all from readings')
+  await client.close()
+  return rows[0]!.all
 }
 
 /** Writes readings one request after the other; answers how many were acknowledged. */
@@ -77,7 +88,7 @@ export interface Outcome {
   notices: number
 }
 
-const GIVE_UP_AFTER = 90_000
+const GIVE_UP_AFTER = 300_000
 const USUAL = /^(?:Opening the class data|Jolly Beaker is ready|Closing|Installing|Building)/
 
 /** Starts on a folder, looks what is there, and stops again. */

@@ -1,10 +1,11 @@
 import { seededRandom } from '../../core/chance'
 import { readFileSync } from 'node:fs'
 import { GROUP_NAMES, withGroups, type Plan } from '../../core/lesson'
-import { clientFor } from '../api/client'
+import { clientFor, type WholeLesson } from '../api/client'
 import { makeManyLessons } from '../../scripts/bench/manyLessons'
 import { freePort, startApplication, temporaryFolder, type Application } from '../application'
 import { startPostgres } from '../postgres'
+import { keepChanging, type Changed } from './changing'
 import { followEvents } from './eventLine'
 import { SoakStation } from './station'
 import { watchPages, type PageFigures } from './pages'
@@ -30,6 +31,10 @@ export interface SoakFigures {
   outOfOrder: number
   refused: number
   stillWaiting: number
+  /** Rows in a lesson that has no such group. */
+  homeless: number
+  /** What a desk changed all the while. */
+  changed: Changed
   /** Acknowledged, and never on the board. */
   unseen: number
   /** Milliseconds from entry to board, outside the outages. */
@@ -97,6 +102,7 @@ export async function soak({
     const passed = () => performance.now() - start
     let memoryBefore = 0
     const lists = lookThrough(base, desk, () => passed() < whole)
+    const changing = keepChanging(second ? [base, second.base] : [base], desk, { ids, together }, () => passed() < whole)
     const work = stations.map(async (station, place) => {
       const cutAt = whole * (CUT.from + (CUT.share * (place + 0.5)) / count)
       await sleep((EVERY * place) / count)
@@ -131,6 +137,7 @@ export async function soak({
     memoryBefore = memoryOf(application)
     await stretchesOf(application)
     await Promise.all(work)
+    const changed = await changing
     const stretches = await stretchesOf(application)
     const unseen = () => stations.flatMap(({ entries }) => entries.filter(({ id }) => !board.arrived.has(id))).length
     for (let rest = 0; rest < 120 && (stations.some(({ waiting }) => waiting > 0) || unseen() > 0); rest += 1) await sleep(500)
@@ -141,18 +148,18 @@ export async function soak({
     for (const line of lines) line.close()
 
     const stored = []
+    let homeless = 0
     for (const lesson of ids) {
-      const { body } = await clientFor(base).call<{ record: { readings: { id: string; group: string }[] } }>(
-        'GET',
-        `/api/lessons/${lesson}`,
-        undefined,
-        desk,
-      )
+      const { body } = await clientFor(base).call<WholeLesson>('GET', `/api/lessons/${lesson}`, undefined, desk)
       stored.push(...body.record.readings)
+      const groups = new Set(body.lesson.plan.groups.map((group) => group.id))
+      homeless += body.record.readings.filter(({ group }) => !groups.has(group)).length
     }
     const times = latencies(stations, board.arrived, outages)
     return {
       ...compare(stations, stored),
+      homeless,
+      changed,
       unseen: unseen(),
       ...spread(times),
       memoryBefore,
