@@ -22,16 +22,17 @@ type Shape<Name extends RouteName> = (BodyOf<Name> extends undefined
   (QueryOf<Name> extends undefined ? object : { query: ObjectSchema<QueryOf<Name>> }) & {
     /** A picture or a whole file travels in the body. */
     large?: Large
-    /** Done before anything of the body is read: whoever has to wait is told so. */
-    first?: (event: H3Event, database: Database) => void | Promise<void>
+    first?: First
   }
+/** Done before anything of the body is read: whoever has to wait is told so. Its answer takes back what was counted, where the body says nothing that could be tried. */
+type First = (event: H3Event, database: Database) => void | Promise<(() => Promise<void>) | void>
 type Large = Exclude<BodyKind, 'plain' | 'open'>
 
 interface AnyShape {
   body?: ObjectSchema
   query?: ObjectSchema
   large?: Large
-  first?: (event: H3Event, database: Database) => void | Promise<void>
+  first?: First
 }
 
 interface Call<Name extends RouteName> {
@@ -179,13 +180,18 @@ async function readCall<Name extends RouteName>(
 ): Promise<Call<Name>> {
   const params = getRouterParams(event)
   const database = await useDatabase()
-  await first?.(event, database)
-  return {
-    event,
-    database,
-    path: checked(pathSchema(Object.keys(params)), params) as Record<ParamsOf<Name>, string>,
-    body: (body ? checked(body, await readJsonBody(event, large ?? usual)) : undefined) as BodyOf<Name>,
-    query: (query ? checked(query, getQuery(event)) : undefined) as QueryOf<Name>,
+  const takeBack = await first?.(event, database)
+  try {
+    return {
+      event,
+      database,
+      path: checked(pathSchema(Object.keys(params)), params) as Record<ParamsOf<Name>, string>,
+      body: (body ? checked(body, await readJsonBody(event, large ?? usual)) : undefined) as BodyOf<Name>,
+      query: (query ? checked(query, getQuery(event)) : undefined) as QueryOf<Name>,
+    }
+  } catch (error) {
+    await takeBack?.()
+    throw error
   }
 }
 

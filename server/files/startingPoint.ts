@@ -11,7 +11,7 @@ import {
   type StartingPointFile,
 } from '../../schemas/startingPoint'
 import { pathWords } from '../access/pathWords'
-import { refusal, Refusal } from '../access/refusal'
+import { Refusal } from '../access/refusal'
 import { unstorable } from '../access/storable'
 
 /** Is it a lesson to begin from? Its beginning says so, before all of it is read. */

@@ -5,7 +5,6 @@ import {
   EVERY_KIND,
   otherGroupOf,
   recordOf,
-  rowsOf,
   WHOLE_CLASS,
   type AnyRow,
   type LessonRecord,

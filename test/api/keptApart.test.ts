@@ -129,6 +129,8 @@ describe('a station', () => {
     const [one, other] = await Promise.all(lesson.plan.groups.slice(0, 2).map(({ id }) => api().joinStation(lesson.code, id)))
     const large = Buffer.alloc(1_000_000, 7)
     large.set([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a])
+    large.writeUInt32BE(large.length - 20, 8)
+    large.write('IDAT', 12)
     const data = `data:image/png;base64,${large.toString('base64')}`
     const statuses = []
     for (let number = 0; number < 10; number += 1)

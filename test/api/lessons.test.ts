@@ -133,10 +133,10 @@ describe('the lesson file', () => {
       code: 'file-broken',
       field: 'plan.repeats',
     })
-    const stray = { ...reading(lesson.plan, { group: 'nobody' }), by: 'desk', at: '2026-03-12T10:00:00.000Z' }
-    expect(await attempt({ ...file, readings: [stray] })).toMatchObject({
+    const wrong = { ...reading(lesson.plan, { unit: 'furlong' as 'mm' }), by: 'desk', at: '2026-03-12T10:00:00.000Z' }
+    expect(await attempt({ ...file, readings: [wrong] })).toMatchObject({
       code: 'file-broken',
-      field: 'readings[0].group',
+      field: 'readings[0].unit',
       message: expect.stringContaining('Nothing was changed'),
     })
     expect(await shelf()).toHaveLength(before)

@@ -158,10 +158,13 @@ describe('what is accepted can be put back', () => {
     const there = await startApplication({ data: folder })
     const at = clientFor(there.base)
     const customs = (english: string) => ({ english, currency: 'EUR' })
-    const calendar = (weekdays: number[]) => ({ className: 'Puffin', calendar: { weekdays, terms: [], holidays: [] } })
+    const calendar = (days: number) => ({
+      className: 'Puffin',
+      calendar: { weekdays: Array.from({ length: 7 }, (_, day) => day < days), terms: [], holidays: [] },
+    })
     await newLesson()
-    await call('PUT', '/api/cupboard/customs', customs('american'))
-    await call('PUT', '/api/calendar', calendar([1, 2, 3]))
+    expect((await call('PUT', '/api/cupboard/customs', customs('american'))).status).toBe(200)
+    expect((await call('PUT', '/api/calendar', calendar(3))).status).toBe(200)
     const backup = new Uint8Array(await (await fetch(`${library.base()}/api/library`)).arrayBuffer())
     const put = async (query = '') =>
       (await (await fetch(`${there.base}/api/library${query}`, { method: 'POST', body: backup })).json()) as Restored
@@ -169,7 +172,7 @@ describe('what is accepted can be put back', () => {
     expect((await put()).differs).toBeNull()
     expect(await ours()).toEqual(customs('american'))
     await at.call('PUT', '/api/cupboard/customs', customs('british'))
-    await at.call('PUT', '/api/calendar', calendar([1, 2, 3, 4]))
+    await at.call('PUT', '/api/calendar', calendar(4))
     expect(await put()).toMatchObject({ added: 0, beside: 0, differs: { customs: true, held: false, calendars: ['Puffin'] } })
     expect(await ours()).toEqual(customs('british'))
     expect((await put('?takeSchool=true')).differs).toBeNull()

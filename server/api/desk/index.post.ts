@@ -13,9 +13,10 @@ import type { Database } from '../../database/open'
 const whoTypes = (event: H3Event) => `passphrase ${addressOfCaller(event)}`
 
 /** Without class mode there is no passphrase, and the desk is open. With it, a try is counted before anything of it is read. */
-async function first(event: H3Event, database: Database): Promise<void> {
+async function first(event: H3Event, database: Database): Promise<() => Promise<void>> {
   if (!(await classModeIsOn())) throw refusal(409, 'desk-is-open')
   await countTry(database, whoTypes(event), WRONG)
+  return () => takeBackTry(database, whoTypes(event))
 }
 
 /** Opens a desk for a page that knows its passphrase: a class's own, or the head desk where none is named. */
