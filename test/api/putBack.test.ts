@@ -162,13 +162,14 @@ describe('what is accepted can be put back', () => {
       className: 'Puffin',
       calendar: { weekdays: Array.from({ length: 7 }, (_, day) => day < days), terms: [], holidays: [] },
     })
-    await newLesson()
+    const { lesson } = await newLesson()
     expect((await call('PUT', '/api/cupboard/customs', customs('american'))).status).toBe(200)
     expect((await call('PUT', '/api/calendar', calendar(3))).status).toBe(200)
     const backup = new Uint8Array(await (await fetch(`${library.base()}/api/library`)).arrayBuffer())
     const put = async (query = '') =>
       (await (await fetch(`${there.base}/api/library${query}`, { method: 'POST', body: backup })).json()) as Restored
-    const ours = async () => (await at.call<{ customs: object }>('GET', '/api/cupboard')).body.customs
+    const ours = async () =>
+      (await at.call<{ school: { customs: object } }>('GET', `/api/lessons/${lesson.id}/school`)).body.school.customs
     expect((await put()).differs).toBeNull()
     expect(await ours()).toEqual(customs('american'))
     await at.call('PUT', '/api/cupboard/customs', customs('british'))
