@@ -20,15 +20,15 @@ export default defineConfig({
   fullyParallel: false,
   workers: 2,
   // Long enough for a machine that gets a fifth of its cores; what works is not slower for it.
-  timeout: 240_000,
-  expect: { timeout: 30_000 },
+  timeout: 600_000,
+  expect: { timeout: 60_000 },
   retries: process.env.CI ? 1 : 0,
   reporter: [['list'], ['json', { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_FILE ?? 'test-results/report.json' }]],
   use: {
     baseURL: `http://localhost:${PORT}`,
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
-    actionTimeout: 30_000,
+    actionTimeout: 60_000,
     trace: 'on-first-retry',
     launchOptions: CHROMIUM,
   },

@@ -12,7 +12,7 @@ export default defineConfig({
         resolve: aliases.resolve,
         test: {
           name: 'unit',
-          testTimeout: 120_000,
+          testTimeout: 360_000,
           // What computes keeps nothing to itself, so that the files of a worker may share what they import: half the time.
           isolate: false,
           include: [
@@ -40,17 +40,17 @@ export default defineConfig({
           include: ['test/api/**/*.test.ts'],
           exclude: [...STARTING, ...FOLDERS],
           globalSetup: ['test/api/globalApplication.ts'],
-          testTimeout: 120_000,
-          hookTimeout: 120_000,
+          testTimeout: 360_000,
+          hookTimeout: 360_000,
           fileParallelism: false,
         },
       },
       // What starts applications of its own, and what befalls their data; beside the others, so that two cores have work.
       {
-        test: { name: 'start', include: STARTING, testTimeout: 120_000, hookTimeout: 120_000, fileParallelism: false },
+        test: { name: 'start', include: STARTING, testTimeout: 360_000, hookTimeout: 360_000, fileParallelism: false },
       },
       {
-        test: { name: 'folders', include: FOLDERS, testTimeout: 120_000, hookTimeout: 120_000, fileParallelism: false },
+        test: { name: 'folders', include: FOLDERS, testTimeout: 360_000, hookTimeout: 360_000, fileParallelism: false },
       },
       // The same on a PostgreSQL server, but for what is about folders, refusals, files or access, whatever the database; and what several
       // processes on it have to do.
@@ -60,8 +60,8 @@ export default defineConfig({
           include: ['test/api/**/*.test.ts', 'test/machines/**/*.test.ts'],
           exclude: [...STARTING, ...FOLDERS, 'test/api/{hostile,wonder}.test.ts'],
           globalSetup: ['test/machines/globalPostgres.ts', 'test/api/globalApplication.ts'],
-          testTimeout: 120_000,
-          hookTimeout: 120_000,
+          testTimeout: 360_000,
+          hookTimeout: 360_000,
           fileParallelism: false,
         },
       },
@@ -71,7 +71,7 @@ export default defineConfig({
           name: 'browsers',
           include: ['test/browsers/*.test.ts'],
           testTimeout: 180_000,
-          hookTimeout: 120_000,
+          hookTimeout: 360_000,
           fileParallelism: false,
         },
       },

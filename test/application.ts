@@ -60,7 +60,7 @@ export async function startApplication({
     ...(databaseUrl && { DATABASE_URL: databaseUrl }),
     ...environment,
   })
-  const deadline = Date.now() + 120_000
+  const deadline = Date.now() + 300_000
   while (!started.printed().includes('is ready:')) {
     if (started.process.exitCode !== null || Date.now() > deadline) {
       started.process.kill('SIGKILL')

@@ -1,4 +1,12 @@
-import { EMPTY_RECORD, USUAL_BOARD, type BoardState, type LessonRecord, type NewPrediction, type Plan } from '~~/core/lesson'
+import {
+  EMPTY_RECORD,
+  USUAL_BOARD,
+  type BoardState,
+  type LessonEvent,
+  type LessonRecord,
+  type NewPrediction,
+  type Plan,
+} from '~~/core/lesson'
 import { homed, withEvents } from '~~/core/record'
 
 /**
@@ -30,8 +38,9 @@ export function useBoard(lesson: string, madeUp = false) {
         all.value = withEvents(all.value, events)
         for (const event of events) if (event.kind === 'board') board.value = event.board
         if (events.some(({ kind }) => kind === 'plan')) void refresh()
-        // Rows got a home that this page did not know of.
-        if (events.some(({ kind }) => kind === 'placing')) void refresh(true)
+        meanwhile?.push(...events)
+        // Rows got a home that this page did not know of, or went with their group.
+        if (events.some(({ kind }) => kind === 'placing' || kind === 'together')) void refresh(true)
       },
       state: (stands) => (connected.value = stands),
       failed: (error) => {
@@ -42,11 +51,17 @@ export function useBoard(lesson: string, madeUp = false) {
   })
   onBeforeUnmount(() => end())
 
+  /** What comes in while the whole record is on its way. */
+  let meanwhile: LessonEvent[] | undefined
+
   async function refresh(record = false): Promise<void> {
+    const later: LessonEvent[] = []
+    if (record) meanwhile = later
     const view = await callServer('GET /api/lessons/[lesson]/board', { path, query: { record } }).catch(() => undefined)
-    if (!view) return
-    plan.value = view.plan
-    if (record) all.value = view.record
+    if (view) plan.value = view.plan
+    if (!record || meanwhile !== later) return
+    meanwhile = undefined
+    if (view) all.value = withEvents(view.record, later)
   }
 
   /** Hands up, counted on the board itself: shown when it is stored. */

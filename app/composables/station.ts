@@ -125,7 +125,10 @@ export function useStation() {
 
   async function refresh(): Promise<void> {
     try {
-      takeView(await callServer('GET /api/station', { token, query: { record: false } }))
+      const view = await callServer('GET /api/station', { token, query: { record: false } })
+      // Its group went into another lesson: that one is followed from now on.
+      if (code.value !== '' && view.code !== code.value) return open()
+      takeView(view)
       void line.send()
     } catch (error) {
       if (isSentAway(error)) leave()

@@ -130,8 +130,14 @@ export const useLesson = defineStore('lesson', () => {
     history.value = noHistory()
   }
 
+  /** What comes in while the whole record is on its way. */
+  let meanwhile: LessonEvent[] | undefined
+
   function takeEvents(events: LessonEvent[]): void {
     record.value = withEvents(record.value, events)
+    meanwhile?.push(...events)
+    // Groups may have been split off or joined, and their rows with them.
+    if (events.some(({ kind }) => kind === 'together')) void reloadRecord()
     for (const event of events) {
       if (event.kind === 'board') board.value = event.board
       if (event.kind === 'station') stationsChanged.value += 1
@@ -164,6 +170,17 @@ export const useLesson = defineStore('lesson', () => {
       notices.trouble(messageOf(error))
       return false
     }
+  }
+
+  async function reloadRecord(): Promise<void> {
+    const later: LessonEvent[] = []
+    meanwhile = later
+    const whole = await callServer('GET /api/lessons/[lesson]', { path: path() }).catch(() => undefined)
+    if (meanwhile !== later) return
+    meanwhile = undefined
+    if (!whole || whole.lesson.id !== id.value) return
+    record.value = withEvents(whole.record, later)
+    together.value = whole.lesson.together
   }
 
   async function reload(): Promise<void> {

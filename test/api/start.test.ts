@@ -72,7 +72,7 @@ describe('npm start', () => {
     const rows = Array.from({ length: 400 }, () => reading(lesson.plan))
     await call('POST', `/api/lessons/${lesson.id}/readings`, { readings: rows })
     const snapshots = join(own.folder, 'snapshots')
-    for (let rest = 0; rest < 400 && !existsSync(snapshots); rest += 1) await new Promise((next) => setTimeout(next, 25))
+    for (let rest = 0; rest < 4800 && !existsSync(snapshots); rest += 1) await new Promise((next) => setTimeout(next, 25))
     let knocking = true
     const knocks = Array.from({ length: 8 }, async () => {
       while (knocking) await call('GET', '/api/lessons').catch(() => undefined)

@@ -27,11 +27,11 @@ describe.skipIf(!FIREFOX_IS_HERE)('in Firefox', () => {
     expect(trouble).toEqual([])
   })
 
-  const see = (selector: string) => page.waitForSelector(selector, { visible: true, timeout: 30_000 })
+  const see = (selector: string) => page.waitForSelector(selector, { visible: true, timeout: 120_000 })
   const seeWords = (words: string, within: string) =>
     page.waitForFunction(
       (text, selector) => [...document.querySelectorAll(selector)].some((one) => one.textContent?.trim() === text),
-      { timeout: 30_000 },
+      { timeout: 120_000 },
       words,
       within,
     )
@@ -41,7 +41,7 @@ describe.skipIf(!FIREFOX_IS_HERE)('in Firefox', () => {
         [...document.querySelectorAll('button')].find(
           (one) => one.textContent?.trim() === text && one.checkVisibility() && !one.disabled,
         ),
-      { timeout: 30_000 },
+      { timeout: 120_000 },
       name,
     )
     await (found.asElement() as ElementHandle<Element>).click()

@@ -86,10 +86,10 @@ test('a station’s focus goes where the group goes on, and a line that hangs is
   await page.keyboard.type('61')
   await page.keyboard.press('Enter')
   await expect(page.getByLabel('The number')).toBeFocused()
-  await expect(page.getByText('line is down, 1 waiting')).toBeVisible({ timeout: 15_000 })
+  await expect(page.getByText('line is down, 1 waiting')).toBeVisible({ timeout: 60_000 })
   await page.unroute('**/api/station/readings')
   await expect
-    .poll(async () => (await client(baseURL).open(lesson.id)).record.readings.map(({ value }) => value), { timeout: 20_000 })
+    .poll(async () => (await client(baseURL).open(lesson.id)).record.readings.map(({ value }) => value), { timeout: 60_000 })
     .toEqual([61])
   await expect(page.getByText('sent', { exact: true })).toBeVisible()
 })

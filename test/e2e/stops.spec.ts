@@ -232,7 +232,7 @@ test('a station offers again what it sent when the server comes back with the da
   await first.stop()
   rmSync(join(folder, 'snapshots'), { recursive: true, force: true })
   const again = await startApplication({ data: folder, port })
-  await expect.poll(() => snapshotsOf(folder).length, { timeout: 60_000 }).toBeGreaterThan(0)
+  await expect.poll(() => snapshotsOf(folder).length, { timeout: 180_000 }).toBeGreaterThan(0)
   for (const value of ['57', '49']) await enterNumber(tablet, value)
   await expect(tablet.getByText('2 of 12 done')).toBeVisible()
   await expect(tablet.getByRole('status')).toHaveText('sent')
@@ -241,7 +241,7 @@ test('a station offers again what it sent when the server comes back with the da
 
   const second = await startApplication({ data: folder, port })
   const stored = async () => (await client(second.base).open(lesson.id)).record.readings.map(({ value }) => value)
-  await expect.poll(stored, { timeout: 30_000 }).toEqual([57, 49])
+  await expect.poll(stored, { timeout: 120_000 }).toEqual([57, 49])
   await enterNumber(tablet, '23')
   await expect.poll(stored).toEqual([57, 49, 23])
   await expect(tablet.getByText('3 of 12 done')).toBeVisible()

@@ -228,12 +228,12 @@ export const FAULTS: Fault[] = [
       const application = await startApplication({ data: folder, environment: future })
       await addReadings(application, made.lesson, 6)
       const before = snapshotsOf(folder).length
-      for (let rest = 0; rest < 80 && snapshotsOf(folder).length === before; rest += 1) await sleep(100)
+      for (let rest = 0; rest < 1200 && snapshotsOf(folder).length === before; rest += 1) await sleep(100)
       await application.stop()
       const now = await startApplication({ data: folder })
       const added = await addReadings(now, made.lesson, 6)
       const later = snapshotsOf(folder).length
-      for (let rest = 0; rest < 80 && snapshotsOf(folder).length === later; rest += 1) await sleep(100)
+      for (let rest = 0; rest < 1200 && snapshotsOf(folder).length === later; rest += 1) await sleep(100)
       await now.stop()
       rmSync(join(folder, CLUSTER, 'global', 'pg_control'))
       const outcome = await startOn(folder, made)
@@ -297,7 +297,7 @@ export const FAULTS: Fault[] = [
       const began = Date.now()
       rmSync(filler)
       let accepted = 0
-      for (let rest = 0; rest < 100 && accepted === 0; rest += 1) {
+      for (let rest = 0; rest < 600 && accepted === 0; rest += 1) {
         accepted = await addReadings(application, made.lesson, 1)
         await sleep(100)
       }

@@ -7,7 +7,8 @@ export interface EventLine {
 
 const AGAIN_AFTER = 300
 
-export function followEvents(address: string, headers: Record<string, string>): EventLine {
+/** @param whole what a page looks up anew when lessons were split or joined: the ids of all readings */
+export function followEvents(address: string, headers: Record<string, string>, whole?: () => Promise<string[]>): EventLine {
   const arrived = new Map<string, number>()
   const control = new AbortController()
   let last = 0
@@ -35,8 +36,13 @@ export function followEvents(address: string, headers: Record<string, string>): 
     }
   }
 
+  function see(ids: string[]): void {
+    for (const id of ids) if (!arrived.has(id)) arrived.set(id, performance.now())
+  }
+
   function take(block: string): void {
     last = Number(/^id: (\d+)$/m.exec(block)?.[1] ?? last)
+    if (whole && block.includes('"kind":"together"')) void whole().then(see, () => undefined)
     const data = /^data: (?:\{"lesson":"[^"]+","event":)?(\{"kind":"reading".*)$/m.exec(block)?.[1]
     const id = data && /"reading":\{"id":"([^"]+)"|"id":"([0-9a-f-]{36})"/.exec(data)
     const reading = id && (id[1] ?? id[2])

@@ -5,6 +5,7 @@ import { clientFor, type WholeLesson } from '../api/client'
 import { makeManyLessons } from '../../scripts/bench/manyLessons'
 import { freePort, startApplication, temporaryFolder, type Application } from '../application'
 import { startPostgres } from '../postgres'
+import { deskAt, runningAt } from '../races'
 import { keepChanging, type Changed } from './changing'
 import { followEvents } from './eventLine'
 import { SoakStation } from './station'
@@ -89,7 +90,13 @@ export async function soak({
   try {
     const { ids, together, desk, tokens } = await prepare(base, count, investigations)
     const [id] = ids
-    const board = followEvents(`${baseOf(1)}/api/${together ? `together/${together}` : `lessons/${id}`}/events`, desk)
+    const readingsTogether = async () =>
+      (await runningAt(deskAt(baseOf(1), desk), together!)).lessons.flatMap(({ record }) => record.readings.map((row) => row.id))
+    const board = followEvents(
+      `${baseOf(1)}/api/${together ? `together/${together}` : `lessons/${id}`}/events`,
+      desk,
+      together ? readingsTogether : undefined,
+    )
     const lines = tokens.map(({ headers }, place) =>
       followEvents(`${baseOf(place)}/api/station/events?token=${headers.authorization!.slice(7)}`, {}),
     )
@@ -140,7 +147,7 @@ export async function soak({
     const changed = await changing
     const stretches = await stretchesOf(application)
     const unseen = () => stations.flatMap(({ entries }) => entries.filter(({ id }) => !board.arrived.has(id))).length
-    for (let rest = 0; rest < 120 && (stations.some(({ waiting }) => waiting > 0) || unseen() > 0); rest += 1) await sleep(500)
+    for (let rest = 0; rest < 600 && (stations.some(({ waiting }) => waiting > 0) || unseen() > 0); rest += 1) await sleep(500)
     await sleep(1000)
     const memoryAfter = memoryOf(application)
     const pageFigures = await watched?.close()
@@ -195,7 +202,7 @@ async function stretchesOf({ process, printed }: Application): Promise<{ p99: nu
   const before = printed().length
   process.kill('SIGUSR2')
   const said = () => /stretches: median \d+ p99 (\d+) longest (\d+)/.exec(printed().slice(before))
-  for (let rest = 0; rest < 100 && !said(); rest += 1) await sleep(50)
+  for (let rest = 0; rest < 1200 && !said(); rest += 1) await sleep(50)
   const [, p99, longest] = said() ?? []
   return { p99: Number(p99), longest: Number(longest) }
 }
