@@ -37,7 +37,6 @@ export const TAKEN_AWAY: Record<string, { from?: string; plan(plan: Plan): Plan;
     plan: (plan) => ({ ...plan, watch: { ...plan.watch, times: plan.watch.times.slice(0, -1) } }),
     place: (plan) => ({ moment: `t${Math.max(...plan.watch.times)}` }),
   },
-  kind: { plan: (plan) => ({ ...plan, kind: 'before-after' }), place: () => ({}) },
 }
 
 export interface Raced {

@@ -56,5 +56,6 @@ export function lostWith(before: Plan, next: Plan, used: UsedPlaces): Exclude<La
   const loses = (what: keyof Places) => [...used[what]].some((id) => had[what].has(id) && !has[what].has(id))
   if (loses('groups')) return 'group'
   if (loses('conditions')) return 'condition'
-  return loses('moments') ? 'moment' : undefined
+  // Another kind of test has other moments altogether: that is said in the list of what has no home, and comes back with the kind.
+  return before.kind === next.kind && loses('moments') ? 'moment' : undefined
 }

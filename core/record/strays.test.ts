@@ -1,6 +1,7 @@
 import { expect, it } from 'vitest'
 import { counter, emptyRecord, reading, soakUpPlan } from '../../test/soakUp'
-import { lostWith, type Plan, type Placing } from '../lesson'
+import { INVESTIGATIONS } from '../../schemas/investigations'
+import { everyMomentOf, lostWith, planFrom, type Plan, type Placing } from '../lesson'
 import { countedReadings, homed } from '.'
 
 const plan = soakUpPlan()
@@ -47,5 +48,14 @@ it('a plan loses what is used, was there and is gone, and nothing that was missi
   expect(lostWith(plan, without('g2'), used)).toBe('group')
   expect(lostWith(without('g2'), without('g2'), used)).toBeUndefined()
   expect(lostWith(plan, { ...plan, conditions: plan.conditions.filter(({ id }) => id !== 'tissue') }, used)).toBe('condition')
-  expect(lostWith(plan, { ...plan, kind: 'before-after' }, used)).toBe('moment')
+  // Another kind of test is another matter: its readings wait, and come back with the kind.
+  expect(lostWith(plan, { ...plan, kind: 'before-after' }, used)).toBeUndefined()
+  const sprouts = planFrom(INVESTIGATIONS['sprout-watch']!, 'Puffin', 26, counter('s'))
+  const fewer = { ...sprouts, watch: { ...sprouts.watch, times: sprouts.watch.times.slice(0, -1) } }
+  const read = {
+    groups: new Set<string>(),
+    conditions: new Set<string>(),
+    moments: new Set(everyMomentOf(sprouts).map(({ id }) => id)),
+  }
+  expect(lostWith(sprouts, fewer, read)).toBe('moment')
 })

@@ -45,7 +45,7 @@ export async function keepChanging(
     const plan = { ...lesson.plan, notes: `saved in round ${round}` }
     if ((await desk.call('PUT', `/api/lessons/${id}/plan`, { plan, revision: lesson.revision })).status === 200) changed.saved += 1
     if (!together) return
-    if (round === 2) await ask(desk)
+    if (round > 0 && changed.questions < 3) await ask(desk)
     const names = lesson.plan.groups.slice(round % 3, (round % 3) + 2).map(({ name }) => name)
     const split = await desk.call<{ id: string }>('POST', `/api/together/${together}/split`, { lesson: id, groups: names })
     if (split.status !== 200) return

@@ -16,12 +16,15 @@ const of = (id: string) => chosen.value[id] ?? {}
 const choose = (id: string, change: { group?: string; condition?: string }) =>
   (chosen.value = { ...chosen.value, [id]: { ...of(id), ...change } })
 
-function place({ kind, row }: Stray, { group, condition }: { group?: string; condition?: string }): void {
+async function place({ kind, row }: Stray, { group, condition }: { group?: string; condition?: string }): Promise<void> {
   if (kind === 'placing') return
   const aside = group === undefined && condition === undefined
-  void lesson.addPlacing({
+  await lesson.addPlacing({
     ...{ id: newId(), group: null, of: kind, row: row.id, to: group ?? null, condition: condition ?? null, aside },
   })
+}
+async function placeAllAside(): Promise<void> {
+  for (const { stray } of strays.value) await place(stray, {})
 }
 const isSaid = (id: string, missing: { group: boolean; condition: boolean }) =>
   (!missing.group || of(id).group !== undefined) && (!missing.condition || of(id).condition !== undefined)
@@ -38,6 +41,7 @@ const isSaid = (id: string, missing: { group: boolean; condition: boolean }) =>
     <h3 class="text-body">
       {{ strays.length }} without a place
       <span class="hint ml-near font-normal">kept, and counted nowhere until you say whose they are</span>
+      <VBtn v-if="strays.length > 3" size="small" class="ml-near" @click="placeAllAside">Put all aside</VBtn>
     </h3>
     <ul class="strays">
       <li v-for="{ stray, missing } in strays" :key="stray.row.id" class="row">
