@@ -58,9 +58,9 @@ export function journalWords(plan: Plan, { event, times }: JournalLine): string 
     }
     case 'placing': {
       const { of, to, condition, aside } = event.placing
-      if (aside) return `a ${STRAY_WORDS[of].one} was put aside`
+      if (aside) return `one ${STRAY_WORDS[of].one} was put aside`
       const places = [to && groupWords(plan, to), condition && nameOfCondition(plan, condition)].filter(Boolean)
-      return `a ${STRAY_WORDS[of].one} was given to ${places.join(', ')}`
+      return `one ${STRAY_WORDS[of].one} was given to ${places.join(', ')}`
     }
     case 'station':
       return `${STATION_WORDS[event.change]}${event.to === undefined ? '' : ` to ${groupWords(plan, event.to)}`}`

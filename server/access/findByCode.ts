@@ -5,6 +5,7 @@ import { findLessonByCode, type StoredLesson } from '../database/lessons'
 import type { Database } from '../database/open'
 import { findTogetherByCode, type StoredTogether } from '../database/together'
 import { refusal } from './refusal'
+import type { TakeBack } from './route'
 import { countTry, refuseWhoWaits, takeBackTry, WRONG } from './slowDown'
 import { addressOfCaller } from './who'
 
@@ -22,8 +23,10 @@ export async function findByCode(event: H3Event, database: Database, typed: stri
 }
 
 /** Before anything is read of what somebody sends: are they told to wait. */
-export function refuseWhoTypesTooMuch(event: H3Event): void {
+export function refuseWhoTypesTooMuch(event: H3Event): Promise<TakeBack> {
   refuseWhoWaits(whoTypes(event))
+  // It is counted later, once the code is read.
+  return Promise.resolve(() => Promise.resolve())
 }
 
 const whoTypes = (event: H3Event) => `code ${addressOfCaller(event)}`

@@ -25,7 +25,8 @@ type Shape<Name extends RouteName> = (BodyOf<Name> extends undefined
     first?: First
   }
 /** Done before anything of the body is read: whoever has to wait is told so. Its answer takes back what was counted, where the body says nothing that could be tried. */
-type First = (event: H3Event, database: Database) => void | Promise<(() => Promise<void>) | void>
+type First = (event: H3Event, database: Database) => Promise<TakeBack>
+export type TakeBack = () => Promise<void>
 type Large = Exclude<BodyKind, 'plain' | 'open'>
 
 interface AnyShape {
@@ -112,10 +113,11 @@ const LOOKED_UP = 3
 /**
  * Does something for a station. Where its group went into another lesson meanwhile (some groups were split off, or joined again), it is done there: what was entered follows
  * its group.
+ * @param first who it is as the route found it
  */
-export async function atStation<T>(event: H3Event, work: (joined: AtStation) => Promise<T>): Promise<T> {
+export async function atStation<T>(event: H3Event, first: AtStation, work: (joined: AtStation) => Promise<T>): Promise<T> {
+  let joined = first
   for (let times = 1; ; times += 1) {
-    const joined = await stationOf(event)
     try {
       return await work(joined)
     } catch (error) {
@@ -123,7 +125,9 @@ export async function atStation<T>(event: H3Event, work: (joined: AtStation) => 
       if (!gone) throw error
       knownStations.forgetAll()
       knownLessons.forget(joined.lesson.id)
-      if ((await stationOf(event)).lesson.id === joined.lesson.id) throw error
+      const now = await stationOf(event)
+      if (now.lesson.id === joined.lesson.id) throw error
+      joined = now
     }
   }
 }
@@ -134,9 +138,9 @@ export function stationRoute<Name extends RouteName>(
   answer: (call: Call<Name> & AtStation) => Answer<Name>,
 ): EventHandler {
   return guarded(async (event) => {
-    await stationOf(event)
+    const first = await stationOf(event)
     const call = await readCall<Name>(event, shape)
-    return atStation<AnswerOf<Name>>(event, async (joined) => answer({ ...call, ...joined }))
+    return atStation<AnswerOf<Name>>(event, first, async (joined) => answer({ ...call, ...joined }))
   })
 }
 

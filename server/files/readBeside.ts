@@ -1,18 +1,13 @@
 import { existsSync } from 'node:fs'
 import { Worker } from 'node:worker_threads'
-import type { LessonFile } from '../../core/formats'
-import { fileProblemWords } from '../../core/wording'
-import { refusal, Refusal } from '../access/refusal'
+import { refusal } from '../access/refusal'
 import { builtScript } from '../database/built'
-import { checkFile, type CheckedFile } from './openedFile'
 import { readFile, type ReadingAnswers, type ReadingTask } from './reading'
 
 const READER = builtScript('reading')
 const LONGEST = 10_000
 const MOST_MEMORY = 768
 const MOST_AT_ONCE = 2
-/** Read here where that takes no time worth speaking of. */
-const SMALL = 500_000
 
 let atWork = 0
 const waiting: (() => void)[] = []
@@ -47,12 +42,4 @@ function answerOf(task: ReadingTask): Promise<unknown> {
       end(error.code === 'ERR_WORKER_OUT_OF_MEMORY' ? tooLarge : () => reject(error)),
     )
   })
-}
-
-/** A lesson file that is whole; refuses any other with the place that is wrong. */
-export async function openedFile(text: string): Promise<LessonFile> {
-  const checked: CheckedFile = text.length < SMALL ? checkFile(text) : await readBeside({ task: 'lesson', text })
-  if (checked.ok) return checked.file
-  const { problem } = checked
-  throw new Refusal(400, { code: `file-${problem.code}`, message: fileProblemWords(problem), field: problem.place })
 }

@@ -3,7 +3,6 @@ import { strFromU8, unzipSync } from 'fflate'
 import readSheets from 'read-excel-file/node'
 import { boundedTable, readCsv, readCupboardCsv, readReadingsCsv, type ReadCsv, type ReadCupboard } from '../../core/formats'
 import type { Plan } from '../../core/lesson'
-import { checkFile, type CheckedFile } from './openedFile'
 
 /** A file that somebody brought, to be read. */
 export type ReadingTask =
@@ -11,7 +10,6 @@ export type ReadingTask =
   | { task: 'cells'; bytes: Uint8Array }
   | { task: 'cupboard'; text: string }
   | { task: 'readings'; plan: Plan; text: string; now: string }
-  | { task: 'lesson'; text: string }
 
 export type CellsRead = { ok: true; rows: string[][] } | { ok: false; code: 'not-a-spreadsheet' | 'table-too-large' }
 
@@ -19,15 +17,13 @@ export interface ReadingAnswers {
   cells: CellsRead
   cupboard: ReadCupboard
   readings: ReadCsv
-  lesson: CheckedFile
 }
 
 /** Reads a file. Whatever it holds, it comes to an end and says what it found. */
 export async function readFile(task: ReadingTask): Promise<ReadingAnswers[ReadingTask['task']]> {
   if (task.task === 'cells') return readCells(task.bytes)
   if (task.task === 'cupboard') return readCupboardCsv(task.text)
-  if (task.task === 'readings') return readReadingsCsv(task.plan, task.text, randomUUID, task.now)
-  return checkFile(task.text)
+  return readReadingsCsv(task.plan, task.text, randomUUID, task.now)
 }
 
 const ZIP = [0x50, 0x4b]

@@ -14,7 +14,7 @@ const STORED = 0
 const DEFLATED = 8
 
 /**
- * The files of a zip by name, each unpacked by itself and never to more than it says: its list is gone through once, however many there are. (https://pkware.cachefly.net/webdocs/casestudies/APPNOTE.TXT)
+ * The files of a zip by name, each unpacked by itself and never to more than it says: its list is gone through once, however many there are. (ZIP File Format Specification 6.3, sections 4.3.7, 4.3.12 and 4.3.16)
  */
 export class ZipFiles {
   private readonly entries = new Map<string, Entry>()

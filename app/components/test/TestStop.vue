@@ -24,9 +24,9 @@ const look = (reading: Reading) => void (lesson.target = cellTarget(reading))
       <p class="soft">Type a number, Enter goes down, Tab goes right. A block from a spreadsheet can be pasted.</p>
     </div>
     <TestBar />
+    <StraysList />
     <template v-if="ready">
       <SeatKeying v-if="isEachChild(plan)" />
-      <StraysList />
       <OddList @look="look" />
       <ClassGrid v-model:chosen="chosen" :with-practice="withPractice" />
       <TickField label="practice columns" class="practice" v-model="withPractice" />

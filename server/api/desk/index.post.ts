@@ -4,7 +4,7 @@ import { classModeIsOn, headPassphrase } from '../../access/classMode'
 import { openDesk } from '../../access/door'
 import { isRight } from '../../access/passphrase'
 import { refusal } from '../../access/refusal'
-import { openRoute } from '../../access/route'
+import { openRoute, type TakeBack } from '../../access/route'
 import { countTry, takeBackTry, WRONG } from '../../access/slowDown'
 import { addressOfCaller } from '../../access/who'
 import { findDesk } from '../../database/desks'
@@ -13,7 +13,7 @@ import type { Database } from '../../database/open'
 const whoTypes = (event: H3Event) => `passphrase ${addressOfCaller(event)}`
 
 /** Without class mode there is no passphrase, and the desk is open. With it, a try is counted before anything of it is read. */
-async function first(event: H3Event, database: Database): Promise<() => Promise<void>> {
+async function first(event: H3Event, database: Database): Promise<TakeBack> {
   if (!(await classModeIsOn())) throw refusal(409, 'desk-is-open')
   await countTry(database, whoTypes(event), WRONG)
   return () => takeBackTry(database, whoTypes(event))

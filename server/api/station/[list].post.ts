@@ -9,11 +9,11 @@ import { writeRows } from '../../record/write'
 
 /** Rows of any kind that a station writes for its own group. */
 export default guarded(async (event) => {
-  await stationOf(event)
+  const first = await stationOf(event)
   const kind = kindOf(event, 'station')
   const body = checked<object>(stationBodySchemas[kind.list], await readJsonBody(event, 'plain'))
   const database = await useDatabase()
-  return atStation(event, async ({ lesson, station, entered }) => {
+  return atStation(event, first, async ({ lesson, station, entered }) => {
     const rows = await saidByStation(database, kind, rowsIn(kind, body), station)
     return answerFor(kind, body, await writeRows(database, lesson, kind, rows, { by: 'station', at: entered }))
   })
