@@ -39,6 +39,9 @@ it('rows without a home count nowhere and wait for the teacher, who gives them a
   expect(after.record.readings.map(({ id }) => id)).toEqual([slip.id, mended.id, other.id])
   const all = homed(without('g2'), { ...half, placings: [...half.placings, placing(lost.id, { aside: true })] })
   expect([all.strays, all.aside.map(({ row }) => row.id)]).toEqual([[], [lost.id]])
+  // What was said is taken back by saying nothing of a place.
+  const back = homed(without('g2'), { ...half, placings: [placing(lost.id, { aside: true }), placing(lost.id, {})] })
+  expect(back.strays.map(({ row }) => row.id)).toContain(lost.id)
   // With its group back it is at home again, whatever was said meanwhile.
   expect(homed(plan, { ...half, placings: [placing(mended.id, { aside: true })] }).record.readings).toContain(mended)
 })

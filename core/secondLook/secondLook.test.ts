@@ -156,6 +156,7 @@ describe('secondLook', () => {
     ],
     ['doubtful', finished.plan, finished.record],
     ['two-in-one-place', soakUpPlan(), { ...emptyRecord, readings: [reading(), reading()] }],
+    ['strays', soakUpPlan(), { ...emptyRecord, readings: [reading({ group: 'gone' })] }],
     ['homeless', soakUpPlan(), { ...emptyRecord, readings: [reading({ repeat: 5 })] }],
     ['wrong-kind-of-unit', soakUpPlan(), { ...emptyRecord, readings: [reading({ unit: 'g' })] }],
     [

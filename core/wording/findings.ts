@@ -324,8 +324,8 @@ function wordsOf(finding: Finding, plan: Plan): FindingWords {
       }
     case 'strays':
       return {
-        title: finding.of.map(strayCountWords).join('; '),
-        text: 'They are kept and count nowhere. Give each to somebody who is here, or put it aside.',
+        title: `${finding.of.reduce((sum, { count }) => sum + count, 0)} without a place`,
+        text: `${finding.of.map(strayCountWords).join('; ')}. Kept, and counted nowhere: give each to somebody who is here, or put it aside.`,
         why: 'The plan was changed while they were on their way, or they came with a file. Nothing of them is lost.',
       }
     case 'homeless':

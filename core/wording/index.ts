@@ -238,4 +238,4 @@ export {
   skillWords,
   wobbleAnswer,
 } from './warmUps'
-export { strayCountWords, strayWords } from './strays'
+export { placedWords, strayCountWords, strayWords } from './strays'

@@ -59,6 +59,7 @@ export function journalWords(plan: Plan, { event, times }: JournalLine): string 
     case 'placing': {
       const { of, to, condition, aside } = event.placing
       if (aside) return `one ${STRAY_WORDS[of].one} was put aside`
+      if (to === null && condition === null) return `where one ${STRAY_WORDS[of].one} belongs is open again`
       const places = [to && groupWords(plan, to), condition && nameOfCondition(plan, condition)].filter(Boolean)
       return `one ${STRAY_WORDS[of].one} was given to ${places.join(', ')}`
     }

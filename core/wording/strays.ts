@@ -30,12 +30,22 @@ export function strayCountWords({ kind, lacks, count }: { kind: Stray['kind']; l
   return `${counted(count, words.one, words.many)} ${lacks === 'other-group' ? '' : 'of '}${LACKS_WORDS[lacks]}`
 }
 
-/** One row without a home, as far as its places are known. `'61 mm, tissue, Birch'` */
+/** One row without a home, and the places of it that are still there. `'61 mm, tissue'` */
 export function strayWords(plan: Plan, { kind, row }: Stray): string {
   const said = saidIn(plan, kind, row)
-  const condition = 'condition' in row && typeof row.condition === 'string' ? nameOfCondition(plan, row.condition) : ''
-  const group = row.group === null || row.group === '' ? '' : nameOfGroup(plan, row.group)
+  const there = (places: { id: string }[], id: unknown): id is string => places.some((place) => place.id === id)
+  const condition = 'condition' in row && there(plan.conditions, row.condition) ? nameOfCondition(plan, row.condition) : ''
+  const group = there(plan.groups, row.group) ? nameOfGroup(plan, row.group) : ''
   return [said, condition, group].filter(Boolean).join(', ')
+}
+
+/**
+ * What was done with rows without a home, for a moment and with a way back.
+ * @example placedWords(3, undefined) // => '3 put aside.'
+ */
+export function placedWords(count: number, group: string | undefined): string {
+  if (group !== undefined) return `Given to ${group}.`
+  return count === 1 ? 'Put aside.' : `${count} put aside.`
 }
 
 function saidIn(plan: Plan, kind: Stray['kind'], row: AnyRow): string {

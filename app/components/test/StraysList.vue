@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { letterOf } from '~~/core/lesson'
 import { missingPlaces, type Stray } from '~~/core/record'
-import { nameOfCondition, strayCountWords, strayWords } from '~~/core/wording'
+import { nameOfCondition, nameOfGroup, placedWords, strayCountWords, strayWords } from '~~/core/wording'
 
 /** What the plan has no place for any more, one by one: given to somebody who is here, or put aside. */
 const lesson = useLesson()
+const notices = useNotices()
 const plan = computed(() => lesson.plan!)
 const strays = computed(() => lesson.strays.map((stray) => ({ stray, missing: missingPlaces(plan.value, stray) })))
 const chosen = ref<Record<string, { group?: string; condition?: string }>>({})
@@ -16,15 +17,22 @@ const of = (id: string) => chosen.value[id] ?? {}
 const choose = (id: string, change: { group?: string; condition?: string }) =>
   (chosen.value = { ...chosen.value, [id]: { ...of(id), ...change } })
 
-async function place({ kind, row }: Stray, { group, condition }: { group?: string; condition?: string }): Promise<void> {
-  if (kind === 'placing') return
-  const aside = group === undefined && condition === undefined
-  await lesson.addPlacing({
-    ...{ id: newId(), group: null, of: kind, row: row.id, to: group ?? null, condition: condition ?? null, aside },
-  })
+async function say({ kind, row }: Stray, place: { to?: string; condition?: string; aside: boolean }): Promise<boolean> {
+  if (kind === 'placing') return false
+  const { to = null, condition = null, aside } = place
+  return lesson.addPlacing({ id: newId(), group: null, of: kind, row: row.id, to, condition, aside })
 }
-async function placeAllAside(): Promise<void> {
-  for (const { stray } of strays.value) await place(stray, {})
+
+/** What was said is taken back by asking again. */
+async function place(some: Stray[], where: { to?: string; condition?: string; aside: boolean }): Promise<void> {
+  const done: Stray[] = []
+  for (const stray of some) if (await say(stray, where)) done.push(stray)
+  if (done.length === 0) return
+  const group = where.aside ? undefined : nameOfGroup(plan.value, where.to ?? done[0]!.row.group ?? '')
+  notices.done(placedWords(done.length, group), {
+    label: 'Undo',
+    run: () => void Promise.all(done.map((stray) => say(stray, { aside: false }))),
+  })
 }
 const isSaid = (id: string, missing: { group: boolean; condition: boolean }) =>
   (!missing.group || of(id).group !== undefined) && (!missing.condition || of(id).condition !== undefined)
@@ -41,7 +49,7 @@ const isSaid = (id: string, missing: { group: boolean; condition: boolean }) =>
     <h3 class="text-body">
       {{ strays.length }} without a place
       <span class="hint ml-near font-normal">kept, and counted nowhere until you say whose they are</span>
-      <VBtn v-if="strays.length > 3" size="small" class="ml-near" @click="placeAllAside">Put all aside</VBtn>
+      <VBtn v-if="strays.length > 3" size="small" class="ml-near" @click="place(lesson.strays, { aside: true })">Put all aside</VBtn>
     </h3>
     <ul class="strays">
       <li v-for="{ stray, missing } in strays" :key="stray.row.id" class="row">
@@ -66,11 +74,11 @@ const isSaid = (id: string, missing: { group: boolean; condition: boolean }) =>
           v-if="missing.group || missing.condition"
           size="small"
           :disabled="!isSaid(stray.row.id, missing)"
-          @click="place(stray, of(stray.row.id))"
+          @click="place([stray], { to: of(stray.row.id).group, condition: of(stray.row.id).condition, aside: false })"
         >
           Give it
         </VBtn>
-        <VBtn size="small" @click="place(stray, {})">Put it aside</VBtn>
+        <VBtn size="small" @click="place([stray], { aside: true })">Put it aside</VBtn>
       </li>
     </ul>
   </section>

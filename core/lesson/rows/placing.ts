@@ -3,7 +3,10 @@ import { rowKind, SOURCES, type Source } from './rowKind'
 /** The kinds of rows that can lose their place in the plan. */
 export const PLACED_KINDS = ['reading', 'prediction', 'conclusion', 'remark', 'observation', 'feedback', 'improvement'] as const
 
-/** Where the teacher put a row that the plan has no place for any more: to another group or condition, or aside. The row itself stays as it is. */
+/**
+ * Where the teacher put a row that the plan has no place for any more: to another group or condition, or aside. The row itself stays as it is; the last one that was
+ * said of it holds, and one that names no place takes back what was said before.
+ */
 export interface Placing {
   id: string
   /** It is the class's, always. */
@@ -45,6 +48,6 @@ export const PLACING = rowKind<Placing>()({
   about: 'row',
   faultOf: ({ group, to, condition, aside }) => {
     if (group !== null) return 'group'
-    return aside === (to !== null || condition !== null) ? 'aside' : undefined
+    return aside && (to !== null || condition !== null) ? 'aside' : undefined
   },
 })
