@@ -4,10 +4,10 @@ import type { Restored, SchoolDiffers } from '../../schemas/contract'
 import type { LibraryFile } from '../../schemas/library'
 import { listCalendars, saveCalendar } from '../database/calendars'
 import { customsOf, heldDaysOf, restoreMoves, restoreThing, saveCustoms, saveHeldDays } from '../database/cupboard'
-import { listLessonIds, readLesson } from '../database/lessons'
+import { findLesson, listLessonIds } from '../database/lessons'
 import type { Database } from '../database/open'
 import { addStartingPoint } from '../database/startingPoints'
-import { Arrival } from '../record/arrival'
+import { Arrival, cutsMended } from '../record/arrival'
 import { digestOf } from './digestOf'
 import type { FilePart, Wanted } from './parts'
 import { storeParts } from './partsBeside'
@@ -26,6 +26,7 @@ export interface Restoring {
  * back. The school's settings and calendars come along into an empty library at the head desk; elsewhere it is said what differs.
  */
 export async function restoreLibrary(database: Database, bytes: Uint8Array[], { desk, takeSchool }: Restoring): Promise<Restored> {
+  await cutsMended()
   const restored: Restored = { added: 0, alreadyThere: 0, beside: 0, things: 0, damaged: [], differs: null }
   const wasEmpty = (await listLessonIds(database)).length === 0
   const arrival = new Arrival(database, desk)
@@ -113,7 +114,8 @@ class ArrivingLessons {
   }
 
   private async begin({ id, plan, archived, digest }: Extract<FilePart, { part: 'lesson' }>): Promise<Wanted> {
-    const here = await readLesson(this.database, id)
+    // One that another process left half way is not here: this one then comes beside it.
+    const here = await findLesson(this.database, id)
     if (here && (await digestOf(this.database, here)) === digest) {
       this.restored.alreadyThere += 1
       return 'skip'

@@ -99,8 +99,20 @@ export class Arrival {
   }
 }
 
+let mended: Promise<void> = Promise.resolve()
+
 /** After a cut: what was complete is shown, what was not is taken away. @param alone no other process is at work on one */
-export async function mendArrivals(database: Database, alone: boolean): Promise<void> {
+export function mendArrivals(database: Database, alone: boolean): Promise<void> {
+  mended = mend(database, alone)
+  return mended
+}
+
+/** What was cut off last time is out of the way: before that, half a lesson would be taken for one that is here. */
+export async function cutsMended(): Promise<void> {
+  await mended.catch(() => undefined)
+}
+
+async function mend(database: Database, alone: boolean): Promise<void> {
   if (alone) await forgetPieces(database)
   const rows = await database
     .select()
