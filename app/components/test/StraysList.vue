@@ -49,7 +49,9 @@ const isSaid = (id: string, missing: { group: boolean; condition: boolean }) =>
     <h3 class="text-body">
       {{ strays.length }} without a place
       <span class="hint ml-near font-normal">kept, and counted nowhere until you say whose they are</span>
-      <VBtn v-if="strays.length > 3" size="small" class="ml-near" @click="place(lesson.strays, { aside: true })">Put all aside</VBtn>
+      <VBtn v-if="strays.length > 3" size="small" class="ml-near" @click="place(lesson.strays, { aside: true })"
+        >Put all aside</VBtn
+      >
     </h3>
     <ul class="strays">
       <li v-for="{ stray, missing } in strays" :key="stray.row.id" class="row">
