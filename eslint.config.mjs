@@ -6,6 +6,28 @@ import typescript from 'typescript-eslint'
 
 const NOT_IN_CORE = 'core/ computes: time, ids and random numbers come in as arguments (docs/decisions.md).'
 
+const NO_NEW_DATE = { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: NOT_IN_CORE }
+const KINDS = '/^(fair-test|before-after|over-time|order|improve|describe)$/'
+const WAYS = '/^(number|words|sorts|race|balance)$/'
+const ASK_THE_TEST = 'Ask the test (core/test): a further kind or way would be forgotten here.'
+/** A kind of test or a way of reading compared with a word, told apart by a switch, or looked up in a list or a table. */
+const NO_WORD_FOR_A_KIND = [
+  ...[
+    ['kind', KINDS],
+    ['way', WAYS],
+  ].flatMap(([name, words]) => [
+    `BinaryExpression[operator=/^[!=]==?$/][right.value=${words}]:matches([left.name='${name}'], [left.property.name='${name}'])`,
+    `BinaryExpression[operator=/^[!=]==?$/][left.value=${words}]:matches([right.name='${name}'], [right.property.name='${name}'])`,
+    `SwitchStatement:matches([discriminant.name='${name}'], [discriminant.property.name='${name}']) > SwitchCase[test.value=${words}]`,
+  ]),
+  "CallExpression[callee.property.name='includes'] > MemberExpression.arguments[property.name='kind'][object.name=/^(plan|draft)$/]",
+  "TSTypeReference[typeName.name='Record'] > TSTypeParameterInstantiation > TSTypeReference.params[typeName.name=/^(Kind|Way)$/]",
+].map((selector) => ({ selector, message: ASK_THE_TEST }))
+const WAIT_FOR_IT = {
+  selector: 'ExpressionStatement > CallExpression[callee.name=/^(callServer|navigateTo|attempt|chooseTextFile)$/]',
+  message: 'Wait for it, or say with void that nobody does.',
+}
+
 export default typescript.config(
   { ignores: ['.nuxt/**', '.output/**', 'data/**', 'server/database/migrations/**', 'test-results/**', 'playwright-report/**'] },
   js.configs.recommended,
@@ -46,13 +68,8 @@ export default typescript.config(
       // What is dragged, pasted into or listened to has keys of its own, which the browser tests press.
       'vuejs-accessibility/no-static-element-interactions': 'off',
       // The types of components took the linter longer than everything else; what they call that promises something has these names.
-      'no-restricted-syntax': [
-        'error',
-        {
-          selector: 'ExpressionStatement > CallExpression[callee.name=/^(callServer|navigateTo|attempt|chooseTextFile)$/]',
-          message: 'Wait for it, or say with void that nobody does.',
-        },
-      ],
+      'no-restricted-syntax': ['error', WAIT_FOR_IT, ...NO_WORD_FOR_A_KIND],
+      'vue/no-restricted-syntax': ['error', ...NO_WORD_FOR_A_KIND],
     },
   },
   // A promise that nobody waits for is a failure that nobody hears of. Only core/formats has promises in core/; reading the types of the rest took minutes.
@@ -65,6 +82,11 @@ export default typescript.config(
     },
   },
   {
+    files: ['{schemas,server,app}/**/*.ts'],
+    ignores: ['**/*.test.ts', 'schemas/plan.ts'],
+    rules: { 'no-restricted-syntax': ['error', ...NO_WORD_FOR_A_KIND] },
+  },
+  {
     files: ['core/**/*.ts'],
     ignores: ['core/**/*.test.ts'],
     rules: {
@@ -74,10 +96,12 @@ export default typescript.config(
         { object: 'Date', property: 'now', message: NOT_IN_CORE },
         { object: 'crypto', property: 'randomUUID', message: NOT_IN_CORE },
       ],
-      'no-restricted-syntax': [
-        'error',
-        { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: NOT_IN_CORE },
-      ],
+      'no-restricted-syntax': ['error', NO_NEW_DATE, ...NO_WORD_FOR_A_KIND],
     },
+  },
+  {
+    // Here they are told apart, once.
+    files: ['core/test/**/*.ts', 'core/wording/{kinds,ways}/**/*.ts', 'core/formats/migrate.ts'],
+    rules: { 'no-restricted-syntax': ['error', NO_NEW_DATE] },
   },
 )

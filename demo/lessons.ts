@@ -4,7 +4,6 @@ import { drawDish, drawGroupHabit, simulateSoakUp, simulateSprout, SOAK_UP_BENCH
 import {
   EMPTY_RECORD,
   newRemark,
-  planFrom,
   type Conclusion,
   type LessonRecord,
   type Observation,
@@ -13,6 +12,7 @@ import {
   type Reading,
 } from '../core/lesson'
 import { INVESTIGATIONS } from '../schemas/investigations'
+import { planFrom } from '../core/test'
 
 export interface DemoLesson {
   plan: Plan

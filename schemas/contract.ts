@@ -16,10 +16,10 @@ import type {
   Plan,
   RowKindName,
   RowOf,
-  Teaching,
 } from '../core/lesson'
 import type { Together, TogetherChange } from '../core/together'
 import type { Judged, Term, TermLesson } from '../core/wording/reports'
+import type { Teaching } from '../core/test'
 import type { RowBody, StationBody } from './rows'
 import type { CalendarBody, HeldBody } from './school'
 import type { TermLessons, TermPlan, TermPlanAsk } from './termPlan'

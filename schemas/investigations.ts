@@ -1,4 +1,3 @@
-import type { StartingPoint } from '../core/lesson'
 import bounceBack from '../library/bounce-back.json'
 import bubbleLife from '../library/bubble-life.json'
 import frothTower from '../library/froth-tower.json'
@@ -16,6 +15,7 @@ import swingTime from '../library/swing-time.json'
 import syrupRace from '../library/syrup-race.json'
 import whichIsHeaviest from '../library/which-is-heaviest.json'
 import { startingPointOf, type StartingPointFile } from './startingPoint'
+import type { StartingPoint } from '../core/test'
 
 /** The files of library/, the ones that ask least of a class first. */
 export const LIBRARY_FILES: Record<string, unknown> = {

@@ -13,12 +13,9 @@ import {
   DOERS,
   BEST,
   EXPECTED_FROM,
-  INSTRUMENTS,
+  WAYS,
   LONGEST,
   MOST,
-  MOST_MEASURED,
-  MOST_NAMED,
-  MOST_SERIES,
   PER,
   USES,
   WATCH_UNITS,
@@ -27,9 +24,6 @@ import {
   FRAMES,
   GRAPH_KINDS,
   KINDS,
-  MOST_PLACES,
-  MOST_TIMES,
-  MOST_WORDS,
   PHASES,
   PLAN_VERSION,
   PREDICT_AS,
@@ -60,8 +54,11 @@ import {
   type Series,
   type Substitute,
   type Watch,
+  type Way,
   type Wonder,
 } from '../core/lesson'
+import { MOST_MEASURED, MOST_NAMED, MOST_SERIES, MOST_PLACES, MOST_TIMES, MOST_WORDS } from '../core/test'
+import { NUMBER_UNITS } from '../core/quantity'
 import { MOST_TAKEN_AWAY } from '../core/wonder'
 import { day, longText, measureNumber, oneOf, planId, shortText, unit, uuid, whole, wholeIn, within } from './parts'
 
@@ -120,29 +117,13 @@ const factor = Joi.object<Factor, true>({
 
 const wobble = within(BOUNDS.wobble)
 
-const method = Joi.object<Method, true>({
-  instrument: oneOf(INSTRUMENTS),
+const expecting = {
   tool: shortText,
-  unit,
-  words: Joi.array().items(shortText.optional()).max(MOST_WORDS).required(),
-  resolution: within(BOUNDS.resolution),
-  readingWobble: wobble.allow(null),
-  timingWobble: wobble,
-  atOnce: wholeIn(BOUNDS.timedAtOnce),
   trialWobble: wobble.allow(null),
   expectedLow: measureNumber.allow(null).required(),
   expectedHigh: measureNumber.allow(null).required(),
   expected: Joi.object().pattern(planId, measureNumber.required()).max(MOST.conditions).required(),
   expectedFrom: oneOf(EXPECTED_FROM),
-  warmUp: Joi.array().items(Joi.number().min(-10).max(10)).max(MOST.warmUps).required(),
-  wordPictures: Joi.object().pattern(Joi.string().max(LONGEST.name), uuid).max(MOST.wordPictures).required(),
-  differenceThatMatters: wobble,
-  eachIs: oneOf(EACH_IS),
-  weighsEmpty: Joi.boolean().required(),
-  empties: Joi.object()
-    .pattern(Joi.string().max(LONGEST.name), measureNumber.required())
-    .max(MOST.children * MOST.conditions)
-    .required(),
   counts: oneOf(COUNTED).allow(null),
   countsPlace: Joi.number()
     .integer()
@@ -151,14 +132,54 @@ const method = Joi.object<Method, true>({
     .allow(null)
     .required(),
   countsUntil: measureNumber.allow(null).required(),
-  known: measureNumber.allow(null).required(),
-  knownName: shortText,
-  knownWeekly: within(BOUNDS.timesAWeek).allow(null),
   best: oneOf(BEST).allow(null),
-  bestNumber: measureNumber.allow(null).required(),
-}).required()
+}
 
-const measure = Joi.object<Measure, true>({ id: planId, name: longText, method })
+const fromWords = {
+  words: Joi.array().items(shortText.optional()).max(MOST_WORDS).required(),
+  wordPictures: Joi.object().pattern(Joi.string().max(LONGEST.name), uuid).max(MOST.wordPictures).required(),
+}
+
+/** What each way of reading stores. */
+const METHODS: { [W in Way]: Joi.ObjectSchema<Extract<Method, { way: W }>> } = {
+  number: Joi.object({
+    ...expecting,
+    way: Joi.valid('number').required(),
+    unit: oneOf(NUMBER_UNITS),
+    resolution: within(BOUNDS.resolution),
+    readingWobble: wobble.allow(null),
+    timingWobble: wobble,
+    atOnce: wholeIn(BOUNDS.timedAtOnce),
+    warmUp: Joi.array().items(Joi.number().min(-10).max(10)).max(MOST.warmUps).required(),
+    differenceThatMatters: wobble,
+    eachIs: oneOf(EACH_IS),
+    weighsEmpty: Joi.boolean().required(),
+    empties: Joi.object()
+      .pattern(Joi.string().max(LONGEST.name), measureNumber.required())
+      .max(MOST.children * MOST.conditions)
+      .required(),
+    known: measureNumber.allow(null).required(),
+    knownName: shortText,
+    knownWeekly: within(BOUNDS.timesAWeek).allow(null),
+    bestNumber: measureNumber.allow(null).required(),
+  }),
+  words: Joi.object({ ...expecting, ...fromWords, way: Joi.valid('words').required() }),
+  sorts: Joi.object({ ...expecting, ...fromWords, way: Joi.valid('sorts').required() }),
+  race: Joi.object({ ...expecting, way: Joi.valid('race').required() }),
+  balance: Joi.object({ ...expecting, way: Joi.valid('balance').required() }),
+}
+
+const method = Joi.alternatives().conditional('.way', {
+  switch: WAYS.map((way) => ({ is: way, then: METHODS[way] })),
+  otherwise: Joi.object({ way: oneOf(WAYS) }).unknown(),
+})
+
+const measure = Joi.object<Measure, true>({
+  id: planId,
+  name: longText,
+  method: method.required(),
+  otherWays: Joi.array().items(method).max(WAYS.length).unique('way').required(),
+})
 
 const condition = Joi.object<Condition, true>({
   id: planId,

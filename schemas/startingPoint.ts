@@ -1,16 +1,6 @@
 import Joi from 'joi'
-import {
-  AGES,
-  LONGEST,
-  MOST,
-  PLAN_VERSION,
-  planFrom,
-  TOPICS,
-  wholePlan,
-  type PlanInShort,
-  type StartingPoint,
-  type Teaching,
-} from '../core/lesson'
+import { AGES, LONGEST, MOST, PLAN_VERSION, TOPICS, WAYS } from '../core/lesson'
+import { planFrom, wholePlan, type PlanInShort, type StartingPoint, type Teaching } from '../core/test'
 import { longText, oneOf, planId, shortText } from './parts'
 import { planSchema } from './plan'
 
@@ -61,7 +51,11 @@ export const cardFields = {
 const parts = (part: object = {}) => Joi.array().items(Joi.object(part).unknown())
 const shortPlan = Joi.object({
   factors: parts(),
-  measures: parts({ method: Joi.object().required() }),
+  measures: parts({
+    method: Joi.object({ way: Joi.valid(...WAYS) })
+      .unknown()
+      .required(),
+  }),
   conditions: parts(),
   materials: parts(),
   clock: Joi.object(),

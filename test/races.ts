@@ -1,3 +1,4 @@
+import { testOf } from '../core/test'
 import type { LessonRecord, Plan } from '../core/lesson'
 import type { JoinView } from '../schemas/contract'
 import { clientFor, reading, type Answer, type WholeLesson } from './api/client'
@@ -56,7 +57,7 @@ export async function racePlanAgainstRows(one: Desk, other: Desk, what: keyof ty
   const { from, plan: without, place } = TAKEN_AWAY[what]!
   const { lesson } = await newLessonAt(one, from)
   const { plan } = lesson
-  const unit = plan.measures.find(({ id }) => id === plan.measured)!.method.unit
+  const { unit } = testOf(plan)
   const rows = Array.from({ length: 6 }, () => reading(plan, { unit: unit as 'mm', moment: '', ...place(plan) }))
   const saving = one.call('PUT', `/api/lessons/${lesson.id}/plan`, { plan: without(plan), revision: lesson.revision })
   await sleep(after)

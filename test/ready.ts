@@ -1,10 +1,11 @@
 import { fitOf } from '../core/clock'
+import { measuredSo } from './measuredSo'
 import { evidenceOf, findTrend } from '../core/evidence'
 import { matchColumns } from '../core/formats'
 import { bookingsOf, needsOf, NO_SCHOOL, takesOf, USUAL_HELD, type School, type Thing } from '../core/kit'
-import { EMPTY_RECORD, measuredCard, newRemark, type Plan, type Reading } from '../core/lesson'
+import { EMPTY_RECORD, newRemark, type Plan, type Reading } from '../core/lesson'
 import { INVESTIGATIONS } from '../schemas/investigations'
-import { planFrom } from '../core/lesson'
+import { planFrom } from '../core/test'
 import { conclusion, counter, reading, recordOf, soakUpPlan, twoMeasures, twoSeries } from './soakUp'
 
 // What the examples in the doc comments of core may name besides core itself.
@@ -25,7 +26,7 @@ export const circuit = soakUpPlan({ arrangement: { ...plan.arrangement, way: 'ci
 /** Cress in the light and in the dark, read on days 0, 2, 4 and 7. */
 export const sprouts = planFrom(INVESTIGATIONS['sprout-watch']!, 'Puffin', 26, counter('s'))
 /** What is measured is said in words. */
-export const inWords = withMethodOf(plan, { instrument: 'words', unit: 'words', words: ['dry', 'damp', 'wet'] })
+export const inWords = measuredSo(plan, { way: 'words' })
 /** Height and dripping of each strip. */
 export const inTwoMeasures = twoMeasures()
 /** Every paper in strips of two widths. */
@@ -80,8 +81,3 @@ export const schoolWith = (...lessons: ReturnType<typeof takingSeven>[]): School
   things: [thermometers],
   bookings: lessons.flatMap((lesson) => bookingsOf(lesson, [thermometers], USUAL_HELD)),
 })
-
-function withMethodOf(of: Plan, change: object): Plan {
-  const measured = measuredCard(of)!
-  return { ...of, measures: [{ ...measured, method: { ...measured.method, ...change } }] }
-}

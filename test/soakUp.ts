@@ -1,15 +1,6 @@
-import {
-  EMPTY_RECORD,
-  newMeasure,
-  withMeasuredToo,
-  withSeries,
-  type Conclusion,
-  type LessonRecord,
-  type Plan,
-  type Reading,
-} from '../core/lesson'
+import { EMPTY_RECORD, newMeasure, type Conclusion, type LessonRecord, type Plan, type Reading } from '../core/lesson'
+import { withMeasuredToo, withSeries, planFrom } from '../core/test'
 import { INVESTIGATIONS } from '../schemas/investigations'
-import { planFrom } from '../core/lesson'
 
 /** Ids that count up: `counter('g')() // 'g1'` */
 export function counter(prefix: string): () => string {

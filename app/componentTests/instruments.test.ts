@@ -1,7 +1,9 @@
 import { enableAutoUnmount } from '@vue/test-utils'
+import { measuredSo } from '~~/test/measuredSo'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Component } from 'vue'
-import { readBy, type Method, type Plan } from '~~/core/lesson'
+import { type Plan } from '~~/core/lesson'
+import { type ResolvedMethod } from '~~/core/test'
 import CounterDevice from '~/components/instruments/CounterDevice.vue'
 import LapTimer from '~/components/instruments/LapTimer.vue'
 import NumberPad from '~/components/instruments/NumberPad.vue'
@@ -17,11 +19,10 @@ enableAutoUnmount(afterEach)
 beforeEach(() => void vi.useFakeTimers())
 afterEach(() => void vi.useRealTimers())
 
-function planWith(change: Partial<Method>): Plan {
-  const plan = soakUpPlan()
-  return { ...plan, measures: plan.measures.map((one) => ({ ...one, method: { ...one.method, ...change } })) }
+function planWith(change: Partial<ResolvedMethod>): Plan {
+  return measuredSo(soakUpPlan(), change)
 }
-const SECONDS: Partial<Method> = { unit: 's', resolution: 0.1, timingWobble: 0.2, atOnce: 1 }
+const SECONDS: Partial<ResolvedMethod> = { unit: 's', resolution: 0.1, timingWobble: 0.2, atOnce: 1 }
 
 function take(instrument: Component, { plan = soakUpPlan(), ...more }: { plan?: Plan; device?: string; trouble?: string } = {}) {
   const usual = { modelValue: '', condition: 'tissue', device: 'pad', trouble: '', pictureOf: (id: string) => `/p/${id}` }
@@ -114,9 +115,7 @@ it('two readings make their difference, and what makes none is said', async () =
 })
 
 it('a word is chosen out of the class’s own', async () => {
-  const plan = soakUpPlan()
-  const method = { ...readBy(plan.measures[0]!.method, 'words'), words: ['dry', 'damp', 'wet'] }
-  const words = take(OrderedWords, { plan: planWith(method), device: 'words' })
+  const words = take(OrderedWords, { plan: planWith({ way: 'words' }), device: 'words' })
   expect(words.find('[role="radiogroup"]').attributes('aria-label')).toBe('Which word fits?')
   await words.findAll('input')[1]!.setValue(true)
   expect(words.told()).toEqual(['damp'])

@@ -1,8 +1,8 @@
-import { atMoment, measuredCard } from '~~/core/lesson'
+import { type NewReading, type Reading } from '~~/core/lesson'
+import { atMoment, testOf, readEntry, writesStartAndFinish } from '~~/core/test'
 import { writeNumber, decimalsOf } from '~~/core/quantity'
-import { cellKey, currentReadings, readEntry, writesStartAndFinish, type Cell } from '~~/core/record'
+import { cellKey, currentReadings, type Cell } from '~~/core/record'
 import { pastedWords, readErrorWords, writeReading } from '~~/core/wording'
-import type { NewReading, Reading } from '~~/core/lesson'
 
 interface Entry {
   cell: Cell
@@ -28,8 +28,8 @@ export function useGridEntry() {
     const last = cell.kept.at(-1)
     if (!last) return ''
     const plan = planOf(cell)
-    const { instrument, unit } = measuredCard(plan)!.method
-    if (instrument !== 'number') return writeReading(plan, last.value, last.unit)
+    const { way, unit } = testOf(plan)
+    if (!way.isAmount) return writeReading(plan, last.value, last.unit)
     return writeNumber(last.value, decimalsOf(last.value)).replace('−', '-') + (last.unit === unit ? '' : ` ${last.unit}`)
   }
 

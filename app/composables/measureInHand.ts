@@ -1,5 +1,6 @@
 import type { InjectionKey } from 'vue'
-import { backIntoWhole, forMeasure, measuredCard, measuredCards, withMethodOf, type Method, type Plan } from '~~/core/lesson'
+import { type Plan } from '~~/core/lesson'
+import { backIntoWhole, forMeasure, measuredCards, testOf, withMethodOf, type ResolvedMethod } from '~~/core/test'
 
 const CHOSEN: InjectionKey<Ref<string | undefined>> = Symbol('measure in hand')
 
@@ -27,12 +28,13 @@ export function useMeasureInHand() {
     const there = measuredCards(whole).some(({ id }) => id === chosen.value)
     return there ? forMeasure(whole, chosen.value) : forMeasure(whole, whole.measured)
   })
-  const method = computed(() => measuredCard(plan.value)?.method)
-  function editMethod(change: (method: Method) => Method, typing = ''): void {
+  const method = computed(() => testOf(plan.value).method)
+  const way = computed(() => testOf(plan.value).way)
+  function editMethod(change: (method: ResolvedMethod) => ResolvedMethod, typing = ''): void {
     const { measured } = plan.value
     lesson.edit((draft) => Object.assign(draft, withMethodOf(draft, measured, change)), typing)
   }
   /** Takes what was made of this view of the lesson into the whole of it. */
   const replace = (changed: Plan) => lesson.replace(backIntoWhole(lesson.plan!, plan.value, changed))
-  return { plan, method, editMethod, replace }
+  return { plan, method, way, editMethod, replace }
 }

@@ -1,4 +1,5 @@
-import { backIntoWhole, forMeasure, type LessonRecord, type NewReading, type Plan, type Stop } from '~~/core/lesson'
+import { type LessonRecord, type NewReading, type Plan, type Stop } from '~~/core/lesson'
+import { backIntoWhole, forMeasure } from '~~/core/test'
 import { isPlanFix, mend, type Fix } from '~~/core/secondLook'
 import type { UnitCode } from '~~/core/quantity'
 import { writeReading } from '~~/core/wording'

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { concerns } from '~~/core/clock'
-import { firstSeries, isEachChild, type NewReading } from '~~/core/lesson'
+import { isEachChild, type NewReading } from '~~/core/lesson'
+import { firstSeries } from '~~/core/test'
 import { cellKey, type Cell } from '~~/core/record'
 import { stationState, type StationWish } from '~~/core/station'
 import { comingWords, counted, missedWords, refusedWords, soonWords } from '~~/core/wording'

@@ -1,5 +1,6 @@
 import { everyTable, readingsOfGroup, type Evidence, type Table } from '../evidence'
-import { mainWords, measuredCard, resultUnit, type LessonRecord, type Plan } from '../lesson'
+import { mainWords, type LessonRecord, type Plan } from '../lesson'
+import { resultUnit, testOf } from '../test'
 import { unitOf } from '../quantity'
 import { readConclusion, seenInOwnTable, type ClaimDoubt, type ReadConclusion } from './claims'
 import { plainly, sentencesOf, type Span } from './conclusion/mentions'
@@ -113,16 +114,16 @@ function isOfMeasure(part: string, from: number, text: string, plan: Plan, table
       unitOf(one.unit).dimension === dimension,
   )
   if (inUnit) return true
-  const card = measuredCard(plan)
+  const { measure: card, words } = testOf(plan)
   const others = new Set(
     tables.flatMap((table) => {
-      const other = measuredCard(table.plan)
+      const other = testOf(table.plan).measure
       return other && other.id !== card?.id ? mainWords(other.name) : []
     }),
   )
   const said = new Set(mainWords(part))
   if (mainWords(card?.name ?? '').some((word) => said.has(word) && !others.has(word))) return true
-  return card?.method.instrument === 'words' && card.method.words.some((word) => isSaid(word, part))
+  return words.some((word) => isSaid(word, part))
 }
 
 /**

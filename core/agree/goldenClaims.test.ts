@@ -1,8 +1,10 @@
 import { readFileSync } from 'node:fs'
+import { measuredSo } from '../../test/measuredSo'
 import { describe, expect, it } from 'vitest'
 import { counter, emptyRecord, reading } from '../../test/soakUp'
 import { evidenceOf } from '../evidence'
-import { emptyPlan, newMeasure, type Best, type Group, type LessonRecord, type Plan } from '../lesson'
+import { emptyPlan, newMeasure, type Group, type LessonRecord, type Plan } from '../lesson'
+import { type Best } from '../test'
 import type { UnitCode } from '../quantity'
 import { doubtsOfConclusion } from '.'
 
@@ -57,14 +59,12 @@ function lessonOf(fixture: Fixture): { plan: Plan; record: LessonRecord } {
     measures: [newMeasure('measured', fixture.measure)],
     measured: 'measured',
   }
-  const [measure] = plan.measures
-  measure!.method = {
-    ...measure!.method,
+  plan.measures = measuredSo(plan, {
     unit: fixture.unit,
     best: fixture.best,
     resolution: fixture.mark,
     differenceThatMatters: fixture.differenceThatMatters ?? 0,
-  }
+  }).measures
   const nth = new Map<string, number>()
   const readings = fixture.readings.map(({ group, condition, value }) => {
     const cell = `${group} ${condition}`

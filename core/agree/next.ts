@@ -1,5 +1,6 @@
-import { activeConditions, begunAnew, levelName, measuredCard, withMethod, type Condition, type Factor, type Plan } from '../lesson'
+import { activeConditions, begunAnew, levelName, type Condition, type Factor, type Plan } from '../lesson'
 import { chooseWondering } from '../wonder'
+import { testOf, withMethod } from '../test'
 
 /** What could be tested next: a wondering kept for later, or a card that nobody has changed yet. */
 export type NextTest =
@@ -9,7 +10,7 @@ export type NextTest =
 export function nextTests(plan: Plan): NextTest[] {
   const later = plan.wonder.wondered.filter(({ later, id }) => later && id !== plan.asked.chosen)
   const wonderings = later.map(({ id, text }): NextTest => ({ from: 'wondering', id, text }))
-  const measure = measuredCard(plan)?.name
+  const measure = testOf(plan).measure?.name
   if (!measure || activeConditions(plan).length === 0) return wonderings
   const factors = plan.factors.filter(({ id }) => id !== plan.changed && id !== plan.seriesFactor)
   return [...wonderings, ...factors.map(({ id, name }): NextTest => ({ from: 'factor', id, factor: name, measure }))]

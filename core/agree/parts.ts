@@ -1,4 +1,5 @@
-import { changedFactor, isNamed, measuredCard, type Plan } from '../lesson'
+import { changedFactor, isNamed, type Plan } from '../lesson'
+import { testOf } from '../test'
 import { HEDGED, HOW_SURE } from './conclusion/lexicon'
 import { sentencesOf } from './conclusion/mentions'
 
@@ -16,7 +17,7 @@ const NEXT = /\b(next|would like to (?:test|try|find)|want to (?:test|try|know|f
  * @example partsOf('Kitchen roll was highest with 61 mm.', soakUpPlan()) // => ['answer', 'numbers']
  */
 export function partsOf(text: string, plan: Plan): ConclusionPart[] {
-  const cards = [changedFactor(plan)?.name ?? '', measuredCard(plan)?.name ?? '']
+  const cards = [changedFactor(plan)?.name ?? '', testOf(plan).measure?.name ?? '']
   const namesCondition = sentencesOf(text, plan).some(({ mentions }) => mentions.some(({ kind }) => kind === 'condition'))
   const has: Record<ConclusionPart, boolean> = {
     answer: namesCondition || cards.some((name) => isNamed(name, text)),

@@ -1,4 +1,5 @@
-import { activeConditions, isEachChild, type ArrangementWay, type Kind, type Plan } from '../lesson'
+import { activeConditions, isEachChild, type ArrangementWay, type Plan } from '../lesson'
+import { kindOf } from '../test'
 import { orderOfRepeat } from './balancedOrder'
 import { shareOut } from './shareOut'
 
@@ -7,20 +8,11 @@ export interface OwnTrial {
   repeat: number
 }
 
-const WAYS_OF_KIND: Record<Kind, ArrangementWay[]> = {
-  'fair-test': ['every-group', 'share-out', 'circuit', 'together'],
-  describe: ['every-group', 'share-out', 'circuit', 'together'],
-  'before-after': ['every-group', 'share-out', 'together'],
-  'over-time': ['every-group', 'share-out', 'together'],
-  improve: ['every-group'],
-  order: ['every-group', 'together'],
-}
-
 /** The arrangements that a kind of test can have. Where each child has its own, each does everything. One condition can neither be shared out nor walked around. */
 export function arrangementsFor(plan: Plan): ArrangementWay[] {
   if (isEachChild(plan)) return ['every-group']
   const several = activeConditions(plan).length > 1
-  return WAYS_OF_KIND[plan.kind].filter((way) => several || (way !== 'share-out' && way !== 'circuit'))
+  return kindOf(plan).arrangements.filter((way) => several || (way !== 'share-out' && way !== 'circuit'))
 }
 
 /** The arrangement that holds: what the plan says where its kind of test can have it, else every group everything. */
@@ -85,7 +77,7 @@ export function trialsByGroup(plan: Plan): Map<string, OwnTrial[]> {
  * @example runsOf({ kind: 'order' }, [{ condition: 'a', repeat: 1 }, { condition: 'b', repeat: 1 }]) // => 1
  */
 export function runsOf({ kind }: Pick<Plan, 'kind'>, trials: { condition: string; repeat: number }[]): number {
-  return kind === 'order' ? new Set(trials.map(({ repeat }) => repeat)).size : trials.length
+  return kindOf({ kind }).allAtOnce ? new Set(trials.map(({ repeat }) => repeat)).size : trials.length
 }
 
 /**
@@ -132,10 +124,10 @@ export function practiceByGroup(plan: Plan): Map<string, string[]> {
  */
 export function turnsTogether(plan: Plan): OwnTrial[] {
   const ids = activeConditions(plan).map(({ id }) => id)
-  const mixed = plan.kind !== 'order' && plan.kind !== 'over-time' && plan.arrangement.order === 'mixed'
+  const asked = kindOf(plan).order(plan)
+  const mixed = asked === 'mixed'
   const repeats = Array.from({ length: plan.repeats }, (_, at) => at)
-  if (!mixed && plan.kind !== 'order' && plan.kind !== 'over-time')
-    return ids.flatMap((condition) => repeats.map((at) => ({ condition, repeat: at + 1 })))
+  if (asked === 'blocks') return ids.flatMap((condition) => repeats.map((at) => ({ condition, repeat: at + 1 })))
   return repeats.flatMap((at) => {
     const order = mixed ? orderOfRepeat(ids.length, 0, at) : ids.map((_, place) => place)
     return order.map((place) => ({ condition: ids[place]!, repeat: at + 1 }))
@@ -150,7 +142,7 @@ function turns(plan: Plan): Map<string, OwnTrial[]> {
   if (groups.length === 0) return trials
   const round = commonMultiple(Math.max(1, size), groups.length)
   for (const [turn, trial] of turnsTogether(plan).entries()) {
-    const whole = plan.kind === 'order' ? trial.repeat - 1 : turn + Math.floor(turn / round)
+    const whole = kindOf(plan).allAtOnce ? trial.repeat - 1 : turn + Math.floor(turn / round)
     trials.get(groups[whole % groups.length]!)!.push(trial)
   }
   return trials

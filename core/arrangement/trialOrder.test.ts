@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { reading, soakUpPlan } from '../../test/soakUp'
-import { withKind, type Plan } from '../lesson'
+import { type Plan } from '../lesson'
+import { withKind } from '../test'
 import { nextTrial, progressOf } from '../record'
 import { orderLine, trialNumbers } from '../wording'
 import { readingTimetable } from '../clock'

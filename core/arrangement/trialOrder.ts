@@ -1,19 +1,21 @@
 import { activeConditions, type Plan } from '../lesson'
+import { kindOf, type OrderOfKind } from '../test'
 import { arrangementOf, trialsByGroup, turnsTogether, type OwnTrial } from './arrangement'
 import { balancedOrder, orderOfRepeat } from './balancedOrder'
 import { visitedConditions } from './circuitOf'
 
 /** In which order trials are done: each repeat mixed anew, all of one condition before the next, or as the kind of test has it. */
-export type OrderKind = 'mixed' | 'blocks' | 'as-written'
+export type OrderKind = OrderOfKind
 
 /**
  * How a plan orders its trials. Watching over time, a race of all at once and tries that grow out of each other have nothing to mix; at the
  * stations of a circuit each condition is a block.
  */
 export function orderKindOf(plan: Plan): OrderKind {
-  if (plan.kind === 'over-time' || plan.kind === 'order') return 'as-written'
-  if (plan.kind === 'improve' || arrangementOf(plan) === 'circuit') return 'blocks'
-  return activeConditions(plan).length < 2 ? 'as-written' : plan.arrangement.order
+  const asked = kindOf(plan).order(plan)
+  if (asked === 'as-written') return asked
+  if (kindOf(plan).improves || arrangementOf(plan) === 'circuit') return 'blocks'
+  return activeConditions(plan).length < 2 ? 'as-written' : asked
 }
 
 const answers = new WeakMap<Plan, Map<string, OwnTrial[]>>()
@@ -62,7 +64,7 @@ function rankOf(plan: Plan, trials: OwnTrial[], group: string, place: number): (
 
 /** Which condition a group does first, second and so on, where it stays at one until all its repeats are done. */
 function blocksOf(plan: Plan, own: string[], group: string, place: number): string[] {
-  if (plan.kind === 'improve') return own
+  if (kindOf(plan).improves) return own
   const visited = visitedConditions(plan, group)
   return visited.length > 0 ? visited : balancedOrder(own.length, place % Math.max(1, own.length)).map((at) => own[at]!)
 }

@@ -1,4 +1,4 @@
-import type { Moment } from '../lesson'
+import type { Moment } from '../test'
 import type { UnitCode } from '../quantity'
 
 /** Which result a model is asked for. */

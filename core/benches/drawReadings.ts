@@ -1,5 +1,6 @@
 import { drawNormal, oncePer, type Random } from '../chance'
-import { activeConditions, comesAgain, eachMeasure, measuredCard, momentsOf, type Plan, type Reading } from '../lesson'
+import { activeConditions, type Plan, type Reading, type Measure } from '../lesson'
+import { comesAgain, eachMeasure, momentsOf, testOf, resolved, withMethodOn } from '../test'
 import { trialsByGroup } from '../arrangement'
 import type { UnitCode } from '../quantity'
 import { modelOf, readOff, type Model, type Own } from './model'
@@ -9,8 +10,9 @@ export type MadeUpRow = Omit<Reading, 'id' | 'at'>
 
 /** The plan without weighing containers empty: what is drawn is what is in them. */
 export const withoutContainers = oncePer((plan: Plan): Plan => {
-  if (!plan.measures.some(({ method }) => method.weighsEmpty)) return plan
-  return { ...plan, measures: plan.measures.map((measure) => ({ ...measure, method: { ...measure.method, weighsEmpty: false } })) }
+  if (!plan.measures.some(({ method }) => resolved(method).weighsEmpty)) return plan
+  const without = (measure: Measure) => withMethodOn(measure, (method) => ({ ...method, weighsEmpty: false }))
+  return { ...plan, measures: plan.measures.map(without) }
 })
 
 /** Each measure's own view of the plan with its model; undefined where there is neither a bench nor a guess for one of them. */
@@ -50,21 +52,21 @@ function readingsOf(
   own: (condition: string) => Own,
   random: Random,
 ): MadeUpRow[] {
-  const method = measuredCard(plan)!.method
+  const { amount, way, unit } = testOf(plan)
   const moments = momentsOf(plan)
   const drawn = trials.map(({ condition, repeat }) => ({ condition, repeat, shown: model.draw(condition, own(condition), random) }))
-  if (method.instrument !== 'number') return inPlaces(plan, group, drawn)
-  const read = readOff(method)
+  if (way.isPlace) return inPlaces(plan, group, drawn)
+  const read = amount ? readOff(amount) : (value: number) => value
   const rows: MadeUpRow[] = []
   for (const { condition, repeat, shown } of drawn)
     for (const [at, { id: moment }] of moments.entries())
-      rows.push(madeUpRow({ group, condition, repeat, moment }, read(shown[at]!, random), method.unit))
+      rows.push(madeUpRow({ group, condition, repeat, moment }, read(shown[at]!, random), unit))
   return rows
 }
 
 /** Who came in first, or whose pan went down: the order of what was drawn, 1 for the first. */
 function inPlaces(plan: Plan, group: string, drawn: { condition: string; repeat: number; shown: number[] }[]): MadeUpRow[] {
-  const heaviestFirst = measuredCard(plan)!.method.instrument === 'balance'
+  const heaviestFirst = testOf(plan).way.weighsTwo
   const [moment] = momentsOf(plan)
   return drawn.map(({ condition, repeat, shown }) => {
     const others = drawn.filter((one) => one.repeat === repeat)

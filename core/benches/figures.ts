@@ -1,6 +1,7 @@
 import { mean, rootMeanSquare, sampleStandardDeviation } from 'simple-statistics'
 import { seededRandom } from '../chance'
-import { activeConditions, measuredCard, momentsOf, type Plan, type Reading } from '../lesson'
+import { activeConditions, type Plan, type Reading } from '../lesson'
+import { momentsOf, testOf } from '../test'
 import { trialResults } from '../record'
 import { madeUpRow } from './drawReadings'
 import { benchModel, readOff } from './model'
@@ -17,7 +18,7 @@ const GROUP = 'bench'
  */
 export function benchFigures(plan: Plan): { expected: Record<string, number>; sd: number } | undefined {
   const model = benchModel(plan)
-  const method = measuredCard(plan)?.method
+  const { method, way } = testOf(plan)
   if (!model || !method) return undefined
   const random = seededRandom(SEED)
   const bench = { ...plan, repeats: TRIALS, groups: [{ ...plan.groups[0]!, id: GROUP }] }
@@ -25,7 +26,7 @@ export function benchFigures(plan: Plan): { expected: Record<string, number>; sd
   const read = readOff(method)
   const drawn = activeConditions(plan).map(({ id: condition }) => {
     const trials = Array.from({ length: TRIALS }, () => model.draw(condition, { habit: 0, thing: 0 }, random))
-    if (method.instrument !== 'number') return { condition, values: trials.map(([value]) => value!) }
+    if (!way.isAmount) return { condition, values: trials.map(([value]) => value!) }
     const readings = trials.flatMap((shown, trial) =>
       moments.map(({ id: moment }, at): Reading => {
         const value = read(shown[at]!, random)

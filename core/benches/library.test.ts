@@ -6,7 +6,8 @@ import { fitOf } from '../clock'
 import { seededRandom } from '../chance'
 import { checkPlan } from '../fairness'
 import { evidenceOf } from '../evidence'
-import { AGES, EMPTY_RECORD, momentsOf, planFrom, shapeOf, type Plan } from '../lesson'
+import { AGES, EMPTY_RECORD, type Plan } from '../lesson'
+import { momentsOf, planFrom, kindOf } from '../test'
 import { chanceOfSameNow, outlookOf } from '../measuring'
 import { trueOrder } from '../rehearsal'
 import { drawReadings, modelOf } from '.'
@@ -107,7 +108,7 @@ describe('the library', () => {
     })
     expect(new Set(grades)).toEqual(new Set([truth.level ? 'same' : 'clear']))
     const promised = truth.level ? chanceOfSameNow(plan) : outlookOf(plan)?.clear
-    if (promised !== undefined && shapeOf(plan).compares) expect(promised).toBeGreaterThan(0.95)
+    if (promised !== undefined && kindOf(plan).compares) expect(promised).toBeGreaterThan(0.95)
   })
 })
 

@@ -1,14 +1,6 @@
 import { drawNormal, type Random } from '../chance'
-import {
-  activeConditions,
-  conditionValue,
-  countsOf,
-  measuredCard,
-  momentsOf,
-  type Condition,
-  type Method,
-  type Plan,
-} from '../lesson'
+import { activeConditions, conditionValue, type Condition, type Plan } from '../lesson'
+import { countsOf, momentsOf, testOf, comparesWithItself, type ResolvedMethod } from '../test'
 import { expectedResultOf, expectedUnit, ownOf, readingSdOf, resultMeasuringSd, trialSdOf } from '../measuring'
 import { convert, roundToMark, unitOf, type UnitCode } from '../quantity'
 import type { BenchMeasure } from './bench'
@@ -49,10 +41,10 @@ export function hasBench(plan: Plan): boolean {
 
 export function benchModel(plan: Plan): Model | undefined {
   const bench = plan.investigation !== null && Object.hasOwn(BENCHES, plan.investigation) ? BENCHES[plan.investigation] : undefined
-  const card = measuredCard(plan)
+  const { measure: card, way, unit: own } = testOf(plan)
   const measure = card && bench?.measures[card.id]
-  if (!bench || !card || !measure || card.method.instrument === 'words') return undefined
-  const unit = unitOfReadings(plan, card.method)
+  if (!bench || !card || !measure || way.fromWords) return undefined
+  const unit = way.isAmount ? own : (expectedUnit(plan) as UnitCode)
   if (unitOf(unit).dimension !== unitOf(measure.unit).dimension) return undefined
   const moments = momentsOf(plan)
   const truths = new Map<string, number[]>()
@@ -85,16 +77,15 @@ function numberOf(plan: Plan, condition: Condition, unit: UnitCode | undefined):
   return unitOf(plan.conditionUnit).dimension === unitOf(unit).dimension ? convert(value, plan.conditionUnit, unit) : undefined
 }
 
-const unitOfReadings = (plan: Plan, { instrument, unit }: Method): UnitCode =>
-  instrument === 'number' ? unit : (expectedUnit(plan) as UnitCode)
-
 function guessModel(plan: Plan): Model | undefined {
-  const method = measuredCard(plan)?.method
-  if (!method || method.instrument === 'words') return undefined
+  const { method, way } = testOf(plan)
+  if (!method) return undefined
+  if (!way.ranks) return sortsModel(plan, method)
+  if (way.fromWords) return undefined
   const measuring = resultMeasuringSd(plan, method)
   const trialSd = trialSdOf(method, measuring, undefined).sd
   const conditions = activeConditions(plan)
-  if (plan.kind === 'before-after' && conditions.length === 1) return guessOfItself(method, trialSd)
+  if (comparesWithItself(plan)) return guessOfItself(method, trialSd)
   const expected = new Map(conditions.map(({ id }) => [id, expectedResultOf(plan, id)]))
   if (conditions.length === 0 || [...expected.values()].some((value) => value === undefined)) return undefined
   const own = ownOf(plan, Math.hypot(trialSd, measuring))
@@ -106,8 +97,28 @@ function guessModel(plan: Plan): Model | undefined {
   }
 }
 
+/** Of words without an order: most trials give the word that the teacher expects of the condition, the others any other. */
+function sortsModel(plan: Plan, { expected, words }: ResolvedMethod): Model | undefined {
+  const ids = activeConditions(plan).map(({ id }) => id)
+  if (words.length < 2 || ids.length === 0 || ids.some((id) => expected[id] === undefined)) return undefined
+  const times = Math.max(1, momentsOf(plan).length)
+  const said = (condition: string, random: Random) => {
+    if (random() < SAYS_MOST) return expected[condition]!
+    const other = 1 + Math.floor(random() * (words.length - 1))
+    return other < expected[condition]! ? other : other + 1
+  }
+  return {
+    from: 'guess',
+    truth: (condition) => new Array<number>(times).fill(expected[condition]!),
+    draw: (condition, _own, random) => Array.from({ length: times }, () => said(condition, random)),
+  }
+}
+
+/** So many of the trials give the word that most do. */
+const SAYS_MOST = 0.7
+
 /** One thing before and after: what is expected is what it shows then and then. */
-function guessOfItself({ expectedLow: low, expectedHigh: high }: Method, trialSd: number): Model | undefined {
+function guessOfItself({ expectedLow: low, expectedHigh: high }: ResolvedMethod, trialSd: number): Model | undefined {
   if (low === null || high === null) return undefined
   return {
     from: 'guess',
@@ -135,7 +146,7 @@ function momentsShowing(plan: Plan, result: number): number[] {
     case 'rate':
       return times.map((time) => result * (time - first))
     case 'until':
-      return times.map((time) => (measuredCard(plan)!.method.countsUntil ?? 1) * (result > 0 ? time / result : 1))
+      return times.map((time) => (testOf(plan).method!.countsUntil ?? 1) * (result > 0 ? time / result : 1))
     case 'total':
       return times.map(() => result / times.length)
     case 'average':
@@ -149,7 +160,7 @@ function momentsShowing(plan: Plan, result: number): number[] {
  * How a child reads where something is: the instrument's own wobble, then its mark.
  * @returns what is read of a value in the unit of the method
  */
-export function readOff(method: Method): (value: number, random: Random) => number {
+export function readOff(method: ResolvedMethod): (value: number, random: Random) => number {
   const sd = Math.hypot(readingSdOf(method), method.timingWobble / method.atOnce)
   // No instrument but a thermometer goes below nought.
   const below = unitOf(method.unit).dimension === 'temperature'

@@ -1,14 +1,6 @@
 import { evidenceOf } from '../evidence'
-import {
-  activeConditions,
-  conditionValue,
-  countsOf,
-  hasNamedMoments,
-  measuredCard,
-  momentsOf,
-  type LessonRecord,
-  type Plan,
-} from '../lesson'
+import { activeConditions, conditionValue, type LessonRecord, type Plan } from '../lesson'
+import { countsOf, hasNamedMoments, momentsOf, testOf } from '../test'
 import { unitOf, type UnitCode } from '../quantity'
 import { averagesByMoment } from '../record'
 import { areNumbers } from './choose'
@@ -23,11 +15,11 @@ export interface HandGraph {
 
 /** The numbers of a graph on squared paper; undefined where there is no number to plot. */
 export function handGraph(plan: Plan, record: LessonRecord): HandGraph | undefined {
-  const method = measuredCard(plan)?.method
+  const { amount: method, kind } = testOf(plan)
   const evidence = evidenceOf(plan, record)
-  if (method?.instrument !== 'number' || !evidence) return undefined
+  if (!method || !evidence) return undefined
   const degrees = unitOf(method.unit).dimension === 'temperature'
-  if (plan.kind === 'over-time' || plan.kind === 'before-after') {
+  if (kind.watches || kind.readsTwice) {
     const values = averagesByMoment(plan, record.readings).map(({ average }) => average)
     const times = momentsOf(plan).flatMap(({ time }) => (time === undefined ? [] : [time]))
     if (values.length === 0) return undefined

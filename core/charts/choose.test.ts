@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest'
+import { measuredSo } from '../../test/measuredSo'
 import { counter, emptyRecord, reading, recordOf, soakUpPlan } from '../../test/soakUp'
 import { INVESTIGATIONS } from '../../schemas/investigations'
-import { planFrom } from '../../core/lesson'
-import { FIRST_WATCH, GRAPH_KINDS, readBy, type Plan } from '../lesson'
+import { FIRST_WATCH, GRAPH_KINDS, type Plan } from '../lesson'
+import { planFrom } from '../test'
 import { chartWords, graphLoss, graphReason } from '../wording'
 import { gapDrawing, graphChoices, handGraph, resultsGraph } from '.'
 import { evidenceOf } from '../evidence'
@@ -12,13 +13,7 @@ const numbers = soakUpPlan({
   conditionsAs: 'numbers',
   conditions: ['20', '40', '60', '80', '100'].map((label, place) => ({ id: `n${place}`, label, baseline: false, leftOut: false })),
 })
-const describing = soakUpPlan({
-  kind: 'describe',
-  measures: soakUpPlan().measures.map((one) => ({
-    ...one,
-    method: { ...readBy(one.method, 'words'), words: ['dry', 'damp', 'wet'] },
-  })),
-})
+const describing = measuredSo(soakUpPlan({ kind: 'describe' }), { way: 'words', words: ['dry', 'damp', 'wet'] })
 const bent = recordOf({ n0: [10, 11, 10], n1: [26, 25, 27], n2: [37, 36, 38], n3: [43, 44, 42], n4: [45, 46, 45] }, 3)
 
 describe('the graph that fits', () => {

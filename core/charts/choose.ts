@@ -1,27 +1,14 @@
 import { trendOf } from '../evidence'
-import {
-  activeConditions,
-  conditionValue,
-  hasNamedMoments,
-  isEachChild,
-  measuredCard,
-  type GraphKind,
-  type LessonRecord,
-  type Plan,
-} from '../lesson'
+import { activeConditions, conditionValue, isEachChild, type GraphKind, type LessonRecord, type Plan } from '../lesson'
+import { hasNamedMoments, testOf, isWatched, kindOf, type GraphOfKind, type GraphOfWay } from '../test'
 
 /** Why a graph shows these results best. */
 export type GraphReason =
+  | GraphOfKind['reason']
+  | GraphOfWay['reason']
   | 'kinds'
   | 'numbers'
   | 'numbers-bend'
-  | 'over-time'
-  | 'words-over-time'
-  | 'changes'
-  | 'same-thing-twice'
-  | 'places'
-  | 'words'
-  | 'tries'
   | 'no-average'
   | 'few-numbers'
   | 'one-for-each-child'
@@ -72,16 +59,9 @@ export function graphOf(plan: Plan, record: LessonRecord): GraphKind {
 }
 
 function bestGraph(plan: Plan, record: LessonRecord): { best: GraphKind; reason: GraphReason } {
-  const instrument = measuredCard(plan)?.method.instrument
-  if (instrument === 'race' || instrument === 'balance') return { best: 'places', reason: 'places' }
-  if (instrument === 'words')
-    return watches(plan) && !hasNamedMoments(plan)
-      ? { best: 'stages', reason: 'words-over-time' }
-      : { best: 'words', reason: 'words' }
-  if (plan.kind === 'before-after')
-    return activeConditions(plan).length > 1 ? { best: 'bars', reason: 'changes' } : { best: 'pairs', reason: 'same-thing-twice' }
-  if (watches(plan)) return { best: 'lines', reason: 'over-time' }
-  if (plan.kind === 'improve') return { best: 'tries', reason: 'tries' }
+  const { way, kind } = testOf(plan)
+  const own = way.graph(isWatched(plan) && !hasNamedMoments(plan)) ?? kind.graph(plan)
+  if (own) return own
   if (isEachChild(plan) && activeConditions(plan).length === 1) return { best: 'histogram', reason: 'one-for-each-child' }
   if (!areNumbers(plan))
     return plan.average === 'none' ? { best: 'number-line', reason: 'no-average' } : { best: 'bars', reason: 'kinds' }
@@ -134,10 +114,12 @@ const OTHERS: Record<GraphKind, GraphChoice[]> = {
 }
 
 function canDraw(plan: Plan, kind: GraphKind): boolean {
+  // What has no average has no bar.
+  if (kind === 'bars' && !testOf(plan).way.ranks) return false
   if (kind === 'by-group') return plan.groups.length > 1 && !isEachChild(plan)
-  if (kind === 'histogram') return isEachChild(plan) && measuredCard(plan)?.method.instrument === 'number'
-  if (kind === 'pairs') return plan.kind === 'before-after'
-  if (kind === 'points' && plan.kind === 'before-after') return false
+  if (kind === 'histogram') return isEachChild(plan) && testOf(plan).way.isAmount
+  if (kind === 'pairs') return kindOf(plan).readsTwice
+  if (kind === 'points' && kindOf(plan).readsTwice) return false
   if (kind === 'curve') return areNumbers(plan) && activeConditions(plan).length > 2
   return true
 }
@@ -146,10 +128,6 @@ function canDraw(plan: Plan, kind: GraphKind): boolean {
 export function areNumbers(plan: Plan): boolean {
   const conditions = activeConditions(plan)
   return conditions.length > 0 && conditions.every((condition) => conditionValue(plan, condition) !== undefined)
-}
-
-function watches(plan: Plan): boolean {
-  return plan.kind === 'over-time' && plan.watch.times.length > 1
 }
 
 /** A pattern with a bend in it is said. */

@@ -1,4 +1,5 @@
-import { activeConditions, measuredCard, momentsOf, type LessonRecord, type Plan } from '../lesson'
+import { activeConditions, type LessonRecord, type Plan } from '../lesson'
+import { momentsOf, testOf } from '../test'
 import { convert } from '../quantity'
 import { currentReadings, trialResults } from '../record'
 
@@ -16,7 +17,7 @@ export type MomentDot = Omit<ResultDot, 'x'> & { moment: string }
 
 /** Every reading of a group and condition of the plan, in the plan's unit, set-aside ones too. */
 export function readingDots(plan: Plan, record: LessonRecord): MomentDot[] {
-  const unit = measuredCard(plan)?.method.unit ?? 'count'
+  const unit = testOf(plan).unit
   const groups = new Set(plan.groups.map((group) => group.id))
   const conditions = new Set(activeConditions(plan).map(({ id }) => id))
   const moments = new Set(momentsOf(plan).map(({ id }) => id))

@@ -1,5 +1,6 @@
 import { mean } from 'simple-statistics'
-import { countedPlace, momentOf, momentsOf, type LessonRecord, type Moment, type Plan } from '../lesson'
+import { type LessonRecord, type Plan } from '../lesson'
+import { countedPlace, momentOf, momentsOf, type Moment } from '../test'
 import { averagesByMoment, countedReadings, readingsByTrial, seriesOf, wholeTrials } from '../record'
 import { readingDots, type ResultDot } from './dots'
 import type { ResultMark } from './results'

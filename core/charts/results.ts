@@ -1,20 +1,7 @@
-import { averageOf, classAverages, evidenceOf, summarise, trendOf } from '../evidence'
-import {
-  activeConditions,
-  canBeNothing,
-  conditionName,
-  conditionValue,
-  countedPlace,
-  countsOf,
-  hasNamedMoments,
-  letterOf,
-  measuredCard,
-  resultUnit,
-  type GraphKind,
-  type LessonRecord,
-  type Plan,
-} from '../lesson'
-import { unitOf, type ResultUnit } from '../quantity'
+import { averageOf, classAverages, evidenceOf, summarise, trendOf, type Evidence } from '../evidence'
+import { activeConditions, conditionName, conditionValue, letterOf, type GraphKind, type LessonRecord, type Plan } from '../lesson'
+import { canBeNothing, countedPlace, countsOf, hasNamedMoments, resultUnit, testOf } from '../test'
+import { unitOf, isAmount, isWord, type ResultUnit } from '../quantity'
 import { trialResults, wordCounts } from '../record'
 import { axisFor, type Axis } from './axis'
 import { areNumbers, graphOf } from './choose'
@@ -81,13 +68,13 @@ const FROM_ZERO: GraphKind[] = ['bars', 'points', 'curve', 'tries', 'by-group']
  * @returns undefined while nothing is measured
  */
 export function resultsGraph(plan: Plan, record: LessonRecord): ResultsGraph | undefined {
-  const method = measuredCard(plan)?.method
+  const { method } = testOf(plan)
   if (!method) return undefined
   const kind = graphOf(plan, record)
   const marks = marksOf(plan, record, kind)
   const unit = unitOn(plan, kind)
   const dots = OVER_MOMENTS.includes(kind) ? momentDots(plan, record) : dotsOf(plan, record, marks, kind)
-  const ordinal = unit === 'words' || unit === 'place'
+  const ordinal = !isAmount(unit)
   // Degrees have no zero that a bar could stand on; what can be nothing stands on that, up where it is more and down where it is less.
   const standsOnZero = canBeNothing(plan) || (unitOf(unit).dimension !== 'temperature' && !ordinal)
   const withZero =
@@ -131,7 +118,7 @@ function heapsOn(marks: ResultMark[], dots: ResultDot[]): Bin[][] {
 
 /** Over the moments of a trial stand its readings; elsewhere what counts. */
 function unitOn(plan: Plan, kind: GraphKind): ResultUnit {
-  const read = measuredCard(plan)!.method.unit
+  const read = testOf(plan).unit
   if (kind === 'stages') return plan.watch.unit
   return kind === 'lines' || kind === 'pairs' || kind === 'words' ? read : resultUnit(plan)
 }
@@ -139,9 +126,9 @@ function unitOn(plan: Plan, kind: GraphKind): ResultUnit {
 const WITH_KNOWN: GraphKind[] = ['bars', 'points', 'curve', 'number-line', 'tries', 'by-group']
 
 function knownOn(plan: Plan, kind: GraphKind): number | undefined {
-  const known = measuredCard(plan)!.method.known ?? undefined
+  const known = testOf(plan).method!.known ?? undefined
   const asRead = kind === 'lines' && ['last', 'average', 'highest'].includes(countsOf(plan))
-  return asRead || (WITH_KNOWN.includes(kind) && resultUnit(plan) !== 'words') ? known : undefined
+  return asRead || (WITH_KNOWN.includes(kind) && !isWord(resultUnit(plan))) ? known : undefined
 }
 
 /** A bar of something that was not reached goes as far as anybody watched. */
@@ -152,8 +139,8 @@ function watchedFor(plan: Plan): number[] {
 function marksOf(plan: Plan, record: LessonRecord, kind: GraphKind): ResultMark[] {
   const evidence = OVER_MOMENTS.includes(kind) ? undefined : evidenceOf(plan, record)
   // Places and words have an average for telling who is ahead, and no other.
-  const ordinal = measuredCard(plan)?.method.instrument !== 'number' || countsOf(plan) === 'until'
-  const averages = evidence ? classAverages(ordinal ? { ...plan, average: 'mean' } : plan, evidence) : new Map<string, number>()
+  const ordinal = !testOf(plan).way.isAmount || countsOf(plan) === 'until'
+  const averages = averagesOn(ordinal ? { ...plan, average: 'mean' } : plan, evidence)
   const numbers = ON_NUMBERS.includes(kind) && areNumbers(plan)
   const counts = kind === 'words' ? wordCounts(plan, record.readings) : []
   return activeConditions(plan).map((condition, place) => ({
@@ -165,6 +152,15 @@ function marksOf(plan: Plan, record: LessonRecord, kind: GraphKind): ResultMark[
     average: averages.get(condition.id),
     counts: counts.find((one) => one.condition === condition.id)?.counts ?? [],
   }))
+}
+
+/** Of words without an order, what most said, where one word did. */
+function averagesOn(plan: Plan, evidence: Evidence | undefined): Map<string, number> {
+  if (evidence?.sorted)
+    return new Map(
+      evidence.sorted.said.flatMap(({ condition, most }) => (most.length === 1 ? [[condition, most[0]!] as const] : [])),
+    )
+  return evidence ? classAverages(plan, evidence) : new Map()
 }
 
 function panelOf(plan: Plan, record: LessonRecord, marks: ResultMark[], dots: ResultDot[], group: string): ResultPanel {
@@ -199,8 +195,8 @@ function acrossOf(plan: Plan, kind: GraphKind, marks: ResultMark[]): Axis | unde
 
 /** The whole scale of words or places, so that the best and the worst are seen even when nobody got there. */
 function scaleOf(plan: Plan): number[] {
-  const method = measuredCard(plan)!.method
-  return [1, method.instrument === 'words' ? method.words.length : activeConditions(plan).length].filter((value) => value > 0)
+  const { way, words } = testOf(plan)
+  return [1, way.fromWords ? words.length : activeConditions(plan).length].filter((value) => value > 0)
 }
 
 function curveOf(plan: Plan, record: LessonRecord): [number, number][] {

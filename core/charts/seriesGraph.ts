@@ -1,15 +1,6 @@
 import { classAverages, evidenceOf } from '../evidence'
-import {
-  activeConditions,
-  canBeNothing,
-  conditionValue,
-  eachSeries,
-  levelName,
-  resultUnit,
-  seriesIn,
-  type LessonRecord,
-  type Plan,
-} from '../lesson'
+import { activeConditions, conditionValue, levelName, type LessonRecord, type Plan } from '../lesson'
+import { canBeNothing, eachSeries, resultUnit, seriesIn } from '../test'
 import { unitOf, type ResultUnit } from '../quantity'
 import { axisFor, type Axis } from './axis'
 import { areNumbers } from './choose'

@@ -1,4 +1,5 @@
-import { activeConditions, firstSeries, letterOf, type Plan, type Reading } from '../lesson'
+import { activeConditions, letterOf, type Plan, type Reading } from '../lesson'
+import { firstSeries, testOf } from '../test'
 import { averageResults } from '../record'
 
 /** One bar of a picture that is as small as a stamp. */
@@ -11,7 +12,7 @@ export interface SmallBar {
 /** The averages as bars beside each other, of several series those of the first; empty until two conditions have one. */
 export function smallBars(whole: Plan, readings: Reading[]): SmallBar[] {
   const plan = firstSeries(whole)
-  const averages = averageResults(plan, readings)
+  const averages = testOf(plan).way.ranks ? averageResults(plan, readings) : {}
   const longest = Math.max(...Object.values(averages).filter(Number.isFinite).map(Math.abs), 0)
   const bars = activeConditions(plan).flatMap(({ id }) => {
     const average = averages[id]

@@ -1,13 +1,5 @@
-import {
-  activeConditions,
-  hasNamedMoments,
-  measuredCard,
-  momentsOf,
-  withMethod,
-  type LessonRecord,
-  type Plan,
-  type Reading,
-} from '../lesson'
+import { activeConditions, type LessonRecord, type Plan, type Reading } from '../lesson'
+import { hasNamedMoments, momentsOf, testOf, withMethod, isWatched } from '../test'
 import { middleValue, readingsByTrial, resultsAs, seriesOf } from '../record'
 
 /** One stretch of time in which the trials of a condition were one word, by the middle one of them. */
@@ -30,7 +22,7 @@ export interface StageBand {
  */
 export function stagesOf(plan: Plan, record: LessonRecord): StageBand[] {
   const times = [...new Set(momentsOf(plan).flatMap(({ time }) => (time === undefined ? [] : [time])))]
-  if (measuredCard(plan)?.method.instrument !== 'words' || times.length < 2) return []
+  if (!testOf(plan).way.fromWords || times.length < 2) return []
   const trials = readingsByTrial(plan, record.readings)
   return activeConditions(plan).map(({ id: condition }) => {
     const all = trials.filter(([first]) => first!.condition === condition).flatMap((own) => seriesOf(plan, own))
@@ -51,8 +43,8 @@ export function stagesOf(plan: Plan, record: LessonRecord): StageBand[] {
  * @example timesToWords(soakUpPlan(), []) // => []
  */
 export function timesToWords(plan: Plan, readings: Reading[]): { condition: string; times: (number | undefined)[] }[] {
-  const words = measuredCard(plan)?.method.words ?? []
-  if (plan.kind !== 'over-time' || plan.watch.times.length < 2 || hasNamedMoments(plan)) return []
+  const words = testOf(plan).words
+  if (!isWatched(plan) || hasNamedMoments(plan)) return []
   const byWord = words.slice(1).map((_, place) => {
     const asUntil = withMethod(plan, (method) => ({ ...method, counts: 'until', countsUntil: place + 2 }))
     return resultsAs(asUntil, readings, 'until')

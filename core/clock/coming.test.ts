@@ -1,7 +1,8 @@
 import { nextTurn } from '../arrangement'
 import { describe, expect, it } from 'vitest'
 import { soakUpPlan } from '../../test/soakUp'
-import { withKind, type Plan } from '../lesson'
+import { type Plan } from '../lesson'
+import { withKind } from '../test'
 import { comingWords, soonWords } from '../wording'
 import { comingUp, concerns, timetableOf } from '.'
 

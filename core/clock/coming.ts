@@ -1,6 +1,7 @@
 import { arrangementOf, circuitOf } from '../arrangement'
 import { withoutNoise } from '../quantity'
-import { isReadByClock, type Plan } from '../lesson'
+import { type Plan } from '../lesson'
+import { isReadByClock } from '../test'
 import { jarsOf, timetableOf, type Jar } from './fit'
 
 /** What is to be done soon while the class tests; `seconds` from now, below zero when it has just come due. */

@@ -8,7 +8,8 @@ import {
   secondsOfTrial,
   secondsOfTrials,
 } from '../arrangement'
-import { activeConditions, hasNamedMoments, measuredCard, PHASES, type Phase, type Plan } from '../lesson'
+import { activeConditions, PHASES, type Phase, type Plan } from '../lesson'
+import { hasNamedMoments, testOf } from '../test'
 import { withoutNoise } from '../quantity'
 import { readingTimetable, type Timetable } from './readingTimetable'
 
@@ -120,15 +121,15 @@ function secondsOfTest(plan: Plan, repeats: number, withWaiting = true): number 
   const { setUp, run, read, reset } = plan.clock.trial
   const rounds = roundsOf(plan)
   const all = rounds * (repeats + plan.practice)
-  if (plan.kind === 'before-after') return all * (setUp + 2 * read + reset) + run
-  if (plan.kind === 'over-time') {
+  const { kind, way } = testOf(plan)
+  if (kind.readsTwice) return all * (setUp + 2 * read + reset) + run
+  if (kind.watches) {
     if (plan.watch.unit === 'day') return rounds * repeats * (setUp + read + reset)
     if (hasNamedMoments(plan)) return all * (setUp + reset + plan.watch.named.filter(({ atHome }) => !atHome).length * read) + run
     const practice = rounds * plan.practice * (setUp + read + reset)
     return practice + rounds * repeats * (setUp + reset) + timetableOf(plan, repeats).finish * 60
   }
-  if (isBalance(plan))
-    return (repeats + plan.practice) * (setUp + weighingsFor(activeConditions(plan).length) * (run + read) + reset)
+  if (way.weighsTwo) return (repeats + plan.practice) * (setUp + weighingsFor(activeConditions(plan).length) * (run + read) + reset)
   if (arrangementOf(plan) === 'circuit') return circuitOf({ ...plan, repeats }).finish
   const instruments = withWaiting ? scarcest(plan) : undefined
   if (instruments === undefined) return secondsOfTrials(plan, all)
@@ -190,15 +191,12 @@ const READING_GRID = 0.5
 /** Trials of one group (of the class, all together) in one repeat of everything. */
 function roundsOf(plan: Plan): number {
   const conditions = conditionsEach(plan)
-  return plan.kind === 'order' ? Math.min(1, conditions) : conditions
+  return testOf(plan).kind.allAtOnce ? Math.min(1, conditions) : conditions
 }
 
 function takesTurns(plan: Plan): boolean {
-  return plan.kind !== 'before-after' && plan.kind !== 'over-time' && !isBalance(plan)
-}
-
-function isBalance(plan: Plan): boolean {
-  return plan.kind === 'order' && measuredCard(plan)?.method.instrument === 'balance'
+  const { kind, way } = testOf(plan)
+  return !kind.readsTwice && !kind.watches && !way.weighsTwo
 }
 
 function weighingsFor(things: number): number {

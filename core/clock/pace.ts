@@ -1,5 +1,6 @@
 import { arrangementOf, conditionsEach, startOfTrial } from '../arrangement'
 import type { Plan } from '../lesson'
+import { kindOf } from '../test'
 import { scarcest } from './fit'
 
 /**
@@ -9,8 +10,8 @@ import { scarcest } from './fit'
  */
 export function trialStarts(plan: Plan): number[] | undefined {
   const way = arrangementOf(plan)
-  const inTurn = plan.kind === 'fair-test' || plan.kind === 'describe'
-  if (!inTurn || (way !== 'every-group' && way !== 'share-out') || scarcest(plan) !== undefined) return undefined
+  if (!kindOf(plan).oneAfterTheOther || (way !== 'every-group' && way !== 'share-out') || scarcest(plan) !== undefined)
+    return undefined
   const each = conditionsEach(plan)
   return Array.from({ length: each * plan.repeats }, (_, place) => startOfTrial(plan, each * plan.practice + place))
 }

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { counter, reading, soakUpPlan, twoSeries } from '../../test/soakUp'
 import { drawNormal, fAbove, seededRandom } from '../chance'
-import { EMPTY_RECORD, seriesIn, withSeries, type LessonRecord, type Plan } from '../lesson'
+import { EMPTY_RECORD, type LessonRecord, type Plan } from '../lesson'
+import { seriesIn, withSeries } from '../test'
 import { acrossSentences } from '../wording'
 import { acrossSeries, type AcrossSeries } from '.'
 

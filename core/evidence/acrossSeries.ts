@@ -1,15 +1,6 @@
 import { fAbove, oncePerPair, tLeaving } from '../chance'
-import {
-  comesAgain,
-  conditionValue,
-  countsOf,
-  levelsAcross,
-  measuredCard,
-  resultMark,
-  seriesIn,
-  type LessonRecord,
-  type Plan,
-} from '../lesson'
+import { conditionValue, type LessonRecord, type Plan } from '../lesson'
+import { comesAgain, countsOf, levelsAcross, resultMark, seriesIn, testOf } from '../test'
 import { checkPlan } from '../fairness'
 import { trialResults } from '../record'
 import { fitCells } from './cells'
@@ -51,7 +42,7 @@ const SURE = 0.05
 export const acrossSeries = oncePerPair((plan: Plan, record: LessonRecord): AcrossSeries | NotAcross | undefined => {
   const series = seriesIn(plan)
   if (series.length === 0) return undefined
-  if (measuredCard(plan)?.method.instrument !== 'number' || countsOf(plan) === 'until') return { code: 'no-numbers' }
+  if (!testOf(plan).way.isAmount || countsOf(plan) === 'until') return { code: 'no-numbers' }
   const levels = levelsAcross(plan)
   const placeOf = new Map(
     levels.flatMap(({ bySeries }, level) => [...bySeries].map(([id, condition]) => [condition, { level, series: id }])),

@@ -1,4 +1,5 @@
-import { bestNumberOf, bestOf, type Plan } from '../lesson'
+import { type Plan } from '../lesson'
+import { bestNumberOf, bestOf } from '../test'
 import type { Evidence, Grade } from './grade'
 
 /**

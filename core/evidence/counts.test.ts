@@ -2,13 +2,14 @@ import { describe, expect, it } from 'vitest'
 import { reading } from '../../test/soakUp'
 import { inWords, sprouts } from '../../test/ready'
 import { resultsGraph } from '../charts'
-import { countedFor, countsOf, EMPTY_RECORD, measuredCard, withKind, withMethod, type Method, type Plan } from '../lesson'
+import { EMPTY_RECORD, type Plan } from '../lesson'
+import { countedFor, countsOf, withKind, testOf, withMethod, type ResolvedMethod } from '../test'
 import { resultsTable, trialResults } from '../record'
 import { sureSentences } from '../wording'
 import { evidenceOf } from '.'
 
 /** Jars of water with and without a lid, read on five school days. */
-function jars(change: Partial<Method> = {}, places: string[] = []): Plan {
+function jars(change: Partial<ResolvedMethod> = {}, places: string[] = []): Plan {
   const plan: Plan = {
     ...sprouts,
     repeats: 1,
@@ -26,7 +27,7 @@ const read = (plan: Plan, condition: number, group: string, values: number[], pl
       condition: plan.conditions[condition]!.id,
       moment: `t${plan.watch.times[at]}${place}`,
       value,
-      unit: measuredCard(plan)!.method.unit,
+      unit: testOf(plan).unit,
     }),
   )
 

@@ -1,7 +1,8 @@
 import { oncePerPair } from '../chance'
 import { orderKindOf, trialOrderOf } from '../arrangement'
-import { measuredCard, type LessonRecord, type Plan, type Reading } from '../lesson'
+import { type LessonRecord, type Plan, type Reading } from '../lesson'
 import { historyOf, trialResults, type TrialResult } from '../record'
+import { testOf } from '../test'
 import { evidenceOf } from './ofLesson'
 import { fitLevels, type Observation } from './model'
 
@@ -43,8 +44,7 @@ export function driftIn(results: NumberedResult[]): { slope: number; t: number }
 /** The drift of a lesson, where it is strong enough to be named. */
 export const driftOf = oncePerPair((plan: Plan, record: LessonRecord): Drift | undefined => {
   const evidence = evidenceOf(plan, record)
-  if (measuredCard(plan)?.method.instrument !== 'number' || orderKindOf(plan) === 'as-written' || !evidence?.spread)
-    return undefined
+  if (!testOf(plan).way.isAmount || orderKindOf(plan) === 'as-written' || !evidence?.spread) return undefined
   const numbered = numberedResults(plan, record.readings).filter(({ condition }) => evidence.order.includes(condition))
   const drift = driftIn(numbered)
   if (!drift || Math.abs(drift.t) <= NAMED_BEYOND) return undefined

@@ -1,5 +1,6 @@
 import { oncePerPair } from '../chance'
-import { eachMeasure, eachSeries, type LessonRecord, type Plan, type Series } from '../lesson'
+import { type LessonRecord, type Plan, type Series } from '../lesson'
+import { eachMeasure, eachSeries } from '../test'
 import type { Evidence } from './grade'
 import { evidenceOf } from './ofLesson'
 

@@ -1,5 +1,6 @@
 import { checkPlan, isSameChange, mendingOf, withFairTwin, type FairComparison, type Mending } from '../fairness'
-import { activeConditions, KIND_SHAPES, type Plan } from '../lesson'
+import { activeConditions, type Plan } from '../lesson'
+import { kindOf } from '../test'
 
 /** What of a class's conditions cannot be compared fairly with the rest. */
 export interface NotFair {
@@ -30,7 +31,7 @@ export interface Apart {
  * @returns undefined where all of them may be compared
  */
 export function unfairAmong(plan: Plan, having: string[]): NotFair | undefined {
-  const check = KIND_SHAPES[plan.kind].compares ? checkPlan(plan) : undefined
+  const check = kindOf(plan).compares ? checkPlan(plan) : undefined
   if (!check || check.fair || having.length < 2) return undefined
   const sets = check.fairAmong.map((set) => set.filter((id) => having.includes(id))).filter((set) => set.length > 1)
   const [compared = []] = sets.sort((a, b) => b.length - a.length)

@@ -7,6 +7,7 @@ import { type Model, type Observation, type PairContrast } from './model'
 import type { Neighbours, Reach } from './neighbours'
 import { rangeByLuck } from '../chance'
 import type { NotFair } from './fairly'
+import type { Sorted } from './sorting'
 
 /**
  * How sure the class can be. `nothing-yet` stands for no readings to compare, `one-condition` for a class that looked at one thing only,
@@ -78,6 +79,8 @@ export interface Evidence {
   /** Where values only say an order: each one and the next. */
   neighbours: Neighbours[]
   reach: Reach | undefined
+  /** Instead of averages and an order, where words have none. */
+  sorted: Sorted | undefined
   agreement: Agreement | undefined
   /** Changes against nothing at all, by condition. */
   fromNothing: FromNothing[]
@@ -111,6 +114,7 @@ export const NOTHING_WEIGHED: Evidence = {
   pairs: [],
   neighbours: [],
   reach: undefined,
+  sorted: undefined,
   agreement: undefined,
   fromNothing: [],
   known: undefined,

@@ -1,4 +1,5 @@
-import { countsOf, measuredCard, type Plan } from '../lesson'
+import { type Plan } from '../lesson'
+import { countsOf, testOf } from '../test'
 import type { TrialResult } from '../record'
 import { changesFromNothing, type FromNothing } from './fromNothing'
 import type { ConditionSummary, EvidenceOptions, Limit } from './grade'
@@ -23,9 +24,9 @@ export function againstKnown(
   options: EvidenceOptions,
   limits: Limit[],
 ): AgainstKnown | undefined {
-  const method = measuredCard(plan)?.method
-  if (!method || method.known === null || method.instrument !== 'number' || countsOf(plan) === 'until') return undefined
-  const { known, knownWeekly } = method
+  const { amount } = testOf(plan)
+  if (!amount || amount.known === null || countsOf(plan) === 'until') return undefined
+  const { known, knownWeekly } = amount
   const rows = changesFromNothing(
     results.map((one) => ({ ...one, value: one.value - known })),
     options,

@@ -1,5 +1,6 @@
 import { oncePerPair } from '../chance'
-import { countsOf, measuredCard, resultMark, type Plan, type Reading } from '../lesson'
+import { type Plan, type Reading } from '../lesson'
+import { countsOf, resultMark, testOf } from '../test'
 import type { LearnedWobble } from '../measuring'
 import { doubtfulReadings, trialResults } from '../record'
 import { fitCells } from './cells'
@@ -13,11 +14,10 @@ const FEWEST_FREEDOM = 5
  * @returns undefined while there are too few repeats, or values only say an order
  */
 export const learnedWobble = oncePerPair((plan: Plan, readings: Reading[]): LearnedWobble | undefined => {
-  const method = measuredCard(plan)?.method
   // What somebody should look at first says nothing of the wobble yet.
   const doubtful = new Set(doubtfulReadings(plan, readings).map(({ reading }) => reading.id))
   const results = trialResults(plan, doubtful.size === 0 ? readings : readings.filter(({ id }) => !doubtful.has(id)))
-  if (method?.instrument !== 'number' || countsOf(plan) === 'until' || results.length === 0) return undefined
+  if (!testOf(plan).way.isAmount || countsOf(plan) === 'until' || results.length === 0) return undefined
   const { cells, model, wobble, perCell, onCells } = fitCells(results, resultMark(plan))
   if (wobble === undefined || results.length - cells.length < FEWEST_FREEDOM) return undefined
   const ownVariance = model && onCells ? model.residualVariance - wobble ** 2 / perCell : 0

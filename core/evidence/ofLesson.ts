@@ -1,20 +1,18 @@
 import { oncePerPair } from '../chance'
 import { arrangementOf } from '../arrangement'
+import { activeConditions, WHOLE_CLASS, type LessonRecord, type Plan } from '../lesson'
 import {
-  activeConditions,
   canBeNothing,
   comesAgain,
   countsOf,
   forSeries,
-  measuredCard,
   momentsOf,
   resultMark,
   seriesIn,
-  WHOLE_CLASS,
-  type LessonRecord,
-  type Method,
-  type Plan,
-} from '../lesson'
+  testOf,
+  comparesWithItself,
+  type ResolvedMethod,
+} from '../test'
 import { methodTotalSd } from '../measuring'
 import { countedReadings, hasEmptyPlaces, trialResults, wholeTrials, type TrialResult } from '../record'
 import { unfairAmong } from './fairly'
@@ -24,6 +22,7 @@ import { againstKnown } from './known'
 import { learnedWobble } from './learned'
 import { weighOrder } from './ordering'
 import { pooledGrade } from './pooled'
+import { weighSorts } from './sorting'
 import { weighTimesUntil } from './timesUntil'
 
 /**
@@ -31,7 +30,7 @@ import { weighTimesUntil } from './timesUntil'
  * compared. Of several measures the first is meant, of several series the first. One thing read before and after is compared with itself: `before` and `after` stand for the conditions then.
  */
 export const evidenceOf = oncePerPair((plan: Plan, record: LessonRecord): Evidence | undefined => {
-  const method = measuredCard(plan)?.method
+  const { method } = testOf(plan)
   if (!method) return undefined
   const [first] = seriesIn(plan)
   if (first) return evidenceOf(forSeries(plan, first), record)
@@ -40,7 +39,7 @@ export const evidenceOf = oncePerPair((plan: Plan, record: LessonRecord): Eviden
   const results = resultsAsBlocks(plan, record)
   const notFair = unfairAmong(plan, [...new Set(results.map(({ condition }) => condition))])
   const compared = notFair ? results.filter(({ condition }) => notFair.compared.includes(condition)) : results
-  const evidence = weighed(plan, method, compared, options)
+  const evidence = weighed(plan, compared, options)
   return {
     ...evidence,
     ...(notFair ? unfairly(evidence, results, options, notFair) : {}),
@@ -51,10 +50,12 @@ export const evidenceOf = oncePerPair((plan: Plan, record: LessonRecord): Eviden
   }
 })
 
-function weighed(plan: Plan, { instrument }: Method, results: TrialResult[], options: EvidenceOptions): Evidence {
+function weighed(plan: Plan, results: TrialResult[], options: EvidenceOptions): Evidence {
+  const { way } = testOf(plan)
   if (countsOf(plan) === 'until') return weighTimesUntil(results, options)
-  if (instrument === 'number') return weighEvidence(results, options)
-  return weighOrder(results, instrument === 'words' ? 'words' : 'places', options)
+  if (!way.ranks) return weighSorts(results, options)
+  if (way.isAmount) return weighEvidence(results, options)
+  return weighOrder(results, way.fromWords ? 'words' : 'places', options)
 }
 
 /**
@@ -90,11 +91,7 @@ function oneApparatus(plan: Plan): boolean {
   return arrangementOf(plan) === 'together'
 }
 
-function comparesWithItself(plan: Plan): boolean {
-  return plan.kind === 'before-after' && activeConditions(plan).length === 1
-}
-
-function optionsOf(plan: Plan, { readings }: LessonRecord, method: Method): EvidenceOptions {
+function optionsOf(plan: Plan, { readings }: LessonRecord, method: ResolvedMethod): EvidenceOptions {
   return {
     resolution: resultMark(plan),
     totalSd: methodTotalSd(plan, method, learnedWobble(plan, readings)),
@@ -120,8 +117,7 @@ const FIRST_ON_CELLS = 7
  * @example judgedBefore(plan, record) // => undefined
  */
 export function judgedBefore(plan: Plan, record: LessonRecord): Grade | undefined {
-  const method = measuredCard(plan)?.method
-  if (plan.begunIn >= FIRST_ON_CELLS || method?.instrument !== 'number' || comparesWithItself(plan) || countsOf(plan) === 'until')
+  if (plan.begunIn >= FIRST_ON_CELLS || !testOf(plan).way.isAmount || comparesWithItself(plan) || countsOf(plan) === 'until')
     return undefined
   const results = resultsAsBlocks(plan, record)
   const now = evidenceOf(plan, record)?.grade

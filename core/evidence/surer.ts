@@ -1,7 +1,8 @@
 import { secondsOfTrial } from '../arrangement'
 import { fAbove, fLeaving, noncentralFAbove } from '../chance'
-import { activeConditions, measuredCard, MOST_GROUPS, MOST_TRIALS, type Plan } from '../lesson'
+import { activeConditions, MOST_GROUPS, MOST_TRIALS, type Plan } from '../lesson'
 import { methodMeasuringSd } from '../measuring'
+import { testOf } from '../test'
 import type { Evidence } from './grade'
 
 /** What would let the class be surer, and what would not. */
@@ -36,7 +37,7 @@ export function surerBy(plan: Plan, evidence: Evidence): Surer[] {
   if (friedman) return [...filling, ...moreOrders(evidence)]
   if (limits.includes('same-thing')) return [...filling, { code: 'fresh-things' }, { code: 'more-together' }]
   if (!model || !fit) return [...filling, { code: 'more-together' }]
-  const method = measuredCard(plan)?.method
+  const { method } = testOf(plan)
   const within = evidence.wobble ?? Math.sqrt(model.residualVariance * fit.perCell)
   const share = method && within > 0 ? Math.min(1, methodMeasuringSd(method) ** 2 / within ** 2) : 0
   const counted = [moreRepeats(evidence, plan), fit.onCells ? moreGroups(evidence) : undefined].filter((one) => one !== undefined)

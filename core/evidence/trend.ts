@@ -1,5 +1,6 @@
 import { fAbove, oncePerPair } from '../chance'
-import { activeConditions, conditionValue, countsOf, measuredCard, resultMark, type LessonRecord, type Plan } from '../lesson'
+import { activeConditions, conditionValue, type LessonRecord, type Plan } from '../lesson'
+import { countsOf, resultMark, testOf } from '../test'
 import { trialResults } from '../record'
 import { fitCells, type CellFit } from './cells'
 import type { Grade } from './grade'
@@ -53,9 +54,9 @@ const SHOWS_BELOW = 0.05
 
 /** The trend of a lesson; undefined where conditions are not numbers, or fewer than three of them have results. */
 export const trendOf = oncePerPair((plan: Plan, record: LessonRecord): Trend | undefined => {
-  const method = measuredCard(plan)?.method
+  const { method, way, kind } = testOf(plan)
   const evidence = evidenceOf(plan, record)
-  if (!evidence || !method || method.instrument !== 'number' || plan.kind === 'before-after') return undefined
+  if (!evidence || !method || !way.isAmount || kind.readsTwice) return undefined
   if (countsOf(plan) === 'until') return undefined
   const compared = activeConditions(plan).filter(({ id }) => !evidence.notFair || evidence.notFair.compared.includes(id))
   const numbers = new Map(compared.map((one) => [one.id, conditionValue(plan, one)]))

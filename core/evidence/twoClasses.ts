@@ -1,18 +1,13 @@
 import {
   activeConditions,
-  canBeNothing,
   changedFactor,
-  comesAgain,
   conditionName,
   conditionValue,
-  countsOf,
   keptFactors,
-  measuredCard,
-  resultMark,
-  resultUnit,
   type LessonRecord,
   type Plan,
 } from '../lesson'
+import { canBeNothing, comesAgain, countsOf, resultMark, resultUnit, testOf } from '../test'
 import { methodTotalSd } from '../measuring'
 import { convert, unitOf, withoutNoise, type ResultUnit } from '../quantity'
 import { resultsAs } from '../record'
@@ -57,8 +52,8 @@ export function compareTests(ours: Plan, theirs: Plan): TwoTests {
   const differences: TestDifference[] = []
   const names = (plan: Plan) => ({
     changed: changedFactor(plan)?.name ?? '',
-    measured: measuredCard(plan)?.name ?? '',
-    method: measuredCard(plan)?.method,
+    measured: testOf(plan).measure?.name ?? '',
+    method: testOf(plan).method,
   })
   const [us, them] = [names(ours), names(theirs)]
   const shared = sharedConditions(ours, theirs)
@@ -97,8 +92,8 @@ export interface Pooled {
  * conditions did something else in the other class is an F test of the two models apart against the one together.
  */
 export function poolClasses(us: OtherClass, them: OtherClass, { shared }: TwoTests): Pooled | undefined {
-  const method = measuredCard(us.plan)?.method
-  if (!method || method.instrument !== 'number' || countsOf(us.plan) === 'until') return undefined
+  const { amount: method } = testOf(us.plan)
+  if (!method || countsOf(us.plan) === 'until') return undefined
   const options = {
     resolution: Math.max(resultMark(us.plan), theirMark(them.plan, us.plan)),
     totalSd: methodTotalSd(us.plan, method),

@@ -1,14 +1,6 @@
 import { oncePer } from '../chance'
-import {
-  activeConditions,
-  atLevel,
-  changedFactor,
-  conditionValue,
-  seriesIn,
-  seriesOfCondition,
-  type Factor,
-  type Plan,
-} from '../lesson'
+import { activeConditions, changedFactor, conditionValue, type Factor, type Plan } from '../lesson'
+import { atLevel, seriesIn, seriesOfCondition } from '../test'
 import { checkFairness, type FairCheck, type Pair, type Setting } from './compare'
 
 export const UNKNOWN = '?'

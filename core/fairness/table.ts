@@ -1,15 +1,5 @@
-import {
-  activeConditions,
-  changedFactor,
-  keptFactors,
-  seriesFactor,
-  seriesIn,
-  withConditionInEach,
-  withLevelLabel,
-  type Condition,
-  type Factor,
-  type Plan,
-} from '../lesson'
+import { activeConditions, changedFactor, keptFactors, seriesFactor, type Condition, type Factor, type Plan } from '../lesson'
+import { seriesIn, withConditionInEach, withLevelLabel } from '../test'
 import type { FairComparison } from './compare'
 import { settingOf } from './settings'
 

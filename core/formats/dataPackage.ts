@@ -1,12 +1,8 @@
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
 import {
   conditionName,
-  countsOf,
-  eachMeasure,
   EVERY_KIND,
   letterOf,
-  measuredCard,
-  resultUnit,
   rowsOf,
   WHOLE_CLASS,
   type AnyKind,
@@ -16,6 +12,7 @@ import {
   type Plan,
   type RowKindName,
 } from '../lesson'
+import { countsOf, eachMeasure, resultUnit, testOf } from '../test'
 import { unitOf } from '../quantity'
 import { trialResults } from '../record'
 import type { LessonFile } from './lessonFile'
@@ -91,7 +88,7 @@ interface Table {
 const text = (name: string, description: string): Field => ({ name, type: 'string', description })
 
 function readingsTable(plan: Plan, { readings }: LessonRecord): Table {
-  const unit = unitOf(measuredCard(plan)?.method.unit ?? 'count').symbol
+  const unit = unitOf(testOf(plan).unit).symbol
   return {
     name: 'readings',
     title: 'Every reading, also those set aside or put right later',
@@ -150,7 +147,7 @@ function resultsOfTrials(plan: Plan, { readings }: LessonRecord): Table {
             plan.groups.find((one) => one.id === group)?.name ?? '',
             found ? conditionName(plan, found) : '',
             String(repeat),
-            measuredCard(view)?.name ?? '',
+            testOf(view).measure?.name ?? '',
             Number.isFinite(value) ? String(value) : '',
             unitOf(resultUnit(view)).symbol,
             countsOf(view),

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { reading, soakUpPlan } from '../../test/soakUp'
 import { INVESTIGATIONS } from '../../schemas/investigations'
-import { planFrom } from '../../core/lesson'
 import { importedWords, skipWords } from '../wording'
+import { planFrom } from '../test'
 import { hasHeading, matchColumns, readCsv, readImport, type ColumnMatch } from '.'
 
 const plan = soakUpPlan()

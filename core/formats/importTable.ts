@@ -1,6 +1,7 @@
-import { forMeasure, MOST_TRIALS, measuredCard, momentsOf, type Plan, type Reading } from '../lesson'
+import { MOST_TRIALS, type Plan, type Reading } from '../lesson'
+import { forMeasure, momentsOf, testOf, readEntry } from '../test'
 import { readQuantity, unitNamed, unitOf, type ReadErrorCode, type UnitCode } from '../quantity'
-import { cellKey, currentReadings, readEntry } from '../record'
+import { cellKey, currentReadings } from '../record'
 import { conditionNamed, groupNamed, hasHeading, momentNamed, unitInHeading, type ColumnMatch } from './matchColumns'
 
 export interface ImportChoices {
@@ -120,7 +121,7 @@ function readCell(
     text,
     of('unit'),
     unitInHeading(heading[column] ?? ''),
-    match.measure === null ? usual : (measuredCard(plan)?.method.unit ?? usual),
+    match.measure === null ? usual : (testOf(plan).method?.unit ?? usual),
   )
   if ('code' in value) return value
   const reason = (of('reason') ?? '').slice(0, 300)
@@ -146,8 +147,8 @@ function readNumber(
   fromHeading: UnitCode | undefined,
   usual: UnitCode,
 ): { value: number; unit: UnitCode } | { code: SkipCode; detail: string } {
-  const method = measuredCard(plan)?.method
-  if (method && method.instrument !== 'number') {
+  const { method, way } = testOf(plan)
+  if (method && !way.isAmount) {
     const entry = readEntry(plan, text)
     return entry.ok ? { value: entry.value, unit: entry.unit } : { code: 'bad-value', detail: text }
   }

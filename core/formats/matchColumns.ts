@@ -1,4 +1,5 @@
-import { conditionName, letterOf, measuredCards, momentsOf, type Plan } from '../lesson'
+import { conditionName, letterOf, type Plan } from '../lesson'
+import { measuredCards, momentsOf, resolved } from '../test'
 import { unitNamed, unitOf, type UnitCode } from '../quantity'
 
 /** What a column of a foreign table holds. A wide table has a column of results for each condition, or for each of its repeats. */
@@ -81,7 +82,7 @@ function measureInHeading(plan: Plan, heading: string): string | null | undefine
   const cards = measuredCards(plan)
   const plain = heading.toLowerCase()
   const unit = cards.length > 1 ? unitInHeading(heading) : undefined
-  const inUnit = unit ? cards.filter(({ method }) => unitOf(method.unit).dimension === unitOf(unit).dimension) : []
+  const inUnit = unit ? cards.filter(({ method }) => unitOf(resolved(method).unit).dimension === unitOf(unit).dimension) : []
   const found =
     cards.find(({ name }) => name.trim() !== '' && plain.includes(name.trim().toLowerCase())) ??
     (inUnit.length === 1 ? inUnit[0] : undefined)

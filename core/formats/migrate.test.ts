@@ -3,18 +3,18 @@ import { soakUpPlan } from '../../test/soakUp'
 import { planSchema } from '../../schemas/plan'
 import { lessonFileSchema } from '../../schemas/record'
 import { newRemark } from '../lesson'
+import { resolved } from '../test'
 import { migratePlan, openLessonFile } from '.'
 
 /** A plan as version 2 stored it: one kind of test, no pictures, remarks without an author. */
 function planOfVersion2(): Record<string, unknown> {
   const { predictAs: _predictAs, asked: _asked, watch: _watch, ...plan } = structuredClone(soakUpPlan())
   const wonder = { hook: plan.wonder.hook, noticed: [{ id: 'a', text: 'the edge is wavy', kept: false }], maybe: [], wondered: [] }
-  const measures = plan.measures.map(
-    ({ method: { words: _w, expected: _e, expectedFrom: _f, warmUp: _u, ...method }, ...measure }) => ({
-      ...measure,
-      method,
-    }),
-  )
+  const measures = plan.measures.map(({ id, name, method }) => {
+    // One list of fields served every way of reading.
+    const { way: instrument, words: _w, expected: _e, expectedFrom: _f, warmUp: _u, ...said } = resolved(method)
+    return { id, name, method: { instrument, ...said } }
+  })
   const groups = plan.groups.map(({ wondering: _wondering, ...group }) => group)
   return { ...plan, schemaVersion: 2, wonder, measures, groups }
 }
@@ -23,7 +23,10 @@ function planOfVersion2(): Record<string, unknown> {
 function planOfVersion1(): unknown {
   const { words: _words, frame: _frame, ...plan } = planOfVersion2() as ReturnType<typeof soakUpPlan> & Record<string, unknown>
   const wonder = { ...plan.wonder, noticed: [{ id: 'a', text: 'the edge is wavy' }] }
-  const measures = plan.measures.map(({ method: { atOnce: _atOnce, ...method }, ...measure }) => ({ ...measure, method }))
+  const measures = plan.measures.map(({ id, name, method }) => {
+    const { atOnce: _atOnce, ...said } = method as { atOnce?: number }
+    return { id, name, method: said }
+  })
   return { ...plan, schemaVersion: 1, wonder, measures }
 }
 

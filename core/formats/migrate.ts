@@ -126,11 +126,42 @@ const steps: Record<number, (plan: Loose) => Loose> = {
   10: (plan) => ({ ...plan, schemaVersion: 11, each: 'group' }),
   // A child's code has a key beside it.
   11: (plan) => ({ ...plan, schemaVersion: 12, groups: listInto(plan.groups, { key: '' }) }),
+  // A method has only what its way of reading knows; what was said of another way stands beside it.
+  12: (plan) => ({
+    ...plan,
+    schemaVersion: 13,
+    measures: Array.isArray(plan.measures) ? plan.measures.map(waysApart) : plan.measures,
+  }),
 }
 
 function methodsInto(measures: unknown, more: Loose): unknown {
   if (!Array.isArray(measures)) return measures
   return measures.map((measure) => into(measure, { method: into(isLoose(measure) ? measure.method : {}, more) }))
+}
+
+const OF_EVERY_WAY = [
+  ...['tool', 'trialWobble', 'expectedLow', 'expectedHigh', 'expected', 'expectedFrom'],
+  ...['counts', 'countsPlace', 'countsUntil', 'best'],
+]
+const OF_A_WAY: Record<string, string[]> = {
+  number: [
+    ...['unit', 'resolution', 'readingWobble', 'timingWobble', 'atOnce', 'warmUp', 'differenceThatMatters'],
+    ...['eachIs', 'weighsEmpty', 'empties', 'known', 'knownName', 'knownWeekly', 'bestNumber'],
+  ],
+  words: ['words', 'wordPictures'],
+}
+
+/** A measure of version 12, in which one list of fields served every way of reading. */
+function waysApart(measure: unknown): unknown {
+  if (!isLoose(measure) || !isLoose(measure.method)) return measure
+  const { instrument = 'number', ...said } = measure.method
+  const methodIn = (way: string): Loose => ({ way, ...some(said, [...OF_EVERY_WAY, ...(OF_A_WAY[way] ?? [])]) })
+  const hadWords = instrument !== 'words' && Array.isArray(said.words) && said.words.length > 0
+  return { ...measure, method: methodIn(String(instrument)), otherWays: hadWords ? [methodIn('words')] : [] }
+}
+
+function some(value: Loose, keys: string[]): Loose {
+  return Object.fromEntries(keys.filter((key) => key in value).map((key) => [key, value[key]]))
 }
 
 /** Something that is used up in every trial was a fresh one each time. */
@@ -208,7 +239,7 @@ export function migrateRows(content: Loose, from: number): Loose {
 export function migratePlan(plan: unknown, from: number): unknown {
   let current = plan
   for (let version = Math.max(1, Math.trunc(from)); version < PLAN_VERSION && isLoose(current); version += 1)
-    current = steps[version]?.(current) ?? current
+    current = steps[version]!(current)
   return current
 }
 

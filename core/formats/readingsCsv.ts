@@ -1,19 +1,7 @@
 import Papa from 'papaparse'
-import {
-  atMoment,
-  conditionName,
-  eachMeasure,
-  letterOf,
-  markOf,
-  measuredCard,
-  momentOf,
-  MOST_TRIALS,
-  withoutMark,
-  type Plan,
-  type Reading,
-} from '../lesson'
-import { readQuantity, unitNamed, unitOf, UNIT_CODES, type UnitCode } from '../quantity'
-import { readEntry } from '../record'
+import { conditionName, letterOf, MOST_TRIALS, type Plan, type Reading } from '../lesson'
+import { atMoment, eachMeasure, markOf, momentOf, withoutMark, testOf, readEntry } from '../test'
+import { readQuantity, unitNamed, unitOf, UNIT_CODES, isAmount, type UnitCode } from '../quantity'
 import { FORMULA, GUARDED } from './spreadsheet'
 
 const COLUMNS = [
@@ -74,7 +62,7 @@ export function writeReadingsCsv(plan: Plan, readings: Reading[]): string {
   const rows = readings.map((reading) => ({
     ...reading,
     moment: withoutMark(reading.moment),
-    measure: measuredCard(atMoment(plan, reading.moment))?.name ?? '',
+    measure: testOf(atMoment(plan, reading.moment)).measure?.name ?? '',
     group: groups.get(reading.group) ?? reading.group,
     condition: conditions.get(reading.condition) ?? reading.condition,
     status: superseded.has(reading.id) ? `${reading.status}, superseded` : reading.status,
@@ -139,7 +127,7 @@ function readRow(plan: Plan, row: Record<string, string>, line: number, newId: (
   if (!momentOf(plan, moment)) return bad('unknown-moment', 'moment')
   const unit = unitFrom(cell('unit'))
   if (!unit) return bad('unknown-unit', 'unit')
-  const method = measuredCard(own)?.method
+  const { method } = testOf(own)
   if (method && unitOf(method.unit).dimension !== unitOf(unit).dimension) return bad('wrong-kind-of-unit', 'unit')
   const value = readValue(own, cell('value'), unit)
   if (value === undefined) return bad('bad-value', 'value')
@@ -180,7 +168,7 @@ function readRow(plan: Plan, row: Record<string, string>, line: number, newId: (
 function measureNamed(plan: Plan, name: string): Plan | undefined {
   const views = eachMeasure(plan)
   if (name === '' || views.length === 1) return views[0]
-  return views.find((view) => same(measuredCard(view)?.name ?? '', name))
+  return views.find((view) => same(testOf(view).measure?.name ?? '', name))
 }
 
 function findStrays(readings: Reading[]): CsvProblem[] {
@@ -202,7 +190,7 @@ const LARGEST = 1e12
 const A_TIME = /^(?:19|20|21)\d\d-/
 
 function readValue(plan: Plan, text: string, unit: UnitCode): number | undefined {
-  const read = unit === 'words' || unit === 'place' ? readEntry(plan, text) : readQuantity(text, { unit })
+  const read = !isAmount(unit) ? readEntry(plan, text) : readQuantity(text, { unit })
   return read.ok && Math.abs(read.value) <= LARGEST ? read.value : undefined
 }
 

@@ -4,20 +4,8 @@ import { describe, expect, it } from 'vitest'
 import { conclusion, counter, emptyRecord, reading, soakUpPlan } from '../../test/soakUp'
 import { seededRandom } from '../chance'
 import { INVESTIGATIONS } from '../../schemas/investigations'
-import { planFrom } from '../../core/lesson'
-import {
-  AGES,
-  AVERAGE_WAYS,
-  EVERY_KIND,
-  everyMomentOf,
-  GRAPH_KINDS,
-  newMeasure,
-  withEachChild,
-  withMeasuredToo,
-  withSeries,
-  type LessonRecord,
-  type Plan,
-} from '../lesson'
+import { AGES, AVERAGE_WAYS, EVERY_KIND, GRAPH_KINDS, newMeasure, withEachChild, type LessonRecord, type Plan } from '../lesson'
+import { everyMomentOf, withMeasuredToo, withSeries, planFrom } from '../test'
 import { lessonFileSchema } from '../../schemas/record'
 import { lessonOfPackage, doubledId, openLessonFile, writeDataPackage, writeLessonFile } from '.'
 

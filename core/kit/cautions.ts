@@ -1,4 +1,5 @@
-import { activeConditions, conditionName, conditionValue, measuredCards, type Material, type Plan, type Doer } from '../lesson'
+import { activeConditions, conditionName, conditionValue, type Material, type Plan, type Doer } from '../lesson'
+import { measuredCards } from '../test'
 import { convert } from '../quantity'
 import { CAUTIONS, OTHERWISE, TELLTALE, type Caution } from './cautionNames'
 

@@ -1,4 +1,5 @@
-import { conditionName, conditionValue, keptFactors, measuredCards, type Plan } from '../lesson'
+import { conditionName, conditionValue, keptFactors, type Plan } from '../lesson'
+import { measuredCards } from '../test'
 import { convert } from '../quantity'
 import { CAUTIONS, type Caution } from './cautionNames'
 import { cautionsInWords, cautionsOf, doerOf, HOT_FROM } from './cautions'

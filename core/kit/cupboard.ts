@@ -1,6 +1,7 @@
 import { oncePer } from '../chance'
 import { dayAfter, USUAL_CALENDAR, type Calendar } from '../clock'
-import { daysOfReading, type Material, type Plan } from '../lesson'
+import { type Material, type Plan } from '../lesson'
+import { daysOfReading } from '../test'
 import { NUMBER_UNITS, withoutNoise, type KitchenRegion, type UnitCode } from '../quantity'
 import { readCount, readPrice, turnInto } from './amount'
 import { USUAL_CUSTOMS, type Customs } from './customs'

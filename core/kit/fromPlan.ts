@@ -1,4 +1,5 @@
-import { activeConditions, conditionName, measuredCards, newMaterial, type Material, type Plan } from '../lesson'
+import { activeConditions, conditionName, newMaterial, type Material, type Plan } from '../lesson'
+import { measuredCards } from '../test'
 
 /**
  * Things that the plan speaks of and the kit does not have yet: what it is measured with, and one for every condition that is a

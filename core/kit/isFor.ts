@@ -1,4 +1,5 @@
-import { atLevel, type Material, type Plan } from '../lesson'
+import { type Material, type Plan } from '../lesson'
+import { atLevel } from '../test'
 
 /**
  * Is a thing of the kit for this condition: for all, for this one, or for its level in another series.

@@ -1,5 +1,6 @@
 import { arrangementOf, circuitStations, conditionsByGroup, practiceByGroup, secondsOfBatch, trialsByGroup } from '../arrangement'
-import { activeConditions, atLevel, comesAgain, type Group, type Material, type Plan } from '../lesson'
+import { activeConditions, type Group, type Material, type Plan } from '../lesson'
+import { atLevel, comesAgain, kindOf } from '../test'
 import { withoutNoise, type UnitCode } from '../quantity'
 import { readAmount, type Amount } from './amount'
 import { NO_SCHOOL, type School } from './cupboard'
@@ -150,7 +151,7 @@ function timesOfGroup(plan: Plan, material: Material, work: Work, { id: group, s
         return atLevel(plan, material.condition!).filter((condition) => work.trials.get(group)!.has(condition)).length
       const counts = [...work.trials.get(group)!].flatMap(([condition, count]) => (chosen(condition) ? [count] : []))
       // A race runs all its conditions at once.
-      const trials = plan.kind === 'order' ? Math.max(0, ...counts) : counts.reduce((sum, count) => sum + count, 0)
+      const trials = kindOf(plan).allAtOnce ? Math.max(0, ...counts) : counts.reduce((sum, count) => sum + count, 0)
       if (material.use === 'up') return trials
       const { used, drying } = inHand(plan, material)
       return Math.min(trials, used + drying)

@@ -1,5 +1,5 @@
 import { readQuantity, unitOf, withUnit, writeShort } from '../quantity'
-import { PLAN_VERSION, type Condition, type Factor, type Group, type Measure, type Method, type Plan } from './plan'
+import { PLAN_VERSION, type Condition, type Factor, type Group, type Measure, type Plan } from './plan'
 
 const LETTERS = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ'
 
@@ -11,16 +11,6 @@ export function changedFactor(plan: Plan): Factor | undefined {
 /** The card in the Measure tray. */
 export function measuredCard(plan: Plan): Measure | undefined {
   return plan.measures.find((measure) => measure.id === plan.measured)
-}
-
-/** The plan with the method of the card in the Measure tray changed; the given plan is left as it is. */
-export function withMethod(plan: Plan, change: (method: Method) => Method): Plan {
-  return withMethodOf(plan, plan.measured, change)
-}
-
-/** The plan with the method of one of its cards changed. */
-export function withMethodOf(plan: Plan, measure: string | null, change: (method: Method) => Method): Plan {
-  return { ...plan, measures: plan.measures.map((one) => (one.id === measure ? { ...one, method: change(one.method) } : one)) }
 }
 
 /** Every other thing we could change, once something is chosen to change; what makes the series differ is not kept the same either. */
@@ -80,14 +70,6 @@ export function groupOf(plan: Plan, id: string | null): Group | undefined {
 /** The highest number that a trial has: the repeats of everybody, or more where some are done once more. */
 export function mostRepeats(plan: Plan): number {
   return Math.max(plan.repeats, ...plan.retests.map(({ repeat }) => repeat))
-}
-
-/**
- * Does the same thing come again in every trial of a condition. Where the class watches over time each trial is a jar of its own.
- * @example comesAgain({ kind: 'fair-test', things: 'same' }) // => true
- */
-export function comesAgain({ kind, things }: Pick<Plan, 'kind' | 'things'>): boolean {
-  return things === 'same' && kind !== 'over-time'
 }
 
 /** A plan that another lesson begins with: nothing that only this one's readings were about. */

@@ -1,5 +1,15 @@
 import { MOST } from './limits'
-import { PLAN_VERSION, SHAPES, type Group, type Measure, type Plan, type Remark, type Watch, type Wonder } from './plan'
+import {
+  PLAN_VERSION,
+  SHAPES,
+  type Group,
+  type Measure,
+  type NumberMethod,
+  type Plan,
+  type Remark,
+  type Watch,
+  type Wonder,
+} from './plan'
 import { type Material } from './material'
 import { type Arrangement } from './timing'
 
@@ -49,15 +59,14 @@ export function newRemark(id: string, text: string, by: string | null = null): R
 }
 
 /** A measure card with a centimetre ruler's method, to be edited. */
-export function newMeasure(id: string, name: string): Measure {
+export function newMeasure(id: string, name: string): Measure & { method: NumberMethod } {
   return {
     id,
     name,
     method: {
-      instrument: 'number',
+      way: 'number',
       tool: '',
       unit: 'cm',
-      words: [],
       resolution: 1,
       readingWobble: null,
       timingWobble: 0,
@@ -68,7 +77,6 @@ export function newMeasure(id: string, name: string): Measure {
       expected: {},
       expectedFrom: 'guess',
       warmUp: [],
-      wordPictures: {},
       differenceThatMatters: 0,
       eachIs: 'shown',
       weighsEmpty: false,
@@ -82,6 +90,7 @@ export function newMeasure(id: string, name: string): Measure {
       best: null,
       bestNumber: null,
     },
+    otherWays: [],
   }
 }
 

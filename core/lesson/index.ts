@@ -1,21 +1,4 @@
-export { bestNumberOf, bestOf } from './best'
 export { isNamed, mainWords, withoutEnding } from './mainWords'
-export type { Best } from './best'
-export {
-  canBeNothing,
-  canWeighEmpty,
-  containerKey,
-  countedFor,
-  countedPlace,
-  countedUntil,
-  countsOf,
-  emptyOf,
-  readingsInResult,
-  resultMark,
-  resultUnit,
-  watchedPlaces,
-} from './counts'
-export type { Counted } from './counts'
 export {
   AGES,
   AMONG,
@@ -26,7 +9,7 @@ export {
   EACH_IS,
   BEST,
   EXPECTED_FROM,
-  INSTRUMENTS,
+  WAYS,
   WATCH_UNITS,
   AVERAGE_WAYS,
   FRAMES,
@@ -74,13 +57,14 @@ export type {
   WhoseQuestion,
   Wonder,
   WordSet,
+  Way,
+  NumberMethod,
+  WordsMethod,
 } from './plan'
 export type { Doer, Material, OwnCaution, Preparation, PreparationKind, Substitute } from './material'
 export type { Arrangement, ArrangementWay, Clock, ExtraStation, Phase, TrialOrder } from './timing'
 export { BOARD_VIEWS, RESULTS_SHOWN, USUAL_BOARD, withBoardChange } from './board'
 export type { BoardChange, BoardState, BoardViewName } from './board'
-export { homeOf, lostWith } from './homes'
-export type { Lacks, UsedPlaces } from './homes'
 export {
   codeOf,
   hasOldCodes,
@@ -129,7 +113,6 @@ export {
   activeConditions,
   begunAnew,
   changedFactor,
-  comesAgain,
   conditionName,
   conditionValue,
   groupOf,
@@ -140,8 +123,6 @@ export {
   mostRepeats,
   numberName,
   seriesFactor,
-  withMethod,
-  withMethodOf,
 } from './cards'
 export {
   emptyPlan,
@@ -161,62 +142,5 @@ export { withCondition, withLabel } from './conditions'
 export { mergePlans, withClashAs } from './merge'
 export type { Clash, Merged } from './merge'
 export { namedPictures } from './pictures'
-export { FIRST_WORDS, KIND_SHAPES, predictionOf, predictionsFor, readBy, shapeOf, withKind } from './kinds'
-export type { KindShape } from './kinds'
-export {
-  atMoment,
-  backIntoWhole,
-  eachMeasure,
-  forMeasure,
-  markOf,
-  mayMeasureMore,
-  measuredCards,
-  MOST_MEASURED,
-  withFirstMeasured,
-  withMeasuredToo,
-  withoutMark,
-  withoutMeasured,
-} from './measures'
-export {
-  daysOfReading,
-  everyMomentOf,
-  FIRST_TIMES,
-  hasNamedMoments,
-  isReadByClock,
-  MOST_NAMED,
-  MOST_PLACES,
-  MOST_TIMES,
-  MOST_WORDS,
-  momentOf,
-  momentsOf,
-  readNames,
-  readTimes,
-  watchesOverDays,
-  withNamedMoment,
-  withNamedMoments,
-} from './moments'
-export {
-  atLevel,
-  baseConditions,
-  eachSeries,
-  firstSeries,
-  forSeries,
-  levelsAcross,
-  mayHaveSeries,
-  MOST_SERIES,
-  seriesIn,
-  seriesOfCondition,
-  withConditionInEach,
-  withLevel,
-  withLevelLabel,
-  withOneSeriesMore,
-  withoutLevel,
-  withoutSeries,
-  withSeries,
-  withSeriesName,
-} from './series'
-export type { Moment } from './moments'
-export { NO_TEACHING, planForAll, planFrom, wholePlan } from './startingPoint'
-export type { PlanForAll, PlanInShort, StartingPoint, Teaching } from './startingPoint'
 export { fittingCards, TOPICS } from './topics'
 export type { LookedFor, OnTheCard, Topic } from './topics'

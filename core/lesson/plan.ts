@@ -3,7 +3,7 @@ import type { Material, OwnCaution } from './material'
 import type { Arrangement, Clock } from './timing'
 
 /** A change of the plan's shape raises it, with a step in core/formats/migrate.ts. */
-export const PLAN_VERSION = 12
+export const PLAN_VERSION = 13
 
 /**
  * The plan is one document: stored as it is, sent as it is, saved as the lesson file. Its Joi description stands in
@@ -37,14 +37,14 @@ export interface Plan {
   measures: Measure[]
   /** The card in the Measure tray; the first one where there are several. */
   measured: string | null
-  /** What is measured on every trial besides, at most two (core/lesson/measures.ts). */
+  /** What is measured on every trial besides, at most two (core/test/measures.ts). */
   alsoMeasured: string[]
   /** The card that readings without a mark belong to, once there were several; null for the one in the tray. */
   unmarked: string | null
   conditionsAs: (typeof CONDITIONS_AS)[number]
   conditionUnit: UnitCode
   conditions: Condition[]
-  /** The second thing that differs on purpose, and its values, each with its own conditions; none for most lessons (core/lesson/series.ts). */
+  /** The second thing that differs on purpose, and its values, each with its own conditions; none for most lessons (core/test/series.ts). */
   seriesFactor: string | null
   series: Series[]
   /** When and where a trial is read, for tests that watch over time. */
@@ -98,7 +98,9 @@ export const CONDITIONS_AS = ['kinds', 'numbers'] as const
 export const AVERAGE_TO = ['mark', 'one-more'] as const
 export const WATCH_UNITS = ['min', 'day'] as const
 export const AMONG = ['group', 'class'] as const
-export const INSTRUMENTS = ['number', 'words', 'race', 'balance'] as const
+/** The ways of reading: a number with a unit, an ordered word, a word without an order, a place by finishing or by weighing two at a time. */
+export const WAYS = ['number', 'words', 'sorts', 'race', 'balance'] as const
+export type Way = (typeof WAYS)[number]
 export const EACH_IS = ['shown', 'risen', 'used'] as const
 export const COUNTED = ['last', 'change', 'loss', 'of-100', 'rate', 'total', 'average', 'highest', 'until'] as const
 export const BEST = ['most', 'least', 'nearest', 'none'] as const
@@ -233,25 +235,13 @@ export interface Measure {
   id: string
   name: string
   method: Method
+  /** How it was read in other ways before: what was said of them comes back with the way. */
+  otherWays: Method[]
 }
 
-export interface Method {
-  /** A number with a unit, a word out of an ordered list, or a place in an order: by finishing or by weighing two at a time. */
-  instrument: (typeof INSTRUMENTS)[number]
+/** How a card is read, whatever its way: what the teacher expects of it, which figure counts and what is best. */
+interface Expecting {
   tool: string
-  unit: UnitCode
-  /** Ordered words, the least first; a reading is its place in the list, 1 for the first. */
-  words: string[]
-  /** Pictures beside the words, by word; the pictures themselves are stored beside the plan. */
-  wordPictures: Record<string, string>
-  /** The smallest mark, in `unit`. */
-  resolution: number
-  /** Standard deviation of reading the mark, in `unit`; null follows the mark (core/measuring/wobble.ts) until somebody types another. */
-  readingWobble: number | null
-  /** Standard deviation of starting or stopping a clock by hand, in `unit`. */
-  timingWobble: number
-  /** How many of one event are timed at once (ten swings); timing wobble is shared among them. */
-  atOnce: number
   /** Standard deviation from one trial to the next of the same condition, in `unit`; null while nobody knows, and then it is assumed. */
   trialWobble: number | null
   /** The lowest and the highest result the teacher expects, in `unit`. */
@@ -260,6 +250,28 @@ export interface Method {
   /** Expected result of single conditions, by condition id; without one they lie evenly between the lowest and the highest. */
   expected: Record<string, number>
   expectedFrom: (typeof EXPECTED_FROM)[number]
+  /** Which figure speaks for a trial that is read several times; null while nobody was asked (core/test/counts.ts). */
+  counts: (typeof COUNTED)[number] | null
+  /** Where a trial is read in several places: the one that counts, 0 for the first; null for the first less the last. */
+  countsPlace: number | null
+  /** What it has to reach, where the time until then counts: a number in `unit`, or a word's place in the list. */
+  countsUntil: number | null
+  /** What is best; null while nobody was asked (core/test/best.ts). */
+  best: (typeof BEST)[number] | null
+}
+
+/** A number with a unit. */
+export interface NumberMethod extends Expecting {
+  way: 'number'
+  unit: UnitCode
+  /** The smallest mark, in `unit`. */
+  resolution: number
+  /** Standard deviation of reading the mark, in `unit`; null follows the mark (core/measuring/wobble.ts) until somebody types another. */
+  readingWobble: number | null
+  /** Standard deviation of starting or stopping a clock by hand, in `unit`. */
+  timingWobble: number
+  /** How many of one event are timed at once (ten swings); timing wobble is shared among them. */
+  atOnce: number
   /** Seconds by which the class stopped the clock too late, from its own stopwatch warm-up. */
   warmUp: number[]
   /** The smallest difference worth talking about, in `unit`; 0 leaves it to the instrument. */
@@ -270,22 +282,44 @@ export interface Method {
   weighsEmpty: boolean
   /** What each container weighs empty, in `unit`, by `group/condition`. */
   empties: Record<string, number>
-  /** Which figure speaks for a trial that is read several times; null while nobody was asked (core/lesson/counts.ts). */
-  counts: (typeof COUNTED)[number] | null
-  /** Where a trial is read in several places: the one that counts, 0 for the first; null for the first less the last. */
-  countsPlace: number | null
-  /** What it has to reach, where the time until then counts: a number in `unit`, or a word's place in the list. */
-  countsUntil: number | null
   /** A value known from elsewhere, in the unit of the result: a usual amount, or what a rule foretells. */
   known: number | null
   knownName: string
   /** How often a week one child does what was measured; null leaves out what a saving adds up to. */
   knownWeekly: number | null
-  /** What is best; null while nobody was asked (core/lesson/best.ts). */
-  best: (typeof BEST)[number] | null
   /** The number that the best one comes nearest to, in `unit`. */
   bestNumber: number | null
 }
+
+interface FromWords extends Expecting {
+  /** The words that can be chosen; a reading is its word's place in the list, 1 for the first. */
+  words: string[]
+  /** Pictures beside the words, by word; the pictures themselves are stored beside the plan. */
+  wordPictures: Record<string, string>
+}
+
+/** A word out of an ordered list, the least first. */
+export interface WordsMethod extends FromWords {
+  way: 'words'
+}
+
+/** A word out of a list without an order: left, right, straight on. */
+interface SortsMethod extends FromWords {
+  way: 'sorts'
+}
+
+/** A place in an order of finishing, side by side; what is expected is in seconds. */
+interface RaceMethod extends Expecting {
+  way: 'race'
+}
+
+/** A place in an order by weighing two at a time; what is expected is in grams. */
+interface BalanceMethod extends Expecting {
+  way: 'balance'
+}
+
+/** How a card is read, as it is stored: only what its way of reading knows (core/test/ways). */
+export type Method = NumberMethod | WordsMethod | SortsMethod | RaceMethod | BalanceMethod
 
 export interface Condition {
   id: string

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { counter, emptyRecord, soakUpPlan } from '../../test/soakUp'
 import { INVESTIGATIONS } from '../../schemas/investigations'
-import { planFrom } from '../../core/lesson'
-import { newMeasure, withMethod } from '../lesson'
+import { newMeasure } from '../lesson'
 import { mend, secondLook } from '../secondLook'
 import { findingWords } from '../wording'
+import { withMethod, planFrom, resolved } from '../../core/test'
 import { instrumentForCard, misfitOf, withNamedInstrument } from '.'
 
 describe('a card knows its instrument', () => {
@@ -20,7 +20,7 @@ describe('a card knows its instrument', () => {
     ['how pretty it is', undefined],
   ])('“%s” is read in %s', (name, unit) => {
     expect(instrumentForCard(name)?.unit).toBe(unit)
-    expect(withNamedInstrument(newMeasure('m', name), 'fair-test').method.unit).toBe(unit ?? 'cm')
+    expect(resolved(withNamedInstrument(newMeasure('m', name), 'fair-test').method).unit).toBe(unit ?? 'cm')
   })
 
   it('no ready investigation has a wrong one', () => {

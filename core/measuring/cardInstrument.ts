@@ -1,4 +1,5 @@
-import { KIND_SHAPES, measuredCard, type Kind, type Measure, type Method, type Plan } from '../lesson'
+import { newMeasure, type Kind, type Measure, type Plan } from '../lesson'
+import { testOf, kindOf, withMethodOn, KINDS_OF_TEST, WAYS_OF_READING, readBy } from '../test'
 import { unitOf } from '../quantity'
 import { INSTRUMENTS, withInstrument, type Instrument } from './instruments'
 
@@ -23,11 +24,22 @@ export function instrumentForCard(name: string): Instrument | undefined {
   return INSTRUMENTS.find((instrument) => instrument.code === code)
 }
 
+/**
+ * A new card of a plan of this kind: read in a way that the kind can be read in, with the instrument that its name calls for.
+ * @example newCard('order', 'm', 'how heavy it is').method.way // => 'race'
+ */
+export function newCard(kind: Kind, id: string, name: string): Measure {
+  const card = newMeasure(id, name)
+  const { ways } = KINDS_OF_TEST[kind]
+  const read = ways.includes(card.method.way) ? card : withMethodOn(card, (method) => readBy(method, ways[0]!))
+  return { ...withNamedInstrument(read, kind), otherWays: [] }
+}
+
 /** A new card with the instrument that its name calls for, where this kind of test can be read with it. */
 export function withNamedInstrument(measure: Measure, kind: Kind): Measure {
   const instrument = instrumentForCard(measure.name)
-  if (!instrument || !KIND_SHAPES[kind].instruments.includes(instrument.reads)) return measure
-  return { ...measure, method: withInstrument(measure.method, instrument) }
+  if (!instrument || !KINDS_OF_TEST[kind].ways.includes(instrument.reads)) return measure
+  return withMethodOn(measure, (method) => withInstrument(method, instrument))
 }
 
 /**
@@ -35,12 +47,11 @@ export function withNamedInstrument(measure: Measure, kind: Kind): Measure {
  * @example misfitOf(soakUpPlan()) // => undefined
  */
 export function misfitOf(plan: Plan): Instrument | undefined {
-  const measure = measuredCard(plan)
+  const { measure, way, unit } = testOf(plan)
   const wanted = measure && instrumentForCard(measure.name)
-  if (!measure || !wanted || !KIND_SHAPES[plan.kind].instruments.includes(wanted.reads)) return undefined
-  const { instrument, unit }: Method = measure.method
-  if (instrument === 'race' || instrument === 'balance') return undefined
-  const fits = wanted.reads === instrument && (instrument === 'words' || unitOf(wanted.unit).dimension === unitOf(unit).dimension)
+  if (!measure || !wanted || !kindOf(plan).ways.includes(wanted.reads)) return undefined
+  if (way.isPlace) return undefined
+  const fits = wanted.reads === way.code && unitOf(wanted.unit).dimension === unitOf(unit).dimension
   // A height may be told in words, and nobody has to weigh what can be counted.
-  return fits || (instrument === 'words' && wanted.reads === 'number') ? undefined : wanted
+  return fits || (way.fromWords && WAYS_OF_READING[wanted.reads].isAmount) ? undefined : wanted
 }

@@ -2,21 +2,22 @@ import { seededRandom } from '../chance'
 import { describe, expect, it } from 'vitest'
 import { soakUpPlan } from '../../test/soakUp'
 import { STREAMING, streamed } from '../benches'
-import { measuredCard, type Method } from '../lesson'
-import { UNIT_CODES, unitOf } from '../quantity'
+import type { Way } from '../lesson'
+import { NUMBER_UNITS, type UnitCode } from '../quantity'
+import { testOf, type ResolvedMethod } from '../test'
 import { devicesFor, expectedResultOf, pictureScale, shareOfWord, stopwatchReading } from '.'
 
-const method = (change: Partial<Method>): Method => ({ ...measuredCard(soakUpPlan())!.method, ...change })
+const read = (way: Way, unit: UnitCode = 'count') => ({ way, unit, eachIs: 'shown' as const })
+const method = (change: Partial<ResolvedMethod>): ResolvedMethod => ({ ...testOf(soakUpPlan()).method!, ...change })
 
 describe('devices', () => {
   it('fit what is measured, and there is always the pad', () => {
-    expect(devicesFor({ instrument: 'number', unit: 's' })).toEqual(['pad', 'stopwatch', 'laps', 'gate'])
-    expect(devicesFor({ instrument: 'number', unit: 'count' })).toEqual(['pad', 'counter'])
-    expect(devicesFor({ instrument: 'number', unit: 'degF' })).toContain('probe')
-    for (const unit of UNIT_CODES.filter((code) => !['order', 'words'].includes(unitOf(code).dimension)))
-      expect(devicesFor({ instrument: 'number', unit })[0]).toBe('pad')
-    expect(devicesFor({ instrument: 'words', unit: 'words' })).toEqual(['words'])
-    expect(devicesFor({ instrument: 'race', unit: 'place' })).toEqual(['pad'])
+    expect(devicesFor(read('number', 's'))).toEqual(['pad', 'stopwatch', 'laps', 'gate'])
+    expect(devicesFor(read('number', 'count'))).toEqual(['pad', 'counter'])
+    expect(devicesFor(read('number', 'degF'))).toContain('probe')
+    for (const unit of NUMBER_UNITS) expect(devicesFor(read('number', unit))[0]).toBe('pad')
+    expect(devicesFor(read('words', 'words'))).toEqual(['words'])
+    expect(devicesFor(read('race', 'place'))).toEqual(['pad'])
     expect(['dry', 'damp', 'wet'].map((word, _place, words) => shareOfWord(words, word))).toEqual([0, 0.5, 1])
   })
 

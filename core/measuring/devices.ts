@@ -1,42 +1,12 @@
-import type { Method } from '../lesson'
-import { convert, roundToMark, unitOf, withoutNoise, type Dimension } from '../quantity'
-
-/** What a number is read with at a station. The last three are stand-ins for devices that would be plugged in. */
-export type Device =
-  | 'pad'
-  | 'stopwatch'
-  | 'laps'
-  | 'counter'
-  | 'start-and-finish'
-  | 'empty-and-full'
-  | 'picture'
-  | 'words'
-  | 'probe'
-  | 'scale'
-  | 'gate'
-
-const DEVICES_OF: Partial<Record<Dimension, Device[]>> = {
-  time: ['stopwatch', 'laps', 'gate'],
-  number: ['counter'],
-  length: ['start-and-finish', 'picture'],
-  volume: ['start-and-finish', 'empty-and-full', 'picture'],
-  mass: ['empty-and-full', 'scale'],
-  temperature: ['start-and-finish', 'picture', 'probe'],
-}
+import { wayOf, type Device, type ResolvedMethod } from '../test'
+import { convert, roundToMark, unitOf, withoutNoise } from '../quantity'
 
 /**
- * The devices that give a reading of this kind, the usual one first. A place in an order that is put right is typed.
- * @example devicesFor({ instrument: 'number', unit: 's' }) // => ['pad', 'stopwatch', 'laps', 'gate']
+ * The devices that give a reading of this kind, the usual one first.
+ * @example devicesFor({ way: 'number', unit: 's', eachIs: 'shown' }) // => ['pad', 'stopwatch', 'laps', 'gate']
  */
-export function devicesFor({
-  instrument,
-  unit,
-  eachIs = 'shown',
-}: Pick<Method, 'instrument' | 'unit'> & Partial<Method>): Device[] {
-  if (instrument === 'words') return ['words']
-  // What was used or gained is two readings, and they are asked for one by one.
-  if (instrument === 'number' && eachIs !== 'shown') return ['start-and-finish', 'pad']
-  return instrument === 'number' ? ['pad', ...(DEVICES_OF[unitOf(unit).dimension] ?? [])] : ['pad']
+export function devicesFor(method: Pick<ResolvedMethod, 'way' | 'unit' | 'eachIs'>): Device[] {
+  return wayOf(method).devices(method)
 }
 
 /** What is looked at with these still stands there afterwards; an event that was timed or counted is over. */
@@ -53,14 +23,18 @@ export function shareOfWord(words: string[], word: string): number {
  */
 export function stopwatchReading(
   milliseconds: number,
-  { unit, resolution, atOnce }: Pick<Method, 'unit' | 'resolution' | 'atOnce'>,
+  { unit, resolution, atOnce }: Pick<ResolvedMethod, 'unit' | 'resolution' | 'atOnce'>,
 ) {
   const inUnit = convert(milliseconds / 1000 / Math.max(1, atOnce), 's', unit) ?? milliseconds / 1000
   return roundToMark(inUnit, resolution)
 }
 
 /** From where to where a picture of a scale goes, in the plan's unit, so that every result the teacher expects is well inside. */
-export function pictureScale({ unit, resolution, expectedLow, expectedHigh }: Method): { low: number; high: number; step: number } {
+export function pictureScale({ unit, resolution, expectedLow, expectedHigh }: ResolvedMethod): {
+  low: number
+  high: number
+  step: number
+} {
   const temperature = unitOf(unit).dimension === 'temperature'
   const usual = temperature ? { low: 0, high: 100 } : { low: 0, high: resolution * USUAL_MARKS }
   const low = temperature ? Math.min(usual.low, expectedLow ?? 0) : 0

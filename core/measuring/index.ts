@@ -1,5 +1,5 @@
 export { chanceBestIsBest, chanceRightOrder, repeatsNeeded } from './chances'
-export { instrumentForCard, misfitOf, withNamedInstrument } from './cardInstrument'
+export { instrumentForCard, misfitOf, withNamedInstrument, newCard } from './cardInstrument'
 export { chanceOfClear } from './clear'
 export {
   chancesByRepeats,
@@ -16,7 +16,6 @@ export {
 } from './planned'
 export type { ChanceOfRepeats, Design, ExpectedFigures, Outlook } from './planned'
 export { devicesFor, LOOKED_AT, shareOfWord, pictureScale, stopwatchReading } from './devices'
-export type { Device } from './devices'
 export { chancesByRaces } from './races'
 export { FEWEST_WARM_UPS, timingWobbleOf, warmUpSignals, withTiming, withWarmUp } from './warmUp'
 export type { Signal } from './warmUp'

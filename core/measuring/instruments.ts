@@ -1,11 +1,12 @@
-import { KIND_SHAPES, readBy, type Kind, type Method } from '../lesson'
+import { type Kind, type Way } from '../lesson'
+import { readBy, KINDS_OF_TEST, WAYS_OF_READING, type ResolvedMethod } from '../test'
 import { convert, unitOf, withoutNoise, type UnitCode } from '../quantity'
 import { measuringSd, readingSdOf } from './wobble'
 
 export interface Instrument {
   code: string
   /** How a reading is taken; most give a number. */
-  reads: Method['instrument']
+  reads: Way
   tool: string
   unit: UnitCode
   /** The smallest mark, in `unit`. */
@@ -50,6 +51,7 @@ export const INSTRUMENTS: Instrument[] = [
   marked('force-meter', 'force meter', 'N', 0.1),
   { code: 'counter', reads: 'number', tool: 'counting', unit: 'count', resolution: 1, readingWobble: null, timingWobble: 0 },
   { code: 'words', reads: 'words', tool: '', unit: 'words', resolution: 1, readingWobble: 0, timingWobble: 0 },
+  { code: 'sorts', reads: 'sorts', tool: '', unit: 'sorts', resolution: 1, readingWobble: 0, timingWobble: 0 },
   {
     code: 'race',
     reads: 'race',
@@ -64,7 +66,7 @@ export const INSTRUMENTS: Instrument[] = [
 
 /** The instruments that a kind of test can be read with. */
 export function instrumentsFor(kind: Kind): Instrument[] {
-  return INSTRUMENTS.filter(({ reads }) => KIND_SHAPES[kind].instruments.includes(reads))
+  return INSTRUMENTS.filter(({ reads }) => KINDS_OF_TEST[kind].ways.includes(reads))
 }
 
 /**
@@ -72,16 +74,15 @@ export function instrumentsFor(kind: Kind): Instrument[] {
  * forgotten where they do not.
  * @example withInstrument({ ...plan.measures[0]!.method, unit: 'cm' }, instrumentsFor('fair-test')[0]!).unit // => 'mm'
  */
-export function withInstrument(method: Method, instrument: Instrument): Method {
+export function withInstrument(method: ResolvedMethod, instrument: Instrument): ResolvedMethod {
   const { tool, unit, resolution, readingWobble, timingWobble } = instrument
-  if (instrument.reads !== 'number') return { ...readBy(method, instrument.reads), tool }
+  if (!WAYS_OF_READING[instrument.reads].isAmount) return { ...readBy(method, instrument.reads), tool }
   const forgets = unitOf(unit).dimension !== unitOf(method.unit).dimension
   // A wobble is a distance: degrees of two scales differ by their size and not by their zero.
   const turned = (value: number) => (forgets ? 0 : withoutNoise((value * unitOf(method.unit).size) / unitOf(unit).size))
   const expected = (value: number | null) => (value === null ? null : (convert(value, method.unit, unit) ?? null))
   return {
-    ...method,
-    instrument: 'number',
+    ...readBy(method, instrument.reads),
     tool,
     unit,
     resolution,
@@ -101,13 +102,13 @@ export function withInstrument(method: Method, instrument: Instrument): Method {
 }
 
 /** Instruments for the same kind of quantity that wobble less than the method does now, the steadiest first. */
-export function steadierInstruments(method: Method): Instrument[] {
-  const sdOf = (one: Pick<Method, 'unit' | 'resolution' | 'readingWobble' | 'timingWobble'>) => {
+export function steadierInstruments(method: ResolvedMethod): Instrument[] {
+  const sdOf = (one: Pick<ResolvedMethod, 'unit' | 'resolution' | 'readingWobble' | 'timingWobble'>) => {
     const readingSd = readingSdOf({ ...method, ...one })
     return measuringSd({ resolution: one.resolution, readingSd, timingSd: one.timingWobble }) * unitOf(one.unit).size
   }
   const same = INSTRUMENTS.filter(
-    ({ unit, reads }) => reads === 'number' && unitOf(unit).dimension === unitOf(method.unit).dimension,
+    ({ unit, reads }) => reads === method.way && unitOf(unit).dimension === unitOf(method.unit).dimension,
   )
   return same.filter((one) => sdOf(one) < sdOf(method) * (1 - 1e-9)).sort((a, b) => sdOf(a) - sdOf(b))
 }

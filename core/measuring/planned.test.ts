@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { measuredSo } from '../../test/measuredSo'
 import { soakUpPlan } from '../../test/soakUp'
-import { measuredCard, type Method, type Plan } from '../lesson'
+import { type Plan } from '../lesson'
 import golden from '../../test/golden/chanceOfClear.json'
 import { expectClose } from '../../test/close'
 import {
@@ -15,11 +16,9 @@ import {
   trialSdOf,
 } from '.'
 import { neededWords } from '../wording'
+import { testOf, type ResolvedMethod } from '../test'
 
-const withMethod = (change: Partial<Method>, plan: Plan = soakUpPlan()): Plan => ({
-  ...plan,
-  measures: plan.measures.map((measure) => ({ ...measure, method: { ...measure.method, ...change } })),
-})
+const withMethod = (change: Partial<ResolvedMethod>, plan: Plan = soakUpPlan()): Plan => measuredSo(plan, change)
 
 describe('outlookOf', () => {
   it('spreads the expected results evenly and adds the wobbles in squares', () => {
@@ -108,7 +107,7 @@ describe('the chance of coming out clear', () => {
 })
 
 describe('a wobble that nobody typed', () => {
-  const { method } = soakUpPlan().measures[0]!
+  const method = testOf(soakUpPlan()).method!
   it('follows the mark, and a count by how far it goes', () => {
     expect(readingSdOf({ ...method, readingWobble: null, resolution: 4 })).toBe(2)
     expect(readingSdOf({ ...method, readingWobble: 0.3, resolution: 4 })).toBe(0.3)
@@ -167,5 +166,5 @@ describe('the chances', () => {
 it('measuringSd is smaller the finer the marks and the steadier the hand', () => {
   expect(measuringSd({ resolution: 1, readingSd: 1, timingSd: 0 })).toBeCloseTo(1.0408, 4)
   expect(measuringSd({ resolution: 0, readingSd: 0, timingSd: 0.15 })).toBe(0.15)
-  expect(measuredCard(soakUpPlan())!.method.resolution).toBe(1)
+  expect(testOf(soakUpPlan()).resolution).toBe(1)
 })

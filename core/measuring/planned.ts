@@ -1,16 +1,17 @@
 import { arrangementOf, conditionsByGroup } from '../arrangement'
+import { activeConditions, type Plan } from '../lesson'
 import {
-  activeConditions,
   comesAgain,
   countsOf,
   firstSeries,
-  measuredCard,
   readingsInResult,
   resultMark,
   resultUnit,
-  type Method,
-  type Plan,
-} from '../lesson'
+  testOf,
+  wayOf,
+  comparesWithItself,
+  type ResolvedMethod,
+} from '../test'
 import type { ResultUnit } from '../quantity'
 import { chanceBestIsBest, chanceRightOrder } from './chances'
 import { chanceOfClear } from './clear'
@@ -64,8 +65,8 @@ export function ownOf(plan: Plan, total: number, learned?: LearnedWobble): numbe
 }
 
 /** Measuring wobble of one reading by this method. Side by side nobody's hand is on a clock: only the eye is left. */
-export function methodMeasuringSd(method: Method): number {
-  if (method.instrument === 'race') return EYE_WOBBLE
+export function methodMeasuringSd(method: ResolvedMethod): number {
+  if (wayOf(method).sideBySide) return EYE_WOBBLE
   return measuringSd({
     resolution: method.resolution,
     readingSd: readingSdOf(method),
@@ -74,12 +75,12 @@ export function methodMeasuringSd(method: Method): number {
 }
 
 /** Measuring wobble of one result: what changed, or was used, is read twice, and a time until something is known to a step of watching. */
-export function resultMeasuringSd(plan: Plan, method: Method): number {
+export function resultMeasuringSd(plan: Plan, method: ResolvedMethod): number {
   const counted = countsOf(plan)
   if (counted === 'until') return resultMark(plan) / Math.sqrt(12)
   // How big a share of the contents one mark is, nobody knows before.
   if (counted === 'of-100') return 0
-  const withItself = plan.kind === 'before-after' && activeConditions(plan).length === 1
+  const withItself = comparesWithItself(plan)
   return methodMeasuringSd(method) * (withItself ? 1 : Math.sqrt(readingsInResult(plan, method)))
 }
 
@@ -87,15 +88,14 @@ export function resultMeasuringSd(plan: Plan, method: Method): number {
  * All the wobble that is expected in one result.
  * @param learned what the class's own readings show of it, where there are enough
  */
-export function methodTotalSd(plan: Plan, method: Method, learned?: LearnedWobble): number {
+export function methodTotalSd(plan: Plan, method: ResolvedMethod, learned?: LearnedWobble): number {
   const measuring = resultMeasuringSd(plan, method)
   return totalSd(trialSdOf(method, measuring, learned).sd, measuring)
 }
 
 /** The unit in which results are expected: finishing times behind a race, masses behind a balance. */
 export function expectedUnit(plan: Plan): ResultUnit {
-  const instrument = measuredCard(plan)?.method.instrument
-  return instrument === 'race' ? 's' : instrument === 'balance' ? 'g' : resultUnit(plan)
+  return testOf(plan).way.expectedUnit ?? resultUnit(plan)
 }
 
 /**
@@ -116,7 +116,7 @@ export function outlookOf(whole: Plan, learned?: LearnedWobble): Outlook | undef
     means,
     total,
     own: ownOf(plan, total, learned),
-    byPlaces: method.instrument !== 'number',
+    byPlaces: !wayOf(method).isAmount,
     shares: sharesOf(plan, means.length),
     sameThing: comesAgain(plan),
   }
@@ -211,24 +211,24 @@ function sharesOf(plan: Plan, conditions: number): number[][] {
 
 /** What the teacher expects of one condition, in the unit results are expected in; undefined where nobody said. */
 export function expectedResultOf(plan: Plan, condition: string): number | undefined {
-  const method = measuredCard(plan)?.method
+  const { method } = testOf(plan)
   const place = activeConditions(plan).findIndex(({ id }) => id === condition)
   return method && (expectedResults(plan, method)?.[place] ?? method.expectedLow ?? undefined)
 }
 
-function expectedOf(plan: Plan): { method: Method; means: number[] } | undefined {
-  const method = measuredCard(plan)?.method
-  if (!method || method.instrument === 'words' || plan.groups.length === 0) return undefined
+function expectedOf(plan: Plan): { method: ResolvedMethod; means: number[] } | undefined {
+  const { method } = testOf(plan)
+  if (!method || wayOf(method).fromWords || plan.groups.length === 0) return undefined
   const means = expectedResults(plan, method)
   return !means || closestOf(means) <= 0 ? undefined : { method, means }
 }
 
 /** Expected result of every condition, in the plan's order; one thing before and after counts as two. */
-function expectedResults(plan: Plan, method: Method): number[] | undefined {
+function expectedResults(plan: Plan, method: ResolvedMethod): number[] | undefined {
   const conditions = activeConditions(plan)
   const single = conditions.map(({ id }) => method.expected[id])
   if (conditions.length > 1 && single.every((value) => value !== undefined)) return single as number[]
-  const count = plan.kind === 'before-after' && conditions.length === 1 ? 2 : conditions.length
+  const count = comparesWithItself(plan) ? 2 : conditions.length
   const { expectedLow: low, expectedHigh: high } = method
   if (count < 2 || low === null || high === null || high <= low) return undefined
   const step = (high - low) / (count - 1)
@@ -251,7 +251,11 @@ export interface ExpectedFigures {
  * The method with expected results that somebody measured or simulated, instead of a guess. What the measuring itself wobbles is
  * taken out of the measured wobble, in squares, and the rest is the trial-to-trial wobble.
  */
-export function withExpected(method: Method, figures: ExpectedFigures, from: Method['expectedFrom']): Method {
+export function withExpected(
+  method: ResolvedMethod,
+  figures: ExpectedFigures,
+  from: ResolvedMethod['expectedFrom'],
+): ResolvedMethod {
   const values = Object.values(figures.expected)
   if (values.length === 0) return method
   const own = figures.sd === undefined ? undefined : Math.sqrt(Math.max(0, figures.sd ** 2 - methodMeasuringSd(method) ** 2))

@@ -1,5 +1,6 @@
 import { drawNormal, seededRandom, tLeaving } from '../chance'
-import { activeConditions, measuredCard, resultMark, type Plan } from '../lesson'
+import { activeConditions, type Plan } from '../lesson'
+import { resultMark, testOf, comparesWithItself } from '../test'
 import { arrangementOf, conditionsByGroup } from '../arrangement'
 import { methodTotalSd, ownOf } from './planned'
 import type { LearnedWobble } from './wobble'
@@ -53,8 +54,8 @@ function chiSquared(df: number, random: () => number): number {
  * @example expectsTheSame(soakUpPlan()) // => false
  */
 export function expectsTheSame(plan: Plan): boolean {
-  const method = measuredCard(plan)?.method
-  if (method?.instrument !== 'number' || method.expectedLow === null) return false
+  const { amount: method } = testOf(plan)
+  if (!method || method.expectedLow === null) return false
   const single = activeConditions(plan).flatMap(({ id }) => method.expected[id] ?? [])
   return method.expectedLow === method.expectedHigh && single.every((value) => value === method.expectedLow)
 }
@@ -65,11 +66,10 @@ export function expectsTheSame(plan: Plan): boolean {
  * @example chanceOfSameNow(soakUpPlan()) // => undefined
  */
 export function chanceOfSameNow(plan: Plan, learned?: LearnedWobble): number | undefined {
-  const method = measuredCard(plan)?.method
+  const { amount: method } = testOf(plan)
   const active = activeConditions(plan).length
-  if (method?.instrument !== 'number' || method.differenceThatMatters <= 0 || active === 0 || plan.groups.length === 0)
-    return undefined
-  const withItself = plan.kind === 'before-after' && active === 1
+  if (!method || method.differenceThatMatters <= 0 || active === 0 || plan.groups.length === 0) return undefined
+  const withItself = comparesWithItself(plan)
   if (active < 2 && !withItself) return undefined
   const sd = methodTotalSd(plan, method, learned) / (withItself ? Math.SQRT2 : 1)
   const cells = [...conditionsByGroup(plan).values()].reduce((sum, conditions) => sum + conditions.length, 0)

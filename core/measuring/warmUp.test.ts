@@ -2,9 +2,9 @@ import { seededRandom } from '../chance'
 import { describe, expect, it } from 'vitest'
 import { counter, soakUpPlan } from '../../test/soakUp'
 import { INVESTIGATIONS } from '../../schemas/investigations'
-import { planFrom } from '../../core/lesson'
 import { benchFigures, hasBench } from '../benches'
-import { measuredCard, type Plan } from '../lesson'
+import { type Plan } from '../lesson'
+import { testOf, planFrom } from '../../core/test'
 import {
   applyWay,
   chancesByRaces,
@@ -19,7 +19,7 @@ import {
 } from '.'
 
 const bounce = (measured: string): Plan => ({ ...planFrom(INVESTIGATIONS['bounce-back']!, 'Puffin', 26, counter('g')), measured })
-const methodOf = (plan: Plan) => measuredCard(plan)!.method
+const methodOf = (plan: Plan) => testOf(plan).method!
 
 describe('the stopwatch warm-up', () => {
   it('measures how unevenly children press, not how late', () => {
@@ -81,7 +81,7 @@ describe('a bounce timed by hand', () => {
       ways.find(({ code }) => code === 'order-instead')!,
       counter('g'),
     )
-    expect([race.kind, methodOf(race).instrument, methodOf(race).expectedHigh]).toEqual(['order', 'race', 1.23])
+    expect([race.kind, methodOf(race).way, methodOf(race).expectedHigh]).toEqual(['order', 'race', 1.23])
   })
 })
 

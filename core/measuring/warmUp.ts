@@ -1,6 +1,6 @@
 import { sampleStandardDeviation } from 'simple-statistics'
-import type { Method } from '../lesson'
 import { convert, withoutNoise } from '../quantity'
+import type { ResolvedMethod } from '../test'
 
 /** Fewer timings say nothing about a wobble. */
 export const FEWEST_WARM_UPS = 5
@@ -38,7 +38,7 @@ export function withTiming(errors: number[], timed: number, passed: number): num
 }
 
 /** The method with the class's warm-up; its timing wobble replaces the assumed one as soon as there are five timings. */
-export function withWarmUp(method: Method, errors: number[]): Method {
+export function withWarmUp(method: ResolvedMethod, errors: number[]): ResolvedMethod {
   const wobble = timingWobbleOf(errors)
   const inUnit = wobble === undefined ? undefined : convert(wobble, 's', method.unit)
   if (inUnit === undefined) return { ...method, warmUp: errors }

@@ -1,16 +1,17 @@
 import { describe, expect, it } from 'vitest'
+import { measuredSo } from '../../test/measuredSo'
 import { counter, soakUpPlan } from '../../test/soakUp'
 import { fitOf } from '../clock'
-import { measuredCard, type Method, type Plan } from '../lesson'
+import { type Plan } from '../lesson'
+import { testOf, type ResolvedMethod } from '../test'
 import { applyWay, chanceOfClear, INSTRUMENTS, outlookOf, waysToSee, withInstrument, type Way } from '.'
 
 const heights = ['20', '30', '40', '50'].map((label, place) => ({ id: `n${place}`, label, baseline: false, leftOut: false }))
 
 /** Swing time: four string lengths, one swing timed by hand. */
-function swings(change: Partial<Method> = {}): Plan {
+function swings(change: Partial<ResolvedMethod> = {}): Plan {
   const plan = soakUpPlan({ conditionsAs: 'numbers', conditionUnit: 'cm', conditions: heights })
-  const method: Method = {
-    ...plan.measures[0]!.method,
+  return measuredSo(plan, {
     tool: 'stopwatch',
     unit: 's',
     resolution: 0.01,
@@ -20,8 +21,7 @@ function swings(change: Partial<Method> = {}): Plan {
     expectedLow: 0.9,
     expectedHigh: 1,
     ...change,
-  }
-  return { ...plan, measures: [{ ...plan.measures[0]!, method }] }
+  })
 }
 
 const taken = (plan: Plan, way: Way) => applyWay(plan, way, counter('new'))
@@ -48,7 +48,7 @@ describe('waysToSee', () => {
   it('times as many at once as are needed and no more; the hand’s wobble is shared among them', () => {
     const way = waysToSee(swings()).find(({ code }) => code === 'more-at-once')!
     const after = taken(swings(), way)
-    expect(measuredCard(after)!.method.atOnce).toBe(2)
+    expect(testOf(after).method!.atOnce).toBe(2)
     const { means, shares } = outlookOf(after)!
     const shared = Math.sqrt(0.01 ** 2 / 12 + (0.15 / 2) ** 2 + 0.02 ** 2)
     const ask = { means, shares, repeats: 3, sd: shared, own: 0, sameThing: false }
@@ -73,7 +73,7 @@ describe('waysToSee', () => {
     const way = waysToSee(swings()).find(({ code }) => code === 'bigger-steps')!
     const after = taken(swings(), way)
     expect(after.conditions.map(({ label }) => label)).toEqual(['20', '40', '60', '80'])
-    expect(measuredCard(after)!.method.expectedHigh).toBeCloseTo(1.1, 9)
+    expect(testOf(after).method!.expectedHigh).toBeCloseTo(1.1, 9)
   })
 
   it('offers a steadier instrument for the same kind of quantity', () => {
@@ -88,20 +88,20 @@ describe('waysToSee', () => {
       expectedHigh: 2.4,
     })
     const way = waysToSee(coarse).find(({ code }) => code === 'steadier-instrument')!
-    const method = measuredCard(taken(coarse, way))!.method
+    const method = testOf(taken(coarse, way)).method!
     expect(method).toMatchObject({ tool: 'ruler', unit: 'mm', expectedLow: 20, expectedHigh: 24, trialWobble: 0.5 })
   })
 
   it('offers no bigger steps for kinds, and says nothing where nothing helps', () => {
     const plan = soakUpPlan()
-    const hopeless = { ...plan, measures: [{ ...plan.measures[0]!, method: { ...plan.measures[0]!.method, trialWobble: 500 } }] }
+    const hopeless = measuredSo(plan, { trialWobble: 500 })
     expect(waysToSee(hopeless)).toEqual([])
   })
 })
 
 it('withInstrument forgets what was expected in a quantity of another kind', () => {
   const scale = INSTRUMENTS.find(({ code }) => code === 'scale')!
-  expect(withInstrument(swings().measures[0]!.method, scale)).toMatchObject({
+  expect(withInstrument(testOf(swings()).method!, scale)).toMatchObject({
     unit: 'g',
     expectedLow: null,
     expectedHigh: null,

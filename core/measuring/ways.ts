@@ -1,19 +1,6 @@
 import { fitOf } from '../clock'
-import {
-  activeConditions,
-  atLevel,
-  comesAgain,
-  conditionValue,
-  firstSeries,
-  measuredCard,
-  MOST_GROUPS,
-  readBy,
-  seriesIn,
-  withGroups,
-  withMethod,
-  type Method,
-  type Plan,
-} from '../lesson'
+import { activeConditions, conditionValue, MOST_GROUPS, withGroups, type Plan } from '../lesson'
+import { atLevel, comesAgain, firstSeries, readBy, seriesIn, testOf, withMethod, wayOf, type ResolvedMethod } from '../test'
 import { convert, unitOf, withoutNoise, writeShort } from '../quantity'
 import { INSTRUMENTS, steadierInstruments, withInstrument } from './instruments'
 import { chanceNow, outlookOf, WANTED_CHANCE } from './planned'
@@ -78,7 +65,7 @@ export function applyWay(plan: Plan, way: Change, newId: () => string): Plan {
     case 'more-repeats':
       return { ...plan, repeats: way.repeats }
     case 'more-at-once': {
-      const longer = way.atOnce / (measuredCard(plan)?.method.atOnce ?? 1)
+      const longer = way.atOnce / (testOf(plan).method?.atOnce ?? 1)
       const trial = { ...plan.clock.trial, run: withoutNoise(plan.clock.trial.run * longer) }
       return withMethod({ ...plan, clock: { ...plan.clock, trial } }, (method) => ({ ...method, atOnce: way.atOnce }))
     }
@@ -120,7 +107,7 @@ export function applyWay(plan: Plan, way: Change, newId: () => string): Plan {
   }
 }
 
-function inSeconds({ unit, atOnce }: Method, value: number): number {
+function inSeconds({ unit, atOnce }: ResolvedMethod, value: number): number {
   return withoutNoise((convert(value, unit, 's') ?? value) / atOnce)
 }
 
@@ -151,19 +138,19 @@ function works({ chance }: Way): boolean {
 
 /** Timing ten swings instead of one: the hand is late only twice, and the run is ten times as long. */
 function atOnceChanges(plan: Plan): Change[] {
-  const method = measuredCard(plan)?.method
+  const { method } = testOf(plan)
   if (!method || unitOf(method.unit).dimension !== 'time' || method.timingWobble === 0) return []
   return AT_ONCE.filter((atOnce) => atOnce > method.atOnce).map((atOnce) => ({ code: 'more-at-once', atOnce }))
 }
 
 function instrumentChanges(plan: Plan): Change[] {
-  const method = measuredCard(plan)?.method
+  const { method } = testOf(plan)
   return method ? steadierInstruments(method).map(({ code }) => ({ code: 'steadier-instrument', instrument: code })) : []
 }
 
 /** Another card that was written for measuring, such as the distance instead of the time; the best one only. */
 function measureChanges(plan: Plan): Change[] {
-  const others = plan.measures.filter(({ id, method }) => id !== plan.measured && method.instrument === 'number')
+  const others = plan.measures.filter(({ id, method }) => id !== plan.measured && wayOf(method).isAmount)
   return others
     .map(({ id }) => ({ code: 'other-measure', measure: id }) as const)
     .sort((a, b) => (chanceNow(applyWay(plan, b, weighedId)) ?? 0) - (chanceNow(applyWay(plan, a, weighedId)) ?? 0))
@@ -171,9 +158,9 @@ function measureChanges(plan: Plan): Change[] {
 
 /** Side by side from one signal: nobody has to time anything, one only sees who is first. */
 function orderChange(plan: Plan): Change[] {
-  const method = measuredCard(plan)?.method
-  const timed = method?.instrument === 'number' && unitOf(method.unit).dimension === 'time'
-  return timed && plan.kind === 'fair-test' && seriesIn(plan).length === 0 ? [{ code: 'order-instead' }] : []
+  const { amount, kind } = testOf(plan)
+  const timed = amount !== undefined && unitOf(amount.unit).dimension === 'time'
+  return timed && kind.changesOne && seriesIn(plan).length === 0 ? [{ code: 'order-instead' }] : []
 }
 
 /** The numbers spread wider from the lowest one on. */

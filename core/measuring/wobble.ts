@@ -1,5 +1,5 @@
-import type { Method } from '../lesson'
 import { unitOf } from '../quantity'
+import type { ResolvedMethod } from '../test'
 
 export interface Wobble {
   /** The smallest mark. */
@@ -43,9 +43,8 @@ const ASSUMED_SHARE = 0.08
  * up to 30, and 2 % of it above.
  * @example readingSdOf({ ...newMeasure('m', 'height').method, resolution: 2 }) // => 1
  */
-export function readingSdOf(method: Method): number {
+export function readingSdOf(method: ResolvedMethod): number {
   if (method.readingWobble !== null) return method.readingWobble
-  if (method.instrument !== 'number') return 0
   if (unitOf(method.unit).dimension !== 'number') return method.resolution * HALF_A_MARK
   const count = middleExpected(method) ?? 0
   return count > COUNTED_SURELY ? count * MISCOUNTED : 0
@@ -60,7 +59,7 @@ export type WobbleSource = 'assumed' | 'said' | 'record'
  * @param measuring what measuring alone makes of it, taken out of what the record shows
  */
 export function trialSdOf(
-  method: Method,
+  method: ResolvedMethod,
   measuring: number,
   learned: LearnedWobble | undefined,
 ): { sd: number; from: WobbleSource } {
@@ -70,7 +69,7 @@ export function trialSdOf(
 }
 
 /** The middle of the lowest and the highest result that the teacher expects. */
-function middleExpected({ expectedLow, expectedHigh }: Method): number | undefined {
+function middleExpected({ expectedLow, expectedHigh }: ResolvedMethod): number | undefined {
   const known = [expectedLow, expectedHigh].filter((value) => value !== null)
   return known.length === 0 ? undefined : known.reduce((sum, value) => sum + value, 0) / known.length
 }

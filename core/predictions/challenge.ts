@@ -3,14 +3,13 @@ import { everyTable, foretell, trendOf, type Foretold } from '../evidence'
 import {
   conditionName,
   conditionValue,
-  measuredCard,
-  momentsOf,
   type Condition,
   type LessonRecord,
   type Plan,
   type Prediction,
   type Reading,
 } from '../lesson'
+import { momentsOf, testOf } from '../test'
 import { convert } from '../quantity'
 import { currentReadings } from '../record'
 
@@ -81,7 +80,7 @@ export function seenBy(plan: Plan, readings: Reading[], group: string): Reading 
  */
 export function challengeTable(plan: Plan, record: LessonRecord): Challenge | undefined {
   const condition = challengeOf(plan)
-  const method = measuredCard(plan)?.method
+  const { method, way } = testOf(plan)
   if (!condition || !method) return undefined
   const rows = plan.groups.map(({ id: group }): ChallengeRow => {
     const guess = guessOf(plan, record.predictions, group)
@@ -106,7 +105,7 @@ export function challengeTable(plan: Plan, record: LessonRecord): Challenge | un
     seen,
     nearest: nearest === Infinity ? [] : rows.filter((row) => off(row) === nearest).map(({ group }) => group),
     place:
-      seen === undefined || averages.length === 0 || method.instrument === 'race' || method.instrument === 'balance'
+      seen === undefined || averages.length === 0 || way.isPlace
         ? undefined
         : { seen: 1 + averages.filter((average) => average > seen).length, of: averages.length + 1 },
   }

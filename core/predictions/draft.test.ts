@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { counter, reading, soakUpPlan } from '../../test/soakUp'
 import { INVESTIGATIONS } from '../../schemas/investigations'
-import { planFrom } from '../../core/lesson'
 import { EMPTY_RECORD, FIRST_WATCH, WHOLE_CLASS, type Plan, type Prediction } from '../lesson'
 import { nearnessWords, predictionOrderWords, predictionPrompt, predictionSentence } from '../wording'
+import { planFrom } from '../test'
 import {
   allHands,
   changeTally,
@@ -127,7 +127,9 @@ describe('how near it was', () => {
     ],
   ] as const)('%#', (prediction, wanted) => {
     const { as, values } = prediction
-    expect(nearnessOfPrediction({ as, order: [...prediction.order], values }, order, results, 0.5)).toMatchObject(wanted)
+    expect(
+      nearnessOfPrediction({ as, order: [...prediction.order], values }, { order, values: results, same: 0.5, exactly: false }),
+    ).toMatchObject(wanted)
   })
 
   it('is said kindly, with the distance where a number was predicted', () => {

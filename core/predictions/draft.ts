@@ -1,5 +1,6 @@
 import { axisFor, type Axis } from '../charts'
-import { activeConditions, conditionValue, measuredCard, momentsOf, predictionOf, type Plan, type Prediction } from '../lesson'
+import { activeConditions, conditionValue, type Plan, type Prediction } from '../lesson'
+import { momentsOf, predictionOf, testOf } from '../test'
 import { withoutNoise } from '../quantity'
 import { orderOfValues } from './tally'
 
@@ -33,7 +34,7 @@ export interface LinePoint {
 
 /** Where a sketched line has its points: at each number, or at each time of watching; from left to right. */
 export function linePoints(plan: Plan): LinePoint[] {
-  if (plan.kind === 'over-time') {
+  if (testOf(plan).kind.watches) {
     const times = new Map<number, LinePoint>()
     for (const { id, time } of momentsOf(plan)) if (time !== undefined && !times.has(time)) times.set(time, { id, x: time })
     return [...times.values()]
@@ -48,13 +49,13 @@ export function linePoints(plan: Plan): LinePoint[] {
 
 /** The axes to sketch on: up to half as much again as the teacher expects, so that the paper does not give the answer away. */
 export function lineAxes(plan: Plan): { across: Axis; up: Axis } {
-  const method = measuredCard(plan)?.method
+  const { method, way, words, kind } = testOf(plan)
   const [low, high] = [method?.expectedLow ?? 0, method?.expectedHigh ?? 10]
-  const most = method?.instrument === 'words' ? Math.max(1, method.words.length) : Math.max(high * 1.5, low + 1)
+  const most = way.fromWords ? Math.max(1, words.length) : Math.max(high * 1.5, low + 1)
   return {
     across: axisFor(
       linePoints(plan).map(({ x }) => x),
-      plan.kind === 'over-time',
+      kind.watches,
     ),
     up: axisFor([most], low >= 0),
   }
@@ -63,6 +64,6 @@ export function lineAxes(plan: Plan): { across: Axis; up: Axis } {
 /** A height of the sketch on the instrument's mark. */
 export function onSketch(plan: Plan, value: number): number {
   const { up } = lineAxes(plan)
-  const mark = measuredCard(plan)?.method.resolution ?? 1
+  const mark = testOf(plan).resolution
   return withoutNoise(Math.min(up.to, Math.max(up.from, Math.round(value / mark) * mark)))
 }

@@ -1,5 +1,6 @@
 import { mean } from 'simple-statistics'
 import type { Prediction } from '../lesson'
+import type { PredictionResults } from './results'
 
 export interface Nearness {
   /** Comparisons that came out as they were predicted: pairs of an order; the most and the least; ups and downs. */
@@ -7,7 +8,7 @@ export interface Nearness {
   /** Comparisons that both the prediction and the result made. */
   all: number
   /** What is compared. */
-  of: 'pairs' | 'ends' | 'changes'
+  of: 'pairs' | 'ends' | 'changes' | 'words'
   /** Average distance of predicted numbers from the averages, in the plan's unit; undefined where no number was predicted. */
   away: number | undefined
 }
@@ -27,15 +28,11 @@ export function nearnessOf(predicted: string[], result: string[]): Nearness {
 
 /**
  * How near any kind of prediction was.
- * @param order   conditions by result, the largest (or the first) first
- * @param results result by condition or moment: averages, or the change from before to after
- * @param same    changes up to this size count as none
+ * @param found what came out (core/predictions/results.ts)
  */
 export function nearnessOfPrediction(
   { as, order: predicted, values }: Pick<Prediction, 'as' | 'order' | 'values'>,
-  order: string[],
-  results: Record<string, number>,
-  same: number,
+  { order, values: results, same, exactly }: PredictionResults,
 ): Nearness {
   if (as === 'most-least') {
     const ends = [predicted[0] === order[0], predicted.length > 1 && predicted.at(-1) === order.at(-1)]
@@ -46,6 +43,10 @@ export function nearnessOfPrediction(
     const way = (value: number) => (Math.abs(value) <= same ? 0 : Math.sign(value))
     const right = both.filter((id) => way(results[id]!) === values[id]).length
     return { right, all: both.length, of: 'changes', away: undefined }
+  }
+  if (exactly) {
+    const right = both.filter((id) => results[id] === values[id]).length
+    return { right, all: both.length, of: 'words', away: undefined }
   }
   const away = both.length > 0 ? mean(both.map((id) => Math.abs(values[id]! - results[id]!))) : undefined
   return { ...nearnessOf(predicted, order), away: as === 'order' ? undefined : away }

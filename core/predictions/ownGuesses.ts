@@ -1,4 +1,5 @@
-import { activeConditions, measuredCard, predictionOf, type LessonRecord, type Plan } from '../lesson'
+import { activeConditions, type LessonRecord, type Plan } from '../lesson'
+import { predictionOf, testOf } from '../test'
 import { groupAverages, hasBegun } from '../record'
 import { predictionsByGroup } from './tally'
 
@@ -59,7 +60,7 @@ export interface GuessesInSum {
  */
 export function guessesInSum(plan: Plan, guesses: OwnGuess[]): GuessesInSum | undefined {
   if (guesses.length === 0) return undefined
-  const mark = measuredCard(plan)?.method.resolution ?? 0
+  const mark = testOf(plan).method?.resolution ?? 0
   const away = guesses.map(({ guessed, seen }) => Math.abs(guessed - seen)).sort((a, b) => a - b)
   const half = away.length / 2
   return {

@@ -1,6 +1,7 @@
 import { mean } from 'simple-statistics'
 import { evidenceOf } from '../evidence'
-import { activeConditions, measuredCard, momentsOf, type LessonRecord, type Plan } from '../lesson'
+import { activeConditions, type LessonRecord, type Plan } from '../lesson'
+import { momentsOf, testOf, kindOf } from '../test'
 import { averageResults, averagesByMoment } from '../record'
 
 export interface PredictionResults {
@@ -9,6 +10,8 @@ export interface PredictionResults {
   values: Record<string, number>
   /** A change up to one mark of the instrument counts as none. */
   same: number
+  /** Words without an order came out as somebody said, or did not: none is nearer than another. */
+  exactly: boolean
 }
 
 /** What predictions are laid beside, as soon as every condition has a result; undefined before. */
@@ -17,11 +20,12 @@ export function resultsForPredictions(plan: Plan, record: LessonRecord): Predict
   const conditions = activeConditions(plan).map(({ id }) => id)
   const results = averageResults(plan, record.readings)
   if (!evidence || conditions.length === 0 || conditions.some((id) => results[id] === undefined)) return undefined
-  const moments = plan.kind === 'over-time' ? momentsOf(plan) : []
+  const moments = kindOf(plan).watches ? momentsOf(plan) : []
   const atMoments = averagesByMoment(plan, record.readings)
   return {
     order: evidence.order,
-    same: measuredCard(plan)!.method.resolution / 2,
+    exactly: !testOf(plan).way.ranks,
+    same: testOf(plan).resolution / 2,
     values: {
       ...results,
       ...Object.fromEntries(

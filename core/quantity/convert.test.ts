@@ -1,8 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { convert, readQuantity, unitNamed, unitOf, UNIT_CODES, writeNumber, writeQuantity } from '.'
+import { convert, readQuantity, unitNamed, unitOf, UNIT_CODES, isWord, writeNumber, writeQuantity } from '.'
 
-const anyUnit = fc.constantFrom(...UNIT_CODES)
+const anyUnit = fc.constantFrom(...UNIT_CODES.filter((code) => !isWord(code)))
 
 describe('convert', () => {
   it.each([

@@ -1,4 +1,4 @@
-export { convert, plainUnit, unitNamed, unitOf, withoutNoise, NUMBER_UNITS, UNIT_CODES } from './units'
+export { convert, isAmount, isWord, plainUnit, unitNamed, unitOf, withoutNoise, NUMBER_UNITS, UNIT_CODES } from './units'
 export type { Dimension, KitchenRegion, ResultUnit, Unit, UnitCode } from './units'
 export { readQuantity } from './read'
 export type { ReadErrorCode, ReadOptions, ReadResult } from './read'

@@ -1,5 +1,17 @@
 export type Dimension =
-  'length' | 'mass' | 'volume' | 'time' | 'temperature' | 'force' | 'sound' | 'number' | 'order' | 'words' | 'share' | 'rate'
+  | 'length'
+  | 'mass'
+  | 'volume'
+  | 'time'
+  | 'temperature'
+  | 'force'
+  | 'sound'
+  | 'number'
+  | 'order'
+  | 'words'
+  | 'sorts'
+  | 'share'
+  | 'rate'
 export type KitchenRegion = 'metric' | 'us' | 'uk'
 
 export type UnitCode =
@@ -31,6 +43,7 @@ export type UnitCode =
   | 'pieces'
   | 'place'
   | 'words'
+  | 'sorts'
 
 /** The unit of a result: what counts may be a share of a hundred, or so much a minute or a day. */
 export type ResultUnit = UnitCode | 'of-100' | `${UnitCode}/${'min' | 'day'}`
@@ -90,6 +103,7 @@ const UNITS: Record<UnitCode, Unit> = {
   pieces: unit('pieces', 'pieces', 'number', 1, ['piece', 'pieces', 'pcs']),
   place: unit('place', 'place', 'order', 1, ['place']),
   words: unit('words', 'words', 'words', 1, ['words']),
+  sorts: unit('sorts', 'words', 'sorts', 1, []),
 }
 
 // NIST Handbook 44 for the United States; the Weights and Measures Act 1985 for the United Kingdom.
@@ -101,8 +115,20 @@ const REGIONAL_SIZES: Record<KitchenRegion, Partial<Record<UnitCode, number>>> =
 
 export const UNIT_CODES = Object.keys(UNITS) as UnitCode[]
 
-/** Units of an amount or a measurement with a number: all but places in an order and ordered words. */
-export const NUMBER_UNITS = UNIT_CODES.filter((code) => code !== 'place' && code !== 'words')
+/** Is something in this unit an amount: no place in an order, and no word. `isAmount('mm') // true` */
+export function isAmount(code: ResultUnit): boolean {
+  return !NO_AMOUNTS.includes(code)
+}
+
+const NO_AMOUNTS: ResultUnit[] = ['place', 'words', 'sorts']
+
+/** Is something in this unit one of the plan's words. `isWord('place') // false` */
+export function isWord(code: ResultUnit): code is 'words' | 'sorts' {
+  return code === 'words' || code === 'sorts'
+}
+
+/** Units of an amount or a measurement with a number. */
+export const NUMBER_UNITS = UNIT_CODES.filter(isAmount)
 
 /** The unit of a code, with the kitchen sizes of a region. `unitOf('cup', 'us').size // 236.58824` */
 export function unitOf(code: ResultUnit, region: KitchenRegion = 'metric'): Unit {

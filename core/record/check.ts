@@ -1,15 +1,6 @@
 import { oncePerPair } from '../chance'
-import {
-  activeConditions,
-  atMoment,
-  measuredCard,
-  momentOf,
-  momentsOf,
-  resultUnit,
-  type Method,
-  type Plan,
-  type Reading,
-} from '../lesson'
+import { activeConditions, type Plan, type Reading } from '../lesson'
+import { atMoment, momentOf, momentsOf, resultUnit, testOf, wayOf, kindOf, type ResolvedMethod } from '../test'
 import { methodMeasuringSd, totalSd, trialSdOf } from '../measuring'
 import { convert, onTheMark, readQuantity, unitOf, type UnitCode } from '../quantity'
 import { FELLOWS_ENOUGH, fellowship, fellowsOf, keyOf, middleOf, rawFellowsOf, type Fellowship } from './fellowship'
@@ -34,7 +25,7 @@ export interface AskedEntry {
 /** What to ask about a reading, or about a number about to become one, among its fellows in the lesson. */
 export function checkReading(whole: Plan, readings: Reading[], entry: AskedEntry): Doubt[] {
   const plan = atMoment(whole, entry.moment)
-  const method = measuredCard(plan)?.method
+  const { method } = testOf(plan)
   return method ? checkAmong(plan, method, fellowship(plan, readings), entry) : []
 }
 
@@ -50,7 +41,7 @@ export const doubtfulReadings = oncePerPair((plan: Plan, readings: Reading[]): {
  * @param asked    the readings in question, counted or set aside
  */
 export function doubtsAmong(plan: Plan, readings: Reading[], asked: Reading[]): { reading: Reading; doubts: Doubt[] }[] {
-  const method = measuredCard(plan)?.method
+  const { method } = testOf(plan)
   if (!method) return []
   const fellows = fellowship(plan, readings)
   const active = new Set(activeConditions(plan).map(({ id }) => id))
@@ -60,10 +51,10 @@ export function doubtsAmong(plan: Plan, readings: Reading[], asked: Reading[]): 
     .filter(({ doubts }) => doubts.length > 0)
 }
 
-function checkAmong(plan: Plan, method: Method, fellows: Fellowship, entry: AskedEntry): Doubt[] {
+function checkAmong(plan: Plan, method: ResolvedMethod, fellows: Fellowship, entry: AskedEntry): Doubt[] {
   const value = convert(entry.value, entry.unit, method.unit)
   // A word or a place in an order cannot slip by a unit or a point.
-  if (value === undefined || method.instrument !== 'number') return []
+  if (value === undefined || !wayOf(method).isAmount) return []
   const near = nearFor(plan, fellows, entry)
   return checkEntry(value, {
     unit: method.unit,
@@ -80,7 +71,7 @@ function checkAmong(plan: Plan, method: Method, fellows: Fellowship, entry: Aske
 }
 
 /** In the middle of its many fellows, to the mark and in the plan's unit, there is nothing to ask: the desk looks through all readings twice a second. */
-function liesAmong(plan: Plan, method: Method, fellows: Fellowship, reading: Reading): boolean {
+function liesAmong(plan: Plan, method: ResolvedMethod, fellows: Fellowship, reading: Reading): boolean {
   const key = keyOf(reading)
   const own = fellows.values.get(key) ?? []
   if (reading.unit !== method.unit || reading.value < 0 || own.length <= FELLOWS_ENOUGH + 1) return false
@@ -99,9 +90,9 @@ function liesAmong(plan: Plan, method: Method, fellows: Fellowship, reading: Rea
 function nearFor(plan: Plan, fellows: Fellowship, entry: AskedEntry): Surroundings['near'] {
   const own = fellowsOf(fellows, entry)
   if (own.length >= FELLOWS_ENOUGH) return at(middleOf(own)!)
-  const method = measuredCard(plan)?.method
+  const { method } = testOf(plan)
   // Tries at a better one are meant to go beyond what was expected.
-  const once = momentsOf(plan).length === 1 && plan.kind !== 'improve'
+  const once = momentsOf(plan).length === 1 && !kindOf(plan).improves
   const expected = once ? method?.expected[entry.condition] : undefined
   if (expected !== undefined) return at(middleOf([...own, expected].sort((a, b) => a - b))!)
   const [low, high] = [method?.expectedLow ?? null, method?.expectedHigh ?? null]
@@ -115,7 +106,7 @@ function at(value: number): Near {
 }
 
 /** The larger of what the plan expects and what the class shows; what was only assumed gives way to what is shown. */
-function sdFor(plan: Plan, method: Method, { pooledSd, ownSd, middleOfAll }: Fellowship, entry: AskedEntry): number {
+function sdFor(plan: Plan, method: ResolvedMethod, { pooledSd, ownSd, middleOfAll }: Fellowship, entry: AskedEntry): number {
   const measuring = methodMeasuringSd(method) * (method.eachIs === 'shown' ? 1 : Math.SQRT2)
   // What is said of results in another unit says nothing of a reading.
   const said = resultUnit(plan) === method.unit ? method : { ...method, trialWobble: null, expectedLow: null, expectedHigh: null }
@@ -137,7 +128,7 @@ const PAIRED_UNITS: UnitCode[][] = [
 const INCHES: UnitCode[] = ['in', 'ft']
 
 /** Units that stand beside the plan's own on the same tools; inches beside centimetres only where inches are about. */
-function unitsNear(plan: Plan, { unit }: Method, { inches }: Fellowship): UnitCode[] {
+function unitsNear(plan: Plan, { unit }: ResolvedMethod, { inches }: Fellowship): UnitCode[] {
   const near = PAIRED_UNITS.filter((units) => units.includes(unit)).flat()
   const inchesAbout = INCHES.includes(unit) || INCHES.includes(plan.conditionUnit) || inches
   const crossed: UnitCode[] = unitOf(unit).dimension === 'length' && inchesAbout ? ['cm', 'mm', 'in'] : []

@@ -1,6 +1,7 @@
 import { oncePerPair } from '../chance'
-import { measuredCard, type Plan, type Reading } from '../lesson'
+import { type Plan, type Reading } from '../lesson'
 import { readQuantity } from '../quantity'
+import { testOf } from '../test'
 import { countedReadings } from './readings'
 
 /** With fewer fellows the teacher's expectation counts as one. */
@@ -92,7 +93,7 @@ function levelsOf(byKey: Map<string, Reading[]>): Map<string, number> {
 
 /** What most readings began from, where they were taken from empty to full: "23 to 85". */
 function emptyOf(plan: Plan, counted: Reading[]): number | undefined {
-  const method = measuredCard(plan)?.method
+  const { method } = testOf(plan)
   // A start less what is left begins full.
   if (!method || method.eachIs === 'used') return undefined
   const { unit } = method

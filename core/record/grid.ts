@@ -1,20 +1,18 @@
 import { oncePerPair } from '../chance'
 import { practiceByGroup, runsOf, trialOrderOf, trialsByGroup, type OwnTrial } from '../arrangement'
 import { daysBetween } from '../clock'
+import { activeConditions, mostRepeats, type Plan, type Reading } from '../lesson'
 import {
-  activeConditions,
   atMoment,
   everyMomentOf,
   hasNamedMoments,
   measuredCards,
   momentOf,
   momentsOf,
-  mostRepeats,
   watchesOverDays,
   withoutMark,
-  type Plan,
-  type Reading,
-} from '../lesson'
+  kindOf,
+} from '../test'
 import { cellKey, currentReadings, hasPlace } from './readings'
 
 export interface Cell {
@@ -222,7 +220,7 @@ export function openBeside({ cells }: Progress, { condition, repeat, moment, pra
 
 /** How many runs a group has behind it, for the jobs that turn with them: a race of all conditions at once is one. */
 export function runsDone(plan: Plan, { cells, done }: Progress): number {
-  return plan.kind === 'order'
+  return kindOf(plan).allAtOnce
     ? runsOf(
         plan,
         cells.filter(({ kept }) => kept.length > 0),
@@ -266,7 +264,7 @@ export function gapsOf(plan: Plan, progress: Progress[]): Cell[] {
   const cells = progress.flatMap((one) => one.cells)
   const read = new Set(cells.filter((cell) => cell.kept.length > 0).map(({ moment }) => moment))
   const moments = everyMomentOf(plan)
-  const latest = plan.kind === 'over-time' ? (moments.findLast(({ id }) => read.has(id))?.time ?? 0) : Infinity
+  const latest = kindOf(plan).watches ? (moments.findLast(({ id }) => read.has(id))?.time ?? 0) : Infinity
   const ahead = new Set(moments.filter(({ time }) => (time ?? 0) > latest).map(({ id }) => id))
   return cells.filter((cell) => cell.kept.length === 0 && !ahead.has(cell.moment))
 }

@@ -4,8 +4,6 @@ export { checkReading, doubtfulReadings } from './check'
 export type { AskedEntry } from './check'
 export { checkEntry, isSlip } from './slips'
 export type { Doubt, Slip, Surroundings } from './slips'
-export { readEntry, workedOutEntry, writesStartAndFinish } from './entry'
-export type { EntryErrorCode, EntryOptions, EntryResult } from './entry'
 export {
   cellsInOrder,
   dayOfWatching,
@@ -56,6 +54,8 @@ export {
   wordCounts,
 } from './results'
 export type { MomentAverage, TrialResult } from './results'
+export { homeOf, lostWith } from './homes'
+export type { Lacks, UsedPlaces } from './homes'
 export { homed, missingPlaces } from './strays'
 export type { Homed, Stray } from './strays'
 export { withEvents } from './withEvents'

@@ -1,7 +1,8 @@
 import { visitedConditions } from '../arrangement'
 import { describe, expect, it } from 'vitest'
 import { emptyRecord, reading, soakUpPlan } from '../../test/soakUp'
-import { FIRST_WATCH, USUAL_BOARD, withKind, type LessonEvent, type LessonRecord, type Observation, type Plan } from '../lesson'
+import { FIRST_WATCH, USUAL_BOARD, type LessonEvent, type LessonRecord, type Observation, type Plan } from '../lesson'
+import { withKind } from '../test'
 import { journalGroup, journalWords } from '../wording'
 import { filteredJournal, journalOf, missedReadings, nextTrial, progressOf, readersAgree, readTogether } from '.'
 

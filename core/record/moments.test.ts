@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest'
+import { measuredSo } from '../../test/measuredSo'
 import { reading, soakUpPlan } from '../../test/soakUp'
 import { evidenceOf } from '../evidence'
-import { EMPTY_RECORD, FIRST_WATCH, readBy, withKind, withMethod, type Plan, type Reading } from '../lesson'
+import { EMPTY_RECORD, FIRST_WATCH, type Plan, type Reading } from '../lesson'
+import { withKind, readEntry, workedOutEntry, writesStartAndFinish, withMethod } from '../test'
 import {
   averageResults,
   averagesByMoment,
@@ -10,12 +12,9 @@ import {
   nextTrial,
   practiceFigures,
   progressOf,
-  readEntry,
   shareDone,
   trialResults,
   wordCounts,
-  workedOutEntry,
-  writesStartAndFinish,
 } from '.'
 
 const iceBag: Plan = { ...withKind(soakUpPlan(), 'before-after'), conditions: soakUpPlan().conditions.slice(0, 1) }
@@ -120,8 +119,7 @@ describe('watching over days', () => {
 })
 
 describe('readEntry', () => {
-  const with_ = (instrument: 'words' | 'race', words = ['dry', 'damp', 'wet']): Plan =>
-    soakUpPlan({ measures: soakUpPlan().measures.map((one) => ({ ...one, method: { ...readBy(one.method, instrument), words } })) })
+  const with_ = (way: 'words' | 'race', words = ['dry', 'damp', 'wet']): Plan => measuredSo(soakUpPlan(), { way, words })
 
   it.each([
     [with_('words'), 'Damp', { ok: true, value: 2, unit: 'words' }],

@@ -3,13 +3,13 @@ import {
   MOST_TRIALS,
   activeConditions,
   keptFactors,
-  momentsOf,
   type LessonEvent,
   type LessonRecord,
   type Observation,
   type Plan,
   type Reading,
 } from '../lesson'
+import { momentsOf } from '../test'
 import { doubtsAmong } from './check'
 import { isSlip, type Doubt } from './slips'
 import { countedReadings, currentReadings, historyOf } from './readings'

@@ -1,5 +1,6 @@
 import { mean } from 'simple-statistics'
-import { activeConditions, measuredCard, momentsOf, type Plan, type Reading } from '../lesson'
+import { activeConditions, type Plan, type Reading } from '../lesson'
+import { momentsOf, testOf } from '../test'
 import { convert } from '../quantity'
 import { currentReadings } from './readings'
 
@@ -19,7 +20,7 @@ export interface PracticeFigures {
  *   // => { expected: { tissue: 63, card: 20 }, sd: 2.83, count: 3 }
  */
 export function practiceFigures(plan: Plan, readings: Reading[]): PracticeFigures | undefined {
-  const unit = measuredCard(plan)?.method.unit
+  const unit = testOf(plan).method?.unit
   if (!unit) return undefined
   const moments = new Set(momentsOf(plan).map(({ id }) => id))
   const practice = currentReadings(readings).filter(

@@ -2,17 +2,14 @@ import { oncePer, oncePerPair } from '../chance'
 import {
   activeConditions,
   conditionsOf,
-  everyMomentOf,
-  forMeasure,
   EVERY_KIND,
-  measuredCard,
-  momentsOf,
   rowsOf,
   WHOLE_CLASS,
   type LessonRecord,
   type Plan,
   type Reading,
 } from '../lesson'
+import { everyMomentOf, forMeasure, momentsOf, testOf } from '../test'
 import { convert } from '../quantity'
 
 /** Rows that no other row supersedes, in the order they were written. */
@@ -58,7 +55,7 @@ export const hasPlace = oncePer((plan: Plan): ((place: Pick<Reading, 'group' | '
  * out; the second look names them.
  */
 export const countedReadings = oncePerPair((plan: Plan, readings: Reading[]): Reading[] => {
-  const unit = measuredCard(plan)?.method.unit
+  const unit = testOf(plan).method?.unit
   if (!unit) return []
   const isThere = hasPlace(plan)
   const ofMeasure = new Set(momentsOf(plan).map(({ id }) => id))

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { reading, soakUpPlan } from '../../test/soakUp'
-import { withMethod } from '../lesson'
+import { withMethod } from '../test'
 import {
   checkEntry,
   checkReading,

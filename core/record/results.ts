@@ -1,19 +1,18 @@
 import { oncePer, oncePerPair } from '../chance'
 import { mean } from 'simple-statistics'
+import { activeConditions, type Plan, type Reading } from '../lesson'
 import {
-  activeConditions,
   countedPlace,
   countedUntil,
   countsOf,
   emptyOf,
-  measuredCard,
   momentsOf,
   withoutMark,
+  testOf,
+  kindOf,
   type Counted,
   type Moment,
-  type Plan,
-  type Reading,
-} from '../lesson'
+} from '../test'
 import { withoutNoise } from '../quantity'
 import { countedReadings, readingsByTrial } from './readings'
 
@@ -55,7 +54,7 @@ export function resultsAs(plan: Plan, readings: Reading[], counted: Counted): Tr
 
 /** What is in its container; one that was not weighed empty has no result yet. */
 function contentsOf(plan: Plan, kept: Reading[]): TrialResult[] {
-  if (!measuredCard(plan)?.method.weighsEmpty) return kept
+  if (!testOf(plan).method?.weighsEmpty) return kept
   return kept.flatMap((reading) => {
     const empty = emptyOf(plan, reading)
     return empty === undefined ? [] : [{ ...reading, value: withoutNoise(reading.value - empty) }]
@@ -77,7 +76,7 @@ function timeOf({ time, half }: Moment): number {
 function timesReadSoFar(plan: Plan, counted: Reading[]): number[] {
   const moments = momentsOf(plan)
   const times = [...new Set(moments.map(timeOf))]
-  if (plan.kind === 'before-after') return times
+  if (kindOf(plan).readsTwice) return times
   const read = new Set(counted.map(({ moment }) => moment))
   const latest = moments.findLast(({ id }) => read.has(id))
   return latest ? times.filter((time) => time <= timeOf(latest)) : []
@@ -155,9 +154,9 @@ export function middleValue(values: number[]): number {
   return low === high ? low : (low + high) / 2
 }
 
-/** The middle of times until something, since one that was not reached has no sum; of everything else the mean. */
+/** The middle of times until something, since one that was not reached has no sum; else what the way of reading has for it, mostly the mean. */
 export function middleOf(plan: Plan, values: number[]): number {
-  return countsOf(plan) === 'until' ? middleValue(values) : mean(values)
+  return countsOf(plan) === 'until' ? middleValue(values) : testOf(plan).way.middle(values)
 }
 
 /** Average result of every condition that has one, by condition id. */
@@ -173,7 +172,7 @@ export function averageResults(plan: Plan, readings: Reading[]): Record<string, 
 
 /** How often each of the ordered words was chosen, condition by condition. `[{ condition: 'sink', counts: [0, 2, 5] }]` */
 export function wordCounts(plan: Plan, readings: Reading[]): { condition: string; counts: number[] }[] {
-  const words = measuredCard(plan)?.method.words ?? []
+  const words = testOf(plan).words
   const counted = countedReadings(plan, readings)
   return activeConditions(plan).map(({ id: condition }) => ({
     condition,
@@ -191,7 +190,7 @@ export interface MomentAverage {
 /** Averages at each moment, over all groups and repeats, in the order of conditions and moments; before and after of whole trials only. */
 export function averagesByMoment(plan: Plan, readings: Reading[]): MomentAverage[] {
   const all = countedReadings(plan, readings)
-  const counted = plan.kind === 'before-after' ? wholeTrials(all) : all
+  const counted = kindOf(plan).readsTwice ? wholeTrials(all) : all
   return activeConditions(plan).flatMap(({ id: condition }) =>
     momentsOf(plan).flatMap(({ id: moment }) => {
       const values = counted.filter((one) => one.condition === condition && one.moment === moment).map(({ value }) => value)

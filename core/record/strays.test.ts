@@ -1,7 +1,9 @@
 import { expect, it } from 'vitest'
 import { counter, emptyRecord, reading, soakUpPlan } from '../../test/soakUp'
 import { INVESTIGATIONS } from '../../schemas/investigations'
-import { everyMomentOf, lostWith, planFrom, type Plan, type Placing } from '../lesson'
+import { type Plan, type Placing } from '../lesson'
+import { everyMomentOf, planFrom } from '../test'
+import { lostWith } from './homes'
 import { countedReadings, homed } from '.'
 
 const plan = soakUpPlan()

@@ -1,20 +1,19 @@
 import { oncePerPair } from '../chance'
 import {
   EVERY_KIND,
-  homeOf,
   placedAt,
   recordOf,
   rowsOf,
   supersededBy,
   type AnyKind,
   type AnyRow,
-  type Lacks,
   type LessonRecord,
   type ListName,
   type Placing,
   type Plan,
   type RowKindName,
 } from '../lesson'
+import { homeOf, type Lacks } from './homes'
 
 /** A row that the plan has no home for, and what it lacks. */
 export interface Stray {

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { reading, soakUpPlan } from '../../test/soakUp'
-import { EMPTY_RECORD, withKind, type Improvement, type LessonRecord } from '../lesson'
+import { EMPTY_RECORD, type Improvement, type LessonRecord } from '../lesson'
+import { withKind } from '../test'
 import { bestSoFarWords, gainWords, tryLine } from '../wording'
 import { groupReport } from '../wording/reports'
 import { stationState } from '../station'

@@ -1,5 +1,6 @@
 import { mean } from 'simple-statistics'
-import { activeConditions, bestOf, mainWords, type Improvement, type LessonRecord, type Plan } from '../lesson'
+import { activeConditions, mainWords, type Improvement, type LessonRecord, type Plan } from '../lesson'
+import { bestOf, kindOf } from '../test'
 import { withoutNoise } from '../quantity'
 import { trialResults } from './results'
 
@@ -91,7 +92,7 @@ export function wordsThatHelped(changes: ChangeMade[]): { word: string; helped: 
  * @example tryToExplain(plan, record, 'g1', 'tissue') // => false
  */
 export function tryToExplain(plan: Plan, record: LessonRecord, group: string, condition: string): boolean {
-  if (plan.kind !== 'improve') return false
+  if (!kindOf(plan).improves) return false
   const tries = triesOf(plan, record, group)
   const place = tries.findIndex((one) => one.condition === condition)
   const own = tries[place]

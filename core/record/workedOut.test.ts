@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { conclusion, counter, emptyRecord, reading, recordOf, soakUpPlan } from '../../test/soakUp'
 import { INVESTIGATIONS } from '../../schemas/investigations'
-import { planFrom } from '../../core/lesson'
 import type { LessonEvent, Plan } from '../lesson'
 import { explanationWords, oddWords, workedOutWords, workingSteps } from '../wording'
+import { planFrom } from '../test'
 import { oddResults, progressOf, resultsTable, withoutOpenRetests, withRetests, workedOutFor } from '.'
 
 const plan = soakUpPlan()

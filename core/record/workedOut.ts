@@ -1,15 +1,6 @@
 import { mean } from 'simple-statistics'
-import {
-  activeConditions,
-  countedFor,
-  countsOf,
-  measuredCard,
-  momentsOf,
-  type Counted,
-  type Method,
-  type Plan,
-  type Reading,
-} from '../lesson'
+import { activeConditions, type Plan, type Reading } from '../lesson'
+import { countedFor, countsOf, momentsOf, testOf, kindOf, type Counted, type ResolvedMethod } from '../test'
 import { unitOf, withoutNoise } from '../quantity'
 import { currentReadings } from './readings'
 import { middleOf, resultsAs, trialResults } from './results'
@@ -22,8 +13,8 @@ const BESIDE = ['change', 'rate', 'of-100', 'total'] as const
 
 /** What can be worked out for this kind of test, in the order of the table. */
 export function workedOutFor(plan: Plan): WorkedOut[] {
-  const method = measuredCard(plan)?.method
-  if (method?.instrument !== 'number') return []
+  const { amount: method } = testOf(plan)
+  if (!method) return []
   const beside = othersFor(plan, method)
   const difference: WorkedOut[] = beside.length === 0 && activeConditions(plan).length > 1 ? ['difference'] : []
   const known: WorkedOut[] =
@@ -31,10 +22,10 @@ export function workedOutFor(plan: Plan): WorkedOut[] {
   return [...beside, ...difference, ...known]
 }
 
-function othersFor(plan: Plan, method: Method): Exclude<Counted, 'reading'>[] {
+function othersFor(plan: Plan, method: ResolvedMethod): Exclude<Counted, 'reading'>[] {
   const counted = countsOf(plan)
   // What each reading used is no level that changes from one to the next.
-  if (method.eachIs !== 'shown' && plan.kind === 'over-time') return counted === 'total' ? [] : ['total']
+  if (method.eachIs !== 'shown' && kindOf(plan).watches) return counted === 'total' ? [] : ['total']
   // A loss is the change with its sign turned.
   const said = counted === 'loss' ? 'change' : counted
   const possible = countedFor(plan)
@@ -91,7 +82,7 @@ export function resultsTable(plan: Plan, readings: Reading[], group?: string): T
 
 /** How much more than the known value it is, or how many of a hundred of it. */
 function besideKnown(plan: Plan, average: number | undefined, column: 'from-known' | 'of-known'): number | undefined {
-  const known = measuredCard(plan)?.method.known
+  const known = testOf(plan).method?.known
   if (average === undefined || known === undefined || known === null) return undefined
   return column === 'from-known' ? average - known : (average / known) * 100
 }

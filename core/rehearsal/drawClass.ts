@@ -2,7 +2,8 @@ import { arrangementOf, trialOrderOf } from '../arrangement'
 import { drawReadings, withoutContainers } from '../benches'
 import { drawNormal, oncePer, type Random } from '../chance'
 import { fitOf } from '../clock'
-import { atMoment, EMPTY_RECORD, isReadByClock, measuredCard, type LessonRecord, type Plan, type Reading } from '../lesson'
+import { EMPTY_RECORD, type LessonRecord, type Plan, type Reading } from '../lesson'
+import { atMoment, isReadByClock, testOf, kindOf } from '../test'
 import { convert, roundToMark, type UnitCode } from '../quantity'
 import { checkReading } from '../record'
 
@@ -113,9 +114,6 @@ export function timesOf(plan: Plan): Times {
   return { starts: start, takes: minutes, until: plan.clock.minutes - (needed - start - minutes) }
 }
 
-/** Over days nobody runs out of time, and what is read by the class's clock ends with it. */
-const CUT_SHORT: Plan['kind'][] = ['fair-test', 'describe', 'order', 'improve']
-
 /** How this class keeps to the times: where all take turns or read by one clock it has one pace, else each group its own. */
 function paceOf(plan: Plan, { starts, takes, until }: Times, random: Random) {
   const begins = starts * Math.max(0.5, 1 + ASSUMED.phases * drawNormal(random))
@@ -126,7 +124,7 @@ function paceOf(plan: Plan, { starts, takes, until }: Times, random: Random) {
     minutes: takes,
     share: Math.max(0, until - begins) / Math.max(1, takes),
     pace: new Map(plan.groups.map(({ id }) => [id, one ?? drawPace(random)])),
-    cuts: CUT_SHORT.includes(plan.kind),
+    cuts: kindOf(plan).cutShort,
   }
 }
 
@@ -140,15 +138,15 @@ function slip(
   newId: () => string,
 ): { readings: Reading[]; slips: MadeUpClass['slips'] } {
   const slips = { made: 0, asked: 0, left: 0 }
-  const method = measuredCard(plan)?.method
-  if (method?.instrument !== 'number') return { readings, slips }
+  const { amount: method } = testOf(plan)
+  if (!method) return { readings, slips }
   const corrections: Reading[] = []
   for (const [place, reading] of readings.entries()) {
     if (random() * ASSUMED.slipOneIn >= 1) continue
     const right = reading.value
     const wrong = slipped(
       right,
-      measuredCard(atMoment(plan, reading.moment))?.method.resolution ?? method.resolution,
+      testOf(atMoment(plan, reading.moment)).method?.resolution ?? method.resolution,
       reading.unit,
       random,
     )

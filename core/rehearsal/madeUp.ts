@@ -1,5 +1,6 @@
 import { seededRandom, type Random } from '../chance'
-import { activeConditions, predictionOf, type LessonRecord, type Plan, type Prediction } from '../lesson'
+import { activeConditions, type LessonRecord, type Plan, type Prediction } from '../lesson'
+import { predictionOf } from '../test'
 import { drawClass } from './drawClass'
 import { trueOrder, type Truth } from './truth'
 

@@ -1,9 +1,11 @@
 import { describe, expect, it } from 'vitest'
+import { measuredSo } from '../../test/measuredSo'
 import { INVESTIGATIONS } from '../../schemas/investigations'
 import { counter } from '../../test/ready'
 import { seededRandom } from '../chance'
 import { currentReadings } from '../record'
-import { emptyPlan, newMeasure, planFrom, withGroups, type Method, type Plan } from '../lesson'
+import { emptyPlan, newMeasure, withGroups, type Plan } from '../lesson'
+import { planFrom, type ResolvedMethod } from '../test'
 import { changesToTry, drawClass, rehearse, trueOrder, tryingChanges, wellShare, withTried } from '.'
 
 const ready = (id: string, change: Partial<Plan> = {}): Plan => ({
@@ -75,9 +77,8 @@ describe('a rehearsal', () => {
   })
 
   it('looks for the winner that the class looks for, and takes the weight of an empty container off', () => {
-    const withMethod = (change: Partial<Method>): Plan => {
-      const plan = guessed(40, 80, 4)
-      return { ...plan, measures: plan.measures.map((one) => ({ ...one, method: { ...one.method, ...change } })) }
+    const withMethod = (change: Partial<ResolvedMethod>): Plan => {
+      return measuredSo(guessed(40, 80, 4), change)
     }
     for (const best of ['most', 'least'] as const) {
       const plan = withMethod({ best })

@@ -2,7 +2,8 @@ import { quantileSorted } from 'simple-statistics'
 import { seededRandom } from '../chance'
 import { evidenceOf, type Grade } from '../evidence'
 import { billOf, needsOf } from '../kit'
-import { activeConditions, isReadByClock, shapeOf, type Material, type Plan } from '../lesson'
+import { activeConditions, type Material, type Plan } from '../lesson'
+import { isReadByClock, shapeOf, kindOf } from '../test'
 import { withoutNoise } from '../quantity'
 import { drawClass, timesOf, type MadeUpClass } from './drawClass'
 import { isFooled, trueOrder, type Truth } from './truth'
@@ -120,7 +121,7 @@ function summed({ from, level }: Truth, tally: Tally, until: number | undefined)
 
 /** A test whose readings lie on several days, or at moments that somebody named. */
 function isOverDays(plan: Plan): boolean {
-  return plan.kind === 'over-time' && !isReadByClock(plan)
+  return kindOf(plan).watches && !isReadByClock(plan)
 }
 
 /** How many trials may fail before a material that is used up in trials is gone. */

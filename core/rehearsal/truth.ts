@@ -1,6 +1,7 @@
 import { madeUpRow, modelOf, withoutContainers, type Model } from '../benches'
 import { bestFirst, type Evidence } from '../evidence'
-import { activeConditions, eachMeasure, measuredCard, momentsOf, type Plan } from '../lesson'
+import { activeConditions, type Plan } from '../lesson'
+import { eachMeasure, momentsOf, testOf, comparesWithItself } from '../test'
 import { trialResults } from '../record'
 
 /** What the model says without any wobble. */
@@ -29,7 +30,7 @@ export function trueOrder(whole: Plan): Truth | undefined {
   const model = plan && modelOf(plan)
   if (!plan || !model || plan.groups.length === 0) return undefined
   const results = resultsOf(plan, model)
-  const sign = measuredCard(plan)!.method.instrument === 'race' ? 1 : -1
+  const sign = testOf(plan).way.sideBySide ? 1 : -1
   const order = [...results.keys()].sort((a, b) => sign * (results.get(a)! - results.get(b)!))
   const largest = Math.max(...[...results.values()].map(Math.abs))
   const isLevel = (a: string, b: string) => Math.abs(results.get(a)! - results.get(b)!) <= NOTHING * largest
@@ -62,15 +63,15 @@ function winnerOf(plan: Plan, evidence: Parameters<typeof bestFirst>[1]): string
 
 function resultsOf(plan: Plan, model: Model): Map<string, number> {
   const conditions = activeConditions(plan).map(({ id }) => id)
-  const { instrument, unit } = measuredCard(plan)!.method
-  if (plan.kind === 'before-after' && conditions.length === 1) {
+  const { way, unit } = testOf(plan)
+  if (comparesWithItself(plan)) {
     const [before, after] = model.truth(conditions[0]!)
     return new Map([
       ['before', before!],
       ['after', after!],
     ])
   }
-  if (instrument !== 'number') return new Map(conditions.map((id) => [id, model.truth(id)[0]!]))
+  if (!way.isAmount) return new Map(conditions.map((id) => [id, model.truth(id)[0]!]))
   const moments = momentsOf(plan)
   const group = plan.groups[0]!.id
   const readings = conditions.flatMap((condition) =>

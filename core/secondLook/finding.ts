@@ -3,10 +3,11 @@ import type { Grade, Limit } from '../evidence'
 import type { DayOff } from '../clock'
 import type { AmountErrorCode, Caution, CautionSource, CivilMoment, MovedBecause, Step, SupplyField, SupplyProblem } from '../kit'
 import type { Mend, WayOut } from '../waysOut'
-import { eachMeasure, type Doer, type Lacks, type Plan, type RowKindName, type Stop } from '../lesson'
+import { type Doer, type Plan, type RowKindName, type Stop } from '../lesson'
+import { eachMeasure } from '../test'
+import { type Lacks, type Doubt, type Place } from '../record'
 import type { Way } from '../measuring'
 import type { ReadErrorCode, ResultUnit, UnitCode } from '../quantity'
-import type { Doubt, Place } from '../record'
 
 /** `wrong` spoils the lesson, `attention` may, `note` is only worth knowing. */
 export type Severity = 'wrong' | 'attention' | 'note'

@@ -1,4 +1,5 @@
-import { activeConditions, changedFactor, shapeOf, measuredCard, type LessonRecord, type Plan, type Stop } from '../lesson'
+import { activeConditions, changedFactor, type LessonRecord, type Plan, type Stop } from '../lesson'
+import { shapeOf, testOf } from '../test'
 import { hasBegun } from '../record'
 import { withSaid } from '../wonder'
 import type { FindingCode } from './finding'
@@ -26,7 +27,7 @@ export function firstSteps(plan: Plan, record: LessonRecord): FirstStep[] | unde
   const change: FirstStep[] = needsChange
     ? [{ code: 'change', stop: 'plan', target: 'new-factor', done: changedFactor(plan) !== undefined }]
     : []
-  const measure: FirstStep = { code: 'measure', stop: 'plan', target: 'new-measure', done: measuredCard(plan) !== undefined }
+  const measure: FirstStep = { code: 'measure', stop: 'plan', target: 'new-measure', done: testOf(plan).measure !== undefined }
   const compared = activeConditions(plan).length
   const chosen = [...change, measure].some(({ done }) => done)
   if (chosen && compared > 0) return undefined

@@ -1,5 +1,6 @@
 import { chooseChange, settingOf, takeComparison, UNKNOWN, withFairTwin, withLevels } from '../fairness'
-import { activeConditions, withGroups, withMethod, withoutLevel, type Plan } from '../lesson'
+import { activeConditions, withGroups, type Plan } from '../lesson'
+import { withoutLevel, withMethod } from '../test'
 import { applyWay, INSTRUMENTS, withInstrument } from '../measuring'
 import { takeMend, takeWayOut } from '../waysOut'
 import type { Fix } from './finding'

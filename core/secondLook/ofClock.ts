@@ -2,6 +2,7 @@ import { bestStarts, dayOff, fitOf, readingDays, scarcest } from '../clock'
 import type { School } from '../kit'
 import { changedFactor, type Plan } from '../lesson'
 import { mendsOf } from '../waysOut'
+import { kindOf, watchesOverDays } from '../test'
 import { go, type Finding, type Fix } from './finding'
 
 /** From how many seconds on waiting for a shared thing is worth a word. */
@@ -19,7 +20,7 @@ export function findingsOfClock(plan: Plan, school: School, begun: boolean): Fin
       key: 'trial-time-missing',
       stop: 'clock',
       severity: 'attention',
-      fixes: [go('clock', plan.kind === 'over-time' ? 'trial-read' : 'trial-run')],
+      fixes: [go('clock', kindOf(plan).watches ? 'trial-read' : 'trial-run')],
     })
   }
   if (fit.spare < 0) {
@@ -53,7 +54,7 @@ function findingsOfDay(plan: Plan, { calendar }: School, begun: boolean): Findin
   if (why) {
     findings.push({ ...at, code: 'no-school-that-day', key: 'no-school-that-day', why, name, fixes: [go('clock', 'date')] })
   }
-  if (plan.kind !== 'over-time' || plan.watch.unit !== 'day') return findings
+  if (!watchesOverDays(plan)) return findings
   const lost = readingDays(calendar, plan.date, plan.watch.times).filter(({ after, off }) => after > 0 && off.why !== undefined)
   if (lost.length === 0) return findings
   const [first] = bestStarts(calendar, plan.date, DAYS_AHEAD, plan.watch.times)

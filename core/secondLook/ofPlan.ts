@@ -1,23 +1,7 @@
 import { arrangementOf, orderKindOf } from '../arrangement'
 import { checkPlan, FEWEST_LEVELS, GOOD_LEVELS, hiddenComparisons, levelsOf, type FairCheck } from '../fairness'
-import {
-  activeConditions,
-  changedFactor,
-  comesAgain,
-  eachSeries,
-  firstSeries,
-  conditionValue,
-  FIRST_TIMES,
-  FIRST_WORDS,
-  keptFactors,
-  isEachChild,
-  KIND_SHAPES,
-  shapeOf,
-  measuredCard,
-  seriesIn,
-  type Factor,
-  type Plan,
-} from '../lesson'
+import { activeConditions, changedFactor, conditionValue, keptFactors, isEachChild, type Factor, type Plan } from '../lesson'
+import { comesAgain, eachSeries, firstSeries, FIRST_TIMES, shapeOf, seriesIn, testOf, kindOf } from '../test'
 import { expectedUnit, misfitOf, outlookOf, waysToSee, WANTED_CHANCE, type LearnedWobble } from '../measuring'
 import { readQuantity } from '../quantity'
 import { doubtfulRemarks } from '../wonder'
@@ -75,7 +59,7 @@ export function findingsOfQuestion(plan: Plan): Finding[] {
       fixes: [...choose, go('plan', 'new-factor')],
     })
   }
-  if (!measuredCard(plan)) {
+  if (!testOf(plan).measure) {
     const choose: Fix[] = plan.measures.slice(0, 1).map((measure) => ({ code: 'choose-measure', measure: measure.id }))
     findings.push({
       code: 'nothing-to-measure',
@@ -167,7 +151,7 @@ export function findingsOfConditions(plan: Plan, begun: boolean): Finding[] {
 
 /** Numbers: enough of them for a line, evenly spread, wide enough. Once readings stand in the table no number is changed under them. */
 function findingsOfLevels(plan: Plan, begun: boolean): Finding[] {
-  if (plan.conditionsAs !== 'numbers' || !KIND_SHAPES[plan.kind].compares) return []
+  if (plan.conditionsAs !== 'numbers' || !kindOf(plan).compares) return []
   const count = activeConditions(plan).length
   const levels = levelsOf(plan)
   const fixes = (target: string): Fix[] => [
@@ -190,7 +174,7 @@ function findingsOfLevels(plan: Plan, begun: boolean): Finding[] {
 
 /** What makes the comparison unfair: the conditions x factors computation of core/fairness. */
 export function findingsOfFairness(plan: Plan): Finding[] {
-  const check = KIND_SHAPES[plan.kind].compares ? checkPlan(plan) : undefined
+  const check = kindOf(plan).compares ? checkPlan(plan) : undefined
   if (!check) return []
   if (check.differing.length >= MUDDLED_FROM) return [muddled(plan, check)]
   const fairAmong = check.fairAmong[0] ?? []
@@ -253,8 +237,8 @@ export function findingsOfMeasuring(plan: Plan, learned?: LearnedWobble): Findin
       fixes: [{ code: 'set-groups', groups: Math.max(2, Math.round(plan.children / 4)) }],
     })
   }
-  const method = measuredCard(plan)?.method
-  if (plan.kind === 'over-time' && plan.watch.times.length < 2) {
+  const { method, kind, way } = testOf(plan)
+  if (kind.watches && plan.watch.times.length < 2) {
     findings.push({
       ...at,
       severity: 'wrong',
@@ -264,14 +248,14 @@ export function findingsOfMeasuring(plan: Plan, learned?: LearnedWobble): Findin
     })
   }
   const words = method?.words.filter((word) => word.trim() !== '').length ?? 0
-  if (method?.instrument === 'words' && words < 2) {
+  if (way.fromWords && words < 2) {
     findings.push({
       ...at,
       severity: 'wrong',
       code: 'too-few-words',
       key: 'too-few-words',
       count: words,
-      fixes: [{ code: 'set-words', words: FIRST_WORDS }, go('plan', 'words')],
+      fixes: [{ code: 'set-words', words: way.begun.words ?? [] }, go('plan', 'words')],
     })
   }
   if (plan.arrangement.order === 'blocks' && orderKindOf(plan) === 'blocks') {
@@ -280,7 +264,7 @@ export function findingsOfMeasuring(plan: Plan, learned?: LearnedWobble): Findin
     findings.push({ ...at, severity: 'note', code: 'blocks', key: 'blocks', reason, fixes })
   }
   // Where each child measures for itself, the children are the repeats.
-  const several = plan.kind !== 'describe' && plan.kind !== 'over-time' && !isEachChild(plan)
+  const several = kind.needsRepeats && !isEachChild(plan)
   const oneBlock = plan.groups.length === 1 || arrangementOf(plan) === 'together'
   if (several && plan.repeats < FEWEST_REPEATS) {
     findings.push({
@@ -289,7 +273,7 @@ export function findingsOfMeasuring(plan: Plan, learned?: LearnedWobble): Findin
       key: 'one-reading-each',
       fixes: [{ code: 'set-repeats', repeats: USUAL_REPEATS }],
     })
-  } else if (several && oneBlock && comesAgain(plan) && active.length > 1 && KIND_SHAPES[plan.kind].compares) {
+  } else if (several && oneBlock && comesAgain(plan) && active.length > 1 && kindOf(plan).compares) {
     findings.push({ ...at, code: 'one-group-same-thing', key: 'one-group-same-thing', fixes: [{ code: 'take-fresh' }] })
   } else findings.push(...findingsOfChance(plan, learned))
   return findings
@@ -298,7 +282,7 @@ export function findingsOfMeasuring(plan: Plan, learned?: LearnedWobble): Findin
 /** Will it come out clear: what it takes, and the ways that would do it. */
 function findingsOfChance(plan: Plan, learned: LearnedWobble | undefined): Finding[] {
   const outlook = outlookOf(plan, learned)
-  const method = measuredCard(plan)?.method
+  const { method } = testOf(plan)
   if (!outlook || !method || outlook.clear >= WANTED_CHANCE) return []
   const ways = waysToSee(plan, learned)
     .slice(0, 2)

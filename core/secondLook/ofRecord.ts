@@ -1,6 +1,7 @@
 import { classConclusion, readForClass, type ClaimDoubt } from '../agree'
 import { driftOf, surerBy, type Evidence } from '../evidence'
-import { activeConditions, measuredCard, momentsOf, predictionsFor, type LessonRecord, type Plan, type Reading } from '../lesson'
+import { activeConditions, type LessonRecord, type Plan, type Reading } from '../lesson'
+import { momentsOf, predictionsFor, testOf } from '../test'
 import { handsOf, predictionsByGroup } from '../predictions'
 import {
   currentReadings,
@@ -13,7 +14,7 @@ import {
   type Doubt,
   type Stray,
 } from '../record'
-import { unitOf, type UnitCode } from '../quantity'
+import { unitOf, isAmount, type UnitCode } from '../quantity'
 import { cellTarget, go, ofEachMeasure, type Finding, type Fix } from './finding'
 
 /** Who has not predicted yet. */
@@ -102,7 +103,7 @@ export function findingsOfEvidence(plan: Plan, record: LessonRecord, evidence: E
 /** What creeps from trial to trial, and how much of the gap it could be. */
 function findingsOfDrift(plan: Plan, record: LessonRecord): Finding[] {
   const drift = driftOf(plan, record)
-  const unit = measuredCard(plan)?.method.unit
+  const unit = testOf(plan).method?.unit
   if (!drift || !unit) return []
   const { slope, explains } = drift
   const mix: Fix[] = plan.arrangement.order === 'blocks' ? [{ code: 'mix-trials' }] : []
@@ -142,7 +143,7 @@ export function findingsOfConclusion(plan: Plan, record: LessonRecord, evidence:
 
 /** Readings that cannot be turned into the unit of their measure. */
 function findingsOfUnits(plan: Plan, record: LessonRecord): Finding[] {
-  const unit = measuredCard(plan)?.method.unit
+  const unit = testOf(plan).method?.unit
   const moments = new Set(momentsOf(plan).map(({ id }) => id))
   const own = currentReadings(record.readings).filter(
     (reading) => isCounted(reading) && reading.status === 'kept' && moments.has(reading.moment),
@@ -208,7 +209,6 @@ function findingsOfGaps(plan: Plan, progress: ReturnType<typeof progressOf>): Fi
 
 /** The numbers may be right and only their unit wrong; a word or a place is no number. */
 function theseWere(unit: UnitCode, readings: Reading[]): Fix[] {
-  const isNumber = (code: UnitCode) => code !== 'words' && code !== 'place'
-  const numbers = readings.filter((one) => isNumber(one.unit))
-  return isNumber(unit) && numbers.length > 0 ? [{ code: 'these-were', unit, readings: numbers.map(({ id }) => id) }] : []
+  const numbers = readings.filter((one) => isAmount(one.unit))
+  return isAmount(unit) && numbers.length > 0 ? [{ code: 'these-were', unit, readings: numbers.map(({ id }) => id) }] : []
 }

@@ -1,7 +1,8 @@
 import { classConclusion } from '../agree'
 import { fitOf } from '../clock'
 import { evidenceOf } from '../evidence'
-import { activeConditions, changedFactor, shapeOf, measuredCard, STOPS, type LessonRecord, type Plan, type Stop } from '../lesson'
+import { activeConditions, changedFactor, STOPS, type LessonRecord, type Plan, type Stop } from '../lesson'
+import { shapeOf, testOf } from '../test'
 import { handsOf, predictionsByGroup } from '../predictions'
 import { doneByAll, progressOf } from '../record'
 import { withSaid } from '../wonder'
@@ -66,7 +67,7 @@ interface HowFar {
 
 function howFar(stop: Stop, plan: Plan, record: LessonRecord): HowFar {
   const { needsChange, fewestConditions } = shapeOf(plan)
-  const questionStands = (changedFactor(plan) !== undefined || !needsChange) && measuredCard(plan) !== undefined
+  const questionStands = (changedFactor(plan) !== undefined || !needsChange) && testOf(plan).measure !== undefined
   const { noticed, maybe, wondered } = withSaid(plan, record.remarks).wonder
   switch (stop) {
     case 'wonder': {

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { trialOrderOf } from '../arrangement'
+import { measuredSo } from '../../test/measuredSo'
 import { describe, expect, it } from 'vitest'
 import { conclusion, counter, emptyRecord, recordOf, reading, soakUpPlan } from '../../test/soakUp'
 import { demoLessons } from '../../demo/lessons'
@@ -10,7 +11,6 @@ import {
   newMaterial,
   newRemark,
   NOTHING_SAID,
-  readBy,
   withGroups,
   type LessonRecord,
   type Plan,
@@ -105,13 +105,7 @@ describe('secondLook', () => {
     ['narrow-levels', numbers('100', '110', '120', '130', '140')],
     ['muddled', muddle()],
     ['no-times', soakUpPlan({ kind: 'over-time' })],
-    [
-      'too-few-words',
-      soakUpPlan({
-        kind: 'describe',
-        measures: soakUpPlan().measures.map((one) => ({ ...one, method: { ...readBy(one.method, 'words'), words: ['dry'] } })),
-      }),
-    ],
+    ['too-few-words', measuredSo(soakUpPlan({ kind: 'describe' }), { way: 'words', words: ['dry'] })],
     ['factor-differs', halfPlanned.plan],
     [
       'factor-unknown',
@@ -190,7 +184,7 @@ describe('secondLook', () => {
     const text = fc.oneof(fc.constant(''), fc.string({ maxLength: 30 }), fc.constant('🧪'), fc.constant('40 cm'))
     const anyPlan = fc.record({
       kind: fc.constantFrom(...KINDS),
-      instrument: fc.constantFrom('number' as const, 'words' as const, 'race' as const, 'balance' as const),
+      way: fc.constantFrom('number' as const, 'words' as const, 'race' as const, 'balance' as const),
       times: fc.array(fc.constantFrom(0, 1, 2.5, 7), { maxLength: 4 }),
       changed: fc.constantFrom(null, 'paper', 'width', 'gone'),
       measured: fc.constantFrom(null, 'height', 'gone'),
@@ -205,8 +199,8 @@ describe('secondLook', () => {
     })
     fc.assert(
       fc.property(anyPlan, (change) => {
-        const { instrument, times, ...rest } = change
-        const measures = soakUpPlan().measures.map((one) => ({ ...one, method: readBy(one.method, instrument) }))
+        const { way, times, ...rest } = change
+        const { measures } = measuredSo(soakUpPlan(), { way })
         const plan = { ...soakUpPlan(), ...rest, measures, watch: { ...FIRST_WATCH, times, places: ['top', 'bottom'] } }
         const findings = secondLook(plan, finished.record)
         expect(new Set(findings.map(({ severity }) => severity)).size).toBeLessThanOrEqual(3)

@@ -1,14 +1,7 @@
 import { classConclusion } from '../agree'
-import {
-  activeConditions,
-  measuredCard,
-  type BoardState,
-  type BoardViewName,
-  type LessonRecord,
-  type Plan,
-  type Reading,
-} from '../lesson'
+import { activeConditions, type BoardState, type BoardViewName, type LessonRecord, type Plan, type Reading } from '../lesson'
 import { cellsInOrder, gapsOf, isCounted, progressOf, type Cell } from '../record'
+import { testOf } from '../test'
 import type { Finding } from './finding'
 
 /** The place of the grid that a desk opens on: what is asked about, else the first gap in the order of trials, else the first place. */
@@ -29,7 +22,7 @@ export function boardViewFor(plan: Plan, { readings, predictions, conclusions }:
     return conclusions.length > 0 ? 'agree' : 'results'
   }
   if (predictions.length > 0 && activeConditions(plan).length > 0) return 'predict'
-  return measuredCard(plan) ? 'question' : 'wonder'
+  return testOf(plan).measure ? 'question' : 'wonder'
 }
 
 /** May numbers be seen on the board: the teacher lets them, or nobody has anything left to measure. */

@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest'
+import { measuredSo } from '../../test/measuredSo'
 import { reading, soakUpPlan } from '../../test/soakUp'
 import { INVESTIGATIONS } from '../../schemas/investigations'
-import { planFrom } from '../../core/lesson'
-import { EMPTY_RECORD, readBy, USUAL_BOARD, type LessonRecord, type Plan, type Reading } from '../lesson'
+import { EMPTY_RECORD, USUAL_BOARD, type LessonRecord, type Plan, type Reading } from '../lesson'
+import { planFrom } from '../test'
 import { nextTrial, progressOf, withEvents } from '../record'
 import { foreseen, seesAfter, stationState, type StationWish } from '.'
 
@@ -84,7 +85,7 @@ describe('what a station does next', () => {
       watch: { ...plan.watch, times: [0, 2], places: ['top', 'bottom'] },
     })
     expect(new Set(wholeLesson(watched, '').shown)).toEqual(new Set(['places']))
-    const measures = plan.measures.map((card) => ({ ...card, method: readBy(card.method, 'race') }))
+    const { measures } = measuredSo(plan, { way: 'race' })
     expect(new Set(wholeLesson(soakUpPlan({ kind: 'order', measures, practice: 0 }), '').shown)).toEqual(new Set(['order']))
   })
 

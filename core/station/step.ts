@@ -1,4 +1,5 @@
-import { atMoment, measuredCard, predictionsFor, type LessonRecord, type NewReading, type Plan } from '../lesson'
+import { type LessonRecord, type NewReading, type Plan } from '../lesson'
+import { atMoment, predictionsFor, testOf } from '../test'
 import { challengeOf, guessOf, seenBy } from '../predictions'
 import {
   dayOfWatching,
@@ -63,7 +64,7 @@ export function stationState(
   if (!progress) return undefined
   const day = dayOfWatching(plan, today)
   const begun = hasBegun(record.readings, group)
-  const testing = measuredCard(plan) !== undefined && progress.all > 0
+  const testing = testOf(plan).measure !== undefined && progress.all > 0
   const state = { progress, testing, begun, missed: missedReadings(plan, progress, day) }
   const practising = !begun && !wish.skipped.practice
   const chosen = wish.fixing ? { ...wish.fixing, kept: [], setAside: [] } : wish.wanted
@@ -92,10 +93,8 @@ function challengeStep(plan: Plan, record: LessonRecord, group: string): Station
 
 function trialStep(plan: Plan, progress: Progress, trial: Cell | undefined, { wanted, fixing }: StationWish): StationStep {
   if (!trial) return { show: 'done' }
-  const { instrument } = measuredCard(atMoment(plan, trial.moment))!.method
-  if (fixing) return { show: 'trial', trial }
-  if (instrument === 'balance') return { show: 'balance', trial }
-  if (instrument === 'race') return { show: 'order', trial }
-  const cells = wanted || instrument !== 'number' ? [] : readTogether(plan, progress, trial)
+  const { way } = testOf(atMoment(plan, trial.moment))
+  if (fixing || way.screen !== 'trial') return { show: fixing ? 'trial' : way.screen, trial }
+  const cells = wanted || !way.isAmount ? [] : readTogether(plan, progress, trial)
   return cells.length > 1 ? { show: 'places', cells } : { show: 'trial', trial }
 }

@@ -1,6 +1,7 @@
 import type { Calendar } from '../clock'
 import { bookedBefore, bookingsInOrder, bookingsOf, kitchenOf, takesOf, type Booking, type School, type Takes } from '../kit'
-import { daysOfReading, type Kind, type Plan, type Topic } from '../lesson'
+import { type Kind, type Plan, type Topic } from '../lesson'
+import { daysOfReading } from '../test'
 import { withoutNoise } from '../quantity'
 import { occasionsOf, type Occasion } from './occasions'
 import { startIn, weeksOf, type SchoolWeek, type Start } from './weeks'

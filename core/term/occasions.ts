@@ -1,4 +1,5 @@
-import { activeConditions, keptFactors, KIND_SHAPES, measuredCard, type Kind, type Plan } from '../lesson'
+import { activeConditions, keptFactors, type Kind, type Plan } from '../lesson'
+import { testOf } from '../test'
 import { unitOf, type Dimension } from '../quantity'
 import { SKILLS, type Skill } from '../reports'
 
@@ -11,22 +12,22 @@ export type Occasion = Skill | `kind:${Kind}` | `measure:${Dimension}`
  * @example occasionsOf(soakUpPlan()).slice(-2) // => ['kind:fair-test', 'measure:length']
  */
 export function occasionsOf(plan: Plan): Occasion[] {
-  const method = measuredCard(plan)?.method
-  const measures = method?.instrument === 'number'
+  const { method, way, kind } = testOf(plan)
+  const measures = way.isAmount
   const again = plan.repeats > 1
   const compares = activeConditions(plan).length > 1
   const hook = plan.wonder.hook !== ''
   const given: Record<Skill, boolean> = {
     noticing: hook,
     asking: hook,
-    'fair-testing': KIND_SHAPES[plan.kind].compares && compares && keptFactors(plan).length > 0,
+    'fair-testing': kind.compares && compares && keptFactors(plan).length > 0,
     predicting: compares,
     measuring: measures,
     repeating: again,
-    observing: plan.kind === 'over-time' || method?.instrument === 'words',
+    observing: kind.watches || way.fromWords,
     'judging-odd': measures && again,
     averaging: measures && again && plan.average !== 'none',
-    graphing: compares || plan.kind === 'over-time',
+    graphing: compares || kind.watches,
     concluding: method !== undefined,
     'weighing-evidence': method !== undefined && compares,
   }

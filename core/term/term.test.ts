@@ -3,7 +3,8 @@ import { soakUpPlan } from '../../test/ready'
 import { INVESTIGATIONS } from '../../schemas/investigations'
 import { USUAL_CALENDAR, type Calendar } from '../clock'
 import { NO_SCHOOL, withThings, type Booking, type Thing } from '../kit'
-import { planFrom, type Plan } from '../lesson'
+import { type Plan } from '../lesson'
+import { planFrom } from '../test'
 import {
   candidateOf,
   layTerm,

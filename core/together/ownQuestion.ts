@@ -1,5 +1,6 @@
-import { begunAnew, changedFactor, measuredCard, newMeasure, type Factor, type Group, type Measure, type Plan } from '../lesson'
+import { begunAnew, changedFactor, newMeasure, type Factor, type Group, type Measure, type Plan } from '../lesson'
 import { withNamedInstrument } from '../measuring'
+import { testOf } from '../test'
 import { groupNamed, type Member } from './together'
 
 /** What the class could change, and what it could measure: every card of every lesson once, by its name. */
@@ -164,7 +165,7 @@ function asksTheSame(plan: Plan, { change, measure, conditions }: OwnQuestion): 
   const active = plan.conditions.filter(({ leftOut }) => !leftOut).map(({ label }) => label)
   return (
     isSame(changedFactor(plan)?.name ?? '', change) &&
-    isSame(measuredCard(plan)?.name ?? '', measure) &&
+    isSame(testOf(plan).measure?.name ?? '', measure) &&
     active.length === conditions.length &&
     conditions.every((label) => active.some((other) => isSame(label, other)))
   )

@@ -1,5 +1,6 @@
 import { trialOrderOf } from '../arrangement'
-import { momentsOf, type Plan } from '../lesson'
+import { type Plan } from '../lesson'
+import { momentsOf, kindOf } from '../test'
 import type { Busy, InterleaveAsk, TimedTrial } from './interleave'
 import { groupsTogether, type Member, type Together, type Waiting } from './together'
 
@@ -21,7 +22,7 @@ const GRID = 30
 export function waitingOf(plan: Plan, said: Waiting | undefined): Waiting {
   if (said !== undefined) return said
   const long = plan.clock.trial.run >= 2 * SHORTEST_WAIT
-  return plan.kind === 'over-time' || plan.clock.sideBySide > 1 || long ? 'free' : 'watched'
+  return kindOf(plan).watches || plan.clock.sideBySide > 1 || long ? 'free' : 'watched'
 }
 
 /**
@@ -57,14 +58,15 @@ export function timedTrials(
 
 /** A race runs all its conditions at once. */
 function runs(plan: Plan, trials: { condition: string; repeat: number }[]): { condition: string; repeat: number }[] {
-  if (plan.kind !== 'order') return trials
+  if (!kindOf(plan).allAtOnce) return trials
   return trials.filter(({ repeat }, at) => trials.findIndex((one) => one.repeat === repeat) === at)
 }
 
 /** When a trial needs hands, on the grid of the timetable. */
 function trialShape(plan: Plan, waiting: Waiting): Pick<TimedTrial, 'busy' | 'clear'> {
   const { setUp, run, read, reset } = plan.clock.trial
-  const readings = plan.kind === 'over-time' && plan.watch.unit === 'min' ? timesOf(plan) : plan.kind === 'over-time' ? [0] : [run]
+  const { watches } = kindOf(plan)
+  const readings = watches && plan.watch.unit === 'min' ? timesOf(plan) : watches ? [0] : [run]
   const offsets = waiting === 'watched' ? [] : readings
   const begin = upToGrid(setUp)
   const spans =

@@ -1,7 +1,8 @@
 import { sampleStandardDeviation } from 'simple-statistics'
-import { measuredCard, withMethod, type Method, type Plan } from '../lesson'
+import { type Plan } from '../lesson'
 import { outlookOf, type LearnedWobble } from '../measuring'
 import { unitOf, withoutNoise } from '../quantity'
+import { testOf, withMethod, wayOf, type ResolvedMethod } from '../test'
 
 /** Fewer tries say nothing of how well a class reads. */
 export const FEWEST_TRIES = 10
@@ -34,7 +35,7 @@ export function readingSkill(errors: number[]): ReadingSkill | undefined {
  * The method with the class's own reading wobble, in its unit, in place of the assumed one.
  * @example withReadingSkill({ resolution: 2, readingWobble: null }, { tries: 20, wobble: 0.75, slips: 0 }).readingWobble // => 1.5
  */
-export function withReadingSkill<Of extends Pick<Method, 'resolution' | 'readingWobble'>>(
+export function withReadingSkill<Of extends Pick<ResolvedMethod, 'resolution' | 'readingWobble'>>(
   method: Of,
   { wobble }: ReadingSkill,
 ): Of {
@@ -56,7 +57,7 @@ export interface SkillChange {
  * @example skillChange(soakUpPlan(), { tries: 20, wobble: 0, slips: 0 })!.after // => 2
  */
 export function skillChange(plan: Plan, skill: ReadingSkill, learned?: LearnedWobble): SkillChange | undefined {
-  const method = measuredCard(plan)?.method
+  const { method } = testOf(plan)
   if (!method || !isReadFromMarks(method)) return undefined
   if (withReadingSkill(method, skill).readingWobble === method.readingWobble) return undefined
   const before = outlookOf(plan, learned)
@@ -68,7 +69,7 @@ export function skillChange(plan: Plan, skill: ReadingSkill, learned?: LearnedWo
 }
 
 /** Not from digits, which nobody misreads by a mark, and not counted or timed. */
-function isReadFromMarks({ instrument, unit, readingWobble }: Method): boolean {
+function isReadFromMarks({ way, unit, readingWobble }: ResolvedMethod): boolean {
   const { dimension } = unitOf(unit)
-  return instrument === 'number' && dimension !== 'time' && dimension !== 'number' && readingWobble !== 0
+  return wayOf({ way }).isAmount && dimension !== 'time' && dimension !== 'number' && readingWobble !== 0
 }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { soakUpPlan } from '../../test/ready'
 import { seededRandom } from '../chance'
-import { measuredCard, withMethod } from '../lesson'
+import { testOf, withMethod } from '../test'
 import {
   drawFair,
   drawMoving,
@@ -64,7 +64,7 @@ describe('what the class’s tries teach', () => {
     const skill = readingSkill([0, 0, 1, -1, 0, 0.5, -0.5, 0, 0, 20])!
     expect(skill.slips).toBeCloseTo(0.1, 9)
     expect(skill.wobble).toBeCloseTo(0.559, 3)
-    const method = measuredCard(soakUpPlan())!.method
+    const method = testOf(soakUpPlan()).method!
     expect(withReadingSkill({ ...method, resolution: 2 }, skill).readingWobble).toBeCloseTo(1.12, 2)
   })
 
@@ -74,7 +74,7 @@ describe('what the class’s tries teach', () => {
     expect(change).toEqual({ foreseen: true, before: 2, after: 4 })
     const taken = withMethod(soakUpPlan(), (method) => withReadingSkill(method, skill))
     expect(skillChange(taken, skill)).toBeUndefined()
-    for (const none of [{ readingWobble: 0 }, { unit: 's' as const }, { unit: 'count' as const }, { instrument: 'words' as const }])
+    for (const none of [{ readingWobble: 0 }, { unit: 's' as const }, { unit: 'count' as const }, { way: 'words' as const }])
       expect(
         skillChange(
           withMethod(soakUpPlan(), (method) => ({ ...method, ...none })),

@@ -1,7 +1,8 @@
 import { arrangementOf, conditionsEach, fewestGoingRound, fewestShared, secondsOfTrial, trialsByGroup } from '../arrangement'
 import { fitOf } from '../clock'
 import { kitchenOf, needsOf, NO_SCHOOL, readAmount, type Need, type School } from '../kit'
-import { isEachChild, measuredCard, withGroups, withLevelLabel, withMethod, type Material, type Plan } from '../lesson'
+import { isEachChild, withGroups, type Material, type Plan } from '../lesson'
+import { withLevelLabel, testOf, withMethod } from '../test'
 import { INSTRUMENTS, outlookOf, withInstrument } from '../measuring'
 import { withoutNoise } from '../quantity'
 
@@ -118,7 +119,7 @@ function withSubstitute(plan: Plan, materialId: string, substituteId: string): P
 
 /** Where the material was what is measured with, the method changes with it, marks and wobble and all. */
 function withOtherInstrument(plan: Plan, oldName: string, newName: string): Plan {
-  const tool = measuredCard(plan)?.method.tool.toLowerCase() ?? ''
+  const tool = testOf(plan).method?.tool.toLowerCase() ?? ''
   const old = oldName.toLowerCase()
   if (tool === '' || (!old.includes(tool) && !tool.includes(old))) return plan
   const said = newName.toLowerCase()
@@ -137,7 +138,7 @@ function substitutes(plan: Plan, material: Material, { customs }: School): Open<
       const after = withSubstitute(plan, material.id, substitute.id)
       const there = substitute.stock.trim() === '' ? undefined : readAmount(substitute.stock, kitchenOf(customs))
       const short = shortOf(after, material, { ...NO_SCHOOL, customs })
-      const changed = JSON.stringify(measuredCard(plan)) !== JSON.stringify(measuredCard(after))
+      const changed = JSON.stringify(testOf(plan).measure) !== JSON.stringify(testOf(after).measure)
       return {
         code: 'substitute',
         material: material.id,

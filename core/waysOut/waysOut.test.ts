@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { counter, soakUpPlan } from '../../test/soakUp'
 import { fitOf } from '../clock'
 import { needsOf, NO_SCHOOL } from '../kit'
-import { newMaterial, withMethod, type Material, type Plan } from '../lesson'
+import { newMaterial, type Material, type Plan } from '../lesson'
+import { withMethod } from '../test'
 import { mendsOf, scarceLimits, takeMend, takeWayOut, waysOut } from '.'
 
 const planOf = (change: Partial<Material>, more: Partial<Plan> = {}) =>

@@ -2,8 +2,8 @@ import { expect, it } from 'vitest'
 import { INVESTIGATIONS } from '../../schemas/investigations'
 import { counter, thermometers } from '../../test/ready'
 import { needsOf, NO_SCHOOL, withThings, type School, type Thing } from '../kit'
-import { planFrom } from '../lesson'
 import { takenInsteadWords } from '../wording'
+import { planFrom } from '../test'
 import { withWhatIsThere } from '.'
 
 const thing = (name: string, stock: number): Thing => ({ ...thermometers, id: name, name, stock })

@@ -1,5 +1,6 @@
 import { fitOf } from '../clock'
-import { measuredCard, predictionsFor, readBy, withKind, withMethod, type Measure, type Plan } from '../lesson'
+import { type Measure, type Plan } from '../lesson'
+import { predictionsFor, readBy, withKind, testOf, withMethod, kindOf } from '../test'
 import { methodTotalSd, outlookOf } from '../measuring'
 
 /** A measure that could tell what is best, with what it would take and show. */
@@ -32,7 +33,7 @@ export function asksForBest({ asked, wonder }: Plan): boolean {
  * @example tellingsOf(soakUpPlan()).map(({ measure, race }) => [measure.name, race]) // => [['how high water climbs in 60 s', false]]
  */
 export function tellingsOf(plan: Plan): Telling[] {
-  if (plan.kind !== 'fair-test') return []
+  if (!kindOf(plan).changesOne) return []
   return plan.measures
     .filter(({ name }) => name.trim() !== '')
     .flatMap((measure) => {
@@ -44,12 +45,12 @@ export function tellingsOf(plan: Plan): Telling[] {
 }
 
 function telling(plan: Plan, measure: Measure, race: boolean): Telling {
-  const method = measuredCard(plan)!.method
+  const { amount } = testOf(plan)
   return {
     measure,
     race,
     plan,
-    wobble: method.instrument === 'number' ? methodTotalSd(plan, method) : undefined,
+    wobble: amount ? methodTotalSd(plan, amount) : undefined,
     clear: outlookOf(plan)?.clear,
     minutes: fitOf(plan).needed,
   }
@@ -57,8 +58,8 @@ function telling(plan: Plan, measure: Measure, race: boolean): Telling {
 
 /** A time of each trial is also an order of finishing, where two conditions or more can start at once. */
 function canBeRaced(plan: Plan): boolean {
-  const method = measuredCard(plan)?.method
-  return method?.instrument === 'number' && method.unit === 's' && predictionsFor(plan).includes('order')
+  const { amount } = testOf(plan)
+  return amount?.unit === 's' && predictionsFor(plan).includes('order')
 }
 
 function raced(plan: Plan): Plan {

@@ -10,6 +10,7 @@ import {
   type Remark,
   type TestableCheck,
 } from '../lesson'
+import { kindOf, watchesOverDays } from '../test'
 import { changeableIn, changesNothing } from './changeable'
 import { measurableIn, measureCardOf } from './measurable'
 
@@ -124,10 +125,10 @@ function checkMeasure(plan: Plan, text: string): Checked {
 
 function checkTime(plan: Plan, text: string): Checked {
   const days = DAYS.exec(text)?.[0]
-  if (days && !(plan.kind === 'over-time' && plan.watch.unit === 'day')) {
+  if (days && !watchesOverDays(plan)) {
     return { answer: 'partly', because: { code: 'takes-days', word: days.toLowerCase() } }
   }
-  const slow = plan.kind === 'over-time' ? undefined : A_WHILE.exec(text)?.[0]
+  const slow = kindOf(plan).watches ? undefined : A_WHILE.exec(text)?.[0]
   if (slow) return { answer: 'partly', because: { code: 'takes-a-while', word: slow.toLowerCase() } }
   const fit = fitOf(plan)
   const minutes = fit.phases.find(({ phase }) => phase === 'test')!.minutes

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { recordOf, soakUpPlan } from '../../test/soakUp'
 import { doubtsOfConclusion } from '../agree'
 import { bestFirst, evidenceOf } from '../evidence'
-import { withMethod, type Plan } from '../lesson'
+import { type Plan } from '../lesson'
+import { withMethod } from '../test'
 import {
   agreementSentence,
   bestChoices,

@@ -1,5 +1,6 @@
 import { podium, type Evidence } from '../evidence'
-import { bestOf, countedPlace, countsOf, measuredCard, resultUnit, type Best, type Counted, type Plan } from '../lesson'
+import { type Plan } from '../lesson'
+import { bestOf, countedPlace, countsOf, resultUnit, testOf, type Best, type Counted } from '../test'
 import { unitOf, withUnit, writeShort, type Dimension } from '../quantity'
 import { countedChoice, countsWords } from './counts'
 import { nameOfCondition } from './names'
@@ -50,12 +51,12 @@ const BY_NAME: [RegExp, Ends][] = [
  * @example endsOf(soakUpPlan()) // => { most: 'highest', least: 'lowest' }
  */
 export function endsOf(plan: Plan): Ends {
-  const measure = measuredCard(plan)
+  const measure = testOf(plan).measure
   if (!measure) return USUAL
   const ofFigure = BY_FIGURE[countsOf(plan)]
   if (ofFigure) return ofFigure
   if (countedPlace(plan) === 'apart') return { most: 'biggest difference', least: 'smallest difference' }
-  const { dimension } = unitOf(measure.method.unit)
+  const { dimension } = unitOf(testOf(plan).unit)
   const named = dimension === 'length' ? BY_NAME.find(([words]) => words.test(measure.name))?.[1] : undefined
   return named ?? BY_DIMENSION[dimension] ?? USUAL
 }
@@ -66,7 +67,7 @@ export function bestChoices(plan: Plan): { value: Best; title: string }[] {
   return [
     { value: 'most', title: `the ${most}` },
     { value: 'least', title: `the ${least}` },
-    ...(measuredCard(plan)?.method.instrument === 'number' ? [{ value: 'nearest' as const, title: 'nearest to a number' }] : []),
+    ...(testOf(plan).way.isAmount ? [{ value: 'nearest' as const, title: 'nearest to a number' }] : []),
     { value: 'none', title: 'none: they only differ' },
   ]
 }
@@ -74,7 +75,7 @@ export function bestChoices(plan: Plan): { value: Best; title: string }[] {
 /** What is best, in a few words. `'the highest is best'`; empty where nothing is. */
 export function bestIs(plan: Plan): string {
   const best = bestOf(plan)
-  const method = measuredCard(plan)?.method
+  const { method } = testOf(plan)
   if (best === 'none' || !method) return ''
   if (best !== 'nearest') return `the ${endsOf(plan)[best]} is best`
   return method.bestNumber === null ? '' : `nearest to ${withUnit(writeShort(method.bestNumber), resultUnit(plan))} is best`

@@ -1,4 +1,5 @@
-import { measuredCard, resultUnit, type Plan } from '../lesson'
+import { type Plan } from '../lesson'
+import { resultUnit, testOf } from '../test'
 import type { Challenge } from '../predictions'
 import { list, nameOfGroup } from './names'
 import { writeFigure } from './tables'
@@ -6,7 +7,7 @@ import { countedOwners } from './owners'
 
 /** What a group is asked: `'What will 150 cm give? How high it bounces back, in cm.'` */
 export function challengePrompt(plan: Plan, name: string): string {
-  return `What will ${name} give? Guess from what you found: ${measuredCard(plan)?.name ?? 'the result'}.`
+  return `What will ${name} give? Guess from what you found: ${testOf(plan).measure?.name ?? 'the result'}.`
 }
 
 /** What the line foretold, what was guessed and what was seen, laid beside each other. */

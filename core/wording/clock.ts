@@ -1,7 +1,9 @@
 import type { Circuit } from '../arrangement'
 import { timeAt, type Coming, type DayOff, type Fit, type Jar } from '../clock'
-import { letterOf, measuredCard, type ArrangementWay, type Clock, type Kind, type Plan } from '../lesson'
+import { letterOf, type ArrangementWay, type Clock, type Plan } from '../lesson'
 import { writeShort } from '../quantity'
+import { kindOf } from '../test'
+import { KIND_WORDS } from './kinds'
 import { conditionWithLetter, counted, nameOfGroup } from './names'
 
 export const ARRANGEMENT_WORDS: Record<ArrangementWay, { name: string; what: string }> = {
@@ -44,18 +46,13 @@ export function testSum(fit: Fit): string {
 
 /** The parts of one trial that this kind of test takes time for, and what they are called. Over time the plan's own times say how long. */
 export function trialParts(plan: Plan): { part: keyof Clock['trial']; label: string }[] {
-  const run: Partial<Record<Kind, string>> = {
-    'before-after': 'Wait (all together, in between)',
-    order: measuredCard(plan)?.method.instrument === 'balance' ? 'One weighing (two at a time)' : 'One race',
-    improve: 'Build and try it',
-  }
   const parts: { part: keyof Clock['trial']; label: string }[] = [
     { part: 'setUp', label: 'Set up (fetch and fix)' },
-    { part: 'run', label: run[plan.kind] ?? 'Run (wait or do)' },
+    { part: 'run', label: KIND_WORDS[plan.kind].run(plan) },
     { part: 'read', label: 'Read (look and write)' },
     { part: 'reset', label: 'Reset (dry and clear)' },
   ]
-  return plan.kind === 'over-time' ? parts.filter(({ part }) => part !== 'run') : parts
+  return kindOf(plan).watches ? parts.filter(({ part }) => part !== 'run') : parts
 }
 
 export function minuteWords(minutes: number): string {

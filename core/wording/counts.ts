@@ -1,18 +1,19 @@
+import { EACH_IS, type Plan } from '../lesson'
 import {
   canBeNothing,
   canWeighEmpty,
   countedPlace,
   countedUntil,
   countsOf,
-  EACH_IS,
-  measuredCard,
   momentsOf,
   watchedPlaces,
+  testOf,
+  kindOf,
   type Counted,
-  type Method,
   type Moment,
-  type Plan,
-} from '../lesson'
+  type ResolvedMethod,
+} from '../test'
+import { WAY_WORDS } from './ways'
 import { decimalsOf, roundToMark, unitOf, withUnit, writeNumber, writeQuantity, writeShort } from '../quantity'
 
 /**
@@ -47,9 +48,9 @@ export function countedName(plan: Plan, counted: Counted): string {
 /** What has to be reached: `'wet'`, `'30\u202f°C'`; three dots while nobody has said it. */
 function untilWords(plan: Plan): string {
   const until = countedUntil(plan)
-  const method = measuredCard(plan)?.method
+  const { method, way } = testOf(plan)
   if (until === undefined || !method) return '…'
-  return method.instrument === 'words' ? method.words[until - 1] || '…' : withUnit(writeShort(until), method.unit)
+  return way.fromWords ? method.words[until - 1] || '…' : withUnit(writeShort(until), method.unit)
 }
 
 /** Which place counts, or that the difference does: `'top less bottom'`; empty where there is one place. */
@@ -66,7 +67,7 @@ export function countedPlaceWords(plan: Plan): string {
  */
 export function countsWords(plan: Plan): string {
   const counted = countsOf(plan)
-  const method = measuredCard(plan)?.method
+  const { method } = testOf(plan)
   const contents = method?.weighsEmpty && canWeighEmpty(plan) ? 'contents only' : ''
   const figure = counted === 'reading' ? EACH_WORDS[method?.eachIs ?? 'shown'].short : countedName(plan, counted).toLowerCase()
   return [figure, countedPlaceWords(plan), contents].filter(Boolean).join(', ')
@@ -75,24 +76,24 @@ export function countsWords(plan: Plan): string {
 /** The places of a jar as choices; the difference of words is nothing that anybody could read. */
 export function placeChoices(plan: Plan): { value: number | null; title: string }[] {
   const places = watchedPlaces(plan)
-  const byNumber = measuredCard(plan)?.method.instrument === 'number'
+  const byNumber = testOf(plan).way.isAmount
   const apart = { value: null, title: `the difference: ${places[0]} less ${places.at(-1)}` }
   return [...(byNumber && countsOf(plan) !== 'until' ? [apart] : []), ...places.map((title, value) => ({ value, title }))]
 }
 
 /** What is measured with what counts of it, for a heading or an axis. `resultName(soakUpPlan()) // 'how high water climbs in 60 s'` */
 export function resultName(plan: Plan): string {
-  return [measuredCard(plan)?.name ?? '', countsWords(plan)].filter(Boolean).join(': ')
+  return [testOf(plan).measure?.name ?? '', countsWords(plan)].filter(Boolean).join(': ')
 }
 
-const EACH_WORDS: Record<Method['eachIs'], { short: string; title: string; hint: string }> = {
+const EACH_WORDS: Record<ResolvedMethod['eachIs'], { short: string; title: string; hint: string }> = {
   shown: { short: '', title: 'what we read', hint: 'the number as the instrument shows it' },
   risen: { short: 'finish less start', title: 'finish less start', hint: 'what was added, gained or risen' },
   used: { short: 'used', title: 'start less what is left', hint: 'what was used, lost or taken away' },
 }
 
 /** The choices of what one number is. */
-export function eachIsChoices(): { value: Method['eachIs']; title: string; hint: string }[] {
+export function eachIsChoices(): { value: ResolvedMethod['eachIs']; title: string; hint: string }[] {
   return EACH_IS.map((value) => ({ value, ...EACH_WORDS[value] }))
 }
 
@@ -107,23 +108,22 @@ export function countedChoice(plan: Plan, counted: Counted): { title: string; hi
 const CHOICE_TITLES: Record<Counted, (plan: Plan) => string> = {
   reading: () => 'the reading',
   last: () => 'the last reading',
-  change: ({ kind }) => (kind === 'before-after' ? 'the change: after less before' : 'the change: last less first'),
-  loss: ({ kind }) =>
-    kind === 'before-after' ? 'what was lost or used: before less after' : 'what was lost or used: first less last',
+  change: (plan) => (kindOf(plan).readsTwice ? 'the change: after less before' : 'the change: last less first'),
+  loss: (plan) => (kindOf(plan).readsTwice ? 'what was lost or used: before less after' : 'what was lost or used: first less last'),
   'of-100': () => 'lost or used, of 100',
   rate: ({ watch }) => (watch.unit === 'day' ? 'so much a day' : 'so much a minute'),
   total: () => 'the total of all times',
   average: () => 'the average of all times',
   highest: () => 'the highest',
-  until: (plan) => (measuredCard(plan)?.method.instrument === 'words' ? 'the time until a word' : 'the time until a number'),
+  until: (plan) => WAY_WORDS[testOf(plan).way.code].until,
 }
 
 /** What counts with numbers that this plan could have, so that nobody has to imagine them. */
 function countedExample(plan: Plan, counted: Counted): string {
-  const method = measuredCard(plan)?.method
+  const { method, way, kind } = testOf(plan)
   if (!method) return ''
-  const [first, last] = plan.kind === 'before-after' ? ['before', 'after'] : endsOfWatching(plan)
-  if (method.instrument === 'words') return wordsExample(plan, counted, method)
+  const [first, last] = kind.readsTwice ? ['before', 'after'] : endsOfWatching(plan)
+  if (way.fromWords) return wordsExample(plan, counted, method)
   const { high, low } = exampleNumbers(method)
   const write = (value: number) => writeQuantity(value, method.unit, decimalsOf(method.resolution))
   const falls = counted === 'loss' || counted === 'of-100'
@@ -157,15 +157,15 @@ function countedExample(plan: Plan, counted: Counted): string {
 
 /** What one number is, with numbers that this plan could have. `'start 300 mL, left 240 mL: used 60 mL'` */
 export function eachExample(plan: Plan): string {
-  const method = measuredCard(plan)?.method
-  if (!method || method.instrument !== 'number') return ''
+  const { amount: method } = testOf(plan)
+  if (!method) return ''
   const { high, low } = exampleNumbers(method)
   const write = (value: number) => writeQuantity(value, method.unit, decimalsOf(method.resolution))
   if (method.eachIs === 'used') return `start ${write(high)}, left ${write(low)}: used ${write(high - low)}`
   return method.eachIs === 'risen' ? `start ${write(low)}, finish ${write(high)}: ${write(high - low)}` : ''
 }
 
-function wordsExample(plan: Plan, counted: Counted, { words }: Method): string {
+function wordsExample(plan: Plan, counted: Counted, { words }: ResolvedMethod): string {
   const [, later] = endsOfWatching(plan)
   const word = counted === 'until' ? untilWords(plan) : (words.at(-1) ?? '…')
   const time = withUnit(writeShort(Math.max(...plan.watch.times)), plan.watch.unit)
@@ -180,7 +180,7 @@ function endsOfWatching(plan: Plan): [string, string] {
 }
 
 /** Two numbers that this instrument could show: what the teacher expects, else so many of its marks. */
-function exampleNumbers({ expectedHigh, expectedLow, resolution }: Method): { high: number; low: number } {
+function exampleNumbers({ expectedHigh, expectedLow, resolution }: ResolvedMethod): { high: number; low: number } {
   if (expectedHigh !== null && expectedLow !== null && expectedLow > 0 && expectedHigh > expectedLow)
     return { high: expectedHigh, low: expectedLow }
   return { high: 300 * resolution, low: 240 * resolution }

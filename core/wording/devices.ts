@@ -1,4 +1,4 @@
-import type { Device } from '../measuring'
+import type { Device } from '../test'
 
 export const DEVICE_WORDS: Record<Device, string> = {
   pad: 'number pad',

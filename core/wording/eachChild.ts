@@ -1,8 +1,9 @@
+import { sentenceCase } from './sentenceCase'
 import type { OneHeap } from '../evidence'
-import { resultUnit, seatOf, type Plan } from '../lesson'
+import { seatOf, type Plan } from '../lesson'
+import { resultUnit } from '../test'
 import { withoutNoise } from '../quantity'
 import type { GuessesInSum, OwnGuess } from '../predictions'
-import { sentenceCase } from './evidence'
 import { counted, nameOfGroup, writeAverage, writeReading } from './names'
 import { countedOwners, ownerWord } from './owners'
 

@@ -1,5 +1,5 @@
 import type { AmountErrorCode, SupplyProblem } from '../kit'
-import type { EntryErrorCode } from '../record'
+import type { EntryErrorCode } from '../test'
 
 const READ_ERRORS: Record<EntryErrorCode | AmountErrorCode | SupplyProblem['code'], string> = {
   empty: 'Nothing is written here yet.',

@@ -3,31 +3,18 @@ import { expect, it } from 'vitest'
 import { conclusion, counter, emptyRecord, reading } from '../../test/soakUp'
 import { demoCupboard } from '../../demo/school'
 import { INVESTIGATIONS } from '../../schemas/investigations'
-import { planFrom } from '../../core/lesson'
 import { doubtsOfConclusion, nextTests } from '../agree'
 import { graphChoices, handGraph, resultsGraph, squareScale } from '../charts'
 import { fitOf } from '../clock'
 import { evidenceOf, surerBy, trendOf } from '../evidence'
 import { gettingReady, needsOf, NO_SCHOOL, withThings, type School } from '../kit'
-import {
-  AGES,
-  AVERAGE_WAYS,
-  BEST,
-  COUNTED,
-  EACH_IS,
-  measuredCard,
-  momentsOf,
-  readBy,
-  withMethod,
-  type LessonEvent,
-  type LessonRecord,
-  type Plan,
-  type Reading,
-} from '../lesson'
+import { AGES, AVERAGE_WAYS, BEST, COUNTED, EACH_IS, type LessonEvent, type LessonRecord, type Plan, type Reading } from '../lesson'
+import { momentsOf, readBy } from '../test'
 import { waysToSee } from '../measuring'
 import { comparedWith, journalOf, nextTrial, oddResults, progressOf, resultsTable, workedOutFor } from '../record'
 import { secondLook } from '../secondLook'
 import { mendsOf, scarceLimits, waysOut } from '../waysOut'
+import { testOf, withMethod, planFrom } from '../../core/test'
 import { classReport, faceOf, groupReport, judgedOf, teacherNotes, termOverview } from './reports'
 import * as words from '.'
 
@@ -85,7 +72,7 @@ const anyLesson = fc
         best,
         bestNumber: best === 'nearest' ? low + step : null,
       }))
-      const unit = measuredCard(plan)!.method.unit
+      const unit = testOf(plan).unit
       const places = plan.groups.flatMap(({ id: group }) =>
         plan.conditions.flatMap(({ id: condition }, at) =>
           Array.from({ length: plan.repeats }, (_, repeat) =>
@@ -126,7 +113,7 @@ const EVENTS: { at: string; body: LessonEvent }[] = [
 function allThatIsSaid({ plan, record }: { plan: Plan; record: LessonRecord }): unknown[] {
   const stocked = withThings(plan, SCHOOL.things)
   const evidence = evidenceOf(plan, record)
-  const method = measuredCard(plan)!.method
+  const method = testOf(plan).method!
   const graphs = graphChoices(plan, record)
   const table = resultsTable(plan, record.readings)
   const compared = comparedWith(

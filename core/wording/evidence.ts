@@ -1,8 +1,12 @@
+import { sentenceCase } from './sentenceCase'
+import { mostSaidSentence, sortedAgreementSentence, sortedGradeSentence } from './sorted'
 import type { NextTest } from '../agree'
 import type { Apart, Evidence, Gap, Grade } from '../evidence'
 import type { Mending } from '../fairness'
-import { changedFactor, countsOf, isEachChild, measuredCard, resultUnit, type Plan } from '../lesson'
-import { writeNumber } from '../quantity'
+import { changedFactor, isEachChild, type Plan } from '../lesson'
+import { countsOf, resultUnit, testOf, kindOf } from '../test'
+import { KIND_WORDS } from './kinds'
+import { writeNumber, isAmount } from '../quantity'
 import { hasEnds, putWords } from './best'
 import { GRADE_NAMES } from './grades'
 import { knownSentences } from './known'
@@ -19,9 +23,10 @@ export function gradeName({ grade, limits }: Pick<Evidence, 'grade' | 'limits'>)
 /** What the grade means for this class's numbers, in one sentence. */
 export function gradeSentence(plan: Plan, evidence: Evidence): string {
   const what = whatMadeIt(plan)
+  if (evidence.sorted && evidence.grade !== 'not-fair') return sortedGradeSentence(plan, evidence, what)
   switch (evidence.grade) {
     case 'clear':
-      return plan.kind === 'order'
+      return kindOf(plan).allAtOnce
         ? 'The order stands out: luck alone would hardly make one like it.'
         : `${what} made a difference that stands out from ${yardstick(evidence)}.`
     case 'leaning':
@@ -35,7 +40,7 @@ export function gradeSentence(plan: Plan, evidence: Evidence): string {
     case 'not-fair':
       return `No two of them differ in ${changedFactor(plan)?.name ?? 'what we change'} alone, so the numbers cannot answer the question.`
     case 'nothing-yet':
-      return plan.kind === 'before-after'
+      return kindOf(plan).readsTwice
         ? 'Readings before and after are needed before they can be compared.'
         : 'Readings of two conditions are needed before they can be compared.'
   }
@@ -95,17 +100,7 @@ export function fewGroupsSentence({ limits }: Evidence): string {
 
 /** What may have made a difference, as the subject of a sentence. `'Changing the kind of paper'`, `'Melting'` */
 function whatMadeIt(plan: Plan): string {
-  const change = changedFactor(plan)?.name
-  switch (plan.kind) {
-    case 'before-after':
-      return sentenceCase(change ?? 'what happened')
-    case 'improve':
-      return 'What was changed from try to try'
-    case 'describe':
-      return sentenceCase(change ?? 'what we compared')
-    default:
-      return `Changing ${change ?? 'what we change'}`
-  }
+  return KIND_WORDS[plan.kind].madeIt(changedFactor(plan)?.name)
 }
 
 /** "Kitchen roll is 13.2 mm above tissue: 2.5 times the wobble." What no digit shows is level. */
@@ -114,7 +109,7 @@ export function gapSentence(plan: Plan, gap: Gap): string {
   const wobbles = gap.wobbles === undefined ? '' : `: ${writeNumber(gap.wobbles, 1)} times the wobble`
   const [more, less] = [sentenceCase(nameOfCondition(plan, gap.more)), nameOfCondition(plan, gap.less)]
   const half = gap.more === 'before' || gap.more === 'after'
-  const ordinal = unit === 'place' || unit === 'words'
+  const ordinal = !isAmount(unit)
   if (countsOf(plan) === 'until' && gap.difference === Infinity) return `${more}: ${notWithin(plan)}; ${less} was quicker.`
   const difference = ordinal ? writeNumber(Math.abs(gap.difference), 1) : writeAverage(plan, gap.difference, unit)
   if (!/[1-9]/.test(difference)) return half ? 'Before and after came out level.' : `${more} and ${less} came out level.`
@@ -165,7 +160,7 @@ export function unfairSentences(plan: Plan, { notFair }: Evidence): string[] {
 
 /** Which questions a set-up that is not fair can answer all the same. */
 export function answerSentences(plan: Plan, { notFair }: Pick<Evidence, 'notFair'>): string[] {
-  const measure = measuredCard(plan)?.name ?? 'the result'
+  const measure = testOf(plan).measure?.name ?? 'the result'
   return (notFair?.answers ?? []).map(
     ({ factor, conditions }) =>
       `It can answer how ${factorName(plan, factor)} changes ${measure}: ${list(conditions.map((id) => nameOfCondition(plan, id)))} differ in nothing else.`,
@@ -206,6 +201,7 @@ export function sureSentences(plan: Plan, evidence: Evidence): string[] {
     fromNothingSentence(plan, evidence),
     ...knownSentences(plan, evidence.known),
     evidence.spread ? agreementSentence(plan, evidence) : '',
+    ...(evidence.sorted ? [mostSaidSentence(plan, evidence.sorted), sortedAgreementSentence(plan, evidence)] : []),
     ...unfairSentences(plan, evidence),
   ].filter((sentence) => sentence !== '')
 }
@@ -213,8 +209,4 @@ export function sureSentences(plan: Plan, evidence: Evidence): string[] {
 /** What could be tested next, as a question. `'How does the width of the strip change how high water climbs?'` */
 export function nextQuestion(next: NextTest): string {
   return next.from === 'wondering' ? next.text : `How does ${next.factor} change ${next.measure}?`
-}
-
-export function sentenceCase(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1)
 }

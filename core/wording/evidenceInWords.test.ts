@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { emptyRecord, reading, recordOf, soakUpPlan } from '../../test/soakUp'
-import { FIRST_WATCH, KINDS, withKind, withMethod, type LessonRecord, type Plan, type Reading } from '../lesson'
+import { FIRST_WATCH, KINDS, type LessonRecord, type Plan, type Reading } from '../lesson'
+import { withKind, withMethod } from '../test'
 import { resultsTable } from '../record'
 import { classReport } from './reports'
 import { agreementSentence, gapSentence, gradeSentence, overlapSentence, sentenceStarters, sureSentences, unfairSentences } from '.'

@@ -1,5 +1,6 @@
 import { hiddenComparisons, type FairCheck, type FairComparison, type Pair } from '../fairness'
-import { letterOf, measuredCard, type Plan } from '../lesson'
+import { letterOf, type Plan } from '../lesson'
+import { testOf } from '../test'
 import { counted, list } from './names'
 
 export interface FairWords {
@@ -29,7 +30,7 @@ export function fairWords(plan: Plan, check: FairCheck): FairWords {
     .slice(0, MOST_HIDDEN)
     .map((comparison) => ({
       comparison,
-      text: `How does ${nameOf(comparison.factor)} change ${measuredCard(plan)?.name ?? 'what we measure'}? With ${letters(comparison.conditions)}.`,
+      text: `How does ${nameOf(comparison.factor)} change ${testOf(plan).measure?.name ?? 'what we measure'}? With ${letters(comparison.conditions)}.`,
     }))
   return {
     verdict: verdictOf(check, fair.length),

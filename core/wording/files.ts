@@ -1,4 +1,4 @@
-import { sentenceCase } from './evidence'
+import { sentenceCase } from './sentenceCase'
 import { counted, list } from './names'
 import { CUPBOARD_COLUMNS, type CsvProblem, type CupboardProblem, type FileProblem } from '../formats'
 

@@ -1,12 +1,15 @@
+import { sentenceCase } from './sentenceCase'
+import { trayWords, conditionsWords } from './question'
 import type { SupplyField } from '../kit'
-import { changedFactor, forMeasure, letterOf, measuredCard, type Plan } from '../lesson'
+import { changedFactor, letterOf, type Plan } from '../lesson'
+import { forMeasure, testOf, kindOf } from '../test'
 import { unitOf, writeShort, withUnit } from '../quantity'
 import type { Finding } from '../secondLook'
-import { conditionsWords, KIND_WORDS, trayWords } from './kinds'
+import { KIND_WORDS } from './kinds'
 import { cautionSourceWords, cautionWords, doerWords } from './cautions'
 import { doubtWords } from './doubts'
 import { readErrorWords } from './errors'
-import { gradeName, sentenceCase } from './evidence'
+import { gradeName } from './evidence'
 import { doubtWordsOfConclusion } from './conclusionDoubts'
 import { dayWords } from './days'
 import { amountWords, civilWords, movedWords, PREPARATION_WORDS } from './kit'
@@ -27,11 +30,11 @@ export function findingWords(finding: Finding, plan: Plan): FindingWords {
   if (finding.measure === undefined) return wordsOf(finding, plan)
   const view = forMeasure(plan, finding.measure)
   const words = wordsOf(finding, view)
-  return { ...words, text: `${sentenceCase(measuredCard(view)?.name.trim() || 'The other measure')}: ${words.text}` }
+  return { ...words, text: `${sentenceCase(testOf(view).measure?.name.trim() || 'The other measure')}: ${words.text}` }
 }
 
 function wordsOf(finding: Finding, plan: Plan): FindingWords {
-  const measured = measuredCard(plan)
+  const measured = testOf(plan).measure
   const letters = (ids: string[]) => list(ids.map((id) => letterOf(plan, id)))
   const factor = (id: string) => plan.factors.find((one) => one.id === id)?.name ?? 'a factor'
   const material = (id: string) => plan.materials.find((one) => one.id === id)?.name || 'a material without a name'
@@ -67,7 +70,7 @@ function wordsOf(finding: Finding, plan: Plan): FindingWords {
       return {
         title: 'Nothing to change yet',
         text: `Put one card into the tray “${trayWords(plan.kind).change.name}”.`,
-        why: plan.kind === 'fair-test' ? 'In a fair test exactly one thing is changed on purpose.' : KIND_WORDS[plan.kind].what,
+        why: kindOf(plan).changesOne ? 'In a fair test exactly one thing is changed on purpose.' : KIND_WORDS[plan.kind].what,
       }
     case 'nothing-to-measure':
       return {
@@ -78,10 +81,9 @@ function wordsOf(finding: Finding, plan: Plan): FindingWords {
     case 'too-few-conditions':
       return {
         title: finding.count === 0 ? `${conditionsWords(plan.kind).name}: none yet` : 'Only one to compare',
-        text:
-          plan.kind === 'fair-test'
-            ? `Say what ${changedFactor(plan)?.name ?? 'it'} is changed to: at least two.`
-            : `Write down ${conditionsWords(plan.kind).what}, such as “${conditionsWords(plan.kind).example}”.`,
+        text: kindOf(plan).changesOne
+          ? `Say what ${changedFactor(plan)?.name ?? 'it'} is changed to: at least two.`
+          : `Write down ${conditionsWords(plan.kind).what}, such as “${conditionsWords(plan.kind).example}”.`,
         why: 'A comparison needs two things to compare.',
       }
     case 'too-few-levels':

@@ -1,13 +1,14 @@
 import { mendingOf } from '../fairness'
 import type { Customs } from '../kit'
-import { forMeasure, letterOf, type Plan } from '../lesson'
+import { letterOf, type Plan } from '../lesson'
+import { forMeasure } from '../test'
 import { unitOf, writeShort, type UnitCode } from '../quantity'
 import type { Fix } from '../secondLook'
 import { dayWords } from './days'
 import { mendingWords } from './evidence'
 import { counted, instrumentNamed, list, nameOfCondition, STOP_NAMES, writeReading } from './names'
 import { spelled } from './spelling'
-import { wayWords } from './ways'
+import { wayWords } from './waysToSee'
 import { mendWords, wayOutWords } from './waysOut'
 
 /** What a button of the Second look says. */

@@ -1,3 +1,4 @@
+import { sentenceCase } from './sentenceCase'
 import type {
   Bin,
   GraphLoss,
@@ -9,9 +10,9 @@ import type {
   SquareScale,
   StageBand,
 } from '../charts'
-import { changedFactor, countedPlace, hasNamedMoments, measuredCard, resultUnit, type GraphKind, type Plan } from '../lesson'
+import { changedFactor, type GraphKind, type Plan } from '../lesson'
+import { countedPlace, hasNamedMoments, resultUnit, testOf, kindOf } from '../test'
 import { unitOf, withUnit, writeNumber, writeShort, type ResultUnit, type UnitCode } from '../quantity'
-import { sentenceCase } from './evidence'
 import { conditionWithLetter, counted, list, whenWords, writeReading } from './names'
 import { countedPlaceWords, resultName } from './counts'
 import { knownName } from './known'
@@ -56,6 +57,8 @@ export function graphReason(plan: Plan, reason: GraphReason): string {
       return 'A place says who came first and not by how much, so places stand one under another and have no bars.'
     case 'words':
       return 'Words have an order and no size, so how often each was chosen is stacked up.'
+    case 'sorts':
+      return 'Words without an order are stacked as shares: how many of every ten said which.'
     case 'tries':
       return 'Each try grew from the one before, so they stand in their order and a line shows whether it got better.'
     case 'no-average':
@@ -96,20 +99,19 @@ export function smallBarsWords(bars: SmallBar[]): string {
 export function axisTitles(plan: Plan, kind?: GraphKind): { up: string; across: string } {
   // Over the moments of a trial stand the readings themselves.
   const asRead = kind === 'lines' || kind === 'pairs'
-  const read = [measuredCard(plan)?.name ?? '', countedPlace(plan) === 'apart' ? countedPlaceWords(plan) : '']
+  const read = [testOf(plan).measure?.name ?? '', countedPlace(plan) === 'apart' ? countedPlaceWords(plan) : '']
     .filter(Boolean)
     .join(': ')
   const name = asRead ? read : resultName(plan)
-  const up = unitOf(asRead ? (measuredCard(plan)?.method.unit ?? 'count') : resultUnit(plan)).symbol
+  const up = unitOf(asRead ? testOf(plan).unit : resultUnit(plan)).symbol
   const across = unitOf(plan.conditionUnit).symbol
   return {
     up: up === '' ? name : `${name} (${up})`,
-    across:
-      plan.kind === 'over-time' && hasNamedMoments(plan)
-        ? ''
-        : plan.kind === 'over-time'
-          ? `time (${plan.watch.unit === 'day' ? 'days' : 'min'})`
-          : `${changedFactor(plan)?.name ?? ''}${plan.conditionsAs === 'numbers' && across !== '' ? ` (${across})` : ''}`,
+    across: hasNamedMoments(plan)
+      ? ''
+      : kindOf(plan).watches
+        ? `time (${plan.watch.unit === 'day' ? 'days' : 'min'})`
+        : `${changedFactor(plan)?.name ?? ''}${plan.conditionsAs === 'numbers' && across !== '' ? ` (${across})` : ''}`,
   }
 }
 
@@ -138,7 +140,7 @@ export function chartWords(plan: Plan, graph: ResultsGraph): string {
   if (graph.kind === 'stages')
     return `${name}. ${graph.bands.map((band) => `${conditionWithLetter(plan, band.condition)}: ${stageWords(plan, band)}`).join('; ')}.`
   if (graph.kind === 'words') {
-    const words = measuredCard(plan)?.method.words ?? []
+    const words = testOf(plan).words
     const stacks = graph.marks.map(
       ({ letter, name: condition, counts }) =>
         `${letter} ${condition}: ${list(counts.flatMap((count, place) => (count > 0 ? [`${words[place]} ${count}`] : []))) || 'no readings'}`,
@@ -172,7 +174,7 @@ function knownLine(plan: Plan, { known, unit }: ResultsGraph): string {
 
 /** What a condition was from when on. `'dry from 0\u202fmin, damp from 2\u202fmin, wet from 5\u202fmin'` */
 export function stageWords(plan: Plan, { stages }: StageBand): string {
-  const words = measuredCard(plan)?.method.words ?? []
+  const words = testOf(plan).words
   const said = stages.map(({ word, from }) => `${words[word]} from ${withUnit(writeShort(from), plan.watch.unit)}`)
   return said.length === 0 ? 'no readings' : said.join(', ')
 }

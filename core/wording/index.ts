@@ -31,10 +31,10 @@ export {
   gradeSentence,
   judgedAnewSentence,
   nextQuestion,
-  sentenceCase,
   sureSentences,
   unfairSentences,
 } from './evidence'
+export { sentenceCase } from './sentenceCase'
 export {
   bestWords,
   clearWords,
@@ -113,10 +113,12 @@ export {
   writeAverage,
   writeReading,
 } from './names'
-export { conditionsWords, KIND_WORDS, PREDICT_WORDS, question, questionSegments, takeWords, trayWords, WHOSE_WORDS } from './kinds'
-export type { KindWords, Segment } from './kinds'
+export { conditionsWords, PREDICT_WORDS, question, questionSegments, takeWords, trayWords, WHOSE_WORDS } from './question'
+export { KIND_WORDS } from './kinds'
+export { WAY_WORDS } from './ways'
+export type { Segment } from './kinds'
 export { ANSWER_WORDS, becauseWords, CHECK_WORDS, nearestQuestion, VERDICT_WORDS } from './testable'
-export { SOURCE_WORDS, wayChance, wayCost, wayWords } from './ways'
+export { SOURCE_WORDS, wayChance, wayCost, wayWords } from './waysToSee'
 export { changeWords, predictionOrderWords, predictionPrompt } from './predictions'
 export { FRAME_WORDS, predictionSentence, VARIABLE_WORDS, variableWords, wordMat } from './vocabulary'
 export { AGE_WORDS, agesWords, stockWords, temptingWords, TOPIC_WORDS } from './library'
@@ -209,7 +211,7 @@ export {
   titleOfMember,
   TOGETHER_VIEW_WORDS,
   WAITING_WORDS,
-  WAY_WORDS,
+  HANDING_OUT_WORDS,
 } from './together'
 export {
   assumedLines,

@@ -2,6 +2,7 @@ import { arrangementOf, conditionsEach } from '../arrangement'
 import { sensible, type CivilMoment, type MovedBecause, type Need, type Step } from '../kit'
 import { activeConditions, type Material, type Plan, type PreparationKind } from '../lesson'
 import { unitOf, withUnit, writeShort, type KitchenRegion, type UnitCode } from '../quantity'
+import { kindOf } from '../test'
 import { counted, list } from './names'
 import { dayWords } from './days'
 import { countedOwners } from './owners'
@@ -59,7 +60,7 @@ export function spoonWords(units: UnitCode[], kitchen: KitchenRegion = 'metric')
 /** The multiplication behind the kit. `'4 conditions × (3 repeats + 1 practice) × 7 groups = 112 trials'` */
 export function trialSum(plan: Plan): string {
   const way = arrangementOf(plan)
-  if (plan.kind === 'order') return raceSum(plan)
+  if (kindOf(plan).allAtOnce) return raceSum(plan)
   const conditions = way === 'share-out' ? conditionsEach(plan) : activeConditions(plan).length
   const [each, groups] = [plan.repeats + plan.practice, way === 'together' ? 1 : plan.groups.length]
   const repeats =

@@ -1,12 +1,13 @@
 import type { AgainstKnown } from '../evidence'
-import { measuredCard, resultUnit, type Plan } from '../lesson'
+import { type Plan } from '../lesson'
+import { resultUnit, testOf } from '../test'
 import { convert, plainUnit, withUnit, writeShort, type UnitCode } from '../quantity'
 import { GRADE_NAMES } from './grades'
 import { counted, list, nameOfCondition, writeAverage } from './names'
 
 /** What the known value is called. `knownName(soakUpPlan()) // 'the known value'` */
 export function knownName(plan: Plan): string {
-  return measuredCard(plan)?.method.knownName.trim() || 'the known value'
+  return testOf(plan).method?.knownName.trim() || 'the known value'
 }
 
 /** How far each condition is from the known value, and what that adds up to over a week and a class. */
@@ -20,7 +21,7 @@ export function knownSentences(plan: Plan, against: AgainstKnown | undefined): s
   })
   const line = `Against ${withUnit(writeShort(against.value), unit)} (${knownName(plan)})`
   const { children } = plan
-  const times = counted(measuredCard(plan)?.method.knownWeekly ?? 0, 'time')
+  const times = counted(testOf(plan).method?.knownWeekly ?? 0, 'time')
   return [
     ...(each.length === 0 ? [] : [`${line}: ${list(each)}.`]),
     ...against.savings

@@ -1,6 +1,7 @@
-import type { Age, Plan, Teaching } from '../lesson'
+import { sentenceCase } from './sentenceCase'
+import type { Age, Plan } from '../lesson'
 import type { Stocked } from '../kit'
-import { sentenceCase } from './evidence'
+import type { Teaching } from '../test'
 import { list } from './names'
 import { nameOfCondition } from './names'
 

@@ -1,8 +1,9 @@
+import { trayWords, conditionsWords } from './question'
 import type { PartOfShelf } from '../clock'
-import { shapeOf, type Plan, type Stop } from '../lesson'
+import { type Plan, type Stop } from '../lesson'
+import { shapeOf } from '../test'
 import type { FirstStepCode, Hour, Matter, Open } from '../secondLook'
 import { findingWords } from './findings'
-import { conditionsWords, trayWords } from './kinds'
 import { counted, nameOfGroup, writeReading } from './names'
 
 /** What a lesson waits for, as a shelf says it, and where it is done. */

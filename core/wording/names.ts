@@ -1,26 +1,31 @@
 import {
-  atMoment,
   conditionName,
-  countsOf,
-  everyMomentOf,
   letterOf,
-  measuredCard,
-  measuredCards,
-  momentOf,
   mostRepeats,
-  resultMark,
-  resultUnit,
   type BoardViewName,
   type Measure,
-  type Method,
   type Phase,
   type Plan,
   type Reading,
   type RemarkList,
   type Stop,
+  type Method,
 } from '../lesson'
+import {
+  atMoment,
+  countsOf,
+  everyMomentOf,
+  measuredCards,
+  momentOf,
+  resultMark,
+  resultUnit,
+  testOf,
+  resolved,
+  WAYS_OF_READING,
+} from '../test'
+import { WAY_WORDS } from './ways'
 import { INSTRUMENTS, type Instrument } from '../measuring'
-import { decimalsOf, unitOf, withUnit, writeNumber, writeQuantity, writeShort, type ResultUnit } from '../quantity'
+import { decimalsOf, unitOf, withUnit, writeNumber, writeQuantity, writeShort, isWord, type ResultUnit } from '../quantity'
 import { countedName } from './counts'
 
 /** What a lesson is called, one that nobody has named among them. `lessonName('') // 'Lesson without a name'` */
@@ -89,7 +94,7 @@ export function momentWords(plan: Plan, id: string): string {
 
 /** Which of several things a reading is of; empty where only one is measured. */
 function nameOfMeasureAt(plan: Plan, moment: string): string {
-  return measuredCards(plan).length < 2 ? '' : (measuredCard(atMoment(plan, moment))?.name.trim() ?? '')
+  return measuredCards(plan).length < 2 ? '' : (testOf(atMoment(plan, moment)).measure?.name.trim() ?? '')
 }
 
 /** When a trial is read, wherever in it. `whenWords(inTwoPlaces, 't5p1') // '5 min'` */
@@ -110,7 +115,7 @@ export function nameOfGroup(plan: Plan, id: string): string {
 /** A reading with the digits that the instrument can show, or more where it was written with more. */
 export function writeReading(plan: Plan, value: number, unit: ResultUnit): string {
   if (!Number.isFinite(value)) return notWithin(plan)
-  if (unit === 'words') return measuredCard(plan)?.method.words[value - 1] || `word ${writeShort(value)}`
+  if (isWord(unit)) return testOf(plan).words[value - 1] || `word ${writeShort(value)}`
   if (unit === 'place') return placeWords(value)
   return writeQuantity(value, unit, Math.max(decimalsOf(markOf(plan, unit)), Math.min(MOST_DECIMALS, decimalsOf(value))))
 }
@@ -137,7 +142,7 @@ export function timeReached(plan: Plan, time: number): string {
 export function markOf(plan: Plan, unit: ResultUnit): number {
   if (unit === 'of-100') return resultMark(plan, 'of-100')
   if (unit.includes('/')) return resultMark(plan, 'rate')
-  const method = measuredCard(plan)?.method
+  const { method } = testOf(plan)
   return countsOf(plan) === 'until' && unit !== method?.unit ? resultMark(plan) : (method?.resolution ?? 1)
 }
 
@@ -153,7 +158,7 @@ const HAND_SHOWS = 20
 /** Digits behind the point that an average is worth: one more than the instrument shows, and no finer than the hand that stops the clock. */
 function averageDecimals(plan: Plan, unit: ResultUnit): number {
   const finest = decimalsOf(markOf(plan, unit)) + 1
-  const method = measuredCard(plan)?.method
+  const { method } = testOf(plan)
   const hand = method && unit === method.unit && unitOf(unit).dimension === 'time' ? method.timingWobble / method.atOnce : 0
   return hand > 0 ? Math.max(0, Math.min(finest, Math.floor(Math.log10(HAND_SHOWS / hand)))) : finest
 }
@@ -163,28 +168,19 @@ export function writeAverage(plan: Plan, value: number, unit: ResultUnit): strin
   if (!Number.isFinite(value)) return notWithin(plan)
   // The middle of some times of reading is one of them, or halfway between two.
   if (countsOf(plan) === 'until' && unit === resultUnit(plan)) return withUnit(writeShort(value), unit)
-  if (unit === 'words') return `about “${writeReading(plan, Math.round(value), unit)}”`
+  if (isWord(unit)) return `${testOf(plan).way.turnsInto ? 'about ' : ''}“${writeReading(plan, Math.round(value), unit)}”`
   if (unit === 'place') return `place ${writeNumber(value, 1)}`
   return writeQuantity(value, unit, averageDecimals(plan, unit))
 }
 
 /** With what something is measured, and how finely. `methodWords(plan.measures[0]!.method) // 'ruler, to the nearest mm'` */
-export function methodWords({ instrument, tool, unit, resolution, words }: Method): string {
-  if (instrument === 'words') return words.filter((word) => word.trim() !== '').join(' / ') || 'which words?'
-  if (instrument === 'race') return tool.trim() || 'side by side, who is first'
-  if (instrument === 'balance') return tool.trim() || 'balance, two at a time'
-  const symbol = unitOf(unit).symbol || 'one'
-  const mark = resolution === 1 ? symbol : withUnit(writeShort(resolution), unit)
-  return `${tool.trim() || 'with what?'}, to the nearest ${mark}`
+export function methodWords(method: Method): string {
+  return WAY_WORDS[method.way].method(resolved(method))
 }
 
 /** How something is measured, for the middle of a sentence. `measuredWith(plan.measures[0]!.method) // 'with a ruler, to the nearest mm'` */
 export function measuredWith(method: Method): string {
-  const words = methodWords(method)
-  const tool = method.tool.trim()
-  if (method.instrument === 'words') return `in words: ${words}`
-  if (tool === 'counting') return 'by counting'
-  return tool === '' || method.instrument === 'race' ? words : `with a ${words}`
+  return WAY_WORDS[method.way].measured(resolved(method))
 }
 
 /** Headings of one condition's readings: every repeat at every moment. `['1', '2', '3']`, `['1: before', '1: after', …]` */
@@ -203,7 +199,7 @@ export function readingPlaces(plan: Plan): { text: string; repeat: number; unit:
 
 /** The signs of the units in which one trial is read, moment by moment. `unitsOfTrial(plan) // ['mm']` */
 export function unitsOfTrial(plan: Plan): string[] {
-  return everyMomentOf(plan).map(({ id }) => unitOf(measuredCard(atMoment(plan, id))?.method.unit ?? 'count').symbol)
+  return everyMomentOf(plan).map(({ id }) => unitOf(testOf(atMoment(plan, id)).unit).symbol)
 }
 
 /** Headings of one trial, at every moment. `readingHeading(plan, 'practice') // ['practice']` */
@@ -218,9 +214,9 @@ export function readingHeading(plan: Plan, trial: string): string[] {
 /** How a column says of which measure it is: by its unit where no other has it, else by its name; nothing where there is one. */
 function measureSign(plan: Plan, moment: string): string {
   const cards = measuredCards(plan)
-  const own = measuredCard(atMoment(plan, moment))
+  const own = testOf(atMoment(plan, moment)).measure
   if (cards.length < 2 || !own) return ''
-  const symbol = ({ method }: Measure) => unitOf(method.unit).symbol
+  const symbol = ({ method }: Measure) => unitOf(resolved(method).unit).symbol
   return symbol(own) !== '' && cards.every((one) => one.id === own.id || symbol(one) !== symbol(own))
     ? symbol(own)
     : own.name.trim()
@@ -235,15 +231,16 @@ export function measureKey(plan: Plan): string {
 
 /** What a group works out in the last column of its sheet; empty where there is nothing to work out. `'average'` */
 export function workedOutColumn(plan: Plan): string {
-  if (plan.kind === 'improve') return 'what we changed'
+  const { kind, way } = testOf(plan)
+  if (kind.improves) return 'what we changed'
   if (measuredCards(plan).length > 1) return ''
-  if (plan.kind === 'before-after') return countedName(plan, countsOf(plan)).toLowerCase()
-  return plan.kind === 'over-time' || measuredCard(plan)?.method.instrument !== 'number' ? '' : 'average'
+  if (kind.readsTwice) return countedName(plan, countsOf(plan)).toLowerCase()
+  return kind.watches || !way.isAmount ? '' : 'average'
 }
 
 /** How an instrument is offered. `'ruler (mm)'` */
 export function instrumentWords({ reads, tool, unit }: Instrument): string {
-  return reads === 'number' ? `${tool} (${unitOf(unit).symbol || 'a count'})` : tool || 'ordered words'
+  return WAYS_OF_READING[reads].isAmount ? `${tool} (${unitOf(unit).symbol || 'a count'})` : tool || WAY_WORDS[reads].name
 }
 
 /** An instrument by its code, for the middle of a sentence. `instrumentNamed('stopwatch-child') // 'stopwatch, in a child’s hand (s)'` */

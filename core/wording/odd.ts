@@ -1,7 +1,8 @@
-import { measuredCard, type Plan } from '../lesson'
+import { sentenceCase } from './sentenceCase'
+import { type Plan } from '../lesson'
 import { withUnit, writeShort } from '../quantity'
 import type { Explanation, OddResult } from '../record'
-import { sentenceCase } from './evidence'
+import { testOf } from '../test'
 import { conditionWithLetter, momentWords, nameOfGroup, writeReading } from './names'
 
 export const ODD_STATE_WORDS: Record<OddResult['state'], string> = {
@@ -15,14 +16,14 @@ export function oddWords(plan: Plan, { reading, doubt }: OddResult): string {
   const { group, condition, repeat, moment, value, unit } = reading
   const place = [nameOfGroup(plan, group), conditionWithLetter(plan, condition), `repeat ${repeat}`, momentWords(plan, moment)]
   const middle = doubt && 'middle' in doubt ? doubt.middle : null
-  const method = measuredCard(plan)?.method
+  const { method } = testOf(plan)
   const others = middle === null || !method ? '' : `; the others lie around ${writeReading(plan, middle, method.unit)}`
   return `${place.filter(Boolean).join(', ')}: ${writeReading(plan, value, unit)}${others}.`
 }
 
 /** What may lie behind it, as a question or a fact. */
 export function explanationWords(plan: Plan, explanation: Explanation, group: string): string {
-  const unit = measuredCard(plan)?.method.unit ?? 'count'
+  const unit = testOf(plan).unit
   switch (explanation.code) {
     case 'said':
       return `The group wrote: “${explanation.reason}”.`

@@ -1,5 +1,6 @@
 import { arrangementOf, orderKindOf, trialOrderOf, turnsTogether } from '../arrangement'
 import { letterOf, type Plan, type TrialOrder } from '../lesson'
+import { kindOf } from '../test'
 
 export const ORDER_WORDS: Record<TrialOrder, { name: string; what: string }> = {
   mixed: {
@@ -31,7 +32,7 @@ export function orderLine(plan: Plan, group: string): string {
  * @example trialNumbers(plan, 'g2').get('card/1') // => 4
  */
 export function trialNumbers(plan: Plan, group: string): Map<string, number> {
-  const together = arrangementOf(plan) === 'together' && plan.kind !== 'order'
+  const together = arrangementOf(plan) === 'together' && !kindOf(plan).allAtOnce
   if (!together && orderKindOf(plan) === 'as-written') return new Map()
   const own = trialOrderOf(plan).get(group) ?? []
   const all = together ? turnsTogether(plan) : own

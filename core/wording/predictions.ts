@@ -1,13 +1,6 @@
-import {
-  activeConditions,
-  changedFactor,
-  isEachChild,
-  measuredCard,
-  momentOf,
-  predictionOf,
-  type Plan,
-  type Prediction,
-} from '../lesson'
+import { activeConditions, changedFactor, isEachChild, type Plan, type Prediction } from '../lesson'
+import { momentOf, predictionOf, testOf, kindOf } from '../test'
+import { WAY_WORDS } from './ways'
 import { expectedUnit } from '../measuring'
 import { endsOf } from './best'
 import { list, momentWords, nameOfCondition, writeReading } from './names'
@@ -16,9 +9,9 @@ import { list, momentWords, nameOfCondition, writeReading } from './names'
 export function predictionPrompt(plan: Plan): string {
   const change = changedFactor(plan)?.name ?? 'it'
   const begin =
-    plan.frame === 'i-think' ? 'What do you think?' : `If we ${plan.kind === 'fair-test' ? `change ${change}` : 'do it'}, then`
+    plan.frame === 'i-think' ? 'What do you think?' : `If we ${kindOf(plan).changesOne ? `change ${change}` : 'do it'}, then`
   const iThink = plan.frame === 'i-think'
-  const measure = measuredCard(plan)?.name ?? 'what we measure'
+  const measure = testOf(plan).measure?.name ?? 'what we measure'
   const { most, least } = endsOf(plan)
   switch (predictionOf(plan)) {
     case 'order':
@@ -26,9 +19,7 @@ export function predictionPrompt(plan: Plan): string {
     case 'most-least':
       return `${begin} ${iThink ? 'Which' : 'which'} is the ${most}, which the ${least}?`
     case 'number':
-      return measuredCard(plan)?.method.instrument === 'words'
-        ? `${begin} ${iThink ? 'Which' : 'which'} word for each?`
-        : `${begin} ${iThink ? 'What' : 'what'} will ${isEachChild(plan) ? 'you' : 'we'} read${activeConditions(plan).length > 1 ? ' for each' : ''}?`
+      return `${begin} ${WAY_WORDS[testOf(plan).way.code].guess(isEachChild(plan) ? 'you' : 'we', activeConditions(plan).length > 1, iThink)}`
     case 'line':
       return `${begin} ${iThink ? 'How' : 'how'} will the line go? Draw it.`
     case 'change':
@@ -42,7 +33,7 @@ export function changeWords(way: number): string {
 
 /** What somebody predicted, without the reason. `'kitchen roll, tissue, card'`, `'card 15 mm, tissue 50 mm'` */
 export function predictionOrderWords(plan: Plan, { as, order, values }: Pick<Prediction, 'as' | 'order' | 'values'>): string {
-  const method = measuredCard(plan)?.method
+  const { method } = testOf(plan)
   if (as === 'order') return order.map((id) => nameOfCondition(plan, id)).join(', ')
   if (as === 'most-least') {
     const [first, last] = [order[0], order.length > 1 ? order.at(-1) : undefined]
@@ -53,7 +44,7 @@ export function predictionOrderWords(plan: Plan, { as, order, values }: Pick<Pre
   return list(
     Object.entries(values).map(([id, value]) => {
       if (as === 'change') return `${nameOf(id)} ${changeWords(value)}`
-      return `${nameOf(id)} ${as === 'hands' ? value : writeReading(plan, value, as === 'line' && plan.kind === 'over-time' ? (method?.unit ?? 'count') : expectedUnit(plan))}`
+      return `${nameOf(id)} ${as === 'hands' ? value : writeReading(plan, value, as === 'line' && kindOf(plan).watches ? (method?.unit ?? 'count') : expectedUnit(plan))}`
     }),
   )
 }

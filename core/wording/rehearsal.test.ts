@@ -1,8 +1,9 @@
 import { expect, it } from 'vitest'
 import { INVESTIGATIONS } from '../../schemas/investigations'
 import { counter } from '../../test/ready'
-import { planFrom, type Plan } from '../lesson'
+import { type Plan } from '../lesson'
 import { madeUpClass, rehearse, type Rehearsal } from '../rehearsal'
+import { planFrom } from '../test'
 import { assumedLines, ofHundred, rehearsalLines, rehearsalSentence, rehearsedGrades, triedWords } from '.'
 
 const plan: Plan = {

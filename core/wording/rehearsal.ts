@@ -8,7 +8,7 @@ import { minuteWords } from './clock'
 import { moneyWords } from './money'
 import { counted, list } from './names'
 import { mendWords } from './waysOut'
-import { wayWords } from './ways'
+import { wayWords } from './waysToSee'
 
 /** `'83 of 100'`; what is rare is not rounded away. */
 export function ofHundred(share: number): string {

@@ -1,11 +1,13 @@
 import type { Evidence, GradedPair } from '../evidence'
-import { resultUnit, type LessonRecord, type Plan } from '../lesson'
+import { type LessonRecord, type Plan } from '../lesson'
+import { resultUnit } from '../test'
 import { handsOf, type Nearness } from '../predictions'
-import { writeNumber } from '../quantity'
+import { writeNumber, isAmount } from '../quantity'
 import { cameWords, comesWords } from './best'
 import { GRADE_NAMES } from './grades'
 import { chanceWords, conditionWithLetter, counted, nameOfCondition, writeAverage } from './names'
 import { countedOwners } from './owners'
+import { sortedNearness } from './sorted'
 
 /** What the grade rests on, with its figure. */
 export function gradeFigure(evidence: Evidence): string {
@@ -42,8 +44,9 @@ export function pairWords(
 
 /** How near a group's prediction was, kindly: a wrong one is where something was learned. `'5 of 6 pairs came out as they said.'` */
 export function nearnessWords(plan: Plan, { right, all, of, away }: Nearness): string {
+  if (of === 'words') return sortedNearness(right, all)
   const unit = resultUnit(plan)
-  const by = away === undefined || unit === 'words' || unit === 'place' ? '' : ` On average ${writeAverage(plan, away, unit)} away.`
+  const by = away === undefined || !isAmount(unit) ? '' : ` On average ${writeAverage(plan, away, unit)} away.`
   if (all === 0) return by.trim()
   if (right === all)
     return `${all === 1 || of !== 'pairs' ? 'It came out as they said.' : `All ${all} pairs came out as they said.`}${by}`

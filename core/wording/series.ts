@@ -1,8 +1,9 @@
+import { sentenceCase } from './sentenceCase'
 import type { SeriesGraph } from '../charts'
 import type { AcrossSeries, NotAcross } from '../evidence'
-import { changedFactor, measuredCard, resultUnit, seriesFactor, seriesIn, type Plan } from '../lesson'
+import { changedFactor, seriesFactor, type Plan } from '../lesson'
+import { resultUnit, seriesIn, testOf } from '../test'
 import { unitOf, withUnit, writeShort } from '../quantity'
-import { sentenceCase } from './evidence'
 import { list } from './names'
 import { writeFigure } from './tables'
 
@@ -29,7 +30,7 @@ export function acrossSentences(plan: Plan, across: AcrossSeries | NotAcross): s
   const { apart, differently } = across
   const second = seriesFactor(plan)?.name.trim() ?? 'the second thing'
   const change = changedFactor(plan)?.name.trim() ?? 'what we changed'
-  const measure = measuredCard(plan)?.name.trim() ?? 'the result'
+  const measure = testOf(plan).measure?.name.trim() ?? 'the result'
   const slopes = slopeWords(plan, across)
   const unfinished = across.limits.includes('unfinished') ? ' So far: places are still empty.' : ''
   if (differently?.grade === 'clear')

@@ -1,6 +1,6 @@
 import { sentenceStarters } from './starters'
 import type { Table } from '../evidence'
-import { measuredCard } from '../lesson'
+import { testOf } from '../test'
 import { gradeName } from './evidence'
 
 /** No more ways to begin are offered for one of several tables. */
@@ -13,7 +13,7 @@ const MOST_STARTERS = 2
 export function tableName({ plan, series }: Pick<Table, 'plan' | 'series'>, tables: Pick<Table, 'plan'>[]): string {
   if (tables.length < 2) return ''
   const several = new Set(tables.map((one) => one.plan.measured)).size > 1
-  const measure = several ? measuredCard(plan)?.name.trim() || 'no name yet' : ''
+  const measure = several ? testOf(plan).measure?.name.trim() || 'no name yet' : ''
   return [series?.name.trim(), measure].filter(Boolean).join(': ')
 }
 

@@ -1,10 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { cautionsOf, NO_SCHOOL, needsOf } from '../kit'
-import { readEntry } from '../record'
 import { planSchema } from '../../schemas/plan'
 import { INVESTIGATIONS } from '../../schemas/investigations'
-import { planFrom } from '../../core/lesson'
 import { soakUpPlan } from '../../test/soakUp'
+import { readEntry, planFrom } from '../../core/test'
 import { fixWords, measuredWords, moneyWords, spelled, spelledThrough, spoonWords } from '.'
 
 function sequence(): () => string {

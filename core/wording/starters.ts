@@ -1,12 +1,14 @@
+import { sentenceCase } from './sentenceCase'
 import { endsAreTold, type Evidence } from '../evidence'
-import { bestOf, changedFactor, countsOf, isEachChild, measuredCard, resultUnit, type Plan } from '../lesson'
+import { changedFactor, isEachChild, type Plan } from '../lesson'
+import { bestOf, countsOf, resultUnit, testOf } from '../test'
 import { writeNumber } from '../quantity'
 import { cameWords, comesWords, endsOf, hasEnds } from './best'
-import { sentenceCase } from './evidence'
 import { twoFigures } from './counts'
 import { counted, nameOfCondition } from './names'
 import { writeFigure } from './tables'
 import { countedOwners } from './owners'
+import { sortedStarters } from './sorted'
 
 /**
  * Ways to begin the class's sentence that say no more than the evidence does, fitted to the children's age: short ones for the youngest, and for the oldest
@@ -14,6 +16,7 @@ import { countedOwners } from './owners'
  */
 export function sentenceStarters(plan: Plan, evidence: Evidence): string[] {
   if (evidence.grade === 'nothing-yet') return []
+  if (evidence.sorted && evidence.grade !== 'not-fair') return sortedStarters(plan, evidence)
   if (evidence.grade === 'one-condition') return oneConditionStarters(plan, evidence)
   if (evidence.grade === 'not-fair') return notFairStarters(plan)
   if (plan.age === '5-7') return startersOfYoungest(plan, evidence)
@@ -141,7 +144,7 @@ function beforeAndAfterStarters(plan: Plan, evidence: Evidence): string[] {
   const unit = resultUnit(plan)
   const at = (moment: string) => writeFigure(plan, evidence.summaries.find(({ condition }) => condition === moment)!.evened, unit)
   const change = changedFactor(plan)?.name ?? 'what happened'
-  const measure = measuredCard(plan)?.name ?? 'what we measured'
+  const measure = testOf(plan).measure?.name ?? 'what we measured'
   const numbers = `on average ${at('before')} before and ${at('after')} after`
   const { because, yardstick } = starterWords(plan, evidence)
   const level = at('before') === at('after')
@@ -201,7 +204,7 @@ function starterWords(plan: Plan, evidence: Evidence) {
   const measured = wobble !== undefined
   return {
     change: changedFactor(plan)?.name ?? 'what we changed',
-    measure: measuredCard(plan)?.name ?? 'what we measured',
+    measure: testOf(plan).measure?.name ?? 'what we measured',
     most: nameOfCondition(plan, first),
     least: nameOfCondition(plan, last),
     mostValue: average(first),

@@ -1,6 +1,7 @@
 import { expect, it } from 'vitest'
 import { soakUpPlan } from '../../test/soakUp'
-import { FIRST_WATCH, mergePlans, withKind, type Plan } from '../lesson'
+import { FIRST_WATCH, mergePlans, type Plan } from '../lesson'
+import { withKind } from '../test'
 import type { Cell } from '../record'
 import { clashPlace, clashValue, missedWords, raceEntry, refusedWords, trialAloud, whenWords } from '.'
 

@@ -1,5 +1,5 @@
-import type { AnyRow, Lacks, Observation, Plan, Prediction, Reading, RowKindName } from '../lesson'
-import type { Stray } from '../record'
+import type { AnyRow, Observation, Plan, Prediction, Reading, RowKindName } from '../lesson'
+import type { Lacks, Stray } from '../record'
 import { counted, nameOfCondition, nameOfGroup, readingWords } from './names'
 
 /** What a row of each kind is called. */

@@ -1,10 +1,12 @@
+import { sentenceCase } from './sentenceCase'
 import type { Evidence, Foretold, NumberFor, Pattern, Surer, Trend } from '../evidence'
-import { changedFactor, measuredCard, numberName, resultUnit, type Plan } from '../lesson'
+import { changedFactor, numberName, type Plan } from '../lesson'
+import { resultUnit, testOf } from '../test'
 import { withUnit, writeNumber, writeQuantity } from '../quantity'
-import { sentenceCase } from './evidence'
 import { GRADE_NAMES } from './grades'
 import { chanceWords, conditionWithLetter, counted, nameOfCondition } from './names'
 import { pWords } from './results'
+import { sortedLines, sortedModelLines } from './sorted'
 import { writeFigure } from './tables'
 
 /** The three ways to say how sure, each for those who hear it. */
@@ -40,6 +42,7 @@ export function surerSentence(surer: Surer): string {
 
 /** Do the dots overlap, in words for children. */
 export function overlapSentence(plan: Plan, evidence: Evidence): string {
+  if (evidence.sorted) return sortedLines(plan, evidence.sorted).join('. ')
   const [first, last] = [evidence.order[0], evidence.order.at(-1)]
   const [top, bottom] = [first, last].map((id) => evidence.summaries.find(({ condition }) => condition === id))
   if (!top || !bottom || top === bottom) return 'There are no two sets of dots to compare yet.'
@@ -63,7 +66,7 @@ export function childSentence(plan: Plan, evidence: Evidence): string {
     case 'cannot-tell':
       return evidence.limits.includes('one-reading-each')
         ? 'We cannot tell yet. We need to measure again.'
-        : 'We cannot tell yet. The numbers are too mixed up.'
+        : `We cannot tell yet. The ${evidence.sorted ? 'words' : 'numbers'} are too mixed up.`
     case 'same':
       return `It came out the same: ${change} made no difference that we can see.`
     case 'one-condition':
@@ -84,6 +87,7 @@ export interface ModelLine {
 export function modelLines(plan: Plan, evidence: Evidence): { figures: ModelLine[]; assumptions: string[] } {
   const { model, friedman, fit, wobble } = evidence
   const unit = resultUnit(plan)
+  if (evidence.sorted) return sortedModelLines(evidence.sorted)
   if (friedman) return orderLines(evidence, friedman)
   if (!model || !fit) return { figures: [], assumptions: ['Nothing is left over to judge luck by.'] }
   const spread = Math.sqrt(model.residualVariance)
@@ -175,7 +179,7 @@ const PATTERN_NAMES: Record<Pattern, string> = {
 /** The pattern of numbers, named and said. */
 export function patternWords(plan: Plan, { pattern, rising, line, turn }: Trend): { name: string; text: string } {
   const change = changedFactor(plan)?.name ?? 'what we change'
-  const measure = measuredCard(plan)?.name ?? 'the result'
+  const measure = testOf(plan).measure?.name ?? 'the result'
   const unit = resultUnit(plan)
   const way = `As ${change} goes up, ${measure} goes ${rising ? 'up' : 'down'}`
   const step = rising ? 'adds' : 'takes off'

@@ -1,7 +1,8 @@
 import { median } from 'simple-statistics'
 import { averageOf, summarise, type Evidence, type Gap, type Summary } from '../evidence'
-import { countsOf, measuredCard, resultUnit, type AverageWay, type Plan, type Reading } from '../lesson'
-import { decimalsOf, withoutNoise, withUnit, writeNumber, writeQuantity, type ResultUnit } from '../quantity'
+import { type AverageWay, type Plan, type Reading } from '../lesson'
+import { countsOf, resultUnit, testOf, kindOf } from '../test'
+import { decimalsOf, withoutNoise, withUnit, writeNumber, writeQuantity, isAmount, isWord, type ResultUnit } from '../quantity'
 import type { TableRow, WorkedOut } from '../record'
 import { countedName } from './counts'
 import { knownName } from './known'
@@ -9,8 +10,7 @@ import { list, markOf, momentWords, nameOfCondition, nameOfGroup, notWithin, wri
 
 /** An average as the class writes it: to the instrument's mark or with one digit more. `writeFigure(plan, 13 / 3, 'mm') // '4.3 mm'` */
 export function writeFigure(plan: Plan, value: number, unit: ResultUnit): string {
-  if (unit === 'words' || unit === 'place' || plan.averageTo === 'one-more' || !Number.isFinite(value))
-    return writeAverage(plan, value, unit)
+  if (!isAmount(unit) || plan.averageTo === 'one-more' || !Number.isFinite(value)) return writeAverage(plan, value, unit)
   return writeQuantity(value, unit, decimalsOf(markOf(plan, unit)))
 }
 
@@ -106,22 +106,26 @@ export const AVERAGE_WORDS: Record<AverageWay, { name: string; what: string }> =
   none: { name: 'No average', what: 'every reading stands for itself' },
 }
 
-/** How the class sums up these results: times until something by the middle one, places and words by an average of their order. */
+/** How the class sums up these results: times until something by the middle one, places and words by an average of their order, words without one by what came most often. */
 export function averageWay(plan: Plan): AverageWay {
   if (countsOf(plan) === 'until') return 'median'
-  return measuredCard(plan)?.method.instrument === 'number' ? plan.average : 'mean'
+  const { way } = testOf(plan)
+  if (!way.ranks) return 'mode'
+  return way.isAmount ? plan.average : 'mean'
 }
 
 /** What stands over the averages. `averageHeading(soakUpPlan()) // 'Mean'` */
 export function averageHeading(plan: Plan): string {
   const unit = resultUnit(plan)
-  return unit === 'words' || unit === 'place' ? 'Average' : AVERAGE_WORDS[averageWay(plan)].name
+  if (!testOf(plan).way.ranks) return 'Most said'
+  return !isAmount(unit) ? 'Average' : AVERAGE_WORDS[averageWay(plan)].name
 }
 
 /** From the lowest to the highest result. `rangeWords(soakUpPlan(), { lowest: 55, highest: 66 }) // '55 to 66\u202fmm'` */
 export function rangeWords(plan: Plan, { lowest, highest }: Pick<Summary, 'lowest' | 'highest'>): string {
   const unit = resultUnit(plan)
-  if (unit === 'words' || unit === 'place') return `${writeReading(plan, lowest, unit)} to ${writeReading(plan, highest, unit)}`
+  if (!testOf(plan).way.ranks) return ''
+  if (!isAmount(unit)) return `${writeReading(plan, lowest, unit)} to ${writeReading(plan, highest, unit)}`
   if (lowest === highest) return Number.isFinite(lowest) ? withUnit(writeResult(plan, lowest), unit) : notWithin(plan)
   const upper = Number.isFinite(highest) ? withUnit(writeResult(plan, highest), unit) : writeResult(plan, highest)
   return `${writeResult(plan, lowest)} to ${upper}`
@@ -136,7 +140,7 @@ export function tableTitle(plan: Plan, group: string | undefined): string {
 export function writeResult(plan: Plan, value: number): string {
   if (!Number.isFinite(value)) return notWithin(plan)
   const unit = resultUnit(plan)
-  if (unit === 'words') return writeReading(plan, value, unit)
+  if (isWord(unit)) return writeReading(plan, value, unit)
   return writeNumber(
     value,
     unit === 'of-100' || unit.includes('/') ? 1 : Math.max(decimalsOf(markOf(plan, unit)), Math.min(2, decimalsOf(value))),
@@ -157,10 +161,9 @@ function eachResult(plan: Plan, results: number[]): string[] {
  * @example readingPieces(plan, resultsTable(plan, readings('kitchen-roll', 61, 58))[0]!) // => [{ text: '61, 58' }]
  */
 export function readingPieces(plan: Plan, { readings, results }: TableRow): { text: string; aside?: string }[] {
-  const several = plan.kind === 'before-after' || plan.kind === 'over-time'
-  const unit = measuredCard(plan)?.method.unit
-  const write = ({ value, unit: own }: Reading) =>
-    writeReading(plan, value, own === unit && own !== 'words' && own !== 'place' ? 'count' : own)
+  const several = kindOf(plan).readsTwice || kindOf(plan).watches
+  const unit = testOf(plan).method?.unit
+  const write = ({ value, unit: own }: Reading) => writeReading(plan, value, own === unit && isAmount(own) ? 'count' : own)
   const kept = several ? eachResult(plan, results) : readings.filter(({ status }) => status === 'kept').map(write)
   const aside = readings.filter(({ status }) => status === 'set-aside')
   return [

@@ -1,5 +1,5 @@
-import { measuredCard } from '../lesson'
 import type { Telling } from '../wonder'
+import { testOf } from '../test'
 import { minuteWords } from './clock'
 import { chanceWords, methodWords } from './names'
 import { adviserFigure } from './things'
@@ -12,7 +12,7 @@ export function tellingWords({ measure, race, plan, wobble, clear, minutes }: Te
   clear: string
   minutes: string
 } {
-  const method = measuredCard(plan)!.method
+  const method = testOf(plan).method!
   return {
     name: race ? `${measure.name}, as a race` : measure.name,
     tool: methodWords(method),

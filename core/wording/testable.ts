@@ -1,8 +1,8 @@
+import { sentenceCase } from './sentenceCase'
 import type { Plan, TestableCheck } from '../lesson'
 import type { Because, Testable, TestableAnswer } from '../wonder'
 import { cautionWords, doerWords } from './cautions'
 import { minuteWords } from './clock'
-import { sentenceCase } from './evidence'
 
 export const CHECK_WORDS: Record<TestableCheck, string> = {
   change: 'Something to change?',

@@ -1,5 +1,6 @@
 import { arrangementOf } from '../arrangement'
-import { comesAgain, measuredCard, type Plan, type Things } from '../lesson'
+import { type Plan, type Things } from '../lesson'
+import { comesAgain, testOf } from '../test'
 import type { Outlook } from '../measuring'
 import { withUnit, writeShort, type ResultUnit } from '../quantity'
 import { chanceWords, counted } from './names'
@@ -54,7 +55,7 @@ export function neededWords({ needed }: Pick<Outlook, 'needed'>, repeats: number
 export function wobbleSourceWords(plan: Plan, { wobbleFrom }: Pick<Outlook, 'wobbleFrom'>): string {
   if (wobbleFrom === 'record') return 'from your own readings'
   if (wobbleFrom === 'assumed') return 'assumed: 8 % of the middle; two practice readings would tell'
-  const from = measuredCard(plan)?.method.expectedFrom
+  const from = testOf(plan).method?.expectedFrom
   return from === 'practice' ? 'from practice readings' : from === 'bench' ? 'from the simulator' : 'as you said'
 }
 

@@ -13,13 +13,14 @@ import type {
   Waiting,
 } from '../together'
 import type { Plan } from '../lesson'
+import { kindOf } from '../test'
 import { gradesInOne } from './severalTables'
 import { counted, list, nameOfCondition, lessonName } from './names'
 import { gapSentence, gradeName, gradeSentence } from './evidence'
 import { stopwatchWords } from './clock'
 import { amountWords } from './kit'
 
-export const WAY_WORDS: Record<TogetherWay, { name: string; what: string }> = {
+export const HANDING_OUT_WORDS: Record<TogetherWay, { name: string; what: string }> = {
   given: { name: 'Each group has its own', what: 'You say which group does what.' },
   choose: { name: 'Groups choose', what: 'A group takes what it likes at its station, one after the other.' },
   circuit: { name: 'All go round', what: 'Each investigation stays at its place, and every group comes to each once.' },
@@ -112,7 +113,7 @@ export function circuitTogetherWords({ rounds, round, seconds, fits }: CircuitTo
 
 /** `'tissue, trial 2'` */
 export function stepTogetherWords(plan: Plan, { condition, repeat }: Pick<TimedStep, 'condition' | 'repeat'>): string {
-  return plan.kind === 'order' ? `trial ${repeat}` : `${nameOfCondition(plan, condition)}, trial ${repeat}`
+  return kindOf(plan).allAtOnce ? `trial ${repeat}` : `${nameOfCondition(plan, condition)}, trial ${repeat}`
 }
 
 /** What one lesson found, in one line. `'Clear. Kitchen roll came first with 61 mm.'` */

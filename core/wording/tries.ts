@@ -1,4 +1,5 @@
-import { resultMark, resultUnit, type Plan } from '../lesson'
+import { type Plan } from '../lesson'
+import { resultMark, resultUnit } from '../test'
 import { roundToMark } from '../quantity'
 import type { Try } from '../record'
 import { nameOfCondition, writeReading } from './names'

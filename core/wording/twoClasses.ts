@@ -1,6 +1,6 @@
+import { sentenceCase } from './sentenceCase'
 import { putWords } from './best'
 import type { Pooled, TestDifference } from '../evidence'
-import { sentenceCase } from './evidence'
 import type { Plan } from '../lesson'
 import { chanceWords, list, nameOfCondition } from './names'
 import { countedOwners } from './owners'

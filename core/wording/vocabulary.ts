@@ -1,15 +1,15 @@
+import { trayWords } from './question'
 import {
   activeConditions,
   changedFactor,
   keptFactors,
   letterOf,
-  measuredCard,
   type Frame,
   type Plan,
   type Prediction,
   type WordSet,
 } from '../lesson'
-import { trayWords } from './kinds'
+import { testOf, kindOf } from '../test'
 import { predictionOrderWords } from './predictions'
 import { list, nameOfCondition } from './names'
 
@@ -35,7 +35,7 @@ export const VARIABLE_WORDS: Record<WordSet, VariableWords> = {
 
 /** What board, station and paper call the variables: the class's own words for a fair test, the kind's own words otherwise. */
 export function variableWords(plan: Plan): Omit<VariableWords, 'name'> {
-  if (plan.kind === 'fair-test' || plan.words !== 'change-measure') return VARIABLE_WORDS[plan.words]
+  if (kindOf(plan).changesOne || plan.words !== 'change-measure') return VARIABLE_WORDS[plan.words]
   const { change, measure, keep } = trayWords(plan.kind)
   return { changed: change.name, measured: measure.name, kept: keep.name }
 }
@@ -68,7 +68,7 @@ export function wordMat(plan: Plan, about: { word: string; meaning: string }[] =
   const conditions = activeConditions(plan).map(({ id }) => `${letterOf(plan, id)} ${nameOfCondition(plan, id)}`)
   return [
     { word: words.changed, meaning: changedFactor(plan)?.name ?? '…' },
-    { word: words.measured, meaning: measuredCard(plan)?.name ?? '…' },
+    { word: words.measured, meaning: testOf(plan).measure?.name ?? '…' },
     { word: words.kept, meaning: list(keptFactors(plan).map(({ name }) => name)) || '…' },
     ...about,
     {

@@ -1,6 +1,6 @@
+import { sentenceCase } from './sentenceCase'
 import type { Customs } from '../kit'
 import type { Plan } from '../lesson'
-import { sentenceCase } from './evidence'
 import type { Mend, ScarceLimit, TakenInstead, WayOut } from '../waysOut'
 import { minuteWords } from './clock'
 import { amountWords } from './kit'

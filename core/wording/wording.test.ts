@@ -1,10 +1,12 @@
 import { describe, expect, it } from 'vitest'
+import { measuredSo } from '../../test/measuredSo'
 import { recordOf, soakUpPlan } from '../../test/soakUp'
 import { fitOf } from '../clock'
 import { evidenceOf } from '../evidence'
 import { checkPlan } from '../fairness'
 import { demoLessons } from '../../demo/lessons'
 import { counter } from '../../test/soakUp'
+import type { ResolvedMethod } from '../test'
 import {
   agreementSentence,
   amountWords,
@@ -38,11 +40,12 @@ it('writes figures with the digits that the instrument can carry', () => {
 })
 
 it('says how something is measured, in the middle of a sentence', () => {
-  const method = plan.measures[0]!.method
-  expect(measuredWith(method)).toBe('with a ruler, to the nearest mm')
-  expect(measuredWith({ ...method, tool: 'counting', unit: 'count' })).toBe('by counting')
-  expect(measuredWith({ ...method, instrument: 'words', words: ['dry', 'damp', ''] })).toBe('in words: dry / damp')
-  expect(measuredWith({ ...method, instrument: 'race', tool: '' })).toBe('side by side, who is first')
+  const measured = (change: Partial<ResolvedMethod>) => measuredWith(measuredSo(plan, change).measures[0]!.method)
+  expect(measured({})).toBe('with a ruler, to the nearest mm')
+  expect(measured({ tool: 'counting', unit: 'count' })).toBe('by counting')
+  expect(measured({ way: 'words', words: ['dry', 'damp', ''] })).toBe('in words: dry / damp')
+  expect(measured({ way: 'race', tool: '' })).toBe('side by side, who is first')
+  expect(measured({ way: 'balance', tool: '' })).toBe('balance, two at a time')
 })
 
 it('says the sums behind kit and clock', () => {

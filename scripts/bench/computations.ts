@@ -9,7 +9,7 @@ import { chancesByRepeats, outlookOf } from '../../core/measuring'
 import { changesToTry, rehearse, tryingChanges } from '../../core/rehearsal'
 import { secondLook } from '../../core/secondLook'
 import { INVESTIGATIONS } from '../../schemas/investigations'
-import { planFrom } from '../../core/lesson'
+import { planFrom } from '../../core/test'
 import { milliseconds, timeOf, type Row, type Size } from './figures'
 
 /** A plan of this size with a whole record, drawn from a seed. */

@@ -1,7 +1,8 @@
 import { drawReadings } from '../../core/benches'
 import { seededRandom } from '../../core/chance'
 import { evidenceOf } from '../../core/evidence'
-import { EMPTY_RECORD, planFrom, shapeOf, withGroups, type Plan } from '../../core/lesson'
+import { EMPTY_RECORD, withGroups, type Plan } from '../../core/lesson'
+import { planFrom, kindOf } from '../../core/test'
 import { chanceOfSameNow, outlookOf } from '../../core/measuring'
 import { isFooled, trueOrder } from '../../core/rehearsal'
 import { INVESTIGATIONS } from '../../schemas/investigations'
@@ -44,6 +45,6 @@ function rowOf(id: string, name: string, plan: Plan, classes: number): Row {
     wanted:
       promised === undefined ? 'no promise' : `${right.level ? 'the same' : 'clear'} ${withPercent(promised)} (within 3 points)`,
     reference: `${classes} classes on its bench, seeded`,
-    missed: shapeOf(plan).compares && (off > POINTS || wrong / classes > 0.05),
+    missed: kindOf(plan).compares && (off > POINTS || wrong / classes > 0.05),
   }
 }

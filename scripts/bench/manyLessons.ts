@@ -4,12 +4,12 @@ import { seededRandom } from '../../core/chance'
 import { withThings } from '../../core/kit'
 import { EMPTY_RECORD, type LessonRecord, type Plan } from '../../core/lesson'
 import { INVESTIGATIONS } from '../../schemas/investigations'
-import { planFrom } from '../../core/lesson'
 import { demoCalendar, demoCupboard } from '../../demo/school'
 import { saveCalendar } from '../../server/database/calendars'
 import { saveThing } from '../../server/database/cupboard'
 import { openDatabase } from '../../server/database/open'
 import { addLesson } from '../../server/record/wholeLesson'
+import { planFrom } from '../../core/test'
 
 const FIRST_DAY = '2026-01-05'
 const CLASSES = ['Puffin', 'Wren', 'Heron', 'Otter', 'Hare']

@@ -1,10 +1,10 @@
 import { drawNormal, type Random } from '../../core/chance'
 import { randomUUID } from 'node:crypto'
-import { withMethod, type Plan, type Reading } from '../../core/lesson'
+import { type Plan, type Reading } from '../../core/lesson'
 import { roundToMark } from '../../core/quantity'
 import { checkReading, doubtfulReadings, isSlip } from '../../core/record'
 import { INVESTIGATIONS } from '../../schemas/investigations'
-import { planFrom } from '../../core/lesson'
+import { withMethod, planFrom, testOf } from '../../core/test'
 import { withPercent, type Row, type Size } from './figures'
 
 const MEANS = [62, 48, 30, 24]
@@ -96,10 +96,10 @@ function drawReadings(plan: Plan, draw: Draw, random: Random): Reading[] {
     const level = drawNormal(random)
     return plan.conditions.flatMap(({ id: condition }, place) =>
       [1, 2, 3].map((repeat): Reading => {
-        const value = roundToMark(Math.max(1, draw(MEANS[place]!, level, random)), plan.measures[0]!.method.resolution)
+        const value = roundToMark(Math.max(1, draw(MEANS[place]!, level, random)), testOf(plan).resolution)
         const kept = { moment: '', practice: false, status: 'kept', reason: '', confirmed: false, supersedes: null } as const
         const at = '2027-03-12T10:00:00.000Z'
-        const { unit } = plan.measures[0]!.method
+        const { unit } = testOf(plan)
         return { ...kept, id: randomUUID(), group, condition, repeat, value, unit, entered: String(value), by: 'station', at }
       }),
     )

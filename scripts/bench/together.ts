@@ -3,7 +3,7 @@ import { interleave, NEW_TOGETHER, timedTrials, type Member, type Together, type
 import { randomUUID } from 'node:crypto'
 import { newMeasure, type Plan } from '../../core/lesson'
 import { INVESTIGATIONS } from '../../schemas/investigations'
-import { planFrom } from '../../core/lesson'
+import { planFrom } from '../../core/test'
 import { milliseconds, quantile, withPercent, type Row, type Size } from './figures'
 
 /** As long as the page's worker looks. */

@@ -155,12 +155,19 @@ export async function lessonOf(event: H3Event, { desk }: AtDesk): Promise<Stored
 /** The station that the token names. */
 export async function stationOf(event: H3Event): Promise<AtStation> {
   const database = await useDatabase()
-  const station = await findStation(database, tokenOf(event))
-  const lesson = station && (await findLesson(database, station.lesson))
-  if (!station || !lesson || lesson.archived || !lesson.plan.groups.some((group) => group.id === station.group))
-    throw refusal(401, 'not-joined')
-  if (station.locked && event.method !== 'GET') throw refusal(423, 'locked')
-  return { lesson, station, entered: enteredAt(event) }
+  for (let times = 1; ; times += 1) {
+    const station = await findStation(database, tokenOf(event))
+    const lesson = station && (await findLesson(database, station.lesson))
+    if (!station) throw refusal(401, 'not-joined')
+    if (lesson && !lesson.archived && lesson.plan.groups.some((group) => group.id === station.group)) {
+      if (station.locked && event.method !== 'GET') throw refusal(423, 'locked')
+      return { lesson, station, entered: enteredAt(event) }
+    }
+    // Its group went into another lesson between the two questions, perhaps.
+    if (times === LOOKED_UP) throw refusal(401, 'not-joined')
+    knownStations.forgetAll()
+    knownLessons.forget(station.lesson)
+  }
 }
 
 /** What the schema makes of a value, or a refusal that names the field. */

@@ -16,10 +16,11 @@ import {
 import { sql, SQL } from 'drizzle-orm'
 import type { Calendar } from '../../core/clock'
 import type { Thing } from '../../core/kit'
-import { ROW_KINDS, type BoardState, type LessonEvent, type ListName, type Plan, type StartingPoint } from '../../core/lesson'
+import { ROW_KINDS, type BoardState, type LessonEvent, type ListName, type Plan } from '../../core/lesson'
 import type { Together } from '../../core/together'
 import type { Judged, LessonFace } from '../../core/wording/reports'
 import type { Move } from '../../schemas/contract'
+import type { StartingPoint } from '../../core/test'
 import { rowTable, type RowTable } from './rowTable'
 
 const when = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' }).notNull()

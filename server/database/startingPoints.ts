@@ -1,8 +1,9 @@
 import { randomUUID } from 'node:crypto'
 import { count, desc, eq } from 'drizzle-orm'
 import { migratePlan } from '../../core/formats'
-import { PLAN_VERSION, type PlanForAll, type StartingPoint } from '../../core/lesson'
+import { PLAN_VERSION } from '../../core/lesson'
 import { MOST_IN_LIBRARY } from '../../schemas/library'
+import type { PlanForAll, StartingPoint } from '../../core/test'
 import type { Database } from './open'
 import { startingPoints } from './schema'
 

@@ -1,7 +1,8 @@
 import ical, { ICalAlarmType, type ICalCalendar } from 'ical-generator'
 import { nextSchoolDay, readingDays } from '../../core/clock'
 import { gettingReady, isForAdultsOnly, kitchenOf, needsOf, type School } from '../../core/kit'
-import { daysOfReading, type Plan } from '../../core/lesson'
+import { type Plan } from '../../core/lesson'
+import { daysOfReading } from '../../core/test'
 import { doerWords, movedWords, SAFETY_LAST_WORD, stepWords } from '../../core/wording'
 
 interface Of {

@@ -1,6 +1,7 @@
 import writeSheets, { type SheetData } from 'write-excel-file/node'
 import { averageOf, everyTable, evidenceOf, summarise, type Table } from '../../core/evidence'
-import { atMoment, measuredCard, resultUnit, type LessonRecord, type Plan } from '../../core/lesson'
+import { type LessonRecord, type Plan } from '../../core/lesson'
+import { atMoment, resultUnit, testOf } from '../../core/test'
 import { unitOf } from '../../core/quantity'
 import { currentReadings, resultsTable } from '../../core/record'
 import {
@@ -15,7 +16,7 @@ import {
   trialNumbers,
   writeResult,
 } from '../../core/wording'
-import { classReport, sureWords } from '../../core/wording/reports'
+import { classReport, resultsBlock, sureWords } from '../../core/wording/reports'
 
 const bold = (value: string) => ({ value, fontWeight: 'bold' as const })
 const text = (value: string) => ({ value, type: String })
@@ -70,7 +71,10 @@ function resultsOf(table: Table, tables: Table[]): SheetData {
   }
   const sure = sureWords(plan, record)
   const name = tableName(table, tables)
-  const own = [head, ...rows, ...(sure === '' ? [] : [[], [text(sure)]])]
+  // Words without an order have no figures: how often each came.
+  const [block] = testOf(plan).way.ranks ? [] : resultsBlock(plan, record)
+  const counted = block?.kind === 'table' ? [block.head.map(bold), ...block.rows.map((row) => row.map(countOrText))] : undefined
+  const own = [...(counted ?? [head, ...rows]), ...(sure === '' ? [] : [[], [text(sure)]])]
   return name === '' ? own : [[bold(name)], ...own, []]
 }
 
@@ -94,7 +98,7 @@ function readingsSheet(plan: Plan, record: LessonRecord): SheetData {
     text(conditionWithLetter(plan, reading.condition)),
     number(reading.repeat),
     text(momentWords(atMoment(plan, reading.moment), reading.moment)),
-    text(measuredCard(atMoment(plan, reading.moment))?.name ?? ''),
+    text(testOf(atMoment(plan, reading.moment)).measure?.name ?? ''),
     number(reading.value),
     text(unitOf(reading.unit).symbol),
     text(reading.status === 'kept' ? 'kept' : 'set aside'),
@@ -125,4 +129,8 @@ function planSheet(plan: Plan, record: LessonRecord): SheetData {
 
 function number(value: number) {
   return { value: Number(value.toPrecision(12)), type: Number }
+}
+
+function countOrText(cell: string) {
+  return /^\d+$/.test(cell) ? number(Number(cell)) : text(cell)
 }

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { migratePlan } from '../../core/formats'
-import { PLAN_VERSION, planForAll, planFrom, type StartingPoint } from '../../core/lesson'
+import { PLAN_VERSION } from '../../core/lesson'
 import { fileProblemWords } from '../../core/wording'
 import { INVESTIGATIONS } from '../../schemas/investigations'
 import {
@@ -13,6 +13,7 @@ import {
 import { pathWords } from '../access/pathWords'
 import { Refusal } from '../access/refusal'
 import { unstorable } from '../access/storable'
+import { planForAll, planFrom, type StartingPoint } from '../../core/test'
 
 /** Is it a lesson to begin from? Its beginning says so, before all of it is read. */
 export function isStartingPointFile(text: string): boolean {

@@ -1,4 +1,5 @@
-import { homeOf, supersededBy, type AnyKind, type AnyRow, type Lacks, type Plan } from '../../core/lesson'
+import { supersededBy, type AnyKind, type AnyRow, type Plan } from '../../core/lesson'
+import { homeOf, type Lacks } from '../../core/record'
 import { refusal, type Refusal } from '../access/refusal'
 
 /** Refuses rows that the plan has no home for. A further form of a row that is there already may stand at the moment where that stood. */

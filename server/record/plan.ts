@@ -1,4 +1,5 @@
-import { lostWith, type Lacks, type Plan } from '../../core/lesson'
+import { type Plan } from '../../core/lesson'
+import { lostWith, type Lacks } from '../../core/record'
 import { notFound, refusal, type Refusal } from '../access/refusal'
 import { storeAndAnnounce, type RecordEvents } from '../database/announcing'
 import { knownLessons, readLesson, writePlan, type StoredLesson } from '../database/lessons'

@@ -11,9 +11,9 @@ import {
   type ListName,
   type RowKindName,
   type RowOf,
-  type UsedPlaces,
+  type AnyKind,
 } from '../../core/lesson'
-import type { AnyKind } from '../../core/lesson'
+import { type UsedPlaces } from '../../core/record'
 import type { Database } from '../database/open'
 import { ROW_TABLES } from '../database/schema'
 

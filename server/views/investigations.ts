@@ -1,5 +1,5 @@
 import { NO_SCHOOL, stockedFor, withThings, type School } from '../../core/kit'
-import { planFrom, type Plan, type StartingPoint } from '../../core/lesson'
+import { type Plan } from '../../core/lesson'
 import { spelledThrough } from '../../core/wording'
 import { faceOf } from '../../core/wording/reports'
 import type { InvestigationCard, InvestigationInside, Investigations } from '../../schemas/contract'
@@ -9,6 +9,7 @@ import { lastClass } from '../database/lessons'
 import type { Database } from '../database/open'
 import { findStartingPoint, listStartingPoints, type OwnStartingPoint } from '../database/startingPoints'
 import { listClasses } from '../database/summaries'
+import { planFrom, type StartingPoint } from '../../core/test'
 
 /** The library as cards, the school's own ones first, with what the cupboard has for each, counted for the class of the last lesson. */
 export async function loadInvestigations(database: Database, desk: string | null): Promise<Investigations> {

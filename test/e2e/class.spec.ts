@@ -1,5 +1,7 @@
 import type { Browser, BrowserContext, Page } from '@playwright/test'
-import { readBy, withKind, type Kind, type Method } from '../../core/lesson'
+import { measuredSo } from '../measuredSo'
+import { type Kind, type Way } from '../../core/lesson'
+import { withKind } from '../../core/test'
 import { clientFor, type WholeLesson } from '../api/client'
 import { startApplication, temporaryFolder, type Application } from '../application'
 import { choose, enterNumber, expect, giveFile, joinStation, openStop, test } from './house'
@@ -200,7 +202,7 @@ test('what is seen is kept in words and pictures, and the journal tells it all',
 const KINDS: {
   kind: Kind
   investigation: string
-  method?: Method['instrument']
+  way?: Way
   enter(page: Page): Promise<void>
   stored: unknown
 }[] = [
@@ -223,7 +225,7 @@ const KINDS: {
   {
     kind: 'order',
     investigation: 'soak-up-strips',
-    method: 'race',
+    way: 'race',
     enter: async (page) => {
       await page.getByRole('button', { name: 'Start the lap timer' }).click()
       for (const name of ['card', 'tissue', 'kitchen roll', 'writing paper'])
@@ -235,7 +237,7 @@ const KINDS: {
   {
     kind: 'describe',
     investigation: 'soak-up-strips',
-    method: 'words',
+    way: 'words',
     enter: async (page) => {
       await page.getByRole('radio').last().click()
       await page.getByRole('button', { name: 'Write it down' }).click()
@@ -250,7 +252,7 @@ const KINDS: {
   },
 ]
 
-for (const { kind, investigation, method, enter, stored: row } of KINDS) {
+for (const { kind, investigation, way, enter, stored: row } of KINDS) {
   test(`${kind} is written down over plain http`, async ({ browser }) => {
     const { call } = clientFor(application.base)
     const ask = <T>(verb: string, path: string, body?: unknown) => call<T>(verb, path, body, cookie).then((answer) => answer.body)
@@ -259,7 +261,7 @@ for (const { kind, investigation, method, enter, stored: row } of KINDS) {
     const plan = { ...withKind(whole.lesson.plan, kind), practice: 0 }
     if (kind === 'over-time')
       plan.watch = { unit: 'min', times: [1, 3], named: [], places: ['top', 'bottom'], instruments: 1, among: 'group' }
-    if (method) plan.measures = plan.measures.map((card) => ({ ...card, method: readBy(card.method, method) }))
+    if (way) plan.measures = measuredSo(plan, { way }).measures
     await ask('PUT', `/api/lessons/${id}/plan`, { plan, revision: whole.lesson.revision })
     const { page, context } = await open(browser, { width: 390, height: 844 }, network())
     await joinStation(page, whole.lesson.code, plan.groups[0]!.name)

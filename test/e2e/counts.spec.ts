@@ -1,7 +1,9 @@
 import type { Page } from '@playwright/test'
+import { measuredSo } from '../measuredSo'
 import type { Plan } from '../../core/lesson'
 import { reading } from '../api/client'
 import { choose, client, expect, joinStation, lessonWith, openStop, test, unfold } from './house'
+import type { ResolvedMethod } from '../../core/test'
 
 /** Readings of every group and condition at every time. */
 function rowsOf(
@@ -21,9 +23,9 @@ function rowsOf(
   )
 }
 
-const measuring = (plan: Plan, name: string, change: object) => {
-  const card = plan.measures.find(({ id }) => id === plan.measured)!
-  Object.assign(card, { name, method: { ...card.method, ...change } })
+const measuring = (plan: Plan, name: string, change: Partial<ResolvedMethod>) => {
+  const { measures } = measuredSo(plan, change)
+  plan.measures = measures.map((card) => (card.id === plan.measured ? { ...card, name } : card))
 }
 const watching = (plan: Plan, unit: 'min' | 'day', times: number[], places: string[] = []) => {
   Object.assign(plan, { kind: 'over-time', repeats: 1, practice: 0, gapsStay: true, watch: { ...plan.watch, unit, times, places } })
@@ -39,7 +41,7 @@ test('words over times: the quickest wins by its time to the word that the class
 }) => {
   const lesson = await lessonWith(baseURL, (plan) => {
     watching(plan, 'min', [0, 1, 2, 5, 10])
-    measuring(plan, 'how wet the top end is', { instrument: 'words', unit: 'words', words: ['dry', 'damp', 'wet'], resolution: 1 })
+    measuring(plan, 'how wet the top end is', { way: 'words', words: ['dry', 'damp', 'wet'] })
   })
   const said = [
     [1, 2, 2, 2, 2],

@@ -1,5 +1,6 @@
 import { trialOrderOf } from '../../core/arrangement'
-import { KINDS, withKind, type Plan } from '../../core/lesson'
+import { KINDS, type Plan } from '../../core/lesson'
+import { withKind } from '../../core/test'
 import { orderLine } from '../../core/wording'
 import { reading } from '../api/client'
 import { cell, client, enterNumber, expect, joinStation, lessonWith, openStop, saved, test } from './house'

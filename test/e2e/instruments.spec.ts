@@ -1,13 +1,14 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
-import { readBy, withKind, type Method } from '../../core/lesson'
+import { measuredSo } from '../measuredSo'
+import { withKind, type ResolvedMethod } from '../../core/test'
 import { client, enterNumber, expect, giveFile, joinStation, lessonWith, openStop, saved, test, turnBoard, unfold } from './house'
 
 /** A station that measures soaked paper with another method, at its first trial that counts. */
-async function stationWith(page: Page, baseURL: string | undefined, method: Partial<Method>, device: string) {
+async function stationWith(page: Page, baseURL: string | undefined, method: Partial<ResolvedMethod>, device: string) {
   const lesson = await lessonWith(baseURL, (plan) => {
     plan.practice = 0
-    Object.assign(plan.measures[0]!.method, { expected: {}, ...method })
+    plan.measures = measuredSo(plan, { expected: {}, ...method }).measures
   })
   await page.setViewportSize({ width: 360, height: 640 })
   await joinStation(page, lesson.code, 'Cedar')
@@ -178,7 +179,7 @@ test('several places of a jar are read at one go, by the countdown of the classâ
 test('ordered words have pictures, the teacherâ€™s own or a glass that fills', async ({ page, baseURL }) => {
   const lesson = await lessonWith(baseURL, (plan) => {
     Object.assign(plan, withKind(plan, 'describe'))
-    plan.measures[0]!.method = readBy(plan.measures[0]!.method, 'words')
+    plan.measures = measuredSo(plan, { way: 'words' }).measures
   })
   await openStop(page, lesson, 'plan')
   await unfold(page, 'How we measure')

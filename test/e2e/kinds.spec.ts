@@ -1,4 +1,5 @@
 import { reading } from '../api/client'
+import { measuredSo } from '../measuredSo'
 import { cell, choose, client, expect, joinStation, lessonWith, openStop, paste, saved, test, unfold } from './house'
 
 const POTS = [
@@ -261,7 +262,7 @@ test('an order is weighed out at a station, words are chosen, and what cannot be
     baseURL,
     (plan) => {
       plan.kind = 'describe'
-      Object.assign(plan.measures[0]!.method, { instrument: 'words', unit: 'words', words: ['dry', 'damp', 'wet'], resolution: 1 })
+      plan.measures = measuredSo(plan, { way: 'words' }).measures
       plan.practice = 0
     },
     'soak-up-strips',

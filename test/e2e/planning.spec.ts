@@ -1,8 +1,9 @@
 import { fitOf } from '../../core/clock'
-import { newRemark, type Method } from '../../core/lesson'
+import { newRemark } from '../../core/lesson'
+import type { ResolvedMethod } from '../../core/test'
 import { choose, client, expect, lessonWith, openStop, saved, test, unfold } from './house'
 
-const stopwatch: Partial<Method> = {
+const stopwatch: Partial<ResolvedMethod> = {
   tool: 'stopwatch',
   unit: 's',
   resolution: 0.01,

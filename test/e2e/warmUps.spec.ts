@@ -1,4 +1,5 @@
 import { client, expect, expectAccessible, expectNothingSticksOut, joinStation, openStop, test } from './house'
+import { testOf } from '../../core/test'
 
 test('children warm up at a station and on the board; the class’s own wobble goes into the plan with one click', async ({
   page,
@@ -45,7 +46,7 @@ test('children warm up at a station and on the board; the class’s own wobble g
   await openStop(page, lesson, 'plan')
   await expect(page.getByText(/With your wobble of 2\.\d marks, from 11 tries: \d repeats/)).toBeVisible()
   await page.getByRole('button', { name: 'Take that wobble' }).click()
-  await expect.poll(async () => (await open(lesson.id)).lesson.plan.measures[0]!.method.readingWobble).toBeGreaterThan(2)
+  await expect.poll(async () => testOf((await open(lesson.id)).lesson.plan).method!.readingWobble).toBeGreaterThan(2)
 
   await page.goto(`/warm-ups/${lesson.id}`)
   await expect(page.getByRole('img', { name: 'Ruler to read' })).toBeVisible()

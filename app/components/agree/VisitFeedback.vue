@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { LONGEST, MOST, readNames, type LessonRecord, type Plan } from '~~/core/lesson'
+import { LONGEST, MOST, type LessonRecord, type Plan } from '~~/core/lesson'
+import { readNames } from '~~/core/test'
 import { nameOfGroup } from '~~/core/wording'
 
 /** What groups told each other after a visit: from stations, or keyed in from slips. For the teacher and the group it is about. */

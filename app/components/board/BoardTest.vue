@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import type { Coming } from '~~/core/clock'
-import { activeConditions, eachMeasure, isEachChild, letterOf, type LessonRecord, type Plan } from '~~/core/lesson'
+import type { Coming, RunningClock } from '~~/core/clock'
+import { activeConditions, isEachChild, letterOf, type LessonRecord, type Plan } from '~~/core/lesson'
+import { eachMeasure } from '~~/core/test'
 import { currentReadings, doubtfulReadings, progressOf, shareDone, trialsOf, type Cell, type Progress } from '~~/core/record'
 import { nameOfCondition, nameOfGroup, soonWords, stationWords, readingWords } from '~~/core/wording'
-import type { RunningClock } from '~~/core/clock'
 
 /** What each group has done and has left, the clock, and the number that came in last. */
 const props = defineProps<{

@@ -1,7 +1,7 @@
 import type { EChartsOption } from 'echarts'
 import type { ResultMark } from '~~/core/charts'
-import { measuredCard } from '~~/core/lesson'
 import { axisTitles, nameOfGroup, writeFigure } from '~~/core/wording'
+import { testOf } from '~~/core/test'
 import { lookOf } from '~/theme/conditions'
 import {
   fill,
@@ -112,17 +112,23 @@ export function numberLines(pen: Pen): EChartsOption {
   }
 }
 
-/** How often each word was chosen, stacked from the least to the most. */
+/** How often each word was chosen, stacked from the least to the most; of words without an order their shares. */
 export function stackedWords(pen: Pen): EChartsOption {
   const { graph, plan, text, big } = pen
-  const words = measuredCard(plan)!.method.words
-  const most = Math.max(1, ...graph.marks.map(({ counts }) => counts.reduce((sum, count) => sum + count, 0)))
+  const { words, way } = testOf(plan)
+  const countOf = (counts: number[]) => counts.reduce((sum, count) => sum + count, 0)
+  const most = way.ranks ? Math.max(1, ...graph.marks.map(({ counts }) => countOf(counts))) : 100
+  const heightOf = (counts: number[], place: number) =>
+    way.ranks ? counts[place] : (100 * (counts[place] ?? 0)) / Math.max(1, countOf(counts))
   const step = Math.max(1, Math.ceil(most / 8))
   return {
     legend: { textStyle: text, top: 0, itemWidth: big ? 40 : 26, itemHeight: big ? 26 : 16 },
     grid: { ...roomFor(pen), top: big ? 70 : 44 },
     xAxis: kindsAxis(pen),
-    yAxis: { ...valueAxis(pen, { from: 0, to: Math.ceil(most / step) * step, step }, ''), name: '' },
+    yAxis: {
+      ...valueAxis(pen, { from: 0, to: way.ranks ? Math.ceil(most / step) * step : 100, step: way.ranks ? step : 20 }, ''),
+      name: way.ranks ? '' : '%',
+    },
     series: words.map((word, place) => ({
       type: 'bar' as const,
       name: word || `word ${place + 1}`,
@@ -130,10 +136,10 @@ export function stackedWords(pen: Pen): EChartsOption {
       barWidth: '58%',
       itemStyle: wordFill(pen, place, words.length),
       // Nothing has no label either.
-      data: graph.marks.map(({ counts }) => counts[place] || '-'),
+      data: graph.marks.map(({ counts }) => heightOf(counts, place) || '-'),
       label: {
         ...wordLabel(pen),
-        formatter: ({ value }: { value?: unknown }) => `${word} ${String(value)}`,
+        formatter: ({ dataIndex }: { dataIndex: number }) => `${word} ${graph.marks[dataIndex]!.counts[place]}`,
       },
     })),
   }

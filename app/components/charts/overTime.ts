@@ -1,5 +1,5 @@
 import type { EChartsOption } from 'echarts'
-import { hasNamedMoments, measuredCard, momentsOf } from '~~/core/lesson'
+import { hasNamedMoments, momentsOf, testOf } from '~~/core/test'
 import { axisTitles, lineEnd, lineWords } from '~~/core/wording'
 import { lookOf } from '~/theme/conditions'
 import { knownSeries, namesAxis, readingsSeries, resultAxis, roomFor, valueAxis, wordFill, wordLabel, type Pen } from './surface'
@@ -11,7 +11,7 @@ export const DASHES = ['solid', 'dashed', 'dotted'] as const
 /** Which word each condition was in the middle of its trials, as a band from one time to the next. */
 export function wordBands(pen: Pen): EChartsOption {
   const { graph, plan, big } = pen
-  const words = measuredCard(plan)!.method.words
+  const words = testOf(plan).words
   const most = Math.max(0, ...graph.bands.map(({ stages }) => stages.length))
   return {
     grid: { ...roomFor(pen), top: big ? 20 : 10, bottom: big ? 56 : 34 },

@@ -2,6 +2,7 @@ import { format } from 'echarts/core'
 import type { Axis, ResultDot, ResultsGraph } from '~~/core/charts'
 import type { Plan } from '~~/core/lesson'
 import { axisTitles, dotWords, knownName, nameOfGroup, writeReading } from '~~/core/wording'
+import { isAmount } from '~~/core/quantity'
 import type { ConditionLook } from '~/theme/conditions'
 
 /** Where a graph is drawn: desk, board (big, perhaps dark) or paper. */
@@ -60,7 +61,7 @@ export function valueAxis({ text, line, dark }: Style, axis: Axis, name: string)
 export function resultAxis(pen: Pen, axis = pen.graph.axis) {
   const { graph, plan, text } = pen
   const usual = { ...valueAxis(pen, axis, axisTitles(plan, graph.kind).up), nameTextStyle: { ...text, align: 'left' as const } }
-  if (graph.unit !== 'place' && graph.unit !== 'words') return usual
+  if (isAmount(graph.unit)) return usual
   return {
     ...usual,
     ...(graph.unit === 'place' ? { inverse: true, nameLocation: 'start' as const } : {}),

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { fitOf } from '~~/core/clock'
-import { isReadByClock, BOUNDS, type Clock, type Phase } from '~~/core/lesson'
+import { BOUNDS, type Clock, type Phase } from '~~/core/lesson'
+import { isReadByClock } from '~~/core/test'
 import { endWords, fitVerdict } from '~~/core/wording'
 
 /** Does it fit: the phases on one bar, with the bell, and the sum behind the test. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { jobsFor, seatsThere, sharingRota, visitRota } from '~~/core/arrangement'
-import { readNames } from '~~/core/lesson'
+import { readNames } from '~~/core/test'
 import { counted, minuteWords } from '~~/core/wording'
 
 /** Jobs that turn in every group, and how the groups tell each other afterwards. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { bestStarts, dayAfter, readingDays } from '~~/core/clock'
-import { watchesOverDays } from '~~/core/lesson'
+import { watchesOverDays } from '~~/core/test'
 import { hasBegun } from '~~/core/record'
 import { counted, DAY_OFF_WORDS, dayWords } from '~~/core/wording'
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { COLUMN_ROLES, hasHeading, matchColumns, readImport, type ColumnMatch } from '~~/core/formats'
-import { activeConditions, measuredCard, measuredCards, momentsOf } from '~~/core/lesson'
+import { activeConditions } from '~~/core/lesson'
+import { measuredCards, momentsOf, testOf } from '~~/core/test'
 import { NUMBER_UNITS, unitOf, type UnitCode } from '~~/core/quantity'
 import { conditionWithLetter, counted, importedWords, ROLE_WORDS, skipWords } from '~~/core/wording'
 
@@ -35,8 +36,8 @@ const preview = computed(() => ({
 }))
 const groupMissing = computed(() => !matches.value.some(({ role }) => role === 'group'))
 const units = computed(() => {
-  const own = measuredCard(plan.value)?.method
-  return own?.instrument === 'number' ? NUMBER_UNITS.filter((code) => unitOf(code).dimension === unitOf(own.unit).dimension) : []
+  const own = testOf(plan.value).amount
+  return own ? NUMBER_UNITS.filter((code) => unitOf(code).dimension === unitOf(own.unit).dimension) : []
 })
 const roles = computed(() => COLUMN_ROLES.filter((role) => role !== 'moment' || momentsOf(plan.value).length > 1))
 
@@ -52,7 +53,7 @@ async function choose(): Promise<void> {
     name.value = file.name
     rows.value = found
     matches.value = matchColumns(plan.value, found)
-    unit.value = measuredCard(plan.value)?.method.unit ?? 'count'
+    unit.value = testOf(plan.value).unit
     group.value = null
   } catch (error) {
     notices.trouble(messageOf(error))

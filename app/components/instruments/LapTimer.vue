@@ -1,12 +1,13 @@
 <script setup lang="ts">
-import { letterOf, measuredCard, type Plan } from '~~/core/lesson'
+import { letterOf, type Plan } from '~~/core/lesson'
 import { stopwatchReading } from '~~/core/measuring'
 import { nameOfCondition, stopwatchWords, writeReading } from '~~/core/wording'
+import { testOf } from '~~/core/test'
 
 /** One clock for several that run at once: each is tapped as it finishes, and a tap can be taken back. */
 const props = defineProps<{ plan: Plan; conditions: string[] }>()
 const emit = defineEmits<{ taken: [times: { condition: string; value: number }[]] }>()
-const method = computed(() => measuredCard(props.plan)!.method)
+const method = computed(() => testOf(props.plan).method!)
 const began = ref<number>()
 const passed = ref(0)
 const laps = ref(new Map<string, number>())

@@ -1,15 +1,14 @@
 <script setup lang="ts">
-import { measuredCard } from '~~/core/lesson'
 import { UNIT_CODES, unitOf, type UnitCode } from '~~/core/quantity'
-import { workedOutEntry } from '~~/core/record'
 import { writeReading } from '~~/core/wording'
+import { testOf, workedOutEntry } from '~~/core/test'
 import type { InstrumentProps } from './instrument'
 
 /** A number pad with fraction, comma and minus; the unit stays in sight. A keyboard works too. */
 const props = defineProps<InstrumentProps>()
 const { kitchen } = useCustoms()
 const text = defineModel<string>({ required: true })
-const planUnit = computed(() => measuredCard(props.plan)!.method.unit)
+const planUnit = computed(() => testOf(props.plan).unit)
 const unit = ref<UnitCode>(planUnit.value)
 const digits = ref(text.value)
 /** The unit goes with the number where it is not the plan's own and was not typed. */

@@ -1,12 +1,14 @@
 <script setup lang="ts">
-import { measuredCard } from '~~/core/lesson'
 import { shareOfWord } from '~~/core/measuring'
+import { testOf } from '~~/core/test'
 import type { InstrumentProps } from './instrument'
 
-/** One of the class's ordered words, each with its picture. */
+/** One of the class's words, each with its picture. */
 const props = defineProps<InstrumentProps>()
 const text = defineModel<string>({ required: true })
-const method = computed(() => measuredCard(props.plan)!.method)
+const method = computed(() => testOf(props.plan).method!)
+/** A glass that fills says that one word is more than another. */
+const ordered = computed(() => testOf(props.plan).way.turnsInto)
 const pictureOf = (word: string) => {
   const id = method.value.wordPictures[word]
   return id === undefined ? undefined : props.pictureOf(id)
@@ -22,7 +24,11 @@ const pictureOf = (word: string) => {
     :options="method.words.map((word) => ({ value: word, title: word }))"
   >
     <template #default="{ option }">
-      <WordPicture :picture="pictureOf(option.value)" :share="shareOfWord(method.words, option.value)" />
+      <WordPicture
+        v-if="ordered || pictureOf(option.value)"
+        :picture="pictureOf(option.value)"
+        :share="shareOfWord(method.words, option.value)"
+      />
       {{ option.title }}
     </template>
   </PickOne>

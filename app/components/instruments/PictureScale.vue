@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import { axisFor, axisTicks } from '~~/core/charts'
-import { measuredCard } from '~~/core/lesson'
 import { pictureScale } from '~~/core/measuring'
 import { unitOf, writeShort } from '~~/core/quantity'
 import { scaleOf } from '~~/core/warmUps'
 import { writeReading } from '~~/core/wording'
+import { testOf } from '~~/core/test'
 import type { InstrumentProps } from './instrument'
 
 /** A picture of a ruler, a cylinder or a thermometer: the level is moved to where it stands on the real one. */
 const props = defineProps<InstrumentProps>()
 const text = defineModel<string>({ required: true })
-const method = computed(() => measuredCard(props.plan)!.method)
+const method = computed(() => testOf(props.plan).method!)
 const scale = computed(() => pictureScale(method.value))
 const level = computed(() => (text.value === '' ? scale.value.low : Number(text.value)))
 const share = (value: number) => (100 * (value - scale.value.low)) / (scale.value.high - scale.value.low)

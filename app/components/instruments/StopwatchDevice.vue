@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import { measuredCard } from '~~/core/lesson'
 import { stopwatchReading } from '~~/core/measuring'
 import { writeReading } from '~~/core/wording'
+import { testOf } from '~~/core/test'
 import type { InstrumentProps } from './instrument'
 
 /** A stopwatch: one large button starts and stops it. */
 const props = defineProps<InstrumentProps>()
 const text = defineModel<string>({ required: true })
-const method = computed(() => measuredCard(props.plan)!.method)
+const method = computed(() => testOf(props.plan).method!)
 const began = ref<number>()
 const passed = ref(0)
 const shown = computed(() => (passed.value / 1000).toFixed(1))

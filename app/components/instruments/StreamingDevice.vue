@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import { measuredCard } from '~~/core/lesson'
 import { writeReading } from '~~/core/wording'
+import { testOf } from '~~/core/test'
 import type { InstrumentProps } from './instrument'
 import { sourceFor } from './source'
 
 /** A device that sends numbers by itself: the children watch them settle and take one. */
 const props = defineProps<InstrumentProps>()
 const text = defineModel<string>({ required: true })
-const unit = computed(() => measuredCard(props.plan)!.method.unit)
+const unit = computed(() => testOf(props.plan).unit)
 const source = sourceFor(props.device, props.plan, props.condition)
 const sent = ref<number>()
 onBeforeUnmount(source.open((value) => (sent.value = value)))

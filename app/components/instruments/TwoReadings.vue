@@ -1,15 +1,14 @@
 <script setup lang="ts">
-import { measuredCard } from '~~/core/lesson'
 import { unitOf } from '~~/core/quantity'
-import { readEntry } from '~~/core/record'
 import { readErrorWords, writeReading } from '~~/core/wording'
+import { testOf, readEntry } from '~~/core/test'
 import type { InstrumentProps } from './instrument'
 
 /** Two readings whose difference counts: at the start and at the finish, or empty and full. */
 const props = defineProps<InstrumentProps>()
 const { kitchen } = useCustoms()
 const text = defineModel<string>({ required: true })
-const method = computed(() => measuredCard(props.plan)!.method)
+const method = computed(() => testOf(props.plan).method!)
 const unit = computed(() => method.value.unit)
 const labels = computed(() => {
   if (method.value.eachIs === 'used') return ['At the start', 'What is left']

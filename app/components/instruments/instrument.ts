@@ -1,6 +1,6 @@
 import type { Component } from 'vue'
 import type { Plan } from '~~/core/lesson'
-import type { Device } from '~~/core/measuring'
+import type { Device } from '~~/core/test'
 import CounterDevice from './CounterDevice.vue'
 import NumberPad from './NumberPad.vue'
 import OrderedWords from './OrderedWords.vue'

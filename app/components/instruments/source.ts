@@ -1,7 +1,8 @@
 import { seededRandom } from '~~/core/chance'
 import { STREAMING, streamed } from '~~/core/benches'
-import { measuredCard, type Plan } from '~~/core/lesson'
-import { expectedResultOf, type Device } from '~~/core/measuring'
+import { type Plan } from '~~/core/lesson'
+import { expectedResultOf } from '~~/core/measuring'
+import { testOf, type Device } from '~~/core/test'
 
 /** Where a device's numbers come from: one that is plugged in, or a stand-in for it. */
 export interface InstrumentSource {
@@ -23,7 +24,7 @@ export function sourceFor(device: Device, plan: Plan, condition: string): Instru
 }
 
 function simulatedSource(device: Streaming, plan: Plan, condition: string): InstrumentSource {
-  const mark = measuredCard(plan)!.method.resolution
+  const mark = testOf(plan).resolution
   const truth = expectedResultOf(plan, condition) ?? USUAL[device]
   return {
     simulated: true,

@@ -1,18 +1,15 @@
 <script setup lang="ts">
-import type { Condition } from '~~/core/lesson'
+import { changedFactor, letterOf, LONGEST, withCondition, type Condition } from '~~/core/lesson'
 import {
   atLevel,
   baseConditions,
-  changedFactor,
-  letterOf,
-  LONGEST,
   seriesIn,
-  withCondition,
   withConditionInEach,
   withLevel,
   withLevelLabel,
   withoutLevel,
-} from '~~/core/lesson'
+  kindOf,
+} from '~~/core/test'
 import { NUMBER_UNITS, unitOf } from '~~/core/quantity'
 import { conditionsWords } from '~~/core/wording'
 import { usedIn } from '~~/core/record'
@@ -24,9 +21,9 @@ const used = computed(() => usedIn(lesson.record).conditions)
 const units = NUMBER_UNITS.filter((code) => code !== 'pieces')
 const words = computed(() => conditionsWords(plan.value.kind))
 const what = computed(() =>
-  plan.value.kind === 'fair-test' ? `what we change ${changedFactor(plan.value)?.name ?? 'it'} to` : words.value.what,
+  kindOf(plan.value).changesOne ? `what we change ${changedFactor(plan.value)?.name ?? 'it'} to` : words.value.what,
 )
-const numbers = computed(() => plan.value.conditionsAs === 'numbers' && plan.value.kind !== 'improve')
+const numbers = computed(() => plan.value.conditionsAs === 'numbers' && !kindOf(plan.value).improves)
 
 /** Of several series the levels are shown once: what is done to one is done in every series. */
 const shown = computed(() => baseConditions(plan.value))
@@ -73,7 +70,7 @@ function itemsFor(condition: Condition) {
           >, for example {{ words.example }}</template
         >
       </span>
-      <span v-if="plan.kind !== 'improve'" class="as flex items-center gap-wide ml-auto text-body">
+      <span v-if="!kindOf(plan).improves" class="as flex items-center gap-wide ml-auto text-body">
         <PickOne
           label="What the conditions are"
           :model-value="plan.conditionsAs"

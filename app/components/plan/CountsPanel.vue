@@ -1,29 +1,28 @@
 <script setup lang="ts">
+import { BOUNDS, LONGEST } from '~~/core/lesson'
 import {
   bestOf,
-  BOUNDS,
   canWeighEmpty,
   countedFor,
   countedPlace,
   countedUntil,
   countsOf,
-  LONGEST,
   resultUnit,
   watchedPlaces,
-  type Method,
-} from '~~/core/lesson'
+  type ResolvedMethod,
+} from '~~/core/test'
 import { bestChoices, countedChoice, countsLine, eachExample, eachIsChoices, placeChoices } from '~~/core/wording'
 
 /** Which figure speaks for a trial, what is best, and what is known of it from elsewhere. */
-const { plan, method, editMethod } = useMeasureInHand()
+const { plan, method, way, editMethod } = useMeasureInHand()
 const choices = computed(() => countedFor(plan.value).map((value) => ({ value, ...countedChoice(plan.value, value) })))
 const example = computed(() => choices.value.find(({ value }) => value === countsOf(plan.value))?.hint)
 const places = computed(() => watchedPlaces(plan.value))
-const byNumber = computed(() => method.value?.instrument === 'number')
-function set<Part extends keyof Method>(part: Part, value: Method[Part], typing = ''): void {
+const byNumber = computed(() => way.value.isAmount)
+function set<Part extends keyof ResolvedMethod>(part: Part, value: ResolvedMethod[Part], typing = ''): void {
   editMethod((own) => ({ ...own, [part]: value }), typing)
 }
-const setCounts = (value: string) => value !== 'reading' && set('counts', value as Method['counts'])
+const setCounts = (value: string) => value !== 'reading' && set('counts', value as ResolvedMethod['counts'])
 </script>
 
 <template>
@@ -66,7 +65,7 @@ const setCounts = (value: string) => value !== 'reading' && set('counts', value 
       />
       <template v-if="countsOf(plan) === 'until'">
         <ChoiceField
-          v-if="method.instrument === 'words'"
+          v-if="way.fromWords"
           label="Until it is"
           :model-value="countedUntil(plan) ?? 1"
           :options="method.words.map((title, place) => ({ value: place + 1, title }))"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { activeConditions, mayHaveSeries, withSeries, type Factor } from '~~/core/lesson'
+import { activeConditions, type Factor } from '~~/core/lesson'
+import { mayHaveSeries, withSeries } from '~~/core/test'
 import { chooseChange } from '~~/core/fairness'
 import { counted, seriesNames, takeWords } from '~~/core/wording'
 

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { cellOf, checkPlan, oddCells, pasteTable, tableFactors, takeComparison, withCell } from '~~/core/fairness'
 import { readBlock } from '~~/core/formats'
-import { LONGEST, activeConditions, letterOf, withLevelLabel } from '~~/core/lesson'
+import { LONGEST, activeConditions, letterOf } from '~~/core/lesson'
+import { withLevelLabel } from '~~/core/test'
 import { fairWords } from '~~/core/wording'
 
 /**

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { KINDS, withKind } from '~~/core/lesson'
+import { KINDS } from '~~/core/lesson'
+import { withKind } from '~~/core/test'
 import { KIND_WORDS } from '~~/core/wording'
 
 /** Which kind of test it is: that decides what the plan asks and what the later stops show. */

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { type Measure } from '~~/core/lesson'
 import {
   countedFor,
   forMeasure,
@@ -7,8 +8,7 @@ import {
   withFirstMeasured,
   withMeasuredToo,
   withoutMeasured,
-  type Measure,
-} from '~~/core/lesson'
+} from '~~/core/test'
 import { isRead } from '~~/core/record'
 import { countsLine, methodWords } from '~~/core/wording'
 

@@ -1,14 +1,15 @@
 <script setup lang="ts">
-import { BOUNDS, LONGEST, MOST_WORDS, readNames, type Method } from '~~/core/lesson'
+import { BOUNDS, LONGEST } from '~~/core/lesson'
+import { MOST_WORDS, readNames, type ResolvedMethod } from '~~/core/test'
 import { expectedUnit, INSTRUMENTS, instrumentsFor, readingSdOf, trialSdOf, withInstrument } from '~~/core/measuring'
 import { NUMBER_UNITS, unitOf, writeShort } from '~~/core/quantity'
-import { instrumentWords, methodWords } from '~~/core/wording'
+import { instrumentWords, methodWords, WAY_WORDS } from '~~/core/wording'
 
 /** How we measure, how much that wobbles, and what has to be so before every trial. */
 const lesson = useLesson()
-const { plan, method, editMethod } = useMeasureInHand()
+const { plan, method, way, editMethod } = useMeasureInHand()
 
-function set<Part extends keyof Method>(part: Part, value: Method[Part], typing = ''): void {
+function set<Part extends keyof ResolvedMethod>(part: Part, value: ResolvedMethod[Part], typing = ''): void {
   editMethod((own) => ({ ...own, [part]: value }), typing)
 }
 
@@ -22,17 +23,17 @@ function pick(chosen: string): void {
   if (instrument) editMethod((own) => withInstrument(own, instrument))
 }
 
-const byNumber = computed(() => method.value?.instrument === 'number')
+const byNumber = computed(() => way.value.isAmount)
 /** Words do not wobble; side by side and on a balance only the trials do. */
 const shownWobbles = computed(() => {
-  if (method.value?.instrument === 'words') return []
+  if (way.value.fromWords) return []
   return byNumber.value ? WOBBLES : WOBBLES.filter(({ part }) => part === 'trialWobble')
 })
 
 const timed = computed(() => byNumber.value && method.value && unitOf(method.value.unit).dimension === 'time')
 
 /** What stands for a wobble that nobody typed. */
-function followed(part: keyof Method): string {
+function followed(part: keyof ResolvedMethod): string {
   const value = part === 'readingWobble' ? readingSdOf(method.value!) : trialSdOf(method.value!, 0, undefined).sd
   return writeShort(Number(value.toPrecision(3)))
 }
@@ -51,7 +52,7 @@ const WOBBLES = [
   <AppFold title="How we measure" :hint="method ? methodWords(method) : 'nothing to measure yet'">
     <div v-if="method" class="three-columns">
       <TextField
-        v-if="method.instrument !== 'words'"
+        v-if="!way.fromWords"
         label="Measured with"
         target="method-tool"
         :model-value="method.tool"
@@ -85,8 +86,8 @@ const WOBBLES = [
         @update:model-value="set('resolution', $event ?? 1)"
       />
       <TextField
-        v-if="method.instrument === 'words'"
-        label="Ordered words, the least first"
+        v-if="way.fromWords"
+        :label="WAY_WORDS[way.code].list"
         class="words"
         lazy
         target="words"
@@ -94,7 +95,7 @@ const WOBBLES = [
         placeholder="for example dry, damp, wet"
         @update:model-value="set('words', readNames($event, MOST_WORDS))"
       />
-      <QuietBtn v-if="method.instrument === 'words'" size="small" class="self-end justify-self-start" @click="set('words', YES_NO)">
+      <QuietBtn v-if="way.fromWords" size="small" class="self-end justify-self-start" @click="set('words', YES_NO)">
         Only yes or no
       </QuietBtn>
       <div v-for="wobble in shownWobbles" :key="wobble.part">
@@ -110,7 +111,7 @@ const WOBBLES = [
         <p class="hint">{{ wobble.why }}</p>
       </div>
     </div>
-    <WordPictures v-if="method?.instrument === 'words'" />
+    <WordPictures v-if="way.fromWords" />
     <NumberField
       v-if="method && timed"
       steps

@@ -33,7 +33,7 @@ import {
 /** Will we see it: how often this plan comes out clear, and what would help. A bar sets the repeats. */
 const lesson = useLesson()
 const { say } = useCustoms()
-const { plan, method, editMethod, replace } = useMeasureInHand()
+const { plan, method, way: howRead, editMethod, replace } = useMeasureInHand()
 /** What the class's own readings show of its wobble, once there are enough. */
 const learned = computed(() => learnedWobble(plan.value, lesson.record.readings))
 const outlook = computed(() => outlookOf(plan.value, learned.value))
@@ -43,7 +43,7 @@ const unit = computed(() => expectedUnit(plan.value))
 const amount = (value: number) => adviserFigure(value, unit.value)
 const practice = computed(() => practiceFigures(plan.value, lesson.record.readings))
 const bench = computed(() => hasBench(plan.value))
-const timed = computed(() => method.value?.instrument === 'number' && unitOf(method.value.unit).dimension === 'time')
+const timed = computed(() => howRead.value.isAmount && unitOf(method.value!.unit).dimension === 'time')
 const warming = ref(false)
 /** What the class's warm-ups show of how it reads, and how many repeats that makes. */
 const skill = shallowRef<ReadingSkill>()
@@ -99,7 +99,7 @@ function take(from: 'practice' | 'bench'): void {
       </div>
     </header>
     <div class="sheet panel">
-      <p v-if="method?.instrument === 'words'" class="hint whole col-span-full">
+      <p v-if="howRead.fromWords" class="hint whole col-span-full">
         Words are compared by how often each was chosen: two or three children looking at each are enough to see whether they agree.
       </p>
       <template v-else-if="method">

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { isEachChild, KIND_SHAPES } from '~~/core/lesson'
+import { isEachChild } from '~~/core/lesson'
+import { kindOf } from '~~/core/test'
 
 /** The kind of test, the trays, the conditions, whether that is fair, and whether the class will see a difference. */
 const lesson = useLesson()
@@ -16,10 +17,10 @@ const { cards, inHand } = provideMeasureInHand()
     </div>
     <PlanTrays @look="inHand = $event" />
     <ConditionRow />
-    <WatchPanel v-if="lesson.plan.kind === 'over-time'" />
-    <FairCheck v-if="KIND_SHAPES[lesson.plan.kind].compares && (lesson.plan.changed !== null || !isEachChild(lesson.plan))" />
+    <WatchPanel v-if="kindOf(lesson.plan).watches" />
+    <FairCheck v-if="kindOf(lesson.plan).compares && (lesson.plan.changed !== null || !isEachChild(lesson.plan))" />
     <template v-if="painted">
-      <ThingsLine v-if="lesson.plan.kind !== 'over-time'" />
+      <ThingsLine v-if="!kindOf(lesson.plan).watches" />
       <MeasureInHand v-model="inHand" label="Which measure" :options="cards" />
       <OutlookPanel />
       <TellingPanel />

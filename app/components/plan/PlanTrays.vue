@@ -1,22 +1,9 @@
 <script setup lang="ts">
 import { VueDraggable } from 'vue-draggable-plus'
 import { chooseChange } from '~~/core/fairness'
-import {
-  changedFactor,
-  isEachChild,
-  keptFactors,
-  measuredCards,
-  newMeasure,
-  readBy,
-  seriesFactor,
-  withFirstMeasured,
-  withMeasuredToo,
-  withoutMeasured,
-  KIND_SHAPES,
-  type Factor,
-  type Measure,
-} from '~~/core/lesson'
-import { withNamedInstrument } from '~~/core/measuring'
+import { changedFactor, isEachChild, keptFactors, seriesFactor, type Factor, type Measure } from '~~/core/lesson'
+import { measuredCards, withFirstMeasured, withMeasuredToo, withoutMeasured } from '~~/core/test'
+import { newCard } from '~~/core/measuring'
 import { trayWords } from '~~/core/wording'
 
 /** Three trays and what is not in one yet. Exactly one card lies in Change and one in Measure; every other factor is kept the same. */
@@ -73,10 +60,7 @@ function addFactor(name: string): void {
 function addMeasure(name: string): void {
   const id = newId()
   lesson.edit((draft) => {
-    const measure = newMeasure(id, name)
-    const { instruments } = KIND_SHAPES[draft.kind]
-    const method = instruments.includes('number') ? measure.method : readBy(measure.method, instruments[0]!)
-    draft.measures.push(withNamedInstrument({ ...measure, method }, draft.kind))
+    draft.measures.push(newCard(draft.kind, id, name))
     draft.measured ??= id
   })
 }

@@ -1,14 +1,6 @@
 <script setup lang="ts">
-import {
-  letterOf,
-  LONGEST,
-  MOST_SERIES,
-  seriesFactor,
-  seriesIn,
-  withOneSeriesMore,
-  withoutSeries,
-  withSeriesName,
-} from '~~/core/lesson'
+import { letterOf, LONGEST, seriesFactor } from '~~/core/lesson'
+import { MOST_SERIES, seriesIn, withOneSeriesMore, withoutSeries, withSeriesName } from '~~/core/test'
 import { usedIn } from '~~/core/record'
 
 /** The second thing that differs on purpose: a row for each of its values, with the conditions that it is tested in. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import { LONGEST, type NamedMoment } from '~~/core/lesson'
 import {
   hasNamedMoments,
-  LONGEST,
   momentsOf,
   MOST_NAMED,
   MOST_PLACES,
@@ -9,8 +9,7 @@ import {
   readTimes,
   withNamedMoment,
   withNamedMoments,
-  type NamedMoment,
-} from '~~/core/lesson'
+} from '~~/core/test'
 import { counted, momentWords } from '~~/core/wording'
 
 /** When each jar is read, and at which places in it. */

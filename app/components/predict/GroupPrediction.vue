@@ -2,7 +2,8 @@
 import { nearnessOfPrediction, ownGuesses, type GroupPrediction, type PredictionResults } from '~~/core/predictions'
 import { hasBegun } from '~~/core/record'
 import { guessWords, timeWords, nearnessWords, predictionOrderWords, predictionSentence } from '~~/core/wording'
-import { firstSeries, isEachChild, type NewPrediction } from '~~/core/lesson'
+import { isEachChild, type NewPrediction } from '~~/core/lesson'
+import { firstSeries } from '~~/core/test'
 
 /** One group's prediction at the desk: as it was stamped, later changes of mind, or the form to take it down. */
 const props = defineProps<{ prediction: GroupPrediction; result?: PredictionResults }>()
@@ -18,8 +19,7 @@ const near = computed(() => {
   const own = ownGuesses(plan.value, lesson.record).filter((guess) => guess.group === group.value.id)
   if (isEachChild(plan.value) && own.length > 0) return own.map((guess) => guessWords(plan.value, guess)).join('; ')
   if (!stamped || !props.result || isEachChild(plan.value)) return ''
-  const { order, values, same } = props.result
-  return nearnessWords(plan.value, nearnessOfPrediction(stamped, order, values, same))
+  return nearnessWords(plan.value, nearnessOfPrediction(stamped, props.result))
 })
 const again = computed(() => (!props.prediction.stamped ? 'Take it down' : begun.value ? 'Changed its mind' : 'Take it anew'))
 

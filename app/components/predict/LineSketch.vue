@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { measuredCard, type Plan } from '~~/core/lesson'
+import { type Plan } from '~~/core/lesson'
 import { lineAxes, linePoints, onSketch } from '~~/core/predictions'
 import { axisTitles, momentWords, nameOfCondition, writeReading } from '~~/core/wording'
+import { testOf, kindOf } from '~~/core/test'
 
 /** A line sketched over the numbers or the times: drawn with a finger, or point by point with the arrow keys. */
 const props = defineProps<{ plan: Plan; big?: boolean; still?: boolean }>()
@@ -11,7 +12,7 @@ const [WIDTH, HEIGHT] = props.big ? [430, 330] : [640, 300]
 const EDGE = { left: 64, right: 30, top: 40, bottom: 40 }
 const points = computed(() => linePoints(props.plan))
 const axes = computed(() => lineAxes(props.plan))
-const unit = computed(() => measuredCard(props.plan)?.method.unit ?? 'count')
+const unit = computed(() => testOf(props.plan).unit)
 const titles = computed(() => axisTitles(props.plan))
 const drawing = ref(false)
 
@@ -30,7 +31,7 @@ const marks = computed(() => {
 const path = computed(() =>
   points.value.flatMap(({ id, x }) => (values.value[id] === undefined ? [] : [`${across(x)},${up(values.value[id]!)}`])).join(' '),
 )
-const nameOf = (id: string) => (props.plan.kind === 'over-time' ? momentWords(props.plan, id) : nameOfCondition(props.plan, id))
+const nameOf = (id: string) => (kindOf(props.plan).watches ? momentWords(props.plan, id) : nameOfCondition(props.plan, id))
 
 /** The point nearest to the finger takes its height, and so does every point that a quick stroke passed over. */
 let before: { x: number; y: number } | undefined

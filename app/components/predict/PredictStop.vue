@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { activeConditions, firstSeries, predictionOf, predictionsFor, seriesIn } from '~~/core/lesson'
+import { activeConditions } from '~~/core/lesson'
+import { firstSeries, predictionOf, predictionsFor, seriesIn } from '~~/core/test'
 import { predictionsByGroup, resultsForPredictions } from '~~/core/predictions'
 import { countedOwners, PREDICT_WORDS, predictionPrompt } from '~~/core/wording'
 

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { LONGEST, measuredCard, type Plan } from '~~/core/lesson'
+import { LONGEST, type Plan } from '~~/core/lesson'
 import { emptyDraft, finished, isWhole, type PredictionDraft } from '~~/core/predictions'
 import { FRAME_WORDS } from '~~/core/wording'
 import type { NewPrediction } from '~~/core/lesson'
+import { testOf } from '~~/core/test'
 
 /** What a group thinks and why, in the way that this class predicts; the same at the desk and at a station. */
 const props = defineProps<{ plan: Plan; group: string; big?: boolean }>()
@@ -33,7 +34,7 @@ function stamp(): void {
       v-model="draft.values"
       :plan="plan"
       :big="big"
-      :words="draft.as === 'change' ? 'change' : measuredCard(plan)?.method.instrument === 'words' ? 'words' : undefined"
+      :words="draft.as === 'change' ? 'change' : testOf(plan).way.fromWords ? 'words' : undefined"
     />
     <LongField
       v-if="whole || !big"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { letterOf, predictionOf, resultUnit, type Plan, type Prediction } from '~~/core/lesson'
+import { letterOf, type Plan, type Prediction } from '~~/core/lesson'
+import { predictionOf, resultUnit } from '~~/core/test'
 import { heapsOf } from '~~/core/charts'
 import { changeTally, guessesOf, tallyOf } from '~~/core/predictions'
 import { endsOf, nameOfCondition } from '~~/core/wording'

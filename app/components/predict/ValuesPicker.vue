@@ -1,12 +1,13 @@
 <script setup lang="ts">
-import { activeConditions, conditionName, measuredCard, type Plan } from '~~/core/lesson'
+import { activeConditions, conditionName, type Plan } from '~~/core/lesson'
 import { expectedUnit } from '~~/core/measuring'
 import { changeWords } from '~~/core/wording'
+import { testOf } from '~~/core/test'
 
 /** Something for every condition: a number with its unit, one of the ordered words, or more, less and the same. */
 const props = defineProps<{ plan: Plan; big?: boolean; words?: 'change' | 'words' }>()
 const values = defineModel<Record<string, number>>({ required: true })
-const method = computed(() => measuredCard(props.plan)?.method)
+const method = computed(() => testOf(props.plan).method)
 const choices = computed(() =>
   props.words === 'change'
     ? [1, 0, -1].map((value) => ({ value, title: changeWords(value) }))

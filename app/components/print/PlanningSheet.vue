@@ -1,15 +1,7 @@
 <script setup lang="ts">
 import { conditionsByGroup } from '~~/core/arrangement'
-import {
-  activeConditions,
-  changedFactor,
-  keptFactors,
-  letterOf,
-  measuredCard,
-  measuredCards,
-  type Group,
-  type Plan,
-} from '~~/core/lesson'
+import { activeConditions, changedFactor, keptFactors, letterOf, type Group, type Plan } from '~~/core/lesson'
+import { measuredCards, testOf } from '~~/core/test'
 import { unitOf } from '~~/core/quantity'
 import {
   careLines,
@@ -26,7 +18,7 @@ import {
 const props = defineProps<{ plan: Plan; blank?: boolean }>()
 const words = computed(() => variableWords(props.plan))
 const kept = computed(() => keptFactors(props.plan))
-const unit = computed(() => unitOf(measuredCard(props.plan)?.method.unit ?? 'count').symbol)
+const unit = computed(() => unitOf(testOf(props.plan).unit).symbol)
 // A blank sheet is the same for all; a filled one belongs to a group.
 const sheets = computed<(Group | undefined)[]>(() => (props.blank ? [undefined] : props.plan.groups))
 const headings = computed(() => readingHeadings(props.plan))

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { activeConditions, firstSeries, letterOf, predictionOf, type Plan } from '~~/core/lesson'
+import { activeConditions, letterOf, type Plan } from '~~/core/lesson'
+import { firstSeries, predictionOf, kindOf } from '~~/core/test'
 import { linePoints } from '~~/core/predictions'
 import { endsOf, FRAME_WORDS, momentWords, nameOfCondition, predictionPrompt, question } from '~~/core/wording'
 
@@ -10,7 +11,7 @@ const asked = computed(() => firstSeries(props.plan))
 const as = computed(() => predictionOf(asked.value))
 const points = computed(() => linePoints(asked.value))
 const xOf = (place: number) => 60 + (place * 220) / Math.max(1, points.value.length - 1)
-const pointName = (id: string) => (props.plan.kind === 'over-time' ? momentWords(props.plan, id) : nameOfCondition(asked.value, id))
+const pointName = (id: string) => (kindOf(props.plan).watches ? momentWords(props.plan, id) : nameOfCondition(asked.value, id))
 const A_PAGE = 4
 const pages = computed(() =>
   Array.from({ length: Math.ceil(props.plan.groups.length / A_PAGE) }, (_, page) =>

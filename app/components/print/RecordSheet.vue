@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { conditionsByGroup, jobRounds, seatsThere, trialsByGroup } from '~~/core/arrangement'
-import { activeConditions, letterOf, measuredCards, type Group, type Plan } from '~~/core/lesson'
+import { activeConditions, letterOf, type Group, type Plan } from '~~/core/lesson'
+import { eachMeasure, testOf } from '~~/core/test'
 import {
   measureKey,
   nameOfCondition,
@@ -12,6 +13,7 @@ import {
   trialNumbers,
   unitsOfTrial,
   workedOutColumn,
+  WAY_WORDS,
 } from '~~/core/wording'
 
 /** One page for a group to write down what it measures and sees, where there is no tablet. It is keyed into the class grid later. */
@@ -21,7 +23,12 @@ const unit = computed(() => {
   const units = new Set(unitsOfTrial(props.plan))
   return units.size === 1 ? [...units][0]! : ''
 })
-const inWords = computed(() => measuredCards(props.plan).filter(({ method }) => method.instrument === 'words'))
+const inWords = computed(() =>
+  eachMeasure(props.plan).flatMap((view) => {
+    const { way, words } = testOf(view)
+    return way.fromWords ? [{ title: WAY_WORDS[way.code].words, words }] : []
+  }),
+)
 const headings = computed(() => [
   ...(props.plan.practice > 0
     ? readingHeading(props.plan, 'practice').map((text, place) => ({
@@ -66,7 +73,7 @@ const ODD_LINES = 2
         <strong>Do your trials in this order:</strong> {{ orderLine(plan, group.id) }}. The small numbers say the same.
       </p>
       <p v-if="measureKey(plan)" class="mt-2mm">{{ measureKey(plan) }}.</p>
-      <p v-for="card in inWords" :key="card.id" class="words mt-2mm">Words, the least first: {{ card.method.words.join(' · ') }}</p>
+      <p v-for="{ title, words } in inWords" :key="words.join()" class="words mt-2mm">{{ title }}: {{ words.join(' · ') }}</p>
       <table v-if="!down">
         <thead>
           <tr>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { readingsOfGroup } from '~~/core/evidence'
 import { reportHtml, reportMarkdown } from '~~/core/formats'
-import { forMeasure, type LessonRecord, type Plan } from '~~/core/lesson'
+import { type LessonRecord, type Plan } from '~~/core/lesson'
+import { forMeasure } from '~~/core/test'
 import type { Report } from '~~/core/reports'
 import { fileNameOf, spelledHeadings } from '~~/core/wording'
 

@@ -1,16 +1,8 @@
 <script setup lang="ts">
 import { classConclusion } from '~~/core/agree'
 import { acrossSeries, everyTable, evidenceOf } from '~~/core/evidence'
-import {
-  activeConditions,
-  changedFactor,
-  eachMeasure,
-  keptFactors,
-  measuredCard,
-  measuredCards,
-  type LessonRecord,
-  type Plan,
-} from '~~/core/lesson'
+import { activeConditions, changedFactor, keptFactors, type LessonRecord, type Plan } from '~~/core/lesson'
+import { eachMeasure, measuredCards, testOf } from '~~/core/test'
 import { acrossSentences, dayWords, gradesInOne, list, podiumLines, question, tableName, variableWords } from '~~/core/wording'
 import { resultsBlock, sureWords } from '~~/core/wording/reports'
 
@@ -76,7 +68,7 @@ const tables = computed(() =>
           </div>
           <div v-if="tables.length > 1" class="graphs">
             <div v-for="view in eachMeasure(plan)" :key="view.measured ?? ''" class="min-w-0">
-              <p class="font-bold">{{ measuredCard(view)?.name }}</p>
+              <p class="font-bold">{{ testOf(view).measure?.name }}</p>
               <PaperChart :plan="view" :record="record" :width="440" :height="340" />
               <p v-for="sentence in acrossOf(view)" :key="sentence">{{ sentence }}</p>
             </div>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { isReadByClock } from '~~/core/lesson'
+import { isReadByClock } from '~~/core/test'
 import { arrangementOf, secondsOfBatch, turnsGoingRound } from '~~/core/arrangement'
 import { fitOf, scarcest, testStartOf, timeAt } from '~~/core/clock'
 import type { Plan } from '~~/core/lesson'

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { LONGEST, measuredCard, type LessonRecord, type Plan } from '~~/core/lesson'
+import { LONGEST, type LessonRecord, type Plan } from '~~/core/lesson'
 import { unitOf } from '~~/core/quantity'
 import { challengeMoment, challengeTable, seenBy, withChallenge, withoutChallenge } from '~~/core/predictions'
-import { readEntry, usedIn } from '~~/core/record'
+import { usedIn } from '~~/core/record'
 import { challengeSentences, nameOfGroup, readErrorWords, writeFigure, writeReading } from '~~/core/wording'
+import { testOf, readEntry } from '~~/core/test'
 
 /** Check it: something new, predicted by each group out of what the class found, tested and laid beside. */
 const props = defineProps<{ plan: Plan; record: LessonRecord }>()
@@ -12,7 +13,7 @@ const { kitchen } = useCustoms()
 const label = ref('')
 const troubles = ref<Record<string, string>>({})
 const challenge = computed(() => challengeTable(props.plan, props.record))
-const unit = computed(() => measuredCard(props.plan)!.method.unit)
+const unit = computed(() => testOf(props.plan).unit)
 const begin = () => {
   if (label.value.trim() !== '') lesson.replace(withChallenge(lesson.plan!, label.value.trim(), newId))
 }

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import type { ResultsGraph } from '~~/core/charts'
-import { measuredCard, type Plan } from '~~/core/lesson'
+import { type Plan } from '~~/core/lesson'
 import { dotWords, nameOfGroup, stageWords, whenWords, writeFigure } from '~~/core/wording'
+import { testOf } from '~~/core/test'
 
 /** What the graph shows, as a table: for those who do not see it, or would rather read. */
 const props = defineProps<{ plan: Plan; graph: ResultsGraph }>()
-const words = computed(() => measuredCard(props.plan)?.method.words ?? [])
+const words = computed(() => testOf(props.plan).words)
 const dotsOf = (condition: string) =>
   props.graph.dots
     .filter((dot) => dot.condition === condition)

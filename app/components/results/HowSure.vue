@@ -2,7 +2,7 @@
 import { useLocalStorage } from '@vueuse/core'
 import { gapDrawing } from '~~/core/charts'
 import { surerBy, type Evidence } from '~~/core/evidence'
-import { measuredCard, type LessonRecord, type Plan } from '~~/core/lesson'
+import { type LessonRecord, type Plan } from '~~/core/lesson'
 import {
   childSentence,
   DEPTH_NAMES,
@@ -18,6 +18,7 @@ import {
   sureSentences,
   type Depth,
 } from '~~/core/wording'
+import { testOf } from '~~/core/test'
 
 /** How sure, in three depths: do the dots overlap; the gap in wobbles; the model and its figures. And what would make it surer. */
 const props = defineProps<{ plan: Plan; record: LessonRecord; evidence: Evidence }>()
@@ -27,9 +28,7 @@ const depth = useLocalStorage<Depth>('results-depth', 'class')
 const drawing = computed(() => gapDrawing(props.plan, props.record.readings, props.evidence))
 const surer = computed(() => surerBy(props.plan, props.evidence))
 const neighbours = computed(() => props.evidence.neighbours.map((pair) => neighbourWords(props.plan, pair, props.evidence)))
-const levels = computed(
-  () => measuredCard(props.plan)?.method.instrument === 'balance' && props.evidence.neighbours.some(({ level }) => level > 0),
-)
+const levels = computed(() => testOf(props.plan).way.weighsTwo && props.evidence.neighbours.some(({ level }) => level > 0))
 const model = computed(() => modelLines(props.plan, props.evidence))
 </script>
 

@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { activeConditions, measuredCard, momentsOf, resultUnit, type LessonRecord, type Plan } from '~~/core/lesson'
+import { activeConditions, type LessonRecord, type Plan } from '~~/core/lesson'
+import { momentsOf, resultUnit, testOf } from '~~/core/test'
 import { averagesByMoment, averageResults } from '~~/core/record'
 import { countsWords, momentWords, writeAverage, writeFigure } from '~~/core/wording'
 
 /** Averages at every moment of a trial: before and after or one column a time of watching, and what counts of them. */
 const props = defineProps<{ plan: Plan; record: LessonRecord }>()
-const unit = computed(() => measuredCard(props.plan)!.method.unit)
+const unit = computed(() => testOf(props.plan).unit)
 const moments = computed(() => momentsOf(props.plan))
 const averages = computed(() => averagesByMoment(props.plan, props.record.readings))
 const counted = computed(() => averageResults(props.plan, props.record.readings))

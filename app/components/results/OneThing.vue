@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { classHeap } from '~~/core/charts'
 import { oneHeap, type Evidence } from '~~/core/evidence'
-import { groupOf, isEachChild, measuredCard, type LessonRecord, type Plan } from '~~/core/lesson'
+import { groupOf, isEachChild, type LessonRecord, type Plan } from '~~/core/lesson'
 import { groupAverages } from '~~/core/record'
 import { counted, gradeSentence, heapSentences, nameOfCondition, ownerHeading, ownerWord, writeAverage } from '~~/core/wording'
+import { testOf } from '~~/core/test'
 
 /** One condition: nothing to compare with, but an average, a wobble, a heap of readings and what each group found. */
 const props = defineProps<{ plan: Plan; record: LessonRecord; evidence: Evidence }>()
-const unit = computed(() => measuredCard(props.plan)!.method.unit)
+const unit = computed(() => testOf(props.plan).unit)
 const only = computed(() => props.evidence.summaries[0]!)
 const groups = computed(() => groupAverages(props.plan, props.record.readings, only.value.condition))
 const heap = computed(() => classHeap(props.plan, props.record.readings, only.value.condition))

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { compareTests, poolClasses, type Evidence, type OtherClass } from '~~/core/evidence'
-import { activeConditions, measuredCard, type LessonRecord, type Plan } from '~~/core/lesson'
+import { activeConditions, type LessonRecord, type Plan } from '~~/core/lesson'
 import {
   dayWords,
   classColumns,
@@ -12,6 +12,7 @@ import {
   writeFigure,
   lessonName,
 } from '~~/core/wording'
+import { testOf } from '~~/core/test'
 import type { ShelfEntry } from '~~/schemas/contract'
 
 /** The same investigation in another class: where it is not the same test, both results side by side, and both together. */
@@ -21,7 +22,7 @@ const notices = useNotices()
 const shelf = shallowRef<ShelfEntry[]>([])
 const chosen = ref('')
 const other = shallowRef<OtherClass>()
-const unit = computed(() => measuredCard(props.plan)?.method.unit ?? 'count')
+const unit = computed(() => testOf(props.plan).unit)
 const tests = computed(() => other.value && compareTests(props.plan, other.value.plan))
 const pooled = computed(
   () => other.value && tests.value?.comparable && poolClasses({ plan: props.plan, record: props.record }, other.value, tests.value),

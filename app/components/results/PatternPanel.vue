@@ -1,14 +1,7 @@
 <script setup lang="ts">
 import { foretell, numberFor, type Trend } from '~~/core/evidence'
-import {
-  activeConditions,
-  conditionValue,
-  measuredCard,
-  numberName,
-  withCondition,
-  withConditionInEach,
-  type Plan,
-} from '~~/core/lesson'
+import { activeConditions, conditionValue, numberName, withCondition, type Plan } from '~~/core/lesson'
+import { withConditionInEach, testOf } from '~~/core/test'
 import { withChallenge } from '~~/core/predictions'
 import { writeShort } from '~~/core/quantity'
 import { foretoldWords, numberForWords, patternWords, trendLines } from '~~/core/wording'
@@ -61,7 +54,7 @@ function addCondition(): void {
       <NumberField
         label="Wanted result"
         :model-value="wanted"
-        :unit="measuredCard(plan)!.method.unit"
+        :unit="testOf(plan).unit"
         optional
         @update:model-value="wanted = $event"
       />

@@ -22,7 +22,7 @@ const guesses = computed(() => (alone.value ? ownGuesses(props.plan, props.recor
 const inSum = computed(() => guessesInSum(props.plan, guesses.value))
 function howItCame(group: string, stamped: Prediction | undefined): Nearness | undefined {
   const results = stamped && resultsFor(group)
-  return results && nearnessOfPrediction(stamped, results.order, results.values, results.same)
+  return results && nearnessOfPrediction(stamped, results)
 }
 const rows = computed(() =>
   predictionsByGroup(props.plan, props.record.predictions).map((one) => ({

@@ -2,6 +2,7 @@
 import { everyTable, trendOf } from '~~/core/evidence'
 import { oddResults } from '~~/core/record'
 import { tableName } from '~~/core/wording'
+import { kindOf } from '~~/core/test'
 
 /** How sure we can be in one line, then one thing at a time: graph, table, pattern, what is odd, predictions, by hand, another class. */
 const PARTS = [
@@ -45,7 +46,7 @@ const names = computed<Record<Part, string>>(() => ({
 }))
 const shown = computed(() =>
   PARTS.filter((part) => {
-    if (part === 'tries') return plan.value.kind === 'improve'
+    if (part === 'tries') return kindOf(plan.value).improves
     if (part === 'together') return tables.value.length > 1
     if (part === 'predictions') return record.value === lesson.record
     // Until somebody asks for it, a lesson shows nothing of it.

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { averageOf, evidenceOf, summarise } from '~~/core/evidence'
-import { AVERAGE_WAYS, measuredCard, resultUnit, type AverageWay, type LessonRecord, type Plan } from '~~/core/lesson'
-import { unitOf, withUnit } from '~~/core/quantity'
+import { AVERAGE_WAYS, type AverageWay, type LessonRecord, type Plan } from '~~/core/lesson'
+import { resultUnit, testOf, kindOf } from '~~/core/test'
+import { unitOf, withUnit, isAmount, isWord } from '~~/core/quantity'
 import { comparedWith, resultsTable, workedOutFor } from '~~/core/record'
 import {
   AVERAGE_WORDS,
@@ -27,7 +28,7 @@ const ofGroup = computed(() => group.value || undefined)
 const showsWorking = ref(false)
 const unit = computed(() => resultUnit(props.plan))
 /** Whether the class has a choice of averages: times until something have their middle one only. */
-const numeric = computed(() => averageWay(props.plan) === props.plan.average && unit.value !== 'words' && unit.value !== 'place')
+const numeric = computed(() => averageWay(props.plan) === props.plan.average && isAmount(unit.value))
 const rows = computed(() =>
   resultsTable(props.plan, props.record.readings, ofGroup.value).map((row) => ({
     ...row,
@@ -46,7 +47,7 @@ const compared = computed(
     )?.condition,
 )
 const averageTitle = computed(() => (averageWay(props.plan) === 'none' ? undefined : averageHeading(props.plan)))
-const several = computed(() => props.plan.kind === 'before-after' || props.plan.kind === 'over-time')
+const several = computed(() => kindOf(props.plan).readsTwice || kindOf(props.plan).watches)
 
 function figure(row: (typeof rows.value)[number]): string {
   const average = row.summary && averageOf(row.summary, averageWay(props.plan))
@@ -97,7 +98,7 @@ const setDigits = (to: string) => lesson.edit((draft) => (draft.averageTo = to =
             <th scope="col">{{ several ? 'Each result' : 'Readings' }}</th>
             <th v-if="averageTitle" scope="col" class="figure">{{ averageTitle }}</th>
             <th v-if="evened" scope="col" class="figure">Groups evened out</th>
-            <template v-if="unit !== 'words'">
+            <template v-if="!isWord(unit)">
               <th scope="col" class="figure">Lowest to highest</th>
             </template>
             <th v-for="column in columns" :key="column" scope="col" class="figure">{{ workedOutName(plan, column, compared) }}</th>
@@ -125,7 +126,7 @@ const setDigits = (to: string) => lesson.edit((draft) => (draft.averageTo = to =
             <td v-if="evened" class="figure">
               {{ evened.has(row.condition) ? writeFigure(plan, evened.get(row.condition)!, unit) : '–' }}
             </td>
-            <template v-if="unit !== 'words'">
+            <template v-if="!isWord(unit)">
               <td class="figure">
                 <template v-if="row.summary">
                   {{ rangeWords(plan, row.summary) }}
@@ -148,7 +149,7 @@ const setDigits = (to: string) => lesson.edit((draft) => (draft.averageTo = to =
     </p>
     <p class="hint">What was set aside is struck through with its reason and counts nowhere. Practice is not shown.</p>
     <MomentTable v-if="several" class="section" :plan="plan" :record="record" />
-    <WordTable v-if="measuredCard(plan)?.method.instrument === 'words'" class="section" :plan="plan" :record="record" />
+    <WordTable v-if="testOf(plan).way.fromWords" class="section" :plan="plan" :record="record" />
   </section>
 </template>
 

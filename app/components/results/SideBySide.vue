@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { acrossSeries, everyTable } from '~~/core/evidence'
-import { eachMeasure, measuredCard, type LessonRecord, type Plan } from '~~/core/lesson'
+import { type LessonRecord, type Plan } from '~~/core/lesson'
+import { eachMeasure, testOf } from '~~/core/test'
 import { acrossFigures, acrossSentences, gradeName, gradesInOne, sentenceCase, sureSentences } from '~~/core/wording'
 
 /** What was found of each measure, the graphs beside each other; of several series all on one graph, and whether they differ. */
@@ -10,7 +11,7 @@ const measures = computed(() => {
   const tables = everyTable(props.plan, props.record)
   return eachMeasure(props.plan).map((view) => ({
     view,
-    name: measuredCard(view)?.name.trim() || 'no name yet',
+    name: testOf(view).measure?.name.trim() || 'no name yet',
     tables: tables.filter(({ plan }) => plan.measured === view.measured),
     across: acrossSeries(view, props.record),
   }))

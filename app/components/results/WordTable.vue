@@ -1,12 +1,13 @@
 <script setup lang="ts">
-import { activeConditions, measuredCard, type LessonRecord, type Plan } from '~~/core/lesson'
+import { activeConditions, type LessonRecord, type Plan } from '~~/core/lesson'
 import { timesToWords } from '~~/core/charts'
 import { wordCounts } from '~~/core/record'
 import { timeReached } from '~~/core/wording'
+import { testOf } from '~~/core/test'
 
 /** How often each of the ordered words was chosen; over times, when each came first. */
 const props = defineProps<{ plan: Plan; record: LessonRecord }>()
-const words = computed(() => measuredCard(props.plan)!.method.words)
+const words = computed(() => testOf(props.plan).words)
 const rows = computed(() => wordCounts(props.plan, props.record.readings))
 const times = computed(() => timesToWords(props.plan, props.record.readings))
 </script>

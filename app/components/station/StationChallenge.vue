@@ -1,16 +1,16 @@
 <script setup lang="ts">
-import { conditionName, LONGEST, measuredCard, type NewPrediction, type NewReading, type Plan } from '~~/core/lesson'
+import { conditionName, LONGEST, type NewPrediction, type NewReading, type Plan } from '~~/core/lesson'
 import { unitOf } from '~~/core/quantity'
 import { challengeMoment, challengeOf } from '~~/core/predictions'
-import { readEntry } from '~~/core/record'
 import { challengePrompt, readErrorWords, writeReading } from '~~/core/wording'
+import { testOf, readEntry } from '~~/core/test'
 
 /** The last challenge: the group guesses what something new will give, then tests it once. */
 const props = defineProps<{ plan: Plan; group: string; guess: number | undefined }>()
 const emit = defineEmits<{ stamp: [prediction: NewPrediction]; written: [readings: NewReading[]] }>()
 const { kitchen } = useCustoms()
 const condition = computed(() => challengeOf(props.plan)!)
-const unit = computed(() => measuredCard(props.plan)!.method.unit)
+const unit = computed(() => testOf(props.plan).unit)
 const text = ref('')
 const reason = ref('')
 const trouble = ref('')

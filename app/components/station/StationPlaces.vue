@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { atMoment, LONGEST, letterOf, measuredCard, momentOf, type Plan } from '~~/core/lesson'
+import { LONGEST, letterOf, type Plan, type NewReading } from '~~/core/lesson'
+import { atMoment, momentOf, testOf, readEntry } from '~~/core/test'
 import { unitOf } from '~~/core/quantity'
-import { cellKey, readEntry, type AskedEntry, type Cell, type Doubt } from '~~/core/record'
+import { cellKey, type AskedEntry, type Cell, type Doubt } from '~~/core/record'
 import { doubtWords, nameOfCondition, readErrorWords, whenWords, writeReading } from '~~/core/wording'
-import type { NewReading } from '~~/core/lesson'
 
 /** Several places in one jar read at one go: a number for each, all written down together. */
 const props = defineProps<{ plan: Plan; check: (entries: AskedEntry[]) => Promise<Doubt[][]>; cells: Cell[] }>()
@@ -12,7 +12,7 @@ const emit = defineEmits<{ written: [readings: NewReading[]]; skip: [cell: Cell]
 const first = computed(() => props.cells[0]!)
 /** The lesson as the measure of these places sees it. */
 const ofMeasure = computed(() => atMoment(props.plan, first.value.moment))
-const unit = computed(() => measuredCard(ofMeasure.value)!.method.unit)
+const unit = computed(() => testOf(ofMeasure.value).unit)
 const texts = ref<Record<string, string>>(Object.fromEntries(props.cells.map((cell) => [cellKey(cell), ''])))
 const troubles = ref<Record<string, string>>({})
 const asked = ref<Record<string, { value: number; doubt: Doubt }>>({})

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { measuredCard, type Plan } from '~~/core/lesson'
-import { readEntry, readersAgree } from '~~/core/record'
+import { type Plan } from '~~/core/lesson'
+import { readersAgree } from '~~/core/record'
 import { readErrorWords, writeReading } from '~~/core/wording'
+import { testOf, readEntry } from '~~/core/test'
 
 /** A second child reads the same thing without having seen the first number; where they differ, they look once more. */
 const props = defineProps<{
@@ -13,7 +14,7 @@ const props = defineProps<{
 const { kitchen } = useCustoms()
 const emit = defineEmits<{ agreed: [entry: { value: number; entered: string; reason: string }]; again: [] }>()
 const NumberPad = defineAsyncComponent(() => import('../instruments/NumberPad.vue'))
-const method = computed(() => measuredCard(props.plan)!.method)
+const method = computed(() => testOf(props.plan).method!)
 const text = ref('')
 const trouble = ref('')
 const second = shallowRef<{ value: number; entered: string }>()

@@ -1,19 +1,10 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core'
-import { atMoment, measuredCard, type Group, type LessonRecord, type Plan, type Reading } from '~~/core/lesson'
-import { devicesFor, type Device } from '~~/core/measuring'
-import {
-  asksSecondReader,
-  openBeside,
-  readEntry,
-  writesStartAndFinish,
-  type AskedEntry,
-  type Cell,
-  type Doubt,
-  type Progress,
-} from '~~/core/record'
+import { type Group, type LessonRecord, type Plan, type Reading, type NewReading } from '~~/core/lesson'
+import { atMoment, testOf, readEntry, writesStartAndFinish, type Device } from '~~/core/test'
+import { devicesFor } from '~~/core/measuring'
+import { asksSecondReader, openBeside, type AskedEntry, type Cell, type Doubt, type Progress } from '~~/core/record'
 import { DEVICE_WORDS, readErrorWords } from '~~/core/wording'
-import type { NewReading } from '~~/core/lesson'
 import { INSTRUMENTS } from '../instruments/instrument'
 
 /** One trial: what to fetch, what has to be so, the number; and what is asked about it before it is written down. */
@@ -39,7 +30,7 @@ const emit = defineEmits<{
 }>()
 /** The lesson as the measure of this trial sees it. */
 const ofMeasure = computed(() => atMoment(props.plan, props.trial.moment))
-const method = computed(() => measuredCard(ofMeasure.value)!.method)
+const method = computed(() => testOf(ofMeasure.value).method!)
 const unit = computed(() => method.value.unit)
 const text = ref(props.fixing?.entered ?? '')
 const trouble = ref('')

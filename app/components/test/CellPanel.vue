@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { atMoment, LONGEST, letterOf, type Reading } from '~~/core/lesson'
+import { LONGEST, letterOf, type Reading } from '~~/core/lesson'
+import { atMoment } from '~~/core/test'
 import { answersTo } from '~~/core/secondLook'
 import { cellKey, checkReading, countedReadings, historyOf, type Cell } from '~~/core/record'
 import { timeWords, doubtWords, fixWords, momentWords, nameOfCondition, nameOfGroup, REASONS, readingWords } from '~~/core/wording'

@@ -1,17 +1,9 @@
 <script setup lang="ts">
 import { readBlock } from '~~/core/formats'
-import {
-  activeConditions,
-  atMoment,
-  forMeasure,
-  isEachChild,
-  letterOf,
-  measuredCard,
-  measuredCards,
-  type Reading,
-} from '~~/core/lesson'
+import { activeConditions, isEachChild, letterOf, type Reading } from '~~/core/lesson'
+import { atMoment, forMeasure, measuredCards, testOf, workedOutEntry, writesStartAndFinish } from '~~/core/test'
 import { unitOf } from '~~/core/quantity'
-import { cellKey, gridRows, nextTrial, progressOf, workedOutEntry, writesStartAndFinish, type Cell } from '~~/core/record'
+import { cellKey, gridRows, nextTrial, progressOf, type Cell } from '~~/core/record'
 import { cellTarget } from '~~/core/secondLook'
 import { doubtWords, momentWords, nameOfCondition, readingHeading, readingHeadings, writeReading } from '~~/core/wording'
 
@@ -24,8 +16,7 @@ const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
 /** The unit of all readings; of several measures each column says its own. */
 const unit = computed(() => {
-  const cards = measuredCards(plan.value)
-  return cards.length === 1 ? unitOf(cards[0]!.method.unit).symbol : ''
+  return measuredCards(plan.value).length === 1 ? unitOf(testOf(plan.value).unit).symbol : ''
 })
 const conditions = computed(() => activeConditions(plan.value))
 const progress = computed(() => progressOf(plan.value, lesson.record.readings))
@@ -72,7 +63,7 @@ const worked = computed(() => {
   const options = { startAndFinish: writesStartAndFinish(lesson.record.readings), kitchen: kitchen.value }
   const own = chosen.value && atMoment(plan.value, chosen.value.moment)
   const value = typed === undefined || !own ? undefined : workedOutEntry(own, typed, options)
-  return value === undefined ? '' : `${typed!.trim()} makes ${writeReading(own!, value, measuredCard(own!)!.method.unit)}`
+  return value === undefined ? '' : `${typed!.trim()} makes ${writeReading(own!, value, testOf(own!).unit)}`
 })
 const oddIn = (cell: Cell) => cell.kept.map(({ id }) => odd.value.get(id)).find((words) => words !== undefined)
 function markOf(cell: Cell): string {

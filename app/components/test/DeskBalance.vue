@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { measuredCard } from '~~/core/lesson'
 import { nextTrial, progressOf } from '~~/core/record'
+import { testOf } from '~~/core/test'
 
 /** Weighing two at a time at the desk, for a group without a tablet: it is asked which pair to weigh next, and its order is written down. */
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
-const byBalance = computed(() => measuredCard(plan.value)?.method.instrument === 'balance')
+const byBalance = computed(() => testOf(plan.value).way.weighsTwo)
 const group = ref(plan.value.groups[0]?.id ?? '')
 const progress = computed(() => progressOf(plan.value, lesson.record.readings).find((one) => one.group === group.value))
 const trial = computed(() => progress.value && nextTrial(plan.value, progress.value))

@@ -1,22 +1,12 @@
 <script setup lang="ts">
-import {
-  activeConditions,
-  canWeighEmpty,
-  conditionName,
-  containerKey,
-  emptyOf,
-  letterOf,
-  measuredCard,
-  withMethodOf,
-  type Method,
-  type Plan,
-} from '~~/core/lesson'
+import { activeConditions, conditionName, letterOf, type Plan } from '~~/core/lesson'
+import { canWeighEmpty, containerKey, emptyOf, testOf, withMethodOf, type ResolvedMethod } from '~~/core/test'
 import { counted } from '~~/core/wording'
 
 /** What each group's containers weigh empty, once for each. */
 const props = defineProps<{ plan: Plan }>()
 const lesson = useLesson()
-const method = computed(() => measuredCard(props.plan)?.method)
+const method = computed(() => testOf(props.plan).method)
 const conditions = computed(() => activeConditions(props.plan))
 const open = computed(
   () =>
@@ -27,7 +17,7 @@ const open = computed(
 
 function set(group: string, condition: string, value: number | null): void {
   const key = containerKey({ group, condition })
-  const weighed = (own: Method): Method => {
+  const weighed = (own: ResolvedMethod): ResolvedMethod => {
     const { [key]: _old, ...others } = own.empties
     return { ...own, empties: value === null ? others : { ...others, [key]: value } }
   }

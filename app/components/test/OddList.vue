@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { atMoment, letterOf, type Reading } from '~~/core/lesson'
+import { letterOf, type Reading } from '~~/core/lesson'
+import { atMoment } from '~~/core/test'
 import { currentReadings } from '~~/core/record'
 import { answersTo, type Finding } from '~~/core/secondLook'
 import { doubtWords, findingWords, fixWords, nameOfCondition, nameOfGroup, REASONS } from '~~/core/wording'

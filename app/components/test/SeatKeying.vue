@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { activeConditions, LONGEST, measuredCard } from '~~/core/lesson'
+import { activeConditions, LONGEST } from '~~/core/lesson'
 import { unitOf } from '~~/core/quantity'
 import { asksOneGuess, finished } from '~~/core/predictions'
-import { nextSeat, placeOfSeat, readEntry, writesStartAndFinish } from '~~/core/record'
+import { nextSeat, placeOfSeat } from '~~/core/record'
 import { nameOfCondition, readErrorWords, readingWords, seatWords, sentenceCase, writeReading } from '~~/core/wording'
+import { testOf, readEntry, writesStartAndFinish } from '~~/core/test'
 
 /** Strips keyed in one after the other: seat, guess, number, Enter, and the next seat that is still open. */
 const lesson = useLesson()
@@ -18,7 +19,7 @@ const last = ref('')
 const form = useTemplateRef<HTMLElement>('form')
 const place = computed(() => (seat.value === null ? undefined : placeOfSeat(plan.value, readings.value, seat.value)))
 const child = computed(() => plan.value.groups[(seat.value ?? 0) - 1])
-const unit = computed(() => unitOf(measuredCard(plan.value)!.method.unit).symbol)
+const unit = computed(() => unitOf(testOf(plan.value).unit).symbol)
 const options = computed(() => ({ startAndFinish: writesStartAndFinish(readings.value), kitchen: kitchen.value }))
 const asksGuess = computed(() => child.value !== undefined && asksOneGuess(plan.value, lesson.record, child.value.id))
 const where = computed(() => {

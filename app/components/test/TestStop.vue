@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { activeConditions, eachMeasure, isEachChild, measuredCard, type Reading } from '~~/core/lesson'
+import { activeConditions, isEachChild, type Reading } from '~~/core/lesson'
+import { eachMeasure, testOf } from '~~/core/test'
 import type { Cell } from '~~/core/record'
 import { cellTarget, placeToLookAt } from '~~/core/secondLook'
 
@@ -8,7 +9,7 @@ const lesson = useLesson()
 const { say } = useCustoms()
 const plan = computed(() => lesson.plan!)
 const ready = computed(
-  () => measuredCard(plan.value) !== undefined && activeConditions(plan.value).length > 0 && plan.value.groups.length > 0,
+  () => testOf(plan.value).measure !== undefined && activeConditions(plan.value).length > 0 && plan.value.groups.length > 0,
 )
 const withPractice = ref(useRoute().query.practice === 'yes')
 const chosen = shallowRef<Cell | undefined>(placeToLookAt(plan.value, lesson.record.readings, lesson.findings))

@@ -10,7 +10,7 @@ import {
   wayChosen,
   type TogetherWay,
 } from '~~/core/together'
-import { circuitTogetherWords, placeWords, question, titleOfMember, WAY_WORDS, lessonName } from '~~/core/wording'
+import { circuitTogetherWords, placeWords, question, titleOfMember, HANDING_OUT_WORDS, lessonName } from '~~/core/wording'
 import type { WholeTogether } from '~~/schemas/togetherContract'
 
 /** Who does what: a tick for each group in each lesson, or the rota where all go round. */
@@ -22,7 +22,7 @@ const grouped = computed(() => inGroups(members.value))
 const groups = computed(() => groupsTogether(members.value))
 const circuit = computed(() => circuitTogether(members.value, together.value))
 const setsOf = (lesson: string) => together.value.sets[lesson] ?? 1
-const ways = TOGETHER_WAYS.map((value) => ({ value, title: WAY_WORDS[value].name, hint: WAY_WORDS[value].what }))
+const ways = TOGETHER_WAYS.map((value) => ({ value, title: HANDING_OUT_WORDS[value].name, hint: HANDING_OUT_WORDS[value].what }))
 async function addMissing(): Promise<void> {
   for (const { lesson, group } of circuit.value.missing) await props.running.setGroup(lesson, group, true)
 }
@@ -61,7 +61,7 @@ const takeOut = (lesson: string) => props.running.setLessons(props.view.lessons.
         @update:model-value="running.change({ walk: $event ?? 0 })"
       />
     </div>
-    <p class="hint">{{ WAY_WORDS[together.way].what }}</p>
+    <p class="hint">{{ HANDING_OUT_WORDS[together.way].what }}</p>
 
     <ul class="lessons">
       <li v-for="one in view.lessons" :key="one.id" class="row">

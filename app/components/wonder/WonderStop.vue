@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { LONGEST, REMARK_LISTS, shapeOf } from '~~/core/lesson'
+import { LONGEST, REMARK_LISTS } from '~~/core/lesson'
+import { shapeOf } from '~~/core/test'
 
 /** What the class saw, guessed and asked, and the question that comes of it. */
 const lesson = useLesson()

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { mdiBellOffOutline, mdiBellOutline, mdiEyeOffOutline, mdiEyeOutline, mdiThemeLightDark } from '@mdi/js'
 import { useLocalStorage } from '@vueuse/core'
-import { BOARD_VIEWS, firstSeries, isEachChild, type BoardViewName } from '~~/core/lesson'
+import { BOARD_VIEWS, isEachChild, type BoardViewName } from '~~/core/lesson'
+import { firstSeries } from '~~/core/test'
 import { boardViewFor, numbersAreShown } from '~~/core/secondLook'
 import { BOARD_WORDS } from '~~/core/wording'
 

@@ -1,5 +1,6 @@
 import { gradeBetween, type Evidence } from '../../evidence'
-import { bestOf, canBeNothing, changedFactor, conditionValue, countsOf, measuredCard, resultUnit, type Plan } from '../../lesson'
+import { changedFactor, conditionValue, type Plan } from '../../lesson'
+import { bestOf, canBeNothing, countsOf, resultUnit, testOf } from '../../test'
 import { unitOf, type Side } from '../../quantity'
 import type { ClaimDoubt } from '../claims'
 import { LOST, NEGATED, NOT_FOUND } from './lexicon'
@@ -59,7 +60,7 @@ function subjectOf(
 
 /** Is the word about what was measured, and not about the thing: "heavier" of a mass, "higher" of anything. */
 function fitsResult({ quality }: ComparingMention, plan: Plan): boolean {
-  const measure = measuredCard(plan)
+  const measure = testOf(plan).measure
   if (!measure) return false
   if (quality === 'size' || quality === 'speed') return true
   if (quality === 'rank') return bestSideOf(plan) !== undefined

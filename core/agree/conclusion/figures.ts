@@ -1,6 +1,7 @@
 import type { Evidence } from '../../evidence'
-import { countsOf, measuredCard, resultMark, resultUnit, type Plan } from '../../lesson'
-import { convert, decimalsOf } from '../../quantity'
+import { type Plan } from '../../lesson'
+import { countsOf, resultMark, resultUnit, testOf, kindOf } from '../../test'
+import { convert, decimalsOf, isAmount } from '../../quantity'
 import { ABOUT, AVERAGED, RANGED } from './lexicon'
 import type { FigureMention, Mention, Span, Stretch } from './mentions'
 
@@ -123,9 +124,9 @@ function runOf(mentions: Mention[]): string[] {
 
 /** A time, a width or another number that the plan itself has, or of another dimension than what was measured. */
 function isOfPlan(figure: FigureMention, sentence: Stretch, plan: Plan): boolean {
-  const method = measuredCard(plan)?.method
+  const { method } = testOf(plan)
   const unit = resultUnit(plan)
-  if (!method || unit === 'words' || unit === 'place') return true
+  if (!method || !isAmount(unit)) return true
   if (figure.unitSaid && convert(figure.value, figure.unit, unit) === undefined) return true
   // Where lengths change and lengths are measured, the unit tells which of them is meant.
   if (plan.conditionsAs === 'numbers' && figure.unit === plan.conditionUnit && figure.unit !== unit) return true
@@ -133,10 +134,10 @@ function isOfPlan(figure: FigureMention, sentence: Stretch, plan: Plan): boolean
   if (/\bwithin\s*$/.test(sentence.text.slice(0, figure.from - sentence.from))) return true
   const said = String(figure.value)
   const written = [
-    measuredCard(plan)?.name,
+    testOf(plan).measure?.name,
     ...plan.factors.flatMap(({ name, how, exceptions }) => [name, how, ...Object.values(exceptions)]),
   ]
-  const times = plan.kind === 'over-time' && countsOf(plan) !== 'until' ? plan.watch.times.map(String) : []
+  const times = kindOf(plan).watches && countsOf(plan) !== 'until' ? plan.watch.times.map(String) : []
   return (
     times.includes(said) ||
     written

@@ -6,12 +6,11 @@ import {
   conditionValue,
   keptFactors,
   mainWords,
-  measuredCard,
-  resultUnit,
   withoutEnding,
   type Factor,
   type Plan,
 } from '../../lesson'
+import { resultUnit, testOf } from '../../test'
 import {
   COMPARING,
   convert,
@@ -122,7 +121,7 @@ function spanned<Rest extends object>(match: RegExpExecArray, offset: number, re
 const namesOf = oncePer((plan: Plan) => {
   const active = activeConditions(plan)
   const names = active.map((condition) => plainly(conditionName(plan, condition)).trim())
-  const taken = mainWords([measuredCard(plan)?.name, changedFactor(plan)?.name].join(' '))
+  const taken = mainWords([testOf(plan).measure?.name, changedFactor(plan)?.name].join(' '))
   return active.flatMap((condition, place) => {
     const words = names[place]!.split(/[\s-]+/).filter((word) => word !== '')
     if (words.length === 0) return []
@@ -165,7 +164,7 @@ function figuresIn(sentence: string, offset: number, plan: Plan): FigureMention[
     })
     // "3 jars" is no figure of the table, "12 clips" is where clips are counted.
     const noun = /^\s+(\p{L}{3,})/u.exec(after)?.[1]
-    const counts = mainWords(measuredCard(plan)?.name ?? '')
+    const counts = mainWords(testOf(plan).measure?.name ?? '')
     if (!written && noun && !SMALL_AFTER.test(noun) && !counts.includes(withoutEnding(noun))) return []
     return [{ ...figure, to: figure.to + (written?.length ?? 0) }]
   })

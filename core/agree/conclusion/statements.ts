@@ -1,5 +1,6 @@
 import { gradeBetween, type Evidence } from '../../evidence'
-import { activeConditions, changedFactor, conditionValue, isNamed, keptFactors, resultUnit, type Plan } from '../../lesson'
+import { activeConditions, changedFactor, conditionValue, isNamed, keptFactors, type Plan } from '../../lesson'
+import { resultUnit } from '../../test'
 import { convert, unitOf } from '../../quantity'
 import type { ClaimDoubt } from '../claims'
 import { CERTAIN, EFFECT, MAKES, NEGATED, NO_DIFFERENCE, NOT_FOUND, OF_THE_METHOD, PROOF } from './lexicon'

@@ -1,3 +1,5 @@
+import { sentenceCase } from '../sentenceCase'
+import { question } from '../question'
 import { arrangementOf, conditionsEach } from '../../arrangement'
 import { classConclusion, nextTests, offersOf } from '../../agree'
 import { resultsGraph, seriesGraph } from '../../charts'
@@ -6,17 +8,14 @@ import { UNKNOWN } from '../../fairness'
 import {
   activeConditions,
   changedFactor,
-  eachMeasure,
-  firstSeries,
   isEachChild,
   keptFactors,
-  measuredCard,
   seriesFactor,
-  seriesIn,
   type Factor,
   type LessonRecord,
   type Plan,
 } from '../../lesson'
+import { eachMeasure, firstSeries, seriesIn, testOf, kindOf } from '../../test'
 import {
   guessesOf,
   handsOf,
@@ -29,10 +28,9 @@ import {
 import { oddResults, triesOf } from '../../record'
 import { groupSigns, skillsOf, type Block, type Report } from '../../reports'
 import { resultName } from '../counts'
-import { nextQuestion, sentenceCase } from '../evidence'
+import { nextQuestion } from '../evidence'
 import { chartWords } from '../graphs'
 import { dayWords } from '../days'
-import { question } from '../kinds'
 import { conditionWithLetter, counted, list, measuredWith, nameOfCondition, nameOfGroup } from '../names'
 import { oddWords } from '../odd'
 import { nearnessWords } from '../results'
@@ -68,8 +66,7 @@ export function groupReport(plan: Plan, record: LessonRecord, group: string): Re
   const alone = isEachChild(plan)
   const results = resultsForPredictions(plan, alone ? readingsOfGroup(record, group) : record)
   const guesses = alone ? ownGuesses(plan, record).filter((one) => one.group === group) : []
-  const nearness =
-    own?.stamped && results ? nearnessOfPrediction(own.stamped, results.order, results.values, results.same) : undefined
+  const nearness = own?.stamped && results ? nearnessOfPrediction(own.stamped, results) : undefined
   const seen = record.observations.filter((one) => one.group === group && one.text !== '').map(({ text }) => text)
   const odd = oddLines(plan, record, group)
   const sentence = offersOf(plan, record.conclusions).find((one) => one.group === group)
@@ -186,7 +183,7 @@ function predictedWords(plan: Plan, record: LessonRecord): string {
 function methodRows(plan: Plan): { term: string; text: string }[] {
   const words = variableWords(plan)
   const measured = eachMeasure(plan).flatMap((view) => {
-    const card = measuredCard(view)
+    const card = testOf(view).measure
     return card ? [`${resultName(view)}, ${measuredWith(card.method)}`] : []
   })
   const first = firstSeries(plan)
@@ -359,7 +356,7 @@ function toldToEach(plan: Plan, record: LessonRecord): Block[] {
 
 /** A group's own building: each try with what was changed and what it gained, and its own graph. */
 function triesBlocks(plan: Plan, record: LessonRecord, group: string): Block[] {
-  if (plan.kind !== 'improve') return []
+  if (!kindOf(plan).improves) return []
   const own = readingsOfGroup(record, group)
   const tries = triesOf(plan, record, group)
   const graph = resultsGraph(plan, own)

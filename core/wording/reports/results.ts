@@ -1,5 +1,6 @@
-import { averageOf, evidenceOf, judgedBefore, summarise, trendOf, type Evidence } from '../../evidence'
-import { activeConditions, measuredCard, resultUnit, type LessonRecord, type Plan } from '../../lesson'
+import { averageOf, evidenceOf, evidenceOfGroup, judgedBefore, summarise, trendOf, type Evidence } from '../../evidence'
+import { activeConditions, type LessonRecord, type Plan } from '../../lesson'
+import { resultUnit, testOf } from '../../test'
 import { stampedOrders } from '../../predictions'
 import { resultsTable } from '../../record'
 import type { Block } from '../../reports'
@@ -8,14 +9,17 @@ import { countsWords } from '../counts'
 import { conditionWithLetter } from '../names'
 import { patternWords } from '../sureness'
 import { foresight, handsForesight } from '../results'
+import { sortedBlock } from '../sorted'
 import { averageHeading, averageWay, evenedAverages, rangeWords, writeFigure } from '../tables'
+import { isAmount } from '../../quantity'
 
 /** The table of results, of the class or of one group. */
 export function resultsBlock(plan: Plan, record: LessonRecord, group?: string): Block[] {
-  const method = measuredCard(plan)?.method
+  const { method, way } = testOf(plan)
   if (!method) return []
+  if (!way.ranks) return sortedBlock(plan, evidenceIn(plan, record, group)?.sorted?.said ?? [])
   const unit = resultUnit(plan)
-  const numeric = unit !== 'words' && unit !== 'place'
+  const numeric = isAmount(unit)
   const rows = resultsTable(plan, record.readings, group).map(({ condition, results }) => ({
     condition,
     summary: summarise(results),
@@ -48,6 +52,10 @@ export function resultsBlock(plan: Plan, record: LessonRecord, group?: string): 
       }),
     },
   ]
+}
+
+function evidenceIn(plan: Plan, record: LessonRecord, group: string | undefined): Evidence | undefined {
+  return group === undefined ? evidenceOf(plan, record) : evidenceOfGroup(plan, record, group)
 }
 
 /** How sure, what pattern, and who foresaw it, in one paragraph. */

@@ -1,3 +1,4 @@
+import { question } from '../question'
 import { classConclusion } from '../../agree'
 import { smallBars, type SmallBar } from '../../charts'
 import { takesOf, type School, type Takes } from '../../kit'
@@ -9,9 +10,9 @@ import { everyTable, judgedBefore } from '../../evidence'
 import { occasionsOf, type Occasion } from '../../term'
 import { answerSentences, gradeName } from '../evidence'
 import { GRADE_NAMES } from '../grades'
-import { question } from '../kinds'
 import { matterWords, type MatterWords } from '../matters'
 import { gradesInOne } from '../severalTables'
+import { kindOf } from '../../test'
 
 /** What a list shows of a lesson that follows from its plan alone. */
 export interface LessonFace {
@@ -60,7 +61,7 @@ export const NOT_JUDGED: Judged = {
  * @example faceOf(plan).title // => 'Soak-up strips'
  */
 export function faceOf(plan: Plan): LessonFace {
-  const asks = plan.measured !== null && (plan.changed !== null || plan.kind === 'over-time')
+  const asks = plan.measured !== null && (plan.changed !== null || kindOf(plan).watches)
   return {
     title: plan.title,
     question: asks ? question(plan) : '',

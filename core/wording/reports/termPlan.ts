@@ -21,6 +21,7 @@ const MEASURE_WORDS: Record<Dimension, string> = {
   number: 'Counting',
   order: 'Judging who comes first',
   words: 'Describing in words',
+  sorts: 'Sorting by words',
   share: 'Counting shares',
   rate: 'Counting how often',
 }

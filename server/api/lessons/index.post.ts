@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { NO_SCHOOL, withThings } from '../../../core/kit'
-import { emptyPlan, planFrom } from '../../../core/lesson'
+import { emptyPlan } from '../../../core/lesson'
 import { withWhatIsThere } from '../../../core/waysOut'
 import { whatIsThereWords } from '../../../core/wording'
 import { newLessonSchema } from '../../../schemas/requests'
@@ -10,6 +10,7 @@ import { customsOf, listThings } from '../../database/cupboard'
 import { lastClass } from '../../database/lessons'
 import { addLesson } from '../../record/wholeLesson'
 import { findInvestigation } from '../../views/investigations'
+import { planFrom } from '../../../core/test'
 
 /** A new lesson, from the library or from nothing, for the class that is said or that of the last one; changed to what the cupboard has where that is wanted. */
 export default deskRoute<'POST /api/lessons'>({ body: newLessonSchema }, async ({ database, body, desk }) => {

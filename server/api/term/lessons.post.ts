@@ -1,12 +1,13 @@
 import { randomUUID } from 'node:crypto'
 import { withThings } from '../../../core/kit'
-import { planFrom, type Plan } from '../../../core/lesson'
+import { type Plan } from '../../../core/lesson'
 import { termLessonsSchema } from '../../../schemas/termPlan'
 import { deskRoute } from '../../access/route'
 import { notFound } from '../../access/refusal'
 import { listThings } from '../../database/cupboard'
 import { addLesson } from '../../record/wholeLesson'
 import { findInvestigation } from '../../views/investigations'
+import { planFrom } from '../../../core/test'
 
 /** Makes a lesson on its day of each investigation of a term: all of them, or none. */
 export default deskRoute<'POST /api/term/lessons'>({ body: termLessonsSchema }, async ({ database, body, desk }) => {

@@ -1,10 +1,10 @@
-import { NO_TEACHING, planForAll } from '../../../../core/lesson'
 import { INVESTIGATIONS } from '../../../../schemas/investigations'
 import { MOST_IN_LIBRARY } from '../../../../schemas/library'
 import { keepSchema } from '../../../../schemas/requests'
 import { refusal } from '../../../access/refusal'
 import { lessonRoute } from '../../../access/route'
 import { addStartingPoint } from '../../../database/startingPoints'
+import { planForAll, NO_TEACHING } from '../../../../core/test'
 
 /** Keeps the plan of a lesson for others to begin from: without its class, its day, its notes and its record. */
 export default lessonRoute<'POST /api/lessons/[lesson]/keep'>({ body: keepSchema }, async ({ database, body, desk, lesson }) => {

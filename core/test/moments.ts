@@ -1,6 +1,7 @@
 import { oncePer } from '../chance'
+import { kindOf } from './kinds'
 import { eachMeasure, markOf } from './measures'
-import type { Kind, NamedMoment, Plan } from './plan'
+import type { Kind, NamedMoment, Plan } from '../lesson'
 
 /** What a test over time begins with where nobody has said anything else. */
 export const FIRST_TIMES = { min: [0, 1, 2, 5], day: [0, 2, 4, 7] }
@@ -16,8 +17,6 @@ export interface Moment {
   name?: string
 }
 
-const ONCE: Moment[] = [{ id: '', half: undefined, time: undefined, place: undefined }]
-
 /**
  * The moments of one trial in which the measure is read, in the order in which they come.
  * @example momentsOf(inTwoPlaces).map(({ id }) => id)
@@ -25,7 +24,8 @@ const ONCE: Moment[] = [{ id: '', half: undefined, time: undefined, place: undef
  */
 export const momentsOf = oncePer((plan: Plan): Moment[] => {
   const mark = plan.measured === null ? '' : markOf(plan, plan.measured)
-  return mark === '' ? timesOf(plan) : timesOf(plan).map((moment) => ({ ...moment, id: `${moment.id}${mark}` }))
+  const moments = kindOf(plan).moments(plan)
+  return mark === '' ? moments : moments.map((moment) => ({ ...moment, id: `${moment.id}${mark}` }))
 })
 
 /**
@@ -39,26 +39,12 @@ export const everyMomentOf = oncePer((plan: Plan): Moment[] => {
   return each[0]!.flatMap((_, place) => each.map((moments) => moments[place]!))
 })
 
-function timesOf(plan: Plan): Moment[] {
-  if (plan.kind === 'before-after') {
-    return (['before', 'after'] as const).map((half) => ({ id: half, half, time: undefined, place: undefined }))
-  }
-  if (plan.kind !== 'over-time' || plan.watch.times.length === 0) return ONCE
-  const places = plan.watch.places.filter((place) => place.trim() !== '')
-  if (hasNamedMoments(plan))
-    return plan.watch.named.map(({ id, name, atHome }, time) => ({
-      id,
-      half: undefined,
-      time,
-      place: undefined,
-      name: `${name.trim() || 'a moment without a name'}${atHome ? ' (at home)' : ''}`,
-    }))
-  const times = [...plan.watch.times].sort((a, b) => a - b)
-  return times.flatMap((time): Moment[] =>
-    places.length < 2
-      ? [{ id: `t${time}`, half: undefined, time, place: places[0] }]
-      : places.map((place, index) => ({ id: `t${time}p${index + 1}`, half: undefined, time, place })),
-  )
+/**
+ * Is a trial read at several times or moments, one after the other.
+ * @example isWatched(inTwoPlaces) // => true
+ */
+export function isWatched(plan: Plan): boolean {
+  return kindOf(plan).watches && plan.watch.times.length > 1
 }
 
 /**
@@ -66,7 +52,7 @@ function timesOf(plan: Plan): Moment[] {
  * @example hasNamedMoments(soakUpPlan()) // => false
  */
 export function hasNamedMoments({ kind, watch }: Plan): boolean {
-  return kind === 'over-time' && watch.named.length > 0
+  return kindOf({ kind }).watches && watch.named.length > 0
 }
 
 /**
@@ -74,7 +60,7 @@ export function hasNamedMoments({ kind, watch }: Plan): boolean {
  * @example isReadByClock(inTwoPlaces) // => true
  */
 export function isReadByClock(plan: Plan): boolean {
-  return plan.kind === 'over-time' && plan.watch.unit === 'min' && plan.watch.times.length > 0 && !hasNamedMoments(plan)
+  return kindOf(plan).watches && plan.watch.unit === 'min' && plan.watch.times.length > 0 && !hasNamedMoments(plan)
 }
 
 /**
@@ -82,7 +68,7 @@ export function isReadByClock(plan: Plan): boolean {
  * @example watchesOverDays(soakUpPlan()) // => false
  */
 export function watchesOverDays({ kind, watch }: { kind: Kind; watch: Pick<Plan['watch'], 'unit'> }): boolean {
-  return kind === 'over-time' && watch.unit === 'day'
+  return kindOf({ kind }).watches && watch.unit === 'day'
 }
 
 /**

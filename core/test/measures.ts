@@ -1,5 +1,5 @@
-import { measuredCard } from './cards'
-import type { Measure, Plan } from './plan'
+import { measuredCard, type Measure, type Plan } from '../lesson'
+import { kindOf } from './kinds'
 
 /** No trial is read for more things than these: a child does one after the other. */
 export const MOST_MEASURED = 3
@@ -10,7 +10,7 @@ export const MOST_MEASURED = 3
  */
 export function measuredCards(plan: Plan): Measure[] {
   const first = measuredCard(plan)
-  if (!first || plan.kind === 'order') return first ? [first] : []
+  if (!first || !kindOf(plan).measuresSeveral) return first ? [first] : []
   const beside = plan.alsoMeasured.flatMap((id) => plan.measures.find((one) => one.id === id && id !== first.id) ?? [])
   return [first, ...beside]
 }
@@ -109,7 +109,7 @@ export function withoutMeasured(plan: Plan, measure: string): Plan {
  */
 export function mayMeasureMore(plan: Plan): boolean {
   const { length } = measuredCards(plan)
-  return plan.kind !== 'order' && length > 0 && length < MOST_MEASURED
+  return kindOf(plan).measuresSeveral && length > 0 && length < MOST_MEASURED
 }
 
 /**

@@ -3,19 +3,8 @@ import { describe, expect, it } from 'vitest'
 import { soakUpPlan } from '../../test/soakUp'
 import { planSchema } from '../../schemas/plan'
 import { INVESTIGATIONS } from '../../schemas/investigations'
-import { planFrom } from '../../core/lesson'
-import {
-  FIRST_WATCH,
-  KIND_SHAPES,
-  KINDS,
-  measuredCard,
-  momentsOf,
-  predictionOf,
-  predictionsFor,
-  readTimes,
-  withKind,
-  type Plan,
-} from '.'
+import { FIRST_WATCH, KINDS, measuredCard, type Plan } from '../lesson'
+import { kindOf, momentsOf, planFrom, predictionOf, predictionsFor, readTimes, withKind } from '.'
 
 let last = 0
 const ready = (id: string): Plan => planFrom(INVESTIGATIONS[id]!, 'Puffin', 26, () => `g${(last += 1)}`)
@@ -27,7 +16,7 @@ describe('withKind', () => {
         const plan = kinds.reduce((before, kind) => withKind(before, kind), soakUpPlan())
         expect(plan.factors).toEqual(soakUpPlan().factors)
         expect(plan.conditions).toEqual(soakUpPlan().conditions)
-        expect(KIND_SHAPES[plan.kind].instruments).toContain(measuredCard(plan)!.method.instrument)
+        expect(kindOf(plan).ways).toContain(measuredCard(plan)!.method.way)
         expect(planSchema.validate(plan).error).toBeUndefined()
       }),
     )

@@ -1,7 +1,7 @@
 import { unitOf } from '../quantity'
-import { measuredCard } from './cards'
+import { BEST, type Plan } from '../lesson'
 import { canBeNothing, resultUnit } from './counts'
-import { BEST, type Plan } from './plan'
+import { testOf } from './test'
 
 export type Best = (typeof BEST)[number]
 
@@ -10,15 +10,16 @@ export type Best = (typeof BEST)[number]
  * @example bestOf(soakUpPlan()) // => 'most'
  */
 export function bestOf(plan: Plan): Best {
-  const method = measuredCard(plan)?.method
+  const method = testOf(plan).method
   if (!method) return 'none'
   if (method.best !== null) return method.best
+  if (!testOf(plan).way.ranks) return 'none'
   const { dimension } = unitOf(resultUnit(plan))
   return dimension === 'time' || dimension === 'temperature' || canBeNothing(plan) || method.eachIs === 'used' ? 'none' : 'most'
 }
 
 /** The number that the best one comes nearest to; undefined where another thing is best. */
 export function bestNumberOf(plan: Plan): number | undefined {
-  const method = measuredCard(plan)?.method
+  const method = testOf(plan).method
   return method?.best === 'nearest' ? (method.bestNumber ?? undefined) : undefined
 }

@@ -1,11 +1,12 @@
 import { describe, expect, it } from 'vitest'
+import { measuredSo } from '../../test/measuredSo'
 import { counter, reading, soakUpPlan } from '../../test/soakUp'
 import { INVESTIGATIONS } from '../../schemas/investigations'
-import { planFrom } from '../../core/lesson'
 import { resultsGraph } from '../charts'
 import { fitOf } from '../clock'
 import { evidenceOf } from '../evidence'
-import { FIRST_WATCH, EMPTY_RECORD, readBy, withKind, type Plan, type Reading } from '../lesson'
+import { FIRST_WATCH, EMPTY_RECORD, type Plan, type Reading } from '../lesson'
+import { withKind, planFrom } from '../test'
 import {
   chartWords,
   gapSentence,
@@ -148,10 +149,7 @@ describe('what is found', () => {
   })
 
   it('words stand by their name', () => {
-    const damp = withKind(
-      { ...soakUpPlan(), measures: soakUpPlan().measures.map((one) => ({ ...one, method: readBy(one.method, 'words') })) },
-      'describe',
-    )
+    const damp = withKind(measuredSo(soakUpPlan(), { way: 'words' }), 'describe')
     const rows = ['g1', 'g2', 'g3', 'g4'].flatMap((group) =>
       damp.conditions.map(({ id }, place) => reading({ group, condition: id, value: place < 2 ? 3 : 1, unit: 'words' })),
     )

@@ -6,13 +6,9 @@ import { cautionsAtTrial, needsOf } from '../kit'
 import { doubtfulReadings, gridRows } from '../record'
 import { secondLook } from '../secondLook'
 import { question } from '../wording'
+import { activeConditions, conditionName, EMPTY_RECORD, keptFactors, letterOf } from '../lesson'
 import {
-  activeConditions,
-  conditionName,
   eachSeries,
-  EMPTY_RECORD,
-  keptFactors,
-  letterOf,
   levelsAcross,
   seriesIn,
   withConditionInEach,

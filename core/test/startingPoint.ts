@@ -1,7 +1,17 @@
-import { emptyPlan, newMaterial, newMeasure, splitIntoGroups } from './empty'
-import type { Material } from './material'
-import type { Age, Condition, Factor, Measure, Method, Plan } from './plan'
-import type { OnTheCard } from './topics'
+import {
+  emptyPlan,
+  newMaterial,
+  newMeasure,
+  splitIntoGroups,
+  type Age,
+  type Condition,
+  type Factor,
+  type Material,
+  type Measure,
+  type OnTheCard,
+  type Plan,
+} from '../lesson'
+import { withMethodOn, type ResolvedMethod } from './ways'
 
 /** What a teacher should know who gives this lesson for the first time. */
 export interface Teaching {
@@ -36,7 +46,7 @@ export interface PlanInShort extends Partial<
   Omit<PlanForAll, 'factors' | 'measures' | 'conditions' | 'materials' | 'clock' | 'watch' | 'wonder' | 'arrangement'>
 > {
   factors?: Some<Factor, 'id' | 'name'>[]
-  measures?: (Pick<Measure, 'id' | 'name'> & { method: Partial<Method> })[]
+  measures?: (Pick<Measure, 'id' | 'name'> & { method: Partial<ResolvedMethod> })[]
   conditions?: Some<Condition, 'id' | 'label'>[]
   materials?: Some<Material, 'id' | 'name'>[]
   clock?: Partial<PlanForAll['clock']>
@@ -73,9 +83,8 @@ export function wholePlan(short: PlanInShort): PlanForAll {
     ...short,
     factors: (short.factors ?? []).map((factor) => ({ how: '', exceptions: {}, ...factor })),
     measures: (short.measures ?? []).map(({ id, name, method }) => ({
-      id,
-      name,
-      method: { ...newMeasure(id, name).method, ...method },
+      ...withMethodOn(newMeasure(id, name), (empty) => ({ ...empty, ...method })),
+      otherWays: [],
     })),
     conditions: (short.conditions ?? []).map((condition) => ({ baseline: false, leftOut: false, ...condition })),
     materials: (short.materials ?? []).map((material) => ({ ...newMaterial(material.id, material.name), ...material })),
@@ -102,8 +111,8 @@ export function planForAll(plan: Plan): PlanForAll {
     wonder: { ...rest.wonder, pictures: [], noticed: [], maybe: [], wondered: [], takenAway: [] },
     asked: { ...rest.asked, chosen: null },
     measures: rest.measures.map((measure) => ({
-      ...measure,
-      method: { ...measure.method, wordPictures: {}, warmUp: [], empties: {} },
+      ...withMethodOn(measure, (method) => ({ ...method, wordPictures: {}, warmUp: [], empties: {} })),
+      otherWays: [],
     })),
     materials: rest.materials.map((material) => ({ ...material, thing: null, toBuy: false })),
     cautionsAcknowledged: [],

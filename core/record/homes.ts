@@ -1,8 +1,6 @@
 import { oncePer } from '../chance'
-import { everyMomentOf } from './moments'
-import type { Plan } from './plan'
-import type { Reading } from './rows/reading'
-import { conditionsOf, otherGroupOf, WHOLE_CLASS, type AnyKind, type AnyRow } from './rows/rowKind'
+import { everyMomentOf } from '../test'
+import { conditionsOf, otherGroupOf, WHOLE_CLASS, type Plan, type Reading, type AnyKind, type AnyRow } from '../lesson'
 
 /** What the plan lacks for a row: its group, the group that it is about, a condition, or the moment that a reading was taken at. */
 export type Lacks = 'group' | 'other-group' | 'condition' | 'moment'

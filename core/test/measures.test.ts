@@ -9,7 +9,6 @@ import { classReport } from '../wording/reports'
 import {
   atMoment,
   backIntoWhole,
-  EMPTY_RECORD,
   eachMeasure,
   everyMomentOf,
   forMeasure,
@@ -18,8 +17,8 @@ import {
   withKind,
   withMeasuredToo,
   withoutMeasured,
-  type LessonRecord,
 } from '.'
+import { EMPTY_RECORD, type LessonRecord } from '../lesson'
 
 const plan = twoMeasures()
 const HEIGHTS = { 'kitchen-roll': [60, 62, 61], card: [14, 15, 14] }

@@ -1,7 +1,7 @@
 import { unitOf, type ResultUnit } from '../quantity'
-import { measuredCard } from './cards'
-import { hasNamedMoments } from './moments'
-import { COUNTED, type Method, type Plan } from './plan'
+import { COUNTED, type Plan } from '../lesson'
+import { testOf } from './test'
+import type { ResolvedMethod } from './ways'
 
 /** Which figure speaks for a trial: its one reading, or what its readings come to. */
 export type Counted = 'reading' | (typeof COUNTED)[number]
@@ -11,23 +11,10 @@ export type Counted = 'reading' | (typeof COUNTED)[number]
  * @example countedFor(soakUpPlan()) // => ['reading']
  */
 export function countedFor(plan: Plan): Counted[] {
-  const method = measuredCard(plan)?.method
+  const { kind, way, method, unit } = testOf(plan)
   if (!method) return ['reading']
-  const amount = unitOf(method.unit).dimension !== 'temperature'
-  if (plan.kind === 'before-after') {
-    // One thing alone is compared with itself: before with after.
-    const compared = plan.conditions.filter(({ leftOut }) => !leftOut).length > 1
-    return amount && compared ? ['change', 'loss', 'of-100'] : ['change', 'loss']
-  }
-  if (plan.kind !== 'over-time' || plan.watch.times.length === 0) return ['reading']
-  if (plan.watch.times.length === 1) return ['last']
-  // Moments with names have no time between them that anything could be reckoned by.
-  if (hasNamedMoments(plan)) {
-    if (method.instrument === 'words') return ['last']
-    return COUNTED.filter((one) => one !== 'rate' && one !== 'until' && (amount || (one !== 'of-100' && one !== 'total')))
-  }
-  if (method.instrument === 'words') return ['until', 'last']
-  return COUNTED.filter((one) => amount || (one !== 'of-100' && one !== 'total'))
+  const addsUp = unitOf(unit).dimension !== 'temperature'
+  return kind.counted(plan, { isAmount: way.isAmount, turnsInto: way.turnsInto, addsUp })
 }
 
 /**
@@ -36,13 +23,13 @@ export function countedFor(plan: Plan): Counted[] {
  */
 export function countsOf(plan: Plan): Counted {
   const allowed = countedFor(plan)
-  const chosen = measuredCard(plan)?.method.counts
+  const chosen = testOf(plan).method?.counts
   return allowed.find((one) => one === chosen) ?? allowed[0]!
 }
 
 /** The places in which a trial is read, where there are several. */
 export function watchedPlaces(plan: Plan): string[] {
-  if (plan.kind !== 'over-time') return []
+  if (!testOf(plan).kind.watches) return []
   const places = plan.watch.places.filter((place) => place.trim() !== '')
   return places.length > 1 ? places : []
 }
@@ -54,18 +41,18 @@ export function watchedPlaces(plan: Plan): string[] {
  */
 export function countedPlace(plan: Plan): 'apart' | number | undefined {
   const places = watchedPlaces(plan)
-  const method = measuredCard(plan)?.method
+  const { method, way } = testOf(plan)
   if (places.length === 0 || !method) return undefined
   const { countsPlace } = method
   if (countsPlace !== null && countsPlace < places.length) return countsPlace
-  return method.instrument === 'words' || countsOf(plan) === 'until' ? 0 : 'apart'
+  return way.fromWords || countsOf(plan) === 'until' ? 0 : 'apart'
 }
 
 /** What has to be reached, where the time until then counts: of words the last unless another was chosen; undefined until a number is. */
 export function countedUntil(plan: Plan): number | undefined {
-  const method = measuredCard(plan)?.method
+  const { method, way } = testOf(plan)
   if (!method || countsOf(plan) !== 'until') return undefined
-  if (method.instrument !== 'words') return method.countsUntil ?? undefined
+  if (!way.fromWords) return method.countsUntil ?? undefined
   const { countsUntil, words } = method
   return countsUntil !== null && Number.isInteger(countsUntil) && countsUntil >= 1 && countsUntil <= words.length
     ? countsUntil
@@ -77,7 +64,7 @@ export function countedUntil(plan: Plan): number | undefined {
  * @example resultUnit(soakUpPlan()) // => 'mm'
  */
 export function resultUnit(plan: Plan, counted = countsOf(plan)): ResultUnit {
-  const unit = measuredCard(plan)?.method.unit ?? 'count'
+  const { unit } = testOf(plan)
   if (counted === 'of-100') return 'of-100'
   if (counted === 'until') return plan.watch.unit
   return counted === 'rate' ? `${unit}/${plan.watch.unit}` : unit
@@ -85,7 +72,7 @@ export function resultUnit(plan: Plan, counted = countsOf(plan)): ResultUnit {
 
 /** The smallest step between two results, in their unit. `resultMark(soakUpPlan()) // 1` */
 export function resultMark(plan: Plan, counted = countsOf(plan)): number {
-  const resolution = measuredCard(plan)?.method.resolution ?? 1
+  const { resolution } = testOf(plan)
   const times = [...plan.watch.times].sort((a, b) => a - b)
   // Finer than its first digit a step of a rate is nothing that anybody reads.
   if (counted === 'rate') return Number((resolution / (times.at(-1)! - times[0]!)).toPrecision(1))
@@ -103,7 +90,7 @@ export function canBeNothing(plan: Plan): boolean {
 }
 
 /** How many marks of the instrument are read for one result, by the sum of their squares: a difference is read twice. */
-export function readingsInResult(plan: Plan, method: Method): number {
+export function readingsInResult(plan: Plan, method: Pick<ResolvedMethod, 'eachIs'>): number {
   const counted = countsOf(plan)
   const each = method.eachIs === 'shown' ? 1 : 2
   const places = countedPlace(plan) === 'apart' ? 2 : 1
@@ -122,8 +109,8 @@ export function containerKey({ group, condition }: { group: string; condition: s
 
 /** Can containers be weighed empty first: what is measured is a mass. `canWeighEmpty(soakUpPlan()) // false` */
 export function canWeighEmpty(plan: Plan): boolean {
-  const method = measuredCard(plan)?.method
-  return method?.instrument === 'number' && unitOf(method.unit).dimension === 'mass'
+  const { amount } = testOf(plan)
+  return amount !== undefined && unitOf(amount.unit).dimension === 'mass'
 }
 
 /**
@@ -131,6 +118,6 @@ export function canWeighEmpty(plan: Plan): boolean {
  * @example emptyOf(soakUpPlan(), { group: 'g1', condition: 'card' }) // => 0
  */
 export function emptyOf(plan: Plan, container: { group: string; condition: string }): number | undefined {
-  const method = measuredCard(plan)?.method
+  const { method } = testOf(plan)
   return method?.weighsEmpty && canWeighEmpty(plan) ? method.empties[containerKey(container)] : 0
 }

@@ -1,11 +1,12 @@
-import { measuredCard, type Method, type Plan } from '../lesson'
+import { type Plan } from '../lesson'
 import { INSTRUMENTS, withInstrument, type Way } from '../measuring'
 import { unitOf, writeShort } from '../quantity'
+import { testOf, type ResolvedMethod } from '../test'
 import { minuteWords } from './clock'
 import { counted, list, methodWords } from './names'
 
 /** Where the expected results come from. */
-export const SOURCE_WORDS: Record<Method['expectedFrom'], string> = {
+export const SOURCE_WORDS: Record<ResolvedMethod['expectedFrom'], string> = {
   guess: 'your guess',
   practice: 'practice readings',
   bench: 'the simulator',
@@ -24,7 +25,7 @@ export function wayWords(way: Way, plan: Plan): string {
       return `Time ${way.atOnce} at once`
     case 'steadier-instrument': {
       const instrument = INSTRUMENTS.find(({ code }) => code === way.instrument)
-      const method = measuredCard(plan)?.method
+      const { method } = testOf(plan)
       return instrument && method ? `Use a ${methodWords(withInstrument(method, instrument))}` : 'Use a steadier instrument'
     }
     case 'other-measure':

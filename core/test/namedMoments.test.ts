@@ -5,17 +5,8 @@ import { planSchema } from '../../schemas/plan'
 import { resultsGraph } from '../charts'
 import { gapsOf, missedReadings, nextTrial, progressOf, trialResults } from '../record'
 import { countedChoice, readingHeadings } from '../wording'
-import {
-  countedFor,
-  EMPTY_RECORD,
-  hasNamedMoments,
-  momentsOf,
-  MOST_NAMED,
-  withKind,
-  withNamedMoment,
-  withNamedMoments,
-  type Plan,
-} from '.'
+import { countedFor, hasNamedMoments, momentsOf, MOST_NAMED, withKind, withNamedMoment, withNamedMoments } from '.'
+import { EMPTY_RECORD, type Plan } from '../lesson'
 
 const plan: Plan = ['dry', 'wet', 'dry again'].reduce(
   (grown, name) => withNamedMoment(grown, name),

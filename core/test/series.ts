@@ -1,6 +1,5 @@
-import { activeConditions, levelName } from './cards'
-import { withLabel } from './conditions'
-import type { Condition, Kind, Plan, Series } from './plan'
+import { activeConditions, levelName, withLabel, type Condition, type Plan, type Series } from '../lesson'
+import { kindOf } from './kinds'
 
 /** So many lines can be told apart on one graph. */
 export const MOST_SERIES = 4
@@ -10,18 +9,15 @@ export const MOST_SERIES = 4
  * @example seriesIn(soakUpPlan()) // => []
  */
 export function seriesIn(plan: Plan): Series[] {
-  return plan.series.length > 1 && WITH_SERIES.includes(plan.kind) ? plan.series : []
+  return plan.series.length > 1 && kindOf(plan).mayHaveSeries ? plan.series : []
 }
-
-/** What is put in an order, or built better and better, has no second thing that differs. */
-const WITH_SERIES: Kind[] = ['fair-test', 'before-after', 'over-time', 'describe']
 
 /**
  * May a second thing differ, too: there is something to compare, and none does yet.
  * @example mayHaveSeries(soakUpPlan()) // => true
  */
 export function mayHaveSeries(plan: Plan): boolean {
-  return WITH_SERIES.includes(plan.kind) && plan.series.length === 0 && activeConditions(plan).length > 0
+  return kindOf(plan).mayHaveSeries && plan.series.length === 0 && activeConditions(plan).length > 0
 }
 
 /**
