@@ -31,6 +31,7 @@ export default defineConfig({
           name: 'components',
           include: ['app/componentTests/*.test.ts'],
           environment: 'happy-dom',
+          setupFiles: ['app/componentTests/nuxtNames.ts'],
           server: { deps: { inline: ['vuetify'] } },
         },
       },

@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import { useCustoms } from '~/composables/customs'
+import { deskClosed } from '~/composables/deskDoor'
+
 const route = useRoute()
 const closed = computed(() => deskClosed.value && route.path !== '/station')
 const { customs } = useCustoms()

@@ -1,18 +1,8 @@
 import { mount } from '@vue/test-utils'
 import { markRaw, type Component } from 'vue'
-import * as vue from 'vue'
 import { createVuetify } from 'vuetify'
 import { VBtn, VCheckbox, VListItem, VRadio, VRadioGroup, VSelect, VTextField, VTextarea } from 'vuetify/components'
-import FieldFrame from '~/forms/FieldFrame.vue'
-import LongField from '~/forms/LongField.vue'
-import PickOne from '~/forms/PickOne.vue'
-import TextField from '~/forms/TextField.vue'
-import ConditionBadge from '~/components/pieces/ConditionBadge.vue'
-import WordPicture from '~/components/pieces/WordPicture.vue'
 
-// Nuxt hands these to every component; here they are handed by us.
-const { computed, onBeforeUnmount, onMounted, ref, useAttrs, useId, useTemplateRef, watch } = vue
-Object.assign(globalThis, { computed, onBeforeUnmount, onMounted, ref, useAttrs, useId, useTemplateRef, watch })
 Object.assign(globalThis, {
   visualViewport: new EventTarget(),
   ResizeObserver: class {
@@ -21,11 +11,9 @@ Object.assign(globalThis, {
     disconnect() {}
   },
 })
-const { useCustoms } = await import('~/composables/customs')
-Object.assign(globalThis, { useCustoms })
-
 const vuetify = createVuetify({ components: { VBtn, VCheckbox, VListItem, VRadio, VRadioGroup, VSelect, VTextField, VTextarea } })
-const components = { MainBtn: VBtn, FieldFrame, LongField, PickOne, TextField, ConditionBadge, WordPicture }
+// The four buttons are Vuetify's, named in vuetify.config.ts.
+const components = { MainBtn: VBtn }
 
 /** A component in a page, with what it told its model, oldest first. */
 export function show(component: Component, props: Record<string, unknown>, slots: Record<string, string> = {}) {

@@ -8,6 +8,8 @@ import {
   type Plan,
 } from '~~/core/lesson'
 import { homed, withEvents } from '~~/core/record'
+import { ServerRefusal, addressOf, callServer } from '~/following/callServer'
+import { follow } from '~/following/follow'
 
 /**
  * What the projector knows of a lesson, kept up to date by the lesson's events.

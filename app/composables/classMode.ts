@@ -1,4 +1,5 @@
 import type { ClassMode } from '~~/schemas/contract'
+import { callServer } from '~/following/callServer'
 
 const LOOPBACK = /^(localhost|127\.|\[::1\])/
 

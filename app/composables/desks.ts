@@ -1,4 +1,6 @@
 import type { ClassMode, DeskName } from '~~/schemas/contract'
+import { callServer } from '~/following/callServer'
+import { deskClosed } from '~/composables/deskDoor'
 
 /** The desks of the school and which of them this page sits at. */
 export function useDesks() {

@@ -3,6 +3,10 @@ import { atMoment, testOf, readEntry, writesStartAndFinish } from '~~/core/test'
 import { writeNumber, decimalsOf } from '~~/core/quantity'
 import { cellKey, currentReadings, type Cell } from '~~/core/record'
 import { pastedWords, readErrorWords, writeReading } from '~~/core/wording'
+import { useCustoms } from '~/composables/customs'
+import { readingRow, superseding } from '~/following/readingRow'
+import { useLesson } from '~/stores/lesson'
+import { useNotices } from '~/stores/notices'
 
 interface Entry {
   cell: Cell

@@ -1,4 +1,6 @@
 import type { JoinedStation } from '~~/schemas/contract'
+import { callServer } from '~/following/callServer'
+import { useLesson } from '~/stores/lesson'
 
 const GATHER_FOR = 300
 

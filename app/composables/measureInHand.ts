@@ -1,6 +1,7 @@
 import type { InjectionKey } from 'vue'
 import { type Plan } from '~~/core/lesson'
 import { backIntoWhole, forMeasure, measuredCards, testOf, withMethodOf, type ResolvedMethod } from '~~/core/test'
+import { useLesson } from '~/stores/lesson'
 
 const CHOSEN: InjectionKey<Ref<string | undefined>> = Symbol('measure in hand')
 

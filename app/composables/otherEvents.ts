@@ -1,4 +1,6 @@
 import type { LessonEvent } from '~~/core/lesson'
+import { callServer } from '~/following/callServer'
+import { useLesson } from '~/stores/lesson'
 
 /** What the journal of the open lesson has besides its record: changes of plan, board and stations, as they come. */
 export function useOtherEvents() {

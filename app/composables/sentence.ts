@@ -1,4 +1,6 @@
 import { caretAfter, type Conclusion } from '~~/core/lesson'
+import { useLesson } from '~/stores/lesson'
+import { useGrowingSentence } from '~/stores/sentence'
 
 /**
  * The class's sentence on the Agree stop, and what it grew from.

@@ -1,5 +1,7 @@
 import { watchDebounced } from '@vueuse/core'
 import type { ShelfEntry } from '~~/schemas/contract'
+import { useLookAgain } from '~/composables/lookAgain'
+import { callServer } from '~/following/callServer'
 
 const FIND_AFTER = 200
 const PAGE = 60

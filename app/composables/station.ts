@@ -20,6 +20,11 @@ import { checkReading, withEvents, type AskedEntry, type Doubt } from '~~/core/r
 import type { JoinBody, StationView } from '~~/schemas/contract'
 import type { StationTogether } from '~~/schemas/togetherContract'
 import type { Sent, Waiting, WaitingState } from '~/following/waitingLine'
+import { ServerRefusal, addressOf, callServer, messageOf } from '~/following/callServer'
+import { follow } from '~/following/follow'
+import { serverNow } from '~/following/serverClock'
+import { waitingLine } from '~/following/waitingLine'
+import { waitingStore } from '~/following/waitingStore'
 
 const TOKEN = 'jolly-beaker-station'
 /** The token of a station that was sent away: what waits under it goes along when the same group joins again. */

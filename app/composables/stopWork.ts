@@ -1,5 +1,6 @@
 import type { Component } from 'vue'
 import { STOPS, type Stop } from '~~/core/lesson'
+import { whenIdle } from '~/composables/idle'
 
 const LOAD: Record<Stop, () => Promise<Component>> = {
   wonder: () => import('~/components/wonder/WonderStop.vue'),

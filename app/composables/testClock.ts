@@ -1,6 +1,7 @@
 import { useIntervalFn } from '@vueuse/core'
 import { comingUp, runningClock, type Coming, type RunningClock } from '~~/core/clock'
 import type { BoardState, Plan } from '~~/core/lesson'
+import { serverNow } from '~/following/serverClock'
 
 const LOOK_EVERY = 500
 const STILL: RunningClock = { phase: 'test', secondsLeft: 0, share: 0, running: false, elapsed: undefined }

@@ -2,6 +2,9 @@ import type { LessonEvent } from '~~/core/lesson'
 import { homed, withEvents } from '~~/core/record'
 import { overviewOf, nameTogether, type Member, type Together, type TogetherChange } from '~~/core/together'
 import type { WholeTogether } from '~~/schemas/togetherContract'
+import { ServerRefusal, addressOf, callServer, messageOf } from '~/following/callServer'
+import { follow } from '~/following/follow'
+import { useNotices } from '~/stores/notices'
 
 /** An event of one of the lessons. */
 interface Happened {

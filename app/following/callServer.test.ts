@@ -1,7 +1,7 @@
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import { soakUpPlan } from '../../test/soakUp'
 import { addressOf, callServer, holdWrites, messageOf, ServerRefusal } from './callServer'
-import { deskClosed } from './deskDoor'
+import { whenDeskIsClosed } from './deskDoor'
 import { schoolDay, serverNow } from './serverClock'
 
 const asked: { address: string; options: RequestInit }[] = []
@@ -15,9 +15,11 @@ function serverThat(status: number, body: unknown, headers: Record<string, strin
   })
 }
 
+let closed = 0
+whenDeskIsClosed(() => (closed += 1))
 afterEach(() => {
   vi.unstubAllGlobals()
-  deskClosed.value = false
+  closed = 0
 })
 
 const refused = async (call: Promise<unknown>): Promise<ServerRefusal> =>
@@ -117,7 +119,7 @@ describe('what the server refused', () => {
   it('a closed desk asks for the passphrase', async () => {
     serverThat(401, { code: 'desk-closed', message: 'The desk is closed.' })
     await refused(callServer('GET /api/cupboard'))
-    expect(deskClosed.value).toBe(true)
+    expect(closed).toBe(1)
   })
 
   it('what is no refusal at all has words of its own', () => {

@@ -1,6 +1,6 @@
 import { refusalWords } from '~~/core/wording'
 import type { AnswerOf, BodyOf, ParamsOf, QueryOf, RefusalBody, RouteName } from '~~/schemas/contract'
-import { deskClosed } from './deskDoor'
+import { deskIsClosed } from './deskDoor'
 import { setServerClock } from './serverClock'
 
 /** What the server refused, in its own words, or that it could not be reached. */
@@ -79,7 +79,7 @@ export async function callServer<Name extends RouteName>(name: Name, ...[said]: 
   setServerClock(response.headers.get('date'), response.headers.get('x-minutes-east'))
   if (response.ok) return answer as AnswerOf<Name>
   const refused = answer as Partial<RefusalBody>
-  if (refused.code === 'desk-closed') deskClosed.value = true
+  if (refused.code === 'desk-closed') deskIsClosed()
   if (response.status === 503) throw new ServerRefusal('away', refusalWords('getting-ready'))
   throw new ServerRefusal(refused.code ?? 'internal', refused.message ?? refusalWords('internal'), refused.field)
 }

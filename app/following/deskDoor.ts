@@ -1,4 +1,10 @@
-import { ref } from 'vue'
+let listener = () => {}
 
-/** The server asks for the passphrase: set by whatever was refused, looked at by app.vue. */
-export const deskClosed = ref(false)
+/** The server asks for the passphrase: told to whoever shows the door, by whatever was refused. */
+export function whenDeskIsClosed(told: () => void): void {
+  listener = told
+}
+
+export function deskIsClosed(): void {
+  listener()
+}

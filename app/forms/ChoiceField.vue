@@ -1,4 +1,6 @@
 <script setup lang="ts" generic="Value">
+import FieldFrame from '~/forms/FieldFrame.vue'
+
 defineOptions({ inheritAttrs: false })
 /** One of several, from a list that opens: arrows, Home, End and first letters choose. */
 const value = defineModel<Value>({ required: true })

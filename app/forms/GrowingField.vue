@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import LongField from '~/forms/LongField.vue'
+
 /** Text that is edited where it stands and grows with what is typed. Enter is done, Shift+Enter makes a new line. */
 const value = defineModel<string>({ required: true })
 /** @property plain without a frame until it is pointed at. */

@@ -1,4 +1,6 @@
 <script setup lang="ts" generic="Value extends string">
+import FieldFrame from '~/forms/FieldFrame.vue'
+
 defineOptions({ inheritAttrs: false })
 /** One of several as the tablet itself shows it: a wheel or a list under the thumb. For stations; the desk has ChoiceField. */
 const value = defineModel<Value>({ required: true })

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { LONGEST, SHORTEST_PASSPHRASE } from '~~/core/lesson'
+import TextField from '~/forms/TextField.vue'
 
 /** A passphrase that is being chosen, and so can be read. */
 const passphrase = defineModel<string>({ required: true })

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { plainUnit, readQuantity, writeShort, unitOf, type ResultUnit } from '~~/core/quantity'
 import { readErrorWords } from '~~/core/wording'
+import FieldFrame from '~/forms/FieldFrame.vue'
 
 /** A number as people write it, kept when it can be read and lies in range; what cannot be read stays to be mended. */
 const props = defineProps<{

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { LONGEST } from '~~/core/lesson'
+import TextField from '~/forms/TextField.vue'
 
 /** A line that adds what is typed: Enter adds and stays for the next one, leaving it adds too, so that nothing typed is lost. */
 withDefaults(

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { LONGEST } from '~~/core/lesson'
+import FieldFrame from '~/forms/FieldFrame.vue'
 
 defineOptions({ inheritAttrs: false })
 /** A line of text. */

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import FieldFrame from '~/forms/FieldFrame.vue'
+
 defineOptions({ inheritAttrs: false })
 /** A day as 2027-03-12, or a time as 09:05; empty where none is chosen. Told when the whole of it is there. */
 const value = defineModel<string>({ required: true })

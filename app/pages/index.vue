@@ -1,6 +1,20 @@
 <script setup lang="ts">
 import { counted, restoredWords, schoolDiffersWords, SHELF_PARTS } from '~~/core/wording'
 import type { ShelfEntry } from '~~/schemas/contract'
+import BeakerMark from '~/components/pieces/BeakerMark.vue'
+import MoreMenu from '~/components/pieces/MoreMenu.vue'
+import NoticeBar from '~/components/pieces/NoticeBar.vue'
+import DataNotices from '~/components/shelf/DataNotices.vue'
+import FirstWay from '~/components/shelf/FirstWay.vue'
+import WalkOffer from '~/components/shelf/WalkOffer.vue'
+import TextField from '~/forms/TextField.vue'
+import { chooseFile } from '~/composables/chooseFile'
+import { useDesks } from '~/composables/desks'
+import { useKeys } from '~/composables/keys'
+import { useShelf } from '~/composables/shelf'
+import { loadDeskWhenIdle } from '~/composables/stopWork'
+import { callServer, messageOf } from '~/following/callServer'
+import { useNotices } from '~/stores/notices'
 
 useHead({ title: 'Jolly Beaker' })
 const notices = useNotices()

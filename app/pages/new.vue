@@ -2,6 +2,15 @@
 import { AGES, BOUNDS, fittingCards, KINDS, LONGEST, TOPICS, type LookedFor } from '~~/core/lesson'
 import { AGE_WORDS, KIND_WORDS, TOPIC_WORDS } from '~~/core/wording'
 import type { Investigations } from '~~/schemas/contract'
+import NoticeBar from '~/components/pieces/NoticeBar.vue'
+import InvestigationCard from '~/components/shelf/InvestigationCard.vue'
+import ChoiceField from '~/forms/ChoiceField.vue'
+import NumberField from '~/forms/NumberField.vue'
+import TextField from '~/forms/TextField.vue'
+import TickField from '~/forms/TickField.vue'
+import { chooseTextFile } from '~/composables/chooseFile'
+import { callServer, messageOf } from '~/following/callServer'
+import { useNotices } from '~/stores/notices'
 
 /** Which lesson? The library as cards, for the class that stands above them. */
 useHead({ title: 'Which lesson? · Jolly Beaker' })

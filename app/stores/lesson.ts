@@ -12,6 +12,14 @@ import type { WholeLesson } from '~~/schemas/contract'
 import { commandFor } from '~/following/commands'
 import { afterChange, noHistory, stepBack, stepForward } from '~/following/history'
 import { saving, type Asked, type SaveState } from '~/following/saving'
+import { useFindings } from '~/stores/findings'
+import { freshSeed } from '~/following/freshSeed'
+import { beginningOf } from '~/following/madeUp'
+import { useRecordWriting } from '~/stores/recordWriting'
+import { addressOf, callServer, holdWrites, messageOf } from '~/following/callServer'
+import { follow } from '~/following/follow'
+import { newId } from '~/following/newId'
+import { useNotices } from '~/stores/notices'
 
 const DESK_GATHERS_FOR = 200
 

@@ -1,4 +1,7 @@
 import { defineStore } from 'pinia'
+import { ServerRefusal, callServer, messageOf } from '~/following/callServer'
+import { growingSentence } from '~/following/growingSentence'
+import { useNotices } from '~/stores/notices'
 
 /** The class's sentence as it is being written; it outlives the stop it is written at. */
 export const useGrowingSentence = defineStore('growing-sentence', () => {

@@ -1,11 +1,13 @@
 import { seededRandom, type Random } from '../chance'
-import { capped, gradeOfP, NOTHING_WEIGHED, summariesOf, type Agreement, type Evidence, type Limit } from './grade'
+import { capped, gradeOfP, NOTHING_WEIGHED, summariesOf, type Evidence, type Limit } from './grade'
 import type { Observation } from './model'
 
 /** What words without an order say: which word each condition got, how often, and whether that differs by more than luck. */
 export interface Sorted {
   /** By condition; words by their place in the plan's list, 1 for the first. */
   said: { condition: string; counts: Map<number, number>; most: number[]; of: number }[]
+  /** Of all that groups did, how often a group's own word was the class's; undefined where there is one group. */
+  agreeing: { cells: number; of: number } | undefined
   /** Undefined while there is nothing to tell apart. */
   test: { statistic: number; p: number } | undefined
 }
@@ -93,20 +95,16 @@ export function weighSorts(
   const said = saidOf(observations)
   const summaries = summariesOf(observations, new Map(said.map(({ condition, most }) => [condition, most[0]!])))
   const test = wordsApart(observations, sameThing)
-  const base = { ...NOTHING_WEIGHED, summaries, sorted: { said, test } }
-  if (said.length === 1) return { ...base, grade: 'one-condition' }
   const oneGroup = new Set(observations.map(({ group }) => group)).size === 1
+  const agreeing = oneGroup ? undefined : agreementIn(said, observations)
+  const base = { ...NOTHING_WEIGHED, summaries, sorted: { said, agreeing, test } }
+  if (said.length === 1) return { ...base, grade: 'one-condition' }
   const limits: Limit[] = [
     ...(oneGroup && said.every(({ of }) => of === 1) ? (['one-reading-each'] as const) : []),
     ...(oneGroup && sameThing ? (['same-thing'] as const) : []),
     ...(unfinished ? (['unfinished'] as const) : []),
   ]
-  return {
-    ...base,
-    limits,
-    grade: test ? capped(limits, gradeOfP(test.p)) : 'cannot-tell',
-    agreement: oneGroup ? undefined : agreementIn(said, observations),
-  }
+  return { ...base, limits, grade: test ? capped(limits, gradeOfP(test.p)) : 'cannot-tell' }
 }
 
 function saidOf(observations: Observation[]): Sorted['said'] {
@@ -119,17 +117,11 @@ function saidOf(observations: Observation[]): Sorted['said'] {
   })
 }
 
-/** Groups in which each condition got, more than anything else, what most of the class said of it. */
-function agreementIn(said: Sorted['said'], observations: Observation[]): Agreement {
-  const groups = [...new Set(observations.map(({ group }) => group))]
+/** How often what a group found more than anything else of a condition is what most of the class found. */
+function agreementIn(said: Sorted['said'], observations: Observation[]): { cells: number; of: number } {
   const ofClass = new Map(said.map(({ condition, most }) => [condition, most]))
-  const agrees = (asked: string) =>
-    saidOf(observations.filter(({ group }) => group === asked)).every(({ condition, most }) =>
-      most.every((word) => ofClass.get(condition)!.includes(word)),
-    )
-  return {
-    agreeing: groups.filter(agrees),
-    level: [],
-    asked: groups,
-  }
+  const groups = [...new Set(observations.map(({ group }) => group))]
+  const own = groups.flatMap((asked) => saidOf(observations.filter(({ group }) => group === asked)))
+  const agrees = ({ condition, most }: Sorted['said'][number]) => most.every((word) => ofClass.get(condition)!.includes(word))
+  return { cells: own.filter(agrees).length, of: own.length }
 }

@@ -1,5 +1,6 @@
 import { seededRandom } from '../chance'
 import { describe, expect, it } from 'vitest'
+import { measuredSo } from '../../test/measuredSo'
 import { soakUpPlan } from '../../test/soakUp'
 import { STREAMING, streamed } from '../benches'
 import type { Way } from '../lesson'
@@ -18,7 +19,8 @@ describe('devices', () => {
     for (const unit of NUMBER_UNITS) expect(devicesFor(read('number', unit))[0]).toBe('pad')
     expect(devicesFor(read('words', 'words'))).toEqual(['words'])
     expect(devicesFor(read('race', 'place'))).toEqual(['pad'])
-    expect(['dry', 'damp', 'wet'].map((word, _place, words) => shareOfWord(words, word))).toEqual([0, 0.5, 1])
+    expect(['dry', 'damp', 'wet'].map((word) => shareOfWord(measuredSo(soakUpPlan(), { way: 'words' }), word))).toEqual([0, 0.5, 1])
+    expect(shareOfWord(measuredSo(soakUpPlan(), { way: 'sorts' }), 'right')).toBeUndefined()
   })
 
   it('a stopwatch reads one event of those timed together, in the plan’s unit and to its mark', () => {

@@ -1,4 +1,5 @@
-import { wayOf, type Device, type ResolvedMethod } from '../test'
+import type { Plan } from '../lesson'
+import { testOf, wayOf, type Device, type ResolvedMethod } from '../test'
 import { convert, roundToMark, unitOf, withoutNoise } from '../quantity'
 
 /**
@@ -12,8 +13,13 @@ export function devicesFor(method: Pick<ResolvedMethod, 'way' | 'unit' | 'eachIs
 /** What is looked at with these still stands there afterwards; an event that was timed or counted is over. */
 export const LOOKED_AT: Device[] = ['pad', 'picture']
 
-/** How far up a word stands in its order, 0 for the least and 1 for the most. `shareOfWord(['dry', 'damp', 'wet'], 'damp') // 0.5` */
-export function shareOfWord(words: string[], word: string): number {
+/**
+ * How far up a word stands in its order, 0 for the least and 1 for the most; undefined where words have no order.
+ * @example shareOfWord(inWords, 'damp') // => 0.5
+ */
+export function shareOfWord(plan: Plan, word: string): number | undefined {
+  const { way, words } = testOf(plan)
+  if (!way.turnsInto) return undefined
   return words.length < 2 ? 1 : words.indexOf(word) / (words.length - 1)
 }
 

@@ -201,7 +201,7 @@ export function sureSentences(plan: Plan, evidence: Evidence): string[] {
     fromNothingSentence(plan, evidence),
     ...knownSentences(plan, evidence.known),
     evidence.spread ? agreementSentence(plan, evidence) : '',
-    ...(evidence.sorted ? [mostSaidSentence(plan, evidence.sorted), sortedAgreementSentence(plan, evidence)] : []),
+    ...(evidence.sorted ? [mostSaidSentence(plan, evidence.sorted), sortedAgreementSentence(evidence.sorted)] : []),
     ...unfairSentences(plan, evidence),
   ].filter((sentence) => sentence !== '')
 }

@@ -58,7 +58,7 @@ export function graphReason(plan: Plan, reason: GraphReason): string {
     case 'words':
       return 'Words have an order and no size, so how often each was chosen is stacked up.'
     case 'sorts':
-      return 'Words without an order are stacked as shares: how many of every ten said which.'
+      return 'Words without an order are stacked as shares: how many of a hundred said which.'
     case 'tries':
       return 'Each try grew from the one before, so they stand in their order and a line shows whether it got better.'
     case 'no-average':

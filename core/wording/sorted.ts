@@ -4,7 +4,6 @@ import { testOf } from '../test'
 import { writeNumber } from '../quantity'
 import type { Block } from '../reports'
 import { conditionWithLetter, counted, list, nameOfCondition } from './names'
-import { countedOwners } from './owners'
 import { sentenceCase } from './sentenceCase'
 
 type Said = Sorted['said'][number]
@@ -40,10 +39,9 @@ export function sortedGradeSentence(plan: Plan, { grade, limits }: Evidence, wha
     : 'The words are dealt out no differently than luck would do it.'
 }
 
-/** Groups that found what most of the class found. `'5 of 7 groups found this for everything that they tried.'` */
-export function sortedAgreementSentence(plan: Plan, { agreement }: Evidence): string {
-  if (!agreement || agreement.asked.length === 0) return ''
-  return `${agreement.agreeing.length} of ${countedOwners(plan, agreement.asked.length)} found what most found, for everything that they tried.`
+/** How far the groups agree. `'What a group found most of was what the class did in 17 of 28.'` */
+export function sortedAgreementSentence({ agreeing }: Sorted): string {
+  return agreeing ? `What a group found most of was what the class did in ${agreeing.cells} of ${agreeing.of}.` : ''
 }
 
 /** Ways to begin the class's sentence: what most said, and no surer than the grade. */

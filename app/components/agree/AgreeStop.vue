@@ -16,6 +16,22 @@ import {
   startersOfEach,
   wordMat,
 } from '~~/core/wording'
+import GroupNotes from '~/components/agree/GroupNotes.vue'
+import GroupSentences from '~/components/agree/GroupSentences.vue'
+import NextTests from '~/components/agree/NextTests.vue'
+import ReadBack from '~/components/agree/ReadBack.vue'
+import VisitFeedback from '~/components/agree/VisitFeedback.vue'
+import AppFold from '~/components/pieces/AppFold.vue'
+import EmptyNote from '~/components/pieces/EmptyNote.vue'
+import PrintMenu from '~/components/pieces/PrintMenu.vue'
+import QuestionLine from '~/components/pieces/QuestionLine.vue'
+import ChoiceField from '~/forms/ChoiceField.vue'
+import LongField from '~/forms/LongField.vue'
+import NumberField from '~/forms/NumberField.vue'
+import { useCustoms } from '~/composables/customs'
+import { useSentence } from '~/composables/sentence'
+import { newId } from '~/following/newId'
+import { useLesson } from '~/stores/lesson'
 
 /** From the groups' sentences to one that the class agrees on, with a flag where it claims more than the evidence carries. */
 const lesson = useLesson()

@@ -3,6 +3,10 @@ import { LONGEST, groupOf, type LessonRecord, type Plan } from '~~/core/lesson'
 import { groupSigns } from '~~/core/reports'
 import { list, wordMat } from '~~/core/wording'
 import { signWords } from '~~/core/wording/reports'
+import AppFold from '~/components/pieces/AppFold.vue'
+import GroupName from '~/components/pieces/GroupName.vue'
+import { useCustoms } from '~/composables/customs'
+import { useLesson } from '~/stores/lesson'
 
 /** For the teacher alone: one thing done well and one to work on for each group, begun from what the record shows. */
 const props = defineProps<{ plan: Plan; record: LessonRecord }>()

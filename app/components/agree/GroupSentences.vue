@@ -2,6 +2,12 @@
 import { firstSaid, offersOf } from '~~/core/agree'
 import { BOUNDS, LONGEST, groupOf, type Conclusion, type LessonRecord, type Plan } from '~~/core/lesson'
 import { ownersWord, sentenceCase } from '~~/core/wording'
+import GroupName from '~/components/pieces/GroupName.vue'
+import ChoiceField from '~/forms/ChoiceField.vue'
+import NumberField from '~/forms/NumberField.vue'
+import TextField from '~/forms/TextField.vue'
+import { newId } from '~/following/newId'
+import { useLesson } from '~/stores/lesson'
 
 /** The sentences that groups offer, from their stations or said aloud and written here; hands are counted for each. */
 const props = defineProps<{ plan: Plan; record: LessonRecord }>()

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { nextTests, type NextTest } from '~~/core/agree'
 import { nextQuestion } from '~~/core/wording'
+import { useLesson } from '~/stores/lesson'
 
 /** What could be tested next; one click begins the plan. */
 const lesson = useLesson()

@@ -2,6 +2,12 @@
 import { LONGEST, MOST, type LessonRecord, type Plan } from '~~/core/lesson'
 import { readNames } from '~~/core/test'
 import { nameOfGroup } from '~~/core/wording'
+import AppFold from '~/components/pieces/AppFold.vue'
+import PrintMenu from '~/components/pieces/PrintMenu.vue'
+import ChoiceField from '~/forms/ChoiceField.vue'
+import TextField from '~/forms/TextField.vue'
+import { newId } from '~/following/newId'
+import { useLesson } from '~/stores/lesson'
 
 /** What groups told each other after a visit: from stations, or keyed in from slips. For the teacher and the group it is about. */
 const props = defineProps<{ plan: Plan; record: LessonRecord }>()

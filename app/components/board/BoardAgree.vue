@@ -4,6 +4,7 @@ import { everyTable, evidenceOf } from '~~/core/evidence'
 import { groupOf, type BoardState, type LessonRecord, type Plan } from '~~/core/lesson'
 import { stampedOrders } from '~~/core/predictions'
 import { foresight, gradesInOne, handsForesight } from '~~/core/wording'
+import GroupName from '~/components/pieces/GroupName.vue'
 
 /** The class's sentence in large letters, as it is being written; the groups' sentences until there is one. */
 const props = defineProps<{ plan: Plan; record: LessonRecord; board: BoardState }>()

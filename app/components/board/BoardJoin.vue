@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import QrPicture from '~/components/pieces/QrPicture.vue'
+import { stationLink, useClassMode } from '~/composables/classMode'
+
 /** How a group's tablet gets to its station. */
 const props = defineProps<{ code: string; alone: boolean }>()
 const { mode, address } = useClassMode()

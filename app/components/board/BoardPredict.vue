@@ -3,6 +3,8 @@ import { activeConditions, type LessonRecord, type Plan } from '~~/core/lesson'
 import { handsOf, predictionsByGroup } from '~~/core/predictions'
 import type { NewPrediction } from '~~/core/lesson'
 import { countedOwners, ownersWord } from '~~/core/wording'
+import HandsUp from '~/components/predict/HandsUp.vue'
+import PredictionTally from '~/components/predict/PredictionTally.vue'
 
 /** What the class expects, while it does not know yet: the groups' tally, or hands up counted for all to see. */
 const props = defineProps<{ plan: Plan; record: LessonRecord }>()

@@ -2,6 +2,8 @@
 import { cautionsOf } from '~~/core/kit'
 import { activeConditions, keptFactors, letterOf, type Plan } from '~~/core/lesson'
 import { cautionWords, doerWords, nameOfCondition, variableWords } from '~~/core/wording'
+import ConditionBadge from '~/components/pieces/ConditionBadge.vue'
+import { useCustoms } from '~/composables/customs'
 
 /** The start of the lesson: what we change, what stays the same, and what to be careful with. */
 const props = defineProps<{ plan: Plan }>()

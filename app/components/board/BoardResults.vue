@@ -3,6 +3,7 @@ import { everyTable, evidenceOf } from '~~/core/evidence'
 import type { LessonRecord, Plan } from '~~/core/lesson'
 import { doneByAll, progressOf } from '~~/core/record'
 import { gradeName, sureSentences } from '~~/core/wording'
+import SideBySide from '~/components/results/SideBySide.vue'
 
 /** The graph and how sure the class can be. */
 const ResultsChart = defineAsyncComponent(() => import('~/components/charts/ResultsChart.vue'))

@@ -4,6 +4,9 @@ import { activeConditions, isEachChild, letterOf, type LessonRecord, type Plan }
 import { eachMeasure } from '~~/core/test'
 import { currentReadings, doubtfulReadings, progressOf, shareDone, trialsOf, type Cell, type Progress } from '~~/core/record'
 import { nameOfCondition, nameOfGroup, soonWords, stationWords, readingWords } from '~~/core/wording'
+import BoardClock from '~/components/board/BoardClock.vue'
+import BoardComing from '~/components/board/BoardComing.vue'
+import ShapeBadge from '~/components/pieces/ShapeBadge.vue'
 
 /** What each group has done and has left, the clock, and the number that came in last. */
 const props = defineProps<{

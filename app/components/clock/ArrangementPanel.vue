@@ -12,6 +12,18 @@ import {
 import { fitOf, testStartOf } from '~~/core/clock'
 import { BOUNDS, LONGEST, activeConditions, TRIAL_ORDERS, type Arrangement, type ExtraStation } from '~~/core/lesson'
 import { ARRANGEMENT_WORDS, circuitVerdict, counted, ORDER_WORDS, secondWords } from '~~/core/wording'
+import ArrangementTable from '~/components/clock/ArrangementTable.vue'
+import ConditionName from '~/components/pieces/ConditionName.vue'
+import ChoiceField from '~/forms/ChoiceField.vue'
+import NumberField from '~/forms/NumberField.vue'
+import PickOne from '~/forms/PickOne.vue'
+import QuickAdd from '~/forms/QuickAdd.vue'
+import TextField from '~/forms/TextField.vue'
+import TickField from '~/forms/TickField.vue'
+import { useBetterRota } from '~/composables/betterRota'
+import { newId } from '~/following/newId'
+import { useLesson } from '~/stores/lesson'
+import { useNotices } from '~/stores/notices'
 
 /** Who does which condition: everything, some of them, in a circuit, or all at one apparatus. */
 const lesson = useLesson()

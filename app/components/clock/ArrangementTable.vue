@@ -3,6 +3,9 @@ import { arrangementOf, circuitOf, orderKindOf, trialsByGroup } from '~~/core/ar
 import { timeAt, trialStarts } from '~~/core/clock'
 import { activeConditions, letterOf, type Plan } from '~~/core/lesson'
 import { orderLine, stopwatchWords, trialNumbers } from '~~/core/wording'
+import ConditionBadge from '~/components/pieces/ConditionBadge.vue'
+import ConditionName from '~/components/pieces/ConditionName.vue'
+import GroupName from '~/components/pieces/GroupName.vue'
 
 /** Who does which condition when, as the arrangement has it: on the screen and on paper. */
 const props = defineProps<{ plan: Plan; /** Minutes of the lesson when testing begins. */ testStart?: number }>()

@@ -3,6 +3,17 @@ import { fitOf } from '~~/core/clock'
 import { BOUNDS, type Clock, type Phase } from '~~/core/lesson'
 import { isReadByClock } from '~~/core/test'
 import { endWords, fitVerdict } from '~~/core/wording'
+import ArrangementPanel from '~/components/clock/ArrangementPanel.vue'
+import JobsPanel from '~/components/clock/JobsPanel.vue'
+import MendsPanel from '~/components/clock/MendsPanel.vue'
+import OverDaysPanel from '~/components/clock/OverDaysPanel.vue'
+import PhasePanel from '~/components/clock/PhasePanel.vue'
+import ReadingsPanel from '~/components/clock/ReadingsPanel.vue'
+import TimeBar from '~/components/clock/TimeBar.vue'
+import PrintMenu from '~/components/pieces/PrintMenu.vue'
+import NumberField from '~/forms/NumberField.vue'
+import WhenField from '~/forms/WhenField.vue'
+import { useLesson } from '~/stores/lesson'
 
 /** Does it fit: the phases on one bar, with the bell, and the sum behind the test. */
 const lesson = useLesson()

@@ -2,6 +2,12 @@
 import { jobsFor, seatsThere, sharingRota, visitRota } from '~~/core/arrangement'
 import { readNames } from '~~/core/test'
 import { counted, minuteWords } from '~~/core/wording'
+import AppFold from '~/components/pieces/AppFold.vue'
+import PrintMenu from '~/components/pieces/PrintMenu.vue'
+import ChoiceField from '~/forms/ChoiceField.vue'
+import TextField from '~/forms/TextField.vue'
+import TickField from '~/forms/TickField.vue'
+import { useLesson } from '~/stores/lesson'
 
 /** Jobs that turn in every group, and how the groups tell each other afterwards. */
 const lesson = useLesson()

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { mendsOf, takeMend } from '~~/core/waysOut'
 import { mendWords } from '~~/core/wording'
+import { useLesson } from '~/stores/lesson'
 
 /** What would make it fit, what takes nothing from the children first; each done with one click. */
 const lesson = useLesson()

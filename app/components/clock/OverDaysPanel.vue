@@ -3,6 +3,9 @@ import { bestStarts, dayAfter, readingDays } from '~~/core/clock'
 import { watchesOverDays } from '~~/core/test'
 import { hasBegun } from '~~/core/record'
 import { counted, DAY_OFF_WORDS, dayWords } from '~~/core/wording'
+import SchoolDays from '~/components/clock/SchoolDays.vue'
+import { schoolDay } from '~/following/serverClock'
+import { useLesson } from '~/stores/lesson'
 
 /** Reading days on the class's own calendar, better days to start, and the calendar itself. */
 const lesson = useLesson()

@@ -2,6 +2,9 @@
 import type { Fit } from '~~/core/clock'
 import { BOUNDS, type Phase } from '~~/core/lesson'
 import { PHASE_NAMES, testSum, trialParts } from '~~/core/wording'
+import NumberField from '~/forms/NumberField.vue'
+import TickField from '~/forms/TickField.vue'
+import { useLesson } from '~/stores/lesson'
 
 /** How long the chosen phase takes; the test is worked out from one trial. */
 const chosen = defineModel<Phase>({ required: true })

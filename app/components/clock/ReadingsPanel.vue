@@ -4,6 +4,10 @@ import { arrangementOf } from '~~/core/arrangement'
 import { timetableOf } from '~~/core/clock'
 import type { Watch } from '~~/core/lesson'
 import { counted, minuteWords } from '~~/core/wording'
+import ReadingTable from '~/components/clock/ReadingTable.vue'
+import ChoiceField from '~/forms/ChoiceField.vue'
+import NumberField from '~/forms/NumberField.vue'
+import { useLesson } from '~/stores/lesson'
 
 /** When each jar is started and read, so that no instrument is wanted twice. */
 const lesson = useLesson()

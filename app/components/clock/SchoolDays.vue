@@ -3,6 +3,12 @@ import { withEnd, type Calendar, type Days } from '~~/core/clock'
 import { LONGEST } from '~~/core/lesson'
 import { WEEKDAY_WORDS } from '~~/core/wording'
 import type { CalendarBody } from '~~/schemas/school'
+import AppFold from '~/components/pieces/AppFold.vue'
+import TextField from '~/forms/TextField.vue'
+import TickField from '~/forms/TickField.vue'
+import WhenField from '~/forms/WhenField.vue'
+import { callServer, messageOf } from '~/following/callServer'
+import { useNotices } from '~/stores/notices'
 
 /** When a class has school: its weekdays, terms, holidays. What is changed is stored at once. */
 const props = defineProps<{

@@ -2,6 +2,8 @@
 import type { Thing } from '~~/core/kit'
 import { momentOfDayWords } from '~~/core/wording'
 import type { Move } from '~~/schemas/contract'
+import AppFold from '~/components/pieces/AppFold.vue'
+import ReadTable from '~/components/pieces/ReadTable.vue'
 
 /** What happened in the cupboard. */
 const props = defineProps<{ moves: Move[]; things: Thing[] }>()

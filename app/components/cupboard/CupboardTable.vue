@@ -3,6 +3,9 @@ import { LONGEST } from '~~/core/lesson'
 import { bookedOf, bookedSoon, THING_FIELDS, withField, type Booking, type Thing, type ThingField } from '~~/core/kit'
 import { unitOf, NUMBER_UNITS, type UnitCode } from '~~/core/quantity'
 import { amountWords, counted, dayWords, moneyWords, priceHeading } from '~~/core/wording'
+import { useCustoms } from '~/composables/customs'
+import { useSheetKeys } from '~/composables/sheetKeys'
+import { schoolDay } from '~/following/serverClock'
 
 /** What stands in the cupboard, keyed in like a spreadsheet, and who has booked it. */
 const props = defineProps<{ things: Thing[]; bookings: Booking[] }>()

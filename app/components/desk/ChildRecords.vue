@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { hasOldCodes, withFreshKeys } from '~~/core/lesson'
+import { secretRandom } from '~/following/chance'
+import { useLesson } from '~/stores/lesson'
 
 /** Each child's own record: its seat, its code, and whether the seat is empty today. */
 const lesson = useLesson()

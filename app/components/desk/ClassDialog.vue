@@ -15,6 +15,15 @@ import {
 } from '~~/core/lesson'
 import { scarceLimits } from '~~/core/waysOut'
 import { counted, limitWords, sizesWords } from '~~/core/wording'
+import ChildRecords from '~/components/desk/ChildRecords.vue'
+import AppDialog from '~/components/pieces/AppDialog.vue'
+import ShapeBadge from '~/components/pieces/ShapeBadge.vue'
+import ChoiceField from '~/forms/ChoiceField.vue'
+import NumberField from '~/forms/NumberField.vue'
+import TextField from '~/forms/TextField.vue'
+import { secretRandom } from '~/following/chance'
+import { newId } from '~/following/newId'
+import { useLesson } from '~/stores/lesson'
 
 /** The class set up in one place: its name, how many children, the groups with their names, shapes and seats. */
 const open = defineModel<boolean>({ required: true })

@@ -1,6 +1,11 @@
 <script setup lang="ts">
 import { LONGEST } from '~~/core/lesson'
 import type { DeskName } from '~~/schemas/contract'
+import BeakerMark from '~/components/pieces/BeakerMark.vue'
+import ChoiceField from '~/forms/ChoiceField.vue'
+import TextField from '~/forms/TextField.vue'
+import { callServer, messageOf } from '~/following/callServer'
+import { deskClosed } from '~/composables/deskDoor'
 
 /** With class mode on, a page that is not a station needs the passphrase once. */
 const passphrase = ref('')

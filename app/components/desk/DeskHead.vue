@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { classWords, dayWords, STOP_NAMES, lessonName } from '~~/core/wording'
 import type { SaveState } from '~/following/saving'
+import { madeUpAddress } from '~/following/madeUp'
+import { PRINTOUTS, PRINTOUT_NAMES } from '~/composables/printouts'
+import { useLesson } from '~/stores/lesson'
 
 /** Name, class and day of the lesson, whether all is saved, and the ways out: board, print, files. */
 defineEmits<{ board: []; keys: [] }>()

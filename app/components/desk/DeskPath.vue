@@ -2,6 +2,8 @@
 import type { Stop } from '~~/core/lesson'
 import type { Bead } from '~~/core/secondLook'
 import { counted, openWords, STOP_NAMES } from '~~/core/wording'
+import BeakerMark from '~/components/pieces/BeakerMark.vue'
+import { useLesson } from '~/stores/lesson'
 
 /** The eight stops as beads in a glass tube, each with what is open at it; filled up to the last one that is done. */
 defineProps<{ lessonId: string; stop: Stop }>()

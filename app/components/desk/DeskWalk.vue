@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { WALK } from '~~/core/wording'
+import { useKeys, whenThere } from '~/composables/keys'
+import { useLesson } from '~/stores/lesson'
 
 /** A walk through the demo lesson: what is meant stands in a frame, and each step can be the last. */
 const lesson = useLesson()

@@ -1,6 +1,10 @@
 <script setup lang="ts">
 import { isEachChild, STOPS } from '~~/core/lesson'
 import { findingWords, fixWords, STOP_NAMES } from '~~/core/wording'
+import AppDialog from '~/components/pieces/AppDialog.vue'
+import { madeUpAddress } from '~/following/madeUp'
+import { PRINTOUTS, PRINTOUT_NAMES } from '~/composables/printouts'
+import { useLesson } from '~/stores/lesson'
 
 /** Finds a stop, a finding's button or a printout by a few letters: arrows choose among what has them, Enter goes there. */
 const open = defineModel<boolean>({ required: true })

@@ -2,6 +2,8 @@
 import type { Stop } from '~~/core/lesson'
 import type { Finding } from '~~/core/secondLook'
 import { findingWords, fixWords, STOP_NAMES } from '~~/core/wording'
+import { useCustoms } from '~/composables/customs'
+import { useLesson } from '~/stores/lesson'
 
 /** One finding: what it is, the figure, the reason on demand, and what mends it. */
 const props = defineProps<{ finding: Finding; here: Stop }>()

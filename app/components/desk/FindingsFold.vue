@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import type { Stop } from '~~/core/lesson'
 import type { Finding } from '~~/core/secondLook'
+import FindingCard from '~/components/desk/FindingCard.vue'
+import AppFold from '~/components/pieces/AppFold.vue'
 
 /** Findings that need nobody now, under one line. */
 defineProps<{ title: string; findings: Finding[]; here: Stop }>()

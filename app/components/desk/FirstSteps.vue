@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { FirstStep } from '~~/core/secondLook'
 import { firstStepWords } from '~~/core/wording'
+import { useLesson } from '~/stores/lesson'
 
 /** The way to a question that can be tested: what is done, what is next, what comes after. */
 const props = defineProps<{ steps: FirstStep[] }>()

@@ -1,6 +1,13 @@
 <script setup lang="ts">
 import { AGES, LONGEST, TOPICS, type Age, type Topic } from '~~/core/lesson'
 import { AGE_WORDS, TOPIC_WORDS } from '~~/core/wording'
+import AppDialog from '~/components/pieces/AppDialog.vue'
+import ChoiceField from '~/forms/ChoiceField.vue'
+import LongField from '~/forms/LongField.vue'
+import TickField from '~/forms/TickField.vue'
+import { callServer, messageOf } from '~/following/callServer'
+import { useLesson } from '~/stores/lesson'
+import { useNotices } from '~/stores/notices'
 
 /** Keeps the plan of this lesson in the library for others to begin from; class, day, notes and record stay here. */
 const open = defineModel<boolean>({ required: true })

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { keysOf, type KeysView } from '~~/core/wording'
+import AppDialog from '~/components/pieces/AppDialog.vue'
 
 /** The keys of the view that is open. */
 const open = defineModel<boolean>({ required: true })

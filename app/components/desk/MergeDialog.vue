@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { withClashAs } from '~~/core/lesson'
 import { clashPlace, clashValue } from '~~/core/wording'
+import AppDialog from '~/components/pieces/AppDialog.vue'
+import PickOne from '~/forms/PickOne.vue'
+import { useLesson } from '~/stores/lesson'
 
 /** Two desks changed the same place: which of the two it is to be. All else is merged already. */
 const lesson = useLesson()

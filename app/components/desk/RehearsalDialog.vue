@@ -1,6 +1,12 @@
 <script setup lang="ts">
 import { canRehearse, withTried, type Tried } from '~~/core/rehearsal'
 import { assumedLines, rehearsalLines, rehearsalSentence, rehearsedGrades, triedWords } from '~~/core/wording'
+import AppDialog from '~/components/pieces/AppDialog.vue'
+import AppFold from '~/components/pieces/AppFold.vue'
+import { useCustoms } from '~/composables/customs'
+import { useRehearsal } from '~/composables/rehearsal'
+import { newId } from '~/following/newId'
+import { useLesson } from '~/stores/lesson'
 
 /** The plan tonight on a thousand made-up classes: how often it works, what goes wrong, what would help; and one class to walk through. */
 const open = defineModel<boolean>({ required: true })

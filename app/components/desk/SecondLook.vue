@@ -3,6 +3,10 @@ import { mdiChevronLeft, mdiChevronRight } from '@mdi/js'
 import type { Stop } from '~~/core/lesson'
 import { firstSteps, hourOf, sortedByHour } from '~~/core/secondLook'
 import { HOUR_WORDS, otherHourWords } from '~~/core/wording'
+import FindingCard from '~/components/desk/FindingCard.vue'
+import FindingsFold from '~/components/desk/FindingsFold.vue'
+import FirstSteps from '~/components/desk/FirstSteps.vue'
+import { useLesson } from '~/stores/lesson'
 
 /**
  * What the computation found that matters at this hour of the lesson, worst first and five at most; the rest is folded. A lesson that

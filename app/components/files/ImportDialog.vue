@@ -4,6 +4,13 @@ import { activeConditions } from '~~/core/lesson'
 import { measuredCards, momentsOf, testOf } from '~~/core/test'
 import { NUMBER_UNITS, unitOf, type UnitCode } from '~~/core/quantity'
 import { conditionWithLetter, counted, importedWords, ROLE_WORDS, skipWords } from '~~/core/wording'
+import AppDialog from '~/components/pieces/AppDialog.vue'
+import ReadTable from '~/components/pieces/ReadTable.vue'
+import ChoiceField from '~/forms/ChoiceField.vue'
+import { asBase64, chooseFile } from '~/composables/chooseFile'
+import { callServer, messageOf } from '~/following/callServer'
+import { useLesson } from '~/stores/lesson'
+import { useNotices } from '~/stores/notices'
 
 /** A foreign table of readings: what each column holds, and what would be taken in and what not and why, before anything is written. */
 const open = defineModel<boolean>({ required: true })

@@ -4,6 +4,9 @@ import { activeConditions, type Plan } from '~~/core/lesson'
 import { balanceOrder, placesOf, type Cell, type Weighing } from '~~/core/record'
 import { counted, weighingWords, writeReading } from '~~/core/wording'
 import type { NewReading } from '~~/core/lesson'
+import AppFold from '~/components/pieces/AppFold.vue'
+import ConditionName from '~/components/pieces/ConditionName.vue'
+import { readingRow } from '~/following/readingRow'
 
 /** One round at the balance: two at a time, always the pair that tells most, until the order is settled. */
 const props = defineProps<{ plan: Plan; trial: Cell }>()

@@ -3,6 +3,7 @@ import { letterOf, type Plan } from '~~/core/lesson'
 import { stopwatchReading } from '~~/core/measuring'
 import { nameOfCondition, stopwatchWords, writeReading } from '~~/core/wording'
 import { testOf } from '~~/core/test'
+import ConditionBadge from '~/components/pieces/ConditionBadge.vue'
 
 /** One clock for several that run at once: each is tapped as it finishes, and a tap can be taken back. */
 const props = defineProps<{ plan: Plan; conditions: string[] }>()

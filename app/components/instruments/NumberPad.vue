@@ -3,6 +3,7 @@ import { UNIT_CODES, unitOf, type UnitCode } from '~~/core/quantity'
 import { writeReading } from '~~/core/wording'
 import { testOf, workedOutEntry } from '~~/core/test'
 import type { InstrumentProps } from './instrument'
+import { useCustoms } from '~/composables/customs'
 
 /** A number pad with fraction, comma and minus; the unit stays in sight. A keyboard works too. */
 const props = defineProps<InstrumentProps>()

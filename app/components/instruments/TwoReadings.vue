@@ -3,6 +3,8 @@ import { unitOf } from '~~/core/quantity'
 import { readErrorWords, writeReading } from '~~/core/wording'
 import { testOf, readEntry } from '~~/core/test'
 import type { InstrumentProps } from './instrument'
+import TextField from '~/forms/TextField.vue'
+import { useCustoms } from '~/composables/customs'
 
 /** Two readings whose difference counts: at the start and at the finish, or empty and full. */
 const props = defineProps<InstrumentProps>()

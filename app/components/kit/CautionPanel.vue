@@ -2,6 +2,13 @@
 import { type Doer, LONGEST } from '~~/core/lesson'
 import { cautionsOf, DOER, type Caution } from '~~/core/kit'
 import { cautionSourceWords, cautionWords, doerWords, SAFETY_LAST_WORD } from '~~/core/wording'
+import ChoiceField from '~/forms/ChoiceField.vue'
+import QuickAdd from '~/forms/QuickAdd.vue'
+import TextField from '~/forms/TextField.vue'
+import TickField from '~/forms/TickField.vue'
+import { useCustoms } from '~/composables/customs'
+import { newId } from '~/following/newId'
+import { useLesson } from '~/stores/lesson'
 
 /** What to be careful with, who does it, and the tick that the teacher has seen it. None can be taken away, only answered. */
 const lesson = useLesson()

@@ -3,6 +3,11 @@ import { BOUNDS } from '~~/core/lesson'
 import { likelyBack, missingOf, type Need } from '~~/core/kit'
 import type { Material } from '~~/core/lesson'
 import { amountWords, counted } from '~~/core/wording'
+import AppFold from '~/components/pieces/AppFold.vue'
+import NumberField from '~/forms/NumberField.vue'
+import { callServer, messageOf } from '~/following/callServer'
+import { useLesson } from '~/stores/lesson'
+import { useNotices } from '~/stores/notices'
 
 /** After the lesson: what came back and what broke. The cupboard's stocks follow. */
 const props = defineProps<{ needs: Need[] }>()

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { gettingReady, type Need } from '~~/core/kit'
 import { civilWords, movedWords, spanWords, stepWords } from '~~/core/wording'
+import { useCustoms } from '~/composables/customs'
+import { useLesson } from '~/stores/lesson'
 
 /** What has to be done before the lesson, backwards from its start. */
 const props = defineProps<{ needs: Need[] }>()

@@ -3,6 +3,18 @@ import { billOf, COLUMNS, likelyThing, materialsFromPlan, needsOf } from '~~/cor
 import { LONGEST, newMaterial } from '~~/core/lesson'
 import { counted, PER_WORDS, spoonWords, trialSum } from '~~/core/wording'
 import { FIRST_COLUMNS } from './columns'
+import CautionPanel from '~/components/kit/CautionPanel.vue'
+import CountBack from '~/components/kit/CountBack.vue'
+import GettingReadyPanel from '~/components/kit/GettingReadyPanel.vue'
+import KitTable from '~/components/kit/KitTable.vue'
+import WaysOutPanel from '~/components/kit/WaysOutPanel.vue'
+import EmptyNote from '~/components/pieces/EmptyNote.vue'
+import PrintMenu from '~/components/pieces/PrintMenu.vue'
+import QuickAdd from '~/forms/QuickAdd.vue'
+import { useCustoms } from '~/composables/customs'
+import { focusTarget } from '~/composables/keys'
+import { newId } from '~/following/newId'
+import { useLesson } from '~/stores/lesson'
 
 /** What every tray holds, multiplied for the class; what runs short and what to do about it; getting ready; cautions. */
 const lesson = useLesson()

@@ -4,6 +4,11 @@ import { COLUMNS, pasteMaterials, type Column, type Need } from '~~/core/kit'
 import type { Material } from '~~/core/lesson'
 import { counted } from '~~/core/wording'
 import { COLUMN_NAMES } from './columns'
+import MaterialRow from '~/components/kit/MaterialRow.vue'
+import { useSheetKeys } from '~/composables/sheetKeys'
+import { newId } from '~/following/newId'
+import { useLesson } from '~/stores/lesson'
+import { useNotices } from '~/stores/notices'
 
 /** The materials list, keyed in like a spreadsheet: Enter goes down, Tab goes right, a block can be pasted. */
 const props = defineProps<{ columns: Column[]; needs: Map<string, Need>; whole: boolean }>()

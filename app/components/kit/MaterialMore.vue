@@ -11,6 +11,14 @@ import {
   type Substitute,
 } from '~~/core/lesson'
 import { amountWords, cautionWords, civilWords, needSum, PREPARATION_WORDS } from '~~/core/wording'
+import ChoiceField from '~/forms/ChoiceField.vue'
+import NumberField from '~/forms/NumberField.vue'
+import QuickAdd from '~/forms/QuickAdd.vue'
+import TextField from '~/forms/TextField.vue'
+import TickField from '~/forms/TickField.vue'
+import { useCustoms } from '~/composables/customs'
+import { newId } from '~/following/newId'
+import { useLesson } from '~/stores/lesson'
 
 /** What else there is to say of one thing, one idea after the other: how it is used, where it comes from, getting ready, instead, cautions. */
 const props = defineProps<{ material: Material; need: Need }>()

@@ -4,6 +4,9 @@ import { COLUMNS, withWritten, type Column, type Need } from '~~/core/kit'
 import type { Material } from '~~/core/lesson'
 import { amountWords, measuredWords, PER_WORDS, perWords, readErrorWords, USE_WORDS } from '~~/core/wording'
 import { COLUMN_NAMES } from './columns'
+import MaterialMore from '~/components/kit/MaterialMore.vue'
+import { useCustoms } from '~/composables/customs'
+import { useLesson } from '~/stores/lesson'
 
 /** One thing of the kit: what is written of it, and what that makes for a tray and for the class. */
 const props = defineProps<{ material: Material; need: Need; columns: Column[]; row: number; whole: boolean }>()

@@ -2,6 +2,9 @@
 import type { Need } from '~~/core/kit'
 import { waysOut, takeWayOut, type WayOut } from '~~/core/waysOut'
 import { amountWords, wayOutWords } from '~~/core/wording'
+import { useCustoms } from '~/composables/customs'
+import { newId } from '~/following/newId'
+import { useLesson } from '~/stores/lesson'
 
 /** What runs short, and for each thing the ways out, worked out and done with one click. */
 const props = defineProps<{ needs: Need[] }>()

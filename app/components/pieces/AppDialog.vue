@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { useReturningFocus } from '~/composables/returningFocus'
+
 /** A small sheet over the page: Esc backs out, focus stays inside and returns. */
 defineProps<{ title: string; width?: number }>()
 const open = defineModel<boolean>({ required: true })

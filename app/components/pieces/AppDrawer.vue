@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { useReturningFocus } from '~/composables/returningFocus'
+
 /** What is rarely needed, beside what it belongs to: Esc and a press elsewhere put it away, focus stays inside and returns. */
 defineProps<{ title: string }>()
 const open = defineModel<boolean>({ required: true })

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { letterOf, type Plan } from '~~/core/lesson'
 import { nameOfCondition } from '~~/core/wording'
+import ConditionBadge from '~/components/pieces/ConditionBadge.vue'
 
 /** A condition as it is known everywhere: its letter on its colour and hatch, and its name. */
 defineProps<{ plan: Plan; id: string; size?: number }>()

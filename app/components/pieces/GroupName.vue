@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Group } from '~~/core/lesson'
+import ShapeBadge from '~/components/pieces/ShapeBadge.vue'
 
 /** A group as it is known everywhere: its shape and its name. */
 defineProps<{ group: Group }>()

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { mdiClose } from '@mdi/js'
 import type { Notice } from '~/stores/notices'
+import { useNotices } from '~/stores/notices'
 
 /** Notices at the foot of the page, three at a time; they wait while pointed at or focused. */
 const notices = useNotices()

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { PRINTOUTS, type PrintoutName } from '~/composables/printouts'
+import { madeUpAddress } from '~/following/madeUp'
+import { useLesson } from '~/stores/lesson'
 
 /** What can be printed at a stop. */
 defineProps<{ names: readonly PrintoutName[] }>()

@@ -13,6 +13,16 @@ import {
 import { NUMBER_UNITS, unitOf } from '~~/core/quantity'
 import { conditionsWords } from '~~/core/wording'
 import { usedIn } from '~~/core/record'
+import ConditionBadge from '~/components/pieces/ConditionBadge.vue'
+import MoreMenu from '~/components/pieces/MoreMenu.vue'
+import LevelHelper from '~/components/plan/LevelHelper.vue'
+import SeriesRows from '~/components/plan/SeriesRows.vue'
+import ChoiceField from '~/forms/ChoiceField.vue'
+import GrowingField from '~/forms/GrowingField.vue'
+import PickOne from '~/forms/PickOne.vue'
+import QuickAdd from '~/forms/QuickAdd.vue'
+import { newId } from '~/following/newId'
+import { useLesson } from '~/stores/lesson'
 
 /** What we change it to: kinds, or numbers in one unit. Letter, colour and hatch stay with a condition everywhere. */
 const lesson = useLesson()

@@ -12,6 +12,12 @@ import {
   type ResolvedMethod,
 } from '~~/core/test'
 import { bestChoices, countedChoice, countsLine, eachExample, eachIsChoices, placeChoices } from '~~/core/wording'
+import AppFold from '~/components/pieces/AppFold.vue'
+import ChoiceField from '~/forms/ChoiceField.vue'
+import NumberField from '~/forms/NumberField.vue'
+import TextField from '~/forms/TextField.vue'
+import TickField from '~/forms/TickField.vue'
+import { useMeasureInHand } from '~/composables/measureInHand'
 
 /** Which figure speaks for a trial, what is best, and what is known of it from elsewhere. */
 const { plan, method, way, editMethod } = useMeasureInHand()

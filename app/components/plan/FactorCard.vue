@@ -3,6 +3,10 @@ import { activeConditions, type Factor } from '~~/core/lesson'
 import { mayHaveSeries, withSeries } from '~~/core/test'
 import { chooseChange } from '~~/core/fairness'
 import { counted, seriesNames, takeWords } from '~~/core/wording'
+import TrayCard from '~/components/plan/TrayCard.vue'
+import GrowingField from '~/forms/GrowingField.vue'
+import { newId } from '~/following/newId'
+import { useLesson } from '~/stores/lesson'
 
 /** A thing we could change. Kept the same, it asks how. */
 const props = defineProps<{ factor: Factor; tray: 'heap' | 'change' | 'second' | 'keep' }>()

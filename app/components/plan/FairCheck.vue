@@ -4,6 +4,10 @@ import { readBlock } from '~~/core/formats'
 import { LONGEST, activeConditions, letterOf } from '~~/core/lesson'
 import { withLevelLabel } from '~~/core/test'
 import { fairWords } from '~~/core/wording'
+import ConditionBadge from '~/components/pieces/ConditionBadge.vue'
+import { useSheetKeys } from '~/composables/sheetKeys'
+import { newId } from '~/following/newId'
+import { useLesson } from '~/stores/lesson'
 
 /**
  * Conditions by factors: what differs besides the changed thing is marked, each cell can be put right where it stands, and a block

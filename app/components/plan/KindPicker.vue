@@ -2,6 +2,7 @@
 import { KINDS } from '~~/core/lesson'
 import { withKind } from '~~/core/test'
 import { KIND_WORDS } from '~~/core/wording'
+import { useLesson } from '~/stores/lesson'
 
 /** Which kind of test it is: that decides what the plan asks and what the later stops show. */
 const lesson = useLesson()

@@ -2,6 +2,9 @@
 import { GOOD_LEVELS, levelsOf, suggestLevels, withLevels } from '~~/core/fairness'
 import { unitOf, writeShort } from '~~/core/quantity'
 import { hasBegun } from '~~/core/record'
+import NumberField from '~/forms/NumberField.vue'
+import { newId } from '~/following/newId'
+import { useLesson } from '~/stores/lesson'
 
 /** Numbers for a line: from where to where, how many, and a set in even, round steps. */
 const lesson = useLesson()

@@ -11,6 +11,10 @@ import {
 } from '~~/core/test'
 import { isRead } from '~~/core/record'
 import { countsLine, methodWords } from '~~/core/wording'
+import TrayCard from '~/components/plan/TrayCard.vue'
+import { focusTarget } from '~/composables/keys'
+import { useLesson } from '~/stores/lesson'
+import { useNotices } from '~/stores/notices'
 
 /** A thing we could measure, and with what. */
 const props = defineProps<{ measure: Measure; chosen: boolean }>()

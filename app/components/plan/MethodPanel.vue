@@ -4,6 +4,15 @@ import { MOST_WORDS, readNames, type ResolvedMethod } from '~~/core/test'
 import { expectedUnit, INSTRUMENTS, instrumentsFor, readingSdOf, trialSdOf, withInstrument } from '~~/core/measuring'
 import { NUMBER_UNITS, unitOf, writeShort } from '~~/core/quantity'
 import { instrumentWords, methodWords, WAY_WORDS } from '~~/core/wording'
+import AppFold from '~/components/pieces/AppFold.vue'
+import WordPictures from '~/components/plan/WordPictures.vue'
+import ChoiceField from '~/forms/ChoiceField.vue'
+import GrowingField from '~/forms/GrowingField.vue'
+import NumberField from '~/forms/NumberField.vue'
+import QuickAdd from '~/forms/QuickAdd.vue'
+import TextField from '~/forms/TextField.vue'
+import { useMeasureInHand } from '~/composables/measureInHand'
+import { useLesson } from '~/stores/lesson'
 
 /** How we measure, how much that wobbles, and what has to be so before every trial. */
 const lesson = useLesson()

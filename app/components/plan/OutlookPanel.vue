@@ -29,6 +29,14 @@ import {
   wayWords,
   wobbleSourceWords,
 } from '~~/core/wording'
+import RepeatChart from '~/components/plan/RepeatChart.vue'
+import NumberField from '~/forms/NumberField.vue'
+import { useChances } from '~/composables/chances'
+import { useCustoms } from '~/composables/customs'
+import { useMeasureInHand } from '~/composables/measureInHand'
+import { callServer } from '~/following/callServer'
+import { newId } from '~/following/newId'
+import { useLesson } from '~/stores/lesson'
 
 /** Will we see it: how often this plan comes out clear, and what would help. A bar sets the repeats. */
 const lesson = useLesson()

@@ -1,6 +1,22 @@
 <script setup lang="ts">
 import { isEachChild } from '~~/core/lesson'
 import { kindOf } from '~~/core/test'
+import MeasureInHand from '~/components/pieces/MeasureInHand.vue'
+import QuestionLine from '~/components/pieces/QuestionLine.vue'
+import ConditionRow from '~/components/plan/ConditionRow.vue'
+import CountsPanel from '~/components/plan/CountsPanel.vue'
+import FairCheck from '~/components/plan/FairCheck.vue'
+import KindPicker from '~/components/plan/KindPicker.vue'
+import MethodPanel from '~/components/plan/MethodPanel.vue'
+import OutlookPanel from '~/components/plan/OutlookPanel.vue'
+import PlanTrays from '~/components/plan/PlanTrays.vue'
+import TellingPanel from '~/components/plan/TellingPanel.vue'
+import ThingsLine from '~/components/plan/ThingsLine.vue'
+import WatchPanel from '~/components/plan/WatchPanel.vue'
+import WordsPanel from '~/components/plan/WordsPanel.vue'
+import { usePainted } from '~/composables/idle'
+import { provideMeasureInHand } from '~/composables/measureInHand'
+import { useLesson } from '~/stores/lesson'
 
 /** The kind of test, the trays, the conditions, whether that is fair, and whether the class will see a difference. */
 const lesson = useLesson()

@@ -5,6 +5,12 @@ import { changedFactor, isEachChild, keptFactors, seriesFactor, type Factor, typ
 import { measuredCards, withFirstMeasured, withMeasuredToo, withoutMeasured } from '~~/core/test'
 import { newCard } from '~~/core/measuring'
 import { trayWords } from '~~/core/wording'
+import FactorCard from '~/components/plan/FactorCard.vue'
+import MeasureCard from '~/components/plan/MeasureCard.vue'
+import QuickAdd from '~/forms/QuickAdd.vue'
+import { useDragging } from '~/composables/dragging'
+import { newId } from '~/following/newId'
+import { useLesson } from '~/stores/lesson'
 
 /** Three trays and what is not in one yet. Exactly one card lies in Change and one in Measure; every other factor is kept the same. */
 const emit = defineEmits<{ look: [measure: string] }>()

@@ -2,6 +2,11 @@
 import { letterOf, LONGEST, seriesFactor } from '~~/core/lesson'
 import { MOST_SERIES, seriesIn, withOneSeriesMore, withoutSeries, withSeriesName } from '~~/core/test'
 import { usedIn } from '~~/core/record'
+import ConditionBadge from '~/components/pieces/ConditionBadge.vue'
+import QuickAdd from '~/forms/QuickAdd.vue'
+import TextField from '~/forms/TextField.vue'
+import { newId } from '~/following/newId'
+import { useLesson } from '~/stores/lesson'
 
 /** The second thing that differs on purpose: a row for each of its values, with the conditions that it is tested in. */
 const lesson = useLesson()

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { asksForBest, tellingsOf } from '~~/core/wonder'
 import { tellingWords } from '~~/core/wording'
+import AppFold from '~/components/pieces/AppFold.vue'
+import { useLesson } from '~/stores/lesson'
 
 /** What "best" shall mean: the measures that could tell it side by side, and the class picks one. */
 const lesson = useLesson()

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { THINGS, type Things } from '~~/core/lesson'
 import { THINGS_WORDS, thingsMeaning } from '~~/core/wording'
+import PickOne from '~/forms/PickOne.vue'
+import { useLesson } from '~/stores/lesson'
 
 /** Fresh or the same: one question in one line, with what the answer means. */
 const lesson = useLesson()

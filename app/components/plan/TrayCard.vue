@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import type { MenuItem } from '~/components/pieces/MoreMenu.vue'
+import MoreMenu from '~/components/pieces/MoreMenu.vue'
+import GrowingField from '~/forms/GrowingField.vue'
 
 /** A card in a tray: its name, edited where it stands, its dots, and what the tray asks of it. */
 defineProps<{ name: string; items: MenuItem[]; wrong?: boolean }>()

@@ -2,6 +2,8 @@
 import { FEWEST_WARM_UPS, timingWobbleOf, warmUpSignals, withTiming, withWarmUp } from '~~/core/measuring'
 import { withUnit, writeNumber } from '~~/core/quantity'
 import { counted } from '~~/core/wording'
+import AppDialog from '~/components/pieces/AppDialog.vue'
+import { useMeasureInHand } from '~/composables/measureInHand'
 
 /**
  * Press when the light comes, press again when the sound comes. What is timed is compared with what really passed; how unevenly

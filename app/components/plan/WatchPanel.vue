@@ -11,6 +11,11 @@ import {
   withNamedMoments,
 } from '~~/core/test'
 import { counted, momentWords } from '~~/core/wording'
+import ChoiceField from '~/forms/ChoiceField.vue'
+import QuickAdd from '~/forms/QuickAdd.vue'
+import TextField from '~/forms/TextField.vue'
+import TickField from '~/forms/TickField.vue'
+import { useLesson } from '~/stores/lesson'
 
 /** When each jar is read, and at which places in it. */
 const lesson = useLesson()

@@ -1,10 +1,16 @@
 <script setup lang="ts">
 import { shareOfWord } from '~~/core/measuring'
+import WordPicture from '~/components/pieces/WordPicture.vue'
+import { PICTURE_FILES, chooseFile } from '~/composables/chooseFile'
+import { useMeasureInHand } from '~/composables/measureInHand'
+import { shrinkPicture } from '~/composables/shrinkPicture'
+import { useLesson } from '~/stores/lesson'
+import { useNotices } from '~/stores/notices'
 
-/** A picture for each of the ordered words, so that early readers can choose. */
+/** A picture for each of the words, so that early readers can choose. */
 const lesson = useLesson()
 const notices = useNotices()
-const { method, editMethod } = useMeasureInHand()
+const { plan, method, editMethod } = useMeasureInHand()
 const pictureOf = (word: string) => method.value!.wordPictures[word]
 
 async function choose(word: string): Promise<void> {
@@ -28,7 +34,7 @@ function without(word: string): void {
     <li class="flex gap-near items-center" v-for="word in method.words" :key="word">
       <WordPicture
         :picture="pictureOf(word) && `/api/lessons/${lesson.id}/pictures/${pictureOf(word)}`"
-        :share="shareOfWord(method.words, word)"
+        :share="shareOfWord(plan, word)"
       />
       {{ word }}
       <VBtn size="small" :aria-label="`${pictureOf(word) ? 'another' : '+'} picture for ${word}`" @click="choose(word)">

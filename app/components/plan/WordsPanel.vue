@@ -1,6 +1,10 @@
 <script setup lang="ts">
 import { WORD_SETS } from '~~/core/lesson'
 import { FRAME_WORDS, VARIABLE_WORDS } from '~~/core/wording'
+import AppFold from '~/components/pieces/AppFold.vue'
+import FrameChoice from '~/components/predict/FrameChoice.vue'
+import ChoiceField from '~/forms/ChoiceField.vue'
+import { useLesson } from '~/stores/lesson'
 
 /** What this class calls its variables and how it predicts: on board, station and paper. */
 const lesson = useLesson()

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { activeConditions, conditionName, letterOf, type Plan } from '~~/core/lesson'
 import { endsOf } from '~~/core/wording'
+import ConditionBadge from '~/components/pieces/ConditionBadge.vue'
+import PickOne from '~/forms/PickOne.vue'
 
 /** The most and the least only: one tap in each row. */
 const props = defineProps<{ plan: Plan; big?: boolean }>()

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { FRAMES } from '~~/core/lesson'
 import { FRAME_WORDS } from '~~/core/wording'
+import ChoiceField from '~/forms/ChoiceField.vue'
+import { useLesson } from '~/stores/lesson'
 
 /** In which words a prediction is said. */
 defineProps<{ label: string }>()

@@ -4,6 +4,9 @@ import { hasBegun } from '~~/core/record'
 import { guessWords, timeWords, nearnessWords, predictionOrderWords, predictionSentence } from '~~/core/wording'
 import { isEachChild, type NewPrediction } from '~~/core/lesson'
 import { firstSeries } from '~~/core/test'
+import ShapeBadge from '~/components/pieces/ShapeBadge.vue'
+import PredictionForm from '~/components/predict/PredictionForm.vue'
+import { useLesson } from '~/stores/lesson'
 
 /** One group's prediction at the desk: as it was stamped, later changes of mind, or the form to take it down. */
 const props = defineProps<{ prediction: GroupPrediction; result?: PredictionResults }>()

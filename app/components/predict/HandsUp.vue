@@ -2,6 +2,9 @@
 import { activeConditions, BOUNDS, conditionName, WHOLE_CLASS, type Plan, type Prediction } from '~~/core/lesson'
 import { allHands, countedHands, handsOf } from '~~/core/predictions'
 import type { NewPrediction } from '~~/core/lesson'
+import ConditionName from '~/components/pieces/ConditionName.vue'
+import NumberField from '~/forms/NumberField.vue'
+import { newId } from '~/following/newId'
 
 /** Hands up for each condition, counted by tapping; every count is kept, the last one before the first reading stands. */
 const props = defineProps<{ plan: Plan; predictions: Prediction[]; big?: boolean }>()

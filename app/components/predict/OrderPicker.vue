@@ -2,6 +2,8 @@
 import { VueDraggable } from 'vue-draggable-plus'
 import { activeConditions, conditionName, letterOf, type Plan } from '~~/core/lesson'
 import { endsOf } from '~~/core/wording'
+import ConditionBadge from '~/components/pieces/ConditionBadge.vue'
+import { useDragging } from '~/composables/dragging'
 
 /** An order put together by tapping or dragging: the longest, highest, most first. A tap on a chosen one takes it out again. */
 const props = defineProps<{ plan: Plan; big?: boolean; target?: string; ends?: 'first and last' }>()

@@ -3,6 +3,15 @@ import { activeConditions } from '~~/core/lesson'
 import { firstSeries, predictionOf, predictionsFor, seriesIn } from '~~/core/test'
 import { predictionsByGroup, resultsForPredictions } from '~~/core/predictions'
 import { countedOwners, PREDICT_WORDS, predictionPrompt } from '~~/core/wording'
+import AppFold from '~/components/pieces/AppFold.vue'
+import EmptyNote from '~/components/pieces/EmptyNote.vue'
+import FrameChoice from '~/components/predict/FrameChoice.vue'
+import GroupPrediction from '~/components/predict/GroupPrediction.vue'
+import HandsUp from '~/components/predict/HandsUp.vue'
+import PredictionTally from '~/components/predict/PredictionTally.vue'
+import ChoiceField from '~/forms/ChoiceField.vue'
+import { useCustoms } from '~/composables/customs'
+import { useLesson } from '~/stores/lesson'
 
 /** Every group's prediction and reason, stamped before its first counted reading; hands up; and the tally of the class. */
 const lesson = useLesson()

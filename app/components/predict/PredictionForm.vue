@@ -4,6 +4,12 @@ import { emptyDraft, finished, isWhole, type PredictionDraft } from '~~/core/pre
 import { FRAME_WORDS } from '~~/core/wording'
 import type { NewPrediction } from '~~/core/lesson'
 import { testOf } from '~~/core/test'
+import EndsPicker from '~/components/predict/EndsPicker.vue'
+import LineSketch from '~/components/predict/LineSketch.vue'
+import OrderPicker from '~/components/predict/OrderPicker.vue'
+import ValuesPicker from '~/components/predict/ValuesPicker.vue'
+import LongField from '~/forms/LongField.vue'
+import { newId } from '~/following/newId'
 
 /** What a group thinks and why, in the way that this class predicts; the same at the desk and at a station. */
 const props = defineProps<{ plan: Plan; group: string; big?: boolean }>()

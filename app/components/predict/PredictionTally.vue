@@ -4,6 +4,8 @@ import { predictionOf, resultUnit } from '~~/core/test'
 import { heapsOf } from '~~/core/charts'
 import { changeTally, guessesOf, tallyOf } from '~~/core/predictions'
 import { endsOf, nameOfCondition } from '~~/core/wording'
+import ConditionBadge from '~/components/pieces/ConditionBadge.vue'
+import HeapOfNumbers from '~/components/pieces/HeapOfNumbers.vue'
 
 /** How many groups put each condition first and last, or say that it goes up or down: one square a group. */
 const props = defineProps<{ plan: Plan; predictions: Prediction[]; big?: boolean }>()

@@ -3,6 +3,9 @@ import { activeConditions, conditionName, type Plan } from '~~/core/lesson'
 import { expectedUnit } from '~~/core/measuring'
 import { changeWords } from '~~/core/wording'
 import { testOf } from '~~/core/test'
+import ConditionName from '~/components/pieces/ConditionName.vue'
+import NumberField from '~/forms/NumberField.vue'
+import PickOne from '~/forms/PickOne.vue'
 
 /** Something for every condition: a number with its unit, one of the ordered words, or more, less and the same. */
 const props = defineProps<{ plan: Plan; big?: boolean; words?: 'change' | 'words' }>()

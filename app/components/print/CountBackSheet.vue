@@ -2,6 +2,8 @@
 import { needsOf, type School } from '~~/core/kit'
 import type { Plan } from '~~/core/lesson'
 import { measuredWords } from '~~/core/wording'
+import KitTitle from '~/components/print/KitTitle.vue'
+import { useCustoms } from '~/composables/customs'
 
 /** What went out, with room for what came back and what broke. */
 const props = defineProps<{ plan: Plan; school: School }>()

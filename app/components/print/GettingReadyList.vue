@@ -2,6 +2,8 @@
 import { gettingReady, isForAdultsOnly, needsOf, type School } from '~~/core/kit'
 import type { Plan } from '~~/core/lesson'
 import { civilWords, movedWords, SAFETY_LAST_WORD, spanWords, stepWords } from '~~/core/wording'
+import KitTitle from '~/components/print/KitTitle.vue'
+import { useCustoms } from '~/composables/customs'
 
 /** Everything to be done before the lesson, the first thing first. */
 const props = defineProps<{ plan: Plan; school: School }>()

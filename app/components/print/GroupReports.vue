@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { LessonRecord, Plan } from '~~/core/lesson'
 import { groupReport } from '~~/core/wording/reports'
+import ReportSheet from '~/components/print/ReportSheet.vue'
 
 /** A report for each group, a page each. */
 defineProps<{ plan: Plan; record: LessonRecord }>()

@@ -2,6 +2,8 @@
 import { jobRounds, runsInAll, seatsThere, sharingRota, visitRota, type GroupVisit } from '~~/core/arrangement'
 import type { Plan } from '~~/core/lesson'
 import { counted } from '~~/core/wording'
+import ShapeBadge from '~/components/pieces/ShapeBadge.vue'
+import KitTitle from '~/components/print/KitTitle.vue'
 
 /** Jobs for every trial of every group, a column for the trials that are alike, and who listens to whom afterwards. */
 const props = defineProps<{ plan: Plan }>()

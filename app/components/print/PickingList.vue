@@ -2,6 +2,8 @@
 import { byPlace, needsOf, type School } from '~~/core/kit'
 import type { Plan } from '~~/core/lesson'
 import { amountWords, measuredWords } from '~~/core/wording'
+import KitTitle from '~/components/print/KitTitle.vue'
+import { useCustoms } from '~/composables/customs'
 
 /** What to fetch, place by place, so that nobody walks twice. */
 const props = defineProps<{ plan: Plan; school: School }>()

@@ -13,6 +13,7 @@ import {
   variableWords,
   workedOutColumn,
 } from '~~/core/wording'
+import ShapeBadge from '~/components/pieces/ShapeBadge.vue'
 
 /** One page for a group: the plan, filled in or to be filled in, and a table to write readings into. */
 const props = defineProps<{ plan: Plan; blank?: boolean }>()

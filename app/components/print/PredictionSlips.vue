@@ -3,6 +3,7 @@ import { activeConditions, letterOf, type Plan } from '~~/core/lesson'
 import { firstSeries, predictionOf, kindOf } from '~~/core/test'
 import { linePoints } from '~~/core/predictions'
 import { endsOf, FRAME_WORDS, momentWords, nameOfCondition, predictionPrompt, question } from '~~/core/wording'
+import ShapeBadge from '~/components/pieces/ShapeBadge.vue'
 
 /** A slip for every group to cut out: its order, the longest or highest first, and why. Four to a page. */
 const props = defineProps<{ plan: Plan }>()

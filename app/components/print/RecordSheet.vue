@@ -15,6 +15,7 @@ import {
   workedOutColumn,
   WAY_WORDS,
 } from '~~/core/wording'
+import ShapeBadge from '~/components/pieces/ShapeBadge.vue'
 
 /** One page for a group to write down what it measures and sees, where there is no tablet. It is keyed into the class grid later. */
 const props = defineProps<{ plan: Plan }>()

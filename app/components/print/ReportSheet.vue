@@ -5,6 +5,8 @@ import { type LessonRecord, type Plan } from '~~/core/lesson'
 import { forMeasure } from '~~/core/test'
 import type { Report } from '~~/core/reports'
 import { fileNameOf, spelledHeadings } from '~~/core/wording'
+import { useCustoms } from '~/composables/customs'
+import { saveFile } from '~/composables/saveFile'
 
 /** A report on paper, and as a file: one HTML document, or Markdown. */
 const PaperChart = defineAsyncComponent(() => import('~/components/charts/PaperChart.vue'))

@@ -2,6 +2,8 @@
 import { billOf, needsOf, type School } from '~~/core/kit'
 import type { Plan } from '~~/core/lesson'
 import { amountWords, counted, measuredWords } from '~~/core/wording'
+import KitTitle from '~/components/print/KitTitle.vue'
+import { useCustoms } from '~/composables/customs'
 
 /** What is short, in whole packs, with what it costs and what is left over. */
 const props = defineProps<{ plan: Plan; school: School }>()

@@ -2,6 +2,11 @@
 import { arrangementOf, circuitStations, conditionsByGroup } from '~~/core/arrangement'
 import { letterOf, type Group, type Plan } from '~~/core/lesson'
 import { careLines, counted, nameOfCondition, orderLine } from '~~/core/wording'
+import ConditionBadge from '~/components/pieces/ConditionBadge.vue'
+import ConditionName from '~/components/pieces/ConditionName.vue'
+import SetUpDrawing from '~/components/pieces/SetUpDrawing.vue'
+import ShapeBadge from '~/components/pieces/ShapeBadge.vue'
+import { useFitInside } from '~/composables/fitInside'
 
 /**
  * A label for every group's tray, eight to a page: whose it is, which conditions, what to take care with. In a circuit the

@@ -13,6 +13,8 @@ import {
   SAFETY_LAST_WORD,
   trialSum,
 } from '~~/core/wording'
+import ShapeBadge from '~/components/pieces/ShapeBadge.vue'
+import { useCustoms } from '~/composables/customs'
 
 /** What the class needs on one page, then a list with tick boxes for every group's tray. */
 const props = defineProps<{ plan: Plan; school: School }>()

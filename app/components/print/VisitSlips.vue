@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import type { Plan } from '~~/core/lesson'
+import ShapeBadge from '~/components/pieces/ShapeBadge.vue'
+import KitTitle from '~/components/print/KitTitle.vue'
 
 /** Slips for after a visit: one thing well, one to work on. Two for each group, to be cut out. */
 const props = defineProps<{ plan: Plan }>()

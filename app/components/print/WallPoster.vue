@@ -5,6 +5,7 @@ import { activeConditions, changedFactor, keptFactors, type LessonRecord, type P
 import { eachMeasure, measuredCards, testOf } from '~~/core/test'
 import { acrossSentences, dayWords, gradesInOne, list, podiumLines, question, tableName, variableWords } from '~~/core/wording'
 import { resultsBlock, sureWords } from '~~/core/wording/reports'
+import ConditionName from '~/components/pieces/ConditionName.vue'
 
 /** The investigation for the wall: on one A3 sheet, or on four A4 sheets to be joined. */
 const PaperChart = defineAsyncComponent(() => import('~/components/charts/PaperChart.vue'))

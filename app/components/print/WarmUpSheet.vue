@@ -3,6 +3,8 @@ import { seededRandom } from '~~/core/chance'
 import type { Plan } from '~~/core/lesson'
 import { drawScale, SCALE_KINDS } from '~~/core/warmUps'
 import { drawnAnswer, SCALE_WORDS } from '~~/core/wording'
+import ScalePicture from '~/components/pieces/ScalePicture.vue'
+import { freshSeed } from '~/following/freshSeed'
 
 /** Scales to read on paper, others on every printing, and the answers on a page of their own. */
 defineProps<{ plan: Plan }>()

@@ -4,6 +4,9 @@ import { arrangementOf, secondsOfBatch, turnsGoingRound } from '~~/core/arrangem
 import { fitOf, scarcest, testStartOf, timeAt } from '~~/core/clock'
 import type { Plan } from '~~/core/lesson'
 import { ARRANGEMENT_WORDS, endWords, minuteWords, nameOfGroup, PHASE_NAMES, question, stopwatchWords } from '~~/core/wording'
+import ArrangementTable from '~/components/clock/ArrangementTable.vue'
+import ReadingTable from '~/components/clock/ReadingTable.vue'
+import KitTitle from '~/components/print/KitTitle.vue'
 
 /** The lesson by the clock, who does which condition when, and when shared things and jars come round. */
 const props = defineProps<{ plan: Plan }>()

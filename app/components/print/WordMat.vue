@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Plan } from '~~/core/lesson'
 import { question, wordMat } from '~~/core/wording'
+import { callServer } from '~/following/callServer'
 
 /** The words of this lesson, large, for the wall or the middle of a table. */
 const props = defineProps<{ plan: Plan }>()

@@ -2,6 +2,10 @@
 import { checkScale, handGraph, squareScale } from '~~/core/charts'
 import type { LessonRecord, Plan } from '~~/core/lesson'
 import { scaleProblemWords, scaleSentence } from '~~/core/wording'
+import EmptyNote from '~/components/pieces/EmptyNote.vue'
+import NumberField from '~/forms/NumberField.vue'
+import { madeUpAddress } from '~/following/madeUp'
+import { useLesson } from '~/stores/lesson'
 
 /** A scale for squared paper, said in a sentence; a checker for the scale a child proposes; and paper with axes to print. */
 const props = defineProps<{ plan: Plan; record: LessonRecord }>()

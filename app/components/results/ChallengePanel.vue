@@ -5,6 +5,11 @@ import { challengeMoment, challengeTable, seenBy, withChallenge, withoutChalleng
 import { usedIn } from '~~/core/record'
 import { challengeSentences, nameOfGroup, readErrorWords, writeFigure, writeReading } from '~~/core/wording'
 import { testOf, readEntry } from '~~/core/test'
+import TextField from '~/forms/TextField.vue'
+import { useCustoms } from '~/composables/customs'
+import { newId } from '~/following/newId'
+import { readingRow } from '~/following/readingRow'
+import { useLesson } from '~/stores/lesson'
 
 /** Check it: something new, predicted by each group out of what the class found, tested and laid beside. */
 const props = defineProps<{ plan: Plan; record: LessonRecord }>()

@@ -2,6 +2,7 @@
 import { judgedBefore, twinsToAdd, type Evidence, type Grade } from '~~/core/evidence'
 import type { LessonRecord, Plan } from '~~/core/lesson'
 import { fixWords, GRADE_NAMES, gradeName, judgedAnewSentence, sureSentences } from '~~/core/wording'
+import { useLesson } from '~/stores/lesson'
 
 /** The grade on its scale, and what it means here in one sentence. "The same" is an answer like the others. */
 const props = defineProps<{ plan: Plan; record: LessonRecord; evidence: Evidence }>()

@@ -2,6 +2,11 @@
 import { graphChoices, resultsGraph } from '~~/core/charts'
 import type { GraphKind, LessonRecord, Plan } from '~~/core/lesson'
 import { fileNameOf, GRAPH_NAMES, graphLoss, graphReason } from '~~/core/wording'
+import GraphTable from '~/components/results/GraphTable.vue'
+import ChoiceField from '~/forms/ChoiceField.vue'
+import { saveFile } from '~/composables/saveFile'
+import { useLesson } from '~/stores/lesson'
+import { useNotices } from '~/stores/notices'
 
 /** The right graph and why; any other can be chosen, and what it loses is said. */
 const ResultsChart = defineAsyncComponent(() => import('~/components/charts/ResultsChart.vue'))

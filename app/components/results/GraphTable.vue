@@ -3,6 +3,7 @@ import type { ResultsGraph } from '~~/core/charts'
 import { type Plan } from '~~/core/lesson'
 import { dotWords, nameOfGroup, stageWords, whenWords, writeFigure } from '~~/core/wording'
 import { testOf } from '~~/core/test'
+import ConditionName from '~/components/pieces/ConditionName.vue'
 
 /** What the graph shows, as a table: for those who do not see it, or would rather read. */
 const props = defineProps<{ plan: Plan; graph: ResultsGraph }>()

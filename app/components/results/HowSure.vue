@@ -19,6 +19,10 @@ import {
   type Depth,
 } from '~~/core/wording'
 import { testOf } from '~~/core/test'
+import GapDrawing from '~/components/results/GapDrawing.vue'
+import PickOne from '~/forms/PickOne.vue'
+import { useCustoms } from '~/composables/customs'
+import { useLesson } from '~/stores/lesson'
 
 /** How sure, in three depths: do the dots overlap; the gap in wobbles; the model and its figures. And what would make it surer. */
 const props = defineProps<{ plan: Plan; record: LessonRecord; evidence: Evidence }>()

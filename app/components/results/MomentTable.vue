@@ -3,6 +3,7 @@ import { activeConditions, type LessonRecord, type Plan } from '~~/core/lesson'
 import { momentsOf, resultUnit, testOf } from '~~/core/test'
 import { averagesByMoment, averageResults } from '~~/core/record'
 import { countsWords, momentWords, writeAverage, writeFigure } from '~~/core/wording'
+import ConditionName from '~/components/pieces/ConditionName.vue'
 
 /** Averages at every moment of a trial: before and after or one column a time of watching, and what counts of them. */
 const props = defineProps<{ plan: Plan; record: LessonRecord }>()

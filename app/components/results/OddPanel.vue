@@ -2,6 +2,10 @@
 import type { LessonRecord, Plan } from '~~/core/lesson'
 import { oddResults, withoutOpenRetests, withRetests } from '~~/core/record'
 import { counted, explanationWords, ODD_STATE_WORDS, oddWords } from '~~/core/wording'
+import AppFold from '~/components/pieces/AppFold.vue'
+import EmptyNote from '~/components/pieces/EmptyNote.vue'
+import { useOtherEvents } from '~/composables/otherEvents'
+import { useLesson } from '~/stores/lesson'
 
 /** Every odd or set-aside result, what may lie behind it, and a re-test of just these. */
 const props = defineProps<{ plan: Plan; record: LessonRecord }>()

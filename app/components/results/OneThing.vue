@@ -5,6 +5,8 @@ import { groupOf, isEachChild, type LessonRecord, type Plan } from '~~/core/less
 import { groupAverages } from '~~/core/record'
 import { counted, gradeSentence, heapSentences, nameOfCondition, ownerHeading, ownerWord, writeAverage } from '~~/core/wording'
 import { testOf } from '~~/core/test'
+import GroupName from '~/components/pieces/GroupName.vue'
+import HeapOfNumbers from '~/components/pieces/HeapOfNumbers.vue'
 
 /** One condition: nothing to compare with, but an average, a wobble, a heap of readings and what each group found. */
 const props = defineProps<{ plan: Plan; record: LessonRecord; evidence: Evidence }>()

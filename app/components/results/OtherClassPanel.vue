@@ -14,6 +14,11 @@ import {
 } from '~~/core/wording'
 import { testOf } from '~~/core/test'
 import type { ShelfEntry } from '~~/schemas/contract'
+import ConditionName from '~/components/pieces/ConditionName.vue'
+import ChoiceField from '~/forms/ChoiceField.vue'
+import { callServer, messageOf } from '~/following/callServer'
+import { useLesson } from '~/stores/lesson'
+import { useNotices } from '~/stores/notices'
 
 /** The same investigation in another class: where it is not the same test, both results side by side, and both together. */
 const props = defineProps<{ plan: Plan; record: LessonRecord }>()

@@ -5,6 +5,10 @@ import { withConditionInEach, testOf } from '~~/core/test'
 import { withChallenge } from '~~/core/predictions'
 import { writeShort } from '~~/core/quantity'
 import { foretoldWords, numberForWords, patternWords, trendLines } from '~~/core/wording'
+import AppFold from '~/components/pieces/AppFold.vue'
+import NumberField from '~/forms/NumberField.vue'
+import { newId } from '~/following/newId'
+import { useLesson } from '~/stores/lesson'
 
 /** How the result goes with the numbers, and a prediction to test next. */
 const props = defineProps<{ plan: Plan; trend: Trend }>()

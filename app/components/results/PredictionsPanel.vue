@@ -11,6 +11,8 @@ import {
   stampedOrders,
 } from '~~/core/predictions'
 import { foresight, guessesWords, guessWords, nearnessWords, ownerHeading, predictionSentence } from '~~/core/wording'
+import EmptyNote from '~/components/pieces/EmptyNote.vue'
+import GroupName from '~/components/pieces/GroupName.vue'
 
 /** What each group predicted beside what came, and what changed its mind. */
 const props = defineProps<{ plan: Plan; record: LessonRecord }>()

@@ -19,6 +19,12 @@ import {
   writeFigure,
   writeResult,
 } from '~~/core/wording'
+import ConditionName from '~/components/pieces/ConditionName.vue'
+import MomentTable from '~/components/results/MomentTable.vue'
+import WordTable from '~/components/results/WordTable.vue'
+import ChoiceField from '~/forms/ChoiceField.vue'
+import TickField from '~/forms/TickField.vue'
+import { useLesson } from '~/stores/lesson'
 
 /** The results of the class or of one group, in one unit: every reading, the class's average with its working, what is worked out from it. */
 const props = defineProps<{ plan: Plan; record: LessonRecord }>()

@@ -3,6 +3,7 @@ import { acrossSeries, everyTable } from '~~/core/evidence'
 import { type LessonRecord, type Plan } from '~~/core/lesson'
 import { eachMeasure, testOf } from '~~/core/test'
 import { acrossFigures, acrossSentences, gradeName, gradesInOne, sentenceCase, sureSentences } from '~~/core/wording'
+import AppFold from '~/components/pieces/AppFold.vue'
 
 /** What was found of each measure, the graphs beside each other; of several series all on one graph, and whether they differ. */
 const ResultsChart = defineAsyncComponent(() => import('~/components/charts/ResultsChart.vue'))

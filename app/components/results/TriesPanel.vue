@@ -2,6 +2,10 @@
 import type { LessonRecord, Plan } from '~~/core/lesson'
 import { changesMade, readChange, triesOf, wordsThatHelped } from '~~/core/record'
 import { gainWords, nameOfCondition, nameOfGroup, tryFigure } from '~~/core/wording'
+import TextField from '~/forms/TextField.vue'
+import { addressOf } from '~/following/callServer'
+import { newId } from '~/following/newId'
+import { useLesson } from '~/stores/lesson'
 
 /** The journal of building: each group’s tries with what was changed, why, and what it gained; and which changes helped across groups. */
 const props = defineProps<{ plan: Plan; record: LessonRecord }>()

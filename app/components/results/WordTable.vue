@@ -4,6 +4,7 @@ import { timesToWords } from '~~/core/charts'
 import { wordCounts } from '~~/core/record'
 import { timeReached } from '~~/core/wording'
 import { testOf } from '~~/core/test'
+import ConditionName from '~/components/pieces/ConditionName.vue'
 
 /** How often each of the ordered words was chosen; over times, when each came first. */
 const props = defineProps<{ plan: Plan; record: LessonRecord }>()

@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { mendedWords } from '~~/core/wording'
 import type { Notice } from '~~/schemas/contract'
+import ShelfBanner from '~/components/shelf/ShelfBanner.vue'
+import { callServer, messageOf } from '~/following/callServer'
+import { useNotices } from '~/stores/notices'
 
 /** What happened to the data, until somebody has read it. */
 const notices = useNotices()

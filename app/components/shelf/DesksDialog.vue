@@ -1,6 +1,10 @@
 <script setup lang="ts">
 import { LONGEST } from '~~/core/lesson'
 import type { DeskName } from '~~/schemas/contract'
+import AppDialog from '~/components/pieces/AppDialog.vue'
+import NewPassphrase from '~/forms/NewPassphrase.vue'
+import TextField from '~/forms/TextField.vue'
+import { callServer, messageOf } from '~/following/callServer'
 
 /** Gives classes desks of their own, over one cupboard and calendar. */
 const emit = defineEmits<{ changed: [] }>()

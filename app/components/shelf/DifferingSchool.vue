@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import AppDialog from '~/components/pieces/AppDialog.vue'
+
 /** A backup says otherwise of the school than this library does: ours stays, unless the head desk takes the backup's. */
 defineProps<{ words: string; mayTake: boolean }>()
 const open = defineModel<boolean>({ required: true })

@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import { callServer, messageOf } from '~/following/callServer'
+import { useNotices } from '~/stores/notices'
+
 /** What an empty shelf shows: a class to look around in, the first lesson, the own class. */
 const notices = useNotices()
 const busy = ref(false)

@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { lessonName } from '~~/core/wording'
 import type { DeskName, ShelfEntry } from '~~/schemas/contract'
+import AppDialog from '~/components/pieces/AppDialog.vue'
+import { callServer, messageOf } from '~/following/callServer'
+import { useNotices } from '~/stores/notices'
 
 /** Hands a lesson to a colleague's desk. */
 const props = defineProps<{ lesson: ShelfEntry; desks: DeskName[] }>()

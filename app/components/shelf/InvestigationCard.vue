@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { agesWords, KIND_WORDS, stockWords, lessonName } from '~~/core/wording'
 import type { InvestigationCard } from '~~/schemas/contract'
+import BeakerMark from '~/components/pieces/BeakerMark.vue'
+import MoreMenu from '~/components/pieces/MoreMenu.vue'
+import SetUpDrawing from '~/components/pieces/SetUpDrawing.vue'
 
 /** One lesson to begin from: its set-up, for whom and how long, what it needs and what the cupboard lacks. */
 const props = defineProps<{ investigation: InvestigationCard }>()

@@ -2,6 +2,10 @@
 import { AGES, keptFactors } from '~~/core/lesson'
 import { AGE_WORDS, agesWords, careLines, KIND_WORDS, nameOfCondition, stockWords, temptingWords } from '~~/core/wording'
 import type { InvestigationInside } from '~~/schemas/contract'
+import AppDialog from '~/components/pieces/AppDialog.vue'
+import SetUpDrawing from '~/components/pieces/SetUpDrawing.vue'
+import { callServer, messageOf } from '~/following/callServer'
+import { useNotices } from '~/stores/notices'
 
 /** Everything that the library knows of one lesson: what it does, what is behind it, what children think, what goes wrong. */
 const props = defineProps<{ investigation: string; mayTake?: boolean }>()

@@ -2,6 +2,10 @@
 import { lessonName } from '~~/core/wording'
 import { MOST_TOGETHER } from '~~/core/together'
 import type { ShelfEntry } from '~~/schemas/contract'
+import AppDialog from '~/components/pieces/AppDialog.vue'
+import TickField from '~/forms/TickField.vue'
+import { callServer, messageOf } from '~/following/callServer'
+import { useNotices } from '~/stores/notices'
 
 /** Which lessons run in one time with this one. Each stays a lesson of its own. */
 const props = defineProps<{ lesson: ShelfEntry; lessons: ShelfEntry[] }>()

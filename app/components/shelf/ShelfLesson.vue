@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { dayWords, lessonName } from '~~/core/wording'
 import type { ShelfEntry } from '~~/schemas/contract'
+import BeakerMark from '~/components/pieces/BeakerMark.vue'
+import MoreMenu from '~/components/pieces/MoreMenu.vue'
+import SmallBars from '~/components/shelf/SmallBars.vue'
 
 /** One lesson on the shelf: how full its beaker is, when it is, what came out, and what it waits for. */
 const props = defineProps<{ lesson: ShelfEntry; mayHandOver: boolean }>()

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { lessonName } from '~~/core/wording'
 import type { TogetherEntry } from '~~/schemas/togetherContract'
+import { callServer } from '~/following/callServer'
 
 /** What runs together, above the lessons; nothing where nothing does. */
 const together = shallowRef<TogetherEntry[]>([])

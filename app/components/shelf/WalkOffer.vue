@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import ShelfBanner from '~/components/shelf/ShelfBanner.vue'
+import { callServer } from '~/following/callServer'
+
 /** Offers to be shown round in the demo lesson, once. */
 const lesson = ref<string | null>(null)
 onMounted(async () => {

@@ -2,6 +2,9 @@
 import { lessonName } from '~~/core/wording'
 import { mayGoTo } from '~~/core/together'
 import type { JoinTogether } from '~~/schemas/togetherContract'
+import ShapeBadge from '~/components/pieces/ShapeBadge.vue'
+import OwnQuestion from '~/components/station/OwnQuestion.vue'
+import { focusHeading } from '~/composables/focusHeading'
 
 /** Of several lessons that run together: which group one is, and then what it does; where it may, a question of its own. */
 const props = defineProps<{ code: string; title: string; together: JoinTogether; trouble: string }>()

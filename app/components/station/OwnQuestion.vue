@@ -2,6 +2,9 @@
 import { LONGEST } from '~~/core/lesson'
 import { checkOwnQuestion, MOST_OWN, type HeapOfCards } from '~~/core/together'
 import { ownCheckLines, ownProblemWords } from '~~/core/wording'
+import PickOne from '~/forms/PickOne.vue'
+import TextField from '~/forms/TextField.vue'
+import { callServer, messageOf } from '~/following/callServer'
 
 /** A group's own question: one card of what could be changed, one of what could be measured, what it tries, and a look at whether that is fair. */
 const props = defineProps<{ heap: HeapOfCards; code: string; name: string }>()

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { mdiVolumeHigh } from '@mdi/js'
+import { useReadAloud } from '~/composables/readAloud'
 
 /** Reads what stands here aloud, for whoever would rather listen. */
 defineProps<{ text: string }>()

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { LONGEST } from '~~/core/lesson'
 import { REASONS } from '~~/core/wording'
+import TextField from '~/forms/TextField.vue'
 
 /** Why a reading is set aside: a ready reason with one tap, or the group's own words. */
 const emit = defineEmits<{ why: [reason: string] }>()

@@ -3,6 +3,8 @@ import type { Plan } from '~~/core/lesson'
 import type { UnitCode } from '~~/core/quantity'
 import type { Doubt } from '~~/core/record'
 import { doubtWords, writeReading } from '~~/core/wording'
+import ReasonPicker from '~/components/station/ReasonPicker.vue'
+import { focusHeading } from '~/composables/focusHeading'
 
 /** A number that looks odd: asked, never altered. */
 const props = defineProps<{ plan: Plan; value: number; unit: UnitCode; doubt: Doubt }>()

@@ -4,6 +4,10 @@ import { unitOf } from '~~/core/quantity'
 import { challengeMoment, challengeOf } from '~~/core/predictions'
 import { challengePrompt, readErrorWords, writeReading } from '~~/core/wording'
 import { testOf, readEntry } from '~~/core/test'
+import TextField from '~/forms/TextField.vue'
+import { useCustoms } from '~/composables/customs'
+import { newId } from '~/following/newId'
+import { readingRow } from '~/following/readingRow'
 
 /** The last challenge: the group guesses what something new will give, then tests it once. */
 const props = defineProps<{ plan: Plan; group: string; guess: number | undefined }>()

@@ -5,6 +5,8 @@ import { ownGuesses } from '~~/core/predictions'
 import { cellKey, type Progress } from '~~/core/record'
 import type { StationTogether } from '~~/schemas/togetherContract'
 import { counted, guessWords, nameOfCondition, readingWords } from '~~/core/wording'
+import ConditionBadge from '~/components/pieces/ConditionBadge.vue'
+import HeapOfNumbers from '~/components/pieces/HeapOfNumbers.vue'
 
 /** All is written down: the group's own numbers, each of which can still be put right; a child's beside its guess and among the class's. */
 const props = defineProps<{

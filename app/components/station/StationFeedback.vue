@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { LONGEST, type Feedback, type NewFeedback, type Plan } from '~~/core/lesson'
 import { nameOfGroup } from '~~/core/wording'
+import LongField from '~/forms/LongField.vue'
+import NativeChoice from '~/forms/NativeChoice.vue'
+import { newId } from '~/following/newId'
 
 /** After a visit: one thing the other group did well, one to work on, against what the class looks for. */
 const props = defineProps<{ plan: Plan; group: string; told: Feedback[] }>()

@@ -2,6 +2,8 @@
 import { LONGEST, type LessonRecord, type NewImprovement, type Plan } from '~~/core/lesson'
 import { triesOf } from '~~/core/record'
 import { bestSoFarWords, nameOfCondition, tryLine } from '~~/core/wording'
+import LongField from '~/forms/LongField.vue'
+import { newId } from '~/following/newId'
 
 /** Before the next try: what the group changes, and why it thinks that this helps. */
 const props = defineProps<{ plan: Plan; record: LessonRecord; group: string; condition: string }>()

@@ -1,6 +1,12 @@
 <script setup lang="ts">
 import { LONGEST } from '~~/core/lesson'
 import type { JoinBody, JoinView } from '~~/schemas/contract'
+import BeakerMark from '~/components/pieces/BeakerMark.vue'
+import ShapeBadge from '~/components/pieces/ShapeBadge.vue'
+import JoinTogether from '~/components/station/JoinTogether.vue'
+import TextField from '~/forms/TextField.vue'
+import { focusHeading } from '~/composables/focusHeading'
+import { callServer, messageOf } from '~/following/callServer'
 
 /** The code from the board, then one's own group, or a child's own code. */
 const props = defineProps<{ join: (body: JoinBody) => Promise<void>; before: { code: string; name: string } }>()

@@ -2,6 +2,11 @@
 import { LONGEST, activeConditions, letterOf, type Observation, type Plan } from '~~/core/lesson'
 import { timeWords, nameOfCondition } from '~~/core/wording'
 import type { NewObservation } from '~~/core/lesson'
+import LongField from '~/forms/LongField.vue'
+import NativeChoice from '~/forms/NativeChoice.vue'
+import { chooseFile } from '~/composables/chooseFile'
+import { shrinkPicture } from '~/composables/shrinkPicture'
+import { newId } from '~/following/newId'
 
 /** What the group sees while it tests: words, a sketch, a photo of the apparatus. The time is kept with it. */
 const props = defineProps<{

@@ -3,6 +3,8 @@ import { activeConditions, letterOf, type Plan } from '~~/core/lesson'
 import type { Cell } from '~~/core/record'
 import { lapWords, raceEntry } from '~~/core/wording'
 import type { NewReading } from '~~/core/lesson'
+import OrderPicker from '~/components/predict/OrderPicker.vue'
+import { readingRow } from '~/following/readingRow'
 
 /** One race: everything put in order by tapping, and each one's place written down. */
 const props = defineProps<{ plan: Plan; trial: Cell }>()

@@ -4,6 +4,10 @@ import { atMoment, momentOf, testOf, readEntry } from '~~/core/test'
 import { unitOf } from '~~/core/quantity'
 import { cellKey, type AskedEntry, type Cell, type Doubt } from '~~/core/record'
 import { doubtWords, nameOfCondition, readErrorWords, whenWords, writeReading } from '~~/core/wording'
+import ConditionBadge from '~/components/pieces/ConditionBadge.vue'
+import TextField from '~/forms/TextField.vue'
+import { useCustoms } from '~/composables/customs'
+import { readingRow } from '~/following/readingRow'
 
 /** Several places in one jar read at one go: a number for each, all written down together. */
 const props = defineProps<{ plan: Plan; check: (entries: AskedEntry[]) => Promise<Doubt[][]>; cells: Cell[] }>()

@@ -2,6 +2,8 @@
 import { isEachChild, type Plan } from '~~/core/lesson'
 import { predictionPrompt } from '~~/core/wording'
 import type { NewPrediction } from '~~/core/lesson'
+import QuestionLine from '~/components/pieces/QuestionLine.vue'
+import PredictionForm from '~/components/predict/PredictionForm.vue'
 
 /** What the group thinks and why, before the first trial that counts. */
 defineProps<{ plan: Plan; group: string }>()

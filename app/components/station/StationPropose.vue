@@ -5,6 +5,9 @@ import { everyTable } from '~~/core/evidence'
 import type { LessonRecord, Plan } from '~~/core/lesson'
 import { doubtLead, doubtWordsOfConclusion, FIRST_WORDS_OF_SENTENCE, startersOfEach } from '~~/core/wording'
 import type { NewProposal } from '~~/core/lesson'
+import ReadBack from '~/components/agree/ReadBack.vue'
+import LongField from '~/forms/LongField.vue'
+import { newId } from '~/following/newId'
 
 /** The group's own sentence for the class: a way to begin, words of its own, and a question where it says more than the numbers. */
 const props = defineProps<{ plan: Plan; record: LessonRecord; all: boolean; group: string }>()

@@ -3,6 +3,7 @@ import { type Plan } from '~~/core/lesson'
 import { readersAgree } from '~~/core/record'
 import { readErrorWords, writeReading } from '~~/core/wording'
 import { testOf, readEntry } from '~~/core/test'
+import { useCustoms } from '~/composables/customs'
 
 /** A second child reads the same thing without having seen the first number; where they differ, they look once more. */
 const props = defineProps<{

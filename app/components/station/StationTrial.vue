@@ -6,6 +6,15 @@ import { devicesFor } from '~~/core/measuring'
 import { asksSecondReader, openBeside, type AskedEntry, type Cell, type Doubt, type Progress } from '~~/core/record'
 import { DEVICE_WORDS, readErrorWords } from '~~/core/wording'
 import { INSTRUMENTS } from '../instruments/instrument'
+import LapTimer from '~/components/instruments/LapTimer.vue'
+import StationAsk from '~/components/station/StationAsk.vue'
+import StationSecond from '~/components/station/StationSecond.vue'
+import StationWhy from '~/components/station/StationWhy.vue'
+import TrialHead from '~/components/station/TrialHead.vue'
+import NativeChoice from '~/forms/NativeChoice.vue'
+import { useCustoms } from '~/composables/customs'
+import { focusHeading } from '~/composables/focusHeading'
+import { readingRow, superseding } from '~/following/readingRow'
 
 /** One trial: what to fetch, what has to be so, the number; and what is asked about it before it is written down. */
 const props = defineProps<{

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import ReasonPicker from '~/components/station/ReasonPicker.vue'
+
 /** What went wrong: with a number it is kept and set aside, without one the trial is simply done again. */
 defineProps<{ hasNumber: boolean; trouble: string }>()
 const emit = defineEmits<{ why: [reason: string]; back: [] }>()

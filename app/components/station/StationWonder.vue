@@ -2,6 +2,9 @@
 import { LONGEST, REMARK_LISTS, type Plan, type RemarkList, type SaidRemark } from '~~/core/lesson'
 import { WONDER_WORDS } from '~~/core/wording'
 import type { NewRemark } from '~~/core/lesson'
+import LongField from '~/forms/LongField.vue'
+import PickOne from '~/forms/PickOne.vue'
+import { newId } from '~/following/newId'
 
 /** What the group sees, guesses and asks: one line at a time, for one of the three lists. */
 const props = defineProps<{ plan: Plan; group: string; said: SaidRemark[]; pictureOf: (id: string) => string; closable: boolean }>()

@@ -4,6 +4,11 @@ import { letterOf, type Group, type Plan, type Reading } from '~~/core/lesson'
 import { cellKey, runsDone, type Cell, type Progress } from '~~/core/record'
 import { mindLines, momentWords, nameOfCondition, readingWords, trialAloud, trialNumbers } from '~~/core/wording'
 import type { NewReading } from '~~/core/lesson'
+import AppFold from '~/components/pieces/AppFold.vue'
+import ConditionBadge from '~/components/pieces/ConditionBadge.vue'
+import SetUpDrawing from '~/components/pieces/SetUpDrawing.vue'
+import ReadAloud from '~/components/station/ReadAloud.vue'
+import StationJobs from '~/components/station/StationJobs.vue'
 
 /** Which trial it is, who does what in it, what has to be so before it; the number before it, and the ways to another one. */
 const props = defineProps<{

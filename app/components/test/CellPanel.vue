@@ -4,6 +4,9 @@ import { atMoment } from '~~/core/test'
 import { answersTo } from '~~/core/secondLook'
 import { cellKey, checkReading, countedReadings, historyOf, type Cell } from '~~/core/record'
 import { timeWords, doubtWords, fixWords, momentWords, nameOfCondition, nameOfGroup, REASONS, readingWords } from '~~/core/wording'
+import TextField from '~/forms/TextField.vue'
+import { useCustoms } from '~/composables/customs'
+import { useLesson } from '~/stores/lesson'
 
 /** One place of the grid: what was written, what is asked about it, how it came to be; and the ways to set it right. */
 const props = defineProps<{ place: Cell }>()

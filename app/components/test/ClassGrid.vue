@@ -6,6 +6,13 @@ import { unitOf } from '~~/core/quantity'
 import { cellKey, gridRows, nextTrial, progressOf, type Cell } from '~~/core/record'
 import { cellTarget } from '~~/core/secondLook'
 import { doubtWords, momentWords, nameOfCondition, readingHeading, readingHeadings, writeReading } from '~~/core/wording'
+import ConditionBadge from '~/components/pieces/ConditionBadge.vue'
+import ShapeBadge from '~/components/pieces/ShapeBadge.vue'
+import GridCell from '~/components/test/GridCell.vue'
+import { useCustoms } from '~/composables/customs'
+import { useGridEntry } from '~/composables/gridEntry'
+import { useSheetKeys } from '~/composables/sheetKeys'
+import { useLesson } from '~/stores/lesson'
 
 /** Groups by conditions by repeats, keyed in like a spreadsheet. What cannot be read stays in its place until it is mended. */
 const NOTHING: Reading[] = []

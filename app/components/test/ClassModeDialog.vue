@@ -1,5 +1,10 @@
 <script setup lang="ts">
 import type { ClassMode } from '~~/schemas/contract'
+import AppDialog from '~/components/pieces/AppDialog.vue'
+import QrPicture from '~/components/pieces/QrPicture.vue'
+import NewPassphrase from '~/forms/NewPassphrase.vue'
+import { stationLink } from '~/composables/classMode'
+import { callServer, messageOf } from '~/following/callServer'
 
 /** Turns class mode on with a passphrase for the desk, and off again. */
 const props = defineProps<{ mode: ClassMode; code: string; address: string }>()

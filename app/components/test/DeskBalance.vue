@@ -1,6 +1,10 @@
 <script setup lang="ts">
 import { nextTrial, progressOf } from '~~/core/record'
 import { testOf } from '~~/core/test'
+import BalanceRound from '~/components/instruments/BalanceRound.vue'
+import AppFold from '~/components/pieces/AppFold.vue'
+import ChoiceField from '~/forms/ChoiceField.vue'
+import { useLesson } from '~/stores/lesson'
 
 /** Weighing two at a time at the desk, for a group without a tablet: it is asked which pair to weigh next, and its order is written down. */
 const lesson = useLesson()

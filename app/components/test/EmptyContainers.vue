@@ -2,6 +2,9 @@
 import { activeConditions, conditionName, letterOf, type Plan } from '~~/core/lesson'
 import { canWeighEmpty, containerKey, emptyOf, testOf, withMethodOf, type ResolvedMethod } from '~~/core/test'
 import { counted } from '~~/core/wording'
+import AppFold from '~/components/pieces/AppFold.vue'
+import NumberField from '~/forms/NumberField.vue'
+import { useLesson } from '~/stores/lesson'
 
 /** What each group's containers weigh empty, once for each. */
 const props = defineProps<{ plan: Plan }>()

@@ -1,6 +1,12 @@
 <script setup lang="ts">
 import { LONGEST, letterOf } from '~~/core/lesson'
 import { timeWords, nameOfCondition } from '~~/core/wording'
+import AppFold from '~/components/pieces/AppFold.vue'
+import GroupName from '~/components/pieces/GroupName.vue'
+import ChoiceField from '~/forms/ChoiceField.vue'
+import TextField from '~/forms/TextField.vue'
+import { newId } from '~/following/newId'
+import { useLesson } from '~/stores/lesson'
 
 /** What the groups saw while they tested, the latest first. */
 const lesson = useLesson()

@@ -4,6 +4,9 @@ import { atMoment } from '~~/core/test'
 import { currentReadings } from '~~/core/record'
 import { answersTo, type Finding } from '~~/core/secondLook'
 import { doubtWords, findingWords, fixWords, nameOfCondition, nameOfGroup, REASONS } from '~~/core/wording'
+import { useCustoms } from '~/composables/customs'
+import { useKeys } from '~/composables/keys'
+import { useLesson } from '~/stores/lesson'
 
 /** Numbers that look odd, as they come in, each answered with one key while the beaker is still wet. */
 const emit = defineEmits<{ look: [reading: Reading] }>()

@@ -5,6 +5,12 @@ import { asksOneGuess, finished } from '~~/core/predictions'
 import { nextSeat, placeOfSeat } from '~~/core/record'
 import { nameOfCondition, readErrorWords, readingWords, seatWords, sentenceCase, writeReading } from '~~/core/wording'
 import { testOf, readEntry, writesStartAndFinish } from '~~/core/test'
+import NumberField from '~/forms/NumberField.vue'
+import TextField from '~/forms/TextField.vue'
+import { useCustoms } from '~/composables/customs'
+import { newId } from '~/following/newId'
+import { readingRow } from '~/following/readingRow'
+import { useLesson } from '~/stores/lesson'
 
 /** Strips keyed in one after the other: seat, guess, number, Enter, and the next seat that is still open. */
 const lesson = useLesson()

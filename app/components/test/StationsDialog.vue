@@ -1,6 +1,14 @@
 <script setup lang="ts">
 import { timeWords } from '~~/core/wording'
 import type { JoinedStation } from '~~/schemas/contract'
+import AppDialog from '~/components/pieces/AppDialog.vue'
+import EmptyNote from '~/components/pieces/EmptyNote.vue'
+import GroupName from '~/components/pieces/GroupName.vue'
+import ReadTable from '~/components/pieces/ReadTable.vue'
+import ChoiceField from '~/forms/ChoiceField.vue'
+import { callServer, messageOf } from '~/following/callServer'
+import { useLesson } from '~/stores/lesson'
+import { useNotices } from '~/stores/notices'
 
 /** Who has joined: to another group, paused, or sent away. */
 const props = defineProps<{ stations: JoinedStation[] }>()

@@ -2,6 +2,10 @@
 import { letterOf } from '~~/core/lesson'
 import { missingPlaces, type Stray } from '~~/core/record'
 import { nameOfCondition, nameOfGroup, placedWords, strayCountWords, strayWords } from '~~/core/wording'
+import ChoiceField from '~/forms/ChoiceField.vue'
+import { newId } from '~/following/newId'
+import { useLesson } from '~/stores/lesson'
+import { useNotices } from '~/stores/notices'
 
 /** What the plan has no place for any more, one by one: given to somebody who is here, or put aside. */
 const lesson = useLesson()

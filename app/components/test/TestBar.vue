@@ -1,6 +1,15 @@
 <script setup lang="ts">
 import { BOARD_VIEWS, isEachChild } from '~~/core/lesson'
 import { BOARD_WORDS, comingWords, counted, PHASE_NAMES, soonWords, stopwatchWords } from '~~/core/wording'
+import ClassModeDialog from '~/components/test/ClassModeDialog.vue'
+import StationsDialog from '~/components/test/StationsDialog.vue'
+import ChoiceField from '~/forms/ChoiceField.vue'
+import TickField from '~/forms/TickField.vue'
+import { useClassMode } from '~/composables/classMode'
+import { useJoinedStations } from '~/composables/joinedStations'
+import { useKeys } from '~/composables/keys'
+import { clockTurned, useTestClock } from '~/composables/testClock'
+import { useLesson } from '~/stores/lesson'
 
 /** The lesson in hand from the desk: the clock, what the board shows, who has joined. */
 const lesson = useLesson()

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { lessonName } from '~~/core/wording'
 import type { Plan } from '~~/core/lesson'
+import AppDialog from '~/components/pieces/AppDialog.vue'
+import TickField from '~/forms/TickField.vue'
 
 /** Some groups of a lesson get one of their own, with the same plan to begin with and all that they wrote down. */
 const props = defineProps<{ plan: Plan }>()

@@ -3,6 +3,8 @@ import { isUnfinished } from '~~/core/agree'
 import { LONGEST } from '~~/core/lesson'
 import { readTogether, type Found, type Together, type TogetherChange } from '~~/core/together'
 import { doubtLead, doubtWordsOfConclusion, foundWords } from '~~/core/wording'
+import ReadBack from '~/components/agree/ReadBack.vue'
+import LongField from '~/forms/LongField.vue'
 
 /** One sentence of the class across all investigations, each part read against the tables that it speaks of. */
 const props = defineProps<{ found: Found[]; together: Together }>()

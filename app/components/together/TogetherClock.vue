@@ -10,6 +10,11 @@ import {
   WAITING_WORDS,
   lessonName,
 } from '~~/core/wording'
+import TogetherSteps from '~/components/together/TogetherSteps.vue'
+import TogetherTimeline from '~/components/together/TogetherTimeline.vue'
+import ChoiceField from '~/forms/ChoiceField.vue'
+import NumberField from '~/forms/NumberField.vue'
+import { useInterleaving } from '~/composables/interleaving'
 
 /** One clock for all: the waiting of one investigation is used for the trials of another, group by group; where all go round, their rounds. */
 const props = defineProps<{ members: Member[]; together: Together }>()

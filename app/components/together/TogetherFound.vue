@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Found } from '~~/core/together'
 import { foundWords, question, lessonName } from '~~/core/wording'
+import SmallBars from '~/components/shelf/SmallBars.vue'
 
 /** What each investigation found, how sure, in one line with a small graph; the same at the desk and on the board. */
 defineProps<{ found: Found[]; big?: boolean }>()

@@ -12,6 +12,13 @@ import {
 } from '~~/core/together'
 import { circuitTogetherWords, placeWords, question, titleOfMember, HANDING_OUT_WORDS, lessonName } from '~~/core/wording'
 import type { WholeTogether } from '~~/schemas/togetherContract'
+import MoreMenu from '~/components/pieces/MoreMenu.vue'
+import ShapeBadge from '~/components/pieces/ShapeBadge.vue'
+import SplitOff from '~/components/together/SplitOff.vue'
+import ChoiceField from '~/forms/ChoiceField.vue'
+import NumberField from '~/forms/NumberField.vue'
+import TickField from '~/forms/TickField.vue'
+import { useTogether } from '~/composables/together'
 
 /** Who does what: a tick for each group in each lesson, or the rota where all go round. */
 const props = defineProps<{ running: ReturnType<typeof useTogether>; view: WholeTogether }>()

@@ -2,6 +2,8 @@
 import { NO_SCHOOL, type School } from '~~/core/kit'
 import { kitTogether, type Member, type Together } from '~~/core/together'
 import { amountWords, counted, kitTogetherWords, measuredWords, partsWords } from '~~/core/wording'
+import { useCustoms } from '~/composables/customs'
+import { callServer } from '~/following/callServer'
 
 /** The kits of all lessons as one sum. */
 const props = defineProps<{ id: string; members: Member[]; together: Together }>()

@@ -2,6 +2,8 @@
 import { seededRandom } from '~~/core/chance'
 import { drawMoving, movedTo } from '~~/core/warmUps'
 import { countAnswer, scaleEntry } from '~~/core/wording'
+import TextField from '~/forms/TextField.vue'
+import { freshSeed } from '~/following/freshSeed'
 
 /** Count what moves. Whoever wants no movement on the screen counts the same things standing still. */
 const seed = ref(freshSeed())

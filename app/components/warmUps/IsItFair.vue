@@ -3,6 +3,8 @@ import { seededRandom } from '~~/core/chance'
 import type { Plan } from '~~/core/lesson'
 import { drawFair, judgeFair } from '~~/core/warmUps'
 import { fairAnswer, nameOfCondition } from '~~/core/wording'
+import TickField from '~/forms/TickField.vue'
+import { freshSeed } from '~/following/freshSeed'
 
 /** Is it fair? Two set-ups of this lesson; tick what else changed. */
 const props = defineProps<{ plan: Plan }>()

@@ -2,6 +2,11 @@
 import { seededRandom } from '~~/core/chance'
 import { drawScale, hasParallax, judgeScale, LEVELS, SCALE_KINDS, type Level, type ScaleKind } from '~~/core/warmUps'
 import { eyeLines, eyeWords, LEVEL_WORDS, SCALE_WORDS, scaleAnswer, scaleEntry, scaleQuestion } from '~~/core/wording'
+import ScalePicture from '~/components/pieces/ScalePicture.vue'
+import ChoiceField from '~/forms/ChoiceField.vue'
+import TextField from '~/forms/TextField.vue'
+import TickField from '~/forms/TickField.vue'
+import { freshSeed } from '~/following/freshSeed'
 
 /** Read the scale: another one each time, and why it was wrong. Every try is told with how many marks it was off, and with nobody's name. */
 const emit = defineEmits<{ tried: [error: number] }>()

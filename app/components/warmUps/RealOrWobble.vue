@@ -2,6 +2,7 @@
 import { seededRandom } from '~~/core/chance'
 import { drawWobble, isFooledBy } from '~~/core/warmUps'
 import { fooledWords, wobbleAnswer } from '~~/core/wording'
+import { freshSeed } from '~/following/freshSeed'
 
 /** Real or wobble? Two heaps of dots; would you bet on a difference? */
 const seed = ref(freshSeed())

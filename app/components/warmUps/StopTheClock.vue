@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { clockAnswer, offWords } from '~~/core/wording'
+import ChoiceField from '~/forms/ChoiceField.vue'
 
 /** Stop the clock at a number of seconds without seeing it; then see how far off. */
 const AT = [5, 8, 10, 12]

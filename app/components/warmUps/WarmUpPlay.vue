@@ -1,5 +1,11 @@
 <script setup lang="ts">
 import type { Plan } from '~~/core/lesson'
+import CountMoving from '~/components/warmUps/CountMoving.vue'
+import IsItFair from '~/components/warmUps/IsItFair.vue'
+import ReadScale from '~/components/warmUps/ReadScale.vue'
+import RealOrWobble from '~/components/warmUps/RealOrWobble.vue'
+import StopTheClock from '~/components/warmUps/StopTheClock.vue'
+import PickOne from '~/forms/PickOne.vue'
 
 /** What children practise before they measure. Nobody is marked; what the class reads wrong is its own wobble. */
 defineProps<{ plan: Plan }>()

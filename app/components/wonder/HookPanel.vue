@@ -1,6 +1,12 @@
 <script setup lang="ts">
 import { LONGEST } from '~~/core/lesson'
 import type { Picture } from '~~/core/lesson'
+import GrowingField from '~/forms/GrowingField.vue'
+import TextField from '~/forms/TextField.vue'
+import { PICTURE_FILES, chooseFile } from '~/composables/chooseFile'
+import { shrinkPicture } from '~/composables/shrinkPicture'
+import { useLesson } from '~/stores/lesson'
+import { useNotices } from '~/stores/notices'
 
 /** What the class looks at first: words, pictures of the teacher's own, a sketch. */
 const lesson = useLesson()

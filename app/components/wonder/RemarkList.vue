@@ -3,6 +3,13 @@ import { VueDraggable } from 'vue-draggable-plus'
 import { newRemark, REMARK_LISTS, type Remark, type RemarkList } from '~~/core/lesson'
 import { doubtfulRemarks, keepForLater, testableOf, withList, withoutRemark } from '~~/core/wonder'
 import { nameOfGroup, VERDICT_WORDS, WONDER_WORDS } from '~~/core/wording'
+import MoreMenu from '~/components/pieces/MoreMenu.vue'
+import ShapeBadge from '~/components/pieces/ShapeBadge.vue'
+import GrowingField from '~/forms/GrowingField.vue'
+import QuickAdd from '~/forms/QuickAdd.vue'
+import { useDragging } from '~/composables/dragging'
+import { newId } from '~/following/newId'
+import { useLesson } from '~/stores/lesson'
 
 /** One of the three lists, with quick entry: type, Enter, type on. What groups say at their stations comes in by itself. */
 const props = defineProps<{ name: RemarkList; looking?: string }>()

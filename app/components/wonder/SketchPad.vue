@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import SignaturePad from 'signature_pad'
+import AppDialog from '~/components/pieces/AppDialog.vue'
 
 /** A sheet to sketch on with a pen, a finger or the mouse. */
 defineProps<{ title?: string }>()

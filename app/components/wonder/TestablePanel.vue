@@ -2,6 +2,9 @@
 import type { TestableCheck } from '~~/core/lesson'
 import { chooseWondering, keepForLater, mergeWonderings, testableOf } from '~~/core/wonder'
 import { ANSWER_WORDS, becauseWords, CHECK_WORDS, nearestQuestion } from '~~/core/wording'
+import ChoiceField from '~/forms/ChoiceField.vue'
+import { newId } from '~/following/newId'
+import { useLesson } from '~/stores/lesson'
 
 /** Could we test it? Four checks on one wondering with their reasons, the nearest testable question, and what becomes of it. */
 const props = defineProps<{ id: string }>()

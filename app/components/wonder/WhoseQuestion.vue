@@ -1,6 +1,11 @@
 <script setup lang="ts">
 import { WHOSE_QUESTION } from '~~/core/lesson'
 import { WHOSE_WORDS } from '~~/core/wording'
+import ShapeBadge from '~/components/pieces/ShapeBadge.vue'
+import ChoiceField from '~/forms/ChoiceField.vue'
+import PickOne from '~/forms/PickOne.vue'
+import { useLesson } from '~/stores/lesson'
+import { useNotices } from '~/stores/notices'
 
 /** Whose question it is: given, picked by the class, or each group its own. */
 const lesson = useLesson()

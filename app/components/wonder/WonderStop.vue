@@ -1,6 +1,16 @@
 <script setup lang="ts">
 import { LONGEST, REMARK_LISTS } from '~~/core/lesson'
 import { shapeOf } from '~~/core/test'
+import AppFold from '~/components/pieces/AppFold.vue'
+import QuestionLine from '~/components/pieces/QuestionLine.vue'
+import HookPanel from '~/components/wonder/HookPanel.vue'
+import RemarkList from '~/components/wonder/RemarkList.vue'
+import TestablePanel from '~/components/wonder/TestablePanel.vue'
+import WhoseQuestion from '~/components/wonder/WhoseQuestion.vue'
+import GrowingField from '~/forms/GrowingField.vue'
+import TextField from '~/forms/TextField.vue'
+import { focusTarget } from '~/composables/keys'
+import { useLesson } from '~/stores/lesson'
 
 /** What the class saw, guessed and asked, and the question that comes of it. */
 const lesson = useLesson()

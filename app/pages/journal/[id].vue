@@ -1,6 +1,13 @@
 <script setup lang="ts">
 import { filteredJournal, JOURNAL_KINDS, journalOf, type JournalKind } from '~~/core/record'
 import { momentOfDayWords, journalGroup, JOURNAL_WORDS, journalWords, lessonName } from '~~/core/wording'
+import EmptyNote from '~/components/pieces/EmptyNote.vue'
+import ReadTable from '~/components/pieces/ReadTable.vue'
+import ChoiceField from '~/forms/ChoiceField.vue'
+import TextField from '~/forms/TextField.vue'
+import { useOtherEvents } from '~/composables/otherEvents'
+import { messageOf } from '~/following/callServer'
+import { useLesson } from '~/stores/lesson'
 
 /** Everything that happened in the lesson, with its time. */
 const route = useRoute()

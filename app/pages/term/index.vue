@@ -1,5 +1,13 @@
 <script setup lang="ts">
 import { termOverview, type Term, type TermLesson } from '~~/core/wording/reports'
+import EmptyNote from '~/components/pieces/EmptyNote.vue'
+import NoticeBar from '~/components/pieces/NoticeBar.vue'
+import ReportSheet from '~/components/print/ReportSheet.vue'
+import ChoiceField from '~/forms/ChoiceField.vue'
+import WhenField from '~/forms/WhenField.vue'
+import { useLookAgain } from '~/composables/lookAgain'
+import { callServer, messageOf } from '~/following/callServer'
+import { useNotices } from '~/stores/notices'
 
 /** What was investigated in a term and which skills were practised: for the teacher's own planning, and for a folder. */
 useHead({ title: 'Term overview · Jolly Beaker' })

@@ -4,6 +4,17 @@ import { withFirstDay } from '~~/core/term'
 import { AGE_WORDS, counted, TOPIC_WORDS, WEEKDAY_WORDS, lessonName } from '~~/core/wording'
 import { emptyWeekWords, laidLines, termPlanReport, weekWords } from '~~/core/wording/reports'
 import type { TermPlan, TermPlanAsk } from '~~/schemas/termPlan'
+import SchoolDays from '~/components/clock/SchoolDays.vue'
+import NoticeBar from '~/components/pieces/NoticeBar.vue'
+import ReportSheet from '~/components/print/ReportSheet.vue'
+import ChoiceField from '~/forms/ChoiceField.vue'
+import NumberField from '~/forms/NumberField.vue'
+import TextField from '~/forms/TextField.vue'
+import WhenField from '~/forms/WhenField.vue'
+import { useCustoms } from '~/composables/customs'
+import { useLookAgain } from '~/composables/lookAgain'
+import { callServer, messageOf } from '~/following/callServer'
+import { useNotices } from '~/stores/notices'
 
 /** A term of investigations: laid over the school's weeks, changed by hand, made into lessons, and what to buy for all of them. */
 useHead({ title: 'Plan a term · Jolly Beaker' })

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import type { Plan } from '~~/core/lesson'
+import WarmUpPlay from '~/components/warmUps/WarmUpPlay.vue'
+import { callServer, messageOf } from '~/following/callServer'
 
 /** Warm-ups for the whole class, on the projector or at the desk. */
 const route = useRoute()

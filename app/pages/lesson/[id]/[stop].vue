@@ -1,6 +1,19 @@
 <script setup lang="ts">
 import { STOPS, type Stop } from '~~/core/lesson'
 import { STOP_NAMES } from '~~/core/wording'
+import DeskHead from '~/components/desk/DeskHead.vue'
+import DeskPath from '~/components/desk/DeskPath.vue'
+import MergeDialog from '~/components/desk/MergeDialog.vue'
+import SecondLook from '~/components/desk/SecondLook.vue'
+import BeakerMark from '~/components/pieces/BeakerMark.vue'
+import MadeUpMark from '~/components/pieces/MadeUpMark.vue'
+import NoticeBar from '~/components/pieces/NoticeBar.vue'
+import { focusTarget, useKeys } from '~/composables/keys'
+import { madeUpAddress } from '~/following/madeUp'
+import { STOP_WORK, loadDeskWhenIdle } from '~/composables/stopWork'
+import { callServer, messageOf } from '~/following/callServer'
+import { useLesson } from '~/stores/lesson'
+import { useNotices } from '~/stores/notices'
 
 /** The desk: the path on the left, the work of one stop, the Second look on the right. */
 definePageMeta({ key: (route) => String(route.params.id) })

@@ -3,6 +3,9 @@ import type { Component } from 'vue'
 import { NO_SCHOOL, type School } from '~~/core/kit'
 import type { WholeLesson } from '~~/schemas/contract'
 import { PRINTOUT_NAMES, PRINTOUTS, type PrintoutName } from '~/composables/printouts'
+import MadeUpMark from '~/components/pieces/MadeUpMark.vue'
+import { drawnFrom } from '~/following/madeUp'
+import { callServer, messageOf } from '~/following/callServer'
 
 /** A printout: shown as it will look, with one button that prints it. */
 const route = useRoute()

@@ -2,6 +2,13 @@
 import { useIntervalFn, useLocalStorage } from '@vueuse/core'
 import { circuitTogether, placesInRound, roundAt, TOGETHER_VIEWS, viewTogether } from '~~/core/together'
 import { fitTogetherWords, placeWords, TOGETHER_VIEW_WORDS, lessonName } from '~~/core/wording'
+import BoardFrame from '~/components/board/BoardFrame.vue'
+import BoardJoin from '~/components/board/BoardJoin.vue'
+import TogetherFound from '~/components/together/TogetherFound.vue'
+import { useInterleaving } from '~/composables/interleaving'
+import { useKeys } from '~/composables/keys'
+import { useTogether } from '~/composables/together'
+import { serverNow } from '~/following/serverClock'
 
 /** All lessons that run together on the projector: one message at a time. */
 const route = useRoute()

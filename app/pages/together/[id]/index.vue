@@ -1,6 +1,16 @@
 <script setup lang="ts">
 import { LONGEST } from '~~/core/lesson'
 import { counted } from '~~/core/wording'
+import MoreMenu from '~/components/pieces/MoreMenu.vue'
+import NoticeBar from '~/components/pieces/NoticeBar.vue'
+import TogetherAgree from '~/components/together/TogetherAgree.vue'
+import TogetherClock from '~/components/together/TogetherClock.vue'
+import TogetherFound from '~/components/together/TogetherFound.vue'
+import TogetherGroups from '~/components/together/TogetherGroups.vue'
+import TogetherKit from '~/components/together/TogetherKit.vue'
+import TextField from '~/forms/TextField.vue'
+import { useTogether } from '~/composables/together'
+import { callServer } from '~/following/callServer'
 
 /** Several lessons that run in one time: who does what, the clock, the kit, what each found, and one sentence across all. */
 const route = useRoute()

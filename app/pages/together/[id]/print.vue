@@ -12,6 +12,11 @@ import {
   placeWords,
   question,
 } from '~~/core/wording'
+import TogetherSteps from '~/components/together/TogetherSteps.vue'
+import { useCustoms } from '~/composables/customs'
+import { useInterleaving } from '~/composables/interleaving'
+import { useTogether } from '~/composables/together'
+import { callServer } from '~/following/callServer'
 
 /** All of it on paper: who does what, each group's trials by the clock, what to fetch place by place, what to buy. */
 const route = useRoute()

@@ -1,6 +1,7 @@
 import type { LocationQuery } from 'vue-router'
 import type { Plan } from '~~/core/lesson'
 import { madeUpClass, type MadeUp } from '~~/core/rehearsal'
+import { serverNow } from '~/following/serverClock'
 
 /** An address that shows the made-up class of the desk, while there is one, in place of the real one. */
 export function madeUpAddress({ madeUp }: { madeUp: MadeUp | undefined }, address: string): string {

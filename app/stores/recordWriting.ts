@@ -9,6 +9,10 @@ import type {
   NewReading,
   Reading,
 } from '~~/core/lesson'
+import { callServer } from '~/following/callServer'
+import { newId } from '~/following/newId'
+import { superseding } from '~/following/readingRow'
+import { serverNow } from '~/following/serverClock'
 
 /** What the desk writes into the record of a lesson; it is shown as soon as the server has it. */
 export function useRecordWriting(
