@@ -1,12 +1,12 @@
 import { type NewReading, type Reading } from '~~/core/lesson'
-import { atMoment, testOf, readEntry, writesStartAndFinish } from '~~/core/test'
+import { atMoment, testOf } from '~~/core/test'
 import { writeNumber, decimalsOf } from '~~/core/quantity'
 import { cellKey, currentReadings, type Cell } from '~~/core/record'
-import { pastedWords, readErrorWords, writeReading } from '~~/core/wording'
-import { useCustoms } from '~/composables/customs'
+import { pastedWords, writeReading } from '~~/core/wording'
 import { readingRow, superseding } from '~/following/readingRow'
 import { useLesson } from '~/stores/lesson'
 import { useNotices } from '~/stores/notices'
+import { useNumberEntry } from '~/composables/numberEntry'
 
 interface Entry {
   cell: Cell
@@ -19,7 +19,7 @@ interface Entry {
  */
 export function useGridEntry() {
   const lesson = useLesson()
-  const { kitchen } = useCustoms()
+  const { read } = useNumberEntry(() => lesson.record.readings)
   const planOf = ({ moment }: Cell) => atMoment(lesson.plan!, moment)
   const notices = useNotices()
   const drafts = ref(new Map<string, string>())
@@ -99,17 +99,16 @@ export function useGridEntry() {
       if (last && emptied) notices.done('Readings are not deleted. Set it aside below and say why.')
       return undefined
     }
-    const options = { startAndFinish: writesStartAndFinish(lesson.record.readings), kitchen: kitchen.value }
-    const read = readEntry(planOf(cell), text, options)
-    if (!read.ok) {
+    const typed = read(planOf(cell), text)
+    if (typed.value === undefined) {
       drafts.value.set(key, text)
-      troubles.value.set(key, readErrorWords(read.code))
+      troubles.value.set(key, typed.trouble)
       return undefined
     }
-    if (!last) return readingRow(cell, read.value, read.unit, text)
+    if (!last) return readingRow(cell, typed.value, typed.unit, text)
     return superseding(last, {
-      value: read.value,
-      unit: read.unit,
+      value: typed.value,
+      unit: typed.unit,
       entered: text,
       reason: 'corrected at the desk',
       confirmed: false,

@@ -25,6 +25,7 @@ import { useBell } from '~/composables/sounds'
 import { useStation } from '~/composables/station'
 import { useTestClock } from '~/composables/testClock'
 import { schoolDay } from '~/following/serverClock'
+import { provideWritten } from '~/composables/numberEntry'
 
 /** What a child's finger hits. */
 const FOR_FINGERS = {
@@ -40,6 +41,7 @@ const FOR_FINGERS = {
 /** A group's own page: join, predict, then one trial at a time. */
 const station = useStation()
 const { plan, record, board, group, locked, ownReadings, waiting } = station
+provideWritten(() => record.value.readings)
 useHead({ title: 'Station · Jolly Beaker' })
 
 const own = computed(() => plan.value?.groups.find((one) => one.id === group.value))

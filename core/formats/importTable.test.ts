@@ -16,6 +16,13 @@ const taken = (text: string, change: { matches?: ColumnMatch[]; group?: string }
   return readImport(plan, rows, choices, readings)
 }
 
+it('a class that writes a start and a finish may bring them in a table, too; any other is asked', () => {
+  const table = 'Team,tissue\nAlder,12 to 68\n'
+  expect(taken(table)[0]!.skip).toMatchObject({ code: 'bad-value' })
+  const written = [reading({ group: 'g2', entered: '10 to 60', value: 50 })]
+  expect(taken(table, {}, written)[0]!.reading).toMatchObject({ value: 56, unit: 'mm', entered: '12 to 68' })
+})
+
 describe('columns of a foreign table', () => {
   it('are matched by heading and by what stands in them', () => {
     expect(roles('Team;Paper;Try;Height (cm);Note\nAlder;tissue;1;5,1;\nBirch;card;1;1,4;leaked\n')).toEqual([

@@ -1,6 +1,6 @@
 import { MOST_TRIALS, type Plan, type Reading } from '../lesson'
-import { forMeasure, momentsOf, testOf, readEntry } from '../test'
-import { readQuantity, unitNamed, unitOf, type ReadErrorCode, type UnitCode } from '../quantity'
+import { forMeasure, momentsOf, testOf, readEntry, writesStartAndFinish } from '../test'
+import { unitNamed, unitOf, type ReadErrorCode, type UnitCode } from '../quantity'
 import { cellKey, currentReadings } from '../record'
 import { conditionNamed, groupNamed, hasHeading, momentNamed, unitInHeading, type ColumnMatch } from './matchColumns'
 
@@ -60,6 +60,7 @@ export function readImport(plan: Plan, rows: string[][], choices: ImportChoices,
       .map((one) => [cellKey(one), one]),
   )
   const counted = new Map<string, number>()
+  const startAndFinish = writesStartAndFinish(readings)
   return rows.slice(first).flatMap((row, place) => {
     const columns = choices.matches.flatMap((match, column) => (match.role === 'value' ? [column] : []))
     return columns.flatMap((column): ImportCell[] => {
@@ -67,7 +68,7 @@ export function readImport(plan: Plan, rows: string[][], choices: ImportChoices,
       const cell = { line: place + first + 1, column, text: text.slice(0, LONGEST_ENTRY) }
       // An empty place of a wide table says nothing; an empty row neither.
       if (text === '' && (columns.length > 1 || row.every((one) => one.trim() === ''))) return []
-      const read = readCell(plan, row, column, heading, choices, counted)
+      const read = readCell(plan, row, column, heading, { ...choices, startAndFinish }, counted)
       if ('code' in read) return [{ ...cell, reading: undefined, skip: read }]
       const there = read.status === 'kept' ? kept.get(cellKey({ ...read, practice: false })) : undefined
       if (!there) return [{ ...cell, reading: read, skip: undefined }]
@@ -82,7 +83,7 @@ function readCell(
   row: string[],
   column: number,
   heading: string[],
-  { matches, unit: usual, group: forAll }: ImportChoices,
+  { matches, unit: usual, group: forAll, startAndFinish }: ImportChoices & { startAndFinish: boolean },
   counted: Map<string, number>,
 ): ImportReading | { code: SkipCode; detail: string } {
   const of = (role: ColumnMatch['role']) => {
@@ -122,6 +123,7 @@ function readCell(
     of('unit'),
     unitInHeading(heading[column] ?? ''),
     match.measure === null ? usual : (testOf(plan).method?.unit ?? usual),
+    startAndFinish,
   )
   if ('code' in value) return value
   const reason = (of('reason') ?? '').slice(0, 300)
@@ -146,18 +148,19 @@ function readNumber(
   unitText: string | undefined,
   fromHeading: UnitCode | undefined,
   usual: UnitCode,
+  startAndFinish: boolean,
 ): { value: number; unit: UnitCode } | { code: SkipCode; detail: string } {
   const { method, way } = testOf(plan)
   if (method && !way.isAmount) {
     const entry = readEntry(plan, text)
-    return entry.ok ? { value: entry.value, unit: entry.unit } : { code: 'bad-value', detail: text }
+    return entry.ok ? { value: entry.value, unit: entry.unit } : { code: 'bad-value', detail: text.slice(0, LONGEST_ENTRY) }
   }
   const named = unitText ? unitNamed(unitText) : undefined
   if (unitText && !named) return { code: 'unknown-unit', detail: unitText }
   const unit = named ?? fromHeading ?? usual
   if (method && unitOf(unit).dimension !== unitOf(method.unit).dimension) return { code: 'wrong-kind-of-unit', detail: unit }
-  const read = readQuantity(text, { unit })
+  const read = readEntry(plan, text, { unit, startAndFinish })
   if (read.ok) return { value: read.value, unit: read.unit }
-  const code = UNIT_ERRORS.includes(read.code) ? (read.code as 'unknown-unit') : 'bad-value'
+  const code = UNIT_ERRORS.some((code) => code === read.code) ? (read.code as 'unknown-unit') : 'bad-value'
   return { code, detail: text.slice(0, LONGEST_ENTRY) }
 }

@@ -190,7 +190,7 @@ const LARGEST = 1e12
 const A_TIME = /^(?:19|20|21)\d\d-/
 
 function readValue(plan: Plan, text: string, unit: UnitCode): number | undefined {
-  const read = !isAmount(unit) ? readEntry(plan, text) : readQuantity(text, { unit })
+  const read = isAmount(unit) ? readQuantity(text, { unit }) : readEntry(plan, text)
   return read.ok && Math.abs(read.value) <= LARGEST ? read.value : undefined
 }
 

@@ -142,6 +142,37 @@ test('a second reader looks without having seen the first number, jobs turn by s
     ])
 })
 
+test('what the first reader may write the second may, too, and what is read again begins with an empty field', async ({
+  page,
+  baseURL,
+}) => {
+  const lesson = await lessonWith(baseURL, (plan) => {
+    plan.practice = 0
+    plan.secondReader = true
+    plan.measures = measuredSo(plan, { eachIs: 'risen' }).measures
+  })
+  await joinStation(page, lesson.code, 'Cedar')
+  await page.getByRole('button', { name: 'Later' }).click()
+  await page.getByLabel('Measure with').selectOption({ index: 1 })
+  const first = async (text: string) => {
+    await page.getByLabel('The number').fill(text)
+    await page.getByRole('button', { name: 'Write it down' }).click()
+  }
+  await first('12 to 68')
+  const second = async (text: string) => {
+    await expect(page.getByText('Second reader: look yourself')).toBeVisible()
+    await page.getByLabel('The number').fill(text)
+    await page.getByRole('button', { name: 'That is what I see' }).click()
+  }
+  await second('12 to 58')
+  await page.getByRole('button', { name: 'Neither: read it again' }).click()
+  await expect(page.getByLabel('The number')).toHaveValue('')
+  await first('12 to 68')
+  await second('12 to 68')
+  const readings = async () => (await client(baseURL).open(lesson.id)).record.readings
+  await expect.poll(async () => (await readings()).map(({ value, entered }) => [value, entered])).toEqual([[56, '12 to 68']])
+})
+
 test('several places of a jar are read at one go, by the countdown of the class’s clock', async ({ page, baseURL }) => {
   const lesson = await lessonWith(baseURL, (plan) => {
     Object.assign(plan, withKind(plan, 'over-time'))

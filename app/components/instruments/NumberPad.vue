@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { UNIT_CODES, unitOf, type UnitCode } from '~~/core/quantity'
 import { writeReading } from '~~/core/wording'
-import { testOf, workedOutEntry } from '~~/core/test'
+import { testOf } from '~~/core/test'
 import type { InstrumentProps } from './instrument'
-import { useCustoms } from '~/composables/customs'
+import { useNumberEntry } from '~/composables/numberEntry'
 
 /** A number pad with fraction, comma and minus; the unit stays in sight. A keyboard works too. */
 const props = defineProps<InstrumentProps>()
-const { kitchen } = useCustoms()
+const { workedOut } = useNumberEntry()
 const text = defineModel<string>({ required: true })
 const planUnit = computed(() => testOf(props.plan).unit)
 const unit = ref<UnitCode>(planUnit.value)
@@ -18,7 +18,7 @@ const whole = computed(() => {
   return typed === '' || unit.value === planUnit.value || /[a-z°"']/i.test(typed) ? typed : `${typed} ${unit.value}`
 })
 watch(whole, (now) => (text.value = now))
-const worked = computed(() => workedOutEntry(props.plan, whole.value, { kitchen: kitchen.value }))
+const worked = computed(() => workedOut(props.plan, whole.value))
 watch(text, (now) => {
   if (now !== whole.value) digits.value = now
 })

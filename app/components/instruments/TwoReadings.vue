@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { unitOf } from '~~/core/quantity'
-import { readErrorWords, writeReading } from '~~/core/wording'
-import { testOf, readEntry } from '~~/core/test'
+import { writeReading } from '~~/core/wording'
+import { testOf } from '~~/core/test'
 import type { InstrumentProps } from './instrument'
+import { useNumberEntry } from '~/composables/numberEntry'
 import TextField from '~/forms/TextField.vue'
-import { useCustoms } from '~/composables/customs'
 
 /** Two readings whose difference counts: at the start and at the finish, or empty and full. */
 const props = defineProps<InstrumentProps>()
-const { kitchen } = useCustoms()
+const { read } = useNumberEntry()
 const text = defineModel<string>({ required: true })
 const method = computed(() => testOf(props.plan).method!)
 const unit = computed(() => method.value.unit)
@@ -19,11 +19,7 @@ const labels = computed(() => {
 const first = ref('')
 const second = ref('')
 const both = computed(() => `${first.value.trim()} to ${second.value.trim()}`)
-const difference = computed(() =>
-  first.value.trim() && second.value.trim()
-    ? readEntry(props.plan, both.value, { startAndFinish: true, kitchen: kitchen.value })
-    : undefined,
-)
+const difference = computed(() => (first.value.trim() && second.value.trim() ? read(props.plan, both.value, true) : undefined))
 watch([first, second], () => (text.value = difference.value ? both.value : ''))
 watch(text, (now) => {
   // Written down: the next trial begins with empty fields.
@@ -50,10 +46,10 @@ watch(text, (now) => {
       :suffix="unitOf(unit).symbol"
     />
     <p v-if="difference" role="status">
-      <template v-if="difference.ok">
+      <template v-if="difference.value !== undefined">
         That makes <strong>{{ writeReading(plan, difference.value, difference.unit) }}</strong>.
       </template>
-      <span v-else class="trouble">{{ readErrorWords(difference.code) }}</span>
+      <span v-else class="trouble">{{ difference.trouble }}</span>
     </p>
   </div>
 </template>

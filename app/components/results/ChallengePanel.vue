@@ -3,18 +3,18 @@ import { LONGEST, type LessonRecord, type Plan } from '~~/core/lesson'
 import { unitOf } from '~~/core/quantity'
 import { challengeMoment, challengeTable, seenBy, withChallenge, withoutChallenge } from '~~/core/predictions'
 import { usedIn } from '~~/core/record'
-import { challengeSentences, nameOfGroup, readErrorWords, writeFigure, writeReading } from '~~/core/wording'
-import { testOf, readEntry } from '~~/core/test'
+import { challengeSentences, nameOfGroup, writeFigure, writeReading } from '~~/core/wording'
+import { testOf } from '~~/core/test'
 import TextField from '~/forms/TextField.vue'
-import { useCustoms } from '~/composables/customs'
 import { newId } from '~/following/newId'
 import { readingRow } from '~/following/readingRow'
 import { useLesson } from '~/stores/lesson'
+import { useNumberEntry } from '~/composables/numberEntry'
 
 /** Check it: something new, predicted by each group out of what the class found, tested and laid beside. */
 const props = defineProps<{ plan: Plan; record: LessonRecord }>()
 const lesson = useLesson()
-const { kitchen } = useCustoms()
+const { read } = useNumberEntry(() => props.record.readings)
 const label = ref('')
 const troubles = ref<Record<string, string>>({})
 const challenge = computed(() => challengeTable(props.plan, props.record))
@@ -25,19 +25,19 @@ const begin = () => {
 const end = () => lesson.replace(withoutChallenge(lesson.plan!, usedIn(lesson.record).conditions))
 const textOf = (value: number | undefined) => (value === undefined ? '' : writeReading(props.plan, value, unit.value))
 
-function read(key: string, text: string): number | undefined {
-  const found = readEntry(props.plan, text, { kitchen: kitchen.value })
-  troubles.value = { ...troubles.value, [key]: found.ok || text.trim() === '' ? '' : readErrorWords(found.code) }
-  return found.ok ? found.value : undefined
+function typed(key: string, text: string): number | undefined {
+  const { value, trouble } = read(props.plan, text)
+  troubles.value = { ...troubles.value, [key]: text.trim() === '' ? '' : trouble }
+  return value
 }
 async function guess(group: string, text: string): Promise<void> {
-  const value = read(`guess/${group}`, text)
+  const value = typed(`guess/${group}`, text)
   const { condition } = challenge.value!
   if (value !== undefined)
     await lesson.addPrediction({ id: newId(), group, as: 'challenge', order: [], values: { [condition]: value }, reason: '' })
 }
 async function see(group: string, text: string): Promise<void> {
-  const value = read(`seen/${group}`, text)
+  const value = typed(`seen/${group}`, text)
   if (value === undefined) return
   const before = seenBy(props.plan, props.record.readings, group)
   if (before)

@@ -2,17 +2,17 @@
 import { conditionName, LONGEST, type NewPrediction, type NewReading, type Plan } from '~~/core/lesson'
 import { unitOf } from '~~/core/quantity'
 import { challengeMoment, challengeOf } from '~~/core/predictions'
-import { challengePrompt, readErrorWords, writeReading } from '~~/core/wording'
-import { testOf, readEntry } from '~~/core/test'
+import { challengePrompt, writeReading } from '~~/core/wording'
+import { testOf } from '~~/core/test'
 import TextField from '~/forms/TextField.vue'
-import { useCustoms } from '~/composables/customs'
 import { newId } from '~/following/newId'
 import { readingRow } from '~/following/readingRow'
+import { useNumberEntry } from '~/composables/numberEntry'
 
 /** The last challenge: the group guesses what something new will give, then tests it once. */
 const props = defineProps<{ plan: Plan; group: string; guess: number | undefined }>()
 const emit = defineEmits<{ stamp: [prediction: NewPrediction]; written: [readings: NewReading[]] }>()
-const { kitchen } = useCustoms()
+const { read } = useNumberEntry()
 const condition = computed(() => challengeOf(props.plan)!)
 const unit = computed(() => testOf(props.plan).unit)
 const text = ref('')
@@ -24,9 +24,9 @@ watch(
 )
 
 function submit(): void {
-  const found = readEntry(props.plan, text.value, { kitchen: kitchen.value })
-  trouble.value = found.ok ? '' : readErrorWords(found.code)
-  if (!found.ok) return
+  const found = read(props.plan, text.value)
+  trouble.value = found.trouble
+  if (found.value === undefined) return
   const { group } = props
   const { id } = condition.value
   if (props.guess === undefined) {
@@ -34,7 +34,7 @@ function submit(): void {
     return emit('stamp', { id: newId(), group, as: 'challenge', order: [], values, reason: reason.value.trim() })
   }
   const place = { group, condition: id, repeat: 1, moment: challengeMoment(props.plan), practice: false }
-  emit('written', [readingRow(place, found.value, unit.value, text.value.trim())])
+  emit('written', [readingRow(place, found.value, unit.value, found.entered)])
 }
 </script>
 

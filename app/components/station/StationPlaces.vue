@@ -1,17 +1,17 @@
 <script setup lang="ts">
 import { LONGEST, letterOf, type Plan, type NewReading } from '~~/core/lesson'
-import { atMoment, momentOf, testOf, readEntry } from '~~/core/test'
+import { atMoment, momentOf, testOf } from '~~/core/test'
 import { unitOf } from '~~/core/quantity'
 import { cellKey, type AskedEntry, type Cell, type Doubt } from '~~/core/record'
-import { doubtWords, nameOfCondition, readErrorWords, whenWords, writeReading } from '~~/core/wording'
+import { doubtWords, nameOfCondition, whenWords, writeReading } from '~~/core/wording'
 import ConditionBadge from '~/components/pieces/ConditionBadge.vue'
 import TextField from '~/forms/TextField.vue'
-import { useCustoms } from '~/composables/customs'
 import { readingRow } from '~/following/readingRow'
+import { useNumberEntry } from '~/composables/numberEntry'
 
 /** Several places in one jar read at one go: a number for each, all written down together. */
 const props = defineProps<{ plan: Plan; check: (entries: AskedEntry[]) => Promise<Doubt[][]>; cells: Cell[] }>()
-const { kitchen } = useCustoms()
+const { read } = useNumberEntry()
 const emit = defineEmits<{ written: [readings: NewReading[]]; skip: [cell: Cell] }>()
 const first = computed(() => props.cells[0]!)
 /** The lesson as the measure of these places sees it. */
@@ -46,9 +46,9 @@ async function submit(): Promise<void> {
     const key = cellKey(cell)
     const text = (texts.value[key] ?? '').trim()
     if (text === '') return []
-    const found = readEntry(ofMeasure.value, text, { kitchen: kitchen.value })
-    if (!found.ok) {
-      troubles.value[key] = readErrorWords(found.code)
+    const found = read(ofMeasure.value, text)
+    if (found.value === undefined) {
+      troubles.value[key] = found.trouble
       return []
     }
     const entry = { ...cell, value: found.value, unit: unit.value, entered: text }

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { type Plan } from '~~/core/lesson'
 import { readersAgree } from '~~/core/record'
-import { readErrorWords, writeReading } from '~~/core/wording'
-import { testOf, readEntry } from '~~/core/test'
-import { useCustoms } from '~/composables/customs'
+import { writeReading } from '~~/core/wording'
+import { testOf, writesStartAndFinish } from '~~/core/test'
+import { useNumberEntry } from '~/composables/numberEntry'
 
 /** A second child reads the same thing without having seen the first number; where they differ, they look once more. */
 const props = defineProps<{
@@ -12,8 +12,8 @@ const props = defineProps<{
   first: { value: number; entered: string }
   pictureOf: (id: string) => string
 }>()
-const { kitchen } = useCustoms()
-const emit = defineEmits<{ agreed: [entry: { value: number; entered: string; reason: string }]; again: [] }>()
+const { read } = useNumberEntry()
+const emit = defineEmits<{ agreed: [entry: { value: number; entered: string; reason: string }]; again: []; back: [] }>()
 const NumberPad = defineAsyncComponent(() => import('../instruments/NumberPad.vue'))
 const method = computed(() => testOf(props.plan).method!)
 const text = ref('')
@@ -21,11 +21,12 @@ const trouble = ref('')
 const second = shallowRef<{ value: number; entered: string }>()
 
 function look(): void {
-  const found = readEntry(props.plan, text.value, { kitchen: kitchen.value })
-  trouble.value = found.ok ? '' : readErrorWords(found.code)
-  if (!found.ok) return
+  // Whoever reads second may write it as the first did.
+  const found = read(props.plan, text.value, writesStartAndFinish([props.first]))
+  trouble.value = found.trouble
+  if (found.value === undefined) return
   if (readersAgree(props.first.value, found.value, method.value)) emit('agreed', { ...props.first, reason: '' })
-  else second.value = { value: found.value, entered: text.value.trim() }
+  else second.value = found
 }
 function take(taken: { value: number; entered: string }, other: { entered: string }): void {
   emit('agreed', { ...taken, reason: `the other reader saw ${other.entered}` })
@@ -37,7 +38,7 @@ function take(taken: { value: number; entered: string }, other: { entered: strin
     <h2 class="text-large">Second reader: look yourself. What do you see?</h2>
     <NumberPad v-model="text" :plan="plan" :condition="condition" device="pad" :trouble="trouble" :picture-of="pictureOf" />
     <div class="row">
-      <VBtn @click="emit('again')">Back</VBtn>
+      <VBtn @click="emit('back')">Back</VBtn>
       <MainBtn type="submit" class="grow">That is what I see</MainBtn>
     </div>
   </form>

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core'
 import { type Group, type LessonRecord, type Plan, type Reading, type NewReading } from '~~/core/lesson'
-import { atMoment, testOf, readEntry, writesStartAndFinish, type Device } from '~~/core/test'
+import { atMoment, testOf, type Device } from '~~/core/test'
 import { devicesFor } from '~~/core/measuring'
 import { asksSecondReader, openBeside, type AskedEntry, type Cell, type Doubt, type Progress } from '~~/core/record'
-import { DEVICE_WORDS, readErrorWords } from '~~/core/wording'
+import { DEVICE_WORDS } from '~~/core/wording'
 import { INSTRUMENTS } from '../instruments/instrument'
 import LapTimer from '~/components/instruments/LapTimer.vue'
 import StationAsk from '~/components/station/StationAsk.vue'
@@ -12,9 +12,9 @@ import StationSecond from '~/components/station/StationSecond.vue'
 import StationWhy from '~/components/station/StationWhy.vue'
 import TrialHead from '~/components/station/TrialHead.vue'
 import NativeChoice from '~/forms/NativeChoice.vue'
-import { useCustoms } from '~/composables/customs'
 import { focusHeading } from '~/composables/focusHeading'
 import { readingRow, superseding } from '~/following/readingRow'
+import { useNumberEntry } from '~/composables/numberEntry'
 
 /** One trial: what to fetch, what has to be so, the number; and what is asked about it before it is written down. */
 const props = defineProps<{
@@ -28,7 +28,7 @@ const props = defineProps<{
   fixing?: NewReading
   last?: Reading
 }>()
-const { kitchen } = useCustoms()
+const { read } = useNumberEntry()
 const emit = defineEmits<{
   written: [reading: NewReading]
   several: [readings: NewReading[]]
@@ -66,19 +66,17 @@ const toConfirm = shallowRef<{ value: number; entered: string; more: Partial<New
 const asking = computed(() => asked.value !== undefined || toConfirm.value !== undefined || sayingWhy.value)
 
 /** What stands in the display, in the plan's unit; undefined and a message when it cannot be read. */
-function read(): { value: number; entered: string } | undefined {
-  const entered = text.value.trim()
-  const startAndFinish =
-    device.value === 'start-and-finish' || device.value === 'empty-and-full' || writesStartAndFinish(props.record.readings)
-  const found = readEntry(ofMeasure.value, entered, { startAndFinish, kitchen: kitchen.value })
-  trouble.value = found.ok ? '' : readErrorWords(found.code)
-  return found.ok ? { value: found.value, entered } : undefined
+function typed(): { value: number; entered: string } | undefined {
+  const startAndFinish = device.value === 'start-and-finish' || device.value === 'empty-and-full'
+  const found = read(ofMeasure.value, text.value, startAndFinish)
+  trouble.value = found.trouble
+  return found.value === undefined ? undefined : { value: found.value, entered: found.entered }
 }
 
 const checking = ref(false)
 
 async function submit(): Promise<void> {
-  const found = checking.value ? undefined : read()
+  const found = checking.value ? undefined : typed()
   if (!found) return
   const { condition, repeat, moment: at, practice } = props.trial
   const place = { id: props.fixing?.id, group: props.group.id, condition, repeat, moment: at }
@@ -139,8 +137,15 @@ function write({ value, entered }: { value: number; entered: string }, more: Par
   sayingWhy.value = false
 }
 
+/** Read again from the thing itself: what stood there does not stand in the way. */
+function typeAgain(): void {
+  text.value = ''
+  asked.value = undefined
+  toConfirm.value = undefined
+}
+
 function setAside(reason: string): void {
-  const found = asked.value ?? read()
+  const found = asked.value ?? typed()
   if (found) write(found, { status: 'set-aside', reason })
 }
 </script>
@@ -176,7 +181,7 @@ function setAside(reason: string): void {
       :doubt="asked.doubts[0]!"
       @right="kept"
       @mend="settle({ ...asked, value: $event }, { confirmed: true, reason: `was written as ${asked.entered}`.slice(0, 300) })"
-      @again="asked = undefined"
+      @again="typeAgain"
       @aside="setAside"
     />
     <StationSecond
@@ -186,7 +191,8 @@ function setAside(reason: string): void {
       :first="toConfirm"
       :picture-of="pictureOf"
       @agreed="agreed"
-      @again="toConfirm = undefined"
+      @again="typeAgain"
+      @back="toConfirm = undefined"
     />
     <LapTimer
       v-else-if="device === 'laps' && !sayingWhy"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { readBlock } from '~~/core/formats'
 import { activeConditions, isEachChild, letterOf, type Reading } from '~~/core/lesson'
-import { atMoment, forMeasure, measuredCards, testOf, workedOutEntry, writesStartAndFinish } from '~~/core/test'
+import { atMoment, forMeasure, measuredCards, testOf } from '~~/core/test'
 import { unitOf } from '~~/core/quantity'
 import { cellKey, gridRows, nextTrial, progressOf, type Cell } from '~~/core/record'
 import { cellTarget } from '~~/core/secondLook'
@@ -9,18 +9,18 @@ import { doubtWords, momentWords, nameOfCondition, readingHeading, readingHeadin
 import ConditionBadge from '~/components/pieces/ConditionBadge.vue'
 import ShapeBadge from '~/components/pieces/ShapeBadge.vue'
 import GridCell from '~/components/test/GridCell.vue'
-import { useCustoms } from '~/composables/customs'
 import { useGridEntry } from '~/composables/gridEntry'
 import { useSheetKeys } from '~/composables/sheetKeys'
 import { useLesson } from '~/stores/lesson'
+import { useNumberEntry } from '~/composables/numberEntry'
 
 /** Groups by conditions by repeats, keyed in like a spreadsheet. What cannot be read stays in its place until it is mended. */
 const NOTHING: Reading[] = []
 const props = defineProps<{ withPractice: boolean }>()
-const { kitchen } = useCustoms()
 const chosen = defineModel<Cell>('chosen')
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
+const { workedOut } = useNumberEntry(() => lesson.record.readings)
 /** The unit of all readings; of several measures each column says its own. */
 const unit = computed(() => {
   return measuredCards(plan.value).length === 1 ? unitOf(testOf(plan.value).unit).symbol : ''
@@ -67,9 +67,8 @@ const nextCells = computed(
 /** What a number in several parts comes to while it is typed: "15 + 30 = 45 mm". */
 const worked = computed(() => {
   const typed = chosen.value && drafts.value.get(cellKey(chosen.value))
-  const options = { startAndFinish: writesStartAndFinish(lesson.record.readings), kitchen: kitchen.value }
   const own = chosen.value && atMoment(plan.value, chosen.value.moment)
-  const value = typed === undefined || !own ? undefined : workedOutEntry(own, typed, options)
+  const value = typed === undefined || !own ? undefined : workedOut(own, typed)
   return value === undefined ? '' : `${typed!.trim()} makes ${writeReading(own!, value, testOf(own!).unit)}`
 })
 const oddIn = (cell: Cell) => cell.kept.map(({ id }) => odd.value.get(id)).find((words) => words !== undefined)

@@ -3,20 +3,20 @@ import { activeConditions, LONGEST } from '~~/core/lesson'
 import { unitOf } from '~~/core/quantity'
 import { asksOneGuess, finished } from '~~/core/predictions'
 import { nextSeat, placeOfSeat } from '~~/core/record'
-import { nameOfCondition, readErrorWords, readingWords, seatWords, sentenceCase, writeReading } from '~~/core/wording'
-import { testOf, readEntry, writesStartAndFinish } from '~~/core/test'
+import { nameOfCondition, readingWords, seatWords, sentenceCase, writeReading } from '~~/core/wording'
+import { testOf } from '~~/core/test'
 import NumberField from '~/forms/NumberField.vue'
 import TextField from '~/forms/TextField.vue'
-import { useCustoms } from '~/composables/customs'
 import { newId } from '~/following/newId'
 import { readingRow } from '~/following/readingRow'
 import { useLesson } from '~/stores/lesson'
+import { useNumberEntry } from '~/composables/numberEntry'
 
 /** Strips keyed in one after the other: seat, guess, number, Enter, and the next seat that is still open. */
 const lesson = useLesson()
-const { kitchen } = useCustoms()
 const plan = computed(() => lesson.plan!)
 const readings = computed(() => lesson.record.readings)
+const { read } = useNumberEntry(() => readings.value)
 const seat = ref<number | null>(nextSeat(plan.value, readings.value, 0) ?? 1)
 const guess = ref('')
 const number = ref('')
@@ -26,7 +26,6 @@ const form = useTemplateRef<HTMLElement>('form')
 const place = computed(() => (seat.value === null ? undefined : placeOfSeat(plan.value, readings.value, seat.value)))
 const child = computed(() => plan.value.groups[(seat.value ?? 0) - 1])
 const unit = computed(() => unitOf(testOf(plan.value).unit).symbol)
-const options = computed(() => ({ startAndFinish: writesStartAndFinish(readings.value), kitchen: kitchen.value }))
 const asksGuess = computed(() => child.value !== undefined && asksOneGuess(plan.value, lesson.record, child.value.id))
 const where = computed(() => {
   if (!child.value) return `There are ${plan.value.groups.length} seats.`
@@ -40,10 +39,10 @@ const where = computed(() => {
 async function write(): Promise<void> {
   if (!child.value || !place.value) return
   trouble.value = ''
-  const read = readEntry(plan.value, number.value, options.value)
-  if (!read.ok) return void (trouble.value = readErrorWords(read.code))
+  const typed = read(plan.value, number.value)
+  if (typed.value === undefined) return void (trouble.value = typed.trouble)
   if (asksGuess.value && guess.value.trim() !== '' && !(await writeGuess())) return
-  const row = readingRow(place.value, read.value, read.unit, number.value)
+  const row = readingRow(place.value, typed.value, typed.unit, number.value)
   const name = sentenceCase(seatWords(plan.value, row.group))
   if (!(await lesson.addReadings([row]))) return
   last.value = `${name}: ${readingWords(plan.value, row)}`
@@ -56,19 +55,19 @@ async function write(): Promise<void> {
 }
 
 async function writeGuess(): Promise<boolean> {
-  const read = readEntry(plan.value, guess.value, options.value)
-  if (!read.ok) {
-    trouble.value = `The guess: ${readErrorWords(read.code)}`
+  const typed = read(plan.value, guess.value)
+  if (typed.value === undefined) {
+    trouble.value = `The guess: ${typed.trouble}`
     return false
   }
-  const values = { [activeConditions(plan.value)[0]!.id]: read.value }
+  const values = { [activeConditions(plan.value)[0]!.id]: typed.value }
   const draft = finished(plan.value, { as: 'number', order: [], values })
   return lesson.addPrediction({ id: newId(), group: child.value!.id, ...draft, reason: '' })
 }
 const lastWords = computed(() => last.value || `Enter goes to the next open seat.`)
 const guessWords = computed(() => {
-  const read = guess.value === '' ? undefined : readEntry(plan.value, guess.value, options.value)
-  return read?.ok ? writeReading(plan.value, read.value, read.unit) : ''
+  const typed = guess.value === '' ? undefined : read(plan.value, guess.value)
+  return typed?.value === undefined ? '' : writeReading(plan.value, typed.value, typed.unit)
 })
 </script>
 

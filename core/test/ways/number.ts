@@ -44,7 +44,8 @@ export const number: WayOfReading = {
     'knownWeekly',
     'bestNumber',
   ],
-  read: ({ unit, eachIs }, text, { startAndFinish = false, kitchen = 'metric' }) => {
+  read: (method, text, { startAndFinish = false, kitchen = 'metric', unit = method.unit }) => {
+    const { eachIs } = method
     const read: ReadOptions = { unit, region: kitchen }
     const both = startAndFinish || eachIs !== 'shown'
     const [, start, finish] = RANGE.exec(text) ?? (eachIs === 'shown' ? [] : (DASHED.exec(text) ?? []))

@@ -24,6 +24,8 @@ export type EntryResult = { ok: true; value: number; unit: UnitCode } | { ok: fa
 export interface EntryOptions {
   /** Two numbers with "to" between them are a start and a finish: a device that takes both, or a class that writes them so. */
   startAndFinish?: boolean
+  /** The unit of a bare number, where a heading or a column says another than the plan. */
+  unit?: UnitCode
   /** Whose cups and spoons a number is typed in. */
   kitchen?: KitchenRegion
 }
