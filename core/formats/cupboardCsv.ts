@@ -1,9 +1,8 @@
 import Papa from 'papaparse'
-import { readCount, readPrice, type Thing } from '../kit'
+import { CUPBOARD_COLUMNS, readCount, readPrice, type Thing } from '../kit'
 import { NUMBER_UNITS, unitNamed, unitOf, type UnitCode } from '../quantity'
 import { GUARDED, writeTable } from './spreadsheet'
 
-export const CUPBOARD_COLUMNS = ['thing', 'unit', 'stock', 'place', 'minimum', 'pack', 'price'] as const
 type CupboardColumn = (typeof CUPBOARD_COLUMNS)[number]
 const NEEDED: CupboardColumn[] = ['thing', 'stock']
 const MOST_THINGS = 1000

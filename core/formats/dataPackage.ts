@@ -15,6 +15,7 @@ import {
 import { countsOf, eachMeasure, resultUnit, testOf } from '../test'
 import { unitOf } from '../quantity'
 import { trialResults } from '../record'
+import { COLUMN_WORDS, PACKAGE_WORDS, resultValueWords, ROW_TITLES, valueWords, type RowColumn } from '../wording'
 import type { LessonFile } from './lessonFile'
 import { writeReadingsCsv } from './readingsCsv'
 import { writeTable } from './spreadsheet'
@@ -85,36 +86,18 @@ interface Table {
   csv: string
 }
 
-const text = (name: string, description: string): Field => ({ name, type: 'string', description })
+/** The fields of a table by their words; what is no text says so. */
+function fieldsOf(words: Record<string, string>, types: Record<string, Field['type']> = {}): Field[] {
+  return Object.entries(words).map(([name, description]) => ({ name, type: types[name] ?? 'string', description }))
+}
 
 function readingsTable(plan: Plan, { readings }: LessonRecord): Table {
-  const unit = unitOf(testOf(plan).unit).symbol
+  const words = { ...PACKAGE_WORDS.readings, value: valueWords(unitOf(testOf(plan).unit).symbol) }
   return {
     name: 'readings',
-    title: 'Every reading, also those set aside or put right later',
+    title: PACKAGE_WORDS.titles.readings,
     key: 'id',
-    fields: [
-      text('group', 'Name of the group'),
-      text('condition', 'What the factor was changed to'),
-      { name: 'repeat', type: 'integer', description: 'Trial of this group and condition, 1 is the first' },
-      text('moment', 'When and where in the trial, empty where it is read once'),
-      text('measure', 'What was measured'),
-      {
-        name: 'value',
-        type: 'number',
-        description: `The reading, in the unit beside it; the plan measures in ${unit || 'counts'}`,
-      },
-      text('unit', 'Unit of the value'),
-      text('status', 'kept or set-aside; superseded where a later row takes its place'),
-      text('reason', 'Why it was set aside or put right'),
-      text('practice', 'yes for a practice trial, which never counts'),
-      text('confirmed', 'yes where somebody was asked about it and kept it'),
-      text('entered', 'The words as they were entered'),
-      text('by', 'desk, station or import'),
-      { name: 'at', type: 'datetime', description: 'When it was entered' },
-      text('id', 'Identifier of the row'),
-      text('supersedes', 'Identifier of the row whose place it takes'),
-    ],
+    fields: fieldsOf(words, { repeat: 'integer', value: 'number', at: 'datetime' }),
     csv: writeReadingsCsv(plan, readings),
   }
 }
@@ -125,19 +108,8 @@ function resultsOfTrials(plan: Plan, { readings }: LessonRecord): Table {
   const name = (id: string) => plan.conditions.find((one) => one.id === id)
   return {
     name: 'results',
-    title: 'What every trial came to, as the class lets it count',
-    fields: [
-      text('group', 'Name of the group'),
-      text('condition', 'What the factor was changed to'),
-      { name: 'repeat', type: 'integer', description: 'Trial of this group and condition, 1 is the first' },
-      text('measure', 'What was measured'),
-      { name: 'value', type: 'number', description: `What counts, in ${units.join(' or ')}; empty where it was not reached` },
-      text('unit', 'Unit of the value'),
-      text(
-        'counts',
-        'Which figure of the trial it is: reading, last, change, loss, of-100, rate, total, average, highest or until',
-      ),
-    ],
+    title: PACKAGE_WORDS.titles.results,
+    fields: fieldsOf({ ...PACKAGE_WORDS.results, value: resultValueWords(units) }, { repeat: 'integer', value: 'number' }),
     csv: writeTable([
       ['group', 'condition', 'repeat', 'measure', 'value', 'unit', 'counts'],
       ...eachMeasure(plan).flatMap((view) =>
@@ -161,14 +133,9 @@ function resultsOfTrials(plan: Plan, { readings }: LessonRecord): Table {
 function conditionsTable(plan: Plan): Table {
   return {
     name: 'conditions',
-    title: 'What the factor was changed to',
+    title: PACKAGE_WORDS.titles.conditions,
     key: 'letter',
-    fields: [
-      text('letter', 'Letter on board, tray and graph'),
-      text('name', 'Name of the condition'),
-      text('baseline', 'yes for the baseline'),
-      text('tested', 'no where it was left out'),
-    ],
+    fields: fieldsOf(PACKAGE_WORDS.conditions),
     csv: writeTable([
       ['letter', 'name', 'baseline', 'tested'],
       ...plan.conditions.map((one) => [
@@ -184,56 +151,11 @@ function conditionsTable(plan: Plan): Table {
 function groupsTable(plan: Plan): Table {
   return {
     name: 'groups',
-    title: 'The groups; children are never named',
+    title: PACKAGE_WORDS.titles.groups,
     key: 'group',
-    fields: [
-      text('group', 'Name of the group'),
-      text('shape', 'Its badge'),
-      { name: 'seats', type: 'integer', description: 'Children in it' },
-    ],
+    fields: fieldsOf(PACKAGE_WORDS.groups, { seats: 'integer' }),
     csv: writeTable([['group', 'shape', 'seats'], ...plan.groups.map(({ name, shape, seats }) => [name, shape, String(seats)])]),
   }
-}
-
-const ROW_TITLES: Record<Exclude<RowKindName, 'reading'>, string> = {
-  prediction: 'What groups and the class expected',
-  conclusion: 'Sentences of the groups and of the class',
-  remark: 'What groups noticed, guessed and wondered',
-  observation: 'What groups saw while they tested',
-  improvement: 'What groups changed for each try, and why',
-  feedback: 'What groups told each other after a visit: one thing well, one to work on',
-  placing: 'Rows that the plan had no place for any more, and where the teacher put each',
-}
-
-/** What the columns of rows hold, whichever kind they are of. */
-const COLUMN_WORDS: Record<string, string> = {
-  id: 'Identifier of the row',
-  of: 'Which kind of row was given a place',
-  row: 'Identifier of the row that was given a place',
-  to: 'Group that it was given to; empty where its group stands',
-  aside: 'Whether it was put aside',
-  group: 'Name of the group; empty for the class',
-  condition: 'What the factor was changed to; empty where it belongs to none',
-  repeat: 'Trial of this group and condition, 1 is the first',
-  as: 'What was predicted: an order, numbers, a line, a change, or hands up',
-  order: 'Conditions, the most first, as a list in JSON',
-  values: 'Numbers by condition or moment, in JSON',
-  reason: 'Why',
-  late: 'yes where it was made after the first reading that counts',
-  from: 'Identifier of the row that it grew from',
-  text: 'The words',
-  hands: 'Hands up for it',
-  agreed: 'yes where the class agreed on it',
-  list: 'noticed, maybe or wondered',
-  kind: 'words, sketch or photo',
-  what: 'What was changed',
-  why: 'Why it was thought to help',
-  about: 'Name of the group that it is about',
-  well: 'One thing done well',
-  next: 'One thing to work on',
-  picture: 'Identifier of the picture in the lesson file',
-  by: 'desk, station or import',
-  at: 'When it was written',
 }
 
 const FIELD_TYPES: Partial<Record<Column['is'], Field['type']>> = { whole: 'integer', number: 'number', time: 'datetime' }
@@ -252,9 +174,13 @@ function rowsTable(plan: Plan, record: LessonRecord, kind: AnyKind<RowKindName, 
   }
   return {
     name: kind.list,
-    title: ROW_TITLES[kind.kind as keyof typeof ROW_TITLES],
+    title: ROW_TITLES[kind.kind as Exclude<RowKindName, 'reading'>],
     key: 'id',
-    fields: columns.map(([name, { is }]) => ({ name, type: FIELD_TYPES[is] ?? 'string', description: COLUMN_WORDS[name]! })),
+    fields: columns.map(([name, { is }]) => ({
+      name,
+      type: FIELD_TYPES[is] ?? 'string',
+      description: COLUMN_WORDS[name as RowColumn],
+    })),
     csv: writeTable([
       columns.map(([name]) => name),
       ...rowsOf(record, kind).map((row) => columns.map(([name]) => cell(name, (row as unknown as Record<string, unknown>)[name]))),

@@ -3,7 +3,7 @@ export { LESSON_FILE_FORMAT, openLessonFile, doubledId, withoutLostForms, withFr
 export type { FilePicture, FileProblem, LessonFile, OpenedFile } from './lessonFile'
 export { writeTable } from './spreadsheet'
 export { migratePlan } from './migrate'
-export { CUPBOARD_COLUMNS, readCupboardCsv, writeCupboardCsv } from './cupboardCsv'
+export { readCupboardCsv, writeCupboardCsv } from './cupboardCsv'
 export type { CupboardProblem, NewThing, ReadCupboard } from './cupboardCsv'
 export { readReadingsCsv, writeReadingsCsv } from './readingsCsv'
 export type { CsvProblem, CsvProblemCode, ReadCsv } from './readingsCsv'

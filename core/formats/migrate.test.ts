@@ -1,8 +1,9 @@
-import { expect, it } from 'vitest'
+import { existsSync, readFileSync } from 'node:fs'
+import { describe, expect, it } from 'vitest'
 import { soakUpPlan } from '../../test/soakUp'
 import { planSchema } from '../../schemas/plan'
 import { lessonFileSchema } from '../../schemas/record'
-import { newRemark } from '../lesson'
+import { EVERY_KIND, newRemark, PLAN_VERSION } from '../lesson'
 import { resolved } from '../test'
 import { migratePlan, openLessonFile } from '.'
 
@@ -103,4 +104,27 @@ it('what is not a plan comes back for the schema to refuse', () => {
 
 it('a file that says a version before the first is taken for the first, at once', () => {
   expect(migratePlan(planOfVersion1(), -1e15)).toEqual(migratePlan(planOfVersion1(), 1))
+})
+
+describe('a file of today', () => {
+  const SAVED = `test/before/version-${PLAN_VERSION}.beaker.json`
+
+  it('is in the test data, with a row of every kind', () => {
+    expect(existsSync(SAVED) ? '' : `${SAVED} is missing: save a lesson with a row of every kind under the new PLAN_VERSION`).toBe(
+      '',
+    )
+    const saved = JSON.parse(readFileSync(SAVED, 'utf8')) as Record<string, unknown[] | undefined>
+    const missing = EVERY_KIND.filter(({ list }) => !saved[list]?.length).map(
+      ({ list }) => `the file of version ${PLAN_VERSION} has no ${list}: a further list is a further PLAN_VERSION`,
+    )
+    expect(missing).toEqual([])
+  })
+
+  it('comes back whole: no step of an older version takes anything from it', () => {
+    const text = readFileSync(SAVED, 'utf8')
+    const opened = openLessonFile(text)
+    const { error, value } = lessonFileSchema.validate(opened.ok ? opened.content : {})
+    expect(error?.message ?? '').toBe('')
+    expect(value).toEqual(JSON.parse(text))
+  })
 })

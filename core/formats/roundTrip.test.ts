@@ -126,7 +126,10 @@ describe('a lesson that goes out and comes back', () => {
     for (const { path, title, schema } of resources) {
       const [heading] = strFromU8(zip[path]!).split('\r\n')
       expect(heading).toBe(schema.fields.map(({ name }) => name).join(','))
-      expect([title, ...schema.fields.map(({ description }) => description)]).not.toContain(undefined)
+      const silent = schema.fields
+        .filter(({ description }) => !description)
+        .map(({ name }) => `no words for column ${name} of ${path}`)
+      expect([...silent, ...(title ? [] : [`no title for ${path}`])]).toEqual([])
     }
     expect(strFromU8(zip['conclusions.csv']!)).toContain('Alder,,"It was “tissue”, not card.",21,yes,desk')
     expect(strFromU8(zip['observations.csv']!)).toContain(`o,Alder,tissue,2,words,it drips,,station,${AT}`)

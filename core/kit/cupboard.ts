@@ -233,3 +233,6 @@ export function inUnitOf(
 ): number | undefined {
   return turnInto(value, unit, thing.unit, density, kitchen)
 }
+
+/** The columns of a cupboard as a table. */
+export const CUPBOARD_COLUMNS = ['thing', 'unit', 'stock', 'place', 'minimum', 'pack', 'price'] as const

@@ -8,6 +8,7 @@ import { eachMeasure } from '../test'
 import { type Lacks, type Doubt, type Place } from '../record'
 import type { Way } from '../measuring'
 import type { ReadErrorCode, ResultUnit, UnitCode } from '../quantity'
+import { TRAITS } from './traits'
 
 /** `wrong` spoils the lesson, `attention` may, `note` is only worth knowing. */
 export type Severity = 'wrong' | 'attention' | 'note'
@@ -144,24 +145,12 @@ export function cellTarget({ group, condition, repeat, moment }: Pick<Place, 'gr
   return `cell-${group}-${condition}-${repeat}${moment === '' ? '' : `-${moment}`}`
 }
 
-/** What can be said of one measure alone. */
-const OF_A_MEASURE: ReadonlySet<FindingCode> = new Set<FindingCode>([
-  'instrument-misfit',
-  'too-few-words',
-  'hopeless',
-  'too-few-repeats',
-  'doubtful',
-  'wrong-kind-of-unit',
-  'drift',
-  'not-sure',
-])
-
 /** What is found of a lesson that measures several things: of the first all, of the others what is about them. */
 export function ofEachMeasure(plan: Plan, find: (view: Plan) => Finding[]): Finding[] {
   return eachMeasure(plan).flatMap((view, place) => {
     const { measured: measure } = view
     if (place === 0 || measure === null) return find(view)
-    const about = find(view).filter(({ code }) => OF_A_MEASURE.has(code))
+    const about = find(view).filter(({ code }) => TRAITS[code].ofAMeasure)
     return about.map((finding) => ({
       ...finding,
       measure,

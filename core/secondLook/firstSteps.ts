@@ -2,7 +2,6 @@ import { activeConditions, changedFactor, type LessonRecord, type Plan, type Sto
 import { shapeOf, testOf } from '../test'
 import { hasBegun } from '../record'
 import { withSaid } from '../wonder'
-import type { FindingCode } from './finding'
 
 export type FirstStepCode = 'wonder' | 'change' | 'measure' | 'conditions'
 
@@ -38,20 +37,3 @@ export function firstSteps(plan: Plan, record: LessonRecord): FirstStep[] | unde
     { code: 'conditions', stop: 'plan', target: 'new-condition', done: compared >= fewestConditions },
   ]
 }
-
-/** What a lesson that has only begun cannot have yet: its first steps say so, and nobody calls it a fault. */
-export const NOT_YET: ReadonlySet<FindingCode> = new Set<FindingCode>([
-  'no-title',
-  'nothing-wondered',
-  'nothing-to-change',
-  'nothing-to-measure',
-  'too-few-conditions',
-  'no-groups',
-  'no-times',
-  'too-few-words',
-  'kit-empty',
-  'trial-time-missing',
-  'no-date',
-  'how-not-said',
-  'one-reading-each',
-])

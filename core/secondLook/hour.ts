@@ -1,10 +1,8 @@
 import { classConclusion } from '../agree'
 import type { LessonRecord, Plan, Stop } from '../lesson'
 import { doneByAll, hasBegun, progressOf } from '../record'
-import { SEVERITY_ORDER, type Finding, type FindingCode } from './finding'
-
-/** Where a lesson stands: it is prepared, it is tested, or it has been tested and a sentence is looked for. */
-export type Hour = 'before' | 'during' | 'after'
+import { SEVERITY_ORDER, type Finding } from './finding'
+import { TRAITS, type Hour } from './traits'
 
 /**
  * The hour of a lesson, by what is recorded in it and not by any calendar.
@@ -16,68 +14,9 @@ export function hourOf(plan: Plan, record: LessonRecord): Hour {
   return plan.gapsStay || done === all || (classConclusion(record.conclusions)?.text ?? '') !== '' ? 'after' : 'during'
 }
 
-const PLANNING: readonly Hour[] = ['before']
-/** An adult beside the heat is as needed while it is hot as when it is planned. */
-const SAFETY: readonly Hour[] = ['before', 'during']
-const NUMBERS: readonly Hour[] = ['during', 'after']
-const CONCLUDING: readonly Hour[] = ['after']
-
-const BELONGS: Record<FindingCode, readonly Hour[]> = {
-  'no-title': PLANNING,
-  'nothing-wondered': PLANNING,
-  'sounds-like-a-guess': PLANNING,
-  'nothing-to-change': PLANNING,
-  'nothing-to-measure': PLANNING,
-  'instrument-misfit': PLANNING,
-  'too-few-conditions': PLANNING,
-  'label-empty': PLANNING,
-  'same-label': PLANNING,
-  'number-unreadable': PLANNING,
-  'too-few-levels': PLANNING,
-  'uneven-levels': PLANNING,
-  'narrow-levels': PLANNING,
-  'too-few-words': PLANNING,
-  'no-times': PLANNING,
-  muddled: PLANNING,
-  'factor-differs': PLANNING,
-  'factor-unknown': PLANNING,
-  'how-not-said': PLANNING,
-  'one-reading-each': PLANNING,
-  'too-few-repeats': PLANNING,
-  hopeless: PLANNING,
-  'one-group-same-thing': PLANNING,
-  blocks: PLANNING,
-  'no-groups': PLANNING,
-  'kit-empty': PLANNING,
-  'amount-unreadable': PLANNING,
-  'supply-unreadable': PLANNING,
-  'thing-gone': PLANNING,
-  short: PLANNING,
-  caution: SAFETY,
-  'own-caution': SAFETY,
-  'step-moved': PLANNING,
-  'trial-time-missing': PLANNING,
-  'over-run': PLANNING,
-  'things-wait': PLANNING,
-  'no-date': PLANNING,
-  'no-school-that-day': PLANNING,
-  'readings-lost': PLANNING,
-  'predictions-missing': PLANNING,
-  doubtful: NUMBERS,
-  'two-in-one-place': NUMBERS,
-  'wrong-kind-of-unit': NUMBERS,
-  homeless: NUMBERS,
-  strays: NUMBERS,
-  gaps: NUMBERS,
-  drift: CONCLUDING,
-  'not-sure': CONCLUDING,
-  'conclusion-missing': CONCLUDING,
-  'conclusion-doubt': CONCLUDING,
-}
-
 /** Does a finding matter at this hour of the lesson. */
 export function isOfHour({ code }: Pick<Finding, 'code'>, hour: Hour): boolean {
-  return BELONGS[code].includes(hour)
+  return TRAITS[code].hours.includes(hour)
 }
 
 const MOST_OPEN = 5
@@ -101,7 +40,7 @@ export function sortedByHour(findings: Finding[], hour: Hour, here: Stop): Sorte
   )
   const now = inOrder.filter((finding) => isOfHour(finding, hour))
   const other = inOrder.filter((finding) => !isOfHour(finding, hour))
-  const isPast = ({ code }: Finding) => BELONGS[code].includes('before')
+  const isPast = ({ code }: Finding) => TRAITS[code].hours.includes('before')
   return {
     open: now.slice(0, MOST_OPEN),
     more: now.slice(MOST_OPEN),

@@ -4,7 +4,8 @@ import type { LessonRecord, Plan } from '../lesson'
 import { hasBegun, homed } from '../record'
 import { withSaid } from '../wonder'
 import { ofEachMeasure, SEVERITY_ORDER, type Finding } from './finding'
-import { firstSteps, NOT_YET } from './firstSteps'
+import { firstSteps } from './firstSteps'
+import { TRAITS } from './traits'
 import { findingsOfClock } from './ofClock'
 import { findingsOfKit } from './ofKit'
 import { findingsOfConditions, findingsOfFairness, findingsOfMeasuring, findingsOfQuestion } from './ofPlan'
@@ -20,7 +21,8 @@ export { cellTarget } from './finding'
 export { firstSteps } from './firstSteps'
 export type { FirstStep, FirstStepCode } from './firstSteps'
 export { hourOf, sortedByHour } from './hour'
-export type { Hour, Sorted } from './hour'
+export type { Sorted } from './hour'
+export type { Hour } from './traits'
 export { mattersOf } from './matters'
 export type { Matter } from './matters'
 export type { Finding, FindingCode, Fix, Severity } from './finding'
@@ -46,6 +48,6 @@ export function secondLook(plan: Plan, all: LessonRecord, school: School = NO_SC
     ...findingsOfConclusion(plan, record, evidence),
   ]
   const begins = firstSteps(plan, record) !== undefined
-  const worth = begins ? findings.filter(({ code }) => !NOT_YET.has(code)) : findings
+  const worth = begins ? findings.filter(({ code }) => !TRAITS[code].notYet) : findings
   return worth.sort((a, b) => SEVERITY_ORDER[a.severity] - SEVERITY_ORDER[b.severity])
 }

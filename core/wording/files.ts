@@ -1,6 +1,7 @@
+import { CUPBOARD_COLUMNS } from '../kit'
 import { sentenceCase } from './sentenceCase'
 import { counted, list } from './names'
-import { CUPBOARD_COLUMNS, type CsvProblem, type CupboardProblem, type FileProblem } from '../formats'
+import type { CsvProblem, CupboardProblem, FileProblem } from '../formats'
 
 /** Why a lesson file was not opened, and what to do. Nothing has changed when this is said. */
 export function fileProblemWords({ code, place }: FileProblem): string {

@@ -241,3 +241,5 @@ export {
   wobbleAnswer,
 } from './warmUps'
 export { placedWords, strayCountWords, strayWords } from './strays'
+export { COLUMN_WORDS, PACKAGE_WORDS, resultValueWords, ROW_TITLES, valueWords } from './packageWords'
+export type { RowColumn } from './packageWords'
