@@ -18,7 +18,8 @@ export const CHROMIUM = { executablePath: browserPath(), args: ARGUMENTS }
 export default defineConfig({
   testDir: 'test/e2e',
   fullyParallel: false,
-  workers: 2,
+  // Each waits for its page now and then: two cores have work for three.
+  workers: 3,
   // Long enough for a machine that gets a fifth of its cores; what works is not slower for it.
   timeout: 600_000,
   expect: { timeout: 60_000 },

@@ -27,8 +27,8 @@ const toDo = [
   () => suite('api', vitest, quiet),
   () => suite('components', vitest, quiet),
 ]
-// Two lanes, since this is meant for machines of two cores; the browser tests need both for themselves.
-const suites = (await Promise.all([sources().then(lane), ready().then(lane), waiting()])).flat().filter(Boolean)
+// Three lanes for the two cores that this is meant for, since suites with servers wait for disks; the browser tests need both for themselves.
+const suites = (await Promise.all([sources().then(lane), ready().then(lane), ready().then(lane), waiting()])).flat().filter(Boolean)
 suites.push(await suite('browser', playwright))
 rmSync(results, { recursive: true, force: true })
 for (const { name, failed, printed } of suites) {
@@ -55,7 +55,7 @@ async function lane() {
   return done
 }
 
-/** Most of it is spent waiting: beside both lanes. */
+/** Most of it is spent waiting: beside the lanes. */
 async function waiting() {
   await ready()
   return suite('soak', vitest, quiet)
