@@ -2,6 +2,9 @@
 import { useCustoms } from '~/composables/customs'
 import { deskClosed } from '~/composables/deskDoor'
 
+/** Loaded when they are first shown. */
+const DeskDoor = defineAsyncComponent(() => import('~/components/desk/DeskDoor.vue'))
+
 const route = useRoute()
 const closed = computed(() => deskClosed.value && route.path !== '/station')
 const { customs } = useCustoms()
@@ -10,7 +13,7 @@ useHead({ htmlAttrs: { lang: () => (customs.value.english === 'american' ? 'en-U
 
 <template>
   <VApp>
-    <LazyDeskDoor v-if="closed" />
+    <DeskDoor v-if="closed" />
     <NuxtPage v-else />
   </VApp>
 </template>

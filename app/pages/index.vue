@@ -16,6 +16,16 @@ import { loadDeskWhenIdle } from '~/composables/stopWork'
 import { callServer, messageOf } from '~/following/callServer'
 import { useNotices } from '~/stores/notices'
 
+/** Loaded when they are first shown. */
+const ChoiceField = defineAsyncComponent(() => import('~/forms/ChoiceField.vue'))
+const DesksDialog = defineAsyncComponent(() => import('~/components/shelf/DesksDialog.vue'))
+const DifferingSchool = defineAsyncComponent(() => import('~/components/shelf/DifferingSchool.vue'))
+const HandOver = defineAsyncComponent(() => import('~/components/shelf/HandOver.vue'))
+const KeysDialog = defineAsyncComponent(() => import('~/components/desk/KeysDialog.vue'))
+const RunTogether = defineAsyncComponent(() => import('~/components/shelf/RunTogether.vue'))
+const ShelfLesson = defineAsyncComponent(() => import('~/components/shelf/ShelfLesson.vue'))
+const TogetherShelf = defineAsyncComponent(() => import('~/components/shelf/TogetherShelf.vue'))
+
 useHead({ title: 'Jolly Beaker' })
 const notices = useNotices()
 const {
@@ -151,25 +161,18 @@ async function attempt(work: () => Promise<void>): Promise<void> {
       <h2 class="text-title mr-auto" id="shelf-heading">
         {{ showArchived ? 'Put away' : mode?.own ? `On the shelf of ${mode.own.name}` : 'On the shelf' }}
       </h2>
-      <LazyChoiceField
-        v-if="classes.length > 1"
-        v-model="className"
-        bare
-        class="of-class"
-        label="Lessons of"
-        :options="whichClass"
-      />
+      <ChoiceField v-if="classes.length > 1" v-model="className" bare class="of-class" label="Lessons of" :options="whichClass" />
       <QuietBtn v-if="putAway > 0 || showArchived" size="small" @click="showArchived = !showArchived">
         {{ showArchived ? 'Back to the shelf' : `Put away: ${putAway}` }}
       </QuietBtn>
     </section>
 
-    <LazyTogetherShelf v-if="lessons && lessons.length > 1 && !find" />
+    <TogetherShelf v-if="lessons && lessons.length > 1 && !find" />
     <template v-if="lessons?.length">
       <section v-for="part in parts" :key="part.name" class="part mt-18px">
         <h3 class="text-soft text-lead">{{ part.name }}</h3>
         <ul class="lessons">
-          <LazyShelfLesson
+          <ShelfLesson
             v-for="lesson in part.lessons"
             :key="lesson.id"
             :lesson="lesson"
@@ -189,8 +192,8 @@ async function attempt(work: () => Promise<void>): Promise<void> {
 
     <VBtn v-if="left > 0" class="more" @click="showMore"> Show more: {{ counted(left, 'further lesson') }} </VBtn>
 
-    <LazyDesksDialog v-if="arranging" v-model="arranging" :desks="desks" @changed="lookAtDesks" />
-    <LazyHandOver
+    <DesksDialog v-if="arranging" v-model="arranging" :desks="desks" @changed="lookAtDesks" />
+    <HandOver
       v-if="handing"
       :model-value="true"
       :lesson="handing"
@@ -199,7 +202,7 @@ async function attempt(work: () => Promise<void>): Promise<void> {
       @done="handed"
     />
 
-    <LazyDifferingSchool
+    <DifferingSchool
       v-if="differing"
       :model-value="true"
       :words="differing.words"
@@ -208,7 +211,7 @@ async function attempt(work: () => Promise<void>): Promise<void> {
       @take="takeSchool(differing)"
     />
 
-    <LazyRunTogether
+    <RunTogether
       v-if="joining"
       :model-value="true"
       :lesson="joining"
@@ -216,7 +219,7 @@ async function attempt(work: () => Promise<void>): Promise<void> {
       @update:model-value="joining = undefined"
     />
 
-    <LazyKeysDialog v-if="keysOpen" v-model="keysOpen" view="shelf" />
+    <KeysDialog v-if="keysOpen" v-model="keysOpen" view="shelf" />
     <NoticeBar />
   </main>
 </template>

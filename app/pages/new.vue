@@ -12,6 +12,9 @@ import { chooseTextFile } from '~/composables/chooseFile'
 import { callServer, messageOf } from '~/following/callServer'
 import { useNotices } from '~/stores/notices'
 
+/** Loaded when they are first shown. */
+const InvestigationInside = defineAsyncComponent(() => import('~/components/shelf/InvestigationInside.vue'))
+
 /** Which lesson? The library as cards, for the class that stands above them. */
 useHead({ title: 'Which lesson? · Jolly Beaker' })
 const notices = useNotices()
@@ -112,7 +115,7 @@ async function attempt(work: () => Promise<void>): Promise<void> {
       No lesson fits all of that.
       <VBtn size="small" @click="wanted = { ...ANYTHING }">Show all</VBtn>
     </p>
-    <LazyInvestigationInside
+    <InvestigationInside
       v-if="looking"
       :key="looking"
       :investigation="looking"

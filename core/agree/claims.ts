@@ -81,6 +81,12 @@ function readSentence(
 ): ReadConclusion {
   const doubts: ClaimDoubt[] = []
   const right: Span[] = []
+  // Words without an order have no figures and nothing that is more: what is said of them is not checked, and nothing is underlined.
+  if (evidence.sorted)
+    return {
+      doubts: [...effects(sentence, plan, evidence, hedged), ...noDifference(sentence, evidence, hedged), ...proof(sentence)],
+      right,
+    }
   const outside = outsideTested(sentence, plan)
   if (outside) doubts.push(outside)
   else if (!NOT_FOUND.test(sentence.text)) {

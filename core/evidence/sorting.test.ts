@@ -5,6 +5,7 @@ import golden from '../../test/golden/pairs.json'
 import { expectClose } from '../../test/close'
 import { counter, soakUpPlan } from '../../test/soakUp'
 import { reading } from '../../test/soakUp'
+import { readConclusion } from '../agree'
 import { seededRandom } from '../chance'
 import { graphChoices, resultsGraph } from '../charts'
 import { writeReadingsCsv, readReadingsCsv } from '../formats'
@@ -93,6 +94,21 @@ describe('words without an order', () => {
     const said = sureSentences(plan, evidence).join(' ')
     expect(said).toContain('kitchen roll: “left”')
     expect([said, ...sentenceStarters(plan, evidence)].join(' ')).not.toMatch(/average|first|last|undefined|NaN|overlap/)
+  })
+
+  it('no sentence about them is underlined as right, nor another winner named', () => {
+    for (const text of [
+      'Tissue went right the most. We are sure.',
+      'Card was first with 61 mm.',
+      'Kitchen roll is higher than card.',
+    ]) {
+      const { right, doubts } = readConclusion(text, plan, evidence)
+      expect(right).toEqual([])
+      expect(doubts.map(({ code }) => code)).not.toContain('names-another-winner')
+    }
+    expect(readConclusion('The kind of paper makes no difference.', plan, evidence).doubts[0]).toMatchObject({
+      code: 'claims-no-difference',
+    })
   })
 
   it('are stacked, and no bar makes an amount of them', () => {

@@ -1,3 +1,4 @@
+import { unreachable } from '../unreachable'
 import type { Block, Report } from '../reports'
 
 const STYLE = `
@@ -59,6 +60,8 @@ function blockHtml(block: Block, chartOf: ((measure: string | null, group?: stri
       return `<figure role="img" aria-label="${escaped(block.words)}">${chartOf?.(block.measure, block.group) ?? ''}</figure>`
     case 'quote':
       return `<blockquote>${escaped(block.text) || '…'}${block.note === '' ? '' : `<br><small>${escaped(block.note)}</small>`}</blockquote>`
+    default:
+      return unreachable(block)
   }
 }
 

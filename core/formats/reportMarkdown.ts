@@ -1,3 +1,4 @@
+import { unreachable } from '../unreachable'
 import type { Block, Report } from '../reports'
 
 /**
@@ -33,6 +34,8 @@ function blockMarkdown(block: Block, chart: string | undefined): string {
       return chart === undefined ? `*${plain(block.words)}*` : `![${plain(block.words).replace(/[[\]]/g, '')}](${chart})`
     case 'quote':
       return `> ${plain(block.text) || '…'}${block.note === '' ? '' : `\n>\n> *${plain(block.note)}*`}`
+    default:
+      return unreachable(block)
   }
 }
 

@@ -1,3 +1,4 @@
+import { unreachable } from '../unreachable'
 import { arrangementOf, circuitStations, conditionsByGroup, practiceByGroup, secondsOfBatch, trialsByGroup } from '../arrangement'
 import { activeConditions, type Group, type Material, type Plan } from '../lesson'
 import { atLevel, comesAgain, kindOf } from '../test'
@@ -156,6 +157,8 @@ function timesOfGroup(plan: Plan, material: Material, work: Work, { id: group, s
       const { used, drying } = inHand(plan, material)
       return Math.min(trials, used + drying)
     }
+    default:
+      return unreachable(material.per)
   }
 }
 

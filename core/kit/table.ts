@@ -1,3 +1,4 @@
+import { unreachable } from '../unreachable'
 import { newMaterial, type Material, type Plan } from '../lesson'
 
 /** Columns of the materials list that are typed or pasted. */
@@ -46,6 +47,8 @@ export function withWritten(material: Material, column: Column, text: string): M
       const minutes = numberIn(written)
       return minutes === undefined || minutes > 600 ? undefined : { ...material, rinse: minutes }
     }
+    default:
+      return unreachable(column)
   }
 }
 

@@ -1,3 +1,4 @@
+import { unreachable } from '../unreachable'
 import { fitOf } from '../clock'
 import { activeConditions, conditionValue, MOST_GROUPS, withGroups, type Plan } from '../lesson'
 import { atLevel, comesAgain, firstSeries, readBy, seriesIn, testOf, withMethod, wayOf, type ResolvedMethod } from '../test'
@@ -104,6 +105,8 @@ export function applyWay(plan: Plan, way: Change, newId: () => string): Plan {
         expectedLow: method.expectedLow === null ? null : inSeconds(method, method.expectedLow),
         expectedHigh: method.expectedHigh === null ? null : inSeconds(method, method.expectedHigh),
       }))
+    default:
+      return unreachable(way)
   }
 }
 

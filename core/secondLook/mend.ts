@@ -1,3 +1,4 @@
+import { unreachable } from '../unreachable'
 import { chooseChange, settingOf, takeComparison, UNKNOWN, withFairTwin, withLevels } from '../fairness'
 import { activeConditions, withGroups, type Plan } from '../lesson'
 import { withoutLevel, withMethod } from '../test'
@@ -103,6 +104,8 @@ export function mend(plan: Plan, fix: PlanFix, newId: () => string): Plan {
       }
     case 'acknowledge':
       return { ...plan, cautionsAcknowledged: [...new Set([...plan.cautionsAcknowledged, fix.caution])] }
+    default:
+      return unreachable(fix)
   }
 }
 

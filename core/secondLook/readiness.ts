@@ -1,3 +1,4 @@
+import { unreachable } from '../unreachable'
 import { classConclusion } from '../agree'
 import { fitOf } from '../clock'
 import { evidenceOf } from '../evidence'
@@ -104,6 +105,8 @@ function howFar(stop: Stop, plan: Plan, record: LessonRecord): HowFar {
       const written = last !== undefined && last.text !== ''
       return half(written, [written ? !last.agreed && 'agreement' : 'sentence'])
     }
+    default:
+      return unreachable(stop)
   }
 }
 

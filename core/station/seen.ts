@@ -45,6 +45,7 @@ export function planSeenBy(plan: Plan, { group, all }: Pick<StationSight, 'group
     measures: seen.measures.map((card) => ({
       ...card,
       method: { ...card.method, expectedLow: null, expectedHigh: null, expected: {} },
+      otherWays: [],
     })),
     groups: isEachChild(plan)
       ? classmatesHidden(seen.groups, group)

@@ -1,3 +1,4 @@
+import { unreachable } from '../unreachable'
 import { arrangementsFor, conditionsEach, fewestShared } from '../arrangement'
 import { fitOf } from '../clock'
 import type { Plan } from '../lesson'
@@ -48,6 +49,8 @@ function costOf(change: Change): number {
       return change.chance === undefined ? 5 : 7
     case 'longer-lesson':
       return 6
+    default:
+      return unreachable(change)
   }
 }
 
@@ -87,6 +90,8 @@ export function takeMend(plan: Plan, mend: Change): Plan {
       return { ...plan, repeats: mend.repeats }
     case 'longer-lesson':
       return { ...plan, clock: { ...plan.clock, minutes: mend.minutes } }
+    default:
+      return unreachable(mend)
   }
 }
 

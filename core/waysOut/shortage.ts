@@ -1,8 +1,9 @@
+import { unreachable } from '../unreachable'
 import { arrangementOf, conditionsEach, fewestGoingRound, fewestShared, secondsOfTrial, trialsByGroup } from '../arrangement'
 import { fitOf } from '../clock'
 import { kitchenOf, needsOf, NO_SCHOOL, readAmount, type Need, type School } from '../kit'
 import { isEachChild, withGroups, type Material, type Plan } from '../lesson'
-import { withLevelLabel, testOf, withMethod } from '../test'
+import { withLevelLabel, testOf, withMethod, WAYS_OF_READING } from '../test'
 import { INSTRUMENTS, outlookOf, withInstrument } from '../measuring'
 import { withoutNoise } from '../quantity'
 
@@ -91,6 +92,8 @@ export function takeWayOut(plan: Plan, way: WayOut, newId: () => string): Plan {
       return togetherOn(plan)
     case 'fewer-groups':
       return withGroups(plan, way.groups, newId)
+    default:
+      return unreachable(way)
   }
 }
 
@@ -125,7 +128,7 @@ function withOtherInstrument(plan: Plan, oldName: string, newName: string): Plan
   const said = newName.toLowerCase()
   const instrument = [...INSTRUMENTS]
     .sort((a, b) => b.tool.length - a.tool.length)
-    .find((one) => one.reads === 'number' && one.tool !== '' && said.includes(one.tool.toLowerCase()))
+    .find((one) => WAYS_OF_READING[one.reads].isAmount && one.tool !== '' && said.includes(one.tool.toLowerCase()))
   return withMethod(plan, (method) => (instrument ? withInstrument(method, instrument) : { ...method, tool: newName }))
 }
 

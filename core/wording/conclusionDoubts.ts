@@ -1,3 +1,4 @@
+import { unreachable } from '../unreachable'
 import { sentenceCase } from './sentenceCase'
 import type { ClaimDoubt } from '../agree'
 import { type Plan } from '../lesson'
@@ -93,6 +94,8 @@ export function doubtWordsOfConclusion(doubt: ClaimDoubt, whole: Plan): FindingW
         text: `It says ${quoted(doubt.words)}. Our numbers show what happened, not why: add “because …”, or leave the cause out.`,
         why: 'A fair test shows that the change made the difference. How it does so is an idea, and an idea wants its reason.',
       }
+    default:
+      return unreachable(doubt)
   }
 }
 

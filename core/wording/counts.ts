@@ -1,3 +1,4 @@
+import { unreachable } from '../unreachable'
 import { EACH_IS, type Plan } from '../lesson'
 import {
   canBeNothing,
@@ -42,6 +43,8 @@ export function countedName(plan: Plan, counted: Counted): string {
       return 'Highest'
     case 'until':
       return `Time until ${untilWords(plan)}`
+    default:
+      return unreachable(counted)
   }
 }
 
@@ -152,6 +155,8 @@ function countedExample(plan: Plan, counted: Counted): string {
       return `${write(low)} and ${write(high)}: ${write(high)}`
     case 'until':
       return `first ${untilWords(plan) === '…' ? write(high) : untilWords(plan)} at ${last}: ${withUnit(writeShort(Math.max(...plan.watch.times)), plan.watch.unit)}`
+    default:
+      return unreachable(counted)
   }
 }
 

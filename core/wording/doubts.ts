@@ -1,3 +1,4 @@
+import { unreachable } from '../unreachable'
 import type { Plan } from '../lesson'
 import { unitOf, type UnitCode } from '../quantity'
 import type { Doubt } from '../record'
@@ -24,6 +25,8 @@ export function doubtWords(plan: Plan, value: number, unit: UnitCode, doubt: Dou
       return `${written} is finer than the tool can show: its marks are ${writeReading(plan, doubt.resolution, unit)} apart.`
     case 'impossible':
       return `${written} is below zero. Can that be?`
+    default:
+      return unreachable(doubt)
   }
 }
 

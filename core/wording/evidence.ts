@@ -1,3 +1,4 @@
+import { unreachable } from '../unreachable'
 import { sentenceCase } from './sentenceCase'
 import { mostSaidSentence, sortedAgreementSentence, sortedGradeSentence } from './sorted'
 import type { NextTest } from '../agree'
@@ -43,6 +44,8 @@ export function gradeSentence(plan: Plan, evidence: Evidence): string {
       return kindOf(plan).readsTwice
         ? 'Readings before and after are needed before they can be compared.'
         : 'Readings of two conditions are needed before they can be compared.'
+    default:
+      return unreachable(evidence.grade)
   }
 }
 

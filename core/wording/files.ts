@@ -1,3 +1,4 @@
+import { unreachable } from '../unreachable'
 import { CUPBOARD_COLUMNS } from '../kit'
 import { sentenceCase } from './sentenceCase'
 import { counted, list } from './names'
@@ -14,6 +15,8 @@ export function fileProblemWords({ code, place }: FileProblem): string {
       return 'This file was saved by a newer Jolly Beaker. Nothing was changed. Update this one, then open it again.'
     case 'broken':
       return `This lesson file is damaged at “${place}”. Nothing was changed. Save the lesson again where it came from.`
+    default:
+      return unreachable(code)
   }
 }
 
@@ -57,6 +60,8 @@ function csvProblemWords({ code, line, column, detail }: CsvProblem): string {
       return `${at}: the id ${detail} stands there twice.`
     case 'supersedes-unknown':
       return `${at}: it supersedes a reading that does not stand above it.`
+    default:
+      return unreachable(code)
   }
 }
 
@@ -93,6 +98,8 @@ export function cupboardProblemWords({ code, line, column, detail }: CupboardPro
       return `Line ${line}, unit: “${detail}” is not known. Write pieces, g, mL, cm or leave it empty.`
     case 'bad-number':
       return `Line ${line}, ${column}: “${detail}” is not a number that fits.`
+    default:
+      return unreachable(code)
   }
 }
 

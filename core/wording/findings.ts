@@ -1,3 +1,4 @@
+import { unreachable } from '../unreachable'
 import { sentenceCase } from './sentenceCase'
 import { trayWords, conditionsWords } from './question'
 import type { SupplyField } from '../kit'
@@ -356,6 +357,8 @@ function wordsOf(finding: Finding, plan: Plan): FindingWords {
       }
     case 'conclusion-doubt':
       return doubtWordsOfConclusion(finding.doubt, plan)
+    default:
+      return unreachable(finding)
   }
 }
 

@@ -1,3 +1,4 @@
+import { unreachable } from '../unreachable'
 import { mendingOf } from '../fairness'
 import type { Customs } from '../kit'
 import { letterOf, type Plan } from '../lesson'
@@ -78,6 +79,8 @@ export function fixWords(fix: Fix, plan: Plan, english: Customs['english'] = 'br
       return `Make it ${writeReading(plan, fix.value, fix.unit)}`
     case 'go':
       return GO_WORDS[fix.target?.split('-')[0] ?? ''] ?? `Go to ${STOP_NAMES[fix.stop]}`
+    default:
+      return unreachable(fix)
   }
 }
 

@@ -1,3 +1,4 @@
+import { unreachable } from '../unreachable'
 import { sentenceCase } from './sentenceCase'
 import type {
   Bin,
@@ -65,6 +66,8 @@ export function graphReason(plan: Plan, reason: GraphReason): string {
       return 'The class uses no average, so every reading stands on its own number line.'
     case 'one-for-each-child':
       return 'Each child has a number of its own, so they are heaped up by size: how many came out about so, and who is far from the others.'
+    default:
+      return unreachable(reason)
   }
 }
 
@@ -205,6 +208,8 @@ export function scaleProblemWords(problem: ScaleProblem): string {
       return `One square then stands for ${writeNumber(problem.step / problem.squares, 2)}: hard to plot. Take other squares for a step.`
     case 'crowded':
       return `${counted(problem.labels, 'label')} are too many to write. Label every second square, or count in bigger steps.`
+    default:
+      return unreachable(problem)
   }
 }
 

@@ -1,3 +1,4 @@
+import { unreachable } from '../unreachable'
 import type { ColumnMatch, ImportCell } from '../formats'
 import type { Plan } from '../lesson'
 import { conditionWithLetter, momentWords, nameOfGroup, writeReading } from './names'
@@ -52,5 +53,7 @@ export function skipWords({ skip }: ImportCell): string {
       return `another reading stands there: ${detail}`
     case 'there-already':
       return 'it is there already'
+    default:
+      return unreachable(code)
   }
 }

@@ -1,3 +1,4 @@
+import { unreachable } from '../unreachable'
 import { letterOf, WHOLE_CLASS, type Plan, type Reading } from '../lesson'
 import type { JournalKind, JournalLine } from '../record'
 import { BOARD_WORDS, momentWords, nameOfCondition, nameOfGroup, readingWords, WONDER_WORDS } from './names'
@@ -75,6 +76,8 @@ export function journalWords(plan: Plan, { event, times }: JournalLine): string 
       return times === 1 ? 'what runs together was changed' : `what runs together was changed, ${times} times`
     case 'plan':
       return times === 1 ? 'the plan was changed' : `the plan was changed, ${times} times`
+    default:
+      return unreachable(event)
   }
 }
 

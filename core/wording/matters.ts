@@ -1,3 +1,4 @@
+import { unreachable } from '../unreachable'
 import { trayWords, conditionsWords } from './question'
 import type { PartOfShelf } from '../clock'
 import { type Plan, type Stop } from '../lesson'
@@ -44,6 +45,8 @@ export function matterWords(matter: Matter, plan: Plan): MatterWords {
       return { text: `Take ${counted(matter.count, 'more reading', 'more readings')}`, stop: 'test', target: null }
     case 'agree':
       return { text: matter.written ? 'Agree on the sentence' : 'Write a conclusion', stop: 'agree', target: 'conclusion' }
+    default:
+      return unreachable(matter)
   }
 }
 
@@ -70,6 +73,8 @@ export function firstStepWords(step: FirstStepCode, plan: Plan): FirstStepWords 
       const few = shapeOf(plan).fewestConditions > 1 ? 'at least two' : 'at least one'
       return { title: `${name}: ${few}`, example: `For example: ${example}.` }
     }
+    default:
+      return unreachable(step)
   }
 }
 
@@ -100,6 +105,8 @@ export function openWords(open: Open): string {
       return 'no sentence yet'
     case 'agreement':
       return 'not agreed yet'
+    default:
+      return unreachable(open)
   }
 }
 

@@ -1,3 +1,4 @@
+import { unreachable } from '../unreachable'
 import { sentenceCase } from './sentenceCase'
 import { type Plan } from '../lesson'
 import { withUnit, writeShort } from '../quantity'
@@ -51,5 +52,7 @@ export function explanationWords(plan: Plan, explanation: Explanation, group: st
       return explanation.how === ''
         ? `Was ${explanation.factor} the same as for the others?`
         : `Was ${explanation.factor} kept the same (${explanation.how})?`
+    default:
+      return unreachable(explanation)
   }
 }

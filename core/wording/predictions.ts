@@ -1,3 +1,4 @@
+import { unreachable } from '../unreachable'
 import { activeConditions, changedFactor, isEachChild, type Plan, type Prediction } from '../lesson'
 import { momentOf, predictionOf, testOf, kindOf } from '../test'
 import { WAY_WORDS } from './ways'
@@ -13,7 +14,8 @@ export function predictionPrompt(plan: Plan): string {
   const iThink = plan.frame === 'i-think'
   const measure = testOf(plan).measure?.name ?? 'what we measure'
   const { most, least } = endsOf(plan)
-  switch (predictionOf(plan)) {
+  const as = predictionOf(plan)
+  switch (as) {
     case 'order':
       return `${begin}${iThink ? '' : ' what will come out?'} Put them in order, the ${most} first.`
     case 'most-least':
@@ -24,6 +26,8 @@ export function predictionPrompt(plan: Plan): string {
       return `${begin} ${iThink ? 'How' : 'how'} will the line go? Draw it.`
     case 'change':
       return `${begin} ${iThink ? 'Will' : 'will'} ${measure} be more, less or the same?`
+    default:
+      return unreachable(as)
   }
 }
 

@@ -1,3 +1,4 @@
+import { unreachable } from '../unreachable'
 import { sentenceCase } from './sentenceCase'
 import type { Evidence, Foretold, NumberFor, Pattern, Surer, Trend } from '../evidence'
 import { changedFactor, numberName, type Plan } from '../lesson'
@@ -37,6 +38,8 @@ export function surerSentence(surer: Surer): string {
       return 'Conditions that lie further apart, so that the gap grows and the wobble stays.'
     case 'more-orders':
       return `More ${surer.of}: ${counted(surer.now, 'order')} can be compared now, and ${surer.needed} or more could also tell one from the next.`
+    default:
+      return unreachable(surer)
   }
 }
 
@@ -75,6 +78,8 @@ export function childSentence(plan: Plan, evidence: Evidence): string {
       return 'It was not a fair test: more than one thing was different.'
     case 'nothing-yet':
       return 'There is nothing to compare yet.'
+    default:
+      return unreachable(evidence.grade)
   }
 }
 
@@ -207,6 +212,8 @@ export function patternWords(plan: Plan, { pattern, rising, line, turn }: Trend)
         text: `${pattern === 'up-then-down' ? 'It rises to a top' : 'It falls to a bottom'}${where}, and then turns round.`,
       }
     }
+    default:
+      return unreachable(pattern)
   }
 }
 

@@ -1,3 +1,4 @@
+import { unreachable } from '../unreachable'
 import { median } from 'simple-statistics'
 import { averageOf, summarise, type Evidence, type Gap, type Summary } from '../evidence'
 import { type AverageWay, type Plan, type Reading } from '../lesson'
@@ -95,6 +96,8 @@ export function workingSteps(plan: Plan, values: number[], unit: ResultUnit): st
     }
     case 'none':
       return []
+    default:
+      return unreachable(plan.average)
   }
 }
 

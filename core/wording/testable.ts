@@ -1,3 +1,4 @@
+import { unreachable } from '../unreachable'
 import { sentenceCase } from './sentenceCase'
 import type { Plan, TestableCheck } from '../lesson'
 import type { Because, Testable, TestableAnswer } from '../wonder'
@@ -60,6 +61,8 @@ export function becauseWords(because: Because, plan: Plan): string {
       return `${sentenceCase(cautionWords(because.caution).name)}: ${doerWords(because.doer)}.`
     case 'not-for-children':
       return `“${sentenceCase(because.word)}” is not for children to try.`
+    default:
+      return unreachable(because)
   }
 }
 

@@ -1,3 +1,4 @@
+import { unreachable } from '../unreachable'
 import { sentenceCase } from './sentenceCase'
 import { putWords } from './best'
 import type { Pooled, TestDifference } from '../evidence'
@@ -30,6 +31,8 @@ export function testDifferenceWords(difference: TestDifference): string {
       return `We do not say that we kept ${difference.factor} the same.`
     case 'instrument':
       return `They measured with ${difference.theirs || 'something unnamed'}, we with ${difference.ours || 'something unnamed'}.`
+    default:
+      return unreachable(difference)
   }
 }
 

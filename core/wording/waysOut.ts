@@ -1,3 +1,4 @@
+import { unreachable } from '../unreachable'
 import { sentenceCase } from './sentenceCase'
 import type { Customs } from '../kit'
 import type { Plan } from '../lesson'
@@ -66,6 +67,8 @@ export function wayOutWords(
         label: `Make ${counted(way.groups, 'group')}`,
         effect: `up to ${counted(way.largest, 'child', 'children')} in a group; ${time}`,
       }
+    default:
+      return unreachable(way)
   }
 }
 
@@ -104,6 +107,8 @@ export function mendWords(mend: Mend): { label: string; effect: string } {
       }
     case 'longer-lesson':
       return { label: `Make it ${mend.minutes} minutes`, effect: 'only if the bell can wait' }
+    default:
+      return unreachable(mend)
   }
 }
 

@@ -1,3 +1,4 @@
+import { unreachable } from '../unreachable'
 import { type Plan } from '../lesson'
 import { INSTRUMENTS, withInstrument, type Way } from '../measuring'
 import { unitOf, writeShort } from '../quantity'
@@ -34,6 +35,8 @@ export function wayWords(way: Way, plan: Plan): string {
       return 'Run them side by side and see who is first'
     case 'bigger-steps':
       return `Bigger steps: ${list(way.labels)} ${unitOf(plan.conditionUnit).symbol}`
+    default:
+      return unreachable(way)
   }
 }
 

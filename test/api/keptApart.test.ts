@@ -1,9 +1,10 @@
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import type { Plan } from '../../core/lesson'
+import type { Measure, Plan } from '../../core/lesson'
 import type { StationView } from '../../schemas/contract'
 import { startApplication, temporaryFolder, type Application } from '../application'
 import { clientFor, prediction, reading, type WholeLesson } from './client'
+import { readBy, withMethodOn } from '../../core/test'
 
 const PASSPHRASE = 'grey heron by the pond'
 const SECRET = 'only Alder knows'
@@ -57,7 +58,11 @@ describe('a station', () => {
       ...lesson.plan,
       notes: SECRET,
       wonder: { ...lesson.plan.wonder, wondered: [remark] },
-      measures: [{ ...card!, method: { ...card!.method, expectedLow: 4321.5, expectedHigh: 8765.5 } }],
+      // Read in words for a while: what is expected stands in the other way, too.
+      measures: (['words', 'number'] as const).reduce<Measure[]>(
+        (cards, way) => cards.map((one) => withMethodOn(one, (method) => readBy(method, way))),
+        [{ ...card!, method: { ...card!.method, expectedLow: 4321.5, expectedHigh: 8765.5 } }],
+      ),
       groups: lesson.plan.groups.map((group) => ({ ...group, away: [2] })),
     }
     await asDesk('PUT', `/api/lessons/${lesson.id}/plan`, { plan, revision: lesson.revision })

@@ -97,7 +97,8 @@ test('a lesson is rehearsed: how often it works, what would help, and one made-u
     await expect(mark).toBeVisible()
     await expectAccessible(page, `made up, ${stop}`)
   }
-  await expect(page.getByText(/Kitchen roll came first with an average of/).first()).toBeVisible()
+  // Another class each time: most come out clear, one that ran out of time only leans.
+  await expect(page.getByText(/Kitchen roll came first with an average of|lean towards kitchen roll/).first()).toBeVisible()
   await page.getByRole('textbox', { name: 'Our conclusion' }).fill('We found it.')
   await expect(page.getByText('This class is made up: nothing is written down.', { exact: false })).toBeVisible()
 

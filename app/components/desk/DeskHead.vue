@@ -5,6 +5,13 @@ import { madeUpAddress } from '~/following/madeUp'
 import { PRINTOUTS, PRINTOUT_NAMES } from '~/composables/printouts'
 import { useLesson } from '~/stores/lesson'
 
+/** Loaded when they are first shown. */
+const ClassDialog = defineAsyncComponent(() => import('~/components/desk/ClassDialog.vue'))
+const ImportDialog = defineAsyncComponent(() => import('~/components/files/ImportDialog.vue'))
+const InvestigationInside = defineAsyncComponent(() => import('~/components/shelf/InvestigationInside.vue'))
+const KeepLesson = defineAsyncComponent(() => import('~/components/desk/KeepLesson.vue'))
+const RehearsalDialog = defineAsyncComponent(() => import('~/components/desk/RehearsalDialog.vue'))
+
 /** Name, class and day of the lesson, whether all is saved, and the ways out: board, print, files. */
 defineEmits<{ board: []; keys: [] }>()
 const lesson = useLesson()
@@ -74,11 +81,11 @@ const lookingInside = ref(false)
       </VMenu>
       <span v-if="next" class="sr-only">Next: {{ STOP_NAMES[next] }}</span>
     </div>
-    <LazyClassDialog v-if="settingUp" v-model="settingUp" />
-    <LazyRehearsalDialog v-if="rehearsing" v-model="rehearsing" />
-    <LazyKeepLesson v-if="keeping" v-model="keeping" />
-    <LazyInvestigationInside v-if="lookingInside" v-model="lookingInside" :investigation="plan.investigation!" />
-    <LazyImportDialog v-if="importing" v-model="importing" />
+    <ClassDialog v-if="settingUp" v-model="settingUp" />
+    <RehearsalDialog v-if="rehearsing" v-model="rehearsing" />
+    <KeepLesson v-if="keeping" v-model="keeping" />
+    <InvestigationInside v-if="lookingInside" v-model="lookingInside" :investigation="plan.investigation!" />
+    <ImportDialog v-if="importing" v-model="importing" />
   </header>
 </template>
 

@@ -8,6 +8,9 @@ import MaterialMore from '~/components/kit/MaterialMore.vue'
 import { useCustoms } from '~/composables/customs'
 import { useLesson } from '~/stores/lesson'
 
+/** Loaded when they are first shown. */
+const AppDrawer = defineAsyncComponent(() => import('~/components/pieces/AppDrawer.vue'))
+
 /** One thing of the kit: what is written of it, and what that makes for a tray and for the class. */
 const props = defineProps<{ material: Material; need: Need; columns: Column[]; row: number; whole: boolean }>()
 defineEmits<{ key: [event: KeyboardEvent, column: Column]; paste: [event: ClipboardEvent, column: Column] }>()
@@ -143,9 +146,9 @@ const valueOf = (event: Event) => (event.target as HTMLInputElement).value
       >
         more
       </QuietBtn>
-      <LazyAppDrawer v-if="more" v-model="more" :title="material.name || 'A thing without a name'">
+      <AppDrawer v-if="more" v-model="more" :title="material.name || 'A thing without a name'">
         <MaterialMore :material="material" :need="need" />
-      </LazyAppDrawer>
+      </AppDrawer>
     </td>
   </tr>
   <tr v-if="troubles.length > 0" class="explain">

@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { mdiDotsVertical } from '@mdi/js'
 
+/** Loaded when they are first shown. */
+const MoreList = defineAsyncComponent(() => import('~/components/pieces/MoreList.vue'))
+
 /** What else can be done with a card, behind three dots. Its single keys also work while the dots have the focus. */
 export interface MenuItem {
   label: string
@@ -43,5 +46,5 @@ function choose(item: MenuItem): void {
     @click="((wanted = true), (open = !open))"
     @keydown="onKey"
   />
-  <LazyMoreList v-if="wanted" v-model="open" :items="items" :activator="button!.$el" @key="onKey" @choose="choose" />
+  <MoreList v-if="wanted" v-model="open" :items="items" :activator="button!.$el" @key="onKey" @choose="choose" />
 </template>

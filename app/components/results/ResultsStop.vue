@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Component } from 'vue'
 import { everyTable, trendOf } from '~~/core/evidence'
 import { oddResults } from '~~/core/record'
 import { tableName } from '~~/core/wording'
@@ -72,6 +73,25 @@ const shown = computed(() =>
   }),
 )
 const part = computed<Part>(() => shown.value.find((one) => one === route.query.part) ?? shown.value[0]!)
+/** What each part shows, and what that has to know. */
+const panels = computed<Record<Part, { shows: Component; told: object }>>(() => {
+  const told = { plan: view.value, record: record.value }
+  const judged = { ...told, evidence: evidence.value }
+  return {
+    together: { shows: SideBySide, told: { plan: plan.value, record: lesson.record } },
+    graph: { shows: GraphPanel, told },
+    tries: { shows: TriesPanel, told },
+    sure: { shows: evidence.value?.grade === 'one-condition' ? OneThing : HowSure, told: judged },
+    table: { shows: ResultsTable, told },
+    pattern: { shows: PatternPanel, told: { plan: view.value, trend: trend.value } },
+    odd: { shows: OddPanel, told },
+    predictions: { shows: PredictionsPanel, told },
+    check: { shows: ChallengePanel, told },
+    'by-hand': { shows: ByHandPanel, told },
+    'other-class': { shows: OtherClassPanel, told },
+  }
+})
+const panel = computed(() => panels.value[part.value])
 const turn = (to: unknown) => void navigateTo({ query: to === shown.value[0] ? {} : { part: String(to) } }, { replace: true })
 </script>
 
@@ -95,23 +115,7 @@ const turn = (to: unknown) => void navigateTo({ query: to === shown.value[0] ? {
       <VTabs :model-value="part" class="parts my-wide mx-0" aria-label="Parts of the results" @update:model-value="turn">
         <VTab v-for="one in shown" :key="one" :value="one">{{ names[one] }}</VTab>
       </VTabs>
-      <SideBySide v-if="part === 'together'" :plan="plan" :record="lesson.record" />
-      <GraphPanel v-else-if="part === 'graph'" :plan="view" :record="record" />
-      <TriesPanel v-else-if="part === 'tries'" :plan="view" :record="record" />
-      <OneThing
-        v-else-if="part === 'sure' && evidence.grade === 'one-condition'"
-        :plan="view"
-        :record="record"
-        :evidence="evidence"
-      />
-      <HowSure v-else-if="part === 'sure'" :plan="view" :record="record" :evidence="evidence" />
-      <ResultsTable v-else-if="part === 'table'" :plan="view" :record="record" />
-      <PatternPanel v-else-if="part === 'pattern' && trend" :plan="view" :trend="trend" />
-      <OddPanel v-else-if="part === 'odd'" :plan="view" :record="record" />
-      <PredictionsPanel v-else-if="part === 'predictions'" :plan="view" :record="record" />
-      <ChallengePanel v-else-if="part === 'check'" :plan="view" :record="record" />
-      <ByHandPanel v-else-if="part === 'by-hand'" :plan="view" :record="record" />
-      <OtherClassPanel v-else :plan="view" :record="record" />
+      <component :is="panel.shows" v-bind="panel.told" />
     </template>
     <EmptyNote v-else title="No readings yet" begin="Key readings in" :to="`/lesson/${lesson.id}/test`">
       Here the averages, every reading as a dot, and how sure the class can be will stand, such as “Clear: the gap is 2.1 times the

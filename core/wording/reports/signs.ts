@@ -1,3 +1,4 @@
+import { unreachable } from '../../unreachable'
 import type { GroupSign, Skill } from '../../reports'
 import { counted, list } from '../names'
 
@@ -49,5 +50,7 @@ export function signWords(sign: GroupSign): string {
       return 'offer a sentence of its own'
     case 'sentence-claims-more':
       return 'say how sure it is, and quote numbers'
+    default:
+      return unreachable(sign)
   }
 }

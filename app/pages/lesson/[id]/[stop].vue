@@ -15,6 +15,11 @@ import { callServer, messageOf } from '~/following/callServer'
 import { useLesson } from '~/stores/lesson'
 import { useNotices } from '~/stores/notices'
 
+/** Loaded when they are first shown. */
+const DeskWalk = defineAsyncComponent(() => import('~/components/desk/DeskWalk.vue'))
+const FindDialog = defineAsyncComponent(() => import('~/components/desk/FindDialog.vue'))
+const KeysDialog = defineAsyncComponent(() => import('~/components/desk/KeysDialog.vue'))
+
 /** The desk: the path on the left, the work of one stop, the Second look on the right. */
 definePageMeta({ key: (route) => String(route.params.id) })
 const route = useRoute()
@@ -103,9 +108,9 @@ watch(
       </main>
     </div>
     <SecondLook v-if="lesson.plan" :stop="stop" />
-    <LazyDeskWalk v-if="walking && lesson.plan" @leave="walking = false" />
-    <LazyKeysDialog v-if="keysOpen" v-model="keysOpen" :view="stop" />
-    <LazyFindDialog v-if="finding" v-model="finding" @board="openBoard" />
+    <DeskWalk v-if="walking && lesson.plan" @leave="walking = false" />
+    <KeysDialog v-if="keysOpen" v-model="keysOpen" :view="stop" />
+    <FindDialog v-if="finding" v-model="finding" @board="openBoard" />
     <MergeDialog />
     <NoticeBar />
   </div>
