@@ -108,7 +108,7 @@ export interface AtStation {
 }
 
 /** How often a station that is between two lessons is looked up again. */
-const LOOKED_UP = 3
+const LOOKED_UP = 5
 
 /**
  * Does something for a station. Where its group went into another lesson meanwhile (some groups were split off, or joined again), it is done there: what was entered follows
@@ -125,9 +125,8 @@ export async function atStation<T>(event: H3Event, first: AtStation, work: (join
       if (!gone) throw error
       knownStations.forgetAll()
       knownLessons.forget(joined.lesson.id)
-      const now = await stationOf(event)
-      if (now.lesson.id === joined.lesson.id) throw error
-      joined = now
+      // It may be back by now where it was.
+      joined = await stationOf(event)
     }
   }
 }
