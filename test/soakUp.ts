@@ -1,5 +1,5 @@
-import { EMPTY_RECORD, newMeasure, type Conclusion, type LessonRecord, type Plan, type Reading } from '../core/lesson'
-import { withMeasuredToo, withSeries, planFrom } from '../core/test'
+import { EMPTY_RECORD, type Conclusion, type LessonRecord, type Plan, type Reading } from '../core/lesson'
+import { withMeasuredToo, withSeries, planFrom, newMeasure } from '../core/test'
 import { INVESTIGATIONS } from '../schemas/investigations'
 
 /** Ids that count up: `counter('g')() // 'g1'` */

@@ -100,7 +100,7 @@ function guessModel(plan: Plan): Model | undefined {
 /** Of words without an order: most trials give the word that the teacher expects of the condition, the others any other. */
 function sortsModel(plan: Plan, { expected, words }: ResolvedMethod): Model | undefined {
   const ids = activeConditions(plan).map(({ id }) => id)
-  if (words.length < 2 || ids.length === 0 || ids.some((id) => expected[id] === undefined)) return undefined
+  if (words.length < 2 || ids.length === 0 || ids.some((id) => words[(expected[id] ?? 0) - 1] === undefined)) return undefined
   const times = Math.max(1, momentsOf(plan).length)
   const said = (condition: string, random: Random) => {
     if (random() < SAYS_MOST) return expected[condition]!
@@ -115,7 +115,7 @@ function sortsModel(plan: Plan, { expected, words }: ResolvedMethod): Model | un
 }
 
 /** So many of the trials give the word that most do. */
-const SAYS_MOST = 0.7
+export const SAYS_MOST = 0.7
 
 /** One thing before and after: what is expected is what it shows then and then. */
 function guessOfItself({ expectedLow: low, expectedHigh: high }: ResolvedMethod, trialSd: number): Model | undefined {

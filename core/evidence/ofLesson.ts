@@ -42,7 +42,7 @@ export const evidenceOf = oncePerPair((plan: Plan, record: LessonRecord): Eviden
   const evidence = weighed(plan, compared, options)
   return {
     ...evidence,
-    ...(notFair ? unfairly(evidence, results, options, notFair) : {}),
+    ...(notFair ? unfairly(plan, evidence, results, options, notFair) : {}),
     // Everybody takes turns at the same apparatus: there are no groups that could agree.
     agreement: oneApparatus(plan) ? undefined : evidence.agreement,
     fromNothing: canBeNothing(plan) ? changesFromNothing(results, options, evidence.limits) : [],
@@ -73,17 +73,26 @@ export function readingsOfGroup(record: LessonRecord, group: string): LessonReco
 
 /** Averages of everything that was read; a grade only where two of the conditions are a fair comparison. */
 function unfairly(
+  plan: Plan,
   evidence: Evidence,
   results: TrialResult[],
   options: EvidenceOptions,
   notFair: NonNullable<Evidence['notFair']>,
 ): Partial<Evidence> {
-  const { summaries } = results.every(({ value }) => Number.isFinite(value))
-    ? weighEvidence(results, options)
-    : weighTimesUntil(results, options)
+  const { summaries, sorted: all } = !testOf(plan).way.ranks
+    ? weighSorts(results, options)
+    : results.every(({ value }) => Number.isFinite(value))
+      ? weighEvidence(results, options)
+      : weighTimesUntil(results, options)
+  // What was said of everything is shown; what is told apart is told of what is compared.
+  const sorted = all && { said: all.said, agreeing: evidence.sorted?.agreeing, test: evidence.sorted?.test }
   return notFair.compared.length > 0
-    ? { summaries: summaries.map((one) => evidence.summaries.find(({ condition }) => condition === one.condition) ?? one), notFair }
-    : { ...NOTHING_WEIGHED, summaries, grade: 'not-fair', notFair }
+    ? {
+        summaries: summaries.map((one) => evidence.summaries.find(({ condition }) => condition === one.condition) ?? one),
+        sorted,
+        notFair,
+      }
+    : { ...NOTHING_WEIGHED, summaries, sorted, grade: 'not-fair', notFair }
 }
 
 /** Do the groups take turns at one apparatus, so that the class is one block. */

@@ -116,7 +116,7 @@ describe('words without an order', () => {
     expect([best, choices.length]).toEqual(['words', 1])
     expect(chartWords(plan, resultsGraph(plan, record)!)).toMatch(/A kitchen roll: left \d+/)
     const table = classReport(plan, record).blocks.find((block) => block.kind === 'table')!
-    expect(table).toMatchObject({ head: ['Condition', 'Most said', ...WORDS] })
+    expect(table).toMatchObject({ head: ['Condition', 'Most often', ...WORDS] })
   })
 
   it('a guess is right or not, and none is near', () => {
@@ -130,6 +130,32 @@ describe('words without an order', () => {
     })
   })
 
+  it('of a set-up that is not fair everything that was said is shown, and nothing graded', () => {
+    const factors = plan.factors.map((factor) =>
+      factor.id === plan.changed
+        ? factor
+        : { ...factor, exceptions: Object.fromEntries(plan.conditions.map(({ id }) => [id, id])) },
+    )
+    const unfair = { ...plan, factors }
+    const judged = evidenceOf(unfair, record)!
+    expect(judged).toMatchObject({ grade: 'not-fair', sorted: { test: undefined } })
+    expect(judged.sorted!.said).toHaveLength(4)
+    expect(classReport(unfair, record).blocks.find((block) => block.kind === 'table')).toMatchObject({
+      rows: expect.arrayContaining([expect.arrayContaining(['A kitchen roll'])]),
+    })
+  })
+
+  it('sentences say what the counts carry: one word for all, a small share, the same thing again', () => {
+    const said = (readings: LessonRecord['readings'], whole = plan) => {
+      const judged = evidenceOf(whole, { ...EMPTY_RECORD, readings })!
+      return sureSentences(whole, judged).join(' ')
+    }
+    expect(said(record.readings.map((row) => ({ ...row, value: 1 })))).toContain('Everybody said the same of everything.')
+    const alone = record.readings.filter(({ group }) => group === 'g1')
+    const drawn = alone.map((row, place) => ({ ...row, value: 1 + (place % 2) }))
+    expect(said(drawn, { ...plan, things: 'same', groups: plan.groups.slice(0, 1) })).not.toContain('got other words')
+  })
+
   it('the same thing again counts once: its words are dealt out together', () => {
     const twice = ['A', 'B', 'C', 'D'].flatMap((group) =>
       ['x', 'y'].flatMap((condition, at) => [0, 1, 2, 3].map(() => ({ group, condition, value: at + 1 }))),
@@ -140,7 +166,9 @@ describe('words without an order', () => {
 
   it('can be rehearsed on what the teacher thinks most will say', () => {
     const expected = Object.fromEntries(plan.conditions.map(({ id }, place) => [id, 1 + (place % 3)]))
-    expect(rehearse(measuredSo(plan, { expected }), 5)!.grades).toEqual({ clear: 1 })
+    const found = rehearse(measuredSo(plan, { expected }), 5)!
+    expect(found.grades).toEqual({ clear: 1 })
+    expect(found.wrong).toBe(0)
     expect(rehearse(plan, 5)).toBeUndefined()
   })
 })

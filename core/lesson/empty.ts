@@ -58,42 +58,6 @@ export function newRemark(id: string, text: string, by: string | null = null): R
   return { id, text, kept: false, by, later: false, answers: {} }
 }
 
-/** A measure card with a centimetre ruler's method, to be edited. */
-export function newMeasure(id: string, name: string): Measure & { method: NumberMethod } {
-  return {
-    id,
-    name,
-    method: {
-      way: 'number',
-      tool: '',
-      unit: 'cm',
-      resolution: 1,
-      readingWobble: null,
-      timingWobble: 0,
-      atOnce: 1,
-      trialWobble: null,
-      expectedLow: null,
-      expectedHigh: null,
-      expected: {},
-      expectedFrom: 'guess',
-      warmUp: [],
-      differenceThatMatters: 0,
-      eachIs: 'shown',
-      weighsEmpty: false,
-      empties: {},
-      counts: null,
-      countsPlace: null,
-      countsUntil: null,
-      known: null,
-      knownName: '',
-      knownWeekly: null,
-      best: null,
-      bestNumber: null,
-    },
-    otherWays: [],
-  }
-}
-
 /** A thing of the kit, one for each group until somebody says otherwise. `newMaterial('t', 'shallow tray').per // 'group'` */
 export function newMaterial(id: string, name: string, amount = '1'): Material {
   return {

@@ -130,7 +130,6 @@ export {
   GROUP_NAMES,
   MOST_GROUPS,
   newMaterial,
-  newMeasure,
   newRemark,
   NOTHING_SAID,
   groupsBySize,

@@ -1,10 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { counter, emptyRecord, soakUpPlan } from '../../test/soakUp'
 import { INVESTIGATIONS } from '../../schemas/investigations'
-import { newMeasure } from '../lesson'
 import { mend, secondLook } from '../secondLook'
 import { findingWords } from '../wording'
-import { withMethod, planFrom, resolved } from '../../core/test'
+import { withMethod, planFrom, resolved, newMeasure } from '../../core/test'
 import { instrumentForCard, misfitOf, withNamedInstrument } from '.'
 
 describe('a card knows its instrument', () => {

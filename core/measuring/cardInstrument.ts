@@ -1,5 +1,5 @@
-import { newMeasure, type Kind, type Measure, type Plan } from '../lesson'
-import { testOf, kindOf, withMethodOn, KINDS_OF_TEST, WAYS_OF_READING, readBy } from '../test'
+import { type Kind, type Measure, type Plan } from '../lesson'
+import { testOf, kindOf, withMethodOn, KINDS_OF_TEST, WAYS_OF_READING, readBy, newMeasure } from '../test'
 import { unitOf } from '../quantity'
 import { INSTRUMENTS, withInstrument, type Instrument } from './instruments'
 

@@ -13,6 +13,7 @@ export {
   resultMeasuringSd,
   WANTED_CHANCE,
   withExpected,
+  withExpectedWord,
 } from './planned'
 export type { ChanceOfRepeats, Design, ExpectedFigures, Outlook } from './planned'
 export { devicesFor, LOOKED_AT, shareOfWord, pictureScale, stopwatchReading } from './devices'

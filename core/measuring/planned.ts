@@ -268,3 +268,13 @@ export function withExpected(
     trialWobble: own === undefined ? method.trialWobble : Number(own.toPrecision(3)),
   }
 }
+
+/**
+ * The method with the word that the teacher thinks will come most often for one condition; none takes it back.
+ * @param place of the word in the list, 1 for the first
+ * @example withExpectedWord(testOf(inWords).method!, 'card', 2).expected // => { card: 2 }
+ */
+export function withExpectedWord(method: ResolvedMethod, condition: string, place: number | null): ResolvedMethod {
+  const { [condition]: _old, ...others } = method.expected
+  return { ...method, expected: place === null ? others : { ...others, [condition]: place }, expectedFrom: 'guess' }
+}

@@ -4,8 +4,8 @@ import { INVESTIGATIONS } from '../../schemas/investigations'
 import { counter } from '../../test/ready'
 import { seededRandom } from '../chance'
 import { currentReadings } from '../record'
-import { emptyPlan, newMeasure, withGroups, type Plan } from '../lesson'
-import { planFrom, type ResolvedMethod } from '../test'
+import { emptyPlan, withGroups, type Plan } from '../lesson'
+import { planFrom, newMeasure, type ResolvedMethod } from '../test'
 import { changesToTry, drawClass, rehearse, trueOrder, tryingChanges, wellShare, withTried } from '.'
 
 const ready = (id: string, change: Partial<Plan> = {}): Plan => ({

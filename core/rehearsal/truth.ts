@@ -53,6 +53,8 @@ export function trueOrder(whole: Plan): Truth | undefined {
  * @example isFooled(soakUpPlan(), { ...evidence, grade: 'cannot-tell' }, trueOrder(soakUpPlan())!) // => false
  */
 export function isFooled(plan: Plan, evidence: Evidence, { level, winners }: Truth): boolean {
+  // Words without an order have no winner: what is false of them is that they differ.
+  if (evidence.sorted) return evidence.grade === 'clear' && level
   return evidence.grade === 'clear' && (level || !winners.includes(winnerOf(plan, evidence) ?? ''))
 }
 

@@ -2,7 +2,18 @@ export { testOf } from './test'
 export type { Test } from './test'
 export { KINDS_OF_TEST, kindOf } from './kinds'
 export type { GraphOfKind, KindOfTest, OrderOfKind } from './kinds'
-export { FIRST_WORDS, readBy, resolved, stored, WAYS_OF_READING, withMethod, withMethodOf, withMethodOn, wayOf } from './ways'
+export {
+  FIRST_WORDS,
+  newMeasure,
+  readBy,
+  resolved,
+  stored,
+  WAYS_OF_READING,
+  withMethod,
+  withMethodOf,
+  withMethodOn,
+  wayOf,
+} from './ways'
 export type { Device, EntryErrorCode, EntryOptions, EntryResult, GraphOfWay, ResolvedMethod, WayOfReading } from './ways'
 export { predictionOf, predictionsFor, shapeOf, withKind } from './asked'
 export { readEntry, workedOutEntry, writesStartAndFinish } from './entry'

@@ -1,7 +1,6 @@
 import {
   emptyPlan,
   newMaterial,
-  newMeasure,
   splitIntoGroups,
   type Age,
   type Condition,
@@ -11,7 +10,7 @@ import {
   type OnTheCard,
   type Plan,
 } from '../lesson'
-import { withMethodOn, type ResolvedMethod } from './ways'
+import { newMeasure, withMethodOn, type ResolvedMethod } from './ways'
 
 /** What a teacher should know who gives this lesson for the first time. */
 export interface Teaching {

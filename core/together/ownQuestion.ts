@@ -1,6 +1,6 @@
-import { begunAnew, changedFactor, newMeasure, type Factor, type Group, type Measure, type Plan } from '../lesson'
+import { begunAnew, changedFactor, type Factor, type Group, type Measure, type Plan } from '../lesson'
 import { withNamedInstrument } from '../measuring'
-import { testOf } from '../test'
+import { testOf, newMeasure } from '../test'
 import { groupNamed, type Member } from './together'
 
 /** What the class could change, and what it could measure: every card of every lesson once, by its name. */

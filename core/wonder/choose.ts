@@ -1,5 +1,6 @@
-import { begunAnew, newMeasure, type Group, type Plan } from '../lesson'
+import { begunAnew, type Group, type Plan } from '../lesson'
 import { withNamedInstrument } from '../measuring'
+import { newMeasure } from '../test'
 import { testableOf, type CardOrNew } from './testable'
 
 /**

@@ -1,7 +1,8 @@
 import { expect, it } from 'vitest'
 import { soakUpPlan } from '../../test/soakUp'
-import { newMeasure, newRemark, type Plan } from '../lesson'
+import { newRemark, type Plan } from '../lesson'
 import { tellingWords } from '../wording'
+import { newMeasure } from '../test'
 import { asksForBest, tellingsOf } from '.'
 
 it('“best” is laid out as the measures that could tell it: a time, a distance and a race, each with its wobble, chance and minutes', () => {

@@ -24,7 +24,7 @@ export function gradeName({ grade, limits }: Pick<Evidence, 'grade' | 'limits'>)
 /** What the grade means for this class's numbers, in one sentence. */
 export function gradeSentence(plan: Plan, evidence: Evidence): string {
   const what = whatMadeIt(plan)
-  if (evidence.sorted && evidence.grade !== 'not-fair') return sortedGradeSentence(plan, evidence, what)
+  if (evidence.sorted && evidence.grade !== 'not-fair') return sortedGradeSentence(evidence, what)
   switch (evidence.grade) {
     case 'clear':
       return kindOf(plan).allAtOnce

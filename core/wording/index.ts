@@ -218,6 +218,7 @@ export {
   MADE_UP_MARK,
   MADE_UP_REFUSED,
   ofHundred,
+  rehearsalNeeds,
   rehearsalLines,
   rehearsalSentence,
   rehearsedGrades,

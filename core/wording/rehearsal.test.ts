@@ -1,10 +1,11 @@
+import { measuredSo } from '../../test/measuredSo'
 import { expect, it } from 'vitest'
 import { INVESTIGATIONS } from '../../schemas/investigations'
 import { counter } from '../../test/ready'
 import { type Plan } from '../lesson'
 import { madeUpClass, rehearse, type Rehearsal } from '../rehearsal'
 import { planFrom } from '../test'
-import { assumedLines, ofHundred, rehearsalLines, rehearsalSentence, rehearsedGrades, triedWords } from '.'
+import { assumedLines, ofHundred, rehearsalLines, rehearsalSentence, rehearsedGrades, triedWords, rehearsalNeeds } from '.'
 
 const plan: Plan = {
   ...planFrom(INVESTIGATIONS['soak-up-strips']!, 'Puffin', 26, counter('g')),
@@ -47,7 +48,13 @@ it('says when testing ends, what is missing then, which slips are met and what r
     'Spares run out in fewer than 1 of 100, because trials fail: strips of tissue, 2 x 12 cm.',
   ])
   expect(rehearsalLines(plan, { ...found, ends: undefined, runOut: [] })).toHaveLength(1)
-  expect(assumedLines('guess')[0]).toContain('you expect')
+  expect(assumedLines(plan, 'guess')[0]).toContain('lowest and the highest that you expect')
+  const sorts = measuredSo(plan, { way: 'sorts' })
+  expect(assumedLines(sorts, 'guess').join(' ')).toMatch(/^Of each condition 70 in 100 trials give the word(?!.*slip)/)
+  expect([rehearsalNeeds(plan), rehearsalNeeds(sorts)]).toEqual([
+    expect.stringContaining('the lowest and the highest result'),
+    expect.stringContaining('which word'),
+  ])
 })
 
 it('a change is named as its button elsewhere, with what it brings and what it costs', () => {

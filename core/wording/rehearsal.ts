@@ -4,6 +4,8 @@ import type { Customs } from '../kit'
 import type { Plan } from '../lesson'
 import { writeShort } from '../quantity'
 import { ASSUMED, type Rehearsal, type Tried } from '../rehearsal'
+import { testOf } from '../test'
+import { SAYS_MOST } from '../benches'
 import { minuteWords } from './clock'
 import { moneyWords } from './money'
 import { counted, list } from './names'
@@ -96,13 +98,16 @@ export function triedWords(
 }
 
 /** What a rehearsal takes for granted; nobody has measured it. */
-export function assumedLines(from: Rehearsal['from']): string[] {
+export function assumedLines(plan: Plan, from: Rehearsal['from']): string[] {
+  const { way } = testOf(plan)
+  const guess = way.ranks
+    ? 'Results come from the lowest and the highest that you expect, and from the wobble that you said or that is assumed.'
+    : `Of each condition ${Math.round(SAYS_MOST * 100)} in 100 trials give the word that you expect most often; the others any other word.`
+  const slips = `One reading in ${ASSUMED.slipOneIn} has a slip; of those that are asked about, ${Math.round(ASSUMED.putRight * 100)} in 100 are put right.`
   return [
-    from === 'bench'
-      ? 'Results come from a small model of this set-up, read with your own instrument.'
-      : 'Results come from the lowest and the highest that you expect, and from the wobble that you said or that is assumed.',
+    from === 'bench' ? 'Results come from a small model of this set-up, read with your own instrument.' : guess,
     `Groups work faster and slower: two in three keep within ${Math.round(ASSUMED.pace * 100)} in 100 of the plan’s time.`,
-    `One reading in ${ASSUMED.slipOneIn} has a slip; of those that are asked about, ${Math.round(ASSUMED.putRight * 100)} in 100 are put right.`,
+    ...(way.isAmount ? [slips] : []),
     `One trial in ${ASSUMED.failsOneIn} fails and is done again with a fresh thing.`,
   ]
 }
@@ -112,3 +117,11 @@ export const MADE_UP_MARK = 'Made up for a rehearsal: no child measured this.'
 
 /** Why nothing can be written while it stands there. */
 export const MADE_UP_REFUSED = 'This class is made up: nothing is written down. Put it away first.'
+
+/** What has to be said on Plan before made-up classes can try it. */
+export function rehearsalNeeds(plan: Plan): string {
+  const expected = testOf(plan).way.ranks
+    ? 'the lowest and the highest result you expect'
+    : 'which word you think will come most often for each condition'
+  return `Say on Plan what you change, what you measure, and ${expected}; a guess is enough. Then a thousand made-up classes can try it tonight.`
+}

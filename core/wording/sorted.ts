@@ -13,47 +13,50 @@ function wordOf(plan: Plan, place: number): string {
   return `“${testOf(plan).words[place - 1] || `word ${place}`}”`
 }
 
-/** What most said of one condition. `'kitchen roll: “left” (7 of 12)'`, `'tissue: “left” and “right” (5 of 12 each)'` */
+/** What was said most often of one condition. `'kitchen roll: “left” (7 of 12)'`, `'tissue: “left” and “right” (5 of 12 each)'` */
 function mostSaidWords(plan: Plan, { condition, counts, most, of }: Said): string {
   const each = most.length > 1 ? ' each' : ''
   return `${nameOfCondition(plan, condition)}: ${list(most.map((word) => wordOf(plan, word)))} (${counts.get(most[0]!)} of ${of}${each})`
 }
 
-/** What most said, in the order of the plan. */
+/** What was said most often, in the order of the plan. */
 export function mostSaidSentence(plan: Plan, { said }: Sorted): string {
-  return `What most said: ${said.map((one) => mostSaidWords(plan, one)).join('; ')}.`
+  return `Said most often: ${said.map((one) => mostSaidWords(plan, one)).join('; ')}.`
 }
 
 /** What the grade means where words have no order. */
-export function sortedGradeSentence(plan: Plan, { grade, limits }: Evidence, what: string): string {
+export function sortedGradeSentence({ grade, limits, sorted }: Evidence, what: string): string {
   if (grade === 'clear') return `${what} made a difference to what was said, more than luck would.`
   if (grade === 'one-condition') return 'We looked at one thing only: there is no other to compare its words with.'
   if (grade === 'nothing-yet') return 'Words of two conditions are needed before they can be compared.'
+  if (!sorted?.test) return 'Everybody said the same of everything.'
   if (limits.includes('one-reading-each')) return 'With one word each nobody can say how much of it is luck.'
-  if (limits.includes('same-thing'))
+  if (grade === 'leaning' && limits.includes('same-thing'))
     return 'These things got other words in our test. Whether others of their kind would, the same one again cannot say.'
   if (limits.includes('unfinished'))
-    return 'So far it is a mixture, and places are still empty: wait for them before you call it clear.'
+    return grade === 'leaning'
+      ? 'So far the words differ, and places are still empty: wait for them before you call it clear.'
+      : 'So far the words are dealt out no differently than luck would do it.'
   return grade === 'leaning'
     ? 'The words differ, but luck alone could still deal them out so.'
     : 'The words are dealt out no differently than luck would do it.'
 }
 
-/** How far the groups agree. `'What a group found most of was what the class did in 17 of 28.'` */
+/** How far the groups agree. `'In 17 of 28 a group’s own most frequent word was the class’s.'` */
 export function sortedAgreementSentence({ agreeing }: Sorted): string {
-  return agreeing ? `What a group found most of was what the class did in ${agreeing.cells} of ${agreeing.of}.` : ''
+  return agreeing ? `In ${agreeing.cells} of ${agreeing.of} a group’s own most frequent word was the class’s.` : ''
 }
 
-/** Ways to begin the class's sentence: what most said, and no surer than the grade. */
+/** Ways to begin the class's sentence: what was said most often, and no surer than the grade. */
 export function sortedStarters(plan: Plan, { grade, sorted }: Evidence): string[] {
   const change = changedFactor(plan)?.name ?? 'what we changed'
   const most = sorted!.said.map((one) => mostSaidWords(plan, one)).join('; ')
   if (plan.age === '5-7')
-    return [`Most of us saw: ${most}.`, grade === 'clear' ? 'We are sure.' : 'We are not sure yet. Next we would …']
+    return [`We saw most often: ${most}.`, grade === 'clear' ? 'We are sure.' : 'We are not sure yet. Next we would …']
   if (grade === 'clear')
     return [
       `We found that ${change} makes a difference: ${most}. We are sure, because …`,
-      `It is clear that ${change} matters. Most found: ${most}.`,
+      `It is clear that ${change} matters. Most often we found: ${most}.`,
     ]
   if (grade === 'leaning')
     return [`It looks as if ${change} may matter: ${most}. We are not sure yet, because …`, 'To be surer we would …']
@@ -66,7 +69,7 @@ export function sortedModelLines({ test }: Sorted): { figures: { term: string; v
     return { figures: [], assumptions: ['Everybody said the same, or there is one thing only: there is nothing to tell apart.'] }
   return {
     figures: [
-      { term: 'Model', value: 'words dealt out anew within each group, 10,000 times (permutation test)' },
+      { term: 'Model', value: 'words dealt out anew within each group, up to 10,000 times (permutation test)' },
       { term: 'Statistic', value: writeNumber(test.statistic, 2) },
       { term: 'p', value: test.p < 0.001 ? 'below 0.001' : writeNumber(test.p, 3) },
     ],
@@ -77,7 +80,7 @@ export function sortedModelLines({ test }: Sorted): { figures: { term: string; v
   }
 }
 
-/** The table of results: what most said, and how often each word came. */
+/** The table of results: what was said most often, and how often each word came. */
 export function sortedBlock(plan: Plan, said: Said[]): Block[] {
   if (said.length === 0) return []
   const { words } = testOf(plan)
@@ -85,7 +88,7 @@ export function sortedBlock(plan: Plan, said: Said[]): Block[] {
     {
       kind: 'table',
       caption: 'Results',
-      head: ['Condition', 'Most said', ...words],
+      head: ['Condition', 'Most often', ...words],
       figures: true,
       rows: activeConditions(plan).flatMap(({ id }) => {
         const own = said.find(({ condition }) => condition === id)
@@ -106,7 +109,7 @@ export function sortedNearness(right: number, all: number): string {
     : `${right} of ${counted(all, 'word')} came out as they said.`
 }
 
-/** What most found, as the subject of a picture's words. `'Kitchen roll: “left” (7 of 12)'` */
+/** What was found most often, for a list or a picture. `'Kitchen roll: “left” (7 of 12)'` */
 export function sortedLines(plan: Plan, { said }: Sorted): string[] {
   return said.map((one) => sentenceCase(mostSaidWords(plan, one)))
 }

@@ -120,7 +120,7 @@ export function averageWay(plan: Plan): AverageWay {
 /** What stands over the averages. `averageHeading(soakUpPlan()) // 'Mean'` */
 export function averageHeading(plan: Plan): string {
   const unit = resultUnit(plan)
-  if (!testOf(plan).way.ranks) return 'Most said'
+  if (!testOf(plan).way.ranks) return 'Most often'
   return !isAmount(unit) ? 'Average' : AVERAGE_WORDS[averageWay(plan)].name
 }
 

@@ -1,9 +1,9 @@
 import { seededRandom } from '../../core/chance'
 import { interleave, NEW_TOGETHER, timedTrials, type Member, type Together, type Waiting } from '../../core/together'
 import { randomUUID } from 'node:crypto'
-import { newMeasure, type Plan } from '../../core/lesson'
+import { type Plan } from '../../core/lesson'
 import { INVESTIGATIONS } from '../../schemas/investigations'
-import { planFrom } from '../../core/test'
+import { planFrom, newMeasure } from '../../core/test'
 import { milliseconds, quantile, withPercent, type Row, type Size } from './figures'
 
 /** As long as the page's worker looks. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { canRehearse, withTried, type Tried } from '~~/core/rehearsal'
-import { assumedLines, rehearsalLines, rehearsalSentence, rehearsedGrades, triedWords } from '~~/core/wording'
+import { assumedLines, rehearsalLines, rehearsalNeeds, rehearsalSentence, rehearsedGrades, triedWords } from '~~/core/wording'
 import AppDialog from '~/components/pieces/AppDialog.vue'
 import AppFold from '~/components/pieces/AppFold.vue'
 import { useCustoms } from '~/composables/customs'
@@ -39,8 +39,7 @@ async function walk(): Promise<void> {
     <template v-if="!possible">
       <p class="text-lead">There is nothing to rehearse yet.</p>
       <p>
-        Say on Plan what you change, what you measure, and the lowest and the highest result you expect; a guess is enough. Then a
-        thousand made-up classes can try it tonight.
+        {{ rehearsalNeeds(plan) }}
       </p>
     </template>
     <template v-else>
@@ -74,7 +73,7 @@ async function walk(): Promise<void> {
         </section>
         <AppFold title="What is taken for granted">
           <ul class="plain">
-            <li v-for="line in assumedLines(found.from)" :key="line">{{ line }}</li>
+            <li v-for="line in assumedLines(plan, found.from)" :key="line">{{ line }}</li>
           </ul>
         </AppFold>
       </div>

@@ -29,6 +29,7 @@ import {
   wayWords,
   wobbleSourceWords,
 } from '~~/core/wording'
+import ExpectedWords from '~/components/plan/ExpectedWords.vue'
 import RepeatChart from '~/components/plan/RepeatChart.vue'
 import NumberField from '~/forms/NumberField.vue'
 import { useChances } from '~/composables/chances'
@@ -109,8 +110,10 @@ function take(from: 'practice' | 'bench'): void {
     <div class="sheet panel">
       <p v-if="howRead.fromWords" class="hint whole col-span-full">
         Words are compared by how often each was chosen: two or three children looking at each are enough to see whether they agree.
+        <template v-if="!howRead.ranks">Say what you think will come most often, and made-up classes can rehearse it.</template>
       </p>
-      <template v-else-if="method">
+      <ExpectedWords v-if="!howRead.ranks" />
+      <template v-if="method && !howRead.fromWords">
         <dl>
           <dt class="text-soft">lowest we expect</dt>
           <dd>

@@ -1,4 +1,4 @@
-import type { Measure, Method, Plan, Way } from '../../lesson'
+import type { Measure, Method, NumberMethod, Plan, Way } from '../../lesson'
 import { balance } from './balance'
 import { number } from './number'
 import { race } from './race'
@@ -66,6 +66,9 @@ const OF_EVERY_WAY = [
   'best',
 ] as const satisfies (keyof ResolvedMethod)[]
 
+/** What is expected of results, in their unit or among their words. */
+const EXPECTING: readonly (keyof ResolvedMethod)[] = ['trialWobble', 'expectedLow', 'expectedHigh', 'expected', 'expectedFrom']
+
 /**
  * A method as everybody asks it.
  * @example resolved(inWords.measures[0]!.method).unit // => 'words'
@@ -89,8 +92,10 @@ export function stored(method: ResolvedMethod): Method {
  */
 export function readBy(method: ResolvedMethod, way: Way): ResolvedMethod {
   if (way === method.way) return method
-  const goesOn = Object.fromEntries(OF_EVERY_WAY.map((part) => [part, method[part]]))
-  const { begun, unit } = WAYS_OF_READING[way]
+  const { begun, unit, fromWords } = WAYS_OF_READING[way]
+  // What is expected in words says nothing of numbers, and the other way round.
+  const carries = fromWords === wayOf(method).fromWords ? OF_EVERY_WAY : OF_EVERY_WAY.filter((part) => !EXPECTING.includes(part))
+  const goesOn = Object.fromEntries(carries.map((part) => [part, method[part]]))
   return { ...NOTHING, ...begun, ...goesOn, ...(unit === undefined ? {} : { unit }), way }
 }
 
@@ -106,10 +111,17 @@ export function withMethodOn(card: Measure, change: (method: ResolvedMethod) => 
   const plain = readBy(before, changed.way)
   const saidOfIt = card.otherWays.find(({ way }) => way === changed.way)
   const said = saidOfIt && resolved(saidOfIt)
-  const comesBack = said ? wayOf(said).parts.filter((part) => changed[part] === plain[part]) : []
+  const comesBack = said
+    ? [...wayOf(said).parts, ...forgotten(before, changed)].filter((part) => changed[part] === plain[part])
+    : []
   const back = Object.fromEntries(comesBack.map((part) => [part, said![part]]))
   const others = card.otherWays.filter(({ way }) => way !== changed.way && way !== before.way)
   return { ...card, method: stored({ ...changed, ...back }), otherWays: [...others, card.method] }
+}
+
+/** What one way does not tell the other. */
+function forgotten(before: ResolvedMethod, changed: ResolvedMethod): readonly (keyof ResolvedMethod)[] {
+  return wayOf(before).fromWords === wayOf(changed).fromWords ? [] : EXPECTING
 }
 
 /** The plan with the method of the card in the Measure tray changed; the given plan is left as it is. */
@@ -120,4 +132,13 @@ export function withMethod(plan: Plan, change: (method: ResolvedMethod) => Resol
 /** The plan with the method of one of its cards changed. */
 export function withMethodOf(plan: Plan, measure: string | null, change: (method: ResolvedMethod) => ResolvedMethod): Plan {
   return { ...plan, measures: plan.measures.map((card) => (card.id === measure ? withMethodOn(card, change) : card)) }
+}
+
+/**
+ * A measure card with a centimetre ruler's method, to be edited.
+ * @example newMeasure('m', 'height').method.unit // => 'cm'
+ */
+export function newMeasure(id: string, name: string): Measure & { method: NumberMethod } {
+  const method = stored({ ...NOTHING, ...number.begun, way: 'number' }) as NumberMethod
+  return { id, name, method, otherWays: [] }
 }

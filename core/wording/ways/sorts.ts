@@ -6,5 +6,5 @@ export const sorts: WayWords = {
   name: 'words without an order',
   list: 'Words, in any order',
   words: 'Words to choose from',
-  guess: (_who, each, capital) => `${capital ? 'Which' : 'which'} word will most say${each ? ' for each' : ''}?`,
+  guess: (_who, each, capital) => `${capital ? 'Which' : 'which'} word will come most often${each ? ' for each' : ''}?`,
 }
