@@ -16,6 +16,8 @@ const DRAWS = 10_000
 const SEED = 1900
 /** So many arrangements that reach it say well enough that luck does it often (Besag and Clifford, 1991). */
 const OFTEN_ENOUGH = 1000
+/** So few among the first ones say well enough that luck seldom does it: one in a hundred is four standard errors from one in twenty. */
+const [FIRST_DRAWS, RARE_ENOUGH] = [500, 5]
 
 /**
  * Do conditions get other words than each other, by more than luck? The statistic is that of a contingency table, the sum over conditions and words of
@@ -28,18 +30,20 @@ export function wordsApart(observations: Observation[], sameThing = false): { st
   const conditions = [...new Set(observations.map(({ condition }) => condition))]
   const words = [...new Set(observations.map(({ value }) => value))]
   if (conditions.length < 2 || words.length < 2) return undefined
-  const wordAt = observations.map(({ value }) => words.indexOf(value))
-  const of = (at: number[]) => statisticOf(at, wordAt, conditions.length, words.length)
-  const conditionAt = observations.map(({ condition }) => conditions.indexOf(condition))
-  const seen = of(conditionAt)
+  const table = tableOf(
+    observations.map(({ value }) => words.indexOf(value)),
+    observations.map(({ condition }) => conditions.indexOf(condition)),
+  )
+  const seen = statisticOf(table, table.conditionAt)
   const random = seededRandom(SEED)
   const units = unitsOf(observations, sameThing)
-  const arranged = [...conditionAt]
+  const arranged = Int32Array.from(table.conditionAt)
   let reached = 1
   for (let draw = 1; draw <= DRAWS; draw += 1) {
-    for (const own of units) arrange(own, conditionAt, arranged, random)
-    if (of(arranged) >= seen - 1e-9) reached += 1
-    if (reached > OFTEN_ENOUGH) return { statistic: seen, p: reached / (draw + 1) }
+    for (const own of units) arrange(own, arranged, random)
+    if (statisticOf(table, arranged) >= seen - 1e-9) reached += 1
+    const settled = reached > OFTEN_ENOUGH || (draw === FIRST_DRAWS && reached <= RARE_ENOUGH)
+    if (settled) return { statistic: seen, p: reached / (draw + 1) }
   }
   return { statistic: seen, p: reached / (DRAWS + 1) }
 }
@@ -56,30 +60,48 @@ function unitsOf(observations: Observation[], together: boolean): number[][][] {
   return [...groups.values()].map((own) => [...own.values()])
 }
 
-/** The conditions of a group's units, dealt out anew. */
-function arrange(units: number[][], conditionAt: number[], arranged: number[], random: Random): void {
-  const dealt = units.map((unit) => conditionAt[unit[0]!]!)
-  for (let place = dealt.length - 1; place > 0; place -= 1) {
-    const other = Math.floor(random() * (place + 1))
-    ;[dealt[place], dealt[other]] = [dealt[other]!, dealt[place]!]
+/** The conditions of a group's units, dealt out anew: a shuffle of a shuffle is one, so it begins with how they lie. */
+function arrange(units: number[][], arranged: Int32Array, random: Random): void {
+  for (let place = units.length - 1; place > 0; place -= 1) {
+    const unit = units[place]!
+    const other = units[Math.floor(random() * (place + 1))]!
+    const own = arranged[unit[0]!]!
+    const its = arranged[other[0]!]!
+    for (let at = 0; at < unit.length; at += 1) arranged[unit[at]!] = its
+    for (let at = 0; at < other.length; at += 1) arranged[other[at]!] = own
   }
-  for (const [place, unit] of units.entries()) for (const at of unit) arranged[at] = dealt[place]!
 }
 
-function statisticOf(conditionAt: number[], wordAt: number[], conditions: number, words: number): number {
-  const counts = new Array<number>(conditions * words).fill(0)
-  const [rows, columns] = [new Array<number>(conditions).fill(0), new Array<number>(words).fill(0)]
-  for (const [at, condition] of conditionAt.entries()) {
-    counts[condition * words + wordAt[at]!]! += 1
-    rows[condition]! += 1
-    columns[wordAt[at]!]! += 1
+/** Which word and which condition each reading has, by number, and how often a word is expected of a condition: that stays while words are dealt out. */
+interface Table {
+  wordAt: Int32Array
+  conditionAt: Int32Array
+  words: number
+  expected: Float64Array
+}
+
+function tableOf(wordAt: number[], conditionAt: number[]): Table {
+  const [rows, columns] = [countsOf(conditionAt), countsOf(wordAt)]
+  const expected = rows.flatMap((row) => columns.map((column) => (row * column) / wordAt.length))
+  return {
+    wordAt: Int32Array.from(wordAt),
+    conditionAt: Int32Array.from(conditionAt),
+    words: columns.length,
+    expected: Float64Array.from(expected),
   }
+}
+
+function countsOf(numbers: number[]): number[] {
+  const counts = new Array<number>(Math.max(...numbers) + 1).fill(0)
+  for (const number of numbers) counts[number]! += 1
+  return counts
+}
+
+function statisticOf({ wordAt, words, expected }: Table, conditionAt: Int32Array): number {
+  const counts = new Float64Array(expected.length)
+  for (let at = 0; at < conditionAt.length; at += 1) counts[conditionAt[at]! * words + wordAt[at]!]! += 1
   let sum = 0
-  for (let row = 0; row < conditions; row += 1)
-    for (let column = 0; column < words; column += 1) {
-      const expected = (rows[row]! * columns[column]!) / conditionAt.length
-      if (expected > 0) sum += (counts[row * words + column]! - expected) ** 2 / expected
-    }
+  for (let cell = 0; cell < expected.length; cell += 1) sum += (counts[cell]! - expected[cell]!) ** 2 / expected[cell]!
   return sum
 }
 

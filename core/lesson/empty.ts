@@ -1,15 +1,5 @@
 import { MOST } from './limits'
-import {
-  PLAN_VERSION,
-  SHAPES,
-  type Group,
-  type Measure,
-  type NumberMethod,
-  type Plan,
-  type Remark,
-  type Watch,
-  type Wonder,
-} from './plan'
+import { PLAN_VERSION, SHAPES, type Group, type Plan, type Remark, type Watch, type Wonder } from './plan'
 import { type Material } from './material'
 import { type Arrangement } from './timing'
 
