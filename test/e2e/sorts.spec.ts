@@ -47,7 +47,9 @@ test('words without an order: chosen on Plan, rehearsed, told at a station, show
     ),
   )
   const last = rows.at(-1)!
-  expect((await call('POST', `/api/lessons/${lesson.id}/readings`, { readings: rows.filter((row) => row !== last) })).status).toBe(200)
+  expect((await call('POST', `/api/lessons/${lesson.id}/readings`, { readings: rows.filter((row) => row !== last) })).status).toBe(
+    200,
+  )
   const station = await page.context().newPage()
   await joinStation(station, lesson.code, plan.groups.at(-1)!.name)
   await station.getByRole('radio', { name: 'straight on' }).check({ force: true })
