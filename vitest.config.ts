@@ -31,6 +31,7 @@ export default defineConfig({
           name: 'components',
           include: ['app/componentTests/*.test.ts'],
           environment: 'happy-dom',
+          testTimeout: 360_000,
           setupFiles: ['app/componentTests/nuxtNames.ts'],
           server: { deps: { inline: ['vuetify'] } },
         },

@@ -18,7 +18,8 @@ import type {
   RowOf,
 } from '../core/lesson'
 import type { Together, TogetherChange } from '../core/together'
-import type { Judged, Term, TermLesson } from '../core/wording/reports'
+import type { MatterWords } from '../core/wording'
+import type { Term, TermLesson } from '../core/wording/reports'
 import type { Teaching } from '../core/test'
 import type { RowBody, StationBody } from './rows'
 import type { CalendarBody, HeldBody } from './school'
@@ -105,7 +106,7 @@ export interface ShelfEntry {
   /** 0 to 1. */
   level: number
   /** What it waits for most, and how much besides. */
-  matters: Judged['matters']
+  matters: { first: MatterWords | null; more: number }
   picture: SmallBar[]
   /** Nobody has worked it out yet: level, matters and picture say nothing. */
   judged: boolean

@@ -8,7 +8,7 @@ import CounterDevice from '~/components/instruments/CounterDevice.vue'
 import LapTimer from '~/components/instruments/LapTimer.vue'
 import NumberPad from '~/components/instruments/NumberPad.vue'
 import OrderedWords from '~/components/instruments/OrderedWords.vue'
-import PictureScale from '~/components/instruments/PictureScale.vue'
+import LevelInPicture from '~/components/instruments/LevelInPicture.vue'
 import StopwatchDevice from '~/components/instruments/StopwatchDevice.vue'
 import StreamingDevice from '~/components/instruments/StreamingDevice.vue'
 import TwoReadings from '~/components/instruments/TwoReadings.vue'
@@ -122,7 +122,7 @@ it('a word is chosen out of the class’s own', async () => {
 })
 
 it('the level on a picture is moved to where it stands, and says its number and unit', async () => {
-  const scale = take(PictureScale, { plan: planWith({ expectedLow: 0, expectedHigh: 80 }), device: 'picture' })
+  const scale = take(LevelInPicture, { plan: planWith({ expectedLow: 0, expectedHigh: 80 }), device: 'picture' })
   expect(scale.text()).toContain('Move the level')
   const range = scale.find('input')
   expect(range.attributes('aria-label')).toBe('Level in mm')

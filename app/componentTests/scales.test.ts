@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest'
 import { seededRandom } from '~~/core/chance'
 import { drawScale, hasParallax, isUpright, LEVELS, SCALE_KINDS, seenFrom, type ScaleKind } from '~~/core/warmUps'
 import './mounting'
-import ScalePicture from '~/components/pieces/ScalePicture.vue'
+import ScaleDrawing from '~/components/pieces/ScaleDrawing.vue'
 
 const SCALES_OF_EACH = 500
 
@@ -45,7 +45,7 @@ describe('pictures of scales', () => {
       const random = seededRandom(SCALE_KINDS.indexOf(kind) + 1)
       for (let drawn = 0; drawn < SCALES_OF_EACH; drawn += 1) {
         const { scale, value } = drawScale(kind, LEVELS[drawn % LEVELS.length]!, random)
-        const svg = await renderToString(createSSRApp(ScalePicture, { scale, value, label: 'a scale' }))
+        const svg = await renderToString(createSSRApp(ScaleDrawing, { scale, value, label: 'a scale' }))
         const { numbers, pointer, marks } = read(svg)
         expect(numbers.length).toBeGreaterThan(1)
         const [x, y] = kind === 'dial' ? [pointer[2], pointer[3]] : [pointer[0], pointer[1]]
@@ -69,7 +69,7 @@ describe('pictures of scales', () => {
     for (let drawn = 0; drawn < 30; drawn += 1) {
       const { scale, value, eye } = drawScale(kind, 'marks', random, { eyes: true })
       const { numbers, marks, sight } = read(
-        await renderToString(createSSRApp(ScalePicture, { scale, value, eye, label: 'a scale' })),
+        await renderToString(createSSRApp(ScaleDrawing, { scale, value, eye, label: 'a scale' })),
       )
       const longest = marks.reduce(
         (long, { ends: [x1, y1, x2, y2] }) => {

@@ -5,6 +5,7 @@ import { cellKey, currentReadings, type Cell } from '~~/core/record'
 import { pastedWords, writeReading } from '~~/core/wording'
 import { readingRow, superseding } from '~/following/readingRow'
 import { useLesson } from '~/stores/lesson'
+import { useRecordWriting } from '~/stores/recordWriting'
 import { useNotices } from '~/stores/notices'
 import { useNumberEntry } from '~/composables/numberEntry'
 
@@ -19,6 +20,7 @@ interface Entry {
  */
 export function useGridEntry() {
   const lesson = useLesson()
+  const writing = useRecordWriting()
   const { read } = useNumberEntry(() => lesson.record.readings)
   const planOf = ({ moment }: Cell) => atMoment(lesson.plan!, moment)
   const notices = useNotices()
@@ -54,9 +56,9 @@ export function useGridEntry() {
       drafts.value.set(cellKey(cell), text)
       onItsWay.set(cellKey(cell), text.trim())
     }
-    const writing = lesson.addReadings(rows.map(({ row }) => row))
-    earlier = Promise.all([earlier, writing])
-    const written = await writing
+    const sending = writing.addReadings(rows.map(({ row }) => row))
+    earlier = Promise.all([earlier, sending])
+    const written = await sending
     for (const { cell, text } of rows) {
       onItsWay.delete(cellKey(cell))
       if (drafts.value.get(cellKey(cell)) !== text) continue
@@ -72,7 +74,7 @@ export function useGridEntry() {
     const rows = await write(entries)
     if (!rows) return
     const unread = entries.filter(({ cell }) => troubles.value.has(cellKey(cell))).length
-    const takeBack = () => lesson.addReadings(rows.map((row) => takenBack(row, before.get(cellKey(row)))))
+    const takeBack = () => writing.addReadings(rows.map((row) => takenBack(row, before.get(cellKey(row)))))
     notices.done(pastedWords(rows.length, unread), rows.length > 0 ? { label: 'Undo', run: () => void takeBack() } : undefined)
   }
 

@@ -1,12 +1,14 @@
 import type { JoinedStation } from '~~/schemas/contract'
 import { callServer } from '~/following/callServer'
 import { useLesson } from '~/stores/lesson'
+import { useDeskBoard } from '~/stores/deskBoard'
 
 const GATHER_FOR = 300
 
 /** The stations of the lesson on the desk, looked at again when one of them comes, goes or is changed. */
 export function useJoinedStations() {
   const lesson = useLesson()
+  const board = useDeskBoard()
   const stations = shallowRef<JoinedStation[]>([])
   let timer: ReturnType<typeof setTimeout> | undefined
 
@@ -15,7 +17,7 @@ export function useJoinedStations() {
     if (answer) stations.value = answer.stations
   }
   watch(
-    () => lesson.stationsChanged,
+    () => board.stationsChanged,
     () => {
       clearTimeout(timer)
       timer = setTimeout(() => void look(), GATHER_FOR)

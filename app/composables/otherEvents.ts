@@ -1,10 +1,12 @@
 import type { LessonEvent } from '~~/core/lesson'
 import { callServer } from '~/following/callServer'
 import { useLesson } from '~/stores/lesson'
+import { useDeskBoard } from '~/stores/deskBoard'
 
 /** What the journal of the open lesson has besides its record: changes of plan, board and stations, as they come. */
 export function useOtherEvents() {
   const lesson = useLesson()
+  const board = useDeskBoard()
   const others = shallowRef<{ at: string; body: LessonEvent }[]>([])
   async function look(): Promise<void> {
     const { id } = lesson
@@ -13,7 +15,7 @@ export function useOtherEvents() {
     if (answer && id === lesson.id) others.value = answer.events
   }
   // The class's sentence is on the board's state too, and changes at every word; no line of the journal comes of it.
-  const shown = computed(() => [lesson.board.view, lesson.board.clockStarted, lesson.board.results, lesson.board.sound].join())
-  watch([() => lesson.id, () => lesson.stationsChanged, shown, () => lesson.saveState === 'saved'], look, { immediate: true })
+  const shown = computed(() => [board.state.view, board.state.clockStarted, board.state.results, board.state.sound].join())
+  watch([() => lesson.id, () => board.stationsChanged, shown, () => lesson.saveState === 'saved'], look, { immediate: true })
   return others
 }

@@ -1,5 +1,7 @@
 import { caretAfter, type Conclusion } from '~~/core/lesson'
 import { useLesson } from '~/stores/lesson'
+import { useMadeUp } from '~/stores/madeUp'
+import { useDeskBoard } from '~/stores/deskBoard'
 import { useGrowingSentence } from '~/stores/sentence'
 
 /**
@@ -8,13 +10,15 @@ import { useGrowingSentence } from '~/stores/sentence'
  */
 export function useSentence(last: Ref<Conclusion | undefined>, box: Ref<HTMLTextAreaElement | undefined>) {
   const lesson = useLesson()
+  const madeUp = useMadeUp()
+  const board = useDeskBoard()
   const sentence = useGrowingSentence()
-  sentence.open(lesson.id, lesson.board, last.value?.text ?? '')
-  const text = computed({ get: () => sentence.text, set: (words: string) => void (lesson.mayWrite() && sentence.write(words)) })
+  sentence.open(lesson.id, board.state, last.value?.text ?? '')
+  const text = computed({ get: () => sentence.text, set: (words: string) => void (madeUp.mayWrite() && sentence.write(words)) })
   const from = ref<string | null>(last.value?.id ?? null)
 
   watch(
-    () => lesson.board,
+    () => board.state,
     (board) => sentence.takeIn(board),
   )
   watch(text, (now, before) => {

@@ -9,7 +9,11 @@ const command = (fix: Parameters<typeof commandFor>[2]) => commandFor(plan, reco
 
 it('a button of the Second look changes the plan, writes a row that supersedes, or leads somewhere', () => {
   expect(command({ code: 'set-repeats', repeats: 5 })).toMatchObject({ do: 'replace', plan: { repeats: 5 } })
-  expect(command({ code: 'go', stop: 'kit', target: 'material-0' })).toEqual({ do: 'go', stop: 'kit', target: 'material-0' })
+  expect(command({ code: 'go', stop: 'kit', target: { place: 'more', of: 'm0' } })).toEqual({
+    do: 'go',
+    stop: 'kit',
+    target: 'more-m0',
+  })
   expect(command({ code: 'correct-reading', reading: slip.id, value: 52, unit: 'mm' })).toMatchObject({
     do: 'write',
     readings: [{ value: 52, entered: '52\u202fmm', reason: 'was written as 5.2', supersedes: slip.id, confirmed: true }],

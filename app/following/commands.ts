@@ -1,6 +1,6 @@
 import { type LessonRecord, type NewReading, type Plan, type Stop } from '~~/core/lesson'
 import { backIntoWhole, forMeasure } from '~~/core/test'
-import { isPlanFix, mend, type Fix } from '~~/core/secondLook'
+import { isPlanFix, mend, targetName, type Fix } from '~~/core/secondLook'
 import type { UnitCode } from '~~/core/quantity'
 import { writeReading } from '~~/core/wording'
 import { superseding } from './readingRow'
@@ -17,7 +17,7 @@ export type Command =
 export function commandFor(plan: Plan, record: LessonRecord, fix: Fix, newId: () => string): Command {
   if (fix.code === 'on-measure') return ofMeasure(plan, fix.measure, (view) => commandFor(view, record, fix.fix, newId))
   if (isPlanFix(fix)) return { do: 'replace', plan: mend(plan, fix, newId) }
-  if (fix.code === 'go') return { do: 'go', stop: fix.stop, target: fix.target }
+  if (fix.code === 'go') return { do: 'go', stop: fix.stop, target: fix.target && targetName(fix.target) }
   if (fix.code === 'these-were') return turned(record, fix.readings, fix.unit)
   const reading = record.readings.find(({ id }) => id === fix.reading)
   if (!reading) return { do: 'nothing' }

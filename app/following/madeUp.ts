@@ -4,7 +4,7 @@ import { madeUpClass, type MadeUp } from '~~/core/rehearsal'
 import { serverNow } from '~/following/serverClock'
 
 /** An address that shows the made-up class of the desk, while there is one, in place of the real one. */
-export function madeUpAddress({ madeUp }: { madeUp: MadeUp | undefined }, address: string): string {
+export function madeUpAddress(madeUp: MadeUp | undefined, address: string): string {
   if (!madeUp) return address
   return `${address}${address.includes('?') ? '&' : '?'}made-up=${madeUp.seed}`
 }

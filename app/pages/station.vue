@@ -1,24 +1,14 @@
 <script setup lang="ts">
+import WithPlan from '~/components/pieces/WithPlan.vue'
+import { provideLessonPlan } from '~/composables/lessonPlan'
 import { concerns } from '~~/core/clock'
 import { isEachChild, type NewReading } from '~~/core/lesson'
-import { firstSeries } from '~~/core/test'
 import { cellKey, type Cell } from '~~/core/record'
 import { stationState, type StationWish } from '~~/core/station'
 import { comingWords, counted, missedWords, refusedWords, soonWords } from '~~/core/wording'
-import BalanceRound from '~/components/instruments/BalanceRound.vue'
 import ShapeBadge from '~/components/pieces/ShapeBadge.vue'
-import StationChallenge from '~/components/station/StationChallenge.vue'
-import StationDone from '~/components/station/StationDone.vue'
-import StationFeedback from '~/components/station/StationFeedback.vue'
-import StationImprove from '~/components/station/StationImprove.vue'
+import { screenOf } from '~/components/station/screens'
 import StationJoin from '~/components/station/StationJoin.vue'
-import StationObserve from '~/components/station/StationObserve.vue'
-import StationOrder from '~/components/station/StationOrder.vue'
-import StationPlaces from '~/components/station/StationPlaces.vue'
-import StationPredict from '~/components/station/StationPredict.vue'
-import StationPropose from '~/components/station/StationPropose.vue'
-import StationTrial from '~/components/station/StationTrial.vue'
-import StationWonder from '~/components/station/StationWonder.vue'
 import WarmUpPlay from '~/components/warmUps/WarmUpPlay.vue'
 import { focusHeading } from '~/composables/focusHeading'
 import { useBell } from '~/composables/sounds'
@@ -42,6 +32,7 @@ const FOR_FINGERS = {
 const station = useStation()
 const { plan, record, board, group, locked, ownReadings, waiting } = station
 provideWritten(() => record.value.readings)
+provideLessonPlan(() => plan.value)
 useHead({ title: 'Station · Jolly Beaker' })
 
 const own = computed(() => plan.value?.groups.find((one) => one.id === group.value))
@@ -54,7 +45,6 @@ const now = computed(() => {
   return plan.value && stationState(plan.value, record.value, group.value, schoolDay(), wish)
 })
 const step = computed(() => now.value?.step)
-const places = computed(() => (step.value && 'cells' in step.value ? step.value.cells : undefined))
 const trial = computed(() => (step.value && 'trial' in step.value ? step.value.trial : undefined))
 
 const last = computed(() => ownReadings.value.at(-1))
@@ -111,6 +101,22 @@ function leaveFor(next: { code: string; name: string }): void {
   station.leave()
 }
 
+const screen = computed(() => {
+  if (!plan.value || !own.value || !now.value) return undefined
+  return screenOf({
+    ...{ plan: plan.value, own: own.value, record: record.value, now: now.value, station, fixing: fixing.value, last: last.value },
+    goOn: () => (doing.value = 'testing'),
+    draw: () => (doing.value = 'observing'),
+    propose,
+    skip: (what) => (skipped.value[what] = true),
+    choose: (cell) => (wanted.value = cell),
+    fix: (reading) => (fixing.value = reading),
+    written,
+    nextChild,
+    nextInvestigation,
+  })
+})
+
 async function written(readings: NewReading[]): Promise<void> {
   wanted.value = undefined
   fixing.value = undefined
@@ -160,128 +166,13 @@ async function written(readings: NewReading[]): Promise<void> {
         </div>
         <div v-if="warming" class="work" :inert="locked">
           <h1 class="sr-only">Warm-up</h1>
-          <WarmUpPlay :plan="plan" @tried="station.warmUp" />
+          <WarmUpPlay @tried="station.warmUp" />
           <p class="mt-wide"><VBtn @click="warming = false">Back to our work</VBtn></p>
         </div>
         <div v-else class="work" :inert="locked">
-          <StationWonder
-            v-if="now.step.show === 'say'"
-            :plan="plan"
-            :group="group"
-            :said="record.remarks"
-            :picture-of="station.pictureOf"
-            :closable="now.testing"
-            @say="station.say"
-            @close="doing = 'testing'"
-          />
-          <StationObserve
-            v-else-if="now.step.show === 'observe'"
-            :plan="plan"
-            :group="group"
-            :condition="now.step.condition"
-            :seen="record.observations"
-            :picture-of="station.pictureOf"
-            @observe="station.observe"
-            @close="doing = 'testing'"
-          />
-          <StationPropose
-            v-else-if="now.step.show === 'propose'"
-            :plan="plan"
-            :record="record"
-            :all="station.all.value"
-            :group="group"
-            @propose="station.propose"
-            @close="doing = 'testing'"
-          />
-          <StationImprove
-            v-else-if="now.step.show === 'improve'"
-            :plan="plan"
-            :record="record"
-            :group="group"
-            :condition="now.step.condition"
-            @said="station.improve"
-            @picture="doing = 'observing'"
-          />
-          <StationFeedback
-            v-else-if="now.step.show === 'tell'"
-            :plan="plan"
-            :group="group"
-            :told="record.feedbacks"
-            @tell="station.tell"
-            @close="doing = 'testing'"
-          />
-          <StationPredict
-            v-else-if="now.step.show === 'predict'"
-            :plan="firstSeries(plan)"
-            :group="group"
-            @stamp="station.writePrediction"
-            @later="skipped.prediction = true"
-          />
-          <StationChallenge
-            v-else-if="now.step.show === 'challenge'"
-            :plan="plan"
-            :group="group"
-            :guess="now.step.guess"
-            @stamp="station.writePrediction"
-            @written="written"
-          />
-          <BalanceRound
-            v-else-if="trial && now.step.show === 'balance'"
-            :key="`balance-${trial.repeat}-${trial.practice}`"
-            :plan="plan"
-            :trial="trial"
-            @written="written"
-            @skip-practice="skipped.practice = true"
-          />
-          <StationOrder
-            v-else-if="trial && now.step.show === 'order'"
-            :key="`order-${trial.repeat}-${trial.practice}`"
-            :plan="plan"
-            :trial="trial"
-            @written="written"
-            @skip-practice="skipped.practice = true"
-          />
-          <StationPlaces
-            v-else-if="places"
-            :key="`places-${places[0]!.condition}-${places[0]!.repeat}-${places[0]!.moment}`"
-            :plan="plan"
-            :check="station.check"
-            :cells="places"
-            @written="written"
-            @skip="wanted = $event"
-          />
-          <StationTrial
-            v-else-if="trial"
-            :key="`${trial.condition}-${trial.repeat}-${trial.moment}-${trial.practice}-${fixing?.id ?? ''}`"
-            :plan="plan"
-            :record="record"
-            :check="station.check"
-            :trial="trial"
-            :group="own"
-            :picture-of="station.pictureOf"
-            :progress="now.progress"
-            :fixing="fixing"
-            :last="last"
-            @written="written([$event])"
-            @several="written"
-            @fix="fixing = last"
-            @back="fixing = undefined"
-            @skip-practice="skipped.practice = true"
-            @choose="wanted = $event"
-          />
-          <StationDone
-            v-else
-            :plan="plan"
-            :record="record"
-            :group="group"
-            :all="station.all.value"
-            :together="station.together.value"
-            :progress="now.progress"
-            @fix="fixing = $event"
-            @propose="propose"
-            @next="nextChild"
-            @next-investigation="nextInvestigation"
-          />
+          <WithPlan v-if="screen" :plan="screen.plan ?? plan">
+            <component :is="screen.shows" :key="screen.key" v-bind="screen.told" />
+          </WithPlan>
         </div>
         <footer class="flex flex-wrap justify-center gap-x-block mt-auto text-center" :inert="locked">
           <LinkBtn v-if="!warming" class="leave" @click="warming = true">Warm up</LinkBtn>

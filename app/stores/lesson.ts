@@ -1,24 +1,15 @@
 import { defineStore } from 'pinia'
-import type { NextTest } from '~~/core/agree'
 import { NO_SCHOOL, type School } from '~~/core/kit'
-import { EMPTY_RECORD, USUAL_BOARD, type BoardState, type LessonEvent, type LessonRecord, type Plan } from '~~/core/lesson'
+import { EMPTY_RECORD, type LessonEvent, type LessonRecord, type Plan } from '~~/core/lesson'
 import { homed, withEvents } from '~~/core/record'
-import { madeUpClass, type MadeUp } from '~~/core/rehearsal'
-import { readinessOf, type Fix } from '~~/core/secondLook'
 import { withSaid } from '~~/core/wonder'
-import { counted } from '~~/core/wording'
-import { MADE_UP_REFUSED } from '~~/core/wording'
 import type { WholeLesson } from '~~/schemas/contract'
-import { commandFor } from '~/following/commands'
 import { afterChange, noHistory, stepBack, stepForward } from '~/following/history'
 import { saving, type Asked, type SaveState } from '~/following/saving'
-import { useFindings } from '~/stores/findings'
-import { freshSeed } from '~/following/freshSeed'
-import { beginningOf } from '~/following/madeUp'
-import { useRecordWriting } from '~/stores/recordWriting'
-import { addressOf, callServer, holdWrites, messageOf } from '~/following/callServer'
+import { addressOf, callServer, messageOf } from '~/following/callServer'
 import { follow } from '~/following/follow'
-import { newId } from '~/following/newId'
+import { useDeskBoard } from '~/stores/deskBoard'
+import { useMadeUp } from '~/stores/madeUp'
 import { useNotices } from '~/stores/notices'
 
 const DESK_GATHERS_FOR = 200
@@ -26,33 +17,26 @@ const DESK_GATHERS_FOR = 200
 /** The lesson on the desk: its plan with undo, its record as it comes in, and what the computation says of both. */
 export const useLesson = defineStore('lesson', () => {
   const notices = useNotices()
+  const board = useDeskBoard()
+  const madeUp = useMadeUp()
   const id = ref('')
   const code = ref('')
   /** The lessons that it runs together with. */
   const together = ref<string | null>(null)
-  const board = ref<BoardState>(USUAL_BOARD)
-  /** Goes up when a station of this lesson came, went, or was changed. */
-  const stationsChanged = ref(0)
   const plan = shallowRef<Plan>()
   const record = shallowRef<LessonRecord>(EMPTY_RECORD)
   /** The cupboard, who else has booked it, and the calendar of the class. */
   const school = shallowRef<School>(NO_SCHOOL)
-  /** The Second look is folded away, to leave room for a wide table. */
-  const lookFolded = ref(false)
   const saveState = ref<SaveState>('saved')
   const connected = ref(true)
   const history = shallowRef(noHistory<Plan>())
-  /** What a button of the Second look leads to, until the page has put the focus there. */
-  const target = ref<string>()
   const merging = shallowRef<Asked>()
   let saver: ReturnType<typeof saving> | undefined
   let endFollowing = () => {}
   let opening = 0
 
-  /** A class that was made up for a rehearsal stands before the real one, until it is taken away; nothing of it is stored. */
-  const madeUp = shallowRef<MadeUp>()
-  const shownPlan = computed(() => madeUp.value?.plan ?? plan.value)
-  const allRows = computed(() => madeUp.value?.record ?? record.value)
+  const shownPlan = computed(() => madeUp.drawn?.plan ?? plan.value)
+  const allRows = computed(() => madeUp.drawn?.record ?? record.value)
   /** What the plan has a home for, and what it has none for. */
   const home = computed(() =>
     shownPlan.value ? homed(shownPlan.value, allRows.value) : { record: allRows.value, strays: [], aside: [] },
@@ -60,8 +44,6 @@ export const useLesson = defineStore('lesson', () => {
   const shownRecord = computed(() => home.value.record)
   /** The plan with what stations said in its lists. */
   const heard = computed(() => shownPlan.value && withSaid(shownPlan.value, shownRecord.value.remarks))
-  const findings = useFindings(shownPlan, allRows, school)
-  const readiness = computed(() => (shownPlan.value ? readinessOf(shownPlan.value, shownRecord.value, findings.value) : undefined))
   const path = () => ({ lesson: id.value })
 
   /** Opens a lesson and follows it; throws where there is none. */
@@ -84,7 +66,7 @@ export const useLesson = defineStore('lesson', () => {
         },
         take: takeEvents,
         state: (stands) => (connected.value = stands),
-        presence: () => (stationsChanged.value += 1),
+        presence: () => (board.stationsChanged += 1),
         failed: (error) => {
           reject(error as Error)
           return false
@@ -99,7 +81,7 @@ export const useLesson = defineStore('lesson', () => {
     id.value = lesson.id
     code.value = lesson.code
     together.value = lesson.together
-    board.value = lesson.board
+    board.take(lesson.id, lesson.board)
     plan.value = lesson.plan
     history.value = noHistory()
     merging.value = undefined
@@ -134,7 +116,7 @@ export const useLesson = defineStore('lesson', () => {
     saver = undefined
     endFollowing()
     plan.value = undefined
-    madeUp.value = undefined
+    madeUp.putAway()
     history.value = noHistory()
   }
 
@@ -147,36 +129,9 @@ export const useLesson = defineStore('lesson', () => {
     // Groups may have been split off or joined, and their rows with them.
     if (events.some(({ kind }) => kind === 'together')) void reloadRecord()
     for (const event of events) {
-      if (event.kind === 'board') board.value = event.board
-      if (event.kind === 'station') stationsChanged.value += 1
+      if (event.kind === 'board') board.take(id.value, event.board)
+      if (event.kind === 'station') board.stationsChanged += 1
       if (event.kind === 'plan' && saver?.shouldTake(event.revision)) void reload()
-    }
-  }
-  const writing = useRecordWriting(id, takeEvents, attempt)
-
-  /** Nobody writes into a class that is not there; whoever tries is told. */
-  function mayWrite(): boolean {
-    if (madeUp.value) notices.trouble(MADE_UP_REFUSED, PUT_AWAY)
-    return madeUp.value === undefined
-  }
-  watch(madeUp, (made) => holdWrites(made && MADE_UP_REFUSED), { flush: 'sync' })
-  const PUT_AWAY = { label: 'Put it away', run: () => void (madeUp.value = undefined) }
-
-  /** Puts a made-up class before the real one, another one each time; false where there is nothing to draw it from, or something unsaved. */
-  async function walkThrough(): Promise<boolean> {
-    await saver?.flush()
-    if (!plan.value || saveState.value !== 'saved') return false
-    madeUp.value = madeUpClass(plan.value, freshSeed(), beginningOf(plan.value))
-    return madeUp.value !== undefined
-  }
-
-  async function attempt(work: () => Promise<void>): Promise<boolean> {
-    try {
-      await work()
-      return true
-    } catch (error) {
-      notices.trouble(messageOf(error))
-      return false
     }
   }
 
@@ -213,26 +168,19 @@ export const useLesson = defineStore('lesson', () => {
   }
 
   function replace(next: Plan, typing = ''): void {
-    if (!plan.value || !mayWrite()) return
+    if (!plan.value || !madeUp.mayWrite()) return
     history.value = afterChange(history.value, plan.value, typing, Date.now())
     plan.value = next
     saver?.soon()
   }
 
   function step(to: typeof stepBack<Plan>): void {
-    if (!mayWrite()) return
+    if (!madeUp.mayWrite()) return
     const stepped = plan.value && to(history.value, plan.value)
     if (!stepped) return
     history.value = stepped.history
     plan.value = stepped.now
     saver?.soon()
-  }
-
-  /** Changes what the board shows, here at once. */
-  async function show(change: Partial<BoardState>): Promise<void> {
-    if (!mayWrite()) return
-    board.value = { ...board.value, ...change }
-    await attempt(async () => void (await callServer('PUT /api/lessons/[lesson]/board', { path: path(), body: change })))
   }
 
   /** Looks again at the cupboard and the calendar, which other lessons and pages change. */
@@ -242,56 +190,27 @@ export const useLesson = defineStore('lesson', () => {
     if (around && id.value === lesson) school.value = around.school
   }
 
-  /** Begins another lesson from this one; what is typed but not saved yet is saved first. */
-  async function begin(call: () => Promise<{ id: string }>): Promise<string | undefined> {
-    let begun: string | undefined
+  /** The plan as it is stored, once everything is; undefined where that could not be done. */
+  async function settledPlan(): Promise<Plan | undefined> {
     await saver?.flush()
-    await attempt(async () => {
-      begun = (await call()).id
-    })
-    return begun
-  }
-
-  /** Carries out a button of the Second look. */
-  async function apply(fix: Fix): Promise<void> {
-    if (!heard.value) return
-    const command = commandFor(heard.value, record.value, fix, newId)
-    if (command.do === 'replace') replace(command.plan)
-    if (command.do === 'write') {
-      const { readings, back } = command
-      if ((await writing.addReadings(readings)) && back)
-        notices.done(`${counted(readings.length, 'reading')} put right.`, {
-          label: 'Undo',
-          run: () => void writing.addReadings(back),
-        })
-    }
-    if (command.do !== 'go') return
-    await navigateTo(`/lesson/${id.value}/${command.stop}`)
-    target.value = command.target
+    return saveState.value === 'saved' ? plan.value : undefined
   }
 
   return {
     id,
     code,
     together,
-    board,
-    stationsChanged,
-    merging,
     plan: shownPlan,
     heard,
     record: shownRecord,
+    /** With those rows that the plan has no home for. */
+    allRows,
     strays: computed(() => home.value.strays),
-    madeUp,
-    walkThrough,
-    putAway: PUT_AWAY.run,
-    mayWrite,
+    takeEvents,
     school,
+    lookAround,
     saveState,
     connected,
-    lookFolded,
-    target,
-    findings,
-    readiness,
     canUndo: computed(() => history.value.past.length > 0),
     canRedo: computed(() => history.value.future.length > 0),
     open,
@@ -301,17 +220,9 @@ export const useLesson = defineStore('lesson', () => {
     replace,
     undo: () => step(stepBack),
     redo: () => step(stepForward),
+    settledPlan,
     flush: () => saver?.flush() ?? Promise.resolve(),
-    lookAround,
-    ...writing,
-    /** A lesson of its own for one group's question. */
-    ownLesson: (group: string) =>
-      begin(() => callServer('POST /api/lessons/[lesson]/own-question', { path: path(), body: { group } })),
-    /** The next lesson, from a card that is left over. */
-    nextLesson: ({ from, id: card }: NextTest) =>
-      begin(() => callServer('POST /api/lessons/[lesson]/next', { path: path(), body: { from, id: card } })),
+    merging,
     settleMerge: (asked: Asked, settled: Plan) => saver?.settle(asked, settled),
-    show,
-    apply,
   }
 })

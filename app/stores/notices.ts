@@ -1,4 +1,5 @@
 import { defineStore } from 'pinia'
+import { messageOf } from '~/following/callServer'
 
 interface Action {
   label: string
@@ -32,10 +33,21 @@ export const useNotices = defineStore('notices', () => {
     list.value = []
     return waiting
   }
+  /** Does some work; what went wrong with it is said. */
+  async function attempt(work: () => Promise<void>): Promise<boolean> {
+    try {
+      await work()
+      return true
+    } catch (error) {
+      show(messageOf(error), 'trouble', undefined)
+      return false
+    }
+  }
   return {
     list,
     any,
     take,
+    attempt,
     done: (text: string, action?: Action) => show(text, 'done', action),
     trouble: (text: string, action?: Action) => show(text, 'trouble', action),
     actionOf: (text: string) => actions.get(text),

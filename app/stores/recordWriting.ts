@@ -1,32 +1,36 @@
-import type {
-  LessonEvent,
-  NewConclusion,
-  NewFeedback,
-  NewImprovement,
-  NewObservation,
-  NewPlacing,
-  NewPrediction,
-  NewReading,
-  Reading,
-} from '~~/core/lesson'
+import { defineStore } from 'pinia'
+import { ROW_KINDS, type LessonEvent, type NewReading, type Reading, type RowKindName } from '~~/core/lesson'
+import type { BodyOf } from '~~/schemas/contract'
 import { callServer } from '~/following/callServer'
 import { newId } from '~/following/newId'
 import { superseding } from '~/following/readingRow'
 import { serverNow } from '~/following/serverClock'
+import { useLesson } from '~/stores/lesson'
+import { useNotices } from '~/stores/notices'
 
-/** What the desk writes into the record of a lesson; it is shown as soon as the server has it. */
-export function useRecordWriting(
-  lesson: Ref<string>,
-  show: (events: LessonEvent[]) => void,
-  attempt: (work: () => Promise<void>) => Promise<boolean>,
-) {
-  const path = () => ({ lesson: lesson.value })
+/** What the desk writes down one at a time, and the body of each. */
+type OneByOne = Exclude<RowKindName, 'reading'>
+type DeskBody<Kind extends OneByOne> = BodyOf<`POST /api/lessons/[lesson]/${(typeof ROW_KINDS)[Kind]['list']}`>
+
+/** What the desk writes into the record of its lesson; it is shown as soon as the server has it. */
+export const useRecordWriting = defineStore('record-writing', () => {
+  const lesson = useLesson()
+  const { attempt } = useNotices()
+  const path = () => ({ lesson: lesson.id })
+
+  /** A row of any kind but a reading. */
+  function add<Kind extends OneByOne>(kind: Kind, body: DeskBody<Kind>): Promise<boolean> {
+    return attempt(async () => {
+      const answer = await callServer(`POST /api/lessons/[lesson]/${ROW_KINDS[kind].list}`, { path: path(), body: body as never })
+      lesson.takeEvents([{ kind, ...answer } as LessonEvent])
+    })
+  }
 
   async function addReadings(readings: NewReading[]): Promise<boolean> {
     return attempt(async () => {
       await callServer('POST /api/lessons/[lesson]/readings', { path: path(), body: { readings } })
       const at = new Date(serverNow()).toISOString()
-      show(readings.map((row) => ({ kind: 'reading', reading: { ...row, by: 'desk', at } })))
+      lesson.takeEvents(readings.map((row) => ({ kind: 'reading', reading: { ...row, by: 'desk', at } })))
     })
   }
 
@@ -44,34 +48,5 @@ export function useRecordWriting(
     return stored ? id : undefined
   }
 
-  return {
-    addReadings,
-    supersede,
-    addPicture,
-    addPrediction: (body: NewPrediction) =>
-      attempt(async () =>
-        show([{ kind: 'prediction', ...(await callServer('POST /api/lessons/[lesson]/predictions', { path: path(), body })) }]),
-      ),
-    addConclusion: (body: NewConclusion) =>
-      attempt(async () =>
-        show([{ kind: 'conclusion', ...(await callServer('POST /api/lessons/[lesson]/conclusions', { path: path(), body })) }]),
-      ),
-    addImprovement: (body: NewImprovement) =>
-      attempt(async () =>
-        show([{ kind: 'improvement', ...(await callServer('POST /api/lessons/[lesson]/improvements', { path: path(), body })) }]),
-      ),
-    addFeedback: (body: NewFeedback) =>
-      attempt(async () =>
-        show([{ kind: 'feedback', ...(await callServer('POST /api/lessons/[lesson]/feedbacks', { path: path(), body })) }]),
-      ),
-    /** Where a row belongs that the plan has no place for any more. */
-    addPlacing: (body: NewPlacing) =>
-      attempt(async () =>
-        show([{ kind: 'placing', ...(await callServer('POST /api/lessons/[lesson]/placings', { path: path(), body })) }]),
-      ),
-    addObservation: (body: NewObservation) =>
-      attempt(async () =>
-        show([{ kind: 'observation', ...(await callServer('POST /api/lessons/[lesson]/observations', { path: path(), body })) }]),
-      ),
-  }
-}
+  return { add, addReadings, supersede, addPicture }
+})

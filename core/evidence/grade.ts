@@ -3,8 +3,10 @@ import { fitCells, type CellFit } from './cells'
 import type { Friedman } from './friedman'
 import type { FromNothing } from './fromNothing'
 import type { AgainstKnown } from './known'
-import { type Model, type Observation, type PairContrast } from './model'
+import { type Model, type Observation } from './model'
 import type { Neighbours, Reach } from './neighbours'
+import { pairsOf, type Pair } from './pairs'
+import { wholeOf, type Whole } from './whole'
 import { rangeByLuck } from '../chance'
 import type { NotFair } from './fairly'
 import type { Sorted } from './sorting'
@@ -50,7 +52,7 @@ export interface Gap {
   wobbles: number | undefined
 }
 
-export interface GradedPair extends PairContrast {
+export interface GradedPair extends Pair {
   grade: Grade
 }
 
@@ -72,6 +74,8 @@ export interface Evidence {
   wobble: number | undefined
   fit: CellFit | undefined
   model: Model | undefined
+  /** What the grade goes by. */
+  whole: Whole | undefined
   /** Instead of a model, where values only say an order. */
   friedman: Friedman | undefined
   /** Every pair that can be compared, and how sure that comparison is. */
@@ -110,6 +114,7 @@ export const NOTHING_WEIGHED: Evidence = {
   wobble: undefined,
   fit: undefined,
   model: undefined,
+  whole: undefined,
   friedman: undefined,
   pairs: [],
   neighbours: [],
@@ -123,8 +128,8 @@ export const NOTHING_WEIGHED: Evidence = {
 
 /**
  * The class's evidence from numbers: evened averages, gap against wobble, grade. `clear` p <= 0.05, `leaning` p <= 0.20 (F test of condition
- * after group on the means of cells), otherwise `cannot-tell`; `same` when the 90 % interval of every pair lies within the larger of one mark
- * and the difference that matters. `same` goes first: a gap below one mark is nothing this instrument can show, however sure.
+ * after group on the means of cells, `whole.ts`), otherwise `cannot-tell`; `same` when the 90 % interval of every pair (`pairs.ts`) lies within the larger of
+ * one mark and the difference that matters. `same` goes first: a gap below one mark is nothing this instrument can show, however sure.
  * @param observations kept results in one unit
  * @example weighEvidence([{ group: 'A', condition: 'x', value: 1 }], { resolution: 1, totalSd: 1, differenceThatMatters: 0 }).grade
  *   // 'one-condition'
@@ -135,7 +140,9 @@ export function weighEvidence(observations: Observation[], options: EvidenceOpti
   const { evened, wobble, model } = fit
   const summaries = summariesOf(observations, evened)
   const order = orderBy(mainPiece(fit), (id) => -evened.get(id)!)
-  const base = { ...NOTHING_WEIGHED, summaries, fit, model, wobble, order }
+  const own = pairsOf(fit, observations, options.resolution)
+  const whole = wholeOf(fit, own)
+  const base = { ...NOTHING_WEIGHED, summaries, fit, model, whole, wobble, order }
   const limits = limitsOf(fit, options)
   if (summaries.length === 1) return { ...base, grade: 'one-condition', limits }
   const [first, second, last] = [order[0]!, order[1], order.at(-1)!]
@@ -146,10 +153,10 @@ export function weighEvidence(observations: Observation[], options: EvidenceOpti
   }
   const tied = order.filter((id) => isLevel(evened.get(id)!, evened.get(first)!))
   const spread = gapOf(first, last)
-  const grade = capped(limits, gradeOverall(model, spread.difference, order.length, options))
-  const pairs = (model?.pairs ?? []).map((pair) => {
-    const own = within(pair, options) ? 'same' : gradeOfP(pair.pHolm)
-    return { ...pair, grade: noSurerThan(grade, capped(limits, own)) }
+  const grade = capped(limits, gradeOverall(whole, own, spread.difference, order.length, options))
+  const pairs = own.map((pair) => {
+    const apart = within(pair, options) ? 'same' : gradeOfP(pair.pHolm)
+    return { ...pair, grade: noSurerThan(grade, capped(limits, apart)) }
   })
   const ofLead = model
     ? gradeOfPair(pairs, first, second)
@@ -232,10 +239,15 @@ export function capped(limits: Limit[], grade: Grade): Grade {
   return grade === 'same' ? 'cannot-tell' : grade === 'clear' ? 'leaning' : grade
 }
 
-function gradeOverall(model: Model | undefined, difference: number, conditions: number, options: EvidenceOptions): Grade {
-  if (!model) return gradeWithoutFreedom(difference, conditions, options)
-  if (model.pairs.every((pair) => within(pair, options))) return 'same'
-  return gradeOfP(model.p)
+function gradeOverall(
+  whole: Whole | undefined,
+  pairs: Pair[],
+  difference: number,
+  conditions: number,
+  options: EvidenceOptions,
+): Grade {
+  if (!whole) return gradeWithoutFreedom(difference, conditions, options)
+  return pairs.every((pair) => within(pair, options)) ? 'same' : gradeOfP(whole.judged)
 }
 
 function gradeOfPair(pairs: GradedPair[], a: string, b: string): Grade {
@@ -260,7 +272,7 @@ function gradeWithoutFreedom(difference: number, conditions: number, { totalSd }
   return Math.abs(difference) > rangeByLuck(conditions) * totalSd ? 'leaning' : 'cannot-tell'
 }
 
-function within(pair: PairContrast, { resolution, differenceThatMatters }: EvidenceOptions): boolean {
+function within(pair: Pair, { resolution, differenceThatMatters }: EvidenceOptions): boolean {
   const most = Math.max(resolution, differenceThatMatters)
   return pair.low90 > -most && pair.high90 < most
 }

@@ -5,7 +5,8 @@ import { NO_SCHOOL } from '../kit'
 import type { Factor, Plan } from '../lesson'
 import { secondLook } from '../secondLook'
 import { fixWords, sureSentences, unfairSentences } from '../wording'
-import { classReport, judgedOf } from '../wording/reports'
+import { judgedOf } from '../reports'
+import { classReport, gradeInList } from '../wording/reports'
 import { checkPlan, withFairTwin } from '.'
 
 const factor = (id: string, name: string, how: string, exceptions: Record<string, string>): Factor => ({
@@ -46,7 +47,7 @@ it('a muddle names no winner; it says what it can answer, and which one jar more
     'Jar 3 is not a fair comparison: the place was different. Add Jar 3 with the place: sill.',
     'It can answer how the lid changes how high water climbs in 60 s: Jar 1 and Jar 2 differ in nothing else.',
   ])
-  expect(judgedOf(plan, record(plan), NO_SCHOOL).grade).toBe(
+  expect(gradeInList(plan, judgedOf(plan, record(plan), NO_SCHOOL))).toBe(
     'Not a fair comparison. It can answer how the lid changes how high water climbs in 60 s: Jar 1 and Jar 2 differ in nothing else',
   )
   const fix = { code: 'add-fair-twin' as const, condition: 'c', like: 'a' }

@@ -5,10 +5,11 @@ import type { AmountErrorCode, Caution, CautionSource, CivilMoment, MovedBecause
 import type { Mend, WayOut } from '../waysOut'
 import { type Doer, type Plan, type RowKindName, type Stop } from '../lesson'
 import { eachMeasure } from '../test'
-import { type Lacks, type Doubt, type Place } from '../record'
+import { type Lacks, type Doubt } from '../record'
 import type { Way } from '../measuring'
 import type { ReadErrorCode, ResultUnit, UnitCode } from '../quantity'
 import { TRAITS } from './traits'
+import type { Target, TargetPlace } from './target'
 
 /** `wrong` spoils the lesson, `attention` may, `note` is only worth knowing. */
 export type Severity = 'wrong' | 'attention' | 'note'
@@ -49,7 +50,7 @@ export type Fix =
   | { code: 'on-measure'; measure: string; fix: Fix }
   | { code: 'keep-reading'; reading: string }
   | { code: 'correct-reading'; reading: string; value: number; unit: UnitCode }
-  | { code: 'go'; stop: Stop; target?: string }
+  | { code: 'go'; stop: Stop; target?: Target }
 
 interface Base {
   /** Stays the same while the finding does; tells it from its like. */
@@ -128,7 +129,7 @@ export type Finding = Base &
         unit: UnitCode
         doubt: Doubt
         /** Its place in the class grid. */
-        target: string
+        target: Target
       }
     | { code: 'two-in-one-place'; group: string; condition: string; repeat: number; readings: string[] }
     | { code: 'wrong-kind-of-unit'; count: number; unit: UnitCode }
@@ -139,11 +140,6 @@ export type Finding = Base &
     | { code: 'conclusion-missing' }
     | { code: 'conclusion-doubt'; doubt: ClaimDoubt }
   )
-
-/** What a button that leads to a place of the class grid aims at. */
-export function cellTarget({ group, condition, repeat, moment }: Pick<Place, 'group' | 'condition' | 'repeat' | 'moment'>): string {
-  return `cell-${group}-${condition}-${repeat}${moment === '' ? '' : `-${moment}`}`
-}
 
 /** What is found of a lesson that measures several things: of the first all, of the others what is about them. */
 export function ofEachMeasure(plan: Plan, find: (view: Plan) => Finding[]): Finding[] {
@@ -160,9 +156,9 @@ export function ofEachMeasure(plan: Plan, find: (view: Plan) => Finding[]): Find
   })
 }
 
-/** A button that leads to a place: a stop and what carries the target there. */
-export function go(stop: Stop, target?: string): Fix {
-  return { code: 'go', stop, target }
+/** A button that leads to a stop, or to a place there. */
+export function go(stop: Stop, place?: TargetPlace, of?: string): Fix {
+  return { code: 'go', stop, target: place && { place, of } }
 }
 
 export type FindingCode = Finding['code']

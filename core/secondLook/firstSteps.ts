@@ -2,6 +2,7 @@ import { activeConditions, changedFactor, type LessonRecord, type Plan, type Sto
 import { shapeOf, testOf } from '../test'
 import { hasBegun } from '../record'
 import { withSaid } from '../wonder'
+import type { TargetPlace } from './target'
 
 export type FirstStepCode = 'wonder' | 'change' | 'measure' | 'conditions'
 
@@ -9,8 +10,8 @@ export type FirstStepCode = 'wonder' | 'change' | 'measure' | 'conditions'
 export interface FirstStep {
   code: FirstStepCode
   stop: Stop
-  /** What carries this name is where the step begins. */
-  target: string
+  /** Where the step begins. */
+  target: TargetPlace
   done: boolean
 }
 

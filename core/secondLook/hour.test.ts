@@ -4,7 +4,7 @@ import { smallBars } from '../charts'
 import { takesOf } from '../kit'
 import { emptyPlan, FIRST_WATCH, type LessonRecord, type Plan } from '../lesson'
 import { firstStepWords, matterWords, openWords } from '../wording'
-import { NOT_JUDGED, waitsFor as withCountBack, type LessonFace } from '../wording/reports'
+import { NOT_JUDGED, waitsFor as withCountBack, type LessonFace } from '../reports'
 import { firstSteps, hourOf, mattersOf, readinessOf, secondLook, sortedByHour } from '.'
 
 /** Every place of a plan, but for the last so many. */
@@ -109,10 +109,10 @@ describe('what matters now', () => {
   it('is counting the kit back once all is agreed, where something came out of the cupboard', () => {
     const judged = { ...NOT_JUDGED, hour: 'after' as const }
     const takes = { takes: { ...takesOf(plan), of: [{ thing: 'ruler', amount: 7, again: true }] } } as unknown as LessonFace
-    expect(withCountBack(judged, takes, false).first).toMatchObject({ text: 'Count the kit back', stop: 'kit' })
+    expect(matterWords(withCountBack(judged, takes, false).first!, plan)).toMatchObject({ text: 'Count the kit back', stop: 'kit' })
     expect(withCountBack(judged, takes, true).first).toBeNull()
     expect(withCountBack({ ...judged, hour: 'during' }, takes, false).first).toBeNull()
-    const sentence = { text: 'Write a conclusion', stop: 'agree' as const, target: null }
+    const sentence = { code: 'agree' as const, written: false }
     expect(withCountBack({ ...judged, matters: { first: sentence, more: 0 } }, takes, false)).toEqual({ first: sentence, more: 1 })
   })
 

@@ -13,6 +13,8 @@ export type Matter =
   | { code: 'next'; stop: 'predict' | 'test' }
   | { code: 'gaps'; count: number }
   | { code: 'agree'; written: boolean }
+  /** What came out of the cupboard is not back yet. */
+  | { code: 'count-back' }
 
 /** What matters now in a lesson, the most urgent first: what it waits for, and not how full it is. */
 export function mattersOf(plan: Plan, record: LessonRecord, findings: Finding[], { stops }: Readiness): Matter[] {

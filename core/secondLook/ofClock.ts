@@ -20,7 +20,7 @@ export function findingsOfClock(plan: Plan, school: School, begun: boolean): Fin
       key: 'trial-time-missing',
       stop: 'clock',
       severity: 'attention',
-      fixes: [go('clock', kindOf(plan).watches ? 'trial-read' : 'trial-run')],
+      fixes: [go('clock', 'trial', kindOf(plan).watches ? 'read' : 'run')],
     })
   }
   if (fit.spare < 0) {

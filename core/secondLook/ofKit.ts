@@ -29,7 +29,7 @@ export function findingsOfKit(plan: Plan, school: School): Finding[] {
       unit: need.unit,
       packs: need.packs?.count,
       takenBy: [...new Set(need.supply.taken.map(({ title }) => title))],
-      fixes: [...ways.slice(0, 1).map((way): Fix => ({ code: 'take-way-out', way })), go('kit', `ways-${material.id}`)],
+      fixes: [...ways.slice(0, 1).map((way): Fix => ({ code: 'take-way-out', way })), go('kit', 'ways', material.id)],
     })
   }
   return [...findings, ...findingsOfCautions(plan), ...findingsOfSteps(plan, school)]
@@ -42,7 +42,7 @@ function findingsOfSupply(plan: Plan, need: Need): Finding[] {
   if (!need.amount.ok) {
     const { code: problem, position } = need.amount
     const key = `amount-unreadable/${material.id}`
-    return [{ ...at, code: 'amount-unreadable', key, problem, position, fixes: [go('kit', `amount-${material.id}`)] }]
+    return [{ ...at, code: 'amount-unreadable', key, problem, position, fixes: [go('kit', 'amount', material.id)] }]
   }
   const gone = material.thing !== null && !need.supply.thing
   return [
@@ -52,7 +52,7 @@ function findingsOfSupply(plan: Plan, need: Need): Finding[] {
       key: `supply-unreadable/${material.id}/${field}`,
       field,
       problem: code,
-      fixes: [go('kit', `${code === 'density-missing' ? 'density' : field}-${material.id}`)],
+      fixes: [go('kit', code === 'density-missing' ? 'density' : field, material.id)],
     })),
     ...(gone
       ? [
@@ -61,7 +61,7 @@ function findingsOfSupply(plan: Plan, need: Need): Finding[] {
             code: 'thing-gone',
             key: `thing-gone/${material.id}`,
             severity: 'note',
-            fixes: [go('kit', `more-${material.id}`)],
+            fixes: [go('kit', 'more', material.id)],
           } as Finding,
         ]
       : []),

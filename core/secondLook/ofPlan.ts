@@ -6,6 +6,7 @@ import { expectedUnit, misfitOf, outlookOf, waysToSee, WANTED_CHANCE, type Learn
 import { readQuantity } from '../quantity'
 import { doubtfulRemarks } from '../wonder'
 import { go, type Finding, type Fix } from './finding'
+import type { TargetPlace } from './target'
 
 /** From so many differing factors on, a set-up is a muddle and not a slip. */
 const MUDDLED_FROM = 3
@@ -46,7 +47,7 @@ export function findingsOfQuestion(plan: Plan): Finding[] {
       key: 'no-title',
       stop: 'wonder',
       severity: 'note',
-      fixes: [{ code: 'go', stop: 'wonder', target: 'title' }],
+      fixes: [go('wonder', 'title')],
     })
   }
   if (!changedFactor(plan) && shapeOf(plan).needsChange) {
@@ -89,7 +90,7 @@ export function findingsOfQuestion(plan: Plan): Finding[] {
       stop: 'plan',
       severity: 'attention',
       factor: factor.id,
-      fixes: [{ code: 'say-how', factor: factor.id, how: 'one-for-all' }, go('plan', `how-${factor.id}`)],
+      fixes: [{ code: 'say-how', factor: factor.id, how: 'one-for-all' }, go('plan', 'how', factor.id)],
     })
   }
   return findings
@@ -112,7 +113,6 @@ export function findingsOfConditions(plan: Plan, begun: boolean): Finding[] {
     })
   } else findings.push(...findingsOfLevels(firstSeries(plan), begun || seriesIn(plan).length > 0))
   for (const condition of active) {
-    const target = `condition-${condition.id}`
     const remove: Fix = { code: 'remove-condition', condition: condition.id }
     if (condition.label.trim() === '') {
       findings.push({
@@ -120,7 +120,7 @@ export function findingsOfConditions(plan: Plan, begun: boolean): Finding[] {
         code: 'label-empty',
         key: `label-empty/${condition.id}`,
         condition: condition.id,
-        fixes: [go('plan', target), remove],
+        fixes: [go('plan', 'condition', condition.id), remove],
       })
     } else if (plan.conditionsAs === 'numbers') {
       const read = readQuantity(condition.label, { unit: plan.conditionUnit })
@@ -132,7 +132,7 @@ export function findingsOfConditions(plan: Plan, begun: boolean): Finding[] {
           condition: condition.id,
           problem: read.code,
           position: read.position,
-          fixes: [go('plan', target), { code: 'treat-as-kinds' }],
+          fixes: [go('plan', 'condition', condition.id), { code: 'treat-as-kinds' }],
         })
       }
     }
@@ -143,7 +143,7 @@ export function findingsOfConditions(plan: Plan, begun: boolean): Finding[] {
       code: 'same-label',
       key: `same-label/${conditions.join()}`,
       conditions,
-      fixes: [go('plan', `condition-${conditions.at(-1)}`), { code: 'leave-out', conditions: conditions.slice(1) }],
+      fixes: [go('plan', 'condition', conditions.at(-1)), { code: 'leave-out', conditions: conditions.slice(1) }],
     })
   }
   return findings
@@ -154,7 +154,7 @@ function findingsOfLevels(plan: Plan, begun: boolean): Finding[] {
   if (plan.conditionsAs !== 'numbers' || !kindOf(plan).compares) return []
   const count = activeConditions(plan).length
   const levels = levelsOf(plan)
-  const fixes = (target: string): Fix[] => [
+  const fixes = (target: TargetPlace): Fix[] => [
     ...(levels && !begun ? [{ code: 'take-levels', values: levels.suggested } as const] : []),
     go('plan', target),
   ]
@@ -192,7 +192,7 @@ export function findingsOfFairness(plan: Plan): Finding[] {
         { code: 'make-factor-same', factor, conditions: odd.conditions },
         ...(activeConditions(plan).length - odd.conditions.length >= 2
           ? [{ code: 'leave-out', conditions: odd.conditions } as const]
-          : [go('plan', `how-${factor}`)]),
+          : [go('plan', 'how', factor)]),
       ],
     })),
   )
@@ -203,7 +203,7 @@ export function findingsOfFairness(plan: Plan): Finding[] {
     severity: 'attention',
     factor,
     conditions,
-    fixes: [{ code: 'make-factor-same', factor, conditions }, go('plan', `how-${factor}`)],
+    fixes: [{ code: 'make-factor-same', factor, conditions }, go('plan', 'how', factor)],
   }))
   return [...differing, ...unknown]
 }

@@ -15,7 +15,8 @@ import {
   type Stray,
 } from '../record'
 import { unitOf, isAmount, type UnitCode } from '../quantity'
-import { cellTarget, go, ofEachMeasure, type Finding, type Fix } from './finding'
+import { go, ofEachMeasure, type Finding, type Fix } from './finding'
+import { cellTarget } from './target'
 
 /** Who has not predicted yet. */
 export function findingsOfPredictions(plan: Plan, record: LessonRecord): Finding[] {
@@ -25,7 +26,7 @@ export function findingsOfPredictions(plan: Plan, record: LessonRecord): Finding
     .filter((one) => !one.stamped)
     .map((one) => one.group)
   if (groups.length === 0) return []
-  const fixes = [go('predict', `order-${groups[0]}`)]
+  const fixes = [go('predict', 'order', groups[0])]
   return [{ code: 'predictions-missing', key: 'predictions-missing', stop: 'predict', severity: 'note', groups, fixes }]
 }
 
@@ -46,7 +47,7 @@ export function findingsOfReadings(plan: Plan, record: LessonRecord): Finding[] 
       condition,
       repeat,
       readings: cell.kept.map((reading) => reading.id),
-      fixes: [go('test', cellTarget(cell))],
+      fixes: [{ code: 'go', stop: 'test', target: cellTarget(cell) }],
     })
   }
   return [...findings, ...findingsOfHomeless(plan, record), ...findingsOfGaps(plan, progress)]
@@ -55,7 +56,7 @@ export function findingsOfReadings(plan: Plan, record: LessonRecord): Finding[] 
 function findingsOfDoubts(plan: Plan, record: LessonRecord): Finding[] {
   return doubtfulReadings(plan, record.readings).map(({ reading, doubts }) => {
     const doubt = doubts[0]!
-    const fixes: Fix[] = [...answersTo(doubt, reading), go('test', cellTarget(reading))]
+    const fixes: Fix[] = [...answersTo(doubt, reading), { code: 'go', stop: 'test', target: cellTarget(reading) }]
     return {
       code: 'doubtful',
       key: `doubtful/${reading.id}`,
@@ -93,7 +94,7 @@ export function findingsOfEvidence(plan: Plan, record: LessonRecord, evidence: E
       stop: 'results',
       severity: 'note',
       grade: evidence.grade,
-      p: evidence.model?.p ?? evidence.friedman?.p,
+      p: evidence.whole?.judged ?? evidence.friedman?.p,
       limits: evidence.limits,
       fixes: surerFixes(plan, evidence),
     },
@@ -203,7 +204,7 @@ function findingsOfGaps(plan: Plan, progress: ReturnType<typeof progressOf>): Fi
   if (!first) return []
   const behind = new Set(gaps.map(({ group }) => group))
   const groups = progress.map(({ group }) => group).filter((group) => behind.has(group))
-  const fixes: Fix[] = [go('test', cellTarget(first)), { code: 'leave-gaps' }]
+  const fixes: Fix[] = [{ code: 'go', stop: 'test', target: cellTarget(first) }, { code: 'leave-gaps' }]
   return [{ code: 'gaps', key: 'gaps', stop: 'test', severity: 'note', count: gaps.length, groups, fixes }]
 }
 

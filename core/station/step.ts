@@ -26,13 +26,19 @@ export interface StationWish {
 
 /** What a station shows next. */
 export type StationStep =
-  | { show: 'say' | 'propose' | 'predict' | 'tell' | 'done' }
+  | { show: 'say' }
+  | { show: 'propose' }
+  | { show: 'predict' }
+  | { show: 'tell' }
+  | { show: 'done' }
   | { show: 'observe'; condition: string | null }
   /** What is changed for the next try, and why. */
   | { show: 'improve'; condition: string }
   /** Something new: guessed first, then tested once. */
   | { show: 'challenge'; guess: number | undefined }
-  | { show: 'balance' | 'order' | 'trial'; trial: Cell }
+  | { show: 'balance'; trial: Cell }
+  | { show: 'order'; trial: Cell }
+  | { show: 'trial'; trial: Cell }
   /** Places that are read at one go. */
   | { show: 'places'; cells: Cell[] }
 

@@ -1,6 +1,6 @@
 import { changeTogether, fewestRounds, runsOf, secondsOfTrials, trialsByGroup } from '../arrangement'
 import type { Interleaving } from './interleave'
-import { groupsTogether, inGroups, type Member, type Together } from './together'
+import { groupsTogether, inGroups, type Member, type Together } from './setOfLessons'
 import type { TrialTogether } from './timedTrials'
 
 /** What a group does at which time. */

@@ -27,5 +27,5 @@ export {
   withGroupOfClass,
   withTogetherChange,
   withoutGroupOfClass,
-} from './together'
-export type { Member, Together, TogetherChange, TogetherGroup, TogetherView, TogetherWay, Waiting } from './together'
+} from './setOfLessons'
+export type { Member, Together, TogetherChange, TogetherGroup, TogetherView, TogetherWay, Waiting } from './setOfLessons'

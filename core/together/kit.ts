@@ -1,7 +1,7 @@
 import { kitchenOf, needsOf, packsFor, supplyOf, turnInto, type Need, type School, type Supply } from '../kit'
 import type { Material, Plan } from '../lesson'
 import { withoutNoise, type UnitCode } from '../quantity'
-import type { Member, Together } from './together'
+import type { Member, Together } from './setOfLessons'
 
 /** One thing of all the lessons together. */
 export interface NeedTogether {

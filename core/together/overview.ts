@@ -3,7 +3,7 @@ import { smallBars, type SmallBar } from '../charts'
 import { everyTable, type Table } from '../evidence'
 import type { LessonRecord, Plan } from '../lesson'
 import { progressOf } from '../record'
-import type { Together, TogetherView } from './together'
+import type { Together, TogetherView } from './setOfLessons'
 
 /** What one of the lessons found, as it stands in one line of the overview. */
 export interface Found {

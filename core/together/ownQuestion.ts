@@ -1,7 +1,7 @@
 import { begunAnew, changedFactor, type Factor, type Group, type Measure, type Plan } from '../lesson'
 import { withNamedInstrument } from '../measuring'
 import { testOf, newMeasure } from '../test'
-import { groupNamed, type Member } from './together'
+import { groupNamed, type Member } from './setOfLessons'
 
 /** What the class could change, and what it could measure: every card of every lesson once, by its name. */
 export interface HeapOfCards {

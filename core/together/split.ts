@@ -1,5 +1,5 @@
 import { MOST, type Plan } from '../lesson'
-import { groupNamed } from './together'
+import { groupNamed } from './setOfLessons'
 
 /**
  * A lesson in two: the groups that stay, and those that go into a lesson of their own with the same plan. Ids stay as they are, so that rows only change the lesson that

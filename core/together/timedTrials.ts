@@ -2,7 +2,7 @@ import { trialOrderOf } from '../arrangement'
 import { type Plan } from '../lesson'
 import { momentsOf, kindOf } from '../test'
 import type { Busy, InterleaveAsk, TimedTrial } from './interleave'
-import { groupsTogether, type Member, type Together, type Waiting } from './together'
+import { groupsTogether, type Member, type Together, type Waiting } from './setOfLessons'
 
 /** Whose trial it is. */
 export interface TrialTogether {

@@ -2,5 +2,5 @@ export { FEWEST_TRIES, readingSkill, skillChange, withReadingSkill } from './lea
 export type { ReadingSkill, SkillChange } from './learned'
 export { drawFair, drawMoving, drawWobble, isFooledBy, judgeFair, movedTo } from './puzzles'
 export type { FairPuzzle, Moving, WobblePuzzle } from './puzzles'
-export { drawScale, hasParallax, judgeScale, isUpright, seenFrom, scaleOf, EYES, LEVELS, SCALE_KINDS } from './scales'
+export { drawScale, hasParallax, judgeScale, isUpright, seenFrom, scaleOf, scaleToMove, EYES, LEVELS, SCALE_KINDS } from './scales'
 export type { Eye, Level, Mark, Scale, ScaleKind, ScaleTask } from './scales'

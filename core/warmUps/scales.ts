@@ -55,6 +55,22 @@ export function scaleOf({ kind, unit, from, to, step }: Omit<Scale, 'marks'>): S
   return { kind, unit, from, to, step, marks }
 }
 
+/** More marks than an eye tells apart on a picture are not drawn. */
+const MOST_MARKS = 120
+
+/**
+ * A scale for a picture on which a level is moved: with every second, fifth or tenth mark only where there were too many.
+ * @example scaleToMove({ kind: 'ruler', unit: 'mm', from: 0, to: 300, step: 1 }).marks.length // => 61
+ */
+export function scaleToMove(scale: Omit<Scale, 'marks'>): Scale {
+  const { from, to, step } = scale
+  let each = step
+  for (let nth = 0; (to - from) / each > MOST_MARKS; nth += 1)
+    each = withoutNoise(step * [2, 5, 10][nth % 3]! * 10 ** Math.floor(nth / 3))
+  const { marks } = scaleOf({ ...scale, step: each })
+  return { ...scale, marks: marks.filter(({ value }) => value >= from && value <= to) }
+}
+
 /** What such an instrument is like in a classroom: units, steps and how many of them it has. */
 const USUAL: Record<
   ScaleKind,

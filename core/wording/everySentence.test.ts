@@ -15,7 +15,8 @@ import { comparedWith, journalOf, nextTrial, oddResults, progressOf, resultsTabl
 import { secondLook } from '../secondLook'
 import { mendsOf, scarceLimits, waysOut } from '../waysOut'
 import { testOf, withMethod, planFrom } from '../../core/test'
-import { classReport, faceOf, groupReport, judgedOf, teacherNotes, termOverview } from './reports'
+import { faceOf, judgedOf } from '../reports'
+import { classReport, gradeInList, groupReport, questionInList, teacherNotes, termOverview } from './reports'
 import * as words from '.'
 
 /** Any lesson of the library, with any numbers of children in any state: gaps, slips, set aside, put right, late. */
@@ -112,6 +113,7 @@ const EVENTS: { at: string; body: LessonEvent }[] = [
 /** Everything that the desk, the board, the stations and the paper say of a lesson. */
 function allThatIsSaid({ plan, record }: { plan: Plan; record: LessonRecord }): unknown[] {
   const stocked = withThings(plan, SCHOOL.things)
+  const judged = judgedOf(plan, record, NO_SCHOOL)
   const evidence = evidenceOf(plan, record)
   const method = testOf(plan).method!
   const graphs = graphChoices(plan, record)
@@ -184,7 +186,7 @@ function allThatIsSaid({ plan, record }: { plan: Plan; record: LessonRecord }): 
     nextTests(plan).map((next) => words.nextQuestion(next)),
     journalOf(record, EVENTS).map((line) => words.journalWords(plan, line)),
     [classReport(plan, record), groupReport(plan, record, 'g1'), teacherNotes(plan, record)],
-    termOverview([{ id: 'l', ...faceOf(plan), ...judgedOf(plan, record, NO_SCHOOL) }], TERM),
+    termOverview([{ id: 'l', ...faceOf(plan), ...judged, question: questionInList(plan), grade: gradeInList(plan, judged) }], TERM),
   ]
 }
 

@@ -158,13 +158,13 @@ export function fromNothingSentence(plan: Plan, { fromNothing }: Evidence): stri
 export function unfairSentences(plan: Plan, { notFair }: Evidence): string[] {
   if (!notFair) return []
   const apart = notFair.compared.length > 0 ? notFair.apart : notFair.apart.slice(1)
-  return [...apart.map((one) => apartSentence(plan, one)), ...answerSentences(plan, { notFair })]
+  return [...apart.map((one) => apartSentence(plan, one)), ...answerSentences(plan, notFair.answers)]
 }
 
 /** Which questions a set-up that is not fair can answer all the same. */
-export function answerSentences(plan: Plan, { notFair }: Pick<Evidence, 'notFair'>): string[] {
+export function answerSentences(plan: Plan, answers: NonNullable<Evidence['notFair']>['answers'] = []): string[] {
   const measure = testOf(plan).measure?.name ?? 'the result'
-  return (notFair?.answers ?? []).map(
+  return answers.map(
     ({ factor, conditions }) =>
       `It can answer how ${factorName(plan, factor)} changes ${measure}: ${list(conditions.map((id) => nameOfCondition(plan, id)))} differ in nothing else.`,
   )

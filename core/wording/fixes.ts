@@ -4,7 +4,7 @@ import type { Customs } from '../kit'
 import { letterOf, type Plan } from '../lesson'
 import { forMeasure } from '../test'
 import { unitOf, writeShort, type UnitCode } from '../quantity'
-import type { Fix } from '../secondLook'
+import type { Fix, TargetPlace } from '../secondLook'
 import { dayWords } from './days'
 import { mendingWords } from './evidence'
 import { counted, instrumentNamed, list, nameOfCondition, STOP_NAMES, writeReading } from './names'
@@ -78,24 +78,28 @@ export function fixWords(fix: Fix, plan: Plan, english: Customs['english'] = 'br
     case 'correct-reading':
       return `Make it ${writeReading(plan, fix.value, fix.unit)}`
     case 'go':
-      return GO_WORDS[fix.target?.split('-')[0] ?? ''] ?? `Go to ${STOP_NAMES[fix.stop]}`
+      return fix.target ? GO_WORDS[fix.target.place] : `Go to ${STOP_NAMES[fix.stop]}`
     default:
       return unreachable(fix)
   }
 }
 
-const GO_WORDS: Record<string, string> = {
+const GO_WORDS: Record<TargetPlace, string> = {
   title: 'Name it',
   noticed: 'Write one',
-  new: 'Add one',
+  'new-factor': 'Add one',
+  'new-measure': 'Add one',
+  'new-condition': 'Add one',
   how: 'Write how',
   condition: 'Change it',
   conditions: 'Show conditions',
-  fair: 'Show the table',
+  'fair-check': 'Show the table',
   times: 'Write the times',
   words: 'Write the words',
   expected: 'Change the plan',
-  method: 'Show the method',
+  'method-tool': 'Show the method',
+  'method-unit': 'Show the method',
+  'new-material': 'Add one',
   amount: 'Write the amount',
   stock: 'Change stock',
   pack: 'Change the pack',
@@ -103,14 +107,16 @@ const GO_WORDS: Record<string, string> = {
   density: 'Say the density',
   ways: 'Other ways',
   more: 'Choose another',
-  getting: 'Show the list',
-  over: 'Other days',
+  'getting-ready': 'Show the list',
+  'over-days': 'Other days',
   trial: 'Fill in',
+  'trial-order': 'Choose the order',
   date: 'Choose a day',
   order: 'Take predictions',
   cell: 'Show it',
-  conclusion: 'Write it',
+  strays: 'Show them',
   surer: 'What would help',
+  conclusion: 'Write it',
 }
 
 const NAMES_OF_UNITS: Partial<Record<UnitCode, string>> = {

@@ -212,7 +212,7 @@ export {
   TOGETHER_VIEW_WORDS,
   WAITING_WORDS,
   HANDING_OUT_WORDS,
-} from './together'
+} from './runningTogether'
 export {
   assumedLines,
   MADE_UP_MARK,

@@ -3,7 +3,7 @@ import { trayWords, conditionsWords } from './question'
 import type { PartOfShelf } from '../clock'
 import { type Plan, type Stop } from '../lesson'
 import { shapeOf } from '../test'
-import type { FirstStepCode, Hour, Matter, Open } from '../secondLook'
+import { targetName, type FirstStepCode, type Hour, type Matter, type Open } from '../secondLook'
 import { findingWords } from './findings'
 import { counted, nameOfGroup, writeReading } from './names'
 
@@ -31,11 +31,15 @@ export function matterWords(matter: Matter, plan: Plan): MatterWords {
       const { finding } = matter
       if (finding.code === 'doubtful') {
         const text = `Answer for ${nameOfGroup(plan, finding.group)}’s ${writeReading(plan, finding.value, finding.unit)}`
-        return { text, stop: 'test', target: finding.target }
+        return { text, stop: 'test', target: targetName(finding.target) }
       }
       if (finding.code === 'caution') return { text: 'Look at the cautions', stop: 'kit', target: null }
       const place = finding.fixes.find((fix) => fix.code === 'go')
-      return { text: findingWords(finding, plan).title, stop: finding.stop, target: place?.target ?? null }
+      return {
+        text: findingWords(finding, plan).title,
+        stop: finding.stop,
+        target: place?.target ? targetName(place.target) : null,
+      }
     }
     case 'next':
       return matter.stop === 'predict'
@@ -45,6 +49,8 @@ export function matterWords(matter: Matter, plan: Plan): MatterWords {
       return { text: `Take ${counted(matter.count, 'more reading', 'more readings')}`, stop: 'test', target: null }
     case 'agree':
       return { text: matter.written ? 'Agree on the sentence' : 'Write a conclusion', stop: 'agree', target: 'conclusion' }
+    case 'count-back':
+      return { text: 'Count the kit back', stop: 'kit', target: 'count-back' }
     default:
       return unreachable(matter)
   }

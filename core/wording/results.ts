@@ -16,7 +16,7 @@ export function gradeFigure(evidence: Evidence): string {
     const { p, blocks } = evidence.friedman
     return `If nothing but luck were at work, ${blocks} orders that agree like these would come up in ${share(p)}.`
   }
-  if (evidence.model) return `If nothing but luck were at work, a gap like this would come up in ${share(evidence.model.p)}.`
+  if (evidence.whole) return `If nothing but luck were at work, a gap like this would come up in ${share(evidence.whole.judged)}.`
   return evidence.limits.includes('one-reading-each') ? 'One reading of each says nothing about luck.' : ''
 }
 
@@ -29,7 +29,7 @@ export function pWords(p: number): string {
 export function pairWords(
   plan: Plan,
   pair: GradedPair,
-): { pair: string; apart: string; interval: string; p: string; grade: string } {
+): { pair: string; apart: string; interval: string; p: string; against: string; grade: string } {
   const unit = resultUnit(plan)
   const [more, less] = pair.difference > 0 ? [pair.b, pair.a] : [pair.a, pair.b]
   const [low, high] = pair.difference > 0 ? [pair.low, pair.high] : [-pair.high, -pair.low]
@@ -38,8 +38,16 @@ export function pairWords(
     apart: writeAverage(plan, Math.abs(pair.difference), unit),
     interval: `${writeAverage(plan, low, unit)} to ${writeAverage(plan, high, unit)}`,
     p: pWords(pair.pHolm),
+    against: AGAINST_WORDS[pair.how],
     grade: GRADE_NAMES[pair.grade],
   }
+}
+
+/** What a pair was told apart against. */
+const AGAINST_WORDS: Record<GradedPair['how'], string> = {
+  own: 'its own groups or readings',
+  pooled: 'all together',
+  larger: 'the wider of both',
 }
 
 /** How near a group's prediction was, kindly: a wrong one is where something was learned. `'5 of 6 pairs came out as they said.'` */

@@ -90,11 +90,11 @@ export interface ModelLine {
 
 /** The model and its figures, and what it takes for granted. */
 export function modelLines(plan: Plan, evidence: Evidence): { figures: ModelLine[]; assumptions: string[] } {
-  const { model, friedman, fit, wobble } = evidence
+  const { model, whole, friedman, fit, wobble } = evidence
   const unit = resultUnit(plan)
   if (evidence.sorted) return sortedModelLines(evidence.sorted)
   if (friedman) return orderLines(evidence, friedman)
-  if (!model || !fit) return { figures: [], assumptions: ['Nothing is left over to judge luck by.'] }
+  if (!model || !whole || !fit) return { figures: [], assumptions: ['Nothing is left over to judge luck by.'] }
   const spread = Math.sqrt(model.residualVariance)
   const written = (value: number) => writeQuantity(value, unit, digitsFor(value))
   return {
@@ -112,15 +112,28 @@ export function modelLines(plan: Plan, evidence: Evidence): { figures: ModelLine
       ...(wobble === undefined ? [] : [{ term: 'Wobble (sd in a cell)', value: written(wobble) }]),
       { term: fit.onCells ? 'Rest (sd of averages)' : 'Rest (sd)', value: written(spread) },
       { term: `F(${model.rank}, ${model.df}) of condition`, value: writeNumber(model.F, 2) },
-      { term: 'p', value: pWords(model.p) },
+      ...(whole.epsilon < 1
+        ? [{ term: 'Epsilon (Huynh and Feldt)', value: `both degrees of freedom times ${writeNumber(whole.epsilon, 2)}` }]
+        : []),
+      { term: 'p', value: pWords(whole.p) },
+      ...(whole.needsPair && whole.judged > whole.p
+        ? [
+            {
+              term: 'p of the surest pair',
+              value: `${pWords(whole.judged)}: it counts, since ${fit.onCells ? 'few groups did everything' : 'there is one group'}`,
+            },
+          ]
+        : []),
       { term: 'Pairs', value: 'Holm’s correction; plain 95 % intervals below' },
     ],
     assumptions: [
       fit.onCells
         ? 'Each group’s average of a condition counts once, however often it was read.'
         : 'One reading does not lean on another: each trial had a fresh thing.',
-      'What is left over is about as wide for every condition and group.',
-      'Groups differ in level, and not in what the conditions do.',
+      fit.onCells
+        ? 'One condition may wobble more than another: each pair is judged by how much the groups that did both differ in it, or by all cells where that is wider.'
+        : 'One condition may wobble more than another: each pair is judged by its own readings where there are five of each, or by all where that is wider.',
+      'Groups differ in level by luck alone, and so does what a condition does from group to group.',
       `A rest below the instrument’s mark counts as the mark’s own (mark² ÷ 12${fit.onCells ? ' and readings' : ''}).`,
       'Clear: p ≤ 0.05 and no place empty. Leaning: p ≤ 0.20. The same: every pair’s 90 % interval lies within one mark, or within the difference that matters.',
     ],

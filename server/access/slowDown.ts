@@ -1,7 +1,7 @@
 import { sql, eq } from 'drizzle-orm'
 import { refusalWords } from '../../core/wording'
 import type { Database } from '../database/open'
-import { tries } from '../database/schema'
+import { codeTries } from '../database/schema'
 import { Refusal } from './refusal'
 
 /** So many are free, then each doubles the wait, up to a minute; one is forgiven after so many seconds. */
@@ -48,22 +48,25 @@ export function refuseWhoWaits(who: string): void {
 /** One statement, so that it is right for any number of processes. */
 async function count(database: Database, who: string, { free, forgivenEvery }: Patience): Promise<void> {
   refuseWhoWaits(who)
-  const waited = sql`extract(epoch from clock_timestamp() - ${tries.last})`
-  const wait = sql`case when ${tries.count} < ${free} then 0 else least(${LONGEST_WAIT}, ${FIRST_WAIT} * power(2, least(10, ${tries.count} - ${free}))) end`
+  const waited = sql`extract(epoch from clock_timestamp() - ${codeTries.last})`
+  const wait = sql`case when ${codeTries.count} < ${free} then 0 else least(${LONGEST_WAIT}, ${FIRST_WAIT} * power(2, least(10, ${codeTries.count} - ${free}))) end`
   const [counted] = await database
-    .insert(tries)
+    .insert(codeTries)
     .values({ who, count: 1, last: sql`clock_timestamp()` as never })
     .onConflictDoUpdate({
-      target: tries.who,
-      set: { count: sql`greatest(0, ${tries.count} - floor(${waited} / ${forgivenEvery})::int) + 1`, last: sql`clock_timestamp()` },
+      target: codeTries.who,
+      set: {
+        count: sql`greatest(0, ${codeTries.count} - floor(${waited} / ${forgivenEvery})::int) + 1`,
+        last: sql`clock_timestamp()`,
+      },
       setWhere: sql`${waited} >= ${wait}`,
     })
-    .returning({ count: tries.count })
+    .returning({ count: codeTries.count })
   if (counted) return
   const [left] = await database
     .select({ seconds: sql<number>`ceil(greatest(1, ${wait} - ${waited}))::int` })
-    .from(tries)
-    .where(eq(tries.who, who))
+    .from(codeTries)
+    .where(eq(codeTries.who, who))
   const seconds = left?.seconds ?? 1
   if (waits.size >= MOST_KNOWN) waits.clear()
   waits.set(who, Date.now() + 1000 * seconds)
@@ -77,14 +80,14 @@ function slowedDown(seconds: number): Refusal {
 /** It was right: it does not count. */
 export async function takeBackTry(database: Database, who: string): Promise<void> {
   await database
-    .update(tries)
-    .set({ count: sql`greatest(0, ${tries.count} - 1)` })
-    .where(eq(tries.who, who))
+    .update(codeTries)
+    .set({ count: sql`greatest(0, ${codeTries.count} - 1)` })
+    .where(eq(codeTries.who, who))
 }
 
 const A_DAY = sql`interval '1 day'`
 
 /** What nobody waits for any more is forgotten. */
 export async function forgetOldTries(database: Database): Promise<void> {
-  await database.delete(tries).where(sql`${tries.last} < now() - ${A_DAY}`)
+  await database.delete(codeTries).where(sql`${codeTries.last} < now() - ${A_DAY}`)
 }

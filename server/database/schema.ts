@@ -18,7 +18,7 @@ import type { Calendar } from '../../core/clock'
 import type { Thing } from '../../core/kit'
 import { ROW_KINDS, type BoardState, type LessonEvent, type ListName, type Plan } from '../../core/lesson'
 import type { Together } from '../../core/together'
-import type { Judged, LessonFace } from '../../core/wording/reports'
+import type { Judged, LessonFace } from '../../core/reports'
 import type { Move } from '../../schemas/contract'
 import type { StartingPoint } from '../../core/test'
 import { rowTable, type RowTable } from './rowTable'
@@ -247,7 +247,7 @@ export const settings = pgTable('settings', {
 })
 
 /** How often somebody was wrong or joined lately, and until when it has to wait. */
-export const tries = pgTable('tries', {
+export const codeTries = pgTable('tries', {
   who: text('who').primaryKey(),
   count: integer('count').notNull(),
   last: when('last'),

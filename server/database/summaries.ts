@@ -3,7 +3,8 @@ import { isDeepStrictEqual } from 'node:util'
 import type { Week } from '../../core/clock'
 import { takesOf, type Taking } from '../../core/kit'
 import type { Plan } from '../../core/lesson'
-import { faceOf, type Judged, type LessonFace, type Term } from '../../core/wording/reports'
+import { faceOf, type Judged, type LessonFace } from '../../core/reports'
+import type { Term } from '../../core/wording/reports'
 import type { ShelfQuestion } from '../../schemas/contract'
 import { announce } from './hearing'
 import { MADE_BY } from './madeBy'
@@ -16,6 +17,8 @@ import { planAsTaken } from './takenTogether'
 export interface Summary {
   id: string
   archived: boolean
+  /** What sentences about the lesson are made from. */
+  plan: Plan
   face: LessonFace
   judged: Judged | null
   /** What it took out of the cupboard was counted back. */
@@ -40,9 +43,9 @@ export async function saveFace(database: Database, lesson: string, plan: Plan): 
 }
 
 /** What a lesson is found by. */
-function wordsOf({ conditions, materials }: Plan, { title, question, className }: LessonFace): string {
-  const listed = [...conditions.map(({ label }) => label), ...materials.map(({ name }) => name)]
-  return [title, question, className, ...listed].join(' ').toLowerCase()
+function wordsOf({ conditions, factors, measures, materials }: Plan, { title, className }: LessonFace): string {
+  const named = [...factors, ...measures, ...materials].map(({ name }) => name)
+  return [title, className, ...conditions.map(({ label }) => label), ...named].join(' ').toLowerCase()
 }
 
 /** What of a face other lessons notice. */
@@ -71,6 +74,7 @@ function select(database: Database) {
     .select({
       id: lessons.id,
       archived: sql<boolean>`${lessons.archivedAt} is not null`,
+      plan: lessons.plan,
       face: summaries.face,
       judged: summaries.judged,
       countedBack: sql<boolean>`exists(select 1 from ${moves} where ${moves.lesson} = ${lessons.id} and ${moves.why} = 'counted-back')`,
@@ -203,5 +207,5 @@ export async function withoutFace(database: Database): Promise<string[]> {
 
 /** Everything is judged anew when somebody next asks. */
 export async function forgetJudged(database: Database, lesson: string): Promise<void> {
-  await database.update(summaries).set({ judgedRevision: null }).where(eq(summaries.lesson, lesson))
+  await database.update(summaries).set({ judged: null, judgedRevision: null }).where(eq(summaries.lesson, lesson))
 }

@@ -6,7 +6,7 @@ import { customsOf, heldDaysOf, listCupboard } from '../database/cupboard'
 import { listLessonIds } from '../database/lessons'
 import type { Database } from '../database/open'
 import { listStartingPoints } from '../database/startingPoints'
-import { listTogethers } from '../database/together'
+import { listTogethers } from '../database/togethers'
 import { nameInBackup } from './parts'
 import { wholeFile } from './wholeFile'
 

@@ -3,7 +3,7 @@ import { listEventsSince, watch, type WrittenEvent } from '../database/announcin
 import type { AtDesk } from '../access/door'
 import type { Database } from '../database/open'
 import { KEEP_ALIVE_EVERY, keepTrack, mayStill, MOST_BYTES } from './stream'
-import { findTogether, type StoredTogether } from '../database/together'
+import { findTogether, type StoredTogether } from '../database/togethers'
 
 /** Events of two lessons can be stored in another order than they are numbered: so many before the last one are sent once more, and taken up once. */
 const SENT_AGAIN = 100

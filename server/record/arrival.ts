@@ -8,7 +8,7 @@ import { addPicture, forgetPieces, type StoredPicture } from '../database/pictur
 import { events, lessons, picturePieces, pictures, ROW_TABLES, settings, summaries, warmUps } from '../database/schema'
 import { saveSetting } from '../database/settings'
 import { saveFace } from '../database/summaries'
-import { addTogether, setLessons } from '../database/together'
+import { addTogether, setLessons } from '../database/togethers'
 import { freeCode } from './wholeLesson'
 import { insertRows } from './rows'
 

@@ -1,7 +1,7 @@
 import { NO_SCHOOL, stockedFor, withThings, type School } from '../../core/kit'
 import { type Plan } from '../../core/lesson'
 import { spelledThrough } from '../../core/wording'
-import { faceOf } from '../../core/wording/reports'
+import { questionInList } from '../../core/wording/reports'
 import type { InvestigationCard, InvestigationInside, Investigations } from '../../schemas/contract'
 import { INVESTIGATIONS } from '../../schemas/investigations'
 import { customsOf, listThings } from '../database/cupboard'
@@ -73,8 +73,7 @@ export function planOf(body: StartingPoint, className: string, children: number,
 }
 
 function cardOf(id: string, { summary, topic, ages }: StartingPoint, plan: Plan, school: School, own: boolean): InvestigationCard {
-  const { title, question } = faceOf(plan)
   const needs = stockedFor(plan, school)
-  const { kind, investigation: drawing, clock } = plan
-  return { id, title, question, summary, topic, ages, kind, minutes: clock.minutes, needs, own, drawing }
+  const { title, kind, investigation: drawing, clock } = plan
+  return { id, title, question: questionInList(plan), summary, topic, ages, kind, minutes: clock.minutes, needs, own, drawing }
 }

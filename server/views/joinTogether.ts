@@ -5,8 +5,8 @@ import type { StationTogether } from '../../schemas/togetherContract'
 import type { StoredLesson } from '../database/lessons'
 import type { Database } from '../database/open'
 import type { Station } from '../database/stations'
-import { findTogether, type StoredTogether } from '../database/together'
-import { membersOf } from '../record/together'
+import { findTogether, type StoredTogether } from '../database/togethers'
+import { membersOf } from '../record/splitAndJoin'
 
 /** What a station may join, where several lessons run together; a lesson in which each child has its own is joined with its own code. */
 export function joinTogether(together: StoredTogether): JoinView {

@@ -1,5 +1,7 @@
 import { dayOf, partOfShelf, weekAround, type Week } from '../../core/clock'
-import { NOT_JUDGED, waitsFor, type Term, type TermLesson } from '../../core/wording/reports'
+import { NOT_JUDGED, waitsFor } from '../../core/reports'
+import { matterWords } from '../../core/wording'
+import { gradeInList, questionInList, type Term, type TermLesson } from '../../core/wording/reports'
 import type { AnswerOf, ShelfEntry, ShelfPage, ShelfQuestion } from '../../schemas/contract'
 import type { Database } from '../database/open'
 import { listClasses, listShelf, listTerm, type Summary } from '../database/summaries'
@@ -23,19 +25,21 @@ export async function loadTerm(database: Database, term: Term, desk: string | nu
   return { lessons: lessons.map(termLesson), classes: await listClasses(database, desk), renewing: left }
 }
 
-function shelfEntry({ id, archived, face, judged, countedBack }: Summary, week: Week): ShelfEntry {
-  const { title, question, className, date, start } = face
+function shelfEntry({ id, archived, plan, face, judged, countedBack }: Summary, week: Week): ShelfEntry {
+  const { title, className, date, start } = face
+  const { first, more } = waitsFor(judged ?? NOT_JUDGED, face, countedBack)
   const { level, picture } = judged ?? NOT_JUDGED
   return {
-    ...{ id, title, question, className, date, start, archived, level, picture },
+    ...{ id, title, question: questionInList(plan), className, date, start, archived, level, picture },
     part: partOfShelf(date, week),
-    matters: waitsFor(judged ?? NOT_JUDGED, face, countedBack),
+    matters: { first: first && matterWords(first, plan), more },
     judged: judged !== null,
   }
 }
 
-function termLesson({ id, face, judged }: Summary): TermLesson {
-  const { title, className, date, question } = face
-  const { grade, conclusion, agreed, skills } = judged ?? NOT_JUDGED
+function termLesson({ id, plan, face, judged }: Summary): TermLesson {
+  const { title, className, date } = face
+  const { conclusion, agreed, skills } = judged ?? NOT_JUDGED
+  const [question, grade] = [questionInList(plan), gradeInList(plan, judged)]
   return { id, title, className, date, question, grade, conclusion, agreed, skills }
 }

@@ -42,6 +42,13 @@ export async function openStop(page: Page, lesson: WholeLesson['lesson'] | strin
   await expect(page.getByRole('heading', { name: 'Second look' })).toBeAttached()
 }
 
+/** Goes on to another stop of the lesson that is open, as a teacher does: by the path. */
+export async function goToStop(page: Page, stop: string): Promise<void> {
+  const path = page.getByRole('navigation', { name: 'The stops of this lesson' })
+  await path.getByRole('link', { name: new RegExp(`^${stop}\\b`, 'i') }).click()
+  await expect(page.getByRole('heading', { level: 2, name: new RegExp(`^${stop}`, 'i') }).first()).toBeVisible()
+}
+
 /** Joins a station with the code and waits for its first question. */
 export async function joinStation(page: Page, code: string, group: string): Promise<void> {
   await page.goto('/station')
@@ -128,6 +135,8 @@ export const saved = (page: Page) => expect(page.getByRole('status').filter({ ha
 
 /** @param without rules that do not hold here */
 export async function expectAccessible(page: Page, name: string, without: string[] = []): Promise<void> {
+  // A page that has not begun has nothing in it.
+  await expect(page.locator('#__nuxt-loader')).toHaveCount(0)
   // No page has frames, and nobody reads what passed: both take axe most of its time.
   const axe = new AxeBuilder({ page })
     .setLegacyMode(true)

@@ -32,9 +32,11 @@ import { useCustoms } from '~/composables/customs'
 import { useSentence } from '~/composables/sentence'
 import { newId } from '~/following/newId'
 import { useLesson } from '~/stores/lesson'
+import { useRecordWriting } from '~/stores/recordWriting'
 
 /** From the groups' sentences to one that the class agrees on, with a flag where it claims more than the evidence carries. */
 const lesson = useLesson()
+const writing = useRecordWriting()
 const { say } = useCustoms()
 const plan = computed(() => lesson.plan!)
 const evidence = computed(() => evidenceOf(plan.value, lesson.record))
@@ -72,7 +74,7 @@ async function begin(starter: string, source: Conclusion | undefined = undefined
 
 async function keep(agreed: boolean): Promise<void> {
   const sentence = { id: newId(), group: null, from: from.value, text: text.value.trim(), hands: hands.value, agreed }
-  if (sentence.text !== '') await lesson.addConclusion(sentence)
+  if (sentence.text !== '') await writing.add('conclusion', sentence)
 }
 </script>
 
@@ -85,7 +87,7 @@ async function keep(agreed: boolean): Promise<void> {
         <PrintMenu :names="['report', 'group-report', 'poster-a3', 'poster-4a4', 'teacher-notes']" />
       </span>
     </div>
-    <QuestionLine :plan="plan" class="asked" />
+    <QuestionLine class="asked" />
     <EmptyNote
       v-if="!evidence || evidence.grade === 'nothing-yet'"
       title="Nothing to conclude from yet"
@@ -160,7 +162,7 @@ async function keep(agreed: boolean): Promise<void> {
           >
         </p>
       </section>
-      <GroupSentences :plan="plan" :record="lesson.record" @use="begin($event.text, $event)" />
+      <GroupSentences :record="lesson.record" @use="begin($event.text, $event)" />
       <section class="section" aria-labelledby="starters">
         <h3 class="mb-close text-lead" id="starters">
           Ways to begin
@@ -189,8 +191,8 @@ async function keep(agreed: boolean): Promise<void> {
         </section>
         <NextTests />
       </div>
-      <VisitFeedback :plan="plan" :record="lesson.record" />
-      <GroupNotes :plan="plan" :record="lesson.record" />
+      <VisitFeedback :record="lesson.record" />
+      <GroupNotes :record="lesson.record" />
       <AppFold title="Earlier wordings" :hint="`${sentences.length - 1}`" v-if="sentences.length > 1">
         <ul>
           <li v-for="one in sentences.slice(1)" :key="one.id" class="soft">{{ one.text }}</li>

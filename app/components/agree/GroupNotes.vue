@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { LONGEST, groupOf, type LessonRecord, type Plan } from '~~/core/lesson'
+import { useLessonPlan } from '~/composables/lessonPlan'
+import { LONGEST, groupOf, type LessonRecord } from '~~/core/lesson'
 import { groupSigns } from '~~/core/reports'
 import { list, wordMat } from '~~/core/wording'
 import { signWords } from '~~/core/wording/reports'
@@ -9,17 +10,18 @@ import { useCustoms } from '~/composables/customs'
 import { useLesson } from '~/stores/lesson'
 
 /** For the teacher alone: one thing done well and one to work on for each group, begun from what the record shows. */
-const props = defineProps<{ plan: Plan; record: LessonRecord }>()
+const plan = useLessonPlan()
+const props = defineProps<{ record: LessonRecord }>()
 const lesson = useLesson()
 const { say } = useCustoms()
 const signs = computed(() =>
   groupSigns(
-    props.plan,
+    plan.value,
     props.record,
-    wordMat(props.plan).map(({ word }) => word.toLowerCase()),
+    wordMat(plan.value).map(({ word }) => word.toLowerCase()),
   ),
 )
-const said = (group: string) => props.plan.groupNotes[group] ?? { well: '', next: '' }
+const said = (group: string) => plan.value.groupNotes[group] ?? { well: '', next: '' }
 
 function write(group: string, key: 'well' | 'next', text: string): void {
   lesson.edit(

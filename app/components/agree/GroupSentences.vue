@@ -1,34 +1,36 @@
 <script setup lang="ts">
+import { useLessonPlan } from '~/composables/lessonPlan'
 import { firstSaid, offersOf } from '~~/core/agree'
-import { BOUNDS, LONGEST, groupOf, type Conclusion, type LessonRecord, type Plan } from '~~/core/lesson'
+import { BOUNDS, LONGEST, groupOf, type Conclusion, type LessonRecord } from '~~/core/lesson'
 import { ownersWord, sentenceCase } from '~~/core/wording'
 import GroupName from '~/components/pieces/GroupName.vue'
 import ChoiceField from '~/forms/ChoiceField.vue'
 import NumberField from '~/forms/NumberField.vue'
 import TextField from '~/forms/TextField.vue'
 import { newId } from '~/following/newId'
-import { useLesson } from '~/stores/lesson'
+import { useRecordWriting } from '~/stores/recordWriting'
 
 /** The sentences that groups offer, from their stations or said aloud and written here; hands are counted for each. */
-const props = defineProps<{ plan: Plan; record: LessonRecord }>()
+const plan = useLessonPlan()
+const props = defineProps<{ record: LessonRecord }>()
 const emit = defineEmits<{ use: [sentence: Conclusion] }>()
-const lesson = useLesson()
-const offers = computed(() => offersOf(props.plan, props.record.conclusions))
-const missing = computed(() => props.plan.groups.filter(({ id }) => !offers.value.some(({ group }) => group === id)))
+const writing = useRecordWriting()
+const offers = computed(() => offersOf(plan.value, props.record.conclusions))
+const missing = computed(() => plan.value.groups.filter(({ id }) => !offers.value.some(({ group }) => group === id)))
 const saying = reactive({ group: '', text: '' })
 
 async function add(): Promise<void> {
-  const group = saying.group || missing.value[0]?.id || props.plan.groups[0]?.id
+  const group = saying.group || missing.value[0]?.id || plan.value.groups[0]?.id
   const text = sentenceCase(saying.text.trim())
   if (!group || text === '') return
-  if (await lesson.addConclusion({ id: newId(), group, from: null, text, hands: null, agreed: false })) {
+  if (await writing.add('conclusion', { id: newId(), group, from: null, text, hands: null, agreed: false })) {
     saying.text = ''
     saying.group = ''
   }
 }
 function count(sentence: Conclusion, hands: number | null): void {
   const { id, group, text } = sentence
-  void lesson.addConclusion({ id: newId(), group, from: id, text, hands, agreed: false })
+  void writing.add('conclusion', { id: newId(), group, from: id, text, hands, agreed: false })
 }
 </script>
 

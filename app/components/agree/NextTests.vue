@@ -2,15 +2,17 @@
 import { nextTests, type NextTest } from '~~/core/agree'
 import { nextQuestion } from '~~/core/wording'
 import { useLesson } from '~/stores/lesson'
+import { useBeginLesson } from '~/composables/beginLesson'
 
 /** What could be tested next; one click begins the plan. */
 const lesson = useLesson()
+const beginning = useBeginLesson()
 const tests = computed(() => (lesson.heard ? nextTests(lesson.heard) : []))
 const busy = ref(false)
 
 async function begin(next: NextTest): Promise<void> {
   busy.value = true
-  const id = await lesson.nextLesson(next)
+  const id = await beginning.nextLesson(next)
   busy.value = false
   if (id) await navigateTo(`/lesson/${id}/plan`)
 }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { LONGEST, MOST, type LessonRecord, type Plan } from '~~/core/lesson'
+import { useLessonPlan } from '~/composables/lessonPlan'
+import { LONGEST, MOST, type LessonRecord } from '~~/core/lesson'
 import { readNames } from '~~/core/test'
 import { nameOfGroup } from '~~/core/wording'
 import AppFold from '~/components/pieces/AppFold.vue'
@@ -8,20 +9,23 @@ import ChoiceField from '~/forms/ChoiceField.vue'
 import TextField from '~/forms/TextField.vue'
 import { newId } from '~/following/newId'
 import { useLesson } from '~/stores/lesson'
+import { useRecordWriting } from '~/stores/recordWriting'
 
 /** What groups told each other after a visit: from stations, or keyed in from slips. For the teacher and the group it is about. */
-const props = defineProps<{ plan: Plan; record: LessonRecord }>()
+const plan = useLessonPlan()
+const props = defineProps<{ record: LessonRecord }>()
 const lesson = useLesson()
+const writing = useRecordWriting()
 const told = computed(() => props.record.feedbacks)
-const from = ref(props.plan.groups[0]?.id ?? '')
-const about = ref(props.plan.groups[1]?.id ?? '')
+const from = ref(plan.value.groups[0]?.id ?? '')
+const about = ref(plan.value.groups[1]?.id ?? '')
 const well = ref('')
 const next = ref('')
-const options = computed(() => props.plan.groups.map(({ id, name }) => ({ value: id, title: name })))
+const options = computed(() => plan.value.groups.map(({ id, name }) => ({ value: id, title: name })))
 
 async function add(): Promise<void> {
   const row = { id: newId(), group: from.value, about: about.value, well: well.value.trim(), next: next.value.trim() }
-  if (await lesson.addFeedback(row)) well.value = next.value = ''
+  if (await writing.add('feedback', row)) well.value = next.value = ''
 }
 </script>
 

@@ -1,19 +1,21 @@
 <script setup lang="ts">
+import { useLessonPlan } from '~/composables/lessonPlan'
 import { classConclusion, offersOf } from '~~/core/agree'
 import { everyTable, evidenceOf } from '~~/core/evidence'
-import { groupOf, type BoardState, type LessonRecord, type Plan } from '~~/core/lesson'
+import { groupOf, type BoardState, type LessonRecord } from '~~/core/lesson'
 import { stampedOrders } from '~~/core/predictions'
 import { foresight, gradesInOne, handsForesight } from '~~/core/wording'
 import GroupName from '~/components/pieces/GroupName.vue'
 
 /** The class's sentence in large letters, as it is being written; the groups' sentences until there is one. */
-const props = defineProps<{ plan: Plan; record: LessonRecord; board: BoardState }>()
+const plan = useLessonPlan()
+const props = defineProps<{ record: LessonRecord; board: BoardState }>()
 const last = computed(() => classConclusion(props.record.conclusions))
-const offers = computed(() => offersOf(props.plan, props.record.conclusions))
+const offers = computed(() => offersOf(plan.value, props.record.conclusions))
 const text = computed(() => props.board.draft || (last.value?.text ?? ''))
 const agreed = computed(() => last.value?.agreed === true && last.value.text === text.value.trim())
-const evidence = computed(() => evidenceOf(props.plan, props.record))
-const orders = computed(() => stampedOrders(props.plan, props.record.predictions))
+const evidence = computed(() => evidenceOf(plan.value, props.record))
+const orders = computed(() => stampedOrders(plan.value, props.record.predictions))
 const FEW = 5
 </script>
 

@@ -1,10 +1,11 @@
 <script setup lang="ts">
+import { useLessonPlan } from '~/composables/lessonPlan'
 import type { Coming } from '~~/core/clock'
-import type { Plan } from '~~/core/lesson'
 import { comingWords, soonWords } from '~~/core/wording'
 
 /** What the timetable has next, each with its countdown. */
-const props = defineProps<{ plan: Plan; coming: Coming[] }>()
+const plan = useLessonPlan()
+const props = defineProps<{ coming: Coming[] }>()
 const SHOWN = 4
 const next = computed(() => props.coming.slice(0, SHOWN))
 </script>

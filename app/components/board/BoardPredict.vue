@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { activeConditions, type LessonRecord, type Plan } from '~~/core/lesson'
+import { useLessonPlan } from '~/composables/lessonPlan'
+import { activeConditions, type LessonRecord } from '~~/core/lesson'
 import { handsOf, predictionsByGroup } from '~~/core/predictions'
 import type { NewPrediction } from '~~/core/lesson'
 import { countedOwners, ownersWord } from '~~/core/wording'
@@ -7,11 +8,12 @@ import HandsUp from '~/components/predict/HandsUp.vue'
 import PredictionTally from '~/components/predict/PredictionTally.vue'
 
 /** What the class expects, while it does not know yet: the groups' tally, or hands up counted for all to see. */
-const props = defineProps<{ plan: Plan; record: LessonRecord }>()
+const plan = useLessonPlan()
+const props = defineProps<{ record: LessonRecord }>()
 defineEmits<{ count: [prediction: NewPrediction] }>()
-const groups = computed(() => predictionsByGroup(props.plan, props.record.predictions))
+const groups = computed(() => predictionsByGroup(plan.value, props.record.predictions))
 const done = computed(() => groups.value.filter((one) => one.stamped).length)
-const comparing = computed(() => activeConditions(props.plan).length > 1)
+const comparing = computed(() => activeConditions(plan.value).length > 1)
 const counting = ref(done.value === 0 && handsOf(props.record.predictions) !== undefined)
 </script>
 
@@ -26,8 +28,8 @@ const counting = ref(done.value === 0 && handsOf(props.record.predictions) !== u
         {{ counting ? `What the ${ownersWord(plan)} said` : 'Hands up' }}
       </VBtn>
     </h2>
-    <HandsUp v-if="counting && comparing" big :plan="plan" :predictions="record.predictions" @count="$emit('count', $event)" />
-    <PredictionTally v-else big :plan="plan" :predictions="record.predictions" />
+    <HandsUp v-if="counting && comparing" big :predictions="record.predictions" @count="$emit('count', $event)" />
+    <PredictionTally v-else big :predictions="record.predictions" />
   </div>
 </template>
 

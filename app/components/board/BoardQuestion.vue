@@ -1,15 +1,16 @@
 <script setup lang="ts">
+import { useLessonPlan } from '~/composables/lessonPlan'
 import { cautionsOf } from '~~/core/kit'
-import { activeConditions, keptFactors, letterOf, type Plan } from '~~/core/lesson'
+import { activeConditions, keptFactors, letterOf } from '~~/core/lesson'
 import { cautionWords, doerWords, nameOfCondition, variableWords } from '~~/core/wording'
 import ConditionBadge from '~/components/pieces/ConditionBadge.vue'
 import { useCustoms } from '~/composables/customs'
 
 /** The start of the lesson: what we change, what stays the same, and what to be careful with. */
-const props = defineProps<{ plan: Plan }>()
+const plan = useLessonPlan()
 const { say } = useCustoms()
 const care = computed(() =>
-  cautionsOf(props.plan)
+  cautionsOf(plan.value)
     .filter(({ notHere }) => notHere === undefined)
     .map(({ caution, doer }) => `${say(cautionWords(caution).name).toLowerCase()} (${doerWords(doer)})`),
 )

@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { useLessonPlan } from '~/composables/lessonPlan'
 import type { Coming, RunningClock } from '~~/core/clock'
-import { activeConditions, isEachChild, letterOf, type LessonRecord, type Plan } from '~~/core/lesson'
+import { activeConditions, isEachChild, letterOf, type LessonRecord } from '~~/core/lesson'
 import { eachMeasure } from '~~/core/test'
 import { currentReadings, doubtfulReadings, progressOf, shareDone, trialsOf, type Cell, type Progress } from '~~/core/record'
 import { nameOfCondition, nameOfGroup, soonWords, stationWords, readingWords } from '~~/core/wording'
@@ -9,8 +10,8 @@ import BoardComing from '~/components/board/BoardComing.vue'
 import ShapeBadge from '~/components/pieces/ShapeBadge.vue'
 
 /** What each group has done and has left, the clock, and the number that came in last. */
+const plan = useLessonPlan()
 const props = defineProps<{
-  plan: Plan
   record: LessonRecord
   clock: RunningClock
   byHand: boolean
@@ -18,12 +19,12 @@ const props = defineProps<{
   shown: boolean
 }>()
 const emit = defineEmits<{ turnClock: [] }>()
-const conditions = computed(() => activeConditions(props.plan))
-const progress = computed(() => progressOf(props.plan, props.record.readings))
+const conditions = computed(() => activeConditions(plan.value))
+const progress = computed(() => progressOf(plan.value, props.record.readings))
 const asked = computed(
   () =>
     new Set(
-      eachMeasure(props.plan).flatMap((view) => doubtfulReadings(view, props.record.readings).map(({ reading }) => reading.id)),
+      eachMeasure(plan.value).flatMap((view) => doubtfulReadings(view, props.record.readings).map(({ reading }) => reading.id)),
     ),
 )
 const latest = computed(() =>
@@ -51,14 +52,14 @@ function stateOf(cell: Cell): string {
   return cell.setAside.length > 0 ? 'aside' : 'open'
 }
 const anyAsked = (one: Progress, id: string) => trialsOf(one, id).some((cell) => stateOf(cell) === 'asked')
-const shapeOf = (id: string) => props.plan.groups.find((group) => group.id === id)!.shape
+const shapeOf = (id: string) => plan.value.groups.find((group) => group.id === id)!.shape
 </script>
 
 <template>
   <div class="test">
     <div>
       <BoardClock :state="clock" :by-hand="byHand" @turn="emit('turnClock')" />
-      <BoardComing v-if="moves.size === 0" :plan="plan" :coming="coming" />
+      <BoardComing v-if="moves.size === 0" :coming="coming" />
       <p v-else class="change mt-14px">
         {{ plan.arrangement.change === 'at-bell' ? 'All change' : 'Next change' }}
         <strong class="nowrap">{{ soonWords(coming[0]!.seconds) }}</strong>

@@ -1,11 +1,13 @@
 <script setup lang="ts">
-import { REMARK_LISTS, type LessonRecord, type Plan } from '~~/core/lesson'
+import { useLessonPlan } from '~/composables/lessonPlan'
+import { REMARK_LISTS, type LessonRecord } from '~~/core/lesson'
 import { withSaid } from '~~/core/wonder'
 import { WONDER_WORDS } from '~~/core/wording'
 
 /** The hook, large, and what the class says of it, the newest first. */
-const props = defineProps<{ plan: Plan; record: LessonRecord; lesson: string }>()
-const heard = computed(() => withSaid(props.plan, props.record.remarks))
+const plan = useLessonPlan()
+const props = defineProps<{ record: LessonRecord; lesson: string }>()
+const heard = computed(() => withSaid(plan.value, props.record.remarks))
 const MOST_SHOWN = 5
 </script>
 

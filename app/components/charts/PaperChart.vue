@@ -1,16 +1,18 @@
 <script setup lang="ts">
-import type { LessonRecord, Plan } from '~~/core/lesson'
+import { useLessonPlan } from '~/composables/lessonPlan'
+import type { LessonRecord } from '~~/core/lesson'
 import { wordsOf } from './optionOf'
 import { svgOf } from './pictureOf'
 
 /** The results graph for paper: drawn once at a size of its own, so that it fits whatever sheet it is printed on. */
-const props = withDefaults(defineProps<{ plan: Plan; record: LessonRecord; width?: number; height?: number }>(), {
+const plan = useLessonPlan()
+const props = withDefaults(defineProps<{ record: LessonRecord; width?: number; height?: number }>(), {
   width: 760,
   height: 300,
 })
 const place = ref<HTMLElement>()
 const svg = computed(() =>
-  svgOf(props.plan, props.record, { big: false, dark: false, paper: true }, { width: props.width, height: props.height }),
+  svgOf(plan.value, props.record, { big: false, dark: false, paper: true }, { width: props.width, height: props.height }),
 )
 watchEffect(
   () => {

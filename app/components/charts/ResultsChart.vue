@@ -1,14 +1,16 @@
 <script setup lang="ts">
+import { useLessonPlan } from '~/composables/lessonPlan'
 import VChart from 'vue-echarts'
-import type { LessonRecord, Plan } from '~~/core/lesson'
+import type { LessonRecord } from '~~/core/lesson'
 import { optionOf, wordsOf } from './optionOf'
 import { useChartParts } from './parts'
 
 /** The results graph, every reading as a dot. Loaded only where it is shown. */
 useChartParts()
-const props = defineProps<{ plan: Plan; record: LessonRecord; big?: boolean; dark?: boolean }>()
+const plan = useLessonPlan()
+const props = defineProps<{ record: LessonRecord; big?: boolean; dark?: boolean }>()
 const option = computed(() =>
-  optionOf(props.plan, props.record, { big: props.big ?? false, dark: props.dark ?? false, paper: false }),
+  optionOf(plan.value, props.record, { big: props.big ?? false, dark: props.dark ?? false, paper: false }),
 )
 </script>
 

@@ -151,7 +151,7 @@ const verdict = computed(() => circuitVerdict(circuit.value))
       </div>
       <ul class="stations" aria-label="Stations">
         <li v-for="station in circuitStations(plan)" :key="station.id">
-          <ConditionName v-if="station.measures" :plan="plan" :id="station.id" />
+          <ConditionName v-if="station.measures" :id="station.id" />
           <TextField
             bare
             label="Name of the station"
@@ -202,7 +202,7 @@ const verdict = computed(() => circuitVerdict(circuit.value))
     <p v-if="way === 'together'" class="hint">
       The class does each condition {{ counted(plan.repeats, 'time') }} in all, the groups in turns.
     </p>
-    <ArrangementTable :plan="plan" :test-start="testStart" />
+    <ArrangementTable :test-start="testStart" />
   </section>
 </template>
 

@@ -1,20 +1,22 @@
 <script setup lang="ts">
+import { useLessonPlan } from '~/composables/lessonPlan'
 import { arrangementOf, circuitOf, orderKindOf, trialsByGroup } from '~~/core/arrangement'
 import { timeAt, trialStarts } from '~~/core/clock'
-import { activeConditions, letterOf, type Plan } from '~~/core/lesson'
+import { activeConditions, letterOf } from '~~/core/lesson'
 import { orderLine, stopwatchWords, trialNumbers } from '~~/core/wording'
 import ConditionBadge from '~/components/pieces/ConditionBadge.vue'
 import ConditionName from '~/components/pieces/ConditionName.vue'
 import GroupName from '~/components/pieces/GroupName.vue'
 
 /** Who does which condition when, as the arrangement has it: on the screen and on paper. */
-const props = defineProps<{ plan: Plan; /** Minutes of the lesson when testing begins. */ testStart?: number }>()
-const way = computed(() => arrangementOf(props.plan))
-const active = computed(() => activeConditions(props.plan))
-const trials = computed(() => trialsByGroup(props.plan))
-const starts = computed(() => trialStarts(props.plan))
-const ordered = computed(() => way.value !== 'together' && orderKindOf(props.plan) !== 'as-written')
-const numbers = computed(() => new Map(props.plan.groups.map(({ id }) => [id, trialNumbers(props.plan, id)])))
+const plan = useLessonPlan()
+const props = defineProps<{ /** Minutes of the lesson when testing begins. */ testStart?: number }>()
+const way = computed(() => arrangementOf(plan.value))
+const active = computed(() => activeConditions(plan.value))
+const trials = computed(() => trialsByGroup(plan.value))
+const starts = computed(() => trialStarts(plan.value))
+const ordered = computed(() => way.value !== 'together' && orderKindOf(plan.value) !== 'as-written')
+const numbers = computed(() => new Map(plan.value.groups.map(({ id }) => [id, trialNumbers(plan.value, id)])))
 /** Which of its trials, or of the class's turns, a group does of a condition. */
 const numbersOf = (group: string, condition: string) =>
   turnsOf(group, condition)
@@ -26,10 +28,10 @@ const beginOf = (group: string, condition: string) => {
   const start = first === undefined ? undefined : starts.value?.[first - 1]
   return start === undefined ? '' : clockOf(start)
 }
-const circuit = computed(() => (way.value === 'circuit' ? circuitOf(props.plan) : undefined))
+const circuit = computed(() => (way.value === 'circuit' ? circuitOf(plan.value) : undefined))
 const stationName = (station: number) => circuit.value!.stations[station]!
 /** Stations without measuring are told apart by numbers, which a legend explains. */
-const extras = computed(() => (circuit.value ? props.plan.arrangement.extra : []))
+const extras = computed(() => (circuit.value ? plan.value.arrangement.extra : []))
 const extraNumber = (id: string) => extras.value.findIndex((one) => one.id === id) + 1
 const visitsOf = (group: number) => circuit.value!.visits.filter((visit) => visit.group === group).sort((a, b) => a.start - b.start)
 const inRound = (group: number, round: number) =>
@@ -42,7 +44,7 @@ const turnsOf = (group: string, condition: string) =>
 const clockOf = (seconds: number) =>
   props.testStart === undefined
     ? stopwatchWords(seconds)
-    : (timeAt(props.plan.clock.start, props.testStart + Math.floor(seconds / 60)) ?? stopwatchWords(seconds))
+    : (timeAt(plan.value.clock.start, props.testStart + Math.floor(seconds / 60)) ?? stopwatchWords(seconds))
 /** Several of one station are told apart by a number. */
 const copyOf = (station: number, copy: number) => (circuit.value!.stations[station]!.copies > 1 ? ` ${copy + 1}` : '')
 </script>
@@ -106,7 +108,7 @@ const copyOf = (station: number, copy: number) => (circuit.value!.stations[stati
         <tr>
           <th class="font-semibold" scope="col">Group</th>
           <th class="font-semibold" v-for="condition in active" :key="condition.id" scope="col">
-            <ConditionName :plan="plan" :id="condition.id" :size="22" />
+            <ConditionName :id="condition.id" :size="22" />
           </th>
           <th class="font-semibold" v-if="ordered" scope="col">In this order</th>
         </tr>
@@ -140,7 +142,7 @@ const copyOf = (station: number, copy: number) => (circuit.value!.stations[stati
       </tbody>
     </table>
     <p v-if="circuit" class="flex flex-wrap gap-y-tight gap-x-part mt-near text-body">
-      <ConditionName v-for="condition in active" :key="condition.id" :plan="plan" :id="condition.id" :size="20" />
+      <ConditionName v-for="condition in active" :key="condition.id" :id="condition.id" :size="20" />
       <span v-for="one in extras" :key="one.id"
         ><span class="extra">{{ extraNumber(one.id) }}</span> {{ one.name || 'a station' }}</span
       >

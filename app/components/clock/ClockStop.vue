@@ -42,7 +42,7 @@ function set<Part extends keyof Clock>(part: Part, value: Clock[Part]): void {
       {{ fitVerdict(fit) }}
       <span class="text-ink text-lead font-normal">{{ endWords(plan, fit) }}</span>
     </p>
-    <TimeBar v-model="phase" data-target="time-bar" :plan="plan" :fit="fit" @resize="resize" />
+    <TimeBar v-model="phase" data-target="time-bar" :fit="fit" @resize="resize" />
     <PhasePanel v-model="phase" :fit="fit" />
     <MendsPanel />
     <section class="section sheet when flex flex-wrap gap-block">

@@ -1,16 +1,17 @@
 <script setup lang="ts">
+import { useLessonPlan } from '~/composables/lessonPlan'
 import { clockAt, jarsOf, timetableOf } from '~~/core/clock'
-import type { Plan } from '~~/core/lesson'
 import { jarWords, stopwatchWords } from '~~/core/wording'
 
 /** Minute by minute which jar is read with which instrument. */
-const props = defineProps<{ plan: Plan; /** Minutes of the lesson when the first jar is started. */ testStart?: number }>()
-const timetable = computed(() => timetableOf(props.plan))
-const times = computed(() => [...props.plan.watch.times].sort((a, b) => a - b))
-const jars = computed(() => jarsOf(props.plan).map((jar, place) => jarWords(props.plan, jar, place)))
+const plan = useLessonPlan()
+const props = defineProps<{ /** Minutes of the lesson when the first jar is started. */ testStart?: number }>()
+const timetable = computed(() => timetableOf(plan.value))
+const times = computed(() => [...plan.value.watch.times].sort((a, b) => a - b))
+const jars = computed(() => jarsOf(plan.value).map((jar, place) => jarWords(plan.value, jar, place)))
 /** By the clock where there is one, else since the first jar; to the second, so that no two are told the same minute. */
 const when = (minutes: number) =>
-  (props.testStart === undefined ? undefined : clockAt(props.plan.clock.start, props.testStart + minutes)) ??
+  (props.testStart === undefined ? undefined : clockAt(plan.value.clock.start, props.testStart + minutes)) ??
   stopwatchWords(Math.round(minutes * 60))
 </script>
 

@@ -46,6 +46,6 @@ function set(change: Partial<Watch>): void {
         }}{{ timetable.soonest ? '; it cannot end sooner' : '' }}. One reading takes what stands under “Read”.
       </p>
     </div>
-    <ReadingTable :plan="plan" />
+    <ReadingTable />
   </section>
 </template>

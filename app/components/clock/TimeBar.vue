@@ -1,15 +1,17 @@
 <script setup lang="ts">
+import { useLessonPlan } from '~/composables/lessonPlan'
 import { BOUNDS } from '~~/core/lesson'
 import { timeAt, type Fit } from '~~/core/clock'
-import type { Phase, Plan } from '~~/core/lesson'
+import type { Phase } from '~~/core/lesson'
 import { minuteWords, PHASE_NAMES } from '~~/core/wording'
 
 /** The phases one after the other, as long as they take, with a line where the bell rings. One is pressed to be set; edges are dragged. */
-const props = defineProps<{ plan: Plan; fit: Fit }>()
+const plan = useLessonPlan()
+const props = defineProps<{ fit: Fit }>()
 const emit = defineEmits<{ resize: [phase: Exclude<Phase, 'test'>, minutes: number] }>()
 /** The phase that is set below the bar. */
 const chosen = defineModel<Phase>({ required: true })
-const whole = computed(() => Math.max(props.fit.needed, props.plan.clock.minutes, 1))
+const whole = computed(() => Math.max(props.fit.needed, plan.value.clock.minutes, 1))
 const share = (minutes: number) => (minutes / whole.value) * 100
 const ticks = computed(() => {
   const step = whole.value > 150 ? 30 : whole.value > 60 ? 10 : 5
@@ -19,7 +21,7 @@ const bar = ref<HTMLElement>()
 /** Everything but the test, whose length is worked out. */
 const edges = computed(() =>
   props.fit.phases.flatMap(({ phase, start, minutes }) =>
-    phase === 'test' ? [] : [{ phase, minutes: props.plan.clock.phases[phase], at: start + minutes }],
+    phase === 'test' ? [] : [{ phase, minutes: plan.value.clock.phases[phase], at: start + minutes }],
   ),
 )
 /** What is dragged: the bar keeps its scale meanwhile, so that the edge stays under the hand. */
@@ -34,7 +36,7 @@ function move(event: PointerEvent): void {
 }
 function set(phase: Exclude<Phase, 'test'>, minutes: number): void {
   const wanted = Math.max(0, Math.min(BOUNDS.minutes.most, minutes))
-  if (wanted !== props.plan.clock.phases[phase]) emit('resize', phase, wanted)
+  if (wanted !== plan.value.clock.phases[phase]) emit('resize', phase, wanted)
 }
 const STEPS: Record<string, number> = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1, PageUp: 5, PageDown: -5 }
 function onKey(event: KeyboardEvent, phase: Exclude<Phase, 'test'>, minutes: number): void {

@@ -4,6 +4,8 @@ import type { SaveState } from '~/following/saving'
 import { madeUpAddress } from '~/following/madeUp'
 import { PRINTOUTS, PRINTOUT_NAMES } from '~/composables/printouts'
 import { useLesson } from '~/stores/lesson'
+import { useMadeUp } from '~/stores/madeUp'
+import { useSecondLook } from '~/stores/secondLook'
 
 /** Loaded when they are first shown. */
 const ClassDialog = defineAsyncComponent(() => import('~/components/desk/ClassDialog.vue'))
@@ -15,6 +17,8 @@ const RehearsalDialog = defineAsyncComponent(() => import('~/components/desk/Reh
 /** Name, class and day of the lesson, whether all is saved, and the ways out: board, print, files. */
 defineEmits<{ board: []; keys: [] }>()
 const lesson = useLesson()
+const madeUp = useMadeUp()
+const look = useSecondLook()
 const plan = computed(() => lesson.plan!)
 const when = computed(() => [plan.value.date && dayWords(plan.value.date), plan.value.clock.start].filter(Boolean).join(', '))
 const SAVED: Record<SaveState, string> = {
@@ -24,7 +28,7 @@ const SAVED: Record<SaveState, string> = {
   away: 'not saved: trying again',
   refused: 'not saved: see below',
 }
-const next = computed(() => lesson.readiness?.next)
+const next = computed(() => look.readiness?.next)
 const importing = ref(false)
 const settingUp = ref(false)
 const keeping = ref(false)
@@ -52,7 +56,7 @@ const lookingInside = ref(false)
     </p>
     <div class="row tools flex-none flex-nowrap">
       <QuietBtn size="small" :disabled="!lesson.canUndo" title="Ctrl+Z" @click="lesson.undo()"> Undo </QuietBtn>
-      <VBtn size="small" :disabled="lesson.madeUp !== undefined" @click="rehearsing = true">Rehearse</VBtn>
+      <VBtn size="small" :disabled="madeUp.drawn !== undefined" @click="rehearsing = true">Rehearse</VBtn>
       <VBtn size="small" @click="$emit('board')">Board</VBtn>
       <VMenu>
         <template #activator="{ props }">
@@ -65,7 +69,7 @@ const lookingInside = ref(false)
             v-for="name in PRINTOUT_NAMES"
             :key="name"
             :title="PRINTOUTS[name].label"
-            :href="madeUpAddress(lesson, `/print/${lesson.id}/${name}`)"
+            :href="madeUpAddress(madeUp.drawn, `/print/${lesson.id}/${name}`)"
             target="_blank"
           />
           <VListSubheader role="presentation">Files</VListSubheader>

@@ -3,12 +3,12 @@ import type { Stop } from '~~/core/lesson'
 import type { Bead } from '~~/core/secondLook'
 import { counted, openWords, STOP_NAMES } from '~~/core/wording'
 import BeakerMark from '~/components/pieces/BeakerMark.vue'
-import { useLesson } from '~/stores/lesson'
+import { useSecondLook } from '~/stores/secondLook'
 
 /** The eight stops as beads in a glass tube, each with what is open at it; filled up to the last one that is done. */
 defineProps<{ lessonId: string; stop: Stop }>()
-const lesson = useLesson()
-const stops = computed(() => lesson.readiness?.stops ?? [])
+const look = useSecondLook()
+const stops = computed(() => look.readiness?.stops ?? [])
 const BEAD_WORDS: Record<Bead, string> = { empty: 'not begun', half: 'begun', full: 'ready' }
 const filled = computed(() => {
   const ready = stops.value.findIndex(({ bead }) => bead === 'empty')
@@ -19,7 +19,7 @@ const filled = computed(() => {
 <template>
   <nav class="path screen-only" data-target="path" aria-label="The stops of this lesson">
     <NuxtLink to="/" class="home">
-      <BeakerMark :size="34" :level="lesson.readiness?.level ?? 0" />
+      <BeakerMark :size="34" :level="look.readiness?.level ?? 0" />
       <span>Jolly Beaker</span>
     </NuxtLink>
     <ol class="tube" :style="{ '--filled': filled / 8 }">

@@ -4,10 +4,12 @@ import type { Finding } from '~~/core/secondLook'
 import { findingWords, fixWords, STOP_NAMES } from '~~/core/wording'
 import { useCustoms } from '~/composables/customs'
 import { useLesson } from '~/stores/lesson'
+import { useSecondLook } from '~/stores/secondLook'
 
 /** One finding: what it is, the figure, the reason on demand, and what mends it. */
 const props = defineProps<{ finding: Finding; here: Stop }>()
 const lesson = useLesson()
+const look = useSecondLook()
 const { customs } = useCustoms()
 const words = computed(() => findingWords(props.finding, lesson.plan!))
 const KIND = { wrong: 'Wrong', attention: 'Worth a look', note: 'Note' }
@@ -36,7 +38,7 @@ const KIND = { wrong: 'Wrong', attention: 'Worth a look', note: 'Note' }
         :key="place"
         size="small"
         :variant="place === 0 && finding.severity === 'wrong' ? 'flat' : undefined"
-        @click="lesson.apply(fix)"
+        @click="look.apply(fix)"
       >
         {{ fixWords(fix, lesson.plan!, customs.english) }}
       </VBtn>

@@ -2,12 +2,14 @@
 import type { FirstStep } from '~~/core/secondLook'
 import { firstStepWords } from '~~/core/wording'
 import { useLesson } from '~/stores/lesson'
+import { useSecondLook } from '~/stores/secondLook'
 
 /** The way to a question that can be tested: what is done, what is next, what comes after. */
 const props = defineProps<{ steps: FirstStep[] }>()
 const lesson = useLesson()
+const look = useSecondLook()
 const next = computed(() => props.steps.find(({ done }) => !done))
-const goTo = ({ stop, target }: FirstStep) => lesson.apply({ code: 'go', stop, target })
+const goTo = ({ stop, target }: FirstStep) => look.apply({ code: 'go', stop, target: { place: target } })
 </script>
 
 <template>

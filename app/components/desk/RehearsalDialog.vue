@@ -7,10 +7,12 @@ import { useCustoms } from '~/composables/customs'
 import { useRehearsal } from '~/composables/rehearsal'
 import { newId } from '~/following/newId'
 import { useLesson } from '~/stores/lesson'
+import { useWalkThrough } from '~/composables/walkThrough'
 
 /** The plan tonight on a thousand made-up classes: how often it works, what goes wrong, what would help; and one class to walk through. */
 const open = defineModel<boolean>({ required: true })
 const lesson = useLesson()
+const walkThrough = useWalkThrough()
 const { currency } = useCustoms()
 const plan = computed(() => lesson.plan!)
 const { done, running, found, tried, start, stop } = useRehearsal()
@@ -28,7 +30,7 @@ function take({ change }: Tried): void {
 
 async function walk(): Promise<void> {
   stop()
-  if (!(await lesson.walkThrough())) return
+  if (!(await walkThrough())) return
   open.value = false
   await navigateTo(`/lesson/${lesson.id}/test`)
 }

@@ -7,6 +7,7 @@ import FindingCard from '~/components/desk/FindingCard.vue'
 import FindingsFold from '~/components/desk/FindingsFold.vue'
 import FirstSteps from '~/components/desk/FirstSteps.vue'
 import { useLesson } from '~/stores/lesson'
+import { useSecondLook } from '~/stores/secondLook'
 
 /**
  * What the computation found that matters at this hour of the lesson, worst first and five at most; the rest is folded. A lesson that
@@ -14,26 +15,27 @@ import { useLesson } from '~/stores/lesson'
  */
 const props = defineProps<{ stop: Stop }>()
 const lesson = useLesson()
+const look = useSecondLook()
 const hour = computed(() => hourOf(lesson.plan!, lesson.record))
 const steps = computed(() => firstSteps(lesson.plan!, lesson.record))
-const sorted = computed(() => sortedByHour(lesson.findings, hour.value, props.stop))
+const sorted = computed(() => sortedByHour(look.findings, hour.value, props.stop))
 const now = computed(() => [...sorted.value.open, ...sorted.value.more])
 const serious = computed(() => now.value.some((finding) => finding.severity !== 'note'))
 </script>
 
 <template>
-  <aside class="look screen-only" data-target="second-look" :class="{ folded: lesson.lookFolded }" aria-labelledby="second-look">
+  <aside class="look screen-only" data-target="second-look" :class="{ folded: look.folded }" aria-labelledby="second-look">
     <QuietBtn
       class="turn"
       size="small"
-      :aria-expanded="!lesson.lookFolded"
-      :aria-label="lesson.lookFolded ? 'Open the Second look' : 'Fold the Second look away'"
-      :append-icon="lesson.lookFolded ? mdiChevronLeft : mdiChevronRight"
-      @click="lesson.lookFolded = !lesson.lookFolded"
+      :aria-expanded="!look.folded"
+      :aria-label="look.folded ? 'Open the Second look' : 'Fold the Second look away'"
+      :append-icon="look.folded ? mdiChevronLeft : mdiChevronRight"
+      @click="look.folded = !look.folded"
     >
       <span class="badge" :class="{ none: !serious }">{{ now.length }}</span>
     </QuietBtn>
-    <template v-if="!lesson.lookFolded">
+    <template v-if="!look.folded">
       <h2 class="text-lead" id="second-look">Second look</h2>
       <FirstSteps v-if="steps" :steps="steps" />
       <p v-else class="soft lead mb-10px text-small">{{ HOUR_WORDS[hour].title }}</p>

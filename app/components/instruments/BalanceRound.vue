@@ -63,17 +63,17 @@ function write(): void {
     </ul>
     <div v-if="pair" class="pans grid gap-near">
       <VBtn class="pan min-h-84px text-title" @click="answer('left')">
-        <ConditionName :plan="plan" :id="pair[0]" :size="40" />
+        <ConditionName :id="pair[0]" :size="40" />
       </VBtn>
       <VBtn @click="answer('same')">they stay level: too close to tell</VBtn>
       <VBtn class="pan min-h-84px text-title" @click="answer('right')">
-        <ConditionName :plan="plan" :id="pair[1]" :size="40" />
+        <ConditionName :id="pair[1]" :size="40" />
       </VBtn>
     </div>
     <template v-else-if="state.order">
       <ol class="order" aria-label="The order, the heaviest first">
         <li v-for="together in state.order" :key="together[0]">
-          <ConditionName v-for="id in together" :key="id" :plan="plan" :id="id" :size="34" />
+          <ConditionName v-for="id in together" :key="id" :id="id" :size="34" />
         </li>
       </ol>
       <MainBtn @click="write">Write it down</MainBtn>

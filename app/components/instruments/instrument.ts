@@ -4,7 +4,7 @@ import type { Device } from '~~/core/test'
 import CounterDevice from './CounterDevice.vue'
 import NumberPad from './NumberPad.vue'
 import OrderedWords from './OrderedWords.vue'
-import PictureScale from './PictureScale.vue'
+import LevelInPicture from './LevelInPicture.vue'
 import StopwatchDevice from './StopwatchDevice.vue'
 import StreamingDevice from './StreamingDevice.vue'
 import TwoReadings from './TwoReadings.vue'
@@ -21,13 +21,13 @@ export interface InstrumentProps {
 }
 
 /** An instrument is a component that fills in a text: reading, doubting and sending it are the station's work. */
-export const INSTRUMENTS: Record<Exclude<Device, 'laps'>, Component> = {
+export const DEVICE_SCREENS: Record<Exclude<Device, 'laps'>, Component> = {
   pad: NumberPad,
   stopwatch: StopwatchDevice,
   counter: CounterDevice,
   'start-and-finish': TwoReadings,
   'empty-and-full': TwoReadings,
-  picture: PictureScale,
+  picture: LevelInPicture,
   words: OrderedWords,
   probe: StreamingDevice,
   scale: StreamingDevice,

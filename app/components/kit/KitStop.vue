@@ -15,9 +15,11 @@ import { useCustoms } from '~/composables/customs'
 import { focusTarget } from '~/composables/keys'
 import { newId } from '~/following/newId'
 import { useLesson } from '~/stores/lesson'
+import { useSecondLook } from '~/stores/secondLook'
 
 /** What every tray holds, multiplied for the class; what runs short and what to do about it; getting ready; cautions. */
 const lesson = useLesson()
+const look = useSecondLook()
 const { kitchen, money } = useCustoms()
 const plan = computed(() => lesson.plan!)
 const needs = computed(() => needsOf(plan.value, lesson.school))
@@ -39,7 +41,7 @@ onMounted(() => lesson.lookAround())
 
 function showWhole(all: boolean): void {
   whole.value = all
-  lesson.lookFolded = all
+  look.folded = all
 }
 
 function add(name: string): void {

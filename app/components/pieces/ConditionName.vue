@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import { letterOf, type Plan } from '~~/core/lesson'
+import { useLessonPlan } from '~/composables/lessonPlan'
+import { letterOf } from '~~/core/lesson'
 import { nameOfCondition } from '~~/core/wording'
 import ConditionBadge from '~/components/pieces/ConditionBadge.vue'
 
 /** A condition as it is known everywhere: its letter on its colour and hatch, and its name. */
-defineProps<{ plan: Plan; id: string; size?: number }>()
+const plan = useLessonPlan()
+defineProps<{ id: string; size?: number }>()
 </script>
 
 <template>

@@ -2,10 +2,12 @@
 import { PRINTOUTS, type PrintoutName } from '~/composables/printouts'
 import { madeUpAddress } from '~/following/madeUp'
 import { useLesson } from '~/stores/lesson'
+import { useMadeUp } from '~/stores/madeUp'
 
 /** What can be printed at a stop. */
 defineProps<{ names: readonly PrintoutName[] }>()
 const lesson = useLesson()
+const madeUp = useMadeUp()
 </script>
 
 <template>
@@ -19,7 +21,7 @@ const lesson = useLesson()
         v-for="name in names"
         :key="name"
         :title="PRINTOUTS[name].label"
-        :href="madeUpAddress(lesson, `/print/${lesson.id}/${name}`)"
+        :href="madeUpAddress(madeUp.drawn, `/print/${lesson.id}/${name}`)"
         target="_blank"
       />
     </VList>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import type { Plan } from '~~/core/lesson'
+import { useLessonPlan } from '~/composables/lessonPlan'
 import { questionSegments } from '~~/core/wording'
 
 /** The testable question, put together from the cards: change underlined once, measure twice. */
-defineProps<{ plan: Plan; as?: 'h1' | 'p' }>()
+const plan = useLessonPlan()
+defineProps<{ as?: 'h1' | 'p' }>()
 </script>
 
 <template>

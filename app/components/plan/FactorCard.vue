@@ -7,10 +7,12 @@ import TrayCard from '~/components/plan/TrayCard.vue'
 import GrowingField from '~/forms/GrowingField.vue'
 import { newId } from '~/following/newId'
 import { useLesson } from '~/stores/lesson'
+import { useSecondLook } from '~/stores/secondLook'
 
 /** A thing we could change. Kept the same, it asks how. */
 const props = defineProps<{ factor: Factor; tray: 'heap' | 'change' | 'second' | 'keep' }>()
 const lesson = useLesson()
+const look = useSecondLook()
 const plan = computed(() => lesson.plan!)
 const unsaid = computed(() => props.tray === 'keep' && props.factor.how.trim() === '')
 const differs = computed(
@@ -37,7 +39,7 @@ const items = computed(() => [
 /** What it was kept at is the first of two; the other waits for its name. */
 function differToo(): void {
   lesson.replace(withSeries(plan.value, props.factor.id, [props.factor.how.trim() || 'the first', ''], newId))
-  lesson.target = `series-${plan.value.series.at(-1)!.id}`
+  look.target = `series-${plan.value.series.at(-1)!.id}`
 }
 
 function takeAway(): void {

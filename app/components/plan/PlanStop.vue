@@ -28,7 +28,7 @@ const { cards, inHand } = provideMeasureInHand()
   <div v-if="lesson.plan">
     <h2 class="sr-only">Plan</h2>
     <div class="flex items-start justify-between gap-block mb-14px">
-      <QuestionLine :plan="lesson.plan" class="asked" />
+      <QuestionLine class="asked" />
       <KindPicker />
     </div>
     <PlanTrays @look="inHand = $event" />

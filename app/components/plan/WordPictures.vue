@@ -5,10 +5,12 @@ import { PICTURE_FILES, chooseFile } from '~/composables/chooseFile'
 import { useMeasureInHand } from '~/composables/measureInHand'
 import { shrinkPicture } from '~/composables/shrinkPicture'
 import { useLesson } from '~/stores/lesson'
+import { useRecordWriting } from '~/stores/recordWriting'
 import { useNotices } from '~/stores/notices'
 
 /** A picture for each of the words, so that early readers can choose. */
 const lesson = useLesson()
+const writing = useRecordWriting()
 const notices = useNotices()
 const { plan, method, editMethod } = useMeasureInHand()
 const pictureOf = (word: string) => method.value!.wordPictures[word]
@@ -18,7 +20,7 @@ async function choose(word: string): Promise<void> {
   if (!file) return
   const data = await shrinkPicture(file).catch(() => undefined)
   if (data === undefined) return notices.trouble('This picture cannot be opened. Save it as PNG or JPEG and choose it again.')
-  const id = await lesson.addPicture(data)
+  const id = await writing.addPicture(data)
   if (id !== undefined) editMethod((own) => ({ ...own, wordPictures: { ...own.wordPictures, [word]: id } }))
 }
 function without(word: string): void {

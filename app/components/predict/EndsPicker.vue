@@ -1,14 +1,16 @@
 <script setup lang="ts">
-import { activeConditions, conditionName, letterOf, type Plan } from '~~/core/lesson'
+import { useLessonPlan } from '~/composables/lessonPlan'
+import { activeConditions, conditionName, letterOf } from '~~/core/lesson'
 import { endsOf } from '~~/core/wording'
 import ConditionBadge from '~/components/pieces/ConditionBadge.vue'
 import PickOne from '~/forms/PickOne.vue'
 
 /** The most and the least only: one tap in each row. */
-const props = defineProps<{ plan: Plan; big?: boolean }>()
+const plan = useLessonPlan()
+defineProps<{ big?: boolean }>()
 /** [most, least]; an empty string where nothing is chosen yet. */
 const ends = defineModel<string[]>({ required: true })
-const rows = computed(() => [endsOf(props.plan).most, endsOf(props.plan).least])
+const rows = computed(() => [endsOf(plan.value).most, endsOf(plan.value).least])
 
 function choose(place: number, id: string): void {
   const both = [ends.value[0] ?? '', ends.value[1] ?? '']
@@ -16,7 +18,7 @@ function choose(place: number, id: string): void {
   ends.value = both.map((old, other) => (other === place ? id : old === id ? '' : old))
 }
 
-const placeOf = (id: string) => props.plan.conditions.findIndex((one) => one.id === id)
+const placeOf = (id: string) => plan.value.conditions.findIndex((one) => one.id === id)
 </script>
 
 <template>

@@ -7,10 +7,12 @@ import { firstSeries } from '~~/core/test'
 import ShapeBadge from '~/components/pieces/ShapeBadge.vue'
 import PredictionForm from '~/components/predict/PredictionForm.vue'
 import { useLesson } from '~/stores/lesson'
+import { useRecordWriting } from '~/stores/recordWriting'
 
 /** One group's prediction at the desk: as it was stamped, later changes of mind, or the form to take it down. */
 const props = defineProps<{ prediction: GroupPrediction; result?: PredictionResults }>()
 const lesson = useLesson()
+const writing = useRecordWriting()
 const plan = computed(() => firstSeries(lesson.plan!))
 const group = computed(() => plan.value.groups.find((one) => one.id === props.prediction.group)!)
 const begun = computed(() => hasBegun(lesson.record.readings, group.value.id))
@@ -27,7 +29,7 @@ const near = computed(() => {
 const again = computed(() => (!props.prediction.stamped ? 'Take it down' : begun.value ? 'Changed its mind' : 'Take it anew'))
 
 async function stamp(prediction: NewPrediction): Promise<void> {
-  if (await lesson.addPrediction(prediction)) taking.value = false
+  if (await writing.add('prediction', prediction)) taking.value = false
 }
 </script>
 
@@ -61,7 +63,7 @@ async function stamp(prediction: NewPrediction): Promise<void> {
         {{ again }}
       </VBtn>
     </div>
-    <PredictionForm v-if="taking" v-slot="{ whole }" class="sheet form" :plan="plan" :group="group.id" @stamp="stamp">
+    <PredictionForm v-if="taking" v-slot="{ whole }" class="sheet form" :group="group.id" @stamp="stamp">
       <MainBtn type="submit" :disabled="!whole">{{ begun ? 'Keep as a change of mind' : 'Stamp it' }}</MainBtn>
       <QuietBtn @click="taking = false">Not now</QuietBtn>
       <span v-if="begun" class="hint">This group has begun to test, so it is kept beside the first one.</span>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { activeConditions, BOUNDS, conditionName, WHOLE_CLASS, type Plan, type Prediction } from '~~/core/lesson'
+import { useLessonPlan } from '~/composables/lessonPlan'
+import { activeConditions, BOUNDS, conditionName, WHOLE_CLASS, type Prediction } from '~~/core/lesson'
 import { allHands, countedHands, handsOf } from '~~/core/predictions'
 import type { NewPrediction } from '~~/core/lesson'
 import ConditionName from '~/components/pieces/ConditionName.vue'
@@ -7,7 +8,8 @@ import NumberField from '~/forms/NumberField.vue'
 import { newId } from '~/following/newId'
 
 /** Hands up for each condition, counted by tapping; every count is kept, the last one before the first reading stands. */
-const props = defineProps<{ plan: Plan; predictions: Prediction[]; big?: boolean }>()
+const plan = useLessonPlan()
+const props = defineProps<{ predictions: Prediction[]; big?: boolean }>()
 const emit = defineEmits<{ count: [prediction: NewPrediction] }>()
 let timer: ReturnType<typeof setTimeout> | undefined
 const hands = ref<Record<string, number>>({ ...handsOf(props.predictions)?.values })
@@ -30,7 +32,7 @@ function set(id: string, value: number): void {
 function keep(): void {
   timer = undefined
   sent = newId()
-  emit('count', { id: sent, group: WHOLE_CLASS, ...countedHands(props.plan, hands.value), reason: '' })
+  emit('count', { id: sent, group: WHOLE_CLASS, ...countedHands(plan.value, hands.value), reason: '' })
 }
 // Counting and turning the page at once loses nothing.
 onBeforeUnmount(() => {
@@ -43,7 +45,7 @@ onBeforeUnmount(() => {
 <template>
   <ul class="grid gap-close" :class="{ big }" aria-label="Hands up">
     <li v-for="condition in activeConditions(plan)" :key="condition.id">
-      <ConditionName class="name" :plan="plan" :id="condition.id" :size="big ? 44 : 26" />
+      <ConditionName class="name" :id="condition.id" :size="big ? 44 : 26" />
       <span class="bar h-16px edge-1-line bg-card"
         ><i
           class="as-drawn block h-full bg-green"

@@ -1,19 +1,20 @@
 <script setup lang="ts">
-import { type Plan } from '~~/core/lesson'
+import { useLessonPlan } from '~/composables/lessonPlan'
 import { lineAxes, linePoints, onSketch } from '~~/core/predictions'
 import { axisTitles, momentWords, nameOfCondition, writeReading } from '~~/core/wording'
 import { testOf, kindOf } from '~~/core/test'
 
 /** A line sketched over the numbers or the times: drawn with a finger, or point by point with the arrow keys. */
-const props = defineProps<{ plan: Plan; big?: boolean; still?: boolean }>()
+const plan = useLessonPlan()
+const props = defineProps<{ big?: boolean; still?: boolean }>()
 const values = defineModel<Record<string, number>>({ required: true })
 // On a station the sheet is nearly square, so that its writing stays large on a narrow screen.
 const [WIDTH, HEIGHT] = props.big ? [430, 330] : [640, 300]
 const EDGE = { left: 64, right: 30, top: 40, bottom: 40 }
-const points = computed(() => linePoints(props.plan))
-const axes = computed(() => lineAxes(props.plan))
-const unit = computed(() => testOf(props.plan).unit)
-const titles = computed(() => axisTitles(props.plan))
+const points = computed(() => linePoints(plan.value))
+const axes = computed(() => lineAxes(plan.value))
+const unit = computed(() => testOf(plan.value).unit)
+const titles = computed(() => axisTitles(plan.value))
 const drawing = ref(false)
 
 const across = (x: number) => {
@@ -31,7 +32,7 @@ const marks = computed(() => {
 const path = computed(() =>
   points.value.flatMap(({ id, x }) => (values.value[id] === undefined ? [] : [`${across(x)},${up(values.value[id]!)}`])).join(' '),
 )
-const nameOf = (id: string) => (kindOf(props.plan).watches ? momentWords(props.plan, id) : nameOfCondition(props.plan, id))
+const nameOf = (id: string) => (kindOf(plan.value).watches ? momentWords(plan.value, id) : nameOfCondition(plan.value, id))
 
 /** The point nearest to the finger takes its height, and so does every point that a quick stroke passed over. */
 let before: { x: number; y: number } | undefined
@@ -43,7 +44,7 @@ function draw(event: PointerEvent): void {
   before = here
   const valueAt = (y: number) => {
     const { from: low, to } = axes.value.up
-    return onSketch(props.plan, low + ((HEIGHT - EDGE.bottom - y) / (HEIGHT - EDGE.top - EDGE.bottom)) * (to - low))
+    return onSketch(plan.value, low + ((HEIGHT - EDGE.bottom - y) / (HEIGHT - EDGE.top - EDGE.bottom)) * (to - low))
   }
   const next = { ...values.value }
   const nearest = [...points.value].sort((a, b) => Math.abs(across(a.x) - here.x) - Math.abs(across(b.x) - here.x))[0]
@@ -72,7 +73,7 @@ function onKey(event: KeyboardEvent, id: string): void {
   event.preventDefault()
   const { from, to, step: size } = axes.value.up
   const now = values.value[id] ?? (from + to) / 2
-  values.value = { ...values.value, [id]: onSketch(props.plan, now + (step * size) / 2) }
+  values.value = { ...values.value, [id]: onSketch(plan.value, now + (step * size) / 2) }
 }
 </script>
 

@@ -1,26 +1,28 @@
 <script setup lang="ts">
+import { useLessonPlan } from '~/composables/lessonPlan'
 import { VueDraggable } from 'vue-draggable-plus'
-import { activeConditions, conditionName, letterOf, type Plan } from '~~/core/lesson'
+import { activeConditions, conditionName, letterOf } from '~~/core/lesson'
 import { endsOf } from '~~/core/wording'
 import ConditionBadge from '~/components/pieces/ConditionBadge.vue'
 import { useDragging } from '~/composables/dragging'
 
 /** An order put together by tapping or dragging: the longest, highest, most first. A tap on a chosen one takes it out again. */
-const props = defineProps<{ plan: Plan; big?: boolean; target?: string; ends?: 'first and last' }>()
+const plan = useLessonPlan()
+const props = defineProps<{ big?: boolean; target?: string; ends?: 'first and last' }>()
 const order = defineModel<string[]>({ required: true })
-const placeOf = (id: string) => props.plan.conditions.findIndex((one) => one.id === id)
-const nameOf = (id: string) => conditionName(props.plan, props.plan.conditions[placeOf(id)]!)
+const placeOf = (id: string) => plan.value.conditions.findIndex((one) => one.id === id)
+const nameOf = (id: string) => conditionName(plan.value, plan.value.conditions[placeOf(id)]!)
 const known = computed({ get: () => order.value.filter((id) => placeOf(id) >= 0), set: (ids) => (order.value = ids) })
 // What is dragged out of the order is not placed any more; the order itself says which those are.
 const rest = computed({
   get: () =>
-    activeConditions(props.plan)
+    activeConditions(plan.value)
       .map(({ id }) => id)
       .filter((id) => !order.value.includes(id)),
   set: () => undefined,
 })
 const count = computed(() => known.value.length + rest.value.length)
-const names = computed(() => (props.ends ? { most: 'first', least: 'last' } : endsOf(props.plan)))
+const names = computed(() => (props.ends ? { most: 'first', least: 'last' } : endsOf(plan.value)))
 const rank = (place: number) => {
   if (place === 0) return names.value.most
   return place === count.value - 1 ? names.value.least : ''

@@ -12,9 +12,11 @@ import PredictionTally from '~/components/predict/PredictionTally.vue'
 import ChoiceField from '~/forms/ChoiceField.vue'
 import { useCustoms } from '~/composables/customs'
 import { useLesson } from '~/stores/lesson'
+import { useRecordWriting } from '~/stores/recordWriting'
 
 /** Every group's prediction and reason, stamped before its first counted reading; hands up; and the tally of the class. */
 const lesson = useLesson()
+const writing = useRecordWriting()
 const { say } = useCustoms()
 /** Of several series the first is predicted. */
 const plan = computed(() => firstSeries(lesson.plan!))
@@ -58,14 +60,14 @@ const ways = computed(() => predictionsFor(plan.value))
             >{{ stamped }} of {{ countedOwners(plan, groups.length) }}</span
           >
         </h3>
-        <PredictionTally :plan="plan" :predictions="lesson.record.predictions" />
+        <PredictionTally :predictions="lesson.record.predictions" />
       </section>
       <AppFold
         title="Hands up"
         hint="without tablets or slips: the whole class, counted here or on the board"
         v-if="activeConditions(plan).length > 1"
       >
-        <HandsUp :plan="plan" :predictions="lesson.record.predictions" @count="lesson.addPrediction" />
+        <HandsUp :predictions="lesson.record.predictions" @count="writing.add('prediction', $event)" />
       </AppFold>
       <ul class="groups mt-14px">
         <GroupPrediction v-for="one in groups" :key="one.group" :prediction="one" :result="result" />

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { LONGEST, type Plan } from '~~/core/lesson'
+import { useLessonPlan } from '~/composables/lessonPlan'
+import { LONGEST } from '~~/core/lesson'
 import { emptyDraft, finished, isWhole, type PredictionDraft } from '~~/core/predictions'
 import { FRAME_WORDS } from '~~/core/wording'
 import type { NewPrediction } from '~~/core/lesson'
@@ -12,33 +13,33 @@ import LongField from '~/forms/LongField.vue'
 import { newId } from '~/following/newId'
 
 /** What a group thinks and why, in the way that this class predicts; the same at the desk and at a station. */
-const props = defineProps<{ plan: Plan; group: string; big?: boolean }>()
+const plan = useLessonPlan()
+const props = defineProps<{ group: string; big?: boolean }>()
 const emit = defineEmits<{ stamp: [prediction: NewPrediction] }>()
-const draft = ref<PredictionDraft>(emptyDraft(props.plan))
+const draft = ref<PredictionDraft>(emptyDraft(plan.value))
 const reason = ref('')
-const whole = computed(() => isWhole(props.plan, draft.value))
+const whole = computed(() => isWhole(plan.value, draft.value))
 // The teacher chose another way of predicting meanwhile: what was tapped for the old one does not answer it.
 watch(
-  () => emptyDraft(props.plan).as,
-  () => (draft.value = emptyDraft(props.plan)),
+  () => emptyDraft(plan.value).as,
+  () => (draft.value = emptyDraft(plan.value)),
 )
 
 function stamp(): void {
   if (!whole.value) return
-  const done = finished(props.plan, draft.value)
+  const done = finished(plan.value, draft.value)
   emit('stamp', { id: newId(), group: props.group, ...done, reason: reason.value.trim() })
 }
 </script>
 
 <template>
   <form class="grid grid-cols-1 gap-wide" :class="{ big }" @submit.prevent="stamp">
-    <OrderPicker v-if="draft.as === 'order'" v-model="draft.order" :plan="plan" :big="big" />
-    <EndsPicker v-else-if="draft.as === 'most-least'" v-model="draft.order" :plan="plan" :big="big" />
-    <LineSketch v-else-if="draft.as === 'line'" v-model="draft.values" :plan="plan" :big="big" />
+    <OrderPicker v-if="draft.as === 'order'" v-model="draft.order" :big="big" />
+    <EndsPicker v-else-if="draft.as === 'most-least'" v-model="draft.order" :big="big" />
+    <LineSketch v-else-if="draft.as === 'line'" v-model="draft.values" :big="big" />
     <ValuesPicker
       v-else
       v-model="draft.values"
-      :plan="plan"
       :big="big"
       :words="draft.as === 'change' ? 'change' : testOf(plan).way.fromWords ? 'words' : undefined"
     />

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { letterOf, type Plan, type Prediction } from '~~/core/lesson'
+import { useLessonPlan } from '~/composables/lessonPlan'
+import { letterOf, type Prediction } from '~~/core/lesson'
 import { predictionOf, resultUnit } from '~~/core/test'
 import { heapsOf } from '~~/core/charts'
 import { changeTally, guessesOf, tallyOf } from '~~/core/predictions'
@@ -8,16 +9,17 @@ import ConditionBadge from '~/components/pieces/ConditionBadge.vue'
 import HeapOfNumbers from '~/components/pieces/HeapOfNumbers.vue'
 
 /** How many groups put each condition first and last, or say that it goes up or down: one square a group. */
-const props = defineProps<{ plan: Plan; predictions: Prediction[]; big?: boolean }>()
-const tally = computed(() => tallyOf(props.plan, props.predictions))
+const plan = useLessonPlan()
+const props = defineProps<{ predictions: Prediction[]; big?: boolean }>()
+const tally = computed(() => tallyOf(plan.value, props.predictions))
 const counted = computed(() => tally.value.some(({ hands }) => hands !== undefined))
-const ends = computed(() => endsOf(props.plan))
+const ends = computed(() => endsOf(plan.value))
 const columns = computed(() =>
-  predictionOf(props.plan) === 'change' ? ['more', 'the same', 'less'] : [ends.value.most, ends.value.least],
+  predictionOf(plan.value) === 'change' ? ['more', 'the same', 'less'] : [ends.value.most, ends.value.least],
 )
 const rows = computed(() =>
-  predictionOf(props.plan) === 'change'
-    ? changeTally(props.plan, props.predictions).map(({ condition, up, same, down }) => ({
+  predictionOf(plan.value) === 'change'
+    ? changeTally(plan.value, props.predictions).map(({ condition, up, same, down }) => ({
         condition,
         counts: [up, same, down],
         hands: undefined,
@@ -25,8 +27,8 @@ const rows = computed(() =>
     : tally.value.map(({ condition, most, least, hands }) => ({ condition, counts: [most, least], hands })),
 )
 /** Of one thing alone there is no most and least: its guesses are heaped up. */
-const guesses = computed(() => (tally.value.length === 1 ? guessesOf(props.plan, props.predictions) : []))
-const placeOf = (id: string) => props.plan.conditions.findIndex((one) => one.id === id)
+const guesses = computed(() => (tally.value.length === 1 ? guessesOf(plan.value, props.predictions) : []))
+const placeOf = (id: string) => plan.value.conditions.findIndex((one) => one.id === id)
 </script>
 
 <template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { activeConditions, conditionName, type Plan } from '~~/core/lesson'
+import { useLessonPlan } from '~/composables/lessonPlan'
+import { activeConditions, conditionName } from '~~/core/lesson'
 import { expectedUnit } from '~~/core/measuring'
 import { changeWords } from '~~/core/wording'
 import { testOf } from '~~/core/test'
@@ -8,9 +9,10 @@ import NumberField from '~/forms/NumberField.vue'
 import PickOne from '~/forms/PickOne.vue'
 
 /** Something for every condition: a number with its unit, one of the ordered words, or more, less and the same. */
-const props = defineProps<{ plan: Plan; big?: boolean; words?: 'change' | 'words' }>()
+const plan = useLessonPlan()
+const props = defineProps<{ big?: boolean; words?: 'change' | 'words' }>()
 const values = defineModel<Record<string, number>>({ required: true })
-const method = computed(() => testOf(props.plan).method)
+const method = computed(() => testOf(plan.value).method)
 const choices = computed(() =>
   props.words === 'change'
     ? [1, 0, -1].map((value) => ({ value, title: changeWords(value) }))
@@ -26,7 +28,7 @@ function set(id: string, value: number | null): void {
 <template>
   <ul class="values grid gap-near" :class="{ big }">
     <li v-for="condition in activeConditions(plan)" :key="condition.id">
-      <ConditionName class="name" :plan="plan" :id="condition.id" :size="big ? 34 : 24" />
+      <ConditionName class="name" :id="condition.id" :size="big ? 34 : 24" />
       <PickOne
         v-if="words"
         tiles

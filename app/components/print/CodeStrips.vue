@@ -1,9 +1,11 @@
 <script setup lang="ts">
-import { codeOf, type Plan } from '~~/core/lesson'
+import { useLessonPlan } from '~/composables/lessonPlan'
+import { codeOf } from '~~/core/lesson'
 import { question } from '~~/core/wording'
 
 /** A strip for every child to be cut out: the lesson's code, its own code, and room for its guess and its numbers. The last page is the teacher's. */
-defineProps<{ plan: Plan; code: string }>()
+const plan = useLessonPlan()
+defineProps<{ code: string }>()
 const WITH_ROOM_FOR = ['My guess', 'What I found']
 </script>
 

@@ -1,23 +1,24 @@
 <script setup lang="ts">
+import { useLessonPlan } from '~/composables/lessonPlan'
 import { needsOf, type School } from '~~/core/kit'
-import type { Plan } from '~~/core/lesson'
 import { measuredWords } from '~~/core/wording'
 import KitTitle from '~/components/print/KitTitle.vue'
 import { useCustoms } from '~/composables/customs'
 
 /** What went out, with room for what came back and what broke. */
-const props = defineProps<{ plan: Plan; school: School }>()
+const plan = useLessonPlan()
+const props = defineProps<{ school: School }>()
 const { kitchen } = useCustoms()
 const rows = computed(() =>
-  needsOf(props.plan, props.school)
+  needsOf(plan.value, props.school)
     .filter(({ forClass }) => forClass > 0)
-    .map((need) => ({ need, material: props.plan.materials.find(({ id }) => id === need.material)! })),
+    .map((need) => ({ need, material: plan.value.materials.find(({ id }) => id === need.material)! })),
 )
 </script>
 
 <template>
   <div>
-    <KitTitle :plan="plan" what="Counting back" />
+    <KitTitle what="Counting back" />
     <table class="ruled font-heading">
       <thead>
         <tr>

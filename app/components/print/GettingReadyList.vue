@@ -1,21 +1,22 @@
 <script setup lang="ts">
+import { useLessonPlan } from '~/composables/lessonPlan'
 import { gettingReady, isForAdultsOnly, needsOf, type School } from '~~/core/kit'
-import type { Plan } from '~~/core/lesson'
 import { civilWords, movedWords, SAFETY_LAST_WORD, spanWords, stepWords } from '~~/core/wording'
 import KitTitle from '~/components/print/KitTitle.vue'
 import { useCustoms } from '~/composables/customs'
 
 /** Everything to be done before the lesson, the first thing first. */
-const props = defineProps<{ plan: Plan; school: School }>()
+const plan = useLessonPlan()
+const props = defineProps<{ school: School }>()
 const { kitchen } = useCustoms()
-const needs = computed(() => needsOf(props.plan, props.school))
-const steps = computed(() => gettingReady(props.plan, props.school))
-const adultOnly = (id: string) => props.plan.materials.some((material) => material.id === id && isForAdultsOnly(material))
+const needs = computed(() => needsOf(plan.value, props.school))
+const steps = computed(() => gettingReady(plan.value, props.school))
+const adultOnly = (id: string) => plan.value.materials.some((material) => material.id === id && isForAdultsOnly(material))
 </script>
 
 <template>
   <div>
-    <KitTitle :plan="plan" what="Getting ready" />
+    <KitTitle what="Getting ready" />
     <p v-if="steps.length === 0">Nothing has to be done beforehand.</p>
     <table v-else class="ruled font-heading">
       <thead>

@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import type { LessonRecord, Plan } from '~~/core/lesson'
+import { useLessonPlan } from '~/composables/lessonPlan'
+import type { LessonRecord } from '~~/core/lesson'
 import { groupReport } from '~~/core/wording/reports'
 import ReportSheet from '~/components/print/ReportSheet.vue'
 
 /** A report for each group, a page each. */
-defineProps<{ plan: Plan; record: LessonRecord }>()
+const plan = useLessonPlan()
+defineProps<{ record: LessonRecord }>()
 </script>
 
 <template>

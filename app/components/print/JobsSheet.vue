@@ -1,23 +1,23 @@
 <script setup lang="ts">
+import { useLessonPlan } from '~/composables/lessonPlan'
 import { jobRounds, runsInAll, seatsThere, sharingRota, visitRota, type GroupVisit } from '~~/core/arrangement'
-import type { Plan } from '~~/core/lesson'
 import { counted } from '~~/core/wording'
 import ShapeBadge from '~/components/pieces/ShapeBadge.vue'
 import KitTitle from '~/components/print/KitTitle.vue'
 
 /** Jobs for every trial of every group, a column for the trials that are alike, and who listens to whom afterwards. */
-const props = defineProps<{ plan: Plan }>()
+const plan = useLessonPlan()
 const sheets = computed(() =>
-  props.plan.groups.map((group) => ({
+  plan.value.groups.map((group) => ({
     group,
-    turns: jobRounds(seatsThere(group), props.plan.jobs.length, runsInAll(props.plan, group.id)),
+    turns: jobRounds(seatsThere(group), plan.value.jobs.length, runsInAll(plan.value, group.id)),
   })),
 )
 const SHOWN = 3
 /** `trialsWords([2, 6, 10, 14]) // '2, 6, 10 …'`: who goes on is clear from the first few. */
 const trialsWords = (trials: number[]) => trials.slice(0, SHOWN).join(', ') + (trials.length > SHOWN ? ' …' : '')
-const sharing = computed(() => sharingRota(props.plan.groups.length))
-const visits = computed(() => visitRota(props.plan.groups))
+const sharing = computed(() => sharingRota(plan.value.groups.length))
+const visits = computed(() => visitRota(plan.value.groups))
 /** No more rounds stand in one table, so that it stays on its paper. */
 const ROUNDS = 4
 const tables = computed(() =>
@@ -28,12 +28,12 @@ const tables = computed(() =>
 )
 const visitWords = ({ to, going }: GroupVisit) =>
   going.length === 0 ? 'all stay' : `${going.length === 1 ? 'seat' : 'seats'} ${going.join(', ')} to ${nameAt(to)}`
-const nameAt = (place: number) => props.plan.groups[place]!.name
+const nameAt = (place: number) => plan.value.groups[place]!.name
 </script>
 
 <template>
   <div>
-    <KitTitle :plan="plan" what="Jobs and sharing" />
+    <KitTitle what="Jobs and sharing" />
     <div class="groups grid grid-cols-2 gap-y-2mm gap-x-8mm">
       <section v-for="{ group, turns } in sheets" :key="group.id" class="keep-together">
         <h2><ShapeBadge :size="20" :shape="group.shape" /> {{ group.name }}</h2>

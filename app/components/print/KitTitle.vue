@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import { useLessonPlan } from '~/composables/lessonPlan'
 import { dayWords } from '~~/core/wording'
-import type { Plan } from '~~/core/lesson'
 
 /** Heads a list of the kit: what it is, for which lesson and day. */
-defineProps<{ plan: Plan; what: string }>()
+const plan = useLessonPlan()
+defineProps<{ what: string }>()
 </script>
 
 <template>

@@ -1,20 +1,21 @@
 <script setup lang="ts">
+import { useLessonPlan } from '~/composables/lessonPlan'
 import { byPlace, needsOf, type School } from '~~/core/kit'
-import type { Plan } from '~~/core/lesson'
 import { amountWords, measuredWords } from '~~/core/wording'
 import KitTitle from '~/components/print/KitTitle.vue'
 import { useCustoms } from '~/composables/customs'
 
 /** What to fetch, place by place, so that nobody walks twice. */
-const props = defineProps<{ plan: Plan; school: School }>()
+const plan = useLessonPlan()
+const props = defineProps<{ school: School }>()
 const { kitchen } = useCustoms()
 const places = computed(() =>
   byPlace(
-    needsOf(props.plan, props.school)
+    needsOf(plan.value, props.school)
       .filter(({ forClass }) => forClass > 0)
       .map((need) => ({
         ...need,
-        name: props.plan.materials.find(({ id }) => id === need.material)!.name || 'a thing without a name',
+        name: plan.value.materials.find(({ id }) => id === need.material)!.name || 'a thing without a name',
       })),
   ),
 )
@@ -22,7 +23,7 @@ const places = computed(() =>
 
 <template>
   <div>
-    <KitTitle :plan="plan" what="Picking list" />
+    <KitTitle what="Picking list" />
     <section v-for="{ place, rows } in places" :key="place" class="keep-together">
       <h2 class="mx-0 mt-4mm mb-1mm text-14pt">{{ place || 'No place written down' }}</h2>
       <table class="ruled font-heading">

@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { useLessonPlan } from '~/composables/lessonPlan'
 import { conditionsByGroup } from '~~/core/arrangement'
-import { activeConditions, changedFactor, keptFactors, letterOf, type Group, type Plan } from '~~/core/lesson'
+import { activeConditions, changedFactor, keptFactors, letterOf, type Group } from '~~/core/lesson'
 import { measuredCards, testOf } from '~~/core/test'
 import { unitOf } from '~~/core/quantity'
 import {
@@ -16,19 +17,20 @@ import {
 import ShapeBadge from '~/components/pieces/ShapeBadge.vue'
 
 /** One page for a group: the plan, filled in or to be filled in, and a table to write readings into. */
-const props = defineProps<{ plan: Plan; blank?: boolean }>()
-const words = computed(() => variableWords(props.plan))
-const kept = computed(() => keptFactors(props.plan))
-const unit = computed(() => unitOf(testOf(props.plan).unit).symbol)
+const plan = useLessonPlan()
+const props = defineProps<{ blank?: boolean }>()
+const words = computed(() => variableWords(plan.value))
+const kept = computed(() => keptFactors(plan.value))
+const unit = computed(() => unitOf(testOf(plan.value).unit).symbol)
 // A blank sheet is the same for all; a filled one belongs to a group.
-const sheets = computed<(Group | undefined)[]>(() => (props.blank ? [undefined] : props.plan.groups))
-const headings = computed(() => readingHeadings(props.plan))
-const worked = computed(() => workedOutColumn(props.plan))
+const sheets = computed<(Group | undefined)[]>(() => (props.blank ? [undefined] : plan.value.groups))
+const headings = computed(() => readingHeadings(plan.value))
+const worked = computed(() => workedOutColumn(plan.value))
 // A group writes down what is its own: shared out, that is not every condition.
-const own = computed(() => conditionsByGroup(props.plan))
+const own = computed(() => conditionsByGroup(plan.value))
 const conditionsFor = (group: Group | undefined) =>
-  activeConditions(props.plan).filter(({ id }) => !group || own.value.get(group.id)!.includes(id))
-const care = computed(() => careLines(props.plan))
+  activeConditions(plan.value).filter(({ id }) => !group || own.value.get(group.id)!.includes(id))
+const care = computed(() => careLines(plan.value))
 const LINES = 4
 </script>
 

@@ -1,22 +1,23 @@
 <script setup lang="ts">
-import { activeConditions, letterOf, type Plan } from '~~/core/lesson'
+import { useLessonPlan } from '~/composables/lessonPlan'
+import { activeConditions, letterOf } from '~~/core/lesson'
 import { firstSeries, predictionOf, kindOf } from '~~/core/test'
 import { linePoints } from '~~/core/predictions'
 import { endsOf, FRAME_WORDS, momentWords, nameOfCondition, predictionPrompt, question } from '~~/core/wording'
 import ShapeBadge from '~/components/pieces/ShapeBadge.vue'
 
 /** A slip for every group to cut out: its order, the longest or highest first, and why. Four to a page. */
-const props = defineProps<{ plan: Plan }>()
+const plan = useLessonPlan()
 /** Of several series the first is predicted. */
-const asked = computed(() => firstSeries(props.plan))
+const asked = computed(() => firstSeries(plan.value))
 const as = computed(() => predictionOf(asked.value))
 const points = computed(() => linePoints(asked.value))
 const xOf = (place: number) => 60 + (place * 220) / Math.max(1, points.value.length - 1)
-const pointName = (id: string) => (kindOf(props.plan).watches ? momentWords(props.plan, id) : nameOfCondition(asked.value, id))
+const pointName = (id: string) => (kindOf(plan.value).watches ? momentWords(plan.value, id) : nameOfCondition(asked.value, id))
 const A_PAGE = 4
 const pages = computed(() =>
-  Array.from({ length: Math.ceil(props.plan.groups.length / A_PAGE) }, (_, page) =>
-    props.plan.groups.slice(page * A_PAGE, (page + 1) * A_PAGE),
+  Array.from({ length: Math.ceil(plan.value.groups.length / A_PAGE) }, (_, page) =>
+    plan.value.groups.slice(page * A_PAGE, (page + 1) * A_PAGE),
   ),
 )
 </script>

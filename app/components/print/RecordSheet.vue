@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { useLessonPlan } from '~/composables/lessonPlan'
 import { conditionsByGroup, jobRounds, seatsThere, trialsByGroup } from '~~/core/arrangement'
-import { activeConditions, letterOf, type Group, type Plan } from '~~/core/lesson'
+import { activeConditions, letterOf, type Group } from '~~/core/lesson'
 import { eachMeasure, testOf } from '~~/core/test'
 import {
   measureKey,
@@ -18,43 +19,43 @@ import {
 import ShapeBadge from '~/components/pieces/ShapeBadge.vue'
 
 /** One page for a group to write down what it measures and sees, where there is no tablet. It is keyed into the class grid later. */
-const props = defineProps<{ plan: Plan }>()
+const plan = useLessonPlan()
 /** The unit of every number; of several measures each column says its own. */
 const unit = computed(() => {
-  const units = new Set(unitsOfTrial(props.plan))
+  const units = new Set(unitsOfTrial(plan.value))
   return units.size === 1 ? [...units][0]! : ''
 })
 const inWords = computed(() =>
-  eachMeasure(props.plan).flatMap((view) => {
+  eachMeasure(plan.value).flatMap((view) => {
     const { way, words } = testOf(view)
     return way.fromWords ? [{ title: WAY_WORDS[way.code].words, words }] : []
   }),
 )
 const headings = computed(() => [
-  ...(props.plan.practice > 0
-    ? readingHeading(props.plan, 'practice').map((text, place) => ({
+  ...(plan.value.practice > 0
+    ? readingHeading(plan.value, 'practice').map((text, place) => ({
         text,
         practice: true,
         repeat: 0,
-        unit: unitsOfTrial(props.plan)[place]!,
+        unit: unitsOfTrial(plan.value)[place]!,
       }))
     : []),
-  ...readingPlaces(props.plan).map((place) => ({ ...place, practice: false })),
+  ...readingPlaces(plan.value).map((place) => ({ ...place, practice: false })),
 ])
 /** The number of the trial in the group's own order, small in its place. */
-const numbers = computed(() => new Map(props.plan.groups.map(({ id }) => [id, trialNumbers(props.plan, id)])))
+const numbers = computed(() => new Map(plan.value.groups.map(({ id }) => [id, trialNumbers(plan.value, id)])))
 const numberIn = (group: Group, condition: string, { repeat }: { repeat: number }) =>
   numbers.value.get(group.id)!.get(`${condition}/${repeat}`)
 const isOwn = (group: Group, condition: string, { repeat, practice }: { repeat: number; practice: boolean }) =>
   practice || (trials.value.get(group.id) ?? []).some((one) => one.condition === condition && one.repeat === repeat)
-const worked = computed(() => workedOutColumn(props.plan))
+const worked = computed(() => workedOutColumn(plan.value))
 /** Many readings of each condition go down the page, few of them across. */
 const MOST_ACROSS = 7
 const down = computed(() => headings.value.length > MOST_ACROSS)
-const own = computed(() => conditionsByGroup(props.plan))
-const trials = computed(() => trialsByGroup(props.plan))
-const conditionsOf = (group: Group) => activeConditions(props.plan).filter(({ id }) => own.value.get(group.id)!.includes(id))
-const turnsOf = (group: Group) => jobRounds(seatsThere(group), props.plan.jobs.length, group.seats)
+const own = computed(() => conditionsByGroup(plan.value))
+const trials = computed(() => trialsByGroup(plan.value))
+const conditionsOf = (group: Group) => activeConditions(plan.value).filter(({ id }) => own.value.get(group.id)!.includes(id))
+const turnsOf = (group: Group) => jobRounds(seatsThere(group), plan.value.jobs.length, group.seats)
 const SEEN_LINES = 4
 const ODD_LINES = 2
 </script>

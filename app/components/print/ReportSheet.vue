@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import WithPlan from '~/components/pieces/WithPlan.vue'
 import { readingsOfGroup } from '~~/core/evidence'
 import { reportHtml, reportMarkdown } from '~~/core/formats'
 import { type LessonRecord, type Plan } from '~~/core/lesson'
@@ -72,7 +73,7 @@ function saveMarkdown(): void {
         </tbody>
       </table>
       <div v-else-if="block.kind === 'chart' && plan && record" class="keep-together my-2mm mx-0">
-        <PaperChart :plan="forMeasure(plan, block.measure)" :record="recordOf(record, block.group)" />
+        <WithPlan :plan="forMeasure(plan, block.measure)"><PaperChart :record="recordOf(record, block.group)" /></WithPlan>
       </div>
       <div v-else-if="block.kind === 'quote'" class="quote keep-together">
         <p class="min-h-8mm text-12pt whitespace-pre-wrap">{{ block.text || ' ' }}</p>

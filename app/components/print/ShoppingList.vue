@@ -1,24 +1,25 @@
 <script setup lang="ts">
+import { useLessonPlan } from '~/composables/lessonPlan'
 import { billOf, needsOf, type School } from '~~/core/kit'
-import type { Plan } from '~~/core/lesson'
 import { amountWords, counted, measuredWords } from '~~/core/wording'
 import KitTitle from '~/components/print/KitTitle.vue'
 import { useCustoms } from '~/composables/customs'
 
 /** What is short, in whole packs, with what it costs and what is left over. */
-const props = defineProps<{ plan: Plan; school: School }>()
+const plan = useLessonPlan()
+const props = defineProps<{ school: School }>()
 const { kitchen, money } = useCustoms()
 const rows = computed(() =>
-  needsOf(props.plan, props.school)
+  needsOf(plan.value, props.school)
     .filter(({ short }) => short > 0)
-    .map((need) => ({ need, material: props.plan.materials.find(({ id }) => id === need.material)! })),
+    .map((need) => ({ need, material: plan.value.materials.find(({ id }) => id === need.material)! })),
 )
 const bill = computed(() => billOf(rows.value.map(({ need }) => need)))
 </script>
 
 <template>
   <div>
-    <KitTitle :plan="plan" what="Shopping list" />
+    <KitTitle what="Shopping list" />
     <p v-if="rows.length === 0">Nothing is short.</p>
     <table v-else class="ruled font-heading">
       <thead>

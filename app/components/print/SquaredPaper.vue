@@ -1,21 +1,23 @@
 <script setup lang="ts">
+import { useLessonPlan } from '~/composables/lessonPlan'
 import { handGraph, scaleLabels, squareScale } from '~~/core/charts'
-import { activeConditions, letterOf, type LessonRecord, type Plan } from '~~/core/lesson'
+import { activeConditions, letterOf, type LessonRecord } from '~~/core/lesson'
 import { writeShort } from '~~/core/quantity'
 import { axisTitles, nameOfCondition, question, scaleSentence } from '~~/core/wording'
 
 /** Squared paper with axes: numbered in the scale that fits, or blank for children to number. */
-const props = defineProps<{ plan: Plan; record: LessonRecord; blank?: boolean; squares?: number }>()
+const plan = useLessonPlan()
+const props = defineProps<{ record: LessonRecord; blank?: boolean; squares?: number }>()
 const ACROSS = 24
 const SIDE = 7
 const LEFT = 16
 const BOTTOM = 14
-const graph = computed(() => handGraph(props.plan, props.record))
+const graph = computed(() => handGraph(plan.value, props.record))
 const rows = computed(() => Math.min(32, Math.max(6, props.squares ?? 24)))
 const up = computed(() => graph.value && squareScale(graph.value.up.values, rows.value, graph.value.up.withZero))
 const across = computed(() => graph.value?.across && squareScale(graph.value.across.values, ACROSS, false))
-const titles = computed(() => axisTitles(props.plan))
-const conditions = computed(() => activeConditions(props.plan))
+const titles = computed(() => axisTitles(plan.value))
+const conditions = computed(() => activeConditions(plan.value))
 const wide = computed(() => LEFT + ACROSS * SIDE + 4)
 const high = computed(() => rows.value * SIDE + BOTTOM + 6)
 const y = (at: number) => 4 + (rows.value - at) * SIDE

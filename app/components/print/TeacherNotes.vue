@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import type { LessonRecord, Plan } from '~~/core/lesson'
+import { useLessonPlan } from '~/composables/lessonPlan'
+import type { LessonRecord } from '~~/core/lesson'
 import { teacherNotes } from '~~/core/wording/reports'
 import ReportSheet from '~/components/print/ReportSheet.vue'
 
 /** For the teacher alone: strengths and next steps of each group, the words used, the skills practised. */
-defineProps<{ plan: Plan; record: LessonRecord }>()
+const plan = useLessonPlan()
+defineProps<{ record: LessonRecord }>()
 </script>
 
 <template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { useLessonPlan } from '~/composables/lessonPlan'
 import { arrangementOf, circuitStations, conditionsByGroup } from '~~/core/arrangement'
-import { letterOf, type Group, type Plan } from '~~/core/lesson'
+import { letterOf, type Group } from '~~/core/lesson'
 import { careLines, counted, nameOfCondition, orderLine } from '~~/core/wording'
 import ConditionBadge from '~/components/pieces/ConditionBadge.vue'
 import ConditionName from '~/components/pieces/ConditionName.vue'
@@ -12,20 +13,20 @@ import { useFitInside } from '~/composables/fitInside'
  * A label for every group's tray, eight to a page: whose it is, which conditions, what to take care with. In a circuit the
  * stations have one too.
  */
-const props = defineProps<{ plan: Plan }>()
-const own = computed(() => conditionsByGroup(props.plan))
-const care = computed(() => careLines(props.plan))
+const plan = useLessonPlan()
+const own = computed(() => conditionsByGroup(plan.value))
+const care = computed(() => careLines(plan.value))
 const stations = computed(() =>
-  arrangementOf(props.plan) === 'circuit'
-    ? circuitStations(props.plan).flatMap(({ id, copies, measures }) => Array.from({ length: copies }, () => ({ id, measures })))
+  arrangementOf(plan.value) === 'circuit'
+    ? circuitStations(plan.value).flatMap(({ id, copies, measures }) => Array.from({ length: copies }, () => ({ id, measures })))
     : [],
 )
 const stationName = ({ id, measures }: { id: string; measures: boolean }) =>
-  measures ? nameOfCondition(props.plan, id) : props.plan.arrangement.extra.find((one) => one.id === id)?.name || 'Station'
+  measures ? nameOfCondition(plan.value, id) : plan.value.arrangement.extra.find((one) => one.id === id)?.name || 'Station'
 type Label = { group: Group } | { station: { id: string; measures: boolean } }
 const ON_PAGE = 8
 const pages = computed(() => {
-  const labels: Label[] = [...props.plan.groups.map((group) => ({ group })), ...stations.value.map((station) => ({ station }))]
+  const labels: Label[] = [...plan.value.groups.map((group) => ({ group })), ...stations.value.map((station) => ({ station }))]
   return Array.from({ length: Math.ceil(labels.length / ON_PAGE) }, (_, page) => labels.slice(page * ON_PAGE, (page + 1) * ON_PAGE))
 })
 /** From so many conditions on their letters and hatches have to do. */
@@ -61,7 +62,7 @@ useFitInside(sheet, '.label')
                 :letter="letterOf(plan, id)"
                 :place="plan.conditions.findIndex((condition) => condition.id === id)"
               />
-              <ConditionName v-else :plan="plan" :id="id" :size="34" />
+              <ConditionName v-else :id="id" :size="34" />
             </template>
           </p>
           <p v-if="orderLine(plan, label.group.id)" class="order text-11pt">In this order: {{ orderLine(plan, label.group.id) }}</p>

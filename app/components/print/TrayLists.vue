@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { useLessonPlan } from '~/composables/lessonPlan'
 import { cautionsOf, needsOf, type Need, type School } from '~~/core/kit'
-import { isEachChild, type Plan } from '~~/core/lesson'
+import { isEachChild } from '~~/core/lesson'
 import {
   dayWords,
   amountWords,
@@ -17,12 +18,13 @@ import ShapeBadge from '~/components/pieces/ShapeBadge.vue'
 import { useCustoms } from '~/composables/customs'
 
 /** What the class needs on one page, then a list with tick boxes for every group's tray. */
-const props = defineProps<{ plan: Plan; school: School }>()
+const plan = useLessonPlan()
+const props = defineProps<{ school: School }>()
 const { kitchen, say } = useCustoms()
 const needs = computed(() =>
-  needsOf(props.plan, props.school)
+  needsOf(plan.value, props.school)
     .filter(({ forClass }) => forClass > 0)
-    .map((need) => ({ ...need, name: props.plan.materials.find((one) => one.id === need.material)!.name })),
+    .map((need) => ({ ...need, name: plan.value.materials.find((one) => one.id === need.material)!.name })),
 )
 const onTray = (group: string) => needs.value.filter((need) => (need.trays[group] ?? 0) > 0)
 const elsewhere = computed(() => needs.value.filter((need) => need.perTray === undefined && need.forClass > 0))
@@ -31,9 +33,9 @@ const eachTray = ({ trays, perTray, unit }: Need) =>
     ? ''
     : `${new Set(Object.values(trays)).size > 1 ? 'up to ' : ''}${measuredWords(perTray, unit, kitchen.value)}`
 /** The trays of children are all alike. */
-const trays = computed(() => (isEachChild(props.plan) ? props.plan.groups.slice(0, 1) : props.plan.groups))
-const cautions = computed(() => cautionsOf(props.plan))
-const care = computed(() => careLines(props.plan))
+const trays = computed(() => (isEachChild(plan.value) ? plan.value.groups.slice(0, 1) : plan.value.groups))
+const cautions = computed(() => cautionsOf(plan.value))
+const care = computed(() => careLines(plan.value))
 </script>
 
 <template>

@@ -1,16 +1,16 @@
 <script setup lang="ts">
-import type { Plan } from '~~/core/lesson'
+import { useLessonPlan } from '~/composables/lessonPlan'
 import ShapeBadge from '~/components/pieces/ShapeBadge.vue'
 import KitTitle from '~/components/print/KitTitle.vue'
 
 /** Slips for after a visit: one thing well, one to work on. Two for each group, to be cut out. */
-const props = defineProps<{ plan: Plan }>()
-const slips = computed(() => props.plan.groups.flatMap((group) => [1, 2].map((copy) => ({ group, copy }))))
+const plan = useLessonPlan()
+const slips = computed(() => plan.value.groups.flatMap((group) => [1, 2].map((copy) => ({ group, copy }))))
 </script>
 
 <template>
   <div>
-    <KitTitle :plan="plan" what="After a visit" />
+    <KitTitle what="After a visit" />
     <div class="grid grid-cols-2 gap-y-4mm gap-x-6mm">
       <section v-for="{ group, copy } in slips" :key="`${group.id}${copy}`" class="slip keep-together">
         <h2 class="flex items-center gap-2mm text-12pt">

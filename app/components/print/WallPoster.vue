@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import WithPlan from '~/components/pieces/WithPlan.vue'
+import { useLessonPlan } from '~/composables/lessonPlan'
 import { classConclusion } from '~~/core/agree'
 import { acrossSeries, everyTable, evidenceOf } from '~~/core/evidence'
 import { activeConditions, changedFactor, keptFactors, type LessonRecord, type Plan } from '~~/core/lesson'
@@ -9,18 +11,19 @@ import ConditionName from '~/components/pieces/ConditionName.vue'
 
 /** The investigation for the wall: on one A3 sheet, or on four A4 sheets to be joined. */
 const PaperChart = defineAsyncComponent(() => import('~/components/charts/PaperChart.vue'))
-const props = defineProps<{ plan: Plan; record: LessonRecord; sheets: 'a3' | 'four-a4' }>()
+const plan = useLessonPlan()
+const props = defineProps<{ record: LessonRecord; sheets: 'a3' | 'four-a4' }>()
 const QUARTERS = ['top left', 'top right', 'bottom left', 'bottom right']
-const evidence = computed(() => evidenceOf(props.plan, props.record))
-const podium = computed(() => (evidence.value ? podiumLines(props.plan, evidence.value) : []))
-const words = computed(() => variableWords(props.plan))
+const evidence = computed(() => evidenceOf(plan.value, props.record))
+const podium = computed(() => (evidence.value ? podiumLines(plan.value, evidence.value) : []))
+const words = computed(() => variableWords(plan.value))
 const acrossOf = (view: Plan) => {
   const across = acrossSeries(view, props.record)
   return across ? acrossSentences(view, across) : []
 }
 const conclusion = computed(() => classConclusion(props.record.conclusions))
 const tables = computed(() =>
-  everyTable(props.plan, props.record).map((own, _, all) => ({
+  everyTable(plan.value, props.record).map((own, _, all) => ({
     ...own,
     name: tableName(own, all),
     block: resultsBlock(own.plan, own.record)[0],
@@ -54,7 +57,7 @@ const tables = computed(() =>
                 {{ changedFactor(plan)?.name ?? '…' }}
                 <ul class="conditions">
                   <li class="py-1mm px-0" v-for="condition in activeConditions(plan)" :key="condition.id">
-                    <ConditionName :id="condition.id" :plan="plan" :size="34" />
+                    <ConditionName :id="condition.id" :size="34" />
                   </li>
                 </ul>
               </dd>
@@ -64,13 +67,13 @@ const tables = computed(() =>
               <dd class="mb-4mm">{{ list(keptFactors(plan).map(({ name }) => name)) || '…' }}</dd>
             </dl>
             <div v-if="tables.length < 2" class="graph min-h-0">
-              <PaperChart :plan="plan" :record="record" :width="440" :height="430" />
+              <PaperChart :record="record" :width="440" :height="430" />
             </div>
           </div>
           <div v-if="tables.length > 1" class="graphs">
             <div v-for="view in eachMeasure(plan)" :key="view.measured ?? ''" class="min-w-0">
               <p class="font-bold">{{ testOf(view).measure?.name }}</p>
-              <PaperChart :plan="view" :record="record" :width="440" :height="340" />
+              <WithPlan :plan="view"><PaperChart :record="record" :width="440" :height="340" /></WithPlan>
               <p v-for="sentence in acrossOf(view)" :key="sentence">{{ sentence }}</p>
             </div>
           </div>

@@ -1,13 +1,11 @@
 <script setup lang="ts">
 import { seededRandom } from '~~/core/chance'
-import type { Plan } from '~~/core/lesson'
 import { drawScale, SCALE_KINDS } from '~~/core/warmUps'
 import { drawnAnswer, SCALE_WORDS } from '~~/core/wording'
-import ScalePicture from '~/components/pieces/ScalePicture.vue'
+import ScaleDrawing from '~/components/pieces/ScaleDrawing.vue'
 import { freshSeed } from '~/following/freshSeed'
 
 /** Scales to read on paper, others on every printing, and the answers on a page of their own. */
-defineProps<{ plan: Plan }>()
 const seed = freshSeed()
 const random = seededRandom(seed)
 const LEVELS = ['marks', 'marks', 'between'] as const
@@ -20,7 +18,7 @@ const tasks = SCALE_KINDS.map((kind, place) => drawScale(kind, LEVELS[place % LE
     <p>Write what each one shows, with its unit. Sheet {{ seed }}.</p>
     <ol class="tasks">
       <li v-for="(task, place) in tasks" :key="place">
-        <ScalePicture :scale="task.scale" :value="task.value" :label="`${SCALE_WORDS[task.scale.kind]} to read`" />
+        <ScaleDrawing :scale="task.scale" :value="task.value" :label="`${SCALE_WORDS[task.scale.kind]} to read`" />
         <p>{{ place + 1 }} · {{ SCALE_WORDS[task.scale.kind] }}: ______________</p>
       </li>
     </ol>

@@ -1,28 +1,28 @@
 <script setup lang="ts">
+import { useLessonPlan } from '~/composables/lessonPlan'
 import { isReadByClock } from '~~/core/test'
 import { arrangementOf, secondsOfBatch, turnsGoingRound } from '~~/core/arrangement'
 import { fitOf, scarcest, testStartOf, timeAt } from '~~/core/clock'
-import type { Plan } from '~~/core/lesson'
 import { ARRANGEMENT_WORDS, endWords, minuteWords, nameOfGroup, PHASE_NAMES, question, stopwatchWords } from '~~/core/wording'
 import ArrangementTable from '~/components/clock/ArrangementTable.vue'
 import ReadingTable from '~/components/clock/ReadingTable.vue'
 import KitTitle from '~/components/print/KitTitle.vue'
 
 /** The lesson by the clock, who does which condition when, and when shared things and jars come round. */
-const props = defineProps<{ plan: Plan }>()
-const fit = computed(() => fitOf(props.plan))
+const plan = useLessonPlan()
+const fit = computed(() => fitOf(plan.value))
 const phases = computed(() => fit.value.phases.filter(({ minutes }) => minutes > 0))
 const testStart = computed(() => testStartOf(fit.value))
-const way = computed(() => arrangementOf(props.plan))
-const jars = computed(() => isReadByClock(props.plan))
-const copies = computed(() => scarcest(props.plan))
+const way = computed(() => arrangementOf(plan.value))
+const jars = computed(() => isReadByClock(plan.value))
+const copies = computed(() => scarcest(plan.value))
 const SHOWN_TRIALS = 4
 /** Who has a shared thing in the first trials; it goes on in the same rhythm. */
 const round = computed(() => {
-  const { trial } = props.plan.clock
+  const { trial } = plan.value.clock
   if (copies.value === undefined || trial.read === 0 || !fit.value.oneAfterTheOther) return []
   return turnsGoingRound({
-    groups: props.plan.groups.length,
+    groups: plan.value.groups.length,
     instruments: copies.value,
     trials: Math.min(SHOWN_TRIALS, fit.value.trials),
     trial: secondsOfBatch(trial, 1),
@@ -31,17 +31,17 @@ const round = computed(() => {
   })
 })
 const things = computed(() =>
-  props.plan.materials.filter(({ use, goesRound }) => use === 'again' && goesRound !== null).map(({ name }) => name),
+  plan.value.materials.filter(({ use, goesRound }) => use === 'again' && goesRound !== null).map(({ name }) => name),
 )
 const clockOf = (seconds: number) => {
-  const at = timeAt(props.plan.clock.start, testStart.value + Math.floor(seconds / 60))
+  const at = timeAt(plan.value.clock.start, testStart.value + Math.floor(seconds / 60))
   return at ? `${at}:${stopwatchWords(seconds % 60).slice(-2)}` : stopwatchWords(seconds)
 }
 </script>
 
 <template>
   <div>
-    <KitTitle :plan="plan" what="Who does what, and when" />
+    <KitTitle what="Who does what, and when" />
     <p class="question mb-3mm text-13pt font-bold">{{ question(plan) }}</p>
     <table class="ruled w-90mm font-heading">
       <tbody>
@@ -57,11 +57,11 @@ const clockOf = (seconds: number) => {
     <p>{{ endWords(plan, fit) }}</p>
     <section class="keep-together">
       <h2 class="mx-0 mt-5mm mb-1mm text-14pt">{{ ARRANGEMENT_WORDS[way].name }}</h2>
-      <ArrangementTable :plan="plan" :test-start="testStart" />
+      <ArrangementTable :test-start="testStart" />
     </section>
     <section v-if="jars" class="keep-together">
       <h2 class="mx-0 mt-5mm mb-1mm text-14pt">Reading timetable</h2>
-      <ReadingTable :plan="plan" :test-start="testStart" />
+      <ReadingTable :test-start="testStart" />
     </section>
     <section v-if="round.length > 0" class="keep-together">
       <h2 class="mx-0 mt-5mm mb-1mm text-14pt">Who has {{ things.join(' and ') }} when</h2>

@@ -1,14 +1,14 @@
 <script setup lang="ts">
-import type { Plan } from '~~/core/lesson'
+import { useLessonPlan } from '~/composables/lessonPlan'
 import { question, wordMat } from '~~/core/wording'
 import { callServer } from '~/following/callServer'
 
 /** The words of this lesson, large, for the wall or the middle of a table. */
-const props = defineProps<{ plan: Plan }>()
+const plan = useLessonPlan()
 /** What a ready investigation has for children; one from nothing has none. */
 const about = shallowRef<{ word: string; meaning: string }[]>([])
 onMounted(async () => {
-  const { investigation } = props.plan
+  const { investigation } = plan.value
   if (investigation === null) return
   const inside = await callServer('GET /api/investigations/[investigation]', { path: { investigation } }).catch(() => undefined)
   about.value = inside?.teaching.words ?? []

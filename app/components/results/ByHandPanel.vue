@@ -1,17 +1,21 @@
 <script setup lang="ts">
+import { useLessonPlan } from '~/composables/lessonPlan'
 import { checkScale, handGraph, squareScale } from '~~/core/charts'
-import type { LessonRecord, Plan } from '~~/core/lesson'
+import type { LessonRecord } from '~~/core/lesson'
 import { scaleProblemWords, scaleSentence } from '~~/core/wording'
 import EmptyNote from '~/components/pieces/EmptyNote.vue'
 import NumberField from '~/forms/NumberField.vue'
 import { madeUpAddress } from '~/following/madeUp'
 import { useLesson } from '~/stores/lesson'
+import { useMadeUp } from '~/stores/madeUp'
 
 /** A scale for squared paper, said in a sentence; a checker for the scale a child proposes; and paper with axes to print. */
-const props = defineProps<{ plan: Plan; record: LessonRecord }>()
+const plan = useLessonPlan()
+const props = defineProps<{ record: LessonRecord }>()
 const lesson = useLesson()
+const madeUp = useMadeUp()
 const squares = ref<number | null>(24)
-const graph = computed(() => handGraph(props.plan, props.record))
+const graph = computed(() => handGraph(plan.value, props.record))
 const up = computed(() => graph.value && squareScale(graph.value.up.values, squares.value ?? 24, graph.value.up.withZero))
 const across = computed(() => graph.value?.across && squareScale(graph.value.across.values, 16, false))
 const proposed = reactive<{ from: number | null; step: number | null; squaresPerStep: number | null }>({
@@ -43,10 +47,10 @@ const problems = computed(() => {
           whole
           @update:model-value="squares = $event"
         />
-        <VBtn :to="madeUpAddress(lesson, `/print/${lesson.id}/squared?squares=${squares ?? 24}`)" target="_blank">
+        <VBtn :to="madeUpAddress(madeUp.drawn, `/print/${lesson.id}/squared?squares=${squares ?? 24}`)" target="_blank">
           Paper with numbered axes
         </VBtn>
-        <VBtn :to="madeUpAddress(lesson, `/print/${lesson.id}/squared-blank?squares=${squares ?? 24}`)" target="_blank">
+        <VBtn :to="madeUpAddress(madeUp.drawn, `/print/${lesson.id}/squared-blank?squares=${squares ?? 24}`)" target="_blank">
           Paper with blank axes
         </VBtn>
       </div>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { LONGEST, type LessonRecord, type Plan } from '~~/core/lesson'
+import { useLessonPlan } from '~/composables/lessonPlan'
+import { LONGEST, type LessonRecord } from '~~/core/lesson'
 import { unitOf } from '~~/core/quantity'
 import { challengeMoment, challengeTable, seenBy, withChallenge, withoutChallenge } from '~~/core/predictions'
 import { usedIn } from '~~/core/record'
@@ -9,24 +10,27 @@ import TextField from '~/forms/TextField.vue'
 import { newId } from '~/following/newId'
 import { readingRow } from '~/following/readingRow'
 import { useLesson } from '~/stores/lesson'
+import { useRecordWriting } from '~/stores/recordWriting'
 import { useNumberEntry } from '~/composables/numberEntry'
 
 /** Check it: something new, predicted by each group out of what the class found, tested and laid beside. */
-const props = defineProps<{ plan: Plan; record: LessonRecord }>()
+const plan = useLessonPlan()
+const props = defineProps<{ record: LessonRecord }>()
 const lesson = useLesson()
+const writing = useRecordWriting()
 const { read } = useNumberEntry(() => props.record.readings)
 const label = ref('')
 const troubles = ref<Record<string, string>>({})
-const challenge = computed(() => challengeTable(props.plan, props.record))
-const unit = computed(() => testOf(props.plan).unit)
+const challenge = computed(() => challengeTable(plan.value, props.record))
+const unit = computed(() => testOf(plan.value).unit)
 const begin = () => {
   if (label.value.trim() !== '') lesson.replace(withChallenge(lesson.plan!, label.value.trim(), newId))
 }
 const end = () => lesson.replace(withoutChallenge(lesson.plan!, usedIn(lesson.record).conditions))
-const textOf = (value: number | undefined) => (value === undefined ? '' : writeReading(props.plan, value, unit.value))
+const textOf = (value: number | undefined) => (value === undefined ? '' : writeReading(plan.value, value, unit.value))
 
 function typed(key: string, text: string): number | undefined {
-  const { value, trouble } = read(props.plan, text)
+  const { value, trouble } = read(plan.value, text)
   troubles.value = { ...troubles.value, [key]: text.trim() === '' ? '' : trouble }
   return value
 }
@@ -34,16 +38,16 @@ async function guess(group: string, text: string): Promise<void> {
   const value = typed(`guess/${group}`, text)
   const { condition } = challenge.value!
   if (value !== undefined)
-    await lesson.addPrediction({ id: newId(), group, as: 'challenge', order: [], values: { [condition]: value }, reason: '' })
+    await writing.add('prediction', { id: newId(), group, as: 'challenge', order: [], values: { [condition]: value }, reason: '' })
 }
 async function see(group: string, text: string): Promise<void> {
   const value = typed(`seen/${group}`, text)
   if (value === undefined) return
-  const before = seenBy(props.plan, props.record.readings, group)
+  const before = seenBy(plan.value, props.record.readings, group)
   if (before)
-    return void (await lesson.supersede(before, { value, unit: unit.value, entered: text, reason: 'corrected at the desk' }))
-  const place = { group, condition: challenge.value!.condition, repeat: 1, moment: challengeMoment(props.plan), practice: false }
-  await lesson.addReadings([readingRow(place, value, unit.value, text)])
+    return void (await writing.supersede(before, { value, unit: unit.value, entered: text, reason: 'corrected at the desk' }))
+  const place = { group, condition: challenge.value!.condition, repeat: 1, moment: challengeMoment(plan.value), practice: false }
+  await writing.addReadings([readingRow(place, value, unit.value, text)])
 }
 </script>
 

@@ -1,16 +1,17 @@
 <script setup lang="ts">
+import { useLessonPlan } from '~/composables/lessonPlan'
 import VChart from 'vue-echarts'
 import type { GapDrawing } from '~~/core/charts'
 import type { Evidence } from '~~/core/evidence'
-import type { Plan } from '~~/core/lesson'
 import { gapSentence } from '~~/core/wording'
 import { gapOption } from '~/components/charts/gapOption'
 import { useChartParts } from '~/components/charts/parts'
 
 /** The gap between two averages, drawn beside the wobble of one reading. */
 useChartParts()
-const props = defineProps<{ plan: Plan; evidence: Evidence; drawing: GapDrawing }>()
-const option = computed(() => gapOption(props.plan, props.evidence, props.drawing))
+const plan = useLessonPlan()
+const props = defineProps<{ evidence: Evidence; drawing: GapDrawing }>()
+const option = computed(() => gapOption(plan.value, props.evidence, props.drawing))
 </script>
 
 <template>

@@ -1,14 +1,18 @@
 <script setup lang="ts">
+import { useLessonPlan } from '~/composables/lessonPlan'
 import { judgedBefore, twinsToAdd, type Evidence, type Grade } from '~~/core/evidence'
-import type { LessonRecord, Plan } from '~~/core/lesson'
+import type { LessonRecord } from '~~/core/lesson'
 import { fixWords, GRADE_NAMES, gradeName, judgedAnewSentence, sureSentences } from '~~/core/wording'
 import { useLesson } from '~/stores/lesson'
+import { useSecondLook } from '~/stores/secondLook'
 
 /** The grade on its scale, and what it means here in one sentence. "The same" is an answer like the others. */
-const props = defineProps<{ plan: Plan; record: LessonRecord; evidence: Evidence }>()
+const plan = useLessonPlan()
+const props = defineProps<{ record: LessonRecord; evidence: Evidence }>()
 const lesson = useLesson()
-const sentences = computed(() => sureSentences(props.plan, props.evidence))
-const anew = computed(() => judgedAnewSentence(judgedBefore(props.plan, props.record)))
+const look = useSecondLook()
+const sentences = computed(() => sureSentences(plan.value, props.evidence))
+const anew = computed(() => judgedAnewSentence(judgedBefore(plan.value, props.record)))
 const unfinished = computed(() => props.evidence.limits.includes('unfinished'))
 const twins = computed(() => twinsToAdd(props.evidence.notFair))
 const SCALE: Grade[] = ['clear', 'leaning', 'cannot-tell', 'same']
@@ -36,11 +40,11 @@ const SHORT: Partial<Record<Grade, string>> = { same: 'The same' }
       </p>
       <p v-if="anew" class="soft">{{ anew }}</p>
       <p v-if="twins.length > 0" class="open flex flex-wrap gap-near mt-close">
-        <VBtn v-for="fix in twins" :key="fix.condition" size="small" @click="lesson.apply(fix)">{{ fixWords(fix, plan) }}</VBtn>
+        <VBtn v-for="fix in twins" :key="fix.condition" size="small" @click="look.apply(fix)">{{ fixWords(fix, plan) }}</VBtn>
       </p>
       <p v-if="unfinished" class="open flex flex-wrap gap-near mt-close">
         <VBtn size="small" :to="`/lesson/${lesson.id}/test`">Fill the empty places</VBtn>
-        <VBtn size="small" @click="lesson.apply({ code: 'leave-gaps' })"> Testing is over: they stay empty </VBtn>
+        <VBtn size="small" @click="look.apply({ code: 'leave-gaps' })"> Testing is over: they stay empty </VBtn>
       </p>
     </div>
   </section>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { useLessonPlan } from '~/composables/lessonPlan'
 import { graphChoices, resultsGraph } from '~~/core/charts'
-import type { GraphKind, LessonRecord, Plan } from '~~/core/lesson'
+import type { GraphKind, LessonRecord } from '~~/core/lesson'
 import { fileNameOf, GRAPH_NAMES, graphLoss, graphReason } from '~~/core/wording'
 import GraphTable from '~/components/results/GraphTable.vue'
 import ChoiceField from '~/forms/ChoiceField.vue'
@@ -10,12 +11,13 @@ import { useNotices } from '~/stores/notices'
 
 /** The right graph and why; any other can be chosen, and what it loses is said. */
 const ResultsChart = defineAsyncComponent(() => import('~/components/charts/ResultsChart.vue'))
-const props = defineProps<{ plan: Plan; record: LessonRecord }>()
+const plan = useLessonPlan()
+const props = defineProps<{ record: LessonRecord }>()
 const lesson = useLesson()
 const notices = useNotices()
 const asTable = ref(false)
-const choices = computed(() => graphChoices(props.plan, props.record))
-const graph = computed(() => resultsGraph(props.plan, props.record))
+const choices = computed(() => graphChoices(plan.value, props.record))
+const graph = computed(() => resultsGraph(plan.value, props.record))
 const chosen = computed(() => choices.value.choices.find(({ kind }) => kind === graph.value?.kind))
 
 function choose(kind: GraphKind): void {
@@ -26,16 +28,16 @@ const SLIDE = { big: true, dark: false, paper: false }
 
 async function saveSvg(): Promise<void> {
   const { svgOf } = await import('~/components/charts/pictureOf')
-  const svg = svgOf(props.plan, props.record, DESK, { width: 900, height: 480 })
+  const svg = svgOf(plan.value, props.record, DESK, { width: 900, height: 480 })
   if (svg === undefined) return notices.trouble('There is no graph to save yet.')
-  saveFile(fileNameOf(`${props.plan.title} graph`, 'svg'), svg, 'image/svg+xml')
+  saveFile(fileNameOf(`${plan.value.title} graph`, 'svg'), svg, 'image/svg+xml')
 }
 async function savePng(): Promise<void> {
   const { pngOf } = await import('~/components/charts/pictureOf')
-  const address = pngOf(props.plan, props.record, SLIDE, { width: 1600, height: 900 })
+  const address = pngOf(plan.value, props.record, SLIDE, { width: 1600, height: 900 })
   if (address === undefined) return notices.trouble('There is no graph to save yet.')
   const bytes = Uint8Array.from(atob(address.slice(address.indexOf(',') + 1)), (letter) => letter.charCodeAt(0))
-  saveFile(fileNameOf(`${props.plan.title} graph`, 'png'), new Blob([bytes], { type: 'image/png' }))
+  saveFile(fileNameOf(`${plan.value.title} graph`, 'png'), new Blob([bytes], { type: 'image/png' }))
 }
 </script>
 
@@ -67,13 +69,13 @@ async function savePng(): Promise<void> {
       <VBtn size="small" @click="choose(choices.best)"> Back to {{ GRAPH_NAMES[choices.best].toLowerCase() }} </VBtn>
     </p>
     <p v-else class="soft">{{ graphReason(plan, choices.reason) }}</p>
-    <GraphTable v-if="asTable && graph" :plan="plan" :graph="graph" />
+    <GraphTable v-if="asTable && graph" :graph="graph" />
     <div
       v-show="!asTable"
       class="h-380px mt-near p-near edge-1-line rounded bg-card"
       :class="{ tall: graph?.kind === 'by-group' && plan.groups.length > 4 }"
     >
-      <ResultsChart :plan="plan" :record="record" />
+      <ResultsChart :record="record" />
     </div>
   </section>
 </template>

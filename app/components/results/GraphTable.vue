@@ -1,28 +1,29 @@
 <script setup lang="ts">
+import { useLessonPlan } from '~/composables/lessonPlan'
 import type { ResultsGraph } from '~~/core/charts'
-import { type Plan } from '~~/core/lesson'
 import { dotWords, nameOfGroup, stageWords, whenWords, writeFigure } from '~~/core/wording'
 import { testOf } from '~~/core/test'
 import ConditionName from '~/components/pieces/ConditionName.vue'
 
 /** What the graph shows, as a table: for those who do not see it, or would rather read. */
-const props = defineProps<{ plan: Plan; graph: ResultsGraph }>()
-const words = computed(() => testOf(props.plan).words)
+const plan = useLessonPlan()
+const props = defineProps<{ graph: ResultsGraph }>()
+const words = computed(() => testOf(plan.value).words)
 const dotsOf = (condition: string) =>
   props.graph.dots
     .filter((dot) => dot.condition === condition)
-    .map((dot) => dotWords(props.plan, dot, nameOfGroup(props.plan, dot.group), props.graph.unit))
+    .map((dot) => dotWords(plan.value, dot, nameOfGroup(plan.value, dot.group), props.graph.unit))
     .join('; ')
 const stagesOf = (condition: string) => {
   const band = props.graph.bands.find((one) => one.condition === condition)
-  return band ? stageWords(props.plan, band) : ''
+  return band ? stageWords(plan.value, band) : ''
 }
 const pointsOf = (condition: string) =>
   props.graph.lines
     .filter((line) => line.condition === condition)
     .map((line) => {
       const figures = line.points.map(
-        ({ moment, average }) => `${whenWords(props.plan, moment)} ${writeFigure(props.plan, average, props.graph.unit)}`,
+        ({ moment, average }) => `${whenWords(plan.value, moment)} ${writeFigure(plan.value, average, props.graph.unit)}`,
       )
       return `${line.where ? `${line.where}: ` : ''}${figures.join('; ') || 'no readings'}`
     })
@@ -45,7 +46,7 @@ const pointsOf = (condition: string) =>
       </thead>
       <tbody>
         <tr v-for="mark in graph.marks" :key="mark.condition">
-          <th scope="row"><ConditionName :id="mark.condition" :plan="plan" /></th>
+          <th scope="row"><ConditionName :id="mark.condition" /></th>
           <template v-if="graph.kind === 'words'">
             <td v-for="(count, place) in mark.counts" :key="place" class="figure">{{ count }}</td>
           </template>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import { useLessonPlan } from '~/composables/lessonPlan'
 import { useLocalStorage } from '@vueuse/core'
 import { gapDrawing } from '~~/core/charts'
 import { surerBy, type Evidence } from '~~/core/evidence'
-import { type LessonRecord, type Plan } from '~~/core/lesson'
+import { type LessonRecord } from '~~/core/lesson'
 import {
   childSentence,
   DEPTH_NAMES,
@@ -22,18 +23,19 @@ import { testOf } from '~~/core/test'
 import GapDrawing from '~/components/results/GapDrawing.vue'
 import PickOne from '~/forms/PickOne.vue'
 import { useCustoms } from '~/composables/customs'
-import { useLesson } from '~/stores/lesson'
+import { useSecondLook } from '~/stores/secondLook'
 
 /** How sure, in three depths: do the dots overlap; the gap in wobbles; the model and its figures. And what would make it surer. */
-const props = defineProps<{ plan: Plan; record: LessonRecord; evidence: Evidence }>()
-const lesson = useLesson()
+const plan = useLessonPlan()
+const props = defineProps<{ record: LessonRecord; evidence: Evidence }>()
+const look = useSecondLook()
 const { say } = useCustoms()
 const depth = useLocalStorage<Depth>('results-depth', 'class')
-const drawing = computed(() => gapDrawing(props.plan, props.record.readings, props.evidence))
-const surer = computed(() => surerBy(props.plan, props.evidence))
-const neighbours = computed(() => props.evidence.neighbours.map((pair) => neighbourWords(props.plan, pair, props.evidence)))
-const levels = computed(() => testOf(props.plan).way.weighsTwo && props.evidence.neighbours.some(({ level }) => level > 0))
-const model = computed(() => modelLines(props.plan, props.evidence))
+const drawing = computed(() => gapDrawing(plan.value, props.record.readings, props.evidence))
+const surer = computed(() => surerBy(plan.value, props.evidence))
+const neighbours = computed(() => props.evidence.neighbours.map((pair) => neighbourWords(plan.value, pair, props.evidence)))
+const levels = computed(() => testOf(plan.value).way.weighsTwo && props.evidence.neighbours.some(({ level }) => level > 0))
+const model = computed(() => modelLines(plan.value, props.evidence))
 </script>
 
 <template>
@@ -78,7 +80,7 @@ const model = computed(() => modelLines(props.plan, props.evidence))
       </div>
     </div>
 
-    <GapDrawing v-if="drawing" class="drawing" :plan="plan" :evidence="evidence" :drawing="drawing" />
+    <GapDrawing v-if="drawing" class="drawing" :evidence="evidence" :drawing="drawing" />
 
     <table v-if="depth === 'teacher' && evidence.pairs.length > 0" class="ruled">
       <thead>
@@ -87,6 +89,7 @@ const model = computed(() => modelLines(props.plan, props.evidence))
           <th scope="col" class="figure">Apart</th>
           <th scope="col" class="figure">95 % interval</th>
           <th scope="col" class="figure">p (Holm)</th>
+          <th scope="col">Judged by</th>
           <th scope="col">How sure</th>
         </tr>
       </thead>
@@ -96,6 +99,7 @@ const model = computed(() => modelLines(props.plan, props.evidence))
           <td class="figure">{{ pair.apart }}</td>
           <td class="figure">{{ pair.interval }}</td>
           <td class="figure">{{ pair.p }}</td>
+          <td>{{ pair.against }}</td>
           <td>{{ pair.grade }}</td>
         </tr>
       </tbody>
@@ -133,15 +137,9 @@ const model = computed(() => modelLines(props.plan, props.evidence))
       <ul>
         <li v-for="one in surer" :key="one.code">
           {{ surerSentence(one) }}
-          <VBtn v-if="one.code === 'fill-places'" size="small" @click="lesson.apply({ code: 'leave-gaps' })">
-            They stay empty
-          </VBtn>
-          <VBtn v-if="one.code === 'fresh-things'" size="small" @click="lesson.apply({ code: 'take-fresh' })"> Plan it </VBtn>
-          <VBtn
-            v-if="one.code === 'more-repeats'"
-            size="small"
-            @click="lesson.apply({ code: 'set-repeats', repeats: one.repeats })"
-          >
+          <VBtn v-if="one.code === 'fill-places'" size="small" @click="look.apply({ code: 'leave-gaps' })"> They stay empty </VBtn>
+          <VBtn v-if="one.code === 'fresh-things'" size="small" @click="look.apply({ code: 'take-fresh' })"> Plan it </VBtn>
+          <VBtn v-if="one.code === 'more-repeats'" size="small" @click="look.apply({ code: 'set-repeats', repeats: one.repeats })">
             Plan {{ one.extra === 1 ? 'it' : 'them' }}
           </VBtn>
         </li>

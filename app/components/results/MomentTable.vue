@@ -1,24 +1,26 @@
 <script setup lang="ts">
-import { activeConditions, type LessonRecord, type Plan } from '~~/core/lesson'
+import { useLessonPlan } from '~/composables/lessonPlan'
+import { activeConditions, type LessonRecord } from '~~/core/lesson'
 import { momentsOf, resultUnit, testOf } from '~~/core/test'
 import { averagesByMoment, averageResults } from '~~/core/record'
 import { countsWords, momentWords, writeAverage, writeFigure } from '~~/core/wording'
 import ConditionName from '~/components/pieces/ConditionName.vue'
 
 /** Averages at every moment of a trial: before and after or one column a time of watching, and what counts of them. */
-const props = defineProps<{ plan: Plan; record: LessonRecord }>()
-const unit = computed(() => testOf(props.plan).unit)
-const moments = computed(() => momentsOf(props.plan))
-const averages = computed(() => averagesByMoment(props.plan, props.record.readings))
-const counted = computed(() => averageResults(props.plan, props.record.readings))
+const plan = useLessonPlan()
+const props = defineProps<{ record: LessonRecord }>()
+const unit = computed(() => testOf(plan.value).unit)
+const moments = computed(() => momentsOf(plan.value))
+const averages = computed(() => averagesByMoment(plan.value, props.record.readings))
+const counted = computed(() => averageResults(plan.value, props.record.readings))
 
 function averageAt(condition: string, moment: string): string {
   const found = averages.value.find((one) => one.condition === condition && one.moment === moment)
-  return found ? writeAverage(props.plan, found.average, unit.value) : '–'
+  return found ? writeAverage(plan.value, found.average, unit.value) : '–'
 }
 function countedOf(condition: string): string {
   const figure = counted.value[condition]
-  return figure === undefined ? '–' : writeFigure(props.plan, figure, resultUnit(props.plan))
+  return figure === undefined ? '–' : writeFigure(plan.value, figure, resultUnit(plan.value))
 }
 </script>
 
@@ -37,7 +39,7 @@ function countedOf(condition: string): string {
       <tbody>
         <tr v-for="condition in activeConditions(plan)" :key="condition.id">
           <th scope="row" class="nowrap">
-            <ConditionName :plan="plan" :id="condition.id" />
+            <ConditionName :id="condition.id" />
           </th>
           <td v-for="moment in moments" :key="moment.id" class="figure text-right nowrap">
             {{ averageAt(condition.id, moment.id) }}

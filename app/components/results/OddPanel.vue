@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { LessonRecord, Plan } from '~~/core/lesson'
+import { useLessonPlan } from '~/composables/lessonPlan'
+import type { LessonRecord } from '~~/core/lesson'
 import { oddResults, withoutOpenRetests, withRetests } from '~~/core/record'
 import { counted, explanationWords, ODD_STATE_WORDS, oddWords } from '~~/core/wording'
 import AppFold from '~/components/pieces/AppFold.vue'
@@ -8,10 +9,11 @@ import { useOtherEvents } from '~/composables/otherEvents'
 import { useLesson } from '~/stores/lesson'
 
 /** Every odd or set-aside result, what may lie behind it, and a re-test of just these. */
-const props = defineProps<{ plan: Plan; record: LessonRecord }>()
+const plan = useLessonPlan()
+const props = defineProps<{ record: LessonRecord }>()
 const lesson = useLesson()
 const others = useOtherEvents()
-const odd = computed(() => oddResults(props.plan, props.record, others.value))
+const odd = computed(() => oddResults(plan.value, props.record, others.value))
 const open = computed(() => odd.value.filter(({ retest }) => !retest))
 const FIRST = 4
 

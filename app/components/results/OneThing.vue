@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { useLessonPlan } from '~/composables/lessonPlan'
 import { classHeap } from '~~/core/charts'
 import { oneHeap, type Evidence } from '~~/core/evidence'
-import { groupOf, isEachChild, type LessonRecord, type Plan } from '~~/core/lesson'
+import { groupOf, isEachChild, type LessonRecord } from '~~/core/lesson'
 import { groupAverages } from '~~/core/record'
 import { counted, gradeSentence, heapSentences, nameOfCondition, ownerHeading, ownerWord, writeAverage } from '~~/core/wording'
 import { testOf } from '~~/core/test'
@@ -9,14 +10,15 @@ import GroupName from '~/components/pieces/GroupName.vue'
 import HeapOfNumbers from '~/components/pieces/HeapOfNumbers.vue'
 
 /** One condition: nothing to compare with, but an average, a wobble, a heap of readings and what each group found. */
-const props = defineProps<{ plan: Plan; record: LessonRecord; evidence: Evidence }>()
-const unit = computed(() => testOf(props.plan).unit)
+const plan = useLessonPlan()
+const props = defineProps<{ record: LessonRecord; evidence: Evidence }>()
+const unit = computed(() => testOf(plan.value).unit)
 const only = computed(() => props.evidence.summaries[0]!)
-const groups = computed(() => groupAverages(props.plan, props.record.readings, only.value.condition))
-const heap = computed(() => classHeap(props.plan, props.record.readings, only.value.condition))
+const groups = computed(() => groupAverages(plan.value, props.record.readings, only.value.condition))
+const heap = computed(() => classHeap(plan.value, props.record.readings, only.value.condition))
 const sentences = computed(() => {
-  const quarters = isEachChild(props.plan) && oneHeap(props.plan, props.record, only.value.condition)
-  return quarters ? heapSentences(props.plan, quarters) : []
+  const quarters = isEachChild(plan.value) && oneHeap(plan.value, props.record, only.value.condition)
+  return quarters ? heapSentences(plan.value, quarters) : []
 })
 </script>
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { useLessonPlan } from '~/composables/lessonPlan'
 import { compareTests, poolClasses, type Evidence, type OtherClass } from '~~/core/evidence'
-import { activeConditions, type LessonRecord, type Plan } from '~~/core/lesson'
+import { activeConditions, type LessonRecord } from '~~/core/lesson'
 import {
   dayWords,
   classColumns,
@@ -21,16 +22,17 @@ import { useLesson } from '~/stores/lesson'
 import { useNotices } from '~/stores/notices'
 
 /** The same investigation in another class: where it is not the same test, both results side by side, and both together. */
-const props = defineProps<{ plan: Plan; record: LessonRecord }>()
+const plan = useLessonPlan()
+const props = defineProps<{ record: LessonRecord }>()
 const lesson = useLesson()
 const notices = useNotices()
 const shelf = shallowRef<ShelfEntry[]>([])
 const chosen = ref('')
 const other = shallowRef<OtherClass>()
-const unit = computed(() => testOf(props.plan).unit)
-const tests = computed(() => other.value && compareTests(props.plan, other.value.plan))
+const unit = computed(() => testOf(plan.value).unit)
+const tests = computed(() => other.value && compareTests(plan.value, other.value.plan))
 const pooled = computed(
-  () => other.value && tests.value?.comparable && poolClasses({ plan: props.plan, record: props.record }, other.value, tests.value),
+  () => other.value && tests.value?.comparable && poolClasses({ plan: plan.value, record: props.record }, other.value, tests.value),
 )
 const columns = computed(() => {
   if (!pooled.value) return []
@@ -39,12 +41,12 @@ const columns = computed(() => {
     evidence,
     summaries: new Map(evidence.summaries.map((summary) => [summary.condition, summary])),
   })
-  const [ours, theirs] = classColumns(props.plan.className, other.value!.plan.className)
+  const [ours, theirs] = classColumns(plan.value.className, other.value!.plan.className)
   return [column(ours, pooled.value.ours), column(theirs, pooled.value.theirs), column('Together', pooled.value.evidence)]
 })
 const shared = computed(() => {
   const ids = new Set(tests.value?.shared.map(({ ours }) => ours))
-  return activeConditions(props.plan).filter(({ id }) => ids.has(id))
+  return activeConditions(plan.value).filter(({ id }) => ids.has(id))
 })
 
 onMounted(async () => {
@@ -111,7 +113,7 @@ watch(chosen, async (id) => {
         </thead>
         <tbody>
           <tr v-for="condition in shared" :key="condition.id">
-            <th scope="row"><ConditionName :id="condition.id" :plan="plan" /></th>
+            <th scope="row"><ConditionName :id="condition.id" /></th>
             <td v-for="column in columns" :key="column.name" class="figure">
               <template v-if="column.summaries.has(condition.id)">
                 {{ writeFigure(plan, column.summaries.get(condition.id)!.mean, unit) }}

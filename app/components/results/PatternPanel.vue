@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { useLessonPlan } from '~/composables/lessonPlan'
 import { foretell, numberFor, type Trend } from '~~/core/evidence'
-import { activeConditions, conditionValue, numberName, withCondition, type Plan } from '~~/core/lesson'
+import { activeConditions, conditionValue, numberName, withCondition } from '~~/core/lesson'
 import { withConditionInEach, testOf } from '~~/core/test'
 import { withChallenge } from '~~/core/predictions'
 import { writeShort } from '~~/core/quantity'
@@ -11,9 +12,10 @@ import { newId } from '~/following/newId'
 import { useLesson } from '~/stores/lesson'
 
 /** How the result goes with the numbers, and a prediction to test next. */
-const props = defineProps<{ plan: Plan; trend: Trend }>()
+const plan = useLessonPlan()
+const props = defineProps<{ trend: Trend }>()
 const lesson = useLesson()
-const words = computed(() => patternWords(props.plan, props.trend))
+const words = computed(() => patternWords(plan.value, props.trend))
 const at = ref<number | null>(props.trend.next)
 watch(
   () => props.trend.next,
@@ -22,8 +24,8 @@ watch(
 const foretold = computed(() => (at.value === null ? undefined : foretell(props.trend, at.value)))
 const wanted = ref<number | null>(null)
 const found = computed(() => (wanted.value === null ? undefined : numberFor(props.trend, wanted.value)))
-const there = computed(() => (at.value === null ? '…' : numberName(props.plan, at.value)))
-const known = computed(() => activeConditions(props.plan).some((one) => conditionValue(props.plan, one) === at.value))
+const there = computed(() => (at.value === null ? '…' : numberName(plan.value, at.value)))
+const known = computed(() => activeConditions(plan.value).some((one) => conditionValue(plan.value, one) === at.value))
 
 /** Each group guesses it at its station, tests it once, and both are laid beside each other. */
 function challenge(): void {

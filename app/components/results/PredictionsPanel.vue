@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { useLessonPlan } from '~/composables/lessonPlan'
 import { evidenceOf, readingsOfGroup } from '~~/core/evidence'
-import { isEachChild, type LessonRecord, type Plan, type Prediction } from '~~/core/lesson'
+import { isEachChild, type LessonRecord, type Prediction } from '~~/core/lesson'
 import {
   guessesInSum,
   type Nearness,
@@ -15,27 +16,28 @@ import EmptyNote from '~/components/pieces/EmptyNote.vue'
 import GroupName from '~/components/pieces/GroupName.vue'
 
 /** What each group predicted beside what came, and what changed its mind. */
-const props = defineProps<{ plan: Plan; record: LessonRecord }>()
-const alone = computed(() => isEachChild(props.plan))
+const plan = useLessonPlan()
+const props = defineProps<{ record: LessonRecord }>()
+const alone = computed(() => isEachChild(plan.value))
 /** A group's guess lies beside what the class found, a child's beside its own. */
 const resultsFor = (group: string) =>
-  resultsForPredictions(props.plan, alone.value ? readingsOfGroup(props.record, group) : props.record)
-const guesses = computed(() => (alone.value ? ownGuesses(props.plan, props.record) : []))
-const inSum = computed(() => guessesInSum(props.plan, guesses.value))
+  resultsForPredictions(plan.value, alone.value ? readingsOfGroup(props.record, group) : props.record)
+const guesses = computed(() => (alone.value ? ownGuesses(plan.value, props.record) : []))
+const inSum = computed(() => guessesInSum(plan.value, guesses.value))
 function howItCame(group: string, stamped: Prediction | undefined): Nearness | undefined {
   const results = stamped && resultsFor(group)
   return results && nearnessOfPrediction(stamped, results)
 }
 const rows = computed(() =>
-  predictionsByGroup(props.plan, props.record.predictions).map((one) => ({
+  predictionsByGroup(plan.value, props.record.predictions).map((one) => ({
     ...one,
-    found: props.plan.groups.find(({ id }) => id === one.group)!,
+    found: plan.value.groups.find(({ id }) => id === one.group)!,
     guesses: guesses.value.filter(({ group }) => group === one.group),
     nearness: howItCame(one.group, one.stamped),
   })),
 )
-const evidence = computed(() => evidenceOf(props.plan, props.record))
-const orders = computed(() => stampedOrders(props.plan, props.record.predictions))
+const evidence = computed(() => evidenceOf(plan.value, props.record))
+const orders = computed(() => stampedOrders(plan.value, props.record.predictions))
 const changed = computed(() => rows.value.filter(({ later }) => later.length > 0).length)
 </script>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import WithPlan from '~/components/pieces/WithPlan.vue'
 import type { Component } from 'vue'
 import { everyTable, trendOf } from '~~/core/evidence'
 import { oddResults } from '~~/core/record'
@@ -21,6 +22,7 @@ import SideBySide from '~/components/results/SideBySide.vue'
 import TriesPanel from '~/components/results/TriesPanel.vue'
 import { madeUpAddress } from '~/following/madeUp'
 import { useLesson } from '~/stores/lesson'
+import { useMadeUp } from '~/stores/madeUp'
 
 /** How sure we can be in one line, then one thing at a time: graph, table, pattern, what is odd, predictions, by hand, another class. */
 const PARTS = [
@@ -39,6 +41,7 @@ const PARTS = [
 type Part = (typeof PARTS)[number]
 const route = useRoute()
 const lesson = useLesson()
+const madeUp = useMadeUp()
 const plan = computed(() => lesson.plan!)
 const tables = computed(() => everyTable(plan.value, lesson.record))
 /** Which of several measures and series is looked at. */
@@ -75,15 +78,15 @@ const shown = computed(() =>
 const part = computed<Part>(() => shown.value.find((one) => one === route.query.part) ?? shown.value[0]!)
 /** What each part shows, and what that has to know. */
 const panels = computed<Record<Part, { shows: Component; told: object }>>(() => {
-  const told = { plan: view.value, record: record.value }
+  const told = { record: record.value }
   const judged = { ...told, evidence: evidence.value }
   return {
-    together: { shows: SideBySide, told: { plan: plan.value, record: lesson.record } },
+    together: { shows: SideBySide, told: { record: lesson.record } },
     graph: { shows: GraphPanel, told },
     tries: { shows: TriesPanel, told },
     sure: { shows: evidence.value?.grade === 'one-condition' ? OneThing : HowSure, told: judged },
     table: { shows: ResultsTable, told },
-    pattern: { shows: PatternPanel, told: { plan: view.value, trend: trend.value } },
+    pattern: { shows: PatternPanel, told: { trend: trend.value } },
     odd: { shows: OddPanel, told },
     predictions: { shows: PredictionsPanel, told },
     check: { shows: ChallengePanel, told },
@@ -100,7 +103,7 @@ const turn = (to: unknown) => void navigateTo({ query: to === shown.value[0] ? {
     <div class="stop-head">
       <h2>Results</h2>
       <p class="soft">What the class found, and how sure it can be.</p>
-      <VBtn size="small" class="ml-auto" :to="madeUpAddress(lesson, `/print/${lesson.id}/report`)" target="_blank"
+      <VBtn size="small" class="ml-auto" :to="madeUpAddress(madeUp.drawn, `/print/${lesson.id}/report`)" target="_blank"
         >Class report</VBtn
       >
     </div>
@@ -111,11 +114,13 @@ const turn = (to: unknown) => void navigateTo({ query: to === shown.value[0] ? {
         label="Which table"
         :options="tables.map((one, value) => ({ value, title: tableName(one, tables) }))"
       />
-      <GradeLine v-if="part !== 'together'" data-target="grade" :plan="view" :record="record" :evidence="evidence" />
+      <WithPlan v-if="part !== 'together'" :plan="view">
+        <GradeLine data-target="grade" :record="record" :evidence="evidence" />
+      </WithPlan>
       <VTabs :model-value="part" class="parts my-wide mx-0" aria-label="Parts of the results" @update:model-value="turn">
         <VTab v-for="one in shown" :key="one" :value="one">{{ names[one] }}</VTab>
       </VTabs>
-      <component :is="panel.shows" v-bind="panel.told" />
+      <WithPlan :plan="part === 'together' ? plan : view"><component :is="panel.shows" v-bind="panel.told" /></WithPlan>
     </template>
     <EmptyNote v-else title="No readings yet" begin="Key readings in" :to="`/lesson/${lesson.id}/test`">
       Here the averages, every reading as a dot, and how sure the class can be will stand, such as “Clear: the gap is 2.1 times the

@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { useLessonPlan } from '~/composables/lessonPlan'
 import { averageOf, evidenceOf, summarise } from '~~/core/evidence'
-import { AVERAGE_WAYS, type AverageWay, type LessonRecord, type Plan } from '~~/core/lesson'
+import { AVERAGE_WAYS, type AverageWay, type LessonRecord } from '~~/core/lesson'
 import { resultUnit, testOf, kindOf } from '~~/core/test'
 import { unitOf, withUnit, isAmount, isWord } from '~~/core/quantity'
 import { comparedWith, resultsTable, workedOutFor } from '~~/core/record'
@@ -27,37 +28,38 @@ import TickField from '~/forms/TickField.vue'
 import { useLesson } from '~/stores/lesson'
 
 /** The results of the class or of one group, in one unit: every reading, the class's average with its working, what is worked out from it. */
-const props = defineProps<{ plan: Plan; record: LessonRecord }>()
+const plan = useLessonPlan()
+const props = defineProps<{ record: LessonRecord }>()
 const lesson = useLesson()
 const group = ref('')
 const ofGroup = computed(() => group.value || undefined)
 const showsWorking = ref(false)
-const unit = computed(() => resultUnit(props.plan))
+const unit = computed(() => resultUnit(plan.value))
 /** Whether the class has a choice of averages: times until something have their middle one only. */
-const numeric = computed(() => averageWay(props.plan) === props.plan.average && isAmount(unit.value))
+const numeric = computed(() => averageWay(plan.value) === plan.value.average && isAmount(unit.value))
 const rows = computed(() =>
-  resultsTable(props.plan, props.record.readings, ofGroup.value).map((row) => ({
+  resultsTable(plan.value, props.record.readings, ofGroup.value).map((row) => ({
     ...row,
     summary: summarise(row.results),
-    pieces: readingPieces(props.plan, row),
+    pieces: readingPieces(plan.value, row),
   })),
 )
 /** The class's averages with the groups evened out, where that changes them. */
-const evened = computed(() => (group.value === '' ? evenedAverages(props.plan, evidenceOf(props.plan, props.record)) : undefined))
-const columns = computed(() => workedOutFor(props.plan))
+const evened = computed(() => (group.value === '' ? evenedAverages(plan.value, evidenceOf(plan.value, props.record)) : undefined))
+const columns = computed(() => workedOutFor(plan.value))
 const compared = computed(
   () =>
     comparedWith(
-      props.plan,
+      plan.value,
       new Map(rows.value.flatMap(({ condition, summary }) => (summary ? [[condition, summary.mean] as const] : []))),
     )?.condition,
 )
-const averageTitle = computed(() => (averageWay(props.plan) === 'none' ? undefined : averageHeading(props.plan)))
-const several = computed(() => kindOf(props.plan).readsTwice || kindOf(props.plan).watches)
+const averageTitle = computed(() => (averageWay(plan.value) === 'none' ? undefined : averageHeading(plan.value)))
+const several = computed(() => kindOf(plan.value).readsTwice || kindOf(plan.value).watches)
 
 function figure(row: (typeof rows.value)[number]): string {
-  const average = row.summary && averageOf(row.summary, averageWay(props.plan))
-  return average === undefined ? '–' : writeFigure(props.plan, average, unit.value)
+  const average = row.summary && averageOf(row.summary, averageWay(plan.value))
+  return average === undefined ? '–' : writeFigure(plan.value, average, unit.value)
 }
 const setAverage = (way: AverageWay) => lesson.edit((draft) => (draft.average = way))
 const setDigits = (to: string) => lesson.edit((draft) => (draft.averageTo = to === 'mark' ? 'mark' : 'one-more'))
@@ -112,7 +114,7 @@ const setDigits = (to: string) => lesson.edit((draft) => (draft.averageTo = to =
         </thead>
         <tbody>
           <tr v-for="row in rows" :key="row.condition">
-            <th class="min-w-150px" scope="row"><ConditionName :id="row.condition" :plan="plan" /></th>
+            <th class="min-w-150px" scope="row"><ConditionName :id="row.condition" /></th>
             <td class="readings min-w-200px leading-1.5">
               <template v-for="(piece, place) in row.pieces" :key="place">
                 <template v-if="piece.aside === undefined">{{ piece.text }}</template>
@@ -154,8 +156,8 @@ const setDigits = (to: string) => lesson.edit((draft) => (draft.averageTo = to =
       every group had done it; the order and the sentences go by this.
     </p>
     <p class="hint">What was set aside is struck through with its reason and counts nowhere. Practice is not shown.</p>
-    <MomentTable v-if="several" class="section" :plan="plan" :record="record" />
-    <WordTable v-if="testOf(plan).way.fromWords" class="section" :plan="plan" :record="record" />
+    <MomentTable v-if="several" class="section" :record="record" />
+    <WordTable v-if="testOf(plan).way.fromWords" class="section" :record="record" />
   </section>
 </template>
 

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import WithPlan from '~/components/pieces/WithPlan.vue'
+import { useLessonPlan } from '~/composables/lessonPlan'
 import { acrossSeries, everyTable } from '~~/core/evidence'
 import { type LessonRecord, type Plan } from '~~/core/lesson'
 import { eachMeasure, testOf } from '~~/core/test'
@@ -7,10 +9,11 @@ import AppFold from '~/components/pieces/AppFold.vue'
 
 /** What was found of each measure, the graphs beside each other; of several series all on one graph, and whether they differ. */
 const ResultsChart = defineAsyncComponent(() => import('~/components/charts/ResultsChart.vue'))
-const props = defineProps<{ plan: Plan; record: LessonRecord; big?: boolean; dark?: boolean }>()
+const plan = useLessonPlan()
+const props = defineProps<{ record: LessonRecord; big?: boolean; dark?: boolean }>()
 const measures = computed(() => {
-  const tables = everyTable(props.plan, props.record)
-  return eachMeasure(props.plan).map((view) => ({
+  const tables = everyTable(plan.value, props.record)
+  return eachMeasure(plan.value).map((view) => ({
     view,
     name: testOf(view).measure?.name.trim() || 'no name yet',
     tables: tables.filter(({ plan }) => plan.measured === view.measured),
@@ -32,7 +35,7 @@ const saidAcross = (view: Plan, across: (typeof measures.value)[number]['across'
       <h3 v-if="measures.length > 1" class="text-lead">{{ name }}</h3>
       <template v-if="tables.some(({ evidence }) => evidence.summaries.length > 0)">
         <div class="chart">
-          <ResultsChart :big="big ?? false" :dark="dark ?? false" :plan="view" :record="record" />
+          <WithPlan :plan="view"><ResultsChart :big="big ?? false" :dark="dark ?? false" :record="record" /></WithPlan>
         </div>
         <p v-for="sentence in saidAcross(view, across)" :key="sentence" class="font-heading" :class="{ 'text-lead': !big }">
           {{ sentence }}

@@ -1,17 +1,21 @@
 <script setup lang="ts">
-import type { LessonRecord, Plan } from '~~/core/lesson'
+import { useLessonPlan } from '~/composables/lessonPlan'
+import type { LessonRecord } from '~~/core/lesson'
 import { changesMade, readChange, triesOf, wordsThatHelped } from '~~/core/record'
 import { gainWords, nameOfCondition, nameOfGroup, tryFigure } from '~~/core/wording'
 import TextField from '~/forms/TextField.vue'
 import { addressOf } from '~/following/callServer'
 import { newId } from '~/following/newId'
 import { useLesson } from '~/stores/lesson'
+import { useRecordWriting } from '~/stores/recordWriting'
 
 /** The journal of building: each group’s tries with what was changed, why, and what it gained; and which changes helped across groups. */
-const props = defineProps<{ plan: Plan; record: LessonRecord }>()
+const plan = useLessonPlan()
+const props = defineProps<{ record: LessonRecord }>()
 const lesson = useLesson()
-const groups = computed(() => props.plan.groups.map(({ id }) => ({ id, tries: triesOf(props.plan, props.record, id) })))
-const changes = computed(() => changesMade(props.plan, props.record))
+const writing = useRecordWriting()
+const groups = computed(() => plan.value.groups.map(({ id }) => ({ id, tries: triesOf(plan.value, props.record, id) })))
+const changes = computed(() => changesMade(plan.value, props.record))
 const words = computed(() => wordsThatHelped(changes.value))
 const saying = ref<Record<string, string>>({})
 const pictureOf = (picture: string) =>
@@ -19,7 +23,7 @@ const pictureOf = (picture: string) =>
 
 async function say(group: string, condition: string, text: string): Promise<void> {
   const { what, why } = readChange(text)
-  if (what !== '') await lesson.addImprovement({ id: newId(), group, condition, what, why })
+  if (what !== '') await writing.add('improvement', { id: newId(), group, condition, what, why })
 }
 </script>
 

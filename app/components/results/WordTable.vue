@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { activeConditions, type LessonRecord, type Plan } from '~~/core/lesson'
+import { useLessonPlan } from '~/composables/lessonPlan'
+import { activeConditions, type LessonRecord } from '~~/core/lesson'
 import { timesToWords } from '~~/core/charts'
 import { wordCounts } from '~~/core/record'
 import { timeReached } from '~~/core/wording'
@@ -7,10 +8,11 @@ import { testOf } from '~~/core/test'
 import ConditionName from '~/components/pieces/ConditionName.vue'
 
 /** How often each of the ordered words was chosen; over times, when each came first. */
-const props = defineProps<{ plan: Plan; record: LessonRecord }>()
-const words = computed(() => testOf(props.plan).words)
-const rows = computed(() => wordCounts(props.plan, props.record.readings))
-const times = computed(() => timesToWords(props.plan, props.record.readings))
+const plan = useLessonPlan()
+const props = defineProps<{ record: LessonRecord }>()
+const words = computed(() => testOf(plan.value).words)
+const rows = computed(() => wordCounts(plan.value, props.record.readings))
+const times = computed(() => timesToWords(plan.value, props.record.readings))
 </script>
 
 <template>
@@ -23,7 +25,7 @@ const times = computed(() => timesToWords(props.plan, props.record.readings))
     </thead>
     <tbody>
       <tr v-for="row in times" :key="row.condition">
-        <th scope="row"><ConditionName :plan="plan" :id="row.condition" /></th>
+        <th scope="row"><ConditionName :id="row.condition" /></th>
         <td v-for="(time, place) in row.times" :key="place">
           {{ time === undefined ? '–' : timeReached(plan, time) }}
         </td>
@@ -40,7 +42,7 @@ const times = computed(() => timesToWords(props.plan, props.record.readings))
     <tbody>
       <tr v-for="(condition, row) in activeConditions(plan)" :key="condition.id">
         <th scope="row">
-          <ConditionName :plan="plan" :id="condition.id" />
+          <ConditionName :id="condition.id" />
         </th>
         <td v-for="(count, place) in rows[row]?.counts" :key="place">
           <span class="squares inline-flex flex-wrap gap-hair max-w-120px" aria-hidden="true"

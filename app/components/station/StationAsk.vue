@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Plan } from '~~/core/lesson'
+import { useLessonPlan } from '~/composables/lessonPlan'
 import type { UnitCode } from '~~/core/quantity'
 import type { Doubt } from '~~/core/record'
 import { doubtWords, writeReading } from '~~/core/wording'
@@ -7,7 +7,8 @@ import ReasonPicker from '~/components/station/ReasonPicker.vue'
 import { focusHeading } from '~/composables/focusHeading'
 
 /** A number that looks odd: asked, never altered. */
-const props = defineProps<{ plan: Plan; value: number; unit: UnitCode; doubt: Doubt }>()
+const plan = useLessonPlan()
+const props = defineProps<{ value: number; unit: UnitCode; doubt: Doubt }>()
 const emit = defineEmits<{ right: []; mend: [value: number]; again: []; aside: [reason: string] }>()
 const suggested = computed(() => ('suggested' in props.doubt ? props.doubt.suggested : undefined))
 const part = useTemplateRef<HTMLElement>('part')

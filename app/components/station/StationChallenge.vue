@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { conditionName, LONGEST, type NewPrediction, type NewReading, type Plan } from '~~/core/lesson'
+import { useLessonPlan } from '~/composables/lessonPlan'
+import { conditionName, LONGEST, type NewPrediction, type NewReading } from '~~/core/lesson'
 import { unitOf } from '~~/core/quantity'
 import { challengeMoment, challengeOf } from '~~/core/predictions'
 import { challengePrompt, writeReading } from '~~/core/wording'
@@ -10,11 +11,12 @@ import { readingRow } from '~/following/readingRow'
 import { useNumberEntry } from '~/composables/numberEntry'
 
 /** The last challenge: the group guesses what something new will give, then tests it once. */
-const props = defineProps<{ plan: Plan; group: string; guess: number | undefined }>()
+const plan = useLessonPlan()
+const props = defineProps<{ group: string; guess: number | undefined }>()
 const emit = defineEmits<{ stamp: [prediction: NewPrediction]; written: [readings: NewReading[]] }>()
 const { read } = useNumberEntry()
-const condition = computed(() => challengeOf(props.plan)!)
-const unit = computed(() => testOf(props.plan).unit)
+const condition = computed(() => challengeOf(plan.value)!)
+const unit = computed(() => testOf(plan.value).unit)
 const text = ref('')
 const reason = ref('')
 const trouble = ref('')
@@ -24,7 +26,7 @@ watch(
 )
 
 function submit(): void {
-  const found = read(props.plan, text.value)
+  const found = read(plan.value, text.value)
   trouble.value = found.trouble
   if (found.value === undefined) return
   const { group } = props
@@ -33,7 +35,7 @@ function submit(): void {
     const values = { [id]: found.value }
     return emit('stamp', { id: newId(), group, as: 'challenge', order: [], values, reason: reason.value.trim() })
   }
-  const place = { group, condition: id, repeat: 1, moment: challengeMoment(props.plan), practice: false }
+  const place = { group, condition: id, repeat: 1, moment: challengeMoment(plan.value), practice: false }
   emit('written', [readingRow(place, found.value, unit.value, found.entered)])
 }
 </script>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { useLessonPlan } from '~/composables/lessonPlan'
 import { classHeap } from '~~/core/charts'
-import { activeConditions, isEachChild, letterOf, type LessonRecord, type Plan, type Reading } from '~~/core/lesson'
+import { activeConditions, isEachChild, letterOf, type LessonRecord, type Reading } from '~~/core/lesson'
 import { ownGuesses } from '~~/core/predictions'
 import { cellKey, type Progress } from '~~/core/record'
 import type { StationTogether } from '~~/schemas/togetherContract'
@@ -9,8 +10,8 @@ import ConditionBadge from '~/components/pieces/ConditionBadge.vue'
 import HeapOfNumbers from '~/components/pieces/HeapOfNumbers.vue'
 
 /** All is written down: the group's own numbers, each of which can still be put right; a child's beside its guess and among the class's. */
+const plan = useLessonPlan()
 const props = defineProps<{
-  plan: Plan
   record: LessonRecord
   group: string
   all: boolean
@@ -18,15 +19,15 @@ const props = defineProps<{
   progress: Progress
 }>()
 defineEmits<{ fix: [reading: Reading]; propose: []; next: []; nextInvestigation: [] }>()
-const alone = computed(() => isEachChild(props.plan))
+const alone = computed(() => isEachChild(plan.value))
 const guesses = computed(() =>
-  alone.value ? ownGuesses(props.plan, props.record).filter(({ group }) => group === props.group) : [],
+  alone.value ? ownGuesses(plan.value, props.record).filter(({ group }) => group === props.group) : [],
 )
 /** The class's numbers lie beside one's own once the class may see them. */
 const heaps = computed(() =>
   alone.value && props.all
-    ? activeConditions(props.plan).flatMap(({ id }) => {
-        const heap = classHeap(props.plan, props.record.readings, id, props.group)
+    ? activeConditions(plan.value).flatMap(({ id }) => {
+        const heap = classHeap(plan.value, props.record.readings, id, props.group)
         return heap ? [{ id, ...heap }] : []
       })
     : [],

@@ -1,14 +1,16 @@
 <script setup lang="ts">
-import { LONGEST, type Feedback, type NewFeedback, type Plan } from '~~/core/lesson'
+import { useLessonPlan } from '~/composables/lessonPlan'
+import { LONGEST, type Feedback, type NewFeedback } from '~~/core/lesson'
 import { nameOfGroup } from '~~/core/wording'
 import LongField from '~/forms/LongField.vue'
 import NativeChoice from '~/forms/NativeChoice.vue'
 import { newId } from '~/following/newId'
 
 /** After a visit: one thing the other group did well, one to work on, against what the class looks for. */
-const props = defineProps<{ plan: Plan; group: string; told: Feedback[] }>()
+const plan = useLessonPlan()
+const props = defineProps<{ group: string; told: Feedback[] }>()
 const emit = defineEmits<{ tell: [feedback: NewFeedback]; close: [] }>()
-const others = computed(() => props.plan.groups.filter(({ id }) => id !== props.group))
+const others = computed(() => plan.value.groups.filter(({ id }) => id !== props.group))
 const about = ref('')
 const well = ref('')
 const next = ref('')

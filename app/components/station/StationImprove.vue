@@ -1,16 +1,18 @@
 <script setup lang="ts">
-import { LONGEST, type LessonRecord, type NewImprovement, type Plan } from '~~/core/lesson'
+import { useLessonPlan } from '~/composables/lessonPlan'
+import { LONGEST, type LessonRecord, type NewImprovement } from '~~/core/lesson'
 import { triesOf } from '~~/core/record'
 import { bestSoFarWords, nameOfCondition, tryLine } from '~~/core/wording'
 import LongField from '~/forms/LongField.vue'
 import { newId } from '~/following/newId'
 
 /** Before the next try: what the group changes, and why it thinks that this helps. */
-const props = defineProps<{ plan: Plan; record: LessonRecord; group: string; condition: string }>()
+const plan = useLessonPlan()
+const props = defineProps<{ record: LessonRecord; group: string; condition: string }>()
 const emit = defineEmits<{ said: [change: NewImprovement]; picture: [] }>()
 const what = ref('')
 const why = ref('')
-const tries = computed(() => triesOf(props.plan, props.record, props.group))
+const tries = computed(() => triesOf(plan.value, props.record, props.group))
 const done = computed(() => tries.value.filter(({ result }) => result !== undefined))
 
 function say(): void {

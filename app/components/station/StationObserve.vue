@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { LONGEST, activeConditions, letterOf, type Observation, type Plan } from '~~/core/lesson'
+import { useLessonPlan } from '~/composables/lessonPlan'
+import { LONGEST, activeConditions, letterOf, type Observation } from '~~/core/lesson'
 import { timeWords, nameOfCondition } from '~~/core/wording'
 import type { NewObservation } from '~~/core/lesson'
 import LongField from '~/forms/LongField.vue'
@@ -9,8 +10,8 @@ import { shrinkPicture } from '~/composables/shrinkPicture'
 import { newId } from '~/following/newId'
 
 /** What the group sees while it tests: words, a sketch, a photo of the apparatus. The time is kept with it. */
+const plan = useLessonPlan()
 const props = defineProps<{
-  plan: Plan
   group: string
   condition: string | null
   seen: Observation[]

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { activeConditions, letterOf, type Plan } from '~~/core/lesson'
+import { useLessonPlan } from '~/composables/lessonPlan'
+import { activeConditions, letterOf } from '~~/core/lesson'
 import type { Cell } from '~~/core/record'
 import { lapWords, raceEntry } from '~~/core/wording'
 import type { NewReading } from '~~/core/lesson'
@@ -7,7 +8,8 @@ import OrderPicker from '~/components/predict/OrderPicker.vue'
 import { readingRow } from '~/following/readingRow'
 
 /** One race: everything put in order by tapping, and each one's place written down. */
-const props = defineProps<{ plan: Plan; trial: Cell }>()
+const plan = useLessonPlan()
+const props = defineProps<{ trial: Cell }>()
 const emit = defineEmits<{ written: [readings: NewReading[]]; skipPractice: [] }>()
 const order = ref<string[]>([])
 /** A clock beside the finishing order: each is timed as it is tapped. */
@@ -23,11 +25,11 @@ function start(): void {
   times.value = {}
   began.value = performance.now()
 }
-const whole = computed(() => order.value.length === activeConditions(props.plan).length)
+const whole = computed(() => order.value.length === activeConditions(plan.value).length)
 
 function write(): void {
   const rows = order.value.map((condition, place) =>
-    readingRow({ ...props.trial, condition }, place + 1, 'place', raceEntry(props.plan, place + 1, times.value[condition])),
+    readingRow({ ...props.trial, condition }, place + 1, 'place', raceEntry(plan.value, place + 1, times.value[condition])),
   )
   emit('written', rows)
   began.value = undefined
@@ -54,7 +56,7 @@ function write(): void {
         {{ letterOf(plan, id) }} <strong class="nowrap">{{ times[id] === undefined ? '' : lapWords(times[id]) }}</strong>
       </template>
     </p>
-    <OrderPicker v-model="order" :plan="plan" big ends="first and last" />
+    <OrderPicker v-model="order" big ends="first and last" />
     <div class="row">
       <VBtn v-if="trial.practice" @click="emit('skipPractice')">Skip practice</VBtn>
       <MainBtn type="submit" class="grow" :disabled="!whole">Write it down</MainBtn>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { LONGEST, letterOf, type Plan, type NewReading } from '~~/core/lesson'
+import { useLessonPlan } from '~/composables/lessonPlan'
+import { LONGEST, letterOf, type NewReading } from '~~/core/lesson'
 import { atMoment, momentOf, testOf } from '~~/core/test'
 import { unitOf } from '~~/core/quantity'
 import { cellKey, type AskedEntry, type Cell, type Doubt } from '~~/core/record'
@@ -8,62 +9,65 @@ import ConditionBadge from '~/components/pieces/ConditionBadge.vue'
 import TextField from '~/forms/TextField.vue'
 import { readingRow } from '~/following/readingRow'
 import { useNumberEntry } from '~/composables/numberEntry'
+import { keptAsIs, putRight, rowPartOf, useQuestioning, type Questioned } from '~/composables/questioning'
 
 /** Several places in one jar read at one go: a number for each, all written down together. */
-const props = defineProps<{ plan: Plan; check: (entries: AskedEntry[]) => Promise<Doubt[][]>; cells: Cell[] }>()
+const plan = useLessonPlan()
+const props = defineProps<{ check: (entries: AskedEntry[]) => Promise<Doubt[][]>; cells: Cell[] }>()
 const { read } = useNumberEntry()
 const emit = defineEmits<{ written: [readings: NewReading[]]; skip: [cell: Cell] }>()
 const first = computed(() => props.cells[0]!)
 /** The lesson as the measure of these places sees it. */
-const ofMeasure = computed(() => atMoment(props.plan, first.value.moment))
+const ofMeasure = computed(() => atMoment(plan.value, first.value.moment))
 const unit = computed(() => testOf(ofMeasure.value).unit)
 const texts = ref<Record<string, string>>(Object.fromEntries(props.cells.map((cell) => [cellKey(cell), ''])))
 const troubles = ref<Record<string, string>>({})
-const asked = ref<Record<string, { value: number; doubt: Doubt }>>({})
-/** Numbers that were asked about and said to be right. */
-const sure = ref(new Set<string>())
+const { checking, question } = useQuestioning(props.check)
+const asked = ref<Record<string, Questioned>>({})
+/** Numbers that were asked about and answered for, each with the text that it holds for. */
+const answered = ref<Record<string, { text: string; questioned: Questioned }>>({})
+const doubtAt = (cell: Cell) => asked.value[cellKey(cell)]?.doubts[0]
 const suggestedFor = (cell: Cell) => {
-  const doubt = asked.value[cellKey(cell)]?.doubt
+  const doubt = doubtAt(cell)
   return doubt && 'suggested' in doubt ? doubt.suggested : undefined
 }
-const placeOf = (cell: Cell) => momentOf(props.plan, cell.moment)?.place ?? ''
+const placeOf = (cell: Cell) => momentOf(plan.value, cell.moment)?.place ?? ''
 
-function answer(cell: Cell, value: number | undefined): void {
+function answer(cell: Cell, suggested: number | undefined): void {
   const key = cellKey(cell)
-  if (value !== undefined) texts.value[key] = String(value)
-  sure.value.add(key)
+  const before = asked.value[key]!
+  const questioned = suggested === undefined ? keptAsIs(before) : putRight(before, suggested)
+  if (suggested !== undefined) texts.value[key] = String(suggested)
+  if (questioned.doubts.length > 0) return void (asked.value[key] = questioned)
+  answered.value[key] = { text: texts.value[key]!.trim(), questioned }
   asked.value = Object.fromEntries(Object.entries(asked.value).filter(([other]) => other !== key))
 }
-
-const checking = ref(false)
 
 async function submit(): Promise<void> {
   if (checking.value) return
   troubles.value = {}
   asked.value = {}
-  const unsure: AskedEntry[] = []
-  const rows = props.cells.flatMap((cell) => {
+  const typed = props.cells.flatMap((cell) => {
     const key = cellKey(cell)
     const text = (texts.value[key] ?? '').trim()
     if (text === '') return []
     const found = read(ofMeasure.value, text)
-    if (found.value === undefined) {
-      troubles.value[key] = found.trouble
-      return []
-    }
-    const entry = { ...cell, value: found.value, unit: unit.value, entered: text }
-    if (!sure.value.has(key)) unsure.push(entry)
-    return [{ ...readingRow(cell, found.value, unit.value, text), confirmed: sure.value.has(key) }]
+    if (found.value === undefined) troubles.value[key] = found.trouble
+    return found.value === undefined ? [] : [{ cell, key, text, value: found.value }]
   })
-  checking.value = true
-  const doubts = unsure.length > 0 ? await props.check(unsure) : []
-  checking.value = false
-  for (const [place, entry] of unsure.entries()) {
-    const [doubt] = doubts[place] ?? []
-    if (doubt) asked.value[cellKey({ ...entry, practice: first.value.practice })] = { value: entry.value, doubt }
-  }
-  if (rows.length === 0 && Object.keys(troubles.value).length === 0) troubles.value[cellKey(first.value)] = 'Type what you read.'
+  // Whatever was answered for stands, until somebody types something else.
+  const standing = ({ key, text }: (typeof typed)[number]) =>
+    answered.value[key]?.text === text ? answered.value[key].questioned : undefined
+  const unsure = typed.filter((one) => !standing(one))
+  const now = await question(unsure.map(({ cell, text, value }) => ({ ...cell, value, unit: unit.value, entered: text })))
+  const questioned = typed.map((one) => ({ ...one, found: standing(one) ?? now[unsure.indexOf(one)]! }))
+  for (const { key, found } of questioned) if (found.doubts.length > 0) asked.value[key] = found
+  if (typed.length === 0 && Object.keys(troubles.value).length === 0) troubles.value[cellKey(first.value)] = 'Type what you read.'
   if (Object.keys(troubles.value).length > 0 || Object.keys(asked.value).length > 0) return
+  const rows = questioned.map(({ cell, found }) => ({
+    ...readingRow(cell, found.value, unit.value, found.entered),
+    ...rowPartOf(found),
+  }))
   emit('written', rows)
 }
 </script>
@@ -94,7 +98,7 @@ async function submit(): Promise<void> {
         :error="troubles[cellKey(cell)]"
       />
       <div v-if="asked[cellKey(cell)]" class="ask grid gap-near p-near edge-2-brass-mark rounded bg-brass-light" role="alert">
-        {{ doubtWords(ofMeasure, asked[cellKey(cell)]!.value, unit, asked[cellKey(cell)]!.doubt) }}
+        {{ doubtWords(ofMeasure, asked[cellKey(cell)]!.value, unit, doubtAt(cell)!) }}
         <div class="row">
           <VBtn v-if="suggestedFor(cell) !== undefined" @click="answer(cell, suggestedFor(cell))">
             It is {{ writeReading(ofMeasure, suggestedFor(cell)!, unit) }}

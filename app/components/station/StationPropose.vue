@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import { useLessonPlan } from '~/composables/lessonPlan'
 import { LONGEST } from '~~/core/lesson'
 import { isUnfinished, offersOf, readForGroup } from '~~/core/agree'
 import { everyTable } from '~~/core/evidence'
-import type { LessonRecord, Plan } from '~~/core/lesson'
+import type { LessonRecord } from '~~/core/lesson'
 import { doubtLead, doubtWordsOfConclusion, FIRST_WORDS_OF_SENTENCE, startersOfEach } from '~~/core/wording'
 import type { NewProposal } from '~~/core/lesson'
 import ReadBack from '~/components/agree/ReadBack.vue'
@@ -10,19 +11,20 @@ import LongField from '~/forms/LongField.vue'
 import { newId } from '~/following/newId'
 
 /** The group's own sentence for the class: a way to begin, words of its own, and a question where it says more than the numbers. */
-const props = defineProps<{ plan: Plan; record: LessonRecord; all: boolean; group: string }>()
+const plan = useLessonPlan()
+const props = defineProps<{ record: LessonRecord; all: boolean; group: string }>()
 const emit = defineEmits<{ propose: [sentence: NewProposal]; close: [] }>()
-const own = computed(() => offersOf(props.plan, props.record.conclusions).find(({ group }) => group === props.group))
+const own = computed(() => offersOf(plan.value, props.record.conclusions).find(({ group }) => group === props.group))
 const text = ref(own.value?.text ?? '')
 const field = useTemplateRef('field')
 /** Class results show in the starters only when the board may show them. */
 const starters = computed(() => {
-  const known = props.all ? startersOfEach(everyTable(props.plan, props.record)) : []
+  const known = props.all ? startersOfEach(everyTable(plan.value, props.record)) : []
   return known.length > 0 ? known : FIRST_WORDS_OF_SENTENCE
 })
 /** The group's own numbers are its to quote, seen by the class or not. */
 const read = computed(() =>
-  text.value.trim() === '' ? undefined : readForGroup(text.value, props.plan, props.record, props.group, props.all),
+  text.value.trim() === '' ? undefined : readForGroup(text.value, plan.value, props.record, props.group, props.all),
 )
 const doubt = computed(() => read.value?.doubts[0])
 const unfinished = computed(() => text.value.trim() === '' || isUnfinished(text.value))

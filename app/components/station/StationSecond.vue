@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import { type Plan } from '~~/core/lesson'
+import { useLessonPlan } from '~/composables/lessonPlan'
 import { readersAgree } from '~~/core/record'
 import { writeReading } from '~~/core/wording'
 import { testOf, writesStartAndFinish } from '~~/core/test'
 import { useNumberEntry } from '~/composables/numberEntry'
 
 /** A second child reads the same thing without having seen the first number; where they differ, they look once more. */
+const plan = useLessonPlan()
 const props = defineProps<{
-  plan: Plan
   condition: string
   first: { value: number; entered: string }
   pictureOf: (id: string) => string
@@ -15,14 +15,14 @@ const props = defineProps<{
 const { read } = useNumberEntry()
 const emit = defineEmits<{ agreed: [entry: { value: number; entered: string; reason: string }]; again: []; back: [] }>()
 const NumberPad = defineAsyncComponent(() => import('../instruments/NumberPad.vue'))
-const method = computed(() => testOf(props.plan).method!)
+const method = computed(() => testOf(plan.value).method!)
 const text = ref('')
 const trouble = ref('')
 const second = shallowRef<{ value: number; entered: string }>()
 
 function look(): void {
   // Whoever reads second may write it as the first did.
-  const found = read(props.plan, text.value, writesStartAndFinish([props.first]))
+  const found = read(plan.value, text.value, writesStartAndFinish([props.first]))
   trouble.value = found.trouble
   if (found.value === undefined) return
   if (readersAgree(props.first.value, found.value, method.value)) emit('agreed', { ...props.first, reason: '' })

@@ -1,24 +1,27 @@
 <script setup lang="ts">
+import { useLessonPlan } from '~/composables/lessonPlan'
 import { useLocalStorage } from '@vueuse/core'
-import { type Group, type LessonRecord, type Plan, type Reading, type NewReading } from '~~/core/lesson'
+import { type Group, type LessonRecord, type Reading, type NewReading } from '~~/core/lesson'
 import { atMoment, testOf, type Device } from '~~/core/test'
 import { devicesFor } from '~~/core/measuring'
 import { asksSecondReader, openBeside, type AskedEntry, type Cell, type Doubt, type Progress } from '~~/core/record'
 import { DEVICE_WORDS } from '~~/core/wording'
-import { INSTRUMENTS } from '../instruments/instrument'
+import { DEVICE_SCREENS } from '../instruments/instrument'
 import LapTimer from '~/components/instruments/LapTimer.vue'
 import StationAsk from '~/components/station/StationAsk.vue'
 import StationSecond from '~/components/station/StationSecond.vue'
 import StationWhy from '~/components/station/StationWhy.vue'
+import WithPlan from '~/components/pieces/WithPlan.vue'
 import TrialHead from '~/components/station/TrialHead.vue'
 import NativeChoice from '~/forms/NativeChoice.vue'
 import { focusHeading } from '~/composables/focusHeading'
 import { readingRow, superseding } from '~/following/readingRow'
 import { useNumberEntry } from '~/composables/numberEntry'
+import { keptAsIs, putRight, rowPartOf, seenAgain, useQuestioning, type Questioned } from '~/composables/questioning'
 
 /** One trial: what to fetch, what has to be so, the number; and what is asked about it before it is written down. */
+const plan = useLessonPlan()
 const props = defineProps<{
-  plan: Plan
   record: LessonRecord
   check: (entries: AskedEntry[]) => Promise<Doubt[][]>
   trial: Cell
@@ -38,7 +41,7 @@ const emit = defineEmits<{
   choose: [cell: Cell]
 }>()
 /** The lesson as the measure of this trial sees it. */
-const ofMeasure = computed(() => atMoment(props.plan, props.trial.moment))
+const ofMeasure = computed(() => atMoment(plan.value, props.trial.moment))
 const method = computed(() => testOf(ofMeasure.value).method!)
 const unit = computed(() => method.value.unit)
 const text = ref(props.fixing?.entered ?? '')
@@ -59,10 +62,11 @@ const entry = useTemplateRef<HTMLElement>('entry')
 watch(entry, (form) => focusHeading(form))
 // The next trial begins at its heading.
 onMounted(() => window.scrollTo({ top: 0 }))
-const asked = shallowRef<{ value: number; entered: string; doubts: Doubt[]; confirmed: boolean }>()
+const { checking, question } = useQuestioning(props.check)
+const asked = shallowRef<Questioned>()
 const sayingWhy = ref(false)
 /** A number that waits for the second reader. */
-const toConfirm = shallowRef<{ value: number; entered: string; more: Partial<NewReading> }>()
+const toConfirm = shallowRef<Questioned>()
 const asking = computed(() => asked.value !== undefined || toConfirm.value !== undefined || sayingWhy.value)
 
 /** What stands in the display, in the plan's unit; undefined and a message when it cannot be read. */
@@ -73,40 +77,28 @@ function typed(): { value: number; entered: string } | undefined {
   return found.value === undefined ? undefined : { value: found.value, entered: found.entered }
 }
 
-const checking = ref(false)
-
 async function submit(): Promise<void> {
   const found = checking.value ? undefined : typed()
   if (!found) return
   const { condition, repeat, moment: at, practice } = props.trial
   const place = { id: props.fixing?.id, group: props.group.id, condition, repeat, moment: at }
-  checking.value = true
-  const [doubts = []] = practice ? [] : await props.check([{ ...place, ...found, unit: unit.value }])
-  checking.value = false
-  if (doubts.length > 0) asked.value = { ...found, doubts, confirmed: false }
-  else settle(found)
+  if (practice) return settle({ ...found, doubts: [], confirmed: false, reason: '' })
+  const [questioned] = await question([{ ...place, ...found, unit: unit.value }])
+  settle(questioned!)
 }
 
-/** "Keep it" answers the one question: what else is to be asked comes next. A number that is only fine is not confirmed as one of its fellows. */
-function kept(): void {
-  const { doubts, confirmed, ...found } = asked.value!
-  const [answered, ...rest] = doubts
-  const sure = confirmed || answered!.code !== 'too-fine'
-  if (rest.length > 0) asked.value = { ...found, doubts: rest, confirmed: sure }
-  else settle(found, { confirmed: sure })
+/** Asks what is still to be asked, and writes a number down, once a second reader has seen it where the class wants that and the thing can be looked at again. */
+function settle(questioned: Questioned): void {
+  asked.value = questioned.doubts.length > 0 ? questioned : undefined
+  if (asked.value) return
+  if (asksSecondReader(ofMeasure.value, props.trial, device.value)) toConfirm.value = questioned
+  else write(questioned, rowPartOf(questioned))
 }
 
-/** Writes a number down, once a second reader has seen it where the class wants that and the thing can be looked at again. */
-function settle(entry: { value: number; entered: string }, more: Partial<NewReading> = {}): void {
-  asked.value = undefined
-  if (asksSecondReader(ofMeasure.value, props.trial, device.value)) toConfirm.value = { ...entry, more }
-  else write(entry, more)
-}
-
-function agreed({ value, entered, reason }: { value: number; entered: string; reason: string }): void {
-  const { more } = toConfirm.value!
+function agreed(seen: { value: number; entered: string; reason: string }): void {
+  const confirmed = seenAgain(toConfirm.value!, seen)
   toConfirm.value = undefined
-  write({ value, entered }, { ...more, confirmed: true, ...(reason === '' ? {} : { reason: reason.slice(0, 300) }) })
+  write(confirmed, rowPartOf(confirmed))
 }
 
 /** Several conditions timed with one clock. */
@@ -153,7 +145,6 @@ function setAside(reason: string): void {
 <template>
   <div class="trial grid grid-cols-1 gap-wide pt-wide">
     <TrialHead
-      :plan="plan"
       :trial="trial"
       :group="group"
       :progress="progress"
@@ -173,27 +164,27 @@ function setAside(reason: string): void {
         :options="devices.map((one) => ({ value: one, title: DEVICE_WORDS[one] }))"
       />
     </TrialHead>
-    <StationAsk
-      v-if="asked"
-      :plan="ofMeasure"
-      :value="asked.value"
-      :unit="unit"
-      :doubt="asked.doubts[0]!"
-      @right="kept"
-      @mend="settle({ ...asked, value: $event }, { confirmed: true, reason: `was written as ${asked.entered}`.slice(0, 300) })"
-      @again="typeAgain"
-      @aside="setAside"
-    />
-    <StationSecond
-      v-else-if="toConfirm"
-      :plan="ofMeasure"
-      :condition="trial.condition"
-      :first="toConfirm"
-      :picture-of="pictureOf"
-      @agreed="agreed"
-      @again="typeAgain"
-      @back="toConfirm = undefined"
-    />
+    <WithPlan v-if="asked" :plan="ofMeasure">
+      <StationAsk
+        :value="asked.value"
+        :unit="unit"
+        :doubt="asked.doubts[0]!"
+        @right="settle(keptAsIs(asked))"
+        @mend="settle(putRight(asked, $event))"
+        @again="typeAgain"
+        @aside="setAside"
+      />
+    </WithPlan>
+    <WithPlan v-else-if="toConfirm" :plan="ofMeasure">
+      <StationSecond
+        :condition="trial.condition"
+        :first="toConfirm"
+        :picture-of="pictureOf"
+        @agreed="agreed"
+        @again="typeAgain"
+        @back="toConfirm = undefined"
+      />
+    </WithPlan>
     <LapTimer
       v-else-if="device === 'laps' && !sayingWhy"
       :plan="ofMeasure"
@@ -218,7 +209,7 @@ function setAside(reason: string): void {
       @keydown.capture="checking && $event.preventDefault()"
     >
       <component
-        :is="INSTRUMENTS[device]"
+        :is="DEVICE_SCREENS[device]"
         v-if="device !== 'laps'"
         :key="device"
         v-model="text"

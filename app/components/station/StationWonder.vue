@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { LONGEST, REMARK_LISTS, type Plan, type RemarkList, type SaidRemark } from '~~/core/lesson'
+import { useLessonPlan } from '~/composables/lessonPlan'
+import { LONGEST, REMARK_LISTS, type RemarkList, type SaidRemark } from '~~/core/lesson'
 import { WONDER_WORDS } from '~~/core/wording'
 import type { NewRemark } from '~~/core/lesson'
 import LongField from '~/forms/LongField.vue'
@@ -7,7 +8,8 @@ import PickOne from '~/forms/PickOne.vue'
 import { newId } from '~/following/newId'
 
 /** What the group sees, guesses and asks: one line at a time, for one of the three lists. */
-const props = defineProps<{ plan: Plan; group: string; said: SaidRemark[]; pictureOf: (id: string) => string; closable: boolean }>()
+const plan = useLessonPlan()
+const props = defineProps<{ group: string; said: SaidRemark[]; pictureOf: (id: string) => string; closable: boolean }>()
 const emit = defineEmits<{ say: [remark: NewRemark]; close: [] }>()
 const list = ref<RemarkList>('noticed')
 const text = ref('')

@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { useLessonPlan } from '~/composables/lessonPlan'
 import { mdiAlertOutline } from '@mdi/js'
-import { letterOf, type Group, type Plan, type Reading } from '~~/core/lesson'
+import { letterOf, type Group, type Reading } from '~~/core/lesson'
 import { cellKey, runsDone, type Cell, type Progress } from '~~/core/record'
 import { mindLines, momentWords, nameOfCondition, readingWords, trialAloud, trialNumbers } from '~~/core/wording'
 import type { NewReading } from '~~/core/lesson'
@@ -11,8 +12,8 @@ import ReadAloud from '~/components/station/ReadAloud.vue'
 import StationJobs from '~/components/station/StationJobs.vue'
 
 /** Which trial it is, who does what in it, what has to be so before it; the number before it, and the ways to another one. */
+const plan = useLessonPlan()
 const props = defineProps<{
-  plan: Plan
   trial: Cell
   group: Group
   progress: Progress
@@ -26,10 +27,10 @@ const dots = computed(() =>
   props.progress.cells.filter(({ condition, moment }) => condition === props.trial.condition && moment === props.trial.moment),
 )
 const open = computed(() => props.progress.cells.filter((cell) => cell.kept.length === 0 && cellKey(cell) !== cellKey(props.trial)))
-const nth = computed(() => trialNumbers(props.plan, props.group.id).get(`${props.trial.condition}/${props.trial.repeat}`))
+const nth = computed(() => trialNumbers(plan.value, props.group.id).get(`${props.trial.condition}/${props.trial.repeat}`))
 /** What the group has to take care of in this very trial. */
-const minds = computed(() => mindLines(props.plan, props.trial.condition))
-const moment = computed(() => momentWords(props.plan, props.trial.moment))
+const minds = computed(() => mindLines(plan.value, props.trial.condition))
+const moment = computed(() => momentWords(plan.value, props.trial.moment))
 </script>
 
 <template>

@@ -7,10 +7,14 @@ import { timeWords, doubtWords, fixWords, momentWords, nameOfCondition, nameOfGr
 import TextField from '~/forms/TextField.vue'
 import { useCustoms } from '~/composables/customs'
 import { useLesson } from '~/stores/lesson'
+import { useRecordWriting } from '~/stores/recordWriting'
+import { useSecondLook } from '~/stores/secondLook'
 
 /** One place of the grid: what was written, what is asked about it, how it came to be; and the ways to set it right. */
 const props = defineProps<{ place: Cell }>()
 const lesson = useLesson()
+const writing = useRecordWriting()
+const look = useSecondLook()
 const { customs } = useCustoms()
 const plan = computed(() => lesson.plan!)
 /** The lesson as the measure of this place sees it. */
@@ -36,7 +40,7 @@ const earlierOf = (reading: Reading) => historyOf(reading, lesson.record.reading
 
 async function setAside(reading: Reading): Promise<void> {
   if (reason.value.trim() === '') return
-  if (await lesson.supersede(reading, { status: 'set-aside', reason: reason.value.trim() })) {
+  if (await writing.supersede(reading, { status: 'set-aside', reason: reason.value.trim() })) {
     settingAside.value = undefined
     reason.value = ''
   }
@@ -62,7 +66,7 @@ async function setAside(reading: Reading): Promise<void> {
           <VBtn
             v-if="reading.status === 'set-aside'"
             size="small"
-            @click="lesson.supersede(reading, { status: 'kept', reason: 'taken back' })"
+            @click="writing.supersede(reading, { status: 'kept', reason: 'taken back' })"
           >
             Count it again
           </VBtn>
@@ -74,7 +78,7 @@ async function setAside(reading: Reading): Promise<void> {
           class="row doubt mt-close py-close px-near edge-left-4-brass-mark bg-brass-light"
         >
           <span>{{ doubtWords(own, one.reading.value, one.reading.unit, one.doubt) }}</span>
-          <VBtn v-for="fix in answersTo(one.doubt, one.reading)" :key="fix.code" size="small" @click="lesson.apply(fix)">
+          <VBtn v-for="fix in answersTo(one.doubt, one.reading)" :key="fix.code" size="small" @click="look.apply(fix)">
             {{ fixWords(fix, own, customs.english) }}
           </VBtn>
         </div>

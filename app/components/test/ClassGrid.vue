@@ -4,7 +4,7 @@ import { activeConditions, isEachChild, letterOf, type Reading } from '~~/core/l
 import { atMoment, forMeasure, measuredCards, testOf } from '~~/core/test'
 import { unitOf } from '~~/core/quantity'
 import { cellKey, gridRows, nextTrial, progressOf, type Cell } from '~~/core/record'
-import { cellTarget } from '~~/core/secondLook'
+import { cellTarget, targetName } from '~~/core/secondLook'
 import { doubtWords, momentWords, nameOfCondition, readingHeading, readingHeadings, writeReading } from '~~/core/wording'
 import ConditionBadge from '~/components/pieces/ConditionBadge.vue'
 import ShapeBadge from '~/components/pieces/ShapeBadge.vue'
@@ -12,6 +12,7 @@ import GridCell from '~/components/test/GridCell.vue'
 import { useGridEntry } from '~/composables/gridEntry'
 import { useSheetKeys } from '~/composables/sheetKeys'
 import { useLesson } from '~/stores/lesson'
+import { useSecondLook } from '~/stores/secondLook'
 import { useNumberEntry } from '~/composables/numberEntry'
 
 /** Groups by conditions by repeats, keyed in like a spreadsheet. What cannot be read stays in its place until it is mended. */
@@ -19,6 +20,7 @@ const NOTHING: Reading[] = []
 const props = defineProps<{ withPractice: boolean }>()
 const chosen = defineModel<Cell>('chosen')
 const lesson = useLesson()
+const look = useSecondLook()
 const plan = computed(() => lesson.plan!)
 const { workedOut } = useNumberEntry(() => lesson.record.readings)
 /** The unit of all readings; of several measures each column says its own. */
@@ -39,7 +41,7 @@ const { drafts, troubles, textOf, storedText, write, paste } = useGridEntry()
 const odd = computed(
   () =>
     new Map(
-      lesson.findings.flatMap((finding) =>
+      look.findings.flatMap((finding) =>
         finding.code === 'doubtful'
           ? [[finding.reading, doubtWords(forMeasure(plan.value, finding.measure), finding.value, finding.unit, finding.doubt)]]
           : [],
@@ -187,7 +189,7 @@ function onPaste(event: ClipboardEvent, row: number, column: number): void {
               :label="labels[row]?.[column] ?? labelOf(cell)"
               :row="row"
               :column="column"
-              :target="cell.practice ? undefined : cellTarget(cell)"
+              :target="cell.practice ? undefined : targetName(cellTarget(cell))"
               :trouble="troubles.get(cellKey(cell))"
               :mark="markOf(cell)"
               :first="column % perCondition === 0"

@@ -5,9 +5,11 @@ import BalanceRound from '~/components/instruments/BalanceRound.vue'
 import AppFold from '~/components/pieces/AppFold.vue'
 import ChoiceField from '~/forms/ChoiceField.vue'
 import { useLesson } from '~/stores/lesson'
+import { useRecordWriting } from '~/stores/recordWriting'
 
 /** Weighing two at a time at the desk, for a group without a tablet: it is asked which pair to weigh next, and its order is written down. */
 const lesson = useLesson()
+const writing = useRecordWriting()
 const plan = computed(() => lesson.plan!)
 const byBalance = computed(() => testOf(plan.value).way.weighsTwo)
 const group = ref(plan.value.groups[0]?.id ?? '')
@@ -28,7 +30,7 @@ const trial = computed(() => progress.value && nextTrial(plan.value, progress.va
       :key="`${group}-${trial.repeat}`"
       :plan="plan"
       :trial="trial"
-      @written="lesson.addReadings($event)"
+      @written="writing.addReadings($event)"
     />
     <p v-else class="soft">All rounds of this group are written down.</p>
   </AppFold>

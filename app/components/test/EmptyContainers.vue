@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { activeConditions, conditionName, letterOf, type Plan } from '~~/core/lesson'
+import { useLessonPlan } from '~/composables/lessonPlan'
+import { activeConditions, conditionName, letterOf } from '~~/core/lesson'
 import { canWeighEmpty, containerKey, emptyOf, testOf, withMethodOf, type ResolvedMethod } from '~~/core/test'
 import { counted } from '~~/core/wording'
 import AppFold from '~/components/pieces/AppFold.vue'
@@ -7,14 +8,14 @@ import NumberField from '~/forms/NumberField.vue'
 import { useLesson } from '~/stores/lesson'
 
 /** What each group's containers weigh empty, once for each. */
-const props = defineProps<{ plan: Plan }>()
+const plan = useLessonPlan()
 const lesson = useLesson()
-const method = computed(() => testOf(props.plan).method)
-const conditions = computed(() => activeConditions(props.plan))
+const method = computed(() => testOf(plan.value).method)
+const conditions = computed(() => activeConditions(plan.value))
 const open = computed(
   () =>
-    props.plan.groups.flatMap(({ id: group }) =>
-      conditions.value.filter(({ id: condition }) => emptyOf(props.plan, { group, condition }) === undefined),
+    plan.value.groups.flatMap(({ id: group }) =>
+      conditions.value.filter(({ id: condition }) => emptyOf(plan.value, { group, condition }) === undefined),
     ).length,
 )
 
@@ -24,7 +25,7 @@ function set(group: string, condition: string, value: number | null): void {
     const { [key]: _old, ...others } = own.empties
     return { ...own, empties: value === null ? others : { ...others, [key]: value } }
   }
-  lesson.edit((draft) => Object.assign(draft, withMethodOf(draft, props.plan.measured, weighed)), `empty-${key}`)
+  lesson.edit((draft) => Object.assign(draft, withMethodOf(draft, plan.value.measured, weighed)), `empty-${key}`)
 }
 </script>
 

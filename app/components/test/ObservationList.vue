@@ -7,9 +7,11 @@ import ChoiceField from '~/forms/ChoiceField.vue'
 import TextField from '~/forms/TextField.vue'
 import { newId } from '~/following/newId'
 import { useLesson } from '~/stores/lesson'
+import { useRecordWriting } from '~/stores/recordWriting'
 
 /** What the groups saw while they tested, the latest first. */
 const lesson = useLesson()
+const writing = useRecordWriting()
 const plan = computed(() => lesson.plan!)
 const seen = computed(() => [...lesson.record.observations].reverse())
 const groupOf = (id: string) => plan.value.groups.find((one) => one.id === id)
@@ -20,7 +22,7 @@ async function add(): Promise<void> {
   const words = text.value.trim()
   if (words === '' || group.value === '') return
   const row = { id: newId(), group: group.value, condition: null, repeat: null, kind: 'words' as const, text: words, picture: null }
-  if (await lesson.addObservation(row)) text.value = ''
+  if (await writing.add('observation', row)) text.value = ''
 }
 </script>
 

@@ -7,16 +7,20 @@ import { doubtWords, findingWords, fixWords, nameOfCondition, nameOfGroup, REASO
 import { useCustoms } from '~/composables/customs'
 import { useKeys } from '~/composables/keys'
 import { useLesson } from '~/stores/lesson'
+import { useRecordWriting } from '~/stores/recordWriting'
+import { useSecondLook } from '~/stores/secondLook'
 
 /** Numbers that look odd, as they come in, each answered with one key while the beaker is still wet. */
 const emit = defineEmits<{ look: [reading: Reading] }>()
 type Doubtful = Extract<Finding, { code: 'doubtful' }>
 const lesson = useLesson()
+const writing = useRecordWriting()
+const look = useSecondLook()
 const { customs } = useCustoms()
 const plan = computed(() => lesson.plan!)
 const current = computed(() => new Map(currentReadings(lesson.record.readings).map((reading) => [reading.id, reading])))
 const odd = computed(() =>
-  lesson.findings
+  look.findings
     .filter((finding): finding is Doubtful => finding.code === 'doubtful')
     .flatMap((finding) => {
       // What was answered a moment ago is gone before the Second look has looked again.
@@ -56,8 +60,8 @@ function onKey(event: KeyboardEvent, place: number): void {
   const reason = settingAside.value === one.reading.id ? REASONS[Number(event.key) - 1] : undefined
   const answer = one.answers.find(({ code }) => KEYS[code] === event.key)
   const step = { ArrowDown: 1, ArrowUp: -1 }[event.key]
-  if (reason) void answered(() => lesson.supersede(one.reading, { status: 'set-aside', reason }), place)
-  else if (answer) void answered(() => lesson.apply(answer), place)
+  if (reason) void answered(() => writing.supersede(one.reading, { status: 'set-aside', reason }), place)
+  else if (answer) void answered(() => look.apply(answer), place)
   else if (event.key === 'a') settingAside.value = one.reading.id
   else if (event.key === 'Escape') settingAside.value = undefined
   else if (event.key === 'Enter') emit('look', one.reading)
@@ -96,12 +100,7 @@ useKeys({ o: () => rowsOf()[0]?.focus() })
         <span class="why">{{ doubtWords(one.view, one.finding.value, one.finding.unit, one.finding.doubt) }}</span>
         <span class="flex flex-wrap gap-close mt-tight">
           <template v-if="settingAside !== one.reading.id">
-            <VBtn
-              v-for="answer in one.answers"
-              :key="answer.code"
-              size="small"
-              @click="answered(() => lesson.apply(answer), place)"
-            >
+            <VBtn v-for="answer in one.answers" :key="answer.code" size="small" @click="answered(() => look.apply(answer), place)">
               {{ fixWords(answer, one.view, customs.english) }} <kbd>{{ KEYS[answer.code] }}</kbd>
             </VBtn>
             <VBtn size="small" @click="settingAside = one.reading.id">Set aside … <kbd>a</kbd></VBtn>
@@ -111,7 +110,7 @@ useKeys({ o: () => rowsOf()[0]?.focus() })
               v-for="(reason, at) in REASONS"
               :key="reason"
               size="small"
-              @click="answered(() => lesson.supersede(one.reading, { status: 'set-aside', reason }), place)"
+              @click="answered(() => writing.supersede(one.reading, { status: 'set-aside', reason }), place)"
             >
               <kbd>{{ at + 1 }}</kbd> {{ reason }}
             </VBtn>

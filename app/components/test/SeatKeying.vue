@@ -10,10 +10,12 @@ import TextField from '~/forms/TextField.vue'
 import { newId } from '~/following/newId'
 import { readingRow } from '~/following/readingRow'
 import { useLesson } from '~/stores/lesson'
+import { useRecordWriting } from '~/stores/recordWriting'
 import { useNumberEntry } from '~/composables/numberEntry'
 
 /** Strips keyed in one after the other: seat, guess, number, Enter, and the next seat that is still open. */
 const lesson = useLesson()
+const writing = useRecordWriting()
 const plan = computed(() => lesson.plan!)
 const readings = computed(() => lesson.record.readings)
 const { read } = useNumberEntry(() => readings.value)
@@ -44,7 +46,7 @@ async function write(): Promise<void> {
   if (asksGuess.value && guess.value.trim() !== '' && !(await writeGuess())) return
   const row = readingRow(place.value, typed.value, typed.unit, number.value)
   const name = sentenceCase(seatWords(plan.value, row.group))
-  if (!(await lesson.addReadings([row]))) return
+  if (!(await writing.addReadings([row]))) return
   last.value = `${name}: ${readingWords(plan.value, row)}`
   const next = nextSeat(plan.value, readings.value, seat.value!)
   guess.value = ''
@@ -62,7 +64,7 @@ async function writeGuess(): Promise<boolean> {
   }
   const values = { [activeConditions(plan.value)[0]!.id]: typed.value }
   const draft = finished(plan.value, { as: 'number', order: [], values })
-  return lesson.addPrediction({ id: newId(), group: child.value!.id, ...draft, reason: '' })
+  return writing.add('prediction', { id: newId(), group: child.value!.id, ...draft, reason: '' })
 }
 const lastWords = computed(() => last.value || `Enter goes to the next open seat.`)
 const guessWords = computed(() => {

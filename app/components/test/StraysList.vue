@@ -5,10 +5,12 @@ import { nameOfCondition, nameOfGroup, placedWords, strayCountWords, strayWords 
 import ChoiceField from '~/forms/ChoiceField.vue'
 import { newId } from '~/following/newId'
 import { useLesson } from '~/stores/lesson'
+import { useRecordWriting } from '~/stores/recordWriting'
 import { useNotices } from '~/stores/notices'
 
 /** What the plan has no place for any more, one by one: given to somebody who is here, or put aside. */
 const lesson = useLesson()
+const writing = useRecordWriting()
 const notices = useNotices()
 const plan = computed(() => lesson.plan!)
 const strays = computed(() => lesson.strays.map((stray) => ({ stray, missing: missingPlaces(plan.value, stray) })))
@@ -24,7 +26,7 @@ const choose = (id: string, change: { group?: string; condition?: string }) =>
 async function say({ kind, row }: Stray, place: { to?: string; condition?: string; aside: boolean }): Promise<boolean> {
   if (kind === 'placing') return false
   const { to = null, condition = null, aside } = place
-  return lesson.addPlacing({ id: newId(), group: null, of: kind, row: row.id, to, condition, aside })
+  return writing.add('placing', { id: newId(), group: null, of: kind, row: row.id, to, condition, aside })
 }
 
 /** What was said is taken back by asking again. */

@@ -10,11 +10,13 @@ import { useJoinedStations } from '~/composables/joinedStations'
 import { useKeys } from '~/composables/keys'
 import { clockTurned, useTestClock } from '~/composables/testClock'
 import { useLesson } from '~/stores/lesson'
+import { useDeskBoard } from '~/stores/deskBoard'
 
 /** The lesson in hand from the desk: the clock, what the board shows, who has joined. */
 const lesson = useLesson()
+const onBoard = useDeskBoard()
 const plan = computed(() => lesson.plan)
-const board = computed(() => lesson.board)
+const board = computed(() => onBoard.state)
 const { state, coming, byHand } = useTestClock(plan, board)
 const { mode, look, address } = useClassMode()
 const stations = useJoinedStations()
@@ -24,10 +26,10 @@ const opened = (name: 'class-mode' | 'stations') =>
 const classModeOpen = opened('class-mode')
 const stationsOpen = opened('stations')
 const there = computed(() => stations.value.filter(({ present }) => present).length)
-const turnClock = () => void lesson.show(clockTurned(lesson.board))
+const turnClock = () => void onBoard.show(clockTurned(onBoard.state))
 useKeys({
   t: turnClock,
-  q: () => void lesson.show({ results: lesson.board.results === 'live' ? 'quiet' : 'live' }),
+  q: () => void onBoard.show({ results: onBoard.state.results === 'live' ? 'quiet' : 'live' }),
 })
 </script>
 
@@ -54,15 +56,15 @@ useKeys({
         class="view"
         :model-value="board.view"
         :options="[{ value: null, title: 'what fits' }, ...BOARD_VIEWS.map((view) => ({ value: view, title: BOARD_WORDS[view] }))]"
-        @update:model-value="lesson.show({ view: $event })"
+        @update:model-value="onBoard.show({ view: $event })"
       />
       <TickField
         title="q"
         label="live numbers"
         :model-value="board.results === 'live'"
-        @update:model-value="lesson.show({ results: $event ? 'live' : 'quiet' })"
+        @update:model-value="onBoard.show({ results: $event ? 'live' : 'quiet' })"
       />
-      <TickField label="sound" :model-value="board.sound" @update:model-value="lesson.show({ sound: $event })" />
+      <TickField label="sound" :model-value="board.sound" @update:model-value="onBoard.show({ sound: $event })" />
       <QuietBtn v-if="isEachChild(plan!)" size="small" :to="`/print/${lesson.id}/codes`" target="_blank">Code strips</QuietBtn>
       <QuietBtn v-else size="small" :to="`/print/${lesson.id}/record`" target="_blank">Record sheets</QuietBtn>
       <QuietBtn size="small" :to="`/journal/${lesson.id}`" target="_blank">Journal</QuietBtn>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import WithPlan from '~/components/pieces/WithPlan.vue'
 import { activeConditions, isEachChild, type Reading } from '~~/core/lesson'
 import { eachMeasure, testOf } from '~~/core/test'
 import type { Cell } from '~~/core/record'
-import { cellTarget, placeToLookAt } from '~~/core/secondLook'
+import { cellTarget, placeToLookAt, targetName } from '~~/core/secondLook'
 import EmptyNote from '~/components/pieces/EmptyNote.vue'
 import CellPanel from '~/components/test/CellPanel.vue'
 import ClassGrid from '~/components/test/ClassGrid.vue'
@@ -16,19 +17,21 @@ import TestBar from '~/components/test/TestBar.vue'
 import TickField from '~/forms/TickField.vue'
 import { useCustoms } from '~/composables/customs'
 import { useLesson } from '~/stores/lesson'
+import { useSecondLook } from '~/stores/secondLook'
 
 /** The class grid to key readings in, the place that is chosen in it and what else happens meanwhile. */
 const lesson = useLesson()
+const look = useSecondLook()
 const { say } = useCustoms()
 const plan = computed(() => lesson.plan!)
 const ready = computed(
   () => testOf(plan.value).measure !== undefined && activeConditions(plan.value).length > 0 && plan.value.groups.length > 0,
 )
 const withPractice = ref(useRoute().query.practice === 'yes')
-const chosen = shallowRef<Cell | undefined>(placeToLookAt(plan.value, lesson.record.readings, lesson.findings))
+const chosen = shallowRef<Cell | undefined>(placeToLookAt(plan.value, lesson.record.readings, look.findings))
 
 /** Puts the focus on the place of a reading in the grid. */
-const look = (reading: Reading) => void (lesson.target = cellTarget(reading))
+const goTo = (reading: Reading) => void (look.target = targetName(cellTarget(reading)))
 </script>
 
 <template>
@@ -41,12 +44,12 @@ const look = (reading: Reading) => void (lesson.target = cellTarget(reading))
     <StraysList />
     <template v-if="ready">
       <SeatKeying v-if="isEachChild(plan)" />
-      <OddList @look="look" />
+      <OddList @look="goTo" />
       <ClassGrid v-model:chosen="chosen" :with-practice="withPractice" />
       <TickField label="practice columns" class="practice" v-model="withPractice" />
       <CellPanel v-if="chosen" :place="chosen" />
       <DeskBalance />
-      <EmptyContainers v-for="view in eachMeasure(plan)" :key="view.measured ?? ''" :plan="view" />
+      <WithPlan v-for="view in eachMeasure(plan)" :key="view.measured ?? ''" :plan="view"><EmptyContainers /></WithPlan>
       <ObservationList />
     </template>
     <EmptyNote v-else title="Nothing to write down yet" begin="Say what is changed and measured" :to="`/lesson/${lesson.id}/plan`">

@@ -18,7 +18,7 @@ import SplitOff from '~/components/together/SplitOff.vue'
 import ChoiceField from '~/forms/ChoiceField.vue'
 import NumberField from '~/forms/NumberField.vue'
 import TickField from '~/forms/TickField.vue'
-import { useTogether } from '~/composables/together'
+import { useTogether } from '~/composables/togetherDesk'
 
 /** Who does what: a tick for each group in each lesson, or the rota where all go round. */
 const props = defineProps<{ running: ReturnType<typeof useTogether>; view: WholeTogether }>()

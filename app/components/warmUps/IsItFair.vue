@@ -1,15 +1,15 @@
 <script setup lang="ts">
+import { useLessonPlan } from '~/composables/lessonPlan'
 import { seededRandom } from '~~/core/chance'
-import type { Plan } from '~~/core/lesson'
 import { drawFair, judgeFair } from '~~/core/warmUps'
 import { fairAnswer, nameOfCondition } from '~~/core/wording'
 import TickField from '~/forms/TickField.vue'
 import { freshSeed } from '~/following/freshSeed'
 
 /** Is it fair? Two set-ups of this lesson; tick what else changed. */
-const props = defineProps<{ plan: Plan }>()
+const plan = useLessonPlan()
 const seed = ref(freshSeed())
-const puzzle = computed(() => drawFair(props.plan, seededRandom(seed.value)))
+const puzzle = computed(() => drawFair(plan.value, seededRandom(seed.value)))
 const chosen = ref<string[]>([])
 const judged = ref<ReturnType<typeof judgeFair>>()
 const turn = (id: string) =>

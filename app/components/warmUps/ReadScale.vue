@@ -2,7 +2,7 @@
 import { seededRandom } from '~~/core/chance'
 import { drawScale, hasParallax, judgeScale, LEVELS, SCALE_KINDS, type Level, type ScaleKind } from '~~/core/warmUps'
 import { eyeLines, eyeWords, LEVEL_WORDS, SCALE_WORDS, scaleAnswer, scaleEntry, scaleQuestion } from '~~/core/wording'
-import ScalePicture from '~/components/pieces/ScalePicture.vue'
+import ScaleDrawing from '~/components/pieces/ScaleDrawing.vue'
 import ChoiceField from '~/forms/ChoiceField.vue'
 import TextField from '~/forms/TextField.vue'
 import TickField from '~/forms/TickField.vue'
@@ -47,7 +47,7 @@ function next(): void {
       <TickField v-if="hasParallax(kind)" v-model="eyes" class="self-end" label="with an eye" />
     </div>
     <div class="task">
-      <ScalePicture
+      <ScaleDrawing
         :scale="task.scale"
         :value="task.value"
         :eye="withEye ? task.eye : undefined"

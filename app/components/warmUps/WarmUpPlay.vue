@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import type { Plan } from '~~/core/lesson'
 import CountMoving from '~/components/warmUps/CountMoving.vue'
 import IsItFair from '~/components/warmUps/IsItFair.vue'
 import ReadScale from '~/components/warmUps/ReadScale.vue'
@@ -8,7 +7,6 @@ import StopTheClock from '~/components/warmUps/StopTheClock.vue'
 import PickOne from '~/forms/PickOne.vue'
 
 /** What children practise before they measure. Nobody is marked; what the class reads wrong is its own wobble. */
-defineProps<{ plan: Plan }>()
 defineEmits<{ tried: [error: number] }>()
 const KINDS = [
   { value: 'scale', title: 'Read the scale' },
@@ -26,7 +24,7 @@ const kind = ref<(typeof KINDS)[number]['value']>('scale')
     <ReadScale v-if="kind === 'scale'" @tried="$emit('tried', $event)" />
     <StopTheClock v-else-if="kind === 'clock'" />
     <CountMoving v-else-if="kind === 'count'" />
-    <IsItFair v-else-if="kind === 'fair'" :plan="plan" />
+    <IsItFair v-else-if="kind === 'fair'" />
     <RealOrWobble v-else />
   </div>
 </template>

@@ -6,10 +6,12 @@ import TextField from '~/forms/TextField.vue'
 import { PICTURE_FILES, chooseFile } from '~/composables/chooseFile'
 import { shrinkPicture } from '~/composables/shrinkPicture'
 import { useLesson } from '~/stores/lesson'
+import { useRecordWriting } from '~/stores/recordWriting'
 import { useNotices } from '~/stores/notices'
 
 /** What the class looks at first: words, pictures of the teacher's own, a sketch. */
 const lesson = useLesson()
+const writing = useRecordWriting()
 const notices = useNotices()
 const plan = computed(() => lesson.plan!)
 const sketching = ref(false)
@@ -33,7 +35,7 @@ async function choose(): Promise<void> {
 
 async function add(data: string, caption: string): Promise<void> {
   busy.value = true
-  const id = await lesson.addPicture(data)
+  const id = await writing.addPicture(data)
   busy.value = false
   if (id !== undefined) lesson.edit((draft) => draft.wonder.pictures.push({ id, caption }))
 }

@@ -5,10 +5,12 @@ import ShapeBadge from '~/components/pieces/ShapeBadge.vue'
 import ChoiceField from '~/forms/ChoiceField.vue'
 import PickOne from '~/forms/PickOne.vue'
 import { useLesson } from '~/stores/lesson'
+import { useBeginLesson } from '~/composables/beginLesson'
 import { useNotices } from '~/stores/notices'
 
 /** Whose question it is: given, picked by the class, or each group its own. */
 const lesson = useLesson()
+const beginning = useBeginLesson()
 const notices = useNotices()
 const plan = computed(() => lesson.heard!)
 const wonderings = computed(() => plan.value.wonder.wondered)
@@ -19,7 +21,7 @@ function pick(group: string, wondering: string): void {
 }
 
 async function makeOwn(group: string): Promise<void> {
-  const id = await lesson.ownLesson(group)
+  const id = await beginning.ownLesson(group)
   if (id !== undefined) {
     notices.done('The lesson of this group stands on the shelf.', {
       label: 'Open it',

@@ -52,7 +52,7 @@ const ready = computed(() => plan.value.measured !== null && (plan.value.changed
 
     <section class="section sheet asked grid gap-near" aria-labelledby="our-question">
       <h3 id="our-question">Our question</h3>
-      <QuestionLine :plan="plan" class="line" />
+      <QuestionLine class="line" />
       <WhoseQuestion />
       <div class="row flex-nowrap">
         <MainBtn :to="`/lesson/${lesson.id}/plan`">

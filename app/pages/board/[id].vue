@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import WithPlan from '~/components/pieces/WithPlan.vue'
+import { provideLessonPlan } from '~/composables/lessonPlan'
 import { mdiBellOffOutline, mdiBellOutline, mdiEyeOffOutline, mdiEyeOutline, mdiThemeLightDark } from '@mdi/js'
 import { useLocalStorage } from '@vueuse/core'
 import { BOARD_VIEWS, isEachChild, type BoardViewName } from '~~/core/lesson'
@@ -38,6 +40,7 @@ const {
 const madeUp = computed(() => realPlan.value && drawnFrom(route.query, realPlan.value))
 const plan = computed(() => madeUp.value?.plan ?? realPlan.value)
 const record = computed(() => madeUp.value?.record ?? realRecord.value)
+provideLessonPlan(() => plan.value)
 const { state, coming, byHand } = useTestClock(plan, board)
 const dark = useLocalStorage('board-dark', false)
 const view = computed<BoardViewName>(() => board.value.view ?? (plan.value ? boardViewFor(plan.value, record.value) : 'question'))
@@ -95,17 +98,18 @@ useKeys({
   >
     <template #title>
       <h1 v-if="view === 'wonder'">What do we see? What do we wonder?</h1>
-      <QuestionLine v-else as="h1" :plan="plan!" />
+      <QuestionLine v-else as="h1" />
     </template>
     <MadeUpMark v-if="madeUp" class="on-board" />
     <template v-if="plan">
       <BoardJoin v-if="view === 'join'" :code="code" :alone="isEachChild(plan)" />
-      <BoardWonder v-else-if="view === 'wonder'" :plan="plan" :record="record" :lesson="String(route.params.id)" />
-      <BoardQuestion v-else-if="view === 'question'" :plan="plan" />
-      <BoardPredict v-else-if="view === 'predict'" :plan="firstSeries(plan)" :record="record" @count="addPrediction" />
+      <BoardWonder v-else-if="view === 'wonder'" :record="record" :lesson="String(route.params.id)" />
+      <BoardQuestion v-else-if="view === 'question'" />
+      <WithPlan v-else-if="view === 'predict'" :plan="firstSeries(plan)">
+        <BoardPredict :record="record" @count="addPrediction" />
+      </WithPlan>
       <BoardTest
         v-else-if="view === 'test'"
-        :plan="plan"
         :record="record"
         :clock="state"
         :by-hand="byHand"
@@ -113,8 +117,8 @@ useKeys({
         :shown="shown"
         @turn-clock="turnClock"
       />
-      <BoardResults v-else-if="view === 'results'" :plan="plan" :record="record" :dark="dark" :shown="shown" @show="turnNumbers" />
-      <BoardAgree v-else :plan="plan" :record="record" :board="board" />
+      <BoardResults v-else-if="view === 'results'" :record="record" :dark="dark" :shown="shown" @show="turnNumbers" />
+      <BoardAgree v-else :record="record" :board="board" />
     </template>
     <template #switches>
       <VDivider />

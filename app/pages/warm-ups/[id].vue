@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { provideLessonPlan } from '~/composables/lessonPlan'
 import type { Plan } from '~~/core/lesson'
 import WarmUpPlay from '~/components/warmUps/WarmUpPlay.vue'
 import { callServer, messageOf } from '~/following/callServer'
@@ -7,6 +8,7 @@ import { callServer, messageOf } from '~/following/callServer'
 const route = useRoute()
 const path = { lesson: String(route.params.id) }
 const plan = shallowRef<Plan>()
+provideLessonPlan(() => plan.value)
 const trouble = ref('')
 useHead({ title: 'Warm-ups · Jolly Beaker' })
 
@@ -29,7 +31,7 @@ const tried = (error: number) =>
       <QuietBtn class="ml-auto" :to="`/lesson/${path.lesson}/plan`">Back to the lesson</QuietBtn>
     </header>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
-    <WarmUpPlay v-if="plan" :plan="plan" @tried="tried" />
+    <WarmUpPlay v-if="plan" @tried="tried" />
   </main>
 </template>
 

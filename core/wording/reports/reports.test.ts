@@ -3,7 +3,8 @@ import { conclusion, reading, recordOf, soakUpPlan } from '../../../test/soakUp'
 import { reportHtml, reportMarkdown } from '../../formats'
 import { NO_SCHOOL } from '../../kit'
 import { groupSigns, skillsOf, type Block } from '../../reports'
-import { classReport, faceOf, groupReport, judgedOf, teacherNotes, termOverview, type TermLesson } from '.'
+import { faceOf, judgedOf } from '../../reports'
+import { classReport, gradeInList, groupReport, questionInList, teacherNotes, termOverview, type TermLesson } from '.'
 
 const plan = soakUpPlan({ notes: 'Elm needs the clear ruler.', groupNotes: { g1: { well: 'held the ruler still', next: '' } } })
 const prediction = {
@@ -104,7 +105,9 @@ describe('reports', () => {
     expect(termOverview([], { from: '2026-03-02', to: '2026-04-30', className: 'Wren' }).under).toBe(
       'Class Wren, from Mon 2 Mar to Thu 30 Apr',
     )
-    const lesson: TermLesson = { id: 'l', ...faceOf(plan), ...judgedOf(plan, record, NO_SCHOOL) }
+    const judged = judgedOf(plan, record, NO_SCHOOL)
+    const [question, grade] = [questionInList(plan), gradeInList(plan, judged)]
+    const lesson: TermLesson = { id: 'l', ...faceOf(plan), ...judged, question, grade }
     const told = texts(termOverview([lesson], { from: '', to: '', className: '' }).blocks)
     for (const words of [lesson.question, lesson.conclusion, lesson.grade]) expect(told).toContain(words)
     expect(lesson.conclusion).toContain('We are sure, because the gap is big.')

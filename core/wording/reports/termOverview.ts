@@ -1,12 +1,11 @@
-import { SKILLS, type Report } from '../../reports'
+import { SKILLS, type Judged, type LessonFace, type Report } from '../../reports'
 import { dayWords } from '../days'
 import { counted, lessonName } from '../names'
 import { SKILL_WORDS } from './signs'
-import type { Judged, LessonFace } from './summary'
 
 /** One lesson as the overview of a term shows it. */
-export type TermLesson = { id: string } & Pick<LessonFace, 'title' | 'className' | 'date' | 'question'> &
-  Pick<Judged, 'grade' | 'conclusion' | 'agreed' | 'skills'>
+export type TermLesson = { id: string } & Pick<LessonFace, 'title' | 'className' | 'date'> &
+  Pick<Judged, 'conclusion' | 'agreed' | 'skills'> & { question: string; grade: string }
 
 /** Which lessons a term takes in: `YYYY-MM-DD`, and the name of a class; empty for no bound. */
 export interface Term {

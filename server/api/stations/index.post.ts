@@ -10,9 +10,9 @@ import { addressOfCaller } from '../../access/who'
 import type { StoredLesson } from '../../database/lessons'
 import type { Database } from '../../database/open'
 import { addStation } from '../../database/stations'
-import type { StoredTogether } from '../../database/together'
+import type { StoredTogether } from '../../database/togethers'
 import { isPresent } from '../../live/presence'
-import { takePart } from '../../record/together'
+import { takePart } from '../../record/splitAndJoin'
 
 /** Opens a station for one group of the lesson with this code, or for the child with this code of its own; of several lessons for a group of the class in one of them. */
 export default openRoute<'POST /api/stations'>(

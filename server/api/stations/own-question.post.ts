@@ -4,7 +4,7 @@ import { refusal } from '../../access/refusal'
 import { openRoute } from '../../access/route'
 import { countTry, JOINS } from '../../access/slowDown'
 import { addressOfCaller } from '../../access/who'
-import { askOwnQuestion } from '../../record/together'
+import { askOwnQuestion } from '../../record/splitAndJoin'
 
 /** A group asks its own question out of the class's cards: a lesson among those that run together. */
 export default openRoute<'POST /api/stations/own-question'>(

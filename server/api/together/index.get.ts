@@ -1,7 +1,7 @@
 import { deskRoute } from '../../access/route'
-import { listTogethers } from '../../database/together'
+import { listTogethers } from '../../database/togethers'
 import { nameTogether } from '../../../core/together'
-import { membersOf } from '../../record/together'
+import { membersOf } from '../../record/splitAndJoin'
 
 /** What runs together, for the shelf. */
 export default deskRoute<'GET /api/together'>({}, async ({ database, desk }) => ({

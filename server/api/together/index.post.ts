@@ -1,9 +1,9 @@
 import { minutesForTesting } from '../../../core/together'
 import { newTogetherSchema } from '../../../schemas/together'
 import { deskRoute } from '../../access/route'
-import { addTogether, setLessons } from '../../database/together'
+import { addTogether, setLessons } from '../../database/togethers'
 import { freeCode } from '../../record/wholeLesson'
-import { seenLessons } from '../../views/together'
+import { seenLessons } from '../../views/wholeTogether'
 
 /** Lessons run together from now on, with one code. */
 export default deskRoute<'POST /api/together'>({ body: newTogetherSchema }, async ({ database, body, desk }) => {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { provideLessonPlan } from '~/composables/lessonPlan'
 import { STOPS, type Stop } from '~~/core/lesson'
 import { STOP_NAMES } from '~~/core/wording'
 import DeskHead from '~/components/desk/DeskHead.vue'
@@ -13,6 +14,9 @@ import { madeUpAddress } from '~/following/madeUp'
 import { STOP_WORK, loadDeskWhenIdle } from '~/composables/stopWork'
 import { callServer, messageOf } from '~/following/callServer'
 import { useLesson } from '~/stores/lesson'
+import { useWalkThrough } from '~/composables/walkThrough'
+import { useMadeUp } from '~/stores/madeUp'
+import { useSecondLook } from '~/stores/secondLook'
 import { useNotices } from '~/stores/notices'
 
 /** Loaded when they are first shown. */
@@ -24,7 +28,11 @@ const KeysDialog = defineAsyncComponent(() => import('~/components/desk/KeysDial
 definePageMeta({ key: (route) => String(route.params.id) })
 const route = useRoute()
 const lesson = useLesson()
+const walkThrough = useWalkThrough()
+const madeUp = useMadeUp()
+const look = useSecondLook()
 const notices = useNotices()
+provideLessonPlan(() => lesson.plan)
 const missing = ref(false)
 const keysOpen = ref(false)
 const finding = ref(false)
@@ -38,7 +46,7 @@ onMounted(async () => {
     await lesson.open(String(route.params.id))
     loadDeskWhenIdle()
     if (route.query.walk !== undefined) await beginWalk()
-    if (typeof route.query.at === 'string') lesson.target = route.query.at
+    if (typeof route.query.at === 'string') look.target = route.query.at
   } catch (error) {
     missing.value = true
     notices.trouble(messageOf(error))
@@ -69,15 +77,15 @@ useKeys({
 })
 
 function openBoard(): void {
-  window.open(madeUpAddress(lesson, `/board/${String(route.params.id)}`), `board-${String(route.params.id)}`)
+  window.open(madeUpAddress(madeUp.drawn, `/board/${String(route.params.id)}`), `board-${String(route.params.id)}`)
 }
 
 /** Where a button of the Second look leads: the place may stand on another stop that is still to come. */
 watch(
-  () => lesson.target,
+  () => look.target,
   (target) => {
     if (!target) return
-    lesson.target = undefined
+    look.target = undefined
     void focusTarget(target)
   },
 )
@@ -97,9 +105,9 @@ watch(
     <a class="skip" href="#work">Skip to the work</a>
     <DeskPath :lesson-id="String(route.params.id)" :stop="stop" />
     <div class="min-w-0">
-      <MadeUpMark v-if="lesson.madeUp" class="screen-only">
-        <VBtn size="small" @click="lesson.walkThrough()">Another class</VBtn>
-        <VBtn size="small" @click="lesson.putAway()">Put it away</VBtn>
+      <MadeUpMark v-if="madeUp.drawn" class="screen-only">
+        <VBtn size="small" @click="walkThrough()">Another class</VBtn>
+        <VBtn size="small" @click="madeUp.putAway()">Put it away</VBtn>
       </MadeUpMark>
       <DeskHead v-if="lesson.plan" @board="openBoard" @keys="keysOpen = true" />
       <main id="work" class="work" tabindex="-1">

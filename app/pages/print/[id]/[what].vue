@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { provideLessonPlan } from '~/composables/lessonPlan'
 import type { Component } from 'vue'
 import { NO_SCHOOL, type School } from '~~/core/kit'
 import type { WholeLesson } from '~~/schemas/contract'
@@ -79,6 +80,7 @@ onMounted(async () => {
     trouble.value = messageOf(error)
   }
 })
+provideLessonPlan(() => shown.value?.plan)
 const print = () => window.print()
 </script>
 
@@ -91,6 +93,6 @@ const print = () => window.print()
     </div>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
     <MadeUpMark v-if="madeUp" />
-    <component :is="sheets[what]" v-if="shown" v-bind="more" :plan="shown.plan" />
+    <component :is="sheets[what]" v-if="shown" v-bind="more" />
   </main>
 </template>

@@ -7,7 +7,7 @@ import BoardJoin from '~/components/board/BoardJoin.vue'
 import TogetherFound from '~/components/together/TogetherFound.vue'
 import { useInterleaving } from '~/composables/interleaving'
 import { useKeys } from '~/composables/keys'
-import { useTogether } from '~/composables/together'
+import { useTogether } from '~/composables/togetherDesk'
 import { serverNow } from '~/following/serverClock'
 
 /** All lessons that run together on the projector: one message at a time. */

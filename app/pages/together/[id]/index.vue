@@ -9,7 +9,7 @@ import TogetherFound from '~/components/together/TogetherFound.vue'
 import TogetherGroups from '~/components/together/TogetherGroups.vue'
 import TogetherKit from '~/components/together/TogetherKit.vue'
 import TextField from '~/forms/TextField.vue'
-import { useTogether } from '~/composables/together'
+import { useTogether } from '~/composables/togetherDesk'
 import { callServer } from '~/following/callServer'
 
 /** Several lessons that run in one time: who does what, the clock, the kit, what each found, and one sentence across all. */

@@ -15,7 +15,7 @@ import {
 import TogetherSteps from '~/components/together/TogetherSteps.vue'
 import { useCustoms } from '~/composables/customs'
 import { useInterleaving } from '~/composables/interleaving'
-import { useTogether } from '~/composables/together'
+import { useTogether } from '~/composables/togetherDesk'
 import { callServer } from '~/following/callServer'
 
 /** All of it on paper: who does what, each group's trials by the clock, what to fetch place by place, what to buy. */

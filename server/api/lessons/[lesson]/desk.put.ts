@@ -3,7 +3,7 @@ import { notFound } from '../../../access/refusal'
 import { lessonRoute } from '../../../access/route'
 import { findDesk } from '../../../database/desks'
 import { handOver } from '../../../database/lessons'
-import { standAlone } from '../../../database/together'
+import { standAlone } from '../../../database/togethers'
 
 /** Hands a lesson to a colleague's desk. */
 export default lessonRoute<'PUT /api/lessons/[lesson]/desk'>({ body: handOverSchema }, async ({ database, lesson, body }) => {

@@ -1,7 +1,7 @@
 import { setResponseHeader } from 'h3'
 import { togetherRoute } from '../../../access/route'
 import { attachment } from '../../../files/attachment'
-import { wholeTogether } from '../../../files/together'
+import { wholeTogether } from '../../../files/writeTogether'
 
 /** All lessons that run together as one file. */
 export default togetherRoute<'GET /api/together/[together]/file'>({}, async ({ event, database, together }) => {

@@ -1,7 +1,7 @@
 import { groupTogetherSchema } from '../../../../schemas/together'
 import { notFound } from '../../../access/refusal'
 import { togetherRoute } from '../../../access/route'
-import { takePart } from '../../../record/together'
+import { takePart } from '../../../record/splitAndJoin'
 
 /** A group of the class takes part in one of the lessons, or not any more. */
 export default togetherRoute<'PUT /api/together/[together]/groups'>(

@@ -1,5 +1,5 @@
 import { togetherRoute } from '../../../access/route'
-import { removeTogether } from '../../../database/together'
+import { removeTogether } from '../../../database/togethers'
 
 /** Each lesson stands alone again, with all that was recorded in it. */
 export default togetherRoute<'DELETE /api/together/[together]'>({}, async ({ database, together }) => {

@@ -1,7 +1,7 @@
 import { togetherSchema } from '../../../../schemas/together'
 import { notFound } from '../../../access/refusal'
 import { togetherRoute } from '../../../access/route'
-import { saveTogether } from '../../../database/together'
+import { saveTogether } from '../../../database/togethers'
 
 /** Changes what lessons that run together have in common. */
 export default togetherRoute<'PUT /api/together/[together]'>({ body: togetherSchema }, async ({ database, together, body }) => {

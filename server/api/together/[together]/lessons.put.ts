@@ -1,7 +1,7 @@
 import { lessonsSchema } from '../../../../schemas/together'
 import { togetherRoute } from '../../../access/route'
-import { setLessons } from '../../../database/together'
-import { seenLessons } from '../../../views/together'
+import { setLessons } from '../../../database/togethers'
+import { seenLessons } from '../../../views/wholeTogether'
 
 /** Which lessons run together; those that are not named stand alone again. */
 export default togetherRoute<'PUT /api/together/[together]/lessons'>(

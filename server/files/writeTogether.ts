@@ -1,5 +1,5 @@
 import type { Database } from '../database/open'
-import type { StoredTogether } from '../database/together'
+import type { StoredTogether } from '../database/togethers'
 import { TOGETHER_FORMAT, TOGETHER_VERSION, type TogetherFile } from './togetherFile'
 import { wholeFile } from './wholeFile'
 

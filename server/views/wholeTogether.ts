@@ -3,7 +3,7 @@ import { notFound } from '../access/refusal'
 import { lastEventNumber } from '../database/announcing'
 import { findLesson, type StoredLesson } from '../database/lessons'
 import type { Database } from '../database/open'
-import type { StoredTogether } from '../database/together'
+import type { StoredTogether } from '../database/togethers'
 import { loadLesson } from '../record/wholeLesson'
 
 /** The lessons that these ids name, where this desk sees all of them. */

@@ -1,0 +1,29 @@
+import { defineStore } from 'pinia'
+import { USUAL_BOARD, type BoardState } from '~~/core/lesson'
+import { callServer } from '~/following/callServer'
+import { useMadeUp } from '~/stores/madeUp'
+import { useNotices } from '~/stores/notices'
+
+/** What the board of this lesson shows, and who else follows the lesson. */
+export const useDeskBoard = defineStore('desk-board', () => {
+  const notices = useNotices()
+  const madeUp = useMadeUp()
+  let lesson = ''
+  const state = ref<BoardState>(USUAL_BOARD)
+  /** Goes up when a station of this lesson came, went, or was changed. */
+  const stationsChanged = ref(0)
+
+  function take(id: string, board: BoardState): void {
+    lesson = id
+    state.value = board
+  }
+
+  /** Changes what the board shows, here at once. */
+  async function show(change: Partial<BoardState>): Promise<void> {
+    if (!madeUp.mayWrite()) return
+    state.value = { ...state.value, ...change }
+    const path = { lesson }
+    await notices.attempt(async () => void (await callServer('PUT /api/lessons/[lesson]/board', { path, body: change })))
+  }
+  return { state, stationsChanged, take, show }
+})
