@@ -1,7 +1,7 @@
 import { drawNormal, oncePer, type Random } from '../chance'
 import { activeConditions, type Plan, type Reading, type Measure } from '../lesson'
 import { comesAgain, eachMeasure, momentsOf, testOf, resolved, withMethodOn } from '../test'
-import { trialsByGroup } from '../arrangement'
+import { specimensOf, trialsByGroup } from '../arrangement'
 import type { UnitCode } from '../quantity'
 import { modelOf, readOff, type Model, type Own } from './model'
 
@@ -33,12 +33,15 @@ export function drawReadings(whole: Plan, random: Random): MadeUpRow[] | undefin
   const models = modelsOf(plan)
   if (!models) return undefined
   const trials = trialsByGroup(plan)
+  // A fresh thing in every trial differs within the trials and not between groups; one that all look at differs from its kind and not between groups either.
+  const specimens = specimensOf(plan)
+  const drawThings = (drawn: boolean) => new Map(activeConditions(plan).map(({ id }) => [id, drawn ? drawNormal(random) : 0]))
+  const ofClass = models.map(() => drawThings(specimens === 'one'))
   return plan.groups.flatMap(({ id: group }) => {
     const own = trials.get(group) ?? []
     const habit = drawNormal(random)
-    return models.flatMap(({ view, model }) => {
-      // A fresh thing in every trial differs within the trials and not between groups.
-      const things = new Map(activeConditions(plan).map(({ id }) => [id, comesAgain(plan) ? drawNormal(random) : 0]))
+    return models.flatMap(({ view, model }, place) => {
+      const things = specimens === 'one' ? ofClass[place]! : drawThings(comesAgain(plan))
       return readingsOf(view, model, group, own, (condition) => ({ habit, thing: things.get(condition)! }), random)
     })
   })

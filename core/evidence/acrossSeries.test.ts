@@ -47,10 +47,20 @@ function wholeTable(values: number[][][]) {
     range(L).flatMap((l) => range(S).map((s) => mean((one) => one.l === l && one.s === s))),
     G,
   )
+  const groupLevel = squares(
+    range(G).flatMap((g) => range(L).map((l) => mean((one) => one.g === g && one.l === l))),
+    S,
+  )
+  const groupSeries = squares(
+    range(G).flatMap((g) => range(S).map((s) => mean((one) => one.g === g && one.s === s))),
+    L,
+  )
   const total = flat.reduce((sum, { value }) => sum + (value - all) ** 2, 0)
-  const df = (G - 1) * (L * S - 1)
-  const error = (total - group - cells) / df
-  return { apart: series / (S - 1) / error, differently: (cells - level - series) / ((L - 1) * (S - 1)) / error, df }
+  const ofSeries = (groupSeries - group - series) / ((G - 1) * (S - 1))
+  const both = cells - level - series
+  const rest = total - group - level - series - (groupLevel - group - level) - (groupSeries - group - series) - both
+  const df2 = (G - 1) * (L - 1) * (S - 1)
+  return { apart: series / (S - 1) / ofSeries, differently: both / ((L - 1) * (S - 1)) / (rest / df2), df1: (G - 1) * (S - 1), df2 }
 }
 
 describe('acrossSeries', () => {
@@ -67,8 +77,8 @@ describe('acrossSeries', () => {
     const expected = wholeTable(values)
     expect(apart.F).toBeCloseTo(expected.apart, 8)
     expect(differently!.F).toBeCloseTo(expected.differently, 8)
-    expect([apart.df1, apart.df2, differently!.df1]).toEqual([1, expected.df, 3])
-    expect(apart.p).toBeCloseTo(fAbove(expected.apart, 1, expected.df), 10)
+    expect([apart.df1, apart.df2, differently!.df1, differently!.df2]).toEqual([1, expected.df1, 3, expected.df2])
+    expect(apart.p).toBeCloseTo(fAbove(expected.apart, 1, expected.df1), 10)
   })
 
   it('says how much more, and asks of numbers whether their slopes differ', () => {

@@ -1,12 +1,14 @@
+import { specimensOf } from '../arrangement'
 import { fAbove, oncePerPair, tLeaving } from '../chance'
 import { conditionValue, type LessonRecord, type Plan } from '../lesson'
-import { comesAgain, countsOf, levelsAcross, resultMark, seriesIn, testOf } from '../test'
+import { countsOf, levelsAcross, resultMark, seriesIn, testOf } from '../test'
 import { checkPlan } from '../fairness'
 import { trialResults } from '../record'
 import { fitCells } from './cells'
 import { everyTable } from './everyTable'
 import { capped, gradeOfP, type Grade, type Limit } from './grade'
-import { fitColumns, type Row } from './linearModel'
+import { fitColumns, type LinearFit, type Row } from './linearModel'
+import { seriesTests, type BlockTest, type SeriesCell, type SeriesTests } from './seriesTests'
 
 /** Do the series differ: whether one lies above the other throughout, and whether what is changed does more in one than in the other. */
 export interface AcrossSeries {
@@ -15,17 +17,13 @@ export interface AcrossSeries {
   /** What is changed does something else from one series to another: by the slope where levels are numbers. undefined with one level. */
   differently: Judged | undefined
   /** How much more each series has than the first, at the levels that both have, groups evened out. */
-  differences: { series: string; difference: number; low: number | undefined; high: number | undefined }[]
+  differences: { series: string; difference: number; low: number; high: number }[]
   /** What one step of the number brings, series by series; undefined where levels are no numbers. */
   slopes: { series: string; slope: number }[] | undefined
   limits: Limit[]
 }
 
-interface Judged {
-  F: number
-  p: number
-  df1: number
-  df2: number
+interface Judged extends BlockTest {
   grade: Grade
 }
 
@@ -35,8 +33,8 @@ export type NotAcross = { code: 'no-numbers' | 'not-fair' | 'no-shared-level' | 
 const SURE = 0.05
 
 /**
- * Series beside each other, at the levels that several have: F of the series beside levels and groups, and F of level by series, on the means of cells (one
- * group: on its single readings), both over what cells of level and series leave. Where levels are numbers, the second asks whether the slopes differ.
+ * Series beside each other, at the levels that several have, each told apart against how much groups differ in it (`seriesTests`); a class at one apparatus
+ * goes by its single readings. Where levels are numbers, the second question is whether the slopes differ.
  * @returns why not, where they cannot be compared; undefined where there are no series
  */
 export const acrossSeries = oncePerPair((plan: Plan, record: LessonRecord): AcrossSeries | NotAcross | undefined => {
@@ -56,62 +54,84 @@ export const acrossSeries = oncePerPair((plan: Plan, record: LessonRecord): Acro
   const there = series.filter(({ id }) => results.some(({ condition }) => placeOf.get(condition)!.series === id))
   if (there.length < 2) return { code: 'too-few' }
   const fit = fitCells(results, resultMark(plan))
-  const observed = fit.onCells ? fit.cells : results
-  const numbers = levels.map(({ bySeries }) => numberOf(plan, [...bySeries.values()][0]!))
-  const at = (condition: string) => placeOf.get(condition)!
-  const rows = (columns: (place: { level: number; series: number }) => number[]): Row[] =>
-    observed.map(({ group, condition, value }) => {
-      const { level, series: id } = at(condition)
-      return { group, value, columns: columns({ level, series: there.findIndex((one) => one.id === id) }) }
-    })
-  const ofLevel = (level: number) => levels.slice(1).map((_, place) => Number(level === place + 1))
-  const ofSeries = (own: number) => there.slice(1).map((_, place) => Number(own === place + 1))
-  const whole = fitColumns(rows(({ level, series: own }) => crossed(level, own, levels.length, there.length)))
+  const numbered = levels.map(({ bySeries }) => numberOf(plan, [...bySeries.values()][0]!))
+  const numbers = numbered.every((one) => one !== undefined) && new Set(numbered).size > 1 ? numbered : undefined
+  const cells = (fit.onCells ? fit.cells : results).map(({ group, condition, value }) => {
+    const { level, series: id } = placeOf.get(condition)!
+    return { group, value, level, series: there.findIndex((one) => one.id === id) }
+  })
   const least = resultMark(plan) ** 2 / (12 * (fit.onCells ? fit.perCell : 1))
-  const meanSquare = whole.df > 0 ? Math.max(whole.residualSum / whole.df, least) : undefined
-  const additive = fitColumns(rows(({ level, series: own }) => [...ofLevel(level), ...ofSeries(own)]))
-  const alone = fitColumns(rows(({ level }) => ofLevel(level)))
-  const limits = limitsOf(plan, record, fit.groups, whole.df)
-  const judged = (less: { residualSum: number; df: number }, more: { residualSum: number; df: number }): Judged | undefined => {
-    const df1 = less.df - more.df
-    if (df1 < 1 || meanSquare === undefined) return undefined
-    const F = Math.max(0, less.residualSum - more.residualSum) / df1 / meanSquare
-    const p = fAbove(F, df1, whole.df)
-    return { F, p, df1, df2: whole.df, grade: capped(limits, gradeOfP(p)) }
-  }
-  const slopes = numbers.every((one) => one !== undefined) && new Set(numbers).size > 1 ? slopesOf() : undefined
-  const apart = judged(alone, additive)
-  if (!apart) return { code: 'too-few' }
-  const t = tLeaving(SURE, Math.max(1, whole.df))
+  const asked = { series: there.length, levels: levels.length, numbers, least }
+  const tests = fit.onCells ? seriesTests(cells, there.length, numbers, least) : seriesOfOneGroup(cells, asked)
+  if (!tests) return { code: 'too-few' }
+  const { apart, differently, differences } = tests
+  const limits = limitsOf(plan, record, fit.groups, apart.df2)
+  const graded = (test: BlockTest): Judged => ({ ...test, grade: capped(limits, gradeOfP(test.p)) })
   return {
-    apart,
-    differently: slopes ? judged(slopes.same, slopes.own) : judged(additive, whole),
-    differences: there.slice(1).map(({ id }, place) => {
-      const column = levels.length - 1 + place
-      const difference = additive.coefficients[column]!
-      const reach = meanSquare === undefined ? undefined : t * Math.sqrt(meanSquare * additive.covariance[column]![column]!)
-      return {
-        series: id,
-        difference,
-        low: reach === undefined ? undefined : difference - reach,
-        high: reach === undefined ? undefined : difference + reach,
-      }
-    }),
-    slopes: slopes?.each,
+    apart: graded(apart),
+    differently: differently && graded(differently),
+    differences: differences.map((one, place) => ({ series: there[place + 1]!.id, ...one })),
+    slopes: numbers && slopesOf(cells, asked).map((slope, place) => ({ series: there[place]!.id, slope })),
     limits,
   }
-
-  /** One slope for all, and one for each; a level of its own for each series either way. */
-  function slopesOf() {
-    const x = (level: number) => numbers[level]!
-    const same = fitColumns(rows(({ level, series: own }) => [...ofSeries(own), x(level)]))
-    const own = fitColumns(
-      rows((place) => [...ofSeries(place.series), ...there.map((_, one) => (one === place.series ? x(place.level) : 0))]),
-    )
-    const each = there.map(({ id }, place) => ({ series: id, slope: own.coefficients[there.length - 1 + place]! }))
-    return { same, own, each }
-  }
 })
+
+interface Asked {
+  series: number
+  levels: number
+  numbers: number[] | undefined
+  least: number
+}
+
+const ofSeries = (own: number, { series }: Asked) => Array.from({ length: series - 1 }, (_, place) => Number(own === place + 1))
+const rowsOf = (cells: SeriesCell[], columns: (cell: SeriesCell) => number[]): Row[] =>
+  cells.map((cell) => ({ group: cell.group, value: cell.value, columns: columns(cell) }))
+
+/** What one step of the number brings in each series, each with a level of its own. */
+function slopesOf(cells: SeriesCell[], asked: Asked): number[] {
+  return ownSlopes(cells, asked).coefficients.slice(asked.series - 1)
+}
+
+function ownSlopes(cells: SeriesCell[], asked: Asked): LinearFit {
+  const x = (level: number) => asked.numbers![level]!
+  return fitColumns(
+    rowsOf(cells, ({ level, series }) => [
+      ...ofSeries(series, asked),
+      ...Array.from({ length: asked.series }, (_, one) => (one === series ? x(level) : 0)),
+    ]),
+  )
+}
+
+/** One apparatus, no groups that could differ: F over what single readings of the same level and series leave. */
+function seriesOfOneGroup(cells: SeriesCell[], asked: Asked): SeriesTests | undefined {
+  const { series, levels, numbers, least } = asked
+  const ofLevel = (level: number) => Array.from({ length: levels - 1 }, (_, place) => Number(level === place + 1))
+  const whole = fitColumns(rowsOf(cells, (cell) => crossed(cell.level, cell.series, levels, series)))
+  if (whole.df < 1) return undefined
+  const meanSquare = Math.max(whole.residualSum / whole.df, least)
+  const additive = fitColumns(rowsOf(cells, (cell) => [...ofLevel(cell.level), ...ofSeries(cell.series, asked)]))
+  const alone = fitColumns(rowsOf(cells, ({ level }) => ofLevel(level)))
+  const tested = (fewer: LinearFit, more: LinearFit): BlockTest | undefined => {
+    const df1 = fewer.df - more.df
+    if (df1 < 1) return undefined
+    const F = Math.max(0, fewer.residualSum - more.residualSum) / df1 / meanSquare
+    return { F, p: fAbove(F, df1, whole.df), df1, df2: whole.df }
+  }
+  const apart = tested(alone, additive)
+  if (!apart) return undefined
+  const t = tLeaving(SURE, whole.df)
+  const oneSlope = numbers && fitColumns(rowsOf(cells, (cell) => [...ofSeries(cell.series, asked), numbers[cell.level]!]))
+  return {
+    apart,
+    differently: oneSlope ? tested(oneSlope, ownSlopes(cells, asked)) : tested(additive, whole),
+    differences: Array.from({ length: series - 1 }, (_, place) => {
+      const column = levels - 1 + place
+      const difference = additive.coefficients[column]!
+      const reach = t * Math.sqrt(meanSquare * additive.covariance[column]![column]!)
+      return { difference, low: difference - reach, high: difference + reach }
+    }),
+  }
+}
 
 /** A column for each pair of level and series but the first. */
 function crossed(level: number, series: number, levels: number, count: number): number[] {
@@ -129,7 +149,7 @@ function limitsOf(plan: Plan, record: LessonRecord, groups: number, df: number):
     view.measured === plan.measured ? evidence.limits : [],
   )
   const limits = new Set<Limit>(own.filter((limit) => limit === 'unfinished' || limit === 'one-reading-each'))
-  if (groups === 1 && comesAgain(plan)) limits.add('same-thing')
+  if (specimensOf(plan) === 'one') limits.add('same-thing')
   if (df < 1) limits.add('no-freedom')
   return [...limits]
 }

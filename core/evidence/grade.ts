@@ -1,11 +1,12 @@
 import { summarise, type Summary } from './averages'
-import { fitCells, type CellFit } from './cells'
+import { fitCells, type Cell, type CellFit } from './cells'
 import type { Friedman } from './friedman'
 import type { FromNothing } from './fromNothing'
 import type { AgainstKnown } from './known'
 import { type Model, type Observation } from './model'
 import type { Neighbours, Reach } from './neighbours'
 import { pairsOf, type Pair } from './pairs'
+import { slopesTest, type SlopesTest } from './slopes'
 import { wholeOf, type Whole } from './whole'
 import { rangeByLuck } from '../chance'
 import type { NotFair } from './fairly'
@@ -18,7 +19,7 @@ import type { Sorted } from './sorting'
 export type Grade = 'clear' | 'leaning' | 'cannot-tell' | 'same' | 'nothing-yet' | 'one-condition' | 'not-fair'
 
 /** Why the grade is no better: all but the last keep it from being clear. */
-export type Limit = 'one-reading-each' | 'same-thing' | 'unfinished' | 'no-freedom' | 'few-groups'
+export type Limit = 'one-reading-each' | 'uneven-readings' | 'same-thing' | 'unfinished' | 'no-freedom' | 'few-groups'
 
 const CLEAR_BELOW = 0.05
 const LEANING_BELOW = 0.2
@@ -33,8 +34,12 @@ export interface EvidenceOptions {
   differenceThatMatters: number
   /** The same thing comes again in every trial of a condition. */
   sameThing?: boolean
+  /** However many read it, there is one real thing of each condition. */
+  oneSpecimen?: boolean
   /** Places of the plan are still empty. */
   unfinished?: boolean
+  /** What conditions stand for, where they are numbers. */
+  numbers?: ReadonlyMap<string, number> | undefined
 }
 
 export interface ConditionSummary extends Summary {
@@ -141,7 +146,7 @@ export function weighEvidence(observations: Observation[], options: EvidenceOpti
   const summaries = summariesOf(observations, evened)
   const order = orderBy(mainPiece(fit), (id) => -evened.get(id)!)
   const own = pairsOf(fit, observations, options.resolution)
-  const whole = wholeOf(fit, own)
+  const whole = wholeOf(fit, own, slopesOf(fit, options))
   const base = { ...NOTHING_WEIGHED, summaries, fit, model, whole, wobble, order }
   const limits = limitsOf(fit, options)
   if (summaries.length === 1) return { ...base, grade: 'one-condition', limits }
@@ -153,7 +158,10 @@ export function weighEvidence(observations: Observation[], options: EvidenceOpti
   }
   const tied = order.filter((id) => isLevel(evened.get(id)!, evened.get(first)!))
   const spread = gapOf(first, last)
-  const grade = capped(limits, gradeOverall(whole, own, spread.difference, order.length, options))
+  // Where most were read once, nobody has seen how much they wobble.
+  const mostOnce = limits.includes('uneven-readings') && readOnce(fit.cells).length > summaries.length / 2
+  const judged = capped(limits, gradeOverall(whole, own, spread.difference, order.length, options))
+  const grade = mostOnce && judged === 'leaning' ? 'cannot-tell' : judged
   const pairs = own.map((pair) => {
     const apart = within(pair, options) ? 'same' : gradeOfP(pair.pHolm)
     return { ...pair, grade: noSurerThan(grade, capped(limits, apart)) }
@@ -171,6 +179,14 @@ export function weighEvidence(observations: Observation[], options: EvidenceOpti
     pairs,
     agreement: agreementOn(first, observations),
   }
+}
+
+function slopesOf({ cells, onCells, perCell }: CellFit, { numbers, resolution }: EvidenceOptions): SlopesTest | undefined {
+  if (!numbers || !onCells || !cells.every(({ condition }) => numbers.has(condition))) return undefined
+  return slopesTest(
+    cells.map(({ group, condition, value }) => ({ group, x: numbers.get(condition)!, y: value })),
+    resolution ** 2 / (12 * perCell),
+  )
 }
 
 /** Averages and ranges of what was read, condition by condition. */
@@ -219,16 +235,30 @@ export function agreementOn(winner: string, observations: Observation[]): Agreem
   return agreement
 }
 
-function limitsOf({ groups, readings, cells, df, onCells }: CellFit, { sameThing, unfinished }: EvidenceOptions): Limit[] {
+function limitsOf(
+  { groups, readings, cells, df, onCells }: CellFit,
+  { sameThing, oneSpecimen, unfinished }: EvidenceOptions,
+): Limit[] {
   const one = new Set(cells.map(({ condition }) => condition)).size === 1
   const limits: [Limit, boolean | undefined][] = [
     ['one-reading-each', groups === 1 && readings === cells.length],
-    ['same-thing', groups === 1 && sameThing && readings > cells.length],
+    ['uneven-readings', readings > cells.length && readOnce(cells).length > 0],
+    ['same-thing', oneSpecimen ? groups > 1 || readings > cells.length : groups === 1 && sameThing && readings > cells.length],
     ['unfinished', unfinished],
     ['no-freedom', onCells && df < 1],
     ['few-groups', onCells && df >= 1 && df <= FEW_FREEDOM],
   ]
   return limits.flatMap(([limit, holds]) => (holds && (!one || limit === 'unfinished' || limit === 'same-thing') ? [limit] : []))
+}
+
+/**
+ * Conditions that were read once in the whole class.
+ * @example readOnce([{ group: 'A', condition: 'x', value: 1, count: 1 }, { group: 'A', condition: 'y', value: 2, count: 3 }]) // => ['x']
+ */
+export function readOnce(cells: Cell[]): string[] {
+  const counts = new Map<string, number>()
+  for (const { condition, count } of cells) counts.set(condition, (counts.get(condition) ?? 0) + count)
+  return [...counts].flatMap(([condition, count]) => (count === 1 ? [condition] : []))
 }
 
 /**

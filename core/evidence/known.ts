@@ -31,6 +31,7 @@ export function againstKnown(
     results.map((one) => ({ ...one, value: one.value - known })),
     options,
     limits,
+    'value',
   )
   const isClear = (id: string) => rows.some(({ condition, grade }) => condition === id && grade === 'clear')
   return {

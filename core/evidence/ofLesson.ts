@@ -1,6 +1,6 @@
 import { oncePerPair } from '../chance'
-import { arrangementOf } from '../arrangement'
-import { activeConditions, WHOLE_CLASS, type LessonRecord, type Plan } from '../lesson'
+import { arrangementOf, specimensOf } from '../arrangement'
+import { activeConditions, conditionValue, WHOLE_CLASS, type LessonRecord, type Plan } from '../lesson'
 import {
   canBeNothing,
   comesAgain,
@@ -106,9 +106,24 @@ function optionsOf(plan: Plan, { readings }: LessonRecord, method: ResolvedMetho
     totalSd: methodTotalSd(plan, method, learnedWobble(plan, readings)),
     differenceThatMatters: method.differenceThatMatters,
     sameThing: comesAgain(plan),
+    oneSpecimen: specimensOf(plan) === 'one',
     unfinished: !plan.gapsStay && hasEmptyPlaces(plan, readings),
+    numbers: numbersOf(plan),
   }
 }
+
+/** What the conditions stand for; undefined where one of them is no number, or where fewer than three are. */
+function numbersOf(plan: Plan): Map<string, number> | undefined {
+  const values = activeConditions(plan).flatMap((one): [string, number][] => {
+    const value = conditionValue(plan, one)
+    return value === undefined ? [] : [[one.id, value]]
+  })
+  return values.length === activeConditions(plan).length && new Set(values.map(([, value]) => value)).size >= FEWEST_NUMBERS
+    ? new Map(values)
+    : undefined
+}
+
+const FEWEST_NUMBERS = 3
 
 /** Results in the order of the plan's conditions; at one apparatus it makes no block whose turn it was. */
 function resultsAsBlocks(plan: Plan, { readings }: LessonRecord): TrialResult[] {
@@ -146,7 +161,7 @@ function beforeAndAfter(plan: Plan, record: LessonRecord, options: EvidenceOptio
       .map(({ group, repeat, value }) => ({ group: oneGroup ? `${group}/${repeat}` : group, condition: half, value })),
   )
   const evidence = weighEvidence(at, options)
-  const limited = oneGroup && options.sameThing ? sameThingAgain(evidence) : evidence
+  const limited = oneGroup && options.sameThing && !evidence.limits.includes('same-thing') ? sameThingAgain(evidence) : evidence
   return { ...limited, agreement: oneGroup ? undefined : evidence.agreement }
 }
 

@@ -26,7 +26,11 @@ export type Ordinal = 'places' | 'words'
 export function weighOrder(
   observations: (Observation & { repeat: number })[],
   ordinal: Ordinal,
-  { sameThing = false, unfinished = false }: { sameThing?: boolean; unfinished?: boolean } = {},
+  {
+    sameThing = false,
+    oneSpecimen = false,
+    unfinished = false,
+  }: { sameThing?: boolean; oneSpecimen?: boolean; unfinished?: boolean } = {},
 ): Evidence {
   if (observations.length === 0) return NOTHING_WEIGHED
   const sign = ordinal === 'places' ? 1 : -1
@@ -40,7 +44,7 @@ export function weighOrder(
   const one = order.length < 2
   const limits: Limit[] = [
     ...(!one && oneGroup && !test ? (['one-reading-each'] as const) : []),
-    ...(oneGroup && sameThing && test ? (['same-thing'] as const) : []),
+    ...((oneSpecimen || (oneGroup && sameThing)) && test ? (['same-thing'] as const) : []),
     ...(unfinished ? (['unfinished'] as const) : []),
   ]
   const base = { ...NOTHING_WEIGHED, summaries, order, limits, fit: undefined, friedman: test }

@@ -1,8 +1,10 @@
 import { expect, it } from 'vitest'
 import golden from '../../test/golden/pairs.json'
-import { fitCells } from './cells'
+import { cellsOf, fitCells } from './cells'
 import { weighEvidence } from './grade'
 import { pairsOf } from './pairs'
+import { seriesTests } from './seriesTests'
+import { slopesTest } from './slopes'
 import { wholeOf } from './whole'
 
 it.each(golden.pairs)(
@@ -33,3 +35,31 @@ it.each(golden.pairs)(
     expect(expected.whole.split('-or-')).toContain(grade)
   },
 )
+
+const within = (found: number, wanted: number) => Math.abs(found - wanted) <= 1e-6 * Math.max(1e-3, Math.abs(wanted))
+
+it.each(golden.slopes)('$name: each group’s own line', ({ input: { readings, levels, resolution }, expected }) => {
+  const { cells, perCell } = fitCells(readings, resolution)
+  const numbers = new Map(Object.entries(levels))
+  const points = cells.map(({ group, condition, value }) => ({ group, x: numbers.get(condition)!, y: value }))
+  const found = slopesTest(points, resolution ** 2 / (12 * perCell))!
+  for (const key of ['groups', 'slope', 'standardError', 'df', 'p'] as const)
+    expect(found[key], key).toSatisfy((one: number) => within(one, expected[key]))
+})
+
+it.each(golden.series)('$name: series against what groups differ in them', ({ input: { readings, numbers }, expected }) => {
+  const [series, levels] = [[...new Set(readings.map((one) => one.series))], [...new Set(readings.map((one) => one.condition))]]
+  const keyed = readings.map(({ group, condition, value, series: own }) => ({ group, value, condition: `${own}/${condition}` }))
+  const cells = cellsOf(keyed).map(({ group, condition, value }) => {
+    const [own, level] = condition.split('/')
+    return { group, value, series: series.indexOf(own!), level: levels.indexOf(level!) }
+  })
+  const values = numbers && levels.map((level) => (numbers as Record<string, number>)[level]!)
+  const { apart, differently } = seriesTests(cells, series.length, values)!
+  for (const key of ['F', 'df1', 'df2', 'p'] as const)
+    expect(apart[key], key).toSatisfy((one: number) => within(one, expected.differ[key]))
+  const { same } = expected
+  const wanted = 't' in same ? { F: same.t! ** 2, df1: 1, df2: same.df!, p: same.p } : (same as typeof expected.differ)
+  for (const key of ['F', 'df1', 'df2', 'p'] as const)
+    expect(differently![key], `same: ${key}`).toSatisfy((one: number) => within(one, wanted[key]))
+})

@@ -111,7 +111,11 @@ function statisticOf({ wordAt, words, expected }: Table, conditionAt: Int32Array
  */
 export function weighSorts(
   observations: Observation[],
-  { sameThing = false, unfinished = false }: { sameThing?: boolean; unfinished?: boolean } = {},
+  {
+    sameThing = false,
+    oneSpecimen = false,
+    unfinished = false,
+  }: { sameThing?: boolean; oneSpecimen?: boolean; unfinished?: boolean } = {},
 ): Evidence {
   if (observations.length === 0) return NOTHING_WEIGHED
   const said = saidOf(observations)
@@ -123,7 +127,7 @@ export function weighSorts(
   if (said.length === 1) return { ...base, grade: 'one-condition' }
   const limits: Limit[] = [
     ...(oneGroup && said.every(({ of }) => of === 1) ? (['one-reading-each'] as const) : []),
-    ...(oneGroup && sameThing ? (['same-thing'] as const) : []),
+    ...(oneSpecimen || (oneGroup && sameThing) ? (['same-thing'] as const) : []),
     ...(unfinished ? (['unfinished'] as const) : []),
   ]
   return { ...base, limits, grade: test ? capped(limits, gradeOfP(test.p)) : 'cannot-tell' }

@@ -3,7 +3,7 @@ import { fAbove, fLeaving, noncentralFAbove } from '../chance'
 import { activeConditions, MOST_GROUPS, MOST_TRIALS, type Plan } from '../lesson'
 import { methodMeasuringSd } from '../measuring'
 import { testOf } from '../test'
-import type { Evidence } from './grade'
+import { readOnce, type Evidence } from './grade'
 
 /** What would let the class be surer, and what would not. */
 export type Surer =
@@ -11,6 +11,8 @@ export type Surer =
   | { code: 'more-repeats'; extra: number; repeats: number; chance: number; minutes: number }
   | { code: 'more-groups'; groups: number; chance: number }
   | { code: 'second-reading' }
+  /** Conditions that were read once, read twice more each. */
+  | { code: 'even-out'; conditions: string[]; minutes: number }
   | { code: 'fresh-things' }
   | { code: 'more-together' }
   | { code: 'steadier-measuring'; share: number }
@@ -23,6 +25,7 @@ const MOST_EXTRA = 12
 const MOST_COUNTED_GROUPS = 3 * MOST_GROUPS
 const MEASURING_MATTERS = 0.5
 const FREEDOM_TO_JUDGE = 2
+const EVEN_OUT_BY = 2
 
 /**
  * What would make the answer surer, the most useful first; nothing where it is clear or the same. More repeats and more groups are counted out: were the
@@ -34,6 +37,7 @@ export function surerBy(plan: Plan, evidence: Evidence): Surer[] {
   if (grade !== 'leaning' && grade !== 'cannot-tell') return []
   const filling: Surer[] = limits.includes('unfinished') ? [{ code: 'fill-places' }] : []
   if (limits.includes('one-reading-each')) return [...filling, { code: 'second-reading' }]
+  if (limits.includes('uneven-readings')) return [...filling, evenOut(plan, evidence)]
   if (friedman) return [...filling, ...moreOrders(evidence)]
   if (limits.includes('same-thing')) return [...filling, { code: 'fresh-things' }, { code: 'more-together' }]
   if (!model || !fit) return [...filling, { code: 'more-together' }]
@@ -49,6 +53,12 @@ export function surerBy(plan: Plan, evidence: Evidence): Surer[] {
     ...(share > MEASURING_MATTERS ? [{ code: 'steadier-measuring' as const, share }] : []),
     { code: 'bigger-steps' as const },
   ]
+}
+
+/** The cheapest way out: the weakest ones as often as the rest. */
+function evenOut(plan: Plan, { fit }: Evidence): Surer {
+  const conditions = readOnce(fit!.cells)
+  return { code: 'even-out', conditions, minutes: Math.ceil((EVEN_OUT_BY * conditions.length * secondsOfTrial(plan)) / 60) }
 }
 
 function moreRepeats({ model, fit, wobble }: Evidence, plan: Plan): Surer | undefined {

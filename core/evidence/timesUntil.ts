@@ -12,7 +12,7 @@ import { weighOrder } from './ordering'
  */
 export function weighTimesUntil(
   results: (Observation & { repeat: number })[],
-  options: Pick<EvidenceOptions, 'sameThing' | 'unfinished'>,
+  options: Pick<EvidenceOptions, 'sameThing' | 'oneSpecimen' | 'unfinished'>,
 ): Evidence {
   const sorted = results.map(({ value }) => value).sort((a, b) => a - b)
   // Equal times share the middle of the places that they take.

@@ -8,6 +8,7 @@ import { fitLevel, type LevelFit, type LevelPoint } from './levelFit'
 import { evidenceOf } from './ofLesson'
 import { kendallTauB, theilSen } from './ranks'
 import { shapesOf, type ShapeFit } from './shapes'
+import { slopesTest, type SlopesTest } from './slopes'
 
 /** How the result goes with the numbers of the conditions. `not-seen` while the evidence does not carry any. */
 export type Pattern =
@@ -31,6 +32,8 @@ export interface Trend {
   /** Does the line explain anything; does the bend add to the line. undefined without freedom to judge it. */
   lineAdds: Adds | undefined
   bendAdds: Adds | undefined
+  /** The groups' own lines; undefined with fewer than three groups, whose line is judged by `lineAdds`. */
+  slopes: SlopesTest | undefined
   /** What the numbers leave when each has its own average, and its freedom. */
   meanSquare: number
   df: number
@@ -89,13 +92,13 @@ export function findTrend(
   const fitted = fit.onCells ? fit.cells.map(({ group, condition, value }) => ({ group, x: Number(condition), y: value })) : points
   const line = fitLevel(fitted, 1)
   const curve = canBend(fitted) ? fitLevel(fitted, 2) : undefined
-  const judged = judge(fit, fitted, line, curve)
+  const judged = judge(fit, fitted, line, curve, resolution)
   const averages = levels.map((x) => ({ x, y: fit.evened.get(String(x))! }))
   const bends = grade === 'clear' && curve !== undefined && (judged.bendAdds?.p ?? 1) <= SHOWS_BELOW
   const taken = bends ? curve : line
   const turn = bends ? turnWithin(curve, averages) : undefined
   return {
-    pattern: patternOf(grade, judged.lineAdds, taken, turn, levels),
+    pattern: patternOf(grade, judged.slopes ?? judged.lineAdds, taken, turn, averages),
     rising: taken.at(levels.at(-1)!) >= taken.at(levels[0]!),
     line,
     curve,
@@ -122,22 +125,26 @@ function canBend(points: LevelPoint[]): boolean {
 
 /** The line against nothing, and the bend against the line, over what the numbers as kinds leave. */
 function judge(
-  { model }: CellFit,
+  { model, onCells, perCell }: CellFit,
   points: LevelPoint[],
   line: LevelFit,
   curve: LevelFit | undefined,
-): Pick<Trend, 'lineAdds' | 'bendAdds' | 'meanSquare' | 'df'> {
+  resolution: number,
+): Pick<Trend, 'lineAdds' | 'bendAdds' | 'slopes' | 'meanSquare' | 'df'> {
   if (!model) {
     const df = Math.max(1, line.df)
-    return { lineAdds: undefined, bendAdds: undefined, meanSquare: line.residualSum / df, df }
+    return { lineAdds: undefined, bendAdds: undefined, slopes: undefined, meanSquare: line.residualSum / df, df }
   }
   const { residualVariance: meanSquare, df } = model
   const adds = (gained: number): Adds => {
     const F = Math.max(0, gained) / meanSquare
     return { F, p: fAbove(F, 1, df) }
   }
+  // Where groups have lines of their own, those say how much luck there is in one.
+  const slopes = onCells ? slopesTest(points, resolution ** 2 / (12 * perCell)) : undefined
   return {
     lineAdds: adds(withinGroups(points) - line.residualSum),
+    slopes,
     bendAdds: curve ? adds(line.residualSum - curve.residualSum) : undefined,
     meanSquare,
     df,
@@ -163,18 +170,27 @@ function turnWithin({ c1, c2 }: LevelFit, averages: { x: number; y: number }[]):
   return extreme > 0 && extreme < values.length - 1 ? turn : undefined
 }
 
-function patternOf(grade: Grade, lineAdds: Adds | undefined, taken: LevelFit, turn: number | undefined, levels: number[]): Pattern {
+function patternOf(
+  grade: Grade,
+  line: { p: number } | undefined,
+  taken: LevelFit,
+  turn: number | undefined,
+  averages: Trend['averages'],
+): Pattern {
   if (grade === 'same') return 'level'
   if (grade !== 'clear') return 'not-seen'
   if (taken.c2 === 0) {
-    if ((lineAdds?.p ?? 1) > SHOWS_BELOW) return 'uneven'
+    if ((line?.p ?? 1) > SHOWS_BELOW) return 'uneven'
     return taken.c1 > 0 ? 'steady-up' : 'steady-down'
   }
   if (turn !== undefined) return taken.c2 < 0 ? 'up-then-down' : 'down-then-up'
-  const middle = (levels[0]! + levels.at(-1)!) / 2
-  const first = Math.abs(taken.at(middle) - taken.at(levels[0]!))
-  const second = Math.abs(taken.at(levels.at(-1)!) - taken.at(middle))
-  return second < first ? 'levelling-off' : 'speeding-up'
+  const rates = averages.slice(1).map(({ x, y }, place) => Math.abs((y - averages[place]!.y) / (x - averages[place]!.x)))
+  const [first, last] = [averages[0]!.x, averages.at(-1)!.x]
+  const middle = (first + last) / 2
+  const shrinks = Math.abs(taken.at(last) - taken.at(middle)) < Math.abs(taken.at(middle) - taken.at(first))
+  // The curve alone may say so because of one odd step in the middle: what it does has to be seen at its ends, too.
+  if (shrinks === rates.at(-1)! < rates[0]!) return shrinks ? 'levelling-off' : 'speeding-up'
+  return taken.at(last) > taken.at(first) ? 'steady-up' : 'steady-down'
 }
 
 /** Two and a half layers there are not: a whole number between, or the next one beyond. */

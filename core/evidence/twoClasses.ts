@@ -7,6 +7,7 @@ import {
   type LessonRecord,
   type Plan,
 } from '../lesson'
+import { specimensOf } from '../arrangement'
 import { canBeNothing, comesAgain, countsOf, resultMark, resultUnit, testOf } from '../test'
 import { methodTotalSd } from '../measuring'
 import { convert, unitOf, withoutNoise, type ResultUnit } from '../quantity'
@@ -99,6 +100,7 @@ export function poolClasses(us: OtherClass, them: OtherClass, { shared }: TwoTes
     totalSd: methodTotalSd(us.plan, method),
     differenceThatMatters: method.differenceThatMatters,
     sameThing: comesAgain(us.plan) || comesAgain(them.plan),
+    oneSpecimen: [us.plan, them.plan].some((plan) => specimensOf(plan) === 'one'),
     unfinished: [us, them].some(({ plan, record }) => evidenceOf(plan, record)?.limits.includes('unfinished')),
   }
   const named = new Map(shared.map(({ ours, theirs }) => [theirs, ours]))

@@ -1,6 +1,7 @@
 import { fAbove } from '../chance'
 import type { Cell, CellFit } from './cells'
 import type { Pair } from './pairs'
+import type { SlopesTest } from './slopes'
 
 /** Does the changed thing matter at all. */
 export interface Whole {
@@ -13,6 +14,8 @@ export interface Whole {
   p: number
   /** Too few groups did everything: the whole is no surer than the surest pair. */
   needsPair: boolean
+  /** Where conditions are numbers: does more of it make more. */
+  slopes: SlopesTest | undefined
   /** What the grade goes by. */
   judged: number
 }
@@ -22,10 +25,11 @@ const FULL_SHARE = 3 / 5
 
 /**
  * The F test of condition after group, its degrees of freedom times Huynh and Feldt's epsilon (1976) from the groups that did every condition. Where fewer
- * than three in five did, and with one group, it is no surer than the surest pair.
+ * than three in five did, and with one group, it is no surer than the surest pair. Where conditions are numbers the groups' slopes are a second way to tell,
+ * and the two are one family (Holm).
  * @returns undefined without a model
  */
-export function wholeOf(fit: CellFit, pairs: Pair[]): Whole | undefined {
+export function wholeOf(fit: CellFit, pairs: Pair[], slopes?: SlopesTest): Whole | undefined {
   const { model, cells, groups, onCells, conditions } = fit
   if (!model) return undefined
   const full = onCells ? rowsOfFull(cells, conditions) : []
@@ -34,7 +38,9 @@ export function wholeOf(fit: CellFit, pairs: Pair[]): Whole | undefined {
   const p = fAbove(model.F, df1, df2)
   const needsPair = !onCells || full.length < FULL_SHARE * groups
   const surest = Math.min(...pairs.map(({ pHolm }) => pHolm))
-  return { F: model.F, df1, df2, epsilon, p, needsPair, judged: needsPair ? Math.max(p, surest) : p }
+  const byPairs = needsPair ? Math.max(p, surest) : p
+  const judged = slopes ? Math.min(Math.max(byPairs, slopes.p), 2 * Math.min(byPairs, slopes.p)) : byPairs
+  return { F: model.F, df1, df2, epsilon, p, needsPair, slopes, judged }
 }
 
 /** Cell means of those groups that did every condition, a row a group. */

@@ -132,6 +132,8 @@ const steps: Record<number, (plan: Loose) => Loose> = {
     schemaVersion: 13,
     measures: Array.isArray(plan.measures) ? plan.measures.map(waysApart) : plan.measures,
   }),
+  // One thing that the whole class looks at.
+  13: (plan) => ({ ...plan, schemaVersion: 14 }),
 }
 
 function methodsInto(measures: unknown, more: Loose): unknown {

@@ -19,6 +19,8 @@ export interface Need {
   perTray: number | undefined
   /** Counted once for a group, since the same one comes again in every trial. */
   comesAgain: boolean
+  /** There is one for the class, which everybody looks at. */
+  forAll: boolean
   /** The class's own sum before spares: amount x times. */
   times: number
   /** For the class, spares and rounding to whole pieces included. */
@@ -86,7 +88,12 @@ function needOf(plan: Plan, material: Material, work: Work, school: School): Nee
     timesOf.map(([, count]) => count),
   )
   const forClass = roundUp(value * times * (1 + material.spare), whole)
-  const onTrays = material.per !== 'class' && !goesRound(material) && !work.together && !(work.copies && staysAtStation(material))
+  const onTrays =
+    material.per !== 'class' &&
+    !isForEverybody(plan, material) &&
+    !goesRound(material) &&
+    !work.together &&
+    !(work.copies && staysAtStation(material))
   const trays = onTrays ? Object.fromEntries(timesOf.map(([id, count]) => [id, roundUp(value * count, whole)])) : {}
   const supply = supplyOf(plan, material, unit, school)
   const short = supply.stock === undefined ? 0 : Math.max(0, withoutNoise(forClass - supply.stock))
@@ -97,6 +104,7 @@ function needOf(plan: Plan, material: Material, work: Work, school: School): Nee
     trays,
     perTray: onTrays ? Math.max(0, ...Object.values(trays)) : undefined,
     comesAgain: isOneForAll(plan, material),
+    forAll: isForEverybody(plan, material),
     times,
     forClass,
     spare: withoutNoise(forClass - roundUp(value * times, whole)),
@@ -166,6 +174,7 @@ function timesOfGroup(plan: Plan, material: Material, work: Work, { id: group, s
 function timesOfClass(plan: Plan, material: Material, work: Work, ofGroups: number[]): number {
   const all = ofGroups.reduce((sum, count) => sum + count, 0)
   if (material.per === 'class') return 1
+  if (isForEverybody(plan, material)) return conditionsOf(plan, material).length
   if (goesRound(material)) return material.goesRound!
   if (work.copies && staysAtStation(material)) return atStations(plan, material, work.copies)
   if (!work.together) return all
@@ -201,6 +210,11 @@ function conditionsOf(plan: Plan, material: Material): string[] {
 /** What belongs to a condition is what is tested: where the same one comes again in every trial, each group has one of each. */
 function isOneForAll(plan: Plan, { per, condition }: Material): boolean {
   return comesAgain(plan) && per === 'trial' && condition !== null
+}
+
+/** What is tested, where the whole class looks at one. */
+function isForEverybody({ things }: Plan, { per, condition }: Material): boolean {
+  return things === 'class' && condition !== null && (per === 'trial' || per === 'condition' || per === 'group')
 }
 
 function goesRound({ use, goesRound: count }: Material): boolean {

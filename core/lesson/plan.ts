@@ -3,7 +3,7 @@ import type { Material, OwnCaution } from './material'
 import type { Arrangement, Clock } from './timing'
 
 /** A change of the plan's shape raises it, with a step in core/formats/migrate.ts. */
-export const PLAN_VERSION = 13
+export const PLAN_VERSION = 14
 
 /**
  * The plan is one document: stored as it is, sent as it is, saved as the lesson file. Its Joi description stands in
@@ -106,7 +106,7 @@ export const COUNTED = ['last', 'change', 'loss', 'of-100', 'rate', 'total', 'av
 export const BEST = ['most', 'least', 'nearest', 'none'] as const
 export const EXPECTED_FROM = ['guess', 'practice', 'bench'] as const
 
-export const THINGS = ['fresh', 'same'] as const
+export const THINGS = ['fresh', 'same', 'class'] as const
 export type Things = (typeof THINGS)[number]
 
 /** One trial of one group. */

@@ -132,7 +132,7 @@ describe('the chances', () => {
     fc.assert(
       fc.property(means, fc.integer({ min: 1, max: 40 }), (own, sd) => {
         const shares = [0, 1, 2, 3].map(() => [...own.keys()])
-        const design = { means: own, total: sd, own: 0, byPlaces: false, shares, sameThing: false }
+        const design = { means: own, total: sd, own: 0, byPlaces: false, shares, sameThing: false, oneSpecimen: false }
         const chances = chancesByRepeats(design)
         chances.forEach(({ clear, bestInClass, bestInGroup, rightOrder }, place) => {
           const before = chances[place - 1]

@@ -1,4 +1,4 @@
-import { arrangementOf, conditionsByGroup } from '../arrangement'
+import { arrangementOf, conditionsByGroup, specimensOf } from '../arrangement'
 import { activeConditions, type Plan } from '../lesson'
 import {
   comesAgain,
@@ -35,6 +35,8 @@ export interface Design {
   /** Which conditions each group does, by place; one row where the class is one block. */
   shares: number[][]
   sameThing: boolean
+  /** There is one real thing of each condition: nothing about its kind comes out clear. */
+  oneSpecimen: boolean
 }
 
 export interface Outlook extends Design {
@@ -119,6 +121,7 @@ export function outlookOf(whole: Plan, learned?: LearnedWobble): Outlook | undef
     byPlaces: !wayOf(method).isAmount,
     shares: sharesOf(plan, means.length),
     sameThing: comesAgain(plan),
+    oneSpecimen: specimensOf(plan) === 'one',
   }
   const now = chancesWith(design, plan.repeats)
   return {
@@ -179,7 +182,8 @@ function chancesWith(design: Design, repeats: number): Omit<ChanceOfRepeats, 're
   }
 }
 
-function clearWith({ means, total, own, byPlaces, shares, sameThing }: Design, repeats: number): number {
+function clearWith({ means, total, own, byPlaces, shares, sameThing, oneSpecimen }: Design, repeats: number): number {
+  if (oneSpecimen) return 0
   if (byPlaces) {
     const most = Math.max(MOST_REPEATS, repeats)
     return racesComeOutClear({ means, sd: total, groups: shares.length, most, sameThing })[repeats - 1]!

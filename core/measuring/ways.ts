@@ -132,7 +132,7 @@ function groupChanges(plan: Plan): Change[] {
 
 /** A new strip, cup or ball in each trial, where the same one came again. */
 function freshChange(plan: Plan): Change[] {
-  return comesAgain(plan) ? [{ code: 'fresh-things' }] : []
+  return plan.things === 'class' || comesAgain(plan) ? [{ code: 'fresh-things' }] : []
 }
 
 function works({ chance }: Way): boolean {

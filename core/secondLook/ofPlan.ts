@@ -1,7 +1,7 @@
-import { arrangementOf, orderKindOf } from '../arrangement'
+import { orderKindOf, specimensOf } from '../arrangement'
 import { checkPlan, FEWEST_LEVELS, GOOD_LEVELS, hiddenComparisons, levelsOf, type FairCheck } from '../fairness'
 import { activeConditions, changedFactor, conditionValue, keptFactors, isEachChild, type Factor, type Plan } from '../lesson'
-import { comesAgain, eachSeries, firstSeries, FIRST_TIMES, shapeOf, seriesIn, testOf, kindOf } from '../test'
+import { eachSeries, firstSeries, FIRST_TIMES, shapeOf, seriesIn, testOf, kindOf } from '../test'
 import { expectedUnit, misfitOf, outlookOf, waysToSee, WANTED_CHANCE, type LearnedWobble } from '../measuring'
 import { readQuantity } from '../quantity'
 import { doubtfulRemarks } from '../wonder'
@@ -265,7 +265,6 @@ export function findingsOfMeasuring(plan: Plan, learned?: LearnedWobble): Findin
   }
   // Where each child measures for itself, the children are the repeats.
   const several = kind.needsRepeats && !isEachChild(plan)
-  const oneBlock = plan.groups.length === 1 || arrangementOf(plan) === 'together'
   if (several && plan.repeats < FEWEST_REPEATS) {
     findings.push({
       ...at,
@@ -273,7 +272,7 @@ export function findingsOfMeasuring(plan: Plan, learned?: LearnedWobble): Findin
       key: 'one-reading-each',
       fixes: [{ code: 'set-repeats', repeats: USUAL_REPEATS }],
     })
-  } else if (several && oneBlock && comesAgain(plan) && active.length > 1 && kindOf(plan).compares) {
+  } else if (specimensOf(plan) === 'one' && active.length > 1 && kindOf(plan).compares) {
     findings.push({ ...at, code: 'one-group-same-thing', key: 'one-group-same-thing', fixes: [{ code: 'take-fresh' }] })
   } else findings.push(...findingsOfChance(plan, learned))
   return findings

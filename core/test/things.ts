@@ -2,11 +2,11 @@ import { activeConditions, type Plan } from '../lesson'
 import { kindOf } from './kinds'
 
 /**
- * Does the same thing come again in every trial of a condition. Where the class watches over time each trial is a jar of its own.
+ * Does the same thing come again in every trial of a condition: a group's own, or the one that the whole class looks at. Where the class watches over time each trial is a jar of its own.
  * @example comesAgain({ kind: 'fair-test', things: 'same' }) // => true
  */
 export function comesAgain({ kind, things }: Pick<Plan, 'kind' | 'things'>): boolean {
-  return things === 'same' && !kindOf({ kind }).watches
+  return things !== 'fresh' && !kindOf({ kind }).watches
 }
 
 /**

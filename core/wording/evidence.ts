@@ -2,7 +2,7 @@ import { unreachable } from '../unreachable'
 import { sentenceCase } from './sentenceCase'
 import { mostSaidSentence, sortedAgreementSentence, sortedGradeSentence } from './sorted'
 import type { NextTest } from '../agree'
-import type { Apart, Evidence, Gap, Grade } from '../evidence'
+import { readOnce, type Apart, type Evidence, type Gap, type Grade } from '../evidence'
 import type { Mending } from '../fairness'
 import { changedFactor, isEachChild, type Plan } from '../lesson'
 import { countsOf, resultUnit, testOf, kindOf } from '../test'
@@ -54,8 +54,10 @@ function yardstick({ wobble }: Evidence): string {
   return wobble === undefined ? 'how the groups differ anyway' : 'the wobble'
 }
 
-function leaningSentence({ limits, wobble, friedman }: Evidence): string {
+function leaningSentence(evidence: Evidence): string {
+  const { limits, wobble, friedman } = evidence
   if (limits.includes('one-reading-each')) return 'There is a gap, but with one reading each nobody can say how much of it is luck.'
+  if (limits.includes('uneven-readings')) return `There is a gap, but ${weakestWords(evidence)}`
   if (limits.includes('same-thing'))
     return 'These things differ in our readings. Whether others of their kind would, the same one read again cannot say.'
   if (limits.includes('no-freedom'))
@@ -68,12 +70,20 @@ function leaningSentence({ limits, wobble, friedman }: Evidence): string {
     : 'There is a gap, but wobble alone could still make one like it.'
 }
 
-function cannotTellSentence({ limits, wobble, friedman, tied, order }: Evidence): string {
+/** The weakest link, with the counts that were really done. `'3 of the 4 were read only once: nobody has seen how much they wobble.'` */
+function weakestWords({ fit, summaries }: Evidence): string {
+  const once = readOnce(fit?.cells ?? []).length
+  return `${once} of the ${summaries.length} ${once === 1 ? 'was' : 'were'} read only once: nobody has seen how much ${once === 1 ? 'it wobbles' : 'they wobble'}.`
+}
+
+function cannotTellSentence(evidence: Evidence): string {
+  const { limits, wobble, friedman, tied, order } = evidence
   const soFar = limits.includes('unfinished') ? 'So far ' : ''
   const begun = (text: string) => (soFar === '' ? sentenceCase(text) : soFar + text)
   if (tied.length > 1 && tied.length === order.length) return begun('they came out level.')
   if (limits.includes('one-reading-each'))
     return begun('the gap is small, and with one reading each nobody can say what luck makes.')
+  if (limits.includes('uneven-readings')) return begun(weakestWords(evidence))
   if (friedman) return begun('the orders agree no better than luck would make them.')
   if (limits.includes('no-freedom')) return begun('the groups did too few of the same things to compare them.')
   return wobble === undefined
@@ -151,7 +161,12 @@ export function fromNothingSentence(plan: Plan, { fromNothing }: Evidence): stri
   const each = fromNothing.map(({ condition, mean, grade }) => {
     return `${nameOfCondition(plan, condition)} by ${writeAverage(plan, mean, unit)} (${grade === 'same' ? 'no change we can show' : GRADE_NAMES[grade].toLowerCase()})`
   })
-  return `Against no change at all: ${list(each)}.`
+  const small = fromNothing.filter(({ needsControl }) => needsControl).map(({ condition }) => nameOfCondition(plan, condition))
+  const control =
+    small.length === 0
+      ? ''
+      : ` So small a change of ${list(small)} could be the instrument’s own: measure something beside it that cannot change, such as a stone or a closed jar.`
+  return `Against no change at all: ${list(each)}.${control}`
 }
 
 /** What cannot be compared and why, the condition that would mend it, and what this set-up can answer all the same. */

@@ -41,7 +41,7 @@ export {
   neededWords,
   sameWords,
   adviserFigure,
-  THINGS_WORDS,
+  thingsChoices,
   thingsMeaning,
   wobbleSourceWords,
 } from './things'

@@ -94,11 +94,13 @@ export function needSum(need: Need, material: Material, plan: Pick<Plan, 'each'>
     return `${counted(material.goesRound, 'goes', 'go')} round between the groups`
   const again = atOnce ? `${atOnce.used} in use and ${atOnce.drying} drying at a time` : 'in use at a time'
   const [one, many] = what[material.per]
-  const counts = need.comesAgain
-    ? `${countedOwners(plan, times)}, the same one in each trial,`
-    : material.use === 'again' && material.per === 'trial'
-      ? `${writeShort(times)} ${again}`
-      : counted(times, one, many)
+  const counts = need.forAll
+    ? `${writeShort(times)} for the class, which everybody looks at,`
+    : need.comesAgain
+      ? `${countedOwners(plan, times)}, the same one in each trial,`
+      : material.use === 'again' && material.per === 'trial'
+        ? `${writeShort(times)} ${again}`
+        : counted(times, one, many)
   const sum = `${amountWords(amount.value, unit)} × ${counts} = ${amountWords(amount.value * times, unit)}`
   return spare > 0 ? `${sum}, and ${amountWords(spare, unit)} spare` : sum
 }

@@ -55,12 +55,9 @@ function differenceWords(
   const size = writeFigure(plan, Math.abs(difference), unit)
   if (size === writeFigure(plan, 0, unit)) return `${sentenceCase(own)} and ${first} are level on average.`
   const more = difference >= 0 ? 'more' : 'less'
-  const ends = [low, high].map((one) => (one === undefined ? undefined : Math.abs(difference) === difference ? one : -one))
-  const [from, to] = [...ends].sort((a, b) => (a ?? 0) - (b ?? 0))
+  const [from, to] = difference >= 0 ? [low, high] : [-high, -low]
   const between =
-    from === undefined || to === undefined || apart.grade !== 'clear'
-      ? ''
-      : ` (${writeFigure(plan, from, unit)} to ${writeFigure(plan, to, unit)}, 95 times in 100)`
+    apart.grade !== 'clear' ? '' : ` (${writeFigure(plan, from, unit)} to ${writeFigure(plan, to, unit)}, 95 times in 100)`
   return `${sentenceCase(own)}: ${size} ${more} than ${first} on average${between}.`
 }
 

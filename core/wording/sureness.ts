@@ -28,6 +28,11 @@ export function surerSentence(surer: Surer): string {
       return `More groups, ${surer.groups} in all, such as those of another class: if the gap is real, it would then come out clear in ${chanceWords(surer.chance)} classes.`
     case 'second-reading':
       return 'A second reading of each: only then does anybody see the wobble.'
+    case 'even-out': {
+      const once = surer.conditions.length
+      const time = surer.minutes > 0 ? `: about ${counted(surer.minutes, 'minute')}` : ''
+      return `${once === 1 ? 'One of them was' : `${once} of them were`} read only once. Read ${once === 1 ? 'it' : 'each of those'} twice more${time}.`
+    }
     case 'fresh-things':
       return 'A fresh one in each trial: the same one read again only says how well that one is measured.'
     case 'more-together':
@@ -116,7 +121,15 @@ export function modelLines(plan: Plan, evidence: Evidence): { figures: ModelLine
         ? [{ term: 'Epsilon (Huynh and Feldt)', value: `both degrees of freedom times ${writeNumber(whole.epsilon, 2)}` }]
         : []),
       { term: 'p', value: pWords(whole.p) },
-      ...(whole.needsPair && whole.judged > whole.p
+      ...(whole.slopes
+        ? [
+            {
+              term: `t(${whole.slopes.df}) of the groups’ slopes`,
+              value: `${writeNumber(whole.slopes.slope / whole.slopes.standardError, 2)}, p ${pWords(whole.slopes.p)}; of both the surer one counts twice over (Holm)`,
+            },
+          ]
+        : []),
+      ...(whole.needsPair && !whole.slopes && whole.judged > whole.p
         ? [
             {
               term: 'p of the surest pair',

@@ -1,20 +1,35 @@
-import { arrangementOf } from '../arrangement'
-import { type Plan, type Things } from '../lesson'
-import { comesAgain, testOf } from '../test'
+import { arrangementOf, specimensOf } from '../arrangement'
+import { THINGS, type Plan, type Things } from '../lesson'
+import { comesAgain, kindOf, testOf } from '../test'
 import type { Outlook } from '../measuring'
 import { withUnit, writeShort, type ResultUnit } from '../quantity'
 import { chanceWords, counted } from './names'
 
-export const THINGS_WORDS: Record<Things, { name: string; example: string }> = {
+const THINGS_WORDS: Record<Things, { name: string; example: string }> = {
   fresh: { name: 'a fresh one each time', example: 'new strip' },
   same: { name: 'the same one again', example: 'one ball' },
+  class: { name: 'one for the class', example: 'everybody looks at it' },
+}
+
+/** What may be answered; where a class watches over time, a group has one of its own or all look at the same one. */
+export function thingsChoices({ kind }: Pick<Plan, 'kind'>): { value: Things; title: string; example: string }[] {
+  if (kindOf({ kind }).watches)
+    return [
+      { value: 'same', title: 'one of its own for each group', example: 'a jar each' },
+      { value: 'class', title: THINGS_WORDS.class.name, example: THINGS_WORDS.class.example },
+    ]
+  return THINGS.map((value) => ({ value, title: THINGS_WORDS[value].name, example: THINGS_WORDS[value].example }))
 }
 
 /** What the answer means for kit, evidence and words, in one line. */
 export function thingsMeaning(plan: Plan): string {
+  if (plan.things === 'class')
+    return 'The kit counts one of each for the class. However many look at it, the result is about this one, and leaning at most: for its kind take more of them.'
+  if (kindOf(plan).watches) return 'Each group has one of its own: groups say how far such things differ.'
   if (!comesAgain(plan)) return 'The kit counts one for each trial, and repeats say how far such things differ.'
-  const alone = plan.groups.length === 1 || arrangementOf(plan) === 'together'
-  return alone
+  if (arrangementOf(plan) === 'circuit')
+    return 'Every group comes to the same one at its station: the result is about these things, and leaning at most.'
+  return specimensOf(plan) === 'one'
     ? 'The kit counts one of each, and repeats say how well that one is measured: the result is about this one, and leaning at most.'
     : 'The kit counts one of each for a group, and repeats say how well that one is measured: groups make the result surer, repeats little.'
 }

@@ -36,7 +36,7 @@ const { cards, inHand } = provideMeasureInHand()
     <WatchPanel v-if="kindOf(lesson.plan).watches" />
     <FairCheck v-if="kindOf(lesson.plan).compares && (lesson.plan.changed !== null || !isEachChild(lesson.plan))" />
     <template v-if="painted">
-      <ThingsLine v-if="!kindOf(lesson.plan).watches" />
+      <ThingsLine />
       <MeasureInHand v-model="inHand" label="Which measure" :options="cards" />
       <OutlookPanel />
       <TellingPanel />

@@ -1,12 +1,13 @@
 <script setup lang="ts">
-import { THINGS, type Things } from '~~/core/lesson'
-import { THINGS_WORDS, thingsMeaning } from '~~/core/wording'
+import type { Things } from '~~/core/lesson'
+import { thingsChoices, thingsMeaning } from '~~/core/wording'
 import PickOne from '~/forms/PickOne.vue'
 import { useLesson } from '~/stores/lesson'
 
 /** Fresh or the same: one question in one line, with what the answer means. */
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
+const options = computed(() => thingsChoices(plan.value))
 function choose(things: Things | undefined): void {
   if (things) lesson.edit((draft) => (draft.things = things))
 }
@@ -19,12 +20,12 @@ function choose(things: Things | undefined): void {
       <PickOne
         label="What each trial takes"
         target="things"
-        :model-value="plan.things"
-        :options="THINGS.map((one) => ({ value: one, title: THINGS_WORDS[one].name }))"
+        :model-value="options.some(({ value }) => value === plan.things) ? plan.things : 'same'"
+        :options="options"
         @update:model-value="choose"
       >
         <template #default="{ option }">
-          {{ option.title }} <span class="soft">({{ THINGS_WORDS[option.value].example }})</span>
+          {{ option.title }} <span class="soft">({{ options.find(({ value }) => value === option.value)?.example }})</span>
         </template>
       </PickOne>
     </div>
