@@ -34,8 +34,8 @@ async function mutate(folder: string) {
   const copy = mkdtempSync(join(tmpdir(), 'jolly-beaker-mutants-'))
   const kept = execFileSync('git', ['ls-files', '-z'], { cwd: home, encoding: 'utf8' }).split('\0').filter(Boolean)
   for (const file of kept) cpSync(join(home, file), join(copy, file))
-  symlinkSync(join(home, 'node_modules'), join(copy, 'node_modules'))
-  const config = `export default { test: { include: ['core/${folder}/**/*.test.ts'], testTimeout: 60_000 } }\n`
+  for (const made of ['node_modules', '.nuxt']) symlinkSync(join(home, made), join(copy, made))
+  const config = `export default { root: ${JSON.stringify(copy)}, test: { include: ['core/${folder}/**/*.test.ts'], testTimeout: 60_000 } }\n`
   writeFileSync(join(copy, 'mutants.vitest.config.mjs'), config)
   process.chdir(copy)
   try {

@@ -186,8 +186,8 @@ function wordsOf(finding: Finding, plan: Plan): FindingWords {
     case 'one-group-same-thing':
       return {
         title: 'One thing of each, read again and again',
-        text: 'With one group and the same thing each time, the result is leaning at most.',
-        why: 'Reading one strip five times says how well that strip is measured, not whether its kind differs from another.',
+        text: 'However many read it, the result is about these things, and leaning at most. For their kind take more of them.',
+        why: 'Thirty children who look at one strip say how well that strip is measured, not whether its kind differs from another.',
       }
     case 'blocks':
       return {

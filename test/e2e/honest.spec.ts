@@ -3,7 +3,7 @@ import { KINDS, type Plan } from '../../core/lesson'
 import { withKind } from '../../core/test'
 import { orderLine } from '../../core/wording'
 import { reading } from '../api/client'
-import { cell, client, enterNumber, expect, joinStation, lessonWith, openStop, saved, test } from './house'
+import { cell, client, enterNumber, expect, joinStation, lessonWith, goToStop, openStop, saved, test } from './house'
 
 type Lesson = Awaited<ReturnType<typeof lessonWith>>
 
@@ -120,10 +120,8 @@ test('a lesson whose kind changes after readings still opens every stop', async 
     const now = (await open(lesson.id)).lesson
     const plan: Plan = { ...withKind(now.plan, kind), watch: { ...now.plan.watch, times: kind === 'over-time' ? [1, 3] : [] } }
     expect((await call('PUT', `/api/lessons/${lesson.id}/plan`, { plan, revision: now.revision })).status).toBe(200)
-    for (const stop of ['predict', 'test', 'results', 'agree']) {
-      await openStop(page, lesson, stop)
-      await expect(page.getByRole('heading', { level: 2, name: stop, exact: false }).first()).toBeVisible()
-    }
+    await openStop(page, lesson, 'predict')
+    for (const stop of ['test', 'results', 'agree']) await goToStop(page, stop)
     await page.goto(`/print/${lesson.id}/report`)
     await expect(page.getByText('Our conclusion')).toBeVisible()
   }
