@@ -5,6 +5,7 @@ import { countsOf, levelsAcross, resultMark, seriesIn, testOf } from '../test'
 import { checkPlan } from '../fairness'
 import { trialResults } from '../record'
 import { fitCells } from './cells'
+import { holm } from './model'
 import { everyTable } from './everyTable'
 import { capped, gradeOfP, type Grade, type Limit } from './grade'
 import { fitColumns, type LinearFit, type Row } from './linearModel'
@@ -66,10 +67,12 @@ export const acrossSeries = oncePerPair((plan: Plan, record: LessonRecord): Acro
   if (!tests) return { code: 'too-few' }
   const { apart, differently, differences } = tests
   const limits = limitsOf(plan, record, fit.groups, apart.df2)
-  const graded = (test: BlockTest): Judged => ({ ...test, grade: capped(limits, gradeOfP(test.p)) })
+  // Two questions asked at once.
+  const corrected = holm([apart, differently].flatMap((test) => test?.p ?? []))
+  const graded = (test: BlockTest, place: number): Judged => ({ ...test, grade: capped(limits, gradeOfP(corrected[place]!)) })
   return {
-    apart: graded(apart),
-    differently: differently && graded(differently),
+    apart: graded(apart, 0),
+    differently: differently && graded(differently, 1),
     differences: differences.map((one, place) => ({ series: there[place + 1]!.id, ...one })),
     slopes: numbers && slopesOf(cells, asked).map((slope, place) => ({ series: there[place]!.id, slope })),
     limits,

@@ -3,7 +3,7 @@ import { fitCells, type Cell, type CellFit } from './cells'
 import type { Friedman } from './friedman'
 import type { FromNothing } from './fromNothing'
 import type { AgainstKnown } from './known'
-import { type Model, type Observation } from './model'
+import { holm, type Model, type Observation } from './model'
 import type { Neighbours, Reach } from './neighbours'
 import { pairsOf, type Pair } from './pairs'
 import { slopesTest, type SlopesTest } from './slopes'
@@ -95,6 +95,8 @@ export interface Evidence {
   fromNothing: FromNothing[]
   /** Against a value known from elsewhere; undefined where there is none. */
   known: AgainstKnown | undefined
+  /** One of several questions that are asked at once, of measures or series; undefined where it is the only one. */
+  family: { of: number; p: number } | undefined
   /** What cannot be compared fairly, and what would mend it. */
   notFair: NotFair | undefined
 }
@@ -128,6 +130,7 @@ export const NOTHING_WEIGHED: Evidence = {
   agreement: undefined,
   fromNothing: [],
   known: undefined,
+  family: undefined,
   notFair: undefined,
 }
 
@@ -187,6 +190,38 @@ function slopesOf({ cells, onCells, perCell }: CellFit, { numbers, resolution }:
     cells.map(({ group, condition, value }) => ({ group, x: numbers.get(condition)!, y: value })),
     resolution ** 2 / (12 * perCell),
   )
+}
+
+/** By luck alone a gap like this comes up so often; undefined where nothing was tested. */
+export function luckOf({ whole, friedman, sorted }: Evidence): number | undefined {
+  return whole?.judged ?? friedman?.p ?? sorted?.test?.p
+}
+
+/**
+ * The evidence of one of several questions that a lesson asks at once: the more there are, the more chances luck has, so all of them are one family under
+ * Holm's correction, and nothing of one is surer than its place among them.
+ * @param others what each of them says by itself, this one among them
+ */
+export function oneOfFamily(own: Evidence, others: Evidence[]): Evidence {
+  const judged = others.flatMap((one) => {
+    const luck = luckOf(one)
+    return luck === undefined ? [] : [{ one, luck }]
+  })
+  const corrected = holm(judged.map(({ luck }) => luck))
+  const p = corrected[judged.findIndex(({ one }) => one === own)]
+  if (p === undefined || judged.length < 2) return own
+  const family = { of: judged.length, p }
+  if (own.grade !== 'clear' && own.grade !== 'leaning') return { ...own, family }
+  const grade = noSurerThan(own.grade, gradeOfP(p))
+  const limited = <Graded extends { grade: Grade }>(one: Graded): Graded => ({ ...one, grade: noSurerThan(grade, one.grade) })
+  return {
+    ...own,
+    family,
+    grade,
+    lead: own.lead && limited(own.lead),
+    pairs: own.pairs.map(limited),
+    neighbours: own.neighbours.map(limited),
+  }
 }
 
 /** Averages and ranges of what was read, condition by condition. */

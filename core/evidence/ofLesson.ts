@@ -5,11 +5,13 @@ import {
   canBeNothing,
   comesAgain,
   countsOf,
+  eachMeasure,
   forSeries,
   momentsOf,
   resultMark,
   seriesIn,
   testOf,
+  viewsBeside,
   comparesWithItself,
   type ResolvedMethod,
 } from '../test'
@@ -17,7 +19,16 @@ import { methodTotalSd } from '../measuring'
 import { countedReadings, hasEmptyPlaces, trialResults, wholeTrials, type TrialResult } from '../record'
 import { unfairAmong } from './fairly'
 import { changesFromNothing } from './fromNothing'
-import { capped, noSurerThan, NOTHING_WEIGHED, weighEvidence, type Evidence, type EvidenceOptions, type Grade } from './grade'
+import {
+  capped,
+  noSurerThan,
+  NOTHING_WEIGHED,
+  oneOfFamily,
+  weighEvidence,
+  type Evidence,
+  type EvidenceOptions,
+  type Grade,
+} from './grade'
 import { againstKnown } from './known'
 import { learnedWobble } from './learned'
 import { weighOrder } from './ordering'
@@ -30,10 +41,23 @@ import { weighTimesUntil } from './timesUntil'
  * compared. Of several measures the first is meant, of several series the first. One thing read before and after is compared with itself: `before` and `after` stand for the conditions then.
  */
 export const evidenceOf = oncePerPair((plan: Plan, record: LessonRecord): Evidence | undefined => {
-  const { method } = testOf(plan)
-  if (!method) return undefined
+  if (plan.alsoMeasured.length > 0) return evidenceOf(eachMeasure(plan)[0]!, record)
   const [first] = seriesIn(plan)
   if (first) return evidenceOf(forSeries(plan, first), record)
+  const own = byItself(plan, record)
+  const beside = viewsBeside(plan)
+  return own && beside.includes(plan)
+    ? oneOfFamily(
+        own,
+        beside.flatMap((view) => byItself(view, record) ?? []),
+      )
+    : own
+})
+
+/** What one measure in one series says, as if nothing else were asked. */
+const byItself = oncePerPair((plan: Plan, record: LessonRecord): Evidence | undefined => {
+  const { method } = testOf(plan)
+  if (!method) return undefined
   const options = optionsOf(plan, record, method)
   if (comparesWithItself(plan)) return beforeAndAfter(plan, record, options)
   const results = resultsAsBlocks(plan, record)

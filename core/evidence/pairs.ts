@@ -3,7 +3,7 @@ import type { CellFit } from './cells'
 import { holm, type Observation, type PairContrast } from './model'
 
 /** Against what a pair is told apart: how much groups differ in it, the pool of all cells, or whichever of the two is larger. */
-export type AgainstWhat = 'own' | 'pooled' | 'larger'
+type AgainstWhat = 'own' | 'pooled' | 'larger'
 
 export interface Pair extends PairContrast {
   df: number

@@ -55,9 +55,8 @@ function rowsOfFull(cells: Cell[], conditions: string[]): number[][] {
 /**
  * Huynh and Feldt's estimate of how far the covariances of repeated measures are from equal, between 1 / (C - 1) and 1.
  * @param rows a row of as many values for each of three groups or more
- * @example huynhFeldt([[1, 2, 3], [2, 3, 4], [3, 5, 5], [1, 2, 2]]).toFixed(3) // => '1.000'
  */
-export function huynhFeldt(rows: number[][]): number {
+function huynhFeldt(rows: number[][]): number {
   const [groups, width] = [rows.length, rows[0]!.length]
   const columns = Array.from({ length: width }, (_, c) => mean(rows.map((row) => row[c]!)))
   const middle = mean(columns)

@@ -5,7 +5,7 @@ import { NO_SCHOOL } from '../kit'
 import type { Factor, Plan } from '../lesson'
 import { secondLook } from '../secondLook'
 import { fixWords, sureSentences, unfairSentences } from '../wording'
-import { judgedOf } from '../reports'
+import { judgedOf } from '../lists'
 import { classReport, gradeInList } from '../wording/reports'
 import { checkPlan, withFairTwin } from '.'
 

@@ -1,4 +1,4 @@
-import { faceOf } from '../reports'
+import { faceOf } from '../lists'
 import { describe, expect, it } from 'vitest'
 import { soakUpPlan } from '../../test/soakUp'
 import { newMaterial, type Material, type Plan } from '../lesson'

@@ -1,7 +1,5 @@
 export { groupSigns } from './groupSigns'
 export type { GroupSign, GroupSigns } from './groupSigns'
-export { faceOf, judgedOf, NOT_JUDGED, waitsFor } from './inLists'
-export type { Judged, LessonFace, TableGrade } from './inLists'
 export { SKILLS, skillsOf } from './skills'
 export type { Skill } from './skills'
 export type { Block, Report } from './report'

@@ -4,7 +4,7 @@ import { smallBars } from '../charts'
 import { takesOf } from '../kit'
 import { emptyPlan, FIRST_WATCH, type LessonRecord, type Plan } from '../lesson'
 import { firstStepWords, matterWords, openWords } from '../wording'
-import { NOT_JUDGED, waitsFor as withCountBack, type LessonFace } from '../reports'
+import { NOT_JUDGED, waitsFor as withCountBack, type LessonFace } from '../lists'
 import { firstSteps, hourOf, mattersOf, readinessOf, secondLook, sortedByHour } from '.'
 
 /** Every place of a plan, but for the last so many. */

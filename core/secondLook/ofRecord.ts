@@ -1,5 +1,5 @@
 import { classConclusion, readForClass, type ClaimDoubt } from '../agree'
-import { driftOf, surerBy, type Evidence } from '../evidence'
+import { driftOf, luckOf, surerBy, type Evidence } from '../evidence'
 import { activeConditions, type LessonRecord, type Plan, type Reading } from '../lesson'
 import { momentsOf, predictionsFor, testOf } from '../test'
 import { handsOf, predictionsByGroup } from '../predictions'
@@ -94,7 +94,7 @@ export function findingsOfEvidence(plan: Plan, record: LessonRecord, evidence: E
       stop: 'results',
       severity: 'note',
       grade: evidence.grade,
-      p: evidence.whole?.judged ?? evidence.friedman?.p,
+      p: luckOf(evidence),
       limits: evidence.limits,
       fixes: surerFixes(plan, evidence),
     },

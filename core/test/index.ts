@@ -75,6 +75,7 @@ export {
   baseConditions,
   eachSeries,
   firstSeries,
+  viewsBeside,
   forSeries,
   levelsAcross,
   mayHaveSeries,

@@ -1,5 +1,6 @@
 import { measuredCard, type Measure, type Plan } from '../lesson'
 import { kindOf } from './kinds'
+import { asViewOf } from './views'
 
 /** No trial is read for more things than these: a child does one after the other. */
 export const MOST_MEASURED = 3
@@ -47,7 +48,7 @@ export function forMeasure(plan: Plan, measure: string | null | undefined): Plan
   if (measure === null || measure === undefined || (plan.alsoMeasured.length === 0 && measure === plan.measured)) return plan
   const views = seen.get(plan) ?? new Map<string, Plan>()
   seen.set(plan, views)
-  const view = views.get(measure) ?? { ...plan, measured: measure, alsoMeasured: [], unmarked: unmarkedCard(plan) }
+  const view = views.get(measure) ?? asViewOf(plan, { ...plan, measured: measure, alsoMeasured: [], unmarked: unmarkedCard(plan) })
   views.set(measure, view)
   return view
 }

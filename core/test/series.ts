@@ -1,5 +1,7 @@
 import { activeConditions, levelName, withLabel, type Condition, type Plan, type Series } from '../lesson'
 import { kindOf } from './kinds'
+import { eachMeasure } from './measures'
+import { asViewOf, wholeOf } from './views'
 
 /** So many lines can be told apart on one graph. */
 export const MOST_SERIES = 4
@@ -37,12 +39,13 @@ const seen = new WeakMap<Plan, Map<string, Plan>>()
 export function forSeries(plan: Plan, { id, name, conditions: own }: Series): Plan {
   const views = seen.get(plan) ?? new Map<string, Plan>()
   seen.set(plan, views)
-  const made = (): Plan => ({
-    ...plan,
-    conditions: plan.conditions.map((one) => (own.includes(one.id) ? one : { ...one, leftOut: true })),
-    factors: plan.factors.map((factor) => (factor.id === plan.seriesFactor ? { ...factor, how: name, exceptions: {} } : factor)),
-    series: [],
-  })
+  const made = () =>
+    asViewOf(plan, {
+      ...plan,
+      conditions: plan.conditions.map((one) => (own.includes(one.id) ? one : { ...one, leftOut: true })),
+      factors: plan.factors.map((factor) => (factor.id === plan.seriesFactor ? { ...factor, how: name, exceptions: {} } : factor)),
+      series: [],
+    })
   const view = views.get(id) ?? made()
   views.set(id, view)
   return view
@@ -56,6 +59,15 @@ export function eachSeries(plan: Plan): { series: Series | undefined; plan: Plan
   const all = seriesIn(plan)
   if (all.length === 0) return [{ series: undefined, plan }]
   return all.map((series) => ({ series, plan: forSeries(plan, series) }))
+}
+
+/**
+ * Everything that is asked at once: what each measure and each series sees of the lesson that this is a view of. One view where one thing is asked.
+ * @example viewsBeside(forMeasure(inTwoMeasures, 'seconds')).map(({ measured }) => measured) // => ['height', 'seconds']
+ */
+export function viewsBeside(view: Plan): Plan[] {
+  const whole = wholeOf(view)
+  return eachMeasure(whole).flatMap((own) => eachSeries(own).map(({ plan }) => plan))
 }
 
 /**

@@ -15,7 +15,7 @@ import { comparedWith, journalOf, nextTrial, oddResults, progressOf, resultsTabl
 import { secondLook } from '../secondLook'
 import { mendsOf, scarceLimits, waysOut } from '../waysOut'
 import { testOf, withMethod, planFrom } from '../../core/test'
-import { faceOf, judgedOf } from '../reports'
+import { faceOf, judgedOf } from '../lists'
 import { classReport, gradeInList, groupReport, questionInList, teacherNotes, termOverview } from './reports'
 import * as words from '.'
 

@@ -2,7 +2,7 @@ import { unreachable } from '../unreachable'
 import { sentenceCase } from './sentenceCase'
 import { mostSaidSentence, sortedAgreementSentence, sortedGradeSentence } from './sorted'
 import type { NextTest } from '../agree'
-import { readOnce, type Apart, type Evidence, type Gap, type Grade } from '../evidence'
+import { luckOf, readOnce, type Apart, type Evidence, type Gap, type Grade } from '../evidence'
 import type { Mending } from '../fairness'
 import { changedFactor, isEachChild, type Plan } from '../lesson'
 import { countsOf, resultUnit, testOf, kindOf } from '../test'
@@ -55,7 +55,7 @@ function yardstick({ wobble }: Evidence): string {
 }
 
 function leaningSentence(evidence: Evidence): string {
-  const { limits, wobble, friedman } = evidence
+  const { limits, wobble, friedman, family } = evidence
   if (limits.includes('one-reading-each')) return 'There is a gap, but with one reading each nobody can say how much of it is luck.'
   if (limits.includes('uneven-readings')) return `There is a gap, but ${weakestWords(evidence)}`
   if (limits.includes('same-thing'))
@@ -64,6 +64,8 @@ function leaningSentence(evidence: Evidence): string {
     return 'There is a gap, but the groups did too few of the same things to tell it from how groups differ.'
   if (limits.includes('unfinished'))
     return 'So far there is a gap, and places are still empty: wait for them before you call it clear.'
+  if (family && family.p > luckOf(evidence)!)
+    return `There is a gap, but ${family.of} questions are asked at once, and luck has as many chances to make one.`
   if (friedman) return 'An order shows, but luck alone could still make one like it.'
   return wobble === undefined
     ? 'There is a gap, but the groups differ enough to make one like it by luck.'

@@ -137,6 +137,9 @@ export function modelLines(plan: Plan, evidence: Evidence): { figures: ModelLine
             },
           ]
         : []),
+      ...(evidence.family
+        ? [{ term: `p, one of ${evidence.family.of} questions`, value: `${pWords(evidence.family.p)} (Holm)` }]
+        : []),
       { term: 'Pairs', value: 'Holm’s correction; plain 95 % intervals below' },
     ],
     assumptions: [

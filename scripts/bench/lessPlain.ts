@@ -1,7 +1,15 @@
 import { drawNormal, seededRandom, type Random } from '../../core/chance'
-import { acrossSeries, changesFromNothing, evidenceOf, trendOf, weighEvidence, type Observation } from '../../core/evidence'
+import {
+  acrossSeries,
+  changesFromNothing,
+  everyTable,
+  evidenceOf,
+  trendOf,
+  weighEvidence,
+  type Observation,
+} from '../../core/evidence'
 import { EMPTY_RECORD, type LessonRecord, type Plan, type Reading } from '../../core/lesson'
-import { seriesIn, withSeries } from '../../core/test'
+import { eachMeasure, markOf, seriesIn, withSeries } from '../../core/test'
 import { reading, soakUpPlan } from '../../test/soakUp'
 import { withPercent, type Row, type Size } from './figures'
 
@@ -55,6 +63,11 @@ const CLAIMS: Claim[] = [
     what: `two series, each group its own things: ${what}`,
     wanted: 0.06,
     claims: (random: Random) => seriesClaim(as as 'kinds' | 'numbers', question as 'apart' | 'differently', random),
+  })),
+  ...[2, 3].map((measures) => ({
+    what: `${measures} measures on every trial, at least one clear`,
+    wanted: 0.06,
+    claims: (random: Random) => measuresClaim(measures, random),
   })),
   ...[3, 5, 7].map((groups) => ({
     what: `one kind of three wobbles four times as much, ${groups} groups`,
@@ -163,6 +176,25 @@ function seriesClaim(as: 'kinds' | 'numbers', question: 'apart' | 'differently',
   })
   const across = acrossSeries(plan, record)
   return across !== undefined && 'apart' in across && across[question]?.grade === 'clear'
+}
+
+const first = soakUpPlan()
+const MEASURED: Plan = {
+  ...first,
+  measures: [...first.measures, ...['second', 'third'].map((id) => ({ ...first.measures[0]!, id, name: id }))],
+  unmarked: first.measured,
+}
+
+function measuresClaim(count: number, random: Random): boolean {
+  const plan = { ...MEASURED, alsoMeasured: ['second', 'third'].slice(0, count - 1) }
+  const records = eachMeasure(plan).map(({ measured }) => {
+    const levels = plan.groups.map(() => 2 * drawNormal(random))
+    const { readings } = recordOf(plan, (g) => () => 60 + levels[g]! + drawNormal(random))
+    const moment = markOf(plan, measured!)
+    return readings.map((one) => ({ ...one, id: `${one.id}${moment}`, moment }))
+  })
+  const record = { ...EMPTY_RECORD, readings: records.flat() }
+  return everyTable(plan, record).some(({ evidence }) => evidence.grade === 'clear')
 }
 
 function lineClaim(groups: number, random: Random): boolean {

@@ -1,5 +1,4 @@
 // Draws the mutants that are tried, the same ones each time: all others are said not to compile, so that nothing runs for them.
-import { declareClassPlugin, PluginKind } from '@stryker-mutator/api/plugin'
 import { drawn } from './sample.mjs'
 
 class Draw {
@@ -21,4 +20,4 @@ class Draw {
   }
 }
 
-export const strykerPlugins = [declareClassPlugin(PluginKind.Checker, 'draw', Draw)]
+export const strykerPlugins = [{ kind: 'Checker', name: 'draw', injectableClass: Draw }]

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto'
 import { relative } from 'node:path'
 
-export const DRAWN = 120
+const DRAWN = 120
 const SEED = 32
 
 /** The ids of a seeded sample: a mutant is drawn for where it stands and what it puts there, so that an edit elsewhere draws no other ones. */

@@ -1,7 +1,7 @@
 import { existsSync } from 'node:fs'
 import { Worker } from 'node:worker_threads'
 import { EVERY_KIND, rowsOf, type LessonRecord } from '../../core/lesson'
-import { judgedOf, type Judged } from '../../core/reports'
+import { judgedOf, type Judged } from '../../core/lists'
 import { JUDGE } from '../database/madeBy'
 import type { JudgeAnswer, JudgeQuestion, JudgeRows } from '../workers/judge'
 

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto'
 import { USUAL_CALENDAR } from '../../core/clock'
 import { bookingsBefore, bookingsInOrder, bookingsOf, kitchenOf, type Booking, type School } from '../../core/kit'
-import type { LessonFace } from '../../core/reports'
+import type { LessonFace } from '../../core/lists'
 import { listCalendars } from '../database/calendars'
 import { countedBack, customsOf, heldDaysOf, listThings } from '../database/cupboard'
 import type { Database } from '../database/open'

@@ -1,5 +1,5 @@
 import { dayOf, partOfShelf, weekAround, type Week } from '../../core/clock'
-import { NOT_JUDGED, waitsFor } from '../../core/reports'
+import { NOT_JUDGED, waitsFor } from '../../core/lists'
 import { matterWords } from '../../core/wording'
 import { gradeInList, questionInList, type Term, type TermLesson } from '../../core/wording/reports'
 import type { AnswerOf, ShelfEntry, ShelfPage, ShelfQuestion } from '../../schemas/contract'

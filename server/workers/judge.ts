@@ -1,7 +1,7 @@
 import { parentPort } from 'node:worker_threads'
 import type { School } from '../../core/kit'
 import { recordOf, type AnyRow, type ListName, type Plan } from '../../core/lesson'
-import { judgedOf, type Judged } from '../../core/reports'
+import { judgedOf, type Judged } from '../../core/lists'
 
 /** Some rows of the record that a question is about; they come before it. */
 export interface JudgeRows {

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { faceOf, judgedOf, waitsFor } from '../../core/reports'
+import { faceOf, judgedOf, waitsFor } from '../../core/lists'
 import { matterWords } from '../../core/wording'
 import type { TermLesson } from '../../core/wording/reports'
 import { dayAfter, dayOf } from '../../core/clock'

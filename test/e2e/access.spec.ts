@@ -38,7 +38,7 @@ test('axe finds nothing at the desk', async ({ page, baseURL }) => {
   await page.goto('/')
   await expect(page.getByRole('heading', { name: 'Soak-up strips', exact: true }).first()).toBeVisible()
   await expectAccessible(page, 'shelf')
-  await openStop(page, lesson.id, STOPS[0])
+  await openStop(page, lesson.id, STOPS[0]!)
   for (const stop of STOPS) {
     await goToStop(page, stop)
     if (stop === 'results') await expect(page.locator('.results-chart svg')).toBeVisible()

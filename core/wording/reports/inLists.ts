@@ -1,6 +1,6 @@
 import { question } from '../question'
 import type { Plan } from '../../lesson'
-import type { Judged, TableGrade } from '../../reports'
+import type { Judged, TableGrade } from '../../lists'
 import { forMeasure, kindOf } from '../../test'
 import { answerSentences, gradeName } from '../evidence'
 import { GRADE_NAMES } from '../grades'

@@ -3,7 +3,7 @@ import { conclusion, reading, recordOf, soakUpPlan } from '../../../test/soakUp'
 import { reportHtml, reportMarkdown } from '../../formats'
 import { NO_SCHOOL } from '../../kit'
 import { groupSigns, skillsOf, type Block } from '../../reports'
-import { faceOf, judgedOf } from '../../reports'
+import { faceOf, judgedOf } from '../../lists'
 import { classReport, gradeInList, groupReport, questionInList, teacherNotes, termOverview, type TermLesson } from '.'
 
 const plan = soakUpPlan({ notes: 'Elm needs the clear ruler.', groupNotes: { g1: { well: 'held the ruler still', next: '' } } })

@@ -1,4 +1,5 @@
-import { SKILLS, type Judged, type LessonFace, type Report } from '../../reports'
+import { SKILLS, type Report } from '../../reports'
+import { type Judged, type LessonFace } from '../../lists'
 import { dayWords } from '../days'
 import { counted, lessonName } from '../names'
 import { SKILL_WORDS } from './signs'

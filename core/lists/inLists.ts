@@ -6,7 +6,7 @@ import type { Kind, LessonRecord, Plan } from '../lesson'
 import { homed } from '../record'
 import { hourOf, mattersOf, readinessOf, secondLook, type Hour, type Matter } from '../secondLook'
 import { occasionsOf, type Occasion } from '../term'
-import { skillsOf, type Skill } from './skills'
+import { skillsOf, type Skill } from '../reports'
 
 /** What a list shows of a lesson that follows from its plan alone. */
 export interface LessonFace {
