@@ -2,6 +2,8 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { measuredSo } from '../../test/measuredSo'
 import { soakUpPlan } from '../../test/soakUp'
+import { drawNormal, seededRandom } from '../chance'
+import { weighEvidence } from '../evidence'
 import { type Plan } from '../lesson'
 import golden from '../../test/golden/chanceOfClear.json'
 import { expectClose } from '../../test/close'
@@ -132,7 +134,16 @@ describe('the chances', () => {
     fc.assert(
       fc.property(means, fc.integer({ min: 1, max: 40 }), (own, sd) => {
         const shares = [0, 1, 2, 3].map(() => [...own.keys()])
-        const design = { means: own, total: sd, own: 0, byPlaces: false, shares, sameThing: false, oneSpecimen: false }
+        const design = {
+          means: own,
+          total: sd,
+          own: 0,
+          byPlaces: false,
+          shares,
+          sameThing: false,
+          oneSpecimen: false,
+          paired: false,
+        }
         const chances = chancesByRepeats(design)
         chances.forEach(({ clear, bestInClass, bestInGroup, rightOrder }, place) => {
           const before = chances[place - 1]
@@ -167,4 +178,23 @@ it('measuringSd is smaller the finer the marks and the steadier the hand', () =>
   expect(measuringSd({ resolution: 1, readingSd: 1, timingSd: 0 })).toBeCloseTo(1.0408, 4)
   expect(measuringSd({ resolution: 0, readingSd: 0, timingSd: 0.15 })).toBe(0.15)
   expect(testOf(soakUpPlan()).resolution).toBe(1)
+})
+
+it('one thing before and after goes by its pairs: what is promised of one group is what classes find', () => {
+  const plan = soakUpPlan({ kind: 'before-after', things: 'fresh', repeats: 4, conditions: soakUpPlan().conditions.slice(0, 1) })
+  const one = { ...plan, groups: plan.groups.slice(0, 1) }
+  const found = outlookOf(withMethod({ expectedLow: 50, expectedHigh: 59, trialWobble: 4 }, one))!
+  expect(found.paired).toBe(true)
+  const random = seededRandom(133)
+  const clear = Array.from({ length: 2000 }, () => {
+    const cells = [1, 2, 3, 4].flatMap((repeat) =>
+      ['before', 'after'].map((condition, place) => ({
+        group: `g/${repeat}`,
+        condition,
+        value: found.means[place]! + found.total * drawNormal(random),
+      })),
+    )
+    return weighEvidence(cells, { resolution: 0.01, totalSd: found.total, differenceThatMatters: 0 }).grade === 'clear'
+  }).filter(Boolean).length
+  expect(Math.abs(found.clear - clear / 2000)).toBeLessThan(0.04)
 })

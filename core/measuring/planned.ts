@@ -37,6 +37,8 @@ export interface Design {
   sameThing: boolean
   /** There is one real thing of each condition: nothing about its kind comes out clear. */
   oneSpecimen: boolean
+  /** One thing is read before and after: each trial is a pair, and one group alone goes by those. */
+  paired: boolean
 }
 
 export interface Outlook extends Design {
@@ -122,6 +124,7 @@ export function outlookOf(whole: Plan, learned?: LearnedWobble): Outlook | undef
     shares: sharesOf(plan, means.length),
     sameThing: comesAgain(plan),
     oneSpecimen: specimensOf(plan) === 'one',
+    paired: comparesWithItself(plan),
   }
   const now = chancesWith(design, plan.repeats)
   return {
@@ -182,8 +185,12 @@ function chancesWith(design: Design, repeats: number): Omit<ChanceOfRepeats, 're
   }
 }
 
-function clearWith({ means, total, own, byPlaces, shares, sameThing, oneSpecimen }: Design, repeats: number): number {
+function clearWith({ means, total, own, byPlaces, shares, sameThing, oneSpecimen, paired }: Design, repeats: number): number {
   if (oneSpecimen) return 0
+  if (paired && shares.length === 1) {
+    const pairs = Array.from({ length: repeats }, () => [...means.keys()])
+    return chanceOfClear({ means, shares: pairs, repeats: 1, sd: total, own: 0, sameThing: false }).chance
+  }
   if (byPlaces) {
     const most = Math.max(MOST_REPEATS, repeats)
     return racesComeOutClear({ means, sd: total, groups: shares.length, most, sameThing })[repeats - 1]!

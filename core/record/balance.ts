@@ -47,6 +47,15 @@ export function balanceOrder(things: string[], weighings: Weighing[]): BalanceOr
   return { order: undefined, next: [classes[a]![0]!, classes[b]![0]!], least: Math.max(1, Math.ceil(Math.log2(total))), loop: [] }
 }
 
+/**
+ * Which of a pair lies on the left: sides change from group to group and from round to round, so that a balance that leans names nobody.
+ * @param group place of the group in the class, from 0
+ * @example onSides(['a', 'b'], 1, 2) // => ['b', 'a']
+ */
+export function onSides([one, other]: [string, string], group: number, round: number): [left: string, right: string] {
+  return (group + round) % 2 === 0 ? [one, other] : [other, one]
+}
+
 function lastOfEachPair(things: string[], weighings: Weighing[]): Weighing[] {
   const known = new Set(things)
   const last = new Map<string, Weighing>()

@@ -6,9 +6,11 @@ import {
   evidenceOf,
   trendOf,
   weighEvidence,
+  weighOrder,
   type Observation,
 } from '../../core/evidence'
 import { EMPTY_RECORD, type LessonRecord, type Plan, type Reading } from '../../core/lesson'
+import { balanceOrder, onSides, placesOf, type Weighing } from '../../core/record'
 import { eachMeasure, markOf, seriesIn, withSeries } from '../../core/test'
 import { reading, soakUpPlan } from '../../test/soakUp'
 import { withPercent, type Row, type Size } from './figures'
@@ -98,6 +100,11 @@ const CLAIMS: Claim[] = [
     wanted: 0.06,
     claims: (random: Random) => lineClaim(groups, random),
   })),
+  ...[1, 3].map((rounds) => ({
+    what: `weighings in ${rounds === 1 ? 'one round' : `${rounds} rounds`} of seven groups, four things, the left pan favoured 60 to 40`,
+    wanted: 0.06,
+    claims: (random: Random) => leaningBalance(rounds, random),
+  })),
   {
     what: 'a change against nothing while the scale drifts by half a wobble, six groups',
     wanted: 0.09,
@@ -176,6 +183,26 @@ function seriesClaim(as: 'kinds' | 'numbers', question: 'apart' | 'differently',
   })
   const across = acrossSeries(plan, record)
   return across !== undefined && 'apart' in across && across[question]?.grade === 'clear'
+}
+
+/** Things that weigh the same, on a balance that leans: each round goes on until the order is settled. */
+function leaningBalance(rounds: number, random: Random): boolean {
+  const things = ['a', 'b', 'c', 'd']
+  const observations = range(7).flatMap((group) =>
+    range(rounds).flatMap((round) => {
+      const weighings: Weighing[] = []
+      for (;;) {
+        const { order, next, loop } = balanceOrder(things, weighings)
+        if (order)
+          return [...placesOf(order)].map(([condition, value]) => ({ group: `g${group}`, condition, repeat: round + 1, value }))
+        const pair = next ?? ([loop[0]!.left, loop[0]!.right] as [string, string])
+        const [left, right] = onSides(pair, group, round + 1)
+        weighings.push({ left, right, down: random() < 0.6 ? 'left' : 'right' })
+      }
+    }),
+  )
+  const { grade, neighbours } = weighOrder(observations, 'places')
+  return grade === 'clear' || neighbours.some((one) => one.grade === 'clear')
 }
 
 const first = soakUpPlan()
