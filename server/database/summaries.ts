@@ -2,6 +2,7 @@ import { and, asc, eq, gt, inArray, isNotNull, isNull, ne, or, sql, type SQL } f
 import { isDeepStrictEqual } from 'node:util'
 import type { Week } from '../../core/clock'
 import { takesOf, type Taking } from '../../core/kit'
+import { migratePlan } from '../../core/formats'
 import type { Plan } from '../../core/lesson'
 import { faceOf, type Judged, type LessonFace } from '../../core/lists'
 import type { Term } from '../../core/wording/reports'
@@ -173,7 +174,8 @@ export async function listClasses(database: Database, desk: string | null): Prom
 /** The summaries of some lessons, in this order. */
 export async function listSummaries(database: Database, ids: string[]): Promise<Summary[]> {
   const found = await inPieces(ids, (some) => select(database).where(inArray(lessons.id, some)))
-  const byId = new Map(found.map((summary) => [summary.id, summary]))
+  // A stored plan keeps the shape that it was saved in.
+  const byId = new Map(found.map((one) => [one.id, { ...one, plan: migratePlan(one.plan, one.plan.schemaVersion) as Plan }]))
   return ids.flatMap((id) => byId.get(id) ?? [])
 }
 
