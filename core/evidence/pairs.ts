@@ -1,3 +1,4 @@
+import { mean, sampleVariance } from 'simple-statistics'
 import { tLeaving, tTwoSided } from '../chance'
 import type { CellFit } from './cells'
 import { holm, type Observation, type PairContrast } from './model'
@@ -54,9 +55,9 @@ function ofGroups(fit: CellFit, resolution: number): (contrast: PairContrast) =>
     const both = differences.length
     if (both < 2) return pooledOf(fit, contrast)
     // A difference has two cells in it.
-    const variance = Math.max(varianceOf(differences), 2 * least)
+    const variance = Math.max(sampleVariance(differences), 2 * least)
     if (both < ENOUGH) return withVariance(fit, contrast, variance / 2)
-    const own = judgedBy(meanOf(differences), Math.sqrt(variance / both), both - 1, 'own')
+    const own = judgedBy(mean(differences), Math.sqrt(variance / both), both - 1, 'own')
     if (both === groups) return own
     const pooled = pooledOf(fit, contrast)
     return own.p > pooled.p ? own : pooled
@@ -69,11 +70,11 @@ function ofOneGroup(fit: CellFit, observations: Observation[], resolution: numbe
   return (contrast) => {
     const [a, b] = [valuesOf(contrast.a), valuesOf(contrast.b)]
     if (Math.min(a.length, b.length) < 2) return pooledOf(fit, contrast)
-    const [ofA, ofB] = [a, b].map((values) => Math.max(varianceOf(values), least))
+    const [ofA, ofB] = [a, b].map((values) => Math.max(sampleVariance(values), least))
     if (Math.min(a.length, b.length) < ENOUGH) return withVariance(fit, contrast, (ofA! + ofB!) / 2)
     const [shareA, shareB] = [ofA! / a.length, ofB! / b.length]
     const df = (shareA + shareB) ** 2 / (shareA ** 2 / (a.length - 1) + shareB ** 2 / (b.length - 1))
-    return judgedBy(meanOf(b) - meanOf(a), Math.sqrt(shareA + shareB), df, 'own')
+    return judgedBy(mean(b) - mean(a), Math.sqrt(shareA + shareB), df, 'own')
   }
 }
 
@@ -92,13 +93,4 @@ function withVariance(fit: CellFit, contrast: PairContrast, own: number): Judged
 function judgedBy(difference: number, standardError: number, df: number, how: AgainstWhat): Judged {
   const p = standardError === 0 ? (difference === 0 ? 1 : 0) : tTwoSided(difference / standardError, df)
   return { difference, standardError, df, how, p }
-}
-
-function meanOf(values: number[]): number {
-  return values.reduce((sum, value) => sum + value, 0) / values.length
-}
-
-function varianceOf(values: number[]): number {
-  const mean = meanOf(values)
-  return values.reduce((sum, value) => sum + (value - mean) ** 2, 0) / (values.length - 1)
 }

@@ -1,3 +1,4 @@
+import { mean, sum } from 'simple-statistics'
 import { fAbove, tLeaving } from '../chance'
 
 /** A group's average at one level of one series. */
@@ -166,12 +167,4 @@ function levelsDiffer(tables: GroupTable[], series: number, cellVariance: number
 
 function columnsOf<T>(count: number, of: (place: number) => T): T[] {
   return Array.from({ length: count }, (_, place) => of(place))
-}
-
-function sum(values: number[]): number {
-  return values.reduce((all, one) => all + one, 0)
-}
-
-function mean(values: number[]): number {
-  return sum(values) / values.length
 }

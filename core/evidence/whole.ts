@@ -1,3 +1,4 @@
+import { mean } from 'simple-statistics'
 import { fAbove } from '../chance'
 import type { Cell, CellFit } from './cells'
 import type { Pair } from './pairs'
@@ -77,8 +78,4 @@ function huynhFeldt(rows: number[][]): number {
   const below = free * (groups - 1 - free * box)
   if (below <= 0) return 1
   return Math.min(1, Math.max(1 / free, (groups * free * box - 2) / below))
-}
-
-function mean(values: number[]): number {
-  return values.reduce((sum, value) => sum + value, 0) / values.length
 }

@@ -1,3 +1,6 @@
+import type { Plan } from '../lesson'
+import type { Place } from './grid'
+
 /** One weighing of two things on a balance: which pan went down. */
 export interface Weighing {
   left: string
@@ -54,6 +57,25 @@ export function balanceOrder(things: string[], weighings: Weighing[]): BalanceOr
  */
 export function onSides([one, other]: [string, string], group: number, round: number): [left: string, right: string] {
   return (group + round) % 2 === 0 ? [one, other] : [other, one]
+}
+
+/** The two that a group weighs next, as they lie on the pans in this round. */
+export function sidesAt(
+  { groups }: Pick<Plan, 'groups'>,
+  { group, repeat }: Pick<Place, 'group' | 'repeat'>,
+  pair: [string, string] | undefined,
+): [left: string, right: string] | undefined {
+  return (
+    pair &&
+    onSides(
+      pair,
+      Math.max(
+        0,
+        groups.findIndex(({ id }) => id === group),
+      ),
+      repeat,
+    )
+  )
 }
 
 function lastOfEachPair(things: string[], weighings: Weighing[]): Weighing[] {

@@ -1,4 +1,4 @@
-export { balanceOrder, onSides, placesOf } from './balance'
+export { balanceOrder, onSides, placesOf, sidesAt } from './balance'
 export type { Weighing } from './balance'
 export { checkReading, doubtfulReadings } from './check'
 export type { AskedEntry } from './check'

@@ -55,7 +55,7 @@ function yardstick({ wobble }: Evidence): string {
 }
 
 function leaningSentence(evidence: Evidence): string {
-  const { limits, wobble, friedman, family } = evidence
+  const { limits, wobble, friedman } = evidence
   if (limits.includes('one-reading-each')) return 'There is a gap, but with one reading each nobody can say how much of it is luck.'
   if (limits.includes('uneven-readings')) return `There is a gap, but ${weakestWords(evidence)}`
   if (limits.includes('same-thing'))
@@ -64,13 +64,23 @@ function leaningSentence(evidence: Evidence): string {
     return 'There is a gap, but the groups did too few of the same things to tell it from how groups differ.'
   if (limits.includes('unfinished'))
     return 'So far there is a gap, and places are still empty: wait for them before you call it clear.'
-  if (family && family.p > luckOf(evidence)!)
-    return `There is a gap, but ${family.of} questions are asked at once, and luck has as many chances to make one.`
+  if (manyChances(evidence)) return `There is a gap, but ${manyChances(evidence)}`
   if (friedman) return 'An order shows, but luck alone could still make one like it.'
   return wobble === undefined
     ? 'There is a gap, but the groups differ enough to make one like it by luck.'
     : 'There is a gap, but wobble alone could still make one like it.'
 }
+
+/** Where several questions at once are why it is no surer; undefined where it would be no surer alone. */
+function manyChances(evidence: Evidence): string | undefined {
+  const { family, grade } = evidence
+  const [luck, alone] = [luckOf(evidence), ALONE_SURER[grade]]
+  if (!family || luck === undefined || alone === undefined || luck > alone || family.p <= alone) return undefined
+  return `${family.of} questions are asked at once, and luck has as many chances to make one.`
+}
+
+/** At this or below it would have a better grade by itself. */
+const ALONE_SURER: Partial<Record<Grade, number>> = { leaning: 0.05, 'cannot-tell': 0.2 }
 
 /** The weakest link, with the counts that were really done. `'3 of the 4 were read only once: nobody has seen how much they wobble.'` */
 function weakestWords({ fit, summaries }: Evidence): string {
@@ -86,6 +96,7 @@ function cannotTellSentence(evidence: Evidence): string {
   if (limits.includes('one-reading-each'))
     return begun('the gap is small, and with one reading each nobody can say what luck makes.')
   if (limits.includes('uneven-readings')) return begun(weakestWords(evidence))
+  if (manyChances(evidence)) return begun(`there may be a gap, but ${manyChances(evidence)}`)
   if (friedman) return begun('the orders agree no better than luck would make them.')
   if (limits.includes('no-freedom')) return begun('the groups did too few of the same things to compare them.')
   return wobble === undefined

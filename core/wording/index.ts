@@ -41,6 +41,7 @@ export {
   neededWords,
   sameWords,
   adviserFigure,
+  thingsAnswered,
   thingsChoices,
   thingsMeaning,
   wobbleSourceWords,

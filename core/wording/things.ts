@@ -21,6 +21,11 @@ export function thingsChoices({ kind }: Pick<Plan, 'kind'>): { value: Things; ti
   return THINGS.map((value) => ({ value, title: THINGS_WORDS[value].name, example: THINGS_WORDS[value].example }))
 }
 
+/** Which of them is answered: a jar of its own is fresh and the same at once. */
+export function thingsAnswered({ kind, things }: Pick<Plan, 'kind' | 'things'>): Things {
+  return kindOf({ kind }).watches && things === 'fresh' ? 'same' : things
+}
+
 /** What the answer means for kit, evidence and words, in one line. */
 export function thingsMeaning(plan: Plan): string {
   if (plan.things === 'class')
@@ -28,7 +33,7 @@ export function thingsMeaning(plan: Plan): string {
   if (kindOf(plan).watches) return 'Each group has one of its own: groups say how far such things differ.'
   if (!comesAgain(plan)) return 'The kit counts one for each trial, and repeats say how far such things differ.'
   if (arrangementOf(plan) === 'circuit')
-    return 'Every group comes to the same one at its station: the result is about these things, and leaning at most.'
+    return 'Every group comes to what stands at the stations: the result is about these things, and leaning at most.'
   return specimensOf(plan) === 'one'
     ? 'The kit counts one of each, and repeats say how well that one is measured: the result is about this one, and leaning at most.'
     : 'The kit counts one of each for a group, and repeats say how well that one is measured: groups make the result surer, repeats little.'

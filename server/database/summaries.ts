@@ -5,7 +5,7 @@ import { takesOf, type Taking } from '../../core/kit'
 import { migratePlan } from '../../core/formats'
 import type { Plan } from '../../core/lesson'
 import { faceOf, type Judged, type LessonFace } from '../../core/lists'
-import type { Term } from '../../core/wording/reports'
+import { questionInList, type Term } from '../../core/wording/reports'
 import type { ShelfQuestion } from '../../schemas/contract'
 import { announce } from './hearing'
 import { MADE_BY } from './madeBy'
@@ -44,9 +44,11 @@ export async function saveFace(database: Database, lesson: string, plan: Plan): 
 }
 
 /** What a lesson is found by. */
-function wordsOf({ conditions, factors, measures, materials }: Plan, { title, className }: LessonFace): string {
+function wordsOf(plan: Plan, { title, className }: LessonFace): string {
+  const { conditions, factors, measures, materials } = plan
   const named = [...factors, ...measures, ...materials].map(({ name }) => name)
-  return [title, className, ...conditions.map(({ label }) => label), ...named].join(' ').toLowerCase()
+  // Somebody looks for the words of the question as they are read on the shelf.
+  return [title, questionInList(plan), className, ...conditions.map(({ label }) => label), ...named].join(' ').toLowerCase()
 }
 
 /** What of a face other lessons notice. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core'
 import { activeConditions, type Plan } from '~~/core/lesson'
-import { balanceOrder, onSides, placesOf, type Cell, type Weighing } from '~~/core/record'
+import { balanceOrder, placesOf, sidesAt, type Cell, type Weighing } from '~~/core/record'
 import { counted, weighingWords, writeReading } from '~~/core/wording'
 import type { NewReading } from '~~/core/lesson'
 import AppFold from '~/components/pieces/AppFold.vue'
@@ -20,11 +20,7 @@ const things = computed(() => activeConditions(props.plan).map(({ id }) => id))
 const state = computed(() => balanceOrder(things.value, weighings.value))
 /** A pair that somebody wants to weigh once more. */
 const again = ref<[string, string]>()
-const sides = computed(() => {
-  const group = props.plan.groups.findIndex(({ id }) => id === props.trial.group)
-  return state.value.next && onSides(state.value.next, Math.max(0, group), props.trial.repeat)
-})
-const pair = computed(() => again.value ?? sides.value)
+const pair = computed(() => again.value ?? sidesAt(props.plan, props.trial, state.value.next))
 const standing = computed(() =>
   weighings.value.filter(
     (one, place) => !weighings.value.slice(place + 1).some((later) => samePair([later.left, later.right], [one.left, one.right])),

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Things } from '~~/core/lesson'
-import { thingsChoices, thingsMeaning } from '~~/core/wording'
+import { thingsAnswered, thingsChoices, thingsMeaning } from '~~/core/wording'
 import PickOne from '~/forms/PickOne.vue'
 import { useLesson } from '~/stores/lesson'
 
@@ -20,7 +20,7 @@ function choose(things: Things | undefined): void {
       <PickOne
         label="What each trial takes"
         target="things"
-        :model-value="options.some(({ value }) => value === plan.things) ? plan.things : 'same'"
+        :model-value="thingsAnswered(plan)"
         :options="options"
         @update:model-value="choose"
       >
