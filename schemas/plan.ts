@@ -41,6 +41,7 @@ import {
   type ExtraStation,
   type Factor,
   type Group,
+  type MainQuestion,
   type Material,
   type Measure,
   type Method,
@@ -60,7 +61,7 @@ import {
 import { MOST_MEASURED, MOST_NAMED, MOST_SERIES, MOST_PLACES, MOST_TIMES, MOST_WORDS } from '../core/test'
 import { NUMBER_UNITS } from '../core/quantity'
 import { MOST_TAKEN_AWAY } from '../core/wonder'
-import { day, longText, measureNumber, oneOf, planId, shortText, unit, uuid, whole, wholeIn, within } from './parts'
+import { day, isoTime, longText, measureNumber, oneOf, planId, shortText, unit, uuid, whole, wholeIn, within } from './parts'
 
 const remarks = Joi.array()
   .items(
@@ -133,6 +134,7 @@ const expecting = {
     .required(),
   countsUntil: measureNumber.allow(null).required(),
   best: oneOf(BEST).allow(null),
+  bySize: Joi.boolean().required(),
 }
 
 const fromWords = {
@@ -162,6 +164,7 @@ const METHODS: { [W in Way]: Joi.ObjectSchema<Extract<Method, { way: W }>> } = {
     knownName: shortText,
     knownWeekly: within(BOUNDS.timesAWeek).allow(null),
     bestNumber: measureNumber.allow(null).required(),
+    mostPossible: Joi.object().pattern(planId, measureNumber.required()).max(MOST.conditions).required(),
   }),
   words: Joi.object({ ...expecting, ...fromWords, way: Joi.valid('words').required() }),
   sorts: Joi.object({ ...expecting, ...fromWords, way: Joi.valid('sorts').required() }),
@@ -200,6 +203,7 @@ const group = Joi.object<Group, true>({
   shape: oneOf(SHAPES),
   seats: wholeIn(BOUNDS.seats),
   wondering: planId.allow(null),
+  sharesWith: planId.allow(null),
   key: Joi.string().max(12).allow('').required(),
   away: Joi.array().items(Joi.number().integer().min(1).max(BOUNDS.seats.most)).max(BOUNDS.seats.most).unique().required(),
 })
@@ -313,6 +317,9 @@ export const planSchema = Joi.object<Plan, true>({
     .items(planId.optional())
     .max(MOST_MEASURED - 1)
     .unique()
+    .required(),
+  mainQuestion: Joi.object<MainQuestion, true>({ measure: planId, series: planId.allow(null), at: isoTime })
+    .allow(null)
     .required(),
   unmarked: planId.allow(null),
   conditionsAs: oneOf(CONDITIONS_AS),

@@ -7,8 +7,8 @@ export function useChances(outlook: () => Outlook | undefined): Ref<ChanceOfRepe
   const design = computed((): Design | undefined => {
     const whole = outlook()
     if (!whole) return undefined
-    const { means, total, own, byPlaces, shares, sameThing, oneSpecimen, paired } = whole
-    return { means, total, own, byPlaces, shares, sameThing, oneSpecimen, paired }
+    const { means, total, own, byPlaces, shares, readers, turns, sameThing, oneSpecimen, paired } = whole
+    return { means, total, own, byPlaces, shares, readers, turns, sameThing, oneSpecimen, paired }
   })
   const key = computed(() => JSON.stringify(design.value))
   watch(key, ask, { immediate: true })

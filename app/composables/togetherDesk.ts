@@ -12,6 +12,15 @@ interface Happened {
   event: LessonEvent
 }
 
+/** What happened in each of the lessons, in its record. */
+function withHappened(whole: WholeTogether, happened: Happened[]): WholeTogether {
+  const lessons = whole.lessons.map((lesson) => {
+    const events = happened.filter((one) => one.lesson === lesson.id).map(({ event }) => event)
+    return events.length === 0 ? lesson : { ...lesson, record: withEvents(lesson.record, events) }
+  })
+  return { ...whole, lessons }
+}
+
 /** Lessons that run together, kept up to date by the events of all of them: for the desk and for the board. */
 export function useTogether(id: string) {
   const path = { together: id }
@@ -55,18 +64,25 @@ export function useTogether(id: string) {
     const now = stored.value
     if (!now) return
     const anew = happened.some(({ event, lesson }) => event.kind === 'together' || (event.kind === 'plan' && isHere(lesson)))
-    const lessons = now.lessons.map((lesson) => {
-      const events = happened.filter((one) => one.lesson === lesson.id).map(({ event }) => event)
-      return events.length === 0 ? lesson : { ...lesson, record: withEvents(lesson.record, events) }
-    })
-    stored.value = { ...now, lessons }
+    for (const list of meanwhile) list.push(...happened)
+    stored.value = withHappened(now, happened)
     if (anew) void refresh()
   }
   const isHere = (lesson: string) => view.value?.lessons.some(({ id: one }) => one === lesson) ?? false
 
+  /** What comes in while the whole is on its way: it may be of a lesson that only the whole knows, and the whole may be older than it. */
+  const meanwhile = new Set<Happened[]>()
+  let [asked, taken] = [0, 0]
+
   async function refresh(): Promise<void> {
+    const own = (asked += 1)
+    const later: Happened[] = []
+    meanwhile.add(later)
     const whole = await load().catch(() => undefined)
-    if (whole) stored.value = whole
+    meanwhile.delete(later)
+    if (!whole || own < taken) return
+    taken = own
+    stored.value = withHappened(whole, later)
   }
 
   async function attempt(work: () => Promise<unknown>): Promise<boolean> {

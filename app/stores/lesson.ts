@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { NO_SCHOOL, type School } from '~~/core/kit'
-import { EMPTY_RECORD, type LessonEvent, type LessonRecord, type Plan } from '~~/core/lesson'
+import { EMPTY_RECORD, samePlan, type LessonEvent, type LessonRecord, type Plan } from '~~/core/lesson'
 import { homed, withEvents } from '~~/core/record'
 import { withSaid } from '~~/core/wonder'
 import type { WholeLesson } from '~~/schemas/contract'
@@ -169,6 +169,8 @@ export const useLesson = defineStore('lesson', () => {
 
   function replace(next: Plan, typing = ''): void {
     if (!plan.value || !madeUp.mayWrite()) return
+    // What changed nothing, such as the same instrument taken twice, leaves no step that Undo would take back unseen.
+    if (samePlan(plan.value, next)) return
     history.value = afterChange(history.value, plan.value, typing, Date.now())
     plan.value = next
     saver?.soon()

@@ -1,4 +1,4 @@
-import type { Plan } from '../lesson'
+import { ownersIn, type Plan } from '../lesson'
 import { comesAgain, kindOf } from '../test'
 import { arrangementOf } from './arrangement'
 
@@ -11,7 +11,8 @@ export type Specimens = 'a-trial' | 'a-group' | 'one'
  * @example specimensOf(soakUpPlan({ things: 'class' })) // => 'one'
  */
 export function specimensOf(plan: Plan): Specimens {
-  if (plan.things === 'class') return 'one'
+  const owners = ownersIn(plan).length
+  if (plan.things === 'class' || (owners === 1 && plan.groups.length > 1)) return 'one'
   if (kindOf(plan).watches) return 'a-group'
   if (!comesAgain(plan)) return 'a-trial'
   const way = arrangementOf(plan)

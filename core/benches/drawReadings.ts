@@ -1,5 +1,5 @@
 import { drawNormal, oncePer, type Random } from '../chance'
-import { activeConditions, type Plan, type Reading, type Measure } from '../lesson'
+import { activeConditions, ownerOf, type Plan, type Reading, type Measure } from '../lesson'
 import { comesAgain, eachMeasure, momentsOf, testOf, resolved, withMethodOn } from '../test'
 import { specimensOf, trialsByGroup } from '../arrangement'
 import type { UnitCode } from '../quantity'
@@ -37,11 +37,15 @@ export function drawReadings(whole: Plan, random: Random): MadeUpRow[] | undefin
   const specimens = specimensOf(plan)
   const drawThings = (drawn: boolean) => new Map(activeConditions(plan).map(({ id }) => [id, drawn ? drawNormal(random) : 0]))
   const ofClass = models.map(() => drawThings(specimens === 'one'))
+  const ofOwner = new Map<string, Map<string, number>[]>()
   return plan.groups.flatMap(({ id: group }) => {
     const own = trials.get(group) ?? []
     const habit = drawNormal(random)
+    const owner = ownerOf(plan, group)
     return models.flatMap(({ view, model }, place) => {
-      const things = specimens === 'one' ? ofClass[place]! : drawThings(comesAgain(plan))
+      const drawn = ofOwner.get(owner) ?? []
+      ofOwner.set(owner, drawn)
+      const things = specimens === 'one' ? ofClass[place]! : (drawn[place] ??= drawThings(comesAgain(plan) || owner !== group))
       return readingsOf(view, model, group, own, (condition) => ({ habit, thing: things.get(condition)! }), random)
     })
   })

@@ -1,4 +1,4 @@
-import { withoutNoise } from '../quantity'
+import { withoutNoise, type ResultUnit } from '../quantity'
 
 export interface Axis {
   from: number
@@ -13,17 +13,23 @@ const SMALLEST_SPAN = 1e-9
  * An axis that covers the values in steps of 1, 2 or 5 times a power of ten, at most eight of them.
  * @param values    what has to fit on it
  * @param withZero  bars stand on zero
+ * @param unit      what they are in: nobody counts half of a thing
  * @example axisFor([14, 62], true) // => { from: 0, to: 70, step: 10 }
  */
-export function axisFor(values: number[], withZero: boolean): Axis {
+export function axisFor(values: number[], withZero: boolean, unit?: ResultUnit): Axis {
   const known = values.length === 0 ? [0, 1] : values
   const low = Math.min(...known, ...(withZero ? [0] : []))
   const high = Math.max(...known, ...(withZero ? [0] : []))
   const span = [high - low, Math.abs(high)].find((each) => each > SMALLEST_SPAN) ?? 1
-  const step = niceStep(span / MOST_STEPS)
+  const step = Math.max(leastStep(unit), niceStep(span / MOST_STEPS))
   const from = withoutNoise(Math.floor(withoutNoise(low / step)) * step)
   const to = withoutNoise(Math.ceil(withoutNoise(high / step)) * step)
   return { from, to: to === from ? withoutNoise(to + step) : to, step }
+}
+
+/** The smallest step that an axis in this unit can have: counts are whole. */
+export function leastStep(unit: ResultUnit | undefined): number {
+  return unit === 'count' ? 1 : 0
 }
 
 /** The smallest of 1, 2 or 5 times a power of ten that is not below the wanted one. `niceStep(7.75) // 10` */

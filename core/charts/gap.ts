@@ -1,6 +1,7 @@
 import type { Evidence } from '../evidence'
 import type { Plan, Reading } from '../lesson'
 import { trialResults } from '../record'
+import { resultUnit } from '../test'
 import { axisFor, type Axis } from './axis'
 
 /** Two conditions on one line of numbers, to see the gap beside the wobble. */
@@ -25,5 +26,5 @@ export function gapDrawing(plan: Plan, readings: Reading[], { spread, wobble, su
   })
   if (rows.length < 2) return undefined
   const all = rows.flatMap(({ average, values }) => [...values, average - wobble, average + wobble])
-  return { axis: axisFor(all, false), rows, wobble }
+  return { axis: axisFor(all, false, resultUnit(plan)), rows, wobble }
 }

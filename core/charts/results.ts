@@ -104,6 +104,7 @@ export function resultsGraph(plan: Plan, record: LessonRecord): ResultsGraph | u
               ...(known === undefined ? [] : [known]),
             ],
             withZero,
+            resultUnit(plan),
           ),
     across: acrossOf(plan, kind, marks),
   }
@@ -190,6 +191,7 @@ function acrossOf(plan: Plan, kind: GraphKind, marks: ResultMark[]): Axis | unde
   return axisFor(
     marks.map((mark) => mark.x),
     false,
+    plan.conditionUnit,
   )
 }
 

@@ -67,11 +67,13 @@ export function seriesGraph(plan: Plan, record: LessonRecord): SeriesGraph | und
     axis: axisFor(
       dots.map(({ value }) => value),
       withZero,
+      unit,
     ),
     across: numbers
       ? axisFor(
           lines.flatMap(({ points }) => points.map(({ x }) => x)),
           false,
+          plan.conditionUnit,
         )
       : undefined,
   }

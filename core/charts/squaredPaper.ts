@@ -1,5 +1,5 @@
-import { withoutNoise } from '../quantity'
-import { axisTicks } from './axis'
+import { withoutNoise, type ResultUnit } from '../quantity'
+import { axisTicks, leastStep } from './axis'
 
 /** A scale for drawing by hand: a step of the numbers on so many squares. */
 export interface SquareScale {
@@ -24,9 +24,10 @@ const MOST_STEPS = 12
  * @param values   what has to fit
  * @param squares  squares along this side of the paper
  * @param withZero bars stand on zero
+ * @param unit     what they are in: counts go up in whole steps
  * @example squareScale([14, 58], 24, true) // => { from: 0, to: 60, step: 5, squaresPerStep: 2, squares: 24 }
  */
-export function squareScale(values: number[], squares: number, withZero: boolean): SquareScale | undefined {
+export function squareScale(values: number[], squares: number, withZero: boolean, unit?: ResultUnit): SquareScale | undefined {
   if (values.length === 0 || squares < 2 || values.some((value) => !Number.isFinite(value))) return undefined
   const { low, high } = coveredBy(values, withZero)
   const span = high - low
@@ -35,6 +36,7 @@ export function squareScale(values: number[], squares: number, withZero: boolean
   for (let exponent = power - 2; exponent <= power + 1; exponent += 1) {
     for (const nice of NICE) {
       const step = withoutNoise(nice * 10 ** exponent)
+      if (step < leastStep(unit)) continue
       const from = withoutNoise(Math.floor(withoutNoise(low / step)) * step)
       const steps = Math.max(1, Math.ceil(withoutNoise((high - from) / step)))
       for (let each = 1; each <= 10 && steps * each <= squares; each += 1) {

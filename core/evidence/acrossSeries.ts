@@ -1,7 +1,7 @@
 import { specimensOf } from '../arrangement'
 import { fAbove, oncePerPair, tLeaving } from '../chance'
-import { conditionValue, type LessonRecord, type Plan } from '../lesson'
-import { countsOf, levelsAcross, resultMark, seriesIn, testOf } from '../test'
+import { conditionValue, ownerOf, type LessonRecord, type Plan } from '../lesson'
+import { countsOf, levelsAcross, mainView, resultMark, seriesIn, testOf } from '../test'
 import { checkPlan } from '../fairness'
 import { trialResults } from '../record'
 import { fitCells } from './cells'
@@ -54,7 +54,10 @@ export const acrossSeries = oncePerPair((plan: Plan, record: LessonRecord): Acro
   )
   const there = series.filter(({ id }) => results.some(({ condition }) => placeOf.get(condition)!.series === id))
   if (there.length < 2) return { code: 'too-few' }
-  const fit = fitCells(results, resultMark(plan))
+  const fit = fitCells(
+    results.map((one) => ({ ...one, group: ownerOf(plan, one.group) })),
+    resultMark(plan),
+  )
   const numbered = levels.map(({ bySeries }) => numberOf(plan, [...bySeries.values()][0]!))
   const numbers = numbered.every((one) => one !== undefined) && new Set(numbered).size > 1 ? numbered : undefined
   const cells = (fit.onCells ? fit.cells : results).map(({ group, condition, value }) => {
@@ -153,6 +156,7 @@ function limitsOf(plan: Plan, record: LessonRecord, groups: number, df: number):
   )
   const limits = new Set<Limit>(own.filter((limit) => limit === 'unfinished' || limit === 'one-reading-each'))
   if (specimensOf(plan) === 'one') limits.add('same-thing')
+  if (mainView(plan, record.readings)) limits.add('also-seen')
   if (df < 1) limits.add('no-freedom')
   return [...limits]
 }

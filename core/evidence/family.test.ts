@@ -1,10 +1,10 @@
-import { expect, it } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import { inTwoMeasures, inTwoSeries } from '../../test/ready'
 import { reading, soakUpPlan } from '../../test/soakUp'
 import { EMPTY_RECORD, type Plan } from '../lesson'
-import { forMeasure, forSeries, markOf, measuredCards, seriesIn, testOf, viewsBeside } from '../test'
+import { askedAtOnce, forMeasure, forSeries, isAlsoSeen, markOf, measuredCards, seriesIn, testOf, viewsBeside } from '../test'
 import { gradeSentence, modelLines } from '../wording'
-import { everyTable, evidenceOf, oneOfFamily, weighEvidence } from '.'
+import { everyTable, evidenceOf, oneOfFamily, surerBy, weighEvidence } from '.'
 
 const options = { resolution: 0.1, totalSd: 1, differenceThatMatters: 0 }
 /** Two papers, five groups; b lies so far above a, and its gap wobbles. */
@@ -59,4 +59,62 @@ it('all measures and all series of a lesson are one family, whichever of them is
   const tables = everyTable(plan, record)
   expect(tables.map(({ evidence }) => evidence.family?.of)).toEqual([2, 2])
   expect(evidenceOf(plan, record)).toBe(tables[0]!.evidence)
+})
+
+describe('a main question', () => {
+  const [height, seconds] = measuredCards(inTwoMeasures).map(({ id }) => id)
+  const readings = measuredCards(inTwoMeasures).flatMap(({ id }) =>
+    inTwoMeasures.groups.flatMap(({ id: group }, g) =>
+      inTwoMeasures.conditions.flatMap(({ id: condition }, c) =>
+        [1, 2, 3].map((repeat) =>
+          reading({
+            id: `${id}${group}${condition}${repeat}`,
+            group,
+            condition,
+            repeat,
+            moment: markOf(inTwoMeasures, id),
+            unit: testOf(forMeasure(inTwoMeasures, id)).unit,
+            value: 80 - 10 * c + ((g * 7 + repeat * 3) % 5),
+            at: '2026-03-12T10:55:00.000Z',
+          }),
+        ),
+      ),
+    ),
+  )
+  const record = { ...EMPTY_RECORD, readings }
+  const named = (at: string): Plan => ({ ...inTwoMeasures, mainQuestion: { measure: seconds!, series: null, at } })
+  const gradesOf = (plan: Plan) => [height, seconds].map((id) => evidenceOf(forMeasure(plan, id), record)!)
+
+  it('that was named beforehand stands alone, and the other is a hint', () => {
+    const [also, main] = gradesOf(named('2026-03-12T10:30:00.000Z'))
+    expect([main!.grade, main!.family]).toEqual(['clear', undefined])
+    expect([also!.grade, also!.limits, also!.pairs.some(({ grade }) => grade === 'clear')]).toEqual([
+      'leaning',
+      ['also-seen'],
+      false,
+    ])
+    expect(gradeSentence(inTwoMeasures, also!)).toBe(
+      'There is a gap. It was looked at besides the main question: a hint of what to test next.',
+    )
+    expect(surerBy(inTwoMeasures, also!)).toEqual([{ code: 'ask-it-first' }])
+  })
+
+  it('that was named once readings were there, or that is gone, is none', () => {
+    for (const plan of [
+      named('2026-03-12T10:56:00.000Z'),
+      { ...named('2026-03-12T10:30:00.000Z'), mainQuestion: { measure: 'gone', series: null, at: '2026-03-12T10:30:00.000Z' } },
+    ])
+      expect(gradesOf(plan).map(({ family }) => family?.of)).toEqual([2, 2])
+  })
+
+  it('of several series caps what is said across them, too', () => {
+    const [first] = seriesIn(inTwoSeries)
+    const plan: Plan = {
+      ...inTwoSeries,
+      mainQuestion: { measure: inTwoSeries.measured!, series: first!.id, at: '2026-03-12T10:30:00.000Z' },
+    }
+    expect(askedAtOnce(plan)).toHaveLength(2)
+    expect(isAlsoSeen(forSeries(plan, first!), [])).toBe(false)
+    expect(isAlsoSeen(forSeries(plan, seriesIn(plan)[1]!), [])).toBe(true)
+  })
 })

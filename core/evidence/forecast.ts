@@ -39,6 +39,8 @@ export interface NumberFor {
   safelyAbove: number | undefined
   safelyBelow: number | undefined
   outside: boolean
+  /** Of counts the last that still reaches the wanted result on the line, and the first that does not; undefined where numbers lie between. */
+  whole: { reaches: number; misses: number } | undefined
 }
 
 /**
@@ -58,7 +60,15 @@ export function numberFor(trend: Trend, wanted: number): NumberFor {
           const { low: least, high: most } = anotherGroup(trend, at)
           return side > 0 ? least >= wanted : most <= wanted
         })
-  return { x, low, high, safelyAbove: safe(1), safelyBelow: safe(-1), outside: x !== undefined && (x < from || x > to) }
+  const outside = x !== undefined && (x < from || x > to)
+  return { x, low, high, safelyAbove: safe(1), safelyBelow: safe(-1), outside, whole: wholeAround(trend, wanted, x) }
+}
+
+/** The counts on both sides of where the wanted result lies. */
+function wholeAround({ taken, counts }: Trend, wanted: number, x: number | undefined): NumberFor['whole'] {
+  if (!counts || x === undefined) return undefined
+  const [below, above] = [Math.floor(x + 1e-9), Math.floor(x + 1e-9) + 1]
+  return taken.at(above) < wanted ? { reaches: below, misses: above } : { reaches: above, misses: below }
 }
 
 /** What the line leaves: never less than the numbers as kinds leave, so that a poor line does not look sure. */
@@ -140,8 +150,9 @@ function bisect(f: (x: number) => number, low: number, high: number): number {
 }
 
 /** Of the tested range, the number nearest to x that is safe. */
-function nearestTo(x: number, { from, to }: Trend, isSafe: (x: number) => boolean): number | undefined {
-  const all = Array.from({ length: STEPS + 1 }, (_, step) => from + ((to - from) * step) / STEPS).filter(isSafe)
+function nearestTo(x: number, { from, to, counts }: Trend, isSafe: (x: number) => boolean): number | undefined {
+  const steps = counts ? Math.floor(to - from) : STEPS
+  const all = Array.from({ length: steps + 1 }, (_, step) => from + ((to - from) * step) / steps).filter(isSafe)
   return all.reduce<number | undefined>(
     (best, one) => (best === undefined || Math.abs(one - x) < Math.abs(best - x) ? one : best),
     undefined,

@@ -1,14 +1,16 @@
 import { summarise, type Summary } from './averages'
-import { fitCells, type Cell, type CellFit } from './cells'
+import { fitCells, wobbleWithin, type Cell, type CellFit } from './cells'
 import type { Friedman } from './friedman'
 import type { FromNothing } from './fromNothing'
 import type { AgainstKnown } from './known'
 import { holm, type Model, type Observation } from './model'
+import type { MomentStep } from './moments'
 import type { Neighbours, Reach } from './neighbours'
 import { pairsOf, type Pair } from './pairs'
 import { slopesTest, type SlopesTest } from './slopes'
 import { wholeOf, type Whole } from './whole'
 import { rangeByLuck } from '../chance'
+import type { AtItsEnd } from '../record'
 import type { NotFair } from './fairly'
 import type { Sorted } from './sorting'
 
@@ -19,7 +21,7 @@ import type { Sorted } from './sorting'
 export type Grade = 'clear' | 'leaning' | 'cannot-tell' | 'same' | 'nothing-yet' | 'one-condition' | 'not-fair'
 
 /** Why the grade is no better: all but the last keep it from being clear. */
-export type Limit = 'one-reading-each' | 'uneven-readings' | 'same-thing' | 'unfinished' | 'no-freedom' | 'few-groups'
+export type Limit = 'one-reading-each' | 'uneven-readings' | 'same-thing' | 'unfinished' | 'no-freedom' | 'also-seen' | 'few-groups'
 
 const CLEAR_BELOW = 0.05
 const LEANING_BELOW = 0.2
@@ -97,6 +99,10 @@ export interface Evidence {
   known: AgainstKnown | undefined
   /** One of several questions that are asked at once, of measures or series; undefined where it is the only one. */
   family: { of: number; p: number } | undefined
+  /** What was read at its end, and gives at least that. */
+  atLeast: AtItsEnd[]
+  /** From moment to moment, where moments have names. */
+  steps: MomentStep[]
   /** What cannot be compared fairly, and what would mend it. */
   notFair: NotFair | undefined
 }
@@ -131,6 +137,8 @@ export const NOTHING_WEIGHED: Evidence = {
   fromNothing: [],
   known: undefined,
   family: undefined,
+  atLeast: [],
+  steps: [],
   notFair: undefined,
 }
 
@@ -139,14 +147,16 @@ export const NOTHING_WEIGHED: Evidence = {
  * after group on the means of cells, `whole.ts`), otherwise `cannot-tell`; `same` when the 90 % interval of every pair (`pairs.ts`) lies within the larger of
  * one mark and the difference that matters. `same` goes first: a gap below one mark is nothing this instrument can show, however sure.
  * @param observations kept results in one unit
+ * @param said         all of them, where what is weighed stands for several of them
  * @example weighEvidence([{ group: 'A', condition: 'x', value: 1 }], { resolution: 1, totalSd: 1, differenceThatMatters: 0 }).grade
  *   // 'one-condition'
  */
-export function weighEvidence(observations: Observation[], options: EvidenceOptions): Evidence {
+export function weighEvidence(observations: Observation[], options: EvidenceOptions, said = observations): Evidence {
   if (observations.length === 0) return NOTHING_WEIGHED
   const fit = fitCells(observations, options.resolution)
-  const { evened, wobble, model } = fit
-  const summaries = summariesOf(observations, evened)
+  const { evened, model } = fit
+  const wobble = said === observations ? fit.wobble : wobbleWithin(said)
+  const summaries = summariesOf(said, evened)
   const order = orderBy(mainPiece(fit), (id) => -evened.get(id)!)
   const own = pairsOf(fit, observations, options.resolution)
   const whole = wholeOf(fit, own, slopesOf(fit, options))
@@ -302,6 +312,25 @@ export function readOnce(cells: Cell[]): string[] {
 export function capped(limits: Limit[], grade: Grade): Grade {
   if (limits.every((limit) => limit === 'few-groups')) return grade
   return grade === 'same' ? 'cannot-tell' : grade === 'clear' ? 'leaning' : grade
+}
+
+/** The evidence with one limit more. */
+export function withLimit(evidence: Evidence, limit: Limit): Evidence {
+  if (evidence.limits.includes(limit)) return evidence
+  const grade = capped([limit], evidence.grade)
+  const limited = <Graded extends { grade: Grade }>(one: Graded): Graded => ({
+    ...one,
+    grade: noSurerThan(grade, capped([limit], one.grade)),
+  })
+  return {
+    ...evidence,
+    grade,
+    limits: [...evidence.limits, limit],
+    lead: evidence.lead && limited(evidence.lead),
+    pairs: evidence.pairs.map(limited),
+    neighbours: evidence.neighbours.map(limited),
+    fromNothing: evidence.fromNothing.map((one) => ({ ...one, grade: capped([limit], one.grade) })),
+  }
 }
 
 function gradeOverall(

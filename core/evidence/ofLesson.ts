@@ -1,13 +1,16 @@
 import { oncePerPair } from '../chance'
-import { arrangementOf, specimensOf } from '../arrangement'
-import { activeConditions, conditionValue, WHOLE_CLASS, type LessonRecord, type Plan } from '../lesson'
+import { specimensOf } from '../arrangement'
+import { activeConditions, conditionValue, isEachChild, type LessonRecord, type Plan } from '../lesson'
 import {
   canBeNothing,
   comesAgain,
+  comparesMoments,
   countsOf,
   eachMeasure,
   forSeries,
-  momentsOf,
+  isAlsoSeen,
+  isBySize,
+  mainView,
   resultMark,
   seriesIn,
   testOf,
@@ -16,21 +19,23 @@ import {
   type ResolvedMethod,
 } from '../test'
 import { methodTotalSd } from '../measuring'
-import { countedReadings, hasEmptyPlaces, trialResults, wholeTrials, type TrialResult } from '../record'
+import { atTheirEnd, hasEmptyPlaces, signedResults, trialResults, type TrialResult } from '../record'
+import { oncePerReader, oneApparatus, resultsInBlocks } from './blocks'
 import { unfairAmong } from './fairly'
 import { changesFromNothing } from './fromNothing'
 import {
-  capped,
-  noSurerThan,
+  agreementOn,
   NOTHING_WEIGHED,
   oneOfFamily,
   weighEvidence,
+  withLimit,
   type Evidence,
   type EvidenceOptions,
   type Grade,
 } from './grade'
 import { againstKnown } from './known'
 import { learnedWobble } from './learned'
+import { againstItself, stepsOf } from './moments'
 import { weighOrder } from './ordering'
 import { pooledGrade } from './pooled'
 import { weighSorts } from './sorting'
@@ -46,12 +51,13 @@ export const evidenceOf = oncePerPair((plan: Plan, record: LessonRecord): Eviden
   if (first) return evidenceOf(forSeries(plan, first), record)
   const own = byItself(plan, record)
   const beside = viewsBeside(plan)
-  return own && beside.includes(plan)
-    ? oneOfFamily(
-        own,
-        beside.flatMap((view) => byItself(view, record) ?? []),
-      )
-    : own
+  if (!own || !beside.includes(plan)) return own
+  // A question that was named before anything was read stands alone.
+  if (mainView(plan, record.readings)) return isAlsoSeen(plan, record.readings) ? withLimit(own, 'also-seen') : own
+  return oneOfFamily(
+    own,
+    beside.flatMap((view) => byItself(view, record) ?? []),
+  )
 })
 
 /** What one measure in one series says, as if nothing else were asked. */
@@ -59,26 +65,28 @@ const byItself = oncePerPair((plan: Plan, record: LessonRecord): Evidence | unde
   const { method } = testOf(plan)
   if (!method) return undefined
   const options = optionsOf(plan, record, method)
-  if (comparesWithItself(plan)) return beforeAndAfter(plan, record, options)
-  const results = resultsAsBlocks(plan, record)
+  const steps = stepsOf(plan, record, options)
+  if (comparesWithItself(plan) || comparesMoments(plan)) return { ...againstItself(plan, record, options), steps }
+  const results = resultsInBlocks(plan, record)
   const notFair = unfairAmong(plan, [...new Set(results.map(({ condition }) => condition))])
   const compared = notFair ? results.filter(({ condition }) => notFair.compared.includes(condition)) : results
-  const evidence = weighed(plan, compared, options)
+  const evidence = weighed(plan, record, compared, options)
   return {
     ...evidence,
     ...(notFair ? unfairly(plan, evidence, results, options, notFair) : {}),
-    // Everybody takes turns at the same apparatus: there are no groups that could agree.
-    agreement: oneApparatus(plan) ? undefined : evidence.agreement,
-    fromNothing: canBeNothing(plan) ? changesFromNothing(results, options, evidence.limits) : [],
+    agreement: agreementOf(plan, record, evidence),
+    fromNothing: canBeNothing(plan) ? changesFromNothing(signedInBlocks(plan, record, results), options, evidence.limits) : [],
     known: againstKnown(plan, results, evidence.summaries, options, evidence.limits),
+    steps,
+    atLeast: atTheirEnd(plan, record.readings),
   }
 })
 
-function weighed(plan: Plan, results: TrialResult[], options: EvidenceOptions): Evidence {
+function weighed(plan: Plan, record: LessonRecord, results: TrialResult[], options: EvidenceOptions): Evidence {
   const { way } = testOf(plan)
   if (countsOf(plan) === 'until') return weighTimesUntil(results, options)
   if (!way.ranks) return weighSorts(results, options)
-  if (way.isAmount) return weighEvidence(results, options)
+  if (way.isAmount) return weighEvidence(oncePerReader(plan, record, results), options, results)
   return weighOrder(results, way.fromWords ? 'words' : 'places', options)
 }
 
@@ -119,9 +127,18 @@ function unfairly(
     : { ...NOTHING_WEIGHED, summaries, sorted, grade: 'not-fair', notFair }
 }
 
-/** Do the groups take turns at one apparatus, so that the class is one block. */
-function oneApparatus(plan: Plan): boolean {
-  return arrangementOf(plan) === 'together'
+/** Whether a thing gained or lost is never only its size. */
+function signedInBlocks(plan: Plan, record: LessonRecord, results: TrialResult[]): TrialResult[] {
+  return isBySize(plan) ? resultsInBlocks(plan, record, signedResults(plan, record.readings)) : results
+}
+
+/** Everybody takes turns at the same apparatus: there are no groups that could agree. Children agree one by one, whoever shares a thing. */
+function agreementOf(plan: Plan, record: LessonRecord, evidence: Evidence): Evidence['agreement'] {
+  if (oneApparatus(plan)) return undefined
+  const [winner] = evidence.order
+  if (!isEachChild(plan) || !evidence.agreement || winner === undefined) return evidence.agreement
+  const results = trialResults(plan, record.readings)
+  return agreementOn(winner, testOf(plan).way.isPlace ? results.map((one) => ({ ...one, value: -one.value })) : results)
 }
 
 function optionsOf(plan: Plan, { readings }: LessonRecord, method: ResolvedMethod): EvidenceOptions {
@@ -149,14 +166,6 @@ function numbersOf(plan: Plan): Map<string, number> | undefined {
 
 const FEWEST_NUMBERS = 3
 
-/** Results in the order of the plan's conditions; at one apparatus it makes no block whose turn it was. */
-function resultsAsBlocks(plan: Plan, { readings }: LessonRecord): TrialResult[] {
-  const results = trialResults(plan, readings)
-  return activeConditions(plan)
-    .flatMap(({ id }) => results.filter((result) => result.condition === id))
-    .map((result) => (oneApparatus(plan) ? { ...result, group: WHOLE_CLASS } : result))
-}
-
 /** While every reading counted by itself. */
 const FIRST_ON_CELLS = 7
 
@@ -167,35 +176,9 @@ const FIRST_ON_CELLS = 7
 export function judgedBefore(plan: Plan, record: LessonRecord): Grade | undefined {
   if (plan.begunIn >= FIRST_ON_CELLS || !testOf(plan).way.isAmount || comparesWithItself(plan) || countsOf(plan) === 'until')
     return undefined
-  const results = resultsAsBlocks(plan, record)
+  const results = resultsInBlocks(plan, record)
   const now = evidenceOf(plan, record)?.grade
   if (new Set(results.map(({ condition }) => condition)).size < 2) return undefined
   const before = pooledGrade(results, resultMark(plan))
   return before === now ? undefined : before
-}
-
-/** The group is the block; one group alone goes by its trials, since how heavy one bag is says nothing about another. */
-function beforeAndAfter(plan: Plan, record: LessonRecord, options: EvidenceOptions): Evidence {
-  const condition = activeConditions(plan)[0]!.id
-  const counted = wholeTrials(countedReadings(plan, record.readings)).filter((reading) => reading.condition === condition)
-  const oneGroup = oneApparatus(plan) || new Set(counted.map(({ group }) => group)).size === 1
-  const at = momentsOf(plan).flatMap(({ id, half = id }) =>
-    counted
-      .filter(({ moment }) => moment === id)
-      .map(({ group, repeat, value }) => ({ group: oneGroup ? `${group}/${repeat}` : group, condition: half, value })),
-  )
-  const evidence = weighEvidence(at, options)
-  const limited = oneGroup && options.sameThing && !evidence.limits.includes('same-thing') ? sameThingAgain(evidence) : evidence
-  return { ...limited, agreement: oneGroup ? undefined : evidence.agreement }
-}
-
-function sameThingAgain(evidence: Evidence): Evidence {
-  const grade = capped(['same-thing'], evidence.grade)
-  return {
-    ...evidence,
-    grade,
-    limits: [...evidence.limits, 'same-thing'],
-    lead: evidence.lead && { ...evidence.lead, grade: noSurerThan(grade, evidence.lead.grade) },
-    pairs: evidence.pairs.map((pair) => ({ ...pair, grade: noSurerThan(grade, capped(['same-thing'], pair.grade)) })),
-  }
 }

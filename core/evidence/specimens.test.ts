@@ -1,10 +1,20 @@
 import { describe, expect, it } from 'vitest'
-import { reading, soakUpPlan } from '../../test/soakUp'
+import { counter, reading, soakUpPlan } from '../../test/soakUp'
 import { specimensOf } from '../arrangement'
-import { EMPTY_RECORD, type LessonRecord, type Plan } from '../lesson'
+import {
+  EMPTY_RECORD,
+  ownerOf,
+  ownersIn,
+  withEachChild,
+  withShared,
+  withSharedThings,
+  type LessonRecord,
+  type Plan,
+} from '../lesson'
 import { needsOf, NO_SCHOOL } from '../kit'
-import { outlookOf } from '../measuring'
-import { gradeSentence, surerSentence } from '../wording'
+import { applyWay, outlookOf, waysToSee } from '../measuring'
+import { withMethod } from '../test'
+import { gradeSentence, surerSentence, thingsMeaning, wayWords } from '../wording'
 import { changesFromNothing, evidenceOf, surerBy, weighEvidence } from '.'
 
 /** Four papers far apart, three readings by each group. */
@@ -47,6 +57,59 @@ describe('how many real things there are', () => {
     const [strips] = needsOf(soakUpPlan({ things: 'class' }), NO_SCHOOL)
     expect([strips!.times, strips!.perTray, strips!.forAll]).toEqual([1, undefined, true])
   })
+})
+
+describe('children who share a thing', () => {
+  const alone = withEachChild(soakUpPlan({ children: 24, things: 'same' }), counter('c'), () => 0.5)
+  const fours = withSharedThings(alone, 4)
+
+  it('are one: six things of 24 children, whoever is chained to whom', () => {
+    expect([ownersIn(alone).length, ownersIn(fours).length]).toEqual([24, 6])
+    const [first, second, , , fifth] = fours.groups.map(({ id }) => id)
+    const joined = withShared(fours, first!, fifth!)
+    expect(ownersIn(joined)).toHaveLength(5)
+    expect(ownerOf(joined, second!)).toBe(fifth)
+    expect(ownersIn(withShared(joined, first!, null))).toHaveLength(6)
+    const circle = {
+      ...alone,
+      groups: alone.groups.map((one, place) => ({ ...one, sharesWith: alone.groups[1 - place]?.id ?? null })),
+    }
+    expect(ownersIn(circle).length).toBeLessThanOrEqual(24)
+    expect(specimensOf(withSharedThings(alone, 24))).toBe('one')
+  })
+
+  it('read one cell together, while each of them agrees for itself', () => {
+    const [own, shared] = [alone, fours].map((plan) => evidenceOf(plan, recordOf(plan))!)
+    expect([own!.fit!.groups, shared!.fit!.groups]).toEqual([24, 6])
+    expect(shared!.agreement!.asked).toHaveLength(24)
+    expect(shared!.summaries.map(({ count }) => count)).toEqual([72, 72, 72, 72])
+  })
+
+  it('need one thing in the kit, expect less of it, and are told what would help', () => {
+    const of = (plan: Plan) => needsOf(plan, NO_SCHOOL)[0]!.times
+    expect(of(fours)).toBe(of(alone) / 4)
+    const dim = (plan: Plan) =>
+      withMethod(plan, (method) => ({ ...method, expectedLow: 50, expectedHigh: 56, expected: {}, trialWobble: 5 }))
+    expect(outlookOf(dim(fours))!.clear).toBeLessThan(outlookOf(dim(alone))!.clear)
+    const way = waysToSee(dim(fours)).find(({ code }) => code === 'own-things')!
+    expect(wayWords(way, fours)).toBe('One for each child, shared by nobody')
+    expect(ownersIn(applyWay(fours, way, counter('n')))).toHaveLength(24)
+    expect(thingsMeaning(fours)).toMatch(/^6 things for 24 children/)
+  })
+})
+
+it('what one group reads of one condition counts once where all take turns at one apparatus', () => {
+  const plan = soakUpPlan({
+    repeats: 5,
+    groups: soakUpPlan().groups.slice(0, 2),
+    arrangement: { ...soakUpPlan().arrangement, way: 'together' },
+  })
+  const record = recordOf(plan)
+  const evidence = evidenceOf(plan, record)!
+  expect(evidence.fit!.readings).toBe(2 * 4)
+  expect(evidence.summaries.map(({ count }) => count)).toEqual([6, 6, 6, 6])
+  const alone = evidenceOf({ ...plan, groups: plan.groups.slice(0, 1) }, record)!
+  expect(alone.fit!.readings).toBe(3 * 4)
 })
 
 describe('the weakest link', () => {

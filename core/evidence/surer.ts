@@ -14,6 +14,7 @@ export type Surer =
   /** Conditions that were read once, read twice more each. */
   | { code: 'even-out'; conditions: string[]; minutes: number }
   | { code: 'fresh-things' }
+  | { code: 'ask-it-first' }
   | { code: 'more-together' }
   | { code: 'steadier-measuring'; share: number }
   | { code: 'bigger-steps' }
@@ -38,6 +39,7 @@ export function surerBy(plan: Plan, evidence: Evidence): Surer[] {
   const filling: Surer[] = limits.includes('unfinished') ? [{ code: 'fill-places' }] : []
   if (limits.includes('one-reading-each')) return [...filling, { code: 'second-reading' }]
   if (limits.includes('uneven-readings')) return [...filling, evenOut(plan, evidence)]
+  if (limits.includes('also-seen')) return [...filling, { code: 'ask-it-first' }]
   if (friedman) return [...filling, ...moreOrders(evidence)]
   if (limits.includes('same-thing')) return [...filling, { code: 'fresh-things' }, { code: 'more-together' }]
   if (!model || !fit) return [...filling, { code: 'more-together' }]

@@ -1,7 +1,7 @@
 import { fAbove, oncePerPair } from '../chance'
 import { activeConditions, conditionValue, type LessonRecord, type Plan } from '../lesson'
 import { countsOf, resultMark, testOf } from '../test'
-import { trialResults } from '../record'
+import { oncePerReader, resultsInBlocks } from './blocks'
 import { fitCells, type CellFit } from './cells'
 import type { Grade } from './grade'
 import { fitLevel, type LevelFit, type LevelPoint } from './levelFit'
@@ -47,6 +47,8 @@ export interface Trend {
   to: number
   /** A number between those tested that nobody has tried: the middle of the widest step. */
   next: number
+  /** The numbers are counts: there is nothing between two of them. */
+  counts: boolean
   /** Average of the results for each number, groups evened out. */
   averages: { x: number; y: number }[]
   groups: number
@@ -63,10 +65,9 @@ export const trendOf = oncePerPair((plan: Plan, record: LessonRecord): Trend | u
   if (countsOf(plan) === 'until') return undefined
   const compared = activeConditions(plan).filter(({ id }) => !evidence.notFair || evidence.notFair.compared.includes(id))
   const numbers = new Map(compared.map((one) => [one.id, conditionValue(plan, one)]))
-  const oneBlock = evidence.fit?.groups === 1
-  const points = trialResults(plan, record.readings).flatMap(({ group, condition, value }) => {
+  const points = oncePerReader(plan, record, resultsInBlocks(plan, record)).flatMap(({ group, condition, value }) => {
     const x = numbers.get(condition)
-    return x === undefined ? [] : [{ group: oneBlock ? 'class' : group, x, y: value }]
+    return x === undefined ? [] : [{ group, x, y: value }]
   })
   return findTrend(points, { resolution: resultMark(plan), grade: evidence.grade, counts: plan.conditionUnit === 'count' })
 })
@@ -111,6 +112,7 @@ export function findTrend(
     from: levels[0]!,
     to: levels.at(-1)!,
     next: counts ? nextCount(levels) : middleOfWidestStep(levels),
+    counts,
     averages,
     groups: fit.groups,
   }

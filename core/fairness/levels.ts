@@ -1,12 +1,12 @@
 import { activeConditions, conditionValue, withLabel, type Condition, type Plan } from '../lesson'
-import { unitOf, withoutNoise } from '../quantity'
+import { unitOf, withoutNoise, type UnitCode } from '../quantity'
 
 /** A line needs three numbers at least; five show whether it bends. */
 export const FEWEST_LEVELS = 3
 export const GOOD_LEVELS = 5
 const UNEVEN = 1.5
 const NARROW = 1.5
-const STEPS = [1, 2, 2.5, 5, 10]
+const TIDY = [1, 1.5, 2, 2.5, 3, 4, 5, 6, 8, 10, 15, 20]
 
 export interface Levels {
   /** Ascending, each once. */
@@ -38,37 +38,41 @@ export function levelsOf(plan: Plan): Levels | undefined {
     values,
     uneven: Math.max(...gaps) > UNEVEN * Math.min(...gaps) * (1 + 1e-9),
     narrow,
-    suggested: suggestLevels(lowest, narrow ? lowest + 2 * (highest - lowest) : highest, count),
+    suggested: suggestLevels(lowest, narrow ? lowest + 2 * (highest - lowest) : highest, count, plan.conditionUnit),
   }
 }
 
 /**
- * So many numbers in even, round steps, as near to the wanted range as round steps come.
+ * So many numbers in even, round steps that cover the whole of the wanted range: what a class wanted to try is never cut off. Counts are whole, and where there are not
+ * so many whole numbers all of them.
  * @example suggestLevels(20, 100, 5) // => [20, 40, 60, 80, 100]
- * @example suggestLevels(13, 47, 4) // => [15, 25, 35, 45]
+ * @example suggestLevels(13, 47, 4) // => [10, 25, 40, 55]
+ * @example suggestLevels(1, 4, 5, 'count') // => [1, 2, 3, 4]
  */
-export function suggestLevels(low: number, high: number, count: number): number[] {
+export function suggestLevels(low: number, high: number, count: number, unit?: UnitCode): number[] {
   if (count < 2 || high <= low) return [low]
-  const exact = (high - low) / (count - 1)
+  const whole = unit === 'count'
+  const [from, to] = whole ? [Math.round(low), Math.round(high)] : [low, high]
+  const many = whole ? Math.min(count, to - from + 1) : count
+  if (many < 2) return [from]
+  const exact = (to - from) / (many - 1)
   const power = 10 ** Math.floor(Math.log10(exact))
-  const tidy = [...STEPS, 1.5, 3, 4, 6, 8].map((step) => step * power)
+  const round = TIDY.map((step) => withoutNoise(step * power)).filter((step) => !whole || Number.isInteger(step))
+  const levels = (start: number, step: number) => Array.from({ length: many }, (_, place) => withoutNoise(start + place * step))
   // A step that divides the range as it is goes before a rounder one that does not.
-  const step =
-    near(exact, tidy) ??
-    nearest(
-      exact,
-      STEPS.map((one) => one * power),
-    )
-  const start = near(exact, tidy) === undefined ? Math.round(low / (step / 2)) * (step / 2) : low
-  return Array.from({ length: count }, (_, place) => withoutNoise(start + place * step))
+  if (round.some((step) => isNear(step, exact))) return levels(from, exact)
+  for (const step of round.filter((one) => one > exact)) {
+    const begins = [step, power, step / 2]
+      .filter((one) => !whole || Number.isInteger(one))
+      .map((one) => Math.floor(from / one) * one)
+    const start = begins.find((one) => one + (many - 1) * step >= to)
+    if (start !== undefined) return levels(start, step)
+  }
+  return levels(from, whole ? Math.ceil(exact) : exact)
 }
 
-function near(value: number, candidates: number[]): number | undefined {
-  return candidates.find((one) => Math.abs(one / value - 1) < 1e-9)
-}
-
-function nearest(value: number, candidates: number[]): number {
-  return candidates.reduce((best, one) => (Math.abs(one - value) < Math.abs(best - value) ? one : best))
+function isNear(value: number, wanted: number): boolean {
+  return Math.abs(value / wanted - 1) < 1e-9
 }
 
 /**

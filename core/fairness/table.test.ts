@@ -1,3 +1,4 @@
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { counter, soakUpPlan } from '../../test/soakUp'
 import { emptyPlan, withLabel, type Plan } from '../lesson'
@@ -95,6 +96,15 @@ describe('levels', () => {
       conditions: labels.map((label, place) => ({ id: `n${place}`, label, baseline: false, leftOut: false })),
     })
 
+  it('begins as counts where a number of things is changed', () => {
+    const bare = { ...heights(), factors: [{ id: 'layers', name: 'the number of layers', how: '', exceptions: {} }], changed: null }
+    expect(chooseChange({ ...bare, conditionsAs: 'kinds' }, 'layers')).toMatchObject({
+      conditionsAs: 'numbers',
+      conditionUnit: 'count',
+    })
+    expect(chooseChange({ ...heights('20'), factors: bare.factors, changed: null }, 'layers').conditionUnit).toBe('cm')
+  })
+
   it('sees uneven steps and a narrow range', () => {
     expect(levelsOf(heights('40', '50', '100'))).toMatchObject({ values: [40, 50, 100], uneven: true, narrow: false })
     expect(levelsOf(heights('100', '1.1 m', '120'))).toMatchObject({ uneven: false, narrow: true })
@@ -104,10 +114,39 @@ describe('levels', () => {
 
   it.each([
     [20, 100, 5, [20, 40, 60, 80, 100]],
-    [13, 47, 4, [15, 25, 35, 45]],
+    [13, 47, 4, [10, 25, 40, 55]],
+    [12, 50, 5, [10, 20, 30, 40, 50]],
     [0, 1, 5, [0, 0.25, 0.5, 0.75, 1]],
     [80, 120, 5, [80, 90, 100, 110, 120]],
   ])('suggests from %d to %d in %d numbers', (low, high, count, wanted) => expect(suggestLevels(low, high, count)).toEqual(wanted))
+
+  it.each([
+    [1, 4, 5, [1, 2, 3, 4]],
+    [2, 9, 5, [2, 4, 6, 8, 10]],
+    [1, 20, 5, [0, 5, 10, 15, 20]],
+  ])('suggests whole counts from %d to %d', (low, high, count, wanted) =>
+    expect(suggestLevels(low, high, count, 'count')).toEqual(wanted),
+  )
+
+  it('never cuts off what a class wanted to try, and suggests even steps', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 500 }),
+        fc.integer({ min: 1, max: 500 }),
+        fc.integer({ min: 2, max: 9 }),
+        fc.boolean(),
+        (low, span, count, whole) => {
+          const levels = suggestLevels(low, low + span, count, whole ? 'count' : undefined)
+          expect(levels[0]).toBeLessThanOrEqual(low)
+          expect(levels.at(-1)).toBeGreaterThanOrEqual(low + span - 1e-9)
+          expect(levels[0]).toBeGreaterThanOrEqual(0)
+          const steps = levels.slice(1).map((level, place) => level - levels[place]!)
+          expect(Math.max(...steps) - Math.min(...steps)).toBeLessThan(1e-6)
+          if (whole) expect(levels.every(Number.isInteger)).toBe(true)
+        },
+      ),
+    )
+  })
 
   it('keeps the conditions that are there, adds further ones and leaves out what is too many', () => {
     const more = withLevels(heights('60', '20'), [20, 40, 60], counter('new'))

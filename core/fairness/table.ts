@@ -123,7 +123,7 @@ export function chooseChange(plan: Plan, factorId: string): Plan {
   const old = changedFactor(plan)
   const chosen = plan.factors.find((factor) => factor.id === factorId)
   if (!chosen || !old || old.id === factorId || isSpelledOut(plan, old) || !isSpelledOut(plan, chosen)) {
-    return { ...plan, changed: factorId }
+    return { ...plan, ...numberedBy(plan, chosen?.name ?? ''), changed: factorId }
   }
   const exceptions = Object.fromEntries(plan.conditions.map(({ id, label }) => [id, label.trim().slice(0, 200) || '?']))
   return {
@@ -131,6 +131,12 @@ export function chooseChange(plan: Plan, factorId: string): Plan {
     changed: factorId,
     factors: plan.factors.map((factor) => (factor.id === old.id ? { ...factor, how: '', exceptions } : factor)),
   }
+}
+
+/** "The number of layers" is counted, as long as nobody has said what it is changed to. */
+function numberedBy({ conditions }: Plan, name: string): Partial<Plan> {
+  const counted = conditions.length === 0 && /\bnumber of\b|\bhow many\b/i.test(name)
+  return counted ? { conditionsAs: 'numbers', conditionUnit: 'count' } : {}
 }
 
 function same(a: string, b: string): boolean {

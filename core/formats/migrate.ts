@@ -134,6 +134,22 @@ const steps: Record<number, (plan: Loose) => Loose> = {
   }),
   // One thing that the whole class looks at.
   13: (plan) => ({ ...plan, schemaVersion: 14 }),
+  // Children who share a thing, a main question, what only counts by its size, what ends where the string does.
+  14: (plan) => ({
+    ...plan,
+    schemaVersion: 15,
+    mainQuestion: null,
+    measures: Array.isArray(plan.measures) ? plan.measures.map(endsOfFourteen) : plan.measures,
+    groups: listInto(plan.groups, { sharesWith: null }),
+  }),
+}
+
+function endsOfFourteen(measure: unknown): unknown {
+  if (!isLoose(measure)) return measure
+  const more = (method: unknown) =>
+    into(method, { bySize: false, ...(isLoose(method) && method.way === 'number' ? { mostPossible: {} } : {}) })
+  const others = measure.otherWays
+  return { ...measure, method: more(measure.method), otherWays: Array.isArray(others) ? others.map(more) : others }
 }
 
 function methodsInto(measures: unknown, more: Loose): unknown {

@@ -1,6 +1,6 @@
 import { unreachable } from '../unreachable'
 import { arrangementOf, circuitStations, conditionsByGroup, practiceByGroup, secondsOfBatch, trialsByGroup } from '../arrangement'
-import { activeConditions, type Group, type Material, type Plan } from '../lesson'
+import { activeConditions, ownerOf, type Group, type Material, type Plan } from '../lesson'
 import { atLevel, comesAgain, kindOf } from '../test'
 import { withoutNoise, type UnitCode } from '../quantity'
 import { readAmount, type Amount } from './amount'
@@ -80,7 +80,12 @@ function needOf(plan: Plan, material: Material, work: Work, school: School): Nee
   const value = amount.ok ? amount.value : 0
   const whole = amount.ok && amount.whole
   const unit = amount.ok ? amount.unit : 'pieces'
-  const timesOf = plan.groups.map((group): [string, number] => [group.id, timesOfGroup(plan, material, work, group)])
+  // Of what children share there is one for all of them, at the seat of the child whose it is.
+  const sharesIt = (group: Group) => material.per !== 'child' && ownerOf(plan, group.id) !== group.id
+  const timesOf = plan.groups.map((group): [string, number] => [
+    group.id,
+    sharesIt(group) ? 0 : timesOfGroup(plan, material, work, group),
+  ])
   const times = timesOfClass(
     plan,
     material,

@@ -42,7 +42,7 @@ export function withRecords(plan: Plan, children: number, newId: () => string, r
 }
 
 function childAt(id: string, name: string, key: string, place: number): Group {
-  return { id, name, shape: SHAPES[place % SHAPES.length]!, seats: 1, wondering: null, away: [], key }
+  return { id, name, shape: SHAPES[place % SHAPES.length]!, seats: 1, wondering: null, away: [], sharesWith: null, key }
 }
 
 /** A letter and two digits that nobody has yet, from wherever the dice begin. */
@@ -101,4 +101,51 @@ export function withFreshKeys(plan: Plan, random: () => number): Plan {
 /** At which seat a child sits, counted from 1. */
 export function seatOf({ groups }: Pick<Plan, 'groups'>, record: string): number {
   return groups.findIndex(({ id }) => id === record) + 1
+}
+
+/**
+ * Whose thing a record's readings are of: its own, or that of the child whose thing it shares.
+ * @example ownerOf({ each: 'child', groups: [{ id: 'c1', sharesWith: null }, { id: 'c2', sharesWith: 'c1' }] }, 'c2') // => 'c1'
+ */
+export function ownerOf(plan: { each: Plan['each']; groups: Pick<Group, 'id' | 'sharesWith'>[] }, record: string): string {
+  if (!isEachChild(plan)) return record
+  const passed = new Set<string>()
+  let owner = record
+  for (let next: string | null = record; next !== null && !passed.has(next);) {
+    const found = plan.groups.find(({ id }) => id === next)
+    if (!found) break
+    passed.add((owner = found.id))
+    next = found.sharesWith
+  }
+  return owner
+}
+
+/**
+ * How many things the children have among them, where some share one.
+ * @example ownersIn(soakUpPlan()).length // => 7
+ */
+export function ownersIn(plan: Plan): string[] {
+  return [...new Set(plan.groups.map(({ id }) => ownerOf(plan, id)))]
+}
+
+/**
+ * The plan with so many children to a thing, as they sit; with one each has its own.
+ * @example ownersIn(withSharedThings({ ...soakUpPlan(), each: 'child' }, 4)).length // => 2
+ */
+export function withSharedThings(plan: Plan, children: number): Plan {
+  const first = (place: number) => plan.groups[place - (place % Math.max(1, children))]!.id
+  return {
+    ...plan,
+    groups: plan.groups.map((one, place) => ({ ...one, sharesWith: first(place) === one.id ? null : first(place) })),
+  }
+}
+
+/** The plan with one child sharing the thing of another, and with it those who shared its own; null gives it one of its own. */
+export function withShared(plan: Plan, record: string, other: string | null): Plan {
+  const owner = other === null ? null : ownerOf(plan, other)
+  const joins = (one: Group) => one.id === record || (owner !== null && one.sharesWith === record)
+  return {
+    ...plan,
+    groups: plan.groups.map((one) => (joins(one) ? { ...one, sharesWith: owner === one.id ? null : owner } : one)),
+  }
 }

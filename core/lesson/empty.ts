@@ -20,6 +20,7 @@ export function splitIntoGroups(children: number, groups: number, newId: () => s
     seats: Math.floor(children / count) + (place < children % count ? 1 : 0),
     wondering: null,
     away: [],
+    sharesWith: null,
     key: '',
   }))
 }
@@ -112,6 +113,7 @@ export function emptyPlan(className: string, children: number, newId: () => stri
     measures: [],
     measured: null,
     alsoMeasured: [],
+    mainQuestion: null,
     unmarked: null,
     conditionsAs: 'kinds',
     conditionUnit: 'cm',

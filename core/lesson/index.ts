@@ -39,6 +39,7 @@ export type {
   GraphKind,
   Group,
   Kind,
+  MainQuestion,
   Measure,
   Method,
   NamedMoment,
@@ -69,12 +70,16 @@ export {
   codeOf,
   hasOldCodes,
   isEachChild,
+  ownerOf,
+  ownersIn,
   recordByCode,
   seatOf,
   withEachChild,
   withFreshKeys,
   withoutEachChild,
   withRecords,
+  withShared,
+  withSharedThings,
 } from './eachChild'
 export { caretAfter, mergeText } from './mergeText'
 export type { LessonEvent, StationEvent } from './event'
@@ -138,7 +143,7 @@ export {
   withGroups,
 } from './empty'
 export { withCondition, withLabel } from './conditions'
-export { mergePlans, withClashAs } from './merge'
+export { mergePlans, samePlan, withClashAs } from './merge'
 export type { Clash, Merged } from './merge'
 export { namedPictures } from './pictures'
 export { fittingCards, TOPICS } from './topics'

@@ -91,6 +91,9 @@ function isWords(value: unknown): value is unknown[] {
   return Array.isArray(value) && value.every((one) => typeof one === 'string' || typeof one === 'number')
 }
 
+/** Do two plans say the same? */
+export const samePlan = (a: Plan, b: Plan): boolean => same(a, b)
+
 function same(a: unknown, b: unknown): boolean {
   if (a === b) return true
   if (Array.isArray(a) && Array.isArray(b)) return a.length === b.length && a.every((one, place) => same(one, b[place]))

@@ -3,7 +3,7 @@ import type { Material, OwnCaution } from './material'
 import type { Arrangement, Clock } from './timing'
 
 /** A change of the plan's shape raises it, with a step in core/formats/migrate.ts. */
-export const PLAN_VERSION = 14
+export const PLAN_VERSION = 15
 
 /**
  * The plan is one document: stored as it is, sent as it is, saved as the lesson file. Its Joi description stands in
@@ -39,6 +39,8 @@ export interface Plan {
   measured: string | null
   /** What is measured on every trial besides, at most two (core/test/measures.ts). */
   alsoMeasured: string[]
+  /** What the class named as its main question before anything was read; null where all that is asked counts alike. */
+  mainQuestion: MainQuestion | null
   /** The card that readings without a mark belong to, once there were several; null for the one in the tray. */
   unmarked: string | null
   conditionsAs: (typeof CONDITIONS_AS)[number]
@@ -108,6 +110,14 @@ export const EXPECTED_FROM = ['guess', 'practice', 'bench'] as const
 
 export const THINGS = ['fresh', 'same', 'class'] as const
 export type Things = (typeof THINGS)[number]
+
+/** One of several measures and series, and when it was named: after the first reading it would only be the one that came out best. */
+export interface MainQuestion {
+  measure: string
+  /** One value of the second thing that differs; null where there are none. */
+  series: string | null
+  at: string
+}
 
 /** One trial of one group. */
 export interface Retest {
@@ -258,6 +268,8 @@ interface Expecting {
   countsUntil: number | null
   /** What is best; null while nobody was asked (core/test/best.ts). */
   best: (typeof BEST)[number] | null
+  /** Of what can be less than nothing only its size counts: 3 colder is as much as 3 warmer. */
+  bySize: boolean
 }
 
 /** A number with a unit. */
@@ -289,6 +301,8 @@ export interface NumberMethod extends Expecting {
   knownWeekly: number | null
   /** The number that the best one comes nearest to, in `unit`. */
   bestNumber: number | null
+  /** The most that a condition can give, by its id, in `unit`: where the string, the table or the watch ends. */
+  mostPossible: Record<string, number>
 }
 
 interface FromWords extends Expecting {
@@ -350,6 +364,8 @@ export interface Group {
   wondering: string | null
   /** Seat numbers of children who are not there today. */
   away: number[]
+  /** The record whose thing this child shares, by id; null where it has its own. */
+  sharesWith: string | null
   /** What a child types after its code, where each child has its own; on its strip only, never on a board. Empty for a group. */
   key: string
 }

@@ -5,7 +5,7 @@ import { INSTRUMENTS, withInstrument, type Instrument } from './instruments'
 
 /** What the name of a measure card calls for, one kind of quantity a line: by its first words that fit. */
 const CALLED_FOR: [string, RegExp][] = [
-  ['counter', /\bhow many\b|\bthe number of\b/i],
+  ['counter', /\bhow many\b|\bnumber of\b/i],
   ['thermometer', /\btemperature\b|\bhow (?:hot|warm|cold|cool)\b/i],
   ['scale', /\bmass\b|\bweight\b|\bweighs?\b|\bhow heavy\b/i],
   ['force-meter', /\bforce\b|\bnewtons?\b|\bhow (?:strong|hard) .*\bpull/i],

@@ -140,6 +140,8 @@ describe('the chances', () => {
           own: 0,
           byPlaces: false,
           shares,
+          readers: 1,
+          turns: undefined,
           sameThing: false,
           oneSpecimen: false,
           paired: false,

@@ -1,5 +1,5 @@
 import { arrangementOf, conditionsByGroup, specimensOf } from '../arrangement'
-import { activeConditions, type Plan } from '../lesson'
+import { activeConditions, ownersIn, type Plan } from '../lesson'
 import {
   comesAgain,
   countsOf,
@@ -32,8 +32,12 @@ export interface Design {
   own: number
   /** Only places are compared: who came first. */
   byPlaces: boolean
-  /** Which conditions each group does, by place; one row where the class is one block. */
+  /** Which conditions each group does, by place; one row where the class is one block, one for each thing where children share some. */
   shares: number[][]
+  /** How many read each of those things, each its own repeats. */
+  readers: number
+  /** How many take turns at one apparatus: what one of them reads of one condition counts once. */
+  turns: number | undefined
   sameThing: boolean
   /** There is one real thing of each condition: nothing about its kind comes out clear. */
   oneSpecimen: boolean
@@ -122,6 +126,8 @@ export function outlookOf(whole: Plan, learned?: LearnedWobble): Outlook | undef
     own: ownOf(plan, total, learned),
     byPlaces: !wayOf(method).isAmount,
     shares: sharesOf(plan, means.length),
+    readers: plan.groups.length / ownersIn(plan).length,
+    turns: arrangementOf(plan) === 'together' ? plan.groups.length : undefined,
     sameThing: comesAgain(plan),
     oneSpecimen: specimensOf(plan) === 'one',
     paired: comparesWithItself(plan),
@@ -166,7 +172,7 @@ export function chancesByRepeats(design: Design): ChanceOfRepeats[] {
 }
 
 function chancesWith(design: Design, repeats: number): Omit<ChanceOfRepeats, 'repeats' | 'rightOrder'> {
-  const { means, total, own, byPlaces, shares } = design
+  const { means, total, own, byPlaces, shares, readers } = design
   if (byPlaces) {
     const races = chancesByRaces(means, total, RACES_COUNTED)
     const inClass = Math.min(RACES_COUNTED, repeats * Math.max(1, shares.length))
@@ -177,7 +183,7 @@ function chancesWith(design: Design, repeats: number): Omit<ChanceOfRepeats, 're
     }
   }
   const done = shares.reduce((sum, share) => sum + share.length, 0) / means.length
-  const ofGroup = Math.sqrt(own ** 2 + total ** 2 / repeats)
+  const ofGroup = Math.sqrt(own ** 2 + total ** 2 / (repeats * readers))
   return {
     clear: clearWith(design, repeats),
     bestInClass: chanceBestIsBest(means, ofGroup / Math.sqrt(Math.max(1, done)), 1),
@@ -185,7 +191,8 @@ function chancesWith(design: Design, repeats: number): Omit<ChanceOfRepeats, 're
   }
 }
 
-function clearWith({ means, total, own, byPlaces, shares, sameThing, oneSpecimen, paired }: Design, repeats: number): number {
+function clearWith(design: Design, repeats: number): number {
+  const { means, total, own, byPlaces, shares, readers, turns, sameThing, oneSpecimen, paired } = design
   if (oneSpecimen) return 0
   if (paired && shares.length === 1) {
     const pairs = Array.from({ length: repeats }, () => [...means.keys()])
@@ -195,7 +202,10 @@ function clearWith({ means, total, own, byPlaces, shares, sameThing, oneSpecimen
     const most = Math.max(MOST_REPEATS, repeats)
     return racesComeOutClear({ means, sd: total, groups: shares.length, most, sameThing })[repeats - 1]!
   }
-  return chanceOfClear({ means, shares, repeats, sd: total, own, sameThing }).chance
+  // Of several readings by one of those who take turns their average is one.
+  const once = turns === undefined || turns === 1 ? repeats : Math.min(repeats, turns)
+  const sd = total * Math.sqrt(once / repeats)
+  return chanceOfClear({ means, shares, repeats: once * readers, sd, own, sameThing }).chance
 }
 
 function repeatsNeededToBeClear(design: Design): number | undefined {
@@ -216,8 +226,10 @@ function sharesOf(plan: Plan, conditions: number): number[][] {
   const all = Array.from({ length: conditions }, (_, place) => place)
   if (arrangementOf(plan) === 'together') return [all]
   const ids = activeConditions(plan).map(({ id }) => id)
-  if (ids.length !== conditions) return plan.groups.map(() => all)
-  return [...conditionsByGroup(plan).values()].map((own) => own.map((id) => ids.indexOf(id)))
+  const owners = ownersIn(plan)
+  if (ids.length !== conditions) return owners.map(() => all)
+  const done = conditionsByGroup(plan)
+  return owners.map((owner) => done.get(owner)!.map((id) => ids.indexOf(id)))
 }
 
 /** What the teacher expects of one condition, in the unit results are expected in; undefined where nobody said. */

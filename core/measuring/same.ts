@@ -1,5 +1,5 @@
 import { drawNormal, seededRandom, tLeaving } from '../chance'
-import { activeConditions, type Plan } from '../lesson'
+import { activeConditions, ownersIn, type Plan } from '../lesson'
 import { resultMark, testOf, comparesWithItself } from '../test'
 import { arrangementOf, conditionsByGroup } from '../arrangement'
 import { methodTotalSd, ownOf } from './planned'
@@ -72,11 +72,13 @@ export function chanceOfSameNow(plan: Plan, learned?: LearnedWobble): number | u
   const withItself = comparesWithItself(plan)
   if (active < 2 && !withItself) return undefined
   const sd = methodTotalSd(plan, method, learned) / (withItself ? Math.SQRT2 : 1)
-  const cells = [...conditionsByGroup(plan).values()].reduce((sum, conditions) => sum + conditions.length, 0)
+  const owners = ownersIn(plan)
+  const done = conditionsByGroup(plan)
+  const cells = owners.reduce((sum, owner) => sum + done.get(owner)!.length, 0)
   return chanceOfSame({
     conditions: withItself ? 2 : active,
     groups: arrangementOf(plan) === 'together' ? 1 : cells / active,
-    repeats: plan.repeats,
+    repeats: (plan.repeats * plan.groups.length) / owners.length,
     sd,
     own: ownOf(plan, sd, learned),
     within: Math.max(method.differenceThatMatters, resultMark(plan)),

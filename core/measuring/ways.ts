@@ -1,6 +1,6 @@
 import { unreachable } from '../unreachable'
 import { fitOf } from '../clock'
-import { activeConditions, conditionValue, MOST_GROUPS, withGroups, type Plan } from '../lesson'
+import { activeConditions, conditionValue, MOST_GROUPS, ownersIn, withGroups, withSharedThings, type Plan } from '../lesson'
 import { atLevel, comesAgain, firstSeries, readBy, seriesIn, testOf, withMethod, wayOf, type ResolvedMethod } from '../test'
 import { convert, unitOf, withoutNoise, writeShort } from '../quantity'
 import { INSTRUMENTS, steadierInstruments, withInstrument } from './instruments'
@@ -12,6 +12,7 @@ export type Way = { chance: number; /** Minutes that the lesson gets longer. */ 
   | { code: 'more-repeats'; repeats: number }
   | { code: 'more-groups'; groups: number }
   | { code: 'fresh-things' }
+  | { code: 'own-things' }
   | { code: 'more-at-once'; atOnce: number }
   | { code: 'steadier-instrument'; instrument: string }
   | { code: 'bigger-steps'; factor: number; labels: string[] }
@@ -41,6 +42,7 @@ export function waysToSee(plan: Plan, learned?: LearnedWobble): Way[] {
   }
   const families = [
     groupChanges(plan),
+    ownChange(plan),
     freshChange(plan),
     atOnceChanges(plan),
     instrumentChanges(plan),
@@ -63,6 +65,8 @@ export function applyWay(plan: Plan, way: Change, newId: () => string): Plan {
       return withGroups(plan, way.groups, newId)
     case 'fresh-things':
       return { ...plan, things: 'fresh' }
+    case 'own-things':
+      return withSharedThings(plan, 1)
     case 'more-repeats':
       return { ...plan, repeats: way.repeats }
     case 'more-at-once': {
@@ -114,7 +118,7 @@ function inSeconds({ unit, atOnce }: ResolvedMethod, value: number): number {
   return withoutNoise((convert(value, unit, 's') ?? value) / atOnce)
 }
 
-const SAME_READING: Change['code'][] = ['more-repeats', 'more-groups', 'fresh-things', 'bigger-steps']
+const SAME_READING: Change['code'][] = ['more-repeats', 'more-groups', 'fresh-things', 'own-things', 'bigger-steps']
 const FEWEST_IN_A_GROUP = 2
 
 /** Groups of a copy that is only weighed. */
@@ -128,6 +132,11 @@ function groupChanges(plan: Plan): Change[] {
     code: 'more-groups',
     groups: plan.groups.length + more + 1,
   }))
+}
+
+/** A thing for each child, where some shared one. */
+function ownChange(plan: Plan): Change[] {
+  return ownersIn(plan).length < plan.groups.length ? [{ code: 'own-things' }] : []
 }
 
 /** A new strip, cup or ball in each trial, where the same one came again. */
@@ -172,7 +181,11 @@ function stepChanges(plan: Plan): Change[] {
   if (values.length === 0 || values.some((value) => value === undefined)) return []
   const known = values as number[]
   const lowest = Math.min(...known)
-  return FACTORS.map((factor) => ({
+  // Nobody takes half of a thing.
+  const possible = FACTORS.filter(
+    (factor) => plan.conditionUnit !== 'count' || known.every((value) => Number.isInteger(factor * (value - lowest))),
+  )
+  return possible.map((factor) => ({
     code: 'bigger-steps',
     factor,
     labels: known.map((value) =>

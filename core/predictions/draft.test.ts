@@ -128,7 +128,10 @@ describe('how near it was', () => {
   ] as const)('%#', (prediction, wanted) => {
     const { as, values } = prediction
     expect(
-      nearnessOfPrediction({ as, order: [...prediction.order], values }, { order, values: results, same: 0.5, exactly: false }),
+      nearnessOfPrediction(
+        { as, order: [...prediction.order], values },
+        { order, values: results, changes: {}, bySize: false, same: 0.5, exactly: false },
+      ),
     ).toMatchObject(wanted)
   })
 

@@ -2,6 +2,7 @@ import { axisFor, type Axis } from '../charts'
 import { activeConditions, conditionValue, type Plan, type Prediction } from '../lesson'
 import { momentsOf, predictionOf, testOf } from '../test'
 import { withoutNoise } from '../quantity'
+import { changesAsked } from './changes'
 import { orderOfValues } from './tally'
 
 /** A prediction in the making: what is chosen, tapped or drawn so far. */
@@ -16,7 +17,8 @@ export function isWhole(plan: Plan, { as, order, values }: PredictionDraft): boo
   const conditions = activeConditions(plan)
   if (as === 'order') return order.length === conditions.length
   if (as === 'most-least') return order.length === 2 && order[0] !== order[1] && order.every((id) => id !== '')
-  const asked = as === 'line' ? linePoints(plan).map(({ id }) => id) : conditions.map(({ id }) => id)
+  const each = as === 'change' ? changesAsked(plan) : conditions.map(({ id }) => id)
+  const asked = as === 'line' ? linePoints(plan).map(({ id }) => id) : each
   return asked.length > 0 && asked.every((id) => values[id] !== undefined)
 }
 
@@ -49,15 +51,16 @@ export function linePoints(plan: Plan): LinePoint[] {
 
 /** The axes to sketch on: up to half as much again as the teacher expects, so that the paper does not give the answer away. */
 export function lineAxes(plan: Plan): { across: Axis; up: Axis } {
-  const { method, way, words, kind } = testOf(plan)
+  const { method, way, words, kind, unit } = testOf(plan)
   const [low, high] = [method?.expectedLow ?? 0, method?.expectedHigh ?? 10]
   const most = way.fromWords ? Math.max(1, words.length) : Math.max(high * 1.5, low + 1)
   return {
     across: axisFor(
       linePoints(plan).map(({ x }) => x),
       kind.watches,
+      kind.watches ? undefined : plan.conditionUnit,
     ),
-    up: axisFor([most], low >= 0),
+    up: axisFor([most], low >= 0, unit),
   }
 }
 

@@ -1,5 +1,6 @@
 export { challengeMoment, challengeOf, challengeTable, guessOf, seenBy, withChallenge, withoutChallenge } from './challenge'
 export type { Challenge, ChallengeRow } from './challenge'
+export { changesAsked } from './changes'
 export { emptyDraft, finished, isWhole, lineAxes, linePoints, onSketch } from './draft'
 export type { LinePoint, PredictionDraft } from './draft'
 export { nearnessOf, nearnessOfPrediction } from './nearness'

@@ -32,7 +32,7 @@ export function nearnessOf(predicted: string[], result: string[]): Nearness {
  */
 export function nearnessOfPrediction(
   { as, order: predicted, values }: Pick<Prediction, 'as' | 'order' | 'values'>,
-  { order, values: results, same, exactly }: PredictionResults,
+  { order, values: results, changes, bySize, same, exactly }: PredictionResults,
 ): Nearness {
   if (as === 'most-least') {
     const ends = [predicted[0] === order[0], predicted.length > 1 && predicted.at(-1) === order.at(-1)]
@@ -41,13 +41,14 @@ export function nearnessOfPrediction(
   const both = Object.keys(values).filter((id) => results[id] !== undefined)
   if (as === 'change') {
     const way = (value: number) => (Math.abs(value) <= same ? 0 : Math.sign(value))
-    const right = both.filter((id) => way(results[id]!) === values[id]).length
+    const right = both.filter((id) => way(changes[id] ?? results[id]!) === values[id]).length
     return { right, all: both.length, of: 'changes', away: undefined }
   }
   if (exactly) {
     const right = both.filter((id) => results[id] === values[id]).length
     return { right, all: both.length, of: 'words', away: undefined }
   }
-  const away = both.length > 0 ? mean(both.map((id) => Math.abs(values[id]! - results[id]!))) : undefined
+  const guessed = (id: string) => (bySize ? Math.abs(values[id]!) : values[id]!)
+  const away = both.length > 0 ? mean(both.map((id) => Math.abs(guessed(id) - results[id]!))) : undefined
   return { ...nearnessOf(predicted, order), away: as === 'order' ? undefined : away }
 }

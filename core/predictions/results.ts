@@ -1,11 +1,15 @@
 import { mean } from 'simple-statistics'
 import { evidenceOf } from '../evidence'
 import { activeConditions, type LessonRecord, type Plan } from '../lesson'
-import { momentsOf, testOf, kindOf } from '../test'
-import { averageResults, averagesByMoment } from '../record'
+import { comparesMoments, isBySize, momentsOf, testOf, kindOf } from '../test'
+import { averageResults, averagesByMoment, signedAverages } from '../record'
 
 export interface PredictionResults {
   order: string[]
+  /** Which way each condition went, where that is predicted. */
+  changes: Record<string, number>
+  /** Only the size counts, of what was predicted, too. */
+  bySize: boolean
   /** By condition; over time also by moment, all conditions together. */
   values: Record<string, number>
   /** A change up to one mark of the instrument counts as none. */
@@ -24,6 +28,8 @@ export function resultsForPredictions(plan: Plan, record: LessonRecord): Predict
   const atMoments = averagesByMoment(plan, record.readings)
   return {
     order: evidence.order,
+    changes: { ...signedAverages(plan, record.readings), ...fromMomentToMoment(plan, record) },
+    bySize: isBySize(plan),
     exactly: !testOf(plan).way.ranks,
     same: testOf(plan).resolution / 2,
     values: {
@@ -36,4 +42,17 @@ export function resultsForPredictions(plan: Plan, record: LessonRecord): Predict
       ),
     },
   }
+}
+
+/** What each moment is more than the one before. */
+function fromMomentToMoment(plan: Plan, record: LessonRecord): Record<string, number> {
+  if (!comparesMoments(plan)) return {}
+  const at = new Map(averagesByMoment(plan, record.readings).map(({ moment, average }) => [moment, average]))
+  const order = momentsOf(plan).map(({ id }) => id)
+  return Object.fromEntries(
+    order.slice(1).flatMap((id, place) => {
+      const [before, now] = [at.get(order[place]!), at.get(id)]
+      return before === undefined || now === undefined ? [] : [[id, now - before]]
+    }),
+  )
 }

@@ -1,4 +1,5 @@
 import { activeConditions, WHOLE_CLASS, type Plan, type Prediction } from '../lesson'
+import { changesAsked } from './changes'
 
 /** A group's first prediction and what it said later, if it changed its mind. */
 export interface GroupPrediction {
@@ -82,7 +83,7 @@ export function changeTally(
 ): { condition: string; up: number; same: number; down: number }[] {
   const stamped = predictionsByGroup(plan, predictions).flatMap((one) => (one.stamped?.as === 'change' ? [one.stamped.values] : []))
   const saying = (id: string, way: number) => stamped.filter((values) => values[id] === way).length
-  return activeConditions(plan).map(({ id }) => ({
+  return changesAsked(plan).map((id) => ({
     condition: id,
     up: saying(id, 1),
     same: saying(id, 0),

@@ -1,6 +1,6 @@
 import { oncePerPair } from '../chance'
 import { activeConditions, type Plan, type Reading } from '../lesson'
-import { atMoment, momentOf, momentsOf, resultUnit, testOf, wayOf, kindOf, type ResolvedMethod } from '../test'
+import { atMoment, emptyOf, momentOf, momentsOf, resultUnit, testOf, wayOf, kindOf, type ResolvedMethod } from '../test'
 import { methodMeasuringSd, totalSd, trialSdOf } from '../measuring'
 import { convert, onTheMark, readQuantity, unitOf, type UnitCode } from '../quantity'
 import { FELLOWS_ENOUGH, fellowship, fellowsOf, keyOf, middleOf, rawFellowsOf, type Fellowship } from './fellowship'
@@ -8,6 +8,8 @@ import { countedReadings } from './readings'
 import { checkEntry, nearest, ODD_SDS, type Doubt, type Near, type Surroundings } from './slips'
 
 const ASSUMED_SHARE = 0.08
+/** Where nobody has seen any wobble, a number has to lie so much further off before its digits are doubted. */
+const UNSEEN = 2.5
 
 /** A number about to become a reading, or one that is. */
 export interface AskedEntry {
@@ -62,11 +64,13 @@ function checkAmong(plan: Plan, method: ResolvedMethod, fellows: Fellowship, ent
     near,
     middle: middleOf(rawFellowsOf(fellows, entry)) ?? (near ? nearest(value, near) : value),
     sd: sdFor(plan, method, fellows, entry),
+    doubt: fellows.pooledSd === undefined ? UNSEEN : fellows.doubt,
     canBeOdd: fellows.pooledSd !== undefined && fellowsOf(fellows, entry).length >= FELLOWS_ENOUGH,
     units: unitsNear(plan, method, fellows),
     other: otherPlace(plan, fellows, entry),
     empty: / to /i.test(entry.entered) ? undefined : fellows.empty,
     converted: isConverted(entry.entered, method.unit),
+    most: method.mostPossible[entry.condition],
   })
 }
 
@@ -93,12 +97,43 @@ function nearFor(plan: Plan, fellows: Fellowship, entry: AskedEntry): Surroundin
   const { method } = testOf(plan)
   // Tries at a better one are meant to go beyond what was expected.
   const once = momentsOf(plan).length === 1 && !kindOf(plan).improves
-  const expected = once ? method?.expected[entry.condition] : undefined
-  if (expected !== undefined) return at(middleOf([...own, expected].sort((a, b) => a - b))!)
-  const [low, high] = [method?.expectedLow ?? null, method?.expectedHigh ?? null]
-  if (once && low !== null && high !== null) return { low: low - (high - low) / 2, high: high + (high - low) / 2 }
-  if (own.length === 0 || fellows.middleOfAll === undefined) return undefined
+  // What is expected is what is in a container; what is read has the container with it.
+  const empty = emptyOf(plan, entry)
+  const known = once && empty !== undefined ? method : undefined
+  const expected = known?.expected[entry.condition]
+  if (expected !== undefined) return at(middleOf([...own, expected + empty!].sort((a, b) => a - b))!)
+  const [low, high] = [known?.expectedLow ?? null, known?.expectedHigh ?? null]
+  if (low !== null && high !== null) return { low: low + empty! - (high - low) / 2, high: high + empty! + (high - low) / 2 }
+  if (own.length === 0) return ofTheSameThing(plan, fellows, entry)
+  if (fellows.middleOfAll === undefined) return undefined
   return at(middleOf((own.length === 1 ? [...own, fellows.middleOfAll] : own).sort((a, b) => a - b))!)
+}
+
+/** A further try gives at most so many times what the one before gave, and at least a part of it like that. */
+const MOST_GAINED = 3
+
+/**
+ * Before anybody else read anything like it: the other places of the same jar at the same time, of temperatures the time before, and of tries at a better one the group's
+ * own try before.
+ */
+function ofTheSameThing(plan: Plan, { counted }: Fellowship, entry: AskedEntry): Near | undefined {
+  const own = counted.filter(({ id, group }) => group === entry.group && id !== entry.id)
+  if (kindOf(plan).improves) {
+    const order = activeConditions(plan).map(({ id }) => id)
+    const before = order.slice(0, order.indexOf(entry.condition))
+    const last = own.findLast(({ condition }) => before.includes(condition))?.value
+    return last === undefined ? undefined : { low: last / MOST_GAINED, high: last * MOST_GAINED }
+  }
+  const moment = momentOf(plan, entry.moment)
+  if (moment?.time === undefined) return undefined
+  const there = own.filter(({ condition, repeat }) => condition === entry.condition && repeat === entry.repeat)
+  const timeOf = (reading: Reading) => momentOf(plan, reading.moment)?.time
+  const beside = there.filter((one) => timeOf(one) === moment.time)
+  const warm = unitOf(testOf(plan).unit).dimension === 'temperature'
+  const earlier = warm ? there.filter((one) => (timeOf(one) ?? Infinity) < moment.time!) : []
+  const nearby = beside.length > 0 ? beside : earlier.slice(-1)
+  const values = nearby.map(({ value }) => value)
+  return values.length === 0 ? undefined : { low: Math.min(...values), high: Math.max(...values) }
 }
 
 function at(value: number): Near {

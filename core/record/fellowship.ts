@@ -1,7 +1,7 @@
-import { oncePerPair } from '../chance'
+import { oncePerPair, tLeaving } from '../chance'
 import { type Plan, type Reading } from '../lesson'
 import { readQuantity } from '../quantity'
-import { testOf } from '../test'
+import { kindOf, testOf } from '../test'
 import { countedReadings } from './readings'
 
 /** With fewer fellows the teacher's expectation counts as one. */
@@ -31,6 +31,8 @@ export interface Fellowship {
   /** Robust sd of what is left, over all and by condition and moment; undefined where there are too few. */
   pooledSd: number | undefined
   ownSd: Map<string, number>
+  /** So much further something has to lie before it is odd, since few residuals tell the wobble; 1 where many do. */
+  doubt: number
   middleOfAll: number | undefined
   empty: number | undefined
   /** Somebody wrote inches. */
@@ -42,7 +44,8 @@ export const fellowship = oncePerPair((plan: Plan, readings: Reading[]): Fellows
   const byKey = new Map<string, Reading[]>()
   for (const reading of counted) addTo(byKey, keyOf(reading), reading)
   for (const own of byKey.values()) own.sort((a, b) => a.value - b.value)
-  const levels = levelsOf(byKey)
+  // What a group's later tries do says nothing of its first one.
+  const levels = kindOf(plan).improves ? new Map<string, number>() : levelsOf(byKey)
   const values = new Map(
     [...byKey].map(([key, own]) => [key, own.map(({ group, value }) => value - (levels.get(group) ?? 0)).sort((a, b) => a - b)]),
   )
@@ -62,11 +65,27 @@ export const fellowship = oncePerPair((plan: Plan, readings: Reading[]): Fellows
     ownSd: new Map(
       several.flatMap(([key, own]) => (own.length >= RESIDUALS_TO_BE_ODD ? [[key, robust(residualsOf(own))] as const] : [])),
     ),
+    doubt: doubtOf(left.length - spent),
     middleOfAll: middleOf(valuesOf(counted).sort((a, b) => a - b)),
     empty: emptyOf(plan, counted),
     inches: counted.some(({ entered }) => /\d\s*(?:in\b|inch|")/i.test(entered)),
   }
 })
+
+/** What lies beyond 3.5 sds, and what a middle of absolute residuals knows beside an sd of as many. */
+const BEYOND = 0.000465
+const ODD_AT = 3.5
+const MAD_EFFICIENCY = 0.37
+const doubts = new Map<number, number>()
+
+/** So much further something has to lie before it is odd where few residuals tell the wobble: as Student's t does beyond the normal at 3.5 sds. */
+function doubtOf(residuals: number): number {
+  const known = doubts.get(residuals)
+  if (known !== undefined) return known
+  const doubt = Math.max(1, tLeaving(BEYOND, Math.max(1, MAD_EFFICIENCY * residuals)) / ODD_AT)
+  doubts.set(residuals, doubt)
+  return doubt
+}
 
 function residualsOf(ascending: number[]): number[] {
   const middle = middleOf(ascending)!

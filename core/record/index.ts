@@ -49,6 +49,8 @@ export {
   middleValue,
   resultsAs,
   seriesOf,
+  signedAverages,
+  signedResults,
   trialResults,
   wholeTrials,
   wordCounts,
@@ -65,3 +67,5 @@ export { oddResults, withoutOpenRetests, withRetests } from './oddResults'
 export type { Explanation, OddResult } from './oddResults'
 export { changesMade, readChange, triesOf, tryToExplain, wordsThatHelped } from './tries'
 export type { ChangeMade, Try } from './tries'
+export { atTheirEnd } from './ends'
+export type { AtItsEnd } from './ends'

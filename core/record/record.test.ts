@@ -1,5 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { reading, soakUpPlan } from '../../test/soakUp'
+import { evidenceOf } from '../evidence'
+import { EMPTY_RECORD, type Plan, type Reading } from '../lesson'
+import { doubtWords, sureSentences } from '../wording'
+import { classReport } from '../wording/reports'
 import { withMethod } from '../test'
 import {
   checkEntry,
@@ -16,8 +20,8 @@ import {
 
 const near = (middle: number) => ({ near: { low: middle, high: middle }, middle })
 const ruler: Surroundings = {
-  ...{ unit: 'mm', resolution: 1, ...near(52), sd: 3, canBeOdd: true, units: ['cm', 'm'] },
-  ...{ converted: false, other: undefined, empty: undefined },
+  ...{ unit: 'mm', resolution: 1, ...near(52), sd: 3, doubt: 1, canBeOdd: true, units: ['cm', 'm'] },
+  ...{ converted: false, other: undefined, empty: undefined, most: undefined },
 }
 
 describe('checkEntry', () => {
@@ -95,6 +99,78 @@ describe('a reading among its fellows', () => {
     // With a lowest and a highest only, what lies between them is not asked about.
     expect(checkReading(plan, [], reading({ value: 610, entered: '610' }))[0]).toMatchObject({ code: 'slip-point', suggested: 61 })
     expect(checkReading(plan, [slip], reading({ value: 60, entered: '60' }))).toEqual([])
+  })
+})
+
+describe('the first reading', () => {
+  const codes = (plan: Plan, before: Reading[], entry: Partial<Reading>) =>
+    checkReading(plan, before, reading({ entered: String(entry.value), ...entry })).map(({ code }) => code)
+
+  it('is laid beside the other place of the same jar, the time before, and the group’s own last try', () => {
+    const warm = withMethod(
+      soakUpPlan({ kind: 'over-time', watch: { ...soakUpPlan().watch, times: [0, 5], places: ['top', 'bottom'] } }),
+      (method) => ({ ...method, unit: 'degC', resolution: 0.5, expected: {}, expectedLow: null, expectedHigh: null }),
+    )
+    const top = reading({ moment: 't0p1', unit: 'degC', value: 20.5 })
+    expect(codes(warm, [top], { moment: 't0p2', unit: 'degC', value: 69 })).toContain('slip-unit')
+    expect(codes(warm, [top], { moment: 't0p2', unit: 'degC', value: 24 })).toEqual([])
+    expect(codes(warm, [top], { moment: 't5p1', unit: 'degC', value: 69 })).toContain('slip-unit')
+    expect(codes(warm, [top], { moment: 't5p1', unit: 'degC', value: 45 })).toEqual([])
+    const bridge = withMethod(soakUpPlan({ kind: 'improve' }), (method) => ({ ...method, unit: 'count', resolution: 1 }))
+    const [first, second] = bridge.conditions.map(({ id }) => id)
+    const once = reading({ condition: first!, unit: 'count', value: 6 })
+    expect(codes(bridge, [once], { condition: second!, unit: 'count', value: 90 })).toContain('slip-point')
+    expect(codes(bridge, [once], { condition: second!, unit: 'count', value: 17 })).toEqual([])
+  })
+
+  it('is laid beside what is expected in its container', () => {
+    const weighed = withMethod(soakUpPlan(), (method) => ({
+      ...method,
+      unit: 'g',
+      weighsEmpty: true,
+      empties: { 'g1/kitchen-roll': 87 },
+      expected: { 'kitchen-roll': 53 },
+    }))
+    expect(codes(weighed, [], { unit: 'g', value: 140 })).toEqual([])
+    expect(codes(weighed, [], { unit: 'g', value: 1400 })).toContain('slip-point')
+    // Nobody has said yet what this container weighs.
+    expect(codes(weighed, [], { group: 'g2', unit: 'g', value: 140 })).toEqual([])
+  })
+
+  it('of a group is not made odd by what its later tries bring', () => {
+    const bridge = withMethod(soakUpPlan({ kind: 'improve' }), (method) => ({ ...method, unit: 'count', resolution: 1 }))
+    const tries = bridge.groups.flatMap(({ id: group }, g) =>
+      bridge.conditions.map(({ id: condition }, c) =>
+        reading({ group, condition, unit: 'count', value: 5 + (g % 2) + (g === 0 ? 8 * c : c), entered: '5' }),
+      ),
+    )
+    expect(doubtfulReadings(bridge, tries).map(({ reading: { condition } }) => condition)).not.toContain(bridge.conditions[0]!.id)
+  })
+})
+
+describe('the most that can be read', () => {
+  const plan = withMethod(soakUpPlan(), (method) => ({ ...method, mostPossible: { 'kitchen-roll': 90 } }))
+  const high = plan.groups.map(({ id: group }, g) => reading({ group, value: g === 0 ? 90 : 84 + (g % 4), entered: '90' }))
+  const card = plan.groups.map(({ id: group }, g) => reading({ group, condition: 'card', value: 14 + (g % 3), entered: '14' }))
+  const record = { ...EMPTY_RECORD, readings: [...high, ...card] }
+
+  it('is asked about beyond it, and never at it', () => {
+    const codes = (value: number) =>
+      checkReading(plan, record.readings, reading({ value, entered: String(value) })).map(({ code }) => code)
+    expect([codes(90), codes(91)]).toEqual([[], ['beyond']])
+    expect(doubtWords(plan, 91, 'mm', { code: 'beyond', most: 90 })).toBe(
+      '91\u202fmm is more than there can be: it ends at 90\u202fmm. Is it right?',
+    )
+  })
+
+  it('makes an average at least that, in table, words and report', () => {
+    const evidence = evidenceOf(plan, record)!
+    expect(evidence.atLeast).toEqual([{ condition: 'kitchen-roll', most: 90, readings: 1 }])
+    expect(sureSentences(plan, evidence).join(' ')).toContain(
+      'Kitchen roll: 1 reading was at the end, 90\u202fmm, so its average is “at least”.',
+    )
+    expect(JSON.stringify(classReport(plan, record))).toMatch(/at least 86/)
+    expect(evidenceOf(soakUpPlan(), record)!.atLeast).toEqual([])
   })
 })
 

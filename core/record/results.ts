@@ -6,6 +6,7 @@ import {
   countedUntil,
   countsOf,
   emptyOf,
+  isBySize,
   momentsOf,
   withoutMark,
   testOf,
@@ -31,9 +32,22 @@ export interface TrialResult {
  * @example trialResults({ ...plan, kind: 'before-after' }, [reading({ moment: 'before', value: 68 }), reading({ moment: 'after', value: 61 })])
  *   // => [{ value: -7, … }]
  */
-export const trialResults = oncePerPair((plan: Plan, readings: Reading[]): TrialResult[] =>
-  resultsAs(plan, readings, countsOf(plan)),
-)
+export const trialResults = oncePerPair((plan: Plan, readings: Reading[]): TrialResult[] => {
+  const signed = signedResults(plan, readings)
+  return isBySize(plan) ? bySize(signed) : signed
+})
+
+/** The same with its sign, where only the size counts. */
+export function signedResults(plan: Plan, readings: Reading[]): TrialResult[] {
+  return resultsAs(plan, readings, countsOf(plan))
+}
+
+/** Each condition's results towards the side on which its average lies: taken one by one, what wobbles round nothing would have a size, too. */
+function bySize(results: TrialResult[]): TrialResult[] {
+  const sums = new Map<string, number>()
+  for (const { condition, value } of results) sums.set(condition, (sums.get(condition) ?? 0) + value)
+  return results.map((one) => ({ ...one, value: sums.get(one.condition)! < 0 ? -one.value : one.value }))
+}
 
 /** The same with another figure than the one that counts. */
 export function resultsAs(plan: Plan, readings: Reading[], counted: Counted): TrialResult[] {
@@ -161,7 +175,14 @@ export function middleOf(plan: Plan, values: number[]): number {
 
 /** Average result of every condition that has one, by condition id. */
 export function averageResults(plan: Plan, readings: Reading[]): Record<string, number> {
-  const results = trialResults(plan, readings)
+  return averagesOf(plan, trialResults(plan, readings))
+}
+
+export function signedAverages(plan: Plan, readings: Reading[]): Record<string, number> {
+  return averagesOf(plan, signedResults(plan, readings))
+}
+
+function averagesOf(plan: Plan, results: TrialResult[]): Record<string, number> {
   return Object.fromEntries(
     activeConditions(plan).flatMap(({ id }) => {
       const values = results.filter((one) => one.condition === id).map(({ value }) => value)

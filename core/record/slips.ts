@@ -18,6 +18,7 @@ export type Doubt =
   | { code: 'odd'; middle: number | null; sds: number; side: 'above' | 'below' }
   | { code: 'too-fine'; resolution: number }
   | { code: 'impossible' }
+  | { code: 'beyond'; most: number }
 
 /** Was it written down wrongly, rather than odd in itself? `isSlip({ code: 'impossible' }) // false` */
 export function isSlip(doubt: Doubt): doubt is Slip {
@@ -39,6 +40,8 @@ export interface Surroundings {
   /** Where its fellows lie as they were written, for words. */
   middle: number
   sd: number
+  /** So many times further off something has to lie before it is odd, or its digits are doubted: little is known of the wobble. */
+  doubt: number
   /** Enough is known of the wobble to call something odd. */
   canBeOdd: boolean
   /** Units of the same dimension that people here could have read in. */
@@ -49,6 +52,8 @@ export interface Surroundings {
   empty: number | undefined
   /** It was written in another unit and turned into this one. */
   converted: boolean
+  /** No more than this can be read: there the string, the table or the watch ends. */
+  most: number | undefined
 }
 
 /**
@@ -57,26 +62,27 @@ export interface Surroundings {
  * than the tool can show are asked about after that.
  * @param value in `unit`
  * @example checkEntry(5.3, { unit: 'mm', resolution: 1, near: { low: 52, high: 52 }, middle: 52, sd: 3, canBeOdd: true,
- *   units: ['cm', 'm'], other: undefined, empty: undefined, converted: false })[0] // { code: 'slip-unit', suggested: 53, unit: 'cm', middle: 52 }
+ *   doubt: 1, units: ['cm', 'm'], other: undefined, empty: undefined, converted: false, most: undefined })[0] // { code: 'slip-unit', suggested: 53, unit: 'cm', middle: 52 }
  */
 export function checkEntry(value: number, around: Surroundings): Doubt[] {
-  const { unit, resolution, near, middle, sd, canBeOdd, converted } = around
+  const { unit, resolution, near, middle, sd, doubt, canBeOdd, converted, most } = around
   if (value < 0 && unitOf(unit).dimension !== 'temperature') return [{ code: 'impossible' }]
   const doubts: Doubt[] = []
   if (near) {
     const away = distance(value, near) / sd
     const slip = away > SLIP_SDS ? findSlip(value, near, around) : undefined
     if (slip) doubts.push(slip)
-    else if (canBeOdd && away > ODD_SDS)
+    else if (canBeOdd && away > ODD_SDS * doubt)
       doubts.push({ code: 'odd', middle, sds: away, side: value > near.high ? 'above' : 'below' })
   }
+  if (most !== undefined && value > most && doubts.length === 0) doubts.push({ code: 'beyond', most })
   if (!converted && !onTheMark(value, resolution)) doubts.push({ code: 'too-fine', resolution })
   return doubts
 }
 
 const POINT_FACTORS = [10, 100, 1000]
 
-function findSlip(value: number, near: Near, { sd, unit, units, other, empty, middle }: Surroundings): Slip | undefined {
+function findSlip(value: number, near: Near, { sd, doubt, unit, units, other, empty, middle }: Surroundings): Slip | undefined {
   const fits = (changed: number) => distance(changed, near) <= SLIP_FITS_WITHIN * sd
   for (const read of units) {
     const changed = convert(value, read, unit)
@@ -85,7 +91,7 @@ function findSlip(value: number, near: Near, { sd, unit, units, other, empty, mi
   for (const factor of POINT_FACTORS.flatMap((each) => [each, 1 / each])) {
     if (fits(value * factor)) return { code: 'slip-point', suggested: withoutNoise(value * factor), factor, middle }
   }
-  const turned = turnedRound(value).find(fits)
+  const turned = distance(value, near) > SLIP_SDS * doubt * sd ? turnedRound(value).find(fits) : undefined
   if (turned !== undefined) return { code: 'slip-digits', suggested: turned, middle }
   const swaps = other && fits(other.value) && distance(value, other.near) <= SLIP_FITS_WITHIN * sd
   if (swaps) return { code: 'slip-swapped', place: other.place, middle }

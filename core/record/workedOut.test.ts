@@ -5,6 +5,7 @@ import type { LessonEvent, Plan } from '../lesson'
 import { explanationWords, oddWords, workedOutWords, workingSteps } from '../wording'
 import { planFrom } from '../test'
 import { oddResults, progressOf, resultsTable, withoutOpenRetests, withRetests, workedOutFor } from '.'
+import { withMethod } from '../test'
 
 const plan = soakUpPlan()
 const ready = (id: string): Plan => planFrom(INVESTIGATIONS[id]!, 'Puffin', 26, counter('g'))
@@ -22,7 +23,7 @@ describe('the table of results', () => {
     expect(resultsTable(plan, readings, 'g1')[0]!.results).toEqual([60])
   })
 
-  it('works out the change, per cent lost, per minute and the total', () => {
+  it('works out the change, per cent lost and per minute, and a total of what is new each time', () => {
     const ice = ready('ice-in-a-bag')
     const [before, after] = [412, 405].map((value, place) =>
       reading({ condition: ice.conditions[0]!.id, moment: place === 0 ? 'before' : 'after', value, unit: 'g' }),
@@ -36,8 +37,11 @@ describe('the table of results', () => {
       reading({ condition: sprouts.conditions[0]!.id, moment: `t${[0, 2, 4][place]}`, value, unit: 'mm' }),
     )
     const worked = resultsTable(sprouts, grown)[0]!.workedOut
-    expect(worked).toMatchObject({ change: 9, rate: 2.25, total: 12 })
-    expect(workedOutFor(sprouts)).toContain('total')
+    expect(worked).toMatchObject({ change: 9, rate: 2.25 })
+    // How tall a sprout was on four days is nothing to add up; how many seeds came up each day is.
+    expect(workedOutFor(sprouts)).not.toContain('total')
+    const counted = withMethod(sprouts, (method) => ({ ...method, unit: 'count' }))
+    expect(workedOutFor(counted)).toContain('total')
   })
 
   it('shows the working of the average that the class uses', () => {

@@ -65,9 +65,9 @@ function hiddenId(group: string): string {
 function classmatesHidden(groups: Group[], own: string): Group[] {
   const others = groups
     .filter(({ id }) => id !== own)
-    .map((one) => ({ ...one, id: hiddenId(one.id), name: '', wondering: null, away: [], key: '' }))
+    .map((one) => ({ ...one, id: hiddenId(one.id), name: '', wondering: null, away: [], sharesWith: null, key: '' }))
     .sort((a, b) => (a.id < b.id ? -1 : 1))
-  return groups.map((one) => (one.id === own ? one : others.shift()!))
+  return groups.map((one) => (one.id === own ? { ...one, sharesWith: null } : others.shift()!))
 }
 
 /** A row as a child's page sees it: a classmate's under a name that opens nothing. */

@@ -2,6 +2,7 @@ import { type Kind, type Plan, type PredictAs } from '../lesson'
 import { KINDS_OF_TEST, kindOf, type KindOfTest } from './kinds'
 import { FIRST_TIMES } from './moments'
 import { testOf } from './test'
+import { comparesMoments } from './things'
 import { readBy, withMethodOn } from './ways'
 
 /** What this plan asks for: its kind's own, and of a class in which each child measures for itself one thing is enough. */
@@ -21,14 +22,14 @@ export function predictionOf(plan: Plan): PredictAs {
  */
 export function predictionsFor(plan: Plan): PredictAs[] {
   const conditions = plan.conditions.filter((condition) => !condition.leftOut).length
-  const { predictions, watches } = kindOf(plan)
+  const { predictions, watches, readsTwice } = kindOf(plan)
   const { ranks } = testOf(plan).way
   const makesSense: Record<PredictAs, boolean> = {
     order: ranks && conditions > 1,
     'most-least': ranks && conditions > 1,
     number: true,
     line: !ranks ? false : watches ? plan.watch.times.length > 1 : plan.conditionsAs === 'numbers',
-    change: true,
+    change: readsTwice || comparesMoments(plan),
   }
   return predictions.filter((as) => makesSense[as])
 }

@@ -13,8 +13,11 @@ export type Counted = 'reading' | (typeof COUNTED)[number]
 export function countedFor(plan: Plan): Counted[] {
   const { kind, way, method, unit } = testOf(plan)
   if (!method) return ['reading']
-  const addsUp = unitOf(unit).dimension !== 'temperature'
-  return kind.counted(plan, { isAmount: way.isAmount, turnsInto: way.turnsInto, addsUp })
+  const { dimension } = unitOf(unit)
+  const addsUp = dimension !== 'temperature'
+  // A class that chose a total keeps it.
+  const sums = addsUp && (dimension === 'number' || method.eachIs !== 'shown' || method.counts === 'total')
+  return kind.counted(plan, { isAmount: way.isAmount, turnsInto: way.turnsInto, addsUp, sums })
 }
 
 /**
@@ -87,6 +90,14 @@ export function resultMark(plan: Plan, counted = countsOf(plan)): number {
 export function canBeNothing(plan: Plan): boolean {
   const counted = countsOf(plan)
   return ['change', 'loss', 'of-100', 'rate'].includes(counted) || (countedPlace(plan) === 'apart' && counted !== 'until')
+}
+
+/**
+ * Does only its size count of what can be less than nothing: 3 colder is as much as 3 warmer.
+ * @example isBySize(soakUpPlan()) // => false
+ */
+export function isBySize(plan: Plan): boolean {
+  return (testOf(plan).method?.bySize ?? false) && canBeNothing(plan)
 }
 
 /** How many marks of the instrument are read for one result, by the sum of their squares: a difference is read twice. */

@@ -62,6 +62,7 @@ export {
   countedUntil,
   countsOf,
   emptyOf,
+  isBySize,
   readingsInResult,
   resultMark,
   resultUnit,
@@ -91,4 +92,6 @@ export {
   withSeries,
   withSeriesName,
 } from './series'
-export { comesAgain, comparesWithItself } from './things'
+export { askedAtOnce, isAlsoSeen, mainView } from './mainQuestion'
+export type { AskedAtOnce } from './mainQuestion'
+export { comesAgain, comparesMoments, comparesWithItself } from './things'

@@ -32,7 +32,7 @@ describe('moments with names', () => {
   })
 
   it('have no time between them: no rate, no timetable, and no time until something', () => {
-    expect(countedFor(plan)).toEqual(['last', 'change', 'loss', 'of-100', 'total', 'average', 'highest'])
+    expect(countedFor(plan)).toEqual(['last', 'change', 'loss', 'of-100', 'average', 'highest'])
     expect(comingUp(plan, 0)).toEqual([])
     expect(countedChoice(plan, 'change').hint).toContain('dry again')
     expect(hasNamedMoments({ ...plan, kind: 'fair-test' })).toBe(false)

@@ -115,7 +115,7 @@ function nameKey(name: string): string {
 
 /**
  * The plan with this group of the class in it, or without it. One that is there already stays as it is.
- * @example withGroupOfClass(soakUpPlan(), { id: 'g9', name: 'Ivy', shape: 'moon', seats: 4, wondering: null, away: [], key: '' }).groups.length // => 8
+ * @example withGroupOfClass(soakUpPlan(), { id: 'g9', name: 'Ivy', shape: 'moon', seats: 4, wondering: null, away: [], sharesWith: null, key: '' }).groups.length // => 8
  */
 export function withGroupOfClass(plan: Plan, group: Group): Plan {
   return groupNamed(plan, group.name) ? plan : { ...plan, groups: [...plan.groups, { ...group, wondering: null }] }

@@ -1,6 +1,6 @@
 import { podium, type Evidence } from '../evidence'
 import { type Plan } from '../lesson'
-import { bestOf, countedPlace, countsOf, resultUnit, testOf, type Best, type Counted } from '../test'
+import { bestOf, canBeNothing, countedPlace, countsOf, isBySize, resultUnit, testOf, type Best, type Counted } from '../test'
 import { unitOf, withUnit, writeShort, type Dimension } from '../quantity'
 import { countedChoice, countsWords } from './counts'
 import { nameOfCondition } from './names'
@@ -53,12 +53,20 @@ const BY_NAME: [RegExp, Ends][] = [
 export function endsOf(plan: Plan): Ends {
   const measure = testOf(plan).measure
   if (!measure) return USUAL
+  if (countedPlace(plan) === 'apart' && canBeNothing(plan)) return sized(plan, 'difference')
+  if (isBySize(plan) && countsOf(plan) === 'change') return sized(plan, 'change')
   const ofFigure = BY_FIGURE[countsOf(plan)]
   if (ofFigure) return ofFigure
-  if (countedPlace(plan) === 'apart') return { most: 'biggest difference', least: 'smallest difference' }
   const { dimension } = unitOf(testOf(plan).unit)
   const named = dimension === 'length' ? BY_NAME.find(([words]) => words.test(measure.name))?.[1] : undefined
   return named ?? BY_DIMENSION[dimension] ?? USUAL
+}
+
+/** A difference of −3 is bigger than one of 1, and lower. */
+function sized(plan: Plan, what: string): Ends {
+  return isBySize(plan)
+    ? { most: `biggest ${what}`, least: `smallest ${what}` }
+    : { most: `highest ${what}`, least: `lowest ${what}` }
 }
 
 /** The choices of what is best, in the words of what is measured. `bestChoices(plan)[1].title // 'the lowest'` */

@@ -6,6 +6,7 @@ import {
   countedPlace,
   countedUntil,
   countsOf,
+  isBySize,
   momentsOf,
   watchedPlaces,
   testOf,
@@ -15,7 +16,7 @@ import {
   type ResolvedMethod,
 } from '../test'
 import { WAY_WORDS } from './ways'
-import { decimalsOf, roundToMark, unitOf, withUnit, writeNumber, writeQuantity, writeShort } from '../quantity'
+import { decimalsOf, roundToMark, unitOf, withUnit, writeNumber, writeQuantity, writeShort, type Dimension } from '../quantity'
 
 /**
  * What counts, as a heading.
@@ -73,7 +74,7 @@ export function countsWords(plan: Plan): string {
   const { method } = testOf(plan)
   const contents = method?.weighsEmpty && canWeighEmpty(plan) ? 'contents only' : ''
   const figure = counted === 'reading' ? EACH_WORDS[method?.eachIs ?? 'shown'].short : countedName(plan, counted).toLowerCase()
-  return [figure, countedPlaceWords(plan), contents].filter(Boolean).join(', ')
+  return [figure, countedPlaceWords(plan), contents, isBySize(plan) ? 'by size' : ''].filter(Boolean).join(', ')
 }
 
 /** The places of a jar as choices; the difference of words is nothing that anybody could read. */
@@ -198,11 +199,26 @@ function exampleNumbers({ expectedHigh, expectedLow, resolution }: ResolvedMetho
 export function twoFigures(plan: Plan, [one, ofOne]: [string, string], [other, ofOther]: [string, string]): string {
   const verb = VERBS[countsOf(plan)]
   const apart = canBeNothing(plan) && countedPlace(plan) === 'apart'
-  if (apart) return `${one} differed by ${ofOne} and ${other} by ${ofOther}, ${countedPlaceWords(plan)}`
+  if (apart && isBySize(plan))
+    return `${one} differed by ${ofOne} and ${other} by ${ofOther}, ${countedPlaceWords(plan)} or the other way round`
+  if (apart) return `for ${one} ${placeAheadWords(plan, ofOne)}, and for ${other} ${placeAheadWords(plan, ofOther)}`
   if (!verb) return `${one} averaged ${ofOne} and ${other} ${ofOther}`
   const said = (figure: string) =>
     figure.startsWith('not ') ? figure.replace('not', `was not ${untilWords(plan)}`) : `${verb} ${figure}`
   return `${one} ${said(ofOne)} and ${other} ${said(ofOther)}${countsOf(plan) === 'until' ? '' : ', on average'}`
+}
+
+/** How one place is more than another, by what is measured. */
+const AHEAD: Partial<Record<Dimension, string>> = { temperature: 'warmer', mass: 'heavier', sound: 'louder', force: 'stronger' }
+
+/** Which of two places was ahead, and by how much. `'the floor was warmer by 1.4\u202f°C'` */
+function placeAheadWords(plan: Plan, figure: string): string {
+  const [first, last] = [watchedPlaces(plan)[0]!, watchedPlaces(plan).at(-1)!].map((place) => place.trim().replace(/^the /i, ''))
+  const size = figure.replace(/^[−-]/, '')
+  if (!/[1-9]/.test(size)) return `${first} and ${last} were level`
+  const ahead = AHEAD[unitOf(testOf(plan).unit).dimension] ?? 'ahead'
+  const place = size === figure ? first : last
+  return `the ${place} was ${ahead} by ${size}`
 }
 
 /** How a condition came to its figure; the others average. */

@@ -23,6 +23,8 @@ export function doubtWords(plan: Plan, value: number, unit: UnitCode, doubt: Dou
       return `${written} is well ${doubt.side} the others${near}. Did something happen in that trial?`
     case 'too-fine':
       return `${written} is finer than the tool can show: its marks are ${writeReading(plan, doubt.resolution, unit)} apart.`
+    case 'beyond':
+      return `${written} is more than there can be: it ends at ${writeReading(plan, doubt.most, unit)}. Is it right?`
     case 'impossible':
       return `${written} is below zero. Can that be?`
     default:

@@ -4,15 +4,17 @@ import { mostSaidSentence, sortedAgreementSentence, sortedGradeSentence } from '
 import type { NextTest } from '../agree'
 import { luckOf, readOnce, type Apart, type Evidence, type Gap, type Grade } from '../evidence'
 import type { Mending } from '../fairness'
+import type { AtItsEnd } from '../record'
 import { changedFactor, isEachChild, type Plan } from '../lesson'
-import { countsOf, resultUnit, testOf, kindOf } from '../test'
+import { comparesMoments, countsOf, resultUnit, testOf, kindOf } from '../test'
 import { KIND_WORDS } from './kinds'
 import { writeNumber, isAmount } from '../quantity'
 import { hasEnds, putWords } from './best'
+import { stepSentences } from './moments'
 import { GRADE_NAMES } from './grades'
 import { knownSentences } from './known'
 import { countsWords } from './counts'
-import { list, nameOfCondition, nameOfGroup, notWithin, writeAverage, writeReading } from './names'
+import { counted, list, nameOfCondition, nameOfGroup, notWithin, writeAverage, writeReading } from './names'
 import { countedOwners } from './owners'
 
 /** The grade as it is shown, said to be the state of things while places are empty. `'Leaning, so far'` */
@@ -64,6 +66,8 @@ function leaningSentence(evidence: Evidence): string {
     return 'There is a gap, but the groups did too few of the same things to tell it from how groups differ.'
   if (limits.includes('unfinished'))
     return 'So far there is a gap, and places are still empty: wait for them before you call it clear.'
+  if (limits.includes('also-seen'))
+    return 'There is a gap. It was looked at besides the main question: a hint of what to test next.'
   if (manyChances(evidence)) return `There is a gap, but ${manyChances(evidence)}`
   if (friedman) return 'An order shows, but luck alone could still make one like it.'
   return wobble === undefined
@@ -126,6 +130,7 @@ export function fewGroupsSentence({ limits }: Evidence): string {
 
 /** What may have made a difference, as the subject of a sentence. `'Changing the kind of paper'`, `'Melting'` */
 function whatMadeIt(plan: Plan): string {
+  if (comparesMoments(plan)) return 'What happened from moment to moment'
   return KIND_WORDS[plan.kind].madeIt(changedFactor(plan)?.name)
 }
 
@@ -134,11 +139,12 @@ export function gapSentence(plan: Plan, gap: Gap): string {
   const unit = resultUnit(plan)
   const wobbles = gap.wobbles === undefined ? '' : `: ${writeNumber(gap.wobbles, 1)} times the wobble`
   const [more, less] = [sentenceCase(nameOfCondition(plan, gap.more)), nameOfCondition(plan, gap.less)]
-  const half = gap.more === 'before' || gap.more === 'after'
+  // One thing is compared with itself.
+  const half = !plan.conditions.some(({ id }) => id === gap.more)
   const ordinal = !isAmount(unit)
   if (countsOf(plan) === 'until' && gap.difference === Infinity) return `${more}: ${notWithin(plan)}; ${less} was quicker.`
   const difference = ordinal ? writeNumber(Math.abs(gap.difference), 1) : writeAverage(plan, gap.difference, unit)
-  if (!/[1-9]/.test(difference)) return half ? 'Before and after came out level.' : `${more} and ${less} came out level.`
+  if (!/[1-9]/.test(difference)) return `${more} and ${less} came out level.`
   if (countsOf(plan) === 'until') return `${more} took ${difference} longer than ${less}.`
   if (hasEnds(plan) && !half) return `${more} is ${difference} above ${less}: ${countsWords(plan)}${wobbles.replace(':', ',')}.`
   if (half) return `${more} was ${difference} more than ${less}${wobbles}.`
@@ -160,11 +166,19 @@ export function agreementSentence(plan: Plan, evidence: Evidence): string {
   const not = others.length > 0 && others.length < 4 ? `; ${named(others)} did not` : ''
   if (first === 'before' || first === 'after')
     return `${share} had more ${first} than ${first === 'before' ? 'after' : 'before'}${level}${not}.`
+  if (!plan.conditions.some(({ id }) => id === first))
+    return `${share} had most at “${nameOfCondition(plan, first)}”${level}${not}.`
   return `${share} ${putWords(plan, nameOfCondition(plan, first))}${level}${not}.`
 
   function levelWords(ids: string[]): string {
     return ids.length < 4 ? `${named(ids)} had it level` : `${ids.length} had it level`
   }
+}
+
+/** A condition that was read at its end. `'Long string gives at least 90 cm: 3 of its readings were at the end, and it may be more.'` */
+function atLeastSentence(plan: Plan, { condition, most, readings }: AtItsEnd): string {
+  const [name, end] = [sentenceCase(nameOfCondition(plan, condition)), writeReading(plan, most, resultUnit(plan))]
+  return `${name}: ${counted(readings, 'reading was', 'readings were')} at the end, ${end}, so its average is “at least”.`
 }
 
 /** Each thing's own change, against none at all. `'Each changed by itself: ice by −5.2 g (clear).'` */
@@ -230,6 +244,8 @@ export function sureSentences(plan: Plan, evidence: Evidence): string[] {
     gradeSentence(plan, evidence),
     fewGroupsSentence(evidence),
     fromNothingSentence(plan, evidence),
+    ...stepSentences(plan, evidence),
+    ...evidence.atLeast.map((one) => atLeastSentence(plan, one)),
     ...knownSentences(plan, evidence.known),
     evidence.spread ? agreementSentence(plan, evidence) : '',
     ...(evidence.sorted ? [mostSaidSentence(plan, evidence.sorted), sortedAgreementSentence(evidence.sorted)] : []),

@@ -95,7 +95,10 @@ describe('levels and ties', () => {
     expect(gapSentence(plan, { more: 'tissue', less: 'card', difference: 0.01, wobbles: 0.01 })).toBe(
       'Tissue and card came out level.',
     )
-    expect(gapSentence(plan, { more: 'before', less: 'after', difference: 0, wobbles: 0 })).toBe('Before and after came out level.')
+    const twice: Plan = { ...plan, kind: 'before-after' }
+    expect(gapSentence(twice, { more: 'before', less: 'after', difference: 0, wobbles: 0 })).toBe(
+      'Before and after came out level.',
+    )
   })
 
   it('with two conditions there is no doubt about “the top two”', () => {

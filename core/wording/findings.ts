@@ -367,6 +367,7 @@ function notSureWords({ p, limits }: Extract<Finding, { code: 'not-sure' }>): st
     return 'Places are still empty: until they are filled, or said to stay so, nothing is called clear.'
   if (limits.includes('one-reading-each')) return 'One reading each can never be clear.'
   if (limits.includes('uneven-readings')) return 'Some of them were read only once.'
+  if (limits.includes('also-seen')) return 'It was looked at besides the main question, and what is not asked beforehand is a hint.'
   if (limits.includes('same-thing')) return 'The same thing read again says nothing about others of its kind.'
   if (p === undefined) return 'There is too little to judge luck by.'
   return `Luck alone would make a gap like this in ${chanceWords(p)} classes.`

@@ -45,7 +45,10 @@ export {
   thingsChoices,
   thingsMeaning,
   wobbleSourceWords,
+  sharedWords,
+  SHARED_BY,
 } from './things'
+export { mainQuestionChoices, mainQuestionMeaning } from './mainQuestion'
 export { ORDER_WORDS, orderLine, trialNumbers } from './order'
 export { FIRST_WORDS_OF_SENTENCE, sentenceStarters } from './starters'
 export { fairWords } from './fairness'

@@ -17,6 +17,7 @@ import {
   everyMomentOf,
   measuredCards,
   momentOf,
+  momentsOf,
   resultMark,
   resultUnit,
   testOf,
@@ -82,7 +83,9 @@ export function conditionWithLetter(plan: Plan, id: string): string {
 export function nameOfCondition(plan: Plan, id: string): string {
   const condition = plan.conditions.find((one) => one.id === id)
   if (condition) return conditionName(plan, condition)
-  return momentOf(plan, id)?.half ?? 'a condition no longer in the plan'
+  const moment = momentOf(plan, id) ?? momentsOf(plan).find(({ half }) => half === id)
+  if (moment) return moment.half ?? whenWords(plan, moment.id)
+  return 'a condition no longer in the plan'
 }
 
 /** When and where a trial is read. `momentWords(inTwoPlaces, 't5p1') // '5 min, top'` */

@@ -1,10 +1,11 @@
 import { sentenceCase } from './sentenceCase'
 import { endsAreTold, type Evidence } from '../evidence'
 import { changedFactor, isEachChild, type Plan } from '../lesson'
-import { bestOf, countsOf, resultUnit, testOf } from '../test'
+import { bestOf, comparesMoments, countsOf, resultUnit, testOf } from '../test'
 import { writeNumber } from '../quantity'
 import { cameWords, comesWords, endsOf, hasEnds } from './best'
 import { twoFigures } from './counts'
+import { momentStarters } from './moments'
 import { counted, nameOfCondition } from './names'
 import { writeFigure } from './tables'
 import { countedOwners } from './owners'
@@ -21,6 +22,7 @@ export function sentenceStarters(plan: Plan, evidence: Evidence): string[] {
   if (evidence.grade === 'not-fair') return notFairStarters(plan)
   if (plan.age === '5-7') return startersOfYoungest(plan, evidence)
   if (isBeforeAndAfter(evidence)) return beforeAndAfterStarters(plan, evidence)
+  if (comparesMoments(plan)) return momentStarters(plan, evidence)
   const usual = usualStarters(plan, evidence)
   return plan.age === '9-11' ? [...usual, ...weighingStarter(plan, evidence)] : usual
 }

@@ -110,9 +110,27 @@ describe('a pattern in words', () => {
         25,
       ),
     )
-    expect(number).toMatch(/^About 25.cm gives 25\.0.mm\. It lies between [\d.]+.cm and [\d.]+.cm, 95 times in 100\.$/)
+    expect(number).toMatch(
+      /^For these groups about 25.cm gives 25\.0.mm\. It lies between [\d.]+.cm and [\d.]+.cm, 95 times in 100\.$/,
+    )
     expect(safe.map((text) => /at or (above|below)/.exec(text)?.[1])).toEqual(['above', 'below'])
   })
+})
+
+it('answers in whole numbers on the asked side where the numbers are counts', () => {
+  const layers = soakUpPlan({ conditionsAs: 'numbers', conditionUnit: 'count' })
+  const asked = (slope: number, wanted: number) => {
+    const points = ['A', 'B', 'C', 'D', 'E'].flatMap((group, g) =>
+      [1, 2, 3, 4, 5, 6].map((x) => ({ group, x, y: 14 + slope * x + ((g * 3 + x) % 4) / 10 })),
+    )
+    const trend = findTrend(points, { resolution: 0.1, grade: 'clear', counts: true })!
+    return numberForWords(layers, wanted, numberFor(trend, wanted))
+  }
+  expect(asked(-2, 3.5)[0]).toMatch(
+    /^For these groups 5 still comes to 3\.5.mm, and 6 may not\. It lies between 5 and 6, 95 times in 100\.$/,
+  )
+  expect(asked(2, 20.9)[0]).toMatch(/^For these groups 4 comes to 20\.9.mm, and 3 may not yet\./)
+  for (const line of asked(-2, 3.5).slice(1)) expect(line).toMatch(/: \d\.$/)
 })
 
 describe('two classes in words', () => {

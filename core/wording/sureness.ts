@@ -35,6 +35,8 @@ export function surerSentence(surer: Surer): string {
     }
     case 'fresh-things':
       return 'A fresh one in each trial: the same one read again only says how well that one is measured.'
+    case 'ask-it-first':
+      return 'Ask just this next time, as the main question: what is only looked at besides stays a hint.'
     case 'more-together':
       return 'More groups that do the same things, or another class: so few leave little to judge luck by.'
     case 'steadier-measuring':
@@ -248,6 +250,7 @@ export function patternWords(plan: Plan, { pattern, rising, line, turn }: Trend)
 
 /** A number along the bottom with its unit, to two digits, or to as many as tell it from one that lies so far from it. */
 function numberWords(plan: Plan, value: number, apart = value): string {
+  if (plan.conditionUnit === 'count') return numberName(plan, Math.round(value))
   return withUnit(writeNumber(value, Math.max(digitsFor(value), apart === value ? 0 : digitsFor(apart))), plan.conditionUnit)
 }
 
@@ -262,23 +265,34 @@ export function foretoldWords(plan: Plan, at: number, { value, reach, another, o
   return `${own}${other}${outside ? ' Nobody tested that far out: the pattern may well change there, so this is a guess.' : ''}`
 }
 
-/** Which number gives a wanted result, and with what safety. */
+/** Which number gives a wanted result for these groups, and with what safety; of counts which still does. */
 export function numberForWords(plan: Plan, wanted: number, found: NumberFor): string[] {
   const unit = resultUnit(plan)
   const goal = writeFigure(plan, wanted, unit)
   if (found.x === undefined) return [`No number that was tested comes to ${goal}.`]
-  const between =
-    found.low === undefined || found.high === undefined
-      ? ' From where to where it may lie, these readings cannot say.'
-      : ` It lies between ${numberWords(plan, found.low, found.high - found.low)} and ${numberWords(plan, found.high, found.high - found.low)}, 95 times in 100.`
-  const beyond = found.outside ? ' That is outside what was tested, so it is a guess.' : ''
   const safe = (x: number | undefined, side: string) =>
     x === undefined ? [] : [`So that another group, too, stays ${side} ${goal}, 95 times in 100: ${numberWords(plan, x)}.`]
   return [
-    `About ${numberWords(plan, found.x)} gives ${goal}.${between}${beyond}`,
+    `${answerWords(plan, found, goal)}${betweenWords(plan, found)}${found.outside ? ' That is outside what was tested, so it is a guess.' : ''}`,
     ...safe(found.safelyAbove, 'at or above'),
     ...safe(found.safelyBelow, 'at or below'),
   ]
+}
+
+function answerWords(plan: Plan, { x, whole }: NumberFor, goal: string): string {
+  if (!whole) return `For these groups about ${numberWords(plan, x!)} gives ${goal}.`
+  const named = (count: number) => numberName(plan, count)
+  return whole.reaches < whole.misses
+    ? `For these groups ${named(whole.reaches)} still comes to ${goal}, and ${named(whole.misses)} may not.`
+    : `For these groups ${named(whole.reaches)} comes to ${goal}, and ${named(whole.misses)} may not yet.`
+}
+
+function betweenWords(plan: Plan, { low, high, whole }: NumberFor): string {
+  if (low === undefined || high === undefined) return ' From where to where it may lie, these readings cannot say.'
+  const [from, to] = whole
+    ? [Math.floor(low), Math.ceil(high)].map((count) => numberName(plan, count))
+    : [low, high].map((one) => numberWords(plan, one, high - low))
+  return ` It lies between ${from} and ${to}, 95 times in 100.`
 }
 
 const SHAPE_NAMES = { flat: 'level', straight: 'straight line', curved: 'bend' }

@@ -1,5 +1,5 @@
 import { arrangementOf, specimensOf } from '../arrangement'
-import { THINGS, type Plan, type Things } from '../lesson'
+import { ownersIn, THINGS, type Plan, type Things } from '../lesson'
 import { comesAgain, kindOf, testOf } from '../test'
 import type { Outlook } from '../measuring'
 import { withUnit, writeShort, type ResultUnit } from '../quantity'
@@ -28,6 +28,7 @@ export function thingsAnswered({ kind, things }: Pick<Plan, 'kind' | 'things'>):
 
 /** What the answer means for kit, evidence and words, in one line. */
 export function thingsMeaning(plan: Plan): string {
+  if (ownersIn(plan).length < plan.groups.length) return sharedWords(plan)
   if (plan.things === 'class')
     return 'The kit counts one of each for the class. However many look at it, the result is about this one, and leaning at most: for its kind take more of them.'
   if (kindOf(plan).watches) return 'Each group has one of its own: groups say how far such things differ.'
@@ -38,6 +39,25 @@ export function thingsMeaning(plan: Plan): string {
     ? 'The kit counts one of each, and repeats say how well that one is measured: the result is about this one, and leaning at most.'
     : 'The kit counts one of each for a group, and repeats say how well that one is measured: groups make the result surer, repeats little.'
 }
+
+/**
+ * How many real things the children have among them.
+ * @example sharedWords(soakUpPlan()) // => '7 things for 7 children: what several read of one thing counts once, and the kit counts one for them.'
+ */
+export function sharedWords(plan: Plan): string {
+  const things = counted(ownersIn(plan).length, 'thing')
+  return `${things} for ${plan.groups.length} children: what several read of one thing counts once, and the kit counts one for them.`
+}
+
+/** For how many children one thing is, as they sit; the first says what stands below. */
+export const SHARED_BY = [
+  { value: 0, title: 'as below' },
+  { value: 1, title: 'each child' },
+  { value: 2, title: 'two who sit together' },
+  { value: 3, title: 'three who sit together' },
+  { value: 4, title: 'four who sit together' },
+  { value: 6, title: 'six who sit together' },
+]
 
 /** How often it comes out clear: the figure that goes first. `'As planned it comes out clear in 83 in 100 classes like yours.'` */
 export function clearWords({ clear }: Pick<Outlook, 'clear'>): string {

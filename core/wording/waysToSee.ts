@@ -22,6 +22,8 @@ export function wayWords(way: Way, plan: Plan): string {
       return `Make ${counted(way.groups, 'group')}`
     case 'fresh-things':
       return 'A fresh one in each trial'
+    case 'own-things':
+      return 'One for each child, shared by nobody'
     case 'more-at-once':
       return `Time ${way.atOnce} at once`
     case 'steadier-instrument': {

@@ -9,10 +9,11 @@ import {
   weighOrder,
   type Observation,
 } from '../../core/evidence'
-import { EMPTY_RECORD, type LessonRecord, type Plan, type Reading } from '../../core/lesson'
+import { trialsByGroup } from '../../core/arrangement'
+import { EMPTY_RECORD, withEachChild, withSharedThings, type LessonRecord, type Plan, type Reading } from '../../core/lesson'
 import { balanceOrder, onSides, placesOf, type Weighing } from '../../core/record'
 import { eachMeasure, markOf, seriesIn, withSeries } from '../../core/test'
-import { reading, soakUpPlan } from '../../test/soakUp'
+import { counter, reading, soakUpPlan } from '../../test/soakUp'
 import { withPercent, type Row, type Size } from './figures'
 
 const SEED = 20_261_130
@@ -106,6 +107,16 @@ const CLAIMS: Claim[] = [
     claims: (random: Random) => leaningBalance(rounds, random),
   })),
   {
+    what: 'children in fours share a thing, 24 of them',
+    wanted: 0.06,
+    claims: (random) => sharedThings(random),
+  },
+  ...(['usual', 'as many groups as conditions'] as const).map((which) => ({
+    what: `everybody at one apparatus, readers two wobbles apart, ${which}`,
+    wanted: 0.06,
+    claims: (random: Random) => takingTurns(TURNS[which], random),
+  })),
+  {
     what: 'a change against nothing while the scale drifts by half a wobble, six groups',
     wanted: 0.09,
     claims: (random) => {
@@ -145,6 +156,44 @@ function recordOf(plan: Plan, valueOf: (group: number, condition: number) => () 
     }),
   )
   return { ...EMPTY_RECORD, readings }
+}
+
+const SHARED = withSharedThings(
+  withEachChild(soakUpPlan({ children: 24, things: 'same' }), counter('c'), () => 0.5),
+  4,
+)
+
+/** Six things of each kind among 24 children, each read by four: things differ, kinds do not. */
+function sharedThings(random: Random): boolean {
+  const things = range(6).map(() => SHARED.conditions.map(() => 2 * drawNormal(random)))
+  const levels = SHARED.groups.map(() => drawNormal(random))
+  const record = recordOf(SHARED, (g, c) => () => 60 + levels[g]! + things[Math.floor(g / 4)]![c]! + drawNormal(random))
+  const evidence = evidenceOf(SHARED, record)!
+  return evidence.grade === 'clear' || evidence.pairs.some(({ grade }) => grade === 'clear')
+}
+
+const turnsOf = (groups: number, conditions: number, repeats: number): Plan => {
+  const plan = soakUpPlan({ repeats, things: 'fresh', arrangement: { ...soakUpPlan().arrangement, way: 'together' } })
+  return { ...plan, groups: plan.groups.slice(0, groups), conditions: plan.conditions.slice(0, conditions) }
+}
+const TURNS = { usual: turnsOf(6, 4, 3), 'as many groups as conditions': turnsOf(4, 2, 5) }
+
+/** Fresh things at one apparatus, each group in its turns reading higher or lower than the others. */
+function takingTurns(plan: Plan, random: Random): boolean {
+  const levels = new Map(plan.groups.map(({ id }) => [id, 2 * drawNormal(random)]))
+  const readings = [...trialsByGroup(plan)].flatMap(([group, own]) =>
+    own.map(({ condition, repeat }) =>
+      reading({
+        id: `${group}-${condition}-${repeat}`,
+        group,
+        condition,
+        repeat,
+        value: 60 + levels.get(group)! + drawNormal(random),
+      }),
+    ),
+  )
+  const evidence = evidenceOf(plan, { ...EMPTY_RECORD, readings })!
+  return evidence.grade === 'clear' || evidence.pairs.some(({ grade }) => grade === 'clear')
 }
 
 /** One real thing of each condition: it differs from its kind, and nothing differs by kind. */

@@ -37,8 +37,14 @@ export function benchSlips(random: Random, size: Size): Row[] {
       missed: average > MOST_FALSE + 2 * error,
     }
   })
+  const first = [asExpected(plan), withoutExpectation(plan)].flatMap((asked, place) =>
+    Object.entries({ ...CLEAN, 'one kind three times as wild': WILD }).map(([name, draw]) =>
+      firstTwenty(asked, `${name}${place === 0 ? '' : ', nothing expected'}`, draw, random, size === 'full' ? 300 : 4),
+    ),
+  )
   return [
     ...clean,
+    ...first,
     slipRow('ten times too much', plan, (value) => value * 10, 'slip-point', random, classes),
     withoutBar(slipRow('in centimetres where millimetres are asked', plan, (value) => value / 10, 'slip-unit', random, classes)),
     withoutBar(
@@ -48,6 +54,44 @@ export function benchSlips(random: Random, size: Size): Row[] {
     otherDimension(inSeconds(plan), random, classes),
   ]
 }
+
+const WILD: Draw = (mean, _, random) => mean + (mean === 30 ? 9 : 3) * drawNormal(random)
+const FIRST = 20
+const MOST_ASKED = 0.1
+
+/** Does a class in which nobody slips hear a question about any of its first twenty readings, each asked as it comes in. */
+function firstTwenty(plan: Plan, name: string, draw: Draw, random: Random, classes: number): Row {
+  const asked = Array.from({ length: classes }, () => {
+    const all = drawReadings(plan, draw, random)
+    const comesIn = all
+      .map((reading) => ({ reading, at: reading.repeat + random() / 2 }))
+      .sort((a, b) => a.at - b.at)
+      .slice(0, FIRST)
+      .map(({ reading }) => reading)
+    return comesIn.some((reading, place) =>
+      checkReading(plan, comesIn.slice(0, place), reading).some(({ code }) => code === 'odd' || code.startsWith('slip')),
+    )
+  }).filter(Boolean).length
+  return {
+    what: `the first 20 clean readings, ${name}`,
+    figure: `a question in ${withPercent(asked / classes)} of ${classes} classes`,
+    wanted: `≤ ${withPercent(MOST_ASKED)}`,
+    reference: '',
+    missed: asked / classes > MOST_ASKED + 2 * Math.sqrt((MOST_ASKED * (1 - MOST_ASKED)) / classes),
+  }
+}
+
+/** All that was expected lies where the readings lie. */
+const asExpected = (plan: Plan): Plan =>
+  withMethod(plan, (method) => ({
+    ...method,
+    expectedLow: Math.min(...MEANS),
+    expectedHigh: Math.max(...MEANS),
+    expected: Object.fromEntries(plan.conditions.map(({ id }, place) => [id, MEANS[place]!])),
+  }))
+
+const withoutExpectation = (plan: Plan): Plan =>
+  withMethod(plan, (method) => ({ ...method, expectedLow: null, expectedHigh: null, expected: {}, trialWobble: null }))
 
 function slipRow(what: string, plan: Plan, slip: (value: number) => number, code: string, random: Random, classes: number): Row {
   const found = Array.from({ length: classes }, () => {

@@ -5,15 +5,13 @@ import { hiddenScreen } from './screen'
 
 export const FIREFOX_IS_HERE = existsSync(FIREFOX)
 
-const DISPLAY = ':94'
-
 export async function startFirefox(): Promise<{ browser: Browser; stop(): Promise<void> }> {
-  const screen = await hiddenScreen(DISPLAY)
+  const screen = await hiddenScreen()
   const browser = await launch({
     browser: 'firefox',
     executablePath: FIREFOX,
     headless: false,
-    env: { ...process.env, DISPLAY },
+    env: { ...process.env, DISPLAY: screen.display },
     defaultViewport: { width: 1280, height: 800 },
   })
   const stop = async () => {

@@ -1,12 +1,10 @@
 import { spawn } from 'node:child_process'
+import { once } from 'node:events'
+import { createInterface } from 'node:readline'
 
-const STARTING = 800
-
-/** A screen that nobody sees: without a window these browsers do not focus their pages. */
-export async function hiddenScreen(display: string): Promise<{ close(): void }> {
-  const screen = spawn('Xvfb', [display, '-screen', '0', '1280x900x24'], { stdio: 'ignore' })
-  await started()
-  return { close: () => screen.kill() }
+/** A screen that nobody sees, once it stands: without a window these browsers do not focus their pages. It chooses a free display. */
+export async function hiddenScreen(): Promise<{ display: string; close(): void }> {
+  const screen = spawn('Xvfb', ['-displayfd', '1', '-screen', '0', '1280x900x24'], { stdio: ['ignore', 'pipe', 'ignore'] })
+  const [number] = (await once(createInterface(screen.stdout), 'line')) as [string]
+  return { display: `:${number}`, close: () => screen.kill() }
 }
-
-export const started = () => new Promise<void>((next) => setTimeout(next, STARTING))

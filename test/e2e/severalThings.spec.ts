@@ -46,6 +46,8 @@ test('two measures on one trial: planned, keyed, asked one after the other, grad
   await enterNumber(station, '44')
   await expect(station.getByText('the time until it lands again', { exact: true })).toBeVisible()
   await expect(station.getByRole('button', { name: 'Press to begin' }).or(station.getByLabel('Measure with'))).toBeVisible()
+  // A page that goes away at once takes what it has not sent with it, until it is opened again.
+  await expect.poll(async () => (await open(lesson.id)).record.readings.length).toBe(readings.length + 1)
   await station.context().close()
 
   await openStop(page, lesson, 'test')
@@ -206,10 +208,10 @@ test('a pattern is checked: each group guesses what a new height will give at it
   await station.getByLabel('What we saw').fill('57')
   await station.getByRole('button', { name: 'Write it down' }).click()
   await expect(station.getByRole('heading', { name: 'All written down' })).toBeVisible()
-  await station.context().close()
-
   await expect(page.getByLabel('Alder guessed')).toHaveValue(/58/)
   await expect(page.getByLabel('Alder saw')).toHaveValue(/57/)
+  await station.context().close()
+
   await expect(page.getByText('six more each time')).toBeVisible()
   await page.getByLabel('Birch guessed').fill('80')
   await page.getByLabel('Birch guessed').press('Enter')
@@ -334,7 +336,6 @@ test('build and improve: what and why before the next try, the best so far, the 
   await expect(
     station.getByText(/second try: folded once along the middle, because a fold is stiff\. 14, 9 better\./),
   ).toBeVisible()
-  await station.context().close()
 
   await openStop(page, lesson, 'results')
   await page.getByRole('tab', { name: 'Try by try' }).click()

@@ -1,9 +1,11 @@
 <script setup lang="ts">
-import { hasOldCodes, withFreshKeys } from '~~/core/lesson'
+import { hasOldCodes, ownerOf, ownersIn, seatOf, withFreshKeys, withShared, withSharedThings } from '~~/core/lesson'
+import { seatWords, sharedWords, SHARED_BY } from '~~/core/wording'
+import ChoiceField from '~/forms/ChoiceField.vue'
 import { secretRandom } from '~/following/chance'
 import { useLesson } from '~/stores/lesson'
 
-/** Each child's own record: its seat, its code, and whether the seat is empty today. */
+/** Each child's own record: its seat, its code, whose thing it shares, and whether the seat is empty today. */
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
 function toggle(place: number): void {
@@ -11,6 +13,20 @@ function toggle(place: number): void {
     const record = draft.groups[place]!
     record.away = record.away.length > 0 ? [] : [1]
   })
+}
+const sharing = computed(() => ownersIn(plan.value).length < plan.value.groups.length)
+/** The seat that is told whose thing it shares. */
+const chosen = ref<string>()
+const told = computed(() => plan.value.groups.find(({ id }) => id === chosen.value) ?? plan.value.groups[0]!)
+const seats = computed(() => plan.value.groups.map((one) => ({ value: one.id, title: seatWords(plan.value, one.id) })))
+const others = computed(() => [
+  { value: null, title: 'nobody: one of its own' },
+  ...seats.value.filter(({ value }) => value !== told.value.id),
+])
+/** At which seat the child sits whose thing this one shares; undefined where it has its own. */
+const sharedSeat = (record: string) => {
+  const owner = ownerOf(plan.value, record)
+  return owner === record ? undefined : seatOf(plan.value, owner)
 }
 </script>
 
@@ -36,6 +52,7 @@ function toggle(place: number): void {
           @click="toggle(place)"
         >
           {{ place + 1 }} <strong class="ml-tight">{{ child.name }}</strong>
+          <span v-if="sharedSeat(child.id)" class="soft ml-tight">with {{ sharedSeat(child.id) }}</span>
         </VBtn>
       </li>
     </ul>
@@ -43,6 +60,22 @@ function toggle(place: number): void {
       <span class="grow">Press a seat that is empty today: nothing is left open for it.</span>
       <VBtn size="small" :href="`/print/${lesson.id}/codes`" target="_blank">Print the strips with the codes</VBtn>
     </p>
+    <div class="row mt-near">
+      <ChoiceField
+        label="One thing is for"
+        :model-value="0"
+        :options="SHARED_BY"
+        @update:model-value="$event > 0 && lesson.replace(withSharedThings(plan, $event))"
+      />
+      <ChoiceField label="Seat" :model-value="told.id" :options="seats" @update:model-value="chosen = $event" />
+      <ChoiceField
+        label="shares the thing of"
+        :model-value="told.sharesWith"
+        :options="others"
+        @update:model-value="lesson.replace(withShared(plan, told.id, $event))"
+      />
+    </div>
+    <p v-if="sharing" class="hint">{{ sharedWords(plan) }}</p>
   </section>
 </template>
 

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { BOUNDS, LONGEST } from '~~/core/lesson'
+import { activeConditions, BOUNDS, conditionName, LONGEST } from '~~/core/lesson'
 import {
   bestOf,
+  canBeNothing,
   canWeighEmpty,
   countedFor,
   countedPlace,
@@ -27,6 +28,10 @@ const places = computed(() => watchedPlaces(plan.value))
 const byNumber = computed(() => way.value.isAmount)
 function set<Part extends keyof ResolvedMethod>(part: Part, value: ResolvedMethod[Part], typing = ''): void {
   editMethod((own) => ({ ...own, [part]: value }), typing)
+}
+function setMost(condition: string, most: number | null): void {
+  const { [condition]: _old, ...others } = method.value!.mostPossible
+  set('mostPossible', most === null ? others : { ...others, [condition]: most })
 }
 const setCounts = (value: string) => value !== 'reading' && set('counts', value as ResolvedMethod['counts'])
 </script>
@@ -69,6 +74,15 @@ const setCounts = (value: string) => value !== 'reading' && set('counts', value 
         :options="placeChoices(plan)"
         @update:model-value="set('countsPlace', $event)"
       />
+      <div v-if="canBeNothing(plan)">
+        <TickField
+          label="Only the size counts"
+          target="by-size"
+          :model-value="method.bySize"
+          @update:model-value="set('bySize', $event)"
+        />
+        <p class="hint">3 less is as much as 3 more; without it 3 less is the lower one</p>
+      </div>
       <template v-if="countsOf(plan) === 'until'">
         <ChoiceField
           v-if="way.fromWords"
@@ -135,5 +149,22 @@ const setCounts = (value: string) => value !== 'reading' && set('counts', value 
         </template>
       </template>
     </div>
+    <fieldset v-if="byNumber && countsOf(plan) === 'reading'" class="ends">
+      <legend>The most that can be read</legend>
+      <p class="hint">
+        Where the string, the table or the watch ends. A reading there is “at least”, and one beyond it is asked about.
+      </p>
+      <div class="three-columns">
+        <NumberField
+          v-for="condition in activeConditions(plan)"
+          :key="condition.id"
+          optional
+          :label="conditionName(plan, condition)"
+          :unit="method.unit"
+          :model-value="method.mostPossible[condition.id] ?? null"
+          @update:model-value="setMost(condition.id, $event)"
+        />
+      </div>
+    </fieldset>
   </AppFold>
 </template>

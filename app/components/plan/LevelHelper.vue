@@ -23,7 +23,9 @@ watch(
   { immediate: true },
 )
 const suggested = computed(() =>
-  low.value !== null && high.value !== null && high.value > low.value ? suggestLevels(low.value, high.value, count.value) : [],
+  low.value !== null && high.value !== null && high.value > low.value
+    ? suggestLevels(low.value, high.value, count.value, plan.value.conditionUnit)
+    : [],
 )
 const taken = computed(() => suggested.value.join() === levels.value?.values.join())
 const begun = computed(() => hasBegun(lesson.record.readings))

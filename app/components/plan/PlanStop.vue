@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { isEachChild } from '~~/core/lesson'
-import { kindOf } from '~~/core/test'
+import { askedAtOnce, kindOf } from '~~/core/test'
 import MeasureInHand from '~/components/pieces/MeasureInHand.vue'
 import QuestionLine from '~/components/pieces/QuestionLine.vue'
 import ConditionRow from '~/components/plan/ConditionRow.vue'
 import CountsPanel from '~/components/plan/CountsPanel.vue'
 import FairCheck from '~/components/plan/FairCheck.vue'
 import KindPicker from '~/components/plan/KindPicker.vue'
+import MainQuestion from '~/components/plan/MainQuestion.vue'
 import MethodPanel from '~/components/plan/MethodPanel.vue'
 import OutlookPanel from '~/components/plan/OutlookPanel.vue'
 import PlanTrays from '~/components/plan/PlanTrays.vue'
@@ -37,6 +38,7 @@ const { cards, inHand } = provideMeasureInHand()
     <FairCheck v-if="kindOf(lesson.plan).compares && (lesson.plan.changed !== null || !isEachChild(lesson.plan))" />
     <template v-if="painted">
       <ThingsLine />
+      <MainQuestion v-if="askedAtOnce(lesson.plan).length > 1" />
       <MeasureInHand v-model="inHand" label="Which measure" :options="cards" />
       <OutlookPanel />
       <TellingPanel />

@@ -27,7 +27,9 @@ const rows = computed(() =>
     : tally.value.map(({ condition, most, least, hands }) => ({ condition, counts: [most, least], hands })),
 )
 /** Of one thing alone there is no most and least: its guesses are heaped up. */
-const guesses = computed(() => (tally.value.length === 1 ? guessesOf(plan.value, props.predictions) : []))
+const guesses = computed(() =>
+  tally.value.length === 1 && predictionOf(plan.value) !== 'change' ? guessesOf(plan.value, props.predictions) : [],
+)
 const placeOf = (id: string) => plan.value.conditions.findIndex((one) => one.id === id)
 </script>
 
@@ -50,6 +52,7 @@ const placeOf = (id: string) => plan.value.conditions.findIndex((one) => one.id 
       <tr v-for="one in rows" :key="one.condition">
         <th class="text-left" scope="row">
           <ConditionBadge
+            v-if="placeOf(one.condition) >= 0"
             :size="big ? (tally.length > 5 ? 34 : 44) : 26"
             :letter="letterOf(plan, one.condition)"
             :place="placeOf(one.condition)"

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { useLessonPlan } from '~/composables/lessonPlan'
-import { activeConditions, conditionName } from '~~/core/lesson'
+import { activeConditions } from '~~/core/lesson'
 import { expectedUnit } from '~~/core/measuring'
-import { changeWords } from '~~/core/wording'
-import { testOf } from '~~/core/test'
+import { changesAsked } from '~~/core/predictions'
+import { changeWords, nameOfCondition } from '~~/core/wording'
+import { comparesMoments, testOf } from '~~/core/test'
 import ConditionName from '~/components/pieces/ConditionName.vue'
 import NumberField from '~/forms/NumberField.vue'
 import PickOne from '~/forms/PickOne.vue'
@@ -19,6 +20,10 @@ const choices = computed(() =>
     : (method.value?.words ?? []).map((title, place) => ({ value: place + 1, title })),
 )
 
+const asked = computed(() =>
+  props.words === 'change' ? changesAsked(plan.value) : activeConditions(plan.value).map(({ id }) => id),
+)
+
 function set(id: string, value: number | null): void {
   const { [id]: _old, ...others } = values.value
   values.value = value === null ? others : { ...others, [id]: value }
@@ -27,24 +32,25 @@ function set(id: string, value: number | null): void {
 
 <template>
   <ul class="values grid gap-near" :class="{ big }">
-    <li v-for="condition in activeConditions(plan)" :key="condition.id">
-      <ConditionName class="name" :id="condition.id" :size="big ? 34 : 24" />
+    <li v-for="id in asked" :key="id">
+      <span v-if="words === 'change' && comparesMoments(plan)" class="name">{{ nameOfCondition(plan, id) }}</span>
+      <ConditionName v-else class="name" :id="id" :size="big ? 34 : 24" />
       <PickOne
         v-if="words"
         tiles
-        :label="conditionName(plan, condition)"
-        :model-value="values[condition.id]"
+        :label="nameOfCondition(plan, id)"
+        :model-value="values[id]"
         :options="choices"
-        @update:model-value="set(condition.id, $event!)"
+        @update:model-value="set(id, $event!)"
       />
       <NumberField
         v-else
         bare
         optional
-        :label="`What will we read for ${conditionName(plan, condition)}`"
+        :label="`What will we read for ${nameOfCondition(plan, id)}`"
         :unit="expectedUnit(plan)"
-        :model-value="values[condition.id] ?? null"
-        @update:model-value="set(condition.id, $event)"
+        :model-value="values[id] ?? null"
+        @update:model-value="set(id, $event)"
       />
     </li>
   </ul>

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { useLessonPlan } from '~/composables/lessonPlan'
 import { activeConditions, letterOf } from '~~/core/lesson'
-import { firstSeries, predictionOf, kindOf } from '~~/core/test'
-import { linePoints } from '~~/core/predictions'
+import { comparesMoments, firstSeries, predictionOf, kindOf } from '~~/core/test'
+import { changesAsked, linePoints } from '~~/core/predictions'
 import { endsOf, FRAME_WORDS, momentWords, nameOfCondition, predictionPrompt, question } from '~~/core/wording'
 import ShapeBadge from '~/components/pieces/ShapeBadge.vue'
 
@@ -48,8 +48,12 @@ const pages = computed(() =>
           </template>
         </svg>
         <ul v-else class="values">
-          <li class="flex gap-3mm py-1mm px-0" v-for="condition in activeConditions(asked)" :key="condition.id">
-            <strong>{{ letterOf(plan, condition.id) }}</strong>
+          <li
+            class="flex gap-3mm py-1mm px-0"
+            v-for="id in as === 'change' ? changesAsked(asked) : activeConditions(asked).map((one) => one.id)"
+            :key="id"
+          >
+            <strong>{{ comparesMoments(asked) && as === 'change' ? nameOfCondition(asked, id) : letterOf(plan, id) }}</strong>
             <template v-if="as === 'change'">more · the same · less</template>
             <span v-else class="line" />
           </li>

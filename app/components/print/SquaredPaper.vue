@@ -14,8 +14,8 @@ const LEFT = 16
 const BOTTOM = 14
 const graph = computed(() => handGraph(plan.value, props.record))
 const rows = computed(() => Math.min(32, Math.max(6, props.squares ?? 24)))
-const up = computed(() => graph.value && squareScale(graph.value.up.values, rows.value, graph.value.up.withZero))
-const across = computed(() => graph.value?.across && squareScale(graph.value.across.values, ACROSS, false))
+const up = computed(() => graph.value && squareScale(graph.value.up.values, rows.value, graph.value.up.withZero, graph.value.unit))
+const across = computed(() => graph.value?.across && squareScale(graph.value.across.values, ACROSS, false, graph.value.across.unit))
 const titles = computed(() => axisTitles(plan.value))
 const conditions = computed(() => activeConditions(plan.value))
 const wide = computed(() => LEFT + ACROSS * SIDE + 4)

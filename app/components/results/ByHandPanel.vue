@@ -16,8 +16,10 @@ const lesson = useLesson()
 const madeUp = useMadeUp()
 const squares = ref<number | null>(24)
 const graph = computed(() => handGraph(plan.value, props.record))
-const up = computed(() => graph.value && squareScale(graph.value.up.values, squares.value ?? 24, graph.value.up.withZero))
-const across = computed(() => graph.value?.across && squareScale(graph.value.across.values, 16, false))
+const up = computed(
+  () => graph.value && squareScale(graph.value.up.values, squares.value ?? 24, graph.value.up.withZero, graph.value.unit),
+)
+const across = computed(() => graph.value?.across && squareScale(graph.value.across.values, 16, false, graph.value.across.unit))
 const proposed = reactive<{ from: number | null; step: number | null; squaresPerStep: number | null }>({
   from: null,
   step: null,

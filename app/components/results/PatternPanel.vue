@@ -45,7 +45,14 @@ function addCondition(): void {
     <div class="sheet next grid gap-near mt-wide">
       <h4 class="text-body">A prediction to test next</h4>
       <div class="row items-end">
-        <NumberField label="At" :model-value="at" :unit="plan.conditionUnit" optional @update:model-value="at = $event" />
+        <NumberField
+          label="At"
+          :model-value="at"
+          :unit="plan.conditionUnit"
+          :whole="plan.conditionUnit === 'count'"
+          optional
+          @update:model-value="at = $event"
+        />
         <VBtn :disabled="at === null || known" @click="addCondition">
           {{ known ? `${there} is in the plan` : `Add ${there} to the plan` }}
         </VBtn>

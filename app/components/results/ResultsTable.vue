@@ -4,7 +4,7 @@ import { averageOf, evidenceOf, summarise } from '~~/core/evidence'
 import { AVERAGE_WAYS, type AverageWay, type LessonRecord } from '~~/core/lesson'
 import { resultUnit, testOf, kindOf } from '~~/core/test'
 import { unitOf, withUnit, isAmount, isWord } from '~~/core/quantity'
-import { comparedWith, resultsTable, workedOutFor } from '~~/core/record'
+import { atTheirEnd, comparedWith, resultsTable, workedOutFor } from '~~/core/record'
 import {
   AVERAGE_WORDS,
   averageHeading,
@@ -57,9 +57,14 @@ const compared = computed(
 const averageTitle = computed(() => (averageWay(plan.value) === 'none' ? undefined : averageHeading(plan.value)))
 const several = computed(() => kindOf(plan.value).readsTwice || kindOf(plan.value).watches)
 
+/** What was read at its end has an average that is too small. */
+const atEnd = computed(() => atTheirEnd(plan.value, props.record.readings).map(({ condition }) => condition))
+
 function figure(row: (typeof rows.value)[number]): string {
   const average = row.summary && averageOf(row.summary, averageWay(plan.value))
-  return average === undefined ? '–' : writeFigure(plan.value, average, unit.value)
+  if (average === undefined) return '–'
+  const ends = atEnd.value.includes(row.condition) ? 'at least ' : ''
+  return `${ends}${writeFigure(plan.value, average, unit.value)}`
 }
 const setAverage = (way: AverageWay) => lesson.edit((draft) => (draft.average = way))
 const setDigits = (to: string) => lesson.edit((draft) => (draft.averageTo = to === 'mark' ? 'mark' : 'one-more'))

@@ -45,6 +45,8 @@ export function readFigures(
   const wrong: WrongFigure[] = []
   const right: Span[] = []
   const averaged = AVERAGED.test(sentence.text)
+  // Where one thing is compared with itself, every figure is one of its moments.
+  const ofItself = !evidence.summaries.some(({ condition }) => plan.conditions.some(({ id }) => id === condition))
   for (const { figure, owners, strict } of ownersOf(sentence, plan)) {
     const about = ABOUT.test(sentence.text.slice(0, figure.from - sentence.from))
     // "50 on average, and most of us from 44 to 52": a range is one of readings.
@@ -55,9 +57,10 @@ export function readFigures(
       return reading || rows.some((row) => row.averages.some((value) => isSaid(figure, value, plan, { about })))
     }
     const isDifference = differences.some((value) => isSaid(figure, value, plan, { about, leeway: 1 }))
-    const fits = strict
-      ? owners.some(isOf) || (isDifference && saysDifference(sentence, figure))
-      : isDifference || evidence.summaries.some(({ condition }) => isOf(condition))
+    const fits =
+      strict && !ofItself
+        ? owners.some(isOf) || (isDifference && saysDifference(sentence, figure))
+        : isDifference || evidence.summaries.some(({ condition }) => isOf(condition))
     if (fits) right.push({ from: figure.from, to: figure.to })
     else {
       const condition = strict ? owners[0] : undefined

@@ -46,8 +46,8 @@ export interface KindOfTest {
   order: (plan: Plan) => OrderOfKind
   /** The moments of one trial, whatever is measured. */
   moments: (plan: Plan) => Moment[]
-  /** The figures that can speak for a trial of a plan in which something is measured, the usual one first. */
-  counted: (plan: Plan, method: { isAmount: boolean; turnsInto: boolean; addsUp: boolean }) => Counted[]
+  /** The figures that can speak for a trial of a plan in which something is measured, the usual one first. Only what is new each time `sums`: what was counted, used or gained. */
+  counted: (plan: Plan, method: { isAmount: boolean; turnsInto: boolean; addsUp: boolean; sums: boolean }) => Counted[]
   graph: (plan: Plan) => GraphOfKind | undefined
 }
 

@@ -9,7 +9,7 @@ export const overTime: KindOfTest = {
   fewestConditions: 1,
   needsChange: false,
   ways: ['number', 'words', 'sorts'],
-  predictions: ['line', 'order', 'most-least', 'number'],
+  predictions: ['line', 'order', 'most-least', 'number', 'change'],
   arrangements: ['every-group', 'share-out', 'together'],
   watches: true,
   // Over days nobody runs out of time, and what is read by the class's clock ends with it.
@@ -17,14 +17,15 @@ export const overTime: KindOfTest = {
   needsRepeats: false,
   order: () => 'as-written',
   moments: timesOf,
-  counted: ({ watch }, { isAmount, turnsInto, addsUp }) => {
+  counted: ({ watch }, { isAmount, turnsInto, addsUp, sums }) => {
     if (watch.times.length === 0) return ['reading']
     if (watch.times.length === 1) return ['last']
     // Moments with names have no time between them that anything could be reckoned by.
     const named = watch.named.length > 0
     if (!isAmount) return turnsInto && !named ? ['until', 'last'] : ['last']
     return COUNTED.filter(
-      (one) => (addsUp || (one !== 'of-100' && one !== 'total')) && (!named || (one !== 'rate' && one !== 'until')),
+      (one) =>
+        (addsUp || one !== 'of-100') && (one !== 'total' || (sums && !named)) && (!named || (one !== 'rate' && one !== 'until')),
     )
   },
   graph: ({ watch }) => (watch.times.length > 1 ? { best: 'lines', reason: 'over-time' } : undefined),

@@ -49,6 +49,8 @@ const NOTHING: Omit<ResolvedMethod, 'way'> = {
   knownWeekly: null,
   best: null,
   bestNumber: null,
+  bySize: false,
+  mostPossible: {},
 }
 
 /** What every way stores. */
@@ -64,6 +66,7 @@ const OF_EVERY_WAY = [
   'countsPlace',
   'countsUntil',
   'best',
+  'bySize',
 ] as const satisfies (keyof ResolvedMethod)[]
 
 /** What is expected of results, in their unit or among their words. */

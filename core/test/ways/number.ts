@@ -43,6 +43,7 @@ export const number: WayOfReading = {
     'knownName',
     'knownWeekly',
     'bestNumber',
+    'mostPossible',
   ],
   read: (method, text, { startAndFinish = false, kitchen = 'metric', unit = method.unit }) => {
     const { eachIs } = method

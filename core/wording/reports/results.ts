@@ -2,7 +2,7 @@ import { averageOf, evidenceOf, evidenceOfGroup, judgedBefore, summarise, trendO
 import { activeConditions, type LessonRecord, type Plan } from '../../lesson'
 import { resultUnit, testOf } from '../../test'
 import { stampedOrders } from '../../predictions'
-import { resultsTable } from '../../record'
+import { atTheirEnd, resultsTable } from '../../record'
 import type { Block } from '../../reports'
 import { gradeName, judgedAnewSentence, sureSentences } from '../evidence'
 import { countsWords } from '../counts'
@@ -25,6 +25,7 @@ export function resultsBlock(plan: Plan, record: LessonRecord, group?: string): 
     summary: summarise(results),
   }))
   if (rows.every(({ summary }) => summary === undefined)) return []
+  const ends = new Set(atTheirEnd(plan, record.readings).map(({ condition }) => condition))
   const average = averageWay(plan)
   const middle = average === 'none' ? [] : [averageHeading(plan)]
   const evened = group === undefined && numeric ? evenedAverages(plan, evidenceOf(plan, record)) : undefined
@@ -44,7 +45,9 @@ export function resultsBlock(plan: Plan, record: LessonRecord, group?: string): 
         const figure = summary && averageOf(summary, average)
         return [
           conditionWithLetter(plan, condition),
-          ...(average === 'none' ? [] : [figure === undefined ? '–' : writeFigure(plan, figure, unit)]),
+          ...(average === 'none'
+            ? []
+            : [figure === undefined ? '–' : `${ends.has(condition) ? 'at least ' : ''}${writeFigure(plan, figure, unit)}`]),
           ...(evened ? [evened.has(condition) ? writeFigure(plan, evened.get(condition)!, unit) : '–'] : []),
           summary ? rangeWords(plan, summary) : '–',
           String(summary?.count ?? 0),
