@@ -52,8 +52,6 @@ export default defineNuxtConfig({
       cssMinify: 'lightningcss',
       cssTarget: ['chrome99', 'firefox97', 'safari15.4'],
       target: ['chrome99', 'firefox97', 'safari15.4'],
-      // A page asked for 170 scripts, half of them smaller than what asking costs.
-      rollupOptions: { output: { experimentalMinChunkSize: 8_000 } },
       // A part of a page brings its own imports along sooner than a list of all of them is gone through; see docs/decisions.md.
       modulePreload: { resolveDependencies: (_, parts) => parts.filter((part) => part.endsWith('.css')) },
     },

@@ -5,6 +5,7 @@ import type { FromNothing } from './fromNothing'
 import type { AgainstKnown } from './known'
 import { holm, type Model, type Observation } from './model'
 import type { MomentStep } from './moments'
+import type { SetAside } from './setAside'
 import type { Neighbours, Reach } from './neighbours'
 import { pairsOf, type Pair } from './pairs'
 import { slopesTest, type SlopesTest } from './slopes'
@@ -99,6 +100,8 @@ export interface Evidence {
   known: AgainstKnown | undefined
   /** One of several questions that are asked at once, of measures or series; undefined where it is the only one. */
   family: { of: number; p: number } | undefined
+  /** Readings that were set aside when results could be seen; undefined where there are none. */
+  setAside: SetAside | undefined
   /** What was read at its end, and gives at least that. */
   atLeast: AtItsEnd[]
   /** From moment to moment, where moments have names. */
@@ -137,6 +140,7 @@ export const NOTHING_WEIGHED: Evidence = {
   fromNothing: [],
   known: undefined,
   family: undefined,
+  setAside: undefined,
   atLeast: [],
   steps: [],
   notFair: undefined,

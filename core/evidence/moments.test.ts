@@ -109,7 +109,7 @@ describe('moments compared with each other', () => {
     const guess = (values: Record<string, number>) => nearnessOfPrediction({ as: 'change', order: [], values }, found)
     expect(guess({ n2: 1, n3: -1 })).toMatchObject({ right: 2, all: 2 })
     expect(guess({ n2: 1, n3: 0 })).toMatchObject({ right: 1, all: 2 })
-    expect(predictionPrompt(plan)).toMatch(/more, less or the same/)
+    expect(predictionPrompt(plan)).toBe('What do you think? How heavy the sponge is: each time more, less or the same as before?')
   })
 
   it('are never summed up: a total of weights at different moments says nothing', () => {

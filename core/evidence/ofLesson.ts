@@ -38,6 +38,7 @@ import { learnedWobble } from './learned'
 import { againstItself, stepsOf } from './moments'
 import { weighOrder } from './ordering'
 import { pooledGrade } from './pooled'
+import { asWeakAs, withSetAsideBack } from './setAside'
 import { weighSorts } from './sorting'
 import { weighTimesUntil } from './timesUntil'
 
@@ -60,8 +61,15 @@ export const evidenceOf = oncePerPair((plan: Plan, record: LessonRecord): Eviden
   )
 })
 
-/** What one measure in one series says, as if nothing else were asked. */
+/** What one measure in one series says, as if nothing else were asked; no surer than with what was set aside after results could be seen. */
 const byItself = oncePerPair((plan: Plan, record: LessonRecord): Evidence | undefined => {
+  const own = asItStands(plan, record)
+  const back = own && withSetAsideBack(record)
+  const restored = back && asItStands(plan, back.record)
+  return restored ? asWeakAs(own, restored, back.readings) : own
+})
+
+function asItStands(plan: Plan, record: LessonRecord): Evidence | undefined {
   const { method } = testOf(plan)
   if (!method) return undefined
   const options = optionsOf(plan, record, method)
@@ -80,7 +88,7 @@ const byItself = oncePerPair((plan: Plan, record: LessonRecord): Evidence | unde
     steps,
     atLeast: atTheirEnd(plan, record.readings),
   }
-})
+}
 
 function weighed(plan: Plan, record: LessonRecord, results: TrialResult[], options: EvidenceOptions): Evidence {
   const { way } = testOf(plan)

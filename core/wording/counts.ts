@@ -216,9 +216,9 @@ function placeAheadWords(plan: Plan, figure: string): string {
   const [first, last] = [watchedPlaces(plan)[0]!, watchedPlaces(plan).at(-1)!].map((place) => place.trim().replace(/^the /i, ''))
   const size = figure.replace(/^[−-]/, '')
   if (!/[1-9]/.test(size)) return `${first} and ${last} were level`
-  const ahead = AHEAD[unitOf(testOf(plan).unit).dimension] ?? 'ahead'
+  const ahead = AHEAD[unitOf(testOf(plan).unit).dimension]
   const place = size === figure ? first : last
-  return `the ${place} was ${ahead} by ${size}`
+  return ahead ? `the ${place} was ${ahead} by ${size}` : `${size} in favour of the ${place}`
 }
 
 /** How a condition came to its figure; the others average. */

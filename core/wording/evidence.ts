@@ -181,6 +181,14 @@ function atLeastSentence(plan: Plan, { condition, most, readings }: AtItsEnd): s
   return `${name}: ${counted(readings, 'reading was', 'readings were')} at the end, ${end}, so its average is “at least”.`
 }
 
+/** Two grades where readings were set aside after seeing. */
+function setAsideSentence({ setAside }: Evidence): string {
+  if (!setAside || setAside.with === setAside.without) return ''
+  const were = counted(setAside.readings, 'reading was', 'readings were')
+  const [kept, without] = [setAside.with, setAside.without].map((grade) => GRADE_NAMES[grade].toLowerCase())
+  return `${sentenceCase(were)} set aside when results could be seen: with ${setAside.readings === 1 ? 'it' : 'them'} “${kept}”, without “${without}”; the weaker one stands. A cause written down in the trial itself would count.`
+}
+
 /** Each thing's own change, against none at all. `'Each changed by itself: ice by −5.2 g (clear).'` */
 export function fromNothingSentence(plan: Plan, { fromNothing }: Evidence): string {
   if (fromNothing.length === 0) return ''
@@ -243,6 +251,7 @@ export function sureSentences(plan: Plan, evidence: Evidence): string[] {
   return [
     gradeSentence(plan, evidence),
     fewGroupsSentence(evidence),
+    setAsideSentence(evidence),
     fromNothingSentence(plan, evidence),
     ...stepSentences(plan, evidence),
     ...evidence.atLeast.map((one) => atLeastSentence(plan, one)),

@@ -13,7 +13,7 @@ const WENT: Partial<Record<Dimension, [more: string, less: string]>> = {
 }
 
 /** One step. `'From dry to wet it got heavier by 4.2 g (clear).'` */
-export function stepSentence(plan: Plan, step: MomentStep): string {
+function stepSentence(plan: Plan, step: MomentStep): string {
   const [from, to] = [step.from, step.to].map((id) => whenWords(plan, id))
   const whose = activeConditions(plan).length > 1 ? `${sentenceCase(nameOfCondition(plan, step.condition))}: from` : 'From'
   const begin = `${whose} “${from}” to “${to}”`

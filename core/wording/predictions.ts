@@ -1,6 +1,7 @@
 import { unreachable } from '../unreachable'
+import { sentenceCase } from './sentenceCase'
 import { activeConditions, changedFactor, isEachChild, type Plan, type Prediction } from '../lesson'
-import { momentOf, predictionOf, testOf, kindOf } from '../test'
+import { comparesMoments, momentOf, predictionOf, testOf, kindOf } from '../test'
 import { WAY_WORDS } from './ways'
 import { expectedUnit } from '../measuring'
 import { endsOf } from './best'
@@ -25,6 +26,8 @@ export function predictionPrompt(plan: Plan): string {
     case 'line':
       return `${begin} ${iThink ? 'How' : 'how'} will the line go? Draw it.`
     case 'change':
+      if (comparesMoments(plan))
+        return `${begin} ${iThink ? sentenceCase(measure) : measure}: each time more, less or the same as before?`
       return `${begin} ${iThink ? 'Will' : 'will'} ${measure} be more, less or the same?`
     default:
       return unreachable(as)

@@ -42,7 +42,7 @@ const sharedSeat = (record: string) => {
       >
       <VBtn size="small" @click="lesson.replace(withFreshKeys(plan, secretRandom))">Make whole codes</VBtn>
     </p>
-    <ul class="seats mt-near">
+    <ul class="seats mt-near" :style="{ '--seat-width': sharing ? '150px' : '92px' }">
       <li v-for="(child, place) in plan.groups" :key="child.id">
         <VBtn
           size="small"
@@ -52,7 +52,7 @@ const sharedSeat = (record: string) => {
           @click="toggle(place)"
         >
           {{ place + 1 }} <strong class="ml-tight">{{ child.name }}</strong>
-          <span v-if="sharedSeat(child.id)" class="soft ml-tight">with {{ sharedSeat(child.id) }}</span>
+          <span v-if="sharedSeat(child.id)" class="soft nowrap ml-tight">with {{ sharedSeat(child.id) }}</span>
         </VBtn>
       </li>
     </ul>
@@ -82,7 +82,7 @@ const sharedSeat = (record: string) => {
 <style scoped>
 .seats {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(92px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(var(--seat-width), 1fr));
   gap: var(--gap-close);
 }
 .seats :deep(.v-btn) {
