@@ -4,9 +4,11 @@ import {
   comesAgain,
   countsOf,
   firstSeries,
+  forSeries,
   readingsInResult,
   resultMark,
   resultUnit,
+  seriesOfCondition,
   testOf,
   wayOf,
   comparesWithItself,
@@ -232,8 +234,10 @@ function sharesOf(plan: Plan, conditions: number): number[][] {
   return owners.map((owner) => done.get(owner)!.map((id) => ids.indexOf(id)))
 }
 
-/** What the teacher expects of one condition, in the unit results are expected in; undefined where nobody said. */
+/** What the teacher expects of one condition, in the unit results are expected in; undefined where nobody said. The same level is expected to give the same in each series. */
 export function expectedResultOf(plan: Plan, condition: string): number | undefined {
+  const own = seriesOfCondition(plan, condition)
+  if (own) return expectedResultOf(forSeries(plan, own), condition)
   const { method } = testOf(plan)
   const place = activeConditions(plan).findIndex(({ id }) => id === condition)
   return method && (expectedResults(plan, method)?.[place] ?? method.expectedLow ?? undefined)

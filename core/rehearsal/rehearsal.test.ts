@@ -5,7 +5,8 @@ import { counter } from '../../test/ready'
 import { seededRandom } from '../chance'
 import { currentReadings } from '../record'
 import { emptyPlan, withGroups, type Plan } from '../lesson'
-import { planFrom, newMeasure, type ResolvedMethod } from '../test'
+import { expectedResultOf } from '../measuring'
+import { planFrom, newMeasure, withSeries, type ResolvedMethod } from '../test'
 import { changesToTry, drawClass, rehearse, trueOrder, tryingChanges, wellShare, withTried } from '.'
 
 const ready = (id: string, change: Partial<Plan> = {}): Plan => ({
@@ -56,6 +57,15 @@ describe('a rehearsal', () => {
     expect(rehearse(guessed(40, 80, 4), 50)!.grades.clear).toBeGreaterThan(0.9)
     const nothing = emptyPlan('Puffin', 26, counter('g'))
     expect(rehearse(nothing, 10)).toBeUndefined()
+  })
+
+  it('expects the same at each level of two series where nobody said otherwise, and looks for the winner of the first', () => {
+    const twice = withSeries(guessed(50, 80, 4), 'ball', ['tennis ball', 'rubber ball'], counter('s'))
+    const truth = trueOrder(twice)!
+    expect([truth.order, truth.winners, truth.level]).toEqual([['carpet', 'lino'], ['carpet'], false])
+    const expected = twice.conditions.map(({ id }) => expectedResultOf(twice, id))
+    expect(expected).toEqual([50, 80, 50, 80])
+    expect(rehearse(twice, 30)!.wrong).toBeLessThan(0.1)
   })
 
   it('a class with too little time leaves its last trials out, each group in its own order', () => {

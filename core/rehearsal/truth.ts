@@ -1,7 +1,7 @@
 import { madeUpRow, modelOf, withoutContainers, type Model } from '../benches'
 import { bestFirst, type Evidence } from '../evidence'
 import { activeConditions, type Plan } from '../lesson'
-import { eachMeasure, momentsOf, testOf, comparesWithItself } from '../test'
+import { eachMeasure, firstSeries, momentsOf, testOf, comparesWithItself } from '../test'
 import { trialResults } from '../record'
 
 /** What the model says without any wobble. */
@@ -64,7 +64,8 @@ function winnerOf(plan: Plan, evidence: Parameters<typeof bestFirst>[1]): string
 }
 
 function resultsOf(plan: Plan, model: Model): Map<string, number> {
-  const conditions = activeConditions(plan).map(({ id }) => id)
+  // Of several series the first is what the evidence speaks of.
+  const conditions = activeConditions(firstSeries(plan)).map(({ id }) => id)
   const { way, unit } = testOf(plan)
   if (comparesWithItself(plan)) {
     const [before, after] = model.truth(conditions[0]!)

@@ -38,6 +38,7 @@ export { sentenceCase } from './sentenceCase'
 export {
   bestWords,
   clearWords,
+  fewGroupsWords,
   neededWords,
   sameWords,
   adviserFigure,

@@ -82,6 +82,14 @@ export function bestWords({ bestInClass, bestInGroup, byPlaces, shares }: Outloo
 }
 
 /**
+ * That two groups can hardly tell anything apart; empty where there are more, or where one block goes by its readings.
+ * @example fewGroupsWords({ shares: [[0, 1], [0, 1]] }) // => 'With two groups nothing but a huge gap comes out clear: smaller groups make more of them.'
+ */
+export function fewGroupsWords({ shares }: Pick<Outlook, 'shares'>): string {
+  return shares.length === 2 ? 'With two groups nothing but a huge gap comes out clear: smaller groups make more of them.' : ''
+}
+
+/**
  * How many repeats would do, where that is another number than the plan's.
  * @example neededWords({ needed: 2 }, 3) // => '2 repeats would already make it clear nine times in ten.'
  */

@@ -19,6 +19,7 @@ import {
   adviserFigure,
   bestWords,
   clearWords,
+  fewGroupsWords,
   counted,
   neededWords,
   sameWords,
@@ -173,6 +174,7 @@ function take(from: 'practice' | 'bench'): void {
           />
           <p>
             <strong>{{ clearWords(outlook) }}</strong> {{ bestWords(outlook) }} {{ neededWords(outlook, plan.repeats) }}
+            {{ fewGroupsWords(outlook) }}
           </p>
           <ul v-if="ways.length > 0" class="ways grid gap-close mt-close" aria-label="What would do it">
             <li v-for="way in ways" :key="way.code">
