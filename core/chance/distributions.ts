@@ -112,10 +112,14 @@ export function noncentralFAbove(f: number, df1: number, df2: number, noncentral
   let weight = Math.exp(first * Math.log(half) - half - logGamma(first + 1))
   let below = incompleteBeta(df1 / 2 + first, b, x)
   let above = 0
+  let a = df1 / 2 + first
+  // What each beta is less than the one before, as a logarithm: it may be far too small for a number where the weights begin.
+  let step = a * Math.log(x) + b * Math.log1p(-x) + logGamma(a + b) - logGamma(a + 1) - logGamma(b)
   for (let term = first; term <= last; term += 1) {
     above += weight * (1 - below)
-    const a = df1 / 2 + term
-    below = Math.max(0, below - Math.exp(a * Math.log(x) + b * Math.log1p(-x) + logGamma(a + b) - logGamma(a + 1) - logGamma(b)))
+    below = Math.max(0, below - Math.exp(step))
+    step += Math.log((x * (a + b)) / (a + 1))
+    a += 1
     weight *= half / (term + 1)
   }
   return Math.min(1, above)

@@ -246,6 +246,7 @@ export function migrateRows(content: Loose, from: number): Loose {
   if (from < 6) rows = { ...rows, conclusions: listInto(rows.conclusions, { group: null, from: null, by: 'desk' }) }
   if (from < 10) rows = { ...rows, feedbacks: [], improvements: [] }
   if (from < 12) rows = { ...rows, placings: [] }
+  if (from < 15) rows = { ...rows, failures: [] }
   return rows
 }
 

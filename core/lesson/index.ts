@@ -89,6 +89,7 @@ export type {
   ListName,
   ListOf,
   NewConclusion,
+  NewFailure,
   NewFeedback,
   NewImprovement,
   NewObservation,
@@ -106,6 +107,7 @@ export type {
 export { aboutRow, conditionsOf, otherGroupOf, placedAt, supersededBy, WHOLE_CLASS, withIds } from './rows/rowKind'
 export type { AnyKind, AnyRow, Column, Source } from './rows/rowKind'
 export type { Conclusion } from './rows/conclusion'
+export type { Failure } from './rows/failure'
 export type { Feedback } from './rows/feedback'
 export type { Improvement } from './rows/improvement'
 export type { Observation } from './rows/observation'

@@ -3,6 +3,7 @@ import { letterOf, WHOLE_CLASS, type Plan, type Reading } from '../lesson'
 import type { JournalKind, JournalLine } from '../record'
 import { BOARD_WORDS, momentWords, nameOfCondition, nameOfGroup, readingWords, WONDER_WORDS } from './names'
 import { trialNumberWords } from './order'
+import { failureWords } from './failures'
 import { STRAY_WORDS } from './strays'
 import { predictionSentence } from './vocabulary'
 
@@ -14,6 +15,7 @@ export const JOURNAL_WORDS: Record<JournalKind, string> = {
   conclusion: 'Conclusions',
   feedback: 'What groups told each other',
   improvement: 'Changes for the next try',
+  failure: 'Trials without a number',
   placing: 'Given another place',
   station: 'Stations',
   board: 'Board and clock',
@@ -53,6 +55,8 @@ export function journalWords(plan: Plan, { event, times }: JournalLine): string 
       const { condition, what, why } = event.improvement
       return `${nameOfCondition(plan, condition)}: ${what}${why === '' ? '' : `, because ${why}`}`
     }
+    case 'failure':
+      return failureWords(plan, event.failure)
     case 'feedback': {
       const { about, well, next } = event.feedback
       return `to ${groupWords(plan, about)}: ${[well && `well: ${well}`, next && `to work on: ${next}`].filter(Boolean).join('; ')}`

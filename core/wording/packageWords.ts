@@ -65,6 +65,7 @@ export const ROW_TITLES: Record<OtherKind, string> = {
   observation: 'What groups saw while they tested',
   improvement: 'What groups changed for each try, and why',
   feedback: 'What groups told each other after a visit: one thing well, one to work on',
+  failure: 'Trials that ended without a number, and why',
   placing: 'Rows that the plan had no place for any more, and where the teacher put each',
 }
 

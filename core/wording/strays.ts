@@ -11,6 +11,7 @@ export const STRAY_WORDS: Record<RowKindName, { one: string; many: string }> = {
   observation: { one: 'observation', many: 'observations' },
   feedback: { one: 'word to another group', many: 'words to other groups' },
   improvement: { one: 'change for a try', many: 'changes for tries' },
+  failure: { one: 'trial without a number', many: 'trials without a number' },
   placing: { one: 'answer about a place', many: 'answers about places' },
 }
 

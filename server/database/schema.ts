@@ -91,6 +91,9 @@ export const feedbacks = rowTable(ROW_KINDS.feedback, ofLesson)
 /** What groups changed for each try. */
 export const improvements = rowTable(ROW_KINDS.improvement, ofLesson)
 
+/** Trials that ended without a number. */
+export const failures = rowTable(ROW_KINDS.failure, ofLesson)
+
 /** Where the teacher put rows that the plan had no place for any more. */
 export const placings = rowTable(ROW_KINDS.placing, ofLesson)
 
@@ -104,6 +107,7 @@ export const ROW_TABLES: Record<ListName, RowTable> = {
   feedbacks,
   improvements,
   placings,
+  failures,
 }
 
 /**

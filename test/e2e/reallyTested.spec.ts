@@ -1,7 +1,7 @@
 import type { Plan } from '../../core/lesson'
 import { newMeasure } from '../../core/test'
 import { reading } from '../api/client'
-import { choose, client, expect, goToStop, lessonWith, openStop, saved, test, unfold } from './house'
+import { choose, client, enterNumber, expect, goToStop, joinStation, lessonWith, openStop, saved, test, unfold } from './house'
 
 /** Writes a value into every place of the lesson that has one. */
 async function write(
@@ -156,4 +156,35 @@ test('where three of four were read once nobody leans, and the cheapest way out 
   await expect(page.getByText(/3 of the 4 were read only once: nobody has seen how much they wobble\./i).first()).toBeVisible()
   await page.getByRole('tab', { name: 'How sure' }).click()
   await expect(page.getByText(/^3 of them were read only once\. Read each of those twice more: about \d+ minutes\./)).toBeVisible()
+})
+
+test('a trial that ended without a number is told at the station or taken down at the desk, done again, and counted in table and report', async ({
+  page,
+  baseURL,
+  browser,
+}) => {
+  const lesson = await lessonWith(baseURL, (plan) => (plan.practice = 0))
+  const station = await (await browser.newContext()).newPage()
+  await station.goto(baseURL!)
+  await joinStation(station, lesson.code, 'Alder')
+  await station.getByRole('button', { name: 'Later' }).click()
+  await expect(station.getByText('0 of 12 done')).toBeVisible()
+  await station.getByRole('button', { name: 'something went wrong' }).click()
+  await station.getByRole('button', { name: 'it fell over' }).click()
+  await enterNumber(station, '61')
+  await expect(station.getByText('1 of 12 done')).toBeVisible()
+
+  await openStop(page, lesson, 'test')
+  await unfold(page, 'Trials without a number')
+  await expect(page.getByText(/^Alder, .*, repeat 1: it fell over/)).toBeVisible()
+  await choose(page.getByRole('combobox', { name: 'Whose trial' }), 'Birch')
+  await page.getByLabel('What happened').fill('it burst')
+  await page.getByLabel('What happened').press('Enter')
+  await expect(page.getByText(/^Birch, A kitchen roll, repeat 1: it burst/)).toBeVisible()
+  await goToStop(page, 'results')
+  await page.getByRole('tab', { name: 'Table' }).click()
+  await expect(page.getByText(/^2 trials ended without a number: /)).toBeVisible()
+  await page.goto(`/print/${lesson.id}/report`)
+  await expect(page.getByText(/^2 trials ended without a number: /)).toBeVisible()
+  await station.context().close()
 })

@@ -11,6 +11,7 @@ import {
   averageWay,
   countsWords,
   evenedAverages,
+  failuresSentence,
   rangeWords,
   readingPieces,
   tableTitle,
@@ -160,6 +161,7 @@ const setDigits = (to: string) => lesson.edit((draft) => (draft.averageTo = to =
       Groups evened out: some groups read higher than others, and they did not all do the same. Each condition stands here as if
       every group had done it; the order and the sentences go by this.
     </p>
+    <p v-if="failuresSentence(plan, record) !== ''">{{ failuresSentence(plan, record) }}</p>
     <p class="hint">What was set aside is struck through with its reason and counts nowhere. Practice is not shown.</p>
     <MomentTable v-if="several" class="section" :record="record" />
     <WordTable v-if="testOf(plan).way.fromWords" class="section" :record="record" />

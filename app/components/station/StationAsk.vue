@@ -2,7 +2,7 @@
 import { useLessonPlan } from '~/composables/lessonPlan'
 import type { UnitCode } from '~~/core/quantity'
 import type { Doubt } from '~~/core/record'
-import { doubtWords, writeReading } from '~~/core/wording'
+import { doubtWords, REASONS, writeReading } from '~~/core/wording'
 import ReasonPicker from '~/components/station/ReasonPicker.vue'
 import { focusHeading } from '~/composables/focusHeading'
 
@@ -33,6 +33,6 @@ const sayingWhy = ref(false)
       <VBtn @click="emit('again')">Type it again</VBtn>
       <VBtn @click="sayingWhy = true">Something went wrong in this trial</VBtn>
     </template>
-    <ReasonPicker v-else @why="emit('aside', $event)" />
+    <ReasonPicker v-else :reasons="REASONS" own="Set aside" @why="emit('aside', $event)" />
   </div>
 </template>

@@ -35,6 +35,7 @@ const { read } = useNumberEntry()
 const emit = defineEmits<{
   written: [reading: NewReading]
   several: [readings: NewReading[]]
+  failed: [reason: string]
   fix: []
   back: []
   skipPractice: []
@@ -136,6 +137,12 @@ function typeAgain(): void {
   toConfirm.value = undefined
 }
 
+function why(reason: string): void {
+  if (text.value.trim() !== '') return setAside(reason)
+  emit('failed', reason)
+  sayingWhy.value = false
+}
+
 function setAside(reason: string): void {
   const found = asked.value ?? typed()
   if (found) write(found, { status: 'set-aside', reason })
@@ -191,13 +198,7 @@ function setAside(reason: string): void {
       :conditions="openBeside(progress, trial)"
       @taken="lapped"
     />
-    <StationWhy
-      v-else-if="sayingWhy"
-      :has-number="text.trim() !== ''"
-      :trouble="trouble"
-      @why="setAside"
-      @back="sayingWhy = false"
-    />
+    <StationWhy v-else-if="sayingWhy" :has-number="text.trim() !== ''" :trouble="trouble" @why="why" @back="sayingWhy = false" />
     <!-- What is pressed while the number is looked at would belong to the next trial, and is not taken for this one. -->
     <form
       v-else

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { ENDED_WITHOUT, REASONS } from '~~/core/wording'
 import ReasonPicker from '~/components/station/ReasonPicker.vue'
 
-/** What went wrong: with a number it is kept and set aside, without one the trial is simply done again. */
+/** What went wrong: with a number it is kept and set aside, without one what happened is kept; either way the trial is done again. */
 defineProps<{ hasNumber: boolean; trouble: string }>()
 const emit = defineEmits<{ why: [reason: string]; back: [] }>()
 </script>
@@ -12,9 +13,14 @@ const emit = defineEmits<{ why: [reason: string]; back: [] }>()
     <template v-if="hasNumber">
       <p>The number is kept with the reason and not counted. Then do this trial again.</p>
       <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
-      <ReasonPicker @why="emit('why', $event)" />
+      <ReasonPicker :reasons="REASONS" own="Set aside" @why="emit('why', $event)" />
     </template>
-    <p v-else>No number yet? Do this trial again. If you have one, type it first, even if it is odd.</p>
+    <template v-else>
+      <p>
+        It ended without a number? Say what happened, and do this trial again. If you have one, type it first, even if it is odd.
+      </p>
+      <ReasonPicker :reasons="ENDED_WITHOUT" own="That happened" @why="emit('why', $event)" />
+    </template>
     <MainBtn @click="emit('back')">Back to the trial</MainBtn>
   </div>
 </template>

@@ -16,6 +16,7 @@ import StationPropose from '~/components/station/StationPropose.vue'
 import StationTrial from '~/components/station/StationTrial.vue'
 import StationWonder from '~/components/station/StationWonder.vue'
 import type { useStation } from '~/composables/station'
+import { newId } from '~/following/newId'
 
 /** Where a group is, and what its screens can do besides writing. */
 export interface AtStation {
@@ -124,6 +125,8 @@ const SCREENS: { [Show in StationStep['show']]: (step: Step<Show>, at: AtStation
       last,
       onWritten: (reading: NewReading) => written([reading]),
       onSeveral: written,
+      onFailed: (reason: string) =>
+        station.fail({ id: newId(), group: own.id, condition: trial.condition, repeat: trial.repeat, reason }),
       onFix: () => fix(last),
       onBack: () => fix(undefined),
       onSkipPractice: () => skip('practice'),

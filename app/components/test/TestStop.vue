@@ -9,6 +9,7 @@ import CellPanel from '~/components/test/CellPanel.vue'
 import ClassGrid from '~/components/test/ClassGrid.vue'
 import DeskBalance from '~/components/test/DeskBalance.vue'
 import EmptyContainers from '~/components/test/EmptyContainers.vue'
+import FailureList from '~/components/test/FailureList.vue'
 import ObservationList from '~/components/test/ObservationList.vue'
 import OddList from '~/components/test/OddList.vue'
 import SeatKeying from '~/components/test/SeatKeying.vue'
@@ -50,6 +51,7 @@ const goTo = (reading: Reading) => void (look.target = targetName(cellTarget(rea
       <CellPanel v-if="chosen" :place="chosen" />
       <DeskBalance />
       <WithPlan v-for="view in eachMeasure(plan)" :key="view.measured ?? ''" :plan="view"><EmptyContainers /></WithPlan>
+      <FailureList />
       <ObservationList />
     </template>
     <EmptyNote v-else title="Nothing to write down yet" begin="Say what is changed and measured" :to="`/lesson/${lesson.id}/plan`">

@@ -1,4 +1,5 @@
 import { CONCLUSION } from './conclusion'
+import { FAILURE } from './failure'
 import { FEEDBACK } from './feedback'
 import { IMPROVEMENT } from './improvement'
 import { OBSERVATION } from './observation'
@@ -18,6 +19,7 @@ export const ROW_KINDS = {
   feedback: FEEDBACK,
   improvement: IMPROVEMENT,
   placing: PLACING,
+  failure: FAILURE,
 } as const
 
 type Kinds = typeof ROW_KINDS
@@ -40,6 +42,7 @@ export type StationRow<Name extends RowKindName> = Name extends RowKindName
 export type NewReading = NewRow<'reading'>
 export type NewPrediction = NewRow<'prediction'>
 export type NewConclusion = NewRow<'conclusion'>
+export type NewFailure = StationRow<'failure'>
 export type NewFeedback = NewRow<'feedback'>
 export type NewImprovement = NewRow<'improvement'>
 export type NewObservation = NewRow<'observation'>

@@ -38,7 +38,7 @@ import { acrossSentences, seriesChartWords, seriesNames } from '../series'
 import { tableName } from '../severalTables'
 import { bestSoFarWords, tryLine } from '../tries'
 import { predictionSentence, variableWords, wordMat } from '../vocabulary'
-import { hasResults, resultsBlock, sureWords } from './results'
+import { failuresBlock, hasResults, resultsBlock, sureWords } from './results'
 import { SKILL_WORDS, signWords } from './signs'
 import { guessedWords, guessWords, ownerHeading } from '../eachChild'
 import { countedOwners } from '../owners'
@@ -254,7 +254,7 @@ function named(table: Table, tables: Table[]): Block[] {
 /** Of each measure the table of each series, how sure, and the graph: of several series all on one. */
 function resultsAndGraph(plan: Plan, record: LessonRecord): Block[] {
   const tables = everyTable(plan, record)
-  return eachMeasure(plan).flatMap((view): Block[] => {
+  const found = eachMeasure(plan).flatMap((view): Block[] => {
     const own = tables.filter((table) => table.plan.measured === view.measured)
     const blocks = own.flatMap((one): Block[] => {
       const graph = resultsGraph(one.plan, one.record)
@@ -268,6 +268,7 @@ function resultsAndGraph(plan: Plan, record: LessonRecord): Block[] {
     })
     return blocks.length > 0 ? [...blocks, ...acrossBlocks(view, record)] : []
   })
+  return [...found, ...failuresBlock(plan, record)]
 }
 
 /** Series laid beside each other. */

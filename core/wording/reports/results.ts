@@ -6,6 +6,7 @@ import { atTheirEnd, resultsTable } from '../../record'
 import type { Block } from '../../reports'
 import { gradeName, judgedAnewSentence, sureSentences } from '../evidence'
 import { countsWords } from '../counts'
+import { failuresSentence } from '../failures'
 import { conditionWithLetter } from '../names'
 import { patternWords } from '../sureness'
 import { foresight, handsForesight } from '../results'
@@ -59,6 +60,12 @@ export function resultsBlock(plan: Plan, record: LessonRecord, group?: string): 
 
 function evidenceIn(plan: Plan, record: LessonRecord, group: string | undefined): Evidence | undefined {
   return group === undefined ? evidenceOf(plan, record) : evidenceOfGroup(plan, record, group)
+}
+
+/** What ended without a number, as a paragraph; nothing where all had one. */
+export function failuresBlock(plan: Plan, record: LessonRecord): Block[] {
+  const text = failuresSentence(plan, record)
+  return text === '' ? [] : [{ kind: 'text', text }]
 }
 
 /** How sure, what pattern, and who foresaw it, in one paragraph. */

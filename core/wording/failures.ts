@@ -1,0 +1,32 @@
+import { activeConditions, type Failure, type LessonRecord, type Plan } from '../lesson'
+import { conditionWithLetter, counted, list, nameOfCondition, nameOfGroup } from './names'
+
+/** How a trial can end without a number, for a child to tap. */
+export const ENDED_WITHOUT = [
+  'it burst',
+  'it fell over',
+  'it leaked or spilled',
+  'it got stuck',
+  'it did not start',
+  'somebody bumped the table',
+] as const
+
+/** One of them. `'Alder, B tissue, repeat 2: it burst'` */
+export function failureWords(plan: Plan, { group, condition, repeat, reason }: Failure): string {
+  return `${nameOfGroup(plan, group)}, ${conditionWithLetter(plan, condition)}, repeat ${repeat}: ${reason}`
+}
+
+/**
+ * How many trials of each condition ended without a number, and why; empty where all had one.
+ * @example failuresSentence(soakUpPlan(), EMPTY_RECORD) // => ''
+ */
+export function failuresSentence(plan: Plan, { failures }: Pick<LessonRecord, 'failures'>): string {
+  const there = activeConditions(plan).flatMap(({ id }) => {
+    const own = failures.filter(({ condition }) => condition === id)
+    return own.length === 0
+      ? []
+      : [`${own.length} of ${nameOfCondition(plan, id)} (${list([...new Set(own.map(({ reason }) => reason))])})`]
+  })
+  if (there.length === 0) return ''
+  return `${counted(failures.length, 'trial')} ended without a number: ${list(there)}.`
+}
