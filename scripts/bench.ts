@@ -1,5 +1,6 @@
 // npm run bench: how fast the sums, the server and the first page are, and how often "clear" is said rightly, each beside a named
 // reference measured in the same run. With --small only as much as shows that each still runs.
+import { benchAdviser } from './bench/adviser'
 import { benchCalibration } from './bench/calibration'
 import { benchComputations } from './bench/computations'
 import { benchFiles } from './bench/files'
@@ -15,6 +16,7 @@ import type { Row, Size } from './bench/figures'
 const size: Size = process.argv.includes('--small') ? 'small' : 'full'
 const wanted = process.argv.slice(2).filter((word) => !word.startsWith('--'))
 const parts: Record<string, (size: Size) => Row[] | Promise<Row[]>> = {
+  adviser: benchAdviser,
   calibration: benchCalibration,
   computations: benchComputations,
   files: benchFiles,

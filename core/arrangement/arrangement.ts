@@ -134,8 +134,46 @@ export function turnsTogether(plan: Plan): OwnTrial[] {
   })
 }
 
-/** Turn by turn through the groups; after each whole round of both it shifts by one, so that no group always has the same condition. */
+/** Since then no group has the same condition twice where it can be helped. */
+const SPREAD_SINCE = 15
+
+/**
+ * Turn by turn through the groups: whoever had fewest turns is next, and of those who had this condition least, since what one of them reads of it counts once. A lesson begun
+ * before version 15 keeps the turns that it has readings of.
+ */
 function turns(plan: Plan): Map<string, OwnTrial[]> {
+  if (kindOf(plan).allAtOnce || plan.begunIn < SPREAD_SINCE) return turnsInRounds(plan)
+  const trials = new Map(plan.groups.map(({ id }): [string, OwnTrial[]] => [id, []]))
+  for (const trial of turnsTogether(plan)) {
+    const before = (one: OwnTrial[], other: OwnTrial[]) =>
+      one.length - other.length || timesOf(one, trial.condition) - timesOf(other, trial.condition)
+    const [next] = [...trials.values()].sort(before)
+    next?.push(trial)
+  }
+  changeOver([...trials.values()], Math.ceil(plan.repeats / Math.max(1, plan.groups.length)))
+  return trials
+}
+
+function timesOf(own: OwnTrial[], condition: string): number {
+  return own.filter((trial) => trial.condition === condition).length
+}
+
+/** Two groups change over a trial each as long as one has a condition too often and that helps. */
+function changeOver(groups: OwnTrial[][], most: number): void {
+  for (const own of groups)
+    for (const [place, { condition }] of own.entries()) {
+      if (timesOf(own, condition) <= most) continue
+      const wants = (other: OwnTrial[]) => timesOf(other, condition) < most
+      const gives = ({ condition: instead }: OwnTrial) => timesOf(own, instead) < most
+      const other = groups.find((one) => wants(one) && one.some(gives))
+      if (!other) continue
+      const at = other.findIndex(gives)
+      ;[own[place], other[at]] = [other[at]!, own[place]!]
+    }
+}
+
+/** After each whole round of both it shifts by one, so that no group always has the same condition. */
+function turnsInRounds(plan: Plan): Map<string, OwnTrial[]> {
   const size = activeConditions(plan).length
   const groups = plan.groups.map(({ id }) => id)
   const trials = new Map(groups.map((id): [string, OwnTrial[]] => [id, []]))

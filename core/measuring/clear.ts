@@ -35,7 +35,59 @@ export function chanceOfClear({ means, shares, repeats, sd, own, sameThing }: Cl
     return sum + share.reduce((all, place) => all + (means[place]! - middle) ** 2, 0)
   }, 0)
   if (variance === 0) return { chance: spread > 0 ? 1 : 0, df }
-  return { chance: noncentralFAbove(fLeaving(CLEAR_BELOW, rank, df), rank, df, spread / variance), df }
+  const whole = noncentralFAbove(fLeaving(CLEAR_BELOW, rank, df), rank, df, spread / variance)
+  const complete = blocks.filter((share) => share.length === means.length).length
+  if (means.length < 3 || (!alone && complete >= WHOLE_SHARE * blocks.length)) return { chance: whole, df }
+  // Few readings of one block are told apart by the larger of two variances.
+  const larger = alone && repeats < WELCH_FROM ? 1 + 1 / (2 * repeats) : 1
+  return { chance: Math.min(whole, chanceOfAPair(means, blocks, variance * larger, df)), df }
+}
+
+/** Where fewer groups did everything, or the class is one block, "clear" needs a pair that is clear, too. */
+const WHOLE_SHARE = 0.6
+/** From so many readings of each on, a pair of one block goes by its own variance. */
+const WELCH_FROM = 5
+
+/** The chance that the widest pair is told apart under Holm over all pairs, on what such blocks know of it. */
+function chanceOfAPair(means: number[], blocks: number[][], variance: number, df: number): number {
+  const [low, high] = [means.indexOf(Math.min(...means)), means.indexOf(Math.max(...means))]
+  const pairs = (means.length * (means.length - 1)) / 2
+  const known = varianceOfPair(blocks, means.length, low, high)
+  if (known === undefined) return 0
+  return noncentralFAbove(fLeaving(CLEAR_BELOW / pairs, 1, df), 1, df, (means[high]! - means[low]!) ** 2 / (variance * known))
+}
+
+/**
+ * How much a difference of two conditions varies, in the variance of one cell: least squares on condition and block. One block alone has one cell of each.
+ * @returns undefined where nothing connects the two
+ */
+function varianceOfPair(blocks: number[][], conditions: number, one: number, other: number): number | undefined {
+  if (blocks.length === 1) return 2
+  const normal = Array.from({ length: conditions }, () => Array.from({ length: conditions }, () => 1 / conditions))
+  for (const share of blocks)
+    for (const row of share) for (const column of share) normal[row]![column]! += (row === column ? 1 : 0) - 1 / share.length
+  const wanted = Array.from({ length: conditions }, (_, place) => (place === one ? -1 : place === other ? 1 : 0))
+  const solved = solve(normal, wanted)
+  return solved && solved[other]! - solved[one]!
+}
+
+/** Gauss's elimination with the largest pivot; undefined where there is none. */
+function solve(matrix: number[][], wanted: number[]): number[] | undefined {
+  const size = wanted.length
+  const rows = matrix.map((row, place) => [...row, wanted[place]!])
+  for (let column = 0; column < size; column += 1) {
+    const pivot = rows
+      .slice(column)
+      .reduce((best, row, place) => (Math.abs(row[column]!) > Math.abs(rows[best]![column]!) ? place + column : best), column)
+    if (Math.abs(rows[pivot]![column]!) < 1e-9) return undefined
+    ;[rows[column], rows[pivot]] = [rows[pivot]!, rows[column]!]
+    for (let row = 0; row < size; row += 1) {
+      if (row === column) continue
+      const factor = rows[row]![column]! / rows[column]![column]!
+      for (let at = column; at <= size; at += 1) rows[row]![at]! -= factor * rows[column]![at]!
+    }
+  }
+  return rows.map((row, place) => row[size]! / row[place]!)
 }
 
 /** Conditions less the pieces that no chain of groups connects. */

@@ -1,20 +1,24 @@
 <script setup lang="ts">
-import { BOUNDS, activeConditions } from '~~/core/lesson'
+import { BOUNDS, activeConditions, conditionName } from '~~/core/lesson'
 import { readingSkill, skillChange, withReadingSkill, type ReadingSkill } from '~~/core/warmUps'
 import { benchFigures, hasBench } from '~~/core/benches'
 import { learnedWobble } from '~~/core/evidence'
 import {
   applyWay,
+  asksForMost,
   chanceOfSameNow,
   expectedUnit,
+  expectedMost,
   expectsTheSame,
   outlookOf,
   waysToSee,
   WANTED_CHANCE,
   withExpected,
+  withExpectedMost,
 } from '~~/core/measuring'
 import { practiceFigures } from '~~/core/record'
 import { unitOf } from '~~/core/quantity'
+import { firstSeries } from '~~/core/test'
 import {
   adviserFigure,
   bestWords,
@@ -32,6 +36,7 @@ import {
 } from '~~/core/wording'
 import ExpectedWords from '~/components/plan/ExpectedWords.vue'
 import RepeatChart from '~/components/plan/RepeatChart.vue'
+import ChoiceField from '~/forms/ChoiceField.vue'
 import NumberField from '~/forms/NumberField.vue'
 import { useChances } from '~/composables/chances'
 import { useCustoms } from '~/composables/customs'
@@ -68,6 +73,10 @@ const ownSkill = computed(() => {
   return change && skillWords(skill.value!, change)
 })
 const same = computed(() => (expectsTheSame(plan.value) ? sameWords(chanceOfSameNow(plan.value, learned.value)) : undefined))
+const mostChoices = computed(() => [
+  { value: '', title: 'not said' },
+  ...activeConditions(firstSeries(plan.value)).map((one) => ({ value: one.id, title: conditionName(plan.value, one) })),
+])
 const takeSkill = () => editMethod((own) => withReadingSkill(own, skill.value!))
 const WarmUp = defineAsyncComponent(() => import('~/components/plan/WarmUp.vue'))
 
@@ -139,6 +148,18 @@ function take(from: 'practice' | 'bench'): void {
               @update:model-value="guess('expectedHigh', $event)"
             />
           </dd>
+          <template v-if="asksForMost(plan)">
+            <dt class="text-soft">gives most</dt>
+            <dd>
+              <ChoiceField
+                bare
+                label="Which do you expect to give most"
+                :model-value="expectedMost(plan) ?? ''"
+                :options="mostChoices"
+                @update:model-value="editMethod(withExpectedMost(plan, $event === '' ? undefined : $event))"
+              />
+            </dd>
+          </template>
           <dt class="text-soft">they come from</dt>
           <dd>{{ SOURCE_WORDS[method.expectedFrom] }}</dd>
           <template v-if="outlook">
