@@ -1,7 +1,16 @@
 import { rowKind, SOURCES, type Source } from './rowKind'
 
 /** The kinds of rows that can lose their place in the plan. */
-export const PLACED_KINDS = ['reading', 'prediction', 'conclusion', 'remark', 'observation', 'feedback', 'improvement'] as const
+export const PLACED_KINDS = [
+  'reading',
+  'prediction',
+  'conclusion',
+  'remark',
+  'observation',
+  'feedback',
+  'improvement',
+  'failure',
+] as const
 
 /**
  * Where the teacher put a row that the plan has no place for any more: to another group or condition, or aside. The row itself stays as it is; the last one that was
