@@ -170,6 +170,6 @@ test('three jars in two places: the difference counts, on the graph and in the s
   await expect(results.getByRole('row', { name: /felt lid/ })).toContainText('4.00')
   await page.goto(`/lesson/${lesson.id}/agree`)
   await expect(
-    page.getByText(/felt lid differed by 4\.00\u202f°C and open jar by 0\.00\u202f°C, top less bottom/i).first(),
+    page.getByText(/for felt lid the top was warmer by 4\.00\u202f°C, and for open jar top and bottom were level/i).first(),
   ).toBeVisible()
 })
