@@ -22,7 +22,6 @@ export function benchAdviser(size: Size): Row[] {
     const clear = Array.from({ length: classes }, () => isClear(plan, outlook, random)).filter(Boolean).length / classes
     return { away: outlook.clear - clear, kind: KINDS[place % KINDS.length]! }
   })
-  if (process.env.SHOW) for (const kind of KINDS) console.log(kind, off.filter((one) => one.kind === kind).map(({ away }) => (100 * away).toFixed(0)).join(' '))
   const mean = off.reduce((sum, { away }) => sum + away, 0) / plans
   const worst = off.reduce((most, one) => (Math.abs(one.away) > Math.abs(most.away) ? one : most))
   const points = (share: number) => `${(100 * share).toFixed(1)} points`
