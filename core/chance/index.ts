@@ -1,4 +1,5 @@
 export { fAbove, fLeaving, incompleteBeta, noncentralFAbove, tLeaving, tTwoSided } from './distributions'
+export { invert } from './invert'
 export { normalBelow, normalDensity } from './normal'
 export { drawNormal, seededRandom } from './random'
 export type { Random } from './random'

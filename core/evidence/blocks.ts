@@ -26,7 +26,7 @@ export function resultsInBlocks(plan: Plan, { readings }: LessonRecord, results 
 
 /**
  * The results that are weighed where groups take turns at one apparatus: what one group read of one condition counts once, or who reads high or low would be
- * taken for what differs (simulated with readers two wobbles apart: 12 of 100 claimed, so 1 to 3; readers taken as blocks cost half of the power).
+ * taken for what differs. Readers taken as blocks would be as honest and find half as much (docs/decisions.md).
  */
 export function oncePerReader(plan: Plan, { readings }: LessonRecord, results: TrialResult[]): TrialResult[] {
   const conditions = new Set(results.map(({ condition }) => condition))

@@ -67,8 +67,10 @@ export function numberFor(trend: Trend, wanted: number): NumberFor {
 /** The counts on both sides of where the wanted result lies. */
 function wholeAround({ taken, counts }: Trend, wanted: number, x: number | undefined): NumberFor['whole'] {
   if (!counts || x === undefined) return undefined
-  const [below, above] = [Math.floor(x + 1e-9), Math.floor(x + 1e-9) + 1]
-  return taken.at(above) < wanted ? { reaches: below, misses: above } : { reaches: above, misses: below }
+  const below = Math.floor(x + 1e-9)
+  const reaches = (count: number) => taken.at(count) >= wanted - 1e-9
+  if (taken.at(below + 1) < taken.at(below)) return { reaches: below, misses: below + 1 }
+  return reaches(below) ? { reaches: below, misses: below - 1 } : { reaches: below + 1, misses: below }
 }
 
 /** What the line leaves: never less than the numbers as kinds leave, so that a poor line does not look sure. */

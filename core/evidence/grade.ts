@@ -3,7 +3,7 @@ import { fitCells, wobbleWithin, type Cell, type CellFit } from './cells'
 import type { Friedman } from './friedman'
 import type { FromNothing } from './fromNothing'
 import type { AgainstKnown } from './known'
-import { holm, type Model, type Observation } from './model'
+import { type Model, type Observation } from './model'
 import type { MomentStep } from './moments'
 import type { SetAside } from './setAside'
 import type { Neighbours, Reach } from './neighbours'
@@ -206,38 +206,6 @@ function slopesOf({ cells, onCells, perCell }: CellFit, { numbers, resolution }:
   )
 }
 
-/** By luck alone a gap like this comes up so often; undefined where nothing was tested. */
-export function luckOf({ whole, friedman, sorted }: Evidence): number | undefined {
-  return whole?.judged ?? friedman?.p ?? sorted?.test?.p
-}
-
-/**
- * The evidence of one of several questions that a lesson asks at once: the more there are, the more chances luck has, so all of them are one family under
- * Holm's correction, and nothing of one is surer than its place among them.
- * @param others what each of them says by itself, this one among them
- */
-export function oneOfFamily(own: Evidence, others: Evidence[]): Evidence {
-  const judged = others.flatMap((one) => {
-    const luck = luckOf(one)
-    return luck === undefined ? [] : [{ one, luck }]
-  })
-  const corrected = holm(judged.map(({ luck }) => luck))
-  const p = corrected[judged.findIndex(({ one }) => one === own)]
-  if (p === undefined || judged.length < 2) return own
-  const family = { of: judged.length, p }
-  if (own.grade !== 'clear' && own.grade !== 'leaning') return { ...own, family }
-  const grade = noSurerThan(own.grade, gradeOfP(p))
-  const limited = <Graded extends { grade: Grade }>(one: Graded): Graded => ({ ...one, grade: noSurerThan(grade, one.grade) })
-  return {
-    ...own,
-    family,
-    grade,
-    lead: own.lead && limited(own.lead),
-    pairs: own.pairs.map(limited),
-    neighbours: own.neighbours.map(limited),
-  }
-}
-
 /** Averages and ranges of what was read, condition by condition. */
 export function summariesOf(observations: Observation[], evened: Map<string, number>): ConditionSummary[] {
   return [...valuesBy(observations, (one) => one.condition)].map(([condition, values]) => ({
@@ -316,25 +284,6 @@ export function readOnce(cells: Cell[]): string[] {
 export function capped(limits: Limit[], grade: Grade): Grade {
   if (limits.every((limit) => limit === 'few-groups')) return grade
   return grade === 'same' ? 'cannot-tell' : grade === 'clear' ? 'leaning' : grade
-}
-
-/** The evidence with one limit more. */
-export function withLimit(evidence: Evidence, limit: Limit): Evidence {
-  if (evidence.limits.includes(limit)) return evidence
-  const grade = capped([limit], evidence.grade)
-  const limited = <Graded extends { grade: Grade }>(one: Graded): Graded => ({
-    ...one,
-    grade: noSurerThan(grade, capped([limit], one.grade)),
-  })
-  return {
-    ...evidence,
-    grade,
-    limits: [...evidence.limits, limit],
-    lead: evidence.lead && limited(evidence.lead),
-    pairs: evidence.pairs.map(limited),
-    neighbours: evidence.neighbours.map(limited),
-    fromNothing: evidence.fromNothing.map((one) => ({ ...one, grade: capped([limit], one.grade) })),
-  }
 }
 
 function gradeOverall(

@@ -69,6 +69,17 @@ describe('moments compared with each other', () => {
     }
   })
 
+  it('are no surer than with what was set aside after they could be seen', () => {
+    const plan = sponge()
+    const record = weighed(plan, (g, m) => 12 + g + (m === 1 ? 3 + (g % 3) - (g === 6 ? 40 : 0) : 0))
+    const wild = record.readings.find(({ value }) => value < 0)!
+    const aside = { ...wild, id: 'aside', status: 'set-aside' as const, supersedes: wild.id, at: '2026-03-12T12:55:00.000Z' }
+    const steps = evidenceOf(plan, { ...record, readings: [...record.readings, aside] })!.steps
+    expect(steps.find(({ to }) => to === 'n2')!.grade).not.toBe('clear')
+    const atOnce = { ...aside, at: wild.at }
+    expect(evidenceOf(plan, { ...record, readings: [...record.readings, atOnce] })!.steps[0]!.grade).toBe('clear')
+  })
+
   it('of one thing that all look at are leaning at most, and of several each has its own steps', () => {
     const one = evidenceOf(sponge({ things: 'class' }), weighed(sponge(), gains))!
     expect([one.grade, ...one.steps.map(({ grade }) => grade)]).not.toContain('clear')

@@ -2,7 +2,8 @@ import { activeConditions, type LessonRecord, type Plan, type Reading } from '..
 import { hasNamedMoments, kindOf, momentsOf, testOf } from '../test'
 import { countedReadings, wholeTrials } from '../record'
 import { blockOf, oneApparatus } from './blocks'
-import { capped, gradeOfP, weighEvidence, withLimit, type Evidence, type EvidenceOptions, type Grade } from './grade'
+import { capped, gradeOfP, weighEvidence, type Evidence, type EvidenceOptions, type Grade } from './grade'
+import { withLimit } from './heldBack'
 import { holm, type Observation } from './model'
 
 /** One moment of a thing against another: what happened between dry and wet. */
@@ -23,11 +24,7 @@ export interface MomentStep {
  * One thing compared with itself: its moments stand for conditions. The group is the block; one group alone goes by its trials, since how heavy one bag is says nothing
  * about another.
  */
-export function againstItself(plan: Plan, record: LessonRecord, options: EvidenceOptions): Evidence {
-  return atMoments(plan, record, activeConditions(plan)[0]!.id, options)
-}
-
-function atMoments(plan: Plan, record: LessonRecord, condition: string, options: EvidenceOptions): Evidence {
+export function againstItself(plan: Plan, record: LessonRecord, condition: string, options: EvidenceOptions): Evidence {
   const all = countedReadings(plan, record.readings)
   const counted = (kindOf(plan).readsTwice ? wholeTrials(all) : all).filter((reading) => reading.condition === condition)
   const oneGroup = oneApparatus(plan) || new Set(counted.map(({ group }) => blockOf(plan, group))).size === 1
@@ -52,7 +49,7 @@ export function stepsOf(plan: Plan, record: LessonRecord, options: EvidenceOptio
   const order = momentsOf(plan).map(({ id }) => id)
   const most = Math.max(options.resolution, options.differenceThatMatters)
   const found = activeConditions(plan).flatMap(({ id: condition }) => {
-    const { pairs, limits } = atMoments(plan, record, condition, options)
+    const { pairs, limits } = againstItself(plan, record, condition, options)
     return pairs.flatMap((pair) => {
       const forward = order.indexOf(pair.a) < order.indexOf(pair.b)
       const [from, to] = forward ? [pair.a, pair.b] : [pair.b, pair.a]

@@ -23,16 +23,8 @@ import { atTheirEnd, hasEmptyPlaces, signedResults, trialResults, type TrialResu
 import { oncePerReader, oneApparatus, resultsInBlocks } from './blocks'
 import { unfairAmong } from './fairly'
 import { changesFromNothing } from './fromNothing'
-import {
-  agreementOn,
-  NOTHING_WEIGHED,
-  oneOfFamily,
-  weighEvidence,
-  withLimit,
-  type Evidence,
-  type EvidenceOptions,
-  type Grade,
-} from './grade'
+import { agreementOn, NOTHING_WEIGHED, weighEvidence, type Evidence, type EvidenceOptions, type Grade } from './grade'
+import { oneOfFamily, withLimit } from './heldBack'
 import { againstKnown } from './known'
 import { learnedWobble } from './learned'
 import { againstItself, stepsOf } from './moments'
@@ -74,7 +66,8 @@ function asItStands(plan: Plan, record: LessonRecord): Evidence | undefined {
   if (!method) return undefined
   const options = optionsOf(plan, record, method)
   const steps = stepsOf(plan, record, options)
-  if (comparesWithItself(plan) || comparesMoments(plan)) return { ...againstItself(plan, record, options), steps }
+  if (comparesWithItself(plan) || comparesMoments(plan))
+    return { ...againstItself(plan, record, activeConditions(plan)[0]!.id, options), steps }
   const results = resultsInBlocks(plan, record)
   const notFair = unfairAmong(plan, [...new Set(results.map(({ condition }) => condition))])
   const compared = notFair ? results.filter(({ condition }) => notFair.compared.includes(condition)) : results

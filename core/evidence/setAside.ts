@@ -1,6 +1,7 @@
 import type { LessonRecord, Reading } from '../lesson'
 import { currentReadings } from '../record'
 import { noSurerThan, type Evidence, type Grade } from './grade'
+import { heldTo } from './heldBack'
 
 /** Readings that were set aside when results could be seen, and the grades with and without them. */
 export interface SetAside {
@@ -58,18 +59,20 @@ function weaker(one: Grade, other: Grade): Grade {
 }
 
 /**
- * The evidence as the class may say it where readings were set aside after seeing: as weak as with them.
+ * The evidence as the class may say it where readings were set aside after seeing: as weak as with them, what is told of single changes as well.
  * @param restored the evidence with those readings
  */
 export function asWeakAs(own: Evidence, restored: Evidence, readings: number): Evidence {
-  const grade = weaker(own.grade, restored.grade)
-  const limited = <Graded extends { grade: Grade }>(one: Graded): Graded => ({ ...one, grade: noSurerThan(grade, one.grade) })
+  const asWeak = <Told extends { grade: Grade }>(one: Told, same: (other: Told) => boolean, others: Told[]): Told => {
+    const other = others.find(same)
+    return other ? { ...one, grade: weaker(one.grade, other.grade) } : one
+  }
   return {
-    ...own,
-    grade,
-    lead: own.lead && limited(own.lead),
-    pairs: own.pairs.map(limited),
-    neighbours: own.neighbours.map(limited),
+    ...heldTo(own, weaker(own.grade, restored.grade)),
+    fromNothing: own.fromNothing.map((one) => asWeak(one, ({ condition }) => condition === one.condition, restored.fromNothing)),
+    steps: own.steps.map((one) =>
+      asWeak(one, ({ condition, from, to }) => condition === one.condition && from === one.from && to === one.to, restored.steps),
+    ),
     setAside: { readings, with: restored.grade, without: own.grade },
   }
 }

@@ -65,7 +65,8 @@ export function suggestLevels(low: number, high: number, count: number, unit?: U
     const begins = [step, power, step / 2]
       .filter((one) => !whole || Number.isInteger(one))
       .map((one) => Math.floor(from / one) * one)
-    const start = begins.find((one) => one + (many - 1) * step >= to)
+    // Where it begins above nothing, nothing at all is not among it.
+    const start = begins.find((one) => one + (many - 1) * step >= to && (one > 0 || from <= 0))
     if (start !== undefined) return levels(start, step)
   }
   return levels(from, whole ? Math.ceil(exact) : exact)

@@ -128,6 +128,11 @@ export function ownersIn(plan: Plan): string[] {
   return [...new Set(plan.groups.map(({ id }) => ownerOf(plan, id)))]
 }
 
+/** Do some children share a thing. `sharesThings(soakUpPlan()) // false` */
+export function sharesThings(plan: Plan): boolean {
+  return ownersIn(plan).length < plan.groups.length
+}
+
 /**
  * The plan with so many children to a thing, as they sit; with one each has its own.
  * @example ownersIn(withSharedThings({ ...soakUpPlan(), each: 'child' }, 4)).length // => 2

@@ -72,6 +72,7 @@ export {
   isEachChild,
   ownerOf,
   ownersIn,
+  sharesThings,
   recordByCode,
   seatOf,
   withEachChild,

@@ -1,4 +1,4 @@
-import { fLeaving, noncentralFAbove } from '../chance'
+import { fLeaving, invert, noncentralFAbove } from '../chance'
 
 export interface ClearAsk {
   /** Expected result of each condition, same unit as the wobbles. */
@@ -38,9 +38,15 @@ export function chanceOfClear({ means, shares, repeats, sd, own, sameThing }: Cl
   const whole = noncentralFAbove(fLeaving(CLEAR_BELOW, rank, df), rank, df, spread / variance)
   const complete = blocks.filter((share) => share.length === means.length).length
   if (means.length < 3 || (!alone && complete >= WHOLE_SHARE * blocks.length)) return { chance: whole, df }
-  // Few readings of one block are told apart by the larger of two variances.
-  const larger = alone && repeats < WELCH_FROM ? 1 + 1 / (2 * repeats) : 1
-  return { chance: Math.min(whole, chanceOfAPair(means, blocks, variance * larger, df)), df }
+  // What nothing connects cannot be told apart in a pair.
+  if (rank < means.length - 1) return { chance: 0, df }
+  return { chance: Math.min(whole, chanceOfAPair({ means, blocks, variance, ...freedomOfPair(alone, repeats, df) })), df }
+}
+
+/** A pair of one block goes by its own readings: by Welch's freedom where there are enough of them, else by the larger of two variances. */
+function freedomOfPair(alone: boolean, repeats: number, df: number): { df: number; larger: number } {
+  if (!alone) return { df, larger: 1 }
+  return repeats < WELCH_FROM ? { df, larger: 1 + 1 / (2 * repeats) } : { df: 2 * (repeats - 1), larger: 1 }
 }
 
 /** Where fewer groups did everything, or the class is one block, "clear" needs a pair that is clear, too. */
@@ -49,45 +55,32 @@ const WHOLE_SHARE = 0.6
 const WELCH_FROM = 5
 
 /** The chance that the widest pair is told apart under Holm over all pairs, on what such blocks know of it. */
-function chanceOfAPair(means: number[], blocks: number[][], variance: number, df: number): number {
+function chanceOfAPair({
+  means,
+  blocks,
+  variance,
+  df,
+  larger,
+}: {
+  means: number[]
+  blocks: number[][]
+  variance: number
+  df: number
+  larger: number
+}): number {
   const [low, high] = [means.indexOf(Math.min(...means)), means.indexOf(Math.max(...means))]
   const pairs = (means.length * (means.length - 1)) / 2
-  const known = varianceOfPair(blocks, means.length, low, high)
-  if (known === undefined) return 0
-  return noncentralFAbove(fLeaving(CLEAR_BELOW / pairs, 1, df), 1, df, (means[high]! - means[low]!) ** 2 / (variance * known))
+  const known = variance * larger * varianceOfPair(blocks, means.length, low, high)
+  return noncentralFAbove(fLeaving(CLEAR_BELOW / pairs, 1, df), 1, df, (means[high]! - means[low]!) ** 2 / known)
 }
 
-/**
- * How much a difference of two conditions varies, in the variance of one cell: least squares on condition and block. One block alone has one cell of each.
- * @returns undefined where nothing connects the two
- */
-function varianceOfPair(blocks: number[][], conditions: number, one: number, other: number): number | undefined {
-  if (blocks.length === 1) return 2
-  const normal = Array.from({ length: conditions }, () => Array.from({ length: conditions }, () => 1 / conditions))
+/** How much a difference of two conditions varies, in the variance of one cell: least squares on condition and block. */
+function varianceOfPair(blocks: number[][], conditions: number, one: number, other: number): number {
+  const information = Array.from({ length: conditions }, () => Array.from({ length: conditions }, () => 1 / conditions))
   for (const share of blocks)
-    for (const row of share) for (const column of share) normal[row]![column]! += (row === column ? 1 : 0) - 1 / share.length
-  const wanted = Array.from({ length: conditions }, (_, place) => (place === one ? -1 : place === other ? 1 : 0))
-  const solved = solve(normal, wanted)
-  return solved && solved[other]! - solved[one]!
-}
-
-/** Gauss's elimination with the largest pivot; undefined where there is none. */
-function solve(matrix: number[][], wanted: number[]): number[] | undefined {
-  const size = wanted.length
-  const rows = matrix.map((row, place) => [...row, wanted[place]!])
-  for (let column = 0; column < size; column += 1) {
-    const pivot = rows
-      .slice(column)
-      .reduce((best, row, place) => (Math.abs(row[column]!) > Math.abs(rows[best]![column]!) ? place + column : best), column)
-    if (Math.abs(rows[pivot]![column]!) < 1e-9) return undefined
-    ;[rows[column], rows[pivot]] = [rows[pivot]!, rows[column]!]
-    for (let row = 0; row < size; row += 1) {
-      if (row === column) continue
-      const factor = rows[row]![column]! / rows[column]![column]!
-      for (let at = column; at <= size; at += 1) rows[row]![at]! -= factor * rows[column]![at]!
-    }
-  }
-  return rows.map((row, place) => row[size]! / row[place]!)
+    for (const row of share) for (const column of share) information[row]![column]! += (row === column ? 1 : 0) - 1 / share.length
+  const known = invert(information)
+  return known[one]![one]! + known[other]![other]! - 2 * known[one]![other]!
 }
 
 /** Conditions less the pieces that no chain of groups connects. */

@@ -1,6 +1,6 @@
 import { unreachable } from '../unreachable'
 import { fitOf } from '../clock'
-import { activeConditions, conditionValue, MOST_GROUPS, ownersIn, withGroups, withSharedThings, type Plan } from '../lesson'
+import { activeConditions, conditionValue, MOST_GROUPS, sharesThings, withGroups, withSharedThings, type Plan } from '../lesson'
 import { atLevel, comesAgain, firstSeries, readBy, seriesIn, testOf, withMethod, wayOf, type ResolvedMethod } from '../test'
 import { convert, unitOf, withoutNoise, writeShort } from '../quantity'
 import { INSTRUMENTS, steadierInstruments, withInstrument } from './instruments'
@@ -136,7 +136,7 @@ function groupChanges(plan: Plan): Change[] {
 
 /** A thing for each child, where some shared one. */
 function ownChange(plan: Plan): Change[] {
-  return ownersIn(plan).length < plan.groups.length ? [{ code: 'own-things' }] : []
+  return sharesThings(plan) ? [{ code: 'own-things' }] : []
 }
 
 /** A new strip, cup or ball in each trial, where the same one came again. */

@@ -79,6 +79,7 @@ function liesAmong(plan: Plan, method: ResolvedMethod, fellows: Fellowship, read
   const key = keyOf(reading)
   const own = fellows.values.get(key) ?? []
   if (reading.unit !== method.unit || reading.value < 0 || own.length <= FELLOWS_ENOUGH + 1) return false
+  if (reading.value > (method.mostPossible[reading.condition] ?? Infinity)) return false
   const value = reading.value - (fellows.levels.get(reading.group) ?? 0)
   const half = Math.floor(own.length / 2)
   // Whichever one is left out, the middle lies among these.

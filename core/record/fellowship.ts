@@ -3,6 +3,7 @@ import { type Plan, type Reading } from '../lesson'
 import { readQuantity } from '../quantity'
 import { kindOf, testOf } from '../test'
 import { countedReadings } from './readings'
+import { ODD_SDS } from './slips'
 
 /** With fewer fellows the teacher's expectation counts as one. */
 export const FELLOWS_ENOUGH = 3
@@ -74,7 +75,6 @@ export const fellowship = oncePerPair((plan: Plan, readings: Reading[]): Fellows
 
 /** What lies beyond 3.5 sds, and what a middle of absolute residuals knows beside an sd of as many. */
 const BEYOND = 0.000465
-const ODD_AT = 3.5
 const MAD_EFFICIENCY = 0.37
 const doubts = new Map<number, number>()
 
@@ -82,7 +82,7 @@ const doubts = new Map<number, number>()
 function doubtOf(residuals: number): number {
   const known = doubts.get(residuals)
   if (known !== undefined) return known
-  const doubt = Math.max(1, tLeaving(BEYOND, Math.max(1, MAD_EFFICIENCY * residuals)) / ODD_AT)
+  const doubt = Math.max(1, tLeaving(BEYOND, Math.max(1, MAD_EFFICIENCY * residuals)) / ODD_SDS)
   doubts.set(residuals, doubt)
   return doubt
 }

@@ -3,7 +3,7 @@ import { reading, soakUpPlan } from '../../test/soakUp'
 import { evidenceOf } from '../evidence'
 import { EMPTY_RECORD, type Plan, type Reading } from '../lesson'
 import { doubtWords, sureSentences } from '../wording'
-import { classReport } from '../wording/reports'
+import { classReport, groupReport } from '../wording/reports'
 import { withMethod } from '../test'
 import {
   checkEntry,
@@ -161,6 +161,18 @@ describe('the most that can be read', () => {
     expect(doubtWords(plan, 91, 'mm', { code: 'beyond', most: 90 })).toBe(
       '91\u202fmm is more than there can be: it ends at 90\u202fmm. Is it right?',
     )
+  })
+
+  it('is asked about in the middle of many that are beyond it, too', () => {
+    const all = plan.groups.flatMap(({ id: group }) =>
+      [1, 2, 3].map((repeat) => reading({ group, repeat, value: 95, entered: '95' })),
+    )
+    expect(doubtfulReadings(plan, all)).toHaveLength(all.length)
+  })
+
+  it('says nothing of the table of a group that was never there', () => {
+    const of = (group: string) => JSON.stringify(groupReport(plan, record, group))
+    expect([of('g1').includes('at least 90'), of('g2').includes('at least 85')]).toEqual([true, false])
   })
 
   it('makes an average at least that, in table, words and report', () => {

@@ -92,6 +92,6 @@ export {
   withSeries,
   withSeriesName,
 } from './series'
-export { askedAtOnce, isAlsoSeen, mainView } from './mainQuestion'
+export { askedAtOnce, isAlsoSeen, mainPlace, mainView } from './mainQuestion'
 export type { AskedAtOnce } from './mainQuestion'
 export { comesAgain, comparesMoments, comparesWithItself } from './things'

@@ -21,6 +21,15 @@ export function askedAtOnce(plan: Plan): AskedAtOnce[] {
 }
 
 /**
+ * At which place among what is asked at once the named question stands, counted from 1; 0 where none is named or it is gone.
+ * @example mainPlace(inTwoMeasures) // => 0
+ */
+export function mainPlace(plan: Plan): number {
+  const main = plan.mainQuestion
+  return 1 + askedAtOnce(plan).findIndex(({ measure, series }) => measure === main?.measure && series === main.series)
+}
+
+/**
  * The view that was named as the main question before anything was read; undefined where none was, where it came too late, or where only one thing is asked.
  * @param readings of the whole lesson
  * @example mainView(inTwoMeasures, []) // => undefined

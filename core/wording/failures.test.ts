@@ -27,6 +27,8 @@ it('a trial that ended without a number is a row with its reason, counted in wor
   expect(failuresSentence(plan, record)).toBe(sentence)
   expect(JSON.stringify(classReport(plan, record))).toContain(sentence)
   expect(failuresSentence(plan, { failures: [] })).toBe('')
+  const without = { ...plan, conditions: plan.conditions.map((one) => ({ ...one, leftOut: one.id === 'card' })) }
+  expect(failuresSentence(without, record)).toBe('2 trials ended without a number: 2 of tissue (it fell over).')
 })
 
 it('goes with its group and condition, and stands in the journal', () => {

@@ -21,12 +21,14 @@ export function failureWords(plan: Plan, { group, condition, repeat, reason }: F
  * @example failuresSentence(soakUpPlan(), EMPTY_RECORD) // => ''
  */
 export function failuresSentence(plan: Plan, { failures }: Pick<LessonRecord, 'failures'>): string {
-  const there = activeConditions(plan).flatMap(({ id }) => {
-    const own = failures.filter(({ condition }) => condition === id)
+  const active = activeConditions(plan)
+  const ended = failures.filter(({ condition }) => active.some(({ id }) => id === condition))
+  const there = active.flatMap(({ id }) => {
+    const own = ended.filter(({ condition }) => condition === id)
     return own.length === 0
       ? []
       : [`${own.length} of ${nameOfCondition(plan, id)} (${list([...new Set(own.map(({ reason }) => reason))])})`]
   })
   if (there.length === 0) return ''
-  return `${counted(failures.length, 'trial')} ended without a number: ${list(there)}.`
+  return `${counted(ended.length, 'trial')} ended without a number: ${list(there)}.`
 }

@@ -181,6 +181,7 @@ export {
 export type { Depth } from './sureness'
 export {
   AVERAGE_WORDS,
+  averageFigure,
   averageHeading,
   averageWay,
   evenedAverages,

@@ -130,6 +130,16 @@ it('answers in whole numbers on the asked side where the numbers are counts', ()
     /^For these groups 5 still comes to 3\.5.mm, and 6 may not\. It lies between 5 and 6, 95 times in 100\.$/,
   )
   expect(asked(2, 20.9)[0]).toMatch(/^For these groups 4 comes to 20\.9.mm, and 3 may not yet\./)
+  // Where a count gives it exactly, that one does.
+  expect(asked(-2, 4.15)[0]).toMatch(/^For these groups \d still comes to/)
+  const line = (slope: number) =>
+    findTrend(
+      ['A', 'B', 'C'].flatMap((group) => [1, 2, 3, 4, 5, 6].map((x) => ({ group, x, y: 20 + slope * x }))),
+      { resolution: 0.1, grade: 'clear', counts: true },
+    )!
+  expect(numberFor(line(2), 28).whole).toEqual({ reaches: 4, misses: 3 })
+  expect(numberFor(line(-2), 12).whole).toEqual({ reaches: 4, misses: 5 })
+  expect(numberFor(line(2), 27).whole).toEqual({ reaches: 4, misses: 3 })
   for (const line of asked(-2, 3.5).slice(1)) expect(line).toMatch(/: \d\.$/)
 })
 

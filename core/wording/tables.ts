@@ -4,7 +4,7 @@ import { averageOf, summarise, type Evidence, type Gap, type Summary } from '../
 import { type AverageWay, type Plan, type Reading } from '../lesson'
 import { countsOf, resultUnit, testOf, kindOf } from '../test'
 import { decimalsOf, withoutNoise, withUnit, writeNumber, writeQuantity, isAmount, isWord, type ResultUnit } from '../quantity'
-import type { TableRow, WorkedOut } from '../record'
+import { atTheirEnd, type TableRow, type WorkedOut } from '../record'
 import { countedName } from './counts'
 import { knownName } from './known'
 import { list, markOf, momentWords, nameOfCondition, nameOfGroup, notWithin, writeAverage, writeReading } from './names'
@@ -13,6 +13,16 @@ import { list, markOf, momentWords, nameOfCondition, nameOfGroup, notWithin, wri
 export function writeFigure(plan: Plan, value: number, unit: ResultUnit): string {
   if (!isAmount(unit) || plan.averageTo === 'one-more' || !Number.isFinite(value)) return writeAverage(plan, value, unit)
   return writeQuantity(value, unit, decimalsOf(markOf(plan, unit)))
+}
+
+/**
+ * The average of a row as the class writes it: at least that where it was read at its end, and a dash where there is none.
+ * @param readings those that the row is of: the class's, or one group's
+ */
+export function averageFigure(plan: Plan, readings: Reading[], condition: string, average: number | undefined): string {
+  if (average === undefined) return '–'
+  const ends = atTheirEnd(plan, readings).some((one) => one.condition === condition)
+  return `${ends ? 'at least ' : ''}${writeFigure(plan, average, resultUnit(plan))}`
 }
 
 /** The gap as a figure that fits beside its drawing: "gap 13.2 mm = 2.5 wobbles". */

@@ -1,5 +1,5 @@
 import { arrangementOf, specimensOf } from '../arrangement'
-import { ownersIn, THINGS, type Plan, type Things } from '../lesson'
+import { ownersIn, sharesThings, THINGS, type Plan, type Things } from '../lesson'
 import { comesAgain, kindOf, testOf } from '../test'
 import type { Outlook } from '../measuring'
 import { withUnit, writeShort, type ResultUnit } from '../quantity'
@@ -28,7 +28,7 @@ export function thingsAnswered({ kind, things }: Pick<Plan, 'kind' | 'things'>):
 
 /** What the answer means for kit, evidence and words, in one line. */
 export function thingsMeaning(plan: Plan): string {
-  if (ownersIn(plan).length < plan.groups.length) return sharedWords(plan)
+  if (sharesThings(plan)) return sharedWords(plan)
   if (plan.things === 'class')
     return 'The kit counts one of each for the class. However many look at it, the result is about this one, and leaning at most: for its kind take more of them.'
   if (kindOf(plan).watches) return 'Each group has one of its own: groups say how far such things differ.'

@@ -1,7 +1,15 @@
 import { conditionsByGroup, trialsByGroup } from '../../core/arrangement'
 import { drawNormal, seededRandom, type Random } from '../../core/chance'
 import { evidenceOf } from '../../core/evidence'
-import { activeConditions, EMPTY_RECORD, withEachChild, withSharedThings, type Plan, type Reading } from '../../core/lesson'
+import {
+  activeConditions,
+  EMPTY_RECORD,
+  ownerOf,
+  withEachChild,
+  withSharedThings,
+  type Plan,
+  type Reading,
+} from '../../core/lesson'
 import { outlookOf } from '../../core/measuring'
 import { comparesWithItself, momentsOf, withMethod } from '../../core/test'
 import { counter, reading, soakUpPlan } from '../../test/soakUp'
@@ -88,7 +96,7 @@ function isClear(plan: Plan, { means, total, own }: NonNullable<ReturnType<typeo
   }
   const trials = trialsByGroup(plan)
   const readings = [...conditionsByGroup(plan).keys()].flatMap((group) => {
-    const owner = plan.groups.find(({ id }) => id === group)!.sharesWith ?? group
+    const owner = ownerOf(plan, group)
     return trials.get(group)!.flatMap(({ condition, repeat }): Reading[] => {
       const at = (mean: number, key: string) => mean + thing(`${owner}/${condition}/${key}`) + total * drawNormal(random)
       if (!comparesWithItself(plan)) {

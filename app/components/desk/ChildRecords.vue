@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { hasOldCodes, ownerOf, ownersIn, seatOf, withFreshKeys, withShared, withSharedThings } from '~~/core/lesson'
+import { hasOldCodes, ownerOf, seatOf, sharesThings, withFreshKeys, withShared, withSharedThings } from '~~/core/lesson'
 import { seatWords, sharedWords, SHARED_BY } from '~~/core/wording'
 import ChoiceField from '~/forms/ChoiceField.vue'
 import { secretRandom } from '~/following/chance'
@@ -14,7 +14,7 @@ function toggle(place: number): void {
     record.away = record.away.length > 0 ? [] : [1]
   })
 }
-const sharing = computed(() => ownersIn(plan.value).length < plan.value.groups.length)
+const sharing = computed(() => sharesThings(plan.value))
 /** The seat that is told whose thing it shares. */
 const chosen = ref<string>()
 const told = computed(() => plan.value.groups.find(({ id }) => id === chosen.value) ?? plan.value.groups[0]!)

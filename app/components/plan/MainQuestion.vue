@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { askedAtOnce } from '~~/core/test'
+import { hasBegun } from '~~/core/record'
+import { askedAtOnce, mainPlace } from '~~/core/test'
 import { mainQuestionChoices, mainQuestionMeaning } from '~~/core/wording'
 import PickOne from '~/forms/PickOne.vue'
 import { serverNow } from '~/following/serverClock'
@@ -9,11 +10,7 @@ import { useLesson } from '~/stores/lesson'
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
 const options = computed(() => mainQuestionChoices(plan.value))
-const read = computed(() => lesson.record.readings.some(({ practice }) => !practice))
-const chosen = computed(() => {
-  const main = plan.value.mainQuestion
-  return 1 + askedAtOnce(plan.value).findIndex(({ measure, series }) => measure === main?.measure && series === main.series)
-})
+const read = computed(() => hasBegun(lesson.record.readings))
 function choose(place: number | undefined): void {
   const one = askedAtOnce(plan.value)[(place ?? 0) - 1]
   const at = new Date(serverNow()).toISOString()
@@ -29,7 +26,7 @@ function choose(place: number | undefined): void {
         label="Main question"
         target="main-question"
         :disabled="read"
-        :model-value="chosen"
+        :model-value="mainPlace(plan)"
         :options="options"
         @update:model-value="choose"
       />

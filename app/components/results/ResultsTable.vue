@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { useLessonPlan } from '~/composables/lessonPlan'
-import { averageOf, evidenceOf, summarise } from '~~/core/evidence'
+import { averageOf, evidenceOf, readingsOfGroup, summarise } from '~~/core/evidence'
 import { AVERAGE_WAYS, type AverageWay, type LessonRecord } from '~~/core/lesson'
 import { resultUnit, testOf, kindOf } from '~~/core/test'
 import { unitOf, withUnit, isAmount, isWord } from '~~/core/quantity'
-import { atTheirEnd, comparedWith, resultsTable, workedOutFor } from '~~/core/record'
+import { comparedWith, resultsTable, workedOutFor } from '~~/core/record'
 import {
   AVERAGE_WORDS,
+  averageFigure,
   averageHeading,
   averageWay,
   countsWords,
@@ -58,14 +59,11 @@ const compared = computed(
 const averageTitle = computed(() => (averageWay(plan.value) === 'none' ? undefined : averageHeading(plan.value)))
 const several = computed(() => kindOf(plan.value).readsTwice || kindOf(plan.value).watches)
 
-/** What was read at its end has an average that is too small. */
-const atEnd = computed(() => atTheirEnd(plan.value, props.record.readings).map(({ condition }) => condition))
-
+/** The rows of whoever the table is of. */
+const own = computed(() => (group.value === '' ? props.record : readingsOfGroup(props.record, group.value)).readings)
 function figure(row: (typeof rows.value)[number]): string {
   const average = row.summary && averageOf(row.summary, averageWay(plan.value))
-  if (average === undefined) return '–'
-  const ends = atEnd.value.includes(row.condition) ? 'at least ' : ''
-  return `${ends}${writeFigure(plan.value, average, unit.value)}`
+  return averageFigure(plan.value, own.value, row.condition, average)
 }
 const setAverage = (way: AverageWay) => lesson.edit((draft) => (draft.average = way))
 const setDigits = (to: string) => lesson.edit((draft) => (draft.averageTo = to === 'mark' ? 'mark' : 'one-more'))

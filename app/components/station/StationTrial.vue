@@ -139,7 +139,8 @@ function typeAgain(): void {
 
 function why(reason: string): void {
   if (text.value.trim() !== '') return setAside(reason)
-  emit('failed', reason)
+  // Practice is for finding out how it goes: nothing of it counts.
+  if (!props.trial.practice) emit('failed', reason)
   sayingWhy.value = false
 }
 

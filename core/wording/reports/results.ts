@@ -1,8 +1,17 @@
-import { averageOf, evidenceOf, evidenceOfGroup, judgedBefore, summarise, trendOf, type Evidence } from '../../evidence'
+import {
+  averageOf,
+  evidenceOf,
+  evidenceOfGroup,
+  judgedBefore,
+  readingsOfGroup,
+  summarise,
+  trendOf,
+  type Evidence,
+} from '../../evidence'
 import { activeConditions, type LessonRecord, type Plan } from '../../lesson'
 import { resultUnit, testOf } from '../../test'
 import { stampedOrders } from '../../predictions'
-import { atTheirEnd, resultsTable } from '../../record'
+import { resultsTable } from '../../record'
 import type { Block } from '../../reports'
 import { gradeName, judgedAnewSentence, sureSentences } from '../evidence'
 import { countsWords } from '../counts'
@@ -11,7 +20,7 @@ import { conditionWithLetter } from '../names'
 import { patternWords } from '../sureness'
 import { foresight, handsForesight } from '../results'
 import { sortedBlock } from '../sorted'
-import { averageHeading, averageWay, evenedAverages, rangeWords, writeFigure } from '../tables'
+import { averageFigure, averageHeading, averageWay, evenedAverages, rangeWords, writeFigure } from '../tables'
 import { isAmount } from '../../quantity'
 
 /** The table of results, of the class or of one group. */
@@ -26,7 +35,7 @@ export function resultsBlock(plan: Plan, record: LessonRecord, group?: string): 
     summary: summarise(results),
   }))
   if (rows.every(({ summary }) => summary === undefined)) return []
-  const ends = new Set(atTheirEnd(plan, record.readings).map(({ condition }) => condition))
+  const own = (group === undefined ? record : readingsOfGroup(record, group)).readings
   const average = averageWay(plan)
   const middle = average === 'none' ? [] : [averageHeading(plan)]
   const evened = group === undefined && numeric ? evenedAverages(plan, evidenceOf(plan, record)) : undefined
@@ -46,9 +55,7 @@ export function resultsBlock(plan: Plan, record: LessonRecord, group?: string): 
         const figure = summary && averageOf(summary, average)
         return [
           conditionWithLetter(plan, condition),
-          ...(average === 'none'
-            ? []
-            : [figure === undefined ? '–' : `${ends.has(condition) ? 'at least ' : ''}${writeFigure(plan, figure, unit)}`]),
+          ...(average === 'none' ? [] : [averageFigure(plan, own, condition, figure)]),
           ...(evened ? [evened.has(condition) ? writeFigure(plan, evened.get(condition)!, unit) : '–'] : []),
           summary ? rangeWords(plan, summary) : '–',
           String(summary?.count ?? 0),
