@@ -49,9 +49,9 @@ export function sharedWords(plan: Plan): string {
   return `${things} for ${plan.groups.length} children: what several read of one thing counts once, and the kit counts one for them.`
 }
 
-/** For how many children one thing is, as they sit; the first says what stands below. */
+/** For how many children one thing is, as they sit; the first stands for the seats as they are. */
 export const SHARED_BY = [
-  { value: 0, title: 'as below' },
+  { value: 0, title: 'as the seats say' },
   { value: 1, title: 'each child' },
   { value: 2, title: 'two who sit together' },
   { value: 3, title: 'three who sit together' },

@@ -12,8 +12,15 @@ const words = ref('')
   <VBtn v-for="reason in reasons" :key="reason" @click="emit('why', reason)">
     {{ reason }}
   </VBtn>
-  <form class="own flex gap-near" @submit.prevent="words.trim() && emit('why', words.trim())">
-    <TextField bare label="Something else" v-model="words" :longest="LONGEST.reason" placeholder="something else" />
+  <form class="own flex flex-wrap gap-near" @submit.prevent="words.trim() && emit('why', words.trim())">
+    <TextField
+      bare
+      class="grow min-w-200px"
+      label="Something else"
+      v-model="words"
+      :longest="LONGEST.reason"
+      placeholder="something else"
+    />
     <VBtn type="submit" :disabled="words.trim() === ''">{{ own }}</VBtn>
   </form>
 </template>

@@ -54,7 +54,14 @@ async function add(): Promise<void> {
         v-bind="BOUNDS.repeats"
         @update:model-value="repeat = $event ?? 1"
       />
-      <TextField bare label="What happened" v-model="reason" :longest="LONGEST.reason" placeholder="for example it fell over" />
+      <TextField
+        bare
+        class="grow min-w-200px"
+        label="What happened"
+        v-model="reason"
+        :longest="LONGEST.reason"
+        placeholder="for example it fell over"
+      />
       <VBtn type="submit" size="small" :disabled="reason.trim() === ''">Write it down</VBtn>
     </form>
     <ul>
