@@ -6,6 +6,7 @@ import type { FilePicture, ImportChoices } from '../core/formats'
 import type {
   BoardChange,
   BoardState,
+  ClassPace,
   Each,
   Group,
   Kind,
@@ -22,7 +23,7 @@ import type { MatterWords } from '../core/wording'
 import type { Term, TermLesson } from '../core/wording/reports'
 import type { Teaching } from '../core/test'
 import type { RowBody, StationBody } from './rows'
-import type { CalendarBody, HeldBody } from './school'
+import type { CalendarBody, HeldBody, PaceBody } from './school'
 import type { TermLessons, TermPlan, TermPlanAsk } from './termPlan'
 import type {
   GroupTogetherBody,
@@ -341,6 +342,7 @@ interface Contract extends DeskRows, StationRows {
   'GET /api/cupboard/file': { answer: Download }
   'POST /api/cupboard/file': { body: { text: string }; answer: { added: number; changed: number } }
   'PUT /api/calendar': { body: CalendarBody; answer: { calendar: Calendar } }
+  'PUT /api/class-pace': { body: PaceBody; answer: { pace: ClassPace | null } }
   'POST /api/tables': { body: { data: string }; answer: { rows: string[][] } }
 
   'GET /api/together': { answer: { together: TogetherEntry[] } }

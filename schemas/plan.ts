@@ -24,6 +24,7 @@ import {
   FRAMES,
   GRAPH_KINDS,
   KINDS,
+  LATER_PHASES,
   PHASES,
   PLAN_VERSION,
   PREDICT_AS,
@@ -32,10 +33,12 @@ import {
   TESTABLE_CHECKS,
   THINGS,
   TRIAL_ORDERS,
+  TRIAL_PARTS,
   WHOSE_QUESTION,
   WORD_SETS,
   type Arrangement,
   type Asked,
+  type ClassPace,
   type Clock,
   type Condition,
   type ExtraStation,
@@ -260,6 +263,10 @@ const material = Joi.object<Material, true>({
   use: oneOf(USES),
   rinse: within(BOUNDS.rinseSeconds),
   goesRound: wholeIn(BOUNDS.goesRound).allow(null),
+  inUse: Joi.array()
+    .items(Joi.string().valid(...TRIAL_PARTS))
+    .unique()
+    .required(),
   spare: within(BOUNDS.spare),
   thing: uuid.allow(null),
   stock: shortText,
@@ -289,7 +296,18 @@ const clock = Joi.object<Clock, true>({
   trial: Joi.object<Clock['trial'], true>({ setUp: seconds, run: seconds, read: seconds, reset: seconds }).required(),
   sideBySide: wholeIn(BOUNDS.sideBySide),
   fetchWhilePredicting: Joi.boolean().required(),
+  least: Joi.object(Object.fromEntries(LATER_PHASES.map((phase) => [phase, within(BOUNDS.minutes).optional()]))).required(),
+  pace: Joi.object<ClassPace, true>({
+    times: within(BOUNDS.pace),
+    failed: within(BOUNDS.failed),
+    lessons: wholeIn(BOUNDS.paceLessons),
+    trials: wholeIn(BOUNDS.paceTrials),
+  })
+    .allow(null)
+    .required(),
 }).required()
+
+const trials = Joi.array().items(Joi.object<Retest, true>({ group: planId, condition: planId, repeat: wholeIn(BOUNDS.repeats) }))
 
 const groupNote = Joi.string().allow('').max(LONGEST.note).required()
 
@@ -354,10 +372,8 @@ export const planSchema = Joi.object<Plan, true>({
   arrangement,
   jobs: Joi.array().items(shortText.optional()).max(MOST.jobs).required(),
   secondReader: Joi.boolean().required(),
-  retests: Joi.array()
-    .items(Joi.object<Retest, true>({ group: planId, condition: planId, repeat: wholeIn(BOUNDS.repeats) }))
-    .max(MOST.retests)
-    .required(),
+  retests: trials.max(MOST.retests).required(),
+  notDone: trials.max(MOST.notDone).required(),
   average: oneOf(AVERAGE_WAYS),
   averageTo: oneOf(AVERAGE_TO),
   graph: Joi.string()

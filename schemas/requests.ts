@@ -4,11 +4,15 @@ import {
   BOARD_VIEWS,
   BOUNDS,
   LONGEST,
+  MOST_PAUSES,
+  MOST_TAPS,
   SHORTEST_PASSPHRASE,
   RESULTS_SHOWN,
   type BoardChange,
   type OnTheCard,
+  type Pause,
   type Plan,
+  type Tap,
 } from '../core/lesson'
 import type { AskedEntry } from '../core/record'
 import type { Term } from '../core/wording/reports'
@@ -163,6 +167,12 @@ export const boardChangeSchema = Joi.object<BoardChange>({
     .valid(...BOARD_VIEWS)
     .allow(null),
   clockStarted: isoTime.optional().allow(null),
+  pauses: Joi.array()
+    .items(Joi.object<Pause, true>({ from: isoTime, to: isoTime.allow(null) }))
+    .max(MOST_PAUSES),
+  tapped: Joi.array()
+    .items(Joi.object<Tap, true>({ group: planId, at: isoTime }))
+    .max(MOST_TAPS),
   results: Joi.string().valid(...RESULTS_SHOWN),
   sound: Joi.boolean(),
   draft: Joi.string().allow('').max(LONGEST.text),

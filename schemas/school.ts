@@ -41,6 +41,13 @@ export interface CalendarBody {
 
 export const calendarSchema = Joi.object<CalendarBody, true>({ className: shortText, calendar }).required()
 
+export interface PaceBody {
+  className: string
+  forget: boolean
+}
+
+export const forgetPaceSchema = Joi.object<PaceBody, true>({ className: shortText, forget: Joi.boolean().required() }).required()
+
 export interface HeldBody {
   before: number
   after: number

@@ -22,13 +22,16 @@ function isTyping(target: EventTarget | null): boolean {
 }
 
 const LOOK_EVERY = 50
-const LOOKS = 40
+/** An old laptop takes seconds for the first look at a stop. */
+const LOOKS = 400
 
-/** What carries this target, once its page stands; undefined where it does not come. */
+/** What carries this target, once its page stands; undefined where it does not come, or where somebody types elsewhere meanwhile. */
 export async function whenThere(target: string): Promise<HTMLElement | undefined> {
   const look = () => document.querySelector<HTMLElement>(`[data-target="${CSS.escape(target)}"]`) ?? undefined
   await nextTick()
-  for (let looks = 0; looks < LOOKS && !look(); looks += 1) await new Promise((next) => setTimeout(next, LOOK_EVERY))
+  const typedIn = document.activeElement
+  const isElsewhere = () => document.activeElement !== typedIn && isTyping(document.activeElement)
+  for (let looks = 0; looks < LOOKS && !look() && !isElsewhere(); looks += 1) await new Promise((next) => setTimeout(next, LOOK_EVERY))
   return look()
 }
 

@@ -15,7 +15,10 @@ export function useOtherEvents() {
     if (answer && id === lesson.id) others.value = answer.events
   }
   // The class's sentence is on the board's state too, and changes at every word; no line of the journal comes of it.
-  const shown = computed(() => [board.state.view, board.state.clockStarted, board.state.results, board.state.sound].join())
+  const shown = computed(() => {
+    const { view, clockStarted, pauses, results, sound } = board.state
+    return JSON.stringify([view, clockStarted, pauses, results, sound])
+  })
   watch([() => lesson.id, () => board.stationsChanged, shown, () => lesson.saveState === 'saved'], look, { immediate: true })
   return others
 }

@@ -5,7 +5,7 @@ import { concerns } from '~~/core/clock'
 import { isEachChild, type NewReading } from '~~/core/lesson'
 import { cellKey, type Cell } from '~~/core/record'
 import { stationState, type StationWish } from '~~/core/station'
-import { comingWords, counted, missedWords, refusedWords, soonWords } from '~~/core/wording'
+import { comingWords, counted, missedWords, ownLeftWords, pausedWords, refusedWords, soonWords } from '~~/core/wording'
 import ShapeBadge from '~/components/pieces/ShapeBadge.vue'
 import { screenOf } from '~/components/station/screens'
 import StationJoin from '~/components/station/StationJoin.vue'
@@ -14,6 +14,7 @@ import { focusHeading } from '~/composables/focusHeading'
 import { useBell } from '~/composables/sounds'
 import { useStation } from '~/composables/station'
 import { useTestClock } from '~/composables/testClock'
+import { useUnderWay } from '~/composables/underWay'
 import { schoolDay } from '~/following/serverClock'
 import { provideWritten } from '~/composables/numberEntry'
 
@@ -54,7 +55,12 @@ const lineState = computed(() => {
   return station.connected.value ? { words: count > 0 ? 'sending' : 'sent', bad: false } : { words: 'line is down', bad: true }
 })
 
-const { state: clock, coming } = useTestClock(plan, board)
+const { now: at, state: clock, coming } = useTestClock(plan, board)
+const { forecast } = useUnderWay(plan, { record, board, state: clock, now: at })
+const ownLeft = computed(() => {
+  const one = forecast.value?.groups.find((each) => each.group === group.value)
+  return one && one.took.length > 0 && !clock.value.paused.now ? ownLeftWords(one) : pausedWords(clock.value)
+})
 const ownComing = computed(() => coming.value.filter((one) => concerns(one, group.value)))
 const next = computed(() => ownComing.value[0])
 useBell(
@@ -137,7 +143,11 @@ async function written(readings: NewReading[]): Promise<void> {
             <ShapeBadge :size="22" :shape="own.shape" />
             {{ own.name }}
           </span>
-          <span>{{ now.progress.done }} of {{ now.progress.all }} done</span>
+          <span
+            >{{ now.progress.done }} of {{ now.progress.all }} done<span v-if="ownLeft" class="text-soft">
+              · {{ ownLeft }}</span
+            ></span
+          >
           <span class="line text-leaf" :class="{ bad: lineState.bad }" role="status">
             <span v-if="lineState.bad" aria-hidden="true">▲</span>
             {{ lineState.words }}

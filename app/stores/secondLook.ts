@@ -1,13 +1,18 @@
 import { defineStore } from 'pinia'
-import { readinessOf, secondLook, type Finding, type Fix } from '~~/core/secondLook'
+import { useIntervalFn } from '@vueuse/core'
+import { runningClock } from '~~/core/clock'
+import { dueNow, readinessOf, secondLook, type Finding, type Fix } from '~~/core/secondLook'
 import { counted } from '~~/core/wording'
 import { commandFor } from '~/following/commands'
 import { newId } from '~/following/newId'
+import { serverNow } from '~/following/serverClock'
+import { useDeskBoard } from '~/stores/deskBoard'
 import { useLesson } from '~/stores/lesson'
 import { useNotices } from '~/stores/notices'
 import { useRecordWriting } from '~/stores/recordWriting'
 
 const AT_MOST_EVERY = 500
+const CLOCK_EVERY = 5000
 
 /**
  * What the computation says of the lesson on the desk: at once when the plan was changed here, and twice a second at most while stations write, so that the
@@ -17,7 +22,12 @@ export const useSecondLook = defineStore('second-look', () => {
   const lesson = useLesson()
   const writing = useRecordWriting()
   const notices = useNotices()
-  const findings = shallowRef<Finding[]>([])
+  const board = useDeskBoard()
+  const all = shallowRef<Finding[]>([])
+  /** The clock says that the class tests: what is still empty is no gap yet. */
+  const testing = ref(false)
+  useIntervalFn(lookAtClock, CLOCK_EVERY, { immediateCallback: true })
+  const findings = computed(() => dueNow(all.value, testing.value))
   const readiness = computed(() => (lesson.plan ? readinessOf(lesson.plan, lesson.record, findings.value) : undefined))
   /** Folded away, to leave room for a wide table. */
   const folded = ref(false)
@@ -30,7 +40,7 @@ export const useSecondLook = defineStore('second-look', () => {
     clearTimeout(timer)
     timer = undefined
     last = performance.now()
-    findings.value = lesson.plan ? secondLook(lesson.plan, lesson.allRows, lesson.school) : []
+    all.value = lesson.plan ? secondLook(lesson.plan, lesson.allRows, lesson.school) : []
   }
   watch([() => lesson.plan, () => lesson.school], work, { flush: 'sync', immediate: true })
   watch(
@@ -41,6 +51,12 @@ export const useSecondLook = defineStore('second-look', () => {
     },
     { flush: 'sync' },
   )
+
+  function lookAtClock(): void {
+    const clock = lesson.plan && runningClock(lesson.plan, board.state, serverNow())
+    testing.value = clock !== undefined && clock.running && clock.phase === 'test' && clock.secondsLeft > 0
+  }
+  watch([() => lesson.plan, () => board.state], lookAtClock)
 
   /** Carries out a button. */
   async function apply(fix: Fix): Promise<void> {

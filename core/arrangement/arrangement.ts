@@ -69,7 +69,14 @@ export function trialsByGroup(plan: Plan): Map<string, OwnTrial[]> {
     const known = own?.some((trial) => trial.condition === condition && trial.repeat === repeat)
     if (own && !known && active.has(condition)) own.push({ condition, repeat })
   }
-  return usual
+  if (plan.notDone.length === 0) return usual
+  const notDone = new Set(plan.notDone.map(({ group, condition, repeat }) => `${group}/${condition}/${repeat}`))
+  return new Map(
+    [...usual].map(([group, own]) => [
+      group,
+      own.filter(({ condition, repeat }) => !notDone.has(`${group}/${condition}/${repeat}`)),
+    ]),
+  )
 }
 
 /**

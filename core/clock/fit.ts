@@ -1,17 +1,9 @@
-import {
-  arrangementOf,
-  conditionsByGroup,
-  conditionsEach,
-  circuitOf,
-  secondsGoingRound,
-  secondsOfBatch,
-  secondsOfTrial,
-  secondsOfTrials,
-} from '../arrangement'
+import { arrangementOf, conditionsByGroup, conditionsEach, circuitOf, secondsOfTrial, secondsOfTrials } from '../arrangement'
 import { activeConditions, PHASES, type Phase, type Plan } from '../lesson'
 import { hasNamedMoments, testOf } from '../test'
 import { withoutNoise } from '../quantity'
 import { readingTimetable, type Timetable } from './readingTimetable'
+import { scarcestThing, secondsWith, type SharedThing } from './sharedThings'
 
 export interface PhaseTime {
   phase: Phase
@@ -32,12 +24,12 @@ export interface Fit {
   sideBySide: number
   /** Seconds of waiting for things that go round, in all. */
   waiting: number
+  /** Seconds of testing, as planned. */
+  testSeconds: number
   /** All phases together, in minutes. */
   needed: number
-  /** Minutes to spare; below zero it does not fit. */
+  /** Minutes to spare if all goes as planned; below zero it cannot fit. */
   spare: number
-  /** The most repeats that would fit; 0 when not even one does. */
-  repeatsThatFit: number
 }
 
 /**
@@ -47,7 +39,8 @@ export interface Fit {
  */
 export function fitOf(plan: Plan): Fit {
   const phases: PhaseTime[] = []
-  const testMinutes = minutesOf(secondsOfTest(plan, plan.repeats))
+  const testSeconds = secondsOfTest(plan, plan.repeats)
+  const testMinutes = minutesOf(testSeconds)
   let start = 0
   for (const phase of PHASES) {
     const minutes = phase === 'test' ? testMinutes : minutesOfPhase(plan, phase)
@@ -60,10 +53,10 @@ export function fitOf(plan: Plan): Fit {
     trials: roundsOf(plan) * (plan.repeats + plan.practice),
     oneAfterTheOther: takesTurns(plan),
     sideBySide: takesTurns(plan) ? plan.clock.sideBySide : 1,
-    waiting: secondsOfTest(plan, plan.repeats) - secondsOfTest(plan, plan.repeats, false),
+    waiting: testSeconds - secondsOfTest(plan, plan.repeats, false),
+    testSeconds,
     needed: start,
     spare: withoutNoise(plan.clock.minutes - start),
-    repeatsThatFit: mostRepeats(plan, start - testMinutes),
   }
 }
 
@@ -131,24 +124,13 @@ function secondsOfTest(plan: Plan, repeats: number, withWaiting = true): number 
   }
   if (way.weighsTwo) return (repeats + plan.practice) * (setUp + weighingsFor(activeConditions(plan).length) * (run + read) + reset)
   if (arrangementOf(plan) === 'circuit') return circuitOf({ ...plan, repeats }).finish
-  const instruments = withWaiting ? scarcest(plan) : undefined
-  if (instruments === undefined) return secondsOfTrials(plan, all)
-  const together = Math.max(1, Math.min(plan.clock.sideBySide, all))
-  const batch = secondsOfBatch(plan.clock.trial, together)
-  return secondsGoingRound({
-    groups: plan.groups.length,
-    instruments,
-    trials: Math.ceil(all / together),
-    trial: batch,
-    hold: together * read,
-  })
+  const shared = withWaiting ? scarcestThing(plan, all) : undefined
+  return shared ? secondsWith(plan, shared, all) : secondsOfTrials(plan, all)
 }
 
-/** How many there are of the scarcest thing that goes round between the groups; undefined when nothing does. */
-export function scarcest(plan: Plan): number | undefined {
-  if (arrangementOf(plan) === 'together' || arrangementOf(plan) === 'circuit') return undefined
-  const counts = plan.materials.flatMap(({ use, goesRound }) => (use === 'again' && goesRound !== null ? [goesRound] : []))
-  return counts.length === 0 ? undefined : Math.max(1, Math.min(...counts))
+/** The thing that goes round and holds up testing most, and how long it is held; undefined when nothing goes round. */
+export function scarcest(plan: Plan): SharedThing | undefined {
+  return scarcestThing(plan, roundsOf(plan) * (plan.repeats + plan.practice))
 }
 
 export interface Jar {
@@ -199,7 +181,11 @@ function takesTurns(plan: Plan): boolean {
   return !kind.readsTwice && !kind.watches && !way.weighsTwo
 }
 
-function weighingsFor(things: number): number {
+/**
+ * The fewest weighings on a balance after which an order of so many things can be known.
+ * @example weighingsFor(5) // => 7
+ */
+export function weighingsFor(things: number): number {
   let orders = 0
   for (let thing = 2; thing <= things; thing += 1) orders += Math.log2(thing)
   return Math.ceil(withoutNoise(orders))
@@ -207,11 +193,4 @@ function weighingsFor(things: number): number {
 
 function minutesOf(seconds: number): number {
   return Math.ceil(withoutNoise(seconds / 60))
-}
-
-function mostRepeats(plan: Plan, otherMinutes: number): number {
-  for (let repeats = plan.repeats; repeats > 0; repeats -= 1) {
-    if (otherMinutes + minutesOf(secondsOfTest(plan, repeats)) <= plan.clock.minutes) return repeats
-  }
-  return 0
 }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { soakUpPlan } from '../../test/soakUp'
 import { PHASES, USUAL_BOARD } from '../lesson'
-import { fitOf, phaseAt, runningClock, testStartOf } from '.'
+import { fitOf, pausesTurned, phaseAt, runningClock, testStartOf } from '.'
 
 const plan = soakUpPlan({ date: '2026-03-12', clock: { ...soakUpPlan().clock, start: '10:30' } })
 const fit = fitOf(plan)
@@ -30,7 +30,10 @@ describe('the clock of a lesson', () => {
   })
 
   it('stands at the whole of the test before and after the lesson, and where nobody set a day or a start', () => {
-    const still = { phase: 'test', running: false, share: 1, secondsLeft: testMinutes * 60, elapsed: undefined }
+    const still = {
+      ...{ phase: 'test', running: false, share: 1, secondsLeft: testMinutes * 60, elapsed: undefined },
+      ...{ began: undefined, paused: { seconds: 0, now: false }, until: undefined },
+    }
     expect(byTimetable(-1)).toEqual(still)
     expect(byTimetable(24 * 60)).toEqual(still)
     expect(runningClock({ ...plan, date: '' }, USUAL_BOARD, atMinute(5))).toEqual(still)
@@ -45,7 +48,7 @@ describe('the clock of a lesson', () => {
   })
 
   it('started by hand it runs for the minutes of the test, whatever the timetable says, and stops at nothing', () => {
-    const started = { clockStarted: new Date(atMinute(300)).toISOString() }
+    const started = { ...USUAL_BOARD, clockStarted: new Date(atMinute(300)).toISOString() }
     const after = (minutes: number) => runningClock(plan, started, atMinute(300 + minutes))
     expect(after(0)).toMatchObject({ phase: 'test', running: true, secondsLeft: testMinutes * 60, share: 1, elapsed: 0 })
     expect(after(testMinutes / 2)).toMatchObject({ secondsLeft: testMinutes * 30, share: 0.5 })
@@ -54,7 +57,45 @@ describe('the clock of a lesson', () => {
 
   it('a test that takes no time at all has none left, and nothing is divided by it', () => {
     const empty = soakUpPlan({ conditions: [], date: plan.date, clock: plan.clock })
-    const now = runningClock(empty, { clockStarted: new Date(atMinute(0)).toISOString() }, atMinute(1))
+    const now = runningClock(empty, { ...USUAL_BOARD, clockStarted: new Date(atMinute(0)).toISOString() }, atMinute(1))
     expect([now.secondsLeft, now.share]).toEqual([0, 0])
+  })
+
+  describe('paused', () => {
+    const begins = testStartOf(fit)
+    const iso = (minute: number) => new Date(atMinute(minute)).toISOString()
+    const until = plan.clock.minutes - (fit.needed - begins - testMinutes)
+
+    it('stands still, and goes on where it stood', () => {
+      const open = { ...USUAL_BOARD, pauses: [{ from: iso(begins + 2), to: null }] }
+      const [first, later] = [3, 5].map((minutes) => runningClock(plan, open, atMinute(begins + minutes)))
+      expect(first!.elapsed).toBeCloseTo(120)
+      expect(later!.elapsed).toBeCloseTo(120)
+      expect(later!.paused).toEqual({ seconds: 180, now: true })
+      const on = { ...USUAL_BOARD, pauses: pausesTurned(open.pauses, atMinute(begins + 5)) }
+      const after = runningClock(plan, on, atMinute(begins + 6))
+      expect(after.elapsed).toBeCloseTo(180)
+      expect(after.paused).toEqual({ seconds: 180, now: false })
+    })
+
+    it('gives back no more than there is before testing has to end', () => {
+      const long = [{ from: iso(begins + 1), to: iso(begins + 31) }]
+      const soon = runningClock(plan, { ...USUAL_BOARD, pauses: long }, atMinute(until - 1))
+      expect([soon.phase, soon.secondsLeft]).toEqual(['test', 60])
+      expect(soon.until).toBe(atMinute(until))
+      const next = runningClock(plan, { ...USUAL_BOARD, pauses: long }, atMinute(until + 1))
+      expect(next.phase).toBe('clearAway')
+      const byHand = { ...USUAL_BOARD, clockStarted: iso(begins), pauses: long }
+      expect(runningClock(plan, byHand, atMinute(until - 1)).secondsLeft).toBe(60)
+      expect(runningClock(plan, byHand, atMinute(begins + 32)).elapsed).toBeCloseTo(120)
+    })
+
+    it('a pause that nobody ended is over on the next day, and none counts before its clock began', () => {
+      const yesterday = [{ from: iso(begins - 24 * 60), to: null }]
+      expect(runningClock(plan, { ...USUAL_BOARD, pauses: yesterday }, atMinute(begins + 2)).elapsed).toBeCloseTo(120)
+      const early = { ...USUAL_BOARD, clockStarted: iso(begins + 5), pauses: [{ from: iso(begins), to: iso(begins + 3) }] }
+      expect(runningClock(plan, early, atMinute(begins + 7)).elapsed).toBeCloseTo(120)
+      expect(pausesTurned(yesterday, atMinute(begins))).toEqual([{ from: iso(begins), to: null }])
+    })
   })
 })

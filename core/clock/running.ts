@@ -1,6 +1,6 @@
 import { parseISO } from 'date-fns'
 import { oncePer } from '../chance'
-import type { BoardState, Phase, Plan } from '../lesson'
+import { MOST_PAUSES, type BoardState, type Pause, type Phase, type Plan } from '../lesson'
 import { fitOf, phaseAt, testStartOf, type Fit } from './fit'
 
 const A_MINUTE = 60_000
@@ -14,39 +14,116 @@ export interface RunningClock {
   /** How much of the phase is left, 1 to 0. */
   share: number
   running: boolean
-  /** Seconds since testing began; undefined while it does not run. */
+  /** Seconds since testing began, pauses left out; undefined while it does not run. */
   elapsed: number | undefined
+  /** When testing began, by the server's clock in milliseconds; undefined where no clock runs, or not yet. */
+  began: number | undefined
+  /** Seconds for which the clock has stood still since it began; `now` while it does. */
+  paused: { seconds: number; now: boolean }
+  /** When testing has to end for what comes after it, by the server's clock in milliseconds; undefined where no bell is known. */
+  until: number | undefined
 }
 
 /**
  * The clock of a lesson, the same on board, desk and stations: the lesson's own timetable while that runs today, or the test's
- * minutes since the teacher started them by hand.
+ * minutes since the teacher started them by hand. It can be paused; the bell cannot, so that what is lost is taken from the minutes that are
+ * left for testing.
  * @param now by the server's clock, in milliseconds
  * @example runningClock({ ...plan, date: '' }, USUAL_BOARD, 0) // => { phase: 'test', running: false, share: 1, elapsed: undefined, … }
  */
-export function runningClock(plan: Plan, { clockStarted }: Pick<BoardState, 'clockStarted'>, now: number): RunningClock {
+export function runningClock(
+  plan: Plan,
+  { clockStarted, pauses }: Pick<BoardState, 'clockStarted' | 'pauses'>,
+  now: number,
+): RunningClock {
   const fit = fitFor(plan)
   const whole = (phase: Phase) => fit.phases.find((one) => one.phase === phase)?.minutes ?? 0
+  const lesson = startOfLesson(plan)
+  const until = lesson === undefined ? undefined : lesson + untilOf(plan, fit) * A_MINUTE
   if (clockStarted !== null) {
-    const passed = (now - Date.parse(clockStarted)) / A_MINUTE
-    return showing('test', Math.max(0, whole('test') - passed), whole('test'), passed * 60)
+    const began = Date.parse(clockStarted)
+    const paused = pausedSince(pauses, began, now)
+    const passed = (now - began) / A_MINUTE - paused.seconds / 60
+    // Begun after its lesson has to be over, or days before, testing has its own minutes and no bell.
+    const ends = until !== undefined && began < until && until - began < A_DAY ? until : undefined
+    const left = Math.min(whole('test') - passed, ends === undefined ? Infinity : (ends - now) / A_MINUTE)
+    return { ...showing('test', Math.max(0, left), whole('test'), passed * 60), began, paused, until: ends }
   }
-  const minute = minuteOfLesson(plan, now)
-  const at = minute === undefined ? undefined : phaseAt(fit, minute)
-  if (!at) return { ...showing('test', whole('test'), whole('test'), undefined), running: false }
-  return showing(at.phase, at.left, whole(at.phase), at.phase === 'test' ? secondsOfTest(fit, minute!) : undefined)
+  const paused = lesson === undefined ? NEVER : pausedSince(pauses, lesson, now)
+  const still = {
+    ...showing('test', whole('test'), whole('test'), undefined),
+    running: false,
+    began: undefined,
+    paused: NEVER,
+    until: undefined,
+  }
+  if (lesson === undefined) return still
+  const minute = (now - lesson) / A_MINUTE
+  const at = placeAt(plan, fit, minute, paused.seconds / 60)
+  if (!at) return still
+  const elapsed = at.phase === 'test' ? (minute - testStartOf(fit)) * 60 - paused.seconds : undefined
+  const starts = lesson + testStartOf(fit) * A_MINUTE
+  const began = starts + pausedSince(pauses, lesson, Math.min(now, starts)).seconds * 1000
+  return { ...showing(at.phase, at.left, whole(at.phase), elapsed), began: began <= now ? began : undefined, paused, until }
 }
 
-function showing(phase: Phase, minutesLeft: number, whole: number, elapsed: number | undefined): RunningClock {
+const A_DAY = 24 * 60 * A_MINUTE
+const NEVER = { seconds: 0, now: false }
+
+/**
+ * How long the clock has stood still since it began. A pause that nobody ended ends with its day.
+ * @example pausedSince([{ from: '2026-03-12T10:00:00Z', to: '2026-03-12T10:04:00Z' }], Date.parse('2026-03-12T09:00:00Z'), Date.now()) // => { seconds: 240, now: false }
+ */
+export function pausedSince(pauses: Pause[], began: number, now: number): { seconds: number; now: boolean } {
+  let [seconds, still] = [0, false]
+  for (const { from, to } of pauses) {
+    const begins = Date.parse(from)
+    const open = to === null && isSameDay(begins, now)
+    if (to === null && !open) continue
+    const ends = Math.min(now, open ? now : Date.parse(to!))
+    seconds += Math.max(0, ends - Math.max(began, begins)) / 1000
+    still ||= open
+  }
+  return { seconds, now: still }
+}
+
+/** The pauses after the clock was stopped or goes on. */
+export function pausesTurned(pauses: Pause[], now: number): Pause[] {
+  const at = new Date(now).toISOString()
+  const last = pauses.at(-1)
+  if (last?.to === null && isSameDay(Date.parse(last.from), now)) return [...pauses.slice(0, -1), { ...last, to: at }]
+  return [...pauses.filter(({ to }) => to !== null), { from: at, to: null }].slice(-MOST_PAUSES)
+}
+
+function isSameDay(one: number, other: number): boolean {
+  return new Date(one).toDateString() === new Date(other).toDateString()
+}
+
+/**
+ * Where a lesson stands after pauses: what is left of it moves on by them, up to the moment at which testing has to end; from there on the
+ * rest goes by the bell.
+ */
+function placeAt(plan: Plan, fit: Fit, minute: number, paused: number): { phase: Phase; left: number } | undefined {
+  const { start, minutes } = fit.phases.find(({ phase }) => phase === 'test')!
+  const until = untilOf(plan, fit)
+  const moved = minute - paused
+  if (minute < 0 || moved >= start + minutes || paused === 0) return phaseAt(fit, moved)
+  if (minute >= until) return phaseAt(fit, start + minutes + (minute - until))
+  const at = phaseAt(fit, moved)
+  return at && (at.phase === 'test' ? { ...at, left: Math.min(at.left, until - minute) } : at)
+}
+
+/** The minute of the lesson at which testing has to end, for what comes after it to be done by the bell. */
+function untilOf(plan: Plan, fit: Fit): number {
+  const { start, minutes } = fit.phases.find(({ phase }) => phase === 'test')!
+  return plan.clock.minutes - (fit.needed - start - minutes)
+}
+
+function showing(phase: Phase, minutesLeft: number, whole: number, elapsed: number | undefined) {
   const share = whole === 0 ? 0 : minutesLeft / whole
   return { phase, secondsLeft: Math.ceil(minutesLeft * 60), share, running: true, elapsed }
 }
 
-function minuteOfLesson({ date, clock }: Plan, now: number): number | undefined {
-  if (date === '' || clock.start === '') return undefined
-  return (now - parseISO(`${date}T${clock.start}:00`).getTime()) / A_MINUTE
-}
-
-function secondsOfTest(fit: Fit, minute: number): number {
-  return (minute - testStartOf(fit)) * 60
+function startOfLesson({ date, clock }: Plan): number | undefined {
+  return date === '' || clock.start === '' ? undefined : parseISO(`${date}T${clock.start}:00`).getTime()
 }

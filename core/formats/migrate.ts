@@ -1,4 +1,4 @@
-import { PLAN_VERSION } from '../lesson'
+import { PLAN_VERSION, usualUse } from '../lesson'
 
 type Loose = Record<string, unknown>
 
@@ -141,6 +141,18 @@ const steps: Record<number, (plan: Loose) => Loose> = {
     mainQuestion: null,
     measures: Array.isArray(plan.measures) ? plan.measures.map(endsOfFourteen) : plan.measures,
     groups: listInto(plan.groups, { sharesWith: null }),
+  }),
+  // How long a trial holds what goes round, phases that testing may shorten, a class's own pace, trials that time was too short for.
+  15: (plan) => ({
+    ...plan,
+    schemaVersion: 16,
+    materials: Array.isArray(plan.materials)
+      ? plan.materials.map((material) =>
+          into(material, { inUse: usualUse(isLoose(material) && typeof material.name === 'string' ? material.name : '') }),
+        )
+      : plan.materials,
+    clock: into(plan.clock, { least: {}, pace: null }),
+    notDone: [],
   }),
 }
 

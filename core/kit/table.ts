@@ -1,5 +1,5 @@
 import { unreachable } from '../unreachable'
-import { newMaterial, type Material, type Plan } from '../lesson'
+import { newMaterial, usualUse, type Material, type Plan } from '../lesson'
 
 /** Columns of the materials list that are typed or pasted. */
 export const COLUMNS = ['name', 'amount', 'per', 'use', 'spare', 'stock', 'pack', 'price', 'place', 'rinse'] as const
@@ -25,7 +25,10 @@ const PER: [Material['per'], RegExp][] = [
 export function withWritten(material: Material, column: Column, text: string): Material | undefined {
   const written = text.trim().slice(0, LONGEST)
   switch (column) {
-    case 'name':
+    case 'name': {
+      const unsaid = material.inUse.join() === usualUse(material.name).join()
+      return { ...material, name: written, inUse: unsaid ? usualUse(written) : material.inUse }
+    }
     case 'amount':
     case 'stock':
     case 'pack':

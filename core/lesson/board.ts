@@ -11,6 +11,10 @@ export interface BoardState {
   view: BoardViewName | null
   /** ISO time at which the test's minutes were started by hand; null follows the lesson's own timetable. */
   clockStarted: string | null
+  /** When the lesson's clock stood still; the last one goes on while it has no end. */
+  pauses: Pause[]
+  /** Trials that groups on paper were tapped to have done, in the order of time. */
+  tapped: Tap[]
   /** Numbers on the board as they come in, or hidden until everybody is done. */
   results: (typeof RESULTS_SHOWN)[number]
   /** A sound at the end of a phase, at the bell of a circuit and when a reading is due. */
@@ -24,9 +28,30 @@ export interface BoardState {
 /** A change of what is shown. `draftFrom` is the sentence that this one was written on. */
 export type BoardChange = Partial<Omit<BoardState, 'draftNumber'>> & { draftFrom?: string }
 
+/** From when to when the clock stood still, as ISO times. */
+export interface Pause {
+  from: string
+  to: string | null
+}
+
+/** One trial more done, on paper. */
+export interface Tap {
+  group: string
+  /** ISO time. */
+  at: string
+}
+
+/** So many taps are kept. */
+export const MOST_TAPS = 2000
+
+/** So many pauses are kept. */
+export const MOST_PAUSES = 50
+
 export const USUAL_BOARD: BoardState = {
   view: null,
   clockStarted: null,
+  pauses: [],
+  tapped: [],
   results: 'quiet',
   sound: true,
   draft: '',

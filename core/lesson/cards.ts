@@ -74,5 +74,5 @@ export function mostRepeats(plan: Plan): number {
 
 /** A plan that another lesson begins with: nothing that only this one's readings were about. */
 export function begunAnew(plan: Plan): Plan {
-  return { ...plan, begunIn: PLAN_VERSION, challenge: null, gapsStay: false, retests: [] }
+  return { ...plan, begunIn: PLAN_VERSION, challenge: null, gapsStay: false, retests: [], notDone: [] }
 }

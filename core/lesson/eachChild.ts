@@ -25,7 +25,7 @@ export function withEachChild(plan: Plan, newId: () => string, random: () => num
 
 /** The class in groups again. */
 export function withoutEachChild(plan: Plan, groups: number, newId: () => string): Plan {
-  return { ...plan, each: 'group', groups: splitIntoGroups(plan.children, groups, newId), retests: [] }
+  return { ...plan, each: 'group', groups: splitIntoGroups(plan.children, groups, newId), retests: [], notDone: [] }
 }
 
 /** As many records as there are children; those that stay keep their code, and the last seats go first. */

@@ -1,6 +1,6 @@
 import { MOST } from './limits'
 import { PLAN_VERSION, SHAPES, type Group, type Plan, type Remark, type Watch, type Wonder } from './plan'
-import { type Material } from './material'
+import { usualUse, type Material } from './material'
 import { type Arrangement } from './timing'
 
 export const GROUP_NAMES = ['Alder', 'Birch', 'Cedar', 'Dogwood', 'Elm', 'Fir', 'Gorse', 'Hazel', 'Ivy', 'Juniper'] as const
@@ -60,6 +60,7 @@ export function newMaterial(id: string, name: string, amount = '1'): Material {
     use: 'up',
     rinse: 0,
     goesRound: null,
+    inUse: usualUse(name),
     spare: 0,
     thing: null,
     stock: '',
@@ -140,11 +141,14 @@ export function emptyPlan(className: string, children: number, newId: () => stri
       trial: { setUp: 0, run: 0, read: 0, reset: 0 },
       sideBySide: 1,
       fetchWhilePredicting: false,
+      least: {},
+      pace: null,
     },
     arrangement: FIRST_ARRANGEMENT,
     jobs: FIRST_JOBS,
     secondReader: false,
     retests: [],
+    notDone: [],
     average: 'mean',
     averageTo: 'one-more',
     graph: null,

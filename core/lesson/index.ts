@@ -26,8 +26,8 @@ export {
   WORD_SETS,
 } from './plan'
 export { BOUNDS, LONGEST, MOST, MOST_TRIALS, PICTURES, SHORTEST_PASSPHRASE } from './limits'
-export { DOERS, PER, PREPARATIONS, USES } from './material'
-export { ARRANGEMENTS, CHANGES, PHASES, TRIAL_ORDERS } from './timing'
+export { DOERS, PER, PREPARATIONS, USES, usualUse } from './material'
+export { ARRANGEMENTS, CHANGES, LATER_PHASES, PHASES, TRIAL_ORDERS, TRIAL_PARTS } from './timing'
 export type {
   Age,
   Asked,
@@ -63,9 +63,19 @@ export type {
   WordsMethod,
 } from './plan'
 export type { Doer, Material, OwnCaution, Preparation, PreparationKind, Substitute } from './material'
-export type { Arrangement, ArrangementWay, Clock, ExtraStation, Phase, TrialOrder } from './timing'
-export { BOARD_VIEWS, RESULTS_SHOWN, USUAL_BOARD, withBoardChange } from './board'
-export type { BoardChange, BoardState, BoardViewName } from './board'
+export type {
+  Arrangement,
+  ArrangementWay,
+  ClassPace,
+  Clock,
+  ExtraStation,
+  LaterPhase,
+  Phase,
+  TrialOrder,
+  TrialPart,
+} from './timing'
+export { BOARD_VIEWS, MOST_PAUSES, MOST_TAPS, RESULTS_SHOWN, USUAL_BOARD, withBoardChange } from './board'
+export type { BoardChange, BoardState, BoardViewName, Pause, Tap } from './board'
 export {
   codeOf,
   hasOldCodes,

@@ -44,6 +44,10 @@ export const BOUNDS = {
   copies: { least: 1, most: 10 },
   rinseSeconds: { least: 0, most: 600 },
   goesRound: { least: 1, most: 1000 },
+  pace: { least: 0.2, most: 5 },
+  failed: { least: 0, most: 1 },
+  paceLessons: { least: 1, most: 100 },
+  paceTrials: { least: 1, most: 100_000 },
   /** Share of a material that is taken along in reserve. */
   spare: { least: 0, most: 5 },
   /** Grams to the millilitre. */
@@ -73,6 +77,7 @@ export const MOST = {
   resetLines: 12,
   jobs: 6,
   retests: 200,
+  notDone: 1000,
   warmUps: 400,
   criteria: 6,
 } as const

@@ -1,3 +1,5 @@
+import { TRIAL_PARTS, type TrialPart } from './timing'
+
 export const PER = ['class', 'group', 'child', 'condition', 'trial'] as const
 export const USES = ['up', 'again'] as const
 /** Who may do what is to be taken care of. */
@@ -18,6 +20,8 @@ export interface Material {
   rinse: number
   /** Used again: so many in all go round between the groups; null where every group has its own. */
   goesRound: number | null
+  /** Steps of a trial in which it is in use; between the first and the last of them nobody else can have it. */
+  inUse: TrialPart[]
   /** Share of spares, 0.1 is one in ten. */
   spare: number
   /** The thing in the cupboard that it is; its stock, place, pack and price count then. */
@@ -69,4 +73,17 @@ export interface OwnCaution {
   text: string
   doer: Doer
   acknowledged: boolean
+}
+
+/** What is only looked at when a trial is over, and what runs along with it. */
+const READS = /\b(rulers?|tapes?|scales?|balances?|thermometers?|meters?|\w+meters?|probes?|sensors?|protractors?|magnif\w+)\b/i
+const TIMES = /\b(stopwatch(es)?|timers?|clocks?)\b/i
+
+/**
+ * In which steps of a trial a thing of that name is usually in use: what measures when it is read, everything else from set-up to reset.
+ * @example usualUse('metre ruler') // => ['read']
+ */
+export function usualUse(name: string): TrialPart[] {
+  if (TIMES.test(name)) return ['run', 'read']
+  return READS.test(name) ? ['read'] : [...TRIAL_PARTS]
 }

@@ -3,7 +3,7 @@ import type { Material, OwnCaution } from './material'
 import type { Arrangement, Clock } from './timing'
 
 /** A change of the plan's shape raises it, with a step in core/formats/migrate.ts. */
-export const PLAN_VERSION = 15
+export const PLAN_VERSION = 16
 
 /**
  * The plan is one document: stored as it is, sent as it is, saved as the lesson file. Its Joi description stands in
@@ -80,6 +80,8 @@ export interface Plan {
   secondReader: boolean
   /** Trials that are done once more, beyond the repeats of everybody. */
   retests: Retest[]
+  /** Trials that were planned and that somebody decided not to do, since time was short; what is there of them stays. */
+  notDone: Retest[]
   /** How the class sums up its readings, and to how many digits. */
   average: AverageWay
   averageTo: (typeof AVERAGE_TO)[number]

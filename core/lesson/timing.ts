@@ -15,7 +15,30 @@ export interface Clock {
   sideBySide: number
   /** One child of each group fetches the kit while the others predict. */
   fetchWhilePredicting: boolean
+  /** Phases after testing that may be cut short for it, down to so many minutes; a phase that is not named keeps its length. */
+  least: Partial<Record<LaterPhase, number>>
+  /** How this class went in its last lessons; null while nobody knows. */
+  pace: ClassPace | null
 }
+
+/** Phases from which testing can take minutes while it goes on. */
+export const LATER_PHASES = ['clearAway', 'results', 'agree'] as const
+export type LaterPhase = (typeof LATER_PHASES)[number]
+
+/** What a class's last lessons tell of its next one. */
+export interface ClassPace {
+  /** So many times as long as planned its hands took. */
+  times: number
+  /** Share of its trials that ended without a number. */
+  failed: number
+  /** Out of how many lessons, and how many trials in them. */
+  lessons: number
+  trials: number
+}
+
+/** The parts of a trial, in their order. */
+export const TRIAL_PARTS = ['setUp', 'run', 'read', 'reset'] as const
+export type TrialPart = (typeof TRIAL_PARTS)[number]
 
 export const ARRANGEMENTS = ['every-group', 'share-out', 'circuit', 'together'] as const
 export type ArrangementWay = (typeof ARRANGEMENTS)[number]

@@ -3,7 +3,7 @@ import { smallBars, type SmallBar } from '../charts'
 import { everyTable, judgedBefore, type Evidence, type Grade } from '../evidence'
 import { takesOf, type School, type Takes } from '../kit'
 import type { Kind, LessonRecord, Plan } from '../lesson'
-import { homed } from '../record'
+import { homed, lessonPace, type LessonPace } from '../record'
 import { hourOf, mattersOf, readinessOf, secondLook, type Hour, type Matter } from '../secondLook'
 import { occasionsOf, type Occasion } from '../term'
 import { skillsOf, type Skill } from '../reports'
@@ -46,6 +46,8 @@ export interface Judged {
   /** The grade that the lesson had before it was judged in today's way, where that was another one. */
   before: Grade | null
   conclusion: string
+  /** What it tells of its class's pace; null where its trials cannot be timed. */
+  pace: LessonPace | null
   agreed: boolean
   skills: Skill[]
 }
@@ -58,6 +60,7 @@ export const NOT_JUDGED: Judged = {
   picture: [],
   grades: [],
   before: null,
+  pace: null,
   conclusion: '',
   agreed: false,
   skills: [],
@@ -101,6 +104,7 @@ export function judgedOf(plan: Plan, all: LessonRecord, school: School): Judged 
       answers: evidence.notFair?.answers ?? [],
     })),
     before: (tables.length < 2 && judgedBefore(plan, record)) || null,
+    pace: lessonPace(plan, record) ?? null,
     conclusion: conclusion?.text ?? '',
     agreed: conclusion?.agreed ?? false,
     skills: skillsOf(plan, record),

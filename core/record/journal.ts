@@ -44,9 +44,11 @@ function lineOf(event: LessonEvent, { at, group }: { at: string; group?: string 
   return { at, event, group, times: 1 }
 }
 
-function onlyDraftDiffers(board: BoardState, before: BoardState | undefined): boolean {
-  const plain = ({ view, clockStarted, results, sound }: BoardState) => [view, clockStarted, results, sound].join()
-  return board.draft !== (before?.draft ?? '') && plain(board) === plain(before ?? USUAL_BOARD)
+/** The class's sentence grows word by word, and trials on paper are tapped: neither changes what is shown. */
+function showsTheSame(board: BoardState, before: BoardState | undefined): boolean {
+  const plain = ({ view, clockStarted, pauses, results, sound }: BoardState) =>
+    JSON.stringify([view, clockStarted, pauses ?? [], results, sound])
+  return plain(board) === plain(before ?? USUAL_BOARD)
 }
 
 function gathered(lines: JournalLine[]): JournalLine[] {
@@ -57,7 +59,7 @@ function gathered(lines: JournalLine[]): JournalLine[] {
     const goesOn =
       last?.event.kind === 'plan' && line.event.kind === 'plan' && Date.parse(line.at) - Date.parse(last.at) < ONE_SITTING
     // The class's sentence grows word by word on the board; what comes of it is a conclusion of its own.
-    if (line.event.kind === 'board' && onlyDraftDiffers(line.event.board, boardBefore)) continue
+    if (line.event.kind === 'board' && showsTheSame(line.event.board, boardBefore)) continue
     if (line.event.kind === 'board') boardBefore = line.event.board
     if (goesOn) all[all.length - 1] = { ...line, times: last.times + 1 }
     else all.push(line)

@@ -1,24 +1,19 @@
-import { arrangementOf, trialOrderOf } from '../arrangement'
+import { trialOrderOf } from '../arrangement'
 import { drawReadings, withoutContainers } from '../benches'
 import { drawNormal, oncePer, type Random } from '../chance'
-import { fitOf } from '../clock'
+import { begins, centreOf, fitOf, PACE_MODEL, testPaceOf } from '../clock'
+import { failedShare } from '../kit'
 import { EMPTY_RECORD, type LessonRecord, type Plan, type Reading } from '../lesson'
-import { atMoment, isReadByClock, testOf, kindOf } from '../test'
+import { atMoment, testOf, kindOf } from '../test'
 import { convert, roundToMark, type UnitCode } from '../quantity'
 import { checkReading } from '../record'
 
 /** How one made-up class gets on: assumptions, said beside the figures and not measured anywhere. */
 export const ASSUMED = {
-  /** One group's pace differs from the plan by so much, as a share: two in three keep within it. */
-  pace: 0.15,
-  /** The other phases of the lesson, all together. */
-  phases: 0.1,
   /** One reading in so many has a slip: the point, the unit, two digits turned round. */
   slipOneIn: 80,
   /** Of slips that are asked about, so many are put right at the station or later at the desk. */
   putRight: 0.95,
-  /** One trial in so many fails, and takes a fresh thing for the next go. */
-  failsOneIn: 25,
 } as const
 
 export interface MadeUpClass {
@@ -50,25 +45,25 @@ export function drawClass(
   const plan = withoutContainers(whole)
   const drawn = drawReadings(plan, random)
   if (!drawn) return undefined
-  const time = paceOf(plan, times, random)
+  const time = goingOn(plan, times, random)
   const order = trialOrderOf(plan)
   const parts = partsOf(plan)
+  const { cutShort } = kindOf(plan)
   const readings: Reading[] = []
   const skipped = new Set<string>()
   for (const one of drawn) {
-    const part = parts.get(one.group)?.get(one.condition)?.[one.repeat] ?? 0
-    const pace = time.pace.get(one.group)!
-    if (time.cuts && part * pace >= time.share) skipped.add(keyOf(one.group, one.condition, one.repeat))
-    else readings.push(Object.assign(one, { id: newId(), at: stampOf(time.starts + part * pace * time.minutes) }))
+    const minute = time.endOf(one.group, parts.get(one.group)?.get(one.condition)?.[one.repeat] ?? 0)
+    if (cutShort && minute > times.until) skipped.add(keyOf(one.group, one.condition, one.repeat))
+    else readings.push(Object.assign(one, { id: newId(), at: stampOf(minute) }))
   }
   const { readings: written, slips } = slip(plan, readings, random, newId)
   return {
     record: { ...EMPTY_RECORD, readings: written },
     plan: skipped.size > 0 ? closed(plan) : plan,
-    testEnds: time.starts + Math.max(...time.pace.values()) * time.minutes,
+    testEnds: time.testEnds,
     leftOut: skipped.size,
     slips,
-    failed: failuresOf(order, skipped, random),
+    failed: failuresOf(order, skipped, failedShare(plan), random),
   }
 }
 
@@ -114,21 +109,40 @@ export function timesOf(plan: Plan): Times {
   return { starts: start, takes: minutes, until: plan.clock.minutes - (needed - start - minutes) }
 }
 
-/** How this class keeps to the times: where all take turns or read by one clock it has one pace, else each group its own. */
-function paceOf(plan: Plan, { starts, takes, until }: Times, random: Random) {
-  const begins = starts * Math.max(0.5, 1 + ASSUMED.phases * drawNormal(random))
-  const way = arrangementOf(plan)
-  const one = isReadByClock(plan) ? 1 : way === 'together' || way === 'circuit' ? drawPace(random) : undefined
-  return {
-    starts: begins,
-    minutes: takes,
-    share: Math.max(0, until - begins) / Math.max(1, takes),
-    pace: new Map(plan.groups.map(({ id }) => [id, one ?? drawPace(random)])),
-    cuts: kindOf(plan).cutShort,
-  }
+/** How one class goes on: when its testing ends, and the minute of the lesson at which a group is through with a part of its trials. */
+interface GoingOn {
+  testEnds: number
+  /** @param part of the group's trials that lie before the one that is asked about, 0 to 1 */
+  endOf: (group: string, part: number) => number
 }
 
-const drawPace = (random: Random) => Math.exp(ASSUMED.pace * drawNormal(random))
+/** Draws a class, its groups and their trials by the one model of pace (core/clock/pace); what is read by the clock goes by the clock. */
+function goingOn(plan: Plan, { starts, takes }: Times, random: Random): GoingOn {
+  const begun = begins(starts, drawNormal(random))
+  const pace = testPaceOf(plan)
+  if (!pace) return { testEnds: begun + takes, endOf: (_, part) => begun + part * takes }
+  const { trial, streams, extra, onePace } = pace
+  const all = centreOf(plan) + PACE_MODEL.class * drawNormal(random)
+  const ends = new Map(
+    streams.map(({ group, trials }) => {
+      const own = onePace ? all : all + PACE_MODEL.group * drawNormal(random)
+      let seconds = 0
+      const after = Array.from({ length: trials }, () => {
+        seconds += trial.wait + trial.hands * Math.exp(own + PACE_MODEL.trial * drawNormal(random))
+        return begun + (seconds + extra) / 60
+      })
+      return [group, after] as const
+    }),
+  )
+  const practised = plan.practice / Math.max(1, plan.practice + plan.repeats)
+  return {
+    testEnds: Math.max(...[...ends.values()].map((after) => after.at(-1) ?? begun)),
+    endOf: (group, part) => {
+      const after = ends.get(group) ?? ends.get(undefined) ?? []
+      return after[Math.min(after.length - 1, Math.floor((practised + part * (1 - practised)) * after.length))] ?? begun
+    },
+  }
+}
 
 /** Slips that children make and that the station asks about, as it would in the lesson. Rows are put behind those they correct. */
 function slip(
@@ -181,11 +195,11 @@ function slipped(value: number, mark: number, unit: UnitCode, random: Random): n
 /** The unit in which children say it instead. */
 const SMALLER: Partial<Record<UnitCode, UnitCode>> = { mm: 'cm', cm: 'mm', s: 'min', g: 'kg', mL: 'L' }
 
-function failuresOf(order: ReturnType<typeof trialOrderOf>, skipped: Set<string>, random: Random): Map<string, number> {
+function failuresOf(order: ReturnType<typeof trialOrderOf>, skipped: Set<string>, share: number, random: Random): Map<string, number> {
   const failed = new Map<string, number>()
   for (const [group, trials] of order)
     for (const { condition, repeat } of trials)
-      if (!skipped.has(keyOf(group, condition, repeat)) && random() * ASSUMED.failsOneIn < 1)
+      if (!skipped.has(keyOf(group, condition, repeat)) && random() < share)
         failed.set(condition, (failed.get(condition) ?? 0) + 1)
   return failed
 }

@@ -1,10 +1,9 @@
 import { quantileSorted } from 'simple-statistics'
 import { seededRandom } from '../chance'
 import { evidenceOf, type Grade } from '../evidence'
-import { billOf, needsOf } from '../kit'
-import { activeConditions, type Material, type Plan } from '../lesson'
+import { billOf, needsOf, sparesOf, type Spare } from '../kit'
+import { activeConditions, type Plan } from '../lesson'
 import { isReadByClock, shapeOf, kindOf } from '../test'
-import { withoutNoise } from '../quantity'
 import { drawClass, timesOf, type MadeUpClass } from './drawClass'
 import { isFooled, trueOrder, type Truth } from './truth'
 
@@ -19,7 +18,7 @@ export interface Rehearsal {
   /** Nothing differs in the model: the same is the honest answer. */
   level: boolean
   /** Minutes of the lesson when testing ends: in half of the classes, in nine of ten, and when it has to for the rest of the lesson; undefined where it goes on over days. */
-  ends: { half: number; nineInTen: number; until: number } | undefined
+  ends: { half: number; nineInTen: number; until: number; all: Float64Array } | undefined
   /** Classes with trials that there was no time for, and how many trials are missing there. */
   short: { share: number; trials: number }
   /** A class's slips: made, asked about at the station, left in the record. */
@@ -106,7 +105,10 @@ function summed({ from, level }: Truth, tally: Tally, until: number | undefined)
     grades: Object.fromEntries([...tally.grades].map(([grade, number]) => [grade, number / classes])),
     wrong: tally.wrong / classes,
     level,
-    ends: until === undefined ? undefined : { half: quantileSorted(ends, 0.5), nineInTen: quantileSorted(ends, 0.9), until },
+    ends:
+      until === undefined
+        ? undefined
+        : { half: quantileSorted(ends, 0.5), nineInTen: quantileSorted(ends, 0.9), until, all: Float64Array.from(ends) },
     short: { share: tally.short / classes, trials: tally.short === 0 ? 0 : tally.leftOut / tally.short },
     slips: {
       made: tally.slips.made / classes,
@@ -124,29 +126,11 @@ function isOverDays(plan: Plan): boolean {
   return kindOf(plan).watches && !isReadByClock(plan)
 }
 
-/** How many trials may fail before a material that is used up in trials is gone. */
-interface Spare {
-  material: Material
-  fails: number
-}
-
-/** What is used up by trials, and for how many more than the plan's it lasts: its spares, or less where the cupboard has less. */
-function sparesOf(plan: Plan): Spare[] {
-  const needs = needsOf(plan)
-  return plan.materials.flatMap((material, place) => {
-    const need = needs[place]!
-    const { amount, supply, forClass, times } = need
-    if (material.use !== 'up' || material.per !== 'trial' || !amount.ok || amount.unit !== need.unit || amount.value <= 0) return []
-    const there = Math.min(forClass, supply.stock ?? forClass)
-    return [{ material, fails: Math.floor(withoutNoise((there - times * amount.value) / amount.value)) }]
-  })
-}
-
 function runsOut(spares: Spare[], { failed }: MadeUpClass): string[] {
   const all = [...failed.values()].reduce((sum, number) => sum + number, 0)
   return spares
-    .filter(({ material, fails }) => (material.condition === null ? all : (failed.get(material.condition) ?? 0)) > fails)
-    .map(({ material }) => material.id)
+    .filter(({ condition, lasts }) => (condition === null ? all : (failed.get(condition) ?? 0)) > lasts)
+    .map(({ material }) => material)
 }
 
 /** What the kit of a plan costs beyond what is there. */

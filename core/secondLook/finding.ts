@@ -41,6 +41,7 @@ export type Fix =
   | { code: 'take-way'; way: Way }
   | { code: 'set-groups'; groups: number }
   | { code: 'take-mend'; mend: Mend }
+  | { code: 'set-spares' }
   | { code: 'take-way-out'; way: WayOut }
   | { code: 'acknowledge'; caution: Caution }
   | { code: 'acknowledge-own'; caution: string }
@@ -113,9 +114,11 @@ export type Finding = Base &
         planned: CivilMoment
         because: MovedBecause[]
       }
+    | { code: 'spares-few'; chance: number; materials: string[] }
     | { code: 'trial-time-missing' }
     | { code: 'over-run'; minutes: number; testMinutes: number }
-    | { code: 'things-wait'; copies: number; seconds: number }
+    | { code: 'may-over-run'; chance: number; nineInTen: number; until: number }
+    | { code: 'things-wait'; material: string; copies: number; seconds: number }
     | { code: 'no-date' }
     | { code: 'no-school-that-day'; why: Exclude<DayOff, undefined>; name: string }
     | { code: 'readings-lost'; days: number[]; best: { start: string; lost: number } | undefined }

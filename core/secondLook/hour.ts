@@ -19,6 +19,15 @@ export function isOfHour({ code }: Pick<Finding, 'code'>, hour: Hour): boolean {
   return TRAITS[code].hours.includes(hour)
 }
 
+/**
+ * What is to be said now: a place without a number is a gap only once the time for testing is over.
+ * @param testing the clock says that the class tests
+ * @example dueNow([{ code: 'gaps' }, { code: 'strays' }], true) // => [{ code: 'strays' }]
+ */
+export function dueNow<One extends Pick<Finding, 'code'>>(findings: One[], testing: boolean): One[] {
+  return testing ? findings.filter(({ code }) => code !== 'gaps') : findings
+}
+
 const MOST_OPEN = 5
 
 /** What is shown of the findings at one hour. */

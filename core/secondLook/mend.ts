@@ -3,6 +3,7 @@ import { chooseChange, settingOf, takeComparison, UNKNOWN, withFairTwin, withLev
 import { activeConditions, withGroups, type Plan } from '../lesson'
 import { withoutLevel, withMethod } from '../test'
 import { applyWay, INSTRUMENTS, withInstrument } from '../measuring'
+import { withSpares } from '../kit'
 import { takeMend, takeWayOut } from '../waysOut'
 import type { Fix } from './finding'
 
@@ -91,6 +92,8 @@ export function mend(plan: Plan, fix: PlanFix, newId: () => string): Plan {
       return applyWay(plan, fix.way, newId)
     case 'set-groups':
       return withGroups(plan, fix.groups, newId)
+    case 'set-spares':
+      return withSpares(plan)
     case 'take-mend':
       return takeMend(plan, fix.mend)
     case 'take-way-out':

@@ -1,4 +1,4 @@
-import { bestStarts, dayOff, fitOf, readingDays, scarcest } from '../clock'
+import { bestStarts, dayOff, fitOf, readingDays, scarcest, testEndsOf } from '../clock'
 import type { School } from '../kit'
 import { changedFactor, type Plan } from '../lesson'
 import { mendsOf } from '../waysOut'
@@ -31,17 +31,34 @@ export function findingsOfClock(plan: Plan, school: School, begun: boolean): Fin
       severity: 'wrong',
       minutes: -fit.spare,
       testMinutes: fit.phases.find((one) => one.phase === 'test')!.minutes,
-      fixes: mendsOf(plan)
-        .slice(0, 2)
-        .map((mend): Fix => ({ code: 'take-mend', mend })),
+      fixes: mendFixes(plan),
     })
   }
-  const copies = scarcest(plan)
-  if (copies !== undefined && fit.waiting > LONG_WAIT) {
+  const ends = testEndsOf(plan)
+  if (fit.spare >= 0 && ends && !ends.fits && !begun) {
+    findings.push({
+      code: 'may-over-run',
+      key: 'may-over-run',
+      stop: 'clock',
+      severity: 'attention',
+      chance: ends.chance,
+      nineInTen: ends.nineInTen,
+      until: ends.until,
+      fixes: mendFixes(plan),
+    })
+  }
+  const shared = scarcest(plan)
+  if (shared && fit.waiting > LONG_WAIT) {
     const at = { code: 'things-wait', key: 'things-wait', stop: 'clock', severity: 'note' } as const
-    findings.push({ ...at, copies, seconds: fit.waiting, fixes: [go('kit')] })
+    findings.push({ ...at, material: shared.material, copies: shared.copies, seconds: fit.waiting, fixes: [go('kit')] })
   }
   return [...findings, ...findingsOfDay(plan, school, begun)]
+}
+
+function mendFixes(plan: Plan): Fix[] {
+  return mendsOf(plan)
+    .slice(0, 2)
+    .map((mend): Fix => ({ code: 'take-mend', mend }))
 }
 
 function findingsOfDay(plan: Plan, { calendar }: School, begun: boolean): Finding[] {

@@ -1,4 +1,14 @@
-import { cautionsOf, gettingReady, needsOf, type Need, type School } from '../kit'
+import {
+  cautionsOf,
+  chanceNothingRunsOut,
+  failedShare,
+  gettingReady,
+  needsOf,
+  sparesNeeded,
+  sparesOf,
+  type Need,
+  type School,
+} from '../kit'
 import { changedFactor, type Plan } from '../lesson'
 import { waysOut } from '../waysOut'
 import { go, type Finding, type Fix } from './finding'
@@ -32,7 +42,26 @@ export function findingsOfKit(plan: Plan, school: School): Finding[] {
       fixes: [...ways.slice(0, 1).map((way): Fix => ({ code: 'take-way-out', way })), go('kit', 'ways', material.id)],
     })
   }
-  return [...findings, ...findingsOfCautions(plan), ...findingsOfSteps(plan, school)]
+  return [...findings, ...findingsOfSpares(plan), ...findingsOfCautions(plan), ...findingsOfSteps(plan, school)]
+}
+
+/** Fewer classes than nine in ten get by with these spares. */
+function findingsOfSpares(plan: Plan): Finding[] {
+  const spares = sparesOf(plan)
+  const needed = sparesNeeded(spares, failedShare(plan))
+  const few = spares.filter(({ material, lasts }) => lasts < needed.get(material)!)
+  if (few.length === 0) return []
+  return [
+    {
+      code: 'spares-few',
+      key: 'spares-few',
+      stop: 'kit',
+      severity: 'note',
+      chance: chanceNothingRunsOut(spares, failedShare(plan)),
+      materials: few.map(({ material }) => material),
+      fixes: [{ code: 'set-spares' }],
+    },
+  ]
 }
 
 /** Figures of one material that cannot be read or do not go together. */

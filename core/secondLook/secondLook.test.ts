@@ -63,6 +63,7 @@ describe('secondLook', () => {
       'one-reading-each',
       'short',
       'caution',
+      'may-over-run',
       'predictions-missing',
     ])
   })

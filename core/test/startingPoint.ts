@@ -117,10 +117,11 @@ export function planForAll(plan: Plan): PlanForAll {
     cautionsAcknowledged: [],
     cautionsNotHere: {},
     ownCautions: rest.ownCautions.map((caution) => ({ ...caution, acknowledged: false })),
-    clock: { ...rest.clock, start: '' },
+    clock: { ...rest.clock, start: '', pace: null },
     gapsStay: false,
     each: 'group',
     retests: [],
+    notDone: [],
     groupNotes: {},
     begunIn: rest.schemaVersion,
   }

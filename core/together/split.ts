@@ -21,6 +21,7 @@ function withGroupsOf(plan: Plan, stays: (group: string) => boolean): Plan {
     groups,
     children: groups.reduce((sum, { seats }) => sum + seats, 0),
     retests: plan.retests.filter(({ group }) => stays(group)),
+    notDone: plan.notDone.filter(({ group }) => stays(group)),
     groupNotes: Object.fromEntries(Object.entries(plan.groupNotes).filter(([id]) => stays(id))),
   }
 }
@@ -47,6 +48,7 @@ export function joinPlans(into: Plan, from: Plan): Plan | undefined {
     children: into.children + from.children,
     repeats: Math.max(into.repeats, from.repeats),
     retests: [...into.retests, ...from.retests],
+    notDone: [...into.notDone, ...from.notDone],
     groupNotes: { ...into.groupNotes, ...from.groupNotes },
   }
 }

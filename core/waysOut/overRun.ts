@@ -1,7 +1,8 @@
 import { unreachable } from '../unreachable'
 import { arrangementsFor, conditionsEach, fewestShared } from '../arrangement'
-import { fitOf } from '../clock'
-import type { Plan } from '../lesson'
+import { oncePer } from '../chance'
+import { fitOf, testEndsOf } from '../clock'
+import { BOUNDS, type Plan } from '../lesson'
 import { outlookOf } from '../measuring'
 import { withoutNoise } from '../quantity'
 
@@ -9,8 +10,12 @@ import { withoutNoise } from '../quantity'
 export type Mend = {
   /** Minutes that the lesson gets shorter. */
   saves: number
+  /** In how many classes it fits then, as a share; undefined while nobody said how long a trial takes. */
+  chance: number | undefined
   /** Does it fit then? */
   fits: boolean
+  /** By how much less often it comes out clear then, as a share of all classes. */
+  lost: number
 } & (
   | { code: 'side-by-side'; trials: number }
   | { code: 'fetch-while-predicting' }
@@ -20,12 +25,12 @@ export type Mend = {
       code: 'fewer-repeats'
       repeats: number
       /** The chance of seeing the difference with so few, where that is less than the adviser wants. */
-      chance: number | undefined
+      clear: number | undefined
     }
   | { code: 'longer-lesson'; minutes: number }
 )
 
-type Change = Mend extends infer One ? (One extends Mend ? Omit<One, 'saves' | 'fits'> : never) : never
+type Change = Mend extends infer One ? (One extends Mend ? Omit<One, 'saves' | 'chance' | 'fits' | 'lost'> : never) : never
 
 const FEWEST_REPEATS = 2
 const MOST_SIDE_BY_SIDE = 4
@@ -46,7 +51,7 @@ function costOf(change: Change): number {
     case 'share-out':
       return 3
     case 'fewer-repeats':
-      return change.chance === undefined ? 5 : 7
+      return change.clear === undefined ? 5 : 7
     case 'longer-lesson':
       return 6
     default:
@@ -55,25 +60,55 @@ function costOf(change: Change): number {
 }
 
 /**
- * The mends of a lesson that is too long, ranked: those after which it fits come first, the cheapest for what children learn
- * ahead; then those that help in part.
+ * The mends of a lesson that is too long for nine classes in ten, ranked: those after which it fits come first, among them those that
+ * cost no certainty, the cheapest for what children learn ahead; then those that help in part.
  * @returns empty while the lesson fits
  */
-export function mendsOf(plan: Plan): Mend[] {
+export const mendsOf = oncePer((plan: Plan): Mend[] => {
   const before = fitOf(plan)
-  if (before.spare >= 0) return []
+  if (fitsNow(plan)) return []
+  const clear = outlookOf(plan)?.clear ?? 0
   const weigh = (change: Change): Mend => {
-    const after = fitOf(takeMend(plan, change))
-    return { ...change, saves: withoutNoise(before.needed - after.needed), fits: after.spare >= 0 }
+    const after = takeMend(plan, change)
+    return {
+      ...change,
+      saves: withoutNoise(before.needed - fitOf(after).needed),
+      chance: testEndsOf(after)?.chance,
+      fits: fitsNow(after),
+      lost: costsCertainty(change) ? Math.max(0, clear - (outlookOf(after)?.clear ?? 0)) : 0,
+    }
   }
-  const longer = weigh({ code: 'longer-lesson', minutes: Math.ceil(before.needed) })
+  const longer = weigh({ code: 'longer-lesson', minutes: minutesToFit(plan) })
   const families = [fetching(plan), sideBySide(plan), practice(plan), sharing(plan), repeats(plan)]
   const best = families.flatMap((changes) => {
     const weighed = changes.map(weigh).filter(({ saves }) => saves > 0)
     return weighed.find(({ fits }) => fits) ?? weighed.at(-1) ?? []
   })
-  return [...best, longer].sort((a, b) => Number(b.fits) - Number(a.fits) || costOf(a) - costOf(b) || b.saves - a.saves)
+  return [...best, longer].sort(
+    (a, b) => Number(b.fits) - Number(a.fits) || inPoints(a.lost) - inPoints(b.lost) || costOf(a) - costOf(b) || b.saves - a.saves,
+  )
+})
+
+/** In nine classes of ten all is done by the bell; where nobody said how long a trial takes, what is known of it has to fit. */
+function fitsNow(plan: Plan): boolean {
+  return fitOf(plan).spare >= 0 && (testEndsOf(plan)?.fits ?? true)
 }
+
+/** Minutes from start to bell with which nine classes in ten are done. */
+function minutesToFit(plan: Plan): number {
+  const ends = testEndsOf(plan)
+  const needed = fitOf(plan).needed
+  return Math.min(
+    BOUNDS.lessonMinutes.most,
+    Math.ceil(Math.max(needed, ends ? plan.clock.minutes + ends.nineInTen - ends.until : 0)),
+  )
+}
+
+/** Fewer readings are less sure; whatever is only done faster is as sure as before. */
+const costsCertainty = ({ code }: Change) => code === 'fewer-repeats' || code === 'share-out'
+
+/** Two in a hundred more or less is luck of the sums. */
+const inPoints = (lost: number) => Math.round(lost * 50)
 
 /** The plan after one mend; the given plan is left as it is. */
 export function takeMend(plan: Plan, mend: Change): Plan {
@@ -127,7 +162,7 @@ function repeats(plan: Plan): Change[] {
     .map((left) => ({
       code: 'fewer-repeats',
       repeats: left,
-      chance: left < needed ? outlookOf({ ...plan, repeats: left })?.clear : undefined,
+      clear: left < needed ? outlookOf({ ...plan, repeats: left })?.clear : undefined,
     }))
 }
 

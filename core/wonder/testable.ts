@@ -1,4 +1,4 @@
-import { fitOf } from '../clock'
+import { fitOf, testEndsOf } from '../clock'
 import { cautionsInWords, DOER, type Caution } from '../kit'
 import {
   type Doer,
@@ -25,7 +25,7 @@ export type Because =
   | { code: 'can-be-ranked'; word: string }
   | { code: 'opinion'; word: string }
   | { code: 'nothing-to-measure' }
-  | { code: 'fits'; minutes: number; spare: number }
+  | { code: 'fits'; minutes: number; chance: number }
   | { code: 'too-long'; minutes: number; over: number }
   | { code: 'takes-days'; word: string }
   | { code: 'takes-a-while'; word: string }
@@ -133,9 +133,10 @@ function checkTime(plan: Plan, text: string): Checked {
   const fit = fitOf(plan)
   const minutes = fit.phases.find(({ phase }) => phase === 'test')!.minutes
   if (minutes === 0) return { answer: 'yes', because: { code: 'time-unknown' } }
-  return fit.spare < 0
-    ? { answer: 'partly', because: { code: 'too-long', minutes, over: -fit.spare } }
-    : { answer: 'yes', because: { code: 'fits', minutes, spare: fit.spare } }
+  if (fit.spare < 0) return { answer: 'partly', because: { code: 'too-long', minutes, over: -fit.spare } }
+  const ends = testEndsOf(plan)
+  if (!ends) return { answer: 'yes', because: { code: 'time-unknown' } }
+  return { answer: ends.fits ? 'yes' : 'partly', because: { code: 'fits', minutes, chance: ends.chance } }
 }
 
 function checkSafety(text: string): Checked {

@@ -1,10 +1,11 @@
 import type { Circuit } from '../arrangement'
-import { timeAt, type Coming, type DayOff, type Fit, type Jar } from '../clock'
+import { testPaceOf, timeAt, type Coming, type DayOff, type Fit, type Jar, type TestEnds } from '../clock'
+import type { LessonPace } from '../record'
 import { letterOf, type ArrangementWay, type Clock, type Plan } from '../lesson'
 import { writeShort } from '../quantity'
 import { kindOf } from '../test'
 import { KIND_WORDS } from './kinds'
-import { conditionWithLetter, counted, nameOfGroup } from './names'
+import { conditionWithLetter, counted, nameOfGroup, ofHundred } from './names'
 
 export const ARRANGEMENT_WORDS: Record<ArrangementWay, { name: string; what: string }> = {
   'every-group': { name: 'Every group everything', what: 'Each group does all the conditions with its own things.' },
@@ -22,14 +23,48 @@ export const DAY_OFF_WORDS: Record<Exclude<DayOff, undefined>, string> = {
   'out-of-term': 'outside the terms',
 }
 
-/** Does it fit, in one line. `'It fits, with 3 minutes to spare.'` */
-export function fitVerdict({ spare, trialSeconds }: Fit): string {
+/** Does it fit, in one line: a chance, since no two classes go at one pace. `'Fits in 71 of 100 classes.'` */
+export function fitVerdict({ spare, trialSeconds }: Fit, ends: TestEnds | undefined): string {
   if (spare < 0) return `${minuteWords(-spare)} too long.`
   if (trialSeconds === 0) return 'Say how long one trial takes, then it can be worked out.'
-  return spare === 0 ? 'It fits, to the minute.' : `It fits, with ${minuteWords(spare)} to spare.`
+  if (!ends) return 'Nothing to time yet: say what is tested, and by how many groups.'
+  return ends.fits ? `It fits: in ${ofHundred(ends.chance)} classes.` : `Fits in ${ofHundred(ends.chance)} classes.`
 }
 
-/** When it ends and when it should. `'Ends at 11:42, the bell is at 11:45.'`; empty while no start is set. */
+/** By when nine in ten have tested, and by when they should. `'Nine in ten have tested by 11:53; it should end at 11:45, the bell is at 12:00.'` */
+export function testEndWords(plan: Plan, { nineInTen, until }: TestEnds): string {
+  const bell = timeAt(plan.clock.start, plan.clock.minutes)
+  const end = `Nine in ten have tested by ${minuteAt(plan, nineInTen)}; it should end at ${minuteAt(plan, until)}`
+  return `${end}, the bell is ${bell ? `at ${bell}` : `after ${minuteWords(plan.clock.minutes)}`}.`
+}
+
+/** A minute of the lesson by the clock, or its number while no start is set. `'11:53'`, `'minute 63'` */
+export function minuteAt(plan: Plan, minute: number): string {
+  return timeAt(plan.clock.start, minute) ?? `minute ${Math.round(minute)}`
+}
+
+/** Whose last lessons a pace is known from. `'Because class Puffin took 1.2 × as long as planned in its last 3 lessons.'` */
+export function paceWords({ className, clock: { pace } }: Plan): string {
+  if (!pace) return ''
+  const times = Math.round(pace.times * 10) / 10
+  const how = times === 1 ? 'kept to the planned time' : `took ${writeShort(times)} × as long as planned`
+  return `Because class ${className} ${how} in its last ${pace.lessons === 1 ? 'lesson' : `${pace.lessons} lessons`}.`
+}
+
+/**
+ * How long trials of this lesson really took, beside the plan.
+ * @example reallyTookWords(soakUpPlan(), { log: Math.log(1.2), timed: 84 }) // => 'Trials really took 1 min 54 s, planned was 1 min 45 s: their hands 1.2 × as long (84 timed).'
+ */
+export function reallyTookWords(plan: Plan, { log, timed }: Pick<LessonPace, 'log' | 'timed'>): string {
+  const trial = testPaceOf(plan)?.trial
+  if (!trial) return ''
+  const times = Math.exp(log)
+  const took = secondWords(Math.round(trial.wait + trial.hands * times))
+  const planned = secondWords(Math.round(trial.wait + trial.hands))
+  return `Trials really took ${took}, planned was ${planned}: their hands ${writeShort(Math.round(times * 10) / 10)} × as long (${timed} timed).`
+}
+
+/** When it ends and when it should, as planned. `'Ends at 11:42, the bell is at 11:45.'`; empty while no start is set. */
 export function endWords(plan: Plan, fit: Fit): string {
   const [end, bell] = [timeAt(plan.clock.start, fit.needed), timeAt(plan.clock.start, plan.clock.minutes)]
   return end && bell ? `Ends at ${end}, the bell is at ${bell}.` : ''

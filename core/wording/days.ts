@@ -26,3 +26,8 @@ export function timeWords(at: string): string {
 export function momentOfDayWords(at: string): string {
   return format(parseISO(at), 'EEE d MMM, HH:mm:ss')
 }
+
+/** The time of day of a moment in milliseconds. `timeOfDay(new Date(2026, 2, 12, 10, 55, 8).getTime()) // '10:55'` */
+export function timeOfDay(at: number): string {
+  return format(at, 'HH:mm')
+}

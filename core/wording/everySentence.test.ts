@@ -5,7 +5,7 @@ import { demoCupboard } from '../../demo/school'
 import { INVESTIGATIONS } from '../../schemas/investigations'
 import { doubtsOfConclusion, nextTests } from '../agree'
 import { graphChoices, handGraph, resultsGraph, squareScale } from '../charts'
-import { fitOf } from '../clock'
+import { fitOf, testEndsOf } from '../clock'
 import { evidenceOf, surerBy, trendOf } from '../evidence'
 import { gettingReady, needsOf, NO_SCHOOL, withThings, type School } from '../kit'
 import { AGES, AVERAGE_WAYS, BEST, COUNTED, EACH_IS, type LessonEvent, type LessonRecord, type Plan, type Reading } from '../lesson'
@@ -134,7 +134,12 @@ function allThatIsSaid({ plan, record }: { plan: Plan; record: LessonRecord }): 
     words.careLines(plan),
     words.predictionPrompt(plan),
     words.trialSum(plan),
-    [words.testSum(fitOf(plan)), words.fitVerdict(fitOf(plan)), words.endWords(plan, fitOf(plan))],
+    [
+      words.testSum(fitOf(plan)),
+      words.fitVerdict(fitOf(plan), testEndsOf(plan)),
+      words.endWords(plan, fitOf(plan)),
+      words.paceWords(plan),
+    ],
     findings.map((finding) => [words.findingWords(finding, stocked), finding.fixes.map((fix) => words.fixWords(fix, stocked))]),
     needs.map((need, place) => [
       words.needSum(need, stocked.materials[place]!, stocked),

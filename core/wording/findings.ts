@@ -1,7 +1,7 @@
 import { unreachable } from '../unreachable'
 import { sentenceCase } from './sentenceCase'
 import { trayWords, conditionsWords } from './question'
-import type { SupplyField } from '../kit'
+import { failedShare, type SupplyField } from '../kit'
 import { changedFactor, letterOf, type Plan } from '../lesson'
 import { forMeasure, testOf, kindOf } from '../test'
 import { unitOf, writeShort, withUnit } from '../quantity'
@@ -14,8 +14,18 @@ import { gradeName } from './evidence'
 import { doubtWordsOfConclusion } from './conclusionDoubts'
 import { dayWords } from './days'
 import { amountWords, civilWords, movedWords, PREPARATION_WORDS } from './kit'
-import { DAY_OFF_WORDS, minuteWords, secondWords } from './clock'
-import { chanceWords, conditionWithLetter, counted, instrumentNamed, list, measuredWith, nameOfGroup, writeReading } from './names'
+import { DAY_OFF_WORDS, minuteAt, minuteWords, secondWords } from './clock'
+import {
+  chanceWords,
+  conditionWithLetter,
+  counted,
+  instrumentNamed,
+  list,
+  measuredWith,
+  nameOfGroup,
+  ofHundred,
+  writeReading,
+} from './names'
 import { strayCountWords } from './strays'
 import { countedOwners } from './owners'
 
@@ -265,6 +275,14 @@ function wordsOf(finding: Finding, plan: Plan): FindingWords {
         why: 'Worked out backwards from the start of the lesson, by day and on school days.',
       }
     }
+    case 'spares-few': {
+      const names = finding.materials.map((id) => plan.materials.find((one) => one.id === id)?.name ?? '').filter(Boolean)
+      return {
+        title: 'Few spares',
+        text: `Nothing runs out in ${ofHundred(finding.chance)} classes: ${list(names)}.`,
+        why: `One trial in ${Math.round(1 / Math.max(0.001, failedShare(plan)))} fails and takes a fresh thing; spares are enough when nothing runs out in nine classes of ten.`,
+      }
+    }
     case 'trial-time-missing':
       return {
         title: 'How long is one trial?',
@@ -277,11 +295,17 @@ function wordsOf(finding: Finding, plan: Plan): FindingWords {
         text: `Testing alone takes ${minuteWords(finding.testMinutes)}.`,
         why: 'All phases together, with the test worked out from one trial x conditions x repeats and practice.',
       }
+    case 'may-over-run':
+      return {
+        title: `Fits in ${ofHundred(finding.chance)} classes`,
+        text: `Nine in ten have tested by ${minuteAt(plan, finding.nineInTen)}; it should end at ${minuteAt(plan, finding.until)}.`,
+        why: 'Worked out from how much classes, groups and trials differ in pace: it fits when nine classes in ten are done in time.',
+      }
     case 'things-wait':
       return {
         title: `${secondWords(finding.seconds)} of waiting`,
-        text: `Groups wait for the ${finding.copies} that go round.`,
-        why: 'Each trial lasts at least until the thing has been round all the groups that share it.',
+        text: `Groups wait for ${goingRoundWords(plan, finding)}.`,
+        why: 'Each trial lasts at least until the thing has been round all the groups that share it, for the steps in which it is in use.',
       }
     case 'no-school-that-day':
       return {
@@ -378,4 +402,10 @@ const SUPPLY_WORDS: Record<SupplyField, string> = { stock: 'Stock', pack: 'Pack'
 /** The first four, and that there are more. */
 function someOf(names: string[]): string {
   return list(names.length > 4 ? [...names.slice(0, 4), 'others'] : names)
+}
+
+/** `'the 2 rulers that go round'`: the name as it stands in the kit. */
+function goingRoundWords(plan: Plan, { material, copies }: { material: string; copies: number }): string {
+  const name = plan.materials.find(({ id }) => id === material)?.name || 'what is shared'
+  return copies === 1 ? `the one that goes round: ${name}` : `the ${copies} that go round: ${name}`
 }

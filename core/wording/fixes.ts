@@ -62,6 +62,8 @@ export function fixWords(fix: Fix, plan: Plan, english: Customs['english'] = 'br
       return wayWords(fix.way, plan)
     case 'set-groups':
       return `Make ${counted(fix.groups, 'group')}`
+    case 'set-spares':
+      return 'Enough spares for nine classes in ten'
     case 'take-mend':
       return mendWords(fix.mend).label
     case 'take-way-out':

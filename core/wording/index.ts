@@ -8,6 +8,10 @@ export {
   DAY_OFF_WORDS,
   endWords,
   fitVerdict,
+  minuteAt,
+  paceWords,
+  reallyTookWords,
+  testEndWords,
   jarWords,
   minuteWords,
   secondWords,
@@ -17,7 +21,8 @@ export {
   testSum,
   trialParts,
 } from './clock'
-export { dayWords, momentOfDayWords, timeWords, WEEKDAY_WORDS } from './days'
+export { dayWords, momentOfDayWords, timeOfDay, timeWords, WEEKDAY_WORDS } from './days'
+export { clockTurnWords, nowWayWords, ownLeftWords, pausedWords, underWayShort, underWayWords } from './underWay'
 export { DEVICE_WORDS } from './devices'
 export { doubtWords, REASONS } from './doubts'
 export { readErrorWords } from './errors'
@@ -79,6 +84,7 @@ export {
   PER_WORDS,
   perWords,
   PREPARATION_WORDS,
+  TRIAL_PART_WORDS,
   spanWords,
   spoonWords,
   stepWords,
@@ -94,6 +100,7 @@ export {
   sizesWords,
   BOARD_WORDS,
   chanceWords,
+  ofHundred,
   conditionWithLetter,
   counted,
   instrumentWords,
@@ -224,7 +231,6 @@ export {
   assumedLines,
   MADE_UP_MARK,
   MADE_UP_REFUSED,
-  ofHundred,
   rehearsalNeeds,
   rehearsalLines,
   rehearsalSentence,

@@ -71,9 +71,11 @@ export function journalWords(plan: Plan, { event, times }: JournalLine): string 
     case 'station':
       return `${STATION_WORDS[event.change]}${event.to === undefined ? '' : ` to ${groupWords(plan, event.to)}`}`
     case 'board': {
-      const { view, clockStarted, results, sound } = event.board
+      const { view, clockStarted, pauses, results, sound } = event.board
       const shown = view === null ? 'what fits' : BOARD_WORDS[view].toLowerCase()
-      const clock = clockStarted === null ? 'clock by the timetable' : 'test clock runs'
+      // Older lines know of no pauses.
+      const paused = pauses?.at(-1)?.to === null
+      const clock = paused ? 'clock paused' : clockStarted === null ? 'clock by the timetable' : 'test clock runs'
       return `board: ${shown}, ${clock}, numbers ${results === 'live' ? 'shown' : 'hidden'}, sound ${sound ? 'on' : 'off'}`
     }
     case 'together':

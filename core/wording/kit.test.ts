@@ -90,11 +90,13 @@ describe('ways out say what they change', () => {
     ).toEqual(['6 × scale: 6 groups, or 2 rounds.'])
     const long = soakUpPlan({ clock: { ...plan.clock, minutes: 60 } })
     const said = Object.fromEntries(mendsOf(long).map((mend) => [mend.code, mendWords(mend)]))
-    expect(said['side-by-side']!.effect).toMatch(/^saves \d+ minutes, fits then; nobody does less, more things in use$/)
+    expect(said['side-by-side']!.effect).toMatch(
+      /^saves 16 minutes, not enough by itself: fits in \d+ of 100 classes; nobody does less, more things in use$/,
+    )
     expect(said['less-practice']!.label).toBe('Leave practice out')
     const fewer = mendsOf(long).find(({ code }) => code === 'fewer-repeats')!
-    expect(mendWords({ ...fewer, chance: 0.62 } as Mend).effect).toMatch(/; it then comes out clear in only 62 in 100$/)
-    expect(said['longer-lesson']!.effect).toBe('only if the bell can wait')
+    expect(mendWords({ ...fewer, clear: 0.62 } as Mend).effect).toMatch(/; it then comes out clear in only 62 in 100$/)
+    expect(said['longer-lesson']!.effect).toMatch(/^fits then in 9\d of 100 classes; only if the bell can wait$/)
   })
 
   it('of a difference that would not be seen', () => {

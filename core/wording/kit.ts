@@ -1,6 +1,6 @@
 import { arrangementOf, conditionsEach } from '../arrangement'
 import { sensible, type CivilMoment, type MovedBecause, type Need, type Step } from '../kit'
-import { activeConditions, type Material, type Plan, type PreparationKind } from '../lesson'
+import { activeConditions, type Material, type Plan, type PreparationKind, type TrialPart } from '../lesson'
 import { unitOf, withUnit, writeShort, type KitchenRegion, type UnitCode } from '../quantity'
 import { kindOf } from '../test'
 import { counted, list } from './names'
@@ -22,6 +22,9 @@ export function perWords({ each }: Pick<Plan, 'each'>): Partial<Record<Material[
 }
 
 export const USE_WORDS: Record<Material['use'], string> = { up: 'used up', again: 'used again' }
+
+/** The steps of a trial as ticks at a thing that goes round. */
+export const TRIAL_PART_WORDS: Record<TrialPart, string> = { setUp: 'set up', run: 'running', read: 'read', reset: 'reset' }
 
 export const PREPARATION_WORDS: Record<PreparationKind, string> = {
   soak: 'Soak',

@@ -284,3 +284,10 @@ export function sizesWords(groups: { seats: number }[]): string {
   const different = [...new Set(seats)].sort((a, b) => b - a)
   return list(different.map((size) => `${seats.filter((one) => one === size).length} of ${size}`))
 }
+
+/** `'83 of 100'`; what is rare is not rounded away. */
+export function ofHundred(share: number): string {
+  const rounded = Math.round(share * 100)
+  if (rounded === 0 && share > 0) return 'fewer than 1 of 100'
+  return rounded === 100 && share < 1 ? 'nearly all' : `${rounded} of 100`
+}

@@ -17,7 +17,7 @@ const found: Rehearsal = {
   grades: { clear: 0.84, leaning: 0.1, 'cannot-tell': 0.06 },
   wrong: 0.01,
   level: false,
-  ends: { half: 54, nineInTen: 61, until: 55 },
+  ends: { half: 54, nineInTen: 61, until: 55, all: Float64Array.of(54, 61) },
   short: { share: 0.2, trials: 2.6 },
   slips: { made: 2.1, asked: 1.9, left: 0.3 },
   runOut: [{ material: 'tissue-strips', share: 0.004 }],

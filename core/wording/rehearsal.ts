@@ -1,23 +1,16 @@
-import { timeAt } from '../clock'
+import { PACE_MODEL, timeAt } from '../clock'
 import type { Grade } from '../evidence'
-import type { Customs } from '../kit'
+import { failedShare, type Customs } from '../kit'
 import type { Plan } from '../lesson'
 import { writeShort } from '../quantity'
 import { ASSUMED, type Rehearsal, type Tried } from '../rehearsal'
 import { testOf } from '../test'
 import { SAYS_MOST } from '../benches'
-import { minuteWords } from './clock'
+import { minuteWords, paceWords } from './clock'
 import { moneyWords } from './money'
-import { counted, list } from './names'
+import { counted, list, ofHundred } from './names'
 import { mendWords } from './waysOut'
 import { wayWords } from './waysToSee'
-
-/** `'83 of 100'`; what is rare is not rounded away. */
-export function ofHundred(share: number): string {
-  const rounded = Math.round(share * 100)
-  if (rounded === 0 && share > 0) return 'fewer than 1 of 100'
-  return rounded === 100 && share < 1 ? 'nearly all' : `${rounded} of 100`
-}
 
 /** How it comes out, in one sentence. `'In 83 of 100 classes like yours this comes out clear, in 1 of 100 with the wrong winner.'` */
 export function rehearsalSentence({ grades, wrong, level, from }: Rehearsal): string {
@@ -106,11 +99,15 @@ export function assumedLines(plan: Plan, from: Rehearsal['from']): string[] {
   const slips = `One reading in ${ASSUMED.slipOneIn} has a slip; of those that are asked about, ${Math.round(ASSUMED.putRight * 100)} in 100 are put right.`
   return [
     from === 'bench' ? 'Results come from a small model of this set-up, read with your own instrument.' : guess,
-    `Groups work faster and slower: two in three keep within ${Math.round(ASSUMED.pace * 100)} in 100 of the plan’s time.`,
+    plan.clock.pace
+      ? paceWords(plan)
+      : `Classes, groups and trials differ in pace: two classes in three keep within ${inHundred(PACE_MODEL.class)} in 100 of the plan’s time, groups within ${inHundred(PACE_MODEL.group)} of their class, trials within ${inHundred(PACE_MODEL.trial)} of their group.`,
     ...(way.isAmount ? [slips] : []),
-    `One trial in ${ASSUMED.failsOneIn} fails and is done again with a fresh thing.`,
+    `One trial in ${Math.round(1 / Math.max(0.001, failedShare(plan)))} fails and is done again with a fresh thing.`,
   ]
 }
+
+const inHundred = (spread: number) => Math.round(spread * 100)
 
 /** What stands over everything that a made-up class shows. */
 export const MADE_UP_MARK = 'Made up for a rehearsal: no child measured this.'

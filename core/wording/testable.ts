@@ -4,6 +4,7 @@ import type { Plan, TestableCheck } from '../lesson'
 import type { Because, Testable, TestableAnswer } from '../wonder'
 import { cautionWords, doerWords } from './cautions'
 import { minuteWords } from './clock'
+import { ofHundred } from './names'
 
 export const CHECK_WORDS: Record<TestableCheck, string> = {
   change: 'Something to change?',
@@ -44,9 +45,7 @@ export function becauseWords(because: Because, plan: Plan): string {
     case 'nothing-to-measure':
       return 'It does not say what we would look at to know.'
     case 'fits':
-      return because.spare === 0
-        ? `About ${minuteWords(because.minutes)} of testing: it fits, to the minute.`
-        : `About ${minuteWords(because.minutes)} of testing, ${minuteWords(because.spare)} to spare.`
+      return `About ${minuteWords(because.minutes)} of testing: that fits in ${ofHundred(because.chance)} classes.`
     case 'too-long':
       return `About ${minuteWords(because.minutes)} of testing, ${minuteWords(because.over)} too long. The Clock shows what would help.`
     case 'takes-days':

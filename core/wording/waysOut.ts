@@ -6,7 +6,7 @@ import type { Mend, ScarceLimit, TakenInstead, WayOut } from '../waysOut'
 import { minuteWords } from './clock'
 import { amountWords } from './kit'
 import { moneyWords } from './money'
-import { chanceWords, counted, list } from './names'
+import { chanceWords, counted, list, ofHundred } from './names'
 import type { UnitCode } from '../quantity'
 
 /** What a button for a way out of a shortage says, and what it changes. */
@@ -81,7 +81,8 @@ function chancesSaid(chances: { before: number; after: number } | undefined): st
 /** What a button for a shorter lesson says, and what it costs. */
 export function mendWords(mend: Mend): { label: string; effect: string } {
   const saves = mend.saves > 0 ? `saves ${minuteWords(mend.saves)}` : 'saves nothing'
-  const fits = mend.fits ? 'fits then' : 'not enough by itself'
+  const chance = mend.chance === undefined ? '' : ` in ${ofHundred(mend.chance)} classes`
+  const fits = mend.fits ? `fits then${chance}` : `not enough by itself${chance && `: fits${chance}`}`
   switch (mend.code) {
     case 'side-by-side':
       return { label: `Run ${mend.trials} side by side`, effect: `${saves}, ${fits}; nobody does less, more things in use` }
@@ -101,12 +102,12 @@ export function mendWords(mend: Mend): { label: string; effect: string } {
       return {
         label: `Do ${counted(mend.repeats, 'repeat')}`,
         effect:
-          mend.chance === undefined
-            ? `${saves}, ${fits}`
-            : `${saves}, ${fits}; it then comes out clear in only ${chanceWords(mend.chance)}`,
+          mend.clear === undefined
+            ? `${saves}, ${fits}; still clear`
+            : `${saves}, ${fits}; it then comes out clear in only ${chanceWords(mend.clear)}`,
       }
     case 'longer-lesson':
-      return { label: `Make it ${mend.minutes} minutes`, effect: 'only if the bell can wait' }
+      return { label: `Make it ${mend.minutes} minutes`, effect: `${fits}; only if the bell can wait` }
     default:
       return unreachable(mend)
   }

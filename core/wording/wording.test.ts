@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { measuredSo } from '../../test/measuredSo'
 import { recordOf, soakUpPlan } from '../../test/soakUp'
-import { fitOf } from '../clock'
+import { fitOf, testEndsOf } from '../clock'
 import { evidenceOf } from '../evidence'
 import { checkPlan } from '../fairness'
 import { demoLessons } from '../../demo/lessons'
@@ -13,6 +13,7 @@ import {
   endWords,
   fairWords,
   fitVerdict,
+  testEndWords,
   foresight,
   gapSentence,
   list,
@@ -51,10 +52,12 @@ it('says how something is measured, in the middle of a sentence', () => {
 it('says the sums behind kit and clock', () => {
   expect(trialSum(plan)).toBe('4 conditions × (3 repeats + 1 practice) × 7 groups = 112 trials')
   expect(testSum(fitOf(plan))).toBe('16 trials × 1 min 45 s = 28 minutes')
-  expect(fitVerdict(fitOf(plan))).toBe('It fits, with 2 minutes to spare.')
-  expect(endWords(soakUpPlan({ clock: { ...plan.clock, start: '10:30' } }), fitOf(plan))).toBe(
-    'Ends at 11:43, the bell is at 11:45.',
+  const timed = soakUpPlan({ clock: { ...plan.clock, start: '10:30' } })
+  expect(fitVerdict(fitOf(plan), testEndsOf(plan))).toBe('It fits: in 95 of 100 classes.')
+  expect(testEndWords(timed, testEndsOf(timed)!)).toBe(
+    'Nine in ten have tested by 11:33; it should end at 11:35, the bell is at 11:55.',
   )
+  expect(endWords(timed, fitOf(plan))).toBe('Ends at 11:43, the bell is at 11:55.')
 })
 
 it('names fair and unfair pairs', () => {

@@ -4,7 +4,7 @@ import { isAway } from './away'
 let isOut = false
 let backSince = -Infinity
 /** Connections of before end one after the other: what they still say is about the same outage. */
-const SETTLES_WITHIN = 10_000
+const SETTLES_WITHIN = 60_000
 
 /** The database server cannot be reached: said once, however many ask meanwhile. */
 export function sayAway(): void {

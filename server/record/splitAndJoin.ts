@@ -114,7 +114,7 @@ export function joinInto(database: Database, id: string, { from, into }: JoinLes
     await moveRows(transaction, from, into)
     await moveStations(transaction, from, into, moving)
     await writePlan(transaction, record, stays, plan)
-    await writePlan(transaction, record, gone, { ...gone.plan, groups: [], retests: [] })
+    await writePlan(transaction, record, gone, { ...gone.plan, groups: [], retests: [], notDone: [] })
     await putTogether(
       transaction,
       record,

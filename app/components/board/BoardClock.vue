@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { PHASE_NAMES, stopwatchWords } from '~~/core/wording'
+import { clockTurnWords, pausedWords, PHASE_NAMES, stopwatchWords } from '~~/core/wording'
 import type { RunningClock } from '~~/core/clock'
 
 /** The time left, large; the level beside it sinks with it. */
-const props = defineProps<{ state: RunningClock; byHand: boolean }>()
+const props = defineProps<{ state: RunningClock; forecast: string }>()
+const paused = computed(() => pausedWords(props.state))
 const emit = defineEmits<{ turn: [] }>()
 const written = computed(() => stopwatchWords(props.state.secondsLeft))
 </script>
@@ -15,9 +16,9 @@ const written = computed(() => stopwatchWords(props.state.secondsLeft))
       <p>{{ PHASE_NAMES[state.phase] }}</p>
       <p class="as-drawn text-clock font-bold leading-1.05" role="timer">{{ written }}</p>
       <p>{{ state.running ? (state.secondsLeft > 0 ? 'left' : 'time is up') : 'for all trials' }}</p>
-      <VBtn class="justify-self-start mt-wide text-lead" @click="emit('turn')">{{
-        byHand ? 'Stop the clock' : 'Start the test clock'
-      }}</VBtn>
+      <p v-if="paused" class="font-bold" role="status">{{ paused }}</p>
+      <p v-else-if="forecast">{{ forecast }}</p>
+      <VBtn class="justify-self-start mt-wide text-lead" @click="emit('turn')">{{ clockTurnWords(state) }}</VBtn>
     </div>
   </section>
 </template>

@@ -14,7 +14,7 @@ const plan = useLessonPlan()
 const props = defineProps<{
   record: LessonRecord
   clock: RunningClock
-  byHand: boolean
+  forecast: string
   coming: Coming[]
   shown: boolean
 }>()
@@ -58,7 +58,7 @@ const shapeOf = (id: string) => plan.value.groups.find((group) => group.id === i
 <template>
   <div class="test">
     <div>
-      <BoardClock :state="clock" :by-hand="byHand" @turn="emit('turnClock')" />
+      <BoardClock :state="clock" :forecast="forecast" @turn="emit('turnClock')" />
       <BoardComing v-if="moves.size === 0" :coming="coming" />
       <p v-else class="change mt-14px">
         {{ plan.arrangement.change === 'at-bell' ? 'All change' : 'Next change' }}

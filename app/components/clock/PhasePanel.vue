@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Fit } from '~~/core/clock'
-import { BOUNDS, type Phase } from '~~/core/lesson'
+import { BOUNDS, LATER_PHASES, type LaterPhase, type Phase } from '~~/core/lesson'
 import { PHASE_NAMES, testSum, trialParts } from '~~/core/wording'
 import NumberField from '~/forms/NumberField.vue'
 import TickField from '~/forms/TickField.vue'
@@ -12,6 +12,14 @@ const props = defineProps<{ fit: Fit }>()
 const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
 const fixed = computed(() => (chosen.value === 'test' ? undefined : chosen.value))
+/** Testing may take minutes from it, down to what is said here. */
+const later = computed(() => LATER_PHASES.find((phase) => phase === chosen.value))
+function setLeast(phase: LaterPhase, minutes: number | null): void {
+  lesson.edit((draft) => {
+    if (minutes === null) delete draft.clock.least[phase]
+    else draft.clock.least[phase] = minutes
+  })
+}
 /** Without minutes they have no place on the bar. */
 const without = computed(() => props.fit.phases.filter(({ phase, minutes }) => minutes === 0 && phase !== chosen.value))
 </script>
@@ -58,6 +66,16 @@ const without = computed(() => props.fit.phases.filter(({ phase, minutes }) => m
         :model-value="plan.clock.phases[fixed]"
         v-bind="BOUNDS.minutes"
         @update:model-value="lesson.edit((draft) => (draft.clock.phases[fixed!] = $event ?? 0))"
+      />
+      <NumberField
+        v-if="later"
+        :key="`${later}-least`"
+        optional
+        label="May be cut to, minutes"
+        :model-value="plan.clock.least[later] ?? null"
+        :least="0"
+        :most="plan.clock.phases[later]"
+        @update:model-value="setLeast(later, $event)"
       />
       <TickField
         v-if="fixed === 'fetch' || fixed === 'predict'"

@@ -6,11 +6,12 @@ import {
   activeConditions,
   letterOf,
   PREPARATIONS,
+  TRIAL_PARTS,
   type Material,
   type Preparation,
   type Substitute,
 } from '~~/core/lesson'
-import { amountWords, cautionWords, civilWords, needSum, PREPARATION_WORDS } from '~~/core/wording'
+import { amountWords, cautionWords, civilWords, needSum, PREPARATION_WORDS, TRIAL_PART_WORDS } from '~~/core/wording'
 import ChoiceField from '~/forms/ChoiceField.vue'
 import NumberField from '~/forms/NumberField.vue'
 import QuickAdd from '~/forms/QuickAdd.vue'
@@ -112,6 +113,21 @@ function addSubstitute(name: string): void {
             v-bind="BOUNDS.goesRound"
             @update:model-value="set('goesRound', $event)"
           />
+          <fieldset v-if="material.goesRound !== null" class="flex flex-wrap items-center gap-near">
+            <legend class="label">In use while a trial is</legend>
+            <TickField
+              v-for="part in TRIAL_PARTS"
+              :key="part"
+              :label="TRIAL_PART_WORDS[part]"
+              :model-value="material.inUse.includes(part)"
+              @update:model-value="
+                set(
+                  'inUse',
+                  TRIAL_PARTS.filter((one) => (one === part ? $event : material.inUse.includes(one))),
+                )
+              "
+            />
+          </fieldset>
         </template>
       </div>
     </section>

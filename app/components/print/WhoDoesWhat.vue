@@ -15,24 +15,23 @@ const phases = computed(() => fit.value.phases.filter(({ minutes }) => minutes >
 const testStart = computed(() => testStartOf(fit.value))
 const way = computed(() => arrangementOf(plan.value))
 const jars = computed(() => isReadByClock(plan.value))
-const copies = computed(() => scarcest(plan.value))
+const shared = computed(() => scarcest(plan.value))
 const SHOWN_TRIALS = 4
 /** Who has a shared thing in the first trials; it goes on in the same rhythm. */
 const round = computed(() => {
-  const { trial } = plan.value.clock
-  if (copies.value === undefined || trial.read === 0 || !fit.value.oneAfterTheOther) return []
+  const { trial, sideBySide } = plan.value.clock
+  if (!shared.value || shared.value.hold === 0 || !fit.value.oneAfterTheOther) return []
+  const { copies, hold, after } = shared.value
   return turnsGoingRound({
     groups: plan.value.groups.length,
-    instruments: copies.value,
+    instruments: copies,
     trials: Math.min(SHOWN_TRIALS, fit.value.trials),
-    trial: secondsOfBatch(trial, 1),
-    hold: trial.read,
-    after: trial.setUp + trial.run,
+    trial: secondsOfBatch(trial, Math.max(1, sideBySide)),
+    hold,
+    after,
   })
 })
-const things = computed(() =>
-  plan.value.materials.filter(({ use, goesRound }) => use === 'again' && goesRound !== null).map(({ name }) => name),
-)
+const thing = computed(() => plan.value.materials.find(({ id }) => id === shared.value?.material)?.name ?? '')
 const clockOf = (seconds: number) => {
   const at = timeAt(plan.value.clock.start, testStart.value + Math.floor(seconds / 60))
   return at ? `${at}:${stopwatchWords(seconds % 60).slice(-2)}` : stopwatchWords(seconds)
@@ -64,7 +63,7 @@ const clockOf = (seconds: number) => {
       <ReadingTable :test-start="testStart" />
     </section>
     <section v-if="round.length > 0" class="keep-together">
-      <h2 class="mx-0 mt-5mm mb-1mm text-14pt">Who has {{ things.join(' and ') }} when</h2>
+      <h2 class="mx-0 mt-5mm mb-1mm text-14pt">Who has {{ thing }} when</h2>
       <table class="ruled font-heading">
         <thead>
           <tr>

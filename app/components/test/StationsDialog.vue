@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { RunningClock } from '~~/core/clock'
 import { timeWords } from '~~/core/wording'
 import type { JoinedStation } from '~~/schemas/contract'
 import AppDialog from '~/components/pieces/AppDialog.vue'
@@ -7,14 +8,17 @@ import GroupName from '~/components/pieces/GroupName.vue'
 import ReadTable from '~/components/pieces/ReadTable.vue'
 import ChoiceField from '~/forms/ChoiceField.vue'
 import { callServer, messageOf } from '~/following/callServer'
+import { clockPaused } from '~/composables/testClock'
+import { useDeskBoard } from '~/stores/deskBoard'
 import { useLesson } from '~/stores/lesson'
 import { useNotices } from '~/stores/notices'
 
 /** Who has joined: to another group, paused, or sent away. */
-const props = defineProps<{ stations: JoinedStation[] }>()
+const props = defineProps<{ stations: JoinedStation[]; clock: RunningClock }>()
 const open = defineModel<boolean>({ required: true })
 const lesson = useLesson()
 const notices = useNotices()
+const onBoard = useDeskBoard()
 const groups = computed(() => lesson.plan!.groups)
 const paused = computed(() => props.stations.length > 0 && props.stations.every(({ locked }) => locked))
 const inOrder = computed(() =>
@@ -46,6 +50,12 @@ async function change(stations: string[] | undefined, what: { group?: string; lo
       body: { ...what, ...(stations && { stations }) },
     }),
   )
+}
+/** Eyes on the board: nobody tests meanwhile, so the clock stands still, too. */
+async function pauseAll(): Promise<void> {
+  const locked = !paused.value
+  if (props.clock.running && props.clock.paused.now !== locked) void onBoard.show(clockPaused(onBoard.state))
+  await change(undefined, { locked })
 }
 async function remove(station: JoinedStation): Promise<void> {
   await attempt(() =>
@@ -92,7 +102,7 @@ async function attempt(work: () => Promise<unknown>): Promise<void> {
     </ReadTable>
     <template #actions>
       <QuietBtn @click="open = false">Close</QuietBtn>
-      <VBtn v-if="stations.length > 0" @click="change(undefined, { locked: !paused })">
+      <VBtn v-if="stations.length > 0" @click="pauseAll">
         {{ paused ? 'Let all go on' : 'Pause all: eyes on the board' }}
       </VBtn>
     </template>

@@ -1,14 +1,25 @@
 <script setup lang="ts">
 import { BOARD_VIEWS, isEachChild } from '~~/core/lesson'
-import { BOARD_WORDS, comingWords, counted, PHASE_NAMES, soonWords, stopwatchWords } from '~~/core/wording'
+import {
+  BOARD_WORDS,
+  clockTurnWords,
+  comingWords,
+  counted,
+  pausedWords,
+  PHASE_NAMES,
+  soonWords,
+  stopwatchWords,
+} from '~~/core/wording'
 import ClassModeDialog from '~/components/test/ClassModeDialog.vue'
 import StationsDialog from '~/components/test/StationsDialog.vue'
+import UnderWayPanel from '~/components/test/UnderWayPanel.vue'
 import ChoiceField from '~/forms/ChoiceField.vue'
 import TickField from '~/forms/TickField.vue'
 import { useClassMode } from '~/composables/classMode'
 import { useJoinedStations } from '~/composables/joinedStations'
 import { useKeys } from '~/composables/keys'
-import { clockTurned, useTestClock } from '~/composables/testClock'
+import { clockStarted, clockTurned, useTestClock } from '~/composables/testClock'
+import { useUnderWay } from '~/composables/underWay'
 import { useLesson } from '~/stores/lesson'
 import { useDeskBoard } from '~/stores/deskBoard'
 
@@ -17,7 +28,9 @@ const lesson = useLesson()
 const onBoard = useDeskBoard()
 const plan = computed(() => lesson.plan)
 const board = computed(() => onBoard.state)
-const { state, coming, byHand } = useTestClock(plan, board)
+const { now, state, coming, byHand } = useTestClock(plan, board)
+const record = computed(() => lesson.record)
+const { clock, forecast } = useUnderWay(plan, { record, board, state, now })
 const { mode, look, address } = useClassMode()
 const stations = useJoinedStations()
 const dialog = ref<'class-mode' | 'stations'>()
@@ -26,7 +39,8 @@ const opened = (name: 'class-mode' | 'stations') =>
 const classModeOpen = opened('class-mode')
 const stationsOpen = opened('stations')
 const there = computed(() => stations.value.filter(({ present }) => present).length)
-const turnClock = () => void onBoard.show(clockTurned(onBoard.state))
+const turnClock = () => void onBoard.show(clockTurned(onBoard.state, state.value))
+const paused = computed(() => pausedWords(state.value))
 useKeys({
   t: turnClock,
   q: () => void onBoard.show({ results: onBoard.state.results === 'live' ? 'quiet' : 'live' }),
@@ -38,7 +52,12 @@ useKeys({
     <div class="flex flex-wrap items-center gap-near">
       <span class="label text-soft">{{ PHASE_NAMES[state.phase] }}</span>
       <span class="font-heading text-title font-bold tabular-nums" role="timer">{{ stopwatchWords(state.secondsLeft) }}</span>
-      <VBtn size="small" title="t" @click="turnClock">{{ byHand ? 'Stop' : 'Start the clock' }}</VBtn>
+      <VBtn size="small" title="t" @click="turnClock">{{ clockTurnWords(state) }}</VBtn>
+      <QuietBtn v-if="byHand" size="small" @click="onBoard.show({ clockStarted: null })">By the timetable</QuietBtn>
+      <QuietBtn v-else-if="state.running && state.phase !== 'test'" size="small" @click="onBoard.show(clockStarted())">
+        Start testing now
+      </QuietBtn>
+      <span v-if="paused" role="status" class="text-brass font-bold">{{ paused }}</span>
     </div>
     <div class="flex flex-wrap items-center gap-near">
       <VBtn size="small" @click="dialog = 'stations'">
@@ -72,7 +91,8 @@ useKeys({
     <p v-if="coming.length > 0" class="w-full" role="status">
       Next: {{ comingWords(plan!, coming[0]!) }} <strong>{{ soonWords(coming[0]!.seconds) }}</strong>
     </p>
-    <StationsDialog v-model="stationsOpen" :stations="stations" />
+    <UnderWayPanel v-if="forecast && clock" :forecast="forecast" :clock="clock" />
+    <StationsDialog v-model="stationsOpen" :stations="stations" :clock="state" />
     <ClassModeDialog v-if="mode" v-model="classModeOpen" :mode="mode" :code="lesson.code" :address="address" @changed="look" />
   </section>
 </template>

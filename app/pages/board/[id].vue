@@ -6,7 +6,7 @@ import { useLocalStorage } from '@vueuse/core'
 import { BOARD_VIEWS, isEachChild, type BoardViewName } from '~~/core/lesson'
 import { firstSeries } from '~~/core/test'
 import { boardViewFor, numbersAreShown } from '~~/core/secondLook'
-import { BOARD_WORDS } from '~~/core/wording'
+import { BOARD_WORDS, underWayShort } from '~~/core/wording'
 import BoardAgree from '~/components/board/BoardAgree.vue'
 import BoardFrame from '~/components/board/BoardFrame.vue'
 import BoardJoin from '~/components/board/BoardJoin.vue'
@@ -23,6 +23,7 @@ import { useKeys } from '~/composables/keys'
 import { drawnFrom } from '~/following/madeUp'
 import { useBell } from '~/composables/sounds'
 import { clockTurned, useTestClock } from '~/composables/testClock'
+import { useUnderWay } from '~/composables/underWay'
 
 /** The lesson on the projector: one message at a time. It turns to the view that fits by itself, until the teacher chooses one. */
 const route = useRoute()
@@ -41,7 +42,9 @@ const madeUp = computed(() => realPlan.value && drawnFrom(route.query, realPlan.
 const plan = computed(() => madeUp.value?.plan ?? realPlan.value)
 const record = computed(() => madeUp.value?.record ?? realRecord.value)
 provideLessonPlan(() => plan.value)
-const { state, coming, byHand } = useTestClock(plan, board)
+const { now, state, coming } = useTestClock(plan, board)
+const { forecast } = useUnderWay(plan, { record, board, state, now })
+const forecastLine = computed(() => (forecast.value ? underWayShort(forecast.value, now.value, state.value.until) : ''))
 const dark = useLocalStorage('board-dark', false)
 const view = computed<BoardViewName>(() => board.value.view ?? (plan.value ? boardViewFor(plan.value, record.value) : 'question'))
 const shown = computed(() => plan.value !== undefined && numbersAreShown(plan.value, record.value.readings, board.value))
@@ -55,7 +58,7 @@ useHead({ title: () => `Board · ${plan.value?.title || 'Lesson'}` })
 
 const step = (by: number) =>
   show({ view: BOARD_VIEWS[Math.min(BOARD_VIEWS.length - 1, Math.max(0, BOARD_VIEWS.indexOf(view.value) + by))]! })
-const turnClock = () => show(clockTurned(board.value))
+const turnClock = () => show(clockTurned(board.value, state.value))
 const turnNumbers = () => show({ results: board.value.results === 'live' ? 'quiet' : 'live' })
 const turnSound = () => show({ sound: !board.value.sound })
 const turnDark = () => (dark.value = !dark.value)
@@ -112,7 +115,7 @@ useKeys({
         v-else-if="view === 'test'"
         :record="record"
         :clock="state"
-        :by-hand="byHand"
+        :forecast="forecastLine"
         :coming="coming"
         :shown="shown"
         @turn-clock="turnClock"

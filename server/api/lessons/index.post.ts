@@ -9,6 +9,7 @@ import { notFound } from '../../access/refusal'
 import { customsOf, listThings } from '../../database/cupboard'
 import { lastClass } from '../../database/lessons'
 import { addLesson } from '../../record/wholeLesson'
+import { withClassPace } from '../../views/classPace'
 import { findInvestigation } from '../../views/investigations'
 import { planFrom } from '../../../core/test'
 
@@ -17,7 +18,8 @@ export default deskRoute<'POST /api/lessons'>({ body: newLessonSchema }, async (
   const last = await lastClass(database, desk)
   const [className, children] = [body.className ?? last.className, body.children ?? last.children]
   if (body.investigation === null) {
-    return { id: (await addLesson(database, emptyPlan(className, children, randomUUID), undefined, [], { desk })).id, changed: '' }
+    const empty = await withClassPace(database, emptyPlan(className, children, randomUUID), desk)
+    return { id: (await addLesson(database, empty, undefined, [], { desk })).id, changed: '' }
   }
   const found = await findInvestigation(database, body.investigation)
   if (!found) throw notFound('investigation')
@@ -25,6 +27,7 @@ export default deskRoute<'POST /api/lessons'>({ body: newLessonSchema }, async (
   const customs = await customsOf(database)
   const whole = withThings(planFrom(found.body, className, children, randomUUID), things)
   const changed = body.withWhatIsThere ? withWhatIsThere(whole, { ...NO_SCHOOL, things, customs }, randomUUID) : undefined
-  const { id } = await addLesson(database, changed?.plan ?? whole, undefined, [], { desk })
+  const plan = await withClassPace(database, changed?.plan ?? whole, desk)
+  const { id } = await addLesson(database, plan, undefined, [], { desk })
   return { id, changed: changed ? whatIsThereWords(changed) : '' }
 })

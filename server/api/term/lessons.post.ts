@@ -6,6 +6,7 @@ import { deskRoute } from '../../access/route'
 import { notFound } from '../../access/refusal'
 import { listThings } from '../../database/cupboard'
 import { addLesson } from '../../record/wholeLesson'
+import { classPace } from '../../views/classPace'
 import { findInvestigation } from '../../views/investigations'
 import { planFrom } from '../../../core/test'
 
@@ -13,10 +14,12 @@ import { planFrom } from '../../../core/test'
 export default deskRoute<'POST /api/term/lessons'>({ body: termLessonsSchema }, async ({ database, body, desk }) => {
   const things = await listThings(database)
   const plans: Plan[] = []
+  const pace = await classPace(database, body.className, desk)
   for (const { investigation, date } of body.lessons) {
     const found = await findInvestigation(database, investigation)
     if (!found) throw notFound('investigation')
-    plans.push({ ...withThings(planFrom(found.body, body.className, body.children, randomUUID), things), date })
+    const plan = withThings(planFrom(found.body, body.className, body.children, randomUUID), things)
+    plans.push({ ...plan, date, clock: { ...plan.clock, pace } })
   }
   const ids = await database.transaction(async (transaction) => {
     const made: string[] = []

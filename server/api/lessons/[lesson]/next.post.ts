@@ -6,6 +6,7 @@ import { nextTestSchema } from '../../../../schemas/requests'
 import { notFound, refusal } from '../../../access/refusal'
 import { lessonRoute } from '../../../access/route'
 import { addLesson, loadLesson } from '../../../record/wholeLesson'
+import { withClassPace } from '../../../views/classPace'
 
 /** The next lesson, begun from a card that was not used yet or from a wondering kept for later. */
 export default lessonRoute<'POST /api/lessons/[lesson]/next'>({ body: nextTestSchema }, async ({ database, lesson, body }) => {
@@ -15,5 +16,6 @@ export default lessonRoute<'POST /api/lessons/[lesson]/next'>({ body: nextTestSc
   const next = nextTests(plan).find(({ from, id }) => from === body.from && id === body.id)
   if (!next) throw refusal(409, 'no-such-card', 'id')
   const first = evidenceOf(plan, whole.record)?.order[0]
-  return { id: (await addLesson(database, planNext(plan, next, first, randomUUID), undefined, [], { desk: lesson.desk })).id }
+  const begun = await withClassPace(database, planNext(plan, next, first, randomUUID), lesson.desk)
+  return { id: (await addLesson(database, begun, undefined, [], { desk: lesson.desk })).id }
 })

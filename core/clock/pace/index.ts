@@ -1,0 +1,8 @@
+export { PACE_MODEL, pacesOf } from './model'
+export type { Pace, TrialTime } from './model'
+export { secondsLeft, shareWithin } from './left'
+export type { Forecast, GroupAtWork, SecondsLeft } from './left'
+export { testPaceOf } from './ofPlan'
+export type { TestPace } from './ofPlan'
+export { begins, centreOf, endsByMinute, testEndsOf } from './testEnds'
+export type { TestEnds } from './testEnds'
