@@ -31,7 +31,8 @@ export async function whenThere(target: string): Promise<HTMLElement | undefined
   await nextTick()
   const typedIn = document.activeElement
   const isElsewhere = () => document.activeElement !== typedIn && isTyping(document.activeElement)
-  for (let looks = 0; looks < LOOKS && !look() && !isElsewhere(); looks += 1) await new Promise((next) => setTimeout(next, LOOK_EVERY))
+  for (let looks = 0; looks < LOOKS && !look() && !isElsewhere(); looks += 1)
+    await new Promise((next) => setTimeout(next, LOOK_EVERY))
   return look()
 }
 

@@ -195,12 +195,16 @@ function slipped(value: number, mark: number, unit: UnitCode, random: Random): n
 /** The unit in which children say it instead. */
 const SMALLER: Partial<Record<UnitCode, UnitCode>> = { mm: 'cm', cm: 'mm', s: 'min', g: 'kg', mL: 'L' }
 
-function failuresOf(order: ReturnType<typeof trialOrderOf>, skipped: Set<string>, share: number, random: Random): Map<string, number> {
+function failuresOf(
+  order: ReturnType<typeof trialOrderOf>,
+  skipped: Set<string>,
+  share: number,
+  random: Random,
+): Map<string, number> {
   const failed = new Map<string, number>()
   for (const [group, trials] of order)
     for (const { condition, repeat } of trials)
-      if (!skipped.has(keyOf(group, condition, repeat)) && random() < share)
-        failed.set(condition, (failed.get(condition) ?? 0) + 1)
+      if (!skipped.has(keyOf(group, condition, repeat)) && random() < share) failed.set(condition, (failed.get(condition) ?? 0) + 1)
   return failed
 }
 

@@ -16,8 +16,8 @@ const fixed = computed(() => (chosen.value === 'test' ? undefined : chosen.value
 const later = computed(() => LATER_PHASES.find((phase) => phase === chosen.value))
 function setLeast(phase: LaterPhase, minutes: number | null): void {
   lesson.edit((draft) => {
-    if (minutes === null) delete draft.clock.least[phase]
-    else draft.clock.least[phase] = minutes
+    const { [phase]: _, ...others } = draft.clock.least
+    draft.clock.least = minutes === null ? others : { ...others, [phase]: minutes }
   })
 }
 /** Without minutes they have no place on the bar. */
