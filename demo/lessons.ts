@@ -234,5 +234,5 @@ function remarks(newId: () => string, ...texts: string[]) {
 
 function clockFrom(start: string): () => string {
   let time = Date.parse(start)
-  return () => new Date((time += 17_000)).toISOString()
+  return () => new Date((time += 15_000)).toISOString()
 }

@@ -5,6 +5,7 @@ import { benchCalibration } from './bench/calibration'
 import { benchComputations } from './bench/computations'
 import { benchFiles } from './bench/files'
 import { benchLibrary } from './bench/library'
+import { benchPace } from './bench/pace'
 import { benchRotas } from './bench/rotas'
 import { benchScreen } from './bench/screen'
 import { benchServer } from './bench/server'
@@ -21,6 +22,7 @@ const parts: Record<string, (size: Size) => Row[] | Promise<Row[]>> = {
   computations: benchComputations,
   files: benchFiles,
   library: benchLibrary,
+  pace: benchPace,
   rotas: benchRotas,
   screen: benchScreen,
   server: benchServer,

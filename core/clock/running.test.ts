@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { soakUpPlan } from '../../test/soakUp'
-import { PHASES, USUAL_BOARD } from '../lesson'
-import { fitOf, pausesTurned, phaseAt, runningClock, testStartOf } from '.'
+import { USUAL_BOARD } from '../lesson'
+import { fitOf, pausesTurned, runningClock, testStartOf } from '.'
 
 const plan = soakUpPlan({ date: '2026-03-12', clock: { ...soakUpPlan().clock, start: '10:30' } })
 const fit = fitOf(plan)
@@ -10,23 +10,20 @@ const byTimetable = (minute: number) => runningClock(plan, USUAL_BOARD, atMinute
 const testMinutes = fit.phases.find(({ phase }) => phase === 'test')!.minutes
 
 describe('the clock of a lesson', () => {
-  it('goes through the phases of its own timetable, each to its end', () => {
-    const seen = new Set<string>()
+  it('goes through the phases of its own timetable, with the minutes to spare for testing, and ends with the bell', () => {
+    const seen = new Map<string, number>()
     for (let minute = 0; minute < plan.clock.minutes; minute += 0.5) {
-      const at = phaseAt(fit, minute)
       const now = byTimetable(minute)
-      if (!at) {
-        expect(now.running).toBe(false)
-        continue
-      }
-      seen.add(now.phase)
-      expect([now.phase, now.running]).toEqual([at.phase, true])
-      expect(now.secondsLeft).toBe(Math.ceil(at.left * 60))
+      expect(now.running).toBe(true)
       expect(now.share).toBeGreaterThan(0)
       expect(now.share).toBeLessThanOrEqual(1)
+      expect(byTimetable(minute + now.secondsLeft / 60).phase).not.toBe(now.phase === 'agree' ? '' : now.phase)
+      seen.set(now.phase, (seen.get(now.phase) ?? 0) + 0.5)
     }
-    for (const phase of PHASES.filter((one) => fit.phases.some((own) => own.phase === one && own.minutes > 0)))
-      expect(seen).toContain(phase)
+    expect(byTimetable(plan.clock.minutes).running).toBe(false)
+    const planned = fit.phases.filter(({ minutes }) => minutes > 0)
+    expect([...seen.keys()]).toEqual(planned.map(({ phase }) => phase))
+    for (const { phase, minutes } of planned) expect(seen.get(phase)).toBe(phase === 'test' ? minutes + fit.spare : minutes)
   })
 
   it('stands at the whole of the test before and after the lesson, and where nobody set a day or a start', () => {
@@ -44,7 +41,7 @@ describe('the clock of a lesson', () => {
     const start = testStartOf(fit)
     expect(byTimetable(start + 2).elapsed).toBeCloseTo(120)
     expect(byTimetable(start - 1).elapsed).toBeUndefined()
-    expect(byTimetable(start + testMinutes + 1).elapsed).toBeUndefined()
+    expect(byTimetable(start + testMinutes + fit.spare + 1).elapsed).toBeUndefined()
   })
 
   it('started by hand it runs for the minutes of the test, whatever the timetable says, and stops at nothing', () => {
@@ -56,7 +53,7 @@ describe('the clock of a lesson', () => {
   })
 
   it('a test that takes no time at all has none left, and nothing is divided by it', () => {
-    const empty = soakUpPlan({ conditions: [], date: plan.date, clock: plan.clock })
+    const empty = soakUpPlan({ conditions: [], date: '', clock: plan.clock })
     const now = runningClock(empty, { ...USUAL_BOARD, clockStarted: new Date(atMinute(0)).toISOString() }, atMinute(1))
     expect([now.secondsLeft, now.share]).toEqual([0, 0])
   })

@@ -46,16 +46,14 @@ export function runningClock(
     const passed = (now - began) / A_MINUTE - paused.seconds / 60
     // Begun after its lesson has to be over, or days before, testing has its own minutes and no bell.
     const ends = until !== undefined && began < until && until - began < A_DAY ? until : undefined
-    const left = Math.min(whole('test') - passed, ends === undefined ? Infinity : (ends - now) / A_MINUTE)
-    return { ...showing('test', Math.max(0, left), whole('test'), passed * 60), began, paused, until: ends }
+    const all = ends === undefined ? whole('test') : (ends - began) / A_MINUTE
+    const left = ends === undefined ? whole('test') - passed : (ends - now) / A_MINUTE
+    return { ...showing('test', Math.max(0, left), all, passed * 60), began, paused, until: ends }
   }
   const paused = lesson === undefined ? NEVER : pausedSince(pauses, lesson, now)
   const still = {
     ...showing('test', whole('test'), whole('test'), undefined),
-    running: false,
-    began: undefined,
-    paused: NEVER,
-    until: undefined,
+    ...{ running: false, began: undefined, paused: NEVER, until: undefined },
   }
   if (lesson === undefined) return still
   const minute = (now - lesson) / A_MINUTE
@@ -64,7 +62,7 @@ export function runningClock(
   const elapsed = at.phase === 'test' ? (minute - testStartOf(fit)) * 60 - paused.seconds : undefined
   const starts = lesson + testStartOf(fit) * A_MINUTE
   const began = starts + pausedSince(pauses, lesson, Math.min(now, starts)).seconds * 1000
-  return { ...showing(at.phase, at.left, whole(at.phase), elapsed), began: began <= now ? began : undefined, paused, until }
+  return { ...showing(at.phase, at.left, at.minutes, elapsed), began: began <= now ? began : undefined, paused, until }
 }
 
 const A_DAY = 24 * 60 * A_MINUTE
@@ -100,17 +98,30 @@ function isSameDay(one: number, other: number): boolean {
 }
 
 /**
- * Where a lesson stands after pauses: what is left of it moves on by them, up to the moment at which testing has to end; from there on the
- * rest goes by the bell.
+ * Where a lesson stands: what comes before testing moves on by pauses; testing has all the time up to the moment at which it has to end, the
+ * minutes to spare among it, and no pause gives any back; the rest goes by the bell.
  */
-function placeAt(plan: Plan, fit: Fit, minute: number, paused: number): { phase: Phase; left: number } | undefined {
-  const { start, minutes } = fit.phases.find(({ phase }) => phase === 'test')!
+function placeAt(
+  plan: Plan,
+  fit: Fit,
+  minute: number,
+  paused: number,
+): { phase: Phase; left: number; minutes: number } | undefined {
+  const test = fit.phases.find(({ phase }) => phase === 'test')!
   const until = untilOf(plan, fit)
+  if (minute >= until) {
+    // In the order of the plan, as if testing had ended when it had to.
+    const later = minute - until + test.start + test.minutes
+    return placeIn(fit, later)
+  }
   const moved = minute - paused
-  if (minute < 0 || moved >= start + minutes || paused === 0) return phaseAt(fit, moved)
-  if (minute >= until) return phaseAt(fit, start + minutes + (minute - until))
-  const at = phaseAt(fit, moved)
-  return at && (at.phase === 'test' ? { ...at, left: Math.min(at.left, until - minute) } : at)
+  if (moved >= test.start) return { phase: 'test', left: until - minute, minutes: Math.max(until - test.start, 0) }
+  return placeIn(fit, moved)
+}
+
+function placeIn(fit: Fit, minute: number) {
+  const at = phaseAt(fit, minute)
+  return at && { ...at, minutes: fit.phases.find(({ phase }) => phase === at.phase)!.minutes }
 }
 
 /** The minute of the lesson at which testing has to end, for what comes after it to be done by the bell. */

@@ -18,6 +18,7 @@ const lessonAt = (times: number): LessonRecord => ({
           ...trial,
           group,
           id: `${group}-${place}`,
+          by: 'station',
           at: new Date(BEGUN + (place + 1) * (60 + 45 * times) * 1000).toISOString(),
         }),
       ),

@@ -1,6 +1,7 @@
+import { medianSorted } from 'simple-statistics'
 import { PACE_MODEL, pacesOf, testPaceOf } from '../clock'
 import type { ClassPace, LessonRecord, Plan } from '../lesson'
-import { trialsUnderWay } from './trialTimes'
+import { trialsStandAlone, trialsUnderWay } from './trialTimes'
 
 /** What one lesson tells of its class: how long its hands took, and how many of its trials failed. */
 export interface LessonPace {
@@ -13,6 +14,8 @@ export interface LessonPace {
   failed: number
 }
 
+/** At such a multiple of the planned time, or such a part of it, no class works: its numbers were written down at another time than they were read. */
+const NO_CLASS = 2.5
 /** Fewer than that say nothing. */
 const FEWEST_TIMED = 10
 /** So many lessons back a class is known by. */
@@ -21,17 +24,22 @@ const LAST_LESSONS = 3
 const FAILED_BEFORE = { trials: 25, failed: 1 }
 
 /**
- * The pace of a lesson that was done, from the times between its own numbers.
+ * The pace of a lesson that was done, from the times between the numbers that its stations wrote.
  * @returns undefined where too few trials can be timed, or none by a clock of their own
  * @example lessonPace(soakUpPlan(), EMPTY_RECORD) // => undefined
  */
 export function lessonPace(plan: Plan, record: LessonRecord): LessonPace | undefined {
-  const pace = testPaceOf(plan)
+  const pace = trialsStandAlone(plan) ? testPaceOf(plan) : undefined
   if (!pace) return undefined
-  const streams = trialsUnderWay(plan, record, pace, { started: undefined, pauses: [], now: 0 })
+  // What was typed at the desk tells when it was typed.
+  const own = { ...record, readings: record.readings.filter(({ by }) => by === 'station') }
+  const streams = trialsUnderWay(plan, own, pace, { started: undefined, pauses: [], now: 0 })
   const took = streams.map((stream) => stream.took)
   const timed = took.reduce((sum, own) => sum + own.length, 0)
   if (timed < FEWEST_TIMED) return undefined
+  const { wait, hands } = pace.trial
+  const usual = medianSorted(took.flat().sort((a, b) => a - b))
+  if (usual > wait + hands * NO_CLASS || usual < wait + hands / NO_CLASS) return undefined
   const failed = record.failures.length
   return {
     log: pacesOf(pace.trial, took).class.logMean,

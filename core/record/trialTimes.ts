@@ -23,6 +23,12 @@ export interface TrialsUnderWay extends GroupAtWork {
   last: number | undefined
 }
 
+/** Each trial stands alone, so that what the last ones took tells of the next. */
+export function trialsStandAlone(plan: Plan): boolean {
+  const { kind, way } = testOf(plan)
+  return kind.cutShort && !kind.watches && !kind.readsTwice && !way.weighsTwo
+}
+
 interface TrialEvent {
   at: number
   /** The same for all that is read of one trial. */

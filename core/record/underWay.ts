@@ -1,7 +1,6 @@
 import { centreOf, secondsLeft, shareWithin, testPaceOf, type SecondsLeft } from '../clock'
 import { type LessonRecord, type Plan } from '../lesson'
-import { isReadByClock, kindOf, testOf } from '../test'
-import { trialsUnderWay, type TestClock, type TrialsUnderWay } from './trialTimes'
+import { trialsStandAlone, trialsUnderWay, type TestClock, type TrialsUnderWay } from './trialTimes'
 
 /** A group, or the class at one apparatus, with the seconds until it is done. */
 export interface GroupUnderWay extends TrialsUnderWay, SecondsLeft {
@@ -31,7 +30,7 @@ export interface UnderWay extends SecondsLeft {
  * @example underWay(soakUpPlan(), EMPTY_RECORD, { started: 0, pauses: [], now: 0, until: undefined })!.done // => 0
  */
 export function underWay(plan: Plan, record: LessonRecord, clock: TestClock & { until: number | undefined }): UnderWay | undefined {
-  const pace = foretold(plan) ? testPaceOf(plan) : undefined
+  const pace = trialsStandAlone(plan) ? testPaceOf(plan) : undefined
   if (!pace) return undefined
   const streams = trialsUnderWay(plan, record, pace, clock)
   const share = leftShare(streams)
@@ -54,12 +53,6 @@ export function underWay(plan: Plan, record: LessonRecord, clock: TestClock & { 
     done: sum(({ done }) => done),
     all: sum(({ done, left }) => done + left),
   }
-}
-
-/** Each trial stands alone, so that what the last ones took tells of the next. */
-function foretold(plan: Plan): boolean {
-  const { kind, way } = testOf(plan)
-  return !kind.watches && !kind.readsTwice && !way.weighsTwo && !isReadByClock(plan) && kindOf(plan).cutShort
 }
 
 /** What groups wait for each other lies as evenly among the trials as they do. */

@@ -260,4 +260,11 @@ li.spare {
 .scale span:first-child {
   transform: none;
 }
+/* Beside a narrow bar they stick out; the line above says it. */
+@media (width < 700px) {
+  .ends .when,
+  .until span {
+    display: none;
+  }
+}
 </style>

@@ -65,6 +65,15 @@ function toggle(id: string, seat: number): void {
 function goRound(material: string, stock: number): void {
   lesson.edit((draft) => (draft.materials.find((one) => one.id === material)!.goesRound = stock))
 }
+
+/** What is known of one class's pace is nothing to another. */
+function nameClass(name: string): void {
+  if (name === plan.value.className) return
+  lesson.edit((draft) => {
+    draft.className = name
+    draft.clock.pace = null
+  })
+}
 </script>
 
 <template>
@@ -76,7 +85,7 @@ function goRound(material: string, stock: number): void {
         lazy
         :longest="LONGEST.name"
         :model-value="plan.className"
-        @update:model-value="lesson.edit((draft) => (draft.className = $event.trim()))"
+        @update:model-value="nameClass($event.trim())"
       />
       <NumberField
         label="Children"

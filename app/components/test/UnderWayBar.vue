@@ -11,72 +11,81 @@ const plan = useLessonPlan()
 const MOST_MARKS = 12
 const toBell = computed(() => (props.clock.until === undefined ? 0 : Math.max(0, (props.clock.until - props.clock.now) / 1000)))
 const whole = computed(() => Math.max(60, toBell.value, props.forecast.nineInTen) * 1.06)
-const marks = computed(() =>
-  props.forecast.groups
-    .filter(({ left, group }) => left > 0 && group !== undefined)
-    .sort((a, b) => a.half - b.half)
-    .slice(-MOST_MARKS),
-)
+const marks = computed(() => {
+  const still = props.forecast.groups.filter(({ left, group }) => left > 0 && group !== undefined)
+  const latest = new Set([...still].sort((a, b) => b.half - a.half).slice(0, MOST_MARKS))
+  return still.filter((one) => latest.has(one))
+})
 const at = (seconds: number) => `${Math.min(100, (seconds / whole.value) * 100)}%`
 const shapeOf = (id: string) => plan.value.groups.find((group) => group.id === id)?.shape
 const timeIn = (seconds: number) => timeOfDay(props.clock.now + seconds * 1000)
 </script>
 
 <template>
-  <ol class="ends relative" :style="{ height: `${marks.length * 17 + 20}px` }" aria-label="When each group will be done">
-    <li v-for="({ group, half, nineInTen, left }, place) in marks" :key="group" :style="{ top: `${place * 17}px` }">
-      <i :style="{ left: at(half), width: `calc(${at(nineInTen)} - ${at(half)})` }" aria-hidden="true" />
-      <span class="mark text-small nowrap" :style="{ left: at(half) }" :class="{ left: half / whole > 0.6 }">
+  <ol class="ends relative" aria-label="When each group will be done">
+    <li v-for="{ group, half, nineInTen, left } in marks" :key="group" class="text-small">
+      <span class="nowrap overflow-hidden">
         <ShapeBadge v-if="shapeOf(group!)" :size="13" :shape="shapeOf(group!)!" />
-        {{ nameOfGroup(plan, group!) }} <span class="text-soft">{{ left }} more, {{ timeIn(half) }}</span>
+        {{ nameOfGroup(plan, group!) }}
+      </span>
+      <span class="text-soft nowrap text-right">{{ left }} more, {{ timeIn(half) }}</span>
+      <span class="track relative" aria-hidden="true">
+        <i :style="{ left: at(half), width: `calc(${at(nineInTen)} - ${at(half)})` }" />
+        <b :style="{ left: at(half) }" />
       </span>
     </li>
-    <li v-if="clock.until !== undefined" class="until" :style="{ left: at(toBell) }">
-      <span class="text-small nowrap" :class="{ left: toBell / whole > 0.6 }">testing must end {{ timeIn(toBell) }}</span>
+    <li v-if="clock.until !== undefined" class="text-small" aria-hidden="true">
+      <span class="track relative">
+        <span class="until" :style="{ left: at(toBell), '--rows': marks.length }">
+          <span class="nowrap" :class="{ left: toBell / whole > 0.6 }">testing must end {{ timeIn(toBell) }}</span>
+        </span>
+      </span>
     </li>
   </ol>
 </template>
 
 <style scoped>
-.ends {
-  border-left: 1.5px solid var(--ink);
-  border-bottom: 1.5px solid var(--line);
-}
 .ends li {
-  position: absolute;
-  left: 0;
-  width: 100%;
-  height: 17px;
+  display: grid;
+  grid-template-columns: 110px 110px minmax(0, 1fr);
+  gap: var(--gap-near);
+  height: 18px;
+  line-height: 18px;
+}
+.track {
+  grid-column: 3;
+  border-left: 1.5px solid var(--ink);
 }
 i {
   position: absolute;
   top: 8px;
   border-top: 2px solid var(--mark);
 }
-.mark {
+b {
   position: absolute;
-  display: inline-flex;
-  gap: var(--gap-tight);
-  align-items: center;
-  padding-right: var(--gap-tight);
-  background: var(--card);
+  top: 4px;
+  width: 10px;
+  height: 10px;
+  margin-left: -5px;
+  border-radius: 50%;
+  background: var(--ink);
+  forced-color-adjust: none;
 }
-.mark.left {
-  transform: translateX(-100%);
-}
-.ends .until {
-  top: 0;
-  width: 0;
-  height: 100%;
+.until {
+  position: absolute;
+  bottom: 0;
+  height: calc((var(--rows) + 1) * 18px);
   border-left: 2px dashed var(--beet);
 }
 .until span {
   position: absolute;
   bottom: 0;
+  left: 0;
   padding: 0 var(--gap-tight);
   color: var(--beet);
 }
 .until span.left {
   right: 0;
+  left: auto;
 }
 </style>
