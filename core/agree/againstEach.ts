@@ -19,7 +19,7 @@ const ENDS_SENTENCE = /[.!?;\n]/
 export function readAgainstEach(text: string, tables: ReadTable[]): ReadConclusion {
   const reads = tables.map(({ plan, evidence, own }) => readConclusion(text, plan, evidence, own))
   const [only] = reads
-  if (reads.length < 2) return only ?? { doubts: [], right: [] }
+  if (reads.length < 2) return only ?? { doubts: [], right: [], unread: [] }
   const parts = partsOfText(text, tables)
   const concerned = (span: Span) => parts.find(({ from, to }) => span.from >= from && span.from < to)?.tables ?? tables
   const has = (doubts: ClaimDoubt[], code: ClaimDoubt['code'], span: Span) =>
@@ -45,6 +45,10 @@ export function readAgainstEach(text: string, tables: ReadTable[]): ReadConclusi
   return {
     doubts,
     right: right.filter(({ from }, place) => !wrong.has(from) && right.findIndex((other) => other.from === from) === place),
+    // What any of the tables understood was checked.
+    unread: reads[0]!.unread.filter((span) =>
+      reads.every((read) => read.unread.some((one) => one.from < span.to && span.from < one.to)),
+    ),
   }
 }
 

@@ -4,7 +4,9 @@ import { readDirections } from './conclusion/directions'
 import { readFigures } from './conclusion/figures'
 import { HEDGED, HOW_SURE, NOT_FOUND } from './conclusion/lexicon'
 import { sentencesOf, type Span, type Stretch } from './conclusion/mentions'
-import { effects, noDifference, outsideTested, proof, tooCertain } from './conclusion/statements'
+import { effects, noDifference, outsideTested, proof, toldRight, tooCertain } from './conclusion/statements'
+import { readRatios } from './conclusion/ratios'
+import { unreadIn } from './conclusion/unread'
 
 /** What may be said against a conclusion, with the places where it says so; what is left out has no place. */
 export type ClaimDoubt = {
@@ -20,6 +22,8 @@ export type ClaimDoubt = {
   | { code: 'wrong-number'; said: string; condition: string | undefined; table: number | undefined }
   | { code: 'not-fair'; named: string | undefined }
   | { code: 'not-tested'; factor: string }
+  /** A property that nobody measured: the strongest, where heights were read. */
+  | { code: 'not-measured'; word: string }
   | { code: 'outside-tested'; said: string }
   | { code: 'proof-words'; words: string[] }
   | { code: 'no-numbers' }
@@ -32,8 +36,22 @@ export interface ReadConclusion {
   doubts: ClaimDoubt[]
   /** Figures, winners and directions that the table has. */
   right: Span[]
+  /** What was not understood, and so not checked. */
+  unread: Span[]
 }
 
+/** What a sentence leaves out is a reminder: it neither gives nor takes the tick. */
+const REMINDERS: readonly ClaimDoubt['code'][] = ['no-numbers', 'does-not-say-how-sure', 'cause-without-reason']
+
+/**
+ * Was everything in it checked against the table, and found there? Whatever was not understood was not checked.
+ * @example isChecked({ doubts: [], right: [{ from: 0, to: 4 }], unread: [] }) // => true
+ */
+export function isChecked({ doubts, right, unread }: ReadConclusion): boolean {
+  return unread.length === 0 && right.length > 0 && doubts.every(({ code }) => REMINDERS.includes(code))
+}
+
+const SURE = /\b(?:sure|certain(?:ly)?|definitely|clear(?:ly)?|obviously)\b/i
 const CAUSE =
   /\b(causes?|caused|due to|leads? to|led to|thanks to|that is why|that's why|makes? (?:it|them|the)|made (?:it|them|the))\b/gi
 const REASON = /\b(because|since|the reason)\b(?!\s*(?:…|\.\.\.|$))/i
@@ -59,17 +77,16 @@ export function readConclusion(text: string, plan: Plan, evidence: Evidence, own
   if (evidence.grade !== 'nothing-yet') {
     const hedged = HEDGED.test(text)
     for (const sentence of sentencesOf(text, plan)) {
-      const read = readSentence(sentence, plan, evidence, own, hedged)
+      const read = readSentence(sentence, plan, evidence, own, { hedged, sure: SURE.test(text) && !hedged })
       doubts.push(...read.doubts)
       right.push(...read.right)
     }
     doubts.push(...tooCertain(text, evidence))
   }
   doubts.push(...leftOut(text))
-  return {
-    doubts: together(doubts),
-    right: right.filter((one, place) => right.findIndex(({ from }) => from === one.from) === place),
-  }
+  const found = right.filter((one, place) => right.findIndex(({ from }) => from === one.from) === place)
+  const asked = doubts.flatMap(({ at }) => at)
+  return { doubts: together(doubts), right: found, unread: unreadIn(text, plan, evidence, found, asked) }
 }
 
 function readSentence(
@@ -77,28 +94,32 @@ function readSentence(
   plan: Plan,
   evidence: Evidence,
   own: Evidence | undefined,
-  hedged: boolean,
-): ReadConclusion {
+  { hedged, sure }: { hedged: boolean; sure: boolean },
+): Omit<ReadConclusion, 'unread'> {
   const doubts: ClaimDoubt[] = []
   const right: Span[] = []
   // Words without an order have no figures and nothing that is more: what is said of them is not checked, and nothing is underlined.
   if (evidence.sorted)
     return {
-      doubts: [...effects(sentence, plan, evidence, hedged), ...noDifference(sentence, evidence, hedged), ...proof(sentence)],
+      doubts: [...effects(sentence, plan, evidence, hedged), ...noDifference(sentence, evidence, hedged), ...proof(sentence, plan)],
       right,
     }
-  const outside = outsideTested(sentence, plan)
+  const outside = outsideTested(sentence, plan, sure)
   if (outside) doubts.push(outside)
   else if (!NOT_FOUND.test(sentence.text)) {
     const figures = readFigures(sentence, plan, evidence, own)
     right.push(...figures.right)
-    for (const { from, to, ...wrong } of figures.wrong) doubts.push({ code: 'wrong-number', ...wrong, at: [{ from, to }] })
+    const ratios = readRatios(sentence, evidence)
+    right.push(...ratios.right)
+    for (const { from, to, ...wrong } of [...figures.wrong, ...ratios.wrong])
+      doubts.push({ code: 'wrong-number', ...wrong, at: [{ from, to }] })
   }
   for (const judged of readDirections(sentence, plan, evidence, hedged)) {
     if (judged.code === 'right') right.push(...judged.at)
     else doubts.push(judged)
   }
-  doubts.push(...effects(sentence, plan, evidence, hedged), ...noDifference(sentence, evidence, hedged), ...proof(sentence))
+  right.push(...toldRight(sentence, plan, evidence))
+  doubts.push(...effects(sentence, plan, evidence, hedged), ...noDifference(sentence, evidence, hedged), ...proof(sentence, plan))
   return { doubts, right }
 }
 
@@ -135,6 +156,6 @@ export function isUnfinished(text: string): boolean {
 const SEEN_IN_OWN_TABLE: ClaimDoubt['code'][] = ['unfinished', 'wrong-number', 'names-another-winner', 'wrong-direction']
 
 /** What of a reading against a group's own table alone is said to the group. */
-export function seenInOwnTable({ doubts, right }: ReadConclusion): ReadConclusion {
-  return { doubts: doubts.filter(({ code }) => SEEN_IN_OWN_TABLE.includes(code)), right }
+export function seenInOwnTable({ doubts, right, unread }: ReadConclusion): ReadConclusion {
+  return { doubts: doubts.filter(({ code }) => SEEN_IN_OWN_TABLE.includes(code)), right, unread }
 }

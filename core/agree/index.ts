@@ -1,4 +1,4 @@
-export { doubtsOfConclusion, isUnfinished, readConclusion } from './claims'
+export { doubtsOfConclusion, isChecked, isUnfinished, readConclusion } from './claims'
 export type { ClaimDoubt, ReadConclusion } from './claims'
 export { readAgainstEach, readForClass, readForGroup } from './againstEach'
 export type { ReadTable } from './againstEach'

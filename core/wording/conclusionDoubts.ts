@@ -1,8 +1,8 @@
 import { unreachable } from '../unreachable'
 import { sentenceCase } from './sentenceCase'
-import type { ClaimDoubt } from '../agree'
+import type { ClaimDoubt, ReadConclusion } from '../agree'
 import { type Plan } from '../lesson'
-import { forMeasure, resultUnit } from '../test'
+import { forMeasure, resultUnit, testOf } from '../test'
 import { GRADE_NAMES } from './grades'
 import type { FindingWords } from './findings'
 import { list, nameOfCondition } from './names'
@@ -64,6 +64,12 @@ export function doubtWordsOfConclusion(doubt: ClaimDoubt, whole: Plan): FindingW
         text: `${sentenceCase(plan.factors.find(({ id }) => id === doubt.factor)?.name ?? 'That')} was kept the same, so our numbers cannot tell what it does.`,
         why: 'It may be a good question for another test.',
       }
+    case 'not-measured':
+      return {
+        title: 'Nobody measured that',
+        text: `“${sentenceCase(doubt.word)}” is something else than ${testOf(plan).measure?.name || 'what was measured'}, so our numbers cannot tell.`,
+        why: 'Say what was read, or measure the other thing next time.',
+      }
     case 'proof-words':
       return {
         title: 'One class’s test proves nothing for good',
@@ -110,4 +116,13 @@ function tableSays({ condition, table }: Extract<ClaimDoubt, { code: 'wrong-numb
 export function doubtLead(doubt: ClaimDoubt, plan: Plan): string {
   const { title } = doubtWordsOfConclusion(doubt, plan)
   return title.endsWith('?') ? title : `${title}.`
+}
+
+const MOST_QUOTED = 3
+
+/** What was not understood, and so not checked. `'We did not check: “because it has tiny holes”.'` */
+export function uncheckedWords(text: string, { unread }: Pick<ReadConclusion, 'unread'>): string {
+  const said = unread.map(({ from, to }) => `“${text.slice(from, to)}”`)
+  const more = said.length > MOST_QUOTED ? ' and more' : ''
+  return said.length === 0 ? '' : `We did not check: ${list(said.slice(0, MOST_QUOTED))}${more}.`
 }

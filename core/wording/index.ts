@@ -71,7 +71,7 @@ export {
 } from './files'
 export { refusalWords } from './refusals'
 export type { RefusalCode, RefusalDetails } from './refusals'
-export { doubtLead, doubtWordsOfConclusion } from './conclusionDoubts'
+export { doubtLead, doubtWordsOfConclusion, uncheckedWords } from './conclusionDoubts'
 export { findingWords } from './findings'
 export type { FindingWords } from './findings'
 export { fixWords } from './fixes'

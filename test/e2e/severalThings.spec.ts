@@ -75,7 +75,7 @@ test('two measures on one trial: planned, keyed, asked one after the other, grad
   )
   await expect(page.getByText(/The table has \d\.\d+.s for 80.cm/)).toBeVisible()
   await sentence.fill('It may bounce higher from 100 cm, 66 cm against 44 cm from 80 cm, and we are not sure.')
-  await expect(page.getByText('It says what the numbers carry')).toBeVisible()
+  await expect(page.getByText(/The table has/)).toHaveCount(0)
 })
 
 test('two series: the ball differs on purpose, both ways are fair, each has its line, and whether they differ is said', async ({

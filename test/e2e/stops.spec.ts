@@ -166,7 +166,7 @@ test('results and agree: a leaning result says so, and a sentence that claims mo
   await page.getByRole('button', { name: 'Keep as a draft' }).click()
   await expect(page.getByRole('complementary').getByRole('heading', { name: 'Claims more than the numbers' })).toBeVisible()
   await conclusion.fill('It looks as if kitchen roll may drink more, 50 mm against 48 mm, but we are not sure yet.')
-  await expect(page.getByText('It says what the numbers carry')).toBeVisible()
+  await expect(page.getByText('Everything in it was checked against the table')).toBeVisible()
   await page.getByRole('button', { name: 'We agree on this' }).click()
   await page.getByText('Earlier wordings').click()
   await expect(page.getByText('Kitchen roll is definitely the best paper.')).toBeVisible()

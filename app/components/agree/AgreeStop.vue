@@ -1,6 +1,15 @@
 <script setup lang="ts">
 import { dayOf } from '~~/core/clock'
-import { classSentences, CONCLUSION_PARTS, isUnfinished, originOf, partsOf, readForClass, wordsUsed } from '~~/core/agree'
+import {
+  classSentences,
+  CONCLUSION_PARTS,
+  isChecked,
+  isUnfinished,
+  originOf,
+  partsOf,
+  readForClass,
+  wordsUsed,
+} from '~~/core/agree'
 import { everyTable, evidenceOf } from '~~/core/evidence'
 import { BOUNDS, AGES, type Conclusion } from '~~/core/lesson'
 import { stampedOrders } from '~~/core/predictions'
@@ -14,6 +23,7 @@ import {
   nameOfGroup,
   PART_WORDS,
   startersOfEach,
+  uncheckedWords,
   wordMat,
 } from '~~/core/wording'
 import GroupNotes from '~/components/agree/GroupNotes.vue'
@@ -123,10 +133,11 @@ async function keep(agreed: boolean): Promise<void> {
             {{ doubtWordsOfConclusion(doubt, plan).text }}
           </li>
         </ul>
-        <p v-else-if="read" class="my-close mx-0 text-leaf">
+        <p v-if="read && isChecked(read)" class="my-close mx-0 text-leaf">
           <span aria-hidden="true">✓</span>
-          It says what the numbers carry, and how sure you are.
+          Everything in it was checked against the table.
         </p>
+        <p v-else-if="read && read.unread.length > 0" class="my-close mx-0 text-soft">{{ uncheckedWords(text, read) }}</p>
         <ul
           class="ticks flex flex-wrap gap-y-hair gap-x-part my-close mx-0 text-soft"
           aria-label="What a whole conclusion has in it"

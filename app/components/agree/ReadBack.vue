@@ -9,7 +9,7 @@ const marks = computed(() => new Set(pieces.value.map(({ mark }) => mark)))
 
 <template>
   <div
-    v-if="marks.has('right') || marks.has('doubt')"
+    v-if="marks.has('right') || marks.has('doubt') || marks.has('unread')"
     class="read-back"
     aria-label="The sentence, read against the table"
     role="group"
@@ -21,6 +21,7 @@ const marks = computed(() => new Set(pieces.value.map(({ mark }) => mark)))
     </p>
     <p class="soft key flex flex-wrap gap-y-tight gap-x-part mt-tight font-dense text-small">
       <span v-if="marks.has('right')"><mark class="right">like this</mark>: the table says so, too</span>
+      <span v-if="marks.has('unread')"><mark class="unread">like this</mark>: we did not check that</span>
       <span v-if="marks.has('doubt')"><mark class="doubt">like this</mark>: look again</span>
     </p>
   </div>
@@ -40,6 +41,10 @@ mark {
   color: inherit;
   text-decoration: underline 2px var(--leaf);
   text-underline-offset: 4px;
+}
+mark.unread {
+  color: var(--soft);
+  text-decoration: none;
 }
 mark.doubt {
   background: var(--beet-light);

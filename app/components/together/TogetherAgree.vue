@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { isUnfinished } from '~~/core/agree'
+import { isChecked, isUnfinished } from '~~/core/agree'
 import { LONGEST } from '~~/core/lesson'
 import { readTogether, type Found, type Together, type TogetherChange } from '~~/core/together'
-import { doubtLead, doubtWordsOfConclusion, foundWords } from '~~/core/wording'
+import { doubtLead, doubtWordsOfConclusion, foundWords, uncheckedWords } from '~~/core/wording'
 import ReadBack from '~/components/agree/ReadBack.vue'
 import LongField from '~/forms/LongField.vue'
 
@@ -46,10 +46,11 @@ function keep(agreed: boolean): void {
         {{ doubtWordsOfConclusion(doubt, read.plans[doubt.ofTable ?? 0]!).text }}
       </li>
     </ul>
-    <p v-else-if="read && read.plans.length > 0" class="my-close mx-0 text-leaf">
+    <p v-if="read && read.plans.length > 0 && isChecked(read.read)" class="my-close mx-0 text-leaf">
       <span aria-hidden="true">✓</span>
-      It says what the numbers carry, and how sure you are.
+      Everything in it was checked against the tables.
     </p>
+    <p v-else-if="read && read.read.unread.length > 0" class="my-close mx-0 text-soft">{{ uncheckedWords(text, read.read) }}</p>
     <div class="row mt-wide">
       <MainBtn :disabled="text.trim() === '' || isUnfinished(text)" @click="keep(true)">We agree on this</MainBtn>
       <VBtn :disabled="text.trim() === together.conclusion" @click="keep(false)">Keep as a draft</VBtn>

@@ -1,9 +1,9 @@
 import { gradeBetween, type Evidence } from '../../evidence'
-import { changedFactor, conditionValue, type Plan } from '../../lesson'
+import { changedFactor, conditionValue, keptFactors, mainWords, withoutEnding, type Factor, type Plan } from '../../lesson'
 import { bestOf, canBeNothing, countsOf, resultUnit, testOf } from '../../test'
-import { unitOf, type Side } from '../../quantity'
+import { unitOf, type Quality, type Side } from '../../quantity'
 import type { ClaimDoubt } from '../claims'
-import { LOST, NEGATED, NOT_FOUND } from './lexicon'
+import { HEDGED, LOST, NEGATED, NOT_FOUND } from './lexicon'
 import { clausesOf, isAbout, keptFactorOf, type ComparingMention, type ConditionMention, type Span, type Stretch } from './mentions'
 
 /** What the order of the averages says to a comparing word: something against it, or that it is so. */
@@ -17,8 +17,17 @@ interface Claim {
 
 /** Every comparison that a sentence makes, against the order of the averages. */
 export function readDirections(sentence: Stretch, plan: Plan, evidence: Evidence, hedged: boolean): Judged[] {
-  const trend = readTrend(sentence, plan, evidence, hedged)
-  return trend ? [trend] : clausesJudged(sentence, plan, evidence, hedged)
+  // "With more layers it lifts fewer clips: 18 with one": behind the colon stand the figures for it.
+  const colon = sentence.text.indexOf(': ')
+  const [lead, rest] = colon < 0 ? [sentence, undefined] : [part(sentence, 0, colon), part(sentence, colon, sentence.text.length)]
+  const trend = readTrend(lead, plan, evidence, hedged)
+  if (!trend) return clausesJudged(sentence, plan, evidence, hedged)
+  return [trend, ...(rest ? clausesJudged(rest, plan, evidence, hedged) : [])]
+}
+
+function part({ text, from, mentions }: Stretch, begin: number, end: number): Stretch {
+  const span = { from: from + begin, to: from + end }
+  return { ...span, text: text.slice(begin, end), mentions: mentions.filter((one) => one.from >= span.from && one.to <= span.to) }
 }
 
 function clausesJudged(sentence: Stretch, plan: Plan, evidence: Evidence, hedged: boolean): Judged[] {
@@ -30,20 +39,93 @@ function clausesJudged(sentence: Stretch, plan: Plan, evidence: Evidence, hedged
     const before = last
     last = conditions[0] ?? last
     if (NOT_FOUND.test(clause.text)) return []
+    const [only, ...more] = conditions
+    const nth = NTH.exec(clause.text)
+    if (nth && (only ?? before)) return judgeNth((only ?? before)!, nth, clause, plan, evidence)
+    if (before && only && more.length === 0 && words.length === 0 && THEN.test(clause.text)) return inOrder(before, only, evidence)
     return words.flatMap((word): Judged[] => {
       const kept = keptFactorOf(word, sentence, plan)
       if (kept) return [{ code: 'not-tested', factor: kept.id, at: placesOf(word) }]
-      if (!fitsResult(word, plan) || NEGATED.test(clause.text.slice(0, word.from - clause.from))) return []
-      const subject = subjectOf(word, conditions, before)
+      const ofSetUp = ofKept(word, sentence, plan)
+      if (ofSetUp) return SIZES.test(word.word) ? [{ code: 'not-tested', factor: ofSetUp.id, at: placesOf(word) }] : []
+      if (NEGATED.test(withoutNames(clause, word.from))) return []
+      if (!fitsResult(word, plan))
+        return isUnmeasured(word, clause, plan, sentence.text.includes(': ')) && (conditions.length > 0 || before)
+          ? [{ code: 'not-measured', word: word.word, at: placesOf(word) }]
+          : []
+      const subject = subjectOf(word, conditions, before, clause)
       if (!subject) return []
       const claim: Claim = { word, subject, side: sideOf(word, clause.text, plan, evidence) }
       if (word.superlative) return judgeSuperlative(claim, evidence, hedged)
       const than = /\bthan\b/.exec(clause.text.slice(word.to - clause.from))
-      const object = conditions.find(({ from, id }) => from > word.to && id !== subject.id)
+      const object = conditions.find(({ from, id }) => from > Math.max(word.to, subject.to) && id !== subject.id)
       if (than && !object) return []
       return judgeComparative(claim, than ? object : undefined, plan, evidence, hedged)
     })
   })
+}
+
+/** How far in a minute is how fast. */
+const IN_A_TIME = /\b(?:in|after|within|per|each|every) (?:\p{L}+ )?(?:\d+ ?)?(?:s|sec|seconds?|min|minutes?|hours?|days?)\b/iu
+
+/** Properties of a thing that an instrument for something else does not show. */
+const PROPERTIES: readonly Quality[] = ['speed', 'strength', 'weight', 'warmth', 'loudness', 'light', 'wetness']
+
+function isUnmeasured({ quality }: ComparingMention, clause: Stretch, plan: Plan, explained: boolean): boolean {
+  // What stands before a colon is explained behind it.
+  if (!PROPERTIES.includes(quality) || HEDGED.test(clause.text) || explained) return false
+  // How far off it is heard is how loud it is.
+  if (quality === 'loudness' && /\b(?:hear|heard|sound|tick\w*|noise)\b/i.test(testOf(plan).measure?.name ?? '')) return false
+  return ![...plan.factors.map(({ name }) => name), ...plan.measures.map(({ name }) => name)].some((name) => isAbout(name, quality))
+}
+
+/** What stands before a place of a clause, its conditions left out: "no wrapping" denies nothing. */
+function withoutNames({ text, from, mentions }: Stretch, to: number): string {
+  const names = mentions.filter((one) => one.kind === 'condition' && one.to <= to)
+  return names.reduce(
+    (kept, one) => kept.slice(0, one.from - from) + ' '.repeat(one.to - one.from) + kept.slice(one.to - from),
+    text.slice(0, to - from),
+  )
+}
+
+const NTH = /\b(?:came|comes|was|is|finished) (second|third|fourth)(?: best)?\b/
+const PLACES = ['second', 'third', 'fourth']
+
+/** "Came third": right where its neighbours stand clearly before and behind it. */
+function judgeNth(subject: ConditionMention, match: RegExpExecArray, clause: Stretch, plan: Plan, evidence: Evidence): Judged[] {
+  const side = bestSideOf(plan)
+  if (side === undefined || isApart(subject.id, evidence)) return []
+  const order = side === 'more' ? evidence.order : [...evidence.order].reverse()
+  const place = PLACES.indexOf(match[1]!) + 1
+  const from = clause.from + match.index
+  const at = placesOf(subject, { from, to: from + match[0].length })
+  const there = order[place]
+  if (there !== undefined && there !== subject.id && isTold(subject.id, there, evidence))
+    return [{ code: 'names-another-winner', named: subject.id, winner: there, at }]
+  const neighbours = [order[place - 1], order[place + 1]].filter((id) => id !== undefined)
+  return there === subject.id && neighbours.every((id) => gradeBetween(evidence, subject.id, id) === 'clear')
+    ? [{ code: 'right', at }]
+    : []
+}
+
+const THEN = /^\W*(?:and )?then /
+
+/** "Kitchen roll first, then tissue": each stands clearly before the next. */
+function inOrder(earlier: ConditionMention, later: ConditionMention, evidence: Evidence): Judged[] {
+  const place = (id: string) => evidence.order.indexOf(id)
+  if (place(earlier.id) < 0 || place(later.id) < 0 || gradeBetween(evidence, earlier.id, later.id) !== 'clear') return []
+  if (Math.abs(place(earlier.id) - place(later.id)) !== 1) return []
+  return [{ code: 'right', at: placesOf(later) }]
+}
+
+const SIZES = /^(?:bigger|larger|smaller|biggest|largest|smallest)$/
+
+/** "More water" or "a bigger magnet", where that was to be kept the same: said of the set-up. */
+function ofKept(word: ComparingMention, sentence: Stretch, plan: Plan): Factor | undefined {
+  const noun = /^\s+(\p{L}{3,})/u.exec(sentence.text.slice(word.to - sentence.from))?.[1]
+  const measured = mainWords(testOf(plan).measure?.name ?? '')
+  if (!noun || (measured.includes(withoutEnding(noun)) && !SIZES.test(word.word))) return undefined
+  return keptFactors(plan).find(({ name }) => mainWords(name).includes(withoutEnding(noun)))
 }
 
 /** Who is meant: named nearest before the word, else behind it; else who the sentence began with. */
@@ -51,10 +133,14 @@ function subjectOf(
   word: ComparingMention,
   conditions: ConditionMention[],
   before: ConditionMention | undefined,
+  clause: Stretch,
 ): ConditionMention | undefined {
   const earlier = conditions.filter(({ from }) => from < word.from).at(-1)
   const later = conditions.find(({ from }) => from > word.from)
   if (earlier) return earlier
+  // "12 mm further in kitchen roll than in tissue".
+  const than = clause.text.indexOf(' than ')
+  if (!word.superlative && later && than >= 0 && later.to <= clause.from + than) return later
   return word.superlative ? (later ?? before) : before
 }
 
@@ -62,7 +148,15 @@ function subjectOf(
 function fitsResult({ quality }: ComparingMention, plan: Plan): boolean {
   const measure = testOf(plan).measure
   if (!measure) return false
-  if (quality === 'size' || quality === 'speed') return true
+  if (quality === 'size') return true
+  if (quality === 'speed') {
+    return (
+      isAbout(measure.name, quality) ||
+      unitOf(resultUnit(plan)).dimension === 'time' ||
+      countsOf(plan) === 'until' ||
+      IN_A_TIME.test(measure.name)
+    )
+  }
   if (quality === 'rank') return bestSideOf(plan) !== undefined
   const counted = countsOf(plan)
   // The heavier one may well have lost less: of a change only its size is spoken of.
@@ -97,7 +191,9 @@ function sideOf(word: ComparingMention, clause: string, plan: Plan, { summaries 
 
 function judgeSuperlative({ word, subject, side }: Claim, evidence: Evidence, hedged: boolean): Judged[] {
   const at = placesOf(subject, word)
-  if (isApart(subject.id, evidence)) return [{ code: 'not-fair', named: subject.id, at }]
+  // Who is ahead of all is ahead of what was not set up fairly, too.
+  const unfair = isApart(subject.id, evidence) ? subject.id : evidence.notFair?.apart[0]?.condition
+  if (unfair !== undefined) return [{ code: 'not-fair', named: unfair, at }]
   const order = side === 'more' ? evidence.order : [...evidence.order].reverse()
   const [winner, next] = order
   if (!winner || !order.includes(subject.id)) return []

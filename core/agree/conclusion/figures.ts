@@ -1,8 +1,8 @@
 import type { Evidence } from '../../evidence'
 import { type Plan } from '../../lesson'
-import { countsOf, resultMark, resultUnit, testOf, kindOf } from '../../test'
+import { comparesMoments, countsOf, resultMark, resultUnit, testOf, kindOf } from '../../test'
 import { convert, decimalsOf, isAmount } from '../../quantity'
-import { ABOUT, AVERAGED, RANGED } from './lexicon'
+import { ABOUT, AVERAGED, OF_READINGS, RANGED } from './lexicon'
 import type { FigureMention, Mention, Span, Stretch } from './mentions'
 
 /** What the table has of every condition, in the plan's unit. */
@@ -46,21 +46,25 @@ export function readFigures(
   const right: Span[] = []
   const averaged = AVERAGED.test(sentence.text)
   // Where one thing is compared with itself, every figure is one of its moments.
-  const ofItself = !evidence.summaries.some(({ condition }) => plan.conditions.some(({ id }) => id === condition))
+  const ofItself =
+    !comparesMoments(plan) && !evidence.summaries.some(({ condition }) => plan.conditions.some(({ id }) => id === condition))
   for (const { figure, owners, strict } of ownersOf(sentence, plan)) {
     const about = ABOUT.test(sentence.text.slice(0, figure.from - sentence.from))
     // "50 on average, and most of us from 44 to 52": a range is one of readings.
     const onAverage = averaged && !RANGED.test(clauseAt(sentence, figure))
     const isOf = (id: string) => {
       const rows = tables.flatMap((table) => table.rows.get(id) ?? [])
-      const reading = !onAverage && rows.some((row) => isReading(figure, row, plan))
+      const reading = !onAverage && OF_READINGS.test(clauseAt(sentence, figure)) && rows.some((row) => isReading(figure, row, plan))
       return reading || rows.some((row) => row.averages.some((value) => isSaid(figure, value, plan, { about })))
     }
-    const isDifference = differences.some((value) => isSaid(figure, value, plan, { about, leeway: 1 }))
+    const between = betweenTwo(sentence, figure, evidence)
+    const isDifference = (between ?? differences).some((value) => isSaid(figure, value, plan, { about, leeway: 1 }))
     const fits =
-      strict && !ofItself
-        ? owners.some(isOf) || (isDifference && saysDifference(sentence, figure))
-        : isDifference || evidence.summaries.some(({ condition }) => isOf(condition))
+      between !== undefined
+        ? isDifference
+        : strict && !ofItself
+          ? owners.some(isOf) || (isDifference && saysDifference(sentence, figure))
+          : isDifference || evidence.summaries.some(({ condition }) => isOf(condition))
     if (fits) right.push({ from: figure.from, to: figure.to })
     else {
       const condition = strict ? owners[0] : undefined
@@ -91,8 +95,19 @@ function isReading(figure: FigureMention, { lowest, highest }: { lowest: number;
   return value !== undefined && value >= lowest && value <= highest && decimalsOf(value) <= decimalsOf(resolution)
 }
 
+/** "The difference between A and B was 12 mm": of those two, and of no others. */
+function betweenTwo(sentence: Stretch, figure: Span, { summaries }: Evidence): number[] | undefined {
+  const before = sentence.text.slice(0, figure.from - sentence.from)
+  if (!/\b(?:difference|gap) between\b/.test(before)) return undefined
+  const named = [
+    ...new Set(sentence.mentions.flatMap((one) => (one.kind === 'condition' && one.to <= figure.from ? [one.id] : []))),
+  ]
+  const [a, b] = named.map((id) => summaries.find(({ condition }) => condition === id))
+  return named.length === 2 && a && b ? [a.evened - b.evened, a.mean - b.mean] : undefined
+}
+
 const DIFFERENCE =
-  /\b(difference|gap|apart|by|more|less|higher|lower|longer|shorter|further|taller|heavier|lighter|warmer|colder|faster|slower|quicker)\b/
+  /\b(difference|gap|apart|by|more|less|fewer|further|higher|lower|longer|shorter|further|taller|heavier|lighter|warmer|colder|faster|slower|quicker)\b/
 
 function saysDifference(sentence: Stretch, figure: Span): boolean {
   const before = sentence.text.slice(0, figure.from - sentence.from)

@@ -1,12 +1,15 @@
 import type { Quality, Side } from '../../quantity'
 
 /** Phrases that put somebody first or last. */
-export const PLACED: { words: RegExp; side: Side; superlative: boolean }[] = [
+export const PLACED: { words: RegExp; side: Side; superlative: boolean; quality?: Quality }[] = [
+  { words: /\bmost of all\b/g, side: 'more', superlative: true, quality: 'size' },
   {
     words: /\b(?:came|comes|come|finish\w*|was|is|were|be) (?:out )?first\b|\bfirst with\b|\bwon\b|\bthe winner\b|\bon top\b/g,
     side: 'more',
     superlative: true,
   },
+  { words: /\bfirst(?=,|;| and|$)/g, side: 'more', superlative: true },
+  { words: /\blast(?=[.;!]|$)/g, side: 'less', superlative: true },
   { words: /\b(?:came|comes|come|finish\w*|was|is|were|be) last\b|\blast with\b/g, side: 'less', superlative: true },
   { words: /\bahead\b|\bbeats?\b|\bin front\b/g, side: 'more', superlative: false },
 ]
@@ -38,10 +41,10 @@ export const HOW_SURE =
   /\b(sure|clear|clearly|tell|show|shown|groups? (?:agree\w*|found|got|put)|probably|lean\w*|evidence|wobble|certain)\b/i
 /** More than the usual firmness of a sentence. */
 export const CERTAIN =
-  /\b(prove[sdn]?|proof|definitely|certain(?:ly)?|always|every time|for sure|without (?:a |any )?doubt|we know|we are sure|shows? (?:clearly|that)|clearly|is clear(?:ly)?|must be)\b/gi
+  /\b(prove[sdn]?|proof|definitely|certain(?:ly)?|always|every time|for sure|without (?:a |any )?doubt|we know|we are sure|shows? (?:clearly|that)|clearly|is clear(?:ly)?|could not be clearer|obviously|must be)\b/gi
 /** One class's test never proves for good. */
 export const PROOF =
-  /\b(prove[sdn]?|proof|always|every single time|without (?:a |any )?doubt|100 ?%|in all cases|for certain|it is a fact)(?![a-z])/gi
+  /\b(prove[sdn]?|proof|always|every time|every single time|without (?:a |any )?doubt|100 ?%|in all cases|for certain|it is a fact)(?![a-z])/gi
 /** Said of how they worked and not of what came out. */
 export const OF_THE_METHOD =
   /\b(kept|keep|used|use|poured|cut|put|took turns|measured|read it|were careful|made sure|fair|repeat\w*|same (?:amount|size|way|person|for (?:everybody|everyone|every group|each group|all groups)|every time|each time))\b/i
@@ -58,3 +61,6 @@ export const LOST = /\b(lost|loses?|losing|shrank|shrunk|shrinks?|dropped|drops?
 export const ABOUT =
   /\b(about|around|nearly|almost|roughly|close to|near|just (?:over|under)|over|under|more than|less than|approximately|some)\s*$/i
 export const AVERAGED = /\b(average[sd]?|averaging|mean|on average|middle value|median)\b/i
+/** Said of one reading or of all of them, and not of their average. */
+export const OF_READINGS =
+  /\b(?:once|up to|as (?:high|low|far|much|little) as|from|between|at (?:least|most)|never (?:below|above|under|over|less|more)|readings?|trials?|one of|some of|half of us|most of us|ranged?|highest was|lowest was|measured|sometimes)\b/i

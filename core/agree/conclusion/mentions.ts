@@ -7,10 +7,11 @@ import {
   keptFactors,
   mainWords,
   withoutEnding,
+  type Condition,
   type Factor,
   type Plan,
 } from '../../lesson'
-import { resultUnit, testOf } from '../../test'
+import { comparesMoments, resultUnit, testOf } from '../../test'
 import {
   COMPARING,
   convert,
@@ -119,31 +120,62 @@ function spanned<Rest extends object>(match: RegExpExecArray, offset: number, re
 
 /** How each condition is called: its name whatever the spacing, in the plural and compared ("thicker"), and the first word of it where that is its own. */
 const namesOf = oncePer((plan: Plan) => {
-  const active = activeConditions(plan)
-  const names = active.map((condition) => plainly(conditionName(plan, condition)).trim())
+  // Where one thing is compared with itself, its moments are what is spoken of.
+  const active: Condition[] = comparesMoments(plan)
+    ? plan.watch.named.map(({ id, name }) => ({ id, label: name, baseline: false, leftOut: false }))
+    : activeConditions(plan)
+  const names = active.map((condition) => plainly(comparesMoments(plan) ? condition.label : conditionName(plan, condition)).trim())
   const taken = mainWords([testOf(plan).measure?.name, changedFactor(plan)?.name].join(' '))
   return active.flatMap((condition, place) => {
     const words = names[place]!.split(/[\s-]+/).filter((word) => word !== '')
     if (words.length === 0) return []
-    const [first] = words as [string]
     const others = names.filter((_, other) => other !== place).join(' ')
-    const alone =
-      words.length > 1 && first.length > 3 && !/\d/.test(first) && !others.includes(first) && !taken.includes(withoutEnding(first))
+    const alone = words.filter(
+      (word) =>
+        words.length > 1 && word.length > 3 && !/\d/.test(word) && !others.includes(word) && !taken.includes(withoutEnding(word)),
+    )
     const pattern = words.map((word) => escaped(word).replace(/(\d)(?=\p{L})/gu, '$1\\s*')).join('[\\s-]*')
     const ending = /\p{L}$/u.test(words.at(-1)!) ? '(?:e?s|e?r|i?er|e?st|i?est)?' : ''
     const made = (source: string) => ({
       id: condition.id,
       pattern: new RegExp(`(?<![\\p{L}\\p{N}.])${source}(?![\\p{L}\\p{N}])`, 'gu'),
     })
-    return [made(pattern + ending), ...(alone ? [made(escaped(first))] : [])]
+    return [
+      made(pattern + ending),
+      ...alone.map((word) => made(`${escaped(word)}s?`)),
+      ...inWords(plan, condition).map(made),
+      ...ofNothing(plan, names[place]!).map(made),
+    ]
   })
 })
+
+/** "No wrapping" and "without any wrapping" are the condition that is called nothing. */
+function ofNothing(plan: Plan, name: string): string[] {
+  const things = mainWords(changedFactor(plan)?.name ?? '').filter((word) => word.length > 3)
+  if (!/^(nothing|none|bare|empty)\b/.test(name) || things.length === 0) return []
+  const thing = `(?:${things.map(escaped).join('|')})\\p{L}*`
+  return [`no ${thing}`, `without (?:any |a |the )?${thing}`]
+}
+
+const WRITTEN = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve']
+
+/** A number that stands for a condition beside the name of what was changed: "six layers", "6 layers". */
+function inWords(plan: Plan, condition: Condition): string[] {
+  if (plan.conditionsAs !== 'numbers') return []
+  const value = conditionValue(plan, condition)
+  const things = mainWords(changedFactor(plan)?.name ?? '').filter((word) => word.length > 3)
+  if (value === undefined || things.length === 0) return []
+  const written = [String(value), WRITTEN[value - 1]].filter((word) => word !== undefined)
+  const beside = `(?=\\s+(?:${things.map(escaped).join('|')}))`
+  const alone = WRITTEN[value - 1] === undefined ? [] : [`(?<=\\b(?:with|at|from) )${WRITTEN[value - 1]}(?=[.,;:!]|$| and )`]
+  return [...written.map((word) => `${escaped(word)}${beside}`), ...alone]
+}
 
 function escaped(text: string): string {
   return text.replace(/[.*+?^${}()|[\]\\/]/g, '\\$&')
 }
 
-const NUMBER = /(?<![\p{L}\p{N}.,])[-−]?\d+(?:[.,]\d+)?(?![\d]|[.,]\d)/gu
+const NUMBER = /(?<![\p{L}\p{N}.,/])[-−]?\d+(?:[.,]\d+|\s\d\/\d{1,2})?(?![\d]|[.,]\d|\/)/gu
 /** Behind a number that says how many there were, and not how much was measured. */
 const COUNTED_THINGS =
   /^\s*(?:of\b|out of\b|\/|st\b|nd\b|rd\b|th\b|groups?\b|readings?\b|repeats?\b|trials?\b|tries\b|times\b|children\b|people\b|of us\b|%|per cent\b|percent\b)/
@@ -154,11 +186,9 @@ function figuresIn(sentence: string, offset: number, plan: Plan): FigureMention[
     const after = sentence.slice(match.index + match[0].length)
     if (COUNTED_THINGS.test(after) || /\b(?:out of|of) $/.test(sentence.slice(0, match.index))) return []
     const written = unitAfter(after, own, plan.conditionUnit)
-    const digits = match[0].replace('−', '-').replace(',', '.')
     const figure = spanned(match, offset, {
       kind: 'figure' as const,
-      value: Number(digits),
-      decimals: digits.split('.')[1]?.length ?? 0,
+      ...valueOf(match[0]),
       unit: written?.unit ?? own,
       unitSaid: written !== undefined,
     })
@@ -168,6 +198,14 @@ function figuresIn(sentence: string, offset: number, plan: Plan): FigureMention[
     if (!written && noun && !SMALL_AFTER.test(noun) && !counts.includes(withoutEnding(noun))) return []
     return [{ ...figure, to: figure.to + (written?.length ?? 0) }]
   })
+}
+
+/** `valueOf('21 1/2') // { value: 21.5, decimals: 0.30 }`: as fine as its parts are. */
+function valueOf(written: string): { value: number; decimals: number } {
+  const [whole, fraction] = written.replace('−', '-').replace(',', '.').split(/\s/) as [string, string | undefined]
+  if (fraction === undefined) return { value: Number(whole), decimals: whole.split('.')[1]?.length ?? 0 }
+  const [parts, of] = fraction.split('/').map(Number) as [number, number]
+  return { value: Number(whole) + (whole.startsWith('-') ? -1 : 1) * (parts / of), decimals: Math.log10(of) }
 }
 
 const SMALL_AFTER =
@@ -200,9 +238,9 @@ function comparingIn(sentence: string, offset: number): ComparingMention[] {
     if (!word || isIdle(match[0], sentence.slice(0, match.index), sentence.slice(match.index + match[0].length))) return []
     return [spanned(match, offset, { ...word, kind: 'comparing' as const })]
   })
-  const placed = PLACED.flatMap(({ words: pattern, side, superlative }) =>
+  const placed = PLACED.flatMap(({ words: pattern, side, superlative, quality = 'rank' }) =>
     [...sentence.matchAll(pattern)].map((match) =>
-      spanned(match, offset, { kind: 'comparing' as const, word: match[0], side, superlative, quality: 'rank' as const }),
+      spanned(match, offset, { kind: 'comparing' as const, word: match[0], side, superlative, quality }),
     ),
   )
   return [...words, ...placed]
