@@ -13,15 +13,19 @@ interface Watched {
 /** The forecast is made anew with every entry, and every few seconds for the trial that runs. */
 const AGAIN_AFTER = 5000
 
-/** The clock as the forecast sees it; undefined while nobody tests: no clock runs and nothing is written down. */
+/** Without a clock a class is at work while numbers come in: a lesson of yesterday is foretold nothing. */
+const STILL_AT_WORK = 15 * 60_000
+
+/** The clock as the forecast sees it; undefined while nobody tests: no clock runs and nothing was written down lately. */
 export function useClockUnderWay({ record, board, state, now }: Watched) {
   const later = computed(() => Math.floor(now.value / AGAIN_AFTER) * AGAIN_AFTER)
   const began = computed(() => state.value.began)
   const until = computed(() => state.value.until)
   return computed(() => {
-    const begun = began.value !== undefined || record.value.readings.length > 0 || board.value.tapped.length > 0
     const { pauses, tapped } = board.value
-    return begun
+    const latest = record.value.readings.at(-1)?.at ?? tapped.at(-1)?.at
+    const isAtWork = latest !== undefined && later.value - Date.parse(latest) < STILL_AT_WORK
+    return began.value !== undefined || isAtWork
       ? { started: began.value, pauses, tapped, now: Math.max(later.value, began.value ?? 0), until: until.value }
       : undefined
   })
