@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { useIntervalFn } from '@vueuse/core'
-import { runningClock } from '~~/core/clock'
+import { testingIsOver } from '~~/core/clock'
 import { dueNow, readinessOf, secondLook, type Finding, type Fix } from '~~/core/secondLook'
 import { counted } from '~~/core/wording'
 import { commandFor } from '~/following/commands'
@@ -24,7 +24,7 @@ export const useSecondLook = defineStore('second-look', () => {
   const notices = useNotices()
   const board = useDeskBoard()
   const all = shallowRef<Finding[]>([])
-  /** The clock says that the class tests: what is still empty is no gap yet. */
+  /** The time for testing is not over: what is still empty is no gap yet. */
   const testing = ref(false)
   useIntervalFn(lookAtClock, CLOCK_EVERY, { immediateCallback: true })
   const findings = computed(() => dueNow(all.value, testing.value))
@@ -53,8 +53,7 @@ export const useSecondLook = defineStore('second-look', () => {
   )
 
   function lookAtClock(): void {
-    const clock = lesson.plan && runningClock(lesson.plan, board.state, serverNow())
-    testing.value = clock !== undefined && clock.running && clock.phase === 'test' && clock.secondsLeft > 0
+    testing.value = lesson.plan !== undefined && !testingIsOver(lesson.plan, board.state, serverNow())
   }
   watch([() => lesson.plan, () => board.state], lookAtClock)
 

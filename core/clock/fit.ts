@@ -65,6 +65,22 @@ export function testStartOf({ phases }: Fit): number {
   return phases.find(({ phase }) => phase === 'test')!.start
 }
 
+/** Minutes of the lesson at which testing begins by the plan, how long it takes, and when it has to end for what comes after to be done by the bell. */
+export interface TestTimes {
+  starts: number
+  takes: number
+  until: number
+}
+
+/**
+ * When testing happens by the plan, and when it must be over.
+ * @example testTimesOf(soakUpPlan()) // => { starts: 25, takes: 28, until: 65 }
+ */
+export function testTimesOf(plan: Plan, { phases, needed }: Fit = fitOf(plan)): TestTimes {
+  const { start, minutes } = phases.find(({ phase }) => phase === 'test')!
+  return { starts: start, takes: minutes, until: plan.clock.minutes - (needed - start - minutes) }
+}
+
 /** Clock time of a minute of the lesson; undefined while no start is set. `timeAt('09:50', 15) // '10:05'` */
 export function timeAt(start: string, minutes: number): string | undefined {
   const match = /^(\d{2}):(\d{2})$/.exec(start)

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { soakUpPlan } from '../../test/soakUp'
 import { USUAL_BOARD } from '../lesson'
-import { fitOf, pausesTurned, runningClock, testStartOf } from '.'
+import { fitOf, pausesTurned, runningClock, testingIsOver, testStartOf, testTimesOf } from '.'
 
 const plan = soakUpPlan({ date: '2026-03-12', clock: { ...soakUpPlan().clock, start: '10:30' } })
 const fit = fitOf(plan)
@@ -61,7 +61,7 @@ describe('the clock of a lesson', () => {
   describe('paused', () => {
     const begins = testStartOf(fit)
     const iso = (minute: number) => new Date(atMinute(minute)).toISOString()
-    const until = plan.clock.minutes - (fit.needed - begins - testMinutes)
+    const { until } = testTimesOf(plan)
 
     it('stands still, and goes on where it stood', () => {
       const open = { ...USUAL_BOARD, pauses: [{ from: iso(begins + 2), to: null }] }
@@ -94,5 +94,17 @@ describe('the clock of a lesson', () => {
       expect(runningClock(plan, early, atMinute(begins + 7)).elapsed).toBeCloseTo(120)
       expect(pausesTurned(yesterday, atMinute(begins))).toEqual([{ from: iso(begins), to: null }])
     })
+  })
+})
+
+describe('the time for testing', () => {
+  it('is over when it has to be, whatever stands still; nobody knows where no day is set', () => {
+    const { until } = testTimesOf(plan)
+    const at = (minute: number, board = USUAL_BOARD) => testingIsOver(plan, board, atMinute(minute))
+    expect([at(-60 * 24), at(until - 1), at(until)]).toEqual([false, false, true])
+    expect(at(until, { ...USUAL_BOARD, pauses: [{ from: new Date(atMinute(until - 9)).toISOString(), to: null }] })).toBe(true)
+    expect(testingIsOver({ ...plan, date: '' }, USUAL_BOARD, atMinute(0))).toBe(true)
+    const evening = { ...USUAL_BOARD, clockStarted: new Date(atMinute(500)).toISOString() }
+    expect([at(501, evening), at(500 + testMinutes, evening)]).toEqual([false, true])
   })
 })

@@ -1,7 +1,7 @@
 import { parseISO } from 'date-fns'
 import { oncePer } from '../chance'
 import { MOST_PAUSES, type BoardState, type Pause, type Phase, type Plan } from '../lesson'
-import { fitOf, phaseAt, testStartOf, type Fit } from './fit'
+import { fitOf, phaseAt, testStartOf, testTimesOf, type Fit } from './fit'
 
 const A_MINUTE = 60_000
 /** The clock is looked at twice a second, and the plan seldom changes. */
@@ -39,7 +39,7 @@ export function runningClock(
   const fit = fitFor(plan)
   const whole = (phase: Phase) => fit.phases.find((one) => one.phase === phase)?.minutes ?? 0
   const lesson = startOfLesson(plan)
-  const until = lesson === undefined ? undefined : lesson + untilOf(plan, fit) * A_MINUTE
+  const until = lesson === undefined ? undefined : lesson + testTimesOf(plan, fit).until * A_MINUTE
   if (clockStarted !== null) {
     const began = Date.parse(clockStarted)
     const paused = pausedSince(pauses, began, now)
@@ -63,6 +63,25 @@ export function runningClock(
   const starts = lesson + testStartOf(fit) * A_MINUTE
   const began = starts + pausedSince(pauses, lesson, Math.min(now, starts)).seconds * 1000
   return { ...showing(at.phase, at.left, at.minutes, elapsed), began: began <= now ? began : undefined, paused, until }
+}
+
+/**
+ * Is the time for testing over, as far as a clock tells? A place without a number is a gap only then. Where no clock runs and no day is set,
+ * nobody knows, and what is empty is empty.
+ * @example testingIsOver({ ...plan, date: '' }, USUAL_BOARD, Date.now()) // => true
+ */
+export function testingIsOver(plan: Plan, board: Pick<BoardState, 'clockStarted' | 'pauses'>, now: number): boolean {
+  if (board.clockStarted !== null) return runningClock(plan, board, now).secondsLeft <= 0
+  const lesson = startOfLesson(plan)
+  return lesson === undefined || now >= lesson + testTimesOf(plan, fitFor(plan)).until * A_MINUTE
+}
+
+/**
+ * Is this the lesson's day, as far as anybody said one?
+ * @example isDayOf({ date: '' }, Date.now()) // => true
+ */
+export function isDayOf({ date }: Pick<Plan, 'date'>, now: number): boolean {
+  return date === '' || isSameDay(parseISO(date).getTime(), now)
 }
 
 const A_DAY = 24 * 60 * A_MINUTE
@@ -107,27 +126,17 @@ function placeAt(
   minute: number,
   paused: number,
 ): { phase: Phase; left: number; minutes: number } | undefined {
-  const test = fit.phases.find(({ phase }) => phase === 'test')!
-  const until = untilOf(plan, fit)
-  if (minute >= until) {
-    // In the order of the plan, as if testing had ended when it had to.
-    const later = minute - until + test.start + test.minutes
-    return placeIn(fit, later)
-  }
+  const { starts, takes, until } = testTimesOf(plan, fit)
+  // In the order of the plan, as if testing had ended when it had to.
+  if (minute >= until) return placeIn(fit, minute - until + starts + takes)
   const moved = minute - paused
-  if (moved >= test.start) return { phase: 'test', left: until - minute, minutes: Math.max(until - test.start, 0) }
+  if (moved >= starts) return { phase: 'test', left: until - minute, minutes: Math.max(until - starts, 0) }
   return placeIn(fit, moved)
 }
 
 function placeIn(fit: Fit, minute: number) {
   const at = phaseAt(fit, minute)
   return at && { ...at, minutes: fit.phases.find(({ phase }) => phase === at.phase)!.minutes }
-}
-
-/** The minute of the lesson at which testing has to end, for what comes after it to be done by the bell. */
-function untilOf(plan: Plan, fit: Fit): number {
-  const { start, minutes } = fit.phases.find(({ phase }) => phase === 'test')!
-  return plan.clock.minutes - (fit.needed - start - minutes)
 }
 
 function showing(phase: Phase, minutesLeft: number, whole: number, elapsed: number | undefined) {

@@ -69,7 +69,7 @@ export { changesMade, readChange, triesOf, tryToExplain, wordsThatHelped } from 
 export type { ChangeMade, Try } from './tries'
 export { atTheirEnd } from './ends'
 export type { AtItsEnd } from './ends'
-export { underWay } from './underWay'
+export { isAtWork, isLate, underWay } from './underWay'
 export type { GroupUnderWay, UnderWay } from './underWay'
 export type { TestClock } from './trialTimes'
 export { classPaceOf, lessonPace } from './lessonPace'

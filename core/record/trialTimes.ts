@@ -60,11 +60,11 @@ export function trialsUnderWay(plan: Plan, record: LessonRecord, pace: TestPace,
     const counts = trials - practice
     const left = counts === 0 ? 0 : practiceLeft + Math.max(0, counts - standing.counted)
     const last = own.at(-1)?.at
-    const since = last ?? clock.started
+    const since = Math.max(last ?? -Infinity, clock.started ?? -Infinity)
     return {
       group,
       took: tookOf(own, clock, planned),
-      elapsed: since === undefined || left === 0 ? 0 : Math.max(0, workedBetween(clock.pauses, since, clock.now)),
+      elapsed: since === -Infinity || left === 0 ? 0 : Math.max(0, workedBetween(clock.pauses, since, clock.now)),
       left,
       done: standing.counted + standing.practised,
       last,
@@ -144,6 +144,8 @@ function tookOf(events: TrialEvent[], { started, pauses }: TestClock, planned: n
     let together = 1
     while (place + together < events.length && isAtOneGo(events, place + together, planned)) together += 1
     const end = events[place + together - 1]!.at
+    // What was done on the day before took no time of this one.
+    if (before !== undefined && started !== undefined && before < started && started <= end) before = started
     if (before !== undefined) {
       const each = workedBetween(pauses, before, end) / together
       took.push(...Array.from({ length: together }, () => each))

@@ -4,7 +4,7 @@ import { testPaceOf } from '../clock'
 import { EMPTY_RECORD, type LessonRecord, type Pause, type Plan, type Reading } from '../lesson'
 import { trialOrderOf } from '../arrangement'
 import { reading, soakUpPlan } from '../../test/soakUp'
-import { underWay } from '.'
+import { isAtWork, underWay } from '.'
 import { trialsUnderWay } from './trialTimes'
 
 const plan = soakUpPlan()
@@ -113,5 +113,27 @@ describe('a class under way', () => {
   it('jars that are read by the clock have no pace', () => {
     const watching: Plan = { ...plan, kind: 'over-time', watch: { ...plan.watch, unit: 'min', times: [0, 2, 4] } }
     expect(underWay(watching, record([]), clock(0))).toBeUndefined()
+  })
+})
+
+describe('whether a class is at work', () => {
+  const now = new Date(2026, 2, 12, 10, 30).getTime()
+  const stands = { started: undefined, pauses: [], now }
+  const just = record(trials('g1', [0]).map((one) => ({ ...one, at: new Date(now - 60_000).toISOString() })))
+  const longAgo = record(just.readings.map((one) => ({ ...one, at: new Date(now - 3_600_000).toISOString() })))
+
+  it('a clock says so, or numbers of the last minutes on its own day', () => {
+    const today = { date: '2026-03-12' }
+    expect(isAtWork(today, just, stands)).toBe(true)
+    expect(isAtWork({ date: '' }, just, stands)).toBe(true)
+    expect(isAtWork(today, longAgo, stands)).toBe(false)
+    expect(isAtWork(today, longAgo, { ...stands, started: now - 1000 })).toBe(true)
+    expect(isAtWork({ date: '2026-03-13' }, just, stands)).toBe(false)
+  })
+
+  it('what was done on the day before took no time of this one', () => {
+    const rows = record(trials('g1', [100, 200]).map((one, place) => (place === 0 ? { ...one, at: at(100 - 86_400) } : one)))
+    expect(ofGroup(plan, rows, clock(250)).took).toEqual([200])
+    expect(ofGroup(plan, record(trials('g1', [100 - 86_400])), clock(50)).elapsed).toBe(50)
   })
 })

@@ -1,7 +1,7 @@
 import { trialOrderOf } from '../arrangement'
 import { drawReadings, withoutContainers } from '../benches'
 import { drawNormal, oncePer, type Random } from '../chance'
-import { begins, centreOf, fitOf, PACE_MODEL, testPaceOf } from '../clock'
+import { begins, centreOf, PACE_MODEL, testPaceOf, testTimesOf, type TestTimes } from '../clock'
 import { failedShare } from '../kit'
 import { EMPTY_RECORD, type LessonRecord, type Plan, type Reading } from '../lesson'
 import { atMoment, testOf, kindOf } from '../test'
@@ -40,7 +40,7 @@ export interface MadeUpClass {
 export function drawClass(
   whole: Plan,
   random: Random,
-  { newId = counting(), stampOf = () => '2000-01-01T00:00:00.000Z', times = timesOf(whole) }: DrawOptions = {},
+  { newId = counting(), stampOf = () => '2000-01-01T00:00:00.000Z', times = testTimesOf(whole) }: DrawOptions = {},
 ): MadeUpClass | undefined {
   const plan = withoutContainers(whole)
   const drawn = drawReadings(plan, random)
@@ -89,24 +89,7 @@ export interface DrawOptions {
   newId?: () => string
   stampOf?: (minute: number) => string
   /** Worked out once where many classes are drawn of one plan. */
-  times?: Times
-}
-
-/** Minutes of the lesson at which testing begins by the plan, how long it takes, and when it has to end for what comes after. */
-export interface Times {
-  starts: number
-  takes: number
-  until: number
-}
-
-/**
- * When testing happens by the plan.
- * @example timesOf(soakUpPlan()).starts // => fitOf(soakUpPlan()).phases.find(({ phase }) => phase === 'test')!.start
- */
-export function timesOf(plan: Plan): Times {
-  const { phases, needed } = fitOf(plan)
-  const { start, minutes } = phases.find(({ phase }) => phase === 'test')!
-  return { starts: start, takes: minutes, until: plan.clock.minutes - (needed - start - minutes) }
+  times?: TestTimes
 }
 
 /** How one class goes on: when its testing ends, and the minute of the lesson at which a group is through with a part of its trials. */
@@ -117,7 +100,7 @@ interface GoingOn {
 }
 
 /** Draws a class, its groups and their trials by the one model of pace (core/clock/pace); what is read by the clock goes by the clock. */
-function goingOn(plan: Plan, { starts, takes }: Times, random: Random): GoingOn {
+function goingOn(plan: Plan, { starts, takes }: TestTimes, random: Random): GoingOn {
   const begun = begins(starts, drawNormal(random))
   const pace = testPaceOf(plan)
   if (!pace) return { testEnds: begun + takes, endOf: (_, part) => begun + part * takes }

@@ -2,6 +2,7 @@ export { changesToTry, classesToTry, tryingChanges, wellShare, withTried } from 
 export type { Tried, Trying } from './changes'
 export { ASSUMED, drawClass } from './drawClass'
 export type { DrawOptions, MadeUpClass } from './drawClass'
+export { hundredOf } from './hundred'
 export { canRehearse, kitCost, rehearse, rehearsing } from './rehearse'
 export type { Rehearsal } from './rehearse'
 export { isFooled, trueOrder } from './truth'

@@ -1,10 +1,11 @@
 import { quantileSorted } from 'simple-statistics'
 import { seededRandom } from '../chance'
+import { testTimesOf } from '../clock'
 import { evidenceOf, type Grade } from '../evidence'
 import { billOf, needsOf, sparesOf, type Spare } from '../kit'
 import { activeConditions, type Plan } from '../lesson'
 import { isReadByClock, shapeOf, kindOf } from '../test'
-import { drawClass, timesOf, type MadeUpClass } from './drawClass'
+import { drawClass, type MadeUpClass } from './drawClass'
 import { isFooled, trueOrder, type Truth } from './truth'
 
 /** What many made-up classes came to. */
@@ -60,7 +61,7 @@ export function* rehearsing(plan: Plan, classes: number): Generator<number, Rehe
     slips: { made: 0, asked: 0, left: 0 },
     runOut: new Map(),
   }
-  const times = timesOf(plan)
+  const times = testTimesOf(plan)
   const spares = sparesOf(plan)
   while (tally.classes < classes) {
     const one = drawClass(plan, random, { times })!

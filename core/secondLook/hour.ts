@@ -21,7 +21,7 @@ export function isOfHour({ code }: Pick<Finding, 'code'>, hour: Hour): boolean {
 
 /**
  * What is to be said now: a place without a number is a gap only once the time for testing is over.
- * @param testing the clock says that the class tests
+ * @param testing the time for testing is not over
  * @example dueNow([{ code: 'gaps' }, { code: 'strays' }], true) // => [{ code: 'strays' }]
  */
 export function dueNow<One extends Pick<Finding, 'code'>>(findings: One[], testing: boolean): One[] {

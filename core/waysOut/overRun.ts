@@ -1,7 +1,7 @@
 import { unreachable } from '../unreachable'
 import { arrangementsFor, conditionsEach, fewestShared } from '../arrangement'
 import { oncePer } from '../chance'
-import { fitOf, testEndsOf } from '../clock'
+import { fitOf, fitsInTime, testEndsOf } from '../clock'
 import { BOUNDS, type Plan } from '../lesson'
 import { outlookOf } from '../measuring'
 import { withoutNoise } from '../quantity'
@@ -66,7 +66,7 @@ function costOf(change: Change): number {
  */
 export const mendsOf = oncePer((plan: Plan): Mend[] => {
   const before = fitOf(plan)
-  if (fitsNow(plan)) return []
+  if (fitsInTime(plan)) return []
   const clear = outlookOf(plan)?.clear ?? 0
   const weigh = (change: Change): Mend => {
     const after = takeMend(plan, change)
@@ -74,7 +74,7 @@ export const mendsOf = oncePer((plan: Plan): Mend[] => {
       ...change,
       saves: withoutNoise(before.needed - fitOf(after).needed),
       chance: testEndsOf(after)?.chance,
-      fits: fitsNow(after),
+      fits: fitsInTime(after),
       lost: costsCertainty(change) ? Math.max(0, clear - (outlookOf(after)?.clear ?? 0)) : 0,
     }
   }
@@ -88,11 +88,6 @@ export const mendsOf = oncePer((plan: Plan): Mend[] => {
     (a, b) => Number(b.fits) - Number(a.fits) || inPoints(a.lost) - inPoints(b.lost) || costOf(a) - costOf(b) || b.saves - a.saves,
   )
 })
-
-/** In nine classes of ten all is done by the bell; where nobody said how long a trial takes, what is known of it has to fit. */
-function fitsNow(plan: Plan): boolean {
-  return fitOf(plan).spare >= 0 && (testEndsOf(plan)?.fits ?? true)
-}
 
 /** Minutes from start to bell with which nine classes in ten are done. */
 function minutesToFit(plan: Plan): number {

@@ -1,10 +1,10 @@
 import { unreachable } from '../unreachable'
 import { trialOrderOf } from '../arrangement'
-import { nextSchoolDay, type Calendar } from '../clock'
-import { activeConditions, isEachChild, LATER_PHASES, type LaterPhase, type LessonRecord, type Plan, type Retest } from '../lesson'
+import { FITS_IN, nextSchoolDay, type Calendar } from '../clock'
+import { isEachChild, LATER_PHASES, type LaterPhase, type LessonRecord, type Plan, type Retest } from '../lesson'
 import { learnedWobble } from '../evidence'
 import { outlookOf } from '../measuring'
-import { currentReadings, underWay, type TestClock, type UnderWay } from '../record'
+import { currentReadings, isLate, underWay, type TestClock, type UnderWay } from '../record'
 import { comesAgain, kindOf } from '../test'
 
 /** What a teacher could do while the class tests and time runs short; nobody looks at who is ahead. */
@@ -29,9 +29,9 @@ export interface NowWay {
 
 type Clock = TestClock & { until: number | undefined }
 
-/** In time in nine of ten, as a plan has to fit. */
-const WANTED = 0.9
 const MOST_SHOWN = 3
+/** Less than that is luck of the draws. */
+const WORTH_SAYING = 0.05
 /** A phase gives no more than this share of itself where its teacher has not said how short it may be. */
 const MAY_GIVE = 0.4
 
@@ -42,9 +42,10 @@ const MAY_GIVE = 0.4
  */
 export function nowWays(plan: Plan, record: LessonRecord, clock: Clock, calendar: Calendar): NowWay[] {
   const now = underWay(plan, record, clock)
-  if (!now || clock.until === undefined || now.inTime === undefined || now.inTime >= WANTED) return []
-  const asPlanned = clearWith(plan, record)
-  const ways = changesNow(plan, record, now, clock, calendar).map((change): NowWay => {
+  if (!now || clock.until === undefined || !isLate(now)) return []
+  const clearWith = clearFrom(plan, record)
+  const asPlanned = clearWith(plan)
+  const ways = changesNow(plan, record, now, calendar).map((change): NowWay => {
     const after = takeNow(plan, change)
     const later = change.code === 'from-later' ? change.minutes * 60_000 : 0
     const then = change.code === 'go-on-tomorrow' ? undefined : underWay(after, record, { ...clock, until: clock.until! + later })
@@ -53,15 +54,15 @@ export function nowWays(plan: Plan, record: LessonRecord, clock: Clock, calendar
       half: then?.half ?? now.half,
       nineInTen: then?.nineInTen ?? now.nineInTen,
       inTime: then?.inTime ?? 1,
-      clear: clearWith(after, record),
+      clear: clearWith(after),
       clearAsPlanned: asPlanned,
     }
   })
-  const helps = ways.filter(({ inTime }) => inTime > now.inTime! + 0.05)
+  const helps = ways.filter(({ inTime }) => inTime > now.inTime! + WORTH_SAYING)
   return helps
     .sort(
       (a, b) =>
-        Number(b.inTime >= WANTED) - Number(a.inTime >= WANTED) ||
+        Number(b.inTime >= FITS_IN) - Number(a.inTime >= FITS_IN) ||
         Number(a.change.code === 'go-on-tomorrow') - Number(b.change.code === 'go-on-tomorrow') ||
         inPoints(lostBy(a)) - inPoints(lostBy(b)) ||
         b.inTime - a.inTime,
@@ -91,13 +92,12 @@ export function takeNow(plan: Plan, change: NowChange): Plan {
 const lostBy = ({ clear, clearAsPlanned }: NowWay) => Math.max(0, (clearAsPlanned ?? 0) - (clear ?? 0))
 const inPoints = (lost: number) => Math.round(lost * 50)
 
-function changesNow(plan: Plan, record: LessonRecord, now: UnderWay, clock: Clock, calendar: Calendar): NowChange[] {
+function changesNow(plan: Plan, record: LessonRecord, now: UnderWay, calendar: Calendar): NowChange[] {
   const open = openTrials(plan, record)
-  const seconds = (clock.until! - clock.now) / 1000
   return [
-    ...endAfterRepeat(plan, record, open),
-    ...dropLast(plan, record, now, open, seconds),
-    ...fromLater(plan, record, now, clock),
+    ...endAfterRepeat(plan, open),
+    ...dropLast(plan, now, open),
+    ...fromLater(plan, now),
     { code: 'go-on-tomorrow', date: nextSchoolDay(calendar, plan.date) },
   ]
 }
@@ -120,7 +120,7 @@ function openTrials(plan: Plan, { readings }: LessonRecord): Map<string, Retest[
 }
 
 /** All groups stop after the repeat that the slowest of them is at; what others have beyond it stays. */
-function endAfterRepeat(plan: Plan, record: LessonRecord, open: Map<string, Retest[]>): NowChange[] {
+function endAfterRepeat(plan: Plan, open: Map<string, Retest[]>): NowChange[] {
   // One reading each says nothing of a wobble, however far apart the results lie.
   const least = kindOf(plan).needsRepeats ? 2 : 1
   const begun = [...open.values()].flatMap((own) => (own.length === 0 ? [] : [Math.min(...own.map(({ repeat }) => repeat))]))
@@ -133,7 +133,8 @@ function endAfterRepeat(plan: Plan, record: LessonRecord, open: Map<string, Rete
 }
 
 /** The groups that will not be done leave their last trials; where that does as well, groups that will be done soon take them over. */
-function dropLast(plan: Plan, record: LessonRecord, now: UnderWay, open: Map<string, Retest[]>, seconds: number): NowChange[] {
+function dropLast(plan: Plan, now: UnderWay, open: Map<string, Retest[]>): NowChange[] {
+  const seconds = now.toEnd!
   if (isEachChild(plan) || kindOf(plan).allAtOnce) return []
   const trials: Retest[] = []
   const free: { group: string; room: number }[] = []
@@ -166,8 +167,8 @@ function takenOver(plan: Plan, trials: Retest[], free: { group: string; room: nu
 }
 
 /** Minutes from a phase after testing, down to what its teacher set as least. */
-function fromLater(plan: Plan, record: LessonRecord, now: UnderWay, clock: Clock): NowChange[] {
-  const wanted = Math.ceil((now.nineInTen - (clock.until! - clock.now) / 1000) / 60)
+function fromLater(plan: Plan, now: UnderWay): NowChange[] {
+  const wanted = Math.ceil((now.nineInTen - now.toEnd!) / 60)
   return LATER_PHASES.flatMap((phase): NowChange[] => {
     const minutes = plan.clock.phases[phase]
     const least = plan.clock.least[phase] ?? Math.ceil(minutes * (1 - MAY_GIVE))
@@ -178,15 +179,25 @@ function fromLater(plan: Plan, record: LessonRecord, now: UnderWay, clock: Clock
     .slice(0, 1)
 }
 
-/** Chance of coming out clear with the trials that this plan has left, from what was expected and how readings wobble within one place. */
-function clearWith(plan: Plan, record: LessonRecord): number | undefined {
+/**
+ * Chance of coming out clear with the trials that a plan has left, from what was expected and how readings wobble within one place. Only how many
+ * trials are left tells the plans apart, so that few chances have to be worked out.
+ */
+function clearFrom(plan: Plan, record: LessonRecord): (after: Plan) => number | undefined {
+  const whole: Plan = { ...plan, notDone: [], retests: [] }
   const learned = learnedWobble(plan, record.readings)
-  const trials = [...trialOrderOf(plan).values()].reduce((sum, own) => sum + own.length, 0)
-  const conditions = activeConditions(plan).length
-  const whole = [...trialOrderOf({ ...plan, notDone: [], retests: [] }).values()].reduce((sum, own) => sum + own.length, 0)
-  if (whole === 0 || conditions === 0) return undefined
-  const repeats = Math.max(1, (plan.repeats * trials) / whole)
-  const clear = (count: number) => outlookOf({ ...plan, repeats: count, notDone: [], retests: [] }, learned)?.clear
-  const [low, high] = [clear(Math.floor(repeats)), clear(Math.ceil(repeats))]
-  return low === undefined || high === undefined ? undefined : low + (high - low) * (repeats - Math.floor(repeats))
+  const chances = new Map<number, number | undefined>()
+  const chanceOf = (repeats: number) => {
+    if (!chances.has(repeats)) chances.set(repeats, outlookOf({ ...whole, repeats }, learned)?.clear)
+    return chances.get(repeats)
+  }
+  const all = countTrials(whole)
+  return (after) => {
+    if (all === 0) return undefined
+    const repeats = Math.max(1, (plan.repeats * countTrials(after)) / all)
+    const [fewer, more] = [chanceOf(Math.floor(repeats)), chanceOf(Math.ceil(repeats))]
+    return fewer === undefined || more === undefined ? undefined : fewer + (more - fewer) * (repeats - Math.floor(repeats))
+  }
 }
+
+const countTrials = (plan: Plan) => [...trialOrderOf(plan).values()].reduce((sum, own) => sum + own.length, 0)

@@ -22,7 +22,7 @@ export {
   trialParts,
 } from './clock'
 export { dayWords, momentOfDayWords, timeOfDay, timeWords, WEEKDAY_WORDS } from './days'
-export { clockTurnWords, nowWayWords, ownLeftWords, pausedWords, underWayShort, underWayWords } from './underWay'
+export { clockResetWords, clockTurnWords, nowWayWords, ownLeftWords, pausedWords, underWayShort, underWayWords } from './underWay'
 export { DEVICE_WORDS } from './devices'
 export { doubtWords, REASONS } from './doubts'
 export { readErrorWords } from './errors'

@@ -3,7 +3,7 @@ import type { Grade } from '../evidence'
 import { failedShare, type Customs } from '../kit'
 import type { Plan } from '../lesson'
 import { writeShort } from '../quantity'
-import { ASSUMED, type Rehearsal, type Tried } from '../rehearsal'
+import { ASSUMED, hundredOf, type Rehearsal, type Tried } from '../rehearsal'
 import { testOf } from '../test'
 import { SAYS_MOST } from '../benches'
 import { minuteWords, paceWords } from './clock'
@@ -35,16 +35,15 @@ const GRADE_IN_HUNDRED: Record<Grade, string> = {
 }
 
 /** Each grade with its share, the most frequent first. */
-export function rehearsedGrades({ grades, wrong }: Rehearsal): { grade: string; share: number; words: string }[] {
+export function rehearsedGrades({ grades, wrong }: Rehearsal): { grade: string; share: number; of100: number; words: string }[] {
   const shares = Object.entries(grades).map(([grade, share]) => ({
     grade: GRADE_IN_HUNDRED[grade as Grade],
     share: grade === 'clear' ? share - wrong : share,
   }))
   const all = wrong > 0 ? [...shares, { grade: 'clear, but wrong', share: wrong }] : shares
-  return all
-    .filter(({ share }) => share > 0)
-    .sort((a, b) => b.share - a.share)
-    .map((one) => ({ ...one, words: ofHundred(one.share) }))
+  const shown = all.filter(({ share }) => share > 0).sort((a, b) => b.share - a.share)
+  const counts = hundredOf(shown.map(({ share }) => share))
+  return shown.map((one, place) => ({ ...one, of100: counts[place]!, words: ofHundred(one.share) }))
 }
 
 /** When testing ends, which slips are met and what runs out. */

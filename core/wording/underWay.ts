@@ -57,6 +57,11 @@ export function clockTurnWords({ running, paused }: Pick<RunningClock, 'running'
   return !running ? 'Start the clock' : paused.now ? 'Go on' : 'Pause'
 }
 
+/** What takes back a clock that was started by hand. */
+export function clockResetWords({ date, clock }: Pick<Plan, 'date' | 'clock'>): string {
+  return date !== '' && clock.start !== '' ? 'Back to the timetable' : 'Set the clock back'
+}
+
 /** What a button does that saves time now, and what comes of it. */
 export function nowWayWords(
   plan: Plan,

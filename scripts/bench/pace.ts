@@ -1,6 +1,6 @@
 import { trialOrderOf } from '../../core/arrangement'
 import { chanceNothingRunsOut, failedShare, sparesOf } from '../../core/kit'
-import { fitOf, secondsLeft, testEndsOf, testPaceOf, testStartOf, USUAL_CALENDAR } from '../../core/clock'
+import { fitOf, secondsLeft, testEndsOf, testPaceOf, testStartOf, testTimesOf, USUAL_CALENDAR } from '../../core/clock'
 import { evidenceOf } from '../../core/evidence'
 import { EMPTY_RECORD, type Plan, type Reading } from '../../core/lesson'
 import { planFrom } from '../../core/test'
@@ -115,9 +115,8 @@ function advised(plans: (readonly [string, Plan])[], lessons: number): Row[] {
     const { normal } = generator(7000 + lesson)
     let [, plan] = plans[lesson % plans.length]!
     const ends = endsOf(plan, normal, 0.2)
-    const fit = fitOf(plan)
-    const test = fit.phases.find(({ phase }) => phase === 'test')!
-    let until = (plan.clock.minutes - (fit.needed - test.start - test.minutes) - testStartOf(fit)) * 60
+    const times = testTimesOf(plan)
+    let until = (times.until - times.starts) * 60
     const values = new Map<string, number>()
     const value = (key: string) => {
       if (!values.has(key)) values.set(key, 100 + 10 * normal())

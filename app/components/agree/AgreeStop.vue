@@ -143,7 +143,7 @@ async function keep(agreed: boolean): Promise<void> {
           aria-label="What a whole conclusion has in it"
         >
           <li v-for="part in CONCLUSION_PARTS" :key="part" :class="{ there: parts.includes(part) }">
-            <span aria-hidden="true">{{ parts.includes(part) ? '✓' : '○' }}</span>
+            <span aria-hidden="true">{{ parts.includes(part) ? '●' : '○' }}</span>
             {{ PART_WORDS[part] }}<span class="sr-only">{{ parts.includes(part) ? ', is in it' : ', is missing' }}</span>
           </li>
         </ul>
@@ -237,7 +237,7 @@ async function keep(agreed: boolean): Promise<void> {
   font-size: var(--type-lead);
 }
 .ticks .there {
-  color: var(--leaf);
+  color: var(--ink);
 }
 .word {
   padding: 0 var(--gap-near);

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { fitOf, testEndsOf } from '~~/core/clock'
+import { fitOf, fitsInTime, testEndsOf } from '~~/core/clock'
 import { BOUNDS, type Clock, type Phase } from '~~/core/lesson'
 import { isReadByClock } from '~~/core/test'
 import { lessonPace } from '~~/core/record'
@@ -23,7 +23,7 @@ const lesson = useLesson()
 const plan = computed(() => lesson.plan!)
 const fit = computed(() => fitOf(plan.value))
 const ends = computed(() => testEndsOf(plan.value))
-const tight = computed(() => fit.value.spare < 0 || ends.value?.fits === false)
+const tight = computed(() => !fitsInTime(plan.value))
 const phase = ref<Phase>('test')
 
 const resize = (phase: Exclude<Phase, 'test'>, minutes: number) =>

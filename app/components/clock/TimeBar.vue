@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { useLessonPlan } from '~/composables/lessonPlan'
 import { BOUNDS } from '~~/core/lesson'
-import { endsByMinute, timeAt, type Fit, type TestEnds } from '~~/core/clock'
+import { timeAt, type Fit, type TestEnds } from '~~/core/clock'
 import type { Phase } from '~~/core/lesson'
 import { minuteWords, PHASE_NAMES, testEndWords } from '~~/core/wording'
+import EndsPicture from '~/components/clock/EndsPicture.vue'
 
 /** The phases one after the other, as long as they take, with a line where the bell rings. One is pressed to be set; edges are dragged. */
 const plan = useLessonPlan()
@@ -13,8 +14,6 @@ const emit = defineEmits<{ resize: [phase: Exclude<Phase, 'test'>, minutes: numb
 const chosen = defineModel<Phase>({ required: true })
 const latest = computed(() => (props.ends ? Math.ceil(props.ends.ends.at(-1)!) + 1 : 0))
 const whole = computed(() => Math.max(props.fit.needed, plan.value.clock.minutes, latest.value, 1))
-const endings = computed(() => (props.ends ? endsByMinute(props.ends) : []))
-const most = computed(() => Math.max(1, ...endings.value.map(({ of100 }) => of100)))
 const share = (minutes: number) => (minutes / whole.value) * 100
 const ticks = computed(() => {
   const step = whole.value > 150 ? 30 : whole.value > 60 ? 10 : 5
@@ -101,21 +100,13 @@ function onKey(event: KeyboardEvent, phase: Exclude<Phase, 'test'>, minutes: num
       :style="{ left: `${share(plan.clock.minutes)}%` }"
       ><span>bell</span></span
     >
-    <div
+    <EndsPicture
       v-if="ends"
-      class="ends relative"
-      role="img"
-      :aria-label="`When testing ends in a hundred classes. ${testEndWords(plan, ends)}`"
-    >
-      <i
-        v-for="{ minute, of100, late } in endings"
-        :key="minute"
-        :class="{ late }"
-        :style="{ left: `${share(minute)}%`, width: `${share(1)}%`, height: `${(of100 / most) * 100}%` }"
-      />
-      <span class="until" :style="{ left: `${share(ends.until)}%` }"><span>testing must end</span></span>
-      <span class="when text-small text-soft" :style="{ right: `${100 - share(endings[0]!.minute)}%` }">when testing ends</span>
-    </div>
+      :ends="ends"
+      :from="0"
+      :to="whole"
+      :label="`When testing ends in a hundred classes. ${testEndWords(plan, ends)}`"
+    />
     <div class="scale relative h-16px" aria-hidden="true">
       <span v-for="tick in ticks" :key="tick" :style="{ left: `${share(tick)}%` }">
         {{ timeAt(plan.clock.start, tick) ?? tick }}
@@ -201,42 +192,6 @@ li.spare {
   inset: 8px 4px;
   border-color: var(--slate);
 }
-.ends {
-  height: 46px;
-  margin-top: var(--gap-tight);
-  border-bottom: 1.5px solid var(--line);
-}
-.ends i {
-  position: absolute;
-  bottom: 0;
-  border: 1px solid var(--card);
-  border-bottom: 0;
-  background: var(--green);
-  forced-color-adjust: none;
-}
-.ends i.late {
-  background: repeating-linear-gradient(45deg, var(--beet) 0 2px, var(--card) 2px 4px);
-}
-.ends .until {
-  position: absolute;
-  inset: 0 auto;
-  border-left: 2px dashed var(--ink);
-}
-.until span {
-  position: absolute;
-  top: 0;
-  left: var(--gap-tight);
-  padding: 0 var(--gap-hair);
-  background: var(--paper);
-  font-size: var(--type-small);
-  white-space: nowrap;
-}
-.ends .when {
-  position: absolute;
-  bottom: 2px;
-  padding-right: var(--gap-near);
-  white-space: nowrap;
-}
 .bell span {
   position: absolute;
   top: -2px;
@@ -259,12 +214,5 @@ li.spare {
 }
 .scale span:first-child {
   transform: none;
-}
-/* Beside a narrow bar they stick out; the line above says it. */
-@media (width < 700px) {
-  .ends .when,
-  .until span {
-    display: none;
-  }
 }
 </style>

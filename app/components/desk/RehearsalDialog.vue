@@ -1,6 +1,8 @@
 <script setup lang="ts">
+import { fitOf, testStartOf } from '~~/core/clock'
 import { canRehearse, withTried, type Tried } from '~~/core/rehearsal'
 import { assumedLines, rehearsalLines, rehearsalNeeds, rehearsalSentence, rehearsedGrades, triedWords } from '~~/core/wording'
+import EndsPicture from '~/components/clock/EndsPicture.vue'
 import AppDialog from '~/components/pieces/AppDialog.vue'
 import AppFold from '~/components/pieces/AppFold.vue'
 import { useCustoms } from '~/composables/customs'
@@ -54,12 +56,19 @@ async function walk(): Promise<void> {
       <div v-if="found" class="found" tabindex="0" role="region" aria-label="What came out">
         <p class="text-title font-heading">{{ rehearsalSentence(found) }}</p>
         <ul class="bars" aria-label="How they come out">
-          <li v-for="{ grade, share, words } in grades" :key="grade">
+          <li v-for="{ grade, of100, words } in grades" :key="grade">
             <span>{{ grade }}</span>
-            <i :style="{ width: `${share * 100}%` }" />
+            <span class="classes flex flex-wrap gap-hair" aria-hidden="true"><i v-for="one in of100" :key="one" /></span>
             <span>{{ words }}</span>
           </li>
         </ul>
+        <EndsPicture
+          v-if="found.ends"
+          :ends="{ ends: found.ends.all, until: found.ends.until }"
+          :from="testStartOf(fitOf(plan))"
+          :to="plan.clock.minutes"
+          :label="lines[0]!"
+        />
         <p v-for="line in lines" :key="line">{{ line }}</p>
         <section v-if="tried" class="grid gap-near">
           <h3 class="text-lead">What would help most</h3>
@@ -104,10 +113,14 @@ async function walk(): Promise<void> {
   align-items: center;
   gap: var(--gap-near);
 }
+.classes {
+  max-width: 350px;
+}
 .bars i {
-  height: 14px;
-  min-width: 2px;
+  width: 12px;
+  height: 12px;
   border: 1.5px solid var(--ink);
+  border-radius: 50%;
   background: var(--green-light);
 }
 .plain {

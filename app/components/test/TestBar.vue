@@ -2,6 +2,7 @@
 import { BOARD_VIEWS, isEachChild } from '~~/core/lesson'
 import {
   BOARD_WORDS,
+  clockResetWords,
   clockTurnWords,
   comingWords,
   counted,
@@ -53,7 +54,7 @@ useKeys({
       <span class="label text-soft">{{ PHASE_NAMES[state.phase] }}</span>
       <span class="font-heading text-title font-bold tabular-nums" role="timer">{{ stopwatchWords(state.secondsLeft) }}</span>
       <VBtn size="small" title="t" @click="turnClock">{{ clockTurnWords(state) }}</VBtn>
-      <QuietBtn v-if="byHand" size="small" @click="onBoard.show({ clockStarted: null })">By the timetable</QuietBtn>
+      <QuietBtn v-if="byHand" size="small" @click="onBoard.show({ clockStarted: null })">{{ clockResetWords(plan!) }}</QuietBtn>
       <QuietBtn v-else-if="state.running && state.phase !== 'test'" size="small" @click="onBoard.show(clockStarted())">
         Start testing now
       </QuietBtn>

@@ -1,16 +1,16 @@
 <script setup lang="ts">
-import type { TestClock, UnderWay } from '~~/core/record'
+import type { UnderWay } from '~~/core/record'
 import { nameOfGroup, timeOfDay } from '~~/core/wording'
 import ShapeBadge from '~/components/pieces/ShapeBadge.vue'
 import { useLessonPlan } from '~/composables/lessonPlan'
 
 /** The time that is left on one line, with the bell's mark and every group where it will be done; the line behind it reaches to nine in ten. */
-const props = defineProps<{ forecast: UnderWay; clock: TestClock & { until: number | undefined } }>()
+const props = defineProps<{ forecast: UnderWay; now: number }>()
 const plan = useLessonPlan()
 /** More marks than that cannot be told apart: the latest are shown. */
 const MOST_MARKS = 12
-const toBell = computed(() => (props.clock.until === undefined ? 0 : Math.max(0, (props.clock.until - props.clock.now) / 1000)))
-const whole = computed(() => Math.max(60, toBell.value, props.forecast.nineInTen) * 1.06)
+const toEnd = computed(() => props.forecast.toEnd ?? 0)
+const whole = computed(() => Math.max(60, toEnd.value, props.forecast.nineInTen) * 1.06)
 const marks = computed(() => {
   const still = props.forecast.groups.filter(({ left, group }) => left > 0 && group !== undefined)
   const latest = new Set([...still].sort((a, b) => b.half - a.half).slice(0, MOST_MARKS))
@@ -18,7 +18,7 @@ const marks = computed(() => {
 })
 const at = (seconds: number) => `${Math.min(100, (seconds / whole.value) * 100)}%`
 const shapeOf = (id: string) => plan.value.groups.find((group) => group.id === id)?.shape
-const timeIn = (seconds: number) => timeOfDay(props.clock.now + seconds * 1000)
+const timeIn = (seconds: number) => timeOfDay(props.now + seconds * 1000)
 </script>
 
 <template>
@@ -34,10 +34,10 @@ const timeIn = (seconds: number) => timeOfDay(props.clock.now + seconds * 1000)
         <b :style="{ left: at(half) }" />
       </span>
     </li>
-    <li v-if="clock.until !== undefined" class="text-small" aria-hidden="true">
+    <li v-if="forecast.toEnd !== undefined" class="text-small" aria-hidden="true">
       <span class="track relative">
-        <span class="until" :style="{ left: at(toBell), '--rows': marks.length }">
-          <span class="nowrap" :class="{ left: toBell / whole > 0.6 }">testing must end {{ timeIn(toBell) }}</span>
+        <span class="until" :style="{ left: at(toEnd), '--rows': marks.length }">
+          <span class="nowrap" :class="{ left: toEnd / whole > 0.6 }">testing must end {{ timeIn(toEnd) }}</span>
         </span>
       </span>
     </li>

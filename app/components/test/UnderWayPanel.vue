@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { isEachChild } from '~~/core/lesson'
 import { nowWays, takeNow, type NowWay } from '~~/core/waysOut'
-import type { TestClock, UnderWay } from '~~/core/record'
+import { isLate, type TestClock, type UnderWay } from '~~/core/record'
 import { nameOfGroup, nowWayWords, underWayWords } from '~~/core/wording'
 import AppFold from '~/components/pieces/AppFold.vue'
 import UnderWayBar from '~/components/test/UnderWayBar.vue'
@@ -14,10 +14,13 @@ const props = defineProps<{ forecast: UnderWay; clock: TestClock & { until: numb
 const lesson = useLesson()
 const onBoard = useDeskBoard()
 const plan = computed(() => lesson.plan!)
-const late = computed(
-  () => props.forecast.inTime !== undefined && props.forecast.inTime < 0.9 && props.forecast.done < props.forecast.all,
+const late = computed(() => isLate(props.forecast))
+const ways = computed(() =>
+  nowWays(plan.value, lesson.record, props.clock, lesson.school.calendar).map((way) => ({
+    way,
+    ...nowWayWords(plan.value, way, props.clock.now),
+  })),
 )
-const ways = computed(() => (late.value ? nowWays(plan.value, lesson.record, props.clock, lesson.school.calendar) : []))
 const onPaper = computed(() => props.forecast.groups.length > 1 && !isEachChild(plan.value))
 
 const take = ({ change }: NowWay) => lesson.replace(takeNow(plan.value, change))
@@ -35,13 +38,11 @@ function untap(): void {
     <p class="text-lead font-bold" :class="{ 'text-beet': late }" role="status">
       <span v-if="late" aria-hidden="true">▲ </span>{{ underWayWords(forecast, clock.now, clock.until) }}
     </p>
-    <UnderWayBar v-if="forecast.done < forecast.all" :forecast="forecast" :clock="clock" />
+    <UnderWayBar v-if="forecast.done < forecast.all" :forecast="forecast" :now="clock.now" />
     <ul v-if="ways.length > 0" class="grid gap-tight" aria-label="What could be done now">
-      <li v-for="(way, place) in ways" :key="way.change.code" class="way">
-        <VBtn size="small" :variant="place === 0 ? 'flat' : undefined" @click="take(way)">
-          {{ nowWayWords(plan, way, clock.now).label }}
-        </VBtn>
-        <span>{{ nowWayWords(plan, way, clock.now).effect }}</span>
+      <li v-for="({ way, label, effect }, place) in ways" :key="way.change.code" class="way">
+        <VBtn size="small" :variant="place === 0 ? 'flat' : undefined" @click="take(way)">{{ label }}</VBtn>
+        <span>{{ effect }}</span>
       </li>
     </ul>
     <AppFold v-if="onPaper" title="On paper: one more trial done">

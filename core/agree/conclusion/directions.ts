@@ -4,7 +4,16 @@ import { bestOf, canBeNothing, countsOf, resultUnit, testOf } from '../../test'
 import { unitOf, type Quality, type Side } from '../../quantity'
 import type { ClaimDoubt } from '../claims'
 import { HEDGED, LOST, NEGATED, NOT_FOUND } from './lexicon'
-import { clausesOf, isAbout, keptFactorOf, type ComparingMention, type ConditionMention, type Span, type Stretch } from './mentions'
+import {
+  areJoined,
+  clausesOf,
+  isAbout,
+  keptFactorOf,
+  type ComparingMention,
+  type ConditionMention,
+  type Span,
+  type Stretch,
+} from './mentions'
 
 /** What the order of the averages says to a comparing word: something against it, or that it is so. */
 export type Judged = ClaimDoubt | { code: 'right'; at: Span[] }
@@ -40,7 +49,7 @@ function clausesJudged(sentence: Stretch, plan: Plan, evidence: Evidence, hedged
     last = conditions[0] ?? last
     if (NOT_FOUND.test(clause.text)) return []
     const [only, ...more] = conditions
-    const nth = NTH.exec(clause.text)
+    const nth = nthOf(clause, conditions)
     if (nth && (only ?? before)) return judgeNth((only ?? before)!, nth, clause, plan, evidence)
     if (before && only && more.length === 0 && words.length === 0 && THEN.test(clause.text)) return inOrder(before, only, evidence)
     return words.flatMap((word): Judged[] => {
@@ -55,12 +64,17 @@ function clausesJudged(sentence: Stretch, plan: Plan, evidence: Evidence, hedged
           : []
       const subject = subjectOf(word, conditions, before, clause)
       if (!subject) return []
-      const claim: Claim = { word, subject, side: sideOf(word, clause.text, plan, evidence) }
-      if (word.superlative) return judgeSuperlative(claim, evidence, hedged)
+      const side = sideOf(word, clause.text, plan, evidence)
+      const subjects = joinedTo(subject, conditions, clause)
+      // Two cannot both be the highest.
+      if (word.superlative) return subjects.length > 1 ? [] : judgeSuperlative({ word, subject, side }, evidence, hedged)
       const than = /\bthan\b/.exec(clause.text.slice(word.to - clause.from))
       const object = conditions.find(({ from, id }) => from > Math.max(word.to, subject.to) && id !== subject.id)
       if (than && !object) return []
-      return judgeComparative(claim, than ? object : undefined, plan, evidence, hedged)
+      const each = subjects.map((one) =>
+        judgeComparative({ word, subject: one, side }, than ? object : undefined, plan, evidence, hedged),
+      )
+      return each.some((judged) => judged.length === 0) ? each.flat().filter(({ code }) => code !== 'right') : each.flat()
     })
   })
 }
@@ -90,6 +104,13 @@ function withoutNames({ text, from, mentions }: Stretch, to: number): string {
 
 const NTH = /\b(?:came|comes|was|is|finished) (second|third|fourth)(?: best)?\b/
 const PLACES = ['second', 'third', 'fourth']
+
+/** The place that a clause gives away: "second try" may be a condition's name. */
+function nthOf(clause: Stretch, conditions: ConditionMention[]): RegExpExecArray | undefined {
+  const match = NTH.exec(clause.text)
+  const end = clause.from + (match ? match.index + match[0].length : 0)
+  return match && !conditions.some(({ from, to }) => from < end && end <= to) ? match : undefined
+}
 
 /** "Came third": right where its neighbours stand clearly before and behind it. */
 function judgeNth(subject: ConditionMention, match: RegExpExecArray, clause: Stretch, plan: Plan, evidence: Evidence): Judged[] {
@@ -126,6 +147,13 @@ function ofKept(word: ComparingMention, sentence: Stretch, plan: Plan): Factor |
   const measured = mainWords(testOf(plan).measure?.name ?? '')
   if (!noun || (measured.includes(withoutEnding(noun)) && !SIZES.test(word.word))) return undefined
   return keptFactors(plan).find(({ name }) => mainWords(name).includes(withoutEnding(noun)))
+}
+
+/** A subject with those that stand right before it: "moss and gravel are both taller". */
+function joinedTo(subject: ConditionMention, conditions: ConditionMention[], clause: Stretch): ConditionMention[] {
+  const place = conditions.indexOf(subject)
+  const before = conditions[place - 1]
+  return before && areJoined(clause, before, subject) ? [...joinedTo(before, conditions, clause), subject] : [subject]
 }
 
 /** Who is meant: named nearest before the word, else behind it; else who the sentence began with. */

@@ -82,12 +82,31 @@ export function sentencesOf(text: string, plan: Plan): Stretch[] {
 export function clausesOf(sentence: Stretch): Stretch[] {
   // A comma of a name parts nothing: "outside, in the shade".
   const inName = (at: number) => sentence.mentions.some(({ from, to }) => from < sentence.from + at && sentence.from + at < to)
-  const ends = [...sentence.text.matchAll(JOINTS)].map(({ index }) => index).filter((at) => !inName(at))
+  const ends = [...sentence.text.matchAll(JOINTS)]
+    .map(({ index }) => index)
+    .filter((at) => !inName(at) && !joinsNames(sentence, at))
   return [...ends, sentence.text.length].map((end, place) => {
     const start = place === 0 ? 0 : ends[place - 1]!
     const span = { from: sentence.from + start, to: sentence.from + end }
     return { ...span, text: sentence.text.slice(start, end), mentions: sentence.mentions.filter((one) => within(one, span)) }
   })
+}
+
+/** What stands between two names that belong together: "moss and gravel". */
+const BETWEEN_NAMES = /^\s*(?:and|or)\s+(?:the |in |on |with )?$/
+
+/** Does a joint part nothing but two conditions, one named right after the other. */
+function joinsNames(sentence: Stretch, at: number): boolean {
+  const named = sentence.mentions.filter(({ kind }) => kind === 'condition')
+  const place = sentence.from + at
+  const before = named.filter(({ to }) => to <= place).at(-1)
+  const after = named.find(({ from }) => from > place)
+  return before !== undefined && after !== undefined && areJoined(sentence, before, after)
+}
+
+/** Do two conditions stand together, with nothing between them but a joining word. */
+export function areJoined({ text, from }: Stretch, one: Span, next: Span): boolean {
+  return BETWEEN_NAMES.test(text.slice(one.to - from, next.from - from))
 }
 
 function within(inner: Span, outer: Span): boolean {

@@ -11,7 +11,7 @@ const JOINING = new Set(
   be been being is are was were has have had will can could may might yet just still out up down off over under into onto through round i you
   two three four five six seven eight nine ten test class groups group results result table trials readings reading numbers conclusion think thought
   quite very rather really much far little bit more less most least after before between both each other whether if how found find saw see show shows
-  shown showed say says said tell tells know looks look like seems seem that's it's our us me my mine on average overall altogether together once away first last thermometer scale scales ruler rulers stopwatch instrument instruments makes made`
+  shown showed say says said tell tells know looks look like seems seem that's it's our us me my mine on average overall altogether together once away first last difference gap thermometer scale scales ruler rulers stopwatch instrument instruments makes made`
     .split(/\s+/)
     .filter(Boolean),
 )

@@ -1,3 +1,4 @@
+import { quantileSorted } from 'simple-statistics'
 import { PACE_MODEL, pacesOf, type Paces, type TrialTime } from './model'
 import { DRAWS, strata } from './strata'
 
@@ -98,12 +99,6 @@ function sumOfTrials(count: number): { logMean: number; logSd: number } | undefi
 }
 
 function quantiles(sorted: Float64Array): SecondsLeft {
-  return { half: quantile(sorted, 0.5), nineInTen: quantile(sorted, 0.9) }
-}
-
-function quantile(sorted: Float64Array, share: number): number {
-  const at = (sorted.length - 1) * share
-  const low = Math.floor(at)
-  const above = sorted[Math.min(low + 1, sorted.length - 1)]!
-  return sorted[low]! + (above - sorted[low]!) * (at - low)
+  const draws = Array.from(sorted)
+  return { half: quantileSorted(draws, 0.5), nineInTen: quantileSorted(draws, 0.9) }
 }

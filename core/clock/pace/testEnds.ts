@@ -1,7 +1,7 @@
 import { oncePer, remembered } from '../../chance'
 import type { Plan } from '../../lesson'
 import { isReadByClock, kindOf } from '../../test'
-import { fitOf } from '../fit'
+import { fitOf, testTimesOf } from '../fit'
 import { secondsLeft, shareWithin, type GroupAtWork } from './left'
 import type { TrialTime } from './model'
 import { testPaceOf } from './ofPlan'
@@ -11,7 +11,7 @@ import { strata } from './strata'
 const PHASES_SPREAD = 0.1
 
 /** A plan fits when it does in so many of all classes. */
-const FITS_IN = 0.9
+export const FITS_IN = 0.9
 
 /** When testing ends, before it has begun: minutes of the lesson. */
 export interface TestEnds {
@@ -32,14 +32,12 @@ export interface TestEnds {
  * @example testEndsOf(soakUpPlan())!.half > fitOf(soakUpPlan()).phases[3]!.start // => true
  */
 export const testEndsOf = oncePer((plan: Plan): TestEnds | undefined => {
-  const fit = fitOf(plan)
-  const { start, minutes } = fit.phases.find(({ phase }) => phase === 'test')!
-  const until = plan.clock.minutes - (fit.needed - start - minutes)
+  const { starts, until } = testTimesOf(plan)
   const seconds = secondsOfTesting(plan)
   if (!seconds) return undefined
   // A number that no group has: what comes before has nothing to do with any of them.
   const before = strata(3 * plan.groups.length + 4)
-  const ends = seconds.map((each, draw) => begins(start, before[draw]!) + each / 60).sort()
+  const ends = seconds.map((each, draw) => begins(starts, before[draw]!) + each / 60).sort()
   const chance = shareWithin(ends, until)
   const at = (share: number) => ends[Math.ceil(share * ends.length) - 1]!
   return { chance, fits: chance >= FITS_IN, half: at(0.5), nineInTen: at(0.9), until, ends }
@@ -56,6 +54,14 @@ export function endsByMinute({
   const counts = new Map<number, number>()
   for (const end of ends) counts.set(Math.floor(end), (counts.get(Math.floor(end)) ?? 0) + 1)
   return [...counts].map(([minute, count]) => ({ minute, of100: (count / ends.length) * 100, late: minute >= until }))
+}
+
+/**
+ * Does the lesson fit: nine classes in ten are done by the bell. Where nobody said how long a trial takes, what is known of it has to fit.
+ * @example fitsInTime(soakUpPlan()) // => true
+ */
+export function fitsInTime(plan: Plan): boolean {
+  return fitOf(plan).spare >= 0 && (testEndsOf(plan)?.fits ?? true)
 }
 
 /** When testing begins, in one class: `z` says how far it is from what is usual. */
