@@ -89,6 +89,12 @@ function sentencesOf(lesson: Lesson): Sentence[] {
         { text: `The cress in ${nameOf(more)} was taller than in ${nameOf(less)}.`, isTrue: true },
         { text: `The cress in ${nameOf(less)} was taller than in ${nameOf(more)}.`, isTrue: false },
         { text: `The cress in ${nameOf(less)} was shorter than in ${nameOf(more)}.`, isTrue: true },
+        { text: `${nameOf(less)} did not grow as high as ${nameOf(more)}.`, isTrue: true },
+        { text: `${nameOf(more)} did not grow as high as ${nameOf(less)}.`, isTrue: false },
+        { text: `${nameOf(less)} was not taller than ${nameOf(more)}.`, isTrue: true },
+        { text: `${nameOf(more)} and ${nameOf(less)} grew the same.`, isTrue: false },
+        { text: `The cress in ${nameOf(more)} was ${said(gap)} mm taller than in ${nameOf(less)}.`, isTrue: true },
+        { text: `The cress in ${nameOf(more)} was ${said(other)} mm taller than in ${nameOf(less)}.`, isTrue: false },
         { text: `The difference between ${nameOf(more)} and ${nameOf(less)} was ${said(gap)} mm.`, isTrue: true },
         { text: `The difference between ${nameOf(more)} and ${nameOf(less)} was ${said(other)} mm.`, isTrue: false },
         {
@@ -110,6 +116,12 @@ function sentencesOf(lesson: Lesson): Sentence[] {
     ? [
         { text: `${nameOf(first)} was highest.`, isTrue: true },
         { text: `${nameOf(last)} was highest.`, isTrue: false },
+        { text: `${nameOf(first)} was not highest.`, isTrue: false },
+        {
+          text: `${evidence.agreement!.agreeing.length} of 6 groups found ${nameOf(first)} highest.`,
+          isTrue: evidence.agreement!.asked.length === 6,
+        },
+        { text: `${evidence.agreement!.agreeing.length - 1} of 6 groups found ${nameOf(first)} highest.`, isTrue: false },
         { text: `The soil really makes a difference.`, isTrue: true },
       ]
     : []
@@ -147,7 +159,7 @@ describe('of any table', () => {
           }
         }
       }),
-      { numRuns: 120, seed: 35 },
+      { numRuns: 50, seed: 35 },
     )
     console.log(`${told.ticked} of ${told.tickable} true ones ticked, ${told.flagged} of ${told.wrong} false ones flagged`)
     expect(told.ticked / told.tickable).toBeGreaterThan(0.85)

@@ -2,9 +2,10 @@ import type { Evidence, Grade } from '../evidence'
 import type { Plan } from '../lesson'
 import { readDirections } from './conclusion/directions'
 import { readFigures } from './conclusion/figures'
+import { readGroups } from './conclusion/groups'
 import { HEDGED, HOW_SURE, NOT_FOUND } from './conclusion/lexicon'
-import { sentencesOf, type Span, type Stretch } from './conclusion/mentions'
-import { effects, noDifference, outsideTested, proof, toldRight, tooCertain } from './conclusion/statements'
+import { sentencesOf, type ConditionMention, type Span, type Stretch } from './conclusion/mentions'
+import { effects, noDifference, outsideTested, proof, reasonsRight, toldRight, tooCertain } from './conclusion/statements'
 import { readRatios } from './conclusion/ratios'
 import { unreadIn } from './conclusion/unread'
 
@@ -74,10 +75,13 @@ export function doubtsOfConclusion(text: string, plan: Plan, evidence: Evidence)
 export function readConclusion(text: string, plan: Plan, evidence: Evidence, own?: Evidence): ReadConclusion {
   const doubts: ClaimDoubt[] = isUnfinished(text) ? [{ code: 'unfinished', at: [] }] : []
   const right: Span[] = []
+  const sentences = sentencesOf(text, plan)
   if (evidence.grade !== 'nothing-yet') {
     const hedged = HEDGED.test(text)
-    for (const sentence of sentencesOf(text, plan)) {
-      const read = readSentence(sentence, plan, evidence, own, { hedged, sure: SURE.test(text) && !hedged })
+    let earlier: ConditionMention | undefined
+    for (const sentence of sentences) {
+      const read = readSentence(sentence, plan, evidence, own, { hedged, sure: SURE.test(text) && !hedged, earlier })
+      earlier = sentence.mentions.findLast((one): one is ConditionMention => one.kind === 'condition') ?? earlier
       doubts.push(...read.doubts)
       right.push(...read.right)
     }
@@ -86,7 +90,7 @@ export function readConclusion(text: string, plan: Plan, evidence: Evidence, own
   doubts.push(...leftOut(text))
   const found = right.filter((one, place) => right.findIndex(({ from }) => from === one.from) === place)
   const asked = doubts.flatMap(({ at }) => at)
-  return { doubts: together(doubts), right: found, unread: unreadIn(text, plan, evidence, found, asked) }
+  return { doubts: together(doubts), right: found, unread: unreadIn(sentences, plan, evidence, found, asked) }
 }
 
 function readSentence(
@@ -94,7 +98,7 @@ function readSentence(
   plan: Plan,
   evidence: Evidence,
   own: Evidence | undefined,
-  { hedged, sure }: { hedged: boolean; sure: boolean },
+  { hedged, sure, earlier }: { hedged: boolean; sure: boolean; earlier: ConditionMention | undefined },
 ): Omit<ReadConclusion, 'unread'> {
   const doubts: ClaimDoubt[] = []
   const right: Span[] = []
@@ -109,16 +113,20 @@ function readSentence(
   else if (!NOT_FOUND.test(sentence.text)) {
     const figures = readFigures(sentence, plan, evidence, own)
     right.push(...figures.right)
-    const ratios = readRatios(sentence, evidence)
+    const ratios = readRatios(sentence, plan, evidence)
     right.push(...ratios.right)
     for (const { from, to, ...wrong } of [...figures.wrong, ...ratios.wrong])
       doubts.push({ code: 'wrong-number', ...wrong, at: [{ from, to }] })
   }
-  for (const judged of readDirections(sentence, plan, evidence, hedged)) {
+  const directions = readDirections(sentence, plan, evidence, hedged, earlier)
+  const groups = readGroups(sentence, evidence, directions)
+  right.push(...groups.right)
+  for (const { from, to, ...wrong } of groups.wrong) doubts.push({ code: 'wrong-number', ...wrong, at: [{ from, to }] })
+  for (const judged of directions) {
     if (judged.code === 'right') right.push(...judged.at)
     else doubts.push(judged)
   }
-  right.push(...toldRight(sentence, plan, evidence))
+  right.push(...toldRight(sentence, plan, evidence), ...reasonsRight(sentence, evidence))
   doubts.push(...effects(sentence, plan, evidence, hedged), ...noDifference(sentence, evidence, hedged), ...proof(sentence, plan))
   return { doubts, right }
 }

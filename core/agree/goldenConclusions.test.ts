@@ -114,9 +114,8 @@ describe.each([
     expect(missed.length, JSON.stringify(missed, null, 2)).toBeLessThanOrEqual(wrong.length / 10)
   })
 
-  // The aim is 85 of 100; ratios of moments, places and "both" are still to be read.
-  it('true ones are ticked, two in three at least', () => {
+  it('true ones are ticked in 85 of 100', () => {
     const missed = tickable.filter(({ ticked }) => !ticked)
-    expect(missed.length, JSON.stringify(missed, null, 2)).toBeLessThanOrEqual(tickable.length / 3)
+    expect(missed.length, JSON.stringify(missed, null, 2)).toBeLessThanOrEqual(tickable.length * 0.15)
   })
 })

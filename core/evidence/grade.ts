@@ -11,7 +11,7 @@ import { pairsOf, type Pair } from './pairs'
 import { slopesTest, type SlopesTest } from './slopes'
 import { wholeOf, type Whole } from './whole'
 import { rangeByLuck } from '../chance'
-import type { AtItsEnd } from '../record'
+import type { AtItsEnd, AtPlace } from '../record'
 import type { NotFair } from './fairly'
 import type { Sorted } from './sorting'
 
@@ -106,6 +106,8 @@ export interface Evidence {
   atLeast: AtItsEnd[]
   /** From moment to moment, where moments have names. */
   steps: MomentStep[]
+  /** Where one place is compared with another: what was read at each. */
+  atPlaces: AtPlace[]
   /** What cannot be compared fairly, and what would mend it. */
   notFair: NotFair | undefined
 }
@@ -143,6 +145,7 @@ export const NOTHING_WEIGHED: Evidence = {
   setAside: undefined,
   atLeast: [],
   steps: [],
+  atPlaces: [],
   notFair: undefined,
 }
 

@@ -5,6 +5,7 @@ import {
   canBeNothing,
   comesAgain,
   comparesMoments,
+  countedPlace,
   countsOf,
   eachMeasure,
   forSeries,
@@ -19,7 +20,7 @@ import {
   type ResolvedMethod,
 } from '../test'
 import { methodTotalSd } from '../measuring'
-import { atTheirEnd, hasEmptyPlaces, signedResults, trialResults, type TrialResult } from '../record'
+import { atTheirEnd, averagesAtPlaces, hasEmptyPlaces, signedResults, trialResults, type TrialResult } from '../record'
 import { oncePerReader, oneApparatus, resultsInBlocks } from './blocks'
 import { unfairAmong } from './fairly'
 import { changesFromNothing } from './fromNothing'
@@ -76,9 +77,12 @@ function asItStands(plan: Plan, record: LessonRecord): Evidence | undefined {
     ...evidence,
     ...(notFair ? unfairly(plan, evidence, results, options, notFair) : {}),
     agreement: agreementOf(plan, record, evidence),
-    fromNothing: canBeNothing(plan) ? changesFromNothing(signedInBlocks(plan, record, results), options, evidence.limits) : [],
+    fromNothing: canBeNothing(plan)
+      ? changesFromNothing(signedInBlocks(plan, record, results), options, evidence.limits, against(plan))
+      : [],
     known: againstKnown(plan, results, evidence.summaries, options, evidence.limits),
     steps,
+    atPlaces: averagesAtPlaces(plan, record),
     atLeast: atTheirEnd(plan, record.readings),
   }
 }
@@ -126,6 +130,11 @@ function unfairly(
         notFair,
       }
     : { ...NOTHING_WEIGHED, summaries, sorted, grade: 'not-fair', notFair }
+}
+
+/** Two places are read with one instrument at one time: it has no way to drift between them, and nothing that stays the same could be put beside them. */
+function against(plan: Plan): 'nothing' | 'value' {
+  return countedPlace(plan) === 'apart' && plan.watch.times.length === 1 ? 'value' : 'nothing'
 }
 
 /** Whether a thing gained or lost is never only its size. */

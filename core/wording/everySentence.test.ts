@@ -3,7 +3,7 @@ import { expect, it } from 'vitest'
 import { conclusion, counter, emptyRecord, reading } from '../../test/soakUp'
 import { demoCupboard } from '../../demo/school'
 import { INVESTIGATIONS } from '../../schemas/investigations'
-import { doubtsOfConclusion, nextTests } from '../agree'
+import { doubtsOfConclusion, isChecked, nextTests, readConclusion } from '../agree'
 import { graphChoices, handGraph, resultsGraph, squareScale } from '../charts'
 import { fitOf, testEndsOf } from '../clock'
 import { evidenceOf, surerBy, trendOf } from '../evidence'
@@ -232,4 +232,22 @@ it('what is offered to begin with passes the reading that every sentence gets', 
     }),
     { numRuns: 200 },
   )
+})
+
+it('what is offered whole is ticked, in nine of ten', () => {
+  const told = { ticked: 0, read: 0 }
+  fc.assert(
+    fc.property(anyLesson, ({ plan, record }) => {
+      const evidence = evidenceOf(plan, record)
+      if (!evidence || evidence.grade === 'nothing-yet') return
+      const whole = [...words.sentenceStarters(plan, evidence), words.childSentence(plan, evidence)].filter(
+        (text) => !text.includes('…'),
+      )
+      told.read += whole.length
+      told.ticked += whole.filter((text) => isChecked(readConclusion(text, plan, evidence))).length
+    }),
+    { numRuns: 300, seed: 11 },
+  )
+  console.log(`${told.ticked} of ${told.read} sentences that are offered whole are ticked`)
+  expect(told.ticked / told.read).toBeGreaterThan(0.9)
 })

@@ -105,6 +105,7 @@ export async function benchComputations(size: Size): Promise<Row[]> {
   const races = await timeOf((round) => chancesByRepeats({ ...another(round), byPlaces: true }), Math.min(20, rounds))
   const weighed = evidenceOf(wide.plan, wide.record)!
   const reading = await timeOn(wide, ({ plan }) => readConclusion(FOUR_HUNDRED_LETTERS, plan, weighed))
+  const long = await timeOn(wide, ({ plan }) => readConclusion(FOUR_HUNDRED_LETTERS.repeat(10), plan, weighed))
   const kit = kitOfSixty()
   const needs = await timeOn({ plan: kit.plan, record: EMPTY_RECORD }, ({ plan }) => needsOf(plan, kit.school))
   const whole = await timeOn({ plan: kit.plan, record: EMPTY_RECORD }, ({ plan, record }) => secondLook(plan, record, kit.school))
@@ -117,6 +118,7 @@ export async function benchComputations(size: Size): Promise<Row[]> {
     row('Second look, 12 conditions x 15 factors', unread, 'under 16 ms'),
     row('the same with 252 readings', findings, 'under 16 ms'),
     row('a sentence of 400 letters against 12 conditions', reading, 'under 5 ms'),
+    row('4,000 letters against them', long, 'under 50 ms'),
     row('chances for 12 repeats of 6 conditions', chances, 'under 50 ms'),
     row('the same for races', races, 'under 50 ms'),
     {

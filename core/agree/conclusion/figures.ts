@@ -1,14 +1,27 @@
-import type { Evidence } from '../../evidence'
+import { averageOf, type Evidence } from '../../evidence'
 import { type Plan } from '../../lesson'
 import { comparesMoments, countsOf, resultMark, resultUnit, testOf, kindOf } from '../../test'
-import { convert, decimalsOf, isAmount } from '../../quantity'
+import { convert, decimalsOf, isAmount, type Quality } from '../../quantity'
 import { ABOUT, AVERAGED, OF_READINGS, RANGED } from './lexicon'
-import type { FigureMention, Mention, Span, Stretch } from './mentions'
+import { clausesOf, isAbout, type FigureMention, type Mention, type Span, type Stretch } from './mentions'
+import { averagesAtPlace } from './places'
+
+/** What the table has of one condition. */
+interface Row {
+  /** What the class goes by, and its mean. */
+  averages: number[]
+  /** Other ways to sum up that the class does not use. */
+  others: number[]
+  lowest: number
+  highest: number
+}
 
 /** What the table has of every condition, in the plan's unit. */
 interface Table {
-  rows: Map<string, { averages: number[]; lowest: number; highest: number }>
+  rows: Map<string, Row>
   differences: number[]
+  /** From the lowest to the highest reading of each. */
+  ranges: number[]
 }
 
 export interface WrongFigure extends Span {
@@ -20,17 +33,23 @@ export interface WrongFigure extends Span {
 }
 
 /** The figures that sentences may quote. */
-function tableOf({ summaries }: Evidence): Table {
+function tableOf({ summaries }: Evidence, { average }: Plan, text: string): Table {
   const rows = new Map(
-    summaries.map(({ condition, evened, mean, median, modes, lowest, highest }) => [
-      condition,
-      { averages: [evened, mean, median, ...modes], lowest, highest },
-    ]),
+    summaries.map((summary): [string, Row] => {
+      const { condition, evened, mean, median, modes, lowest, highest } = summary
+      const own = averageOf(summary, average)
+      const named = [
+        ...(/\b(?:median|middle)\b/.test(text) ? [median] : []),
+        ...(/\bmost often\b|\bcommonest\b|\bmost common\b/.test(text) ? modes : []),
+      ]
+      const averages = [evened, mean, ...(own === undefined ? [] : [own]), ...named]
+      return [condition, { averages, others: [median, ...modes], lowest, highest }]
+    }),
   )
   const differences = summaries.flatMap((one, place) =>
     summaries.slice(place + 1).flatMap((other) => [one.evened - other.evened, one.mean - other.mean]),
   )
-  return { rows, differences: [...differences, ...summaries.map(({ range }) => range)] }
+  return { rows, differences, ranges: summaries.map(({ range }) => range) }
 }
 
 /** The figures of a sentence against the table, and against the own table of the group that says it: what is in neither, and what is. */
@@ -40,10 +59,12 @@ export function readFigures(
   evidence: Evidence,
   own: Evidence | undefined,
 ): { wrong: WrongFigure[]; right: Span[] } {
-  const tables = [own, evidence].flatMap((one) => (one ? [tableOf(one)] : []))
-  const differences = tables.flatMap((table) => table.differences)
+  const tables = [own, evidence].flatMap((one) => (one ? [tableOf(one, plan, sentence.text)] : []))
+  const ofReadings = RANGES.test(sentence.text)
+  const differences = tables.flatMap((table) => [...table.differences, ...(ofReadings ? table.ranges : [])])
   const wrong: WrongFigure[] = []
   const right: Span[] = []
+  const clauses = clausesOf(sentence)
   const averaged = AVERAGED.test(sentence.text)
   // Where one thing is compared with itself, every figure is one of its moments.
   const ofItself =
@@ -52,33 +73,47 @@ export function readFigures(
     const about = ABOUT.test(sentence.text.slice(0, figure.from - sentence.from))
     // "50 on average, and most of us from 44 to 52": a range is one of readings.
     const onAverage = averaged && !RANGED.test(clauseAt(sentence, figure))
-    const isOf = (id: string) => {
-      const rows = tables.flatMap((table) => table.rows.get(id) ?? [])
-      const reading = !onAverage && OF_READINGS.test(clauseAt(sentence, figure)) && rows.some((row) => isReading(figure, row, plan))
-      return reading || rows.some((row) => row.averages.some((value) => isSaid(figure, value, plan, { about })))
-    }
-    const between = betweenTwo(sentence, figure, evidence)
-    const isDifference = (between ?? differences).some((value) => isSaid(figure, value, plan, { about, leeway: 1 }))
-    const fits =
-      between !== undefined
-        ? isDifference
-        : strict && !ofItself
-          ? owners.some(isOf) || (isDifference && saysDifference(sentence, figure))
-          : isDifference || evidence.summaries.some(({ condition }) => isOf(condition))
-    if (fits) right.push({ from: figure.from, to: figure.to })
-    else {
-      const condition = strict ? owners[0] : undefined
-      const said = sentence.text.slice(figure.from - sentence.from, figure.to - sentence.from).trim()
-      wrong.push({
-        from: figure.from,
-        to: figure.to,
-        said,
-        condition,
-        table: condition === undefined ? undefined : tables[0]!.rows.get(condition)?.averages[0],
+    if (isOfOtherSize(sentence, figure, plan)) continue
+    const rowsOf = (id: string) => tables.flatMap((table) => table.rows.get(id) ?? [])
+    const said = (values: number[]) => values.some((value) => isSaid(figure, value, plan, { about }))
+    const bound = boundOf(sentence, figure)
+    const isOf = (id: string) =>
+      rowsOf(id).some((row) => {
+        if (bound && isBound(figure, bound, row, plan)) return true
+        if (bound && bound !== 'highest' && !averaged) return false
+        const reading = !onAverage && !bound && OF_READINGS.test(clauseAt(sentence, figure)) && isReading(figure, row, plan)
+        return reading || said(row.averages)
       })
+    const clause = clauses.find(({ from, to }) => figure.from >= from && figure.to <= to) ?? sentence
+    const lastNamed = sentence.mentions.flatMap((one) => (one.kind === 'condition' && one.to <= figure.from ? [one.id] : [])).at(-1)
+    const atPlace = averagesAtPlace(figure, clause, owners.length > 0 || !lastNamed ? owners : [lastNamed], evidence)
+    if (atPlace) {
+      const { averages, at } = atPlace
+      if (averages.some((value) => isSaid(figure, value, plan, { about }))) right.push({ from: figure.from, to: figure.to }, ...at)
+      else if (averages.length > 0) wrong.push(wrongly(figure, sentence, owners[0], averages[0]))
+      continue
+    }
+    const between = betweenTwo(sentence, clause, figure, evidence)
+    const isDifference = (between ?? differences).some((value) => isSaid(figure, value, plan, { about, leeway: 1 }))
+    // "87 cm quieter" is a difference, whatever the average is.
+    const isOther = isCompared(sentence, figure)
+    const says = saysDifference(sentence, figure) || ofReadings
+    const owned = strict && !ofItself ? owners : evidence.summaries.map(({ condition }) => condition)
+    const fits = between !== undefined ? isDifference : (!isOther && owned.some(isOf)) || (isDifference && says)
+    // Near enough to be no lie, and not what was said.
+    const near = owned.some((id) => rowsOf(id).some((row) => said(row.others))) || ofAnyPlace(figure, owned, plan, evidence)
+    if (fits) right.push({ from: figure.from, to: figure.to })
+    else if (between !== undefined || says || !(near || (isDifference && !strict))) {
+      const condition = strict ? owners[0] : undefined
+      const table = condition === undefined ? undefined : tables[0]!.rows.get(condition)?.averages[0]
+      wrong.push(wrongly(figure, sentence, condition, table))
     }
   }
   return { wrong, right }
+}
+
+function wrongly({ from, to }: Span, sentence: Stretch, condition: string | undefined, table: number | undefined): WrongFigure {
+  return { from, to, said: sentence.text.slice(from - sentence.from, to - sentence.from).trim(), condition, table }
 }
 
 /** What stands round a figure, from one comma to the next. */
@@ -88,6 +123,31 @@ function clauseAt({ text, from }: Stretch, figure: Span): string {
   return text.slice(text.slice(0, begin).search(/[,;:][^,;:]*$/) + 1, after < 0 ? undefined : end + after)
 }
 
+type Bound = 'below' | 'above' | 'highest'
+
+/** What the words right before or behind a number say of all readings. */
+function boundOf({ text, from }: Stretch, figure: Span): Bound | undefined {
+  const [before, after] = [text.slice(0, figure.from - from), text.slice(figure.to - from)]
+  if (/^(?: \p{L}+)? or (?:more|higher|longer|over)\b/u.test(after)) return 'below'
+  if (/^(?: \p{L}+)? or (?:less|fewer|lower|shorter|under)\b/u.test(after)) return 'above'
+  if (/\b(?:at least|never (?:below|under|less than)|always (?:over|above|more than)) $/.test(before)) return 'below'
+  if (/\b(?:at most|never (?:above|over|more than)|always (?:under|below|less than)) $/.test(before)) return 'above'
+  return /\bup to $/.test(before) ? 'highest' : undefined
+}
+
+/** Holds it for every reading, no matter which. "Up to" is the highest one. */
+function isBound(
+  figure: FigureMention,
+  bound: Bound,
+  { lowest, highest }: { lowest: number; highest: number },
+  plan: Plan,
+): boolean {
+  const value = convert(figure.value, figure.unit, resultUnit(plan))
+  if (value === undefined) return false
+  if (bound === 'highest') return value === highest
+  return bound === 'below' ? value <= lowest : value >= highest
+}
+
 /** Could it be one of the readings: between the lowest and the highest, and no finer than the instrument. */
 function isReading(figure: FigureMention, { lowest, highest }: { lowest: number; highest: number }, plan: Plan): boolean {
   const resolution = resultMark(plan)
@@ -95,19 +155,68 @@ function isReading(figure: FigureMention, { lowest, highest }: { lowest: number;
   return value !== undefined && value >= lowest && value <= highest && decimalsOf(value) <= decimalsOf(resolution)
 }
 
-/** "The difference between A and B was 12 mm": of those two, and of no others. */
-function betweenTwo(sentence: Stretch, figure: Span, { summaries }: Evidence): number[] | undefined {
+/** "The difference between A and B was 12 mm", "A climbed 12 mm further than B": of those two, and of no others. */
+function betweenTwo(sentence: Stretch, clause: Stretch, figure: Span, { summaries }: Evidence): number[] | undefined {
   const before = sentence.text.slice(0, figure.from - sentence.from)
-  if (!/\b(?:difference|gap) between\b/.test(before)) return undefined
-  const named = [
-    ...new Set(sentence.mentions.flatMap((one) => (one.kind === 'condition' && one.to <= figure.from ? [one.id] : []))),
-  ]
-  const [a, b] = named.map((id) => summaries.find(({ condition }) => condition === id))
-  return named.length === 2 && a && b ? [a.evened - b.evened, a.mean - b.mean] : undefined
+  const between = /\b(?:difference|gap) between\b/.test(before)
+  const compares = clause.mentions.some(({ kind }) => kind === 'comparing') && saysDifference(sentence, figure)
+  const steps = goesFromTo(clause, figure)
+  if (!between && !compares && !steps) return undefined
+  const named = ({ mentions }: Stretch, to: number) =>
+    mentions.flatMap((one) => (one.kind === 'condition' && one.to <= to ? [one.id] : []))
+  const inClause = between ? named(sentence, figure.from) : named(clause, steps ? figure.from : clause.to)
+  // "Kitchen roll reached 61 mm, 12 mm more than tissue."
+  const all = inClause.length === 1 && !between ? [...named(sentence, clause.from).slice(-1), ...inClause] : inClause
+  const [a, b] = [...new Set(all)].map((id) => summaries.find(({ condition }) => condition === id))
+  return new Set(all).size === 2 && a && b ? [a.evened - b.evened, a.mean - b.mean] : undefined
 }
+
+/** "From one layer to two it loses 5 clips." */
+function goesFromTo(clause: Stretch, figure: Span): boolean {
+  const [a, b, ...more] = clause.mentions.filter(({ kind, to }) => kind === 'condition' && to <= figure.from)
+  if (!a || !b || more.length > 0) return false
+  const { text, from } = clause
+  return (
+    /\bfrom (?:the )?$/.test(text.slice(0, a.from - from)) &&
+    /^ (?:\p{L}+ )?to (?:the )?$/u.test(text.slice(a.to - from, b.from - from))
+  )
+}
+
+/** How far readings of one condition lie apart. */
+const RANGES = /\b(?:rang\w*|spread|apart|differ\w*|between|wobble\w*)\b/
 
 const DIFFERENCE =
   /\b(difference|gap|apart|by|more|less|fewer|further|higher|lower|longer|shorter|further|taller|heavier|lighter|warmer|colder|faster|slower|quicker)\b/
+
+const OTHER_SIZES: [RegExp, Quality][] = [
+  [/^ (?:thick|wide|broad)\b/, 'width'],
+  [/^ deep\b/, 'depth'],
+  [/^ heavy\b/, 'weight'],
+  [/^ (?:warm|hot|cold)\b/, 'warmth'],
+]
+
+/** "61 mm thick", where it was read how high water climbs. */
+function isOfOtherSize({ text, from }: Stretch, figure: Span, plan: Plan): boolean {
+  const after = text.slice(figure.to - from)
+  const size = OTHER_SIZES.find(([pattern]) => pattern.test(after))
+  return size !== undefined && !isAbout(testOf(plan).measure?.name ?? '', size[1])
+}
+
+/** Does a comparing word stand right behind a figure: "12 mm further", "87 cm quieter"; "18 clips or more" is a bound. */
+function isCompared({ text, from, mentions }: Stretch, figure: Span): boolean {
+  return mentions.some(
+    (one) =>
+      one.kind === 'comparing' &&
+      !one.superlative &&
+      one.from > figure.to &&
+      /^ (?:(?!or )\p{L}+ )?$/u.test(text.slice(figure.to - from, one.from - from)),
+  )
+}
+
+/** The average at some place of a condition, though the place was not named. */
+function ofAnyPlace(figure: FigureMention, owned: string[], plan: Plan, { atPlaces }: Evidence): boolean {
+  return atPlaces.some(({ condition, average }) => owned.includes(condition) && isSaid(figure, average, plan, {}))
+}
 
 function saysDifference(sentence: Stretch, figure: Span): boolean {
   const before = sentence.text.slice(0, figure.from - sentence.from)
@@ -141,7 +250,7 @@ function runOf(mentions: Mention[]): string[] {
 }
 
 /** A time, a width or another number that the plan itself has, or of another dimension than what was measured. */
-function isOfPlan(figure: FigureMention, sentence: Stretch, plan: Plan): boolean {
+export function isOfPlan(figure: FigureMention, sentence: Stretch, plan: Plan): boolean {
   const { method } = testOf(plan)
   const unit = resultUnit(plan)
   if (!method || !isAmount(unit)) return true

@@ -12,6 +12,7 @@ export const PLACED: { words: RegExp; side: Side; superlative: boolean; quality?
   { words: /\blast(?=[.;!]|$)/g, side: 'less', superlative: true },
   { words: /\b(?:came|comes|come|finish\w*|was|is|were|be) last\b|\blast with\b/g, side: 'less', superlative: true },
   { words: /\bahead\b|\bbeats?\b|\bin front\b/g, side: 'more', superlative: false },
+  { words: /\bbehind\b/g, side: 'less', superlative: false },
 ]
 
 /** Words by which a card of the plan is known to be about a quality. */
@@ -50,17 +51,33 @@ export const OF_THE_METHOD =
   /\b(kept|keep|used|use|poured|cut|put|took turns|measured|read it|were careful|made sure|fair|repeat\w*|same (?:amount|size|way|person|for (?:everybody|everyone|every group|each group|all groups)|every time|each time))\b/i
 /** About another day, or about what was expected. */
 export const NOT_FOUND =
-  /\b(next (?:time|we|week|lesson)|would|should|want to|could have|let us|predict\w*|guess\w*|thought|expected|wonder\w*|if we)\b/i
+  /\b(next (?:time|we|week|lesson)|would|should|want to|could have|let us (?:try|test|do|see|find)|let's|predict\w*|guess\w*|thought|expected|wonder\w*|if we)\b|^\W*(?:and |so |but )?if\b/i
 export const NEGATED = /\b(not|never|no|nor|neither|cannot|can't|isn't|wasn't|didn't|doesn't|don't|hardly)\b|n't\b/i
 export const EFFECT =
   /\b(changes?|changed|affects?|affected|matters?|mattered|(?:makes?|made|does make) (?:a |the )?(?:big |real |clear |clear )?difference|ha[sd] (?:an? )?(?:\w+ )?effect|decides?|depends? on)\b/i
 export const MAKES = /\b(makes?|made|causes?|caused|lets?|helps?|changes?|changed|affects?|affected|matters?|mattered)\b/i
 export const NO_DIFFERENCE =
-  /\b(?:no (?:real |clear |big )?difference|makes? no|made no|(?:does|did) not (?:matter|change|affect)|(?:doesn't|didn't) (?:matter|change|affect)|not change|no effect|(?:are|were|is|was|came out|stayed|all|both) (?:all |both |about |nearly |almost |exactly |just )*(?:the same|equal))\b/gi
+  /\b(?:no (?:real |clear |big )?difference|makes? no|made no|(?:does|did) not (?:matter|change|affect)|(?:doesn't|didn't) (?:matter|change|affect)|not change|no effect|(?:are|were|is|was|came out|stayed|all|both|climbed|reached|lifted|bounced|weighed|lasted|grew|rose|went|got|held|drank|took|needed)(?: to)? (?:all |both |about |nearly |almost |exactly |just )*(?:the same|equal(?:ly)?)|(?:could not|couldn't|cannot|can't|did not|didn't) (?:\w+ )?(?:find|see|measure|notice|tell) (?:a|any) (?:real |clear |big )?difference)\b/gi
 export const LOST = /\b(lost|loses?|losing|shrank|shrunk|shrinks?|dropped|drops?|fell|falls?|cooled|cools?|used up|melted away)\b/i
 export const ABOUT =
   /\b(about|around|nearly|almost|roughly|close to|near|just (?:over|under)|over|under|more than|less than|approximately|some)\s*$/i
 export const AVERAGED = /\b(average[sd]?|averaging|mean|on average|middle value|median)\b/i
 /** Said of one reading or of all of them, and not of their average. */
 export const OF_READINGS =
-  /\b(?:once|up to|as (?:high|low|far|much|little) as|from|between|at (?:least|most)|never (?:below|above|under|over|less|more)|readings?|trials?|one of|some of|half of us|most of us|ranged?|highest was|lowest was|measured|sometimes)\b/i
+  /\b(?:once|up to|as (?:high|low|far|much|little) as|from \S+(?: \p{L}+)? to|between|at (?:least|most)|never (?:below|above|under|over|less|more)|readings?|trials?|one of|some of|half of us|most of us|ranged?|highest was|lowest was|measured|sometimes)\b/iu
+
+/** Words that join, point and count nothing: they say nothing that could be wrong. */
+export const JOINING = new Set(
+  `a an the of in on at with and or than then for to from by it its that this these those we our us they their them there here as so but too also
+  about around nearly almost roughly on average mean averaged averages against compared when while whereas which who what one ones s did do does not
+  be been being is are was were has have had will can could may might yet just still out up down off over under into onto round i you
+  test class results result table numbers conclusion think thought
+  quite very rather really more less most least after before between each other whether if how found find saw see show shows
+  shown showed say says said tell tells know looks look like seems seem that's it's our us me my mine on average overall once away difference gap thermometer scale scales ruler rulers stopwatch instrument instruments makes made`
+    .split(/\s+/)
+    .filter(Boolean),
+)
+
+/** Says how far the instrument reaches, and nothing of what came out. */
+export const AS_FAR_AS_SEEN =
+  /as (?:far|well) as (?:we|our \p{L}+|the \p{L}+)(?: \p{L}+)? (?:can|could|shows?|showed|tells?|told|saw|see)(?: \p{L}+)?/u

@@ -4,14 +4,12 @@ import {
   changedFactor,
   conditionName,
   conditionValue,
-  keptFactors,
   mainWords,
   withoutEnding,
   type Condition,
-  type Factor,
   type Plan,
 } from '../../lesson'
-import { comparesMoments, resultUnit, testOf } from '../../test'
+import { comparesMoments, countedPlace, resultUnit, testOf } from '../../test'
 import {
   COMPARING,
   convert,
@@ -35,6 +33,13 @@ export interface ConditionMention extends Span {
   id: string
 }
 
+/** One of two places that are compared: the ceiling and the floor of a room. */
+export interface PlaceMention extends Span {
+  kind: 'place'
+  /** Counted from 0 in the plan's order. */
+  place: number
+}
+
 export interface FigureMention extends Span {
   kind: 'figure'
   /** In `unit`, as it was said. */
@@ -47,9 +52,11 @@ export interface FigureMention extends Span {
 
 export interface ComparingMention extends Span, ComparingWord {
   kind: 'comparing'
+  /** Of "more water" and "least noise" the thing, without its ending. */
+  of?: string | undefined
 }
 
-export type Mention = ConditionMention | FigureMention | ComparingMention
+export type Mention = ConditionMention | PlaceMention | FigureMention | ComparingMention
 
 /** A sentence, or one part of it, with what it mentions, in the order of the text. Positions are those of the whole text. */
 export interface Stretch extends Span {
@@ -95,9 +102,9 @@ export function clausesOf(sentence: Stretch): Stretch[] {
 /** What stands between two names that belong together: "moss and gravel". */
 const BETWEEN_NAMES = /^\s*(?:and|or)\s+(?:the |in |on |with )?$/
 
-/** Does a joint part nothing but two conditions, one named right after the other. */
+/** Does a joint part nothing but two conditions, or two places, one named right after the other. */
 function joinsNames(sentence: Stretch, at: number): boolean {
-  const named = sentence.mentions.filter(({ kind }) => kind === 'condition')
+  const named = sentence.mentions.filter(({ kind }) => kind === 'condition' || kind === 'place')
   const place = sentence.from + at
   const before = named.filter(({ to }) => to <= place).at(-1)
   const after = named.find(({ from }) => from > place)
@@ -107,6 +114,13 @@ function joinsNames(sentence: Stretch, at: number): boolean {
 /** Do two conditions stand together, with nothing between them but a joining word. */
 export function areJoined({ text, from }: Stretch, one: Span, next: Span): boolean {
   return BETWEEN_NAMES.test(text.slice(one.to - from, next.from - from))
+}
+
+/** The text of a stretch with blanks for its conditions: "no wrapping" denies nothing, "third try" is no share. */
+export function withoutNames({ text, from, mentions }: Stretch): string {
+  return mentions
+    .filter(({ kind }) => kind === 'condition')
+    .reduce((kept, one) => kept.slice(0, one.from - from) + ' '.repeat(one.to - one.from) + kept.slice(one.to - from), text)
 }
 
 function within(inner: Span, outer: Span): boolean {
@@ -127,7 +141,19 @@ function mentionsIn(sentence: string, offset: number, plan: Plan): Mention[] {
   const longest = conditions.filter(
     (one) => !conditions.some((other) => other !== one && within(one, other) && size(other) > size(one)),
   )
-  return [...longest, ...named, ...figures, ...comparing].sort((a, b) => a.from - b.from)
+  const places = placesIn(sentence, offset, plan).filter((one) => !longest.some((other) => overlap(one, other)))
+  return [...longest, ...named, ...places, ...figures, ...comparing].sort((a, b) => a.from - b.from)
+}
+
+function placesIn(sentence: string, offset: number, plan: Plan): PlaceMention[] {
+  if (countedPlace(plan) !== 'apart') return []
+  return plan.watch.places.flatMap((name, place) => {
+    const words = plainly(name).trim()
+    if (words === '') return []
+    return [...sentence.matchAll(new RegExp(`(?<!\\p{L})${escaped(words)}s?(?!\\p{L})`, 'gu'))].map((match) =>
+      spanned(match, offset, { kind: 'place' as const, place }),
+    )
+  })
 }
 
 const overlap = (a: Span, b: Span) => a.from < b.to && b.from < a.to
@@ -145,6 +171,8 @@ const namesOf = oncePer((plan: Plan) => {
     : activeConditions(plan)
   const names = active.map((condition) => plainly(comparesMoments(plan) ? condition.label : conditionName(plan, condition)).trim())
   const taken = mainWords([testOf(plan).measure?.name, changedFactor(plan)?.name].join(' '))
+  const ofChanged = mainWords(changedFactor(plan)?.name ?? '')
+  const things = mainWords(testOf(plan).measure?.name ?? '').filter((word) => !ofChanged.includes(word))
   return active.flatMap((condition, place) => {
     const words = names[place]!.split(/[\s-]+/).filter((word) => word !== '')
     if (words.length === 0) return []
@@ -154,15 +182,18 @@ const namesOf = oncePer((plan: Plan) => {
         words.length > 1 && word.length > 3 && !/\d/.test(word) && !others.includes(word) && !taken.includes(withoutEnding(word)),
     )
     const pattern = words.map((word) => escaped(word).replace(/(\d)(?=\p{L})/gu, '$1\\s*')).join('[\\s-]*')
+    // "1 clip" is no condition called 1.
+    const counted = /^\d+$/.test(words.at(-1)!) && things.length > 0 ? `(?!\\s+(?:${things.map(escaped).join('|')}))` : ''
     const ending = /\p{L}$/u.test(words.at(-1)!) ? '(?:e?s|e?r|i?er|e?st|i?est)?' : ''
     const made = (source: string) => ({
       id: condition.id,
-      pattern: new RegExp(`(?<![\\p{L}\\p{N}.])${source}(?![\\p{L}\\p{N}])`, 'gu'),
+      pattern: new RegExp(`(?<![\\p{L}\\p{N}.])${source}(?![\\p{L}\\p{N}]|[.,]\\d)`, 'gu'),
     })
     return [
-      made(pattern + ending),
+      made(pattern + ending + counted),
       ...alone.map((word) => made(`${escaped(word)}s?`)),
       ...inWords(plan, condition).map(made),
+      ...(comparesMoments(plan) && place === 0 ? [made('at first'), made('(?:at|in) the (?:beginning|start)')] : []),
       ...ofNothing(plan, names[place]!).map(made),
     ]
   })
@@ -186,7 +217,10 @@ function inWords(plan: Plan, condition: Condition): string[] {
   if (value === undefined || things.length === 0) return []
   const written = [String(value), WRITTEN[value - 1]].filter((word) => word !== undefined)
   const beside = `(?=\\s+(?:${things.map(escaped).join('|')}))`
-  const alone = WRITTEN[value - 1] === undefined ? [] : [`(?<=\\b(?:with|at|from) )${WRITTEN[value - 1]}(?=[.,;:!]|$| and )`]
+  const alone =
+    WRITTEN[value - 1] === undefined
+      ? []
+      : [`(?<=\\b(?:with|at|from|than|as|of|to) )${WRITTEN[value - 1]}(?=[.,;:!]|$| and | to | \\d)`]
   return [...written.map((word) => `${escaped(word)}${beside}`), ...alone]
 }
 
@@ -194,16 +228,19 @@ function escaped(text: string): string {
   return text.replace(/[.*+?^${}()|[\]\\/]/g, '\\$&')
 }
 
-const NUMBER = /(?<![\p{L}\p{N}.,/])[-−]?\d+(?:[.,]\d+|\s\d\/\d{1,2})?(?![\d]|[.,]\d|\/)/gu
+const NUMBER = /(?<![\p{L}\p{N}.,/])[-−]?(?:\d{1,3}(?:\s\d{3})+|\d+)(?:[.,]\d+|\s\d\/\d{1,2})?(?![\d]|[.,]\d|\/)/gu
 /** Behind a number that says how many there were, and not how much was measured. */
 const COUNTED_THINGS =
   /^\s*(?:of\b|out of\b|\/|st\b|nd\b|rd\b|th\b|groups?\b|readings?\b|repeats?\b|trials?\b|tries\b|times\b|children\b|people\b|of us\b|%|per cent\b|percent\b)/
+
+/** "6 of 7"; "an average of 7" is a figure. */
+const OUT_OF = /(?:\d|\b(?:one|two|three|four|five|six|seven|eight|nine|ten|out|all|most|some|many|none|half)) of $/
 
 function figuresIn(sentence: string, offset: number, plan: Plan): FigureMention[] {
   const own = resultUnit(plan)
   return [...sentence.matchAll(NUMBER)].flatMap((match): FigureMention[] => {
     const after = sentence.slice(match.index + match[0].length)
-    if (COUNTED_THINGS.test(after) || /\b(?:out of|of) $/.test(sentence.slice(0, match.index))) return []
+    if (COUNTED_THINGS.test(after) || OUT_OF.test(sentence.slice(0, match.index))) return []
     const written = unitAfter(after, own, plan.conditionUnit)
     const figure = spanned(match, offset, {
       kind: 'figure' as const,
@@ -221,7 +258,11 @@ function figuresIn(sentence: string, offset: number, plan: Plan): FigureMention[
 
 /** `valueOf('21 1/2') // { value: 21.5, decimals: 0.30 }`: as fine as its parts are. */
 function valueOf(written: string): { value: number; decimals: number } {
-  const [whole, fraction] = written.replace('−', '-').replace(',', '.').split(/\s/) as [string, string | undefined]
+  const [whole, fraction] = written
+    .replace('−', '-')
+    .replace(',', '.')
+    .replace(/\s(?=\d{3})/g, '')
+    .split(/\s/) as [string, string | undefined]
   if (fraction === undefined) return { value: Number(whole), decimals: whole.split('.')[1]?.length ?? 0 }
   const [parts, of] = fraction.split('/').map(Number) as [number, number]
   return { value: Number(whole) + (whole.startsWith('-') ? -1 : 1) * (parts / of), decimals: Math.log10(of) }
@@ -233,6 +274,9 @@ const SMALL_AFTER =
 /** The unit that is written behind a number, and how many letters it takes. */
 function unitAfter(after: string, own: ResultUnit, ofConditions: UnitCode): { unit: UnitCode; length: number } | undefined {
   const match = /^\s?(\p{L}+|°\s?[cf]|["'])(?![\p{L}])/u.exec(after)
+  // Which degrees, the instrument says.
+  if (match && /^(?:degrees?|°)$/.test(match[1]!) && unitOf(own).dimension === 'temperature')
+    return { unit: own as UnitCode, length: match[0].length }
   const unit = match && unitNamed(match[1]!.replace(/\s/g, ''))
   if (!unit) return undefined
   // "61 in the jar" is no inch, unless inches are about.
@@ -251,11 +295,14 @@ function conditionOfNumber(figure: FigureMention, sentence: string, offset: numb
   return activeConditions(plan).find((condition) => value !== undefined && conditionValue(plan, condition) === value)?.id
 }
 
+const AMOUNT = /^(?:more|most|less|least|fewer|fewest)$/
+
 function comparingIn(sentence: string, offset: number): ComparingMention[] {
   const words = [...sentence.matchAll(/\p{L}+/gu)].flatMap((match): ComparingMention[] => {
     const word = COMPARING.get(match[0])
     if (!word || isIdle(match[0], sentence.slice(0, match.index), sentence.slice(match.index + match[0].length))) return []
-    return [spanned(match, offset, { ...word, kind: 'comparing' as const })]
+    const of = AMOUNT.test(match[0]) ? /^ (\p{L}{3,})/u.exec(sentence.slice(match.index + match[0].length))?.[1] : undefined
+    return [spanned(match, offset, { ...word, kind: 'comparing' as const, of: of && withoutEnding(of) })]
   })
   const placed = PLACED.flatMap(({ words: pattern, side, superlative, quality = 'rank' }) =>
     [...sentence.matchAll(pattern)].map((match) =>
@@ -275,13 +322,4 @@ function isIdle(word: string, before: string, after: string): boolean {
 export function isAbout(name: string, quality: Quality): boolean {
   const said = plainly(name).split(/[^\p{L}]+/u)
   return QUALITY_NAMES[quality].some((word) => said.includes(word))
-}
-
-/** A factor kept the same whose quality and thing a comparing word and the noun behind it name: "wider strips". */
-export function keptFactorOf(word: ComparingMention, sentence: Stretch, plan: Plan): Factor | undefined {
-  const noun = /^\s+(\p{L}{3,})/u.exec(sentence.text.slice(word.to - sentence.from))?.[1]
-  if (!noun) return undefined
-  return keptFactors(plan).find(
-    (factor) => isAbout(factor.name, word.quality) && mainWords(factor.name).includes(withoutEnding(noun)),
-  )
 }

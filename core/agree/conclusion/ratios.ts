@@ -1,39 +1,59 @@
-import type { Evidence } from '../../evidence'
+import { gradeBetween, type Evidence } from '../../evidence'
+import { unitOf } from '../../quantity'
+import { resultUnit } from '../../test'
+import type { Plan } from '../../lesson'
 import type { WrongFigure } from './figures'
 import { clausesOf, type ConditionMention, type Span, type Stretch } from './mentions'
+import { isApart } from './order'
 
-const TIMES: Record<string, number> = {
-  twice: 2,
-  half: 0.5,
-  'two times': 2,
-  'three times': 3,
-  'four times': 4,
-  'five times': 5,
-  'ten times': 10,
-  'a third': 1 / 3,
-  'a quarter': 0.25,
+const NUMBERS = ['two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve', 'twenty']
+const VALUES = [2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 20]
+const SHARES: Record<string, number> = { twice: 2, double: 2, half: 0.5, 'a third': 1 / 3, 'a quarter': 0.25 }
+const SAID = new RegExp(
+  `\\b(twice|double|half|a third|a quarter|(?:${NUMBERS.join('|')}|\\d+(?:\\.\\d+)?) times) (?:as \\p{L}+(?: \\p{L}+)?(?: as)?|\\p{L}+er than)(?!\\p{L})`,
+  'gu',
+)
+
+/** `multipleOf('six times') // 6` */
+function multipleOf(said: string): number {
+  const [number] = said.split(' ') as [string]
+  return SHARES[said] ?? VALUES[NUMBERS.indexOf(number)] ?? Number.parseFloat(number)
 }
-const SAID = /\b(twice|half|a third|a quarter|(?:two|three|four|five|ten|\d+(?:\.\d+)?) times) as \p{L}+( as)?/gu
-/** "Twice as high" is said of anything from 1.8 to 2.2 times. */
-const NEAR = 0.1
 
-/** "Three times as high as tissue": one average against the other. */
-export function readRatios(sentence: Stretch, evidence: Evidence): { wrong: WrongFigure[]; right: Span[] } {
+/** "Twice as high" is said of anything from 1.8 to 2.2 times, "exactly twice" of less, "nearly twice" of more. */
+const NEAR = 0.1
+const EXACT = 0.03
+const ROUGH = 0.15
+
+/** "Three times as high as tissue": one average against the other. Degrees have no nothing to count times from. */
+export function readRatios(sentence: Stretch, plan: Plan, evidence: Evidence): { wrong: WrongFigure[]; right: Span[] } {
   const wrong: WrongFigure[] = []
   const right: Span[] = []
+  if (unitOf(resultUnit(plan)).dimension === 'temperature') return { wrong, right }
   for (const clause of clausesOf(sentence)) {
     const named = clause.mentions.filter((one): one is ConditionMention => one.kind === 'condition')
     for (const match of clause.text.matchAll(SAID)) {
       const span = { from: clause.from + match.index, to: clause.from + match.index + match[0].length }
-      const [subject, object] = [named.filter(({ to }) => to <= span.from).at(-1), named.find(({ from }) => from >= span.to)]
-      const of = (id: string) => evidence.summaries.find(({ condition }) => condition === id)?.evened
+      const [subject, object] = [named.findLast(({ to }) => to <= span.from), named.find(({ from }) => from >= span.to)]
+      const of = (id: string) => evidence.summaries.find(({ condition }) => condition === id)?.evened ?? 0
       const [above, below] = [subject && of(subject.id), object && of(object.id)]
-      if (!subject || !object || above === undefined || !below) continue
-      const said = TIMES[match[1]!] ?? Number.parseFloat(match[1]!)
-      if (Math.abs(above / below / said - 1) <= NEAR)
+      if (!subject || !object || !above || !below || above < 0 || below < 0) continue
+      const fits = isNear(above / below / multipleOf(match[1]!), clause.text.slice(0, match.index))
+      if (!fits) wrong.push({ ...span, said: match[1]!, condition: undefined, table: undefined })
+      else if (
+        gradeBetween(evidence, subject.id, object.id) === 'clear' &&
+        ![subject, object].some(({ id }) => isApart(id, evidence))
+      )
         right.push(span, { from: subject.from, to: subject.to }, { from: object.from, to: object.to })
-      else wrong.push({ ...span, said: match[1]!, condition: undefined, table: undefined })
     }
   }
   return { wrong, right }
+}
+
+/** Is a ratio what was said of it, by the words right before it. */
+function isNear(ratio: number, before: string): boolean {
+  if (/\b(?:more than|over) $/.test(before)) return ratio > 1 && ratio < 2
+  if (/\b(?:less than|under) $/.test(before)) return ratio < 1 && ratio > 0.5
+  const leeway = /\bexactly $/.test(before) ? EXACT : /\b(?:about|around|nearly|almost|roughly) $/.test(before) ? ROUGH : NEAR
+  return Math.abs(ratio - 1) <= leeway
 }

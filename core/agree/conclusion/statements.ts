@@ -1,10 +1,10 @@
-import { gradeBetween, type Evidence } from '../../evidence'
+import { gradeBetween, type Evidence, type Grade } from '../../evidence'
 import { activeConditions, changedFactor, conditionValue, isNamed, keptFactors, mainWords, type Plan } from '../../lesson'
-import { resultUnit } from '../../test'
+import { resultUnit, testOf } from '../../test'
 import { convert, unitOf } from '../../quantity'
 import type { ClaimDoubt } from '../claims'
 import { CERTAIN, EFFECT, MAKES, NEGATED, NO_DIFFERENCE, NOT_FOUND, OF_THE_METHOD, PROOF } from './lexicon'
-import { clausesOf, plainly, type ConditionMention, type Span, type Stretch } from './mentions'
+import { clausesOf, plainly, type Span, type Stretch } from './mentions'
 
 /** A number of the thing that was changed, beyond all that were tested. */
 export function outsideTested(sentence: Stretch, plan: Plan, sure: boolean): ClaimDoubt | undefined {
@@ -46,15 +46,25 @@ export function effects(sentence: Stretch, plan: Plan, evidence: Evidence, hedge
     const kept = OF_THE_METHOD.test(clause.text)
       ? undefined
       : keptFactors(plan).find((factor) => isNamed(factor.name, beforeVerb(clause.text, MAKES)))
-    if (kept && !isNamed(changedFactor(plan)?.name ?? '', clause.text))
+    if (kept && !isChangedNamed(plan, clause.text))
       return [{ code: 'not-tested', factor: kept.id, at: placesOf([MAKES.exec(clause.text)!], clause.from) }]
     const word = EFFECT.exec(clause.text)
-    if (!word || !isNamed(changedFactor(plan)?.name ?? '', clause.text)) return []
+    if (!word || !isChangedNamed(plan, clause.text)) return []
     const at = placesOf([word], clause.from)
     if (evidence.grade === 'not-fair') return [{ code: 'not-fair', named: undefined, at }]
     const carried = evidence.grade === 'clear' || evidence.grade === 'one-condition' || hedged
     return carried ? [] : [{ code: 'claims-too-much', grade: evidence.grade, words: [word[0]], at }]
   })
+}
+
+/** Is what was changed spoken of: by all its words, or by the thing in it, "layers" of "the number of card layers". */
+function isChangedNamed(plan: Plan, text: string): boolean {
+  const name = changedFactor(plan)?.name ?? ''
+  const thing = mainWords(name).at(-1)
+  return (
+    isNamed(name, text) ||
+    (thing !== undefined && thing.length > 3 && !/^(?:how|where|when|which)\b/i.test(name) && mainWords(text).includes(thing))
+  )
 }
 
 function beforeVerb(text: string, verb: RegExp): string {
@@ -69,14 +79,20 @@ function placesOf(found: RegExpExecArray[], offset: number): Span[] {
 /** Not having seen a difference is less than there being none. */
 export function noDifference(sentence: Stretch, evidence: Evidence, hedged: boolean): ClaimDoubt[] {
   const found = [...sentence.text.matchAll(NO_DIFFERENCE)]
-  if (found.length === 0 || hedged || OF_THE_METHOD.test(sentence.text) || NOT_FOUND.test(sentence.text)) return []
-  const named = [
-    ...new Set(sentence.mentions.filter((one): one is ConditionMention => one.kind === 'condition').map(({ id }) => id)),
-  ]
-  const grade = named.length === 2 ? gradeBetween(evidence, named[0]!, named[1]!) : evidence.grade
+  // Not being able to tell is no reason for "so there is none".
+  const drawn = /\bso (?:there (?:is|was) |it (?:makes|made) )?$/.test(sentence.text.slice(0, found[0]?.index ?? 0))
+  if (found.length === 0 || (hedged && !drawn) || OF_THE_METHOD.test(sentence.text) || NOT_FOUND.test(sentence.text)) return []
+  const ofPair = pairOf(sentence, evidence)
+  const grade = ofPair ?? evidence.grade
   if (grade === 'same' || grade === 'one-condition') return []
-  if (named.length === 2 && grade === 'cannot-tell' && /\b(about|nearly|almost)\b/.test(sentence.text)) return []
+  if (ofPair && grade === 'cannot-tell' && /\b(about|nearly|almost)\b/.test(sentence.text)) return []
   return [{ code: 'claims-no-difference', grade, words: found.map(([word]) => word), at: placesOf(found, sentence.from) }]
+}
+
+/** How sure the comparison of the two is that a sentence names; undefined where it names more, or fewer. */
+function pairOf({ mentions }: Stretch, evidence: Evidence): Grade | undefined {
+  const [a, b, ...more] = new Set(mentions.flatMap((one) => (one.kind === 'condition' ? [one.id] : [])))
+  return a !== undefined && b !== undefined && more.length === 0 ? gradeBetween(evidence, a, b) : undefined
 }
 
 /** Words that no single test carries. */
@@ -103,20 +119,55 @@ export function tooCertain(text: string, { grade }: Evidence): ClaimDoubt[] {
   return [{ code: 'claims-too-much', grade, words: found.map(([word]) => word), at: placesOf(found, 0) }]
 }
 
+/**
+ * Why the class may be sure, or may not, where the table has it: the gap against the wobble, how many groups agree, what luck could make, which of the top two.
+ */
+export function reasonsRight(sentence: Stretch, evidence: Evidence): Span[] {
+  const { grade, agreement, lead, tied } = evidence
+  const found = (pattern: RegExp, holds: boolean) =>
+    holds ? [...sentence.text.matchAll(pattern)].flatMap((match) => placesOf([match], sentence.from)) : []
+  const agreeing = [...sentence.text.matchAll(AGREEING)].filter(
+    ([, some, all]) => Number(some) === agreement?.agreeing.length && Number(all) === agreement.asked.length,
+  )
+  const together = lead === undefined || lead.grade !== 'clear' || tied.length > 1
+  return [
+    ...found(GAP, grade === 'clear'),
+    ...found(BY_LUCK, grade === 'cannot-tell' || grade === 'leaning'),
+    ...found(TOP_TWO, together),
+    ...agreeing.flatMap((match) => placesOf([match], sentence.from)),
+  ]
+}
+
+const GAP = /\bthe gap is (?:much )?bigger than (?:the wobble|what the groups differ by)\b/g
+const BY_LUCK = /\b(?:luck|wobble|chance) could (?:hide or )?make (?:such )?a gap\b/g
+const TOP_TWO = /\b(?:cannot|can't) (?:yet )?tell (?:yet )?which of the (?:top|last) two (?:is the \p{L}+|comes first)/gu
+const AGREEING = /\b(\d+) of (\d+) groups agree\b/g
+
 /** What is true of the whole: that it matters, where that is clear; that nobody can tell, where nobody can; that nothing differs, where it is the same. */
-export function toldRight(sentence: Stretch, plan: Plan, { grade }: Evidence): Span[] {
+export function toldRight(sentence: Stretch, plan: Plan, evidence: Evidence): Span[] {
+  const { grade } = evidence
   const placed = (word: RegExpExecArray | null) => (word ? placesOf([word], sentence.from) : [])
-  if (grade === 'cannot-tell' || grade === 'leaning') return placed(CANNOT_TELL.exec(sentence.text))
-  if (grade === 'same') return placed(new RegExp(NO_DIFFERENCE.source, 'i').exec(sentence.text))
-  const negated = NEGATED.test(sentence.text) || / no /.test(sentence.text) || NOT_FOUND.test(sentence.text)
+  if (evidence.limits.includes('unfinished') && MISSING.test(sentence.text)) return placed(MISSING.exec(sentence.text))
+  if (grade === 'one-condition') return placed(ONE_THING.exec(sentence.text))
+  if (grade === 'cannot-tell' || grade === 'leaning') return placed(CANNOT_TELL.exec(sentence.text) ?? SO_FAR.exec(sentence.text))
+  const alike = placed(new RegExp(NO_DIFFERENCE.source, 'i').exec(sentence.text))
+  if (grade === 'same' || pairOf(sentence, evidence) === 'same') return alike
+  const own = plainly(testOf(plan).measure?.name ?? '')
+  const text = own === '' ? sentence.text : sentence.text.replaceAll(own, '')
+  const negated = NEGATED.test(text) || / no /.test(text) || NOT_FOUND.test(text)
   if (grade !== 'clear' || negated || OF_THE_METHOD.test(sentence.text)) return []
   return clausesOf(sentence).flatMap((clause) => {
     const word = EFFECT.exec(clause.text)
-    const own =
-      isNamed(changedFactor(plan)?.name ?? '', clause.text) ||
-      /\b(?:it|that|this) (?:really |clearly )?$/.test(clause.text.slice(0, word?.index ?? 0))
-    return word && own ? placesOf([word], clause.from) : []
+    const about =
+      isChangedNamed(plan, clause.text) || /\b(?:it|that|this) (?:really |clearly )?$/.test(clause.text.slice(0, word?.index ?? 0))
+    return word && about ? placesOf([word], clause.from) : []
   })
 }
 
-const CANNOT_TELL = /\b(?:cannot|can't|could not|are not able to) (?:yet )?(?:tell|say)(?: yet)?\b/i
+const CANNOT_TELL =
+  /\b(?:cannot|can't|could not|are not able to) (?:yet )?(?:tell|say)(?: yet)?\b|\bnot (?:yet |quite |really |very )*sure(?: yet)?\b(?= (?:whether|if|which|about)| yet\b|[.!,]|$)|\bunsure\b/i
+/** What else is true of a class that cannot be sure. */
+const SO_FAR = /\bso far it (?:looks|seems) so\b|\b(?:the |our )?numbers are (?:all |too |so )*mixed up\b/i
+const MISSING = /\b(?:some|a few|many) (?:numbers|readings) are (?:still )?missing\b/i
+const ONE_THING =
+  /\bwe (?:looked at|tested|measured) (?:only )?one thing(?: only)?\b|\bthere is no other to compare (?:it )?with(?: it)?\b/i

@@ -1,24 +1,13 @@
 import { changedFactor, keptFactors, mainWords, withoutEnding, type Plan } from '../../lesson'
 import { testOf } from '../../test'
 import type { Evidence } from '../../evidence'
-import { HEDGED, NO_DIFFERENCE } from './lexicon'
-import { clausesOf, sentencesOf, type Span, type Stretch } from './mentions'
-
-/** Words that join, point and count nothing: they say nothing that could be wrong. */
-const JOINING = new Set(
-  `a an the of in on at with and or than then for to from by it its that this these those we our us they their them there here as so but only too also
-  about around nearly almost roughly on average mean averaged averages against compared when while whereas which who what one ones s did do does not
-  be been being is are was were has have had will can could may might yet just still out up down off over under into onto through round i you
-  two three four five six seven eight nine ten test class groups group results result table trials readings reading numbers conclusion think thought
-  quite very rather really much far little bit more less most least after before between both each other whether if how found find saw see show shows
-  shown showed say says said tell tells know looks look like seems seem that's it's our us me my mine on average overall altogether together once away first last difference gap thermometer scale scales ruler rulers stopwatch instrument instruments makes made`
-    .split(/\s+/)
-    .filter(Boolean),
-)
+import { AS_FAR_AS_SEEN, HEDGED, JOINING, NO_DIFFERENCE } from './lexicon'
+import { isOfPlan } from './figures'
+import { clausesOf, withoutNames, type Mention, type Span, type Stretch } from './mentions'
 
 /** What things do while they are tested: beside a condition and a figure they say that it was measured. */
 const HAPPENED =
-  /^(climb|reach|get|got|com|came|lift|drink|drank|drunk|soak|hear|heard|bounc|weigh|grow|grew|grown|tak|took|need|go|went|win|won|last|swing|swung|pull|hold|held|make|made|measur|ris|rose|sink|sank|melt|dissolv|slid|slip|stay|rise|jump|fall|fell|mov|us|work|giv|gave|carr|stretch|burn|float|spin|spun|roll|stick|stuck|stop|start|read|count|cross|travel|let|pick|drop|finish|run|ran|keep|kept|leave|left|lose|lost|gain|stand|stood|turn|end|beat|be)[bdglmnprt]?(s|es|ed|ing|e|es|ies|ied)?$/
+  /^(climb|reach|get|got|com|came|lift|drink|drank|drunk|soak|hear|heard|bounc|weigh|grow|grew|grown|tak|took|need|go|went|win|won|last|swing|swung|pull|make|made|measur|ris|rose|sink|sank|melt|dissolv|slid|slip|stay|rise|jump|fall|fell|mov|us|work|giv|gave|stretch|burn|float|spin|spun|roll|stick|stuck|stop|start|read|count|cross|travel|let|pick|drop|finish|run|ran|keep|kept|leave|left|lose|lost|gain|stand|stood|turn|beat|hang|hung|need|flow|spread|rose|fly|flew|be)[bdglmnprt]?(s|es|ed|ing|e|es|ies|ied)?$/
 
 /** Nothing but how sure the class is: "and we are sure of it", "that is clear". */
 const HOW_SURE_ONLY =
@@ -26,17 +15,22 @@ const HOW_SURE_ONLY =
 
 /** Shares and multiples, which nobody works out here. */
 const RATIO =
-  /\b(twice|half|halves|halved|double[sd]?|doubling|triple[sd]?|thrice|times as|times (?:more|higher|longer|further)|per cent|percent|third|quarter|every|always|never|all|any|everybody|nobody|would|should|because)\b|%/
+  /\b(twice|half|halves|halved|double[sd]?|doubling|triple[sd]?|thrice|times as|times (?:more|higher|longer|further)|per cent|percent|third|quarter|every|(?:always|never)(?! (?:below|above|under|over|more than|less than) \d)|(?<!\bof )all|any|everybody|nobody|would|should|because)\b|%/
 
 /**
  * What of a text was not checked: parts in which nothing was found in the table, and words beside what was found that the reader does not know.
  * @param right  what was found in the table
  * @param doubts what is already asked about
  */
-export function unreadIn(text: string, plan: Plan, evidence: Evidence, right: Span[], doubts: Span[]): Span[] {
+export function unreadIn(sentences: Stretch[], plan: Plan, evidence: Evidence, right: Span[], doubts: Span[]): Span[] {
   const known = wordsOfPlan(plan)
-  return sentencesOf(text, plan).flatMap((sentence) =>
-    clausesOf(sentence).flatMap((clause) => unreadInClause(clause, sentence, plan, evidence, known, right, doubts)),
+  return sentences.flatMap((sentence) =>
+    clausesOf(sentence).flatMap((clause, place, clauses) => {
+      const next = clauses[place + 1]
+      // "Kitchen roll: 61 mm."
+      const named = next?.text.startsWith(':') && isOnlyNamed(clause) && right.some((one) => overlaps(one, next))
+      return named ? [] : unreadInClause(clause, sentence, plan, evidence, known, right, doubts)
+    }),
   )
 }
 
@@ -54,30 +48,98 @@ function unreadInClause(
   const whole = { from: clause.from + words[0]!.index, to: clause.from + words.at(-1)!.index + words.at(-1)![0].length }
   const within = (spans: Span[]) => spans.filter(({ from, to }) => from >= clause.from && to <= clause.to)
   if (within(doubts).length > 0) return []
-  if (HOW_SURE_ONLY.test(clause.text)) return sureness(evidence) ? [] : [whole]
+  // Less sure than the evidence is allowed.
+  if (HOW_SURE_ONLY.test(clause.text)) return sureness(evidence) || UNSURE.test(clause.text) ? [] : [whole]
+  if (ONLY_AS_FAR_AS_SEEN.test(clause.text) || /^\W*on average\W*$/.test(clause.text)) return []
   const found = within(right)
   const same = [...sentence.text.matchAll(NO_DIFFERENCE)].length > 0 && evidence.grade === 'same'
   const open = evidence.grade !== 'clear' && evidence.grade !== 'same' && HEDGED.test(clause.text)
   if (found.length === 0 && !same && !open) return [whole]
-  const share = RATIO.exec(clause.text)
+  // A reason of our own, that the table gives.
+  const reasoned = /^\W*because /.test(clause.text) && found.length > 0
+  const share = RATIO.exec(reasoned ? withoutNames(clause).replace('because', '       ') : withoutNames(clause))
   const said = share && { from: clause.from + share.index, to: clause.from + share.index + share[0].length }
   if (said && !open && !found.some((one) => overlaps(one, said))) return [whole]
   // A comparison that nobody judged is not understood, whatever stands beside it.
-  const judged = [...found, ...sentence.mentions.filter(({ kind }) => kind !== 'comparing')]
-  const compared = clause.mentions.filter((one) => one.kind === 'comparing' && !judged.some((other) => overlaps(one, other)))
+  const judged = [
+    ...found,
+    ...sentence.mentions.filter((one) => one.kind === 'condition' || (one.kind === 'figure' && isOfPlan(one, sentence, plan))),
+  ]
+  const untested = otherOfChanged(clause, plan)
+  if (untested) return [whole]
+  const asksForMore = (one: Mention) =>
+    one.kind === 'comparing' || one.kind === 'figure' || (one.kind === 'place' && !namesBoth(clause))
+  const compared = clause.mentions.filter((one) => asksForMore(one) && !judged.some((other) => overlaps(one, other)))
   if (compared.length > 0 && !open && !same) return compared.map(({ from, to }) => ({ from, to }))
+  const asSeen = AS_FAR_AS_SEEN.exec(clause.text)
   return words.flatMap((match) => {
     const span = { from: clause.from + match.index, to: clause.from + match.index + match[0].length }
     const word = match[0]
     if (judged.some((one) => overlaps(one, span)) || clause.mentions.some((one) => overlaps(one, span))) return []
+    if (BOUND.test(clause.text) && /^(?:never|always|below|above|under|over|than)$/.test(word)) return []
+    if (word === 'only' && isBesideFigure(clause, span)) return []
+    if (asSeen && span.from >= clause.from + asSeen.index && span.to <= clause.from + asSeen.index + asSeen[0].length) return []
+    if (COUNTING.test(word) && ALL_OF_THEM.test(clause.text.slice(0, match.index))) return []
+    if (word === 'because' && reasoned) return []
+    if (word === 'both' && namesTwo(clause)) return []
+    if (word === 'all' && /\bof all\b/.test(clause.text)) return []
     if (JOINING.has(word) || HAPPENED.test(word) || known.has(withoutEnding(word)) || known.has(word)) return []
     if (CERTAIN_WORD.test(word) || (open && HEDGE_WORD.test(word)) || (same && /^(no|difference|same|equal)$/.test(word))) return []
     return [span]
   })
 }
 
+/** A bound of all readings, which the figure behind it was held against. */
+const BOUND = /\b(?:never|always) (?:below|above|under|over|more than|less than) \d/
+const UNSURE = /\b(?:not|never|hardly)\b|n't\b|\bunsure\b/
+const ONLY_AS_FAR_AS_SEEN = new RegExp(`^\\W*(?:at least )?${AS_FAR_AS_SEEN.source}\\W*$`, 'u')
+
 const CERTAIN_WORD = /^(sure|clear|clearly|certain|definitely|obviously)$/
-const HEDGE_WORD = /^(cannot|can't|tell|sure|perhaps|maybe|probably|unsure|clear|close|call|not)$/
+const HEDGE_WORD =
+  /^(changes?|changed|makes?|matters?|whether|cannot|can't|tell|sure|perhaps|maybe|probably|unsure|clear|close|call|not)$/
+
+/** Nothing but the name of a condition. */
+function isOnlyNamed({ text, from, mentions }: Stretch): boolean {
+  const [only, ...more] = mentions.filter(({ kind }) => kind === 'condition')
+  return (
+    only !== undefined && more.length === 0 && !/[\p{L}\p{N}]/u.test(text.slice(0, only.from - from) + text.slice(only.to - from))
+  )
+}
+
+/** "Only 13 mm", "87 cm only". */
+function isBesideFigure({ mentions }: Stretch, { from, to }: Span): boolean {
+  return mentions.some((one) => one.kind === 'figure' && (one.from === to + 1 || one.to + 1 === from))
+}
+
+const COUNTING = /^(?:two|three|four|five|six|seven|eight|nine|ten)$/
+/** "All four papers", "these two": how many there are. */
+const ALL_OF_THEM = /\b(?:all|these|those|the|our|both) $/
+
+const WRITTEN = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve']
+
+/** "Three layers", where nobody tested three. */
+function otherOfChanged({ text, from, mentions }: Stretch, plan: Plan): boolean {
+  if (plan.conditionsAs !== 'numbers') return false
+  const thing = mainWords(changedFactor(plan)?.name ?? '').at(-1)
+  if (thing === undefined || thing.length < 4) return false
+  const counted = new RegExp(`\\b(?:no|\\d+|${WRITTEN.join('|')}) (?:\\p{L}+ )?${thing}\\p{L}*`, 'gu')
+  return [...text.matchAll(counted)].some((match) => {
+    const span = { from: from + match.index, to: from + match.index + match[0].length }
+    return !mentions.some((one) => one.kind === 'condition' && overlaps(one, span))
+  })
+}
+
+function namesTwo({ mentions }: Stretch): boolean {
+  return (
+    new Set(mentions.flatMap((one) => (one.kind === 'condition' ? [one.id] : one.kind === 'place' ? [String(one.place)] : [])))
+      .size >= 2
+  )
+}
+
+/** "The difference between ceiling and floor": both are meant, and nothing is said of one. */
+function namesBoth({ mentions }: Stretch): boolean {
+  return new Set(mentions.flatMap((one) => (one.kind === 'place' ? [one.place] : []))).size === 2
+}
 
 /** Are sure words as sure as the evidence is. */
 function sureness({ grade }: Evidence): boolean {
@@ -91,5 +153,5 @@ function wordsOfPlan(plan: Plan): Set<string> {
   const { measure, method } = testOf(plan)
   const texts = [measure?.name, changedFactor(plan)?.name, method?.tool, ...keptFactors(plan).flatMap(({ name }) => [name])]
   const written = texts.join(' ').toLowerCase()
-  return new Set([...mainWords(written), ...written.split(/[^\p{L}]+/u).filter((word) => word.length > 2)])
+  return new Set([...mainWords(written), ...written.split(/[^\p{L}]+/u).filter((word) => word.length > 1)])
 }

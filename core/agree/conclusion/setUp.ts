@@ -1,0 +1,40 @@
+import { keptFactors, mainWords, withoutEnding, type Factor, type Plan } from '../../lesson'
+import { testOf } from '../../test'
+import { JOINING } from './lexicon'
+import { isAbout, type ComparingMention, type Span, type Stretch } from './mentions'
+
+const SIZES = /^(?:bigger|larger|smaller|biggest|largest|smallest)$/
+
+/** What a comparing word says of the set-up and not of what came out of it. */
+export type OfSetUp =
+  /** It would have to be another one than everybody used: "a stronger magnet", "wider strips". */
+  | { factor: Factor; tested: false }
+  /** "The window had more water": nothing is claimed of a result. */
+  | { factor: Factor; tested: true }
+
+/** Is a comparing word said of something that was kept the same; undefined where it is said of the result. */
+export function ofSetUp(word: ComparingMention, sentence: Stretch, plan: Plan): OfSetUp | undefined {
+  const noun = /^\s+(\p{L}{3,})/u.exec(sentence.text.slice(word.to - sentence.from))?.[1]
+  if (!noun) return undefined
+  const own = keptFactors(plan).filter(({ name }) => mainWords(name).includes(withoutEnding(noun)))
+  const about = own.find(({ name }) => isAbout(name, word.quality))
+  if (about) return { factor: about, tested: false }
+  const measured = mainWords(testOf(plan).measure?.name ?? '').includes(withoutEnding(noun))
+  const [factor] = own
+  if (!factor || (measured && word.quality === 'size' && !SIZES.test(word.word))) return undefined
+  return { factor, tested: !SIZES.test(word.word) && word.quality === 'size' }
+}
+
+const NO_PROPERTY = /^(?:sometimes|often|usually|because|when|where|now|such|most|\p{L}+ly)$/u
+
+/** Something kept the same of which another kind is spoken of: "salty water", where everybody had the same water. */
+export function otherKindOfKept(clause: Stretch, plan: Plan): { factor: Factor; at: Span } | undefined {
+  const ofPlan = new Set(plan.factors.flatMap(({ name, how }) => mainWords(`${name} ${how}`)))
+  for (const match of clause.text.matchAll(/(?<![\p{L}'])(\p{L}+) (\p{L}{3,})/gu)) {
+    const [said, property, thing] = match as unknown as [string, string, string]
+    if (JOINING.has(property) || NO_PROPERTY.test(property) || ofPlan.has(withoutEnding(property)) || property.length < 3) continue
+    const factor = keptFactors(plan).find(({ name }) => mainWords(name).at(-1) === withoutEnding(thing))
+    if (factor) return { factor, at: { from: clause.from + match.index, to: clause.from + match.index + said.length } }
+  }
+  return undefined
+}
