@@ -85,7 +85,7 @@ export function readConclusion(text: string, plan: Plan, evidence: Evidence, own
       doubts.push(...read.doubts)
       right.push(...read.right)
     }
-    doubts.push(...tooCertain(text, evidence))
+    doubts.push(...sentences.flatMap((sentence) => tooCertain(sentence, evidence)))
   }
   doubts.push(...leftOut(text))
   const found = right.filter((one, place) => right.findIndex(({ from }) => from === one.from) === place)

@@ -61,7 +61,9 @@ export function reallyTookWords(plan: Plan, { log, timed }: Pick<LessonPace, 'lo
   const times = Math.exp(log)
   const took = secondWords(Math.round(trial.wait + trial.hands * times))
   const planned = secondWords(Math.round(trial.wait + trial.hands))
-  return `Trials really took ${took}, planned was ${planned}: their hands ${writeShort(Math.round(times * 10) / 10)} × as long (${timed} timed).`
+  const rounded = Math.round(times * 10) / 10
+  const hands = rounded === 1 ? '' : `: their hands ${writeShort(rounded)} × as long`
+  return `Trials really took ${took}, planned was ${planned}${hands} (${timed} timed).`
 }
 
 /** When it ends and when it should, as planned. `'Ends at 11:42, the bell is at 11:45.'`; empty while no start is set. */

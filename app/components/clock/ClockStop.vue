@@ -57,7 +57,7 @@ function set<Part extends keyof Clock>(part: Part, value: Clock[Part]): void {
       {{ fitVerdict(fit, ends) }}
       <span v-if="ends" class="text-ink text-lead font-normal">{{ testEndWords(plan, ends) }}</span>
     </p>
-    <p v-if="plan.clock.pace" class="mb-wide">
+    <p v-if="plan.clock.pace" class="mb-wide flex flex-wrap gap-x-block">
       {{ paceWords(plan) }}
       <LinkBtn @click="set('pace', null)">Plan as for any class</LinkBtn>
       <LinkBtn @click="forget">Forget it for {{ plan.className }}</LinkBtn>

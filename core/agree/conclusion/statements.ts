@@ -106,17 +106,13 @@ export function proof(sentence: Stretch, plan: Plan): ClaimDoubt[] {
 }
 
 /** Words that are surer than the evidence. */
-export function tooCertain(text: string, { grade }: Evidence): ClaimDoubt[] {
-  if (
-    grade === 'clear' ||
-    grade === 'same' ||
-    grade === 'one-condition' ||
-    NEGATED.test(text.replace(/could not be clearer/gi, ''))
-  )
-    return []
-  const found = [...plainly(text).matchAll(CERTAIN)]
-  if (found.length === 0) return []
-  return [{ code: 'claims-too-much', grade, words: found.map(([word]) => word), at: placesOf(found, 0) }]
+export function tooCertain({ text, from }: Stretch, { grade }: Evidence): ClaimDoubt[] {
+  const carried = grade === 'clear' || grade === 'same' || grade === 'one-condition'
+  if (carried || NEGATED.test(text.replace(/could not be clearer/g, ''))) return []
+  const found = [...text.matchAll(CERTAIN)]
+  return found.length === 0
+    ? []
+    : [{ code: 'claims-too-much', grade, words: found.map(([word]) => word), at: placesOf(found, from) }]
 }
 
 /**
