@@ -1,7 +1,8 @@
 import { activeConditions, conditionName, conditionValue, type Material, type Plan, type Doer } from '../lesson'
 import { measuredCards } from '../test'
 import { convert } from '../quantity'
-import { CAUTIONS, OTHERWISE, TELLTALE, type Caution } from './cautionNames'
+import { CAUTIONS, type Caution } from './cautionNames'
+import { cautionsOfThings } from './things/read'
 
 /** Who may do the step that the caution is about. */
 export const DOER: Record<Caution, Doer> = {
@@ -33,19 +34,6 @@ const ADULT_BLADE = /\b(guillotine|knife|knives|craft blades?|saw|skewers?)\b/
 /** From here on water scalds: the usual limit for what children touch. In degrees Celsius. */
 export const HOT_FROM = 45
 
-/** Words as they stand in a text, with nothing of a word before or behind. */
-function standing(words: string[]): RegExp {
-  const longestFirst = [...words].sort((a, b) => b.length - a.length).join('|')
-  return new RegExp(`(?<![\\p{L}])(?:${longestFirst})(?![\\p{L}])`, 'gu')
-}
-
-/** "Standing on a chair", "from the table": somebody or something is up there. */
-const UP_THERE =
-  /\b(?:stand(?:s|ing)? on|from|off) (?:a|the) (?:table|chair|desk|stool|bench|window ?sill|window|stairs|balcony)\b/u
-
-const TELLING = CAUTIONS.map((caution) => [caution, standing(TELLTALE[caution].split(', '))] as const)
-const MEANING_OTHERWISE = standing(Object.keys(OTHERWISE))
-
 /** Cautions that a material calls for: those it was given and those that its name or its preparation gives away. */
 export function cautionsOfMaterial(material: Material): Caution[] {
   const { name, preparation } = material
@@ -60,13 +48,9 @@ export function cautionsOfMaterial(material: Material): Caution[] {
  * @example cautionsInWords('magnifying glass') // => ['sun']
  */
 export function cautionsInWords(text: string): Caution[] {
-  const said = text.toLowerCase()
-  const named = (said.match(MEANING_OTHERWISE) ?? []).flatMap((name) => OTHERWISE[name]!)
-  const rest = said.replace(MEANING_OTHERWISE, ' , ')
-  const found = TELLING.filter(([, words]) => rest.search(words) >= 0).map(([caution]) => caution)
-  const hot = hottestIn(said) > HOT_FROM ? (['hot'] as const) : []
-  const up = UP_THERE.test(rest) ? (['climbing'] as const) : []
-  return CAUTIONS.filter((caution) => [...hot, ...up, ...named, ...found].includes(caution))
+  const found = cautionsOfThings(text)
+  const hot = hottestIn(text.toLowerCase()) > HOT_FROM
+  return CAUTIONS.filter((caution) => found.includes(caution) || (hot && caution === 'hot'))
 }
 
 /** The highest temperature that is written in a text, in degrees Celsius. */
