@@ -66,7 +66,7 @@ describe('at a trial', () => {
     const plan = soakUpPlan({ materials: [kettle, { ...thing, name: 'guillotine' }, { ...thing, id: 'b', name: 'glass jar' }] })
     expect(cautionsAtTrial(plan, 'tissue')).toEqual(['hot', 'glass', 'spill'])
     expect(cautionsAtTrial(plan, 'card')).toEqual(['glass', 'spill'])
-    expect(mindLines(plan, 'tissue')[0]).toBe('Hot: an adult pours. Wait, and do not touch.')
+    expect(mindLines(plan, ['tissue'])[0]).toBe('Hot: an adult pours. Wait, and do not touch.')
   })
   it('what does not apply is not said, and an adult’s own caution neither', () => {
     const ownCautions = [
@@ -74,6 +74,6 @@ describe('at a trial', () => {
       { id: 'b', text: 'I pour the acid', doer: 'adult-only' as const, acknowledged: true },
     ]
     const plan = soakUpPlan({ cautionsNotHere: { spill: 'outside' }, ownCautions })
-    expect(mindLines(plan, 'tissue')).toEqual(['wet floor by the sink'])
+    expect(mindLines(plan, ['tissue'])).toEqual(['wet floor by the sink'])
   })
 })

@@ -2,7 +2,7 @@ import { conditionName, conditionValue, keptFactors, type Plan } from '../lesson
 import { measuredCards } from '../test'
 import { convert } from '../quantity'
 import { CAUTIONS, type Caution } from './cautionNames'
-import { cautionsInWords, cautionsOf, doerOf, HOT_FROM } from './cautions'
+import { cautionsInWords, doerOf, HOT_FROM } from './cautions'
 import { isFor } from './isFor'
 
 /**
@@ -23,8 +23,7 @@ export function cautionsAtTrial(plan: Plan, condition: string): Caution[] {
     ...(own ? [conditionName(plan, own)] : []),
   ]
   const found = [...ofThings, ...said.flatMap((text) => cautionsInWords(text).filter(isMet(text))), ...(hot ? ['hot'] : [])]
-  const applies = cautionsOf(plan).flatMap(({ caution, notHere }) => (notHere === undefined ? [caution] : []))
-  return CAUTIONS.filter((caution) => found.includes(caution) && applies.includes(caution))
+  return CAUTIONS.filter((caution) => found.includes(caution) && !Object.hasOwn(plan.cautionsNotHere, caution))
 }
 
 /** Guillotines and knives are for the adult who cuts beforehand. */

@@ -1,4 +1,4 @@
-import { cautionsAtTrial, cautionsOf, type Caution, type CautionSource } from '../kit'
+import { CAUTIONS, cautionsAtTrial, cautionsOf, type Caution, type CautionSource } from '../kit'
 import type { Doer, Plan } from '../lesson'
 import { list } from './names'
 
@@ -136,10 +136,11 @@ export function careLines(plan: Plan): { doer: Doer; who: string; what: string }
 }
 
 /**
- * What children are told at a trial, in the order of the list; the teacher's own last.
- * @example mindLines(soakUpPlan(), 'tissue') // => ['Wipe up what spills at once.']
+ * What children are told where these conditions lie before them, in the order of the list; the teacher's own last.
+ * @example mindLines(soakUpPlan(), ['tissue']) // => ['Wipe up what spills at once.']
  */
-export function mindLines(plan: Plan, condition: string): string[] {
+export function mindLines(plan: Plan, conditions: string[]): string[] {
   const own = plan.ownCautions.filter(({ doer }) => doer !== 'adult-only').map(({ text }) => text)
-  return [...cautionsAtTrial(plan, condition).map((caution) => CHILD_LINES[caution]), ...own]
+  const met = new Set(conditions.flatMap((condition) => cautionsAtTrial(plan, condition)))
+  return [...CAUTIONS.filter((caution) => met.has(caution)).map((caution) => CHILD_LINES[caution]), ...own]
 }

@@ -8,7 +8,7 @@ const A_SECOND = 1000
 /** What a station reads aloud before a trial. */
 export function trialAloud(plan: Plan, { condition, moment, practice, repeat }: Cell): string {
   const which = practice ? 'Practice: it does not count' : `trial ${repeat}`
-  const minds = mindLines(plan, condition).map((line) => line.replace(/\.$/, ''))
+  const minds = mindLines(plan, [condition]).map((line) => line.replace(/\.$/, ''))
   return [nameOfCondition(plan, condition), momentWords(plan, moment), which, ...plan.resetList, ...minds]
     .filter(Boolean)
     .join('. ')

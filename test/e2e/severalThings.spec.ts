@@ -228,7 +228,10 @@ test('neighbours in an order: pairs are weighed at the desk, and the table says 
 }) => {
   const lesson = await lessonWith(
     baseURL,
-    (plan) => Object.assign(plan, { conditions: plan.conditions.slice(0, 3), gapsStay: true }),
+    (plan) => {
+      const jar = { ...plan.materials[0]!, id: 'jar', name: 'glass jar', condition: null, cautions: [] }
+      return Object.assign(plan, { conditions: plan.conditions.slice(0, 3), gapsStay: true, materials: [...plan.materials, jar] })
+    },
     'which-is-heaviest',
   )
   const { call } = client(baseURL)
@@ -244,6 +247,7 @@ test('neighbours in an order: pairs are weighed at the desk, and the table says 
   await openStop(page, lesson, 'test')
   await unfold(page, 'Weigh in pairs here')
   await expect(page.getByRole('heading', { name: 'Put these two on the balance. Which one goes down?' })).toBeVisible()
+  await expect(page.getByRole('list', { name: 'Mind' })).toContainText(/glass/i)
   for (let weighing = 0; weighing < 3; weighing += 1) {
     const pans = page.locator('.pan')
     if ((await pans.count()) === 0) break

@@ -6,6 +6,7 @@ import { counted, weighingWords, writeReading } from '~~/core/wording'
 import type { NewReading } from '~~/core/lesson'
 import AppFold from '~/components/pieces/AppFold.vue'
 import ConditionName from '~/components/pieces/ConditionName.vue'
+import MindLines from '~/components/pieces/MindLines.vue'
 import { readingRow } from '~/following/readingRow'
 
 /** One round at the balance: two at a time, always the pair that tells most, until the order is settled. */
@@ -61,6 +62,7 @@ function write(): void {
     <ul v-if="weighings.length === 0" class="reset-list">
       <li v-for="line in plan.resetList" :key="line"><span aria-hidden="true">✓</span> {{ line }}</li>
     </ul>
+    <MindLines v-if="pair" :plan="plan" :conditions="pair" />
     <div v-if="pair" class="pans grid gap-near">
       <VBtn class="pan min-h-84px text-title" @click="answer('left')">
         <ConditionName :id="pair[0]" :size="40" />

@@ -5,6 +5,7 @@ import { unitOf } from '~~/core/quantity'
 import { challengeMoment, challengeOf } from '~~/core/predictions'
 import { challengePrompt, writeReading } from '~~/core/wording'
 import { testOf } from '~~/core/test'
+import MindLines from '~/components/pieces/MindLines.vue'
 import TextField from '~/forms/TextField.vue'
 import { newId } from '~/following/newId'
 import { readingRow } from '~/following/readingRow'
@@ -48,6 +49,7 @@ function submit(): void {
     <p v-else>
       You guessed <strong>{{ writeReading(plan, guess, unit) }}</strong>. Test it once and write down what you see.
     </p>
+    <MindLines v-if="guess !== undefined" :plan="plan" :conditions="[condition.id]" />
     <TextField
       v-model="text"
       :label="guess === undefined ? 'Our guess' : 'What we saw'"

@@ -4,6 +4,7 @@ import { activeConditions, letterOf } from '~~/core/lesson'
 import type { Cell } from '~~/core/record'
 import { lapWords, raceEntry } from '~~/core/wording'
 import type { NewReading } from '~~/core/lesson'
+import MindLines from '~/components/pieces/MindLines.vue'
 import OrderPicker from '~/components/predict/OrderPicker.vue'
 import { readingRow } from '~/following/readingRow'
 
@@ -49,6 +50,7 @@ function write(): void {
         {{ line }}
       </li>
     </ul>
+    <MindLines :plan="plan" :conditions="activeConditions(plan).map(({ id }) => id)" />
     <VBtn v-if="began === undefined" @click="start">Start the lap timer</VBtn>
     <p v-else role="status">
       The clock runs: tap each as it comes in.

@@ -6,6 +6,7 @@ import { unitOf } from '~~/core/quantity'
 import { cellKey, type AskedEntry, type Cell, type Doubt } from '~~/core/record'
 import { doubtWords, nameOfCondition, whenWords, writeReading } from '~~/core/wording'
 import ConditionBadge from '~/components/pieces/ConditionBadge.vue'
+import MindLines from '~/components/pieces/MindLines.vue'
 import TextField from '~/forms/TextField.vue'
 import { readingRow } from '~/following/readingRow'
 import { useNumberEntry } from '~/composables/numberEntry'
@@ -86,6 +87,7 @@ async function submit(): Promise<void> {
         <p v-if="plan.repeats > 1">trial {{ first.repeat }} of {{ plan.repeats }}</p>
       </div>
     </div>
+    <MindLines :plan="plan" :conditions="[first.condition]" />
     <div v-for="cell in cells" :key="cellKey(cell)" class="place grid gap-tight">
       <TextField
         v-model="texts[cellKey(cell)]!"

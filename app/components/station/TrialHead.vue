@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { useLessonPlan } from '~/composables/lessonPlan'
-import { mdiAlertOutline } from '@mdi/js'
 import { letterOf, type Group, type Reading } from '~~/core/lesson'
 import { cellKey, runsDone, type Cell, type Progress } from '~~/core/record'
-import { mindLines, momentWords, nameOfCondition, readingWords, trialAloud, trialNumbers } from '~~/core/wording'
+import { momentWords, nameOfCondition, readingWords, trialAloud, trialNumbers } from '~~/core/wording'
 import type { NewReading } from '~~/core/lesson'
 import AppFold from '~/components/pieces/AppFold.vue'
 import ConditionBadge from '~/components/pieces/ConditionBadge.vue'
+import MindLines from '~/components/pieces/MindLines.vue'
 import SetUpDrawing from '~/components/pieces/SetUpDrawing.vue'
 import ReadAloud from '~/components/station/ReadAloud.vue'
 import StationJobs from '~/components/station/StationJobs.vue'
@@ -28,8 +28,6 @@ const dots = computed(() =>
 )
 const open = computed(() => props.progress.cells.filter((cell) => cell.kept.length === 0 && cellKey(cell) !== cellKey(props.trial)))
 const nth = computed(() => trialNumbers(plan.value, props.group.id).get(`${props.trial.condition}/${props.trial.repeat}`))
-/** What the group has to take care of in this very trial. */
-const minds = computed(() => mindLines(plan.value, props.trial.condition))
 const moment = computed(() => momentWords(plan.value, props.trial.moment))
 </script>
 
@@ -68,9 +66,7 @@ const moment = computed(() => momentWords(plan.value, props.trial.moment))
         {{ line }}
       </li>
     </ul>
-    <ul v-if="!asking && minds.length > 0" class="minds" aria-label="Mind">
-      <li v-for="line in minds" :key="line"><VIcon :icon="mdiAlertOutline" size="18" aria-hidden="true" /> {{ line }}</li>
-    </ul>
+    <MindLines v-if="!asking" :plan="plan" :conditions="[trial.condition]" />
     <div class="flex gap-near items-center">
       <slot />
       <ReadAloud :text="trialAloud(plan, trial)" />
@@ -105,14 +101,6 @@ const moment = computed(() => momentWords(plan.value, props.trial.moment))
 .dots .now {
   background: var(--brass-light);
   box-shadow: 0 0 0 2px var(--brass-mark);
-}
-.minds {
-  display: flex;
-  flex-wrap: wrap;
-  gap: var(--gap-hair) var(--gap-part);
-  padding: var(--gap-tight) var(--gap-near);
-  border-left: 4px solid var(--brass-mark);
-  background: var(--brass-light);
 }
 .another {
   color: var(--soft);
