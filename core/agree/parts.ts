@@ -1,13 +1,16 @@
 import { changedFactor, isNamed, type Plan } from '../lesson'
 import { testOf } from '../test'
-import { HEDGED, HOW_SURE } from './conclusion/lexicon'
+import { EFFECT, HEDGED, HOW_SURE, NO_DIFFERENCE } from './conclusion/lexicon'
 import { sentencesOf } from './conclusion/mentions'
 
 /** What a whole conclusion has in it. */
 export const CONCLUSION_PARTS = ['answer', 'numbers', 'how-sure', 'prediction', 'better', 'next'] as const
 export type ConclusionPart = (typeof CONCLUSION_PARTS)[number]
 
-const PREDICTED = /\b(predict\w*|guess\w*|thought|expected)\b/i
+const PREDICTED = /\b(predict\w*|guess\w*|thought|expected|forecast\w*|surpris\w*|we were (?:all |mostly |not )*(?:right|wrong))\b/i
+/** How much it was, in figures or in words: "twice as high", "six clips", "half". */
+const NUMBERED =
+  /\d|\b(?:twice|thrice|double|half|a third|a quarter|(?:one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|twenty) (?:times|\p{L}+s)(?!\p{L}))/iu
 const BETTER =
   /\b(next time we|could have|should have|better|improve\w*|went wrong|fairer|more careful\w*|harder? to|mistake\w*)\b/i
 const NEXT = /\b(next|would like to (?:test|try|find)|want to (?:test|try|know|find)|wonder\w*)\b/i
@@ -18,10 +21,14 @@ const NEXT = /\b(next|would like to (?:test|try|find)|want to (?:test|try|know|f
  */
 export function partsOf(text: string, plan: Plan): ConclusionPart[] {
   const cards = [changedFactor(plan)?.name ?? '', testOf(plan).measure?.name ?? '']
-  const namesCondition = sentencesOf(text, plan).some(({ mentions }) => mentions.some(({ kind }) => kind === 'condition'))
+  const mentions = sentencesOf(text, plan).flatMap((sentence) => sentence.mentions)
+  const namesCondition = mentions.some(({ kind }) => kind === 'condition')
+  // "It makes no difference", "it matters a lot", "the more layers, the fewer": the question is answered in other words.
+  const told =
+    EFFECT.test(text) || text.search(NO_DIFFERENCE) >= 0 || mentions.filter(({ kind }) => kind === 'comparing').length > 1
   const has: Record<ConclusionPart, boolean> = {
-    answer: namesCondition || cards.some((name) => isNamed(name, text)),
-    numbers: /\d/.test(text),
+    answer: namesCondition || told || cards.some((name) => isNamed(name, text)),
+    numbers: NUMBERED.test(text),
     'how-sure': HOW_SURE.test(text) || HEDGED.test(text),
     prediction: PREDICTED.test(text),
     better: BETTER.test(text),

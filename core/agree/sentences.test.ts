@@ -33,6 +33,13 @@ describe('sentences', () => {
 describe('a whole conclusion', () => {
   it('is looked at part by part, and by the class’s words', () => {
     expect(partsOf('Kitchen roll was highest with 61 mm.', plan)).toEqual(['answer', 'numbers'])
+    expect(partsOf('It makes no difference.', plan)).toEqual(['answer'])
+    expect(partsOf('It really matters: one was twice as high, and we were all wrong.', plan)).toEqual([
+      'answer',
+      'numbers',
+      'prediction',
+    ])
+    expect(partsOf('Two of us had wet sleeves.', plan)).toEqual([])
     expect(partsOf('We are sure. We predicted otherwise. Next we would like to test width.', plan)).toEqual([
       'how-sure',
       'prediction',

@@ -25,7 +25,7 @@ export {
   WHOSE_QUESTION,
   WORD_SETS,
 } from './plan'
-export { BOUNDS, LONGEST, MOST, MOST_TRIALS, PICTURES, SHORTEST_PASSPHRASE } from './limits'
+export { BOUNDS, boundsOfHands, LONGEST, MOST, MOST_TRIALS, PICTURES, SHORTEST_PASSPHRASE } from './limits'
 export { DOERS, PER, PREPARATIONS, USES, usualUse } from './material'
 export { ARRANGEMENTS, CHANGES, LATER_PHASES, PHASES, TRIAL_ORDERS, TRIAL_PARTS } from './timing'
 export type {

@@ -1,3 +1,5 @@
+import type { Plan } from './plan'
+
 /** How many letters texts may have: the schemas refuse longer ones, and the fields of the forms take no more. */
 export const LONGEST = {
   /** Names, labels, amounts and short notes. */
@@ -89,3 +91,12 @@ export const PICTURES = {
   ofDesk: { most: 120, bytes: 36e6 },
   ofStation: { most: 24, bytes: 8e6 },
 } as const
+
+/**
+ * How many hands can go up: as many as there are children who are there; a class without a number is asked for none.
+ * @example boundsOfHands(soakUpPlan()) // => { least: 0, most: 26 }
+ */
+export function boundsOfHands({ children, groups }: Pick<Plan, 'children' | 'groups'>): { least: number; most: number } {
+  const away = groups.reduce((sum, group) => sum + group.away.length, 0)
+  return children > away ? { least: 0, most: children - away } : BOUNDS.hands
+}

@@ -11,7 +11,7 @@ import {
   wordsUsed,
 } from '~~/core/agree'
 import { everyTable, evidenceOf } from '~~/core/evidence'
-import { BOUNDS, AGES, type Conclusion } from '~~/core/lesson'
+import { AGES, boundsOfHands, type Conclusion } from '~~/core/lesson'
 import { stampedOrders } from '~~/core/predictions'
 import {
   dayWords,
@@ -152,7 +152,7 @@ async function keep(agreed: boolean): Promise<void> {
             optional
             label="Hands up for it"
             :model-value="hands"
-            v-bind="BOUNDS.hands"
+            v-bind="boundsOfHands(plan)"
             whole
             @update:model-value="hands = $event"
           />

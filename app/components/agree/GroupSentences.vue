@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useLessonPlan } from '~/composables/lessonPlan'
 import { firstSaid, offersOf } from '~~/core/agree'
-import { BOUNDS, LONGEST, groupOf, type Conclusion, type LessonRecord } from '~~/core/lesson'
+import { boundsOfHands, LONGEST, groupOf, type Conclusion, type LessonRecord } from '~~/core/lesson'
 import { ownersWord, sentenceCase } from '~~/core/wording'
 import GroupName from '~/components/pieces/GroupName.vue'
 import ChoiceField from '~/forms/ChoiceField.vue'
@@ -51,7 +51,7 @@ function count(sentence: Conclusion, hands: number | null): void {
           optional
           whole
           :label="`Hands for ${groupOf(plan, one.group)!.name}`"
-          v-bind="BOUNDS.hands"
+          v-bind="boundsOfHands(plan)"
           :model-value="one.hands"
           @update:model-value="count(one, $event)"
         />
