@@ -56,6 +56,8 @@ async function submit(): Promise<void> {
     if (found.value === undefined) troubles.value[key] = found.trouble
     return found.value === undefined ? [] : [{ cell, key, text, value: found.value }]
   })
+  // What is no number is said at once: a press that follows must not meet a question that is still under way.
+  if (Object.keys(troubles.value).length > 0) return
   // Whatever was answered for stands, until somebody types something else.
   const standing = ({ key, text }: (typeof typed)[number]) =>
     answered.value[key]?.text === text ? answered.value[key].questioned : undefined
@@ -63,7 +65,7 @@ async function submit(): Promise<void> {
   const now = await question(unsure.map(({ cell, text, value }) => ({ ...cell, value, unit: unit.value, entered: text })))
   const questioned = typed.map((one) => ({ ...one, found: standing(one) ?? now[unsure.indexOf(one)]! }))
   for (const { key, found } of questioned) if (found.doubts.length > 0) asked.value[key] = found
-  if (typed.length === 0 && Object.keys(troubles.value).length === 0) troubles.value[cellKey(first.value)] = 'Type what you read.'
+  if (typed.length === 0) troubles.value[cellKey(first.value)] = 'Type what you read.'
   if (Object.keys(troubles.value).length > 0 || Object.keys(asked.value).length > 0) return
   const rows = questioned.map(({ cell, found }) => ({
     ...readingRow(cell, found.value, unit.value, found.entered),
