@@ -3,7 +3,7 @@ import { type Plan } from '../../lesson'
 import { comparesMoments, countsOf, resultMark, resultUnit, testOf, kindOf } from '../../test'
 import { convert, decimalsOf, isAmount, type Quality } from '../../quantity'
 import { ABOUT, AVERAGED, OF_READINGS, RANGED } from './lexicon'
-import { clausesOf, isAbout, type FigureMention, type Mention, type Span, type Stretch } from './mentions'
+import { areJoined, clausesOf, isAbout, type FigureMention, type Mention, type Span, type Stretch } from './mentions'
 import { averagesAtPlace } from './places'
 
 /** What the table has of one condition. */
@@ -69,7 +69,7 @@ export function readFigures(
   // Where one thing is compared with itself, every figure is one of its moments.
   const ofItself =
     !comparesMoments(plan) && !evidence.summaries.some(({ condition }) => plan.conditions.some(({ id }) => id === condition))
-  for (const { figure, owners, strict } of ownersOf(sentence, plan)) {
+  for (const { figure, owners, strict, together } of ownersOf(sentence, plan)) {
     const about = ABOUT.test(sentence.text.slice(0, figure.from - sentence.from))
     // "50 on average, and most of us from 44 to 52": a range is one of readings.
     const onAverage = averaged && !RANGED.test(clauseAt(sentence, figure))
@@ -99,11 +99,14 @@ export function readFigures(
     const isOther = isCompared(sentence, figure)
     const says = saysDifference(sentence, figure) || ofReadings
     const owned = strict && !ofItself ? owners : evidence.summaries.map(({ condition }) => condition)
-    const fits = between !== undefined ? isDifference : (!isOther && owned.some(isOf)) || (isDifference && says)
+    const fits =
+      between !== undefined
+        ? isDifference
+        : (!isOther && (together ? owners.every(isOf) : owned.some(isOf))) || (isDifference && says)
     // Near enough to be no lie, and not what was said.
     const near = owned.some((id) => rowsOf(id).some((row) => said(row.others))) || ofAnyPlace(figure, owned, plan, evidence)
     if (fits) right.push({ from: figure.from, to: figure.to })
-    else if (between !== undefined || says || !(near || (isDifference && !strict))) {
+    else if (between !== undefined || says || !(near || together || (isDifference && !strict))) {
       const condition = strict ? owners[0] : undefined
       const table = condition === undefined ? undefined : tables[0]!.rows.get(condition)?.averages[0]
       wrong.push(wrongly(figure, sentence, condition, table))
@@ -228,7 +231,10 @@ function saysDifference(sentence: Stretch, figure: Span): boolean {
  * Whose each figure is. In "A … 5, B … 3" a figure follows its condition, in "5 on A, 3 on B" it goes before; where several of one
  * come together, any of the neighbours may be meant.
  */
-function ownersOf(sentence: Stretch, plan: Plan): { figure: FigureMention; owners: string[]; strict: boolean }[] {
+function ownersOf(
+  sentence: Stretch,
+  plan: Plan,
+): { figure: FigureMention; owners: string[]; strict: boolean; together: boolean }[] {
   const placed = sentence.mentions.filter(
     (one) => one.kind === 'condition' || (one.kind === 'figure' && !isOfPlan(one, sentence, plan)),
   )
@@ -238,8 +244,13 @@ function ownersOf(sentence: Stretch, plan: Plan): { figure: FigureMention; owner
     const earlier = runOf(placed.slice(0, place).reverse())
     const later = runOf(placed.slice(place + 1))
     const [nearest, other] = before ? [earlier, later] : [later, earlier]
-    const owners = nearest.length > 0 ? nearest : other
-    return [{ figure, owners: [...new Set(owners)], strict: owners.length === 1 }]
+    const owners = [...new Set(nearest.length > 0 ? nearest : other)]
+    // "Kitchen roll and tissue climbed 61 mm" says it of both; "61 mm and 49 mm" of each its own.
+    const alone = placed[place + 1]?.kind !== 'figure' && placed[place - 1]?.kind !== 'figure'
+    const [one, next] = placed.slice(place - 2, place)
+    const together =
+      before && alone && owners.length === 2 && one !== undefined && next !== undefined && areJoined(sentence, one, next)
+    return [{ figure, owners, strict: owners.length === 1, together }]
   })
 }
 

@@ -72,7 +72,7 @@ export const JOINING = new Set(
   about around nearly almost roughly on average mean averaged averages against compared when while whereas which who what one ones s did do does not
   be been being is are was were has have had will can could may might yet just still out up down off over under into onto round i you
   test class results result table numbers conclusion think thought
-  quite very rather really more less most least after before between each other whether if how found find saw see show shows
+  quite very rather really more less most least between each other whether if how found find saw see show shows
   shown showed say says said tell tells know looks look like seems seem that's it's our us me my mine on average overall once away difference gap thermometer scale scales ruler rulers stopwatch instrument instruments makes made`
     .split(/\s+/)
     .filter(Boolean),

@@ -129,7 +129,10 @@ function within(inner: Span, outer: Span): boolean {
 
 function mentionsIn(sentence: string, offset: number, plan: Plan): Mention[] {
   const conditions = namesOf(plan).flatMap(({ id, pattern }) =>
-    [...sentence.matchAll(pattern)].map((match): ConditionMention => spanned(match, offset, { kind: 'condition', id })),
+    [...sentence.matchAll(pattern)]
+      // "We heard nothing": no condition, though one is called so.
+      .filter((match) => !/^(?:nothing|none)$/.test(match[0]) || !SENSED.test(sentence.slice(0, match.index)))
+      .map((match): ConditionMention => spanned(match, offset, { kind: 'condition', id })),
   )
   const numbers = figuresIn(sentence, offset, plan).filter((figure) => !conditions.some((one) => overlap(one, figure)))
   const named = numbers.flatMap((figure): ConditionMention[] => {
@@ -144,6 +147,8 @@ function mentionsIn(sentence: string, offset: number, plan: Plan): Mention[] {
   const places = placesIn(sentence, offset, plan).filter((one) => !longest.some((other) => overlap(one, other)))
   return [...longest, ...named, ...places, ...figures, ...comparing].sort((a, b) => a.from - b.from)
 }
+
+const SENSED = /\b(?:hear|heard|see|saw|feel|felt|find|found|did|does|lost|gained|changed|shows?|showed) $/
 
 function placesIn(sentence: string, offset: number, plan: Plan): PlaceMention[] {
   if (countedPlace(plan) !== 'apart') return []

@@ -30,6 +30,9 @@ export function readPlaces(
   else if (word && subject) claim = { firstHasMore: (subject.place === 0) === (word.side === 'more') }
   else return undefined
   const at: Span[] = placesOf(...(of ? [of] : []), ...(span ? [span] : []), ...(word ? [word] : []), ...places)
+  // "Warmer than the attic's floor", said of the hall: two rooms are compared, and not two places of one.
+  const rooms = new Set(clause.mentions.flatMap((one) => (one.kind === 'condition' ? [one.id] : [])))
+  if (rooms.size > 1) return { claim, judged: [] }
   const meant = of ? evidence.fromNothing.filter(({ condition }) => condition === of.id) : evidence.fromNothing
   if (meant.length === 0) return { claim, judged: [] }
   const wrong = meant.some(({ mean, grade }) => mean > 0 !== claim.firstHasMore && (grade === 'clear' || grade === 'leaning'))

@@ -52,7 +52,9 @@ function unreadInClause(
   if (HOW_SURE_ONLY.test(clause.text)) return sureness(evidence) || UNSURE.test(clause.text) ? [] : [whole]
   if (ONLY_AS_FAR_AS_SEEN.test(clause.text) || /^\W*on average\W*$/.test(clause.text)) return []
   const found = within(right)
-  const same = [...sentence.text.matchAll(NO_DIFFERENCE)].length > 0 && evidence.grade === 'same'
+  const saysSame = clause.text.search(NO_DIFFERENCE) >= 0
+  // "Between wool, cotton and bare": the names may stand in parts of their own; "but cotton did" says something else.
+  const same = evidence.grade === 'same' && sentence.text.search(NO_DIFFERENCE) >= 0 && (saysSame || !OF_ITS_OWN.test(clause.text))
   const open = evidence.grade !== 'clear' && evidence.grade !== 'same' && HEDGED.test(clause.text)
   if (found.length === 0 && !same && !open) return [whole]
   // A reason of our own, that the table gives.
@@ -70,7 +72,11 @@ function unreadInClause(
   const asksForMore = (one: Mention) =>
     one.kind === 'comparing' || one.kind === 'figure' || (one.kind === 'place' && !namesBoth(clause))
   const compared = clause.mentions.filter((one) => asksForMore(one) && !judged.some((other) => overlaps(one, other)))
-  if (compared.length > 0 && !open && !same) return compared.map(({ from, to }) => ({ from, to }))
+  const asked = open || same ? compared.filter(({ kind }) => kind !== 'comparing') : compared
+  if (asked.length > 0) return asked.map(({ from, to }) => ({ from, to }))
+  // The best for something is not the best.
+  const narrowed = !open && NARROWED.exec(clause.text)
+  if (narrowed) return [{ from: clause.from + narrowed.index, to: whole.to }]
   const asSeen = AS_FAR_AS_SEEN.exec(clause.text)
   return words.flatMap((match) => {
     const span = { from: clause.from + match.index, to: clause.from + match.index + match[0].length }
@@ -91,6 +97,8 @@ function unreadInClause(
 
 /** A bound of all readings, which the figure behind it was held against. */
 const BOUND = /\b(?:never|always) (?:below|above|under|over|more than|less than) \d/
+const OF_ITS_OWN = /\b(?:but|did|does|do|is|was|were|are)\b/
+const NARROWED = /\b(?:best|better|worst|worse) (?:for|at)\b/
 const UNSURE = /\b(?:not|never|hardly)\b|n't\b|\bunsure\b/
 const ONLY_AS_FAR_AS_SEEN = new RegExp(`^\\W*(?:at least )?${AS_FAR_AS_SEEN.source}\\W*$`, 'u')
 
