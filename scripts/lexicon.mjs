@@ -27,13 +27,15 @@ const KINDS = [
 ]
 /** Drinks that no school has. */
 const LEFT_OUT = '07900542'
+/** Firms' names, and what no school says. */
+const BRANDED = /alcohol|bloody|coca|cola|pepsi|v-8|perrier|hoover|kool|tab\b/
 /** Names that mean something else in a classroom. */
 const ELSEWHERE = new Set(
   `range spunk grill hummer bishop carver doctor drops draft draught cordial cooler nip shot short slug tot splash mixer chaser dram toddy screwdriver cup flip float
   brew bitter light porter pop tonic ace white red blush bull crush mild wash mash must ash clay till gem stone half quarter sovereign angel noble crown piece royal mark bit plane router
   shaper buffer polisher heel hob spit tongue brush clip peg key trimmer reel seed nut pit corn grain ear snap pod lens horse double roll bun stick bar drop finger kiss lady turnover
   jumble pilot hard rock worm fluke hook heart guts crawler nymph ray mum flag glad star pink rocket button snow dusty everlasting iron press washer washing pan dish bone father
-  bloomer smoother cob baba bole cupper water chocolate`.split(/\s+/),
+  bloomer smoother cob baba bole cupper water chocolate velveeta ovaltine milo`.split(/\s+/),
 )
 
 const words = new Map()
@@ -64,7 +66,7 @@ for (const [kinds, codes] of KINDS) {
   for (const name of kinds.flatMap((kind) => [...namesBelow(kind)])) {
     const many = name.split(' ').length
     const unfit = !/^[a-z -]{3,}$/.test(name) || many > 2 || (many > 1 && codes === 'soil')
-    if (unfit || ELSEWHERE.has(name) || drinks.has(name) || name.includes('alcohol') || name.includes('bloody')) continue
+    if (unfit || ELSEWHERE.has(name) || drinks.has(name) || BRANDED.test(name)) continue
     cautions.set(name, new Set([...(cautions.get(name) ?? []), ...codes.split(' ')]))
   }
 }

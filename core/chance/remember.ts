@@ -3,13 +3,14 @@ const MOST = 200
 /**
  * Remembers what a slow pure function answered. The Second look asks for the same rota after every key that is typed; the
  * argument has to be plain data.
+ * @param most so many answers are kept; then it begins anew
  */
-export function remembered<Ask, Answer>(work: (ask: Ask) => Answer): (ask: Ask) => Answer {
+export function remembered<Ask, Answer>(work: (ask: Ask) => Answer, most = MOST): (ask: Ask) => Answer {
   const answers = new Map<string, Answer>()
   return (ask) => {
     const key = JSON.stringify(ask)
     if (answers.has(key)) return answers.get(key)!
-    if (answers.size >= MOST) answers.clear()
+    if (answers.size >= most) answers.clear()
     const answer = work(ask)
     answers.set(key, answer)
     return answer

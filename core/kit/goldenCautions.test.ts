@@ -27,3 +27,35 @@ describe.each([
     expect(mistaken.length, JSON.stringify(mistaken)).toBeLessThanOrEqual(barred.length / 20)
   })
 })
+
+/** Harmless things, each with a word that takes something away from what it stands right before. */
+const BESIDE = [
+  'plastic cup',
+  'plastic',
+  'LED torch card',
+  'cold flannel',
+  'paper towel',
+  'cardboard',
+  'empty crate',
+  'toy car',
+  'picture of a boat',
+  'red wool',
+]
+
+it('what lies beside a thing takes nothing away from it, whatever joins the two', () => {
+  const judged = ['test/golden/cautions.json', 'test/ourCautions.json'].flatMap(
+    (path) => JSON.parse(readFileSync(path, 'utf8')) as Judged[],
+  )
+  const lost = judged.flatMap(({ text, must }) =>
+    BESIDE.flatMap((beside) =>
+      [
+        `${beside}, ${text}`,
+        `${beside} and ${text}`,
+        `${beside} with ${text}`,
+        `${text}; ${beside}`,
+        `${text} and ${beside}`,
+      ].filter((both) => !must.every((caution) => cautionsInWords(both).includes(caution))),
+    ),
+  )
+  expect(lost).toEqual([])
+})

@@ -1,6 +1,21 @@
 import { CAUTIONS, type Caution } from '../cautionNames'
 import { KINDS } from './lexicon'
-import { COLOURS, KEPT_IN, MADE_OTHER, NOT_REAL, TAKES_AWAY, THINGS } from './things'
+import { remembered } from '../../chance'
+import {
+  COLOURS,
+  HOLDERS,
+  KEPT_IN,
+  MADE_OTHER,
+  NOT_REAL,
+  ONLY_IN_NAME,
+  ONLY_WHEN_REAL,
+  PICTURED,
+  TAKES_AWAY,
+  THINGS,
+} from './things'
+
+/** A plan is looked through at every key, and hardly any of its texts has changed. */
+const MOST_TEXTS = 2000
 
 /** Every name of a thing with its cautions, by its words in the singular. */
 const NAMES = namesOf(THINGS, namesOf(KINDS, new Map()))
@@ -29,6 +44,7 @@ function namesOf(table: Record<string, string>, before: Map<string, Caution[]>):
 
 /** The last word of a name in the singular. `singular('glass marbles') // 'glass marble'` */
 function singular(name: string): string {
+  if (!name.endsWith('s')) return name
   return name
     .replace(/(?<=\p{L}{2})ies$/u, 'y')
     .replace(/(?<=\p{L}{2}(?:x|ch|sh|ss|z))es$/u, '')
@@ -77,23 +93,35 @@ function thingsIn(words: string[]): Found[] {
   return found
 }
 
-/** Cautions of one thing where it stands: by what is said before it, and by what it is a part of. */
+/** Cautions of one thing where it stands: by the word right before it, and by what it is a part of. What stands in another part of the text takes nothing away. */
 function whereItStands({ from, to, cautions }: Found, words: string[]): Caution[] {
-  const before = words.slice(Math.max(0, from - 3), from)
-  const ownBefore = before.slice(before.findLastIndex((word) => ENDS.test(word)) + 1)
-  if (
-    ownBefore.some((word) => NOT_REAL.has(word) && word !== words[from]) ||
-    (words.includes('of') && DEPICTED.test(`${words.slice(0, from).join(' ')} `))
-  )
-    return []
-  const takenAway = ownBefore.flatMap((word) => TAKES_AWAY[word]?.split(' ') ?? [])
+  const begin = words.slice(0, from).findLastIndex((word) => ENDS.test(word)) + 1
+  const end = words.findIndex((word, at) => at >= to && ENDS.test(word))
+  const own = words.slice(begin, end < 0 ? undefined : end)
+  // "Drinking glass, plastic" says what it is; behind a semicolon begins another thing.
+  const behind = words[end] === ',' ? words.slice(end + 1, end + 3) : []
+  const before = from > begin ? words[from - 1]! : ''
+  if (DEPICTED.test(`${words.slice(begin, from).join(' ')} `)) return []
   let head = to
   while (head < words.length && !ENDS.test(words[head]!) && !BEHIND.test(words[head]!)) head += 1
-  if (head > to && COLOURS.has(words[to]!)) return []
-  const other = head > to && MADE_OTHER.has(words[head - 1]!)
-  return cautions.filter((caution) => !takenAway.includes(caution) && (!other || KEPT_IN.has(caution)))
+  const made = head > to ? words[head - 1]! : ''
+  if (PICTURED.has(made)) return []
+  const stuff = MADE_OF.exec(own.join(' '))?.[1] ?? (behind.length === 1 || ENDS.test(behind[1] ?? '') ? behind[0]! : '')
+  const isEmptied = HOLDERS.has(made) && (own.includes('empty') || behind[0] === 'empty')
+  const taken = new Set<Caution>([
+    ...(NOT_REAL.has(before) ? ONLY_WHEN_REAL : []),
+    ...(TAKES_AWAY[before] ?? []),
+    ...(TAKES_AWAY[stuff] ?? []),
+    ...(DRIVEN.test(own.join(' ')) ? (['mains', 'flame'] as const) : []),
+    ...(isEmptied ? (['food-allergy', 'spill'] as const) : []),
+    // Pea green paint has no peas in it.
+    ...(COLOURS.has(words[to] ?? '') && head > to + 1 ? ONLY_IN_NAME : []),
+  ])
+  return cautions.filter((caution) => !taken.has(caution) && (!MADE_OTHER.has(made) || KEPT_IN.has(caution)))
 }
 
+const MADE_OF = /\bmade (?:of|from) (\p{L}+)/u
+const DRIVEN = /\bbattery (?:powered|operated)\b|\bon batteries\b/
 const DEPICTED =
   /\b(?:picture|drawing|photo|photograph|poster|map|story|song|model|sketch|diagram)s? (?:card )?of (?:a |an |the |some )?(?:\p{L}+ )?$/u
 /** "Latex-free", "free of nuts", "without milk": it is not there. */
@@ -145,45 +173,16 @@ const DONE: [RegExp, Caution[]][] = [
   [/\b(?:telescopes?|binoculars|magnif\w+|lens(?:es)?)\b/, ['sun']],
 ]
 
-/** What a whole text is made of, which takes a caution from all that is in it. */
-const MADE_OF: [RegExp, Caution[]][] = [
-  [/\b(?:made of|made from) (?:plastic|acrylic|perspex)\b|,\s*plastic\b|^plastic\b/, ['glass', 'blade']],
-  [/\b(?:battery[- ](?:powered|operated|box|pack)|on batteries|led)\b/, ['mains', 'flame']],
-  [/\bcold (?:tea|coffee|water|milk|soup|drink)\b/, ['hot']],
-]
-
-/** Without one of these nothing is done, denied or made of anything: most names of things are read by their words alone. */
-const WORTH_A_LOOK =
-  /just|fresh|newly|boil|hot|steam|scald|sizzl|molten|simmer|burn|alight|light the|ignit|lit|rot|decay|decompos|go|spoil|ferment|day|week|fortnight|month|shak|pump|squeez|squirt|burst|inflat|closed|sealed|shut|stopper|corked|press|shoot|fire|fling|flick|hurl|launch|catapult|stretch|sharp|powder|ground|blow|stand|sit|climb|kneel|lean|balance|from|off|over|high|height|sun|telescop|binocul|magnif|lens/
-const DENIES = /free|without|instead|no|never|-/
-const OF_A_STUFF = /plastic|acrylic|perspex|batter|led|cold/
-
-const read = oncePerText((text: string): Caution[] => {
-  const said = text.toLowerCase().replace(/[’‘]/g, "'")
-  const there = DENIES.test(said) ? said.replace(NOT_THERE, ' , ') : said
+const read = remembered((text: string): Caution[] => {
+  const there = text.toLowerCase().replace(/[’‘]/g, "'").replace(NOT_THERE, ' , ')
   const words = there.replace(/(\p{L})-(?=\p{L})/gu, '$1 ').match(/[\p{L}\p{N}']+|[,;.():/&+–—]/gu) ?? []
-  const ofThings = thingsIn(words).flatMap((one) => whereItStands(one, words))
-  const done = (WORTH_A_LOOK.test(there) ? DONE : []).flatMap(([pattern, cautions]) => {
+  const found = thingsIn(words).flatMap((one) => whereItStands(one, words))
+  for (const [pattern, cautions] of DONE) {
     const at = there.search(pattern)
-    return at >= 0 && !DEPICTED.test(there.slice(0, at)) ? cautions : []
-  })
-  const takenAway = (OF_A_STUFF.test(there) ? MADE_OF : []).flatMap(([pattern, cautions]) => (pattern.test(there) ? cautions : []))
-  const found = [...ofThings, ...done].filter((caution) => !takenAway.includes(caution))
-  return CAUTIONS.filter((caution) => found.includes(caution))
-})
-
-/** A plan is looked through at every key, and hardly any of its texts has changed. */
-function oncePerText(of: (text: string) => Caution[]): (text: string) => Caution[] {
-  const known = new Map<string, Caution[]>()
-  return (text) => {
-    const before = known.get(text)
-    if (before) return before
-    if (known.size > 2000) known.clear()
-    const now = of(text)
-    known.set(text, now)
-    return now
+    if (at >= 0 && !DEPICTED.test(there.slice(0, at))) found.push(...cautions)
   }
-}
+  return CAUTIONS.filter((caution) => found.includes(caution))
+}, MOST_TEXTS)
 
 /**
  * Cautions that the things in a text call for, and what is done with them, in the order of the list. A thing is what its whole name says: the picture of a stove is not hot, an egg box no
