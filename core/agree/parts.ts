@@ -1,6 +1,6 @@
 import { changedFactor, isNamed, type Plan } from '../lesson'
 import { testOf } from '../test'
-import { EFFECT, HEDGED, HOW_SURE, NO_DIFFERENCE } from './conclusion/lexicon'
+import { EFFECT, HEDGED, HOW_SURE, NO_DIFFERENCE, NUMBER_WORDS } from './conclusion/lexicon'
 import { sentencesOf } from './conclusion/mentions'
 
 /** What a whole conclusion has in it. */
@@ -9,8 +9,10 @@ export type ConclusionPart = (typeof CONCLUSION_PARTS)[number]
 
 const PREDICTED = /\b(predict\w*|guess\w*|thought|expected|forecast\w*|surpris\w*|we were (?:all |mostly |not )*(?:right|wrong))\b/i
 /** How much it was, in figures or in words: "twice as high", "six clips", "half". */
-const NUMBERED =
-  /\d|\b(?:twice|thrice|double|half|a third|a quarter|(?:one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|twenty) (?:times|\p{L}+s)(?!\p{L}))/iu
+const NUMBERED = new RegExp(
+  `\\d|\\b(?:twice|thrice|double|half|a third|a quarter|(?:${NUMBER_WORDS.join('|')}) (?:times|\\p{L}+s)(?!\\p{L}))`,
+  'iu',
+)
 const BETTER =
   /\b(next time we|could have|should have|better|improve\w*|went wrong|fairer|more careful\w*|harder? to|mistake\w*)\b/i
 const NEXT = /\b(next|would like to (?:test|try|find)|want to (?:test|try|know|find)|wonder\w*)\b/i

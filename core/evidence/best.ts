@@ -17,13 +17,24 @@ export function bestFirst(
   const best = bestOf(plan)
   if (best === 'none' || order.length < 2) return undefined
   if (best === 'most') return tied.length > 1 ? undefined : order
-  const value = (id: string) => summaries.find(({ condition }) => condition === id)?.evened ?? NaN
+  const value = (id: string) => evenedOf({ summaries }, id) ?? NaN
   const number = bestNumberOf(plan)
   if (best === 'nearest' && number === undefined) return undefined
   const away = (id: string) => (best === 'nearest' ? Math.abs(value(id) - number!) : -order.indexOf(id))
   const ranked = [...order].sort((a, b) => away(a) - away(b))
   const level = best === 'nearest' ? away(ranked[0]!) === away(ranked[1]!) : value(ranked[0]!) === value(ranked[1]!)
   return level ? undefined : ranked
+}
+
+/**
+ * A condition's average with the groups' levels evened out; undefined where nothing was read of it.
+ * @example evenedOf(evidence, 'nowhere') // => undefined
+ */
+export function evenedOf(
+  { summaries }: { summaries: Pick<Evidence['summaries'][number], 'condition' | 'evened'>[] },
+  id: string,
+): number | undefined {
+  return summaries.find(({ condition }) => condition === id)?.evened
 }
 
 const PODIUM = 3

@@ -11,7 +11,7 @@ import { pairsOf, type Pair } from './pairs'
 import { slopesTest, type SlopesTest } from './slopes'
 import { wholeOf, type Whole } from './whole'
 import { rangeByLuck } from '../chance'
-import type { AtItsEnd, AtPlace } from '../record'
+import type { AtItsEnd, MomentAverage } from '../record'
 import type { NotFair } from './fairly'
 import type { Sorted } from './sorting'
 
@@ -106,8 +106,8 @@ export interface Evidence {
   atLeast: AtItsEnd[]
   /** From moment to moment, where moments have names. */
   steps: MomentStep[]
-  /** Where one place is compared with another: what was read at each. */
-  atPlaces: AtPlace[]
+  /** Where one place is compared with another at one time: what was read at each. */
+  atPlaces: MomentAverage[]
   /** What cannot be compared fairly, and what would mend it. */
   notFair: NotFair | undefined
 }

@@ -1,6 +1,6 @@
 export { acrossSeries } from './acrossSeries'
 export type { AcrossSeries, NotAcross } from './acrossSeries'
-export { bestFirst, endsAreTold, gradeBetween, podium } from './best'
+export { bestFirst, endsAreTold, evenedOf, gradeBetween, podium } from './best'
 export { averageOf, summarise } from './averages'
 export type { Summary } from './averages'
 export { cellsOf, fitCells, wobbleWithin } from './cells'

@@ -20,7 +20,7 @@ import {
   type ResolvedMethod,
 } from '../test'
 import { methodTotalSd } from '../measuring'
-import { atTheirEnd, averagesAtPlaces, hasEmptyPlaces, signedResults, trialResults, type TrialResult } from '../record'
+import { atTheirEnd, averagesByMoment, hasEmptyPlaces, signedResults, trialResults, type TrialResult } from '../record'
 import { oncePerReader, oneApparatus, resultsInBlocks } from './blocks'
 import { unfairAmong } from './fairly'
 import { changesFromNothing } from './fromNothing'
@@ -82,7 +82,7 @@ function asItStands(plan: Plan, record: LessonRecord): Evidence | undefined {
       : [],
     known: againstKnown(plan, results, evidence.summaries, options, evidence.limits),
     steps,
-    atPlaces: averagesAtPlaces(plan, record),
+    atPlaces: readsTwoPlaces(plan) ? averagesByMoment(plan, record.readings) : [],
     atLeast: atTheirEnd(plan, record.readings),
   }
 }
@@ -134,7 +134,12 @@ function unfairly(
 
 /** Two places are read with one instrument at one time: it has no way to drift between them, and nothing that stays the same could be put beside them. */
 function against(plan: Plan): 'nothing' | 'value' {
-  return countedPlace(plan) === 'apart' && plan.watch.times.length === 1 ? 'value' : 'nothing'
+  return readsTwoPlaces(plan) ? 'value' : 'nothing'
+}
+
+/** Does the difference between two places count, read at one time. */
+function readsTwoPlaces(plan: Plan): boolean {
+  return countedPlace(plan) === 'apart' && plan.watch.times.length === 1
 }
 
 /** Whether a thing gained or lost is never only its size. */

@@ -56,8 +56,6 @@ export {
   wordCounts,
 } from './results'
 export type { MomentAverage, TrialResult } from './results'
-export { averagesAtPlaces } from './atPlaces'
-export type { AtPlace } from './atPlaces'
 export { homeOf, lostWith } from './homes'
 export type { Lacks, UsedPlaces } from './homes'
 export { homed, missingPlaces } from './strays'

@@ -1,4 +1,4 @@
-import { gradeBetween, type Evidence } from '../../evidence'
+import { evenedOf, gradeBetween, type Evidence } from '../../evidence'
 import { changedFactor, mainWords, withoutEnding, type Plan } from '../../lesson'
 import { comparesMoments } from '../../test'
 import type { Quality } from '../../quantity'
@@ -169,8 +169,8 @@ function degreeOf(word: ComparingMention, { text, from }: Stretch): { large: boo
 /** A fifth of the larger one parts much from a little. */
 const MUCH = 0.2
 
-function hasDegree(large: boolean, a: string, b: string, { summaries }: Evidence): boolean {
-  const [one, other] = [a, b].map((id) => summaries.find(({ condition }) => condition === id)?.evened ?? 0) as [number, number]
+function hasDegree(large: boolean, a: string, b: string, evidence: Evidence): boolean {
+  const [one, other] = [a, b].map((id) => evenedOf(evidence, id) ?? 0) as [number, number]
   const share = Math.abs(one - other) / Math.max(Math.abs(one), Math.abs(other), Number.EPSILON)
   return large ? share >= MUCH : share <= MUCH
 }

@@ -1,4 +1,4 @@
-import { gradeBetween, type Evidence } from '../../evidence'
+import { evenedOf, gradeBetween, type Evidence } from '../../evidence'
 import { COMPARING } from '../../quantity'
 import type { Plan } from '../../lesson'
 import { resultMark } from '../../test'
@@ -47,8 +47,8 @@ export function readEquality(
   }
   const grade = gradeBetween(evidence, subject.id, object.id)
   const at = placesOf(subject, word, object)
-  const average = (id: string) => evidence.summaries.find(({ condition }) => condition === id)?.evened ?? Infinity
-  const withinMark = Math.abs(average(subject.id) - average(object.id)) <= resultMark(plan) + 1e-9
+  const [one, other] = [subject, object].map(({ id }) => evenedOf(evidence, id))
+  const withinMark = one !== undefined && other !== undefined && Math.abs(one - other) <= resultMark(plan) + 1e-9
   // One mark apart is no more than the instrument can show.
   const asSeen = withinMark && grade !== 'clear' && AS_FAR_AS_SEEN.test(sentence.text)
   if (grade === 'same' || asSeen) return [{ code: 'right', at }]

@@ -86,7 +86,7 @@ export function readFigures(
       })
     const clause = clauses.find(({ from, to }) => figure.from >= from && figure.to <= to) ?? sentence
     const lastNamed = sentence.mentions.flatMap((one) => (one.kind === 'condition' && one.to <= figure.from ? [one.id] : [])).at(-1)
-    const atPlace = averagesAtPlace(figure, clause, owners.length > 0 || !lastNamed ? owners : [lastNamed], evidence)
+    const atPlace = averagesAtPlace(figure, clause, owners.length > 0 || !lastNamed ? owners : [lastNamed], plan, evidence)
     if (atPlace) {
       const { averages, at } = atPlace
       if (averages.some((value) => isSaid(figure, value, plan, { about }))) right.push({ from: figure.from, to: figure.to }, ...at)

@@ -1,10 +1,10 @@
 import type { Evidence } from '../../evidence'
+import { NUMBER_WORDS, numberOf } from './lexicon'
 import type { WrongFigure } from './figures'
 import { clausesOf, type Span, type Stretch } from './mentions'
 import type { Judged } from './order'
 
-const NUMBERS = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve']
-const COUNT = `(\\d+|${NUMBERS.join('|')})`
+const COUNT = `(\\d+|${NUMBER_WORDS.join('|')})`
 const HOW_MANY = new RegExp(`\\b(?:(all|every|each|most)|${COUNT})(?: of)?(?: (?:the|our))?(?: ${COUNT})? groups?\\b`, 'u')
 
 /**
@@ -36,9 +36,4 @@ export function readGroups(sentence: Stretch, evidence: Evidence, judged: Judged
     else right.push(span)
   }
   return { wrong, right }
-}
-
-function numberOf(said: string): number {
-  const place = NUMBERS.indexOf(said)
-  return place < 0 ? Number(said) : place + 1
 }

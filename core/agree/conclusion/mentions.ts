@@ -20,7 +20,7 @@ import {
   type ResultUnit,
   type UnitCode,
 } from '../../quantity'
-import { PLACED, QUALITY_NAMES } from './lexicon'
+import { NUMBER_WORDS, PLACED, QUALITY_NAMES } from './lexicon'
 
 /** A stretch of a text, from its first letter to behind its last. */
 export interface Span {
@@ -212,20 +212,18 @@ function ofNothing(plan: Plan, name: string): string[] {
   return [`no ${thing}`, `without (?:any |a |the )?${thing}`]
 }
 
-const WRITTEN = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve']
-
 /** A number that stands for a condition beside the name of what was changed: "six layers", "6 layers". */
 function inWords(plan: Plan, condition: Condition): string[] {
   if (plan.conditionsAs !== 'numbers') return []
   const value = conditionValue(plan, condition)
   const things = mainWords(changedFactor(plan)?.name ?? '').filter((word) => word.length > 3)
   if (value === undefined || things.length === 0) return []
-  const written = [String(value), WRITTEN[value - 1]].filter((word) => word !== undefined)
+  const written = [String(value), NUMBER_WORDS[value - 1]].filter((word) => word !== undefined)
   const beside = `(?=\\s+(?:${things.map(escaped).join('|')}))`
   const alone =
-    WRITTEN[value - 1] === undefined
+    NUMBER_WORDS[value - 1] === undefined
       ? []
-      : [`(?<=\\b(?:with|at|from|than|as|of|to) )${WRITTEN[value - 1]}(?=[.,;:!]|$| and | to | \\d)`]
+      : [`(?<=\\b(?:with|at|from|than|as|of|to) )${NUMBER_WORDS[value - 1]}(?=[.,;:!]|$| and | to | \\d)`]
   return [...written.map((word) => `${escaped(word)}${beside}`), ...alone]
 }
 

@@ -1,4 +1,4 @@
-import { gradeBetween, type Evidence } from '../../evidence'
+import { evenedOf, gradeBetween, type Evidence } from '../../evidence'
 import { bestOf, canBeNothing, countsOf, resultUnit, testOf } from '../../test'
 import { unitOf, type Side } from '../../quantity'
 import { mainWords, type Plan } from '../../lesson'
@@ -93,9 +93,9 @@ export function isTold(a: string, b: string, evidence: Evidence): boolean {
 }
 
 /** Do the averages differ at all, where the whole is not the same. */
-function differ(a: string, b: string, { grade, summaries }: Evidence): boolean {
-  const of = (id: string) => summaries.find(({ condition }) => condition === id)?.evened
-  return grade !== 'same' && of(a) !== undefined && of(a) !== of(b)
+function differ(a: string, b: string, evidence: Evidence): boolean {
+  const one = evenedOf(evidence, a)
+  return evidence.grade !== 'same' && one !== undefined && one !== evenedOf(evidence, b)
 }
 
 export function placesOf(...spans: Span[]): Span[] {

@@ -1,4 +1,6 @@
 import type { Evidence } from '../../evidence'
+import type { Plan } from '../../lesson'
+import { momentsOf } from '../../test'
 import type { ComparingMention, ConditionMention, PlaceMention, Span, Stretch } from './mentions'
 import { placesOf, type Judged } from './order'
 
@@ -52,6 +54,7 @@ export function averagesAtPlace(
   figure: Span,
   clause: Stretch,
   of: string[],
+  plan: Plan,
   evidence: Evidence,
 ): { averages: number[]; at: Span[] } | undefined {
   const places = clause.mentions.filter((one): one is PlaceMention => one.kind === 'place')
@@ -62,6 +65,7 @@ export function averagesAtPlace(
     const differences = evidence.summaries.filter(({ condition }) => of.length === 0 || of.includes(condition))
     return { averages: differences.map(({ evened }) => evened), at: [] }
   }
-  const read = evidence.atPlaces.filter(({ place, condition }) => place === own.place && of.includes(condition))
+  const moment = momentsOf(plan)[own.place]?.id
+  const read = evidence.atPlaces.filter((one) => one.moment === moment && of.includes(one.condition))
   return { averages: read.map(({ average }) => average), at: placesOf(own) }
 }

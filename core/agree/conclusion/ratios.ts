@@ -1,23 +1,21 @@
-import { gradeBetween, type Evidence } from '../../evidence'
+import { evenedOf, gradeBetween, type Evidence } from '../../evidence'
 import { unitOf } from '../../quantity'
 import { resultUnit } from '../../test'
 import type { Plan } from '../../lesson'
+import { NUMBER_WORDS, numberOf } from './lexicon'
 import type { WrongFigure } from './figures'
 import { clausesOf, type ConditionMention, type Span, type Stretch } from './mentions'
 import { isApart } from './order'
 
-const NUMBERS = ['two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve', 'twenty']
-const VALUES = [2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 20]
 const SHARES: Record<string, number> = { twice: 2, double: 2, half: 0.5, 'a third': 1 / 3, 'a quarter': 0.25 }
 const SAID = new RegExp(
-  `\\b(twice|double|half|a third|a quarter|(?:${NUMBERS.join('|')}|\\d+(?:\\.\\d+)?) times) (?:as \\p{L}+(?: \\p{L}+)?(?: as)?|\\p{L}+er than)(?!\\p{L})`,
+  `\\b(twice|double|half|a third|a quarter|(?:${NUMBER_WORDS.join('|')}|\\d+(?:\\.\\d+)?) times) (?:as \\p{L}+(?: \\p{L}+)?(?: as)?|\\p{L}+er than)(?!\\p{L})`,
   'gu',
 )
 
 /** `multipleOf('six times') // 6` */
 function multipleOf(said: string): number {
-  const [number] = said.split(' ') as [string]
-  return SHARES[said] ?? VALUES[NUMBERS.indexOf(number)] ?? Number.parseFloat(number)
+  return SHARES[said] ?? numberOf(said.split(' ')[0]!)
 }
 
 /** "Twice as high" is said of anything from 1.8 to 2.2 times, "exactly twice" of less, "nearly twice" of more. */
@@ -35,8 +33,7 @@ export function readRatios(sentence: Stretch, plan: Plan, evidence: Evidence): {
     for (const match of clause.text.matchAll(SAID)) {
       const span = { from: clause.from + match.index, to: clause.from + match.index + match[0].length }
       const [subject, object] = [named.findLast(({ to }) => to <= span.from), named.find(({ from }) => from >= span.to)]
-      const of = (id: string) => evidence.summaries.find(({ condition }) => condition === id)?.evened ?? 0
-      const [above, below] = [subject && of(subject.id), object && of(object.id)]
+      const [above, below] = [subject, object].map((one) => one && evenedOf(evidence, one.id))
       if (!subject || !object || !above || !below || above < 0 || below < 0) continue
       const fits = isNear(above / below / multipleOf(match[1]!), clause.text.slice(0, match.index))
       if (!fits) wrong.push({ ...span, said: match[1]!, condition: undefined, table: undefined })

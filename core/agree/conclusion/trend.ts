@@ -1,4 +1,4 @@
-import type { Evidence } from '../../evidence'
+import { evenedOf, type Evidence } from '../../evidence'
 import { changedFactor, conditionValue, type Plan } from '../../lesson'
 import { NEGATED, NOT_FOUND } from './lexicon'
 import { isAbout, type ComparingMention, type Stretch } from './mentions'
@@ -29,12 +29,12 @@ export function readTrend(sentence: Stretch, plan: Plan, evidence: Evidence, hed
 }
 
 /** Do the averages go up with the numbers all the way, or down; undefined where they do neither. */
-function risingOf(plan: Plan, { summaries, order }: Evidence): boolean | undefined {
-  const sorted = order
+function risingOf(plan: Plan, evidence: Evidence): boolean | undefined {
+  const sorted = evidence.order
     .flatMap((id) => {
       const condition = plan.conditions.find((one) => one.id === id)
       const number = condition && conditionValue(plan, condition)
-      const evened = summaries.find((one) => one.condition === id)?.evened
+      const evened = evenedOf(evidence, id)
       return number === undefined || evened === undefined ? [] : [{ number, evened }]
     })
     .sort((a, b) => a.number - b.number)

@@ -1,7 +1,7 @@
 import { changedFactor, keptFactors, mainWords, withoutEnding, type Plan } from '../../lesson'
 import { testOf } from '../../test'
 import type { Evidence } from '../../evidence'
-import { AS_FAR_AS_SEEN, HEDGED, JOINING, NO_DIFFERENCE } from './lexicon'
+import { AS_FAR_AS_SEEN, HEDGED, JOINING, NO_DIFFERENCE, NUMBER_WORDS, numberOf } from './lexicon'
 import { isOfPlan } from './figures'
 import { clausesOf, withoutNames, type Mention, type Span, type Stretch } from './mentions'
 
@@ -85,7 +85,8 @@ function unreadInClause(
     if (BOUND.test(clause.text) && /^(?:never|always|below|above|under|over|than)$/.test(word)) return []
     if (word === 'only' && isBesideFigure(clause, span)) return []
     if (asSeen && span.from >= clause.from + asSeen.index && span.to <= clause.from + asSeen.index + asSeen[0].length) return []
-    if (COUNTING.test(word) && ALL_OF_THEM.test(clause.text.slice(0, match.index))) return []
+    const whose = NUMBER_WORDS.includes(word) && ALL_OF_THEM.exec(clause.text.slice(0, match.index))
+    if (whose && (whose[1] !== 'all' || numberOf(word) === evidence.summaries.length)) return []
     if (word === 'because' && reasoned) return []
     if (word === 'both' && namesTwo(clause)) return []
     if (word === 'all' && /\bof all\b/.test(clause.text)) return []
@@ -119,18 +120,15 @@ function isBesideFigure({ mentions }: Stretch, { from, to }: Span): boolean {
   return mentions.some((one) => one.kind === 'figure' && (one.from === to + 1 || one.to + 1 === from))
 }
 
-const COUNTING = /^(?:two|three|four|five|six|seven|eight|nine|ten)$/
 /** "All four papers", "these two": how many there are. */
-const ALL_OF_THEM = /\b(?:all|these|those|the|our|both) $/
-
-const WRITTEN = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve']
+const ALL_OF_THEM = /\b(all|these|those|both)(?: of)?(?: the| our)? $/
 
 /** "Three layers", where nobody tested three. */
 function otherOfChanged({ text, from, mentions }: Stretch, plan: Plan): boolean {
   if (plan.conditionsAs !== 'numbers') return false
   const thing = mainWords(changedFactor(plan)?.name ?? '').at(-1)
   if (thing === undefined || thing.length < 4) return false
-  const counted = new RegExp(`\\b(?:no|\\d+|${WRITTEN.join('|')}) (?:\\p{L}+ )?${thing}\\p{L}*`, 'gu')
+  const counted = new RegExp(`\\b(?:no|\\d+|${NUMBER_WORDS.join('|')}) (?:\\p{L}+ )?${thing}\\p{L}*`, 'gu')
   return [...text.matchAll(counted)].some((match) => {
     const span = { from: from + match.index, to: from + match.index + match[0].length }
     return !mentions.some((one) => one.kind === 'condition' && overlaps(one, span))
