@@ -5,7 +5,16 @@ import { readFigures } from './conclusion/figures'
 import { readGroups } from './conclusion/groups'
 import { HEDGED, HOW_SURE, NOT_FOUND } from './conclusion/lexicon'
 import { sentencesOf, type ConditionMention, type Span, type Stretch } from './conclusion/mentions'
-import { effects, noDifference, outsideTested, proof, reasonsRight, toldRight, tooCertain } from './conclusion/statements'
+import {
+  effects,
+  noDifference,
+  outsideTested,
+  proof,
+  quotesNumbers,
+  reasonsRight,
+  toldRight,
+  tooCertain,
+} from './conclusion/statements'
 import { readRatios } from './conclusion/ratios'
 import { unreadIn } from './conclusion/unread'
 
@@ -87,7 +96,7 @@ export function readConclusion(text: string, plan: Plan, evidence: Evidence, own
     }
     doubts.push(...sentences.flatMap((sentence) => tooCertain(sentence, evidence)))
   }
-  doubts.push(...leftOut(text))
+  doubts.push(...leftOut(text, plan))
   const found = right.filter((one, place) => right.findIndex(({ from }) => from === one.from) === place)
   const asked = doubts.flatMap(({ at }) => at)
   return { doubts: together(doubts), right: found, unread: unreadIn(sentences, plan, evidence, found, asked) }
@@ -132,10 +141,10 @@ function readSentence(
 }
 
 /** What a whole conclusion has and this one has not. */
-function leftOut(text: string): ClaimDoubt[] {
+function leftOut(text: string, plan: Plan): ClaimDoubt[] {
   const causes = [...new Set([...text.matchAll(CAUSE)].map(([word]) => word.toLowerCase()))]
   return [
-    ...(/\d/.test(text) ? [] : [{ code: 'no-numbers' as const, at: [] }]),
+    ...(quotesNumbers(text, plan) ? [] : [{ code: 'no-numbers' as const, at: [] }]),
     ...(HOW_SURE.test(text) || HEDGED.test(text) ? [] : [{ code: 'does-not-say-how-sure' as const, at: [] }]),
     ...(causes.length > 0 && !REASON.test(text) ? [{ code: 'cause-without-reason' as const, words: causes, at: [] }] : []),
   ]

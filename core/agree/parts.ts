@@ -1,18 +1,14 @@
 import { changedFactor, isNamed, type Plan } from '../lesson'
 import { testOf } from '../test'
-import { EFFECT, HEDGED, HOW_SURE, NO_DIFFERENCE, NUMBER_WORDS } from './conclusion/lexicon'
+import { EFFECT, HEDGED, HOW_SURE, NO_DIFFERENCE } from './conclusion/lexicon'
 import { sentencesOf } from './conclusion/mentions'
+import { quotesNumbers } from './conclusion/statements'
 
 /** What a whole conclusion has in it. */
 export const CONCLUSION_PARTS = ['answer', 'numbers', 'how-sure', 'prediction', 'better', 'next'] as const
 export type ConclusionPart = (typeof CONCLUSION_PARTS)[number]
 
 const PREDICTED = /\b(predict\w*|guess\w*|thought|expected|forecast\w*|surpris\w*|we were (?:all |mostly |not )*(?:right|wrong))\b/i
-/** How much it was, in figures or in words: "twice as high", "six clips", "half". */
-const NUMBERED = new RegExp(
-  `\\d|\\b(?:twice|thrice|double|half|a third|a quarter|(?:${NUMBER_WORDS.join('|')}) (?:times|\\p{L}+s)(?!\\p{L}))`,
-  'iu',
-)
 const BETTER =
   /\b(next time we|could have|should have|better|improve\w*|went wrong|fairer|more careful\w*|harder? to|mistake\w*)\b/i
 const NEXT = /\b(next|would like to (?:test|try|find)|want to (?:test|try|know|find)|wonder\w*)\b/i
@@ -30,7 +26,7 @@ export function partsOf(text: string, plan: Plan): ConclusionPart[] {
     EFFECT.test(text) || text.search(NO_DIFFERENCE) >= 0 || mentions.filter(({ kind }) => kind === 'comparing').length > 1
   const has: Record<ConclusionPart, boolean> = {
     answer: namesCondition || told || cards.some((name) => isNamed(name, text)),
-    numbers: NUMBERED.test(text),
+    numbers: quotesNumbers(text, plan),
     'how-sure': HOW_SURE.test(text) || HEDGED.test(text),
     prediction: PREDICTED.test(text),
     better: BETTER.test(text),

@@ -169,7 +169,7 @@ async function keep(agreed: boolean): Promise<void> {
         <p class="words flex flex-wrap gap-y-tight gap-x-near mt-near text-body">
           <span class="soft">Our words:</span>
           <span v-for="word in words" :key="word" class="word" :class="{ there: used.has(word) }"
-            >{{ used.has(word) ? '✓ ' : '' }}{{ word }}</span
+            >{{ used.has(word) ? '● ' : '' }}{{ word }}</span
           >
         </p>
       </section>
@@ -245,8 +245,8 @@ async function keep(agreed: boolean): Promise<void> {
   border-radius: var(--corner-glass);
 }
 .word.there {
-  border-color: var(--leaf);
-  color: var(--leaf);
+  border-color: var(--ink);
+  color: var(--ink);
 }
 .two {
   display: grid;

@@ -39,7 +39,7 @@ const marks = computed(() => new Set(pieces.value.map(({ mark }) => mark)))
 mark {
   background: none;
   color: inherit;
-  text-decoration: underline 2px var(--leaf);
+  text-decoration: underline 2px var(--ink);
   text-underline-offset: 4px;
 }
 mark.unread {

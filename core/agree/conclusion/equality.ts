@@ -36,7 +36,7 @@ export function readEquality(
   const comparing = match && COMPARING.get(COMPARED.get(match[1]!) ?? '')
   if (!match || !comparing) return undefined
   const span = { from: clause.from + match.index, to: clause.from + match.index + match[0].length }
-  const word: ComparingMention = { ...comparing, ...span, kind: 'comparing' }
+  const word: ComparingMention = { ...comparing, ...span, kind: 'comparing', word: match[0] }
   const subject = conditions.findLast(({ to }) => to <= span.from) ?? before
   const object = conditions.find(({ from, id }) => from >= span.to && id !== subject?.id)
   if (!subject || !object || !fitsResult(word, plan)) return undefined

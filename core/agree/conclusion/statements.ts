@@ -3,7 +3,7 @@ import { activeConditions, changedFactor, conditionValue, isNamed, keptFactors, 
 import { resultUnit, testOf } from '../../test'
 import { convert, unitOf } from '../../quantity'
 import type { ClaimDoubt } from '../claims'
-import { CERTAIN, EFFECT, MAKES, NEGATED, NO_DIFFERENCE, NOT_FOUND, OF_THE_METHOD, PROOF } from './lexicon'
+import { CERTAIN, EFFECT, MAKES, NEGATED, NO_DIFFERENCE, NOT_FOUND, NUMBER_WORDS, OF_THE_METHOD, PROOF } from './lexicon'
 import { clausesOf, plainly, type Span, type Stretch } from './mentions'
 
 /** A number of the thing that was changed, beyond all that were tested. */
@@ -167,3 +167,10 @@ const SO_FAR = /\bso far it (?:looks|seems) so\b|\b(?:the |our )?numbers are (?:
 const MISSING = /\b(?:some|a few|many) (?:numbers|readings) are (?:still )?missing\b/i
 const ONE_THING =
   /\bwe (?:looked at|tested|measured) (?:only )?one thing(?: only)?\b|\bthere is no other to compare (?:it )?with(?: it)?\b/i
+
+/** Does it say how much: in figures, as a share, or in words beside what was counted ("six clips"). How many groups there were is no result. */
+export function quotesNumbers(text: string, plan: Plan): boolean {
+  if (/\d|\b(?:twice|thrice|double|half|a third|a quarter)\b/i.test(text)) return true
+  const counted = ['times', ...mainWords(testOf(plan).measure?.name ?? '').map((word) => `${word}\\p{L}*`)].join('|')
+  return new RegExp(`\\b(?:${NUMBER_WORDS.join('|')}) (?:${counted})(?!\\p{L})`, 'iu').test(text)
+}
