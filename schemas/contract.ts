@@ -218,6 +218,8 @@ export interface NewLesson {
   investigation: string | null
   /** Changed so that the cupboard has what it needs. */
   withWhatIsThere?: boolean
+  /** The plan that a line was made into. */
+  draft?: Plan
   className?: string
   children?: number
 }

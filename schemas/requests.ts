@@ -80,6 +80,8 @@ export const keepSchema = Joi.object<OnTheCard, true>(cardFields).required()
 export const newLessonSchema = Joi.object<NewLesson, true>({
   investigation: planId.allow(null),
   withWhatIsThere: Joi.boolean(),
+  // A draft is a plan of its own: no investigation is behind it.
+  draft: planSchema.optional().when('investigation', { not: null, then: Joi.forbidden() }),
   className: shortText.optional(),
   children: wholeIn(BOUNDS.children).optional(),
 }).required()

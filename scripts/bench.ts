@@ -3,6 +3,7 @@
 import { benchAdviser } from './bench/adviser'
 import { benchCalibration } from './bench/calibration'
 import { benchComputations } from './bench/computations'
+import { benchDraft } from './bench/draft'
 import { benchFiles } from './bench/files'
 import { benchLibrary } from './bench/library'
 import { benchPace } from './bench/pace'
@@ -20,6 +21,7 @@ const parts: Record<string, (size: Size) => Row[] | Promise<Row[]>> = {
   adviser: benchAdviser,
   calibration: benchCalibration,
   computations: benchComputations,
+  draft: benchDraft,
   files: benchFiles,
   library: benchLibrary,
   pace: benchPace,

@@ -30,10 +30,10 @@ function take(instrument: Component, { plan = soakUpPlan(), ...more }: { plan?: 
 }
 
 describe('the number pad', () => {
-  it('writes digits, comma, minus and fraction, and takes the last one back', async () => {
+  it('writes digits, a point, minus and fraction, and takes the last one back', async () => {
     const pad = take(NumberPad)
-    for (const key of ['minus', '6', 'comma', '5', '4', 'Delete the last one']) await pad.press(key)
-    expect(pad.told().at(-1)).toBe('−6,5')
+    for (const key of ['minus', '6', 'point', '5', '4', 'Delete the last one']) await pad.press(key)
+    expect(pad.told().at(-1)).toBe('−6.5')
     await pad.setProps({ modelValue: '' })
     for (const key of ['3', 'space, between 17 and 3/8', '1', 'over, for a fraction', '4']) await pad.press(key)
     expect(pad.told().at(-1)).toBe('3 1/4')

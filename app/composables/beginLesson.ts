@@ -1,4 +1,5 @@
 import type { NextTest } from '~~/core/agree'
+import type { Plan } from '~~/core/lesson'
 import { callServer } from '~/following/callServer'
 import { useLesson } from '~/stores/lesson'
 import { useNotices } from '~/stores/notices'
@@ -18,6 +19,8 @@ export function useBeginLesson() {
     return begun
   }
   return {
+    /** A lesson of its own for a draft of a wondering. */
+    draftLesson: (draft: Plan) => begin(() => callServer('POST /api/lessons', { body: { investigation: null, draft } })),
     /** A lesson of its own for one group's question. */
     ownLesson: (group: string) =>
       begin(() => callServer('POST /api/lessons/[lesson]/own-question', { path: path(), body: { group } })),

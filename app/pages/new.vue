@@ -4,6 +4,7 @@ import { AGE_WORDS, KIND_WORDS, TOPIC_WORDS } from '~~/core/wording'
 import type { Investigations } from '~~/schemas/contract'
 import NoticeBar from '~/components/pieces/NoticeBar.vue'
 import InvestigationCard from '~/components/shelf/InvestigationCard.vue'
+import type { Plan } from '~~/core/lesson'
 import ChoiceField from '~/forms/ChoiceField.vue'
 import NumberField from '~/forms/NumberField.vue'
 import TextField from '~/forms/TextField.vue'
@@ -14,6 +15,7 @@ import { useNotices } from '~/stores/notices'
 
 /** Loaded when they are first shown. */
 const InvestigationInside = defineAsyncComponent(() => import('~/components/shelf/InvestigationInside.vue'))
+const DraftSheet = defineAsyncComponent(() => import('~/components/draft/DraftSheet.vue'))
 
 /** Which lesson? The library as cards, for the class that stands above them. */
 useHead({ title: 'Which lesson? · Jolly Beaker' })
@@ -25,6 +27,8 @@ const ANYTHING: LookedFor = { topic: '', kind: '', minutes: 0, age: '', there: f
 const wanted = ref({ ...ANYTHING })
 
 const looking = ref<string>()
+/** What the teacher has in mind, as a draft is made of it. */
+const line = ref('')
 onMounted(() => attempt(load))
 
 async function load(): Promise<void> {
@@ -49,6 +53,13 @@ async function start(investigation: string | null, withWhatIsThere = false): Pro
     const { id, changed } = await callServer('POST /api/lessons', { body })
     if (changed !== '') notices.done(changed)
     await navigateTo(`/lesson/${id}/${investigation ? 'plan' : 'wonder'}`)
+  })
+}
+
+async function takeDraft(plan: Plan): Promise<void> {
+  await attempt(async () => {
+    const { id } = await callServer('POST /api/lessons', { body: { investigation: null, draft: plan } })
+    await navigateTo(`/lesson/${id}/plan`)
   })
 }
 
@@ -95,6 +106,14 @@ async function attempt(work: () => Promise<void>): Promise<void> {
         <TickField v-model="wanted.there" class="there" label="We have it all" />
       </span>
     </div>
+    <DraftSheet
+      v-if="library"
+      v-model="line"
+      class="sheet mb-part"
+      :into="{ className, children: children ?? 0 }"
+      take="Begin with this draft"
+      @take="takeDraft"
+    />
     <ul v-if="shown" class="cards" aria-label="Lessons to begin from">
       <InvestigationCard
         v-for="one in shown"

@@ -107,3 +107,11 @@ describe('what is read back', () => {
     expect(offered('Card climbed higher than kitchen roll.')).toEqual(['wrong-direction'])
   })
 })
+
+it('a count of groups is held against the groups, and said with them; one group alone knows nothing of others', () => {
+  const record = recordOf(results.clear, 3)
+  const [doubt] = doubtsOfConclusion('Five groups found kitchen roll highest, 61 mm. We are sure.', plan, evidence('clear'))
+  expect(doubtWordsOfConclusion(doubt!, plan).text).toBe('3 of 3 groups put kitchen roll first.')
+  const own = readForGroup('Two groups found kitchen roll highest.', plan, record, 'g1', false)
+  expect(own.doubts).toEqual([])
+})

@@ -2,7 +2,7 @@ import type { Evidence, Grade } from '../evidence'
 import type { Plan } from '../lesson'
 import { readDirections } from './conclusion/directions'
 import { readFigures } from './conclusion/figures'
-import { readGroups } from './conclusion/groups'
+import { readGroups, type GroupsCounted } from './conclusion/groups'
 import { HEDGED, HOW_SURE, NOT_FOUND } from './conclusion/lexicon'
 import { sentencesOf, type ConditionMention, type Span, type Stretch } from './conclusion/mentions'
 import {
@@ -29,7 +29,14 @@ export type ClaimDoubt = {
   | { code: 'names-another-winner'; named: string; winner: string }
   /** Two that stand the other way round; of a line that goes the other way, none. */
   | { code: 'wrong-direction'; named: [string, string] | undefined }
-  | { code: 'wrong-number'; said: string; condition: string | undefined; table: number | undefined }
+  | {
+      code: 'wrong-number'
+      said: string
+      condition: string | undefined
+      table: number | undefined
+      /** Of a count of groups: how many put the first one first, of how many, and which it is. */
+      groups?: GroupsCounted
+    }
   | { code: 'not-fair'; named: string | undefined }
   | { code: 'not-tested'; factor: string }
   /** A property that nobody measured: the strongest, where heights were read. */

@@ -25,7 +25,10 @@ export interface FairComparison {
 }
 
 export interface FairCheck {
+  /** No pair differs in what it should not, as far as anybody said. */
   fair: boolean
+  /** Things to keep the same of which nobody said how: fair only if they are. */
+  unsaid: string[]
   pairs: Pair[]
   differing: DifferingFactor[]
   unknown: { factor: string; conditions: string[] }[]
@@ -49,6 +52,7 @@ export function checkFairness(settings: Setting[], factors: string[], changed: s
   const pairs = allPairs(settings).map(([a, b]) => comparePair(a, b, others, changed))
   return {
     fair: pairs.length > 0 && pairs.every((pair) => pair.status === 'fair'),
+    unsaid: [],
     pairs,
     differing: others.map((factor) => sharesOf(settings, factor)).filter((found) => found.shares.length > 1),
     unknown: others

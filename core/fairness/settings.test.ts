@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { soakUpPlan } from '../../test/soakUp'
-import type { Plan } from '../lesson'
+import { keptFactors, type Plan } from '../lesson'
+import { fairWords } from '../wording'
 import { checkPlan, settingOf, settingsOf } from '.'
 
 const withExceptions = (factor: string, exceptions: Record<string, string>, change: Partial<Plan> = {}): Plan => {
@@ -61,4 +62,38 @@ describe('the plan as a table of conditions by factors', () => {
     ])
     expect(check.otherQuestions.filter((one) => one.factor === 'lid')).toHaveLength(6)
   })
+})
+
+it('says “fair” outright only where everybody knows how the rest is kept the same', () => {
+  const plan = soakUpPlan()
+  const [first] = keptFactors(plan)
+  const silent = { ...plan, factors: plan.factors.map((factor) => (factor.id === first!.id ? { ...factor, how: ' ' } : factor)) }
+  expect(fairWords(plan, checkPlan(plan)!).verdict).toBe('All 6 pairs are fair.')
+  expect(checkPlan(silent)).toMatchObject({ fair: true, unsaid: [first!.id] })
+  expect(fairWords(silent, checkPlan(silent)!).verdict).toBe(
+    `All 6 pairs are fair if ${first!.name} is kept the same: nobody has said how.`,
+  )
+  // Said for every condition in the table it is said.
+  const exceptions = Object.fromEntries(silent.conditions.map(({ id }) => [id, '2 cm']))
+  const inTable = {
+    ...silent,
+    factors: silent.factors.map((factor) => (factor.id === first!.id ? { ...factor, exceptions } : factor)),
+  }
+  expect(checkPlan(inTable)!.unsaid).toEqual([])
+})
+
+it.each([
+  ['about the same', true],
+  ['some water', true],
+  ['steady', true],
+  ['sort of slowly', true],
+  ['the same', true],
+  ['about 20 mL, to the line', false],
+  ['the same tennis ball for all', false],
+  ['let go, never pushed', false],
+])('“%s” as an answer to how: vague is %s', (how, vague) => {
+  const plan = soakUpPlan()
+  const [first] = keptFactors(plan)
+  const said = { ...plan, factors: plan.factors.map((factor) => (factor.id === first!.id ? { ...factor, how } : factor)) }
+  expect(checkPlan(said)!.unsaid).toEqual(vague ? [first!.id] : [])
 })

@@ -1,6 +1,7 @@
 import { oncePer } from '../chance'
-import { activeConditions, changedFactor, conditionValue, type Factor, type Plan } from '../lesson'
+import { activeConditions, changedFactor, conditionValue, keptFactors, type Factor, type Plan } from '../lesson'
 import { atLevel, seriesIn, seriesOfCondition } from '../test'
+import { isVague } from './vague'
 import { checkFairness, type FairCheck, type Pair, type Setting } from './compare'
 
 export const UNKNOWN = '?'
@@ -36,7 +37,7 @@ export const checkPlan = oncePer((plan: Plan): FairCheck | undefined => {
   const changed = changedFactor(plan)
   if (!changed) return undefined
   const factors = plan.factors.map((factor) => factor.id)
-  const check = checkFairness(settingsOf(plan), factors, changed.id)
+  const check = { ...checkFairness(settingsOf(plan), factors, changed.id), unsaid: unsaidOf(plan) }
   const second = plan.seriesFactor
   return second === null || seriesIn(plan).length === 0 ? check : bothWays(plan, check, factors, second)
 })
@@ -53,12 +54,22 @@ function bothWays(plan: Plan, check: FairCheck, factors: string[], second: strin
   const other = ({ factor }: { factor: string }) => factor !== second
   return {
     fair: pairs.length > 0 && pairs.every(({ status }) => status === 'fair'),
+    unsaid: check.unsaid,
     pairs,
     differing: check.differing.filter(other),
     unknown: check.unknown.filter(other),
     fairAmong: check.fairAmong,
     otherQuestions: check.otherQuestions.filter(other),
   }
+}
+
+/** Things to keep the same without a number or a habit how, neither for all nor for each condition in the table. */
+export function unsaidOf(plan: Plan): string[] {
+  const active = activeConditions(plan)
+  const isInTable = ({ exceptions }: Factor) => active.length > 0 && active.every(({ id }) => id in exceptions)
+  return keptFactors(plan)
+    .filter((factor) => (factor.how.trim() === '' || isVague(factor.how)) && !isInTable(factor))
+    .map(({ id }) => id)
 }
 
 function spelled(value: string): string | null {

@@ -1,10 +1,17 @@
 import { MOST } from './limits'
 import { PLAN_VERSION, SHAPES, type Group, type Plan, type Remark, type Watch, type Wonder } from './plan'
-import { usualUse, type Material } from './material'
+import { isTool, usualUse, type Material } from './material'
 import { type Arrangement } from './timing'
 
 export const GROUP_NAMES = ['Alder', 'Birch', 'Cedar', 'Dogwood', 'Elm', 'Fir', 'Gorse', 'Hazel', 'Ivy', 'Juniper'] as const
 export const MOST_GROUPS = MOST.groups
+
+const USUAL_GROUPS = 7
+
+/** How many groups a class begins with: seven, and never so many that a child is alone. `usualGroups(2) // 1` */
+export function usualGroups(children: number): number {
+  return children === 0 ? USUAL_GROUPS : Math.min(USUAL_GROUPS, Math.max(1, Math.floor(children / 2)))
+}
 
 /**
  * Splits a class into groups as evenly as can be, the larger groups first.
@@ -57,7 +64,7 @@ export function newMaterial(id: string, name: string, amount = '1'): Material {
     amount,
     per: 'group',
     condition: null,
-    use: 'up',
+    use: isTool(name) ? 'again' : 'up',
     rinse: 0,
     goesRound: null,
     inUse: usualUse(name),
@@ -128,7 +135,7 @@ export function emptyPlan(className: string, children: number, newId: () => stri
     challenge: null,
     gapsStay: false,
     each: 'group',
-    groups: splitIntoGroups(children, 7, newId),
+    groups: splitIntoGroups(children, usualGroups(children), newId),
     resetList: [],
     materials: [],
     ownCautions: [],

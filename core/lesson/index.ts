@@ -153,6 +153,7 @@ export {
   groupsBySize,
   largestGroup,
   splitIntoGroups,
+  usualGroups,
   withGroups,
 } from './empty'
 export { withCondition, withLabel } from './conditions'

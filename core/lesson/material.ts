@@ -79,6 +79,15 @@ export interface OwnCaution {
 const READS = /\b(rulers?|tapes?|scales?|balances?|thermometers?|meters?|\w+meters?|probes?|sensors?|protractors?|magnif\w+)\b/i
 const TIMES = /\b(stopwatch(es)?|timers?|clocks?)\b/i
 
+/** What nobody uses up: it comes back after the trial. */
+const TOOLS =
+  /\b(?:scissors|hole punch|stapler|tubs?|bowls?|basins?|trays?|jugs?|buckets?|funnels?|spoons?|sieves?|magnets?|torch(?:es)?|mirrors?|tweezers|pipettes?|syringes?|clamps?|stands?|ramps?|stopwatch(?:es)?|timers?|calculators?|screens?|beakers?|(?:measuring )?cylinders?)$/i
+
+/** Is a thing of that name a tool, which is used again. `isTool('metre ruler') // true` */
+export function isTool(name: string): boolean {
+  return TOOLS.test(name.trim()) || READS.test(name) || TIMES.test(name)
+}
+
 /**
  * In which steps of a trial a thing of that name is usually in use: what measures when it is read, everything else from set-up to reset.
  * @example usualUse('metre ruler') // => ['read']

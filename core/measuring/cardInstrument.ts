@@ -1,6 +1,6 @@
 import { type Kind, type Measure, type Plan } from '../lesson'
 import { testOf, kindOf, withMethodOn, KINDS_OF_TEST, WAYS_OF_READING, readBy, newMeasure } from '../test'
-import { unitOf } from '../quantity'
+import { unitOf, type UnitCode } from '../quantity'
 import { INSTRUMENTS, withInstrument, type Instrument } from './instruments'
 
 /** What the name of a measure card calls for, one kind of quantity a line: by its first words that fit. */
@@ -22,6 +22,36 @@ const CALLED_FOR: [string, RegExp][] = [
 export function instrumentForCard(name: string): Instrument | undefined {
   const code = CALLED_FOR.find(([, words]) => words.test(name))?.[0]
   return INSTRUMENTS.find((instrument) => instrument.code === code)
+}
+
+/** What a class usually reads a unit with; other units have no instrument of their own. */
+const USUAL_FOR: Partial<Record<UnitCode, string>> = {
+  mm: 'ruler-mm',
+  cm: 'tape',
+  s: 'stopwatch-child',
+  g: 'scale',
+  mL: 'jug',
+  degC: 'thermometer',
+  N: 'force-meter',
+  count: 'counter',
+  words: 'words',
+  sorts: 'sorts',
+}
+/** Minutes are read on a stopwatch and metres on a tape, as near as those show. */
+const READ_AS: Partial<Record<UnitCode, UnitCode>> = { min: 's', m: 'cm', kg: 'g' }
+
+/**
+ * The instrument that a unit is usually read with.
+ * @example instrumentForUnit('degC')?.tool // => 'thermometer'
+ */
+export function instrumentForUnit(unit: UnitCode): Instrument | undefined {
+  const code = USUAL_FOR[READ_AS[unit] ?? unit]
+  return INSTRUMENTS.find((instrument) => instrument.code === code)
+}
+
+/** The units that a kind of test can be read in with a usual instrument, in the order in which they are offered. */
+export function usualUnits(kind: Kind): UnitCode[] {
+  return (Object.keys(USUAL_FOR) as UnitCode[]).filter((unit) => KINDS_OF_TEST[kind].ways.includes(instrumentForUnit(unit)!.reads))
 }
 
 /**

@@ -1,5 +1,5 @@
 export { chanceBestIsBest, chanceRightOrder, repeatsNeeded } from './chances'
-export { instrumentForCard, misfitOf, withNamedInstrument, newCard } from './cardInstrument'
+export { instrumentForCard, instrumentForUnit, usualUnits, misfitOf, withNamedInstrument, newCard } from './cardInstrument'
 export { chanceOfClear } from './clear'
 export {
   chancesByRepeats,
@@ -25,6 +25,6 @@ export type { Instrument } from './instruments'
 export { chanceOfSame, chanceOfSameNow, expectsTheSame } from './same'
 export { applyWay, waysToSee } from './ways'
 export type { Way } from './ways'
-export { measuringSd, readingSdOf, totalSd, trialSdOf } from './wobble'
+export { ASSUMED_SHARE, measuringSd, readingSdOf, totalSd, trialSdOf } from './wobble'
 export type { LearnedWobble, Wobble, WobbleSource } from './wobble'
 export { asksForMost, expectedMost, withExpectedMost } from './expectedMost'

@@ -89,6 +89,8 @@ export function withInstrument(method: ResolvedMethod, instrument: Instrument): 
     readingWobble,
     timingWobble,
     trialWobble: forgets || method.trialWobble === null ? null : turned(method.trialWobble),
+    // The most metres and the most seconds are not best alike.
+    best: forgets ? null : method.best,
     differenceThatMatters: turned(method.differenceThatMatters),
     expectedLow: expected(method.expectedLow),
     expectedHigh: expected(method.expectedHigh),

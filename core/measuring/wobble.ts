@@ -36,7 +36,7 @@ export interface LearnedWobble {
 const HALF_A_MARK = 0.5
 const COUNTED_SURELY = 30
 const MISCOUNTED = 0.02
-const ASSUMED_SHARE = 0.08
+export const ASSUMED_SHARE = 0.08
 
 /**
  * Standard deviation of reading the instrument. What nobody typed follows the mark: half of one for a scale that a child reads; nothing for a count

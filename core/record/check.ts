@@ -1,13 +1,12 @@
 import { oncePerPair } from '../chance'
 import { activeConditions, type Plan, type Reading } from '../lesson'
 import { atMoment, emptyOf, momentOf, momentsOf, resultUnit, testOf, wayOf, kindOf, type ResolvedMethod } from '../test'
-import { methodMeasuringSd, totalSd, trialSdOf } from '../measuring'
+import { ASSUMED_SHARE, methodMeasuringSd, totalSd, trialSdOf } from '../measuring'
 import { convert, onTheMark, readQuantity, unitOf, type UnitCode } from '../quantity'
 import { FELLOWS_ENOUGH, fellowship, fellowsOf, keyOf, middleOf, rawFellowsOf, type Fellowship } from './fellowship'
 import { countedReadings } from './readings'
 import { checkEntry, nearest, ODD_SDS, type Doubt, type Near, type Surroundings } from './slips'
 
-const ASSUMED_SHARE = 0.08
 /** Where nobody has seen any wobble, a number has to lie so much further off before its digits are doubted. */
 const UNSEEN = 2.5
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { reading, soakUpPlan } from '../../test/soakUp'
 import { EMPTY_RECORD, type Improvement, type LessonRecord } from '../lesson'
-import { withKind } from '../test'
+import { withKind, withMethod } from '../test'
 import { bestSoFarWords, gainWords, tryLine } from '../wording'
 import { groupReport } from '../wording/reports'
 import { stationState } from '../station'
@@ -50,6 +50,19 @@ describe('tries at a better one', () => {
     expect(gainWords(plan, -2)).toBe('2\u202fmm worse')
     const least = { ...plan, measures: plan.measures.map((one) => ({ ...one, method: { ...one.method, best: 'least' as const } })) }
     expect(triesOf(least, record, 'g1').map(({ best }) => best)).toEqual([true, false, false])
+    const near = withMethod(plan, (method) => ({ ...method, best: 'nearest', bestNumber: 11 }))
+    expect(triesOf(near, record, 'g1').map(({ gain, best }) => [gain, best])).toEqual([
+      [undefined, false],
+      [-1, false],
+      [1, true],
+    ])
+  })
+
+  it('have no best one and gain nothing until somebody said what is best', () => {
+    const measures = plan.measures.map((card) => ({ ...card, name: 'how smooth it is' }))
+    const open = withMethod({ ...plan, measures }, (method) => ({ ...method, best: null }))
+    expect(triesOf(open, record, 'g1').every(({ gain, best }) => gain === undefined && !best)).toBe(true)
+    expect(bestSoFarWords(open, triesOf(open, record, 'g1'))).toBe('')
   })
 
   it('show across groups which changes helped, and what they have in common', () => {

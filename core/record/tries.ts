@@ -1,6 +1,6 @@
 import { mean } from 'simple-statistics'
 import { activeConditions, mainWords, type Improvement, type LessonRecord, type Plan } from '../lesson'
-import { bestOf, kindOf } from '../test'
+import { bestNumberOf, bestOf, kindOf } from '../test'
 import { withoutNoise } from '../quantity'
 import { trialResults } from './results'
 
@@ -28,18 +28,19 @@ export interface ChangeMade {
 }
 
 /**
- * The tries of one group in their order, with what each gained. More is better unless the class chose less.
+ * The tries of one group in their order, with what each gained on the best before it. Until somebody said what is best none is, and nothing is gained.
  * @example triesOf(plan, record, 'g1').map(({ best }) => best) // => [true, false, false, false]
  */
 export function triesOf(plan: Plan, record: LessonRecord, group: string): Try[] {
   const results = trialResults(plan, record.readings).filter((one) => one.group === group && Number.isFinite(one.value))
-  const sign = bestOf(plan) === 'least' ? -1 : 1
+  const worth = worthOf(plan)
   let bestSoFar: number | undefined
   const tries = activeConditions(plan).map(({ id }): Try => {
     const own = results.filter(({ condition }) => condition === id).map(({ value }) => value)
     const result = own.length === 0 ? undefined : withoutNoise(mean(own))
-    const gain = result === undefined || bestSoFar === undefined ? undefined : withoutNoise(sign * (result - bestSoFar))
-    if (result !== undefined && (bestSoFar === undefined || sign * (result - bestSoFar) > 0)) bestSoFar = result
+    const gain =
+      !worth || result === undefined || bestSoFar === undefined ? undefined : withoutNoise(worth(result) - worth(bestSoFar))
+    if (worth && result !== undefined && (bestSoFar === undefined || worth(result) > worth(bestSoFar))) bestSoFar = result
     return {
       condition: id,
       change: record.improvements.findLast((one) => one.group === group && one.condition === id),
@@ -52,6 +53,21 @@ export function triesOf(plan: Plan, record: LessonRecord, group: string): Try[] 
     }
   })
   return tries.map((one) => ({ ...one, best: bestSoFar !== undefined && one.result === bestSoFar }))
+}
+
+/** How good a result is, where somebody said what is best: more of it, less, or nearer to a number. */
+function worthOf(plan: Plan): ((result: number) => number) | undefined {
+  const number = bestNumberOf(plan)
+  switch (bestOf(plan)) {
+    case 'most':
+      return (result) => result
+    case 'least':
+      return (result) => -result
+    case 'nearest':
+      return number === undefined ? undefined : (result) => -Math.abs(result - number)
+    case 'none':
+      return undefined
+  }
 }
 
 /**

@@ -4,7 +4,7 @@ import type { DayOff } from '../clock'
 import type { AmountErrorCode, Caution, CautionSource, CivilMoment, MovedBecause, Step, SupplyField, SupplyProblem } from '../kit'
 import type { Mend, WayOut } from '../waysOut'
 import { type Doer, type Plan, type RowKindName, type Stop } from '../lesson'
-import { eachMeasure } from '../test'
+import { eachMeasure, type Best } from '../test'
 import { type Lacks, type Doubt } from '../record'
 import type { Way } from '../measuring'
 import type { ReadErrorCode, ResultUnit, UnitCode } from '../quantity'
@@ -32,6 +32,7 @@ export type Fix =
   | { code: 'set-repeats'; repeats: number }
   | { code: 'take-fresh' }
   | { code: 'take-instrument'; instrument: string }
+  | { code: 'say-best'; best: Best }
   | { code: 'mix-trials' }
   | { code: 'leave-gaps' }
   | { code: 'take-levels'; values: number[] }
@@ -67,6 +68,8 @@ export type Finding = Base &
   (
     | { code: 'no-title' }
     | { code: 'instrument-misfit'; instrument: string }
+    | { code: 'unit-not-said'; unit: UnitCode }
+    | { code: 'best-not-said' }
     | { code: 'nothing-wondered' }
     | { code: 'sounds-like-a-guess'; remark: string; words: string[] }
     | { code: 'nothing-to-change' }

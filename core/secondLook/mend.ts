@@ -74,6 +74,8 @@ export function mend(plan: Plan, fix: PlanFix, newId: () => string): Plan {
       const instrument = INSTRUMENTS.find(({ code }) => code === fix.instrument)
       return instrument ? withMethod(plan, (method) => withInstrument(method, instrument)) : plan
     }
+    case 'say-best':
+      return withMethod(plan, (method) => ({ ...method, best: fix.best }))
     case 'take-fresh':
       return { ...plan, things: 'fresh' }
     case 'mix-trials':

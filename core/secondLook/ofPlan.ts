@@ -1,7 +1,7 @@
 import { orderKindOf, specimensOf } from '../arrangement'
-import { checkPlan, FEWEST_LEVELS, GOOD_LEVELS, hiddenComparisons, levelsOf, type FairCheck } from '../fairness'
-import { activeConditions, changedFactor, conditionValue, keptFactors, isEachChild, type Factor, type Plan } from '../lesson'
-import { eachSeries, firstSeries, FIRST_TIMES, shapeOf, seriesIn, testOf, kindOf } from '../test'
+import { checkPlan, FEWEST_LEVELS, GOOD_LEVELS, hiddenComparisons, levelsOf, unsaidOf, type FairCheck } from '../fairness'
+import { activeConditions, changedFactor, conditionValue, isEachChild, type Plan } from '../lesson'
+import { eachSeries, firstSeries, FIRST_TIMES, shapeOf, seriesIn, testOf, kindOf, isBestKnown } from '../test'
 import { expectedUnit, misfitOf, outlookOf, waysToSee, WANTED_CHANCE, type LearnedWobble } from '../measuring'
 import { readQuantity } from '../quantity'
 import { doubtfulRemarks } from '../wonder'
@@ -81,16 +81,34 @@ export function findingsOfQuestion(plan: Plan): Finding[] {
       fixes: [{ code: 'take-instrument', instrument: misfit.code }, go('plan', 'method-tool')],
     })
   }
-  // Where the table says it for every condition, nothing is left unsaid.
-  const inTable = ({ exceptions }: Factor) => active.length > 0 && active.every(({ id }) => id in exceptions)
-  for (const factor of keptFactors(plan).filter((one) => one.how.trim() === '' && !inTable(one))) {
+  const { measure, amount } = testOf(plan)
+  if (amount && amount.tool.trim() === '' && !misfit) {
     findings.push({
-      code: 'how-not-said',
-      key: `how-not-said/${factor.id}`,
+      code: 'unit-not-said',
+      key: 'unit-not-said',
       stop: 'plan',
       severity: 'attention',
-      factor: factor.id,
-      fixes: [{ code: 'say-how', factor: factor.id, how: 'one-for-all' }, go('plan', 'how', factor.id)],
+      unit: amount.unit,
+      fixes: [go('plan', 'method-tool')],
+    })
+  }
+  if (measure && active.length > 1 && !isBestKnown(plan)) {
+    findings.push({
+      code: 'best-not-said',
+      key: 'best-not-said',
+      stop: 'plan',
+      severity: 'attention',
+      fixes: [...(['most', 'least', 'none'] as const).map((best): Fix => ({ code: 'say-best', best })), go('plan', 'best')],
+    })
+  }
+  for (const factor of unsaidOf(plan)) {
+    findings.push({
+      code: 'how-not-said',
+      key: `how-not-said/${factor}`,
+      stop: 'plan',
+      severity: 'attention',
+      factor,
+      fixes: [{ code: 'say-how', factor, how: 'one-for-all' }, go('plan', 'how', factor)],
     })
   }
   return findings

@@ -30,6 +30,8 @@ export const TRAITS: Record<FindingCode, Traits> = {
   'nothing-to-change': notYet(PLANNING),
   'nothing-to-measure': notYet(PLANNING),
   'instrument-misfit': ofAMeasure(PLANNING),
+  'unit-not-said': notYet(ofAMeasure(PLANNING)),
+  'best-not-said': notYet(ofAMeasure(PLANNING)),
   'too-few-conditions': notYet(PLANNING),
   'label-empty': PLANNING,
   'same-label': PLANNING,

@@ -1,21 +1,35 @@
-import { unitOf } from '../quantity'
 import { BEST, type Plan } from '../lesson'
-import { canBeNothing, resultUnit } from './counts'
+import { kindOf } from './kinds'
 import { testOf } from './test'
 
 export type Best = (typeof BEST)[number]
 
+/** Words of a card of which less is better, whoever reads them; of what is built, words of which more is. */
+const LESS_IS_BETTER =
+  /\b(?:is|are|was|were|water|much) left\b|\bleft (?:over|behind)\b|\b(?:remain\w*|spill\w*|spilt|los[te]s?|losses|leak\w*|wasted?)\b/i
+const MORE_IS_BETTER_BUILT =
+  /\b(?:holds?|carr(?:y|ies)|lifts?|bears?|supports?|floats?|how (?:tall|high|far)|height|lasts?|stays up)\b/i
+
 /**
- * What is best: what the class said; where nobody was asked, of places the first and of amounts the most, while times, temperatures, changes and losses have no best.
+ * What is best: what the class said, else what the card's words say: least of what is left or spilled, most of what a thing that is built holds, first of places.
+ * Where nobody said and no word tells it, nothing is best: conditions only differ.
  * @example bestOf(soakUpPlan()) // => 'most'
  */
 export function bestOf(plan: Plan): Best {
-  const method = testOf(plan).method
-  if (!method) return 'none'
-  if (method.best !== null) return method.best
-  if (!testOf(plan).way.ranks) return 'none'
-  const { dimension } = unitOf(resultUnit(plan))
-  return dimension === 'time' || dimension === 'temperature' || canBeNothing(plan) || method.eachIs === 'used' ? 'none' : 'most'
+  const { method, measure, way } = testOf(plan)
+  if (!measure || !method || !way.ranks) return method?.best ?? 'none'
+  return method.best ?? (way.isPlace ? 'most' : bestInWords(plan, measure.name))
+}
+
+function bestInWords(plan: Plan, name: string): Best {
+  if (LESS_IS_BETTER.test(name)) return 'least'
+  return kindOf(plan).improves && MORE_IS_BETTER_BUILT.test(name) ? 'most' : 'none'
+}
+
+/** Did somebody say what is best, or does a word of the card tell it: else it has to be asked. `isBestKnown(soakUpPlan()) // true` */
+export function isBestKnown(plan: Plan): boolean {
+  const { method, measure, way } = testOf(plan)
+  return !measure || !way.ranks || method?.best !== null || bestOf(plan) !== 'none'
 }
 
 /** The number that the best one comes nearest to; undefined where another thing is best. */

@@ -69,7 +69,7 @@ export {
   watchedPlaces,
 } from './counts'
 export type { Counted } from './counts'
-export { bestNumberOf, bestOf } from './best'
+export { bestNumberOf, bestOf, isBestKnown } from './best'
 export type { Best } from './best'
 export {
   atLevel,

@@ -2,6 +2,7 @@ import {
   emptyPlan,
   newMaterial,
   splitIntoGroups,
+  usualGroups,
   type Age,
   type Condition,
   type Factor,
@@ -96,7 +97,14 @@ export function wholePlan(short: PlanInShort): PlanForAll {
 
 /** A plan for this class from a lesson to begin from. */
 export function planFrom({ plan }: Pick<StartingPoint, 'plan'>, className: string, children: number, newId: () => string): Plan {
-  return { ...structuredClone(plan), className, children, date: '', notes: '', groups: splitIntoGroups(children, 7, newId) }
+  return {
+    ...structuredClone(plan),
+    className,
+    children,
+    date: '',
+    notes: '',
+    groups: splitIntoGroups(children, usualGroups(children), newId),
+  }
 }
 
 /**

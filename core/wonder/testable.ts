@@ -11,8 +11,8 @@ import {
   type TestableCheck,
 } from '../lesson'
 import { kindOf, watchesOverDays } from '../test'
-import { changeableIn, changesNothing } from './changeable'
-import { measurableIn, measureCardOf } from './measurable'
+import { changeableIn, changesNothing, isAboutNoChange, readLine, type Changeable } from '../draft'
+import { measurableIn } from './measurable'
 
 export type Because =
   | { code: 'names-factor'; factor: string }
@@ -62,9 +62,11 @@ const MOST_READ = 800
 /** "Which one goes highest?" is about what is on the table. */
 const WHICH_OF_THEM = /\bwhich (?:one|of (?:them|these)|is|goes|comes|does)\b/i
 const WHY = /^\s*(?:why|how come|what makes|what is it that|how does it work)\b/i
-const DAYS = /\b(days?|weeks?|overnight|grow\w*|sprout\w*|tomorrow|rot\w*|rust\w*|mould\w*|for ever|forever|months?)\b/i
+const DAYS =
+  /\b(days?|weeks?|overnight|grow\w*|sprout\w*|tomorrow|rot|rots|rott\w*|decay\w*|decompos\w*|rust\w*|mould\w*|for ever|forever|months?)\b/i
 /** Minutes or days, by how much there is of it. */
 const A_WHILE = /\b(dry|dries|dried|drying|melt\w*|freez\w*|cools?|cooling|go(?:es)? brown)\b/i
+const ROTS = /\b(?:rot|rots|rott\w*|decay\w*|decompos\w*|mould\w*|moldy?)\b/i
 const NOT_FOR_CHILDREN =
   /\b(explo\w*|mains|socket|plug|bleach|acid|petrol|poison\w*|drink it|eat it|taste it|set (?:it )?on fire|burn it|jump off|roof|microwave|lightning)\b/i
 
@@ -106,7 +108,7 @@ function checkChange(plan: Plan, text: string): Checked {
   const among = WHICH_OF_THEM.test(text) && plan.conditions.length > 1
   const named = namedIn(plan.factors, text) ?? (among || namesCondition(plan, text) ? changedOf(plan) : undefined)
   if (named) return { answer: 'yes', because: { code: 'names-factor', factor: named.id } }
-  const thing = changeableIn(text)?.thing
+  const thing = changeOf(text)?.thing
   if (thing) return { answer: 'yes', because: { code: 'sounds-changeable', thing } }
   return changesNothing(text)
     ? { answer: 'no', because: { code: 'nothing-to-change' } }
@@ -142,7 +144,10 @@ function checkTime(plan: Plan, text: string): Checked {
 function checkSafety(text: string): Checked {
   const barred = NOT_FOR_CHILDREN.exec(text)?.[0]
   if (barred) return { answer: 'no', because: { code: 'not-for-children', word: barred.toLowerCase() } }
-  const [caution] = cautionsInWords(text).filter((one) => DOER[one] !== 'child')
+  // What rots or goes mouldy is done by children, and never without care.
+  const all = cautionsInWords(text)
+  const caution =
+    all.find((one) => DOER[one] !== 'child') ?? all.find((one) => one === 'mould') ?? (ROTS.test(text) ? 'mould' : undefined)
   return caution
     ? { answer: 'partly', because: { code: 'needs-care', caution, doer: DOER[caution] } }
     : { answer: 'yes', because: { code: 'nothing-dangerous' } }
@@ -152,7 +157,7 @@ function checkSafety(text: string): Checked {
 function nearestChange(plan: Plan, text: string): CardOrNew {
   const named = namedIn(plan.factors, text)
   if (named) return named
-  const thing = WHY.test(text) || namesCondition(plan, text) ? undefined : changeableIn(text)
+  const thing = WHY.test(text) || namesCondition(plan, text) ? undefined : changeOf(text)
   const close = closest(plan.factors, thing?.thing ?? text)
   if (close) return close
   if (thing && thing.card !== '') return { id: undefined, name: thing.card }
@@ -164,8 +169,18 @@ function nearestMeasure(plan: Plan, text: string): CardOrNew {
   if (named) return named
   const own = plan.measures.find((measure) => measure.id === plan.measured) ?? plan.measures[0]
   if (own) return own
-  const countsChange = changeableIn(text)?.card.startsWith('the number of')
-  return { id: undefined, name: countsChange ? '' : measureCardOf(text) }
+  // The nearest question does not contradict its own check: a matter of taste names nothing to measure.
+  const looked = measurableIn(text)
+  const { change, measure } = readLine(text)
+  const same = change.startsWith('the number of') && measure.startsWith(`how many ${change.slice('the number of '.length)}`)
+  return { id: undefined, name: !looked || looked.code === 'opinion' || same ? '' : measure }
+}
+
+/** What a wondering would make different: the card that a draft of it has, too, else what it is about. */
+function changeOf(text: string): Changeable | undefined {
+  if (isAboutNoChange(text)) return undefined
+  const { change } = readLine(text)
+  return change === '' ? changeableIn(text) : { thing: change, card: change }
 }
 
 function changedOf(plan: Plan): Factor | undefined {

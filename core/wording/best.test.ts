@@ -21,7 +21,7 @@ const conditions = ['thin', 'medium', 'thick'].map((label) => ({ id: label, labe
 const syrup = (method: Partial<Plan['measures'][number]['method']> = {}) =>
   withMethod(
     soakUpPlan({ conditions, measures: soakUpPlan().measures.map((card) => ({ ...card, name: 'how long the bead sinks' })) }),
-    (old) => ({ ...old, unit: 's', resolution: 0.1, ...method }),
+    (old) => ({ ...old, unit: 's', resolution: 0.1, best: null, ...method }),
   )
 const times = { thin: [2.1, 2.3, 2, 2.2, 2.4, 2.1], medium: [4.2, 4.4, 4.1, 4.3, 4.5, 4.2], thick: [6.4, 6.6, 6.3, 6.9, 6.7, 6.5] }
 const inMillimetres = recordOf(times, 3)

@@ -6,6 +6,7 @@ import { forMeasure, resultUnit, testOf } from '../test'
 import { GRADE_NAMES } from './grades'
 import type { FindingWords } from './findings'
 import { list, nameOfCondition } from './names'
+import { countedOwners } from './owners'
 import { writeFigure } from './tables'
 
 /** What a conclusion claims or leaves out, in words. */
@@ -50,7 +51,7 @@ export function doubtWordsOfConclusion(doubt: ClaimDoubt, whole: Plan): FindingW
       return {
         title: `Is it ${doubt.said}?`,
         text: tableSays(doubt, plan),
-        why: `${tableSays(doubt, plan)} Rounding is fine; look it up once more.`,
+        why: doubt.groups ? tableSays(doubt, plan) : `${tableSays(doubt, plan)} Rounding is fine; look it up once more.`,
       }
     case 'outside-tested':
       return {
@@ -106,8 +107,9 @@ export function doubtWordsOfConclusion(doubt: ClaimDoubt, whole: Plan): FindingW
 }
 
 /** What the table has instead of a number: `'The table has 60.6 mm for kitchen roll.'` */
-function tableSays({ condition, table }: Extract<ClaimDoubt, { code: 'wrong-number' }>, plan: Plan): string {
+function tableSays({ condition, table, groups }: Extract<ClaimDoubt, { code: 'wrong-number' }>, plan: Plan): string {
   const unit = resultUnit(plan)
+  if (groups) return `${groups.agreeing} of ${countedOwners(plan, groups.asked)} put ${nameOfCondition(plan, groups.first)} first.`
   if (condition === undefined || table === undefined) return 'The table has no such number.'
   return `The table has ${writeFigure(plan, table, unit)} for ${nameOfCondition(plan, condition)}.`
 }

@@ -5,6 +5,8 @@ import { counted, list } from './names'
 
 export interface FairWords {
   verdict: string
+  /** A tick only where everything was said. */
+  mark: '✓' | '~' | '▲'
   /** The fair pairs, or how many where they are many; empty when there is none. */
   fair: string
   /** What is not fair and why: pair by pair, or what most of them differ in. */
@@ -33,7 +35,8 @@ export function fairWords(plan: Plan, check: FairCheck): FairWords {
       text: `How does ${nameOf(comparison.factor)} change ${testOf(plan).measure?.name ?? 'what we measure'}? With ${letters(comparison.conditions)}.`,
     }))
   return {
-    verdict: verdictOf(check, fair.length),
+    mark: !check.fair ? '▲' : check.unsaid.length > 0 ? '~' : '✓',
+    verdict: verdictOf(check, fair.length, nameOf),
     fair: fair.length <= MOST_PAIRS ? sentences(fair.map(({ a, b }) => letters([a, b]))) : `${counted(fair.length, 'pair')}.`,
     notFair:
       notFair.length <= MOST_PAIRS
@@ -57,9 +60,14 @@ function sentences(parts: string[]): string {
   return parts.length === 0 ? '' : `${parts.join('; ')}.`
 }
 
-function verdictOf(check: FairCheck, fair: number): string {
+function verdictOf(check: FairCheck, fair: number, nameOf: (id: string) => string): string {
   const all = check.pairs.length
   if (all === 0) return 'Two conditions are needed before anything can be compared.'
+  if (check.fair && check.unsaid.length > 0) {
+    const [only] = check.unsaid
+    const kept = check.unsaid.length === 1 ? `${nameOf(only!)} is` : `${check.unsaid.length} things are`
+    return `${all === 1 ? 'The one pair is' : `All ${all} pairs are`} fair if ${kept} kept the same: nobody has said how.`
+  }
   if (check.fair) return all === 1 ? 'The one pair is fair.' : `All ${all} pairs are fair.`
   if (all === 1) return 'The one pair is not fair.'
   return fair === 0 ? `None of the ${all} pairs is fair.` : `${fair} of ${all} pairs ${fair === 1 ? 'is' : 'are'} fair.`

@@ -63,6 +63,18 @@ function wordsOf(finding: Finding, plan: Plan): FindingWords {
         text: `${sentenceCase(measured?.name ?? 'What we measure')} is read ${measured ? measuredWith(measured.method) : 'in another way'}; its name calls for ${instrumentNamed(finding.instrument)}.`,
         why: 'Sums, graph and station go by the unit. A card keeps its name whatever it is measured with.',
       }
+    case 'unit-not-said':
+      return {
+        title: 'Read with what?',
+        text: `Nobody said with what ${measured?.name ?? 'it'} is read: it stands in ${unitOf(finding.unit).symbol}.`,
+        why: 'The unit decides what counts, what is odd and how many digits are shown. Nothing is read from the name that it does not say.',
+      }
+    case 'best-not-said':
+      return {
+        title: 'What is best?',
+        text: `Nobody said which end of ${measured?.name ?? 'it'} is best: no first, no podium until then.`,
+        why: 'The most is not always best: of water that is left it is the least. Where conditions only differ, say so.',
+      }
     case 'nothing-wondered':
       return {
         title: 'Nothing noticed yet',
@@ -169,12 +181,17 @@ function wordsOf(finding: Finding, plan: Plan): FindingWords {
         text: `It is not known for ${letters(finding.conditions)}.`,
         why: 'What is not known may differ, so those comparisons cannot be called fair.',
       }
-    case 'how-not-said':
+    case 'how-not-said': {
+      const vague = plan.factors.find(({ id }) => id === finding.factor)?.how.trim() ?? ''
       return {
         title: `${sentenceCase(factor(finding.factor))} can drift`,
-        text: 'It is kept the same, but not said how.',
-        why: 'Seven groups have seven ways of keeping something the same, unless one way is agreed.',
+        text:
+          vague === ''
+            ? 'It is kept the same, but not said how.'
+            : `“${sentenceCase(vague)}” is neither a number nor a habit: how do ${countedOwners(plan, plan.groups.length)} do that alike?`,
+        why: 'Each group has its own way of keeping something the same, unless one way is agreed.',
       }
+    }
     case 'one-reading-each':
       return {
         title: 'One reading each',

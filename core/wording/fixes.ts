@@ -5,9 +5,11 @@ import { letterOf, type Plan } from '../lesson'
 import { forMeasure } from '../test'
 import { unitOf, writeShort, type UnitCode } from '../quantity'
 import type { Fix, TargetPlace } from '../secondLook'
+import { bestChoices } from './best'
 import { dayWords } from './days'
 import { mendingWords } from './evidence'
 import { counted, instrumentNamed, list, nameOfCondition, STOP_NAMES, writeReading } from './names'
+import { sentenceCase } from './sentenceCase'
 import { spelled } from './spelling'
 import { wayWords } from './waysToSee'
 import { mendWords, wayOutWords } from './waysOut'
@@ -44,6 +46,8 @@ export function fixWords(fix: Fix, plan: Plan, english: Customs['english'] = 'br
       return `Do ${counted(fix.repeats, 'repeat')}`
     case 'take-instrument':
       return `Take ${instrumentNamed(fix.instrument)}`
+    case 'say-best':
+      return sentenceCase(bestChoices(plan).find(({ value }) => value === fix.best)?.title ?? '')
     case 'take-fresh':
       return 'A fresh one each time'
     case 'mix-trials':
@@ -87,6 +91,7 @@ export function fixWords(fix: Fix, plan: Plan, english: Customs['english'] = 'br
 }
 
 const GO_WORDS: Record<TargetPlace, string> = {
+  best: 'Say what is best',
   title: 'Name it',
   noticed: 'Write one',
   'new-factor': 'Add one',
@@ -113,6 +118,11 @@ const GO_WORDS: Record<TargetPlace, string> = {
   'over-days': 'Other days',
   trial: 'Fill in',
   'trial-order': 'Choose the order',
+  things: 'Say which',
+  counts: 'Say what counts',
+  'by-size': 'Say whether its sign counts',
+  'each-is': 'Say what one number is',
+  class: 'Say who writes down',
   date: 'Choose a day',
   order: 'Take predictions',
   cell: 'Show it',

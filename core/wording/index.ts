@@ -130,6 +130,8 @@ export { conditionsWords, PREDICT_WORDS, question, questionSegments, takeWords, 
 export { KIND_WORDS } from './kinds'
 export { WAY_WORDS } from './ways'
 export type { Segment } from './kinds'
+export { grantedPlace, grantedWords } from './granted'
+export { draftBests, draftPartName, draftQuestion, draftTools, draftValue } from './draft'
 export { ANSWER_WORDS, becauseWords, CHECK_WORDS, nearestQuestion, VERDICT_WORDS } from './testable'
 export { SOURCE_WORDS, wayChance, wayCost, wayWords } from './waysToSee'
 export { changeWords, predictionOrderWords, predictionPrompt } from './predictions'

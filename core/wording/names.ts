@@ -26,7 +26,18 @@ import {
 } from '../test'
 import { WAY_WORDS } from './ways'
 import { INSTRUMENTS, type Instrument } from '../measuring'
-import { decimalsOf, unitOf, withUnit, writeNumber, writeQuantity, writeShort, isWord, type ResultUnit } from '../quantity'
+import {
+  decimalsOf,
+  isWord,
+  roundToMark,
+  unitOf,
+  withUnit,
+  writeFraction,
+  writeNumber,
+  writeQuantity,
+  writeShort,
+  type ResultUnit,
+} from '../quantity'
 import { countedName } from './counts'
 
 /** What a lesson is called, one that nobody has named among them. `lessonName('') // 'Lesson without a name'` */
@@ -120,7 +131,11 @@ export function writeReading(plan: Plan, value: number, unit: ResultUnit): strin
   if (!Number.isFinite(value)) return notWithin(plan)
   if (isWord(unit)) return testOf(plan).words[value - 1] || `word ${writeShort(value)}`
   if (unit === 'place') return placeWords(value)
-  return writeQuantity(value, unit, Math.max(decimalsOf(markOf(plan, unit)), Math.min(MOST_DECIMALS, decimalsOf(value))))
+  const mark = markOf(plan, unit)
+  return (
+    writeFraction(value, unit, mark) ??
+    writeQuantity(value, unit, Math.max(decimalsOf(mark), Math.min(MOST_DECIMALS, decimalsOf(value))))
+  )
 }
 
 /** A reading of the record, as the thing that it is of is written. */
@@ -166,6 +181,11 @@ function averageDecimals(plan: Plan, unit: ResultUnit): number {
   return hand > 0 ? Math.max(0, Math.min(finest, Math.floor(Math.log10(HAND_SHOWS / hand)))) : finest
 }
 
+/** The nearest mark of a scale in halves or quarters; a difference of less than a mark is none of them, and not nothing. */
+export function writeRounded(value: number, unit: ResultUnit, mark: number): string | undefined {
+  return value === 0 || Math.abs(value) >= mark ? writeFraction(roundToMark(value, mark), unit, mark) : undefined
+}
+
 /** An average, as fine as it is worth; of ordered words the word nearest to it. */
 export function writeAverage(plan: Plan, value: number, unit: ResultUnit): string {
   if (!Number.isFinite(value)) return notWithin(plan)
@@ -173,7 +193,9 @@ export function writeAverage(plan: Plan, value: number, unit: ResultUnit): strin
   if (countsOf(plan) === 'until' && unit === resultUnit(plan)) return withUnit(writeShort(value), unit)
   if (isWord(unit)) return `${testOf(plan).way.turnsInto ? 'about ' : ''}“${writeReading(plan, Math.round(value), unit)}”`
   if (unit === 'place') return `place ${writeNumber(value, 1)}`
-  return writeQuantity(value, unit, averageDecimals(plan, unit))
+  // Of a scale in quarters an average is worth half a mark more: eighths.
+  const half = markOf(plan, unit) / 2
+  return writeRounded(value, unit, half) ?? writeQuantity(value, unit, averageDecimals(plan, unit))
 }
 
 /** With what something is measured, and how finely. `methodWords(plan.measures[0]!.method) // 'ruler, to the nearest mm'` */

@@ -3,16 +3,27 @@ import { median } from 'simple-statistics'
 import { averageOf, summarise, type Evidence, type Gap, type Summary } from '../evidence'
 import { type AverageWay, type Plan, type Reading } from '../lesson'
 import { countsOf, resultUnit, testOf, kindOf } from '../test'
-import { decimalsOf, withoutNoise, withUnit, writeNumber, writeQuantity, isAmount, isWord, type ResultUnit } from '../quantity'
+import { decimalsOf, isAmount, isWord, withoutNoise, withUnit, writeNumber, writeQuantity, type ResultUnit } from '../quantity'
 import { atTheirEnd, type TableRow, type WorkedOut } from '../record'
 import { countedName } from './counts'
 import { knownName } from './known'
-import { list, markOf, momentWords, nameOfCondition, nameOfGroup, notWithin, writeAverage, writeReading } from './names'
+import {
+  list,
+  markOf,
+  momentWords,
+  nameOfCondition,
+  nameOfGroup,
+  notWithin,
+  writeAverage,
+  writeReading,
+  writeRounded,
+} from './names'
 
 /** An average as the class writes it: to the instrument's mark or with one digit more. `writeFigure(plan, 13 / 3, 'mm') // '4.3 mm'` */
 export function writeFigure(plan: Plan, value: number, unit: ResultUnit): string {
   if (!isAmount(unit) || plan.averageTo === 'one-more' || !Number.isFinite(value)) return writeAverage(plan, value, unit)
-  return writeQuantity(value, unit, decimalsOf(markOf(plan, unit)))
+  const mark = markOf(plan, unit)
+  return writeRounded(value, unit, mark) ?? writeQuantity(value, unit, decimalsOf(mark))
 }
 
 /**

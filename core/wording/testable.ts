@@ -1,3 +1,4 @@
+import { isClause } from './kinds'
 import { unreachable } from '../unreachable'
 import { sentenceCase } from './sentenceCase'
 import type { Plan, TestableCheck } from '../lesson'
@@ -68,5 +69,5 @@ export function becauseWords(because: Because, plan: Plan): string {
 /** The nearest question that could be tested; empty where no card is in sight for it. */
 export function nearestQuestion({ nearest: { change, measure } }: Testable): string {
   if (change.name === '' && measure.name === '') return ''
-  return `How does ${change.name || '…'} change ${measure.name || '…'}?`
+  return `${isClause({ text: change.name }) ? 'Does' : 'How does'} ${change.name || '…'} change ${measure.name || '…'}?`
 }

@@ -36,7 +36,7 @@ export function wayWords(way: Way, plan: Plan): string {
     case 'order-instead':
       return 'Run them side by side and see who is first'
     case 'bigger-steps':
-      return `Bigger steps: ${list(way.labels)} ${unitOf(plan.conditionUnit).symbol}`
+      return `Bigger steps: ${list(way.labels)} ${unitOf(plan.conditionUnit).symbol}`.trim()
     default:
       return unreachable(way)
   }

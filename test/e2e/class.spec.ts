@@ -95,7 +95,7 @@ test('numbers arrive, one group loses the network, one slips by a point; the des
   // Asked at once, in children's words; kept all the same, and then the teacher sees it.
   await dogwood!.page.getByText('Do another one').click()
   await dogwood!.page.getByRole('button', { name: 'A 1', exact: true }).click()
-  await enterNumber(dogwood!.page, '6,2')
+  await enterNumber(dogwood!.page, '6.2')
   await expect(dogwood!.page.getByText('Was it read in cm? That would be 62')).toBeVisible()
   await dogwood!.page.getByRole('button', { name: 'Type it again' }).click()
   await dogwood!.page.getByLabel('The number').fill('59')

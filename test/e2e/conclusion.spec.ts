@@ -11,7 +11,7 @@ async function syrups(baseURL: string | undefined): Promise<WholeLesson['lesson'
     plan.conditions.forEach((condition, place) => (condition.label = ['thin', 'medium', 'thick', 'very thick'][place]!))
     const measure = plan.measures.find(({ id }) => id === plan.measured)!
     measure.name = 'how long the bead sinks'
-    Object.assign(measure.method, { unit: 's', resolution: 0.1, expected: {}, expectedLow: null, expectedHigh: null })
+    Object.assign(measure.method, { unit: 's', resolution: 0.1, best: null, expected: {}, expectedLow: null, expectedHigh: null })
   })
   const rows = lesson.plan.groups.flatMap(({ id: group }, shift) =>
     lesson.plan.conditions.flatMap(({ id: condition }, place) =>

@@ -24,7 +24,8 @@ export const test = base.extend({
   },
 })
 
-export const client = (baseURL: string | undefined) => clientFor(baseURL!)
+/** The browser tests share a server: what is the class of the last lesson is any other test's. */
+export const client = (baseURL: string | undefined) => clientFor(baseURL!, { className: 'My class', children: 28 })
 
 /** A lesson whose plan was changed before anybody opens it. */
 export async function lessonWith(baseURL: string | undefined, change: (plan: Plan) => void, investigation?: string | null) {
@@ -112,7 +113,7 @@ export async function turnBoard(board: Page, to: string): Promise<void> {
 
 /** Types a number on the pad and writes it down. */
 export async function enterNumber(page: Page, keys: string): Promise<void> {
-  const names: Record<string, string> = { ',': 'comma', '½': 'and a half' }
+  const names: Record<string, string> = { '.': 'point', '½': 'and a half' }
   for (const key of keys) await page.getByRole('button', { name: names[key] ?? key, exact: true }).click()
   await page.getByRole('button', { name: 'Write it down' }).click()
 }

@@ -121,7 +121,7 @@ test('an empty lesson becomes a class conclusion', async ({ page, browser, conte
   await test.step('results', async () => {
     await page.getByRole('link', { name: /^Results/ }).click()
     await expect(page.getByRole('heading', { name: 'Clear' })).toBeVisible()
-    await expect(page.getByText('2 of 2 groups put 150\u202fcm first.')).toBeVisible()
+    await expect(page.getByText('2 of 2 groups found 150\u202fcm the highest.')).toBeVisible()
     await expect(page.getByRole('img', { name: /^Points with a line\. Averages: A 50/ })).toBeVisible()
     await page.getByRole('tab', { name: 'Table' }).click()
     await expect(page.getByRole('row', { name: /150/ }).first()).toContainText('82.2')

@@ -80,7 +80,7 @@ test('what sounds like a guess under Noticed is asked about, and can be moved or
     await page.keyboard.press('Enter')
   }
   await expect(page.getByText('guess?', { exact: true })).toHaveCount(2)
-  await expect(page.getByText('“it climbs because it is thirsty” says “because”.')).toBeVisible()
+  await expect(page.getByText('“it climbs because it is thirsty” says “because” and “it is thirsty”.')).toBeVisible()
   await page.getByRole('button', { name: 'Move to Maybe' }).first().click()
   await expect(page.getByRole('region', { name: 'Maybe' }).getByRole('textbox', { name: /thirsty/ })).toBeVisible()
   await page.getByRole('button', { name: 'It was noticed' }).click()

@@ -11,7 +11,7 @@ test('a term is laid over the weeks, changed by hand, printed with what to buy, 
   await call('PUT', `/api/lessons/${lesson.id}/plan`, { plan, revision: lesson.revision })
 
   await page.goto('/')
-  await page.getByRole('button', { name: 'More' }).click()
+  await page.getByRole('button', { name: 'More for the shelf' }).click()
   await page.getByText('Plan a term').click()
   await page.getByLabel('Class', { exact: true }).fill('Whinchat')
   await page.keyboard.press('Enter')

@@ -44,7 +44,7 @@ mark {
 }
 mark.unread {
   color: var(--soft);
-  text-decoration: none;
+  text-decoration: underline dotted 2px var(--soft);
 }
 mark.doubt {
   background: var(--beet-light);

@@ -5,7 +5,7 @@ import { testOf } from '~~/core/test'
 import type { InstrumentProps } from './instrument'
 import { useNumberEntry } from '~/composables/numberEntry'
 
-/** A number pad with fraction, comma and minus; the unit stays in sight. A keyboard works too. */
+/** A number pad with fraction, point and minus; the unit stays in sight. A keyboard works too. */
 const props = defineProps<InstrumentProps>()
 const { workedOut } = useNumberEntry()
 const text = defineModel<string>({ required: true })
@@ -22,7 +22,7 @@ const worked = computed(() => workedOut(props.plan, whole.value))
 watch(text, (now) => {
   if (now !== whole.value) digits.value = now
 })
-const KEYS = ['7', '8', '9', 'back', '4', '5', '6', '½', '1', '2', '3', ',', '0', '−', '/', 'space'] as const
+const KEYS = ['7', '8', '9', 'back', '4', '5', '6', '½', '1', '2', '3', '.', '0', '−', '/', 'space'] as const
 const LONGEST = 50
 const LABELS: Partial<Record<(typeof KEYS)[number], string>> = {
   back: 'Delete the last one',
@@ -30,7 +30,7 @@ const LABELS: Partial<Record<(typeof KEYS)[number], string>> = {
   '/': 'over, for a fraction',
   space: 'space, between 17 and 3/8',
   '½': 'and a half',
-  ',': 'comma',
+  '.': 'point',
 }
 const units = computed(() => UNIT_CODES.filter((code) => unitOf(code).dimension === unitOf(planUnit.value).dimension))
 const symbol = computed(() => unitOf(unit.value).symbol)

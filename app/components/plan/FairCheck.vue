@@ -41,9 +41,12 @@ function onPaste(event: ClipboardEvent, row: number, column: number): void {
 <template>
   <details class="mt-wide py-near px-wide edge-1-line rounded bg-card" :open="open">
     <summary class="cursor-pointer list-none" tabindex="0" data-target="fair-check">
-      <span class="mark inline-block w-20px text-beet" :class="{ good: check?.fair }" aria-hidden="true">{{
-        check?.fair ? '✓' : check ? '▲' : ''
-      }}</span>
+      <span
+        class="mark inline-block w-20px text-beet"
+        :class="{ good: words?.mark === '✓', half: words?.mark === '~' }"
+        aria-hidden="true"
+        >{{ words?.mark }}</span
+      >
       <strong>Fair check</strong>
       {{ words?.verdict ?? 'Choose what to change, or paste a table of what you have.' }}
       <span class="link">Conditions by factors</span>
@@ -131,6 +134,10 @@ function onPaste(event: ClipboardEvent, row: number, column: number): void {
 <style scoped>
 .mark.good {
   color: var(--leaf);
+  font-weight: 700;
+}
+.mark.half {
+  color: var(--brass);
   font-weight: 700;
 }
 .link {

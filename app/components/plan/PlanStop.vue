@@ -6,6 +6,7 @@ import QuestionLine from '~/components/pieces/QuestionLine.vue'
 import ConditionRow from '~/components/plan/ConditionRow.vue'
 import CountsPanel from '~/components/plan/CountsPanel.vue'
 import FairCheck from '~/components/plan/FairCheck.vue'
+import GrantedPanel from '~/components/plan/GrantedPanel.vue'
 import KindPicker from '~/components/plan/KindPicker.vue'
 import MainQuestion from '~/components/plan/MainQuestion.vue'
 import MethodPanel from '~/components/plan/MethodPanel.vue'
@@ -44,6 +45,7 @@ const { cards, inHand } = provideMeasureInHand()
       <TellingPanel />
       <CountsPanel />
       <MethodPanel />
+      <GrantedPanel />
       <WordsPanel />
     </template>
   </div>

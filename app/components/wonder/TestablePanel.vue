@@ -6,6 +6,9 @@ import ChoiceField from '~/forms/ChoiceField.vue'
 import { newId } from '~/following/newId'
 import { useLesson } from '~/stores/lesson'
 
+/** Loaded when it is first asked for. */
+const DraftOfWondering = defineAsyncComponent(() => import('~/components/wonder/DraftOfWondering.vue'))
+
 /** Could we test it? Four checks on one wondering with their reasons, the nearest testable question, and what becomes of it. */
 const props = defineProps<{ id: string }>()
 const emit = defineEmits<{ close: [] }>()
@@ -15,6 +18,7 @@ const wondering = computed(() => plan.value.wonder.wondered.find((remark) => rem
 const testable = computed(() => testableOf(plan.value, wondering.value))
 const nearest = computed(() => nearestQuestion(testable.value))
 const others = computed(() => plan.value.wonder.wondered.filter((remark) => remark.id !== props.id))
+const drafting = ref(false)
 const chosen = computed(() => plan.value.asked.chosen === props.id)
 
 function answer(check: TestableCheck, said: string): void {
@@ -77,6 +81,7 @@ function choose(): void {
       <MainBtn :disabled="chosen" @click="choose">
         {{ chosen ? 'This is our question' : 'Choose it' }}
       </MainBtn>
+      <VBtn @click="drafting = true">Make a draft of it</VBtn>
       <VBtn @click="lesson.replace(keepForLater(plan, id, !wondering.later))">
         {{ wondering.later ? 'Back from next time' : 'Keep for next time' }}
       </VBtn>
@@ -89,6 +94,7 @@ function choose(): void {
         </VList>
       </VMenu>
     </div>
+    <DraftOfWondering v-if="drafting" v-model="drafting" :wondering="wondering" />
   </section>
 </template>
 

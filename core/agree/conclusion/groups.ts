@@ -1,5 +1,5 @@
 import type { Evidence } from '../../evidence'
-import { NUMBER_WORDS, numberOf } from './lexicon'
+import { NUMBER_WORDS, numberOf } from '../../quantity'
 import type { WrongFigure } from './figures'
 import { clausesOf, type Span, type Stretch } from './mentions'
 import type { Judged } from './order'
@@ -7,15 +7,27 @@ import type { Judged } from './order'
 const COUNT = `(\\d+|${NUMBER_WORDS.join('|')})`
 const HOW_MANY = new RegExp(`\\b(?:(all|every|each|most)|${COUNT})(?: of)?(?: (?:the|our))?(?: ${COUNT})? groups?\\b`, 'u')
 
+export interface GroupsCounted {
+  agreeing: number
+  asked: number
+  /** The condition that they put first. */
+  first: string
+}
+
 /**
  * How many groups are said to have found the first one first: "six of the seven groups", "all groups".
  * @param judged what the order of the averages said to the sentence
  */
-export function readGroups(sentence: Stretch, evidence: Evidence, judged: Judged[]): { wrong: WrongFigure[]; right: Span[] } {
-  const wrong: WrongFigure[] = []
+export function readGroups(
+  sentence: Stretch,
+  evidence: Evidence,
+  judged: Judged[],
+): { wrong: (WrongFigure & { groups: GroupsCounted })[]; right: Span[] } {
+  const wrong: (WrongFigure & { groups: GroupsCounted })[] = []
   const right: Span[] = []
   const { agreement, order } = evidence
-  if (!agreement || agreement.asked.length === 0) return { wrong, right }
+  // One group's own table knows nothing of the others.
+  if (!agreement || agreement.asked.length < 2) return { wrong, right }
   for (const clause of clausesOf(sentence)) {
     const match = HOW_MANY.exec(clause.text)
     const first = clause.mentions.some((one) => one.kind === 'comparing' && one.superlative)
@@ -32,7 +44,10 @@ export function readGroups(sentence: Stretch, evidence: Evidence, judged: Judged
           ? agreeing * 2 > agreement.asked.length
           : agreeing === agreement.asked.length
     if (!fits || (of !== undefined && numberOf(of) !== agreement.asked.length))
-      wrong.push({ ...span, said: match[0], condition: undefined, table: undefined })
+      wrong.push({
+        ...{ ...span, said: match[0], condition: undefined, table: undefined },
+        groups: { agreeing, asked: agreement.asked.length, first: order[0]! },
+      })
     else right.push(span)
   }
   return { wrong, right }

@@ -66,15 +66,6 @@ export const AVERAGED = /\b(average[sd]?|averaging|mean|on average|middle value|
 export const OF_READINGS =
   /\b(?:once|up to|as (?:high|low|far|much|little) as|from \S+(?: \p{L}+)? to|between|at (?:least|most)|never (?:below|above|under|over|less|more)|readings?|trials?|one of|some of|half of us|most of us|ranged?|highest was|lowest was|measured|sometimes)\b/iu
 
-/** Numbers as children write them, from one on. */
-export const NUMBER_WORDS = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve']
-
-/** `numberOf('three') // 3`, and `numberOf('2.5') // 2.5` */
-export function numberOf(said: string): number {
-  const place = NUMBER_WORDS.indexOf(said)
-  return place < 0 ? Number.parseFloat(said) : place + 1
-}
-
 /** Words that join, point and count nothing: they say nothing that could be wrong. */
 export const JOINING = new Set(
   `a an the of in on at with and or than then for to from by it its that this these those we our us they their them there here as so but too also

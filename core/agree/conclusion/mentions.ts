@@ -19,8 +19,9 @@ import {
   type Quality,
   type ResultUnit,
   type UnitCode,
+  NUMBER_WORDS,
 } from '../../quantity'
-import { NUMBER_WORDS, PLACED, QUALITY_NAMES } from './lexicon'
+import { PLACED, QUALITY_NAMES } from './lexicon'
 
 /** A stretch of a text, from its first letter to behind its last. */
 export interface Span {

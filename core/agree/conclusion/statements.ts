@@ -1,9 +1,9 @@
 import { gradeBetween, type Evidence, type Grade } from '../../evidence'
 import { activeConditions, changedFactor, conditionValue, isNamed, keptFactors, mainWords, type Plan } from '../../lesson'
 import { resultUnit, testOf } from '../../test'
-import { convert, unitOf } from '../../quantity'
+import { convert, unitOf, NUMBER_WORDS } from '../../quantity'
 import type { ClaimDoubt } from '../claims'
-import { CERTAIN, EFFECT, MAKES, NEGATED, NO_DIFFERENCE, NOT_FOUND, NUMBER_WORDS, OF_THE_METHOD, PROOF } from './lexicon'
+import { CERTAIN, EFFECT, MAKES, NEGATED, NO_DIFFERENCE, NOT_FOUND, OF_THE_METHOD, PROOF } from './lexicon'
 import { clausesOf, plainly, type Span, type Stretch } from './mentions'
 
 /** A number of the thing that was changed, beyond all that were tested. */

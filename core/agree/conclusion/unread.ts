@@ -1,7 +1,8 @@
 import { changedFactor, keptFactors, mainWords, withoutEnding, type Plan } from '../../lesson'
 import { testOf } from '../../test'
 import type { Evidence } from '../../evidence'
-import { AS_FAR_AS_SEEN, HEDGED, JOINING, NO_DIFFERENCE, NUMBER_WORDS, numberOf } from './lexicon'
+import { AS_FAR_AS_SEEN, HEDGED, JOINING, NO_DIFFERENCE } from './lexicon'
+import { NUMBER_WORDS, numberOf } from '../../quantity'
 import { isOfPlan } from './figures'
 import { clausesOf, withoutNames, type Mention, type Span, type Stretch } from './mentions'
 

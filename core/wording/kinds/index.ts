@@ -7,6 +7,7 @@ import type { KindWords } from './kindWords'
 import { overTime } from './overTime'
 import { putInOrder } from './putInOrder'
 
+export { isClause } from './kindWords'
 export type { Segment } from './kindWords'
 
 /** How each kind of test is talked about. */

@@ -58,7 +58,7 @@ export const USUAL_WORDS = {
   trays: USUAL_TRAYS,
   openChange: 'something we change',
   question: ({ change, measure, second }) => [
-    { text: 'How does ' },
+    { text: isClause(change) ? 'Does ' : 'How does ' },
     change,
     { text: ' change ' },
     ...measure,
@@ -68,6 +68,11 @@ export const USUAL_WORDS = {
   madeIt: (change) => `Changing ${change ?? 'what we change'}`,
   run: () => 'Run (wait or do)',
 } satisfies Partial<KindWords>
+
+/** A card may be a clause: "how thick the soup is". */
+export function isClause({ text }: Segment): boolean {
+  return /^(?:how|what|which|where|when|whether|who)\b/i.test(text)
+}
 
 /** "the object" after "which" is "object". */
 export function bare(segment: Segment): Segment {

@@ -1,4 +1,5 @@
-import { USUAL_TRAYS, USUAL_WORDS, type KindWords } from './kindWords'
+import { sentenceCase } from '../sentenceCase'
+import { isClause, USUAL_TRAYS, USUAL_WORDS, type KindWords } from './kindWords'
 
 export const overTime: KindWords = {
   ...USUAL_WORDS,
@@ -11,8 +12,14 @@ export const overTime: KindWords = {
     measure: { ...USUAL_TRAYS.measure, hint: 'each time', example: 'how tall it is' },
   },
   conditions: { name: 'Jars or places', what: 'one is enough', example: 'on the windowsill' },
-  question: ({ change, measure, changes }) =>
-    changes
-      ? [{ text: 'How does ' }, ...measure, { text: ' change over time, and does ' }, change, { text: ' matter?' }]
-      : [{ text: 'How does ' }, ...measure, { text: ' change over time?' }],
+  question: ({ change, measure, changes }) => {
+    const [first] = measure
+    if (!first || !isClause(first))
+      return changes
+        ? [{ text: 'How does ' }, ...measure, { text: ' change over time, and does ' }, change, { text: ' matter?' }]
+        : [{ text: 'How does ' }, ...measure, { text: ' change over time?' }]
+    return changes
+      ? [{ text: 'Does ' }, change, { text: ' change ' }, ...measure, { text: ' over time?' }]
+      : [{ ...first, text: sentenceCase(first.text) }, ...measure.slice(1), { text: ': does it change over time?' }]
+  },
 }

@@ -16,9 +16,9 @@ export const putInOrder: KindWords = {
   question: ({ change, measure }) => [
     { text: 'Which ' },
     bare(change),
-    { text: ' comes first, going by ' },
-    ...measure,
-    { text: '?' },
+    ...(measure.some(({ text }) => /\bfirst\b/i.test(text))
+      ? [{ text: ' comes first?' }]
+      : [{ text: ' comes first, going by ' }, ...measure, { text: '?' }]),
   ],
   run: (plan) => {
     const { way } = testOf(plan)

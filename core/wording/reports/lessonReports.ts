@@ -26,9 +26,11 @@ import {
   tallyOf,
 } from '../../predictions'
 import { oddResults, triesOf } from '../../record'
+import { grantedOf } from '../../granted'
 import { groupSigns, skillsOf, type Block, type Report } from '../../reports'
 import { resultName } from '../counts'
 import { nextQuestion } from '../evidence'
+import { grantedWords } from '../granted'
 import { chartWords } from '../graphs'
 import { dayWords } from '../days'
 import { conditionWithLetter, counted, list, measuredWith, nameOfCondition, nameOfGroup } from '../names'
@@ -51,7 +53,10 @@ export function classReport(plan: Plan, record: LessonRecord): Report {
   return {
     ...headOf(plan, plan.title || 'Our test'),
     blocks: [
-      { kind: 'facts', rows: [{ term: 'We predicted', text: predictedWords(plan, record) }, ...methodRows(plan)] },
+      {
+        kind: 'facts',
+        rows: [{ term: 'We predicted', text: predictedWords(plan, record) }, ...methodRows(plan), grantedRow(plan)],
+      },
       ...resultsAndGraph(plan, record),
       { kind: 'heading', text: 'Our conclusion' },
       conclusionBlock(record),
@@ -178,6 +183,15 @@ function predictedWords(plan: Plan, record: LessonRecord): string {
     .map(([id, count]) => `${counted(count, 'hand')} for ${nameOfCondition(plan, id)}`)
   const said = [...(most.length > 0 ? [`${list(most)}.`] : []), ...(hands.length > 0 ? [`Hands up: ${list(hands)}.`] : [])]
   return said.length === 0 ? 'No prediction was written down.' : said.join(' ')
+}
+
+function grantedRow(plan: Plan): { term: string; text: string } {
+  return {
+    term: 'Taken for granted',
+    text: grantedOf(plan)
+      .map((one) => grantedWords(plan, one))
+      .join(' '),
+  }
 }
 
 function methodRows(plan: Plan): { term: string; text: string }[] {

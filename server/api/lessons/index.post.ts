@@ -13,13 +13,14 @@ import { withClassPace } from '../../views/classPace'
 import { findInvestigation } from '../../views/investigations'
 import { planFrom } from '../../../core/test'
 
-/** A new lesson, from the library or from nothing, for the class that is said or that of the last one; changed to what the cupboard has where that is wanted. */
+/** A new lesson, from the library, from a draft or from nothing, for the class that is said or that of the last one; changed to what the cupboard has where that is wanted. */
 export default deskRoute<'POST /api/lessons'>({ body: newLessonSchema }, async ({ database, body, desk }) => {
   const last = await lastClass(database, desk)
   const [className, children] = [body.className ?? last.className, body.children ?? last.children]
   if (body.investigation === null) {
-    const empty = await withClassPace(database, emptyPlan(className, children, randomUUID), desk)
-    return { id: (await addLesson(database, empty, undefined, [], { desk })).id, changed: '' }
+    const begun = body.draft ?? emptyPlan(className, children, randomUUID)
+    const plan = await withClassPace(database, withThings(begun, await listThings(database)), desk)
+    return { id: (await addLesson(database, plan, undefined, [], { desk })).id, changed: '' }
   }
   const found = await findInvestigation(database, body.investigation)
   if (!found) throw notFound('investigation')

@@ -1,4 +1,5 @@
 import { COMPARING, type Quality } from '../quantity'
+import { singular } from './words'
 
 /** What a wondering would make different: in its own words, and as a card for the Change tray. */
 export interface Changeable {
@@ -40,23 +41,17 @@ const THING = String.raw`(?:the |a |an |our |its )?\p{L}[\p{L}'-]{1,30}(?: [\p{L
 
 /** How a wondering says what it would change, one way a line; the first that fits is taken, and the name of what it catches says what becomes of it. */
 const WAYS: RegExp[] = [
-  // "does the length of the string change …", "does it matter how full …"
-  new RegExp(
-    String.raw`\b(?:does|do|will|would|can|how does|how do)\s+(?<thing>.{2,60}?)\s+(?:change|changes|affect|matter|make (?:a|any) difference)\b`,
-    'iu',
-  ),
-  /\b(?:does|would|will) it (?:matter|make (?:a|any) difference) (?<thing>(?:how|which|what|where|if|whether) .{2,40}?)(?:\?|$)/iu,
   // "what if we use …", "what happens when …", "if the water were warm", "when it is folded"
   /\bwhat (?:happens|would happen|if)\b.{0,80}?\bwe (?:use|used|change|changed|add|added|put)\s+(?<thing>.{2,60}?)(?:\?|$)/iu,
   /\bwhat (?:happens|would happen)\b.{0,80}?\b(?:if|when)\s+(?<thing>.{2,60}?)(?:\?|$)/iu,
-  /\b(?:if|when) (?:we|you) (?:use|used|add|added|put|had|took|take)\s+(?<thing>.{2,40}?)(?:,|\?|$)/iu,
-  /\b(?:if|when) (?<thing>(?:we|you|it|they|the [\p{L} ]+?) \p{L}+.{0,40}?)(?:,|\?|$)/iu,
-  // "which paper …", "which one is …"
-  /\b(?:which|what)\s+(?:kinds? of |sorts? of |types? of )?(?<kind>(?!one\b|of\b|is\b|are\b|happens\b|would\b|will\b|does\b|do\b|if\b|colou?r\b|was\b|can\b|could\b|makes?\b)\p{L}+)\s+\p{L}+/iu,
+  /\b(?:if|when) (?:we|you|i) (?:use|used|add|added|put|had|took|take)\s+(?<thing>.{2,40}?)(?:,|\?|$)/iu,
+  /\b(?:if|when) there (?:is|was|were) (?<thing>[\p{L} ]{2,40}?)(?:,|\?|$)/iu,
+  /\b(?:if|when) (?<thing>(?:we|you|i|it|they|the [\p{L} ]+?) \p{L}+.{0,40}?)(?:,|\?|$)/iu,
+  // "which one is …"
   /\b(?<among>which (?:one|of (?:them|these)|is|goes|comes|does))\b/iu,
   // "does a longer string …", "does more yeast …", "would hot water …", "does the thick card stop …"
   new RegExp(
-    String.raw`^\s*(?:is|are|does|do|will|would|can|could)\s+(?<adjective>(?:a |an |the )?(?:${[...COMPARING.keys(), ...Object.keys(PLAIN)].join('|')})\s+\p{L}+)`,
+    String.raw`^\s*(?:is|are|does|do|will|would|can|could)\s+(?<adjective>(?:a |an |the )?(?:two|three|four|five|six|${[...COMPARING.keys(), ...Object.keys(PLAIN)].join('|')})\s+\p{L}+)`,
     'iu',
   ),
   // "a wet strip … than a dry one", "the thick one or the thin one", "in the sun or in the shade", "as warm as wool"
@@ -66,13 +61,13 @@ const WAYS: RegExp[] = [
   ),
   new RegExp(String.raw`(?<thing>${THING} or ${THING})(?:\?|$)`, 'iu'),
   new RegExp(String.raw`\b(?:is|are|does|do|will|would|can|could)\s+(?<asMuchAs>${THING})\s+.{0,80}\bas \p{L}+ as\s+\p{L}+`, 'iu'),
-  // "do different soaps …", "how many layers stop …"
-  /\b(?:do|does|will|would|can) different (?<different>\p{L}+)/iu,
+  // "how many layers stop …"
   /\bhow many (?<number>\p{L}+) (?:stop|change|make|block|let|hold back)\b/iu,
   // "does stirring …", "does adding salt …", "does the mitten make … warmer", "would sandpaper grip better"
   /\b(?:does|do|will|would|can)\s+(?<thing>(?:the |a |an )?[\p{L} ]{3,30}?)\s+(?:make|makes|stop|stops|block|keep|help|let)\b/iu,
   // "can plants grow without soil", "last longer with sugar in the mix", "grow taller in the dark"
-  /\b(?:does|do|will|would|can)\s+.{0,80}?\b(?:with|in|on|at|under|without)\s+(?<thing>.{2,60}?)(?:\?|$)/iu,
+  /\b(?:is it|does|do|will|would|can)\s+.{0,80}?\b(?:with|in|on|at|under|without)\s+(?<thing>(?!(?:a|an|one) (?:second|minute|hour|day|week)\b).{2,60}?)(?:\?|$)/iu,
+  /\b(?:would|will|does) it \p{L}+ (?<thing>upside down|sideways|backwards|under ?water|the other way round)\b/iu,
   /\bdoes\s+(?:every|each|all|any)\s+(?<everyKind>[\p{L} -]{2,40}?)\s+(?:do|does|work|go|have)\b/iu,
 ]
 
@@ -80,21 +75,28 @@ const NOTHING = /^(it|this|that|they|we|you|one|ones|the)$/i
 /** Not about anything that could be made different: a cause, a name, a fact, an amount. */
 const NOT_OF_CHANGE =
   /^\s*(?:why|how come|what makes|what is it that|how does it work|who|where|what (?:is|are|was|colou?r)|what's|when)\b/i
+/** "Is it a boy or a girl?": what it is, and nothing of it could be otherwise. */
+const WHAT_IT_IS = /^\s*(?:is|are|was) (?:it|this|that|they) (?:an?|the(?! same)|there|alive|made|real|called)\b/i
 const AMOUNT_ONLY =
   /^\s*how (?:far|high|tall|long|fast|many|much|heavy|hot|cold|warm|loud|big|wide|deep|often|strong|quickly|soon)\b/i
 
-/** What a wondering would make different; undefined where its words do not say. */
+/** Is it asked for a cause, a name or a fact: then nothing of it could be made different. */
+export function isAboutNoChange(text: string): boolean {
+  return NOT_OF_CHANGE.test(text) || WHAT_IT_IS.test(text)
+}
+
+/** What a wondering would make different, where it names no card; undefined where its words do not say. */
 export function changeableIn(text: string): Changeable | undefined {
-  if (NOT_OF_CHANGE.test(text)) return undefined
+  if (isAboutNoChange(text)) return undefined
   for (const way of WAYS) {
     const groups = way.exec(text)?.groups
     if (!groups) continue
-    const { thing, kind, against, asMuchAs, everyKind, among, adjective, different, number } = groups
+    const { thing, against, asMuchAs, everyKind, among, adjective, number } = groups
     if (among) return { thing: 'the kinds of it', card: '' }
-    const said = (thing ?? kind ?? against ?? asMuchAs ?? everyKind ?? adjective ?? different ?? number ?? '').trim()
+    const said = (thing ?? against ?? asMuchAs ?? everyKind ?? adjective ?? number ?? '').trim()
     if (NOTHING.test(said) || (AMOUNT_ONLY.test(text) && !thing && !number)) continue
     if (number) return { thing: `the number of ${number}`, card: `the number of ${number}` }
-    if (kind ?? everyKind ?? different) return { thing: `the kind of ${singular(said)}`, card: `the kind of ${singular(said)}` }
+    if (everyKind) return { thing: `the kind of ${singular(said)}`, card: `the kind of ${singular(said)}` }
     if (against ?? asMuchAs) return { thing: said, card: choiceCard(said, text) }
     return { thing: said, card: cardOf(said) }
   }
@@ -197,10 +199,6 @@ function choiceCard(said: string, text: string): string {
   const noun = other?.[2] && other[2] !== 'one' && text.indexOf(other[2]) < other.index ? other[2] : undefined
   if (noun) return `the kind of ${noun}`
   const after = new RegExp(`${said} (\\p{L}+)`, 'iu').exec(text)?.[1]
-  if (/^(?:a|an|the) /i.test(said) && after) return `the kind of ${after}`
+  if (/^(?:a|an|the) /i.test(said) && after && !/er$/i.test(after)) return `the kind of ${after}`
   return other && !/ing$/.test(said) ? `the choice between ${said} and ${other[1]}` : cardOf(said)
-}
-
-function singular(noun: string): string {
-  return noun.replace(/(?<![su])s$/i, '')
 }

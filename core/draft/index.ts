@@ -1,0 +1,7 @@
+export { draftOf, fitDraft } from './draft'
+export { partsShown } from './shown'
+export type { Draft, DraftChoices, DraftPart, DraftQuestion, TakenPart } from './parts'
+export { readLine } from './readLine'
+export { changeableIn, changesNothing, isAboutNoChange } from './wondered'
+export type { Changeable } from './wondered'
+export type { LineRead } from './readLine'

@@ -1,0 +1,73 @@
+import type { Kind } from '../lesson'
+import { WAYS_OF_READING, type KindOfTest } from '../test'
+
+/** The kind of test that a line asks for, and its words for it; undefined where it only follows from there being something to change. */
+export interface KindRead {
+  kind: Kind
+  quote: string
+  /** Put in order by weighing or side by side. */
+  way: 'balance' | 'race' | undefined
+}
+
+const TIMES = String.raw`(?:minutes?|hours?|days?|weeks?|mondays?|tuesdays?|wednesdays?|thursdays?|fridays?|mornings?|afternoons?|lessons?|break|month)`
+
+/** One way to say it a line, the surest first. */
+const SAID: [Kind, RegExp, KindRead['way']?][] = [
+  [
+    'order',
+    /\btwo at a time\b|\bbalance scales?\b|\b(?:on|with|using) (?:a|the|our) (?:pan |bucket )?balance\b|\bbucket balance\b/i,
+    'balance',
+  ],
+  [
+    'order',
+    /^\s*(?:we |let us |let's )?race\b|\brace (?:them|it|two|three|four|five|\d|the|our|these)\b|\bfinish(?:es)? first\b|\b(?:is|comes|gets there|arrives) first\b/i,
+    'race',
+  ],
+  ['order', /\b(?:in|into) order\b.*\b(?:heav|light|weigh)/i, 'balance'],
+  ['order', /\b(?:put|line|sort|rank|order)\b.{0,40}\b(?:in order|from \p{L}+est to \p{L}+est|up from)\b/iu],
+  ['improve', /\b(?:two|three|four|five|\d|several) (?:tries|goes|attempts|designs|versions|turns each)\b/i],
+  ['improve', /^\s*(?:we |can you |can we |let'?s )?(?:improve|invent|redesign)\b|\bmake it (?:even )?better\b|\bthen improve\b/i],
+  [
+    'improve',
+    /^\s*(?:we |can you |can we |let'?s )?(?:build|design|construct|make)\s+(?:a|an|the)\b.{0,80}\b(?:that|which|so|tall|strong|long|fast|far|best)/i,
+  ],
+  [
+    'over-time',
+    new RegExp(
+      String.raw`\b(?:every|each)\s+(?:(?:other|second|\d+|one|two|three|five|ten|fifteen|half)\s+)?${TIMES}\b|\b(?:daily|hourly|weekly|once a (?:day|week)|day by day)\b`,
+      'i',
+    ),
+  ],
+  [
+    'over-time',
+    /\b(?:at|by) \d{1,2}(?:[:.]\d\d)?(?: ?[ap]\.?m\.?)?(?:\s*,\s*|\s+and\s+)\d.*o['’]?\s?clock|\bthrough(?:out)? the (?:day|week)\b|\bover the (?:day|week|month)\b|\bfrom (?:nine|8|9|morning)\b.{0,12} to\b/i,
+  ],
+  [
+    'over-time',
+    /\b(?:weigh|mass|weight|measure|how (?:tall|long|heavy|wide))\b[^?.]{0,40}\b(?:dry|wet|soaked|damp|frozen|fresh|raw|full|empty)(?:, (?:dry|wet|soaked|damp|frozen|melted|fresh|dried|raw|cooked|half full))*,? and (?:wrung out|dry|wet|soaked|melted|dried|cooked|empty|full)\b/iu,
+  ],
+  ['over-time', /\bdry\b.{0,8}\bwet\b.{0,12}\bdry again\b|\b\p{L}+,\s*\p{L}+ and \p{L}+ again\b/iu],
+  [
+    'before-after',
+    /\bbefore (?:and|&) after\b|\bbefore\b.{2,60}\b(?:and|&) after\b|\bweigh (?:it|them) again\b|\bmeasure (?:it|them) again\b|\bat the (?:start|beginning) and (?:at )?the end\b|\band again (?:after|when)\b|\bagain afterwards\b/i,
+  ],
+  ['describe', /^\s*describe\b|\byes or no\b|\(yes\/no\)|\bwhat .{2,40} (?:feels?|looks?|smells?) like\b/i],
+  [
+    'describe',
+    /\b(?:feel|feels|look|looks|smell|smells|makes? [\p{L} ]{2,30}?)\s+\p{L}+,\s+(?:a bit |a little |quite |very |slightly )?\p{L}+.{0,30}\b(?:or|and)\b/iu,
+  ],
+]
+
+/** @example kindIn('Which of these five stones is heaviest? On a balance, two at a time')?.kind // => 'order' */
+export function kindIn(text: string): KindRead | undefined {
+  for (const [kind, words, way] of SAID) {
+    const match = words.exec(text)
+    if (match) return { kind, quote: match[0].trim(), way }
+  }
+  return undefined
+}
+
+/** Is what is found in such a test usually a word. */
+export function isInWords({ ways }: Pick<KindOfTest, 'ways'>): boolean {
+  return WAYS_OF_READING[ways[0]!].fromWords
+}

@@ -1,0 +1,81 @@
+import { instrumentForCard } from '../measuring'
+import { unitOf, type UnitCode } from '../quantity'
+import { plainVerb } from './words'
+
+/** What a line measures: a card's name that fits behind "change", and the unit that its words call for. */
+export interface MeasureRead {
+  name: string
+  /** Undefined where the words leave it open. */
+  unit: UnitCode | undefined
+  /** The unit or the tool stands in the line; else it is what such a thing is usually read in. */
+  unitSaid: boolean
+  /** What could be meant as well, where the words leave it open: each a card with its unit. */
+  open: { name: string; unit: UnitCode }[]
+  /** What stands in the line. */
+  quote: string
+}
+
+/** What a noun or a clause is read in where a card's name alone leaves it open, a line each; the first that fits. */
+const READ_IN: [UnitCode | undefined, RegExp][] = [
+  ['count', /\bpulse\b|\bbeats\b/i],
+  ['N', /\b(?:pull|friction)\b|\bhow hard\b.*\b(?:slide|push)/i],
+  [undefined, /\b(?:note|sound|pitch|tone|colou?r)\b/i],
+  ['dB', /\bhow loud\b|\bloudness\b|\bnoise\b/i],
+  ['s', /\btimes?\b|\bhow (?:fast|long|slowly)\b|\bseconds\b|\bspeed\b/i],
+  ['mL', /\bhow much (?:\p{L}+ )?(?:water|rain|juice|milk|liquid)\b|\b(?:amount|volume) of (?:water|rain|juice|liquid)\b/iu],
+  ['mm', /\bhow (?:high|tall|deep)\b.*\b(?:drinks?|climbs?|soaks?|grows?|cress|seedlings?|beans?|plants?|sprouts?|rain)\b/i],
+  [
+    'cm',
+    /\bhow (?:high|tall|wide|deep|big|close|near)\b|\b(?:height|length|width|depth|bounce|shadow|size)\b|\bhow much\b.*\b(?:stretch|bend|sag|grow|shrink)/i,
+  ],
+]
+
+/** What a card's name calls for goes first; of lengths the usual one of what is done. */
+export function readIn(name: string): UnitCode | undefined {
+  const called = instrumentForCard(name)?.unit
+  if (called && unitOf(called).dimension !== 'length') return called
+  const found = READ_IN.find(([, words]) => words.test(name))
+  return found ? found[0] : called
+}
+
+export function read(name: string, quote: string, unit = readIn(name)): MeasureRead {
+  return { name: tidy(name), unit, unitSaid: unit === 'count', open: [], quote: quote.trim() }
+}
+
+/** The words leave open what is meant: nothing is read in anything yet. */
+export function left(name: string, quote: string, open: MeasureRead['open'] = []): MeasureRead {
+  return { name: tidy(name), unit: undefined, unitSaid: false, open, quote: quote.trim() }
+}
+
+function tidy(name: string): string {
+  return name
+    .replace(/\(\s*\)/g, ' ')
+    .replace(/\s+/g, ' ')
+    .replace(/[\s,;:.?!-]+$/, '')
+    .replace(/\s+(?:with|in|on|at|from|of|and|or|for|when|if|a|an|the|to)$/i, '')
+    .trim()
+    .replace(/^(?:the )?[A-Z](?=\p{Ll})/u, (start) => start.toLowerCase())
+}
+
+export function upTo(text: string, end: RegExp): string {
+  const place = text.search(end)
+  return (place < 0 ? text : text.slice(0, place)).trim()
+}
+
+export const TIMED =
+  /^(?:dissolve|melt|sink|freeze|dry|fizz|cool|rust|rot|boil|empty|fall|roll|walk|run|travel|swim|vanish|disappear|burn|warm|fill|move|stop|go|pop|swing|heat|drip|drain|decay|set)$/
+
+export function takes(subject: string, verb: string, rest = ''): string {
+  const plain = plainVerb(verb)
+  if (plain === 'swing') return `how long ten swings take`
+  return `how long it takes ${subject} to ${plain}${rest}`
+}
+
+/** `plainAdjective('stickiest') // 'sticky'` */
+export function plainAdjective(word: string): string {
+  return word
+    .replace(/iest$|ier$/, 'y')
+    .replace(/(?:est|er)$/, '')
+    .replace(/(?<=[^aeiou][aeiou])([bdgnt])\1$/, '$1')
+    .replace(/^(?:nic|larg|wid|loos|pal|saf|strang|rar|lat|fin|pur|clos|brav|rip|blu|simpl|gentl)$/, '$&e')
+}

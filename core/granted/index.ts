@@ -1,0 +1,2 @@
+export { grantedOf } from './granted'
+export type { Granted } from './granted'
