@@ -117,6 +117,7 @@ const factor = Joi.object<Factor, true>({
   name: longText,
   how: longText,
   exceptions: Joi.object().pattern(planId, shortText).max(MOST.conditions).required(),
+  comesWith: Joi.boolean().required(),
 })
 
 const wobble = within(BOUNDS.wobble)
@@ -259,6 +260,7 @@ const material = Joi.object<Material, true>({
   name: shortText,
   amount: shortText,
   per: oneOf(PER),
+  perSaid: Joi.boolean().required(),
   condition: planId.allow(null),
   use: oneOf(USES),
   rinse: within(BOUNDS.rinseSeconds),

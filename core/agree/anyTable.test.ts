@@ -38,8 +38,8 @@ const anyLesson = fc
         measured: 'tall',
       },
       factors: [
-        { id: 'soil', name: 'the soil', how: '', exceptions: {} },
-        { id: 'jug', name: 'the jug', how: 'the same jug', exceptions: {} },
+        { id: 'soil', name: 'the soil', how: '', exceptions: {}, comesWith: false },
+        { id: 'jug', name: 'the jug', how: 'the same jug', exceptions: {}, comesWith: false },
       ],
       measures: [newMeasure('tall', 'how tall the cress is')],
     }

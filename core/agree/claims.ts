@@ -1,5 +1,5 @@
 import type { Evidence, Grade } from '../evidence'
-import type { Plan } from '../lesson'
+import { comingFactors, mainWords, type Plan } from '../lesson'
 import { readDirections } from './conclusion/directions'
 import { readFigures } from './conclusion/figures'
 import { readGroups, type GroupsCounted } from './conclusion/groups'
@@ -88,7 +88,8 @@ export function doubtsOfConclusion(text: string, plan: Plan, evidence: Evidence)
  * @param own of the group that says it: its own averages are right, too
  * @example readConclusion('Kitchen roll was highest.', plan, evidence).right // => [{ from: 0, to: 12 }, { from: 17, to: 24 }]
  */
-export function readConclusion(text: string, plan: Plan, evidence: Evidence, own?: Evidence): ReadConclusion {
+export function readConclusion(written: string, plan: Plan, evidence: Evidence, own?: Evidence): ReadConclusion {
+  const text = withoutWhatComes(written, plan)
   const doubts: ClaimDoubt[] = isUnfinished(text) ? [{ code: 'unfinished', at: [] }] : []
   const right: Span[] = []
   const sentences = sentencesOf(text, plan)
@@ -107,6 +108,14 @@ export function readConclusion(text: string, plan: Plan, evidence: Evidence, own
   const found = right.filter((one, place) => right.findIndex(({ from }) => from === one.from) === place)
   const asked = doubts.flatMap(({ at }) => at)
   return { doubts: together(doubts), right: found, unread: unreadIn(sentences, plan, evidence, found, asked) }
+}
+
+/** What is said in brackets to come with what is changed claims nothing of its own; every place stays where it is. */
+function withoutWhatComes(text: string, plan: Plan): string {
+  const coming = comingFactors(plan).map(({ name }) => name.toLowerCase())
+  const blank = (bracket: string, inside: string) =>
+    mainWords(inside).every((word) => coming.some((name) => mainWords(name).includes(word))) ? ' '.repeat(bracket.length) : bracket
+  return coming.length === 0 ? text : text.replace(/\((?:together )?with ([^()]*)\)/gi, blank)
 }
 
 function readSentence(

@@ -44,10 +44,11 @@ function lessonOf(fixture: Fixture): { plan: Plan; record: LessonRecord } {
     gapsStay: true,
     groups: groups.map((id): Group => ({ ...begun.groups[0]!, id, name: id })),
     factors: [
-      { id: 'changed', name: fixture.change, how: '', exceptions: {} },
+      { id: 'changed', name: fixture.change, how: '', exceptions: {}, comesWith: false },
       ...Object.entries(fixture.keptTheSame).map(([name, how]) => ({
         id: name,
         name,
+        comesWith: false,
         how,
         exceptions: fixture.exceptions?.[name] ?? {},
       })),

@@ -43,7 +43,7 @@ function lessonOf(fixture: Fixture): { plan: Plan; record: LessonRecord } {
   const of = fixture.readings.filter(({ group, condition }) => group === groups[0] && condition === fixture.conditions[0])
   const repeats = of.length / (fixture.moments?.length ?? fixture.places?.length ?? 1)
   const kept = Object.entries(fixture.keptTheSame).map(([name, how]) => ({
-    ...{ id: name, name, how },
+    ...{ id: name, name, how, comesWith: false },
     exceptions: fixture.exceptions?.[name] ?? {},
   }))
   let plan: Plan = {
@@ -51,7 +51,7 @@ function lessonOf(fixture: Fixture): { plan: Plan; record: LessonRecord } {
     repeats,
     gapsStay: true,
     groups: groups.map((id): Group => ({ ...begun.groups[0]!, id, name: id })),
-    factors: [{ id: 'changed', name: fixture.change || 'nothing', how: '', exceptions: {} }, ...kept],
+    factors: [{ id: 'changed', name: fixture.change || 'nothing', how: '', exceptions: {}, comesWith: false }, ...kept],
     changed: 'changed',
     conditionsAs: fixture.conditions.every((name) => /^\d/.test(name)) ? 'numbers' : 'kinds',
     conditionUnit: fixture.conditionUnit ?? 'cm',

@@ -34,7 +34,7 @@ export function planNext(plan: Plan, next: NextTest, kept: string | undefined, n
     seriesFactor: null,
     series: [],
     conditionsAs: 'kinds',
-    factors: plan.factors.map((factor) => ({ ...factor, how: howNext(plan, factor, stays), exceptions: {} })),
+    factors: plan.factors.map((factor) => ({ ...factor, how: howNext(plan, factor, stays), exceptions: {}, comesWith: false })),
     materials: plan.materials.filter(({ condition }) => condition === null).map((one) => ({ ...one, toBuy: false })),
     cautionsAcknowledged: [],
     graph: null,

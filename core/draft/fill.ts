@@ -1,4 +1,4 @@
-import { LONGEST, MOST, type Condition, type Factor, type Kind, type Measure, type Plan } from '../lesson'
+import { LONGEST, MOST, newFactor, type Condition, type Factor, type Kind, type Measure, type Plan } from '../lesson'
 import { instrumentForUnit, withInstrument } from '../measuring'
 import { numberOf, readQuantity, type UnitCode } from '../quantity'
 import { kindOf, KINDS_OF_TEST, MOST_WORDS, newMeasure, readBy, WAYS_OF_READING, withMethodOn } from '../test'
@@ -40,7 +40,7 @@ function happensIn(line: string): string {
 }
 
 export function factorOf(name: string, id: string): Factor {
-  return { id, name: name.slice(0, LONGEST.name), how: '', exceptions: {} }
+  return newFactor(id, name.slice(0, LONGEST.name))
 }
 
 function measured(read: LineRead, kind: Kind, id: string): Measure {

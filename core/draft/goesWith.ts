@@ -1,5 +1,5 @@
 import { materialsFromPlan } from '../kit'
-import { LONGEST, mainWords, newMaterial, type Material, type Plan } from '../lesson'
+import { LONGEST, mainWords, newMaterial, type Factor, type Material, type Plan } from '../lesson'
 import { kindOf } from '../test'
 import { factorOf, type Step } from './fill'
 import type { LineRead } from './readLine'
@@ -7,20 +7,41 @@ import { ANY } from './usual'
 import { MADE_OF, QUALITY_OF } from './words'
 
 /** Things that are usually kept the same; what the changed card speaks of already is none of them. */
-export function withUsual({ plan, read, usual, newId }: Step): Plan {
+export function withUsual({ plan, line, read, usual, newId }: Step): Plan {
   const own = `${read.change} ${read.conditions.join(' ')}`
   const known = mainWords(read.change)
   const wanted = [...new Map([...usual.factors, ...ANY.factors.slice(0, 1)].map((one) => [one.name, one])).values()]
     .filter(({ name, unless }) => !unless?.test(own) && !sharesAll(name, known))
     .slice(0, 5)
-  const factors = kindOf(plan).compares || kindOf(plan).improves ? wanted.map(({ name }) => factorOf(name, newId())) : []
+  const said = minutesSaid(line)
+  const kept = ({ name }: { name: string }): Factor => ({
+    ...factorOf(name, newId()),
+    how: /^how long it (?:stands|waits)/.test(name) ? said : '',
+  })
+  const factors = kindOf(plan).compares || kindOf(plan).improves ? wanted.map(kept) : []
   const trial = Object.values(plan.clock.trial).some((seconds) => seconds > 0) ? plan.clock.trial : usual.trial
+  const coming = kindOf(plan).compares ? comingWithPlace(read, usual.factors).map((name) => comes(factorOf(name, newId()))) : []
   return {
     ...plan,
-    factors: [...plan.factors, ...factors],
+    factors: [...plan.factors, ...factors, ...coming],
     things: usual.fresh ? 'fresh' : plan.things,
     clock: { ...plan.clock, trial },
   }
+}
+
+/** What nobody can keep the same from one place to the next, where the test would be about it otherwise. */
+function comingWithPlace({ change }: LineRead, usual: { name: string; unless?: RegExp }[]): string[] {
+  if (!/\b(?:places?|where|rooms?|spots?)\b/i.test(change)) return []
+  return usual.flatMap(({ name, unless }) =>
+    unless?.test(change) && /\blight\b|\bhow warm (?:it is|the room)|\bwind\b/.test(name) ? [name] : [],
+  )
+}
+
+const comes = (factor: Factor): Factor => ({ ...factor, comesWith: true })
+
+/** "We hang them in water for a minute": so long each time. */
+function minutesSaid(line: string): string {
+  return /\bfor (?<time>(?:an?|one|two|three|five|ten|\d+) (?:seconds?|minutes?|hours?))\b/i.exec(line)?.groups?.time ?? ''
 }
 
 function sharesAll(name: string, known: string[]): boolean {
@@ -37,7 +58,7 @@ export function withKit({ plan, line, read, usual, newId }: Step): Plan {
   const named = plan.materials.map(({ name }) => name.toLowerCase())
   const usually = usual.things
     .filter(({ name, unless }) => !unless?.test(own) && !named.includes(name.toLowerCase()))
-    .map(({ name, amount, per, use }): Material => ({ ...newMaterial(newId(), name, amount), per, use }))
+    .map(({ name, amount, per, use }): Material => ({ ...newMaterial(newId(), name, amount), per, perSaid: true, use }))
   const packed = { ...plan, materials: [...plan.materials, ...usually] }
   const isThing =
     !kindOf(plan).improves &&

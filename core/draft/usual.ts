@@ -27,7 +27,7 @@ export interface Usual {
   /** Every trial needs a fresh one of what is tested. */
   fresh?: true
   /** What else could tell it, where the line does not say how: cards with a unit. */
-  tells?: { name: string; unit: 'mm' | 'cm' | 's' | 'g' | 'count' | 'degC' | 'N' | 'words' }[]
+  tells?: { name: string; unit: 'mm' | 'cm' | 's' | 'g' | 'mL' | 'count' | 'degC' | 'N' | 'words' }[]
 }
 
 const keep = (name: string, ask: string, unless?: RegExp): UsualFactor => ({ name, ask, unless })
@@ -313,6 +313,26 @@ const USUAL: Usual[] = [
     ],
     things: [thing('paper, A4', '1', 'up', 'condition', /rocket|jump/i)],
     trial: times(15, 5, 20, 10),
+  },
+  {
+    code: 'dry',
+    about: /\b(?:evaporat\p{L}*|dry|dries|drying|puddles?)\b|\bwater is left\b/iu,
+    factors: [
+      keep('how much water there is at the start', 'How much, and measured with what?', /amount of water|how much water/i),
+      keep('what it stands in', 'The same dish for all, how wide?', /dish|cup|container|surface|cloth/i),
+      keep('how warm it is', 'Where does it stand?', /place|temperature|radiator|sun/i),
+      keep('the wind', 'Is there a draught, and the same for all?', /wind|fan|place/i),
+    ],
+    things: [
+      thing('dish', '1', 'again', 'condition', /cloth|cup|puddle/i),
+      thing('water', '50 mL', 'up', 'condition'),
+      thing('measuring cylinder'),
+    ],
+    trial: times(60, 0, 40, 10),
+    tells: [
+      { name: 'how much water is left', unit: 'mL' },
+      { name: 'how long it takes to dry', unit: 's' },
+    ],
   },
   {
     code: 'filter',

@@ -12,6 +12,7 @@ import { checkPlan, withFairTwin } from '.'
 const factor = (id: string, name: string, how: string, exceptions: Record<string, string>): Factor => ({
   id,
   name,
+  comesWith: false,
   how,
   exceptions,
 })

@@ -29,6 +29,8 @@ export interface FairCheck {
   fair: boolean
   /** Things to keep the same of which nobody said how: fair only if they are. */
   unsaid: string[]
+  /** What comes with the changed one: the pairs compare both together. */
+  comesWith: string[]
   pairs: Pair[]
   differing: DifferingFactor[]
   unknown: { factor: string; conditions: string[] }[]
@@ -53,6 +55,7 @@ export function checkFairness(settings: Setting[], factors: string[], changed: s
   return {
     fair: pairs.length > 0 && pairs.every((pair) => pair.status === 'fair'),
     unsaid: [],
+    comesWith: [],
     pairs,
     differing: others.map((factor) => sharesOf(settings, factor)).filter((found) => found.shares.length > 1),
     unknown: others

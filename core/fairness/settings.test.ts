@@ -1,8 +1,12 @@
 import { describe, expect, it } from 'vitest'
+import { record } from '../../test/ready'
 import { soakUpPlan } from '../../test/soakUp'
+import { isChecked, readConclusion } from '../agree'
+import { evidenceOf } from '../evidence'
 import { keptFactors, type Plan } from '../lesson'
-import { fairWords } from '../wording'
-import { checkPlan, settingOf, settingsOf } from '.'
+import { mend } from '../secondLook'
+import { childSentence, fairWords, sentenceStarters, sureSentences } from '../wording'
+import { checkPlan, chooseChange, settingOf, settingsOf } from '.'
 
 const withExceptions = (factor: string, exceptions: Record<string, string>, change: Partial<Plan> = {}): Plan => {
   const plan = soakUpPlan(change)
@@ -46,12 +50,13 @@ describe('the plan as a table of conditions by factors', () => {
       id: name,
       name,
       how: '',
+      comesWith: false,
       exceptions: Object.fromEntries(pots.map((pot, at) => [`p${at}`, pot[name]])),
     })
     const plan = soakUpPlan({
       changed: 'size',
       conditions: pots.map((pot, at) => ({ id: `p${at}`, label: pot.size, baseline: false, leftOut: false })),
-      factors: [{ ...factor('size'), exceptions: {} }, factor('lid'), factor('place')],
+      factors: [{ ...factor('size'), exceptions: {}, comesWith: false }, factor('lid'), factor('place')],
     })
     const check = checkPlan(plan)!
     expect(check.fair).toBe(false)
@@ -62,6 +67,27 @@ describe('the plan as a table of conditions by factors', () => {
     ])
     expect(check.otherQuestions.filter((one) => one.factor === 'lid')).toHaveLength(6)
   })
+})
+
+it('what comes with the place is not told apart from it: fair, without a tick, and every sentence says so', () => {
+  const [kept] = keptFactors(soakUpPlan())
+  const factors = soakUpPlan().factors.map((one) => (one.id === kept!.id ? { ...one, exceptions: { card: '5 cm' } } : one))
+  const differs = soakUpPlan({ factors })
+  expect(checkPlan(differs)!.fair).toBe(false)
+  const plan = mend(differs, { code: 'comes-with', factor: kept!.id }, String)
+  const check = checkPlan(plan)!
+  expect([check.fair, check.comesWith, fairWords(plan, check).mark]).toEqual([true, [kept!.id], '~'])
+  const together = `${kept!.name} comes with the kind of paper`
+  const evidence = evidenceOf(plan, record)!
+  for (const said of [fairWords(plan, check).verdict, sureSentences(plan, evidence).join(' ')])
+    expect(said.toLowerCase()).toContain(together)
+  expect(childSentence(plan, evidence)).toContain(`the kind of paper (with ${kept!.name})`)
+  for (const starter of sentenceStarters(plan, evidence).filter((one) => !one.includes('…')))
+    expect([starter, isChecked(readConclusion(starter, plan, evidence))]).toEqual([starter, true])
+  const alone = readConclusion(`We are sure that ${kept!.name} makes a difference.`, plan, evidence)
+  expect(alone.doubts).toMatchObject([{ code: 'not-tested', factor: kept!.id }, { code: 'no-numbers' }])
+  // Chosen to be changed itself, it comes with nothing.
+  expect(chooseChange(plan, kept!.id).factors.every(({ comesWith }) => !comesWith)).toBe(true)
 })
 
 it('says “fair” outright only where everybody knows how the rest is kept the same', () => {

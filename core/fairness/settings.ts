@@ -1,5 +1,5 @@
 import { oncePer } from '../chance'
-import { activeConditions, changedFactor, conditionValue, keptFactors, type Factor, type Plan } from '../lesson'
+import { activeConditions, changedFactor, comingFactors, conditionValue, keptFactors, type Factor, type Plan } from '../lesson'
 import { atLevel, seriesIn, seriesOfCondition } from '../test'
 import { isVague } from './vague'
 import { checkFairness, type FairCheck, type Pair, type Setting } from './compare'
@@ -36,8 +36,9 @@ export function settingsOf(plan: Plan): Setting[] {
 export const checkPlan = oncePer((plan: Plan): FairCheck | undefined => {
   const changed = changedFactor(plan)
   if (!changed) return undefined
-  const factors = plan.factors.map((factor) => factor.id)
-  const check = { ...checkFairness(settingsOf(plan), factors, changed.id), unsaid: unsaidOf(plan) }
+  const comesWith = comingFactors(plan).map(({ id }) => id)
+  const factors = plan.factors.flatMap(({ id }) => (comesWith.includes(id) ? [] : [id]))
+  const check = { ...checkFairness(settingsOf(plan), factors, changed.id), unsaid: unsaidOf(plan), comesWith }
   const second = plan.seriesFactor
   return second === null || seriesIn(plan).length === 0 ? check : bothWays(plan, check, factors, second)
 })
@@ -55,6 +56,7 @@ function bothWays(plan: Plan, check: FairCheck, factors: string[], second: strin
   return {
     fair: pairs.length > 0 && pairs.every(({ status }) => status === 'fair'),
     unsaid: check.unsaid,
+    comesWith: check.comesWith,
     pairs,
     differing: check.differing.filter(other),
     unknown: check.unknown.filter(other),

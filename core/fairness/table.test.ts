@@ -97,7 +97,11 @@ describe('levels', () => {
     })
 
   it('begins as counts where a number of things is changed', () => {
-    const bare = { ...heights(), factors: [{ id: 'layers', name: 'the number of layers', how: '', exceptions: {} }], changed: null }
+    const bare = {
+      ...heights(),
+      factors: [{ id: 'layers', name: 'the number of layers', how: '', exceptions: {}, comesWith: false }],
+      changed: null,
+    }
     expect(chooseChange({ ...bare, conditionsAs: 'kinds' }, 'layers')).toMatchObject({
       conditionsAs: 'numbers',
       conditionUnit: 'count',

@@ -1,4 +1,13 @@
-import { activeConditions, changedFactor, keptFactors, seriesFactor, type Condition, type Factor, type Plan } from '../lesson'
+import {
+  activeConditions,
+  changedFactor,
+  keptFactors,
+  newFactor,
+  seriesFactor,
+  type Condition,
+  type Factor,
+  type Plan,
+} from '../lesson'
 import { seriesIn, withConditionInEach, withLevelLabel } from '../test'
 import type { FairComparison } from './compare'
 import { settingOf } from './settings'
@@ -56,7 +65,7 @@ export function pasteTable(plan: Plan, block: string[][], at: { row: number; col
     const known = name === '' ? tableFactors(next)[column] : next.factors.find((factor) => same(factor.name, name))
     if (known) columns.push(known.id)
     else {
-      const factor: Factor = { id: newId(), name: name || `Column ${place + 1}`, how: '', exceptions: {} }
+      const factor = newFactor(newId(), name || `Column ${place + 1}`)
       next = { ...next, factors: [...next.factors, factor], changed: next.changed ?? factor.id }
       columns.push(factor.id)
     }
@@ -122,15 +131,21 @@ export function takeComparison(plan: Plan, { factor, conditions }: FairCompariso
 export function chooseChange(plan: Plan, factorId: string): Plan {
   const old = changedFactor(plan)
   const chosen = plan.factors.find((factor) => factor.id === factorId)
+  const factors = old?.id === factorId ? plan.factors : plan.factors.map(alone)
   if (!chosen || !old || old.id === factorId || isSpelledOut(plan, old) || !isSpelledOut(plan, chosen)) {
-    return { ...plan, ...numberedBy(plan, chosen?.name ?? ''), changed: factorId }
+    return { ...plan, ...numberedBy(plan, chosen?.name ?? ''), changed: factorId, factors }
   }
   const exceptions = Object.fromEntries(plan.conditions.map(({ id, label }) => [id, label.trim().slice(0, 200) || '?']))
   return {
     ...plan,
     changed: factorId,
-    factors: plan.factors.map((factor) => (factor.id === old.id ? { ...factor, how: '', exceptions } : factor)),
+    factors: factors.map((factor) => (factor.id === old.id ? { ...factor, how: '', exceptions } : factor)),
   }
+}
+
+/** What came with the old one has to be kept the same beside the new one. */
+function alone(factor: Factor): Factor {
+  return { ...factor, comesWith: false }
 }
 
 /** "The number of layers" is counted, as long as nobody has said what it is changed to. */

@@ -154,6 +154,13 @@ const steps: Record<number, (plan: Loose) => Loose> = {
     clock: into(plan.clock, { least: {}, pace: null }),
     notDone: [],
   }),
+  // What comes with what is changed; for whom an amount is, which nobody is asked again.
+  16: (plan) => ({
+    ...plan,
+    schemaVersion: 17,
+    factors: listInto(plan.factors, { comesWith: false }),
+    materials: listInto(plan.materials, { perSaid: true }),
+  }),
 }
 
 function endsOfFourteen(measure: unknown): unknown {

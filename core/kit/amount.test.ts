@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { piecesCut, readAmount, readPrice, sensible, turnInto } from '.'
+import { piecesCut, readAmount, readAmountOf, readPrice, sensible, turnInto } from '.'
 
 describe('readAmount', () => {
   it.each([
@@ -22,8 +22,19 @@ describe('readAmount', () => {
   ])('reads “%s”', (text, amount) => expect(readAmount(text)).toEqual(amount))
 
   it.each([
+    ['string', '3 x 25 cm', { value: 75, unit: 'cm' }],
+    ['card', '3 x 25 cm', { value: 1, unit: 'pieces' }],
+    ['water', '8 oz', { value: 8, unit: 'fl-oz' }],
+    ['clay', '8 oz', { value: 8, unit: 'oz' }],
+    ['paper cups', '12 cups', { value: 12, unit: 'pieces' }],
+    ['warm water', '12 cups', { value: 12, unit: 'cup' }],
+  ])('reads what stands at %s: %s', (name, amount, read) => expect(readAmountOf({ name, amount })).toMatchObject(read))
+
+  it.each([
     ['12 x 18 cm', '45 cm x 10 m', 166],
     ['12 x 18 cm', '30 x 42 cm', 4],
+    ['3 x 18 cm', '5 sheets of A4', 45],
+    ['5 x 10 in', '2 letter', 2],
     ['20 x 20 cm', '15 cm x 5 m', 0],
     ['12 x 18 cm', '2 x 30 x 42 cm', 8],
     ['12 x 18 cm', '40', undefined],

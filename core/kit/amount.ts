@@ -1,3 +1,4 @@
+import type { Material } from '../lesson'
 import {
   convert,
   readQuantity,
@@ -23,6 +24,11 @@ const MOST = 1_000_000
 // "4 x 30 cm string": so many lengths of it, and no sheet of four by thirty.
 const LENGTHS =
   /^\s*(\d+)\s*[x×]\s*([\d.,]+\s*(?:mm|cm|m|in|ft))\s+(?:of\s+)?(?:\w+\s+)*(?:string|thread|yarn|wool|ribbon|rope|twine|tape|wire|tube|tubing|cord|elastic|foil|film)s?\s*$/i
+/** What comes in lengths, at the end of a name. */
+const IN_LENGTHS = /\b(?:string|thread|yarn|wool|ribbon|rope|twine|tape|wire|tube|tubing|cord|elastic|foil|film)s?$/i
+const SO_MANY_LONG = /^\s*\d+\s*[x×]\s*[\d.,]+\s*(?:mm|cm|m|in|ft)\s*$/i
+const LIQUID =
+  /\b(?:water|milk|juice|vinegar|oil|syrup|tea|coffee|lemonade|squash|cordial|cola|soda|drink|honey|liquid|solution|ink|paint|washing-up liquid|dish soap|shampoo)s?$/i
 const SHEET =
   /^\s*(?:(\d+)\s*(?:[x×]|(?:sheets?|pieces?|strips?|squares?)(?:\s+of)?)\s*)?([\d.,]+)\s*(mm|cm|m|in)?\s*[x×]\s*([\d.,]+)\s*(mm|cm|m|in)\b[a-z\s]*$/i
 
@@ -32,8 +38,23 @@ interface Sheet {
   sides: [number, number]
 }
 
+const PAPER = /^\s*(?:(\d+)\s*(?:[x×]\s*)?(?:(?:sheets?|pieces?)\s*)?(?:of\s+)?)?(?:(A[2-6])|(letter|legal))\b[a-z\s]*$/i
+/** Sheets that go by a name, in millimetres. */
+const PAPER_SIDES: Record<string, [number, number]> = {
+  A2: [420, 594],
+  A3: [297, 420],
+  A4: [210, 297],
+  A5: [148, 210],
+  A6: [105, 148],
+  LETTER: [215.9, 279.4],
+  LEGAL: [215.9, 355.6],
+}
+
 /** `readSheet('2 x 12 x 18 cm') // { count: 2, sides: [120, 180] }` */
 function readSheet(text: string): Sheet | undefined {
+  const [, papers, iso, american] = PAPER.exec(text) ?? []
+  const named = iso ?? american
+  if (named !== undefined) return { count: Number(papers ?? 1), sides: PAPER_SIDES[named.toUpperCase()]! }
   const [, count, first, firstUnit, second, unit] = SHEET.exec(text) ?? []
   if (first === undefined || second === undefined || unit === undefined) return undefined
   const side = (digits: string, written: string) => convert(Number(digits.replace(',', '.')), unitNamed(written)!, 'mm')!
@@ -44,7 +65,7 @@ function readSheet(text: string): Sheet | undefined {
 /**
  * How many pieces of a size can be cut out of a roll or a sheet, all of them lying the same way.
  * @returns undefined where one of the two has no size
- * @example piecesCut('12 x 18 cm', '45 cm x 10 m') // => 166
+ * @example [piecesCut('12 x 18 cm', '45 cm x 10 m'), piecesCut('3 x 18 cm', '5 sheets of A4')] // => [166, 45]
  */
 export function piecesCut(piece: string, from: string): number | undefined {
   const [small, large] = [readSheet(piece), readSheet(from)]
@@ -77,6 +98,30 @@ export function readAmount(text: string, kitchen: KitchenRegion = 'metric'): Amo
   if (!read.ok) return read
   if (read.value > MOST) return { ok: false, code: 'too-much', position: 0 }
   return { ok: true, value: read.value, unit: read.unit, whole: countable }
+}
+
+/**
+ * Reads the amount of a thing by what the thing is: "3 x 25 cm" of string are lengths and no sheet, ounces of water are fluid ounces,
+ * "12 cups" of paper cups are twelve.
+ * @example readAmountOf({ name: 'water', amount: '8 oz' }) // => { ok: true, value: 8, unit: 'fl-oz', whole: false }
+ */
+export function readAmountOf({ name, amount }: Pick<Material, 'name' | 'amount'>, kitchen: KitchenRegion = 'metric'): Amount {
+  const thing = name.trim()
+  const [inLengths] = IN_LENGTHS.exec(thing) ?? []
+  const read = readAmount(inLengths && SO_MANY_LONG.test(amount) ? `${amount} ${inLengths}` : amount, kitchen)
+  if (!read.ok) return read
+  if (read.unit === 'oz' && LIQUID.test(thing)) return { ...read, unit: 'fl-oz' }
+  return read.unit === 'cup' && /\bcups?$/i.test(thing) ? { ...read, unit: 'pieces', whole: true } : read
+}
+
+/**
+ * Several lengths of something, of which nobody has said whether they are a group's for all its trials or for each.
+ * @example isInDoubt({ ...plan.materials[0]!, name: 'string', amount: '3 x 25 cm', per: 'group', perSaid: false }) // => true
+ */
+export function isInDoubt({ name, amount, per, perSaid }: Material): boolean {
+  if (perSaid || per !== 'group') return false
+  const [, count] = /^\s*(\d+)\s*[x×]/.exec(amount) ?? []
+  return Number(count) > 1 && (LENGTHS.test(amount) || SHEET.test(amount)) && readAmountOf({ name, amount }).ok
 }
 
 function timesLength(count: number, length: string): Amount {

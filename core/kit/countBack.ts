@@ -1,6 +1,6 @@
 import type { Material, Plan } from '../lesson'
 import { withoutNoise, type KitchenRegion } from '../quantity'
-import { readAmount } from './amount'
+import { readAmountOf } from './amount'
 import { inUnitOf, type Thing } from './cupboard'
 import type { Need } from './needs'
 
@@ -60,7 +60,7 @@ export function stockChanges(plan: Plan, things: Thing[], rows: CountedBack[], k
     const material = plan.materials.find(({ id }) => id === row.material)
     const thing = things.find(({ id }) => id === material?.thing)
     if (!material || !thing) continue
-    const amount = readAmount(material.amount, kitchen)
+    const amount = readAmountOf(material, kitchen)
     const turned = (value: number) =>
       amount.ok ? inUnitOf(thing, value, { unit: amount.unit, density: material.density, kitchen }) : undefined
     const [taken, back, broken] = [turned(row.taken), turned(row.back), turned(row.broken)]

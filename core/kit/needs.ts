@@ -3,7 +3,7 @@ import { arrangementOf, circuitStations, conditionsByGroup, practiceByGroup, sec
 import { activeConditions, ownerOf, type Group, type Material, type Plan } from '../lesson'
 import { atLevel, comesAgain, kindOf } from '../test'
 import { withoutNoise, type UnitCode } from '../quantity'
-import { readAmount, type Amount } from './amount'
+import { readAmountOf, type Amount } from './amount'
 import { NO_SCHOOL, type School } from './cupboard'
 import { kitchenOf } from './customs'
 import { isFor } from './isFor'
@@ -76,7 +76,7 @@ function workOf(plan: Plan): Work {
 }
 
 function needOf(plan: Plan, material: Material, work: Work, school: School): Need {
-  const amount = readAmount(material.amount, kitchenOf(school.customs))
+  const amount = readAmountOf(material, kitchenOf(school.customs))
   const value = amount.ok ? amount.value : 0
   const whole = amount.ok && amount.whole
   const unit = amount.ok ? amount.unit : 'pieces'

@@ -1,6 +1,6 @@
 import type { Material, Plan } from '../lesson'
 import type { KitchenRegion, UnitCode } from '../quantity'
-import { piecesCut, readAmount, readPrice, turnInto, type AmountErrorCode } from './amount'
+import { piecesCut, readAmountOf, readPrice, turnInto, type AmountErrorCode } from './amount'
 import { kitchenOf } from './customs'
 import { freeOf, takenBefore, type Booking, type School, type Thing } from './cupboard'
 
@@ -38,7 +38,7 @@ function fromPlan(material: Material, unit: UnitCode, kitchen: KitchenRegion): S
     if (text.trim() === '') return undefined
     const cut = piecesCut(material.amount, text)
     if (cut !== undefined) return cut
-    const read = readAmount(text, kitchen)
+    const read = readAmountOf({ name: material.name, amount: text }, kitchen)
     if (!read.ok) return void problems.push({ field, code: read.code })
     // A bare number is in the unit of the amount: "500" beside "20 mL" is 500 mL.
     if (read.unit === 'pieces' && /^\s*[\d.,\s]+$/.test(text)) return read.value

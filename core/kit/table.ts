@@ -37,7 +37,7 @@ export function withWritten(material: Material, column: Column, text: string): M
       return { ...material, [column]: written }
     case 'per': {
       const per = PER.find(([, words]) => words.test(written.toLowerCase()))?.[0]
-      return per && { ...material, per }
+      return per && { ...material, per, perSaid: true }
     }
     case 'use':
       if (/again|back|reus/i.test(written)) return { ...material, use: 'again' }

@@ -13,8 +13,23 @@ export function measuredCard(plan: Plan): Measure | undefined {
   return plan.measures.find((measure) => measure.id === plan.measured)
 }
 
-/** Every other thing we could change, once something is chosen to change; what makes the series differ is not kept the same either. */
+/** A card of something that could be changed, kept the same or measured against, before anybody has said more than its name. */
+export function newFactor(id: string, name: string): Factor {
+  return { id, name, how: '', exceptions: {}, comesWith: false }
+}
+
+/** Every other thing we could change, once something is chosen to change; what makes the series differ, or comes with what is changed, is not kept the same. */
 export function keptFactors(plan: Plan): Factor[] {
+  const coming = comingFactors(plan)
+  return otherFactors(plan).filter((factor) => !coming.includes(factor))
+}
+
+/** What cannot be told from what is changed, since it comes with it: the light of a place. */
+export function comingFactors(plan: Plan): Factor[] {
+  return changedFactor(plan) ? otherFactors(plan).filter(({ comesWith }) => comesWith) : []
+}
+
+function otherFactors(plan: Plan): Factor[] {
   // A class in which each child measures for itself keeps everything the same, even where nothing is changed.
   if (!changedFactor(plan) && plan.each === 'group') return []
   return plan.factors.filter(({ id }) => id !== plan.changed && id !== plan.seriesFactor)

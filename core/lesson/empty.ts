@@ -63,6 +63,7 @@ export function newMaterial(id: string, name: string, amount = '1'): Material {
     name,
     amount,
     per: 'group',
+    perSaid: false,
     condition: null,
     use: isTool(name) ? 'again' : 'up',
     rinse: 0,

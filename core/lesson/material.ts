@@ -13,6 +13,8 @@ export interface Material {
   /** As people write it: "1 strip", "2 tbsp", "200 mL". */
   amount: string
   per: (typeof PER)[number]
+  /** Somebody said for whom or what the amount is; until then it stands at each group. */
+  perSaid: boolean
   /** Only for this condition (a strip of tissue); null for all of them. */
   condition: string | null
   use: (typeof USES)[number]

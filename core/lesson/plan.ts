@@ -3,7 +3,7 @@ import type { Material, OwnCaution } from './material'
 import type { Arrangement, Clock } from './timing'
 
 /** A change of the plan's shape raises it, with a step in core/formats/migrate.ts. */
-export const PLAN_VERSION = 16
+export const PLAN_VERSION = 17
 
 /**
  * The plan is one document: stored as it is, sent as it is, saved as the lesson file. Its Joi description stands in
@@ -241,6 +241,8 @@ export interface Factor {
   how: string
   /** Where a condition differs from `how`, by condition id; `?` stands for unknown. */
   exceptions: Record<string, string>
+  /** It cannot be kept the same: it comes with what is changed, as light comes with a place. */
+  comesWith: boolean
 }
 
 export interface Measure {

@@ -19,7 +19,7 @@ function guessed(low: number, high: number, trialWobble: number): Plan {
   const measure = newMeasure('far', 'how far it rolls')
   return {
     ...emptyPlan('Puffin', 26, counter('g')),
-    factors: [{ id: 'floor', name: 'the floor', how: '', exceptions: {} }],
+    factors: [{ id: 'floor', name: 'the floor', how: '', exceptions: {}, comesWith: false }],
     changed: 'floor',
     measures: [{ ...measure, method: { ...measure.method, expectedLow: low, expectedHigh: high, trialWobble } }],
     measured: 'far',

@@ -25,6 +25,7 @@ export type Fix =
   | { code: 'keep-noticed'; remark: string }
   | { code: 'make-factor-same'; factor: string; conditions: string[] }
   | { code: 'leave-out'; conditions: string[] }
+  | { code: 'comes-with'; factor: string }
   | { code: 'say-how'; factor: string; how: 'one-for-all' | 'same-each-time' }
   | { code: 'add-fair-twin'; condition: string; like: string }
   | { code: 'remove-condition'; condition: string }
@@ -43,6 +44,7 @@ export type Fix =
   | { code: 'set-groups'; groups: number }
   | { code: 'take-mend'; mend: Mend }
   | { code: 'set-spares' }
+  | { code: 'say-per'; material: string; per: 'group' | 'trial' }
   | { code: 'take-way-out'; way: WayOut }
   | { code: 'acknowledge'; caution: Caution }
   | { code: 'acknowledge-own'; caution: string }
@@ -95,6 +97,7 @@ export type Finding = Base &
     | { code: 'drift'; slope: number; explains: number; unit: ResultUnit }
     | { code: 'no-groups' }
     | { code: 'kit-empty' }
+    | { code: 'whose-amount'; material: string; amount: string; trials: number }
     | { code: 'amount-unreadable'; material: string; problem: AmountErrorCode; position: number }
     | { code: 'supply-unreadable'; material: string; field: SupplyField; problem: SupplyProblem['code'] }
     | { code: 'thing-gone'; material: string }

@@ -19,7 +19,7 @@ it('“make B the same” writes what most of the others have, and never a value
   // What the button says is what it does.
   const found = secondLook(places, EMPTY_RECORD)
   const differs = found.find((one) => one.code === 'factor-differs' && one.odd.conditions.includes('tissue'))!
-  expect(differs).toMatchObject({ usual: 'fridge', fixes: [{ conditions: ['tissue'] }, {}] })
+  expect(differs).toMatchObject({ usual: 'fridge', fixes: [{ conditions: ['tissue'] }, {}, { code: 'comes-with' }] })
 })
 
 it('an unknown becomes what the others have; what all the others share becomes the rule', () => {

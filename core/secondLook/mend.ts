@@ -50,6 +50,11 @@ export function mend(plan: Plan, fix: PlanFix, newId: () => string): Plan {
         ...plan,
         factors: plan.factors.map((factor) => (factor.id === fix.factor ? sameForAll(plan, factor, fix.conditions) : factor)),
       }
+    case 'comes-with':
+      return {
+        ...plan,
+        factors: plan.factors.map((factor) => (factor.id === fix.factor ? { ...factor, comesWith: true } : factor)),
+      }
     case 'leave-out':
       return {
         ...plan,
@@ -94,6 +99,11 @@ export function mend(plan: Plan, fix: PlanFix, newId: () => string): Plan {
       return applyWay(plan, fix.way, newId)
     case 'set-groups':
       return withGroups(plan, fix.groups, newId)
+    case 'say-per':
+      return {
+        ...plan,
+        materials: plan.materials.map((one) => (one.id === fix.material ? { ...one, per: fix.per, perSaid: true } : one)),
+      }
     case 'set-spares':
       return withSpares(plan)
     case 'take-mend':

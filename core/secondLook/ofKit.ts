@@ -3,12 +3,14 @@ import {
   chanceNothingRunsOut,
   failedShare,
   gettingReady,
+  isInDoubt,
   needsOf,
   sparesNeeded,
   sparesOf,
   type Need,
   type School,
 } from '../kit'
+import { trialsByGroup } from '../arrangement'
 import { changedFactor, type Plan } from '../lesson'
 import { waysOut } from '../waysOut'
 import { go, type Finding, type Fix } from './finding'
@@ -73,8 +75,24 @@ function findingsOfSupply(plan: Plan, need: Need): Finding[] {
     const key = `amount-unreadable/${material.id}`
     return [{ ...at, code: 'amount-unreadable', key, problem, position, fixes: [go('kit', 'amount', material.id)] }]
   }
+  const inDoubt: Finding[] = isInDoubt(material)
+    ? [
+        {
+          ...at,
+          code: 'whose-amount',
+          key: `whose-amount/${material.id}`,
+          amount: material.amount,
+          trials: Math.max(0, ...[...trialsByGroup(plan).values()].map((own) => own.length)),
+          fixes: [
+            { code: 'say-per', material: material.id, per: 'group' },
+            { code: 'say-per', material: material.id, per: 'trial' },
+          ],
+        },
+      ]
+    : []
   const gone = material.thing !== null && !need.supply.thing
   return [
+    ...inDoubt,
     ...need.supply.problems.map(({ field, code }): Finding => ({
       ...at,
       code: 'supply-unreadable',

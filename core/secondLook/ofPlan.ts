@@ -211,6 +211,7 @@ export function findingsOfFairness(plan: Plan): Finding[] {
         ...(activeConditions(plan).length - odd.conditions.length >= 2
           ? [{ code: 'leave-out', conditions: odd.conditions } as const]
           : [go('plan', 'how', factor)]),
+        { code: 'comes-with', factor },
       ],
     })),
   )
@@ -221,7 +222,7 @@ export function findingsOfFairness(plan: Plan): Finding[] {
     severity: 'attention',
     factor,
     conditions,
-    fixes: [{ code: 'make-factor-same', factor, conditions }, go('plan', 'how', factor)],
+    fixes: [{ code: 'make-factor-same', factor, conditions }, go('plan', 'how', factor), { code: 'comes-with', factor }],
   }))
   return [...differing, ...unknown]
 }

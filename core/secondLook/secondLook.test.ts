@@ -134,6 +134,7 @@ describe('secondLook', () => {
     ['own-caution', soakUpPlan({ ownCautions: [{ id: 'own', text: 'The floor was waxed.', doer: 'child', acknowledged: false }] })],
     ['supply-unreadable', withMaterial({ pack: '2..5 g' })],
     ['amount-unreadable', withMaterial({ amount: 'some' })],
+    ['whose-amount', withMaterial({ name: 'string', amount: '3 x 25 cm', per: 'group', perSaid: false })],
     [
       'things-wait',
       {

@@ -52,6 +52,7 @@ export const TRAITS: Record<FindingCode, Traits> = {
   blocks: PLANNING,
   'no-groups': notYet(PLANNING),
   'kit-empty': notYet(PLANNING),
+  'whose-amount': PLANNING,
   'amount-unreadable': PLANNING,
   'supply-unreadable': PLANNING,
   'thing-gone': PLANNING,

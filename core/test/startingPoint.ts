@@ -2,6 +2,7 @@ import {
   emptyPlan,
   newMaterial,
   splitIntoGroups,
+  newFactor,
   usualGroups,
   type Age,
   type Condition,
@@ -81,13 +82,17 @@ export function wholePlan(short: PlanInShort): PlanForAll {
   return {
     ...empty,
     ...short,
-    factors: (short.factors ?? []).map((factor) => ({ how: '', exceptions: {}, ...factor })),
+    factors: (short.factors ?? []).map((factor) => ({ ...newFactor(factor.id, factor.name), ...factor })),
     measures: (short.measures ?? []).map(({ id, name, method }) => ({
       ...withMethodOn(newMeasure(id, name), (empty) => ({ ...empty, ...method })),
       otherWays: [],
     })),
     conditions: (short.conditions ?? []).map((condition) => ({ baseline: false, leftOut: false, ...condition })),
-    materials: (short.materials ?? []).map((material) => ({ ...newMaterial(material.id, material.name), ...material })),
+    materials: (short.materials ?? []).map((material) => ({
+      ...newMaterial(material.id, material.name),
+      perSaid: true,
+      ...material,
+    })),
     clock: { ...empty.clock, ...short.clock },
     watch: { ...empty.watch, ...short.watch },
     wonder: { ...empty.wonder, ...short.wonder },

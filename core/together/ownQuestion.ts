@@ -1,4 +1,4 @@
-import { begunAnew, changedFactor, type Factor, type Group, type Measure, type Plan } from '../lesson'
+import { begunAnew, changedFactor, newFactor, type Factor, type Group, type Measure, type Plan } from '../lesson'
 import { withNamedInstrument } from '../measuring'
 import { testOf, newMeasure } from '../test'
 import { groupNamed, type Member } from './setOfLessons'
@@ -151,7 +151,7 @@ function baseFor(members: Member[], change: string, measure: string): Member | u
 }
 
 function factorOf(name: string, newId: () => string): Factor {
-  return { id: newId(), name, how: '', exceptions: {} }
+  return newFactor(newId(), name)
 }
 
 /** A card of another lesson goes along with its instrument. */

@@ -128,8 +128,8 @@ const bounce = (change: Partial<Plan> = {}): Plan =>
   soakUpPlan({
     ...{ title: 'Bounce back', things: 'same' },
     factors: [
-      { id: 'height', name: 'the drop height', how: '', exceptions: {} },
-      { id: 'floor', name: 'the floor', how: 'the same tile', exceptions: {} },
+      { id: 'height', name: 'the drop height', how: '', exceptions: {}, comesWith: false },
+      { id: 'floor', name: 'the floor', how: 'the same tile', exceptions: {}, comesWith: false },
     ],
     changed: 'height',
     measures: [{ ...soakUpPlan().measures[0]!, id: 'bounce', name: 'how high it bounces back' }],

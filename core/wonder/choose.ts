@@ -1,4 +1,4 @@
-import { begunAnew, type Group, type Plan } from '../lesson'
+import { begunAnew, newFactor, type Group, type Plan } from '../lesson'
 import { withNamedInstrument } from '../measuring'
 import { newMeasure } from '../test'
 import { testableOf, type CardOrNew } from './testable'
@@ -19,7 +19,7 @@ export function chooseWondering(plan: Plan, id: string, newId: () => string): Pl
 function withChange(plan: Plan, { id, name }: CardOrNew, newId: () => string): Plan {
   if (id !== undefined) return { ...plan, changed: id }
   if (name === '') return plan
-  const factor = { id: newId(), name, how: '', exceptions: {} }
+  const factor = newFactor(newId(), name)
   return { ...plan, factors: [...plan.factors, factor], changed: factor.id }
 }
 

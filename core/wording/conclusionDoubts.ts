@@ -1,7 +1,7 @@
 import { unreachable } from '../unreachable'
 import { sentenceCase } from './sentenceCase'
 import type { ClaimDoubt, ReadConclusion } from '../agree'
-import { type Plan } from '../lesson'
+import { changedFactor, comingFactors, type Plan } from '../lesson'
 import { forMeasure, resultUnit, testOf } from '../test'
 import { GRADE_NAMES } from './grades'
 import type { FindingWords } from './findings'
@@ -59,12 +59,20 @@ export function doubtWordsOfConclusion(doubt: ClaimDoubt, whole: Plan): FindingW
         text: `${sentenceCase(doubt.said)} lies outside what the class tried.`,
         why: 'Say that it is a guess: “at … we would expect about …”, or test it next time.',
       }
-    case 'not-tested':
+    case 'not-tested': {
+      const coming = comingFactors(plan).find(({ id }) => id === doubt.factor)
+      if (coming)
+        return {
+          title: 'Nobody can tell the two apart',
+          text: `${sentenceCase(coming.name)} comes with ${changedFactor(plan)?.name ?? 'what was changed'}: our numbers cannot tell which of them did it.`,
+          why: 'A further test that changes only one of them could.',
+        }
       return {
         title: 'We did not change that',
         text: `${sentenceCase(plan.factors.find(({ id }) => id === doubt.factor)?.name ?? 'That')} was kept the same, so our numbers cannot tell what it does.`,
         why: 'It may be a good question for another test.',
       }
+    }
     case 'not-measured':
       return {
         title: 'Nobody measured that',

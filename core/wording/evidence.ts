@@ -12,6 +12,7 @@ import { writeNumber, isAmount } from '../quantity'
 import { hasEnds, putWords } from './best'
 import { stepSentences } from './moments'
 import { GRADE_NAMES } from './grades'
+import { changedWithAll, comesWithWords } from './fairness'
 import { knownSentences } from './known'
 import { countsWords } from './counts'
 import { counted, list, nameOfCondition, nameOfGroup, notWithin, writeAverage, writeReading } from './names'
@@ -131,7 +132,7 @@ export function fewGroupsSentence({ limits }: Evidence): string {
 /** What may have made a difference, as the subject of a sentence. `'Changing the kind of paper'`, `'Melting'` */
 function whatMadeIt(plan: Plan): string {
   if (comparesMoments(plan)) return 'What happened from moment to moment'
-  return KIND_WORDS[plan.kind].madeIt(changedFactor(plan)?.name)
+  return KIND_WORDS[plan.kind].madeIt(changedWithAll(plan))
 }
 
 /** "Kitchen roll is 13.2 mm above tissue: 2.5 times the wobble." What no digit shows is level. */
@@ -251,6 +252,7 @@ export function sureSentences(plan: Plan, evidence: Evidence): string[] {
   return [
     gradeSentence(plan, evidence),
     fewGroupsSentence(evidence),
+    evidence.summaries.length > 1 ? comesWithWords(plan) : '',
     setAsideSentence(evidence),
     fromNothingSentence(plan, evidence),
     ...stepSentences(plan, evidence),

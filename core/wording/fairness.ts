@@ -1,6 +1,7 @@
 import { hiddenComparisons, type FairCheck, type FairComparison, type Pair } from '../fairness'
-import { letterOf, type Plan } from '../lesson'
+import { changedFactor, comingFactors, letterOf, type Plan } from '../lesson'
 import { testOf } from '../test'
+import { sentenceCase } from './sentenceCase'
 import { counted, list } from './names'
 
 export interface FairWords {
@@ -35,8 +36,8 @@ export function fairWords(plan: Plan, check: FairCheck): FairWords {
       text: `How does ${nameOf(comparison.factor)} change ${testOf(plan).measure?.name ?? 'what we measure'}? With ${letters(comparison.conditions)}.`,
     }))
   return {
-    mark: !check.fair ? '▲' : check.unsaid.length > 0 ? '~' : '✓',
-    verdict: verdictOf(check, fair.length, nameOf),
+    mark: !check.fair ? '▲' : check.unsaid.length > 0 || check.comesWith.length > 0 ? '~' : '✓',
+    verdict: [verdictOf(check, fair.length, nameOf), comesWithWords(plan)].filter(Boolean).join(' '),
     fair: fair.length <= MOST_PAIRS ? sentences(fair.map(({ a, b }) => letters([a, b]))) : `${counted(fair.length, 'pair')}.`,
     notFair:
       notFair.length <= MOST_PAIRS
@@ -44,6 +45,22 @@ export function fairWords(plan: Plan, check: FairCheck): FairWords {
         : mostly(notFair, nameOf),
     hidden,
   }
+}
+
+/** What is not told apart from what is changed, since it comes with it. `'The light comes with the place: what is found is about both together.'`; empty without any. */
+export function comesWithWords(plan: Plan): string {
+  const coming = comingFactors(plan).map(({ name }) => name)
+  const changed = changedFactor(plan)?.name ?? 'what is changed'
+  const verb = coming.length === 1 ? 'comes' : 'come'
+  const together = coming.length === 1 ? 'both together' : 'all of them together'
+  return coming.length === 0 ? '' : `${sentenceCase(list(coming))} ${verb} with ${changed}: what is found is about ${together}.`
+}
+
+/** What is changed, with what comes along. `'the place (with the light)'`; undefined where nothing is changed. */
+export function changedWithAll(plan: Plan): string | undefined {
+  const coming = comingFactors(plan).map(({ name }) => name)
+  const name = changedFactor(plan)?.name
+  return name === undefined || coming.length === 0 ? name : `${name} (with ${list(coming)})`
 }
 
 /** "58 pairs: 40 differ in the size, 36 in the lid." */

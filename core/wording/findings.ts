@@ -236,6 +236,12 @@ function wordsOf(finding: Finding, plan: Plan): FindingWords {
         text: 'List what a tray needs, and the amounts are worked out.',
         why: 'Conditions, repeats, groups and spares are multiplied for you.',
       }
+    case 'whose-amount':
+      return {
+        title: `${material(finding.material)}: for each group or each trial?`,
+        text: `“${finding.amount}” stands at each group. That is enough for all its trials only if the same ones come again.`,
+        why: `A group does ${counted(finding.trials, 'trial')}: what each of them takes is that many times as much.`,
+      }
     case 'amount-unreadable':
       return {
         title: `How much ${material(finding.material)}?`,

@@ -1,13 +1,14 @@
 import { unreachable } from '../unreachable'
 import { mendingOf } from '../fairness'
 import type { Customs } from '../kit'
-import { letterOf, type Plan } from '../lesson'
+import { changedFactor, letterOf, type Plan } from '../lesson'
 import { forMeasure } from '../test'
 import { unitOf, writeShort, type UnitCode } from '../quantity'
 import type { Fix, TargetPlace } from '../secondLook'
 import { bestChoices } from './best'
 import { dayWords } from './days'
 import { mendingWords } from './evidence'
+import { PER_WORDS } from './kit'
 import { counted, instrumentNamed, list, nameOfCondition, STOP_NAMES, writeReading } from './names'
 import { sentenceCase } from './sentenceCase'
 import { spelled } from './spelling'
@@ -30,6 +31,8 @@ export function fixWords(fix: Fix, plan: Plan, english: Customs['english'] = 'br
       return 'It was noticed'
     case 'make-factor-same':
       return `Make ${letters(fix.conditions)} the same`
+    case 'comes-with':
+      return `It comes with ${changedFactor(plan)?.name ?? 'what is changed'}`
     case 'leave-out':
       return `Leave ${letters(fix.conditions)} out`
     case 'say-how':
@@ -66,6 +69,8 @@ export function fixWords(fix: Fix, plan: Plan, english: Customs['english'] = 'br
       return wayWords(fix.way, plan)
     case 'set-groups':
       return `Make ${counted(fix.groups, 'group')}`
+    case 'say-per':
+      return `For ${PER_WORDS[fix.per]}`
     case 'set-spares':
       return 'Enough spares for nine classes in ten'
     case 'take-mend':

@@ -58,7 +58,7 @@ export { ENDED_WITHOUT, failuresSentence, failureWords } from './failures'
 export { mainQuestionChoices, mainQuestionMeaning } from './mainQuestion'
 export { ORDER_WORDS, orderLine, trialNumbers } from './order'
 export { FIRST_WORDS_OF_SENTENCE, sentenceStarters } from './starters'
-export { fairWords } from './fairness'
+export { comesWithWords, fairWords } from './fairness'
 export type { FairWords } from './fairness'
 export {
   csvRefusal,

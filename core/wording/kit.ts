@@ -35,9 +35,10 @@ export const PREPARATION_WORDS: Record<PreparationKind, string> = {
   other: 'Get ready',
 }
 
-/** An amount of a material; what is counted in pieces goes without a unit. `amountWords(31, 'pieces') // '31'` */
+/** An amount of a material; what is counted in pieces goes without a unit. `amountWords(12, 'cup') // '12\u202fcups'` */
 export function amountWords(value: number, unit: UnitCode): string {
-  return unit === 'pieces' || unit === 'count' ? writeShort(value) : withUnit(writeShort(value), unit)
+  if (unit === 'pieces' || unit === 'count') return writeShort(value)
+  return withUnit(writeShort(value), unit) + (value > 1 && (unit === 'cup' || unit === 'pint') ? 's' : '')
 }
 
 /**

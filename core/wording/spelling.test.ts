@@ -54,7 +54,7 @@ describe('a school in the United States', () => {
     expect([short('british', '4.2 cup') > 0, short('american', '4.2 cup')]).toEqual([true, 0])
     expect([measuredWords(24, 'tbsp'), measuredWords(24, 'tbsp', 'us')]).toEqual([
       '360\u202fmL (24\u202ftbsp)',
-      '1.5\u202fcup (24\u202ftbsp)',
+      '1.5\u202fcups (24\u202ftbsp)',
     ])
     expect(spoonWords(['cup', 'tbsp'], 'us')).toBe('1 tbsp is 14.8\u202fmL and 1 cup is 237\u202fmL.')
     expect([moneyWords(1234.5), moneyWords(7.5, 'USD'), moneyWords(7.5, 'GBP')]).toEqual(['1234.50', '$7.50', '£7.50'])

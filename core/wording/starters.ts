@@ -1,6 +1,7 @@
 import { sentenceCase } from './sentenceCase'
+import { changedWithAll } from './fairness'
 import { endsAreTold, type Evidence } from '../evidence'
-import { changedFactor, isEachChild, type Plan } from '../lesson'
+import { isEachChild, type Plan } from '../lesson'
 import { bestOf, comparesMoments, countsOf, resultUnit, testOf } from '../test'
 import { writeNumber } from '../quantity'
 import { cameWords, comesWords, endsOf, hasEnds } from './best'
@@ -50,7 +51,7 @@ function oneConditionStarters(plan: Plan, { summaries }: Evidence): string[] {
 }
 
 function notFairStarters(plan: Plan): string[] {
-  const change = changedFactor(plan)?.name ?? 'what we changed'
+  const change = changedWithAll(plan) ?? 'what we changed'
   return [
     `Our test cannot tell what ${change} does, because … was different, too.`,
     `To make it fair, next time we would keep … the same.`,
@@ -145,7 +146,7 @@ function isBeforeAndAfter({ order }: Evidence): boolean {
 function beforeAndAfterStarters(plan: Plan, evidence: Evidence): string[] {
   const unit = resultUnit(plan)
   const at = (moment: string) => writeFigure(plan, evidence.summaries.find(({ condition }) => condition === moment)!.evened, unit)
-  const change = changedFactor(plan)?.name ?? 'what happened'
+  const change = changedWithAll(plan) ?? 'what happened'
   const measure = testOf(plan).measure?.name ?? 'what we measured'
   const numbers = `on average ${at('before')} before and ${at('after')} after`
   const { because, yardstick } = starterWords(plan, evidence)
@@ -205,7 +206,7 @@ function starterWords(plan: Plan, evidence: Evidence) {
   const { agreement, wobble, tied } = evidence
   const measured = wobble !== undefined
   return {
-    change: changedFactor(plan)?.name ?? 'what we changed',
+    change: changedWithAll(plan) ?? 'what we changed',
     measure: testOf(plan).measure?.name ?? 'what we measured',
     most: nameOfCondition(plan, first),
     least: nameOfCondition(plan, last),

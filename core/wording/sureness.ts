@@ -4,6 +4,7 @@ import type { Evidence, Foretold, NumberFor, Pattern, Surer, Trend } from '../ev
 import { changedFactor, numberName, type Plan } from '../lesson'
 import { resultUnit, testOf } from '../test'
 import { withUnit, writeNumber, writeQuantity } from '../quantity'
+import { changedWithAll } from './fairness'
 import { GRADE_NAMES } from './grades'
 import { chanceWords, conditionWithLetter, counted, nameOfCondition } from './names'
 import { pWords } from './results'
@@ -65,7 +66,7 @@ export function overlapSentence(plan: Plan, evidence: Evidence): string {
 
 /** What a child may take from the grade. */
 export function childSentence(plan: Plan, evidence: Evidence): string {
-  const change = changedFactor(plan)?.name ?? 'what we changed'
+  const change = changedWithAll(plan) ?? 'what we changed'
   switch (evidence.grade) {
     case 'clear':
       return `We can be sure: ${change} made a difference.`

@@ -2,7 +2,7 @@
 import type { Draft, DraftChoices, DraftPart } from '~~/core/draft'
 import { BOUNDS, keptFactors, KINDS, LONGEST } from '~~/core/lesson'
 import { bestOf, testOf } from '~~/core/test'
-import { draftBests, draftPartName, draftTools, draftValue, KIND_WORDS } from '~~/core/wording'
+import { comesWithWords, draftBests, draftPartName, draftTools, draftValue, KIND_WORDS } from '~~/core/wording'
 import ChoiceField from '~/forms/ChoiceField.vue'
 import NumberField from '~/forms/NumberField.vue'
 import TextField from '~/forms/TextField.vue'
@@ -13,6 +13,7 @@ const emit = defineEmits<{ choose: [choices: DraftChoices] }>()
 const name = computed(() => draftPartName(props.part, props.draft.plan))
 const value = computed(() => draftValue(props.part, props.draft))
 const kept = computed(() => keptFactors(props.draft.plan))
+const coming = computed(() => comesWithWords(props.draft.plan))
 const kinds = KINDS.map((kind) => ({ value: kind, title: KIND_WORDS[kind].name }))
 const bests = computed(() => draftBests(props.draft.plan))
 const tools = computed(() => draftTools(props.draft.plan))
@@ -70,6 +71,7 @@ const test = computed(() => testOf(props.draft.plan))
         :model-value="factor.how"
         @update:model-value="$event !== factor.how && emit('choose', { hows: { [factor.name]: $event } })"
       />
+      <p v-if="coming" class="hint">{{ coming }}</p>
     </fieldset>
     <p v-else>
       <span class="label">{{ name }}</span>

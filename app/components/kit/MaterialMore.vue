@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { CAUTIONS, cautionsOfMaterial, readAmount, type Caution, type Need } from '~~/core/kit'
+import { CAUTIONS, cautionsOfMaterial, readAmountOf, type Caution, type Need } from '~~/core/kit'
 import {
   BOUNDS,
   LONGEST,
@@ -30,7 +30,7 @@ const cautions = computed(() => cautionsOfMaterial(props.material))
 const supply = computed(() => props.need.supply)
 const again = computed(() => props.material.use === 'again')
 const isVolumeOrMass = computed(() => {
-  const unit = readAmount(props.material.amount)
+  const unit = readAmountOf(props.material)
   return unit.ok && !unit.whole
 })
 const FIRST_PREPARATION: Preparation = { kind: 'cut', words: '', minutes: 5, secondsEach: 0, hours: 0 }

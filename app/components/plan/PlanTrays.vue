@@ -1,7 +1,16 @@
 <script setup lang="ts">
 import { VueDraggable } from 'vue-draggable-plus'
 import { chooseChange } from '~~/core/fairness'
-import { changedFactor, isEachChild, keptFactors, seriesFactor, type Factor, type Measure } from '~~/core/lesson'
+import {
+  changedFactor,
+  comingFactors,
+  isEachChild,
+  keptFactors,
+  newFactor,
+  seriesFactor,
+  type Factor,
+  type Measure,
+} from '~~/core/lesson'
 import { measuredCards, withFirstMeasured, withMeasuredToo, withoutMeasured } from '~~/core/test'
 import { newCard } from '~~/core/measuring'
 import { trayWords } from '~~/core/wording'
@@ -25,6 +34,7 @@ const inChange = tray<Factor>(() => (changed.value ? [changed.value] : []), choo
 const inKeep = tray<Factor>(() => keptFactors(plan.value), reorderFactors)
 const alone = computed(() => isEachChild(plan.value))
 const second = computed(() => seriesFactor(plan.value))
+const coming = computed(() => comingFactors(plan.value))
 const inHeap = tray<Factor>(() => (changed.value ? [] : plan.value.factors), reorderFactors)
 const inMeasure = tray<Measure>(() => measured.value, chooseMeasured)
 const inMeasureHeap = tray<Measure>(
@@ -60,7 +70,7 @@ function reorderFactors(cards: Factor[]): void {
 }
 
 function addFactor(name: string): void {
-  lesson.edit((draft) => draft.factors.push({ id: newId(), name, how: '', exceptions: {} }))
+  lesson.edit((draft) => draft.factors.push(newFactor(newId(), name)))
 }
 
 function addMeasure(name: string): void {
@@ -87,6 +97,7 @@ const dragging = useDragging()
           <FactorCard v-for="factor in inChange" :key="factor.id" :factor="factor" tray="change" />
         </VueDraggable>
         <FactorCard v-if="second && changed" :factor="second" tray="second" class="mt-near" />
+        <FactorCard v-for="factor in coming" :key="factor.id" :factor="factor" tray="coming" class="mt-near" />
         <p v-if="alone && !changed" class="hint empty">
           Each child measures the same thing. A card here would make it a comparison.
         </p>

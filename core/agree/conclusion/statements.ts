@@ -1,5 +1,5 @@
 import { gradeBetween, type Evidence, type Grade } from '../../evidence'
-import { activeConditions, changedFactor, conditionValue, isNamed, keptFactors, mainWords, type Plan } from '../../lesson'
+import { activeConditions, changedFactor, comingFactors, conditionValue, isNamed, keptFactors, mainWords, type Plan } from '../../lesson'
 import { resultUnit, testOf } from '../../test'
 import { convert, unitOf, NUMBER_WORDS } from '../../quantity'
 import type { ClaimDoubt } from '../claims'
@@ -45,7 +45,7 @@ export function effects(sentence: Stretch, plan: Plan, evidence: Evidence, hedge
     if (NEGATED.test(clause.text) || NOT_FOUND.test(clause.text) || / no /.test(clause.text)) return []
     const kept = OF_THE_METHOD.test(clause.text)
       ? undefined
-      : keptFactors(plan).find((factor) => isNamed(factor.name, beforeVerb(clause.text, MAKES)))
+      : [...keptFactors(plan), ...comingFactors(plan)].find((factor) => isNamed(factor.name, beforeVerb(clause.text, MAKES)))
     if (kept && !isChangedNamed(plan, clause.text))
       return [{ code: 'not-tested', factor: kept.id, at: placesOf([MAKES.exec(clause.text)!], clause.from) }]
     const word = EFFECT.exec(clause.text)

@@ -9,6 +9,7 @@ import {
   activeConditions,
   changedFactor,
   isEachChild,
+  comingFactors,
   keptFactors,
   seriesFactor,
   type Factor,
@@ -29,6 +30,7 @@ import { oddResults, triesOf } from '../../record'
 import { grantedOf } from '../../granted'
 import { groupSigns, skillsOf, type Block, type Report } from '../../reports'
 import { resultName } from '../counts'
+import { comesWithWords } from '../fairness'
 import { nextQuestion } from '../evidence'
 import { grantedWords } from '../granted'
 import { chartWords } from '../graphs'
@@ -213,6 +215,7 @@ function methodRows(plan: Plan): { term: string; text: string }[] {
     ...(seriesIn(plan).length > 0 ? [{ term: 'And', text: `${seriesFactor(plan)?.name ?? '…'}: ${seriesNames(plan)}` }] : []),
     { term: words.measured, text: measured.join('; ') || '…' },
     { term: words.kept, text: kept.join('; ') || '…' },
+    ...(comingFactors(plan).length > 0 ? [{ term: 'Not told apart', text: comesWithWords(plan) }] : []),
     {
       term: 'We used',
       text:
