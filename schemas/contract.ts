@@ -23,7 +23,7 @@ import type { MatterWords } from '../core/wording'
 import type { Term, TermLesson } from '../core/wording/reports'
 import type { Teaching } from '../core/test'
 import type { RowBody, StationBody } from './rows'
-import type { CalendarBody, HeldBody, PaceBody } from './school'
+import type { CalendarBody, HeldBody, PaceBody, Reached, ReachBody } from './school'
 import type { TermLessons, TermPlan, TermPlanAsk } from './termPlan'
 import type {
   GroupTogetherBody,
@@ -338,11 +338,12 @@ interface Contract extends DeskRows, StationRows {
 
   'GET /api/cupboard': { answer: { things: Thing[]; bookings: Booking[]; moves: Move[]; held: School['held'] } }
   'PUT /api/cupboard': { body: Thing; answer: { thing: Thing } }
+  'PUT /api/cupboard/lessons': { body: ReachBody; answer: { reached: Reached[] } }
   'PUT /api/cupboard/held': { body: HeldBody; answer: { held: HeldBody } }
   'PUT /api/cupboard/customs': { body: Customs; answer: { customs: Customs } }
   'POST /api/cupboard/[thing]/out': { answer: { out: boolean } }
   'GET /api/cupboard/file': { answer: Download }
-  'POST /api/cupboard/file': { body: { text: string }; answer: { added: number; changed: number } }
+  'POST /api/cupboard/file': { body: { text: string }; answer: { added: number; changed: number; things: string[] } }
   'PUT /api/calendar': { body: CalendarBody; answer: { calendar: Calendar } }
   'PUT /api/class-pace': { body: PaceBody; answer: { pace: ClassPace | null } }
   'POST /api/tables': { body: { data: string }; answer: { rows: string[][] } }

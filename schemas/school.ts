@@ -24,6 +24,35 @@ export const thingFields = {
 /** One thing, as the cupboard page writes it. */
 export const thingSchema = Joi.object<Thing, true>(thingFields).required()
 
+/** Materials of a lesson that were taken from the cupboard by their name. */
+export interface Reached {
+  lesson: string
+  title: string
+  materials: string[]
+}
+
+/** Things that lessons which name them take from the cupboard from now on, and what of that is taken back. */
+export interface ReachBody {
+  things: string[]
+  back: Reached[]
+}
+
+const MOST_REACHED = 5000
+
+export const reachSchema = Joi.object<ReachBody, true>({
+  things: Joi.array().items(uuid.optional()).max(MOST_REACHED).required(),
+  back: Joi.array()
+    .items(
+      Joi.object<Reached, true>({
+        lesson: uuid,
+        title: Joi.string().allow('').max(LONGEST.name).required(),
+        materials: Joi.array().items(planId.optional()).max(MOST.materials).required(),
+      }),
+    )
+    .max(MOST_REACHED)
+    .required(),
+}).required()
+
 const days = Joi.object<Days, true>({ name: shortText, from: day.required(), to: day.required() }).custom((value: Days, helpers) =>
   value.from <= value.to ? value : helpers.message({ custom: '"to" must not lie before "from"' }),
 )

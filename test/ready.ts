@@ -9,7 +9,7 @@ import { planFrom } from '../core/test'
 import { conclusion, counter, reading, recordOf, soakUpPlan, twoMeasures, twoSeries } from './soakUp'
 
 // What the examples in the doc comments of core may name besides core itself.
-export { conclusion, counter, reading, recordOf, soakUpPlan }
+export { INVESTIGATIONS, conclusion, counter, reading, recordOf, soakUpPlan }
 export const noRecord = EMPTY_RECORD
 export const newId = counter('id')
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { BOUNDS, LONGEST } from '~~/core/lesson'
-import { runningLow, type Booking, type Customs, type School, type Thing } from '~~/core/kit'
-import { amountWords, counted, CURRENCY_CHOICES, ENGLISH_CHOICES } from '~~/core/wording'
+import { isNowThere, runningLow, type Booking, type Customs, type School, type Thing } from '~~/core/kit'
+import { amountWords, counted, CURRENCY_CHOICES, ENGLISH_CHOICES, reachedWords } from '~~/core/wording'
 import type { Move } from '~~/schemas/contract'
 import CupboardHistory from '~/components/cupboard/CupboardHistory.vue'
 import CupboardTable from '~/components/cupboard/CupboardTable.vue'
@@ -61,16 +61,30 @@ let writing: Promise<unknown> = Promise.resolve()
 let waiting = 0
 function save(thing: Thing): Promise<unknown> {
   const all = things.value ?? []
-  const known = all.some(({ id }) => id === thing.id)
+  const before = all.find(({ id }) => id === thing.id)
+  const known = before !== undefined
   things.value = known ? all.map((one) => (one.id === thing.id ? thing : one)) : [...all, thing]
   waiting += 1
   writing = writing.then(async () => {
-    await attempt(() => callServer('PUT /api/cupboard', { body: thing }))
+    const saved = await attempt(() => callServer('PUT /api/cupboard', { body: thing }))
     waiting -= 1
     await load()
+    if (saved && isNowThere(thing, before)) await reach([thing.id])
   })
   return writing
 }
+
+/** What lessons name is counted for them as soon as there is any of it. */
+const reach = async (ids: string[]) =>
+  attempt(async () => {
+    const { reached } = await callServer('PUT /api/cupboard/lessons', { body: { things: ids, back: [] } })
+    if (reached.length === 0) return
+    notices.done(reachedWords(reached), {
+      label: 'Undo',
+      run: () => void attempt(() => callServer('PUT /api/cupboard/lessons', { body: { things: [], back: reached } })),
+    })
+    await load()
+  })
 
 async function add(name: string): Promise<void> {
   await save({ id: newId(), name, unit: 'pieces', stock: 0, place: '', minimum: null, pack: null, price: null })
@@ -91,6 +105,7 @@ async function openTable(): Promise<void> {
     const answer = await callServer('POST /api/cupboard/file', { body: { text } })
     await load()
     notices.done(`${counted(answer.added, 'thing')} added, ${answer.changed} changed.`)
+    await reach(answer.things)
   })
 }
 

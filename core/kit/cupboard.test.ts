@@ -95,6 +95,15 @@ describe('the cupboard', () => {
   it('finds a thing by its name and says what runs low', () => {
     expect(likelyThing('Thermometers', [nine])).toBe(nine)
     expect(likelyThing('', [nine])).toBeUndefined()
+    for (const [many, one] of [
+      ['tubes', 'tube'],
+      ['glasses', 'glass'],
+      ['glass', 'Glasses'],
+      ['scales', 'scale'],
+      ['dishes', 'dish'],
+    ])
+      expect([many, likelyThing(many!, [{ ...nine, name: one! }])?.name]).toEqual([many, one])
+    expect(likelyThing('vans', [{ ...nine, name: 'vanes' }])).toBeUndefined()
     expect(runningLow([{ ...nine, stock: 2 }, nine])).toEqual({ low: [{ thing: { ...nine, stock: 2 }, packs: 2 }], cost: 8 })
   })
 

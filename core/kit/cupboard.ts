@@ -196,22 +196,46 @@ export function bookedSoon(booked: Booked[], today: string): { soon: Booked[]; o
 
 /** The thing that a material most likely is: the same name, whatever its case or number. `likelyThing('Thermometers', things)` */
 export function likelyThing(name: string, things: Thing[]): Thing | undefined {
-  const bare = (text: string) =>
-    text
-      .toLowerCase()
-      .replace(/[^a-z0-9 ]/g, ' ')
-      .trim()
-      .replace(/e?s$/, '')
-  return bare(name) === '' ? undefined : things.find((thing) => bare(thing.name) === bare(name))
+  const wanted = numbersOf(name)
+  return wanted.length === 0 ? undefined : things.find((thing) => numbersOf(thing.name).some((form) => wanted.includes(form)))
 }
 
-/** The plan with its materials taken from the cupboard wherever a thing there has the same name. */
+/** A name as it is and without what could make it several: "glass" of "glasses", "vane" of "vanes". */
+function numbersOf(name: string): string[] {
+  const plain = name
+    .toLowerCase()
+    .replace(/[^a-z0-9 ]/g, ' ')
+    .trim()
+  return plain === '' ? [] : [plain, plain.replace(/s$/, ''), plain.replace(/(?<=s|x|z|ch|sh|o)es$/, '')]
+}
+
+/** The plan with its materials taken from the cupboard wherever a thing there has the same name; the same plan where none has. */
 export function withThings(plan: Plan, things: Thing[]): Plan {
-  const materials = plan.materials.map((material) => ({
-    ...material,
-    thing: material.thing ?? likelyThing(material.name, things)?.id ?? null,
-  }))
+  const named = new Set(naming(plan, things))
+  if (named.size === 0) return plan
+  const materials = plan.materials.map((material) =>
+    named.has(material.id) ? { ...material, thing: likelyThing(material.name, things)!.id } : material,
+  )
   return { ...plan, materials }
+}
+
+/**
+ * Has a thing come into the cupboard, or got its name, since it was like this: then lessons that name it can be counted on it. Of what there is none yet nobody
+ * knows whether it is short.
+ * @example isNowThere(thermometers, { ...thermometers, stock: 0 }) // => true
+ */
+export function isNowThere(thing: Thing, before: Thing | undefined): boolean {
+  return thing.stock > 0 && (before === undefined || before.stock === 0 || before.name !== thing.name)
+}
+
+/** The materials that name a thing of the cupboard and are not taken from it yet, by id. */
+export function naming(plan: Plan, things: Thing[]): string[] {
+  return plan.materials.flatMap(({ id, name, thing }) => (thing === null && likelyThing(name, things) ? [id] : []))
+}
+
+/** The plan with these materials on their own again. */
+export function withoutThings(plan: Plan, materials: string[]): Plan {
+  return { ...plan, materials: plan.materials.map((one) => (materials.includes(one.id) ? { ...one, thing: null } : one)) }
 }
 
 /** What has fallen below its minimum, with how many packs bring it back and what these cost. */

@@ -83,6 +83,7 @@ export {
   needSum,
   PER_WORDS,
   perWords,
+  reachedWords,
   PREPARATION_WORDS,
   TRIAL_PART_WORDS,
   spanWords,
@@ -148,7 +149,7 @@ export { tellingWords } from './tellings'
 export { GRADE_NAMES } from './grades'
 export { knownName } from './known'
 export { CURRENCY_CHOICES, ENGLISH_CHOICES, moneyWords, priceHeading } from './money'
-export { spelled, spelledHeadings, spelledThrough } from './spelling'
+export { inSchoolsWay, spelled, spelledHeadings } from './spelling'
 export {
   countedChoice,
   countedName,

@@ -3,7 +3,7 @@ import { sensible, type CivilMoment, type MovedBecause, type Need, type Step } f
 import { activeConditions, type Material, type Plan, type PreparationKind, type TrialPart } from '../lesson'
 import { unitOf, withUnit, writeShort, type KitchenRegion, type UnitCode } from '../quantity'
 import { kindOf } from '../test'
-import { counted, list } from './names'
+import { counted, lessonName, list } from './names'
 import { dayWords } from './days'
 import { countedOwners } from './owners'
 
@@ -51,6 +51,15 @@ export function measuredWords(value: number, unit: UnitCode, kitchen: KitchenReg
   if (handy.unit === unit) return written
   const sameFamily = [unit, handy.unit].every((code) => ['mL', 'L', 'g', 'kg', 'mm', 'cm', 'm'].includes(code))
   return amountWords(handy.value, handy.unit) + (sameFamily ? '' : ` (${written})`)
+}
+
+const MOST_TITLES = 3
+
+/** Lessons for which what came into the cupboard counts from now on. `reachedWords([{ title: 'Swing time' }]) // 'Counted for Swing time from now on.'` */
+export function reachedWords(reached: { title: string }[]): string {
+  const titles = reached.slice(0, MOST_TITLES).map(({ title }) => lessonName(title))
+  const more = reached.length - titles.length
+  return `Counted for ${list([...titles, ...(more > 0 ? [`${more} more`] : [])])} from now on.`
 }
 
 /** What a spoon or a cup is taken for. `spoonWords(['tbsp']) // '1 tbsp is 15 mL.'`; empty without any. */

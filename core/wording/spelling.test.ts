@@ -1,10 +1,12 @@
 import { describe, expect, it } from 'vitest'
-import { cautionsOf, NO_SCHOOL, needsOf } from '../kit'
+import { cautionsOf, NO_SCHOOL, needsOf, readAmount } from '../kit'
+import type { NumberMethod } from '../lesson'
+import { outlookOf } from '../measuring'
 import { planSchema } from '../../schemas/plan'
 import { INVESTIGATIONS } from '../../schemas/investigations'
 import { soakUpPlan } from '../../test/soakUp'
 import { readEntry, planFrom } from '../../core/test'
-import { fixWords, measuredWords, moneyWords, spelled, spelledThrough, spoonWords } from '.'
+import { fixWords, measuredWords, moneyWords, inSchoolsWay, spelled, spoonWords } from '.'
 
 function sequence(): () => string {
   let count = 0
@@ -17,6 +19,7 @@ describe('a school in the United States', () => {
     ['kitchen rolls, neighbours and 3 millilitres', 'paper towels, neighbors and 3 milliliters'],
     ['What the class practised; Practising', 'What the class practiced; Practicing'],
     ['Mould stays shut. A mouldy grey crust, 2 metres on', 'Mold stays shut. A moldy gray crust, 2 meters on'],
+    ['warm water, 50 °C', 'warm water, 122 °F'],
     ['thermometers and parameters', 'thermometers and parameters'],
   ])('writes %j as %j', (british, american) => {
     expect(spelled(british, 'american')).toBe(american)
@@ -26,13 +29,26 @@ describe('a school in the United States', () => {
   it('gets every investigation whole: its words, never its codes or the name of the class', () => {
     for (const [id, investigation] of Object.entries(INVESTIGATIONS)) {
       const planned = (one: typeof investigation) => planFrom(one, 'Grey Neighbours', 24, sequence())
-      const [british, american] = [planned(investigation), planned(spelledThrough(investigation, 'american'))]
+      const [british, american] = [planned(investigation), planned(inSchoolsWay(investigation, 'american'))]
       expect(american.className).toBe('Grey Neighbours')
-      expect(JSON.stringify({ ...american, className: '' }), id).not.toMatch(/kitchen roll|colour|litre|metre/i)
+      expect(JSON.stringify({ ...american, className: '' }), id).not.toMatch(/kitchen roll|colour|litre|metre|°C|degC/i)
       expect(planSchema.validate(american).error, id).toBeUndefined()
       expect(american.conditions.map((one) => one.id)).toEqual(british.conditions.map((one) => one.id))
       expect(cautionsOf(american).map(({ caution }) => caution)).toEqual(cautionsOf(british).map(({ caution }) => caution))
     }
+  })
+
+  it('measures warmth in its degrees and pours by the cup, every lesson of ours', () => {
+    const { plan } = inSchoolsWay(INVESTIGATIONS['mitten-mystery']!, 'american')
+    const method = plan.measures[0]!.method as NumberMethod
+    expect([method.unit, method.expectedLow, method.resolution, method.differenceThatMatters]).toEqual(['degF', 68.9, 1, 1.8])
+    const poured = inSchoolsWay(INVESTIGATIONS['soak-up-strips']!, 'american').plan.materials.find(({ id }) => id === 'water')!
+    expect(readAmount(poured.amount, 'us')).toMatchObject({ value: 1.25, unit: 'cup' })
+    const vanish = planFrom(inSchoolsWay(INVESTIGATIONS['sugar-vanish']!, 'american'), 'Puffin', 26, sequence())
+    const [there, here] = [vanish, planFrom(INVESTIGATIONS['sugar-vanish']!, 'Puffin', 26, sequence())].map(
+      (one) => outlookOf(one)!.clear,
+    )
+    expect(Math.abs(there! - here!)).toBeLessThan(0.02)
   })
 
   it('has its things in the list of cautions too', () => {

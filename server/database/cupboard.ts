@@ -86,10 +86,11 @@ export async function importThings(
   database: Database,
   table: NewThing[],
   newId: () => string,
-): Promise<{ added: number; changed: number }> {
+): Promise<{ added: number; changed: number; things: string[] }> {
   return changingSchool(database, async (transaction) => {
     const known = new Map((await listThings(transaction)).map((thing) => [thing.name.toLowerCase(), thing]))
-    let [added, changed] = [0, 0]
+    let changed = 0
+    const added: string[] = []
     for (const row of table) {
       const old = known.get(row.name.toLowerCase())
       const thing = { ...(old ?? { ...BARE, id: newId() }), ...row }
@@ -99,14 +100,14 @@ export async function importThings(
         changed += 1
       } else {
         await transaction.insert(things).values(thing)
-        added += 1
+        added.push(thing.id)
       }
       const change = withoutNoise(row.stock - (old?.stock ?? 0))
       if (old && change === 0) continue
       const move = { thing: thing.id, lesson: null, why: 'imported' as const, change, stock: row.stock, at: new Date() }
       await transaction.insert(moves).values(move)
     }
-    return { added, changed }
+    return { added: added.length, changed, things: added }
   })
 }
 

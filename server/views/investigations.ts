@@ -1,6 +1,6 @@
 import { NO_SCHOOL, stockedFor, withThings, type School } from '../../core/kit'
 import { type Plan } from '../../core/lesson'
-import { spelledThrough } from '../../core/wording'
+import { inSchoolsWay } from '../../core/wording'
 import { questionInList } from '../../core/wording/reports'
 import type { InvestigationCard, InvestigationInside, Investigations } from '../../schemas/contract'
 import { INVESTIGATIONS } from '../../schemas/investigations'
@@ -27,7 +27,10 @@ export async function everyInvestigation(
   { customs }: Pick<School, 'customs'>,
 ): Promise<[id: string, body: StartingPoint, own: boolean][]> {
   const own = (await listStartingPoints(database)).map(({ id, body }): [string, StartingPoint, boolean] => [id, body, true])
-  const shipped = Object.entries(spelledThrough(INVESTIGATIONS, customs.english))
+  const shipped = Object.entries(INVESTIGATIONS).map(([id, body]): [string, StartingPoint] => [
+    id,
+    inSchoolsWay(body, customs.english),
+  ])
   return [...own, ...shipped.map(([id, body]): [string, StartingPoint, boolean] => [id, body, false])]
 }
 
@@ -51,7 +54,7 @@ export async function findInvestigation(
   id: string,
 ): Promise<{ body: StartingPoint; own: OwnStartingPoint | undefined } | undefined> {
   if (Object.hasOwn(INVESTIGATIONS, id)) {
-    return { body: spelledThrough(INVESTIGATIONS[id]!, (await customsOf(database)).english), own: undefined }
+    return { body: inSchoolsWay(INVESTIGATIONS[id]!, (await customsOf(database)).english), own: undefined }
   }
   const found = UUID.test(id) ? await findStartingPoint(database, id) : undefined
   return found && { body: found.body, own: found }

@@ -42,6 +42,23 @@ async function lessonWith(change: (plan: Plan) => void): Promise<WholeLesson['le
   return (await open(lesson.id)).lesson
 }
 
+it('what comes into the cupboard is counted for the lessons that name it, and that can be taken back', async () => {
+  const lesson = await lessonWith((plan) => {
+    plan.materials = [{ ...plan.materials[4]!, name: 'weather vanes', thing: null }]
+  })
+  const other = await lessonWith(() => undefined)
+  const vane = await put({ name: 'Weather vane', stock: 3 })
+  const reach = async (body: object) => (await call<{ reached: object[] }>('PUT', '/api/cupboard/lessons', body)).body.reached
+  const thingOf = async () => (await open(lesson.id)).lesson.plan.materials[0]!.thing
+  const reached = await reach({ things: [vane.id], back: [] })
+  expect(reached).toEqual([{ lesson: lesson.id, title: lesson.plan.title, materials: [lesson.plan.materials[0]!.id] }])
+  expect(await thingOf()).toBe(vane.id)
+  expect((await open(other.id)).lesson.revision).toBe(other.revision)
+  expect(await reach({ things: [], back: reached })).toEqual([])
+  expect(await thingOf()).toBeNull()
+  expect((await call('PUT', '/api/cupboard/lessons', { things: ['x'], back: [] })).status).toBe(400)
+})
+
 /** One thermometer for each of seven groups, taken from the cupboard. */
 function takes(plan: Plan, thing: Thing, date: string): void {
   Object.assign(plan, { title: `Lesson of ${date}`, date })
@@ -105,7 +122,7 @@ describe('the cupboard', () => {
     expect(again).toMatchObject({ status: 200, body: { added: 0, changed: 0 } })
     expect((await cupboard()).things).toEqual(before)
     const more = `Stock;THING;unit\n12;"${thing.name}";\n"1,5";"Salt ${thing.id}";kg`
-    expect((await call('POST', '/api/cupboard/file', { text: more })).body).toEqual({ added: 1, changed: 1 })
+    expect((await call('POST', '/api/cupboard/file', { text: more })).body).toMatchObject({ added: 1, changed: 1 })
     expect(await named(thing.name)).toEqual({ ...thing, stock: 12 })
     expect(await named(`Salt ${thing.id}`)).toMatchObject({ stock: 1.5, unit: 'kg', place: '' })
   })

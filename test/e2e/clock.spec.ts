@@ -10,9 +10,9 @@ test('a lesson that is too long is mended with one click, and a phase is dragged
   const place = (name: RegExp) => offered.findIndex((one) => name.test(one))
   expect(place(/Share out/)).toBeLessThan(place(/repeats/))
   for (const [mend, verdict] of [
-    [/^Share out/, /its:? in \d\d of 100 classes\./],
-    [/^Do 3 repeats$/, /It fits: in 9\d of 100 classes\./],
-    [/^Make it 1\d\d minutes$/, /It fits: in 9\d of 100 classes\./],
+    [/^Share out/, /its:? in (?:nearly all|\d\d of 100) classes\./],
+    [/^Do 3 repeats$/, /It fits: in (?:nearly all|9\d of 100) classes\./],
+    [/^Make it 1\d\d minutes$/, /It fits: in (?:nearly all|9\d of 100) classes\./],
   ] as const) {
     await mends.getByRole('button', { name: mend }).click()
     await expect(page.locator('.verdict')).toHaveText(verdict)

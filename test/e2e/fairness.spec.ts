@@ -7,9 +7,9 @@ test('a muddle of jars: Results, board and report name no winner, and offer the 
     const jars = { a: 'Jar 1', b: 'Jar 2', c: 'Jar 3' }
     plan.conditions = Object.entries(jars).map(([id, label]) => ({ ...first!, id, label, baseline: false }))
     plan.factors = [
-      { id: 'size', name: 'the size', how: '', exceptions: { a: 'small', b: 'small', c: 'large' } },
-      { id: 'lid', name: 'the lid', how: 'none', exceptions: { b: 'cork' } },
-      { id: 'place', name: 'the place', how: 'sill', exceptions: { c: 'shelf' } },
+      { id: 'size', name: 'the size', how: '', comesWith: false, exceptions: { a: 'small', b: 'small', c: 'large' } },
+      { id: 'lid', name: 'the lid', how: 'none', comesWith: false, exceptions: { b: 'cork' } },
+      { id: 'place', name: 'the place', how: 'sill', comesWith: false, exceptions: { c: 'shelf' } },
     ]
     Object.assign(plan, { changed: 'size', repeats: 1, gapsStay: true })
   })

@@ -1,4 +1,5 @@
 import AxeBuilder from '@axe-core/playwright'
+import { randomUUID } from 'node:crypto'
 import { expect, test as base, type Locator, type Page } from '@playwright/test'
 import type { Plan } from '../../core/lesson'
 import { clientFor, type WholeLesson } from '../api/client'
@@ -24,8 +25,9 @@ export const test = base.extend({
   },
 })
 
-/** The browser tests share a server: what is the class of the last lesson is any other test's. */
-export const client = (baseURL: string | undefined) => clientFor(baseURL!, { className: 'My class', children: 28 })
+/** The browser tests share a server: the class of the last lesson, and the pace of a class, would be any other test's. */
+export const client = (baseURL: string | undefined) =>
+  clientFor(baseURL!, { className: `Class ${randomUUID().slice(0, 8)}`, children: 28 })
 
 /** A lesson whose plan was changed before anybody opens it. */
 export async function lessonWith(baseURL: string | undefined, change: (plan: Plan) => void, investigation?: string | null) {

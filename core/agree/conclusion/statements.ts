@@ -1,5 +1,14 @@
 import { gradeBetween, type Evidence, type Grade } from '../../evidence'
-import { activeConditions, changedFactor, comingFactors, conditionValue, isNamed, keptFactors, mainWords, type Plan } from '../../lesson'
+import {
+  activeConditions,
+  changedFactor,
+  comingFactors,
+  conditionValue,
+  isNamed,
+  keptFactors,
+  mainWords,
+  type Plan,
+} from '../../lesson'
 import { resultUnit, testOf } from '../../test'
 import { convert, unitOf, NUMBER_WORDS } from '../../quantity'
 import type { ClaimDoubt } from '../claims'

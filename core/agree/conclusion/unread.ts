@@ -158,7 +158,12 @@ const overlaps = (one: Span, other: Span) => one.from < other.to && other.from <
 /** What the plan calls its things: the measure, what was changed, what was kept the same. */
 function wordsOfPlan(plan: Plan): Set<string> {
   const { measure, method } = testOf(plan)
-  const texts = [measure?.name, changedFactor(plan)?.name, method?.tool, ...[...keptFactors(plan), ...comingFactors(plan)].map(({ name }) => name)]
+  const texts = [
+    measure?.name,
+    changedFactor(plan)?.name,
+    method?.tool,
+    ...[...keptFactors(plan), ...comingFactors(plan)].map(({ name }) => name),
+  ]
   const written = texts.join(' ').toLowerCase()
   return new Set([...mainWords(written), ...written.split(/[^\p{L}]+/u).filter((word) => word.length > 1)])
 }
