@@ -39,6 +39,14 @@ describe('the number pad', () => {
     expect(pad.told().at(-1)).toBe('3 1/4')
   })
 
+  it('has “and” where several fill one, and “less” where something is taken off', async () => {
+    const pad = take(NumberPad, { plan: planWith({ unit: 'mL', resolution: 10, eachIs: 'used' }) })
+    for (const key of ['2', '5', '0', '− less', '3', '0']) await pad.press(key)
+    expect(pad.told().at(-1)).toBe('250 − 30')
+    expect(pad.text()).toContain('That makes 220')
+    expect(take(NumberPad).text()).not.toMatch(/less|and/)
+  })
+
   it('sends another unit along, and says what cannot be read at the field', async () => {
     const pad = take(NumberPad, { trouble: 'That is no number.' })
     await pad.find('select').setValue('cm')

@@ -1,8 +1,7 @@
 import { type NewReading, type Reading } from '~~/core/lesson'
-import { atMoment, testOf } from '~~/core/test'
-import { writeNumber, decimalsOf } from '~~/core/quantity'
+import { atMoment } from '~~/core/test'
 import { cellKey, currentReadings, type Cell } from '~~/core/record'
-import { pastedWords, writeReading } from '~~/core/wording'
+import { cellText, pastedWords } from '~~/core/wording'
 import { readingRow, superseding } from '~/following/readingRow'
 import { useLesson } from '~/stores/lesson'
 import { useRecordWriting } from '~/stores/recordWriting'
@@ -33,10 +32,7 @@ export function useGridEntry() {
   function storedText(cell: Cell): string {
     const last = cell.kept.at(-1)
     if (!last) return ''
-    const plan = planOf(cell)
-    const { way, unit } = testOf(plan)
-    if (!way.isAmount) return writeReading(plan, last.value, last.unit)
-    return writeNumber(last.value, decimalsOf(last.value)).replace('−', '-') + (last.unit === unit ? '' : ` ${last.unit}`)
+    return cellText(planOf(cell), last)
   }
 
   function textOf(cell: Cell): string {

@@ -12,6 +12,12 @@ const FINEST = 32
  * @example writeFraction(17.5, 'in', 0.25) // => '17 1/2\u202fin'
  */
 export function writeFraction(value: number, unit: ResultUnit, mark: number): string | undefined {
+  const said = sayFraction(value, unit, mark)
+  return said === undefined ? undefined : withUnit(said, unit)
+}
+
+/** The same without its unit. `sayFraction(17.5, 'in', 0.25) // '17 1/2'` */
+export function sayFraction(value: number, unit: ResultUnit, mark: number): string | undefined {
   const parts = Math.round(1 / mark)
   const isDivided =
     DIVIDED.includes(unit) && parts >= 2 && parts <= FINEST && Math.abs(parts * mark - 1) < 1e-9 && (parts & (parts - 1)) === 0
@@ -21,5 +27,5 @@ export function writeFraction(value: number, unit: ResultUnit, mark: number): st
   let [top, bottom] = [Math.round((size - whole) * parts), parts]
   while (top > 0 && top % 2 === 0) [top, bottom] = [top / 2, bottom / 2]
   const said = top === 0 ? String(whole) : whole === 0 ? `${top}/${bottom}` : `${whole} ${top}/${bottom}`
-  return withUnit(`${value < 0 && size > 0 ? '−' : ''}${said}`, unit)
+  return `${value < 0 && size > 0 ? '−' : ''}${said}`
 }

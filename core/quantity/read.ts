@@ -1,4 +1,4 @@
-import { convert, unitNamed, unitOf, withoutNoise, type KitchenRegion, type UnitCode } from './units'
+import { convert, unitNamed, UNIT_CODES, unitOf, withoutNoise, type KitchenRegion, type ResultUnit, type UnitCode } from './units'
 
 export type ReadErrorCode =
   | 'empty'
@@ -86,6 +86,30 @@ export function readQuantity(written: string, { unit, region = 'metric' }: ReadO
   const parts = clock ? clockParts(clock, from) : readParts(text, from, unit)
   if (!Array.isArray(parts)) return parts
   return total(parts, sign, unit, region)
+}
+
+/** What people read on scales that are divided otherwise. */
+const OTHER_SCALES: UnitCode[] = ['in', 'ft', 'oz', 'lb', 'cup', 'tsp', 'tbsp', 'pint', 'fl-oz', 'degF']
+
+/**
+ * The number that stood on the scale, where that was one of the other system: nobody read 20 °C on a thermometer in °F.
+ * @param entered as it was typed
+ * @param reading what was made of it
+ * @returns undefined where it was read in the unit itself, or a sister of it, or was corrected since
+ * @example asItWasRead('68 F', { value: 20, unit: 'degC' }) // => { value: 68, unit: 'degF' }
+ */
+export function asItWasRead(
+  entered: string,
+  reading: { value: number; unit: ResultUnit },
+  region: KitchenRegion = 'metric',
+): { value: number; unit: UnitCode } | undefined {
+  const { value } = reading
+  const unit = UNIT_CODES.find((code) => code === reading.unit)
+  if (unit === undefined) return undefined
+  const read = readQuantity(entered, { unit, region })
+  if (!read.ok || read.writtenUnit === null || Math.abs(read.value - value) > 1e-9) return undefined
+  if (OTHER_SCALES.includes(read.writtenUnit) === OTHER_SCALES.includes(unit)) return undefined
+  return { value: withoutNoise(convert(value, unit, read.writtenUnit, region)!), unit: read.writtenUnit }
 }
 
 function clockParts(match: RegExpExecArray, position: number): Part[] | ReadResult {

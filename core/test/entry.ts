@@ -1,5 +1,5 @@
 import type { Plan } from '../lesson'
-import { isAmount } from '../quantity'
+import { isAmount, unitOf } from '../quantity'
 import { testOf } from './test'
 import { DASHED, LESS, RANGE, type EntryOptions, type EntryResult } from './ways'
 
@@ -24,6 +24,18 @@ export function workedOutEntry(plan: Plan, text: string, options: EntryOptions =
   if (![RANGE, LESS, DASHED, /\S\s*\+\s*\S/].some((form) => form.test(text))) return undefined
   const read = readEntry(plan, text, options)
   return read.ok && isAmount(read.unit) ? read.value : undefined
+}
+
+/**
+ * The signs that a number pad needs beside digits: what fills several cups or is counted in helpings is added up, what was used or has risen is one number less another.
+ * @example signsOnPad(soakUpPlan()) // => []
+ */
+export function signsOnPad(plan: Plan): ('+' | '−')[] {
+  const { method, unit } = testOf(plan)
+  if (!isAmount(unit)) return []
+  const adds = ['volume', 'mass', 'number'].includes(unitOf(unit).dimension)
+  const subtracts = method?.way === 'number' && (method.eachIs !== 'shown' || method.weighsEmpty)
+  return [...(adds ? (['+'] as const) : []), ...(subtracts ? (['−'] as const) : [])]
 }
 
 /** Does this class write a start and a finish: somebody's device or hand did. `writesStartAndFinish([]) // false` */

@@ -16,7 +16,7 @@ export {
 } from './ways'
 export type { Device, EntryErrorCode, EntryOptions, EntryResult, GraphOfWay, ResolvedMethod, WayOfReading } from './ways'
 export { predictionOf, predictionsFor, shapeOf, withKind } from './asked'
-export { readEntry, workedOutEntry, writesStartAndFinish } from './entry'
+export { readEntry, workedOutEntry, writesStartAndFinish, signsOnPad } from './entry'
 export { inAmericanUnits } from './american'
 export { NO_TEACHING, planForAll, planFrom, wholePlan } from './startingPoint'
 export type { PlanForAll, PlanInShort, StartingPoint, Teaching } from './startingPoint'

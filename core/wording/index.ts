@@ -125,6 +125,7 @@ export {
   whenWords,
   workedOutColumn,
   writeAverage,
+  cellText,
   writeReading,
 } from './names'
 export { conditionsWords, PREDICT_WORDS, question, questionSegments, takeWords, trayWords, WHOSE_WORDS } from './question'

@@ -27,9 +27,11 @@ import {
 import { WAY_WORDS } from './ways'
 import { INSTRUMENTS, type Instrument } from '../measuring'
 import {
+  asItWasRead,
   decimalsOf,
   isWord,
   roundToMark,
+  sayFraction,
   unitOf,
   withUnit,
   writeFraction,
@@ -137,6 +139,20 @@ export function writeReading(plan: Plan, value: number, unit: ResultUnit): strin
     writeQuantity(value, unit, Math.max(decimalsOf(mark), Math.min(MOST_DECIMALS, decimalsOf(value))))
   )
 }
+
+/** What stands in a cell of the class grid: the number that was read, with its unit where that is not the column's. `cellText(plan, { value: 12, unit: 'mm', entered: '12' }) // '12'` */
+export function cellText(plan: Plan, reading: Pick<Reading, 'value' | 'unit' | 'entered'>): string {
+  const { way, unit } = testOf(plan)
+  if (!way.isAmount) return writeReading(plan, reading.value, reading.unit)
+  const read = asItWasRead(reading.entered, reading)
+  if (read) return withUnit(typable(writeNumber(read.value, decimalsOf(read.value))), read.unit)
+  const number =
+    sayFraction(reading.value, reading.unit, markOf(plan, reading.unit)) ?? writeNumber(reading.value, decimalsOf(reading.value))
+  return typable(number) + (reading.unit === unit ? '' : ` ${reading.unit}`)
+}
+
+/** With a minus that stands on a keyboard. */
+const typable = (number: string) => number.replace('−', '-')
 
 /** A reading of the record, as the thing that it is of is written. */
 export function readingWords(plan: Plan, { value, unit, moment }: Pick<Reading, 'value' | 'unit' | 'moment'>): string {

@@ -6,10 +6,12 @@ import { evidenceOf } from '../evidence'
 import { checkPlan } from '../fairness'
 import { demoLessons } from '../../demo/lessons'
 import { counter } from '../../test/soakUp'
-import type { ResolvedMethod } from '../test'
+import type { UnitCode } from '../quantity'
+import { readEntry, type ResolvedMethod } from '../test'
 import {
   agreementSentence,
   amountWords,
+  cellText,
   endWords,
   fairWords,
   fitVerdict,
@@ -38,6 +40,22 @@ it('writes figures with the digits that the instrument can carry', () => {
   expect(writeAverage(plan, 60.342857, 'mm')).toBe('60.3\u202fmm')
   expect(amountWords(31, 'pieces')).toBe('31')
   expect(list(['A', 'B', 'C'])).toBe('A, B and C')
+})
+
+it('a cell has the number that was read: its fraction, and the scale that was not the class’s own', () => {
+  const cell = (unit: UnitCode, mark: number, entered: string) => {
+    const plan = measuredSo(soakUpPlan(), { unit, resolution: mark })
+    const read = readEntry(plan, entered)
+    return read.ok ? cellText(plan, { value: read.value, unit: read.unit, entered }) : read.code
+  }
+  expect(cell('degC', 1, '68 F')).toBe('68\u202f°F')
+  expect(cell('degC', 1, '70 °F')).toBe('70\u202f°F')
+  expect(cell('degC', 0.5, '-2,5')).toBe('-2.5')
+  expect(cell('in', 0.25, '17.5')).toBe('17 1/2')
+  expect(cell('cm', 0.1, '5 m 31')).toBe('531')
+  expect(cell('cm', 0.1, '2 1/2 in')).toBe('2.5\u202fin')
+  // What was corrected since is no longer what was typed.
+  expect(cellText(measuredSo(soakUpPlan(), { unit: 'degC' }), { value: 21, unit: 'degC', entered: '68 F' })).toBe('21')
 })
 
 it('says how something is measured, in the middle of a sentence', () => {

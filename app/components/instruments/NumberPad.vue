@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { UNIT_CODES, unitOf, type UnitCode } from '~~/core/quantity'
 import { writeReading } from '~~/core/wording'
-import { testOf } from '~~/core/test'
+import { signsOnPad, testOf } from '~~/core/test'
 import type { InstrumentProps } from './instrument'
 import { useNumberEntry } from '~/composables/numberEntry'
 
@@ -24,6 +24,8 @@ watch(text, (now) => {
 })
 const KEYS = ['7', '8', '9', 'back', '4', '5', '6', '½', '1', '2', '3', '.', '0', '−', '/', 'space'] as const
 const LONGEST = 50
+const signs = computed(() => signsOnPad(props.plan))
+const SIGN_WORDS = { '+': 'and', '−': 'less' }
 const LABELS: Partial<Record<(typeof KEYS)[number], string>> = {
   back: 'Delete the last one',
   '−': 'minus',
@@ -34,6 +36,11 @@ const LABELS: Partial<Record<(typeof KEYS)[number], string>> = {
 }
 const units = computed(() => UNIT_CODES.filter((code) => unitOf(code).dimension === unitOf(planUnit.value).dimension))
 const symbol = computed(() => unitOf(unit.value).symbol)
+
+/** Between two numbers, with room on both sides: "250 − 30" is one less another, and −30 is below nothing. */
+function join(sign: '+' | '−'): void {
+  if (digits.value.trim() !== '') digits.value = `${digits.value.trimEnd()} ${sign} `.slice(0, LONGEST)
+}
 
 function press(key: (typeof KEYS)[number]): void {
   if (key === 'back') digits.value = digits.value.slice(0, -1)
@@ -65,6 +72,9 @@ function press(key: (typeof KEYS)[number]): void {
     <div class="keys grid grid-cols-4 gap-near">
       <button v-for="key in KEYS" :key="key" type="button" :aria-label="LABELS[key]" @click="press(key)">
         {{ key === 'back' ? '⌫' : key === 'space' ? '␣' : key }}
+      </button>
+      <button v-for="sign in signs" :key="`${sign} `" type="button" class="col-span-2" @click="join(sign)">
+        {{ sign }} {{ SIGN_WORDS[sign] }}
       </button>
     </div>
   </div>
