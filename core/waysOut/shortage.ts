@@ -21,7 +21,10 @@ interface Chances {
 }
 
 /** A way out of a shortage of one material, worked out on a copy of the plan. */
-export type WayOut = { material: string; /** Minutes that the lesson gets longer. */ minutes: number } & (
+export type WayOut = {
+  material: string
+  /** Minutes that the lesson gets longer; undefined where nobody has said how long a trial takes. */ minutes: number | undefined
+} & (
   | {
       code: 'substitute'
       substitute: string
@@ -56,10 +59,11 @@ export function waysOut(plan: Plan, need: Need, school: School, newId: () => str
   const material = plan.materials.find(({ id }) => id === need.material)
   if (!material || need.short === 0) return []
   const before = fitOf(plan).needed
+  const isTimed = secondsOfTrial(plan) > 0
   const weigh = <Way extends Omit<WayOut, 'minutes'>>(way: Way): WayOut =>
     ({
       ...way,
-      minutes: withoutNoise(fitOf(takeWayOut(plan, way as unknown as WayOut, newId)).needed - before),
+      minutes: isTimed ? withoutNoise(fitOf(takeWayOut(plan, way as unknown as WayOut, newId)).needed - before) : undefined,
     }) as unknown as WayOut
   const ways = [
     ...substitutes(plan, material, school),
@@ -69,8 +73,8 @@ export function waysOut(plan: Plan, need: Need, school: School, newId: () => str
     ...together(plan, material, school),
     ...fewerGroups(plan, material, school, newId),
   ]
-  const rank = ({ code, minutes }: WayOut) => RANK[code] + (code === 'rota' && minutes > LONG ? 3.5 : 0)
-  return ways.map(weigh).sort((a, b) => rank(a) - rank(b) || a.minutes - b.minutes)
+  const rank = ({ code, minutes }: WayOut) => RANK[code] + (code === 'rota' && (minutes ?? 0) > LONG ? 3.5 : 0)
+  return ways.map(weigh).sort((a, b) => rank(a) - rank(b) || (a.minutes ?? 0) - (b.minutes ?? 0))
 }
 
 /** The plan after one way out; the given plan is left as it is. */

@@ -76,6 +76,12 @@ describe('ways out say what they change', () => {
     expect(said.get('substitute')!.effect).toMatch(/^still fair, as long as every condition gets it.*Dries slowly\.$/)
     expect(said.get('rota')!.label).toBe('Let 5 go round')
     expect(said.get('fewer-groups')!.effect).toMatch(/^up to \d+ children in a group; /)
+    // Nobody has said how long a trial takes: then nobody can say that it takes no more.
+    const untimed = { ...plan, clock: { ...plan.clock, trial: { setUp: 0, run: 0, read: 0, reset: 0 } } }
+    for (const way of waysOut(untimed, needsOf(untimed)[0]!, NO_SCHOOL, counter('w')).filter(
+      ({ code }) => code !== 'buy' && code !== 'substitute',
+    ))
+      expect(wayOutWords(way, untimed, 'pieces').effect).toContain('not known yet')
     const shared: WayOut = { code: 'share-out', material: 'cloth', each: 2, chances: undefined, minutes: -6 }
     expect(wayOutWords(shared, plan, 'pieces')).toEqual({
       label: 'Share out: 2 each',

@@ -18,11 +18,13 @@ export function wayOutWords(
 ): { label: string; effect: string } {
   const material = plan.materials.find(({ id }) => id === way.material)
   const time =
-    way.minutes > 0
-      ? `the lesson gets ${minuteWords(way.minutes)} longer`
-      : way.minutes < 0
-        ? `${minuteWords(-way.minutes)} shorter`
-        : 'no more time'
+    way.minutes === undefined
+      ? 'how much time that takes is not known yet'
+      : way.minutes > 0
+        ? `the lesson gets ${minuteWords(way.minutes)} longer`
+        : way.minutes < 0
+          ? `${minuteWords(-way.minutes)} shorter`
+          : 'no more time'
   switch (way.code) {
     case 'substitute': {
       const substitute = material?.substitutes.find(({ id }) => id === way.substitute)
