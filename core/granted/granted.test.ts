@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import { soakUpPlan, twoMeasures } from '../../test/soakUp'
-import { withMethod } from '../test'
+import { mend, type Fix, type PlanFix } from '../secondLook'
+import { bestOf, forMeasure, readEntry, withMethod } from '../test'
 import { grantedWords } from '../wording'
 import { classReport } from '../wording/reports'
 import { emptyRecord } from '../../test/soakUp'
-import { grantedOf } from '.'
+import { grantedFix, grantedOf } from '.'
 
 const codes = (plan: ReturnType<typeof soakUpPlan>) => grantedOf(plan).map(({ code }) => code)
 
@@ -34,6 +35,22 @@ describe('what is taken for granted', () => {
     expect(grantedOf(unsaid).map((one) => grantedWords(unsaid, one))).toContain(
       'Card is taken to give most, since it stands last: made-up classes go by that.',
     )
+  })
+
+  it('what is left becomes start less left with one press, and then the most is best', () => {
+    const plan = soakUpPlan({ investigation: null })
+    const measures = plan.measures.map((one) => ({ ...one, name: 'how much water is left', method: { ...one.method, best: null } }))
+    const left = { ...plan, measures }
+    expect(bestOf(left)).toBe('least')
+    const [granted] = grantedOf(left).filter(({ code }) => code === 'left-as-it-is')
+    const fix = grantedFix(granted!, false) as Extract<Fix, { code: 'on-measure' }>
+    const used = mend(forMeasure(left, fix.measure), fix.fix as PlanFix, String)
+    expect([bestOf(used), codes(used).includes('left-as-it-is'), readEntry(used, '50 to 30')]).toEqual([
+      'most',
+      false,
+      { ok: true, value: 20, unit: 'mm' },
+    ])
+    expect(grantedFix(granted!, true)).toBeUndefined()
   })
 
   it('of several measures it says which; and the class report has all of it', () => {

@@ -15,6 +15,7 @@ import {
   type Counted,
 } from '../test'
 import type { UnitCode } from '../quantity'
+import type { Fix } from '../secondLook'
 
 /** What a lesson takes for granted: what was read from words or assumed, and would turn a verdict round if it were wrong. */
 export type Granted = { measure: string | null } & (
@@ -43,6 +44,18 @@ export function grantedOf(plan: Plan): Granted[] {
     ...(unsaid.length > 0 ? [{ code: 'kept' as const, measure: null, factors: unsaid }] : []),
     { code: 'written-by', measure: null, each: plan.each },
   ]
+}
+
+/**
+ * The one press that says it otherwise; undefined where there are several answers to choose from.
+ * @param begun there are readings, which were written as what is left
+ * @example grantedFix({ code: 'left-as-it-is', measure: 'm' }, false) // => { code: 'on-measure', measure: 'm', fix: { code: 'take-used' } }
+ */
+export function grantedFix(granted: Granted, begun: boolean): Fix | undefined {
+  const { code, measure } = granted
+  if (measure === null || (code !== 'sign' && (code !== 'left-as-it-is' || begun))) return undefined
+  const fix: Fix = code === 'sign' ? { code: 'count-by-size', bySize: !granted.bySize } : { code: 'take-used' }
+  return { code: 'on-measure', measure, fix }
 }
 
 function ofMeasure(view: Plan): Granted[] {

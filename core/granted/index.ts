@@ -1,2 +1,2 @@
-export { grantedOf } from './granted'
+export { grantedFix, grantedOf } from './granted'
 export type { Granted } from './granted'

@@ -34,6 +34,8 @@ export type Fix =
   | { code: 'take-fresh' }
   | { code: 'take-instrument'; instrument: string }
   | { code: 'say-best'; best: Best }
+  | { code: 'take-used' }
+  | { code: 'count-by-size'; bySize: boolean }
   | { code: 'mix-trials' }
   | { code: 'leave-gaps' }
   | { code: 'take-levels'; values: number[] }

@@ -81,6 +81,10 @@ export function mend(plan: Plan, fix: PlanFix, newId: () => string): Plan {
     }
     case 'say-best':
       return withMethod(plan, (method) => ({ ...method, best: fix.best }))
+    case 'take-used':
+      return withMethod(plan, (method) => (method.way === 'number' ? { ...method, eachIs: 'used' } : method))
+    case 'count-by-size':
+      return withMethod(plan, (method) => ({ ...method, bySize: fix.bySize }))
     case 'take-fresh':
       return { ...plan, things: 'fresh' }
     case 'mix-trials':

@@ -21,7 +21,13 @@ export function bestOf(plan: Plan): Best {
   return method.best ?? (way.isPlace ? 'most' : bestInWords(plan, measure.name))
 }
 
+/** Where the least is left the most was used. */
+const WHAT_IS_LEFT = /\bleft\b|\bremain\w*/i
+
 function bestInWords(plan: Plan, name: string): Best {
+  const { method } = testOf(plan)
+  const isUsed = (method?.way === 'number' && method.eachIs === 'used') || method?.counts === 'loss'
+  if (isUsed && WHAT_IS_LEFT.test(name)) return 'most'
   if (LESS_IS_BETTER.test(name)) return 'least'
   return kindOf(plan).improves && MORE_IS_BETTER_BUILT.test(name) ? 'most' : 'none'
 }

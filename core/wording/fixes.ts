@@ -51,6 +51,10 @@ export function fixWords(fix: Fix, plan: Plan, english: Customs['english'] = 'br
       return `Take ${instrumentNamed(fix.instrument)}`
     case 'say-best':
       return sentenceCase(bestChoices(plan).find(({ value }) => value === fix.best)?.title ?? '')
+    case 'take-used':
+      return 'Start less what is left'
+    case 'count-by-size':
+      return fix.bySize ? 'Its size counts' : 'Its sign counts'
     case 'take-fresh':
       return 'A fresh one each time'
     case 'mix-trials':
