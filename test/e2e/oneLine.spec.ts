@@ -1,6 +1,10 @@
-import type { Page } from '@playwright/test'
+import type { Locator, Page } from '@playwright/test'
+import { readFileSync } from 'node:fs'
 import { reading } from '../api/client'
 import { client, expect, expectAccessible, expectNothingSticksOut, lessonWith, openStop, test } from './house'
+
+const LINES = JSON.parse(readFileSync('test/golden/oneLine.json', 'utf8')) as { text: string }[]
+const FINISHED = [0, 6, 14]
 
 /** What a teacher has in mind, typed on Which lesson? */
 async function type(page: Page, line: string): Promise<void> {
@@ -59,6 +63,36 @@ test('what the line leaves open is asked with buttons, and an answer is taken ov
   await page.getByRole('button', { name: 'Begin with this draft' }).click()
   await expect(page).toHaveURL(/\/plan$/)
   await expect(page.getByLabel('Name of condition D')).toHaveValue('dough')
+})
+
+test('from a line to a plan in which nothing is open takes few presses', async ({ page }) => {
+  test.slow()
+  for (const place of FINISHED) {
+    const { text } = LINES[place]!
+    await type(page, text)
+    let presses = 0
+    const press = async (button: Locator) => {
+      presses += 1
+      await button.click()
+    }
+    const open = page.getByRole('list', { name: 'Not said yet' }).getByRole('listitem')
+    for (let left = await open.count(); left > 0; left -= 1) {
+      await press(open.first().getByRole('button').first())
+      await expect(open).toHaveCount(left - 1)
+    }
+    await press(page.getByRole('button', { name: 'Begin with this draft' }))
+    await expect(page).toHaveURL(/\/plan$/)
+    const plan = page.getByRole('navigation', { name: 'The stops of this lesson' }).getByRole('link', { name: /^Plan/ })
+    const first = page.locator('.finding').filter({ hasNotText: '·' }).first()
+    await expect(first.or(page.getByText('Nothing found.'))).toBeVisible()
+    while ((await plan.locator('.count').count()) > 0 && presses < 25) {
+      const title = (await first.getByRole('heading').innerText()).trim()
+      await press(first.getByRole('button').first())
+      await expect(page.locator('.finding').filter({ hasText: title })).toHaveCount(0)
+    }
+    expect(presses, text).toBeLessThan(25)
+    await expect(plan.locator('.count')).toHaveCount(0)
+  }
 })
 
 test('a clause makes a question that reads well, and a line that says nothing makes none', async ({ page }) => {
