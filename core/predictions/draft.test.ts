@@ -2,10 +2,11 @@ import { describe, expect, it } from 'vitest'
 import { counter, reading, soakUpPlan } from '../../test/soakUp'
 import { INVESTIGATIONS } from '../../schemas/investigations'
 import { EMPTY_RECORD, FIRST_WATCH, WHOLE_CLASS, type Plan, type Prediction } from '../lesson'
-import { nearnessWords, predictionOrderWords, predictionPrompt, predictionSentence } from '../wording'
+import { cameOutWords, nearnessWords, predictionOrderWords, predictionPrompt, predictionSentence } from '../wording'
 import { planFrom } from '../test'
 import {
   allHands,
+  cameOut,
   changeTally,
   countedHands,
   emptyDraft,
@@ -170,4 +171,24 @@ it('asks and repeats what was said in the frame of the class', () => {
   expect(predictionOrderWords(soakUpPlan(), { as: 'most-least', order: ['card', 'tissue'], values: {} })).toBe(
     'card highest, tissue lowest',
   )
+})
+
+it('a group that found otherwise than the class reads both', () => {
+  const plan = soakUpPlan()
+  const [first, ...others] = plan.groups
+  const of = (group: string, values: number[]) =>
+    plan.conditions.flatMap(({ id }, place) =>
+      [1, 2, 3].map((repeat) => reading({ group, condition: id, repeat, value: values[place]! + repeat })),
+    )
+  const readings = [of(first!.id, [10, 20, 30, 40]), ...others.map(({ id }) => of(id, [60, 45, 30, 15]))].flat()
+  const order = ['card', 'writing-paper', 'tissue', 'kitchen-roll']
+  const came = cameOut(plan, { ...EMPTY_RECORD, readings }, { group: first!.id, as: 'order', order, values: {} })
+  expect([came.own, came.class]).toMatchObject([
+    { right: 6, all: 6 },
+    { right: 0, all: 6 },
+  ])
+  expect(cameOutWords(plan, came)).toEqual([
+    'With its own things: all 6 pairs came out as they said.',
+    'With the class’s: it came out the other way round: a surprise worth talking about.',
+  ])
 })

@@ -1,7 +1,7 @@
 import type { Evidence, GradedPair } from '../evidence'
 import { type LessonRecord, type Plan } from '../lesson'
 import { resultUnit } from '../test'
-import { handsOf, type Nearness } from '../predictions'
+import { handsOf, type CameOut, type Nearness } from '../predictions'
 import { writeNumber, isAmount } from '../quantity'
 import { cameWords, comesWords } from './best'
 import { GRADE_NAMES } from './grades'
@@ -65,6 +65,18 @@ export function nearnessWords(plan: Plan, { right, all, of, away }: Nearness): s
   const what = of === 'pairs' ? counted(all, 'pair') : of === 'ends' ? 'most and least' : counted(all, 'change')
   return `${right} of ${what} came out as they said.${by}`
 }
+
+/**
+ * How a prediction came out, with one's own things first where they tell another story than the class's.
+ * @example cameOutWords(plan, { own: undefined, class: undefined }) // => []
+ */
+export function cameOutWords(plan: Plan, { own, class: all }: CameOut): string[] {
+  const [ours, theirs] = [own, all].map((one) => one && nearnessWords(plan, one))
+  if (!ours || !theirs || ours === theirs) return [theirs ?? ours ?? ''].filter(Boolean)
+  return [`With its own things: ${smallFirst(ours)}`, `With the class’s: ${smallFirst(theirs)}`]
+}
+
+const smallFirst = (sentence: string) => sentence.charAt(0).toLowerCase() + sentence.slice(1)
 
 /** How many hands went up for what came first. `'14 of 26 hands were for kitchen roll, which came first.'` */
 export function handsForesight(plan: Plan, evidence: Evidence, { predictions }: LessonRecord): string {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { nearnessOfPrediction, ownGuesses, type GroupPrediction, type PredictionResults } from '~~/core/predictions'
+import { cameOut, ownGuesses, type GroupPrediction } from '~~/core/predictions'
 import { hasBegun } from '~~/core/record'
-import { guessWords, timeWords, nearnessWords, predictionOrderWords, predictionSentence } from '~~/core/wording'
+import { guessWords, cameOutWords, timeWords, predictionOrderWords, predictionSentence } from '~~/core/wording'
 import { isEachChild, type NewPrediction } from '~~/core/lesson'
 import { firstSeries } from '~~/core/test'
 import ShapeBadge from '~/components/pieces/ShapeBadge.vue'
@@ -10,7 +10,7 @@ import { useLesson } from '~/stores/lesson'
 import { useRecordWriting } from '~/stores/recordWriting'
 
 /** One group's prediction at the desk: as it was stamped, later changes of mind, or the form to take it down. */
-const props = defineProps<{ prediction: GroupPrediction; result?: PredictionResults }>()
+const props = defineProps<{ prediction: GroupPrediction }>()
 const lesson = useLesson()
 const writing = useRecordWriting()
 const plan = computed(() => firstSeries(lesson.plan!))
@@ -23,8 +23,7 @@ const near = computed(() => {
   const { stamped } = props.prediction
   const own = ownGuesses(plan.value, lesson.record).filter((guess) => guess.group === group.value.id)
   if (isEachChild(plan.value) && own.length > 0) return own.map((guess) => guessWords(plan.value, guess)).join('; ')
-  if (!stamped || !props.result || isEachChild(plan.value)) return ''
-  return nearnessWords(plan.value, nearnessOfPrediction(stamped, props.result))
+  return stamped ? cameOutWords(plan.value, cameOut(plan.value, lesson.record, stamped)).join(' ') : ''
 })
 const again = computed(() => (!props.prediction.stamped ? 'Take it down' : begun.value ? 'Changed its mind' : 'Take it anew'))
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { activeConditions } from '~~/core/lesson'
 import { firstSeries, predictionOf, predictionsFor, seriesIn } from '~~/core/test'
-import { predictionsByGroup, resultsForPredictions } from '~~/core/predictions'
+import { predictionsByGroup } from '~~/core/predictions'
 import { countedOwners, PREDICT_WORDS, predictionPrompt } from '~~/core/wording'
 import AppFold from '~/components/pieces/AppFold.vue'
 import EmptyNote from '~/components/pieces/EmptyNote.vue'
@@ -22,7 +22,6 @@ const { say } = useCustoms()
 const plan = computed(() => firstSeries(lesson.plan!))
 const series = computed(() => seriesIn(lesson.plan!)[0])
 const groups = computed(() => predictionsByGroup(plan.value, lesson.record.predictions))
-const result = computed(() => resultsForPredictions(plan.value, lesson.record))
 const stamped = computed(() => groups.value.filter((one) => one.stamped).length)
 const ways = computed(() => predictionsFor(plan.value))
 </script>
@@ -70,7 +69,7 @@ const ways = computed(() => predictionsFor(plan.value))
         <HandsUp :predictions="lesson.record.predictions" @count="writing.add('prediction', $event)" />
       </AppFold>
       <ul class="groups mt-14px">
-        <GroupPrediction v-for="one in groups" :key="one.group" :prediction="one" :result="result" />
+        <GroupPrediction v-for="one in groups" :key="one.group" :prediction="one" />
       </ul>
     </template>
   </div>

@@ -1,17 +1,9 @@
 <script setup lang="ts">
 import { useLessonPlan } from '~/composables/lessonPlan'
-import { evidenceOf, readingsOfGroup } from '~~/core/evidence'
-import { isEachChild, type LessonRecord, type Prediction } from '~~/core/lesson'
-import {
-  guessesInSum,
-  type Nearness,
-  nearnessOfPrediction,
-  ownGuesses,
-  predictionsByGroup,
-  resultsForPredictions,
-  stampedOrders,
-} from '~~/core/predictions'
-import { foresight, guessesWords, guessWords, nearnessWords, ownerHeading, predictionSentence } from '~~/core/wording'
+import { evidenceOf } from '~~/core/evidence'
+import { isEachChild, type LessonRecord } from '~~/core/lesson'
+import { cameOut, guessesInSum, ownGuesses, predictionsByGroup, stampedOrders } from '~~/core/predictions'
+import { foresight, guessesWords, guessWords, cameOutWords, ownerHeading, predictionSentence } from '~~/core/wording'
 import EmptyNote from '~/components/pieces/EmptyNote.vue'
 import GroupName from '~/components/pieces/GroupName.vue'
 
@@ -19,21 +11,14 @@ import GroupName from '~/components/pieces/GroupName.vue'
 const plan = useLessonPlan()
 const props = defineProps<{ record: LessonRecord }>()
 const alone = computed(() => isEachChild(plan.value))
-/** A group's guess lies beside what the class found, a child's beside its own. */
-const resultsFor = (group: string) =>
-  resultsForPredictions(plan.value, alone.value ? readingsOfGroup(props.record, group) : props.record)
 const guesses = computed(() => (alone.value ? ownGuesses(plan.value, props.record) : []))
 const inSum = computed(() => guessesInSum(plan.value, guesses.value))
-function howItCame(group: string, stamped: Prediction | undefined): Nearness | undefined {
-  const results = stamped && resultsFor(group)
-  return results && nearnessOfPrediction(stamped, results)
-}
 const rows = computed(() =>
   predictionsByGroup(plan.value, props.record.predictions).map((one) => ({
     ...one,
     found: plan.value.groups.find(({ id }) => id === one.group)!,
     guesses: guesses.value.filter(({ group }) => group === one.group),
-    nearness: howItCame(one.group, one.stamped),
+    came: one.stamped ? cameOutWords(plan.value, cameOut(plan.value, props.record, one.stamped)) : [],
   })),
 )
 const evidence = computed(() => evidenceOf(plan.value, props.record))
@@ -64,15 +49,10 @@ const changed = computed(() => rows.value.filter(({ later }) => later.length > 0
           <td>{{ row.stamped ? predictionSentence(plan, row.stamped) : 'nothing written down' }}</td>
           <td>
             <p v-for="guess in row.guesses" :key="guess.condition">{{ guessWords(plan, guess) }}</p>
-            {{
-              row.guesses.length > 0
-                ? ''
-                : row.nearness
-                  ? nearnessWords(plan, row.nearness)
-                  : row.stamped
-                    ? 'when every condition has a result'
-                    : ''
-            }}
+            <template v-if="row.guesses.length === 0">
+              <p v-for="words in row.came" :key="words">{{ words }}</p>
+              {{ row.came.length === 0 && row.stamped ? 'when every condition has a result' : '' }}
+            </template>
           </td>
           <td v-if="changed > 0">
             <p v-for="one in row.later" :key="one.id">{{ predictionSentence(plan, one) }}</p>

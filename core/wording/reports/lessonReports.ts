@@ -17,15 +17,7 @@ import {
   type Plan,
 } from '../../lesson'
 import { eachMeasure, firstSeries, seriesIn, testOf, kindOf } from '../../test'
-import {
-  guessesOf,
-  handsOf,
-  nearnessOfPrediction,
-  ownGuesses,
-  predictionsByGroup,
-  resultsForPredictions,
-  tallyOf,
-} from '../../predictions'
+import { guessesOf, handsOf, cameOut, ownGuesses, predictionsByGroup, resultsForPredictions, tallyOf } from '../../predictions'
 import { oddResults, triesOf } from '../../record'
 import { grantedOf } from '../../granted'
 import { groupSigns, skillsOf, type Block, type Report } from '../../reports'
@@ -37,7 +29,7 @@ import { chartWords } from '../graphs'
 import { dayWords } from '../days'
 import { conditionWithLetter, counted, list, measuredWith, nameOfCondition, nameOfGroup } from '../names'
 import { oddWords } from '../odd'
-import { nearnessWords } from '../results'
+import { cameOutWords } from '../results'
 import { acrossSentences, seriesChartWords, seriesNames } from '../series'
 import { tableName } from '../severalTables'
 import { bestSoFarWords, tryLine } from '../tries'
@@ -71,9 +63,8 @@ export function classReport(plan: Plan, record: LessonRecord): Report {
 export function groupReport(plan: Plan, record: LessonRecord, group: string): Report {
   const own = predictionsByGroup(plan, record.predictions).find((one) => one.group === group)
   const alone = isEachChild(plan)
-  const results = resultsForPredictions(plan, alone ? readingsOfGroup(record, group) : record)
   const guesses = alone ? ownGuesses(plan, record).filter((one) => one.group === group) : []
-  const nearness = own?.stamped && results ? nearnessOfPrediction(own.stamped, results) : undefined
+  const came = own?.stamped ? cameOutWords(plan, cameOut(plan, record, own.stamped)) : []
   const seen = record.observations.filter((one) => one.group === group && one.text !== '').map(({ text }) => text)
   const odd = oddLines(plan, record, group)
   const sentence = offersOf(plan, record.conclusions).find((one) => one.group === group)
@@ -89,7 +80,7 @@ export function groupReport(plan: Plan, record: LessonRecord, group: string): Re
             text: own?.stamped ? predictionSentence(plan, own.stamped) : 'No prediction was written down.',
           },
           ...guesses.map((guess) => ({ term: 'How it came', text: `${sentenceCase(guessWords(plan, guess))}.` })),
-          ...(nearness && guesses.length === 0 ? [{ term: 'How it came', text: nearnessWords(plan, nearness) }] : []),
+          ...(came.length > 0 && guesses.length === 0 ? [{ term: 'How it came', text: came.join(' ') }] : []),
           ...(own?.later.length
             ? [
                 {
