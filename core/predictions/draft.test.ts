@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { counter, reading, soakUpPlan } from '../../test/soakUp'
+import { counter, reading, recordOf, soakUpPlan } from '../../test/soakUp'
 import { INVESTIGATIONS } from '../../schemas/investigations'
 import { EMPTY_RECORD, FIRST_WATCH, WHOLE_CLASS, type Plan, type Prediction } from '../lesson'
 import { cameOutWords, nearnessWords, predictionOrderWords, predictionPrompt, predictionSentence } from '../wording'
@@ -12,6 +12,7 @@ import {
   emptyDraft,
   finished,
   handsOf,
+  heldAgainst,
   isWhole,
   lineAxes,
   linePoints,
@@ -99,6 +100,21 @@ describe('the tally', () => {
       { condition: 'ice', up: 1, same: 1, down: 2 },
     ])
   })
+})
+
+it('more, less or the same is said beside the baseline, and the same is what nobody would talk about', () => {
+  const plan = soakUpPlan({ predictAs: 'change' })
+  const record = recordOf({ 'kitchen-roll': [60, 62], tissue: [61, 62], 'writing-paper': [30, 31], card: [70, 74] }, 1)
+  const found = resultsForPredictions(plan, record)!
+  const values = { tissue: 0, 'writing-paper': -1, card: -1 }
+  expect(nearnessOfPrediction({ as: 'change', order: [], values }, found)).toMatchObject({ right: 2, all: 3, of: 'changes' })
+  expect(isWhole(plan, { as: 'change', order: [], values })).toBe(true)
+  expect(predictionOrderWords(plan, { as: 'change', order: [], values })).toBe(
+    'tissue the same, writing paper less and card less beside kitchen roll',
+  )
+  expect(predictionPrompt(plan)).toContain('more or less than with kitchen roll, or the same?')
+  const other = { ...plan, conditions: plan.conditions.map((one) => ({ ...one, baseline: one.id === 'card' })) }
+  expect(heldAgainst(other)).toBe('card')
 })
 
 describe('how near it was', () => {

@@ -1,6 +1,6 @@
 export { challengeMoment, challengeOf, challengeTable, guessOf, seenBy, withChallenge, withoutChallenge } from './challenge'
 export type { Challenge, ChallengeRow } from './challenge'
-export { changesAsked } from './changes'
+export { changesAsked, heldAgainst } from './changes'
 export { cameOut } from './cameOut'
 export type { CameOut } from './cameOut'
 export { emptyDraft, finished, isWhole, lineAxes, linePoints, onSketch } from './draft'

@@ -2,6 +2,7 @@ import { mean } from 'simple-statistics'
 import { evidenceOf } from '../evidence'
 import { activeConditions, type LessonRecord, type Plan } from '../lesson'
 import { comparesMoments, isBySize, momentsOf, testOf, kindOf } from '../test'
+import { heldAgainst, sameWithin } from './changes'
 import { averageResults, averagesByMoment, signedAverages } from '../record'
 
 export interface PredictionResults {
@@ -12,7 +13,7 @@ export interface PredictionResults {
   bySize: boolean
   /** By condition; over time also by moment, all conditions together. */
   values: Record<string, number>
-  /** A change up to one mark of the instrument counts as none. */
+  /** A change up to this counts as none. */
   same: number
   /** Words without an order came out as somebody said, or did not: none is nearer than another. */
   exactly: boolean
@@ -28,10 +29,10 @@ export function resultsForPredictions(plan: Plan, record: LessonRecord): Predict
   const atMoments = averagesByMoment(plan, record.readings)
   return {
     order: evidence.order,
-    changes: { ...signedAverages(plan, record.readings), ...fromMomentToMoment(plan, record) },
+    changes: { ...signedAverages(plan, record.readings), ...fromMomentToMoment(plan, record), ...besideOne(plan, results) },
     bySize: isBySize(plan),
     exactly: !testOf(plan).way.ranks,
-    same: testOf(plan).resolution / 2,
+    same: sameWithin(plan),
     values: {
       ...results,
       ...Object.fromEntries(
@@ -42,6 +43,14 @@ export function resultsForPredictions(plan: Plan, record: LessonRecord): Predict
       ),
     },
   }
+}
+
+/** What each condition is more than the one that they are held against. */
+function besideOne(plan: Plan, results: Partial<Record<string, number>>): Record<string, number> {
+  const against = heldAgainst(plan)
+  const beside = against === undefined ? undefined : results[against]
+  if (beside === undefined) return {}
+  return Object.fromEntries(Object.entries(results).flatMap(([id, value]) => (value === undefined ? [] : [[id, value - beside]])))
 }
 
 /** What each moment is more than the one before. */

@@ -75,7 +75,7 @@ export function tallyOf(plan: Plan, predictions: Prediction[]): TallyRow[] {
 
 /**
  * How many groups say that it goes up, stays or goes down, by condition: the tally of before and after.
- * @example changeTally(plan, [])[0] // => { condition: 'kitchen-roll', up: 0, same: 0, down: 0 }
+ * @example changeTally(plan, [])[0] // => { condition: 'tissue', up: 0, same: 0, down: 0 }
  */
 export function changeTally(
   plan: Plan,

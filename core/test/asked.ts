@@ -18,18 +18,18 @@ export function predictionOf(plan: Plan): PredictAs {
 
 /**
  * The ways to predict that make sense for this plan: an order needs two conditions, a line needs numbers or times along the bottom.
- * @example predictionsFor(soakUpPlan()) // => ['order', 'most-least', 'number']
+ * @example predictionsFor(soakUpPlan()) // => ['order', 'most-least', 'number', 'change']
  */
 export function predictionsFor(plan: Plan): PredictAs[] {
   const conditions = plan.conditions.filter((condition) => !condition.leftOut).length
   const { predictions, watches, readsTwice } = kindOf(plan)
-  const { ranks } = testOf(plan).way
+  const { ranks, isAmount } = testOf(plan).way
   const makesSense: Record<PredictAs, boolean> = {
     order: ranks && conditions > 1,
     'most-least': ranks && conditions > 1,
     number: true,
     line: !ranks ? false : watches ? plan.watch.times.length > 1 : plan.conditionsAs === 'numbers',
-    change: readsTwice || comparesMoments(plan),
+    change: readsTwice || comparesMoments(plan) || (isAmount && !watches && conditions > 1),
   }
   return predictions.filter((as) => makesSense[as])
 }

@@ -40,7 +40,7 @@ describe('momentsOf', () => {
 })
 
 it('a prediction is of a kind that the plan allows', () => {
-  expect(predictionsFor(soakUpPlan())).toEqual(['order', 'most-least', 'number'])
+  expect(predictionsFor(soakUpPlan())).toEqual(['order', 'most-least', 'number', 'change'])
   expect(predictionsFor(ready('bounce-back'))).toContain('line')
   expect(predictionsFor(ready('ice-in-a-bag'))).toEqual(['change', 'number'])
   expect(predictionOf(soakUpPlan({ predictAs: 'line' }))).toBe('order')

@@ -4,6 +4,7 @@ import { activeConditions, changedFactor, isEachChild, type Plan, type Predictio
 import { comparesMoments, momentOf, predictionOf, testOf, kindOf } from '../test'
 import { WAY_WORDS } from './ways'
 import { expectedUnit } from '../measuring'
+import { heldAgainst } from '../predictions'
 import { endsOf } from './best'
 import { list, momentWords, nameOfCondition, writeReading } from './names'
 
@@ -16,6 +17,7 @@ export function predictionPrompt(plan: Plan): string {
   const measure = testOf(plan).measure?.name ?? 'what we measure'
   const { most, least } = endsOf(plan)
   const as = predictionOf(plan)
+  const against = againstWords(plan)
   switch (as) {
     case 'order':
       return `${begin}${iThink ? '' : ' what will come out?'} Put them in order, the ${most} first.`
@@ -28,10 +30,16 @@ export function predictionPrompt(plan: Plan): string {
     case 'change':
       if (comparesMoments(plan))
         return `${begin} ${iThink ? sentenceCase(measure) : measure}: each time more, less or the same as before?`
-      return `${begin} ${iThink ? 'Will' : 'will'} ${measure} be more, less or the same?`
+      return `${begin} ${iThink ? 'Will' : 'will'} ${measure} be more${against === '' ? ', less or the same' : ` or less than with ${against}, or the same`}?`
     default:
       return unreachable(as)
   }
+}
+
+/** What more and less are said beside; empty where a thing is held against itself. */
+function againstWords(plan: Plan): string {
+  const id = heldAgainst(plan)
+  return id === undefined ? '' : nameOfCondition(plan, id)
 }
 
 export function changeWords(way: number): string {
@@ -48,10 +56,12 @@ export function predictionOrderWords(plan: Plan, { as, order, values }: Pick<Pre
     return `${nameOfCondition(plan, first ?? '')} ${most}${last ? `, ${nameOfCondition(plan, last)} ${least}` : ''}`
   }
   const nameOf = (id: string) => (momentOf(plan, id) ? momentWords(plan, id) : nameOfCondition(plan, id))
-  return list(
+  const against = as === 'change' ? againstWords(plan) : ''
+  const said = list(
     Object.entries(values).map(([id, value]) => {
       if (as === 'change') return `${nameOf(id)} ${changeWords(value)}`
       return `${nameOf(id)} ${as === 'hands' ? value : writeReading(plan, value, as === 'line' && kindOf(plan).watches ? (method?.unit ?? 'count') : expectedUnit(plan))}`
     }),
   )
+  return against === '' || Object.keys(values).length === 0 ? said : `${said} beside ${against}`
 }

@@ -6,6 +6,6 @@ export const fairTest: KindOfTest = {
   code: 'fair-test',
   changesOne: true,
   ways: ['number', 'words', 'sorts'],
-  predictions: ['order', 'most-least', 'number', 'line'],
+  predictions: ['order', 'most-least', 'number', 'line', 'change'],
   oneAfterTheOther: true,
 }
