@@ -81,6 +81,7 @@ function soakedThrough(date: string, newId: () => string): DemoLesson {
     values: {},
     reason: PREDICTIONS[place]![1],
     late: false,
+    measure: null,
     by: 'station',
     at: clock(),
   }))
@@ -163,6 +164,7 @@ function sprouting(date: string, newId: () => string): DemoLesson {
         values: {},
         reason: place % 2 === 0 ? 'plants need light' : '',
         late: false,
+        measure: null,
         by: 'desk',
         at: `${date}T09:30:00.000Z`,
       })),

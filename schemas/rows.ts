@@ -46,6 +46,7 @@ const SCHEMA_OF: { [Is in Column['is']]: (column: Extract<Column, { is: Is }>, w
 /** One column, as `AnyKind` has it: its `is` says which of the makers fits. */
 function schemaOf(column: Column, written: boolean): Joi.Schema {
   const schema = (SCHEMA_OF[column.is] as (column: Column, written: boolean) => Joi.Schema)(column, written)
+  if (column.later) return schema.allow(null).optional().default(null)
   return column.nullable ? schema.allow(null) : schema
 }
 

@@ -51,7 +51,7 @@ it('one’s own guess beside one’s own result, and what the guesses were like'
   const condition = plan.conditions[0]!.id
   const said = (group: string, value: number) => ({
     ...{ id: `p-${group}`, group, as: 'number' as const, order: [condition], values: { [condition]: value } },
-    ...{ reason: '', late: false, by: 'desk' as const, at: '2026-03-12T10:00:00.000Z' },
+    ...{ reason: '', measure: null, late: false, by: 'desk' as const, at: '2026-03-12T10:00:00.000Z' },
   })
   const record = { ...recordOf(plan, [50, 52, 60]), predictions: [said(a!, 40), said(b!, 52), said(c!, 70)] }
   const guesses = ownGuesses(plan, record)

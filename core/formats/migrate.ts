@@ -266,6 +266,7 @@ export function migrateRows(content: Loose, from: number): Loose {
   if (from < 10) rows = { ...rows, feedbacks: [], improvements: [] }
   if (from < 12) rows = { ...rows, placings: [] }
   if (from < 15) rows = { ...rows, failures: [] }
+  if (from < 17) rows = { ...rows, predictions: listInto(rows.predictions, { measure: null }) }
   return rows
 }
 

@@ -19,6 +19,7 @@ const guess = (group: string, value: number): Prediction => ({
   values: { [id]: value },
   reason: 'it goes up',
   late: true,
+  measure: null,
   by: 'station',
   at: '2026-03-12T11:00:00.000Z',
 })

@@ -1,9 +1,12 @@
 import { describe, expect, it } from 'vitest'
-import { counter, reading, recordOf, soakUpPlan } from '../../test/soakUp'
+import { counter, reading, recordOf, soakUpPlan, twoMeasures } from '../../test/soakUp'
 import { INVESTIGATIONS } from '../../schemas/investigations'
 import { EMPTY_RECORD, FIRST_WATCH, WHOLE_CLASS, type Plan, type Prediction } from '../lesson'
 import { cameOutWords, nearnessWords, predictionOrderWords, predictionPrompt, predictionSentence } from '../wording'
-import { planFrom } from '../test'
+import type { Report } from '../reports'
+import { stationState } from '../station'
+import { classReport, groupReport } from '../wording/reports'
+import { eachMeasure, measureSaid, planFrom } from '../test'
 import {
   allHands,
   cameOut,
@@ -19,6 +22,7 @@ import {
   nearnessOfPrediction,
   onSketch,
   resultsForPredictions,
+  stampedOrders,
   tallyOf,
 } from '.'
 
@@ -36,6 +40,7 @@ const predicted = (change: Partial<Prediction>): Prediction => ({
   values: {},
   reason: '',
   late: false,
+  measure: null,
   by: 'desk',
   at: '',
   ...change,
@@ -187,6 +192,28 @@ it('asks and repeats what was said in the frame of the class', () => {
   expect(predictionOrderWords(soakUpPlan(), { as: 'most-least', order: ['card', 'tissue'], values: {} })).toBe(
     'card highest, tissue lowest',
   )
+})
+
+it('each thing that is measured has predictions of its own, at the station one after the other and in both reports', () => {
+  const plan = twoMeasures()
+  const [first, second] = eachMeasure(plan) as [Plan, Plan]
+  const { id: group } = plan.groups[0]!
+  const wish = { doing: 'testing' as const, skipped: { prediction: false, practice: true } }
+  const shown = (predictions: Prediction[]) => stationState(plan, { ...EMPTY_RECORD, predictions }, group, '', wish)!.step
+  const [up, down] = [
+    ['kitchen-roll', 'tissue', 'writing-paper', 'card'],
+    ['card', 'writing-paper', 'tissue', 'kitchen-roll'],
+  ]
+  const ofFirst = predicted({ group, order: up, measure: measureSaid(first) })
+  const ofSecond = predicted({ id: 'q', group, order: down, measure: measureSaid(second) })
+  expect(shown([])).toEqual({ show: 'predict', measure: first.measured })
+  expect(shown([ofFirst])).toEqual({ show: 'predict', measure: second.measured })
+  expect(shown([ofFirst, ofSecond]).show).toBe('trial')
+  const both = { ...EMPTY_RECORD, predictions: [ofFirst, ofSecond] }
+  expect([first, second].map((view) => stampedOrders(view, both.predictions))).toEqual([[up], [down]])
+  const rows = (report: Report) => report.blocks.flatMap((block) => (block.kind === 'facts' ? block.rows : []))
+  expect(rows(classReport(plan, both)).filter(({ term }) => term.startsWith('We predicted'))).toHaveLength(2)
+  expect(rows(groupReport(plan, both, group)).find(({ term }) => term.startsWith('Predicted: '))!.text).toContain('card')
 })
 
 it('a group that found otherwise than the class reads both', () => {

@@ -11,6 +11,7 @@ const predict = (group: string, order: string[], late = false): Prediction => ({
   values: {},
   reason: '',
   late,
+  measure: null,
   by: 'desk',
   at: '',
 })

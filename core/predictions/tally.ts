@@ -1,4 +1,5 @@
 import { activeConditions, WHOLE_CLASS, type Plan, type Prediction } from '../lesson'
+import { isAboutMeasured } from '../test'
 import { changesAsked } from './changes'
 
 /** A group's first prediction and what it said later, if it changed its mind. */
@@ -13,7 +14,9 @@ export interface GroupPrediction {
 /** Every group's prediction, in the plan's order of groups. */
 export function predictionsByGroup(plan: Plan, predictions: Prediction[]): GroupPrediction[] {
   return plan.groups.map(({ id: group }) => {
-    const own = predictions.filter((prediction) => prediction.group === group && prediction.as !== 'challenge')
+    const own = predictions.filter(
+      (prediction) => prediction.group === group && prediction.as !== 'challenge' && isAboutMeasured(plan, prediction),
+    )
     return {
       group,
       stamped: own.filter((prediction) => !prediction.late).at(-1),
@@ -39,7 +42,7 @@ export function guessesOf(plan: Plan, predictions: Prediction[]): number[] {
 
 /** The class's count of hands that stands: the last one before the first counted reading. */
 export function handsOf(predictions: Prediction[]): Prediction | undefined {
-  return predictions.filter((one) => one.group === WHOLE_CLASS && one.as === 'hands' && !one.late).at(-1)
+  return predictions.filter((one) => one.group === WHOLE_CLASS && one.as === 'hands' && one.measure === null && !one.late).at(-1)
 }
 
 export interface TallyRow {

@@ -41,6 +41,6 @@ function predictionsOf(plan: Plan, truth: Truth, random: Random, newId: () => st
     const guess = new Map(conditions.map((id) => [id, rank(id) + 2 * random() * Math.sqrt(conditions.length)]))
     const order = [...conditions].sort((a, b) => guess.get(a)! - guess.get(b)!)
     const said = as === 'order' ? order : [order[0]!, order.at(-1)!]
-    return { id: newId(), group, as, order: said, values: {}, reason: '', late: false, by: 'station', at }
+    return { id: newId(), group, as, order: said, values: {}, reason: '', measure: null, late: false, by: 'station', at }
   })
 }

@@ -82,7 +82,7 @@ export function mend(plan: Plan, fix: PlanFix, newId: () => string): Plan {
     case 'say-best':
       return withMethod(plan, (method) => ({ ...method, best: fix.best }))
     case 'take-used':
-      return withMethod(plan, (method) => (method.way === 'number' ? { ...method, eachIs: 'used' } : method))
+      return withMethod(plan, (method) => ('eachIs' in method ? { ...method, eachIs: 'used' } : method))
     case 'count-by-size':
       return withMethod(plan, (method) => ({ ...method, bySize: fix.bySize }))
     case 'take-fresh':

@@ -1,5 +1,5 @@
 import { type LessonRecord, type NewReading, type Plan } from '../lesson'
-import { atMoment, predictionsFor, testOf } from '../test'
+import { atMoment, eachMeasure, isAboutMeasured, predictionsFor, testOf } from '../test'
 import { challengeOf, guessOf, seenBy } from '../predictions'
 import {
   dayOfWatching,
@@ -28,7 +28,8 @@ export interface StationWish {
 export type StationStep =
   | { show: 'say' }
   | { show: 'propose' }
-  | { show: 'predict' }
+  /** The first card that the group has not predicted. */
+  | { show: 'predict'; measure: string }
   | { show: 'tell' }
   | { show: 'done' }
   | { show: 'observe'; condition: string | null }
@@ -81,13 +82,19 @@ export function stationState(
   if (wish.doing === 'observing') return { ...state, step: { show: 'observe', condition: trial?.condition ?? null } }
   if (wish.doing === 'proposing') return { ...state, step: { show: 'propose' } }
   if (wish.doing === 'telling') return { ...state, step: { show: 'tell' } }
-  const predicted = record.predictions.some((one) => one.group === group && one.as !== 'challenge')
-  if (!predicted && !begun && !wish.skipped.prediction && predictionsFor(plan).length > 0)
-    return { ...state, step: { show: 'predict' } }
+  const unpredicted = begun || wish.skipped.prediction ? undefined : firstUnpredicted(plan, record, group)
+  if (unpredicted !== undefined) return { ...state, step: { show: 'predict', measure: unpredicted } }
   if (trial && !wish.fixing && tryToExplain(plan, record, group, trial.condition))
     return { ...state, step: { show: 'improve', condition: trial.condition } }
   const challenge = trial ? undefined : challengeStep(plan, record, group)
   return { ...state, step: challenge ?? trialStep(plan, progress, trial, wish) }
+}
+
+/** The first of the things that are measured of which the group has said nothing yet; undefined where nothing is left to predict. */
+function firstUnpredicted(plan: Plan, { predictions }: LessonRecord, group: string): string | undefined {
+  const own = predictions.filter((one) => one.group === group && one.as !== 'challenge')
+  const view = eachMeasure(plan).find((one) => predictionsFor(one).length > 0 && !own.some((said) => isAboutMeasured(one, said)))
+  return view?.measured ?? undefined
 }
 
 /** The last challenge, once all else is written down and until the group has seen what it gives. */

@@ -33,6 +33,8 @@ export {
   withMeasuredToo,
   withoutMark,
   withoutMeasured,
+  isAboutMeasured,
+  measureSaid,
 } from './measures'
 export {
   daysOfReading,

@@ -37,6 +37,19 @@ export function markOf(plan: Plan, measure: string): string {
   return measure === unmarkedCard(plan) ? '' : `@${measure}`
 }
 
+/**
+ * Is something about the card of this view: it says which, or it is about the one whose readings carry no mark.
+ * @example isAboutMeasured(soakUpPlan(), { measure: null }) // => true
+ */
+export function isAboutMeasured(view: Plan, { measure }: { measure: string | null }): boolean {
+  return (measure ?? unmarkedCard(view)) === view.measured
+}
+
+/** What a row says of the card of this view: null for the one without a mark. `measureSaid(soakUpPlan()) // null` */
+export function measureSaid(view: Plan): string | null {
+  return view.measured === unmarkedCard(view) ? null : view.measured
+}
+
 const seen = new WeakMap<Plan, Map<string, Plan>>()
 
 /**

@@ -83,6 +83,7 @@ export const COLUMN_WORDS: Record<RowColumn, string> = {
   order: 'Conditions, the most first, as a list in JSON',
   values: 'Numbers by condition or moment, in JSON',
   reason: 'Why',
+  measure: 'Mark of the card that it is about; empty for the one without a mark',
   late: 'yes where it was made after the first reading that counts',
   from: 'Identifier of the row that it grew from',
   text: 'The words',

@@ -49,7 +49,7 @@ export function clientFor(base: string, ourClass: { className?: string; children
 
 export function prediction(plan: Plan, change: Partial<NewPrediction> = {}): NewPrediction {
   const order = plan.conditions.map(({ id }) => id)
-  return { id: randomUUID(), group: plan.groups[0]!.id, as: 'order', order, values: {}, reason: '', ...change }
+  return { id: randomUUID(), group: plan.groups[0]!.id, as: 'order', order, values: {}, reason: '', measure: null, ...change }
 }
 
 export function reading(plan: Plan, change: Partial<NewReading> = {}): NewReading {

@@ -72,7 +72,7 @@ describe('saving a plan', () => {
       changed: 'gone',
       measured: 'gone',
       conditions,
-      factors: [{ id: 'f', name: 'x'.repeat(2000), how: '🧻'.repeat(500), exceptions: { c1: '?' } }],
+      factors: [{ id: 'f', name: 'x'.repeat(2000), how: '🧻'.repeat(500), exceptions: { c1: '?' }, comesWith: true }],
       groups: [],
     }
     expect((await call('PUT', `/api/lessons/${lesson.id}/plan`, { plan, revision: lesson.revision })).status).toBe(200)

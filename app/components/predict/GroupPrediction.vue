@@ -3,7 +3,7 @@ import { cameOut, ownGuesses, type GroupPrediction } from '~~/core/predictions'
 import { hasBegun } from '~~/core/record'
 import { guessWords, cameOutWords, timeWords, predictionOrderWords, predictionSentence } from '~~/core/wording'
 import { isEachChild, type NewPrediction } from '~~/core/lesson'
-import { firstSeries } from '~~/core/test'
+import { useLessonPlan } from '~/composables/lessonPlan'
 import ShapeBadge from '~/components/pieces/ShapeBadge.vue'
 import PredictionForm from '~/components/predict/PredictionForm.vue'
 import { useLesson } from '~/stores/lesson'
@@ -13,7 +13,7 @@ import { useRecordWriting } from '~/stores/recordWriting'
 const props = defineProps<{ prediction: GroupPrediction }>()
 const lesson = useLesson()
 const writing = useRecordWriting()
-const plan = computed(() => firstSeries(lesson.plan!))
+const plan = useLessonPlan()
 const group = computed(() => plan.value.groups.find((one) => one.id === props.prediction.group)!)
 const begun = computed(() => hasBegun(lesson.record.readings, group.value.id))
 const taking = ref(false)

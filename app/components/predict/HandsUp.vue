@@ -32,7 +32,7 @@ function set(id: string, value: number): void {
 function keep(): void {
   timer = undefined
   sent = newId()
-  emit('count', { id: sent, group: WHOLE_CLASS, ...countedHands(plan.value, hands.value), reason: '' })
+  emit('count', { id: sent, group: WHOLE_CLASS, ...countedHands(plan.value, hands.value), reason: '', measure: null })
 }
 // Counting and turning the page at once loses nothing.
 onBeforeUnmount(() => {

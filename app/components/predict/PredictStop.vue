@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { activeConditions } from '~~/core/lesson'
-import { firstSeries, predictionOf, predictionsFor, seriesIn } from '~~/core/test'
+import { firstSeries, forMeasure, measureSaid, predictionOf, predictionsFor, seriesIn } from '~~/core/test'
 import { predictionsByGroup } from '~~/core/predictions'
 import { countedOwners, PREDICT_WORDS, predictionPrompt } from '~~/core/wording'
 import AppFold from '~/components/pieces/AppFold.vue'
@@ -8,8 +8,11 @@ import EmptyNote from '~/components/pieces/EmptyNote.vue'
 import FrameChoice from '~/components/predict/FrameChoice.vue'
 import GroupPrediction from '~/components/predict/GroupPrediction.vue'
 import HandsUp from '~/components/predict/HandsUp.vue'
+import MeasureInHand from '~/components/pieces/MeasureInHand.vue'
+import WithPlan from '~/components/pieces/WithPlan.vue'
 import PredictionTally from '~/components/predict/PredictionTally.vue'
 import ChoiceField from '~/forms/ChoiceField.vue'
+import { provideMeasureInHand } from '~/composables/measureInHand'
 import { useCustoms } from '~/composables/customs'
 import { useLesson } from '~/stores/lesson'
 import { useRecordWriting } from '~/stores/recordWriting'
@@ -18,8 +21,11 @@ import { useRecordWriting } from '~/stores/recordWriting'
 const lesson = useLesson()
 const writing = useRecordWriting()
 const { say } = useCustoms()
+const { cards, inHand } = provideMeasureInHand()
 /** Of several series the first is predicted. */
-const plan = computed(() => firstSeries(lesson.plan!))
+const plan = computed(() => firstSeries(forMeasure(lesson.plan!, inHand.value)))
+/** Hands are counted of the first thing that is measured. */
+const isFirst = computed(() => measureSaid(plan.value) === null)
 const series = computed(() => seriesIn(lesson.plan!)[0])
 const groups = computed(() => predictionsByGroup(plan.value, lesson.record.predictions))
 const stamped = computed(() => groups.value.filter((one) => one.stamped).length)
@@ -43,6 +49,7 @@ const ways = computed(() => predictionsFor(plan.value))
       is the fluffiest”.
     </EmptyNote>
     <template v-else>
+      <MeasureInHand v-model="inHand" label="What is predicted" :options="cards" />
       <div class="row items-end mb-wide">
         <ChoiceField
           label="They predict"
@@ -52,25 +59,27 @@ const ways = computed(() => predictionsFor(plan.value))
         />
         <FrameChoice label="in the words" />
       </div>
-      <section class="sheet tally" data-target="predictions" aria-labelledby="tally">
-        <h3 class="mb-tight text-lead" id="tally">
-          The class so far
-          <span class="soft ml-near font-dense text-body font-normal"
-            >{{ stamped }} of {{ countedOwners(plan, groups.length) }}</span
-          >
-        </h3>
-        <PredictionTally :predictions="lesson.record.predictions" />
-      </section>
-      <AppFold
-        title="Hands up"
-        hint="without tablets or slips: the whole class, counted here or on the board"
-        v-if="activeConditions(plan).length > 1"
-      >
-        <HandsUp :predictions="lesson.record.predictions" @count="writing.add('prediction', $event)" />
-      </AppFold>
-      <ul class="groups mt-14px">
-        <GroupPrediction v-for="one in groups" :key="one.group" :prediction="one" />
-      </ul>
+      <WithPlan :plan="plan">
+        <section class="sheet tally" data-target="predictions" aria-labelledby="tally">
+          <h3 class="mb-tight text-lead" id="tally">
+            The class so far
+            <span class="soft ml-near font-dense text-body font-normal"
+              >{{ stamped }} of {{ countedOwners(plan, groups.length) }}</span
+            >
+          </h3>
+          <PredictionTally :predictions="lesson.record.predictions" />
+        </section>
+        <AppFold
+          title="Hands up"
+          hint="without tablets or slips: the whole class, counted here or on the board"
+          v-if="isFirst && activeConditions(plan).length > 1"
+        >
+          <HandsUp :predictions="lesson.record.predictions" @count="writing.add('prediction', $event)" />
+        </AppFold>
+        <ul class="groups mt-14px">
+          <GroupPrediction v-for="one in groups" :key="one.group" :prediction="one" />
+        </ul>
+      </WithPlan>
     </template>
   </div>
 </template>

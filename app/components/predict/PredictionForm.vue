@@ -4,7 +4,7 @@ import { LONGEST } from '~~/core/lesson'
 import { emptyDraft, finished, isWhole, type PredictionDraft } from '~~/core/predictions'
 import { FRAME_WORDS } from '~~/core/wording'
 import type { NewPrediction } from '~~/core/lesson'
-import { testOf } from '~~/core/test'
+import { measureSaid, testOf } from '~~/core/test'
 import EndsPicker from '~/components/predict/EndsPicker.vue'
 import LineSketch from '~/components/predict/LineSketch.vue'
 import OrderPicker from '~/components/predict/OrderPicker.vue'
@@ -28,7 +28,7 @@ watch(
 function stamp(): void {
   if (!whole.value) return
   const done = finished(plan.value, draft.value)
-  emit('stamp', { id: newId(), group: props.group, ...done, reason: reason.value.trim() })
+  emit('stamp', { id: newId(), group: props.group, ...done, reason: reason.value.trim(), measure: measureSaid(plan.value) })
 }
 </script>
 

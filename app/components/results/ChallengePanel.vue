@@ -38,7 +38,15 @@ async function guess(group: string, text: string): Promise<void> {
   const value = typed(`guess/${group}`, text)
   const { condition } = challenge.value!
   if (value !== undefined)
-    await writing.add('prediction', { id: newId(), group, as: 'challenge', order: [], values: { [condition]: value }, reason: '' })
+    await writing.add('prediction', {
+      id: newId(),
+      group,
+      as: 'challenge',
+      order: [],
+      values: { [condition]: value },
+      reason: '',
+      measure: null,
+    })
 }
 async function see(group: string, text: string): Promise<void> {
   const value = typed(`seen/${group}`, text)

@@ -34,7 +34,7 @@ function submit(): void {
   const { id } = condition.value
   if (props.guess === undefined) {
     const values = { [id]: found.value }
-    return emit('stamp', { id: newId(), group, as: 'challenge', order: [], values, reason: reason.value.trim() })
+    return emit('stamp', { id: newId(), group, as: 'challenge', order: [], values, reason: reason.value.trim(), measure: null })
   }
   const place = { group, condition: id, repeat: 1, moment: challengeMoment(plan.value), practice: false }
   emit('written', [readingRow(place, found.value, unit.value, found.entered)])

@@ -2,7 +2,7 @@ import type { Component } from 'vue'
 import type { Group, LessonRecord, NewReading, Plan, Reading } from '~~/core/lesson'
 import type { Cell } from '~~/core/record'
 import type { StationState, StationStep } from '~~/core/station'
-import { firstSeries } from '~~/core/test'
+import { firstSeries, forMeasure } from '~~/core/test'
 import BalanceRound from '~/components/instruments/BalanceRound.vue'
 import StationChallenge from '~/components/station/StationChallenge.vue'
 import StationDone from '~/components/station/StationDone.vue'
@@ -87,9 +87,10 @@ const SCREENS: { [Show in StationStep['show']]: (step: Step<Show>, at: AtStation
     shows: StationFeedback,
     told: { group: own.id, told: record.feedbacks, onTell: station.tell, onClose: goOn },
   }),
-  predict: (_, { plan, own, station, skip }) => ({
+  predict: ({ measure }, { plan, own, station, skip }) => ({
     shows: StationPredict,
-    plan: firstSeries(plan),
+    key: `predict-${measure}`,
+    plan: firstSeries(forMeasure(plan, measure)),
     told: { group: own.id, onStamp: station.writePrediction, onLater: () => skip('prediction') },
   }),
   challenge: ({ guess }, { own, station, written }) => ({

@@ -64,7 +64,7 @@ async function writeGuess(): Promise<boolean> {
   }
   const values = { [activeConditions(plan.value)[0]!.id]: typed.value }
   const draft = finished(plan.value, { as: 'number', order: [], values })
-  return writing.add('prediction', { id: newId(), group: child.value!.id, ...draft, reason: '' })
+  return writing.add('prediction', { id: newId(), group: child.value!.id, ...draft, reason: '', measure: null })
 }
 const lastWords = computed(() => last.value || `Enter goes to the next open seat.`)
 const guessWords = computed(() => {

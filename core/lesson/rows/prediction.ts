@@ -12,6 +12,8 @@ export interface Prediction {
   /** By condition or moment id: expected results, 1 / 0 / -1 for up / same / down, or hands. */
   values: Record<string, number>
   reason: string
+  /** The card it is about; null for the one whose readings carry no mark (core/test/measures.ts). */
+  measure: string | null
   /** Made after the group's first counted reading: a change of mind, kept beside the first one. */
   late: boolean
   by: Source
@@ -28,13 +30,14 @@ export const PREDICTION = rowKind<Prediction>()({
     order: { is: 'plan-ids', most: MOST.conditions },
     values: { is: 'numbers', most: MOST.conditions },
     reason: { is: 'text', most: LONGEST.text },
+    measure: { is: 'plan-id', nullable: true, later: true },
     late: { is: 'yes-or-no' },
     by: { is: 'one-of', words: SOURCES },
     at: { is: 'time' },
   },
   stamped: ['late', 'by', 'at'],
   most: 2000,
-  station: ['id', 'group', 'as', 'order', 'values', 'reason'],
+  station: ['id', 'group', 'as', 'order', 'values', 'reason', 'measure'],
   unsaid: {},
   desk: true,
   conditions: 'order',

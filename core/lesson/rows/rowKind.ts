@@ -1,5 +1,8 @@
-/** What stands in one column of a row. The schemas, the database's table and the files of a lesson are all made from it. */
-export type Column = { nullable?: boolean } & (
+/**
+ * What stands in one column of a row. The schemas, the database's table and the files of a lesson are all made from it. What came `later` is null where a page that is
+ * older than the server does not say it.
+ */
+export type Column = { nullable?: boolean; later?: boolean } & (
   | { is: 'row-id' }
   /** An id inside the plan: a group, a condition. */
   | { is: 'plan-id' }

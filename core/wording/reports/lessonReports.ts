@@ -17,7 +17,7 @@ import {
   type Plan,
 } from '../../lesson'
 import { eachMeasure, firstSeries, seriesIn, testOf, kindOf } from '../../test'
-import { guessesOf, handsOf, cameOut, ownGuesses, predictionsByGroup, resultsForPredictions, tallyOf } from '../../predictions'
+import { guessesOf, handsOf, cameOut, changeTally, ownGuesses, predictionsByGroup, tallyOf } from '../../predictions'
 import { oddResults, triesOf } from '../../record'
 import { grantedOf } from '../../granted'
 import { groupSigns, skillsOf, type Block, type Report } from '../../reports'
@@ -49,7 +49,7 @@ export function classReport(plan: Plan, record: LessonRecord): Report {
     blocks: [
       {
         kind: 'facts',
-        rows: [{ term: 'We predicted', text: predictedWords(plan, record) }, ...methodRows(plan), grantedRow(plan)],
+        rows: [...predictedRows(plan, record), ...methodRows(plan), grantedRow(plan)],
       },
       ...resultsAndGraph(plan, record),
       { kind: 'heading', text: 'Our conclusion' },
@@ -62,6 +62,14 @@ export function classReport(plan: Plan, record: LessonRecord): Report {
 /** One group's own report: its prediction, its numbers beside the class's, what it saw and said. */
 export function groupReport(plan: Plan, record: LessonRecord, group: string): Report {
   const own = predictionsByGroup(plan, record.predictions).find((one) => one.group === group)
+  const besides = eachMeasure(plan)
+    .slice(1)
+    .flatMap((view) => {
+      const said = predictionsByGroup(view, record.predictions).find((one) => one.group === group)?.stamped
+      if (!said) return []
+      const term = `Predicted: ${resultName(view)}`
+      return [{ term, text: [predictionSentence(view, said), ...cameOutWords(view, cameOut(view, record, said))].join(' ') }]
+    })
   const alone = isEachChild(plan)
   const guesses = alone ? ownGuesses(plan, record).filter((one) => one.group === group) : []
   const came = own?.stamped ? cameOutWords(plan, cameOut(plan, record, own.stamped)) : []
@@ -81,6 +89,7 @@ export function groupReport(plan: Plan, record: LessonRecord, group: string): Re
           },
           ...guesses.map((guess) => ({ term: 'How it came', text: `${sentenceCase(guessWords(plan, guess))}.` })),
           ...(came.length > 0 && guesses.length === 0 ? [{ term: 'How it came', text: came.join(' ') }] : []),
+          ...besides,
           ...(own?.later.length
             ? [
                 {
@@ -165,6 +174,29 @@ function headOf(plan: Plan, title: string): Pick<Report, 'title' | 'under' | 'qu
   return { title, under, question: question(plan) }
 }
 
+/** Of several things that are measured each that somebody predicted, and the first in any case. */
+function predictedRows(plan: Plan, record: LessonRecord): { term: string; text: string }[] {
+  const [first, ...others] = eachMeasure(plan)
+  const said = others.filter((view) => predictionsByGroup(view, record.predictions).some(({ stamped }) => stamped))
+  const term = (view: Plan) => (said.length === 0 ? 'We predicted' : `We predicted: ${resultName(view)}`)
+  return [first!, ...said].map((view) => ({ term: term(view), text: predictedWords(view, record) }))
+}
+
+/** `'3 groups said tissue more, 1 group said card the same'` of those who said more, less or the same. */
+function changesSaid(plan: Plan, record: LessonRecord): string[] {
+  return changeTally(plan, record.predictions).flatMap(({ condition, up, same, down }) =>
+    (
+      [
+        ['more', up],
+        ['the same', same],
+        ['less', down],
+      ] as const
+    ).flatMap(([way, count]) =>
+      count > 0 ? [`${countedOwners(plan, count)} said ${nameOfCondition(plan, condition)} ${way}`] : [],
+    ),
+  )
+}
+
 function predictedWords(plan: Plan, record: LessonRecord): string {
   const guesses = guessesOf(plan, record.predictions)
   if (guesses.length > 0) return guessedWords(plan, guesses)
@@ -174,7 +206,11 @@ function predictedWords(plan: Plan, record: LessonRecord): string {
   const hands = Object.entries(handsOf(record.predictions)?.values ?? {})
     .filter(([, count]) => count > 0)
     .map(([id, count]) => `${counted(count, 'hand')} for ${nameOfCondition(plan, id)}`)
-  const said = [...(most.length > 0 ? [`${list(most)}.`] : []), ...(hands.length > 0 ? [`Hands up: ${list(hands)}.`] : [])]
+  const changes = changesSaid(plan, record)
+  const said = [
+    ...[most, changes].flatMap((lines) => (lines.length > 0 ? [`${list(lines)}.`] : [])),
+    ...(hands.length > 0 ? [`Hands up: ${list(hands)}.`] : []),
+  ]
   return said.length === 0 ? 'No prediction was written down.' : said.join(' ')
 }
 

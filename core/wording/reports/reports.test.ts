@@ -15,6 +15,7 @@ const prediction = {
   values: {},
   reason: 'it is fluffy',
   late: false,
+  measure: null,
   by: 'station' as const,
   at: '2026-03-12T10:40:00.000Z',
 }
