@@ -80,8 +80,9 @@ export function waitingLine(
 
   async function add(entry: Omit<Waiting, 'since'>): Promise<void> {
     const whole = { ...entry, since: clock.now() }
-    become({ line: [...state.line, whole] })
+    // Nothing is said to wait before it would outlive the page.
     await store.add(whole)
+    if (!state.line.some(({ id }) => id === whole.id)) become({ line: [...state.line, whole] })
     void send()
   }
 
