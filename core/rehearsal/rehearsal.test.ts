@@ -159,6 +159,6 @@ describe('what would help', () => {
 })
 
 it('what a model says without wobble is in the evidence’s own order, before and after as well', () => {
-  expect(trueOrder(ready('swing-time'))!.order[0]).toBe('n100')
+  expect(trueOrder(ready('swing-time'))!.order[0]).toBe('n55')
   expect([...trueOrder(ready('ice-in-a-bag'))!.results.keys()]).toEqual(['before', 'after'])
 })

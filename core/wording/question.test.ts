@@ -64,8 +64,8 @@ describe('the time a test takes', () => {
   const minutes = (plan: Plan) => fitOf(plan).phases.find(({ phase }) => phase === 'test')!.minutes
 
   it.each([
-    // 2 x (40 + 2 x 20 + 10) s of weighing and one melting of 900 s: 1080 s.
-    ['before and after waits once for all', ice, 18],
+    // 2 x (60 + 2 x 40 + 20) s of weighing and one melting of 360 s: 680 s.
+    ['before and after waits once for all', ice, 12],
     // 5 dishes x (60 + 40 + 10) s: today's readings only.
     ['over days only today counts', sprouts, 10],
     // 2 rounds x (30 + 7 weighings x 25 + 15) s; log2(5!) = 6.9.
