@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { INVESTIGATIONS, LIBRARY_FILES } from '../../schemas/investigations'
 import { startingPointSchema } from '../../schemas/startingPoint'
 import { fitOf, testEndsOf } from '../clock'
-import { needsOf, readAmount } from '../kit'
+import { cautionsOf, needsOf, readAmount } from '../kit'
 import { convert } from '../quantity'
 import { seededRandom } from '../chance'
 import { checkPlan } from '../fairness'
@@ -151,6 +151,30 @@ describe('what a room allows', () => {
     ).toBeCloseTo(1, 1)
   })
 
+  it('children pour the water for sugar, and there is enough of it to mix each warmth', () => {
+    const plan = ready('sugar-vanish')
+    const [cold, warm] = ['cold', 'warm'].map((id) => amountOf('sugar-vanish', id))
+    expect(cautionsOf(plan).map(({ caution }) => caution)).not.toContain('hot')
+    const each = 100 * plan.repeats
+    // Mixed from 10 and 45 degrees.
+    const warmOf = plan.conditions.map(({ label }) => (each * (Number(label) - 10)) / 35)
+    const needed = warmOf.reduce((sum, one) => sum + one, 0)
+    expect(warm!.ok && warm!.value).toBeGreaterThan(needed * 1.2)
+    expect(cold!.ok && cold!.value).toBeGreaterThan((each * plan.conditions.length - needed) * 1.2)
+  })
+
+  it('shadows fit the sheet, and the beam is what to mind', () => {
+    const plan = ready('shadow-stretch')
+    // By the lines of light, drawn from the lamp over the tip of the figure.
+    for (const [id, height] of trueOrder(plan)!.results) {
+      const distance = Number(id.slice(1))
+      expect(height).toBeCloseTo(3 + (7 / distance) * (distance + 30), 6)
+    }
+    const cautions = cautionsOf(plan).map(({ caution }) => caution)
+    for (const none of ['hot', 'mains', 'climbing'] as const) expect(cautions).not.toContain(none)
+    expect(plan.ownCautions.map(({ text }) => text).join()).toContain('eyes')
+  })
+
   it('no more than two boxes tick at a time', () => {
     const plan = ready('quiet-box')
     expect(needsOf(plan)[plan.materials.findIndex(({ id }) => id === 'timers')]!.forClass).toBeLessThanOrEqual(2)
@@ -178,10 +202,10 @@ describe('the benches', () => {
     const shadow = [...results('shadow-stretch').values()]
     expect(Math.min(...shadow)).toBeGreaterThan(10)
     expect(shadow[0]! - shadow[1]!).toBeGreaterThan(4 * (shadow[3]! - shadow[4]!))
-    // Sugar takes a minute or two in cold water and half as long or less thirty degrees warmer.
+    // Sugar takes two minutes or more in cold water and a third of that thirty degrees warmer.
     const sugar = results('sugar-vanish')
-    between(sugar.get('n15')!, 60, 180)
-    between(sugar.get('n45')! / sugar.get('n15')!, 0.25, 0.5)
+    between(sugar.get('n10')!, 90, 240)
+    between(sugar.get('n40')! / sugar.get('n10')!, 0.28, 0.4)
     // Thinned syrup: seconds for a hand's width, each spoonful of water matters less than the one before.
     const syrup = [...results('syrup-race').values()]
     between(syrup[0]!, 5, 60)

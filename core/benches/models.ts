@@ -102,13 +102,14 @@ const swing: Bench = {
   },
 }
 
-/** The torch lies on the table: similar triangles give figure x (torch to wall) / (torch to figure). A soft edge blurs by some millimetres. */
+/** The torch lies on the table, its lamp 3 cm up: by similar triangles what of the figure stands above the lamp grows as (torch to wall) / (torch to figure). A soft edge blurs by some millimetres. */
+const LAMP = 3
 const shadow: Bench = {
   numbersIn: 'cm',
   measures: {
     tall: {
       unit: 'cm',
-      truth: byNumber((distance) => (10 * (distance + 30)) / distance),
+      truth: byNumber((distance) => LAMP + ((10 - LAMP) * (distance + 30)) / distance),
       trialShare: 0.015,
       readingSd: 0.2,
       thingShare: 0.015,

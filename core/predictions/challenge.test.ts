@@ -42,7 +42,7 @@ describe('a last challenge', () => {
     ])
     expect(table).toMatchObject({ seen: 50.5, nearest: ['g1'], place: { seen: 2, of: 4 } })
     expect(challengeSentences(line, table).join(' ')).toContain(
-      'as the line foretold. Among what was tested it comes number 2 of 4',
+      'as the line predicted. Among what was tested it comes number 2 of 4',
     )
     expect(evidenceOf(line, whole)).toEqual(evidenceOf(lengths('20', '40', '60'), record))
     expect(secondLook(line, whole).map(({ code }) => code)).not.toContain('homeless')

@@ -10,7 +10,7 @@ const QUARTERS = ['', ' 1/4', ' 1/2', ' 3/4']
 /**
  * A lesson of ours as a school in the United States measures: degrees Fahrenheit wherever children read a thermometer, and cups, to a quarter, of what is
  * poured for the kit. What a cylinder measures stays in millilitres, which is what it shows.
- * @example inAmericanUnits(INVESTIGATIONS['sugar-vanish']!).plan.conditions.map(({ label }) => label) // => ['59', '77', '95', '113']
+ * @example inAmericanUnits(INVESTIGATIONS['sugar-vanish']!).plan.conditions.map(({ label }) => label) // => ['50', '68', '86', '104']
  */
 export function inAmericanUnits(body: StartingPoint): StartingPoint {
   const { plan } = body

@@ -23,7 +23,7 @@ export function challengeSentences(plan: Plan, { name, foretold, rows, seen, nea
   const came =
     seen === undefined
       ? 'Nobody has tested it yet.'
-      : `${tested === 1 ? 'One group tested it' : `${tested} groups tested it, in their middle`}: ${write(seen)}${foretold ? (isWithin(seen, foretold) ? ', as the line foretold' : ', which the line did not foretell') : ''}.`
+      : `${tested === 1 ? 'One group tested it' : `${tested} groups tested it, in their middle`}: ${write(seen)}${foretold ? (isWithin(seen, foretold) ? ', as the line predicted' : ', which the line did not predict') : ''}.`
   const where = place
     ? `Among what was tested it comes ${place.seen === 1 ? 'first' : place.seen === place.of ? 'last' : `number ${place.seen} of ${place.of}`}, the most first.`
     : ''

@@ -126,7 +126,7 @@ const setCounts = (value: string) => value !== 'reading' && set('counts', value 
             :model-value="method.known"
             @update:model-value="set('known', $event)"
           />
-          <p class="hint">a usual amount, or what a rule foretells: a line on the graph</p>
+          <p class="hint">a usual amount, or what a rule predicts: a line on the graph</p>
         </div>
         <template v-if="method.known !== null">
           <TextField
