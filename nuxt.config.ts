@@ -58,6 +58,7 @@ export default defineNuxtConfig({
   },
   nitro: {
     preset: 'node-listener',
+    compressPublicAssets: { gzip: true, brotli: true },
     serveStatic: true,
     hooks: {
       // What works beside the server is a script of its own.

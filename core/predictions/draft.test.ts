@@ -180,7 +180,7 @@ describe('how near it was', () => {
 })
 
 it('asks and repeats what was said in the frame of the class', () => {
-  expect(predictionPrompt(ice)).toBe('What do you think? Will the mass of the closed bag be more, less or the same?')
+  expect(predictionPrompt(ice)).toBe('What do you think? The mass of the closed bag: more, less or the same?')
   expect(predictionPrompt({ ...bounce, frame: 'if-then' })).toBe(
     'If we change the height it falls from, then how will the line go? Draw it.',
   )

@@ -30,7 +30,7 @@ export function predictionPrompt(plan: Plan): string {
     case 'change':
       if (comparesMoments(plan))
         return `${begin} ${iThink ? sentenceCase(measure) : measure}: each time more, less or the same as before?`
-      return `${begin} ${iThink ? 'Will' : 'will'} ${measure} be more${against === '' ? ', less or the same' : ` or less than with ${against}, or the same`}?`
+      return `${begin} ${iThink ? sentenceCase(measure) : measure}: more${against === '' ? ', less or the same' : ` or less than with ${against}, or the same`}?`
     default:
       return unreachable(as)
   }

@@ -114,6 +114,15 @@ describe('npm start', () => {
     await first.stop()
     const second = await startApplication({ data: own.folder, demo: true })
     expect(await titles(second.base)).toHaveLength(3)
+    // A tablet on a slow line loads a third of what the script weighs.
+    const shelf = await (await fetch(second.base)).text()
+    const script = new URL(/<script[^>]+src="([^"]+)"/.exec(shelf)![1]!, second.base)
+    const answers = await Promise.all(
+      ['br', 'gzip', 'identity'].map((encoding) => fetch(script, { headers: { 'accept-encoding': encoding } })),
+    )
+    expect(answers.map(({ headers }) => headers.get('content-encoding'))).toEqual(['br', 'gzip', null])
+    const [small, , plain] = answers.map(({ headers }) => Number(headers.get('content-length')))
+    expect(small! / plain!).toBeLessThan(0.4)
     await second.stop()
     own.remove()
   })

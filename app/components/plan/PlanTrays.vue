@@ -93,7 +93,14 @@ const dragging = useDragging()
           <h3 id="tray-change">{{ words.change.name }}</h3>
           <span class="flex-1 text-soft text-small text-right">{{ second ? 'two things' : words.change.hint }}</span>
         </header>
-        <VueDraggable v-model="inChange" group="factors" v-bind="dragging" class="cards" data-tray="change">
+        <VueDraggable
+          v-model="inChange"
+          group="factors"
+          v-bind="dragging"
+          class="cards"
+          :class="{ with: second || coming.length > 0 }"
+          data-tray="change"
+        >
           <FactorCard v-for="factor in inChange" :key="factor.id" :factor="factor" tray="change" />
         </VueDraggable>
         <FactorCard v-if="second && changed" :factor="second" tray="second" class="mt-near" />
@@ -215,6 +222,10 @@ const dragging = useDragging()
   align-content: start;
   flex: 1;
   min-height: 60px;
+}
+/* What differs along with a card lies right beneath it. */
+.cards.with {
+  flex: none;
 }
 .cards.two {
   grid-template-columns: 1fr 1fr;
