@@ -37,7 +37,8 @@ export function bigLesson({
     })),
     factors: Array.from(
       { length: factors },
-      (_, place) => base.factors[place] ?? { id: `f${place}`, name: `factor ${place}`, how: 'the same', exceptions: {}, comesWith: false },
+      (_, place) =>
+        base.factors[place] ?? { id: `f${place}`, name: `factor ${place}`, how: 'the same', exceptions: {}, comesWith: false },
     ),
     materials: base.materials.filter((material) => material.condition === null),
   }
