@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { counter, reading, recordOf, soakUpPlan, twoMeasures } from '../../test/soakUp'
+import { evidenceOf } from '../evidence'
 import { INVESTIGATIONS } from '../../schemas/investigations'
 import { EMPTY_RECORD, FIRST_WATCH, WHOLE_CLASS, type Plan, type Prediction } from '../lesson'
-import { cameOutWords, nearnessWords, predictionOrderWords, predictionPrompt, predictionSentence } from '../wording'
+import { cameOutWords, foresight, nearnessWords, predictionOrderWords, predictionPrompt, predictionSentence } from '../wording'
 import type { Report } from '../reports'
 import { stationState } from '../station'
 import { classReport, groupReport } from '../wording/reports'
@@ -118,6 +119,7 @@ it('more, less or the same is said beside the baseline, and the same is what nob
     'tissue the same, writing paper less and card less beside kitchen roll',
   )
   expect(predictionPrompt(plan)).toContain('more or less than with kitchen roll, or the same?')
+  expect(foresight(plan, evidenceOf(plan, record)!, [[]])).toBe('')
   const other = { ...plan, conditions: plan.conditions.map((one) => ({ ...one, baseline: one.id === 'card' })) }
   expect(heldAgainst(other)).toBe('card')
 })

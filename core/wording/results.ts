@@ -91,7 +91,9 @@ export function handsForesight(plan: Plan, evidence: Evidence, { predictions }: 
 /** Who foresaw it. `'3 of 7 groups predicted that kitchen roll comes first.'` */
 export function foresight(plan: Plan, evidence: Evidence, orders: string[][]): string {
   const winner = evidence.order[0]
-  if (!winner || evidence.order.length < 2 || orders.length === 0 || evidence.tied.length > 1) return ''
-  const right = orders.filter((order) => order[0] === winner).length
-  return `${right} of ${countedOwners(plan, orders.length)} predicted that ${nameOfCondition(plan, winner)} ${comesWords(plan)}.`
+  // Who said more, less or the same said nothing of what comes first.
+  const said = orders.filter((order) => order.length > 0)
+  if (!winner || evidence.order.length < 2 || said.length === 0 || evidence.tied.length > 1) return ''
+  const right = said.filter((order) => order[0] === winner).length
+  return `${right} of ${countedOwners(plan, said.length)} predicted that ${nameOfCondition(plan, winner)} ${comesWords(plan)}.`
 }

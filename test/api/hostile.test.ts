@@ -112,7 +112,8 @@ describe('whatever is thrown at it', () => {
       const send = (body: unknown) => mustRefuse('POST', path, path.endsWith('readings') ? { readings: [body] } : body)
       for (const field of Object.keys(row)) {
         const { [field]: _missing, ...rest } = row
-        await send(rest)
+        // A page of before does not say of which measure a prediction is.
+        if (field !== 'measure') await send(rest)
         for (const value of WRONG_VALUES.filter((wrong) => !fits(row[field], wrong, field))) await send({ ...row, [field]: value })
       }
       await send({ ...row, extra: 1 })

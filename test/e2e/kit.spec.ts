@@ -160,6 +160,25 @@ test('the cupboard: a table with wrong columns is refused by name, numbers take 
   await expect(shelf).not.toContainText('3 May')
 })
 
+test('what comes into the cupboard is counted for the lesson that names it, and Undo takes that back', async ({ page, baseURL }) => {
+  const name = `tuning fork ${randomUUID().slice(0, 8)}`
+  const lesson = await lessonWith(baseURL, (plan) => {
+    plan.title = `Lesson with a ${name}`
+    plan.materials = [{ ...newMaterial('fork', `${name}s`), use: 'again' }]
+  })
+  const thing = async () => (await client(baseURL).open(lesson.id)).lesson.plan.materials[0]!.thing
+  await page.goto('/cupboard')
+  await page.getByLabel('Put a thing into the cupboard').fill(name)
+  await page.keyboard.press('Enter')
+  const stock = page.getByLabel(`${name}: There`)
+  await stock.fill('4')
+  await stock.press('Tab')
+  await expect(page.getByText(`Counted for Lesson with a ${name} from now on.`)).toBeVisible()
+  expect(await thing()).not.toBeNull()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect.poll(thing).toBeNull()
+})
+
 test('every printout of kit and clock stays on its paper with ten groups, eight long conditions and a circuit', async ({
   page,
   baseURL,

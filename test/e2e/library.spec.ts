@@ -17,7 +17,7 @@ test('the library is looked through and inside; a lesson is kept in it, goes out
 
   await page.getByRole('button', { name: 'Look inside Froth tower' }).click()
   const inside = page.getByRole('dialog', { name: 'Froth tower' })
-  await expect(inside.getByText('Yeast is a living thing, so small that a grain holds thousands.')).toBeVisible()
+  await expect(inside.getByText('Yeast is a living thing, so small that a grain holds millions of them.')).toBeVisible()
   await expect(inside.getByText(/^The yeast: two level teaspoons for cold/)).toBeVisible()
   await expectAccessible(page, 'inside an investigation')
   await page.keyboard.press('Escape')
