@@ -160,7 +160,10 @@ test('the cupboard: a table with wrong columns is refused by name, numbers take 
   await expect(shelf).not.toContainText('3 May')
 })
 
-test('what comes into the cupboard is counted for the lesson that names it, and Undo takes that back', async ({ page, baseURL }) => {
+test('what comes into the cupboard is counted for the lesson that names it, and Undo takes that back', async ({
+  page,
+  baseURL,
+}) => {
   const name = `tuning fork ${randomUUID().slice(0, 8)}`
   const lesson = await lessonWith(baseURL, (plan) => {
     plan.title = `Lesson with a ${name}`
