@@ -39,7 +39,7 @@ describe('what is taken for granted', () => {
 
   it('what is left becomes start less left with one press, and then the most is best', () => {
     const plan = soakUpPlan({ investigation: null })
-    const measures = plan.measures.map((one) => ({ ...one, name: 'how much water is left', method: { ...one.method, best: null } }))
+    const measures = plan.measures.map((one) => ({ ...one, name: 'how much sugar is left', method: { ...one.method, best: null } }))
     const left = { ...plan, measures }
     expect(bestOf(left)).toBe('least')
     const [granted] = grantedOf(left).filter(({ code }) => code === 'left-as-it-is')

@@ -16,19 +16,20 @@ async function type(page: Page, line: string): Promise<void> {
 const questionOf = (page: Page) => page.getByLabel('From one line to a draft').locator('.question')
 
 test('from one line to its poster: the least wins, in few presses', async ({ page, baseURL }) => {
-  await type(page, 'How much water is left in the cup on the radiator, the table and in the fridge?')
-  await expect(questionOf(page)).toHaveText('How does the place change how much water is left?')
+  await type(page, 'How much sugar is left in the cup after a minute: cold, warm or hand-warm water?')
+  await expect(questionOf(page)).toHaveText('How does the kind of water change how much sugar is left?')
   let presses = 0
   const press = async (name: string) => {
     presses += 1
     await page.getByRole('button', { name, exact: true }).click()
   }
+  await press('digital kitchen scale (g)')
   await press('Begin with this draft')
   await expect(page).toHaveURL(/\/plan$/)
-  await expect(page.getByText('How does the place change how much water is left?').first()).toBeVisible()
-  for (const [letter, name] of Object.entries({ A: 'radiator', B: 'table', C: 'fridge' }))
+  await expect(page.getByText('How does the kind of water change how much sugar is left?').first()).toBeVisible()
+  for (const [letter, name] of Object.entries({ A: 'cold', B: 'warm', C: 'hand-warm' }))
     await expect(page.getByLabel(`Name of condition ${letter}`)).toHaveValue(name)
-  await expect(page.getByText('the lowest is best').first()).toBeVisible()
+  await expect(page.getByText('the lightest is best').first()).toBeVisible()
   expect(presses).toBeLessThan(25)
 
   const id = /lesson\/([^/]+)\//.exec(page.url())![1]!
@@ -37,13 +38,13 @@ test('from one line to its poster: the least wins, in few presses', async ({ pag
   const readings = plan.groups.flatMap(({ id: group }, shift) =>
     plan.conditions.flatMap(({ id: condition }, place) =>
       [1, 2, 3].map((repeat) =>
-        reading(plan, { group, condition, repeat, unit: 'mL', value: 25 * (place + 1) + ((shift + repeat) % 3) }),
+        reading(plan, { group, condition, repeat, unit: 'g', value: 25 * (place + 1) + ((shift + repeat) % 3) }),
       ),
     ),
   )
   await call('POST', `/api/lessons/${id}/readings`, { readings })
   await page.goto(`/print/${id}/poster-a3`)
-  await expect(page.getByRole('listitem').filter({ hasText: '1st radiator' })).toBeVisible()
+  await expect(page.getByRole('listitem').filter({ hasText: '1st cold' })).toBeVisible()
 })
 
 test('what the line leaves open is asked with buttons, and an answer is taken over what was read', async ({ page }) => {
