@@ -31,10 +31,10 @@ export interface Reached {
   materials: string[]
 }
 
-/** Things that lessons which name them take from the cupboard from now on, and what of that is taken back. */
+/** Things that lessons which name them take from the cupboard from now on; or, with what was reached so, no longer. */
 export interface ReachBody {
   things: string[]
-  back: Reached[]
+  back: Reached[] | null
 }
 
 const MOST_REACHED = 5000
@@ -50,6 +50,7 @@ export const reachSchema = Joi.object<ReachBody, true>({
       }),
     )
     .max(MOST_REACHED)
+    .allow(null)
     .required(),
 }).required()
 

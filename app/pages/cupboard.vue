@@ -77,11 +77,11 @@ function save(thing: Thing): Promise<unknown> {
 /** What lessons name is counted for them as soon as there is any of it. */
 const reach = async (ids: string[]) =>
   attempt(async () => {
-    const { reached } = await callServer('PUT /api/cupboard/lessons', { body: { things: ids, back: [] } })
+    const { reached } = await callServer('PUT /api/cupboard/lessons', { body: { things: ids, back: null } })
     if (reached.length === 0) return
     notices.done(reachedWords(reached), {
       label: 'Undo',
-      run: () => void attempt(() => callServer('PUT /api/cupboard/lessons', { body: { things: [], back: reached } })),
+      run: () => void attempt(() => callServer('PUT /api/cupboard/lessons', { body: { things: ids, back: reached } })),
     })
     await load()
   })

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { planSchema } from '../../schemas/plan'
 import { counter } from '../../test/soakUp'
 import { fitOf } from '../clock'
-import { emptyPlan } from '../lesson'
+import { comingFactors, emptyPlan, keptFactors } from '../lesson'
 import { unitOf, type UnitCode } from '../quantity'
 import { bestOf } from '../test'
 import { question } from '../wording'
@@ -94,6 +94,16 @@ describe('a draft', () => {
     ])
     expect(draft('Bubbles')).toBeUndefined()
     expect(draft('Bubbles', { change: 'the soap', measure: 'how long they last' })!.plan.kind).toBe('fair-test')
+  })
+
+  it('takes a time that the line says, and puts beneath the place what a place brings along', () => {
+    const soaked = draft(
+      'Hang strips of kitchen roll, tissue and card in water for a minute. Measure how high the water climbs',
+    )!.plan
+    expect(soaked.factors.find(({ name }) => name === 'how long it stands in the water')!.how).toBe('a minute')
+    const grown = draft('Does cress grow taller on the window sill, on the shelf or in the cupboard?')!.plan
+    expect(comingFactors(grown).map(({ name }) => name)).toEqual(['the light'])
+    expect(keptFactors(grown).map(({ name }) => name)).not.toContain('the light')
   })
 
   it('keeps the same what usually is, asks how, packs it and fits the lesson', () => {

@@ -1,9 +1,9 @@
-import { materialsFromPlan } from '../kit'
+import { isLiquid, materialsFromPlan } from '../kit'
 import { LONGEST, mainWords, newMaterial, type Factor, type Material, type Plan } from '../lesson'
 import { kindOf } from '../test'
 import { factorOf, type Step } from './fill'
 import type { LineRead } from './readLine'
-import { ANY } from './usual'
+import { ANY, type UsualFactor } from './usual'
 import { MADE_OF, QUALITY_OF } from './words'
 
 /** Things that are usually kept the same; what the changed card speaks of already is none of them. */
@@ -14,13 +14,16 @@ export function withUsual({ plan, line, read, usual, newId }: Step): Plan {
     .filter(({ name, unless }) => !unless?.test(own) && !sharesAll(name, known))
     .slice(0, 5)
   const said = minutesSaid(line)
-  const kept = ({ name }: { name: string }): Factor => ({
+  const kept = ({ name, lasts }: UsualFactor): Factor => ({
     ...factorOf(name, newId()),
-    how: /^how long it (?:stands|waits)/.test(name) ? said : '',
+    how: lasts ? said : '',
   })
   const factors = kindOf(plan).compares || kindOf(plan).improves ? wanted.map(kept) : []
   const trial = Object.values(plan.clock.trial).some((seconds) => seconds > 0) ? plan.clock.trial : usual.trial
-  const coming = kindOf(plan).compares ? comingWithPlace(read, usual.factors).map((name) => comes(factorOf(name, newId()))) : []
+  const coming = (kindOf(plan).compares ? comingWithPlace(read, usual.factors) : []).map(({ name }): Factor => ({
+    ...factorOf(name, newId()),
+    comesWith: true,
+  }))
   return {
     ...plan,
     factors: [...plan.factors, ...factors, ...coming],
@@ -29,15 +32,10 @@ export function withUsual({ plan, line, read, usual, newId }: Step): Plan {
   }
 }
 
-/** What nobody can keep the same from one place to the next, where the test would be about it otherwise. */
-function comingWithPlace({ change }: LineRead, usual: { name: string; unless?: RegExp }[]): string[] {
-  if (!/\b(?:places?|where|rooms?|spots?)\b/i.test(change)) return []
-  return usual.flatMap(({ name, unless }) =>
-    unless?.test(change) && /\blight\b|\bhow warm (?:it is|the room)|\bwind\b/.test(name) ? [name] : [],
-  )
+/** What nobody can keep the same from one place to the next. */
+function comingWithPlace({ change }: LineRead, usual: UsualFactor[]): UsualFactor[] {
+  return /\b(?:places?|where|rooms?|spots?)\b/i.test(change) ? usual.filter(({ ofPlace }) => ofPlace) : []
 }
-
-const comes = (factor: Factor): Factor => ({ ...factor, comesWith: true })
 
 /** "We hang them in water for a minute": so long each time. */
 function minutesSaid(line: string): string {
@@ -77,7 +75,7 @@ export function withKit({ plan, line, read, usual, newId }: Step): Plan {
 }
 
 /** Nobody packs one of it: the amount is asked for in the kit. */
-const OF_NO_PIECES = /\b(?:water|milk|juice|syrup|oil|soap|sugar|salt|sand|soil|flour|paste|liquid|gel)$/i
+const OF_NO_PIECES = /\b(?:soap|sugar|salt|sand|soil|flour|paste|gel)$/i
 
 /** "wooden" of a spoon is a wooden spoon. */
 function conditionThing(material: Material, plan: Plan, { change }: LineRead): Material {
@@ -85,7 +83,7 @@ function conditionThing(material: Material, plan: Plan, { change }: LineRead): M
   const words = material.name.split(' ')
   const plain = words.length === 1 && (QUALITY_OF.has(words[0]!.toLowerCase()) || MADE_OF.has(words[0]!.toLowerCase()))
   const use = plan.things === 'fresh' ? 'up' : 'again'
-  const amount = OF_NO_PIECES.test(material.name) ? '' : material.amount
+  const amount = isLiquid(material.name) || OF_NO_PIECES.test(material.name) ? '' : material.amount
   return material.condition === null
     ? material
     : {

@@ -1,10 +1,14 @@
 import type { Material, PER, TrialPart } from '../lesson'
 
 /** A thing that is usually kept the same, what asks for it, and the words of a changed card that make it superfluous. */
-interface UsualFactor {
+export interface UsualFactor {
   name: string
   ask: string
   unless?: RegExp
+  /** A place brings it along. */
+  ofPlace?: true
+  /** A time that the line says is this one's. */
+  lasts?: true
 }
 
 interface UsualThing {
@@ -27,7 +31,7 @@ export interface Usual {
   /** Every trial needs a fresh one of what is tested. */
   fresh?: true
   /** What else could tell it, where the line does not say how: cards with a unit. */
-  tells?: { name: string; unit: 'mm' | 'cm' | 's' | 'g' | 'mL' | 'count' | 'degC' | 'N' | 'words' }[]
+  tells?: { name: string; unit: 'mm' | 'cm' | 's' | 'g' | 'count' | 'degC' | 'N' | 'words' }[]
 }
 
 const keep = (name: string, ask: string, unless?: RegExp): UsualFactor => ({ name, ask, unless })
@@ -63,7 +67,7 @@ const USUAL: Usual[] = [
     factors: [
       keep('how many seeds', 'How many in each pot?', /number of seeds/i),
       keep('how much water each day', 'How much water, and who gives it at the weekend?', /water/i),
-      keep('the light', 'How light is it where they stand?', /light|place|sun|shade|dark/i),
+      { ...keep('the light', 'How light is it where they stand?', /light|place|sun|shade|dark/i), ofPlace: true },
       keep('what they grow in', 'Soil, cotton wool or paper: which, and how much?', /soil|compost|sand/i),
       keep('how deep the seeds lie', 'On top, or how deep?', /depth|deep/i),
     ],
@@ -105,7 +109,7 @@ const USUAL: Usual[] = [
     factors: [
       keep('the size of the piece', 'How wide and how long, cut by whom?', /width|size|length/i),
       WATER,
-      keep('how long it stands in the water', 'How many seconds, and who says stop?', /time/i),
+      { ...keep('how long it stands in the water', 'How many seconds, and who says stop?', /time/i), lasts: true },
       keep('how deep it hangs in', 'How deep, and marked how?', /depth/i),
     ],
     things: [thing('shallow tray'), thing('water', '200 mL', 'up')],
@@ -140,7 +144,7 @@ const USUAL: Usual[] = [
     about: /\b(?:melt\p{L}*|ice|frozen)\b/iu,
     factors: [
       keep('how much ice', 'Cubes from the same tray, or weighed?', /size|amount/i),
-      keep('how warm the room is', 'Where does it stand while it melts?', /place|temperature|radiator/i),
+      { ...keep('how warm the room is', 'Where does it stand while it melts?', /place|temperature|radiator/i), ofPlace: true },
       keep('when the clock starts', 'What says that it has begun?'),
     ],
     things: [thing('ice cube', '1', 'up', 'trial'), thing('saucer', '2')],
@@ -313,26 +317,6 @@ const USUAL: Usual[] = [
     ],
     things: [thing('paper, A4', '1', 'up', 'condition', /rocket|jump/i)],
     trial: times(15, 5, 20, 10),
-  },
-  {
-    code: 'dry',
-    about: /\b(?:evaporat\p{L}*|dry|dries|drying|puddles?)\b|\bwater is left\b/iu,
-    factors: [
-      keep('how much water there is at the start', 'How much, and measured with what?', /amount of water|how much water/i),
-      keep('what it stands in', 'The same dish for all, how wide?', /dish|cup|container|surface|cloth/i),
-      keep('how warm it is', 'Where does it stand?', /place|temperature|radiator|sun/i),
-      keep('the wind', 'Is there a draught, and the same for all?', /wind|fan|place/i),
-    ],
-    things: [
-      thing('dish', '1', 'again', 'condition', /cloth|cup|puddle/i),
-      thing('water', '50 mL', 'up', 'condition'),
-      thing('measuring cylinder'),
-    ],
-    trial: times(60, 0, 40, 10),
-    tells: [
-      { name: 'how much water is left', unit: 'mL' },
-      { name: 'how long it takes to dry', unit: 's' },
-    ],
   },
   {
     code: 'filter',

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { piecesCut, readAmount, readAmountOf, readPrice, sensible, turnInto } from '.'
+import { soakUpPlan } from '../../test/soakUp'
+import { isInDoubt, piecesCut, readAmount, readAmountOf, readPrice, sensible, turnInto } from '.'
 
 describe('readAmount', () => {
   it.each([
@@ -20,6 +21,19 @@ describe('readAmount', () => {
     ['1000000000', { ok: false, code: 'too-much', position: 0 }],
     ['', { ok: false, code: 'empty', position: 0 }],
   ])('reads “%s”', (text, amount) => expect(readAmount(text)).toEqual(amount))
+
+  it.each([
+    ['string', '3 x 25 cm', true],
+    ['string', '1 x 25 cm', false],
+    // One sheet of twelve by four.
+    ['card', '12 x 4 cm', false],
+    ['card', '2 x 12 x 4 cm', true],
+    ['card', '6', false],
+  ])('asks for whom it is only where there are several of it, %s: %s', (name, amount, asked) => {
+    const [material] = soakUpPlan().materials
+    expect(isInDoubt({ ...material!, name, amount, per: 'group', perSaid: false })).toBe(asked)
+    expect(isInDoubt({ ...material!, name, amount, per: 'group', perSaid: true })).toBe(false)
+  })
 
   it.each([
     ['string', '3 x 25 cm', { value: 75, unit: 'cm' }],

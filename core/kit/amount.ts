@@ -21,14 +21,11 @@ const TRAILING_WORDS = /[\s\u00a0\u2009\u202f]*([A-Za-z°℃℉"″”'′’][A
 /** No kit of a class needs more of one thing than this, in whatever unit: it is a slip of the finger. */
 const MOST = 1_000_000
 
+/** What comes in lengths. */
+const IN_LENGTHS = /\b(?:string|thread|yarn|wool|ribbon|rope|twine|tape|wire|tube|tubing|cord|elastic|foil|film)s?\s*$/i
 // "4 x 30 cm string": so many lengths of it, and no sheet of four by thirty.
-const LENGTHS =
-  /^\s*(\d+)\s*[x×]\s*([\d.,]+\s*(?:mm|cm|m|in|ft))\s+(?:of\s+)?(?:\w+\s+)*(?:string|thread|yarn|wool|ribbon|rope|twine|tape|wire|tube|tubing|cord|elastic|foil|film)s?\s*$/i
-/** What comes in lengths, at the end of a name. */
-const IN_LENGTHS = /\b(?:string|thread|yarn|wool|ribbon|rope|twine|tape|wire|tube|tubing|cord|elastic|foil|film)s?$/i
-const SO_MANY_LONG = /^\s*\d+\s*[x×]\s*[\d.,]+\s*(?:mm|cm|m|in|ft)\s*$/i
-const LIQUID =
-  /\b(?:water|milk|juice|vinegar|oil|syrup|tea|coffee|lemonade|squash|cordial|cola|soda|drink|honey|liquid|solution|ink|paint|washing-up liquid|dish soap|shampoo)s?$/i
+const LENGTHS = /^\s*(\d+)\s*[x×]\s*([\d.,]+\s*(?:mm|cm|m|in|ft))(?:\s+(?:of\s+)?(?:\w+\s+)*(\w+))?\s*$/i
+const LIQUID = /\b(?:water|milk|juice|vinegar|oil|syrup|tea|coffee|drink|liquid|solution|ink|paint|shampoo)s?$/i
 const SHEET =
   /^\s*(?:(\d+)\s*(?:[x×]|(?:sheets?|pieces?|strips?|squares?)(?:\s+of)?)\s*)?([\d.,]+)\s*(mm|cm|m|in)?\s*[x×]\s*([\d.,]+)\s*(mm|cm|m|in)\b[a-z\s]*$/i
 
@@ -83,8 +80,8 @@ export function piecesCut(piece: string, from: string): number | undefined {
  */
 export function readAmount(text: string, kitchen: KitchenRegion = 'metric'): Amount {
   if (ONE_OF_IT.test(text)) return { ok: true, value: 1, unit: 'pieces', whole: true }
-  const [, lengths, length] = LENGTHS.exec(text) ?? []
-  if (lengths !== undefined && length !== undefined) return timesLength(Number(lengths), length)
+  const lengths = lengthsIn(text)
+  if (lengths) return timesLength(lengths.count, lengths.each)
   const sheet = readSheet(text)
   if (sheet) return { ok: true, value: sheet.count, unit: 'pieces', whole: true }
   if (text.trim() !== '' && !/[\d½¼¾⅓⅔⅛]/.test(text)) return { ok: false, code: 'no-number', position: 0 }
@@ -100,28 +97,37 @@ export function readAmount(text: string, kitchen: KitchenRegion = 'metric'): Amo
   return { ok: true, value: read.value, unit: read.unit, whole: countable }
 }
 
+/** So many lengths of something that comes in lengths. `lengthsIn('4 x 30 cm string') // { count: 4, each: '30 cm' }` */
+function lengthsIn(text: string, of = ''): { count: number; each: string } | undefined {
+  const [, count, each, word = of] = LENGTHS.exec(text) ?? []
+  return count !== undefined && each !== undefined && IN_LENGTHS.test(word) ? { count: Number(count), each } : undefined
+}
+
+/** Is a thing of that name poured. `isLiquid('tap water') // true` */
+export function isLiquid(name: string): boolean {
+  return LIQUID.test(name.trim())
+}
+
 /**
  * Reads the amount of a thing by what the thing is: "3 x 25 cm" of string are lengths and no sheet, ounces of water are fluid ounces,
  * "12 cups" of paper cups are twelve.
  * @example readAmountOf({ name: 'water', amount: '8 oz' }) // => { ok: true, value: 8, unit: 'fl-oz', whole: false }
  */
 export function readAmountOf({ name, amount }: Pick<Material, 'name' | 'amount'>, kitchen: KitchenRegion = 'metric'): Amount {
-  const thing = name.trim()
-  const [inLengths] = IN_LENGTHS.exec(thing) ?? []
-  const read = readAmount(inLengths && SO_MANY_LONG.test(amount) ? `${amount} ${inLengths}` : amount, kitchen)
+  const lengths = lengthsIn(amount, name)
+  const read = lengths ? timesLength(lengths.count, lengths.each) : readAmount(amount, kitchen)
   if (!read.ok) return read
-  if (read.unit === 'oz' && LIQUID.test(thing)) return { ...read, unit: 'fl-oz' }
-  return read.unit === 'cup' && /\bcups?$/i.test(thing) ? { ...read, unit: 'pieces', whole: true } : read
+  if (read.unit === 'oz' && isLiquid(name)) return { ...read, unit: 'fl-oz' }
+  return read.unit === 'cup' && /\bcups?\s*$/i.test(name) ? { ...read, unit: 'pieces', whole: true } : read
 }
 
 /**
- * Several lengths of something, of which nobody has said whether they are a group's for all its trials or for each.
+ * Several lengths or sheets of something, of which nobody has said whether they are a group's for all its trials or for each.
  * @example isInDoubt({ ...plan.materials[0]!, name: 'string', amount: '3 x 25 cm', per: 'group', perSaid: false }) // => true
  */
 export function isInDoubt({ name, amount, per, perSaid }: Material): boolean {
-  if (perSaid || per !== 'group') return false
-  const [, count] = /^\s*(\d+)\s*[x×]/.exec(amount) ?? []
-  return Number(count) > 1 && (LENGTHS.test(amount) || SHEET.test(amount)) && readAmountOf({ name, amount }).ok
+  const several = lengthsIn(amount, name)?.count ?? readSheet(amount)?.count ?? 1
+  return !perSaid && per === 'group' && several > 1
 }
 
 function timesLength(count: number, length: string): Amount {

@@ -233,9 +233,10 @@ export function naming(plan: Plan, things: Thing[]): string[] {
   return plan.materials.flatMap(({ id, name, thing }) => (thing === null && likelyThing(name, things) ? [id] : []))
 }
 
-/** The plan with these materials on their own again. */
-export function withoutThings(plan: Plan, materials: string[]): Plan {
-  return { ...plan, materials: plan.materials.map((one) => (materials.includes(one.id) ? { ...one, thing: null } : one)) }
+/** The plan with these materials on their own again, as far as they are still taken from these things. */
+export function withoutThings(plan: Plan, materials: string[], things: string[]): Plan {
+  const isOf = ({ id, thing }: Material) => materials.includes(id) && thing !== null && things.includes(thing)
+  return { ...plan, materials: plan.materials.map((one) => (isOf(one) ? { ...one, thing: null } : one)) }
 }
 
 /** What has fallen below its minimum, with how many packs bring it back and what these cost. */

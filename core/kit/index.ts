@@ -1,4 +1,4 @@
-export { isInDoubt, piecesCut, readAmount, readAmountOf, readCount, readPrice, sensible, turnInto } from './amount'
+export { isInDoubt, isLiquid, piecesCut, readAmount, readAmountOf, readCount, readPrice, sensible, turnInto } from './amount'
 export type { Amount, AmountErrorCode } from './amount'
 export { CURRENCIES, ENGLISH, kitchenOf, USUAL_CUSTOMS } from './customs'
 export type { Customs } from './customs'

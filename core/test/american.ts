@@ -1,10 +1,9 @@
-import { convert, type UnitCode } from '../quantity'
+import { convert, unitOf } from '../quantity'
 import type { Measure, NumberMethod } from '../lesson'
 import type { StartingPoint } from './startingPoint'
 
 /** So much water and more is measured in cups. */
 const FROM_ML = 100
-const CUP = 236.58824
 const QUARTERS = ['', ' 1/4', ' 1/2', ' 3/4']
 
 /**
@@ -39,6 +38,7 @@ function fahrenheit(method: NumberMethod): NumberMethod {
   return {
     ...method,
     unit: 'degF',
+    // Thermometers have a mark a degree, or two.
     resolution: rounded(by(method.resolution)) > 0.5 ? 1 : 0.5,
     readingWobble: some(method.readingWobble, by),
     trialWobble: some(method.trialWobble, by),
@@ -62,11 +62,11 @@ function fahrenheitText(text: string): string {
 function inCups(amount: string): string {
   const millilitres = Number(/^(\d+)\s*mL$/.exec(amount.trim())?.[1])
   if (!(millilitres >= FROM_ML)) return amount
-  const quarters = Math.round((millilitres / CUP) * 4)
+  const quarters = Math.round(convert(millilitres, 'mL', 'cup', 'us')! * 4)
   const [whole, part] = [Math.floor(quarters / 4), QUARTERS[quarters % 4]!]
   return `${`${whole === 0 ? '' : whole}${part}`.trim()} ${quarters > 4 ? 'cups' : 'cup'}`
 }
 
-const degrees = (celsius: number) => convert(celsius, 'degC' satisfies UnitCode, 'degF')!
-const by = (difference: number) => difference * 1.8
+const degrees = (celsius: number) => convert(celsius, 'degC', 'degF')!
+const by = (difference: number) => (difference * unitOf('degC').size) / unitOf('degF').size
 const rounded = (value: number) => Math.round(value * 100) / 100

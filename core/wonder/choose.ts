@@ -1,3 +1,4 @@
+import { chooseChange } from '../fairness'
 import { begunAnew, newFactor, type Group, type Plan } from '../lesson'
 import { withNamedInstrument } from '../measuring'
 import { newMeasure } from '../test'
@@ -17,7 +18,7 @@ export function chooseWondering(plan: Plan, id: string, newId: () => string): Pl
 }
 
 function withChange(plan: Plan, { id, name }: CardOrNew, newId: () => string): Plan {
-  if (id !== undefined) return { ...plan, changed: id }
+  if (id !== undefined) return chooseChange(plan, id)
   if (name === '') return plan
   const factor = newFactor(newId(), name)
   return { ...plan, factors: [...plan.factors, factor], changed: factor.id }

@@ -24,9 +24,8 @@ export async function reachLessons(database: Database, desk: string | null, ids:
 }
 
 /** Takes that back, in what is still a lesson of this desk. */
-export async function takeBackReach(database: Database, desk: string | null, back: Reached[]): Promise<void> {
-  if (back.length === 0) return
+export async function takeBackReach(database: Database, desk: string | null, things: string[], back: Reached[]): Promise<void> {
   const own = new Set((await listLessonIds(database, desk)).map(({ id }) => id))
   for (const { lesson, materials } of back)
-    if (own.has(lesson)) await editPlan(database, lesson, (plan) => Promise.resolve(withoutThings(plan, materials)))
+    if (own.has(lesson)) await editPlan(database, lesson, (plan) => Promise.resolve(withoutThings(plan, materials, things)))
 }
