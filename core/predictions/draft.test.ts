@@ -90,7 +90,7 @@ describe('the tally', () => {
     expect(allHands(first.values)).toBe(20)
     expect(first.order.slice(0, 2)).toEqual(['card', 'tissue'])
     const late = { ...first, late: true, values: { card: 26 } }
-    expect(handsOf([first, late])!.values.card).toBe(11)
+    expect(handsOf(plan, [first, late])!.values.card).toBe(11)
     expect(tallyOf(plan, [first, late]).map(({ hands, most }) => [hands, most])).toEqual([
       [0, 0],
       [9, 0],
@@ -118,7 +118,7 @@ it('more, less or the same is said beside the baseline, and the same is what nob
   expect(predictionOrderWords(plan, { as: 'change', order: [], values })).toBe(
     'tissue the same, writing paper less and card less beside kitchen roll',
   )
-  expect(predictionPrompt(plan)).toContain('more or less than with kitchen roll, or the same?')
+  expect(predictionPrompt(plan)).toContain('beside kitchen roll: more, less or the same?')
   expect(foresight(plan, evidenceOf(plan, record)!, [[]])).toBe('')
   const other = { ...plan, conditions: plan.conditions.map((one) => ({ ...one, baseline: one.id === 'card' })) }
   expect(heldAgainst(other)).toBe('card')
@@ -212,6 +212,8 @@ it('each thing that is measured has predictions of its own, at the station one a
   expect(shown([ofFirst])).toEqual({ show: 'predict', measure: second.measured })
   expect(shown([ofFirst, ofSecond]).show).toBe('trial')
   const both = { ...EMPTY_RECORD, predictions: [ofFirst, ofSecond] }
+  const hands = predicted({ id: 'h', group: WHOLE_CLASS, as: 'hands', values: { card: 9 }, measure: measureSaid(second) })
+  expect([first, second].map((view) => handsOf(view, [hands])?.values.card)).toEqual([undefined, 9])
   expect([first, second].map((view) => stampedOrders(view, both.predictions))).toEqual([[up], [down]])
   const rows = (report: Report) => report.blocks.flatMap((block) => (block.kind === 'facts' ? block.rows : []))
   expect(rows(classReport(plan, both)).filter(({ term }) => term.startsWith('We predicted'))).toHaveLength(2)

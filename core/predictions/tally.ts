@@ -41,8 +41,9 @@ export function guessesOf(plan: Plan, predictions: Prediction[]): number[] {
 }
 
 /** The class's count of hands that stands: the last one before the first counted reading. */
-export function handsOf(predictions: Prediction[]): Prediction | undefined {
-  return predictions.filter((one) => one.group === WHOLE_CLASS && one.as === 'hands' && one.measure === null && !one.late).at(-1)
+export function handsOf(plan: Plan, predictions: Prediction[]): Prediction | undefined {
+  const counts = predictions.filter((one) => one.group === WHOLE_CLASS && one.as === 'hands' && !one.late)
+  return counts.filter((one) => isAboutMeasured(plan, one)).at(-1)
 }
 
 export interface TallyRow {
@@ -67,7 +68,7 @@ export function countedHands(plan: Plan, hands: Record<string, number>): Pick<Pr
 /** How many groups put each condition first and last, and how many hands it got, in the plan's order of conditions. */
 export function tallyOf(plan: Plan, predictions: Prediction[]): TallyRow[] {
   const stamped = stampedOrders(plan, predictions)
-  const hands = handsOf(predictions)
+  const hands = handsOf(plan, predictions)
   return activeConditions(plan).map(({ id }) => ({
     condition: id,
     most: stamped.filter((order) => order[0] === id).length,

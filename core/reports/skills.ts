@@ -38,7 +38,8 @@ export function skillsOf(plan: Plan, record: LessonRecord): Skill[] {
     asking: plan.wonder.wondered.length > 0 || record.remarks.some(({ list }) => list === 'wondered'),
     'fair-testing': begun && !kind.improves && keptFactors(plan).length > 0 && activeConditions(plan).length > 1,
     predicting:
-      handsOf(record.predictions) !== undefined || predictionsByGroup(plan, record.predictions).some(({ stamped }) => stamped),
+      handsOf(plan, record.predictions) !== undefined ||
+      predictionsByGroup(plan, record.predictions).some(({ stamped }) => stamped),
     measuring: begun && way.isAmount,
     repeating: new Set(readings.map(({ repeat }) => repeat)).size > 1,
     observing: record.observations.length > 0,

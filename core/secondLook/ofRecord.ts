@@ -21,7 +21,7 @@ import { cellTarget } from './target'
 /** Who has not predicted yet. */
 export function findingsOfPredictions(plan: Plan, record: LessonRecord): Finding[] {
   if (activeConditions(plan).length === 0 || predictionsFor(plan).length === 0) return []
-  if (handsOf(record.predictions)) return []
+  if (handsOf(plan, record.predictions)) return []
   const groups = predictionsByGroup(plan, record.predictions)
     .filter((one) => !one.stamped)
     .map((one) => one.group)

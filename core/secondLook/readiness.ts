@@ -88,7 +88,7 @@ function howFar(stop: Stop, plan: Plan, record: LessonRecord): HowFar {
     }
     case 'predict': {
       const groups = predictionsByGroup(plan, record.predictions)
-      if (handsOf(record.predictions)) return { share: 1 }
+      if (handsOf(plan, record.predictions)) return { share: 1 }
       return partOf('predictions', groups.filter((group) => group.stamped).length, groups.length)
     }
     case 'test': {

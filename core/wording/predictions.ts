@@ -17,7 +17,6 @@ export function predictionPrompt(plan: Plan): string {
   const measure = testOf(plan).measure?.name ?? 'what we measure'
   const { most, least } = endsOf(plan)
   const as = predictionOf(plan)
-  const against = againstWords(plan)
   switch (as) {
     case 'order':
       return `${begin}${iThink ? '' : ' what will come out?'} Put them in order, the ${most} first.`
@@ -30,16 +29,16 @@ export function predictionPrompt(plan: Plan): string {
     case 'change':
       if (comparesMoments(plan))
         return `${begin} ${iThink ? sentenceCase(measure) : measure}: each time more, less or the same as before?`
-      return `${begin} ${iThink ? sentenceCase(measure) : measure}: more${against === '' ? ', less or the same' : ` or less than with ${against}, or the same`}?`
+      return `${begin} ${iThink ? sentenceCase(measure) : measure}${besideWords(plan)}: more, less or the same?`
     default:
       return unreachable(as)
   }
 }
 
-/** What more and less are said beside; empty where a thing is held against itself. */
-function againstWords(plan: Plan): string {
+/** What more and less are said beside; empty where a thing is held against itself. `besideWords(plan) // ' beside kitchen roll'` */
+export function besideWords(plan: Plan): string {
   const id = heldAgainst(plan)
-  return id === undefined ? '' : nameOfCondition(plan, id)
+  return id === undefined ? '' : ` beside ${nameOfCondition(plan, id)}`
 }
 
 export function changeWords(way: number): string {
@@ -56,12 +55,11 @@ export function predictionOrderWords(plan: Plan, { as, order, values }: Pick<Pre
     return `${nameOfCondition(plan, first ?? '')} ${most}${last ? `, ${nameOfCondition(plan, last)} ${least}` : ''}`
   }
   const nameOf = (id: string) => (momentOf(plan, id) ? momentWords(plan, id) : nameOfCondition(plan, id))
-  const against = as === 'change' ? againstWords(plan) : ''
   const said = list(
     Object.entries(values).map(([id, value]) => {
       if (as === 'change') return `${nameOf(id)} ${changeWords(value)}`
       return `${nameOf(id)} ${as === 'hands' ? value : writeReading(plan, value, as === 'line' && kindOf(plan).watches ? (method?.unit ?? 'count') : expectedUnit(plan))}`
     }),
   )
-  return against === '' || Object.keys(values).length === 0 ? said : `${said} beside ${against}`
+  return as === 'change' && said !== '' ? said + besideWords(plan) : said
 }

@@ -81,7 +81,7 @@ const smallFirst = (sentence: string) => sentence.charAt(0).toLowerCase() + sent
 /** How many hands went up for what came first. `'14 of 26 hands were for kitchen roll, which came first.'` */
 export function handsForesight(plan: Plan, evidence: Evidence, { predictions }: LessonRecord): string {
   const winner = evidence.order[0]
-  const hands = handsOf(predictions)
+  const hands = handsOf(plan, predictions)
   if (!winner || !hands || evidence.tied.length > 1) return ''
   const all = Object.values(hands.values).reduce((sum, count) => sum + count, 0)
   if (all === 0) return ''

@@ -14,7 +14,7 @@ defineEmits<{ count: [prediction: NewPrediction] }>()
 const groups = computed(() => predictionsByGroup(plan.value, props.record.predictions))
 const done = computed(() => groups.value.filter((one) => one.stamped).length)
 const comparing = computed(() => activeConditions(plan.value).length > 1)
-const counting = ref(done.value === 0 && handsOf(props.record.predictions) !== undefined)
+const counting = ref(done.value === 0 && handsOf(plan.value, props.record.predictions) !== undefined)
 </script>
 
 <template>

@@ -14,34 +14,24 @@ const name = computed(() => draftPartName(props.part, props.draft.plan))
 const value = computed(() => draftValue(props.part, props.draft))
 const kept = computed(() => keptFactors(props.draft.plan))
 const coming = computed(() => comesWithWords(props.draft.plan))
-const kinds = KINDS.map((kind) => ({ value: kind, title: KIND_WORDS[kind].name }))
-const bests = computed(() => draftBests(props.draft.plan))
-const tools = computed(() => draftTools(props.draft.plan))
-const test = computed(() => testOf(props.draft.plan))
+/** What is chosen from a list, with the list. */
+const choice = computed((): { options: { value: string; title: string }[]; value: string } | undefined => {
+  const { plan } = props.draft
+  if (props.part === 'kind')
+    return { options: KINDS.map((kind) => ({ value: kind, title: KIND_WORDS[kind].name })), value: plan.kind }
+  if (props.part === 'best') return { options: draftBests(plan), value: bestOf(plan) }
+  return props.part === 'unit' ? { options: draftTools(plan), value: testOf(plan).unit } : undefined
+})
 </script>
 
 <template>
   <li class="part" :data-part="part">
     <ChoiceField
-      v-if="part === 'kind'"
+      v-if="choice"
       :label="name"
-      :options="kinds"
-      :model-value="draft.plan.kind"
-      @update:model-value="emit('choose', { kind: $event })"
-    />
-    <ChoiceField
-      v-else-if="part === 'best'"
-      :label="name"
-      :options="bests"
-      :model-value="bestOf(draft.plan)"
-      @update:model-value="emit('choose', { best: $event })"
-    />
-    <ChoiceField
-      v-else-if="part === 'unit'"
-      :label="name"
-      :options="tools"
-      :model-value="test.unit"
-      @update:model-value="emit('choose', { unit: $event })"
+      :options="choice.options"
+      :model-value="choice.value"
+      @update:model-value="emit('choose', { [part]: $event })"
     />
     <TextField
       v-else-if="part === 'change' || part === 'measure' || part === 'conditions'"

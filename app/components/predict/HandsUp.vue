@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useLessonPlan } from '~/composables/lessonPlan'
 import { activeConditions, BOUNDS, conditionName, WHOLE_CLASS, type Prediction } from '~~/core/lesson'
+import { measureSaid } from '~~/core/test'
 import { allHands, countedHands, handsOf } from '~~/core/predictions'
 import type { NewPrediction } from '~~/core/lesson'
 import ConditionName from '~/components/pieces/ConditionName.vue'
@@ -12,11 +13,11 @@ const plan = useLessonPlan()
 const props = defineProps<{ predictions: Prediction[]; big?: boolean }>()
 const emit = defineEmits<{ count: [prediction: NewPrediction] }>()
 let timer: ReturnType<typeof setTimeout> | undefined
-const hands = ref<Record<string, number>>({ ...handsOf(props.predictions)?.values })
+const hands = ref<Record<string, number>>({ ...handsOf(plan.value, props.predictions)?.values })
 /** The count that was sent last, until it comes back: an earlier one that arrives late takes no hand away. */
 let sent = ''
 watch(
-  () => handsOf(props.predictions),
+  () => handsOf(plan.value, props.predictions),
   (latest) => {
     if (latest?.id === sent) sent = ''
     if (timer === undefined && sent === '') hands.value = { ...latest?.values }
@@ -32,7 +33,13 @@ function set(id: string, value: number): void {
 function keep(): void {
   timer = undefined
   sent = newId()
-  emit('count', { id: sent, group: WHOLE_CLASS, ...countedHands(plan.value, hands.value), reason: '', measure: null })
+  emit('count', {
+    id: sent,
+    group: WHOLE_CLASS,
+    ...countedHands(plan.value, hands.value),
+    reason: '',
+    measure: measureSaid(plan.value),
+  })
 }
 // Counting and turning the page at once loses nothing.
 onBeforeUnmount(() => {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { activeConditions } from '~~/core/lesson'
-import { firstSeries, forMeasure, measureSaid, predictionOf, predictionsFor, seriesIn } from '~~/core/test'
+import { firstSeries, forMeasure, predictionOf, predictionsFor, seriesIn } from '~~/core/test'
 import { predictionsByGroup } from '~~/core/predictions'
 import { countedOwners, PREDICT_WORDS, predictionPrompt } from '~~/core/wording'
 import AppFold from '~/components/pieces/AppFold.vue'
@@ -24,8 +24,6 @@ const { say } = useCustoms()
 const { cards, inHand } = provideMeasureInHand()
 /** Of several series the first is predicted. */
 const plan = computed(() => firstSeries(forMeasure(lesson.plan!, inHand.value)))
-/** Hands are counted of the first thing that is measured. */
-const isFirst = computed(() => measureSaid(plan.value) === null)
 const series = computed(() => seriesIn(lesson.plan!)[0])
 const groups = computed(() => predictionsByGroup(plan.value, lesson.record.predictions))
 const stamped = computed(() => groups.value.filter((one) => one.stamped).length)
@@ -59,7 +57,7 @@ const ways = computed(() => predictionsFor(plan.value))
         />
         <FrameChoice label="in the words" />
       </div>
-      <WithPlan :plan="plan">
+      <WithPlan :key="inHand" :plan="plan">
         <section class="sheet tally" data-target="predictions" aria-labelledby="tally">
           <h3 class="mb-tight text-lead" id="tally">
             The class so far
@@ -72,7 +70,7 @@ const ways = computed(() => predictionsFor(plan.value))
         <AppFold
           title="Hands up"
           hint="without tablets or slips: the whole class, counted here or on the board"
-          v-if="isFirst && activeConditions(plan).length > 1"
+          v-if="activeConditions(plan).length > 1"
         >
           <HandsUp :predictions="lesson.record.predictions" @count="writing.add('prediction', $event)" />
         </AppFold>

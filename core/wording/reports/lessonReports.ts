@@ -1,43 +1,28 @@
 import { sentenceCase } from '../sentenceCase'
 import { question } from '../question'
-import { arrangementOf, conditionsEach } from '../../arrangement'
 import { classConclusion, nextTests, offersOf } from '../../agree'
 import { resultsGraph, seriesGraph } from '../../charts'
 import { acrossSeries, everyTable, readingsOfGroup, type Table } from '../../evidence'
-import { UNKNOWN } from '../../fairness'
-import {
-  activeConditions,
-  changedFactor,
-  isEachChild,
-  comingFactors,
-  keptFactors,
-  seriesFactor,
-  type Factor,
-  type LessonRecord,
-  type Plan,
-} from '../../lesson'
-import { eachMeasure, firstSeries, seriesIn, testOf, kindOf } from '../../test'
-import { guessesOf, handsOf, cameOut, changeTally, ownGuesses, predictionsByGroup, tallyOf } from '../../predictions'
+import { isEachChild, type LessonRecord, type Plan } from '../../lesson'
+import { eachMeasure, kindOf } from '../../test'
+import { cameOut, ownGuesses, predictionsByGroup } from '../../predictions'
 import { oddResults, triesOf } from '../../record'
-import { grantedOf } from '../../granted'
 import { groupSigns, skillsOf, type Block, type Report } from '../../reports'
-import { resultName } from '../counts'
-import { comesWithWords } from '../fairness'
 import { nextQuestion } from '../evidence'
-import { grantedWords } from '../granted'
 import { chartWords } from '../graphs'
 import { dayWords } from '../days'
-import { conditionWithLetter, counted, list, measuredWith, nameOfCondition, nameOfGroup } from '../names'
+import { list, nameOfGroup } from '../names'
 import { oddWords } from '../odd'
 import { cameOutWords } from '../results'
 import { acrossSentences, seriesChartWords, seriesNames } from '../series'
 import { tableName } from '../severalTables'
 import { bestSoFarWords, tryLine } from '../tries'
-import { predictionSentence, variableWords, wordMat } from '../vocabulary'
+import { predictionSentence, wordMat } from '../vocabulary'
+import { grantedRow, methodRows } from './method'
+import { predictedBesides, predictedRows } from './predicted'
 import { failuresBlock, hasResults, resultsBlock, sureWords } from './results'
 import { SKILL_WORDS, signWords } from './signs'
-import { guessedWords, guessWords, ownerHeading } from '../eachChild'
-import { countedOwners } from '../owners'
+import { guessWords, ownerHeading } from '../eachChild'
 
 const MOST_NEXT = 3
 const MOST_SIGNS = 2
@@ -62,14 +47,6 @@ export function classReport(plan: Plan, record: LessonRecord): Report {
 /** One group's own report: its prediction, its numbers beside the class's, what it saw and said. */
 export function groupReport(plan: Plan, record: LessonRecord, group: string): Report {
   const own = predictionsByGroup(plan, record.predictions).find((one) => one.group === group)
-  const besides = eachMeasure(plan)
-    .slice(1)
-    .flatMap((view) => {
-      const said = predictionsByGroup(view, record.predictions).find((one) => one.group === group)?.stamped
-      if (!said) return []
-      const term = `Predicted: ${resultName(view)}`
-      return [{ term, text: [predictionSentence(view, said), ...cameOutWords(view, cameOut(view, record, said))].join(' ') }]
-    })
   const alone = isEachChild(plan)
   const guesses = alone ? ownGuesses(plan, record).filter((one) => one.group === group) : []
   const came = own?.stamped ? cameOutWords(plan, cameOut(plan, record, own.stamped)) : []
@@ -89,7 +66,7 @@ export function groupReport(plan: Plan, record: LessonRecord, group: string): Re
           },
           ...guesses.map((guess) => ({ term: 'How it came', text: `${sentenceCase(guessWords(plan, guess))}.` })),
           ...(came.length > 0 && guesses.length === 0 ? [{ term: 'How it came', text: came.join(' ') }] : []),
-          ...besides,
+          ...predictedBesides(plan, record, group),
           ...(own?.later.length
             ? [
                 {
@@ -172,110 +149,6 @@ export function teacherNotes(plan: Plan, record: LessonRecord): Report {
 function headOf(plan: Plan, title: string): Pick<Report, 'title' | 'under' | 'question'> {
   const under = `Class ${plan.className}${plan.date ? `, ${dayWords(plan.date)}` : ''}`
   return { title, under, question: question(plan) }
-}
-
-/** Of several things that are measured each that somebody predicted, and the first in any case. */
-function predictedRows(plan: Plan, record: LessonRecord): { term: string; text: string }[] {
-  const [first, ...others] = eachMeasure(plan)
-  const said = others.filter((view) => predictionsByGroup(view, record.predictions).some(({ stamped }) => stamped))
-  const term = (view: Plan) => (said.length === 0 ? 'We predicted' : `We predicted: ${resultName(view)}`)
-  return [first!, ...said].map((view) => ({ term: term(view), text: predictedWords(view, record) }))
-}
-
-/** `'3 groups said tissue more, 1 group said card the same'` of those who said more, less or the same. */
-function changesSaid(plan: Plan, record: LessonRecord): string[] {
-  return changeTally(plan, record.predictions).flatMap(({ condition, up, same, down }) =>
-    (
-      [
-        ['more', up],
-        ['the same', same],
-        ['less', down],
-      ] as const
-    ).flatMap(([way, count]) =>
-      count > 0 ? [`${countedOwners(plan, count)} said ${nameOfCondition(plan, condition)} ${way}`] : [],
-    ),
-  )
-}
-
-function predictedWords(plan: Plan, record: LessonRecord): string {
-  const guesses = guessesOf(plan, record.predictions)
-  if (guesses.length > 0) return guessedWords(plan, guesses)
-  const most = tallyOf(plan, record.predictions)
-    .filter((one) => one.most > 0)
-    .map((one) => `${countedOwners(plan, one.most)} said ${nameOfCondition(plan, one.condition)} most`)
-  const hands = Object.entries(handsOf(record.predictions)?.values ?? {})
-    .filter(([, count]) => count > 0)
-    .map(([id, count]) => `${counted(count, 'hand')} for ${nameOfCondition(plan, id)}`)
-  const changes = changesSaid(plan, record)
-  const said = [
-    ...[most, changes].flatMap((lines) => (lines.length > 0 ? [`${list(lines)}.`] : [])),
-    ...(hands.length > 0 ? [`Hands up: ${list(hands)}.`] : []),
-  ]
-  return said.length === 0 ? 'No prediction was written down.' : said.join(' ')
-}
-
-function grantedRow(plan: Plan): { term: string; text: string } {
-  return {
-    term: 'Taken for granted',
-    text: grantedOf(plan)
-      .map((one) => grantedWords(plan, one))
-      .join(' '),
-  }
-}
-
-function methodRows(plan: Plan): { term: string; text: string }[] {
-  const words = variableWords(plan)
-  const measured = eachMeasure(plan).flatMap((view) => {
-    const card = testOf(view).measure
-    return card ? [`${resultName(view)}, ${measuredWith(card.method)}`] : []
-  })
-  const first = firstSeries(plan)
-  const conditions = list(activeConditions(first).map(({ id }) => conditionWithLetter(first, id)))
-  const kept = keptFactors(plan).map((factor) => keptWords(plan, factor))
-  const used = plan.materials.filter(({ per }) => per !== 'class').map(({ name }) => name)
-  const shared = plan.materials.filter(({ per }) => per === 'class').map(({ name }) => name)
-  const before = plan.resetList.length === 0 ? '' : ` Before every trial: ${plan.resetList.join('; ')}.`
-  return [
-    ...(isEachChild(plan) && !changedFactor(plan)
-      ? []
-      : [{ term: words.changed, text: `${changedFactor(plan)?.name ?? '…'}: ${conditions || '…'}` }]),
-    ...(seriesIn(plan).length > 0 ? [{ term: 'And', text: `${seriesFactor(plan)?.name ?? '…'}: ${seriesNames(plan)}` }] : []),
-    { term: words.measured, text: measured.join('; ') || '…' },
-    { term: words.kept, text: kept.join('; ') || '…' },
-    ...(comingFactors(plan).length > 0 ? [{ term: 'Not told apart', text: comesWithWords(plan) }] : []),
-    {
-      term: 'We used',
-      text:
-        [used.join('; '), shared.length > 0 ? `for the whole class: ${shared.join('; ')}` : ''].filter(Boolean).join('; ') || '…',
-    },
-    {
-      term: 'How we did it',
-      text: `${doneWords(plan)}${before}`,
-    },
-  ]
-}
-
-/** How something was kept the same, and where it was not. `'the place (sill; but Pot 4: shelf; Pot 6: nobody knows)'` */
-function keptWords(plan: Plan, { name, how, exceptions }: Factor): string {
-  const others = activeConditions(plan).flatMap(({ id }) => {
-    const value = exceptions[id]
-    return value === undefined ? [] : [`${nameOfCondition(plan, id)}: ${value === UNKNOWN ? 'nobody knows' : value}`]
-  })
-  const said = [how, ...(others.length > 0 ? [`but ${others.join('; ')}`] : [])].filter((one) => one !== '')
-  return said.length === 0 ? name : `${name} (${said.join('; ')})`
-}
-
-/** How often each condition was done, and by whom. `'7 groups, each condition 3 times.'` */
-function doneWords(plan: Plan): string {
-  const times = counted(plan.repeats, 'time')
-  switch (arrangementOf(plan)) {
-    case 'together':
-      return `The class together, at one apparatus, each condition ${times}.`
-    case 'share-out':
-      return `${countedOwners(plan, plan.groups.length)}, ${conditionsEach(plan)} of ${counted(activeConditions(plan).length, 'condition')} each, ${times}.`
-    default:
-      return `${countedOwners(plan, plan.groups.length)}, each condition ${times}.`
-  }
 }
 
 /** A group's own tables with the class's figures in a last column. */
