@@ -2,6 +2,7 @@ import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import UnoCSS from '@unocss/vite'
 import { build as bundle } from 'esbuild'
+import { scriptsTogether } from './scripts/bundle/scriptsTogether'
 import { EMPTY, openCluster } from './server/database/folder/cluster'
 
 export default defineNuxtConfig({
@@ -48,6 +49,7 @@ export default defineNuxtConfig({
   // Browsers from 2022 on: the first that know the layers that Vuetify's styles come in.
   vite: {
     plugins: [UnoCSS()],
+    $client: { build: { rollupOptions: { output: { manualChunks: scriptsTogether, onlyExplicitManualChunks: true } } } },
     build: {
       cssMinify: 'lightningcss',
       cssTarget: ['chrome99', 'firefox97', 'safari15.4'],

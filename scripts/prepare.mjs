@@ -17,6 +17,7 @@ const SOURCES = [
   'schemas',
   'server',
   'nuxt.config.ts',
+  'scripts/bundle',
   'uno.config.ts',
   'vuetify.config.ts',
   'package-lock.json',
