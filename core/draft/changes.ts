@@ -1,6 +1,6 @@
 import { COMPARING, unitOf } from '../quantity'
 import type { Listed } from './lists'
-import { ARTICLE, isPlural, MADE_OF, plainVerb, PREPOSITIONS, QUALITY_OF, singular, VERBS } from './words'
+import { ARTICLE, isPlural, MADE_INTO, MADE_OF, plainVerb, PREPOSITIONS, QUALITY_OF, singular, VERBS } from './words'
 
 /** What a line changes: a card's name that fits between "Does" and "change". */
 export interface ChangeRead {
@@ -29,12 +29,13 @@ const IF_WE =
   /\b(?:if|when)\s+(?:we|you|i)\s+(?<verb>use|used|have|had|take|push|pull|add|stretch|blow|press|throw|drop|make|put)\s+(?<rest>[^?.,]{2,50})/iu
 
 /** What a line changes; undefined where it does not say. */
-export function changeIn(text: string, listed: Listed | undefined, measure: string): ChangeRead | undefined {
+export function changeIn(text: string, listed: Listed | undefined, measure: string, whole = text): ChangeRead | undefined {
   return (
     asked(text) ??
     amounts(listed) ??
     best(text) ??
-    numbered(text, listed) ??
+    comparing(text) ??
+    numbered(text, listed, whole) ??
     which(text) ??
     ifWe(text) ??
     compared(text) ??
@@ -130,6 +131,7 @@ function which(text: string): ChangeRead | undefined {
     ?.groups?.things
   if (among) return said(`the ${singular(among)}`, among)
   const words = rest.replace(/[,?.!:;].*$/, '').split(/\s+/)
+  if (isOnlyVerb(words)) return undefined
   // A noun is at least one word, and ends before a verb or a little word.
   let to = 1
   while (to < Math.min(4, words.length) && !endsNoun(words[to]!)) to += 1
@@ -137,6 +139,33 @@ function which(text: string): ChangeRead | undefined {
   const noun = words.slice(0, to).join(' ')
   if (PLACE_WORD.test(words[to - 1]!)) return said(`the ${singular(noun)}`, noun)
   return said(`the kind of ${isPlural(noun) ? singular(noun) : noun}`, noun)
+}
+
+/** "which drinks highest", "which melts first": what it does, and nothing that they are. */
+function isOnlyVerb([first = '', second = '', ...more]: string[]): boolean {
+  const doing = VERBS.has(first.toLowerCase()) && plainVerb(first) !== first.toLowerCase()
+  const how = COMPARING.has(second.toLowerCase()) || /^(?:first|last|best|worst|the)$/i.test(second)
+  return doing && how && !more.some((word) => VERBS.has(word.toLowerCase()))
+}
+
+const COMPARE = new RegExp(
+  String.raw`\bcompare (?:(?:the|our|some|different|two|three|four|five|six|\d+) )+(?:(?:kinds|sorts|types|brands) of )?(?<things>[\p{L}-]+(?: [\p{L}-]+)??)(?=\s*(?:[:.,;?]|$))`,
+  'iu',
+)
+
+/** "compare three washing-up liquids: which foam stays longest": they are what differs, whatever is looked at. */
+function comparing(text: string): ChangeRead | undefined {
+  const things = COMPARE.exec(text)?.groups?.things
+  return things && isPlural(things) ? said(`the kind of ${singular(things)}`, things) : undefined
+}
+
+const DONE_TO =
+  /^\s*(?:we |let us |let's )?(?<verb>stretch|pull|push|bend) (?<thing>(?:the |a |an |our )?[\p{L}-]+(?: [\p{L}-]+)?)(?: to| by| up to)? $/iu
+
+/** "stretch elastic bands 5, 10 and 15 cm": how far we do it. */
+function doneBy(before: string): ChangeRead | undefined {
+  const { verb, thing } = DONE_TO.exec(before)?.groups ?? {}
+  return verb && thing ? said(`how far we ${verb.toLowerCase()} the ${thing.replace(ARTICLE, '')}`, before) : undefined
 }
 
 const HOW_WE_DO: Record<string, string> = {
@@ -170,7 +199,9 @@ function ifWe(text: string): ChangeRead | undefined {
 
 /** "does a longer string …", "do taller people …", "does thinned syrup …", "will a cut apple …". */
 function compared(text: string): ChangeRead | undefined {
-  const match = /^\s*(?:is|are|does|do|will|would|can|could)\s+(?<phrase>.+)/iu.exec(text)
+  const match =
+    /^\s*(?:is|are|does|do|will|would|can|could)\s+(?<phrase>.+)/iu.exec(text) ??
+    /\b(?:test|see|know|find out|check|whether) (?:if |whether )?(?<phrase>(?:a|an|the) \p{L}+er .+)/iu.exec(text)
   if (!match) return undefined
   const words = match
     .groups!.phrase!.replace(/[,?.!]/g, ' ')
@@ -219,7 +250,7 @@ function where(text: string): ChangeRead | undefined {
 }
 
 /** "1, 2 and 4 layers of card", "10, 20 and 30 degrees" of a ramp, "from 50 cm, 1 m and 1.5 m". */
-function numbered(text: string, listed: Listed | undefined): ChangeRead | undefined {
+function numbered(text: string, listed: Listed | undefined, whole: string): ChangeRead | undefined {
   if (listed?.as !== 'numbers') return undefined
   const { of, unit, before } = listed
   if (of !== '' && of !== 'degrees') return { name: `the number of ${of}`, quote: listed.quote, said: true }
@@ -230,7 +261,8 @@ function numbered(text: string, listed: Listed | undefined): ChangeRead | undefi
   if (named)
     return said(qualityCard(`${named.word!} ${bareNoun(named.thing!)}`) ?? `the ${named.thing!}`, `${named.word!} ${named.thing!}`)
   // "from a ramp of 10, 20 and 30 cm", "balls of 5 g, 10 g".
-  const ofWhat = /(?<thing>[\p{L}-]+) of $/iu.exec(text.slice(0, Math.max(0, text.indexOf(listed.quote))))?.groups?.thing
+  const head = whole.slice(0, Math.max(0, whole.indexOf(listed.quote)))
+  const ofWhat = /(?<thing>[\p{L}-]+) of $/iu.exec(head)?.groups?.thing
   const quality =
     unit &&
     {
@@ -240,6 +272,8 @@ function numbered(text: string, listed: Listed | undefined): ChangeRead | undefi
       temperature: 'temperature',
     }[unitOf(unit).dimension as string]
   if (ofWhat && quality) return { name: `the ${quality} of the ${ofWhat}`, quote: listed.quote, said: false }
+  const done = unit && unitOf(unit).dimension === 'length' ? doneBy(head) : undefined
+  if (done) return done
   const dropped = /\b(?:drop|bounce|fall)\w*\b/i.test(text) && (before === 'from' || /\bfrom\b/i.test(text))
   if (dropped && unit && /^(?:mm|cm|m|in|ft)$/.test(unit))
     return { name: 'the height it is dropped from', quote: listed.quote, said: before === 'from' }
@@ -300,6 +334,7 @@ function fromConditions(text: string, listed: Listed | undefined, measure: strin
   )
     return assumed('the place')
   if (items.join(' ').match(/\bcovered\b/i)) return assumed('the cover')
+  if (MADE_INTO.test(of)) return assumed(`what the ${of} are made of`)
   if (of !== '') {
     const qualities = items.map((item) => QUALITY_OF.get(item.split(' ')[0]!.toLowerCase()))
     const first = qualities[0]

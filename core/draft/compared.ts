@@ -82,7 +82,7 @@ function subjectBefore(words: string[], verb: number): string {
   while (from > 0) {
     const word = words[from - 1]!.toLowerCase()
     if (VERBS.has(word) && !nounHere(words, from - 1) && word !== 'light') break
-    if (/^(?:which|what|where|why|kind|kinds|if|that|so|when|how|we|does|do|it)$/.test(word)) break
+    if (/^(?:which|what|where|why|kind|kinds|whose|if|that|so|when|how|we|does|do|it)$/.test(word)) break
     from -= 1
   }
   const phrase = words
@@ -184,7 +184,10 @@ function byQuality({
     case 'distance':
       return read(`how far ${it}`, quote, 'cm')
     case 'height':
-      if (/\b(?:note|sound|pitch)\b/i.test(quote + whom)) return left('how high the note is', quote)
+      if (/\b(?:notes?|sounds?|pitch)\b/i.test(`${quote} ${whom}`)) return left('how high the note is', quote)
+      // "slips at the lowest ramp": the ramp is what is high.
+      if (/^(?:at|on|from|over|in)$/i.test(object.filter((one) => !/^(?:the|a|an)$/i.test(one)).at(-1) ?? '') && behind[0])
+        return read(`how high the ${behind[0]} is when ${whom} ${thirdPerson(doing, whom)}`, `${quote} ${behind[0]}`, 'cm')
       return /^(?:is|are)$/.test(doing) ? read(`how tall ${whom} ${doing}`, quote, 'cm') : read(`how high ${it}`, quote)
     case 'warmth':
       return read(`the temperature of ${whom === 'it' ? 'it' : whom.replace(/^an? /i, 'the ')}`, quote, 'degC')

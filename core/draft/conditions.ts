@@ -54,6 +54,22 @@ function withAndWithout(text: string): Listed | undefined {
       quote: lidded[0],
     }
   }
+  const apart =
+    /\bwith (?<thing>(?:a |an |the )?[\p{L}-]+)(?: (?:on|in|over|around|under)(?: it| them| top)?)?,? and without(?: it| one)?(?=\s*[,.?!]|$)/iu.exec(
+      text,
+    )
+  if (apart) {
+    const { thing } = apart.groups as Record<string, string>
+    return {
+      items: [`with ${thing!}`, `without ${thing!}`],
+      as: 'kinds',
+      unit: undefined,
+      of: '',
+      before: '',
+      rest: text.replace(apart[0], `with and without ${thing!}`),
+      quote: apart[0],
+    }
+  }
   return undefined
 }
 

@@ -51,6 +51,8 @@ const SAID: [Kind, RegExp, KindRead['way']?][] = [
     'before-after',
     /\bbefore (?:and|&) after\b|\bbefore\b.{2,60}\b(?:and|&) after\b|\bweigh (?:it|them) again\b|\bmeasure (?:it|them) again\b|\bat the (?:start|beginning) and (?:at )?the end\b|\band again (?:after|when)\b|\bagain afterwards\b/i,
   ],
+  // Two moments, and nothing between them.
+  ['before-after', /\b(?:weigh|measure)\b.{2,50}\bin the morning and (?:again )?in the (?:afternoon|evening)\b/i],
   ['describe', /^\s*describe\b|\byes or no\b|\(yes\/no\)|\bwhat .{2,40} (?:feels?|looks?|smells?) like\b/i],
   [
     'describe',

@@ -1,5 +1,5 @@
 import { NUMBER_WORDS, numberOf, unitNamed, unitOf, type UnitCode } from '../quantity'
-import { ARTICLE, MADE_OF, PREPOSITIONS, QUALITY_OF, SOME_AMOUNT, VERBS } from './words'
+import { ARTICLE, MADE_INTO, MADE_OF, PREPOSITIONS, QUALITY_OF, SOME_AMOUNT, VERBS } from './words'
 
 /** What a line counts up: the conditions, as they were written. */
 export interface Listed {
@@ -99,6 +99,12 @@ export function kindsIn(text: string): Listed | undefined {
     first.item = ''
     first.before = next === 'wrapped' ? 'wrapped in' : next
   }
+  // "Which rolls farthest on the mat, the marble, the bead or the ball": where it is done is none of them.
+  const whichDoes = /^(?:which|what|who) (?<doing>\p{L}+)\b/iu.exec(parts[0]!)?.groups?.doing
+  if (whichDoes && isVerb(whichDoes) && first.before !== '' && parts.length > 2 && /^(?:the|a|an)$/.test(next)) {
+    first.item = ''
+    first.before = ''
+  }
   if (TIME_NOUN.test(first.item)) first.item = ''
   const last = headOf(parts.at(-1)!, middle.length > 0 ? middle : [first.item], first.before)
   const own = [...(first.item === '' ? [] : [first.item]), ...middle, last.item]
@@ -149,6 +155,8 @@ function tailOf(part: string): { item: string; before: string } {
   while (from > 0 && words.length - from < MOST_WORDS) {
     const word = words[from - 1]!.toLowerCase()
     if (PREPOSITIONS.has(word) || word === 'is' || word === 'are') break
+    const isCut = MADE_INTO.test(words[from - 2] ?? '')
+    if (word === 'of' && from < words.length && !isCut && words.slice(from).every(isQuality)) break
     // The last word before a comma is a thing: "by candle light, torch light".
     if (isVerb(word) && from < words.length && !nounAfterArticle(words, from - 1)) break
     if (
@@ -262,6 +270,9 @@ function sharedNoun(items: string[]): { items: string[]; of: string } {
   const others = items.slice(0, -1)
   if (amount && SOME_AMOUNT.test(amount[1]!) && others.every((item) => SOME_AMOUNT.test(item.replace(/ of .*$/i, ''))))
     return { items: [...others.map((item) => item.replace(/ of .*$/i, '')), amount[1]!], of: `amount of ${amount[2]!}` }
+  const [made = '', ...material] = items[0]!.split(' of ')
+  if (MADE_INTO.test(made) && material.length === 1 && others.slice(1).every((item) => !item.includes(' of ')))
+    return { items: [material[0]!, ...items.slice(1)], of: made.toLowerCase() }
   const words = last.split(' ')
   const noun = words.at(-1)!
   if (words.length === 2 && /^no$/i.test(words[0]!) && others.every(isPlain)) return { items: [...others, last], of: noun }

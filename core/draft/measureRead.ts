@@ -1,5 +1,5 @@
 import { instrumentForCard } from '../measuring'
-import { unitOf, type UnitCode } from '../quantity'
+import { unitNamed, unitOf, type UnitCode } from '../quantity'
 import { plainVerb } from './words'
 
 /** What a line measures: a card's name that fits behind "change", and the unit that its words call for. */
@@ -30,8 +30,15 @@ const READ_IN: [UnitCode | undefined, RegExp][] = [
   ],
 ]
 
-/** What a card's name calls for goes first; of lengths the usual one of what is done. */
+/** Units that nothing of ours reads: no number of things. */
+const NOT_OURS = /^how many (?:lux|lumens|watts|volts|amps|pascals|hertz)\b/i
+
+/** What a card's name calls for goes first, a unit in it before all; of lengths the usual one of what is done. */
 export function readIn(name: string): UnitCode | undefined {
+  const asked = /^how many (?<unit>[\p{L}°]+)/iu.exec(name)?.groups?.unit
+  const inUnits = asked && asked.length > 1 ? unitNamed(asked) : undefined
+  if (inUnits && !['count', 'pieces'].includes(inUnits)) return inUnits
+  if (NOT_OURS.test(name)) return undefined
   const called = instrumentForCard(name)?.unit
   if (called && unitOf(called).dimension !== 'length') return called
   const found = READ_IN.find(([, words]) => words.test(name))

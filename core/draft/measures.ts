@@ -31,7 +31,7 @@ export function measureIn(text: string): MeasureRead | undefined {
 const NOUNS =
   'temperature|mass|weight|length|height|distance|time|number|amount|volume|width|depth|size|speed|loudness|pull|force|brightness|thickness|pulse'
 const NAMED = new RegExp(
-  String.raw`\b(?:(?:change|changes|affect|affects|alter|matter for|matter to|difference to|for|happens? to|happen to|measure|measuring|find|read) (?:the |its )?(?<object>(?:${NOUNS})\b[^?.!,;:]*|sound\b[^?.!,;:]*|bounce\b[^?.!,;:]*|shadow\b[^?.!,;:]*)|^\s*(?:the )?(?<start>(?:${NOUNS})\b[^?.!;:]*))`,
+  String.raw`\b(?:(?:change|changes|affect|affects|alter|matter for|matter to|difference to|for|happens? to|happen to|measure|measuring|find|read) (?:the |its )?(?<object>(?:${NOUNS})\b[^?.!,;:]*|sound\b[^?.!,;:]*|bounce\b[^?.!,;:]*|shadow\b[^?.!,;:]*)|^\s*(?:the )?(?<start>(?:${NOUNS}|(?:stretch|sag|spread)(?= of))\b[^?.!;:]*))`,
   'iu',
 )
 const PULSE = /\b(?:our |my |the )?(pulse|heart ?rate|heart ?beat)\b/i
@@ -66,6 +66,8 @@ const COMPARED = /\b\p{L}+(?:er|est)\b than|\bwarmer\b|\bcolder\b|\bhotter\b|\bh
 function weighed(text: string): MeasureRead | undefined {
   const does = /\b(?:what|how much) (?:does|do|did) (?<thing>.{2,40}?) weigh\b/i.exec(text)
   if (does) return read(`how much ${does.groups!.thing!} ${isPlural(does.groups!.thing!) ? 'weigh' : 'weighs'}`, does[0], 'g')
+  const what = /\bweigh(?:ing)? what (?:is|was)? ?left\b/i.exec(text)?.[0]
+  if (what) return read('how much is left', what, 'g')
   const weigh = /\bweigh(?:ing|ed)?\s+(?<thing>(?:the|a|an|our|some)?\s*[\p{L}-]+(?: of [\p{L}-]+)?)/iu.exec(text)
   return weigh ? read(`the mass of ${weigh.groups!.thing!.trim()}`, weigh[0], 'g') : undefined
 }

@@ -65,7 +65,10 @@ export function readLine(said: string): LineRead {
     ? undefined
     : of?.improves
       ? builtIn(text)
-      : (changeIn(bare, conditions, measure?.name ?? '') ?? changeIn(text, conditions, measure?.name ?? '') ?? wonderedIn(text))
+      : (changeIn(bare, conditions, measure?.name ?? '', text) ??
+        changeIn(text, conditions, measure?.name ?? '') ??
+        // What a child could choose between is what stands in the list already.
+        (conditions ? undefined : wonderedIn(text)))
   const watched = of?.watches && !conditions ? undefined : change
   const changed = of?.allAtOnce ? (orderedIn(text) ?? watched) : describes ? (describedIn(text) ?? watched) : watched
   const compares = (conditions?.items.length ?? 0) > 1

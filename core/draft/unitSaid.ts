@@ -3,7 +3,10 @@ import { unitNamed, type UnitCode } from '../quantity'
 const UNIT_SAID =
   /\b(?:in|with the) (mm|millimetres?|cm|centimetres?|m|metres?|inch(?:es)?|seconds?|s|minutes?|grams?|g|kg|ml|millilitres?|newtons?|degrees|°\s?[cf]|decibels?)\b/i
 export const TOOLS: [UnitCode, RegExp][] = [
-  ['s', /\bstop ?watch(?:es)?\b|\btimers? (?:in|to)\b|\btime (?:it|them|how)\b|\btiming\b/i],
+  [
+    's',
+    /\bstop ?watch(?:es)?\b|\btimers? (?:in|to)\b|\b(?:stop the )?time (?:it|them|how)\b|\bstop the (?:time|clock)\b|\btiming\b/i,
+  ],
   ['g', /\b(?:kitchen |digital )?scales\b/i],
   ['degC', /\bthermometers?\b/i],
   ['N', /\bforce ?meters?\b|\bnewton ?meters?\b/i],

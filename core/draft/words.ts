@@ -59,6 +59,9 @@ export const MADE_OF = new Set(
   old new cheap dear folded flat crumpled cut whole covered uncovered open closed sealed filled brand`),
 )
 
+/** What something can be cut or made into: "strips of wool, felt and foil" differ in what they are made of. */
+export const MADE_INTO = /^(?:strips|squares|sheets|balls|pieces|bits|blocks|slices|circles|discs|lengths|sticks|cubes|rings)$/i
+
 /** Little words before a noun. */
 export const ARTICLE =
   /^(?:(?:the|a|an|our|my|your|its|their|some|any|these|those|this|that|each|every|both|only|just|either|really|nothing but)\s+)+/i
