@@ -272,6 +272,7 @@ type StationRows = {
  * body and answer. Both sides take their types from here; what each route may be asked is checked by the schemas beside it.
  */
 interface Contract extends DeskRows, StationRows {
+  'GET /api/health': { answer: { answers: boolean; version: string } }
   'GET /api/class-mode': { answer: ClassMode }
   'PUT /api/class-mode': { body: { passphrase: string }; answer: { on: boolean } }
   'DELETE /api/class-mode': { answer: { on: boolean } }

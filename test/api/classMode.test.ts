@@ -18,6 +18,7 @@ let other: WholeLesson['lesson']
 const api = () => clientFor(application.base)
 const asDesk = (method: string, path: string, body?: unknown) => api().call(method, path, body, desk)
 const FOR_EVERYBODY = [
+  'GET /api/health',
   'GET /api/class-mode',
   'GET /api/desk',
   'POST /api/desk',
@@ -64,6 +65,8 @@ describe('class mode', () => {
     expect((await api().call('GET', '/api/lessons')).status).toBe(200)
     expect((await api().call('GET', '/api/class-mode')).body).toEqual({ on: false, desk: true, own: null, addresses: [] })
     if (OWN) expect(await overNetwork()).toBe('nobody answers')
+    const { version } = JSON.parse(readFileSync('package.json', 'utf8')) as { version: string }
+    expect(await api().call('GET', '/api/health')).toMatchObject({ status: 200, body: { answers: true, version } })
   })
 
   it('needs a passphrase of some length, gives this page a sealed cookie and closes the desk to every other', async () => {

@@ -174,6 +174,13 @@ describe('two processes on one database', () => {
     const acknowledged: string[] = []
     const statuses = new Set<number>()
     let goesOn = true
+    const lives = new Set<number>()
+    const ask = async () => {
+      while (goesOn) {
+        lives.add((await at(0).call('GET', '/api/health')).status)
+        await sleep(50)
+      }
+    }
     const write = async (writer: number) => {
       while (goesOn) {
         const row = reading(lesson.plan, { id: randomUUID(), repeat: 1 + (writer % 3) })
@@ -189,12 +196,15 @@ describe('two processes on one database', () => {
       }
     }
     const writers = Array.from({ length: 6 }, (_, writer) => write(writer))
+    const asking = ask()
     await sleep(700)
     server.restart('fast')
     const before = acknowledged.length
     expect(await until(() => acknowledged.length > before + 30)).toBe(true)
     goesOn = false
-    await Promise.all(writers)
+    await Promise.all([...writers, asking])
+    expect([...lives].filter((status) => ![200, 503].includes(status))).toEqual([])
+    expect(lives.has(200)).toBe(true)
     const { record } = (await at(0).call<WholeLesson>('GET', `/api/lessons/${lesson.id}`, undefined, desk)).body
     const stored = record.readings.map(({ id }) => id)
     expect(acknowledged.filter((id) => !stored.includes(id))).toEqual([])

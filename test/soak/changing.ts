@@ -10,6 +10,7 @@ export interface Changed {
 }
 
 const EVERY = 900
+const LONGEST = 240_000
 
 /**
  * A teacher who cannot leave it alone: saves the plan again and again and, where lessons run together, splits groups off and joins them again and lets them ask their own questions,
@@ -25,13 +26,20 @@ export async function keepChanging(
   const changed: Changed = { saved: 0, splits: 0, questions: 0 }
   /** Lessons of groups that were split off, and where those come from. */
   const apart = new Map<string, string>()
-  for (let round = 0; goesOn() || apart.size > 0; round += 1) {
+  const began = performance.now()
+  // On a machine that does other things too a round takes long: each change is made once, whatever it takes.
+  const isWanted = () => goesOn() || (isMissing() && performance.now() - began < LONGEST)
+  for (let round = 0; isWanted() || apart.size > 0; round += 1) {
     const desk = desks[round % desks.length]!
     // A server that was killed a moment ago does not answer: it is tried again in the next round.
-    await change(desk, round, goesOn()).catch(() => undefined)
+    await change(desk, round, isWanted()).catch(() => undefined)
     await sleep(EVERY)
   }
   return changed
+
+  function isMissing(): boolean {
+    return changed.saved === 0 || (together !== undefined && Math.min(changed.splits, changed.questions) === 0)
+  }
 
   async function change(desk: Desk, round: number, mayBegin: boolean): Promise<void> {
     for (const [from, into] of [...apart]) {

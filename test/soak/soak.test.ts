@@ -17,7 +17,7 @@ it('thirty stations in three investigations that run together lose nothing while
   // A desk saved plans, split groups off and had questions asked all the while.
   expect(Math.min(changed.saved, changed.splits, changed.questions)).toBeGreaterThan(0)
   expect(trouble).toMatchObject({ lost: 0, homeless: 0, doubled: 0, outOfOrder: 0, refused: 0, stillWaiting: 0, unseen: 0 })
-}, 300_000)
+}, 600_000)
 
 // Half a minute of the same on a PostgreSQL server that restarts, with two processes.
 it('at two processes on one database server, which restarts in the middle, nothing is lost either', async () => {
@@ -34,4 +34,4 @@ it('at two processes on one database server, which restarts in the middle, nothi
   expect(shelf.opened).toBeGreaterThan(0)
   expect(Math.min(changed.saved, changed.splits)).toBeGreaterThan(0)
   expect(trouble).toMatchObject({ lost: 0, homeless: 0, doubled: 0, outOfOrder: 0, refused: 0, stillWaiting: 0, unseen: 0 })
-}, 300_000)
+}, 600_000)
