@@ -27,8 +27,9 @@ const toDo = [
   () => suite('api', vitest, quiet),
   () => suite('components', vitest, quiet),
 ]
-// The browser tests take longest and wait for their pages now and then: they begin first, and two lanes beside them leave no core idle.
-const suites = (await Promise.all([browsing(), sources().then(lane), ready().then(lane), waiting()])).flat().filter(Boolean)
+// Three lanes for the two cores that this is meant for, since suites with servers wait for disks; the browser tests need both for themselves.
+const suites = (await Promise.all([sources().then(lane), ready().then(lane), ready().then(lane), waiting()])).flat().filter(Boolean)
+suites.push(await suite('browser', playwright))
 rmSync(results, { recursive: true, force: true })
 for (const { name, failed, printed } of suites) {
   if (failed > 0) console.log(`\n${name} tests ended with\n${printed.split('\n').slice(-60).join('\n')}`)
@@ -52,11 +53,6 @@ async function lane() {
   const done = []
   for (let next = toDo.shift(); next; next = toDo.shift()) done.push(await next())
   return done
-}
-
-async function browsing() {
-  await ready()
-  return suite('browser', playwright)
 }
 
 /** Most of it is spent waiting: beside the lanes. */
