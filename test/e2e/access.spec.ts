@@ -324,7 +324,10 @@ test('no page is wider than a window of 320, and no letter at the desk is smalle
     await page.waitForTimeout(300)
     const wide = () => page.evaluate(() => document.documentElement.scrollWidth)
     // On a slow machine what is shown first may still be on its way to its place.
-    await expect.poll(wide, { timeout: 10_000 }).toBeLessThanOrEqual(320).catch(() => undefined)
+    await expect
+      .poll(wide, { timeout: 10_000 })
+      .toBeLessThanOrEqual(320)
+      .catch(() => undefined)
     if ((await wide()) > 320) found.push(`${path} is ${await wide()} wide`)
     if (!path.startsWith('/lesson')) continue
     const small = await page.evaluate(() =>
