@@ -23,10 +23,24 @@ import { writeTable } from './spreadsheet'
 const LESSON_INSIDE = 'lesson.beaker.json'
 const MOST_UNZIPPED = 200_000_000
 
+type FieldType = 'string' | 'integer' | 'number' | 'boolean' | 'datetime'
+
+const GROUPS = 'groups'
+const OF_A_GROUP = { fields: 'group', reference: { resource: GROUPS, fields: 'group' } }
+
 interface Field {
   name: string
-  type: 'string' | 'integer' | 'number' | 'boolean' | 'datetime'
+  type: FieldType
   description: string
+  format?: 'any'
+  trueValues?: string[]
+  falseValues?: string[]
+}
+
+/** What has to be said of a type besides: our times have thousandths of a second, which are no default. */
+const SAID_OF: Partial<Record<FieldType, Pick<Field, 'format' | 'trueValues' | 'falseValues'>>> = {
+  datetime: { format: 'any' },
+  boolean: { trueValues: ['yes'], falseValues: ['no'] },
 }
 
 /**
@@ -43,6 +57,15 @@ export function writeDataPackage(file: LessonFile): Uint8Array {
     title: plan.title || 'A fair-test lesson',
     created: file.savedAt,
     resources: [
+      {
+        profile: 'data-resource',
+        name: 'lesson',
+        path: LESSON_INSIDE,
+        title: PACKAGE_WORDS.titles.lesson,
+        format: 'json',
+        mediatype: 'application/json',
+        encoding: 'utf-8',
+      },
       ...tables.map(({ name, title, fields, key }) => ({
         profile: 'tabular-data-resource',
         name,
@@ -52,7 +75,12 @@ export function writeDataPackage(file: LessonFile): Uint8Array {
         mediatype: 'text/csv',
         encoding: 'utf-8',
         dialect: { delimiter: ',', lineTerminator: '\r\n', quoteChar: '"', doubleQuote: true, header: true },
-        schema: { fields, missingValues: [''], ...(key === undefined ? {} : { primaryKey: key }) },
+        schema: {
+          fields,
+          missingValues: [''],
+          ...(key === undefined ? {} : { primaryKey: key }),
+          ...(name !== GROUPS && fields.some((field) => field.name === 'group') ? { foreignKeys: [OF_A_GROUP] } : {}),
+        },
       })),
     ],
   }
@@ -86,9 +114,15 @@ interface Table {
   csv: string
 }
 
+const programTable = (rows: string[][]): string => writeTable(rows, 'program')
+
 /** The fields of a table by their words; what is no text says so. */
-function fieldsOf(words: Record<string, string>, types: Record<string, Field['type']> = {}): Field[] {
-  return Object.entries(words).map(([name, description]) => ({ name, type: types[name] ?? 'string', description }))
+function fieldsOf(words: Record<string, string>, types: Record<string, FieldType> = {}): Field[] {
+  return Object.entries(words).map(([name, description]) => fieldOf(name, types[name] ?? 'string', description))
+}
+
+function fieldOf(name: string, type: FieldType, description: string): Field {
+  return { name, type, ...SAID_OF[type], description }
 }
 
 function readingsTable(plan: Plan, { readings }: LessonRecord): Table {
@@ -97,8 +131,8 @@ function readingsTable(plan: Plan, { readings }: LessonRecord): Table {
     name: 'readings',
     title: PACKAGE_WORDS.titles.readings,
     key: 'id',
-    fields: fieldsOf(words, { repeat: 'integer', value: 'number', at: 'datetime' }),
-    csv: writeReadingsCsv(plan, readings),
+    fields: fieldsOf(words, { repeat: 'integer', value: 'number', practice: 'boolean', confirmed: 'boolean', at: 'datetime' }),
+    csv: writeReadingsCsv(plan, readings, 'program'),
   }
 }
 
@@ -110,7 +144,7 @@ function resultsOfTrials(plan: Plan, { readings }: LessonRecord): Table {
     name: 'results',
     title: PACKAGE_WORDS.titles.results,
     fields: fieldsOf({ ...PACKAGE_WORDS.results, value: resultValueWords(units) }, { repeat: 'integer', value: 'number' }),
-    csv: writeTable([
+    csv: programTable([
       ['group', 'condition', 'repeat', 'measure', 'value', 'unit', 'counts'],
       ...eachMeasure(plan).flatMap((view) =>
         trialResults(view, readings).map(({ group, condition, repeat, value }) => {
@@ -135,8 +169,8 @@ function conditionsTable(plan: Plan): Table {
     name: 'conditions',
     title: PACKAGE_WORDS.titles.conditions,
     key: 'letter',
-    fields: fieldsOf(PACKAGE_WORDS.conditions),
-    csv: writeTable([
+    fields: fieldsOf(PACKAGE_WORDS.conditions, { baseline: 'boolean', tested: 'boolean' }),
+    csv: programTable([
       ['letter', 'name', 'baseline', 'tested'],
       ...plan.conditions.map((one) => [
         letterOf(plan, one.id),
@@ -150,15 +184,20 @@ function conditionsTable(plan: Plan): Table {
 
 function groupsTable(plan: Plan): Table {
   return {
-    name: 'groups',
+    name: GROUPS,
     title: PACKAGE_WORDS.titles.groups,
     key: 'group',
     fields: fieldsOf(PACKAGE_WORDS.groups, { seats: 'integer' }),
-    csv: writeTable([['group', 'shape', 'seats'], ...plan.groups.map(({ name, shape, seats }) => [name, shape, String(seats)])]),
+    csv: programTable([['group', 'shape', 'seats'], ...plan.groups.map(({ name, shape, seats }) => [name, shape, String(seats)])]),
   }
 }
 
-const FIELD_TYPES: Partial<Record<Column['is'], Field['type']>> = { whole: 'integer', number: 'number', time: 'datetime' }
+const FIELD_TYPES: Partial<Record<Column['is'], Field['type']>> = {
+  whole: 'integer',
+  number: 'number',
+  time: 'datetime',
+  'yes-or-no': 'boolean',
+}
 
 /** The rows of one kind as a table, a column for each of its own; readings have a table that also comes in again. */
 function rowsTable(plan: Plan, record: LessonRecord, kind: AnyKind<RowKindName, ListName>): Table {
@@ -176,12 +215,8 @@ function rowsTable(plan: Plan, record: LessonRecord, kind: AnyKind<RowKindName, 
     name: kind.list,
     title: ROW_TITLES[kind.kind as Exclude<RowKindName, 'reading'>],
     key: 'id',
-    fields: columns.map(([name, { is }]) => ({
-      name,
-      type: FIELD_TYPES[is] ?? 'string',
-      description: COLUMN_WORDS[name as RowColumn],
-    })),
-    csv: writeTable([
+    fields: columns.map(([name, { is }]) => fieldOf(name, FIELD_TYPES[is] ?? 'string', COLUMN_WORDS[name as RowColumn])),
+    csv: programTable([
       columns.map(([name]) => name),
       ...rowsOf(record, kind).map((row) => columns.map(([name]) => cell(name, (row as unknown as Record<string, unknown>)[name]))),
     ]),

@@ -2,7 +2,7 @@ import Papa from 'papaparse'
 import { conditionName, letterOf, MOST_TRIALS, type Plan, type Reading } from '../lesson'
 import { atMoment, eachMeasure, markOf, momentOf, withoutMark, testOf, readEntry } from '../test'
 import { readQuantity, unitNamed, unitOf, UNIT_CODES, isAmount, type UnitCode } from '../quantity'
-import { FORMULA, GUARDED } from './spreadsheet'
+import { GUARDED, writeTable, type Opener } from './spreadsheet'
 
 const COLUMNS = [
   'group',
@@ -55,7 +55,7 @@ export interface CsvProblem {
 export type ReadCsv = { ok: true; readings: Reading[] } | { ok: false; problems: CsvProblem[] }
 
 /** All rows of the record as CSV, superseded ones too: one row a reading, with its unit, status and reason. */
-export function writeReadingsCsv(plan: Plan, readings: Reading[]): string {
+export function writeReadingsCsv(plan: Plan, readings: Reading[], opener: Opener = 'spreadsheet'): string {
   const groups = new Map(plan.groups.map((group) => [group.id, group.name]))
   const conditions = new Map(plan.conditions.map((condition) => [condition.id, nameOnPaper(plan, condition.id)]))
   const superseded = new Set(readings.map((reading) => reading.supersedes))
@@ -70,8 +70,7 @@ export function writeReadingsCsv(plan: Plan, readings: Reading[]): string {
     confirmed: yesOrNo(reading.confirmed),
     supersedes: reading.supersedes ?? '',
   }))
-  const table = { fields: [...COLUMNS], data: rows.map((row) => COLUMNS.map((column) => row[column])) }
-  return `${Papa.unparse(table, { newline: '\r\n', escapeFormulae: FORMULA })}\r\n`
+  return writeTable([[...COLUMNS], ...rows.map((row) => COLUMNS.map((column) => String(row[column] ?? '')))], opener)
 }
 
 /**

@@ -1,5 +1,7 @@
 import fc from 'fast-check'
 import { unzipSync, strFromU8 } from 'fflate'
+import Papa from 'papaparse'
+import { Schema } from 'tableschema'
 import { describe, expect, it } from 'vitest'
 import { conclusion, counter, emptyRecord, reading, soakUpPlan } from '../../test/soakUp'
 import { seededRandom } from '../chance'
@@ -8,6 +10,12 @@ import { AGES, AVERAGE_WAYS, EVERY_KIND, GRAPH_KINDS, withEachChild, type Lesson
 import { everyMomentOf, withMeasuredToo, withSeries, planFrom, newMeasure } from '../test'
 import { lessonFileSchema } from '../../schemas/record'
 import { lessonOfPackage, doubledId, openLessonFile, writeDataPackage, writeLessonFile } from '.'
+
+interface Resource {
+  path: string
+  title: string
+  schema?: { fields: { name: string; description: string }[]; foreignKeys?: { fields: string; reference: { resource: string } }[] }
+}
 
 const AT = '2026-03-12T11:00:00.000Z'
 const uuid = (kind: number, place: number) =>
@@ -97,7 +105,7 @@ describe('a lesson that goes out and comes back', () => {
           plan,
           {
             ...emptyRecord,
-            readings: [reading()],
+            readings: [reading({ entered: '=61' })],
             conclusions: [conclusion({ group: 'g1', text: 'It was “tissue”, not card.', hands: 21 })],
             observations: [
               {
@@ -118,12 +126,13 @@ describe('a lesson that goes out and comes back', () => {
         ),
       ),
     )
-    const { resources } = JSON.parse(strFromU8(zip['datapackage.json']!)) as {
-      resources: { path: string; title: string; schema: { fields: { name: string; description: string }[] } }[]
-    }
-    // One for the readings, two for the plan, and one for each further kind of row.
-    expect(resources).toHaveLength(EVERY_KIND.length + 3)
-    for (const { path, title, schema } of resources) {
+    const {
+      resources: [lesson, ...tables],
+    } = JSON.parse(strFromU8(zip['datapackage.json']!)) as { resources: Resource[] }
+    expect([lesson!.path, lesson!.schema]).toEqual(['lesson.beaker.json', undefined])
+    // One for the readings, two for the plan, one for what the trials came to, and one for each further kind of row.
+    expect(tables).toHaveLength(EVERY_KIND.length + 3)
+    for (const { path, title, schema } of tables as Required<Resource>[]) {
       const [heading] = strFromU8(zip[path]!).split('\r\n')
       expect(heading).toBe(schema.fields.map(({ name }) => name).join(','))
       const silent = schema.fields
@@ -131,6 +140,21 @@ describe('a lesson that goes out and comes back', () => {
         .map(({ name }) => `no words for column ${name} of ${path}`)
       expect([...silent, ...(title ? [] : [`no title for ${path}`])]).toEqual([])
     }
+    // The reference reader takes every row of every table for what its description says.
+    for (const { path, schema } of tables as Required<Resource>[]) {
+      const reader = new Schema(schema)
+      const { data } = Papa.parse<string[]>(strFromU8(zip[path]!), { skipEmptyLines: 'greedy' })
+      for (const row of data.slice(1)) expect(() => reader.castRow(row), `${path}: ${row.join(' | ')}`).not.toThrow()
+      for (const { fields, reference } of schema.foreignKeys ?? []) {
+        const groups = Papa.parse<string[]>(strFromU8(zip[`${reference.resource}.csv`]!)).data.map(([group]) => group)
+        const place = data[0]!.indexOf(fields)
+        expect(
+          data.slice(1).filter((row) => row[place] !== '' && !groups.includes(row[place])),
+          path,
+        ).toEqual([])
+      }
+    }
+    expect(strFromU8(zip['readings.csv']!)).toContain(',=61,')
     expect(strFromU8(zip['conclusions.csv']!)).toContain('Alder,,"It was “tissue”, not card.",21,yes,desk')
     expect(strFromU8(zip['observations.csv']!)).toContain(`o,Alder,tissue,2,words,it drips,,station,${AT}`)
     expect(lessonOfPackage(new TextEncoder().encode('not a zip'))).toBeUndefined()

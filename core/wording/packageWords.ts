@@ -7,6 +7,7 @@ export type RowColumn = { [Name in OtherKind]: keyof RowOf<Name> & string }[Othe
 /** What a data package says of its tables and of every column in them. */
 export const PACKAGE_WORDS = {
   titles: {
+    lesson: 'The whole lesson, as Jolly Beaker opens it',
     readings: 'Every reading, also those set aside or put right later',
     results: 'What every trial came to, as the class lets it count',
     conditions: 'What the factor was changed to',

@@ -157,6 +157,9 @@ describe('readings as a table', () => {
     await call('POST', `/api/lessons/${id}/readings`, { readings: rows })
     const { body: table, headers } = await call<string>('GET', `/api/lessons/${id}/readings.csv`)
     expect(headers.get('content-type')).toContain('text/csv')
+    // A spreadsheet knows its letters by the mark in front, which is no part of the text.
+    const bytes = await fetch(`${inject('base')}/api/lessons/${id}/readings.csv`).then((answer) => answer.arrayBuffer())
+    expect([...new Uint8Array(bytes).slice(0, 3)]).toEqual([0xef, 0xbb, 0xbf])
     expect(table.split('\r\n')[0]).toBe(
       'group,condition,repeat,moment,measure,value,unit,status,reason,practice,confirmed,entered,by,at,id,supersedes',
     )

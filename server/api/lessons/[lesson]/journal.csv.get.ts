@@ -1,10 +1,10 @@
-import { setResponseHeader } from 'h3'
 import { writeTable } from '../../../../core/formats'
 import { journalOf } from '../../../../core/record'
 import { journalGroup, JOURNAL_WORDS, journalWords } from '../../../../core/wording'
 import { notFound } from '../../../access/refusal'
 import { lessonRoute } from '../../../access/route'
 import { attachment } from '../../../files/attachment'
+import { asCsvFile } from '../../../files/csv'
 import { listOtherEvents } from '../../../database/announcing'
 import { loadLesson } from '../../../record/wholeLesson'
 
@@ -14,10 +14,9 @@ export default lessonRoute<'GET /api/lessons/[lesson]/journal.csv'>({}, async ({
   if (!whole) throw notFound('lesson')
   const { plan } = whole.lesson
   const lines = journalOf(whole.record, await listOtherEvents(database, lesson.id))
-  setResponseHeader(event, 'content-type', 'text/csv; charset=utf-8')
-  setResponseHeader(event, 'content-disposition', attachment(plan, 'journal.csv'))
-  return writeTable([
+  const table = writeTable([
     ['time', 'what', 'group', 'words'],
     ...lines.map((line) => [line.at, JOURNAL_WORDS[line.event.kind], journalGroup(plan, line), journalWords(plan, line)]),
   ])
+  return asCsvFile(event, attachment(plan, 'journal.csv'), table)
 })
