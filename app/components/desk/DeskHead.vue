@@ -37,24 +37,22 @@ const lookingInside = ref(false)
 </script>
 
 <template>
-  <header class="head screen-only flex items-center gap-wide px-block pt-wide pb-near">
-    <div class="names flex-1 min-w-0">
-      <h1>{{ lessonName(plan.title) }}</h1>
-      <p class="soft text-body">
-        <LinkBtn data-target="class" @click="settingUp = true">{{ classWords(plan) }}</LinkBtn>
-        <template v-if="lesson.together">
-          · <NuxtLink :to="`/together/${lesson.together}`">runs together with others</NuxtLink></template
-        >
-        <template v-if="when">
-          ·
-          <span class="nowrap">{{ when }}</span>
-        </template>
-      </p>
-    </div>
-    <p class="state flex-none text-soft text-small" :class="lesson.saveState" role="status">
+  <header class="head screen-only px-block pt-wide pb-near">
+    <h1>{{ lessonName(plan.title) }}</h1>
+    <p class="where soft text-body">
+      <LinkBtn data-target="class" @click="settingUp = true">{{ classWords(plan) }}</LinkBtn>
+      <template v-if="lesson.together">
+        · <NuxtLink :to="`/together/${lesson.together}`">runs together with others</NuxtLink></template
+      >
+      <template v-if="when">
+        ·
+        <span class="nowrap">{{ when }}</span>
+      </template>
+    </p>
+    <p class="state text-soft text-small" :class="lesson.saveState" role="status">
       {{ SAVED[lesson.saveState] }}<template v-if="!lesson.connected">, line is down</template>
     </p>
-    <div class="row tools flex-none flex-nowrap">
+    <div class="row tools flex-nowrap">
       <QuietBtn size="small" :disabled="!lesson.canUndo" title="Ctrl+Z" @click="lesson.undo()"> Undo </QuietBtn>
       <VBtn size="small" :disabled="madeUp.drawn !== undefined" @click="rehearsing = true">Rehearse</VBtn>
       <VBtn size="small" @click="$emit('board')">Board</VBtn>
@@ -94,7 +92,24 @@ const lookingInside = ref(false)
 </template>
 
 <style scoped>
+.head {
+  display: grid;
+  grid-template-areas: 'name state tools' 'where where where';
+  grid-template-columns: minmax(0, 1fr) auto auto;
+  gap: var(--gap-tight) var(--gap-wide);
+  align-items: center;
+}
+.where {
+  grid-area: where;
+}
+.state {
+  grid-area: state;
+}
+.tools {
+  grid-area: tools;
+}
 .head h1 {
+  grid-area: name;
   overflow: hidden;
   font-size: var(--type-lead);
   text-overflow: ellipsis;
@@ -109,15 +124,12 @@ const lookingInside = ref(false)
   columns: 2;
 }
 @media (width < 900px) {
-  .head,
+  .head {
+    grid-template-areas: 'name' 'where' 'state' 'tools';
+    grid-template-columns: minmax(0, 1fr);
+  }
   .tools {
     flex-wrap: wrap;
-  }
-  .head .names {
-    flex-basis: 100%;
-  }
-  .tools {
-    max-width: 100%;
   }
   .ways {
     columns: 1;
