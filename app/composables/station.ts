@@ -50,7 +50,7 @@ export function useStation() {
   /** The record is the whole class's. */
   const all = ref(false)
   const connected = ref(true)
-  const waiting = shallowRef<WaitingState>({ line: [], refused: [], away: false })
+  const waiting = shallowRef<WaitingState>({ beingKept: 0, line: [], refused: [], away: false })
   const line = waitingLine(waitingStore(), sendOne, (now) => (waiting.value = now))
   let token = ''
   let own = ''

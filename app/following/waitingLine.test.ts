@@ -97,6 +97,18 @@ describe('the waiting line', () => {
     expect(now()).toMatchObject({ away: false, line: [] })
   })
 
+  it('is neither waiting nor sent while it is being kept', async () => {
+    const store = madeStore()
+    let keep = () => {}
+    const { line, now, clock } = page({ ...store, add: () => new Promise((done) => (keep = done)) }, () => 'taken')
+    const adding = line.add(entry('a'))
+    expect(now()).toMatchObject({ beingKept: 1, line: [] })
+    keep()
+    await adding
+    await clock.pass(0)
+    expect(now()).toMatchObject({ beingKept: 0, line: [] })
+  })
+
   it('outlives a restart of the tablet, with the time at which each was entered', async () => {
     const store = madeStore()
     const first = page(store, () => DOWN)

@@ -42,6 +42,8 @@ export interface WaitingStore {
 export type Sent = 'taken' | { waits: boolean; away: boolean; message: string }
 
 export interface WaitingState {
+  /** Entered and not yet kept on this device: neither waiting nor sent. */
+  beingKept: number
   line: Waiting[]
   refused: Refused[]
   /** The server could not be reached. */
@@ -62,7 +64,7 @@ export function waitingLine(
   changed: (state: WaitingState) => void,
   clock: Clock = deviceClock,
 ) {
-  let state: WaitingState = { line: [], refused: [], away: false }
+  let state: WaitingState = { beingKept: 0, line: [], refused: [], away: false }
   let sending = false
   let cancel = () => {}
 
@@ -80,9 +82,11 @@ export function waitingLine(
 
   async function add(entry: Omit<Waiting, 'since'>): Promise<void> {
     const whole = { ...entry, since: clock.now() }
-    // Nothing is said to wait before it would outlive the page.
+    // Nothing is said to wait, or to be sent, before it would outlive the page.
+    become({ beingKept: state.beingKept + 1 })
     await store.add(whole)
-    if (!state.line.some(({ id }) => id === whole.id)) become({ line: [...state.line, whole] })
+    const line = state.line.some(({ id }) => id === whole.id) ? state.line : [...state.line, whole]
+    become({ beingKept: state.beingKept - 1, line })
     void send()
   }
 

@@ -52,6 +52,7 @@ const last = computed(() => ownReadings.value.at(-1))
 const lineState = computed(() => {
   const count = waiting.value.line.length
   if (count > 0 && (waiting.value.away || !station.connected.value)) return { words: `line is down, ${count} waiting`, bad: true }
+  if (waiting.value.beingKept > 0) return { words: 'writing it down', bad: false }
   return station.connected.value ? { words: count > 0 ? 'sending' : 'sent', bad: false } : { words: 'line is down', bad: true }
 })
 
