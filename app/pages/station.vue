@@ -5,7 +5,16 @@ import { concerns } from '~~/core/clock'
 import { isEachChild, type NewReading } from '~~/core/lesson'
 import { cellKey, type Cell } from '~~/core/record'
 import { stationState, type StationWish } from '~~/core/station'
-import { comingWords, counted, missedWords, ownLeftWords, pausedWords, refusedWords, soonWords } from '~~/core/wording'
+import {
+  comingWords,
+  counted,
+  lineStateWords,
+  missedWords,
+  ownLeftWords,
+  pausedWords,
+  refusedWords,
+  soonWords,
+} from '~~/core/wording'
 import ShapeBadge from '~/components/pieces/ShapeBadge.vue'
 import { screenOf } from '~/components/station/screens'
 import StationJoin from '~/components/station/StationJoin.vue'
@@ -50,10 +59,10 @@ const trial = computed(() => (step.value && 'trial' in step.value ? step.value.t
 
 const last = computed(() => ownReadings.value.at(-1))
 const lineState = computed(() => {
-  const count = waiting.value.line.length
-  if (count > 0 && (waiting.value.away || !station.connected.value)) return { words: `line is down, ${count} waiting`, bad: true }
-  if (waiting.value.beingKept > 0) return { words: 'writing it down', bad: false }
-  return station.connected.value ? { words: count > 0 ? 'sending' : 'sent', bad: false } : { words: 'line is down', bad: true }
+  const { beingKept, line, away } = waiting.value
+  // Whether the server can be reached is known best by what was sent last.
+  const connected = station.connected.value && !(away && line.length > 0)
+  return lineStateWords({ beingKept, waiting: line.length, connected })
 })
 
 const { now: at, state: clock, coming } = useTestClock(plan, board)

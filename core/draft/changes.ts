@@ -1,14 +1,8 @@
-import { COMPARING, unitOf } from '../quantity'
+import { COMPARING } from '../quantity'
+import { amounts, numbered } from './changeNumbers'
+import { endsNoun, qualityCard, qualityOf, said, type ChangeRead } from './changeRead'
 import type { Listed } from './lists'
 import { ARTICLE, isPlural, MADE_INTO, MADE_OF, plainVerb, PREPOSITIONS, QUALITY_OF, singular, VERBS } from './words'
-
-/** What a line changes: a card's name that fits between "Does" and "change". */
-export interface ChangeRead {
-  name: string
-  quote: string
-  /** The line names it; else it follows from what its conditions have in common. */
-  said: boolean
-}
 
 const CHANGES = '(?:change|changes|affect|affects|alter|alters|influence|influences|matter|matters|make (?:a|any) difference)'
 const ASKED: RegExp[] = [
@@ -47,10 +41,6 @@ export function changeIn(text: string, listed: Listed | undefined, measure: stri
   )
 }
 
-function said(name: string, quote: string): ChangeRead {
-  return { name: name.trim(), quote: quote.trim(), said: true }
-}
-
 /** "does the number of swings change with the weight", "how does it depend on the length". */
 const CHANGES_WITH =
   /\b(?:does|do|will|how does|how do) (?<measure>.{2,60}?) (?:change|vary|depend)s? (?:with|on) (?<thing>(?:the |a |its )?[^?.,:(]{2,40})/iu
@@ -83,33 +73,6 @@ function asCard(thing: string): string {
   const quality = qualityCard(clean)
   if (quality) return quality
   return /^(?:the|a|an|our|its|my)\b|\p{L}+ing\b/iu.test(clean) ? clean : `the ${clean}`
-}
-
-/** "a longer string" is "the length of the string", "hot water" "the temperature of the water"; undefined where a word says no quality. */
-function qualityCard(phrase: string): string | undefined {
-  const [first = '', ...rest] = phrase.replace(ARTICLE, '').split(/\s+/)
-  const quality = qualityOf(first)
-  if (!quality || rest.length === 0) return undefined
-  const noun = rest.join(' ').replace(/ of the$/, '')
-  if (quality === 'amount') return `the amount of ${noun}`
-  return `the ${quality} of the ${noun}`
-}
-
-function qualityOf(word: string): string | undefined {
-  const small = word.toLowerCase()
-  if (/^(?:more|less)$/.test(small)) return 'amount'
-  const comparing = COMPARING.get(small)
-  return (
-    QUALITY_OF.get(small) ??
-    (comparing && comparing.quality !== 'rank' && comparing.quality !== 'speed'
-      ? QUALITY_OF.get(small.replace(/er$/, ''))
-      : undefined)
-  )
-}
-
-/** "a little, some or a lot of soap", whatever the sentence is about. */
-function amounts(listed: Listed | undefined): ChangeRead | undefined {
-  return listed?.of.startsWith('amount of') ? { name: `the ${listed.of}`, quote: listed.quote, said: true } : undefined
 }
 
 function best(text: string): ChangeRead | undefined {
@@ -157,15 +120,6 @@ const COMPARE = new RegExp(
 function comparing(text: string): ChangeRead | undefined {
   const things = COMPARE.exec(text)?.groups?.things
   return things && isPlural(things) ? said(`the kind of ${singular(things)}`, things) : undefined
-}
-
-const DONE_TO =
-  /^\s*(?:we |let us |let's )?(?<verb>stretch|pull|push|bend) (?<thing>(?:the |a |an |our )?[\p{L}-]+(?: [\p{L}-]+)?)(?: to| by| up to)? $/iu
-
-/** "stretch elastic bands 5, 10 and 15 cm": how far we do it. */
-function doneBy(before: string): ChangeRead | undefined {
-  const { verb, thing } = DONE_TO.exec(before)?.groups ?? {}
-  return verb && thing ? said(`how far we ${verb.toLowerCase()} the ${thing.replace(ARTICLE, '')}`, before) : undefined
 }
 
 const HOW_WE_DO: Record<string, string> = {
@@ -247,56 +201,6 @@ function doingIn(text: string): ChangeRead | undefined {
 /** "where in the school is it loudest": a place. */
 function where(text: string): ChangeRead | undefined {
   return /^\s*where\b.*\b\p{L}+est\b/iu.test(text) ? said('the place', 'where') : undefined
-}
-
-/** "1, 2 and 4 layers of card", "10, 20 and 30 degrees" of a ramp, "from 50 cm, 1 m and 1.5 m". */
-function numbered(text: string, listed: Listed | undefined, whole: string): ChangeRead | undefined {
-  if (listed?.as !== 'numbers') return undefined
-  const { of, unit, before } = listed
-  if (of !== '' && of !== 'degrees') return { name: `the number of ${of}`, quote: listed.quote, said: true }
-  const named =
-    /\b(?:with|of|does|do|a|an)\s+(?<word>heavier|lighter|longer|shorter|bigger|higher|warmer|hotter|deeper|wider|thicker)\s+(?<thing>[\p{L}-]+(?: [\p{L}-]+)?)/iu.exec(
-      text,
-    )?.groups
-  if (named)
-    return said(qualityCard(`${named.word!} ${bareNoun(named.thing!)}`) ?? `the ${named.thing!}`, `${named.word!} ${named.thing!}`)
-  // "from a ramp of 10, 20 and 30 cm", "balls of 5 g, 10 g".
-  const head = whole.slice(0, Math.max(0, whole.indexOf(listed.quote)))
-  const ofWhat = /(?<thing>[\p{L}-]+) of $/iu.exec(head)?.groups?.thing
-  const quality =
-    unit &&
-    {
-      length: /ramp|slope|slide|hill|drop|step/i.test(ofWhat ?? '') ? 'height' : 'length',
-      mass: 'weight',
-      volume: 'amount',
-      temperature: 'temperature',
-    }[unitOf(unit).dimension as string]
-  if (ofWhat && quality) return { name: `the ${quality} of the ${ofWhat}`, quote: listed.quote, said: false }
-  const done = unit && unitOf(unit).dimension === 'length' ? doneBy(head) : undefined
-  if (done) return done
-  const dropped = /\b(?:drop|bounce|fall)\w*\b/i.test(text) && (before === 'from' || /\bfrom\b/i.test(text))
-  if (dropped && unit && /^(?:mm|cm|m|in|ft)$/.test(unit))
-    return { name: 'the height it is dropped from', quote: listed.quote, said: before === 'from' }
-  if (of === 'degrees' && /\b(?:ramp|slope|slide|hill)\b/i.test(text))
-    return { name: 'the angle of the ramp', quote: listed.quote, said: false }
-  const counted = /\b(?<thing>yeast|sugar|salt|soap|water|baking powder|flour)\b/i.exec(text)?.groups?.thing
-  if (counted && unit && /^(?:tsp|tbsp|g|mL|cup)$/.test(unit))
-    return { name: `the amount of ${counted.toLowerCase()}`, quote: listed.quote, said: false }
-  if (unit === 'degC' || unit === 'degF')
-    return { name: 'the temperature of the water', quote: listed.quote, said: /\bwater\b/i.test(text) }
-  return undefined
-}
-
-function bareNoun(phrase: string): string {
-  const words = phrase.split(/\s+/)
-  const to = words.findIndex((word, place) => place > 0 && endsNoun(word))
-  return to < 0 ? phrase : words.slice(0, to).join(' ')
-}
-
-/** A noun ends before a verb, a little word or a comparing one. */
-function endsNoun(word: string): boolean {
-  const small = word.toLowerCase()
-  return VERBS.has(small) || PREPOSITIONS.has(small) || COMPARING.has(small) || small === 'or'
 }
 
 /** Other words for it: "do different soaps …", "do seeds need light", "with and without a lid". */

@@ -14,7 +14,7 @@ export function listIn(text: string, said: KindRead | undefined): Listed | undef
   // What says the kind of test is no condition: "dry, wet and dry again", "two at a time".
   const searched = said && kind && !isInWords(kind) ? text.replace(said.quote, ' ') : text
   for (const sentence of partsOf(searched)) {
-    const found = kindsIn(sentence.replace(/^(?:we )?(?:compare|try|use|test|take|put|wrap)\s+/i, ''))
+    const found = kindsIn(sentence.replace(/^(?:we )?(?:compare|try|use|test|take|put|lay|place|dip|wrap)\s+/i, ''))
     if (found && !momentsOnly(found)) return withSubject(text, { ...found, rest: text.replace(found.quote, found.of) })
   }
   return against(text)
@@ -39,38 +39,24 @@ function momentsOnly({ items }: Listed): boolean {
   return items.some((item) => /\bagain\b|^(?:measure|weigh|let|time|see|make|then|height|every|each)\b/i.test(item))
 }
 
-/** "with and without a lid". */
+const WITH_AND_WITHOUT = /\bwith (?:and|or) without (?<thing>(?:a |an |the )?[\p{L}-]+)/iu
+const WITH_IT_AND_WITHOUT =
+  /\bwith (?<thing>(?:a |an |the )?[\p{L}-]+)(?: (?:on|in|over|around|under)(?: it| them| top)?)?,? and without(?: it| one)?(?=\s*[,.?!]|$)/iu
+
+/** "with and without a lid", "in a cup with a lid on it and without". */
 function withAndWithout(text: string): Listed | undefined {
-  const lidded = /\bwith (?:and|or) without (?<thing>(?:a |an |the )?[\p{L}-]+)/iu.exec(text)
-  if (lidded) {
-    const { thing } = lidded.groups as Record<string, string>
-    return {
-      items: [`with ${thing!}`, `without ${thing!}`],
-      as: 'kinds',
-      unit: undefined,
-      of: '',
-      before: '',
-      rest: text,
-      quote: lidded[0],
-    }
+  const found = WITH_AND_WITHOUT.exec(text) ?? WITH_IT_AND_WITHOUT.exec(text)
+  if (!found) return undefined
+  const { thing } = found.groups as Record<string, string>
+  return {
+    items: [`with ${thing!}`, `without ${thing!}`],
+    as: 'kinds',
+    unit: undefined,
+    of: '',
+    before: '',
+    rest: text.replace(found[0], `with and without ${thing!}`),
+    quote: found[0],
   }
-  const apart =
-    /\bwith (?<thing>(?:a |an |the )?[\p{L}-]+)(?: (?:on|in|over|around|under)(?: it| them| top)?)?,? and without(?: it| one)?(?=\s*[,.?!]|$)/iu.exec(
-      text,
-    )
-  if (apart) {
-    const { thing } = apart.groups as Record<string, string>
-    return {
-      items: [`with ${thing!}`, `without ${thing!}`],
-      as: 'kinds',
-      unit: undefined,
-      of: '',
-      before: '',
-      rest: text.replace(apart[0], `with and without ${thing!}`),
-      quote: apart[0],
-    }
-  }
-  return undefined
 }
 
 /** "in warm water than in cold", "than cotton or nothing": two or more that are held against each other. */

@@ -99,7 +99,7 @@ export function kindsIn(text: string): Listed | undefined {
     first.item = ''
     first.before = next === 'wrapped' ? 'wrapped in' : next
   }
-  // "Which rolls farthest on the mat, the marble, the bead or the ball": where it is done is none of them.
+  // "Which rolls farthest on the mat, the hoop, the bead or the ball": where it is done is none of them.
   const whichDoes = /^(?:which|what|who) (?<doing>\p{L}+)\b/iu.exec(parts[0]!)?.groups?.doing
   if (whichDoes && isVerb(whichDoes) && first.before !== '' && parts.length > 2 && /^(?:the|a|an)$/.test(next)) {
     first.item = ''

@@ -3,7 +3,7 @@ import { soakUpPlan } from '../../test/soakUp'
 import { FIRST_WATCH, mergePlans, type Plan } from '../lesson'
 import { withKind } from '../test'
 import type { Cell } from '../record'
-import { clashPlace, clashValue, missedWords, raceEntry, refusedWords, trialAloud, whenWords } from '.'
+import { clashPlace, clashValue, lineStateWords, missedWords, raceEntry, refusedWords, trialAloud, whenWords } from '.'
 
 const plan = soakUpPlan()
 const trial: Cell = { group: 'g1', condition: 'tissue', repeat: 2, moment: '', practice: false, kept: [], setAside: [] }
@@ -13,6 +13,12 @@ it('a trial is read aloud with what has to be so before it', () => {
     'tissue. trial 2. fresh, dry strip. ruler touching zero. in to the line, start at the bell. Wipe up what spills at once',
   )
   expect(trialAloud(plan, { ...trial, practice: true })).toContain('tissue. Practice: it does not count. ')
+})
+
+it('sent is said where nothing is left to be kept, to send or to wait', () => {
+  const said = (beingKept: number, waiting: number, connected = true) => lineStateWords({ beingKept, waiting, connected }).words
+  expect([said(0, 0), said(1, 0), said(0, 2), said(1, 2)]).toEqual(['sent', 'writing it down', 'sending', 'writing it down'])
+  expect([said(0, 0, false), said(1, 2, false)]).toEqual(['line is down', 'line is down, 2 waiting'])
 })
 
 it('places of a race are written with their times, where one was taken', () => {

@@ -31,6 +31,15 @@ export function missedWords(count: number): string {
   return `${what}. Leave the gap: it cannot be seen any more.`
 }
 
+/** How what was entered at a station stands: on its way, sent, or waiting for the line. Sent is only said where nothing is left. */
+export function lineStateWords({ beingKept, waiting, connected }: { beingKept: number; waiting: number; connected: boolean }): {
+  words: string
+  bad: boolean
+} {
+  if (!connected) return { words: waiting > 0 ? `line is down, ${waiting} waiting` : 'line is down', bad: true }
+  return { words: beingKept > 0 ? 'writing it down' : waiting > 0 ? 'sending' : 'sent', bad: false }
+}
+
 /** What of an entry that the server did not take can be keyed in at the desk. */
 export function refusedWords(body: unknown): string {
   const { readings, text } = body as { readings?: { entered: string }[]; text?: string }

@@ -4,8 +4,8 @@ import { edgesOf } from './whatIsTaken'
 export type Modules = Pick<Rollup.ManualChunkMeta, 'getModuleIds' | 'getModuleInfo'>
 
 /**
- * The rooms of the application, by the parts that open them. Left to itself the bundler makes a file for nearly every part: 138
- * files for a station, each asked for on its own. What the same rooms need is one file here, so that a room loads what it needs
+ * The rooms of the application, by the parts that open them. Left to itself the bundler makes a file for nearly every part: 112
+ * scripts for a station, each asked for on its own. What the same rooms need is one file here, so that a room loads what it needs
  * and nothing of another's.
  */
 const ROOMS: [RegExp, string][] = [
@@ -44,14 +44,13 @@ function filesOf(modules: Modules): Map<string, string> {
   }
   const always = new Set(infos.filter(({ isEntry }) => isEntry).flatMap(({ id }) => [...needs(id)]))
   const opened = infos.filter(({ isEntry, dynamicImporters }) => !isEntry && dynamicImporters.length > 0)
-  const rooms = opened.flatMap(({ id }) => ROOMS.filter(([path]) => path.test(id)).map(([, room]) => ({ id, room })))
-  const light = rooms.filter(({ room }) => LIGHT.has(room)).map(({ id, room }) => ({ room, parts: needs(id) }))
+  const light = opened.flatMap(({ id }) => (LIGHT.has(roomOf(id) ?? '') ? [{ room: roomOf(id)!, parts: needs(id) }] : []))
   const roomsOf = new Map<string, string[]>()
   for (const { id, dynamicImporters } of opened) {
     const within = light.filter(({ parts }) => dynamicImporters.some((opener) => parts.has(opener)))
     const later = within.length > 0 ? within.map(({ room }) => `${room}-${OPENED_LATER}`) : [OPENED_LATER]
-    const own = rooms.filter((one) => one.id === id).map(({ room }) => room)
-    for (const part of needs(id)) roomsOf.set(part, [...(roomsOf.get(part) ?? []), ...(own.length > 0 ? own.slice(0, 1) : later)])
+    const rooms = [roomOf(id) ?? later].flat()
+    for (const part of needs(id)) roomsOf.set(part, [...(roomsOf.get(part) ?? []), ...rooms])
   }
   const shared = [...roomsOf].filter(([part, rooms]) => rooms.length > 1 && !always.has(part))
   return new Map([
@@ -59,6 +58,8 @@ function filesOf(modules: Modules): Map<string, string> {
     ...[...always].map((part) => [part, ALWAYS] as const),
   ])
 }
+
+const roomOf = (id: string): string | undefined => ROOMS.find(([path]) => path.test(id))?.[1]
 
 function fileOf(rooms: string[]): string {
   const opened = [...new Set(rooms)].filter((room) => room !== OPENED_LATER).sort()

@@ -150,22 +150,20 @@ function partOf({ ast, importedIds }: ModuleInfo): Part {
 
 function addOwn(part: Part, statement: Node): void {
   const { type, declaration, specifiers = [] } = statement as Node & { declaration?: Node; specifiers?: Record<string, unknown>[] }
-  const isDefault = type === 'ExportDefaultDeclaration'
-  const own = declaration ?? statement
-  const declares = [...declaredIn(own), ...(isDefault ? [DEFAULT] : [])]
-  const isDeclaration = /^(?:Function|Class)Declaration$/.test(own.type)
-  const acts =
-    type !== 'ExportNamedDeclaration' || declaration ? !isDeclaration && (isDefault ? mayAct(own) : isActing(own)) : false
-  if (declaration) for (const name of declares) part.gives.set(name, name)
-  if (type === 'ExportNamedDeclaration' && !declaration)
+  if (type === 'ExportNamedDeclaration' && !declaration) {
     for (const one of specifiers) {
       const name = nameOf(one.local)
       part.gives.set(nameOf(one.exported), part.imports.get(name) ?? name)
     }
-  else {
-    const made = { speaksOf: namesIn(own), acts }
-    part.statements.push(made)
-    for (const name of declares) part.byName.set(name, made)
+    return
+  }
+  const isDefault = type === 'ExportDefaultDeclaration'
+  const own = declaration ?? statement
+  const made = { speaksOf: namesIn(own), acts: isDefault ? mayAct(own) : isActing(own) }
+  part.statements.push(made)
+  for (const name of [...declaredIn(own), ...(isDefault ? [DEFAULT] : [])]) {
+    part.byName.set(name, made)
+    if (declaration) part.gives.set(name, name)
   }
 }
 
@@ -175,13 +173,14 @@ const nameOf = (one: unknown): string => {
 }
 
 function isActing(statement: Node): boolean {
+  if (/^(?:Function|Class)Declaration$/.test(statement.type)) return false
   if (statement.type !== 'VariableDeclaration') return true
   return (statement.declarations as { init?: Node | null }[]).some(({ init }) => init && mayAct(init))
 }
 
 /** Whether working it out may do something: calls outside of what is only called later, unless they are marked as doing nothing. */
 function mayAct(node: Node): boolean {
-  if (/^(?:Arrow)?Function/.test(node.type)) return false
+  if (/^(?:Arrow)?Function|^ClassDeclaration$/.test(node.type)) return false
   const marked = (node._rollupAnnotations as { type: string }[] | undefined)?.some(({ type }) => type === 'pure')
   if (/^(?:Call|New|TaggedTemplate|Await|Assignment|Update|Import)Expression$/.test(node.type) && !marked) return true
   return childrenOf(node).some(mayAct)
