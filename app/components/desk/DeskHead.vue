@@ -123,6 +123,13 @@ const lookingInside = ref(false)
 .ways {
   columns: 2;
 }
+/* Beside the buttons there would be room for two words of the name. */
+@media (900px <= width < 1150px) {
+  .head {
+    grid-template-areas: 'name name' 'where where' 'tools state';
+    grid-template-columns: auto minmax(0, 1fr);
+  }
+}
 @media (width < 900px) {
   .head {
     grid-template-areas: 'name' 'where' 'state' 'tools';
