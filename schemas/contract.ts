@@ -231,6 +231,8 @@ export interface InvestigationCard extends OnTheCard {
   question: string
   kind: Kind
   minutes: number
+  /** What children practise with it, by name: skills and what is measured. */
+  practises: string[]
   /** Counted for the class of the last lesson. */
   needs: { name: string; stocked: Stocked }[]
   /** A lesson that somebody kept to begin from; it can be taken away again. */
@@ -244,6 +246,11 @@ export interface InvestigationInside {
   card: InvestigationCard
   teaching: Teaching
   plan: Plan
+  /** What the class of the last lesson needs, and what it is likely to find: a line each. */
+  needed: string[]
+  expected: string[]
+  /** What getting ready takes. */
+  ready: string
 }
 
 export interface Investigations {

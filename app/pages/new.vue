@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { AGES, BOUNDS, fittingCards, KINDS, LONGEST, TOPICS, type LookedFor } from '~~/core/lesson'
+import { AGES, BOUNDS, fittingCards, KINDS, LONGEST, practisedBySome, TOPICS, type LookedFor } from '~~/core/lesson'
 import { AGE_WORDS, KIND_WORDS, TOPIC_WORDS } from '~~/core/wording'
 import type { Investigations } from '~~/schemas/contract'
 import NoticeBar from '~/components/pieces/NoticeBar.vue'
@@ -23,7 +23,7 @@ const notices = useNotices()
 const library = shallowRef<Investigations>()
 const className = ref('')
 const children = ref<number | null>(null)
-const ANYTHING: LookedFor = { topic: '', kind: '', minutes: 0, age: '', there: false }
+const ANYTHING: LookedFor = { topic: '', kind: '', minutes: 0, age: '', practises: '', there: false }
 const wanted = ref({ ...ANYTHING })
 
 const looking = ref<string>()
@@ -45,6 +45,10 @@ const filters = {
   age: [{ value: '', title: 'Any age' }, ...AGES.map((value) => ({ value, title: AGE_WORDS[value] }))],
   minutes: [{ value: 0, title: 'Any length' }, ...TIMES.map((value) => ({ value, title: `Up to ${value} min` }))],
 } as const
+const practised = computed(() => [
+  { value: '', title: 'Any skill' },
+  ...practisedBySome(library.value?.investigations ?? []).map((title) => ({ value: title, title })),
+])
 const shown = computed(() => library.value && fittingCards(library.value.investigations, wanted.value))
 
 async function start(investigation: string | null, withWhatIsThere = false): Promise<void> {
@@ -101,6 +105,7 @@ async function attempt(work: () => Promise<void>): Promise<void> {
       <span class="row filters ml-auto">
         <ChoiceField v-model="wanted.topic" bare label="Topic" :options="filters.topic" />
         <ChoiceField v-model="wanted.kind" bare label="Kind of test" :options="filters.kind" />
+        <ChoiceField v-model="wanted.practises" bare label="Practises" :options="practised" />
         <ChoiceField v-model="wanted.age" bare label="Age" :options="filters.age" />
         <ChoiceField v-model="wanted.minutes" bare label="Length" :options="filters.minutes" />
         <TickField v-model="wanted.there" class="there" label="We have it all" />

@@ -17,6 +17,7 @@ import {
 } from './conclusion/statements'
 import { readRatios } from './conclusion/ratios'
 import { unreadIn } from './conclusion/unread'
+import { readPlaces, readWords } from './conclusion/wordsSaid'
 
 /** What may be said against a conclusion, with the places where it says so; what is left out has no place. */
 export type ClaimDoubt = {
@@ -127,11 +128,21 @@ function readSentence(
 ): Omit<ReadConclusion, 'unread'> {
   const doubts: ClaimDoubt[] = []
   const right: Span[] = []
-  // Words without an order have no figures and nothing that is more: what is said of them is not checked, and nothing is underlined.
+  if (!NOT_FOUND.test(sentence.text))
+    for (const read of [readWords(sentence, plan, evidence), readPlaces(sentence, plan, evidence)]) {
+      right.push(...read.right)
+      for (const { from, to, ...wrong } of read.wrong) doubts.push({ code: 'wrong-number', ...wrong, at: [{ from, to }] })
+    }
+  // Words without an order have no figures and nothing that is more.
   if (evidence.sorted)
     return {
-      doubts: [...effects(sentence, plan, evidence, hedged), ...noDifference(sentence, evidence, hedged), ...proof(sentence, plan)],
-      right,
+      doubts: [
+        ...doubts,
+        ...effects(sentence, plan, evidence, hedged),
+        ...noDifference(sentence, evidence, hedged),
+        ...proof(sentence, plan),
+      ],
+      right: [...right, ...toldRight(sentence, plan, evidence)],
     }
   const outside = outsideTested(sentence, plan, sure)
   if (outside) doubts.push(outside)

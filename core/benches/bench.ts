@@ -12,7 +12,7 @@ export interface BenchAt {
 
 /** A small model of what one card in Measure would show on one set-up, and of how much that differs from trial to trial. */
 export interface BenchMeasure {
-  /** The unit that `truth` answers in: finishing times behind a race, masses behind a balance. */
+  /** The unit that `truth` answers in: finishing times behind a race, masses behind a balance, places in the list behind a word. */
   unit: UnitCode
   /** What a reading would be if nothing wobbled; undefined for what the model does not know. */
   truth(at: BenchAt): number | undefined
@@ -28,6 +28,8 @@ export interface BenchMeasure {
   habitShare?: number
   /** A few trials go on for much longer than most: the share is that of a logarithm then. */
   skewed?: boolean
+  /** What is counted lies about by chance (Poisson): many find none where there are few. */
+  byChance?: boolean
 }
 
 /** The model behind a ready investigation. */

@@ -1,4 +1,4 @@
-import { drawNormal, type Random } from '../chance'
+import { drawNormal, drawPoisson, type Random } from '../chance'
 import { activeConditions, conditionValue, type Condition, type Plan } from '../lesson'
 import { countsOf, momentsOf, testOf, comparesWithItself, type ResolvedMethod } from '../test'
 import { expectedResultOf, expectedUnit, ownOf, readingSdOf, resultMeasuringSd, trialSdOf } from '../measuring'
@@ -41,10 +41,10 @@ export function hasBench(plan: Plan): boolean {
 
 export function benchModel(plan: Plan): Model | undefined {
   const bench = plan.investigation !== null && Object.hasOwn(BENCHES, plan.investigation) ? BENCHES[plan.investigation] : undefined
-  const { measure: card, way, unit: own } = testOf(plan)
+  const { measure: card, method, way, unit: own } = testOf(plan)
   const measure = card && bench?.measures[card.id]
-  if (!bench || !card || !measure || way.fromWords) return undefined
-  const unit = way.isAmount ? own : (expectedUnit(plan) as UnitCode)
+  if (!bench || !method || !measure) return undefined
+  const unit = way.isAmount || way.fromWords ? own : (expectedUnit(plan) as UnitCode)
   if (unitOf(unit).dimension !== unitOf(measure.unit).dimension) return undefined
   const moments = momentsOf(plan)
   const truths = new Map<string, number[]>()
@@ -56,19 +56,25 @@ export function benchModel(plan: Plan): Model | undefined {
     truths.set(condition.id, values as number[])
   }
   if (truths.size === 0) return undefined
-  const into = (value: number) => convert(value, measure.unit, unit)!
+  const asWord = (value: number) => Math.min(method.words.length, Math.max(1, Math.round(value)))
+  const into = (value: number) => (way.fromWords ? asWord(value) : convert(value, measure.unit, unit)!)
   return {
     from: 'bench',
-    truth: (condition) => truths.get(condition)!.map(into),
+    // What lies between two words is nearer to one of them for one trial and to the other for the next.
+    truth: (condition) => truths.get(condition)!.map((value) => (way.fromWords ? value : into(value))),
     draw: (condition, own, random) => drawOnBench(measure, truths.get(condition)!, own, random).map(into),
   }
 }
 
 function drawOnBench(measure: BenchMeasure, truths: number[], { habit, thing }: Own, random: Random): number[] {
-  const { trialShare, readingSd = 0, thingShare = 0, thingSd = 0, habitShare = 0, skewed = false } = measure
+  const { trialShare, readingSd = 0, thingShare = 0, thingSd = 0, habitShare = 0, skewed = false, byChance = false } = measure
   const z = trialShare * drawNormal(random)
   const share = (1 + habitShare * habit) * (1 + thingShare * thing) * (skewed ? Math.exp(z) : 1 + z)
-  return truths.map((truth) => truth * Math.max(0, share) + thingSd * thing + (readingSd > 0 ? readingSd * drawNormal(random) : 0))
+  const there = (truth: number) => {
+    const mean = truth * Math.max(0, share) + thingSd * thing
+    return byChance ? drawPoisson(mean, random) : mean
+  }
+  return truths.map((truth) => there(truth) + (readingSd > 0 ? readingSd * drawNormal(random) : 0))
 }
 
 function numberOf(plan: Plan, condition: Condition, unit: UnitCode | undefined): number | undefined {

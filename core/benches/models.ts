@@ -1,9 +1,15 @@
 import { bounceHeight, BOUNCE_SHARE, secondTouch } from './bounce'
 import { byCondition, byNumber, type Bench } from './bench'
+import { gapFinder, pencilDimmer } from './circuits'
+import { cloverHoops } from './clover'
 import { frothHeight } from './froth'
+import { noonStick } from './noonStick'
+import { stepPulse } from './pulse'
 import { SOAK_UP_BENCH, soakHeight } from './soakUp'
 import { SPROUT_BENCH, sproutHeight } from './sprout'
 import { sinkSeconds } from './syrup'
+import { clearWaterFilter, thirstyGround } from './throughGround'
+import { twang } from './twang'
 
 const KELVIN = 273.15
 const GAS_CONSTANT = 8.314
@@ -244,4 +250,12 @@ export const BENCHES: Record<string, Bench> = {
   'bubble-life': bubble,
   'froth-tower': froth,
   'syrup-race': syrup,
+  'gap-finder': gapFinder,
+  'pencil-dimmer': pencilDimmer,
+  'twang-order': twang,
+  'step-pulse': stepPulse,
+  'noon-stick': noonStick,
+  'clear-water-filter': clearWaterFilter,
+  'thirsty-ground': thirstyGround,
+  'clover-hoops': cloverHoops,
 }

@@ -1,7 +1,7 @@
 export { fAbove, fLeaving, incompleteBeta, noncentralFAbove, tLeaving, tTwoSided } from './distributions'
 export { invert } from './invert'
 export { normalBelow, normalDensity } from './normal'
-export { drawNormal, seededRandom } from './random'
+export { drawNormal, drawPoisson, seededRandom } from './random'
 export type { Random } from './random'
 export { rangeByLuck } from './range'
 export { oncePer, oncePerPair, remembered } from './remember'

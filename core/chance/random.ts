@@ -18,3 +18,14 @@ export function seededRandom(seed: number): Random {
 export function drawNormal(random: Random): number {
   return Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())
 }
+
+/** How many of what comes singly and by chance are there, `mean` of it on average (Poisson, by Knuth's products: for means up to some hundreds). */
+export function drawPoisson(mean: number, random: Random): number {
+  const end = Math.exp(-Math.max(0, mean))
+  let [many, product] = [0, random()]
+  while (product > end) {
+    many += 1
+    product *= random()
+  }
+  return many
+}

@@ -1,7 +1,16 @@
 import type { Age, Kind } from './plan'
 
 /** What an investigation is about. */
-export const TOPICS = ['materials', 'movement', 'light-and-sound', 'living-things', 'hot-and-cold'] as const
+export const TOPICS = [
+  'materials',
+  'movement',
+  'light-and-sound',
+  'electricity',
+  'living-things',
+  'ourselves',
+  'hot-and-cold',
+  'earth',
+] as const
 export type Topic = (typeof TOPICS)[number]
 
 /** What a card of the library says of an investigation beside its plan. */
@@ -18,6 +27,8 @@ export interface LookedFor {
   /** At most so long. */
   minutes: number
   age: Age | ''
+  /** Something that children practise with it, by name. */
+  practises: string
   /** Only what the cupboard has everything for. */
   there: boolean
 }
@@ -27,21 +38,32 @@ interface Card {
   kind: Kind
   minutes: number
   ages: Age[]
+  practises: string[]
   needs: { stocked: 'there' | 'too-few' | 'not-listed' }[]
 }
 
 /**
  * Those of the cards that are what is looked for.
- * @example fittingCards([{ topic: 'movement', kind: 'improve', minutes: 60, ages: ['7-9'], needs: [] }], { topic: 'movement', kind: '', minutes: 45, age: '', there: false })
+ * @example fittingCards([{ topic: 'movement', kind: 'improve', minutes: 60, ages: ['7-9'], practises: [], needs: [] }], { topic: 'movement', kind: '', minutes: 45, age: '', practises: '', there: false })
  *   // => []
  */
 export function fittingCards<One extends Card>(cards: One[], wanted: LookedFor): One[] {
   return cards.filter(
-    ({ topic, kind, minutes, ages, needs }) =>
+    ({ topic, kind, minutes, ages, practises, needs }) =>
       (wanted.topic === '' || topic === wanted.topic) &&
       (wanted.kind === '' || kind === wanted.kind) &&
       (wanted.minutes === 0 || minutes <= wanted.minutes) &&
       (wanted.age === '' || ages.includes(wanted.age)) &&
+      (wanted.practises === '' || practises.includes(wanted.practises)) &&
       (!wanted.there || needs.every(({ stocked }) => stocked === 'there')),
   )
+}
+
+/**
+ * What some of the cards practise and others do not, in the order in which it first comes: nobody looks for what all of them have.
+ * @example practisedBySome([{ practises: ['Timing', 'Asking'] }, { practises: ['Asking'] }]) // => ['Timing']
+ */
+export function practisedBySome(cards: Pick<Card, 'practises'>[]): string[] {
+  const all = [...new Set(cards.flatMap(({ practises }) => practises))]
+  return all.filter((one) => !cards.every(({ practises }) => practises.includes(one)))
 }

@@ -1,13 +1,13 @@
 import { madeUpRow, modelOf, withoutContainers, type Model } from '../benches'
 import { bestFirst, type Evidence } from '../evidence'
 import { activeConditions, type Plan } from '../lesson'
-import { eachMeasure, firstSeries, momentsOf, testOf, comparesWithItself } from '../test'
+import { comparesMoments, comparesWithItself, eachMeasure, firstSeries, momentsOf, testOf } from '../test'
 import { trialResults } from '../record'
 
 /** What the model says without any wobble. */
 export interface Truth {
   from: Model['from']
-  /** Conditions, or before and after of one thing, in the evidence's own order: the most first, or who comes first. */
+  /** Conditions, or the moments of one thing, in the evidence's own order: the most first, or who comes first. */
   order: string[]
   /** By condition, in the unit of the results; what one thing is before and after, where it is compared with itself. */
   results: Map<string, number>
@@ -74,6 +74,7 @@ function resultsOf(plan: Plan, model: Model): Map<string, number> {
       ['after', after!],
     ])
   }
+  if (comparesMoments(plan)) return new Map(momentsOf(plan).map(({ id }, at) => [id, model.truth(conditions[0]!)[at]!]))
   if (!way.isAmount) return new Map(conditions.map((id) => [id, model.truth(id)[0]!]))
   const moments = momentsOf(plan)
   const group = plan.groups[0]!.id

@@ -75,7 +75,7 @@ describe('what a station does next', () => {
       const own = planFrom(INVESTIGATIONS[id]!, 'Puffin', 26, () => `id-${(count += 1)}`)
       return new Set(wholeLesson(own, '').shown)
     })
-    expect(new Set(ways.flatMap((shown) => [...shown]))).toEqual(new Set(['trial', 'balance', 'improve']))
+    expect(new Set(ways.flatMap((shown) => [...shown]))).toEqual(new Set(['trial', 'balance', 'order', 'improve']))
   })
 
   it('reads places of one time at one go, and puts runners in an order', () => {

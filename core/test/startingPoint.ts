@@ -1,9 +1,12 @@
+import { seededRandom, type Random } from '../chance'
 import {
   emptyPlan,
+  isEachChild,
   newMaterial,
   splitIntoGroups,
   newFactor,
   usualGroups,
+  withRecords,
   type Age,
   type Condition,
   type Factor,
@@ -100,16 +103,20 @@ export function wholePlan(short: PlanInShort): PlanForAll {
   }
 }
 
-/** A plan for this class from a lesson to begin from. */
-export function planFrom({ plan }: Pick<StartingPoint, 'plan'>, className: string, children: number, newId: () => string): Plan {
-  return {
-    ...structuredClone(plan),
-    className,
-    children,
-    date: '',
-    notes: '',
-    groups: splitIntoGroups(children, usualGroups(children), newId),
-  }
+/**
+ * A plan for this class from a lesson to begin from: in groups, or with a record for each child.
+ * @param random for the children's codes: whoever keeps the plan gives what nobody can guess; without it they are good for a look only
+ */
+export function planFrom(
+  { plan }: Pick<StartingPoint, 'plan'>,
+  className: string,
+  children: number,
+  newId: () => string,
+  random: Random = seededRandom(children),
+): Plan {
+  const forClass = { ...structuredClone(plan), className, children, date: '', notes: '', groups: [] }
+  if (isEachChild(forClass)) return withRecords(forClass, children, newId, random)
+  return { ...forClass, groups: splitIntoGroups(children, usualGroups(children), newId) }
 }
 
 /**
@@ -132,7 +139,6 @@ export function planForAll(plan: Plan): PlanForAll {
     ownCautions: rest.ownCautions.map((caution) => ({ ...caution, acknowledged: false })),
     clock: { ...rest.clock, start: '', pace: null },
     gapsStay: false,
-    each: 'group',
     retests: [],
     notDone: [],
     groupNotes: {},

@@ -81,10 +81,11 @@ const anyLesson = fc
           ).flat(),
         ),
       )
-      const orders = unit === 'place' || unit === 'words'
+      const { words } = testOf(plan)
+      const orders = unit === 'place' || words.length > 0
       const readings = places.flatMap(({ size, ...place }, nth): Reading[] => {
         if (nth % gapEvery === gapEvery - 1) return []
-        const value = orders ? (size % 3) + 1 : low + step * size + jitter[nth % 9]! + (nth === oddAt ? 300 : 0)
+        const value = orders ? (size % (words.length || 3)) + 1 : low + step * size + jitter[nth % 9]! + (nth === oddAt ? 300 : 0)
         const row = reading({ ...place, id: `r${nth}`, value, unit, entered: String(value) })
         if (nth === oddAt + 1) return [{ ...row, status: 'set-aside', reason: 'it leaked' }]
         if (nth === oddAt + 2 && retells) return [row, { ...row, id: `r${nth}b`, supersedes: row.id, reason: 'read again' }]

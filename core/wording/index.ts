@@ -138,7 +138,7 @@ export { ANSWER_WORDS, becauseWords, CHECK_WORDS, nearestQuestion, VERDICT_WORDS
 export { SOURCE_WORDS, wayChance, wayCost, wayWords } from './waysToSee'
 export { changeWords, predictionOrderWords, predictionPrompt } from './predictions'
 export { FRAME_WORDS, predictionSentence, VARIABLE_WORDS, variableWords, wordMat } from './vocabulary'
-export { AGE_WORDS, agesWords, stockWords, temptingWords, TOPIC_WORDS } from './library'
+export { AGE_WORDS, agesWords, expectedLines, neededLines, readyWords, stockWords, temptingWords, TOPIC_WORDS } from './library'
 export { WALK } from './walk'
 export { keysOf } from './keys'
 export type { KeysView } from './keys'

@@ -1,18 +1,24 @@
 import { describe, expect, it } from 'vitest'
-import { counter } from '../../test/soakUp'
-import { fittingCards, KINDS, splitIntoGroups, STOPS, TOPICS, type Kind, type Topic } from '../lesson'
+import { INVESTIGATIONS } from '../../schemas/investigations'
+import { counter, soakUpPlan } from '../../test/soakUp'
+import { NO_SCHOOL } from '../kit'
+import { fittingCards, KINDS, practisedBySome, splitIntoGroups, STOPS, TOPICS, type Kind, type Topic } from '../lesson'
 import {
   agesWords,
   classWords,
+  expectedLines,
   keysOf,
   KIND_WORDS,
+  neededLines,
   otherHourWords,
   pastedWords,
+  readyWords,
   sizesWords,
   smallBarsWords,
   stockWords,
   TOPIC_WORDS,
 } from '.'
+import { planFrom } from '../test'
 
 describe('a card of the library', () => {
   const need = (name: string, stocked: 'there' | 'too-few' | 'not-listed') => ({ name, stocked })
@@ -45,20 +51,35 @@ describe('a card of the library', () => {
       kind,
       minutes,
       ages: ['7-9' as const],
+      practises: ['Timing'],
       needs: [need('ruler', 'there')],
     })
     const cards = [card('movement', 'fair-test', 70), card('movement', 'improve', 90), card('living-things', 'over-time', 40)]
     const found = (topic: Topic | '', kind: Kind | '', minutes: number) =>
-      fittingCards(cards, { topic, kind, minutes, age: '', there: false }).length
+      fittingCards(cards, { topic, kind, minutes, age: '', practises: '', there: false }).length
     expect([found('', '', 0), found('movement', '', 0), found('movement', '', 75), found('living-things', 'improve', 0)]).toEqual([
       3, 2, 1, 0,
     ])
-    const anything = { topic: '', kind: '', minutes: 0 } as const
+    const anything = { topic: '', kind: '', minutes: 0, practises: '' } as const
     expect(fittingCards(cards, { ...anything, age: '5-7', there: false })).toEqual([])
+    const skill = (practises: string) => fittingCards(cards, { ...anything, age: '', there: false, practises }).length
+    expect([skill('Timing'), skill('Weighing')]).toEqual([3, 0])
+    expect(practisedBySome([...cards, { practises: [] }])).toEqual(['Timing'])
     const short = { ...cards[0]!, needs: [need('ruler', 'too-few')] }
     expect(fittingCards([short, cards[1]!], { ...anything, age: '7-9', there: true })).toEqual([cards[1]])
     expect(KINDS.every((kind) => KIND_WORDS[kind].name !== '')).toBe(true)
   })
+})
+
+it('what is inside: amounts for the class, what getting ready takes, and what is likely to be found', () => {
+  const ready = (id: string) => planFrom(INVESTIGATIONS[id]!, 'Puffin', 26, counter('g'))
+  expect(neededLines(soakUpPlan(), NO_SCHOOL)).toContain('Strips of card, 2 x 12 cm: 31')
+  expect(expectedLines(soakUpPlan())[0]).toBe('Kitchen roll: 62.0\u202fmm')
+  expect(readyWords(ready('thirsty-ground'))).toMatch(/^About \d.*, and begun 2 days before\.$/)
+  expect(expectedLines(ready('gap-finder')).slice(0, 1)).toEqual(['Steel spoon: “lights up”'])
+  expect(expectedLines(ready('twang-order'))).toEqual(['In this order: 5 cm, 6 cm, 7 cm, 8 cm and 9 cm'])
+  expect(expectedLines(ready('noon-stick'))[2]).toMatch(/^Noon: 23\.\d/)
+  expect(expectedLines({ ...ready('gap-finder'), investigation: null })).toEqual([])
 })
 
 it('the class in one line, and how it is split', () => {

@@ -1,9 +1,11 @@
 import { sentenceCase } from './sentenceCase'
 import type { Age, Plan } from '../lesson'
-import type { Stocked } from '../kit'
-import type { Teaching } from '../test'
-import { list } from './names'
-import { nameOfCondition } from './names'
+import { gettingReady, kitchenOf, needsOf, type School, type Stocked } from '../kit'
+import { trueOrder } from '../rehearsal'
+import { resultUnit, testOf, type Teaching } from '../test'
+import { measuredWords, spanWords } from './kit'
+import { list, nameOfCondition } from './names'
+import { writeFigure } from './tables'
 
 const MOST_NAMES = 4
 
@@ -12,8 +14,11 @@ export const TOPIC_WORDS = {
   materials: 'Materials',
   movement: 'Forces and movement',
   'light-and-sound': 'Light and sound',
+  electricity: 'Electricity and magnets',
   'living-things': 'Living things',
+  ourselves: 'Ourselves',
   'hot-and-cold': 'Hot and cold',
+  earth: 'Earth and sky',
 } as const
 
 export const AGE_WORDS: Record<Age, string> = { '5-7': '5 to 7 years', '7-9': '7 to 9 years', '9-11': '9 to 11 years' }
@@ -51,4 +56,35 @@ function namesOf(things: { name: string }[]): string {
   // What is said behind a comma is for whoever packs it.
   const names = [...new Set(things.map(({ name }) => name.split(',')[0]!))]
   return list(names.length > MOST_NAMES ? [...names.slice(0, MOST_NAMES - 1), `${names.length - MOST_NAMES + 1} more`] : names)
+}
+
+/** Everything that a class of this size needs, a line each. `'Strips of card, 2 x 12 cm: 31'` */
+export function neededLines(plan: Plan, school: School): string[] {
+  const names = new Map(plan.materials.map(({ id, name }) => [id, name]))
+  return needsOf(plan, school).map(
+    ({ material, forClass, unit }) =>
+      `${sentenceCase(names.get(material) ?? '')}: ${measuredWords(forClass, unit, kitchenOf(school.customs))}`,
+  )
+}
+
+/** What getting ready takes, and how long before. `'About 25 min, and begun 2 days before.'` */
+export function readyWords(plan: Plan): string {
+  const steps = gettingReady(plan).filter(({ kind }) => kind !== 'shop')
+  const minutes = steps.reduce((sum, step) => sum + step.minutes, 0)
+  const before = Math.max(0, ...steps.map(({ hours }) => hours))
+  const begun = before === 0 ? '' : `, and begun ${before < 20 ? 'the evening' : daysWords(before)} before`
+  return `About ${spanWords(Math.round(minutes))}${begun}.`
+}
+
+const daysWords = (hours: number) => (hours < 30 ? 'a day' : `${Math.ceil(hours / 24)} days`)
+
+/** What a class is likely to find, a line each; none where nobody can say. `'Kitchen roll: 62 mm'` */
+export function expectedLines(plan: Plan): string[] {
+  const truth = trueOrder(plan)
+  if (!truth) return []
+  const { way, words } = testOf(plan)
+  if (way.isPlace) return [`In this order: ${list(truth.order.map((id) => nameOfCondition(plan, id)))}`]
+  const written = (value: number) =>
+    way.fromWords ? `“${words[Math.round(value) - 1]}”` : writeFigure(plan, value, resultUnit(plan))
+  return [...truth.results].map(([id, value]) => `${sentenceCase(nameOfCondition(plan, id))}: ${written(value)}`)
 }

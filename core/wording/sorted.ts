@@ -52,7 +52,9 @@ export function sortedStarters(plan: Plan, { grade, sorted }: Evidence): string[
   const change = changedFactor(plan)?.name ?? 'what we changed'
   const most = sorted!.said.map((one) => mostSaidWords(plan, one)).join('; ')
   if (plan.age === '5-7')
-    return [`We saw most often: ${most}.`, grade === 'clear' ? 'We are sure.' : 'We are not sure yet. Next we would …']
+    return grade === 'clear'
+      ? [`We saw most often: ${most}. We are sure.`]
+      : [`We saw most often: ${most}. We are not sure yet.`, 'Next we would …']
   if (grade === 'clear')
     return [
       `We found that ${change} makes a difference: ${most}. We are sure, because …`,

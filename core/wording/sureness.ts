@@ -72,7 +72,7 @@ export function childSentence(plan: Plan, evidence: Evidence): string {
       return `We can be sure: ${change} made a difference.`
     case 'leaning':
       return evidence.limits.includes('unfinished')
-        ? 'So far it looks so. Some numbers are still missing.'
+        ? `So far it looks so. Some ${evidence.sorted ? 'words' : 'numbers'} are still missing.`
         : 'It may be so. We are not sure yet.'
     case 'cannot-tell':
       return evidence.limits.includes('one-reading-each')

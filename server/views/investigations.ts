@@ -1,7 +1,8 @@
 import { NO_SCHOOL, stockedFor, withThings, type School } from '../../core/kit'
 import { type Plan } from '../../core/lesson'
-import { inSchoolsWay } from '../../core/wording'
-import { questionInList } from '../../core/wording/reports'
+import { occasionsOf } from '../../core/term'
+import { expectedLines, inSchoolsWay, neededLines, readyWords } from '../../core/wording'
+import { occasionWords, questionInList } from '../../core/wording/reports'
 import type { InvestigationCard, InvestigationInside, Investigations } from '../../schemas/contract'
 import { INVESTIGATIONS } from '../../schemas/investigations'
 import { customsOf, listThings } from '../database/cupboard'
@@ -45,7 +46,14 @@ export async function loadInvestigation(
   const { className, children } = await lastClass(database, desk)
   const school = await schoolOf(database)
   const plan = planOf(found.body, className, children, school)
-  return { card: cardOf(id, found.body, plan, school, found.own !== undefined), teaching: found.body.teaching, plan }
+  return {
+    card: cardOf(id, found.body, plan, school, found.own !== undefined),
+    teaching: found.body.teaching,
+    plan,
+    needed: neededLines(plan, school),
+    expected: expectedLines(plan),
+    ready: readyWords(plan),
+  }
 }
 
 /** A lesson to begin from, in the school's English where it is ours. */
@@ -78,5 +86,9 @@ export function planOf(body: StartingPoint, className: string, children: number,
 function cardOf(id: string, { summary, topic, ages }: StartingPoint, plan: Plan, school: School, own: boolean): InvestigationCard {
   const needs = stockedFor(plan, school)
   const { title, kind, investigation: drawing, clock } = plan
-  return { id, title, question: questionInList(plan), summary, topic, ages, kind, minutes: clock.minutes, needs, own, drawing }
+  const practises = occasionsOf(plan)
+    .filter((one) => !one.startsWith('kind:'))
+    .map(occasionWords)
+  const question = questionInList(plan)
+  return { id, title, question, summary, topic, ages, kind, minutes: clock.minutes, practises, needs, own, drawing }
 }

@@ -64,6 +64,10 @@ onMounted(async () => {
             <strong>{{ factor.name }}:</strong> {{ factor.how || 'the same' }}
           </p>
         </section>
+        <section v-if="inside.expected.length > 0">
+          <h3>What a class is likely to find</h3>
+          <p v-for="line in inside.expected" :key="line">{{ line }}</p>
+        </section>
         <section v-if="teaching.tempting">
           <h3>Tempting, and not fair</h3>
           <p>{{ temptingWords(plan, teaching.tempting) }}</p>
@@ -89,7 +93,10 @@ onMounted(async () => {
         </section>
         <section>
           <h3>What it needs</h3>
-          <p>{{ plan.materials.map(({ name }) => name).join(', ') }}.</p>
+          <ul>
+            <li v-for="line in inside.needed" :key="line">{{ line }}</li>
+          </ul>
+          <p><strong>Getting ready:</strong> {{ inside.ready }}</p>
           <p v-if="stockWords(inside.card.needs).lacks" class="soft">{{ stockWords(inside.card.needs).lacks }}</p>
         </section>
         <section v-if="care.length > 0">

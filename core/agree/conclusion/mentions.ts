@@ -9,7 +9,7 @@ import {
   type Condition,
   type Plan,
 } from '../../lesson'
-import { comparesMoments, countedPlace, resultUnit, testOf } from '../../test'
+import { comparesMoments, comparesWithItself, countedPlace, resultUnit, testOf } from '../../test'
 import {
   COMPARING,
   convert,
@@ -141,12 +141,22 @@ function mentionsIn(sentence: string, offset: number, plan: Plan): Mention[] {
     return id === undefined ? [] : [{ kind: 'condition', id, from: figure.from, to: figure.to }]
   })
   const figures = numbers.filter((figure) => !named.some((one) => one.from === figure.from))
-  const comparing = comparingIn(sentence, offset).filter((word) => !conditions.some((one) => overlap(one, word)))
+  // "The height of the tallest three" is the name of what was measured.
+  const measured = nameOfMeasureIn(sentence, offset, plan)
+  const comparing = comparingIn(sentence, offset).filter(
+    (word) => !conditions.some((one) => overlap(one, word)) && !measured.some((one) => within(word, one)),
+  )
   const longest = conditions.filter(
     (one) => !conditions.some((other) => other !== one && within(one, other) && size(other) > size(one)),
   )
   const places = placesIn(sentence, offset, plan).filter((one) => !longest.some((other) => overlap(one, other)))
   return [...longest, ...named, ...places, ...figures, ...comparing].sort((a, b) => a.from - b.from)
+}
+
+function nameOfMeasureIn(sentence: string, offset: number, plan: Plan): Span[] {
+  const name = plainly(testOf(plan).measure?.name ?? '').trim()
+  if (!name.includes(' ')) return []
+  return [...sentence.matchAll(new RegExp(escaped(name), 'gu'))].map((match) => spanned(match, offset, {}))
 }
 
 const SENSED = /\b(?:hear|heard|see|saw|feel|felt|find|found|did|does|lost|gained|changed|shows?|showed) $/
@@ -169,13 +179,19 @@ function spanned<Rest extends object>(match: RegExpExecArray, offset: number, re
   return { ...rest, from: offset + match.index, to: offset + match.index + match[0].length }
 }
 
+const HALVES = ['before', 'after'].map((name) => ({ id: name, name }))
+
 /** How each condition is called: its name whatever the spacing, in the plural and compared ("thicker"), and the first word of it where that is its own. */
 const namesOf = oncePer((plan: Plan) => {
   // Where one thing is compared with itself, its moments are what is spoken of.
-  const active: Condition[] = comparesMoments(plan)
-    ? plan.watch.named.map(({ id, name }) => ({ id, label: name, baseline: false, leftOut: false }))
-    : activeConditions(plan)
-  const names = active.map((condition) => plainly(comparesMoments(plan) ? condition.label : conditionName(plan, condition)).trim())
+  const moments = comparesMoments(plan)
+    ? plan.watch.named.map(({ id, name }) => ({ id, name }))
+    : comparesWithItself(plan)
+      ? HALVES
+      : undefined
+  const active: Condition[] =
+    moments?.map(({ id, name }) => ({ id, label: name, baseline: false, leftOut: false })) ?? activeConditions(plan)
+  const names = active.map((condition) => plainly(moments ? condition.label : conditionName(plan, condition)).trim())
   const taken = mainWords([testOf(plan).measure?.name, changedFactor(plan)?.name].join(' '))
   const ofChanged = mainWords(changedFactor(plan)?.name ?? '')
   const things = mainWords(testOf(plan).measure?.name ?? '').filter((word) => !ofChanged.includes(word))
@@ -185,7 +201,12 @@ const namesOf = oncePer((plan: Plan) => {
     const others = names.filter((_, other) => other !== place).join(' ')
     const alone = words.filter(
       (word) =>
-        words.length > 1 && word.length > 3 && !/\d/.test(word) && !others.includes(word) && !taken.includes(withoutEnding(word)),
+        words.length > 1 &&
+        word.length > 3 &&
+        !RANKS.test(word) &&
+        !/\d/.test(word) &&
+        !others.includes(word) &&
+        !taken.includes(withoutEnding(word)),
     )
     const pattern = words.map((word) => escaped(word).replace(/(\d)(?=\p{L})/gu, '$1\\s*')).join('[\\s-]*')
     // "1 clip" is no condition called 1.
@@ -198,12 +219,18 @@ const namesOf = oncePer((plan: Plan) => {
     return [
       made(pattern + ending + counted),
       ...alone.map((word) => made(`${escaped(word)}s?`)),
+      ...words
+        .filter((word) => words.length > 1 && RANKS.test(word))
+        .map((word) => made(`(?<=\\bthe )${word}(?= (?:was|is|had|gave|got)\\b)`)),
       ...inWords(plan, condition).map(made),
       ...(comparesMoments(plan) && place === 0 ? [made('at first'), made('(?:at|in) the (?:beginning|start)')] : []),
       ...ofNothing(plan, names[place]!).map(made),
     ]
   })
 })
+
+/** A place in an order, too: "came first" is not the first try. */
+const RANKS = /^(?:first|second|third|fourth|last)$/
 
 /** "No wrapping" and "without any wrapping" are the condition that is called nothing. */
 function ofNothing(plan: Plan, name: string): string[] {
@@ -273,7 +300,7 @@ function valueOf(written: string): { value: number; decimals: number } {
 }
 
 const SMALL_AFTER =
-  /^(and|but|for|with|while|whereas|against|compared|than|average|averaged|long|high|tall|far|wide|deep|were|was|then)$/
+  /^(and|but|for|with|while|whereas|against|compared|than|average|averaged|long|high|tall|far|wide|deep|were|was|then|before|after)$/
 
 /** The unit that is written behind a number, and how many letters it takes. */
 function unitAfter(after: string, own: ResultUnit, ofConditions: UnitCode): { unit: UnitCode; length: number } | undefined {

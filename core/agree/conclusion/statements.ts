@@ -128,7 +128,7 @@ export function tooCertain({ text, from }: Stretch, { grade }: Evidence): ClaimD
  * Why the class may be sure, or may not, where the table has it: the gap against the wobble, how many groups agree, what luck could make, which of the top two.
  */
 export function reasonsRight(sentence: Stretch, evidence: Evidence): Span[] {
-  const { grade, agreement, lead, tied } = evidence
+  const { grade, agreement, lead, limits, tied } = evidence
   const found = (pattern: RegExp, holds: boolean) =>
     holds ? [...sentence.text.matchAll(pattern)].flatMap((match) => placesOf([match], sentence.from)) : []
   const agreeing = [...sentence.text.matchAll(AGREEING)].filter(
@@ -139,6 +139,7 @@ export function reasonsRight(sentence: Stretch, evidence: Evidence): Span[] {
     ...found(GAP, grade === 'clear'),
     ...found(BY_LUCK, grade === 'cannot-tell' || grade === 'leaning'),
     ...found(TOP_TWO, together),
+    ...found(ONLY_ONCE, limits.includes('one-reading-each')),
     ...agreeing.flatMap((match) => placesOf([match], sentence.from)),
   ]
 }
@@ -146,7 +147,8 @@ export function reasonsRight(sentence: Stretch, evidence: Evidence): Span[] {
 const GAP = /\bthe gap is (?:much )?bigger than (?:the wobble|what the groups differ by)\b/g
 const BY_LUCK = /\b(?:luck|wobble|chance) could (?:hide or )?make (?:such )?a gap\b/g
 const TOP_TWO = /\b(?:cannot|can't) (?:yet )?tell (?:yet )?which of the (?:top|last) two (?:is the \p{L}+|comes first)/gu
-const AGREEING = /\b(\d+) of (\d+) groups agree\b/g
+const ONLY_ONCE = /\bwe (?:measured|read|tested|timed|weighed) each (?:one )?only once\b/g
+const AGREEING = /\b(\d+) of (\d+) groups? agrees?\b/g
 
 /** What is true of the whole: that it matters, where that is clear; that nobody can tell, where nobody can; that nothing differs, where it is the same. */
 export function toldRight(sentence: Stretch, plan: Plan, evidence: Evidence): Span[] {
@@ -172,8 +174,8 @@ export function toldRight(sentence: Stretch, plan: Plan, evidence: Evidence): Sp
 const CANNOT_TELL =
   /\b(?:cannot|can't|could not|are not able to) (?:yet )?(?:tell|say)(?: yet)?\b|\bnot (?:yet |quite |really |very )*sure(?: yet)?\b(?= (?:whether|if|which|about)| yet\b|[.!,]|$)|\bunsure\b/i
 /** What else is true of a class that cannot be sure. */
-const SO_FAR = /\bso far it (?:looks|seems) so\b|\b(?:the |our )?numbers are (?:all |too |so )*mixed up\b/i
-const MISSING = /\b(?:some|a few|many) (?:numbers|readings) are (?:still )?missing\b/i
+const SO_FAR = /\b(?:so far it (?:looks|seems)|it may be) so\b|\b(?:the |our )?(?:numbers|words) are (?:all |too |so )*mixed up\b/i
+const MISSING = /\b(?:some|a few|many) (?:numbers|readings|words) are (?:still )?missing\b/i
 const ONE_THING =
   /\bwe (?:looked at|tested|measured) (?:only )?one thing(?: only)?\b|\bthere is no other to compare (?:it )?with(?: it)?\b/i
 

@@ -52,6 +52,9 @@ function unreadInClause(
   // Less sure than the evidence is allowed.
   if (HOW_SURE_ONLY.test(clause.text)) return sureness(evidence) || UNSURE.test(clause.text) ? [] : [whole]
   if (ONLY_AS_FAR_AS_SEEN.test(clause.text) || /^\W*on average\W*$/.test(clause.text)) return []
+  if (evidence.sorted && MOST_OFTEN.test(clause.text)) return []
+  // What is to be done next says nothing of what came out.
+  if (WHAT_NEXT.test(clause.text) && clause.mentions.length === 0) return []
   const found = within(right)
   const saysSame = clause.text.search(NO_DIFFERENCE) >= 0
   // "Between wool, cotton and bare": the names may stand in parts of their own; "but cotton did" says something else.
@@ -101,6 +104,10 @@ function unreadInClause(
 const BOUND = /\b(?:never|always) (?:below|above|under|over|more than|less than) \d/
 const OF_ITS_OWN = /\b(?:but|did|does|do|is|was|were|are)\b/
 const NARROWED = /\b(?:best|better|worst|worse) (?:for|at)\b/
+/** Leads over to what was said of each. */
+const MOST_OFTEN = /^\W*(?:we (?:saw|found|said)|it was)? ?most often(?: we (?:saw|found|said))?\W*$/
+const WHAT_NEXT =
+  /^\W*(?:to be surer )?(?:next (?:time )?)?we (?:would|need to|should|want to|will) (?:take|measure|test|try|repeat|do|use|look|read|count)\b/
 const UNSURE = /\b(?:not|never|hardly)\b|n't\b|\bunsure\b/
 const ONLY_AS_FAR_AS_SEEN = new RegExp(`^\\W*(?:at least )?${AS_FAR_AS_SEEN.source}\\W*$`, 'u')
 

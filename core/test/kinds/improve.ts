@@ -5,7 +5,7 @@ export const improve: KindOfTest = {
   ...USUAL,
   code: 'improve',
   compares: false,
-  ways: ['number'],
+  ways: ['number', 'words'],
   predictions: ['number', 'most-least'],
   arrangements: ['every-group'],
   mayHaveSeries: false,

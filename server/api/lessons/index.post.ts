@@ -6,6 +6,7 @@ import { whatIsThereWords } from '../../../core/wording'
 import { newLessonSchema } from '../../../schemas/requests'
 import { deskRoute } from '../../access/route'
 import { notFound } from '../../access/refusal'
+import { secretRandom } from '../../access/secretRandom'
 import { customsOf, listThings } from '../../database/cupboard'
 import { lastClass } from '../../database/lessons'
 import { addLesson } from '../../record/wholeLesson'
@@ -26,7 +27,7 @@ export default deskRoute<'POST /api/lessons'>({ body: newLessonSchema }, async (
   if (!found) throw notFound('investigation')
   const things = await listThings(database)
   const customs = await customsOf(database)
-  const whole = withThings(planFrom(found.body, className, children, randomUUID), things)
+  const whole = withThings(planFrom(found.body, className, children, randomUUID, secretRandom), things)
   const changed = body.withWhatIsThere ? withWhatIsThere(whole, { ...NO_SCHOOL, things, customs }, randomUUID) : undefined
   const plan = await withClassPace(database, changed?.plan ?? whole, desk)
   const { id } = await addLesson(database, plan, undefined, [], { desk })

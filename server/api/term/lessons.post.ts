@@ -4,6 +4,7 @@ import { type Plan } from '../../../core/lesson'
 import { termLessonsSchema } from '../../../schemas/termPlan'
 import { deskRoute } from '../../access/route'
 import { notFound } from '../../access/refusal'
+import { secretRandom } from '../../access/secretRandom'
 import { listThings } from '../../database/cupboard'
 import { addLesson } from '../../record/wholeLesson'
 import { classPace } from '../../views/classPace'
@@ -18,7 +19,7 @@ export default deskRoute<'POST /api/term/lessons'>({ body: termLessonsSchema }, 
   for (const { investigation, date } of body.lessons) {
     const found = await findInvestigation(database, investigation)
     if (!found) throw notFound('investigation')
-    const plan = withThings(planFrom(found.body, body.className, body.children, randomUUID), things)
+    const plan = withThings(planFrom(found.body, body.className, body.children, randomUUID, secretRandom), things)
     plans.push({ ...plan, date, clock: { ...plan.clock, pace } })
   }
   const ids = await database.transaction(async (transaction) => {
