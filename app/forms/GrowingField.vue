@@ -7,6 +7,9 @@ const value = defineModel<string>({ required: true })
 defineProps<{ label: string; plain?: boolean }>()
 const emit = defineEmits<{ done: [] }>()
 
+/** A word is never split: the field is at least as wide as its longest. */
+const longest = computed(() => Math.max(0, ...value.value.split(/\s+/).map((word) => word.length)))
+
 function onEnter(event: KeyboardEvent): void {
   if (event.shiftKey || event.isComposing) return
   event.preventDefault()
@@ -16,5 +19,13 @@ function onEnter(event: KeyboardEvent): void {
 </script>
 
 <template>
-  <LongField v-model="value" bare :label="label" class="growing" :class="{ plain }" @keydown.enter="onEnter" />
+  <LongField
+    v-model="value"
+    bare
+    :label="label"
+    class="growing"
+    :class="{ plain }"
+    :style="{ '--longest-word': longest }"
+    @keydown.enter="onEnter"
+  />
 </template>

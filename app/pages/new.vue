@@ -102,7 +102,7 @@ async function attempt(work: () => Promise<void>): Promise<void> {
     <div class="row mx-0 mt-14px mb-18px">
       <TextField v-model="className" inline label="For class" :longest="LONGEST.name" class="class" />
       <NumberField v-model="children" inline label="Children" v-bind="BOUNDS.children" whole />
-      <span class="row filters ml-auto">
+      <span class="row filters">
         <ChoiceField v-model="wanted.topic" bare label="Topic" :options="filters.topic" />
         <ChoiceField v-model="wanted.kind" bare label="Kind of test" :options="filters.kind" />
         <ChoiceField v-model="wanted.practises" bare label="Practises" :options="practised" />

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { useIntervalFn } from '@vueuse/core'
+import { useIntervalFn, useMediaQuery } from '@vueuse/core'
 import { testingIsOver } from '~~/core/clock'
 import { dueNow, readinessOf, secondLook, type Finding, type Fix } from '~~/core/secondLook'
 import { counted } from '~~/core/wording'
@@ -29,8 +29,13 @@ export const useSecondLook = defineStore('second-look', () => {
   useIntervalFn(lookAtClock, CLOCK_EVERY, { immediateCallback: true })
   const findings = computed(() => dueNow(all.value, testing.value))
   const readiness = computed(() => (lesson.plan ? readinessOf(lesson.plan, lesson.record, findings.value) : undefined))
-  /** Folded away, to leave room for a wide table. */
-  const folded = ref(false)
+  /** Folded away, to leave room for a wide table: as somebody said, else where the work would be too narrow beside it. */
+  const narrow = useMediaQuery('(min-width: 900px) and (max-width: 1149px)')
+  const said = ref<boolean>()
+  const folded = computed({
+    get: () => said.value ?? narrow.value,
+    set: (away) => (said.value = away),
+  })
   /** What a button leads to, until the page has put the focus there. */
   const target = ref<string>()
   let last = -Infinity

@@ -1,6 +1,17 @@
 import { podium, type Evidence } from '../evidence'
 import { type Plan } from '../lesson'
-import { bestOf, canBeNothing, countedPlace, countsOf, isBySize, resultUnit, testOf, type Best, type Counted } from '../test'
+import {
+  comparesMoments,
+  bestOf,
+  canBeNothing,
+  countedPlace,
+  countsOf,
+  isBySize,
+  resultUnit,
+  testOf,
+  type Best,
+  type Counted,
+} from '../test'
 import { unitOf, withUnit, writeShort, type Dimension } from '../quantity'
 import { countedChoice, countsWords } from './counts'
 import { nameOfCondition } from './names'
@@ -131,6 +142,8 @@ export function podiumLines(plan: Plan, evidence: Evidence): string[] {
 
 /** What counts and what is best, in one line; with numbers that this plan could have where asked. */
 export function countsLine(plan: Plan, { example = false } = {}): string {
+  // Moments are compared with each other, and no figure of them all counts.
+  if (comparesMoments(plan)) return bestIs(plan)
   const counts = countsWords(plan)
   const { hint } = countedChoice(plan, countsOf(plan))
   if (!example) return [counts || 'the reading', bestIs(plan)].filter(Boolean).join('; ')

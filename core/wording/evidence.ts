@@ -32,7 +32,7 @@ export function gradeSentence(plan: Plan, evidence: Evidence): string {
     case 'clear':
       return kindOf(plan).allAtOnce
         ? 'The order stands out: luck alone would hardly make one like it.'
-        : `${what} made a difference that stands out from ${yardstick(evidence)}.`
+        : `${what} made a difference that stands out from ${yardstick(plan, evidence)}.`
     case 'leaning':
       return leaningSentence(evidence)
     case 'cannot-tell':
@@ -52,9 +52,10 @@ export function gradeSentence(plan: Plan, evidence: Evidence): string {
   }
 }
 
-/** What a gap is held against: the wobble where somebody has seen one, else how the groups differ. */
-function yardstick({ wobble }: Evidence): string {
-  return wobble === undefined ? 'how the groups differ anyway' : 'the wobble'
+/** What a gap is held against: the wobble where somebody has seen one, else how the groups, or the children, differ. */
+function yardstick(plan: Plan, { wobble }: Evidence): string {
+  if (wobble !== undefined) return 'the wobble'
+  return isEachChild(plan) ? 'how the children differ anyway' : 'how the groups differ anyway'
 }
 
 function leaningSentence(evidence: Evidence): string {

@@ -1,13 +1,13 @@
 import { hiddenComparisons, type FairCheck, type FairComparison, type Pair } from '../fairness'
 import { changedFactor, comingFactors, letterOf, type Plan } from '../lesson'
-import { testOf } from '../test'
+import { kindOf, testOf } from '../test'
 import { sentenceCase } from './sentenceCase'
 import { counted, list } from './names'
 
 export interface FairWords {
   verdict: string
   /** A tick only where everything was said. */
-  mark: '✓' | '~' | '▲'
+  mark: '✓' | '~' | '▲' | ''
   /** The fair pairs, or how many where they are many; empty when there is none. */
   fair: string
   /** What is not fair and why: pair by pair, or what most of them differ in. */
@@ -36,8 +36,8 @@ export function fairWords(plan: Plan, check: FairCheck): FairWords {
       text: `How does ${nameOf(comparison.factor)} change ${testOf(plan).measure?.name ?? 'what we measure'}? With ${letters(comparison.conditions)}.`,
     }))
   return {
-    mark: !check.fair ? '▲' : check.unsaid.length > 0 || check.comesWith.length > 0 ? '~' : '✓',
-    verdict: [verdictOf(check, fair.length, nameOf), comesWithWords(plan)].filter(Boolean).join(' '),
+    mark: markOf(plan, check),
+    verdict: [verdictOf(plan, check, fair.length, nameOf), comesWithWords(plan)].filter(Boolean).join(' '),
     fair: fair.length <= MOST_PAIRS ? sentences(fair.map(({ a, b }) => letters([a, b]))) : `${counted(fair.length, 'pair')}.`,
     notFair:
       notFair.length <= MOST_PAIRS
@@ -73,13 +73,23 @@ function mostly(pairs: Pair[], nameOf: (id: string) => string): string {
   return `${counted(pairs.length, 'pair')}${all.length > 0 ? `: ${all.join(', ')}` : ''}.`
 }
 
+/** Where one thing is compared with itself there are no pairs that could be fair or not. */
+function markOf(plan: Plan, { pairs, fair, unsaid, comesWith }: FairCheck): FairWords['mark'] {
+  if (pairs.length === 0 && kindOf(plan).fewestConditions < 2) return ''
+  if (!fair) return '▲'
+  return unsaid.length > 0 || comesWith.length > 0 ? '~' : '✓'
+}
+
 function sentences(parts: string[]): string {
   return parts.length === 0 ? '' : `${parts.join('; ')}.`
 }
 
-function verdictOf(check: FairCheck, fair: number, nameOf: (id: string) => string): string {
+function verdictOf(plan: Plan, check: FairCheck, fair: number, nameOf: (id: string) => string): string {
   const all = check.pairs.length
-  if (all === 0) return 'Two conditions are needed before anything can be compared.'
+  if (all === 0)
+    return kindOf(plan).fewestConditions > 1
+      ? 'Two conditions are needed before anything can be compared.'
+      : 'One thing is compared with itself: what has to be the same is said for every time that it is read.'
   if (check.fair && check.unsaid.length > 0) {
     const [only] = check.unsaid
     const kept = check.unsaid.length === 1 ? `${nameOf(only!)} is` : `${check.unsaid.length} things are`

@@ -77,7 +77,7 @@ it('what is inside: amounts for the class, what getting ready takes, and what is
   expect(expectedLines(soakUpPlan())[0]).toBe('Kitchen roll: 62.0\u202fmm')
   expect(readyWords(ready('thirsty-ground'))).toMatch(/^About \d.*, and begun 2 days before\.$/)
   expect(expectedLines(ready('gap-finder')).slice(0, 1)).toEqual(['Steel spoon: “lights up”'])
-  expect(expectedLines(ready('twang-order'))).toEqual(['In this order: 5 cm, 6 cm, 7 cm, 8 cm and 9 cm'])
+  expect(expectedLines(ready('twang-order'))).toEqual(['In this order: 5\u202fcm, 6\u202fcm, 7\u202fcm, 8\u202fcm and 9\u202fcm'])
   expect(expectedLines(ready('noon-stick'))[2]).toMatch(/^Noon: 23\.\d/)
   expect(expectedLines({ ...ready('gap-finder'), investigation: null })).toEqual([])
 })

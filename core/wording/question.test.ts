@@ -85,7 +85,7 @@ describe('the time a test takes', () => {
   it('a race runs everybody at once, and each kind has its own parts of a trial', () => {
     const race = withKind(soakUpPlan(), 'order')
     expect(minutes(race)).toBe(Math.ceil((4 * 105) / 60))
-    expect(trialParts(race).map(({ label }) => label)).toContain('One race')
+    expect(trialParts(race).map(({ label }) => label)).toContain('One race or round')
     expect(trialParts(sprouts).map(({ part }) => part)).toEqual(['setUp', 'read', 'reset'])
   })
 })

@@ -213,7 +213,7 @@ function starterWords(plan: Plan, evidence: Evidence) {
     mostValue: average(first),
     leastValue: average(last),
     /** What the gap is held against, and what could make one by itself: nobody speaks of a wobble that was not measured. */
-    yardstick: measured ? 'the wobble' : 'what the groups differ by',
+    yardstick: measured ? 'the wobble' : isEachChild(plan) ? 'what the children differ by' : 'what the groups differ by',
     because: measured ? 'wobble' : 'luck',
     groups: agreement ? ` and ${agreement.agreeing.length} of ${countedOwners(plan, agreement.asked.length)} agree` : '',
     level: tied.length > 1,

@@ -112,6 +112,9 @@ export function numberLines(pen: Pen): EChartsOption {
   }
 }
 
+/** So many letters stand in the bars of a graph beside each other. */
+const LETTERS_ACROSS = 50
+
 /** How often each word was chosen, stacked from the least to the most; of words without an order their shares. */
 export function stackedWords(pen: Pen): EChartsOption {
   const { graph, plan, text, big } = pen
@@ -121,6 +124,9 @@ export function stackedWords(pen: Pen): EChartsOption {
   const heightOf = (counts: number[], place: number) =>
     way.ranks ? counts[place] : (100 * (counts[place] ?? 0)) / Math.max(1, countOf(counts))
   const step = Math.max(1, Math.ceil(most / 8))
+  // Beside many others a bar is too narrow for its word: the legend has it.
+  const longest = Math.max(...words.map((word) => word.length))
+  const named = graph.marks.length * (longest + 3) <= LETTERS_ACROSS
   return {
     legend: { textStyle: text, top: 0, itemWidth: big ? 40 : 26, itemHeight: big ? 26 : 16 },
     grid: { ...roomFor(pen), top: big ? 70 : 44 },
@@ -139,7 +145,7 @@ export function stackedWords(pen: Pen): EChartsOption {
       data: graph.marks.map(({ counts }) => heightOf(counts, place) || '-'),
       label: {
         ...wordLabel(pen),
-        formatter: ({ dataIndex }: { dataIndex: number }) => `${word} ${graph.marks[dataIndex]!.counts[place]}`,
+        formatter: ({ dataIndex }: { dataIndex: number }) => `${named ? `${word} ` : ''}${graph.marks[dataIndex]!.counts[place]}`,
       },
     })),
   }

@@ -127,7 +127,35 @@ const filled = computed(() => {
     border: 0;
   }
   .tube {
+    flex-direction: row;
     height: auto;
+    margin-top: 10px;
+    padding: 0;
+  }
+  .tube::before {
+    inset: 5px 0 auto;
+    width: auto;
+    height: 16px;
+    background: linear-gradient(var(--green-light), var(--green-light)) left / calc(var(--filled) * 100%) 100% no-repeat var(--card);
+  }
+  .tube li {
+    flex: 1 1 0;
+    min-width: 0;
+  }
+  .tube a {
+    flex-direction: column;
+    gap: 0;
+    padding: 0;
+    font-family: var(--dense);
+    font-size: var(--type-small);
+    text-align: center;
+  }
+  .open {
+    display: none;
+  }
+  .count {
+    position: absolute;
+    inset: -8px 0 auto auto;
   }
 }
 </style>

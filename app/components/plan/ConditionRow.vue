@@ -104,7 +104,7 @@ function itemsFor(condition: Condition) {
     <ul class="conditions flex flex-wrap gap-near mt-near">
       <li v-for="condition in shown" :key="condition.id" class="condition" :class="{ out: condition.leftOut }">
         <ConditionBadge :letter="letterOf(plan, condition.id)" :place="plan.conditions.indexOf(condition)" />
-        <div class="words flex-1 min-w-0">
+        <div class="words flex-1">
           <GrowingField
             plain
             :label="`Condition ${letterOf(plan, condition.id)}`"
@@ -144,7 +144,7 @@ function itemsFor(condition: Condition) {
 .condition {
   display: flex;
   flex: 1 1 148px;
-  max-width: 240px;
+  max-width: 400px;
   align-items: center;
   gap: var(--gap-tight);
   min-height: 46px;

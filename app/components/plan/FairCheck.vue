@@ -42,6 +42,7 @@ function onPaste(event: ClipboardEvent, row: number, column: number): void {
   <details class="mt-wide py-near px-wide edge-1-line rounded bg-card" :open="open">
     <summary class="cursor-pointer list-none" tabindex="0" data-target="fair-check">
       <span
+        v-if="words?.mark !== ''"
         class="mark inline-block w-20px text-beet"
         :class="{ good: words?.mark === '✓', half: words?.mark === '~' }"
         aria-hidden="true"

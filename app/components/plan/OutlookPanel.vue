@@ -18,7 +18,7 @@ import {
 } from '~~/core/measuring'
 import { practiceFigures } from '~~/core/record'
 import { unitOf } from '~~/core/quantity'
-import { firstSeries } from '~~/core/test'
+import { firstSeries, kindOf } from '~~/core/test'
 import {
   adviserFigure,
   bestWords,
@@ -209,7 +209,7 @@ function take(from: 'practice' | 'bench'): void {
         <p v-else-if="same" class="answer min-w-0">{{ same }}</p>
         <p v-else class="hint answer min-w-0">
           {{
-            activeConditions(plan).length < 2
+            activeConditions(plan).length < kindOf(plan).fewestConditions
               ? 'Two conditions are needed first.'
               : 'Say the lowest and the highest result you expect, a guess is enough, and see how many repeats it takes.'
           }}

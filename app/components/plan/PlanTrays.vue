@@ -197,20 +197,20 @@ const dragging = useDragging()
   border-top: 0;
   border-radius: 0 0 var(--corner-glass) var(--corner-glass);
 }
-/* The rim of the tray: two short lips that leave room for its name. */
+/* The rim of the tray: two short lips that leave room for its name. What takes two lines moves the cards down. */
 .tray header {
-  position: absolute;
-  inset: -11px -7px auto;
   display: flex;
-  align-items: center;
+  align-items: flex-start;
   justify-content: space-between;
   gap: var(--gap-near);
+  margin: calc(-11px - var(--gap-block)) calc(-7px - var(--gap-near)) 5px;
 }
 .tray header::before,
 .tray header::after {
   content: '';
   flex: none;
   width: 12px;
+  margin-top: 11px;
   border-top: 1.5px solid var(--ink);
 }
 .tray header h3 {
@@ -228,7 +228,7 @@ const dragging = useDragging()
   flex: none;
 }
 .cards.two {
-  grid-template-columns: 1fr 1fr;
+  grid-template-columns: repeat(auto-fit, minmax(min(100%, 132px), 1fr));
 }
 .empty {
   position: absolute;
@@ -254,6 +254,9 @@ const dragging = useDragging()
   margin: 6px 0;
 }
 @media (width < 900px) {
+  .tray {
+    min-height: 0;
+  }
   .trays,
   .loose {
     grid-template-columns: minmax(0, 1fr);

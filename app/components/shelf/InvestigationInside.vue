@@ -1,6 +1,15 @@
 <script setup lang="ts">
 import { AGES, keptFactors } from '~~/core/lesson'
-import { AGE_WORDS, agesWords, careLines, KIND_WORDS, nameOfCondition, stockWords, temptingWords } from '~~/core/wording'
+import {
+  AGE_WORDS,
+  agesWords,
+  careLines,
+  KIND_WORDS,
+  nameOfCondition,
+  sentenceCase,
+  stockWords,
+  temptingWords,
+} from '~~/core/wording'
 import type { InvestigationInside } from '~~/schemas/contract'
 import AppDialog from '~/components/pieces/AppDialog.vue'
 import SetUpDrawing from '~/components/pieces/SetUpDrawing.vue'
@@ -61,7 +70,7 @@ onMounted(async () => {
           <h3>The fair set-up</h3>
           <p><strong>We change:</strong> {{ conditions }}</p>
           <p v-for="factor in keptFactors(plan)" :key="factor.id">
-            <strong>{{ factor.name }}:</strong> {{ factor.how || 'the same' }}
+            <strong>{{ sentenceCase(factor.name) }}:</strong> {{ factor.how || 'the same' }}
           </p>
         </section>
         <section v-if="inside.expected.length > 0">

@@ -144,11 +144,11 @@ export function reasonsRight(sentence: Stretch, evidence: Evidence): Span[] {
   ]
 }
 
-const GAP = /\bthe gap is (?:much )?bigger than (?:the wobble|what the groups differ by)\b/g
+const GAP = /\bthe gap is (?:much )?bigger than (?:the wobble|what the (?:groups|children) differ by)\b/g
 const BY_LUCK = /\b(?:luck|wobble|chance) could (?:hide or )?make (?:such )?a gap\b/g
 const TOP_TWO = /\b(?:cannot|can't) (?:yet )?tell (?:yet )?which of the (?:top|last) two (?:is the \p{L}+|comes first)/gu
 const ONLY_ONCE = /\bwe (?:measured|read|tested|timed|weighed) each (?:one )?only once\b/g
-const AGREEING = /\b(\d+) of (\d+) groups? agrees?\b/g
+const AGREEING = /\b(\d+) of (\d+) (?:groups?|children|child) agrees?\b/g
 
 /** What is true of the whole: that it matters, where that is clear; that nobody can tell, where nobody can; that nothing differs, where it is the same. */
 export function toldRight(sentence: Stretch, plan: Plan, evidence: Evidence): Span[] {

@@ -7,7 +7,7 @@ export const race: WayWords = {
   name: SIDE_BY_SIDE,
   method: ({ tool }) => tool.trim() || SIDE_BY_SIDE,
   measured: (method: ResolvedMethod) => withTool(method, race.method(method), ''),
-  oneGo: 'One race',
+  oneGo: 'One race or round',
   guess: whatWillWeRead,
   list: '',
   words: '',
