@@ -6,8 +6,11 @@ import { readGroups, type GroupsCounted } from './conclusion/groups'
 import { HEDGED, HOW_SURE, NOT_FOUND } from './conclusion/lexicon'
 import { sentencesOf, type ConditionMention, type Span, type Stretch } from './conclusion/mentions'
 import {
+  actsOn,
   effects,
+  keptRight,
   noDifference,
+  notMeasured,
   outsideTested,
   proof,
   quotesNumbers,
@@ -162,8 +165,14 @@ function readSentence(
     if (judged.code === 'right') right.push(...judged.at)
     else doubts.push(judged)
   }
-  right.push(...toldRight(sentence, plan, evidence), ...reasonsRight(sentence, evidence))
-  doubts.push(...effects(sentence, plan, evidence, hedged), ...noDifference(sentence, evidence, hedged), ...proof(sentence, plan))
+  right.push(...toldRight(sentence, plan, evidence), ...reasonsRight(sentence, evidence), ...keptRight(sentence, plan))
+  doubts.push(
+    ...(hedged ? [] : notMeasured(sentence, plan)),
+    ...actsOn(sentence, evidence, hedged),
+    ...effects(sentence, plan, evidence, hedged),
+    ...noDifference(sentence, evidence, hedged),
+    ...proof(sentence, plan),
+  )
   return { doubts, right }
 }
 

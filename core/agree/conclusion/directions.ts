@@ -21,13 +21,14 @@ import {
   isTold,
   judgeComparative,
   judgeSuperlative,
+  MUCH,
   placesOf,
   sideOf,
   type Claim,
   type Judged,
 } from './order'
 import { readPlaces, type PlaceClaim } from './places'
-import { ofSetUp, otherKindOfKept } from './setUp'
+import { keptBefore, ofSetUp, otherKindOfKept } from './setUp'
 import { readTrend } from './trend'
 
 /**
@@ -44,9 +45,35 @@ export function readDirections(
   // "With more layers it lifts fewer clips: 18 with one": behind the colon stand the figures for it.
   const colon = sentence.text.indexOf(': ')
   const [lead, rest] = colon < 0 ? [sentence, undefined] : [part(sentence, 0, colon), part(sentence, colon, sentence.text.length)]
+  if (FOR_EACH.test(sentence.text)) return []
+  const listed = readOrder(sentence, plan, evidence)
+  if (listed) return listed
   const trend = readTrend(lead, plan, evidence, hedged)
   if (!trend) return clausesJudged(sentence, plan, evidence, hedged, earlier)
   return [trend, ...(rest ? clausesJudged(rest, plan, evidence, hedged, earlier) : [])]
+}
+
+/** "With every 20 in more it bounces 10 in more": nobody reckons that out here. */
+const FOR_EACH = /\b(?:every|each) (?:extra |additional |further )?\d[\d.,]*\s?\p{L}* (?:more|longer|higher|further|extra)\b/u
+const IN_ORDER =
+  /\b(?:the |our )?order (?:is|was)\b|\bin (?:this|that) order\b|\bfrom (?:best|first|highest|most) to (?:worst|last|lowest|least)\b/
+
+/** "The order is kitchen roll, tissue, card": the best first, each clearly before the next. */
+function readOrder(sentence: Stretch, plan: Plan, evidence: Evidence): Judged[] | undefined {
+  const match = IN_ORDER.exec(sentence.text)
+  const named = sentence.mentions.filter((one): one is ConditionMention => one.kind === 'condition')
+  if (!match || named.length < 3 || NEGATED.test(withoutNames(sentence))) return undefined
+  const order = bestSideOf(plan) === 'less' ? [...evidence.order].reverse() : evidence.order
+  const places = named.map(({ id }) => order.indexOf(id))
+  const at = placesOf({ from: sentence.from + match.index, to: sentence.from + match.index + match[0].length }, ...named)
+  if (places.includes(-1) || named.some(({ id }) => isApart(id, evidence))) return []
+  const wrong = named.findIndex((_, place) => place > 0 && places[place]! < places[place - 1]!)
+  if (wrong > 0) {
+    const [a, b] = [named[wrong - 1]!.id, named[wrong]!.id]
+    return isTold(a, b, evidence) ? [{ code: 'wrong-direction', named: [a, b], at }] : []
+  }
+  const clear = named.every(({ id }, place) => place === 0 || gradeBetween(evidence, named[place - 1]!.id, id) === 'clear')
+  return clear ? [{ code: 'right', at }] : []
 }
 
 function part({ text, from, mentions }: Stretch, begin: number, end: number): Stretch {
@@ -107,6 +134,8 @@ const THAN_ALL = /\bthan (?:any|all|every|each)(?: of)?(?: the| our)? (?:others?
 
 function judgeWord(word: ComparingMention, spoken: Spoken, plan: Plan, evidence: Evidence, hedged: boolean): Judged[] {
   const { clause, sentence, conditions, before } = spoken
+  const ofKept = conditions.length === 0 ? keptBefore(word, clause, plan) : undefined
+  if (ofKept) return [{ code: 'not-tested', factor: ofKept.id, at: placesOf(word) }]
   const setUp = ofSetUp(word, sentence, plan)
   if (setUp) return setUp.tested ? [] : [{ code: 'not-tested', factor: setUp.factor.id, at: placesOf(word) }]
   const negated = NEGATED.test(withoutNames(clause).slice(0, word.from - clause.from))
@@ -120,17 +149,26 @@ function judgeWord(word: ComparingMention, spoken: Spoken, plan: Plan, evidence:
   const side = sideOf(word, clause.text, plan, evidence)
   if (denied) return judgeDenied({ word, side }, spoken, evidence)
   if (comparesMoments(plan) && !word.superlative && BECAME.test(clause.text)) {
+    // "From wet to dry again it got lighter": the later one is spoken of, against the one that it was before.
+    const fromTo = /\bfrom\b/.test(clause.text) && conditions.length === 2 && conditions[1]
+    if (fromTo) return judgeComparative({ word, subject: fromTo, side }, [conditions[0]!], plan, evidence, hedged)
     const now = conditions[0] ?? spoken.earlier
     const then = now && plan.watch.named[plan.watch.named.findIndex(({ id }) => id === now.id) - 1]
     return now && then ? judgeComparative({ word, subject: now, side }, [{ ...now, id: then.id }], plan, evidence, hedged) : []
   }
   const subject = subjectOf(word, conditions, before, clause)
   if (!subject) return []
+  if (word.superlative && OF_READINGS_ITSELF.test(clause.text.slice(word.to - clause.from)))
+    return ofReadings(word, subject, clause, evidence)
+  // "The attic's ceiling was the warmest" is said of one place, and what is ranked is the difference of two.
+  if (word.superlative && clause.mentions.some(({ kind }) => kind === 'place')) return []
   const subjects = joinedTo(subject, conditions, clause)
   const toAll = THAN_ALL.exec(clause.text.slice(word.to - clause.from))
   // Two cannot both be the highest.
   if (word.superlative || toAll)
-    return subjects.length > 1 ? [] : judgeFirst({ word, subject, side }, toAll, clause, evidence, hedged)
+    return subjects.length > 1
+      ? []
+      : judgeFirst({ word, subject, side }, toAll, clause, amongThings(word, clause, plan, evidence), hedged)
   const than = /\bthan\b/.test(clause.text.slice(word.to - clause.from))
   const object = conditions.find(({ from, id }) => from > Math.max(word.to, subject.to) && id !== subject.id)
   if (than && !object) return []
@@ -142,6 +180,26 @@ function judgeWord(word: ComparingMention, spoken: Spoken, plan: Plan, evidence:
   const fits = degree && others.every((id) => hasDegree(degree.large, subject.id, id, evidence))
   return fits ? [...each.flat(), { code: 'right', at: [degree.at] }] : each.flat()
 }
+
+const OF_READINGS_ITSELF = /^ (?:reading|value|number|result|measurement)s?\b/
+
+/** "The lowest reading of kitchen roll was 56 mm": of its own readings, and not of all conditions. */
+function ofReadings(word: ComparingMention, { id }: ConditionMention, clause: Stretch, { summaries }: Evidence): Judged[] {
+  const summary = summaries.find(({ condition }) => condition === id)
+  const figure = clause.mentions.find((one) => one.kind === 'figure')
+  if (!summary || figure?.kind !== 'figure') return []
+  return figure.value === (word.side === 'more' ? summary.highest : summary.lowest) ? [{ code: 'right', at: placesOf(word) }] : []
+}
+
+/** "The worst wrapping": what is called nothing is none of them. */
+function amongThings(word: ComparingMention, clause: Stretch, plan: Plan, evidence: Evidence): Evidence {
+  const noun = /^\s+(\p{L}{3,})/u.exec(clause.text.slice(word.to - clause.from))?.[1]
+  if (noun === undefined || !mainWords(changedFactor(plan)?.name ?? '').includes(withoutEnding(noun))) return evidence
+  const nothing = plan.conditions.filter(({ label }) => CALLED_NOTHING.test(label)).map(({ id }) => id)
+  return nothing.length === 0 ? evidence : { ...evidence, order: evidence.order.filter((id) => !nothing.includes(id)) }
+}
+
+const CALLED_NOTHING = /^(?:nothing|none|no |without |bare$|empty$)/i
 
 /** First of all, with the words that say so: "than any other paper", "by far". */
 function judgeFirst(claim: Claim, toAll: RegExpExecArray | null, clause: Stretch, evidence: Evidence, hedged: boolean): Judged[] {
@@ -165,9 +223,6 @@ function degreeOf(word: ComparingMention, { text, from }: Stretch): { large: boo
   const match = DEGREE.exec(text.slice(0, word.from - from))
   return match ? { large: match[1] !== undefined, at: { from: from + match.index, to: word.from - 1 } } : undefined
 }
-
-/** A fifth of the larger one parts much from a little. */
-const MUCH = 0.2
 
 function hasDegree(large: boolean, a: string, b: string, evidence: Evidence): boolean {
   const [one, other] = [a, b].map((id) => evenedOf(evidence, id) ?? 0) as [number, number]
@@ -281,6 +336,10 @@ function subjectOf(
   const earlier = conditions.filter(({ from }) => from < word.from).at(-1)
   const later = conditions.find(({ from }) => from > word.from)
   if (earlier) return earlier
+  // "It lifts more clips when there are six layers".
+  const given =
+    later && /\b(?:when|if|with)(?: there (?:are|is|were|was))?(?: the)? $/.test(clause.text.slice(0, later.from - clause.from))
+  if (!word.superlative && given && !before && !clause.text.includes(' than ')) return later
   // "12 mm further in kitchen roll than in tissue".
   const than = clause.text.indexOf(' than ')
   if (!word.superlative && later && than >= 0 && later.to <= clause.from + than) return later

@@ -4,7 +4,7 @@ import type { Plan } from '../../lesson'
 import { resultMark } from '../../test'
 import { AS_FAR_AS_SEEN } from './lexicon'
 import type { ComparingMention, ConditionMention, Stretch } from './mentions'
-import { fitsResult, judgeComparative, placesOf, sideOf, type Judged } from './order'
+import { fitsResult, judgeComparative, MUCH, placesOf, sideOf, type Judged } from './order'
 
 /** How a thing is, and the word that compares it. */
 const COMPARED = new Map(
@@ -53,6 +53,9 @@ export function readEquality(
   const asSeen = withinMark && grade !== 'clear' && AS_FAR_AS_SEEN.test(sentence.text)
   if (grade === 'same' || asSeen) return [{ code: 'right', at }]
   const differs = grade === 'clear' || grade === 'leaning'
+  const far = one !== undefined && other !== undefined && Math.abs(one - other) > MUCH * Math.max(Math.abs(one), Math.abs(other))
+  // A fifth and more is not "nearly".
+  if (grade === 'clear' && far && !hedged) return [{ code: 'claims-no-difference', grade, words: [match[0]], at: placesOf(word) }]
   return differs && !/\b(?:nearly|almost|about|just) $/.test(said) && !hedged
     ? [{ code: 'claims-no-difference', grade, words: [match[0]], at: placesOf(word) }]
     : []

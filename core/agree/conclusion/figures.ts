@@ -70,17 +70,17 @@ export function readFigures(
   const ofItself =
     !comparesMoments(plan) && !evidence.summaries.some(({ condition }) => plan.conditions.some(({ id }) => id === condition))
   for (const { figure, owners, strict, together } of ownersOf(sentence, plan)) {
-    const about = ABOUT.test(sentence.text.slice(0, figure.from - sentence.from))
+    const bound = boundOf(sentence, figure)
+    const about = (!bound || bound.holds === 'highest') && ABOUT.test(sentence.text.slice(0, figure.from - sentence.from))
     // "50 on average, and most of us from 44 to 52": a range is one of readings.
     const onAverage = averaged && !RANGED.test(clauseAt(sentence, figure))
     if (isOfOtherSize(sentence, figure, plan)) continue
     const rowsOf = (id: string) => tables.flatMap((table) => table.rows.get(id) ?? [])
     const said = (values: number[]) => values.some((value) => isSaid(figure, value, plan, { about }))
-    const bound = boundOf(sentence, figure)
     const isOf = (id: string) =>
       rowsOf(id).some((row) => {
-        if (bound && isBound(figure, bound, row, plan)) return true
-        if (bound && bound !== 'highest' && !averaged) return false
+        if (bound && isBound(figure, bound.holds, row, plan)) return true
+        if (bound && bound.holds !== 'highest' && !averaged) return false
         const reading = !onAverage && !bound && OF_READINGS.test(clauseAt(sentence, figure)) && isReading(figure, row, plan)
         return reading || said(row.averages)
       })
@@ -98,14 +98,21 @@ export function readFigures(
     // "87 cm quieter" is a difference, whatever the average is.
     const isOther = isCompared(sentence, figure)
     const says = saysDifference(sentence, figure) || ofReadings
-    const owned = strict && !ofItself ? owners : evidence.summaries.map(({ condition }) => condition)
+    const owned =
+      strict && !ofItself && !FROM_TO.test(sentence.text) ? owners : evidence.summaries.map(({ condition }) => condition)
     const fits =
       between !== undefined
         ? isDifference
         : (!isOther && (together ? owners.every(isOf) : owned.some(isOf))) || (isDifference && says)
     // Near enough to be no lie, and not what was said.
     const near = owned.some((id) => rowsOf(id).some((row) => said(row.others))) || ofAnyPlace(figure, owned, plan, evidence)
-    if (fits) right.push({ from: figure.from, to: figure.to })
+    const all = owners.length === 0 ? ALL_OF_THEM.exec(clause.text.slice(0, figure.from - clause.from)) : undefined
+    if (all && !saysDifference(sentence, figure) && !AT_ANOTHER_TIME.test(clause.text)) {
+      const everyOne = evidence.summaries.every(({ condition }) => isOf(condition))
+      if (everyOne) right.push({ from: clause.from + all.index, to: figure.to })
+      continue
+    }
+    if (fits) right.push({ from: bound?.from ?? figure.from, to: figure.to })
     else if (between !== undefined || says || !(near || together || (isDifference && !strict))) {
       const condition = strict ? owners[0] : undefined
       const table = condition === undefined ? undefined : tables[0]!.rows.get(condition)?.averages[0]
@@ -126,16 +133,44 @@ function clauseAt({ text, from }: Stretch, figure: Span): string {
   return text.slice(text.slice(0, begin).search(/[,;:][^,;:]*$/) + 1, after < 0 ? undefined : end + after)
 }
 
+const AT_ANOTHER_TIME = /\b(?:at the (?:start|beginning)|at first|before|earlier)\b/
+/** "All came to 21 °C". */
+const ALL_OF_THEM = /\b(?:all|each|every one|both)(?: of (?:them|these))? (?:\p{L}+ ){1,2}(?:about |around |nearly )?$/u
+
+/** "It falls from 18 to 3 between one and six": the first is of the one, and the second of the other. */
+const FROM_TO = /\bfrom [\d.,]+(?: \p{L}+)? to [\d.,]+(?: \p{L}+)? (?:between|when|as)\b/u
+
 type Bound = 'below' | 'above' | 'highest'
 
-/** What the words right before or behind a number say of all readings. */
-function boundOf({ text, from }: Stretch, figure: Span): Bound | undefined {
+/** Up to two words between "never" and what it denies: "never came above". */
+const FAR_ON = '(?:\\p{L}+ ){0,2}'
+const BEFORE_FIGURE: [Bound, RegExp][] = [
+  [
+    'below',
+    new RegExp(
+      `\\b(?:at least|never ${FAR_ON}(?:below|under|less than|fewer than)|always ${FAR_ON}(?:over|above|more than)) $`,
+      'u',
+    ),
+  ],
+  [
+    'above',
+    new RegExp(`\\b(?:at most|never ${FAR_ON}(?:above|over|more than|beyond)|always ${FAR_ON}(?:under|below|less than)) $`, 'u'),
+  ],
+  ['below', /\b(?:not (?:one|a single)|none)\b[^,;:]*? (?:below|under|less than|fewer than) $/],
+  ['above', /\b(?:not (?:one|a single)|none)\b[^,;:]*? (?:above|over|more than|beyond) $/],
+  ['highest', /\bup to $/],
+]
+
+/** What the words right before or behind a number say of all readings, and where they begin. */
+function boundOf({ text, from }: Stretch, figure: Span): { holds: Bound; from: number } | undefined {
   const [before, after] = [text.slice(0, figure.from - from), text.slice(figure.to - from)]
-  if (/^(?: \p{L}+)? or (?:more|higher|longer|over)\b/u.test(after)) return 'below'
-  if (/^(?: \p{L}+)? or (?:less|fewer|lower|shorter|under)\b/u.test(after)) return 'above'
-  if (/\b(?:at least|never (?:below|under|less than)|always (?:over|above|more than)) $/.test(before)) return 'below'
-  if (/\b(?:at most|never (?:above|over|more than)|always (?:under|below|less than)) $/.test(before)) return 'above'
-  return /\bup to $/.test(before) ? 'highest' : undefined
+  if (/^(?: \p{L}+)? or (?:more|higher|longer|over)\b/u.test(after)) return { holds: 'below', from: figure.from }
+  if (/^(?: \p{L}+)? or (?:less|fewer|lower|shorter|under)\b/u.test(after)) return { holds: 'above', from: figure.from }
+  for (const [holds, pattern] of BEFORE_FIGURE) {
+    const match = pattern.exec(before)
+    if (match) return { holds, from: from + match.index }
+  }
+  return undefined
 }
 
 /** Holds it for every reading, no matter which. "Up to" is the highest one. */
@@ -224,7 +259,10 @@ function ofAnyPlace(figure: FigureMention, owned: string[], plan: Plan, { atPlac
 function saysDifference(sentence: Stretch, figure: Span): boolean {
   const before = sentence.text.slice(0, figure.from - sentence.from)
   const after = sentence.text.slice(figure.to - sentence.from)
-  return /\b(?:by|difference (?:of|is|was)|gap (?:of|is|was))(?:\s+\w+)?\s*$/.test(before) || DIFFERENCE.test(after.slice(0, 16))
+  return (
+    /\b(?:by|difference (?:of|is|was)|gap (?:of|is|was)|took up|soaked up|gained|put on|lost)(?:\s+\w+)?\s*$/.test(before) ||
+    DIFFERENCE.test(after.slice(0, 16))
+  )
 }
 
 /**

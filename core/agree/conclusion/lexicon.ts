@@ -37,7 +37,7 @@ export const QUALITY_NAMES: Record<Quality, string[]> = {
 export const RANGED = /\b(?:between|from|half of us|most of us|ranged?)\b/i
 
 export const HEDGED =
-  /\b(may|might|maybe|perhaps|seems?|looks? (?:like|as if)|probably|lean\w*|not (?:quite |completely |very )?sure|unsure|cannot (?:yet )?tell|can't tell|could not tell|not (?:yet )?(?:tell|say)|could be|not clear|unclear|too close to (?:tell|say|call)|we think|i think)\b/i
+  /\b(may|might|maybe|perhaps|seems?|looks? (?:like|as if)|probably|lean\w*|not (?:quite |completely |very )?sure|unsure|cannot (?:yet )?tell|can't tell|could not tell|not (?:yet )?(?:tell|say)|could be|not clear|unclear|too close to (?:tell|say|call)|we think|i think|(?:before|until) we can (?:say|tell|be sure)|need(?:s|ed)? (?:more|to (?:test|measure|try|repeat|time|weigh)))\b/i
 export const HOW_SURE =
   /\b(sure|clear|clearly|tell|show|shown|groups? (?:agree\w*|found|got|put)|probably|lean\w*|evidence|wobble|certain)\b/i
 /** More than the usual firmness of a sentence. */
@@ -73,7 +73,7 @@ export const JOINING = new Set(
   be been being is are was were has have had will can could may might yet just still out up down off over under into onto round i you
   test class results result table numbers conclusion think thought
   quite very rather really more less most least between each other whether if how found find saw see show shows
-  shown showed say says said tell tells know looks look like seems seem that's it's our us me my mine on average overall once away difference gap thermometer scale scales ruler rulers stopwatch instrument instruments makes made`
+  shown showed say says said tell tells know looks look like seems seem that's it's our us me my mine on average overall once away difference gap apart lie lies lay means again thermometer scale scales ruler rulers stopwatch instrument instruments makes made`
     .split(/\s+/)
     .filter(Boolean),
 )

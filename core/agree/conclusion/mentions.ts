@@ -224,6 +224,7 @@ const namesOf = oncePer((plan: Plan) => {
         .map((word) => made(`(?<=\\bthe )${word}(?= (?:was|is|had|gave|got)\\b)`)),
       ...inWords(plan, condition).map(made),
       ...(comparesMoments(plan) && place === 0 ? [made('at first'), made('(?:at|in) the (?:beginning|start)')] : []),
+      ...(comparesMoments(plan) && place === active.length - 1 ? [made('(?:at|in) the end'), made('finally')] : []),
       ...ofNothing(plan, names[place]!).map(made),
     ]
   })
@@ -251,7 +252,9 @@ function inWords(plan: Plan, condition: Condition): string[] {
   const alone =
     NUMBER_WORDS[value - 1] === undefined
       ? []
-      : [`(?<=\\b(?:with|at|from|than|as|of|to) )${NUMBER_WORDS[value - 1]}(?=[.,;:!]|$| and | to | \\d)`]
+      : [
+          `(?<=\\b(?:with|at|from|than|as|of|to|and|through|for|by) )${NUMBER_WORDS[value - 1]}(?=[.,;:!]|$| and | to | (?:only |about |just )?\\d)`,
+        ]
   return [...written.map((word) => `${escaped(word)}${beside}`), ...alone]
 }
 
@@ -300,7 +303,7 @@ function valueOf(written: string): { value: number; decimals: number } {
 }
 
 const SMALL_AFTER =
-  /^(and|but|for|with|while|whereas|against|compared|than|average|averaged|long|high|tall|far|wide|deep|were|was|then|before|after)$/
+  /^(and|but|for|with|while|whereas|against|compared|than|average|averaged|long|high|tall|far|wide|deep|were|was|then|before|after|through|when|from)$/
 
 /** The unit that is written behind a number, and how many letters it takes. */
 function unitAfter(after: string, own: ResultUnit, ofConditions: UnitCode): { unit: UnitCode; length: number } | undefined {

@@ -83,6 +83,9 @@ export function judgeComparative(
   return [{ code: 'right', at }]
 }
 
+/** A fifth of the larger one parts much from a little. */
+export const MUCH = 0.2
+
 export function isApart(id: string, { grade, notFair }: Evidence): boolean {
   return grade === 'not-fair' || (notFair?.apart.some(({ condition }) => condition === id) ?? false)
 }

@@ -25,7 +25,16 @@ export function readPlaces(
   const places = clause.mentions.filter((one): one is PlaceMention => one.kind === 'place')
   const word = clause.mentions.find((one): one is ComparingMention => one.kind === 'comparing' && !one.superlative)
   const turned = /\b(?:the )?other way (?:round|around)\b|\bopposite\b/.exec(clause.text)
-  const subject = word && (places.findLast(({ to }) => to <= word.from) ?? undefined)
+  // "Warmer at the floor than at the ceiling".
+  const [first, second] = places
+  const than =
+    first && second && /\bthan\b/.test(clause.text.slice(first.to - clause.from, second.from - clause.from)) ? first : undefined
+  const near =
+    first &&
+    !second &&
+    word &&
+    /^ (?:at|on|near|by|under) the $/.test(clause.text.slice(word.to - clause.from, first.from - clause.from))
+  const subject = word && (places.findLast(({ to }) => to <= word.from) ?? than ?? (near ? first : undefined))
   const span = turned && { from: clause.from + turned.index, to: clause.from + turned.index + turned[0].length }
   let claim: PlaceClaim
   if (turned && earlier && places.length === 0) claim = { firstHasMore: !earlier.firstHasMore }
@@ -60,7 +69,7 @@ export function averagesAtPlace(
   const places = clause.mentions.filter((one): one is PlaceMention => one.kind === 'place')
   const own = places.findLast(({ to }) => to <= figure.from) ?? places.find(({ from }) => from >= figure.to)
   if (!own) return undefined
-  const apart = clause.mentions.some(({ kind }) => kind === 'comparing') || /\bdifferen/.test(clause.text)
+  const apart = clause.mentions.some((one) => one.kind === 'comparing' && !one.superlative) || /\bdifferen/.test(clause.text)
   if (apart) {
     const differences = evidence.summaries.filter(({ condition }) => of.length === 0 || of.includes(condition))
     return { averages: differences.map(({ evened }) => evened), at: [] }

@@ -12,7 +12,7 @@ import {
 import { resultUnit, testOf } from '../../test'
 import { convert, unitOf, NUMBER_WORDS } from '../../quantity'
 import type { ClaimDoubt } from '../claims'
-import { CERTAIN, EFFECT, MAKES, NEGATED, NO_DIFFERENCE, NOT_FOUND, OF_THE_METHOD, PROOF } from './lexicon'
+import { CERTAIN, EFFECT, HEDGED, MAKES, NEGATED, NO_DIFFERENCE, NOT_FOUND, OF_THE_METHOD, PROOF } from './lexicon'
 import { clausesOf, plainly, type Span, type Stretch } from './mentions'
 
 /** A number of the thing that was changed, beyond all that were tested. */
@@ -76,6 +76,46 @@ function isChangedNamed(plan: Plan, text: string): boolean {
   )
 }
 
+/** What everybody had the same of, said of conditions in which it was so. */
+export function keptRight(sentence: Stretch, plan: Plan): Span[] {
+  const match = /\bthe same (\p{L}{3,})/u.exec(sentence.text)
+  const factor = match && keptFactors(plan).find(({ name }) => mainWords(name).includes(mainWords(match[1]!)[0] ?? ''))
+  if (!match || !factor || NEGATED.test(sentence.text) || !/\b(?:had|got|used|with)\b/.test(sentence.text.slice(0, match.index)))
+    return []
+  const clause = clausesOf(sentence).find(({ from, to }) => from <= sentence.from + match.index && sentence.from + match.index < to)
+  const named = clause?.mentions.flatMap((one) => (one.kind === 'condition' ? [one.id] : [])) ?? []
+  const meant = named.length > 0 ? named : activeConditions(plan).map(({ id }) => id)
+  return meant.every((id) => factor.exceptions[id] === undefined) ? placesOf([match], sentence.from) : []
+}
+
+/** What no instrument of a class shows, whatever it read. */
+const OTHER_PROPERTY =
+  /\b(?:cheap|pretti|nic|saf|healthi|clean|dear|easi|tasti|tough|smart|ugli|soft|hard|smooth|rough|stiff|fresh)(?:er|est)\b/u
+
+/** "Is the cheapest", "is safer": said of a condition, and measured by nobody. */
+export function notMeasured(sentence: Stretch, plan: Plan): ClaimDoubt[] {
+  const known = [...plan.factors, ...plan.measures].map(({ name }) => name).join(' ')
+  return clausesOf(sentence).flatMap((clause): ClaimDoubt[] => {
+    const match = OTHER_PROPERTY.exec(clause.text)
+    if (!match || known.includes(match[0].slice(0, 4)) || NOT_FOUND.test(clause.text) || HEDGED.test(clause.text)) return []
+    if (!clause.mentions.some(({ kind, to }) => kind === 'condition' && to <= clause.from + match.index)) return []
+    return [{ code: 'not-measured', word: match[0], at: placesOf([match], clause.from) }]
+  })
+}
+
+const CHANGES_WARMTH = /\b(?:warms|warmed|cools|cooled|heats|heated|chills|chilled)\b/
+
+/** "Wool warms the thermometer": what a condition is said to do, where the grade does not carry it. */
+export function actsOn(sentence: Stretch, evidence: Evidence, hedged: boolean): ClaimDoubt[] {
+  if (evidence.grade === 'clear' || evidence.grade === 'one-condition' || hedged) return []
+  return clausesOf(sentence).flatMap((clause): ClaimDoubt[] => {
+    const match = CHANGES_WARMTH.exec(clause.text)
+    const subject = match && clause.mentions.some(({ kind, to }) => kind === 'condition' && to <= clause.from + match.index)
+    if (!match || !subject || NEGATED.test(clause.text)) return []
+    return [{ code: 'claims-too-much', grade: evidence.grade, words: [match[0]], at: placesOf([match], clause.from) }]
+  })
+}
+
 function beforeVerb(text: string, verb: RegExp): string {
   const found = verb.exec(text)
   return found ? text.slice(0, found.index) : ''
@@ -90,7 +130,10 @@ export function noDifference(sentence: Stretch, evidence: Evidence, hedged: bool
   const found = [...sentence.text.matchAll(NO_DIFFERENCE)]
   // Not being able to tell is no reason for "so there is none".
   const drawn = /\bso (?:there (?:is|was) |it (?:makes|made) )?$/.test(sentence.text.slice(0, found[0]?.index ?? 0))
-  if (found.length === 0 || (hedged && !drawn) || OF_THE_METHOD.test(sentence.text) || NOT_FOUND.test(sentence.text)) return []
+  // Two that clearly differ are not "nearly the same", however carefully it is said.
+  const told = pairOf(sentence, evidence) === 'clear'
+  if (found.length === 0 || (hedged && !drawn && !told) || OF_THE_METHOD.test(sentence.text) || NOT_FOUND.test(sentence.text))
+    return []
   const ofPair = pairOf(sentence, evidence)
   const grade = ofPair ?? evidence.grade
   if (grade === 'same' || grade === 'one-condition') return []
@@ -107,7 +150,14 @@ function pairOf({ mentions }: Stretch, evidence: Evidence): Grade | undefined {
 /** Words that no single test carries. */
 export function proof(sentence: Stretch, plan: Plan): ClaimDoubt[] {
   const things = mainWords(changedFactor(plan)?.name ?? '').join('|')
-  const ofAll = things === '' ? [] : [...sentence.text.matchAll(new RegExp(`\\b(?:all|every|any) (?:${things})\\p{L}*`, 'gu'))]
+  const ofAll =
+    things === ''
+      ? []
+      : [
+          ...sentence.text.matchAll(
+            new RegExp(`\\b(?:all|every|any) (?:${things})\\p{L}*(?!\\p{L}| \\p{L}+ed\\b| (?:was|were|had|got|came|did)\\b)`, 'gu'),
+          ),
+        ]
   const found = [...sentence.text.matchAll(PROOF), ...ofAll]
   if (found.length === 0 || OF_THE_METHOD.test(sentence.text) || NOT_FOUND.test(sentence.text) || NEGATED.test(sentence.text))
     return []
@@ -147,7 +197,7 @@ export function reasonsRight(sentence: Stretch, evidence: Evidence): Span[] {
 const GAP = /\bthe gap is (?:much )?bigger than (?:the wobble|what the (?:groups|children) differ by)\b/g
 const BY_LUCK = /\b(?:luck|wobble|chance) could (?:hide or )?make (?:such )?a gap\b/g
 const TOP_TWO = /\b(?:cannot|can't) (?:yet )?tell (?:yet )?which of the (?:top|last) two (?:is the \p{L}+|comes first)/gu
-const ONLY_ONCE = /\bwe (?:measured|read|tested|timed|weighed) each (?:one )?only once\b/g
+const ONLY_ONCE = /\bwe (?:measured|read|tested|timed|weighed) (?:each|it) (?:one )?only once\b/g
 const AGREEING = /\b(\d+) of (\d+) (?:groups?|children|child) agrees?\b/g
 
 /** What is true of the whole: that it matters, where that is clear; that nobody can tell, where nobody can; that nothing differs, where it is the same. */
@@ -172,7 +222,7 @@ export function toldRight(sentence: Stretch, plan: Plan, evidence: Evidence): Sp
 }
 
 const CANNOT_TELL =
-  /\b(?:cannot|can't|could not|are not able to) (?:yet )?(?:tell|say)(?: yet)?\b|\bnot (?:yet |quite |really |very )*sure(?: yet)?\b(?= (?:whether|if|which|about)| yet\b|[.!,]|$)|\bunsure\b/i
+  /\b(?:cannot|can't|could not|are not able to) (?:yet )?(?:tell|say|be sure)(?: yet)?\b|\bnot (?:yet |quite |really |very )*sure(?: yet)?\b(?= (?:whether|if|which|about)| yet\b|[.!,]|$)|\bunsure\b/i
 /** What else is true of a class that cannot be sure. */
 const SO_FAR = /\b(?:so far it (?:looks|seems)|it may be) so\b|\b(?:the |our )?(?:numbers|words) are (?:all |too |so )*mixed up\b/i
 const MISSING = /\b(?:some|a few|many) (?:numbers|readings|words) are (?:still )?missing\b/i

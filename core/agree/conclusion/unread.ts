@@ -87,6 +87,9 @@ function unreadInClause(
     const word = match[0]
     if (judged.some((one) => overlaps(one, span)) || clause.mentions.some((one) => overlaps(one, span))) return []
     if (BOUND.test(clause.text) && /^(?:never|always|below|above|under|over|than)$/.test(word)) return []
+    if (ALL_ELSE.test(clause.text.slice(0, match.index + word.length))) return []
+    // "Through six layers".
+    if (word === 'through' && clause.mentions.some(({ kind, from }) => kind === 'condition' && from === span.to + 1)) return []
     if (word === 'only' && isBesideFigure(clause, span)) return []
     if (asSeen && span.from >= clause.from + asSeen.index && span.to <= clause.from + asSeen.index + asSeen[0].length) return []
     const whose = NUMBER_WORDS.includes(word) && ALL_OF_THEM.exec(clause.text.slice(0, match.index))
@@ -100,6 +103,8 @@ function unreadInClause(
   })
 }
 
+/** "Beat everything else": whoever is ahead without a name behind it is ahead of all. */
+const ALL_ELSE = /\b(?:beats?|ahead of) (?:everything(?: else)?|all(?: the)?(?: others| rest)?|the others|the rest)$/
 /** A bound of all readings, which the figure behind it was held against. */
 const BOUND = /\b(?:never|always) (?:below|above|under|over|more than|less than) \d/
 const OF_ITS_OWN = /\b(?:but|did|does|do|is|was|were|are)\b/
