@@ -1,5 +1,5 @@
 import { NUMBER_WORDS, numberOf, unitNamed, unitOf, type UnitCode } from '../quantity'
-import { ARTICLE, MADE_INTO, MADE_OF, PREPOSITIONS, QUALITY_OF, SOME_AMOUNT, VERBS } from './words'
+import { ARTICLE, isPlural, MADE_INTO, MADE_OF, PREPOSITIONS, QUALITY_OF, SOME_AMOUNT, VERBS } from './words'
 
 /** What a line counts up: the conditions, as they were written. */
 export interface Listed {
@@ -40,7 +40,7 @@ export function numbersIn(text: string): Listed | undefined {
     // "1, 2 or 3 pumps": what stands behind the last one is no unit, and counts.
     const counted = words.at(-1) !== '' && units.at(-1) === undefined && words.at(-1) !== '°' ? words.at(-1)! : ''
     const named = last !== undefined && last !== 'pieces'
-    const behind = counted === '' ? '' : (/^ of [\p{L}-]+/iu.exec(after)?.[0] ?? '')
+    const behind = counted === '' ? '' : (/^ of [\p{L}-]+/iu.exec(after)?.[0] ?? secondWord(counted, after))
     const follows = named || counted !== '' ? '' : (match.groups!.of ?? '').trim()
     const of = counted !== '' ? counted + behind : words.at(-1) === '°' ? 'degrees' : follows
     if (read.length < 2 || /^(?:tries|goes|attempts|times|weeks?|groups?)\b/i.test(of)) continue
@@ -53,6 +53,13 @@ export function numbersIn(text: string): Listed | undefined {
     return { items, as: 'numbers', unit: named ? last : undefined, of, before: before.trim().toLowerCase(), rest, quote }
   }
   return undefined
+}
+
+/** "3 paper clips": the plural that stands behind what would be one alone. */
+function secondWord(counted: string, after: string): string {
+  const next = /^ (?<noun>[\p{L}-]+)/u.exec(after)
+  const noun = next?.groups!.noun!.toLowerCase()
+  return noun && isPlural(noun) && !isPlural(counted) && !VERBS.has(noun) && !PREPOSITIONS.has(noun) ? next![0] : ''
 }
 
 /** Centimetres, where some are in metres. */
@@ -77,8 +84,14 @@ const MOST_WORDS = 6
 
 const TIME_NOUN = /^(?:\S+ )?(?:seconds?|minutes?|hours?|days?|weeks?|months?|lessons?)$/i
 
+/** "… bend most? soft medium hard": nothing but qualities behind the question, and no commas. */
+const ONLY_QUALITIES = /(?<=^|[?:.])(\s*)(\p{L}+(?:\s+\p{L}+){1,5})(?=\s*[.?]?\s*$)/u
+
 /** Kinds in a row: "stick, paste or tape", "on the sill, on the shelf and in the cupboard"; undefined where the line counts nothing up. */
-export function kindsIn(text: string): Listed | undefined {
+export function kindsIn(line: string): Listed | undefined {
+  const text = line.replace(ONLY_QUALITIES, (_, before: string, row: string) =>
+    row.split(/\s+/).every(isQuality) ? before + row.split(/\s+/).join(', ') : before + row,
+  )
   const parts = text.split(SEPARATOR).map((part) => part.trim())
   // "a cloth over a jar and pour muddy water through": what is done goes on behind the list.
   while (parts.length > 2 && isSentence(parts.at(-1)!)) parts.pop()

@@ -7,7 +7,9 @@ import { compared } from './compared'
 /** What a line measures, by its words; undefined where they name nothing. The ways stand in their order, the plainest first. */
 export function measureIn(text: string): MeasureRead | undefined {
   // "what happens to the shadow when the torch is closer": what stands behind is changed, and not measured.
-  const told = text.replace(/(?<=\S)\s(?:if|when) .*$/iu, '')
+  const told = text
+    .replace(/(?<=\S)\s(?:if|when) .*$/iu, '')
+    .replace(/^\s*(?:rank|order|sort|arrange) (?:(?:the|our|these|some|\d+|two|three|four|five|six|seven|eight) )*/iu, '')
   const found =
     counted(text) ??
     howClause(text) ??
@@ -21,12 +23,17 @@ export function measureIn(text: string): MeasureRead | undefined {
     superlativeNoun(told) ??
     kept(text)
   const said = unitSaidIn(text)
-  if (!found)
+  // What reads like nothing was not understood: it is asked.
+  if (!found || NO_CARD.test(found.name))
     return said && BY_TOOL[said]
       ? { ...read(BY_TOOL[said]!, TOOLS.find(([unit]) => unit === said)?.[1].exec(text)?.[0] ?? said, said), unitSaid: true }
       : undefined
   return said && found.unit !== 'count' && found.open.length === 0 ? { ...found, unit: said, unitSaid: true } : found
 }
+
+/** "How long the they is", "how long you balance on can shut": no card that anybody would write. */
+const NO_CARD =
+  /\bthe (?:they|it|we|you|i)\b|\b(?:on|in|of|to|at) (?:can|is|are|does|do|will)\b|\bhow (?:much|many) (?:soft|hard|thick|thin|long|short|big|small) the\b|\beatens\b/i
 
 const NOUNS =
   'temperature|mass|weight|length|height|distance|time|number|amount|volume|width|depth|size|speed|loudness|pull|force|brightness|thickness|pulse'
