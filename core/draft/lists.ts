@@ -85,13 +85,14 @@ const MOST_WORDS = 6
 const TIME_NOUN = /^(?:\S+ )?(?:seconds?|minutes?|hours?|days?|weeks?|months?|lessons?)$/i
 
 /** "… bend most? soft medium hard": nothing but qualities behind the question, and no commas. */
-const ONLY_QUALITIES = /(?<=^|[?:.])(\s*)(\p{L}+(?:\s+\p{L}+){1,5})(?=\s*[.?]?\s*$)/u
+const ONLY_QUALITIES = /(?<=^|[?:.])\s*(?<row>\p{L}+(?:\s+\p{L}+){1,5})(?=\s*[.?]?\s*$)/u
 
 /** Kinds in a row: "stick, paste or tape", "on the sill, on the shelf and in the cupboard"; undefined where the line counts nothing up. */
-export function kindsIn(line: string): Listed | undefined {
-  const text = line.replace(ONLY_QUALITIES, (_, before: string, row: string) =>
-    row.split(/\s+/).every(isQuality) ? before + row.split(/\s+/).join(', ') : before + row,
-  )
+export function kindsIn(text: string): Listed | undefined {
+  const row = ONLY_QUALITIES.exec(text)?.groups!.row
+  const qualities = row?.split(/\s+/) ?? []
+  if (row && qualities.every(isQuality))
+    return { items: qualities, as: 'kinds', unit: undefined, of: '', before: '', rest: text.replace(row, ''), quote: row }
   const parts = text.split(SEPARATOR).map((part) => part.trim())
   // "a cloth over a jar and pour muddy water through": what is done goes on behind the list.
   while (parts.length > 2 && isSentence(parts.at(-1)!)) parts.pop()
