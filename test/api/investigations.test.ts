@@ -47,6 +47,16 @@ it('a lesson is kept to begin from without its class and record, goes out as a f
   expect((await open(begun.lesson.id)).lesson.plan.repeats).toBe(4)
 })
 
+it('where each child has its own record, a lesson begins with one for each, and nobody guesses how it is opened', async () => {
+  const [first, second] = [(await newLesson('step-pulse')).lesson.plan, (await newLesson('step-pulse')).lesson.plan]
+  expect(first.each).toBe('child')
+  expect(first.groups).toHaveLength(first.children)
+  expect(new Set(first.groups.map(({ name }) => name)).size).toBe(first.children)
+  const keys = (plan: typeof first) => plan.groups.map(({ key }) => key)
+  expect(keys(first).every((key) => key.length === 4)).toBe(true)
+  expect(keys(first).filter((key) => keys(second).includes(key)).length).toBeLessThan(3)
+})
+
 it('what ships is a file like any other; a damaged or newer one says where and changes nothing', async () => {
   const before = (await library()).length
   const whole = LIBRARY_FILES['syrup-race'] as { plan: object }
