@@ -120,11 +120,18 @@ export function layTerm(ask: TermAsk, ground: TermGround): TermWeek[] {
   })
 }
 
-/** The weeks that have such a lesson: every so many school weeks after the last one, and those that were chosen by hand. */
+/** Days on which hardly any school is open, whatever its calendar says or leaves out. */
+const LAST_OF_DECEMBER = /-12-(?:2[5-9]|3[01])$/
+/** So many of them in a week leave it out. */
+const MOST_LAST = 2
+
+/** The weeks that have such a lesson: every so many school weeks after the last one, never the last of December, and those that were chosen by hand. */
 function openWeeks(weeks: SchoolWeek[], standingIn: Standing[][], { every, chosen }: TermAsk): boolean[] {
   let since = every
   return weeks.map(({ from, open }, place) => {
     if (open.length === 0) return false
+    const isLast = open.filter((day) => LAST_OF_DECEMBER.test(day)).length > MOST_LAST
+    if (isLast && typeof chosen[from] !== 'string') return false
     const isTaken = standingIn[place]!.length > 0
     const due = since >= every || typeof chosen[from] === 'string'
     since = isTaken || due ? 1 : since + 1

@@ -65,6 +65,14 @@ describe('a term is laid so that', () => {
       if (readings.length === 1) expect([new Date(`${day}T12:00:00Z`).getUTCDay(), lost]).toEqual([4, 0])
   })
 
+  it('nothing is laid into the last week of December unless somebody puts it there', () => {
+    const ask = { from: '2026-12-14', to: '2027-01-10', weekday: null, every: 1, chosen: {} }
+    const free = { ...GROUND, calendar: USUAL_CALENDAR, standing: [] }
+    expect(layTerm(ask, free).map(({ isOpen }) => isOpen)).toEqual([true, true, false, true])
+    const [, , told] = layTerm({ ...ask, chosen: { '2026-12-28': 'swing-time' } }, free)
+    expect(told!.laid).toMatchObject({ candidate: 'swing-time', byHand: true })
+  })
+
   it('what is read over days loses no reading to a weekend or a holiday where a start in that week can help it', () => {
     const overDays = ALL.filter(({ times }) => times.length > 1)
     expect(overDays.length).toBeGreaterThan(0)
