@@ -29,9 +29,9 @@ const [FULL_LAYERS, LET_THROUGH] = [14, 0.65]
 
 /**
  * What a bulb in one line with a pencil lead still has of its voltage: what the bulb and the lead take adds up to what the cells give.
- * @example bulbVolts(0).toFixed(2) // => '3.00'
+ * `bulbVolts(0).toFixed(2) // '3.00'`
  */
-export function bulbVolts(centimetres: number): number {
+function bulbVolts(centimetres: number): number {
   let [low, high] = [0, CELLS_VOLTS]
   for (let step = 0; step < 50; step += 1) {
     const volts = (low + high) / 2

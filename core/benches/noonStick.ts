@@ -9,9 +9,9 @@ const HOURS: Record<string, number> = { nine: 9, 'half-ten': 10.5, noon: 12, 'ha
 
 /**
  * The shadow of an upright stick, as long as the stick in its unit: the height of the sun by the hour angle, sin h = sin(lat) sin(dec) + cos(lat) cos(dec) cos(15° (hour - 12)).
- * @example stickShadow(30, 12).toFixed(1) // => '23.4'
+ * `stickShadow(30, 12).toFixed(1) // '23.4'`
  */
-export function stickShadow(stick: number, hour: number): number {
+function stickShadow(stick: number, hour: number): number {
   const [latitude, declination, turned] = [LATITUDE, DECLINATION, 15 * (hour - 12)].map((degrees) => degrees * DEGREE) as [
     number,
     number,

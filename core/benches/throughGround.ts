@@ -15,9 +15,9 @@ const GROUND = {
 
 /**
  * Millilitres (or grams) of water that have come through: first the ground drinks, then it lets the rest pass at its own speed.
- * @example throughGround('sand') // => 75
+ * `throughGround('sand') // 75`
  */
-export function throughGround(kind: keyof typeof GROUND): number {
+function throughGround(kind: keyof typeof GROUND): number {
   const { sinks, keeps } = GROUND[kind]
   const pressed = (DEEP + STOOD) / DEEP
   return Math.max(0, Math.min(POURED - keeps, sinks * AREA * pressed * SECONDS - keeps))

@@ -5,9 +5,9 @@ const [THICK, STIFF, DENSE] = [0.0025, 3e9, 1050]
 
 /**
  * Seconds of one swing of a ruler that is held at one end: the first note of a beam, f = 0.1615 d / L^2 sqrt(E / rho) (Euler and Bernoulli).
- * @example (1 / twangPeriod(10)).toFixed(0) // => '68'
+ * `(1 / twangPeriod(10)).toFixed(0) // '68'`
  */
-export function twangPeriod(overhang: number): number {
+function twangPeriod(overhang: number): number {
   const length = overhang / 100
   return length ** 2 / (0.1615 * THICK * Math.sqrt(STIFF / DENSE))
 }
