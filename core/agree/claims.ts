@@ -7,6 +7,7 @@ import { HEDGED, HOW_SURE, NOT_FOUND } from './conclusion/lexicon'
 import { sentencesOf, type ConditionMention, type Span, type Stretch } from './conclusion/mentions'
 import {
   actsOn,
+  calledFair,
   effects,
   keptRight,
   noDifference,
@@ -169,6 +170,7 @@ function readSentence(
   doubts.push(
     ...(hedged ? [] : notMeasured(sentence, plan)),
     ...actsOn(sentence, evidence, hedged),
+    ...calledFair(sentence, evidence),
     ...effects(sentence, plan, evidence, hedged),
     ...noDifference(sentence, evidence, hedged),
     ...proof(sentence, plan),

@@ -1,7 +1,7 @@
 import { evenedOf, gradeBetween, type Evidence } from '../../evidence'
 import { changedFactor, mainWords, withoutEnding, type Plan } from '../../lesson'
-import { comparesMoments } from '../../test'
-import type { Quality } from '../../quantity'
+import { comparesMoments, countsOf, resultUnit } from '../../test'
+import { unitOf, type Quality } from '../../quantity'
 import { readEquality } from './equality'
 import { HEDGED, NEGATED, NOT_FOUND } from './lexicon'
 import {
@@ -14,19 +14,8 @@ import {
   type Span,
   type Stretch,
 } from './mentions'
-import {
-  bestSideOf,
-  fitsResult,
-  isApart,
-  isTold,
-  judgeComparative,
-  judgeSuperlative,
-  MUCH,
-  placesOf,
-  sideOf,
-  type Claim,
-  type Judged,
-} from './order'
+import { fitsResult, isApart, judgeComparative, judgeSuperlative, MUCH, placesOf, sideOf, type Claim, type Judged } from './order'
+import { inOrder, isOneByOne, judgeNth, listsOrder, nthOf, readOrder } from './inOrder'
 import { readPlaces, type PlaceClaim } from './places'
 import { keptBefore, ofSetUp, otherKindOfKept } from './setUp'
 import { readTrend } from './trend'
@@ -46,8 +35,20 @@ export function readDirections(
   const colon = sentence.text.indexOf(': ')
   const [lead, rest] = colon < 0 ? [sentence, undefined] : [part(sentence, 0, colon), part(sentence, colon, sentence.text.length)]
   if (FOR_EACH.test(sentence.text)) return []
+  const untrue = NOT_TRUE.exec(sentence.text)
+  if (untrue) {
+    const told = clausesJudged(
+      part(sentence, untrue.index + untrue[0].length, sentence.text.length),
+      plan,
+      evidence,
+      hedged,
+      earlier,
+    )
+    return told.flatMap(({ code, at }): Judged[] => (code === 'right' ? [{ code: 'wrong-direction', named: undefined, at }] : []))
+  }
   const listed = readOrder(sentence, plan, evidence)
-  if (listed) return listed
+  // What is listed one after the other is read clause by clause as well, unless it is wrong already.
+  if (listed && (listsOrder(sentence) || listed.some(({ code }) => code !== 'right'))) return listed
   const trend = readTrend(lead, plan, evidence, hedged)
   if (!trend) return clausesJudged(sentence, plan, evidence, hedged, earlier)
   return [trend, ...(rest ? clausesJudged(rest, plan, evidence, hedged, earlier) : [])]
@@ -55,26 +56,8 @@ export function readDirections(
 
 /** "With every 20 in more it bounces 10 in more": nobody reckons that out here. */
 const FOR_EACH = /\b(?:every|each) (?:extra |additional |further )?\d[\d.,]*\s?\p{L}* (?:more|longer|higher|further|extra)\b/u
-const IN_ORDER =
-  /\b(?:the |our )?order (?:is|was)\b|\bin (?:this|that) order\b|\bfrom (?:best|first|highest|most) to (?:worst|last|lowest|least)\b/
-
-/** "The order is kitchen roll, tissue, card": the best first, each clearly before the next. */
-function readOrder(sentence: Stretch, plan: Plan, evidence: Evidence): Judged[] | undefined {
-  const match = IN_ORDER.exec(sentence.text)
-  const named = sentence.mentions.filter((one): one is ConditionMention => one.kind === 'condition')
-  if (!match || named.length < 3 || NEGATED.test(withoutNames(sentence))) return undefined
-  const order = bestSideOf(plan) === 'less' ? [...evidence.order].reverse() : evidence.order
-  const places = named.map(({ id }) => order.indexOf(id))
-  const at = placesOf({ from: sentence.from + match.index, to: sentence.from + match.index + match[0].length }, ...named)
-  if (places.includes(-1) || named.some(({ id }) => isApart(id, evidence))) return []
-  const wrong = named.findIndex((_, place) => place > 0 && places[place]! < places[place - 1]!)
-  if (wrong > 0) {
-    const [a, b] = [named[wrong - 1]!.id, named[wrong]!.id]
-    return isTold(a, b, evidence) ? [{ code: 'wrong-direction', named: [a, b], at }] : []
-  }
-  const clear = named.every(({ id }, place) => place === 0 || gradeBetween(evidence, named[place - 1]!.id, id) === 'clear')
-  return clear ? [{ code: 'right', at }] : []
-}
+/** "It is not true that kitchen roll was highest": what is so is denied. */
+const NOT_TRUE = /^\W*it (?:is|was) (?:not true|false|wrong|untrue) that /
 
 function part({ text, from, mentions }: Stretch, begin: number, end: number): Stretch {
   const span = { from: from + begin, to: from + end }
@@ -99,7 +82,7 @@ function clausesJudged(sentence: Stretch, plan: Plan, evidence: Evidence, hedged
     const [only, ...more] = conditions
     const nth = nthOf(clause, conditions)
     if (nth && (only ?? before)) return judgeNth((only ?? before)!, nth, clause, plan, evidence)
-    if (before && only && more.length === 0 && words.length === 0 && THEN.test(clause.text)) return inOrder(before, only, evidence)
+    if (before && only && more.length === 0 && words.length === 0 && isOneByOne(clause)) return inOrder(before, only, evidence)
     const equal = readEquality(clause, sentence, conditions, before, plan, evidence, hedged)
     if (equal) return equal
     if (words.length > 0 && conditions.length === 0) {
@@ -134,7 +117,7 @@ const THAN_ALL = /\bthan (?:any|all|every|each)(?: of)?(?: the| our)? (?:others?
 
 function judgeWord(word: ComparingMention, spoken: Spoken, plan: Plan, evidence: Evidence, hedged: boolean): Judged[] {
   const { clause, sentence, conditions, before } = spoken
-  const ofKept = conditions.length === 0 ? keptBefore(word, clause, plan) : undefined
+  const ofKept = conditions.length === 0 ? keptBefore(word, clause, plan, fitsResult(word, plan)) : undefined
   if (ofKept) return [{ code: 'not-tested', factor: ofKept.id, at: placesOf(word) }]
   const setUp = ofSetUp(word, sentence, plan)
   if (setUp) return setUp.tested ? [] : [{ code: 'not-tested', factor: setUp.factor.id, at: placesOf(word) }]
@@ -146,6 +129,9 @@ function judgeWord(word: ComparingMention, spoken: Spoken, plan: Plan, evidence:
     return isUnmeasured(word, clause, plan, sentence.text.includes(': ')) && (conditions.length > 0 || before)
       ? [{ code: 'not-measured', word: word.word, at: placesOf(word) }]
       : []
+  // "Takes longer", where lengths were read.
+  if (word.quality === 'length' && TAKES.test(clause.text.slice(0, word.from - clause.from)) && !isATime(plan))
+    return [{ code: 'not-measured', word: word.word, at: placesOf(word) }]
   const side = sideOf(word, clause.text, plan, evidence)
   if (denied) return judgeDenied({ word, side }, spoken, evidence)
   if (comparesMoments(plan) && !word.superlative && BECAME.test(clause.text)) {
@@ -158,6 +144,8 @@ function judgeWord(word: ComparingMention, spoken: Spoken, plan: Plan, evidence:
   }
   const subject = subjectOf(word, conditions, before, clause)
   if (!subject) return []
+  // The best for something is not the best.
+  if (/^(?:best|worst|better|worse)$/.test(word.word) && /^ (?:for|at) /.test(clause.text.slice(word.to - clause.from))) return []
   if (word.superlative && OF_READINGS_ITSELF.test(clause.text.slice(word.to - clause.from)))
     return ofReadings(word, subject, clause, evidence)
   // "The attic's ceiling was the warmest" is said of one place, and what is ranked is the difference of two.
@@ -180,6 +168,10 @@ function judgeWord(word: ComparingMention, spoken: Spoken, plan: Plan, evidence:
   const fits = degree && others.every((id) => hasDegree(degree.large, subject.id, id, evidence))
   return fits ? [...each.flat(), { code: 'right', at: [degree.at] }] : each.flat()
 }
+
+const TAKES = /\b(?:takes?|took|taking|lasts?|lasted|needs?|needed) (?:\p{L}+ )?$/u
+
+const isATime = (plan: Plan) => unitOf(resultUnit(plan)).dimension === 'time' || countsOf(plan) === 'until'
 
 const OF_READINGS_ITSELF = /^ (?:reading|value|number|result|measurement)s?\b/
 
@@ -265,52 +257,19 @@ function isBehind({ word }: ComparingMention): boolean {
 const PROPERTIES: readonly Quality[] = ['speed', 'strength', 'weight', 'warmth', 'loudness', 'light', 'wetness']
 const OF_THINGS: readonly Quality[] = ['width', 'length', 'depth']
 
-function isUnmeasured({ quality, to }: ComparingMention, clause: Stretch, plan: Plan, explained: boolean): boolean {
+/** How much of something is held is not how high it climbs. */
+const HOLDS = /\b(?:holds?|held|keeps?|kept|carries|carried|stores?) (?:the )?$/
+
+function isUnmeasured({ quality, from, to, of }: ComparingMention, clause: Stretch, plan: Plan, explained: boolean): boolean {
   // What stands before a colon is explained behind it.
   if (HEDGED.test(clause.text) || explained) return false
+  if (quality === 'size' && of !== undefined && HOLDS.test(clause.text.slice(0, from - clause.from))) return true
   // "The thickest paper" is said of the thing itself.
   const noun = /^\s+(\p{L}{3,})/u.exec(clause.text.slice(to - clause.from))?.[1]
   const ofThing = noun !== undefined && mainWords(changedFactor(plan)?.name ?? '').includes(withoutEnding(noun))
   if (!PROPERTIES.includes(quality) && !(ofThing && OF_THINGS.includes(quality))) return false
   const cards = ofThing ? [changedFactor(plan)!] : plan.factors
   return ![...cards, ...plan.measures].some(({ name }) => isAbout(name, quality))
-}
-
-const NTH = /\b(?:came|comes|was|is|finished) (second|third|fourth)(?: best)?\b/
-const PLACES = ['second', 'third', 'fourth']
-
-/** The place that a clause gives away: "second try" may be a condition's name. */
-function nthOf(clause: Stretch, conditions: ConditionMention[]): RegExpExecArray | undefined {
-  const match = NTH.exec(clause.text)
-  const end = clause.from + (match ? match.index + match[0].length : 0)
-  return match && !conditions.some(({ from, to }) => from < end && end <= to) ? match : undefined
-}
-
-/** "Came third": right where its neighbours stand clearly before and behind it. */
-function judgeNth(subject: ConditionMention, match: RegExpExecArray, clause: Stretch, plan: Plan, evidence: Evidence): Judged[] {
-  const side = bestSideOf(plan)
-  if (side === undefined || isApart(subject.id, evidence)) return []
-  const order = side === 'more' ? evidence.order : [...evidence.order].reverse()
-  const place = PLACES.indexOf(match[1]!) + 1
-  const from = clause.from + match.index
-  const at = placesOf(subject, { from, to: from + match[0].length })
-  const there = order[place]
-  if (there !== undefined && there !== subject.id && isTold(subject.id, there, evidence))
-    return [{ code: 'names-another-winner', named: subject.id, winner: there, at }]
-  const neighbours = [order[place - 1], order[place + 1]].filter((id) => id !== undefined)
-  return there === subject.id && neighbours.every((id) => gradeBetween(evidence, subject.id, id) === 'clear')
-    ? [{ code: 'right', at }]
-    : []
-}
-
-const THEN = /^\W*(?:and )?then /
-
-/** "Kitchen roll first, then tissue": each stands clearly before the next. */
-function inOrder(earlier: ConditionMention, later: ConditionMention, evidence: Evidence): Judged[] {
-  const place = (id: string) => evidence.order.indexOf(id)
-  if (place(earlier.id) < 0 || place(later.id) < 0 || gradeBetween(evidence, earlier.id, later.id) !== 'clear') return []
-  if (Math.abs(place(earlier.id) - place(later.id)) !== 1) return []
-  return [{ code: 'right', at: placesOf(later) }]
 }
 
 /** An object with those that stand right behind it: "than in the cupboard and the window". */

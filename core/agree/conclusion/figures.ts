@@ -75,6 +75,8 @@ export function readFigures(
     // "50 on average, and most of us from 44 to 52": a range is one of readings.
     const onAverage = averaged && !RANGED.test(clauseAt(sentence, figure))
     if (isOfOtherSize(sentence, figure, plan)) continue
+    // "Nobody but kitchen roll climbed above 49 mm" is said of all the others.
+    if (NOBODY_BUT.test(clauseAt(sentence, figure))) continue
     const rowsOf = (id: string) => tables.flatMap((table) => table.rows.get(id) ?? [])
     const said = (values: number[]) => values.some((value) => isSaid(figure, value, plan, { about }))
     const isOf = (id: string) =>
@@ -91,6 +93,23 @@ export function readFigures(
       const { averages, at } = atPlace
       if (averages.some((value) => isSaid(figure, value, plan, { about }))) right.push({ from: figure.from, to: figure.to }, ...at)
       else if (averages.length > 0) wrong.push(wrongly(figure, sentence, owners[0], averages[0]))
+      continue
+    }
+    const beyond = owners.length > 0 && !bound && !isCompared(sentence, figure) ? beyondOf(sentence, figure) : undefined
+    if (beyond) {
+      const value = convert(figure.value, figure.unit, resultUnit(plan)) ?? NaN
+      const holds = (id: string) =>
+        rowsOf(id).some(({ averages }) => (beyond === 'more' ? averages[0]! > value : averages[0]! < value))
+      if (owners.every(holds)) right.push({ from: figure.from, to: figure.to })
+      else if (strict || together)
+        wrong.push(
+          wrongly(
+            figure,
+            sentence,
+            owners.find((id) => !holds(id)),
+            tables[0]!.rows.get(owners.find((id) => !holds(id))!)?.averages[0],
+          ),
+        )
       continue
     }
     const between = betweenTwo(sentence, clause, figure, evidence)
@@ -136,6 +155,19 @@ function clauseAt({ text, from }: Stretch, figure: Span): string {
 const AT_ANOTHER_TIME = /\b(?:at the (?:start|beginning)|at first|before|earlier)\b/
 /** "All came to 21 °C". */
 const ALL_OF_THEM = /\b(?:all|each|every one|both)(?: of (?:them|these))? (?:\p{L}+ ){1,2}(?:about |around |nearly )?$/u
+
+const NOBODY_BUT = /\b(?:nobody|nothing|none|no other)\b/
+
+/** "Climbed more than 40 mm": what an average lies beyond. */
+function beyondOf({ text, from }: Stretch, figure: Span): 'more' | 'less' | undefined {
+  const before = text.slice(0, figure.from - from)
+  if (/\b(?:times|much|far|by|just) (?:\p{L}+ )?than $/u.test(before)) return undefined
+  if (/(?<!\b(?:no|not|never|any|always) )\b(?:more than|over|above|higher than|further than|longer than) $/.test(before))
+    return 'more'
+  return /(?<!\b(?:no|not|never|any|always) )\b(?:less than|fewer than|under|below|lower than|shorter than) $/.test(before)
+    ? 'less'
+    : undefined
+}
 
 /** "It falls from 18 to 3 between one and six": the first is of the one, and the second of the other. */
 const FROM_TO = /\bfrom [\d.,]+(?: \p{L}+)? to [\d.,]+(?: \p{L}+)? (?:between|when|as)\b/u

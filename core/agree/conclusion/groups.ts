@@ -5,7 +5,7 @@ import { clausesOf, type Span, type Stretch } from './mentions'
 import type { Judged } from './order'
 
 const COUNT = `(\\d+|${NUMBER_WORDS.join('|')})`
-const HOW_MANY = new RegExp(`\\b(?:(all|every|each|most)|${COUNT})(?: of)?(?: (?:the|our))?(?: ${COUNT})? groups?\\b`, 'u')
+const HOW_MANY = new RegExp(`\\b(?:(all|every|each|most|half)|${COUNT})(?: of)?(?: (?:the|our))?(?: ${COUNT})? groups?\\b`, 'u')
 
 export interface GroupsCounted {
   agreeing: number
@@ -42,7 +42,9 @@ export function readGroups(
         ? numberOf(one!) === agreeing
         : share === 'most'
           ? agreeing * 2 > agreement.asked.length
-          : agreeing === agreement.asked.length
+          : share === 'half'
+            ? isHalf(agreeing / agreement.asked.length, clause.text.slice(0, match.index))
+            : agreeing === agreement.asked.length
     if (!fits || (of !== undefined && numberOf(of) !== agreement.asked.length))
       wrong.push({
         ...{ ...span, said: match[0], condition: undefined, table: undefined },
@@ -51,4 +53,10 @@ export function readGroups(
     else right.push(span)
   }
   return { wrong, right }
+}
+
+/** "Half of the groups", "more than half of the groups". */
+function isHalf(share: number, before: string): boolean {
+  if (/\b(?:more than|over) $/.test(before)) return share > 0.5
+  return /\b(?:less than|under|fewer than) $/.test(before) ? share < 0.5 : share === 0.5
 }

@@ -45,7 +45,7 @@ export const CERTAIN =
   /\b(prove[sdn]?|proof|definitely|certain(?:ly)?|always|every time|for sure|without (?:a |any )?doubt|we know|we are sure|shows? (?:clearly|that)|clearly|is clear(?:ly)?|could not be clearer|obviously|must be)\b/gi
 /** One class's test never proves for good. */
 export const PROOF =
-  /\b(prove[sdn]?|proof|always|every time|every single time|without (?:a |any )?doubt|100 ?%|in all cases|for certain|it is a fact)(?![a-z])/gi
+  /\b(prove[sdn]?|proof|always|every time|every single time|without (?:a |any )?doubt|100 ?%|in all cases|for certain|it is a fact|never \p{L}+s)(?!\p{L})/giu
 /** Said of how they worked and not of what came out. */
 export const OF_THE_METHOD =
   /\b(kept|keep|used|use|poured|cut|put|took turns|measured|read it|were careful|made sure|fair|repeat\w*|same (?:amount|size|way|person|for (?:everybody|everyone|every group|each group|all groups)|every time|each time))\b/i

@@ -31,7 +31,9 @@ export function readRatios(sentence: Stretch, plan: Plan, evidence: Evidence): {
     const named = clause.mentions.filter((one): one is ConditionMention => one.kind === 'condition')
     for (const match of clause.text.matchAll(SAID)) {
       const span = { from: clause.from + match.index, to: clause.from + match.index + match[0].length }
-      const [subject, object] = [named.findLast(({ to }) => to <= span.from), named.find(({ from }) => from >= span.to)]
+      // "Wet it weighed 86 g, seven times as much as dry again".
+      const before = sentence.mentions.filter((one): one is ConditionMention => one.kind === 'condition' && one.to <= span.from)
+      const [subject, object] = [before.at(-1), named.find(({ from }) => from >= span.to)]
       const [above, below] = [subject, object].map((one) => one && evenedOf(evidence, one.id))
       if (!subject || !object || !above || !below || above < 0 || below < 0) continue
       const fits = isNear(above / below / multipleOf(match[1]!), clause.text.slice(0, match.index))

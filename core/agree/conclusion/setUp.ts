@@ -25,13 +25,16 @@ export function ofSetUp(word: ComparingMention, sentence: Stretch, plan: Plan): 
   return { factor, tested: !SIZES.test(word.word) && word.quality === 'size' }
 }
 
-/** "The water was warmer", where everybody had the same water. */
-export function keptBefore(word: ComparingMention, { text, from }: Stretch, plan: Plan): Factor | undefined {
+/**
+ * "The water was warmer", where everybody had the same water.
+ * @param ofResult the word may speak of what was measured, too
+ */
+export function keptBefore(word: ComparingMention, { text, from }: Stretch, plan: Plan, ofResult: boolean): Factor | undefined {
   const noun = /\b(?:the|our) (\p{L}{3,}) (?:was|were|is|are)(?: \p{L}+)? $/u.exec(text.slice(0, word.from - from))?.[1]
   // "The gap is much bigger than the wobble" speaks of averages.
   if (!noun || /^(?:gap|difference|result|number|average)$/.test(noun)) return undefined
   const measured = mainWords(testOf(plan).measure?.name ?? '').includes(withoutEnding(noun))
-  return measured ? undefined : keptFactors(plan).find(({ name }) => mainWords(name).at(-1) === withoutEnding(noun))
+  return measured && ofResult ? undefined : keptFactors(plan).find(({ name }) => mainWords(name).at(-1) === withoutEnding(noun))
 }
 
 const NO_PROPERTY = /^(?:sometimes|often|usually|because|when|where|now|such|most|\p{L}+ly)$/u

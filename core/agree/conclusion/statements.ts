@@ -103,6 +103,15 @@ export function notMeasured(sentence: Stretch, plan: Plan): ClaimDoubt[] {
   })
 }
 
+const CALLED_FAIR = /\b(?:that|it|this|the test) (?:is|was) (?:a )?(?:quite |completely |very )?fair\b/
+
+/** "And that is fair", where it was not. */
+export function calledFair({ text, from }: Stretch, { grade, notFair }: Evidence): ClaimDoubt[] {
+  const match = CALLED_FAIR.exec(text)
+  const unfair = grade === 'not-fair' || (notFair?.apart.length ?? 0) > 0
+  return match && unfair && !NEGATED.test(text) ? [{ code: 'not-fair', named: undefined, at: placesOf([match], from) }] : []
+}
+
 const CHANGES_WARMTH = /\b(?:warms|warmed|cools|cooled|heats|heated|chills|chilled)\b/
 
 /** "Wool warms the thermometer": what a condition is said to do, where the grade does not carry it. */
