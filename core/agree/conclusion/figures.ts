@@ -156,7 +156,7 @@ const AT_ANOTHER_TIME = /\b(?:at the (?:start|beginning)|at first|before|earlier
 /** "All came to 21 °C". */
 const ALL_OF_THEM = /\b(?:all|each|every one|both)(?: of (?:them|these))? (?:\p{L}+ ){1,2}(?:about |around |nearly )?$/u
 
-const NOBODY_BUT = /\b(?:nobody|nothing|none|no other)\b/
+const NOBODY_BUT = /\b(?:nobody|no other|none of|(?:nothing|none) (?:but|except|else))\b/
 
 /** "Climbed more than 40 mm": what an average lies beyond. */
 function beyondOf({ text, from }: Stretch, figure: Span): 'more' | 'less' | undefined {
