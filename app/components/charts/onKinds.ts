@@ -113,7 +113,7 @@ export function numberLines(pen: Pen): EChartsOption {
 }
 
 /** So many letters stand in the bars of a graph beside each other. */
-const LETTERS_ACROSS = 50
+const LETTERS_ACROSS = 58
 
 /** How often each word was chosen, stacked from the least to the most; of words without an order their shares. */
 export function stackedWords(pen: Pen): EChartsOption {
