@@ -21,7 +21,7 @@ import {
 } from './conclusion/statements'
 import { readRatios } from './conclusion/ratios'
 import { unreadIn } from './conclusion/unread'
-import { readPlaces, readWords } from './conclusion/wordsSaid'
+import { readRanks, readWords } from './conclusion/wordsSaid'
 
 /** What may be said against a conclusion, with the places where it says so; what is left out has no place. */
 export type ClaimDoubt = {
@@ -133,7 +133,7 @@ function readSentence(
   const doubts: ClaimDoubt[] = []
   const right: Span[] = []
   if (!NOT_FOUND.test(sentence.text))
-    for (const read of [readWords(sentence, plan, evidence), readPlaces(sentence, plan, evidence)]) {
+    for (const read of [readWords(sentence, plan, evidence), readRanks(sentence, plan, evidence)]) {
       right.push(...read.right)
       for (const { from, to, ...wrong } of read.wrong) doubts.push({ code: 'wrong-number', ...wrong, at: [{ from, to }] })
     }

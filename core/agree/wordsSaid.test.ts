@@ -47,9 +47,13 @@ it.each<[Plan, Record<string, number[]>, 'so' | 'false' | 'not checked', string]
   [gap, lights, 'so', 'Steel spoon: lights up (14 of 14). Woollen thread: stays dark (14 of 14). That is clear.'],
   [gap, lights, 'not checked', 'Steel spoon: lights up (12 of 14).'],
   [gap, lights, 'so', 'It is clear that the thing in the gap matters.'],
+  [gap, lights, 'false', 'The rubber and the steel spoon light up. We are sure.'],
+  [gap, lights, 'so', 'Kitchen foil and the steel spoon light up. We are sure.'],
+  [gap, lights, 'not checked', 'With the steel spoon the bulb lights up, with the others it stays dark.'],
   [gap, lights, 'false', 'The thing in the gap makes no difference.'],
   [twang, order, 'so', '5 cm averaged place 1.0 and 9 cm place 5.0. We are sure.'],
   [twang, order, 'false', '6 cm averaged place 4.0. We are sure.'],
+  [twang, order, 'false', '9 cm and 5 cm averaged place 1.0. We are sure.'],
   // The same ruler each time: nobody may be surer than leaning.
   [twang, order, 'false', '5 cm came first and 9 cm came last.'],
   [twang, order, 'so', 'It looks as if 5 cm comes first and 9 cm comes last.'],

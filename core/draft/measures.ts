@@ -33,7 +33,7 @@ export function measureIn(text: string): MeasureRead | undefined {
 
 /** "How long the they is", "how long you balance on can shut": no card that anybody would write. */
 const NO_CARD =
-  /\bthe (?:they|it|we|you|i)\b|\b(?:on|in|of|to|at) (?:can|is|are|does|do|will)\b|\bhow (?:much|many) (?:soft|hard|thick|thin|long|short|big|small) the\b|\beatens\b/i
+  /\bthe (?:they|it|we|you|i)\b|\b(?:on|in|of|to|at) (?:can|is|are|does|do|will)\b|\bhow (?:much|many) (?:soft|hard|thick|thin|long|short|big|small) the\b/i
 
 const NOUNS =
   'temperature|mass|weight|length|height|distance|time|number|amount|volume|width|depth|size|speed|loudness|pull|force|brightness|thickness|pulse'

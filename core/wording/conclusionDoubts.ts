@@ -49,9 +49,12 @@ export function doubtWordsOfConclusion(doubt: ClaimDoubt, whole: Plan): FindingW
       }
     case 'wrong-number':
       return {
-        title: `Is it ${doubt.said}?`,
+        title: testOf(plan).way.fromWords ? `“${doubt.said}”?` : `Is it ${doubt.said}?`,
         text: tableSays(doubt, plan),
-        why: doubt.groups ? tableSays(doubt, plan) : `${tableSays(doubt, plan)} Rounding is fine; look it up once more.`,
+        why:
+          doubt.groups || !testOf(plan).way.isAmount
+            ? tableSays(doubt, plan)
+            : `${tableSays(doubt, plan)} Rounding is fine; look it up once more.`,
       }
     case 'outside-tested':
       return {
@@ -118,6 +121,7 @@ export function doubtWordsOfConclusion(doubt: ClaimDoubt, whole: Plan): FindingW
 function tableSays({ condition, table, groups }: Extract<ClaimDoubt, { code: 'wrong-number' }>, plan: Plan): string {
   const unit = resultUnit(plan)
   if (groups) return `${groups.agreeing} of ${countedOwners(plan, groups.asked)} put ${nameOfCondition(plan, groups.first)} first.`
+  if (condition !== undefined && table === undefined) return `Nobody said that of ${nameOfCondition(plan, condition)}.`
   if (condition === undefined || table === undefined) return 'The table has no such number.'
   return `The table has ${writeFigure(plan, table, unit)} for ${nameOfCondition(plan, condition)}.`
 }

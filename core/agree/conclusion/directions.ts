@@ -3,11 +3,12 @@ import { changedFactor, mainWords, withoutEnding, type Plan } from '../../lesson
 import { comparesMoments, countsOf, resultUnit } from '../../test'
 import { unitOf, type Quality } from '../../quantity'
 import { readEquality } from './equality'
-import { HEDGED, NEGATED, NOT_FOUND } from './lexicon'
+import { HEDGED, NARROWED, NEGATED, NOT_FOUND } from './lexicon'
 import {
   areJoined,
   clausesOf,
   isAbout,
+  joinedBefore,
   withoutNames,
   type ComparingMention,
   type ConditionMention,
@@ -144,13 +145,12 @@ function judgeWord(word: ComparingMention, spoken: Spoken, plan: Plan, evidence:
   }
   const subject = subjectOf(word, conditions, before, clause)
   if (!subject) return []
-  // The best for something is not the best.
-  if (/^(?:best|worst|better|worse)$/.test(word.word) && /^ (?:for|at) /.test(clause.text.slice(word.to - clause.from))) return []
+  if (NARROWED.test(clause.text.slice(word.from - clause.from))) return []
   if (word.superlative && OF_READINGS_ITSELF.test(clause.text.slice(word.to - clause.from)))
     return ofReadings(word, subject, clause, evidence)
   // "The attic's ceiling was the warmest" is said of one place, and what is ranked is the difference of two.
   if (word.superlative && clause.mentions.some(({ kind }) => kind === 'place')) return []
-  const subjects = joinedTo(subject, conditions, clause)
+  const subjects = joinedBefore(clause, conditions, subject)
   const toAll = THAN_ALL.exec(clause.text.slice(word.to - clause.from))
   // Two cannot both be the highest.
   if (word.superlative || toAll)
@@ -276,13 +276,6 @@ function isUnmeasured({ quality, from, to, of }: ComparingMention, clause: Stret
 function withJoined(object: ConditionMention, conditions: ConditionMention[], clause: Stretch): ConditionMention[] {
   const next = conditions[conditions.indexOf(object) + 1]
   return next && areJoined(clause, object, next) ? [object, ...withJoined(next, conditions, clause)] : [object]
-}
-
-/** A subject with those that stand right before it: "moss and gravel are both taller". */
-function joinedTo(subject: ConditionMention, conditions: ConditionMention[], clause: Stretch): ConditionMention[] {
-  const place = conditions.indexOf(subject)
-  const before = conditions[place - 1]
-  return before && areJoined(clause, before, subject) ? [...joinedTo(before, conditions, clause), subject] : [subject]
 }
 
 /** Who is meant: named nearest before the word, else behind it; else who the sentence began with. */

@@ -4,6 +4,7 @@ import { comparesMoments, countsOf, resultMark, resultUnit, testOf, kindOf } fro
 import { convert, decimalsOf, isAmount, type Quality } from '../../quantity'
 import { ABOUT, AVERAGED, OF_READINGS, RANGED } from './lexicon'
 import { areJoined, clausesOf, isAbout, type FigureMention, type Mention, type Span, type Stretch } from './mentions'
+import { beyondOf, boundOf, isBound } from './bounds'
 import { averagesAtPlace } from './places'
 
 /** What the table has of one condition. */
@@ -95,25 +96,20 @@ export function readFigures(
       else if (averages.length > 0) wrong.push(wrongly(figure, sentence, owners[0], averages[0]))
       continue
     }
-    const beyond = owners.length > 0 && !bound && !isCompared(sentence, figure) ? beyondOf(sentence, figure) : undefined
-    if (beyond) {
-      const value = convert(figure.value, figure.unit, resultUnit(plan)) ?? NaN
-      const holds = (id: string) =>
-        rowsOf(id).some(({ averages }) => (beyond === 'more' ? averages[0]! > value : averages[0]! < value))
-      if (owners.every(holds)) right.push({ from: figure.from, to: figure.to })
-      else if (strict || together)
-        wrong.push(
-          wrongly(
-            figure,
-            sentence,
-            owners.find((id) => !holds(id)),
-            tables[0]!.rows.get(owners.find((id) => !holds(id))!)?.averages[0],
-          ),
-        )
+    const beyond = bound || isCompared(sentence, figure) ? undefined : beyondOf(sentence, figure)
+    const value = convert(figure.value, figure.unit, resultUnit(plan)) ?? NaN
+    const lies = (one: number) => (beyond?.side === 'more' ? one > value : one < value)
+    if (beyond && owners.length > 0 && !ABOUT_A_GAP.test(sentence.text)) {
+      const against = owners.find((id) => !rowsOf(id).some(({ averages }) => lies(averages[0]!)))
+      if (against === undefined) right.push({ from: beyond.from, to: figure.to })
+      else if (strict || together) wrong.push(wrongly(figure, sentence, against, tables[0]!.rows.get(against)?.averages[0]))
       continue
     }
     const between = betweenTwo(sentence, clause, figure, evidence)
-    const isDifference = (between ?? differences).some((value) => isSaid(figure, value, plan, { about, leeway: 1 }))
+    const isDifference =
+      between && beyond
+        ? between.some((one) => lies(Math.abs(one)))
+        : (between ?? differences).some((one) => isSaid(figure, one, plan, { about, leeway: 1 }))
     // "87 cm quieter" is a difference, whatever the average is.
     const isOther = isCompared(sentence, figure)
     const says = saysDifference(sentence, figure) || ofReadings
@@ -131,7 +127,7 @@ export function readFigures(
       if (everyOne) right.push({ from: clause.from + all.index, to: figure.to })
       continue
     }
-    if (fits) right.push({ from: bound?.from ?? figure.from, to: figure.to })
+    if (fits) right.push({ from: (bound ?? (between && beyond))?.from ?? figure.from, to: figure.to })
     else if (between !== undefined || says || !(near || together || (isDifference && !strict))) {
       const condition = strict ? owners[0] : undefined
       const table = condition === undefined ? undefined : tables[0]!.rows.get(condition)?.averages[0]
@@ -158,65 +154,10 @@ const ALL_OF_THEM = /\b(?:all|each|every one|both)(?: of (?:them|these))? (?:\p{
 
 const NOBODY_BUT = /\b(?:nobody|no other|none of|(?:nothing|none) (?:but|except|else))\b/
 
-/** "Climbed more than 40 mm": what an average lies beyond. */
-function beyondOf({ text, from }: Stretch, figure: Span): 'more' | 'less' | undefined {
-  const before = text.slice(0, figure.from - from)
-  if (/\b(?:times|much|far|by|just) (?:\p{L}+ )?than $/u.test(before)) return undefined
-  if (/(?<!\b(?:no|not|never|any|always) )\b(?:more than|over|above|higher than|further than|longer than) $/.test(before))
-    return 'more'
-  return /(?<!\b(?:no|not|never|any|always) )\b(?:less than|fewer than|under|below|lower than|shorter than) $/.test(before)
-    ? 'less'
-    : undefined
-}
+const ABOUT_A_GAP = /\b(?:difference|gap|apart|between)\b/
 
 /** "It falls from 18 to 3 between one and six": the first is of the one, and the second of the other. */
 const FROM_TO = /\bfrom [\d.,]+(?: \p{L}+)? to [\d.,]+(?: \p{L}+)? (?:between|when|as)\b/u
-
-type Bound = 'below' | 'above' | 'highest'
-
-/** Up to two words between "never" and what it denies: "never came above". */
-const FAR_ON = '(?:\\p{L}+ ){0,2}'
-const BEFORE_FIGURE: [Bound, RegExp][] = [
-  [
-    'below',
-    new RegExp(
-      `\\b(?:at least|never ${FAR_ON}(?:below|under|less than|fewer than)|always ${FAR_ON}(?:over|above|more than)) $`,
-      'u',
-    ),
-  ],
-  [
-    'above',
-    new RegExp(`\\b(?:at most|never ${FAR_ON}(?:above|over|more than|beyond)|always ${FAR_ON}(?:under|below|less than)) $`, 'u'),
-  ],
-  ['below', /\b(?:not (?:one|a single)|none)\b[^,;:]*? (?:below|under|less than|fewer than) $/],
-  ['above', /\b(?:not (?:one|a single)|none)\b[^,;:]*? (?:above|over|more than|beyond) $/],
-  ['highest', /\bup to $/],
-]
-
-/** What the words right before or behind a number say of all readings, and where they begin. */
-function boundOf({ text, from }: Stretch, figure: Span): { holds: Bound; from: number } | undefined {
-  const [before, after] = [text.slice(0, figure.from - from), text.slice(figure.to - from)]
-  if (/^(?: \p{L}+)? or (?:more|higher|longer|over)\b/u.test(after)) return { holds: 'below', from: figure.from }
-  if (/^(?: \p{L}+)? or (?:less|fewer|lower|shorter|under)\b/u.test(after)) return { holds: 'above', from: figure.from }
-  for (const [holds, pattern] of BEFORE_FIGURE) {
-    const match = pattern.exec(before)
-    if (match) return { holds, from: from + match.index }
-  }
-  return undefined
-}
-
-/** Holds it for every reading, no matter which. "Up to" is the highest one. */
-function isBound(
-  figure: FigureMention,
-  bound: Bound,
-  { lowest, highest }: { lowest: number; highest: number },
-  plan: Plan,
-): boolean {
-  const value = convert(figure.value, figure.unit, resultUnit(plan))
-  if (value === undefined) return false
-  if (bound === 'highest') return value === highest
-  return bound === 'below' ? value <= lowest : value >= highest
-}
 
 /** Could it be one of the readings: between the lowest and the highest, and no finer than the instrument. */
 function isReading(figure: FigureMention, { lowest, highest }: { lowest: number; highest: number }, plan: Plan): boolean {

@@ -37,7 +37,7 @@ export const QUALITY_NAMES: Record<Quality, string[]> = {
 export const RANGED = /\b(?:between|from|half of us|most of us|ranged?)\b/i
 
 export const HEDGED =
-  /\b(may|might|maybe|perhaps|seems?|looks? (?:like|as if)|probably|lean\w*|not (?:quite |completely |very )?sure|unsure|cannot (?:yet )?tell|can't tell|could not tell|not (?:yet )?(?:tell|say)|could be|not clear|unclear|too close to (?:tell|say|call)|we think|i think|(?:before|until) we can (?:say|tell|be sure)|need(?:s|ed)? (?:more|to (?:test|measure|try|repeat|time|weigh)))\b/i
+  /\b(may|might|maybe|perhaps|seems?|looks? (?:like|as if)|probably|lean\w*|not (?:quite |completely |very )?sure|unsure|cannot (?:yet )?tell|can't tell|could not tell|not (?:yet )?(?:tell|say)|could be|not clear|unclear|too close to (?:tell|say|call)|we think|i think|(?:before|until) we can (?:say|tell|be sure)|we (?:\w+ )?need(?:ed)? (?:more (?:tries|readings|trials|tests|repeats|measurements|numbers|time)|to (?:test|measure|try|repeat|time|weigh)))\b/i
 export const HOW_SURE =
   /\b(sure|clear|clearly|tell|show|shown|groups? (?:agree\w*|found|got|put)|probably|lean\w*|evidence|wobble|certain)\b/i
 /** More than the usual firmness of a sentence. */
@@ -45,7 +45,9 @@ export const CERTAIN =
   /\b(prove[sdn]?|proof|definitely|certain(?:ly)?|always|every time|for sure|without (?:a |any )?doubt|we know|we are sure|shows? (?:clearly|that)|clearly|is clear(?:ly)?|could not be clearer|obviously|must be)\b/gi
 /** One class's test never proves for good. */
 export const PROOF =
-  /\b(prove[sdn]?|proof|always|every time|every single time|without (?:a |any )?doubt|100 ?%|in all cases|for certain|it is a fact|never \p{L}+s)(?!\p{L})/giu
+  /\b(prove[sdn]?|proof|always|every time|every single time|without (?:a |any )?doubt|100 ?%|in all cases|for certain|it is a fact|never (?!less|always|was|is|has|does|goes|across)\p{L}+s)(?!\p{L})/giu
+/** The best for something, or at something, is not the best. */
+export const NARROWED = /\b(?:best|better|worst|worse) (?:for|at)\b/
 /** Said of how they worked and not of what came out. */
 export const OF_THE_METHOD =
   /\b(kept|keep|used|use|poured|cut|put|took turns|measured|read it|were careful|made sure|fair|repeat\w*|same (?:amount|size|way|person|for (?:everybody|everyone|every group|each group|all groups)|every time|each time))\b/i

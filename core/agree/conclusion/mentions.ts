@@ -112,6 +112,12 @@ function joinsNames(sentence: Stretch, at: number): boolean {
   return before !== undefined && after !== undefined && areJoined(sentence, before, after)
 }
 
+/** A condition with those that stand right before it: "the rubber and the key". */
+export function joinedBefore<One extends Mention>(sentence: Stretch, named: One[], last: One): One[] {
+  const before = named[named.indexOf(last) - 1]
+  return before && areJoined(sentence, before, last) ? [...joinedBefore(sentence, named, before), last] : [last]
+}
+
 /** Do two conditions stand together, with nothing between them but a joining word. */
 export function areJoined({ text, from }: Stretch, one: Span, next: Span): boolean {
   return BETWEEN_NAMES.test(text.slice(one.to - from, next.from - from))
@@ -258,7 +264,8 @@ function inWords(plan: Plan, condition: Condition): string[] {
   return [...written.map((word) => `${escaped(word)}${beside}`), ...alone]
 }
 
-function escaped(text: string): string {
+/** A text as a pattern finds it. */
+export function escaped(text: string): string {
   return text.replace(/[.*+?^${}()|[\]\\/]/g, '\\$&')
 }
 

@@ -112,7 +112,7 @@ export function calledFair({ text, from }: Stretch, { grade, notFair }: Evidence
   return match && unfair && !NEGATED.test(text) ? [{ code: 'not-fair', named: undefined, at: placesOf([match], from) }] : []
 }
 
-const CHANGES_WARMTH = /\b(?:warms|warmed|cools|cooled|heats|heated|chills|chilled)\b/
+const CHANGES_WARMTH = /\b(?:warms|cools|heats|chills)\b/
 
 /** "Wool warms the thermometer": what a condition is said to do, where the grade does not carry it. */
 export function actsOn(sentence: Stretch, evidence: Evidence, hedged: boolean): ClaimDoubt[] {

@@ -1,7 +1,7 @@
 import { changedFactor, comingFactors, keptFactors, mainWords, withoutEnding, type Plan } from '../../lesson'
 import { testOf } from '../../test'
 import type { Evidence } from '../../evidence'
-import { AS_FAR_AS_SEEN, HEDGED, JOINING, NO_DIFFERENCE } from './lexicon'
+import { AS_FAR_AS_SEEN, HEDGED, JOINING, NARROWED, NO_DIFFERENCE } from './lexicon'
 import { NUMBER_WORDS, numberOf } from '../../quantity'
 import { isOfPlan } from './figures'
 import { clausesOf, withoutNames, type Mention, type Span, type Stretch } from './mentions'
@@ -108,7 +108,6 @@ const ALL_ELSE = /\b(?:beats?|ahead of) (?:everything(?: else)?|all(?: the)?(?: 
 /** A bound of all readings, which the figure behind it was held against. */
 const BOUND = /\b(?:never|always) (?:below|above|under|over|more than|less than) \d/
 const OF_ITS_OWN = /\b(?:but|did|does|do|is|was|were|are)\b/
-const NARROWED = /\b(?:best|better|worst|worse) (?:for|at)\b/
 /** Leads over to what was said of each. */
 const MOST_OFTEN = /^\W*(?:we (?:saw|found|said)|it was)? ?most often(?: we (?:saw|found|said))?\W*$/
 const WHAT_NEXT =

@@ -1,0 +1,60 @@
+import { resultUnit } from '../../test'
+import { convert, type Side } from '../../quantity'
+import type { Plan } from '../../lesson'
+import type { FigureMention, Span, Stretch } from './mentions'
+
+/** What is said of all readings: none below a number, none above, or which is the highest. */
+export type Bound = 'below' | 'above' | 'highest'
+
+/** Up to two words between "never" and what it denies: "never came above". */
+const FAR_ON = '(?:\\p{L}+ ){0,2}'
+const BEFORE_FIGURE: [Bound, RegExp][] = [
+  [
+    'below',
+    new RegExp(
+      `\\b(?:at least|never ${FAR_ON}(?:below|under|less than|fewer than)|always ${FAR_ON}(?:over|above|more than)) $`,
+      'u',
+    ),
+  ],
+  [
+    'above',
+    new RegExp(`\\b(?:at most|never ${FAR_ON}(?:above|over|more than|beyond)|always ${FAR_ON}(?:under|below|less than)) $`, 'u'),
+  ],
+  ['below', /\b(?:not (?:one|a single)|none)\b[^,;:]*? (?:below|under|less than|fewer than) $/],
+  ['above', /\b(?:not (?:one|a single)|none)\b[^,;:]*? (?:above|over|more than|beyond) $/],
+  ['highest', /\bup to $/],
+]
+
+/** What the words right before or behind a number say of all readings, and where they begin. */
+export function boundOf({ text, from }: Stretch, figure: Span): { holds: Bound; from: number } | undefined {
+  const [before, after] = [text.slice(0, figure.from - from), text.slice(figure.to - from)]
+  if (/^(?: \p{L}+)? or (?:more|higher|longer|over)\b/u.test(after)) return { holds: 'below', from: figure.from }
+  if (/^(?: \p{L}+)? or (?:less|fewer|lower|shorter|under)\b/u.test(after)) return { holds: 'above', from: figure.from }
+  for (const [holds, pattern] of BEFORE_FIGURE) {
+    const match = pattern.exec(before)
+    if (match) return { holds, from: from + match.index }
+  }
+  return undefined
+}
+
+/** Holds it for every reading, no matter which. "Up to" is the highest one. */
+export function isBound(
+  figure: FigureMention,
+  bound: Bound,
+  { lowest, highest }: { lowest: number; highest: number },
+  plan: Plan,
+): boolean {
+  const value = convert(figure.value, figure.unit, resultUnit(plan))
+  if (value === undefined) return false
+  if (bound === 'highest') return value === highest
+  return bound === 'below' ? value <= lowest : value >= highest
+}
+
+const BEYOND =
+  /(?<!\b(?:no|not|never|any|always|much|far|by|just|times) )\b(?:(?<more>more than|over|above|higher than|further than|longer than)|less than|fewer than|under|below|lower than|shorter than) $/
+
+/** "Climbed more than 40 mm": on which side of a number an average is said to lie, and where that is said. */
+export function beyondOf({ text, from }: Stretch, figure: Span): { side: Side; from: number } | undefined {
+  const match = BEYOND.exec(text.slice(0, figure.from - from))
+  return match ? { side: match.groups!.more === undefined ? 'less' : 'more', from: from + match.index } : undefined
+}
