@@ -19,7 +19,7 @@ import type {
   RowOf,
 } from '../core/lesson'
 import type { Together, TogetherChange } from '../core/together'
-import type { MatterWords } from '../core/wording'
+import type { ExpectedWords, MatterWords } from '../core/wording'
 import type { Term, TermLesson } from '../core/wording/reports'
 import type { Teaching } from '../core/test'
 import type { RowBody, StationBody } from './rows'
@@ -246,9 +246,10 @@ export interface InvestigationInside {
   card: InvestigationCard
   teaching: Teaching
   plan: Plan
-  /** What the class of the last lesson needs, and what it is likely to find: a line each. */
+  /** What the class of the last lesson needs, a line each. */
   needed: string[]
-  expected: string[]
+  /** What is likely to come out, where anybody can say. */
+  expected: ExpectedWords | undefined
   /** What getting ready takes. */
   ready: string
 }

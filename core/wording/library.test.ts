@@ -6,7 +6,7 @@ import { fittingCards, KINDS, practisedBySome, splitIntoGroups, STOPS, TOPICS, t
 import {
   agesWords,
   classWords,
-  expectedLines,
+  expectedWords,
   keysOf,
   KIND_WORDS,
   neededLines,
@@ -74,12 +74,15 @@ describe('a card of the library', () => {
 it('what is inside: amounts for the class, what getting ready takes, and what is likely to be found', () => {
   const ready = (id: string) => planFrom(INVESTIGATIONS[id]!, 'Puffin', 26, counter('g'))
   expect(neededLines(soakUpPlan(), NO_SCHOOL)).toContain('Strips of card, 2 x 12 cm: 31')
-  expect(expectedLines(soakUpPlan())[0]).toBe('Kitchen roll: 62.0\u202fmm')
+  expect(expectedWords(soakUpPlan())!.lines[0]).toBe('Kitchen roll: 62.0\u202fmm')
   expect(readyWords(ready('thirsty-ground'))).toMatch(/^About \d.*, and begun 2 days before\.$/)
-  expect(expectedLines(ready('gap-finder')).slice(0, 1)).toEqual(['Steel spoon: “lights up”'])
-  expect(expectedLines(ready('twang-order'))).toEqual(['In this order: 5\u202fcm, 6\u202fcm, 7\u202fcm, 8\u202fcm and 9\u202fcm'])
-  expect(expectedLines(ready('noon-stick'))[2]).toMatch(/^Noon: 23\.\d/)
-  expect(expectedLines({ ...ready('gap-finder'), investigation: null })).toEqual([])
+  expect(expectedWords(ready('gap-finder'))!.lines.slice(0, 1)).toEqual(['Steel spoon: “lights up”'])
+  expect(expectedWords(ready('twang-order'))!.lines).toEqual([
+    'In this order: 5\u202fcm, 6\u202fcm, 7\u202fcm, 8\u202fcm and 9\u202fcm',
+  ])
+  expect(expectedWords(ready('noon-stick'))!.lines[2]).toMatch(/^Noon: 23\.\d/)
+  expect(expectedWords({ ...ready('gap-finder'), investigation: null })).toBeUndefined()
+  expect(expectedWords({ ...soakUpPlan(), investigation: null })!.title).toBe('What its plan expects')
 })
 
 it('the class in one line, and how it is split', () => {

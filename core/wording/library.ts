@@ -78,13 +78,23 @@ export function readyWords(plan: Plan): string {
 
 const daysWords = (hours: number) => (hours < 30 ? 'a day' : `${Math.ceil(hours / 24)} days`)
 
-/** What a class is likely to find, a line each; none where nobody can say. `'Kitchen roll: 62 mm'` */
-export function expectedLines(plan: Plan): string[] {
+/** What is likely to come out, a line each, and where that is known from; undefined where nobody can say. `{ title: 'What a class is likely to find', lines: ['Kitchen roll: 62 mm'] }` */
+export function expectedWords(plan: Plan): ExpectedWords | undefined {
   const truth = trueOrder(plan)
-  if (!truth) return []
+  if (!truth) return undefined
   const { way, words } = testOf(plan)
-  if (way.isPlace) return [`In this order: ${list(truth.order.map((id) => nameOfCondition(plan, id)))}`]
   const written = (value: number) =>
     way.fromWords ? `“${words[Math.round(value) - 1]}”` : writeFigure(plan, value, resultUnit(plan))
-  return [...truth.results].map(([id, value]) => `${sentenceCase(nameOfCondition(plan, id))}: ${written(value)}`)
+  const lines = way.isPlace
+    ? [`In this order: ${list(truth.order.map((id) => nameOfCondition(plan, id)))}`]
+    : [...truth.results].map(([id, value]) => `${sentenceCase(nameOfCondition(plan, id))}: ${written(value)}`)
+  return truth.from === 'bench'
+    ? { title: 'What a class is likely to find', note: 'By a small model of this set-up: yours will differ.', lines }
+    : { title: 'What its plan expects', note: 'A guess of whoever kept it.', lines }
+}
+
+export interface ExpectedWords {
+  title: string
+  note: string
+  lines: string[]
 }

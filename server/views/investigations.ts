@@ -1,7 +1,7 @@
 import { NO_SCHOOL, stockedFor, withThings, type School } from '../../core/kit'
 import { type Plan } from '../../core/lesson'
 import { occasionsOf } from '../../core/term'
-import { expectedLines, inSchoolsWay, neededLines, readyWords } from '../../core/wording'
+import { expectedWords, inSchoolsWay, neededLines, readyWords } from '../../core/wording'
 import { occasionWords, questionInList } from '../../core/wording/reports'
 import type { InvestigationCard, InvestigationInside, Investigations } from '../../schemas/contract'
 import { INVESTIGATIONS } from '../../schemas/investigations'
@@ -51,7 +51,7 @@ export async function loadInvestigation(
     teaching: found.body.teaching,
     plan,
     needed: neededLines(plan, school),
-    expected: expectedLines(plan),
+    expected: expectedWords(plan),
     ready: readyWords(plan),
   }
 }

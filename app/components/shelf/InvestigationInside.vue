@@ -4,6 +4,7 @@ import {
   AGE_WORDS,
   agesWords,
   careLines,
+  conditionsWords,
   KIND_WORDS,
   nameOfCondition,
   sentenceCase,
@@ -68,14 +69,17 @@ onMounted(async () => {
       <div class="parts">
         <section>
           <h3>The fair set-up</h3>
-          <p><strong>We change:</strong> {{ conditions }}</p>
+          <p>
+            <strong>{{ conditionsWords(plan.kind).name }}:</strong> {{ conditions }}
+          </p>
           <p v-for="factor in keptFactors(plan)" :key="factor.id">
             <strong>{{ sentenceCase(factor.name) }}:</strong> {{ factor.how || 'the same' }}
           </p>
         </section>
-        <section v-if="inside.expected.length > 0">
-          <h3>What a class is likely to find</h3>
-          <p v-for="line in inside.expected" :key="line">{{ line }}</p>
+        <section v-if="inside.expected">
+          <h3>{{ inside.expected.title }}</h3>
+          <p v-for="line in inside.expected.lines" :key="line">{{ line }}</p>
+          <p class="soft">{{ inside.expected.note }}</p>
         </section>
         <section v-if="teaching.tempting">
           <h3>Tempting, and not fair</h3>
