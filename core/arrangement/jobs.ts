@@ -64,6 +64,8 @@ export function nextTurn(
   { jobs, seats, away }: { jobs: string[]; seats: number; away: number[] },
   done: number,
 ): { job: string; seat: number }[] {
+  // A child alone has nobody to share them out with.
+  if (seatsThere({ seats, away }).length < 2) return []
   const turn = jobsFor(seatsThere({ seats, away }), jobs.length, done + 1).at(-1)
   return turn ? jobs.map((job, place) => ({ job, seat: turn.seats[place]! })) : []
 }

@@ -143,6 +143,8 @@ export type Finding = Base &
         target: Target
       }
     | { code: 'two-in-one-place'; group: string; condition: string; repeat: number; readings: string[] }
+    /** Containers not yet weighed empty, and the readings that have no result because of them. */
+    | { code: 'empties-missing'; count: number; readings: number }
     | { code: 'wrong-kind-of-unit'; count: number; unit: UnitCode }
     | { code: 'homeless'; count: number }
     | { code: 'strays'; of: { kind: RowKindName; lacks: Lacks; count: number }[] }

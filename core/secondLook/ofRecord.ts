@@ -1,9 +1,10 @@
 import { classConclusion, readForClass, type ClaimDoubt } from '../agree'
 import { driftOf, luckOf, surerBy, type Evidence } from '../evidence'
 import { activeConditions, type LessonRecord, type Plan, type Reading } from '../lesson'
-import { momentsOf, predictionsFor, testOf } from '../test'
+import { containerKey, momentsOf, predictionsFor, testOf, unweighed } from '../test'
 import { handsOf, predictionsByGroup } from '../predictions'
 import {
+  countedReadings,
   currentReadings,
   doubtfulReadings,
   gapsOf,
@@ -34,7 +35,11 @@ export function findingsOfPredictions(plan: Plan, record: LessonRecord): Finding
 export function findingsOfReadings(plan: Plan, record: LessonRecord): Finding[] {
   const current = currentReadings(record.readings)
   if (!current.some(isCounted)) return []
-  const findings = ofEachMeasure(plan, (view) => [...findingsOfDoubts(view, record), ...findingsOfUnits(view, record)])
+  const findings = ofEachMeasure(plan, (view) => [
+    ...findingsOfDoubts(view, record),
+    ...findingsOfUnits(view, record),
+    ...findingsOfEmpties(view, record),
+  ])
   const progress = progressOf(plan, record.readings)
   for (const cell of progress.flatMap((one) => one.cells).filter((one) => one.kept.length > 1)) {
     const { group, condition, repeat, moment } = cell
@@ -51,6 +56,16 @@ export function findingsOfReadings(plan: Plan, record: LessonRecord): Finding[] 
     })
   }
   return [...findings, ...findingsOfHomeless(plan, record), ...findingsOfGaps(plan, progress)]
+}
+
+/** What was read in a container that nobody weighed empty is no result. */
+function findingsOfEmpties(plan: Plan, record: LessonRecord): Finding[] {
+  const containers = new Set(unweighed(plan).map(containerKey))
+  const lost = countedReadings(plan, record.readings).filter((reading) => containers.has(containerKey(reading)))
+  if (lost.length === 0) return []
+  const count = new Set(lost.map(containerKey)).size
+  const fixes = [go('test', 'empties')]
+  return [{ code: 'empties-missing', key: 'empties-missing', stop: 'test', severity: 'wrong', count, readings: lost.length, fixes }]
 }
 
 function findingsOfDoubts(plan: Plan, record: LessonRecord): Finding[] {

@@ -152,6 +152,11 @@ describe('secondLook', () => {
     ],
     ['doubtful', finished.plan, finished.record],
     ['two-in-one-place', soakUpPlan(), { ...emptyRecord, readings: [reading(), reading()] }],
+    [
+      'empties-missing',
+      soakUpPlan({ measures: measuredSo(soakUpPlan(), { unit: 'g', weighsEmpty: true }).measures }),
+      { ...emptyRecord, readings: [reading({ unit: 'g', value: 95 })] },
+    ],
     ['strays', soakUpPlan(), { ...emptyRecord, readings: [reading({ group: 'gone' })] }],
     ['homeless', soakUpPlan(), { ...emptyRecord, readings: [reading({ repeat: 5 })] }],
     ['wrong-kind-of-unit', soakUpPlan(), { ...emptyRecord, readings: [reading({ unit: 'g' })] }],

@@ -38,6 +38,7 @@ export type TargetPlace =
   | 'order'
   | 'cell'
   | 'strays'
+  | 'empties'
   | 'surer'
   | 'conclusion'
 

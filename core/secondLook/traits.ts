@@ -71,6 +71,7 @@ export const TRAITS: Record<FindingCode, Traits> = {
   'predictions-missing': PLANNING,
   doubtful: ofAMeasure(NUMBERS),
   'two-in-one-place': NUMBERS,
+  'empties-missing': ofAMeasure(NUMBERS),
   'wrong-kind-of-unit': ofAMeasure(NUMBERS),
   homeless: NUMBERS,
   strays: NUMBERS,

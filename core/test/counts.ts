@@ -1,5 +1,5 @@
 import { unitOf, type ResultUnit } from '../quantity'
-import { COUNTED, type Plan } from '../lesson'
+import { activeConditions, COUNTED, type Plan } from '../lesson'
 import { testOf } from './test'
 import type { ResolvedMethod } from './ways'
 
@@ -131,4 +131,15 @@ export function canWeighEmpty(plan: Plan): boolean {
 export function emptyOf(plan: Plan, container: { group: string; condition: string }): number | undefined {
   const { method } = testOf(plan)
   return method?.weighsEmpty && canWeighEmpty(plan) ? method.empties[containerKey(container)] : 0
+}
+
+/**
+ * Containers that still have to be weighed empty: what is read in them has no result until then.
+ * @example unweighed(soakUpPlan()) // => []
+ */
+export function unweighed(plan: Plan): { group: string; condition: string }[] {
+  const containers = plan.groups.flatMap(({ id: group }) =>
+    activeConditions(plan).map(({ id: condition }) => ({ group, condition })),
+  )
+  return containers.filter((container) => emptyOf(plan, container) === undefined)
 }

@@ -65,6 +65,7 @@ export {
   countedUntil,
   countsOf,
   emptyOf,
+  unweighed,
   isBySize,
   readingsInResult,
   resultMark,

@@ -91,7 +91,9 @@ export function doubtWordsOfConclusion(doubt: ClaimDoubt, whole: Plan): FindingW
     case 'no-numbers':
       return {
         title: 'No numbers in it',
-        text: 'Quote an average or two, so that anybody can check.',
+        text: testOf(plan).way.ranks
+          ? 'Quote an average or two, so that anybody can check.'
+          : 'Say how often it came, such as “in 14 of 14”, so that anybody can check.',
         why: 'A conclusion with numbers can be compared with the next class’s.',
       }
     case 'does-not-say-how-sure':

@@ -378,6 +378,12 @@ function wordsOf(finding: Finding, plan: Plan): FindingWords {
         text: `${finding.of.map(strayCountWords).join('; ')}. Kept, and counted nowhere: give each to somebody who is here, or put it aside.`,
         why: 'The plan was changed while they were on their way, or they came with a file. Nothing of them is lost.',
       }
+    case 'empties-missing':
+      return {
+        title: `${counted(finding.count, 'container')} still to weigh empty`,
+        text: `${counted(finding.readings, 'reading')} ${finding.readings === 1 ? 'has' : 'have'} no result until then.`,
+        why: 'What is read has the container with it. Its own weight is taken off as soon as somebody has said it.',
+      }
     case 'homeless':
       return {
         title: `${counted(finding.count, 'reading')} not in the table`,

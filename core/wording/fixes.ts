@@ -136,6 +136,7 @@ const GO_WORDS: Record<TargetPlace, string> = {
   order: 'Take predictions',
   cell: 'Show it',
   strays: 'Show them',
+  empties: 'Weigh them',
   surer: 'What would help',
   conclusion: 'Write it',
 }

@@ -93,7 +93,7 @@ export {
   USE_WORDS,
 } from './kit'
 export { limitWords, mendWords, takenInsteadWords, wayOutWords, whatIsThereWords } from './waysOut'
-export { lapWords, lineStateWords, missedWords, raceEntry, refusedWords, trialAloud } from './station'
+export { lapWords, lineStateWords, missedWords, raceEntry, refusedWords, roundWords, trialAloud } from './station'
 export { journalGroup, journalWords, JOURNAL_WORDS } from './journal'
 export { clashPlace, clashValue } from './merge'
 export {

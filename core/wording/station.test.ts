@@ -1,9 +1,10 @@
+import { measuredSo } from '../../test/measuredSo'
 import { expect, it } from 'vitest'
 import { soakUpPlan } from '../../test/soakUp'
 import { FIRST_WATCH, mergePlans, type Plan } from '../lesson'
 import { withKind } from '../test'
 import type { Cell } from '../record'
-import { clashPlace, clashValue, lineStateWords, missedWords, raceEntry, refusedWords, trialAloud, whenWords } from '.'
+import { clashPlace, clashValue, lineStateWords, missedWords, raceEntry, refusedWords, roundWords, trialAloud, whenWords } from '.'
 
 const plan = soakUpPlan()
 const trial: Cell = { group: 'g1', condition: 'tissue', repeat: 2, moment: '', practice: false, kept: [], setAside: [] }
@@ -23,6 +24,16 @@ it('sent is said where nothing is left to be kept, to send or to wait', () => {
 
 it('places of a race are written with their times, where one was taken', () => {
   expect([raceEntry(plan, 1, undefined), raceEntry(plan, 4, 4312)]).toEqual(['1st', '4th, 4.3 s'])
+})
+
+it('a race is asked for as one, and what ears put in order is not', () => {
+  const by = (tool: string) => roundWords({ ...plan, measures: measuredSo(plan, { way: 'race', tool }).measures })
+  expect([by(''), by('finishing line')].map(({ round, timed }) => [round, timed])).toEqual([
+    ['Race', true],
+    ['Race', true],
+  ])
+  expect(by('ears, eyes shut')).toMatchObject({ round: 'Round', timed: false })
+  expect(by('ears, eyes shut').asked).toContain('going by how high water climbs')
 })
 
 it('when and what: moments without their place, missed days, entries that were refused', () => {

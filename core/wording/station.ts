@@ -1,5 +1,6 @@
 import type { Cell } from '../record'
 import type { Plan } from '../lesson'
+import { testOf } from '../test'
 import { mindLines } from './cautions'
 import { counted, momentWords, nameOfCondition, writeReading } from './names'
 
@@ -44,4 +45,18 @@ export function lineStateWords({ beingKept, waiting, connected }: { beingKept: n
 export function refusedWords(body: unknown): string {
   const { readings, text } = body as { readings?: { entered: string }[]; text?: string }
   return readings?.map(({ entered }) => entered).join(', ') || text || 'a picture or a prediction'
+}
+
+/** What is no race: eyes, ears or hands put all of them in order. */
+const TIMED_BY = /watch|timer|clock|finish/i
+
+/**
+ * What a station asks where all are put in an order at once, and what one go at it is called: a race, unless something else than a clock decides.
+ * `roundWords(race) // { asked: 'Who came first? …', round: 'Race', timed: true }`
+ */
+export function roundWords(plan: Plan): { asked: string; round: string; timed: boolean } {
+  const { method, measure } = testOf(plan)
+  const tool = method?.tool.trim() ?? ''
+  if (tool === '' || TIMED_BY.test(tool)) return { asked: 'Who came first? Tap them as they came in.', round: 'Race', timed: true }
+  return { asked: `First to last, going by ${measure!.name}: tap them in that order.`, round: 'Round', timed: false }
 }

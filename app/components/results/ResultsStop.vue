@@ -4,7 +4,7 @@ import type { Component } from 'vue'
 import { everyTable, trendOf } from '~~/core/evidence'
 import { oddResults } from '~~/core/record'
 import { tableName } from '~~/core/wording'
-import { kindOf } from '~~/core/test'
+import { kindOf, unweighed } from '~~/core/test'
 import EmptyNote from '~/components/pieces/EmptyNote.vue'
 import MeasureInHand from '~/components/pieces/MeasureInHand.vue'
 import ByHandPanel from '~/components/results/ByHandPanel.vue'
@@ -122,6 +122,14 @@ const turn = (to: unknown) => void navigateTo({ query: to === shown.value[0] ? {
       </VTabs>
       <WithPlan :plan="part === 'together' ? plan : view"><component :is="panel.shows" v-bind="panel.told" /></WithPlan>
     </template>
+    <EmptyNote
+      v-else-if="unweighed(view).length > 0 && record.readings.length > 0"
+      title="No results yet"
+      begin="Weigh the empty containers"
+      :to="`/lesson/${lesson.id}/test?at=empties`"
+    >
+      There are readings, and what is read has its container with it: say what each weighs empty.
+    </EmptyNote>
     <EmptyNote v-else title="No readings yet" begin="Key readings in" :to="`/lesson/${lesson.id}/test`">
       Here the averages, every reading as a dot, and how sure the class can be will stand, such as “Clear: the gap is 2.1 times the
       wobble”.

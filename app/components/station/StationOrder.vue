@@ -2,7 +2,7 @@
 import { useLessonPlan } from '~/composables/lessonPlan'
 import { activeConditions, letterOf } from '~~/core/lesson'
 import type { Cell } from '~~/core/record'
-import { lapWords, raceEntry } from '~~/core/wording'
+import { lapWords, raceEntry, roundWords } from '~~/core/wording'
 import type { NewReading } from '~~/core/lesson'
 import MindLines from '~/components/pieces/MindLines.vue'
 import OrderPicker from '~/components/predict/OrderPicker.vue'
@@ -12,6 +12,7 @@ import { readingRow } from '~/following/readingRow'
 const plan = useLessonPlan()
 const props = defineProps<{ trial: Cell }>()
 const emit = defineEmits<{ written: [readings: NewReading[]]; skipPractice: [] }>()
+const words = computed(() => roundWords(plan.value))
 const order = ref<string[]>([])
 /** A clock beside the finishing order: each is timed as it is tapped. */
 const began = ref<number>()
@@ -41,9 +42,9 @@ function write(): void {
 
 <template>
   <form class="order grid grid-cols-1 gap-wide py-wide px-0" @submit.prevent="write">
-    <h1 class="text-large">Who came first? Tap them as they came in.</h1>
+    <h1 class="text-large">{{ words.asked }}</h1>
     <p v-if="trial.practice" class="soft">Practice: it does not count</p>
-    <p v-else class="soft">Race {{ trial.repeat }} of {{ plan.repeats }}</p>
+    <p v-else class="soft">{{ words.round }} {{ trial.repeat }} of {{ plan.repeats }}</p>
     <ul class="reset-list">
       <li v-for="line in plan.resetList" :key="line">
         <span aria-hidden="true">✓</span>
@@ -51,8 +52,8 @@ function write(): void {
       </li>
     </ul>
     <MindLines :plan="plan" :conditions="activeConditions(plan).map(({ id }) => id)" />
-    <VBtn v-if="began === undefined" @click="start">Start the lap timer</VBtn>
-    <p v-else role="status">
+    <VBtn v-if="words.timed && began === undefined" @click="start">Start the lap timer</VBtn>
+    <p v-else-if="began !== undefined" role="status">
       The clock runs: tap each as it comes in.
       <template v-for="id in order" :key="id">
         {{ letterOf(plan, id) }} <strong class="nowrap">{{ times[id] === undefined ? '' : lapWords(times[id]) }}</strong>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useLessonPlan } from '~/composables/lessonPlan'
 import { activeConditions, conditionName, letterOf } from '~~/core/lesson'
-import { canWeighEmpty, containerKey, emptyOf, testOf, withMethodOf, type ResolvedMethod } from '~~/core/test'
+import { canWeighEmpty, containerKey, testOf, unweighed, withMethodOf, type ResolvedMethod } from '~~/core/test'
 import { counted } from '~~/core/wording'
 import AppFold from '~/components/pieces/AppFold.vue'
 import NumberField from '~/forms/NumberField.vue'
@@ -12,12 +12,7 @@ const plan = useLessonPlan()
 const lesson = useLesson()
 const method = computed(() => testOf(plan.value).method)
 const conditions = computed(() => activeConditions(plan.value))
-const open = computed(
-  () =>
-    plan.value.groups.flatMap(({ id: group }) =>
-      conditions.value.filter(({ id: condition }) => emptyOf(plan.value, { group, condition }) === undefined),
-    ).length,
-)
+const open = computed(() => unweighed(plan.value).length)
 
 function set(group: string, condition: string, value: number | null): void {
   const key = containerKey({ group, condition })
