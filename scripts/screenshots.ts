@@ -4,6 +4,7 @@ import { chromium, type Page } from '@playwright/test'
 import { CHROMIUM } from '../playwright.config'
 import { clientFor } from '../test/api/client'
 import { startApplication, temporaryFolder } from '../test/application'
+import { HARD_LESSONS, hardLesson } from '../test/hard/lessons'
 
 const OUT = 'docs/screenshots'
 const DESK = { width: 1280, height: 800 }
@@ -20,7 +21,7 @@ try {
 }
 
 async function takeAll(): Promise<void> {
-  const { call, open } = clientFor(application.base)
+  const { call, newLesson, open } = clientFor(application.base)
   const { body } = await call<{ lessons: { id: string; title: string }[] }>('GET', '/api/lessons')
   const called = (name: string) => open(body.lessons.find(({ title }) => title === name)!.id)
   const [finished, halfPlanned, sprouting] = await Promise.all(
@@ -69,13 +70,12 @@ async function takeAll(): Promise<void> {
   await take(desk, 'results', at(finished, 'results'), '.results-chart svg')
   await take(desk, 'agree', at(finished, 'agree'), '.starters')
   await take(desk, 'board', `/board/${finished!.lesson.id}`, '.groups')
-  await desk.keyboard.press('ArrowRight')
-  await desk.keyboard.press('q')
+  // One of the hardest lessons, on a dark board.
+  const { plan } = (await newLesson(HARD_LESSONS.tenPapers.from)).lesson
+  const { body: hard } = await call<{ id: string }>('POST', '/api/lessons/open', { text: hardLesson('tenPapers', plan) })
+  await call('PUT', `/api/lessons/${hard.id}/board`, { view: 'results', results: 'live' })
   await desk.keyboard.press('d')
-  await desk.locator('.results-chart svg').waitFor()
-  await desk.waitForTimeout(400)
-  await desk.screenshot({ path: `${OUT}/board-results-dark.png` })
-
+  await take(desk, 'board-results-dark', `/board/${hard.id}`, '.results-chart svg')
   await desk.keyboard.press('d')
   await take(desk, 'journal', `/journal/${finished!.lesson.id}`, 'tbody tr')
 

@@ -1,22 +1,59 @@
+import { useResizeObserver, useThrottleFn } from '@vueuse/core'
 import type { Ref } from 'vue'
 
 const SMALLEST = 0.5
 const STEP = 0.05
 
+/** What one page of paper has room for inside its margins, in millimetres: the width of A4 and the height of US Letter, so that it is one page of either. */
+const PAGE = { wide: 182, high: 249 }
+const IN_A_MILLIMETRE = 96 / 25.4
+
 /**
  * Makes the writing inside boxes of a fixed size small enough to stay whole: their style multiplies sizes by `--fit`. Paper is a
  * little narrower than the screen's, so some room is left.
+ * @param done is told the smallest factor that was needed, 1 where all of it has room
  */
-export function useFitInside(root: Ref<HTMLElement | undefined>, boxes: string): void {
-  onMounted(async () => {
+export function useFitInside(
+  root: Ref<HTMLElement | undefined>,
+  boxes: string,
+  done?: (smallest: number) => void,
+): () => Promise<void> {
+  async function fit(): Promise<void> {
+    await nextTick()
     await document.fonts.ready
-    for (const box of root.value?.querySelectorAll<HTMLElement>(boxes) ?? []) {
-      let fit = 1
-      const room = () => box.scrollHeight <= box.clientHeight && box.scrollWidth <= box.clientWidth
-      while (!room() && fit > SMALLEST) {
-        fit -= STEP
-        box.style.setProperty('--fit', fit.toFixed(2))
-      }
-    }
-  })
+    const room = (box: HTMLElement) => box.scrollHeight <= box.clientHeight && box.scrollWidth <= box.clientWidth
+    done?.(Math.min(1, ...[...(root.value?.querySelectorAll<HTMLElement>(boxes) ?? [])].map((box) => shrunk(box, () => room(box)))))
+  }
+  onMounted(fit)
+  return fit
+}
+
+/**
+ * Makes whatever is promised on one page small enough for it: sizes in its style are multiplied by `--fit`, letters never below nine points. It is done anew
+ * when something on it is drawn later.
+ * @returns whether it was too much at its usual size, so that a picture may be drawn lower
+ */
+export function useFitPage(root: Ref<HTMLElement | undefined>): Ref<boolean> {
+  const tight = ref(false)
+  const room = (sheet: HTMLElement) => sheet.scrollHeight <= PAGE.high * IN_A_MILLIMETRE
+  function fit(): void {
+    const sheet = root.value
+    if (!sheet) return
+    sheet.style.maxWidth = `${PAGE.wide}mm`
+    if (shrunk(sheet, () => room(sheet)) < 1) tight.value = true
+  }
+  useResizeObserver(root, useThrottleFn(fit, 100, true))
+  onMounted(() => void document.fonts.ready.then(fit))
+  return tight
+}
+
+/** Takes `--fit` of a box down until it has room. */
+function shrunk(box: HTMLElement, hasRoom: () => boolean): number {
+  let fit = 1
+  box.style.setProperty('--fit', '1')
+  while (!hasRoom() && fit > SMALLEST) {
+    fit -= STEP
+    box.style.setProperty('--fit', fit.toFixed(2))
+  }
+  return fit
 }

@@ -40,6 +40,8 @@ export interface ResultsGraph {
   lines: ResultLine[]
   /** A value known from elsewhere, where it is of the kind that stands at the axis. */
   known: number | undefined
+  /** It lies so far off that the axis ends before it, and its line stands behind a gap. */
+  knownFar: 'above' | 'below' | undefined
   /** Words over times: what each condition was in the middle of its trials, from when to when; empty elsewhere. */
   bands: StageBand[]
   /** One trial's value before and after; empty elsewhere. */
@@ -81,6 +83,10 @@ export function resultsGraph(plan: Plan, record: LessonRecord): ResultsGraph | u
     (FROM_ZERO.includes(kind) && standsOnZero) || (kind === 'lines' && canBeNothing(plan) && countedPlace(plan) === 'apart')
   const known = knownOn(plan, kind)
   const bands = kind === 'stages' ? stagesOf(plan, record) : []
+  const values = [...dots.map((dot) => dot.value), ...(ordinal ? scaleOf(plan) : []), ...watchedFor(plan)]
+  const near = axisFor(values, withZero, resultUnit(plan))
+  const knownFar = known === undefined || values.length === 0 ? undefined : farFrom(near, known)
+  const withKnown = known === undefined || knownFar ? near : axisFor([...values, known], withZero, resultUnit(plan))
   return {
     kind,
     unit,
@@ -92,20 +98,9 @@ export function resultsGraph(plan: Plan, record: LessonRecord): ResultsGraph | u
     panels: kind === 'by-group' ? plan.groups.map(({ id }) => panelOf(plan, record, marks, dots, id)) : [],
     dots,
     known,
+    knownFar,
     bands,
-    axis:
-      kind === 'stages'
-        ? timesAxis(plan)
-        : axisFor(
-            [
-              ...dots.map((dot) => dot.value),
-              ...(ordinal ? scaleOf(plan) : []),
-              ...watchedFor(plan),
-              ...(known === undefined ? [] : [known]),
-            ],
-            withZero,
-            resultUnit(plan),
-          ),
+    axis: kind === 'stages' ? timesAxis(plan) : withKnown,
     across: acrossOf(plan, kind, marks),
   }
 }
@@ -130,6 +125,14 @@ function knownOn(plan: Plan, kind: GraphKind): number | undefined {
   const known = testOf(plan).method!.known ?? undefined
   const asRead = kind === 'lines' && ['last', 'average', 'highest'].includes(countsOf(plan))
   return asRead || (WITH_KNOWN.includes(kind) && !isWord(resultUnit(plan))) ? known : undefined
+}
+
+/** An axis that reached so many times as far would press what was found into a line. */
+const FAR = 2
+
+function farFrom({ from, to }: Axis, known: number): ResultsGraph['knownFar'] {
+  const room = FAR * (to - from)
+  return known > to + room ? 'above' : known < from - room ? 'below' : undefined
 }
 
 /** A bar of something that was not reached goes as far as anybody watched. */

@@ -120,14 +120,15 @@ export function cautionSourceWords(materials: string[], from: CautionSource[]): 
 
 /**
  * All cautions of a plan that hold, as a tray label or a group card has room for them: a line for each of those who may do it.
+ * @param withOwn also those that the teacher wrote, which may be long
  * @example careLines(plan)[0] // => { doer: 'adult-only', who: 'Adults only', what: 'Cutting' }
  */
-export function careLines(plan: Plan): { doer: Doer; who: string; what: string }[] {
+export function careLines(plan: Plan, withOwn = true): { doer: Doer; who: string; what: string }[] {
   const all = [
     ...cautionsOf(plan)
       .filter(({ notHere }) => notHere === undefined)
       .map(({ caution, doer }) => ({ doer, words: CAUTION_WORDS[caution].name })),
-    ...plan.ownCautions.map(({ doer, text }) => ({ doer, words: text })),
+    ...(withOwn ? plan.ownCautions.map(({ doer, text }) => ({ doer, words: text })) : []),
   ]
   return (Object.keys(DOER_WORDS) as Doer[]).flatMap((doer) => {
     const own = all.filter((one) => one.doer === doer).map(({ words }) => words)

@@ -170,9 +170,15 @@ function binWords({ from, to }: Bin): string {
   return `${writeShort(from)} to ${writeShort(to)}`
 }
 
+/** What stands at the line of a known value, also where it lies beyond a gap in the axis. `'the usual amount: 400 mm'` */
+export function knownLineWords(plan: Plan, { known, knownFar, unit }: Pick<ResultsGraph, 'known' | 'knownFar' | 'unit'>): string {
+  const value = `${knownName(plan)}: ${withUnit(writeShort(known!), unit)}`
+  return knownFar === undefined ? value : `${value}, far ${knownFar} the rest`
+}
+
 /** The line of a known value. */
-function knownLine(plan: Plan, { known, unit }: ResultsGraph): string {
-  return known === undefined ? '' : ` A line stands for ${knownName(plan)}: ${withUnit(writeShort(known), unit)}.`
+function knownLine(plan: Plan, graph: ResultsGraph): string {
+  return graph.known === undefined ? '' : ` A line stands for ${knownLineWords(plan, graph)}.`
 }
 
 /** What a condition was from when on. `'dry from 0\u202fmin, damp from 2\u202fmin, wet from 5\u202fmin'` */

@@ -149,7 +149,6 @@ export { foresight, gradeFigure, cameOutWords, handsForesight, nearnessWords, pa
 export { PART_WORDS } from './agree'
 export { tellingWords } from './tellings'
 export { GRADE_NAMES } from './grades'
-export { knownName } from './known'
 export { CURRENCY_CHOICES, ENGLISH_CHOICES, moneyWords, priceHeading } from './money'
 export { inSchoolsWay, spelled, spelledHeadings } from './spelling'
 export {
@@ -165,6 +164,7 @@ export {
 export {
   axisTitles,
   chartWords,
+  knownLineWords,
   dotWords,
   GRAPH_NAMES,
   graphLoss,
@@ -209,6 +209,7 @@ export {
 } from './tables'
 export { classColumns, interactionSentence, pooledAgreement, testDifferenceWords } from './twoClasses'
 export { importedWords, ROLE_WORDS, skipWords } from './imports'
+export { boardFindings } from './boardFindings'
 export { gradesInOne, startersOfEach, tableName } from './severalTables'
 export { acrossFigures, acrossSentences, seriesChartWords, seriesNames } from './series'
 export { challengePrompt, challengeSentences } from './challenge'

@@ -156,3 +156,45 @@ test.describe('by finger', () => {
     await expect(page.locator('[data-tray="change"] > *')).toHaveCount(1)
   })
 })
+
+test('a control that goes away leaves the focus to its neighbour, never to the page', async ({ page, baseURL }) => {
+  const { lesson } = await client(baseURL).newLesson()
+  const held = () => page.evaluate(() => document.activeElement !== document.body)
+  await openStop(page, lesson, 'predict')
+  await page.getByRole('button', { name: 'Take it down: Alder' }).focus()
+  await page.keyboard.press('Enter')
+  const rest = page.getByRole('group', { name: 'Not placed yet' }).first()
+  await expect(rest).toBeVisible()
+  await expect.poll(held).toBeTruthy()
+  await rest.getByRole('button').first().focus()
+  // By Enter alone all are put in order, each at the next place.
+  for (const left of [3, 2, 1]) {
+    await page.keyboard.press('Enter')
+    await expect(rest.getByRole('button')).toHaveCount(left)
+    await expect(rest.getByRole('button').and(page.locator(':focus'))).toHaveCount(1)
+  }
+  await page.keyboard.press('Enter')
+  await expect(rest).toBeHidden()
+  expect(await held()).toBeTruthy()
+
+  await openStop(page, lesson, 'plan')
+  await page.getByRole('button', { name: 'More for condition D' }).focus()
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('menuitem').first()).toBeVisible()
+  await page.keyboard.press('ArrowDown')
+  await page.keyboard.press('End')
+  await expect(page.getByRole('menuitem', { name: 'Take away' })).toBeFocused()
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('button', { name: 'More for condition D' })).toBeHidden()
+  await expect.poll(held).toBeTruthy()
+  await expect(page.locator('main :focus')).toHaveCount(1)
+
+  await joinStation(page, lesson.code, 'Fir')
+  const chips = page.getByRole('group', { name: 'Not placed yet' }).getByRole('button')
+  await chips.first().focus()
+  for (const left of [2, 1]) {
+    await page.keyboard.press('Enter')
+    await expect(chips).toHaveCount(left)
+    await expect(chips.and(page.locator(':focus'))).toHaveCount(1)
+  }
+})

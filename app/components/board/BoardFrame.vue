@@ -52,6 +52,7 @@ defineEmits<{ show: [view: View] }>()
 <style scoped>
 /* Sizes grow with the width of the wall. */
 .board {
+  --unit: clamp(0.86px, 0.0781vw, 1.93px);
   --type-body: clamp(24px, 2.2vw, 54px);
   --type-lead: clamp(24px, 2.2vw, 54px);
   --type-title: clamp(24px, 2.2vw, 54px);

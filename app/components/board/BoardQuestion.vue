@@ -1,31 +1,41 @@
 <script setup lang="ts">
 import { useLessonPlan } from '~/composables/lessonPlan'
-import { cautionsOf } from '~~/core/kit'
-import { activeConditions, keptFactors, letterOf } from '~~/core/lesson'
-import { cautionWords, doerWords, nameOfCondition, variableWords } from '~~/core/wording'
+import { activeConditions, keptFactors, letterOf, levelName } from '~~/core/lesson'
+import { atLevel, firstSeries, seriesIn } from '~~/core/test'
+import { careLines, list, nameOfCondition, variableWords } from '~~/core/wording'
 import ConditionBadge from '~/components/pieces/ConditionBadge.vue'
 import { useCustoms } from '~/composables/customs'
 
 /** The start of the lesson: what we change, what stays the same, and what to be careful with. */
 const plan = useLessonPlan()
 const { say } = useCustoms()
-const care = computed(() =>
-  cautionsOf(plan.value)
-    .filter(({ notHere }) => notHere === undefined)
-    .map(({ caution, doer }) => `${say(cautionWords(caution).name).toLowerCase()} (${doerWords(doer)})`),
+/** Of several series each level stands once, with its letters. */
+const rows = computed(() =>
+  seriesIn(plan.value).length > 0
+    ? activeConditions(firstSeries(plan.value)).map((one) => ({
+        name: levelName(plan.value, one),
+        ids: atLevel(plan.value, one.id),
+      }))
+    : activeConditions(plan.value).map(({ id }) => ({ name: nameOfCondition(plan.value, id), ids: [id] })),
 )
+const care = computed(() => careLines(plan.value, false))
 </script>
 
 <template>
-  <div class="question" :class="{ many: activeConditions(plan).length > 6 }">
+  <div class="question" :class="{ many: rows.length > 6 }">
     <ul class="conditions grid gap-part content-start" aria-label="Conditions">
-      <li v-for="condition in activeConditions(plan)" :key="condition.id">
+      <li v-for="{ name, ids } in rows" :key="name">
         <ConditionBadge
-          :size="activeConditions(plan).length > 6 ? 42 : 52"
-          :letter="letterOf(plan, condition.id)"
-          :place="plan.conditions.indexOf(condition)"
+          v-for="id in ids"
+          :key="id"
+          :size="rows.length > 6 ? 42 : 52"
+          :letter="letterOf(plan, id)"
+          :place="plan.conditions.findIndex((one) => one.id === id)"
         />
-        <span>{{ nameOfCondition(plan, condition.id) }}</span>
+        <span>{{ name }}</span>
+      </li>
+      <li v-for="{ id, name, conditions } in seriesIn(plan)" :key="id" class="series">
+        {{ list(conditions.map((one) => letterOf(plan, one))) }}: {{ name }}
       </li>
     </ul>
     <div class="same">
@@ -36,7 +46,11 @@ const care = computed(() =>
         </li>
       </ul>
     </div>
-    <p v-if="care.length > 0" class="col-span-full"><strong>Take care:</strong> {{ care.join(', ') }}</p>
+    <p v-if="care.length > 0" class="col-span-full leading-1.25">
+      <template v-for="{ doer, who, what } in care" :key="doer"
+        ><strong>{{ who }}:</strong> {{ say(what) }}.{{ ' ' }}</template
+      >
+    </p>
   </div>
 </template>
 
@@ -56,6 +70,7 @@ const care = computed(() =>
   -webkit-box-orient: vertical;
   -webkit-line-clamp: 2;
 }
+.conditions .series,
 .many .conditions li {
   font-size: var(--type-huge);
   line-height: 1.15;

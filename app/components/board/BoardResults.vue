@@ -1,22 +1,23 @@
 <script setup lang="ts">
+import WithPlan from '~/components/pieces/WithPlan.vue'
 import { useLessonPlan } from '~/composables/lessonPlan'
-import { everyTable, evidenceOf } from '~~/core/evidence'
 import type { LessonRecord } from '~~/core/lesson'
+import { eachMeasure, testOf } from '~~/core/test'
 import { doneByAll, progressOf } from '~~/core/record'
-import { gradeName, sureSentences } from '~~/core/wording'
-import SideBySide from '~/components/results/SideBySide.vue'
+import { boardFindings } from '~~/core/wording'
 
-/** The graph and how sure the class can be. */
+/** One picture of what was found and how sure the class can be of it; of several measures one after the other, and the rest in words behind a button. */
 const ResultsChart = defineAsyncComponent(() => import('~/components/charts/ResultsChart.vue'))
 const plan = useLessonPlan()
 const props = defineProps<{ record: LessonRecord; dark: boolean; shown: boolean }>()
 const emit = defineEmits<{ show: [] }>()
 const done = computed(() => doneByAll(progressOf(plan.value, props.record.readings)))
-const several = computed(() => {
-  const tables = everyTable(plan.value, props.record)
-  return tables.length > 1 && tables.some((table) => table.evidence.summaries.length > 0)
-})
-const evidence = computed(() => evidenceOf(plan.value, props.record))
+const measures = computed(() => eachMeasure(plan.value))
+const chosen = ref(0)
+const view = computed(() => measures.value[Math.min(chosen.value, measures.value.length - 1)]!)
+const found = computed(() => boardFindings(plan.value, view.value, props.record))
+const inWords = ref(false)
+watch(view, () => (inWords.value = false))
 </script>
 
 <template>
@@ -25,15 +26,31 @@ const evidence = computed(() => evidenceOf(plan.value, props.record))
     <p>{{ done.done }} of {{ done.all }} written down. What do you expect now?</p>
     <VBtn class="show justify-self-start text-title" @click="emit('show')">Show them now</VBtn>
   </div>
-  <SideBySide v-else-if="several" big :dark="dark" :record="record" />
-  <div v-else-if="evidence && evidence.summaries.length > 0" class="results flex flex-col gap-near h-full">
-    <div class="flex-1 min-h-0"><ResultsChart big :dark="dark" :record="record" /></div>
-    <p>
-      <strong>{{ gradeName(evidence) }}.</strong>
-      {{ sureSentences(plan, evidence).join(' ') }}
-    </p>
+  <div v-else class="results flex flex-col gap-near h-full">
+    <VTabs v-if="measures.length > 1" v-model="chosen" density="compact" aria-label="What was measured">
+      <VTab v-for="(one, place) in measures" :key="one.measured ?? ''" :value="place" class="text-body">{{
+        testOf(one).measure?.name.trim() || 'no name yet'
+      }}</VTab>
+    </VTabs>
+    <template v-if="found">
+      <ul v-if="inWords" class="words flex-1 min-h-0">
+        <li v-for="sentence in found.more" :key="sentence">{{ sentence }}</li>
+      </ul>
+      <div v-else class="flex-1 min-h-0">
+        <WithPlan :plan="view"><ResultsChart big :dark="dark" :record="record" /></WithPlan>
+      </div>
+      <div class="line">
+        <p>
+          <strong>{{ found.grade }}.</strong>
+          {{ found.said }}
+        </p>
+        <VBtn v-if="found.more.length > 0" class="text-body" :aria-pressed="inWords" @click="inWords = !inWords">{{
+          inWords ? 'The picture' : 'In words'
+        }}</VBtn>
+      </div>
+    </template>
+    <p v-else>No numbers yet.</p>
   </div>
-  <p v-else>No numbers yet.</p>
 </template>
 
 <style scoped>
@@ -42,5 +59,18 @@ const evidence = computed(() => evidenceOf(plan.value, props.record))
   gap: var(--gap-block);
   height: 100%;
   place-content: center;
+}
+.line {
+  display: flex;
+  gap: var(--gap-block);
+  align-items: flex-end;
+  justify-content: space-between;
+  line-height: 1.25;
+}
+.words {
+  display: grid;
+  gap: var(--gap-close);
+  align-content: start;
+  overflow-y: auto;
 }
 </style>

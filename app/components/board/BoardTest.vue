@@ -79,7 +79,7 @@ const shapeOf = (id: string) => plan.value.groups.find((group) => group.id === i
         <tbody>
           <tr class="edge-bottom-1-line" v-for="one in progress" :key="one.group">
             <th class="font-normal text-left" scope="row">
-              <span class="flex items-center gap-wide">
+              <span class="flex items-center gap-wide pr-wide">
                 <ShapeBadge :size="26" :shape="shapeOf(one.group)" />
                 {{ nameOfGroup(plan, one.group) }}
               </span>
@@ -164,8 +164,8 @@ const shapeOf = (id: string) => plan.value.groups.find((group) => group.id === i
   position: relative;
   display: inline-grid;
   place-items: center;
-  width: 46px;
-  height: 40px;
+  width: calc(46 * var(--unit));
+  height: calc(40 * var(--unit));
   overflow: hidden;
   border: 2px solid var(--ink);
   border-top: 0;
@@ -182,7 +182,7 @@ const shapeOf = (id: string) => plan.value.groups.find((group) => group.id === i
 }
 .children {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(118px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(calc(118 * var(--unit)), 1fr));
   gap: var(--gap-near);
   align-content: start;
   flex: 1;

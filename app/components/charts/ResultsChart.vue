@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useLessonPlan } from '~/composables/lessonPlan'
+import { useWindowSize } from '@vueuse/core'
 import VChart from 'vue-echarts'
 import type { LessonRecord } from '~~/core/lesson'
 import { optionOf, wordsOf } from './optionOf'
@@ -9,8 +10,11 @@ import { useChartParts } from './parts'
 useChartParts()
 const plan = useLessonPlan()
 const props = defineProps<{ record: LessonRecord; big?: boolean; dark?: boolean }>()
+/** The board's letters grow with the wall, as far as those of its text (BoardFrame.vue). */
+const { width } = useWindowSize()
+const wide = computed(() => Math.min(1.93, Math.max(0.86, width.value / 1280)))
 const option = computed(() =>
-  optionOf(plan.value, props.record, { big: props.big ?? false, dark: props.dark ?? false, paper: false }),
+  optionOf(plan.value, props.record, { big: props.big ?? false, dark: props.dark ?? false, paper: false, wide: wide.value }),
 )
 </script>
 

@@ -49,12 +49,12 @@ function drawing(pen: Pen): EChartsOption {
 
 /** Points where their numbers are, joined from average to average or by the fitted bend. */
 function onNumbers(pen: Pen): EChartsOption {
-  const { graph, plan, ink, big } = pen
+  const { graph, plan, ink, by } = pen
   const known = graph.marks.filter((mark) => mark.average !== undefined).sort((a, b) => a.x - b.x)
   const curved = graph.curve.length > 0
   return {
-    grid: { ...roomFor(pen), bottom: big ? 46 : 30 },
-    xAxis: { ...valueAxis(pen, graph.across!, axisTitles(plan).across), nameLocation: 'middle', nameGap: big ? 48 : 28 },
+    grid: { ...roomFor(pen), bottom: by(46, 30) },
+    xAxis: { ...valueAxis(pen, graph.across!, axisTitles(plan).across), nameLocation: 'middle', nameGap: by(48, 28) },
     yAxis: resultAxis(pen),
     series: [
       {
@@ -62,13 +62,13 @@ function onNumbers(pen: Pen): EChartsOption {
         data: curved ? graph.curve : [],
         symbol: 'none',
         silent: true,
-        lineStyle: { color: ink, width: big ? 4 : 2 },
+        lineStyle: { color: ink, width: by(4, 2) },
       },
       {
         type: 'line',
         data: known.map((mark) => [mark.x, mark.average!]),
         symbol: 'diamond',
-        symbolSize: big ? 22 : 13,
+        symbolSize: by(22, 13),
         lineStyle: { color: ink, width: curved ? 0 : 2 },
         itemStyle: { color: pen.paper ? '#000' : lookOf(0).colour },
         tooltip: { show: false },

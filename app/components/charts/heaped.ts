@@ -5,14 +5,14 @@ import { fill, roomFor, valueAxis, type Pen } from './surface'
 
 /** How often each size came: bars that touch, for conditions side by side on the same steps. */
 export function heaped(pen: Pen): EChartsOption {
-  const { graph, plan, text, line, big } = pen
+  const { graph, plan, text, line, by } = pen
   const steps = graph.heaps[0] ?? []
   const most = Math.max(1, ...graph.heaps.flat().map(({ count }) => count))
   const step = Math.max(1, Math.ceil(most / 6))
   const several = graph.heaps.length > 1
   return {
-    ...(several ? { legend: { textStyle: text, top: 0, itemWidth: big ? 40 : 26, itemHeight: big ? 26 : 16 } } : {}),
-    grid: { ...roomFor(pen), top: several ? (big ? 84 : 56) : big ? 56 : 34, bottom: big ? 46 : 30 },
+    ...(several ? { legend: { textStyle: text, top: 0, itemWidth: by(40, 26), itemHeight: by(26, 16) } } : {}),
+    grid: { ...roomFor(pen), top: several ? by(84, 56) : by(56, 34), bottom: by(46, 30) },
     xAxis: [
       { type: 'category', show: false, data: steps.map(({ from }) => String(from)) },
       {
@@ -23,7 +23,7 @@ export function heaped(pen: Pen): EChartsOption {
         ),
         position: 'bottom',
         nameLocation: 'middle',
-        nameGap: big ? 48 : 28,
+        nameGap: by(48, 28),
         axisLine: line,
         splitLine: { show: false },
       },

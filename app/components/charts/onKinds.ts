@@ -1,11 +1,13 @@
 import type { EChartsOption } from 'echarts'
 import type { ResultMark } from '~~/core/charts'
-import { axisTitles, nameOfGroup, writeFigure } from '~~/core/wording'
+import { nameOfGroup, writeFigure } from '~~/core/wording'
 import { testOf } from '~~/core/test'
 import { lookOf } from '~/theme/conditions'
 import {
+  amountAxis,
   fill,
   knownSeries,
+  inLines,
   namesAxis,
   readingsSeries,
   resultAxis,
@@ -18,16 +20,30 @@ import {
 
 const PANELS_IN_A_ROW = 4
 
+const roomForEach = ({ graph, by }: Pen) => by(1080, 640) / Math.max(1, graph.marks.length)
+const isCrowded = (pen: Pen) => roomForEach(pen) < pen.by(130, 66)
+/** So many letters of a name fit on one line under its bar. */
+const lettersUnder = (pen: Pen) => Math.min(pen.by(240, 120), roomForEach(pen)) / (pen.size * 0.52) - 2
+/** More lines of names would take the height of the graph, which is low on paper. */
+const namesFit = (pen: Pen) =>
+  pen.graph.marks.every(({ name }) => inLines(name, lettersUnder(pen)).split('\n').length <= (pen.paper || pen.big ? 2 : 3))
+/** From the back of the room a letter says nothing: where names do not fit below, what stands side by side lies down there. */
+const liesDown = (pen: Pen) => pen.big && (isCrowded(pen) || !namesFit(pen))
+
+const figureOf = ({ graph, plan }: Pen, average: number | undefined) =>
+  average === undefined ? '–' : writeFigure(plan, average, graph.unit)
+
 /** The names of the conditions along the bottom, with the class's figure under each. */
 function kindsAxis(pen: Pen): EChartsOption['xAxis'] {
-  const { graph, plan, text, size, big, line } = pen
-  const room = (big ? 1080 : 640) / Math.max(1, graph.marks.length)
+  const { graph, plan, text, size, by, line } = pen
+  const room = roomForEach(pen)
   // Where many stand side by side only their letters fit; the table beside has their names.
-  const crowded = room < (big ? 130 : 66)
-  const figure = (average: number | undefined) => (average === undefined ? '–' : writeFigure(plan, average, graph.unit))
+  const crowded = isCrowded(pen)
+  const named = namesFit(pen)
   const label = ({ letter, name, average }: ResultMark) => {
     if (crowded) return `{letter|${letter}}`
-    return `{letter|${letter}}\u00a0${name}${plan.average === 'none' ? '' : `\n{mean|${figure(average)}}`}`
+    const mean = plan.average === 'none' ? '' : `\n{mean|${figureOf(pen, average)}}`
+    return `{letter|${letter}}${named ? `\u00a0${inLines(name, lettersUnder(pen))}` : ''}${mean}`
   }
   return [
     {
@@ -36,7 +52,7 @@ function kindsAxis(pen: Pen): EChartsOption['xAxis'] {
       axisLabel: {
         ...text,
         interval: 0,
-        width: Math.min(big ? 240 : 120, room),
+        width: Math.min(by(240, 120), room),
         overflow: 'truncate',
         lineHeight: size * 1.4,
         rich: { letter: { ...text, fontWeight: 'bold' }, mean: { ...text, fontWeight: 'bold' } },
@@ -50,7 +66,8 @@ function kindsAxis(pen: Pen): EChartsOption['xAxis'] {
 
 /** Conditions side by side: bars, a line from try to try, or the readings alone. */
 export function onKinds(pen: Pen, averages: 'bar' | 'line' | 'none'): EChartsOption {
-  const { graph, ink, big } = pen
+  if (liesDown(pen)) return numberLines(pen, averages === 'bar')
+  const { graph, ink, by } = pen
   const known = graph.marks.filter((mark) => mark.average !== undefined)
   return {
     grid: roomFor(pen),
@@ -76,8 +93,8 @@ export function onKinds(pen: Pen, averages: 'bar' | 'line' | 'none'): EChartsOpt
               xAxisIndex: 1,
               data: known.map((mark) => [mark.x, mark.average!]),
               symbol: 'diamond',
-              symbolSize: big ? 24 : 14,
-              lineStyle: { color: ink, width: big ? 4 : 2 },
+              symbolSize: by(24, 14),
+              lineStyle: { color: ink, width: by(4, 2) },
               itemStyle: { color: pen.paper ? '#000' : lookOf(0).colour },
               tooltip: { show: false },
             },
@@ -90,19 +107,37 @@ export function onKinds(pen: Pen, averages: 'bar' | 'line' | 'none'): EChartsOpt
 }
 
 /** One line of numbers for each condition, readings on it, the class's figure as a bold mark. */
-export function numberLines(pen: Pen): EChartsOption {
-  const { graph, plan, big, ink } = pen
+export function numberLines(pen: Pen, withBars = false): EChartsOption {
+  const { graph, plan, by, ink } = pen
+  const withFigures = pen.big && plan.average !== 'none'
   return {
-    grid: { ...roomFor(pen), top: 14, bottom: big ? 46 : 30 },
-    xAxis: { ...valueAxis(pen, graph.axis, axisTitles(plan, graph.kind).up), nameLocation: 'middle', nameGap: big ? 48 : 28 },
-    yAxis: [namesAxis(pen), { type: 'value', show: false, inverse: true, min: -0.5, max: graph.marks.length - 0.5 }],
+    grid: { ...roomFor(pen), top: graph.knownFar ? by(44, 26) : 14, bottom: by(46, 30) },
+    xAxis: { ...amountAxis(pen), nameLocation: 'middle', nameGap: by(48, 28) },
+    yAxis: [
+      namesAxis(pen),
+      { type: 'value', show: false, inverse: true, min: -0.5, max: graph.marks.length - 0.5 },
+      ...(withFigures ? [figuresAxis(pen)] : []),
+    ],
     series: [
+      {
+        type: 'bar',
+        barWidth: '62%',
+        silent: true,
+        data: withBars
+          ? graph.marks.map((mark) => ({
+              value: Math.min(mark.average ?? 0, graph.axis.to),
+              itemStyle: fill(pen, lookOf(mark.place)),
+            }))
+          : [],
+      },
+      // An axis is drawn only where something stands on it.
+      { type: 'scatter', yAxisIndex: withFigures ? 2 : 0, data: [] },
       {
         type: 'scatter',
         yAxisIndex: 1,
         data: graph.marks.flatMap(({ x, average }) => (average === undefined ? [] : [[average, x]])),
         symbol: 'rect',
-        symbolSize: big ? [6, 64] : [4, 34],
+        symbolSize: [by(6, 4), Math.min(by(64, 34), by(420, 250) / graph.marks.length)],
         itemStyle: { color: ink },
         silent: true,
       },
@@ -112,12 +147,26 @@ export function numberLines(pen: Pen): EChartsOption {
   }
 }
 
+/** The class's figures down the other side. */
+function figuresAxis(pen: Pen) {
+  const { graph, text } = pen
+  return {
+    type: 'category' as const,
+    inverse: true,
+    position: 'right' as const,
+    data: graph.marks.map(({ average }, place) => `${place}|${figureOf(pen, average)}`),
+    axisLabel: { ...text, fontWeight: 'bold' as const, formatter: (label: string) => label.split('|')[1]! },
+    axisTick: { show: false },
+    axisLine: { show: false },
+  }
+}
+
 /** So many letters stand in the bars of a graph beside each other. */
 const LETTERS_ACROSS = 58
 
 /** How often each word was chosen, stacked from the least to the most; of words without an order their shares. */
 export function stackedWords(pen: Pen): EChartsOption {
-  const { graph, plan, text, big } = pen
+  const { graph, plan, text, by } = pen
   const { words, way } = testOf(plan)
   const countOf = (counts: number[]) => counts.reduce((sum, count) => sum + count, 0)
   const most = way.ranks ? Math.max(1, ...graph.marks.map(({ counts }) => countOf(counts))) : 100
@@ -126,15 +175,16 @@ export function stackedWords(pen: Pen): EChartsOption {
   const step = Math.max(1, Math.ceil(most / 8))
   // Beside many others a bar is too narrow for its word: the legend has it.
   const longest = Math.max(...words.map((word) => word.length))
-  const named = graph.marks.length * (longest + 3) <= LETTERS_ACROSS
+  const lying = liesDown(pen)
+  const named = !lying && graph.marks.length * (longest + 3) <= LETTERS_ACROSS
+  const shares = {
+    ...valueAxis(pen, { from: 0, to: way.ranks ? Math.ceil(most / step) * step : 100, step: way.ranks ? step : 20 }, ''),
+    ...(way.ranks ? {} : { axisLabel: { ...text, formatter: '{value}\u202f%' } }),
+  }
   return {
-    legend: { textStyle: text, top: 0, itemWidth: big ? 40 : 26, itemHeight: big ? 26 : 16 },
-    grid: { ...roomFor(pen), top: big ? 70 : 44 },
-    xAxis: kindsAxis(pen),
-    yAxis: {
-      ...valueAxis(pen, { from: 0, to: way.ranks ? Math.ceil(most / step) * step : 100, step: way.ranks ? step : 20 }, ''),
-      name: way.ranks ? '' : '%',
-    },
+    legend: { textStyle: text, top: 0, itemWidth: by(40, 26), itemHeight: by(26, 16) },
+    grid: { ...roomFor(pen), top: by(70, 44) },
+    ...(lying ? { xAxis: shares, yAxis: namesAxis(pen) } : { xAxis: kindsAxis(pen), yAxis: shares }),
     series: words.map((word, place) => ({
       type: 'bar' as const,
       name: word || `word ${place + 1}`,
@@ -153,7 +203,7 @@ export function stackedWords(pen: Pen): EChartsOption {
 
 /** A small graph for each group, all on the same scale. */
 export function panels(pen: Pen): EChartsOption {
-  const { graph, plan, text, line, big, ink } = pen
+  const { graph, plan, text, line, by, ink } = pen
   const columns = Math.min(PANELS_IN_A_ROW, graph.panels.length)
   const rows = Math.ceil(graph.panels.length / columns)
   const [wide, high] = [94 / columns, 96 / rows]
@@ -167,7 +217,7 @@ export function panels(pen: Pen): EChartsOption {
     })),
     grid: graph.panels.map((_, at) => ({
       left: `${5 + place(at).column * wide}%`,
-      top: `${1 + place(at).row * high + (big ? 12 : 11) / rows + 2}%`,
+      top: `${1 + place(at).row * high + by(12, 11) / rows + 2}%`,
       width: `${wide - 4}%`,
       height: `${high - 24 / rows - 4}%`,
     })),
@@ -200,7 +250,7 @@ export function panels(pen: Pen): EChartsOption {
         yAxisIndex: at,
         data: averages.map(({ x, average }) => [x, average]),
         symbol: 'rect',
-        symbolSize: big ? [44, 6] : [24, 4],
+        symbolSize: [by(44, 24), by(6, 4)],
         itemStyle: { color: ink },
         silent: true,
       },

@@ -1,4 +1,5 @@
 import type { EChartsOption } from 'echarts'
+import type { ResultLine } from '~~/core/charts'
 import { hasNamedMoments, momentsOf, testOf } from '~~/core/test'
 import { axisTitles, lineEnd, lineWords } from '~~/core/wording'
 import { lookOf } from '~/theme/conditions'
@@ -10,12 +11,12 @@ export const DASHES = ['solid', 'dashed', 'dotted'] as const
 
 /** Which word each condition was in the middle of its trials, as a band from one time to the next. */
 export function wordBands(pen: Pen): EChartsOption {
-  const { graph, plan, big } = pen
+  const { graph, plan, by } = pen
   const words = testOf(plan).words
   const most = Math.max(0, ...graph.bands.map(({ stages }) => stages.length))
   return {
-    grid: { ...roomFor(pen), top: big ? 20 : 10, bottom: big ? 56 : 34 },
-    xAxis: { ...valueAxis(pen, graph.axis, axisTitles(plan).across), nameLocation: 'middle', nameGap: big ? 48 : 28 },
+    grid: { ...roomFor(pen), top: by(20, 10), bottom: by(56, 34) },
+    xAxis: { ...valueAxis(pen, graph.axis, axisTitles(plan).across), nameLocation: 'middle', nameGap: by(48, 28) },
     yAxis: namesAxis(pen),
     series: Array.from({ length: most }, (_, place) => ({
       type: 'bar' as const,
@@ -37,14 +38,15 @@ export function wordBands(pen: Pen): EChartsOption {
 
 /** Lines over the moments of a trial. */
 export function overMoments(pen: Pen): EChartsOption {
-  const { graph, plan, text, ink, big, paper, line } = pen
+  const { graph, plan, text, ink, by, paper, line } = pen
   const moments = hasNamedMoments(plan) ? momentsOf(plan) : []
   const names = graph.kind === 'pairs' ? ['before', 'after'] : moments.map(({ name }) => name ?? '')
   return {
-    legend: graph.lines.length > 1 ? { textStyle: text, bottom: 0, left: 'center', itemGap: big ? 26 : 14 } : undefined,
-    grid: { ...roomFor(pen), bottom: (big ? 46 : 30) + legendRoom(pen), right: (big ? 60 : 40) + longestEnd(pen) },
+    legend:
+      graph.lines.length > 1 && !namedAtEnds(pen) ? { textStyle: text, bottom: 0, left: 'center', itemGap: by(26, 14) } : undefined,
+    grid: { ...roomFor(pen), bottom: by(46, 30) + legendRoom(pen), right: by(60, 40) + longestEnd(pen) },
     xAxis: graph.across
-      ? { ...valueAxis(pen, graph.across, axisTitles(plan).across), nameLocation: 'middle', nameGap: big ? 48 : 28 }
+      ? { ...valueAxis(pen, graph.across, axisTitles(plan).across), nameLocation: 'middle', nameGap: by(48, 28) }
       : {
           type: 'value',
           min: -0.3,
@@ -78,11 +80,11 @@ export function overMoments(pen: Pen): EChartsOption {
               ? moments.map(({ id, time }) => [time!, one.points.find((point) => point.moment === id)?.average ?? '-'])
               : one.points.map((point) => [point.x, point.average]),
           symbol: SYMBOLS[one.dash % SYMBOLS.length]!,
-          symbolSize: big ? 20 : 12,
-          lineStyle: { color: paper ? '#000' : look.colour, width: big ? 5 : 3, type: DASHES[one.dash % DASHES.length]! },
+          symbolSize: by(20, 12),
+          lineStyle: { color: paper ? '#000' : look.colour, width: by(5, 3), type: DASHES[one.dash % DASHES.length]! },
           itemStyle: { color: paper ? '#000' : look.colour },
           labelLayout: { moveOverlap: 'shiftY' as const },
-          endLabel: { show: true, formatter: lineEnd(one), ...text, fontWeight: 'bold' as const },
+          endLabel: { show: true, distance: by(16, 6), formatter: endOf(pen, one), ...text, fontWeight: 'bold' as const },
         }
       }),
       ...(graph.across ? knownSeries(pen, graph.across.from, graph.across.to) : []),
@@ -92,13 +94,29 @@ export function overMoments(pen: Pen): EChartsOption {
 }
 
 /** Room for the legend under the graph, by how much its names take. */
-function legendRoom({ graph, size, big }: Pen): number {
-  if (graph.lines.length < 2) return 0
+function legendRoom(pen: Pen): number {
+  const { graph, size, big } = pen
+  if (!hasLegend(pen)) return 0
   const letters = graph.lines.reduce((sum, line) => sum + lineWords(line).length + 6, 0)
   return Math.ceil(letters / (big ? 80 : 95)) * size * 1.6 + 6
 }
 
+/** From this many on, a legend takes the height of the graph: on the board the names stand where the lines end. */
+const MANY_LINES = 4
+
+function namedAtEnds({ graph, big }: Pen): boolean {
+  return big && graph.lines.length > MANY_LINES
+}
+
+/** On paper their letters stand at the ends, and what the letters mean above the graph. */
+function hasLegend(pen: Pen): boolean {
+  const { graph, big, paper } = pen
+  return graph.lines.length > 1 && !((big || paper) && graph.lines.length > MANY_LINES)
+}
+
+const endOf = (pen: Pen, line: ResultLine) => (namedAtEnds(pen) ? lineWords(line) : lineEnd(line))
+
 /** Room for the words at the end of a line. */
-function longestEnd({ graph, size }: Pen): number {
-  return Math.max(0, ...graph.lines.map((line) => lineEnd(line).length - 1)) * size * 0.6
+function longestEnd(pen: Pen): number {
+  return Math.max(0, ...pen.graph.lines.map((line) => endOf(pen, line).length - 1)) * pen.size * (namedAtEnds(pen) ? 0.52 : 0.6)
 }

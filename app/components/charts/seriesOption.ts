@@ -10,17 +10,17 @@ import { fill, roomFor, styleFor, valueAxis, type Style, type Surface } from './
 /** Series on one graph: a line for each over numbers, a bar for each over kinds. Told apart by symbol, dashes and hatch. */
 export function seriesOption(plan: Plan, graph: SeriesGraph, surface: Surface): EChartsOption {
   const style = styleFor(surface)
-  const { text, big } = style
+  const { text, by } = style
   const titles = axisTitles(plan)
   return {
     animation: false,
     aria: { enabled: false },
     tooltip: { trigger: 'item' as const, textStyle: { fontFamily: 'Andika' } },
     textStyle: text,
-    legend: { textStyle: text, bottom: 0, left: 'center', itemGap: big ? 26 : 14, data: graph.lines.map(({ name }) => name) },
-    grid: { ...roomFor(style), bottom: big ? 110 : 62 },
+    legend: { textStyle: text, bottom: 0, left: 'center', itemGap: by(26, 14), data: graph.lines.map(({ name }) => name) },
+    grid: { ...roomFor(style), bottom: by(110, 62) },
     xAxis: graph.across
-      ? { ...valueAxis(style, graph.across, titles.across), nameLocation: 'middle', nameGap: big ? 48 : 28 }
+      ? { ...valueAxis(style, graph.across, titles.across), nameLocation: 'middle', nameGap: by(48, 28) }
       : [
           {
             type: 'category',
@@ -39,15 +39,15 @@ export function seriesOption(plan: Plan, graph: SeriesGraph, surface: Surface): 
   }
 }
 
-function lineOf({ big, paper }: Style, { name, place, points }: SeriesLine) {
+function lineOf({ by, paper }: Style, { name, place, points }: SeriesLine) {
   const look = lookOf(place)
   return {
     type: 'line' as const,
     name,
     data: points.flatMap(({ x, average }) => (average === undefined ? [] : [[x, average]])).sort((a, b) => a[0]! - b[0]!),
     symbol: SYMBOLS[place % SYMBOLS.length]!,
-    symbolSize: big ? 22 : 13,
-    lineStyle: { color: paper ? '#000' : look.colour, width: big ? 5 : 3, type: DASHES[place % DASHES.length]! },
+    symbolSize: by(22, 13),
+    lineStyle: { color: paper ? '#000' : look.colour, width: by(5, 3), type: DASHES[place % DASHES.length]! },
     itemStyle: { color: paper ? '#000' : look.colour },
   }
 }
@@ -64,13 +64,13 @@ function barsOf(style: Style, { levels }: SeriesGraph, { name, place, points }: 
   }
 }
 
-function dotsOf(plan: Plan, { ink, dark, big }: Style, { dots, unit, across }: SeriesGraph) {
+function dotsOf(plan: Plan, { ink, dark, by }: Style, { dots, unit, across }: SeriesGraph) {
   return {
     type: 'scatter' as const,
     xAxisIndex: across ? 0 : 1,
     data: dots.map((dot) => ({ value: [dot.x, dot.value], reading: dot })),
-    symbolSize: big ? 12 : 7,
-    itemStyle: { color: dark ? '#14201f' : '#fff', borderColor: ink, borderWidth: big ? 2 : 1.2 },
+    symbolSize: by(12, 7),
+    itemStyle: { color: dark ? '#14201f' : '#fff', borderColor: ink, borderWidth: by(2, 1.2) },
     z: 5,
     tooltip: {
       formatter: (at: unknown) => {

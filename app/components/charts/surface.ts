@@ -1,7 +1,7 @@
 import { format } from 'echarts/core'
-import type { Axis, ResultDot, ResultsGraph } from '~~/core/charts'
+import { axisTicks, type Axis, type ResultDot, type ResultsGraph } from '~~/core/charts'
 import type { Plan } from '~~/core/lesson'
-import { axisTitles, dotWords, knownName, nameOfGroup, writeReading } from '~~/core/wording'
+import { axisTitles, dotWords, knownLineWords, nameOfGroup, writeReading } from '~~/core/wording'
 import { isAmount } from '~~/core/quantity'
 import type { ConditionLook } from '~/theme/conditions'
 
@@ -10,6 +10,8 @@ export interface Surface {
   big: boolean
   dark: boolean
   paper: boolean
+  /** How wide the wall is, in boards of 1280; one where nobody says. */
+  wide?: number
 }
 
 /** How letters and lines look on a surface. */
@@ -18,6 +20,8 @@ export interface Style extends Surface {
   size: number
   text: { color: string; fontFamily: string; fontSize: number }
   line: { lineStyle: { color: string; width: number } }
+  /** A length on the board, which grows with the wall, and the one elsewhere. */
+  by(board: number, elsewhere: number): number
 }
 
 /** Everything that the drawings of all kinds of results graph share. */
@@ -32,13 +36,15 @@ export function penFor(plan: Plan, graph: ResultsGraph, surface: Surface): Pen {
 
 export function styleFor(surface: Surface): Style {
   const ink = surface.dark ? '#f5f1e6' : surface.paper ? '#000' : '#1e2b2f'
-  const size = surface.big ? 28 : surface.paper ? 13 : 14.5
+  const by = (board: number, elsewhere: number) => (surface.big ? Math.round(board * (surface.wide ?? 1) * 10) / 10 : elsewhere)
+  const size = by(28, surface.paper ? 13 : 14.5)
   return {
     ...surface,
     ink,
     size,
+    by,
     text: { color: ink, fontFamily: 'Andika', fontSize: size },
-    line: { lineStyle: { color: ink, width: surface.big ? 2.5 : 1.5 } },
+    line: { lineStyle: { color: ink, width: by(2.5, 1.5) } },
   }
 }
 
@@ -58,9 +64,10 @@ export function valueAxis({ text, line, dark }: Style, axis: Axis, name: string)
 }
 
 /** The axis of the results; the first place stands on top, and words and places have no values between them. */
-export function resultAxis(pen: Pen, axis = pen.graph.axis) {
+export function resultAxis(pen: Pen) {
   const { graph, plan, text } = pen
-  const usual = { ...valueAxis(pen, axis, axisTitles(plan, graph.kind).up), nameTextStyle: { ...text, align: 'left' as const } }
+  const { axis } = graph
+  const usual = { ...amountAxis(pen), nameTextStyle: { ...text, align: 'left' as const } }
   if (isAmount(graph.unit)) return usual
   return {
     ...usual,
@@ -76,6 +83,24 @@ export function resultAxis(pen: Pen, axis = pen.graph.axis) {
   }
 }
 
+/** The axis of amounts; beyond its end or before its beginning there is room for a known value that lies far off. */
+export function amountAxis(pen: Pen) {
+  const { axis, knownFar } = pen.graph
+  const { from, to, step } = axis
+  const whole =
+    knownFar === undefined ? axis : knownFar === 'above' ? { ...axis, to: to + 2 * step } : { ...axis, from: from - 2 * step }
+  const usual = valueAxis(pen, whole, axisTitles(pen.plan, pen.graph.kind).up)
+  return { ...usual, axisLabel: { ...usual.axisLabel, ...(knownFar && { customValues: axisTicks(axis) }) } }
+}
+
+/** Where the line of the known value stands, and where the axis has a gap before it. */
+function placeOfKnown({ axis: { from, to, step }, known, knownFar }: ResultsGraph): { at: number; gap?: number } {
+  if (knownFar === undefined) return { at: known! }
+  return knownFar === 'above' ? { at: to + step, gap: to + step / 2 } : { at: from - step, gap: from - step / 2 }
+}
+
+/** Two strokes across an axis: something is left out here. */
+const GAP = 'path://M-6 3L6 -1M-6 6L6 2'
 const CROSS = 'path://M-1-1L1 1M-1 1L1-1'
 
 /** From here on all rings are drawn at one go, without a word for those who point at one. */
@@ -93,7 +118,7 @@ export function readingsSeries(pen: Pen, dots: ResultDot[], turned = false) {
   )
 }
 
-function oneSeries({ plan, graph, ink, dark, big }: Pen, dots: ResultDot[], counted: boolean, turned: boolean) {
+function oneSeries({ plan, graph, ink, dark, by }: Pen, dots: ResultDot[], counted: boolean, turned: boolean) {
   const many = dots.length > MANY
   const value = ({ x, value: y }: ResultDot) => (turned ? [y, x] : [x, y])
   return {
@@ -105,9 +130,9 @@ function oneSeries({ plan, graph, ink, dark, big }: Pen, dots: ResultDot[], coun
     itemStyle: {
       color: counted ? (dark ? '#14201f' : '#fff') : 'transparent',
       borderColor: ink,
-      borderWidth: big ? 2.5 : 1.5,
+      borderWidth: by(2.5, 1.5),
     },
-    symbolSize: many ? (big ? 8 : 5) : big ? 14 : 8,
+    symbolSize: many ? by(8, 5) : by(14, 8),
     silent: many,
     z: 5,
     tooltip: {
@@ -120,30 +145,57 @@ function oneSeries({ plan, graph, ink, dark, big }: Pen, dots: ResultDot[], coun
 }
 
 /** A value known from elsewhere as a dashed line right across, with its name. `turned` swaps the axes. */
-export function knownSeries({ plan, graph, ink, text, big }: Pen, from: number, to: number, turned = false) {
-  const { known } = graph
-  if (known === undefined) return []
-  const at = (along: number) => (turned ? [known, along] : [along, known])
+export function knownSeries({ plan, graph, ink, text, by }: Pen, from: number, to: number, turned = false) {
+  if (graph.known === undefined) return []
+  const { at: value, gap } = placeOfKnown(graph)
+  const at = (along: number) => (turned ? [value, along] : [along, value])
+  // At the end of the line, since what the axis means stands at its beginning.
   const label = {
     show: true,
     position: 'top' as const,
-    align: 'left' as const,
-    offset: [6, 0],
+    align: turned && graph.knownFar === undefined ? ('left' as const) : ('right' as const),
+    offset: [turned && graph.knownFar === undefined ? 6 : -6, 0],
     ...text,
     fontWeight: 'bold' as const,
+    formatter: knownLineWords(plan, graph),
   }
   return [
+    ...(gap === undefined
+      ? []
+      : [
+          {
+            type: 'scatter' as const,
+            data: [{ value: turned ? [gap, to] : [from, gap] }],
+            symbol: GAP,
+            symbolSize: by(26, 14),
+            symbolRotate: turned ? 90 : 0,
+            silent: true,
+            itemStyle: { color: 'transparent', borderColor: ink, borderWidth: by(3, 2) },
+            z: 6,
+          },
+        ]),
     {
       type: 'line' as const,
-      data: [{ value: at(from), label: { ...label, formatter: knownName(plan) } }, { value: at(to) }],
+      data: [
+        { value: at(from), ...(turned && { label }) },
+        { value: at(to), ...(!turned && { label }) },
+      ],
       symbol: 'circle',
       symbolSize: 1,
       silent: true,
-      lineStyle: { color: ink, width: big ? 4 : 2.5, type: 'dashed' as const },
+      lineStyle: { color: ink, width: by(4, 2.5), type: 'dashed' as const },
       itemStyle: { color: ink },
       z: 4,
     },
   ]
+}
+
+/** A name on as many lines as it needs, none longer than so many letters unless a word is. `inLines('squared paper', 9) // 'squared\npaper'` */
+export function inLines(name: string, letters: number): string {
+  return name.split(' ').reduce((lines, word) => {
+    const last = lines.slice(lines.lastIndexOf('\n') + 1)
+    return `${lines}${lines === '' ? '' : last.length + word.length < letters ? ' ' : '\n'}${word}`
+  }, '')
 }
 
 /** The names of the conditions down the side, each with its letter. */
@@ -151,11 +203,12 @@ export function namesAxis({ graph, text, big, line }: Pen) {
   return {
     type: 'category' as const,
     inverse: true,
-    data: graph.marks.map(({ letter, name }) => `{letter|${letter}}\u00a0${name}`),
+    data: graph.marks.map(({ letter, name }) => `{letter|${letter}}\u00a0${inLines(name, big ? 34 : 26)}`),
     axisLabel: {
       ...text,
-      width: big ? 260 : 150,
-      overflow: 'truncate' as const,
+      interval: 0,
+      align: 'right' as const,
+      lineHeight: text.fontSize * 1.1,
       rich: { letter: { ...text, fontWeight: 'bold' as const } },
     },
     axisTick: { show: false },
@@ -178,8 +231,8 @@ export function wordLabel({ text, dark, ink }: Pen) {
 }
 
 /** Room round a graph. */
-export function roomFor({ big }: Style) {
-  return { left: big ? 24 : 12, right: big ? 30 : 18, top: big ? 56 : 34, bottom: 8, containLabel: true }
+export function roomFor({ by }: Style) {
+  return { left: by(24, 12), right: by(30, 18), top: by(56, 34), bottom: 8, containLabel: true }
 }
 
 const DECALS: Record<ConditionLook['hatch'], object> = {

@@ -14,7 +14,7 @@ const side = computed(() => props.size ?? 30)
     class="badge"
     :class="look.hatch"
     aria-hidden="true"
-    :style="{ '--colour': look.colour, width: `${side}px`, height: `${side}px`, fontSize: `${Math.max(SMALLEST, side * 0.52)}px` }"
+    :style="{ '--colour': look.colour, '--side': side, '--letter': Math.max(SMALLEST, side * 0.52) }"
   >
     {{ letter }}
   </span>
@@ -26,6 +26,10 @@ const side = computed(() => props.size ?? 30)
   flex: none;
   align-items: center;
   justify-content: center;
+  /* On the board a unit grows with the wall. */
+  width: calc(var(--side) * var(--unit, 1px));
+  height: calc(var(--side) * var(--unit, 1px));
+  font-size: calc(var(--letter) * var(--unit, 1px));
   border: 1.5px solid #1e2b2f;
   border-radius: var(--corner-small);
   background-color: var(--colour);

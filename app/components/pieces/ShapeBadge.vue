@@ -2,7 +2,8 @@
 import type { Shape } from '~~/core/lesson'
 
 /** A group's shape; always stands beside its name. */
-defineProps<{ shape: Shape; size?: number }>()
+const props = defineProps<{ shape: Shape; size?: number }>()
+const side = computed(() => `calc(${props.size ?? 18} * var(--unit, 1px))`)
 const PATHS: Record<Shape, string> = {
   circle: 'M12 2a10 10 0 1 1 0 20a10 10 0 1 1 0-20z',
   triangle: 'M12 2l11 20H1z',
@@ -18,7 +19,7 @@ const PATHS: Record<Shape, string> = {
 </script>
 
 <template>
-  <svg :width="size ?? 18" :height="size ?? 18" viewBox="0 0 24 24" aria-hidden="true">
+  <svg :style="{ flex: 'none', width: side, height: side }" viewBox="0 0 24 24" aria-hidden="true">
     <path :d="PATHS[shape]" fill="var(--ink)" />
   </svg>
 </template>

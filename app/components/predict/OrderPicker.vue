@@ -32,7 +32,7 @@ const dragging = { ...useDragging(), filter: '', group: useId(), draggable: '.it
 </script>
 
 <template>
-  <div class="grid gap-near" :class="{ big }">
+  <div class="picker grid gap-near" :class="{ big }">
     <VueDraggable v-model="known" v-bind="dragging" tag="ol" class="slots" :aria-label="`Chosen order, the ${names.most} first`">
       <li v-for="(id, place) in known" :key="id" class="item">
         <span class="rank block text-soft text-small">
@@ -49,7 +49,8 @@ const dragging = { ...useDragging(), filter: '', group: useId(), draggable: '.it
           {{ nameOf(id) }}
         </button>
       </li>
-      <li v-for="hole in rest.length" :key="hole">
+      <!-- At a station only the next place is open: what can be put there has to be in sight. -->
+      <li v-for="hole in big ? Math.min(1, rest.length) : rest.length" :key="hole">
         <span class="rank block text-soft text-small">
           {{ known.length + hole }}
           <small v-if="rank(known.length + hole - 1)">{{ rank(known.length + hole - 1) }}</small>
@@ -74,6 +75,12 @@ const dragging = { ...useDragging(), filter: '', group: useId(), draggable: '.it
 </template>
 
 <style scoped>
+@media (height < 500px) and (width >= 600px) {
+  .picker.big {
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+    align-items: start;
+  }
+}
 .slots {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));

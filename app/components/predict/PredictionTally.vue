@@ -107,18 +107,12 @@ th {
 .big.many td {
   padding: var(--gap-tight) var(--gap-part) var(--gap-tight) 0;
 }
-.big.many tbody th span:last-child {
-  overflow: hidden;
-  max-width: 520px;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
 .big .squares i {
-  width: 30px;
-  height: 30px;
+  width: calc(30 * var(--unit));
+  height: calc(30 * var(--unit));
 }
 .big.many .squares i {
-  width: 24px;
-  height: 24px;
+  width: calc(24 * var(--unit));
+  height: calc(24 * var(--unit));
 }
 </style>

@@ -15,6 +15,7 @@ import {
   workedOutColumn,
 } from '~~/core/wording'
 import ShapeBadge from '~/components/pieces/ShapeBadge.vue'
+import OnePage from '~/components/print/OnePage.vue'
 
 /** One page for a group: the plan, filled in or to be filled in, and a table to write readings into. */
 const plan = useLessonPlan()
@@ -36,7 +37,7 @@ const LINES = 4
 
 <template>
   <div>
-    <section v-for="(group, place) in sheets" :key="group?.id ?? 'blank'" class="sheet-page" :class="{ 'new-page': place > 0 }">
+    <OnePage v-for="(group, place) in sheets" :key="group?.id ?? 'blank'" class="sheet-page" :class="{ 'new-page': place > 0 }">
       <header>
         <h1 class="text-19pt">{{ plan.title || 'Our test' }}</h1>
         <p v-if="group" class="flex items-center gap-2mm text-14pt">
@@ -106,7 +107,7 @@ const LINES = 4
         The school’s own rules come first.
       </p>
       <p class="found mt-4mm font-bold">We found that <span class="line wide" /><span class="line wide" /></p>
-    </section>
+    </OnePage>
   </div>
 </template>
 
@@ -120,15 +121,19 @@ header {
   justify-content: space-between;
   border-bottom: 2px solid #000;
 }
+.sheet-page {
+  font-size: max(9pt, calc(11.5pt * var(--fit)));
+  line-height: 1.3;
+}
 dl {
   display: grid;
   grid-template-columns: 42mm 1fr;
-  gap: 2.5mm 4mm;
+  gap: calc(2.5mm * var(--fit)) 4mm;
 }
 .line {
   display: inline-block;
   width: 55mm;
-  height: 7mm;
+  height: max(5.5mm, calc(7mm * var(--fit)));
   border-bottom: 1px solid #000;
 }
 .line.short {
@@ -147,15 +152,16 @@ dl {
 }
 table {
   width: 100%;
-  margin-top: 5mm;
+  margin-top: calc(5mm * var(--fit));
   table-layout: fixed;
 }
 th,
 td {
-  height: 9mm;
-  padding: 1mm 2mm;
+  height: max(6mm, calc(9mm * var(--fit)));
+  padding: calc(1mm * var(--fit)) 2mm;
   border: 1.2px solid #000;
-  font-size: 11pt;
+  font-size: max(9pt, calc(11pt * var(--fit)));
+  line-height: 1.15;
   text-align: left;
 }
 th:first-child {

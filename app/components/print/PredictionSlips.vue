@@ -5,6 +5,7 @@ import { comparesMoments, firstSeries, predictionOf, kindOf } from '~~/core/test
 import { changesAsked, linePoints } from '~~/core/predictions'
 import { endsOf, FRAME_WORDS, momentWords, nameOfCondition, predictionPrompt, question } from '~~/core/wording'
 import ShapeBadge from '~/components/pieces/ShapeBadge.vue'
+import OnePage from '~/components/print/OnePage.vue'
 
 /** A slip for every group to cut out: its order, the longest or highest first, and why. Four to a page. */
 const plan = useLessonPlan()
@@ -25,17 +26,17 @@ const pages = computed(() =>
 <template>
   <div>
     <h1 class="screen-only">Prediction slips</h1>
-    <div v-for="(groups, page) in pages" :key="page" class="slips" :class="{ 'new-page': page > 0 }">
+    <OnePage v-for="(groups, page) in pages" :key="page" class="slips" :class="{ 'new-page': page > 0 }">
       <section v-for="group in groups" :key="group.id" class="slip keep-together">
         <h2 class="flex items-center gap-2mm text-15pt"><ShapeBadge :size="18" :shape="group.shape" /> {{ group.name }}</h2>
-        <p class="question my-2mm mx-0 text-12.5pt font-bold">{{ question(plan) }}</p>
+        <p class="question my-2mm mx-0 font-bold">{{ question(plan) }}</p>
         <p class="conditions flex flex-wrap gap-y-1mm gap-x-5mm">
           <span v-for="condition in activeConditions(asked)" :key="condition.id"
             ><strong>{{ letterOf(plan, condition.id) }}</strong> {{ nameOfCondition(asked, condition.id) }}</span
           >
         </p>
         <p>{{ predictionPrompt(asked) }}</p>
-        <p v-if="as === 'order' || as === 'most-least'" class="order flex flex-wrap items-center gap-2mm my-4mm mx-0">
+        <p v-if="as === 'order' || as === 'most-least'" class="order flex flex-wrap items-center gap-2mm my-2mm mx-0">
           {{ endsOf(asked).most }}
           <span v-for="n in as === 'order' ? activeConditions(asked).length : 2" :key="n" class="box" />
           {{ endsOf(asked).least }}
@@ -63,7 +64,7 @@ const pages = computed(() =>
         <p class="line" />
         <p class="line" />
       </section>
-    </div>
+    </OnePage>
   </div>
 </template>
 
@@ -71,19 +72,24 @@ const pages = computed(() =>
 .slips {
   display: grid;
   grid-template-columns: 1fr 1fr;
+  font-size: max(9pt, calc(11.5pt * var(--fit)));
+  line-height: 1.25;
+}
+.question {
+  font-size: 1.1em;
 }
 .slip {
-  min-height: 124mm;
-  padding: 5mm;
+  min-height: 122mm;
+  padding: calc(5mm * var(--fit));
   border: 1px dashed #000;
 }
 .box {
-  width: 11mm;
-  height: 11mm;
+  width: calc(11mm * var(--fit));
+  height: calc(11mm * var(--fit));
   border: 1.5px solid #000;
 }
 .line {
-  height: 9mm;
+  height: max(6.5mm, calc(9mm * var(--fit)));
   border-bottom: 1px solid #000;
 }
 .axes text {

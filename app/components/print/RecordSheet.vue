@@ -17,6 +17,7 @@ import {
   WAY_WORDS,
 } from '~~/core/wording'
 import ShapeBadge from '~/components/pieces/ShapeBadge.vue'
+import OnePage from '~/components/print/OnePage.vue'
 
 /** One page for a group to write down what it measures and sees, where there is no tablet. It is keyed into the class grid later. */
 const plan = useLessonPlan()
@@ -62,7 +63,7 @@ const ODD_LINES = 2
 
 <template>
   <div>
-    <section v-for="(group, place) in plan.groups" :key="group.id" class="sheet-page" :class="{ 'new-page': place > 0 }">
+    <OnePage v-for="(group, place) in plan.groups" :key="group.id" class="sheet-page" :class="{ 'new-page': place > 0 }">
       <header>
         <h1 class="text-17pt">{{ plan.title || 'Our test' }}: what we measure</h1>
         <p class="flex gap-2mm items-center text-14pt nowrap"><ShapeBadge :size="20" :shape="group.shape" /> {{ group.name }}</p>
@@ -136,7 +137,7 @@ const ODD_LINES = 2
       <span v-for="line in ODD_LINES" :key="line" class="line" />
       <h2 class="mt-5mm text-12pt">What we saw, with the time</h2>
       <span v-for="line in SEEN_LINES" :key="line" class="line" />
-    </section>
+    </OnePage>
   </div>
 </template>
 
@@ -148,30 +149,34 @@ header {
   justify-content: space-between;
   border-bottom: 2px solid #000;
 }
+.sheet-page {
+  font-size: max(9pt, calc(11.5pt * var(--fit)));
+}
 table {
   width: 100%;
-  margin-top: 4mm;
+  margin-top: calc(4mm * var(--fit));
   table-layout: fixed;
 }
 th,
 td {
-  height: 13mm;
-  padding: 1mm 2mm;
+  height: max(6.5mm, calc(13mm * var(--fit)));
+  padding: calc(1mm * var(--fit)) 2mm;
   border: 1.2px solid #000;
-  font-size: 11pt;
+  font-size: max(9pt, calc(11pt * var(--fit)));
+  line-height: 1.15;
   text-align: left;
   overflow-wrap: anywhere;
 }
 thead th,
 .low > * {
-  height: 8.5mm;
+  height: max(6.5mm, calc(8.5mm * var(--fit)));
 }
 th:first-child {
   width: 42mm;
 }
 td {
   color: #444;
-  font-size: 10pt;
+  font-size: max(9pt, calc(10pt * var(--fit)));
   text-align: right;
   vertical-align: bottom;
 }
@@ -187,7 +192,7 @@ td {
 }
 .line {
   display: block;
-  height: 9mm;
+  height: max(6.5mm, calc(9mm * var(--fit)));
   border-bottom: 1px solid #000;
 }
 </style>

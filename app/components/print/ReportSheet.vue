@@ -6,6 +6,7 @@ import { type LessonRecord, type Plan } from '~~/core/lesson'
 import { forMeasure } from '~~/core/test'
 import type { Report } from '~~/core/reports'
 import { fileNameOf, spelledHeadings } from '~~/core/wording'
+import OnePage from '~/components/print/OnePage.vue'
 import { useCustoms } from '~/composables/customs'
 import { saveFile } from '~/composables/saveFile'
 
@@ -15,6 +16,8 @@ const props = defineProps<{ report: Report; plan?: Plan; record?: LessonRecord }
 const { customs } = useCustoms()
 const report = computed(() => spelledHeadings(props.report, customs.value.english))
 
+/** As low as a graph may be where there is little room. */
+const LOWERED = 170
 const recordOf = (record: LessonRecord, group: string | undefined) =>
   group === undefined ? record : readingsOfGroup(record, group)
 
@@ -32,19 +35,19 @@ function saveMarkdown(): void {
 </script>
 
 <template>
-  <article class="report text-10.5pt leading-1.35">
+  <OnePage v-slot="{ tight }" tag="article" class="report leading-1.35">
     <div class="screen-only row files mb-6mm">
       <VBtn size="small" @click="saveHtml">Save as HTML</VBtn>
       <VBtn size="small" @click="saveMarkdown">Save as Markdown</VBtn>
     </div>
     <header>
-      <h1 class="text-18pt">{{ report.title }}</h1>
+      <h1>{{ report.title }}</h1>
       <p class="flex-none">{{ report.under }}</p>
     </header>
-    <p class="question my-2.5mm mx-0 text-13.5pt font-bold">{{ report.question }}</p>
+    <p class="question font-bold">{{ report.question }}</p>
     <template v-for="(block, place) in report.blocks" :key="place">
-      <h2 class="mt-2mm text-12.5pt" v-if="block.kind === 'heading'">{{ block.text }}</h2>
-      <p v-else-if="block.kind === 'text'" class="text my-1mm mx-0">{{ block.text }}</p>
+      <h2 v-if="block.kind === 'heading'">{{ block.text }}</h2>
+      <p v-else-if="block.kind === 'text'" class="text">{{ block.text }}</p>
       <dl v-else-if="block.kind === 'facts'">
         <template v-for="row in block.rows" :key="row.term">
           <dt class="font-bold">{{ row.term }}</dt>
@@ -54,7 +57,7 @@ function saveMarkdown(): void {
       <ul v-else-if="block.kind === 'list'">
         <li v-for="(item, at) in block.items" :key="at">{{ item }}</li>
       </ul>
-      <table v-else-if="block.kind === 'table'" class="ruled my-2mm mx-0 font-heading">
+      <table v-else-if="block.kind === 'table'" class="ruled font-heading">
         <caption class="sr-only">
           {{
             block.caption
@@ -72,18 +75,39 @@ function saveMarkdown(): void {
           </tr>
         </tbody>
       </table>
-      <div v-else-if="block.kind === 'chart' && plan && record" class="keep-together my-2mm mx-0">
-        <WithPlan :plan="forMeasure(plan, block.measure)"><PaperChart :record="recordOf(record, block.group)" /></WithPlan>
+      <div v-else-if="block.kind === 'chart' && plan && record" class="keep-together">
+        <WithPlan :plan="forMeasure(plan, block.measure)"
+          ><PaperChart :record="recordOf(record, block.group)" :width="680" :height="tight ? LOWERED : 272"
+        /></WithPlan>
       </div>
       <div v-else-if="block.kind === 'quote'" class="quote keep-together">
-        <p class="min-h-8mm text-12pt whitespace-pre-wrap">{{ block.text || ' ' }}</p>
+        <p class="said whitespace-pre-wrap">{{ block.text || ' ' }}</p>
         <small v-if="block.note">{{ block.note }}</small>
       </div>
     </template>
-  </article>
+  </OnePage>
 </template>
 
 <style scoped>
+h1 {
+  font-size: 1.7em;
+}
+.question {
+  margin: calc(2.5mm * var(--fit)) 0;
+  font-size: 1.28em;
+}
+h2 {
+  margin-top: calc(2mm * var(--fit));
+  font-size: 1.2em;
+}
+.text,
+.ruled,
+.keep-together {
+  margin: calc(1.5mm * var(--fit)) 0;
+}
+.report {
+  font-size: max(9pt, calc(10.5pt * var(--fit)));
+}
 .report + .report {
   break-before: page;
 }
@@ -97,13 +121,14 @@ header {
 dl {
   display: grid;
   grid-template-columns: 34mm 1fr;
-  gap: 0.6mm 3mm;
+  gap: calc(0.6mm * var(--fit)) 3mm;
 }
 .ruled td,
 .ruled th {
-  padding: 0.7mm 1.5mm;
+  padding: calc(0.7mm * var(--fit)) 1.5mm;
   color: #000;
-  font-size: 10.5pt;
+  font-size: max(9pt, calc(10.5pt * var(--fit)));
+  line-height: 1.2;
   vertical-align: top;
 }
 ul {
@@ -111,8 +136,12 @@ ul {
   list-style: disc;
 }
 .quote {
-  padding: 2mm 3mm;
+  padding: calc(2mm * var(--fit)) 3mm;
   border: 1.5px solid #000;
   border-radius: 2mm;
+}
+.said {
+  min-height: calc(8mm * var(--fit));
+  font-size: 1.15em;
 }
 </style>

@@ -24,15 +24,29 @@ const stations = computed(() =>
 const stationName = ({ id, measures }: { id: string; measures: boolean }) =>
   measures ? nameOfCondition(plan.value, id) : plan.value.arrangement.extra.find((one) => one.id === id)?.name || 'Station'
 type Label = { group: Group } | { station: { id: string; measures: boolean } }
-const ON_PAGE = 8
+/** So many to a page; where that is too little room for nine points first the drawing goes, then they grow. */
+const SIZES = [8, 6, 4]
+const size = ref(0)
+const drawn = ref(true)
+const onPage = computed(() => SIZES[size.value]!)
 const pages = computed(() => {
   const labels: Label[] = [...plan.value.groups.map((group) => ({ group })), ...stations.value.map((station) => ({ station }))]
-  return Array.from({ length: Math.ceil(labels.length / ON_PAGE) }, (_, page) => labels.slice(page * ON_PAGE, (page + 1) * ON_PAGE))
+  return Array.from({ length: Math.ceil(labels.length / onPage.value) }, (_, page) =>
+    labels.slice(page * onPage.value, (page + 1) * onPage.value),
+  )
 })
 /** From so many conditions on their letters and hatches have to do. */
 const MANY = 5
 const sheet = ref<HTMLElement>()
-useFitInside(sheet, '.label')
+/** Ten points may become nine. */
+const READ = 0.9
+const fit = useFitInside(sheet, '.label', (smallest) => {
+  if (smallest >= READ) return
+  if (drawn.value) drawn.value = false
+  else if (size.value < SIZES.length - 1) size.value += 1
+  else return
+  void fit()
+})
 </script>
 
 <template>
@@ -43,13 +57,14 @@ useFitInside(sheet, '.label')
       :key="page"
       class="page"
       :class="{ 'new-page': page > 0 }"
+      :style="{ gridAutoRows: `${240 / (onPage / 2)}mm` }"
       :aria-label="`Labels, page ${page + 1}`"
     >
       <article v-for="(label, place) in labels" :key="place" class="label">
         <template v-if="'group' in label">
           <h2>
             <ShapeBadge :size="30" :shape="label.group.shape" /> {{ label.group.name }}
-            <SetUpDrawing class="drawing" :investigation="plan.investigation" />
+            <SetUpDrawing v-if="drawn" class="drawing" :investigation="plan.investigation" />
           </h2>
           <p class="title">
             {{ plan.title }} · <span class="nowrap">{{ counted(label.group.seats, 'seat') }}</span>
@@ -94,10 +109,8 @@ useFitInside(sheet, '.label')
 .page {
   display: grid;
   grid-template-columns: 1fr 1fr;
-  grid-auto-rows: 60mm;
 }
 .label {
-  --fit: 1;
   display: flex;
   flex-direction: column;
   gap: calc(1.5mm * var(--fit));
@@ -132,7 +145,7 @@ h2 {
 }
 .care {
   margin-top: auto;
-  font-size: calc(10pt * var(--fit));
+  font-size: max(9pt, calc(10pt * var(--fit)));
   line-height: 1.2;
 }
 </style>

@@ -7,6 +7,7 @@ import { activeConditions, changedFactor, keptFactors, type LessonRecord, type P
 import { eachMeasure, measuredCards, testOf } from '~~/core/test'
 import { acrossSentences, dayWords, gradesInOne, list, podiumLines, question, tableName, variableWords } from '~~/core/wording'
 import { resultsBlock, sureWords } from '~~/core/wording/reports'
+import { useFitInside } from '~/composables/fitInside'
 import ConditionName from '~/components/pieces/ConditionName.vue'
 
 /** The investigation for the wall: on one A3 sheet, or on four A4 sheets to be joined. */
@@ -14,6 +15,8 @@ const PaperChart = defineAsyncComponent(() => import('~/components/charts/PaperC
 const plan = useLessonPlan()
 const props = defineProps<{ record: LessonRecord; sheets: 'a3' | 'four-a4' }>()
 const QUARTERS = ['top left', 'top right', 'bottom left', 'bottom right']
+const wall = ref<HTMLElement>()
+useFitInside(wall, '.poster')
 const evidence = computed(() => evidenceOf(plan.value, props.record))
 const podium = computed(() => (evidence.value ? podiumLines(plan.value, evidence.value) : []))
 const words = computed(() => variableWords(plan.value))
@@ -32,7 +35,7 @@ const tables = computed(() =>
 </script>
 
 <template>
-  <div :class="sheets">
+  <div ref="wall" :class="sheets">
     <div
       v-for="quarter in sheets === 'a3' ? [''] : QUARTERS"
       :key="quarter"
@@ -44,7 +47,7 @@ const tables = computed(() =>
       <p v-if="quarter" class="text-9pt">{{ quarter }}: trim along the dashed line and join</p>
       <div class="window">
         <section
-          class="poster flex flex-col gap-7mm p-8mm text-black text-20pt leading-1.3"
+          class="poster flex flex-col gap-7mm p-8mm text-black leading-1.3"
           :class="quarter.replace(' ', '-')"
           :aria-hidden="quarter !== '' && quarter !== 'top left'"
         >
@@ -127,8 +130,11 @@ const tables = computed(() =>
   width: var(--wide);
   height: var(--high);
 }
+.poster {
+  font-size: calc(20pt * var(--fit));
+}
 .four-a4 .poster {
-  font-size: 27pt;
+  font-size: calc(27pt * var(--fit));
 }
 .four-a4 .window {
   width: calc(var(--wide) / 2);

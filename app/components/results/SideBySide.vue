@@ -4,13 +4,13 @@ import { useLessonPlan } from '~/composables/lessonPlan'
 import { acrossSeries, everyTable } from '~~/core/evidence'
 import { type LessonRecord, type Plan } from '~~/core/lesson'
 import { eachMeasure, testOf } from '~~/core/test'
-import { acrossFigures, acrossSentences, gradeName, gradesInOne, sentenceCase, sureSentences } from '~~/core/wording'
+import { acrossFigures, acrossSentences, gradeName, sureSentences } from '~~/core/wording'
 import AppFold from '~/components/pieces/AppFold.vue'
 
 /** What was found of each measure, the graphs beside each other; of several series all on one graph, and whether they differ. */
 const ResultsChart = defineAsyncComponent(() => import('~/components/charts/ResultsChart.vue'))
 const plan = useLessonPlan()
-const props = defineProps<{ record: LessonRecord; big?: boolean; dark?: boolean }>()
+const props = defineProps<{ record: LessonRecord }>()
 const measures = computed(() => {
   const tables = everyTable(plan.value, props.record)
   return eachMeasure(plan.value).map((view) => ({
@@ -20,12 +20,11 @@ const measures = computed(() => {
     across: acrossSeries(view, props.record),
   }))
 })
-const saidAcross = (view: Plan, across: (typeof measures.value)[number]['across']) =>
-  across ? acrossSentences(view, across).slice(0, props.big ? 1 : undefined) : []
+const saidAcross = (view: Plan, across: (typeof measures.value)[number]['across']) => (across ? acrossSentences(view, across) : [])
 </script>
 
 <template>
-  <div class="measures" :class="{ big }">
+  <div class="measures">
     <section
       v-for="{ view, name, tables, across } in measures"
       :key="name"
@@ -35,22 +34,16 @@ const saidAcross = (view: Plan, across: (typeof measures.value)[number]['across'
       <h3 v-if="measures.length > 1" class="text-lead">{{ name }}</h3>
       <template v-if="tables.some(({ evidence }) => evidence.summaries.length > 0)">
         <div class="chart">
-          <WithPlan :plan="view"><ResultsChart :big="big ?? false" :dark="dark ?? false" :record="record" /></WithPlan>
+          <WithPlan :plan="view"><ResultsChart :record="record" /></WithPlan>
         </div>
-        <p v-for="sentence in saidAcross(view, across)" :key="sentence" class="font-heading" :class="{ 'text-lead': !big }">
+        <p v-for="sentence in saidAcross(view, across)" :key="sentence" class="font-heading text-lead">
           {{ sentence }}
         </p>
-        <!-- Read from the back, each series has no more than its grade. -->
-        <p v-if="big && across">
-          <strong>{{ sentenceCase(gradesInOne(tables)) }}.</strong>
+        <p v-for="table in tables" :key="table.series?.id ?? ''">
+          <strong>{{ table.series ? `${table.series.name}: ` : '' }}{{ gradeName(table.evidence) }}.</strong>
+          {{ sureSentences(table.plan, table.evidence)[0] }}
         </p>
-        <template v-else>
-          <p v-for="table in tables" :key="table.series?.id ?? ''">
-            <strong>{{ table.series ? `${table.series.name}: ` : '' }}{{ gradeName(table.evidence) }}.</strong>
-            {{ sureSentences(table.plan, table.evidence)[0] }}
-          </p>
-        </template>
-        <AppFold v-if="across && !('code' in across) && !big" title="For the teacher" hint="the figures behind it">
+        <AppFold v-if="across && !('code' in across)" title="For the teacher" hint="the figures behind it">
           <p v-for="line in acrossFigures(across)" :key="line">{{ line }}</p>
         </AppFold>
       </template>
@@ -65,14 +58,7 @@ const saidAcross = (view: Plan, across: (typeof measures.value)[number]['across'
   grid-template-columns: repeat(auto-fit, minmax(min(100%, 340px), 1fr));
   gap: var(--gap-block);
 }
-.measures.big {
-  height: 100%;
-}
 .chart {
   min-height: 260px;
-}
-.big .chart {
-  flex: 1;
-  min-height: 0;
 }
 </style>

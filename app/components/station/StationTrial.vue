@@ -259,7 +259,7 @@ function setAside(reason: string): void {
   line-height: 1.15;
 }
 /* On a phone the number comes right after its condition; what else is to be known of the trial stands below. */
-@media (width < 600px) and (height < 800px) {
+@media (width < 600px) and (height < 900px) {
   .trial {
     display: flex;
     flex-direction: column;
@@ -284,13 +284,14 @@ function setAside(reason: string): void {
 }
 @media (width >= 600px) {
   .trial {
-    grid-template-columns: minmax(0, 1fr) minmax(300px, 420px);
+    grid-template-columns: minmax(0, 1fr) minmax(280px, 360px);
     gap: var(--gap-block);
     padding-top: var(--gap-near);
   }
 }
 @media (width >= 720px) {
   .trial {
+    grid-template-columns: minmax(0, 1fr) minmax(300px, 420px);
     gap: var(--gap-far);
     padding-top: var(--gap-far);
   }

@@ -29,6 +29,9 @@ const dots = computed(() =>
 const open = computed(() => props.progress.cells.filter((cell) => cell.kept.length === 0 && cellKey(cell) !== cellKey(props.trial)))
 const nth = computed(() => trialNumbers(plan.value, props.group.id).get(`${props.trial.condition}/${props.trial.repeat}`))
 const moment = computed(() => momentWords(plan.value, props.trial.moment))
+/** A name that would take three lines of a phone in the largest letters. */
+const LONG = 24
+const name = computed(() => nameOfCondition(plan.value, props.trial.condition))
 </script>
 
 <template>
@@ -40,7 +43,7 @@ const moment = computed(() => momentWords(plan.value, props.trial.moment))
         :place="plan.conditions.findIndex(({ id }) => id === trial.condition)"
       />
       <div>
-        <h1 class="text-huge break-anywhere">{{ nameOfCondition(plan, trial.condition) }}</h1>
+        <h1 class="break-anywhere" :class="name.length > LONG ? 'text-title' : 'text-huge'">{{ name }}</h1>
         <p v-if="moment" class="text-large font-bold">{{ moment }}</p>
         <p v-if="trial.practice" class="practice py-0 px-near rounded bg-brass-light">Practice: it does not count</p>
         <p
@@ -55,7 +58,7 @@ const moment = computed(() => momentWords(plan.value, props.trial.moment))
             :class="{ done: cell.kept.length > 0, now: cell.repeat === trial.repeat }"
           />
           <span class="nth nowrap">trial {{ trial.repeat }}</span>
-          <span v-if="nth" class="nth nowrap">no. {{ nth }} in your order</span>
+          <span v-if="nth" class="nth">no. {{ nth }} in your order</span>
         </p>
       </div>
     </div>
@@ -67,7 +70,7 @@ const moment = computed(() => momentWords(plan.value, props.trial.moment))
       </li>
     </ul>
     <MindLines v-if="!asking" :plan="plan" :conditions="[trial.condition]" />
-    <div class="flex gap-near items-center">
+    <div class="flex flex-wrap gap-near items-center">
       <slot />
       <ReadAloud :text="trialAloud(plan, trial)" />
     </div>
@@ -121,7 +124,7 @@ const moment = computed(() => momentWords(plan.value, props.trial.moment))
     order: 2;
   }
 }
-@media (width < 600px) and (height < 800px) {
+@media (width < 600px) and (height < 900px) {
   .what > * {
     order: 2;
   }

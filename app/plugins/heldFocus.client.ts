@@ -1,0 +1,67 @@
+const FOCUSABLE =
+  'a[href], button:not([disabled]), input:not([disabled]):not([type=hidden]), textarea:not([disabled]), select:not([disabled]), [tabindex="0"]'
+const TYPED_IN = 'input:not([type=checkbox]):not([type=radio]), textarea, select'
+
+/**
+ * A control that goes away while it has the focus leaves it to its neighbour, so that whoever goes by keys does not begin at the top of the page again:
+ * what came in its place, else the next one, else the one before it, within whatever is still there of what it stood in.
+ */
+export default defineNuxtPlugin(() => {
+  let control: HTMLElement | undefined
+  let within: HTMLElement[] = []
+  let neighbours: HTMLElement[] = []
+  let byKeys = true
+  let disabled = false
+
+  function remember({ target }: FocusEvent): void {
+    if (!(target instanceof HTMLElement)) return
+    control = target
+    disabled = false
+    within = []
+    for (let at = target.parentElement; at && at !== document.body; at = at.parentElement) within.push(at)
+    neighbours = focusableIn(document.body)
+  }
+
+  function handOver(): void {
+    if (!control || isThere(control)) return
+    const gone = neighbours.indexOf(control)
+    control = undefined
+    if (document.activeElement !== document.body) return
+    // What lay over the page gives the focus back by itself.
+    const home = within.findIndex((one) => one.isConnected)
+    const inside = within.slice(Math.max(0, home)).filter((one) => one.closest('main, [role="dialog"]'))
+    for (const place of home < 0 ? [] : inside) {
+      const present = focusableIn(place)
+      const came = present.find((one) => !neighbours.includes(one))
+      const next = present.find((one) => neighbours.indexOf(one) > gone)
+      const found = came ?? next ?? present.at(-1)
+      // A finger that pressed a button does not want a keyboard over the page.
+      if (found && (byKeys || !found.matches(TYPED_IN))) return found.focus({ preventScroll: !byKeys })
+    }
+  }
+
+  /** One that was only at work has the focus again. */
+  function follow(): void {
+    if (!control) return
+    if (!isThere(control)) return void setTimeout(handOver)
+    const works = !control.matches(':disabled')
+    if (works && disabled && document.activeElement === document.body) control.focus({ preventScroll: true })
+    disabled = !works
+  }
+
+  /** Whoever presses beside all controls wants none of them. */
+  const letGo = () => document.activeElement === document.body && control && isThere(control) && !disabled && (control = undefined)
+
+  document.addEventListener('focusin', remember)
+  document.addEventListener('focusout', ({ relatedTarget }) => relatedTarget === null && setTimeout(letGo))
+  document.addEventListener('keydown', () => (byKeys = true), { capture: true, passive: true })
+  document.addEventListener('pointerdown', () => (byKeys = false), { capture: true, passive: true })
+  const changes = { subtree: true, childList: true, attributes: true, attributeFilter: ['disabled', 'hidden'] }
+  new MutationObserver(follow).observe(document.documentElement, changes)
+})
+
+const isThere = (control: HTMLElement) => control.isConnected && control.getClientRects().length > 0
+
+function focusableIn(place: HTMLElement): HTMLElement[] {
+  return [...place.querySelectorAll<HTMLElement>(FOCUSABLE)].filter((one) => one.tabIndex >= 0 && one.getClientRects().length > 0)
+}

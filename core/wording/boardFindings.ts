@@ -1,0 +1,33 @@
+import { acrossSeries, everyTable } from '../evidence'
+import type { LessonRecord, Plan } from '../lesson'
+import { gradeName, sureSentences } from './evidence'
+import { GRADE_NAMES } from './grades'
+import { acrossSentences } from './series'
+import { sentenceCase } from './sentenceCase'
+import { gradesInOne } from './severalTables'
+
+/** A new sentence begins; a decimal point or "2 s." within one does not. */
+const BETWEEN = /(?<=[.!?])\s+(?=["“]?\p{Lu})/u
+
+/**
+ * What a board says beside its picture of one measure: how sure, one sentence, and behind a button all the rest.
+ * @param view the lesson as that measure sees it
+ * @returns undefined where nothing of it was read
+ */
+export function boardFindings(
+  plan: Plan,
+  view: Plan,
+  record: LessonRecord,
+): { grade: string; said: string; more: string[] } | undefined {
+  const tables = everyTable(plan, record).filter((table) => table.plan.measured === view.measured)
+  if (!tables.some(({ evidence }) => evidence.summaries.length > 0)) return undefined
+  const across = acrossSeries(view, record)
+  const ofEach = tables.flatMap((table) => [
+    ...(tables.length > 1 ? [`${sentenceCase(gradesInOne([table]))} (${table.series?.name.trim()}).`] : []),
+    ...sureSentences(table.plan, table.evidence),
+  ])
+  const sentences = [...(across ? acrossSentences(view, across) : []), ...ofEach].flatMap((text) => text.split(BETWEEN))
+  const judged =
+    across && !('code' in across) ? GRADE_NAMES[across.apart.grade] : tables.map(({ evidence }) => gradeName(evidence))[0]!
+  return { grade: judged, said: sentences[0] ?? '', more: sentences.slice(1) }
+}
