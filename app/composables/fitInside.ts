@@ -31,20 +31,23 @@ export function useFitInside(
 /**
  * Makes whatever is promised on one page small enough for it: sizes in its style are multiplied by `--fit`, letters never below nine points. It is done anew
  * when something on it is drawn later.
- * @returns whether it was too much at its usual size, so that a picture may be drawn lower
+ * @param spared  by how much its pictures are lower already, in pixels
+ * @returns by how many pixels it is too much at its usual size, so that pictures can be drawn lower before letters grow smaller
  */
-export function useFitPage(root: Ref<HTMLElement | undefined>): Ref<boolean> {
-  const tight = ref(false)
-  const room = (sheet: HTMLElement) => sheet.scrollHeight <= PAGE.high * IN_A_MILLIMETRE
+export function useFitPage(root: Ref<HTMLElement | undefined>, spared: () => number): Ref<number> {
+  const over = ref(0)
+  const limit = PAGE.high * IN_A_MILLIMETRE
   function fit(): void {
     const sheet = root.value
     if (!sheet) return
     sheet.style.maxWidth = `${PAGE.wide}mm`
-    if (shrunk(sheet, () => room(sheet)) < 1) tight.value = true
+    sheet.style.setProperty('--fit', '1')
+    over.value = Math.max(0, sheet.scrollHeight + spared() - limit)
+    shrunk(sheet, () => sheet.scrollHeight <= limit)
   }
   useResizeObserver(root, useThrottleFn(fit, 100, true))
   onMounted(() => void document.fonts.ready.then(fit))
-  return tight
+  return over
 }
 
 /** Takes `--fit` of a box down until it has room. */

@@ -16,8 +16,7 @@ const props = defineProps<{ report: Report; plan?: Plan; record?: LessonRecord }
 const { customs } = useCustoms()
 const report = computed(() => spelledHeadings(props.report, customs.value.english))
 
-/** As low as a graph may be where there is little room. */
-const LOWERED = 170
+const pictures = computed(() => report.value.blocks.filter(({ kind }) => kind === 'chart').length)
 const recordOf = (record: LessonRecord, group: string | undefined) =>
   group === undefined ? record : readingsOfGroup(record, group)
 
@@ -35,7 +34,7 @@ function saveMarkdown(): void {
 </script>
 
 <template>
-  <OnePage v-slot="{ tight }" tag="article" class="report leading-1.35">
+  <OnePage v-slot="{ high }" tag="article" :pictures="pictures" class="report leading-1.35">
     <div class="screen-only row files mb-6mm">
       <VBtn size="small" @click="saveHtml">Save as HTML</VBtn>
       <VBtn size="small" @click="saveMarkdown">Save as Markdown</VBtn>
@@ -77,7 +76,7 @@ function saveMarkdown(): void {
       </table>
       <div v-else-if="block.kind === 'chart' && plan && record" class="keep-together">
         <WithPlan :plan="forMeasure(plan, block.measure)"
-          ><PaperChart :record="recordOf(record, block.group)" :width="680" :height="tight ? LOWERED : 272"
+          ><PaperChart :record="recordOf(record, block.group)" :width="680" :height="high"
         /></WithPlan>
       </div>
       <div v-else-if="block.kind === 'quote'" class="quote keep-together">

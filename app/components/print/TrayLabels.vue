@@ -38,8 +38,8 @@ const pages = computed(() => {
 /** From so many conditions on their letters and hatches have to do. */
 const MANY = 5
 const sheet = ref<HTMLElement>()
-/** Ten points may become nine. */
-const READ = 0.9
+/** Eleven points may become nine. */
+const READ = 0.82
 const fit = useFitInside(sheet, '.label', (smallest) => {
   if (smallest >= READ) return
   if (drawn.value) drawn.value = false
@@ -111,6 +111,7 @@ const fit = useFitInside(sheet, '.label', (smallest) => {
   grid-template-columns: 1fr 1fr;
 }
 .label {
+  --unit: calc(1px * var(--fit));
   display: flex;
   flex-direction: column;
   gap: calc(1.5mm * var(--fit));
