@@ -60,7 +60,8 @@ export default defineNuxtPlugin(() => {
   new MutationObserver(follow).observe(document.documentElement, changes)
 })
 
-const isThere = (control: HTMLElement) => control.isConnected && control.getClientRects().length > 0
+// Asked at every change of the page, so nothing is measured.
+const isThere = (control: HTMLElement) => control.isConnected && control.closest('[hidden]') === null
 
 function focusableIn(place: HTMLElement): HTMLElement[] {
   return [...place.querySelectorAll<HTMLElement>(FOCUSABLE)].filter((one) => one.tabIndex >= 0 && one.getClientRects().length > 0)

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { measuredSo } from '../../test/measuredSo'
 import { emptyRecord, reading, recordOf, soakUpPlan } from '../../test/soakUp'
 import { axisFor, resultsGraph } from '.'
 
@@ -21,6 +22,15 @@ describe('axisFor', () => {
 })
 
 describe('resultsGraph', () => {
+  it('ends its axis where the results end when a known value lies far off, on either side, and reaches to one that is near', () => {
+    const record = recordOf({ 'kitchen-roll': [60, 62], card: [14, 15] }, 2)
+    const withKnown = (known: number) => resultsGraph(measuredSo(soakUpPlan(), { known }), record)!
+    expect(withKnown(150)).toMatchObject({ knownFar: undefined, axis: { from: 0, to: 160 } })
+    expect(withKnown(5400)).toMatchObject({ known: 5400, knownFar: 'above', axis: { from: 0, to: 70 } })
+    expect(withKnown(-900)).toMatchObject({ knownFar: 'below', axis: { from: 0, to: 70 } })
+    expect(resultsGraph(measuredSo(soakUpPlan(), { known: 5400 }), emptyRecord)!.knownFar).toBeUndefined()
+  })
+
   it('draws bars for kinds, with every reading as a dot and what was set aside beside them', () => {
     const { readings } = recordOf({ 'kitchen-roll': [60, 62], card: [14, 15] }, 2)
     const graph = resultsGraph(soakUpPlan(), {

@@ -1,6 +1,6 @@
 import { acrossSeries, everyTable } from '../evidence'
 import type { LessonRecord, Plan } from '../lesson'
-import { gradeName, sureSentences } from './evidence'
+import { sureSentences } from './evidence'
 import { GRADE_NAMES } from './grades'
 import { acrossSentences } from './series'
 import { sentenceCase } from './sentenceCase'
@@ -27,7 +27,7 @@ export function boardFindings(
     ...sureSentences(table.plan, table.evidence),
   ])
   const sentences = [...(across ? acrossSentences(view, across) : []), ...ofEach].flatMap((text) => text.split(BETWEEN))
-  const judged =
-    across && !('code' in across) ? GRADE_NAMES[across.apart.grade] : tables.map(({ evidence }) => gradeName(evidence))[0]!
+  // Of several series none speaks for the others.
+  const judged = across && !('code' in across) ? GRADE_NAMES[across.apart.grade] : sentenceCase(gradesInOne(tables))
   return { grade: judged, said: sentences[0] ?? '', more: sentences.slice(1) }
 }

@@ -1,11 +1,20 @@
 import { describe, expect, it } from 'vitest'
-import { emptyRecord, reading, recordOf, soakUpPlan } from '../../test/soakUp'
+import { emptyRecord, reading, recordOf, soakUpPlan, twoSeries } from '../../test/soakUp'
 import { FIRST_WATCH, KINDS, type LessonRecord, type Plan, type Reading } from '../lesson'
 import { withKind, withMethod } from '../test'
 import { resultsTable } from '../record'
 import { classReport } from './reports'
-import { agreementSentence, gapSentence, gradeSentence, overlapSentence, sentenceStarters, sureSentences, unfairSentences } from '.'
-import { driftOf, evidenceOf, judgedBefore, learnedWobble, surerBy, trendOf } from '../evidence'
+import {
+  agreementSentence,
+  boardFindings,
+  gapSentence,
+  gradeSentence,
+  overlapSentence,
+  sentenceStarters,
+  sureSentences,
+  unfairSentences,
+} from '.'
+import { driftOf, everyTable, evidenceOf, judgedBefore, learnedWobble, surerBy, trendOf } from '../evidence'
 
 const GROUPS = ['g1', 'g2', 'g3', 'g4', 'g5', 'g6', 'g7']
 const plan = soakUpPlan()
@@ -25,6 +34,35 @@ function wholeClass(heights: Record<string, number>, own = (_group: number, _pla
   )
 }
 const HEIGHTS = { 'kitchen-roll': 61, tissue: 50, 'writing-paper': 22, card: 14 }
+
+describe('what a board says beside its picture', () => {
+  it('is one sentence; nothing that goes with the grade is lost behind the button', () => {
+    const record = wholeClass(HEIGHTS)
+    const found = boardFindings(plan, plan, record)!
+    const [table] = everyTable(plan, record)
+    expect([found.said, ...found.more].join(' ')).toBe(sureSentences(plan, table!.evidence).join(' '))
+    expect(found.said.match(/[.!?](\s|$)/g)).toHaveLength(1)
+    expect(found.grade).toBe('Clear')
+    expect(boardFindings(plan, plan, emptyRecord)).toBeUndefined()
+  })
+
+  it('speaks of several series with the grade of whether they differ, and with each one’s own behind the button', () => {
+    const two = twoSeries()
+    const readings = two.series.flatMap(({ conditions }, place) =>
+      wholeClass(HEIGHTS).readings.map((one) => {
+        const at = plan.conditions.findIndex(({ id }) => id === one.condition)
+        return { ...one, id: `${place}${one.id}`, condition: conditions[at]!, value: one.value! + place * 20 }
+      }),
+    )
+    const found = boardFindings(two, two, recordFrom(readings))!
+    expect(found).toMatchObject({ grade: 'Clear' })
+    expect(found.said).toContain('makes a clear difference')
+    for (const { name } of two.series) expect(found.more.join(' ')).toContain(`(${name})`)
+    // Series that share no level cannot be held against each other: none speaks for both.
+    const apart = recordFrom(readings.filter(({ condition }) => two.series[0]!.conditions.includes(condition)))
+    expect(boardFindings(two, two, apart)!.grade).toContain(two.series[0]!.name)
+  })
+})
 
 describe('a plan that changes after readings exist', () => {
   it.each(KINDS)('still has its evidence, table and report as %s', (kind) => {
