@@ -19,7 +19,7 @@ export default defineNuxtPlugin(() => {
     disabled = false
     within = []
     for (let at = target.parentElement; at && at !== document.body; at = at.parentElement) within.push(at)
-    neighbours = focusableIn(document.body)
+    neighbours = [...document.querySelectorAll<HTMLElement>(FOCUSABLE)]
   }
 
   function handOver(): void {
@@ -60,7 +60,7 @@ export default defineNuxtPlugin(() => {
   new MutationObserver(follow).observe(document.documentElement, changes)
 })
 
-// Asked at every change of the page, so nothing is measured.
+// Asked at every change of the page, so nothing is measured here.
 const isThere = (control: HTMLElement) => control.isConnected && control.closest('[hidden]') === null
 
 function focusableIn(place: HTMLElement): HTMLElement[] {
