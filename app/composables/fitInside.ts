@@ -5,7 +5,7 @@ const SMALLEST = 0.5
 const STEP = 0.05
 
 /** What one page of paper has room for inside its margins, in millimetres: the width of A4 and the height of US Letter, so that it is one page of either. */
-const PAGE = { wide: 182, high: 249 }
+const PAGE = { wide: 182, high: 245 }
 const IN_A_MILLIMETRE = 96 / 25.4
 
 /**
@@ -48,6 +48,12 @@ export function useFitPage(root: Ref<HTMLElement | undefined>, spared: () => num
   useResizeObserver(root, useThrottleFn(fit, 100, true))
   onMounted(() => void document.fonts.ready.then(fit))
   return over
+}
+
+/** About how many pages a printout takes: as many as it begins itself, or as its height fills. */
+export function pagesOf(printout: HTMLElement): number {
+  const begun = 1 + printout.querySelectorAll('.new-page').length
+  return Math.max(begun, Math.ceil(printout.scrollHeight / (PAGE.high * IN_A_MILLIMETRE)))
 }
 
 /** Takes `--fit` of a box down until it has room. */

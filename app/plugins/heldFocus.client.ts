@@ -25,18 +25,19 @@ export default defineNuxtPlugin(() => {
   function handOver(): void {
     if (!control || isThere(control)) return
     const gone = neighbours.indexOf(control)
+    const typedIn = byKeys && control.matches(TYPED_IN)
     control = undefined
     if (document.activeElement !== document.body) return
     // What lay over the page gives the focus back by itself.
     const home = within.findIndex((one) => one.isConnected)
     const inside = within.slice(Math.max(0, home)).filter((one) => one.closest('main, [role="dialog"]'))
     for (const place of home < 0 ? [] : inside) {
-      const present = focusableIn(place)
+      // A field would take the next key for a letter, and open a keyboard over the page.
+      const present = focusableIn(place).filter((one) => typedIn || !one.matches(TYPED_IN))
       const came = present.find((one) => !neighbours.includes(one))
       const next = present.find((one) => neighbours.indexOf(one) > gone)
       const found = came ?? next ?? present.at(-1)
-      // A finger that pressed a button does not want a keyboard over the page.
-      if (found && (byKeys || !found.matches(TYPED_IN))) return found.focus({ preventScroll: !byKeys })
+      if (found) return found.focus({ preventScroll: !byKeys })
     }
   }
 

@@ -1,6 +1,7 @@
 import { acrossSeries, everyTable } from '../evidence'
 import type { LessonRecord, Plan } from '../lesson'
-import { sureSentences } from './evidence'
+import { sureSentences, unfairSentences } from './evidence'
+import { comesWithWords } from './fairness'
 import { GRADE_NAMES } from './grades'
 import { acrossSentences } from './series'
 import { sentenceCase } from './sentenceCase'
@@ -29,5 +30,11 @@ export function boardFindings(
   const sentences = [...(across ? acrossSentences(view, across) : []), ...ofEach].flatMap((text) => text.split(BETWEEN))
   // Of several series none speaks for the others.
   const judged = across && !('code' in across) ? GRADE_NAMES[across.apart.grade] : sentenceCase(gradesInOne(tables))
-  return { grade: judged, said: sentences[0] ?? '', more: sentences.slice(1) }
+  // What holds the grade back is said before what it means.
+  const held = tables.flatMap((table) => [
+    ...(table.evidence.grade === 'not-fair' ? [] : unfairSentences(table.plan, table.evidence)),
+    comesWithWords(table.plan),
+  ])
+  const said = held.find((text) => text !== '')?.split(BETWEEN)[0] ?? sentences[0] ?? ''
+  return { grade: judged, said, more: sentences.filter((text) => text !== said) }
 }

@@ -46,6 +46,14 @@ describe('what a board says beside its picture', () => {
     expect(boardFindings(plan, plan, emptyRecord)).toBeUndefined()
   })
 
+  it('says first what holds the grade back', () => {
+    const muddled = soakUpPlan()
+    muddled.factors.find(({ id }) => id === 'width')!.exceptions = { 'kitchen-roll': '4 cm' }
+    const found = boardFindings(muddled, muddled, wholeClass(HEIGHTS))!
+    expect(found.said).toBe('Kitchen roll is not a fair comparison: the width of the strip was different.')
+    expect(found.more.join(' ')).toContain('stands out')
+  })
+
   it('speaks of several series with the grade of whether they differ, and with each one’s own behind the button', () => {
     const two = twoSeries()
     const readings = two.series.flatMap(({ conditions }, place) =>

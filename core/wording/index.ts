@@ -210,6 +210,7 @@ export {
 export { classColumns, interactionSentence, pooledAgreement, testDifferenceWords } from './twoClasses'
 export { importedWords, ROLE_WORDS, skipWords } from './imports'
 export { boardFindings } from './boardFindings'
+export { PRINT_JOB_WORDS, printJobLine } from './printJob'
 export { gradesInOne, startersOfEach, tableName } from './severalTables'
 export { acrossFigures, acrossSentences, seriesChartWords, seriesNames } from './series'
 export { challengePrompt, challengeSentences } from './challenge'

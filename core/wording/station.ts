@@ -47,7 +47,8 @@ export function refusedWords(body: unknown): string {
   return readings?.map(({ entered }) => entered).join(', ') || text || 'a picture or a prediction'
 }
 
-/** What is no race: eyes, ears or hands put all of them in order. */
+/** What is no race: eyes, ears or hands put all of them in order, and nothing that tells the time. */
+const BY_SENSES = /\b(ears?|eyes?|hands?|fingers?|nose|listening|looking|touch|feel)\b/i
 const TIMED_BY = /watch|timer|clock|finish/i
 
 /**
@@ -57,6 +58,7 @@ const TIMED_BY = /watch|timer|clock|finish/i
 export function roundWords(plan: Plan): { asked: string; round: string; timed: boolean } {
   const { method, measure } = testOf(plan)
   const tool = method?.tool.trim() ?? ''
-  if (tool === '' || TIMED_BY.test(tool)) return { asked: 'Who came first? Tap them as they came in.', round: 'Race', timed: true }
+  if (!BY_SENSES.test(tool) || TIMED_BY.test(tool))
+    return { asked: 'Who came first? Tap them as they came in.', round: 'Race', timed: true }
   return { asked: `First to last, going by ${measure!.name}: tap them in that order.`, round: 'Round', timed: false }
 }

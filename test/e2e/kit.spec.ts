@@ -3,7 +3,7 @@ import { writeFileSync } from 'node:fs'
 import type { Locator, Page } from '@playwright/test'
 import type { Thing } from '../../core/kit'
 import { newMaterial, withGroups, type Plan } from '../../core/lesson'
-import { client, expect, lessonWith, openStop, paste, saved, test } from './house'
+import { client, expect, expectAccessible, lessonWith, openStop, paste, saved, test } from './house'
 
 const row = (page: Page, name: RegExp) => page.getByRole('row').filter({ has: page.getByRole('textbox', { name }) })
 const explained = (field: Locator) => expect(field).toHaveAttribute('aria-invalid', 'true')
@@ -233,7 +233,40 @@ test('every printout of kit and clock stays on its paper with ten groups, eight 
       ;(pages[printout] ??= []).push(pdf.toString('latin1').match(/\/Type \/Page\b/g)!.length)
     }
   }
-  // Of the class and of every group a page; labels eight to a page.
-  expect(pages).toMatchObject({ labels: [3, 3], shopping: [1, 1], 'getting-ready': [1, 1], rota: [2, 2] })
+  // Of the class and of every group a page; labels with so much on them six to a page.
+  expect(pages).toMatchObject({ labels: [4, 4], shopping: [1, 1], 'getting-ready': [1, 1], rota: [2, 2] })
   expect(pages.trays![0]).toBeLessThanOrEqual(12)
+})
+
+test('what a lesson needs tonight is one pile: chosen by how children write down, ticked off and on, and remembered for the class', async ({
+  page,
+  baseURL,
+}) => {
+  const { lesson } = await client(baseURL).newLesson()
+  await openStop(page, lesson, 'kit')
+  await page.getByRole('button', { name: 'Print and files' }).click()
+  const [job] = await Promise.all([
+    page.context().waitForEvent('page'),
+    page.getByRole('menuitem', { name: 'What this lesson needs tonight' }).click(),
+  ])
+  await expect(job.getByRole('heading', { name: 'What this lesson needs tonight' })).toBeVisible()
+  const tick = (name: string) => job.getByRole('checkbox', { name })
+  await expect(tick('Tray labels, eight to a page')).toBeChecked()
+  await expect(tick('Jobs and sharing')).not.toBeChecked()
+  await expect(job.getByText(/: getting ready.*tray lists.*tray labels/)).toBeVisible()
+  await expect(job.getByRole('heading', { name: 'Tray labels' })).toBeAttached()
+  await expect(job.getByText(/^About \d+ pages\.$/)).toBeVisible()
+  await expectAccessible(job, 'what a lesson needs tonight')
+  const pagesNow = async () => Number(/\d+/.exec(await job.getByText(/^About/).innerText())![0])
+  const before = await pagesNow()
+  await tick('Tray labels, eight to a page').uncheck()
+  await expect(job.getByRole('heading', { name: 'Tray labels' })).toHaveCount(0)
+  await expect.poll(pagesNow).toBe(before - 1)
+  await tick('Record sheets for the groups').setChecked(true)
+  await expect(job.getByRole('heading', { name: /what we measure/ })).toHaveCount(lesson.plan.groups.length)
+  await job.reload()
+  await expect(tick('Tray labels, eight to a page')).not.toBeChecked()
+  await expect(tick('Record sheets for the groups')).toBeChecked()
+  await job.emulateMedia({ media: 'print' })
+  await expect(job.getByRole('heading', { name: 'What this lesson needs tonight' })).toBeHidden()
 })

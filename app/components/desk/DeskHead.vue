@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { classWords, dayWords, STOP_NAMES, lessonName } from '~~/core/wording'
+import { whenOfJob } from '~~/core/reports'
+import { classWords, dayWords, PRINT_JOB_WORDS, STOP_NAMES, lessonName } from '~~/core/wording'
 import type { SaveState } from '~/following/saving'
 import { madeUpAddress } from '~/following/madeUp'
 import { PRINTOUTS, PRINTOUT_NAMES } from '~/composables/printouts'
@@ -29,6 +30,7 @@ const SAVED: Record<SaveState, string> = {
   refused: 'not saved: see below',
 }
 const next = computed(() => look.readiness?.next)
+const pile = computed(() => PRINT_JOB_WORDS[whenOfJob(lesson.record)])
 const importing = ref(false)
 const settingUp = ref(false)
 const keeping = ref(false)
@@ -62,6 +64,7 @@ const lookingInside = ref(false)
         </template>
         <VList role="menu" density="compact" class="ways">
           <VListSubheader role="presentation">Print</VListSubheader>
+          <VListItem role="menuitem" :title="pile" :href="`/print/${lesson.id}/job`" target="_blank" class="pile" />
           <VListItem
             role="menuitem"
             v-for="name in PRINTOUT_NAMES"
@@ -141,5 +144,8 @@ const lookingInside = ref(false)
   .ways {
     columns: 1;
   }
+}
+.pile {
+  font-weight: 700;
 }
 </style>

@@ -1,0 +1,63 @@
+import { classConclusion } from '../agree'
+import { arrangementOf } from '../arrangement'
+import { gettingReady, needsOf, type School } from '../kit'
+import { activeConditions, isEachChild, type LessonRecord, type Plan } from '../lesson'
+
+/** What can lie in one pile of a printer: each of these is on sheets of the usual size. */
+export type InAJob =
+  | 'getting-ready'
+  | 'shopping'
+  | 'trays'
+  | 'labels'
+  | 'rota'
+  | 'codes'
+  | 'planning'
+  | 'slips'
+  | 'record'
+  | 'jobs'
+  | 'report'
+  | 'group-report'
+  | 'teacher-notes'
+  | 'count-back'
+
+/** One pile: what this lesson needs, and what could be added to it. */
+export interface PrintJob {
+  when: 'before' | 'after'
+  needed: InAJob[]
+  more: InAJob[]
+}
+
+/** Is a lesson still to be prepared, or has its class agreed? `whenOfJob(EMPTY_RECORD) // 'before'` */
+export function whenOfJob({ conclusions }: Pick<LessonRecord, 'conclusions'>): PrintJob['when'] {
+  return classConclusion(conclusions)?.agreed ? 'after' : 'before'
+}
+
+/**
+ * What a lesson needs on paper: before it, lists and sheets by its arrangement, its kit and whether children write on paper; after it, what was found.
+ * @param tablets  children write down on stations, so that nothing of theirs is printed
+ * @example printJob(plan, EMPTY_RECORD, NO_SCHOOL, true).needed.includes('record') // => false
+ */
+export function printJob(plan: Plan, record: LessonRecord, school: School, tablets: boolean): PrintJob {
+  if (whenOfJob(record) === 'after') {
+    const counted = plan.materials.some(({ use }) => use === 'again')
+    return {
+      when: 'after',
+      needed: ['report', ...(counted ? (['count-back'] as const) : [])],
+      more: ['group-report', 'teacher-notes'],
+    }
+  }
+  const needs: Partial<Record<InAJob, boolean>> = {
+    'getting-ready': gettingReady(plan, school).length > 0,
+    shopping: needsOf(plan, school).some(({ short }) => short > 0),
+    trays: plan.materials.length > 0,
+    labels: plan.materials.length > 0,
+    rota: arrangementOf(plan) !== 'every-group',
+    codes: isEachChild(plan),
+    slips: !tablets && activeConditions(plan).length > 1,
+    record: !tablets,
+  }
+  const all: InAJob[] = ['getting-ready', 'shopping', 'trays', 'labels', 'rota', 'codes', 'planning', 'slips', 'record', 'jobs']
+  // Strips with codes are nothing where groups write down.
+  const possible = all.filter((one) => one !== 'codes' || isEachChild(plan))
+  return { when: 'before', needed: possible.filter((one) => needs[one]), more: possible.filter((one) => !needs[one]) }
+}
