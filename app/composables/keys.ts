@@ -17,7 +17,9 @@ export function useKeys(keys: Record<string, (event: KeyboardEvent) => void>): v
   onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
 }
 
+/** A box to tick or a circle takes no letters. */
 function isTyping(target: EventTarget | null): boolean {
+  if (target instanceof HTMLInputElement && /^(checkbox|radio)$/.test(target.type)) return false
   return target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
 }
 

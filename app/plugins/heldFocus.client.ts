@@ -1,6 +1,6 @@
 const FOCUSABLE =
   'a[href], button:not([disabled]), input:not([disabled]):not([type=hidden]), textarea:not([disabled]), select:not([disabled]), [tabindex="0"]'
-const TYPED_IN = 'input:not([type=checkbox]):not([type=radio]), textarea, select'
+const TYPED_IN = 'input, textarea, select'
 
 /**
  * A control that goes away while it has the focus leaves it to its neighbour, so that whoever goes by keys does not begin at the top of the page again:

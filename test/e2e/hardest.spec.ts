@@ -40,8 +40,8 @@ test('on the board the picture keeps at least half of the height, with names who
     await expect(numbers.or(picture)).toBeVisible()
     if (await numbers.isVisible()) await numbers.click()
     await expect(picture).toBeVisible()
-    const share = await picture.evaluate((svg) => svg.getBoundingClientRect().height / document.querySelector('main')!.clientHeight)
-    expect(share, `${name}: share of the picture`).toBeGreaterThan(0.5)
+    const share = () => picture.evaluate((svg) => svg.getBoundingClientRect().height / document.querySelector('main')!.clientHeight)
+    await expect.poll(share, `${name}: share of the picture`).toBeGreaterThan(0.5)
     expect(await cutOff(page), `${name}: Results`).toEqual([])
     // Two lines at most beside it; the rest comes for a press, and the picture comes back.
     expect(await page.locator('.results .line p').evaluate((line) => line.clientHeight)).toBeLessThan(90)
