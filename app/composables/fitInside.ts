@@ -4,7 +4,7 @@ import type { Ref } from 'vue'
 const SMALLEST = 0.5
 const STEP = 0.05
 
-/** What one page of paper has room for inside its margins, in millimetres: the width of A4 and the height of US Letter, so that it is one page of either. */
+/** What one page of paper has room for inside its margins, in millimetres: the width of A4 and the height of US Letter less a line, so that it is one page of either. */
 const PAGE = { wide: 182, high: 245 }
 const IN_A_MILLIMETRE = 96 / 25.4
 

@@ -3,22 +3,13 @@ import { arrangementOf } from '../arrangement'
 import { gettingReady, needsOf, type School } from '../kit'
 import { activeConditions, isEachChild, type LessonRecord, type Plan } from '../lesson'
 
-/** What can lie in one pile of a printer: each of these is on sheets of the usual size. */
-export type InAJob =
-  | 'getting-ready'
-  | 'shopping'
-  | 'trays'
-  | 'labels'
-  | 'rota'
-  | 'codes'
-  | 'planning'
-  | 'slips'
-  | 'record'
-  | 'jobs'
-  | 'report'
-  | 'group-report'
-  | 'teacher-notes'
-  | 'count-back'
+/** What can lie in one pile of a printer, in the order in which it is needed: each of these is on sheets of the usual size. */
+const BEFORE = ['getting-ready', 'shopping', 'trays', 'labels', 'rota', 'codes', 'planning', 'slips', 'record', 'jobs'] as const
+type AfterIt = 'report' | 'count-back' | 'group-report' | 'teacher-notes'
+export type InAJob = (typeof BEFORE)[number] | AfterIt
+
+/** What a class has ticked on or off itself. */
+export type PileChoices = Partial<Record<InAJob, boolean>>
 
 /** One pile: what this lesson needs, and what could be added to it. */
 export interface PrintJob {
@@ -56,8 +47,15 @@ export function printJob(plan: Plan, record: LessonRecord, school: School, table
     slips: !tablets && activeConditions(plan).length > 1,
     record: !tablets,
   }
-  const all: InAJob[] = ['getting-ready', 'shopping', 'trays', 'labels', 'rota', 'codes', 'planning', 'slips', 'record', 'jobs']
   // Strips with codes are nothing where groups write down.
-  const possible = all.filter((one) => one !== 'codes' || isEachChild(plan))
+  const possible = BEFORE.filter((one) => one !== 'codes' || isEachChild(plan))
   return { when: 'before', needed: possible.filter((one) => needs[one]), more: possible.filter((one) => !needs[one]) }
+}
+
+/**
+ * What lies in the pile: what is needed, but for what the class ticked off, and what it ticked on.
+ * @example inPile({ when: 'after', needed: ['report'], more: ['group-report'] }, { 'group-report': true }) // => ['report', 'group-report']
+ */
+export function inPile({ needed, more }: PrintJob, choices: PileChoices): InAJob[] {
+  return [...needed, ...more].filter((one) => choices[one] ?? needed.includes(one))
 }

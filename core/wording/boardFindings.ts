@@ -1,8 +1,7 @@
 import { acrossSeries, everyTable } from '../evidence'
 import type { LessonRecord, Plan } from '../lesson'
-import { sureSentences, unfairSentences } from './evidence'
+import { gradeName, sureSentences, unfairSentences } from './evidence'
 import { comesWithWords } from './fairness'
-import { GRADE_NAMES } from './grades'
 import { acrossSentences } from './series'
 import { sentenceCase } from './sentenceCase'
 import { gradesInOne } from './severalTables'
@@ -29,7 +28,8 @@ export function boardFindings(
   ])
   const sentences = [...(across ? acrossSentences(view, across) : []), ...ofEach].flatMap((text) => text.split(BETWEEN))
   // Of several series none speaks for the others.
-  const judged = across && !('code' in across) ? GRADE_NAMES[across.apart.grade] : sentenceCase(gradesInOne(tables))
+  const judged =
+    across && !('code' in across) ? gradeName({ ...across.apart, limits: across.limits }) : sentenceCase(gradesInOne(tables))
   // What holds the grade back is said before what it means.
   const held = tables.flatMap((table) => [
     ...(table.evidence.grade === 'not-fair' ? [] : unfairSentences(table.plan, table.evidence)),

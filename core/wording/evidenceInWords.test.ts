@@ -7,6 +7,7 @@ import { classReport } from './reports'
 import {
   agreementSentence,
   boardFindings,
+  conditionRows,
   gapSentence,
   gradeSentence,
   overlapSentence,
@@ -44,6 +45,16 @@ describe('what a board says beside its picture', () => {
     expect(found.said.match(/[.!?](\s|$)/g)).toHaveLength(1)
     expect(found.grade).toBe('Clear')
     expect(boardFindings(plan, plan, emptyRecord)).toBeUndefined()
+  })
+
+  it('has each level of two series once, and a level that only one of them has as well', () => {
+    const two = twoSeries()
+    expect(conditionRows(two).map(({ name, ids }) => [name, ids.length])).toEqual(
+      soakUpPlan().conditions.map(({ label }) => [label, 2]),
+    )
+    const [, second] = two.series
+    const alone = { ...two, conditions: two.conditions.map((one) => (one.id === 'card' ? { ...one, leftOut: true } : one)) }
+    expect(conditionRows(alone).at(-1)).toEqual({ name: 'card', ids: [second!.conditions[3]] })
   })
 
   it('says first what holds the grade back', () => {

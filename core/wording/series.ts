@@ -1,10 +1,10 @@
 import { sentenceCase } from './sentenceCase'
 import type { SeriesGraph } from '../charts'
 import type { AcrossSeries, NotAcross } from '../evidence'
-import { changedFactor, seriesFactor, type Plan } from '../lesson'
-import { resultUnit, seriesIn, testOf } from '../test'
+import { activeConditions, changedFactor, levelName, seriesFactor, type Plan } from '../lesson'
+import { atLevel, resultUnit, seriesIn, testOf } from '../test'
 import { unitOf, withUnit, writeShort } from '../quantity'
-import { list } from './names'
+import { list, nameOfCondition } from './names'
 import { writeFigure } from './tables'
 
 /** What the series are called, in a row. */
@@ -88,4 +88,18 @@ export function seriesChartWords(plan: Plan, { lines, unit, across }: SeriesGrap
     return `${name}: ${list(averages) || 'no readings'}`
   })
   return `${across ? 'A line' : 'A bar'} for each of ${list(lines.map(({ name }) => name))}. Averages: ${each.join('; ')}; every reading as a dot.`
+}
+
+/**
+ * What is compared, as a list has it: each condition by its name; of several series each level once, with its conditions in all of them.
+ * @example conditionRows(soakUpPlan())[3] // => { name: 'card', ids: ['card'] }
+ */
+export function conditionRows(plan: Plan): { name: string; ids: string[] }[] {
+  const active = activeConditions(plan)
+  if (seriesIn(plan).length === 0) return active.map(({ id }) => ({ name: nameOfCondition(plan, id), ids: [id] }))
+  const levels = active.map((one) => ({
+    name: levelName(plan, one),
+    ids: active.filter(({ id }) => atLevel(plan, one.id).includes(id)).map(({ id }) => id),
+  }))
+  return levels.filter(({ ids }, place) => ids[0] === active[place]!.id)
 }

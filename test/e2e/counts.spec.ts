@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test'
 import { measuredSo } from '../measuredSo'
 import type { Plan } from '../../core/lesson'
 import { reading } from '../api/client'
-import { choose, client, expect, joinStation, lessonWith, openStop, test, unfold } from './house'
+import { choose, client, expect, joinStation, lessonWith, openStop, saved, test, unfold } from './house'
 import type { ResolvedMethod } from '../../core/test'
 
 /** Readings of every group and condition at every time. */
@@ -172,4 +172,28 @@ test('three jars in two places: the difference counts, on the graph and in the s
   await expect(
     page.getByText(/for felt lid the top was warmer by 4\.00\u202f°C, and for open jar top and bottom were level/i).first(),
   ).toBeVisible()
+})
+
+test('readings whose containers nobody weighed empty have no result, and one press leads to where they are weighed', async ({
+  page,
+  baseURL,
+}) => {
+  const { call, newLesson } = client(baseURL)
+  const { lesson } = await newLesson('thirsty-ground')
+  const [alder] = lesson.plan.groups
+  const readings = lesson.plan.conditions.map(({ id: condition }) =>
+    reading(lesson.plan, { group: alder!.id, condition, value: 95, unit: 'g', entered: '95' }),
+  )
+  expect((await call('POST', `/api/lessons/${lesson.id}/readings`, { readings })).status).toBe(200)
+  await openStop(page, lesson, 'results')
+  await expect(page.getByRole('heading', { name: `${readings.length} containers still to weigh empty` })).toBeVisible()
+  await page.getByRole('button', { name: 'Weigh the empty containers' }).click()
+  const weights = page.getByRole('group', { name: 'Empty containers' }).getByRole('textbox', { name: /^Alder/ })
+  await expect(weights.first()).toBeInViewport()
+  for (const weight of await weights.all()) await weight.fill('20')
+  await page.keyboard.press('Tab')
+  await expect(page.getByRole('heading', { name: /still to weigh empty/ })).toHaveCount(0)
+  await saved(page)
+  await openStop(page, lesson, 'results')
+  await expect(page.locator('.results-chart svg')).toContainText('75')
 })

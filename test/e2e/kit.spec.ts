@@ -257,7 +257,7 @@ test('what a lesson needs tonight is one pile: chosen by how children write down
   await expect(job.getByRole('heading', { name: 'Tray labels' })).toBeAttached()
   await expect(job.getByText(/^About \d+ pages\.$/)).toBeVisible()
   await expectAccessible(job, 'what a lesson needs tonight')
-  const pagesNow = async () => Number(/\d+/.exec(await job.getByText(/^About/).innerText())![0])
+  const pagesNow = async () => Number(/\d+/.exec((await job.getByText(/^About/).textContent())!)![0])
   const before = await pagesNow()
   await tick('Tray labels, eight to a page').uncheck()
   await expect(job.getByRole('heading', { name: 'Tray labels' })).toHaveCount(0)
@@ -269,4 +269,9 @@ test('what a lesson needs tonight is one pile: chosen by how children write down
   await expect(tick('Record sheets for the groups')).toBeChecked()
   await job.emulateMedia({ media: 'print' })
   await expect(job.getByRole('heading', { name: 'What this lesson needs tonight' })).toBeHidden()
+  // As many pages as it said, or hardly another.
+  const printed = async () => (await job.pdf({ format: 'A4' })).toString('latin1').match(/\/Type \/Page\b/g)!.length
+  await expect.poll(async () => Math.abs((await printed()) - (await pagesNow()))).toBeLessThanOrEqual(2)
+})).toString('latin1').match(/\/Type \/Page\b/g)!.length
+  expect(Math.abs(printed - said)).toBeLessThanOrEqual(2)
 })

@@ -1,23 +1,15 @@
 <script setup lang="ts">
 import { useLessonPlan } from '~/composables/lessonPlan'
-import { activeConditions, keptFactors, letterOf, levelName } from '~~/core/lesson'
-import { atLevel, firstSeries, seriesIn } from '~~/core/test'
-import { careLines, list, nameOfCondition, variableWords } from '~~/core/wording'
+import { activeConditions, keptFactors, letterOf } from '~~/core/lesson'
+import { eachSeries, seriesIn } from '~~/core/test'
+import { careLines, conditionRows, list, variableWords } from '~~/core/wording'
 import ConditionBadge from '~/components/pieces/ConditionBadge.vue'
 import { useCustoms } from '~/composables/customs'
 
 /** The start of the lesson: what we change, what stays the same, and what to be careful with. */
 const plan = useLessonPlan()
 const { say } = useCustoms()
-/** Of several series each level stands once, with its letters. */
-const rows = computed(() =>
-  seriesIn(plan.value).length > 0
-    ? activeConditions(firstSeries(plan.value)).map((one) => ({
-        name: levelName(plan.value, one),
-        ids: atLevel(plan.value, one.id),
-      }))
-    : activeConditions(plan.value).map(({ id }) => ({ name: nameOfCondition(plan.value, id), ids: [id] })),
-)
+const rows = computed(() => conditionRows(plan.value))
 const care = computed(() => careLines(plan.value, false))
 </script>
 
@@ -34,8 +26,8 @@ const care = computed(() => careLines(plan.value, false))
         />
         <span>{{ name }}</span>
       </li>
-      <li v-for="{ id, name, conditions } in seriesIn(plan)" :key="id" class="series">
-        {{ list(conditions.map((one) => letterOf(plan, one))) }}: {{ name }}
+      <li v-for="{ series, plan: own } in seriesIn(plan).length > 0 ? eachSeries(plan) : []" :key="series!.id" class="series">
+        {{ list(activeConditions(own).map(({ id }) => letterOf(plan, id))) }}: {{ series!.name }}
       </li>
     </ul>
     <div class="same">

@@ -34,7 +34,7 @@ watch(view, () => (inWords.value = false))
     </VTabs>
     <template v-if="found">
       <ul v-if="inWords" class="words flex-1 min-h-0">
-        <li v-for="sentence in found.more" :key="sentence">{{ sentence }}</li>
+        <li v-for="(sentence, place) in found.more" :key="place">{{ sentence }}</li>
       </ul>
       <div v-else class="flex-1 min-h-0">
         <WithPlan :plan="view"><ResultsChart big :dark="dark" :record="record" /></WithPlan>

@@ -14,7 +14,12 @@ const props = defineProps<{ record: LessonRecord; big?: boolean; dark?: boolean 
 const { width } = useWindowSize()
 const wide = computed(() => Math.min(1.93, Math.max(0.86, width.value / 1280)))
 const option = computed(() =>
-  optionOf(plan.value, props.record, { big: props.big ?? false, dark: props.dark ?? false, paper: false, wide: wide.value }),
+  optionOf(plan.value, props.record, {
+    big: props.big ?? false,
+    dark: props.dark ?? false,
+    paper: false,
+    wide: props.big ? wide.value : 1,
+  }),
 )
 </script>
 

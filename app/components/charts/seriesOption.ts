@@ -18,7 +18,7 @@ export function seriesOption(plan: Plan, graph: SeriesGraph, surface: Surface): 
     tooltip: { trigger: 'item' as const, textStyle: { fontFamily: 'Andika' } },
     textStyle: text,
     legend: { textStyle: text, bottom: 0, left: 'center', itemGap: by(26, 14), data: graph.lines.map(({ name }) => name) },
-    grid: { ...roomFor(style), bottom: by(110, 62) },
+    grid: { ...roomFor(style), bottom: by(110, 40 + 22 * legendRows(graph)) },
     xAxis: graph.across
       ? { ...valueAxis(style, graph.across, titles.across), nameLocation: 'middle', nameGap: by(48, 28) }
       : [
@@ -38,6 +38,11 @@ export function seriesOption(plan: Plan, graph: SeriesGraph, surface: Surface): 
     ],
   }
 }
+
+/** Beside another graph there is room for so many letters in a row of the legend. */
+const LETTERS_IN_A_ROW = 45
+const legendRows = ({ lines }: SeriesGraph) =>
+  Math.ceil(lines.reduce((sum, { name }) => sum + name.length + 4, 0) / LETTERS_IN_A_ROW)
 
 function lineOf({ by, paper }: Style, { name, place, points }: SeriesLine) {
   const look = lookOf(place)

@@ -64,7 +64,9 @@ const lookingInside = ref(false)
         </template>
         <VList role="menu" density="compact" class="ways">
           <VListSubheader role="presentation">Print</VListSubheader>
-          <VListItem role="menuitem" :title="pile" :href="`/print/${lesson.id}/job`" target="_blank" class="pile" />
+          <VListItem role="menuitem" :href="madeUpAddress(madeUp.drawn, `/print/${lesson.id}/job`)" target="_blank">
+            <VListItemTitle class="font-bold">{{ pile }}</VListItemTitle>
+          </VListItem>
           <VListItem
             role="menuitem"
             v-for="name in PRINTOUT_NAMES"
@@ -144,8 +146,5 @@ const lookingInside = ref(false)
   .ways {
     columns: 1;
   }
-}
-.pile {
-  font-weight: 700;
 }
 </style>

@@ -204,7 +204,7 @@ td:first-child {
   text-align: left;
 }
 .sure {
-  font-size: 0.85em;
+  font-size: max(9pt, 0.85em);
 }
 .conclusion {
   padding: 5mm 7mm;

@@ -7,6 +7,7 @@ import { tableName } from '~~/core/wording'
 import { kindOf, unweighed } from '~~/core/test'
 import EmptyNote from '~/components/pieces/EmptyNote.vue'
 import MeasureInHand from '~/components/pieces/MeasureInHand.vue'
+import { useSecondLook } from '~/stores/secondLook'
 import ByHandPanel from '~/components/results/ByHandPanel.vue'
 import ChallengePanel from '~/components/results/ChallengePanel.vue'
 import GradeLine from '~/components/results/GradeLine.vue'
@@ -41,6 +42,7 @@ const PARTS = [
 type Part = (typeof PARTS)[number]
 const route = useRoute()
 const lesson = useLesson()
+const look = useSecondLook()
 const madeUp = useMadeUp()
 const plan = computed(() => lesson.plan!)
 const tables = computed(() => everyTable(plan.value, lesson.record))
@@ -126,7 +128,7 @@ const turn = (to: unknown) => void navigateTo({ query: to === shown.value[0] ? {
       v-else-if="unweighed(view).length > 0 && record.readings.length > 0"
       title="No results yet"
       begin="Weigh the empty containers"
-      :to="`/lesson/${lesson.id}/test?at=empties`"
+      @begin="look.apply({ code: 'go', stop: 'test', target: { place: 'empties' } })"
     >
       There are readings, and what is read has its container with it: say what each weighs empty.
     </EmptyNote>

@@ -1,31 +1,19 @@
 <script setup lang="ts">
-import { provideLessonPlan } from '~/composables/lessonPlan'
-import { NO_SCHOOL, type School } from '~~/core/kit'
-import type { WholeLesson } from '~~/schemas/contract'
 import { PRINTOUT_NAMES, PRINTOUTS, type PrintoutName } from '~/composables/printouts'
+import { usePrintedLesson } from '~/composables/printedLesson'
 import { sheets, told, WITH_CUPBOARD } from '~/components/print/sheets'
 import MadeUpMark from '~/components/pieces/MadeUpMark.vue'
-import { drawnFrom } from '~/following/madeUp'
-import { callServer, messageOf } from '~/following/callServer'
+import { lessonName } from '~~/core/wording'
 
 /** A printout: shown as it will look, with one button that prints it. */
 const route = useRoute()
-const whole = shallowRef<WholeLesson>()
-const school = shallowRef<School>(NO_SCHOOL)
-const trouble = ref('')
-/** A made-up class takes the place of the real one, drawn from the same seed as on the screen. */
-const madeUp = computed(() => whole.value && drawnFrom(route.query, whole.value.lesson.plan))
-const shown = computed(() =>
-  madeUp.value
-    ? { plan: madeUp.value.plan, record: madeUp.value.record }
-    : whole.value && { plan: whole.value.lesson.plan, record: whole.value.record },
-)
 const what = computed(() => PRINTOUT_NAMES.find((one) => one === route.params.what) ?? 'trays')
+const { plan, record, school, code, madeUp, trouble } = usePrintedLesson(() => WITH_CUPBOARD.includes(what.value))
 const more = computed(() =>
   told(what.value, {
-    record: shown.value?.record,
+    record: record.value,
     school: school.value,
-    code: whole.value?.lesson.code ?? '',
+    code: code.value,
     squares: Number(route.query.squares) || undefined,
   }),
 )
@@ -36,19 +24,9 @@ const SHEETS: Partial<Record<PrintoutName, string>> = {
 }
 useHead({
   style: () => (SHEETS[what.value] === undefined ? [] : [SHEETS[what.value]!]),
-  title: () => `${PRINTOUTS[what.value].name} · ${whole.value?.lesson.plan.title || 'Lesson'}`,
+  title: () => `${PRINTOUTS[what.value].name} · ${lessonName(plan.value?.title)}`,
 })
 
-onMounted(async () => {
-  try {
-    const path = { lesson: String(route.params.id) }
-    if (WITH_CUPBOARD.includes(what.value)) school.value = (await callServer('GET /api/lessons/[lesson]/school', { path })).school
-    whole.value = await callServer('GET /api/lessons/[lesson]', { path })
-  } catch (error) {
-    trouble.value = messageOf(error)
-  }
-})
-provideLessonPlan(() => shown.value?.plan)
 const print = () => window.print()
 </script>
 
@@ -61,6 +39,6 @@ const print = () => window.print()
     </div>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
     <MadeUpMark v-if="madeUp" />
-    <component :is="sheets[what]" v-if="shown" v-bind="more" />
+    <component :is="sheets[what]" v-if="plan" v-bind="more" />
   </main>
 </template>

@@ -1,61 +1,36 @@
 <script setup lang="ts">
 import { useLocalStorage, useResizeObserver } from '@vueuse/core'
-import { provideLessonPlan } from '~/composables/lessonPlan'
-import { NO_SCHOOL, type School } from '~~/core/kit'
-import { printJob, type InAJob } from '~~/core/reports'
+import { inPile, printJob, type InAJob, type PileChoices } from '~~/core/reports'
 import { counted, lessonName, printJobLine, PRINT_JOB_WORDS } from '~~/core/wording'
-import type { WholeLesson } from '~~/schemas/contract'
+import MadeUpMark from '~/components/pieces/MadeUpMark.vue'
 import { sheets, told } from '~/components/print/sheets'
-import { PRINTOUTS } from '~/composables/printouts'
 import { useClassMode } from '~/composables/classMode'
 import { pagesOf } from '~/composables/fitInside'
+import { usePrintedLesson } from '~/composables/printedLesson'
+import { PRINTOUTS } from '~/composables/printouts'
 import TickField from '~/forms/TickField.vue'
-import { callServer, messageOf } from '~/following/callServer'
 
 /** All that a lesson needs on paper as one pile: what belongs to it is ticked, and what a class ticks off or on stays so for it. */
-const route = useRoute()
-const whole = shallowRef<WholeLesson>()
-const school = shallowRef<School>(NO_SCHOOL)
-const trouble = ref('')
+const { plan, record, school, code, madeUp, trouble } = usePrintedLesson(() => true)
 const { mode } = useClassMode()
-const plan = computed(() => whole.value?.lesson.plan)
-const job = computed(() => plan.value && printJob(plan.value, whole.value!.record, school.value, mode.value?.on ?? false))
-/** By class: what is wanted though it is not needed, and the other way round. */
-const chosen = useLocalStorage<Record<string, Partial<Record<InAJob, boolean>>>>('print-job', {})
+const job = computed(() => plan.value && printJob(plan.value, record.value!, school.value, mode.value?.on ?? false))
+const chosen = useLocalStorage<Record<string, PileChoices>>('print-job', {})
 const ofClass = computed(() => chosen.value[plan.value?.className ?? ''] ?? {})
-const isIn = (name: InAJob) => ofClass.value[name] ?? job.value?.needed.includes(name) ?? false
+const printed = computed(() => (job.value ? inPile(job.value, ofClass.value) : []))
+const line = computed(() => {
+  const names = printed.value.map((name) => PRINTOUTS[name].name)
+  return plan.value ? printJobLine(plan.value, names) : ''
+})
+const of = (name: InAJob) => told(name, { record: record.value, school: school.value, code: code.value })
 function choose(name: InAJob, on: boolean): void {
   chosen.value = { ...chosen.value, [plan.value!.className]: { ...ofClass.value, [name]: on } }
 }
-const offered = computed(() => (job.value ? [...job.value.needed, ...job.value.more] : []))
-const printed = computed(() => offered.value.filter(isIn))
-const line = computed(() =>
-  plan.value
-    ? printJobLine(
-        plan.value,
-        printed.value.map((name) => PRINTOUTS[name].name),
-      )
-    : '',
-)
-const of = (name: InAJob) => told(name, { record: whole.value!.record, school: school.value, code: whole.value!.lesson.code })
-useHead({
-  title: () => `${job.value ? PRINT_JOB_WORDS[job.value.when] : 'Print'} · ${plan.value ? lessonName(plan.value.title) : 'Lesson'}`,
-})
-onMounted(async () => {
-  try {
-    const path = { lesson: String(route.params.id) }
-    school.value = (await callServer('GET /api/lessons/[lesson]/school', { path })).school
-    whole.value = await callServer('GET /api/lessons/[lesson]', { path })
-  } catch (error) {
-    trouble.value = messageOf(error)
-  }
-})
 const pile = ref<HTMLElement>()
 const pages = ref(0)
 useResizeObserver(pile, () => {
-  pages.value = [...(pile.value?.children ?? [])].reduce((sum, one) => sum + pagesOf(one as HTMLElement), 0)
+  pages.value = [...pile.value!.children].reduce((sum, one) => sum + pagesOf(one as HTMLElement), 0)
 })
-provideLessonPlan(() => plan.value)
+useHead({ title: () => `${PRINT_JOB_WORDS[job.value?.when ?? 'before']} · ${lessonName(plan.value?.title)}` })
 const print = () => window.print()
 </script>
 
@@ -67,13 +42,14 @@ const print = () => window.print()
       <span class="hint">A4 or Letter, made for black and white. The browser can also save it as PDF.</span>
     </div>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    <MadeUpMark v-if="madeUp" />
     <template v-if="job && plan">
       <section class="screen-only choice">
         <h1 class="text-large">{{ PRINT_JOB_WORDS[job.when] }}</h1>
         <ul>
-          <li v-for="name in offered" :key="name">
+          <li v-for="name in [...job.needed, ...job.more]" :key="name">
             <TickField
-              :model-value="isIn(name)"
+              :model-value="printed.includes(name)"
               :label="PRINTOUTS[name].label"
               @update:model-value="choose(name, $event === true)"
             />
@@ -102,5 +78,10 @@ const print = () => window.print()
 }
 .choice ul {
   columns: 2;
+}
+@media screen {
+  .new-page {
+    margin-top: 14mm;
+  }
 }
 </style>
