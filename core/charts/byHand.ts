@@ -31,7 +31,9 @@ export function handGraph(plan: Plan, record: LessonRecord): HandGraph | undefin
   }
   // What was not reached has no place on a scale.
   if (countsOf(plan) === 'until') return undefined
-  const values = evidence.summaries.flatMap(({ mean, lowest, highest }) => (plan.average === 'none' ? [lowest, highest] : [mean]))
+  const values = evidence.summaries.flatMap(({ evened, lowest, highest }) =>
+    plan.average === 'none' ? [lowest, highest] : [evened],
+  )
   if (values.length === 0) return undefined
   const numbers = areNumbers(plan) ? activeConditions(plan).map((one) => conditionValue(plan, one)!) : undefined
   return {

@@ -142,9 +142,7 @@ function watchedFor(plan: Plan): number[] {
 
 function marksOf(plan: Plan, record: LessonRecord, kind: GraphKind): ResultMark[] {
   const evidence = OVER_MOMENTS.includes(kind) ? undefined : evidenceOf(plan, record)
-  // Places and words have an average for telling who is ahead, and no other.
-  const ordinal = !testOf(plan).way.isAmount || countsOf(plan) === 'until'
-  const averages = averagesOn(ordinal ? { ...plan, average: 'mean' } : plan, evidence)
+  const averages = averagesOn(plan, evidence)
   const numbers = ON_NUMBERS.includes(kind) && areNumbers(plan)
   const counts = kind === 'words' ? wordCounts(plan, record.readings) : []
   return activeConditions(plan).map((condition, place) => ({

@@ -1,4 +1,5 @@
 import { podium, type Evidence } from '../evidence'
+import { saidAverages } from './averages'
 import { type Plan } from '../lesson'
 import {
   comparesMoments,
@@ -133,9 +134,10 @@ const PLACES = ['1st', '2nd', '3rd']
  */
 export function podiumLines(plan: Plan, evidence: Evidence): string[] {
   const unit = resultUnit(plan)
+  const averages = saidAverages(plan, evidence)
   return podium(plan, evidence).map((id, place) => {
-    const found = evidence.summaries.find(({ condition }) => condition === id)
-    const figure = !found || unit === 'place' ? '' : `, ${writeFigure(plan, found.evened, unit)}`
+    const value = averages.of(id)
+    const figure = value === undefined || unit === 'place' ? '' : `, ${writeFigure(plan, value, unit)}`
     return `${PLACES[place]} ${nameOfCondition(plan, id)}${figure}`
   })
 }

@@ -1,4 +1,5 @@
 import { unreachable } from '../unreachable'
+import { onAverageWords, type SaidAverages } from './averages'
 import { EACH_IS, type Plan } from '../lesson'
 import {
   canBeNothing,
@@ -196,16 +197,22 @@ function exampleNumbers({ expectedHigh, expectedLow, resolution }: ResolvedMetho
  * Two conditions with what they came to, as a class says it of this figure.
  * @example twoFigures(soakUpPlan(), ['card', '14.8 mm'], ['felt', '20.1 mm']) // => 'card averaged 14.8 mm and felt 20.1 mm'
  */
-export function twoFigures(plan: Plan, [one, ofOne]: [string, string], [other, ofOther]: [string, string]): string {
+export function twoFigures(
+  plan: Plan,
+  [one, ofOne]: [string, string],
+  [other, ofOther]: [string, string],
+  way: SaidAverages['way'] = 'mean',
+): string {
   const verb = VERBS[countsOf(plan)]
   const apart = canBeNothing(plan) && countedPlace(plan) === 'apart'
   if (apart && isBySize(plan))
     return `${one} differed by ${ofOne} and ${other} by ${ofOther}, ${countedPlaceWords(plan)} or the other way round`
   if (apart) return `for ${one} ${placeAheadWords(plan, ofOne)}, and for ${other} ${placeAheadWords(plan, ofOther)}`
-  if (!verb) return `${one} averaged ${ofOne} and ${other} ${ofOther}`
+  if (!verb && way === 'mean') return `${one} averaged ${ofOne} and ${other} ${ofOther}`
+  if (!verb) return `${one} came to ${ofOne} and ${other} to ${ofOther}, ${onAverageWords(way)}`
   const said = (figure: string) =>
     figure.startsWith('not ') ? figure.replace('not', `was not ${untilWords(plan)}`) : `${verb} ${figure}`
-  return `${one} ${said(ofOne)} and ${other} ${said(ofOther)}${countsOf(plan) === 'until' ? '' : ', on average'}`
+  return `${one} ${said(ofOne)} and ${other} ${said(ofOther)}${countsOf(plan) === 'until' ? '' : `, ${onAverageWords(way)}`}`
 }
 
 /** How one place is more than another, by what is measured. */

@@ -8,6 +8,7 @@ import type { AtItsEnd } from '../record'
 import { changedFactor, isEachChild, type Plan } from '../lesson'
 import { comparesMoments, countsOf, resultUnit, testOf, kindOf } from '../test'
 import { KIND_WORDS } from './kinds'
+import { onAverageWords, saidAverages } from './averages'
 import { writeNumber, isAmount } from '../quantity'
 import { hasEnds, putWords } from './best'
 import { stepSentences } from './moments'
@@ -111,18 +112,20 @@ function cannotTellSentence(evidence: Evidence): string {
 }
 
 /** "We looked at kitchen roll only: 61.2 mm on average, from 55 to 66 mm in 21 readings." */
-function oneConditionSentence(plan: Plan, { summaries }: Evidence): string {
-  const [only] = summaries
+function oneConditionSentence(plan: Plan, evidence: Evidence): string {
+  const [only] = evidence.summaries
   const unit = resultUnit(plan)
   if (!only) return 'There are no readings yet.'
   const range =
     only.count > 1
       ? `, from ${writeReading(plan, only.lowest, unit)} to ${writeReading(plan, only.highest, unit)} in ${only.count} readings`
       : ', in one reading'
-  const figure = writeAverage(plan, only.evened, unit)
+  const averages = saidAverages(plan, evidence)
+  const figure = writeAverage(plan, averages.of(only.condition)!, unit)
+  const onAverage = onAverageWords(averages.way)
   if (isEachChild(plan))
-    return `${sentenceCase(nameOfCondition(plan, only.condition))}, each child for itself: ${figure} on average${range}.`
-  return `We looked at ${nameOfCondition(plan, only.condition)} only: ${countsOf(plan) === 'until' ? figure : `${figure} on average`}${range}.`
+    return `${sentenceCase(nameOfCondition(plan, only.condition))}, each child for itself: ${figure} ${onAverage}${range}.`
+  return `We looked at ${nameOfCondition(plan, only.condition)} only: ${countsOf(plan) === 'until' ? figure : `${figure} ${onAverage}`}${range}.`
 }
 
 /** Why even a wide gap is hardly told apart; empty where there are groups enough. */

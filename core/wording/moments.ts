@@ -1,5 +1,6 @@
 import { sentenceCase } from './sentenceCase'
 import type { Evidence, MomentStep } from '../evidence'
+import { onAverageWords, saidAverages } from './averages'
 import { activeConditions, type Plan } from '../lesson'
 import { unitOf, type Dimension } from '../quantity'
 import { momentsOf, resultUnit, testOf } from '../test'
@@ -44,12 +45,13 @@ export function stepSentences(plan: Plan, { steps }: Pick<Evidence, 'steps'>): s
 
 /** Ways to begin where one thing is compared with itself from moment to moment. */
 export function momentStarters(plan: Plan, evidence: Evidence): string[] {
+  const said = saidAverages(plan, evidence)
   const averages = momentsOf(plan).flatMap(({ id, half = id }) => {
-    const found = evidence.summaries.find(({ condition }) => condition === half)
-    return found ? [`${whenWords(plan, id)} ${writeAverage(plan, found.evened, resultUnit(plan))}`] : []
+    const value = said.of(half)
+    return value === undefined ? [] : [`${whenWords(plan, id)} ${writeAverage(plan, value, resultUnit(plan))}`]
   })
   const measure = testOf(plan).measure?.name.trim() || 'what we measured'
-  const numbers = `on average ${list(averages)}`
+  const numbers = `${onAverageWords(said.way)} ${list(averages)}`
   switch (evidence.grade) {
     case 'clear':
       return [

@@ -1,5 +1,6 @@
 import { sentenceCase } from './sentenceCase'
 import { changedWithAll } from './fairness'
+import { onAverageWords, saidAverages, type SaidAverages } from './averages'
 import { endsAreTold, type Evidence } from '../evidence'
 import { isEachChild, type Plan } from '../lesson'
 import { bestOf, comparesMoments, countsOf, resultUnit, testOf } from '../test'
@@ -32,21 +33,23 @@ export function sentenceStarters(plan: Plan, evidence: Evidence): string[] {
 export const FIRST_WORDS_OF_SENTENCE = ['We found that …', 'Our numbers show …', 'It looks as if … because …']
 
 /** Nothing to compare with: what was found, and how much it varied. */
-function oneConditionStarters(plan: Plan, { summaries }: Evidence): string[] {
-  const [only] = summaries
+function oneConditionStarters(plan: Plan, evidence: Evidence): string[] {
+  const [only] = evidence.summaries
   if (!only) return []
   const unit = resultUnit(plan)
   const name = nameOfCondition(plan, only.condition)
-  const figure = writeFigure(plan, only.evened, unit)
+  const averages = saidAverages(plan, evidence)
+  const figure = writeFigure(plan, averages.of(only.condition)!, unit)
+  const onAverage = onAverageWords(averages.way)
   if (plan.age === '5-7') return [`We measured ${name}: ${figure}. Next we would …`]
   if (isEachChild(plan))
     return [
-      `Each of us measured for ourselves: on average ${figure}. Most of us came to between … and …. We are … sure, because …`,
+      `Each of us measured for ourselves: ${figure} ${onAverage}. Most of us came to between … and …. We are … sure, because …`,
       `We are not all alike: our numbers went from ${writeFigure(plan, only.lowest, unit)} to ${writeFigure(plan, only.highest, unit)}, perhaps because …`,
     ]
   return [
-    `We measured ${name}: on average ${figure}, in ${counted(only.count, 'reading')}. Our readings went from … to …, because …`,
-    `${sentenceCase(name)} came to ${figure} on average. To know what makes it more or less we would compare it with …`,
+    `We measured ${name}: ${figure} ${onAverage}, in ${counted(only.count, 'reading')}. Our readings went from … to …, because …`,
+    `${sentenceCase(name)} came to ${figure} ${onAverage}. To know what makes it more or less we would compare it with …`,
   ]
 }
 
@@ -88,8 +91,7 @@ function weighingStarter(plan: Plan, { grade, spread, agreement, tied }: Evidenc
 }
 
 function usualStarters(plan: Plan, evidence: Evidence): string[] {
-  const { change, measure, most, least, mostValue, leastValue, because, level } = starterWords(plan, evidence)
-  const numbers = twoFigures(plan, [most, mostValue], [least, leastValue])
+  const { change, measure, most, numbers, because, level } = starterWords(plan, evidence)
   switch (evidence.grade) {
     case 'clear':
       return clearStarters(plan, evidence)
@@ -123,8 +125,7 @@ function usualStarters(plan: Plan, evidence: Evidence): string[] {
 }
 
 function clearStarters(plan: Plan, evidence: Evidence): string[] {
-  const { change, measure, most, least, mostValue, leastValue, groups, yardstick } = starterWords(plan, evidence)
-  const numbers = twoFigures(plan, [most, mostValue], [least, leastValue])
+  const { change, measure, numbers, groups, yardstick } = starterWords(plan, evidence)
   if (endsAreTold(evidence))
     return [
       `We found that ${change} changes ${measure}. ${endsSaid(plan, evidence)}. We are sure, because the gap is much bigger than ${yardstick}${groups}.`,
@@ -145,10 +146,11 @@ function isBeforeAndAfter({ order }: Evidence): boolean {
 
 function beforeAndAfterStarters(plan: Plan, evidence: Evidence): string[] {
   const unit = resultUnit(plan)
-  const at = (moment: string) => writeFigure(plan, evidence.summaries.find(({ condition }) => condition === moment)!.evened, unit)
+  const averages = saidAverages(plan, evidence)
+  const at = (moment: string) => writeFigure(plan, averages.of(moment)!, unit)
   const change = changedWithAll(plan) ?? 'what happened'
   const measure = testOf(plan).measure?.name ?? 'what we measured'
-  const numbers = `on average ${at('before')} before and ${at('after')} after`
+  const numbers = `${onAverageWords(averages.way)} ${at('before')} before and ${at('after')} after`
   const { because, yardstick } = starterWords(plan, evidence)
   const level = at('before') === at('after')
   switch (evidence.grade) {
@@ -180,8 +182,8 @@ function untold(plan: Plan, { lead }: Evidence): string {
 
 /** Both ends with their averages, the best one first where something is best. */
 function endsSaid(plan: Plan, evidence: Evidence): string {
-  const { most, least, mostValue, leastValue } = starterWords(plan, evidence)
-  const of = (value: string) => figureOf(plan, value)
+  const { most, least, mostValue, leastValue, way } = starterWords(plan, evidence)
+  const of = (value: string) => figureOf(plan, value, way)
   const best = bestOf(plan)
   if (best === 'least') return `${sentenceCase(least)} came first with ${of(leastValue)}, ${most} last with ${of(mostValue)}`
   if (best === 'most') return `${sentenceCase(most)} came first with ${of(mostValue)}, ${least} last with ${of(leastValue)}`
@@ -191,27 +193,32 @@ function endsSaid(plan: Plan, evidence: Evidence): string {
 }
 
 /** A figure behind a winner: of times the middle one, of everything else an average. */
-function figureOf(plan: Plan, value: string): string {
+function figureOf(plan: Plan, value: string, way: SaidAverages['way']): string {
   if (countsOf(plan) === 'until') return value
-  return hasEnds(plan) ? `${value} on average` : `an average of ${value}`
+  return hasEnds(plan) || way !== 'mean' ? `${value} ${onAverageWords(way)}` : `an average of ${value}`
 }
 
 function starterWords(plan: Plan, evidence: Evidence) {
   const unit = resultUnit(plan)
   const [first, last] = [evidence.order[0] ?? '', evidence.order.at(-1) ?? '']
+  const averages = saidAverages(plan, evidence)
   const average = (id: string) => {
-    const found = evidence.summaries.find((summary) => summary.condition === id)
-    return found ? writeFigure(plan, found.evened, unit) : '…'
+    const value = averages.of(id)
+    return value === undefined ? '…' : writeFigure(plan, value, unit)
   }
+  const [most, least] = [nameOfCondition(plan, first), nameOfCondition(plan, last)]
+  const [mostValue, leastValue] = [average(first), average(last)]
   const { agreement, wobble, tied } = evidence
   const measured = wobble !== undefined
   return {
     change: changedWithAll(plan) ?? 'what we changed',
     measure: testOf(plan).measure?.name ?? 'what we measured',
-    most: nameOfCondition(plan, first),
-    least: nameOfCondition(plan, last),
-    mostValue: average(first),
-    leastValue: average(last),
+    most,
+    least,
+    mostValue,
+    leastValue,
+    numbers: twoFigures(plan, [most, mostValue], [least, leastValue], averages.way),
+    way: averages.way,
     /** What the gap is held against, and what could make one by itself: nobody speaks of a wobble that was not measured. */
     yardstick: measured ? 'the wobble' : isEachChild(plan) ? 'what the children differ by' : 'what the groups differ by',
     because: measured ? 'wobble' : 'luck',

@@ -157,7 +157,9 @@ const setDigits = (to: string) => lesson.edit((draft) => (draft.averageTo = to =
     </div>
     <p v-if="evened" class="hint">
       Groups evened out: some groups read higher than others, and they did not all do the same. Each condition stands here as if
-      every group had done it; the order and the sentences go by this.
+      every group had done it{{
+        plan.average === 'mean' ? '; the graph, the order and the sentences go by this' : '; the order goes by this'
+      }}.
     </p>
     <p v-if="failuresSentence(plan, record) !== ''">{{ failuresSentence(plan, record) }}</p>
     <p class="hint">What was set aside is struck through with its reason and counts nowhere. Practice is not shown.</p>

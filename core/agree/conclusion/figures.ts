@@ -2,7 +2,7 @@ import { averageOf, type Evidence } from '../../evidence'
 import { type Plan } from '../../lesson'
 import { comparesMoments, countsOf, resultMark, resultUnit, testOf, kindOf } from '../../test'
 import { convert, decimalsOf, isAmount, type Quality } from '../../quantity'
-import { ABOUT, AVERAGED, OF_READINGS, RANGED } from './lexicon'
+import { ABOUT, AVERAGE_NAMED, AVERAGED, OF_READINGS, RANGED } from './lexicon'
 import { areJoined, clausesOf, isAbout, type FigureMention, type Mention, type Span, type Stretch } from './mentions'
 import { beyondOf, boundOf, isBound } from './bounds'
 import { averagesAtPlace } from './places'
@@ -43,7 +43,9 @@ function tableOf({ summaries }: Evidence, { average }: Plan, text: string): Tabl
         ...(/\b(?:median|middle)\b/.test(text) ? [median] : []),
         ...(/\bmost often\b|\bcommonest\b|\bmost common\b/.test(text) ? modes : []),
       ]
-      const averages = [evened, mean, ...(own === undefined ? [] : [own]), ...named]
+      const averages = AVERAGE_NAMED[average]?.test(text)
+        ? [own ?? NaN]
+        : [evened, mean, ...(own === undefined ? [] : [own]), ...named]
       return [condition, { averages, others: [median, ...modes], lowest, highest }]
     }),
   )

@@ -1,3 +1,4 @@
+import type { AverageWay } from '../../lesson'
 import type { Quality, Side } from '../../quantity'
 
 /** Phrases that put somebody first or last. */
@@ -64,6 +65,11 @@ export const LOST = /\b(lost|loses?|losing|shrank|shrunk|shrinks?|dropped|drops?
 export const ABOUT =
   /\b(about|around|nearly|almost|roughly|close to|near|just (?:over|under)|over|under|more than|less than|approximately|some)\s*$/i
 export const AVERAGED = /\b(average[sd]?|averaging|mean|on average|middle value|median)\b/i
+/** How a class that does not use the mean says of a figure which average it is: no other is meant then. */
+export const AVERAGE_NAMED: Partial<Record<AverageWay, RegExp>> = {
+  median: /(?<=\d(?:\s?\p{L}+)?)(?:,| as)? in the middle\b/u,
+  mode: /,? as the commonest number\b/,
+}
 /** Said of one reading or of all of them, and not of their average. */
 export const OF_READINGS =
   /\b(?:once|up to|as (?:high|low|far|much|little) as|from \S+(?: \p{L}+)? to|between|at (?:least|most)|never (?:below|above|under|over|less|more)|readings?|trials?|one of|some of|half of us|most of us|ranged?|highest was|lowest was|measured|sometimes)\b/iu

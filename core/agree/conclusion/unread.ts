@@ -1,7 +1,7 @@
 import { changedFactor, comingFactors, keptFactors, mainWords, withoutEnding, type Plan } from '../../lesson'
 import { testOf } from '../../test'
 import type { Evidence } from '../../evidence'
-import { AS_FAR_AS_SEEN, HEDGED, JOINING, NARROWED, NO_DIFFERENCE } from './lexicon'
+import { AS_FAR_AS_SEEN, AVERAGE_NAMED, HEDGED, JOINING, NARROWED, NO_DIFFERENCE } from './lexicon'
 import { NUMBER_WORDS, numberOf } from '../../quantity'
 import { isOfPlan } from './figures'
 import { clausesOf, withoutNames, type Mention, type Span, type Stretch } from './mentions'
@@ -44,7 +44,12 @@ function unreadInClause(
   right: Span[],
   doubts: Span[],
 ): Span[] {
-  const words = [...clause.text.matchAll(/[\p{L}']+|\d[\d.,]*|%/gu)]
+  const named = AVERAGE_NAMED[plan.average]?.exec(sentence.text)
+  const namesAverage = (place: number) =>
+    named &&
+    clause.from + place >= sentence.from + named.index &&
+    clause.from + place < sentence.from + named.index + named[0].length
+  const words = [...clause.text.matchAll(/[\p{L}']+|\d[\d.,]*|%/gu)].filter(({ index }) => !namesAverage(index))
   if (words.length === 0) return []
   const whole = { from: clause.from + words[0]!.index, to: clause.from + words.at(-1)!.index + words.at(-1)![0].length }
   const within = (spans: Span[]) => spans.filter(({ from, to }) => from >= clause.from && to <= clause.to)

@@ -62,6 +62,14 @@ export function resultsBlock(plan: Plan, record: LessonRecord, group?: string): 
         ]
       }),
     },
+    ...(evened
+      ? [
+          {
+            kind: 'text',
+            text: `Groups evened out: not all groups did the same, so each condition stands there as if every group had done it. ${average === 'mean' ? 'Graph, order and sentences go' : 'The order goes'} by that.`,
+          } as const,
+        ]
+      : []),
   ]
 }
 
