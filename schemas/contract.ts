@@ -376,6 +376,7 @@ interface Contract extends DeskRows, StationRows {
   'POST /api/station/warm-ups': { body: { error: number }; answer: { done: boolean } }
   'GET /api/station': { query: { record: boolean }; answer: StationView }
   'POST /api/station/check': { body: { readings: AskedEntry[] }; answer: { doubts: Doubt[][] } }
+  'GET /api/station/here': { answer: { done: boolean } }
   'GET /api/station/events': { query: { since: number; token: string }; answer: Stream }
   'POST /api/station/pictures': { body: FilePicture; answer: { id: string } }
   'GET /api/station/pictures/[picture]': { answer: Download }

@@ -79,6 +79,8 @@ export function useStation() {
         // The line may be down because this station was sent away meanwhile.
         if (!stands) void refresh()
       },
+      // One that is off the network cannot, and is away for the desk a few seconds later.
+      stillHere: () => void callServer('GET /api/station/here', { token }).catch(() => undefined),
       failed: (error) => {
         const sentAway = isSentAway(error)
         if (sentAway) leave()

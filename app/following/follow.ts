@@ -16,6 +16,8 @@ export interface Followed<View, Happened = LessonEvent> {
   /** Does the line stand. */
   state?(stands: boolean): void
   presence?(): void
+  /** The server gave a sign of life: who is watched answers it. */
+  stillHere?(): void
   /** It could not be loaded; true to look again in a moment. */
   failed(error: unknown): boolean
   /**
@@ -62,7 +64,13 @@ export function follow<View, Happened = LessonEvent>(
         endLine()
         void look()
       }
-      endLine = line(followed.events, view.event, { event: gather, state, presence: followed.presence, older })
+      endLine = line(followed.events, view.event, {
+        event: gather,
+        state,
+        presence: followed.presence,
+        stillHere: followed.stillHere,
+        older,
+      })
     } catch (error) {
       if (!ended && followed.failed(error)) cancelLooking = clock.after(LOOK_AGAIN_AFTER, () => void look())
     }

@@ -29,6 +29,8 @@ export interface LineListeners<Happened = LessonEvent> {
   state(stands: boolean): void
   /** A station came or went. */
   presence?(): void
+  /** The server gave a sign of life: who is watched answers it. */
+  stillHere?(): void
   /** The server's data are older than what this page has seen: they came back from a snapshot. */
   older?(): void
 }
@@ -65,7 +67,10 @@ export function openLine<Happened = LessonEvent>(
     rest()
     heard()
     source = browser.open(address(last))
-    source.addEventListener('still-here', heard)
+    source.addEventListener('still-here', () => {
+      heard()
+      listeners.stillHere?.()
+    })
     source.onmessage = (message: MessageEvent<string>) => {
       heard()
       last = Number(message.lastEventId) || last

@@ -39,12 +39,15 @@ const {
   load,
   more: showMore,
 } = useShelf((error) => notices.trouble(messageOf(error)))
-/** As they come, under the heading of their part. */
-const parts = computed(() =>
-  SHELF_PARTS.map(({ part, name }) => ({ name, lessons: lessons.value?.filter((one) => one.part === part) ?? [] })).filter(
-    (one) => one.lessons.length > 0,
-  ),
-)
+/** As they come, under the heading of their part; what was put away has one of its own where it is found beside the others. */
+const parts = computed(() => {
+  const all = lessons.value ?? []
+  const standing = showArchived.value ? all : all.filter(({ archived }) => !archived)
+  return [
+    ...SHELF_PARTS.map(({ part, name }) => ({ name, lessons: standing.filter((one) => one.part === part) })),
+    { name: 'Put away', lessons: all.filter((one) => !standing.includes(one)) },
+  ].filter((one) => one.lessons.length > 0)
+})
 const whichClass = computed(() => [
   { value: '', title: 'All classes' },
   ...classes.value.map((name) => ({ value: name, title: `Class ${name}` })),

@@ -1,5 +1,6 @@
 export { balanceOrder, onSides, placesOf, sidesAt } from './balance'
 export type { Weighing } from './balance'
+export { BROKE, brokenNow } from './broken'
 export { checkReading, doubtfulReadings } from './check'
 export type { AskedEntry } from './check'
 export { checkEntry, isSlip } from './slips'

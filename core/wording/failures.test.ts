@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest'
 import { recordOf, soakUpPlan } from '../../test/soakUp'
 import type { Failure } from '../lesson'
-import { homed, journalOf } from '../record'
+import { BROKE, brokenNow, homed, journalOf } from '../record'
 import { failuresSentence, failureWords, journalWords } from '.'
 import { classReport } from './reports'
 
@@ -37,4 +37,10 @@ it('goes with its group and condition, and stands in the journal', () => {
   expect([home.failures.length, strays.length]).toEqual([1, 1])
   const [line] = journalOf({ ...record, failures: [failure()] }, [])
   expect(journalWords(plan, line!)).toBe('Alder, B tissue, repeat 2: it fell over')
+})
+
+it('what broke is said to the teacher until its trial has a number', () => {
+  const broke = [failure({ reason: BROKE, repeat: 1 }), failure({ id: 'f2', reason: BROKE, condition: 'card', repeat: 1 })]
+  const record = { ...recordOf({ tissue: [50] }, 1), failures: [...broke, failure({ id: 'f3' })] }
+  expect(brokenNow(plan, record).map(({ id }) => id)).toEqual(['f2'])
 })

@@ -1,8 +1,10 @@
 import { activeConditions, type Failure, type LessonRecord, type Plan } from '../lesson'
+import { BROKE } from '../record'
 import { conditionWithLetter, counted, list, nameOfCondition, nameOfGroup } from './names'
 
 /** How a trial can end without a number, for a child to tap. */
 export const ENDED_WITHOUT = [
+  BROKE,
   'it burst',
   'it fell over',
   'it leaked or spilled',
@@ -14,6 +16,14 @@ export const ENDED_WITHOUT = [
 /** One of them. `'Alder, B tissue, repeat 2: it burst'` */
 export function failureWords(plan: Plan, { group, condition, repeat, reason }: Failure): string {
   return `${nameOfGroup(plan, group)}, ${conditionWithLetter(plan, condition)}, repeat ${repeat}: ${reason}`
+}
+
+/**
+ * A group cannot go on without another thing.
+ * @example brokenWords(soakUpPlan(), { group: 'g1', condition: 'tissue', repeat: 2 }) // => 'Alder: something broke at B tissue, repeat 2.'
+ */
+export function brokenWords(plan: Plan, { group, condition, repeat }: Pick<Failure, 'group' | 'condition' | 'repeat'>): string {
+  return `${nameOfGroup(plan, group)}: something broke at ${conditionWithLetter(plan, condition)}, repeat ${repeat}.`
 }
 
 /**

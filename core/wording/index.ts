@@ -54,7 +54,7 @@ export {
   sharedWords,
   SHARED_BY,
 } from './things'
-export { ENDED_WITHOUT, failuresSentence, failureWords } from './failures'
+export { brokenWords, ENDED_WITHOUT, failuresSentence, failureWords } from './failures'
 export { mainQuestionChoices, mainQuestionMeaning } from './mainQuestion'
 export { ORDER_WORDS, orderLine, trialNumbers } from './order'
 export { FIRST_WORDS_OF_SENTENCE, sentenceStarters } from './starters'

@@ -18,6 +18,8 @@ export type Announcement =
   | { what: 'access' }
   /** These stations of a lesson are at this process at this moment. */
   | { what: 'here'; lesson: string; process: string; stations: string[] }
+  /** A station said that it is there; its stream is at another process. */
+  | { what: 'heard-of'; lesson: string; station: string }
   /** A process that has just come asks who is there. */
   | { what: 'who' }
 

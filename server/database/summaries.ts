@@ -109,7 +109,7 @@ function byPart({ from, to }: Week): SQL[] {
 
 const said = sql`${summaries.words} || ' ' || lower(coalesce(${summaries.judged}->>'conclusion', ''))`
 
-/** One page of the shelf, in the order of its parts; every word that is looked for is in a lesson's plan or conclusion. */
+/** One page of the shelf, in the order of its parts; every word that is looked for is in a lesson's plan or conclusion, and what was put away comes last. */
 export async function listShelf(
   database: Database,
   { find, className, archived, from, most }: ShelfQuestion,
@@ -119,11 +119,16 @@ export async function listShelf(
   const words = find.toLowerCase().split(/\s+/).filter(Boolean)
   const where = and(
     seenAt(desk),
-    archived === undefined ? undefined : archived ? isNotNull(lessons.archivedAt) : isNull(lessons.archivedAt),
+    // What is looked for may have been put away.
+    archived === undefined || (!archived && words.length > 0)
+      ? undefined
+      : archived
+        ? isNotNull(lessons.archivedAt)
+        : isNull(lessons.archivedAt),
     className === '' ? undefined : eq(summaries.className, className),
     ...words.map((word) => gt(sql`strpos(${said}, ${word})`, 0)),
   )
-  const ids = await idsInOrder(database, where, byPart(week))
+  const ids = await idsInOrder(database, where, [sql`${lessons.archivedAt} is not null`, ...byPart(week)])
   const page = await listSummaries(database, ids.slice(from, from + most))
   return { page, all: ids.length, putAway: await database.$count(lessons, and(isNotNull(lessons.archivedAt), seenAt(desk))) }
 }

@@ -92,6 +92,23 @@ describe('two processes on one database', () => {
     expect(await until(async () => (await stations(1)).length === 0)).toBe(true)
   })
 
+  it('a tablet that answers no more is away for both within a quarter of a minute, though its stream stands; and there again when it answers', async () => {
+    const token = await at(0).joinStation(lesson.code, lesson.plan.groups[1]!.id)
+    const line = followEvents(`${machines[0].base}/api/station/events?token=${token.authorization!.slice(7)}`, {})
+    const there = async () => (await stations(1)).some(({ present }) => present)
+    expect(await until(there)).toBe(true)
+    // Whichever process it reaches.
+    expect((await at(1).call('GET', '/api/station/here', undefined, token)).status).toBe(200)
+    const since = Date.now()
+    await sleep(6000)
+    expect(await there()).toBe(true)
+    expect(await until(async () => !(await there()))).toBe(true)
+    expect(Date.now() - since).toBeLessThan(25_000)
+    await at(1).call('GET', '/api/station/here', undefined, token)
+    expect(await until(there)).toBe(true)
+    line.close()
+  }, 120_000)
+
   it('the board, a lesson put away and a passphrase are the same at both', async () => {
     await at(0).call('PUT', `/api/lessons/${lesson.id}/board`, { view: 'join', results: 'live' }, desk)
     expect((await at(1).call('GET', `/api/lessons/${lesson.id}/board`, undefined, desk)).body).toMatchObject({

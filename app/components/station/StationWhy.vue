@@ -17,7 +17,8 @@ const emit = defineEmits<{ why: [reason: string]; back: [] }>()
     </template>
     <template v-else>
       <p>
-        It ended without a number? Say what happened, and do this trial again. If you have one, type it first, even if it is odd.
+        It ended without a number? Say what happened, and do this trial again. If something broke, your teacher is told and brings
+        another. If you have a number, type it first, even if it is odd.
       </p>
       <ReasonPicker :reasons="ENDED_WITHOUT" own="That happened" @why="emit('why', $event)" />
     </template>

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { BOARD_VIEWS, isEachChild } from '~~/core/lesson'
+import { brokenNow } from '~~/core/record'
 import {
   BOARD_WORDS,
+  brokenWords,
   clockResetWords,
   clockTurnWords,
   comingWords,
@@ -31,6 +33,8 @@ const plan = computed(() => lesson.plan)
 const board = computed(() => onBoard.state)
 const { now, state, coming, byHand } = useTestClock(plan, board)
 const record = computed(() => lesson.record)
+/** A group that cannot go on without another thing. */
+const broken = computed(() => (plan.value ? brokenNow(plan.value, record.value) : []))
 const { clock, forecast } = useUnderWay(plan, { record, board, state, now })
 const { mode, look, address } = useClassMode()
 const stations = useJoinedStations()
@@ -92,6 +96,9 @@ useKeys({
     <p v-if="coming.length > 0" class="w-full" role="status">
       Next: {{ comingWords(plan!, coming[0]!) }} <strong>{{ soonWords(coming[0]!.seconds) }}</strong>
     </p>
+    <ul v-if="broken.length > 0" class="w-full font-bold text-beet" role="alert">
+      <li v-for="one in broken" :key="one.id">{{ brokenWords(plan!, one) }} Bring another, or let them go on with the next.</li>
+    </ul>
     <UnderWayPanel v-if="forecast && clock" :forecast="forecast" :clock="clock" />
     <StationsDialog v-model="stationsOpen" :stations="stations" :clock="state" />
     <ClassModeDialog v-if="mode" v-model="classModeOpen" :mode="mode" :code="lesson.code" :address="address" @changed="look" />
