@@ -15,6 +15,7 @@ export type PrintoutName =
   | 'planning-blank'
   | 'slips'
   | 'record'
+  | 'home'
   | 'words'
   | 'warm-ups'
   | 'squared'
@@ -41,6 +42,7 @@ export const PRINTOUTS: Record<PrintoutName, { name: string; label: string; from
   'planning-blank': { name: 'Planning sheet', label: 'Planning sheet to fill in', from: 'plan' },
   slips: { name: 'Prediction slips', label: 'Prediction slips', from: 'predict' },
   record: { name: 'Record sheets', label: 'Record sheets for the groups', from: 'test' },
+  home: { name: 'Home sheets', label: 'Home sheets, one for each child', from: 'test' },
   words: { name: 'Word mat', label: 'Word mat for the wall', from: 'plan' },
   'warm-ups': { name: 'Warm-ups', label: 'Scales to read, with answers', from: 'plan' },
   squared: { name: 'Squared paper', label: 'Squared paper, axes numbered', from: 'results' },

@@ -1,5 +1,7 @@
 export { groupSigns } from './groupSigns'
 export type { GroupSign, GroupSigns } from './groupSigns'
+export { homeSheet } from './homeSheet'
+export type { HomeReading, HomeSheet } from './homeSheet'
 export { SKILLS, skillsOf } from './skills'
 export type { Skill } from './skills'
 export type { Block, Report } from './report'

@@ -18,7 +18,7 @@ import {
 
 const PRINTOUTS = [
   ...['trays', 'labels', 'picking', 'shopping', 'getting-ready', 'count-back', 'rota', 'jobs'],
-  ...['planning', 'planning-blank', 'slips', 'words', 'record', 'report'],
+  ...['planning', 'planning-blank', 'slips', 'words', 'record', 'home', 'report'],
   ...['squared', 'squared-blank', 'group-report', 'poster-a3', 'poster-4a4', 'teacher-notes', 'visit-slips'],
 ]
 const STOPS = ['wonder', 'plan', 'kit', 'clock', 'predict', 'test', 'results', 'agree']

@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test'
 import { HARD_LESSONS, hardLesson, type HardLesson } from '../hard/lessons'
+import type { Plan } from '../../core/lesson'
 import { client, expect, joinStation, test, turnBoard } from './house'
 
 /** A hard lesson on the server; before its test, or with all its readings. */
@@ -116,16 +117,19 @@ test('what is promised on one page is one page of A4 and of Letter, and nothing 
   page,
   baseURL,
 }) => {
-  const promised: [name: HardLesson, what: string, pages: (groups: number) => number][] = [
-    ['tenPapers', 'record', (groups) => groups],
-    ['tenPapers', 'planning', (groups) => groups],
-    ['tenPapers', 'slips', (groups) => Math.ceil(groups / 4)],
-    ['tenPapers', 'labels', (groups) => Math.ceil(groups / 6)],
+  const promised: [name: HardLesson, what: string, pages: (plan: Plan) => number][] = [
+    ['tenPapers', 'record', ({ groups }) => groups.length],
+    ['tenPapers', 'planning', ({ groups }) => groups.length],
+    ['tenPapers', 'slips', ({ groups }) => Math.ceil(groups.length / 4)],
+    ['tenPapers', 'labels', ({ groups }) => Math.ceil(groups.length / 6)],
     ['tenPapers', 'poster-a3', () => 1],
-    ['twoBalls', 'record', (groups) => groups],
+    ['twoBalls', 'record', ({ groups }) => groups.length],
     ['tenDays', 'report', () => 1],
-    ['muddle', 'group-report', (groups) => groups],
+    ['muddle', 'group-report', ({ groups }) => groups.length],
     ['everyChild', 'report', () => 1],
+    // A class's home sheets: two to a page, and one where many days or things stand on it.
+    ['everyChild', 'home', ({ children }) => Math.ceil(children / 2)],
+    ['tenDays', 'home', ({ children }) => children],
   ]
   for (const [name, what, pages] of promised) {
     const lesson = await hard(baseURL, name, true)
@@ -139,7 +143,7 @@ test('what is promised on one page is one page of A4 and of Letter, and nothing 
     for (const format of ['A4', 'Letter'] as const) {
       const paper = await page.pdf(what === 'poster-a3' ? { preferCSSPageSize: true } : { format })
       const counted = paper.toString('latin1').match(/\/Type\s*\/Page[^s]/g)?.length
-      expect(counted, `${what} of ${name} on ${format}`).toBe(pages(lesson.plan.groups.length))
+      expect(counted, `${what} of ${name} on ${format}`).toBe(pages(lesson.plan))
     }
     const smallest = await page.evaluate(() => {
       const walker = document.createTreeWalker(document.querySelector('main.paper')!, NodeFilter.SHOW_TEXT)

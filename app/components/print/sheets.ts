@@ -19,6 +19,7 @@ export const sheets: Record<PrintoutName, Component> = {
   'planning-blank': defineAsyncComponent(() => import('~/components/print/PlanningSheet.vue')),
   slips: defineAsyncComponent(() => import('~/components/print/PredictionSlips.vue')),
   record: defineAsyncComponent(() => import('~/components/print/RecordSheet.vue')),
+  home: defineAsyncComponent(() => import('~/components/print/HomeSheet.vue')),
   words: defineAsyncComponent(() => import('~/components/print/WordMat.vue')),
   'warm-ups': defineAsyncComponent(() => import('~/components/print/WarmUpSheet.vue')),
   squared: defineAsyncComponent(() => import('~/components/print/SquaredPaper.vue')),
