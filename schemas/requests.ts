@@ -49,6 +49,7 @@ const columnMatch = Joi.object<ColumnMatch, true>({
     .required(),
   condition: planId.allow(null),
   repeat: wholeIn(BOUNDS.repeats).allow(null),
+  moment: moment.allow(null).optional().default(null),
   // Pages from before several things were measured do not say it.
   measure: planId.allow(null).optional().default(null),
 })

@@ -127,3 +127,72 @@ describe('a preview', () => {
     expect(cells[1]!.skip).toEqual({ code: 'unknown-moment', detail: 'day 5' })
   })
 })
+
+describe('tables as people keep them at home and in class', () => {
+  const method = plan.measures[0]!.method!
+  const kitchen = plan.conditions.slice(0, 1)
+  const beforeAfter = soakUpPlan({ kind: 'before-after' })
+  const overDays = soakUpPlan({
+    kind: 'over-time',
+    date: '2026-03-12',
+    watch: { ...plan.watch, unit: 'day', times: [0, 1, 4] },
+    measures: [{ ...plan.measures[0]!, method: { ...method, counts: 'last' } }],
+  })
+  const said = (of: typeof plan, text: string) => {
+    const rows = readCsv(text)
+    const cells = readImport(of, rows, { matches: matchColumns(of, rows), unit: 'mm', group: null }, [])
+    return cells.map((cell) =>
+      cell.reading
+        ? [cell.reading.group, cell.reading.condition, cell.reading.moment, cell.reading.value].join(' ')
+        : cell.skip!.code,
+    )
+  }
+
+  it('start and left stand in two columns, with or without the thing they are of', () => {
+    const both = ['g1 tissue before 250', 'g1 tissue after 200', 'g2 card before 260', 'g2 card after 240']
+    expect(said(beforeAfter, 'Team,Paper,Start,What is left\nAlder,tissue,250,200\nBirch,card,260,240\n')).toEqual(both)
+    expect(said(beforeAfter, 'Team,Tissue start,Tissue left\nAlder,250,200\n')).toEqual(both.slice(0, 2))
+    expect(said(beforeAfter, 'Team,before: B,after: B\nAlder,250,200\n')).toEqual(both.slice(0, 2))
+  })
+
+  it('“250 to 200” is two readings where a plan reads before and after', () => {
+    const both = ['g1 tissue before 250', 'g1 tissue after 200']
+    expect(said(beforeAfter, 'Team,Paper,Water\nAlder,tissue,250 to 200\n')).toEqual(both)
+    expect(said(beforeAfter, 'Alder,tissue,25 cm → 20 cm\nAlder,tissue,250 to some\n')).toEqual([...both, 'no-moment'])
+    expect(said(beforeAfter, 'Team,Paper,Water\nAlder,tissue,250\n')).toEqual(['no-moment'])
+  })
+
+  it('weekdays and dates are the moments of a plan over days, in a column or over the columns', () => {
+    const three = ['g1 tissue t0 5', 'g1 tissue t1 8', 'g1 tissue t4 14']
+    for (const heading of [
+      ['Thursday', 'Fri', 'Monday'],
+      ['12 March', '13 March', '16 March'],
+      ['12/3', '13/3', '16/03'],
+      ['12.3.', '13.3.', '16.3.2026'],
+      ['2026-03-12', '2026-03-13', '2026-03-16T00:00:00.000Z'],
+      ['Thu 12 Mar', 'Fri. 13th March', 'Mon, 16 Mar'],
+      ['March 12', 'Mar 13', '3/16/2026'],
+      ['0', '1', '4'],
+      ['day 0', 'day 1', 'day 4'],
+    ])
+      expect(
+        said(overDays, `Team,Paper,${heading.map((day) => `"${day}"`).join()}\nAlder,tissue,5,8,14\n`),
+        heading.join(),
+      ).toEqual(three)
+    expect(said(overDays, 'Team,Paper,When,Height\nAlder,tissue,Thu,5\nAlder,tissue,13/3,8\nAlder,tissue,Mon 16 Mar,14\n')).toEqual(
+      three,
+    )
+    expect(said(overDays, 'Team,Paper,When,Height\nAlder,tissue,Sunday,5\n')).toEqual(['unknown-moment'])
+    // Two Thursdays: nobody knows which.
+    const twice = { ...overDays, watch: { ...overDays.watch, times: [0, 7] } }
+    expect(said(twice, 'Team,Paper,When,Height\nAlder,tissue,Thu,5\n')).toEqual(['unknown-moment'])
+  })
+
+  it('the only thing that is looked at needs no column', () => {
+    expect(said({ ...plan, conditions: kitchen }, 'Team,Height\nAlder,61\nBirch,58\n')).toEqual([
+      'g1 kitchen-roll  61',
+      'g2 kitchen-roll  58',
+    ])
+    expect(said(plan, 'Team,Height\nAlder,61\n')).toEqual(['no-condition'])
+  })
+})

@@ -1,8 +1,9 @@
-import { MOST_TRIALS, type Plan, type Reading } from '../lesson'
+import { activeConditions, MOST_TRIALS, type Plan, type Reading } from '../lesson'
 import { forMeasure, momentsOf, testOf, readEntry, writesStartAndFinish } from '../test'
 import { unitNamed, unitOf, type ReadErrorCode, type UnitCode } from '../quantity'
 import { cellKey, currentReadings } from '../record'
-import { conditionNamed, groupNamed, hasHeading, momentNamed, unitInHeading, type ColumnMatch } from './matchColumns'
+import { conditionNamed, groupNamed, hasHeading, unitInHeading, type ColumnMatch } from './matchColumns'
+import { momentNamed } from './momentNamed'
 
 export interface ImportChoices {
   matches: ColumnMatch[]
@@ -44,6 +45,34 @@ export type ImportReading = Pick<
 
 const LONGEST_ENTRY = 60
 
+const CULPRITS: Partial<Record<SkipCode, ColumnMatch['role']>> = {
+  'no-group': 'group',
+  'unknown-group': 'group',
+  'no-condition': 'condition',
+  'unknown-condition': 'condition',
+  'bad-repeat': 'repeat',
+  'no-moment': 'moment',
+  'unknown-moment': 'moment',
+  'unknown-unit': 'unit',
+  'no-value': 'value',
+  'bad-value': 'value',
+  'wrong-kind-of-unit': 'value',
+}
+
+/**
+ * In which column of its line a cell would have to be put right to be taken in; undefined where that is no question of the table.
+ * @example culpritColumn({ line: 2, column: 1, text: '5', reading: undefined, skip: { code: 'bad-value', detail: '5' } }, []) // => 1
+ */
+export function culpritColumn({ column, skip }: ImportCell, matches: ColumnMatch[]): number | undefined {
+  const role = skip && CULPRITS[skip.code]
+  if (role === undefined) return undefined
+  if (role === 'value') return column
+  const at = matches.findIndex((match) => match.role === role)
+  if (at >= 0) return at
+  // A unit can stand beside its number.
+  return role === 'unit' ? column : undefined
+}
+
 /**
  * What would be taken in from a table, cell by cell, and what not and why. Nothing is altered: numbers are read as people write them, decimal commas
  * and units included.
@@ -68,20 +97,42 @@ export function readImport(plan: Plan, rows: string[][], choices: ImportChoices,
       const cell = { line: place + first + 1, column, text: text.slice(0, LONGEST_ENTRY) }
       // An empty place of a wide table says nothing; an empty row neither.
       if (text === '' && (columns.length > 1 || row.every((one) => one.trim() === ''))) return []
-      const read = readCell(plan, row, column, heading, { ...choices, startAndFinish }, counted)
-      if ('code' in read) return [{ ...cell, reading: undefined, skip: read }]
-      const there = read.status === 'kept' ? kept.get(cellKey({ ...read, practice: false })) : undefined
-      if (!there) return [{ ...cell, reading: read, skip: undefined }]
-      const same = there.value === read.value && there.unit === read.unit
-      return [{ ...cell, reading: undefined, skip: { code: same ? 'there-already' : 'place-taken', detail: there.entered } }]
+      return partsOf(plan, choices.matches[column]!, choices.matches, text).map(({ written, moment }): ImportCell => {
+        const read = readCell(plan, row, column, written, moment, heading, { ...choices, startAndFinish }, counted)
+        if ('code' in read) return { ...cell, reading: undefined, skip: read }
+        const there = read.status === 'kept' ? kept.get(cellKey({ ...read, practice: false })) : undefined
+        if (!there) return { ...cell, reading: read, skip: undefined }
+        const same = there.value === read.value && there.unit === read.unit
+        return { ...cell, reading: undefined, skip: { code: same ? 'there-already' : 'place-taken', detail: there.entered } }
+      })
     })
   })
+}
+
+/** "250 to 200" in a plan that reads before and after: two readings, as they are written. */
+function partsOf(
+  plan: Plan,
+  { moment }: ColumnMatch,
+  matches: ColumnMatch[],
+  text: string,
+): { written: string; moment: string | null }[] {
+  const [, start, left] = /^(.*\d.*?)\s*(?:\bto\b|->|\u2192|\u2013)\s*(.*\d.*)$/i.exec(text) ?? []
+  const halves = momentsOf(plan).map(({ half }) => half)
+  const bothAtOnce = moment === null && !matches.some(({ role }) => role === 'moment') && halves.join() === 'before,after'
+  if (!bothAtOnce || start === undefined || left === undefined) return [{ written: text, moment }]
+  const [before, after] = momentsOf(plan)
+  return [
+    { written: start, moment: before!.id },
+    { written: left, moment: after!.id },
+  ]
 }
 
 function readCell(
   whole: Plan,
   row: string[],
   column: number,
+  text: string,
+  atMoment: string | null,
   heading: string[],
   { matches, unit: usual, group: forAll, startAndFinish }: ImportChoices & { startAndFinish: boolean },
   counted: Map<string, number>,
@@ -92,7 +143,6 @@ function readCell(
   }
   const match = matches[column]!
   const plan = forMeasure(whole, match.measure)
-  const text = (row[column] ?? '').trim()
   if (text === '') return { code: 'no-value', detail: '' }
 
   const groupText = of('group')
@@ -100,13 +150,20 @@ function readCell(
   if (group === undefined) return groupText ? { code: 'unknown-group', detail: groupText } : { code: 'no-group', detail: '' }
 
   const conditionText = of('condition')
-  const condition = match.condition ?? (conditionText === undefined ? undefined : conditionNamed(plan, conditionText))
+  // One thing that is looked at needs no column.
+  const [only, ...others] = activeConditions(plan)
+  const condition =
+    match.condition ??
+    (conditionText === undefined ? (others.length === 0 ? only?.id : undefined) : conditionNamed(plan, conditionText))
   if (condition === undefined)
     return conditionText ? { code: 'unknown-condition', detail: conditionText } : { code: 'no-condition', detail: '' }
 
   const moments = momentsOf(plan)
   const momentText = of('moment')
-  const moment = moments.length === 1 ? moments[0]!.id : momentText === undefined ? undefined : momentNamed(plan, momentText)
+  // Of another measure its moments have names of their own, in the same order.
+  const place = momentsOf(whole).findIndex(({ id }) => id === atMoment)
+  const named = momentText === undefined ? undefined : momentNamed(plan, momentText)
+  const moment = moments.length === 1 ? moments[0]!.id : (moments[place]?.id ?? named)
   if (moment === undefined) return momentText ? { code: 'unknown-moment', detail: momentText } : { code: 'no-moment', detail: '' }
 
   const repeatText = match.repeat === null ? of('repeat') : String(match.repeat)

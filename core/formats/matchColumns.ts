@@ -1,5 +1,6 @@
 import { conditionName, letterOf, type Plan } from '../lesson'
-import { measuredCards, momentsOf, resolved } from '../test'
+import { measuredCards, resolved } from '../test'
+import { momentNamed } from './momentNamed'
 import { unitNamed, unitOf, type UnitCode } from '../quantity'
 
 /** What a column of a foreign table holds. A wide table has a column of results for each condition, or for each of its repeats. */
@@ -8,6 +9,8 @@ export interface ColumnMatch {
   /** Only for results of a wide table. */
   condition: string | null
   repeat: number | null
+  /** The moment of a trial at which all results of a column were read: "start", "left", "Friday". */
+  moment: string | null
   /** Of which of several measures the results are; null for the first. */
   measure: string | null
 }
@@ -25,12 +28,18 @@ const HEADINGS: Record<Exclude<ColumnMatch['role'], 'skip'>, RegExp> = {
 }
 /** This share of a column's cells has to be names of groups or conditions for it to be taken as such. */
 const MOST_OF = 0.6
-const SKIPPED: ColumnMatch = { role: 'skip', condition: null, repeat: null, measure: null }
+const SKIPPED: ColumnMatch = { role: 'skip', condition: null, repeat: null, moment: null, measure: null }
+
+/** "61", "250 to 200". */
+const NUMBER_OR_TWO = /^\s*-?\d+(?:[.,]\d+)?\s*(?:\S{0,4}\s*(?:\bto\b|->|→|–)\s*-?\d.*)?$/
 
 /** Does the first row name the columns? It does unless it holds a reading of its own. */
 export function hasHeading(plan: Plan, rows: string[][]): boolean {
   const [first = [], second = []] = rows
-  const numbers = (row: string[]) => row.filter((cell) => /^\s*-?\d+(?:[.,]\d+)?\s*$/.test(cell)).length
+  // Headings can be numbers, too, such as days; where groups stand below one that is none, it is a heading.
+  if (first.some((cell, column) => groupNamed(plan, cell) === undefined && groupNamed(plan, second[column] ?? '') !== undefined))
+    return true
+  const numbers = (row: string[]) => row.filter((cell) => NUMBER_OR_TWO.test(cell)).length
   return numbers(first) === 0 || numbers(first) < numbers(second)
 }
 
@@ -108,23 +117,39 @@ export function conditionNamed(plan: Plan, text: string): string | undefined {
   })?.id
 }
 
-export function momentNamed(plan: Plan, text: string): string | undefined {
-  const moments = momentsOf(plan)
-  const plain = text.trim().toLowerCase()
-  const exact = moments.find(({ id, half, name }) => id === plain || half === plain || name?.trim().toLowerCase() === plain)
-  if (exact) return exact.id
-  const number = /^(?:day\s*)?(\d+(?:[.,]\d+)?)\s*(?:min|minutes?|days?)?$/.exec(plain)?.[1]
-  return number === undefined ? undefined : moments.find(({ time }) => time === Number(number.replace(',', '.')))?.id
-}
+/** What a heading of a wide table says of the results below it. */
+type Wide = Pick<ColumnMatch, 'condition' | 'repeat' | 'moment'>
 
-/** A heading of a wide table. `wideHeading(plan, 'tissue 2') // { condition: 'tissue', repeat: 2 }` */
-function wideHeading(plan: Plan, name: string): { condition: string; repeat: number | null } | undefined {
+/**
+ * A heading of a wide table: a condition, a moment of its trials, or both.
+ * `wideHeading(plan, 'tissue 2') // { condition: 'tissue', repeat: 2, moment: null }`
+ */
+function wideHeading(plan: Plan, name: string): Wide | undefined {
   if (name === '') return undefined
   const alone = conditionNamed(plan, name)
-  if (alone) return { condition: alone, repeat: null }
+  if (alone) return { condition: alone, repeat: null, moment: null }
+  const moment = momentNamed(plan, name)
+  if (moment) return { condition: null, repeat: null, moment }
+  const both = conditionAndMoment(plan, name)
+  if (both) return { ...both, repeat: null }
   const [, text, number] = /^(.*?)[\s,:_-]*(?:repeat|trial|try|go)?[\s#]*(\d{1,2})$/i.exec(name) ?? []
   const condition = text ? conditionNamed(plan, text) : undefined
-  return condition && number ? { condition, repeat: Number(number) } : undefined
+  return condition && number ? { condition, repeat: Number(number), moment: null } : undefined
+}
+
+/** "Tissue start", "left: card". */
+function conditionAndMoment(plan: Plan, name: string): { condition: string; moment: string } | undefined {
+  const words = name.split(/[\s,:_-]+/)
+  const cuts = words.slice(1).map((_, place) => [words.slice(0, place + 1).join(' '), words.slice(place + 1).join(' ')] as const)
+  for (const [before, after] of cuts)
+    for (const [one, other] of [
+      [before, after],
+      [after, before],
+    ] as const) {
+      const [condition, moment] = [conditionNamed(plan, one), momentNamed(plan, other)]
+      if (condition && moment) return { condition, moment }
+    }
+  return undefined
 }
 
 function shareOf(cells: string[], is: (cell: string) => boolean): number {

@@ -133,6 +133,12 @@ test('test: practice columns, two in one place, and a table from a file that is 
   await expect(dialog.getByRole('status')).toHaveText('1 reading would be taken in, 2 passed over.')
   await expect(dialog.getByRole('row', { name: '3 “sixty” cannot be read as a result' })).toBeVisible()
   await expect(dialog.getByRole('row', { name: '4 no group is called “Yew”' })).toBeVisible()
+  // What is wrong is put right before anything is written, each in the column that it is wrong in.
+  await dialog.getByLabel('Line 3: put right').fill('61')
+  await dialog.getByLabel('Line 3: put right').press('Enter')
+  await dialog.getByLabel('Line 4: put right').fill('Birch')
+  await dialog.getByLabel('Line 4: put right').press('Tab')
+  await expect(dialog.getByRole('status')).toHaveText('3 readings would be taken in, 0 passed over.')
   await takeIn('Team;A1;tissue;odd one\nCedar;6,1 cm;50;12\n')
   await expect(dialog.getByRole('row', { name: '2 Cedar, A kitchen roll, repeat 1: 61' })).toBeVisible()
   await choose(page.getByRole('combobox', { name: 'Column odd one holds' }), 'result of D card')

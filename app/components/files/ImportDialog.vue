@@ -1,12 +1,13 @@
 <script setup lang="ts">
-import { COLUMN_ROLES, hasHeading, matchColumns, readImport, type ColumnMatch } from '~~/core/formats'
+import { COLUMN_ROLES, culpritColumn, hasHeading, matchColumns, readImport, type ColumnMatch } from '~~/core/formats'
 import { activeConditions } from '~~/core/lesson'
 import { measuredCards, momentsOf, testOf } from '~~/core/test'
 import { NUMBER_UNITS, unitOf, type UnitCode } from '~~/core/quantity'
-import { conditionWithLetter, counted, importedWords, ROLE_WORDS, skipWords } from '~~/core/wording'
+import { conditionWithLetter, counted, importedWords, momentWords, ROLE_WORDS, skipWords } from '~~/core/wording'
 import AppDialog from '~/components/pieces/AppDialog.vue'
 import ReadTable from '~/components/pieces/ReadTable.vue'
 import ChoiceField from '~/forms/ChoiceField.vue'
+import TextField from '~/forms/TextField.vue'
 import { asBase64, chooseFile } from '~/composables/chooseFile'
 import { callServer, messageOf } from '~/following/callServer'
 import { useLesson } from '~/stores/lesson'
@@ -27,6 +28,7 @@ const COLUMNS = [
   { key: 'line', title: 'Line' },
   { key: 'words', title: 'What' },
 ]
+const MENDED = [...COLUMNS, { key: 'mend', title: 'Put right', fixed: true }]
 const OUR_OWN = ['id', 'supersedes', 'entered']
 
 const heading = computed(() => (hasHeading(plan.value, rows.value) ? (rows.value[0] ?? []) : []))
@@ -39,8 +41,20 @@ const taken = computed(() => cells.value.filter(({ reading }) => reading !== und
 const skipped = computed(() => cells.value.filter(({ skip }) => skip !== undefined))
 const preview = computed(() => ({
   taken: taken.value.map((cell) => ({ line: cell.line, words: importedWords(plan.value, cell) })),
-  skipped: skipped.value.map((cell) => ({ line: cell.line, words: skipWords(cell) })),
+  skipped: skipped.value.map((cell) => {
+    const column = culpritColumn(cell, matches.value)
+    const text = column === undefined ? undefined : (rows.value[cell.line - 1]?.[column] ?? '')
+    return { line: cell.line, words: skipWords(cell), column, text }
+  }),
 }))
+/** What stands wrong in the table is put right here, before anything is written; the file stays as it is. */
+function putRight(line: number, column: number, text: string): void {
+  rows.value = rows.value.map((row, place) =>
+    place === line - 1
+      ? Array.from({ length: Math.max(row.length, column + 1) }, (_, at) => (at === column ? text : (row[at] ?? '')))
+      : row,
+  )
+}
 const groupMissing = computed(() => !matches.value.some(({ role }) => role === 'group'))
 const units = computed(() => {
   const own = testOf(plan.value).amount
@@ -103,25 +117,41 @@ function done(added: number, others: number, why: string): void {
 }
 
 function setRole(column: number, value: string): void {
-  const [role, condition, repeat, measure] = value.split('/') as [ColumnMatch['role'], string?, string?, string?]
-  const own = { role, condition: condition || null, repeat: repeat ? Number(repeat) : null, measure: measure || null }
+  const [role, condition, repeat, measure, moment] = value.split('/') as [ColumnMatch['role'], string?, string?, string?, string?]
+  const own = {
+    role,
+    condition: condition || null,
+    repeat: repeat ? Number(repeat) : null,
+    moment: moment || null,
+    measure: measure || null,
+  }
   matches.value = matches.value.map((match, at) => (at === column ? own : match))
 }
-const valueOf = ({ role, condition, repeat, measure }: ColumnMatch) =>
-  [role, condition ?? '', repeat ?? '', measure ?? ''].join('/').replace(/\/+$/, '')
+const valueOf = ({ role, condition, repeat, measure, moment }: ColumnMatch) =>
+  [role, condition ?? '', repeat ?? '', measure ?? '', moment ?? ''].join('/').replace(/\/+$/, '')
 /** Results of another measure than the first. */
 const others = computed(() => measuredCards(plan.value).slice(1))
 const ofMeasure = computed(() =>
   others.value.map(({ id, name }) => ({
-    value: valueOf({ role: 'value', condition: null, repeat: null, measure: id }),
+    value: valueOf({ role: 'value', condition: null, repeat: null, moment: null, measure: id }),
     title: `result: ${name}`,
   })),
 )
+/** A column of results that were all read at one moment, of whatever condition this or another column says. */
+const atMoments = ({ condition }: ColumnMatch) => {
+  const moments = momentsOf(plan.value)
+  if (moments.length < 2) return []
+  const of = condition === null ? '' : ` of ${conditionWithLetter(plan.value, condition)}`
+  return moments.map(({ id }) => ({
+    value: valueOf({ role: 'value', condition, repeat: null, moment: id, measure: null }),
+    title: `result${of}, ${momentWords(plan.value, id)}`,
+  }))
+}
 /** A wide column keeps its repeat when it is offered again. */
 const wideOptions = (match: ColumnMatch) =>
   [undefined, ...others.value].flatMap((card) =>
     activeConditions(plan.value).map(({ id }) => ({
-      value: valueOf({ role: 'value', condition: id, repeat: match.repeat, measure: card?.id ?? null }),
+      value: valueOf({ role: 'value', condition: id, repeat: match.repeat, moment: null, measure: card?.id ?? null }),
       words: `result of ${conditionWithLetter(plan.value, id)}${match.repeat === null ? '' : `, repeat ${match.repeat}`}${card ? `: ${card.name}` : ''}`,
     })),
   )
@@ -131,8 +161,9 @@ const wideOptions = (match: ColumnMatch) =>
   <AppDialog v-model="open" title="Take readings in from a table" :width="1000">
     <div v-if="rows.length === 0" class="start grid gap-wide justify-items-start">
       <p>
-        A CSV file or a spreadsheet (XLSX), however its columns are called: one row a reading, or a column for each condition.
-        Decimal commas and units in the cells are understood. You see what is taken in before anything is written.
+        A CSV file or a spreadsheet (XLSX), however its columns are called: one row a reading, or a column for each condition or
+        each time of reading (start and left, weekdays, dates). Decimal commas, units and “250 to 200” are understood. You see what
+        is taken in, and can put the rest right, before anything is written.
       </p>
       <MainBtn @click="choose">Choose a table</MainBtn>
     </div>
@@ -154,6 +185,7 @@ const wideOptions = (match: ColumnMatch) =>
                   :options="[
                     ...roles.map((role) => ({ value: role, title: ROLE_WORDS[role] })),
                     ...ofMeasure,
+                    ...atMoments(match),
                     ...wideOptions(match).map((wide) => ({ value: wide.value, title: wide.words })),
                   ]"
                 />
@@ -194,7 +226,19 @@ const wideOptions = (match: ColumnMatch) =>
         </section>
         <section>
           <h3 class="text-body">Passed over, and why</h3>
-          <ReadTable v-if="skipped.length > 0" class="list" :rows="preview.skipped" :columns="COLUMNS" caption="Passed over" />
+          <ReadTable v-if="skipped.length > 0" class="list" :rows="preview.skipped" :columns="MENDED" caption="Passed over">
+            <template #mend="{ row }">
+              <TextField
+                v-if="row.column !== undefined && row.text !== undefined"
+                bare
+                lazy
+                class="w-130px"
+                :label="`Line ${row.line}: put right`"
+                :model-value="row.text"
+                @update:model-value="putRight(row.line, row.column, $event)"
+              />
+            </template>
+          </ReadTable>
           <p v-else class="soft">nothing</p>
         </section>
       </div>
@@ -209,7 +253,7 @@ const wideOptions = (match: ColumnMatch) =>
 <style scoped>
 .two {
   display: grid;
-  grid-template-columns: 1fr 1fr;
+  grid-template-columns: minmax(0, 4fr) minmax(0, 5fr);
   gap: var(--gap-block);
   margin: 8px 0 14px;
 }
