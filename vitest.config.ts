@@ -2,7 +2,7 @@ import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vitest/config'
 import aliases from './scripts/aliases.mjs'
 
-const STARTING = ['test/api/{start,versionBefore,classMode,keptApart}.test.ts']
+const STARTING = ['test/api/{start,versionBefore,packed,classMode,keptApart}.test.ts']
 const FOLDERS = ['test/api/{database,putBack}.test.ts']
 
 export default defineConfig({

@@ -1,5 +1,5 @@
 // npm start: everything from a fresh clone to a running application. See README.md for the options.
-import { mkdirSync } from 'node:fs'
+import { existsSync, mkdirSync } from 'node:fs'
 import { createServer } from 'node:http'
 import { monitorEventLoopDelay } from 'node:perf_hooks'
 import { dirname, join, resolve } from 'node:path'
@@ -7,7 +7,7 @@ import { parseArgs } from 'node:util'
 import { schoolNetwork } from './network.mjs'
 import { buildApplication, home, installPackages } from './prepare.mjs'
 
-const USAGE = 'npm start -- [--port 4280] [--data folder] [--no-demo] [--class-mode-off]'
+const USAGE = 'npm start -- [--port 4280] [--data folder] [--no-demo] [--class-mode-off] [--snapshot name]'
 const HOST = '127.0.0.1'
 
 // Whoever read what is printed may go away; an error about that would be printed, and so on for ever.
@@ -17,8 +17,11 @@ const options = readOptions()
 const server = createServer()
 if (process.env.JOLLY_BEAKER_MEASURE) printStretches()
 await listen(options.port)
-await installPackages()
-await buildApplication()
+// What was packed holds its build and needs nothing else.
+if (!existsSync(join(home, 'packed.json'))) {
+  await installPackages()
+  await buildApplication()
+}
 await serve()
 
 function readOptions() {
@@ -29,11 +32,12 @@ function readOptions() {
         data: { type: 'string' },
         'no-demo': { type: 'boolean' },
         'class-mode-off': { type: 'boolean' },
+        snapshot: { type: 'string' },
       },
     })
     const port = Number(values.port ?? 4280)
     if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Error(`“${values.port}” is not a port from 1 to 65535.`)
-    return { port, data: values.data, demo: !values['no-demo'], classModeOff: values['class-mode-off'] }
+    return { port, data: values.data, demo: !values['no-demo'], classModeOff: values['class-mode-off'], snapshot: values.snapshot }
   } catch (error) {
     return stop(`${error.message.split('\n')[0]} Use: ${USAGE}`)
   }
@@ -64,6 +68,7 @@ async function serve() {
   process.env.JOLLY_BEAKER_DATA = data
   process.env.JOLLY_BEAKER_DEMO = options.demo ? 'yes' : 'no'
   process.env.JOLLY_BEAKER_CLASS_MODE = options.classModeOff ? 'off' : ''
+  if (options.snapshot) process.env.JOLLY_BEAKER_SNAPSHOT = options.snapshot
   process.env.NODE_ENV = 'production'
   // The listener is there after the network: stations that knock meanwhile are told to wait.
   let answer = sayNotReady

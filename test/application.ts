@@ -26,14 +26,16 @@ export function temporaryFolder(): { folder: string; remove(): void } {
 /**
  * Runs the start script as `npm start` does, and answers at once.
  * @param under a command that runs it, such as one that changes the user
+ * @param start  the script itself, where it is another than that of this checkout
  */
 export function launch(
   args: string[],
   under: string[] = [],
   environment: NodeJS.ProcessEnv = {},
+  start: string[] = [process.execPath, 'scripts/start.mjs'],
 ): { process: ChildProcess; printed(): string; ended: Promise<number | null> } {
   let printed = ''
-  const [command, ...rest] = [...under, process.execPath, 'scripts/start.mjs', ...args]
+  const [command, ...rest] = [...under, ...start, ...args]
   const child = spawn(command!, rest, { stdio: ['ignore', 'pipe', 'pipe'], env: { ...process.env, ...environment } })
   for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk: Buffer) => (printed += chunk.toString()))
   const ended = once(child, 'exit').then(([code]) => code as number | null)
@@ -47,19 +49,19 @@ export async function startApplication({
   port,
   args = [],
   environment = {},
+  start,
 }: {
   data: string
   demo?: boolean
   port?: number
   args?: string[]
   environment?: NodeJS.ProcessEnv
+  start?: string[]
 }): Promise<Application> {
   const chosen = port ?? (await freePort())
   const databaseUrl = await databaseFor(data)
-  const started = launch(['--port', String(chosen), '--data', data, ...(demo ? [] : ['--no-demo']), ...args], [], {
-    ...(databaseUrl && { DATABASE_URL: databaseUrl }),
-    ...environment,
-  })
+  const options = ['--port', String(chosen), '--data', data, ...(demo ? [] : ['--no-demo']), ...args]
+  const started = launch(options, [], { ...(databaseUrl && { DATABASE_URL: databaseUrl }), ...environment }, start)
   const deadline = Date.now() + 300_000
   while (!started.printed().includes('is ready:')) {
     if (started.process.exitCode !== null || Date.now() > deadline) {

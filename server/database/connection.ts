@@ -17,6 +17,7 @@ async function begin(): Promise<OpenDatabase> {
     folder: process.env.JOLLY_BEAKER_DATA ?? 'data',
     migrations: join(process.env.JOLLY_BEAKER_HOME ?? process.cwd(), 'server/database/migrations'),
     databaseUrl: process.env.DATABASE_URL,
+    snapshot: process.env.JOLLY_BEAKER_SNAPSHOT,
     onLost: () => {
       console.error('The data folder was taken by another process. Jolly Beaker stops, so that nothing is ruined.')
       process.exit(1)

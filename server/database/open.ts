@@ -24,6 +24,8 @@ export interface OpenOptions {
   folder: string
   migrations: string
   databaseUrl?: string
+  /** The name of the snapshot that takes the place of the folder's data first. */
+  snapshot?: string
   /** Another process took the folder. */
   onLost(): void
   /** The database was opened again while it was in use; what came of it, where it was damaged. */

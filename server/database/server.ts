@@ -4,6 +4,7 @@ import { migrate } from 'drizzle-orm/postgres-js/migrator'
 import postgres from 'postgres'
 import { nameEpoch } from './epoch'
 import type { OpenDatabase } from './open'
+import { lastOpenedWith, refuseNewer, rememberOpening } from './openedWith'
 import * as schema from './schema'
 import { StartError } from './startError'
 
@@ -43,13 +44,17 @@ export async function openServer(address: string, migrations: string): Promise<O
     try {
       const alone = drizzle(first, { schema })
       await alone.execute(sql`select pg_advisory_lock(${MIGRATING})`)
+      await refuseNewer(alone, migrations, () => 'To go back, put back the backup of the database that was made before it.')
+      const known = await lastOpenedWith(alone)
       await migrate(alone, { migrationsFolder: migrations })
+      await rememberOpening(alone, known, undefined)
       fresh = (await nameEpoch(alone, false)) && (await alone.$count(schema.lessons)) === 0
     } finally {
       await first.end()
     }
   } catch (error) {
     await client.end()
+    if (error instanceof StartError) throw error
     const cause = error instanceof Error && error.cause instanceof Error ? error.cause : error
     throw unusable(cause)
   }

@@ -117,6 +117,24 @@ async function mendFrom(folder: string, damage: string, damaged: PGlite | undefi
   throw new StartError(withoutSnapshot(folder, damage, passedOver))
 }
 
+/**
+ * Puts a snapshot in the place of the data, because somebody says so; they are put aside, and nothing of them is lost.
+ * @throws StartError where there is no such snapshot, or where it is damaged
+ */
+export async function putBackSnapshot(folder: string, name: string): Promise<void> {
+  const [cluster, unpacked] = [join(folder, CLUSTER), join(folder, NEW)]
+  const there = listSnapshots(folder, Date.now())
+  const snapshot = there.find((one) => one.name === name)
+  if (!snapshot) {
+    const names = there.map((one) => one.name).join(', ')
+    throw new StartError(`There is no snapshot ${name} in ${join(folder, 'snapshots')}. There are: ${names || 'none'}.`)
+  }
+  if (!(await isGood(folder, snapshot, unpacked)))
+    throw new StartError(`The snapshot ${name} is damaged. Nothing was changed; choose another.`)
+  if (existsSync(cluster)) renameSync(cluster, `${cluster}-until-${new Date().toISOString().replace(/[:.]/g, '-')}`)
+  renameSync(unpacked, cluster)
+}
+
 /** Opens and reads through a snapshot in a place of its own. */
 async function isGood(folder: string, { name }: Snapshot, unpacked: string): Promise<boolean> {
   rmSync(unpacked, { recursive: true, force: true })

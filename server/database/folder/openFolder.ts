@@ -1,17 +1,17 @@
-import { accessSync, constants, existsSync, mkdirSync, readFileSync, statSync } from 'node:fs'
+import { accessSync, constants, existsSync, mkdirSync, statSync } from 'node:fs'
 import { dirname, join, resolve } from 'node:path'
 import type { PGlite } from '@electric-sql/pglite'
-import { sql } from 'drizzle-orm'
 import { drizzle } from 'drizzle-orm/pglite'
 import { migrate } from 'drizzle-orm/pglite/migrator'
 import type { Database, OpenDatabase, OpenOptions } from '../open'
 import { nameEpoch } from '../epoch'
 import { addNotice } from '../notices'
+import { lastOpenedWith, refuseNewer, rememberOpening, willUpgrade, type OpenedWith } from '../openedWith'
 import * as schema from '../schema'
 import { StartError } from '../startError'
 import { lockFolder } from './lock'
 import type { Mended } from '../../../schemas/contract'
-import { openOrMend } from './mend'
+import { openOrMend, putBackSnapshot } from './mend'
 import { checkFolder } from './room'
 import { isDue, takeSnapshot } from './snapshots'
 import { StandingClient } from './standing'
@@ -26,7 +26,13 @@ const WORTH_A_SNAPSHOT = 4096
  * Opens the embedded database of a folder that this process alone takes. Migrations run, with a snapshot before them; snapshots go
  * on while it runs. Damage that a query meets later is mended in the same way as at the start.
  */
-export async function openFolder({ folder: path, migrations, onLost, onReopened }: OpenOptions): Promise<OpenDatabase> {
+export async function openFolder({
+  folder: path,
+  migrations,
+  snapshot: wanted,
+  onLost,
+  onReopened,
+}: OpenOptions): Promise<OpenDatabase> {
   const folder = prepareFolder(path)
   checkFolder(folder)
   const unlock = await lockFolder(folder, onLost)
@@ -37,14 +43,24 @@ export async function openFolder({ folder: path, migrations, onLost, onReopened 
     })
     const database = drizzle(standing as unknown as PGlite, { schema }) as unknown as Database
     let client!: PGlite
+    let beforeUpgrade: string | undefined
 
-    const open = async (): Promise<{ fresh: boolean; mended: Mended | undefined }> => {
+    const open = async (putBack = false): Promise<{ fresh: boolean; mended: Mended | undefined }> => {
       const opened = await openOrMend(folder)
       client = opened.client
       const whole = drizzle(client, { schema })
-      if (!opened.fresh && (await hasPending(whole, migrations))) await takeSnapshot(client, folder, Date.now())
+      try {
+        await refuseNewer(whole, migrations, (known) => howToGoBack(folder, known))
+      } catch (error) {
+        await client.close()
+        throw error
+      }
+      const known = await lastOpenedWith(whole)
+      const upgrades = !opened.fresh && (await willUpgrade(whole, migrations))
+      const snapshot = upgrades ? await takeSnapshot(client, folder, Date.now(), known?.before?.snapshot) : undefined
       await migrate(whole, { migrationsFolder: migrations })
-      await nameEpoch(whole, opened.mended !== undefined && opened.mended.takenAt !== null)
+      beforeUpgrade = (await rememberOpening(whole, known, snapshot)).before?.snapshot
+      await nameEpoch(whole, putBack || (opened.mended !== undefined && opened.mended.takenAt !== null))
       if (opened.mended) await addNotice(whole, opened.mended)
       await standing.stand(client)
       return opened
@@ -71,8 +87,13 @@ export async function openFolder({ folder: path, migrations, onLost, onReopened 
       }
     }
 
-    const { fresh, mended } = await open()
-    const keeper = keepSnapshots(folder, () => client)
+    if (wanted) await putBackSnapshot(folder, wanted)
+    const { fresh, mended } = await open(wanted !== undefined)
+    const keeper = keepSnapshots(
+      folder,
+      () => client,
+      () => beforeUpgrade,
+    )
     const close = async () => {
       await keeper.end()
       await mending
@@ -108,7 +129,7 @@ function prepareFolder(path: string): string {
 }
 
 /** A snapshot soon after the first lesson, and one for every school hour in which something was written. */
-function keepSnapshots(folder: string, client: () => PGlite): { end(): Promise<void> } {
+function keepSnapshots(folder: string, client: () => PGlite, named: () => string | undefined): { end(): Promise<void> } {
   let written: string | undefined
   let taking: Promise<void> = Promise.resolve()
   const look = async () => {
@@ -121,7 +142,7 @@ function keepSnapshots(folder: string, client: () => PGlite): { end(): Promise<v
     )
     const { lessons, more } = rows[0]!
     if (lessons === 0 || (more !== null && more < WORTH_A_SNAPSHOT)) return
-    await takeSnapshot(client(), folder, now)
+    await takeSnapshot(client(), folder, now, named())
     const after = await client().query<{ place: string }>('select pg_current_wal_insert_lsn()::text as place')
     written = after.rows[0]!.place
   }
@@ -141,11 +162,10 @@ function keepSnapshots(folder: string, client: () => PGlite): { end(): Promise<v
   }
 }
 
-async function hasPending(database: Database, migrations: string): Promise<boolean> {
-  const journal = JSON.parse(readFileSync(join(migrations, 'meta', '_journal.json'), 'utf8')) as { entries: unknown[] }
-  const done = await database
-    .execute(sql`select count(*)::int as count from drizzle.__drizzle_migrations`)
-    .then((result) => Number((result as unknown as { rows: { count: number }[] }).rows[0]?.count ?? 0))
-    .catch(() => 0)
-  return done < journal.entries.length
+/** Which snapshot is of before the newer version came. */
+function howToGoBack(folder: string, known: OpenedWith | undefined): string {
+  const snapshot = known?.before?.snapshot
+  if (snapshot === undefined || !existsSync(join(folder, 'snapshots', snapshot)))
+    return 'No snapshot of before it is left in the folder.'
+  return `To go back to what was there before it, start this one with --snapshot ${snapshot} (what was written since is put aside in the folder).`
 }

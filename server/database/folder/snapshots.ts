@@ -63,8 +63,12 @@ export function kept(snapshots: Snapshot[], now: number): Set<string> {
   return stay
 }
 
-/** Packs the whole database into snapshots/ while it goes on, and takes away those that need not stay. */
-export async function takeSnapshot(client: PGlite, folder: string, now: number): Promise<void> {
+/**
+ * Packs the whole database into snapshots/ while it goes on, and takes away those that need not stay.
+ * @param named stays, whatever its age: of before an upgrade
+ * @returns its name
+ */
+export async function takeSnapshot(client: PGlite, folder: string, now: number, named?: string): Promise<string> {
   const snapshots = join(folder, 'snapshots')
   mkdirSync(snapshots, { recursive: true })
   for (const name of readdirSync(snapshots)) if (name.endsWith('.part')) rmSync(join(snapshots, name))
@@ -80,7 +84,8 @@ export async function takeSnapshot(client: PGlite, folder: string, now: number):
   }
   const all = listSnapshots(folder, now)
   const stay = kept(all, now)
-  for (const old of all) if (!stay.has(old.name)) rmSync(join(snapshots, old.name))
+  for (const old of all) if (!stay.has(old.name) && old.name !== named) rmSync(join(snapshots, old.name))
+  return name
 }
 
 async function pack(client: PGlite, cluster: string, target: string): Promise<void> {
