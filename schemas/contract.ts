@@ -94,6 +94,42 @@ export interface JoinedStation {
   lastSeenAt: string | null
 }
 
+/** Asked by whatever looks after a server, without a passphrase. */
+export interface Health {
+  answers: boolean
+  version: string
+  database: 'folder' | 'server'
+  /** When the newest snapshot was taken; null where there is none yet, or none are taken. */
+  newestSnapshot: string | null
+  streams: number
+}
+
+/** How long a route's requests took since the start, in milliseconds. */
+export interface RouteFigures {
+  route: string
+  count: number
+  failed: number
+  usual: number
+  slowest: number
+}
+
+/** How the server is; nothing of a lesson stands in it. */
+export interface HowItIs {
+  version: string
+  node: string
+  since: string
+  database: { kind: Health['database']; bytes: number | null; lessons: number }
+  /** Null on a database server, whose backups are the school's. */
+  snapshots: { count: number; newest: string | null } | null
+  /** In bytes. */
+  memory: number
+  streams: number
+  routes: RouteFigures[]
+  mended: { at: string; damage: string; takenAt: string | null }[]
+  /** The file that the log goes to; null where it goes to whoever started the server. */
+  log: string | null
+}
+
 /** One lesson on the shelf. */
 export interface ShelfEntry {
   id: string
@@ -280,7 +316,9 @@ type StationRows = {
  * body and answer. Both sides take their types from here; what each route may be asked is checked by the schemas beside it.
  */
 interface Contract extends DeskRows, StationRows {
-  'GET /api/health': { answer: { answers: boolean; version: string } }
+  'GET /api/health': { answer: Health }
+  'GET /api/how-it-is': { answer: HowItIs }
+  'GET /api/how-it-is/bundle': { answer: Download }
   'GET /api/class-mode': { answer: ClassMode }
   'PUT /api/class-mode': { body: { passphrase: string }; answer: { on: boolean } }
   'DELETE /api/class-mode': { answer: { on: boolean } }

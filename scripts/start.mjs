@@ -7,8 +7,10 @@ import { parseArgs } from 'node:util'
 import { schoolNetwork } from './network.mjs'
 import { buildApplication, home, installPackages } from './prepare.mjs'
 
-const USAGE = 'npm start -- [--port 4280] [--data folder] [--no-demo] [--class-mode-off] [--snapshot name]'
+const USAGE =
+  'npm start -- [--port 4280] [--data folder] [--no-demo] [--class-mode-off] [--snapshot name] [--log file] [--log-level info]'
 const HOST = '127.0.0.1'
+const LOG_LEVELS = ['debug', 'info', 'warn', 'error', 'silent']
 
 // Whoever read what is printed may go away; an error about that would be printed, and so on for ever.
 for (const stream of [process.stdout, process.stderr]) stream.on('error', () => {})
@@ -33,11 +35,23 @@ function readOptions() {
         'no-demo': { type: 'boolean' },
         'class-mode-off': { type: 'boolean' },
         snapshot: { type: 'string' },
+        log: { type: 'string' },
+        'log-level': { type: 'string', default: 'info' },
       },
     })
+    const level = values['log-level']
+    if (!LOG_LEVELS.includes(level)) throw new Error(`“${level}” is no level of the log. There are: ${LOG_LEVELS.join(', ')}.`)
     const port = Number(values.port ?? 4280)
     if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Error(`“${values.port}” is not a port from 1 to 65535.`)
-    return { port, data: values.data, demo: !values['no-demo'], classModeOff: values['class-mode-off'], snapshot: values.snapshot }
+    return {
+      port,
+      data: values.data,
+      demo: !values['no-demo'],
+      classModeOff: values['class-mode-off'],
+      snapshot: values.snapshot,
+      log: values.log,
+      logLevel: values['log-level'],
+    }
   } catch (error) {
     return stop(`${error.message.split('\n')[0]} Use: ${USAGE}`)
   }
@@ -69,6 +83,8 @@ async function serve() {
   process.env.JOLLY_BEAKER_DEMO = options.demo ? 'yes' : 'no'
   process.env.JOLLY_BEAKER_CLASS_MODE = options.classModeOff ? 'off' : ''
   if (options.snapshot) process.env.JOLLY_BEAKER_SNAPSHOT = options.snapshot
+  if (options.log) process.env.JOLLY_BEAKER_LOG = resolve(process.env.INIT_CWD ?? process.cwd(), options.log)
+  process.env.JOLLY_BEAKER_LOG_LEVEL = options.logLevel
   process.env.NODE_ENV = 'production'
   // The listener is there after the network: stations that knock meanwhile are told to wait.
   let answer = sayNotReady

@@ -116,6 +116,7 @@ const more = computed(() => [
   { label: 'Plan a term', run: () => void navigateTo('/term/plan') },
   { label: 'Term overview', run: () => void navigateTo('/term') },
   { label: 'Save everything as one file', run: () => void navigateTo('/api/library', { external: true }) },
+  ...(mode.value?.own ? [] : [{ label: 'How it is', run: () => void navigateTo('/how-it-is') }]),
   ...(mode.value?.on && mode.value.own === null
     ? [{ label: 'Desks of the classes', run: () => void (arranging.value = true) }]
     : []),

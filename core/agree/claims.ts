@@ -19,6 +19,7 @@ import {
   toldRight,
   tooCertain,
 } from './conclusion/statements'
+import { readRate } from './conclusion/rate'
 import { readRatios } from './conclusion/ratios'
 import { unreadIn } from './conclusion/unread'
 import { readRanks, readWords } from './conclusion/wordsSaid'
@@ -155,7 +156,10 @@ function readSentence(
     right.push(...figures.right)
     const ratios = readRatios(sentence, plan, evidence)
     right.push(...ratios.right)
-    for (const { from, to, ...wrong } of [...figures.wrong, ...ratios.wrong])
+    const rates = readRate(sentence, plan, evidence)
+    right.push(...rates.right)
+    const ofRate = ({ from, to }: Span) => rates.right.some((one) => from >= one.from && to <= one.to)
+    for (const { from, to, ...wrong } of [...figures.wrong.filter((one) => !ofRate(one)), ...ratios.wrong, ...rates.wrong])
       doubts.push({ code: 'wrong-number', ...wrong, at: [{ from, to }] })
   }
   const directions = readDirections(sentence, plan, evidence, hedged, earlier)

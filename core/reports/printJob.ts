@@ -4,7 +4,19 @@ import { gettingReady, needsOf, type School } from '../kit'
 import { activeConditions, isEachChild, type LessonRecord, type Plan } from '../lesson'
 
 /** What can lie in one pile of a printer, in the order in which it is needed: each of these is on sheets of the usual size. */
-const BEFORE = ['getting-ready', 'shopping', 'trays', 'labels', 'rota', 'codes', 'planning', 'slips', 'record', 'home', 'jobs'] as const
+const BEFORE = [
+  'getting-ready',
+  'shopping',
+  'trays',
+  'labels',
+  'rota',
+  'codes',
+  'planning',
+  'slips',
+  'record',
+  'home',
+  'jobs',
+] as const
 type AfterIt = 'report' | 'count-back' | 'group-report' | 'teacher-notes'
 export type InAJob = (typeof BEFORE)[number] | AfterIt
 

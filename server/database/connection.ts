@@ -1,4 +1,5 @@
 import { join } from 'node:path'
+import { log } from '../lookedAfter/log'
 import { DatabaseAway } from './away'
 import { beginHearing, comeBack } from './hearing'
 import { rememberOnlyAlone } from './known'
@@ -19,7 +20,7 @@ async function begin(): Promise<OpenDatabase> {
     databaseUrl: process.env.DATABASE_URL,
     snapshot: process.env.JOLLY_BEAKER_SNAPSHOT,
     onLost: () => {
-      console.error('The data folder was taken by another process. Jolly Beaker stops, so that nothing is ruined.')
+      log.fatal('The data folder was taken by another process. Jolly Beaker stops, so that nothing is ruined.')
       process.exit(1)
     },
     onReopened: () => {

@@ -1,6 +1,7 @@
 import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core'
 import type { Mended } from '../../schemas/contract'
 import { openFolder } from './folder/openFolder'
+import type { Snapshot } from './folder/snapshots'
 import type * as schema from './schema'
 import { openServer } from './server'
 
@@ -15,6 +16,8 @@ export interface OpenDatabase {
   mended: Mended | undefined
   /** Made just now: the first start. */
   fresh: boolean
+  /** The folder's snapshots, the newest first; undefined on a server, whose backups are the school's. */
+  snapshots: (() => Snapshot[]) | undefined
   /** Hears what this process and every other one says on a channel. */
   listen(channel: string, heard: (payload: string) => void, onBack?: () => void): Promise<void>
   close(): Promise<void>

@@ -1,4 +1,5 @@
 import { afterAway } from './hearing'
+import { log } from '../lookedAfter/log'
 import { isAway } from './away'
 
 let isOut = false
@@ -10,7 +11,7 @@ const SETTLES_WITHIN = 60_000
 export function sayAway(): void {
   if (isOut || performance.now() - backSince < SETTLES_WITHIN) return
   isOut = true
-  console.error(
+  log.error(
     'The database server cannot be reached. Whoever asks meanwhile is told to come back; nothing that was acknowledged is lost.',
   )
 }
@@ -21,7 +22,7 @@ export function catchOutages(): void {
     process.removeAllListeners(event)
     process.on(event, (error: unknown) => {
       if (isAway(error) || isOfDriver(error)) sayAway()
-      else console.error(`[${event}]`, error)
+      else log.error({ err: error }, event)
     })
   }
 }
@@ -32,7 +33,7 @@ function isOfDriver(error: unknown): boolean {
 }
 
 afterAway(() => {
-  if (isOut) console.error('The database server is back.')
+  if (isOut) log.warn('The database server is back.')
   isOut = false
   backSince = performance.now()
 })

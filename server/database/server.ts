@@ -63,6 +63,7 @@ export async function openServer(address: string, migrations: string): Promise<O
     alone: false,
     mended: undefined,
     fresh,
+    snapshots: undefined,
     listen: async (channel, heard, onBack) => void (await client.listen(channel, heard, onBack)),
     close: () => client.end({ timeout: 5 }),
   }

@@ -123,6 +123,9 @@ export async function mayStill(event: H3Event, database: Database, lesson: strin
   return at !== undefined && (at.desk === null || (await findLesson(database, lesson))?.desk === at.desk)
 }
 
+/** How many pages follow a lesson at this process. */
+export const openStreams = (): number => open.size
+
 /** Takes the other side what waits for it. */
 function drains(response: ServerResponse): Promise<boolean> {
   const control = new AbortController()

@@ -3,7 +3,9 @@ import { resumeClassMode, turnOff } from '../access/classMode'
 import { closeDatabase, openOnce } from '../database/connection'
 import { forgetOldTries } from '../access/slowDown'
 import { mendedWords } from '../../core/wording'
+import { version } from '../../package.json'
 import { listNotices } from '../database/notices'
+import { log } from '../lookedAfter/log'
 import { catchOutages } from '../database/outage'
 import { sharePresence } from '../live/presence'
 import { endStreams } from '../live/stream'
@@ -20,11 +22,13 @@ export interface Lifecycle {
 const AN_HOUR = 3_600_000
 
 export default defineNitroPlugin(() => {
-  const ready = openOnce().then(async ({ database, fresh, alone }) => {
+  const ready = openOnce().then(async ({ database, fresh, alone, mended }) => {
+    log.info({ version, node: process.version, fresh, alone }, 'started')
+    if (mended) log.warn({ damage: mended.damage, takenAt: mended.takenAt }, 'mended at the start')
     if (!alone) catchOutages()
     if (fresh && process.env.JOLLY_BEAKER_DEMO === 'yes') await putDemo(database, null)
     await keepSummaries(database)
-    void mendArrivals(database, alone).catch((error: unknown) => console.error(error))
+    void mendArrivals(database, alone).catch((error: unknown) => log.error({ err: error }, 'what arrived late could not be mended'))
     if (process.env.JOLLY_BEAKER_CLASS_MODE === 'off') await turnOff()
     sharePresence(database, alone)
     setInterval(() => void forgetOldTries(database).catch(() => undefined), AN_HOUR).unref()

@@ -3,6 +3,7 @@ import { afterAway, hear } from '../database/hearing'
 import { isAway } from '../database/away'
 import { findLesson, listLessonIds } from '../database/lessons'
 import type { Database } from '../database/open'
+import { log } from '../lookedAfter/log'
 import { forgetJudged, listSummaries, saveFace, saveJudged, withoutFace, type Summary } from '../database/summaries'
 import { loadRecord } from '../record/rows'
 import { judge } from './judge'
@@ -126,7 +127,9 @@ async function work(database: Database): Promise<void> {
   for (let [id] = line; id !== undefined; [id] = line) {
     line.delete(id)
     // One that could not be judged is looked at again when somebody next asks.
-    await judgeOne(database, id).catch((error: unknown) => isAway(error) || console.error(error))
+    await judgeOne(database, id).catch(
+      (error: unknown) => isAway(error) || log.error({ err: error }, 'a lesson could not be looked through'),
+    )
     for (const heard of listeners.get(id) ?? []) heard()
     listeners.delete(id)
     await rest(REST)

@@ -222,7 +222,8 @@ const wideOptions = (match: ColumnMatch) =>
       <div class="two">
         <section>
           <h3 class="text-body">Taken in</h3>
-          <ReadTable class="list" :rows="preview.taken" :columns="COLUMNS" caption="Taken in" />
+          <ReadTable v-if="taken.length > 0" class="list" :rows="preview.taken" :columns="COLUMNS" caption="Taken in" />
+          <p v-else class="soft">nothing yet</p>
         </section>
         <section>
           <h3 class="text-body">Passed over, and why</h3>

@@ -2,7 +2,15 @@
 import { useLessonPlan } from '~/composables/lessonPlan'
 import { activeConditions, keptFactors, letterOf } from '~~/core/lesson'
 import { homeSheet } from '~~/core/reports'
-import { careLines, FRAME_WORDS, homeReadingWords, nameOfCondition, question, SAFETY_LAST_WORD, unitsOfTrial } from '~~/core/wording'
+import {
+  careLines,
+  FRAME_WORDS,
+  homeReadingWords,
+  nameOfCondition,
+  question,
+  SAFETY_LAST_WORD,
+  unitsOfTrial,
+} from '~~/core/wording'
 import OnePage from '~/components/print/OnePage.vue'
 
 /** What each child takes home: the question, a guess, and a place for every number with its day. Nobody's job stands on it. */

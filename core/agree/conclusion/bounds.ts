@@ -4,7 +4,7 @@ import type { Plan } from '../../lesson'
 import type { FigureMention, Span, Stretch } from './mentions'
 
 /** What is said of all readings: none below a number, none above, or which is the highest. */
-export type Bound = 'below' | 'above' | 'highest'
+export type Bound = 'below' | 'above' | 'all-over' | 'all-under' | 'highest'
 
 /** Up to two words between "never" and what it denies: "never came above". */
 const FAR_ON = '(?:\\p{L}+ ){0,2}'
@@ -21,7 +21,9 @@ const BEFORE_FIGURE: [Bound, RegExp][] = [
     new RegExp(`\\b(?:at most|never ${FAR_ON}(?:above|over|more than|beyond)|always ${FAR_ON}(?:under|below|less than)) $`, 'u'),
   ],
   ['below', /\b(?:not (?:one|a single)|none)\b[^,;:]*? (?:below|under|less than|fewer than) $/],
-  ['above', /\b(?:not (?:one|a single)|none)\b[^,;:]*? (?:above|over|more than|beyond) $/],
+  ['above', /\b(?:not (?:one|a single)|none)\b[^,;:]*? (?:above|over|more than|beyond|past) $/],
+  ['all-over', /\b(?:every|each|all)\b[^,;:]*? (?:past|above|over|more than|beyond) $/],
+  ['all-under', /\b(?:every|each|all)\b[^,;:]*? (?:below|under|less than|fewer than|short of) $/],
   ['highest', /\bup to $/],
 ]
 
@@ -47,6 +49,8 @@ export function isBound(
   const value = convert(figure.value, figure.unit, resultUnit(plan))
   if (value === undefined) return false
   if (bound === 'highest') return value === highest
+  if (bound === 'all-over') return lowest > value
+  if (bound === 'all-under') return highest < value
   return bound === 'below' ? value <= lowest : value >= highest
 }
 

@@ -1,6 +1,6 @@
 import { evenedOf, gradeBetween, type Evidence } from '../../evidence'
 import { changedFactor, mainWords, withoutEnding, type Plan } from '../../lesson'
-import { comparesMoments, countsOf, resultUnit } from '../../test'
+import { comparesMoments, countsOf, resultUnit, testOf } from '../../test'
 import { unitOf, type Quality } from '../../quantity'
 import { readEquality } from './equality'
 import { HEDGED, NARROWED, NEGATED, NOT_FOUND } from './lexicon'
@@ -113,6 +113,12 @@ interface Spoken {
   earlier: ConditionMention | undefined
 }
 
+/** Is the thing that a word is said of named in what was measured. */
+function ofMeasured({ from }: ComparingMention, clause: Stretch, plan: Plan): boolean {
+  const noun = /\b(?:the|our) (\p{L}{3,}) (?:is|was) $/u.exec(clause.text.slice(0, from - clause.from))?.[1]
+  return noun !== undefined && mainWords(testOf(plan).measure?.name ?? '').includes(withoutEnding(noun))
+}
+
 const BECAME = /\b(?:got|gets|became|becomes|has become|turned)\b/
 const THAN_ALL = /\bthan (?:any|all|every|each)(?: of)?(?: the| our)? (?:others?|rest)\b/
 
@@ -126,6 +132,8 @@ function judgeWord(word: ComparingMention, spoken: Spoken, plan: Plan, evidence:
   const denied = negated && DENIED.test(clause.text.slice(0, word.from - clause.from))
   if (negated && !denied) return []
   if (!fitsResult(word, plan) && word.quality === 'rank') return judgeUnranked(word, conditions, evidence, hedged)
+  // "The magnet is weakest through six layers": of what the measure speaks of nobody says that it was not measured.
+  if (!fitsResult(word, plan) && ofMeasured(word, clause, plan)) return []
   if (!fitsResult(word, plan))
     return isUnmeasured(word, clause, plan, sentence.text.includes(': ')) && (conditions.length > 0 || before)
       ? [{ code: 'not-measured', word: word.word, at: placesOf(word) }]

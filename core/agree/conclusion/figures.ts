@@ -152,9 +152,9 @@ function clauseAt({ text, from }: Stretch, figure: Span): string {
 
 const AT_ANOTHER_TIME = /\b(?:at the (?:start|beginning)|at first|before|earlier)\b/
 /** "All came to 21 °C". */
-const ALL_OF_THEM = /\b(?:all|each|every one|both)(?: of (?:them|these))? (?:\p{L}+ ){1,2}(?:about |around |nearly )?$/u
+const ALL_OF_THEM = /\b(?:all|each|every one|both)(?: of (?:them|these))? (?:\p{L}+ ){1,4}(?:about |around |nearly )?$/u
 
-const NOBODY_BUT = /\b(?:nobody|no other|none of|(?:nothing|none) (?:but|except|else))\b/
+const NOBODY_BUT = /\b(?:nobody|no other|none of (?:the (?:others?|rest)|them|these|those)|(?:nothing|none) (?:but|except|else))\b/
 
 const ABOUT_A_GAP = /\b(?:difference|gap|apart|between)\b/
 
@@ -172,14 +172,17 @@ function isReading(figure: FigureMention, { lowest, highest }: { lowest: number;
 function betweenTwo(sentence: Stretch, clause: Stretch, figure: Span, { summaries }: Evidence): number[] | undefined {
   const before = sentence.text.slice(0, figure.from - sentence.from)
   const between = /\b(?:difference|gap) between\b/.test(before)
+  // "There were 12 mm between A and B".
+  const behind = /^\s?between\b/.test(sentence.text.slice(figure.to - sentence.from))
   const compares = clause.mentions.some(({ kind }) => kind === 'comparing') && saysDifference(sentence, figure)
   const steps = goesFromTo(clause, figure)
-  if (!between && !compares && !steps) return undefined
+  if (!between && !behind && !compares && !steps) return undefined
   const named = ({ mentions }: Stretch, to: number) =>
     mentions.flatMap((one) => (one.kind === 'condition' && one.to <= to ? [one.id] : []))
-  const inClause = between ? named(sentence, figure.from) : named(clause, steps ? figure.from : clause.to)
+  const after = sentence.mentions.flatMap((one) => (one.kind === 'condition' && one.from >= figure.to ? [one.id] : [])).slice(0, 2)
+  const inClause = between ? named(sentence, figure.from) : behind ? after : named(clause, steps ? figure.from : clause.to)
   // "Kitchen roll reached 61 mm, 12 mm more than tissue."
-  const all = inClause.length === 1 && !between ? [...named(sentence, clause.from).slice(-1), ...inClause] : inClause
+  const all = inClause.length === 1 && !between && !behind ? [...named(sentence, clause.from).slice(-1), ...inClause] : inClause
   const [a, b] = [...new Set(all)].map((id) => summaries.find(({ condition }) => condition === id))
   return new Set(all).size === 2 && a && b ? [a.evened - b.evened, a.mean - b.mean] : undefined
 }

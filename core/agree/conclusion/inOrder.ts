@@ -35,7 +35,7 @@ export function readOrder(sentence: Stretch, plan: Plan, evidence: Evidence): Ju
   return clear ? [{ code: 'right', at }] : []
 }
 
-const NTH = /\b(?:came|comes|was|is|finished) (second|third|fourth)(?: best)?\b/
+const NTH = /\b(?:came|comes|was|is|finished) (?:the |our )?(second|third|fourth|runner-up)(?: best)?\b/
 const PLACES = ['second', 'third', 'fourth']
 
 /** The place that a clause gives away: "second try" may be a condition's name. */
@@ -56,7 +56,7 @@ export function judgeNth(
   const side = bestSideOf(plan)
   if (side === undefined || isApart(subject.id, evidence)) return []
   const order = side === 'more' ? evidence.order : [...evidence.order].reverse()
-  const place = PLACES.indexOf(match[1]!) + 1
+  const place = (match[1] === 'runner-up' ? 0 : PLACES.indexOf(match[1]!)) + 1
   const from = clause.from + match.index
   const at = placesOf(subject, { from, to: from + match[0].length })
   const there = order[place]

@@ -43,10 +43,10 @@ export const HOW_SURE =
   /\b(sure|clear|clearly|tell|show|shown|groups? (?:agree\w*|found|got|put)|probably|lean\w*|evidence|wobble|certain)\b/i
 /** More than the usual firmness of a sentence. */
 export const CERTAIN =
-  /\b(prove[sdn]?|proof|definitely|certain(?:ly)?|always|every time|for sure|without (?:a |any )?doubt|we know|we are sure|shows? (?:clearly|that)|clearly|is clear(?:ly)?|could not be clearer|obviously|must be)\b/gi
+  /\b(prove[sdn]?|proof|definitely|certain(?:ly)?|always|every time(?! we\b)|for sure|without (?:a |any )?doubt|leaves? no (?:room for )?doubt|we know|we are sure|shows? (?:clearly|that)|clearly|is clear(?:ly)?|could not be clearer|obviously|must be)\b/gi
 /** One class's test never proves for good. */
 export const PROOF =
-  /\b(prove[sdn]?|proof|always|every time|every single time|without (?:a |any )?doubt|100 ?%|in all cases|for certain|it is a fact|never (?!less|always|was|is|has|does|goes|across)\p{L}+s)(?!\p{L})/giu
+  /\b(prove[sdn]?|proof|always|every time(?! we\b)|every single time|without (?:a |any )?doubt|100 ?%|in all cases|for certain|it is a fact|never (?!less|always|was|is|has|does|goes|across)\p{L}+s)(?!\p{L})/giu
 /** The best for something, or at something, is not the best. */
 export const NARROWED = /\b(?:best|better|worst|worse) (?:for|at)\b/
 /** Said of how they worked and not of what came out. */
@@ -55,7 +55,7 @@ export const OF_THE_METHOD =
 /** About another day, or about what was expected. */
 export const NOT_FOUND =
   /\b(next (?:time|we|week|lesson)|would|should|want to|could have|let us (?:try|test|do|see|find)|let's|predict\w*|guess\w*|thought|expected|wonder\w*|if we)\b|^\W*(?:and |so |but )?if\b/i
-export const NEGATED = /\b(not|never|no|nor|neither|cannot|can't|isn't|wasn't|didn't|doesn't|don't|hardly)\b|n't\b/i
+export const NEGATED = /\b(not|never|no(?! doubt)|nor|neither|cannot|can't|isn't|wasn't|didn't|doesn't|don't|hardly)\b|n't\b/i
 export const EFFECT =
   /\b(changes?|changed|affects?|affected|matters?|mattered|(?:makes?|made|does make) (?:a |the )?(?:big |real |clear |clear )?difference|ha[sd] (?:an? )?(?:\w+ )?effect|decides?|depends? on)\b/i
 export const MAKES = /\b(makes?|made|causes?|caused|lets?|helps?|changes?|changed|affects?|affected|matters?|mattered)\b/i
@@ -81,7 +81,7 @@ export const JOINING = new Set(
   be been being is are was were has have had will can could may might yet just still out up down off over under into onto round i you
   test class results result table numbers conclusion think thought
   quite very rather really more less most least between each other whether if how found find saw see show shows
-  shown showed say says said tell tells know looks look like seems seem that's it's our us me my mine on average overall once away difference gap apart lie lies lay means again thermometer scale scales ruler rulers stopwatch instrument instruments makes made`
+  shown showed say says said tell tells know looks look like seems seem that's it's our us me my mine on average overall once away back real difference gap apart lie lies lay means again thermometer scale scales ruler rulers stopwatch instrument instruments makes made`
     .split(/\s+/)
     .filter(Boolean),
 )

@@ -20,6 +20,7 @@ import {
   type ResultUnit,
   type UnitCode,
   NUMBER_WORDS,
+  numberOf,
 } from '../../quantity'
 import { PLACED, QUALITY_NAMES } from './lexicon'
 
@@ -277,9 +278,18 @@ const COUNTED_THINGS =
 /** "6 of 7"; "an average of 7" is a figure. */
 const OUT_OF = /(?:\d|\b(?:one|two|three|four|five|six|seven|eight|nine|ten|out|all|most|some|many|none|half)) of $/
 
+/** "Twelve more than card". */
+const NUMBER_WORD_COMPARED = new RegExp(
+  `\\b(?:${NUMBER_WORDS.join('|')})(?= (?:\\p{L}+ )?(?:more|fewer|less|higher|lower|longer|shorter|further) than\\b)`,
+  'gu',
+)
+
 function figuresIn(sentence: string, offset: number, plan: Plan): FigureMention[] {
   const own = resultUnit(plan)
-  return [...sentence.matchAll(NUMBER)].flatMap((match): FigureMention[] => {
+  const inWords = [...sentence.matchAll(NUMBER_WORD_COMPARED)].map((match): FigureMention =>
+    spanned(match, offset, { kind: 'figure' as const, value: numberOf(match[0]), decimals: 0, unit: own, unitSaid: false }),
+  )
+  const inDigits = [...sentence.matchAll(NUMBER)].flatMap((match): FigureMention[] => {
     const after = sentence.slice(match.index + match[0].length)
     if (COUNTED_THINGS.test(after) || OUT_OF.test(sentence.slice(0, match.index))) return []
     const written = unitAfter(after, own, plan.conditionUnit)
@@ -295,6 +305,7 @@ function figuresIn(sentence: string, offset: number, plan: Plan): FigureMention[
     if (!written && noun && !SMALL_AFTER.test(noun) && !counts.includes(withoutEnding(noun))) return []
     return [{ ...figure, to: figure.to + (written?.length ?? 0) }]
   })
+  return [...inDigits, ...inWords].sort((a, b) => a.from - b.from)
 }
 
 /** `valueOf('21 1/2') // { value: 21.5, decimals: 0.30 }`: as fine as its parts are. */

@@ -33,7 +33,12 @@ export function readRatios(sentence: Stretch, plan: Plan, evidence: Evidence): {
       const span = { from: clause.from + match.index, to: clause.from + match.index + match[0].length }
       // "Wet it weighed 86 g, seven times as much as dry again".
       const before = sentence.mentions.filter((one): one is ConditionMention => one.kind === 'condition' && one.to <= span.from)
-      const [subject, object] = [before.at(-1), named.find(({ from }) => from >= span.to)]
+      const after = named.filter(({ from }) => from >= span.to)
+      // "It got five times as high in kitchen roll as in card".
+      const asIn =
+        after.length === 2 &&
+        /^ (?:as|than) (?:\p{L}+ ){0,2}$/u.test(clause.text.slice(after[0]!.to - clause.from, after[1]!.from - clause.from))
+      const [subject, object] = asIn ? after : [before.at(-1), after[0]]
       const [above, below] = [subject, object].map((one) => one && evenedOf(evidence, one.id))
       if (!subject || !object || !above || !below || above < 0 || below < 0) continue
       const fits = isNear(above / below / multipleOf(match[1]!), clause.text.slice(0, match.index))

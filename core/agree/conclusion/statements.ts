@@ -164,7 +164,10 @@ export function proof(sentence: Stretch, plan: Plan): ClaimDoubt[] {
       ? []
       : [
           ...sentence.text.matchAll(
-            new RegExp(`\\b(?:all|every|any) (?:${things})\\p{L}*(?!\\p{L}| \\p{L}+ed\\b| (?:was|were|had|got|came|did)\\b)`, 'gu'),
+            new RegExp(
+              `(?<!\\bwithout )\\b(?:all|every|any) (?:${things})\\p{L}*(?!\\p{L}| \\p{L}+ed\\b| (?:was|were|had|got|came|did)\\b)`,
+              'gu',
+            ),
           ),
         ]
   const found = [...sentence.text.matchAll(PROOF), ...ofAll]

@@ -8,11 +8,11 @@ import { clausesOf, withoutNames, type Mention, type Span, type Stretch } from '
 
 /** What things do while they are tested: beside a condition and a figure they say that it was measured. */
 const HAPPENED =
-  /^(climb|reach|get|got|com|came|lift|drink|drank|drunk|soak|hear|heard|bounc|weigh|grow|grew|grown|tak|took|need|go|went|win|won|last|swing|swung|pull|make|made|measur|ris|rose|sink|sank|melt|dissolv|slid|slip|stay|rise|jump|fall|fell|mov|us|work|giv|gave|stretch|burn|float|spin|spun|roll|stick|stuck|stop|start|read|count|cross|travel|let|pick|drop|finish|run|ran|keep|kept|leave|left|lose|lost|gain|stand|stood|turn|beat|hang|hung|need|flow|spread|rose|fly|flew|be)[bdglmnprt]?(s|es|ed|ing|e|es|ies|ied)?$/
+  /^(climb|reach|get|got|com|came|lift|drink|drank|drunk|soak|hear|heard|manag|carr|held|bounc|weigh|grow|grew|grown|tak|took|need|go|went|win|won|last|swing|swung|pull|make|made|measur|ris|rose|sink|sank|melt|dissolv|slid|slip|stay|rise|jump|fall|fell|mov|us|work|giv|gave|stretch|burn|float|spin|spun|roll|stick|stuck|stop|start|read|count|cross|travel|let|pick|drop|finish|run|ran|keep|kept|leave|left|lose|lost|gain|stand|stood|turn|beat|hang|hung|need|flow|spread|rose|fly|flew|be)[bdglmnprt]?(s|es|ed|ing|e|es|ies|ied)?$/
 
 /** Nothing but how sure the class is: "and we are sure of it", "that is clear". */
 const HOW_SURE_ONLY =
-  /^\W*(?:and |so |but )?(?:so )?(?:we (?:are|feel|can be|were)(?: \w+)? (?:sure|certain)(?: (?:of|about) (?:it|that|this|these|them)(?: \w+)?)?|(?:that|this|it|the difference|the result)(?: is| was|'s)(?: \w+)? (?:clear|sure|certain)|(?:quite|very) sure|for sure|definitely)\W*$/
+  /^\W*(?:and |so |but )?(?:so )?(?:we (?:are|feel|can be|were)(?: \w+)? (?:sure|certain)(?: (?:of|about) (?:it|that|this|these|them)(?: \w+)?)?|(?:that|this|it|the difference|the result)(?: is| was|'s)(?: \w+)? (?:clear|sure|certain)|we (?:are|can be) (?:sure|certain) (?:that )?(?:they|these|the two) (?:really )?(?:differ|are different)|(?:quite|very) sure|for sure|definitely)\W*$/
 
 /** Shares and multiples, which nobody works out here. */
 const RATIO =
@@ -98,7 +98,7 @@ function unreadInClause(
     if (word === 'only' && isBesideFigure(clause, span)) return []
     if (asSeen && span.from >= clause.from + asSeen.index && span.to <= clause.from + asSeen.index + asSeen[0].length) return []
     const whose = NUMBER_WORDS.includes(word) && ALL_OF_THEM.exec(clause.text.slice(0, match.index))
-    if (whose && (whose[1] !== 'all' || numberOf(word) === evidence.summaries.length)) return []
+    if (whose && ((whose[1] !== 'all' && !whose[1]!.endsWith('of')) || numberOf(word) === evidence.summaries.length)) return []
     if (word === 'because' && reasoned) return []
     if (word === 'both' && namesTwo(clause)) return []
     if (word === 'all' && /\bof all\b/.test(clause.text)) return []
@@ -128,17 +128,24 @@ const HEDGE_WORD =
 function isOnlyNamed({ text, from, mentions }: Stretch): boolean {
   const [only, ...more] = mentions.filter(({ kind }) => kind === 'condition')
   return (
-    only !== undefined && more.length === 0 && !/[\p{L}\p{N}]/u.test(text.slice(0, only.from - from) + text.slice(only.to - from))
+    only !== undefined &&
+    more.length === 0 &&
+    !/[\p{L}\p{N}]/u.test(text.slice(0, only.from - from) + text.slice(only.to - from).replace(/^ \p{L}+(?=\W*$)/u, ''))
   )
 }
 
 /** "Only 13 mm", "87 cm only". */
-function isBesideFigure({ mentions }: Stretch, { from, to }: Span): boolean {
-  return mentions.some((one) => one.kind === 'figure' && (one.from === to + 1 || one.to + 1 === from))
+function isBesideFigure({ text, from: begin, mentions }: Stretch, { from, to }: Span): boolean {
+  const between = (one: Mention) => text.slice(to - begin, one.from - begin)
+  return mentions.some(
+    (one) =>
+      one.kind === 'figure' &&
+      (one.from === to + 1 || one.to + 1 === from || (one.from > to && HAPPENED.test(between(one).trim()))),
+  )
 }
 
 /** "All four papers", "these two": how many there are. */
-const ALL_OF_THEM = /\b(all|these|those|both)(?: of)?(?: the| our)? $/
+const ALL_OF_THEM = /\b(all|these|those|both|out of|of)(?: of)?(?: the| our)? $/
 
 /** "Three layers", where nobody tested three. */
 function otherOfChanged({ text, from, mentions }: Stretch, plan: Plan): boolean {

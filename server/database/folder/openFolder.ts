@@ -9,11 +9,12 @@ import { addNotice } from '../notices'
 import { lastOpenedWith, refuseNewer, rememberOpening, willUpgrade, type OpenedWith } from '../openedWith'
 import * as schema from '../schema'
 import { StartError } from '../startError'
+import { log } from '../../lookedAfter/log'
 import { lockFolder } from './lock'
 import type { Mended } from '../../../schemas/contract'
 import { openOrMend, putBackSnapshot } from './mend'
 import { checkFolder } from './room'
-import { isDue, takeSnapshot } from './snapshots'
+import { isDue, listSnapshots, takeSnapshot } from './snapshots'
 import { StandingClient } from './standing'
 
 const LOOK_EVERY = 60_000
@@ -67,7 +68,7 @@ export async function openFolder({
     }
 
     const mend = async (trouble: 'damaged' | 'stopped'): Promise<void> => {
-      console.error(
+      log.error(
         trouble === 'damaged'
           ? 'A table cannot be read. Looking through the data ...'
           : 'The database stopped. Opening it again ...',
@@ -77,11 +78,12 @@ export async function openFolder({
       for (;;) {
         try {
           const { mended } = await open()
-          console.log('The data can be used again.')
+          log.warn('The data can be used again.')
           onReopened(mended)
           return
         } catch (error) {
-          console.error(error instanceof StartError ? error.message : error)
+          if (error instanceof StartError) log.error(error.message)
+          else log.error({ err: error }, 'The data cannot be opened again yet.')
           await new Promise((again) => setTimeout(again, 2000))
         }
       }
@@ -100,7 +102,8 @@ export async function openFolder({
       await (await standing.leave())?.close()
       await unlock()
     }
-    return { database, alone: true, mended, fresh, close, listen: (channel, heard) => standing.listen(channel, heard) }
+    const snapshots = () => listSnapshots(folder, Date.now())
+    return { database, alone: true, mended, fresh, snapshots, close, listen: (channel, heard) => standing.listen(channel, heard) }
   } catch (error) {
     await unlock()
     throw error
@@ -142,12 +145,13 @@ function keepSnapshots(folder: string, client: () => PGlite, named: () => string
     )
     const { lessons, more } = rows[0]!
     if (lessons === 0 || (more !== null && more < WORTH_A_SNAPSHOT)) return
-    await takeSnapshot(client(), folder, now, named())
+    const name = await takeSnapshot(client(), folder, now, named())
+    log.info({ snapshot: name, milliseconds: Date.now() - now }, 'a snapshot was taken')
     const after = await client().query<{ place: string }>('select pg_current_wal_insert_lsn()::text as place')
     written = after.rows[0]!.place
   }
   const lookNow = () => {
-    taking = taking.then(look).catch((error: unknown) => console.error('No snapshot could be taken:', error))
+    taking = taking.then(look).catch((error: unknown) => log.error({ err: error }, 'No snapshot could be taken.'))
   }
   const timers = [
     setInterval(lookNow, LOOK_EVERY),

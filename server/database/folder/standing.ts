@@ -1,5 +1,6 @@
 import type { PGlite } from '@electric-sql/pglite'
 import { DatabaseAway, troubleOf } from '../away'
+import { log } from '../../lookedAfter/log'
 import { isFull } from './room'
 
 const LOOK_FOR_ROOM_EVERY = 1000
@@ -93,9 +94,8 @@ export class StandingClient {
     const now = Date.now()
     if (Math.abs(now - this.room.looked) > LOOK_FOR_ROOM_EVERY) {
       const full = isFull(this.folder)
-      if (full && !this.room.full)
-        console.error(`The disk is full: make room for ${this.folder}. Until then nothing can be stored.`)
-      if (!full && this.room.full) console.log('There is room on the disk again.')
+      if (full && !this.room.full) log.error(`The disk is full: make room for ${this.folder}. Until then nothing can be stored.`)
+      if (!full && this.room.full) log.warn('There is room on the disk again.')
       this.room = { full, looked: now }
     }
     if (this.room.full) throw new DatabaseAway('disk-full')
