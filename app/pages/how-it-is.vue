@@ -49,7 +49,7 @@ useIntervalFn(look, LOOK_EVERY)
 </script>
 
 <template>
-  <main class="mx-auto my-34px max-w-1000px px-block">
+  <main class="mx-auto my-34px w-full min-w-0 max-w-1000px px-block">
     <div class="row justify-between mb-10px">
       <QuietBtn to="/">‹ Shelf</QuietBtn>
       <MainBtn href="/api/how-it-is/bundle">Save this for whoever helps</MainBtn>
@@ -84,7 +84,7 @@ useIntervalFn(look, LOOK_EVERY)
         :caption="`The slowest of what was asked, ${counted(how.routes.length, 'line')}`"
       >
         <template #route="{ row }"
-          ><code>{{ row.route }}</code></template
+          ><code class="break-anywhere">{{ row.route }}</code></template
         >
         <template #usual="{ row }">{{ tookWords(row.usual) }}</template>
         <template #slowest="{ row }">{{ tookWords(row.slowest) }}</template>
@@ -97,7 +97,7 @@ useIntervalFn(look, LOOK_EVERY)
 <style scoped>
 .facts {
   display: grid;
-  grid-template-columns: max-content minmax(0, 1fr);
+  grid-template-columns: minmax(0, 1fr) minmax(0, 3fr);
   gap: var(--gap-close) var(--gap-part);
 }
 </style>

@@ -62,6 +62,23 @@ test('axe finds nothing at the desk', async ({ page, baseURL }) => {
   await expect(page.getByRole('heading', { name: 'Runs low' })).toBeVisible()
   await expectAccessible(page, 'cupboard')
   await expectNothingSticksOut(page, 'cupboard')
+  await page.goto('/')
+  await page.getByRole('button', { name: 'More for the shelf' }).click()
+  await page.getByRole('menuitem', { name: 'How it is' }).click()
+  await expect(page.getByRole('row', { name: /^GET \/api\/lessons/ }).first()).toBeVisible()
+  await expectAccessible(page, 'how it is')
+})
+
+test('an address that leads nowhere says so in our face, and leads on', async ({ browser, baseURL }) => {
+  // It is said on the console, too: in a window that nobody listens to.
+  const page = await browser.newPage({ viewport: { width: 320, height: 640 } })
+  await page.goto(`${baseURL}/no/such/page`)
+  await expect(page.getByRole('heading', { name: 'There is no such page' })).toBeVisible()
+  await expectAccessible(page, 'no such page')
+  await expectNothingSticksOut(page, 'no such page')
+  await page.getByRole('button', { name: 'To the shelf' }).click()
+  await expect(page.getByRole('heading', { name: 'Jolly Beaker' })).toBeVisible()
+  await page.close()
 })
 
 test('axe finds nothing on paper', async ({ page, baseURL }) => {
@@ -312,7 +329,18 @@ test('no page is wider than a window of 320, and no letter at the desk is smalle
   const { id } = await demoLesson(baseURL)
   const parts = ['sure', 'table', 'odd', 'predictions', 'by-hand'].map((part) => `results?part=${part}`)
   const desk = [...STOPS, ...parts].map((stop) => `/lesson/${id}/${stop}`)
-  const pages = ['/', '/new', '/cupboard', '/term', '/term/plan', `/journal/${id}`, ...desk, `/board/${id}`, '/station']
+  const pages = [
+    '/',
+    '/new',
+    '/cupboard',
+    '/term',
+    '/term/plan',
+    '/how-it-is',
+    `/journal/${id}`,
+    ...desk,
+    `/board/${id}`,
+    '/station',
+  ]
   const found: string[] = []
   for (const path of pages) {
     await page.setViewportSize({ width: 320, height: 640 })
