@@ -95,7 +95,7 @@ export interface JoinedStation {
 }
 
 /** Asked by whatever looks after a server, without a passphrase. */
-export interface Health {
+interface Health {
   answers: boolean
   version: string
   database: 'folder' | 'server'

@@ -43,7 +43,7 @@ export function readRate(sentence: Stretch, plan: Plan, evidence: Evidence): { w
 function stepOf(number: string | undefined, noun: string, plan: Plan): number | undefined {
   const many = number === undefined ? 1 : /\d/.test(number) ? Number(number.replace(',', '.')) : numberOf(number)
   const unit = unitNamed(noun)
-  if (unit === undefined) return unitOf(plan.conditionUnit).dimension === 'count' ? many : undefined
+  if (unit === undefined) return unitOf(plan.conditionUnit).dimension === 'number' ? many : undefined
   return convert(many, unit, plan.conditionUnit)
 }
 
