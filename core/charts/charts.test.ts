@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { measuredSo } from '../../test/measuredSo'
 import { emptyRecord, reading, recordOf, soakUpPlan } from '../../test/soakUp'
-import { axisFor, resultsGraph } from '.'
+import { axisFor, histogram, resultsGraph } from '.'
 
 describe('axisFor', () => {
   it('covers the values in at most nine steps of 1, 2 or 5', () => {
@@ -59,4 +59,15 @@ describe('resultsGraph', () => {
     expect(graph.kind).toBe('points')
     expect(graph.marks.map(({ x }) => x)).toEqual([20, 40, 60])
   })
+})
+
+it('counts are heaped up on whole steps: nobody counted half of a thing', () => {
+  const counts = [3, 4, 4, 4, 5, 5, 5, 5, 6, 6]
+  expect(histogram(counts, 'count')!.map(({ from, count }) => [from, count])).toEqual([
+    [3, 1],
+    [4, 3],
+    [5, 4],
+    [6, 2],
+  ])
+  expect(histogram(counts, 'mm')!.map(({ from }) => from)).toContain(3.5)
 })

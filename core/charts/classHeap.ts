@@ -1,4 +1,5 @@
 import { isEachChild, type Plan, type Reading } from '../lesson'
+import { resultUnit } from '../test'
 import { groupAverages, trialResults } from '../record'
 import { histogram, type Bin } from './histogram'
 
@@ -19,6 +20,6 @@ export function classHeap(plan: Plan, readings: Reading[], condition: string, ch
   const values = isEachChild(plan)
     ? averages.map(({ average }) => average)
     : trialResults(plan, readings).flatMap((result) => (result.condition === condition ? [result.value] : []))
-  const bins = histogram(values)
+  const bins = histogram(values, resultUnit(plan))
   return bins && { bins, count: values.length, own: averages.find(({ group }) => group === child)?.average }
 }

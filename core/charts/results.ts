@@ -94,7 +94,7 @@ export function resultsGraph(plan: Plan, record: LessonRecord): ResultsGraph | u
     lines: OVER_MOMENTS.includes(kind) ? linesOf(plan, record, marks) : [],
     pairs: kind === 'pairs' ? pairsOf(plan, record) : [],
     curve: kind === 'curve' ? curveOf(plan, record) : [],
-    heaps: kind === 'histogram' ? heapsOn(marks, dots) : [],
+    heaps: kind === 'histogram' ? heapsOn(marks, dots, unit) : [],
     panels: kind === 'by-group' ? plan.groups.map(({ id }) => panelOf(plan, record, marks, dots, id)) : [],
     dots,
     known,
@@ -106,9 +106,10 @@ export function resultsGraph(plan: Plan, record: LessonRecord): ResultsGraph | u
 }
 
 /** What counts of each condition, heaped up. */
-function heapsOn(marks: ResultMark[], dots: ResultDot[]): Bin[][] {
+function heapsOn(marks: ResultMark[], dots: ResultDot[], unit: ResultUnit): Bin[][] {
   return heapsOf(
     marks.map(({ condition }) => dots.filter((dot) => dot.counted && dot.condition === condition).map(({ value }) => value)),
+    unit,
   )
 }
 

@@ -98,7 +98,7 @@ export function readImport(plan: Plan, rows: string[][], choices: ImportChoices,
       // An empty place of a wide table says nothing; an empty row neither.
       if (text === '' && (columns.length > 1 || row.every((one) => one.trim() === ''))) return []
       return partsOf(plan, choices.matches[column]!, choices.matches, text).map(({ written, moment }): ImportCell => {
-        const read = readCell(plan, row, column, written, moment, heading, { ...choices, startAndFinish }, counted)
+        const read = readCell(plan, { row, column, text: written, moment }, heading, { ...choices, startAndFinish }, counted)
         if ('code' in read) return { ...cell, reading: undefined, skip: read }
         const there = read.status === 'kept' ? kept.get(cellKey({ ...read, practice: false })) : undefined
         if (!there) return { ...cell, reading: read, skip: undefined }
@@ -127,12 +127,17 @@ function partsOf(
   ]
 }
 
+/** One reading that a cell holds: its line and column, its own text, and the moment that its column says. */
+interface CellRead {
+  row: string[]
+  column: number
+  text: string
+  moment: string | null
+}
+
 function readCell(
   whole: Plan,
-  row: string[],
-  column: number,
-  text: string,
-  atMoment: string | null,
+  { row, column, text, moment: atMoment }: CellRead,
   heading: string[],
   { matches, unit: usual, group: forAll, startAndFinish }: ImportChoices & { startAndFinish: boolean },
   counted: Map<string, number>,

@@ -37,7 +37,7 @@ const placeOf = (id: string) => plan.value.conditions.findIndex((one) => one.id 
   <HeapOfNumbers
     v-if="guesses.length > 0"
     :class="{ 'text-huge': big }"
-    :bins="heapsOf([guesses])[0]!"
+    :bins="heapsOf([guesses], resultUnit(plan))[0]!"
     :caption="`What we guess, in ${resultUnit(plan)}`"
   />
   <table v-else class="tally" :class="{ big, many: tally.length > 5 }">
