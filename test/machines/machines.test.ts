@@ -194,7 +194,11 @@ describe('two processes on one database', () => {
     const lives = new Set<number>()
     const ask = async () => {
       while (goesOn) {
-        lives.add((await at(0).call('GET', '/api/health')).status)
+        // An idle connection may be closed just as it is taken up again: that is no answer.
+        const answer = await at(0)
+          .call('GET', '/api/health')
+          .catch(() => undefined)
+        if (answer) lives.add(answer.status)
         await sleep(50)
       }
     }
