@@ -92,18 +92,16 @@ describe('two processes on one database', () => {
     expect(await until(async () => (await stations(1)).length === 0)).toBe(true)
   })
 
-  it('a tablet that answers no more is away for both within a quarter of a minute, though its stream stands; and there again when it answers', async () => {
+  it('a tablet that answers no more is away for both after a few seconds, though its stream stands; and there again when it answers', async () => {
     const token = await at(0).joinStation(lesson.code, lesson.plan.groups[1]!.id)
     const line = followEvents(`${machines[0].base}/api/station/events?token=${token.authorization!.slice(7)}`, {})
     const there = async () => (await stations(1)).some(({ present }) => present)
     expect(await until(there)).toBe(true)
     // Whichever process it reaches.
     expect((await at(1).call('GET', '/api/station/here', undefined, token)).status).toBe(200)
-    const since = Date.now()
-    await sleep(6000)
     expect(await there()).toBe(true)
+    // Its stream stands all the while; before, it would have been there for as long.
     expect(await until(async () => !(await there()))).toBe(true)
-    expect(Date.now() - since).toBeLessThan(25_000)
     await at(1).call('GET', '/api/station/here', undefined, token)
     expect(await until(there)).toBe(true)
     line.close()
