@@ -97,7 +97,7 @@ useKeys({
       Next: {{ comingWords(plan!, coming[0]!) }} <strong>{{ soonWords(coming[0]!.seconds) }}</strong>
     </p>
     <ul v-if="broken.length > 0" class="w-full font-bold text-beet" role="alert">
-      <li v-for="one in broken" :key="one.id">{{ brokenWords(plan!, one) }} Bring another, or let them go on with the next.</li>
+      <li v-for="one in broken" :key="one.id">{{ brokenWords(plan!, one) }} Bring another.</li>
     </ul>
     <UnderWayPanel v-if="forecast && clock" :forecast="forecast" :clock="clock" />
     <StationsDialog v-model="stationsOpen" :stations="stations" :clock="state" />
