@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { counted, dataWords, momentOfDayWords, sizeWords, tookWords } from '~~/core/wording'
+import { counted, dataWords, momentOfDayWords, sizeWords, snapshotWords, tookWords } from '~~/core/wording'
 import type { HowItIs } from '~~/schemas/contract'
 import { useIntervalFn } from '@vueuse/core'
 import NoticeBar from '~/components/pieces/NoticeBar.vue'
@@ -31,11 +31,6 @@ const FACTS = computed(() => {
     ['The log', log ?? 'goes to whoever started it; --log file keeps it'],
   ] as const
 })
-function snapshotWords(snapshots: HowItIs['snapshots']): string {
-  if (!snapshots) return 'the school’s own backups of its database server'
-  return snapshots.newest ? `${snapshots.count}, the newest of ${momentOfDayWords(snapshots.newest)}` : 'none yet'
-}
-
 async function look(): Promise<void> {
   try {
     how.value = await callServer('GET /api/how-it-is')

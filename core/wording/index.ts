@@ -138,7 +138,7 @@ export { ANSWER_WORDS, becauseWords, CHECK_WORDS, nearestQuestion, VERDICT_WORDS
 export { SOURCE_WORDS, wayChance, wayCost, wayWords } from './waysToSee'
 export { changeWords, predictionOrderWords, predictionPrompt } from './predictions'
 export { homeReadingWords } from './homeSheet'
-export { dataWords, sizeWords, tookWords } from './howItIs'
+export { dataWords, sizeWords, snapshotWords, tookWords } from './howItIs'
 export { FRAME_WORDS, predictionSentence, VARIABLE_WORDS, variableWords, wordMat } from './vocabulary'
 export { AGE_WORDS, agesWords, expectedWords, neededLines, readyWords, stockWords, temptingWords, TOPIC_WORDS } from './library'
 export type { ExpectedWords } from './library'

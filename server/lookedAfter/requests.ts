@@ -25,7 +25,7 @@ export function requestDone(route: string, status: number, took: number): void {
   routes.set(route, counted)
   counted.count += 1
   counted.slowest = Math.max(counted.slowest, took)
-  counted.latest[counted.count % LATEST] = took
+  counted.latest[(counted.count - 1) % LATEST] = took
   const milliseconds = Math.round(took)
   if (status >= OURS) {
     counted.failed += 1
@@ -40,7 +40,7 @@ export function slowestRoutes(): RouteFigures[] {
       route,
       count,
       failed,
-      usual: Math.round(middle(latest.filter((one) => one !== undefined))),
+      usual: Math.round(middle(latest)),
       slowest: Math.round(slowest),
     }))
     .sort((a, b) => b.slowest - a.slowest)

@@ -19,7 +19,6 @@ const sheet = computed(() => homeSheet(plan.value))
 const units = computed(() => unitsOfTrial(plan.value))
 const care = computed(() => careLines(plan.value))
 const kept = computed(() => keptFactors(plan.value).map(({ name, how }) => (how.trim() ? `${name} (${how})` : name)))
-const onPage = (page: number) => Math.min(sheet.value.onAPage, plan.value.children - (page - 1) * sheet.value.onAPage)
 /** With one number for each condition the conditions go down the page. */
 const single = computed(() => sheet.value.readings.length === 1)
 </script>
@@ -27,8 +26,13 @@ const single = computed(() => sheet.value.readings.length === 1)
 <template>
   <div>
     <h1 class="screen-only">Home sheets: {{ plan.children }} children</h1>
-    <OnePage v-for="page in sheet.pages" :key="page" class="homes" :class="{ 'new-page': page > 1, alone: sheet.onAPage === 1 }">
-      <section v-for="child in onPage(page)" :key="child" class="home keep-together">
+    <OnePage
+      v-for="(sheets, page) in sheet.pages"
+      :key="page"
+      class="homes"
+      :class="{ 'new-page': page > 0, alone: sheet.pages[0] === 1 }"
+    >
+      <section v-for="child in sheets" :key="child" class="home keep-together">
         <header class="flex justify-between gap-6mm">
           <h2 class="text-15pt">{{ plan.title || 'Our test' }}, at home</h2>
           <p class="name">Name</p>

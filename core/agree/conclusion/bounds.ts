@@ -1,6 +1,7 @@
 import { resultUnit } from '../../test'
 import { convert, type Side } from '../../quantity'
 import type { Plan } from '../../lesson'
+import { AVERAGED } from './lexicon'
 import type { FigureMention, Span, Stretch } from './mentions'
 
 /** What is said of all readings: none below a number, none above, or which is the highest. */
@@ -8,6 +9,9 @@ export type Bound = 'below' | 'above' | 'all-over' | 'all-under' | 'highest'
 
 /** Up to two words between "never" and what it denies: "never came above". */
 const FAR_ON = '(?:\\p{L}+ ){0,2}'
+/** Of things that were read, and neither of those who read them ("every group found") nor "all in all". */
+const EVERY_READING =
+  '(?<!\\b(?:of|in|after) )\\b(?:every|each|all)\\b(?! (?:groups?|teams?|child\\p{L}*|of us|one of us|in all|time)\\b)'
 const BEFORE_FIGURE: [Bound, RegExp][] = [
   [
     'below',
@@ -22,8 +26,8 @@ const BEFORE_FIGURE: [Bound, RegExp][] = [
   ],
   ['below', /\b(?:not (?:one|a single)|none)\b[^,;:]*? (?:below|under|less than|fewer than) $/],
   ['above', /\b(?:not (?:one|a single)|none)\b[^,;:]*? (?:above|over|more than|beyond|past) $/],
-  ['all-over', /\b(?:every|each|all)\b[^,;:]*? (?:past|above|over|more than|beyond) $/],
-  ['all-under', /\b(?:every|each|all)\b[^,;:]*? (?:below|under|less than|fewer than|short of) $/],
+  ['all-over', new RegExp(`${EVERY_READING}[^,;:]*? (?:past|above|over|more than|beyond) $`, 'u')],
+  ['all-under', new RegExp(`${EVERY_READING}[^,;:]*? (?:below|under|less than|fewer than|short of) $`, 'u')],
   ['highest', /\bup to $/],
 ]
 
@@ -33,6 +37,8 @@ export function boundOf({ text, from }: Stretch, figure: Span): { holds: Bound; 
   if (/^(?: \p{L}+)? or (?:more|higher|longer|over)\b/u.test(after)) return { holds: 'below', from: figure.from }
   if (/^(?: \p{L}+)? or (?:less|fewer|lower|shorter|under)\b/u.test(after)) return { holds: 'above', from: figure.from }
   for (const [holds, pattern] of BEFORE_FIGURE) {
+    // "On average all came over 60" speaks of averages.
+    if (holds.startsWith('all-') && AVERAGED.test(text)) continue
     const match = pattern.exec(before)
     if (match) return { holds, from: from + match.index }
   }

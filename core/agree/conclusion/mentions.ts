@@ -280,7 +280,7 @@ const OUT_OF = /(?:\d|\b(?:one|two|three|four|five|six|seven|eight|nine|ten|out|
 
 /** "Twelve more than card". */
 const NUMBER_WORD_COMPARED = new RegExp(
-  `\\b(?:${NUMBER_WORDS.join('|')})(?= (?:\\p{L}+ )?(?:more|fewer|less|higher|lower|longer|shorter|further) than\\b)`,
+  `\\b(?:${NUMBER_WORDS.join('|')})(?= (?:more|fewer|less|higher|lower|longer|shorter|further) than\\b)`,
   'gu',
 )
 

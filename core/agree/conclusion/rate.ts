@@ -34,7 +34,7 @@ export function readRate(sentence: Stretch, plan: Plan, evidence: Evidence): { w
   if (value < least || value > most)
     return { wrong: [{ from: figure.from, to: figure.to, said, condition: undefined, table: undefined }], right: [] }
   // Steps that differ by half are no rate.
-  if (!sameWay || evidence.grade !== 'clear' || Math.max(...adds) > 1.5 * Math.min(...adds)) return none
+  if (!sameWay || evidence.notFair || evidence.grade !== 'clear' || Math.max(...adds) > 1.5 * Math.min(...adds)) return none
   const comparing = sentence.mentions.find((one) => one.kind === 'comparing' && one.from >= figure.to)
   return { wrong: [], right: [{ from: sentence.from + match.index, to: comparing?.to ?? figure.to }] }
 }

@@ -1,9 +1,10 @@
 import { changedFactor, comingFactors, keptFactors, mainWords, withoutEnding, type Plan } from '../../lesson'
 import { testOf } from '../../test'
-import type { Evidence } from '../../evidence'
+import { gradeBetween, type Evidence } from '../../evidence'
 import { AS_FAR_AS_SEEN, AVERAGE_NAMED, HEDGED, JOINING, NARROWED, NO_DIFFERENCE } from './lexicon'
 import { NUMBER_WORDS, numberOf } from '../../quantity'
 import { isOfPlan } from './figures'
+import { isApart } from './order'
 import { clausesOf, withoutNames, type Mention, type Span, type Stretch } from './mentions'
 
 /** What things do while they are tested: beside a condition and a figure they say that it was measured. */
@@ -12,7 +13,7 @@ const HAPPENED =
 
 /** Nothing but how sure the class is: "and we are sure of it", "that is clear". */
 const HOW_SURE_ONLY =
-  /^\W*(?:and |so |but )?(?:so )?(?:we (?:are|feel|can be|were)(?: \w+)? (?:sure|certain)(?: (?:of|about) (?:it|that|this|these|them)(?: \w+)?)?|(?:that|this|it|the difference|the result)(?: is| was|'s)(?: \w+)? (?:clear|sure|certain)|we (?:are|can be) (?:sure|certain) (?:that )?(?:they|these|the two) (?:really )?(?:differ|are different)|(?:quite|very) sure|for sure|definitely)\W*$/
+  /^\W*(?:and |so |but )?(?:so )?(?:we (?:are|feel|can be|were)(?: \w+)? (?:sure|certain)(?: (?:of|about) (?:it|that|this|these|them)(?: \w+)?)?|(?:that|this|it|the difference|the result)(?: is| was|'s)(?: \w+)? (?:clear|sure|certain)|(?:quite|very) sure|for sure|definitely)\W*$/
 
 /** Shares and multiples, which nobody works out here. */
 const RATIO =
@@ -29,7 +30,7 @@ export function unreadIn(sentences: Stretch[], plan: Plan, evidence: Evidence, r
     clausesOf(sentence).flatMap((clause, place, clauses) => {
       const next = clauses[place + 1]
       // "Kitchen roll: 61 mm."
-      const named = next?.text.startsWith(':') && isOnlyNamed(clause) && right.some((one) => overlaps(one, next))
+      const named = next?.text.startsWith(':') && isOnlyNamed(clause, known) && right.some((one) => overlaps(one, next))
       return named ? [] : unreadInClause(clause, sentence, plan, evidence, known, right, doubts)
     }),
   )
@@ -58,6 +59,7 @@ function unreadInClause(
   if (HOW_SURE_ONLY.test(clause.text)) return sureness(evidence) || UNSURE.test(clause.text) ? [] : [whole]
   if (ONLY_AS_FAR_AS_SEEN.test(clause.text) || /^\W*on average\W*$/.test(clause.text)) return []
   if (evidence.sorted && MOST_OFTEN.test(clause.text)) return []
+  if (THEY_DIFFER.test(clause.text)) return allApart(sentence, evidence) ? [] : [whole]
   // What is to be done next says nothing of what came out.
   if (WHAT_NEXT.test(clause.text) && clause.mentions.length === 0) return []
   const found = within(right)
@@ -115,6 +117,9 @@ const BOUND = /\b(?:never|always) (?:below|above|under|over|more than|less than)
 const OF_ITS_OWN = /\b(?:but|did|does|do|is|was|were|are)\b/
 /** Leads over to what was said of each. */
 const MOST_OFTEN = /^\W*(?:we (?:saw|found|said)|it was)? ?most often(?: we (?:saw|found|said))?\W*$/
+/** "We are sure they differ", said of those that were named. */
+const THEY_DIFFER =
+  /^\W*(?:and |so )*we (?:are|can be) (?:sure|certain) (?:that )?(?:they|these|the two) (?:really )?(?:differ|are different)\W*$/
 const WHAT_NEXT =
   /^\W*(?:to be surer )?(?:next (?:time )?)?we (?:would|need to|should|want to|will) (?:take|measure|test|try|repeat|do|use|look|read|count)\b/
 const UNSURE = /\b(?:not|never|hardly)\b|n't\b|\bunsure\b/
@@ -124,14 +129,22 @@ const CERTAIN_WORD = /^(sure|clear|clearly|certain|definitely|obviously)$/
 const HEDGE_WORD =
   /^(changes?|changed|makes?|matters?|whether|cannot|can't|tell|sure|perhaps|maybe|probably|unsure|clear|close|call|not)$/
 
-/** Nothing but the name of a condition. */
-function isOnlyNamed({ text, from, mentions }: Stretch): boolean {
+/** Is each of the conditions that a sentence names told apart from each other one, in a fair comparison. */
+function allApart({ mentions }: Stretch, evidence: Evidence): boolean {
+  const ids = [...new Set(mentions.flatMap((one) => (one.kind === 'condition' ? [one.id] : [])))]
+  if (ids.length < 2 || ids.some((id) => isApart(id, evidence))) return false
+  return ids.every((a, place) => ids.slice(place + 1).every((b) => gradeBetween(evidence, a, b) === 'clear'))
+}
+
+/** Nothing but the name of a condition, and what it is a number of: "one layer". */
+function isOnlyNamed({ text, from, mentions }: Stretch, known: Set<string>): boolean {
   const [only, ...more] = mentions.filter(({ kind }) => kind === 'condition')
-  return (
-    only !== undefined &&
-    more.length === 0 &&
-    !/[\p{L}\p{N}]/u.test(text.slice(0, only.from - from) + text.slice(only.to - from).replace(/^ \p{L}+(?=\W*$)/u, ''))
-  )
+  if (only === undefined || more.length > 0) return false
+  const said = text.slice(only.from - from, only.to - from)
+  const rest = text.slice(0, only.from - from) + text.slice(only.to - from)
+  const [noun, ...others] = rest.match(/[\p{L}\p{N}]+/gu) ?? []
+  const isNumber = /^\d/.test(said) || NUMBER_WORDS.includes(said)
+  return others.length === 0 && (noun === undefined || (isNumber && known.has(withoutEnding(noun))))
 }
 
 /** "Only 13 mm", "87 cm only". */
