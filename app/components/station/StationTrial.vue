@@ -139,8 +139,7 @@ function typeAgain(): void {
 
 function why(reason: string): void {
   if (text.value.trim() !== '') return setAside(reason)
-  // Practice is for finding out how it goes: nothing of it counts.
-  if (!props.trial.practice) emit('failed', reason)
+  emit('failed', reason)
   sayingWhy.value = false
 }
 
@@ -199,7 +198,14 @@ function setAside(reason: string): void {
       :conditions="openBeside(progress, trial)"
       @taken="lapped"
     />
-    <StationWhy v-else-if="sayingWhy" :has-number="text.trim() !== ''" :trouble="trouble" @why="why" @back="sayingWhy = false" />
+    <StationWhy
+      v-else-if="sayingWhy"
+      :has-number="text.trim() !== ''"
+      :practice="trial.practice"
+      :trouble="trouble"
+      @why="why"
+      @back="sayingWhy = false"
+    />
     <!-- What is pressed while the number is looked at would belong to the next trial, and is not taken for this one. -->
     <form
       v-else

@@ -3,7 +3,7 @@ import { ENDED_WITHOUT, REASONS } from '~~/core/wording'
 import ReasonPicker from '~/components/station/ReasonPicker.vue'
 
 /** What went wrong: with a number it is kept and set aside, without one what happened is kept; either way the trial is done again. */
-defineProps<{ hasNumber: boolean; trouble: string }>()
+defineProps<{ hasNumber: boolean; practice: boolean; trouble: string }>()
 const emit = defineEmits<{ why: [reason: string]; back: [] }>()
 </script>
 
@@ -15,6 +15,8 @@ const emit = defineEmits<{ why: [reason: string]; back: [] }>()
       <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
       <ReasonPicker :reasons="REASONS" own="Set aside" @why="emit('why', $event)" />
     </template>
+    <!-- Of practice nothing is kept, so that nobody is told either. -->
+    <p v-else-if="practice">Practice does not count: do it again. If something broke, put your hand up and ask for another.</p>
     <template v-else>
       <p>
         It ended without a number? Say what happened, and do this trial again. If something broke, your teacher is told and brings
