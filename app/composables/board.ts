@@ -8,8 +8,10 @@ import {
   type Plan,
 } from '~~/core/lesson'
 import { homed, withEvents } from '~~/core/record'
+import type { BoardView } from '~~/schemas/contract'
 import { ServerRefusal, addressOf, callServer } from '~/following/callServer'
 import { follow } from '~/following/follow'
+import { lookAnew } from '~/following/lookAnew'
 
 /**
  * What the projector knows of a lesson, kept up to date by the lesson's events.
@@ -39,10 +41,10 @@ export function useBoard(lesson: string, madeUp = false) {
       take: (events) => {
         all.value = withEvents(all.value, events)
         for (const event of events) if (event.kind === 'board') board.value = event.board
-        if (events.some(({ kind }) => kind === 'plan')) void refresh()
-        meanwhile?.push(...events)
+        if (events.some(({ kind }) => kind === 'plan')) void planAnew.ask()
+        wholeAnew.heard(events)
         // Rows got a home that this page did not know of, or went with their group.
-        if (events.some(({ kind }) => kind === 'placing' || kind === 'together')) void refresh(true)
+        if (events.some(({ kind }) => kind === 'placing' || kind === 'together')) void wholeAnew.ask()
       },
       state: (stands) => (connected.value = stands),
       failed: (error) => {
@@ -51,20 +53,24 @@ export function useBoard(lesson: string, madeUp = false) {
       },
     })
   })
-  onBeforeUnmount(() => end())
+  onBeforeUnmount(() => {
+    end()
+    planAnew.end()
+    wholeAnew.end()
+  })
 
-  /** What comes in while the whole record is on its way. */
-  let meanwhile: LessonEvent[] | undefined
-
-  async function refresh(record = false): Promise<void> {
-    const later: LessonEvent[] = []
-    if (record) meanwhile = later
-    const view = await callServer('GET /api/lessons/[lesson]/board', { path, query: { record } }).catch(() => undefined)
-    if (view) plan.value = view.plan
-    if (!record || meanwhile !== later) return
-    meanwhile = undefined
-    if (view) all.value = withEvents(view.record, later)
-  }
+  const look = (record: boolean) => callServer('GET /api/lessons/[lesson]/board', { path, query: { record } })
+  const planAnew = lookAnew(
+    () => look(false),
+    (view) => void (plan.value = view.plan),
+  )
+  const wholeAnew = lookAnew<BoardView, LessonEvent>(
+    () => look(true),
+    (view, later) => {
+      plan.value = view.plan
+      all.value = withEvents(view.record, later)
+    },
+  )
 
   /** Hands up, counted on the board itself: shown when it is stored. */
   async function addPrediction(body: NewPrediction): Promise<void> {

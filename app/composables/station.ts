@@ -23,6 +23,7 @@ import type { StationTogether } from '~~/schemas/togetherContract'
 import type { Sent, Waiting, WaitingState } from '~/following/waitingLine'
 import { ServerRefusal, addressOf, callServer, messageOf } from '~/following/callServer'
 import { follow } from '~/following/follow'
+import { lookAnew } from '~/following/lookAnew'
 import { serverNow } from '~/following/serverClock'
 import { waitingLine } from '~/following/waitingLine'
 import { waitingStore } from '~/following/waitingStore'
@@ -77,7 +78,7 @@ export function useStation() {
         if (stands && !connected.value) void line.send()
         connected.value = stands
         // The line may be down because this station was sent away meanwhile.
-        if (!stands) void refresh()
+        if (!stands) void anew.ask()
       },
       // One that is off the network cannot, and is away for the desk a few seconds later.
       stillHere: () => void callServer('GET /api/station/here', { token }).catch(() => undefined),
@@ -128,20 +129,22 @@ export function useStation() {
         (event) => event.kind === 'plan' || event.kind === 'together' || (event.kind === 'station' && event.station === own),
       )
     )
-      void refresh()
+      void anew.ask()
   }
 
-  async function refresh(): Promise<void> {
-    try {
-      const view = await callServer('GET /api/station', { token, query: { record: false } })
+  const anew = lookAnew(
+    () => callServer('GET /api/station', { token, query: { record: false } }),
+    (view) => {
+      if (state.value !== 'open') return
       // Its group went into another lesson: that one is followed from now on.
       if (code.value !== '' && view.code !== code.value) return open()
       takeView(view)
       void line.send()
-    } catch (error) {
-      if (isSentAway(error)) leave()
-    }
-  }
+    },
+    (error) => {
+      if (isSentAway(error) && token !== '') leave()
+    },
+  )
 
   async function join(body: JoinBody): Promise<void> {
     const answer = await callServer('POST /api/stations', { body })
@@ -197,6 +200,7 @@ export function useStation() {
   onMounted(open)
   onBeforeUnmount(() => {
     end()
+    anew.end()
     line.end()
   })
   return {

@@ -4,6 +4,7 @@ import { overviewOf, nameTogether, type Member, type Together, type TogetherChan
 import type { WholeTogether } from '~~/schemas/togetherContract'
 import { ServerRefusal, addressOf, callServer, messageOf } from '~/following/callServer'
 import { follow } from '~/following/follow'
+import { lookAnew } from '~/following/lookAnew'
 import { useNotices } from '~/stores/notices'
 
 /** An event of one of the lessons. */
@@ -51,39 +52,35 @@ export function useTogether(id: string) {
       events: (since) => addressOf('GET /api/together/[together]/events', { path, query: { since } }),
       opened: (whole) => void (stored.value = whole),
       take,
-      state: (stands) => (connected.value = stands),
+      state: (stands) => {
+        // Of many lessons one that was quiet may have said something long before the last number that was heard.
+        if (stands && !connected.value) void anew.ask()
+        connected.value = stands
+      },
       failed: (error) => {
         missing.value = error instanceof ServerRefusal && !error.away
         return !missing.value
       },
     })
   })
-  onBeforeUnmount(() => end())
+  onBeforeUnmount(() => {
+    end()
+    anew.end()
+  })
 
   function take(happened: Happened[]): void {
     const now = stored.value
     if (!now) return
-    const anew = happened.some(({ event, lesson }) => event.kind === 'together' || (event.kind === 'plan' && isHere(lesson)))
-    for (const list of meanwhile) list.push(...happened)
+    const looksAnew = happened.some(({ event, lesson }) => event.kind === 'together' || (event.kind === 'plan' && isHere(lesson)))
+    // It may be of a lesson that only the whole knows.
+    anew.heard(happened)
     stored.value = withHappened(now, happened)
-    if (anew) void refresh()
+    if (looksAnew) void anew.ask()
   }
   const isHere = (lesson: string) => view.value?.lessons.some(({ id: one }) => one === lesson) ?? false
 
-  /** What comes in while the whole is on its way: it may be of a lesson that only the whole knows, and the whole may be older than it. */
-  const meanwhile = new Set<Happened[]>()
-  let [asked, taken] = [0, 0]
-
-  async function refresh(): Promise<void> {
-    const own = (asked += 1)
-    const later: Happened[] = []
-    meanwhile.add(later)
-    const whole = await load().catch(() => undefined)
-    meanwhile.delete(later)
-    if (!whole || own < taken) return
-    taken = own
-    stored.value = withHappened(whole, later)
-  }
+  const anew = lookAnew<WholeTogether, Happened>(load, (whole, later) => void (stored.value = withHappened(whole, later)))
+  const refresh = anew.ask
 
   async function attempt(work: () => Promise<unknown>): Promise<boolean> {
     try {

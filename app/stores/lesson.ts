@@ -8,6 +8,7 @@ import { afterChange, noHistory, stepBack, stepForward } from '~/following/histo
 import { saving, type Asked, type SaveState } from '~/following/saving'
 import { addressOf, callServer, messageOf } from '~/following/callServer'
 import { follow } from '~/following/follow'
+import { lookAnew } from '~/following/lookAnew'
 import { useDeskBoard } from '~/stores/deskBoard'
 import { useMadeUp } from '~/stores/madeUp'
 import { useNotices } from '~/stores/notices'
@@ -120,36 +121,27 @@ export const useLesson = defineStore('lesson', () => {
     history.value = noHistory()
   }
 
-  /** What comes in while the whole record is on its way. */
-  let meanwhile: LessonEvent[] | undefined
-
   function takeEvents(events: LessonEvent[]): void {
     record.value = withEvents(record.value, events)
-    meanwhile?.push(...events)
+    recordAnew.heard(events)
     // Groups may have been split off or joined, and their rows with them.
-    if (events.some(({ kind }) => kind === 'together')) void reloadRecord()
+    if (events.some(({ kind }) => kind === 'together')) void recordAnew.ask()
     for (const event of events) {
       if (event.kind === 'board') board.take(id.value, event.board)
       if (event.kind === 'station') board.stationsChanged += 1
-      if (event.kind === 'plan' && saver?.shouldTake(event.revision)) void reload()
+      if (event.kind === 'plan' && saver?.shouldTake(event.revision)) void planAnew.ask()
     }
   }
 
-  async function reloadRecord(): Promise<void> {
-    const later: LessonEvent[] = []
-    meanwhile = later
-    const whole = await callServer('GET /api/lessons/[lesson]', { path: path() }).catch(() => undefined)
-    if (meanwhile !== later) return
-    meanwhile = undefined
-    if (!whole || whole.lesson.id !== id.value) return
+  const load = () => callServer('GET /api/lessons/[lesson]', { path: path() })
+  const recordAnew = lookAnew<WholeLesson, LessonEvent>(load, (whole, later) => {
+    if (whole.lesson.id !== id.value) return
     record.value = withEvents(whole.record, later)
     together.value = whole.lesson.together
-  }
-
-  async function reload(): Promise<void> {
-    const whole = await callServer('GET /api/lessons/[lesson]', { path: path() }).catch(() => undefined)
-    if (whole && whole.lesson.id === id.value && saver?.mayTake()) take(whole)
-  }
+  })
+  const planAnew = lookAnew(load, (whole) => {
+    if (whole.lesson.id === id.value && saver?.mayTake()) take(whole)
+  })
 
   /** Changes the plan on a copy, with undo. Quick changes with the same key (typing in one field) are undone together. */
   function edit(change: (draft: Plan) => void, typing = ''): void {

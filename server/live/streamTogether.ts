@@ -36,7 +36,7 @@ export function streamTogether(
       if (fresh.number <= sent) return
       sent = fresh.number
       push(lesson, fresh)
-      if (fresh.body.kind === 'together') void followNew()
+      if (fresh.body.kind === 'together') void followNew().catch(close)
     }
     let early: WrittenEvent[] | undefined = []
     const end = await watch(database, lesson, (fresh) => (early ? early.push(fresh) : pass(fresh)))
@@ -45,20 +45,24 @@ export function streamTogether(
     early = undefined
     return end
   }
+  const close = () => void stream.close()
   const begin = (lesson: string) => {
-    if (!watched.has(lesson)) watched.set(lesson, follow(lesson))
+    if (watched.has(lesson)) return
+    const following = follow(lesson)
+    watched.set(lesson, following)
+    // A lesson that nobody could begin to follow would be silent for good: the page comes back and follows all of them.
+    following.catch(close)
   }
   const followNew = async () => {
-    const now = await findTogether(database, id).catch(() => undefined)
+    const now = await findTogether(database, id)
     for (const lesson of now?.lessons ?? []) begin(lesson.id)
   }
   const sayStillHere = () => void stream.push({ event: 'still-here', data: String(highest) })
   const keepAlive = setInterval(sayStillHere, KEEP_ALIVE_EVERY)
   for (const lesson of lessons) begin(lesson.id)
   const [first] = lessons
-  const close = () => void stream.close()
   if (first) void mayStill(event, database, first.id).then((may) => may || close(), close)
-  const forget = keepTrack({ lessons: lessons.map((lesson) => lesson.id), desk, end: () => void stream.close() })
+  const forget = keepTrack({ lessons: lessons.map((lesson) => lesson.id), desk, end: close })
   stream.onClosed(() => {
     clearInterval(keepAlive)
     forget()
@@ -68,6 +72,6 @@ export function streamTogether(
         () => undefined,
       )
   })
-  void Promise.all(watched.values()).then(sayStillHere, () => void stream.close())
+  void Promise.all(watched.values()).then(sayStillHere, close)
   return stream.send()
 }

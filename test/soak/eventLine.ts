@@ -6,8 +6,9 @@ export interface EventLine {
 }
 
 const AGAIN_AFTER = 300
+const LOOK_AGAIN_AFTER = 3000
 
-/** @param whole what a page looks up anew when lessons were split or joined: the ids of all readings */
+/** @param whole what a page looks up anew, until it gets it, when lessons were split or joined and when its line stands again: the ids of all readings */
 export function followEvents(address: string, headers: Record<string, string>, whole?: () => Promise<string[]>): EventLine {
   const arrived = new Map<string, number>()
   const control = new AbortController()
@@ -26,6 +27,7 @@ export function followEvents(address: string, headers: Record<string, string>, w
     const joint = address.includes('?') ? '&' : '?'
     const response = await fetch(`${address}${joint}since=${last}`, { headers, signal: control.signal })
     if (!response.ok || !response.body) return
+    if (last > 0) void lookAnew()
     const decoder = new TextDecoder()
     let text = ''
     for await (const chunk of response.body) {
@@ -40,9 +42,15 @@ export function followEvents(address: string, headers: Record<string, string>, w
     for (const id of ids) if (!arrived.has(id)) arrived.set(id, performance.now())
   }
 
+  async function lookAnew(): Promise<void> {
+    const ids = await whole?.().catch(() => undefined)
+    if (ids) see(ids)
+    else if (whole && !control.signal.aborted) setTimeout(() => void lookAnew(), LOOK_AGAIN_AFTER)
+  }
+
   function take(block: string): void {
     last = Number(/^id: (\d+)$/m.exec(block)?.[1] ?? last)
-    if (whole && block.includes('"kind":"together"')) void whole().then(see, () => undefined)
+    if (block.includes('"kind":"together"')) void lookAnew()
     const data = /^data: (?:\{"lesson":"[^"]+","event":)?(\{"kind":"reading".*)$/m.exec(block)?.[1]
     const id = data && /"reading":\{"id":"([^"]+)"|"id":"([0-9a-f-]{36})"/.exec(data)
     const reading = id && (id[1] ?? id[2])
