@@ -1,6 +1,6 @@
 import type { Evidence, Grade } from '../evidence'
 import { comingFactors, mainWords, type Plan } from '../lesson'
-import { readDirections } from './conclusion/directions'
+import { readDirections, type Earlier } from './conclusion/directions'
 import { readFigures } from './conclusion/figures'
 import { readGroups, type GroupsCounted } from './conclusion/groups'
 import { HEDGED, HOW_SURE, NOT_FOUND } from './conclusion/lexicon'
@@ -12,6 +12,7 @@ import {
   keptRight,
   noDifference,
   notMeasured,
+  otherAmountOfKept,
   outsideTested,
   proof,
   quotesNumbers,
@@ -101,10 +102,12 @@ export function readConclusion(written: string, plan: Plan, evidence: Evidence, 
   const sentences = sentencesOf(text, plan)
   if (evidence.grade !== 'nothing-yet') {
     const hedged = HEDGED.test(text)
-    let earlier: ConditionMention | undefined
+    let [earlier, sole]: (ConditionMention | undefined)[] = []
     for (const sentence of sentences) {
-      const read = readSentence(sentence, plan, evidence, own, { hedged, sure: SURE.test(text) && !hedged, earlier })
-      earlier = sentence.mentions.findLast((one): one is ConditionMention => one.kind === 'condition') ?? earlier
+      const read = readSentence(sentence, plan, evidence, own, { hedged, sure: SURE.test(text) && !hedged, earlier, sole })
+      const named = sentence.mentions.filter((one): one is ConditionMention => one.kind === 'condition')
+      earlier = named.at(-1) ?? earlier
+      sole = named.every(({ id }) => id === named[0]?.id) ? named[0] : undefined
       doubts.push(...read.doubts)
       right.push(...read.right)
     }
@@ -129,7 +132,7 @@ function readSentence(
   plan: Plan,
   evidence: Evidence,
   own: Evidence | undefined,
-  { hedged, sure, earlier }: { hedged: boolean; sure: boolean; earlier: ConditionMention | undefined },
+  { hedged, sure, ...before }: { hedged: boolean; sure: boolean } & Earlier,
 ): Omit<ReadConclusion, 'unread'> {
   const doubts: ClaimDoubt[] = []
   const right: Span[] = []
@@ -162,7 +165,7 @@ function readSentence(
     for (const { from, to, ...wrong } of [...figures.wrong.filter((one) => !ofRate(one)), ...ratios.wrong, ...rates.wrong])
       doubts.push({ code: 'wrong-number', ...wrong, at: [{ from, to }] })
   }
-  const directions = readDirections(sentence, plan, evidence, hedged, earlier)
+  const directions = readDirections(sentence, plan, evidence, hedged, before)
   const groups = readGroups(sentence, evidence, directions)
   right.push(...groups.right)
   for (const { from, to, ...wrong } of groups.wrong) doubts.push({ code: 'wrong-number', ...wrong, at: [{ from, to }] })
@@ -172,7 +175,7 @@ function readSentence(
   }
   right.push(...toldRight(sentence, plan, evidence), ...reasonsRight(sentence, evidence), ...keptRight(sentence, plan))
   doubts.push(
-    ...(hedged ? [] : notMeasured(sentence, plan)),
+    ...(hedged ? [] : [...notMeasured(sentence, plan), ...otherAmountOfKept(sentence, plan)]),
     ...actsOn(sentence, evidence, hedged),
     ...calledFair(sentence, evidence),
     ...effects(sentence, plan, evidence, hedged),

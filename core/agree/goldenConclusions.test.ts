@@ -36,6 +36,35 @@ const { fixtures, sentences } = read('test/golden/conclusions.json')
 /** Others of the same lessons, judged before the reader saw them. */
 const ours = read('test/ourConclusions.json').sentences
 
+/** What was read in a lesson of our own: by condition, and by moment or place where it has some, a row for each group. */
+type ByGroup = number[][]
+interface OurLesson extends Omit<Fixture, 'readings'> {
+  groups: Record<string, ByGroup | Record<string, ByGroup>>
+}
+/** Lessons of other words and units, with sentences of the same kind. */
+const elsewhere = JSON.parse(readFileSync('test/ourLessons.json', 'utf8')) as {
+  lessons: Record<string, OurLesson>
+  sentences: Judged[]
+}
+for (const [name, { groups, ...rest }] of Object.entries(elsewhere.lessons))
+  fixtures[name] = { ...rest, readings: Object.entries(groups).flatMap(([condition, of]) => readingsIn(condition, of, rest)) }
+
+function readingsIn(
+  condition: string,
+  of: OurLesson['groups'][string],
+  { moments, places }: Omit<OurLesson, 'groups'>,
+): Fixture['readings'] {
+  const parts: [string, ByGroup][] = Array.isArray(of) ? [['', of]] : Object.entries(of)
+  return parts.flatMap(([part, byGroup]) =>
+    byGroup.flatMap((values, place) =>
+      values.map((value) => ({
+        ...{ group: `G${place + 1}`, condition, value },
+        ...(moments ? { moment: part } : places ? { place: part } : {}),
+      })),
+    ),
+  )
+}
+
 /** A lesson of a fixture: its ids are its names. */
 function lessonOf(fixture: Fixture): { plan: Plan; record: LessonRecord } {
   const begun = emptyPlan('Puffin', 24, counter('g'))
@@ -84,6 +113,7 @@ const LEFT_OUT = ['no-numbers', 'does-not-say-how-sure', 'cause-without-reason',
 describe.each([
   ['judged by others', sentences],
   ['judged by ourselves', ours],
+  ['of other lessons', elsewhere.sentences],
 ])('sentences %s', (_, judgedSo) => {
   const all = judgedSo.map((judged) => {
     const { plan, record } = lessonOf(fixtures[judged.fixture]!)

@@ -13,9 +13,10 @@ export function mainWords(text: string): string[] {
   return [...new Set(words.filter((word) => !SMALL_WORDS.has(word)).map(withoutEnding))]
 }
 
-/** `withoutEnding('strips') // 'strip'` */
+/** `withoutEnding('strips') // 'strip'`, and `withoutEnding('string') // 'string'`: no word is left without a vowel. */
 export function withoutEnding(word: string): string {
-  return word.replace(/(?:ies|es|s|ing|ed|er|est)$/, '')
+  const bare = word.replace(/(?:ies|es|s|ing|ed|er|est)$/, '')
+  return /[aeiouy]/.test(bare) ? bare : word
 }
 
 /** Do the main words of a card's name all stand in a text. `isNamed('the width of the strip', 'how wide the strip, its width') // true` */

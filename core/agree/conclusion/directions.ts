@@ -16,21 +16,40 @@ import {
   type Stretch,
 } from './mentions'
 import { fitsResult, isApart, judgeComparative, judgeSuperlative, MUCH, placesOf, sideOf, type Claim, type Judged } from './order'
-import { inOrder, isOneByOne, judgeNth, listsOrder, nthOf, readOrder } from './inOrder'
+import { inOrder, isList, isOneByOne, judgeNth, listsOrder, nthOf, readOrder } from './inOrder'
 import { readPlaces, type PlaceClaim } from './places'
 import { keptBefore, ofSetUp, otherKindOfKept } from './setUp'
 import { readTrend } from './trend'
 
+const GREW = /\bit (?:really )?(?:(grew|rose|went up|increased)|(shrank|fell|sank|went down|decreased|cooled(?: down)?))\b/
+
+/** "We are sure that it grew", of one thing at its moments: the last against the first. */
+function readChange(clause: Stretch, plan: Plan, evidence: Evidence): Judged[] | undefined {
+  const match = comparesMoments(plan) ? GREW.exec(clause.text) : null
+  const [first, last] = [plan.watch.named[0]?.id, plan.watch.named.at(-1)?.id]
+  if (!match || first === undefined || last === undefined || NEGATED.test(clause.text)) return undefined
+  const [then, now] = [evenedOf(evidence, first), evenedOf(evidence, last)]
+  if (then === undefined || now === undefined || gradeBetween(evidence, first, last) !== 'clear') return undefined
+  const at = [{ from: clause.from + match.index, to: clause.from + match.index + match[0].length }]
+  return now > then === (match[1] !== undefined) ? [{ code: 'right', at }] : [{ code: 'wrong-direction', named: undefined, at }]
+}
+
+/** Who was named before a sentence: last of all, and alone in the sentence right before it. */
+export interface Earlier {
+  earlier?: ConditionMention | undefined
+  sole?: ConditionMention | undefined
+}
+
 /**
  * Every comparison that a sentence makes, against the order of the averages.
- * @param earlier who was named last in the sentences before
+ * @param earlier who was named in the sentences before
  */
 export function readDirections(
   sentence: Stretch,
   plan: Plan,
   evidence: Evidence,
   hedged: boolean,
-  earlier?: ConditionMention,
+  { earlier, sole }: Earlier = {},
 ): Judged[] {
   // "With more layers it lifts fewer clips: 18 with one": behind the colon stand the figures for it.
   const colon = sentence.text.indexOf(': ')
@@ -38,21 +57,19 @@ export function readDirections(
   if (FOR_EACH.test(sentence.text)) return []
   const untrue = NOT_TRUE.exec(sentence.text)
   if (untrue) {
-    const told = clausesJudged(
-      part(sentence, untrue.index + untrue[0].length, sentence.text.length),
-      plan,
-      evidence,
-      hedged,
+    const told = clausesJudged(part(sentence, untrue.index + untrue[0].length, sentence.text.length), plan, evidence, hedged, {
       earlier,
-    )
+      sole,
+    })
     return told.flatMap(({ code, at }): Judged[] => (code === 'right' ? [{ code: 'wrong-direction', named: undefined, at }] : []))
   }
   const listed = readOrder(sentence, plan, evidence)
   // What is listed one after the other is read clause by clause as well, unless it is wrong already.
   if (listed && (listsOrder(sentence) || listed.some(({ code }) => code !== 'right'))) return listed
+  if (listed && isList(sentence)) return [...listed, ...clausesJudged(sentence, plan, evidence, hedged, { earlier, sole })]
   const trend = readTrend(lead, plan, evidence, hedged)
-  if (!trend) return clausesJudged(sentence, plan, evidence, hedged, earlier)
-  return [trend, ...(rest ? clausesJudged(rest, plan, evidence, hedged, earlier) : [])]
+  if (!trend) return clausesJudged(sentence, plan, evidence, hedged, { earlier, sole })
+  return [trend, ...(rest ? clausesJudged(rest, plan, evidence, hedged, { earlier, sole }) : [])]
 }
 
 /** "With every 20 in more it bounces 10 in more": nobody reckons that out here. */
@@ -65,7 +82,7 @@ function part({ text, from, mentions }: Stretch, begin: number, end: number): St
   return { ...span, text: text.slice(begin, end), mentions: mentions.filter((one) => one.from >= span.from && one.to <= span.to) }
 }
 
-function clausesJudged(sentence: Stretch, plan: Plan, evidence: Evidence, hedged: boolean, earlier?: ConditionMention): Judged[] {
+function clausesJudged(sentence: Stretch, plan: Plan, evidence: Evidence, hedged: boolean, { earlier, sole }: Earlier): Judged[] {
   // Who a sentence began with stays its subject: "card was lower than tissue, but higher than …".
   let last: ConditionMention | undefined
   let ofPlaces: PlaceClaim | undefined
@@ -84,13 +101,15 @@ function clausesJudged(sentence: Stretch, plan: Plan, evidence: Evidence, hedged
     const nth = nthOf(clause, conditions)
     if (nth && (only ?? before)) return judgeNth((only ?? before)!, nth, clause, plan, evidence)
     if (before && only && more.length === 0 && words.length === 0 && isOneByOne(clause)) return inOrder(before, only, evidence)
+    const changed = conditions.length === 0 && words.length === 0 && readChange(clause, plan, evidence)
+    if (changed) return changed
     const equal = readEquality(clause, sentence, conditions, before, plan, evidence, hedged)
     if (equal) return equal
     if (words.length > 0 && conditions.length === 0) {
       const other = otherKindOfKept(clause, plan)
       if (other) return [{ code: 'not-tested', factor: other.factor.id, at: [other.at] }]
     }
-    const spoken: Spoken = { clause, sentence, conditions, before, earlier: last ?? earlier }
+    const spoken: Spoken = { clause, sentence, conditions, before, earlier: last ?? earlier, sole: last ? undefined : sole }
     return words.flatMap((word) => judgeWord(word, spoken, plan, evidence, hedged))
   })
 }
@@ -111,12 +130,16 @@ interface Spoken {
   before: ConditionMention | undefined
   /** In this sentence or one before it. */
   earlier: ConditionMention | undefined
+  /** The only one that the sentence before this one names. */
+  sole: ConditionMention | undefined
 }
 
 /** Is the thing that a word is said of named in what was measured. */
 function ofMeasured({ from }: ComparingMention, clause: Stretch, plan: Plan): boolean {
   const noun = /\b(?:the|our) (\p{L}{3,}) (?:is|was) $/u.exec(clause.text.slice(0, from - clause.from))?.[1]
-  return noun !== undefined && mainWords(testOf(plan).measure?.name ?? '').includes(withoutEnding(noun))
+  const name = testOf(plan).measure?.name ?? ''
+  // "The length of the shadow" says nothing of how dark it is.
+  return noun !== undefined && !/^the \p{L}+ of /u.test(name) && mainWords(name).includes(withoutEnding(noun))
 }
 
 const BECAME = /\b(?:got|gets|became|becomes|has become|turned)\b/
@@ -148,10 +171,23 @@ function judgeWord(word: ComparingMention, spoken: Spoken, plan: Plan, evidence:
     const fromTo = /\bfrom\b/.test(clause.text) && conditions.length === 2 && conditions[1]
     if (fromTo) return judgeComparative({ word, subject: fromTo, side }, [conditions[0]!], plan, evidence, hedged)
     const now = conditions[0] ?? spoken.earlier
+    const [began, ended] = [plan.watch.named[0], plan.watch.named.at(-1)]
+    // "The bottle got heavier": from the first moment to the last.
+    if (!now && began && ended && conditions.length === 0) {
+      const whole = { kind: 'condition' as const, from: word.from, to: word.to }
+      return judgeComparative(
+        { word, subject: { ...whole, id: ended.id }, side },
+        [{ ...whole, id: began.id }],
+        plan,
+        evidence,
+        hedged,
+      )
+    }
     const then = now && plan.watch.named[plan.watch.named.findIndex(({ id }) => id === now.id) - 1]
     return now && then ? judgeComparative({ word, subject: now, side }, [{ ...now, id: then.id }], plan, evidence, hedged) : []
   }
-  const subject = subjectOf(word, conditions, before, clause)
+  const isIt = IT.test(clause.text.slice(0, word.from - clause.from))
+  const subject = subjectOf(word, conditions, before, clause) ?? (isIt ? spoken.sole : undefined)
   if (!subject) return []
   if (NARROWED.test(clause.text.slice(word.from - clause.from))) return []
   if (word.superlative && OF_READINGS_ITSELF.test(clause.text.slice(word.to - clause.from)))
@@ -168,7 +204,8 @@ function judgeWord(word: ComparingMention, spoken: Spoken, plan: Plan, evidence:
   const than = /\bthan\b/.test(clause.text.slice(word.to - clause.from))
   const object = conditions.find(({ from, id }) => from > Math.max(word.to, subject.to) && id !== subject.id)
   if (than && !object) return []
-  const objects = object && (than || isBehind(word)) ? withJoined(object, conditions, clause) : []
+  const objects =
+    object && (than || isBehind(word)) ? withJoined(object, conditions, clause) : otherOfTwo(subjects, sentence, clause)
   const each = subjects.map((one) => judgeComparative({ word, subject: one, side }, objects, plan, evidence, hedged))
   if (each.some((judged) => judged.length === 0)) return each.flat().filter(({ code }) => code !== 'right')
   const degree = degreeOf(word, clause)
@@ -177,6 +214,8 @@ function judgeWord(word: ComparingMention, spoken: Spoken, plan: Plan, evidence:
   return fits ? [...each.flat(), { code: 'right', at: [degree.at] }] : each.flat()
 }
 
+/** "It held fewest", "we are sure it was highest". */
+const IT = /\b(?:it|that one) (?:\p{L}+ ){1,2}(?:the )?$/u
 const TAKES = /\b(?:takes?|took|taking|lasts?|lasted|needs?|needed) (?:\p{L}+ )?$/u
 
 const isATime = (plan: Plan) => unitOf(resultUnit(plan)).dimension === 'time' || countsOf(plan) === 'until'
@@ -263,21 +302,33 @@ function isBehind({ word }: ComparingMention): boolean {
 
 /** Properties of a thing that an instrument for something else does not show. */
 const PROPERTIES: readonly Quality[] = ['speed', 'strength', 'weight', 'warmth', 'loudness', 'light', 'wetness']
+/** How large something became is a length. */
+const GROWN = /^(?:tall|wid|broad|deep)/
 const OF_THINGS: readonly Quality[] = ['width', 'length', 'depth']
 
 /** How much of something is held is not how high it climbs. */
 const HOLDS = /\b(?:holds?|held|keeps?|kept|carries|carried|stores?) (?:the )?$/
 
-function isUnmeasured({ quality, from, to, of }: ComparingMention, clause: Stretch, plan: Plan, explained: boolean): boolean {
+function isUnmeasured({ word, quality, from, to, of }: ComparingMention, clause: Stretch, plan: Plan, explained: boolean): boolean {
   // What stands before a colon is explained behind it.
   if (HEDGED.test(clause.text) || explained) return false
   if (quality === 'size' && of !== undefined && HOLDS.test(clause.text.slice(0, from - clause.from))) return true
   // "The thickest paper" is said of the thing itself.
   const noun = /^\s+(\p{L}{3,})/u.exec(clause.text.slice(to - clause.from))?.[1]
   const ofThing = noun !== undefined && mainWords(changedFactor(plan)?.name ?? '').includes(withoutEnding(noun))
-  if (!PROPERTIES.includes(quality) && !(ofThing && OF_THINGS.includes(quality))) return false
+  const grows = GROWN.test(word) && unitOf(resultUnit(plan)).dimension !== 'length'
+  if (!PROPERTIES.includes(quality) && !grows && !(ofThing && OF_THINGS.includes(quality))) return false
   const cards = ofThing ? [changedFactor(plan)!] : plan.factors
   return ![...cards, ...plan.measures].some(({ name }) => isAbout(name, quality))
+}
+
+/** "Paste held 34 s, the glue stick 14 s, so paste holds longer": than the other of the two that were named. */
+function otherOfTwo(subjects: ConditionMention[], sentence: Stretch, clause: Stretch): ConditionMention[] {
+  if (subjects.length !== 1 || !/^\W*(?:and )?so\b/.test(clause.text)) return []
+  const before = sentence.mentions.filter((one): one is ConditionMention => one.kind === 'condition' && one.to <= clause.from)
+  const ids = [...new Set(before.map(({ id }) => id))]
+  if (ids.length !== 2 || !ids.includes(subjects[0]!.id)) return []
+  return before.filter(({ id }) => id !== subjects[0]!.id).slice(0, 1)
 }
 
 /** An object with those that stand right behind it: "than in the cupboard and the window". */

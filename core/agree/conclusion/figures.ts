@@ -107,7 +107,7 @@ export function readFigures(
       else if (strict || together) wrong.push(wrongly(figure, sentence, against, tables[0]!.rows.get(against)?.averages[0]))
       continue
     }
-    const between = betweenTwo(sentence, clause, figure, evidence)
+    const between = betweenTwo(sentence, clause, figure, evidence) ?? sinceBefore(sentence, clause, figure, plan, evidence)
     const isDifference =
       between && beyond
         ? between.some((one) => lies(Math.abs(one)))
@@ -174,17 +174,34 @@ function betweenTwo(sentence: Stretch, clause: Stretch, figure: Span, { summarie
   const between = /\b(?:difference|gap) between\b/.test(before)
   // "There were 12 mm between A and B".
   const behind = /^\s?between\b/.test(sentence.text.slice(figure.to - sentence.from))
-  const compares = clause.mentions.some(({ kind }) => kind === 'comparing') && saysDifference(sentence, figure)
+  const compares =
+    clause.mentions.some(({ kind }) => kind === 'comparing') && (saysDifference(sentence, figure) || isCompared(sentence, figure))
   const steps = goesFromTo(clause, figure)
-  if (!between && !behind && !compares && !steps) return undefined
+  const grown = grewFromTo(clause, figure)
+  if (!between && !behind && !compares && !steps && !grown) return undefined
   const named = ({ mentions }: Stretch, to: number) =>
     mentions.flatMap((one) => (one.kind === 'condition' && one.to <= to ? [one.id] : []))
   const after = sentence.mentions.flatMap((one) => (one.kind === 'condition' && one.from >= figure.to ? [one.id] : [])).slice(0, 2)
-  const inClause = between ? named(sentence, figure.from) : behind ? after : named(clause, steps ? figure.from : clause.to)
+  const inClause = between ? named(sentence, figure.from) : behind || grown ? after : named(clause, steps ? figure.from : clause.to)
   // "Kitchen roll reached 61 mm, 12 mm more than tissue."
-  const all = inClause.length === 1 && !between && !behind ? [...named(sentence, clause.from).slice(-1), ...inClause] : inClause
+  const all =
+    inClause.length === 1 && !between && !behind && !grown ? [...named(sentence, clause.from).slice(-1), ...inClause] : inClause
   const [a, b] = [...new Set(all)].map((id) => summaries.find(({ condition }) => condition === id))
   return new Set(all).size === 2 && a && b ? [a.evened - b.evened, a.mean - b.mean] : undefined
+}
+
+/** "It lost 27 degrees in thirty minutes": since the first moment, or the one before. */
+function sinceBefore(sentence: Stretch, clause: Stretch, figure: Span, plan: Plan, { summaries }: Evidence): number[] | undefined {
+  if (!comparesMoments(plan) || !saysDifference(sentence, figure)) return undefined
+  const [only, ...more] = clause.mentions.filter((one) => one.kind === 'condition')
+  const at = more.length > 0 || !only ? -1 : plan.watch.named.findIndex(({ id }) => id === only.id)
+  if (at <= 0) return undefined
+  const summaryAt = (place: number) => summaries.find(({ condition }) => condition === plan.watch.named[place]!.id)
+  const now = summaryAt(at)
+  return (
+    now &&
+    [0, at - 1].flatMap((place) => summaryAt(place) ?? []).flatMap((then) => [now.evened - then.evened, now.mean - then.mean])
+  )
 }
 
 /** "From one layer to two it loses 5 clips." */
@@ -197,6 +214,19 @@ function goesFromTo(clause: Stretch, figure: Span): boolean {
     /^ (?:\p{L}+ )?to (?:the )?$/u.test(text.slice(a.to - from, b.from - from))
   )
 }
+
+/** "It grew 35 mm from Monday to Friday." */
+function grewFromTo({ text, from, mentions }: Stretch, figure: Span): boolean {
+  const [a, b] = mentions.filter((one) => one.kind === 'condition' && one.from >= figure.to)
+  if (!a || !b || !CHANGED_BY.test(text.slice(0, figure.from - from))) return false
+  return (
+    /^ from (?:the )?$/.test(text.slice(figure.to - from, a.from - from)) &&
+    /^ to (?:the )?$/.test(text.slice(a.to - from, b.from - from))
+  )
+}
+
+const CHANGED_BY =
+  /\b(?:grew|grown|rose|climbed|fell|dropped|cooled|warmed|lost|gained|shrank|sank|went (?:up|down)|increased|decreased|changed)(?: by)?(?: about)? $/
 
 /** How far readings of one condition lie apart. */
 const RANGES = /\b(?:rang\w*|spread|apart|differ\w*|between|wobble\w*)\b/

@@ -12,6 +12,15 @@ export function listsOrder({ text }: Stretch): boolean {
   return IN_ORDER.test(text)
 }
 
+/** Nothing stands before the first that is listed but how sure the class is: "We tested kitchen roll, then tissue" is no order. */
+const BEGINS = /^\W*(?:we are sure\W+)?(?:the )?$/
+
+/** Does a sentence do nothing but list: "We are sure: pleated, then rolled, then flat". */
+export function isList({ text, from, mentions }: Stretch): boolean {
+  const first = mentions.find(({ kind }) => kind === 'condition')
+  return first !== undefined && THEN_THEN.test(text) && BEGINS.test(text.slice(0, first.from - from))
+}
+
 const THEN_THEN = /, (?:and )?then [^,]+,? (?:and )?then /
 
 /** "The order is kitchen roll, tissue, card": the best first, each clearly before the next. */

@@ -29,7 +29,7 @@ export const QUALITY_NAMES: Record<Quality, string[]> = {
   weight: ['weight', 'mass', 'heavy', 'weighs'],
   warmth: ['temperature', 'warm', 'hot', 'heat', 'cold', 'cool'],
   loudness: ['loud', 'sound', 'noise', 'quiet'],
-  strength: ['strength', 'strong', 'force', 'pull'],
+  strength: ['strength', 'strong', 'force', 'pull', 'load', 'breaks', 'holds', 'carries'],
   light: ['light', 'bright', 'dark', 'shade'],
   wetness: ['wet', 'damp', 'dry'],
 }
@@ -60,7 +60,7 @@ export const EFFECT =
   /\b(changes?|changed|affects?|affected|matters?|mattered|(?:makes?|made|does make) (?:a |the )?(?:big |real |clear |clear )?difference|ha[sd] (?:an? )?(?:\w+ )?effect|decides?|depends? on)\b/i
 export const MAKES = /\b(makes?|made|causes?|caused|lets?|helps?|changes?|changed|affects?|affected|matters?|mattered)\b/i
 export const NO_DIFFERENCE =
-  /\b(?:no (?:real |clear |big )?difference|makes? no|made no|(?:does|did) not (?:matter|change|affect)|(?:doesn't|didn't) (?:matter|change|affect)|not change|no effect|(?:are|were|is|was|came out|stayed|all|both|climbed|reached|lifted|bounced|weighed|lasted|grew|rose|went|got|held|drank|took|needed)(?: to)? (?:all |both |about |nearly |almost |exactly |just )*(?:the same|equal(?:ly)?)|(?:could not|couldn't|cannot|can't|did not|didn't) (?:\w+ )?(?:find|see|measure|notice|tell) (?:a|any) (?:real |clear |big )?difference)\b/gi
+  /\b(?:no (?:real |clear |big )?difference(?: that matters)?|makes? no|made no|(?:does|did) not (?:matter|change|affect)|(?:doesn't|didn't) (?:matter|change|affect)|not change|no effect|(?:are|were|is|was|came out|stayed|all|both|climbed|reached|lifted|bounced|weighed|lasted|grew|rose|went|got|held|drank|took|needed)(?: to)? (?:all |both |about |nearly |almost |exactly |just )*(?:the same|equal(?:ly)?)|equally (?:long|far|high|fast|warm|strong|well|much|often|heavy|tall|loud|good|big)|(?:could not|couldn't|cannot|can't|did not|didn't) (?:\w+ )?(?:find|see|measure|notice|tell) (?:a|any) (?:real |clear |big )?difference)\b/gi
 export const LOST = /\b(lost|loses?|losing|shrank|shrunk|shrinks?|dropped|drops?|fell|falls?|cooled|cools?|used up|melted away)\b/i
 export const ABOUT =
   /\b(about|around|nearly|almost|roughly|close to|near|just (?:over|under)|over|under|more than|less than|approximately|some)\s*$/i
@@ -81,7 +81,7 @@ export const JOINING = new Set(
   be been being is are was were has have had will can could may might yet just still out up down off over under into onto round i you
   test class results result table numbers conclusion think thought
   quite very rather really more less most least between each other whether if how found find saw see show shows
-  shown showed say says said tell tells know looks look like seems seem that's it's our us me my mine on average overall once away back real difference gap apart lie lies lay means again thermometer scale scales ruler rulers stopwatch instrument instruments makes made`
+  shown showed say says said tell tells know looks look like seems seem that's it's our us me my mine on average overall once away back real difference gap apart lie lies lay means again thermometer scale scales ruler rulers stopwatch instrument instruments makes made use used way`
     .split(/\s+/)
     .filter(Boolean),
 )

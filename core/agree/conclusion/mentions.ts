@@ -22,7 +22,7 @@ import {
   NUMBER_WORDS,
   numberOf,
 } from '../../quantity'
-import { PLACED, QUALITY_NAMES } from './lexicon'
+import { JOINING, PLACED, QUALITY_NAMES } from './lexicon'
 
 /** A stretch of a text, from its first letter to behind its last. */
 export interface Span {
@@ -150,7 +150,7 @@ function mentionsIn(sentence: string, offset: number, plan: Plan): Mention[] {
   const figures = numbers.filter((figure) => !named.some((one) => one.from === figure.from))
   // "The height of the tallest three" is the name of what was measured.
   const measured = nameOfMeasureIn(sentence, offset, plan)
-  const comparing = comparingIn(sentence, offset).filter(
+  const comparing = comparingIn(sentence, offset, plan).filter(
     (word) => !conditions.some((one) => overlap(one, word)) && !measured.some((one) => within(word, one)),
   )
   const longest = conditions.filter(
@@ -207,9 +207,10 @@ const namesOf = oncePer((plan: Plan) => {
     if (words.length === 0) return []
     const others = names.filter((_, other) => other !== place).join(' ')
     const alone = words.filter(
-      (word) =>
+      (word, at) =>
         words.length > 1 &&
-        word.length > 3 &&
+        // "Oil" of "cooking oil".
+        (word.length > 3 || (at === words.length - 1 && word.length === 3 && !JOINING.has(word))) &&
         !RANKS.test(word) &&
         !/\d/.test(word) &&
         !others.includes(word) &&
@@ -229,7 +230,13 @@ const namesOf = oncePer((plan: Plan) => {
       ...words
         .filter((word) => words.length > 1 && RANKS.test(word))
         .map((word) => made(`(?<=\\bthe )${word}(?= (?:was|is|had|gave|got)\\b)`)),
+      // "Slow stirring" of "slowly".
+      ...(words.length === 1 && /^\p{L}{3,}ly$/u.test(words[0]!) ? [made(escaped(words[0]!.slice(0, -2)))] : []),
       ...inWords(plan, condition).map(made),
+      // "After ten minutes" is "in ten minutes", too.
+      ...(comparesMoments(plan) && words[0] === 'after' && words.length > 1
+        ? [made(`(?:in|within) ${words.slice(1).map(escaped).join('[\\s-]*')}`)]
+        : []),
       ...(comparesMoments(plan) && place === 0 ? [made('at first'), made('(?:at|in) the (?:beginning|start)')] : []),
       ...(comparesMoments(plan) && place === active.length - 1 ? [made('(?:at|in) the end'), made('finally')] : []),
       ...ofNothing(plan, names[place]!).map(made),
@@ -254,6 +261,11 @@ function inWords(plan: Plan, condition: Condition): string[] {
   const value = conditionValue(plan, condition)
   const things = mainWords(changedFactor(plan)?.name ?? '').filter((word) => word.length > 3)
   if (value === undefined || things.length === 0) return []
+  if (value === 0)
+    return [
+      `(?:no|zero|without (?:any )?)\\s*(?:${things.map(escaped).join('|')})\\p{L}*`,
+      '(?<=\\b(?:with|than|as|and|to|from) )none',
+    ]
   const written = [String(value), NUMBER_WORDS[value - 1]].filter((word) => word !== undefined)
   const beside = `(?=\\s+(?:${things.map(escaped).join('|')}))`
   const alone =
@@ -291,7 +303,8 @@ function figuresIn(sentence: string, offset: number, plan: Plan): FigureMention[
   )
   const inDigits = [...sentence.matchAll(NUMBER)].flatMap((match): FigureMention[] => {
     const after = sentence.slice(match.index + match[0].length)
-    if (COUNTED_THINGS.test(after) || OUT_OF.test(sentence.slice(0, match.index))) return []
+    const isOften = /^\s*times\b(?! as\b)/.test(after) && /^how often\b/i.test(testOf(plan).measure?.name ?? '')
+    if ((COUNTED_THINGS.test(after) && !isOften) || OUT_OF.test(sentence.slice(0, match.index))) return []
     const written = unitAfter(after, own, plan.conditionUnit)
     const figure = spanned(match, offset, {
       kind: 'figure' as const,
@@ -302,7 +315,7 @@ function figuresIn(sentence: string, offset: number, plan: Plan): FigureMention[
     // "3 jars" is no figure of the table, "12 clips" is where clips are counted.
     const noun = /^\s+(\p{L}{3,})/u.exec(after)?.[1]
     const counts = mainWords(testOf(plan).measure?.name ?? '')
-    if (!written && noun && !SMALL_AFTER.test(noun) && !counts.includes(withoutEnding(noun))) return []
+    if (!written && noun && !isOften && !SMALL_AFTER.test(noun) && !counts.includes(withoutEnding(noun))) return []
     return [{ ...figure, to: figure.to + (written?.length ?? 0) }]
   })
   return [...inDigits, ...inWords].sort((a, b) => a.from - b.from)
@@ -321,7 +334,7 @@ function valueOf(written: string): { value: number; decimals: number } {
 }
 
 const SMALL_AFTER =
-  /^(and|but|for|with|while|whereas|against|compared|than|average|averaged|long|high|tall|far|wide|deep|were|was|then|before|after|through|when|from)$/
+  /^(more|fewer|less|higher|lower|further|longer|shorter|and|but|for|with|while|whereas|against|compared|than|average|averaged|long|high|tall|far|wide|deep|were|was|then|before|after|through|when|from)$/
 
 /** The unit that is written behind a number, and how many letters it takes. */
 function unitAfter(after: string, own: ResultUnit, ofConditions: UnitCode): { unit: UnitCode; length: number } | undefined {
@@ -349,19 +362,36 @@ function conditionOfNumber(figure: FigureMention, sentence: string, offset: numb
 
 const AMOUNT = /^(?:more|most|less|least|fewer|fewest)$/
 
-function comparingIn(sentence: string, offset: number): ComparingMention[] {
+/** What ended first had least of what was read "until" or "before" that. */
+const ENDED =
+  /\b(?:slid|slides?|slipped|slips?|broke|breaks?|fell|falls?|snapped|snaps?|tore|tears?|stopped|stops?|gave way|gives way|melted|melts?|ran out|emptied|dried|sank|sinks?|popped|burst|went out|let go|came off|dropped|gave up) (?=(?:first|last)\b)/
+const UNTIL = /\b(?:before|until|till|at which|when|that breaks|load|how long|time)\b/
+
+function comparingIn(sentence: string, offset: number, plan: Plan): ComparingMention[] {
   const words = [...sentence.matchAll(/\p{L}+/gu)].flatMap((match): ComparingMention[] => {
     const word = COMPARING.get(match[0])
     if (!word || isIdle(match[0], sentence.slice(0, match.index), sentence.slice(match.index + match[0].length))) return []
     const of = AMOUNT.test(match[0]) ? /^ (\p{L}{3,})/u.exec(sentence.slice(match.index + match[0].length))?.[1] : undefined
     return [spanned(match, offset, { ...word, kind: 'comparing' as const, of: of && withoutEnding(of) })]
   })
-  const placed = PLACED.flatMap(({ words: pattern, side, superlative, quality = 'rank' }) =>
+  const ranked = PLACED.flatMap(({ words: pattern, side, superlative, quality = 'rank' }) =>
     [...sentence.matchAll(pattern)].map((match) =>
       spanned(match, offset, { kind: 'comparing' as const, word: match[0], side, superlative, quality }),
     ),
   )
-  return [...words, ...placed]
+  // "The heart beats 38 times" is no race.
+  const beats = mainWords(testOf(plan).measure?.name ?? '').includes('beat')
+  const placed = beats ? ranked.filter(({ word }) => !word.startsWith('beat')) : ranked
+  const ended = ENDED.exec(sentence)
+  if (!ended) return [...words, ...placed]
+  const untilThen = UNTIL.test(plainly(testOf(plan).measure?.name ?? ''))
+  const ofTheEnd = [...sentence.matchAll(/\b(?:first|last)\b/g)].map((match) =>
+    spanned(match, offset, {
+      ...{ kind: 'comparing' as const, word: match[0], superlative: true, quality: 'size' as const },
+      side: match[0] === 'first' ? ('less' as const) : ('more' as const),
+    }),
+  )
+  return [...words, ...(untilThen ? ofTheEnd : [])]
 }
 
 /** "At least", "no longer", "most groups", "more and more": nothing is compared. */

@@ -3,6 +3,7 @@ import { unitOf, NUMBER_WORDS, numberOf } from '../../quantity'
 import { resultUnit } from '../../test'
 import type { Plan } from '../../lesson'
 import type { WrongFigure } from './figures'
+import { NEGATED, NOT_FOUND } from './lexicon'
 import { clausesOf, type ConditionMention, type Span, type Stretch } from './mentions'
 import { isApart } from './order'
 
@@ -50,7 +51,33 @@ export function readRatios(sentence: Stretch, plan: Plan, evidence: Evidence): {
         right.push(span, { from: subject.from, to: subject.to }, { from: object.from, to: object.to })
     }
   }
+  wrong.push(...multiplied(sentence, evidence))
   return { wrong, right }
+}
+
+const MULTIPLIES = /\b(doubles?|doubled|halves|halved|triples?|tripled)\b/g
+const TIMES: [RegExp, number][] = [
+  [/^doubl/, 2],
+  [/^hal/, 0.5],
+  [/^trip/, 3],
+]
+
+/** "Walking doubles the heartbeat", where it is twice that of no other; of which one it is said stays open else. */
+function multiplied(sentence: Stretch, evidence: Evidence): WrongFigure[] {
+  if (NEGATED.test(sentence.text) || NOT_FOUND.test(sentence.text)) return []
+  return clausesOf(sentence).flatMap((clause) =>
+    [...clause.text.matchAll(MULTIPLIES)].flatMap((match): WrongFigure[] => {
+      const span = { from: clause.from + match.index, to: clause.from + match.index + match[0].length }
+      const subject = clause.mentions.find((one) => one.kind === 'condition' && one.to < span.from)
+      const own = subject?.kind === 'condition' ? evenedOf(evidence, subject.id) : undefined
+      const times = TIMES.find(([pattern]) => pattern.test(match[0]))![1]
+      if (subject?.kind !== 'condition' || own === undefined || own <= 0) return []
+      const fits = evidence.summaries.some(
+        ({ condition, evened }) => condition !== subject.id && evened > 0 && isNear(own / evened / times, ''),
+      )
+      return fits ? [] : [{ ...span, said: match[0], condition: undefined, table: undefined }]
+    }),
+  )
 }
 
 /** Is a ratio what was said of it, by the words right before it. */

@@ -1,6 +1,7 @@
-import { keptFactors, mainWords, withoutEnding, type Factor, type Plan } from '../../lesson'
+import { changedFactor, keptFactors, mainWords, withoutEnding, type Factor, type Plan } from '../../lesson'
 import { testOf } from '../../test'
 import { JOINING } from './lexicon'
+import { fitsResult } from './order'
 import { isAbout, type ComparingMention, type Span, type Stretch } from './mentions'
 
 const SIZES = /^(?:bigger|larger|smaller|biggest|largest|smallest)$/
@@ -14,9 +15,18 @@ export type OfSetUp =
 
 /** Is a comparing word said of something that was kept the same; undefined where it is said of the result. */
 export function ofSetUp(word: ComparingMention, sentence: Stretch, plan: Plan): OfSetUp | undefined {
-  const noun = /^\s+(\p{L}{3,})/u.exec(sentence.text.slice(word.to - sentence.from))?.[1]
+  const after = /^\s+(the |our )?(\p{L}{3,})/u.exec(sentence.text.slice(word.to - sentence.from))
+  const noun = after?.[2]
   if (!noun) return undefined
-  const own = keptFactors(plan).filter(({ name }) => mainWords(name).includes(withoutEnding(noun)))
+  // "The longer the bag hangs" speaks of the result, "the closer the weight" of what was changed, "the heavier the bag" of neither.
+  const changed = changedFactor(plan)?.name ?? ''
+  if (after[1] !== undefined && (fitsResult(word, plan) || isAbout(changed, word.quality))) return undefined
+  const thing = withoutEnding(noun)
+  const spoken = mainWords([testOf(plan).measure?.name, changed].join(' '))
+  const named = keptFactors(plan).filter(({ name }) => mainWords(name).includes(thing))
+  // "A taller doll", where everybody had "one peg doll".
+  const own =
+    named.length > 0 || spoken.includes(thing) ? named : keptFactors(plan).filter(({ how }) => mainWords(how).includes(thing))
   const about = own.find(({ name }) => isAbout(name, word.quality))
   if (about) return { factor: about, tested: false }
   const measured = mainWords(testOf(plan).measure?.name ?? '').includes(withoutEnding(noun))

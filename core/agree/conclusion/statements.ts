@@ -10,7 +10,7 @@ import {
   type Plan,
 } from '../../lesson'
 import { resultUnit, testOf } from '../../test'
-import { convert, unitOf, NUMBER_WORDS } from '../../quantity'
+import { convert, numberOf, unitOf, NUMBER_WORDS } from '../../quantity'
 import type { ClaimDoubt } from '../claims'
 import { CERTAIN, EFFECT, HEDGED, MAKES, NEGATED, NO_DIFFERENCE, NOT_FOUND, OF_THE_METHOD, PROOF } from './lexicon'
 import { clausesOf, plainly, type Span, type Stretch } from './mentions'
@@ -27,6 +27,15 @@ export function outsideTested(sentence: Stretch, plan: Plan, sure: boolean): Cla
       at: [{ from, to }],
     }
   }
+  const named = sentence.mentions.some(({ kind }) => kind === 'condition')
+  const will = sure && !named && /\bit will\b/.test(sentence.text) && !WISHED.test(sentence.text)
+  const other = foretold || will ? FORETOLD.exec(sentence.text) : undefined
+  if (other && !/\b(?:next|we|you|they|i)\b/.test(sentence.text))
+    return {
+      code: 'outside-tested',
+      said: other[1]!.trim(),
+      at: [{ from: sentence.from + other.index, to: sentence.from + other.index + other[0].length }],
+    }
   if (plan.conditionsAs !== 'numbers' || NOT_FOUND.test(sentence.text)) return undefined
   const tested = activeConditions(plan).flatMap((condition) => conditionValue(plan, condition) ?? [])
   const alike = unitOf(plan.conditionUnit).dimension === unitOf(resultUnit(plan)).dimension
@@ -35,7 +44,7 @@ export function outsideTested(sentence: Stretch, plan: Plan, sure: boolean): Cla
     const value = convert(figure.value, figure.unit, plan.conditionUnit)
     const before = sentence.text.slice(0, figure.from - sentence.from)
     const placed =
-      /\b(?:at|from|beyond|past)\s*$/.test(before) || (!alike && /\b(?:with|of|over|above|below|under)\s*$/.test(before))
+      /\b(?:at|from|beyond|past)\s*$/.test(before) || (!alike && /\b(?:after|with|of|over|above|below|under)\s*$/.test(before))
     return placed && value !== undefined && (value > Math.max(...tested) || value < Math.min(...tested))
   })
   if (!found || tested.length === 0) return undefined
@@ -45,6 +54,9 @@ export function outsideTested(sentence: Stretch, plan: Plan, sure: boolean): Cla
 
 /** A figure that nobody read: of something that was not there, or of another number. */
 const WOULD = /\bwould\b/i
+/** "Wood glue would hold a minute": something does what nobody saw it do. */
+const FORETOLD =
+  /\b((?:\p{L}+ ){1,4})(?:would|will) (?!like\b|love\b|have\b|need to\b|want\b|help\b|be (?:\p{L}+ )?(?:good|nice|fun|interesting|fair|fairer|better|useful|great|hard|easy|easier|harder)\b)\p{L}+/u
 const WISHED =
   /\b(?:if we|we would|would like|thought|predict\w*|guess\w*|expect\w*|wonder\w*|perhaps|maybe|might|about|probably|forecast\w*|should)\b/i
 
@@ -70,8 +82,13 @@ export function effects(sentence: Stretch, plan: Plan, evidence: Evidence, hedge
 function isChangedNamed(plan: Plan, text: string): boolean {
   const name = changedFactor(plan)?.name ?? ''
   const thing = mainWords(name).at(-1)
+  // "The brand" of "the brand of pencil".
+  const head = /^the (\p{L}{4,})/u.exec(name.toLowerCase())?.[1]
   return (
     isNamed(name, text) ||
+    (head !== undefined &&
+      !/^(?:kind|type|sort|number|amount|side|part)$/.test(head) &&
+      new RegExp(`\\bthe ${head}\\b`).test(text)) ||
     (thing !== undefined && thing.length > 3 && !/^(?:how|where|when|which)\b/i.test(name) && mainWords(text).includes(thing))
   )
 }
@@ -90,7 +107,7 @@ export function keptRight(sentence: Stretch, plan: Plan): Span[] {
 
 /** What no instrument of a class shows, whatever it read. */
 const OTHER_PROPERTY =
-  /\b(?:cheap|pretti|nic|saf|healthi|clean|dear|easi|tasti|tough|smart|ugli|soft|hard|smooth|rough|stiff|fresh)(?:er|est)\b/u
+  /\b(?:cheap|pretti|nic|saf|healthi|clean|dear|easi|tasti|tough|smart|ugli|soft|hard|smooth|rough|stiff|fresh|green|yellow|brown|sweet|sour|bitter|salti)(?:er|est)\b/u
 
 /** "Is the cheapest", "is safer": said of a condition, and measured by nobody. */
 export function notMeasured(sentence: Stretch, plan: Plan): ClaimDoubt[] {
@@ -98,9 +115,37 @@ export function notMeasured(sentence: Stretch, plan: Plan): ClaimDoubt[] {
   return clausesOf(sentence).flatMap((clause): ClaimDoubt[] => {
     const match = OTHER_PROPERTY.exec(clause.text)
     if (!match || known.includes(match[0].slice(0, 4)) || NOT_FOUND.test(clause.text) || HEDGED.test(clause.text)) return []
-    if (!clause.mentions.some(({ kind, to }) => kind === 'condition' && to <= clause.from + match.index)) return []
+    // "So it is the cheapest" is said of whoever was named before.
+    const begin = /^\W*(?:and |so |but )*(?:it|they|that one) (?:is|are|was|were) (?:the )?$/.test(
+      clause.text.slice(0, match.index),
+    )
+    const named = begin ? sentence.mentions : clause.mentions
+    if (!named.some(({ kind, to }) => kind === 'condition' && to <= clause.from + match.index)) return []
     return [{ code: 'not-measured', word: match[0], at: placesOf([match], clause.from) }]
   })
+}
+
+const COUNTED = new RegExp(`\\b(\\d+|${NUMBER_WORDS.join('|')}) (\\p{L}{3,})`, 'gu')
+
+/** "With five washers it swings slower", where everybody had three: another amount of something that was kept the same. */
+export function otherAmountOfKept(sentence: Stretch, plan: Plan): ClaimDoubt[] {
+  if (NOT_FOUND.test(sentence.text) || OF_THE_METHOD.test(sentence.text) || NEGATED.test(sentence.text)) return []
+  if (!sentence.mentions.some(({ kind }) => kind === 'comparing') && !/\b(?:twice|double|half)\b/.test(sentence.text)) return []
+  const spoken = mainWords([testOf(plan).measure?.name, changedFactor(plan)?.name].join(' '))
+  return [...sentence.text.matchAll(COUNTED)].flatMap((match): ClaimDoubt[] => {
+    const [thing] = mainWords(match[2]!)
+    if (thing === undefined || spoken.includes(thing)) return []
+    const kept = keptFactors(plan).find(({ how, exceptions }) =>
+      [how, ...Object.values(exceptions)].some((one) => countedIn(one).some((counted) => counted.thing === thing)),
+    )
+    const had = kept && [kept.how, ...Object.values(kept.exceptions)].flatMap(countedIn).filter((one) => one.thing === thing)
+    if (!kept || had!.some(({ number }) => number === numberOf(match[1]!))) return []
+    return [{ code: 'not-tested', factor: kept.id, at: placesOf([match], sentence.from) }]
+  })
+}
+
+function countedIn(how: string): { number: number; thing: string | undefined }[] {
+  return [...how.toLowerCase().matchAll(COUNTED)].map((match) => ({ number: numberOf(match[1]!), thing: mainWords(match[2]!)[0] }))
 }
 
 const CALLED_FAIR = /\b(?:that|it|this|the test) (?:is|was) (?:a )?(?:quite |completely |very )?fair\b/
@@ -165,7 +210,7 @@ export function proof(sentence: Stretch, plan: Plan): ClaimDoubt[] {
       : [
           ...sentence.text.matchAll(
             new RegExp(
-              `(?<!\\bwithout )\\b(?:all|every|any) (?:${things})\\p{L}*(?!\\p{L}| \\p{L}+ed\\b| (?:was|were|had|got|came|did)\\b)`,
+              `(?<!\\bwithout )\\b(?:all|every|any) (?:(?!(?:the|our|of|these|those|other|${NUMBER_WORDS.join('|')}) )\\p{L}+ )?(?:${things})\\p{L}*(?!\\p{L}| \\p{L}+ed\\b| (?:was|were|had|got|came|did)\\b)`,
               'gu',
             ),
           ),
@@ -224,7 +269,11 @@ export function toldRight(sentence: Stretch, plan: Plan, evidence: Evidence): Sp
   const own = plainly(testOf(plan).measure?.name ?? '')
   const text = own === '' ? sentence.text : sentence.text.replaceAll(own, '')
   const negated = NEGATED.test(text) || / no /.test(text) || NOT_FOUND.test(text)
-  if (grade !== 'clear' || negated || OF_THE_METHOD.test(sentence.text)) return []
+  const things = mainWords(changedFactor(plan)?.name ?? '').join('|')
+  // "The glue we use makes a difference" says nothing of the method.
+  const ofTheResult =
+    things === '' ? text : text.replace(new RegExp(`(?<=\\b(?:${things})\\p{L}*) (?:that |which )?we (?:use|used|chose)`, 'gu'), '')
+  if (grade !== 'clear' || negated || OF_THE_METHOD.test(ofTheResult)) return []
   return clausesOf(sentence).flatMap((clause) => {
     const word = EFFECT.exec(clause.text)
     const about =

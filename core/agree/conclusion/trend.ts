@@ -1,7 +1,8 @@
 import { evenedOf, type Evidence } from '../../evidence'
-import { changedFactor, conditionValue, type Plan } from '../../lesson'
+import { changedFactor, conditionValue, mainWords, withoutEnding, type Plan } from '../../lesson'
 import { NEGATED, NOT_FOUND } from './lexicon'
-import { isAbout, type ComparingMention, type Stretch } from './mentions'
+import type { Quality, Side } from '../../quantity'
+import { isAbout, type ComparingMention, type Span, type Stretch } from './mentions'
 import { placesOf, sideOf, type Judged } from './order'
 import { ofSetUp } from './setUp'
 
@@ -9,8 +10,23 @@ const CORRELATED = /\bthe (\p{L}+)\b(.*?),? the (\p{L}+)\b/u
 
 /** "The further …, the shorter …", "moving it closer makes the shadow longer", "longer strings swing slower". */
 export function readTrend(sentence: Stretch, plan: Plan, evidence: Evidence, hedged: boolean): Judged | undefined {
+  if (isUnfair(evidence) && CORRELATED.test(sentence.text)) {
+    const [cause, effect] = sentence.mentions.filter((one): one is ComparingMention => one.kind === 'comparing' && !one.superlative)
+    const noun = cause && /^\s+the (\p{L}{3,})/u.exec(sentence.text.slice(cause.to - sentence.from))?.[1]
+    if (
+      cause &&
+      effect &&
+      noun &&
+      mainWords(changedFactor(plan)?.name ?? '').includes(withoutEnding(noun)) &&
+      !NEGATED.test(sentence.text)
+    )
+      return { code: 'not-fair', named: evidence.notFair?.apart[0]?.condition, at: placesOf(cause, effect) }
+  }
   if (plan.conditionsAs !== 'numbers' || sentence.mentions.some(({ kind }) => kind === 'condition')) return undefined
   const words = sentence.mentions.filter((one): one is ComparingMention => one.kind === 'comparing' && !one.superlative)
+  const opposite = oppositesIn(sentence, plan)
+  if (opposite && words.length === 1)
+    return judgeTrend(opposite, words[0]!, placesOf(opposite.at, words[0]!), sentence, plan, evidence, hedged)
   const [cause, effect] = words
   const joined = CORRELATED.test(sentence.text) || /\b(makes?|made|gives?|means?|lets?)\b/.test(sentence.text)
   const changed = changedFactor(plan)
@@ -19,14 +35,60 @@ export function readTrend(sentence: Stretch, plan: Plan, evidence: Evidence, hed
   const at = placesOf(cause, effect)
   const setUp = ofSetUp(cause, sentence, plan)
   if (setUp && !setUp.tested) return { code: 'not-tested', factor: setUp.factor.id, at: placesOf(cause) }
+  return judgeTrend(cause, effect, at, sentence, plan, evidence, hedged)
+}
+
+/** Which way the numbers go, against the way that the result is said to go. */
+function judgeTrend(
+  cause: { side: Side },
+  effect: ComparingMention,
+  at: Span[],
+  sentence: Stretch,
+  plan: Plan,
+  evidence: Evidence,
+  hedged: boolean,
+): Judged | undefined {
   const rising = risingOf(plan, evidence)
   const said = (cause.side === 'more') === (sideOf(effect, sentence.text, plan, evidence) === 'more')
   if (evidence.grade === 'not-fair') return { code: 'not-fair', named: undefined, at }
-  if (evidence.grade !== 'clear' && !hedged)
-    return { code: 'claims-too-much', grade: evidence.grade, at, words: words.map(({ word }) => word) }
+  if (evidence.grade !== 'clear' && !hedged) return { code: 'claims-too-much', grade: evidence.grade, at, words: [effect.word] }
   if (rising === undefined) return undefined
   return said === rising ? { code: 'right', at } : { code: 'wrong-direction', named: undefined, at }
 }
+
+/** More and less of a quality, in the words for one thing alone. */
+const OPPOSITES: [more: string, less: string, Quality][] = [
+  ['warm|hot', 'cold|cool', 'warmth'],
+  ['long', 'short', 'length'],
+  ['high|tall', 'low|short', 'height'],
+  ['thick|wide', 'thin|narrow', 'width'],
+  ['deep', 'shallow', 'depth'],
+  ['heavy', 'light', 'weight'],
+  ['far', 'near|close', 'distance'],
+  ['fast|quick', 'slow', 'speed'],
+  ['big|large|many', 'small|few|little', 'size'],
+]
+
+/** "Warm water takes longer than cold water": which end of the numbers is spoken of first. */
+function oppositesIn({ text, from }: Stretch, plan: Plan): { side: Side; at: Span } | undefined {
+  const [before, after] = text.split(/\bthan\b/)
+  if (before === undefined || after === undefined) return undefined
+  const name = changedFactor(plan)?.name ?? ''
+  for (const [more, less, quality] of OPPOSITES) {
+    if (quality !== 'size' && !isAbout(name, quality)) continue
+    for (const [said, other, side] of [
+      [more, less, 'more'],
+      [less, more, 'less'],
+    ] as const) {
+      const match = new RegExp(`\\b(?:${said})\\b`).exec(before)
+      if (match && new RegExp(`\\b(?:${other})\\b`).test(after))
+        return { side, at: { from: from + match.index, to: from + match.index + match[0].length } }
+    }
+  }
+  return undefined
+}
+
+const isUnfair = ({ grade, notFair }: Evidence) => grade === 'not-fair' || (notFair?.apart.length ?? 0) > 0
 
 /** Do the averages go up with the numbers all the way, or down; undefined where they do neither. */
 function risingOf(plan: Plan, evidence: Evidence): boolean | undefined {

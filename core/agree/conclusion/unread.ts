@@ -1,19 +1,19 @@
 import { changedFactor, comingFactors, keptFactors, mainWords, withoutEnding, type Plan } from '../../lesson'
-import { testOf } from '../../test'
+import { resultUnit, testOf } from '../../test'
 import { gradeBetween, type Evidence } from '../../evidence'
 import { AS_FAR_AS_SEEN, AVERAGE_NAMED, HEDGED, JOINING, NARROWED, NO_DIFFERENCE } from './lexicon'
-import { NUMBER_WORDS, numberOf } from '../../quantity'
+import { NUMBER_WORDS, numberOf, plainUnit, unitOf, type Quality, type ResultUnit } from '../../quantity'
 import { isOfPlan } from './figures'
 import { isApart } from './order'
-import { clausesOf, withoutNames, type Mention, type Span, type Stretch } from './mentions'
+import { clausesOf, isAbout, withoutNames, type Mention, type Span, type Stretch } from './mentions'
 
 /** What things do while they are tested: beside a condition and a figure they say that it was measured. */
 const HAPPENED =
-  /^(climb|reach|get|got|com|came|lift|drink|drank|drunk|soak|hear|heard|manag|carr|held|bounc|weigh|grow|grew|grown|tak|took|need|go|went|win|won|last|swing|swung|pull|make|made|measur|ris|rose|sink|sank|melt|dissolv|slid|slip|stay|rise|jump|fall|fell|mov|us|work|giv|gave|stretch|burn|float|spin|spun|roll|stick|stuck|stop|start|read|count|cross|travel|let|pick|drop|finish|run|ran|keep|kept|leave|left|lose|lost|gain|stand|stood|turn|beat|hang|hung|need|flow|spread|rose|fly|flew|be)[bdglmnprt]?(s|es|ed|ing|e|es|ies|ied)?$/
+  /^(climb|reach|get|got|com|came|lift|drink|drank|drunk|soak|hear|heard|manag|carr|held|bounc|weigh|grow|grew|grown|tak|took|need|go|went|win|won|last|swing|swung|pull|make|made|measur|ris|rose|sink|sank|melt|dissolv|slid|slip|stay|rise|jump|fall|fell|mov|us|work|giv|gave|stretch|burn|float|spin|spun|roll|stick|stuck|stop|start|read|count|cross|travel|let|pick|drop|finish|run|ran|keep|kept|leave|left|lose|lost|gain|stand|stood|turn|beat|hang|hung|need|flow|spread|rose|fly|flew|grip|throw|threw|understand|understood|push|blow|blew|send|sent|rub|show|shown|wait|hop|scoop|pour|snap|broke|break|tear|tore|sprout|be)[bdglmnprt]?(s|es|ed|ing|e|es|ies|ied)?$/
 
 /** Nothing but how sure the class is: "and we are sure of it", "that is clear". */
 const HOW_SURE_ONLY =
-  /^\W*(?:and |so |but )?(?:so )?(?:we (?:are|feel|can be|were)(?: \w+)? (?:sure|certain)(?: (?:of|about) (?:it|that|this|these|them)(?: \w+)?)?|(?:that|this|it|the difference|the result)(?: is| was|'s)(?: \w+)? (?:clear|sure|certain)|(?:quite|very) sure|for sure|definitely)\W*$/
+  /^\W*(?:and |so |but )?(?:so )?(?:we (?:are|feel|can be|were)(?: \w+)? (?:sure|certain)(?: (?:of|about) (?:it|that|this|these|them|(?:the|our) (?:order|results?|difference|conclusion))(?: \w+)?)?|(?:that|this|it|the difference|the result|the order)(?: is| was|'s)(?: \w+)? (?:clear|sure|certain)|(?:quite|very) sure|for sure|definitely)\W*$/
 
 /** Shares and multiples, which nobody works out here. */
 const RATIO =
@@ -98,13 +98,23 @@ function unreadInClause(
     // "Through six layers".
     if (word === 'through' && clause.mentions.some(({ kind, from }) => kind === 'condition' && from === span.to + 1)) return []
     if (word === 'only' && isBesideFigure(clause, span)) return []
+    if (/^holds?$/.test(word) && unitOf(resultUnit(plan)).dimension !== 'length') return []
+    // "32 cm long".
+    if (isOfMeasuredSize(word, plan) && found.some(({ to }) => to === span.from - 1)) return []
+    if (word === 'times' && /^how often\b/i.test(testOf(plan).measure?.name ?? '') && isBesideFigure(clause, span)) return []
+    // "Lets most light through", where light was read.
+    const letThrough = /\blets? (?:\p{L}+ )*(light|sound) $/u.exec(clause.text.slice(0, match.index))?.[1]
+    if (word === 'through' && letThrough !== undefined && known.has(letThrough)) return []
+    // "First, after 5 days", "24 after 20 s".
+    if (word === 'after' && isAfterTime(clause, span, plan)) return []
     if (asSeen && span.from >= clause.from + asSeen.index && span.to <= clause.from + asSeen.index + asSeen[0].length) return []
     const whose = NUMBER_WORDS.includes(word) && ALL_OF_THEM.exec(clause.text.slice(0, match.index))
     if (whose && ((whose[1] !== 'all' && !whose[1]!.endsWith('of')) || numberOf(word) === evidence.summaries.length)) return []
     if (word === 'because' && reasoned) return []
     if (word === 'both' && namesTwo(clause)) return []
     if (word === 'all' && /\bof all\b/.test(clause.text)) return []
-    if (JOINING.has(word) || HAPPENED.test(word) || known.has(withoutEnding(word)) || known.has(word)) return []
+    if (JOINING.has(word) || HAPPENED.test(word) || known.has(withoutEnding(word)) || known.has(word) || known.has(stemOf(word)))
+      return []
     if (CERTAIN_WORD.test(word) || (open && HEDGE_WORD.test(word)) || (same && /^(no|difference|same|equal)$/.test(word))) return []
     return [span]
   })
@@ -157,6 +167,32 @@ function isBesideFigure({ text, from: begin, mentions }: Stretch, { from, to }: 
   )
 }
 
+const SIZES: [RegExp, Quality][] = [
+  [/^long$/, 'length'],
+  [/^(?:high|tall)$/, 'height'],
+  [/^far$/, 'distance'],
+  [/^deep$/, 'depth'],
+  [/^wide$/, 'width'],
+  [/^(?:warm|hot|cold)$/, 'warmth'],
+  [/^loud$/, 'loudness'],
+  [/^heavy$/, 'weight'],
+]
+
+/** Is it how long, where lengths were read, and not how long the strip was that water climbed in. */
+function isOfMeasuredSize(word: string, plan: Plan): boolean {
+  const size = SIZES.find(([pattern]) => pattern.test(word))
+  return size !== undefined && isAbout(testOf(plan).measure?.name ?? '', size[1])
+}
+
+function isAfterTime({ mentions }: Stretch, { to }: Span, plan: Plan): boolean {
+  const isTime = (unit: ResultUnit) => unitOf(plainUnit(unit)).dimension === 'time'
+  return mentions.some(
+    (one) =>
+      one.from === to + 1 &&
+      ((one.kind === 'figure' && isTime(one.unit)) || (one.kind === 'condition' && isTime(plan.conditionUnit))),
+  )
+}
+
 /** "All four papers", "these two": how many there are. */
 const ALL_OF_THEM = /\b(all|these|those|both|out of|of)(?: of)?(?: the| our)? $/
 
@@ -201,5 +237,12 @@ function wordsOfPlan(plan: Plan): Set<string> {
     ...[...keptFactors(plan), ...comingFactors(plan)].map(({ name }) => name),
   ]
   const written = texts.join(' ').toLowerCase()
-  return new Set([...mainWords(written), ...written.split(/[^\p{L}]+/u).filter((word) => word.length > 1)])
+  const words = written.split(/[^\p{L}]+/u).filter((word) => word.length > 1)
+  return new Set([...mainWords(written), ...words, ...words.map(stemOf)])
+}
+
+/** "Rubbing" and "rubbed" are "rub". */
+function stemOf(word: string): string {
+  const bare = word.replace(/(?:ing|ed|es|s)$/, '')
+  return bare.length < 3 ? word : bare.replace(/([bdglmnprt])\1$/, '$1').replace(/e$/, '')
 }
