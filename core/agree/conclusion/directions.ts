@@ -303,6 +303,7 @@ function isBehind({ word }: ComparingMention): boolean {
 /** Properties of a thing that an instrument for something else does not show. */
 const PROPERTIES: readonly Quality[] = ['speed', 'strength', 'weight', 'warmth', 'loudness', 'light', 'wetness']
 /** How large something became is a length. */
+const LASTS = /\b(?:keeps?|kept|stays?|stayed|lasts?|lasted) (?:\p{L}+ ){0,3}$/u
 const GROWN = /^(?:tall|wid|broad|deep)/
 const OF_THINGS: readonly Quality[] = ['width', 'length', 'depth']
 
@@ -316,6 +317,8 @@ function isUnmeasured({ word, quality, from, to, of }: ComparingMention, clause:
   // "The thickest paper" is said of the thing itself.
   const noun = /^\s+(\p{L}{3,})/u.exec(clause.text.slice(to - clause.from))?.[1]
   const ofThing = noun !== undefined && mainWords(changedFactor(plan)?.name ?? '').includes(withoutEnding(noun))
+  // "Keeps water warm longest", where degrees were read.
+  if (quality === 'length' && LASTS.test(clause.text.slice(0, from - clause.from)) && !isATime(plan)) return true
   const grows = GROWN.test(word) && unitOf(resultUnit(plan)).dimension !== 'length'
   if (!PROPERTIES.includes(quality) && !grows && !(ofThing && OF_THINGS.includes(quality))) return false
   const cards = ofThing ? [changedFactor(plan)!] : plan.factors

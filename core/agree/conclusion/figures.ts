@@ -187,10 +187,22 @@ function betweenTwo(sentence: Stretch, clause: Stretch, figure: Span, { summarie
   const all =
     inClause.length === 1 && !between && !behind && !grown ? [...named(sentence, clause.from).slice(-1), ...inClause] : inClause
   const [a, b] = [...new Set(all)].map((id) => summaries.find(({ condition }) => condition === id))
-  return new Set(all).size === 2 && a && b ? [a.evened - b.evened, a.mean - b.mean] : undefined
+  if (new Set(all).size !== 2 || !a || !b) return undefined
+  const goes = steps || grown
+  return goes ? goneTheSaidWay([b.evened - a.evened, b.mean - a.mean], clause.text) : [a.evened - b.evened, a.mean - b.mean]
 }
 
-/** "It lost 27 degrees in thirty minutes": since the first moment, or the one before. */
+const UP =
+  /\b(?:grew|grown|rose|climbed|warmed|gained|went up|increased|took up|soaked up|put on|higher|taller|longer|more|heavier|warmer)\b/
+const DOWN = /\b(?:fell|dropped|cooled|lost|loses|shrank|sank|went down|decreased|lower|shorter|less|fewer|lighter|colder|cooler)\b/
+
+/** "It fell 22 mm", where it rose, is none of its changes. */
+function goneTheSaidWay(changes: number[], text: string): number[] {
+  const [up, down] = [UP.test(text), DOWN.test(text)]
+  return up === down ? changes : changes.filter((one) => (up ? one > 0 : one < 0))
+}
+
+/** "It lost 27 degrees in thirty minutes": since the first moment; of "dry again" since the one before, too. */
 function sinceBefore(sentence: Stretch, clause: Stretch, figure: Span, plan: Plan, { summaries }: Evidence): number[] | undefined {
   if (!comparesMoments(plan) || !saysDifference(sentence, figure)) return undefined
   const [only, ...more] = clause.mentions.filter((one) => one.kind === 'condition')
@@ -198,9 +210,14 @@ function sinceBefore(sentence: Stretch, clause: Stretch, figure: Span, plan: Pla
   if (at <= 0) return undefined
   const summaryAt = (place: number) => summaries.find(({ condition }) => condition === plan.watch.named[place]!.id)
   const now = summaryAt(at)
+  const isSpan = /^(?:after|in|within) /.test(sentence.text.slice(only!.from - sentence.from))
+  const since = (isSpan ? [0] : [0, at - 1]).flatMap((place) => summaryAt(place) ?? [])
   return (
     now &&
-    [0, at - 1].flatMap((place) => summaryAt(place) ?? []).flatMap((then) => [now.evened - then.evened, now.mean - then.mean])
+    goneTheSaidWay(
+      since.flatMap((then) => [now.evened - then.evened, now.mean - then.mean]),
+      clause.text,
+    )
   )
 }
 

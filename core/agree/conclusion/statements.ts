@@ -107,13 +107,15 @@ export function keptRight(sentence: Stretch, plan: Plan): Span[] {
 
 /** What no instrument of a class shows, whatever it read. */
 const OTHER_PROPERTY =
-  /\b(?:cheap|pretti|nic|saf|healthi|clean|dear|easi|tasti|tough|smart|ugli|soft|hard|smooth|rough|stiff|fresh|green|yellow|brown|sweet|sour|bitter|salti)(?:er|est)\b/u
+  /\b(?:cheap|pretti|nic|saf|healthi|clean|dear|easi|tasti|tough|smart|ugli|soft|hard|smooth|rough|stiff|fresh|sticki|slimi|shini|green|yellow|brown|sweet|sour|bitter|salti)(?:er|est)\b/u
 
 /** "Is the cheapest", "is safer": said of a condition, and measured by nobody. */
 export function notMeasured(sentence: Stretch, plan: Plan): ClaimDoubt[] {
   const known = [...plan.factors, ...plan.measures].map(({ name }) => name).join(' ')
   return clausesOf(sentence).flatMap((clause): ClaimDoubt[] => {
     const match = OTHER_PROPERTY.exec(clause.text)
+    // How something looks to somebody is no property of it.
+    if (match && /\b(?:looks?|looked|feels?|felt) (?:\p{L}+ )?$/u.test(clause.text.slice(0, match.index))) return []
     if (!match || known.includes(match[0].slice(0, 4)) || NOT_FOUND.test(clause.text) || HEDGED.test(clause.text)) return []
     // "So it is the cheapest" is said of whoever was named before.
     const begin = /^\W*(?:and |so |but )*(?:it|they|that one) (?:is|are|was|were) (?:the )?$/.test(
