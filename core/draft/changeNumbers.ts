@@ -31,6 +31,15 @@ export function numbered(text: string, listed: Listed | undefined, whole: string
       temperature: 'temperature',
     }[unitOf(unit).dimension as string]
   if (ofWhat && quality) return { name: `the ${quality} of the ${ofWhat}`, quote: listed.quote, said: false }
+  // "5 mL and 10 mL of vinegar"
+  const behind = /^ of (?<thing>[\p{L}-]+(?: [\p{L}-]+)?)(?=\s*(?:[:,.;?]|$))/iu.exec(
+    whole.slice(head.length + listed.quote.length),
+  )?.groups?.thing
+  const ofThem = unit && behind && { volume: 'amount', mass: 'amount' }[unitOf(unit).dimension as string]
+  if (ofThem) return { name: `the ${ofThem} of ${behind}`, quote: `${listed.quote} of ${behind}`, said: true }
+  const lasting = unit && unitOf(unit).dimension === 'time' ? DOING_FOR.exec(head)?.groups : undefined
+  if (lasting)
+    return { name: `how long ${lasting.doing!.toLowerCase()}`, quote: `${lasting.doing!} for ${listed.quote}`, said: true }
   const done = unit && unitOf(unit).dimension === 'length' ? doneBy(head) : undefined
   if (done) return done
   const dropped = /\b(?:drop|bounce|fall)\w*\b/i.test(text) && (before === 'from' || /\bfrom\b/i.test(text))
@@ -51,6 +60,9 @@ function bareNoun(phrase: string): string {
   const to = words.findIndex((word, place) => place > 0 && endsNoun(word))
   return to < 0 ? phrase : words.slice(0, to).join(' ')
 }
+
+/** "if we hop for 10, 20 or 30 seconds" */
+const DOING_FOR = /\b(?<doing>(?:we|you|they) [\p{L}-]+(?: (?:it|them|the [\p{L}-]+))?) for $/iu
 
 const DONE_TO =
   /^\s*(?:we |let us |let's )?(?<verb>stretch|pull|push|bend) (?<thing>(?:the |a |an |our )?[\p{L}-]+(?: [\p{L}-]+)?)(?: to| by| up to)? $/iu

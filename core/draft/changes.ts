@@ -8,6 +8,10 @@ const CHANGES = '(?:change|changes|affect|affects|alter|alters|influence|influen
 const ASKED: RegExp[] = [
   new RegExp(String.raw`\bhow (?:does|do|will|would|can)\s+(?<thing>.{2,70}?)\s+${CHANGES}\b`, 'iu'),
   new RegExp(String.raw`\b(?:does|do|will|would|can)\s+(?<thing>(?!it\b).{2,70}?)\s+${CHANGES}\b`, 'iu'),
+  new RegExp(
+    String.raw`\b(?:test|find out|see|investigate|show|check|explore|look at|measure) how (?<thing>the .{2,60}?) ${CHANGES}\b`,
+    'iu',
+  ),
   /\b(?:does|would|will) it (?:matter|make (?:a|any) difference) (?<thing>(?:how|which|what|where|if|whether) .{2,50}?)(?= for\b| to\b|[?.,]|$)/iu,
 ]
 const WHICH = /\b(?:which|what)\s+(?:(?:kinds?|sorts?|types?) of\s+)?(?<rest>\p{L}.+)/iu
@@ -75,7 +79,16 @@ function asCard(thing: string): string {
   return /^(?:the|a|an|our|its|my)\b|\p{L}+ing\b/iu.test(clean) ? clean : `the ${clean}`
 }
 
+const BEST_SIZE =
+  /\bwhat (?:is|are) the best (?<quality>length|thickness|height|weight|size|angle|temperature|amount|number|width|depth|shape|colour) (?:of|for) (?:the |a |an )?(?<thing>[\p{L}-]+)/iu
+
 function best(text: string): ChangeRead | undefined {
+  const { quality, thing: of } = BEST_SIZE.exec(text)?.groups ?? {}
+  if (quality && of)
+    return said(
+      `the ${quality.toLowerCase()} of ${/^(?:amount|number)$/i.test(quality) || isPlural(of) ? '' : 'the '}${of}`,
+      `${quality} of ${of}`,
+    )
   const thing = THE_BEST.exec(text)?.groups?.thing
   return thing ? said(`the kind of ${singular(thing)}`, thing) : undefined
 }
@@ -224,12 +237,25 @@ const PLACES =
   /\b(?:sill|shelf|cupboard|fridge|radiator|table|hedge|playground|field|garden|window|sun|shade|classroom|corner|roof|wall|path|hall|kitchen|outdoors|indoors|inside|outside|tree|pond|meadow|cellar|attic)\b/i
 const LIGHTS = /^(?:in )?(?:the )?(?:dark|light|sun|shade|darkness|sunlight)$/i
 
+const SOILS = /\b(?:sand|soil|compost|clay|loam|gravel|peat|earth|cotton wool)\b/i
+/** What was done to a thing with the conditions names the card. */
+const TREATED: [RegExp, string][] = [
+  [/\blined (?:with|in)\b/i, 'the lining'],
+  [/\bfilled with\b/i, 'the filling'],
+  [/\b(?:coated|painted) (?:with|in)\b/i, 'the coating'],
+  [/\bcovered (?:with|in|by)\b/i, 'the cover'],
+]
+
 /** What the conditions have in common, where nothing else names it. */
 function fromConditions(text: string, listed: Listed | undefined, measure: string): ChangeRead | undefined {
   if (!listed || listed.as === 'numbers') return undefined
   const { items, of, before, quote } = listed
   const assumed = (name: string): ChangeRead => ({ name, quote, said: false })
   if (items.every((item) => LIGHTS.test(item))) return assumed('the light')
+  const treated = TREATED.find(([words]) => words.test(text))
+  if (treated) return assumed(treated[1])
+  if (items.some((item) => /\b(?:away|close by|far off|nearby)\b/i.test(item))) return assumed('the distance')
+  if (items.every((item) => SOILS.test(item))) return assumed('the soil')
   if (before === 'wrapped in' || /\bwrapp?(?:ed|ing)\b/i.test(text)) return assumed('the wrapping')
   if (/\bmittens?|gloves?|scarf|blankets?\b/i.test(items.join(' '))) return assumed('the wrapping')
   if (

@@ -1,6 +1,6 @@
 import { COMPARING } from '../quantity'
 import { isPlural, plainVerb, PREPOSITIONS, thirdPerson, VERBS } from './words'
-import { plainAdjective, readIn, read, left, takes, TIMED, type MeasureRead } from './measureRead'
+import { plainAdjective, readIn, read, left, takes, timeUnit, TIMED, type MeasureRead } from './measureRead'
 
 interface Comparison {
   word: string
@@ -153,13 +153,17 @@ function byQuality({
   const it = `${whom} ${thirdPerson(doing, whom)}${acting}`
   switch (quality) {
     case 'speed':
+      // "lets water through quickest", "makes the car slowest"
+      if (doing === 'let' && object.at(-1) === 'through')
+        return read(`how long it takes the ${object.slice(0, -1).join(' ')} to run through`, quote, 's')
+      if (doing === 'make' && whom !== subject) return read(`how long ${whom} ${isPlural(whom) ? 'take' : 'takes'}`, quote, 's')
       if (doing === 'race') return read('how long it takes', quote, 's')
       // "does salt melt ice faster": the ice is what melts.
       if (CHANGES_STATE.test(doing) && object.length > 0 && !causes)
         return read(takes(`the ${object.filter((one) => !/^(?:the|a|an)$/i.test(one)).join(' ')}`, doing), quote, 's')
       if (doing === 'grow') return read(`how tall ${whom} grows`, quote, 'mm')
       if (TIMED.test(doing)) return read(takes(whom, doing, acting), quote, 's')
-      return read(`how long it takes until ${it}`, quote, 's')
+      return read(`how long it takes until ${it}`, quote, timeUnit(doing))
     case 'length':
       if (doing === 'hold')
         return left(`how long ${it}`, quote, [

@@ -65,14 +65,16 @@ function statement(how: string, words: string[]): string {
     .replace(/\bstill$/i, '')
     .trim()
   const doing = plainVerb(rest[verb]!)
-  const after = behindVerb(rest.slice(verb + 1))
+  const after = behindVerb(rest.slice(verb + 1), doing)
   if (/^(?:can|could|will|would|must|should)$/.test(auxiliary))
     return `how ${how} ${subject} ${MODAL[auxiliary] ? `${MODAL[auxiliary]} ${doing}` : thirdPerson(doing, subject)}${after}`
   return `how ${how} ${subject} ${thirdPerson(doing, subject)}${after}`
 }
 
 /** What belongs to the verb: an object, up to the next little word. */
-function behindVerb(words: string[]): string {
+function behindVerb(words: string[], verb: string): string {
+  // "the torch can shine through"
+  if (words.length === 1 && words[0] === 'through' && /^(?:shine|see|hear|show|pass)$/.test(verb)) return ' through'
   const to = words.findIndex((word) => PREPOSITIONS.has(word.toLowerCase()) && !/^(?:out|off|up|down|away|to)$/i.test(word))
   const own = (to < 0 ? words : words.slice(0, to)).slice(0, 5)
   return own.length > 0 ? ` ${own.join(' ')}` : ''

@@ -1,4 +1,5 @@
 import type { Kind } from '../lesson'
+import { WEEKDAYS } from './moments'
 import { WAYS_OF_READING, type KindOfTest } from '../test'
 
 /** The kind of test that a line asks for, and its words for it; undefined where it only follows from there being something to change. */
@@ -10,6 +11,10 @@ export interface KindRead {
 }
 
 const TIMES = String.raw`(?:minutes?|hours?|days?|weeks?|mondays?|tuesdays?|wednesdays?|thursdays?|fridays?|mornings?|afternoons?|lessons?|break|month)`
+
+/** "Which things does the magnet pull", "which of these objects float": of each thing, whether it does. */
+export const WHETHER =
+  /^\s*which (?:of (?:these|the|our) )?(?:things|objects|materials|metals|foods|liquids|powders|toys|fabrics|stones|rocks|coins|papers)\s+(?:(?:does|do|will|can) (?<who>(?:the |a |an |our )?[\p{L}-]+) (?<verb>[\p{L}-]+(?: up)?)|(?<doing>(?:float|sink|stick|dissolve|conduct|close|let|roll|bounce|stretch|rust)\b(?![^:,?]*\b(?:\p{L}+(?:est|er)|most|least|best|worst|first|last)\b)[^:,?]*))(?=\s*(?:[:,?]|$))/iu
 
 /** One way to say it a line, the surest first. */
 const SAID: [Kind, RegExp, KindRead['way']?][] = [
@@ -31,6 +36,7 @@ const SAID: [Kind, RegExp, KindRead['way']?][] = [
     'improve',
     /^\s*(?:we |can you |can we |let'?s )?(?:build|design|construct|make)\s+(?:a|an|the)\b.{0,80}\b(?:that|which|so|tall|strong|long|fast|far|best)/i,
   ],
+  ['over-time', WEEKDAYS],
   [
     'over-time',
     new RegExp(
@@ -40,11 +46,11 @@ const SAID: [Kind, RegExp, KindRead['way']?][] = [
   ],
   [
     'over-time',
-    /\b(?:at|by) \d{1,2}(?:[:.]\d\d)?(?: ?[ap]\.?m\.?)?(?:\s*,\s*|\s+and\s+)\d.*o['’]?\s?clock|\bthrough(?:out)? the (?:day|week)\b|\bover the (?:day|week|month)\b|\bfrom (?:nine|8|9|morning)\b.{0,12} to\b/i,
+    /\b(?:at|by) (?:\d{1,2}(?:[:.]\d\d)?(?: ?[ap]\.?m\.?)?|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)(?:\s*,\s*|\s+and\s+)[\p{L}\d].*o['’]?\s?clock|\bthrough(?:out)? the (?:day|week)\b|\bover the (?:day|week|month)\b|\bfrom (?:nine|8|9|morning)\b.{0,12} to\b/iu,
   ],
   [
     'over-time',
-    /\b(?:weigh|mass|weight|measure|how (?:tall|long|heavy|wide))\b[^?.]{0,40}\b(?:dry|wet|soaked|damp|frozen|fresh|raw|full|empty)(?:, (?:dry|wet|soaked|damp|frozen|melted|fresh|dried|raw|cooked|half full))*,? and (?:wrung out|dry|wet|soaked|melted|dried|cooked|empty|full)\b/iu,
+    /\b(?:weigh|mass|weight|measure|how (?:tall|long|heavy|wide))\b[^?.]{0,40}\b(?:dry|wet|soaked|damp|frozen|fresh|raw|full|empty)(?:, (?:dry|wet|soaked|damp|frozen|melted|fresh|dried|raw|cooked|half full))*,? and (?:wrung out|dry|wet|soaked|melted|dried|cooked|empty|full|after (?:a|an|one|two|three|\d+) [\p{L} ]{3,30})\b/iu,
   ],
   ['over-time', /\bdry\b.{0,8}\bwet\b.{0,12}\bdry again\b|\b\p{L}+,\s*\p{L}+ and \p{L}+ again\b/iu],
   [
@@ -53,6 +59,11 @@ const SAID: [Kind, RegExp, KindRead['way']?][] = [
   ],
   // Two moments, and nothing between them.
   ['before-after', /\b(?:weigh|measure)\b.{2,50}\bin the morning and (?:again )?in the (?:afternoon|evening)\b/i],
+  ['describe', WHETHER],
+  [
+    'describe',
+    /^\s*which [\p{L} ]+ (?:is|are) (?!\p{L}+(?:est|er)\b|best\b|better\b)\p{L}+,\s+(?:half |a bit |a little |quite |very |slightly )?\p{L}+(?:,? or) \p{L}+\s*\??\s*$/iu,
+  ],
   ['describe', /^\s*describe\b|\byes or no\b|\(yes\/no\)|\bwhat .{2,40} (?:feels?|looks?|smells?) like\b/i],
   [
     'describe',

@@ -182,7 +182,10 @@ function tailOf(part: string): { item: string; before: string } {
     from -= 1
   }
   const item = words.slice(from).join(' ')
-  if (from === 0) return { item: '', before: '' }
+  // "paints the longest line, thin or thick", "which is sweetest, red or green": it is what they are compared by.
+  const compares = /^(?:longest|highest|most|best|furthest|tallest|biggest|largest|heaviest|loudest)$/i.test(words[from - 1] ?? '')
+  if (from === 0 || (compares && item !== '' && !ARTICLE.test(`${item} `)) || /^\p{L}+est$/u.test(item))
+    return { item: '', before: '' }
   const before = words[from - 1]!.toLowerCase()
   const kept = PREPOSITIONS.has(before) ? before : ''
   return {
@@ -241,6 +244,7 @@ function headOf(part: string, others: string[], before: string): { item: string 
   while (to < words.length) {
     const word = words[to]!.toLowerCase()
     if (to > 0 && isVerb(word) && !nounAfterArticle(words, to)) break
+    if (to > 0 && /^(?:better|best|worse|worst|faster|quicker)$/.test(word)) break
     if (
       to > 1 &&
       PREPOSITIONS.has(word) &&

@@ -21,6 +21,8 @@ const READ_IN: [UnitCode | undefined, RegExp][] = [
   ['N', /\b(?:pull|friction)\b|\bhow hard\b.*\b(?:slide|push)/i],
   [undefined, /\b(?:note|sound|pitch|tone|colou?r)\b/i],
   ['dB', /\bhow loud\b|\bloudness\b|\bnoise\b/i],
+  ['mm', /\bhow (?:fast|quickly|well) .*\bgrows?\b/i],
+  ['cm', /^how long (?:the|a|an|our|my|its) [\p{L} ]+? (?:is|are|gets?|becomes?|grows?)$/iu],
   ['s', /\btimes?\b|\bhow (?:fast|long|slowly)\b|\bseconds\b|\bspeed\b/i],
   ['mL', /\bhow much (?:\p{L}+ )?(?:water|rain|juice|milk|liquid)\b|\b(?:amount|volume) of (?:water|rain|juice|liquid)\b/iu],
   ['mm', /\bhow (?:high|tall|deep)\b.*\b(?:drinks?|climbs?|soaks?|grows?|cress|seedlings?|beans?|plants?|sprouts?|rain)\b/i],
@@ -71,6 +73,14 @@ export function upTo(text: string, end: RegExp): string {
 
 export const TIMED =
   /^(?:dissolve|melt|sink|freeze|dry|fizz|cool|rust|rot|boil|empty|fall|roll|walk|run|travel|swim|vanish|disappear|burn|warm|fill|move|stop|go|pop|swing|heat|drip|drain|decay|set)$/
+
+/** What takes days and no seconds. */
+const SLOW = /^(?:sprout|germinate|grow|ripen|hatch|rot|decay|rust|wilt)$/
+
+/** What a time until something happens is read in. `timeUnit('sprout') // 'day'` */
+export function timeUnit(verb: string): UnitCode {
+  return SLOW.test(verb) ? 'day' : 's'
+}
 
 export function takes(subject: string, verb: string, rest = ''): string {
   const plain = plainVerb(verb)

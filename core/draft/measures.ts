@@ -17,6 +17,7 @@ export function measureIn(text: string): MeasureRead | undefined {
     weighed(text) ??
     measured(text) ??
     pulled(text) ??
+    until(text) ??
     keptLong(text) ??
     compared(told) ??
     well(told) ??
@@ -118,6 +119,15 @@ function pulled(text: string): MeasureRead | undefined {
     match[0],
     'N',
   )
+}
+
+/** "time until melted" */
+function until(text: string): MeasureRead | undefined {
+  const found = /\btime (?:until|till) (?:(?:it|they) (?:is|are|has|have) )?(?<state>\p{L}+)/iu.exec(text)
+  const state = found?.groups!.state!.toLowerCase()
+  return state && /(?:ed|en|y|t|gone)$/.test(state)
+    ? read(`the time until it is ${state}`, found![0], /^(?:melted|dry|dried|frozen|thawed|cold|cool)$/.test(state) ? 'min' : 's')
+    : undefined
 }
 
 /** "keeps a bottle of hot water warm for longest": until when, or how warm at the end. */

@@ -77,18 +77,26 @@ function lastsFor({ groups }: RegExpExecArray, inDays: boolean): number | undefi
   return size === undefined ? undefined : size * amount(groups!.count!)
 }
 
+/** "on Monday, Wednesday and Friday" */
+export const WEEKDAYS =
+  /\bon (?<list>(?:mon|tues|wednes|thurs|fri|satur|sun)day(?:\s*(?:,|and)\s*(?:and\s+)?(?:mon|tues|wednes|thurs|fri|satur|sun)day)+)\b/iu
+
 /** "dry, wet and dry again", "at 9, 11 and 3 o’clock". */
 function namedIn(text: string): { names: string[]; quote: string } | undefined {
   const clock =
-    /\b(?:at|by)\s+(?<list>\d{1,2}(?:[:.]\d\d)?(?:\s*(?:,|and)\s*(?:and\s+)?\d{1,2}(?:[:.]\d\d)?)+)\s*o['’]?\s?clock/iu.exec(text)
+    /\b(?:at|by)\s+(?<list>(?:\d{1,2}(?:[:.]\d\d)?|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|noon)(?:\s*(?:,|and)\s*(?:and\s+)?(?:\d{1,2}(?:[:.]\d\d)?|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|noon))+)\s*o['’]?\s?clock/iu.exec(
+      text,
+    )
   if (clock)
     return {
       names: clock
-        .groups!.list!.match(/\d{1,2}(?:[:.]\d\d)?/g)!
+        .groups!.list!.split(/\s*,\s*(?:and\s+)?|\s+and\s+/)
         .slice(0, MOST_NAMED)
         .map((hour) => `${hour} o’clock`),
       quote: clock[0],
     }
+  const days = WEEKDAYS.exec(text)
+  if (days) return { names: days.groups!.list!.split(/\s*,\s*(?:and\s+)?|\s+and\s+/).slice(0, MOST_NAMED), quote: days[0] }
   const hourly = /\b(?:every hour|hourly|each hour)\b/i.exec(text)
   if (hourly)
     return {
@@ -96,7 +104,7 @@ function namedIn(text: string): { names: string[]; quote: string } | undefined {
       quote: hourly[0],
     }
   const states =
-    /\b(?<list>(?:dry|wet|soaked|damp|frozen|fresh|raw|full|empty)(?:, (?:dry|wet|soaked|damp|frozen|melted|fresh|dried|raw|cooked|half full))*,? and (?:wrung out|dry|wet|soaked|melted|dried|cooked|empty|full))(?! again)\b/iu.exec(
+    /\b(?<list>(?:dry|wet|soaked|damp|frozen|fresh|raw|full|empty)(?:, (?:dry|wet|soaked|damp|frozen|melted|fresh|dried|raw|cooked|half full))*,? and (?:wrung out|dry|wet|soaked|melted|dried|cooked|empty|full|after (?:a|an|one|two|three|\d+) [\p{L} ]{3,30}))(?! again)\b/iu.exec(
       text,
     )
   if (states) return { names: states.groups!.list!.split(/,\s*(?:and\s+)?|\s+and\s+/).slice(0, MOST_NAMED), quote: states[0] }

@@ -3,13 +3,13 @@ import { COMPARING, type UnitCode } from '../quantity'
 import { KINDS_OF_TEST } from '../test'
 import type { ChangeRead } from './changeRead'
 import { changeIn, dependsIn } from './changes'
-import { isInWords, kindIn } from './kinds'
+import { isInWords, kindIn, WHETHER } from './kinds'
 import { listIn } from './conditions'
 import type { Listed } from './lists'
 import { plainAdjective, type MeasureRead } from './measureRead'
 import { measureIn } from './measures'
 import { changeableIn } from './wondered'
-import { singular } from './words'
+import { singular, thirdPerson } from './words'
 
 /** What is read of a line, each with the words that it was read from; what the line does not say is not there. */
 export interface LineRead {
@@ -51,7 +51,8 @@ export function readLine(said: string): LineRead {
   const of = kind && KINDS_OF_TEST[kind.kind]
   const describes = of !== undefined && isInWords(of)
   const listed = listIn(text, kind)
-  const yesOrNo = describes && /\byes or no\b/i.test(text)
+  const whether = describes ? whetherIn(text) : undefined
+  const yesOrNo = describes && (whether !== undefined || /\byes or no\b/i.test(text))
   const words = describes && listed && !yesOrNo && isWordsOfMeasure(text, listed) ? listed.items : []
   const conditions = words.length > 0 || of?.improves ? undefined : listed
   const bare = listed ? listed.rest : text
@@ -61,7 +62,7 @@ export function readLine(said: string): LineRead {
       ? inWords(words, listed!.quote)
       : of?.improves
         ? (found ?? superlativeOf(text))
-        : (found ?? manyThere(text, conditions))
+        : (whether ?? found ?? manyThere(text, conditions))
   const change = of?.readsTwice
     ? undefined
     : of?.improves
@@ -129,6 +130,16 @@ function isWordsOfMeasure(text: string, { items, quote }: Listed): boolean {
     /\b(?:feels?|looks?|smells?|is|are)\s*$/i.test(before) ||
     items.some((item) => /^(?:a bit|a little|quite|very|slightly)\b/i.test(item))
   )
+}
+
+/** "Which things does the magnet pull": whether the magnet pulls it. */
+function whetherIn(text: string): MeasureRead | undefined {
+  const found = WHETHER.exec(text)?.groups
+  if (!found) return undefined
+  const [verb = '', ...more] = (found.doing ?? found.verb!).trim().toLowerCase().split(' ')
+  const does = [thirdPerson(verb), ...more].join(' ')
+  const name = found.who === undefined ? `whether it ${does}` : `whether ${found.who.toLowerCase()} ${does} it`
+  return { name, unit: undefined, unitSaid: true, open: [], quote: (found.doing ?? `${found.who} ${found.verb}`).trim() }
 }
 
 /** Ordered words: "smooth, a bit rough or rough" is how rough it is. */

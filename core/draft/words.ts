@@ -9,7 +9,7 @@ const PLAIN_VERBS = split(`
   go grip grow hang have hear heat hit hold insulate jump keep kill land last leak leave let lift light live look lose make matter measure
   melt move need pass pick pop pull push reach read release repel ring rise roll rot run rust scratch see set shake shine show shrink sink slide slip slow smell
   soak sound spill spin split sprout stand start stay stick stir stop store stretch survive swell swim swing take taste tear test tip travel turn use
-  vanish walk warm wash wear weigh work would will pour blow press squeeze wipe rub throw twist wind sort race draw write open shut peel skip vary depend bend stretch sag prefer like muffle lean choose eat crack crumble support protect sway wobble glide scatter hatch steer bubble drain leak hover snap bite chew`)
+  vanish walk warm wash wear weigh work would will pour blow press squeeze wipe rub throw twist wind sort race draw write open shut peel skip vary depend bend stretch sag prefer like muffle lean choose eat crack crumble support protect sway wobble glide scatter hatch steer bubble drain leak hover snap bite chew paint hop`)
 const IRREGULAR_FORMS = split(`
   is are was were am been has had does did goes went gone fell fallen flew flown froze frozen grew grown held kept left lost made melted ran rose
   sank sunk sat shone shook shrank stood stuck took taken tore torn went wore worn melts dries flies carries empties should might may must shall`)
