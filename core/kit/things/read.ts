@@ -152,6 +152,7 @@ const DONE: [RegExp, Caution[]][] = [
   [/\b(?:closed|sealed|shut|stoppered|corked)\b.*\b(?:shak\w+|pump\w*|pressur\w+|burst\w*|fizz\w*)\b/, ['eyes']],
   [/\b(?:pressurised|pressurized|under pressure)\b/, ['eyes', 'snapping']],
   [/\b(?:shoot|shoots|shooting|fire it|fling\w*|flick\w*|hurl\w*|launch\w*|catapult\w*)\b/, ['eyes', 'snapping']],
+  [/\b(?:cr|lr|sr|br)\d{2,4}\b/, ['batteries']],
   [/\bstretch\w* .*\b(?:spring|band|elastic|cord|rubber)\b/, ['snapping']],
   [/\bsharp(?:ened)? (?!pencil|eye|focus|corner|turn|sound|taste)/, ['blade']],
   [
@@ -160,7 +161,8 @@ const DONE: [RegExp, Caution[]][] = [
   ],
   [
     new RegExp(
-      `\\b(?:stand\\w*|sit\\w*|climb\\w*|kneel\\w*|lean\\w*|balance) (?:up )?(?:on|onto|over|out of|up)(?: to)? (?:a |an |the |your |its )?(?:top of (?:a |the )?)?${TO_GET_UP}\\b`,
+      `\\b(?:stand\\w*|sit\\w*|climb\\w*|kneel\\w*|lean\\w*|balance|(?:held|hold\\w*|hang\\w*)(?: \\p{L}+)?(?= out of)) (?:up )?(?:on|onto|over|out of|up)(?: to)? (?:a |an |the |your |its )?(?:upstairs |high |open )?(?:top of (?:a |the )?)?${TO_GET_UP}s?\\b`,
+      'u',
     ),
     ['climbing'],
   ],
