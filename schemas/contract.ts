@@ -26,6 +26,7 @@ import type { RowBody, StationBody } from './rows'
 import type { CalendarBody, HeldBody, PaceBody, Reached, ReachBody } from './school'
 import type { TermLessons, TermPlan, TermPlanAsk } from './termPlan'
 import type {
+  AskedAtDeskBody,
   GroupTogetherBody,
   JoinLessonsBody,
   JoinTogether,
@@ -57,6 +58,12 @@ export interface DeskLesson {
   savedAt: string
 }
 
+/** A lesson as it is opened at the desk. */
+export interface OpenedLesson extends WholeLesson {
+  /** Where the groups' own questions are parts of one lesson: that one, which may be this one itself. */
+  partOf: { id: string; title: string } | null
+}
+
 /** A lesson with everything recorded in it, and the number of the last event in that. */
 export interface WholeLesson {
   lesson: DeskLesson
@@ -66,6 +73,8 @@ export interface WholeLesson {
 
 /** What may be seen by a whole class. */
 export interface BoardView {
+  /** What stands on one board with it: the groups' own questions of this lesson. */
+  whole: string | null
   plan: Plan
   code: string
   board: BoardState
@@ -73,7 +82,7 @@ export interface BoardView {
   event: number
 }
 
-export interface StationView extends BoardView {
+export interface StationView extends Omit<BoardView, 'whole'> {
   station: string
   group: string
   locked: boolean
@@ -347,7 +356,7 @@ interface Contract extends DeskRows, StationRows {
   'GET /api/library': { answer: Download }
   'POST /api/library': { query: { takeSchool: boolean }; answer: Restored }
 
-  'GET /api/lessons/[lesson]': { answer: WholeLesson }
+  'GET /api/lessons/[lesson]': { answer: OpenedLesson }
   'POST /api/lessons/[lesson]/keep': Begun & { body: OnTheCard }
   'GET /api/lessons/[lesson]/warm-ups': { answer: { errors: number[] } }
   'POST /api/lessons/[lesson]/warm-ups': { body: { error: number }; answer: { done: boolean } }
@@ -356,7 +365,7 @@ interface Contract extends DeskRows, StationRows {
   'PUT /api/lessons/[lesson]/desk': { body: { desk: string | null }; answer: { desk: string | null } }
   'POST /api/lessons/[lesson]/duplicate': Begun
   'POST /api/lessons/[lesson]/next': Begun & { body: { from: 'wondering' | 'factor'; id: string } }
-  'POST /api/lessons/[lesson]/own-question': Begun & { body: { group: string } }
+  'POST /api/lessons/[lesson]/own-question': Begun & { body: AskedAtDeskBody }
   'GET /api/lessons/[lesson]/school': { answer: { school: School } }
   'GET /api/lessons/[lesson]/board': { query: { record: boolean }; answer: BoardView }
   'PUT /api/lessons/[lesson]/board': { body: BoardChange; answer: { board: BoardState } }

@@ -36,8 +36,6 @@ export const shelfSchema = Joi.object<ShelfQuestion>({
   most: Joi.number().integer().min(1).max(MOST_ON_A_PAGE).default(60),
 })
 
-export const groupSchema = Joi.object<{ group: string }, true>({ group: planId }).required()
-
 export const tableFileSchema = Joi.object<{ data: string }, true>({
   data: Joi.string().base64().max(14_000_000).required(),
 }).required()

@@ -1,7 +1,14 @@
 import Joi from 'joi'
 import { BOUNDS, LONGEST, MOST } from '../core/lesson'
 import { MOST_OWN, MOST_SETS, MOST_TOGETHER, TOGETHER_VIEWS, TOGETHER_WAYS, WAITINGS, type TogetherChange } from '../core/together'
-import type { GroupTogetherBody, JoinLessonsBody, LessonsBody, OwnQuestionBody, SplitBody } from './togetherContract'
+import type {
+  AskedAtDeskBody,
+  GroupTogetherBody,
+  JoinLessonsBody,
+  LessonsBody,
+  OwnQuestionBody,
+  SplitBody,
+} from './togetherContract'
 import { isoTime, shortText, uuid } from './parts'
 
 const lessons = Joi.array().items(uuid.optional()).max(MOST_TOGETHER).unique().required()
@@ -20,6 +27,7 @@ export const togetherSchema = Joi.object<TogetherChange>({
   minutes: Joi.number().min(BOUNDS.lessonMinutes.least).max(BOUNDS.lessonMinutes.most),
   walk: Joi.number().min(BOUNDS.walkSeconds.least).max(BOUNDS.walkSeconds.most),
   ownQuestions: Joi.boolean(),
+  oneLesson: Joi.boolean(),
   waiting: byLesson(Joi.string().valid(...WAITINGS)),
   sets: byLesson(Joi.number().integer().min(1).max(MOST_SETS)),
   conclusion: Joi.string().allow('').max(LONGEST.text),
@@ -47,11 +55,18 @@ export const splitSchema = Joi.object<SplitBody, true>({
 /** Which lesson goes into which. */
 export const joinLessonsSchema = Joi.object<JoinLessonsBody, true>({ from: uuid, into: uuid }).required()
 
-/** A group's own question, from its station. */
-export const ownQuestionSchema = Joi.object<OwnQuestionBody, true>({
-  code: Joi.string().max(LONGEST.code).required(),
+const ownQuestion = {
   name: Joi.string().trim().min(1).max(LONGEST.groupName).required(),
   change: shortText,
   measure: shortText,
   conditions: Joi.array().items(shortText.optional()).max(MOST_OWN).required(),
+}
+
+/** A group's own question, written at the desk. */
+export const askedAtDeskSchema = Joi.object<AskedAtDeskBody, true>(ownQuestion).required()
+
+/** A group's own question, from its station. */
+export const ownQuestionSchema = Joi.object<OwnQuestionBody, true>({
+  code: Joi.string().max(LONGEST.code).required(),
+  ...ownQuestion,
 }).required()

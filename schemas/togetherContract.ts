@@ -6,6 +6,8 @@ export interface JoinTogether {
   way: TogetherWay
   groups: Pick<Group, 'name' | 'shape'>[]
   lessons: { id: string; title: string; question: string; groups: string[] }[]
+  /** All are parts of one lesson: a group has its own question in it, or asks it now. */
+  oneLesson: boolean
   /** By a group's name, the lesson that it is at by the running rounds of a circuit. */
   now: Record<string, string>
   /** Nothing where groups may not ask their own. */
@@ -35,9 +37,13 @@ export interface JoinLessonsBody {
   into: string
 }
 
-export interface OwnQuestionBody extends OwnQuestion {
-  code: string
+export interface AskedAtDeskBody extends OwnQuestion {
+  /** Of the group. */
   name: string
+}
+
+export interface OwnQuestionBody extends AskedAtDeskBody {
+  code: string
 }
 
 /** Several lessons that run together, as desk and board see them. */
@@ -61,4 +67,6 @@ export interface StationTogether {
   code: string
   /** Its group has somewhere else to go, or may ask its own question. */
   goesOn: boolean
+  /** In a circuit: what the group goes to next, by the rota. */
+  next: string | null
 }

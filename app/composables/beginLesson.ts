@@ -21,9 +21,6 @@ export function useBeginLesson() {
   return {
     /** A lesson of its own for a draft of a wondering. */
     draftLesson: (draft: Plan) => begin(() => callServer('POST /api/lessons', { body: { investigation: null, draft } })),
-    /** A lesson of its own for one group's question. */
-    ownLesson: (group: string) =>
-      begin(() => callServer('POST /api/lessons/[lesson]/own-question', { path: path(), body: { group } })),
     /** The next lesson, from a card that is left over. */
     nextLesson: ({ from, id: card }: NextTest) =>
       begin(() => callServer('POST /api/lessons/[lesson]/next', { path: path(), body: { from, id: card } })),

@@ -24,6 +24,8 @@ export function useBoard(lesson: string, madeUp = false) {
   const record = computed(() => (plan.value ? homed(plan.value, all.value).record : all.value))
   const board = ref<BoardState>(USUAL_BOARD)
   const code = ref('')
+  /** Where the groups' own questions are on one board. */
+  const whole = ref<string | null>(null)
   const connected = ref(true)
   const missing = ref(false)
   let end = () => {}
@@ -37,6 +39,7 @@ export function useBoard(lesson: string, madeUp = false) {
         all.value = view.record
         board.value = view.board
         code.value = view.code
+        whole.value = view.whole
       },
       take: (events) => {
         all.value = withEvents(all.value, events)
@@ -67,6 +70,7 @@ export function useBoard(lesson: string, madeUp = false) {
   const wholeAnew = lookAnew<BoardView, LessonEvent>(
     () => look(true),
     (view, later) => {
+      whole.value = view.whole
       plan.value = view.plan
       all.value = withEvents(view.record, later)
     },
@@ -85,5 +89,5 @@ export function useBoard(lesson: string, madeUp = false) {
     await callServer('PUT /api/lessons/[lesson]/board', { path, body: change }).catch(() => (connected.value = false))
   }
 
-  return { plan, record, board, code, connected, missing, addPrediction, show }
+  return { whole, plan, record, board, code, connected, missing, addPrediction, show }
 }

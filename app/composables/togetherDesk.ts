@@ -131,6 +131,12 @@ export function useTogether(id: string) {
     await refresh()
   }
 
+  /** A lesson whose groups all ask their own questions is done by nobody itself. */
+  const doneBySomebody = computed(() =>
+    (view.value?.lessons ?? []).filter(
+      ({ plan }, place) => !(view.value?.together.oneLesson && place === 0 && plan.groups.length === 0),
+    ),
+  )
   const members = computed<Member[]>(() => view.value?.lessons.map(({ id: lesson, plan }) => ({ lesson, plan })) ?? [])
   return {
     view,
@@ -145,6 +151,6 @@ export function useTogether(id: string) {
     attempt,
     members,
     title: computed(() => (view.value && nameTogether(view.value.together, members.value)) || 'Running together'),
-    found: computed(() => overviewOf(view.value?.lessons.map(({ id: lesson, plan, record }) => ({ lesson, plan, record })) ?? [])),
+    found: computed(() => overviewOf(doneBySomebody.value.map(({ id: lesson, plan, record }) => ({ lesson, plan, record })))),
   }
 }

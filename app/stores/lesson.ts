@@ -3,7 +3,7 @@ import { NO_SCHOOL, type School } from '~~/core/kit'
 import { EMPTY_RECORD, samePlan, type LessonEvent, type LessonRecord, type Plan } from '~~/core/lesson'
 import { homed, withEvents } from '~~/core/record'
 import { withSaid } from '~~/core/wonder'
-import type { WholeLesson } from '~~/schemas/contract'
+import type { OpenedLesson } from '~~/schemas/contract'
 import { afterChange, noHistory, stepBack, stepForward } from '~/following/history'
 import { saving, type Asked, type SaveState } from '~/following/saving'
 import { addressOf, callServer, messageOf } from '~/following/callServer'
@@ -24,6 +24,8 @@ export const useLesson = defineStore('lesson', () => {
   const code = ref('')
   /** The lessons that it runs together with. */
   const together = ref<string | null>(null)
+  /** The lesson whose groups ask their own questions in it, of which this is one, or itself that lesson. */
+  const partOf = ref<OpenedLesson['partOf']>(null)
   const plan = shallowRef<Plan>()
   const record = shallowRef<LessonRecord>(EMPTY_RECORD)
   /** The cupboard, who else has booked it, and the calendar of the class. */
@@ -77,11 +79,12 @@ export const useLesson = defineStore('lesson', () => {
     })
   }
 
-  function take({ lesson }: WholeLesson): void {
+  function take({ lesson, partOf: whole }: OpenedLesson): void {
     saver?.end()
     id.value = lesson.id
     code.value = lesson.code
     together.value = lesson.together
+    partOf.value = whole
     board.take(lesson.id, lesson.board)
     plan.value = lesson.plan
     history.value = noHistory()
@@ -90,7 +93,7 @@ export const useLesson = defineStore('lesson', () => {
     saver = saverOf(lesson.id, lesson)
   }
 
-  function saverOf(lesson: string, stored: WholeLesson['lesson']) {
+  function saverOf(lesson: string, stored: OpenedLesson['lesson']) {
     const path = { lesson }
     return saving(stored, {
       current: () => plan.value,
@@ -134,10 +137,11 @@ export const useLesson = defineStore('lesson', () => {
   }
 
   const load = () => callServer('GET /api/lessons/[lesson]', { path: path() })
-  const recordAnew = lookAnew<WholeLesson, LessonEvent>(load, (whole, later) => {
+  const recordAnew = lookAnew<OpenedLesson, LessonEvent>(load, (whole, later) => {
     if (whole.lesson.id !== id.value) return
     record.value = withEvents(whole.record, later)
     together.value = whole.lesson.together
+    partOf.value = whole.partOf
   })
   const planAnew = lookAnew(load, (whole) => {
     if (whole.lesson.id === id.value && saver?.mayTake()) take(whole)
@@ -194,6 +198,7 @@ export const useLesson = defineStore('lesson', () => {
     id,
     code,
     together,
+    partOf,
     plan: shownPlan,
     heard,
     record: shownRecord,

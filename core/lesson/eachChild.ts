@@ -12,6 +12,11 @@ export function isEachChild({ each }: Pick<Plan, 'each'>): boolean {
   return each === 'child'
 }
 
+/** Do the groups of a lesson ask their own questions in it. `asksItsOwn(soakUpPlan()) // false` */
+export function asksItsOwn({ asked, each }: Pick<Plan, 'asked' | 'each'>): boolean {
+  return asked.whose === 'groups' && each === 'group'
+}
+
 /**
  * The class with a record for each child: a record is a group of one seat whose name is the child's code, so that nobody reads from
  * it where a child sits. A plan with nothing to compare gets the one thing that everybody measures.

@@ -77,6 +77,7 @@ export type {
 export { BOARD_VIEWS, MOST_PAUSES, MOST_TAPS, RESULTS_SHOWN, USUAL_BOARD, withBoardChange } from './board'
 export type { BoardChange, BoardState, BoardViewName, Pause, Tap } from './board'
 export {
+  asksItsOwn,
   codeOf,
   hasOldCodes,
   isEachChild,

@@ -1,6 +1,6 @@
 import { orderKindOf, specimensOf } from '../arrangement'
 import { checkPlan, FEWEST_LEVELS, GOOD_LEVELS, hiddenComparisons, levelsOf, unsaidOf, type FairCheck } from '../fairness'
-import { activeConditions, changedFactor, conditionValue, isEachChild, type Plan } from '../lesson'
+import { asksItsOwn, activeConditions, changedFactor, conditionValue, isEachChild, type Plan } from '../lesson'
 import { eachSeries, firstSeries, FIRST_TIMES, shapeOf, seriesIn, testOf, kindOf, isBestKnown } from '../test'
 import { expectedUnit, misfitOf, outlookOf, waysToSee, WANTED_CHANCE, type LearnedWobble } from '../measuring'
 import { readQuantity } from '../quantity'
@@ -247,7 +247,8 @@ export function findingsOfMeasuring(plan: Plan, learned?: LearnedWobble): Findin
   const findings: Finding[] = []
   const active = activeConditions(plan)
   const at = { stop: 'plan', severity: 'attention' } as const
-  if (plan.groups.length === 0) {
+  // Groups that ask their own questions are in those.
+  if (plan.groups.length === 0 && !asksItsOwn(plan)) {
     findings.push({
       ...at,
       severity: 'wrong',

@@ -2,7 +2,7 @@ import { unreachable } from '../unreachable'
 import { classConclusion } from '../agree'
 import { fitOf } from '../clock'
 import { evidenceOf } from '../evidence'
-import { activeConditions, changedFactor, STOPS, type LessonRecord, type Plan, type Stop } from '../lesson'
+import { asksItsOwn, activeConditions, changedFactor, STOPS, type LessonRecord, type Plan, type Stop } from '../lesson'
 import { shapeOf, testOf } from '../test'
 import { handsOf, predictionsByGroup } from '../predictions'
 import { doneByAll, progressOf } from '../record'
@@ -78,7 +78,11 @@ function howFar(stop: Stop, plan: Plan, record: LessonRecord): HowFar {
     case 'plan': {
       const begun = plan.factors.length + plan.measures.length > 0
       const enough = activeConditions(plan).length >= fewestConditions
-      return half(begun, [!questionStands && 'question', !enough && 'conditions', plan.groups.length === 0 && 'groups'])
+      return half(begun, [
+        !questionStands && 'question',
+        !enough && 'conditions',
+        plan.groups.length === 0 && !asksItsOwn(plan) && 'groups',
+      ])
     }
     case 'kit':
       return half(false, [plan.materials.length === 0 && 'kit'])

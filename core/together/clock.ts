@@ -136,6 +136,16 @@ export function placesInRound({ groups, rounds }: CircuitTogether, round: number
 }
 
 /**
+ * Where a group of a circuit goes after a lesson, by the rota; undefined after its last one.
+ * @example nextInCircuit({ groups: ['Alder'], rounds: [['a'], [undefined], ['b']], round: 60, seconds: 180, fits: true, missing: [] }, 'Alder', 'a') // => 'b'
+ */
+export function nextInCircuit({ groups, rounds }: CircuitTogether, group: string, lesson: string): string | undefined {
+  const own = rounds.map((row) => row[groups.indexOf(group)])
+  const now = own.indexOf(lesson)
+  return now < 0 ? undefined : own.slice(now + 1).find((one) => one !== undefined)
+}
+
+/**
  * Which lesson each group is at, by the running rounds; nothing while none run.
  * @param now milliseconds, as the clock of the server has them
  * @example placesNow([], { ...NEW_TOGETHER, way: 'circuit' }, 0) // => []

@@ -1,4 +1,14 @@
-export { circuitTogether, fitTogether, lanesOf, minutesForTesting, placesInRound, placesNow, roundAt, stepsByGroup } from './clock'
+export {
+  circuitTogether,
+  fitTogether,
+  lanesOf,
+  minutesForTesting,
+  nextInCircuit,
+  placesInRound,
+  placesNow,
+  roundAt,
+  stepsByGroup,
+} from './clock'
 export type { CircuitTogether, FitTogether, TimedStep } from './clock'
 export { interleave, soonestEnd } from './interleave'
 export type { InterleaveAsk, Interleaving, PlacedTrial, TimedTrial } from './interleave'
@@ -6,8 +16,17 @@ export { kitTogether, takenTogether } from './kit'
 export type { NeedTogether } from './kit'
 export { overviewOf, readTogether, viewTogether } from './overview'
 export type { Found } from './overview'
-export { cardsTogether, checkOwnQuestion, groupInAny, MOST_OWN, OWN_PART, ownQuestionPlan, sameQuestion } from './ownQuestion'
-export type { HeapOfCards, OwnCheck, OwnProblem, OwnQuestion } from './ownQuestion'
+export {
+  cardsTogether,
+  checkOwnQuestion,
+  groupInAny,
+  MOST_OWN,
+  OWN_PART,
+  ownQuestionPlan,
+  ownRows,
+  sameQuestion,
+} from './ownQuestion'
+export type { HeapOfCards, OwnCheck, OwnProblem, OwnQuestion, OwnRow } from './ownQuestion'
 export { joinPlans, splitPlan } from './split'
 export { timedTrials, waitingOf } from './timedTrials'
 export type { TrialTogether } from './timedTrials'

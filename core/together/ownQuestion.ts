@@ -1,7 +1,8 @@
 import { begunAnew, changedFactor, newFactor, type Factor, type Group, type Measure, type Plan } from '../lesson'
 import { withNamedInstrument } from '../measuring'
+import { unitNamed, type UnitCode } from '../quantity'
 import { testOf, newMeasure } from '../test'
-import { groupNamed, type Member } from './setOfLessons'
+import { groupNamed, groupsTogether, type Member, type TogetherGroup } from './setOfLessons'
 
 /** What the class could change, and what it could measure: every card of every lesson once, by its name. */
 export interface HeapOfCards {
@@ -110,13 +111,14 @@ export function ownQuestionPlan(members: Member[], group: Group, asked: OwnQuest
   }))
   const ids = new Set(conditions.map(({ id }) => id))
   const kept = (exceptions: Record<string, string>) => Object.fromEntries(Object.entries(exceptions).filter(([id]) => ids.has(id)))
-  const numbers = labels.every((label) => /^[\d.,]+\s*\S{0,4}$/.test(label))
+  const unit = sharedUnit(labels)
+  const sameAsBefore = base.conditionsAs === 'numbers' && known.length > 0
   return {
     ...begunAnew(base),
     title: `${group.name}: ${asked.change}`.slice(0, 200),
     children: group.seats,
     groups: [{ ...group, wondering: null }],
-    asked: { whose: 'groups', chosen: null },
+    asked: { whose: 'teacher', chosen: null },
     factors: (base.factors.includes(factor) ? base.factors : [...base.factors, factor]).map((one) => ({
       ...one,
       exceptions: kept(one.exceptions),
@@ -127,7 +129,8 @@ export function ownQuestionPlan(members: Member[], group: Group, asked: OwnQuest
     alsoMeasured: [],
     unmarked: null,
     conditions,
-    conditionsAs: numbers && base.conditionsAs === 'numbers' && known.length > 0 ? 'numbers' : 'kinds',
+    conditionsAs: unit && (!sameAsBefore || unit === base.conditionUnit) ? 'numbers' : 'kinds',
+    conditionUnit: unit ?? base.conditionUnit,
     seriesFactor: null,
     series: [],
     arrangement: { ...base.arrangement, way: 'every-group' },
@@ -136,6 +139,32 @@ export function ownQuestionPlan(members: Member[], group: Group, asked: OwnQuest
     cautionsAcknowledged: [],
     groupNotes: {},
   }
+}
+
+/** A group of the class with the lesson in which it asks its own question; undefined while it has none. */
+export interface OwnRow extends Pick<TogetherGroup, 'name' | 'shape'> {
+  asks: string | undefined
+}
+
+/**
+ * A row for each group of a lesson in which each asks its own question: those that still stand in the lesson itself, and those that went into their own.
+ * @param members the lesson itself first
+ * @example ownRows([{ lesson: 'a', plan: soakUpPlan() }])[0] // => { name: 'Alder', shape: 'circle', asks: undefined }
+ */
+export function ownRows(members: Member[]): OwnRow[] {
+  const home = members[0]?.lesson
+  return groupsTogether(members)
+    .map(({ name, shape, ids }) => ({ name, shape, asks: Object.keys(ids).find((lesson) => lesson !== home) }))
+    .sort((one, other) => one.name.localeCompare(other.name, undefined, { numeric: true }))
+}
+
+/** The unit that all of them are written in, and count for numbers where there are no units: "1 cm" and "4 cm"; undefined where they are no numbers of one kind. */
+function sharedUnit(labels: string[]): UnitCode | undefined {
+  const units = labels.map((label) => {
+    const [, unit] = /^\d+(?:[.,]\d+)?\s*(\S*)$/.exec(label) ?? []
+    return unit === undefined ? undefined : unit === '' ? 'count' : unitNamed(unit)
+  })
+  return units.every((unit) => unit === units[0]) ? units[0] : undefined
 }
 
 /** What is measured in lessons that have a card of this name. */

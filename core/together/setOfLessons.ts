@@ -28,6 +28,8 @@ export interface Together {
   walk: number
   /** Groups may ask their own question out of the class's cards. */
   ownQuestions: boolean
+  /** What the groups ask are parts of one lesson, the first of them: it stands for all on the shelf, with its name and its code. */
+  oneLesson: boolean
   /** By lesson id; one that is not named goes by its plan. */
   waiting: Record<string, Waiting>
   /** How many sets of an investigation stand in the room, where all go round; by lesson id, one where nothing is said. */
@@ -52,6 +54,7 @@ export const NEW_TOGETHER: Together = {
   minutes: 40,
   walk: 30,
   ownQuestions: false,
+  oneLesson: false,
   waiting: {},
   sets: {},
   conclusion: '',
@@ -131,8 +134,12 @@ export function withoutGroupOfClass(plan: Plan, name: string): Plan {
  * What it is all called: as somebody named it, else after its lessons; empty where none of them has a name.
  * @example nameTogether({ title: '' }, [{ lesson: 'a', plan: soakUpPlan() }]) // => 'Soak-up strips'
  */
-export function nameTogether({ title }: Pick<Together, 'title'>, members: Member[]): string {
+export function nameTogether(
+  { title, oneLesson = false }: Pick<Together, 'title'> & Partial<Pick<Together, 'oneLesson'>>,
+  members: Member[],
+): string {
   if (title !== '') return title
+  if (oneLesson) return members[0]?.plan.title ?? ''
   const titles = members.map(({ plan }) => plan.title).filter((one) => one !== '')
   return titles.join(' · ').slice(0, LONGEST.name)
 }

@@ -222,6 +222,9 @@ describe('a group’s own question', () => {
     expect(planSchema.validate(plan).error).toBeUndefined()
     expect(plan).toMatchObject({ changed: 'floor', measured: 'bounce', groups: [{ name: 'Birch' }] })
     expect(plan.conditions.map(({ label }) => label)).toEqual(['carpet', 'tile'])
+    // Numbers of one unit are numbers, whatever the class's own conditions are.
+    const wide = ownQuestionPlan(members, soakUpPlan().groups[1]!, { ...asked, conditions: ['2 m', '1.5 m'] }, counter('n'))!
+    expect([wide.conditionsAs, wide.conditionUnit, plan.conditionsAs]).toEqual(['numbers', 'm', 'kinds'])
     expect(sameQuestion(members, asked)).toBeUndefined()
     expect(sameQuestion([...members, { lesson: 'c', plan }], { ...asked, conditions: ['Tile', 'carpet'] })).toBe('c')
   })

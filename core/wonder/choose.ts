@@ -1,5 +1,5 @@
 import { chooseChange } from '../fairness'
-import { begunAnew, newFactor, type Group, type Plan } from '../lesson'
+import { newFactor, type Plan } from '../lesson'
 import { withNamedInstrument } from '../measuring'
 import { newMeasure } from '../test'
 import { testableOf, type CardOrNew } from './testable'
@@ -36,24 +36,4 @@ export function keepForLater(plan: Plan, id: string, later: boolean): Plan {
   const wondered = plan.wonder.wondered.map((remark) => (remark.id === id ? { ...remark, later } : remark))
   const chosen = later && plan.asked.chosen === id ? null : plan.asked.chosen
   return { ...plan, asked: { ...plan.asked, chosen }, wonder: { ...plan.wonder, wondered } }
-}
-
-/**
- * A lesson of its own for a group that asks its own question: the same class, day, kit and cards, this group alone, its wondering
- * chosen. Conditions stay only where the thing to change is the same.
- */
-export function ownLesson(plan: Plan, group: Group, newId: () => string): Plan {
-  const wondering = plan.wonder.wondered.find((remark) => remark.id === group.wondering)
-  if (!wondering) return plan
-  const alone: Plan = {
-    ...begunAnew(plan),
-    title: `${group.name}: ${wondering.text}`.slice(0, 200),
-    children: group.seats,
-    groups: [{ ...group, wondering: null }],
-    asked: { whose: 'groups', chosen: null },
-    wonder: { ...plan.wonder, wondered: [wondering] },
-    cautionsAcknowledged: [],
-  }
-  const chosen = chooseWondering(alone, wondering.id, newId)
-  return chosen.changed === plan.changed ? chosen : { ...chosen, conditions: [] }
 }

@@ -1,4 +1,4 @@
-export { chooseWondering, keepForLater, ownLesson } from './choose'
+export { chooseWondering, keepForLater } from './choose'
 export { doubtfulRemarks, inferenceWords } from './inference'
 export { MOST_TAKEN_AWAY, mergeWonderings, withList, withoutRemark, withSaid } from './remarks'
 export { testableOf } from './testable'

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { counter, soakUpPlan } from '../../test/soakUp'
 import { emptyPlan, newRemark, NOTHING_SAID, type Plan, type SaidRemark } from '../lesson'
 import { becauseWords, nearestQuestion } from '../wording'
-import { chooseWondering, keepForLater, mergeWonderings, ownLesson, testableOf, withList, withoutRemark, withSaid } from '.'
+import { chooseWondering, keepForLater, mergeWonderings, testableOf, withList, withoutRemark, withSaid } from '.'
 
 const asked = (text: string, plan: Plan = soakUpPlan()) => testableOf(plan, newRemark('w', text))
 const empty = emptyPlan('Puffin', 26, counter('g'))
@@ -77,13 +77,6 @@ describe('what becomes of a wondering', () => {
   it('kept for next time it is not the question any more', () => {
     const later = keepForLater({ ...plan, asked: { whose: 'class', chosen: 'a' } }, 'a', true)
     expect([later.asked.chosen, later.wonder.wondered[0]!.later]).toEqual([null, true])
-  })
-
-  it('a group’s own becomes a lesson with that group alone and its question’s cards', () => {
-    const group = { ...plan.groups[1]!, wondering: 'a' }
-    const own = ownLesson({ ...plan, changed: 'paper' }, group, counter('new'))
-    expect(own).toMatchObject({ changed: 'width', children: group.seats, conditions: [] })
-    expect(own.groups.map(({ name }) => name)).toEqual(['Birch'])
   })
 })
 

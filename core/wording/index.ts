@@ -220,6 +220,7 @@ export { bestSoFarWords, gainWords, tryFigure, tryLine } from './tries'
 export { guessedWords, guessesWords, guessWords, heapSentences, ownerHeading, seatWords } from './eachChild'
 export { countedOwners, ownersWord, ownerWord } from './owners'
 export {
+  askingClassWords,
   boundWords,
   circuitTogetherWords,
   fitTogetherWords,

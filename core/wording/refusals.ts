@@ -37,9 +37,10 @@ const WORDS = {
   'id-taken': () => 'This entry already belongs to another lesson. Enter it again.',
   'supersedes-unknown': () => 'The reading to be corrected is not in this lesson and group. Load the page again.',
   'no-such-card': () => 'This card is not left over any more. Load the page again and choose another.',
-  'no-own-question': () => 'This group has not picked a wondering yet. Pick one for it first.',
   'own-question-open': () =>
     'This question is not whole yet. Tap what you change and what you measure, and name two things to try.',
+  'asks-no-own-questions': () =>
+    'In this lesson the groups ask no questions of their own. Choose “Each group its own” under Wonder first.',
   'nothing-to-split': () => 'Some groups have to go and some to stay. Choose again.',
   'not-the-same-test': () => 'These two change or measure different things, or have a group in common, so they stay two lessons.',
   'library-full': ({ most }: { most: number }) => `The library keeps no more than ${most} lessons of your own. Take one out first.`,

@@ -116,6 +116,11 @@ export function stepTogetherWords(plan: Plan, { condition, repeat }: Pick<TimedS
   return kindOf(plan).allAtOnce ? `trial ${repeat}` : `${nameOfCondition(plan, condition)}, trial ${repeat}`
 }
 
+/** Whose lesson it is, where its groups ask their own questions. `'Class Puffin, 26 children, each group its own question'` */
+export function askingClassWords({ className, children }: Pick<Plan, 'className' | 'children'>): string {
+  return `${className === '' ? 'No class yet' : `Class ${className}`}, ${counted(children, 'child', 'children')}, each group its own question`
+}
+
 /** What one lesson found, in one line. `'Clear. Kitchen roll came first with 61 mm.'` */
 export function foundWords({ tables, done }: Pick<Found, 'tables' | 'done'>): string {
   if (done === 0) return 'Nothing measured yet.'

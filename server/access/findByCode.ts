@@ -3,7 +3,7 @@ import type { H3Event } from 'h3'
 import { recordByCode } from '../../core/lesson'
 import { findLessonByCode, type StoredLesson } from '../database/lessons'
 import type { Database } from '../database/open'
-import { findTogetherByCode, type StoredTogether } from '../database/togethers'
+import { findTogetherByCode, wholeOf, type StoredTogether } from '../database/togethers'
 import { refusal } from './refusal'
 import type { TakeBack } from './route'
 import { countTry, refuseWhoWaits, takeBackTry, WRONG } from './slowDown'
@@ -66,7 +66,11 @@ async function tryKey<Found>(
 
 async function openedBy(database: Database, code: string): Promise<OpenedByCode | undefined> {
   const lesson = await findLessonByCode(database, code)
-  if (lesson) return lesson.archived ? undefined : { lesson }
+  if (lesson?.archived) return undefined
+  if (lesson) {
+    const whole = await wholeOf(database, lesson)
+    return whole?.lessons[0]?.id === lesson.id ? { together: whole } : { lesson }
+  }
   const together = await findTogetherByCode(database, code)
   return together && { together }
 }

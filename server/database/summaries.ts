@@ -10,7 +10,7 @@ import type { ShelfQuestion } from '../../schemas/contract'
 import { announce } from './hearing'
 import { MADE_BY } from './madeBy'
 import type { Database } from './open'
-import { events, lessons, moves, summaries } from './schema'
+import { events, lessons, moves, summaries, togethers } from './schema'
 import { seenAt } from './seenAt'
 import { planAsTaken } from './takenTogether'
 
@@ -109,6 +109,10 @@ function byPart({ from, to }: Week): SQL[] {
 
 const said = sql`${summaries.words} || ' ' || lower(coalesce(${summaries.judged}->>'conclusion', ''))`
 
+/** A group's own question inside a lesson stands in that lesson, and not beside it. */
+const isNoPart = sql`not exists(select 1 from ${togethers} where ${togethers.id} = ${lessons.together} and ${togethers.body}->>'oneLesson' = 'true'
+  and exists(select 1 from ${lessons} first where first.together = ${togethers.id} and (first.together_since, first.created_at) < (${lessons.togetherSince}, ${lessons.createdAt})))`
+
 /** One page of the shelf, in the order of its parts; every word that is looked for is in a lesson's plan or conclusion, and what was put away comes last. */
 export async function listShelf(
   database: Database,
@@ -119,6 +123,7 @@ export async function listShelf(
   const words = find.toLowerCase().split(/\s+/).filter(Boolean)
   const where = and(
     seenAt(desk),
+    isNoPart,
     // What is looked for may have been put away.
     archived === undefined || (!archived && words.length > 0)
       ? undefined
@@ -130,7 +135,11 @@ export async function listShelf(
   )
   const ids = await idsInOrder(database, where, [sql`${lessons.archivedAt} is not null`, ...byPart(week)])
   const page = await listSummaries(database, ids.slice(from, from + most))
-  return { page, all: ids.length, putAway: await database.$count(lessons, and(isNotNull(lessons.archivedAt), seenAt(desk))) }
+  return {
+    page,
+    all: ids.length,
+    putAway: await database.$count(lessons, and(isNotNull(lessons.archivedAt), isNoPart, seenAt(desk))),
+  }
 }
 
 /** The lessons that a term takes in, by day; one without a day is in every term that has no end. */
@@ -139,6 +148,7 @@ export async function listTerm(database: Database, { from, to, className }: Term
     database,
     and(
       seenAt(desk),
+      isNoPart,
       className === '' ? undefined : eq(summaries.className, className),
       from === '' ? undefined : sql`${summaries.date} >= ${from}`,
       to === '' ? undefined : and(ne(summaries.date, ''), sql`${summaries.date} <= ${to}`),

@@ -19,7 +19,32 @@ export interface StoredTogether {
 
 export async function findTogether(database: Database, id: string): Promise<StoredTogether | undefined> {
   const [row] = await database.select().from(togethers).where(eq(togethers.id, id))
-  return row && { ...stored(row), lessons: await lessonsOf(database, id) }
+  return row && withLessons(stored(row), await lessonsOf(database, id))
+}
+
+/** Parts of one lesson are joined with its code. */
+function withLessons(one: Omit<StoredTogether, 'lessons'>, its: StoredLesson[]): StoredTogether {
+  return { ...one, code: one.body.oneLesson && its[0] ? its[0].code : one.code, lessons: its }
+}
+
+/** The lesson that this one is a part of, or that its groups ask their own questions in; undefined of any other. */
+export async function wholeOf(
+  database: Database,
+  { together }: Pick<StoredLesson, 'together'>,
+): Promise<StoredTogether | undefined> {
+  const found = together === null ? undefined : await findTogether(database, together)
+  return found?.body.oneLesson ? found : undefined
+}
+
+/** All of its lessons, also those that were put away. */
+export async function everyLessonOf(database: Database, id: string): Promise<string[]> {
+  const rows = await database.select({ id: lessons.id }).from(lessons).where(eq(lessons.together, id))
+  return rows.map((row) => row.id)
+}
+
+/** It stands on another desk, with all of its lessons. */
+export async function moveToDesk(database: Database, id: string, desk: string | null): Promise<void> {
+  await database.update(togethers).set({ desk }).where(eq(togethers.id, id))
 }
 
 export async function findTogetherByCode(database: Database, code: string): Promise<StoredTogether | undefined> {
@@ -49,7 +74,7 @@ export async function listTogethers(database: Database, at: string | null): Prom
     )
     .orderBy(asc(lessons.togetherSince))
   return rows
-    .map((row) => ({ ...stored(row), lessons: all.filter(({ together }) => together === row.id).map(toLesson) }))
+    .map((row) => withLessons(stored(row), all.filter(({ together }) => together === row.id).map(toLesson)))
     .filter((one) => one.lessons.length > 0)
 }
 

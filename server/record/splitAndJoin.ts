@@ -1,21 +1,16 @@
 import { randomUUID } from 'node:crypto'
 import { namedPictures, ROW_KINDS, type Group, type Plan } from '../../core/lesson'
 import {
-  cardsTogether,
-  checkOwnQuestion,
   groupInAny,
   groupNamed,
   joinPlans,
   MOST_TOGETHER,
-  OWN_PART,
-  ownQuestionPlan,
-  sameQuestion,
   splitPlan,
   withGroupOfClass,
   withoutGroupOfClass,
   type Member,
 } from '../../core/together'
-import type { GroupTogetherBody, JoinLessonsBody, OwnQuestionBody, SplitBody } from '../../schemas/togetherContract'
+import type { GroupTogetherBody, JoinLessonsBody, SplitBody } from '../../schemas/togetherContract'
 import { notFound, refusal } from '../access/refusal'
 import { setArchived, writePlan, type StoredLesson } from '../database/lessons'
 import type { Database } from '../database/open'
@@ -51,29 +46,7 @@ function idIn(plan: Plan, group: Group): Group {
   return plan.groups.some(({ id }) => id === group.id) ? { ...group, id: randomUUID() } : group
 }
 
-/** A group's own question: a lesson of its own among those that run together, or the one in which the same is asked already. */
-export async function askOwnQuestion(database: Database, id: string, asked: OwnQuestionBody): Promise<string> {
-  const { lesson, same } = await changeTogether(database, id, [], async (transaction, together, record) => {
-    if (!together) throw notFound('together')
-    const members = membersOf(together)
-    const group = groupInAny(members, asked.name)
-    if (!group) throw refusal(404, 'unknown-group', 'name')
-    const { problems } = checkOwnQuestion(cardsTogether(members), asked)
-    if (problems.length > 0) throw refusal(409, 'own-question-open', OWN_PART[problems[0]!])
-    const known = sameQuestion(members, asked)
-    if (known !== undefined) return { lesson: known, same: together }
-    checkRoom(together)
-    const plan = ownQuestionPlan(members, group, asked, randomUUID)
-    if (!plan) throw refusal(409, 'own-question-open', 'measure')
-    const added = await addLesson(transaction, plan, undefined, [], { desk: together.desk })
-    await putTogether(transaction, record, together, [...together.lessons.map((one) => one.id), added.id])
-    return { lesson: added.id, same: undefined }
-  })
-  if (same) await takePart(database, same, { lesson, name: asked.name, takesPart: true })
-  return lesson
-}
-
-function checkRoom({ lessons }: StoredTogether): void {
+export function checkRoom({ lessons }: StoredTogether): void {
   if (lessons.length >= MOST_TOGETHER) throw refusal(409, 'together-full', undefined, { most: MOST_TOGETHER })
 }
 

@@ -7,14 +7,23 @@ import { epochOf } from '../database/epoch'
 import type { StoredLesson } from '../database/lessons'
 import type { Database } from '../database/open'
 import type { Station } from '../database/stations'
+import { wholeOf } from '../database/togethers'
 import { loadLesson } from '../record/wholeLesson'
 import { stationTogether } from './joinTogether'
 import { sightOf } from './sight'
 
 /** @param withRecord without it the record is empty: for a page that follows the events and only wants the plan anew */
 export async function loadBoard(database: Database, stored: StoredLesson, withRecord: boolean): Promise<BoardView> {
-  const { lesson, record, event } = withRecord ? await whole(database, stored) : { lesson: stored, record: EMPTY_RECORD, event: 0 }
-  return { plan: publicPlan(lesson.plan), code: lesson.code, board: lesson.board, record: publicRecord(record), event }
+  const { lesson, record, event } = withRecord ? await loaded(database, stored) : { lesson: stored, record: EMPTY_RECORD, event: 0 }
+  const whole = await wholeOf(database, stored)
+  return {
+    whole: whole?.lessons[0]?.id === stored.id ? whole.id : null,
+    plan: publicPlan(lesson.plan),
+    code: lesson.code,
+    board: lesson.board,
+    record: publicRecord(record),
+    event,
+  }
 }
 
 /** What a station knows: its own group's work, and everybody's once the class may see its numbers. */
@@ -24,7 +33,7 @@ export async function loadStation(
   station: Station,
   withRecord: boolean,
 ): Promise<StationView> {
-  const { lesson, record, event } = await whole(database, stored)
+  const { lesson, record, event } = await loaded(database, stored)
   const sight = await sightOf(database, lesson, station, record.readings)
   return {
     station: station.id,
@@ -41,8 +50,8 @@ export async function loadStation(
   }
 }
 
-async function whole(database: Database, { id }: StoredLesson) {
-  const loaded = await loadLesson(database, id)
-  if (!loaded) throw notFound('lesson')
-  return { ...loaded, record: homed(loaded.lesson.plan, loaded.record).record }
+async function loaded(database: Database, { id }: StoredLesson) {
+  const found = await loadLesson(database, id)
+  if (!found) throw notFound('lesson')
+  return { ...found, record: homed(found.lesson.plan, found.record).record }
 }

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { expect, inject, it } from 'vitest'
 import type { LessonRecord, Plan } from '../../core/lesson'
-import type { JoinView } from '../../schemas/contract'
+import type { JoinView, StationView } from '../../schemas/contract'
 import type { WholeTogether } from '../../schemas/togetherContract'
 import { clientFor, prediction, reading } from './client'
 
@@ -105,6 +105,22 @@ it('what comes from elsewhere is checked, and never a server’s fault', async (
     const { status } = await call(method, path, body)
     expect([path, status >= 400 && status < 500]).toEqual([path, true])
   }
+})
+
+it('a station in a circuit is told what comes next by the rota, and after the last one nothing', async () => {
+  const { id, lessons, view } = await made('soak-up-strips', 'bounce-back')
+  await call('PUT', `/api/together/${id}`, { way: 'circuit' })
+  const nextAt = async (lesson: string) => {
+    const { body } = await call<{ token: string }>('POST', '/api/stations', { code: view.code, lesson, name: 'Alder' })
+    const station = await call<StationView>('GET', '/api/station', undefined, { authorization: `Bearer ${body.token}` })
+    return station.body.together!.next
+  }
+  const [soak, bounce] = [await nextAt(lessons[0]!.id), await nextAt(lessons[1]!.id)]
+  // Whichever the rota begins with leads to the other.
+  expect([
+    [lessons[1]!.plan.title, null],
+    [null, lessons[0]!.plan.title],
+  ]).toContainEqual([soak, bounce])
 })
 
 it('in a circuit a kit stands once and not with every group, and the cupboard says so', async () => {

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { expect, inject, it } from 'vitest'
 import type { LessonFile } from '../../core/formats'
-import { newRemark, type Plan } from '../../core/lesson'
+import type { Plan } from '../../core/lesson'
 import { clientFor } from './client'
 
 const base = inject('base')
@@ -57,24 +57,4 @@ it('what only says that it is a picture is refused, and so are too many', async 
   }
   for (let count = 0; count < 120; count += 1) await call('POST', path, picture())
   expect(await call('POST', path, picture())).toMatchObject({ status: 409, body: { code: 'too-many-pictures' } })
-})
-
-it('a group that asks its own question gets a lesson of its own, with what it wondered at its station', async () => {
-  const { lesson } = await newLesson()
-  const [, birch] = lesson.plan.groups
-  const token = await joinStation(lesson.code, birch!.id)
-  const said = { id: randomUUID(), list: 'wondered', text: 'does the width matter?' }
-  await call('POST', '/api/station/remarks', said, token)
-  const path = `/api/lessons/${lesson.id}/own-question`
-  expect(await call('POST', path, { group: birch!.id })).toMatchObject({ status: 409, body: { code: 'no-own-question' } })
-  await save(lesson.id, (plan) => ({
-    ...plan,
-    asked: { whose: 'groups', chosen: null },
-    wonder: { ...plan.wonder, wondered: [newRemark('w', 'is it fun?')] },
-    groups: plan.groups.map((group) => (group.id === birch!.id ? { ...group, wondering: said.id } : group)),
-  }))
-  const own = await open((await call<{ id: string }>('POST', path, { group: birch!.id })).body.id)
-  expect(own.lesson.plan).toMatchObject({ title: 'Birch: does the width matter?', changed: 'width', groups: [{ name: 'Birch' }] })
-  expect(own.lesson.plan.wonder.wondered.map(({ text }) => text)).toEqual(['does the width matter?'])
-  expect(own.record.remarks).toEqual([])
 })

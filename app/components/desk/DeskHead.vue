@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { whenOfJob } from '~~/core/reports'
-import { classWords, dayWords, PRINT_JOB_WORDS, STOP_NAMES, lessonName } from '~~/core/wording'
+import { askingClassWords, classWords, dayWords, PRINT_JOB_WORDS, STOP_NAMES, lessonName } from '~~/core/wording'
 import type { SaveState } from '~/following/saving'
 import { madeUpAddress } from '~/following/madeUp'
 import { PRINTOUTS, PRINTOUT_NAMES } from '~/composables/printouts'
@@ -42,8 +42,14 @@ const lookingInside = ref(false)
   <header class="head screen-only px-block pt-wide pb-near">
     <h1>{{ lessonName(plan.title) }}</h1>
     <p class="where soft text-body">
-      <LinkBtn data-target="class" @click="settingUp = true">{{ classWords(plan) }}</LinkBtn>
-      <template v-if="lesson.together">
+      <LinkBtn data-target="class" @click="settingUp = true">{{
+        lesson.partOf?.id === lesson.id ? askingClassWords(plan) : classWords(plan)
+      }}</LinkBtn>
+      <template v-if="lesson.partOf && lesson.partOf.id !== lesson.id">
+        · an own question in
+        <NuxtLink :to="`/lesson/${lesson.partOf.id}/test`">{{ lessonName(lesson.partOf.title) }}</NuxtLink>
+      </template>
+      <template v-else-if="lesson.together && !lesson.partOf">
         · <NuxtLink :to="`/together/${lesson.together}`">runs together with others</NuxtLink></template
       >
       <template v-if="when">

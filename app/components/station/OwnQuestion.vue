@@ -1,16 +1,23 @@
 <script setup lang="ts">
 import { LONGEST } from '~~/core/lesson'
-import { checkOwnQuestion, MOST_OWN, type HeapOfCards } from '~~/core/together'
+import { checkOwnQuestion, MOST_OWN, type HeapOfCards, type OwnQuestion as OwnQuestionAsked } from '~~/core/together'
 import { ownCheckLines, ownProblemWords } from '~~/core/wording'
 import PickOne from '~/forms/PickOne.vue'
 import TextField from '~/forms/TextField.vue'
-import { callServer, messageOf } from '~/following/callServer'
+import { messageOf } from '~/following/callServer'
 
 /** A group's own question: one card of what could be changed, one of what could be measured, what it tries, and a look at whether that is fair. */
-const props = defineProps<{ heap: HeapOfCards; code: string; name: string }>()
-const emit = defineEmits<{ asked: [lesson: string]; back: [] }>()
-const change = ref('')
-const measure = ref('')
+const props = defineProps<{
+  heap: HeapOfCards
+  /** Sends it; its trouble is shown here. */
+  send: (asked: OwnQuestionAsked) => Promise<void>
+  title?: string
+  /** Cards that are tapped already. */
+  begun?: { change: string; measure: string }
+}>()
+defineEmits<{ back: [] }>()
+const change = ref(props.begun?.change ?? '')
+const measure = ref(props.begun?.measure ?? '')
 const tries = ref(['', '', ''])
 const cards = (all: { name: string }[]) => all.map(({ name }) => ({ value: name, title: name }))
 const trouble = ref('')
@@ -20,8 +27,7 @@ const check = computed(() => checkOwnQuestion(props.heap, asked.value))
 async function ask(): Promise<void> {
   trouble.value = ''
   try {
-    const body = { code: props.code, name: props.name, ...asked.value }
-    emit('asked', (await callServer('POST /api/stations/own-question', { body })).lesson)
+    await props.send(asked.value)
   } catch (error) {
     trouble.value = messageOf(error)
   }
@@ -30,7 +36,7 @@ async function ask(): Promise<void> {
 
 <template>
   <form class="own" @submit.prevent="ask">
-    <h1 class="text-large text-center">Our own question</h1>
+    <h1 v-if="!title" class="text-large text-center">Our own question</h1>
     <p class="text-title font-heading" role="status">
       How does <strong>{{ change || '…' }}</strong> change <strong>{{ measure || '…' }}</strong>?
     </p>
@@ -61,7 +67,7 @@ async function ask(): Promise<void> {
     <p v-if="trouble" class="trouble text-lead" role="alert">{{ trouble }}</p>
     <div class="flex flex-wrap gap-near">
       <VBtn @click="$emit('back')">Back</VBtn>
-      <MainBtn type="submit" :disabled="check.problems.length > 0">This is our question</MainBtn>
+      <MainBtn type="submit" :disabled="check.problems.length > 0">{{ title ?? 'This is our question' }}</MainBtn>
     </div>
   </form>
 </template>

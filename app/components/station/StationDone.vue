@@ -38,6 +38,9 @@ const heaps = computed(() =>
   <div class="done grid gap-wide pt-block">
     <h1 class="text-huge">{{ progress.done < progress.all ? 'All written down for today' : 'All written down' }}</h1>
     <p>Clear away, then look at the board. Tap a number to put it right.</p>
+    <p v-if="together?.next" class="text-lead">
+      Your next investigation: <strong>{{ together.next }}</strong>
+    </p>
     <p v-for="guess in guesses" :key="guess.condition" class="text-lead">You {{ guessWords(plan, guess) }}.</p>
     <HeapOfNumbers
       v-for="heap in heaps"

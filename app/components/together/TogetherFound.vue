@@ -4,11 +4,14 @@ import { foundWords, question, lessonName } from '~~/core/wording'
 import SmallBars from '~/components/shelf/SmallBars.vue'
 
 /** What each investigation found, how sure, in one line with a small graph; the same at the desk and on the board. */
-defineProps<{ found: Found[]; big?: boolean }>()
+const props = defineProps<{ found: Found[]; big?: boolean }>()
+/** Many on a projector: each in a line or two. */
+const MANY = 4
+const isShort = computed(() => props.big === true && props.found.length >= MANY)
 </script>
 
 <template>
-  <ul class="found" :class="{ big }" aria-label="What each found">
+  <ul class="found" :class="{ big, short: isShort }" aria-label="What each found">
     <li v-for="one in found" :key="one.lesson">
       <SmallBars :bars="one.bars" />
       <div>
@@ -16,10 +19,10 @@ defineProps<{ found: Found[]; big?: boolean }>()
           <span v-if="big">{{ lessonName(one.plan.title) }}</span>
           <NuxtLink v-else :to="`/lesson/${one.lesson}/results`">{{ lessonName(one.plan.title) }}</NuxtLink>
         </h2>
-        <p class="soft">{{ question(one.plan) }}</p>
+        <p v-if="!isShort" class="soft">{{ question(one.plan) }}</p>
         <p class="said">{{ foundWords(one) }}</p>
       </div>
-      <span class="soft nowrap">{{ one.done }} of {{ one.all }} read</span>
+      <span class="soft nowrap">{{ one.done }} of {{ one.all }}{{ isShort ? '' : ' read' }}</span>
     </li>
   </ul>
 </template>
@@ -42,6 +45,19 @@ h2 {
 }
 .big li {
   grid-template-columns: 170px minmax(0, 1fr) auto;
+}
+.short li {
+  grid-template-columns: 90px minmax(0, 1fr) auto;
+  padding: var(--gap-tight) 0;
+}
+.short :deep(svg) {
+  width: 80px;
+  height: 52px;
+}
+.short h2,
+.short .said,
+.short span {
+  font-size: var(--type-lead);
 }
 .said {
   font-weight: 700;

@@ -1,33 +1,20 @@
 <script setup lang="ts">
-import { WHOSE_QUESTION } from '~~/core/lesson'
+import { asksItsOwn, WHOSE_QUESTION } from '~~/core/lesson'
 import { WHOSE_WORDS } from '~~/core/wording'
 import ShapeBadge from '~/components/pieces/ShapeBadge.vue'
+import OwnQuestions from '~/components/together/OwnQuestions.vue'
 import ChoiceField from '~/forms/ChoiceField.vue'
 import PickOne from '~/forms/PickOne.vue'
 import { useLesson } from '~/stores/lesson'
-import { useBeginLesson } from '~/composables/beginLesson'
-import { useNotices } from '~/stores/notices'
 
 /** Whose question it is: given, picked by the class, or each group its own. */
 const lesson = useLesson()
-const beginning = useBeginLesson()
-const notices = useNotices()
 const plan = computed(() => lesson.heard!)
 const wonderings = computed(() => plan.value.wonder.wondered)
 const chosen = computed(() => wonderings.value.find(({ id }) => id === plan.value.asked.chosen))
 
 function pick(group: string, wondering: string): void {
   lesson.editHeard((draft) => (draft.groups.find(({ id }) => id === group)!.wondering = wondering || null))
-}
-
-async function makeOwn(group: string): Promise<void> {
-  const id = await beginning.ownLesson(group)
-  if (id !== undefined) {
-    notices.done('The lesson of this group stands on the shelf.', {
-      label: 'Open it',
-      run: () => void navigateTo(`/lesson/${id}/plan`),
-    })
-  }
 }
 </script>
 
@@ -50,32 +37,34 @@ async function makeOwn(group: string): Promise<void> {
           : 'Pick a wondering above and see whether it could be tested, then choose it.'
       }}
     </p>
-    <ul v-if="plan.asked.whose === 'groups'" class="groups grid gap-close mt-near">
-      <li v-for="group in plan.groups" :key="group.id">
-        <span class="flex items-center gap-near font-heading">
-          <ShapeBadge :size="18" :shape="group.shape" />
-          {{ group.name }}
-        </span>
-        <ChoiceField
-          bare
-          :label="`Question of ${group.name}`"
-          :model-value="group.wondering ?? ''"
-          @update:model-value="pick(group.id, $event)"
-          :options="[
-            { value: '', title: wonderings.length === 0 ? 'nothing wondered yet' : 'no question yet' },
-            ...wonderings.map((wondering) => ({ value: wondering.id, title: wondering.text.slice(0, 80) })),
-          ]"
-        />
-        <VBtn v-if="group.wondering" size="small" @click="makeOwn(group.id)">Make its own lesson</VBtn>
-      </li>
-    </ul>
+    <template v-if="asksItsOwn(plan)">
+      <ul v-if="wonderings.length > 0" class="groups grid gap-close mt-near">
+        <li v-for="group in plan.groups" :key="group.id">
+          <span class="flex items-center gap-near font-heading">
+            <ShapeBadge :size="18" :shape="group.shape" />
+            {{ group.name }}
+          </span>
+          <ChoiceField
+            bare
+            :label="`Wondering of ${group.name}`"
+            :model-value="group.wondering ?? ''"
+            @update:model-value="pick(group.id, $event)"
+            :options="[
+              { value: '', title: 'no wondering picked' },
+              ...wonderings.map((wondering) => ({ value: wondering.id, title: wondering.text.slice(0, 80) })),
+            ]"
+          />
+        </li>
+      </ul>
+      <OwnQuestions class="mt-wide" stop="wonder" />
+    </template>
   </div>
 </template>
 
 <style scoped>
 .groups li {
   display: grid;
-  grid-template-columns: 110px minmax(0, 1fr) 170px;
+  grid-template-columns: 110px minmax(0, 1fr);
   align-items: center;
   gap: var(--gap-near);
 }

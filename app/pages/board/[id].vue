@@ -28,6 +28,7 @@ import { useUnderWay } from '~/composables/underWay'
 /** The lesson on the projector: one message at a time. It turns to the view that fits by itself, until the teacher chooses one. */
 const route = useRoute()
 const {
+  whole,
   plan: realPlan,
   record: realRecord,
   board,
@@ -42,6 +43,7 @@ const madeUp = computed(() => realPlan.value && drawnFrom(route.query, realPlan.
 const plan = computed(() => madeUp.value?.plan ?? realPlan.value)
 const record = computed(() => madeUp.value?.record ?? realRecord.value)
 provideLessonPlan(() => plan.value)
+watch(whole, (one) => one !== null && void navigateTo(`/together/${one}/board`, { replace: true }))
 const { now, state, coming } = useTestClock(plan, board)
 const { forecast } = useUnderWay(plan, { record, board, state, now })
 const forecastLine = computed(() => (forecast.value ? underWayShort(forecast.value, now.value, state.value.until) : ''))

@@ -13,6 +13,7 @@ import { addStation } from '../../database/stations'
 import type { StoredTogether } from '../../database/togethers'
 import { isPresent } from '../../live/presence'
 import { takePart } from '../../record/splitAndJoin'
+import { aloneAsking } from '../../views/joinTogether'
 
 /** Opens a station for one group of the lesson with this code, or for the child with this code of its own; of several lessons for a group of the class in one of them. */
 export default openRoute<'POST /api/stations'>(
@@ -20,11 +21,12 @@ export default openRoute<'POST /api/stations'>(
   async ({ event, database, body }) => {
     const opened = await findByCode(event, database, body.code)
     const own = (lesson: StoredLesson) => findByOwnCode(event, database, lesson, body.own ?? '')
-    const joined = opened.together
-      ? await joinedOf(database, opened.together, body)
+    const several = opened.together ?? (body.name === undefined ? undefined : aloneAsking(opened.lesson))
+    const joined = several
+      ? await joinedOf(database, several, body)
       : {
-          lesson: opened.lesson.id,
-          group: isEachChild(opened.lesson.plan) ? await own(opened.lesson) : groupOf(opened.lesson, body),
+          lesson: opened.lesson!.id,
+          group: isEachChild(opened.lesson!.plan) ? await own(opened.lesson!) : groupOf(opened.lesson!, body),
         }
     await countTry(database, `join ${addressOfCaller(event)}`, JOINS)
     return { token: await addStation(database, joined, (station) => isPresent(joined.lesson, station)) }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { provideLessonPlan } from '~/composables/lessonPlan'
-import { STOPS, type Stop } from '~~/core/lesson'
+import { asksItsOwn, STOPS, type Stop } from '~~/core/lesson'
 import { STOP_NAMES } from '~~/core/wording'
 import DeskHead from '~/components/desk/DeskHead.vue'
 import DeskPath from '~/components/desk/DeskPath.vue'
@@ -9,6 +9,7 @@ import SecondLook from '~/components/desk/SecondLook.vue'
 import BeakerMark from '~/components/pieces/BeakerMark.vue'
 import MadeUpMark from '~/components/pieces/MadeUpMark.vue'
 import NoticeBar from '~/components/pieces/NoticeBar.vue'
+import OwnQuestions from '~/components/together/OwnQuestions.vue'
 import { focusTarget, useKeys } from '~/composables/keys'
 import { madeUpAddress } from '~/following/madeUp'
 import { STOP_WORK, loadDeskWhenIdle } from '~/composables/stopWork'
@@ -62,6 +63,17 @@ async function beginWalk(): Promise<void> {
   walking.value = true
   await callServer('DELETE /api/demo/walk').catch(() => undefined)
 }
+/** Groups ask their own questions in this lesson. */
+const asksHere = computed(() =>
+  lesson.plan === undefined
+    ? false
+    : lesson.partOf
+      ? lesson.partOf.id === lesson.id
+      : lesson.together === null && asksItsOwn(lesson.plan),
+)
+/** Stops at which there is nothing to do once every group has its own question. */
+const OF_GROUPS: readonly Stop[] = ['kit', 'clock', 'predict', 'test', 'results', 'agree']
+const allElsewhere = computed(() => asksHere.value && lesson.together !== null && lesson.plan?.groups.length === 0)
 const sendRest = () => void lesson.flush()
 
 const goTo = (to: Stop) => navigateTo(`/lesson/${route.params.id}/${to}`)
@@ -77,6 +89,8 @@ useKeys({
 })
 
 function openBoard(): void {
+  // Groups with their own questions have one board.
+  if (lesson.partOf) return void window.open(`/together/${lesson.together}/board`, `board-${lesson.together}`)
   window.open(madeUpAddress(madeUp.drawn, `/board/${String(route.params.id)}`), `board-${String(route.params.id)}`)
 }
 
@@ -111,7 +125,9 @@ watch(
       </MadeUpMark>
       <DeskHead v-if="lesson.plan" @board="openBoard" @keys="keysOpen = true" />
       <main id="work" class="work" tabindex="-1">
-        <component :is="STOP_WORK[stop]" v-if="lesson.plan" :key="stop" />
+        <OwnQuestions v-if="asksHere && stop !== 'wonder'" class="section" :stop="stop" />
+        <component :is="STOP_WORK[stop]" v-if="lesson.plan && !(allElsewhere && OF_GROUPS.includes(stop))" :key="stop" />
+        <h2 v-else-if="lesson.plan" class="sr-only">{{ STOP_NAMES[stop] }}</h2>
         <p v-else class="soft">Opening the lesson …</p>
       </main>
     </div>

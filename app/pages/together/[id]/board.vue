@@ -78,7 +78,7 @@ useHead({ title: () => `Board · ${title.value}` })
             <h2>
               {{ lessonName(one.plan.title) }} <span class="soft">{{ one.done }} of {{ one.all }}</span>
             </h2>
-            <p class="groups">
+            <p v-if="!together.oneLesson || one.groups.length > 1" class="groups">
               <span v-for="group in one.groups" :key="group.id" :class="{ whole: group.all > 0 && group.done === group.all }">
                 {{ group.name }} {{ group.done === group.all && group.all > 0 ? '✓' : `${group.done}/${group.all}` }}
               </span>
