@@ -37,7 +37,7 @@ length more: longer longest
 length less: shorter shortest
 distance more: further furthest, farther farthest
 distance less: closer closest, nearer nearest
-height more: taller tallest
+height more: taller tallest, steeper steepest
 width more: wider widest, thicker thickest, broader broadest, fatter fattest
 width less: narrower narrowest, thinner thinnest
 depth more: deeper deepest

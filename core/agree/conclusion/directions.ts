@@ -155,8 +155,8 @@ function judgeWord(word: ComparingMention, spoken: Spoken, plan: Plan, evidence:
   const denied = negated && DENIED.test(clause.text.slice(0, word.from - clause.from))
   if (negated && !denied) return []
   if (!fitsResult(word, plan) && word.quality === 'rank') return judgeUnranked(word, conditions, evidence, hedged)
-  // "The magnet is weakest through six layers": of what the measure speaks of nobody says that it was not measured.
-  if (!fitsResult(word, plan) && ofMeasured(word, clause, plan)) return []
+  // "The magnet is weakest through six layers": what it lifts is how strong it is.
+  if (!fitsResult(word, plan) && word.quality === 'strength' && ofMeasured(word, clause, plan)) return []
   if (!fitsResult(word, plan))
     return isUnmeasured(word, clause, plan, sentence.text.includes(': ')) && (conditions.length > 0 || before)
       ? [{ code: 'not-measured', word: word.word, at: placesOf(word) }]

@@ -249,6 +249,8 @@ const RANKS = /^(?:first|second|third|fourth|last)$/
 
 /** "No wrapping" and "without any wrapping" are the condition that is called nothing. */
 function ofNothing(plan: Plan, name: string): string[] {
+  const lacking = /^(?:no|without) (?:an? |any |the )?(.+)$/.exec(name)?.[1]
+  if (lacking) return [`(?:no|without) (?:any |an? |the )?${escaped(lacking)}`]
   const things = mainWords(changedFactor(plan)?.name ?? '').filter((word) => word.length > 3)
   if (!/^(nothing|none|bare|empty)\b/.test(name) || things.length === 0) return []
   const thing = `(?:${things.map(escaped).join('|')})\\p{L}*`
