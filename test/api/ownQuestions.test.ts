@@ -5,7 +5,7 @@ import type { BoardView, JoinView, OpenedLesson } from '../../schemas/contract'
 import type { WholeTogether } from '../../schemas/togetherContract'
 import { clientFor, reading } from './client'
 
-const { call, newLesson, joinStation } = clientFor(inject('base'), { className: `Own ${randomUUID().slice(0, 8)}` })
+const { call, newLesson, joinStation } = clientFor(inject('base'), { className: `Own ${randomUUID().slice(0, 8)}`, children: 26 })
 const open = async (id: string) => (await call<OpenedLesson>('GET', `/api/lessons/${id}`)).body
 const named = ({ plan }: { plan: Plan }) => plan.groups.map(({ name }) => name)
 
