@@ -31,7 +31,7 @@ export function numbered(text: string, listed: Listed | undefined, whole: string
       temperature: 'temperature',
     }[unitOf(unit).dimension as string]
   if (ofWhat && quality) return { name: `the ${quality} of the ${ofWhat}`, quote: listed.quote, said: false }
-  // "5 mL and 10 mL of vinegar"
+  // "5 mL and 10 mL of soap"
   const behind = /^ of (?<thing>[\p{L}-]+(?: [\p{L}-]+)?)(?=\s*(?:[:,.;?]|$))/iu.exec(
     whole.slice(head.length + listed.quote.length),
   )?.groups?.thing
