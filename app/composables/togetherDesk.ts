@@ -131,11 +131,9 @@ export function useTogether(id: string) {
     await refresh()
   }
 
-  /** A lesson whose groups all ask their own questions is done by nobody itself. */
+  /** A lesson whose groups all ask their own questions is done by nobody itself, and so is a question that its group gave up. */
   const doneBySomebody = computed(() =>
-    (view.value?.lessons ?? []).filter(
-      ({ plan }, place) => !(view.value?.together.oneLesson && place === 0 && plan.groups.length === 0),
-    ),
+    (view.value?.lessons ?? []).filter(({ plan }) => !view.value?.together.oneLesson || plan.groups.length > 0),
   )
   const members = computed<Member[]>(() => view.value?.lessons.map(({ id: lesson, plan }) => ({ lesson, plan })) ?? [])
   return {

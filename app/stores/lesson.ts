@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { NO_SCHOOL, type School } from '~~/core/kit'
-import { EMPTY_RECORD, samePlan, type LessonEvent, type LessonRecord, type Plan } from '~~/core/lesson'
+import { asksItsOwn, EMPTY_RECORD, samePlan, type LessonEvent, type LessonRecord, type Plan } from '~~/core/lesson'
 import { homed, withEvents } from '~~/core/record'
 import { withSaid } from '~~/core/wonder'
 import type { OpenedLesson } from '~~/schemas/contract'
@@ -48,6 +48,10 @@ export const useLesson = defineStore('lesson', () => {
   /** The plan with what stations said in its lists. */
   const heard = computed(() => shownPlan.value && withSaid(shownPlan.value, shownRecord.value.remarks))
   const path = () => ({ lesson: id.value })
+  /** Groups ask their own questions in this lesson. */
+  const asksHere = computed(() =>
+    partOf.value ? partOf.value.id === id.value : together.value === null && plan.value !== undefined && asksItsOwn(plan.value),
+  )
 
   /** Opens a lesson and follows it; throws where there is none. */
   async function open(lesson: string): Promise<void> {
@@ -199,6 +203,9 @@ export const useLesson = defineStore('lesson', () => {
     code,
     together,
     partOf,
+    asksHere,
+    /** All groups have theirs, and nobody is left in the question of the class. */
+    allElsewhere: computed(() => asksHere.value && together.value !== null && plan.value?.groups.length === 0),
     plan: shownPlan,
     heard,
     record: shownRecord,

@@ -60,6 +60,8 @@ export function readinessOf(plan: Plan, record: LessonRecord, findings: Finding[
   return { stops, level: points / stops.length, next: stops.find(({ bead }) => bead !== 'full')?.stop }
 }
 
+const OF_GROUPS: readonly Stop[] = ['predict', 'test', 'results', 'agree']
+
 interface HowFar {
   /** 0 nothing, 1 all, between them begun. */
   share: number
@@ -70,6 +72,8 @@ function howFar(stop: Stop, plan: Plan, record: LessonRecord): HowFar {
   const { needsChange, fewestConditions } = shapeOf(plan)
   const questionStands = (changedFactor(plan) !== undefined || !needsChange) && testOf(plan).measure !== undefined
   const { noticed, maybe, wondered } = withSaid(plan, record.remarks).wonder
+  // Where every group asks its own question the numbers are in those.
+  if (plan.groups.length === 0 && asksItsOwn(plan) && OF_GROUPS.includes(stop)) return { share: 0 }
   switch (stop) {
     case 'wonder': {
       const seen = noticed.length + maybe.length + wondered.length > 0 || plan.wonder.hook !== ''

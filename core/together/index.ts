@@ -17,14 +17,17 @@ export type { NeedTogether } from './kit'
 export { overviewOf, readTogether, viewTogether } from './overview'
 export type { Found } from './overview'
 export {
+  cardsOfWondering,
   cardsTogether,
   checkOwnQuestion,
   groupInAny,
   MOST_OWN,
   OWN_PART,
+  ownPlace,
   ownQuestionPlan,
   ownRows,
   sameQuestion,
+  withEveryGroup,
 } from './ownQuestion'
 export type { HeapOfCards, OwnCheck, OwnProblem, OwnQuestion, OwnRow } from './ownQuestion'
 export { joinPlans, splitPlan } from './split'

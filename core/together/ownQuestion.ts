@@ -2,7 +2,8 @@ import { begunAnew, changedFactor, newFactor, type Factor, type Group, type Meas
 import { withNamedInstrument } from '../measuring'
 import { unitNamed, type UnitCode } from '../quantity'
 import { testOf, newMeasure } from '../test'
-import { groupNamed, groupsTogether, type Member, type TogetherGroup } from './setOfLessons'
+import { testableOf } from '../wonder'
+import { groupNamed, groupsTogether, withGroupOfClass, type Member, type TogetherGroup } from './setOfLessons'
 
 /** What the class could change, and what it could measure: every card of every lesson once, by its name. */
 export interface HeapOfCards {
@@ -156,6 +157,36 @@ export function ownRows(members: Member[]): OwnRow[] {
   return groupsTogether(members)
     .map(({ name, shape, ids }) => ({ name, shape, asks: Object.keys(ids).find((lesson) => lesson !== home) }))
     .sort((one, other) => one.name.localeCompare(other.name, undefined, { numeric: true }))
+}
+
+/**
+ * Where a group goes that has its own question in a lesson; undefined while it has none.
+ * @param lessons that lesson first
+ * @example ownPlace([{ id: 'a', groups: ['Alder'] }, { id: 'b', groups: ['Birch'] }], 'birch')!.id // => 'b'
+ */
+export function ownPlace<Lesson extends { groups: string[] }>(lessons: Lesson[], name: string): Lesson | undefined {
+  return lessons.slice(1).find(({ groups }) => groups.some((group) => isSame(group, name)))
+}
+
+/**
+ * The cards of the wondering that was picked for a group, where the class has them.
+ * @example cardsOfWondering(soakUpPlan(), 'Alder', { changes: [], measures: [] }) // => { change: '', measure: '' }
+ */
+export function cardsOfWondering(plan: Plan, name: string, heap: HeapOfCards): Pick<OwnQuestion, 'change' | 'measure'> {
+  const picked = groupNamed(plan, name)?.wondering
+  const wondering = plan.wonder.wondered.find(({ id }) => id === picked)
+  if (!wondering) return { change: '', measure: '' }
+  const { nearest } = testableOf(plan, wondering)
+  const inHeap = (cards: { name: string }[], card: string) => (cards.some((one) => one.name === card) ? card : '')
+  return { change: inHeap(heap.changes, nearest.change.name), measure: inHeap(heap.measures, nearest.measure.name) }
+}
+
+/**
+ * The lesson as its class began it, for a copy or the next one: with those groups, too, that went into their own questions.
+ * @example withEveryGroup(soakUpPlan(), [{ lesson: 'b', plan: soakUpPlan() }]).groups.length // => 7
+ */
+export function withEveryGroup(plan: Plan, parts: Member[]): Plan {
+  return parts.flatMap((part) => part.plan.groups).reduce(withGroupOfClass, plan)
 }
 
 /** The unit that all of them are written in, and count for numbers where there are no units: "1 cm" and "4 cm"; undefined where they are no numbers of one kind. */

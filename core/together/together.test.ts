@@ -4,7 +4,15 @@ import { counter, soakUpPlan } from '../../test/soakUp'
 import { planSchema } from '../../schemas/plan'
 import { NO_SCHOOL } from '../kit'
 import { EMPTY_RECORD, type Plan } from '../lesson'
-import { boundWords, circuitTogetherWords, fitTogetherWords, foundWords, ownCheckLines, ownProblemWords } from '../wording'
+import {
+  boundWords,
+  circuitTogetherWords,
+  fitTogetherWords,
+  foundWords,
+  ownCheckLines,
+  ownProblemWords,
+  ownUnsaidLine,
+} from '../wording'
 import {
   cardsTogether,
   checkOwnQuestion,
@@ -211,7 +219,13 @@ describe('a group’s own question', () => {
     const check = checkOwnQuestion(heap, asked)
     expect(check.problems).toEqual([])
     expect(ownCheckLines(check)[0]).toBe('We change only the floor: carpet and tile.')
-    expect(ownCheckLines(check)[1]).toBe('We keep the same: the drop height.')
+    // A tick stands only before what somebody said.
+    expect([ownCheckLines(check)[1]?.startsWith('We measure'), ownUnsaidLine(check)]).toEqual([
+      true,
+      'Still to say: how you keep the drop height the same.',
+    ])
+    const said = { ...check, kept: [{ name: 'the drop height', how: '1 m' }] }
+    expect([ownCheckLines(said)[1], ownUnsaidLine(said)]).toEqual(['We keep the same: the drop height (1 m).', ''])
     const open = checkOwnQuestion(heap, { change: 'the moon', measure: '', conditions: ['tile', 'Tile '] }).problems
     expect(open).toEqual(['no-change', 'no-measure', 'twice'])
     expect(open.map(ownProblemWords).every((words) => words.length > 0)).toBe(true)

@@ -228,6 +228,7 @@ export {
   kitTogetherWords,
   lateWords,
   ownCheckLines,
+  ownUnsaidLine,
   ownProblemWords,
   partsWords,
   placeWords,

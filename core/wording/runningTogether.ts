@@ -81,12 +81,18 @@ export function ownProblemWords(problem: OwnProblem): string {
 
 /** A fair test in children's words, line by line. `['We change only the width: 1 cm, 2 cm.', …]` */
 export function ownCheckLines({ change, conditions, measure, tool, repeats, kept }: OwnCheck): string[] {
-  const how = kept.map((one) => (one.how === '' ? one.name : `${one.name} (${one.how})`))
+  const how = kept.flatMap((one) => (one.how.trim() === '' ? [] : `${one.name} (${one.how})`))
   return [
     `We change only ${change}: ${list(conditions)}.`,
     ...(how.length > 0 ? [`We keep the same: ${list(how)}.`] : []),
     `We measure ${measure}${tool === '' ? '' : ` with a ${tool.replace(/^(?:a|an|the)\s+/i, '')}`}, ${counted(repeats, 'time')} each.`,
   ]
+}
+
+/** What nobody has said yet how to keep the same; empty where all was said. `'Still to say: how you keep the drop height the same.'` */
+export function ownUnsaidLine({ kept }: Pick<OwnCheck, 'kept'>): string {
+  const unsaid = kept.flatMap(({ name, how }) => (how.trim() === '' ? [name] : []))
+  return unsaid.length === 0 ? '' : `Still to say: how you keep ${list(unsaid)} the same.`
 }
 
 /** Does what all groups do fit into the time. `'All 42 trials are done after 31:30, of 40 minutes.'` */

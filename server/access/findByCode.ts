@@ -3,7 +3,7 @@ import type { H3Event } from 'h3'
 import { recordByCode } from '../../core/lesson'
 import { findLessonByCode, type StoredLesson } from '../database/lessons'
 import type { Database } from '../database/open'
-import { findTogetherByCode, wholeOf, type StoredTogether } from '../database/togethers'
+import { askedIn, findTogetherByCode, type StoredTogether } from '../database/togethers'
 import { refusal } from './refusal'
 import type { TakeBack } from './route'
 import { countTry, refuseWhoWaits, takeBackTry, WRONG } from './slowDown'
@@ -68,8 +68,8 @@ async function openedBy(database: Database, code: string): Promise<OpenedByCode 
   const lesson = await findLessonByCode(database, code)
   if (lesson?.archived) return undefined
   if (lesson) {
-    const whole = await wholeOf(database, lesson)
-    return whole?.lessons[0]?.id === lesson.id ? { together: whole } : { lesson }
+    const together = await askedIn(database, lesson)
+    return together ? { together } : { lesson }
   }
   const together = await findTogetherByCode(database, code)
   return together && { together }

@@ -36,6 +36,15 @@ export async function wholeOf(
   return found?.body.oneLesson ? found : undefined
 }
 
+/** The groups' own questions of this very lesson, itself first; undefined where its groups ask none. */
+export async function askedIn(
+  database: Database,
+  lesson: Pick<StoredLesson, 'id' | 'together'>,
+): Promise<StoredTogether | undefined> {
+  const whole = await wholeOf(database, lesson)
+  return whole?.lessons[0]?.id === lesson.id ? whole : undefined
+}
+
 /** All of its lessons, also those that were put away. */
 export async function everyLessonOf(database: Database, id: string): Promise<string[]> {
   const rows = await database.select({ id: lessons.id }).from(lessons).where(eq(lessons.together, id))

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto'
-import { asksItsOwn } from '../../core/lesson'
+import { asksItsOwn, type Plan } from '../../core/lesson'
 import {
   cardsTogether,
   checkOwnQuestion,
@@ -9,14 +9,16 @@ import {
   OWN_PART,
   ownQuestionPlan,
   sameQuestion,
+  withEveryGroup,
   withoutGroupOfClass,
 } from '../../core/together'
 import type { AskedAtDeskBody } from '../../schemas/togetherContract'
 import { notFound, refusal } from '../access/refusal'
-import { readLesson, setArchived, type StoredLesson } from '../database/lessons'
+import { readLesson, type StoredLesson } from '../database/lessons'
 import type { Database } from '../database/open'
 import {
   addTogether,
+  askedIn,
   changeTogether,
   everyLessonOf,
   putTogether,
@@ -52,13 +54,31 @@ export async function askOwnQuestion(database: Database, id: string, asked: Aske
   return lesson
 }
 
-/** The same inside one lesson: the group leaves what it did not begin, so that it stands nowhere but in its own question. */
+/**
+ * The same inside one lesson: the group leaves what it did not begin, so that it stands nowhere but in its own question. A question that nobody began is asked anew in its
+ * place: whoever changes its mind makes no heap of lessons.
+ */
 export async function askInLesson(database: Database, lesson: StoredLesson, asked: AskedAtDeskBody): Promise<string> {
   const whole = (await wholeOf(database, lesson)) ?? (await beginAsking(database, lesson))
-  const own = await askOwnQuestion(database, whole.id, asked)
+  const own = (await askedAnew(database, whole, asked)) ?? (await askOwnQuestion(database, whole.id, asked))
   for (const one of whole.lessons) if (one.id !== own) await leave(database, one.id, own, asked.name)
-  for (const one of whole.lessons.slice(1)) if (one.id !== own) await putAwayIfEmpty(database, whole.id, one.id)
   return own
+}
+
+/** A part that is the group's alone, or nobody's, in which nothing is written yet, with this question; undefined where there is none, or where another group asks the same. */
+async function askedAnew(database: Database, whole: StoredTogether, asked: AskedAtDeskBody): Promise<string | undefined> {
+  const members = membersOf(whole)
+  const group = groupInAny(members, asked.name)
+  const isFree = ({ plan }: StoredLesson) => plan.groups.every(({ name }) => name === group?.name)
+  const free = whole.lessons.slice(1).find(isFree)
+  if (!free || !group || checkOwnQuestion(cardsTogether(members), asked).problems.length > 0) return undefined
+  if (sameQuestion(members, asked) !== undefined) return undefined
+  const plan = ownQuestionPlan(members, group, asked, randomUUID)
+  if (!plan) return undefined
+  const now = await editPlan(database, free.id, async (before, transaction) =>
+    isFree({ ...free, plan: before }) && (await usedPlaces(transaction, free.id)).groups.size === 0 ? plan : before,
+  )
+  return now === plan ? free.id : undefined
 }
 
 /** From now on the groups' own questions are parts of this lesson. */
@@ -93,22 +113,6 @@ async function leave(database: Database, lesson: string, own: string, name: stri
   knownStations.forgetAll()
 }
 
-/** A question that nobody asks any more is put away. */
-async function putAwayIfEmpty(database: Database, id: string, lesson: string): Promise<void> {
-  const empty = await changeTogether(database, id, [], async (transaction, together, record) => {
-    const stored = together?.lessons.find((one) => one.id === lesson)
-    if (!together || !stored || stored.plan.groups.length > 0) return false
-    await putTogether(
-      transaction,
-      record,
-      together,
-      together.lessons.flatMap((one) => (one.id === lesson ? [] : [one.id])),
-    )
-    return true
-  })
-  if (empty) await setArchived(database, lesson, true)
-}
-
 /** A lesson with the groups' own questions in it, those that were put away with it too; of any other lesson itself alone. */
 export async function partsOf(database: Database, lesson: StoredLesson): Promise<string[]> {
   if (lesson.together === null) return [lesson.id]
@@ -117,4 +121,10 @@ export async function partsOf(database: Database, lesson: StoredLesson): Promise
   // Of a lesson that was put away its parts were put away with it.
   const first = whole?.lessons[0]?.id ?? lesson.id
   return whole && first === lesson.id ? every : [lesson.id]
+}
+
+/** A lesson's plan with all groups of its class, those too that are in their own questions: what a copy and the next lesson begin with. */
+export async function planOfClass(database: Database, lesson: StoredLesson): Promise<Plan> {
+  const whole = await askedIn(database, lesson)
+  return whole ? withEveryGroup(lesson.plan, membersOf(whole).slice(1)) : lesson.plan
 }

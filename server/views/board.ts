@@ -7,7 +7,7 @@ import { epochOf } from '../database/epoch'
 import type { StoredLesson } from '../database/lessons'
 import type { Database } from '../database/open'
 import type { Station } from '../database/stations'
-import { wholeOf } from '../database/togethers'
+import { askedIn } from '../database/togethers'
 import { loadLesson } from '../record/wholeLesson'
 import { stationTogether } from './joinTogether'
 import { sightOf } from './sight'
@@ -15,9 +15,8 @@ import { sightOf } from './sight'
 /** @param withRecord without it the record is empty: for a page that follows the events and only wants the plan anew */
 export async function loadBoard(database: Database, stored: StoredLesson, withRecord: boolean): Promise<BoardView> {
   const { lesson, record, event } = withRecord ? await loaded(database, stored) : { lesson: stored, record: EMPTY_RECORD, event: 0 }
-  const whole = await wholeOf(database, stored)
   return {
-    whole: whole?.lessons[0]?.id === stored.id ? whole.id : null,
+    whole: (await askedIn(database, stored))?.id ?? null,
     plan: publicPlan(lesson.plan),
     code: lesson.code,
     board: lesson.board,

@@ -61,12 +61,13 @@ it('another question takes the place of one that nobody began, and leaves what w
   const { lesson, ask } = await asking()
   const first = (await ask()).body.id
   const second = (await ask({ conditions: ['1 cm', '6 cm'] })).body.id
-  expect(second).not.toBe(first)
-  expect((await open(first)).lesson).toMatchObject({ archived: true, together: null })
+  expect(second).toBe(first)
   const { plan } = (await open(second)).lesson
+  expect(plan.conditions.map(({ label }) => label)).toEqual(['1 cm', '6 cm'])
   const readings = [reading(plan)]
   expect((await call('POST', `/api/lessons/${second}/readings`, { readings })).status).toBe(200)
   const third = (await ask({ conditions: ['2 cm', '8 cm'] })).body.id
+  expect(third).not.toBe(second)
   expect((await open(second)).record.readings).toHaveLength(1)
   // Two groups that ask the same are together in it, and one that asks what the class asks stays where it is.
   expect((await ask({ name: 'Elm', conditions: ['8 cm', '2 cm'] })).body.id).toBe(third)
@@ -83,10 +84,20 @@ it('the lesson is put away and taken out with its questions, and all groups that
   const all = (await call<WholeTogether>('GET', `/api/together/${home.lesson.together}`)).body
   expect(all.lessons).toHaveLength(plan.groups.length + 1)
   const own = asked[0]!.body.id
+  // A copy begins with the whole class, and the file brings the questions along.
+  const copy = (await call<{ id: string }>('POST', `/api/lessons/${lesson.id}/duplicate`, {})).body.id
+  expect(named((await open(copy)).lesson).sort()).toEqual(named({ plan }).sort())
+  const file = (await call('GET', `/api/together/${home.lesson.together}/file`)).body
+  const opened = (await call<{ id?: string; together?: string }>('POST', '/api/lessons/open', { text: JSON.stringify(file) })).body
+  const again = (await call<WholeTogether>('GET', `/api/together/${opened.together}`)).body
+  expect([again.together.oneLesson, again.lessons.length]).toEqual([true, all.lessons.length])
+  expect((await open(again.lessons[1]!.id)).partOf?.id).toBe(again.lessons[0]!.id)
+  for (const one of [again.lessons[0]!.id, copy]) await call('PUT', `/api/lessons/${one}/archived`, { archived: true })
   for (const archived of [true, false]) {
     expect((await call('PUT', `/api/lessons/${lesson.id}/archived`, { archived })).status).toBe(200)
     expect((await open(own)).lesson.archived).toBe(archived)
-    expect(await onShelf(plan.title, archived)).toEqual([lesson.id])
+    expect(await onShelf(plan.title, archived)).toContain(lesson.id)
+    expect(await onShelf(plan.title, archived)).not.toContain(own)
   }
 })
 

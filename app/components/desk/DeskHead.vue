@@ -43,7 +43,7 @@ const lookingInside = ref(false)
     <h1>{{ lessonName(plan.title) }}</h1>
     <p class="where soft text-body">
       <LinkBtn data-target="class" @click="settingUp = true">{{
-        lesson.partOf?.id === lesson.id ? askingClassWords(plan) : classWords(plan)
+        lesson.together && lesson.asksHere ? askingClassWords(plan) : classWords(plan)
       }}</LinkBtn>
       <template v-if="lesson.partOf && lesson.partOf.id !== lesson.id">
         · an own question in
@@ -82,7 +82,11 @@ const lookingInside = ref(false)
             target="_blank"
           />
           <VListSubheader role="presentation">Files</VListSubheader>
-          <VListItem role="menuitem" title="Save the lesson as a file" :href="`/api/lessons/${lesson.id}/file`" />
+          <VListItem
+            role="menuitem"
+            title="Save the lesson as a file"
+            :href="lesson.together && lesson.asksHere ? `/api/together/${lesson.together}/file` : `/api/lessons/${lesson.id}/file`"
+          />
           <VListItem role="menuitem" title="Data package (zip)" :href="`/api/lessons/${lesson.id}/package`" />
           <VListItem role="menuitem" title="Results as a spreadsheet (XLSX)" :href="`/api/lessons/${lesson.id}/spreadsheet`" />
           <VListItem role="menuitem" title="Readings as a table (CSV)" :href="`/api/lessons/${lesson.id}/readings.csv`" />

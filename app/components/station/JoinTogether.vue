@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { lessonName } from '~~/core/wording'
-import { mayGoTo, type OwnQuestion as OwnQuestionAsked } from '~~/core/together'
+import { mayGoTo, ownPlace, type OwnQuestion as OwnQuestionAsked } from '~~/core/together'
 import type { JoinTogether } from '~~/schemas/togetherContract'
 import ShapeBadge from '~/components/pieces/ShapeBadge.vue'
 import OwnQuestion from '~/components/station/OwnQuestion.vue'
@@ -24,7 +24,7 @@ function choose(group: string): void {
   name.value = group
   const places = placesOf(group)
   // In one lesson: the group's own question, once it has one.
-  const own = props.together.oneLesson ? places.find(({ id }) => id !== props.together.lessons[0]?.id) : undefined
+  const own = props.together.oneLesson ? ownPlace(props.together.lessons, group) : undefined
   if (own) return emit('begin', own.id)
   const [only, ...others] = places
   if (only && others.length === 0 && props.together.heap === null && props.together.way === 'given') emit('begin', only.id)

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { LONGEST } from '~~/core/lesson'
 import { checkOwnQuestion, MOST_OWN, type HeapOfCards, type OwnQuestion as OwnQuestionAsked } from '~~/core/together'
-import { ownCheckLines, ownProblemWords } from '~~/core/wording'
+import { ownCheckLines, ownProblemWords, ownUnsaidLine } from '~~/core/wording'
 import PickOne from '~/forms/PickOne.vue'
 import TextField from '~/forms/TextField.vue'
 import { messageOf } from '~/following/callServer'
@@ -62,6 +62,7 @@ async function ask(): Promise<void> {
       <p v-for="problem in check.problems" :key="problem"><span aria-hidden="true">○</span> {{ ownProblemWords(problem) }}</p>
       <template v-if="check.problems.length === 0">
         <p v-for="line in ownCheckLines(check)" :key="line"><span aria-hidden="true">✓</span> {{ line }}</p>
+        <p v-if="ownUnsaidLine(check)"><span aria-hidden="true">○</span> {{ ownUnsaidLine(check) }}</p>
       </template>
     </section>
     <p v-if="trouble" class="trouble text-lead" role="alert">{{ trouble }}</p>

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import type { Stop } from '~~/core/lesson'
-import { cardsTogether, groupNamed, ownRows, type OwnQuestion as OwnQuestionAsked } from '~~/core/together'
-import { testableOf } from '~~/core/wonder'
+import { cardsOfWondering, cardsTogether, ownRows, type OwnQuestion as OwnQuestionAsked } from '~~/core/together'
 import AppDialog from '~/components/pieces/AppDialog.vue'
 import OwnQuestion from '~/components/station/OwnQuestion.vue'
 import OwnRows from '~/components/together/OwnRows.vue'
@@ -20,15 +19,7 @@ const members = computed(() => {
 })
 const asking = ref<string>()
 const heap = computed(() => cardsTogether(members.value))
-/** The cards of the wondering that was picked for the group, where the class has them. */
-const begun = computed(() => {
-  const group = asking.value === undefined ? undefined : groupNamed(plan.value, asking.value)
-  const wondering = plan.value.wonder.wondered.find(({ id }) => id === group?.wondering)
-  if (!wondering) return { change: '', measure: '' }
-  const { nearest } = testableOf(plan.value, wondering)
-  const inHeap = (cards: { name: string }[], name: string) => (cards.some((card) => card.name === name) ? name : '')
-  return { change: inHeap(heap.value.changes, nearest.change.name), measure: inHeap(heap.value.measures, nearest.measure.name) }
-})
+const begun = computed(() => cardsOfWondering(plan.value, asking.value ?? '', heap.value))
 
 async function send(asked: OwnQuestionAsked): Promise<void> {
   await lesson.flush()

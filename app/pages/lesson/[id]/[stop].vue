@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { provideLessonPlan } from '~/composables/lessonPlan'
-import { asksItsOwn, STOPS, type Stop } from '~~/core/lesson'
+import { STOPS, type Stop } from '~~/core/lesson'
 import { STOP_NAMES } from '~~/core/wording'
 import DeskHead from '~/components/desk/DeskHead.vue'
 import DeskPath from '~/components/desk/DeskPath.vue'
@@ -63,17 +63,8 @@ async function beginWalk(): Promise<void> {
   walking.value = true
   await callServer('DELETE /api/demo/walk').catch(() => undefined)
 }
-/** Groups ask their own questions in this lesson. */
-const asksHere = computed(() =>
-  lesson.plan === undefined
-    ? false
-    : lesson.partOf
-      ? lesson.partOf.id === lesson.id
-      : lesson.together === null && asksItsOwn(lesson.plan),
-)
 /** Stops at which there is nothing to do once every group has its own question. */
 const OF_GROUPS: readonly Stop[] = ['kit', 'clock', 'predict', 'test', 'results', 'agree']
-const allElsewhere = computed(() => asksHere.value && lesson.together !== null && lesson.plan?.groups.length === 0)
 const sendRest = () => void lesson.flush()
 
 const goTo = (to: Stop) => navigateTo(`/lesson/${route.params.id}/${to}`)
@@ -125,8 +116,8 @@ watch(
       </MadeUpMark>
       <DeskHead v-if="lesson.plan" @board="openBoard" @keys="keysOpen = true" />
       <main id="work" class="work" tabindex="-1">
-        <OwnQuestions v-if="asksHere && stop !== 'wonder'" class="section" :stop="stop" />
-        <component :is="STOP_WORK[stop]" v-if="lesson.plan && !(allElsewhere && OF_GROUPS.includes(stop))" :key="stop" />
+        <OwnQuestions v-if="lesson.asksHere && stop !== 'wonder'" class="section" :stop="stop" />
+        <component :is="STOP_WORK[stop]" v-if="lesson.plan && !(lesson.allElsewhere && OF_GROUPS.includes(stop))" :key="stop" />
         <h2 v-else-if="lesson.plan" class="sr-only">{{ STOP_NAMES[stop] }}</h2>
         <p v-else class="soft">Opening the lesson …</p>
       </main>

@@ -5,6 +5,7 @@ import { withSaid } from '../../../../core/wonder'
 import { nextTestSchema } from '../../../../schemas/requests'
 import { notFound, refusal } from '../../../access/refusal'
 import { lessonRoute } from '../../../access/route'
+import { planOfClass } from '../../../record/ownQuestions'
 import { addLesson, loadLesson } from '../../../record/wholeLesson'
 import { withClassPace } from '../../../views/classPace'
 
@@ -12,7 +13,7 @@ import { withClassPace } from '../../../views/classPace'
 export default lessonRoute<'POST /api/lessons/[lesson]/next'>({ body: nextTestSchema }, async ({ database, lesson, body }) => {
   const whole = await loadLesson(database, lesson.id)
   if (!whole) throw notFound('lesson')
-  const plan = withSaid(whole.lesson.plan, whole.record.remarks)
+  const plan = withSaid(await planOfClass(database, whole.lesson), whole.record.remarks)
   const next = nextTests(plan).find(({ from, id }) => from === body.from && id === body.id)
   if (!next) throw refusal(409, 'no-such-card', 'id')
   const first = evidenceOf(plan, whole.record)?.order[0]
