@@ -1,7 +1,7 @@
 import { unitOf } from '../quantity'
 import { endsNoun, qualityCard, said, type ChangeRead } from './changeRead'
 import type { Listed } from './lists'
-import { ARTICLE } from './words'
+import { ARTICLE, isPlural } from './words'
 
 /** "a little, some or a lot of soap", whatever the sentence is about. */
 export function amounts(listed: Listed | undefined): ChangeRead | undefined {
@@ -30,13 +30,24 @@ export function numbered(text: string, listed: Listed | undefined, whole: string
       volume: 'amount',
       temperature: 'temperature',
     }[unitOf(unit).dimension as string]
-  if (ofWhat && quality) return { name: `the ${quality} of the ${ofWhat}`, quote: listed.quote, said: false }
   // "5 mL and 10 mL of soap"
   const behind = /^ of (?<thing>[\p{L}-]+(?: [\p{L}-]+)?)(?=\s*(?:[:,.;?]|$))/iu.exec(
     whole.slice(head.length + listed.quote.length),
   )?.groups?.thing
   const ofThem = unit && behind && { volume: 'amount', mass: 'amount' }[unitOf(unit).dimension as string]
   if (ofThem) return { name: `the ${ofThem} of ${behind}`, quote: `${listed.quote} of ${behind}`, said: true }
+  const after = whole.slice(head.length + listed.quote.length)
+  const isLong = unit !== undefined && unitOf(unit).dimension === 'length'
+  // "a hole at 5, 10 and 15 cm from the bottom"
+  const away = /^ from (?<there>(?:the |a )?[\p{L}-]+)/iu.exec(after)?.groups?.there
+  const placed = /\b(?<thing>(?:the|a|an) [\p{L}-]+)(?: (?:is|was|made))?(?: at)? $/iu.exec(head)?.groups?.thing
+  if (isLong && away && placed)
+    return said(`how far ${placed.toLowerCase().replace(/^an? /, 'the ')} is from ${away}`, `${listed.quote} from ${away}`)
+  // "6 cm, 9 cm and 12 cm wings"
+  const having = /^ (?<thing>(?:(?:long|wide|tall|high|thick|deep) )?[\p{L}-]+)/iu.exec(after)?.groups?.thing
+  const card = isLong && having ? longCard(having) : undefined
+  if (card) return said(card, `${listed.quote} ${having!}`)
+  if (ofWhat && quality) return { name: `the ${quality} of the ${ofWhat}`, quote: listed.quote, said: false }
   const lasting = unit && unitOf(unit).dimension === 'time' ? DOING_FOR.exec(head)?.groups : undefined
   if (lasting)
     return { name: `how long ${lasting.doing!.toLowerCase()}`, quote: `${lasting.doing!} for ${listed.quote}`, said: true }
@@ -53,6 +64,14 @@ export function numbered(text: string, listed: Listed | undefined, whole: string
   if (unit === 'degC' || unit === 'degF')
     return { name: 'the temperature of the water', quote: listed.quote, said: /\bwater\b/i.test(text) }
   return undefined
+}
+
+/** "wings" are long, "wide sails" wide. */
+function longCard(having: string): string | undefined {
+  const words = having.toLowerCase().split(' ')
+  const thing = words.at(-1)!
+  if (!isPlural(thing) || endsNoun(thing) || (words.length > 1 && !qualityCard(having))) return undefined
+  return words.length > 1 ? qualityCard(having) : `the length of the ${thing}`
 }
 
 function bareNoun(phrase: string): string {

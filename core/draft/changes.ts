@@ -15,7 +15,8 @@ const ASKED: RegExp[] = [
   /\b(?:does|would|will) it (?:matter|make (?:a|any) difference) (?<thing>(?:how|which|what|where|if|whether) .{2,50}?)(?= for\b| to\b|[?.,]|$)/iu,
 ]
 const WHICH = /\b(?:which|what)\s+(?:(?:kinds?|sorts?|types?) of\s+)?(?<rest>\p{L}.+)/iu
-const THE_BEST = /\bwhat (?:is|are) the best (?<thing>[\p{L}-]+(?: [\p{L}-]+)?)(?= for\b| to\b|[?.]|$)/iu
+const THE_BEST =
+  /\b(?:what (?:is|are)|find|find out|test|choose) the best (?<thing>[\p{L}-]+(?: [\p{L}-]+)?)(?= for\b| to\b|[?.]|$)/iu
 const DIFFERENT =
   /\bdifferent (?<how>sized |coloured |shaped )?(?:(?:kinds?|sorts?|types?|sizes?|colours?|shapes?) of )?(?<thing>[\p{L}-]+)/iu
 const DIFFERS_IN: Record<string, string> = { sized: 'size', coloured: 'colour', shaped: 'shape' }
@@ -100,6 +101,7 @@ function which(text: string): ChangeRead | undefined {
   const rest = WHICH.exec(text)?.groups?.rest
   if (
     !rest ||
+    /^(?:temperature|mass|weight|length|height|width|depth|size|speed) (?:does|do|is|are|has|have|of)\b/i.test(rest) ||
     /^(?:is|are|of us|one|ones|happens|if|does|do|time|was|can|will|would|colou?r|keeps?|goes|gets|comes|makes|lasts)\b/i.test(rest)
   )
     return undefined
@@ -278,7 +280,7 @@ function fromConditions(text: string, listed: Listed | undefined, measure: strin
     return assumed(noun ? `the ${qualities[0]} of the ${noun}` : `the ${qualities[0]} of the ${subjectOf(text) || 'thing'}`)
   if (noun) return assumed(`the kind of ${singular(noun)}`)
   if (items.some((item) => /^nothing\b/i.test(item)) && /temperature|warm|hear|loud/i.test(measure)) return assumed('the wrapping')
-  const where = WHERE[before]
+  const where = items.some((item) => /light$/i.test(item)) ? undefined : WHERE[before]
   return where === undefined ? undefined : assumed(where)
 }
 
@@ -290,6 +292,10 @@ const WHERE: Record<string, string> = {
   with: 'what we do it with',
   through: 'what it goes through',
   over: 'what it goes over',
+  by: 'the place',
+  near: 'the place',
+  behind: 'the place',
+  beside: 'the place',
 }
 
 /** "warm water" against "cold": the noun that one of them has. */

@@ -90,13 +90,13 @@ function subjectBefore(words: string[], verb: number): string {
     .join(' ')
     .replace(/^(?:of|one|ones)\s+(?:(?:these|those|the|our)\s+)?(?:(?:two|three|four|five|six|seven|eight|\d+)\s+)?/i, '')
     .replace(/^(?:different(?: sized| kinds of)?|various)\s+/i, '')
-  return withoutComparison(phrase)
+  return /^(?:you|we|i)$/i.test(phrase) ? 'we' : withoutComparison(phrase)
 }
 
 /** "a longer string" is "the string". */
 function withoutComparison(phrase: string): string {
   const words = phrase.split(/\s+/).filter(Boolean)
-  const kept = words.filter((word) => !COMPARING.has(word.toLowerCase()) && !/^(?:a|an|the)$/i.test(word))
+  const kept = words.filter((word) => !COMPARING.has(word.toLowerCase()) && !/^(?:a|an|the|my|our|your)$/i.test(word))
   return kept.length === 0 ? 'it' : `the ${kept.join(' ')}`
 }
 

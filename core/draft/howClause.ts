@@ -4,7 +4,7 @@ import { read, takes, upTo, type MeasureRead } from './measureRead'
 /** "we count how many sheets it shines through", "count the birds". */
 export function counted(text: string): MeasureRead | undefined {
   const match =
-    /\bcount(?:ing|ed)?\s+(?:(?<how>how many .{2,50}?)|(?:all )?(?:the |our )?(?<things>[\p{L}-]+(?: [\p{L}-]+)?))(?= in\b| on\b| at\b| through\b|[,.?!]|$)(?<rest> through)?/iu.exec(
+    /\bcount(?:ing|ed)?\s+(?:(?<how>how many .{2,50}?)|(?:all )?(?:the |our )?(?<things>[\p{L}-]+(?: of (?:a |an |the |our )?[\p{L}-]+| [\p{L}-]+)?))(?= in\b| on\b| at\b| through\b|[,.?!]|$)(?<rest> through)?/iu.exec(
       text,
     )
   if (!match) return undefined
@@ -55,6 +55,7 @@ function statement(how: string, words: string[]): string {
   const verb = rest.findIndex((word, place) => place > 0 && VERBS.has(word.toLowerCase()) && !PREPOSITIONS.has(word.toLowerCase()))
   if (/^(?:is|are|was)$/.test(auxiliary)) {
     if (/^(?:left|spilled|lost|there|absorbed)$/i.test(rest[0] ?? '')) return `how ${how} ${auxiliary} ${rest[0]!}`
+    if (PREPOSITIONS.has(rest[0]?.toLowerCase() ?? '')) return `how ${how} there ${auxiliary}`
     const subject = nounPhrase(rest)
     return subject === '' ? '' : `how ${how} ${subject} ${auxiliary}`
   }

@@ -1,5 +1,5 @@
 import type { Kind } from '../lesson'
-import { WEEKDAYS } from './moments'
+import { STARTING, WEEKDAYS } from './moments'
 import { WAYS_OF_READING, type KindOfTest } from '../test'
 
 /** The kind of test that a line asks for, and its words for it; undefined where it only follows from there being something to change. */
@@ -20,7 +20,7 @@ export const WHETHER =
 const SAID: [Kind, RegExp, KindRead['way']?][] = [
   [
     'order',
-    /\btwo at a time\b|\bbalance scales?\b|\b(?:on|with|using) (?:a|the|our) (?:pan |bucket )?balance\b|\bbucket balance\b/i,
+    /\btwo (?:of [\p{L} ]{3,20} )?at a time\b|\bbalance (?:two|pairs|them|the|our|these|each)\b|\bbalance scales?\b|\b(?:on|with|using|use) (?:a|the|our) (?:pan |bucket )?balance\b|\bbucket balance\b/iu,
     'balance',
   ],
   [
@@ -30,6 +30,7 @@ const SAID: [Kind, RegExp, KindRead['way']?][] = [
   ],
   ['order', /\b(?:in|into) order\b.*\b(?:heav|light|weigh)/i, 'balance'],
   ['order', /\b(?:put|line|sort|rank|order)\b.{0,40}\b(?:in order|from \p{L}+est to \p{L}+est|up from)\b/iu],
+  ['order', /\b\p{L}+est first\b|^\s*(?:order|rank|arrange|line up) (?:these|the|our|two|three|four|five|six|seven|eight|\d+)\b/iu],
   ['improve', /\b(?:two|three|four|five|\d|several) (?:tries|goes|attempts|designs|versions|turns each)\b/i],
   ['improve', /^\s*(?:we |can you |can we |let'?s )?(?:improve|invent|redesign)\b|\bmake it (?:even )?better\b|\bthen improve\b/i],
   [
@@ -52,6 +53,7 @@ const SAID: [Kind, RegExp, KindRead['way']?][] = [
     'over-time',
     /\b(?:weigh|mass|weight|measure|how (?:tall|long|heavy|wide))\b[^?.]{0,40}\b(?:dry|wet|soaked|damp|frozen|fresh|raw|full|empty)(?:, (?:dry|wet|soaked|damp|frozen|melted|fresh|dried|raw|cooked|half full))*,? and (?:wrung out|dry|wet|soaked|melted|dried|cooked|empty|full|after (?:a|an|one|two|three|\d+) [\p{L} ]{3,30})\b/iu,
   ],
+  ['over-time', STARTING],
   ['over-time', /\bdry\b.{0,8}\bwet\b.{0,12}\bdry again\b|\b\p{L}+,\s*\p{L}+ and \p{L}+ again\b/iu],
   [
     'before-after',
@@ -60,6 +62,11 @@ const SAID: [Kind, RegExp, KindRead['way']?][] = [
   // Two moments, and nothing between them.
   ['before-after', /\b(?:weigh|measure)\b.{2,50}\bin the morning and (?:again )?in the (?:afternoon|evening)\b/i],
   ['describe', WHETHER],
+  [
+    'describe',
+    /\b(?:say|write|note|decide|tell) (?:if|whether) (?:each|it|they|each one) (?:is|are|feels?|looks?|smells?) \p{L}+, /iu,
+  ],
+  ['describe', /^\s*(?:sort|group) .{2,40}? (?:by|into) (?:whether|if|how|what|those|ones|smooth|their)\b/i],
   [
     'describe',
     /^\s*which [\p{L} ]+ (?:is|are) (?!\p{L}+(?:est|er)\b|best\b|better\b)\p{L}+,\s+(?:half |a bit |a little |quite |very |slightly )?\p{L}+(?:,? or) \p{L}+\s*\??\s*$/iu,

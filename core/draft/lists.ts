@@ -1,4 +1,4 @@
-import { NUMBER_WORDS, numberOf, unitNamed, unitOf, type UnitCode } from '../quantity'
+import { COMPARING, NUMBER_WORDS, numberOf, unitNamed, unitOf, type UnitCode } from '../quantity'
 import { ARTICLE, isPlural, MADE_INTO, MADE_OF, PREPOSITIONS, QUALITY_OF, SOME_AMOUNT, VERBS } from './words'
 
 /** What a line counts up: the conditions, as they were written. */
@@ -87,15 +87,27 @@ const TIME_NOUN = /^(?:\S+ )?(?:seconds?|minutes?|hours?|days?|weeks?|months?|le
 /** "… bend most? soft medium hard": nothing but qualities behind the question, and no commas. */
 const ONLY_QUALITIES = /(?<=^|[?:.])\s*(?<row>\p{L}+(?:\s+\p{L}+){1,5})(?=\s*[.?]?\s*$)/u
 
+/** "and say if each is rough, soft or silky" */
+const SAY_IF = /^.*\b(?:say|write|note|decide|tell) (?:if|whether) (?:each|it|they|each one) (?:is|are|feels?|looks?|smells?) /i
+
+const IF_CLAUSE = /^\s*(?:if|when) [^,]{3,60},\s*(?=(?:do|does|will|would|is|are|can|how|which|what)\b)/i
+
 /** Kinds in a row: "stick, paste or tape", "on the sill, on the shelf and in the cupboard"; undefined where the line counts nothing up. */
 export function kindsIn(text: string): Listed | undefined {
   const row = ONLY_QUALITIES.exec(text)?.groups!.row
   const qualities = row?.split(/\s+/) ?? []
   if (row && qualities.every(isQuality))
     return { items: qualities, as: 'kinds', unit: undefined, of: '', before: '', rest: text.replace(row, ''), quote: row }
-  const parts = text.split(SEPARATOR).map((part) => part.trim())
+  // "if we use thicker socks, do our feet stay warmer": a clause, and what is asked.
+  const parts = text
+    .replace(IF_CLAUSE, '')
+    .replace(SAY_IF, '')
+    .split(SEPARATOR)
+    .map((part) => part.trim())
   // "a cloth over a jar and pour muddy water through": what is done goes on behind the list.
   while (parts.length > 2 && isSentence(parts.at(-1)!)) parts.pop()
+  // "with the left hand and the right hand, caught ruler in cm": and what it is read with.
+  while (parts.length > 2 && (TOOL.test(parts.at(-1)!) || UNIT_BEHIND.test(parts.at(-1)!))) parts.pop()
   // "Cut an apple and leave it with lemon, with salt water": and what is done before it.
   while (parts.length > 2 && isSentence(parts[1]!)) parts.shift()
   // "honey, oil, milk, down a tray": where it is done is none of them.
@@ -184,7 +196,12 @@ function tailOf(part: string): { item: string; before: string } {
   const item = words.slice(from).join(' ')
   // "paints the longest line, thin or thick", "which is sweetest, red or green": it is what they are compared by.
   const compares = /^(?:longest|highest|most|best|furthest|tallest|biggest|largest|heaviest|loudest)$/i.test(words[from - 1] ?? '')
-  if (from === 0 || (compares && item !== '' && !ARTICLE.test(`${item} `)) || /^\p{L}+est$/u.test(item))
+  if (
+    from === 0 ||
+    (compares && item !== '' && !ARTICLE.test(`${item} `)) ||
+    /^\p{L}+est$/u.test(item) ||
+    (/est$/.test(item) && COMPARING.has(words.at(-1)!.toLowerCase()))
+  )
     return { item: '', before: '' }
   const before = words[from - 1]!.toLowerCase()
   const kept = PREPOSITIONS.has(before) ? before : ''
@@ -203,6 +220,7 @@ function inOneCase(items: string[]): string[] {
     : items
 }
 
+const UNIT_BEHIND = /\bin (?:mm|cm|m|centimetres|metres|g|grams|kg|mL|millilitres|seconds|minutes|newtons|degrees|inches)$/i
 const TOOL = /\b(?:balance|scales?|our hands|stop ?watch(?:es)?|rulers?|by hand)$/i
 
 /** A word that says a quality, or what it is made of. */
@@ -218,7 +236,7 @@ function isPlain(item: string): boolean {
 /** "measured every day": no thing. */
 function isSentence(item: string): boolean {
   const [first = '', ...rest] = item.split(' ')
-  return rest.length > 0 && isVerb(first) && !isQuality(first)
+  return rest.length > 0 && ((isVerb(first) && !isQuality(first)) || /^(?:how|whether|if|what)$/i.test(rest[0]!))
 }
 
 function isVerb(word: string): boolean {
@@ -233,6 +251,7 @@ function nounAfterArticle(words: string[], place: number): boolean {
 
 /** The beginning of the last part: up to a verb, or to a little word where the others have none. */
 function headOf(part: string, others: string[], before: string): { item: string } {
+  if (/^not at all$/i.test(part)) return { item: part }
   const text = part.replace(TIME_PHRASE, '')
   const words = text.split(/\s+/)
   const othersHave = others.some((item) =>
@@ -272,7 +291,7 @@ function withoutBefore(item: string, before: string): string {
 }
 
 const STATE_PAIRS =
-  /^(?:covered uncovered|indoors outdoors|outdoors indoors|inside outside|outside inside|wet dry|dry wet|light dark|dark light|hot cold|warm cold|cold warm|cold hot|open closed|clean dirty|rough smooth|smooth rough|big small|small big|old new|new old|black white|white black|long short|short long|thick thin|thin thick|full empty|empty full|soft hard|hard soft|fast slow|slow fast|high low|low high|fresh old|sunny shady)$/i
+  /^(?:covered uncovered|indoors outdoors|outdoors indoors|inside outside|outside inside|wet dry|dry wet|light dark|dark light|hot cold|warm cold|cold warm|cold hot|open closed|clean dirty|rough smooth|smooth rough|big small|small big|old new|new old|left right|right left|black white|white black|long short|short long|thick thin|thin thick|full empty|empty full|soft hard|hard soft|fast slow|slow fast|high low|low high|fresh old|sunny shady)$/i
 
 function saidAlike(items: string[], before: string): boolean {
   const firstWords = items.map((item) => item.split(' ')[0]!.toLowerCase())

@@ -22,8 +22,12 @@ const READ_IN: [UnitCode | undefined, RegExp][] = [
   [undefined, /\b(?:note|sound|pitch|tone|colou?r)\b/i],
   ['dB', /\bhow loud\b|\bloudness\b|\bnoise\b/i],
   ['mm', /\bhow (?:fast|quickly|well) .*\bgrows?\b/i],
+  ['cm', /\b(?:stretch|sag|spread|splash|bend) of\b/i],
   ['cm', /^how long (?:the|a|an|our|my|its) [\p{L} ]+? (?:is|are|gets?|becomes?|grows?)$/iu],
   ['s', /\btimes?\b|\bhow (?:fast|long|slowly)\b|\bseconds\b|\bspeed\b/i],
+  ['mm', /\b(?:water )?level\b/i],
+  ['words', /\bmould\b/i],
+  ['g', /\bhow much .*\b(?:carries|carry|bears?)\b/i],
   ['mL', /\bhow much (?:\p{L}+ )?(?:water|rain|juice|milk|liquid)\b|\b(?:amount|volume) of (?:water|rain|juice|liquid)\b/iu],
   ['mm', /\bhow (?:high|tall|deep)\b.*\b(?:drinks?|climbs?|soaks?|grows?|cress|seedlings?|beans?|plants?|sprouts?|rain)\b/i],
   [
@@ -61,7 +65,7 @@ function tidy(name: string): string {
     .replace(/\(\s*\)/g, ' ')
     .replace(/\s+/g, ' ')
     .replace(/[\s,;:.?!-]+$/, '')
-    .replace(/\s+(?:with|in|on|at|from|of|and|or|for|when|if|a|an|the|to)$/i, '')
+    .replace(/\s+(?:with|in|on|at|by|under|near|behind|from|of|and|or|for|when|if|a|an|the|to)$/i, '')
     .trim()
     .replace(/^(?:the )?[A-Z](?=\p{Ll})/u, (start) => start.toLowerCase())
 }

@@ -29,7 +29,11 @@ export function measureIn(text: string): MeasureRead | undefined {
     return said && BY_TOOL[said]
       ? { ...read(BY_TOOL[said]!, TOOLS.find(([unit]) => unit === said)?.[1].exec(text)?.[0] ?? said, said), unitSaid: true }
       : undefined
-  return said && found.unit !== 'count' && found.open.length === 0 ? { ...found, unit: said, unitSaid: true } : found
+  if (!said || found.unit === 'count') return found
+  const meant = found.open.find(({ unit }) => unit === said)
+  if (meant) return { ...found, ...meant, unitSaid: true, open: [] }
+  // A pull is how strong it is, whatever else it could mean.
+  return found.open.length === 0 || said === 'N' ? { ...found, unit: said, unitSaid: true, open: [] } : found
 }
 
 /** "How long the they is", "how long you balance on can shut": no card that anybody would write. */
@@ -37,9 +41,18 @@ const NO_CARD =
   /\bthe (?:they|it|we|you|i)\b|\b(?:on|in|of|to|at) (?:can|is|are|does|do|will)\b|\bhow (?:much|many) (?:soft|hard|thick|thin|long|short|big|small) the\b/i
 
 const NOUNS =
-  'temperature|mass|weight|length|height|distance|time|number|amount|volume|width|depth|size|speed|loudness|pull|force|brightness|thickness|pulse'
+  'temperature|mass|weight|length|height|level|distance|time|number|amount|volume|width|depth|size|speed|loudness|pull|force|brightness|thickness|pulse|mould'
 const NAMED = new RegExp(
-  String.raw`\b(?:(?:change|changes|affect|affects|alter|matter for|matter to|difference to|for|happens? to|happen to|measure|measuring|find|read) (?:the |its )?(?<object>(?:${NOUNS})\b[^?.!,;:]*|sound\b[^?.!,;:]*|bounce\b[^?.!,;:]*|shadow\b[^?.!,;:]*)|^\s*(?:the )?(?<start>(?:${NOUNS}|(?:stretch|sag|spread)(?= of))\b[^?.!;:]*))`,
+  String.raw`\b(?:(?:change|changes|affect|affects|alter|matter for|matter to|difference to|for|happens? to|happen to|measure|measuring|find|read) (?:the |its )?(?<object>(?:${NOUNS})\b[^?.!,;:]*|(?:stretch|sag|spread|bend|splash)(?= of\b)[^?.!,;:]*|sound\b[^?.!,;:]*|bounce\b[^?.!,;:]*|shadow\b[^?.!,;:]*)|^\s*(?:the )?(?<start>(?:${NOUNS}|(?:stretch|sag|spread)(?= of))\b[^?.!;:]*))`,
+  'iu',
+)
+/** "puddle water level each morning", "reaction time with the left hand", "what temperature does the sand have". */
+const BEGINS_WITH = new RegExp(
+  String.raw`^\s*(?:the )?(?<what>(?:(?!which\b|what\b|how\b|does\b|do\b|is\b|are\b|if\b|when\b|we\b|in\b|on\b|of\b|the\b|a\b)[\p{L}-]+ ){1,2}(?:temperature|level|height|length|mass|weight|depth|time|width))(?= (?:each|every|at|on|after|before|with|in|by|over|for)\b)|[:;]\s*(?:the )?(?<behind>${NOUNS})(?= (?:after|each|every|in|on)\b|[.?!]?\s*$)`,
+  'iu',
+)
+const WHAT_IT_HAS = new RegExp(
+  String.raw`\bwhat (?:is the |are the )?(?<noun>temperature|mass|weight|length|height|width|depth|size|speed) (?:do|does|is|are|of|has|have)\s+(?<thing>(?:the |a |an |our )?[\p{L}-]+)(?: have| has)?`,
   'iu',
 )
 const PULSE = /\b(?:our |my |the )?(pulse|heart ?rate|heart ?beat)\b/i
@@ -48,6 +61,11 @@ const PULSE = /\b(?:our |my |the )?(pulse|heart ?rate|heart ?beat)\b/i
 function nounNamed(text: string): MeasureRead | undefined {
   const pulse = PULSE.exec(text)?.[1]
   if (pulse) return read('how many beats our pulse has in a minute', pulse, 'count')
+  const has = WHAT_IT_HAS.exec(text)
+  if (has) return read(`the ${has.groups!.noun!.toLowerCase()} of ${has.groups!.thing!.replace(/^an? /i, 'the ')}`, has[0])
+  const begins = BEGINS_WITH.exec(text)
+  const what = begins?.groups!.what ?? begins?.groups!.behind
+  if (begins && what) return read(`the ${what.toLowerCase()}`, what)
   const match = NAMED.exec(text)
   const said = match?.groups!.object ?? match?.groups!.start
   if (match && said) {
@@ -163,8 +181,8 @@ function well(text: string): MeasureRead | undefined {
 /** "which is strongest when wet", "which tape is stickiest", "which is clearest": a quality of its own. */
 function superlativeNoun(text: string): MeasureRead | undefined {
   const match = /\b(?:is|are|be|stays?|feels?|gets?|looks?)\s+(?:the\s+)?(?<word>\p{L}{3,}(?:est|er))\b/iu.exec(text)
-  const ends = /\bfrom \p{L}+est to (?<word>\p{L}+est)\b/iu.exec(text)
-  if (ends) return left(`how ${plainAdjective(ends.groups!.word!.toLowerCase())} it is`, ends[0])
+  const ends = /\bfrom \p{L}+est to (?<word>\p{L}+est)\b|\b(?<first>\p{L}+est) first\b/iu.exec(text)
+  if (ends) return left(`how ${plainAdjective((ends.groups!.word ?? ends.groups!.first!).toLowerCase())} it is`, ends[0])
   const word = match?.groups!.word!.toLowerCase()
   if (!match || !word || /^(?:best|better|other|ever|never|paper|water|after|under|over|rest|test)$/.test(word)) return undefined
   return left(`how ${plainAdjective(word)} it is`, match[0])

@@ -81,6 +81,10 @@ function lastsFor({ groups }: RegExpExecArray, inDays: boolean): number | undefi
 export const WEEKDAYS =
   /\bon (?<list>(?:mon|tues|wednes|thurs|fri|satur|sun)day(?:\s*(?:,|and)\s*(?:and\s+)?(?:mon|tues|wednes|thurs|fri|satur|sun)day)+)\b/iu
 
+/** "at the start, after one hour and after three hours" */
+export const STARTING =
+  /\b(?<list>at (?:the )?(?:start|beginning)(?:,| and|, and) (?:(?:after|in) [\p{L}\d ]{3,16}?(?:,? and |, )){0,6}(?:after (?:an?|one|two|three|four|five|six|\d+) (?:minute|hour|day|week)s?|at (?:the )?end))\b/iu
+
 /** "dry, wet and dry again", "at 9, 11 and 3 o’clock". */
 function namedIn(text: string): { names: string[]; quote: string } | undefined {
   const clock =
@@ -96,7 +100,9 @@ function namedIn(text: string): { names: string[]; quote: string } | undefined {
       quote: clock[0],
     }
   const days = WEEKDAYS.exec(text)
-  if (days) return { names: days.groups!.list!.split(/\s*,\s*(?:and\s+)?|\s+and\s+/).slice(0, MOST_NAMED), quote: days[0] }
+  const starting = STARTING.exec(text)
+  if (starting) return { names: namesIn(starting.groups!.list!.replace(/^at (?:the )?/i, '')), quote: starting[0] }
+  if (days) return { names: namesIn(days.groups!.list!), quote: days[0] }
   const hourly = /\b(?:every hour|hourly|each hour)\b/i.exec(text)
   if (hourly)
     return {
@@ -107,7 +113,11 @@ function namedIn(text: string): { names: string[]; quote: string } | undefined {
     /\b(?<list>(?:dry|wet|soaked|damp|frozen|fresh|raw|full|empty)(?:, (?:dry|wet|soaked|damp|frozen|melted|fresh|dried|raw|cooked|half full))*,? and (?:wrung out|dry|wet|soaked|melted|dried|cooked|empty|full|after (?:a|an|one|two|three|\d+) [\p{L} ]{3,30}))(?! again)\b/iu.exec(
       text,
     )
-  if (states) return { names: states.groups!.list!.split(/,\s*(?:and\s+)?|\s+and\s+/).slice(0, MOST_NAMED), quote: states[0] }
+  if (states) return { names: namesIn(states.groups!.list!), quote: states[0] }
   const again = /\b(?<one>\p{L}+), (?<other>\p{L}+) and (?<back>\p{L}+) again\b/iu.exec(text)
   return again ? { names: [again.groups!.one!, again.groups!.other!, `${again.groups!.back!} again`], quote: again[0] } : undefined
+}
+
+function namesIn(list: string): string[] {
+  return list.split(/\s*,\s*(?:and\s+)?|\s+and\s+/).slice(0, MOST_NAMED)
 }

@@ -36,6 +36,10 @@ export interface LineRead {
 /** A line is a sentence or two; of a whole page the beginning is read. */
 const MOST_READ = 600
 
+/** What only says that something is asked: "our question is whether". */
+const LEADS_IN =
+  /^(?:(?:our|my|the) question is|(?:we|i)(?: want| would like|['’]d like)? to (?:find out|know|see|test|check)|(?:we|i) (?:wonder|want to know)|(?:let['’]?s|let us) (?:find out|see|test|check)|(?:test|find out|investigate|check|see))\s+(?:whether|if)\s+(?=(?:the |a |an )?[\p{L}-]+)/iu
+
 /**
  * Reads what a teacher has in mind for a lesson.
  * @example readLine('Which paper drinks water highest: kitchen roll, tissue, writing paper or card?').change // => 'the kind of paper'
@@ -46,6 +50,7 @@ export function readLine(said: string): LineRead {
     .slice(0, MOST_READ)
     .replace(/[\s\u00a0]+/g, ' ')
     .trim()
+    .replace(LEADS_IN, 'Do ')
     .replace(/^(\p{L}+) (in|on|under|at) (.{2,30}?) and \1 \2 /iu, '$1 $2 $3 and $2 ')
   const kind = kindIn(text)
   const of = kind && KINDS_OF_TEST[kind.kind]
@@ -54,7 +59,9 @@ export function readLine(said: string): LineRead {
   const whether = describes ? whetherIn(text) : undefined
   const yesOrNo = describes && (whether !== undefined || /\byes or no\b/i.test(text))
   const words = describes && listed && !yesOrNo && isWordsOfMeasure(text, listed) ? listed.items : []
-  const conditions = words.length > 0 || of?.improves ? undefined : listed
+  // "sort the leaves by whether they are smooth or hairy: mint, ivy": the words, and behind them the things.
+  const behind = words.length > 0 ? listIn(text.slice(text.indexOf(listed!.quote) + listed!.quote.length), kind) : undefined
+  const conditions = of?.improves ? undefined : words.length > 0 ? behind : listed
   const bare = listed ? listed.rest : text
   const found = kind?.way === 'race' && !/\b(?:how|time|stop ?watch)\b/i.test(text) ? RACED : measureOf(text, bare)
   const measure =
@@ -168,7 +175,9 @@ const LENGTHS = /^(?:tall|long|high|deep|wide|big)$/
 function manyThere(text: string, listed: Listed | undefined): MeasureRead | undefined {
   const things =
     listed?.as === 'kinds'
-      ? /^(?:the )?(?<things>[\p{L}-]+[^su\s]s)\s+(?:in|on|under|at|near|by)\b/iu.exec(text)?.groups?.things
+      ? /^(?:the )?(?<things>[\p{L}-]+[^su\s]s)(?: (?:per|in (?:a|each|one)) [\p{L}-]+(?: [\p{L}-]+)?)?\s+(?:in|on|under|at|near|by)\b/iu.exec(
+          text,
+        )?.groups?.things
       : undefined
   return things
     ? { name: `how many ${things.toLowerCase()} there are`, unit: 'count', unitSaid: false, open: [], quote: things }
@@ -187,14 +196,17 @@ function builtIn(text: string) {
 
 /** "describe the leaves". */
 function describedIn(text: string) {
-  const match = /\bdescribe\s+(?:the |our |these |how )?(?<thing>(?!how\b)[\p{L}-]+)/iu.exec(text)
+  const match =
+    /(?:\bdescribe|^\s*(?:sort|group|feel|smell|touch|look at))\s+(?:the |our |these |how |two |three |four |five |six |seven |eight |\d+ )*(?<thing>(?!how\b)[\p{L}-]+)/iu.exec(
+      text,
+    )
   return match ? { name: `the ${singular(match.groups!.thing!)}`, quote: match[0], said: true } : undefined
 }
 
 /** What is put in order: "five stones", "three toy cars", "the rocks". */
 function orderedIn(text: string) {
   const match =
-    /\b(?:of these|race|put|line up|rank|sort|order)\s+(?:(?:the|these|our|two|three|four|five|six|seven|eight|\d+)\s+)+(?<thing>[\p{L}-]+(?: [\p{L}-]+)?)(?= is\b| are\b| in\b| from\b| made\b| down\b| on\b| by\b|[:,?.]|$)/iu.exec(
+    /\b(?:of|race|balance|put|line up|rank|sort|order)\s+(?:(?:the|these|our|two|three|four|five|six|seven|eight|\d+)\s+)+(?<thing>[\p{L}-]+(?: [\p{L}-]+)?)(?= is\b| are\b| in\b| at\b| from\b| made\b| down\b| on\b| by\b|[:,?.]|$)/iu.exec(
       text,
     )
   const thing = match?.groups!.thing

@@ -9,7 +9,9 @@ const PLAIN_VERBS = split(`
   go grip grow hang have hear heat hit hold insulate jump keep kill land last leak leave let lift light live look lose make matter measure
   melt move need pass pick pop pull push reach read release repel ring rise roll rot run rust scratch see set shake shine show shrink sink slide slip slow smell
   soak sound spill spin split sprout stand start stay stick stir stop store stretch survive swell swim swing take taste tear test tip travel turn use
-  vanish walk warm wash wear weigh work would will pour blow press squeeze wipe rub throw twist wind sort race draw write open shut peel skip vary depend bend stretch sag prefer like muffle lean choose eat crack crumble support protect sway wobble glide scatter hatch steer bubble drain leak hover snap bite chew paint hop`)
+  vanish walk warm wash wear weigh work would will pour blow press squeeze wipe rub throw twist wind sort race draw write open shut peel skip vary depend bend stretch sag prefer like muffle lean choose eat crack crumble support protect sway wobble glide scatter hatch steer bubble drain leak hover snap bite chew paint hop
+  squirt seep ooze gush trickle evaporate shrivel curl unroll toss fling kick launch topple tilt collapse crush squash fade whistle hum buzz vibrate
+  flicker reflect breathe crawl sprint dig suck expand harden soften thicken wilt cling grab ride sweep`)
 const IRREGULAR_FORMS = split(`
   is are was were am been has had does did goes went gone fell fallen flew flown froze frozen grew grown held kept left lost made melted ran rose
   sank sunk sat shone shook shrank stood stuck took taken tore torn went wore worn melts dries flies carries empties should might may must shall`)
@@ -56,7 +58,7 @@ export const QUALITY_OF = new Map(
 export const MADE_OF = new Set(
   split(`wooden woolly woollen metal plastic paper glass rubber foam cotton cardboard nylon silk steel iron soapy plain salty sweet fresh clean dirty
   wool denim fleece felt leather linen velvet foil wax clay stone brick
-  old new cheap dear folded flat crumpled cut whole covered uncovered open closed sealed filled brand`),
+  old new cheap dear folded flat crumpled cut whole covered uncovered open closed sealed filled brand left right`),
 )
 
 /** What something can be cut or made into: "strips of wool, felt and foil" differ in what they are made of. */
