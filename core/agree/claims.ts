@@ -80,6 +80,9 @@ const CAUSE =
   /\b(causes?|caused|due to|leads? to|led to|thanks to|that is why|that's why|makes? (?:it|them|the)|made (?:it|them|the))\b/gi
 const REASON = /\b(because|since|the reason)\b(?!\s*(?:…|\.\.\.|$))/i
 
+/** Who says that it was not fair need not be told. */
+const OWNED_UNFAIR = /\b(?:not|n't|never) (?:a |an |quite |really |completely )*fair\b|\bunfair\b/i
+
 /**
  * What a conclusion says that the table and the evidence do not carry, or leaves out.
  * @example doubtsOfConclusion('Card is definitely best.', plan, evidence).map(({ code }) => code)
@@ -112,6 +115,7 @@ export function readConclusion(written: string, plan: Plan, evidence: Evidence, 
       right.push(...read.right)
     }
     doubts.push(...sentences.flatMap((sentence) => tooCertain(sentence, evidence)))
+    if (OWNED_UNFAIR.test(text)) doubts.splice(0, doubts.length, ...doubts.filter(({ code }) => code !== 'not-fair'))
   }
   doubts.push(...leftOut(text, plan))
   const found = right.filter((one, place) => right.findIndex(({ from }) => from === one.from) === place)

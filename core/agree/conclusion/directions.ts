@@ -21,12 +21,17 @@ import { readPlaces, type PlaceClaim } from './places'
 import { keptBefore, ofSetUp, otherKindOfKept } from './setUp'
 import { readTrend } from './trend'
 
-const GREW = /\bit (?:really )?(?:(grew|rose|went up|increased)|(shrank|fell|sank|went down|decreased|cooled(?: down)?))\b/
+const GREW =
+  /\b(?:it|they|the \p{L}+) (?:really )?(?:(grew|rose|went up|increased|warmed(?: up)?)|(shrank|fell|sank|went down|decreased|cooled(?: down)?))\b/u
 
-/** "We are sure that it grew", of one thing at its moments: the last against the first. */
+/** "We are sure that it grew", of one thing at its moments: the last against the first; "cooled down after lunch" against the one before. */
 function readChange(clause: Stretch, plan: Plan, evidence: Evidence): Judged[] | undefined {
   const match = comparesMoments(plan) ? GREW.exec(clause.text) : null
-  const [first, last] = [plan.watch.named[0]?.id, plan.watch.named.at(-1)?.id]
+  const named = clause.mentions.filter((one) => one.kind === 'condition')
+  const place = plan.watch.named.findIndex(({ id }) => id === named[0]?.id)
+  if (named.length > 1 || (named.length === 1 && place < 1)) return undefined
+  const [first, last] =
+    named.length === 1 ? [plan.watch.named[place - 1]?.id, named[0]!.id] : [plan.watch.named[0]?.id, plan.watch.named.at(-1)?.id]
   if (!match || first === undefined || last === undefined || NEGATED.test(clause.text)) return undefined
   const [then, now] = [evenedOf(evidence, first), evenedOf(evidence, last)]
   if (then === undefined || now === undefined || gradeBetween(evidence, first, last) !== 'clear') return undefined
@@ -101,7 +106,7 @@ function clausesJudged(sentence: Stretch, plan: Plan, evidence: Evidence, hedged
     const nth = nthOf(clause, conditions)
     if (nth && (only ?? before)) return judgeNth((only ?? before)!, nth, clause, plan, evidence)
     if (before && only && more.length === 0 && words.length === 0 && isOneByOne(clause)) return inOrder(before, only, evidence)
-    const changed = conditions.length === 0 && words.length === 0 && readChange(clause, plan, evidence)
+    const changed = words.length === 0 && readChange(clause, plan, evidence)
     if (changed) return changed
     const equal = readEquality(clause, sentence, conditions, before, plan, evidence, hedged)
     if (equal) return equal

@@ -333,19 +333,20 @@ export function isOfPlan(figure: FigureMention, sentence: Stretch, plan: Plan): 
   if (plan.conditionsAs === 'numbers' && figure.unit === plan.conditionUnit && figure.unit !== unit) return true
   // "Not within 30 min" says how long anybody watched.
   if (/\bwithin\s*$/.test(sentence.text.slice(0, figure.from - sentence.from))) return true
-  const said = String(figure.value)
+  const times = kindOf(plan).watches && countsOf(plan) !== 'until' ? plan.watch.times.map(String) : []
+  return times.includes(String(figure.value)) || isWritten(figure, plan)
+}
+
+/** Does the plan itself have this number: in the name of a card, or in how it is kept the same. */
+function isWritten({ value }: FigureMention, plan: Plan): boolean {
   const written = [
     testOf(plan).measure?.name,
     ...plan.factors.flatMap(({ name, how, exceptions }) => [name, how, ...Object.values(exceptions)]),
   ]
-  const times = kindOf(plan).watches && countsOf(plan) !== 'until' ? plan.watch.times.map(String) : []
-  return (
-    times.includes(said) ||
-    written
-      .join(' ')
-      .split(/[^\d.,]+/)
-      .includes(said)
-  )
+  return written
+    .join(' ')
+    .split(/[^\d.,]+/)
+    .includes(String(value))
 }
 
 /** Is a value what was said: rounded to as many digits, or near it where the sentence says "about". */

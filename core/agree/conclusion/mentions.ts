@@ -267,6 +267,9 @@ function inWords(plan: Plan, condition: Condition): string[] {
     return [
       `(?:no|zero|without (?:any )?)\\s*(?:${things.map(escaped).join('|')})\\p{L}*`,
       '(?<=\\b(?:with|than|as|and|to|from) )none',
+      ...(unitOf(plan.conditionUnit).dimension === 'time'
+        ? ['straight (?:away|after)', 'right (?:away|after)', 'at once', 'immediately']
+        : []),
     ]
   const written = [String(value), NUMBER_WORDS[value - 1]].filter((word) => word !== undefined)
   const beside = `(?=\\s+(?:${things.map(escaped).join('|')}))`
@@ -276,8 +279,16 @@ function inWords(plan: Plan, condition: Condition): string[] {
       : [
           `(?<=\\b(?:with|at|from|than|as|of|to|and|through|for|by) )${NUMBER_WORDS[value - 1]}(?=[.,;:!]|$| and | to | (?:only |about |just )?\\d)`,
         ]
-  return [...written.map((word) => `${escaped(word)}${beside}`), ...alone]
+  const units = WRITTEN_UNITS.filter((unit) => unitNamed(unit) === plan.conditionUnit)
+  const withUnit =
+    NUMBER_WORDS[value - 1] === undefined || units.length === 0 ? [] : [`${NUMBER_WORDS[value - 1]}[\\s-](?:${units.join('|')})`]
+  return [...withUnit, ...written.map((word) => `${escaped(word)}${beside}`), ...alone]
 }
+
+const WRITTEN_UNITS =
+  'seconds second minutes minute hours hour days day weeks week millimetres millimetre centimetres centimetre metres metre inches inch feet grams gram degrees newtons spoonfuls teaspoons tablespoons cups litres millilitres'.split(
+    ' ',
+  )
 
 /** A text as a pattern finds it. */
 export function escaped(text: string): string {
@@ -336,7 +347,7 @@ function valueOf(written: string): { value: number; decimals: number } {
 }
 
 const SMALL_AFTER =
-  /^(more|fewer|less|higher|lower|further|longer|shorter|and|but|for|with|while|whereas|against|compared|than|average|averaged|long|high|tall|far|wide|deep|were|was|then|before|after|through|when|from)$/
+  /^(more|fewer|less|higher|lower|further|longer|shorter|and|but|for|with|while|whereas|against|compared|than|average|averaged|long|high|tall|far|wide|deep|were|was|then|before|after|through|when|from|straight|right|immediately)$/
 
 /** The unit that is written behind a number, and how many letters it takes. */
 function unitAfter(after: string, own: ResultUnit, ofConditions: UnitCode): { unit: UnitCode; length: number } | undefined {

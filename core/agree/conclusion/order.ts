@@ -1,6 +1,6 @@
 import { evenedOf, gradeBetween, type Evidence } from '../../evidence'
 import { bestOf, canBeNothing, countsOf, resultUnit, testOf } from '../../test'
-import { unitOf, type Side } from '../../quantity'
+import { unitNamed, unitOf, type Side } from '../../quantity'
 import { mainWords, type Plan } from '../../lesson'
 import type { ClaimDoubt } from '../claims'
 import { LOST } from './lexicon'
@@ -120,6 +120,10 @@ export function fitsResult({ quality, of }: ComparingMention, plan: Plan): boole
   // "Holds most water", where heights were read.
   const ofThing = of !== undefined && !MEASURES.test(of) && mainWords(measure.name).includes(of)
   if (quality === 'size' && ofThing && NOT_AMOUNTS.includes(unitOf(resultUnit(plan)).dimension)) return false
+  // "Lasts the most years", where a load was read.
+  const ofUnit = of === undefined ? undefined : (unitNamed(of) ?? unitNamed(`${of}s`))
+  if (quality === 'size' && ofUnit && ofUnit !== 'pieces' && unitOf(ofUnit).dimension !== unitOf(resultUnit(plan)).dimension)
+    return false
   if (quality === 'size') return true
   if (quality === 'speed') {
     return (

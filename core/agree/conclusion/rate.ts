@@ -21,7 +21,14 @@ export function readRate(sentence: Stretch, plan: Plan, evidence: Evidence): { w
   if (!match || plan.conditionsAs !== 'numbers' || NEGATED.test(sentence.text) || NOT_FOUND.test(sentence.text)) return none
   const step = stepOf(match[1], match[2]!, plan)
   const end = sentence.from + match.index + match[0].length
-  const figures = sentence.mentions.filter((one): one is FigureMention => one.kind === 'figure' && one.from >= end)
+  const all = sentence.mentions.filter((one): one is FigureMention => one.kind === 'figure')
+  const behind = all.filter(({ from }) => from >= end)
+  // "250 mL more for each 5 cm"
+  const before = all.filter(({ from, to }) => {
+    const between = sentence.text.slice(to - sentence.from, match.index)
+    return from < sentence.from + match.index && /^ (?:\p{L}+ ){0,2}$/u.test(between) && !/\b(?:and|but)\b/.test(between)
+  })
+  const figures = behind.length > 0 ? behind : before
   const [figure] = figures
   const slopes = slopesOf(plan, evidence)
   const value = figure && convert(figure.value, figure.unit, resultUnit(plan))
@@ -35,6 +42,7 @@ export function readRate(sentence: Stretch, plan: Plan, evidence: Evidence): { w
     return { wrong: [{ from: figure.from, to: figure.to, said, condition: undefined, table: undefined }], right: [] }
   // Steps that differ by half are no rate.
   if (!sameWay || evidence.notFair || evidence.grade !== 'clear' || Math.max(...adds) > 1.5 * Math.min(...adds)) return none
+  if (figure.from < sentence.from + match.index) return { wrong: [], right: [{ from: figure.to, to: end }] }
   const comparing = sentence.mentions.find((one) => one.kind === 'comparing' && one.from >= figure.to)
   return { wrong: [], right: [{ from: sentence.from + match.index, to: comparing?.to ?? figure.to }] }
 }

@@ -27,12 +27,23 @@ export function ofSetUp(word: ComparingMention, sentence: Stretch, plan: Plan): 
   // "A taller doll", where everybody had "one peg doll".
   const own =
     named.length > 0 || spoken.includes(thing) ? named : keptFactors(plan).filter(({ how }) => mainWords(how).includes(thing))
-  const about = own.find(({ name }) => isAbout(name, word.quality))
+  const about =
+    own.find(({ name }) => isAbout(name, word.quality)) ??
+    (spoken.includes(thing) && after[1] === undefined ? ownSizeOf(word, plan) : undefined)
   if (about) return { factor: about, tested: false }
   const measured = mainWords(testOf(plan).measure?.name ?? '').includes(withoutEnding(noun))
   const [factor] = own
   if (!factor || (measured && word.quality === 'size' && !SIZES.test(word.word))) return undefined
   return { factor, tested: !SIZES.test(word.word) && word.quality === 'size' }
+}
+
+/** "Bigger bags", "a wider tub", where a card that says no more than "the size", "the width" was kept the same. */
+function ownSizeOf({ quality, word, superlative }: ComparingMention, plan: Plan): Factor | undefined {
+  if (superlative || (quality === 'size' && !SIZES.test(word))) return undefined
+  return keptFactors(plan).find(({ name }) => {
+    const [only, ...more] = mainWords(name)
+    return only !== undefined && more.length === 0 && (isAbout(name, quality) || (quality === 'size' && only === 'size'))
+  })
 }
 
 /**

@@ -58,7 +58,7 @@ const WOULD = /\bwould\b/i
 const FORETOLD =
   /\b((?:\p{L}+ ){1,4})(?:would|will) (?!like\b|love\b|have\b|need to\b|want\b|help\b|be (?:\p{L}+ )?(?:good|nice|fun|interesting|fair|fairer|better|useful|great|hard|easy|easier|harder)\b)\p{L}+/u
 const WISHED =
-  /\b(?:if we|we would|would like|thought|predict\w*|guess\w*|expect\w*|wonder\w*|perhaps|maybe|might|about|probably|forecast\w*|should)\b/i
+  /\b(?:if we|we would(?! \p{L}+ (?:(?:about|only|just) )?\d)|would like|thought|predict\w*|guess\w*|expect\w*|wonder\w*|perhaps|maybe|might|about|probably|forecast\w*|should)\b/iu
 
 /** What is said to change the result: the thing that was changed, as far as the grade goes; anything else was not tested. */
 export function effects(sentence: Stretch, plan: Plan, evidence: Evidence, hedged: boolean): ClaimDoubt[] {

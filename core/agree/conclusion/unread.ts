@@ -1,7 +1,7 @@
 import { changedFactor, comingFactors, keptFactors, mainWords, withoutEnding, type Plan } from '../../lesson'
 import { resultUnit, testOf } from '../../test'
 import { gradeBetween, type Evidence } from '../../evidence'
-import { AS_FAR_AS_SEEN, AVERAGE_NAMED, HEDGED, JOINING, NARROWED, NO_DIFFERENCE } from './lexicon'
+import { AS_FAR_AS_SEEN, AVERAGE_NAMED, HEDGED, JOINING, NARROWED, NEGATED, NO_DIFFERENCE } from './lexicon'
 import { NUMBER_WORDS, numberOf, plainUnit, unitOf, type Quality, type ResultUnit } from '../../quantity'
 import { isOfPlan } from './figures'
 import { isApart } from './order'
@@ -9,7 +9,7 @@ import { clausesOf, isAbout, withoutNames, type Mention, type Span, type Stretch
 
 /** What things do while they are tested: beside a condition and a figure they say that it was measured. */
 const HAPPENED =
-  /^(climb|reach|get|got|com|came|lift|drink|drank|drunk|soak|hear|heard|manag|carr|held|bounc|weigh|grow|grew|grown|tak|took|need|go|went|win|won|last|swing|swung|pull|make|made|measur|ris|rose|sink|sank|melt|dissolv|slid|slip|stay|rise|jump|fall|fell|mov|us|work|giv|gave|stretch|burn|float|spin|spun|roll|stick|stuck|stop|start|read|count|cross|travel|let|pick|drop|finish|run|ran|keep|kept|leave|left|lose|lost|gain|stand|stood|turn|beat|hang|hung|need|flow|spread|rose|fly|flew|grip|throw|threw|understand|understood|push|blow|blew|send|sent|rub|show|shown|wait|hop|scoop|pour|snap|broke|break|tear|tore|sprout|be)[bdglmnprt]?(s|es|ed|ing|e|es|ies|ied)?$/
+  /^(climb|reach|get|got|com|came|lift|drink|drank|drunk|soak|hear|heard|manag|carr|held|bounc|weigh|grow|grew|grown|tak|took|need|go|went|win|won|last|swing|swung|pull|make|made|measur|ris|rose|sink|sank|melt|dissolv|slid|slip|stay|rise|jump|fall|fell|mov|us|work|giv|gave|stretch|burn|float|spin|spun|roll|stick|stuck|stop|start|read|count|cross|travel|let|pick|drop|finish|run|ran|keep|kept|leave|left|lose|lost|gain|stand|stood|turn|beat|hang|hung|need|flow|spread|rose|fly|flew|grip|throw|threw|understand|understood|push|blow|blew|send|sent|rub|show|shown|wait|hop|scoop|pour|snap|broke|break|tear|tore|sprout|be|caught|catch|drew|draw|drawn|collect|squeez|breath|hit|fit|support|wrote|writ|paint|swam|walk|step|rang|ring|sag|bent|bend|end|drain|drip|ran|pass|land|snapp|rest)[bdglmnprt]?(s|es|ed|ing|e|es|ies|ied)?$/
 
 /** Nothing but how sure the class is: "and we are sure of it", "that is clear". */
 const HOW_SURE_ONLY =
@@ -106,7 +106,9 @@ function unreadInClause(
     const letThrough = /\blets? (?:\p{L}+ )*(light|sound) $/u.exec(clause.text.slice(0, match.index))?.[1]
     if (word === 'through' && letThrough !== undefined && known.has(letThrough)) return []
     // "First, after 5 days", "24 after 20 s".
-    if (word === 'after' && isAfterTime(clause, span, plan)) return []
+    if (word === 'after' && (isAfterTime(clause, span, plan) || found.some(({ from }) => from === span.to + 1))) return []
+    // "9 kg before the handle tore", of the load at which it tears.
+    if (/^(?:before|until|till|when)$/.test(word) && AT_WHICH.test(testOf(plan).measure?.name ?? '')) return []
     if (asSeen && span.from >= clause.from + asSeen.index && span.to <= clause.from + asSeen.index + asSeen[0].length) return []
     const whose = NUMBER_WORDS.includes(word) && ALL_OF_THEM.exec(clause.text.slice(0, match.index))
     if (whose && ((whose[1] !== 'all' && !whose[1]!.endsWith('of')) || numberOf(word) === evidence.summaries.length)) return []
@@ -115,11 +117,18 @@ function unreadInClause(
     if (word === 'all' && /\bof all\b/.test(clause.text)) return []
     if (JOINING.has(word) || HAPPENED.test(word) || known.has(withoutEnding(word)) || known.has(word) || known.has(stemOf(word)))
       return []
-    if (CERTAIN_WORD.test(word) || (open && HEDGE_WORD.test(word)) || (same && /^(no|difference|same|equal)$/.test(word))) return []
+    if (
+      CERTAIN_WORD.test(word) ||
+      ((open || (same && NEGATED.test(clause.text))) && HEDGE_WORD.test(word)) ||
+      (same && /^(no|difference|same|equal)$/.test(word))
+    )
+      return []
     return [span]
   })
 }
 
+/** What is read when something happens. */
+const AT_WHICH = /\b(?:at which|until|till|before|when)\b/i
 /** "Beat everything else": whoever is ahead without a name behind it is ahead of all. */
 const ALL_ELSE = /\b(?:beats?|ahead of) (?:everything(?: else)?|all(?: the)?(?: others| rest)?|the others|the rest)$/
 /** A bound of all readings, which the figure behind it was held against. */
