@@ -15,7 +15,18 @@ import {
   type Span,
   type Stretch,
 } from './mentions'
-import { fitsResult, isApart, judgeComparative, judgeSuperlative, MUCH, placesOf, sideOf, type Claim, type Judged } from './order'
+import {
+  fitsResult,
+  isApart,
+  judgeComparative,
+  judgeSuperlative,
+  MUCH,
+  placesOf,
+  saysCooling,
+  sideOf,
+  type Claim,
+  type Judged,
+} from './order'
 import { inOrder, isList, isOneByOne, judgeNth, listsOrder, nthOf, readOrder } from './inOrder'
 import { readPlaces, type PlaceClaim } from './places'
 import { keptBefore, ofSetUp, otherKindOfKept } from './setUp'
@@ -169,6 +180,8 @@ function judgeWord(word: ComparingMention, spoken: Spoken, plan: Plan, evidence:
   // "Takes longer", where lengths were read.
   if (word.quality === 'length' && TAKES.test(clause.text.slice(0, word.from - clause.from)) && !isATime(plan))
     return [{ code: 'not-measured', word: word.word, at: placesOf(word) }]
+  // "Made the water warmer", where it was read how far it cools: nobody saw that.
+  if (word.quality === 'warmth' && saysCooling(plan) && !KEPT.test(clause.text.slice(0, word.from - clause.from))) return []
   const side = sideOf(word, clause.text, plan, evidence)
   if (denied) return judgeDenied({ word, side }, spoken, evidence)
   if (comparesMoments(plan) && !word.superlative && BECAME.test(clause.text)) {
@@ -221,6 +234,7 @@ function judgeWord(word: ComparingMention, spoken: Spoken, plan: Plan, evidence:
 
 /** "It held fewest", "we are sure it was highest". */
 const IT = /\b(?:it|that one) (?:\p{L}+ ){1,2}(?:the )?$/u
+const KEPT = /\b(?:keeps?|kept|stays?|stayed|is|was|were|are|remain\w*|end(?:s|ed)? up)\b/
 const TAKES = /\b(?:takes?|took|taking|lasts?|lasted|needs?|needed) (?:\p{L}+ )?$/u
 
 const isATime = (plan: Plan) => unitOf(resultUnit(plan)).dimension === 'time' || countsOf(plan) === 'until'

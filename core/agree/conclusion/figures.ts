@@ -304,7 +304,12 @@ function ownersOf(
   const before = placed[0]?.kind === 'condition'
   return placed.flatMap((figure, place) => {
     if (figure.kind !== 'figure') return []
-    const earlier = runOf(placed.slice(0, place).reverse())
+    // "38 or 39" is said of the same.
+    const alternative = placed[place - 1]
+    const either =
+      alternative?.kind === 'figure' &&
+      /^ or (?:\p{L}+ )?$/u.test(sentence.text.slice(alternative.to - sentence.from, figure.from - sentence.from))
+    const earlier = runOf(placed.slice(0, either ? place - 1 : place).reverse())
     const later = runOf(placed.slice(place + 1))
     const [nearest, other] = before ? [earlier, later] : [later, earlier]
     const owners = [...new Set(nearest.length > 0 ? nearest : other)]

@@ -45,11 +45,13 @@ export function readOrder(sentence: Stretch, plan: Plan, evidence: Evidence): Ju
 }
 
 const NTH = /\b(?:came|comes|was|is|finished) (?:the |our )?(second|third|fourth|runner-up)(?: best)?\b/
+/** "Newspaper second", with nothing else in it. */
+const SECOND = /(?<=^\W*(?:and |the )*(?:\p{L}+ ){1,4})(second|third|fourth)(?=\W*$)/u
 const PLACES = ['second', 'third', 'fourth']
 
 /** The place that a clause gives away: "second try" may be a condition's name. */
 export function nthOf(clause: Stretch, conditions: ConditionMention[]): RegExpExecArray | undefined {
-  const match = NTH.exec(clause.text)
+  const match = NTH.exec(clause.text) ?? (conditions.length === 1 ? SECOND.exec(clause.text) : null)
   const end = clause.from + (match ? match.index + match[0].length : 0)
   return match && !conditions.some(({ from, to }) => from < end && end <= to) ? match : undefined
 }

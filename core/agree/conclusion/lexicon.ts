@@ -81,7 +81,7 @@ export const JOINING = new Set(
   be been being is are was were has have had will can could may might yet just still out up down off over under into onto round i you
   test class results result table numbers conclusion think thought
   quite very rather really more less most least between each other whether if how found find saw see show shows
-  shown showed say says said tell tells know looks look like seems seem that's it's our us me my mine on average overall once away back real difference gap apart lie lies lay means again thermometer scale scales ruler rulers stopwatch instrument instruments makes made use used way`
+  shown showed say says said tell tells know looks look like seems seem that's it's our us me my mine on average overall once away back real difference gap apart lie lies lay means again thermometer scale scales ruler rulers stopwatch instrument instruments makes made use used way kind kinds sort sorts type types`
     .split(/\s+/)
     .filter(Boolean),
 )

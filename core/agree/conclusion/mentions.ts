@@ -233,6 +233,7 @@ const namesOf = oncePer((plan: Plan) => {
       // "Slow stirring" of "slowly".
       ...(words.length === 1 && /^\p{L}{3,}ly$/u.test(words[0]!) ? [made(escaped(words[0]!.slice(0, -2)))] : []),
       ...inWords(plan, condition).map(made),
+      ...ofTheEnds(plan, condition).map(made),
       // "After ten minutes" is "in ten minutes", too.
       ...(comparesMoments(plan) && words[0] === 'after' && words.length > 1
         ? [made(`(?:in|within) ${words.slice(1).map(escaped).join('[\\s-]*')}`)]
@@ -255,6 +256,22 @@ function ofNothing(plan: Plan, name: string): string[] {
   if (!/^(nothing|none|bare|empty)\b/.test(name) || things.length === 0) return []
   const thing = `(?:${things.map(escaped).join('|')})\\p{L}*`
   return [`no ${thing}`, `without (?:any |a |the )?${thing}`]
+}
+
+/** "The widest bowl", where widths were tested and nothing else is wide: the last of the numbers, or the first. */
+function ofTheEnds(plan: Plan, condition: Condition): string[] {
+  if (plan.conditionsAs !== 'numbers') return []
+  const values = activeConditions(plan).flatMap((one) => conditionValue(plan, one) ?? [])
+  const [value, name] = [conditionValue(plan, condition), changedFactor(plan)?.name ?? '']
+  const side = value === Math.max(...values) ? 'more' : value === Math.min(...values) ? 'less' : undefined
+  const things = mainWords(name).filter((word) => word.length > 2)
+  if (side === undefined || things.length === 0) return []
+  const words = [...COMPARING].flatMap(([word, one]) =>
+    one.superlative && one.side === side && isAbout(name, one.quality) && !isAbout(testOf(plan).measure?.name ?? '', one.quality)
+      ? [word]
+      : [],
+  )
+  return words.length === 0 ? [] : [`(?:${words.join('|')})(?= (?:${things.map(escaped).join('|')}))`]
 }
 
 /** A number that stands for a condition beside the name of what was changed: "six layers", "6 layers". */
@@ -347,7 +364,7 @@ function valueOf(written: string): { value: number; decimals: number } {
 }
 
 const SMALL_AFTER =
-  /^(more|fewer|less|higher|lower|further|longer|shorter|and|but|for|with|while|whereas|against|compared|than|average|averaged|long|high|tall|far|wide|deep|were|was|then|before|after|through|when|from|straight|right|immediately)$/
+  /^(more|fewer|less|higher|lower|further|longer|shorter|and|but|for|with|while|whereas|against|compared|than|average|averaged|long|high|tall|far|wide|deep|were|was|then|before|after|through|when|from|or|straight|right|immediately)$/
 
 /** The unit that is written behind a number, and how many letters it takes. */
 function unitAfter(after: string, own: ResultUnit, ofConditions: UnitCode): { unit: UnitCode; length: number } | undefined {
@@ -378,7 +395,7 @@ const AMOUNT = /^(?:more|most|less|least|fewer|fewest)$/
 /** What ended first had least of what was read "until" or "before" that. */
 const ENDED =
   /\b(?:slid|slides?|slipped|slips?|broke|breaks?|fell|falls?|snapped|snaps?|tore|tears?|stopped|stops?|gave way|gives way|melted|melts?|ran out|emptied|dried|sank|sinks?|popped|burst|went out|let go|came off|dropped|gave up) (?=(?:first|last)\b)/
-const UNTIL = /\b(?:before|until|till|at which|when|that breaks|load|how long|time)\b/
+const UNTIL = /\b(?:carry|carries|holds?|bears?|supports?|before|until|till|at which|when|that breaks|load|how long|time)\b/
 
 function comparingIn(sentence: string, offset: number, plan: Plan): ComparingMention[] {
   const words = [...sentence.matchAll(/\p{L}+/gu)].flatMap((match): ComparingMention[] => {

@@ -29,7 +29,16 @@ export function sideOf(word: ComparingMention, clause: string, plan: Plan, { sum
   // "Lost most" is the largest change downwards.
   const lost = word.quality === 'size' && LOST.test(clause) && summaries.some(({ evened }) => evened < 0)
   const least = word.quality === 'rank' && bestSideOf(plan) === 'less'
-  return [turned, lost, least].filter(Boolean).length % 2 === 1 ? (word.side === 'more' ? 'less' : 'more') : word.side
+  const warmer = word.quality === 'warmth' && saysCooling(plan)
+  return [turned, lost, least, warmer].filter(Boolean).length % 2 === 1 ? (word.side === 'more' ? 'less' : 'more') : word.side
+}
+
+/** Is it read how far something cools: what cools most is the coldest in the end. */
+export function saysCooling(plan: Plan): boolean {
+  return (
+    unitOf(resultUnit(plan)).dimension === 'temperature' &&
+    /\b(?:cools?|cooling|cooled|loses?|lost|loss|falls?|fell|drops?|dropped)\b/i.test(testOf(plan).measure?.name ?? '')
+  )
 }
 
 export function judgeSuperlative({ word, subject, side }: Claim, evidence: Evidence, hedged: boolean): Judged[] {

@@ -5,7 +5,7 @@ import type { Plan } from '../../lesson'
 import type { WrongFigure } from './figures'
 import { NEGATED, NOT_FOUND } from './lexicon'
 import { clausesOf, type ConditionMention, type Span, type Stretch } from './mentions'
-import { isApart } from './order'
+import { isApart, saysCooling } from './order'
 
 const SHARES: Record<string, number> = { twice: 2, double: 2, half: 0.5, 'a third': 1 / 3, 'a quarter': 0.25 }
 const SAID = new RegExp(
@@ -27,7 +27,7 @@ const ROUGH = 0.15
 export function readRatios(sentence: Stretch, plan: Plan, evidence: Evidence): { wrong: WrongFigure[]; right: Span[] } {
   const wrong: WrongFigure[] = []
   const right: Span[] = []
-  if (unitOf(resultUnit(plan)).dimension === 'temperature') return { wrong, right }
+  if (unitOf(resultUnit(plan)).dimension === 'temperature' && !saysCooling(plan)) return { wrong, right }
   for (const clause of clausesOf(sentence)) {
     const named = clause.mentions.filter((one): one is ConditionMention => one.kind === 'condition')
     for (const match of clause.text.matchAll(SAID)) {
