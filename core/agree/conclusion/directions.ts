@@ -7,7 +7,6 @@ import { HEDGED, NARROWED, NEGATED, NOT_FOUND } from './lexicon'
 import {
   areJoined,
   clausesOf,
-  isAbout,
   joinedBefore,
   withoutNames,
   type ComparingMention,
@@ -15,6 +14,7 @@ import {
   type Span,
   type Stretch,
 } from './mentions'
+import { isAbout } from './plainly'
 import {
   fitsResult,
   isApart,

@@ -4,7 +4,8 @@ import { unitNamed, unitOf, type Side } from '../../quantity'
 import { mainWords, type Plan } from '../../lesson'
 import type { ClaimDoubt } from '../claims'
 import { LOST } from './lexicon'
-import { isAbout, type ComparingMention, type ConditionMention, type Span } from './mentions'
+import { type ComparingMention, type ConditionMention, type Span } from './mentions'
+import { isAbout } from './plainly'
 
 /** What the order of the averages says to a comparing word: something against it, or that it is so. */
 export type Judged = ClaimDoubt | { code: 'right'; at: Span[] }

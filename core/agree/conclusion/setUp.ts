@@ -2,7 +2,8 @@ import { changedFactor, keptFactors, mainWords, withoutEnding, type Factor, type
 import { testOf } from '../../test'
 import { JOINING } from './lexicon'
 import { fitsResult } from './order'
-import { isAbout, type ComparingMention, type Span, type Stretch } from './mentions'
+import { type ComparingMention, type Span, type Stretch } from './mentions'
+import { isAbout } from './plainly'
 
 const SIZES = /^(?:bigger|larger|smaller|biggest|largest|smallest)$/
 

@@ -5,7 +5,8 @@ import { AS_FAR_AS_SEEN, AVERAGE_NAMED, HEDGED, JOINING, NARROWED, NEGATED, NO_D
 import { NUMBER_WORDS, numberOf, plainUnit, unitOf, type Quality, type ResultUnit } from '../../quantity'
 import { isOfPlan } from './figures'
 import { isApart } from './order'
-import { clausesOf, isAbout, withoutNames, type Mention, type Span, type Stretch } from './mentions'
+import { clausesOf, withoutNames, type Mention, type Span, type Stretch } from './mentions'
+import { isAbout } from './plainly'
 
 /** What things do while they are tested: beside a condition and a figure they say that it was measured. */
 const HAPPENED =
