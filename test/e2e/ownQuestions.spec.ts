@@ -71,6 +71,13 @@ test('each group its own question inside one lesson: asked at stations with its 
   await sentence.fill('With 90 s the water climbed 25 mm higher than with 30 s. We are sure.')
   await expect(page.getByText('Everything in it was checked against the tables.')).toBeVisible()
   await page.getByRole('button', { name: 'We agree on this' }).click()
+  // The class report has a row a group, and the sentence of all of them.
+  await page.goto(`/print/${lesson.id}/report`)
+  const reported = page.getByRole('table', { name: 'Each group’s own question' })
+  await expect(reported.getByRole('row', { name: /^Alder How does the width of the strip .* 1 of 4/ })).toBeVisible()
+  await expect(reported.getByRole('row', { name: /^Birch .* 4 of 4 .*Clear/ })).toBeVisible()
+  await expect(page.getByText('With 90 s the water climbed 25 mm higher than with 30 s.')).toBeVisible()
+  await expect(page.getByText('Agreed by the class.')).toBeVisible()
   await openStop(page, lesson, 'kit')
   await expect(page.getByRole('region', { name: 'Kit of all lessons' }).getByRole('table')).toBeVisible()
 

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { useLessonPlan } from '~/composables/lessonPlan'
 import type { LessonRecord } from '~~/core/lesson'
-import { classReport } from '~~/core/wording/reports'
+import { classReport, type OwnQuestions } from '~~/core/wording/reports'
 import ReportSheet from '~/components/print/ReportSheet.vue'
 
-/** One page: question, prediction, method, results, graph, conclusion, next. */
+/** One page, a second one where each group asks its own: question, prediction, method, results, graph, conclusion, next. */
 const plan = useLessonPlan()
-defineProps<{ record: LessonRecord }>()
+defineProps<{ record: LessonRecord; own?: OwnQuestions | undefined }>()
 </script>
 
 <template>
-  <ReportSheet :report="classReport(plan, record)" :plan="plan" :record="record" />
+  <ReportSheet :report="classReport(plan, record, own)" :plan="plan" :record="record" />
 </template>

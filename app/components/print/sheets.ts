@@ -1,6 +1,7 @@
 import type { Component } from 'vue'
 import type { School } from '~~/core/kit'
 import type { LessonRecord } from '~~/core/lesson'
+import type { OwnQuestions } from '~~/core/wording/reports'
 import type { PrintoutName } from '~/composables/printouts'
 
 /** What draws each printout. Loaded when it is shown. */
@@ -33,15 +34,22 @@ export const sheets: Record<PrintoutName, Component> = {
 
 /** What is counted with the cupboard in mind. */
 export const WITH_CUPBOARD: PrintoutName[] = ['trays', 'picking', 'shopping', 'getting-ready', 'count-back']
-const REPORTS: PrintoutName[] = ['report', 'group-report', 'teacher-notes']
+const REPORTS: PrintoutName[] = ['group-report', 'teacher-notes']
 
 /** What a printout has to be told beside the plan. */
 export function told(
   what: PrintoutName,
-  { record, school, code, squares }: { record: LessonRecord | undefined; school: School; code: string; squares?: number },
+  {
+    record,
+    school,
+    code,
+    squares,
+    own,
+  }: { record: LessonRecord | undefined; school: School; code: string; squares?: number; own?: OwnQuestions | undefined },
 ): Record<string, unknown> {
   if (what === 'squared' || what === 'squared-blank') return { record, squares, blank: what === 'squared-blank' }
   if (what === 'poster-a3' || what === 'poster-4a4') return { record, sheets: what === 'poster-a3' ? 'a3' : 'four-a4' }
+  if (what === 'report') return { record, own }
   if (REPORTS.includes(what)) return { record }
   if (what === 'codes') return { code }
   if (WITH_CUPBOARD.includes(what)) return { school }

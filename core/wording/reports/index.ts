@@ -1,4 +1,5 @@
 export { classReport, groupReport, teacherNotes } from './lessonReports'
+export type { OwnQuestions } from './ownQuestions'
 export { resultsBlock, sureWords } from './results'
 export { signWords } from './signs'
 export { gradeInList, questionInList } from './inLists'

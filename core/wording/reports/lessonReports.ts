@@ -19,6 +19,7 @@ import { tableName } from '../severalTables'
 import { bestSoFarWords, tryLine } from '../tries'
 import { predictionSentence, wordMat } from '../vocabulary'
 import { grantedRow, methodRows } from './method'
+import { acrossAllBlock, ownQuestionsBlocks, type OwnQuestions } from './ownQuestions'
 import { predictedBesides, predictedRows } from './predicted'
 import { failuresBlock, hasResults, resultsBlock, sureWords } from './results'
 import { SKILL_WORDS, signWords } from './signs'
@@ -27,19 +28,21 @@ import { guessWords, ownerHeading } from '../eachChild'
 const MOST_NEXT = 3
 const MOST_SIGNS = 2
 
-/** The whole investigation for the wall or the folder: question, prediction, method, results, graph, conclusion, next. */
-export function classReport(plan: Plan, record: LessonRecord): Report {
+/**
+ * The whole investigation for the wall or the folder: question, prediction, method, results, graph, conclusion, next.
+ * @param own where each group asks its own question: a row a group, and the class's sentence across all. Of the question of the class there is what was done.
+ */
+export function classReport(plan: Plan, record: LessonRecord, own?: OwnQuestions): Report {
+  const asked = own === undefined || plan.groups.length > 0
   return {
     ...headOf(plan, plan.title || 'Our test'),
     blocks: [
-      {
-        kind: 'facts',
-        rows: [...predictedRows(plan, record), ...methodRows(plan), grantedRow(plan)],
-      },
+      ...(asked ? [{ kind: 'facts' as const, rows: [...predictedRows(plan, record), ...methodRows(plan), grantedRow(plan)] }] : []),
+      ...(own ? ownQuestionsBlocks(own) : []),
       ...resultsAndGraph(plan, record),
       { kind: 'heading', text: 'Our conclusion' },
-      conclusionBlock(record),
-      ...nextBlocks(plan),
+      (own && acrossAllBlock(own)) ?? conclusionBlock(record),
+      ...(asked ? nextBlocks(plan) : []),
     ],
   }
 }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { conclusion, reading, recordOf, soakUpPlan } from '../../../test/soakUp'
+import { conclusion, emptyRecord, reading, recordOf, soakUpPlan } from '../../../test/soakUp'
 import { reportHtml, reportMarkdown } from '../../formats'
 import { NO_SCHOOL } from '../../kit'
 import { groupSigns, skillsOf, type Block } from '../../reports'
@@ -37,6 +37,37 @@ describe('reports', () => {
     expect(texts(blocks)).toContain('1 group said kitchen roll most')
     expect(texts(blocks)).toContain('22 hands up')
     expect(texts(blocks)).not.toMatch(/clear ruler|held the ruler still/)
+  })
+
+  it('the class’s has a row a group where each asks its own, and the sentence across all', () => {
+    const [alder, ...others] = plan.groups
+    const home = { ...plan, groups: others }
+    const width = { ...plan, groups: [alder!], conditions: plan.conditions.slice(0, 2) }
+    const own = {
+      parts: [
+        { lesson: 'home', plan: home, record: emptyRecord },
+        { lesson: 'own', plan: width, record },
+      ],
+      together: { conclusion: 'Kitchen roll drinks more than tissue.', agreed: true },
+    }
+    const report = classReport(home, emptyRecord, own)
+    const table = report.blocks.find((block) => block.kind === 'table')!
+    expect(table.rows[0]).toEqual([
+      'Alder',
+      expect.stringMatching(/^How does/),
+      '✓ The one pair is fair.',
+      '2\u00a0of\u00a06',
+      expect.stringMatching(/\.$/),
+    ])
+    expect(table.rows[1]).toEqual(['Birch', 'No question of its own.', '', '', ''])
+    expect(texts(report.blocks)).toContain('Kitchen roll drinks more than tissue.')
+    // Where nobody is left in the question of the class, nothing is said of how it was tested.
+    expect(classReport({ ...plan, groups: [] }, emptyRecord, own).blocks.map(({ kind }) => kind)).toEqual([
+      'heading',
+      'table',
+      'heading',
+      'quote',
+    ])
   })
 
   it('a group’s has its own numbers beside the class’s, and its own sentence', () => {

@@ -8,10 +8,11 @@ import { lessonName } from '~~/core/wording'
 /** A printout: shown as it will look, with one button that prints it. */
 const route = useRoute()
 const what = computed(() => PRINTOUT_NAMES.find((one) => one === route.params.what) ?? 'trays')
-const { plan, record, school, code, madeUp, trouble } = usePrintedLesson(() => WITH_CUPBOARD.includes(what.value))
+const { plan, record, own, school, code, madeUp, trouble } = usePrintedLesson(() => WITH_CUPBOARD.includes(what.value))
 const more = computed(() =>
   told(what.value, {
     record: record.value,
+    own: own.value,
     school: school.value,
     code: code.value,
     squares: Number(route.query.squares) || undefined,

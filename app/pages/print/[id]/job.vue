@@ -11,7 +11,7 @@ import { PRINTOUTS } from '~/composables/printouts'
 import TickField from '~/forms/TickField.vue'
 
 /** All that a lesson needs on paper as one pile: what belongs to it is ticked, and what a class ticks off or on stays so for it. */
-const { plan, record, school, code, madeUp, trouble } = usePrintedLesson(() => true)
+const { plan, record, own, school, code, madeUp, trouble } = usePrintedLesson(() => true)
 const { mode } = useClassMode()
 const job = computed(() => plan.value && printJob(plan.value, record.value!, school.value, mode.value?.on ?? false))
 const chosen = useLocalStorage<Record<string, PileChoices>>('print-job', {})
@@ -21,7 +21,7 @@ const line = computed(() => {
   const names = printed.value.map((name) => PRINTOUTS[name].name)
   return plan.value ? printJobLine(plan.value, names) : ''
 })
-const of = (name: InAJob) => told(name, { record: record.value, school: school.value, code: code.value })
+const of = (name: InAJob) => told(name, { record: record.value, own: own.value, school: school.value, code: code.value })
 function choose(name: InAJob, on: boolean): void {
   chosen.value = { ...chosen.value, [plan.value!.className]: { ...ofClass.value, [name]: on } }
 }
