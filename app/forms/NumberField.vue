@@ -17,6 +17,7 @@ const props = defineProps<{
   target?: string
   /** Shows buttons for one less and one more. */
   steps?: boolean
+  disabled?: boolean
   bare?: boolean
   inline?: boolean
   /** What holds while nothing is said. */
@@ -63,6 +64,7 @@ function take(value: number | null): void {
         inputmode="decimal"
         autocomplete="off"
         hide-details
+        :disabled="disabled"
         :placeholder="placeholder"
         :error="trouble !== ''"
         :aria-invalid="trouble ? true : undefined"

@@ -65,12 +65,21 @@ test('each group its own question inside one lesson: asked at stations with its 
     ),
   )
   expect((await call('POST', `/api/lessons/${own}/readings`, { readings })).status).toBe(200)
+  // How many groups there are stays while some are in their own questions.
+  await page.getByRole('button', { name: /children, each group its own question/ }).click()
+  const ofClass = page.getByRole('dialog', { name: 'The class' })
+  await expect(ofClass.getByText('Groups ask their own questions')).toBeVisible()
+  await expect(ofClass.getByLabel('Children')).toBeDisabled()
+  await expect(ofClass.getByLabel('Groups', { exact: true })).toHaveCount(0)
+  await page.keyboard.press('Escape')
   await openStop(page, lesson, 'agree')
   await expect(rowOf('Birch')).toContainText('Clear')
   const sentence = page.getByRole('textbox', { name: 'Our sentence across all' })
   await sentence.fill('With 90 s the water climbed 25 mm higher than with 30 s. We are sure.')
   await expect(page.getByText('Everything in it was checked against the tables.')).toBeVisible()
+  const kept = page.waitForResponse((one) => one.request().method() === 'PUT' && /\/api\/together\//.test(one.url()))
   await page.getByRole('button', { name: 'We agree on this' }).click()
+  expect((await kept).status()).toBe(200)
   // The class report has a row a group, and the sentence of all of them.
   await page.goto(`/print/${lesson.id}/report`)
   const reported = page.getByRole('table', { name: 'Each group’s own question' })

@@ -38,6 +38,8 @@ function resize(groups: number | null): void {
 const alone = computed(() => isEachChild(plan.value))
 /** What is written down belongs to somebody: from then on it stays as it is. */
 const written = computed(() => lesson.record.readings.length + lesson.record.predictions.length > 0)
+/** Some groups are in their own questions: those made here would be there twice. */
+const parted = computed(() => lesson.partOf !== null)
 /** More children than have room in one table measure in groups. */
 const owners = computed(() => [
   { value: 'group' as const, title: 'each group' },
@@ -89,6 +91,7 @@ function nameClass(name: string): void {
       />
       <NumberField
         label="Children"
+        :disabled="parted"
         :model-value="plan.children"
         v-bind="alone ? { least: 1, most: MOST.children } : BOUNDS.children"
         whole
@@ -96,13 +99,13 @@ function nameClass(name: string): void {
       />
       <ChoiceField
         label="Writes down its own"
-        :disabled="written"
+        :disabled="written || parted"
         :model-value="plan.each"
         :options="owners"
         @update:model-value="setOwners"
       />
       <NumberField
-        v-if="!alone"
+        v-if="!alone && !parted"
         label="Children in a group"
         :model-value="largestGroup(plan.groups)"
         :least="1"
@@ -111,7 +114,7 @@ function nameClass(name: string): void {
         @update:model-value="resize(groupsBySize(plan.children, $event ?? 4))"
       />
       <NumberField
-        v-if="!alone"
+        v-if="!alone && !parted"
         steps
         label="Groups"
         :model-value="plan.groups.length"
@@ -121,14 +124,20 @@ function nameClass(name: string): void {
         @update:model-value="resize"
       />
       <p v-if="written" class="hint">Something is written down, so whose it is stays. Copy the lesson to begin it otherwise.</p>
-      <p v-if="!alone" class="hint">
+      <p v-if="parted" class="hint">
+        Groups ask their own questions, so how many there are stays. Here are those of this question; names and who is away change
+        where a group is.
+      </p>
+      <p v-else-if="!alone" class="hint">
         {{ sizesWords(plan.groups) }}. Up to {{ MOST_GROUPS }} groups; those that wrote something stay when you make more.
       </p>
     </div>
     <ul v-if="limits.length > 0" class="mt-near">
       <li v-for="limit in limits" :key="limit.material" class="row">
         <span><span aria-hidden="true">▲</span> {{ limitWords(limit, plan) }}</span>
-        <VBtn v-if="limit.groups" size="small" @click="resize(limit.groups)"> Make {{ counted(limit.groups, 'group') }} </VBtn>
+        <VBtn v-if="limit.groups && !parted" size="small" @click="resize(limit.groups)">
+          Make {{ counted(limit.groups, 'group') }}
+        </VBtn>
         <VBtn size="small" @click="goRound(limit.material, limit.stock)">
           {{ counted(limit.rounds, 'round') }}
         </VBtn>
@@ -170,7 +179,9 @@ function nameClass(name: string): void {
         </span>
       </li>
     </ul>
-    <p v-if="!alone" class="hint">Press a seat that is empty today: turns and jobs are worked out anew.</p>
+    <p v-if="!alone && plan.groups.length > 0" class="hint">
+      Press a seat that is empty today: turns and jobs are worked out anew.
+    </p>
     <template #actions><VBtn @click="open = false">Done</VBtn></template>
   </AppDialog>
 </template>
