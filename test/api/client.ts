@@ -11,6 +11,17 @@ export interface Answer<T = unknown> {
 
 export type { WholeLesson }
 
+/** A browser takes another connection where the server just ended the one that lay idle; on a slow machine both happen at once. */
+async function fetched(url: string, request: RequestInit): Promise<Response> {
+  try {
+    return await fetch(url, request)
+  } catch (error) {
+    const { code } = ((error as Error).cause ?? {}) as { code?: string }
+    if (code !== 'UND_ERR_SOCKET' && code !== 'ECONNRESET') throw error
+    return fetch(url, request)
+  }
+}
+
 /** Speaks to the routes the way a page does; a lesson begins for the class of the last one where none is said. */
 export function clientFor(base: string, ourClass: { className?: string; children?: number } = {}) {
   async function call<T = unknown>(
@@ -19,7 +30,7 @@ export function clientFor(base: string, ourClass: { className?: string; children
     body?: unknown,
     headers: Record<string, string> = {},
   ): Promise<Answer<T>> {
-    const response = await fetch(base + path, {
+    const response = await fetched(base + path, {
       method,
       headers: { ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...headers },
       body: body === undefined ? undefined : typeof body === 'string' ? body : JSON.stringify(body),

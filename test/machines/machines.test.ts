@@ -105,7 +105,7 @@ describe('two processes on one database', () => {
     await at(1).call('GET', '/api/station/here', undefined, token)
     expect(await until(there)).toBe(true)
     line.close()
-  }, 120_000)
+  }, 300_000)
 
   it('the board, a lesson put away and a passphrase are the same at both', async () => {
     await at(0).call('PUT', `/api/lessons/${lesson.id}/board`, { view: 'join', results: 'live' }, desk)
@@ -124,14 +124,17 @@ describe('two processes on one database', () => {
   })
 
   it('wrong passphrases are counted together, and many at once are no way round', async () => {
+    const begun = Date.now()
     const guesses = Array.from({ length: 400 }, (_, number) =>
       at((number % 2) as 0 | 1)
         .call('POST', '/api/desk', { passphrase: `wrong passphrase ${number}` })
         .then(({ status }) => status),
     )
     const statuses = await Promise.all(guesses)
-    expect(statuses.filter((status) => status === 401).length).toBeLessThanOrEqual(5)
-    expect(statuses.filter((status) => status === 429).length).toBeGreaterThanOrEqual(395)
+    // Five are free, and on a slow machine a try comes when the wait of four seconds is over.
+    const heard = 5 + Math.floor((Date.now() - begun) / 4000)
+    expect(statuses.filter((status) => status === 401).length).toBeLessThanOrEqual(heard)
+    expect(statuses.filter((status) => status === 429).length).toBeGreaterThanOrEqual(400 - heard)
   })
 
   it.each(Object.keys(TAKEN_AWAY))(
