@@ -290,10 +290,11 @@ test('after a visit a group tells another one thing well and one to work on; the
   await alder.getByLabel('One thing to work on').fill('wait for the whole minute')
   await alder.getByRole('button', { name: 'Tell them' }).click()
   await expect(alder.getByText('Birch: told')).toBeVisible()
-  await stations.close()
 
   const row = page.getByRole('table', { name: 'What groups told each other' }).getByRole('row', { name: /^Birch/ })
   await expect(row).toContainText('they read at eye level')
+  // What a station says it has told is sent meanwhile.
+  await stations.close()
   const slip = page.locator('form').filter({ has: page.getByLabel('To work on', { exact: true }) })
   await slip.getByLabel('Done well').fill('many words of their own')
   await slip.getByRole('button', { name: 'Write it down' }).click()
