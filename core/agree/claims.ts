@@ -81,7 +81,7 @@ const CAUSE =
 const REASON = /\b(because|since|the reason)\b(?!\s*(?:…|\.\.\.|$))/i
 
 /** Who says that it was not fair need not be told. */
-const OWNED_UNFAIR = /\b(?:not|n't|never) (?:a |an |quite |really |completely )*fair\b|\bunfair\b/i
+const OWNED_UNFAIR = /\b(?:not|n't|never) (?:a |an |quite |really |completely )*fair\b|(?<!\bnot )\bunfair\b/i
 
 /**
  * What a conclusion says that the table and the evidence do not carry, or leaves out.
@@ -115,12 +115,12 @@ export function readConclusion(written: string, plan: Plan, evidence: Evidence, 
       right.push(...read.right)
     }
     doubts.push(...sentences.flatMap((sentence) => tooCertain(sentence, evidence)))
-    if (OWNED_UNFAIR.test(text)) doubts.splice(0, doubts.length, ...doubts.filter(({ code }) => code !== 'not-fair'))
   }
   doubts.push(...leftOut(text, plan))
   const found = right.filter((one, place) => right.findIndex(({ from }) => from === one.from) === place)
   const asked = doubts.flatMap(({ at }) => at)
-  return { doubts: together(doubts), right: found, unread: unreadIn(sentences, plan, evidence, found, asked) }
+  const told = OWNED_UNFAIR.test(text) ? doubts.filter(({ code }) => code !== 'not-fair') : doubts
+  return { doubts: together(told), right: found, unread: unreadIn(sentences, plan, evidence, found, asked) }
 }
 
 /** What is said in brackets to come with what is changed claims nothing of its own; every place stays where it is. */

@@ -40,9 +40,14 @@ function readChange(clause: Stretch, plan: Plan, evidence: Evidence): Judged[] |
   const match = comparesMoments(plan) ? GREW.exec(clause.text) : null
   const named = clause.mentions.filter((one) => one.kind === 'condition')
   const place = plan.watch.named.findIndex(({ id }) => id === named[0]?.id)
-  if (named.length > 1 || (named.length === 1 && place < 1)) return undefined
-  const [first, last] =
-    named.length === 1 ? [plan.watch.named[place - 1]?.id, named[0]!.id] : [plan.watch.named[0]?.id, plan.watch.named.at(-1)?.id]
+  if (named.length > 1) return undefined
+  const before = named[0] === undefined ? '' : clause.text.slice(0, named[0].from - clause.from)
+  // "It shrank after day 6": from then on. "Before", "until" and the rest say no one step.
+  const since = /\b(?:after|since|from) (?:the )?$/.test(before)
+  if (/\b(?:before|until|till|by|between|during) (?:the )?$/.test(before)) return undefined
+  const steps = named.length === 0 ? [0, -1] : since ? [place, place + 1] : [place - 1, place]
+  if (named.length === 1 && steps.some((step) => step < 0)) return undefined
+  const [first, last] = steps.map((step) => plan.watch.named.at(step)?.id) as [string | undefined, string | undefined]
   if (!match || first === undefined || last === undefined || NEGATED.test(clause.text)) return undefined
   const [then, now] = [evenedOf(evidence, first), evenedOf(evidence, last)]
   if (then === undefined || now === undefined || gradeBetween(evidence, first, last) !== 'clear') return undefined

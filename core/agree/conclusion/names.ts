@@ -10,7 +10,7 @@ import {
   type Plan,
 } from '../../lesson'
 import { comparesMoments, comparesWithItself, testOf } from '../../test'
-import { COMPARING, unitNamed, unitOf, NUMBER_WORDS } from '../../quantity'
+import { COMPARING, unitOf, NUMBER_WORDS } from '../../quantity'
 import { JOINING } from './lexicon'
 import { escaped, isAbout, plainly } from './plainly'
 
@@ -86,7 +86,7 @@ function ofNothing(plan: Plan, name: string): string[] {
   return [`no ${thing}`, `without (?:any |a |the )?${thing}`]
 }
 
-/** "The widest bowl", where widths were tested and nothing else is wide: the last of the numbers, or the first. */
+/** "The widest hole", where widths were tested and nothing else is wide: the last of the numbers, or the first. */
 function ofTheEnds(plan: Plan, condition: Condition): string[] {
   if (plan.conditionsAs !== 'numbers') return []
   const values = activeConditions(plan).flatMap((one) => conditionValue(plan, one) ?? [])
@@ -124,13 +124,12 @@ function inWords(plan: Plan, condition: Condition): string[] {
       : [
           `(?<=\\b(?:with|at|from|than|as|of|to|and|through|for|by) )${NUMBER_WORDS[value - 1]}(?=[.,;:!]|$| and | to | (?:only |about |just )?\\d)`,
         ]
-  const units = WRITTEN_UNITS.filter((unit) => unitNamed(unit) === plan.conditionUnit)
+  const units = unitOf(plan.conditionUnit)
+    .spellings.filter((spelling) => spelling.length > 2)
+    .sort((a, b) => b.length - a.length)
   const withUnit =
-    NUMBER_WORDS[value - 1] === undefined || units.length === 0 ? [] : [`${NUMBER_WORDS[value - 1]}[\\s-](?:${units.join('|')})`]
+    NUMBER_WORDS[value - 1] === undefined || units.length === 0
+      ? []
+      : [`${NUMBER_WORDS[value - 1]}[\\s-](?:${units.map(escaped).join('|')})`]
   return [...withUnit, ...written.map((word) => `${escaped(word)}${beside}`), ...alone]
 }
-
-const WRITTEN_UNITS =
-  'seconds second minutes minute hours hour days day weeks week millimetres millimetre centimetres centimetre metres metre inches inch feet grams gram degrees newtons spoonfuls teaspoons tablespoons cups litres millilitres'.split(
-    ' ',
-  )

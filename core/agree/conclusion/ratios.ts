@@ -9,7 +9,7 @@ import { isApart, saysCooling } from './order'
 
 const SHARES: Record<string, number> = { twice: 2, double: 2, half: 0.5, 'a third': 1 / 3, 'a quarter': 0.25 }
 const SAID = new RegExp(
-  `\\b(twice|double|half|a third|a quarter|(?:${NUMBER_WORDS.join('|')}|\\d+(?:\\.\\d+)?) times) (?:as \\p{L}+(?: \\p{L}+)?(?: as)?|of what|of the|what|\\p{L}+er than)(?!\\p{L})`,
+  `\\b(twice|double|half|a third|a quarter|(?:${NUMBER_WORDS.join('|')}|\\d+(?:\\.\\d+)?) times) (?:as \\p{L}+(?: \\p{L}+)?(?: as)?|of what|what|\\p{L}+er than)(?!\\p{L})`,
   'gu',
 )
 
