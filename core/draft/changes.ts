@@ -2,7 +2,18 @@ import { COMPARING } from '../quantity'
 import { amounts, numbered } from './changeNumbers'
 import { endsNoun, qualityCard, qualityOf, said, type ChangeRead } from './changeRead'
 import type { Listed } from './lists'
-import { ARTICLE, isPlural, MADE_INTO, MADE_OF, plainVerb, PREPOSITIONS, QUALITY_OF, singular, VERBS } from './words'
+import {
+  ARTICLE,
+  isPlural,
+  MADE_INTO,
+  MADE_OF,
+  plainVerb,
+  PREPOSITIONS,
+  QUALITY_OF,
+  READ_OF_A_THING,
+  singular,
+  VERBS,
+} from './words'
 
 const CHANGES = '(?:change|changes|affect|affects|alter|alters|influence|influences|matter|matters|make (?:a|any) difference)'
 const ASKED: RegExp[] = [
@@ -15,6 +26,7 @@ const ASKED: RegExp[] = [
   /\b(?:does|would|will) it (?:matter|make (?:a|any) difference) (?<thing>(?:how|which|what|where|if|whether) .{2,50}?)(?= for\b| to\b|[?.,]|$)/iu,
 ]
 const WHICH = /\b(?:which|what)\s+(?:(?:kinds?|sorts?|types?) of\s+)?(?<rest>\p{L}.+)/iu
+const MEASURED_OF = new RegExp(String.raw`^(?:${READ_OF_A_THING}) (?:does|do|is|are|has|have|of)\b`, 'i')
 const THE_BEST =
   /\b(?:what (?:is|are)|find|find out|test|choose) the best (?<thing>[\p{L}-]+(?: [\p{L}-]+)?)(?= for\b| to\b|[?.]|$)/iu
 const DIFFERENT =
@@ -101,7 +113,7 @@ function which(text: string): ChangeRead | undefined {
   const rest = WHICH.exec(text)?.groups?.rest
   if (
     !rest ||
-    /^(?:temperature|mass|weight|length|height|width|depth|size|speed) (?:does|do|is|are|has|have|of)\b/i.test(rest) ||
+    MEASURED_OF.test(rest) ||
     /^(?:is|are|of us|one|ones|happens|if|does|do|time|was|can|will|would|colou?r|keeps?|goes|gets|comes|makes|lasts)\b/i.test(rest)
   )
     return undefined

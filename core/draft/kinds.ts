@@ -1,6 +1,7 @@
 import type { Kind } from '../lesson'
 import { STARTING, WEEKDAYS } from './moments'
 import { WAYS_OF_READING, type KindOfTest } from '../test'
+import { BEST_FIRST, SAY_OF_EACH } from './words'
 
 /** The kind of test that a line asks for, and its words for it; undefined where it only follows from there being something to change. */
 export interface KindRead {
@@ -30,7 +31,8 @@ const SAID: [Kind, RegExp, KindRead['way']?][] = [
   ],
   ['order', /\b(?:in|into) order\b.*\b(?:heav|light|weigh)/i, 'balance'],
   ['order', /\b(?:put|line|sort|rank|order)\b.{0,40}\b(?:in order|from \p{L}+est to \p{L}+est|up from)\b/iu],
-  ['order', /\b\p{L}+est first\b|^\s*(?:order|rank|arrange|line up) (?:these|the|our|two|three|four|five|six|seven|eight|\d+)\b/iu],
+  ['order', BEST_FIRST],
+  ['order', /^\s*(?:order|rank|arrange|line up) (?:these|the|our|two|three|four|five|six|seven|eight|\d+)\b/iu],
   ['improve', /\b(?:two|three|four|five|\d|several) (?:tries|goes|attempts|designs|versions|turns each)\b/i],
   ['improve', /^\s*(?:we |can you |can we |let'?s )?(?:improve|invent|redesign)\b|\bmake it (?:even )?better\b|\bthen improve\b/i],
   [
@@ -62,11 +64,8 @@ const SAID: [Kind, RegExp, KindRead['way']?][] = [
   // Two moments, and nothing between them.
   ['before-after', /\b(?:weigh|measure)\b.{2,50}\bin the morning and (?:again )?in the (?:afternoon|evening)\b/i],
   ['describe', WHETHER],
-  [
-    'describe',
-    /\b(?:say|write|note|decide|tell) (?:if|whether) (?:each|it|they|each one) (?:is|are|feels?|looks?|smells?) \p{L}+, /iu,
-  ],
-  ['describe', /^\s*(?:sort|group) .{2,40}? (?:by|into) (?:whether|if|how|what|those|ones|smooth|their)\b/i],
+  ['describe', SAY_OF_EACH],
+  ['describe', /^\s*(?:sort|group) .{2,40}? (?:by|into) (?:whether|if|how|what|those|ones|their)\b/i],
   [
     'describe',
     /^\s*which [\p{L} ]+ (?:is|are) (?!\p{L}+(?:est|er)\b|best\b|better\b)\p{L}+,\s+(?:half |a bit |a little |quite |very |slightly )?\p{L}+(?:,? or) \p{L}+\s*\??\s*$/iu,

@@ -1,5 +1,6 @@
 import { COMPARING, NUMBER_WORDS, numberOf, unitNamed, unitOf, type UnitCode } from '../quantity'
-import { ARTICLE, isPlural, MADE_INTO, MADE_OF, PREPOSITIONS, QUALITY_OF, SOME_AMOUNT, VERBS } from './words'
+import { ARTICLE, isPlural, MADE_INTO, MADE_OF, PREPOSITIONS, QUALITY_OF, SAY_OF_EACH, SOME_AMOUNT, VERBS } from './words'
+import { UNIT_SAID } from './unitSaid'
 
 /** What a line counts up: the conditions, as they were written. */
 export interface Listed {
@@ -87,9 +88,6 @@ const TIME_NOUN = /^(?:\S+ )?(?:seconds?|minutes?|hours?|days?|weeks?|months?|le
 /** "… bend most? soft medium hard": nothing but qualities behind the question, and no commas. */
 const ONLY_QUALITIES = /(?<=^|[?:.])\s*(?<row>\p{L}+(?:\s+\p{L}+){1,5})(?=\s*[.?]?\s*$)/u
 
-/** "and say if each is rough, soft or silky" */
-const SAY_IF = /^.*\b(?:say|write|note|decide|tell) (?:if|whether) (?:each|it|they|each one) (?:is|are|feels?|looks?|smells?) /i
-
 const IF_CLAUSE = /^\s*(?:if|when) [^,]{3,60},\s*(?=(?:do|does|will|would|is|are|can|how|which|what)\b)/i
 
 /** Kinds in a row: "stick, paste or tape", "on the sill, on the shelf and in the cupboard"; undefined where the line counts nothing up. */
@@ -101,7 +99,7 @@ export function kindsIn(text: string): Listed | undefined {
   // "if we use thicker socks, do our feet stay warmer": a clause, and what is asked.
   const parts = text
     .replace(IF_CLAUSE, '')
-    .replace(SAY_IF, '')
+    .replace(new RegExp(`^.*${SAY_OF_EACH.source}`, 'iu'), '')
     .split(SEPARATOR)
     .map((part) => part.trim())
   // "a cloth over a jar and pour muddy water through": what is done goes on behind the list.
@@ -220,7 +218,7 @@ function inOneCase(items: string[]): string[] {
     : items
 }
 
-const UNIT_BEHIND = /\bin (?:mm|cm|m|centimetres|metres|g|grams|kg|mL|millilitres|seconds|minutes|newtons|degrees|inches)$/i
+const UNIT_BEHIND = new RegExp(`${UNIT_SAID.source}$`, 'i')
 const TOOL = /\b(?:balance|scales?|our hands|stop ?watch(?:es)?|rulers?|by hand)$/i
 
 /** A word that says a quality, or what it is made of. */

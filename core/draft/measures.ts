@@ -1,4 +1,4 @@
-import { isPlural, plainVerb, PREPOSITIONS, thirdPerson, VERBS } from './words'
+import { BEST_FIRST, isPlural, plainVerb, PREPOSITIONS, READ_OF_A_THING, thirdPerson, VERBS } from './words'
 import { readIn, read, left, upTo, plainAdjective, type MeasureRead } from './measureRead'
 import { TOOLS, BY_TOOL, unitSaidIn } from './unitSaid'
 import { howClause, counted } from './howClause'
@@ -46,13 +46,13 @@ const NAMED = new RegExp(
   String.raw`\b(?:(?:change|changes|affect|affects|alter|matter for|matter to|difference to|for|happens? to|happen to|measure|measuring|find|read) (?:the |its )?(?<object>(?:${NOUNS})\b[^?.!,;:]*|(?:stretch|sag|spread|bend|splash)(?= of\b)[^?.!,;:]*|sound\b[^?.!,;:]*|bounce\b[^?.!,;:]*|shadow\b[^?.!,;:]*)|^\s*(?:the )?(?<start>(?:${NOUNS}|(?:stretch|sag|spread)(?= of))\b[^?.!;:]*))`,
   'iu',
 )
-/** "puddle water level each morning", "reaction time with the left hand", "what temperature does the sand have". */
+/** "barrel water level each morning", "reaction time with the left hand", "what temperature does the sand have". */
 const BEGINS_WITH = new RegExp(
   String.raw`^\s*(?:the )?(?<what>(?:(?!which\b|what\b|how\b|does\b|do\b|is\b|are\b|if\b|when\b|we\b|in\b|on\b|of\b|the\b|a\b)[\p{L}-]+ ){1,2}(?:temperature|level|height|length|mass|weight|depth|time|width))(?= (?:each|every|at|on|after|before|with|in|by|over|for)\b)|[:;]\s*(?:the )?(?<behind>${NOUNS})(?= (?:after|each|every|in|on)\b|[.?!]?\s*$)`,
   'iu',
 )
 const WHAT_IT_HAS = new RegExp(
-  String.raw`\bwhat (?:is the |are the )?(?<noun>temperature|mass|weight|length|height|width|depth|size|speed) (?:do|does|is|are|of|has|have)\s+(?<thing>(?:the |a |an |our )?[\p{L}-]+)(?: have| has)?`,
+  String.raw`\bwhat (?:is the |are the )?(?<noun>${READ_OF_A_THING}) (?:do|does|is|are|of|has|have)\s+(?<thing>(?:the |a |an |our )?[\p{L}-]+)(?: have| has)?`,
   'iu',
 )
 const PULSE = /\b(?:our |my |the )?(pulse|heart ?rate|heart ?beat)\b/i
@@ -181,7 +181,7 @@ function well(text: string): MeasureRead | undefined {
 /** "which is strongest when wet", "which tape is stickiest", "which is clearest": a quality of its own. */
 function superlativeNoun(text: string): MeasureRead | undefined {
   const match = /\b(?:is|are|be|stays?|feels?|gets?|looks?)\s+(?:the\s+)?(?<word>\p{L}{3,}(?:est|er))\b/iu.exec(text)
-  const ends = /\bfrom \p{L}+est to (?<word>\p{L}+est)\b|\b(?<first>\p{L}+est) first\b/iu.exec(text)
+  const ends = /\bfrom \p{L}+est to (?<word>\p{L}+est)\b/iu.exec(text) ?? BEST_FIRST.exec(text)
   if (ends) return left(`how ${plainAdjective((ends.groups!.word ?? ends.groups!.first!).toLowerCase())} it is`, ends[0])
   const word = match?.groups!.word!.toLowerCase()
   if (!match || !word || /^(?:best|better|other|ever|never|paper|water|after|under|over|rest|test)$/.test(word)) return undefined

@@ -1,6 +1,6 @@
 import { unitNamed, type UnitCode } from '../quantity'
 
-const UNIT_SAID =
+export const UNIT_SAID =
   /\b(?:in|with the) (mm|millimetres?|cm|centimetres?|m|metres?|inch(?:es)?|seconds?|s|minutes?|grams?|g|kg|ml|millilitres?|newtons?|degrees|°\s?[cf]|decibels?)\b/i
 export const TOOLS: [UnitCode, RegExp][] = [
   [

@@ -61,6 +61,16 @@ export const MADE_OF = new Set(
   old new cheap dear folded flat crumpled cut whole covered uncovered open closed sealed filled brand left right`),
 )
 
+/** What can be read of a thing: "what temperature does it have" asks for none of its kinds. */
+export const READ_OF_A_THING = 'temperature|mass|weight|length|height|width|depth|size|speed'
+
+/** "Heaviest first", and no "test first". */
+export const BEST_FIRST = /\b(?!test|rest|nest|chest|vest|west|guest|forest|harvest)(?<first>\p{L}+est) first\b/iu
+
+/** "Say if each is rough, soft or silky": what stands before the words. */
+export const SAY_OF_EACH =
+  /\b(?:say|write|note|decide|tell) (?:if|whether) (?:each|it|they|each one) (?:is|are|feels?|looks?|smells?) (?=\p{L}+, )/iu
+
 /** What something can be cut or made into: "strips of wool, felt and foil" differ in what they are made of. */
 export const MADE_INTO = /^(?:strips|squares|sheets|balls|pieces|bits|blocks|slices|circles|discs|lengths|sticks|cubes|rings)$/i
 
