@@ -13,11 +13,13 @@ export function usePrintedLesson(withCupboard: () => boolean) {
   const route = useRoute()
   const whole = shallowRef<WholeLesson>()
   const school = shallowRef<School>(NO_SCHOOL)
-  const own = shallowRef<OwnQuestions>()
+  const asked = shallowRef<OwnQuestions>()
   const trouble = ref('')
   const madeUp = computed(() => whole.value && drawnFrom(route.query, whole.value.lesson.plan))
   const plan = computed(() => madeUp.value?.plan ?? whole.value?.lesson.plan)
   const record = computed(() => madeUp.value?.record ?? whole.value?.record)
+  /** A made-up class asks nothing of its own. */
+  const own = computed(() => (madeUp.value ? undefined : asked.value))
   const code = computed(() => whole.value?.lesson.code ?? '')
   onMounted(async () => {
     try {
@@ -25,7 +27,7 @@ export function usePrintedLesson(withCupboard: () => boolean) {
       if (withCupboard()) school.value = (await callServer('GET /api/lessons/[lesson]/school', { path })).school
       const { partOf, ...opened } = await callServer('GET /api/lessons/[lesson]', { path })
       if (partOf?.id === opened.lesson.id && opened.lesson.together !== null)
-        own.value = await ownQuestionsOf(opened.lesson.together)
+        asked.value = await ownQuestionsOf(opened.lesson.together)
       whole.value = opened
     } catch (error) {
       trouble.value = messageOf(error)

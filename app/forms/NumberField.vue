@@ -56,7 +56,9 @@ function take(value: number | null): void {
 <template>
   <FieldFrame :id="id" :label="label" :bare="bare" :inline="inline" :target="target" class="number-field">
     <span class="entry flex items-center gap-tight">
-      <VBtn v-if="steps" size="small" :aria-label="`One less: ${label}`" @click="take((modelValue ?? 0) - 1)">−</VBtn>
+      <VBtn v-if="steps" size="small" :disabled="disabled" :aria-label="`One less: ${label}`" @click="take((modelValue ?? 0) - 1)"
+        >−</VBtn
+      >
       <VTextField
         :id="id"
         v-model="draft"
@@ -72,7 +74,9 @@ function take(value: number | null): void {
         @change="keep"
         @keydown.enter="keep"
       />
-      <VBtn v-if="steps" size="small" :aria-label="`One more: ${label}`" @click="take((modelValue ?? 0) + 1)">+</VBtn>
+      <VBtn v-if="steps" size="small" :disabled="disabled" :aria-label="`One more: ${label}`" @click="take((modelValue ?? 0) + 1)"
+        >+</VBtn
+      >
       <span v-if="symbol" class="text-soft nowrap">{{ symbol }}</span>
     </span>
     <span v-if="trouble" :id="`${id}-trouble`" class="trouble" role="alert">{{ trouble }}</span>

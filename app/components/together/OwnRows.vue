@@ -1,24 +1,12 @@
 <script setup lang="ts">
-import { checkPlan } from '~~/core/fairness'
 import type { Found, OwnRow } from '~~/core/together'
-import { fairWords, foundWords, question } from '~~/core/wording'
+import { ownRowWords } from '~~/core/wording/reports'
 import ShapeBadge from '~/components/pieces/ShapeBadge.vue'
 
 /** A row a group: what it asks, whether that is fair, how far it is and what it found. */
 const props = defineProps<{ rows: OwnRow[]; found: Found[] }>()
 defineEmits<{ ask: [group: string] }>()
-const shown = computed(() =>
-  props.rows.map((row) => {
-    const own = props.found.find(({ lesson }) => lesson === row.asks)
-    const check = own && checkPlan(own.plan)
-    return {
-      ...row,
-      own,
-      fair: own && check ? fairWords(own.plan, check) : undefined,
-      group: own?.groups.find(({ name }) => name === row.name),
-    }
-  }),
-)
+const shown = computed(() => props.rows.map((row) => ({ ...row, own: ownRowWords(row.name, row.asks, props.found) })))
 </script>
 
 <template>
@@ -41,14 +29,14 @@ const shown = computed(() =>
           </th>
           <template v-if="row.own">
             <td>
-              <NuxtLink :to="`/lesson/${row.own.lesson}/plan`">{{ question(row.own.plan) }}</NuxtLink>
+              <NuxtLink :to="`/lesson/${row.own.lesson}/plan`">{{ row.own.question }}</NuxtLink>
             </td>
             <td>
-              <span aria-hidden="true">{{ row.fair?.mark }}</span> {{ row.fair?.verdict ?? 'not yet' }}
+              <span aria-hidden="true">{{ row.own.fair?.mark }}</span> {{ row.own.fair?.verdict ?? 'not yet' }}
             </td>
-            <td class="figure nowrap">{{ row.group?.done ?? 0 }} of {{ row.group?.all ?? 0 }}</td>
+            <td class="figure nowrap">{{ row.own.done }}</td>
             <td>
-              <NuxtLink v-if="row.own.done > 0" :to="`/lesson/${row.own.lesson}/results`">{{ foundWords(row.own) }}</NuxtLink>
+              <NuxtLink v-if="row.own.found" :to="`/lesson/${row.own.lesson}/results`">{{ row.own.found }}</NuxtLink>
               <span v-else class="soft">nothing yet</span>
             </td>
           </template>

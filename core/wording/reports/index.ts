@@ -1,5 +1,5 @@
 export { classReport, groupReport, teacherNotes } from './lessonReports'
-export type { OwnQuestions } from './ownQuestions'
+export { ownRowWords, type OwnQuestions } from './ownQuestions'
 export { resultsBlock, sureWords } from './results'
 export { signWords } from './signs'
 export { gradeInList, questionInList } from './inLists'

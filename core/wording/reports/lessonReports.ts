@@ -19,7 +19,7 @@ import { tableName } from '../severalTables'
 import { bestSoFarWords, tryLine } from '../tries'
 import { predictionSentence, wordMat } from '../vocabulary'
 import { grantedRow, methodRows } from './method'
-import { acrossAllBlock, ownQuestionsBlocks, type OwnQuestions } from './ownQuestions'
+import { acrossAllBlock, agreedWords, ownQuestionsBlocks, type OwnQuestions } from './ownQuestions'
 import { predictedBesides, predictedRows } from './predicted'
 import { failuresBlock, hasResults, resultsBlock, sureWords } from './results'
 import { SKILL_WORDS, signWords } from './signs'
@@ -205,7 +205,7 @@ function acrossBlocks(plan: Plan, record: LessonRecord): Block[] {
 function conclusionBlock(record: LessonRecord): Block {
   const last = classConclusion(record.conclusions)
   const hands = last?.hands === null || last?.hands === undefined ? '' : `, ${last.hands} hands up`
-  return { kind: 'quote', text: last?.text ?? '', note: last ? `${last.agreed ? 'Agreed by the class' : 'A draft'}${hands}.` : '' }
+  return { kind: 'quote', text: last?.text ?? '', note: last ? `${agreedWords(last.agreed)}${hands}.` : '' }
 }
 
 function nextBlocks(plan: Plan): Block[] {

@@ -1,7 +1,7 @@
 import { checkPlan } from '../../fairness'
 import type { LessonRecord, Plan } from '../../lesson'
 import type { Block } from '../../reports'
-import { overviewOf, ownRows, type Together } from '../../together'
+import { overviewOf, ownRows, type Found, type Together } from '../../together'
 import { fairWords } from '../fairness'
 import { question } from '../question'
 import { foundWords } from '../runningTogether'
@@ -12,22 +12,39 @@ export interface OwnQuestions {
   together: Pick<Together, 'conclusion' | 'agreed'>
 }
 
+/** What is said of one group's own question on desk and paper. */
+export interface OwnRowWords {
+  lesson: string
+  question: string
+  fair: { mark: string; verdict: string } | undefined
+  done: string
+  /** Undefined while nothing was measured. */
+  found: string | undefined
+}
+
+/** @param lesson in which the group asks; undefined where it has no question, or none that was begun */
+export function ownRowWords(name: string, lesson: string | undefined, found: Found[]): OwnRowWords | undefined {
+  const own = found.find((one) => one.lesson === lesson)
+  if (!own) return undefined
+  const check = checkPlan(own.plan)
+  const group = own.groups.find((one) => one.name === name)
+  return {
+    lesson: own.lesson,
+    question: question(own.plan),
+    fair: check && fairWords(own.plan, check),
+    done: `${group?.done ?? 0}\u00a0of\u00a0${group?.all ?? 0}`,
+    found: own.done > 0 ? foundWords(own) : undefined,
+  }
+}
+
 /** A row a group: what it asked, whether that was fair, how far it came and what it found. */
 export function ownQuestionsBlocks({ parts }: OwnQuestions): Block[] {
   const found = overviewOf(parts)
   const rows = ownRows(parts).map(({ name, asks }) => {
-    const own = found.find(({ lesson }) => lesson === (asks ?? parts[0]?.lesson))
-    const group = own?.groups.find((one) => one.name === name)
-    if (!own || (asks === undefined && own.done === 0)) return [name, 'No question of its own.', '', '', '']
-    const check = checkPlan(own.plan)
-    const fair = check && fairWords(own.plan, check)
-    return [
-      name,
-      question(own.plan),
-      fair ? `${fair.mark} ${fair.verdict}` : 'not yet',
-      `${group?.done ?? 0}\u00a0of\u00a0${group?.all ?? 0}`,
-      foundWords(own),
-    ]
+    const own = ownRowWords(name, asks ?? parts[0]?.lesson, found)
+    if (!own || (asks === undefined && !own.found)) return [name, 'No question of its own.', '', '', '']
+    const { fair } = own
+    return [name, own.question, fair ? `${fair.mark} ${fair.verdict}` : 'not yet', own.done, own.found ?? 'nothing yet']
   })
   return [
     { kind: 'heading', text: 'What each group asked, and found' },
@@ -41,8 +58,11 @@ export function ownQuestionsBlocks({ parts }: OwnQuestions): Block[] {
   ]
 }
 
+/** How far a sentence of the class is. */
+export const agreedWords = (agreed: boolean) => (agreed ? 'Agreed by the class' : 'A draft')
+
 /** The class's sentence across all questions; undefined while there is none. */
 export function acrossAllBlock({ together }: OwnQuestions): Block | undefined {
   const { conclusion, agreed } = together
-  return conclusion === '' ? undefined : { kind: 'quote', text: conclusion, note: agreed ? 'Agreed by the class.' : 'A draft.' }
+  return conclusion === '' ? undefined : { kind: 'quote', text: conclusion, note: `${agreedWords(agreed)}.` }
 }
