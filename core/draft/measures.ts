@@ -48,7 +48,7 @@ const NAMED = new RegExp(
 )
 /** "barrel water level each morning", "reaction time with the left hand", "what temperature does the sand have". */
 const BEGINS_WITH = new RegExp(
-  String.raw`^\s*(?:the )?(?<what>(?:(?!which\b|what\b|how\b|does\b|do\b|is\b|are\b|if\b|when\b|we\b|in\b|on\b|of\b|the\b|a\b)[\p{L}-]+ ){1,2}(?:temperature|level|height|length|mass|weight|depth|time|width))(?= (?:each|every|at|on|after|before|with|in|by|over|for)\b)|[:;]\s*(?:the )?(?<behind>${NOUNS})(?= (?:after|each|every|in|on)\b|[.?!]?\s*$)`,
+  String.raw`^\s*(?:the )?(?<what>(?:(?!which\b|what\b|how\b|does\b|do\b|is\b|are\b|if\b|when\b|we\b|in\b|on\b|of\b|the\b|a\b)[\p{L}-]+ ){1,3}(?:temperature|level|height|length|mass|weight|depth|time|width))(?= (?:each|every|at|on|after|before|with|in|by|over|for)\b)|[:;]\s*(?:the )?(?<behind>${NOUNS})(?= (?:after|each|every|in|on)\b|[.?!]?\s*$)`,
   'iu',
 )
 const WHAT_IT_HAS = new RegExp(
