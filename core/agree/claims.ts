@@ -46,6 +46,8 @@ export type ClaimDoubt = {
     }
   | { code: 'not-fair'; named: string | undefined }
   | { code: 'not-tested'; factor: string }
+  /** Another kind of a thing than was there: "thicker card". */
+  | { code: 'not-tested'; factor: undefined; said: string }
   /** A property that nobody measured: the strongest, where heights were read. */
   | { code: 'not-measured'; word: string }
   | { code: 'outside-tested'; said: string }
@@ -156,13 +158,14 @@ function readSentence(
       ],
       right: [...right, ...toldRight(sentence, plan, evidence)],
     }
-  const outside = outsideTested(sentence, plan, sure)
+  const outside = outsideTested(sentence, plan, evidence, sure)
   if (outside) doubts.push(outside)
   else if (!NOT_FOUND.test(sentence.text)) {
     const figures = readFigures(sentence, plan, evidence, own)
     right.push(...figures.right)
-    const ratios = readRatios(sentence, plan, evidence)
+    const ratios = readRatios(sentence, plan, evidence, before.sole)
     right.push(...ratios.right)
+    for (const { named, ...at } of ratios.unfair) doubts.push({ code: 'not-fair', named, at: [at] })
     const rates = readRate(sentence, plan, evidence)
     right.push(...rates.right)
     const ofRate = ({ from, to }: Span) => rates.right.some((one) => from >= one.from && to <= one.to)

@@ -1,4 +1,4 @@
-export { isNamed, mainWords, withoutEnding } from './mainWords'
+export { isNamed, isWordOf, mainWords, withoutEnding } from './mainWords'
 export {
   AGES,
   AMONG,

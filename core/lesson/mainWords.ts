@@ -19,6 +19,12 @@ export function withoutEnding(word: string): string {
   return /[aeiouy]/.test(bare) ? bare : word
 }
 
+/** Is a word, in the plural or not, one of the main words of a name. `isWordOf('papers', 'the kind of paper') // true` */
+export function isWordOf(word: string, name: string): boolean {
+  const words = mainWords(name)
+  return words.includes(withoutEnding(word)) || words.includes(withoutEnding(word.replace(/s$/, '')))
+}
+
 /** Do the main words of a card's name all stand in a text. `isNamed('the width of the strip', 'how wide the strip, its width') // true` */
 export function isNamed(name: string, text: string): boolean {
   const wanted = mainWords(name)

@@ -63,6 +63,12 @@ export function doubtWordsOfConclusion(doubt: ClaimDoubt, whole: Plan): FindingW
         why: 'Say that it is a guess: “at … we would expect about …”, or test it next time.',
       }
     case 'not-tested': {
+      if (doubt.factor === undefined)
+        return {
+          title: 'We did not change that',
+          text: `Nobody tried “${doubt.said}” beside the usual one, so our numbers cannot tell what it does.`,
+          why: 'It may be a good question for another test.',
+        }
       const coming = comingFactors(plan).find(({ id }) => id === doubt.factor)
       if (coming)
         return {

@@ -22,25 +22,30 @@ const BEFORE_FIGURE: [Bound, RegExp][] = [
   ],
   [
     'above',
-    new RegExp(`\\b(?:at most|never ${FAR_ON}(?:above|over|more than|beyond)|always ${FAR_ON}(?:under|below|less than)) $`, 'u'),
+    new RegExp(
+      `\\b(?:at most|never ${FAR_ON}(?:above|over|more than|beyond|past)|always ${FAR_ON}(?:under|below|less than)) $`,
+      'u',
+    ),
   ],
   ['below', /\b(?:not (?:one|a single)|none)\b[^,;:]*? (?:below|under|less than|fewer than) $/],
   ['above', /\b(?:not (?:one|a single)|none)\b[^,;:]*? (?:above|over|more than|beyond|past) $/],
   ['all-over', new RegExp(`${EVERY_READING}[^,;:]*? (?:past|above|over|more than|beyond) $`, 'u')],
   ['all-under', new RegExp(`${EVERY_READING}[^,;:]*? (?:below|under|less than|fewer than|short of) $`, 'u')],
+  ['all-under', /\bnever (?:quite )?(?:reached|got to|came to|made it to) $/],
   ['highest', /\bup to $/],
 ]
 
 /** What the words right before or behind a number say of all readings, and where they begin. */
-export function boundOf({ text, from }: Stretch, figure: Span): { holds: Bound; from: number } | undefined {
+export function boundOf({ text, from }: Stretch, figure: Span): { holds: Bound; from: number; ofEvery: boolean } | undefined {
   const [before, after] = [text.slice(0, figure.from - from), text.slice(figure.to - from)]
-  if (/^(?: \p{L}+)? or (?:more|higher|longer|over)\b/u.test(after)) return { holds: 'below', from: figure.from }
-  if (/^(?: \p{L}+)? or (?:less|fewer|lower|shorter|under)\b/u.test(after)) return { holds: 'above', from: figure.from }
+  if (/^(?: \p{L}+)? or (?:more|higher|longer|over)\b/u.test(after)) return { holds: 'below', from: figure.from, ofEvery: false }
+  if (/^(?: \p{L}+)? or (?:less|fewer|lower|shorter|under)\b/u.test(after))
+    return { holds: 'above', from: figure.from, ofEvery: false }
   for (const [holds, pattern] of BEFORE_FIGURE) {
     // "On average all came over 60" speaks of averages.
     if (holds.startsWith('all-') && AVERAGED.test(text)) continue
     const match = pattern.exec(before)
-    if (match) return { holds, from: from + match.index }
+    if (match) return { holds, from: from + match.index, ofEvery: holds.startsWith('all-') || match[0].startsWith('no') }
   }
   return undefined
 }

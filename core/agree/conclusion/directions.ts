@@ -1,7 +1,7 @@
 import { evenedOf, gradeBetween, type Evidence } from '../../evidence'
-import { changedFactor, mainWords, withoutEnding, type Plan } from '../../lesson'
+import { activeConditions, changedFactor, isWordOf, mainWords, withoutEnding, type Plan } from '../../lesson'
 import { comparesMoments, countsOf, resultUnit, testOf } from '../../test'
-import { unitOf, type Quality } from '../../quantity'
+import { numberOf, unitOf, type Quality, type Side } from '../../quantity'
 import { readEquality } from './equality'
 import { HEDGED, NARROWED, NEGATED, NOT_FOUND } from './lexicon'
 import {
@@ -24,12 +24,14 @@ import {
   placesOf,
   saysCooling,
   sideOf,
+  unitOfWhat,
   type Claim,
   type Judged,
 } from './order'
+import { CALLED_NOTHING } from './names'
 import { inOrder, isList, isOneByOne, judgeNth, listsOrder, nthOf, readOrder } from './inOrder'
 import { readPlaces, type PlaceClaim } from './places'
-import { keptBefore, ofSetUp, otherKindOfKept } from './setUp'
+import { keptBefore, notTested, ofSetUp, otherKindOfKept } from './setUp'
 import { readTrend } from './trend'
 
 const GREW =
@@ -113,7 +115,8 @@ function clausesJudged(sentence: Stretch, plan: Plan, evidence: Evidence, hedged
     const before = last
     last = conditions[0] ?? last
     if (NOT_FOUND.test(clause.text) || conditions.some((one) => isLeftAside(one, clause))) return []
-    const inPlaces = readPlaces(clause, conditions[0] ?? before, ofPlaces, evidence, hedged)
+    const ofRooms = conditions.length > 0 ? conditions : before ? [before] : []
+    const inPlaces = readPlaces(clause, ofRooms, ofPlaces, evidence, hedged)
     if (inPlaces) {
       ofPlaces = inPlaces.claim
       return inPlaces.judged
@@ -130,7 +133,7 @@ function clausesJudged(sentence: Stretch, plan: Plan, evidence: Evidence, hedged
       const other = otherKindOfKept(clause, plan)
       if (other) return [{ code: 'not-tested', factor: other.factor.id, at: [other.at] }]
     }
-    const spoken: Spoken = { clause, sentence, conditions, before, earlier: last ?? earlier, sole: last ? undefined : sole }
+    const spoken: Spoken = { clause, sentence, conditions, before, earlier: last ?? earlier, sole: before ? undefined : sole }
     return words.flatMap((word) => judgeWord(word, spoken, plan, evidence, hedged))
   })
 }
@@ -164,14 +167,15 @@ function ofMeasured({ from }: ComparingMention, clause: Stretch, plan: Plan): bo
 }
 
 const BECAME = /\b(?:got|gets|became|becomes|has become|turned)\b/
-const THAN_ALL = /\bthan (?:any|all|every|each)(?: of)?(?: the| our)? (?:others?|rest)\b/
+const THAN_ALL =
+  /\bthan (?:(?:any|all|every|each)(?: of)?(?: the| our)? (?:others?|rest)|the (?:others|rest|other (?:two|three|four|five)))\b/
 
 function judgeWord(word: ComparingMention, spoken: Spoken, plan: Plan, evidence: Evidence, hedged: boolean): Judged[] {
   const { clause, sentence, conditions, before } = spoken
   const ofKept = conditions.length === 0 ? keptBefore(word, clause, plan, fitsResult(word, plan)) : undefined
   if (ofKept) return [{ code: 'not-tested', factor: ofKept.id, at: placesOf(word) }]
   const setUp = ofSetUp(word, sentence, plan)
-  if (setUp) return setUp.tested ? [] : [{ code: 'not-tested', factor: setUp.factor.id, at: placesOf(word) }]
+  if (setUp) return setUp.tested ? [] : [notTested(setUp, word, sentence)]
   const negated = NEGATED.test(withoutNames(clause).slice(0, word.from - clause.from))
   const denied = negated && DENIED.test(clause.text.slice(0, word.from - clause.from))
   if (negated && !denied) return []
@@ -210,13 +214,18 @@ function judgeWord(word: ComparingMention, spoken: Spoken, plan: Plan, evidence:
     return now && then ? judgeComparative({ word, subject: now, side }, [{ ...now, id: then.id }], plan, evidence, hedged) : []
   }
   const isIt = IT.test(clause.text.slice(0, word.from - clause.from))
+  const ofAll = readOfAll(word, side, spoken, plan, evidence, hedged)
+  if (ofAll) return ofAll
   const subject = subjectOf(word, conditions, before, clause) ?? (isIt ? spoken.sole : undefined)
   if (!subject) return []
-  if (NARROWED.test(clause.text.slice(word.from - clause.from))) return []
+  if (NARROWED.test(clause.text.slice(word.from - clause.from)))
+    return isApart(subject.id, evidence) ? [{ code: 'not-fair', named: subject.id, at: placesOf(subject, word) }] : []
+  const nearer = readNearness(word, subject, clause, conditions, evidence)
+  if (nearer) return nearer
   if (word.superlative && OF_READINGS_ITSELF.test(clause.text.slice(word.to - clause.from)))
     return ofReadings(word, subject, clause, evidence)
   // "The attic's ceiling was the warmest" is said of one place, and what is ranked is the difference of two.
-  if (word.superlative && clause.mentions.some(({ kind }) => kind === 'place')) return []
+  if (word.superlative && new Set(clause.mentions.flatMap((one) => (one.kind === 'place' ? [one.place] : []))).size === 1) return []
   const subjects = joinedBefore(clause, conditions, subject)
   const toAll = THAN_ALL.exec(clause.text.slice(word.to - clause.from))
   // Two cannot both be the highest.
@@ -225,10 +234,15 @@ function judgeWord(word: ComparingMention, spoken: Spoken, plan: Plan, evidence:
       ? []
       : judgeFirst({ word, subject, side }, toAll, clause, amongThings(word, clause, plan, evidence), hedged)
   const than = /\bthan\b/.test(clause.text.slice(word.to - clause.from))
-  const object = conditions.find(({ from, id }) => from > Math.max(word.to, subject.to) && id !== subject.id)
+  const object =
+    conditions.find(({ from, id }) => from > Math.max(word.to, subject.to) && id !== subject.id) ??
+    conditions.find((one) => isObject(one, clause) && one.id !== subject.id) ??
+    madeSo(word, clause, plan)
   if (than && !object) return []
   const objects =
-    object && (than || isBehind(word)) ? withJoined(object, conditions, clause) : otherOfTwo(subjects, sentence, clause)
+    object && (than || isBehind(word) || isObject(object, clause) || object.from === word.from)
+      ? withJoined(object, conditions, clause)
+      : otherOfTwo(subjects, sentence, clause)
   const each = subjects.map((one) => judgeComparative({ word, subject: one, side }, objects, plan, evidence, hedged))
   if (each.some((judged) => judged.length === 0)) return each.flat().filter(({ code }) => code !== 'right')
   const degree = degreeOf(word, clause)
@@ -237,8 +251,71 @@ function judgeWord(word: ComparingMention, spoken: Spoken, plan: Plan, evidence:
   return fits ? [...each.flat(), { code: 'right', at: [degree.at] }] : each.flat()
 }
 
+/** "From 60 in instead of 20 in": what is compared with, though it stands first. */
+function isObject({ from }: Span, clause: Stretch): boolean {
+  return /\b(?:instead of|rather than|compared (?:to|with)|unlike) (?:the |in |with |from |on )*$/.test(
+    clause.text.slice(0, from - clause.from),
+  )
+}
+
+/** "Wrapping it in newspaper made it louder": than with nothing. */
+function madeSo({ from, to }: ComparingMention, { text, from: begin }: Stretch, plan: Plan): ConditionMention | undefined {
+  const nothing = activeConditions(plan).find(({ label }) => CALLED_NOTHING.test(label))
+  return nothing && /\b(?:makes?|made) (?:it|the \p{L}+) (?:much |a little |a bit )?$/u.test(text.slice(0, from - begin))
+    ? { kind: 'condition', id: nothing.id, from, to }
+    : undefined
+}
+
+/** "Writing paper is closer to card than to tissue": which of two averages is nearer. */
+function readNearness(
+  { word, from, to }: ComparingMention,
+  subject: ConditionMention,
+  clause: Stretch,
+  conditions: ConditionMention[],
+  evidence: Evidence,
+): Judged[] | undefined {
+  const [near, far] = conditions.filter((one) => one.from >= to)
+  if (
+    !/^(?:closer|nearer)$/.test(word) ||
+    !near ||
+    !/^ to (?:the )?$/.test(clause.text.slice(to - clause.from, near.from - clause.from))
+  )
+    return undefined
+  const [own, one, other] = [subject, near, far].map((of) => of && evenedOf(evidence, of.id))
+  if (!far || own === undefined || one === undefined || other === undefined) return []
+  if (gradeBetween(evidence, near.id, far.id) !== 'clear') return []
+  const at = placesOf(subject, { from, to }, near, far)
+  return Math.abs(own - one) < Math.abs(own - other) ? [{ code: 'right', at }] : [{ code: 'wrong-direction', named: undefined, at }]
+}
+
+/** "All three wrappings are better than nothing": each of them. */
+function readOfAll(
+  word: ComparingMention,
+  side: Side,
+  { clause, conditions }: Spoken,
+  plan: Plan,
+  evidence: Evidence,
+  hedged: boolean,
+): Judged[] | undefined {
+  const [object, ...more] = conditions
+  const match = OF_ALL.exec(clause.text.slice(0, word.from - clause.from))
+  if (!match || !object || object.from < word.to || more.length > 0 || word.superlative) return undefined
+  const [said, many, thing] = match
+  const others = evidence.order.filter((id) => id !== object.id)
+  if (!isWordOf(thing!, changedFactor(plan)?.name ?? '') || (many !== undefined && numberOf(many) !== others.length))
+    return undefined
+  const at = { from: clause.from + match.index, to: clause.from + match.index + said.length }
+  const each = others.flatMap((id) =>
+    judgeComparative({ word, subject: { kind: 'condition', id, ...at }, side }, [object], plan, evidence, hedged),
+  )
+  return each.find(({ code }) => code !== 'right') ? each.filter(({ code }) => code !== 'right').slice(0, 1) : each.slice(0, 1)
+}
+
+const OF_ALL =
+  /\b(?:all|every|each|both|any)(?: of)?(?: the| our)?(?: (\p{L}+))? (\p{L}{3,}) (?:are|is|was|were|worked|did|climbed|went) $/u
+
 /** "It held fewest", "we are sure it was highest". */
-const IT = /\b(?:it|that one) (?:\p{L}+ ){1,2}(?:the )?$/u
+const IT = /\b(?:it|this|that one) (?:\p{L}+ ){1,2}(?:the )?$/u
 const KEPT = /\b(?:keeps?|kept|stays?|stayed|is|was|were|are|remain\w*|end(?:s|ed)? up)\b/
 const TAKES = /\b(?:takes?|took|taking|lasts?|lasted|needs?|needed) (?:\p{L}+ )?$/u
 
@@ -256,13 +333,15 @@ function ofReadings(word: ComparingMention, { id }: ConditionMention, clause: St
 
 /** "The worst wrapping": what is called nothing is none of them. */
 function amongThings(word: ComparingMention, clause: Stretch, plan: Plan, evidence: Evidence): Evidence {
-  const noun = /^\s+(\p{L}{3,})/u.exec(clause.text.slice(word.to - clause.from))?.[1]
-  if (noun === undefined || !mainWords(changedFactor(plan)?.name ?? '').includes(withoutEnding(noun))) return evidence
+  const after = clause.text.slice(word.to - clause.from)
+  const [, many, ofAll] = /^ of (?:the |our |all )*(?:(\p{L}+) )?(\p{L}{3,})/u.exec(after) ?? []
+  const noun = ofAll ?? /^\s+(\p{L}{3,})/u.exec(after)?.[1]
+  if (noun === undefined || !isWordOf(noun, changedFactor(plan)?.name ?? '')) return evidence
+  // "The worst of the four wrappings", where nothing is one of them.
+  if (many !== undefined && numberOf(many) === evidence.order.length) return evidence
   const nothing = plan.conditions.filter(({ label }) => CALLED_NOTHING.test(label)).map(({ id }) => id)
   return nothing.length === 0 ? evidence : { ...evidence, order: evidence.order.filter((id) => !nothing.includes(id)) }
 }
-
-const CALLED_NOTHING = /^(?:nothing|none|no |without |bare$|empty$)/i
 
 /** First of all, with the words that say so: "than any other paper", "by far". */
 function judgeFirst(claim: Claim, toAll: RegExpExecArray | null, clause: Stretch, evidence: Evidence, hedged: boolean): Judged[] {
@@ -304,7 +383,11 @@ function judgeDenied({ word, side }: Omit<Claim, 'subject'>, { conditions, befor
   if (!subject || !order.includes(subject.id) || isApart(subject.id, evidence)) return []
   const object = conditions.find(({ from, id }) => from >= word.to && id !== subject.id)
   const other = word.superlative ? (ranked[0] === subject.id ? ranked[1] : ranked[0]) : object?.id
-  if (other === undefined || !order.includes(other) || gradeBetween(evidence, subject.id, other) !== 'clear') return []
+  if (other === undefined || !order.includes(other)) return []
+  const grade = gradeBetween(evidence, subject.id, other)
+  // "Wool is not warmer than bare", where the two are the same as far as anybody can tell.
+  if (grade === 'same' && object) return [{ code: 'right', at: placesOf(subject, word, object) }]
+  if (grade !== 'clear') return []
   const at = placesOf(subject, word, ...(word.superlative || !object ? [] : [object]))
   return ranked.indexOf(subject.id) < ranked.indexOf(other)
     ? [{ code: 'wrong-direction', named: [subject.id, other], at }]
@@ -314,6 +397,10 @@ function judgeDenied({ word, side }: Omit<Claim, 'subject'>, { conditions, befor
 /** Better and worse, where nobody said which end is best: too much where the two cannot be told apart, else not checked. */
 function judgeUnranked(word: ComparingMention, conditions: ConditionMention[], evidence: Evidence, hedged: boolean): Judged[] {
   const [subject, object] = [conditions.findLast(({ to }) => to <= word.from), conditions.find(({ from }) => from >= word.to)]
+  // Whichever end is best: where nothing differs, none of them is.
+  const { grade: whole } = evidence
+  if (word.superlative && (subject ?? object) && !hedged && (whole === 'same' || whole === 'cannot-tell'))
+    return [{ code: 'claims-too-much', grade: whole, words: [word.word], at: placesOf(word) }]
   if (!subject || !object || hedged || isApart(subject.id, evidence) || isApart(object.id, evidence)) return []
   const grade = gradeBetween(evidence, subject.id, object.id)
   return grade === 'clear' ? [] : [{ code: 'claims-too-much', grade, words: [word.word], at: placesOf(word) }]
@@ -328,6 +415,7 @@ function isBehind({ word }: ComparingMention): boolean {
 const PROPERTIES: readonly Quality[] = ['speed', 'strength', 'weight', 'warmth', 'loudness', 'light', 'wetness']
 /** How large something became is a length. */
 const LASTS = /\b(?:keeps?|kept|stays?|stayed|lasts?|lasted) (?:\p{L}+ ){0,3}$/u
+const IS_THE = /\b(?:is|was) (?:\p{L}+ )?the $/u
 const GROWN = /^(?:tall|wid|broad|deep)/
 const OF_THINGS: readonly Quality[] = ['width', 'length', 'depth']
 
@@ -337,12 +425,20 @@ const HOLDS = /\b(?:holds?|held|keeps?|kept|carries|carried|stores?) (?:the )?$/
 function isUnmeasured({ word, quality, from, to, of }: ComparingMention, clause: Stretch, plan: Plan, explained: boolean): boolean {
   // What stands before a colon is explained behind it.
   if (HEDGED.test(clause.text) || explained) return false
+  if (quality === 'size' && unitOfWhat(of)) return true
   if (quality === 'size' && of !== undefined && HOLDS.test(clause.text.slice(0, from - clause.from))) return true
   // "The thickest paper" is said of the thing itself.
   const noun = /^\s+(\p{L}{3,})/u.exec(clause.text.slice(to - clause.from))?.[1]
   const ofThing = noun !== undefined && mainWords(changedFactor(plan)?.name ?? '').includes(withoutEnding(noun))
   // "Keeps water warm longest", where degrees were read.
   if (quality === 'length' && LASTS.test(clause.text.slice(0, from - clause.from)) && !isATime(plan)) return true
+  // "Kitchen roll is the thickest" is said of the thing, whatever length was read.
+  if (
+    quality === 'width' &&
+    IS_THE.test(clause.text.slice(0, from - clause.from)) &&
+    ![...plan.factors, ...plan.measures].some(({ name }) => isAbout(name, quality))
+  )
+    return true
   const grows = GROWN.test(word) && unitOf(resultUnit(plan)).dimension !== 'length'
   if (!PROPERTIES.includes(quality) && !grows && !(ofThing && OF_THINGS.includes(quality))) return false
   const cards = ofThing ? [changedFactor(plan)!] : plan.factors
@@ -371,7 +467,7 @@ function subjectOf(
   before: ConditionMention | undefined,
   clause: Stretch,
 ): ConditionMention | undefined {
-  const earlier = conditions.filter(({ from }) => from < word.from).at(-1)
+  const earlier = conditions.filter((one) => one.from < word.from && !isObject(one, clause)).at(-1)
   const later = conditions.find(({ from }) => from > word.from)
   if (earlier) return earlier
   // "It lifts more clips when there are six layers".

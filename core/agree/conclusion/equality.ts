@@ -17,6 +17,8 @@ const COMPARED = new Map(
 
 /** "As high as", but for "twice as high as", which is a figure, and "as far as our scale can show". */
 const AS_MUCH = /(?<!\b(?:twice|half|times|third|quarter) )\b(?:as|so) (\p{L}+)(?: \p{L}+)? as\b/u
+/** "Drinks about the same as card". */
+const SAME_AS = /\b(?:exactly |just )?the same (?:\p{L}+ )?as\b/u
 const DENIED = /(?:\b(?:not|never)|n't) (?:\p{L}+ ){0,3}(?:nearly |quite )?$/u
 
 /**
@@ -32,8 +34,8 @@ export function readEquality(
   evidence: Evidence,
   hedged: boolean,
 ): Judged[] | undefined {
-  const match = AS_MUCH.exec(clause.text)
-  const comparing = match && COMPARING.get(COMPARED.get(match[1]!) ?? '')
+  const match = AS_MUCH.exec(clause.text) ?? SAME_AS.exec(clause.text)
+  const comparing = match && COMPARING.get(match[1] === undefined ? 'more' : (COMPARED.get(match[1]) ?? ''))
   if (!match || !comparing) return undefined
   const span = { from: clause.from + match.index, to: clause.from + match.index + match[0].length }
   const word: ComparingMention = { ...comparing, ...span, kind: 'comparing', word: match[0] }

@@ -3,7 +3,7 @@ import { type Plan } from '../../lesson'
 import { comparesMoments, countsOf, resultMark, resultUnit, testOf, kindOf } from '../../test'
 import { convert, decimalsOf, isAmount, type Quality } from '../../quantity'
 import { ABOUT, AVERAGE_NAMED, AVERAGED, OF_READINGS, RANGED } from './lexicon'
-import { areJoined, clausesOf, type FigureMention, type Mention, type Span, type Stretch } from './mentions'
+import { areJoined, clausesOf, type ConditionMention, type FigureMention, type Mention, type Span, type Stretch } from './mentions'
 import { isAbout } from './plainly'
 import { beyondOf, boundOf, isBound } from './bounds'
 import { averagesAtPlace } from './places'
@@ -73,7 +73,7 @@ export function readFigures(
   // Where one thing is compared with itself, every figure is one of its moments.
   const ofItself =
     !comparesMoments(plan) && !evidence.summaries.some(({ condition }) => plan.conditions.some(({ id }) => id === condition))
-  for (const { figure, owners, strict, together } of ownersOf(sentence, plan)) {
+  for (const { figure, owners, strict, together, ofEnd } of ownersOf(sentence, plan)) {
     const bound = boundOf(sentence, figure)
     const about = (!bound || bound.holds === 'highest') && ABOUT.test(sentence.text.slice(0, figure.from - sentence.from))
     // "50 on average, and most of us from 44 to 52": a range is one of readings.
@@ -103,12 +103,17 @@ export function readFigures(
     const value = convert(figure.value, figure.unit, resultUnit(plan)) ?? NaN
     const lies = (one: number) => (beyond?.side === 'more' ? one > value : one < value)
     if (beyond && owners.length > 0 && !ABOUT_A_GAP.test(sentence.text)) {
-      const against = owners.find((id) => !rowsOf(id).some(({ averages }) => lies(averages[0]!)))
+      const doesNot = (id: string) => !rowsOf(id).some(({ averages }) => lies(averages[0]!))
+      // "Only card climbed under 30 mm": none of the others did.
+      const only = ONLY_ONE.test(clause.text) && evidence.order.find((id) => !owners.includes(id) && !doesNot(id))
+      const against = only || owners.find(doesNot)
       if (against === undefined) right.push({ from: beyond.from, to: figure.to })
       else if (strict || together) wrong.push(wrongly(figure, sentence, against, tables[0]!.rows.get(against)?.averages[0]))
       continue
     }
-    const between = betweenTwo(sentence, clause, figure, evidence) ?? sinceBefore(sentence, clause, figure, plan, evidence)
+    const between = ofEnd
+      ? undefined
+      : (betweenTwo(sentence, clause, figure, evidence) ?? sinceBefore(sentence, clause, figure, plan, evidence))
     const isDifference =
       between && beyond
         ? between.some((one) => lies(Math.abs(one)))
@@ -123,14 +128,22 @@ export function readFigures(
         ? isDifference
         : (!isOther && (together ? owners.every(isOf) : owned.some(isOf))) || (isDifference && says)
     // Near enough to be no lie, and not what was said.
-    const near = owned.some((id) => rowsOf(id).some((row) => said(row.others))) || ofAnyPlace(figure, owned, plan, evidence)
+    const near =
+      !bound && (owned.some((id) => rowsOf(id).some((row) => said(row.others))) || ofAnyPlace(figure, owned, plan, evidence))
     const all = owners.length === 0 ? ALL_OF_THEM.exec(clause.text.slice(0, figure.from - clause.from)) : undefined
     if (all && !saysDifference(sentence, figure) && !AT_ANOTHER_TIME.test(clause.text)) {
       const everyOne = evidence.summaries.every(({ condition }) => isOf(condition))
       if (everyOne) right.push({ from: clause.from + all.index, to: figure.to })
       continue
     }
-    if (fits) right.push({ from: (bound ?? (between && beyond))?.from ?? figure.from, to: figure.to })
+    const ofAll = together ? ALL_OF_THEM.exec(clause.text.slice(0, figure.from - clause.from)) : undefined
+    const begun = ofAll && clause.from + ofAll.index
+    if (bound && bound.holds !== 'highest' && owners.length === 0 && !owned.every(isOf)) {
+      // "All four climbed more than 20 mm" is said of every one; whom "it never climbed above 53 mm" means, stays open.
+      if (bound.ofEvery) wrong.push(wrongly(figure, sentence, undefined, undefined))
+      continue
+    }
+    if (fits) right.push({ from: begun ?? (bound ?? (between && beyond))?.from ?? figure.from, to: figure.to })
     else if (between !== undefined || says || !(near || together || (isDifference && !strict))) {
       const condition = strict ? owners[0] : undefined
       const table = condition === undefined ? undefined : tables[0]!.rows.get(condition)?.averages[0]
@@ -155,6 +168,7 @@ const AT_ANOTHER_TIME = /\b(?:at the (?:start|beginning)|at first|before|earlier
 /** "All came to 21 °C". */
 const ALL_OF_THEM = /\b(?:all|each|every one|both)(?: of (?:them|these))? (?:\p{L}+ ){1,4}(?:about |around |nearly )?$/u
 
+const ONLY_ONE = /^\W*(?:and |but |so )*only (?!\d)/
 const NOBODY_BUT = /\b(?:nobody|no other|none of (?:the (?:others?|rest)|them|these|those)|(?:nothing|none) (?:but|except|else))\b/
 
 const ABOUT_A_GAP = /\b(?:difference|gap|apart|between)\b/
@@ -179,23 +193,29 @@ function betweenTwo(sentence: Stretch, clause: Stretch, figure: Span, { summarie
     clause.mentions.some(({ kind }) => kind === 'comparing') && (saysDifference(sentence, figure) || isCompared(sentence, figure))
   const steps = goesFromTo(clause, figure)
   const grown = grewFromTo(clause, figure)
-  if (!between && !behind && !compares && !steps && !grown) return undefined
+  const spans = !between && goesBetween(clause, figure)
+  if (!between && !behind && !compares && !steps && !grown && !spans) return undefined
   const named = ({ mentions }: Stretch, to: number) =>
     mentions.flatMap((one) => (one.kind === 'condition' && one.to <= to ? [one.id] : []))
   const after = sentence.mentions.flatMap((one) => (one.kind === 'condition' && one.from >= figure.to ? [one.id] : [])).slice(0, 2)
-  const inClause = between ? named(sentence, figure.from) : behind || grown ? after : named(clause, steps ? figure.from : clause.to)
+  const inClause = between
+    ? named(sentence, figure.from)
+    : behind || grown
+      ? after
+      : named(clause, steps || spans ? figure.from : clause.to)
   // "Kitchen roll reached 61 mm, 12 mm more than tissue."
   const all =
     inClause.length === 1 && !between && !behind && !grown ? [...named(sentence, clause.from).slice(-1), ...inClause] : inClause
   const [a, b] = [...new Set(all)].map((id) => summaries.find(({ condition }) => condition === id))
   if (new Set(all).size !== 2 || !a || !b) return undefined
-  const goes = steps || grown
+  const goes = steps || grown || spans
   return goes ? goneTheSaidWay([b.evened - a.evened, b.mean - a.mean], clause.text) : [a.evened - b.evened, a.mean - b.mean]
 }
 
 const UP =
-  /\b(?:grew|grown|rose|climbed|warmed|gained|went up|increased|took up|soaked up|put on|higher|taller|longer|more|heavier|warmer)\b/
-const DOWN = /\b(?:fell|dropped|cooled|lost|loses|shrank|sank|went down|decreased|lower|shorter|less|fewer|lighter|colder|cooler)\b/
+  /\b(?:added|adds|grew|grown|rose|climbed|warmed|gained|went up|increased|took up|soaked up|put on|higher|taller|longer|more|heavier|warmer)\b/
+const DOWN =
+  /\b(?:costs?|took away|takes away|fell|dropped|cooled|lost|loses|shrank|sank|went down|decreased|lower|shorter|less|fewer|lighter|colder|cooler)\b/
 
 /** "It fell 22 mm", where it rose, is none of its changes. */
 function goneTheSaidWay(changes: number[], text: string): number[] {
@@ -230,6 +250,16 @@ function goesFromTo(clause: Stretch, figure: Span): boolean {
   return (
     /\bfrom (?:the )?$/.test(text.slice(0, a.from - from)) &&
     /^ (?:\p{L}+ )?to (?:the )?$/u.test(text.slice(a.to - from, b.from - from))
+  )
+}
+
+/** "Between wet and dry again it lost 74 g." */
+function goesBetween({ text, from, mentions }: Stretch, figure: Span): boolean {
+  const [a, b, ...more] = mentions.filter(({ kind, to }) => kind === 'condition' && to <= figure.from)
+  if (!a || !b || more.length > 0 || (!UP.test(text) && !DOWN.test(text))) return false
+  return (
+    /\bbetween (?:the )?$/.test(text.slice(0, a.from - from)) &&
+    /^ (?:\p{L}+ )?and (?:the )?$/u.test(text.slice(a.to - from, b.from - from))
   )
 }
 
@@ -298,7 +328,7 @@ function saysDifference(sentence: Stretch, figure: Span): boolean {
 function ownersOf(
   sentence: Stretch,
   plan: Plan,
-): { figure: FigureMention; owners: string[]; strict: boolean; together: boolean }[] {
+): { figure: FigureMention; owners: string[]; strict: boolean; together: boolean; ofEnd: boolean }[] {
   const placed = sentence.mentions.filter(
     (one) => one.kind === 'condition' || (one.kind === 'figure' && !isOfPlan(one, sentence, plan)),
   )
@@ -313,14 +343,39 @@ function ownersOf(
     const earlier = runOf(placed.slice(0, either ? place - 1 : place).reverse())
     const later = runOf(placed.slice(place + 1))
     const [nearest, other] = before ? [earlier, later] : [later, earlier]
-    const owners = [...new Set(nearest.length > 0 ? nearest : other)]
+    // "From 20 in it came up 11 in, never above 12 in": nobody else is spoken of.
+    const all = [...new Set(placed.flatMap((one) => (one.kind === 'condition' ? [one.id] : [])))]
+    const near = [...new Set(nearest.length > 0 ? nearest : other)]
+    const owners = near.length === 0 && all.length === 1 && boundOf(sentence, figure) ? all : near
     // "Kitchen roll and tissue climbed 61 mm" says it of both; "61 mm and 49 mm" of each its own.
     const alone = placed[place + 1]?.kind !== 'figure' && placed[place - 1]?.kind !== 'figure'
     const [one, next] = placed.slice(place - 2, place)
     const together =
-      before && alone && owners.length === 2 && one !== undefined && next !== undefined && areJoined(sentence, one, next)
-    return [{ figure, owners, strict: owners.length === 1, together }]
+      before && alone && owners.length >= 2 && one !== undefined && next !== undefined && areJoined(sentence, one, next)
+    const end = respectively(figure, placed, sentence)
+    if (end !== undefined) return [{ figure, owners: end, strict: end.length === 1, together: false, ofEnd: true }]
+    return [{ figure, owners, strict: owners.length === 1, together, ofEnd: false }]
   })
+}
+
+const BROUGHT =
+  /\b(?:brought|brings|took|takes|cut|cuts|lowered|lowers|raised|raises|reduced|reduces|pushed|pulled) (?:it|the \p{L}+|us) (?:down|up|back)? ?from\b/u
+
+/** "From 20 in up to 60 in the bounce grew from 11 to 32 inches": the first of the one, the second of the other. */
+function respectively(figure: FigureMention, placed: Mention[], { text, from }: Stretch): string[] | undefined {
+  const isFromTo = (a: Span | undefined, b: Span | undefined) =>
+    a !== undefined &&
+    b !== undefined &&
+    /\bfrom (?:the |about )?$/.test(text.slice(0, a.from - from)) &&
+    /^ (?:\p{L}+ ){0,2}to (?:the |about )?$/u.test(text.slice(a.to - from, b.from - from))
+  const [figures, conditions] = (['figure', 'condition'] as const).map((kind) => placed.filter((one) => one.kind === kind))
+  const [begun, ended] = conditions as ConditionMention[]
+  if (figures!.length !== 2 || !isFromTo(figures![0], figures![1])) return undefined
+  const isFirst = figures!.indexOf(figure) === 0
+  if (conditions!.length === 2 && isFromTo(begun, ended)) return [isFirst ? begun!.id : ended!.id]
+  // "The scarf brought it down from 245 cm to 87 cm": from what it was with another.
+  if (conditions!.length === 1 && begun!.to <= figures![0]!.from && BROUGHT.test(text)) return isFirst ? [] : [begun!.id]
+  return undefined
 }
 
 /** The conditions that stand together at the beginning of a list. */

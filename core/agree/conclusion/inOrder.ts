@@ -44,16 +44,18 @@ export function readOrder(sentence: Stretch, plan: Plan, evidence: Evidence): Ju
   return clear ? [{ code: 'right', at }] : []
 }
 
-const NTH = /\b(?:came|comes|was|is|finished) (?:the |our )?(second|third|fourth|runner-up)(?: best)?\b/
+const NTH = /\b(?:came|comes|was|is|finished) (?:the |our |in )?(second|third|fourth|runner-up)(?: best| place)?\b/
+/** "Third was writing paper". */
+const NTH_FIRST = /^\W*(?:and |our |the )*(second|third|fourth)(?: best)? (?:came|comes|was|is) (?:the )?/
 /** "Newspaper second", with nothing else in it. */
 const SECOND = /(?<=^\W*(?:and |the )*(?:\p{L}+ ){1,4})(second|third|fourth)(?=\W*$)/u
 const PLACES = ['second', 'third', 'fourth']
 
 /** The place that a clause gives away: "second try" may be a condition's name. */
 export function nthOf(clause: Stretch, conditions: ConditionMention[]): RegExpExecArray | undefined {
-  const match = NTH.exec(clause.text) ?? (conditions.length === 1 ? SECOND.exec(clause.text) : null)
-  const end = clause.from + (match ? match.index + match[0].length : 0)
-  return match && !conditions.some(({ from, to }) => from < end && end <= to) ? match : undefined
+  const match = NTH.exec(clause.text) ?? NTH_FIRST.exec(clause.text) ?? (conditions.length === 1 ? SECOND.exec(clause.text) : null)
+  const [begin, end] = match ? [clause.from + match.index, clause.from + match.index + match[0].length] : [0, 0]
+  return match && !conditions.some(({ from, to }) => from < end && to > begin) ? match : undefined
 }
 
 /** "Came third": right where its neighbours stand clearly before and behind it. */

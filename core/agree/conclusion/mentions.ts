@@ -1,18 +1,19 @@
-import { activeConditions, conditionValue, mainWords, withoutEnding, type Plan } from '../../lesson'
-import { countedPlace, resultUnit, testOf } from '../../test'
+import { activeConditions, conditionValue, isWordOf, mainWords, withoutEnding, type Plan } from '../../lesson'
+import { comparesMoments, countedPlace, resultUnit, testOf } from '../../test'
 import {
   COMPARING,
   convert,
   unitNamed,
   unitOf,
   type ComparingWord,
+  type Quality,
   type ResultUnit,
   type UnitCode,
   NUMBER_WORDS,
   numberOf,
 } from '../../quantity'
 import { PLACED } from './lexicon'
-import { namesOf } from './names'
+import { namesOf, ownWordsOf } from './names'
 import { escaped, plainly } from './plainly'
 
 /** A stretch of a text, from its first letter to behind its last. */
@@ -76,7 +77,13 @@ export function clausesOf(sentence: Stretch): Stretch[] {
   const inName = (at: number) => sentence.mentions.some(({ from, to }) => from < sentence.from + at && sentence.from + at < to)
   const ends = [...sentence.text.matchAll(JOINTS)]
     .map(({ index }) => index)
-    .filter((at) => !inName(at) && !joinsNames(sentence, at))
+    .filter(
+      (at) =>
+        !inName(at) &&
+        !joinsNames(sentence, at) &&
+        !saysTwice(sentence.text, at) &&
+        !COMPARED_WITH.test(sentence.text.slice(0, at)),
+    )
   return [...ends, sentence.text.length].map((end, place) => {
     const start = place === 0 ? 0 : ends[place - 1]!
     const span = { from: sentence.from + start, to: sentence.from + end }
@@ -84,8 +91,17 @@ export function clausesOf(sentence: Stretch): Stretch[] {
   })
 }
 
+/** "Compared with card, it rose further": against whom goes with what is said. */
+const COMPARED_WITH = /^\W*(?:compared (?:with|to)|unlike|instead of) (?:the |with |in |from )*(?:[\p{L}\d]+ ?){1,3}$/u
+
+/** "Fewer and fewer." */
+function saysTwice(text: string, at: number): boolean {
+  const next = /^ and (\p{L}+er|more|less)\b/u.exec(text.slice(at))?.[1]
+  return next !== undefined && text.slice(0, at).endsWith(` ${next}`)
+}
+
 /** What stands between two names that belong together: "moss and gravel". */
-const BETWEEN_NAMES = /^\s*(?:and|or)\s+(?:the |in |on |with )?$/
+const BETWEEN_NAMES = /^\s*(?:and|or)\s+(?:(?:in|on|with|at|for|from) )?(?:the )?$/
 
 /** Does a joint part nothing but two conditions, or two places, one named right after the other. */
 function joinsNames(sentence: Stretch, at: number): boolean {
@@ -102,9 +118,16 @@ export function joinedBefore<One extends Mention>(sentence: Stretch, named: One[
   return before && areJoined(sentence, before, last) ? [...joinedBefore(sentence, named, before), last] : [last]
 }
 
-/** Do two conditions stand together, with nothing between them but a joining word. */
-export function areJoined({ text, from }: Stretch, one: Span, next: Span): boolean {
-  return BETWEEN_NAMES.test(text.slice(one.to - from, next.from - from))
+/** Do two conditions stand together, with nothing between them but a joining word, or a comma where a joining word follows: "wool, cotton and bare". */
+export function areJoined(stretch: Stretch, one: Span, next: Span): boolean {
+  const { text, from, mentions } = stretch
+  const between = text.slice(one.to - from, next.from - from)
+  if (BETWEEN_NAMES.test(between)) return true
+  const following = /^,\s*(?:the |in |on |with )?$/.test(between) && mentions.find((other) => other.from >= next.to)
+  if (!following || (following.kind !== 'condition' && following.kind !== 'place')) return false
+  return (
+    BETWEEN_NAMES.test(text.slice(next.to - from, following.from - from).replace(/^,/, '')) || areJoined(stretch, next, following)
+  )
 }
 
 /** The text of a stretch with blanks for its conditions: "no wrapping" denies nothing, "third try" is no share. */
@@ -123,8 +146,11 @@ function mentionsIn(sentence: string, offset: number, plan: Plan): Mention[] {
     [...sentence.matchAll(pattern)]
       // "We heard nothing": no condition, though one is called so.
       .filter((match) => !/^(?:nothing|none)$/.test(match[0]) || !SENSED.test(sentence.slice(0, match.index)))
+      // "From 60 in it bounced 60 in": what was read, and not from where.
+      .filter((match) => !/^\d/.test(match[0]) || !READ_SO.test(sentence.slice(0, match.index)))
       .map((match): ConditionMention => spanned(match, offset, { kind: 'condition', id })),
   )
+  conditions.push(...misspelt(sentence, offset, plan, conditions))
   const numbers = figuresIn(sentence, offset, plan).filter((figure) => !conditions.some((one) => overlap(one, figure)))
   const named = numbers.flatMap((figure): ConditionMention[] => {
     const id = conditionOfNumber(figure, sentence, offset, plan)
@@ -143,11 +169,38 @@ function mentionsIn(sentence: string, offset: number, plan: Plan): Mention[] {
   return [...longest, ...named, ...places, ...figures, ...comparing].sort((a, b) => a.from - b.from)
 }
 
+/** "Kichen roll": a name with one letter wrong, too many or missing; its first one is right. */
+function misspelt(sentence: string, offset: number, plan: Plan, named: ConditionMention[]): ConditionMention[] {
+  if (comparesMoments(plan)) return []
+  return [...sentence.matchAll(/\p{L}{4,}/gu)].flatMap((match): ConditionMention[] => {
+    const own = ownWordsOf(plan).filter(({ word }) => isOneLetterOff(match[0], word))
+    const span = spanned(match, offset, { kind: 'condition' as const, id: own[0]?.id ?? '' })
+    return own.length === 1 && !named.some((one) => overlap(one, span)) ? [span] : []
+  })
+}
+
+function isOneLetterOff(said: string, meant: string): boolean {
+  if (said[0] !== meant[0] || said === meant || Math.abs(said.length - meant.length) > 1) return false
+  // Plurals and other forms are no mistakes.
+  if (said.startsWith(meant) || meant.startsWith(said)) return false
+  let same = 0
+  while (said[same] === meant[same]) same += 1
+  const [a, b] = [said.slice(same), meant.slice(same)]
+  return (
+    a.slice(1) === b.slice(1) ||
+    a.slice(1) === b ||
+    a === b.slice(1) ||
+    (a[0] === b[1] && a[1] === b[0] && a.slice(2) === b.slice(2))
+  )
+}
+
 function nameOfMeasureIn(sentence: string, offset: number, plan: Plan): Span[] {
   const name = plainly(testOf(plan).measure?.name ?? '').trim()
   if (!name.includes(' ')) return []
   return [...sentence.matchAll(new RegExp(escaped(name), 'gu'))].map((match) => spanned(match, offset, {}))
 }
+
+const READ_SO = /\b(?:bounced|reached|climbed|rose|measured|averaged|jumped|came up|got up)(?: to| about| only)? $/
 
 const SENSED = /\b(?:hear|heard|see|saw|feel|felt|find|found|did|does|lost|gained|changed|shows?|showed) $/
 
@@ -191,8 +244,9 @@ function figuresIn(sentence: string, offset: number, plan: Plan): FigureMention[
   const inDigits = [...sentence.matchAll(NUMBER)].flatMap((match): FigureMention[] => {
     const after = sentence.slice(match.index + match[0].length)
     const isOften = /^\s*times\b(?! as\b)/.test(after) && /^how often\b/i.test(testOf(plan).measure?.name ?? '')
-    if ((COUNTED_THINGS.test(after) && !isOften) || OUT_OF.test(sentence.slice(0, match.index))) return []
     const written = unitAfter(after, own, plan.conditionUnit)
+    // "The attic one of 6.4 degrees" counts nothing.
+    if ((COUNTED_THINGS.test(after) && !isOften) || (!written && OUT_OF.test(sentence.slice(0, match.index)))) return []
     const figure = spanned(match, offset, {
       kind: 'figure' as const,
       ...valueOf(match[0]),
@@ -205,7 +259,20 @@ function figuresIn(sentence: string, offset: number, plan: Plan): FigureMention[
     if (!written && noun && !isOften && !SMALL_AFTER.test(noun) && !counts.includes(withoutEnding(noun))) return []
     return [{ ...figure, to: figure.to + (written?.length ?? 0) }]
   })
-  return [...inDigits, ...inWords].sort((a, b) => a.from - b.from)
+  return [...inDigits, ...inWords, ...nonesIn(sentence, offset, plan)].sort((a, b) => a.from - b.from)
+}
+
+/** "Six layers lifted no clips", where clips were counted: none of them. */
+function nonesIn(sentence: string, offset: number, plan: Plan): FigureMention[] {
+  const unit = resultUnit(plan)
+  if (unitOf(unit).dimension !== 'number') return []
+  return [
+    ...sentence.matchAll(/(?<=\b(?:lifts?|lifted|holds?|held|up|carry|carries|carried|caught|had|got|gave) )no (?=(\p{L}{3,}))/gu),
+  ].flatMap((match) =>
+    isWordOf(match[1]!, testOf(plan).measure?.name ?? '')
+      ? [spanned(match, offset, { kind: 'figure' as const, value: 0, decimals: 0, unit, unitSaid: false })]
+      : [],
+  )
 }
 
 /** `valueOf('21 1/2') // { value: 21.5, decimals: 0.30 }`: as fine as its parts are. */
@@ -249,6 +316,9 @@ function conditionOfNumber(figure: FigureMention, sentence: string, offset: numb
 
 const AMOUNT = /^(?:more|most|less|least|fewer|fewest)$/
 
+/** "More slowly", "most quickly", "less loudly". */
+const HOW_QUICKLY = /^ (?:(quickly|rapidly|loudly)|(slowly))\b/
+
 /** What ended first had least of what was read "until" or "before" that. */
 const ENDED =
   /\b(?:slid|slides?|slipped|slips?|broke|breaks?|fell|falls?|snapped|snaps?|tore|tears?|stopped|stops?|gave way|gives way|melted|melts?|ran out|emptied|dried|sank|sinks?|popped|burst|went out|let go|came off|dropped|gave up) (?=(?:first|last)\b)/
@@ -256,6 +326,19 @@ const UNTIL = /\b(?:carry|carries|holds?|bears?|supports?|before|until|till|at w
 
 function comparingIn(sentence: string, offset: number, plan: Plan): ComparingMention[] {
   const words = [...sentence.matchAll(/\p{L}+/gu)].flatMap((match): ComparingMention[] => {
+    const adverb = AMOUNT.test(match[0]) ? HOW_QUICKLY.exec(sentence.slice(match.index + match[0].length)) : null
+    if (adverb) {
+      const [said, fast, slow] = adverb
+      const more = (slow === undefined) === /^m/.test(match[0])
+      const quality: Quality = (fast ?? slow)!.startsWith('l') ? 'loudness' : 'speed'
+      const to = match.index + match[0].length + said.length
+      return [
+        {
+          ...{ kind: 'comparing', word: match[0] + said, side: more ? 'more' : 'less', superlative: /st$/.test(match[0]), quality },
+          ...{ from: offset + match.index, to: offset + to },
+        },
+      ]
+    }
     const word = COMPARING.get(match[0])
     if (!word || isIdle(match[0], sentence.slice(0, match.index), sentence.slice(match.index + match[0].length))) return []
     const of = AMOUNT.test(match[0]) ? /^ (\p{L}{3,})/u.exec(sentence.slice(match.index + match[0].length))?.[1] : undefined
@@ -283,6 +366,8 @@ function comparingIn(sentence: string, offset: number, plan: Plan): ComparingMen
 
 /** "At least", "no longer", "most groups", "more and more": nothing is compared. */
 function isIdle(word: string, before: string, after: string): boolean {
+  // "Fewer and fewer" is said once.
+  if (after.startsWith(` and ${word}`)) return true
   if (/\b(?:at|no|any|once|a little|far) $/.test(before) && /^(least|most|longer|more|best|last)$/.test(word)) return true
   return word === 'most' && /^\s+(?:of\b|groups?\b|children\b|people\b|readings?\b)/.test(after)
 }

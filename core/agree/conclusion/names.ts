@@ -66,12 +66,31 @@ export const namesOf = oncePer((plan: Plan) => {
       ...(comparesMoments(plan) && words[0] === 'after' && words.length > 1
         ? [made(`(?:in|within) ${words.slice(1).map(escaped).join('[\\s-]*')}`)]
         : []),
-      ...(comparesMoments(plan) && place === 0 ? [made('at first'), made('(?:at|in) the (?:beginning|start)')] : []),
+      ...(comparesMoments(plan) && place === 0
+        ? [made('at first'), made('(?<=^\\W*)first'), made('(?:at|in) the (?:beginning|start)')]
+        : []),
       ...(comparesMoments(plan) && place === active.length - 1 ? [made('(?:at|in) the end'), made('finally')] : []),
       ...ofNothing(plan, names[place]!).map(made),
     ]
   })
 })
+
+/** Words of a condition's name that are its own, and long enough to be known with a letter wrong. */
+export const ownWordsOf = oncePer((plan: Plan) => {
+  const active = activeConditions(plan)
+  const names = active.map((condition) => plainly(conditionName(plan, condition)).split(/[^\p{L}]+/u))
+  const others = (word: string, place: number) => names.some((words, other) => other !== place && words.includes(word))
+  return active.flatMap(({ id }, place) =>
+    names[place]!.flatMap((word) => (word.length >= 5 && !others(word, place) ? [{ id, word }] : [])),
+  )
+})
+
+/** What was really tried: what is called nothing is no wrapping. */
+export function thingsOf(plan: Plan): Condition[] {
+  return activeConditions(plan).filter(({ label }) => !CALLED_NOTHING.test(label))
+}
+
+export const CALLED_NOTHING = /^(?:nothing|none|no |without |bare$|empty$)/i
 
 /** A place in an order, too: "came first" is not the first try. */
 const RANKS = /^(?:first|second|third|fourth|last)$/
@@ -83,7 +102,7 @@ function ofNothing(plan: Plan, name: string): string[] {
   const things = mainWords(changedFactor(plan)?.name ?? '').filter((word) => word.length > 3)
   if (!/^(nothing|none|bare|empty)\b/.test(name) || things.length === 0) return []
   const thing = `(?:${things.map(escaped).join('|')})\\p{L}*`
-  return [`no ${thing}`, `without (?:any |a |the )?${thing}`]
+  return [`no ${thing}`, `without (?:any |a |the )?${thing}`, 'without (?:anything|it|one)(?=[ ,.;]|$)']
 }
 
 /** "The widest hole", where widths were tested and nothing else is wide: the last of the numbers, or the first. */
@@ -122,7 +141,8 @@ function inWords(plan: Plan, condition: Condition): string[] {
     NUMBER_WORDS[value - 1] === undefined
       ? []
       : [
-          `(?<=\\b(?:with|at|from|than|as|of|to|and|through|for|by) )${NUMBER_WORDS[value - 1]}(?=[.,;:!]|$| and | to | (?:only |about |just )?\\d)`,
+          `(?<=^\\W*|, |\\band )${NUMBER_WORDS[value - 1]}(?=:| (?:is|are|was|were) )`,
+          `(?<=\\b(?:with|at|from|than|as|of|to|and|through|for|by) )${NUMBER_WORDS[value - 1]}(?=[.,;:!]|$| and | to | (?:we|it|they|the) | (?:only |about |just )?\\d)`,
         ]
   const units = unitOf(plan.conditionUnit)
     .spellings.filter((spelling) => spelling.length > 2)

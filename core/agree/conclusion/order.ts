@@ -1,6 +1,6 @@
 import { evenedOf, gradeBetween, type Evidence } from '../../evidence'
 import { bestOf, canBeNothing, countsOf, resultUnit, testOf } from '../../test'
-import { unitNamed, unitOf, type Side } from '../../quantity'
+import { unitNamed, unitOf, type Side, type UnitCode } from '../../quantity'
 import { mainWords, type Plan } from '../../lesson'
 import type { ClaimDoubt } from '../claims'
 import { LOST } from './lexicon'
@@ -118,6 +118,11 @@ export function placesOf(...spans: Span[]): Span[] {
 /** How far in a minute is how fast. */
 const IN_A_TIME = /\b(?:in|after|within|per|each|every) (?:\p{L}+ )?(?:\d+ ?)?(?:s|sec|seconds?|min|minutes?|hours?|days?)\b/iu
 
+/** "The most millilitres": a unit, without its ending. */
+export function unitOfWhat(of: string | undefined): UnitCode | undefined {
+  return of === undefined ? undefined : ['', 's', 'e'].map((ending) => unitNamed(of + ending)).find((unit) => unit !== undefined)
+}
+
 /** How much there is of a thing is not how high, how warm or how long. */
 const MEASURES = /^(?:time|height|length|distance|heat|warmth)/
 const NOT_AMOUNTS: readonly string[] = ['length', 'temperature', 'time']
@@ -131,7 +136,7 @@ export function fitsResult({ quality, of }: ComparingMention, plan: Plan): boole
   const ofThing = of !== undefined && !MEASURES.test(of) && mainWords(measure.name).includes(of)
   if (quality === 'size' && ofThing && NOT_AMOUNTS.includes(unitOf(resultUnit(plan)).dimension)) return false
   // "Lasts the most years", where a load was read.
-  const ofUnit = of === undefined ? undefined : (unitNamed(of) ?? unitNamed(`${of}s`))
+  const ofUnit = unitOfWhat(of)
   if (quality === 'size' && ofUnit && ofUnit !== 'pieces' && unitOf(ofUnit).dimension !== unitOf(resultUnit(plan)).dimension)
     return false
   if (quality === 'size') return true

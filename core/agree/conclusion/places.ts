@@ -1,7 +1,7 @@
 import type { Evidence } from '../../evidence'
 import type { Plan } from '../../lesson'
 import { momentsOf } from '../../test'
-import type { ComparingMention, ConditionMention, PlaceMention, Span, Stretch } from './mentions'
+import { areJoined, type ComparingMention, type ConditionMention, type PlaceMention, type Span, type Stretch } from './mentions'
 import { placesOf, type Judged } from './order'
 
 /** Which of two places has more, said of some conditions. */
@@ -17,7 +17,7 @@ export interface PlaceClaim {
  */
 export function readPlaces(
   clause: Stretch,
-  of: ConditionMention | undefined,
+  of: ConditionMention[],
   earlier: PlaceClaim | undefined,
   evidence: Evidence,
   hedged: boolean,
@@ -40,11 +40,12 @@ export function readPlaces(
   if (turned && earlier && places.length === 0) claim = { firstHasMore: !earlier.firstHasMore }
   else if (word && subject) claim = { firstHasMore: (subject.place === 0) === (word.side === 'more') }
   else return undefined
-  const at: Span[] = placesOf(...(of ? [of] : []), ...(span ? [span] : []), ...(word ? [word] : []), ...places)
+  const at: Span[] = placesOf(...of, ...(span ? [span] : []), ...(word ? [word] : []), ...places)
   // "Warmer than the attic's floor", said of the hall: two rooms are compared, and not two places of one.
-  const rooms = new Set(clause.mentions.flatMap((one) => (one.kind === 'condition' ? [one.id] : [])))
-  if (rooms.size > 1) return { claim, judged: [] }
-  const meant = of ? evidence.fromNothing.filter(({ condition }) => condition === of.id) : evidence.fromNothing
+  const apart = of.some((one, place) => of[place + 1] && !areJoined(clause, one, of[place + 1]!))
+  if (apart) return { claim, judged: [] }
+  const ids = of.map(({ id }) => id)
+  const meant = evidence.fromNothing.filter(({ condition }) => ids.length === 0 || ids.includes(condition))
   if (meant.length === 0) return { claim, judged: [] }
   const wrong = meant.some(({ mean, grade }) => mean > 0 !== claim.firstHasMore && (grade === 'clear' || grade === 'leaning'))
   if (wrong) return { claim, judged: [{ code: 'wrong-direction', named: undefined, at }] }

@@ -17,7 +17,7 @@ import { clausesOf, type Span, type Stretch } from './mentions'
 import { plainly } from './plainly'
 
 /** A number of the thing that was changed, beyond all that were tested. */
-export function outsideTested(sentence: Stretch, plan: Plan, sure: boolean): ClaimDoubt | undefined {
+export function outsideTested(sentence: Stretch, plan: Plan, evidence: Evidence, sure: boolean): ClaimDoubt | undefined {
   const foretold = sure && WOULD.test(sentence.text) && !WISHED.test(sentence.text)
   const figure = sentence.mentions.find(({ kind }) => kind === 'figure')
   if (foretold && figure) {
@@ -29,9 +29,21 @@ export function outsideTested(sentence: Stretch, plan: Plan, sure: boolean): Cla
     }
   }
   const named = sentence.mentions.some(({ kind }) => kind === 'condition')
+  // "A thicker scarf would be better still".
+  const another = foretold && ANOTHER.exec(sentence.text)
+  if (another)
+    return {
+      code: 'outside-tested',
+      said: another[1]!.trim(),
+      at: [{ from: sentence.from + another.index, to: sentence.from + another.index + another[0].length }],
+    }
   const will = sure && !named && /\bit will\b/.test(sentence.text) && !WISHED.test(sentence.text)
   const other = foretold || will ? FORETOLD.exec(sentence.text) : undefined
-  if (other && !/\b(?:next|we|you|they|i)\b/.test(sentence.text))
+  if (
+    other &&
+    !(named && /\bagain\b/.test(sentence.text)) &&
+    !/\b(?:next|we|you|they|i)\b/.test(sentence.text.replace(/\bwe are (?:\p{L}+ )?(?:sure|certain)/u, ''))
+  )
     return {
       code: 'outside-tested',
       said: other[1]!.trim(),
@@ -40,7 +52,15 @@ export function outsideTested(sentence: Stretch, plan: Plan, sure: boolean): Cla
   if (plan.conditionsAs !== 'numbers' || NOT_FOUND.test(sentence.text)) return undefined
   const tested = activeConditions(plan).flatMap((condition) => conditionValue(plan, condition) ?? [])
   const alike = unitOf(plan.conditionUnit).dimension === unitOf(resultUnit(plan)).dimension
+  const averages = evidence.summaries.flatMap(({ mean, evened }) => [mean, evened])
   const found = sentence.mentions.find((figure) => {
+    // Of lengths, too, what was read is no place where it was tried.
+    if (
+      figure.kind === 'figure' &&
+      alike &&
+      averages.some((one) => Math.abs(one - figure.value) <= 0.5 * 10 ** -figure.decimals + 1e-9)
+    )
+      return false
     if (figure.kind !== 'figure' || !figure.unitSaid || (alike && figure.unit !== plan.conditionUnit)) return false
     const value = convert(figure.value, figure.unit, plan.conditionUnit)
     const before = sentence.text.slice(0, figure.from - sentence.from)
@@ -55,11 +75,13 @@ export function outsideTested(sentence: Stretch, plan: Plan, sure: boolean): Cla
 
 /** A figure that nobody read: of something that was not there, or of another number. */
 const WOULD = /\bwould\b/i
+/** Another one than was there. */
+const ANOTHER = /(?<=^\W*)((?:an? )?(?!other\b|further\b|better\b)\p{L}{3,}er (?!than\b)\p{L}{3,}) would\b/u
 /** "Wood glue would hold a minute": something does what nobody saw it do. */
 const FORETOLD =
   /\b((?:\p{L}+ ){1,4})(?:would|will) (?!like\b|love\b|have\b|need to\b|want\b|help\b|be (?:\p{L}+ )?(?:good|nice|fun|interesting|fair|fairer|better|useful|great|hard|easy|easier|harder)\b)\p{L}+/u
 const WISHED =
-  /\b(?:if we|we would(?! \p{L}+ (?:(?:about|only|just) )?\d)|would like|thought|predict\w*|guess\w*|expect\w*|wonder\w*|perhaps|maybe|might|about|probably|forecast\w*|should)\b/iu
+  /\b(?:if we|we would(?! (?:\p{L}+ ){1,4}\d)|would like|thought|predict\w*|guess\w*|expect\w*|wonder\w*|perhaps|maybe|might|about|probably|forecast\w*|should)\b/iu
 
 /** What is said to change the result: the thing that was changed, as far as the grade goes; anything else was not tested. */
 export function effects(sentence: Stretch, plan: Plan, evidence: Evidence, hedged: boolean): ClaimDoubt[] {
@@ -67,7 +89,9 @@ export function effects(sentence: Stretch, plan: Plan, evidence: Evidence, hedge
     if (NEGATED.test(clause.text) || NOT_FOUND.test(clause.text) || / no /.test(clause.text)) return []
     const kept = OF_THE_METHOD.test(clause.text)
       ? undefined
-      : [...keptFactors(plan), ...comingFactors(plan)].find((factor) => isNamed(factor.name, beforeVerb(clause.text, MAKES)))
+      : [...keptFactors(plan), ...comingFactors(plan)].find((factor) =>
+          isNamed(factor.name, beforeVerb(withoutRound(clause.text), MAKES)),
+        )
     if (kept && !isChangedNamed(plan, clause.text))
       return [{ code: 'not-tested', factor: kept.id, at: placesOf([MAKES.exec(clause.text)!], clause.from) }]
     const word = EFFECT.exec(clause.text)
@@ -173,6 +197,12 @@ export function actsOn(sentence: Stretch, evidence: Evidence, hedged: boolean): 
   })
 }
 
+/** "A scarf round the timer makes it quieter": the timer is not what makes it. */
+const withoutRound = (text: string) =>
+  text.replace(/\b(?:round|around|over|on|in|under|behind|before|between) (?:the|our|each) \p{L}+/gu, (said) =>
+    ' '.repeat(said.length),
+  )
+
 function beforeVerb(text: string, verb: RegExp): string {
   const found = verb.exec(text)
   return found ? text.slice(0, found.index) : ''
@@ -192,6 +222,8 @@ export function noDifference(sentence: Stretch, evidence: Evidence, hedged: bool
   if (found.length === 0 || (hedged && !drawn && !told) || OF_THE_METHOD.test(sentence.text) || NOT_FOUND.test(sentence.text))
     return []
   const ofPair = pairOf(sentence, evidence)
+  // "It weighed nearly the same as at the start": who is meant, stays open.
+  if (!ofPair && /\bthe same as\b/.test(sentence.text) && namedIn(sentence).size === 1) return []
   const grade = ofPair ?? evidence.grade
   if (grade === 'same' || grade === 'one-condition') return []
   if (ofPair && grade === 'cannot-tell' && /\b(about|nearly|almost)\b/.test(sentence.text)) return []
@@ -199,9 +231,13 @@ export function noDifference(sentence: Stretch, evidence: Evidence, hedged: bool
 }
 
 /** How sure the comparison of the two is that a sentence names; undefined where it names more, or fewer. */
-function pairOf({ mentions }: Stretch, evidence: Evidence): Grade | undefined {
-  const [a, b, ...more] = new Set(mentions.flatMap((one) => (one.kind === 'condition' ? [one.id] : [])))
+function pairOf({ mentions }: Pick<Stretch, 'mentions'>, evidence: Evidence): Grade | undefined {
+  const [a, b, ...more] = namedIn({ mentions })
   return a !== undefined && b !== undefined && more.length === 0 ? gradeBetween(evidence, a, b) : undefined
+}
+
+function namedIn({ mentions }: Pick<Stretch, 'mentions'>): Set<string> {
+  return new Set(mentions.flatMap((one) => (one.kind === 'condition' ? [one.id] : [])))
 }
 
 /** Words that no single test carries. */
@@ -249,15 +285,21 @@ export function reasonsRight(sentence: Stretch, evidence: Evidence): Span[] {
     ...found(GAP, grade === 'clear'),
     ...found(BY_LUCK, grade === 'cannot-tell' || grade === 'leaning'),
     ...found(TOP_TWO, together),
-    ...found(ONLY_ONCE, limits.includes('one-reading-each')),
+    // What single readings seem to say is not checked by saying that they are single.
+    ...found(ONLY_ONCE, limits.includes('one-reading-each') && !comparesWithoutFigure(sentence)),
     ...agreeing.flatMap((match) => placesOf([match], sentence.from)),
   ]
+}
+
+function comparesWithoutFigure({ mentions }: Stretch): boolean {
+  return mentions.some(({ kind }) => kind === 'comparing') && !mentions.some(({ kind }) => kind === 'figure')
 }
 
 const GAP = /\bthe gap is (?:much )?bigger than (?:the wobble|what the (?:groups|children) differ by)\b/g
 const BY_LUCK = /\b(?:luck|wobble|chance) could (?:hide or )?make (?:such )?a gap\b/g
 const TOP_TWO = /\b(?:cannot|can't) (?:yet )?tell (?:yet )?which of the (?:top|last) two (?:is the \p{L}+|comes first)/gu
-const ONLY_ONCE = /\bwe (?:measured|read|tested|timed|weighed) (?:each|it) (?:one )?only once\b/g
+const ONLY_ONCE =
+  /\b(?:we (?:only )?(?:measured|read|tested|timed|weighed|tried) (?:each|it|them)(?: \p{L}+)? (?:only |just )?once|each (?:one )?was (?:only )?(?:measured|read|tested|timed|weighed|tried) (?:only |just )?once|(?:only )?one (?:reading|try|trial) each)\b/gu
 const AGREEING = /\b(\d+) of (\d+) (?:groups?|children|child) agrees?\b/g
 
 /** What is true of the whole: that it matters, where that is clear; that nobody can tell, where nobody can; that nothing differs, where it is the same. */

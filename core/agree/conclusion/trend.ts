@@ -1,11 +1,11 @@
 import { evenedOf, type Evidence } from '../../evidence'
-import { changedFactor, conditionValue, mainWords, withoutEnding, type Plan } from '../../lesson'
+import { changedFactor, conditionValue, isWordOf, mainWords, withoutEnding, type Plan } from '../../lesson'
 import { NEGATED, NOT_FOUND } from './lexicon'
 import type { Quality, Side } from '../../quantity'
 import { type ComparingMention, type Span, type Stretch } from './mentions'
 import { isAbout } from './plainly'
-import { placesOf, sideOf, type Judged } from './order'
-import { ofSetUp } from './setUp'
+import { fitsResult, placesOf, sideOf, type Judged } from './order'
+import { HOW_MANY, notTested, ofSetUp } from './setUp'
 
 const CORRELATED = /\bthe (\p{L}+)\b(.*?),? the (\p{L}+)\b/u
 
@@ -25,17 +25,27 @@ export function readTrend(sentence: Stretch, plan: Plan, evidence: Evidence, hed
   }
   if (plan.conditionsAs !== 'numbers' || sentence.mentions.some(({ kind }) => kind === 'condition')) return undefined
   const words = sentence.mentions.filter((one): one is ComparingMention => one.kind === 'comparing' && !one.superlative)
-  const opposite = oppositesIn(sentence, plan)
+  const opposite = oppositesIn(sentence, plan) ?? addedIn(sentence, plan)
   if (opposite && words.length === 1)
     return judgeTrend(opposite, words[0]!, placesOf(opposite.at, words[0]!), sentence, plan, evidence, hedged)
   const [cause, effect] = words
   const joined = CORRELATED.test(sentence.text) || /\b(makes?|made|gives?|means?|lets?)\b/.test(sentence.text)
   const changed = changedFactor(plan)
-  const about = cause && changed && (isAbout(changed.name, cause.quality) || cause.quality === 'size' || joined)
-  if (!cause || !effect || !about || NEGATED.test(sentence.text) || NOT_FOUND.test(sentence.text)) return undefined
+  // "Thicker card" is not more layers of it.
+  const counts = cause && cause.quality !== 'size' && HOW_MANY.test(changed?.name ?? '')
+  const about = cause && changed && !counts && (isAbout(changed.name, cause.quality) || cause.quality === 'size' || joined)
+  if (
+    !cause ||
+    !effect ||
+    !about ||
+    (effect.quality !== 'size' && !fitsResult(effect, plan)) ||
+    NEGATED.test(sentence.text) ||
+    NOT_FOUND.test(sentence.text)
+  )
+    return undefined
   const at = placesOf(cause, effect)
   const setUp = ofSetUp(cause, sentence, plan)
-  if (setUp && !setUp.tested) return { code: 'not-tested', factor: setUp.factor.id, at: placesOf(cause) }
+  if (setUp && !setUp.tested) return notTested(setUp, cause, sentence)
   return judgeTrend(cause, effect, at, sentence, plan, evidence, hedged)
 }
 
@@ -87,6 +97,16 @@ function oppositesIn({ text, from }: Stretch, plan: Plan): { side: Side; at: Spa
     }
   }
   return undefined
+}
+
+/** "Adding layers makes the magnet lift fewer clips." */
+function addedIn({ text, from }: Stretch, plan: Plan): { side: Side; at: Span } | undefined {
+  const match = /^\W*(?:(adding|putting on)|taking (?:away|off)|removing) (?:(?:more|extra|further|some) )?(\p{L}{3,})/u.exec(text)
+  if (!match || !isWordOf(match[2]!, changedFactor(plan)?.name ?? '')) return undefined
+  return {
+    side: match[1] === undefined ? 'less' : 'more',
+    at: { from: from + match.index, to: from + match.index + match[0].length },
+  }
 }
 
 const isUnfair = ({ grade, notFair }: Evidence) => grade === 'not-fair' || (notFair?.apart.length ?? 0) > 0

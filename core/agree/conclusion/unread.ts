@@ -1,20 +1,21 @@
-import { changedFactor, comingFactors, keptFactors, mainWords, withoutEnding, type Plan } from '../../lesson'
+import { changedFactor, comingFactors, isWordOf, keptFactors, mainWords, withoutEnding, type Plan } from '../../lesson'
 import { resultUnit, testOf } from '../../test'
 import { gradeBetween, type Evidence } from '../../evidence'
 import { AS_FAR_AS_SEEN, AVERAGE_NAMED, HEDGED, JOINING, NARROWED, NEGATED, NO_DIFFERENCE } from './lexicon'
 import { NUMBER_WORDS, numberOf, plainUnit, unitOf, type Quality, type ResultUnit } from '../../quantity'
 import { isOfPlan } from './figures'
+import { thingsOf } from './names'
 import { isApart } from './order'
 import { clausesOf, withoutNames, type Mention, type Span, type Stretch } from './mentions'
 import { isAbout } from './plainly'
 
 /** What things do while they are tested: beside a condition and a figure they say that it was measured. */
 const HAPPENED =
-  /^(climb|reach|get|got|com|came|lift|drink|drank|drunk|soak|hear|heard|manag|carr|held|bounc|weigh|grow|grew|grown|tak|took|need|go|went|win|won|last|swing|swung|pull|make|made|measur|ris|rose|sink|sank|melt|dissolv|slid|slip|stay|rise|jump|fall|fell|mov|us|work|giv|gave|stretch|burn|float|spin|spun|roll|stick|stuck|stop|start|read|count|cross|travel|let|pick|drop|finish|run|ran|keep|kept|leave|left|lose|lost|gain|stand|stood|turn|beat|hang|hung|need|flow|spread|rose|fly|flew|grip|throw|threw|understand|understood|push|blow|blew|send|sent|rub|show|shown|wait|hop|scoop|pour|snap|broke|break|tear|tore|sprout|be|caught|catch|drew|draw|drawn|collect|squeez|breath|support)[bdglmnprt]?(s|es|ed|ing|e|es|ies|ied)?$/
+  /^(climb|reach|get|got|com|came|lift|drink|drank|drunk|soak|hear|heard|manag|carr|held|bounc|weigh|grow|grew|grown|tak|took|need|go|went|win|won|last|swing|swung|pull|make|made|measur|ris|rose|sink|sank|melt|dissolv|slid|slip|stay|rise|jump|fall|fell|mov|us|work|giv|gave|stretch|burn|float|spin|spun|roll|stick|stuck|stop|start|read|count|cross|travel|let|pick|drop|finish|run|ran|keep|kept|leave|left|lose|lost|gain|stand|stood|turn|beat|hang|hung|need|flow|spread|rose|fly|flew|grip|throw|threw|understand|understood|push|blow|blew|send|sent|rub|show|shown|wait|hop|scoop|pour|snap|broke|break|tear|tore|sprout|be|caught|catch|drew|draw|drawn|collect|squeez|breath|support|cost|bring|brought|put|add|end)[bdglmnprt]?(s|es|ed|ing|e|es|ies|ied)?$/
 
 /** Nothing but how sure the class is: "and we are sure of it", "that is clear". */
 const HOW_SURE_ONLY =
-  /^\W*(?:and |so |but )?(?:so )?(?:we (?:are|feel|can be|were)(?: \w+)? (?:sure|certain)(?: (?:of|about) (?:it|that|this|these|them|(?:the|our) (?:order|results?|difference|conclusion))(?: \w+)?)?|(?:that|this|it|the difference|the result|the order)(?: is| was|'s)(?: \w+)? (?:clear|sure|certain)|(?:quite|very) sure|for sure|definitely)\W*$/
+  /^\W*(?:and |so |but )?(?:so )?(?:we (?:are|feel|can be|were)(?: \w+)? (?:sure|certain)(?: (?:of|about) (?:it|that|this|these|them|(?:the|our) (?:order|results?|difference|conclusion))(?: \w+)?)?|(?:that|this|it|the difference|the result|the order)(?: is| was|'s)(?: \w+)? (?:clear|sure|certain)|(?:the|our) (?:numbers|results|readings|averages) are (?:\w+ )?clear|(?:quite|very) sure|for sure|definitely)\W*$/
 
 /** Shares and multiples, which nobody works out here. */
 const RATIO =
@@ -31,7 +32,11 @@ export function unreadIn(sentences: Stretch[], plan: Plan, evidence: Evidence, r
     clausesOf(sentence).flatMap((clause, place, clauses) => {
       const next = clauses[place + 1]
       // "Kitchen roll: 61 mm."
-      const named = next?.text.startsWith(':') && isOnlyNamed(clause, known) && right.some((one) => overlaps(one, next))
+      // "Kitchen roll, 61 mm."
+      const figure = next?.mentions[0]
+      const heads =
+        next?.text.startsWith(':') || (figure?.kind === 'figure' && next?.text.startsWith(', ') && figure.from === next.from + 2)
+      const named = next && heads && isOnlyNamed(clause, known) && right.some((one) => overlaps(one, next))
       return named ? [] : unreadInClause(clause, sentence, plan, evidence, known, right, doubts)
     }),
   )
@@ -61,6 +66,7 @@ function unreadInClause(
   if (ONLY_AS_FAR_AS_SEEN.test(clause.text) || /^\W*on average\W*$/.test(clause.text)) return []
   if (evidence.sorted && MOST_OFTEN.test(clause.text)) return []
   if (THEY_DIFFER.test(clause.text)) return allApart(sentence, evidence) ? [] : [whole]
+  if (ALL_DIFFER.test(clause.text) && clause.mentions.length === 0) return allOfThemDiffer(clause, plan, evidence) ? [] : [whole]
   // What is to be done next says nothing of what came out.
   if (WHAT_NEXT.test(clause.text) && clause.mentions.length === 0) return []
   const found = within(right)
@@ -72,8 +78,9 @@ function unreadInClause(
   // A reason of our own, that the table gives.
   const reasoned = /^\W*because /.test(clause.text) && found.length > 0
   const share = RATIO.exec(reasoned ? withoutNames(clause).replace('because', '       ') : withoutNames(clause))
-  const said = share && { from: clause.from + share.index, to: clause.from + share.index + share[0].length }
-  if (said && !open && !found.some((one) => overlaps(one, said))) return [whole]
+  const said = share &&
+    !(same && share[0] === 'all') && { from: clause.from + share.index, to: clause.from + share.index + share[0].length }
+  if (share && said && !open && !found.some((one) => overlaps(one, said))) return [whole]
   // A comparison that nobody judged is not understood, whatever stands beside it.
   const judged = [
     ...found,
@@ -97,8 +104,23 @@ function unreadInClause(
     if (BOUND.test(clause.text) && /^(?:never|always|below|above|under|over|than)$/.test(word)) return []
     if (ALL_ELSE.test(clause.text.slice(0, match.index + word.length))) return []
     // "Through six layers".
-    if (word === 'through' && clause.mentions.some(({ kind, from }) => kind === 'condition' && from === span.to + 1)) return []
+    if (
+      word === 'through' &&
+      clause.mentions.some(
+        ({ kind, from }) =>
+          kind === 'condition' && /^ (?:the )?$/.test(clause.text.slice(span.to - clause.from, from - clause.from)),
+      )
+    )
+      return []
     if (word === 'only' && isBesideFigure(clause, span)) return []
+    // "Needs a little more", of what nobody can tell for sure.
+    if (open && /^(?:little|bit|slightly)$/.test(word)) return []
+    // "As close as 183 cm".
+    if (
+      /\bas $/.test(clause.text.slice(0, match.index)) &&
+      found.some(({ from }) => clause.text.slice(match.index + word.length, from - clause.from) === ' as ')
+    )
+      return []
     if (/^holds?$/.test(word) && unitOf(resultUnit(plan)).dimension !== 'length') return []
     // "32 cm long".
     if (isOfMeasuredSize(word, plan) && found.some(({ to }) => to === span.from - 1)) return []
@@ -112,9 +134,27 @@ function unreadInClause(
     if (/^(?:before|until|till|when)$/.test(word) && AT_WHICH.test(testOf(plan).measure?.name ?? '')) return []
     if (asSeen && span.from >= clause.from + asSeen.index && span.to <= clause.from + asSeen.index + asSeen[0].length) return []
     const whose = NUMBER_WORDS.includes(word) && ALL_OF_THEM.exec(clause.text.slice(0, match.index))
-    if (whose && ((whose[1] !== 'all' && !whose[1]!.endsWith('of')) || numberOf(word) === evidence.summaries.length)) return []
+    if (
+      whose &&
+      ((whose[1] !== 'all' && !whose[1]!.endsWith('of')) ||
+        [evidence.summaries.length, thingsOf(plan).length].includes(numberOf(word)!))
+    )
+      return []
+    if (word === 'no' && clause.text.startsWith(' doubt', match.index + word.length)) return []
+    // "The worst drinker".
+    if (
+      /ers?$/.test(word) &&
+      HAPPENED.test(word.replace(/ers?$/, '')) &&
+      clause.mentions.some(({ kind, to }) => kind === 'comparing' && to === span.from - 1)
+    )
+      return []
+    if (same && word === 'all') return []
+    // "Even got to 65 mm".
+    if (word === 'even' && HAPPENED.test(/^ (\p{L}+)/u.exec(clause.text.slice(match.index + word.length))?.[1] ?? '')) return []
     if (word === 'because' && reasoned) return []
+    if (clause.text.startsWith(` and ${word}`, match.index + word.length)) return []
     if (word === 'both' && namesTwo(clause)) return []
+    if (/^differ(?:s|ed)?$/.test(word) && namesBoth(clause)) return []
     if (word === 'all' && /\bof all\b/.test(clause.text)) return []
     if (JOINING.has(word) || HAPPENED.test(word) || known.has(withoutEnding(word)) || known.has(word) || known.has(stemOf(word)))
       return []
@@ -131,7 +171,8 @@ function unreadInClause(
 /** What is read when something happens. */
 const AT_WHICH = /\b(?:at which|until|till|before|when)\b/i
 /** "Beat everything else": whoever is ahead without a name behind it is ahead of all. */
-const ALL_ELSE = /\b(?:beats?|ahead of) (?:everything(?: else)?|all(?: the)?(?: others| rest)?|the others|the rest)$/
+const ALL_ELSE =
+  /\b(?:beats?|ahead of) (?:everything(?: else)?|all(?: the)?(?: others| rest)?|the others|the rest|the other(?: two| three| four| five)?)$/
 /** A bound of all readings, which the figure behind it was held against. */
 const BOUND = /\b(?:never|always) (?:below|above|under|over|more than|less than) \d/
 const OF_ITS_OWN = /\b(?:but|did|does|do|is|was|were|are)\b/
@@ -140,18 +181,35 @@ const MOST_OFTEN = /^\W*(?:we (?:saw|found|said)|it was)? ?most often(?: we (?:s
 /** "We are sure they differ", said of those that were named. */
 const THEY_DIFFER =
   /^\W*(?:and |so )*we (?:are|can be) (?:sure|certain) (?:that )?(?:they|these|the two) (?:really )?(?:differ|are different)\W*$/
+/** "The four papers differ". */
+const ALL_DIFFER =
+  /^\W*(?:and |so )*(?:all )?(?:of )?(?:the |our )?(\p{L}+ )?(\p{L}+) (?:all )?(?:really )?(?:differ|differed|(?:are|were|came out) (?:all )?different)\W*$/u
 const WHAT_NEXT =
   /^\W*(?:to be surer )?(?:next (?:time )?)?we (?:would|need to|should|want to|will) (?:take|measure|test|try|repeat|do|use|look|read|count)\b/
 const UNSURE = /\b(?:not|never|hardly)\b|n't\b|\bunsure\b/
 const ONLY_AS_FAR_AS_SEEN = new RegExp(`^\\W*(?:at least )?${AS_FAR_AS_SEEN.source}\\W*$`, 'u')
 
-const CERTAIN_WORD = /^(sure|clear|clearly|certain|definitely|obviously)$/
+const CERTAIN_WORD = /^(sure|clear|clearly|certain|definitely|obviously|doubt)$/
 const HEDGE_WORD =
   /^(changes?|changed|makes?|matters?|whether|cannot|can't|tell|sure|perhaps|maybe|probably|unsure|clear|close|call|not)$/
 
 /** Is each of the conditions that a sentence names told apart from each other one, in a fair comparison. */
 function allApart({ mentions }: Stretch, evidence: Evidence): boolean {
   const ids = [...new Set(mentions.flatMap((one) => (one.kind === 'condition' ? [one.id] : [])))]
+  return areApart(ids, evidence)
+}
+
+/** Is each told apart from each other one, and are there as many as were said: "the four papers" of what was changed. */
+function allOfThemDiffer({ text }: Stretch, plan: Plan, evidence: Evidence): boolean {
+  const [, many, thing] = ALL_DIFFER.exec(text)!
+  const number = many === undefined ? undefined : numberOf(many.trim())
+  const { order } = evidence
+  if (!isWordOf(thing!, changedFactor(plan)?.name ?? '')) return false
+  if (number !== undefined && !Number.isNaN(number) && number !== order.length) return false
+  return areApart(order, evidence)
+}
+
+function areApart(ids: string[], evidence: Evidence): boolean {
   if (ids.length < 2 || ids.some((id) => isApart(id, evidence))) return false
   return ids.every((a, place) => ids.slice(place + 1).every((b) => gradeBetween(evidence, a, b) === 'clear'))
 }
@@ -164,7 +222,7 @@ function isOnlyNamed({ text, from, mentions }: Stretch, known: Set<string>): boo
   const rest = text.slice(0, only.from - from) + text.slice(only.to - from)
   const [noun, ...others] = rest.match(/[\p{L}\p{N}]+/gu) ?? []
   const isNumber = /^\d/.test(said) || NUMBER_WORDS.includes(said)
-  return others.length === 0 && (noun === undefined || (isNumber && known.has(withoutEnding(noun))))
+  return others.length === 0 && (noun === undefined || (isNumber && (known.has(noun) || known.has(withoutEnding(noun)))))
 }
 
 /** "Only 13 mm", "87 cm only". */
@@ -173,10 +231,15 @@ function isBesideFigure({ text, from: begin, mentions }: Stretch, { from, to }: 
   return mentions.some(
     (one) =>
       one.kind === 'figure' &&
-      (one.from === to + 1 || one.to + 1 === from || (one.from > to && HAPPENED.test(between(one).trim()))),
+      (one.from === to + 1 ||
+        one.to + 1 === from ||
+        (one.from > to && ONLY_TO.test(between(one))) ||
+        (one.from > to && HAPPENED.test(between(one).trim()))),
   )
 }
 
+/** "We only heard it from 87 cm", "only to 25 mm". */
+const ONLY_TO = /^ (?:\p{L}+ (?:\p{L}+ )?(?:it|them) (?:\p{L}+ )?|(?:up )?(?:to|from|at|about) )$/u
 const SIZES: [RegExp, Quality][] = [
   [/^long$/, 'length'],
   [/^(?:high|tall)$/, 'height'],
