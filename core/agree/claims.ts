@@ -108,10 +108,12 @@ export function readConclusion(written: string, plan: Plan, evidence: Evidence, 
   if (evidence.grade !== 'nothing-yet') {
     const hedged = HEDGED.test(text)
     let [earlier, sole]: (ConditionMention | undefined)[] = []
+    let ago: ConditionMention[] = []
     for (const sentence of sentences) {
-      const read = readSentence(sentence, plan, evidence, own, { hedged, sure: SURE.test(text) && !hedged, earlier, sole })
+      const read = readSentence(sentence, plan, evidence, own, { hedged, sure: SURE.test(text) && !hedged, earlier, sole, ago })
       const named = sentence.mentions.filter((one): one is ConditionMention => one.kind === 'condition')
       earlier = named.at(-1) ?? earlier
+      ago = named
       sole = named.every(({ id }) => id === named[0]?.id) ? named[0] : undefined
       doubts.push(...read.doubts)
       right.push(...read.right)

@@ -21,8 +21,9 @@ export function withoutEnding(word: string): string {
 
 /** Is a word, in the plural or not, one of the main words of a name. `isWordOf('papers', 'the kind of paper') // true` */
 export function isWordOf(word: string, name: string): boolean {
-  const words = mainWords(name)
-  return words.includes(withoutEnding(word)) || words.includes(withoutEnding(word.replace(/s$/, '')))
+  const bare = (one: string) => withoutEnding(one).replace(/e$/, '')
+  const words = mainWords(name).map((one) => one.replace(/e$/, ''))
+  return words.includes(bare(word)) || words.includes(bare(word.replace(/s$/, '')))
 }
 
 /** Do the main words of a card's name all stand in a text. `isNamed('the width of the strip', 'how wide the strip, its width') // true` */

@@ -12,6 +12,7 @@ const FAR_ON = '(?:\\p{L}+ ){0,2}'
 /** Of things that were read, and neither of those who read them ("every group found") nor "all in all". */
 const EVERY_READING =
   '(?<!\\b(?:of|in|after) )\\b(?:every|each|all)\\b(?! (?:groups?|teams?|child\\p{L}*|of us|one of us|in all|time)\\b)'
+const EVERY_ONE = new RegExp(EVERY_READING, 'u')
 const BEFORE_FIGURE: [Bound, RegExp][] = [
   [
     'below',
@@ -45,7 +46,12 @@ export function boundOf({ text, from }: Stretch, figure: Span): { holds: Bound; 
     // "On average all came over 60" speaks of averages.
     if (holds.startsWith('all-') && AVERAGED.test(text)) continue
     const match = pattern.exec(before)
-    if (match) return { holds, from: from + match.index, ofEvery: holds.startsWith('all-') || match[0].startsWith('no') }
+    if (match)
+      return {
+        holds,
+        from: from + match.index,
+        ofEvery: holds.startsWith('all-') || match[0].startsWith('no') || EVERY_ONE.test(before),
+      }
   }
   return undefined
 }

@@ -1,7 +1,7 @@
 import { evenedOf, gradeBetween, type Evidence } from '../../evidence'
 import { activeConditions, changedFactor, isWordOf, mainWords, withoutEnding, type Plan } from '../../lesson'
 import { comparesMoments, countsOf, resultUnit, testOf } from '../../test'
-import { numberOf, unitOf, type Quality, type Side } from '../../quantity'
+import { NUMBER_WORDS, numberOf, unitOf, type Quality, type Side } from '../../quantity'
 import { readEquality } from './equality'
 import { HEDGED, NARROWED, NEGATED, NOT_FOUND } from './lexicon'
 import {
@@ -11,6 +11,7 @@ import {
   withoutNames,
   type ComparingMention,
   type ConditionMention,
+  type Mention,
   type Span,
   type Stretch,
 } from './mentions'
@@ -59,6 +60,8 @@ function readChange(clause: Stretch, plan: Plan, evidence: Evidence): Judged[] |
 
 /** Who was named before a sentence: last of all, and alone in the sentence right before it. */
 export interface Earlier {
+  /** In the sentence right before. */
+  ago?: ConditionMention[] | undefined
   earlier?: ConditionMention | undefined
   sole?: ConditionMention | undefined
 }
@@ -72,27 +75,38 @@ export function readDirections(
   plan: Plan,
   evidence: Evidence,
   hedged: boolean,
-  { earlier, sole }: Earlier = {},
+  { earlier, sole, ago }: Earlier = {},
 ): Judged[] {
   // "With more layers it lifts fewer clips: 18 with one": behind the colon stand the figures for it.
   const colon = sentence.text.indexOf(': ')
-  const [lead, rest] = colon < 0 ? [sentence, undefined] : [part(sentence, 0, colon), part(sentence, colon, sentence.text.length)]
+  const [lead, rest] = colon < 0 ? leadOf(sentence) : [part(sentence, 0, colon), part(sentence, colon, sentence.text.length)]
   if (FOR_EACH.test(sentence.text)) return []
   const untrue = NOT_TRUE.exec(sentence.text)
   if (untrue) {
     const told = clausesJudged(part(sentence, untrue.index + untrue[0].length, sentence.text.length), plan, evidence, hedged, {
       earlier,
       sole,
+      ago,
     })
     return told.flatMap(({ code, at }): Judged[] => (code === 'right' ? [{ code: 'wrong-direction', named: undefined, at }] : []))
   }
   const listed = readOrder(sentence, plan, evidence)
   // What is listed one after the other is read clause by clause as well, unless it is wrong already.
   if (listed && (listsOrder(sentence) || listed.some(({ code }) => code !== 'right'))) return listed
-  if (listed && isList(sentence)) return [...listed, ...clausesJudged(sentence, plan, evidence, hedged, { earlier, sole })]
+  if (listed && isList(sentence)) return [...listed, ...clausesJudged(sentence, plan, evidence, hedged, { earlier, sole, ago })]
   const trend = readTrend(lead, plan, evidence, hedged)
-  if (!trend) return clausesJudged(sentence, plan, evidence, hedged, { earlier, sole })
-  return [trend, ...(rest ? clausesJudged(rest, plan, evidence, hedged, { earlier, sole }) : [])]
+  if (!trend) return clausesJudged(sentence, plan, evidence, hedged, { earlier, sole, ago })
+  return [trend, ...(rest ? clausesJudged(rest, plan, evidence, hedged, { earlier, sole, ago }) : [])]
+}
+
+/** "Dropping it higher makes it bounce higher, from 11 in at 20 in": what stands before anybody is named. */
+function leadOf(sentence: Stretch): [Stretch, Stretch | undefined] {
+  const first = sentence.mentions.find(({ kind }) => kind === 'condition')
+  const cut = first && clausesOf(sentence).find(({ from, to }) => first.from >= from && first.to <= to)?.from
+  if (cut === undefined || cut === sentence.from) return [sentence, undefined]
+  const lead = part(sentence, 0, cut - sentence.from)
+  const compares = lead.mentions.filter(({ kind }) => kind === 'comparing').length > 1
+  return compares ? [lead, part(sentence, cut - sentence.from, sentence.text.length)] : [sentence, undefined]
 }
 
 /** "With every 20 in more it bounces 10 in more": nobody reckons that out here. */
@@ -105,7 +119,13 @@ function part({ text, from, mentions }: Stretch, begin: number, end: number): St
   return { ...span, text: text.slice(begin, end), mentions: mentions.filter((one) => one.from >= span.from && one.to <= span.to) }
 }
 
-function clausesJudged(sentence: Stretch, plan: Plan, evidence: Evidence, hedged: boolean, { earlier, sole }: Earlier): Judged[] {
+function clausesJudged(
+  sentence: Stretch,
+  plan: Plan,
+  evidence: Evidence,
+  hedged: boolean,
+  { earlier, sole, ago = [] }: Earlier,
+): Judged[] {
   // Who a sentence began with stays its subject: "card was lower than tissue, but higher than …".
   let last: ConditionMention | undefined
   let ofPlaces: PlaceClaim | undefined
@@ -133,7 +153,7 @@ function clausesJudged(sentence: Stretch, plan: Plan, evidence: Evidence, hedged
       const other = otherKindOfKept(clause, plan)
       if (other) return [{ code: 'not-tested', factor: other.factor.id, at: [other.at] }]
     }
-    const spoken: Spoken = { clause, sentence, conditions, before, earlier: last ?? earlier, sole: before ? undefined : sole }
+    const spoken: Spoken = { clause, sentence, conditions, before, earlier: last ?? earlier, sole: before ? undefined : sole, ago }
     return words.flatMap((word) => judgeWord(word, spoken, plan, evidence, hedged))
   })
 }
@@ -154,6 +174,8 @@ interface Spoken {
   before: ConditionMention | undefined
   /** In this sentence or one before it. */
   earlier: ConditionMention | undefined
+  /** In the sentence before this one. */
+  ago: ConditionMention[]
   /** The only one that the sentence before this one names. */
   sole: ConditionMention | undefined
 }
@@ -168,7 +190,7 @@ function ofMeasured({ from }: ComparingMention, clause: Stretch, plan: Plan): bo
 
 const BECAME = /\b(?:got|gets|became|becomes|has become|turned)\b/
 const THAN_ALL =
-  /\bthan (?:(?:any|all|every|each)(?: of)?(?: the| our)? (?:others?|rest)|the (?:others|rest|other (?:two|three|four|five)))\b/
+  /\bthan (?:(?:in|with|from|on|for) )?(?:(?:any|all|every|each)(?: of)?(?: the| our)? (?:others?|rest)|the (?:others|rest|other (?:two|three|four|five)))\b/
 
 function judgeWord(word: ComparingMention, spoken: Spoken, plan: Plan, evidence: Evidence, hedged: boolean): Judged[] {
   const { clause, sentence, conditions, before } = spoken
@@ -182,7 +204,8 @@ function judgeWord(word: ComparingMention, spoken: Spoken, plan: Plan, evidence:
   if (!fitsResult(word, plan) && word.quality === 'rank') return judgeUnranked(word, conditions, evidence, hedged)
   // "The magnet is weakest through six layers": what it lifts is how strong it is.
   if (!fitsResult(word, plan) && word.quality === 'strength' && ofMeasured(word, clause, plan)) return []
-  if (!fitsResult(word, plan))
+  const perTime = word.quality === 'size' && PER_TIME.test(clause.text.slice(word.to - clause.from)) && !saysPerTime(plan)
+  if (!fitsResult(word, plan) || perTime)
     return isUnmeasured(word, clause, plan, sentence.text.includes(': ')) && (conditions.length > 0 || before)
       ? [{ code: 'not-measured', word: word.word, at: placesOf(word) }]
       : []
@@ -213,9 +236,15 @@ function judgeWord(word: ComparingMention, spoken: Spoken, plan: Plan, evidence:
     const then = now && plan.watch.named[plan.watch.named.findIndex(({ id }) => id === now.id) - 1]
     return now && then ? judgeComparative({ word, subject: now, side }, [{ ...now, id: then.id }], plan, evidence, hedged) : []
   }
+  // "31.7 in and 10.9 in, so 20.8 in more": of which the figure says how much.
+  const figure = clause.mentions.find((one) => one.kind === 'figure' && one.to === word.from - 1)
+  if (figure && !word.superlative && conditions.length === 0 && /^\W*(?:and )?so\b/.test(clause.text) && namesTwo(sentence))
+    return hasFigure(figure, evidence) ? [{ code: 'right', at: placesOf(word) }] : []
   const isIt = IT.test(clause.text.slice(0, word.from - clause.from))
   const ofAll = readOfAll(word, side, spoken, plan, evidence, hedged)
   if (ofAll) return ofAll
+  const overall = word.superlative && OF_READINGS_ITSELF.test(clause.text.slice(word.to - clause.from)) && conditions.length === 0
+  if (overall) return ofAllReadings(word, sentence, evidence)
   const subject = subjectOf(word, conditions, before, clause) ?? (isIt ? spoken.sole : undefined)
   if (!subject) return []
   if (NARROWED.test(clause.text.slice(word.from - clause.from)))
@@ -232,7 +261,7 @@ function judgeWord(word: ComparingMention, spoken: Spoken, plan: Plan, evidence:
   if (word.superlative || toAll)
     return subjects.length > 1
       ? []
-      : judgeFirst({ word, subject, side }, toAll, clause, amongThings(word, clause, plan, evidence), hedged)
+      : judgeFirst({ word, subject, side }, toAll, clause, amongThings(word, clause, sentence.text, plan, evidence), hedged)
   const than = /\bthan\b/.test(clause.text.slice(word.to - clause.from))
   const object =
     conditions.find(({ from, id }) => from > Math.max(word.to, subject.to) && id !== subject.id) ??
@@ -242,7 +271,7 @@ function judgeWord(word: ComparingMention, spoken: Spoken, plan: Plan, evidence:
   const objects =
     object && (than || isBehind(word) || isObject(object, clause) || object.from === word.from)
       ? withJoined(object, conditions, clause)
-      : otherOfTwo(subjects, sentence, clause)
+      : otherOfTwo(subjects, spoken)
   const each = subjects.map((one) => judgeComparative({ word, subject: one, side }, objects, plan, evidence, hedged))
   if (each.some((judged) => judged.length === 0)) return each.flat().filter(({ code }) => code !== 'right')
   const degree = degreeOf(word, clause)
@@ -250,6 +279,12 @@ function judgeWord(word: ComparingMention, spoken: Spoken, plan: Plan, evidence:
   const fits = degree && others.every((id) => hasDegree(degree.large, subject.id, id, evidence))
   return fits ? [...each.flat(), { code: 'right', at: [degree.at] }] : each.flat()
 }
+
+const namesTwo = ({ mentions }: Stretch) =>
+  new Set(mentions.flatMap((one) => (one.kind === 'condition' ? [one.id] : []))).size === 2
+
+/** Is it read in the unit of the results: what it says was held against the differences. */
+const hasFigure = (figure: Mention, { summaries }: Evidence) => figure.kind === 'figure' && summaries.length > 1
 
 /** "From 60 in instead of 20 in": what is compared with, though it stands first. */
 function isObject({ from }: Span, clause: Stretch): boolean {
@@ -331,10 +366,27 @@ function ofReadings(word: ComparingMention, { id }: ConditionMention, clause: St
   return figure.value === (word.side === 'more' ? summary.highest : summary.lowest) ? [{ code: 'right', at: placesOf(word) }] : []
 }
 
+/** "Our highest reading was 65 mm, in kitchen roll": of all that were read. */
+function ofAllReadings(word: ComparingMention, { mentions }: Stretch, { summaries }: Evidence): Judged[] {
+  const figure = mentions.find((one) => one.kind === 'figure')
+  const named = mentions.filter((one): one is ConditionMention => one.kind === 'condition')
+  if (figure?.kind !== 'figure' || named.length > 1) return []
+  const endOf = ({ highest, lowest }: (typeof summaries)[number]) => (word.side === 'more' ? highest : lowest)
+  const ends = summaries.map(endOf)
+  const end = word.side === 'more' ? Math.max(...ends) : Math.min(...ends)
+  const whose = summaries.filter((one) => endOf(one) === end).map(({ condition }) => condition)
+  return figure.value === end && named.every(({ id }) => whose.includes(id))
+    ? [{ code: 'right', at: placesOf(word, ...named) }]
+    : []
+}
+
+/** "Of the three wrappings the scarf is best". */
+const OF_THE_THINGS = new RegExp(`^\\W*of (?:the |our |all )*(?:(${NUMBER_WORDS.join('|')}) )?(\\p{L}{3,}) `, 'u')
+
 /** "The worst wrapping": what is called nothing is none of them. */
-function amongThings(word: ComparingMention, clause: Stretch, plan: Plan, evidence: Evidence): Evidence {
+function amongThings(word: ComparingMention, clause: Stretch, sentence: string, plan: Plan, evidence: Evidence): Evidence {
   const after = clause.text.slice(word.to - clause.from)
-  const [, many, ofAll] = /^ of (?:the |our |all )*(?:(\p{L}+) )?(\p{L}{3,})/u.exec(after) ?? []
+  const [, many, ofAll] = OF_THE_THINGS.exec(sentence) ?? /^ of (?:the |our |all )*(?:(\p{L}+) )?(\p{L}{3,})/u.exec(after) ?? []
   const noun = ofAll ?? /^\s+(\p{L}{3,})/u.exec(after)?.[1]
   if (noun === undefined || !isWordOf(noun, changedFactor(plan)?.name ?? '')) return evidence
   // "The worst of the four wrappings", where nothing is one of them.
@@ -419,13 +471,19 @@ const IS_THE = /\b(?:is|was) (?:\p{L}+ )?the $/u
 const GROWN = /^(?:tall|wid|broad|deep)/
 const OF_THINGS: readonly Quality[] = ['width', 'length', 'depth']
 
+const saysPerTime = (plan: Plan) =>
+  /\b(?:per|in|each|every) (?:a |one |ten )?(?:second|minute|hour|day)/.test(testOf(plan).measure?.name ?? '')
+
+/** How much in a second, where nobody looked at the clock. */
+const PER_TIME = /^ (?:\p{L}+ )?(?:per|each|every) (?:second|minute|hour|day)\b/u
+
 /** How much of something is held is not how high it climbs. */
 const HOLDS = /\b(?:holds?|held|keeps?|kept|carries|carried|stores?) (?:the )?$/
 
 function isUnmeasured({ word, quality, from, to, of }: ComparingMention, clause: Stretch, plan: Plan, explained: boolean): boolean {
   // What stands before a colon is explained behind it.
   if (HEDGED.test(clause.text) || explained) return false
-  if (quality === 'size' && unitOfWhat(of)) return true
+  if (quality === 'size' && (unitOfWhat(of) || PER_TIME.test(clause.text.slice(to - clause.from)))) return true
   if (quality === 'size' && of !== undefined && HOLDS.test(clause.text.slice(0, from - clause.from))) return true
   // "The thickest paper" is said of the thing itself.
   const noun = /^\s+(\p{L}{3,})/u.exec(clause.text.slice(to - clause.from))?.[1]
@@ -446,13 +504,20 @@ function isUnmeasured({ word, quality, from, to, of }: ComparingMention, clause:
 }
 
 /** "Paste held 34 s, the glue stick 14 s, so paste holds longer": than the other of the two that were named. */
-function otherOfTwo(subjects: ConditionMention[], sentence: Stretch, clause: Stretch): ConditionMention[] {
-  if (subjects.length !== 1 || !/^\W*(?:and )?so\b/.test(clause.text)) return []
-  const before = sentence.mentions.filter((one): one is ConditionMention => one.kind === 'condition' && one.to <= clause.from)
+function otherOfTwo(subjects: ConditionMention[], { sentence, clause, ago }: Spoken): ConditionMention[] {
+  if (subjects.length !== 1 || !DRAWN.test(clause.text)) return []
+  const here = sentence.mentions.filter((one): one is ConditionMention => one.kind === 'condition' && one.to <= clause.from)
+  // "Bubble wrap: 124 cm, newspaper: 183 cm. So bubble wrap is better."
+  const before = here.length > 0 ? here : ago
+  // "In writing paper it stood at 25 mm. We are sure that tissue is higher."
+  if (here.length === 0 && new Set(ago.map(({ id }) => id)).size === 1 && ago[0]!.id !== subjects[0]!.id) return ago.slice(0, 1)
   const ids = [...new Set(before.map(({ id }) => id))]
   if (ids.length !== 2 || !ids.includes(subjects[0]!.id)) return []
   return before.filter(({ id }) => id !== subjects[0]!.id).slice(0, 1)
 }
+
+/** What follows from what was said before. */
+const DRAWN = /^\W*(?:and )?(?:so\b|we are (?:\p{L}+ )?sure (?:that )?)/u
 
 /** An object with those that stand right behind it: "than in the cupboard and the window". */
 function withJoined(object: ConditionMention, conditions: ConditionMention[], clause: Stretch): ConditionMention[] {

@@ -111,16 +111,18 @@ export function readFigures(
       else if (strict || together) wrong.push(wrongly(figure, sentence, against, tables[0]!.rows.get(against)?.averages[0]))
       continue
     }
-    const between = ofEnd
-      ? undefined
-      : (betweenTwo(sentence, clause, figure, evidence) ?? sinceBefore(sentence, clause, figure, plan, evidence))
+    const than = figureThan(sentence, figure)
+    const between =
+      ofEnd || than
+        ? undefined
+        : (betweenTwo(sentence, clause, figure, evidence) ?? sinceBefore(sentence, clause, figure, plan, evidence))
     const isDifference =
       between && beyond
         ? between.some((one) => lies(Math.abs(one)))
         : (between ?? differences).some((one) => isSaid(figure, one, plan, { about, leeway: 1 }))
     // "87 cm quieter" is a difference, whatever the average is.
-    const isOther = isCompared(sentence, figure)
-    const says = saysDifference(sentence, figure) || ofReadings
+    const isOther = !than && isCompared(sentence, figure)
+    const says = !than && (saysDifference(sentence, figure) || ofReadings)
     const owned =
       strict && !ofItself && !FROM_TO.test(sentence.text) ? owners : evidence.summaries.map(({ condition }) => condition)
     const fits =
@@ -143,7 +145,8 @@ export function readFigures(
       if (bound.ofEvery) wrong.push(wrongly(figure, sentence, undefined, undefined))
       continue
     }
-    if (fits) right.push({ from: begun ?? (bound ?? (between && beyond))?.from ?? figure.from, to: figure.to })
+    if (than && !than.holds) wrong.push(wrongly(figure, sentence, undefined, undefined))
+    else if (fits) right.push({ from: begun ?? than?.from ?? (bound ?? (between && beyond))?.from ?? figure.from, to: figure.to })
     else if (between !== undefined || says || !(near || together || (isDifference && !strict))) {
       const condition = strict ? owners[0] : undefined
       const table = condition === undefined ? undefined : tables[0]!.rows.get(condition)?.averages[0]
@@ -183,10 +186,32 @@ function isReading(figure: FigureMention, { lowest, highest }: { lowest: number;
   return value !== undefined && value >= lowest && value <= highest && decimalsOf(value) <= decimalsOf(resolution)
 }
 
+/** "61 mm is more than 49 mm": two figures, each of its own; what compares them stands between. */
+function figureThan({ text, from, mentions }: Stretch, figure: FigureMention): { from: number; holds: boolean } | undefined {
+  const figures = mentions.filter((one) => one.kind === 'figure')
+  const place = figures.indexOf(figure)
+  const between = (one: Span, next: Span) => IS_THAN.exec(text.slice(one.to - from, next.from - from))
+  const [before, after] = [figures[place - 1], figures[place + 1]]
+  if (before && between(before, figure)) return { from: before.to, holds: isSo(before, figure, between(before, figure)!) }
+  if (after && between(figure, after)) return { from: figure.from, holds: isSo(figure, after, between(figure, after)!) }
+  return undefined
+}
+
+const IS_THAN =
+  /^ (?:is|are|was|were) (?:much |far |a lot |clearly )?(?:(more|higher|bigger|larger|greater|longer|further)|less|lower|smaller|fewer|shorter) than $/
+
+function isSo(one: FigureMention, other: FigureMention, match: RegExpExecArray): boolean {
+  const inOther = convert(one.value, one.unit, other.unit) ?? NaN
+  return match[1] === undefined ? inOther < other.value : inOther > other.value
+}
+
 /** "The difference between A and B was 12 mm", "A climbed 12 mm further than B": of those two, and of no others. */
 function betweenTwo(sentence: Stretch, clause: Stretch, figure: Span, { summaries }: Evidence): number[] | undefined {
   const before = sentence.text.slice(0, figure.from - sentence.from)
   const between = /\b(?:difference|gap) between\b/.test(before)
+  const ends = between && BEST_AND_WORST.test(before)
+  const all = summaries.map(({ evened }) => evened)
+  if (ends) return [Math.max(...all) - Math.min(...all)]
   // "There were 12 mm between A and B".
   const behind = /^\s?between\b/.test(sentence.text.slice(figure.to - sentence.from))
   const compares =
@@ -204,10 +229,10 @@ function betweenTwo(sentence: Stretch, clause: Stretch, figure: Span, { summarie
       ? after
       : named(clause, steps || spans ? figure.from : clause.to)
   // "Kitchen roll reached 61 mm, 12 mm more than tissue."
-  const all =
+  const said =
     inClause.length === 1 && !between && !behind && !grown ? [...named(sentence, clause.from).slice(-1), ...inClause] : inClause
-  const [a, b] = [...new Set(all)].map((id) => summaries.find(({ condition }) => condition === id))
-  if (new Set(all).size !== 2 || !a || !b) return undefined
+  const [a, b] = [...new Set(said)].map((id) => summaries.find(({ condition }) => condition === id))
+  if (new Set(said).size !== 2 || !a || !b) return undefined
   const goes = steps || grown || spans
   return goes ? goneTheSaidWay([b.evened - a.evened, b.mean - a.mean], clause.text) : [a.evened - b.evened, a.mean - b.mean]
 }
@@ -276,6 +301,9 @@ function grewFromTo({ text, from, mentions }: Stretch, figure: Span): boolean {
 const CHANGED_BY =
   /\b(?:grew|grown|rose|climbed|fell|dropped|cooled|warmed|lost|gained|shrank|sank|went (?:up|down)|increased|decreased|changed)(?: by)?(?: about)? $/
 
+const BEST_AND_WORST =
+  /\bbetween (?:the )?(?:best|highest|longest|first|most|worst|lowest|shortest|last|least) and (?:the )?(?:best|highest|longest|first|most|worst|lowest|shortest|last|least) /
+
 /** How far readings of one condition lie apart. */
 const RANGES = /\b(?:rang\w*|spread|apart|differ\w*|between|wobble\w*)\b/
 
@@ -317,7 +345,7 @@ function saysDifference(sentence: Stretch, figure: Span): boolean {
   const after = sentence.text.slice(figure.to - sentence.from)
   return (
     /\b(?:by|difference (?:of|is|was)|gap (?:of|is|was)|took up|soaked up|gained|put on|lost)(?:\s+\w+)?\s*$/.test(before) ||
-    DIFFERENCE.test(after.slice(0, 16))
+    DIFFERENCE.test(after.slice(0, 16).split(/[,;:]/)[0]!)
   )
 }
 

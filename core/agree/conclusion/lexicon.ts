@@ -41,7 +41,7 @@ export const QUALITY_NAMES: Record<Quality, string[]> = {
 export const RANGED = /\b(?:between|from|half of us|most of us|ranged?)\b/i
 
 export const HEDGED =
-  /\b(may|might|maybe|perhaps|seems?|looks? (?:like|as if)|probably|lean\w*|not (?:quite |completely |very )?sure|unsure|cannot (?:yet )?tell|can't tell|could not tell|not (?:yet )?(?:tell|say)|could be|not clear|unclear|too (?:close|near|little)(?: apart| together)? to (?:tell|say|call)|we think|i think|(?:cannot|can't) (?:yet )?be (?:sure|certain)|(?:before|until) we can (?:say|tell|be sure)|we (?:\w+ )?need(?:ed)? (?:more (?:tries|readings|trials|tests|repeats|measurements|numbers|time)|to (?:test|measure|try|repeat|time|weigh)))\b/i
+  /\b(may|might|maybe|perhaps|seems?|looks? (?:like|as if)|probably|lean\w*|not (?:quite |completely |very )?sure|unsure|cannot (?:yet )?tell|can't tell|could not tell|not (?:yet )?(?:tell|say)|could be|not clear|unclear|too (?:close|near|little|early|soon)(?: apart| together)? to (?:tell|say|call|know)|we think|i think|(?:cannot|can't) (?:yet )?be (?:sure|certain)|(?:before|until) we can (?:say|tell|be sure)|we (?:\w+ )?need(?:ed)? (?:more (?:tries|readings|trials|tests|repeats|measurements|numbers|time)|to (?:test|measure|try|repeat|time|weigh)))\b/i
 export const HOW_SURE =
   /\b(sure|clear|clearly|tell|show|shown|groups? (?:agree\w*|found|got|put)|probably|lean\w*|evidence|wobble|certain)\b/i
 /** More than the usual firmness of a sentence. */
@@ -51,7 +51,7 @@ export const CERTAIN =
 export const PROOF =
   /\b(prove[sdn]?|proof|always|every time(?! we\b)|every single time|without (?:a |any )?doubt|100 ?%|in all cases|for certain|it is a fact|never (?!less|always|was|is|has|does|goes|across)\p{L}+s)(?!\p{L})/giu
 /** The best for something, or at something, is not the best. */
-export const NARROWED = /\b(?:best|better|worst|worse) (?:for|at)\b/
+export const NARROWED = /\b(?:best|better|worst|worse)(?: (?:for|at)\b| \p{L}+ for \p{L}+ing\b)/u
 /** Said of how they worked and not of what came out. */
 export const OF_THE_METHOD =
   /\b(kept|keep|used|use|poured|cut|put|took turns|measured|read it|were careful|made sure|fair|repeat\w*|same (?:amount|size|way|person|for (?:everybody|everyone|every group|each group|all groups)|every time|each time))\b/i
@@ -63,7 +63,7 @@ export const EFFECT =
   /\b(changes?|changed|affects?|affected|matters?|mattered|(?:makes?|made|does make) (?:a |the )?(?:big |real |clear |clear )?difference|ha[sd] (?:an? )?(?:\w+ )?effect|decides?|depends? on)\b/i
 export const MAKES = /\b(makes?|made|causes?|caused|lets?|helps?|changes?|changed|affects?|affected|matters?|mattered)\b/i
 export const NO_DIFFERENCE =
-  /\b(?:no (?:real |clear |big )?difference(?: that matters)?|makes? no|made no|(?:does|did) not (?:matter|change|affect)|(?:doesn't|didn't) (?:matter|change|affect)|not change|no effect|(?:are|were|is|was|came out|stayed|all|both|climbed|reached|lifted|bounced|weighed|lasted|grew|rose|went|got|held|drank|took|needed)(?: to)? (?:all |both |about |nearly |almost |exactly |just )*(?:the same|equal(?:ly)?)|too (?:close|near|little)(?: apart| together)? to (?:tell|say|call)|(?:at|to|had|have|got|reached|show(?:s|ed)?) the same (?:temperature|height|length|distance|weight|mass|level|result|average)|(?:about|nearly|almost|roughly|pretty much) the same(?! (?:way|kind|sort|person|people|place|day|amount of|as)\b)|equally (?:long|far|high|fast|warm|strong|well|much|often|heavy|tall|loud|good|big)|(?:could not|couldn't|cannot|can't|did not|didn't) (?:\w+ )?(?:find|see|measure|notice|tell) (?:a|any) (?:real |clear |big )?difference)\b/gi
+  /\b(?:no (?:real |clear |big )?difference(?: that matters)?|makes? no|made no|(?:does|did) not (?:matter|change|affect)|(?:doesn't|didn't) (?:matter|change|affect)|not change|changes? nothing|changed nothing|(?:do|does|did) not differ|(?:don't|doesn't|didn't) differ|(?:are|were) not different|no effect|(?:are|were|is|was|came out|stays?|stayed|remain(?:s|ed)?|all|both|climbs?|reach(?:es)?|lifts?|bounces?|weighs?|lasts?|grows?|drinks?|takes?|needs?|holds?|gets?|climbed|reached|lifted|bounced|weighed|lasted|grew|rose|went|got|held|drank|took|needed)(?: to)? (?:all |both |about |nearly |almost |exactly |just )*(?:the same|equal(?:ly)?)|too (?:close|near|little)(?: apart| together)? to (?:tell|say|call)|(?:at|to|had|have|got|reached|show(?:s|ed)?) the same (?:temperature|height|length|distance|weight|mass|level|result|average)|(?:about|nearly|almost|roughly|pretty much) the same(?! (?:way|kind|sort|person|people|place|day|amount of|as)\b)|equally (?:long|far|high|fast|warm|strong|well|much|often|heavy|tall|loud|good|big)|(?:could not|couldn't|cannot|can't|did not|didn't) (?:\w+ )?(?:find|see|measure|notice|tell) (?:a|any) (?:real |clear |big )?difference)\b/gi
 export const LOST = /\b(lost|loses?|losing|shrank|shrunk|shrinks?|dropped|drops?|fell|falls?|cooled|cools?|used up|melted away)\b/i
 export const ABOUT =
   /\b(about|around|nearly|almost|roughly|close to|near|just (?:over|under)|over|under|more than|less than|approximately|some)\s*$/i
@@ -84,7 +84,7 @@ export const JOINING = new Set(
   be been being is are was were has have had will can could may might yet just still out up down off over under into onto round i you
   test class results result table numbers conclusion think thought
   quite very rather really more less most least between each other whether if how found find saw see show shows
-  shown showed say says said tell tells know looks look like seems seem that's it's our us me my mine on average overall once away back real difference gap apart lie lies lay means again instead reading readings measurement measurements thermometer scale scales ruler rulers stopwatch instrument instruments makes made use used way kind kinds sort sorts type types`
+  shown showed say says said tell tells know looks look like seems seem that's it's our us me my mine must on average overall once away back real difference gap apart lie lies lay means again instead reading readings measurement measurements thermometer scale scales ruler rulers stopwatch instrument instruments makes made use used way kind kinds sort sorts type types`
     .split(/\s+/)
     .filter(Boolean),
 )

@@ -1,4 +1,4 @@
-import { activeConditions, conditionValue, isWordOf, mainWords, withoutEnding, type Plan } from '../../lesson'
+import { activeConditions, changedFactor, conditionValue, isWordOf, mainWords, withoutEnding, type Plan } from '../../lesson'
 import { comparesMoments, countedPlace, resultUnit, testOf } from '../../test'
 import {
   COMPARING,
@@ -202,7 +202,7 @@ function nameOfMeasureIn(sentence: string, offset: number, plan: Plan): Span[] {
 
 const READ_SO = /\b(?:bounced|reached|climbed|rose|measured|averaged|jumped|came up|got up)(?: to| about| only)? $/
 
-const SENSED = /\b(?:hear|heard|see|saw|feel|felt|find|found|did|does|lost|gained|changed|shows?|showed) $/
+const SENSED = /\b(?:hear|heard|see|saw|feel|felt|find|found|did|does|lost|gained|changes?|changed|shows?|showed) $/
 
 function placesIn(sentence: string, offset: number, plan: Plan): PlaceMention[] {
   if (countedPlace(plan) !== 'apart') return []
@@ -259,7 +259,27 @@ function figuresIn(sentence: string, offset: number, plan: Plan): FigureMention[
     if (!written && noun && !isOften && !SMALL_AFTER.test(noun) && !counts.includes(withoutEnding(noun))) return []
     return [{ ...figure, to: figure.to + (written?.length ?? 0) }]
   })
-  return [...inDigits, ...inWords, ...nonesIn(sentence, offset, plan)].sort((a, b) => a.from - b.from)
+  return [...inDigits, ...inWords, ...countedIn(sentence, offset, plan), ...nonesIn(sentence, offset, plan)].sort(
+    (a, b) => a.from - b.from,
+  )
+}
+
+/** "It lifted thirteen clips", "eighteen clips with one layer", where clips were counted. */
+const COUNTED_IN_WORDS = new RegExp(
+  `(?:(?<=\\b(?:lifts?|lifted|holds?|held|up|carry|carries|carried|caught|got|gave|with|only|about|just) )(${NUMBER_WORDS.join('|')}) (\\p{L}{3,})|(?<=^\\W*|[,:] )(${NUMBER_WORDS.join('|')}) (\\p{L}{3,})(?= (?:with|through|at|for|from|in)\\b))`,
+  'gu',
+)
+
+function countedIn(sentence: string, offset: number, plan: Plan): FigureMention[] {
+  const unit = resultUnit(plan)
+  if (unitOf(unit).dimension !== 'number') return []
+  return [...sentence.matchAll(COUNTED_IN_WORDS)].flatMap((match): FigureMention[] => {
+    const [number, thing] = [match[1] ?? match[3], match[2] ?? match[4]]
+    const taken = isWordOf(thing!, changedFactor(plan)?.name ?? '')
+    if (taken || !isWordOf(thing!, testOf(plan).measure?.name ?? '')) return []
+    const from = offset + match.index + match[0].indexOf(number!)
+    return [{ kind: 'figure', value: numberOf(number!), decimals: 0, unit, unitSaid: false, from, to: from + number!.length }]
+  })
 }
 
 /** "Six layers lifted no clips", where clips were counted: none of them. */
@@ -368,6 +388,6 @@ function comparingIn(sentence: string, offset: number, plan: Plan): ComparingMen
 function isIdle(word: string, before: string, after: string): boolean {
   // "Fewer and fewer" is said once.
   if (after.startsWith(` and ${word}`)) return true
-  if (/\b(?:at|no|any|once|a little|far) $/.test(before) && /^(least|most|longer|more|best|last)$/.test(word)) return true
+  if (/\b(?:at|no|any|once|a little|so far) $/.test(before) && /^(least|most|longer|more|best|last)$/.test(word)) return true
   return word === 'most' && /^\s+(?:of\b|groups?\b|children\b|people\b|readings?\b)/.test(after)
 }

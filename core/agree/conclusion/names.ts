@@ -44,16 +44,21 @@ export const namesOf = oncePer((plan: Plan) => {
         !others.includes(word) &&
         !taken.includes(withoutEnding(word)),
     )
-    const pattern = words.map((word) => escaped(word).replace(/(\d)(?=\p{L})/gu, '$1\\s*')).join('[\\s-]*')
-    // "1 clip" is no condition called 1.
+    const pattern = words
+      .map((word) =>
+        (comparesMoments(plan) && word === 'dry' ? '(?:dry|dried|dries)' : escaped(word)).replace(/(\d)(?=\p{L})/gu, '$1\\s*'),
+      )
+      .join('[\\s-]*')
+    // "1 clip" is no condition called 1, and "6 more", "20 in higher" are steps.
     const counted = /^\d+$/.test(words.at(-1)!) && things.length > 0 ? `(?!\\s+(?:${things.map(escaped).join('|')}))` : ''
+    const noStep = plan.conditionsAs === 'numbers' ? NO_STEP : ''
     const ending = /\p{L}$/u.test(words.at(-1)!) ? '(?:e?s|e?r|i?er|e?st|i?est)?' : ''
     const made = (source: string) => ({
       id: condition.id,
       pattern: new RegExp(`(?<![\\p{L}\\p{N}.])${source}(?![\\p{L}\\p{N}]|[.,]\\d)`, 'gu'),
     })
     return [
-      made(pattern + ending + counted),
+      made(pattern + ending + counted + noStep),
       ...alone.map((word) => made(`${escaped(word)}s?`)),
       ...words
         .filter((word) => words.length > 1 && RANKS.test(word))
@@ -121,6 +126,8 @@ function ofTheEnds(plan: Plan, condition: Condition): string[] {
   return words.length === 0 ? [] : [`(?:${words.join('|')})(?= (?:${things.map(escaped).join('|')}))`]
 }
 
+const NO_STEP = '(?!\\s+(?:more|fewer|less|higher|lower|longer|shorter|further)\\b)'
+
 /** A number that stands for a condition beside the name of what was changed: "six layers", "6 layers". */
 function inWords(plan: Plan, condition: Condition): string[] {
   if (plan.conditionsAs !== 'numbers') return []
@@ -150,6 +157,6 @@ function inWords(plan: Plan, condition: Condition): string[] {
   const withUnit =
     NUMBER_WORDS[value - 1] === undefined || units.length === 0
       ? []
-      : [`${NUMBER_WORDS[value - 1]}[\\s-](?:${units.map(escaped).join('|')})`]
+      : [`${NUMBER_WORDS[value - 1]}[\\s-](?:${units.map(escaped).join('|')})${NO_STEP}`]
   return [...withUnit, ...written.map((word) => `${escaped(word)}${beside}`), ...alone]
 }

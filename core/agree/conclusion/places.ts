@@ -70,7 +70,10 @@ export function averagesAtPlace(
   const places = clause.mentions.filter((one): one is PlaceMention => one.kind === 'place')
   const own = places.findLast(({ to }) => to <= figure.from) ?? places.find(({ from }) => from >= figure.to)
   if (!own) return undefined
-  const apart = clause.mentions.some((one) => one.kind === 'comparing' && !one.superlative) || /\bdifferen/.test(clause.text)
+  const apart =
+    clause.mentions.some((one) => one.kind === 'comparing' && !one.superlative) ||
+    /\bdifferen/.test(clause.text) ||
+    (new Set(places.map(({ place }) => place)).size === 2 && /\bbetween\b/.test(clause.text))
   if (apart) {
     const differences = evidence.summaries.filter(({ condition }) => of.length === 0 || of.includes(condition))
     return { averages: differences.map(({ evened }) => evened), at: [] }

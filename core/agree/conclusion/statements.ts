@@ -86,7 +86,8 @@ const WISHED =
 /** What is said to change the result: the thing that was changed, as far as the grade goes; anything else was not tested. */
 export function effects(sentence: Stretch, plan: Plan, evidence: Evidence, hedged: boolean): ClaimDoubt[] {
   return clausesOf(sentence).flatMap((clause): ClaimDoubt[] => {
-    if (NEGATED.test(clause.text) || NOT_FOUND.test(clause.text) || / no /.test(clause.text)) return []
+    if (NEGATED.test(clause.text) || NOT_FOUND.test(clause.text) || / no |\bchange[sd]? (?:nothing|little)\b/.test(clause.text))
+      return []
     const kept = OF_THE_METHOD.test(clause.text)
       ? undefined
       : [...keptFactors(plan), ...comingFactors(plan)].find((factor) =>
@@ -135,10 +136,13 @@ const OTHER_PROPERTY =
   /\b(?:cheap|pretti|nic|saf|healthi|clean|dear|easi|tasti|tough|smart|ugli|soft|hard|smooth|rough|stiff|fresh|sticki|slimi|shini|green|yellow|brown|sweet|sour|bitter|salti)(?:er|est)\b/u
 
 /** "Is the cheapest", "is safer": said of a condition, and measured by nobody. */
+const PRAISED =
+  /\b(?:more|most|less|least) (?:expensive|comfortable|beautiful|useful|colou?rful|difficult|dangerous|popular|delicious|interesting|easily|valuable|flexible|durable|modern)\b/u
+
 export function notMeasured(sentence: Stretch, plan: Plan): ClaimDoubt[] {
   const known = [...plan.factors, ...plan.measures].map(({ name }) => name).join(' ')
   return clausesOf(sentence).flatMap((clause): ClaimDoubt[] => {
-    const match = OTHER_PROPERTY.exec(clause.text)
+    const match = OTHER_PROPERTY.exec(clause.text) ?? PRAISED.exec(clause.text)
     // How something looks to somebody is no property of it.
     if (match && /\b(?:looks?|looked|feels?|felt) (?:\p{L}+ )?$/u.test(clause.text.slice(0, match.index))) return []
     if (!match || known.includes(match[0].slice(0, 4)) || NOT_FOUND.test(clause.text) || HEDGED.test(clause.text)) return []
@@ -299,7 +303,7 @@ const GAP = /\bthe gap is (?:much )?bigger than (?:the wobble|what the (?:groups
 const BY_LUCK = /\b(?:luck|wobble|chance) could (?:hide or )?make (?:such )?a gap\b/g
 const TOP_TWO = /\b(?:cannot|can't) (?:yet )?tell (?:yet )?which of the (?:top|last) two (?:is the \p{L}+|comes first)/gu
 const ONLY_ONCE =
-  /\b(?:we (?:only )?(?:measured|read|tested|timed|weighed|tried) (?:each|it|them)(?: \p{L}+)? (?:only |just )?once|each (?:one )?was (?:only )?(?:measured|read|tested|timed|weighed|tried) (?:only |just )?once|(?:only )?one (?:reading|try|trial) each)\b/gu
+  /\b(?:we (?:only )?(?:measured|read|tested|timed|weighed|tried) (?:each|it|them)(?: \p{L}+)? (?:only |just )?once|each (?:one )?was (?:only )?(?:measured|read|tested|timed|weighed|tried) (?:only |just )?once|(?:only (?:have |had |took |did )?)?one (?:reading|try|trial) each)\b/gu
 const AGREEING = /\b(\d+) of (\d+) (?:groups?|children|child) agrees?\b/g
 
 /** What is true of the whole: that it matters, where that is clear; that nobody can tell, where nobody can; that nothing differs, where it is the same. */
@@ -328,7 +332,7 @@ export function toldRight(sentence: Stretch, plan: Plan, evidence: Evidence): Sp
 }
 
 const CANNOT_TELL =
-  /\b(?:cannot|can't|could not|are not able to) (?:yet )?(?:tell|say|be sure)(?: yet)?\b|\bnot (?:yet |quite |really |very )*sure(?: yet)?\b(?= (?:whether|if|which|about)| yet\b|[.!,]|$)|\bunsure\b/i
+  /\btoo (?:early|soon|close) to (?:tell|say|know)\b|\b(?:cannot|can't|could not|are not able to) (?:yet )?(?:tell|say|be sure)(?: yet)?\b|\bnot (?:yet |quite |really |very )*sure(?: yet)?\b(?= (?:whether|if|which|about)| yet\b|[.!,]|$)|\bunsure\b/i
 /** What else is true of a class that cannot be sure. */
 const SO_FAR = /\b(?:so far it (?:looks|seems)|it may be) so\b|\b(?:the |our )?(?:numbers|words) are (?:all |too |so )*mixed up\b/i
 const MISSING = /\b(?:some|a few|many) (?:numbers|readings|words) are (?:still )?missing\b/i

@@ -1,5 +1,6 @@
 import { evenedOf, type Evidence } from '../../evidence'
 import { changedFactor, conditionValue, isWordOf, mainWords, withoutEnding, type Plan } from '../../lesson'
+import { testOf } from '../../test'
 import { NEGATED, NOT_FOUND } from './lexicon'
 import type { Quality, Side } from '../../quantity'
 import { type ComparingMention, type Span, type Stretch } from './mentions'
@@ -28,6 +29,10 @@ export function readTrend(sentence: Stretch, plan: Plan, evidence: Evidence, hed
   const opposite = oppositesIn(sentence, plan) ?? addedIn(sentence, plan)
   if (opposite && words.length === 1)
     return judgeTrend(opposite, words[0]!, placesOf(opposite.at, words[0]!), sentence, plan, evidence, hedged)
+  const ends = readEnds(sentence, plan, evidence, hedged)
+  if (ends) return ends
+  const goes = readGoing(sentence, plan, evidence, hedged)
+  if (goes) return goes
   const [cause, effect] = words
   const joined = CORRELATED.test(sentence.text) || /\b(makes?|made|gives?|means?|lets?)\b/.test(sentence.text)
   const changed = changedFactor(plan)
@@ -97,6 +102,48 @@ function oppositesIn({ text, from }: Stretch, plan: Plan): { side: Side; at: Spa
     }
   }
   return undefined
+}
+
+const GOES =
+  /\b(?:(goes up|go up|went up|increases?|increased|rises?|rose|grows?|grew)|(goes down|go down|went down|decreases?|decreased|falls?|fell|drops?|sinks?|sank|shrinks?))\b/gu
+
+/** "As the layers go up, the clips go down." */
+function readGoing(sentence: Stretch, plan: Plan, evidence: Evidence, hedged: boolean): Judged | undefined {
+  const [cause, effect, ...more] = [...sentence.text.matchAll(GOES)]
+  // "We are sure it goes up": with the numbers.
+  if (cause && !effect && ONLY_GOES.test(sentence.text) && sentence.mentions.length === 0)
+    return judgeTrend({ side: 'more' }, goingOf(cause, sentence), [spanOf(cause, sentence)], sentence, plan, evidence, hedged)
+  if (!cause || !effect || more.length > 0 || !/\b(?:as|when|if|while)\b/.test(sentence.text)) return undefined
+  if (NEGATED.test(sentence.text) || NOT_FOUND.test(sentence.text)) return undefined
+  const said = mainWords(sentence.text)
+  if (!mainWords(changedFactor(plan)?.name ?? '').some((word) => said.includes(word))) return undefined
+  const at = [cause, effect].map((match) => spanOf(match, sentence))
+  return judgeTrend(goingOf(cause, sentence), goingOf(effect, sentence), at, sentence, plan, evidence, hedged)
+}
+
+const ONLY_GOES = /^\W*(?:and |so |we are (?:\p{L}+ )?sure (?:that )?)*(?:it|the number|the result) (?:\p{L}+ )(?:up|down)\W*$/u
+
+const spanOf = (match: RegExpExecArray, { from }: Stretch): Span => ({
+  from: from + match.index,
+  to: from + match.index + match[0].length,
+})
+
+function goingOf(match: RegExpExecArray, sentence: Stretch): ComparingMention {
+  const side: Side = match[1] === undefined ? 'less' : 'more'
+  return { kind: 'comparing', word: match[0], side, superlative: false, quality: 'size', ...spanOf(match, sentence) }
+}
+
+/** "The lowest drop gave the lowest bounce." */
+function readEnds(sentence: Stretch, plan: Plan, evidence: Evidence, hedged: boolean): Judged | undefined {
+  const [cause, effect, ...more] = sentence.mentions.filter(
+    (one): one is ComparingMention => one.kind === 'comparing' && one.superlative,
+  )
+  if (!cause || !effect || more.length > 0 || NEGATED.test(sentence.text) || NOT_FOUND.test(sentence.text)) return undefined
+  const nounOf = ({ to }: ComparingMention) => /^ (\p{L}{3,})/u.exec(sentence.text.slice(to - sentence.from))?.[1]
+  const [of, with_] = [cause, effect].map(nounOf)
+  const [changed, measured] = [changedFactor(plan)?.name ?? '', testOf(plan).measure?.name ?? '']
+  if (!of || !with_ || !isWordOf(of, changed) || isWordOf(of, measured) || !isWordOf(with_, measured)) return undefined
+  return judgeTrend(cause, effect, placesOf(cause, effect), sentence, plan, evidence, hedged)
 }
 
 /** "Adding layers makes the magnet lift fewer clips." */

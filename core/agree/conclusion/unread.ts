@@ -11,7 +11,7 @@ import { isAbout } from './plainly'
 
 /** What things do while they are tested: beside a condition and a figure they say that it was measured. */
 const HAPPENED =
-  /^(climb|reach|get|got|com|came|lift|drink|drank|drunk|soak|hear|heard|manag|carr|held|bounc|weigh|grow|grew|grown|tak|took|need|go|went|win|won|last|swing|swung|pull|make|made|measur|ris|rose|sink|sank|melt|dissolv|slid|slip|stay|rise|jump|fall|fell|mov|us|work|giv|gave|stretch|burn|float|spin|spun|roll|stick|stuck|stop|start|read|count|cross|travel|let|pick|drop|finish|run|ran|keep|kept|leave|left|lose|lost|gain|stand|stood|turn|beat|hang|hung|need|flow|spread|rose|fly|flew|grip|throw|threw|understand|understood|push|blow|blew|send|sent|rub|show|shown|wait|hop|scoop|pour|snap|broke|break|tear|tore|sprout|be|caught|catch|drew|draw|drawn|collect|squeez|breath|support|cost|bring|brought|put|add|end)[bdglmnprt]?(s|es|ed|ing|e|es|ies|ied)?$/
+  /^(climb|reach|get|got|com|came|lift|drink|drank|drunk|soak|hear|heard|manag|carr|held|bounc|weigh|grow|grew|grown|tak|took|need|go|went|win|won|last|swing|swung|pull|make|made|measur|ris|rose|sink|sank|melt|dissolv|slid|slip|stay|rise|jump|fall|fell|mov|us|work|giv|gave|stretch|burn|float|spin|spun|roll|stick|stuck|stop|start|read|count|cross|travel|let|pick|drop|finish|run|ran|keep|kept|leave|left|lose|lost|gain|stand|stood|turn|beat|hang|hung|need|flow|spread|rose|fly|flew|grip|throw|threw|understand|understood|push|blow|blew|send|sent|rub|show|shown|wait|hop|scoop|pour|snap|broke|break|tear|tore|sprout|be|caught|catch|drew|draw|drawn|collect|squeez|breath|support|cost|bring|brought|put|add|end|becom|became|choos|chos)[bdglmnprt]?(s|es|ed|ing|e|es|ies|ied)?$/
 
 /** Nothing but how sure the class is: "and we are sure of it", "that is clear". */
 const HOW_SURE_ONLY =
@@ -79,7 +79,10 @@ function unreadInClause(
   const reasoned = /^\W*because /.test(clause.text) && found.length > 0
   const share = RATIO.exec(reasoned ? withoutNames(clause).replace('because', '       ') : withoutNames(clause))
   const said = share &&
-    !(same && share[0] === 'all') && { from: clause.from + share.index, to: clause.from + share.index + share[0].length }
+    !(share[0] === 'all' && (same || followsNames(clause, share.index))) && {
+      from: clause.from + share.index,
+      to: clause.from + share.index + share[0].length,
+    }
   if (share && said && !open && !found.some((one) => overlaps(one, said))) return [whole]
   // A comparison that nobody judged is not understood, whatever stands beside it.
   const judged = [
@@ -125,6 +128,8 @@ function unreadInClause(
     // "32 cm long".
     if (isOfMeasuredSize(word, plan) && found.some(({ to }) => to === span.from - 1)) return []
     if (word === 'times' && /^how often\b/i.test(testOf(plan).measure?.name ?? '') && isBesideFigure(clause, span)) return []
+    if (word === 'through' && /\blets? $/.test(clause.text.slice(0, match.index))) return []
+    if (isNounOfMeasured(word, plan)) return []
     // "Lets most light through", where light was read.
     const letThrough = /\blets? (?:\p{L}+ )*(light|sound) $/u.exec(clause.text.slice(0, match.index))?.[1]
     if (word === 'through' && letThrough !== undefined && known.has(letThrough)) return []
@@ -148,7 +153,7 @@ function unreadInClause(
       clause.mentions.some(({ kind, to }) => kind === 'comparing' && to === span.from - 1)
     )
       return []
-    if (same && word === 'all') return []
+    if (word === 'all' && (same || followsNames(clause, match.index))) return []
     // "Even got to 65 mm".
     if (word === 'even' && HAPPENED.test(/^ (\p{L}+)/u.exec(clause.text.slice(match.index + word.length))?.[1] ?? '')) return []
     if (word === 'because' && reasoned) return []
@@ -181,6 +186,11 @@ const MOST_OFTEN = /^\W*(?:we (?:saw|found|said)|it was)? ?most often(?: we (?:s
 /** "We are sure they differ", said of those that were named. */
 const THEY_DIFFER =
   /^\W*(?:and |so )*we (?:are|can be) (?:sure|certain) (?:that )?(?:they|these|the two) (?:really )?(?:differ|are different)\W*$/
+/** "Kitchen roll, tissue and writing paper all climbed". */
+function followsNames(clause: Stretch, at: number): boolean {
+  return namesTwo(clause) && clause.mentions.some(({ kind, to }) => kind === 'condition' && to === clause.from + at - 1)
+}
+
 /** "The four papers differ". */
 const ALL_DIFFER =
   /^\W*(?:and |so )*(?:all )?(?:of )?(?:the |our )?(\p{L}+ )?(\p{L}+) (?:all )?(?:really )?(?:differ|differed|(?:are|were|came out) (?:all )?different)\W*$/u
@@ -255,6 +265,23 @@ const SIZES: [RegExp, Quality][] = [
 function isOfMeasuredSize(word: string, plan: Plan): boolean {
   const size = SIZES.find(([pattern]) => pattern.test(word))
   return size !== undefined && isAbout(testOf(plan).measure?.name ?? '', size[1])
+}
+
+const NOUNS: Partial<Record<string, Quality>> = {
+  distance: 'distance',
+  height: 'height',
+  length: 'length',
+  depth: 'depth',
+  time: 'length',
+  weight: 'weight',
+  mass: 'weight',
+  temperature: 'warmth',
+}
+
+/** "The distance was 158 cm less", of how far off it is heard. */
+function isNounOfMeasured(word: string, plan: Plan): boolean {
+  const quality = NOUNS[word]
+  return quality !== undefined && isAbout(testOf(plan).measure?.name ?? '', quality)
 }
 
 function isAfterTime({ mentions }: Stretch, { to }: Span, plan: Plan): boolean {
