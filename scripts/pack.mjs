@@ -19,6 +19,7 @@ const FILES = {
   'scripts/start.mjs': 'scripts/start.mjs',
   'scripts/prepare.mjs': 'scripts/prepare.mjs',
   'scripts/network.mjs': 'scripts/network.mjs',
+  'scripts/awake.mjs': 'scripts/awake.mjs',
   'scripts/packed/start': 'start',
   'scripts/packed/start.cmd': 'start.cmd',
   'scripts/packed/README.md': 'README.md',

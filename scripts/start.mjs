@@ -4,6 +4,7 @@ import { createServer } from 'node:http'
 import { monitorEventLoopDelay } from 'node:perf_hooks'
 import { dirname, join, resolve } from 'node:path'
 import { parseArgs } from 'node:util'
+import './awake.mjs'
 import { schoolNetwork } from './network.mjs'
 import { buildApplication, home, installPackages } from './prepare.mjs'
 

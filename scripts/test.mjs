@@ -6,6 +6,9 @@ import { join } from 'node:path'
 import { buildApplication, finished, installPackages } from './prepare.mjs'
 import { installSystemPackages } from './systemPackages.mjs'
 
+// Whatever is started from here on does not wait for ever.
+process.env.NODE_OPTIONS = [process.env.NODE_OPTIONS, `--import ${new URL('awake.mjs', import.meta.url)}`].filter(Boolean).join(' ')
+
 const results = mkdtempSync(join(tmpdir(), 'jolly-beaker-test-'))
 
 // Browsers and a database server come from the system's packages meanwhile: the build does not need them.
