@@ -149,3 +149,35 @@ describe.each([
     expect(missed.length, JSON.stringify(missed, null, 2)).toBeLessThanOrEqual(tickable.length * 0.15)
   })
 })
+
+/** Words by which a figure may be far from every average, and what is said holds all the same. */
+const BOUND = /\b(?:never|at least|at most|over|under|below|above|more than|less than|past|up to|not one|none|about|nearly|just)\b/
+const OPPOSITES = ['highest lowest', 'most least', 'best worst', 'higher lower', 'warmest coldest', 'heaviest lightest'].flatMap(
+  (pair) => {
+    const [one, other] = pair.split(' ') as [string, string]
+    return [
+      [one, other],
+      [other, one],
+    ] as const
+  },
+)
+
+it('what is ticked is not ticked with another figure, or with the contrary word', () => {
+  const held = [...sentences, ...ours, ...elsewhere.sentences].flatMap(({ fixture, text, tick }) => {
+    const { plan, record } = lessonOf(fixtures[fixture]!)
+    const evidence = evidenceOf(plan, record)!
+    if (!tick || evidence.grade !== 'clear' || !isChecked(readConclusion(text, plan, evidence))) return []
+    const figures = BOUND.test(text) ? [] : [...text.matchAll(/(?<![\w.,/])\d+(?:\.\d+)?(?![\w/]|[.,]\d| \d\/)/g)]
+    const changed = [
+      ...figures.map(
+        ({ 0: said, index }) => text.slice(0, index) + String(Math.round(Number(said) * 1.7 + 3)) + text.slice(index + said.length),
+      ),
+      ...OPPOSITES.flatMap(([one, other]) =>
+        new RegExp(`(?<!\\bat )\\b${one}\\b`).test(text) ? [text.replace(new RegExp(`\\b${one}\\b`), other)] : [],
+      ),
+    ]
+    return changed.map((false_) => ({ false_, ticked: isChecked(readConclusion(false_, plan, evidence)) }))
+  })
+  expect(held.length).toBeGreaterThan(500)
+  expect(held.filter(({ ticked }) => ticked)).toEqual([])
+})

@@ -129,10 +129,12 @@ function clausesJudged(
   // Who a sentence began with stays its subject: "card was lower than tissue, but higher than …".
   let last: ConditionMention | undefined
   let ofPlaces: PlaceClaim | undefined
-  return clausesOf(sentence).flatMap((clause): Judged[] => {
+  return clausesOf(sentence).flatMap((clause, place, clauses): Judged[] => {
     const conditions = clause.mentions.filter((one): one is ConditionMention => one.kind === 'condition')
     const words = clause.mentions.filter((one): one is ComparingMention => one.kind === 'comparing')
     const before = last
+    // "Tissue, not kitchen roll, was the highest": said of the tissue.
+    if (before && LEFT_OUT_OF.test(clause.text)) return []
     last = conditions[0] ?? last
     if (NOT_FOUND.test(clause.text) || conditions.some((one) => isLeftAside(one, clause))) return []
     const ofRooms = conditions.length > 0 ? conditions : before ? [before] : []
@@ -145,6 +147,9 @@ function clausesJudged(
     const nth = nthOf(clause, conditions)
     if (nth && (only ?? before)) return judgeNth((only ?? before)!, nth, clause, plan, evidence)
     if (before && only && more.length === 0 && words.length === 0 && isOneByOne(clause)) return inOrder(before, only, evidence)
+    // "18 with one and 3 with six, so more layers mean fewer clips".
+    const trend = conditions.length === 0 && words.length === 2 && before ? readTrend(clause, plan, evidence, hedged) : undefined
+    if (trend) return [trend]
     const changed = words.length === 0 && readChange(clause, plan, evidence)
     if (changed) return changed
     const equal = readEquality(clause, sentence, conditions, before, plan, evidence, hedged)
@@ -153,16 +158,34 @@ function clausesJudged(
       const other = otherKindOfKept(clause, plan)
       if (other) return [{ code: 'not-tested', factor: other.factor.id, at: [other.at] }]
     }
-    const spoken: Spoken = { clause, sentence, conditions, before, earlier: last ?? earlier, sole: before ? undefined : sole, ago }
+    const spoken: Spoken = {
+      clause,
+      sentence,
+      conditions,
+      before,
+      earlier: last ?? earlier,
+      sole: before ? undefined : sole,
+      ago,
+      given: before ? undefined : givenIn(clauses.slice(place + 1)),
+    }
     return words.flatMap((word) => judgeWord(word, spoken, plan, evidence, hedged))
   })
 }
+
+const LEFT_OUT_OF = /^\W*(?:and )?not (?:the |in |with |on )*[\p{L}\d]+(?: \p{L}+)?\W*$/u
 
 /** "Without kitchen roll", "all but card": what is said is said of the others. */
 function isLeftAside({ from }: ConditionMention, clause: Stretch): boolean {
   return /\b(?:without|except(?: for)?|apart from|other than|besides|all but) (?:the )?$/.test(
     clause.text.slice(0, from - clause.from),
   )
+}
+
+/** The only one that is named in what follows, where that says in which case. */
+function givenIn(clauses: Stretch[]): ConditionMention | undefined {
+  const named = clauses.flatMap(({ mentions }) => mentions.filter((one): one is ConditionMention => one.kind === 'condition'))
+  const of = clauses.find(({ mentions }) => mentions.some(({ kind }) => kind === 'condition'))
+  return named.length === 1 && of && /^\W*(?:when|if|with|through)\b/.test(of.text) ? named[0] : undefined
 }
 
 /** A clause, and who was named before it. */
@@ -174,6 +197,8 @@ interface Spoken {
   before: ConditionMention | undefined
   /** In this sentence or one before it. */
   earlier: ConditionMention | undefined
+  /** Behind it, where the sentence names nobody before: "the most clips, 18, when there was one layer". */
+  given: ConditionMention | undefined
   /** In the sentence before this one. */
   ago: ConditionMention[]
   /** The only one that the sentence before this one names. */
@@ -243,9 +268,14 @@ function judgeWord(word: ComparingMention, spoken: Spoken, plan: Plan, evidence:
   const isIt = IT.test(clause.text.slice(0, word.from - clause.from))
   const ofAll = readOfAll(word, side, spoken, plan, evidence, hedged)
   if (ofAll) return ofAll
-  const overall = word.superlative && OF_READINGS_ITSELF.test(clause.text.slice(word.to - clause.from)) && conditions.length === 0
+  const overall =
+    word.superlative &&
+    sentence.mentions.some(({ kind }) => kind === 'figure') &&
+    OF_READINGS_ITSELF.test(clause.text.slice(word.to - clause.from)) &&
+    conditions.length === 0
   if (overall) return ofAllReadings(word, sentence, evidence)
-  const subject = subjectOf(word, conditions, before, clause) ?? (isIt ? spoken.sole : undefined)
+  const subject =
+    subjectOf(word, conditions, before, clause) ?? (isIt ? spoken.sole : undefined) ?? (word.superlative ? spoken.given : undefined)
   if (!subject) return []
   if (NARROWED.test(clause.text.slice(word.from - clause.from)))
     return isApart(subject.id, evidence) ? [{ code: 'not-fair', named: subject.id, at: placesOf(subject, word) }] : []
@@ -350,7 +380,7 @@ const OF_ALL =
   /\b(?:all|every|each|both|any)(?: of)?(?: the| our)?(?: (\p{L}+))? (\p{L}{3,}) (?:are|is|was|were|worked|did|climbed|went) $/u
 
 /** "It held fewest", "we are sure it was highest". */
-const IT = /\b(?:it|this|that one) (?:\p{L}+ ){1,2}(?:the )?$/u
+const IT = /\b(?:it|this|that one|that(?= (?:is|was)\b)) (?:\p{L}+ ){1,2}(?:the )?$/u
 const KEPT = /\b(?:keeps?|kept|stays?|stayed|is|was|were|are|remain\w*|end(?:s|ed)? up)\b/
 const TAKES = /\b(?:takes?|took|taking|lasts?|lasted|needs?|needed) (?:\p{L}+ )?$/u
 

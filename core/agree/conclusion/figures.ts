@@ -1,7 +1,7 @@
 import { averageOf, type Evidence } from '../../evidence'
-import { type Plan } from '../../lesson'
+import { activeConditions, conditionValue, type Plan } from '../../lesson'
 import { comparesMoments, countsOf, resultMark, resultUnit, testOf, kindOf } from '../../test'
-import { convert, decimalsOf, isAmount, type Quality } from '../../quantity'
+import { convert, decimalsOf, isAmount, type Quality, type Side } from '../../quantity'
 import { ABOUT, AVERAGE_NAMED, AVERAGED, OF_READINGS, RANGED } from './lexicon'
 import { areJoined, clausesOf, type ConditionMention, type FigureMention, type Mention, type Span, type Stretch } from './mentions'
 import { isAbout } from './plainly'
@@ -73,21 +73,30 @@ export function readFigures(
   // Where one thing is compared with itself, every figure is one of its moments.
   const ofItself =
     !comparesMoments(plan) && !evidence.summaries.some(({ condition }) => plan.conditions.some(({ id }) => id === condition))
+  const named = new Set(sentence.mentions.flatMap((one) => (one.kind === 'condition' ? [one.id] : [])))
+  const sole = named.size === 1 ? [...named][0] : undefined
   for (const { figure, owners, strict, together, ofEnd } of ownersOf(sentence, plan)) {
     const bound = boundOf(sentence, figure)
     const about = (!bound || bound.holds === 'highest') && ABOUT.test(sentence.text.slice(0, figure.from - sentence.from))
+    const than = figureThan(sentence, figure)
+    const side = than ? undefined : sidedOf(sentence, figure)
     // "50 on average, and most of us from 44 to 52": a range is one of readings.
     const onAverage = averaged && !RANGED.test(clauseAt(sentence, figure))
     if (isOfOtherSize(sentence, figure, plan)) continue
     // "Nobody but kitchen roll climbed above 49 mm" is said of all the others.
     if (NOBODY_BUT.test(clauseAt(sentence, figure))) continue
     const rowsOf = (id: string) => tables.flatMap((table) => table.rows.get(id) ?? [])
-    const said = (values: number[]) => values.some((value) => isSaid(figure, value, plan, { about }))
+    const said = (values: number[]) => values.some((value) => isSaid(figure, value, plan, { about, side }))
     const isOf = (id: string) =>
       rowsOf(id).some((row) => {
         if (bound && isBound(figure, bound.holds, row, plan)) return true
         if (bound && bound.holds !== 'highest' && !averaged) return false
-        const reading = !onAverage && !bound && OF_READINGS.test(clauseAt(sentence, figure)) && isReading(figure, row, plan)
+        const reading =
+          !onAverage &&
+          !bound &&
+          (owners.length > 0 || sole === id) &&
+          OF_READINGS.test(clauseAt(sentence, figure)) &&
+          isReading(figure, row, plan)
         return reading || said(row.averages)
       })
     const clause = clauses.find(({ from, to }) => figure.from >= from && figure.to <= to) ?? sentence
@@ -95,11 +104,12 @@ export function readFigures(
     const atPlace = averagesAtPlace(figure, clause, owners.length > 0 || !lastNamed ? owners : [lastNamed], plan, evidence)
     if (atPlace) {
       const { averages, at } = atPlace
-      if (averages.some((value) => isSaid(figure, value, plan, { about }))) right.push({ from: figure.from, to: figure.to }, ...at)
+      if (averages.some((value) => isSaid(figure, value, plan, { about, side })))
+        right.push({ from: figure.from, to: figure.to }, ...at)
       else if (averages.length > 0) wrong.push(wrongly(figure, sentence, owners[0], averages[0]))
       continue
     }
-    const beyond = bound || isCompared(sentence, figure) ? undefined : beyondOf(sentence, figure)
+    const beyond = bound || than || isCompared(sentence, figure) ? undefined : beyondOf(sentence, figure)
     const value = convert(figure.value, figure.unit, resultUnit(plan)) ?? NaN
     const lies = (one: number) => (beyond?.side === 'more' ? one > value : one < value)
     if (beyond && owners.length > 0 && !ABOUT_A_GAP.test(sentence.text)) {
@@ -111,7 +121,6 @@ export function readFigures(
       else if (strict || together) wrong.push(wrongly(figure, sentence, against, tables[0]!.rows.get(against)?.averages[0]))
       continue
     }
-    const than = figureThan(sentence, figure)
     const between =
       ofEnd || than
         ? undefined
@@ -119,16 +128,21 @@ export function readFigures(
     const isDifference =
       between && beyond
         ? between.some((one) => lies(Math.abs(one)))
-        : (between ?? differences).some((one) => isSaid(figure, one, plan, { about, leeway: 1 }))
+        : (between ?? differences).some((one) => isSaid(figure, one, plan, { about, side, leeway: 1 }))
     // "87 cm quieter" is a difference, whatever the average is.
     const isOther = !than && isCompared(sentence, figure)
-    const says = !than && (saysDifference(sentence, figure) || ofReadings)
+    const says = !than && (saysDifference(sentence, figure) || OF_A_RANGE.test(clauseAt(sentence, figure)))
     const owned =
-      strict && !ofItself && !FROM_TO.test(sentence.text) ? owners : evidence.summaries.map(({ condition }) => condition)
-    const fits =
-      between !== undefined
-        ? isDifference
-        : (!isOther && (together ? owners.every(isOf) : owned.some(isOf))) || (isDifference && says)
+      (ofEnd && owners.length > 0) || (strict && !than && !ofItself && !FROM_TO.test(sentence.text))
+        ? owners
+        : evidence.summaries.map(({ condition }) => condition)
+    const ofOwners = !isOther && (together ? owners.every(isOf) : owned.some(isOf))
+    const fits = between !== undefined ? isDifference : ofOwners || (isDifference && says)
+    // Any difference is no lie; the one that is meant is right.
+    const meant =
+      between !== undefined ||
+      ofOwners ||
+      differencesMeant(sentence, evidence, ofReadings).some((one) => isSaid(figure, one, plan, { about, side, leeway: 1 }))
     // Near enough to be no lie, and not what was said.
     const near =
       !bound && (owned.some((id) => rowsOf(id).some((row) => said(row.others))) || ofAnyPlace(figure, owned, plan, evidence))
@@ -145,8 +159,15 @@ export function readFigures(
       if (bound.ofEvery) wrong.push(wrongly(figure, sentence, undefined, undefined))
       continue
     }
+    // "Up to 87 cm" of an average says which way and no bound.
+    const bounds =
+      bound && (bound.holds !== 'highest' || owned.some((id) => rowsOf(id).some((row) => isBound(figure, 'highest', row, plan))))
+    const ofNobody = owners.length === 0 && named.size === 0
+    const other = ofNobody && (isTwice(figure, sentence, tables, plan) || isNotTheEnd(figure, sentence, evidence, plan))
     if (than && !than.holds) wrong.push(wrongly(figure, sentence, undefined, undefined))
-    else if (fits) right.push({ from: begun ?? than?.from ?? (bound ?? (between && beyond))?.from ?? figure.from, to: figure.to })
+    else if (fits && (!meant || other)) continue
+    else if (fits)
+      right.push({ from: begun ?? than?.from ?? (bounds ? bound : between && beyond)?.from ?? figure.from, to: figure.to })
     else if (between !== undefined || says || !(near || together || (isDifference && !strict))) {
       const condition = strict ? owners[0] : undefined
       const table = condition === undefined ? undefined : tables[0]!.rows.get(condition)?.averages[0]
@@ -154,6 +175,31 @@ export function readFigures(
     }
   }
   return { wrong, right }
+}
+
+/** "22 in, 21.6 in and 31.7 in", where nobody is named: each has to be another's average. */
+function isTwice(figure: FigureMention, { mentions }: Stretch, tables: Table[], plan: Plan): boolean {
+  const figures = mentions.filter((one): one is FigureMention => one.kind === 'figure')
+  const whose = (one: FigureMention) =>
+    tables
+      .flatMap(({ rows }) =>
+        [...rows].flatMap(([id, { averages }]) => (averages.some((value) => isSaid(one, value, plan, {})) ? [id] : [])),
+      )
+      .join()
+  return figures.some((one) => one !== figure && whose(one) === whose(figure))
+}
+
+/** "The lowest bounce, 22 in": of the lowest, and of no other. */
+function isNotTheEnd(figure: FigureMention, { text, from, mentions }: Stretch, { summaries }: Evidence, plan: Plan): boolean {
+  const word = mentions.findLast((one) => one.kind === 'comparing' && one.superlative && one.to <= figure.from)
+  if (word?.kind !== 'comparing' || word.quality === 'rank' || /\bdifferen|\bgap\b/.test(text.slice(0, figure.from - from)))
+    return false
+  const pick = word.side === 'more' ? Math.max : Math.min
+  const ends = [
+    pick(...summaries.map(({ evened }) => evened)),
+    pick(...summaries.map(({ highest, lowest }) => (word.side === 'more' ? highest : lowest))),
+  ]
+  return !ends.some((value) => isSaid(figure, value, plan, { about: true }))
 }
 
 function wrongly({ from, to }: Span, sentence: Stretch, condition: string | undefined, table: number | undefined): WrongFigure {
@@ -172,7 +218,8 @@ const AT_ANOTHER_TIME = /\b(?:at the (?:start|beginning)|at first|before|earlier
 const ALL_OF_THEM = /\b(?:all|each|every one|both)(?: of (?:them|these))? (?:\p{L}+ ){1,4}(?:about |around |nearly )?$/u
 
 const ONLY_ONE = /^\W*(?:and |but |so )*only (?!\d)/
-const NOBODY_BUT = /\b(?:nobody|no other|none of (?:the (?:others?|rest)|them|these|those)|(?:nothing|none) (?:but|except|else))\b/
+const NOBODY_BUT =
+  /\b(?:nobody (?:but|except|else)|no other|none of (?:the (?:others?|rest)|them|these|those)|(?:nothing|none) (?:but|except|else))\b/
 
 const ABOUT_A_GAP = /\b(?:difference|gap|apart|between)\b/
 
@@ -206,9 +253,12 @@ function isSo(one: FigureMention, other: FigureMention, match: RegExpExecArray):
 }
 
 /** "The difference between A and B was 12 mm", "A climbed 12 mm further than B": of those two, and of no others. */
-function betweenTwo(sentence: Stretch, clause: Stretch, figure: Span, { summaries }: Evidence): number[] | undefined {
+function betweenTwo(sentence: Stretch, clause: Stretch, figure: Span, evidence: Evidence): number[] | undefined {
+  const { summaries } = evidence
   const before = sentence.text.slice(0, figure.from - sentence.from)
   const between = /\b(?:difference|gap) between\b/.test(before)
+  // "Beat everything else by at least 12 mm".
+  if (/\bby at (?:least|most) $/.test(before)) return marginOf(clause, figure, before, summaries)
   const ends = between && BEST_AND_WORST.test(before)
   const all = summaries.map(({ evened }) => evened)
   if (ends) return [Math.max(...all) - Math.min(...all)]
@@ -219,6 +269,26 @@ function betweenTwo(sentence: Stretch, clause: Stretch, figure: Span, { summarie
   const steps = goesFromTo(clause, figure)
   const grown = grewFromTo(clause, figure)
   const spans = !between && goesBetween(clause, figure)
+  // "Wet it was 86 g and dry again 12 g, so it lost 74 g".
+  const steps_ = changedSince(sentence, clause, figure)
+  if (steps_) {
+    const [one, other] = steps_.map((id) => summaries.find(({ condition }) => condition === id))
+    if (one && other) return goneTheSaidWay([other.evened - one.evened, other.mean - one.mean], clause.text)
+  }
+  const ofTwo = namedTwo(sentence)
+  // "They lie 36 mm apart", "higher in tissue than in writing paper, by 36 mm", "61 mm and 49 mm: a difference of 12 mm".
+  if (
+    ofTwo &&
+    evidence.fromNothing.length === 0 &&
+    !between &&
+    !spans &&
+    !steps &&
+    !grown &&
+    OF_THE_TWO.test(before.slice(-28) + '#' + sentence.text.slice(figure.to - sentence.from, figure.to - sentence.from + 8))
+  ) {
+    const [one, other] = ofTwo.map((id) => summaries.find(({ condition }) => condition === id))
+    if (one && other) return [one.evened - other.evened, one.mean - other.mean]
+  }
   if (!between && !behind && !compares && !steps && !grown && !spans) return undefined
   const named = ({ mentions }: Stretch, to: number) =>
     mentions.flatMap((one) => (one.kind === 'condition' && one.to <= to ? [one.id] : []))
@@ -278,6 +348,30 @@ function goesFromTo(clause: Stretch, figure: Span): boolean {
   )
 }
 
+const OF_THE_TWO =
+  /\b(?:difference|gap) of (?:about |only |just )?#|(?:^|[,;:]) (?:and )?by (?:about |only |just )?#|# apart\b|\bso (?:\p{L}+ ){0,2}# (?:more|less|fewer|higher|lower)/u
+
+/** The last two that a sentence names before a part that names nobody and says what was lost or gained. */
+function changedSince(sentence: Stretch, clause: Stretch, figure: Span): [string, string] | undefined {
+  if (
+    clause.mentions.some(({ kind }) => kind === 'condition') ||
+    !CHANGED_BY.test(clause.text.slice(0, figure.from - clause.from)) ||
+    /\b(?:again|back)\b/.test(clause.text)
+  )
+    return undefined
+  const named = sentence.mentions.flatMap((one) => (one.kind === 'condition' && one.to <= figure.from ? [one.id] : []))
+  const [one, other] = [...new Set(named)].slice(-2)
+  return one !== undefined && other !== undefined ? [one, other] : undefined
+}
+
+/** The two that a sentence names, where it names no more. */
+function namedTwo({ mentions }: Stretch): [string, string] | undefined {
+  const [one, other, ...more] = new Set(
+    mentions.flatMap(({ kind, ...rest }) => (kind === 'condition' && 'id' in rest ? [rest.id] : [])),
+  )
+  return one !== undefined && other !== undefined && more.length === 0 ? [one, other] : undefined
+}
+
 /** "Between wet and dry again it lost 74 g." */
 function goesBetween({ text, from, mentions }: Stretch, figure: Span): boolean {
   const [a, b, ...more] = mentions.filter(({ kind, to }) => kind === 'condition' && to <= figure.from)
@@ -301,14 +395,63 @@ function grewFromTo({ text, from, mentions }: Stretch, figure: Span): boolean {
 const CHANGED_BY =
   /\b(?:grew|grown|rose|climbed|fell|dropped|cooled|warmed|lost|gained|shrank|sank|went (?:up|down)|increased|decreased|changed)(?: by)?(?: about)? $/
 
+/** How far the one that is named lies before the next, as long as that holds for a bound. */
+function marginOf({ mentions }: Stretch, figure: Span, before: string, summaries: Evidence['summaries']): number[] {
+  const said = mentions.find((one) => one.from === figure.from)
+  const own = mentions.find((one) => one.kind === 'condition')
+  const ranked = summaries.map(({ condition, evened }) => ({ condition, evened })).sort((a, b) => b.evened - a.evened)
+  const place = ranked.findIndex(({ condition }) => own?.kind === 'condition' && condition === own.id)
+  const next = ranked[place === 0 ? 1 : place - 1]
+  if (said?.kind !== 'figure' || place < 0 || !next) return []
+  const margin = Math.abs(ranked[place]!.evened - next.evened)
+  return (before.endsWith('least ') ? margin >= said.value - 1e-9 : margin <= said.value + 1e-9) ? [said.value] : []
+}
+
 const BEST_AND_WORST =
   /\bbetween (?:the )?(?:best|highest|longest|first|most|worst|lowest|shortest|last|least) and (?:the )?(?:best|highest|longest|first|most|worst|lowest|shortest|last|least) /
+
+/** Of whom a difference can be meant: of those that are named, of the only one and its neighbours, else of the ends and of the first two. */
+function differencesMeant({ mentions }: Stretch, { summaries, order }: Evidence, ofReadings: boolean): number[] {
+  const named = [...new Set(mentions.flatMap((one) => (one.kind === 'condition' ? [one.id] : [])))]
+  const ranges = ofReadings
+    ? summaries.flatMap(({ condition, range }) => (named.length === 0 || named.includes(condition) ? [range] : []))
+    : []
+  const of = (id: string | undefined) => summaries.find(({ condition }) => condition === id)
+  const [only] = named
+  const place = order.indexOf(only ?? '')
+  const pairs: (string | undefined)[][] =
+    named.length >= 2
+      ? named.flatMap((one, first) => named.slice(first + 1).map((other) => [one, other]))
+      : only === undefined
+        ? [
+            [order[0], order.at(-1)],
+            [order[0], order[1]],
+          ]
+        : [
+            [only, order[place - 1]],
+            [only, order[place + 1]],
+            [only, place === 0 ? order.at(-1) : order[0]],
+          ]
+  const differences = pairs.flatMap(([a, b]) => {
+    const [one, other] = [of(a), of(b)]
+    return one && other ? [one.evened - other.evened, one.mean - other.mean] : []
+  })
+  return [...ranges, ...differences]
+}
+
+const OF_A_RANGE = /\b(?:apart|rang\w*|spread|between|wobble\w*|differ(?:s|ed)? by)\b/
+
+/** "Over 6 degrees": on which side of a number the value lies, though near it. */
+function sidedOf({ text, from }: Stretch, figure: Span): Side | undefined {
+  const match = /\b(?:(over|more than)|under|less than) $/.exec(text.slice(0, figure.from - from))
+  return match ? (match[1] === undefined ? 'less' : 'more') : undefined
+}
 
 /** How far readings of one condition lie apart. */
 const RANGES = /\b(?:rang\w*|spread|apart|differ\w*|between|wobble\w*)\b/
 
 const DIFFERENCE =
-  /\b(difference|gap|apart|by|more|less|fewer|further|higher|lower|longer|shorter|further|taller|heavier|lighter|warmer|colder|faster|slower|quicker)\b/
+  /\b(difference|off|gap|apart|by|more|less|fewer|further|higher|lower|longer|shorter|further|taller|heavier|lighter|warmer|colder|faster|slower|quicker)\b/
 
 const OTHER_SIZES: [RegExp, Quality][] = [
   [/^ (?:thick|wide|broad)\b/, 'width'],
@@ -368,8 +511,9 @@ function ownersOf(
     const either =
       alternative?.kind === 'figure' &&
       /^ or (?:\p{L}+ )?$/u.test(sentence.text.slice(alternative.to - sentence.from, figure.from - sentence.from))
-    const earlier = runOf(placed.slice(0, either ? place - 1 : place).reverse())
-    const later = runOf(placed.slice(place + 1))
+    const clause = clausesOf(sentence).find(({ from, to }) => figure.from >= from && figure.to <= to) ?? sentence
+    const earlier = runOf(placed.slice(0, either ? place - 1 : place).reverse(), clause)
+    const later = runOf(placed.slice(place + 1), clause)
     const [nearest, other] = before ? [earlier, later] : [later, earlier]
     // "From 20 in it came up 11 in, never above 12 in": nobody else is spoken of.
     const all = [...new Set(placed.flatMap((one) => (one.kind === 'condition' ? [one.id] : [])))]
@@ -389,6 +533,19 @@ function ownersOf(
 const BROUGHT =
   /\b(?:brought|brings|took|takes|cut|cuts|lowered|lowers|raised|raises|reduced|reduces|pushed|pulled) (?:it|the \p{L}+|us) (?:down|up|back)? ?from\b/u
 
+/** "18, 13, 7 and 3 clips for 1, 2, 4 and 6 layers", "kitchen roll and card climbed 61 mm and 13 mm": each of its own. */
+function inLists(figure: FigureMention, placed: Mention[]): string[] | undefined {
+  const half = placed.length / 2
+  const [first, second] = [placed.slice(0, half), placed.slice(half)]
+  const areAll = (list: Mention[], kind: Mention['kind']) => list.every((one) => one.kind === kind)
+  const figuresFirst = areAll(first, 'figure') && areAll(second, 'condition')
+  if (half < 2 || !Number.isInteger(half) || (!figuresFirst && !(areAll(first, 'condition') && areAll(second, 'figure'))))
+    return undefined
+  const [figures, conditions] = figuresFirst ? [first, second] : [second, first]
+  const own = conditions[figures.indexOf(figure)]
+  return own?.kind === 'condition' ? [own.id] : undefined
+}
+
 /** "From 20 in up to 60 in the bounce grew from 11 to 32 inches": the first of the one, the second of the other. */
 function respectively(figure: FigureMention, placed: Mention[], { text, from }: Stretch): string[] | undefined {
   const isFromTo = (a: Span | undefined, b: Span | undefined) =>
@@ -398,6 +555,8 @@ function respectively(figure: FigureMention, placed: Mention[], { text, from }: 
     /^ (?:\p{L}+ ){0,2}to (?:the |about )?$/u.test(text.slice(a.to - from, b.from - from))
   const [figures, conditions] = (['figure', 'condition'] as const).map((kind) => placed.filter((one) => one.kind === kind))
   const [begun, ended] = conditions as ConditionMention[]
+  const listed = inLists(figure, placed)
+  if (listed) return listed
   if (figures!.length !== 2 || !isFromTo(figures![0], figures![1])) return undefined
   const isFirst = figures!.indexOf(figure) === 0
   if (conditions!.length === 2 && isFromTo(begun, ended)) return [isFirst ? begun!.id : ended!.id]
@@ -406,10 +565,12 @@ function respectively(figure: FigureMention, placed: Mention[], { text, from }: 
   return undefined
 }
 
-/** The conditions that stand together at the beginning of a list. */
-function runOf(mentions: Mention[]): string[] {
+/** The conditions that stand together at the beginning of a list; those of the same part of the sentence, where there are some. */
+function runOf(mentions: Mention[], clause: Span): string[] {
   const end = mentions.findIndex((one) => one.kind !== 'condition')
-  return mentions.slice(0, end < 0 ? undefined : end).flatMap((one) => (one.kind === 'condition' ? [one.id] : []))
+  const run = mentions.slice(0, end < 0 ? undefined : end).filter((one): one is ConditionMention => one.kind === 'condition')
+  const here = run.filter(({ from, to }) => from >= clause.from && to <= clause.to)
+  return (here.length > 0 ? here : run).map(({ id }) => id)
 }
 
 /** A time, a width or another number that the plan itself has, or of another dimension than what was measured. */
@@ -426,6 +587,13 @@ export function isOfPlan(figure: FigureMention, sentence: Stretch, plan: Plan): 
   return times.includes(String(figure.value)) || isWritten(figure, plan)
 }
 
+/** Is it a number that the plan knows: one that was tested, a time at which was read, one that is written there. */
+export function isKnownOfPlan(figure: FigureMention, plan: Plan): boolean {
+  if (isWritten(figure, plan) || plan.watch.times.includes(figure.value)) return true
+  const value = figure.unitSaid && isAmount(figure.unit) ? convert(figure.value, figure.unit, plan.conditionUnit) : figure.value
+  return plan.conditionsAs === 'numbers' && activeConditions(plan).some((one) => conditionValue(plan, one) === value)
+}
+
 /** Does the plan itself have this number: in the name of a card, or in how it is kept the same. */
 function isWritten({ value }: FigureMention, plan: Plan): boolean {
   const written = [
@@ -439,9 +607,18 @@ function isWritten({ value }: FigureMention, plan: Plan): boolean {
 }
 
 /** Is a value what was said: rounded to as many digits, or near it where the sentence says "about". */
-function isSaid(figure: FigureMention, value: number, plan: Plan, { about = false, leeway = 0 }): boolean {
+function isSaid(
+  figure: FigureMention,
+  value: number,
+  plan: Plan,
+  { about = false, leeway = 0, side }: { about?: boolean; leeway?: number; side?: Side | undefined },
+): boolean {
   const inSaid = convert(value, resultUnit(plan), figure.unit)
   if (inSaid === undefined) return false
+  // "Over six degrees" of 6.4.
+  const [is, said] = [Math.abs(inSaid), Math.abs(figure.value)]
+  const half = 0.5 * 10 ** -figure.decimals
+  if (side) return side === 'more' ? is >= said - half && is <= 1.25 * said : is <= said + half && is >= 0.75 * said
   const away = Math.abs(Math.abs(inSaid) - Math.abs(figure.value))
   return away <= 0.5 * 10 ** -figure.decimals * (1 + leeway) + 1e-9 || (about && away <= 0.06 * Math.abs(inSaid))
 }

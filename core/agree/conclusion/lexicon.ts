@@ -12,7 +12,7 @@ export const PLACED: { words: RegExp; side: Side; superlative: boolean; quality?
   },
   { words: /\bfirst(?=,|;| and|$)/g, side: 'more', superlative: true },
   { words: /\bin last place\b/g, side: 'less', superlative: true },
-  { words: /\blast(?=[.;!]|$)/g, side: 'less', superlative: true },
+  { words: /\blast(?=[.,;!]|$)/g, side: 'less', superlative: true },
   { words: /\b(?:came|comes|come|finish\w*|was|is|were|be) last\b|\blast with\b/g, side: 'less', superlative: true },
   { words: /\b(?:the )?number one\b|\bin first place\b/g, side: 'more', superlative: true },
   { words: /\bahead\b|\bbeats?\b|\bin front\b/g, side: 'more', superlative: false },
@@ -61,9 +61,10 @@ export const NOT_FOUND =
 export const NEGATED = /\b(not|never|no(?! doubt)|nor|neither|cannot|can't|isn't|wasn't|didn't|doesn't|don't|hardly)\b|n't\b/i
 export const EFFECT =
   /\b(changes?|changed|affects?|affected|matters?|mattered|(?:makes?|made|does make) (?:a |the )?(?:big |real |clear |clear )?difference|ha[sd] (?:an? )?(?:\w+ )?effect|decides?|depends? on)\b/i
-export const MAKES = /\b(makes?|made|causes?|caused|lets?|helps?|changes?|changed|affects?|affected|matters?|mattered)\b/i
+export const MAKES =
+  /(?<!\b(?:we|you|i) )\b(makes?|made|causes?|caused|lets?|helps?|changes?|changed|affects?|affected|matters?|mattered)\b/i
 export const NO_DIFFERENCE =
-  /\b(?:no (?:real |clear |big )?difference(?: that matters)?|makes? no|made no|(?:does|did) not (?:matter|change|affect)|(?:doesn't|didn't) (?:matter|change|affect)|not change|changes? nothing|changed nothing|(?:do|does|did) not differ|(?:don't|doesn't|didn't) differ|(?:are|were) not different|no effect|(?:are|were|is|was|came out|stays?|stayed|remain(?:s|ed)?|all|both|climbs?|reach(?:es)?|lifts?|bounces?|weighs?|lasts?|grows?|drinks?|takes?|needs?|holds?|gets?|climbed|reached|lifted|bounced|weighed|lasted|grew|rose|went|got|held|drank|took|needed)(?: to)? (?:all |both |about |nearly |almost |exactly |just )*(?:the same|equal(?:ly)?)|too (?:close|near|little)(?: apart| together)? to (?:tell|say|call)|(?:at|to|had|have|got|reached|show(?:s|ed)?) the same (?:temperature|height|length|distance|weight|mass|level|result|average)|(?:about|nearly|almost|roughly|pretty much) the same(?! (?:way|kind|sort|person|people|place|day|amount of|as)\b)|equally (?:long|far|high|fast|warm|strong|well|much|often|heavy|tall|loud|good|big)|(?:could not|couldn't|cannot|can't|did not|didn't) (?:\w+ )?(?:find|see|measure|notice|tell) (?:a|any) (?:real |clear |big )?difference)\b/gi
+  /\b(?:no (?:real |clear |big )?difference(?: that matters)?|makes? no|made no|(?:does|did) not (?:matter|change|affect)|(?:doesn't|didn't) (?:matter|change|affect)|not change|changes? nothing|changed nothing|(?:do|does|did) not differ|(?:don't|doesn't|didn't) differ|(?:are|were) not different|no effect|(?:hardly|barely|scarcely) any difference|almost no difference|(?:are|were|is|was|came out|stays?|stayed|remain(?:s|ed)?|all|both|climbs?|reach(?:es)?|lifts?|bounces?|weighs?|lasts?|grows?|drinks?|takes?|needs?|holds?|gets?|climbed|reached|lifted|bounced|weighed|lasted|grew|rose|went|got|held|drank|took|needed)(?: to)? (?:all |both |about |nearly |almost |exactly |just )*(?:the same|equal(?:ly)?)|too (?:close|near|little)(?: apart| together)? to (?:tell|say|call)|(?:at|to|had|have|got|reached|show(?:s|ed)?) the same (?:temperature|height|length|distance|weight|mass|level|result|average)|(?:about|nearly|almost|roughly|pretty much) the same(?! (?:way|kind|sort|person|people|place|day|amount of|as)\b)|equally (?:long|far|high|fast|warm|strong|well|much|often|heavy|tall|loud|good|big)|(?:could not|couldn't|cannot|can't|did not|didn't) (?:\w+ )?(?:find|see|measure|notice|tell) (?:a|any) (?:real |clear |big )?difference)\b/gi
 export const LOST = /\b(lost|loses?|losing|shrank|shrunk|shrinks?|dropped|drops?|fell|falls?|cooled|cools?|used up|melted away)\b/i
 export const ABOUT =
   /\b(about|around|nearly|almost|roughly|close to|near|just (?:over|under)|over|under|more than|less than|approximately|some)\s*$/i
@@ -75,7 +76,7 @@ export const AVERAGE_NAMED: Partial<Record<AverageWay, RegExp>> = {
 }
 /** Said of one reading or of all of them, and not of their average. */
 export const OF_READINGS =
-  /\b(?:once|up to|as (?:high|low|far|much|little) as|from \S+(?: \p{L}+)? to|between|at (?:least|most)|never (?:below|above|under|over|less|more)|readings?|trials?|one of|some of|half of us|most of us|ranged?|highest was|lowest was|measured|sometimes|even|one \p{L}+ (?:of|in|with))\b/iu
+  /\b(?:once|up to|as (?:high|low|far|much|little) as|from \S+(?: \p{L}+)? to|between|at (?:least|most)|never (?:below|above|under|over|less|more)|readings?|trials?|one of|some of|half of us|most of us|ranged?|highest was|lowest was|measured|sometimes|even|one (?:strip|piece|sheet|try|trial|run|go|throw|jump) (?:of|in|with))\b/iu
 
 /** Words that join, point and count nothing: they say nothing that could be wrong. */
 export const JOINING = new Set(

@@ -163,7 +163,9 @@ function mentionsIn(sentence: string, offset: number, plan: Plan): Mention[] {
     (word) => !conditions.some((one) => overlap(one, word)) && !measured.some((one) => within(word, one)),
   )
   const longest = conditions.filter(
-    (one) => !conditions.some((other) => other !== one && within(one, other) && size(other) > size(one)),
+    (one, place) =>
+      !conditions.some((other) => other !== one && within(one, other) && size(other) > size(one)) &&
+      !conditions.slice(0, place).some(({ id, from, to }) => id === one.id && from === one.from && to === one.to),
   )
   const places = placesIn(sentence, offset, plan).filter((one) => !longest.some((other) => overlap(one, other)))
   return [...longest, ...named, ...places, ...figures, ...comparing].sort((a, b) => a.from - b.from)
@@ -200,7 +202,7 @@ function nameOfMeasureIn(sentence: string, offset: number, plan: Plan): Span[] {
   return [...sentence.matchAll(new RegExp(escaped(name), 'gu'))].map((match) => spanned(match, offset, {}))
 }
 
-const READ_SO = /\b(?:bounced|reached|climbed|rose|measured|averaged|jumped|came up|got up)(?: to| about| only)? $/
+const READ_SO = /\b(?:gives?|gave|bounced|reached|climbed|rose|measured|averaged|jumped|came up|got up)(?: to| about| only)? $/
 
 const SENSED = /\b(?:hear|heard|see|saw|feel|felt|find|found|did|does|lost|gained|changes?|changed|shows?|showed) $/
 
@@ -259,8 +261,32 @@ function figuresIn(sentence: string, offset: number, plan: Plan): FigureMention[
     if (!written && noun && !isOften && !SMALL_AFTER.test(noun) && !counts.includes(withoutEnding(noun))) return []
     return [{ ...figure, to: figure.to + (written?.length ?? 0) }]
   })
-  return [...inDigits, ...inWords, ...countedIn(sentence, offset, plan), ...nonesIn(sentence, offset, plan)].sort(
-    (a, b) => a.from - b.from,
+  return [
+    ...inDigits,
+    ...inWords,
+    ...unitsInWords(sentence, offset, plan),
+    ...countedIn(sentence, offset, plan),
+    ...nonesIn(sentence, offset, plan),
+  ].sort((a, b) => a.from - b.from)
+}
+
+/** "Over six degrees warmer", where kinds were tested and no numbers. */
+function unitsInWords(sentence: string, offset: number, plan: Plan): FigureMention[] {
+  if (plan.conditionsAs === 'numbers') return []
+  return [...sentence.matchAll(new RegExp(`(?<!\\p{L})(?:${NUMBER_WORDS.join('|')})(?= \\p{L})`, 'gu'))].flatMap(
+    (match): FigureMention[] => {
+      const written = unitAfter(sentence.slice(match.index + match[0].length), resultUnit(plan), plan.conditionUnit)
+      // "In ten seconds" says when, where heights were read.
+      if (!written || unitOf(written.unit).dimension !== unitOf(resultUnit(plan)).dimension) return []
+      const figure = spanned(match, offset, {
+        kind: 'figure' as const,
+        value: numberOf(match[0]),
+        decimals: 0,
+        unit: written.unit,
+        unitSaid: true,
+      })
+      return [{ ...figure, to: figure.to + written.length }]
+    },
   )
 }
 
@@ -327,7 +353,7 @@ function unitAfter(after: string, own: ResultUnit, ofConditions: UnitCode): { un
 function conditionOfNumber(figure: FigureMention, sentence: string, offset: number, plan: Plan): string | undefined {
   if (plan.conditionsAs !== 'numbers') return undefined
   const before = sentence.slice(0, figure.from - offset)
-  const placed = /\b(?:at|from|for|with|of|the|between|and|to)\s*$/.test(before)
+  const placed = /\b(?:at|from|for|with|of|the|between|to)\s*(?:[\d.]+\s?(?:,|and|or)\s*)*$/.test(before)
   const same = unitOf(plan.conditionUnit).dimension === unitOf(resultUnit(plan)).dimension
   if (figure.unitSaid ? same && !placed : !placed) return undefined
   const value = figure.unitSaid ? convert(figure.value, figure.unit, plan.conditionUnit) : figure.value
@@ -388,6 +414,6 @@ function comparingIn(sentence: string, offset: number, plan: Plan): ComparingMen
 function isIdle(word: string, before: string, after: string): boolean {
   // "Fewer and fewer" is said once.
   if (after.startsWith(` and ${word}`)) return true
-  if (/\b(?:at|no|any|once|a little|so far) $/.test(before) && /^(least|most|longer|more|best|last)$/.test(word)) return true
+  if (/\b(?:at|no|any|once|so far) $/.test(before) && /^(least|most|longer|more|best|last)$/.test(word)) return true
   return word === 'most' && /^\s+(?:of\b|groups?\b|children\b|people\b|readings?\b)/.test(after)
 }

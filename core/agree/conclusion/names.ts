@@ -58,7 +58,7 @@ export const namesOf = oncePer((plan: Plan) => {
       pattern: new RegExp(`(?<![\\p{L}\\p{N}.])${source}(?![\\p{L}\\p{N}]|[.,]\\d)`, 'gu'),
     })
     return [
-      made(pattern + ending + counted + noStep),
+      made((/^\d+$/.test(pattern) && plan.conditionsAs === 'numbers' ? NAMED_BY_NUMBER : '') + pattern + ending + counted + noStep),
       ...alone.map((word) => made(`${escaped(word)}s?`)),
       ...words
         .filter((word) => words.length > 1 && RANKS.test(word))
@@ -98,7 +98,7 @@ export function thingsOf(plan: Plan): Condition[] {
 export const CALLED_NOTHING = /^(?:nothing|none|no |without |bare$|empty$)/i
 
 /** A place in an order, too: "came first" is not the first try. */
-const RANKS = /^(?:first|second|third|fourth|last)$/
+const RANKS = /^(?:first|second|third|fourth|last|again)$/
 
 /** "No wrapping" and "without any wrapping" are the condition that is called nothing. */
 function ofNothing(plan: Plan, name: string): string[] {
@@ -125,6 +125,10 @@ function ofTheEnds(plan: Plan, condition: Condition): string[] {
   )
   return words.length === 0 ? [] : [`(?:${words.join('|')})(?= (?:${things.map(escaped).join('|')}))`]
 }
+
+/** "6 at six", "4 against 13": a bare number is a condition's only behind a word that leads to it, or at the head. */
+const NAMED_BY_NUMBER =
+  '(?<=^\\W*|\\b(?:at|from|for|with|of|the|between|to|through|than|by|in|into|under|on|number) |\\b(?:at|from|for|with|of|the|between|to|through|than|by) (?:\\d+(?:,| and| or) )+)'
 
 const NO_STEP = '(?!\\s+(?:more|fewer|less|higher|lower|longer|shorter|further)\\b)'
 

@@ -1,6 +1,6 @@
 import { evenedOf, type Evidence } from '../../evidence'
 import { conditionValue, type Plan } from '../../lesson'
-import { convert, numberOf, NUMBER_WORDS, unitNamed, unitOf } from '../../quantity'
+import { convert, numberOf, NUMBER_WORDS, unitNamed, unitOf, type Side } from '../../quantity'
 import { resultUnit } from '../../test'
 import type { WrongFigure } from './figures'
 import { NEGATED, NOT_FOUND } from './lexicon'
@@ -8,7 +8,7 @@ import type { FigureMention, Span, Stretch } from './mentions'
 
 const HOW_MANY = `(?:(\\d+(?:[.,]\\d+)?|${NUMBER_WORDS.join('|')}) )?`
 const FOR_EACH = new RegExp(
-  `\\b(?:for |with )?(?:each|every) (?:extra |further |added |additional )?${HOW_MANY}(\\p{L}+)(?: (?:more|further|higher|longer|deeper|extra|closer))?\\b`,
+  `\\b(?:for |with )?(?:each|every) (?:extra |further |added |additional )?${HOW_MANY}(\\p{L}+)(?: (?:more|less|fewer|further|higher|lower|longer|shorter|deeper|extra|closer))?\\b`,
   'u',
 )
 /** "About 10" of 10.4: as far as the steps themselves may differ from each other. */
@@ -31,6 +31,7 @@ export function readRate(sentence: Stretch, plan: Plan, evidence: Evidence): { w
   const figures = behind.length > 0 ? behind : before
   const [figure] = figures
   const slopes = slopesOf(plan, evidence)
+  const turned = /\b(?:less|fewer|lower|shorter|closer)\b/.test(match[0])
   const value = figure && convert(figure.value, figure.unit, resultUnit(plan))
   if (step === undefined || !figure || figures.length > 1 || value === undefined || slopes.length === 0) return none
   const adds = slopes.map((slope) => Math.abs(slope) * step)
@@ -42,9 +43,21 @@ export function readRate(sentence: Stretch, plan: Plan, evidence: Evidence): { w
     return { wrong: [{ from: figure.from, to: figure.to, said, condition: undefined, table: undefined }], right: [] }
   // Steps that differ by half are no rate.
   if (!sameWay || evidence.notFair || evidence.grade !== 'clear' || Math.max(...adds) > 1.5 * Math.min(...adds)) return none
+  const said_ = saidWay(sentence.text.slice(match[0].length + match.index), sentence.text.slice(0, match.index))
+  // "Each 20 inches more made it bounce 10 inches lower", where it bounced higher.
+  if (said_ !== undefined && (said_ === 'more') !== (slopes[0]! > 0 !== turned)) return none
   if (figure.from < sentence.from + match.index) return { wrong: [], right: [{ from: figure.to, to: end }] }
   const comparing = sentence.mentions.find((one) => one.kind === 'comparing' && one.from >= figure.to)
   return { wrong: [], right: [{ from: sentence.from + match.index, to: comparing?.to ?? figure.to }] }
+}
+
+const MORE = /\b(?:higher|more|longer|further|taller|warmer|heavier|added|adds|gained|rises?|rose|grew|grows)\b/
+const LESS = /\b(?:lower|less|fewer|shorter|nearer|colder|cooler|lighter|lost|loses|falls?|fell|drops?|shrank|takes? away)\b/
+
+/** Which way the result is said to go; undefined where both or neither are said. */
+function saidWay(behind: string, before: string): Side | undefined {
+  const [more, less] = [MORE, LESS].map((words) => words.test(behind) || words.test(before))
+  return more === less ? undefined : more ? 'more' : 'less'
 }
 
 /** How far one step goes, in the unit of the conditions. */

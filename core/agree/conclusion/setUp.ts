@@ -82,7 +82,7 @@ export function keptBefore(word: ComparingMention, { text, from }: Stretch, plan
 }
 
 /** "Water with salt". */
-const WITH_SOMETHING = /(?<=^\W*)(\p{L}{3,}) (?:with|without) (?!the\b|our\b|it\b)\p{L}{3,}/u
+const WITH_SOMETHING = /(?<=^\W*(?:an? |the )?)(\p{L}{3,}) (?:with|without) (?!the\b|our\b|it\b)\p{L}{3,}/u
 const NO_PROPERTY = /^(?:sometimes|often|usually|because|when|where|now|such|most|\p{L}+ly)$/u
 
 /** Something kept the same of which another kind is spoken of: "salty water", where everybody had the same water. */

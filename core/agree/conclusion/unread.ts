@@ -1,9 +1,9 @@
 import { changedFactor, comingFactors, isWordOf, keptFactors, mainWords, withoutEnding, type Plan } from '../../lesson'
-import { resultUnit, testOf } from '../../test'
+import { comparesMoments, resultUnit, testOf } from '../../test'
 import { gradeBetween, type Evidence } from '../../evidence'
 import { AS_FAR_AS_SEEN, AVERAGE_NAMED, HEDGED, JOINING, NARROWED, NEGATED, NO_DIFFERENCE } from './lexicon'
 import { NUMBER_WORDS, numberOf, plainUnit, unitOf, type Quality, type ResultUnit } from '../../quantity'
-import { isOfPlan } from './figures'
+import { isKnownOfPlan, isOfPlan } from './figures'
 import { thingsOf } from './names'
 import { isApart } from './order'
 import { clausesOf, withoutNames, type Mention, type Span, type Stretch } from './mentions'
@@ -87,14 +87,18 @@ function unreadInClause(
   // A comparison that nobody judged is not understood, whatever stands beside it.
   const judged = [
     ...found,
-    ...sentence.mentions.filter((one) => one.kind === 'condition' || (one.kind === 'figure' && isOfPlan(one, sentence, plan))),
+    ...sentence.mentions.filter(
+      (one) => one.kind === 'condition' || (one.kind === 'figure' && isOfPlan(one, sentence, plan) && isKnownOfPlan(one, plan)),
+    ),
   ]
   const untested = otherOfChanged(clause, plan)
   if (untested) return [whole]
   const asksForMore = (one: Mention) =>
     one.kind === 'comparing' || one.kind === 'figure' || (one.kind === 'place' && !namesBoth(clause))
   const compared = clause.mentions.filter((one) => asksForMore(one) && !judged.some((other) => overlaps(one, other)))
-  const asked = open || same ? compared.filter(({ kind }) => kind !== 'comparing') : compared
+  // Of what nobody can tell, the question may name a way; a guess has to be the right one.
+  const asks = same || (open && /\b(?:whether|which|who|if)\b/.test(clause.text))
+  const asked = asks ? compared.filter(({ kind }) => kind !== 'comparing') : compared
   if (asked.length > 0) return asked.map(({ from, to }) => ({ from, to }))
   // The best for something is not the best.
   const narrowed = !open && NARROWED.exec(clause.text)
@@ -115,7 +119,14 @@ function unreadInClause(
       )
     )
       return []
-    if (word === 'only' && isBesideFigure(clause, span)) return []
+    if (/^(?:up|down)$/.test(word) && isTurned(clause, span, word)) return [span]
+    if (!known.has(stemOf(word)) && goesWrongWay(word, clause, match.index, plan)) return [span]
+    if (
+      word === 'only' &&
+      (isBesideFigure(clause, span) ||
+        clause.mentions.some(({ kind, from }) => kind === 'condition' && plan.conditionsAs === 'numbers' && from === span.to + 1))
+    )
+      return []
     // "Needs a little more", of what nobody can tell for sure.
     if (open && /^(?:little|bit|slightly)$/.test(word)) return []
     // "As close as 183 cm".
@@ -130,6 +141,7 @@ function unreadInClause(
     if (word === 'times' && /^how often\b/i.test(testOf(plan).measure?.name ?? '') && isBesideFigure(clause, span)) return []
     if (word === 'through' && /\blets? $/.test(clause.text.slice(0, match.index))) return []
     if (isNounOfMeasured(word, plan)) return []
+    if (/\p{L}{3,}ed$/u.test(word) && !RATIO.test(word) && leadsToFigure(clause, span, found)) return []
     // "Lets most light through", where light was read.
     const letThrough = /\blets? (?:\p{L}+ )*(light|sound) $/u.exec(clause.text.slice(0, match.index))?.[1]
     if (word === 'through' && letThrough !== undefined && known.has(letThrough)) return []
@@ -224,13 +236,15 @@ function areApart(ids: string[], evidence: Evidence): boolean {
   return ids.every((a, place) => ids.slice(place + 1).every((b) => gradeBetween(evidence, a, b) === 'clear'))
 }
 
+const BESIDE_A_NAME = new Set(['the', 'a', 'with', 'in', 'on', 'at', 'for', 'round', 'around', 'it'])
+
 /** Nothing but the name of a condition, and what it is a number of: "one layer". */
 function isOnlyNamed({ text, from, mentions }: Stretch, known: Set<string>): boolean {
   const [only, ...more] = mentions.filter(({ kind }) => kind === 'condition')
   if (only === undefined || more.length > 0) return false
   const said = text.slice(only.from - from, only.to - from)
   const rest = text.slice(0, only.from - from) + text.slice(only.to - from)
-  const [noun, ...others] = rest.match(/[\p{L}\p{N}]+/gu) ?? []
+  const [noun, ...others] = (rest.match(/[\p{L}\p{N}]+/gu) ?? []).filter((word) => !BESIDE_A_NAME.has(word))
   const isNumber = /^\d/.test(said) || NUMBER_WORDS.includes(said)
   return others.length === 0 && (noun === undefined || (isNumber && (known.has(noun) || known.has(withoutEnding(noun)))))
 }
@@ -249,7 +263,7 @@ function isBesideFigure({ text, from: begin, mentions }: Stretch, { from, to }: 
 }
 
 /** "We only heard it from 87 cm", "only to 25 mm". */
-const ONLY_TO = /^ (?:\p{L}+ (?:\p{L}+ )?(?:it|them) (?:\p{L}+ )?|(?:up )?(?:to|from|at|about) )$/u
+const ONLY_TO = /^ (?:\p{L}+ ){1,5}$/u
 const SIZES: [RegExp, Quality][] = [
   [/^long$/, 'length'],
   [/^(?:high|tall)$/, 'height'],
@@ -265,6 +279,35 @@ const SIZES: [RegExp, Quality][] = [
 function isOfMeasuredSize(word: string, plan: Plan): boolean {
   const size = SIZES.find(([pattern]) => pattern.test(word))
   return size !== undefined && isAbout(testOf(plan).measure?.name ?? '', size[1])
+}
+
+const UPWARD = /\b(?:climbs?|high|rises?|grows?|tall|bounces?)\b/i
+const SINKS = /^(?:fell|falls?|sank|sinks?|dropped|drops?|shrank|shrinks?|down)$/
+const DOWN_FROM = /\bfrom\b|\b(?:brought|cut|took|lowered|goes|went|came)\b.*\bfrom\b/
+
+/** "The water fell 61 mm", where it was read how high it climbs; "fell from 18 to 3" goes along the conditions. */
+function goesWrongWay(word: string, { text }: Stretch, at: number, plan: Plan): boolean {
+  if (!SINKS.test(word) || !UPWARD.test(testOf(plan).measure?.name ?? '') || comparesMoments(plan)) return false
+  const goesOn = /^ (?:from|to)\b/.test(text.slice(at + word.length))
+  return !(goesOn && DOWN_FROM.test(text.slice(0, at))) && !/^ from\b/.test(text.slice(at + word.length))
+}
+
+/** "From 245 cm up to 87 cm". */
+function isTurned({ text, from: begin, mentions }: Stretch, { from, to }: Span, word: string): boolean {
+  const figures = mentions.filter((one) => one.kind === 'figure')
+  const after = figures.find((one) => /^ to (?:about |only )?$/.test(text.slice(to - begin, one.from - begin)))
+  const before = figures.findLast((one) => one.to <= from && /\bfrom (?:about )?$/.test(text.slice(0, one.from - begin)))
+  return before !== undefined && after !== undefined && (word === 'up' ? after.value < before.value : after.value > before.value)
+}
+
+/** "Sucked the water up to 61 mm": whatever was done, the figure says how far. */
+function leadsToFigure({ text, from: begin, mentions }: Stretch, { to }: Span, found: Span[]): boolean {
+  const next = mentions.find(({ from }) => from > to)
+  return (
+    next?.kind === 'figure' &&
+    found.some((one) => overlaps(one, next)) &&
+    /^ (?:\p{L}+ ){0,4}$/u.test(text.slice(to - begin, next.from - begin))
+  )
 }
 
 const NOUNS: Partial<Record<string, Quality>> = {
@@ -294,7 +337,7 @@ function isAfterTime({ mentions }: Stretch, { to }: Span, plan: Plan): boolean {
 }
 
 /** "All four papers", "these two": how many there are. */
-const ALL_OF_THEM = /\b(all|these|those|both|out of|of)(?: of)?(?: the| our)? $/
+const ALL_OF_THEM = /\b(all|these|those|both|out of|of|between)(?: of)?(?: the| our)? $/
 
 /** "Three layers", where nobody tested three. */
 function otherOfChanged({ text, from, mentions }: Stretch, plan: Plan): boolean {
