@@ -3,7 +3,8 @@ import { mainWords, type LessonRecord, type Plan } from '../lesson'
 import { resultUnit, testOf } from '../test'
 import { unitOf } from '../quantity'
 import { readConclusion, seenInOwnTable, type ClaimDoubt, type ReadConclusion } from './claims'
-import { sentencesOf, type Span } from './conclusion/mentions'
+import { sentencesOf } from './conclusion/mentions'
+import type { Span } from './conclusion/stretch'
 import { plainly } from './conclusion/plainly'
 
 /** A table that a sentence is read against, with a group's own averages where it is a group's sentence. */

@@ -4,7 +4,8 @@ import { readDirections, type Earlier } from './conclusion/directions'
 import { readFigures } from './conclusion/figures'
 import { readGroups, type GroupsCounted } from './conclusion/groups'
 import { HEDGED, HOW_SURE, NOT_FOUND } from './conclusion/lexicon'
-import { sentencesOf, type ConditionMention, type Span, type Stretch } from './conclusion/mentions'
+import { sentencesOf } from './conclusion/mentions'
+import type { ConditionMention, Span, Stretch } from './conclusion/stretch'
 import {
   actsOn,
   calledFair,

@@ -176,7 +176,7 @@ it('what is ticked is not ticked with another figure, or with the contrary word'
         new RegExp(`(?<!\\bat )\\b${one}\\b`).test(text) ? [text.replace(new RegExp(`\\b${one}\\b`), other)] : [],
       ),
     ]
-    return changed.map((false_) => ({ false_, ticked: isChecked(readConclusion(false_, plan, evidence)) }))
+    return changed.map((altered) => ({ altered, ticked: isChecked(readConclusion(altered, plan, evidence)) }))
   })
   expect(held.length).toBeGreaterThan(500)
   expect(held.filter(({ ticked }) => ticked)).toEqual([])

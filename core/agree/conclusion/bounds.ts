@@ -2,7 +2,7 @@ import { resultUnit } from '../../test'
 import { convert, type Side } from '../../quantity'
 import type { Plan } from '../../lesson'
 import { AVERAGED } from './lexicon'
-import type { FigureMention, Span, Stretch } from './mentions'
+import type { FigureMention, Span, Stretch } from './stretch'
 
 /** What is said of all readings: none below a number, none above, or which is the highest. */
 export type Bound = 'below' | 'above' | 'all-over' | 'all-under' | 'highest'

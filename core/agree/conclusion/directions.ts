@@ -1,39 +1,34 @@
-import { evenedOf, gradeBetween, type Evidence } from '../../evidence'
-import { activeConditions, changedFactor, isWordOf, mainWords, withoutEnding, type Plan } from '../../lesson'
-import { comparesMoments, countsOf, resultUnit, testOf } from '../../test'
-import { NUMBER_WORDS, numberOf, unitOf, type Quality, type Side } from '../../quantity'
+import { evenedOf, type Evidence, gradeBetween } from '../../evidence'
+import { mainWords, type Plan, withoutEnding } from '../../lesson'
+import { comparesMoments, testOf } from '../../test'
+import { degreeOf, hasDegree } from './degree'
 import { readEquality } from './equality'
-import { HEDGED, NARROWED, NEGATED, NOT_FOUND } from './lexicon'
-import {
-  areJoined,
-  clausesOf,
-  joinedBefore,
-  withoutNames,
-  type ComparingMention,
-  type ConditionMention,
-  type Mention,
-  type Span,
-  type Stretch,
-} from './mentions'
-import { isAbout } from './plainly'
-import {
-  fitsResult,
-  isApart,
-  judgeComparative,
-  judgeSuperlative,
-  MUCH,
-  placesOf,
-  saysCooling,
-  sideOf,
-  unitOfWhat,
-  type Claim,
-  type Judged,
-} from './order'
-import { CALLED_NOTHING } from './names'
+import { amongThings, judgeFirst, OF_READINGS_ITSELF, ofAllReadings, ofReadings, THAN_ALL } from './first'
 import { inOrder, isList, isOneByOne, judgeNth, listsOrder, nthOf, readOrder } from './inOrder'
-import { readPlaces, type PlaceClaim } from './places'
+import { readOfAll } from './allOfThem'
+import { DENIED, judgeDenied } from './denied'
+import { readNearness } from './nearness'
+import { NARROWED, NEGATED, NOT_FOUND } from './lexicon'
+import { clausesOf, joinedBefore, withoutNames } from './mentions'
+import type { ComparingMention, ConditionMention, Mention, Stretch } from './stretch'
+import { fitsResult, isApart, judgeComparative, type Judged, placesOf, saysCooling, sideOf } from './order'
+import { type PlaceClaim, readPlaces } from './places'
 import { keptBefore, notTested, ofSetUp, otherKindOfKept } from './setUp'
+import {
+  givenIn,
+  isBehind,
+  isLeftAside,
+  isObject,
+  LEFT_OUT_OF,
+  madeSo,
+  namesTwo,
+  otherOfTwo,
+  type Spoken,
+  subjectOf,
+  withJoined,
+} from './subject'
 import { readTrend } from './trend'
+import { isATime, isUnmeasured, PER_TIME, saysPerTime } from './unmeasured'
 
 const GREW =
   /\b(?:it|they|the \p{L}+) (?:really )?(?:(grew|rose|went up|increased|warmed(?: up)?)|(shrank|fell|sank|went down|decreased|cooled(?: down)?))\b/u
@@ -111,6 +106,7 @@ function leadOf(sentence: Stretch): [Stretch, Stretch | undefined] {
 
 /** "With every 20 in more it bounces 10 in more": nobody reckons that out here. */
 const FOR_EACH = /\b(?:every|each) (?:extra |additional |further )?\d[\d.,]*\s?\p{L}* (?:more|longer|higher|further|extra)\b/u
+
 /** "It is not true that kitchen roll was highest": what is so is denied. */
 const NOT_TRUE = /^\W*it (?:is|was) (?:not true|false|wrong|untrue) that /
 
@@ -172,39 +168,6 @@ function clausesJudged(
   })
 }
 
-const LEFT_OUT_OF = /^\W*(?:and )?not (?:the |in |with |on )*[\p{L}\d]+(?: \p{L}+)?\W*$/u
-
-/** "Without kitchen roll", "all but card": what is said is said of the others. */
-function isLeftAside({ from }: ConditionMention, clause: Stretch): boolean {
-  return /\b(?:without|except(?: for)?|apart from|other than|besides|all but) (?:the )?$/.test(
-    clause.text.slice(0, from - clause.from),
-  )
-}
-
-/** The only one that is named in what follows, where that says in which case. */
-function givenIn(clauses: Stretch[]): ConditionMention | undefined {
-  const named = clauses.flatMap(({ mentions }) => mentions.filter((one): one is ConditionMention => one.kind === 'condition'))
-  const of = clauses.find(({ mentions }) => mentions.some(({ kind }) => kind === 'condition'))
-  return named.length === 1 && of && /^\W*(?:when|if|with|through)\b/.test(of.text) ? named[0] : undefined
-}
-
-/** A clause, and who was named before it. */
-interface Spoken {
-  clause: Stretch
-  sentence: Stretch
-  conditions: ConditionMention[]
-  /** In the same sentence. */
-  before: ConditionMention | undefined
-  /** In this sentence or one before it. */
-  earlier: ConditionMention | undefined
-  /** Behind it, where the sentence names nobody before: "the most clips, 18, when there was one layer". */
-  given: ConditionMention | undefined
-  /** In the sentence before this one. */
-  ago: ConditionMention[]
-  /** The only one that the sentence before this one names. */
-  sole: ConditionMention | undefined
-}
-
 /** Is the thing that a word is said of named in what was measured. */
 function ofMeasured({ from }: ComparingMention, clause: Stretch, plan: Plan): boolean {
   const noun = /\b(?:the|our) (\p{L}{3,}) (?:is|was) $/u.exec(clause.text.slice(0, from - clause.from))?.[1]
@@ -214,8 +177,6 @@ function ofMeasured({ from }: ComparingMention, clause: Stretch, plan: Plan): bo
 }
 
 const BECAME = /\b(?:got|gets|became|becomes|has become|turned)\b/
-const THAN_ALL =
-  /\bthan (?:(?:in|with|from|on|for) )?(?:(?:any|all|every|each)(?: of)?(?: the| our)? (?:others?|rest)|the (?:others|rest|other (?:two|three|four|five)))\b/
 
 function judgeWord(word: ComparingMention, spoken: Spoken, plan: Plan, evidence: Evidence, hedged: boolean): Judged[] {
   const { clause, sentence, conditions, before } = spoken
@@ -310,171 +271,15 @@ function judgeWord(word: ComparingMention, spoken: Spoken, plan: Plan, evidence:
   return fits ? [...each.flat(), { code: 'right', at: [degree.at] }] : each.flat()
 }
 
-const namesTwo = ({ mentions }: Stretch) =>
-  new Set(mentions.flatMap((one) => (one.kind === 'condition' ? [one.id] : []))).size === 2
-
 /** Is it read in the unit of the results: what it says was held against the differences. */
 const hasFigure = (figure: Mention, { summaries }: Evidence) => figure.kind === 'figure' && summaries.length > 1
 
-/** "From 60 in instead of 20 in": what is compared with, though it stands first. */
-function isObject({ from }: Span, clause: Stretch): boolean {
-  return /\b(?:instead of|rather than|compared (?:to|with)|unlike) (?:the |in |with |from |on )*$/.test(
-    clause.text.slice(0, from - clause.from),
-  )
-}
-
-/** "Wrapping it in newspaper made it louder": than with nothing. */
-function madeSo({ from, to }: ComparingMention, { text, from: begin }: Stretch, plan: Plan): ConditionMention | undefined {
-  const nothing = activeConditions(plan).find(({ label }) => CALLED_NOTHING.test(label))
-  return nothing && /\b(?:makes?|made) (?:it|the \p{L}+) (?:much |a little |a bit )?$/u.test(text.slice(0, from - begin))
-    ? { kind: 'condition', id: nothing.id, from, to }
-    : undefined
-}
-
-/** "Writing paper is closer to card than to tissue": which of two averages is nearer. */
-function readNearness(
-  { word, from, to }: ComparingMention,
-  subject: ConditionMention,
-  clause: Stretch,
-  conditions: ConditionMention[],
-  evidence: Evidence,
-): Judged[] | undefined {
-  const [near, far] = conditions.filter((one) => one.from >= to)
-  if (
-    !/^(?:closer|nearer)$/.test(word) ||
-    !near ||
-    !/^ to (?:the )?$/.test(clause.text.slice(to - clause.from, near.from - clause.from))
-  )
-    return undefined
-  const [own, one, other] = [subject, near, far].map((of) => of && evenedOf(evidence, of.id))
-  if (!far || own === undefined || one === undefined || other === undefined) return []
-  if (gradeBetween(evidence, near.id, far.id) !== 'clear') return []
-  const at = placesOf(subject, { from, to }, near, far)
-  return Math.abs(own - one) < Math.abs(own - other) ? [{ code: 'right', at }] : [{ code: 'wrong-direction', named: undefined, at }]
-}
-
-/** "All three wrappings are better than nothing": each of them. */
-function readOfAll(
-  word: ComparingMention,
-  side: Side,
-  { clause, conditions }: Spoken,
-  plan: Plan,
-  evidence: Evidence,
-  hedged: boolean,
-): Judged[] | undefined {
-  const [object, ...more] = conditions
-  const match = OF_ALL.exec(clause.text.slice(0, word.from - clause.from))
-  if (!match || !object || object.from < word.to || more.length > 0 || word.superlative) return undefined
-  const [said, many, thing] = match
-  const others = evidence.order.filter((id) => id !== object.id)
-  if (!isWordOf(thing!, changedFactor(plan)?.name ?? '') || (many !== undefined && numberOf(many) !== others.length))
-    return undefined
-  const at = { from: clause.from + match.index, to: clause.from + match.index + said.length }
-  const each = others.flatMap((id) =>
-    judgeComparative({ word, subject: { kind: 'condition', id, ...at }, side }, [object], plan, evidence, hedged),
-  )
-  return each.find(({ code }) => code !== 'right') ? each.filter(({ code }) => code !== 'right').slice(0, 1) : each.slice(0, 1)
-}
-
-const OF_ALL =
-  /\b(?:all|every|each|both|any)(?: of)?(?: the| our)?(?: (\p{L}+))? (\p{L}{3,}) (?:are|is|was|were|worked|did|climbed|went) $/u
-
 /** "It held fewest", "we are sure it was highest". */
 const IT = /\b(?:it|this|that one|that(?= (?:is|was)\b)) (?:\p{L}+ ){1,2}(?:the )?$/u
+
 const KEPT = /\b(?:keeps?|kept|stays?|stayed|is|was|were|are|remain\w*|end(?:s|ed)? up)\b/
+
 const TAKES = /\b(?:takes?|took|taking|lasts?|lasted|needs?|needed) (?:\p{L}+ )?$/u
-
-const isATime = (plan: Plan) => unitOf(resultUnit(plan)).dimension === 'time' || countsOf(plan) === 'until'
-
-const OF_READINGS_ITSELF = /^ (?:reading|value|number|result|measurement)s?\b/
-
-/** "The lowest reading of kitchen roll was 56 mm": of its own readings, and not of all conditions. */
-function ofReadings(word: ComparingMention, { id }: ConditionMention, clause: Stretch, { summaries }: Evidence): Judged[] {
-  const summary = summaries.find(({ condition }) => condition === id)
-  const figure = clause.mentions.find((one) => one.kind === 'figure')
-  if (!summary || figure?.kind !== 'figure') return []
-  return figure.value === (word.side === 'more' ? summary.highest : summary.lowest) ? [{ code: 'right', at: placesOf(word) }] : []
-}
-
-/** "Our highest reading was 65 mm, in kitchen roll": of all that were read. */
-function ofAllReadings(word: ComparingMention, { mentions }: Stretch, { summaries }: Evidence): Judged[] {
-  const figure = mentions.find((one) => one.kind === 'figure')
-  const named = mentions.filter((one): one is ConditionMention => one.kind === 'condition')
-  if (figure?.kind !== 'figure' || named.length > 1) return []
-  const endOf = ({ highest, lowest }: (typeof summaries)[number]) => (word.side === 'more' ? highest : lowest)
-  const ends = summaries.map(endOf)
-  const end = word.side === 'more' ? Math.max(...ends) : Math.min(...ends)
-  const whose = summaries.filter((one) => endOf(one) === end).map(({ condition }) => condition)
-  return figure.value === end && named.every(({ id }) => whose.includes(id))
-    ? [{ code: 'right', at: placesOf(word, ...named) }]
-    : []
-}
-
-/** "Of the three wrappings the scarf is best". */
-const OF_THE_THINGS = new RegExp(`^\\W*of (?:the |our |all )*(?:(${NUMBER_WORDS.join('|')}) )?(\\p{L}{3,}) `, 'u')
-
-/** "The worst wrapping": what is called nothing is none of them. */
-function amongThings(word: ComparingMention, clause: Stretch, sentence: string, plan: Plan, evidence: Evidence): Evidence {
-  const after = clause.text.slice(word.to - clause.from)
-  const [, many, ofAll] = OF_THE_THINGS.exec(sentence) ?? /^ of (?:the |our |all )*(?:(\p{L}+) )?(\p{L}{3,})/u.exec(after) ?? []
-  const noun = ofAll ?? /^\s+(\p{L}{3,})/u.exec(after)?.[1]
-  if (noun === undefined || !isWordOf(noun, changedFactor(plan)?.name ?? '')) return evidence
-  // "The worst of the four wrappings", where nothing is one of them.
-  if (many !== undefined && numberOf(many) === evidence.order.length) return evidence
-  const nothing = plan.conditions.filter(({ label }) => CALLED_NOTHING.test(label)).map(({ id }) => id)
-  return nothing.length === 0 ? evidence : { ...evidence, order: evidence.order.filter((id) => !nothing.includes(id)) }
-}
-
-/** First of all, with the words that say so: "than any other paper", "by far". */
-function judgeFirst(claim: Claim, toAll: RegExpExecArray | null, clause: Stretch, evidence: Evidence, hedged: boolean): Judged[] {
-  const judged = judgeSuperlative(claim, evidence, hedged)
-  if (judged[0]?.code !== 'right') return judged
-  const { word, subject } = claim
-  const at: Span[] = toAll ? [{ from: word.to + toAll.index, to: word.to + toAll.index + toAll[0].length }] : []
-  const place = evidence.order.indexOf(subject.id)
-  const next = evidence.order[place === 0 ? 1 : place - 1]
-  const far = BY_FAR.exec(clause.text)
-  if (far && next !== undefined && hasDegree(true, subject.id, next, evidence))
-    at.push({ from: clause.from + far.index, to: clause.from + far.index + far[0].length })
-  return at.length > 0 ? [...judged, { code: 'right', at }] : judged
-}
-
-const BY_FAR = /\bby far\b/
-const DEGREE = /\b(?:(much|far|a lot|lots|way)|(only a little|a little|a (?:little |tiny |small )?bit|slightly)) $/
-
-/** "Much higher", "a bit higher": the words right before. */
-function degreeOf(word: ComparingMention, { text, from }: Stretch): { large: boolean; at: Span } | undefined {
-  const match = DEGREE.exec(text.slice(0, word.from - from))
-  return match ? { large: match[1] !== undefined, at: { from: from + match.index, to: word.from - 1 } } : undefined
-}
-
-function hasDegree(large: boolean, a: string, b: string, evidence: Evidence): boolean {
-  const [one, other] = [a, b].map((id) => evenedOf(evidence, id) ?? 0) as [number, number]
-  const share = Math.abs(one - other) / Math.max(Math.abs(one), Math.abs(other), Number.EPSILON)
-  return large ? share >= MUCH : share <= MUCH
-}
-
-/** Denies the word that stands right behind: "is not higher than", "was never the best"; "not sure which is higher" denies nothing. */
-const DENIED = /(?:\b(?:not|never)|n't) (?!sure|certain|clear|tell|say|only|yet)(?:\p{L}+ ){0,2}$/u
-
-/** What is denied is wrong where the table has it clearly, and right where it has clearly the contrary. */
-function judgeDenied({ word, side }: Omit<Claim, 'subject'>, { conditions, before, clause }: Spoken, evidence: Evidence): Judged[] {
-  const subject = subjectOf(word, conditions, before, clause)
-  const { order } = evidence
-  const ranked = side === 'more' ? order : [...order].reverse()
-  if (!subject || !order.includes(subject.id) || isApart(subject.id, evidence)) return []
-  const object = conditions.find(({ from, id }) => from >= word.to && id !== subject.id)
-  const other = word.superlative ? (ranked[0] === subject.id ? ranked[1] : ranked[0]) : object?.id
-  if (other === undefined || !order.includes(other)) return []
-  const grade = gradeBetween(evidence, subject.id, other)
-  // "Wool is not warmer than bare", where the two are the same as far as anybody can tell.
-  if (grade === 'same' && object) return [{ code: 'right', at: placesOf(subject, word, object) }]
-  if (grade !== 'clear') return []
-  const at = placesOf(subject, word, ...(word.superlative || !object ? [] : [object]))
-  return ranked.indexOf(subject.id) < ranked.indexOf(other)
-    ? [{ code: 'wrong-direction', named: [subject.id, other], at }]
-    : [{ code: 'right', at }]
-}
 
 /** Better and worse, where nobody said which end is best: too much where the two cannot be told apart, else not checked. */
 function judgeUnranked(word: ComparingMention, conditions: ConditionMention[], evidence: Evidence, hedged: boolean): Judged[] {
@@ -486,91 +291,4 @@ function judgeUnranked(word: ComparingMention, conditions: ConditionMention[], e
   if (!subject || !object || hedged || isApart(subject.id, evidence) || isApart(object.id, evidence)) return []
   const grade = gradeBetween(evidence, subject.id, object.id)
   return grade === 'clear' ? [] : [{ code: 'claims-too-much', grade, words: [word.word], at: placesOf(word) }]
-}
-
-/** Names whom it stands before or behind without a "than". */
-function isBehind({ word }: ComparingMention): boolean {
-  return /^(?:ahead|behind|beats?|in front)/.test(word)
-}
-
-/** Properties of a thing that an instrument for something else does not show. */
-const PROPERTIES: readonly Quality[] = ['speed', 'strength', 'weight', 'warmth', 'loudness', 'light', 'wetness']
-/** How large something became is a length. */
-const LASTS = /\b(?:keeps?|kept|stays?|stayed|lasts?|lasted) (?:\p{L}+ ){0,3}$/u
-const IS_THE = /\b(?:is|was) (?:\p{L}+ )?the $/u
-const GROWN = /^(?:tall|wid|broad|deep)/
-const OF_THINGS: readonly Quality[] = ['width', 'length', 'depth']
-
-const saysPerTime = (plan: Plan) =>
-  /\b(?:per|in|each|every) (?:a |one |ten )?(?:second|minute|hour|day)/.test(testOf(plan).measure?.name ?? '')
-
-/** How much in a second, where nobody looked at the clock. */
-const PER_TIME = /^ (?:\p{L}+ )?(?:per|each|every) (?:second|minute|hour|day)\b/u
-
-/** How much of something is held is not how high it climbs. */
-const HOLDS = /\b(?:holds?|held|keeps?|kept|carries|carried|stores?) (?:the )?$/
-
-function isUnmeasured({ word, quality, from, to, of }: ComparingMention, clause: Stretch, plan: Plan, explained: boolean): boolean {
-  // What stands before a colon is explained behind it.
-  if (HEDGED.test(clause.text) || explained) return false
-  if (quality === 'size' && (unitOfWhat(of) || PER_TIME.test(clause.text.slice(to - clause.from)))) return true
-  if (quality === 'size' && of !== undefined && HOLDS.test(clause.text.slice(0, from - clause.from))) return true
-  // "The thickest paper" is said of the thing itself.
-  const noun = /^\s+(\p{L}{3,})/u.exec(clause.text.slice(to - clause.from))?.[1]
-  const ofThing = noun !== undefined && mainWords(changedFactor(plan)?.name ?? '').includes(withoutEnding(noun))
-  // "Keeps water warm longest", where degrees were read.
-  if (quality === 'length' && LASTS.test(clause.text.slice(0, from - clause.from)) && !isATime(plan)) return true
-  // "Kitchen roll is the thickest" is said of the thing, whatever length was read.
-  if (
-    quality === 'width' &&
-    IS_THE.test(clause.text.slice(0, from - clause.from)) &&
-    ![...plan.factors, ...plan.measures].some(({ name }) => isAbout(name, quality))
-  )
-    return true
-  const grows = GROWN.test(word) && unitOf(resultUnit(plan)).dimension !== 'length'
-  if (!PROPERTIES.includes(quality) && !grows && !(ofThing && OF_THINGS.includes(quality))) return false
-  const cards = ofThing ? [changedFactor(plan)!] : plan.factors
-  return ![...cards, ...plan.measures].some(({ name }) => isAbout(name, quality))
-}
-
-/** "Paste held 34 s, the glue stick 14 s, so paste holds longer": than the other of the two that were named. */
-function otherOfTwo(subjects: ConditionMention[], { sentence, clause, ago }: Spoken): ConditionMention[] {
-  if (subjects.length !== 1 || !DRAWN.test(clause.text)) return []
-  const here = sentence.mentions.filter((one): one is ConditionMention => one.kind === 'condition' && one.to <= clause.from)
-  // "Bubble wrap: 124 cm, newspaper: 183 cm. So bubble wrap is better."
-  const before = here.length > 0 ? here : ago
-  // "In writing paper it stood at 25 mm. We are sure that tissue is higher."
-  if (here.length === 0 && new Set(ago.map(({ id }) => id)).size === 1 && ago[0]!.id !== subjects[0]!.id) return ago.slice(0, 1)
-  const ids = [...new Set(before.map(({ id }) => id))]
-  if (ids.length !== 2 || !ids.includes(subjects[0]!.id)) return []
-  return before.filter(({ id }) => id !== subjects[0]!.id).slice(0, 1)
-}
-
-/** What follows from what was said before. */
-const DRAWN = /^\W*(?:and )?(?:so\b|we are (?:\p{L}+ )?sure (?:that )?)/u
-
-/** An object with those that stand right behind it: "than in the cupboard and the window". */
-function withJoined(object: ConditionMention, conditions: ConditionMention[], clause: Stretch): ConditionMention[] {
-  const next = conditions[conditions.indexOf(object) + 1]
-  return next && areJoined(clause, object, next) ? [object, ...withJoined(next, conditions, clause)] : [object]
-}
-
-/** Who is meant: named nearest before the word, else behind it; else who the sentence began with. */
-function subjectOf(
-  word: ComparingMention,
-  conditions: ConditionMention[],
-  before: ConditionMention | undefined,
-  clause: Stretch,
-): ConditionMention | undefined {
-  const earlier = conditions.filter((one) => one.from < word.from && !isObject(one, clause)).at(-1)
-  const later = conditions.find(({ from }) => from > word.from)
-  if (earlier) return earlier
-  // "It lifts more clips when there are six layers".
-  const given =
-    later && /\b(?:when|if|with)(?: there (?:are|is|were|was))?(?: the)? $/.test(clause.text.slice(0, later.from - clause.from))
-  if (!word.superlative && given && !before && !clause.text.includes(' than ')) return later
-  // "12 mm further in kitchen roll than in tissue".
-  const than = clause.text.indexOf(' than ')
-  if (!word.superlative && later && than >= 0 && later.to <= clause.from + than) return later
-  return word.superlative ? (later ?? before) : before
 }

@@ -3,7 +3,7 @@ import { COMPARING } from '../../quantity'
 import type { Plan } from '../../lesson'
 import { resultMark } from '../../test'
 import { AS_FAR_AS_SEEN } from './lexicon'
-import type { ComparingMention, ConditionMention, Stretch } from './mentions'
+import type { ComparingMention, ConditionMention, Stretch } from './stretch'
 import { fitsResult, judgeComparative, MUCH, placesOf, sideOf, type Judged } from './order'
 
 /** How a thing is, and the word that compares it. */

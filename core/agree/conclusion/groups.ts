@@ -1,7 +1,8 @@
 import type { Evidence } from '../../evidence'
 import { NUMBER_WORDS, numberOf } from '../../quantity'
 import type { WrongFigure } from './figures'
-import { clausesOf, type Span, type Stretch } from './mentions'
+import { clausesOf } from './mentions'
+import type { Span, Stretch } from './stretch'
 import type { Judged } from './order'
 
 const COUNT = `(\\d+|${NUMBER_WORDS.join('|')})`

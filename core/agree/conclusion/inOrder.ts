@@ -1,7 +1,8 @@
 import { gradeBetween, type Evidence } from '../../evidence'
 import type { Plan } from '../../lesson'
 import { NEGATED } from './lexicon'
-import { withoutNames, type ConditionMention, type Stretch } from './mentions'
+import { withoutNames } from './mentions'
+import type { ConditionMention, Stretch } from './stretch'
 import { bestSideOf, isApart, isTold, placesOf, type Judged } from './order'
 
 const IN_ORDER =

@@ -4,7 +4,7 @@ import { unitNamed, unitOf, type Side, type UnitCode } from '../../quantity'
 import { mainWords, type Plan } from '../../lesson'
 import type { ClaimDoubt } from '../claims'
 import { LOST } from './lexicon'
-import { type ComparingMention, type ConditionMention, type Span } from './mentions'
+import type { ComparingMention, ConditionMention, Span } from './stretch'
 import { isAbout } from './plainly'
 
 /** What the order of the averages says to a comparing word: something against it, or that it is so. */

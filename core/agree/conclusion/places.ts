@@ -1,7 +1,8 @@
 import type { Evidence } from '../../evidence'
 import type { Plan } from '../../lesson'
 import { momentsOf } from '../../test'
-import { areJoined, type ComparingMention, type ConditionMention, type PlaceMention, type Span, type Stretch } from './mentions'
+import { areJoined } from './mentions'
+import type { ComparingMention, ConditionMention, PlaceMention, Span, Stretch } from './stretch'
 import { placesOf, type Judged } from './order'
 
 /** Which of two places has more, said of some conditions. */

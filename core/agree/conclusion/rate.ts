@@ -4,7 +4,7 @@ import { convert, numberOf, NUMBER_WORDS, unitNamed, unitOf, type Side } from '.
 import { resultUnit } from '../../test'
 import type { WrongFigure } from './figures'
 import { NEGATED, NOT_FOUND } from './lexicon'
-import type { FigureMention, Span, Stretch } from './mentions'
+import type { FigureMention, Span, Stretch } from './stretch'
 
 const HOW_MANY = `(?:(\\d+(?:[.,]\\d+)?|${NUMBER_WORDS.join('|')}) )?`
 const FOR_EACH = new RegExp(
@@ -43,9 +43,9 @@ export function readRate(sentence: Stretch, plan: Plan, evidence: Evidence): { w
     return { wrong: [{ from: figure.from, to: figure.to, said, condition: undefined, table: undefined }], right: [] }
   // Steps that differ by half are no rate.
   if (!sameWay || evidence.notFair || evidence.grade !== 'clear' || Math.max(...adds) > 1.5 * Math.min(...adds)) return none
-  const said_ = saidWay(sentence.text.slice(match[0].length + match.index), sentence.text.slice(0, match.index))
+  const goes = saidWay(sentence.text.slice(match[0].length + match.index), sentence.text.slice(0, match.index))
   // "Each 20 inches more made it bounce 10 inches lower", where it bounced higher.
-  if (said_ !== undefined && (said_ === 'more') !== (slopes[0]! > 0 !== turned)) return none
+  if (goes !== undefined && (goes === 'more') !== (slopes[0]! > 0 !== turned)) return none
   if (figure.from < sentence.from + match.index) return { wrong: [], right: [{ from: figure.to, to: end }] }
   const comparing = sentence.mentions.find((one) => one.kind === 'comparing' && one.from >= figure.to)
   return { wrong: [], right: [{ from: sentence.from + match.index, to: comparing?.to ?? figure.to }] }

@@ -4,7 +4,8 @@ import { resultUnit } from '../../test'
 import type { Plan } from '../../lesson'
 import type { WrongFigure } from './figures'
 import { NEGATED, NOT_FOUND } from './lexicon'
-import { clausesOf, type ConditionMention, type Span, type Stretch } from './mentions'
+import { clausesOf } from './mentions'
+import type { ConditionMention, Span, Stretch } from './stretch'
 import { isApart, saysCooling } from './order'
 
 const SHARES: Record<string, number> = { twice: 2, double: 2, half: 0.5, 'a third': 1 / 3, 'a quarter': 0.25 }

@@ -1,5 +1,5 @@
 import type { ReadConclusion } from '../claims'
-import type { Span } from './mentions'
+import type { Span } from './stretch'
 
 /** A piece of a text: found in the table, asked about, not understood, or neither. */
 export interface Piece {

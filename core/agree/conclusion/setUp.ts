@@ -3,7 +3,7 @@ import { COMPARING, NUMBER_WORDS } from '../../quantity'
 import { testOf } from '../../test'
 import { JOINING } from './lexicon'
 import { fitsResult, placesOf, type Judged } from './order'
-import { type ComparingMention, type Span, type Stretch } from './mentions'
+import type { ComparingMention, Span, Stretch } from './stretch'
 import { isAbout } from './plainly'
 
 /** Of what was counted, another size is not another number. */

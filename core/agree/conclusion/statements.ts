@@ -13,7 +13,8 @@ import { resultUnit, testOf } from '../../test'
 import { convert, numberOf, unitOf, NUMBER_WORDS } from '../../quantity'
 import type { ClaimDoubt } from '../claims'
 import { CERTAIN, EFFECT, HEDGED, MAKES, NEGATED, NO_DIFFERENCE, NOT_FOUND, OF_THE_METHOD, PROOF } from './lexicon'
-import { clausesOf, type Span, type Stretch } from './mentions'
+import { clausesOf } from './mentions'
+import type { Span, Stretch } from './stretch'
 import { plainly } from './plainly'
 
 /** A number of the thing that was changed, beyond all that were tested. */

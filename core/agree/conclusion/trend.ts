@@ -3,7 +3,7 @@ import { changedFactor, conditionValue, isWordOf, mainWords, withoutEnding, type
 import { testOf } from '../../test'
 import { NEGATED, NOT_FOUND } from './lexicon'
 import type { Quality, Side } from '../../quantity'
-import { type ComparingMention, type Span, type Stretch } from './mentions'
+import type { ComparingMention, Span, Stretch } from './stretch'
 import { isAbout } from './plainly'
 import { fitsResult, placesOf, sideOf, type Judged } from './order'
 import { HOW_MANY, notTested, ofSetUp } from './setUp'
@@ -140,9 +140,9 @@ function readEnds(sentence: Stretch, plan: Plan, evidence: Evidence, hedged: boo
   )
   if (!cause || !effect || more.length > 0 || NEGATED.test(sentence.text) || NOT_FOUND.test(sentence.text)) return undefined
   const nounOf = ({ to }: ComparingMention) => /^ (\p{L}{3,})/u.exec(sentence.text.slice(to - sentence.from))?.[1]
-  const [of, with_] = [cause, effect].map(nounOf)
+  const [of, result] = [cause, effect].map(nounOf)
   const [changed, measured] = [changedFactor(plan)?.name ?? '', testOf(plan).measure?.name ?? '']
-  if (!of || !with_ || !isWordOf(of, changed) || isWordOf(of, measured) || !isWordOf(with_, measured)) return undefined
+  if (!of || !result || !isWordOf(of, changed) || isWordOf(of, measured) || !isWordOf(result, measured)) return undefined
   return judgeTrend(cause, effect, placesOf(cause, effect), sentence, plan, evidence, hedged)
 }
 

@@ -3,10 +3,11 @@ import { comparesMoments, resultUnit, testOf } from '../../test'
 import { gradeBetween, type Evidence } from '../../evidence'
 import { AS_FAR_AS_SEEN, AVERAGE_NAMED, HEDGED, JOINING, NARROWED, NEGATED, NO_DIFFERENCE } from './lexicon'
 import { NUMBER_WORDS, numberOf, plainUnit, unitOf, type Quality, type ResultUnit } from '../../quantity'
-import { isKnownOfPlan, isOfPlan } from './figures'
+import { isKnownOfPlan, isOfPlan } from './ofPlan'
 import { thingsOf } from './names'
 import { isApart } from './order'
-import { clausesOf, withoutNames, type Mention, type Span, type Stretch } from './mentions'
+import { clausesOf, withoutNames } from './mentions'
+import type { Mention, Span, Stretch } from './stretch'
 import { isAbout } from './plainly'
 
 /** What things do while they are tested: beside a condition and a figure they say that it was measured. */

@@ -2,7 +2,8 @@ import type { Evidence } from '../../evidence'
 import type { Plan } from '../../lesson'
 import { testOf } from '../../test'
 import { NEGATED } from './lexicon'
-import { clausesOf, joinedBefore, withoutNames, type ConditionMention, type Span, type Stretch } from './mentions'
+import { clausesOf, joinedBefore, withoutNames } from './mentions'
+import type { ConditionMention, Span, Stretch } from './stretch'
 import { escaped, plainly } from './plainly'
 
 /** A word, or a place in an order, that is not what the table has. */
