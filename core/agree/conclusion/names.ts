@@ -51,6 +51,7 @@ export const namesOf = oncePer((plan: Plan) => {
       .join('[\\s-]*')
     // "1 clip" is no condition called 1, and "6 more", "20 in higher" are steps.
     const counted = /^\d+$/.test(words.at(-1)!) && things.length > 0 ? `(?!\\s+(?:${things.map(escaped).join('|')}))` : ''
+    const bare = /^\d+$/.test(pattern) && plan.conditionsAs === 'numbers'
     const noStep = plan.conditionsAs === 'numbers' ? NO_STEP : ''
     const ending = /\p{L}$/u.test(words.at(-1)!) ? '(?:e?s|e?r|i?er|e?st|i?est)?' : ''
     const made = (source: string) => ({
@@ -58,7 +59,7 @@ export const namesOf = oncePer((plan: Plan) => {
       pattern: new RegExp(`(?<![\\p{L}\\p{N}.])${source}(?![\\p{L}\\p{N}]|[.,]\\d)`, 'gu'),
     })
     return [
-      made((/^\d+$/.test(pattern) && plan.conditionsAs === 'numbers' ? NAMED_BY_NUMBER : '') + pattern + ending + counted + noStep),
+      made(bare ? READ_BEFORE + pattern + counted + noStep + READ_BEHIND : pattern + ending + counted + noStep),
       ...alone.map((word) => made(`${escaped(word)}s?`)),
       ...words
         .filter((word) => words.length > 1 && RANKS.test(word))
@@ -126,9 +127,9 @@ function ofTheEnds(plan: Plan, condition: Condition): string[] {
   return words.length === 0 ? [] : [`(?:${words.join('|')})(?= (?:${things.map(escaped).join('|')}))`]
 }
 
-/** "6 at six", "4 against 13": a bare number is a condition's only behind a word that leads to it, or at the head. */
-const NAMED_BY_NUMBER =
-  '(?<=^\\W*|\\b(?:at|from|for|with|of|the|between|to|through|than|by|in|into|under|on|number) |\\b(?:at|from|for|with|of|the|between|to|through|than|by) (?:\\d+(?:,| and| or) )+)'
+/** "6 at six", "4 against 13", "it lifted 6": what was read, though a condition is called so. */
+const READ_BEFORE = '(?<!\\b(?:lifts?|lifted|held|holds?|got|only|just|about|nearly|almost|against|picked up|left) )'
+const READ_BEHIND = '(?! (?:at|with|through|for|from|against)\\b)'
 
 const NO_STEP = '(?!\\s+(?:more|fewer|less|higher|lower|longer|shorter|further)\\b)'
 
