@@ -6,7 +6,7 @@ export const PLACED: { words: RegExp; side: Side; superlative: boolean; quality?
   { words: /\bmost of all\b/g, side: 'more', superlative: true, quality: 'size' },
   {
     words:
-      /\b(?:came|comes|come|finish\w*|was|is|were|be) (?:out )?first\b|\bfirst with\b|\bwon\b|\bthe (?:clear |real |big |overall )?winner\b|\bon top\b/g,
+      /\b(?:came|comes|come|finish\w*|was|is|were|be) (?:out )?first\b|\bfirst with\b|\bwon\b|\b(?:the|our) (?:clear |real |big |overall )?winner\b|\bon top\b/g,
     side: 'more',
     superlative: true,
   },
@@ -15,6 +15,8 @@ export const PLACED: { words: RegExp; side: Side; superlative: boolean; quality?
   { words: /\blast(?=[.,;!]|$)/g, side: 'less', superlative: true },
   { words: /\b(?:came|comes|come|finish\w*|was|is|were|be) last\b|\blast with\b/g, side: 'less', superlative: true },
   { words: /\b(?:the )?number one\b|\bin first place\b/g, side: 'more', superlative: true },
+  { words: /\bcame (?:right |just )?before\b/g, side: 'more', superlative: false },
+  { words: /\bcame (?:right |just )?after\b/g, side: 'less', superlative: false },
   { words: /\bahead\b|\bbeats?\b|\bin front\b/g, side: 'more', superlative: false },
   { words: /\bbehind\b/g, side: 'less', superlative: false },
 ]

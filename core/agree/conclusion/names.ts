@@ -154,7 +154,7 @@ function inWords(plan: Plan, condition: Condition): string[] {
       ? []
       : [
           `(?<=^\\W*|, |\\band )${NUMBER_WORDS[value - 1]}(?=:| (?:is|are|was|were) )`,
-          `(?<=\\b(?:with|at|from|than|as|of|to|and|through|for|by) )${NUMBER_WORDS[value - 1]}(?=[.,;:!]|$| and | to | (?:we|it|they|the) | (?:only |about |just )?\\d)`,
+          `(?<=\\b(?:with|at|from|than|as|of|to|and|through|for|by|beats?) )${NUMBER_WORDS[value - 1]}(?=[.,;:!]|$| \\(| and | to | (?:we|it|they|the|by) | (?:only |about |just )?\\d)`,
         ]
   const units = unitOf(plan.conditionUnit)
     .spellings.filter((spelling) => spelling.length > 2)

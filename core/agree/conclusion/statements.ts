@@ -15,7 +15,7 @@ import type { ClaimDoubt } from '../claims'
 import { CERTAIN, EFFECT, HEDGED, MAKES, NEGATED, NO_DIFFERENCE, NOT_FOUND, OF_THE_METHOD, PROOF } from './lexicon'
 import { clausesOf } from './mentions'
 import type { Span, Stretch } from './stretch'
-import { plainly } from './plainly'
+import { isAbout, plainly } from './plainly'
 
 /** A number of the thing that was changed, beyond all that were tested. */
 export function outsideTested(sentence: Stretch, plan: Plan, evidence: Evidence, sure: boolean): ClaimDoubt | undefined {
@@ -146,6 +146,8 @@ export function notMeasured(sentence: Stretch, plan: Plan): ClaimDoubt[] {
     const match = OTHER_PROPERTY.exec(clause.text) ?? PRAISED.exec(clause.text)
     // How something looks to somebody is no property of it.
     if (match && /\b(?:looks?|looked|feels?|felt) (?:\p{L}+ )?$/u.test(clause.text.slice(0, match.index))) return []
+    // "We had to pull harder" is what a force meter shows.
+    if (match?.[0].startsWith('hard') && isAbout(testOf(plan).measure?.name ?? '', 'strength')) return []
     if (!match || known.includes(match[0].slice(0, 4)) || NOT_FOUND.test(clause.text) || HEDGED.test(clause.text)) return []
     // "So it is the cheapest" is said of whoever was named before.
     const begin = /^\W*(?:and |so |but )*(?:it|they|that one) (?:is|are|was|were) (?:the )?$/.test(
@@ -324,6 +326,8 @@ export function toldRight(sentence: Stretch, plan: Plan, evidence: Evidence): Sp
   const ofTheResult =
     things === '' ? text : text.replace(new RegExp(`(?<=\\b(?:${things})\\p{L}*) (?:that |which )?we (?:use|used|chose)`, 'gu'), '')
   if (grade !== 'clear' || negated || OF_THE_METHOD.test(ofTheResult)) return []
+  const ofTwo = pairOf(sentence, evidence) === 'clear' ? placed(DIFFERENCE_BETWEEN.exec(sentence.text)) : []
+  if (ofTwo.length > 0) return ofTwo
   return clausesOf(sentence).flatMap((clause) => {
     const word = EFFECT.exec(clause.text)
     const about =
@@ -332,6 +336,7 @@ export function toldRight(sentence: Stretch, plan: Plan, evidence: Evidence): Sp
   })
 }
 
+const DIFFERENCE_BETWEEN = /\bthere (?:is|was) a (?:clear |real |big )?difference between\b/i
 const CANNOT_TELL =
   /\btoo (?:early|soon|close) to (?:tell|say|know)\b|\b(?:cannot|can't|could not|are not able to) (?:yet )?(?:tell|say|be sure)(?: yet)?\b|\bnot (?:yet |quite |really |very )*sure(?: yet)?\b(?= (?:whether|if|which|about)| yet\b|[.!,]|$)|\bunsure\b/i
 /** What else is true of a class that cannot be sure. */

@@ -56,7 +56,7 @@ export function madeSo({ from, to }: ComparingMention, { text, from: begin }: St
 
 /** Names whom it stands before or behind without a "than". */
 export function isBehind({ word }: ComparingMention): boolean {
-  return /^(?:ahead|behind|beats?|in front)/.test(word)
+  return /^(?:ahead|behind|beats?|in front|came)/.test(word)
 }
 
 /** "Paste held 34 s, the glue stick 14 s, so paste holds longer": than the other of the two that were named. */

@@ -146,6 +146,16 @@ function unreadInClause(
     // "Lets most light through", where light was read.
     const letThrough = /\blets? (?:\p{L}+ )*(light|sound) $/u.exec(clause.text.slice(0, match.index))?.[1]
     if (word === 'through' && letThrough !== undefined && known.has(letThrough)) return []
+    // "After a drop of 20 in".
+    if (
+      word === 'after' &&
+      clause.mentions.some(
+        ({ kind, from }) =>
+          kind === 'condition' &&
+          /^ (?:an? |the )?(?:\p{L}+ of )$/u.test(clause.text.slice(span.to - clause.from, from - clause.from)),
+      )
+    )
+      return []
     // "First, after 5 days", "24 after 20 s".
     if (word === 'after' && (isAfterTime(clause, span, plan) || found.some(({ from }) => from === span.to + 1))) return []
     // "9 kg before the handle tore", of the load at which it tears.
