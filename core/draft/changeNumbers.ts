@@ -12,6 +12,10 @@ export function amounts(listed: Listed | undefined): ChangeRead | undefined {
 export function numbered(text: string, listed: Listed | undefined, whole: string): ChangeRead | undefined {
   if (listed?.as !== 'numbers') return undefined
   const { of, unit, before } = listed
+  const begins = whole.slice(0, Math.max(0, whole.indexOf(listed.quote)))
+  const often = /\btimes$/i.test(listed.quote) ? OFTEN.exec(begins)?.groups : undefined
+  // "Rub the balloon 5, 10, 20 times".
+  if (often) return said(`how often we ${often.verb!.toLowerCase()} ${often.thing!.toLowerCase()}`, begins + listed.quote)
   if (of !== '' && of !== 'degrees') return { name: `the number of ${of}`, quote: listed.quote, said: true }
   const named =
     /\b(?:with|of|does|do|a|an)\s+(?<word>heavier|lighter|longer|shorter|bigger|higher|warmer|hotter|deeper|wider|thicker)\s+(?<thing>[\p{L}-]+(?: [\p{L}-]+)?)/iu.exec(
@@ -51,6 +55,7 @@ export function numbered(text: string, listed: Listed | undefined, whole: string
   const lasting = unit && unitOf(unit).dimension === 'time' ? DOING_FOR.exec(head)?.groups : undefined
   if (lasting)
     return { name: `how long ${lasting.doing!.toLowerCase()}`, quote: `${lasting.doing!} for ${listed.quote}`, said: true }
+
   const done = unit && unitOf(unit).dimension === 'length' ? doneBy(head) : undefined
   if (done) return done
   const dropped = /\b(?:drop|bounce|fall)\w*\b/i.test(text) && (before === 'from' || /\bfrom\b/i.test(text))
@@ -85,6 +90,8 @@ const DOING_FOR = /\b(?<doing>(?:we|you|they) [\p{L}-]+(?: (?:it|them|the [\p{L}
 
 const DONE_TO =
   /^\s*(?:we |let us |let's )?(?<verb>stretch|pull|push|bend) (?<thing>(?:the |a |an |our )?[\p{L}-]+(?: [\p{L}-]+)?)(?: to| by| up to)? $/iu
+
+const OFTEN = /^\s*(?:we |if we )?(?<verb>\p{L}+) (?<thing>(?:the|a|an|our) [\p{L}-]+(?: [\p{L}-]+)?) $/iu
 
 /** "stretch elastic bands 5, 10 and 15 cm": how far we do it. */
 function doneBy(before: string): ChangeRead | undefined {

@@ -1,7 +1,7 @@
 import { isInWords, type KindRead } from './kinds'
 import { kindsIn, numbersIn, type Listed } from './lists'
 import { KINDS_OF_TEST } from '../test'
-import { ARTICLE, QUALITY_OF, VERBS } from './words'
+import { ARTICLE, MADE_OF, QUALITY_OF, VERBS } from './words'
 
 /** Sentence by sentence, and of "Compare a, b and c: which …" both sides: numbers before kinds, the whole line before a part. */
 export function listIn(text: string, said: KindRead | undefined): Listed | undefined {
@@ -92,6 +92,22 @@ function against(text: string): Listed | undefined {
       quote: `${one!} ${noun!} … ${other!} ${noun!}`,
     }
   }
+  // "Is our left hand stronger than the right?"
+  const sides =
+    /\b(?:is|are) (?:our|the|your|my) (?<one>\p{L}+) (?<noun>\p{L}+) \p{L}+er than (?:our |the |your |my )?(?<other>\p{L}+)(?=\s*[?.]|$)/iu.exec(
+      text,
+    )
+  const { one, noun, other } = (sides?.groups ?? {}) as Record<string, string>
+  if (sides && one && other && (QUALITY_OF.has(one.toLowerCase()) || MADE_OF.has(one.toLowerCase())))
+    return {
+      items: [one.toLowerCase(), other.toLowerCase()],
+      as: 'kinds',
+      unit: undefined,
+      of: noun!,
+      before: '',
+      rest: text.replace(/\s*than .*$/i, ''),
+      quote: sides[0],
+    }
   return undefined
 }
 

@@ -4,11 +4,15 @@ import { read, takes, upTo, type MeasureRead } from './measureRead'
 /** "we count how many sheets it shines through", "count the birds". */
 export function counted(text: string): MeasureRead | undefined {
   const match =
-    /\bcount(?:ing|ed)?\s+(?:(?<how>how many .{2,50}?)|(?:all )?(?:the |our )?(?<things>[\p{L}-]+(?: of (?:a |an |the |our )?[\p{L}-]+| [\p{L}-]+)?))(?= in\b| on\b| at\b| through\b|[,.?!]|$)(?<rest> through)?/iu.exec(
+    /\bcount(?:ing|ed)?\s+(?:(?<how>how many .{2,50}?)|(?:all )?(?:the |our )?(?<things>[\p{L}-]+(?: of (?:a |an |the |our )?[\p{L}-]+| [\p{L}-]+)?))(?= in\b| on\b| at\b| through\b| under\b| near\b| by\b| behind\b| beside\b| after\b| every\b| each\b| \p{L}+ing\b|[,.?!]|$)(?<rest> through)?/iu.exec(
       text,
     )
   if (!match) return undefined
-  const { how, things, rest = '' } = match.groups!
+  const { how, rest = '' } = match.groups!
+  // "Do woodlice like dark better? Count them".
+  const meant = /^(?:do|which|how do|where do) (?:the |our )?(?<noun>\p{L}+)/iu.exec(text)?.groups?.noun
+  const things = /^them$/i.test(match.groups!.things ?? '') ? meant : match.groups!.things
+  if (how === undefined && things === undefined) return undefined
   return read(how ? how + rest : `how many ${things} there are`, match[0], 'count')
 }
 

@@ -11,11 +11,13 @@ export interface KindRead {
   way: 'balance' | 'race' | undefined
 }
 
-const TIMES = String.raw`(?:minutes?|hours?|days?|weeks?|mondays?|tuesdays?|wednesdays?|thursdays?|fridays?|mornings?|afternoons?|lessons?|break|month)`
+const TIMES = String.raw`(?:minutes?|hours?|(?:school )?days?|weeks?|evenings?|nights?|mondays?|tuesdays?|wednesdays?|thursdays?|fridays?|mornings?|afternoons?|lessons?|break|month)`
 
 /** "Which things does the magnet pull", "which of these objects float": of each thing, whether it does. */
 export const WHETHER =
-  /^\s*which (?:of (?:these|the|our) )?(?:things|objects|materials|metals|foods|liquids|powders|toys|fabrics|stones|rocks|coins|papers)\s+(?:(?:does|do|will|can) (?<who>(?:the |a |an |our )?[\p{L}-]+) (?<verb>[\p{L}-]+(?: up)?)|(?<doing>(?:float|sink|stick|dissolve|conduct|close|let|roll|bounce|stretch|rust)\b(?![^:,?]*\b(?:\p{L}+(?:est|er)|most|least|best|worst|first|last)\b)[^:,?]*))(?=\s*(?:[:,?]|$))/iu
+  /^\s*which (?:of (?:these|the|our|two|three|four|five|six|seven|eight|\d+) )?(?:things|objects|materials|metals|foods|liquids|powders|toys|fabrics|stones|rocks|coins|papers)\s+(?:(?:does|do|will|can) (?<who>(?:the |a |an |our )?[\p{L}-]+) (?<verb>[\p{L}-]+(?: up)?)|(?<doing>(?:float|sink|stick|dissolve|conduct|close|let|roll|bounce|stretch|rust)\b(?![^:,?]*\b(?:(?!water\b|paper\b|rubber\b|butter\b|other\b|after\b)\p{L}+(?:est|er)|most|least|best|worst|first|last)\b)[^:,?]*))(?=\s*(?:[:,?]|$))/iu
+
+const READ_TWICE = /^before (?:and|&) after$/i
 
 /** One way to say it a line, the surest first. */
 const SAID: [Kind, RegExp, KindRead['way']?][] = [
@@ -59,10 +61,16 @@ const SAID: [Kind, RegExp, KindRead['way']?][] = [
   ['over-time', /\bdry\b.{0,8}\bwet\b.{0,12}\bdry again\b|\b\p{L}+,\s*\p{L}+ and \p{L}+ again\b/iu],
   [
     'before-after',
-    /\bbefore (?:and|&) after\b|\bbefore\b.{2,60}\b(?:and|&) after\b|\bweigh (?:it|them) again\b|\bmeasure (?:it|them) again\b|\bat the (?:start|beginning) and (?:at )?the end\b|\band again (?:after|when)\b|\bagain afterwards\b/i,
+    /\bbefore (?:and|&) after\b|\bbefore\b.{2,60}\b(?:and|&) after\b|\bweigh (?:it|them) again\b|\bmeasure (?:it|them) again\b|\bat the (?:start|beginning) and (?:at )?the end\b|\band again (?:after|when|without|later)\b|\bagain afterwards\b/i,
   ],
   // Two moments, and nothing between them.
   ['before-after', /\b(?:weigh|measure)\b.{2,50}\bin the morning and (?:again )?in the (?:afternoon|evening)\b/i],
+  // "What happens to the mass of bread when we toast it".
+  [
+    'before-after',
+    /^\s*what happens to the (?:mass|weight|length|height|size|width|temperature|pulse) of .{2,40}? when (?:we|you|i|it)\b/i,
+  ],
+  ['describe', /^\s*(?:[\p{L}-]+: )?(?:sort|group) .{2,40}? into (?=\p{L}+(?:,| and| or) )(?!\p{L}+ order\b)/iu],
   ['describe', WHETHER],
   ['describe', SAY_OF_EACH],
   ['describe', /^\s*(?:sort|group) .{2,40}? (?:by|into) (?:whether|if|how|what|those|ones|their)\b/i],
@@ -81,6 +89,8 @@ const SAID: [Kind, RegExp, KindRead['way']?][] = [
 export function kindIn(text: string): KindRead | undefined {
   for (const [kind, words, way] of SAID) {
     const match = words.exec(text)
+    // "Which towel holds most: cheap or dear? Weigh before and after": how it is read, of a question that names its kinds.
+    if (match && READ_TWICE.test(match[0]) && /^\s*which\b.*[:,].*\?/i.test(text.slice(0, match.index))) continue
     if (match) return { kind, quote: match[0].trim(), way }
   }
   return undefined

@@ -129,11 +129,17 @@ export function kindsIn(text: string): Listed | undefined {
     first.item = ''
     first.before = ''
   }
+  // "to cross the hall, walking, skipping, hopping": what is done, and the ways of it.
+  const ways = parts.slice(1).filter((part) => /^\p{L}+ing$/u.test(part))
+  if (ways.length >= 2 && ways.length === parts.length - 1 && !/ing$/.test(first.item)) first.item = ''
+  // "most water when squeezed, sea, kitchen or bath".
+  if (/\bwhen \p{L}+ed$/u.test(parts[0]!)) first.item = ''
   if (TIME_NOUN.test(first.item)) first.item = ''
   const last = headOf(parts.at(-1)!, middle.length > 0 ? middle : [first.item], first.before)
   const own = [...(first.item === '' ? [] : [first.item]), ...middle, last.item]
   if (own.length < 2) return undefined
-  const bare = inOneCase(own.map((item) => withoutBefore(item, first.before)))
+  // "Hit it softly, normally or hard".
+  const bare = inOneCase(own.map((item) => withoutBefore(item, first.before).replace(/^(?:it|them) (?=\p{L}+$)/iu, '')))
   if (bare.some((item) => item === '' || item.split(' ').length > MOST_WORDS + 2)) return undefined
   if (middle.some(isSentence)) return undefined
   // Two things joined by "and" are a list only where both are said alike.

@@ -12,6 +12,8 @@ export function measureIn(text: string): MeasureRead | undefined {
     .replace(/^\s*(?:rank|order|sort|arrange) (?:(?:the|our|these|some|\d+|two|three|four|five|six|seven|eight) )*/iu, '')
   const found =
     counted(text) ??
+    loaded(text) ??
+    standing(text) ??
     howClause(text) ??
     nounNamed(text) ??
     weighed(text) ??
@@ -22,7 +24,8 @@ export function measureIn(text: string): MeasureRead | undefined {
     compared(told) ??
     well(told) ??
     superlativeNoun(told) ??
-    kept(text)
+    kept(text) ??
+    watchedThing(text)
   const said = unitSaidIn(text)
   // What reads like nothing was not understood: it is asked.
   if (!found || NO_CARD.test(found.name))
@@ -124,6 +127,22 @@ function measured(text: string): MeasureRead | undefined {
   return undefined
 }
 
+/** "build a tower that stands longer". */
+function standing(text: string): MeasureRead | undefined {
+  const match = /\bthat (?<does>stands|stays up|floats|spins|flies) (?:the )?long(?:er|est)\b/i.exec(text)
+  return match ? read(`how long it ${match.groups!.does!.toLowerCase()}`, match[0], 's') : undefined
+}
+
+/** "which thread is strongest? We hang weights on it until it snaps": the load. */
+function loaded(text: string): MeasureRead | undefined {
+  const match =
+    /\bhang (?:more and more )?(?:weights|masses) (?:on|from) .{1,20}? (?:until|till) it (?<ends>snaps|breaks|tears|bends|falls)\b/i.exec(
+      text,
+    )
+  const thing = /^\s*which (?<thing>[\p{L}-]+(?: [\p{L}-]+)?) (?:is|holds|carries|can|breaks|snaps)\b/iu.exec(text)?.groups?.thing
+  return match ? read(`the load at which the ${thing ?? 'thing'} ${match.groups!.ends!}`, match[0], 'g') : undefined
+}
+
 /** "hardest to slide a box over", "easier to pull". */
 function pulled(text: string): MeasureRead | undefined {
   const match =
@@ -186,6 +205,13 @@ function superlativeNoun(text: string): MeasureRead | undefined {
   const word = match?.groups!.word!.toLowerCase()
   if (!match || !word || /^(?:best|better|other|ever|never|paper|water|after|under|over|rest|test)$/.test(word)) return undefined
   return left(`how ${plainAdjective(word)} it is`, match[0])
+}
+
+/** "Watch the moon every evening": what it looks like. */
+function watchedThing(text: string): MeasureRead | undefined {
+  const match =
+    /^\s*(?:we )?(?:watch|observe|look at|draw) (?:the |our )(?<thing>[\p{L}-]+(?: [\p{L}-]+)?) (?:every|each|for)\b/iu.exec(text)
+  return match ? left(`what the ${match.groups!.thing!.toLowerCase()} looks like`, match[0]) : undefined
 }
 
 /** "keeps an egg cup of tea hot": warm at the end. */

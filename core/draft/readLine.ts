@@ -52,6 +52,7 @@ export function readLine(said: string): LineRead {
     .trim()
     .replace(LEADS_IN, 'Do ')
     .replace(/^(\p{L}+) (in|on|under|at) (.{2,30}?) and \1 \2 /iu, '$1 $2 $3 and $2 ')
+    .replace(/(?<=^\s*which\b.*[:,].*\?) weigh (?:it |them )?before (?:and|&) after\b/iu, ' on the scales')
   const kind = kindIn(text)
   const of = kind && KINDS_OF_TEST[kind.kind]
   const describes = of !== undefined && isInWords(of)
@@ -63,7 +64,10 @@ export function readLine(said: string): LineRead {
   const behind = words.length > 0 ? listIn(text.slice(text.indexOf(listed!.quote) + listed!.quote.length), kind) : undefined
   const conditions = of?.improves ? undefined : words.length > 0 ? behind : listed
   const bare = listed ? listed.rest : text
-  const found = kind?.way === 'race' && !/\b(?:how|time|stop ?watch)\b/i.test(text) ? RACED : measureOf(text, bare)
+  const found =
+    kind?.way === 'race' && !/\b(?:how|time|stop ?watch)\b/i.test(text)
+      ? RACED
+      : measureOf(of?.improves ? text.replace(TRIES, '') : text, of?.improves ? bare.replace(TRIES, '') : bare)
   const measure =
     words.length > 0
       ? inWords(words, listed!.quote)
@@ -120,6 +124,7 @@ function wonderedIn(text: string): ChangeRead | undefined {
   return found && found.card !== '' ? { name: found.card, quote: found.thing, said: true } : undefined
 }
 
+const TRIES = /,?\s*\b(?:two|three|four|five|\d|several) (?:tries|goes|attempts|designs|versions|turns each)\b/i
 const RACED: MeasureRead = { name: 'who is first', unit: undefined, unitSaid: true, open: [], quote: 'first' }
 
 function measureOf(text: string, bare: string): MeasureRead | undefined {
@@ -134,7 +139,7 @@ function measureOf(text: string, bare: string): MeasureRead | undefined {
 function isWordsOfMeasure(text: string, { items, quote }: Listed): boolean {
   const before = text.slice(0, text.indexOf(quote))
   return (
-    /\b(?:feels?|looks?|smells?|is|are)\s*$/i.test(before) ||
+    /\b(?:feels?|looks?|smells?|is|are|into)\s*$/i.test(before) ||
     items.some((item) => /^(?:a bit|a little|quite|very|slightly)\b/i.test(item))
   )
 }
@@ -196,6 +201,8 @@ function builtIn(text: string) {
 
 /** "describe the leaves". */
 function describedIn(text: string) {
+  const named = /^\s*(?<thing>[\p{L}-]+): (?:sort|group) them\b/iu.exec(text)?.groups?.thing
+  if (named) return { name: `the ${singular(named.toLowerCase())}`, quote: named, said: true }
   const match =
     /(?:\bdescribe|^\s*(?:sort|group|feel|smell|touch|look at))\s+(?:the |our |these |how |two |three |four |five |six |seven |eight |\d+ )*(?<thing>(?!how\b)[\p{L}-]+)/iu.exec(
       text,

@@ -11,7 +11,7 @@ const PLAIN_VERBS = split(`
   soak sound spill spin split sprout stand start stay stick stir stop store stretch survive swell swim swing take taste tear test tip travel turn use
   vanish walk warm wash wear weigh work would will pour blow press squeeze wipe rub throw twist wind sort race draw write open shut peel skip vary depend bend stretch sag prefer like muffle lean choose eat crack crumble support protect sway wobble glide scatter hatch steer bubble drain leak hover snap bite chew paint hop
   squirt seep ooze gush trickle evaporate shrivel curl unroll toss fling kick launch topple tilt collapse crush squash fade whistle hum buzz vibrate
-  flicker reflect breathe crawl sprint dig suck expand harden soften thicken wilt cling grab ride sweep`)
+  flicker reflect breathe crawl sprint dig suck expand harden soften thicken wilt cling grab ride sweep flick clap stack juggle`)
 const IRREGULAR_FORMS = split(`
   is are was were am been has had does did goes went gone fell fallen flew flown froze frozen grew grown held kept left lost made melted ran rose
   sank sunk sat shone shook shrank stood stuck took taken tore torn went wore worn melts dries flies carries empties should might may must shall`)
@@ -28,7 +28,7 @@ export const PREPOSITIONS = new Set(
 
 /** How much there is of something, for who does not measure it. */
 export const SOME_AMOUNT =
-  /^(?:a little|a bit|some|a lot|lots|none|no|much|more|less|a few|few|many|half|full|empty|half full|plenty)$/i
+  /^(?:a little|little|a bit|some|a lot|lots|none|no|much|more|less|a few|few|many|half|full|empty|half full|plenty)$/i
 
 /** Words that say what a thing is like: the quality that differs between them, the words for it. */
 const QUALITIES_OF_THINGS: Record<string, string> = {
