@@ -190,7 +190,10 @@ function isTwice(figure: FigureMention, { mentions }: Stretch, tables: Table[], 
         [...rows].flatMap(([id, { averages }]) => (averages.some((value) => isSaid(one, value, plan, {})) ? [id] : [])),
       )
       .join()
-  return figures.some((one) => one !== figure && whose(one) === whose(figure))
+  // More figures than there are conditions cannot all be others'.
+  if (tables.some(({ rows }) => figures.length > rows.size)) return true
+  const own = whose(figure)
+  return figures.some((one) => one !== figure && whose(one) === own)
 }
 
 /** "The lowest bounce, 22 in": of the lowest, and of no other. */

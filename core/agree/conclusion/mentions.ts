@@ -1,3 +1,4 @@
+import { oncePer } from '../../chance'
 import type { Plan } from '../../lesson'
 import { countedPlace, testOf } from '../../test'
 import { comparingIn } from './comparisonsIn'
@@ -32,7 +33,7 @@ export function sentencesOf(text: string, plan: Plan): Stretch[] {
 }
 
 /** The parts of a sentence between commas and joining words. */
-export function clausesOf(sentence: Stretch): Stretch[] {
+export const clausesOf = oncePer((sentence: Stretch): Stretch[] => {
   // A comma of a name parts nothing: "outside, in the shade".
   const inName = (at: number) => sentence.mentions.some(({ from, to }) => from < sentence.from + at && sentence.from + at < to)
   const ends = [...sentence.text.matchAll(JOINTS)]
@@ -49,7 +50,7 @@ export function clausesOf(sentence: Stretch): Stretch[] {
     const span = { from: sentence.from + start, to: sentence.from + end }
     return { ...span, text: sentence.text.slice(start, end), mentions: sentence.mentions.filter((one) => within(one, span)) }
   })
-}
+})
 
 /** "Compared with card, it rose further": against whom goes with what is said. */
 const COMPARED_WITH = /^\W*(?:compared (?:with|to)|unlike|instead of) (?:the |with |in |from )*(?:[\p{L}\d]+ ?){1,3}$/u

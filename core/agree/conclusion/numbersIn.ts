@@ -132,7 +132,7 @@ function unitAfter(after: string, own: ResultUnit, ofConditions: UnitCode): { un
 /** A number that stands for a condition: "0.4 m" for 40 cm, and "at 40" where nothing else is 40. */
 export function conditionOfNumber(figure: FigureMention, sentence: string, offset: number, plan: Plan): string | undefined {
   if (plan.conditionsAs !== 'numbers') return undefined
-  const before = sentence.slice(0, figure.from - offset)
+  const before = sentence.slice(Math.max(0, figure.from - offset - 60), figure.from - offset)
   const placed = /\b(?:at|from|for|with|of|the|between|to)\s*(?:[\d.]+\s?(?:,|and|or)\s*)*$/.test(before)
   const same = unitOf(plan.conditionUnit).dimension === unitOf(resultUnit(plan)).dimension
   if (figure.unitSaid ? same && !placed : !placed) return undefined
