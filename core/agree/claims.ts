@@ -21,6 +21,7 @@ import {
   toldRight,
   tooCertain,
 } from './conclusion/statements'
+import { soleOf } from './conclusion/subject'
 import { readRate } from './conclusion/rate'
 import { readRatios } from './conclusion/ratios'
 import { unreadIn } from './conclusion/unread'
@@ -108,14 +109,12 @@ export function readConclusion(written: string, plan: Plan, evidence: Evidence, 
   const sentences = sentencesOf(text, plan)
   if (evidence.grade !== 'nothing-yet') {
     const hedged = HEDGED.test(text)
-    let [earlier, sole]: (ConditionMention | undefined)[] = []
+    let earlier: ConditionMention | undefined
     let ago: ConditionMention[] = []
     for (const sentence of sentences) {
-      const read = readSentence(sentence, plan, evidence, own, { hedged, sure: SURE.test(text) && !hedged, earlier, sole, ago })
-      const named = sentence.mentions.filter((one): one is ConditionMention => one.kind === 'condition')
-      earlier = named.at(-1) ?? earlier
-      ago = named
-      sole = named.every(({ id }) => id === named[0]?.id) ? named[0] : undefined
+      const read = readSentence(sentence, plan, evidence, own, { hedged, sure: SURE.test(text) && !hedged, earlier, ago })
+      ago = sentence.mentions.filter((one): one is ConditionMention => one.kind === 'condition')
+      earlier = ago.at(-1) ?? earlier
       doubts.push(...read.doubts)
       right.push(...read.right)
     }
@@ -166,7 +165,7 @@ function readSentence(
   else if (!NOT_FOUND.test(sentence.text)) {
     const figures = readFigures(sentence, plan, evidence, own)
     right.push(...figures.right)
-    const ratios = readRatios(sentence, plan, evidence, before.sole)
+    const ratios = readRatios(sentence, plan, evidence, soleOf(before.ago))
     right.push(...ratios.right)
     for (const { named, ...at } of ratios.unfair) doubts.push({ code: 'not-fair', named, at: [at] })
     const rates = readRate(sentence, plan, evidence)

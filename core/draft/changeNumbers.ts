@@ -12,10 +12,10 @@ export function amounts(listed: Listed | undefined): ChangeRead | undefined {
 export function numbered(text: string, listed: Listed | undefined, whole: string): ChangeRead | undefined {
   if (listed?.as !== 'numbers') return undefined
   const { of, unit, before } = listed
-  const begins = whole.slice(0, Math.max(0, whole.indexOf(listed.quote)))
-  const often = /\btimes$/i.test(listed.quote) ? OFTEN.exec(begins)?.groups : undefined
-  // "Rub the balloon 5, 10, 20 times".
-  if (often) return said(`how often we ${often.verb!.toLowerCase()} ${often.thing!.toLowerCase()}`, begins + listed.quote)
+  const head = whole.slice(0, Math.max(0, whole.indexOf(listed.quote)))
+  // "Rub the ruler 5, 10, 20 times".
+  const often = /\btimes$/i.test(listed.quote) ? OFTEN.exec(head)?.groups : undefined
+  if (often) return said(`how often we ${often.verb!.toLowerCase()} ${often.thing!.toLowerCase()}`, head + listed.quote)
   if (of !== '' && of !== 'degrees') return { name: `the number of ${of}`, quote: listed.quote, said: true }
   const named =
     /\b(?:with|of|does|do|a|an)\s+(?<word>heavier|lighter|longer|shorter|bigger|higher|warmer|hotter|deeper|wider|thicker)\s+(?<thing>[\p{L}-]+(?: [\p{L}-]+)?)/iu.exec(
@@ -24,7 +24,6 @@ export function numbered(text: string, listed: Listed | undefined, whole: string
   if (named)
     return said(qualityCard(`${named.word!} ${bareNoun(named.thing!)}`) ?? `the ${named.thing!}`, `${named.word!} ${named.thing!}`)
   // "from a ramp of 10, 20 and 30 cm", "balls of 5 g, 10 g".
-  const head = whole.slice(0, Math.max(0, whole.indexOf(listed.quote)))
   const ofWhat = /(?<thing>[\p{L}-]+) of $/iu.exec(head)?.groups?.thing
   const quality =
     unit &&
@@ -55,7 +54,6 @@ export function numbered(text: string, listed: Listed | undefined, whole: string
   const lasting = unit && unitOf(unit).dimension === 'time' ? DOING_FOR.exec(head)?.groups : undefined
   if (lasting)
     return { name: `how long ${lasting.doing!.toLowerCase()}`, quote: `${lasting.doing!} for ${listed.quote}`, said: true }
-
   const done = unit && unitOf(unit).dimension === 'length' ? doneBy(head) : undefined
   if (done) return done
   const dropped = /\b(?:drop|bounce|fall)\w*\b/i.test(text) && (before === 'from' || /\bfrom\b/i.test(text))

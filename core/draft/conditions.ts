@@ -105,7 +105,7 @@ function against(text: string): Listed | undefined {
       unit: undefined,
       of: noun!,
       before: '',
-      rest: text.replace(/\s*than .*$/i, ''),
+      rest: text.replace(/\s*than [^?.]*/i, '').replace(`${one} ${noun!}`, noun!),
       quote: sides[0],
     }
   return undefined

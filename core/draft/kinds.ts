@@ -17,7 +17,8 @@ const TIMES = String.raw`(?:minutes?|hours?|(?:school )?days?|weeks?|evenings?|n
 export const WHETHER =
   /^\s*which (?:of (?:these|the|our|two|three|four|five|six|seven|eight|\d+) )?(?:things|objects|materials|metals|foods|liquids|powders|toys|fabrics|stones|rocks|coins|papers)\s+(?:(?:does|do|will|can) (?<who>(?:the |a |an |our )?[\p{L}-]+) (?<verb>[\p{L}-]+(?: up)?)|(?<doing>(?:float|sink|stick|dissolve|conduct|close|let|roll|bounce|stretch|rust)\b(?![^:,?]*\b(?:(?!water\b|paper\b|rubber\b|butter\b|other\b|after\b)\p{L}+(?:est|er)|most|least|best|worst|first|last)\b)[^:,?]*))(?=\s*(?:[:,?]|$))/iu
 
-const READ_TWICE = /^before (?:and|&) after$/i
+/** How often something is built, which is no part of what it does. */
+export const TRIES = /,?\s*\b(?:two|three|four|five|\d|several) (?:tries|goes|attempts|designs|versions|turns each)\b/i
 
 /** One way to say it a line, the surest first. */
 const SAID: [Kind, RegExp, KindRead['way']?][] = [
@@ -35,7 +36,7 @@ const SAID: [Kind, RegExp, KindRead['way']?][] = [
   ['order', /\b(?:put|line|sort|rank|order)\b.{0,40}\b(?:in order|from \p{L}+est to \p{L}+est|up from)\b/iu],
   ['order', BEST_FIRST],
   ['order', /^\s*(?:order|rank|arrange|line up) (?:these|the|our|two|three|four|five|six|seven|eight|\d+)\b/iu],
-  ['improve', /\b(?:two|three|four|five|\d|several) (?:tries|goes|attempts|designs|versions|turns each)\b/i],
+  ['improve', TRIES],
   ['improve', /^\s*(?:we |can you |can we |let'?s )?(?:improve|invent|redesign)\b|\bmake it (?:even )?better\b|\bthen improve\b/i],
   [
     'improve',
@@ -70,10 +71,12 @@ const SAID: [Kind, RegExp, KindRead['way']?][] = [
     'before-after',
     /^\s*what happens to the (?:mass|weight|length|height|size|width|temperature|pulse) of .{2,40}? when (?:we|you|i|it)\b/i,
   ],
-  ['describe', /^\s*(?:[\p{L}-]+: )?(?:sort|group) .{2,40}? into (?=\p{L}+(?:,| and| or) )(?!\p{L}+ order\b)/iu],
   ['describe', WHETHER],
   ['describe', SAY_OF_EACH],
-  ['describe', /^\s*(?:sort|group) .{2,40}? (?:by|into) (?:whether|if|how|what|those|ones|their)\b/i],
+  [
+    'describe',
+    /^\s*(?:[\p{L}-]+: )?(?:sort|group) .{2,40}? (?:by (?:whether|if|how|what|those|ones|their)\b|into (?:(?:whether|if|how|what|those|ones|their)\b|(?=\p{L}+(?:,| and| or) )))/iu,
+  ],
   [
     'describe',
     /^\s*which [\p{L} ]+ (?:is|are) (?!\p{L}+(?:est|er)\b|best\b|better\b)\p{L}+,\s+(?:half |a bit |a little |quite |very |slightly )?\p{L}+(?:,? or) \p{L}+\s*\??\s*$/iu,
@@ -89,9 +92,7 @@ const SAID: [Kind, RegExp, KindRead['way']?][] = [
 export function kindIn(text: string): KindRead | undefined {
   for (const [kind, words, way] of SAID) {
     const match = words.exec(text)
-    // "Which towel holds most: cheap or dear? Weigh before and after": how it is read, of a question that names its kinds.
-    if (match && READ_TWICE.test(match[0]) && /^\s*which\b.*[:,].*\?/i.test(text.slice(0, match.index))) continue
-    if (match) return { kind, quote: match[0].trim(), way }
+    if (match) return { kind, quote: match[0].replace(/^[\s,]+/, '').trim(), way }
   }
   return undefined
 }

@@ -3,7 +3,7 @@ import { COMPARING, type UnitCode } from '../quantity'
 import { KINDS_OF_TEST } from '../test'
 import type { ChangeRead } from './changeRead'
 import { changeIn, dependsIn } from './changes'
-import { isInWords, kindIn, WHETHER } from './kinds'
+import { isInWords, kindIn, TRIES, WHETHER } from './kinds'
 import { listIn } from './conditions'
 import type { Listed } from './lists'
 import { plainAdjective, type MeasureRead } from './measureRead'
@@ -40,6 +40,9 @@ const MOST_READ = 600
 const LEADS_IN =
   /^(?:(?:our|my|the) question is|(?:we|i)(?: want| would like|['’]d like)? to (?:find out|know|see|test|check)|(?:we|i) (?:wonder|want to know)|(?:let['’]?s|let us) (?:find out|see|test|check)|(?:test|find out|investigate|check|see))\s+(?:whether|if)\s+(?=(?:the |a |an )?[\p{L}-]+)/iu
 
+/** "Which towel holds most: cheap or dear? Weigh before and after": how it is read, of a question that names its kinds. */
+const READ_TWICE = /(?<=^\s*which\b.*[:,].*\?) (weigh|measure) (?:it |them )?before (?:and|&) after\b/iu
+
 /**
  * Reads what a teacher has in mind for a lesson.
  * @example readLine('Which paper drinks water highest: kitchen roll, tissue, writing paper or card?').change // => 'the kind of paper'
@@ -52,7 +55,7 @@ export function readLine(said: string): LineRead {
     .trim()
     .replace(LEADS_IN, 'Do ')
     .replace(/^(\p{L}+) (in|on|under|at) (.{2,30}?) and \1 \2 /iu, '$1 $2 $3 and $2 ')
-    .replace(/(?<=^\s*which\b.*[:,].*\?) weigh (?:it |them )?before (?:and|&) after\b/iu, ' on the scales')
+    .replace(READ_TWICE, (_, how: string) => (/^weigh/i.test(how) ? ' on the scales' : ''))
   const kind = kindIn(text)
   const of = kind && KINDS_OF_TEST[kind.kind]
   const describes = of !== undefined && isInWords(of)
@@ -67,7 +70,7 @@ export function readLine(said: string): LineRead {
   const found =
     kind?.way === 'race' && !/\b(?:how|time|stop ?watch)\b/i.test(text)
       ? RACED
-      : measureOf(of?.improves ? text.replace(TRIES, '') : text, of?.improves ? bare.replace(TRIES, '') : bare)
+      : measureOf(text.replace(TRIES, ''), bare.replace(TRIES, ''))
   const measure =
     words.length > 0
       ? inWords(words, listed!.quote)
@@ -124,7 +127,6 @@ function wonderedIn(text: string): ChangeRead | undefined {
   return found && found.card !== '' ? { name: found.card, quote: found.thing, said: true } : undefined
 }
 
-const TRIES = /,?\s*\b(?:two|three|four|five|\d|several) (?:tries|goes|attempts|designs|versions|turns each)\b/i
 const RACED: MeasureRead = { name: 'who is first', unit: undefined, unitSaid: true, open: [], quote: 'first' }
 
 function measureOf(text: string, bare: string): MeasureRead | undefined {

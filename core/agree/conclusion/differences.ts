@@ -1,7 +1,8 @@
+import { oncePer } from '../../chance'
 import type { Evidence } from '../../evidence'
 import type { Plan } from '../../lesson'
 import { comparesMoments } from '../../test'
-import type { Span, Stretch } from './stretch'
+import { namedIn, type Span, type Stretch } from './stretch'
 
 /** "The difference between A and B was 12 mm", "A climbed 12 mm further than B": of those two, and of no others. */
 export function betweenTwo(sentence: Stretch, clause: Stretch, figure: Span, evidence: Evidence): number[] | undefined {
@@ -22,10 +23,7 @@ export function betweenTwo(sentence: Stretch, clause: Stretch, figure: Span, evi
   const spans = !between && goesBetween(clause, figure)
   // "Wet it was 86 g and dry again 12 g, so it lost 74 g".
   const changed = changedSince(sentence, clause, figure)
-  if (changed) {
-    const [one, other] = changed.map((id) => summaries.find(({ condition }) => condition === id))
-    if (one && other) return goneTheSaidWay([other.evened - one.evened, other.mean - one.mean], clause.text)
-  }
+  if (changed) return goneTheSaidWay(apart([changed[1], changed[0]], summaries), clause.text)
   const ofTwo = namedTwo(sentence)
   // "They lie 36 mm apart", "higher in tissue than in writing paper, by 36 mm", "61 mm and 49 mm: a difference of 12 mm".
   if (
@@ -36,10 +34,8 @@ export function betweenTwo(sentence: Stretch, clause: Stretch, figure: Span, evi
     !steps &&
     !grown &&
     OF_THE_TWO.test(before.slice(-28) + '#' + sentence.text.slice(figure.to - sentence.from, figure.to - sentence.from + 8))
-  ) {
-    const [one, other] = ofTwo.map((id) => summaries.find(({ condition }) => condition === id))
-    if (one && other) return [one.evened - other.evened, one.mean - other.mean]
-  }
+  )
+    return apart(ofTwo, summaries)
   if (!between && !behind && !compares && !steps && !grown && !spans) return undefined
   const named = ({ mentions }: Stretch, to: number) =>
     mentions.flatMap((one) => (one.kind === 'condition' && one.to <= to ? [one.id] : []))
@@ -52,10 +48,15 @@ export function betweenTwo(sentence: Stretch, clause: Stretch, figure: Span, evi
   // "Kitchen roll reached 61 mm, 12 mm more than tissue."
   const said =
     inClause.length === 1 && !between && !behind && !grown ? [...named(sentence, clause.from).slice(-1), ...inClause] : inClause
-  const [a, b] = [...new Set(said)].map((id) => summaries.find(({ condition }) => condition === id))
-  if (new Set(said).size !== 2 || !a || !b) return undefined
-  const goes = steps || grown || spans
-  return goes ? goneTheSaidWay([b.evened - a.evened, b.mean - a.mean], clause.text) : [a.evened - b.evened, a.mean - b.mean]
+  const [a, b, ...more] = new Set(said)
+  if (a === undefined || b === undefined || more.length > 0) return undefined
+  return steps || grown || spans ? goneTheSaidWay(apart([b, a], summaries), clause.text) : apart([a, b], summaries)
+}
+
+/** How far one lies above another: by what the class goes by, and by the plain mean. */
+function apart([one, other]: (string | undefined)[], summaries: Evidence['summaries']): number[] | undefined {
+  const [a, b] = [one, other].map((id) => summaries.find(({ condition }) => condition === id))
+  return a && b ? [a.evened - b.evened, a.mean - b.mean] : undefined
 }
 
 const UP =
@@ -65,9 +66,9 @@ const DOWN =
   /\b(?:costs?|took away|takes away|fell|dropped|cooled|lost|loses|shrank|sank|went down|decreased|lower|shorter|less|fewer|lighter|colder|cooler)\b/
 
 /** "It fell 22 mm", where it rose, is none of its changes. */
-function goneTheSaidWay(changes: number[], text: string): number[] {
+function goneTheSaidWay(changes: number[] | undefined, text: string): number[] | undefined {
   const [up, down] = [UP.test(text), DOWN.test(text)]
-  return up === down ? changes : changes.filter((one) => (up ? one > 0 : one < 0))
+  return up === down ? changes : changes?.filter((one) => (up ? one > 0 : one < 0))
 }
 
 /** "It lost 27 degrees in thirty minutes": since the first moment; of "dry again" since the one before, too. */
@@ -123,10 +124,8 @@ function changedSince(sentence: Stretch, clause: Stretch, figure: Span): [string
 }
 
 /** The two that a sentence names, where it names no more. */
-function namedTwo({ mentions }: Stretch): [string, string] | undefined {
-  const [one, other, ...more] = new Set(
-    mentions.flatMap(({ kind, ...rest }) => (kind === 'condition' && 'id' in rest ? [rest.id] : [])),
-  )
+function namedTwo(sentence: Stretch): [string, string] | undefined {
+  const [one, other, ...more] = namedIn(sentence)
   return one !== undefined && other !== undefined && more.length === 0 ? [one, other] : undefined
 }
 
@@ -168,13 +167,26 @@ function marginOf({ mentions }: Stretch, figure: Span, before: string, summaries
 const BEST_AND_WORST =
   /\bbetween (?:the )?(?:best|highest|longest|first|most|worst|lowest|shortest|last|least) and (?:the )?(?:best|highest|longest|first|most|worst|lowest|shortest|last|least) /
 
+const ofAny = oncePer(({ summaries }: Evidence) =>
+  summaries.flatMap(({ condition }, place) =>
+    summaries.slice(place + 1).flatMap((other) => apart([condition, other.condition], summaries) ?? []),
+  ),
+)
+
+/**
+ * How far any two averages lie apart.
+ * @param ofReadings and from the lowest to the highest reading of each
+ */
+export function differencesOf(evidence: Evidence, ofReadings: boolean): number[] {
+  return [...ofAny(evidence), ...(ofReadings ? evidence.summaries.map(({ range }) => range) : [])]
+}
+
 /** Of whom a difference can be meant: of those that are named, of the only one and its neighbours, else of the ends and of the first two. */
-export function differencesMeant({ mentions }: Stretch, { summaries, order }: Evidence, ofReadings: boolean): number[] {
-  const named = [...new Set(mentions.flatMap((one) => (one.kind === 'condition' ? [one.id] : [])))]
+export function differencesMeant(sentence: Stretch, { summaries, order }: Evidence, ofReadings: boolean): number[] {
+  const named = [...namedIn(sentence)]
   const ranges = ofReadings
     ? summaries.flatMap(({ condition, range }) => (named.length === 0 || named.includes(condition) ? [range] : []))
     : []
-  const of = (id: string | undefined) => summaries.find(({ condition }) => condition === id)
   const [only] = named
   const place = order.indexOf(only ?? '')
   const pairs: (string | undefined)[][] =
@@ -190,11 +202,7 @@ export function differencesMeant({ mentions }: Stretch, { summaries, order }: Ev
             [only, order[place + 1]],
             [only, place === 0 ? order.at(-1) : order[0]],
           ]
-  const differences = pairs.flatMap(([a, b]) => {
-    const [one, other] = [of(a), of(b)]
-    return one && other ? [one.evened - other.evened, one.mean - other.mean] : []
-  })
-  return [...ranges, ...differences]
+  return [...ranges, ...pairs.flatMap((pair) => apart(pair, summaries) ?? [])]
 }
 
 export const OF_A_RANGE = /\b(?:apart|rang\w*|spread|between|wobble\w*|differ(?:s|ed)? by)\b/

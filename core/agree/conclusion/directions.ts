@@ -10,7 +10,7 @@ import { DENIED, judgeDenied } from './denied'
 import { readNearness } from './nearness'
 import { NARROWED, NEGATED, NOT_FOUND } from './lexicon'
 import { clausesOf, joinedBefore, withoutNames } from './mentions'
-import type { ComparingMention, ConditionMention, Mention, Stretch } from './stretch'
+import { namedIn, type ComparingMention, type ConditionMention, type Stretch } from './stretch'
 import { fitsResult, isApart, judgeComparative, type Judged, placesOf, saysCooling, sideOf } from './order'
 import { type PlaceClaim, readPlaces } from './places'
 import { keptBefore, notTested, ofSetUp, otherKindOfKept } from './setUp'
@@ -21,8 +21,8 @@ import {
   isObject,
   LEFT_OUT_OF,
   madeSo,
-  namesTwo,
   otherOfTwo,
+  soleOf,
   type Spoken,
   subjectOf,
   withJoined,
@@ -53,12 +53,12 @@ function readChange(clause: Stretch, plan: Plan, evidence: Evidence): Judged[] |
   return now > then === (match[1] !== undefined) ? [{ code: 'right', at }] : [{ code: 'wrong-direction', named: undefined, at }]
 }
 
-/** Who was named before a sentence: last of all, and alone in the sentence right before it. */
+/** Who was named before a sentence. */
 export interface Earlier {
   /** In the sentence right before. */
-  ago?: ConditionMention[] | undefined
-  earlier?: ConditionMention | undefined
-  sole?: ConditionMention | undefined
+  ago: ConditionMention[]
+  /** The last of all. */
+  earlier: ConditionMention | undefined
 }
 
 /**
@@ -70,7 +70,7 @@ export function readDirections(
   plan: Plan,
   evidence: Evidence,
   hedged: boolean,
-  { earlier, sole, ago }: Earlier = {},
+  { earlier, ago }: Earlier = { earlier: undefined, ago: [] },
 ): Judged[] {
   // "With more layers it lifts fewer clips: 18 with one": behind the colon stand the figures for it.
   const colon = sentence.text.indexOf(': ')
@@ -80,7 +80,6 @@ export function readDirections(
   if (untrue) {
     const told = clausesJudged(part(sentence, untrue.index + untrue[0].length, sentence.text.length), plan, evidence, hedged, {
       earlier,
-      sole,
       ago,
     })
     return told.flatMap(({ code, at }): Judged[] => (code === 'right' ? [{ code: 'wrong-direction', named: undefined, at }] : []))
@@ -88,10 +87,10 @@ export function readDirections(
   const listed = readOrder(sentence, plan, evidence)
   // What is listed one after the other is read clause by clause as well, unless it is wrong already.
   if (listed && (listsOrder(sentence) || listed.some(({ code }) => code !== 'right'))) return listed
-  if (listed && isList(sentence)) return [...listed, ...clausesJudged(sentence, plan, evidence, hedged, { earlier, sole, ago })]
+  if (listed && isList(sentence)) return [...listed, ...clausesJudged(sentence, plan, evidence, hedged, { earlier, ago })]
   const trend = readTrend(lead, plan, evidence, hedged)
-  if (!trend) return clausesJudged(sentence, plan, evidence, hedged, { earlier, sole, ago })
-  return [trend, ...(rest ? clausesJudged(rest, plan, evidence, hedged, { earlier, sole, ago }) : [])]
+  if (!trend) return clausesJudged(sentence, plan, evidence, hedged, { earlier, ago })
+  return [trend, ...(rest ? clausesJudged(rest, plan, evidence, hedged, { earlier, ago }) : [])]
 }
 
 /** "Dropping it higher makes it bounce higher, from 11 in at 20 in": what stands before anybody is named. */
@@ -115,13 +114,7 @@ function part({ text, from, mentions }: Stretch, begin: number, end: number): St
   return { ...span, text: text.slice(begin, end), mentions: mentions.filter((one) => one.from >= span.from && one.to <= span.to) }
 }
 
-function clausesJudged(
-  sentence: Stretch,
-  plan: Plan,
-  evidence: Evidence,
-  hedged: boolean,
-  { earlier, sole, ago = [] }: Earlier,
-): Judged[] {
+function clausesJudged(sentence: Stretch, plan: Plan, evidence: Evidence, hedged: boolean, { earlier, ago }: Earlier): Judged[] {
   // Who a sentence began with stays its subject: "card was lower than tissue, but higher than …".
   let last: ConditionMention | undefined
   let ofPlaces: PlaceClaim | undefined
@@ -160,7 +153,7 @@ function clausesJudged(
       conditions,
       before,
       earlier: last ?? earlier,
-      sole: before ? undefined : sole,
+      sole: before ? undefined : soleOf(ago),
       ago,
       given: before ? undefined : givenIn(clauses.slice(place + 1)),
     }
@@ -224,8 +217,14 @@ function judgeWord(word: ComparingMention, spoken: Spoken, plan: Plan, evidence:
   }
   // "31.7 in and 10.9 in, so 20.8 in more": of which the figure says how much.
   const figure = clause.mentions.find((one) => one.kind === 'figure' && one.to === word.from - 1)
-  if (figure && !word.superlative && conditions.length === 0 && /^\W*(?:and )?so\b/.test(clause.text) && namesTwo(sentence))
-    return hasFigure(figure, evidence) ? [{ code: 'right', at: placesOf(word) }] : []
+  if (
+    figure &&
+    !word.superlative &&
+    conditions.length === 0 &&
+    /^\W*(?:and )?so\b/.test(clause.text) &&
+    namedIn(sentence).size === 2
+  )
+    return [{ code: 'right', at: placesOf(word) }]
   const isIt = IT.test(clause.text.slice(0, word.from - clause.from))
   const ofAll = readOfAll(word, side, spoken, plan, evidence, hedged)
   if (ofAll) return ofAll
@@ -270,9 +269,6 @@ function judgeWord(word: ComparingMention, spoken: Spoken, plan: Plan, evidence:
   const fits = degree && others.every((id) => hasDegree(degree.large, subject.id, id, evidence))
   return fits ? [...each.flat(), { code: 'right', at: [degree.at] }] : each.flat()
 }
-
-/** Is it read in the unit of the results: what it says was held against the differences. */
-const hasFigure = (figure: Mention, { summaries }: Evidence) => figure.kind === 'figure' && summaries.length > 1
 
 /** "It held fewest", "we are sure it was highest". */
 const IT = /\b(?:it|this|that one|that(?= (?:is|was)\b)) (?:\p{L}+ ){1,2}(?:the )?$/u

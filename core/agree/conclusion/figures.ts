@@ -3,10 +3,19 @@ import type { Plan } from '../../lesson'
 import { convert, decimalsOf } from '../../quantity'
 import { comparesMoments, resultMark, resultUnit } from '../../test'
 import { beyondOf, boundOf, isBound } from './bounds'
-import { betweenTwo, differencesMeant, isCompared, OF_A_RANGE, RANGES, saysDifference, sinceBefore } from './differences'
+import {
+  betweenTwo,
+  differencesMeant,
+  differencesOf,
+  isCompared,
+  OF_A_RANGE,
+  RANGES,
+  saysDifference,
+  sinceBefore,
+} from './differences'
 import { ABOUT, AVERAGE_NAMED, AVERAGED, OF_READINGS, RANGED } from './lexicon'
 import { clausesOf } from './mentions'
-import type { FigureMention, Span, Stretch } from './stretch'
+import { namedIn, type FigureMention, type Span, type Stretch } from './stretch'
 import { isOfOtherSize } from './ofPlan'
 import { ownersOf } from './owners'
 import { averagesAtPlace } from './places'
@@ -25,9 +34,6 @@ interface Row {
 /** What the table has of every condition, in the plan's unit. */
 interface Table {
   rows: Map<string, Row>
-  differences: number[]
-  /** From the lowest to the highest reading of each. */
-  ranges: number[]
 }
 
 export interface WrongFigure extends Span {
@@ -54,10 +60,7 @@ function tableOf({ summaries }: Evidence, { average }: Plan, text: string): Tabl
       return [condition, { averages, others: [median, ...modes], lowest, highest }]
     }),
   )
-  const differences = summaries.flatMap((one, place) =>
-    summaries.slice(place + 1).flatMap((other) => [one.evened - other.evened, one.mean - other.mean]),
-  )
-  return { rows, differences, ranges: summaries.map(({ range }) => range) }
+  return { rows }
 }
 
 /** The figures of a sentence against the table, and against the own table of the group that says it: what is in neither, and what is. */
@@ -69,7 +72,7 @@ export function readFigures(
 ): { wrong: WrongFigure[]; right: Span[] } {
   const tables = [own, evidence].flatMap((one) => (one ? [tableOf(one, plan, sentence.text)] : []))
   const ofReadings = RANGES.test(sentence.text)
-  const differences = tables.flatMap((table) => [...table.differences, ...(ofReadings ? table.ranges : [])])
+  const differences = [own, evidence].flatMap((one) => (one ? differencesOf(one, ofReadings) : []))
   const wrong: WrongFigure[] = []
   const right: Span[] = []
   const clauses = clausesOf(sentence)
@@ -77,7 +80,7 @@ export function readFigures(
   // Where one thing is compared with itself, every figure is one of its moments.
   const ofItself =
     !comparesMoments(plan) && !evidence.summaries.some(({ condition }) => plan.conditions.some(({ id }) => id === condition))
-  const named = new Set(sentence.mentions.flatMap((one) => (one.kind === 'condition' ? [one.id] : [])))
+  const named = namedIn(sentence)
   const sole = named.size === 1 ? [...named][0] : undefined
   for (const { figure, owners, strict, together, ofEnd } of ownersOf(sentence, plan)) {
     const bound = boundOf(sentence, figure)

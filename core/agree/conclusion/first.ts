@@ -3,7 +3,7 @@ import { changedFactor, isWordOf, type Plan } from '../../lesson'
 import { NUMBER_WORDS, numberOf } from '../../quantity'
 import { hasDegree } from './degree'
 import type { ComparingMention, ConditionMention, Span, Stretch } from './stretch'
-import { CALLED_NOTHING } from './names'
+import { thingsOf } from './names'
 import { type Claim, type Judged, judgeSuperlative, placesOf } from './order'
 
 export const THAN_ALL =
@@ -44,8 +44,8 @@ export function amongThings(word: ComparingMention, clause: Stretch, sentence: s
   if (noun === undefined || !isWordOf(noun, changedFactor(plan)?.name ?? '')) return evidence
   // "The worst of the four wrappings", where nothing is one of them.
   if (many !== undefined && numberOf(many) === evidence.order.length) return evidence
-  const nothing = plan.conditions.filter(({ label }) => CALLED_NOTHING.test(label)).map(({ id }) => id)
-  return nothing.length === 0 ? evidence : { ...evidence, order: evidence.order.filter((id) => !nothing.includes(id)) }
+  const things = thingsOf(plan).map(({ id }) => id)
+  return { ...evidence, order: evidence.order.filter((id) => things.includes(id)) }
 }
 
 /** First of all, with the words that say so: "than any other paper", "by far". */

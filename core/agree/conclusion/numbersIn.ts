@@ -50,24 +50,24 @@ export function figuresIn(sentence: string, offset: number, plan: Plan): FigureM
   ].sort((a, b) => a.from - b.from)
 }
 
+const NUMBER_WORD = new RegExp(`(?<!\\p{L})(?:${NUMBER_WORDS.join('|')})(?= \\p{L})`, 'gu')
+
 /** "Over six degrees warmer", where kinds were tested and no numbers. */
 function unitsInWords(sentence: string, offset: number, plan: Plan): FigureMention[] {
   if (plan.conditionsAs === 'numbers') return []
-  return [...sentence.matchAll(new RegExp(`(?<!\\p{L})(?:${NUMBER_WORDS.join('|')})(?= \\p{L})`, 'gu'))].flatMap(
-    (match): FigureMention[] => {
-      const written = unitAfter(sentence.slice(match.index + match[0].length), resultUnit(plan), plan.conditionUnit)
-      // "In ten seconds" says when, where heights were read.
-      if (!written || unitOf(written.unit).dimension !== unitOf(resultUnit(plan)).dimension) return []
-      const figure = spanned(match, offset, {
-        kind: 'figure' as const,
-        value: numberOf(match[0]),
-        decimals: 0,
-        unit: written.unit,
-        unitSaid: true,
-      })
-      return [{ ...figure, to: figure.to + written.length }]
-    },
-  )
+  return [...sentence.matchAll(NUMBER_WORD)].flatMap((match): FigureMention[] => {
+    const written = unitAfter(sentence.slice(match.index + match[0].length), resultUnit(plan), plan.conditionUnit)
+    // "In ten seconds" says when, where heights were read.
+    if (!written || unitOf(written.unit).dimension !== unitOf(resultUnit(plan)).dimension) return []
+    const figure = spanned(match, offset, {
+      kind: 'figure' as const,
+      value: numberOf(match[0]),
+      decimals: 0,
+      unit: written.unit,
+      unitSaid: true,
+    })
+    return [{ ...figure, to: figure.to + written.length }]
+  })
 }
 
 /** "It lifted thirteen clips", "eighteen clips with one layer", where clips were counted. */

@@ -1,7 +1,7 @@
 import type { Plan } from '../../lesson'
 import { boundOf } from './bounds'
 import { areJoined, clausesOf } from './mentions'
-import type { ConditionMention, FigureMention, Mention, Span, Stretch } from './stretch'
+import { namedIn, type ConditionMention, type FigureMention, type Mention, type Span, type Stretch } from './stretch'
 import { isOfPlan } from './ofPlan'
 
 /** A figure, and whose it may be. */
@@ -37,7 +37,7 @@ export function ownersOf(sentence: Stretch, plan: Plan): FigureOwned[] {
     const later = runOf(placed.slice(place + 1), clause)
     const [nearest, other] = before ? [earlier, later] : [later, earlier]
     // "From 20 in it came up 11 in, never above 12 in": nobody else is spoken of.
-    const all = [...new Set(placed.flatMap((one) => (one.kind === 'condition' ? [one.id] : [])))]
+    const all = [...namedIn({ mentions: placed })]
     const near = [...new Set(nearest.length > 0 ? nearest : other)]
     const owners = near.length === 0 && all.length === 1 && boundOf(sentence, figure) ? all : near
     // "Kitchen roll and tissue climbed 61 mm" says it of both; "61 mm and 49 mm" of each its own.

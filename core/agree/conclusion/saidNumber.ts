@@ -37,10 +37,10 @@ export function isSaid(
 ): boolean {
   const inSaid = convert(value, resultUnit(plan), figure.unit)
   if (inSaid === undefined) return false
-  // "Over six degrees" of 6.4.
   const [is, said] = [Math.abs(inSaid), Math.abs(figure.value)]
   const half = 0.5 * 10 ** -figure.decimals
+  // "Over six degrees" of 6.4.
   if (side) return side === 'more' ? is >= said - half && is <= 1.25 * said : is <= said + half && is >= 0.75 * said
-  const away = Math.abs(Math.abs(inSaid) - Math.abs(figure.value))
-  return away <= 0.5 * 10 ** -figure.decimals * (1 + leeway) + 1e-9 || (about && away <= 0.06 * Math.abs(inSaid))
+  const away = Math.abs(is - said)
+  return away <= half * (1 + leeway) + 1e-9 || (about && away <= 0.06 * is)
 }

@@ -14,7 +14,7 @@ import { convert, numberOf, unitOf, NUMBER_WORDS } from '../../quantity'
 import type { ClaimDoubt } from '../claims'
 import { CERTAIN, EFFECT, HEDGED, MAKES, NEGATED, NO_DIFFERENCE, NOT_FOUND, OF_THE_METHOD, PROOF } from './lexicon'
 import { clausesOf } from './mentions'
-import type { Span, Stretch } from './stretch'
+import { namedIn, type Span, type Stretch } from './stretch'
 import { isAbout, plainly } from './plainly'
 
 /** A number of the thing that was changed, beyond all that were tested. */
@@ -127,7 +127,7 @@ export function keptRight(sentence: Stretch, plan: Plan): Span[] {
   if (!match || !factor || NEGATED.test(sentence.text) || !/\b(?:had|got|used|with)\b/.test(sentence.text.slice(0, match.index)))
     return []
   const clause = clausesOf(sentence).find(({ from, to }) => from <= sentence.from + match.index && sentence.from + match.index < to)
-  const named = clause?.mentions.flatMap((one) => (one.kind === 'condition' ? [one.id] : [])) ?? []
+  const named = clause ? [...namedIn(clause)] : []
   const meant = named.length > 0 ? named : activeConditions(plan).map(({ id }) => id)
   return meant.every((id) => factor.exceptions[id] === undefined) ? placesOf([match], sentence.from) : []
 }
@@ -238,13 +238,9 @@ export function noDifference(sentence: Stretch, evidence: Evidence, hedged: bool
 }
 
 /** How sure the comparison of the two is that a sentence names; undefined where it names more, or fewer. */
-function pairOf({ mentions }: Pick<Stretch, 'mentions'>, evidence: Evidence): Grade | undefined {
-  const [a, b, ...more] = namedIn({ mentions })
+function pairOf(sentence: Stretch, evidence: Evidence): Grade | undefined {
+  const [a, b, ...more] = namedIn(sentence)
   return a !== undefined && b !== undefined && more.length === 0 ? gradeBetween(evidence, a, b) : undefined
-}
-
-function namedIn({ mentions }: Pick<Stretch, 'mentions'>): Set<string> {
-  return new Set(mentions.flatMap((one) => (one.kind === 'condition' ? [one.id] : [])))
 }
 
 /** Words that no single test carries. */

@@ -42,6 +42,11 @@ export interface Stretch extends Span {
   mentions: Mention[]
 }
 
+/** Which conditions are named, each once. */
+export function namedIn({ mentions }: { mentions: Mention[] }): Set<string> {
+  return new Set(mentions.flatMap((one) => (one.kind === 'condition' ? [one.id] : [])))
+}
+
 export function within(inner: Span, outer: Span): boolean {
   return inner.from >= outer.from && inner.to <= outer.to
 }

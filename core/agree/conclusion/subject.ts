@@ -36,8 +36,10 @@ export interface Spoken {
   sole: ConditionMention | undefined
 }
 
-export const namesTwo = ({ mentions }: Stretch) =>
-  new Set(mentions.flatMap((one) => (one.kind === 'condition' ? [one.id] : []))).size === 2
+/** The only one of those that were named; undefined where there are several. */
+export function soleOf(named: ConditionMention[]): ConditionMention | undefined {
+  return named.every(({ id }) => id === named[0]?.id) ? named[0] : undefined
+}
 
 /** "From 60 in instead of 20 in": what is compared with, though it stands first. */
 export function isObject({ from }: Span, clause: Stretch): boolean {
