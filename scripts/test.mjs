@@ -19,7 +19,6 @@ const built = buildApplication()
 const quiet = { beside: true }
 // What stands to be done once there is a build, the longest first.
 const toDo = [
-  () => checkScripts({ types: 'types' }),
   () => suite('folders', vitest, quiet),
   () => suite('start', vitest, quiet),
   () => suite('browsers', vitest, quiet),
@@ -43,7 +42,7 @@ process.exit(failed > 0 || passed === 0 ? 1 : 0)
 
 /** What needs no build, beside the building. */
 async function sources() {
-  await checkScripts({ format: 'format:check', lint: 'lint', imports: 'imports', 'unused code': 'unused' })
+  await checkScripts({ types: 'types', format: 'format:check', lint: 'lint', imports: 'imports', 'unused code': 'unused' })
   await ready()
 }
 
