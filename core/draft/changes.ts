@@ -54,6 +54,7 @@ export function changeIn(text: string, listed: Listed | undefined, measure: stri
     doingIn(text) ??
     where(text) ??
     other(text) ??
+    announced(whole, listed) ??
     fromConditions(text, listed, measure)
   )
 }
@@ -245,6 +246,20 @@ function other(text: string): ChangeRead | undefined {
   const without = WITHOUT.exec(text)?.groups?.thing
   if (without) return said(`the ${without.replace(ARTICLE, '')}`, without)
   return undefined
+}
+
+const EACH_THING = /\b(?:does|can|will|would) each (?<thing>(?!group|child|pupil|team|pair|table|person|day|time|of\b)[\p{L}-]+)/iu
+
+/** "How many clips does each magnet hold: bar, ring"; "we have four balls: tennis, foam", "three glues (stick, paste)": what stands before the list names what they are. */
+function announced(text: string, listed: Listed | undefined): ChangeRead | undefined {
+  if (!listed || listed.as === 'numbers') return undefined
+  const each = EACH_THING.exec(text)?.groups?.thing
+  if (each && (listed.of === '' || singular(listed.of) === each)) return said(`the kind of ${each}`, each)
+  const things =
+    /\b(?:two|three|four|five|six|seven|eight|\d) (?:different )?(?<things>\p{L}[\p{L}-]+)(?: (?:with|on|from|in|to) [^.?!:(,]{2,30})?(?:: | ?\()$/iu.exec(
+      text.slice(0, Math.max(0, text.indexOf(listed.quote))),
+    )?.groups?.things
+  return things && isPlural(things) ? said(`the kind of ${singular(things)}`, things) : undefined
 }
 
 const PLACES =

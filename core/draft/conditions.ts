@@ -9,6 +9,8 @@ export function listIn(text: string, said: KindRead | undefined): Listed | undef
   if (kind?.readsTwice) return undefined
   const lidded = withAndWithout(text)
   if (lidded) return lidded
+  const shared = sharedOut(text)
+  if (shared) return shared
   const numbers = kind?.watches || kind?.improves ? undefined : numbersIn(text)
   if (numbers) return numbers
   // What says the kind of test is no condition: "dry, wet and dry again", "two at a time".
@@ -37,6 +39,28 @@ function partsOf(text: string): string[] {
 
 function momentsOnly({ items }: Listed): boolean {
   return items.some((item) => /\bagain\b|^(?:measure|weigh|let|time|see|make|then|height|every|each)\b/i.test(item))
+}
+
+const ONE_OF_THEM =
+  /\b(?:some|one|another|the (?:other|last)(?: one)?|a (?:second|third))\b(?: (?!of\b)[\p{L}-]+){0,2}? (?<where>in|on|by|under|at|near|behind|beside) (?<thing>(?:the |a |an |our )?[\p{L}-]+(?: [\p{L}-]+)?)(?=\s*(?:,|;|\.|$| and (?:some|one|another|the|a)\b))/giu
+
+/** "Some grow in soil, some in wet paper, some in water": where each of them is. */
+function sharedOut(text: string): Listed | undefined {
+  const found = [...text.matchAll(ONE_OF_THEM)]
+  const [first, last] = [found[0], found.at(-1)]
+  if (!first || !last || found.length < 2) return undefined
+  const quote = text.slice(first.index, last.index + last[0].length)
+  if (/[.?!:]/.test(quote)) return undefined
+  const items = found.map(({ groups }) => groups!.thing!.replace(ARTICLE, ''))
+  return {
+    items,
+    as: 'kinds',
+    unit: undefined,
+    of: '',
+    before: first.groups!.where!.toLowerCase(),
+    rest: text.replace(quote, ''),
+    quote,
+  }
 }
 
 const WITH_AND_WITHOUT = /\bwith (?:and|or) without (?<thing>(?:a |an |the )?[\p{L}-]+)/iu

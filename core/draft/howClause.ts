@@ -29,6 +29,8 @@ export function howClause(text: string): MeasureRead | undefined {
   // "does it matter how full the bottle is", "how does …": what is changed, and no measure.
   const searched = text
     .replace(/^\s*how (?:does|do|can|will|would) /i, '')
+    // "How many clips does each magnet hold".
+    .replace(/\b(does|do|can|will|would|is) each (?=[\p{L}-]+ )/iu, '$1 the ')
     .replace(/\b(?:does|would|will) it matter how .+? (?:for|to)\b/i, '')
   const match = HOW_MANY.exec(searched) ?? HOW.exec(searched)
   if (!match) return undefined

@@ -42,6 +42,10 @@ const SAID: [Kind, RegExp, KindRead['way']?][] = [
     'improve',
     /^\s*(?:we |can you |can we |let'?s )?(?:build|design|construct|make)\s+(?:a|an|the)\b.{0,80}\b(?:that|which|so|tall|strong|long|fast|far|best)/i,
   ],
+  [
+    'improve',
+    /\b(?:can|could) (?:we|you|they|(?:my |our |the )?(?:class|children|groups?)|each group)(?: all)? (?:make|build|design) (?:a|an|the) better\b/i,
+  ],
   ['over-time', WEEKDAYS],
   [
     'over-time',
@@ -62,7 +66,7 @@ const SAID: [Kind, RegExp, KindRead['way']?][] = [
   ['over-time', /\bdry\b.{0,8}\bwet\b.{0,12}\bdry again\b|\b\p{L}+,\s*\p{L}+ and \p{L}+ again\b/iu],
   [
     'before-after',
-    /\bbefore (?:and|&) after\b|\bbefore\b.{2,60}\b(?:and|&) after\b|\bweigh (?:it|them) again\b|\bmeasure (?:it|them) again\b|\bat the (?:start|beginning) and (?:at )?the end\b|\band again (?:after|when|without|later)\b|\bagain afterwards\b/i,
+    /\bbefore (?:and|&) after\b|\bbefore\b.{2,60}\b(?:and|&) after\b|\b(?:weigh|measure) (?:it|them) again\b|\bcount\b.{3,60}\bcount (?:it |them )?again\b|\bat the (?:start|beginning) and (?:at )?the end\b|\band again (?:after|when|without|later)\b|\bagain afterwards\b/i,
   ],
   // Two moments, and nothing between them.
   ['before-after', /\b(?:weigh|measure)\b.{2,50}\bin the morning and (?:again )?in the (?:afternoon|evening)\b/i],
@@ -81,6 +85,7 @@ const SAID: [Kind, RegExp, KindRead['way']?][] = [
     'describe',
     /^\s*which [\p{L} ]+ (?:is|are) (?!\p{L}+(?:est|er)\b|best\b|better\b)\p{L}+,\s+(?:half |a bit |a little |quite |very |slightly )?\p{L}+(?:,? or) \p{L}+\s*\??\s*$/iu,
   ],
+  ['describe', /^\s*(?:sort|group) [\p{L} ]{2,30}: which (?:is|are|feels?|looks?) \p{L}+,/iu],
   ['describe', /^\s*describe\b|\byes or no\b|\(yes\/no\)|\bwhat .{2,40} (?:feels?|looks?|smells?) like\b/i],
   [
     'describe',

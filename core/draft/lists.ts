@@ -49,6 +49,8 @@ export function numbersIn(text: string): Listed | undefined {
       const unit = units[place] ?? units.at(-1) ?? last
       return named ? `${inDigits(value)} ${unitOf(unit!).symbol || unit!}` : inDigits(value)
     })
+    // What is there twice was not understood.
+    if (new Set(items).size < items.length) continue
     const quote = list! + (follows === '' ? behind : ` ${follows}`)
     const rest = text.replace(before + quote, before)
     return { items, as: 'numbers', unit: named ? last : undefined, of, before: before.trim().toLowerCase(), rest, quote }
@@ -145,6 +147,9 @@ export function kindsIn(text: string): Listed | undefined {
   // Two things joined by "and" are a list only where both are said alike.
   if (!joined && own.length === 2 && !saidAlike(own, first.before)) return undefined
   if (bare.some((item) => TOOL.test(item))) return undefined
+  // "Half a metre, one metre, one and a half": numbers that could not be read as such.
+  if (bare.some((item) => /^(?:half|one|a quarter)\b/i.test(item) && unitNamed(item.split(' ').at(-1)!.toLowerCase())))
+    return undefined
   // "last in the wind, big bubbles or small bubbles": what stands before the comma is none of them.
   if (first.item !== '' && bare.length > 2 && !isQuality(bare[0]!)) {
     const others = sharedNoun(bare.slice(1))
@@ -161,7 +166,7 @@ export function kindsIn(text: string): Listed | undefined {
         quote: text.slice(text.indexOf(parts[1]!)),
       }
   }
-  const { items, of } = sharedNoun(bare)
+  const { items, of } = amountsIn(own) ?? sharedNoun(bare)
   const quote = text.slice(text.indexOf(first.item === '' ? parts[1]! : first.item), text.lastIndexOf(last.item) + last.item.length)
   const rest = text.replace(quote, of).replace(/\s*,\s*$/, '')
   return { items, as: 'kinds', unit: undefined, of, before: first.before, rest, quote }
@@ -184,6 +189,10 @@ function tailOf(part: string): { item: string; before: string } {
   let from = words.length
   while (from > 0 && words.length - from < MOST_WORDS) {
     const word = words[from - 1]!.toLowerCase()
+    if (word === 'of' && /^(?:lots?|plenty)$/i.test(words[from - 2] ?? '')) {
+      from -= 1
+      continue
+    }
     if (PREPOSITIONS.has(word) || word === 'is' || word === 'are') break
     const isCut = MADE_INTO.test(words[from - 2] ?? '')
     if (word === 'of' && from < words.length && !isCut && words.slice(from).every(isQuality)) break
@@ -302,6 +311,17 @@ function saidAlike(items: string[], before: string): boolean {
   if (before !== '' && firstWords.slice(1).every((word) => PREPOSITIONS.has(word))) return true
   const bare = items.map((item) => withoutBefore(item, before).toLowerCase())
   return STATE_PAIRS.test(bare.map((item) => item.split(' ')[0]!).join(' '))
+}
+
+const HOW_MUCH = /^(?<much>no|some|little|a little|a lot|lots|much|full|plenty|a bit|less|more)(?: of)? (?<thing>\p{L}+)$/iu
+
+/** "Lots of light, some light and no light": what differs is how much; undefined where it is something else. */
+function amountsIn(items: string[]): { items: string[]; of: string } | undefined {
+  const read = items.map((item) => HOW_MUCH.exec(item.replace(/^(?:and|or|then)\s+/i, ''))?.groups)
+  const [first] = read
+  if (!first || read.some((one) => one?.thing!.toLowerCase() !== first.thing!.toLowerCase())) return undefined
+  const much = read.map((one) => one!.much!.toLowerCase())
+  return { items: much.map((word) => (word === 'no' ? 'none' : word)), of: `amount of ${first.thing!}` }
 }
 
 /** "soapy or plain water", "a little, some or a lot of soap", "wooden spoon, metal spoon": what they are, and what they differ in. */

@@ -1,6 +1,7 @@
 import { mainWords, type Kind } from '../lesson'
 import { COMPARING, type UnitCode } from '../quantity'
 import { KINDS_OF_TEST } from '../test'
+import { withoutAsides } from './aside'
 import type { ChangeRead } from './changeRead'
 import { changeIn, dependsIn } from './changes'
 import { isInWords, kindIn, TRIES, WHETHER } from './kinds'
@@ -41,7 +42,8 @@ const LEADS_IN =
   /^(?:(?:our|my|the) question is|(?:we|i)(?: want| would like|['’]d like)? to (?:find out|know|see|test|check)|(?:we|i) (?:wonder|want to know)|(?:let['’]?s|let us) (?:find out|see|test|check)|(?:test|find out|investigate|check|see))\s+(?:whether|if)\s+(?=(?:the |a |an )?[\p{L}-]+)/iu
 
 /** "Which towel holds most: cheap or dear? Weigh before and after": how it is read, of a question that names its kinds. */
-const READ_TWICE = /(?<=^\s*which\b.*[:,].*\?) (weigh|measure) (?:it |them )?before (?:and|&) after\b/iu
+const READ_TWICE =
+  /(?<=^\s*(?:which\b|how (?:much|many)\b.*\beach\b).*[:,].*\?) (?:(?:we|they|children|(?:the |all )?groups|each group)(?: will| can)? )?(weigh|measure)s? (?:(?:it|them|each(?: one)?|(?:the |each )\p{L}+) )?before (?:and|&) after\b/iu
 
 /**
  * Reads what a teacher has in mind for a lesson.
@@ -49,10 +51,12 @@ const READ_TWICE = /(?<=^\s*which\b.*[:,].*\?) (weigh|measure) (?:it |them )?bef
  */
 export function readLine(said: string): LineRead {
   // "beans in the dark and beans in the light": said once is enough.
-  const text = said
-    .slice(0, MOST_READ)
-    .replace(/[\s\u00a0]+/g, ' ')
-    .trim()
+  const text = withoutAsides(
+    said
+      .slice(0, MOST_READ)
+      .replace(/[\s\u00a0]+/g, ' ')
+      .trim(),
+  )
     .replace(LEADS_IN, 'Do ')
     .replace(/^(\p{L}+) (in|on|under|at) (.{2,30}?) and \1 \2 /iu, '$1 $2 $3 and $2 ')
     .replace(READ_TWICE, (_, how: string) => (/^weigh/i.test(how) ? ' on the scales' : ''))
@@ -70,7 +74,7 @@ export function readLine(said: string): LineRead {
   const found =
     kind?.way === 'race' && !/\b(?:how|time|stop ?watch)\b/i.test(text)
       ? RACED
-      : measureOf(text.replace(TRIES, ''), bare.replace(TRIES, ''))
+      : measureOf(withoutOwner(text.replace(TRIES, '')), withoutOwner(bare.replace(TRIES, '')))
   const measure =
     words.length > 0
       ? inWords(words, listed!.quote)
@@ -129,8 +133,14 @@ function wonderedIn(text: string): ChangeRead | undefined {
 
 const RACED: MeasureRead = { name: 'who is first', unit: undefined, unitSaid: true, open: [], quote: 'first' }
 
+/** "Measure their height": the height. */
+function withoutOwner(text: string): string {
+  return text.replace(/\b(measure|weigh|count|read) (?:their|its|his|her) /giu, '$1 the ')
+}
+
 function measureOf(text: string, bare: string): MeasureRead | undefined {
-  const explicit = /[?.!]\s*(?:we |then )?(?<sentence>(?:count|measure|weigh|time)\b.*)$/iu.exec(text)?.groups?.sentence
+  const explicit = /[?.!]\s*(?:we |they |then )?(?<sentence>(?:count|measure|weigh|time)\b(?! (?:it|them)\b).*)$/iu.exec(text)
+    ?.groups?.sentence
   const depends = dependsIn(text)
   const depending = depends && (measureIn(`measure ${depends.measure}`) ?? measureIn(depends.measure))
   if (depending) return { ...depending, quote: depends.measure }

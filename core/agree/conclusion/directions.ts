@@ -13,7 +13,7 @@ import { clausesOf, joinedBefore, withoutNames } from './mentions'
 import { namedIn, type ComparingMention, type ConditionMention, type Stretch } from './stretch'
 import { fitsResult, isApart, judgeComparative, type Judged, placesOf, saysCooling, sideOf } from './order'
 import { type PlaceClaim, readPlaces } from './places'
-import { keptBefore, notTested, ofSetUp, otherKindOfKept } from './setUp'
+import { keptBefore, anotherCondition, notTested, ofSetUp, otherKindOfKept } from './setUp'
 import {
   givenIn,
   isBehind,
@@ -175,7 +175,7 @@ function judgeWord(word: ComparingMention, spoken: Spoken, plan: Plan, evidence:
   const { clause, sentence, conditions, before } = spoken
   const ofKept = conditions.length === 0 ? keptBefore(word, clause, plan, fitsResult(word, plan)) : undefined
   if (ofKept) return [{ code: 'not-tested', factor: ofKept.id, at: placesOf(word) }]
-  const setUp = ofSetUp(word, sentence, plan)
+  const setUp = ofSetUp(word, sentence, plan) ?? anotherCondition(word, clause, plan)
   if (setUp) return setUp.tested ? [] : [notTested(setUp, word, sentence)]
   const negated = NEGATED.test(withoutNames(clause).slice(0, word.from - clause.from))
   const denied = negated && DENIED.test(clause.text.slice(0, word.from - clause.from))

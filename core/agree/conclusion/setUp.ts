@@ -8,14 +8,14 @@ import { isAbout } from './plainly'
 
 /** Of what was counted, another size is not another number. */
 export const HOW_MANY = /^(?:the number of|how many)\b/i
-const SIZES = /^(?:bigger|larger|smaller|biggest|largest|smallest)$/
+export const SIZES = /^(?:bigger|larger|smaller|biggest|largest|smallest)$/
 
 /** What a comparing word says of the set-up and not of what came out of it. */
 export type OfSetUp =
   /** It would have to be another one than everybody used: "a stronger magnet", "wider strips". */
   | { factor: Factor | undefined; tested: false }
   /** "The window had more water": nothing is claimed of a result. */
-  | { factor: Factor; tested: true }
+  | { factor: Factor | undefined; tested: true }
 
 export function notTested({ factor }: Extract<OfSetUp, { tested: false }>, word: ComparingMention, sentence: Stretch): Judged {
   const thing = /^ \p{L}+/u.exec(sentence.text.slice(word.to - sentence.from))?.[0] ?? ''
@@ -58,6 +58,13 @@ function isAnotherKind(word: ComparingMention, { text, from, mentions }: Stretch
     !HOW_MANY.test(changed) && (isAbout(changed, word.quality) || (plan.conditionsAs === 'numbers' && SIZES.test(word.word)))
   const begins = /^\W*(?:and |so |that )*(?:an? )?$/.test(text.slice(0, word.from - from))
   return begins && !isChanged && mentions.some((one) => one.kind === 'comparing' && one.from > word.to)
+}
+
+/** "In thicker card", where card was one of the kinds; "the softer tissue" tells what tissue is like, which nobody checked. */
+export function anotherCondition(word: ComparingMention, { text, from, mentions }: Stretch, plan: Plan): OfSetUp | undefined {
+  const named = mentions.some((one) => one.kind === 'condition' && one.from === word.to + 1)
+  if (!named || word.quality === 'rank' || fitsResult(word, plan)) return undefined
+  return { factor: undefined, tested: word.superlative || /\b(?:the|our|this|that) $/u.test(text.slice(0, word.from - from)) }
 }
 
 /** "Bigger bags", "a wider tub", where a card that says no more than "the size", "the width" was kept the same. */

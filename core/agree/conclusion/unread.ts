@@ -5,7 +5,8 @@ import { followsNames, isKnown, namesBoth, RATIO, type Reading, wordsOfPlan } fr
 import { AS_FAR_AS_SEEN, AVERAGE_NAMED, HEDGED, NARROWED, NO_DIFFERENCE } from './lexicon'
 import { clausesOf, withoutNames } from './mentions'
 import { isKnownOfPlan, isOfPlan } from './ofPlan'
-import { isApart } from './order'
+import { fitsResult, isApart } from './order'
+import { SIZES } from './setUp'
 import { type Mention, namedIn, overlap, type Span, type Stretch } from './stretch'
 
 /** Nothing but how sure the class is: "and we are sure of it", "that is clear". */
@@ -83,6 +84,8 @@ function unreadInClause(
   ]
   const untested = otherOfChanged(clause, plan)
   if (untested) return [whole]
+  const others = ofOtherKinds(clause, plan)
+  if (others.length > 0) return others
   const asksForMore = (one: Mention) =>
     one.kind === 'comparing' || one.kind === 'figure' || (one.kind === 'place' && !namesBoth(clause))
   const compared = clause.mentions.filter((one) => asksForMore(one) && !judged.some((other) => overlap(one, other)))
@@ -164,6 +167,18 @@ function otherOfChanged({ text, from, mentions }: Stretch, plan: Plan): boolean 
     const span = { from: from + match.index, to: from + match.index + match[0].length }
     return !mentions.some((one) => one.kind === 'condition' && overlap(one, span))
   })
+}
+
+/** "The bigger hall", "softest wool": what is said of a condition by a word that stands before its name, and is no result. */
+function ofOtherKinds({ mentions }: Stretch, plan: Plan): Span[] {
+  if (plan.conditionsAs === 'numbers') return []
+  return mentions
+    .filter(
+      (one) =>
+        one.kind === 'comparing' && one.quality !== 'rank' && !(one.superlative && fitsResult(one, plan) && !SIZES.test(one.word)),
+    )
+    .filter(({ to }) => mentions.some((next) => next.kind === 'condition' && next.from === to + 1))
+    .map(({ from, to }) => ({ from, to }))
 }
 
 /** Are sure words as sure as the evidence is. */
