@@ -36,12 +36,28 @@ const BEFORE_FIGURE: [Bound, RegExp][] = [
   ['highest', /\bup to $/],
 ]
 
+interface BoundSaid {
+  holds: Bound
+  /** The words that say so; what stands between them says something of its own: "every *wet* strip got past". */
+  at: Span[]
+  ofEvery: boolean
+}
+
+/** The first word and the last ones: "none ... above 17 mm". */
+function endsOf(said: string, from: number, figure: Span): Span[] {
+  const first = /^(?:not (?:one|a single)|no one|no group|at least|at most|\p{L}+)/u.exec(said)![0]
+  const last = /(?:(?:more|less|fewer) than|short of|\p{L}+) $/u.exec(said)![0]
+  return [
+    { from, to: from + first.length },
+    { from: figure.from - last.length, to: figure.to },
+  ]
+}
+
 /** What the words right before or behind a number say of all readings, and where they begin. */
-export function boundOf({ text, from }: Stretch, figure: Span): { holds: Bound; from: number; ofEvery: boolean } | undefined {
+export function boundOf({ text, from }: Stretch, figure: Span): BoundSaid | undefined {
   const [before, after] = [text.slice(0, figure.from - from), text.slice(figure.to - from)]
-  if (/^(?: \p{L}+)? or (?:more|higher|longer|over)\b/u.test(after)) return { holds: 'below', from: figure.from, ofEvery: false }
-  if (/^(?: \p{L}+)? or (?:less|fewer|lower|shorter|under)\b/u.test(after))
-    return { holds: 'above', from: figure.from, ofEvery: false }
+  if (/^(?: \p{L}+)? or (?:more|higher|longer|over)\b/u.test(after)) return { holds: 'below', at: [figure], ofEvery: false }
+  if (/^(?: \p{L}+)? or (?:less|fewer|lower|shorter|under)\b/u.test(after)) return { holds: 'above', at: [figure], ofEvery: false }
   for (const [holds, pattern] of BEFORE_FIGURE) {
     // "On average all came over 60" speaks of averages.
     if (holds.startsWith('all-') && AVERAGED.test(text)) continue
@@ -49,7 +65,7 @@ export function boundOf({ text, from }: Stretch, figure: Span): { holds: Bound; 
     if (match)
       return {
         holds,
-        from: from + match.index,
+        at: endsOf(match[0], from + match.index, figure),
         ofEvery: holds.startsWith('all-') || match[0].startsWith('no') || EVERY_ONE.test(before),
       }
   }

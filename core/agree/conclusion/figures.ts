@@ -156,11 +156,10 @@ export function readFigures(
     const all = owners.length === 0 ? ALL_OF_THEM.exec(clause.text.slice(0, figure.from - clause.from)) : undefined
     if (all && !saysDifference(sentence, figure) && !AT_ANOTHER_TIME.test(clause.text)) {
       const everyOne = evidence.summaries.every(({ condition }) => isOf(condition))
-      if (everyOne) right.push({ from: clause.from + all.index, to: figure.to })
+      if (everyOne) right.push(...ofAllAt(all, clause, figure))
       continue
     }
     const ofAll = together ? ALL_OF_THEM.exec(clause.text.slice(0, figure.from - clause.from)) : undefined
-    const begun = ofAll && clause.from + ofAll.index
     if (bound && bound.holds !== 'highest' && owners.length === 0 && !owned.every(isOf)) {
       // "All four climbed more than 20 mm" is said of every one; whom "it never climbed above 53 mm" means, stays open.
       if (bound.ofEvery) wrong.push(wrongly(figure, sentence, undefined, undefined))
@@ -173,8 +172,9 @@ export function readFigures(
     const other = ofNobody && (isTwice(figure, sentence, tables, plan) || isNotTheEnd(figure, sentence, evidence, plan))
     if (than && !than.holds) wrong.push(wrongly(figure, sentence, undefined, undefined))
     else if (fits && (!meant || other)) continue
-    else if (fits)
-      right.push({ from: begun ?? than?.from ?? (bounds ? bound : between && beyond)?.from ?? figure.from, to: figure.to })
+    else if (fits && ofAll) right.push(...ofAllAt(ofAll, clause, figure))
+    else if (fits && !than && bounds && bound) right.push(...bound.at)
+    else if (fits) right.push({ from: than?.from ?? (between && beyond)?.from ?? figure.from, to: figure.to })
     else if (between !== undefined || says || !(near || together || (isDifference && !strict))) {
       const condition = strict ? owners[0] : undefined
       const table = condition === undefined ? undefined : tables[0]!.rows.get(condition)?.averages[0]
@@ -182,6 +182,15 @@ export function readFigures(
     }
   }
   return { wrong, right }
+}
+
+/** "All" and the figure; what stands between them says something of its own. */
+function ofAllAt({ 0: said, index }: RegExpExecArray, clause: Stretch, { from, to }: Span): Span[] {
+  const begins = clause.from + index
+  return [
+    { from: begins, to: begins + /^\p{L}+/u.exec(said)![0].length },
+    { from, to },
+  ]
 }
 
 /** "22 in, 21.6 in and 31.7 in", where nobody is named: each has to be another's average. */
