@@ -5,7 +5,6 @@ import {
   BOUNDS,
   LONGEST,
   MOST_PAUSES,
-  MOST_TAPS,
   SHORTEST_PASSPHRASE,
   RESULTS_SHOWN,
   type BoardChange,
@@ -163,6 +162,8 @@ export const askedSchema = Joi.object<{ readings: AskedEntry[] }, true>({
     .required(),
 }).required()
 
+const tapSchema = Joi.object<Tap, true>({ group: planId, at: isoTime }).optional()
+
 export const boardChangeSchema = Joi.object<BoardChange>({
   view: Joi.string()
     .valid(...BOARD_VIEWS)
@@ -171,9 +172,8 @@ export const boardChangeSchema = Joi.object<BoardChange>({
   pauses: Joi.array()
     .items(Joi.object<Pause, true>({ from: isoTime, to: isoTime.allow(null) }))
     .max(MOST_PAUSES),
-  tapped: Joi.array()
-    .items(Joi.object<Tap, true>({ group: planId, at: isoTime }))
-    .max(MOST_TAPS),
+  tap: tapSchema,
+  untap: tapSchema,
   results: Joi.string().valid(...RESULTS_SHOWN),
   sound: Joi.boolean(),
   draft: Joi.string().allow('').max(LONGEST.text),

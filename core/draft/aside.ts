@@ -7,7 +7,7 @@ const ASIDES = [
   /^\p{L}+(?: and \p{L}+)?\.\s+(?=\p{Lu})/u,
 ]
 
-/** What is left of a line where only its words around the question are gone; where nothing else stands, the line as it is. */
+/** "Year 3, 50 minutes. Which soil lets water through?": the question alone; the line as it is where nothing else stands in it. */
 export function withoutAsides(line: string): string {
   let text = line
   for (const aside of [...ASIDES, ...ASIDES]) {

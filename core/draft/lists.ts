@@ -313,15 +313,14 @@ function saidAlike(items: string[], before: string): boolean {
   return STATE_PAIRS.test(bare.map((item) => item.split(' ')[0]!).join(' '))
 }
 
-const HOW_MUCH = /^(?<much>no|some|little|a little|a lot|lots|much|full|plenty|a bit|less|more)(?: of)? (?<thing>\p{L}+)$/iu
-
 /** "Lots of light, some light and no light": what differs is how much; undefined where it is something else. */
 function amountsIn(items: string[]): { items: string[]; of: string } | undefined {
-  const read = items.map((item) => HOW_MUCH.exec(item.replace(/^(?:and|or|then)\s+/i, ''))?.groups)
-  const [first] = read
-  if (!first || read.some((one) => one?.thing!.toLowerCase() !== first.thing!.toLowerCase())) return undefined
-  const much = read.map((one) => one!.much!.toLowerCase())
-  return { items: much.map((word) => (word === 'no' ? 'none' : word)), of: `amount of ${first.thing!}` }
+  const read = items.map((item) => /^(?:(?:and|or|then) )?(?<much>.+?)(?: of)? (?<thing>\p{L}+)$/iu.exec(item)?.groups)
+  const [things, much] = [read.map((one) => one?.thing?.toLowerCase()), read.map((one) => one?.much?.toLowerCase() ?? '')]
+  const [thing] = things
+  if (thing === undefined || things.some((one) => one !== thing) || !much.every((words) => SOME_AMOUNT.test(words)))
+    return undefined
+  return { items: much.map((words) => (words === 'no' ? 'none' : words)), of: `amount of ${thing}` }
 }
 
 /** "soapy or plain water", "a little, some or a lot of soap", "wooden spoon, metal spoon": what they are, and what they differ in. */

@@ -25,8 +25,11 @@ export interface BoardState {
   draftNumber: number
 }
 
-/** A change of what is shown. `draftFrom` is the sentence that this one was written on. */
-export type BoardChange = Partial<Omit<BoardState, 'draftNumber'>> & { draftFrom?: string }
+/**
+ * A change of what is shown. `draftFrom` is the sentence that this one was written on; `tap` is one trial more and `untap` one that
+ * was none, whatever was tapped elsewhere meanwhile.
+ */
+export type BoardChange = Partial<Omit<BoardState, 'draftNumber' | 'tapped'>> & { draftFrom?: string; tap?: Tap; untap?: Tap }
 
 /** From when to when the clock stood still, as ISO times. */
 export interface Pause {
@@ -42,7 +45,7 @@ export interface Tap {
 }
 
 /** So many taps are kept. */
-export const MOST_TAPS = 2000
+const MOST_TAPS = 2000
 
 /** So many pauses are kept. */
 export const MOST_PAUSES = 50
@@ -59,9 +62,16 @@ export const USUAL_BOARD: BoardState = {
 }
 
 /** The board after a change. A sentence that another desk changed meanwhile keeps that change. */
-export function withBoardChange(board: BoardState, { draftFrom, ...change }: BoardChange): BoardState {
-  if (change.draft === undefined) return { ...board, ...change }
+export function withBoardChange(board: BoardState, { draftFrom, tap, untap, ...change }: BoardChange): BoardState {
+  const next = { ...board, ...change, tapped: tappedAfter(board.tapped, tap, untap) }
+  if (change.draft === undefined) return next
   const alone = draftFrom === undefined || board.draft === ''
   const draft = alone ? change.draft : mergeText(draftFrom, change.draft, board.draft)
-  return { ...board, ...change, draft, draftNumber: board.draftNumber + 1 }
+  return { ...next, draft, draftNumber: board.draftNumber + 1 }
+}
+
+function tappedAfter(tapped: Tap[], more: Tap | undefined, less: Tap | undefined): Tap[] {
+  const kept = less ? tapped.filter(({ group, at }) => group !== less.group || at !== less.at) : tapped
+  if (!more || kept.length >= MOST_TAPS) return kept
+  return [...kept, more].sort((one, other) => one.at.localeCompare(other.at))
 }

@@ -42,6 +42,17 @@ describe('what the board shows', () => {
     expect(withBoardChange(written, { sound: false })).toEqual({ ...written, sound: false })
   })
 
+  it('takes taps one by one, in the order of time, and takes back the one that is meant', () => {
+    const [early, late] = [
+      { group: 'birch', at: '2026-12-02T10:00:00.000Z' },
+      { group: 'fir', at: '2026-12-02T10:01:00.000Z' },
+    ]
+    const both = withBoardChange(withBoardChange(written, { tap: late }), { tap: early })
+    expect(both).toEqual({ ...written, tapped: [early, late] })
+    expect(withBoardChange(both, { untap: late }).tapped).toEqual([early])
+    expect(withBoardChange(both, { untap: { ...late, at: early.at } }).tapped).toEqual([early, late])
+  })
+
   it('merges a sentence that began from an older one, and takes one that began from nothing as it is', () => {
     const longer = withBoardChange(written, { draft: 'Tissue came first by far', draftFrom: 'Tissue came first' })
     const both = withBoardChange(longer, { draft: 'We think tissue came first', draftFrom: 'tissue came first' })

@@ -87,6 +87,18 @@ describe('sentences', () => {
   })
 })
 
+it('taps of two desks at once all stay on the board, and one that is taken back goes', async () => {
+  const { lesson } = await newLesson()
+  const path = `/api/lessons/${lesson.id}/board`
+  const taps = lesson.plan.groups.slice(0, 4).map(({ id }, place) => ({ group: id, at: `2026-12-02T10:0${place}:00.000Z` }))
+  const answers = await Promise.all(taps.map((tap) => call('PUT', path, { tap })))
+  expect(answers.map(({ status }) => status)).toEqual([200, 200, 200, 200])
+  expect((await call<{ board: object }>('PUT', path, { untap: taps[1] })).body.board).toMatchObject({
+    tapped: [taps[0], taps[2], taps[3]],
+  })
+  expect((await call('PUT', path, { tap: { group: taps[0]!.group } })).status).toBe(400)
+})
+
 it('the next lesson begins from a card that is left over, with no reading in it', async () => {
   const lesson = await measured()
   const { body } = await call<{ id: string }>('POST', `/api/lessons/${lesson.id}/next`, { from: 'factor', id: 'width' })

@@ -26,10 +26,11 @@ const onPaper = computed(() => props.forecast.groups.length > 1 && !isEachChild(
 const take = ({ change }: NowWay) => lesson.replace(takeNow(plan.value, change))
 function tap(group: string): void {
   const at = new Date(serverNow()).toISOString()
-  void onBoard.show({ tapped: [...onBoard.state.tapped, { group, at }] })
+  void onBoard.show({ tap: { group, at } })
 }
 function untap(): void {
-  void onBoard.show({ tapped: onBoard.state.tapped.slice(0, -1) })
+  const untap = onBoard.state.tapped.at(-1)
+  if (untap) void onBoard.show({ untap })
 }
 </script>
 

@@ -3,7 +3,7 @@ import { COMPARING, NUMBER_WORDS } from '../../quantity'
 import { testOf } from '../../test'
 import { JOINING } from './lexicon'
 import { fitsResult, placesOf, type Judged } from './order'
-import type { ComparingMention, Span, Stretch } from './stretch'
+import type { ComparingMention, Mention, Span, Stretch } from './stretch'
 import { isAbout } from './plainly'
 
 /** Of what was counted, another size is not another number. */
@@ -15,7 +15,7 @@ export type OfSetUp =
   /** It would have to be another one than everybody used: "a stronger magnet", "wider strips". */
   | { factor: Factor | undefined; tested: false }
   /** "The window had more water": nothing is claimed of a result. */
-  | { factor: Factor | undefined; tested: true }
+  | { factor: Factor; tested: true }
 
 export function notTested({ factor }: Extract<OfSetUp, { tested: false }>, word: ComparingMention, sentence: Stretch): Judged {
   const thing = /^ \p{L}+/u.exec(sentence.text.slice(word.to - sentence.from))?.[0] ?? ''
@@ -60,11 +60,15 @@ function isAnotherKind(word: ComparingMention, { text, from, mentions }: Stretch
   return begins && !isChanged && mentions.some((one) => one.kind === 'comparing' && one.from > word.to)
 }
 
-/** "In thicker card", where card was one of the kinds; "the softer tissue" tells what tissue is like, which nobody checked. */
+/** "In thicker card", where card was one of the kinds; "the softer tissue" may tell what the tissue is like. */
 export function anotherCondition(word: ComparingMention, { text, from, mentions }: Stretch, plan: Plan): OfSetUp | undefined {
-  const named = mentions.some((one) => one.kind === 'condition' && one.from === word.to + 1)
-  if (!named || word.quality === 'rank' || fitsResult(word, plan)) return undefined
-  return { factor: undefined, tested: word.superlative || /\b(?:the|our|this|that) $/u.test(text.slice(0, word.from - from)) }
+  if (!isOfCondition(word, mentions) || word.superlative || word.quality === 'rank' || fitsResult(word, plan)) return undefined
+  return /\b(?:the|our|this|that) $/u.test(text.slice(0, word.from - from)) ? undefined : { factor: undefined, tested: false }
+}
+
+/** Says what a condition is like: stands right before its name. */
+export function isOfCondition({ to }: Span, mentions: Mention[]): boolean {
+  return mentions.some((one) => one.kind === 'condition' && one.from === to + 1)
 }
 
 /** "Bigger bags", "a wider tub", where a card that says no more than "the size", "the width" was kept the same. */

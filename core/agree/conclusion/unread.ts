@@ -6,8 +6,8 @@ import { AS_FAR_AS_SEEN, AVERAGE_NAMED, HEDGED, NARROWED, NO_DIFFERENCE } from '
 import { clausesOf, withoutNames } from './mentions'
 import { isKnownOfPlan, isOfPlan } from './ofPlan'
 import { fitsResult, isApart } from './order'
-import { SIZES } from './setUp'
-import { type Mention, namedIn, overlap, type Span, type Stretch } from './stretch'
+import { isOfCondition, SIZES } from './setUp'
+import { type ComparingMention, type Mention, namedIn, overlap, type Span, type Stretch } from './stretch'
 
 /** Nothing but how sure the class is: "and we are sure of it", "that is clear". */
 const HOW_SURE_ONLY =
@@ -172,12 +172,10 @@ function otherOfChanged({ text, from, mentions }: Stretch, plan: Plan): boolean 
 /** "The bigger hall", "softest wool": what is said of a condition by a word that stands before its name, and is no result. */
 function ofOtherKinds({ mentions }: Stretch, plan: Plan): Span[] {
   if (plan.conditionsAs === 'numbers') return []
+  const isResult = (one: ComparingMention) => one.superlative && fitsResult(one, plan) && !SIZES.test(one.word)
   return mentions
-    .filter(
-      (one) =>
-        one.kind === 'comparing' && one.quality !== 'rank' && !(one.superlative && fitsResult(one, plan) && !SIZES.test(one.word)),
-    )
-    .filter(({ to }) => mentions.some((next) => next.kind === 'condition' && next.from === to + 1))
+    .filter((one): one is ComparingMention => one.kind === 'comparing' && isOfCondition(one, mentions))
+    .filter((one) => one.quality !== 'rank' && !isResult(one))
     .map(({ from, to }) => ({ from, to }))
 }
 
