@@ -229,11 +229,9 @@ function amountOf(
   if (!thing || PREPOSITIONS.has(thing.toLowerCase())) return read(`how much ${whom} ${thirdPerson(doing, whom)}${acting}`, quote)
   if (/^(?:pull|force|push|effort)$/i.test(thing)) return read('the pull that it takes', `${quote} ${thing}`, 'N')
   const many = /[^su]s$/i.test(thing) || /^(?:fewer|fewest|many)$/.test(word)
-  const after = behind
-    .slice(1)
-    .filter((one) => /^(?:through|up|out|off)$/i.test(one))
-    .slice(0, 1)
+  // "Lets most water through", "soaks up most water".
+  const particle = [acting.trim(), ...behind.slice(1)].find((one) => /^(?:through|up|out|off)$/i.test(one))
   if (/ly$/.test(thing)) return left(`how ${thing} ${whom} ${thirdPerson(doing, whom)}`, `${quote} ${thing}`)
-  const name = `how ${many ? 'many' : 'much'} ${thing} ${whom} ${thirdPerson(doing, whom)}${after.length > 0 ? ` ${after[0]!}` : ''}`
+  const name = `how ${many ? 'many' : 'much'} ${thing} ${whom} ${thirdPerson(doing, whom)}${particle ? ` ${particle}` : ''}`
   return read(name, `${quote} ${thing}`, many ? 'count' : readIn(name))
 }

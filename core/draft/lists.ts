@@ -325,6 +325,8 @@ function amountsIn(items: string[]): { items: string[]; of: string } | undefined
 
 /** "soapy or plain water", "a little, some or a lot of soap", "wooden spoon, metal spoon": what they are, and what they differ in. */
 function sharedNoun(items: string[]): { items: string[]; of: string } {
+  // "The cheap one, the thick one or the recycled one".
+  if (items.every((item) => / ones?$/i.test(item))) return { items: items.map((item) => item.replace(/ ones?$/i, '')), of: '' }
   const last = items.at(-1)!
   const amount = /^(.+?) of (?:the )?(.+)$/i.exec(last)
   const others = items.slice(0, -1)
