@@ -1,6 +1,9 @@
 import {
   EMPTY_RECORD,
   USUAL_BOARD,
+  isOlderBoard,
+  withBoardChange,
+  type BoardChange,
   type BoardState,
   type LessonEvent,
   type LessonRecord,
@@ -43,7 +46,7 @@ export function useBoard(lesson: string, madeUp = false) {
       },
       take: (events) => {
         all.value = withEvents(all.value, events)
-        for (const event of events) if (event.kind === 'board') board.value = event.board
+        for (const event of events) if (event.kind === 'board' && !isOlderBoard(event.board, board.value)) board.value = event.board
         if (events.some(({ kind }) => kind === 'plan')) void planAnew.ask()
         wholeAnew.heard(events)
         // Rows got a home that this page did not know of, or went with their group.
@@ -83,10 +86,14 @@ export function useBoard(lesson: string, madeUp = false) {
   }
 
   /** At once here, and on every other board and station when it is stored. */
-  async function show(change: Partial<BoardState>): Promise<void> {
-    board.value = { ...board.value, ...change }
+  async function show(change: BoardChange): Promise<void> {
+    board.value = withBoardChange(board.value, change)
     if (madeUp) return
-    await callServer('PUT /api/lessons/[lesson]/board', { path, body: change }).catch(() => (connected.value = false))
+    await callServer('PUT /api/lessons/[lesson]/board', { path, body: change }).catch(() => {
+      connected.value = false
+      // Not stored: whatever is heard next is newer.
+      board.value = { ...board.value, number: 0 }
+    })
   }
 
   return { whole, plan, record, board, code, connected, missing, addPrediction, show }

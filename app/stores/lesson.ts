@@ -134,7 +134,7 @@ export const useLesson = defineStore('lesson', () => {
     // Groups may have been split off or joined, and their rows with them.
     if (events.some(({ kind }) => kind === 'together')) void recordAnew.ask()
     for (const event of events) {
-      if (event.kind === 'board') board.take(id.value, event.board)
+      if (event.kind === 'board') board.heard(event.board)
       if (event.kind === 'station') board.stationsChanged += 1
       if (event.kind === 'plan' && saver?.shouldTake(event.revision)) void planAnew.ask()
     }

@@ -21,6 +21,8 @@ export interface BoardState {
   sound: boolean
   /** The class's sentence as it is being written, word by word. */
   draft: string
+  /** Goes up with every change, so that what comes back from before an own one is known. */
+  number: number
   /** Goes up with every change of the draft, so that an older one that comes late is known. */
   draftNumber: number
 }
@@ -29,7 +31,11 @@ export interface BoardState {
  * A change of what is shown. `draftFrom` is the sentence that this one was written on; `tap` is one trial more and `untap` one that
  * was none, whatever was tapped elsewhere meanwhile.
  */
-export type BoardChange = Partial<Omit<BoardState, 'draftNumber' | 'tapped'>> & { draftFrom?: string; tap?: Tap; untap?: Tap }
+export type BoardChange = Partial<Omit<BoardState, 'number' | 'draftNumber' | 'tapped'>> & {
+  draftFrom?: string
+  tap?: Tap
+  untap?: Tap
+}
 
 /** From when to when the clock stood still, as ISO times. */
 export interface Pause {
@@ -58,16 +64,22 @@ export const USUAL_BOARD: BoardState = {
   results: 'quiet',
   sound: true,
   draft: '',
+  number: 0,
   draftNumber: 0,
 }
 
 /** The board after a change. A sentence that another desk changed meanwhile keeps that change. */
 export function withBoardChange(board: BoardState, { draftFrom, tap, untap, ...change }: BoardChange): BoardState {
-  const next = { ...board, ...change, tapped: tappedAfter(board.tapped, tap, untap) }
+  const next = { ...board, ...change, number: board.number + 1, tapped: tappedAfter(board.tapped, tap, untap) }
   if (change.draft === undefined) return next
   const alone = draftFrom === undefined || board.draft === ''
   const draft = alone ? change.draft : mergeText(draftFrom, change.draft, board.draft)
   return { ...next, draft, draftNumber: board.draftNumber + 1 }
+}
+
+/** Is what was heard from before what is shown, which an own change stands in already. */
+export function isOlderBoard(heard: BoardState, shown: BoardState): boolean {
+  return heard.number < shown.number
 }
 
 function tappedAfter(tapped: Tap[], more: Tap | undefined, less: Tap | undefined): Tap[] {

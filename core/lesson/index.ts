@@ -74,7 +74,7 @@ export type {
   TrialOrder,
   TrialPart,
 } from './timing'
-export { BOARD_VIEWS, MOST_PAUSES, RESULTS_SHOWN, USUAL_BOARD, withBoardChange } from './board'
+export { BOARD_VIEWS, MOST_PAUSES, RESULTS_SHOWN, USUAL_BOARD, isOlderBoard, withBoardChange } from './board'
 export type { BoardChange, BoardState, BoardViewName, Pause, Tap } from './board'
 export {
   asksItsOwn,

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { caretAfter, mergeText, USUAL_BOARD, withBoardChange } from '.'
+import { caretAfter, isOlderBoard, mergeText, USUAL_BOARD, withBoardChange } from '.'
 
 describe('one sentence out of two', () => {
   const base = 'Tissue came first.'
@@ -38,8 +38,15 @@ describe('what the board shows', () => {
   const written = withBoardChange(USUAL_BOARD, { draft: 'Tissue came first' })
 
   it('has a number for every change of the sentence, and for nothing else', () => {
-    expect(written).toEqual({ ...USUAL_BOARD, draft: 'Tissue came first', draftNumber: 1 })
-    expect(withBoardChange(written, { sound: false })).toEqual({ ...written, sound: false })
+    expect(written).toEqual({ ...USUAL_BOARD, draft: 'Tissue came first', number: 1, draftNumber: 1 })
+    expect(withBoardChange(written, { sound: false })).toEqual({ ...written, number: 2, sound: false })
+  })
+
+  it('knows what is from before an own change, and takes what others changed since', () => {
+    const [once, twice] = [withBoardChange(written, { view: 'test' }), withBoardChange(written, { view: 'test', sound: false })]
+    const own = withBoardChange(once, { view: 'results' })
+    expect([written, once, own].map((heard) => isOlderBoard(heard, own))).toEqual([true, true, false])
+    expect(isOlderBoard(withBoardChange(withBoardChange(twice, { sound: true }), { view: 'join' }), own)).toBe(false)
   })
 
   it('takes taps one by one, in the order of time, and takes back the one that is meant', () => {
@@ -48,7 +55,7 @@ describe('what the board shows', () => {
       { group: 'fir', at: '2026-12-02T10:01:00.000Z' },
     ]
     const both = withBoardChange(withBoardChange(written, { tap: late }), { tap: early })
-    expect(both).toEqual({ ...written, tapped: [early, late] })
+    expect(both).toEqual({ ...written, number: 3, tapped: [early, late] })
     expect(withBoardChange(both, { untap: late }).tapped).toEqual([early])
     expect(withBoardChange(both, { untap: { ...late, at: early.at } }).tapped).toEqual([early, late])
   })
